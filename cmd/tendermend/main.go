@@ -1,0 +1,48 @@
+// Command tendermend finds out what ails a plant and follows its recovery.
+package main
+
+import (
+	"errors"
+	"fmt"
+	"io"
+	"os"
+)
+
+const usage = `tendermend — find what ails a plant, treat it, follow it until it mends
+
+  tendermend diagnose < EXAMINATION.json   what it may be, as JSON
+  tendermend cases FILE                    how often the differential is right
+`
+
+// badInput is an error in what was given to the program; it exits with 2.
+type badInput struct{ error }
+
+func main() {
+	err := run(os.Args[1:], os.Stdin, os.Stdout)
+	var bad badInput
+	switch {
+	case err == nil:
+	case errors.As(err, &bad):
+		fmt.Fprintln(os.Stderr, "tendermend:", err)
+		os.Exit(2)
+	default:
+		fmt.Fprintln(os.Stderr, "tendermend:", err)
+		os.Exit(1)
+	}
+}
+
+func run(args []string, in io.Reader, out io.Writer) error {
+	if len(args) == 0 {
+		return badInput{errors.New("say what to do\n\n" + usage)}
+	}
+	switch args[0] {
+	case "diagnose":
+		return diagnose(in, out)
+	case "cases":
+		return scoreCases(args[1:], out)
+	case "help", "-h", "--help":
+		_, err := io.WriteString(out, usage)
+		return err
+	}
+	return badInput{fmt.Errorf("there is no command %q\n\n%s", args[0], usage)}
+}

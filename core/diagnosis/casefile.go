@@ -1,0 +1,97 @@
+package diagnosis
+
+import (
+	"bytes"
+	"encoding/json"
+	"errors"
+	"fmt"
+	"io"
+)
+
+// WorkedCase is an examination whose causes are known, the main one first.
+type WorkedCase struct {
+	ID    string `json:"id,omitempty"`
+	Story string `json:"story,omitempty"`
+	Examination
+	Causes []string `json:"causes,omitempty"`
+	Basis  string   `json:"basis,omitempty"`
+}
+
+// ReadCases reads one examination or case, or a JSON array of them. Array says
+// which it was. Errors name the place: the line for broken JSON, the case and
+// field for an unknown id. An unknown field is an error too, so that a
+// misspelt "present" is not taken for an empty look.
+func ReadCases(r io.Reader) (cases []WorkedCase, array bool, err error) {
+	raw, err := io.ReadAll(r)
+	if err != nil {
+		return nil, false, fmt.Errorf("reading the input: %w", err)
+	}
+	raw = bytes.TrimSpace(raw)
+	if len(raw) == 0 {
+		return nil, false, errors.New("the input is empty: give one examination or a list of them as JSON")
+	}
+	if array = raw[0] == '['; array {
+		err = decodeStrictly(raw, &cases)
+	} else {
+		cases = make([]WorkedCase, 1)
+		err = decodeStrictly(raw, &cases[0])
+	}
+	if err != nil {
+		return nil, array, err
+	}
+	for i, c := range cases {
+		if err := c.check(); err != nil {
+			return nil, array, fmt.Errorf("%s%w", c.name(i, array), err)
+		}
+	}
+	return cases, array, nil
+}
+
+func (c WorkedCase) check() error {
+	if _, err := Examine(c.Examination); err != nil {
+		return err
+	}
+	for i, id := range c.Causes {
+		if _, ok := CauseByID(id); !ok {
+			return fmt.Errorf("causes[%d]: there is no cause %q", i, id)
+		}
+	}
+	return nil
+}
+
+func (c WorkedCase) name(i int, array bool) string {
+	switch {
+	case c.ID != "":
+		return fmt.Sprintf("case %s: ", c.ID)
+	case array:
+		return fmt.Sprintf("case %d: ", i)
+	}
+	return ""
+}
+
+func decodeStrictly(raw []byte, into any) error {
+	d := json.NewDecoder(bytes.NewReader(raw))
+	d.DisallowUnknownFields()
+	err := d.Decode(into)
+	if err == nil {
+		if _, extra := d.Token(); !errors.Is(extra, io.EOF) {
+			return fmt.Errorf("line %d: there is more after the end of the JSON value", lineOf(raw, d.InputOffset()))
+		}
+		return nil
+	}
+	var syntax *json.SyntaxError
+	var kind *json.UnmarshalTypeError
+	switch {
+	case errors.As(err, &syntax):
+		return fmt.Errorf("line %d: broken JSON: %w", lineOf(raw, syntax.Offset), err)
+	case errors.As(err, &kind):
+		return fmt.Errorf("line %d: %s should be %s, not %s", lineOf(raw, kind.Offset), kind.Field, kind.Type, kind.Value)
+	case errors.Is(err, io.ErrUnexpectedEOF):
+		return fmt.Errorf("line %d: the JSON ends too early", lineOf(raw, int64(len(raw))))
+	}
+	return fmt.Errorf("line %d: %w", lineOf(raw, d.InputOffset()), err)
+}
+
+func lineOf(raw []byte, offset int64) int {
+	return 1 + bytes.Count(raw[:min(offset, int64(len(raw)))], []byte("\n"))
+}

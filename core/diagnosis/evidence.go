@@ -1,0 +1,56 @@
+package diagnosis
+
+import "sort"
+
+// Weight is how much one observed sign speaks for or against a cause.
+type Weight struct {
+	Sign    string  `json:"sign"`
+	Present bool    `json:"present"`
+	Times   float64 `json:"times" doc:"Odds of the cause with this sign, over its odds without it; above 1 speaks for it."`
+	Without float64 `json:"without" doc:"Chance of the cause if this sign had not been looked for."`
+}
+
+// Evidence gives for each of the causes asked for the weight of every observed
+// sign, strongest first. Unknown ids get none.
+func (c *Case) Evidence(causeIDs []string) map[string][]Weight {
+	var of []int
+	for _, id := range causeIDs {
+		if i, ok := causeIndex[id]; ok && c.joint.place[i] >= 0 {
+			of = append(of, i)
+		}
+	}
+	weights := make(map[string][]Weight, len(of))
+	weigh := func(sign int, present bool) {
+		left := 1 - c.network.background[sign]
+		unsee := func(p float64) float64 { return 1 / (left * p) }
+		if present {
+			unsee = func(p float64) float64 { return 1 / (1 - left*p) }
+		}
+		total, with := c.joint.reweigh(c.network, sign, unsee, of)
+		for i, cause := range of {
+			now, without := c.joint.chance(cause), with[i]/total
+			weights[causes[cause].ID] = append(weights[causes[cause].ID],
+				Weight{signs[sign].ID, present, odds(now) / odds(without), without})
+		}
+	}
+	for _, s := range c.present {
+		weigh(s, true)
+	}
+	for _, s := range c.absent {
+		weigh(s, false)
+	}
+	for _, ws := range weights {
+		sort.SliceStable(ws, func(a, b int) bool { return strength(ws[a].Times) > strength(ws[b].Times) })
+	}
+	return weights
+}
+
+// odds of a chance, kept finite so that a ratio can be shown.
+func odds(p float64) float64 {
+	const tiny = 1e-12
+	p = min(max(p, tiny), 1-tiny)
+	return p / (1 - p)
+}
+
+// strength makes a factor and its inverse equally strong.
+func strength(times float64) float64 { return max(times, 1/times) }

@@ -1,0 +1,36 @@
+package diagnosis
+
+import "tendermend/core/plant"
+
+// onlyOn names the signs that only some habits can show, because the others do
+// not have the part. Such a sign is not asked for elsewhere; evidence that is
+// given all the same counts.
+var onlyOn = map[string]func(plant.Habit) bool{
+	"stem.shrivelled-newest":  bulbed,
+	"stem.shrivelled-oldest":  bulbed,
+	"stem.sheath-wet":         bulbed,
+	"new.white-buried":        bulbed,
+	"care.watered-asleep":     func(h plant.Habit) bool { return h.ID == "winter-deciduous-orchid" },
+	"root.moss-grown":         func(h plant.Habit) bool { return h.ID == "monopodial-orchid" || h.ID == "sympodial-orchid" },
+	"flower.rosette-flowered": func(h plant.Habit) bool { return h.Figure == "rosette" },
+	"leaf.stuck-unfurling":    func(h plant.Habit) bool { return h.Figure != "rosette" && h.ID != "cactus" },
+}
+
+func bulbed(h plant.Habit) bool { return h.Figure == "bulbed" }
+
+// fits says whether a plant of the habit has what the sign is seen on.
+func fits(signID string, h plant.Habit) bool {
+	only, named := onlyOn[signID]
+	return !named || only(h)
+}
+
+// SignsFor lists the signs to ask for on a habit.
+func SignsFor(h plant.Habit) []Sign {
+	var list []Sign
+	for _, s := range signs {
+		if fits(s.ID, h) {
+			list = append(list, s)
+		}
+	}
+	return list
+}

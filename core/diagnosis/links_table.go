@@ -1,0 +1,321 @@
+package diagnosis
+
+// links says which cause shows which sign and how often, in five grades
+// (common practice, no published source).
+var links = map[string][]link{
+	"overwatering": shows(
+		always("med.wet-long"),
+		usually("leaf.yellow-few-oldest", "care.water-often"),
+		often("med.dense", "course.slow", "root.no-tips"),
+		sometimes("leaf.sap-drops", "pest.springing", "leaf.yellow-many-fast", "leaf.drooping", "leaf.dropping-fast", "leaf.spots-dark-dry", "leaf.tips-brown", "leaf.pale-overall", "med.mould", "pest.small-flies", "new.none-in-season", "pot.stands-in-water", "pot.no-drain"),
+		seldom("leaf.bumps-corky", "leaf.translucent"),
+	),
+	"root-rot": shows(
+		always("root.mushy"),
+		usually("root.smell", "leaf.yellow-few-oldest", "leaf.drooping", "course.no-perk", "med.wet-long", "root.few-live", "root.no-tips"),
+		often("leaf.yellow-many-fast", "leaf.dropping-fast", "leaf.wrinkled", "stem.wobbly", "new.none-in-season", "care.water-often"),
+		sometimes("leaf.spots-dark-dry", "leaf.curled-in", "stem.shrivelled-newest", "leaf.pale-overall", "pest.small-flies", "leaf.edges-brown"),
+	),
+	"base-rot": shows(
+		always("stem.soft-brown"),
+		usually("leaf.yellow-from-base", "course.spreading"),
+		often("leaf.black-mush", "stem.collapsed", "stem.wobbly", "root.smell", "leaf.yellow-many-fast", "new.rotting", "leaf.dropping-fast", "course.sudden"),
+		sometimes("leaf.smell", "stem.sheath-wet", "med.wet-long", "pot.base-buried"),
+	),
+	"drought": shows(
+		always("med.dry-through", "course.perks-up"),
+		usually("leaf.drooping", "care.water-missed"),
+		often("leaf.curled-in", "leaf.wrinkled", "leaf.crisp", "leaf.edges-brown"),
+		sometimes("leaf.tips-brown", "leaf.yellow-many-fast", "leaf.yellow-few-oldest", "leaf.dropping-fast", "stem.shrivelled-newest", "stem.shrivelled-oldest", "root.tips-burnt"),
+	),
+	"uneven-water": shows(
+		always("care.water-swings"),
+		usually("leaf.tips-brown"),
+		sometimes("leaf.spots-dark-dry", "leaf.dropping-fast", "leaf.yellow-few-oldest", "root.tips-burnt", "new.stalled", "leaf.edges-brown"),
+	),
+	"dry-root-loss": shows(
+		always("root.dry-dead"),
+		usually("root.few-live", "leaf.wrinkled", "root.no-tips", "stem.shrivelled-oldest"),
+		often("stem.shrivelled-newest", "new.none-in-season", "course.slow"),
+		sometimes("leaf.curled-in", "course.no-perk", "stem.wobbly", "leaf.drooping"),
+	),
+	"medium-collapsed": shows(
+		usually("med.dense", "med.broken-down", "med.wet-long"),
+		often("root.no-tips"),
+		sometimes("root.few-live", "root.old-plug", "new.none-in-season", "pest.small-flies", "leaf.yellow-few-oldest", "med.mould", "root.mushy"),
+	),
+	"medium-repels": shows(
+		always("med.repels"),
+		usually("med.dry-through"),
+		often("leaf.drooping", "leaf.curled-in", "med.dense"),
+		sometimes("leaf.crisp", "leaf.edges-brown", "course.perks-up"),
+	),
+	"pot-too-big": shows(
+		always("pot.oversize"),
+		usually("med.wet-long"),
+		often("leaf.yellow-few-oldest"),
+		sometimes("new.none-in-season", "root.no-tips", "stem.wobbly", "course.after-repot"),
+	),
+	"pot-bound": shows(
+		always("root.circling"),
+		usually("root.out-of-pot"),
+		often("med.dry-through", "course.slow"),
+		sometimes("new.none-in-season", "leaf.small-new", "leaf.yellow-few-oldest", "leaf.tips-brown", "stem.leaning", "care.feed-none", "leaf.drooping", "course.perks-up"),
+	),
+	"no-drainage": shows(
+		always("med.wet-long"),
+		usually("pot.no-drain", "pot.stands-in-water"),
+		sometimes("leaf.yellow-few-oldest", "root.smell", "med.mould", "pest.small-flies"),
+	),
+	"base-buried": shows(
+		always("pot.base-buried"),
+		usually("new.white-buried"),
+		sometimes("new.rotting", "stem.soft-brown", "new.stalled", "stem.sheath-wet", "new.none-in-season"),
+	),
+	"detached": shows(
+		always("stem.severed", "stem.wobbly"),
+		usually("stem.shrivelled-newest", "root.few-live"),
+		often("root.no-tips"),
+		sometimes("leaf.drooping", "leaf.wrinkled", "new.none-in-season"),
+	),
+	"moss-smothered": shows(
+		always("root.moss-grown"),
+		usually("root.no-tips"),
+		sometimes("root.dry-dead", "new.none-in-season", "root.mushy", "med.wet-long"),
+	),
+	"edema": shows(
+		usually("leaf.bumps-corky", "course.static", "place.humid-still"),
+		often("leaf.crystals-under", "new.clean", "place.crowded"),
+		sometimes("leaf.sap-drops", "leaf.translucent", "leaf.spots-dark-dry", "leaf.yellow-few-oldest", "care.water-often", "care.water-swings"),
+	),
+	"low-light": shows(
+		always("place.low-light"),
+		usually("leaf.stretched", "course.slow"),
+		often("leaf.small-new", "leaf.dark-floppy", "stem.leaning"),
+		sometimes("leaf.drooping", "leaf.crimped-brown", "leaf.pale-overall", "leaf.inner-brown", "new.none-in-season", "stem.bare", "leaf.dropping-fast", "med.wet-long", "leaf.yellow-few-oldest"),
+	),
+	"sun-scorch": shows(
+		always("leaf.scorch-sunside"),
+		usually("course.one-side", "new.clean", "course.static", "care.sun-jump", "place.hot-sun", "course.sudden"),
+		often("leaf.spots-dark-dry"),
+		sometimes("leaf.crisp", "leaf.crimped-brown", "leaf.reddened", "leaf.pale-overall"),
+	),
+	"self-shading": shows(
+		always("leaf.inner-brown"),
+		usually("course.slow"),
+		often("course.one-side", "new.clean", "stem.bare", "place.crowded"),
+		sometimes("leaf.stretched", "place.low-light"),
+	),
+	"dry-air": shows(
+		always("place.dry-air"),
+		usually("leaf.tips-brown"),
+		often("leaf.edges-brown", "leaf.stuck-unfurling"),
+		sometimes("leaf.crisp", "leaf.curled-in", "flower.buds-lost", "leaf.dropping-fast", "root.tips-burnt"),
+		seldom("new.none-in-season"),
+	),
+	"draught": shows(
+		always("place.draught"),
+		usually("leaf.edges-brown"),
+		often("leaf.tips-brown", "leaf.dropping-fast", "course.one-side"),
+		sometimes("leaf.crisp", "flower.buds-lost"),
+	),
+	"cold-injury": shows(
+		always("course.sudden"),
+		usually("place.cold", "leaf.dropping-fast"),
+		often("leaf.translucent", "leaf.drooping", "care.shipped-wet-cold"),
+		sometimes("leaf.black-mush", "leaf.crimped-brown", "leaf.yellow-many-fast", "leaf.reddened", "flower.buds-lost", "leaf.pale-overall"),
+	),
+	"heat-stress": shows(
+		always("place.heat"),
+		usually("leaf.drooping"),
+		often("leaf.crisp", "course.sudden", "leaf.curled-in"),
+		sometimes("place.dry-air", "flower.buds-lost", "leaf.edges-brown", "leaf.dropping-fast"),
+	),
+	"salt-injury": shows(
+		usually("med.crust", "leaf.tips-brown", "care.feed-heavy", "root.tips-burnt"),
+		often("leaf.edges-brown"),
+		sometimes("leaf.spots-dark-dry", "care.hard-water", "root.no-tips"),
+		seldom("leaf.dropping-fast", "leaf.crystals-under"),
+	),
+	"water-quality": shows(
+		always("care.hard-water"),
+		usually("leaf.tips-brown"),
+		often("leaf.edges-brown", "course.neighbours", "med.crust"),
+		sometimes("leaf.spots-dark-dry", "root.tips-burnt", "leaf.crystals-under"),
+	),
+	"nitrogen-low": shows(
+		always("course.slow"),
+		usually("leaf.pale-overall", "leaf.yellow-few-oldest", "care.feed-none"),
+		often("leaf.small-new"),
+		sometimes("new.none-in-season"),
+	),
+	"micronutrient-low": shows(
+		usually("course.slow"),
+		often("leaf.veins-green-old", "leaf.veins-green-new", "care.feed-none"),
+		sometimes("care.hard-water", "leaf.small-new"),
+	),
+	"old-leaf": shows(
+		always("leaf.yellow-few-oldest", "course.oldest-only"),
+		usually("new.clean"),
+		often("course.slow", "stem.shrivelled-oldest"),
+		sometimes("leaf.tips-brown", "stem.bare"),
+		seldom("leaf.spots-dark-dry"),
+	),
+	"dormancy": shows(
+		usually("leaf.dropping-fast", "new.none-in-season", "root.no-tips"),
+		often("leaf.yellow-many-fast", "stem.shrivelled-oldest", "course.slow", "leaf.yellow-few-oldest"),
+	),
+	"woken-early": shows(
+		always("care.watered-asleep"),
+		usually("new.stalled", "root.no-tips"),
+		often("new.rotting", "leaf.yellow-many-fast", "stem.shrivelled-oldest", "leaf.dropping-fast"),
+		sometimes("stem.shrivelled-newest"),
+	),
+	"settling-in": shows(
+		usually("care.new-arrival", "course.after-move"),
+		often("course.after-repot", "leaf.dropping-fast", "leaf.drooping", "leaf.yellow-few-oldest", "new.none-in-season", "flower.buds-lost"),
+		sometimes("course.sudden", "leaf.yellow-many-fast", "new.stalled", "leaf.tips-brown", "leaf.edges-brown"),
+	),
+	"bloom-drain": shows(
+		always("flower.in-spike"),
+		// Reserves that are gone show: where there are no bulbs to shrivel it is the
+		// leaves that pleat, so this is often, not sometimes.
+		often("stem.shrivelled-newest", "stem.shrivelled-oldest", "leaf.wrinkled"),
+		sometimes("new.none-in-season", "root.few-live", "root.no-tips"),
+	),
+	"offset-drain": shows(
+		always("flower.offsets-on-weak"),
+		often("new.none-in-season", "stem.shrivelled-oldest"),
+		sometimes("stem.shrivelled-newest", "leaf.wrinkled", "leaf.yellow-few-oldest"),
+	),
+	"regulator-dwarfed": shows(
+		always("care.regulator"),
+		often("new.none-in-season", "new.clean"),
+		sometimes("leaf.small-new", "root.old-plug", "course.slow"),
+	),
+	"mealybug": shows(
+		always("pest.cotton"),
+		often("leaf.sticky"),
+		sometimes("leaf.sooty", "pest.ants", "leaf.yellow-few-oldest", "course.neighbours", "new.distorted", "place.crowded", "leaf.dropping-fast", "leaf.yellow-patches", "new.stalled"),
+	),
+	"root-mealybug": shows(
+		always("root.fluff"),
+		often("course.slow", "leaf.pale-overall", "new.none-in-season", "leaf.yellow-few-oldest"),
+		sometimes("leaf.drooping", "pest.ants", "course.no-perk"),
+	),
+	"scale": shows(
+		always("pest.scale-bumps"),
+		often("leaf.sticky", "leaf.yellow-patches"),
+		sometimes("leaf.sooty", "pest.ants", "course.neighbours", "leaf.dropping-fast"),
+	),
+	"spider-mite": shows(
+		always("leaf.stippling"),
+		usually("pest.moving-dots"),
+		often("pest.webbing", "course.spreading", "place.dry-air", "leaf.pale-overall"),
+		sometimes("leaf.dropping-fast", "course.neighbours", "leaf.crisp", "place.heat"),
+	),
+	"thrips": shows(
+		always("leaf.silver-scars"),
+		usually("pest.slender"),
+		often("new.distorted", "new.marked", "course.spreading"),
+		sometimes("course.neighbours", "flower.buds-lost", "leaf.spots-dark-dry"),
+	),
+	"aphid": shows(
+		always("pest.aphids"),
+		usually("leaf.sticky"),
+		often("new.distorted", "pest.ants"),
+		sometimes("leaf.sooty", "leaf.curled-in"),
+	),
+	"whitefly": shows(
+		always("pest.whitefly"),
+		often("leaf.sticky", "course.neighbours"),
+		sometimes("leaf.stippling", "leaf.sooty", "leaf.pale-overall"),
+	),
+	"fungus-gnat": shows(
+		always("pest.small-flies"),
+		usually("med.wet-long"),
+		often("pest.larvae", "med.mould", "care.water-often"),
+		sometimes("med.dense"),
+	),
+	"slug-snail": shows(
+		usually("leaf.chewed", "pest.slime"),
+		sometimes("root.tips-burnt"),
+		seldom("root.no-tips"),
+	),
+	"soft-rot": shows(
+		always("leaf.black-mush", "course.spreading", "course.sudden"),
+		usually("leaf.smell"),
+		often("leaf.spots-wet-halo", "care.wet-leaves"),
+		sometimes("root.smell", "stem.collapsed", "place.humid-still", "stem.soft-brown"),
+	),
+	"bacterial-spot": shows(
+		always("leaf.spots-wet-halo"),
+		usually("course.spreading", "care.wet-leaves"),
+		often("place.humid-still"),
+		sometimes("new.marked", "place.crowded", "course.neighbours", "leaf.spots-dark-dry"),
+	),
+	"fungal-spot": shows(
+		always("leaf.spots-dark-dry"),
+		usually("course.spreading", "care.wet-leaves"),
+		often("place.humid-still", "place.crowded"),
+		sometimes("new.marked", "leaf.yellow-patches", "course.neighbours", "leaf.yellow-few-oldest"),
+	),
+	"powdery-mildew": shows(
+		always("leaf.powder-white"),
+		usually("course.spreading"),
+		often("place.humid-still", "course.neighbours"),
+		sometimes("place.crowded", "new.distorted"),
+	),
+	"grey-mould": shows(
+		always("leaf.mould-grey"),
+		usually("place.humid-still", "care.wet-leaves"),
+		often("place.crowded"),
+		sometimes("flower.in-spike"),
+	),
+	"fusarium": shows(
+		usually("stem.ring-purple", "leaf.wrinkled", "course.no-perk"),
+		often("root.firm", "leaf.yellow-patches", "leaf.pale-overall", "stem.shrivelled-newest", "course.slow"),
+		sometimes("leaf.yellow-from-base", "new.stalled"),
+	),
+	"virus": shows(
+		usually("leaf.mosaic", "new.marked"),
+		often("leaf.yellow-patches", "course.slow", "root.firm"),
+		sometimes("course.spreading", "new.distorted", "course.neighbours", "leaf.spots-dark-dry"),
+		seldom("stem.shrivelled-newest"),
+	),
+	"breakage": shows(
+		always("leaf.torn"),
+		usually("course.static", "new.clean"),
+		sometimes("care.new-arrival", "course.after-move"),
+	),
+	"spray-injury": shows(
+		always("care.sprayed"),
+		usually("course.sudden"),
+		often("leaf.spots-dark-dry", "course.static", "new.clean"),
+		sometimes("leaf.dropping-fast", "leaf.edges-brown"),
+	),
+	"spent-rosette": shows(
+		always("flower.rosette-flowered", "course.slow"),
+		usually("leaf.yellow-few-oldest"),
+		often("leaf.tips-brown", "course.oldest-only"),
+		sometimes("leaf.drooping", "flower.offsets-on-weak"),
+	),
+	"broad-mite": shows(
+		always("new.distorted"),
+		usually("new.stalled"),
+		often("leaf.small-new", "new.marked", "leaf.curled-in", "course.spreading"),
+		sometimes("flower.buds-lost", "course.neighbours"),
+		seldom("leaf.reddened"),
+	),
+	"springtail": shows(
+		always("pest.springing"),
+		often("med.wet-long"),
+		sometimes("med.mould"),
+	),
+	"rust": shows(
+		always("leaf.pustules"),
+		usually("course.spreading"),
+		often("leaf.yellow-patches", "care.wet-leaves", "place.humid-still"),
+		sometimes("course.neighbours", "leaf.spots-dark-dry"),
+	),
+}

@@ -1,0 +1,133 @@
+// Package plant holds the growth habits and the kinds of plant: which parts a
+// plant has, what it wants, and when a stand-still is a stall.
+package plant
+
+import "tendermend/core/climate"
+
+// WaterRule says how dry the medium becomes before the next watering.
+type WaterRule string
+
+// The water rules.
+const (
+	Even       WaterRule = "even"        // water when the surface dries
+	TopDry     WaterRule = "top-dry"     // the top 5-7 cm
+	HalfDry    WaterRule = "half-dry"    // half the depth
+	DryThrough WaterRule = "dry-through" // down to the bottom
+	AirRoots   WaterRule = "air-roots"   // every morning, twice when dry and hot
+	DryRest    WaterRule = "dry-rest"    // none until new roots of 7-12 cm
+	CupWater   WaterRule = "cup"         // keep the cup and a light medium
+)
+
+// WaterRuleText says a water rule as a carer would.
+var WaterRuleText = map[WaterRule]string{
+	Even:       "when the surface begins to dry",
+	TopDry:     "when the top 5-7 cm are dry",
+	HalfDry:    "when the medium is dry half way down",
+	DryThrough: "when it is dry through to the bottom",
+	AirRoots:   "roots every morning, twice on dry hot days",
+	DryRest:    "not before new roots are 7-12 cm long",
+	CupWater:   "keep a little fresh water in the cup and the medium light",
+}
+
+// Habit is a way of growing. It decides which parts a plant has, how it is
+// drawn, which causes fit and when no progress means a stall.
+type Habit struct {
+	ID        string    `json:"id"`
+	Label     string    `json:"label"`
+	Figure    string    `json:"figure" doc:"The line drawing that stands for this habit."`
+	Growth    string    `json:"growth" doc:"What it makes in its season, in words."`
+	Roots     string    `json:"roots"`
+	Orchid    bool      `json:"orchid"`
+	WaterRule WaterRule `json:"waterRule"`
+	// GrowthDays is the usual time from one new leaf or growth to the next in
+	// season, in days, shortest and longest.
+	GrowthDays [2]int `json:"growthDays"`
+	// StallWeeks is how long no measured progress is still normal in season; 0
+	// means that the habit rests and is never called stalled by time alone.
+	StallWeeks int `json:"stallWeeks"`
+	// RestSeasons are the seasons in which leaf fall or stand-still can be rest;
+	// empty where the habit has no rest of its own.
+	RestSeasons []climate.Season `json:"restSeasons"`
+	// LookDays is how often a healthy plant of this habit is looked at.
+	LookDays int `json:"lookDays"`
+	// WaterDays is a first guess at the gap between waterings indoors, in days,
+	// for a plant whose own gaps are not known yet (common practice).
+	WaterDays [2]int `json:"waterDays"`
+}
+
+var coldHalf = []climate.Season{climate.Autumn, climate.Winter}
+
+// habits: stall limits, growth and water rules are common practice.
+var habits = []Habit{
+	{ID: "sympodial-orchid", Label: "bulbed or caned orchid", Figure: "bulbed", Growth: "1-3 growths a year", Roots: "velamen over a thin live core, green when wet", Orchid: true,
+		WaterRule: HalfDry, GrowthDays: [2]int{120, 365}, StallWeeks: 12, RestSeasons: coldHalf, LookDays: 7, WaterDays: [2]int{5, 9}},
+	{ID: "monopodial-orchid", Label: "single-stem orchid", Figure: "single-stem", Growth: "2-4 leaves a year", Roots: "velamen: silver-white when dry, green when wet", Orchid: true,
+		WaterRule: HalfDry, GrowthDays: [2]int{90, 180}, StallWeeks: 12, LookDays: 7, WaterDays: [2]int{5, 9}},
+	{ID: "winter-deciduous-orchid", Label: "orchid that drops all leaves in winter", Figure: "bulbed", Growth: "one growth a year", Roots: "velamen", Orchid: true,
+		WaterRule: DryRest, GrowthDays: [2]int{300, 400}, StallWeeks: 0, RestSeasons: []climate.Season{climate.Autumn, climate.Winter, climate.Spring}, LookDays: 14, WaterDays: [2]int{5, 10}},
+	{ID: "jewel-orchid", Label: "velvety ground orchid", Figure: "trailer", Growth: "1 leaf a month and stem", Roots: "fuzzy, on moss", Orchid: true,
+		WaterRule: Even, GrowthDays: [2]int{25, 40}, StallWeeks: 6, LookDays: 7, WaterDays: [2]int{4, 7}},
+	{ID: "aroid-vine", Label: "climbing or trailing aroid", Figure: "vine", Growth: "1 leaf in 3-5 weeks", Roots: "thick, white",
+		WaterRule: TopDry, GrowthDays: [2]int{21, 35}, StallWeeks: 6, LookDays: 7, WaterDays: [2]int{6, 11}},
+	{ID: "aroid-clump", Label: "clumping aroid", Figure: "clump", Growth: "1 leaf in 3-5 weeks", Roots: "thick, white",
+		WaterRule: TopDry, GrowthDays: [2]int{21, 35}, StallWeeks: 6, RestSeasons: coldHalf, LookDays: 7, WaterDays: [2]int{5, 10}},
+	{ID: "rhizomatous-foliage", Label: "prayer-plant family", Figure: "clump", Growth: "1-2 leaves a month", Roots: "fine, dense",
+		WaterRule: Even, GrowthDays: [2]int{15, 30}, StallWeeks: 6, LookDays: 7, WaterDays: [2]int{4, 7}},
+	{ID: "begonia", Label: "begonia", Figure: "clump", Growth: "2 leaves a month", Roots: "fine",
+		WaterRule: TopDry, GrowthDays: [2]int{12, 20}, StallWeeks: 5, RestSeasons: coldHalf, LookDays: 7, WaterDays: [2]int{5, 9}},
+	{ID: "soft-trailer", Label: "soft-stemmed trailer", Figure: "trailer", Growth: "1 node a week", Roots: "fine",
+		WaterRule: TopDry, GrowthDays: [2]int{6, 12}, StallWeeks: 3, RestSeasons: []climate.Season{climate.Winter}, LookDays: 7, WaterDays: [2]int{5, 9}},
+	{ID: "woody", Label: "small indoor tree", Figure: "tree", Growth: "in flushes", Roots: "woody",
+		WaterRule: TopDry, GrowthDays: [2]int{30, 60}, StallWeeks: 8, LookDays: 7, WaterDays: [2]int{6, 11}},
+	{ID: "giant-herb", Label: "giant herb", Figure: "fan", Growth: "1 spear in 4-8 weeks", Roots: "thick, fleshy",
+		WaterRule: Even, GrowthDays: [2]int{28, 56}, StallWeeks: 10, LookDays: 7, WaterDays: [2]int{5, 9}},
+	{ID: "wax-vine", Label: "wax vine", Figure: "vine", Growth: "1 pair of leaves in 4-6 weeks", Roots: "fine, air-loving",
+		WaterRule: DryThrough, GrowthDays: [2]int{28, 42}, StallWeeks: 8, RestSeasons: coldHalf, LookDays: 10, WaterDays: [2]int{9, 16}},
+	{ID: "succulent-rosette", Label: "succulent rosette", Figure: "rosette", Growth: "slow", Roots: "fine",
+		WaterRule: DryThrough, GrowthDays: [2]int{21, 60}, StallWeeks: 12, RestSeasons: []climate.Season{climate.Summer, climate.Winter}, LookDays: 14, WaterDays: [2]int{12, 24}},
+	{ID: "cactus", Label: "cactus", Figure: "column", Growth: "slow", Roots: "fine",
+		WaterRule: DryThrough, GrowthDays: [2]int{30, 120}, StallWeeks: 16, RestSeasons: coldHalf, LookDays: 14, WaterDays: [2]int{14, 30}},
+	{ID: "fern", Label: "fern", Figure: "frond", Growth: "2 fronds a month", Roots: "fine",
+		WaterRule: Even, GrowthDays: [2]int{12, 20}, StallWeeks: 5, LookDays: 5, WaterDays: [2]int{3, 6}},
+	{ID: "palm", Label: "palm", Figure: "frond", Growth: "1 frond in 4-8 weeks", Roots: "fleshy, brittle",
+		WaterRule: TopDry, GrowthDays: [2]int{28, 56}, StallWeeks: 10, LookDays: 10, WaterDays: [2]int{6, 11}},
+	{ID: "bromeliad", Label: "bromeliad", Figure: "rosette", Growth: "slow", Roots: "for anchor",
+		WaterRule: CupWater, GrowthDays: [2]int{30, 90}, StallWeeks: 16, LookDays: 14, WaterDays: [2]int{7, 14}},
+}
+
+var habitByID = func() map[string]Habit {
+	m := make(map[string]Habit, len(habits))
+	for _, h := range habits {
+		m[h.ID] = h
+	}
+	return m
+}()
+
+// habitAliases are other ids under which a habit stands in exchanged files.
+var habitAliases = map[string]string{"cane-begonia-or-rex": "begonia"}
+
+// Habits lists all growth habits.
+func Habits() []Habit { return habits }
+
+// HabitByID finds a habit by its id or an alias of it; false when there is none.
+func HabitByID(id string) (Habit, bool) {
+	if known, ok := habitAliases[id]; ok {
+		id = known
+	}
+	h, ok := habitByID[id]
+	return h, ok
+}
+
+// RestsIn says whether a plant of the habit can be at rest in the season. An
+// unknown season is taken as possible.
+func (h Habit) RestsIn(s climate.Season) bool {
+	if s == "" {
+		return true
+	}
+	for _, r := range h.RestSeasons {
+		if r == s {
+			return true
+		}
+	}
+	return false
+}
