@@ -1,0 +1,289 @@
+package recovery
+
+import (
+	"fmt"
+	"strings"
+
+	"tendermend/core/day"
+)
+
+// Status says how a condition of a gate stands.
+type Status string
+
+// The ways a condition can stand.
+const (
+	Met     Status = "met"
+	Missing Status = "missing" // measured, and not there yet
+	Unknown Status = "unknown" // nobody has looked
+)
+
+// Standing is one condition of a gate as it stands today.
+type Standing struct {
+	Wanted   string   `json:"wanted" doc:"The condition in words."`
+	Status   Status   `json:"status" enum:"met,missing,unknown"`
+	Found    string   `json:"found" doc:"What was found, in words."`
+	Since    *day.Day `json:"since,omitempty" doc:"The day of the reading it rests on."`
+	Measures []string `json:"measures" doc:"What to read to settle it."`
+}
+
+// Condition is one thing that must be seen before a stage is passed.
+type Condition interface {
+	// Judge says how the condition stands, given the readings, the day the stage
+	// began and today.
+	Judge(h History, began, today day.Day) Standing
+	// Reads names the measures that settle it.
+	Reads() []string
+}
+
+// AtLeast wants the last reading of a measure to reach a value.
+type AtLeast struct {
+	Measure string
+	Value   float64
+	Words   string
+}
+
+// Reads names the measure.
+func (c AtLeast) Reads() []string { return []string{c.Measure} }
+
+// Judge compares the last reading with the wanted value.
+func (c AtLeast) Judge(h History, _, today day.Day) Standing {
+	s := Standing{Wanted: c.Words, Status: Unknown, Found: "not looked", Measures: c.Reads()}
+	seen := h.until(c.Measure, today)
+	if len(seen) == 0 {
+		return s
+	}
+	last := seen[len(seen)-1]
+	s.Since = &last.On
+	s.Found = inWords(c.Measure, last.Value)
+	s.Status = Missing
+	if last.Value >= c.Value {
+		s.Status = Met
+	}
+	return s
+}
+
+func inWords(measure string, v float64) string {
+	switch measureByID[measure].Kind {
+	case YesNo:
+		if v == 1 {
+			return "yes"
+		}
+		return "not yet"
+	case Length:
+		return fmt.Sprintf("%g mm", v)
+	case Percent:
+		return fmt.Sprintf("%g %%", v)
+	}
+	return fmt.Sprintf("%g", v)
+}
+
+// Yes wants the last answer to be yes, given in this stage.
+type Yes struct{ Measure, Words string }
+
+// Reads names the measure.
+func (c Yes) Reads() []string { return []string{c.Measure} }
+
+// Judge looks at the last answer since the stage began.
+func (c Yes) Judge(h History, began, today day.Day) Standing {
+	s := Standing{Wanted: c.Words, Status: Unknown, Found: "not looked", Measures: c.Reads()}
+	for _, r := range h.since(c.Measure, began) {
+		if r.On > today {
+			break
+		}
+		on := r.On
+		s.Since, s.Found, s.Status = &on, inWords(c.Measure, r.Value), Missing
+		if r.Value == 1 {
+			s.Status = Met
+		}
+	}
+	return s
+}
+
+// Quiet wants a run of days, from looks at both ends, in which none of the
+// measures was answered yes (or rose above zero). The run starts at the last
+// alarm, or at the stage's first look.
+type Quiet struct {
+	Measures []string
+	Days     int
+	Words    string
+}
+
+// Reads names the measures.
+func (c Quiet) Reads() []string { return c.Measures }
+
+// Judge finds the longest run up to the last look. Every measure must have been
+// looked at on both sides of the run; the weakest one decides.
+func (c Quiet) Judge(h History, began, today day.Day) Standing {
+	s := Standing{Wanted: c.Words, Status: Met, Measures: c.Measures}
+	shortest := -1
+	var alarm *day.Day
+	for _, m := range c.Measures {
+		readings := h.until(m, today)
+		var first, last *day.Day
+		for i := range readings {
+			r := readings[i]
+			if r.On < began {
+				continue
+			}
+			if r.Value > 0 {
+				first, last, alarm = nil, nil, &readings[i].On
+				continue
+			}
+			if first == nil {
+				first = &readings[i].On
+			}
+			last = &readings[i].On
+		}
+		run := 0
+		if first != nil {
+			run = int(*last - *first)
+			s.Since = last
+		} else if len(h.since(m, began)) == 0 {
+			s.Status, s.Found = Unknown, measureByID[m].Short+" not looked for yet"
+			return s
+		}
+		if shortest < 0 || run < shortest {
+			shortest = run
+		}
+	}
+	s.Found = fmt.Sprintf("%d of %d days", shortest, c.Days)
+	if shortest >= c.Days {
+		s.Found = fmt.Sprintf("quiet for %d days", shortest)
+		return s
+	}
+	s.Status = Missing
+	if alarm != nil {
+		s.Found += ", last trouble " + alarm.String()
+	}
+	return s
+}
+
+// Sum wants readings of a measure taken in this stage to add up to a value:
+// leaves opened since it began.
+type Sum struct {
+	Measure string
+	Value   float64
+	Words   string
+}
+
+// Reads names the measure.
+func (c Sum) Reads() []string { return []string{c.Measure} }
+
+// Judge adds up the readings since the stage began.
+func (c Sum) Judge(h History, began, today day.Day) Standing {
+	s := Standing{Wanted: c.Words, Status: Unknown, Found: "not looked", Measures: c.Reads()}
+	var sum float64
+	for _, r := range h.since(c.Measure, began) {
+		if r.On > today {
+			break
+		}
+		on := r.On
+		sum += r.Value
+		s.Since, s.Status = &on, Missing
+	}
+	if s.Status == Unknown {
+		return s
+	}
+	s.Found = fmt.Sprintf("%g of %g", sum, c.Value)
+	if sum >= c.Value {
+		s.Status = Met
+	}
+	return s
+}
+
+// CleanLooks wants a number of looks in a row without a find, each some days
+// after the one before.
+type CleanLooks struct {
+	Measure string
+	Looks   int
+	Apart   int // days
+	Words   string
+}
+
+// Reads names the measure.
+func (c CleanLooks) Reads() []string { return []string{c.Measure} }
+
+// Judge counts the clean looks since the last find.
+func (c CleanLooks) Judge(h History, began, today day.Day) Standing {
+	s := Standing{Wanted: c.Words, Status: Unknown, Found: "not looked", Measures: c.Reads()}
+	clean := 0
+	var counted day.Day
+	for _, r := range h.since(c.Measure, began) {
+		if r.On > today {
+			break
+		}
+		on := r.On
+		s.Since, s.Status = &on, Missing
+		switch {
+		case r.Value > 0:
+			clean = 0
+		case clean == 0 || int(r.On-counted) >= c.Apart:
+			clean, counted = clean+1, r.On
+		}
+	}
+	if s.Status == Unknown {
+		return s
+	}
+	s.Found = fmt.Sprintf("%d of %d clean looks", clean, c.Looks)
+	if clean >= c.Looks {
+		s.Status = Met
+	}
+	return s
+}
+
+// Any wants at least one of its conditions.
+type Any []Condition
+
+// Reads names the measures of all.
+func (c Any) Reads() (all []string) {
+	for _, one := range c {
+		all = append(all, one.Reads()...)
+	}
+	return all
+}
+
+// Judge is met with the first that is; otherwise it is missing if any was
+// looked at.
+func (c Any) Judge(h History, began, today day.Day) Standing {
+	var wanted, found []string
+	s := Standing{Status: Unknown, Measures: c.Reads()}
+	for _, one := range c {
+		x := one.Judge(h, began, today)
+		wanted = append(wanted, x.Wanted)
+		if x.Status == Unknown {
+			continue
+		}
+		found = append(found, measureByID[one.Reads()[0]].Short+": "+x.Found)
+		if s.Status != Met {
+			s.Status, s.Since = x.Status, x.Since
+		}
+	}
+	s.Wanted = strings.Join(wanted, ", or ")
+	s.Found = "not looked"
+	if len(found) > 0 {
+		s.Found = strings.Join(found, "; ")
+	}
+	return s
+}
+
+// No wants the last answer since the stage began to be no.
+type No struct{ Measure, Words string }
+
+// Reads names the measure.
+func (c No) Reads() []string { return []string{c.Measure} }
+
+// Judge looks at the last answer since the stage began.
+func (c No) Judge(h History, began, today day.Day) Standing {
+	s := Standing{Wanted: c.Words, Status: Unknown, Found: "not looked", Measures: c.Reads()}
+	for _, r := range h.since(c.Measure, began) {
+		if r.On > today {
+			break
+		}
+		on := r.On
+		s.Since, s.Status, s.Found = &on, Missing, "still so"
+		if r.Value == 0 {
+			s.Status, s.Found = Met, "yes"
+		}
+	}
+	return s
+}

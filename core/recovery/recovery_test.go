@@ -1,0 +1,168 @@
+package recovery_test
+
+import (
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"tendermend/core/climate"
+	"tendermend/core/day"
+	"tendermend/core/plant"
+	"tendermend/core/recovery"
+)
+
+var began = day.Of(2026, time.March, 2)
+
+func TestTracksHoldTogether(t *testing.T) {
+	require.Len(t, recovery.Tracks(), 12)
+	for _, tr := range recovery.Tracks() {
+		require.NotEmpty(t, tr.Stages, tr.ID)
+		seen := map[string]bool{}
+		for i, s := range tr.Stages {
+			assert.False(t, seen[s.ID], "%s stands twice in %s", s.ID, tr.ID)
+			seen[s.ID] = true
+			at, ok := tr.StageIndex(s.ID)
+			assert.True(t, ok && at == i)
+			assert.NotEmpty(t, s.Gate, "%s of %s has no gate", s.ID, tr.ID)
+			assert.NotEmpty(t, s.TooEarly)
+			assert.NotEmpty(t, s.Care.Not)
+			assert.Positive(t, s.LookDays)
+			assert.LessOrEqual(t, s.UsualWeeks[0], s.UsualWeeks[1])
+			for _, c := range s.Gate {
+				for _, m := range c.Reads() {
+					_, ok := recovery.MeasureByID(m)
+					assert.True(t, ok, "%s of %s reads %s", s.ID, tr.ID, m)
+				}
+				assert.Equal(t, recovery.Unknown, c.Judge(recovery.History{}, began, began+400).Status,
+					"no number of days alone opens %s of %s", s.ID, tr.ID)
+			}
+		}
+		end, ok := tr.StageIndex(recovery.Mended)
+		assert.True(t, ok && end == len(tr.Stages))
+	}
+}
+
+func stage(t *testing.T, track, id string) recovery.Stage {
+	t.Helper()
+	tr, ok := recovery.TrackByID(track)
+	require.True(t, ok)
+	i, ok := tr.StageIndex(id)
+	require.True(t, ok)
+	return tr.Stages[i]
+}
+
+func readings(on map[int]map[string]float64) recovery.History {
+	h := recovery.History{}
+	for d, values := range on {
+		for m, v := range values {
+			h.Add(m, recovery.Reading{On: began + day.Day(d), Value: v})
+		}
+	}
+	return h
+}
+
+func TestSevenQuietDaysNeedLooksAtBothEnds(t *testing.T) {
+	s := stage(t, "foliage-rerooting", "stabilise")
+	quiet := map[string]float64{"wilt": 0, "yellow": 0, "smell": 0}
+	assert.False(t, s.JudgeGate(readings(map[int]map[string]float64{0: quiet}), began, began+30).Open, "one look and a month of nobody looking proves nothing")
+	assert.False(t, s.JudgeGate(readings(map[int]map[string]float64{0: quiet, 6: quiet}), began, began+6).Open)
+	assert.True(t, s.JudgeGate(readings(map[int]map[string]float64{0: quiet, 4: quiet, 7: quiet}), began, began+7).Open)
+	relapse := readings(map[int]map[string]float64{0: quiet, 5: {"wilt": 1, "yellow": 0, "smell": 0}, 8: quiet, 10: quiet})
+	g := s.JudgeGate(relapse, began, began+10)
+	assert.False(t, g.Open, "the count starts again after a wilt")
+	assert.Contains(t, g.Conditions[0].Found, "2 of 7 days")
+	partly := readings(map[int]map[string]float64{0: {"wilt": 0}, 8: {"wilt": 0}})
+	assert.Equal(t, recovery.Unknown, s.JudgeGate(partly, began, began+8).Conditions[0].Status, "nobody smelled it")
+}
+
+func TestReRootGateTakesRootsOrANewGrowthPoint(t *testing.T) {
+	s := stage(t, "foliage-rerooting", "re-root")
+	assert.False(t, s.JudgeGate(readings(map[int]map[string]float64{3: {"rocks": 0, "roots-3cm": 2}}), began, began+3).Open)
+	assert.True(t, s.JudgeGate(readings(map[int]map[string]float64{3: {"rocks": 0, "roots-3cm": 3}}), began, began+3).Open)
+	assert.True(t, s.JudgeGate(readings(map[int]map[string]float64{3: {"rocks": 0, "roots-3cm": 0, "new-growth": 1}}), began, began+3).Open)
+	assert.False(t, s.JudgeGate(readings(map[int]map[string]float64{3: {"rocks": 1, "roots-3cm": 5}}), began, began+3).Open, "it still rocks")
+	before := readings(map[int]map[string]float64{-2: {"rocks": 0, "new-growth": 1}})
+	assert.False(t, s.JudgeGate(before, began, began+3).Open, "answers from before the stage do not open it")
+}
+
+// One leaf a month, two leaves: common practice after root rot.
+func TestWeaningCountsLeavesSinceTheStageBegan(t *testing.T) {
+	s := stage(t, "foliage-rerooting", "wean")
+	h := readings(map[int]map[string]float64{
+		5:  {"out-of-chamber": 1, "leaves-lost": 0},
+		28: {"new-leaves": 1, "leaf-ratio": 94, "leaves-lost": 0},
+		58: {"new-leaves": 1, "leaf-ratio": 97, "leaves-lost": 0},
+	})
+	assert.False(t, s.JudgeGate(h, began, began+40).Open)
+	assert.True(t, s.JudgeGate(h, began, began+58).Open)
+	h.Add("leaf-ratio", recovery.Reading{On: began + 60, Value: 70})
+	assert.False(t, s.JudgeGate(h, began, began+60).Open, "a smaller leaf closes it again")
+}
+
+func TestCleanLooksMustLieApart(t *testing.T) {
+	s := stage(t, "pest-clearance", "knock-down")
+	none, some := map[string]float64{"live-pests": 0}, map[string]float64{"live-pests": 1}
+	assert.False(t, s.JudgeGate(readings(map[int]map[string]float64{1: none, 2: none, 3: none}), began, began+3).Open, "three looks in three days are one look")
+	assert.True(t, s.JudgeGate(readings(map[int]map[string]float64{1: none, 6: none}), began, began+6).Open)
+	assert.False(t, s.JudgeGate(readings(map[int]map[string]float64{1: none, 6: none, 8: some}), began, began+8).Open)
+}
+
+func TestSetbackSaysWhereToGoBackTo(t *testing.T) {
+	tr, _ := recovery.TrackByID("foliage-rerooting")
+	_, found := tr.FindSetback(2, readings(map[int]map[string]float64{3: {"wilt": 0, "rot": 0}}), began, began+3)
+	assert.False(t, found)
+	back, found := tr.FindSetback(2, readings(map[int]map[string]float64{3: {"rot": 1}}), began, began+3)
+	require.True(t, found)
+	assert.Equal(t, "stabilise", back.BackTo, "rot sends it back to the start")
+	back, found = tr.FindSetback(2, readings(map[int]map[string]float64{3: {"wilt": 1}}), began, began+3)
+	require.True(t, found)
+	assert.Equal(t, "re-root", back.BackTo, "a wilt one stage")
+	_, found = tr.FindSetback(2, readings(map[int]map[string]float64{-5: {"rot": 1}}), began, began+3)
+	assert.False(t, found, "what was before the stage has been answered for")
+	back, found = tr.FindSetback(1, readings(map[int]map[string]float64{1: {"live-tips": 6}, 9: {"live-tips": 3}}), began, began+9)
+	require.True(t, found)
+	assert.Contains(t, back.Why, "live tips fell from 6 to 3")
+}
+
+func TestStallByHabitAndSeason(t *testing.T) {
+	vine, _ := plant.HabitByID("aroid-vine")
+	orchid, _ := plant.HabitByID("sympodial-orchid")
+	still := recovery.History{}
+	_, stalled := recovery.FindStall(vine, climate.Spring, still, began, began+6*7)
+	assert.False(t, stalled, "six weeks are normal")
+	s, stalled := recovery.FindStall(vine, climate.Spring, still, began, began+8*7)
+	require.True(t, stalled)
+	assert.Equal(t, 8, s.Weeks)
+	_, stalled = recovery.FindStall(orchid, climate.Spring, still, began, began+8*7)
+	assert.False(t, stalled, "an orchid may stand for twelve")
+	_, stalled = recovery.FindStall(orchid, climate.Winter, still, began, began+30*7)
+	assert.False(t, stalled, "and rests in winter")
+	growing := readings(map[int]map[string]float64{10: {"longest-root": 8}, 40: {"longest-root": 15}, 50: {"longest-root": 15}})
+	s, stalled = recovery.FindStall(vine, climate.Spring, growing, began, began+90)
+	require.True(t, stalled)
+	assert.Equal(t, began+40, s.Since, "the last rise, not the last reading")
+}
+
+func TestExpectedWindowMovesOnWhenItIsLate(t *testing.T) {
+	s := stage(t, "foliage-rerooting", "re-root")
+	from, to, late := s.Expected(began, began+3)
+	assert.Equal(t, []day.Day{began + 14, began + 56}, []day.Day{from, to})
+	assert.False(t, late)
+	from, to, late = s.Expected(began, began+70)
+	assert.True(t, late)
+	assert.True(t, from == began+70 && to > from)
+}
+
+func TestReadingsAreChecked(t *testing.T) {
+	tips, _ := recovery.MeasureByID("live-tips")
+	wilt, _ := recovery.MeasureByID("wilt")
+	plump, _ := recovery.MeasureByID("plump")
+	assert.NoError(t, tips.Check(3))
+	assert.Error(t, tips.Check(2.5))
+	assert.Error(t, tips.Check(-1))
+	assert.Error(t, tips.Check(1e6))
+	assert.Error(t, wilt.Check(2))
+	assert.Error(t, plump.Check(0))
+}
