@@ -1,0 +1,83 @@
+// Package treatment composes a plan for one plant from the protocols for the
+// causes that its carer accepts: dated steps in working order, with amounts
+// and cautions.
+package treatment
+
+import (
+	"tendermend/core/climate"
+	"tendermend/core/day"
+	"tendermend/core/plant"
+)
+
+// Reserves say what a plant can live on.
+type Reserves string
+
+// The grades of reserves; empty when nobody looked.
+const (
+	Plump      Reserves = "plump"
+	Ridged     Reserves = "ridged"
+	Shrivelled Reserves = "shrivelled"
+)
+
+// Situation is what a plan is made for.
+type Situation struct {
+	Habit   plant.Habit
+	Profile *plant.Profile
+	Causes  []string // accepted, most urgent or likeliest first
+	Season  climate.Season
+	Start   day.Day
+	Answers Answers
+}
+
+// Answers are what the carer is asked before a plan is made. What is nil was
+// not answered.
+type Answers struct {
+	LiveRoots   *int     `json:"liveRoots,omitempty" minimum:"0" maximum:"500" doc:"Live roots counted."`
+	LiveTips    *int     `json:"liveTips,omitempty" minimum:"0" maximum:"500"`
+	RootBallCM  *float64 `json:"rootBallCm,omitempty" minimum:"0.5" maximum:"200" doc:"Width of the live root ball."`
+	PotWidthCM  *float64 `json:"potWidthCm,omitempty" minimum:"1" maximum:"200" doc:"Inner width of the present pot."`
+	Reserves    Reserves `json:"reserves,omitempty" enum:"plump,ridged,shrivelled"`
+	LiveRot     *bool    `json:"liveRot,omitempty"`
+	InSpike     *bool    `json:"inSpike,omitempty"`
+	WarmthC     *float64 `json:"warmthC,omitempty" minimum:"-10" maximum:"45" doc:"Room warmth."`
+	HumidityPct *float64 `json:"humidityPct,omitempty" minimum:"5" maximum:"100"`
+	LookDays    *int     `json:"lookDays,omitempty" minimum:"1" maximum:"60" doc:"How often the carer can look."`
+	RootWash    string   `json:"rootWash,omitempty" enum:"soap,peroxide,fungicide" doc:"The school of root wash."`
+	School      string   `json:"school,omitempty" doc:"The orchid school taken."`
+}
+
+func is(b *bool) bool { return b != nil && *b }
+
+// fewRoots says whether an orchid's roots call for one of the schools.
+func (s Situation) fewRoots() bool {
+	if s.Answers.LiveRoots != nil {
+		return *s.Answers.LiveRoots <= 3
+	}
+	for _, c := range s.Causes {
+		if c == "dry-root-loss" || c == "detached" {
+			return true
+		}
+	}
+	return false
+}
+
+// WantsSchool says whether the plan needs one of the orchid schools: an orchid
+// with few or no live roots.
+func (s Situation) WantsSchool() bool {
+	if !s.Habit.Orchid {
+		return false
+	}
+	if s.fewRoots() {
+		return true
+	}
+	return s.Answers.LiveRoots == nil && s.accepts("root-rot")
+}
+
+func (s Situation) accepts(cause string) bool {
+	for _, c := range s.Causes {
+		if c == cause {
+			return true
+		}
+	}
+	return false
+}
