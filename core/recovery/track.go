@@ -158,12 +158,9 @@ type Stall struct {
 	Limit int     `json:"limit" doc:"Weeks that are still normal for the habit."`
 }
 
-// FindStall looks for the last measured progress since the stage began; none
-// for longer than the habit's limit is a stall. Plants at rest do not stall.
-func FindStall(habit plant.Habit, season climate.Season, h History, began, today day.Day) (Stall, bool) {
-	if habit.StallWeeks == 0 || len(habit.RestSeasons) > 0 && season != "" && habit.RestsIn(season) {
-		return Stall{}, false
-	}
+// LastProgress gives the day of the last measured progress since the stage
+// began, or that beginning: a growing measure that rose.
+func LastProgress(h History, began, today day.Day) day.Day {
 	last := began
 	for _, m := range measures {
 		if !m.Growing {
@@ -183,6 +180,16 @@ func FindStall(habit plant.Habit, season climate.Season, h History, began, today
 			}
 		}
 	}
+	return last
+}
+
+// FindStall says whether nothing has been measured to grow for longer than the
+// habit's limit. Plants at rest do not stall; an empty season counts as growth.
+func FindStall(habit plant.Habit, season climate.Season, h History, began, today day.Day) (Stall, bool) {
+	if habit.StallWeeks == 0 || season != "" && habit.RestsIn(season) {
+		return Stall{}, false
+	}
+	last := LastProgress(h, began, today)
 	weeks := int(today-last) / 7
 	if weeks <= habit.StallWeeks {
 		return Stall{}, false

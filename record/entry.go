@@ -1,0 +1,266 @@
+// Package record holds what happens to a plant: an append-only list of typed
+// entries, how they are checked, and how they fold into the plant's state.
+// Nothing is overwritten: a correction is a new entry that voids or replaces an
+// old one.
+package record
+
+import (
+	"time"
+
+	"github.com/google/uuid"
+
+	"tendermend/core/day"
+	"tendermend/core/diagnosis"
+	"tendermend/core/treatment"
+	"tendermend/core/water"
+)
+
+// Kind names what an entry records.
+type Kind string
+
+// The kinds of entry. They stand in stored records: never rename or reuse one.
+const (
+	KindArrived   Kind = "arrived"
+	KindExamined  Kind = "examined"
+	KindDiagnosed Kind = "diagnosed"
+	KindPlanned   Kind = "planned"
+	KindDid       Kind = "did"
+	KindWatered   Kind = "watered"
+	KindWeighed   Kind = "weighed"
+	KindProbed    Kind = "probed"
+	KindChecked   Kind = "checked"
+	KindMoved     Kind = "moved"
+	KindStaged    Kind = "staged"
+	KindNoted     Kind = "noted"
+	KindClosed    Kind = "closed"
+	KindReopened  Kind = "reopened"
+	KindVoided    Kind = "voided"
+)
+
+// Entry is one thing that happened to a plant. Its id is made by whoever
+// records it, so that sending it twice does nothing twice.
+type Entry struct {
+	ID         uuid.UUID  `json:"id"`
+	PlantID    uuid.UUID  `json:"plantId"`
+	On         day.Day    `json:"on" doc:"The day it happened."`
+	RecordedAt time.Time  `json:"recordedAt"`
+	By         string     `json:"by" doc:"Who recorded it."`
+	Replaces   *uuid.UUID `json:"replaces,omitempty" doc:"The entry that this one corrects."`
+	Body
+}
+
+// Body holds what was recorded: exactly one of its fields is set.
+type Body struct {
+	Arrived   *Arrived   `json:"arrived,omitempty"`
+	Examined  *Examined  `json:"examined,omitempty"`
+	Diagnosed *Diagnosed `json:"diagnosed,omitempty"`
+	Planned   *Planned   `json:"planned,omitempty"`
+	Did       *Did       `json:"did,omitempty"`
+	Watered   *Watered   `json:"watered,omitempty"`
+	Weighed   *Weighed   `json:"weighed,omitempty"`
+	Probed    *Probed    `json:"probed,omitempty"`
+	Checked   *Checked   `json:"checked,omitempty"`
+	Moved     *Moved     `json:"moved,omitempty"`
+	Staged    *Staged    `json:"staged,omitempty"`
+	Noted     *Noted     `json:"noted,omitempty"`
+	Closed    *Closed    `json:"closed,omitempty"`
+	Reopened  *Reopened  `json:"reopened,omitempty"`
+	Voided    *Voided    `json:"voided,omitempty"`
+}
+
+// parts lists the body's fields with their kinds; a part is checked by its own
+// rules.
+func (b Body) parts() map[Kind]part {
+	all := map[Kind]part{}
+	put := func(k Kind, set bool, p part) {
+		if set {
+			all[k] = p
+		}
+	}
+	put(KindArrived, b.Arrived != nil, b.Arrived)
+	put(KindExamined, b.Examined != nil, b.Examined)
+	put(KindDiagnosed, b.Diagnosed != nil, b.Diagnosed)
+	put(KindPlanned, b.Planned != nil, b.Planned)
+	put(KindDid, b.Did != nil, b.Did)
+	put(KindWatered, b.Watered != nil, b.Watered)
+	put(KindWeighed, b.Weighed != nil, b.Weighed)
+	put(KindProbed, b.Probed != nil, b.Probed)
+	put(KindChecked, b.Checked != nil, b.Checked)
+	put(KindMoved, b.Moved != nil, b.Moved)
+	put(KindStaged, b.Staged != nil, b.Staged)
+	put(KindNoted, b.Noted != nil, b.Noted)
+	put(KindClosed, b.Closed != nil, b.Closed)
+	put(KindReopened, b.Reopened != nil, b.Reopened)
+	put(KindVoided, b.Voided != nil, b.Voided)
+	return all
+}
+
+// Kind names the one field that is set; empty when none or several are.
+func (b Body) Kind() Kind {
+	parts := b.parts()
+	if len(parts) != 1 {
+		return ""
+	}
+	for k := range parts {
+		return k
+	}
+	return ""
+}
+
+// Packing says how a plant travelled.
+type Packing string
+
+// How plants arrive.
+const (
+	Unpacked     Packing = "unpacked"
+	PackedDry    Packing = "dry"
+	PackedWet    Packing = "wet"
+	PackedCold   Packing = "cold"
+	WeeksInBox   Packing = "weeks-in-box"
+	PackingOther Packing = "unknown"
+)
+
+// Arrived takes a plant in.
+type Arrived struct {
+	Name       string     `json:"name" maxLength:"120" doc:"What it is called here."`
+	Label      string     `json:"label,omitempty" maxLength:"24" doc:"The code on its label."`
+	Profile    string     `json:"profile,omitempty" doc:"Its kind; empty when unknown."`
+	Habit      string     `json:"habit" doc:"Its growth habit, enough when the kind is unknown."`
+	From       string     `json:"from,omitempty" maxLength:"120"`
+	Price      *float64   `json:"price,omitempty" doc:"What was paid, in the collection's money."`
+	Packing    Packing    `json:"packing,omitempty" enum:"unpacked,dry,wet,cold,weeks-in-box,unknown"`
+	PotWidthCM *float64   `json:"potWidthCm,omitempty" doc:"Inner width of its pot, cm."`
+	PotDepthCM *float64   `json:"potDepthCm,omitempty" doc:"Depth of its pot, cm."`
+	Medium     string     `json:"medium,omitempty" maxLength:"120"`
+	Leaves     *int       `json:"leaves,omitempty"`
+	Growths    *int       `json:"growths,omitempty" doc:"Bulbs, canes, rosettes or stems."`
+	Place      *uuid.UUID `json:"place,omitempty"`
+	Isolated   bool       `json:"isolated"`
+	Note       string     `json:"note,omitempty" maxLength:"2000"`
+}
+
+// Examined is one look for signs.
+type Examined struct {
+	Present []string `json:"present" doc:"Signs seen."`
+	Absent  []string `json:"absent" doc:"Signs looked for and not there."`
+	// Overruled are signs that the record suggests and the carer rejects.
+	Overruled []Overruled `json:"overruled,omitempty"`
+	Note      string      `json:"note,omitempty" maxLength:"2000"`
+}
+
+// Overruled is a derived sign set aside, with the reason.
+type Overruled struct {
+	Sign   string `json:"sign"`
+	Reason string `json:"reason" maxLength:"300"`
+}
+
+// Diagnosed accepts causes, or sets the plant aside to be watched.
+type Diagnosed struct {
+	Causes []string `json:"causes" doc:"Accepted causes, the main one first; none means to watch."`
+	Reason string   `json:"reason,omitempty" maxLength:"2000"`
+	// What the differential said at the time, kept so that it can be read as it
+	// was made. Filled in when it is recorded.
+	Chances []diagnosis.CauseChance `json:"chances,omitempty"`
+	Tables  string                  `json:"tables,omitempty"`
+}
+
+// Planned is the plan as composed on that day.
+type Planned struct {
+	Answers treatment.Answers `json:"answers"`
+	// Plan is composed when it is recorded.
+	Plan *treatment.Plan `json:"plan,omitempty"`
+}
+
+// Did ticks a step of the plan, or skips it with a reason.
+type Did struct {
+	Step    string `json:"step"`
+	Skipped bool   `json:"skipped"`
+	Reason  string `json:"reason,omitempty" maxLength:"300"`
+	Note    string `json:"note,omitempty" maxLength:"2000"`
+}
+
+// Watered is one watering.
+type Watered struct {
+	Millilitres *float64 `json:"millilitres,omitempty"`
+}
+
+// Weighed is one weighing of pot and plant.
+type Weighed struct {
+	Grams float64 `json:"grams"`
+}
+
+// Probed is what a stick to the bottom or a finger found.
+type Probed struct {
+	Moisture water.Moisture `json:"moisture" enum:"dry,barely,moist,wet"`
+}
+
+// Value is one reading at a check-in.
+type Value struct {
+	Measure string  `json:"measure"`
+	Value   float64 `json:"value"`
+}
+
+// Checked is a check-in: the same things read in the same way.
+type Checked struct {
+	Readings []Value `json:"readings"`
+	Note     string  `json:"note,omitempty" maxLength:"2000"`
+}
+
+// Isolation says how freely a plant may stand among the others.
+type Isolation string
+
+// The states of isolation.
+const (
+	Clean      Isolation = "clean"
+	UnderWatch Isolation = "watch"
+	Isolated   Isolation = "isolated"
+)
+
+// Moved puts the plant in another place or state of isolation.
+type Moved struct {
+	Place     *uuid.UUID `json:"place,omitempty"`
+	Isolation Isolation  `json:"isolation,omitempty" enum:"clean,watch,isolated"`
+	Reason    string     `json:"reason,omitempty" maxLength:"300"`
+}
+
+// Staged passes to the next stage of recovery, or steps back.
+type Staged struct {
+	Track  string `json:"track"`
+	From   string `json:"from"`
+	To     string `json:"to"`
+	Reason string `json:"reason,omitempty" maxLength:"300" doc:"Wanted when stepping back, or on without the gate."`
+	// GateOpen says whether the gate was met. Filled in when it is recorded.
+	GateOpen bool `json:"gateOpen,omitempty"`
+}
+
+// Noted is a free note.
+type Noted struct {
+	Text string `json:"text" maxLength:"4000"`
+}
+
+// Outcome is how a case ended.
+type Outcome string
+
+// The outcomes.
+const (
+	OutcomeMended Outcome = "mended"
+	OutcomeGiven  Outcome = "given-away"
+	OutcomeLost   Outcome = "lost"
+)
+
+// Closed ends the case.
+type Closed struct {
+	Outcome Outcome `json:"outcome" enum:"mended,given-away,lost"`
+	Reason  string  `json:"reason,omitempty" maxLength:"2000"`
+}
+
+// Reopened takes a closed case up again.
+type Reopened struct {
+	Reason string `json:"reason,omitempty" maxLength:"2000"`
+}
+
+// Voided takes an entry back. Voiding a voiding entry brings the old one back.
+type Voided struct {
+	Entry  uuid.UUID `json:"entry"`
+	Reason string    `json:"reason,omitempty" maxLength:"300"`
+}

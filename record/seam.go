@@ -1,0 +1,65 @@
+package record
+
+import (
+	"tendermend/core/day"
+)
+
+// Seam is a plant's story as a line through time: a stitch for each day on
+// which somebody looked, cloth bands for its stages, a knot where a gate was
+// passed, a loose thread where it fell back, bare cloth where nobody looked.
+type Seam struct {
+	From     day.Day   `json:"from"`
+	Bands    []Span    `json:"bands"`
+	Stitches []day.Day `json:"stitches"`
+	Knots    []day.Day `json:"knots"`
+	Loose    []Loose   `json:"loose"`
+	Bare     []Gap     `json:"bare"`
+	Ended    *day.Day  `json:"ended,omitempty"`
+}
+
+// Loose is a step back, with why.
+type Loose struct {
+	On  day.Day `json:"on"`
+	Why string  `json:"why"`
+}
+
+// Gap is a time in which nobody looked, longer than is usual for the habit.
+type Gap struct {
+	From day.Day `json:"from"`
+	To   day.Day `json:"to"`
+}
+
+// bareAfter is how many times the usual interval between looks makes a gap
+// (common practice).
+const bareAfter = 2.5
+
+// Seam draws up the plant's story from its state.
+func (s State) Seam() Seam {
+	seam := Seam{From: s.ArrivedOn, Bands: []Span{}, Stitches: s.Looks, Knots: []day.Day{}, Loose: []Loose{}, Bare: []Gap{}}
+	if seam.Stitches == nil {
+		seam.Stitches = []day.Day{}
+	}
+	for i, span := range s.Stages {
+		switch {
+		case span.Back:
+			seam.Loose = append(seam.Loose, Loose{span.From, span.Reason})
+		case i > 0 && span.Track == s.Stages[i-1].Track:
+			seam.Knots = append(seam.Knots, span.From)
+		}
+		// A stage left on the day it was entered has no cloth to show.
+		if span.To == nil || *span.To > span.From {
+			seam.Bands = append(seam.Bands, span)
+		}
+	}
+	longest := max(day.Day(bareAfter*float64(s.Habit.LookDays)), 14)
+	for i := 1; i < len(s.Looks); i++ {
+		if s.Looks[i]-s.Looks[i-1] > longest {
+			seam.Bare = append(seam.Bare, Gap{s.Looks[i-1], s.Looks[i]})
+		}
+	}
+	if s.Closed != nil {
+		on := s.ClosedOn
+		seam.Ended = &on
+	}
+	return seam
+}

@@ -1,0 +1,250 @@
+package record
+
+import (
+	"github.com/google/uuid"
+
+	"tendermend/core/day"
+	"tendermend/core/plant"
+	"tendermend/core/recovery"
+	"tendermend/core/treatment"
+	"tendermend/core/water"
+)
+
+// State is a plant as its record tells it. It is folded from the live entries
+// alone and does not know what day it is.
+type State struct {
+	PlantID   uuid.UUID
+	Here      bool // its arrival counts
+	ArrivedOn day.Day
+	Arrival   Arrived
+	Habit     plant.Habit
+	Profile   *plant.Profile
+	Place     *uuid.UUID
+	Isolation Isolation
+	Entries   int // all entries, voided ones too
+
+	Looks    []day.Day // days on which somebody looked, each once
+	Examined *Look     // the last examination
+	Verdict  *Verdict  // the last diagnosis
+
+	Plan      *treatment.Plan
+	PlannedOn day.Day
+	Ticks     map[string]Tick // steps of the plan done or skipped
+
+	Track  string // recovery track; empty before a plan
+	Stage  int    // index in the track; its length when mended
+	Began  day.Day
+	Stages []Span
+
+	Readings   recovery.History
+	Weights    []recovery.Reading // grams
+	WateredOn  []day.Day
+	StillMoist *day.Day // the last stick that came out moist or wet
+
+	Closed   *Closed
+	ClosedOn day.Day
+}
+
+// Look is one examination with its day.
+type Look struct {
+	On    day.Day `json:"on"`
+	Entry uuid.UUID
+	Examined
+}
+
+// Verdict is what was accepted, with its day.
+type Verdict struct {
+	On    day.Day `json:"on"`
+	Entry uuid.UUID
+	Diagnosed
+}
+
+// Tick is a step done or skipped.
+type Tick struct {
+	On      day.Day   `json:"on"`
+	Entry   uuid.UUID `json:"entry"`
+	Skipped bool      `json:"skipped"`
+	Reason  string    `json:"reason,omitempty"`
+}
+
+// Span is the time spent in one stage.
+type Span struct {
+	Track  string   `json:"track"`
+	Stage  string   `json:"stage"`
+	Name   string   `json:"name"`
+	From   day.Day  `json:"from"`
+	To     *day.Day `json:"to,omitempty" doc:"Missing while it lasts."`
+	Back   bool     `json:"back" doc:"Whether it was entered by stepping back."`
+	Early  bool     `json:"early" doc:"Whether it was entered without the gate."`
+	Reason string   `json:"reason,omitempty"`
+}
+
+// Fold reads a plant's entries into its state.
+func Fold(plantID uuid.UUID, entries []Entry) State {
+	s := State{PlantID: plantID, Entries: len(entries), Isolation: Clean, Ticks: map[string]Tick{}, Readings: recovery.History{}}
+	live := Live(entries)
+	for _, e := range InOrder(entries) {
+		if live[e.ID] {
+			s.apply(e)
+		}
+	}
+	return s
+}
+
+func (s *State) apply(e Entry) {
+	switch {
+	case e.Arrived != nil:
+		s.arrive(e)
+	case e.Examined != nil:
+		s.Examined = &Look{e.On, e.ID, *e.Examined}
+		s.looked(e.On)
+	case e.Diagnosed != nil:
+		s.Verdict = &Verdict{e.On, e.ID, *e.Diagnosed}
+		s.looked(e.On)
+	case e.Planned != nil && e.Planned.Plan != nil:
+		s.plan(e)
+	case e.Did != nil:
+		s.Ticks[e.Did.Step] = Tick{e.On, e.ID, e.Did.Skipped, e.Did.Reason}
+		if !e.Did.Skipped {
+			s.looked(e.On)
+		}
+	case e.Watered != nil:
+		s.WateredOn = append(s.WateredOn, e.On)
+		s.looked(e.On)
+	case e.Weighed != nil:
+		s.Weights = append(s.Weights, recovery.Reading{On: e.On, Value: e.Weighed.Grams})
+		s.looked(e.On)
+	case e.Probed != nil:
+		if m := e.Probed.Moisture; m == water.Moist || m == water.Wet {
+			on := e.On
+			s.StillMoist = &on
+		}
+		s.looked(e.On)
+	case e.Checked != nil:
+		for _, r := range e.Checked.Readings {
+			s.Readings.Add(r.Measure, recovery.Reading{On: e.On, Value: r.Value})
+		}
+		s.looked(e.On)
+	case e.Moved != nil:
+		if e.Moved.Place != nil {
+			s.Place = e.Moved.Place
+		}
+		if e.Moved.Isolation != "" {
+			s.Isolation = e.Moved.Isolation
+		}
+	case e.Staged != nil:
+		s.stage(e)
+	case e.Closed != nil:
+		s.Closed, s.ClosedOn = e.Closed, e.On
+		s.endSpan(e.On)
+	case e.Reopened != nil:
+		s.Closed = nil
+		if n := len(s.Stages); n > 0 {
+			s.Stages[n-1].To = nil
+		}
+	}
+}
+
+func (s *State) arrive(e Entry) {
+	s.Here, s.ArrivedOn, s.Arrival, s.Place = true, e.On, *e.Arrived, e.Arrived.Place
+	s.Habit, _ = plant.HabitByID(e.Arrived.Habit)
+	if p, ok := plant.ProfileByID(e.Arrived.Profile); ok {
+		s.Profile = &p
+	}
+	if e.Arrived.Isolated {
+		s.Isolation = Isolated
+	}
+	s.looked(e.On)
+}
+
+func (s *State) looked(on day.Day) {
+	if n := len(s.Looks); n == 0 || s.Looks[n-1] != on {
+		s.Looks = append(s.Looks, on)
+	}
+}
+
+// plan takes up a plan and sets the plant at the first stage of its track. A
+// plan made anew on the same track keeps the stage that was reached.
+func (s *State) plan(e Entry) {
+	s.Plan, s.PlannedOn, s.Ticks = e.Planned.Plan, e.On, map[string]Tick{}
+	if s.Plan.Track != s.Track {
+		s.enter(s.Plan.Track, 0, e.On, Span{})
+	}
+}
+
+func (s *State) stage(e Entry) {
+	track, ok := recovery.TrackByID(e.Staged.Track)
+	if !ok {
+		return
+	}
+	to, ok := track.StageIndex(e.Staged.To)
+	if !ok {
+		return
+	}
+	back := to <= s.Stage && s.Track == track.ID
+	s.enter(track.ID, to, e.On, Span{Back: back, Early: !back && !e.Staged.GateOpen, Reason: e.Staged.Reason})
+	s.looked(e.On)
+}
+
+func (s *State) enter(trackID string, stage int, on day.Day, how Span) {
+	s.endSpan(on)
+	track, _ := recovery.TrackByID(trackID)
+	s.Track, s.Stage, s.Began = trackID, stage, on
+	how.Track, how.From = trackID, on
+	how.Stage, how.Name = recovery.Mended, recovery.Mended
+	if stage < len(track.Stages) {
+		how.Stage, how.Name = track.Stages[stage].ID, track.Stages[stage].Name
+	}
+	s.Stages = append(s.Stages, how)
+}
+
+func (s *State) endSpan(on day.Day) {
+	if n := len(s.Stages); n > 0 && s.Stages[n-1].To == nil {
+		s.Stages[n-1].To = &on
+	}
+}
+
+// CurrentStage gives the stage the plant is in; false before a plan and when it
+// is mended.
+func (s State) CurrentStage() (recovery.Track, recovery.Stage, bool) {
+	track, ok := recovery.TrackByID(s.Track)
+	if !ok || s.Stage >= len(track.Stages) {
+		return track, recovery.Stage{}, false
+	}
+	return track, track.Stages[s.Stage], true
+}
+
+// Mended says whether the plant has passed the last gate of its track.
+func (s State) Mended() bool {
+	track, ok := recovery.TrackByID(s.Track)
+	return ok && s.Stage >= len(track.Stages)
+}
+
+// LastLook gives the last day on which somebody looked.
+func (s State) LastLook() day.Day {
+	if n := len(s.Looks); n > 0 {
+		return s.Looks[n-1]
+	}
+	return s.ArrivedOn
+}
+
+// Standing says in one word where the plant stands.
+func (s State) Standing() string {
+	switch {
+	case !s.Here:
+		return "undone"
+	case s.Closed != nil:
+		return string(s.Closed.Outcome)
+	case s.Mended():
+		return "mended"
+	case s.Plan != nil:
+		return "mending"
+	case s.Verdict != nil && len(s.Verdict.Causes) == 0 && (s.Examined == nil || s.Verdict.On >= s.Examined.On):
+		return "watched"
+	case s.Verdict != nil:
+		return "diagnosed"
+	case s.Examined != nil:
+		return "examined"
+	}
+	return "arrived"
+}

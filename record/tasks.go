@@ -1,0 +1,170 @@
+package record
+
+import (
+	"fmt"
+	"sort"
+
+	"tendermend/core/climate"
+	"tendermend/core/day"
+	"tendermend/core/diagnosis"
+	"tendermend/core/recovery"
+	"tendermend/core/water"
+)
+
+// TaskKind says what a task on the walk asks for.
+type TaskKind string
+
+// The kinds of task.
+const (
+	TaskExamine TaskKind = "examine" // a first look for signs
+	TaskDecide  TaskKind = "decide"  // examined, nothing accepted yet
+	TaskPlan    TaskKind = "plan"    // accepted, no plan yet
+	TaskStep    TaskKind = "step"    // a step of the plan
+	TaskPass    TaskKind = "pass"    // the gate is open
+	TaskBack    TaskKind = "back"    // a setback was found
+	TaskCheck   TaskKind = "check"   // the stage's check-in
+	TaskLook    TaskKind = "look"    // a look at a plant that is well
+	TaskWater   TaskKind = "water"   // the look window for water
+)
+
+// Task is one thing to do or look at, with why and since when.
+type Task struct {
+	Kind    TaskKind `json:"kind"`
+	From    day.Day  `json:"from" doc:"The first useful day."`
+	Until   day.Day  `json:"until" doc:"The last day that is still safe."`
+	What    string   `json:"what"`
+	Why     string   `json:"why"`
+	Minutes int      `json:"minutes"`
+	Step    string   `json:"step,omitempty"`
+	// Weight is how much rides on it, 1-5: it orders the walk inside a place
+	// when time is short.
+	Weight int `json:"weight"`
+}
+
+// watchDays is when a plant set aside to be watched is looked at again (common
+// practice: 5-7 days).
+const watchDays = 5
+
+// Tasks lists what the record asks for next, by first day. It does not know
+// today; south tells the hemisphere, for the season.
+func (s State) Tasks(south bool) []Task {
+	if !s.Here || s.Closed != nil {
+		return nil
+	}
+	var tasks []Task
+	add := func(t Task) { tasks = append(tasks, t) }
+	last := s.LastLook()
+	switch s.Standing() {
+	case "arrived":
+		add(Task{Kind: TaskExamine, From: s.ArrivedOn, Until: s.ArrivedOn + 1, What: "Look it over from the outside in", Why: "It came and nobody has examined it yet.", Minutes: 5, Weight: 4})
+	case "examined":
+		add(Task{Kind: TaskDecide, From: s.Examined.On, Until: s.Examined.On + 1, What: "Decide what to do", Why: "It was examined; nothing has been decided.", Minutes: 3, Weight: 4})
+	case "diagnosed":
+		add(Task{Kind: TaskPlan, From: s.Verdict.On, Until: s.Verdict.On + urgentDays(s.Verdict.Causes), What: "Make the plan", Why: "What ails it is accepted; there is no plan yet.", Minutes: 3, Weight: 5})
+	case "watched":
+		add(Task{Kind: TaskExamine, From: s.Verdict.On + watchDays, Until: s.Verdict.On + watchDays + 2, What: "Look again, same signs, same light", Why: "It was set aside to see what changes.", Minutes: 5, Weight: 3})
+	case "mending":
+		s.mendingTasks(add, last)
+	default:
+		add(Task{Kind: TaskLook, From: last + day.Day(s.Habit.LookDays), Until: last + day.Day(2*s.Habit.LookDays), What: "Look it over", Why: fmt.Sprintf("A %s is looked at every %d days.", s.Habit.Label, s.Habit.LookDays), Minutes: 1, Weight: 1})
+	}
+	if t, due := s.waterTask(south); due {
+		add(t)
+	}
+	sort.SliceStable(tasks, func(a, b int) bool {
+		if tasks[a].From != tasks[b].From {
+			return tasks[a].From < tasks[b].From
+		}
+		return tasks[a].Weight > tasks[b].Weight
+	})
+	return tasks
+}
+
+func urgentDays(causes []string) day.Day {
+	least := 7
+	for _, id := range causes {
+		if c, ok := diagnosis.CauseByID(id); ok {
+			least = min(least, c.DaysToAct)
+		}
+	}
+	return day.Day(least)
+}
+
+func (s State) mendingTasks(add func(Task), last day.Day) {
+	for _, step := range s.Plan.Steps {
+		if _, ticked := s.Ticks[step.ID]; !ticked {
+			why := "A step of the plan."
+			if len(step.Reasons) > 0 {
+				why = "For: " + step.Reasons[0] + "."
+			}
+			add(Task{Kind: TaskStep, From: step.On, Until: step.On + 2, What: step.Title, Why: why, Minutes: step.Minutes, Step: step.ID, Weight: 4})
+		}
+	}
+	track, stage, ok := s.CurrentStage()
+	if !ok {
+		return
+	}
+	// Conditions rest on readings, not on days gone by, so the gate stands as it
+	// did at the last look.
+	if back, found := track.FindSetback(s.Stage, s.Readings, s.Began, last); found {
+		add(Task{Kind: TaskBack, From: back.On, Until: back.On + 1, What: "Step back?", Why: capital(back.Why) + ".", Minutes: 3, Weight: 5})
+	} else if stage.JudgeGate(s.Readings, s.Began, last).Open {
+		add(Task{Kind: TaskPass, From: last, Until: last + 7, What: "Pass to the next stage", Why: "Everything its gate wants has been seen.", Minutes: 2, Weight: 2})
+	}
+	checked := s.Began
+	for _, m := range stage.Asks() {
+		if r, ok := s.Readings.Last(m.ID); ok {
+			checked = max(checked, r.On)
+		}
+	}
+	add(Task{Kind: TaskCheck, From: checked + day.Day(stage.LookDays), Until: checked + day.Day(2*stage.LookDays), What: "Check in: " + stage.Name,
+		Why: fmt.Sprintf("In this stage it is looked at every %s.", days(stage.LookDays)), Minutes: 2, Weight: 3})
+}
+
+func days(n int) string {
+	if n == 1 {
+		return "day"
+	}
+	return fmt.Sprintf("%d days", n)
+}
+
+func capital(s string) string {
+	if s == "" {
+		return s
+	}
+	return string(s[0]-'a'+'A') + s[1:]
+}
+
+// WaterWindow gives the next look window for water; false when none is kept:
+// never watered here, or its stage or its rest holds water back.
+func (s State) WaterWindow(south bool) (water.Window, bool) {
+	if _, stage, ok := s.CurrentStage(); ok && stage.HoldsWater {
+		return water.Window{}, false
+	}
+	if len(s.WateredOn) == 0 {
+		return water.Window{}, false
+	}
+	return water.NextLook(s.Habit, climate.SeasonOf(s.WateredOn[len(s.WateredOn)-1], south), s.WateredOn, s.StillMoist)
+}
+
+func (s State) waterTask(south bool) (Task, bool) {
+	w, ok := s.WaterWindow(south)
+	if !ok {
+		return Task{}, false
+	}
+	why := "Its own record says it dries about now."
+	if w.Guess {
+		why = "A guess from its habit; its own gaps are not known yet."
+	}
+	return Task{Kind: TaskWater, From: w.From, Until: w.Until, What: "Feel whether it is dry enough to water", Why: why, Minutes: 1, Weight: 2}, true
+}
+
+// StallsOn gives the day on which the plant would count as stalled if nothing
+// were measured to grow before; false when it cannot stall, or rests by then.
+func (s State) StallsOn(south bool) (day.Day, bool) {
+	if _, _, ok := s.CurrentStage(); !ok || s.Habit.StallWeeks == 0 || s.Closed != nil {
+		return 0, false
+	}
+	on := recovery.LastProgress(s.Readings, s.Began, s.LastLook()) + day.Day(7*(s.Habit.StallWeeks+1))
+	return on, !s.Habit.RestsIn(climate.SeasonOf(on, south))
+}

@@ -1,0 +1,196 @@
+package store
+
+import (
+	"context"
+	"crypto/rand"
+	"crypto/subtle"
+	"database/sql"
+	"encoding/base64"
+	"errors"
+	"fmt"
+	"strings"
+	"time"
+
+	"github.com/google/uuid"
+	"github.com/jackc/pgx/v5/pgconn"
+	"github.com/jmoiron/sqlx"
+	"golang.org/x/crypto/argon2"
+
+	"tendermend/core/day"
+)
+
+// Collection is one household's or club's plants.
+type Collection struct {
+	ID       uuid.UUID `db:"id"`
+	Name     string    `db:"name"`
+	TimeZone string    `db:"time_zone"`
+	South    bool      `db:"south"`
+}
+
+// Today gives the day it is where the collection is.
+func (c Collection) Today(now time.Time) day.Day {
+	zone, err := time.LoadLocation(c.TimeZone)
+	if err != nil {
+		zone = time.UTC
+	}
+	return day.At(now.In(zone))
+}
+
+// User is a person with an account.
+type User struct {
+	ID    uuid.UUID `db:"id"`
+	Email string    `db:"email"`
+	Name  string    `db:"name"`
+}
+
+// Account is a user in one collection: whose data a request may see.
+type Account struct {
+	User       User
+	Collection Collection
+}
+
+// NewAccount is what opens an account with an empty collection of its own.
+type NewAccount struct {
+	Email, Name, Password    string
+	CollectionName, TimeZone string
+	South                    bool
+	CollectionID, UserID     uuid.UUID
+	OnlyIfFirst              bool
+}
+
+// ErrNotFirst means that the installation has accounts already.
+var ErrNotFirst = errors.New("there are accounts already")
+
+// CreateAccount opens an account and its collection. ErrConflict means that the
+// e-mail address has an account; ErrNotFirst that this was to be the first.
+func (s *Store) CreateAccount(ctx context.Context, n NewAccount) (Account, error) {
+	if n.CollectionID == uuid.Nil {
+		n.CollectionID = uuid.Must(uuid.NewV7())
+	}
+	if n.UserID == uuid.Nil {
+		n.UserID = uuid.Must(uuid.NewV7())
+	}
+	if _, err := time.LoadLocation(n.TimeZone); err != nil || n.TimeZone == "" {
+		n.TimeZone = "UTC"
+	}
+	hash := hashPassword(n.Password)
+	err := s.inTx(ctx, func(tx *sqlx.Tx) error {
+		if n.OnlyIfFirst {
+			var any bool
+			// The lock keeps two first accounts from being opened at once.
+			if _, err := tx.ExecContext(ctx, `lock table users in exclusive mode`); err != nil {
+				return err
+			}
+			if err := tx.GetContext(ctx, &any, `select exists (select from users)`); err != nil {
+				return err
+			}
+			if any {
+				return ErrNotFirst
+			}
+		}
+		now := s.now()
+		if _, err := tx.ExecContext(ctx, `insert into collections (id, name, time_zone, south, created_at) values ($1, $2, $3, $4, $5)`,
+			n.CollectionID, n.CollectionName, n.TimeZone, n.South, now); err != nil {
+			return err
+		}
+		if _, err := tx.ExecContext(ctx, `insert into users (id, email, name, password_hash, created_at) values ($1, $2, $3, $4, $5)`,
+			n.UserID, strings.TrimSpace(n.Email), n.Name, hash, now); err != nil {
+			return err
+		}
+		_, err := tx.ExecContext(ctx, `insert into members (collection_id, user_id) values ($1, $2)`, n.CollectionID, n.UserID)
+		return err
+	})
+	if isUnique(err) {
+		return Account{}, ErrConflict
+	}
+	if err != nil {
+		return Account{}, fmt.Errorf("opening an account: %w", err)
+	}
+	return s.Account(ctx, n.UserID)
+}
+
+func isUnique(err error) bool {
+	var pg *pgconn.PgError
+	return errors.As(err, &pg) && pg.Code == "23505"
+}
+
+// HasAccounts says whether anybody has an account yet.
+func (s *Store) HasAccounts(ctx context.Context) (any bool, err error) {
+	err = s.DB.GetContext(ctx, &any, `select exists (select from users)`)
+	return any, err
+}
+
+// Account gives a user with the collection they work in.
+func (s *Store) Account(ctx context.Context, userID uuid.UUID) (Account, error) {
+	var a Account
+	err := s.DB.GetContext(ctx, &a.User, `select id, email, name from users where id = $1`, userID)
+	if err == nil {
+		err = s.DB.GetContext(ctx, &a.Collection, `
+			select c.id, c.name, c.time_zone, c.south from members m join collections c on c.id = m.collection_id
+			where m.user_id = $1 order by c.created_at limit 1`, userID)
+	}
+	if errors.Is(err, sql.ErrNoRows) {
+		return Account{}, ErrNotFound
+	}
+	return a, err
+}
+
+// SignIn gives the user of an e-mail address and password; ErrNotFound when
+// they do not match, without saying which.
+func (s *Store) SignIn(ctx context.Context, email, password string) (User, error) {
+	var row struct {
+		User
+		Hash string `db:"password_hash"`
+	}
+	err := s.DB.GetContext(ctx, &row, `select id, email, name, password_hash from users where lower(email) = lower($1)`, strings.TrimSpace(email))
+	if errors.Is(err, sql.ErrNoRows) {
+		// An unknown address takes as long as a wrong password.
+		row.Hash = unknownHash
+	} else if err != nil {
+		return User{}, err
+	}
+	if !passwordMatches(password, row.Hash) || row.ID == uuid.Nil {
+		return User{}, ErrNotFound
+	}
+	return row.User, nil
+}
+
+// argon2id parameters: RFC 9106's second recommended option (64 MiB, 3 passes,
+// 4 lanes).
+const (
+	argonPasses = 3
+	argonMemory = 64 * 1024
+	argonLanes  = 4
+	argonKey    = 32
+)
+
+func hashPassword(password string) string {
+	salt := make([]byte, 16)
+	_, _ = rand.Read(salt) // never fails
+	key := argon2.IDKey([]byte(password), salt, argonPasses, argonMemory, argonLanes, argonKey)
+	return fmt.Sprintf("$argon2id$v=%d$m=%d,t=%d,p=%d$%s$%s", argon2.Version, argonMemory, argonPasses, argonLanes,
+		base64.RawStdEncoding.EncodeToString(salt), base64.RawStdEncoding.EncodeToString(key))
+}
+
+var unknownHash = hashPassword("nobody has this password")
+
+func passwordMatches(password, encoded string) bool {
+	var version, memory, passes, lanes int
+	parts := strings.Split(encoded, "$")
+	if len(parts) != 6 || parts[1] != "argon2id" {
+		return false
+	}
+	if _, err := fmt.Sscanf(parts[2]+" "+parts[3], "v=%d m=%d,t=%d,p=%d", &version, &memory, &passes, &lanes); err != nil || version != argon2.Version {
+		return false
+	}
+	salt, err := base64.RawStdEncoding.DecodeString(parts[4])
+	if err != nil {
+		return false
+	}
+	want, err := base64.RawStdEncoding.DecodeString(parts[5])
+	if err != nil {
+		return false
+	}
+	got := argon2.IDKey([]byte(password), salt, uint32(passes), uint32(memory), uint8(lanes), uint32(len(want)))
+	return subtle.ConstantTimeCompare(got, want) == 1
+}

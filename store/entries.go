@@ -1,0 +1,180 @@
+package store
+
+import (
+	"context"
+	"database/sql"
+	"encoding/json"
+	"errors"
+	"fmt"
+	"time"
+
+	"github.com/google/uuid"
+	"github.com/jmoiron/sqlx"
+
+	"tendermend/core/day"
+	"tendermend/record"
+)
+
+type entryRow struct {
+	ID         uuid.UUID  `db:"id"`
+	PlantID    uuid.UUID  `db:"plant_id"`
+	On         day.Day    `db:"on_day"`
+	RecordedAt time.Time  `db:"recorded_at"`
+	By         string     `db:"by_name"`
+	Replaces   *uuid.UUID `db:"replaces"`
+	Body       []byte     `db:"body"`
+}
+
+func (r entryRow) entry() (record.Entry, error) {
+	e := record.Entry{ID: r.ID, PlantID: r.PlantID, On: r.On, RecordedAt: r.RecordedAt.UTC(), By: r.By, Replaces: r.Replaces}
+	if err := json.Unmarshal(r.Body, &e.Body); err != nil {
+		return record.Entry{}, fmt.Errorf("reading entry %s: %w", r.ID, err)
+	}
+	return e, nil
+}
+
+const selectEntries = `
+	select e.id, e.plant_id, e.on_day, e.recorded_at, u.name as by_name, e.replaces, e.body
+	from entries e join users u on u.id = e.by_user
+	where e.collection_id = $1 and e.plant_id = $2 order by e.on_day, e.recorded_at, e.id`
+
+// Entries gives a plant's whole record; ErrNotFound when the collection has no
+// such plant.
+func (s *Store) Entries(ctx context.Context, collection, plant uuid.UUID) ([]record.Entry, error) {
+	entries, err := loadEntries(ctx, s.DB, collection, plant)
+	if err != nil {
+		return nil, err
+	}
+	// A plant has at least its arrival.
+	if len(entries) == 0 {
+		return nil, ErrNotFound
+	}
+	return entries, nil
+}
+
+func loadEntries(ctx context.Context, q sqlx.QueryerContext, collection, plant uuid.UUID) ([]record.Entry, error) {
+	var rows []entryRow
+	if err := sqlx.SelectContext(ctx, q, &rows, selectEntries, collection, plant); err != nil {
+		return nil, fmt.Errorf("reading the record: %w", err)
+	}
+	entries := make([]record.Entry, len(rows))
+	for i, r := range rows {
+		e, err := r.entry()
+		if err != nil {
+			return nil, err
+		}
+		entries[i] = e
+	}
+	return entries, nil
+}
+
+// Append checks an entry against the plant's record and today, completes and
+// adds it, and rewrites what lists need of the plant, all in one transaction.
+// An arrival makes the plant. The same entry sent again gives back the one that
+// was recorded; ErrConflict means that its id was used for something else.
+// Refusals are record.Faults; ErrNotFound means an unknown plant or place.
+func (s *Store) Append(ctx context.Context, a Account, e record.Entry, today day.Day) (record.Entry, error) {
+	collection := a.Collection.ID
+	if place := placeOf(e); place != nil {
+		there, err := s.hasPlace(ctx, collection, *place)
+		if err != nil {
+			return record.Entry{}, err
+		}
+		if !there {
+			return record.Entry{}, record.Faults{{Field: "place", Message: "there is no such place here; pick one from the list"}}
+		}
+	}
+	var kept record.Entry
+	err := s.inTx(ctx, func(tx *sqlx.Tx) error {
+		if err := lockPlant(ctx, tx, collection, e); err != nil {
+			return err
+		}
+		entries, err := loadEntries(ctx, tx, collection, e.PlantID)
+		if err != nil {
+			return err
+		}
+		again, err := sentBefore(ctx, tx, collection, e)
+		if err != nil || again != nil {
+			if again != nil {
+				kept = *again
+			}
+			return err
+		}
+		if faults := record.Check(e, entries, today); len(faults) > 0 {
+			return faults
+		}
+		e.RecordedAt, e.By = s.now(), a.User.Name
+		if err := record.Complete(&e, entries, a.Collection.South); err != nil {
+			return record.Faults{{Field: string(e.Kind()), Message: err.Error()}}
+		}
+		if err := insertEntry(ctx, tx, a, e); err != nil {
+			return err
+		}
+		kept = e
+		return project(ctx, tx, a.Collection, record.Fold(e.PlantID, append(entries, e)))
+	})
+	return kept, err
+}
+
+func placeOf(e record.Entry) *uuid.UUID {
+	switch {
+	case e.Arrived != nil:
+		return e.Arrived.Place
+	case e.Moved != nil:
+		return e.Moved.Place
+	}
+	return nil
+}
+
+// lockPlant makes writers to one plant wait for each other. An arrival makes
+// the plant's row.
+func lockPlant(ctx context.Context, tx *sqlx.Tx, collection uuid.UUID, e record.Entry) error {
+	if e.Arrived != nil {
+		if _, err := tx.ExecContext(ctx, `insert into plants (collection_id, id) values ($1, $2) on conflict do nothing`, collection, e.PlantID); err != nil {
+			return fmt.Errorf("adding a plant: %w", err)
+		}
+	}
+	var id uuid.UUID
+	err := tx.GetContext(ctx, &id, `select id from plants where collection_id = $1 and id = $2 for update`, collection, e.PlantID)
+	if errors.Is(err, sql.ErrNoRows) {
+		return ErrNotFound
+	}
+	return err
+}
+
+// sentBefore gives the recorded entry when this one was sent already.
+func sentBefore(ctx context.Context, tx *sqlx.Tx, collection uuid.UUID, e record.Entry) (*record.Entry, error) {
+	var row entryRow
+	err := tx.GetContext(ctx, &row, `
+		select e.id, e.plant_id, e.on_day, e.recorded_at, u.name as by_name, e.replaces, e.body
+		from entries e join users u on u.id = e.by_user where e.collection_id = $1 and e.id = $2`, collection, e.ID)
+	if errors.Is(err, sql.ErrNoRows) {
+		return nil, nil
+	}
+	if err != nil {
+		return nil, err
+	}
+	known, err := row.entry()
+	if err != nil {
+		return nil, err
+	}
+	if known.PlantID != e.PlantID || known.On != e.On || !record.SameSubmission(known, e) {
+		return nil, ErrConflict
+	}
+	return &known, nil
+}
+
+func insertEntry(ctx context.Context, tx *sqlx.Tx, a Account, e record.Entry) error {
+	body, err := json.Marshal(e.Body)
+	if err != nil {
+		return fmt.Errorf("writing entry %s: %w", e.ID, err)
+	}
+	_, err = tx.ExecContext(ctx, `
+		insert into entries (collection_id, id, plant_id, kind, on_day, recorded_at, by_user, replaces, body)
+		values ($1, $2, $3, $4, $5, $6, $7, $8, $9)`,
+		a.Collection.ID, e.ID, e.PlantID, string(e.Kind()), e.On, e.RecordedAt, a.User.ID, e.Replaces, body)
+	if err != nil {
+		return fmt.Errorf("recording entry %s: %w", e.ID, err)
+	}
+	return nil
+}

@@ -1,0 +1,275 @@
+package store
+
+import (
+	"context"
+	"database/sql/driver"
+	"encoding/base64"
+	"encoding/json"
+	"errors"
+	"fmt"
+	"strings"
+
+	"github.com/google/uuid"
+	"github.com/jmoiron/sqlx"
+
+	"tendermend/core/day"
+	"tendermend/record"
+)
+
+// asJSON keeps a value in a jsonb column.
+type asJSON[T any] struct{ V T }
+
+// Value writes the JSON.
+func (j asJSON[T]) Value() (driver.Value, error) { return json.Marshal(j.V) }
+
+// Scan reads the JSON.
+func (j *asJSON[T]) Scan(src any) error {
+	switch raw := src.(type) {
+	case []byte:
+		return json.Unmarshal(raw, &j.V)
+	case string:
+		return json.Unmarshal([]byte(raw), &j.V)
+	}
+	return fmt.Errorf("cannot read JSON from %T", src)
+}
+
+// Row is what lists show of a plant.
+type Row struct {
+	ID        uuid.UUID             `db:"id"`
+	Name      string                `db:"name"`
+	SortName  string                `db:"sort_name"`
+	Label     string                `db:"label"`
+	Habit     string                `db:"habit"`
+	Botanical string                `db:"botanical"`
+	PlaceID   *uuid.UUID            `db:"place_id"`
+	PlaceName *string               `db:"place_name"`
+	Apart     bool                  `db:"apart"` // its place is for isolation
+	Isolation string                `db:"isolation"`
+	Standing  string                `db:"standing"`
+	Stage     string                `db:"stage"`
+	ArrivedOn day.Day               `db:"arrived_on"`
+	LastLook  day.Day               `db:"last_look"`
+	NextDue   *day.Day              `db:"next_due"`
+	StallsOn  *day.Day              `db:"stalls_on"`
+	Causes    asJSON[[]string]      `db:"causes"`
+	Tasks     asJSON[[]record.Task] `db:"tasks"`
+	Seam      asJSON[record.Seam]   `db:"seam"`
+	Entries   int                   `db:"entries"`
+}
+
+const rowColumns = `
+	p.id, p.name, lower(p.name) as sort_name, p.label, p.habit, p.botanical, p.place_id, pl.name as place_name, coalesce(pl.isolation, false) as apart,
+	p.isolation, p.standing, p.stage, p.arrived_on, p.last_look, p.next_due, p.stalls_on, p.causes, p.tasks, p.seam, p.entries`
+
+const rowTables = `plants p left join places pl on pl.collection_id = p.collection_id and pl.id = p.place_id`
+
+// project writes what lists need of a plant. It depends on the record alone,
+// so recompute gives the same rows.
+func project(ctx context.Context, tx sqlx.ExecerContext, c Collection, s record.State) error {
+	tasks := s.Tasks(c.South)
+	if tasks == nil {
+		tasks = []record.Task{}
+	}
+	var due *day.Day
+	weight := 0
+	for _, t := range tasks {
+		if due == nil {
+			from := t.From
+			due = &from
+		}
+		weight = max(weight, t.Weight)
+	}
+	var stalls *day.Day
+	if on, can := s.StallsOn(c.South); can {
+		stalls = &on
+	}
+	botanical := ""
+	common := ""
+	if s.Profile != nil {
+		botanical, common = s.Profile.Botanical, s.Profile.Common
+	}
+	stage := ""
+	if _, st, in := s.CurrentStage(); in && s.Closed == nil {
+		stage = st.Name
+	}
+	causes := []string{}
+	if s.Verdict != nil {
+		causes = append(causes, s.Verdict.Causes...)
+	}
+	name := s.Arrival.Name
+	if name == "" {
+		name = s.Arrival.Label
+	}
+	search := strings.ToLower(strings.Join([]string{name, s.Arrival.Label, botanical, common, s.Habit.Label}, " "))
+	_, err := tx.ExecContext(ctx, `
+		update plants set here = $3, name = $4, label = $5, habit = $6, profile = $7, botanical = $8, search = $9, place_id = $10,
+			isolation = $11, standing = $12, stage = $13, arrived_on = $14, last_look = $15, next_due = $16, stalls_on = $17,
+			weight = $18, causes = $19, tasks = $20, seam = $21, entries = $22
+		where collection_id = $1 and id = $2`,
+		c.ID, s.PlantID, s.Here, name, s.Arrival.Label, s.Habit.ID, s.Arrival.Profile, botanical, search, s.Place,
+		string(s.Isolation), s.Standing(), stage, s.ArrivedOn, s.LastLook(), due, stalls,
+		weight, asJSON[[]string]{causes}, asJSON[[]record.Task]{tasks}, asJSON[record.Seam]{s.Seam()}, s.Entries)
+	if err != nil {
+		return fmt.Errorf("updating the lists: %w", err)
+	}
+	return nil
+}
+
+// Filter narrows the register. Empty fields do not.
+type Filter struct {
+	Words     string // every word must be found in name, label or kind
+	Place     *uuid.UUID
+	Standing  string
+	Stage     string
+	Isolation string
+	After     string // the cursor of the page before
+	Limit     int
+}
+
+// Page is one page of the register.
+type Page struct {
+	Rows  []Row
+	Total int
+	Next  string // cursor of the next page; empty on the last
+}
+
+// Register lists plants by name, a page at a time.
+func (s *Store) Register(ctx context.Context, collection uuid.UUID, f Filter) (Page, error) {
+	where := []string{"p.collection_id = $1", "p.here"}
+	args := []any{collection}
+	add := func(clause string, value any) {
+		args = append(args, value)
+		where = append(where, fmt.Sprintf(clause, len(args)))
+	}
+	for _, word := range strings.Fields(strings.ToLower(f.Words)) {
+		add("p.search like $%d", "%"+escapeLike(word)+"%")
+	}
+	if f.Place != nil {
+		add("p.place_id = $%d", *f.Place)
+	}
+	if f.Standing != "" {
+		add("p.standing = $%d", f.Standing)
+	}
+	if f.Stage != "" {
+		add("p.stage = $%d", f.Stage)
+	}
+	if f.Isolation != "" {
+		add("p.isolation = $%d", f.Isolation)
+	}
+	page := Page{Rows: []Row{}}
+	if err := s.DB.GetContext(ctx, &page.Total, `select count(*) from plants p where `+strings.Join(where, " and "), args...); err != nil {
+		return Page{}, fmt.Errorf("counting plants: %w", err)
+	}
+	if f.After != "" {
+		name, after, err := readCursor(f.After)
+		if err != nil {
+			return Page{}, record.Faults{{Field: "after", Message: "this page mark is not one of ours; start from the first page"}}
+		}
+		args = append(args, name, after)
+		where = append(where, fmt.Sprintf("(lower(p.name), p.id) > ($%d, $%d)", len(args)-1, len(args)))
+	}
+	args = append(args, f.Limit+1)
+	err := s.DB.SelectContext(ctx, &page.Rows, `select `+rowColumns+` from `+rowTables+` where `+strings.Join(where, " and ")+
+		fmt.Sprintf(` order by lower(p.name), p.id limit $%d`, len(args)), args...)
+	if err != nil {
+		return Page{}, fmt.Errorf("listing plants: %w", err)
+	}
+	if len(page.Rows) > f.Limit {
+		page.Rows = page.Rows[:f.Limit]
+		page.Next = cursor(page.Rows[f.Limit-1])
+	}
+	return page, nil
+}
+
+// cursor marks a row's place in the register.
+func cursor(r Row) string {
+	return r.ID.String() + base64.RawURLEncoding.EncodeToString([]byte(r.SortName))
+}
+
+func readCursor(c string) (name string, id uuid.UUID, err error) {
+	const idLength = 36
+	if len(c) < idLength {
+		return "", id, errors.New("too short")
+	}
+	if id, err = uuid.Parse(c[:idLength]); err != nil {
+		return "", id, err
+	}
+	raw, err := base64.RawURLEncoding.DecodeString(c[idLength:])
+	return string(raw), id, err
+}
+
+func escapeLike(word string) string {
+	return strings.NewReplacer(`\`, `\\`, `%`, `\%`, `_`, `\_`).Replace(word)
+}
+
+// Counts gives how many plants stand in each state, for the register's filters.
+func (s *Store) Counts(ctx context.Context, collection uuid.UUID) (standing, stage, isolation map[string]int, err error) {
+	var rows []struct {
+		Standing  string `db:"standing"`
+		Stage     string `db:"stage"`
+		Isolation string `db:"isolation"`
+		N         int    `db:"n"`
+	}
+	err = s.DB.SelectContext(ctx, &rows, `
+		select standing, stage, isolation, count(*) as n from plants where collection_id = $1 and here group by standing, stage, isolation`, collection)
+	standing, stage, isolation = map[string]int{}, map[string]int{}, map[string]int{}
+	for _, r := range rows {
+		standing[r.Standing] += r.N
+		isolation[r.Isolation] += r.N
+		if r.Stage != "" {
+			stage[r.Stage] += r.N
+		}
+	}
+	return standing, stage, isolation, err
+}
+
+// Due lists the plants with something to do by today, in the order of the walk:
+// clean places first, isolated plants last, the weightiest first in a place.
+func (s *Store) Due(ctx context.Context, collection uuid.UUID, today day.Day, limit int) (rows []Row, total int, err error) {
+	const where = `p.collection_id = $1 and p.here and (p.next_due <= $2 or p.stalls_on <= $2)`
+	if err := s.DB.GetContext(ctx, &total, `select count(*) from plants p where `+where, collection, today); err != nil {
+		return nil, 0, fmt.Errorf("counting the walk: %w", err)
+	}
+	rows = []Row{}
+	err = s.DB.SelectContext(ctx, &rows, `select `+rowColumns+` from `+rowTables+` where `+where+`
+		order by case when p.isolation = 'isolated' or pl.isolation then 2 when p.isolation = 'watch' then 1 else 0 end,
+			pl.position nulls last, p.weight desc, p.next_due, lower(p.name), p.id limit $3`, collection, today, limit)
+	if err != nil {
+		return nil, 0, fmt.Errorf("listing the walk: %w", err)
+	}
+	return rows, total, nil
+}
+
+// Recompute rebuilds what lists need from the entries of every collection and
+// gives the number of plants.
+func (s *Store) Recompute(ctx context.Context) (int, error) {
+	var collections []Collection
+	if err := s.DB.SelectContext(ctx, &collections, `select id, name, time_zone, south from collections`); err != nil {
+		return 0, err
+	}
+	done := 0
+	for _, c := range collections {
+		var ids []uuid.UUID
+		if err := s.DB.SelectContext(ctx, &ids, `select id from plants where collection_id = $1`, c.ID); err != nil {
+			return done, err
+		}
+		for _, id := range ids {
+			err := s.inTx(ctx, func(tx *sqlx.Tx) error {
+				var locked uuid.UUID
+				if err := tx.GetContext(ctx, &locked, `select id from plants where collection_id = $1 and id = $2 for update`, c.ID, id); err != nil {
+					return err
+				}
+				entries, err := loadEntries(ctx, tx, c.ID, id)
+				if err != nil {
+					return err
+				}
+				return project(ctx, tx, c, record.Fold(id, entries))
+			})
+			if err != nil {
+				return done, fmt.Errorf("recomputing plant %s: %w", id, err)
+			}
+			done++
+		}
+	}
+	return done, nil
+}

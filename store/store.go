@@ -1,0 +1,73 @@
+// Package store keeps collections, their plants and their entries in
+// PostgreSQL. Every query is scoped by collection. Entries are only ever added;
+// what lists need is folded from them and written in the same transaction.
+package store
+
+import (
+	"context"
+	"embed"
+	"errors"
+	"fmt"
+	"time"
+
+	_ "github.com/jackc/pgx/v5/stdlib" // the database driver
+	"github.com/jmoiron/sqlx"
+	"github.com/pressly/goose/v3"
+)
+
+//go:embed migrations/*.sql
+var migrations embed.FS
+
+// ErrNotFound means that the collection has no such thing. A stranger's id
+// gives the same error as an invented one.
+var ErrNotFound = errors.New("not found")
+
+// ErrConflict means that the id or name is taken by something else.
+var ErrConflict = errors.New("taken by something else")
+
+// Store is the database. Clock tells the time at which things are recorded.
+type Store struct {
+	DB    *sqlx.DB
+	Clock func() time.Time
+}
+
+// Open connects to PostgreSQL by its URL. It does not wait for the server: the
+// first query does.
+func Open(url string, clock func() time.Time) (*Store, error) {
+	db, err := sqlx.Open("pgx", url)
+	if err != nil {
+		return nil, fmt.Errorf("opening the database: %w", err)
+	}
+	db.SetMaxOpenConns(20)
+	db.SetMaxIdleConns(10)
+	db.SetConnMaxLifetime(30 * time.Minute)
+	return &Store{DB: db, Clock: clock}, nil
+}
+
+// Migrate brings the database's tables up to this version of the program.
+func (s *Store) Migrate(ctx context.Context) error {
+	provider, err := goose.NewProvider(goose.DialectPostgres, s.DB.DB, must(migrations))
+	if err != nil {
+		return fmt.Errorf("reading the migrations: %w", err)
+	}
+	if _, err := provider.Up(ctx); err != nil {
+		return fmt.Errorf("migrating the database: %w", err)
+	}
+	return nil
+}
+
+// now is the time of recording, to the microsecond that PostgreSQL keeps.
+func (s *Store) now() time.Time { return s.Clock().UTC().Truncate(time.Microsecond) }
+
+// inTx runs work in one transaction and commits when it succeeds.
+func (s *Store) inTx(ctx context.Context, work func(*sqlx.Tx) error) error {
+	tx, err := s.DB.BeginTxx(ctx, nil)
+	if err != nil {
+		return err
+	}
+	defer func() { _ = tx.Rollback() }()
+	if err := work(tx); err != nil {
+		return err
+	}
+	return tx.Commit()
+}

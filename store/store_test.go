@@ -1,0 +1,198 @@
+package store_test
+
+import (
+	"sync"
+	"testing"
+	"time"
+
+	"github.com/google/uuid"
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"tendermend/core/day"
+	"tendermend/internal/pgtest"
+	"tendermend/record"
+	"tendermend/store"
+)
+
+func TestMain(m *testing.M) { pgtest.Run(m) }
+
+var today = pgtest.Today
+
+func newID() uuid.UUID { return uuid.Must(uuid.NewV7()) }
+
+func entry(plant uuid.UUID, on day.Day, b record.Body) record.Entry {
+	return record.Entry{ID: newID(), PlantID: plant, On: on, Body: b}
+}
+
+func arrival(name string, on day.Day) record.Entry {
+	return entry(newID(), on, record.Body{Arrived: &record.Arrived{Name: name, Profile: "monstera-adansonii", Habit: "aroid-vine"}})
+}
+
+func takeIn(t *testing.T, s *store.Store, a store.Account, name string, on day.Day) uuid.UUID {
+	t.Helper()
+	e, err := s.Append(t.Context(), a, arrival(name, on), today)
+	require.NoError(t, err)
+	return e.PlantID
+}
+
+func TestSameSubmissionTwiceDoesNothingTwice(t *testing.T) {
+	s := pgtest.Store(t)
+	a := pgtest.Account(t, s, "one@example.org")
+	plant := takeIn(t, s, a, "Monstera", today-20)
+	watered := entry(plant, today-3, record.Body{Watered: &record.Watered{}})
+
+	var wait sync.WaitGroup
+	for range 8 {
+		wait.Go(func() {
+			_, err := s.Append(t.Context(), a, watered, today)
+			assert.NoError(t, err)
+		})
+	}
+	wait.Wait()
+	entries, err := s.Entries(t.Context(), a.Collection.ID, plant)
+	require.NoError(t, err)
+	assert.Len(t, entries, 2, "arrival and one watering")
+
+	other := watered
+	other.Body = record.Body{Noted: &record.Noted{Text: "other"}}
+	_, err = s.Append(t.Context(), a, other, today)
+	assert.ErrorIs(t, err, store.ErrConflict, "the id stands for something else")
+}
+
+func TestAStrangerSeesAndChangesNothing(t *testing.T) {
+	s := pgtest.Store(t)
+	a, stranger := pgtest.Account(t, s, "one@example.org"), pgtest.Account(t, s, "two@example.org")
+	plant := takeIn(t, s, a, "Monstera", today-20)
+	place := store.Place{ID: newID(), Name: "Sill"}
+	require.NoError(t, s.AddPlace(t.Context(), a.Collection.ID, place))
+
+	_, err := s.Entries(t.Context(), stranger.Collection.ID, plant)
+	assert.ErrorIs(t, err, store.ErrNotFound)
+	_, err = s.Append(t.Context(), stranger, entry(plant, today, record.Body{Noted: &record.Noted{Text: "mine"}}), today)
+	assert.ErrorIs(t, err, store.ErrNotFound)
+	page, err := s.Register(t.Context(), stranger.Collection.ID, store.Filter{Limit: 10})
+	require.NoError(t, err)
+	assert.Empty(t, page.Rows)
+	rows, total, err := s.Due(t.Context(), stranger.Collection.ID, today, 10)
+	require.NoError(t, err)
+	assert.Empty(t, rows)
+	assert.Zero(t, total)
+	places, err := s.Places(t.Context(), stranger.Collection.ID)
+	require.NoError(t, err)
+	assert.Empty(t, places)
+	standing, _, _, err := s.Counts(t.Context(), stranger.Collection.ID)
+	require.NoError(t, err)
+	assert.Empty(t, standing)
+
+	theirs := arrival("Theirs", today)
+	theirs.Arrived.Place = &place.ID
+	_, err = s.Append(t.Context(), stranger, theirs, today)
+	assert.ErrorContains(t, err, "no such place", "nor do they put a plant in it")
+
+	same := entry(plant, today, record.Body{Arrived: &record.Arrived{Name: "Mine now", Habit: "fern"}})
+	_, err = s.Append(t.Context(), stranger, same, today)
+	require.NoError(t, err, "the same id in another collection is another plant")
+	entries, err := s.Entries(t.Context(), a.Collection.ID, plant)
+	require.NoError(t, err)
+	assert.Len(t, entries, 1)
+	assert.Equal(t, "Monstera", entries[0].Arrived.Name)
+}
+
+func TestEntriesCannotBeChangedOrRemoved(t *testing.T) {
+	s := pgtest.Store(t)
+	a := pgtest.Account(t, s, "one@example.org")
+	plant := takeIn(t, s, a, "Monstera", today)
+	_, err := s.DB.Exec(`update entries set body = '{}' where plant_id = $1`, plant)
+	assert.ErrorContains(t, err, "append-only")
+	_, err = s.DB.Exec(`delete from entries where plant_id = $1`, plant)
+	assert.ErrorContains(t, err, "append-only")
+}
+
+func TestRecomputeGivesTheSameRows(t *testing.T) {
+	s := pgtest.Store(t)
+	a := pgtest.Account(t, s, "one@example.org")
+	plant := takeIn(t, s, a, "Monstera", today-40)
+	for _, e := range []record.Entry{
+		entry(plant, today-39, record.Body{Examined: &record.Examined{Present: []string{"root.mushy", "med.wet-long"}}}),
+		entry(plant, today-39, record.Body{Diagnosed: &record.Diagnosed{Causes: []string{"root-rot"}}}),
+		entry(plant, today-39, record.Body{Planned: &record.Planned{}}),
+		entry(plant, today-36, record.Body{Did: &record.Did{Step: "unpot"}}),
+		entry(plant, today-30, record.Body{Watered: &record.Watered{}}),
+		entry(plant, today-29, record.Body{Staged: &record.Staged{Track: "foliage-rerooting", From: "stabilise", To: "re-root", Reason: "looks firm"}}),
+		entry(plant, today-20, record.Body{Staged: &record.Staged{Track: "foliage-rerooting", From: "re-root", To: "stabilise", Reason: "wilted"}}),
+	} {
+		_, err := s.Append(t.Context(), a, e, today)
+		require.NoError(t, err)
+	}
+	takeIn(t, s, a, "Left alone", today-3)
+	rows := func() (all []string) {
+		require.NoError(t, s.DB.Select(&all, `select row_to_json(p)::text from plants p order by id`))
+		return all
+	}
+	before := rows()
+	_, err := s.DB.Exec(`update plants set name = '', tasks = '[]', seam = '{}', next_due = null, standing = '', stage = 'x'`)
+	require.NoError(t, err)
+	n, err := s.Recompute(t.Context())
+	require.NoError(t, err)
+	assert.Equal(t, 2, n)
+	assert.Equal(t, before, rows())
+}
+
+func TestRegisterPagesSearchesAndFilters(t *testing.T) {
+	s := pgtest.Store(t)
+	a := pgtest.Account(t, s, "one@example.org")
+	for i, name := range []string{"delta", "Alpha", "charlie", "bravo", "echo 100%"} {
+		takeIn(t, s, a, name, today-day.Day(i))
+	}
+	var seen []string
+	f := store.Filter{Limit: 2}
+	for {
+		page, err := s.Register(t.Context(), a.Collection.ID, f)
+		require.NoError(t, err)
+		assert.Equal(t, 5, page.Total)
+		for _, r := range page.Rows {
+			seen = append(seen, r.Name)
+		}
+		if f.After = page.Next; f.After == "" {
+			break
+		}
+	}
+	assert.Equal(t, []string{"Alpha", "bravo", "charlie", "delta", "echo 100%"}, seen)
+	for words, want := range map[string]int{"ALPHA": 1, "monstera": 5, "window-leaf bravo": 1, "100%": 1, "1_0": 0, "fern": 0} {
+		page, err := s.Register(t.Context(), a.Collection.ID, store.Filter{Words: words, Limit: 10})
+		require.NoError(t, err)
+		assert.Len(t, page.Rows, want, words)
+	}
+	page, err := s.Register(t.Context(), a.Collection.ID, store.Filter{Standing: "mending", Limit: 10})
+	require.NoError(t, err)
+	assert.Empty(t, page.Rows)
+	_, err = s.Register(t.Context(), a.Collection.ID, store.Filter{After: "garbage", Limit: 10})
+	assert.ErrorAs(t, err, &record.Faults{})
+}
+
+func TestAccounts(t *testing.T) {
+	s := pgtest.Store(t)
+	first := store.NewAccount{Email: "a@example.org", Name: "A", Password: "correct horse", CollectionName: "Sill", TimeZone: "Pacific/Auckland", OnlyIfFirst: true}
+	a, err := s.CreateAccount(t.Context(), first)
+	require.NoError(t, err)
+	assert.Equal(t, "2026-11-25", a.Collection.Today(time.Date(2026, 11, 24, 12, 0, 0, 0, time.UTC)).String(), "it is tomorrow there already")
+	second := first
+	second.Email = "b@example.org"
+	_, err = s.CreateAccount(t.Context(), second)
+	assert.ErrorIs(t, err, store.ErrNotFirst)
+	second.OnlyIfFirst, second.Email = false, "A@EXAMPLE.org"
+	_, err = s.CreateAccount(t.Context(), second)
+	assert.ErrorIs(t, err, store.ErrConflict, "one account for an address, however it is written")
+
+	u, err := s.SignIn(t.Context(), " A@example.org ", "correct horse")
+	require.NoError(t, err)
+	assert.Equal(t, a.User.ID, u.ID)
+	_, err = s.SignIn(t.Context(), "a@example.org", "wrong horse")
+	assert.ErrorIs(t, err, store.ErrNotFound)
+	_, err = s.SignIn(t.Context(), "nobody@example.org", "nobody has this password")
+	assert.ErrorIs(t, err, store.ErrNotFound)
+	var hash string
+	require.NoError(t, s.DB.Get(&hash, `select password_hash from users limit 1`))
+	assert.Contains(t, hash, "$argon2id$v=19$m=65536,t=3,p=4$")
+}
