@@ -137,15 +137,16 @@ func (s *Server) prepare(ctx context.Context) error {
 			return fmt.Errorf("clearing a half-made database in %s: %w", s.dir, err)
 		}
 	}
+	// The folder above must be open to the user that runs the server.
+	if err := os.MkdirAll(filepath.Dir(s.dir), 0o755); err != nil {
+		return fmt.Errorf("making the database folder: %w", err)
+	}
 	if err := os.MkdirAll(s.dir, 0o700); err != nil {
 		return fmt.Errorf("making the database folder: %w", err)
 	}
 	if s.as != nil {
 		if err := os.Chown(s.dir, int(s.as.Uid), int(s.as.Gid)); err != nil {
 			return fmt.Errorf("giving the database folder to the user postgres: %w", err)
-		}
-		if err := s.command(ctx, "pg_config", "--version").Run(); err != nil {
-			return fmt.Errorf("running PostgreSQL's programs as the user postgres: %w", err)
 		}
 		if err := s.canEnter(ctx); err != nil {
 			return err

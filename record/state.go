@@ -47,15 +47,15 @@ type State struct {
 
 // Look is one examination with its day.
 type Look struct {
-	On    day.Day `json:"on"`
-	Entry uuid.UUID
+	On    day.Day   `json:"on"`
+	Entry uuid.UUID `json:"entry"`
 	Examined
 }
 
 // Verdict is what was accepted, with its day.
 type Verdict struct {
-	On    day.Day `json:"on"`
-	Entry uuid.UUID
+	On    day.Day   `json:"on"`
+	Entry uuid.UUID `json:"entry"`
 	Diagnosed
 }
 

@@ -194,3 +194,13 @@ func passwordMatches(password, encoded string) bool {
 	got := argon2.IDKey([]byte(password), salt, uint32(passes), uint32(memory), uint8(lanes), uint32(len(want)))
 	return subtle.ConstantTimeCompare(got, want) == 1
 }
+
+// UserByEmail finds a user; ErrNotFound when nobody has the address.
+func (s *Store) UserByEmail(ctx context.Context, email string) (User, error) {
+	var u User
+	err := s.DB.GetContext(ctx, &u, `select id, email, name from users where lower(email) = lower($1)`, email)
+	if errors.Is(err, sql.ErrNoRows) {
+		return User{}, ErrNotFound
+	}
+	return u, err
+}

@@ -223,6 +223,12 @@ func (s *Store) Counts(ctx context.Context, collection uuid.UUID) (standing, sta
 	return standing, stage, isolation, err
 }
 
+// PlantCount gives the number of plants in the collection.
+func (s *Store) PlantCount(ctx context.Context, collection uuid.UUID) (n int, err error) {
+	err = s.DB.GetContext(ctx, &n, `select count(*) from plants where collection_id = $1 and here`, collection)
+	return n, err
+}
+
 // Due lists the plants with something to do by today, in the order of the walk:
 // clean places first, isolated plants last, the weightiest first in a place.
 func (s *Store) Due(ctx context.Context, collection uuid.UUID, today day.Day, limit int) (rows []Row, total int, err error) {

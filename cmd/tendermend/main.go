@@ -10,6 +10,11 @@ import (
 
 const usage = `tendermend — find what ails a plant, treat it, follow it until it mends
 
+  tendermend demo [-addr HOST:PORT]        the made-up clinic, with a database of its own
+  tendermend serve [-addr HOST:PORT]       the server on the database of DATABASE_URL
+  tendermend migrate                       bring that database up to this version
+  tendermend recompute                     rebuild its lists from the record
+  tendermend openapi                       the OpenAPI document of all operations
   tendermend diagnose < EXAMINATION.json   what it may be, as JSON
   tendermend cases FILE                    how often the differential is right
 `
@@ -40,6 +45,16 @@ func run(args []string, in io.Reader, out io.Writer) error {
 		return diagnose(in, out)
 	case "cases":
 		return scoreCases(args[1:], out)
+	case "demo":
+		return serveDemo(args[1:], out)
+	case "serve":
+		return serve(args[1:], out)
+	case "migrate":
+		return migrate()
+	case "recompute":
+		return recompute(out)
+	case "openapi":
+		return openAPI(out)
 	case "help", "-h", "--help":
 		_, err := io.WriteString(out, usage)
 		return err

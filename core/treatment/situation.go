@@ -32,16 +32,16 @@ type Situation struct {
 // Answers are what the carer is asked before a plan is made. What is nil was
 // not answered.
 type Answers struct {
-	LiveRoots   *int     `json:"liveRoots,omitempty" minimum:"0" maximum:"500" doc:"Live roots counted."`
-	LiveTips    *int     `json:"liveTips,omitempty" minimum:"0" maximum:"500"`
-	RootBallCM  *float64 `json:"rootBallCm,omitempty" minimum:"0.5" maximum:"200" doc:"Width of the live root ball."`
-	PotWidthCM  *float64 `json:"potWidthCm,omitempty" minimum:"1" maximum:"200" doc:"Inner width of the present pot."`
+	LiveRoots   *int     `json:"liveRoots,omitempty" doc:"Live roots counted."`
+	LiveTips    *int     `json:"liveTips,omitempty"`
+	RootBallCM  *float64 `json:"rootBallCm,omitempty" doc:"Width of the live root ball."`
+	PotWidthCM  *float64 `json:"potWidthCm,omitempty" doc:"Inner width of the present pot."`
 	Reserves    Reserves `json:"reserves,omitempty" enum:"plump,ridged,shrivelled"`
 	LiveRot     *bool    `json:"liveRot,omitempty"`
 	InSpike     *bool    `json:"inSpike,omitempty"`
-	WarmthC     *float64 `json:"warmthC,omitempty" minimum:"-10" maximum:"45" doc:"Room warmth."`
-	HumidityPct *float64 `json:"humidityPct,omitempty" minimum:"5" maximum:"100"`
-	LookDays    *int     `json:"lookDays,omitempty" minimum:"1" maximum:"60" doc:"How often the carer can look."`
+	WarmthC     *float64 `json:"warmthC,omitempty" doc:"Room warmth."`
+	HumidityPct *float64 `json:"humidityPct,omitempty"`
+	LookDays    *int     `json:"lookDays,omitempty" doc:"How often the carer can look."`
 	RootWash    string   `json:"rootWash,omitempty" enum:"soap,peroxide,fungicide" doc:"The school of root wash."`
 	School      string   `json:"school,omitempty" doc:"The orchid school taken."`
 }

@@ -1,0 +1,153 @@
+// Package demo makes up a clinic: a volunteer plant clinic in a converted ferry
+// terminal, nine months of it, always the same and relative to today. All of it
+// is invented.
+package demo
+
+import (
+	"context"
+	"fmt"
+	"math/rand/v2"
+	"time"
+
+	"github.com/google/uuid"
+
+	"tendermend/core/day"
+	"tendermend/core/treatment"
+	"tendermend/core/water"
+	"tendermend/record"
+	"tendermend/store"
+)
+
+// The account that the demo opens.
+const (
+	Email    = "clinic@ferry-terminal.example"
+	Password = "a tender mend holds"
+)
+
+// space keeps the demo's ids the same in every run.
+var space = uuid.NewSHA1(uuid.NameSpaceURL, []byte("tendermend:demo"))
+
+func id(name string) uuid.UUID { return uuid.NewSHA1(space, []byte(name)) }
+
+// clinic writes the demo's record as carers would have, each entry on its day.
+type clinic struct {
+	ctx     context.Context
+	store   *store.Store
+	account store.Account
+	today   day.Day
+	chance  *rand.Rand
+	places  map[string]uuid.UUID
+	err     error // the first thing that went wrong; nothing is written after it
+}
+
+// hand records one plant's story. Days are counted back from today.
+type hand struct {
+	*clinic
+	label string
+	plant uuid.UUID
+	n     int
+}
+
+func (c *clinic) on(daysAgo int) day.Day { return c.today - day.Day(daysAgo) }
+
+func (h *hand) write(daysAgo int, b record.Body) uuid.UUID {
+	if h.err != nil {
+		return uuid.Nil
+	}
+	h.n++
+	e := record.Entry{ID: id(fmt.Sprintf("%s/%d", h.label, h.n)), PlantID: h.plant, On: h.on(daysAgo), Body: b}
+	// Recorded at nine in the morning of its day, each entry a second later.
+	at := e.On.Time().Add(9*time.Hour + time.Duration(h.n)*time.Second)
+	recorder := store.Store{DB: h.store.DB, Clock: func() time.Time { return at }}
+	if _, err := recorder.Append(h.ctx, h.account, e, h.today); err != nil {
+		h.err = fmt.Errorf("demo plant %s, entry %d, %d days ago: %w", h.label, h.n, daysAgo, err)
+	}
+	return e.ID
+}
+
+func (c *clinic) arrive(daysAgo int, place string, a record.Arrived) *hand {
+	h := &hand{clinic: c, label: a.Label, plant: id(a.Label)}
+	at := c.places[place]
+	a.Place = &at
+	h.write(daysAgo, record.Body{Arrived: &a})
+	return h
+}
+
+func (h *hand) examine(daysAgo int, present, absent []string) {
+	h.write(daysAgo, record.Body{Examined: &record.Examined{Present: present, Absent: absent}})
+}
+
+func (h *hand) accept(daysAgo int, causes ...string) {
+	h.write(daysAgo, record.Body{Diagnosed: &record.Diagnosed{Causes: append([]string{}, causes...)}})
+}
+
+func (h *hand) plan(daysAgo int, a treatment.Answers) {
+	h.write(daysAgo, record.Body{Planned: &record.Planned{Answers: a}})
+}
+
+func (h *hand) did(daysAgo int, steps ...string) {
+	for _, s := range steps {
+		h.write(daysAgo, record.Body{Did: &record.Did{Step: s}})
+	}
+}
+
+func (h *hand) skip(daysAgo int, step, why string) {
+	h.write(daysAgo, record.Body{Did: &record.Did{Step: step, Skipped: true, Reason: why}})
+}
+
+// water writes waterings about every so many days, from one day to a later one.
+func (h *hand) water(from, to, every int) {
+	for d := from; d >= to; d -= every + h.chance.IntN(3) - 1 {
+		h.write(d, record.Body{Watered: &record.Watered{}})
+	}
+}
+
+func (h *hand) probe(daysAgo int, m water.Moisture) {
+	h.write(daysAgo, record.Body{Probed: &record.Probed{Moisture: m}})
+}
+
+// check writes a check-in: measure, value, measure, value …
+func (h *hand) check(daysAgo int, readings ...any) {
+	c := record.Checked{}
+	for i := 0; i+1 < len(readings); i += 2 {
+		value, ok := readings[i+1].(float64)
+		if n, whole := readings[i+1].(int); whole {
+			value, ok = float64(n), true
+		}
+		if !ok && h.err == nil {
+			h.err = fmt.Errorf("demo plant %s: reading %v is no number", h.label, readings[i+1])
+		}
+		c.Readings = append(c.Readings, record.Value{Measure: readings[i].(string), Value: value})
+	}
+	h.write(daysAgo, record.Body{Checked: &c})
+}
+
+// quiet writes check-ins without new trouble.
+func (h *hand) quiet(from, to, every int) {
+	for d := from; d >= to; d -= every {
+		h.check(d, "wilt", 0, "yellow", 0, "smell", 0)
+	}
+}
+
+func (h *hand) stage(daysAgo int, track, from, to, reason string) {
+	h.write(daysAgo, record.Body{Staged: &record.Staged{Track: track, From: from, To: to, Reason: reason}})
+}
+
+func (h *hand) move(daysAgo int, place string, state record.Isolation, why string) {
+	m := record.Moved{Isolation: state, Reason: why}
+	if place != "" {
+		at := h.places[place]
+		m.Place = &at
+	}
+	h.write(daysAgo, record.Body{Moved: &m})
+}
+
+func (h *hand) note(daysAgo int, text string) {
+	h.write(daysAgo, record.Body{Noted: &record.Noted{Text: text}})
+}
+
+func (h *hand) close(daysAgo int, how record.Outcome, why string) {
+	h.write(daysAgo, record.Body{Closed: &record.Closed{Outcome: how, Reason: why}})
+}
+
+func p[T any](v T) *T { return &v }

@@ -1,0 +1,177 @@
+package server
+
+import (
+	"context"
+	"net/http"
+
+	"github.com/danielgtaylor/huma/v2"
+
+	"tendermend/core/diagnosis"
+	"tendermend/core/treatment"
+	"tendermend/core/working"
+	"tendermend/record"
+	"tendermend/store"
+)
+
+// Differential is what the answers so far point to.
+type Differential struct {
+	Causes   []Suspect            `json:"causes" doc:"The likeliest causes with what speaks for and against them."`
+	Others   int                  `json:"others" doc:"How many other causes share the rest."`
+	Sets     []diagnosis.CauseSet `json:"sets"`
+	Checks   []diagnosis.Check    `json:"checks"`
+	Moves    []diagnosis.Advice   `json:"moves"`
+	Enough   bool                 `json:"enough"`
+	Implied  []string             `json:"implied" doc:"Signs taken as not there because one seen excludes them."`
+	Clash    []string             `json:"clash" doc:"Two signs said to be seen that exclude each other."`
+	Minutes  int                  `json:"minutes" doc:"What the answered looks usually take together."`
+	Working  working.Working      `json:"working"`
+	Verdict  string               `json:"verdict" doc:"Where it stands, in a sentence."`
+	Fragile  bool                 `json:"fragile" doc:"Whether looks that disturb it count double."`
+	Complete bool                 `json:"complete" doc:"Whether no further look is worth its trouble."`
+}
+
+// Suspect is a cause with its chance and evidence.
+type Suspect struct {
+	diagnosis.CauseChance
+	Prior    float64            `json:"prior" doc:"Its chance before any sign, for this habit and season."`
+	Evidence []diagnosis.Weight `json:"evidence" doc:"Strongest first."`
+}
+
+// suspectsShown is how many causes are shown with their evidence.
+const suspectsShown = 8
+
+type differentialInput struct {
+	plantPath
+	Body struct {
+		Present []string `json:"present" maxItems:"128"`
+		Absent  []string `json:"absent" maxItems:"128"`
+	}
+}
+
+type planInput struct {
+	plantPath
+	Body struct {
+		Answers treatment.Answers `json:"answers"`
+	}
+}
+
+// PlanPreview is a plan before it is taken up, with the schools to choose from.
+type PlanPreview struct {
+	Plan    treatment.Plan     `json:"plan"`
+	Schools []treatment.School `json:"schools" doc:"Ways of treating an orchid with few roots, best first; empty for others."`
+	Answers treatment.Answers  `json:"answers" doc:"The answers it was made with, with what the record knew."`
+}
+
+func (srv *server) diagnosisOperations(api huma.API) {
+	huma.Register(api, op("differential", http.MethodPost, "/api/plants/{plant}/differential", "What the answers so far point to; records nothing", "diagnosis"),
+		signedIn(srv, func(ctx context.Context, a store.Account, in *differentialInput) (*struct{ Body Differential }, error) {
+			state, err := srv.state(ctx, a, in.Plant)
+			if err != nil {
+				return nil, err
+			}
+			state.Examined = &record.Look{Examined: record.Examined{Present: in.Body.Present, Absent: in.Body.Absent}}
+			d, err := differential(state, a, srv)
+			if err != nil {
+				return nil, huma.Error422UnprocessableEntity("An answer could not be read: " + err.Error() + ".")
+			}
+			return &struct{ Body Differential }{d}, nil
+		}))
+	huma.Register(api, op("preview-plan", http.MethodPost, "/api/plants/{plant}/plan", "The plan for the accepted causes; records nothing", "diagnosis"),
+		signedIn(srv, func(ctx context.Context, a store.Account, in *planInput) (*struct{ Body PlanPreview }, error) {
+			state, err := srv.state(ctx, a, in.Plant)
+			if err != nil {
+				return nil, err
+			}
+			today := a.Collection.Today(srv.Clock())
+			draft := record.Entry{PlantID: in.Plant, On: today, Body: record.Body{Planned: &record.Planned{Answers: in.Body.Answers}}}
+			entries, err := srv.store.Entries(ctx, a.Collection.ID, in.Plant)
+			if err != nil {
+				return nil, err
+			}
+			if faults := record.Check(draft, entries, today); len(faults) > 0 {
+				return nil, faults
+			}
+			sit := state.Situation(in.Body.Answers, today, a.Collection.South)
+			plan, err := treatment.Compose(sit)
+			if err != nil {
+				return nil, huma.Error422UnprocessableEntity(err.Error())
+			}
+			preview := PlanPreview{Plan: plan, Schools: []treatment.School{}, Answers: sit.Answers}
+			if sit.WantsSchool() {
+				preview.Schools = treatment.Schools(sit)
+			}
+			return &struct{ Body PlanPreview }{preview}, nil
+		}))
+}
+
+// state folds a plant's record.
+func (srv *server) state(ctx context.Context, a store.Account, plant plantID) (record.State, error) {
+	entries, err := srv.store.Entries(ctx, a.Collection.ID, plant)
+	if err != nil {
+		return record.State{}, err
+	}
+	return record.Fold(plant, entries), nil
+}
+
+func differential(state record.State, a store.Account, srv *server) (Differential, error) {
+	e := state.Examination(a.Collection.Today(srv.Clock()), a.Collection.South)
+	out := Differential{Clash: []string{}, Implied: append([]string{}, diagnosis.Implied(state.Examined.Present, state.Examined.Absent)...), Fragile: e.Fragile}
+	if x, y, clash := diagnosis.Contradiction(e.Present); clash {
+		out.Clash = []string{x, y}
+	}
+	c, err := diagnosis.Examine(e)
+	if err != nil {
+		return out, err
+	}
+	out.Sets, out.Checks, out.Enough = c.Sets(), c.NextChecks(), c.Enough()
+	out.Moves = c.Moves(out.Checks)
+	out.Complete = len(out.Checks) == 0
+	ranked := c.Causes()
+	var ids []string
+	for _, cc := range ranked[:suspectsShown] {
+		ids = append(ids, cc.ID)
+	}
+	evidence := c.Evidence(ids)
+	for _, cc := range ranked[:suspectsShown] {
+		s := Suspect{cc, diagnosis.PriorFor(cc.ID, state.Habit, e.Season), append([]diagnosis.Weight{}, evidence[cc.ID]...)}
+		out.Causes = append(out.Causes, s)
+	}
+	for _, cc := range ranked[suspectsShown:] {
+		if cc.Chance > 0 {
+			out.Others++
+		}
+	}
+	for _, list := range [][]string{state.Examined.Present, state.Examined.Absent} {
+		for _, id := range list {
+			if s, ok := diagnosis.SignByID(id); ok {
+				out.Minutes += s.Minutes
+			}
+		}
+	}
+	out.Verdict = verdict(ranked, out)
+	out.Working = working.Working{
+		Inputs: []working.Input{{Name: "signs seen", Value: float64(len(e.Present))}, {Name: "looked for, not there", Value: float64(len(e.Absent))},
+			{Name: "causes thought of at the same time, at most", Value: 4}},
+		Formula: "P(sign absent) = (1 − background) × Π(1 − link); every set of up to four causes summed exactly",
+		Source:  "noisy-OR networks: Pearl 1988, ch. 4; Heckerman 1989; Shwe et al. 1991, Methods Inf Med 30:241. Priors and links: common practice",
+		Sure:    "as good as its tables; see the share of worked cases it gets right"}
+	return out, nil
+}
+
+// verdict says in a sentence where the differential stands.
+func verdict(ranked []diagnosis.CauseChance, d Differential) string {
+	first, _ := diagnosis.CauseByID(ranked[0].ID)
+	switch {
+	case len(d.Sets) > 0 && len(d.Sets[0].Causes) == 0:
+		return "Not enough to go on: nothing amiss explains it as well as anything."
+	case !d.Enough:
+		return "Not enough to go on yet: nothing reaches one in three."
+	case first.Harmless && d.Complete:
+		return first.Label + ": it needs no treatment."
+	case d.Complete:
+		return "Time to act: no further look is worth its trouble."
+	case ranked[0].Chance >= 0.9:
+		return "Nearly sure. One more look may still show what else ails it."
+	}
+	return "It points to something; the next look tells more."
+}

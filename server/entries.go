@@ -1,0 +1,70 @@
+package server
+
+import (
+	"context"
+	"net/http"
+
+	"github.com/danielgtaylor/huma/v2"
+	"github.com/google/uuid"
+
+	"tendermend/core/day"
+	"tendermend/record"
+	"tendermend/store"
+)
+
+type plantPath struct {
+	Plant uuid.UUID `path:"plant"`
+}
+
+// NewEntry is an entry as it is sent: exactly one of the things recorded is
+// set. The sender makes the id, so that sending it again does nothing twice.
+type NewEntry struct {
+	ID       uuid.UUID  `json:"id"`
+	On       day.Day    `json:"on" doc:"The day it happened."`
+	Replaces *uuid.UUID `json:"replaces,omitempty" doc:"The entry that this one corrects."`
+	record.Body
+}
+
+// EntryView is an entry of the record as it is shown.
+type EntryView struct {
+	record.Entry
+	Kind record.Kind `json:"kind"`
+	Live bool        `json:"live" doc:"False when it was undone or corrected."`
+}
+
+type entryOutput struct{ Body EntryView }
+
+type entriesOutput struct {
+	Body struct {
+		Entries []EntryView `json:"entries" doc:"Newest first."`
+	}
+}
+
+func (srv *server) entryOperations(api huma.API) {
+	huma.Register(api, op("list-entries", http.MethodGet, "/api/plants/{plant}/entries", "A plant's whole record, newest first", "record"),
+		signedIn(srv, func(ctx context.Context, a store.Account, in *plantPath) (*entriesOutput, error) {
+			entries, err := srv.store.Entries(ctx, a.Collection.ID, in.Plant)
+			if err != nil {
+				return nil, err
+			}
+			live, sorted := record.Live(entries), record.InOrder(entries)
+			out := &entriesOutput{}
+			out.Body.Entries = make([]EntryView, len(sorted))
+			for i, e := range sorted {
+				out.Body.Entries[len(sorted)-1-i] = EntryView{e, e.Kind(), live[e.ID]}
+			}
+			return out, nil
+		}))
+	huma.Register(api, op("add-entry", http.MethodPost, "/api/plants/{plant}/entries", "Record something; an arrival takes the plant in", "record"),
+		signedIn(srv, func(ctx context.Context, a store.Account, in *struct {
+			plantPath
+			Body NewEntry
+		}) (*entryOutput, error) {
+			e := record.Entry{ID: in.Body.ID, PlantID: in.Plant, On: in.Body.On, Replaces: in.Body.Replaces, Body: in.Body.Body}
+			kept, err := srv.store.Append(ctx, a, e, a.Collection.Today(srv.Clock()))
+			if err != nil {
+				return nil, err
+			}
+			return &entryOutput{EntryView{kept, kept.Kind(), true}}, nil
+		}))
+}

@@ -1,0 +1,213 @@
+package server
+
+import (
+	"context"
+	"net/http"
+
+	"github.com/danielgtaylor/huma/v2"
+	"github.com/google/uuid"
+
+	"tendermend/core/climate"
+	"tendermend/core/day"
+	"tendermend/core/diagnosis"
+	"tendermend/core/plant"
+	"tendermend/core/recovery"
+	"tendermend/core/treatment"
+	"tendermend/core/water"
+	"tendermend/core/working"
+	"tendermend/record"
+	"tendermend/store"
+)
+
+// Register is one page of the collection's plants.
+type Register struct {
+	Plants    []PlantRow     `json:"plants"`
+	Total     int            `json:"total" doc:"Plants that match."`
+	Next      string         `json:"next" doc:"Mark of the next page; empty on the last."`
+	Standing  map[string]int `json:"standing" doc:"Plants by standing, in the whole collection."`
+	Stage     map[string]int `json:"stage"`
+	Isolation map[string]int `json:"isolation"`
+	Today     day.Day        `json:"today"`
+}
+
+type registerInput struct {
+	Words     string `query:"q" maxLength:"80"`
+	Place     string `query:"place" doc:"Id of a place."`
+	Standing  string `query:"standing"`
+	Stage     string `query:"stage"`
+	Isolation string `query:"isolation"`
+	After     string `query:"after" doc:"Mark of the page wanted, from the page before."`
+	Limit     int    `query:"limit" default:"40" minimum:"1" maximum:"100"`
+}
+
+// PlantFile is all that a plant's page shows, but its single entries.
+type PlantFile struct {
+	PlantRow
+	Profile   *plant.Profile         `json:"profile,omitempty"`
+	HabitInfo plant.Habit            `json:"habitInfo"`
+	Arrival   record.Arrived         `json:"arrival"`
+	PlaceID   *uuid.UUID             `json:"placeId,omitempty"`
+	Today     day.Day                `json:"today"`
+	Examined  *record.Look           `json:"examined,omitempty"`
+	Verdict   *record.Verdict        `json:"verdict,omitempty"`
+	Recovery  *Recovery              `json:"recovery,omitempty"`
+	Plan      *treatment.Plan        `json:"plan,omitempty"`
+	PlannedOn *day.Day               `json:"plannedOn,omitempty"`
+	Ticks     map[string]record.Tick `json:"ticks"`
+	Water     *WaterNeed             `json:"water,omitempty"`
+	Tasks     []record.Task          `json:"tasks" doc:"All that is to come, by day."`
+	Curves    recovery.History       `json:"curves" doc:"Readings by measure."`
+	Closed    *record.Closed         `json:"closed,omitempty"`
+	Entries   int                    `json:"entries"`
+}
+
+// Recovery says where a plant stands on its track.
+type Recovery struct {
+	Track     string             `json:"track"`
+	TrackName string             `json:"trackName"`
+	Stages    []recovery.Stage   `json:"stages"`
+	Index     int                `json:"index" doc:"The stage it is in; the number of stages when mended."`
+	Began     day.Day            `json:"began"`
+	Gate      recovery.Gate      `json:"gate"`
+	Asks      []recovery.Measure `json:"asks" doc:"What to read at a check-in."`
+	Expected  *Expected          `json:"expected,omitempty"`
+	Setback   *recovery.Setback  `json:"setback,omitempty"`
+	Stall     *recovery.Stall    `json:"stall,omitempty"`
+}
+
+// Expected is when the next gate may be reached.
+type Expected struct {
+	From    day.Day         `json:"from"`
+	To      day.Day         `json:"to"`
+	Late    bool            `json:"late"`
+	Working working.Working `json:"working"`
+}
+
+// WaterNeed is the look window for water, or why there is none.
+type WaterNeed struct {
+	Rule   string        `json:"rule" doc:"When it is watered, in words."`
+	Last   *day.Day      `json:"last,omitempty"`
+	Window *water.Window `json:"window,omitempty"`
+}
+
+func (srv *server) plantOperations(api huma.API) {
+	huma.Register(api, op("list-plants", http.MethodGet, "/api/plants", "The register, a page at a time", "plants"), signedIn(srv, srv.register))
+	huma.Register(api, op("get-plant", http.MethodGet, "/api/plants/{plant}", "A plant's file", "plants"),
+		signedIn(srv, func(ctx context.Context, a store.Account, in *plantPath) (*struct{ Body PlantFile }, error) {
+			state, err := srv.state(ctx, a, in.Plant)
+			if err != nil {
+				return nil, err
+			}
+			if !state.Here {
+				return nil, huma.Error404NotFound("The arrival of this plant was undone. Its record is kept; bring the arrival back from there.")
+			}
+			placeName, apart := "", false
+			if state.Place != nil {
+				if placeName, apart, err = srv.store.PlaceName(ctx, a.Collection.ID, *state.Place); err != nil {
+					return nil, err
+				}
+			}
+			return &struct{ Body PlantFile }{plantFile(state, placeName, apart, a.Collection.Today(srv.Clock()), a.Collection.South)}, nil
+		}))
+}
+
+func (srv *server) register(ctx context.Context, a store.Account, in *registerInput) (*struct{ Body Register }, error) {
+	f := store.Filter{Words: in.Words, Standing: in.Standing, Stage: in.Stage, Isolation: in.Isolation, After: in.After, Limit: in.Limit}
+	if in.Place != "" {
+		id, err := uuid.Parse(in.Place)
+		if err != nil {
+			return nil, huma.Error422UnprocessableEntity("There is no such place; pick one from the list.")
+		}
+		f.Place = &id
+	}
+	page, err := srv.store.Register(ctx, a.Collection.ID, f)
+	if err != nil {
+		return nil, err
+	}
+	today := a.Collection.Today(srv.Clock())
+	out := Register{Plants: make([]PlantRow, len(page.Rows)), Total: page.Total, Next: page.Next, Today: today}
+	for i, row := range page.Rows {
+		out.Plants[i] = plantRow(row, today)
+	}
+	if out.Standing, out.Stage, out.Isolation, err = srv.store.Counts(ctx, a.Collection.ID); err != nil {
+		return nil, err
+	}
+	return &struct{ Body Register }{out}, nil
+}
+
+func plantFile(s record.State, place string, apart bool, today day.Day, south bool) PlantFile {
+	f := PlantFile{
+		PlantRow: PlantRow{ID: s.PlantID, Name: s.Arrival.Name, Label: s.Arrival.Label, Habit: s.Habit.ID, Place: place, Isolation: string(s.Isolation),
+			Standing: s.Standing(), ArrivedOn: s.ArrivedOn, LastLook: s.LastLook(), Causes: []string{}, Seam: s.Seam()},
+		Profile: s.Profile, HabitInfo: s.Habit, Arrival: s.Arrival, PlaceID: s.Place, Today: today, Examined: s.Examined, Verdict: s.Verdict,
+		Plan: s.Plan, Ticks: s.Ticks, Tasks: s.Tasks(south), Curves: s.Readings, Closed: s.Closed, Entries: s.Entries,
+	}
+	if f.Name == "" {
+		f.Name = f.Label
+	}
+	if f.Tasks == nil {
+		f.Tasks = []record.Task{}
+	}
+	if s.Profile != nil {
+		f.Botanical = s.Profile.Botanical
+	}
+	if s.Verdict != nil {
+		for _, id := range s.Verdict.Causes {
+			if c, ok := diagnosis.CauseByID(id); ok {
+				f.Causes = append(f.Causes, c.Label)
+			}
+		}
+	}
+	if s.Plan != nil {
+		on := s.PlannedOn
+		f.PlannedOn = &on
+	}
+	if s.Closed == nil {
+		f.Recovery = recoveryOf(s, today, south)
+		f.Water = waterNeed(s, south)
+	}
+	if f.Recovery != nil && f.Recovery.Index < len(f.Recovery.Stages) {
+		f.Stage = f.Recovery.Stages[f.Recovery.Index].Name
+		f.Stalled = f.Recovery.Stall != nil
+	}
+	return f
+}
+
+func recoveryOf(s record.State, today day.Day, south bool) *Recovery {
+	track, stage, in := s.CurrentStage()
+	if s.Track == "" {
+		return nil
+	}
+	r := &Recovery{Track: track.ID, TrackName: track.Name, Stages: track.Stages, Index: s.Stage, Began: s.Began,
+		Gate: recovery.Gate{Conditions: []recovery.Standing{}}, Asks: []recovery.Measure{}}
+	if !in {
+		return r
+	}
+	r.Gate, r.Asks = stage.JudgeGate(s.Readings, s.Began, today), stage.Asks()
+	from, to, late := stage.Expected(s.Began, today)
+	r.Expected = &Expected{from, to, late, working.Working{
+		Inputs:  []working.Input{{Name: "shortest usual", Value: stage.UsualWeeks[0], Unit: "weeks"}, {Name: "longest usual", Value: stage.UsualWeeks[1], Unit: "weeks"}},
+		Formula: "day the stage began + its usual weeks; moved on when it is late", Source: working.CommonPractice, Sure: "wide: from plants like it, not from its own pace"}}
+	if back, found := track.FindSetback(s.Stage, s.Readings, s.Began, today); found {
+		r.Setback = &back
+	}
+	if stall, found := recovery.FindStall(s.Habit, climate.SeasonOf(today, south), s.Readings, s.Began, today); found {
+		r.Stall = &stall
+	}
+	return r
+}
+
+func waterNeed(s record.State, south bool) *WaterNeed {
+	rule := s.Habit.WaterRule
+	if s.Profile != nil {
+		rule = s.Profile.WaterRule
+	}
+	need := &WaterNeed{Rule: plant.WaterRuleText[rule]}
+	if n := len(s.WateredOn); n > 0 {
+		need.Last = &s.WateredOn[n-1]
+	}
+	if w, ok := s.WaterWindow(south); ok {
+		need.Window = &w
+	}
+	return need
+}

@@ -1,0 +1,84 @@
+package server
+
+import (
+	"context"
+	"database/sql"
+	"database/sql/driver"
+	"encoding/json"
+	"errors"
+	"io"
+	"net"
+	"net/http"
+	"strings"
+
+	"github.com/danielgtaylor/huma/v2"
+	"github.com/jackc/pgx/v5/pgconn"
+
+	"tendermend/record"
+	"tendermend/store"
+)
+
+// problem turns an error into an RFC 9457 problem document that says in plain
+// words what to do.
+func (srv *server) problem(ctx context.Context, err error) huma.StatusError {
+	var status huma.StatusError
+	var faults record.Faults
+	switch {
+	case errors.As(err, &status):
+		return status
+	case errors.As(err, &faults):
+		return refusal(faults)
+	case errors.Is(err, store.ErrNotFound):
+		return huma.Error404NotFound("This collection has no such plant or page. It may have been undone, or the address is mistyped.")
+	case errors.Is(err, store.ErrConflict):
+		return huma.Error409Conflict("This is taken by something else already. Reload the page and try again.")
+	case isDatabaseGone(err):
+		srv.logError(ctx, "database away", err)
+		return huma.Error503ServiceUnavailable("The record cannot be reached just now. What you typed is still here; try again in a moment.")
+	}
+	srv.logError(ctx, "unexpected error", err)
+	return huma.Error500InternalServerError("Something went wrong on our side; it has been noted. What you typed is still here; try again.")
+}
+
+func (srv *server) logError(ctx context.Context, what string, err error) {
+	if srv.Log != nil {
+		srv.Log.ErrorContext(ctx, what, "error", err)
+	}
+}
+
+func refusal(faults record.Faults) huma.StatusError {
+	details := make([]error, len(faults))
+	for i, f := range faults {
+		details[i] = &huma.ErrorDetail{Location: "body." + f.Field, Message: f.Message}
+	}
+	first := strings.ToUpper(faults[0].Message[:1]) + faults[0].Message[1:] + "."
+	if faults.Conflict() {
+		return huma.NewError(http.StatusConflict, first, details...)
+	}
+	return huma.NewError(http.StatusUnprocessableEntity, first, details...)
+}
+
+// isDatabaseGone tells a database that is away, and may come back, from a fault
+// of the program.
+func isDatabaseGone(err error) bool {
+	var connect *pgconn.ConnectError
+	var network net.Error
+	var pg *pgconn.PgError
+	switch {
+	case errors.As(err, &connect), errors.As(err, &network), errors.Is(err, driver.ErrBadConn), errors.Is(err, sql.ErrConnDone),
+		errors.Is(err, io.EOF), errors.Is(err, io.ErrUnexpectedEOF), errors.Is(err, net.ErrClosed),
+		errors.Is(err, context.DeadlineExceeded), errors.Is(err, context.Canceled):
+		return true
+	case errors.As(err, &pg):
+		// Class 57P is operator intervention: shutdown, crash, not yet started.
+		return strings.HasPrefix(pg.Code, "57P")
+	}
+	return false
+}
+
+// writeProblem answers with a problem where no operation is there to do it.
+func writeProblem(w http.ResponseWriter, p huma.StatusError) {
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(p.GetStatus())
+	_ = json.NewEncoder(w).Encode(p)
+}

@@ -1,0 +1,138 @@
+package server
+
+import (
+	"context"
+	"net/http"
+
+	"github.com/danielgtaylor/huma/v2"
+	"github.com/google/uuid"
+
+	"tendermend/core/day"
+	"tendermend/core/diagnosis"
+	"tendermend/record"
+	"tendermend/store"
+)
+
+type plantID = uuid.UUID
+
+// PlantRow is a plant as lists show it.
+type PlantRow struct {
+	ID        uuid.UUID   `json:"id"`
+	Name      string      `json:"name"`
+	Label     string      `json:"label"`
+	Habit     string      `json:"habit"`
+	Botanical string      `json:"botanical"`
+	Place     string      `json:"place"`
+	Isolation string      `json:"isolation" enum:"clean,watch,isolated"`
+	Standing  string      `json:"standing"`
+	Stage     string      `json:"stage"`
+	ArrivedOn day.Day     `json:"arrivedOn"`
+	LastLook  day.Day     `json:"lastLook"`
+	NextDue   *day.Day    `json:"nextDue,omitempty"`
+	Stalled   bool        `json:"stalled"`
+	Causes    []string    `json:"causes" doc:"Labels of the accepted causes."`
+	Seam      record.Seam `json:"seam"`
+}
+
+// WalkStop is one plant on today's walk.
+type WalkStop struct {
+	PlantRow
+	Tasks   []record.Task `json:"tasks" doc:"What to do or look at, weightiest first."`
+	Minutes int           `json:"minutes"`
+}
+
+// WalkPlace is one place on today's walk.
+type WalkPlace struct {
+	Place    string     `json:"place"`
+	Apart    bool       `json:"apart" doc:"Isolated plants: wash hands and tools before and after."`
+	Stops    []WalkStop `json:"stops"`
+	Position int        `json:"-"`
+}
+
+// Rounds is today's walk.
+type Rounds struct {
+	Today   day.Day     `json:"today"`
+	Places  []WalkPlace `json:"places"`
+	Looks   int         `json:"looks" doc:"How many plants are due in all."`
+	Minutes int         `json:"minutes" doc:"For those listed."`
+	More    int         `json:"more" doc:"Due plants that are not listed; the weightiest come first."`
+	Plants  int         `json:"plants" doc:"Plants in the collection."`
+}
+
+// walkLength is how many plants one walk lists.
+const walkLength = 60
+
+func (srv *server) roundsOperations(api huma.API) {
+	huma.Register(api, op("get-rounds", http.MethodGet, "/api/rounds", "Today's walk: clean places first, isolated plants last", "rounds"),
+		signedIn(srv, func(ctx context.Context, a store.Account, _ *struct{}) (*struct{ Body Rounds }, error) {
+			today := a.Collection.Today(srv.Clock())
+			rows, total, err := srv.store.Due(ctx, a.Collection.ID, today, walkLength)
+			if err != nil {
+				return nil, err
+			}
+			plants, err := srv.store.PlantCount(ctx, a.Collection.ID)
+			if err != nil {
+				return nil, err
+			}
+			r := Rounds{Today: today, Places: []WalkPlace{}, Looks: total, Plants: plants}
+			for _, row := range rows {
+				r.add(row, today)
+			}
+			for _, p := range r.Places {
+				r.More -= len(p.Stops)
+			}
+			r.More += total
+			return &struct{ Body Rounds }{r}, nil
+		}))
+}
+
+func (r *Rounds) add(row store.Row, today day.Day) {
+	stop := WalkStop{PlantRow: plantRow(row, today), Tasks: dueTasks(row, today)}
+	for _, t := range stop.Tasks {
+		stop.Minutes += t.Minutes
+	}
+	r.Minutes += stop.Minutes
+	apart := row.Apart || row.Isolation == string(record.Isolated)
+	place := "No place given"
+	if row.PlaceName != nil {
+		place = *row.PlaceName
+	}
+	if n := len(r.Places); n == 0 || r.Places[n-1].Place != place || r.Places[n-1].Apart != apart {
+		r.Places = append(r.Places, WalkPlace{Place: place, Apart: apart})
+	}
+	last := &r.Places[len(r.Places)-1]
+	last.Stops = append(last.Stops, stop)
+}
+
+// dueTasks gives what is due of a plant's tasks today, weightiest first, with
+// plants that nobody looked at for long, and stalls, said in so many words.
+func dueTasks(row store.Row, today day.Day) []record.Task {
+	due := []record.Task{}
+	for weight := 5; weight > 0; weight-- {
+		for _, t := range row.Tasks.V {
+			if t.Weight == weight && t.From <= today {
+				due = append(due, t)
+			}
+		}
+	}
+	if row.StallsOn != nil && *row.StallsOn <= today {
+		due = append([]record.Task{{Kind: record.TaskCheck, From: *row.StallsOn, Until: *row.StallsOn + 7, What: "Look below: it stands still",
+			Why: "Nothing has been measured to grow for longer than is normal for its habit.", Minutes: 5, Weight: 4}}, due...)
+	}
+	return due
+}
+
+func plantRow(row store.Row, today day.Day) PlantRow {
+	out := PlantRow{ID: row.ID, Name: row.Name, Label: row.Label, Habit: row.Habit, Botanical: row.Botanical, Isolation: row.Isolation,
+		Standing: row.Standing, Stage: row.Stage, ArrivedOn: row.ArrivedOn, LastLook: row.LastLook, NextDue: row.NextDue,
+		Stalled: row.StallsOn != nil && *row.StallsOn <= today, Causes: []string{}, Seam: row.Seam.V}
+	if row.PlaceName != nil {
+		out.Place = *row.PlaceName
+	}
+	for _, id := range row.Causes.V {
+		if c, ok := diagnosis.CauseByID(id); ok {
+			out.Causes = append(out.Causes, c.Label)
+		}
+	}
+	return out
+}

@@ -1,0 +1,113 @@
+// Package server answers the browser: JSON operations described by an OpenAPI
+// document, sessions, and the built front end. It keeps no state of its own, so
+// that several can run on one database.
+package server
+
+import (
+	"bytes"
+	"encoding/json"
+	"io/fs"
+	"log/slog"
+	"net/http"
+	"time"
+
+	"github.com/alexedwards/scs/postgresstore"
+	"github.com/alexedwards/scs/v2"
+	"github.com/danielgtaylor/huma/v2"
+	"github.com/danielgtaylor/huma/v2/adapters/humachi"
+	"github.com/go-chi/chi/v5"
+	"github.com/go-chi/chi/v5/middleware"
+
+	"tendermend/store"
+)
+
+// Options say how a server behaves. The zero value is a public server.
+type Options struct {
+	Clock func() time.Time // what time it is; never nil
+	Files fs.FS            // the built front end
+	Log   *slog.Logger
+	// DemoEmail is the account that the demo opens in one click; empty offers no
+	// demo.
+	DemoEmail string
+	// OpenAccounts lets anybody open an account with a collection of their own;
+	// otherwise only the first account is opened in the browser.
+	OpenAccounts bool
+	// SecureCookies is for servers behind TLS.
+	SecureCookies bool
+	// SignInsPerMinute limits tries to sign in from one address; 0 means 10.
+	SignInsPerMinute int
+}
+
+type server struct {
+	Options
+	store    *store.Store
+	sessions *scs.SessionManager
+}
+
+// Limits on a request (the answer to a slow or greedy client).
+const (
+	mostBody      = 256 << 10
+	answerWithin  = 10 * time.Second
+	sessionLength = 30 * 24 * time.Hour
+)
+
+// New makes the handler for everything the program serves.
+func New(s *store.Store, o Options) http.Handler {
+	srv := &server{Options: o, store: s, sessions: scs.New()}
+	if srv.SignInsPerMinute == 0 {
+		srv.SignInsPerMinute = 10
+	}
+	srv.sessions.Store = postgresstore.NewWithCleanupInterval(s.DB.DB, time.Hour)
+	srv.sessions.Lifetime = sessionLength
+	srv.sessions.Cookie.Name = "tendermend"
+	srv.sessions.Cookie.SameSite = http.SameSiteLaxMode
+	srv.sessions.Cookie.Secure = o.SecureCookies
+	srv.sessions.ErrorFunc = func(w http.ResponseWriter, r *http.Request, err error) {
+		writeProblem(w, srv.problem(r.Context(), err))
+	}
+
+	r := chi.NewRouter()
+	r.Use(middleware.Recoverer, securityHeaders, middleware.Compress(5))
+	r.Group(func(r chi.Router) {
+		r.Use(middleware.Timeout(answerWithin), limitBody, http.NewCrossOriginProtection().Handler, noStore, srv.limitSignIns, srv.sessions.LoadAndSave)
+		srv.operations(r)
+		r.NotFound(func(w http.ResponseWriter, r *http.Request) {
+			writeProblem(w, huma.Error404NotFound("There is nothing at this address."))
+		})
+	})
+	r.NotFound(srv.frontEnd().ServeHTTP)
+	return r
+}
+
+// DocumentJSON gives the OpenAPI document of all operations, indented.
+func DocumentJSON() ([]byte, error) {
+	srv := &server{Options: Options{Clock: time.Now}, sessions: scs.New()}
+	document := srv.operations(chi.NewRouter()).OpenAPI()
+	var out bytes.Buffer
+	raw, err := json.Marshal(document)
+	if err != nil {
+		return nil, err
+	}
+	if err := json.Indent(&out, raw, "", "  "); err != nil {
+		return nil, err
+	}
+	out.WriteByte('\n')
+	return out.Bytes(), nil
+}
+
+// operations registers every operation on the router.
+func (srv *server) operations(r chi.Router) huma.API {
+	config := huma.DefaultConfig("Tender Mend", "1")
+	config.Info.Description = "Find what ails a plant, treat it and follow it until it mends. All quantities are metric; days are calendar days where the collection is."
+	config.OpenAPIPath, config.DocsPath, config.SchemasPath = "/api/openapi", "", ""
+	config.CreateHooks = nil // no $schema links in answers
+	api := humachi.New(r, config)
+	srv.sessionOperations(api)
+	srv.knowledgeOperations(api)
+	srv.placeOperations(api)
+	srv.plantOperations(api)
+	srv.entryOperations(api)
+	srv.diagnosisOperations(api)
+	srv.roundsOperations(api)
+	return api
+}

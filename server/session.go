@@ -1,0 +1,186 @@
+package server
+
+import (
+	"context"
+	"errors"
+	"net/http"
+	"net/mail"
+	"strings"
+
+	"github.com/danielgtaylor/huma/v2"
+	"github.com/google/uuid"
+
+	"tendermend/core/day"
+	"tendermend/store"
+)
+
+const userKey = "user"
+
+// Session says who is signed in and what the sign-in page should offer.
+type Session struct {
+	SignedIn     bool    `json:"signedIn"`
+	Name         string  `json:"name,omitempty"`
+	Collection   string  `json:"collection,omitempty"`
+	Today        day.Day `json:"today" doc:"The day it is where the collection is."`
+	DemoOffered  bool    `json:"demoOffered" doc:"Whether the demo can be opened in one click."`
+	FirstAccount bool    `json:"firstAccount" doc:"Whether nobody has an account here yet."`
+	OpenAccounts bool    `json:"openAccounts" doc:"Whether anybody may open an account."`
+}
+
+type sessionOutput struct{ Body Session }
+
+type signInInput struct {
+	Body struct {
+		Email    string `json:"email" maxLength:"254"`
+		Password string `json:"password" maxLength:"200"`
+	}
+}
+
+type accountInput struct {
+	Body struct {
+		Name       string `json:"name" maxLength:"80"`
+		Email      string `json:"email" maxLength:"254"`
+		Password   string `json:"password" maxLength:"200"`
+		Collection string `json:"collection" maxLength:"80" doc:"What the collection is called."`
+		TimeZone   string `json:"timeZone,omitempty" maxLength:"60" doc:"IANA name, for example Europe/Lisbon."`
+		South      bool   `json:"south,omitempty" doc:"South of the equator."`
+	}
+}
+
+func (srv *server) sessionOperations(api huma.API) {
+	huma.Register(api, op("get-session", http.MethodGet, "/api/session", "Who is signed in", "session"),
+		func(ctx context.Context, _ *struct{}) (*sessionOutput, error) { return srv.session(ctx) })
+	huma.Register(api, op("sign-in", http.MethodPost, "/api/session", "Sign in", "session"), srv.signIn)
+	huma.Register(api, op("sign-out", http.MethodDelete, "/api/session", "Sign out", "session"), srv.signOut)
+	huma.Register(api, op("open-demo", http.MethodPost, "/api/session/demo", "Open the demo clinic", "session"), srv.openDemo)
+	huma.Register(api, op("open-account", http.MethodPost, "/api/accounts", "Open an account with an empty collection", "session"), srv.openAccount)
+}
+
+// op describes an operation. Its id names it in the front end.
+func op(id, method, path, summary, tag string) huma.Operation {
+	return huma.Operation{OperationID: id, Method: method, Path: path, Summary: summary, Tags: []string{tag}, MaxBodyBytes: mostBody}
+}
+
+func (srv *server) session(ctx context.Context) (*sessionOutput, error) {
+	out := Session{DemoOffered: srv.DemoEmail != "", Today: day.At(srv.Clock())}
+	if a, err := srv.account(ctx); err == nil {
+		out.SignedIn, out.Name, out.Collection, out.Today = true, a.User.Name, a.Collection.Name, a.Collection.Today(srv.Clock())
+		return &sessionOutput{out}, nil
+	} else if isDatabaseGone(err) {
+		return nil, srv.problem(ctx, err)
+	}
+	any, err := srv.store.HasAccounts(ctx)
+	if err != nil {
+		return nil, srv.problem(ctx, err)
+	}
+	out.FirstAccount, out.OpenAccounts = !any, srv.OpenAccounts
+	return &sessionOutput{out}, nil
+}
+
+func (srv *server) signIn(ctx context.Context, in *signInInput) (*sessionOutput, error) {
+	user, err := srv.store.SignIn(ctx, in.Body.Email, in.Body.Password)
+	if errors.Is(err, store.ErrNotFound) {
+		return nil, huma.Error401Unauthorized("E-mail address and password do not match. Check both and try again.")
+	}
+	if err != nil {
+		return nil, srv.problem(ctx, err)
+	}
+	return srv.begin(ctx, user.ID)
+}
+
+// begin starts a session under a fresh token, so that one planted before
+// sign-in is worth nothing.
+func (srv *server) begin(ctx context.Context, user uuid.UUID) (*sessionOutput, error) {
+	if err := srv.sessions.RenewToken(ctx); err != nil {
+		return nil, srv.problem(ctx, err)
+	}
+	srv.sessions.Put(ctx, userKey, user.String())
+	return srv.session(ctx)
+}
+
+func (srv *server) signOut(ctx context.Context, _ *struct{}) (*sessionOutput, error) {
+	if err := srv.sessions.Destroy(ctx); err != nil {
+		return nil, srv.problem(ctx, err)
+	}
+	return srv.session(ctx)
+}
+
+func (srv *server) openDemo(ctx context.Context, _ *struct{}) (*sessionOutput, error) {
+	if srv.DemoEmail == "" {
+		return nil, huma.Error404NotFound("This installation has no demo clinic.")
+	}
+	user, err := srv.store.UserByEmail(ctx, srv.DemoEmail)
+	if err != nil {
+		return nil, srv.problem(ctx, err)
+	}
+	return srv.begin(ctx, user.ID)
+}
+
+// leastPassword is the shortest password taken (NIST SP 800-63B: at least 8).
+const leastPassword = 8
+
+func (srv *server) openAccount(ctx context.Context, in *accountInput) (*sessionOutput, error) {
+	b := in.Body
+	var details []error
+	refuse := func(field, message string) {
+		details = append(details, &huma.ErrorDetail{Location: "body." + field, Message: message})
+	}
+	if strings.TrimSpace(b.Name) == "" {
+		refuse("name", "say what you are called")
+	}
+	if a, err := mail.ParseAddress(b.Email); err != nil || a.Address != strings.TrimSpace(b.Email) {
+		refuse("email", "this is not an e-mail address; it looks like name@example.org")
+	}
+	if len([]rune(b.Password)) < leastPassword {
+		refuse("password", "take at least 8 characters; a short sentence is good")
+	}
+	if strings.TrimSpace(b.Collection) == "" {
+		refuse("collection", "give the collection a name")
+	}
+	if len(details) > 0 {
+		return nil, huma.Error422UnprocessableEntity("Some answers need another look.", details...)
+	}
+	a, err := srv.store.CreateAccount(ctx, store.NewAccount{Email: b.Email, Name: strings.TrimSpace(b.Name), Password: b.Password,
+		CollectionName: strings.TrimSpace(b.Collection), TimeZone: b.TimeZone, South: b.South, OnlyIfFirst: !srv.OpenAccounts})
+	switch {
+	case errors.Is(err, store.ErrNotFirst):
+		return nil, huma.Error403Forbidden("Accounts here are opened by whoever runs this installation; ask them.")
+	case errors.Is(err, store.ErrConflict):
+		return nil, huma.Error409Conflict("There is an account for this e-mail address; sign in with it.",
+			&huma.ErrorDetail{Location: "body.email", Message: "there is an account for this address; sign in with it"})
+	case err != nil:
+		return nil, srv.problem(ctx, err)
+	}
+	return srv.begin(ctx, a.User.ID)
+}
+
+var errSignedOut = huma.Error401Unauthorized("You are not signed in. Sign in, and what you typed can be sent again.")
+
+// account gives whose data this request may see.
+func (srv *server) account(ctx context.Context) (store.Account, error) {
+	id, err := uuid.Parse(srv.sessions.GetString(ctx, userKey))
+	if err != nil {
+		return store.Account{}, errSignedOut
+	}
+	a, err := srv.store.Account(ctx, id)
+	if errors.Is(err, store.ErrNotFound) {
+		return a, errSignedOut
+	}
+	return a, err
+}
+
+// signedIn makes an operation that only a signed-in user reaches, with every
+// error turned into a problem.
+func signedIn[In, Out any](srv *server, do func(context.Context, store.Account, *In) (*Out, error)) func(context.Context, *In) (*Out, error) {
+	return func(ctx context.Context, in *In) (*Out, error) {
+		a, err := srv.account(ctx)
+		if err != nil {
+			return nil, srv.problem(ctx, err)
+		}
+		out, err := do(ctx, a, in)
+		if err != nil {
+			return nil, srv.problem(ctx, err)
+		}
+		return out, nil
+	}
+}
