@@ -41,7 +41,7 @@ type Suspect struct {
 const suspectsShown = 8
 
 type differentialInput struct {
-	plantPath
+	PlantPath
 	Body struct {
 		Present []string `json:"present" maxItems:"128"`
 		Absent  []string `json:"absent" maxItems:"128"`
@@ -49,7 +49,7 @@ type differentialInput struct {
 }
 
 type planInput struct {
-	plantPath
+	PlantPath
 	Body struct {
 		Answers treatment.Answers `json:"answers"`
 	}

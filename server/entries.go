@@ -12,7 +12,8 @@ import (
 	"tendermend/store"
 )
 
-type plantPath struct {
+// PlantPath is the plant that an address names.
+type PlantPath struct {
 	Plant uuid.UUID `path:"plant"`
 }
 
@@ -42,7 +43,7 @@ type entriesOutput struct {
 
 func (srv *server) entryOperations(api huma.API) {
 	huma.Register(api, op("list-entries", http.MethodGet, "/api/plants/{plant}/entries", "A plant's whole record, newest first", "record"),
-		signedIn(srv, func(ctx context.Context, a store.Account, in *plantPath) (*entriesOutput, error) {
+		signedIn(srv, func(ctx context.Context, a store.Account, in *PlantPath) (*entriesOutput, error) {
 			entries, err := srv.store.Entries(ctx, a.Collection.ID, in.Plant)
 			if err != nil {
 				return nil, err
@@ -57,7 +58,7 @@ func (srv *server) entryOperations(api huma.API) {
 		}))
 	huma.Register(api, op("add-entry", http.MethodPost, "/api/plants/{plant}/entries", "Record something; an arrival takes the plant in", "record"),
 		signedIn(srv, func(ctx context.Context, a store.Account, in *struct {
-			plantPath
+			PlantPath
 			Body NewEntry
 		}) (*entryOutput, error) {
 			e := record.Entry{ID: in.Body.ID, PlantID: in.Plant, On: in.Body.On, Replaces: in.Body.Replaces, Body: in.Body.Body}

@@ -93,7 +93,7 @@ type WaterNeed struct {
 func (srv *server) plantOperations(api huma.API) {
 	huma.Register(api, op("list-plants", http.MethodGet, "/api/plants", "The register, a page at a time", "plants"), signedIn(srv, srv.register))
 	huma.Register(api, op("get-plant", http.MethodGet, "/api/plants/{plant}", "A plant's file", "plants"),
-		signedIn(srv, func(ctx context.Context, a store.Account, in *plantPath) (*struct{ Body PlantFile }, error) {
+		signedIn(srv, func(ctx context.Context, a store.Account, in *PlantPath) (*struct{ Body PlantFile }, error) {
 			state, err := srv.state(ctx, a, in.Plant)
 			if err != nil {
 				return nil, err

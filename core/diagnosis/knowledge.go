@@ -48,7 +48,7 @@ var Zones = []Zone{
 	{"joints", "Joints", true},
 	{"new", "Newest growth", true},
 	{"stem", "Stem or bulbs", true},
-	{"flowers", "Flowers and offsets", true},
+	{"flowers", "Flowers, offsets", true},
 	{"base", "Base", true},
 	{"surface", "Surface", true},
 	{"medium", "Medium", true},

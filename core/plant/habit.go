@@ -97,8 +97,11 @@ var habits = []Habit{
 
 var habitByID = func() map[string]Habit {
 	m := make(map[string]Habit, len(habits))
-	for _, h := range habits {
-		m[h.ID] = h
+	for i, h := range habits {
+		if h.RestSeasons == nil {
+			habits[i].RestSeasons = []climate.Season{}
+		}
+		m[h.ID] = habits[i]
 	}
 	return m
 }()

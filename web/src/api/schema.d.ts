@@ -365,7 +365,7 @@ export interface components {
             id: string;
         };
         CauseSet: {
-            causes: string[] | null;
+            causes: string[];
             /** Format: double */
             chance: number;
         };
@@ -391,7 +391,7 @@ export interface components {
         };
         Checked: {
             note?: string;
-            readings: components["schemas"]["Value"][] | null;
+            readings: components["schemas"]["Value"][];
         };
         Closed: {
             /** @enum {string} */
@@ -400,8 +400,8 @@ export interface components {
         };
         Diagnosed: {
             /** @description Accepted causes, the main one first; none means to watch. */
-            causes: string[] | null;
-            chances?: components["schemas"]["CauseChance"][] | null;
+            causes: string[];
+            chances?: components["schemas"]["CauseChance"][];
             reason?: string;
             tables?: string;
         };
@@ -413,40 +413,40 @@ export interface components {
         };
         Differential: {
             /** @description The likeliest causes with what speaks for and against them. */
-            causes: components["schemas"]["Suspect"][] | null;
-            checks: components["schemas"]["Check"][] | null;
+            causes: components["schemas"]["Suspect"][];
+            checks: components["schemas"]["Check"][];
             /** @description Two signs said to be seen that exclude each other. */
-            clash: string[] | null;
+            clash: string[];
             /** @description Whether no further look is worth its trouble. */
             complete: boolean;
             enough: boolean;
             /** @description Whether looks that disturb it count double. */
             fragile: boolean;
             /** @description Signs taken as not there because one seen excludes them. */
-            implied: string[] | null;
+            implied: string[];
             /**
              * Format: int64
              * @description What the answered looks usually take together.
              */
             minutes: number;
-            moves: components["schemas"]["Advice"][] | null;
+            moves: components["schemas"]["Advice"][];
             /**
              * Format: int64
              * @description How many other causes share the rest.
              */
             others: number;
-            sets: components["schemas"]["CauseSet"][] | null;
+            sets: components["schemas"]["CauseSet"][];
             /** @description Where it stands, in a sentence. */
             verdict: string;
             working: components["schemas"]["Working"];
         };
         DifferentialInputBody: {
-            absent: string[] | null;
-            present: string[] | null;
+            absent: string[];
+            present: string[];
         };
         EntriesOutputBody: {
             /** @description Newest first. */
-            entries: components["schemas"]["EntryView"][] | null;
+            entries: components["schemas"]["EntryView"][];
         };
         EntryView: {
             arrived?: components["schemas"]["Arrived"];
@@ -493,7 +493,7 @@ export interface components {
              */
             detail?: string;
             /** @description Optional list of individual error details */
-            errors?: components["schemas"]["ErrorDetail"][] | null;
+            errors?: components["schemas"]["ErrorDetail"][];
             /**
              * Format: uri
              * @description A URI reference that identifies the specific occurrence of the problem.
@@ -521,11 +521,11 @@ export interface components {
         };
         Examined: {
             /** @description Signs looked for and not there. */
-            absent: string[] | null;
+            absent: string[];
             note?: string;
-            overruled?: components["schemas"]["Overruled"][] | null;
+            overruled?: components["schemas"]["Overruled"][];
             /** @description Signs seen. */
-            present: string[] | null;
+            present: string[];
         };
         Expected: {
             from: string;
@@ -538,7 +538,7 @@ export interface components {
             to: string;
         };
         Gate: {
-            conditions: components["schemas"]["Standing"][] | null;
+            conditions: components["schemas"]["Standing"][];
             /** @description Whether every condition is met. */
             open: boolean;
         };
@@ -547,17 +547,17 @@ export interface components {
             figure: string;
             /** @description What it makes in its season, in words. */
             growth: string;
-            growthDays: number[] | null;
+            growthDays: number[];
             id: string;
             label: string;
             /** Format: int64 */
             lookDays: number;
             orchid: boolean;
-            restSeasons: string[] | null;
+            restSeasons: string[];
             roots: string;
             /** Format: int64 */
             stallWeeks: number;
-            waterDays: number[] | null;
+            waterDays: number[];
             waterRule: string;
         };
         Harm: {
@@ -577,25 +577,25 @@ export interface components {
             value: number;
         };
         Knowledge: {
-            causes: components["schemas"]["Cause"][] | null;
-            habits: components["schemas"]["Habit"][] | null;
-            measures: components["schemas"]["Measure"][] | null;
-            moves: components["schemas"]["Move"][] | null;
-            signs: components["schemas"]["Sign"][] | null;
-            tracks: components["schemas"]["Track"][] | null;
+            causes: components["schemas"]["Cause"][];
+            habits: components["schemas"]["Habit"][];
+            measures: components["schemas"]["Measure"][];
+            moves: components["schemas"]["Move"][];
+            signs: components["schemas"]["Sign"][];
+            tracks: components["schemas"]["Track"][];
             version: string;
             /** @description In the order of a look from the outside in. */
-            zones: components["schemas"]["Zone"][] | null;
+            zones: components["schemas"]["Zone"][];
         };
         Look: {
             /** @description Signs looked for and not there. */
-            absent: string[] | null;
+            absent: string[];
             entry: string;
             note?: string;
             on: string;
-            overruled?: components["schemas"]["Overruled"][] | null;
+            overruled?: components["schemas"]["Overruled"][];
             /** @description Signs seen. */
-            present: string[] | null;
+            present: string[];
         };
         Loose: {
             on: string;
@@ -664,8 +664,8 @@ export interface components {
              * @description 2 + minutes + price of the disturbance.
              */
             cost: number;
-            ifNot: components["schemas"]["CauseChance"][] | null;
-            ifSeen: components["schemas"]["CauseChance"][] | null;
+            ifNot: components["schemas"]["CauseChance"][];
+            ifSeen: components["schemas"]["CauseChance"][];
             /**
              * Format: double
              * @description Chance that the sign will be seen, 0-1.
@@ -699,23 +699,23 @@ export interface components {
             name: string;
         };
         PlacesOutputBody: {
-            places: components["schemas"]["Place"][] | null;
+            places: components["schemas"]["Place"][];
         };
         Plan: {
             /** @description What to answer for a fuller plan. */
-            asks: string[] | null;
-            causes: string[] | null;
-            cautions: components["schemas"]["Caution"][] | null;
-            ends: string[] | null;
-            expect: string[] | null;
+            asks: string[];
+            causes: string[];
+            cautions: components["schemas"]["Caution"][];
+            ends: string[];
+            expect: string[];
             /** @description The treatments it is composed of. */
-            names: string[] | null;
-            rules: components["schemas"]["Rule"][] | null;
+            names: string[];
+            rules: components["schemas"]["Rule"][];
             school?: string;
-            steps: components["schemas"]["Step"][] | null;
+            steps: components["schemas"]["Step"][];
             track: string;
             /** @description What can go wrong. */
-            wrong: string[] | null;
+            wrong: string[];
         };
         PlanInputBody: {
             answers: components["schemas"]["Answers"];
@@ -725,7 +725,7 @@ export interface components {
             answers: components["schemas"]["Answers"];
             plan: components["schemas"]["Plan"];
             /** @description Ways of treating an orchid with few roots, best first; empty for others. */
-            schools: components["schemas"]["School"][] | null;
+            schools: components["schemas"]["School"][];
         };
         Planned: {
             answers: components["schemas"]["Answers"];
@@ -736,11 +736,11 @@ export interface components {
             arrivedOn: string;
             botanical: string;
             /** @description Labels of the accepted causes. */
-            causes: string[] | null;
+            causes: string[];
             closed?: components["schemas"]["Closed"];
             /** @description Readings by measure. */
             curves: {
-                [key: string]: components["schemas"]["Reading"][] | null;
+                [key: string]: components["schemas"]["Reading"][];
             };
             /** Format: int64 */
             entries: number;
@@ -765,7 +765,7 @@ export interface components {
             stalled: boolean;
             standing: string;
             /** @description All that is to come, by day. */
-            tasks: components["schemas"]["Task"][] | null;
+            tasks: components["schemas"]["Task"][];
             ticks: {
                 [key: string]: components["schemas"]["Tick"];
             };
@@ -777,7 +777,7 @@ export interface components {
             arrivedOn: string;
             botanical: string;
             /** @description Labels of the accepted causes. */
-            causes: string[] | null;
+            causes: string[];
             habit: string;
             id: string;
             /** @enum {string} */
@@ -800,16 +800,16 @@ export interface components {
             botanical: string;
             common: string;
             habit: string;
-            humidity: number[] | null;
+            humidity: number[];
             id: string;
-            light: number[] | null;
+            light: number[];
             source: string;
-            temperature: number[] | null;
-            traits: string[] | null;
+            temperature: number[];
+            traits: string[];
             waterRule: string;
         };
         ProfilesOutputBody: {
-            profiles: components["schemas"]["Profile"][] | null;
+            profiles: components["schemas"]["Profile"][];
         };
         Reading: {
             on: string;
@@ -823,7 +823,7 @@ export interface components {
         };
         Recovery: {
             /** @description What to read at a check-in. */
-            asks: components["schemas"]["Measure"][] | null;
+            asks: components["schemas"]["Measure"][];
             began: string;
             expected?: components["schemas"]["Expected"];
             gate: components["schemas"]["Gate"];
@@ -833,7 +833,7 @@ export interface components {
              */
             index: number;
             setback?: components["schemas"]["Setback"];
-            stages: components["schemas"]["Stage"][] | null;
+            stages: components["schemas"]["Stage"][];
             stall?: components["schemas"]["Stall"];
             track: string;
             trackName: string;
@@ -844,7 +844,7 @@ export interface components {
             };
             /** @description Mark of the next page; empty on the last. */
             next: string;
-            plants: components["schemas"]["PlantRow"][] | null;
+            plants: components["schemas"]["PlantRow"][];
             stage: {
                 [key: string]: number;
             };
@@ -878,7 +878,7 @@ export interface components {
              * @description Due plants that are not listed; the weightiest come first.
              */
             more: number;
-            places: components["schemas"]["WalkPlace"][] | null;
+            places: components["schemas"]["WalkPlace"][];
             /**
              * Format: int64
              * @description Plants in the collection.
@@ -896,19 +896,19 @@ export interface components {
             idea: string;
             name: string;
             /** @description What weighed, heaviest first. */
-            reasons: components["schemas"]["Reason"][] | null;
+            reasons: components["schemas"]["Reason"][];
             /** Format: int64 */
             score: number;
             suits: string;
         };
         Seam: {
-            bands: components["schemas"]["Span"][] | null;
-            bare: components["schemas"]["Gap"][] | null;
+            bands: components["schemas"]["Span"][];
+            bare: components["schemas"]["Gap"][];
             ended?: string;
             from: string;
-            knots: string[] | null;
-            loose: components["schemas"]["Loose"][] | null;
-            stitches: string[] | null;
+            knots: string[];
+            loose: components["schemas"]["Loose"][];
+            stitches: string[];
         };
         Session: {
             collection?: string;
@@ -975,7 +975,7 @@ export interface components {
             name: string;
             purpose: string;
             tooEarly: string;
-            usualWeeks: number[] | null;
+            usualWeeks: number[];
         };
         Staged: {
             from: string;
@@ -1000,7 +1000,7 @@ export interface components {
             /** @description What was found, in words. */
             found: string;
             /** @description What to read to settle it. */
-            measures: string[] | null;
+            measures: string[];
             /** @description The day of the reading it rests on. */
             since?: string;
             /** @enum {string} */
@@ -1009,9 +1009,9 @@ export interface components {
             wanted: string;
         };
         Step: {
-            amounts: components["schemas"]["Amount"][] | null;
+            amounts: components["schemas"]["Amount"][];
             /** @description Ids of cautions. */
-            cautions: string[] | null;
+            cautions: string[];
             how: string;
             id: string;
             /** Format: int64 */
@@ -1019,7 +1019,7 @@ export interface components {
             on: string;
             phase: string;
             /** @description The treatments that ask for it. */
-            reasons: string[] | null;
+            reasons: string[];
             title: string;
         };
         Suspect: {
@@ -1029,7 +1029,7 @@ export interface components {
              */
             chance: number;
             /** @description Strongest first. */
-            evidence: components["schemas"]["Weight"][] | null;
+            evidence: components["schemas"]["Weight"][];
             id: string;
             /**
              * Format: double
@@ -1060,7 +1060,7 @@ export interface components {
         Track: {
             id: string;
             name: string;
-            stages: components["schemas"]["Stage"][] | null;
+            stages: components["schemas"]["Stage"][];
         };
         Value: {
             measure: string;
@@ -1069,8 +1069,8 @@ export interface components {
         };
         Verdict: {
             /** @description Accepted causes, the main one first; none means to watch. */
-            causes: string[] | null;
-            chances?: components["schemas"]["CauseChance"][] | null;
+            causes: string[];
+            chances?: components["schemas"]["CauseChance"][];
             entry: string;
             on: string;
             reason?: string;
@@ -1084,13 +1084,13 @@ export interface components {
             /** @description Isolated plants: wash hands and tools before and after. */
             apart: boolean;
             place: string;
-            stops: components["schemas"]["WalkStop"][] | null;
+            stops: components["schemas"]["WalkStop"][];
         };
         WalkStop: {
             arrivedOn: string;
             botanical: string;
             /** @description Labels of the accepted causes. */
-            causes: string[] | null;
+            causes: string[];
             habit: string;
             id: string;
             /** @enum {string} */
@@ -1107,7 +1107,7 @@ export interface components {
             stalled: boolean;
             standing: string;
             /** @description What to do or look at, weightiest first. */
-            tasks: components["schemas"]["Task"][] | null;
+            tasks: components["schemas"]["Task"][];
         };
         WaterNeed: {
             last?: string;
@@ -1146,7 +1146,7 @@ export interface components {
         };
         Working: {
             formula: string;
-            inputs: components["schemas"]["Input"][] | null;
+            inputs: components["schemas"]["Input"][];
             source: string;
             /** @description How sure the number is, in words. */
             sure: string;
@@ -1365,7 +1365,9 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                plant: string;
+            };
             cookie?: never;
         };
         requestBody: {
@@ -1429,7 +1431,9 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                plant: string;
+            };
             cookie?: never;
         };
         requestBody: {
@@ -1462,7 +1466,9 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                plant: string;
+            };
             cookie?: never;
         };
         requestBody: {

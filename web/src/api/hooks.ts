@@ -1,0 +1,101 @@
+import { keepPreviousData, useInfiniteQuery, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { type Answers, answer, client, type NewEntry } from "./client";
+import { newId } from "./id";
+
+export const useSession = () =>
+  useQuery({ queryKey: ["session"], queryFn: () => answer(client.GET("/api/session")), staleTime: 60_000 });
+
+export const useKnowledge = () =>
+  useQuery({
+    queryKey: ["knowledge"],
+    queryFn: () => answer(client.GET("/api/knowledge")),
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+
+export const useProfiles = (words: string) =>
+  useQuery({
+    queryKey: ["profiles", words],
+    queryFn: () => answer(client.GET("/api/profiles", { params: { query: { q: words } } })),
+    placeholderData: keepPreviousData,
+  });
+
+export const usePlaces = () => useQuery({ queryKey: ["places"], queryFn: () => answer(client.GET("/api/places")) });
+
+export const useRounds = () => useQuery({ queryKey: ["rounds"], queryFn: () => answer(client.GET("/api/rounds")) });
+
+export interface RegisterFilter {
+  q?: string;
+  place?: string;
+  standing?: string;
+  stage?: string;
+  isolation?: string;
+}
+
+export const useRegister = (filter: RegisterFilter) =>
+  useInfiniteQuery({
+    queryKey: ["plants", filter],
+    queryFn: ({ pageParam }) =>
+      answer(client.GET("/api/plants", { params: { query: { ...filter, after: pageParam, limit: 40 } } })),
+    initialPageParam: "",
+    getNextPageParam: (last) => last.next || undefined,
+    placeholderData: keepPreviousData,
+  });
+
+export const usePlant = (plant: string) =>
+  useQuery({
+    queryKey: ["plant", plant],
+    queryFn: () => answer(client.GET("/api/plants/{plant}", { params: { path: { plant } } })),
+  });
+
+export const useEntries = (plant: string) =>
+  useQuery({
+    queryKey: ["entries", plant],
+    queryFn: () => answer(client.GET("/api/plants/{plant}/entries", { params: { path: { plant } } })),
+  });
+
+export const useDifferential = (plant: string, present: string[], absent: string[]) =>
+  useQuery({
+    queryKey: ["differential", plant, [...present].sort(), [...absent].sort()],
+    queryFn: () =>
+      answer(
+        client.POST("/api/plants/{plant}/differential", { params: { path: { plant } }, body: { present, absent } }),
+      ),
+    placeholderData: keepPreviousData,
+  });
+
+export const usePlanPreview = (plant: string, answers: Answers, wanted: boolean) =>
+  useQuery({
+    queryKey: ["preview", plant, answers],
+    queryFn: () => answer(client.POST("/api/plants/{plant}/plan", { params: { path: { plant } }, body: { answers } })),
+    placeholderData: keepPreviousData,
+    enabled: wanted,
+    retry: false,
+  });
+
+/** An entry before it gets its id and is sent. */
+export type Draft = Omit<NewEntry, "id"> & { id?: string };
+
+/** Records an entry on a plant. The id is made once per draft, so that trying again does nothing twice. */
+export function useRecord(plant: string) {
+  const cache = useQueryClient();
+  return useMutation({
+    mutationFn: (draft: Draft) =>
+      answer(
+        client.POST("/api/plants/{plant}/entries", {
+          params: { path: { plant } },
+          body: { ...draft, id: draft.id ?? newId() },
+        }),
+      ),
+    onSuccess: () =>
+      Promise.all([
+        cache.invalidateQueries({ queryKey: ["plant", plant] }),
+        cache.invalidateQueries({ queryKey: ["entries", plant] }),
+        cache.invalidateQueries({ queryKey: ["differential", plant] }),
+        cache.invalidateQueries({ queryKey: ["plants"] }),
+        cache.invalidateQueries({ queryKey: ["rounds"] }),
+        cache.invalidateQueries({ queryKey: ["places"] }),
+      ]),
+    // A conflict means that the record moved on: show what it says now.
+    onError: () => cache.invalidateQueries({ queryKey: ["plant", plant] }),
+  });
+}

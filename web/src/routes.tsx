@@ -1,0 +1,31 @@
+import { createBrowserRouter } from "react-router";
+import { Shell } from "./shell/Shell";
+import { Lost } from "./shell/States";
+
+export const router = createBrowserRouter([
+  {
+    path: "/",
+    element: <Shell />,
+    errorElement: <Lost />,
+    children: [
+      { index: true, lazy: async () => ({ Component: (await import("./views/Rounds")).Rounds }) },
+      { path: "plants", lazy: async () => ({ Component: (await import("./views/Register")).Register }) },
+      { path: "plants/new", lazy: async () => ({ Component: (await import("./views/TakeIn")).TakeIn }) },
+      {
+        path: "plants/:plant",
+        lazy: async () => ({ Component: (await import("./views/plant/PlantPage")).PlantPage }),
+        children: [
+          { index: true, lazy: async () => ({ Component: (await import("./views/plant/Standing")).Standing }) },
+          { path: "examine", lazy: async () => ({ Component: (await import("./views/plant/Examine")).Examine }) },
+          { path: "do", lazy: async () => ({ Component: (await import("./views/plant/WhatToDo")).WhatToDo }) },
+          {
+            path: "record",
+            lazy: async () => ({ Component: (await import("./views/plant/PlantRecord")).PlantRecord }),
+          },
+        ],
+      },
+      { path: "places", lazy: async () => ({ Component: (await import("./views/Places")).Places }) },
+      { path: "*", element: <Lost /> },
+    ],
+  },
+]);

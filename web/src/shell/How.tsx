@@ -1,0 +1,35 @@
+import { Popover } from "@mantine/core";
+import type { Working } from "../api/client";
+import { sayQuantity, useUnits } from "../units";
+
+/** Opens a number to its working: what went in, by which formula, after whom, how sure. */
+export function How({ working, of }: { working: Working; of: string }) {
+  const [system] = useUnits();
+  return (
+    <Popover width={320} withArrow shadow="sm" trapFocus returnFocus>
+      <Popover.Target>
+        <button type="button" className="linkbutton small soft" aria-label={`How ${of} came about`}>
+          how?
+        </button>
+      </Popover.Target>
+      <Popover.Dropdown>
+        <dl className="small" style={{ margin: 0 }}>
+          {(working.inputs ?? []).map((i) => (
+            <div key={i.name} style={{ display: "flex", justifyContent: "space-between", gap: 12 }}>
+              <dt className="soft">{i.name}</dt>
+              <dd style={{ margin: 0 }}>
+                {i.unit ? sayQuantity(i.value, i.unit, system) : Number(i.value.toFixed(3))}
+              </dd>
+            </div>
+          ))}
+        </dl>
+        <p className="small" style={{ margin: "8px 0" }}>
+          {working.formula}
+        </p>
+        <p className="small soft" style={{ margin: 0 }}>
+          After: {working.source}. How sure: {working.sure}.
+        </p>
+      </Popover.Dropdown>
+    </Popover>
+  );
+}

@@ -1,0 +1,75 @@
+import { NumberInput, type NumberInputProps } from "@mantine/core";
+import { useLocalStorage } from "@mantine/hooks";
+
+export type System = "metric" | "us";
+
+/** Which units the person reads and types; the server only ever sees metric. */
+export const useUnits = () =>
+  useLocalStorage<System>({ key: "units", defaultValue: "metric", getInitialValueInEffect: false });
+
+interface Unit {
+  us: string;
+  /** Exact by definition (NIST SP 811): how many metric units one US unit is. */
+  factor: number;
+  offset?: number;
+  digits: number;
+}
+
+const units: Record<string, Unit> = {
+  cm: { us: "in", factor: 2.54, digits: 1 },
+  mm: { us: "in", factor: 25.4, digits: 2 },
+  ml: { us: "fl oz", factor: 29.5735295625, digits: 1 },
+  l: { us: "qt", factor: 0.946352946, digits: 2 },
+  g: { us: "oz", factor: 28.349523125, digits: 2 },
+  "°C": { us: "°F", factor: 5 / 9, offset: 32, digits: 1 },
+};
+
+export function toShown(value: number, unit: string, system: System): { value: number; unit: string } {
+  const u = units[unit];
+  if (system === "metric" || !u) return { value, unit };
+  return { value: value / u.factor + (u.offset ?? 0), unit: u.us };
+}
+
+export function toMetric(shown: number, unit: string, system: System): number {
+  const u = units[unit];
+  if (system === "metric" || !u) return shown;
+  return (shown - (u.offset ?? 0)) * u.factor;
+}
+
+/** A metric quantity in the person's units, rounded as one would say it. */
+export function sayQuantity(value: number, unit: string, system: System): string {
+  const shown = toShown(value, unit, system);
+  const digits =
+    system === "us"
+      ? (units[unit]?.digits ?? 1)
+      : unit === "l"
+        ? 2
+        : unit === "ml" || unit === "g"
+          ? 0
+          : Math.abs(value) < 100
+            ? 1
+            : 0;
+  return `${Number(shown.value.toFixed(digits))} ${shown.unit}`.trim();
+}
+
+interface QuantityInputProps extends Omit<NumberInputProps, "value" | "onChange"> {
+  unit: string;
+  value: number | undefined;
+  onChange: (metric: number | undefined) => void;
+}
+
+/** A number field that shows and takes the person's units and keeps metric. */
+export function QuantityInput({ unit, value, onChange, ...rest }: QuantityInputProps) {
+  const [system] = useUnits();
+  const shown = value === undefined ? "" : Number(toShown(value, unit, system).value.toFixed(2));
+  return (
+    <NumberInput
+      hideControls
+      inputMode="decimal"
+      {...rest}
+      suffix={` ${toShown(0, unit, system).unit}`}
+      value={shown}
+      onChange={(v) => onChange(typeof v === "number" ? toMetric(v, unit, system) : undefined)}
+    />
+  );
+}

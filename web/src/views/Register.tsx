@@ -1,0 +1,170 @@
+import { Button, Group, Select, TextInput } from "@mantine/core";
+import { useDebouncedValue, useIntersection } from "@mantine/hooks";
+import { useEffect } from "react";
+import { Link, useSearchParams } from "react-router";
+import type { PlantRow } from "../api/client";
+import { usePlaces, useRegister } from "../api/hooks";
+import { distance } from "../dates";
+import { SmallSeam } from "../seam/Seam";
+import { Bare, Failed, Waiting } from "../shell/States";
+import classes from "./Register.module.css";
+import { isolationWord, standingWord } from "./words";
+
+/** The register of all plants with their seams, a page at a time. */
+export function Register() {
+  const [search, setSearch] = useSearchParams();
+  const set = (key: string, value: string | null) => {
+    const next = new URLSearchParams(search);
+    if (value) next.set(key, value);
+    else next.delete(key);
+    setSearch(next, { replace: true });
+  };
+  const words = search.get("q") ?? "";
+  const [q] = useDebouncedValue(words, 150);
+  const filter = Object.fromEntries(
+    ["place", "standing", "stage", "isolation"].flatMap((k) => (search.get(k) ? [[k, search.get(k) as string]] : [])),
+  );
+  const register = useRegister({ ...(q ? { q } : {}), ...filter });
+  const places = usePlaces();
+  const first = register.data?.pages[0];
+  const rows = register.data?.pages.flatMap((p) => p.plants ?? []) ?? [];
+  const everything = Object.values(first?.standing ?? {}).reduce((a, b) => a + b, 0);
+  const count = (n: Record<string, number> | undefined, word: (k: string) => string) =>
+    Object.entries(n ?? {})
+      .sort()
+      .map(([value, many]) => ({ value, label: `${word(value)} (${many})` }));
+  const filtered = words || Object.keys(filter).length > 0;
+  return (
+    <>
+      <Group justify="space-between" align="end" mb="sm">
+        <div>
+          <h1>Plants</h1>
+          <p className="soft" style={{ margin: "4px 0 0" }} aria-live="polite">
+            {first ? (filtered ? `${first.total} of ${everything}` : `${everything} in the collection`) : " "}
+          </p>
+        </div>
+        <Button component={Link} to="/plants/new">
+          Take a plant in
+        </Button>
+      </Group>
+      <div className={classes.filters}>
+        <TextInput
+          label="Words"
+          placeholder="Name, label or kind"
+          value={words}
+          onChange={(e) => set("q", e.currentTarget.value)}
+          className={classes.words}
+        />
+        <Select
+          label="Where it stands"
+          placeholder="any"
+          clearable
+          data={count(first?.standing, standingWord)}
+          value={search.get("standing")}
+          onChange={(v) => set("standing", v)}
+        />
+        <Select
+          label="Stage"
+          placeholder="any"
+          clearable
+          data={count(first?.stage, (s) => s)}
+          value={search.get("stage")}
+          onChange={(v) => set("stage", v)}
+        />
+        <Select
+          label="Place"
+          placeholder="any"
+          clearable
+          data={places.data?.places?.map((p) => ({ value: p.id, label: `${p.name} (${p.plants})` })) ?? []}
+          value={search.get("place")}
+          onChange={(v) => set("place", v)}
+        />
+        <Select
+          label="Kept apart"
+          placeholder="any"
+          clearable
+          data={count(first?.isolation, isolationWord)}
+          value={search.get("isolation")}
+          onChange={(v) => set("isolation", v)}
+        />
+      </div>
+      {register.isPending && <Waiting rows={6} />}
+      {register.isError && <Failed error={register.error} retry={() => register.refetch()} />}
+      {first && rows.length === 0 && (
+        <Bare title={filtered ? "Nothing matches" : "No plants yet"}>
+          <p>
+            {filtered
+              ? "Take a filter away, or try fewer words."
+              : "Take in the first one: a name and how it grows are enough."}
+          </p>
+          {filtered && (
+            <Button variant="default" onClick={() => setSearch({})}>
+              Show all plants
+            </Button>
+          )}
+        </Bare>
+      )}
+      {first && (
+        <ul className={classes.list} aria-label="Plants">
+          {rows.map((r) => (
+            <Row key={r.id} row={r} today={first.today} />
+          ))}
+        </ul>
+      )}
+      {register.hasNextPage && <More load={() => register.fetchNextPage()} busy={register.isFetchingNextPage} />}
+    </>
+  );
+}
+
+function Row({ row, today }: { row: PlantRow; today: string }) {
+  const due = row.nextDue && row.nextDue <= today;
+  return (
+    <li className={classes.row}>
+      <div className={classes.name}>
+        <Link to={`/plants/${row.id}`}>{row.name}</Link> <span className="soft small">{row.label}</span>
+        <div>
+          <i className="botanical">{row.botanical}</i>
+        </div>
+      </div>
+      <div className="small">
+        <div>
+          {standingWord(row.standing)}
+          {row.stage && `: ${row.stage}`}
+          {row.stalled && <b className="ochre"> · stands still</b>}
+        </div>
+        <div className="soft">{row.causes?.join(", ")}</div>
+      </div>
+      <div className={classes.seam}>
+        <SmallSeam
+          seam={row.seam}
+          today={today}
+          label={`${row.seam.stitches.length} looks since it came ${distance(row.arrivedOn, today)}`}
+        />
+      </div>
+      <div className="small">
+        <div className={row.isolation === "isolated" ? "plum" : undefined}>
+          {row.isolation !== "clean" && <b>{isolationWord(row.isolation)} · </b>}
+          {row.place || "no place"}
+        </div>
+        <div className={due ? "red" : "soft"}>
+          {row.nextDue ? `${due ? "due" : "next look"} ${distance(row.nextDue, today)}` : " "}
+        </div>
+      </div>
+    </li>
+  );
+}
+
+function More({ load, busy }: { load: () => void; busy: boolean }) {
+  const { ref, entry } = useIntersection({ rootMargin: "400px" });
+  const near = entry?.isIntersecting;
+  useEffect(() => {
+    if (near && !busy) load();
+  }, [near, busy, load]);
+  return (
+    <div ref={ref} style={{ padding: 16, textAlign: "center" }}>
+      <Button variant="default" onClick={load} loading={busy}>
+        Show more
+      </Button>
+    </div>
+  );
+}

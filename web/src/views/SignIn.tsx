@@ -1,0 +1,163 @@
+import { Button, Checkbox, PasswordInput, Stack, TextInput } from "@mantine/core";
+import { useForm } from "@mantine/form";
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { answer, client, Problem, type Session } from "../api/client";
+import { Refused } from "../shell/States";
+
+const knot = "M8 14 C60 6 90 22 140 13 S230 8 300 14";
+
+export function SignIn({ session }: { session: Session | undefined }) {
+  const [opening, setOpening] = useState(session?.firstAccount ?? false);
+  return (
+    <main className="page" style={{ maxWidth: 980, paddingTop: "7vh" }}>
+      <div
+        style={{
+          display: "grid",
+          gap: 36,
+          gridTemplateColumns: "repeat(auto-fit, minmax(300px, 1fr))",
+          alignItems: "start",
+        }}
+      >
+        <div>
+          <h1 style={{ fontSize: 40 }}>Tender Mend</h1>
+          <svg width="100%" height="28" viewBox="0 0 310 28" preserveAspectRatio="none" aria-hidden="true">
+            <path
+              d={knot}
+              fill="none"
+              stroke="var(--red)"
+              strokeWidth="3"
+              strokeDasharray="12 8"
+              strokeLinecap="round"
+            />
+          </svg>
+          <p style={{ fontSize: 19, maxWidth: 420 }}>
+            Find what ails a plant from the signs you see, treat it, and follow it stitch by stitch until it mends.
+          </p>
+          <p className="soft" style={{ maxWidth: 420 }}>
+            Chances and times are estimates; labels, local rules and your own eyes come first.
+          </p>
+        </div>
+        <div className="patch">
+          {opening ? (
+            <OpenAccount
+              first={session?.firstAccount ?? false}
+              back={session?.firstAccount ? undefined : () => setOpening(false)}
+            />
+          ) : (
+            <SignInForm session={session} open={session?.openAccounts ? () => setOpening(true) : undefined} />
+          )}
+        </div>
+      </div>
+    </main>
+  );
+}
+
+function useEnter() {
+  const cache = useQueryClient();
+  return (s: Session) => {
+    cache.clear();
+    cache.setQueryData(["session"], s);
+  };
+}
+
+function SignInForm({ session, open }: { session: Session | undefined; open?: () => void }) {
+  const enter = useEnter();
+  const form = useForm({ initialValues: { email: "", password: "" } });
+  const signIn = useMutation({
+    mutationFn: (body: { email: string; password: string }) => answer(client.POST("/api/session", { body })),
+    onSuccess: enter,
+  });
+  const demo = useMutation({ mutationFn: () => answer(client.POST("/api/session/demo")), onSuccess: enter });
+  return (
+    <Stack gap="md">
+      {session?.demoOffered && (
+        <>
+          <h2>Look around first</h2>
+          <p style={{ margin: 0 }}>
+            A made-up plant clinic in an old ferry terminal: nine months, eighteen plants, some mended, one lost.
+          </p>
+          <Button onClick={() => demo.mutate()} loading={demo.isPending} size="md">
+            Open the demo clinic
+          </Button>
+          <Refused error={demo.error} />
+          <hr className="rule" style={{ width: "100%" }} />
+        </>
+      )}
+      <form onSubmit={form.onSubmit((v) => signIn.mutate(v))}>
+        <Stack gap="sm">
+          <h2>Sign in</h2>
+          <TextInput label="E-mail" type="email" autoComplete="username" required {...form.getInputProps("email")} />
+          <PasswordInput
+            label="Password"
+            autoComplete="current-password"
+            required
+            {...form.getInputProps("password")}
+          />
+          <Refused error={signIn.error} />
+          <Button type="submit" variant={session?.demoOffered ? "default" : "filled"} loading={signIn.isPending}>
+            Sign in
+          </Button>
+        </Stack>
+      </form>
+      {open && (
+        <button type="button" className="linkbutton" onClick={open}>
+          Start an empty collection of your own
+        </button>
+      )}
+    </Stack>
+  );
+}
+
+function OpenAccount({ first, back }: { first: boolean; back?: () => void }) {
+  const enter = useEnter();
+  const form = useForm({ initialValues: { name: "", email: "", password: "", collection: "", south: false } });
+  const open = useMutation({
+    mutationFn: (body: typeof form.values) =>
+      answer(
+        client.POST("/api/accounts", {
+          body: { ...body, timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone },
+        }),
+      ),
+    onSuccess: enter,
+    onError: (e) => e instanceof Problem && form.setErrors(e.fields),
+  });
+  return (
+    <form onSubmit={form.onSubmit((v) => open.mutate(v))} noValidate>
+      <Stack gap="sm">
+        <h2>{first ? "The first account" : "A collection of your own"}</h2>
+        {first && (
+          <p className="soft" style={{ margin: 0 }}>
+            Nobody has an account here yet. Yours will be the first; it starts with an empty collection.
+          </p>
+        )}
+        <TextInput label="Your name" autoComplete="name" {...form.getInputProps("name")} />
+        <TextInput
+          label="What the collection is called"
+          placeholder="North window sill"
+          {...form.getInputProps("collection")}
+        />
+        <TextInput label="E-mail" type="email" autoComplete="username" {...form.getInputProps("email")} />
+        <PasswordInput
+          label="Password"
+          description="At least 8 characters; a short sentence is good"
+          autoComplete="new-password"
+          {...form.getInputProps("password")}
+        />
+        <Checkbox
+          label="South of the equator (seasons turn round)"
+          {...form.getInputProps("south", { type: "checkbox" })}
+        />
+        {open.error && Object.keys((open.error as Problem).fields ?? {}).length === 0 && <Refused error={open.error} />}
+        <Button type="submit" loading={open.isPending}>
+          Begin
+        </Button>
+        {back && (
+          <button type="button" className="linkbutton" onClick={back}>
+            Back to sign in
+          </button>
+        )}
+      </Stack>
+    </form>
+  );
+}

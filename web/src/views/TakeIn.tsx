@@ -1,0 +1,279 @@
+import { Autocomplete, Button, Group, NumberInput, Select, Switch, Textarea, TextInput } from "@mantine/core";
+import { useDebouncedValue, useLocalStorage } from "@mantine/hooks";
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import { Problem, type Schemas } from "../api/client";
+import { useKnowledge, usePlaces, useProfiles, useRecord, useSession } from "../api/hooks";
+import { newId } from "../api/id";
+import { Figure } from "../figure/Figure";
+import { Failed, Refused, Waiting } from "../shell/States";
+import { QuantityInput } from "../units";
+import { NewPlace } from "./Places";
+import classes from "./TakeIn.module.css";
+
+type Arrived = Schemas["Arrived"];
+
+const packings = [
+  { value: "unpacked", label: "unpacked, carried in the hand" },
+  { value: "dry", label: "packed dry" },
+  { value: "wet", label: "packed wet" },
+  { value: "cold", label: "travelled in the cold" },
+  { value: "weeks-in-box", label: "weeks in a box" },
+  { value: "unknown", label: "not known" },
+];
+
+/** Takes a plant in. What is typed is kept on this device until it is recorded. */
+export function TakeIn() {
+  const session = useSession();
+  const [draft, setDraft] = useLocalStorage<{
+    id: string;
+    plant: string;
+    on?: string;
+    arrived: Partial<Arrived>;
+    kind: string;
+  }>({
+    key: "take-in",
+    defaultValue: { id: newId(), plant: newId(), arrived: { isolated: true }, kind: "" },
+    getInitialValueInEffect: false,
+  });
+  const navigate = useNavigate();
+  const record = useRecord(draft.plant);
+  const today = session.data?.today ?? "";
+  return (
+    <>
+      <h1>Take a plant in</h1>
+      <p className="soft">A name and how it grows are enough. The rest helps later; give what you know.</p>
+      <ArrivalForm
+        value={draft.arrived}
+        on={draft.on ?? today}
+        kind={draft.kind}
+        change={(arrived, on, kind) => setDraft({ ...draft, arrived, on, kind })}
+        error={record.error}
+        busy={record.isPending}
+        submitLabel="Take it in"
+        submit={(arrived, on) =>
+          record.mutate(
+            { id: draft.id, on, arrived },
+            {
+              onSuccess: () => {
+                setDraft({ id: newId(), plant: newId(), arrived: { isolated: true }, kind: "" });
+                navigate(`/plants/${draft.plant}/examine`);
+              },
+            },
+          )
+        }
+      />
+    </>
+  );
+}
+
+interface ArrivalFormProps {
+  value: Partial<Arrived>;
+  on: string;
+  kind: string;
+  change: (value: Partial<Arrived>, on: string, kind: string) => void;
+  submit: (value: Arrived, on: string) => void;
+  submitLabel: string;
+  error: Error | null;
+  busy: boolean;
+}
+
+/** The fields of an arrival, for taking in and for correcting. */
+export function ArrivalForm({ value, on, kind, change, submit, submitLabel, error, busy }: ArrivalFormProps) {
+  const knowledge = useKnowledge();
+  const places = usePlaces();
+  const [words] = useDebouncedValue(kind, 120);
+  const profiles = useProfiles(words);
+  const [addingPlace, setAddingPlace] = useState(false);
+  if (knowledge.isPending) return <Waiting />;
+  if (knowledge.isError) return <Failed error={knowledge.error} retry={() => knowledge.refetch()} />;
+
+  const set = (part: Partial<Arrived>) => change({ ...value, ...part }, on, kind);
+  const text = (key: "name" | "label" | "from" | "medium" | "note") => ({
+    value: value[key] ?? "",
+    onChange: (e: { currentTarget: { value: string } }) => set({ [key]: e.currentTarget.value || undefined }),
+    error: fault(key),
+  });
+  const fields = error instanceof Problem ? error.fields : {};
+  const fault = (key: string) => fields[`arrived.${key}`] ?? fields[key];
+  const found = profiles.data?.profiles ?? [];
+  const say = (p: Schemas["Profile"]) => `${p.botanical} (${p.common})`;
+  const pick = (typed: string) => {
+    const profile = found.find((p) => say(p) === typed);
+    change({ ...value, profile: profile?.id, ...(profile ? { habit: profile.habit } : {}) }, on, typed);
+  };
+  const habit = knowledge.data.habits?.find((h) => h.id === value.habit);
+  // A kind that was typed and not picked is said to be unknown, not dropped.
+  const unknownKind = kind.trim() !== "" && !value.profile;
+  return (
+    <div className={classes.form}>
+      <form
+        className="patch"
+        noValidate
+        onSubmit={(e) => {
+          e.preventDefault();
+          submit(
+            {
+              ...value,
+              name: value.name ?? "",
+              habit: value.habit ?? "",
+              isolated: value.isolated ?? false,
+            } as Arrived,
+            on,
+          );
+        }}
+      >
+        <h2>What it is</h2>
+        <div className={classes.two}>
+          <TextInput label="Name" description="What it is called here" maxLength={120} {...text("name")} />
+          <TextInput label="Label code" description="On its label, if it has one" maxLength={24} {...text("label")} />
+        </div>
+        <div className={classes.two}>
+          <Autocomplete
+            label="Kind"
+            description="Botanical or common name; leave it empty when nobody knows"
+            data={found.map(say)}
+            filter={({ options }) => options}
+            value={kind}
+            onChange={pick}
+            error={
+              fault("profile") ??
+              (unknownKind && found.length === 0 ? "This kind is not known here; pick only how it grows." : undefined)
+            }
+          />
+          <Select
+            label="How it grows"
+            description="Enough when the kind is unknown"
+            data={knowledge.data.habits?.map((h) => ({ value: h.id, label: h.label })) ?? []}
+            value={value.habit ?? null}
+            onChange={(v) => set({ habit: v ?? undefined, ...(value.profile ? { profile: undefined } : {}) })}
+            error={fault("habit")}
+            searchable
+          />
+        </div>
+        <hr className="rule" />
+        <h2>How it came</h2>
+        <div className={classes.two}>
+          <TextInput
+            label="Arrived on"
+            type="date"
+            value={on}
+            onChange={(e) => change(value, e.currentTarget.value, kind)}
+            error={fault("on")}
+          />
+          <TextInput label="Where from" maxLength={120} {...text("from")} />
+          <NumberInput
+            label="Price paid"
+            min={0}
+            decimalScale={2}
+            hideControls
+            value={value.price ?? ""}
+            onChange={(v) => set({ price: typeof v === "number" ? v : undefined })}
+            error={fault("price")}
+          />
+          <Select
+            label="How it was packed"
+            data={packings}
+            clearable
+            value={value.packing ?? null}
+            onChange={(v) => set({ packing: (v as Arrived["packing"]) ?? undefined })}
+          />
+        </div>
+        <hr className="rule" />
+        <h2>What it has</h2>
+        <div className={classes.two}>
+          <QuantityInput
+            unit="cm"
+            label="Pot, inner width"
+            value={value.potWidthCm}
+            onChange={(v) => set({ potWidthCm: v })}
+            error={fault("potWidthCm")}
+          />
+          <QuantityInput
+            unit="cm"
+            label="Pot, depth"
+            value={value.potDepthCm}
+            onChange={(v) => set({ potDepthCm: v })}
+            error={fault("potDepthCm")}
+          />
+          <NumberInput
+            label="Leaves"
+            allowDecimal={false}
+            hideControls
+            value={value.leaves ?? ""}
+            onChange={(v) => set({ leaves: typeof v === "number" ? v : undefined })}
+            error={fault("leaves")}
+          />
+          <NumberInput
+            label="Growths"
+            description="Bulbs, canes, rosettes or stems"
+            allowDecimal={false}
+            hideControls
+            value={value.growths ?? ""}
+            onChange={(v) => set({ growths: typeof v === "number" ? v : undefined })}
+            error={fault("growths")}
+          />
+        </div>
+        <TextInput label="Medium" mt="sm" placeholder="Bark, moss, peat mix …" maxLength={120} {...text("medium")} />
+        <hr className="rule" />
+        <h2>Where it goes</h2>
+        <div className={classes.two}>
+          <Select
+            label="Place"
+            placeholder={places.data?.places?.length ? "pick a place" : "no places yet"}
+            clearable
+            data={places.data?.places?.map((p) => ({ value: p.id, label: p.name })) ?? []}
+            value={value.place ?? null}
+            onChange={(v) => set({ place: v ?? undefined })}
+            error={fault("place")}
+          />
+          <Switch
+            mt={30}
+            label="Isolated: own tray, own tools, at least two weeks"
+            checked={value.isolated ?? false}
+            onChange={(e) => set({ isolated: e.currentTarget.checked })}
+          />
+        </div>
+        {!addingPlace && (
+          <button
+            type="button"
+            className="linkbutton small"
+            style={{ marginTop: 8 }}
+            onClick={() => setAddingPlace(true)}
+          >
+            Add a place
+          </button>
+        )}
+        <Textarea label="Note" mt="sm" autosize minRows={2} maxLength={2000} {...text("note")} />
+        <Group mt="md">
+          <Button type="submit" loading={busy} size="md">
+            {submitLabel}
+          </Button>
+          <Refused error={error} />
+        </Group>
+      </form>
+      <div className={classes.side}>
+        {habit ? (
+          <>
+            <Figure figure={habit.figure} zones={[]} state={{}} name={habit.label} />
+            <p className="soft small">
+              <b>{habit.label}</b>: {habit.growth}; roots {habit.roots}.
+            </p>
+          </>
+        ) : (
+          <p className="soft">Pick its kind or how it grows, and it is drawn here.</p>
+        )}
+      </div>
+      {addingPlace && (
+        <div className={classes.place}>
+          <NewPlace
+            onAdded={(id) => {
+              set({ place: id });
+              setAddingPlace(false);
+            }}
+          />
+        </div>
+      )}
+    </div>
+  );
+}

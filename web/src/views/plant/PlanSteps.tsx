@@ -1,0 +1,130 @@
+import { Button, Group, TextInput } from "@mantine/core";
+import { useState } from "react";
+import { useRecord } from "../../api/hooks";
+import { distance, sayDay } from "../../dates";
+import { Refused } from "../../shell/States";
+import { useUndo } from "../undo";
+import { PlanHead, type Step, StepText } from "./PlanParts";
+import { usePlantFile } from "./PlantPage";
+import classes from "./WhatToDo.module.css";
+
+/** The plan taken up: its steps in working order, ticked or skipped. */
+export function PlanSteps({ decideAgain }: { decideAgain: () => void }) {
+  const file = usePlantFile();
+  const plan = file.plan;
+  if (!plan) return null;
+  const steps = plan.steps ?? [];
+  const open = steps.filter((s) => !file.ticks[s.id]);
+  return (
+    <div className={classes.plan}>
+      <section className="patch" aria-label="Steps">
+        <h2>
+          {open.length === 0 ? "Every step is done" : `${open.length} of ${steps.length} steps to do`}
+          <span className={classes.because}> plan of {sayDay(file.plannedOn ?? file.today, file.today)}</span>
+        </h2>
+        <ol className="rows" style={{ listStyle: "none", padding: 0, margin: "6px 0 0" }}>
+          {steps.map((s) => (
+            <StepRow key={s.id} step={s} />
+          ))}
+        </ol>
+      </section>
+      <div style={{ display: "grid", gap: 18 }}>
+        <section className="patch">
+          <PlanHead plan={plan} />
+          <button type="button" className="linkbutton" onClick={decideAgain}>
+            Decide anew
+          </button>
+          <span className="soft small"> what it is; what was done stays in the record.</span>
+        </section>
+        <section className="patch" aria-label="Cautions">
+          <h2>Take care</h2>
+          <ul className={`small ${classes.cautions}`} style={{ paddingLeft: 18, margin: "6px 0 0" }}>
+            {plan.cautions?.map((c) => (
+              <li key={c.id}>{c.text}</li>
+            ))}
+          </ul>
+        </section>
+      </div>
+    </div>
+  );
+}
+
+function StepRow({ step }: { step: Step }) {
+  const file = usePlantFile();
+  const record = useRecord(file.id);
+  const undo = useUndo(file.id);
+  const [skipping, setSkipping] = useState(false);
+  const [reason, setReason] = useState("");
+  const tick = file.ticks[step.id];
+  const send = (skipped: boolean) =>
+    record.mutate(
+      { on: file.today, did: { step: step.id, skipped, reason: skipped ? reason : undefined } },
+      {
+        onSuccess: (e) => {
+          setSkipping(false);
+          undo(`${skipped ? "skipped" : "done"}: ${step.title.toLowerCase()}`, e.id);
+        },
+      },
+    );
+  if (tick) {
+    return (
+      <li className={`${classes.step} ${classes.done}`} data-step={step.id}>
+        <span className={tick.skipped ? "ochre" : "kelp"} aria-hidden>
+          {tick.skipped ? "—" : "✕"}
+        </span>
+        <h3>{step.title}</h3>
+        <span className="soft small">
+          {tick.skipped ? `skipped: ${tick.reason}` : "done"}, {distance(tick.on, file.today)}
+        </span>
+      </li>
+    );
+  }
+  const due = step.on <= file.today;
+  return (
+    <li className={classes.step} data-step={step.id}>
+      <span className={due ? "red" : "soft"} aria-hidden>
+        {due ? "–" : "·"}
+      </span>
+      {file.plan && <StepText step={step} plan={file.plan} today={file.today} />}
+      <Group gap="xs" wrap="nowrap" align="start">
+        <Button
+          size="compact-md"
+          variant={due ? "filled" : "default"}
+          onClick={() => send(false)}
+          loading={record.isPending && !skipping}
+          aria-label={`Done: ${step.title}`}
+        >
+          Done
+        </Button>
+        <Button
+          size="compact-md"
+          variant="default"
+          onClick={() => setSkipping(!skipping)}
+          aria-expanded={skipping}
+          aria-label={`Skip: ${step.title}`}
+        >
+          Skip
+        </Button>
+      </Group>
+      {skipping && (
+        <Group style={{ gridColumn: "2 / -1" }} align="end" wrap="nowrap">
+          <TextInput
+            label="Why it is skipped"
+            value={reason}
+            onChange={(e) => setReason(e.currentTarget.value)}
+            style={{ flex: 1 }}
+            data-autofocus
+          />
+          <Button variant="default" onClick={() => send(true)} loading={record.isPending}>
+            Skip it
+          </Button>
+        </Group>
+      )}
+      {record.error && (
+        <div style={{ gridColumn: "2 / -1" }}>
+          <Refused error={record.error} />
+        </div>
+      )}
+    </li>
+  );
+}

@@ -1,0 +1,56 @@
+import { Link, NavLink, Outlet, useOutletContext, useParams } from "react-router";
+import { type PlantFile, Problem } from "../../api/client";
+import { usePlant } from "../../api/hooks";
+import { distance, sayDay } from "../../dates";
+import { Bare, Failed, Waiting } from "../../shell/States";
+import { isolationWord, standingWord } from "../words";
+
+/** A plant's file: who it is, and the four sides of its case. */
+export function PlantPage() {
+  const { plant = "" } = useParams();
+  const file = usePlant(plant);
+  if (file.isPending) return <Waiting />;
+  if (file.isError) {
+    if (file.error instanceof Problem && (file.error.status === 404 || file.error.status === 422)) {
+      return (
+        <Bare title="No such plant">
+          <p>{file.error.status === 404 ? file.error.message : "This address is mistyped."}</p>
+          <Link to="/plants">To the register</Link>
+        </Bare>
+      );
+    }
+    return <Failed error={file.error} retry={() => file.refetch()} />;
+  }
+  const p = file.data;
+  const causes = p.causes?.join(", ").toLowerCase();
+  return (
+    <>
+      <h1>
+        {p.name} {p.botanical && <i className="botanical">{p.botanical}</i>}
+      </h1>
+      <p className="soft" style={{ margin: "4px 0 0" }}>
+        {[p.label, p.habitInfo.label, p.place].filter(Boolean).join(" · ")}
+        {p.isolation !== "clean" && (
+          <>
+            {" · "}
+            <b className={p.isolation === "isolated" ? "plum" : "ochre"}>{isolationWord(p.isolation)}</b>
+          </>
+        )}
+        {` · came ${sayDay(p.arrivedOn, p.today)}, ${distance(p.arrivedOn, p.today)} · ${standingWord(p.standing)}`}
+        {causes && ` (${causes})`}
+      </p>
+      <nav className="tabs" aria-label="This plant">
+        <NavLink to={`/plants/${plant}`} end>
+          Where it stands
+        </NavLink>
+        <NavLink to={`/plants/${plant}/examine`}>Examine</NavLink>
+        <NavLink to={`/plants/${plant}/do`}>What to do</NavLink>
+        <NavLink to={`/plants/${plant}/record`}>Record</NavLink>
+      </nav>
+      <Outlet context={p} />
+    </>
+  );
+}
+
+/** The plant's file, inside its page. */
+export const usePlantFile = () => useOutletContext<PlantFile>();

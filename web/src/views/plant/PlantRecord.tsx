@@ -1,0 +1,318 @@
+import { Button, Group, Modal, NumberInput, Select, Switch, Textarea, TextInput } from "@mantine/core";
+import { useState } from "react";
+import { Link } from "react-router";
+import type { EntryView, Knowledge } from "../../api/client";
+import { type Draft, useEntries, useKnowledge, usePlaces, useRecord } from "../../api/hooks";
+import { newId } from "../../api/id";
+import { distance, sayDay } from "../../dates";
+import { Failed, Refused, Waiting } from "../../shell/States";
+import { ArrivalForm } from "../TakeIn";
+import { isolationWord } from "../words";
+import { sayEntry } from "./entryWords";
+import { usePlantFile } from "./PlantPage";
+import classes from "./PlantRecord.module.css";
+
+/** Everything recorded of a plant, newest first; each entry can be corrected or undone, none is lost. */
+export function PlantRecord() {
+  const file = usePlantFile();
+  const entries = useEntries(file.id);
+  const knowledge = useKnowledge();
+  const [undone, setUndone] = useState(false);
+  if (entries.isPending || knowledge.isPending) return <Waiting rows={6} />;
+  if (entries.isError) return <Failed error={entries.error} retry={() => entries.refetch()} />;
+  if (knowledge.isError) return <Failed error={knowledge.error} retry={() => knowledge.refetch()} />;
+  const all = entries.data.entries ?? [];
+  const shown = undone ? all : all.filter((e) => e.live && !e.voided);
+  return (
+    <div className={classes.record}>
+      <section className="patch" aria-label="Entries">
+        <Group justify="space-between">
+          <h2>{all.filter((e) => e.live && !e.voided).length} entries</h2>
+          <Switch
+            label="Show what was undone or corrected"
+            checked={undone}
+            onChange={(e) => setUndone(e.currentTarget.checked)}
+          />
+        </Group>
+        <ul className={`rows ${classes.list}`}>
+          {shown.map((e) => (
+            <EntryRow key={e.id} entry={e} knowledge={knowledge.data} all={all} />
+          ))}
+        </ul>
+      </section>
+      <div style={{ display: "grid", gap: 18 }}>
+        <AddNote />
+        <MovePlant />
+      </div>
+    </div>
+  );
+}
+
+function EntryRow({ entry, knowledge, all }: { entry: EntryView; knowledge: Knowledge; all: EntryView[] }) {
+  const file = usePlantFile();
+  const record = useRecord(file.id);
+  const [correcting, setCorrecting] = useState(false);
+  const words = sayEntry(entry, knowledge, file, all);
+  const undo = () => record.mutate({ on: file.today, voided: { entry: entry.id } });
+  return (
+    <li className={entry.live ? classes.entry : `${classes.entry} ${classes.dead}`} data-kind={entry.kind}>
+      <span className="soft small">
+        {sayDay(entry.on, file.today)}
+        <span style={{ display: "block" }}>{distance(entry.on, file.today)}</span>
+      </span>
+      <div>
+        <b>{words.title}</b> {words.text}
+        <div className="soft small">
+          {entry.by}
+          {entry.replaces && " · a correction"}
+          {!entry.live && " · undone or corrected"}
+        </div>
+        <Refused error={record.error} />
+      </div>
+      {entry.live && (
+        <Group gap="xs" wrap="nowrap" align="start">
+          {entry.examined ? (
+            <Link
+              to={`/plants/${file.id}/examine?corrects=${entry.id}`}
+              className="small"
+              style={{ color: "inherit" }}
+              aria-label={`Correct: ${words.title}`}
+            >
+              Correct
+            </Link>
+          ) : (
+            entry.kind !== "voided" &&
+            entry.kind !== "planned" && (
+              <button
+                type="button"
+                className="linkbutton small"
+                onClick={() => setCorrecting(true)}
+                aria-label={`Correct: ${words.title}`}
+              >
+                Correct
+              </button>
+            )
+          )}
+          <button
+            type="button"
+            className="linkbutton small"
+            onClick={undo}
+            aria-label={`Undo: ${words.title}`}
+            disabled={record.isPending}
+          >
+            {entry.kind === "voided" ? "Bring back" : "Undo"}
+          </button>
+        </Group>
+      )}
+      {correcting && <Correct entry={entry} knowledge={knowledge} close={() => setCorrecting(false)} />}
+    </li>
+  );
+}
+
+/** Corrects an entry by one that replaces it; the old one stays readable. */
+function Correct({ entry, knowledge, close }: { entry: EntryView; knowledge: Knowledge; close: () => void }) {
+  const file = usePlantFile();
+  const record = useRecord(file.id);
+  const [id] = useState(newId);
+  const profile = file.profile;
+  const [draft, setDraft] = useState<Draft>(() => {
+    const {
+      id: _,
+      plantId: __,
+      recordedAt: ___,
+      by: ____,
+      kind: _____,
+      live: ______,
+      replaces: _______,
+      ...rest
+    } = entry;
+    return { ...rest, id, replaces: entry.id };
+  });
+  const [kind, setKind] = useState(profile ? `${profile.botanical} (${profile.common})` : "");
+  const send = (d: Draft) => record.mutate(d, { onSuccess: close });
+  if (draft.arrived) {
+    return (
+      <Modal opened onClose={close} title="Correct the arrival" size="xl">
+        <ArrivalForm
+          value={draft.arrived}
+          on={draft.on}
+          kind={kind}
+          change={(arrived, on, k) => {
+            setDraft({ ...draft, on, arrived: arrived as NonNullable<Draft["arrived"]> });
+            setKind(k);
+          }}
+          submit={(arrived, on) => send({ ...draft, arrived, on })}
+          submitLabel="Save the correction"
+          error={record.error}
+          busy={record.isPending}
+        />
+      </Modal>
+    );
+  }
+  return (
+    <Modal opened onClose={close} title="Correct this entry">
+      <TextInput
+        type="date"
+        label="Day"
+        value={draft.on}
+        onChange={(e) => setDraft({ ...draft, on: e.currentTarget.value })}
+      />
+      {draft.noted && (
+        <Textarea
+          mt="sm"
+          label="Note"
+          autosize
+          value={draft.noted.text}
+          onChange={(e) => setDraft({ ...draft, noted: { text: e.currentTarget.value } })}
+        />
+      )}
+      {draft.weighed && (
+        <NumberInput
+          mt="sm"
+          label="Weight, g"
+          value={draft.weighed.grams}
+          onChange={(v) => typeof v === "number" && setDraft({ ...draft, weighed: { grams: v } })}
+        />
+      )}
+      {draft.probed && (
+        <Select
+          mt="sm"
+          label="The stick came out"
+          data={["dry", "barely", "moist", "wet"]}
+          value={draft.probed.moisture}
+          onChange={(v) => v && setDraft({ ...draft, probed: { moisture: v as "dry" } })}
+        />
+      )}
+      {draft.checked?.readings?.map((r, i) => (
+        <NumberInput
+          key={r.measure}
+          mt="sm"
+          label={knowledge.measures?.find((m) => m.id === r.measure)?.ask ?? r.measure}
+          description={
+            knowledge.measures?.find((m) => m.id === r.measure)?.kind === "yes-no" ? "1 for yes, 0 for no" : undefined
+          }
+          value={r.value}
+          onChange={(v) => {
+            if (typeof v !== "number" || !draft.checked) return;
+            const readings = (draft.checked.readings ?? []).map((x, k) => (k === i ? { ...x, value: v } : x));
+            setDraft({ ...draft, checked: { ...draft.checked, readings } });
+          }}
+        />
+      ))}
+      {draft.diagnosed && (
+        <Textarea
+          mt="sm"
+          label="Why"
+          value={draft.diagnosed.reason ?? ""}
+          onChange={(e) =>
+            draft.diagnosed && setDraft({ ...draft, diagnosed: { ...draft.diagnosed, reason: e.currentTarget.value } })
+          }
+        />
+      )}
+      {draft.closed && (
+        <Textarea
+          mt="sm"
+          label="Why"
+          value={draft.closed.reason ?? ""}
+          onChange={(e) =>
+            draft.closed && setDraft({ ...draft, closed: { ...draft.closed, reason: e.currentTarget.value } })
+          }
+        />
+      )}
+      <Group mt="md">
+        <Button onClick={() => send(draft)} loading={record.isPending}>
+          Save the correction
+        </Button>
+      </Group>
+      <Refused error={record.error} />
+    </Modal>
+  );
+}
+
+function AddNote() {
+  const file = usePlantFile();
+  const record = useRecord(file.id);
+  const [text, setText] = useState("");
+  const [id, setId] = useState(newId);
+  return (
+    <section className="patch" aria-label="Add a note">
+      <h2>A note</h2>
+      <Textarea
+        mt="xs"
+        aria-label="Note"
+        autosize
+        minRows={2}
+        maxLength={4000}
+        value={text}
+        onChange={(e) => setText(e.currentTarget.value)}
+      />
+      <Button
+        mt="sm"
+        variant="default"
+        loading={record.isPending}
+        onClick={() =>
+          record.mutate(
+            { id, on: file.today, noted: { text } },
+            {
+              onSuccess: () => {
+                setText("");
+                setId(newId());
+              },
+            },
+          )
+        }
+      >
+        Write it down
+      </Button>
+      <Refused error={record.error} />
+    </section>
+  );
+}
+
+function MovePlant() {
+  const file = usePlantFile();
+  const places = usePlaces();
+  const record = useRecord(file.id);
+  const [place, setPlace] = useState<string | null>(file.placeId ?? null);
+  const [isolation, setIsolation] = useState<string>(file.isolation);
+  const changed = place !== (file.placeId ?? null) || isolation !== file.isolation;
+  return (
+    <section className="patch" aria-label="Move it">
+      <h2>Move it</h2>
+      <Select
+        mt="xs"
+        label="Place"
+        data={places.data?.places?.map((p) => ({ value: p.id, label: p.name })) ?? []}
+        value={place}
+        onChange={setPlace}
+        placeholder="no places yet"
+      />
+      <Select
+        mt="sm"
+        label="Kept apart"
+        data={["clean", "watch", "isolated"].map((v) => ({ value: v, label: isolationWord(v) }))}
+        value={isolation}
+        onChange={(v) => v && setIsolation(v)}
+        allowDeselect={false}
+      />
+      <Button
+        mt="sm"
+        variant="default"
+        disabled={!changed}
+        loading={record.isPending}
+        onClick={() =>
+          record.mutate({
+            on: file.today,
+            moved: {
+              place: place && place !== file.placeId ? place : undefined,
+              isolation: isolation !== file.isolation ? (isolation as "clean") : undefined,
+            },
+          })
+        }
+      >
+        Record the move
+      </Button>
+      <Refused error={record.error} />
+    </section>
+  );
+}

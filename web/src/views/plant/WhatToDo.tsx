@@ -1,0 +1,204 @@
+import { Button, Group, Textarea } from "@mantine/core";
+import { useState } from "react";
+import { Link } from "react-router";
+import type { Differential, Knowledge } from "../../api/client";
+import { useDifferential, useKnowledge, useRecord } from "../../api/hooks";
+import { newId } from "../../api/id";
+import { distance, sayDay } from "../../dates";
+import { Bare, Failed, Refused, Waiting } from "../../shell/States";
+import { useUndo } from "../undo";
+import { sayChance } from "../words";
+import { PlanDraft } from "./PlanDraft";
+import { PlanSteps } from "./PlanSteps";
+import { usePlantFile } from "./PlantPage";
+import { SuspectList } from "./Suspects";
+import classes from "./WhatToDo.module.css";
+
+/** From what it may be to what is done: moves while unsure, the causes accepted, the plan. */
+export function WhatToDo() {
+  const file = usePlantFile();
+  const [again, setAgain] = useState(false);
+  const examinedSince = file.examined && file.verdict && file.examined.on > file.verdict.on;
+  if (file.closed) {
+    return (
+      <Bare title="This case is closed">
+        <p>Reopen it where it stands, and the work goes on from there.</p>
+        <Link to={`/plants/${file.id}`}>Where it stands</Link>
+      </Bare>
+    );
+  }
+  if (file.plan && !again) {
+    return (
+      <>
+        {examinedSince && (
+          <p className="ochre">
+            It was examined again after this plan was made.{" "}
+            <button type="button" className="linkbutton" onClick={() => setAgain(true)}>
+              See what it points to now
+            </button>
+          </p>
+        )}
+        <PlanSteps decideAgain={() => setAgain(true)} />
+      </>
+    );
+  }
+  if (!file.examined) {
+    return (
+      <Bare title="Look before you act">
+        <p>Over-treatment is the commonest damage. Examine it first: five minutes, from the outside in.</p>
+        <Button component={Link} to={`/plants/${file.id}/examine`}>
+          Examine it
+        </Button>
+      </Bare>
+    );
+  }
+  if (file.standing === "diagnosed" && !again) return <PlanDraft decideAgain={() => setAgain(true)} />;
+  return <Decide done={() => setAgain(false)} />;
+}
+
+function Decide({ done }: { done: () => void }) {
+  const file = usePlantFile();
+  const knowledge = useKnowledge();
+  const differential = useDifferential(file.id, file.examined?.present ?? [], file.examined?.absent ?? []);
+  const [accepted, setAccepted] = useState<string[]>();
+  const [reason, setReason] = useState("");
+  const [id, setId] = useState(newId);
+  const record = useRecord(file.id);
+  const undo = useUndo(file.id);
+  if (knowledge.isPending || differential.isPending) return <Waiting />;
+  if (knowledge.isError) return <Failed error={knowledge.error} retry={() => knowledge.refetch()} />;
+  if (differential.isError) return <Failed error={differential.error} retry={() => differential.refetch()} />;
+  const d = differential.data;
+  // What stands out is ticked to begin with; the person decides.
+  const ticked = accepted ?? (d.enough ? (d.causes ?? []).filter((c) => c.chance >= 0.5).map((c) => c.id) : []);
+  const label = (cause: string) => knowledge.data.causes?.find((c) => c.id === cause)?.label ?? cause;
+  const decide = (causes: string[]) =>
+    record.mutate(
+      { id, on: file.today, diagnosed: { causes, reason: reason || undefined } },
+      {
+        onSuccess: (e) => {
+          setId(newId());
+          done();
+          undo(causes.length ? `accepted: ${causes.map(label).join(", ")}` : "set aside and watched", e.id);
+        },
+      },
+    );
+  return (
+    <div className={classes.decide}>
+      <section className="patch" aria-label="What it is">
+        <h2>What do you take it for?</h2>
+        <p className="soft small">
+          From the look of {sayDay(file.examined?.on ?? file.today, file.today)},{" "}
+          {distance(file.examined?.on ?? file.today, file.today)}. {d.verdict}{" "}
+          <Link to={`/plants/${file.id}/examine`} style={{ color: "inherit" }}>
+            Look again
+          </Link>
+        </p>
+        <SuspectList
+          differential={d}
+          knowledge={knowledge.data}
+          most={5}
+          accepted={ticked}
+          onAccept={(c, on) => setAccepted(on ? [...ticked, c] : ticked.filter((x) => x !== c))}
+        />
+        <Textarea
+          label="Why, if you see it otherwise"
+          autosize
+          minRows={1}
+          value={reason}
+          onChange={(e) => setReason(e.currentTarget.value)}
+        />
+        <Group mt="md">
+          <Button disabled={ticked.length === 0} loading={record.isPending} onClick={() => decide(ticked)}>
+            {ticked.length === 0
+              ? "Accept a cause"
+              : `Accept ${ticked.length === 1 ? label(ticked[0] ?? "").toLowerCase() : `${ticked.length} causes`}, make the plan`}
+          </Button>
+          <Button variant="default" loading={record.isPending} onClick={() => decide([])}>
+            Set aside and watch
+          </Button>
+        </Group>
+        <Refused error={record.error} />
+      </section>
+      <Moves differential={d} knowledge={knowledge.data} />
+    </div>
+  );
+}
+
+const groups = [
+  {
+    advice: "now",
+    title: "Do now",
+    tone: "kelp",
+    sign: "✕✕",
+    text: "Good, or harmless, whichever of the likely causes is true.",
+  },
+  {
+    advice: "wait",
+    title: "First look",
+    tone: "ochre",
+    sign: "– –",
+    text: "Right for one likely cause, harm for another.",
+  },
+  { advice: "if", title: "Only if", tone: "slate", sign: "?", text: "Worth it once its cause is accepted." },
+  { advice: "not", title: "Do not", tone: "red", sign: "╱", text: "More harm than good as things stand." },
+];
+
+function Moves({ differential, knowledge }: { differential: Differential; knowledge: Knowledge }) {
+  return (
+    <section className="patch" aria-label="Moves while unsure">
+      <h2>What is safe while you are unsure</h2>
+      {groups.map((g) => (
+        <MoveGroup key={g.advice} group={g} differential={differential} knowledge={knowledge} />
+      ))}
+    </section>
+  );
+}
+
+function MoveGroup({
+  group,
+  differential,
+  knowledge,
+}: {
+  group: (typeof groups)[number];
+  differential: Differential;
+  knowledge: Knowledge;
+}) {
+  const [all, setAll] = useState(false);
+  const list = (differential.moves ?? []).filter((m) => m.advice === group.advice);
+  const shown = all ? list : list.slice(0, 4);
+  if (list.length === 0) return null;
+  const cause = (id: string | undefined) => knowledge.causes?.find((c) => c.id === id)?.label.toLowerCase();
+  const sign = (id: string | undefined) => knowledge.signs?.find((s) => s.id === id)?.how;
+  return (
+    <div className={classes.group} data-advice={group.advice}>
+      <h3 className={group.tone}>
+        <span aria-hidden>{group.sign} </span>
+        {group.title} <span className={classes.because}>{group.text}</span>
+      </h3>
+      <ul>
+        {shown.map((m) => {
+          const move = knowledge.moves?.find((x) => x.id === m.move);
+          return (
+            <li key={m.move} data-move={m.move}>
+              <b>{move?.label}</b>
+              <span className="soft small">
+                {" "}
+                {move?.how}. {m.helps && m.advice !== "not" && `Helps ${cause(m.helps)}. `}
+                {m.worst &&
+                  (m.advice === "not" || m.advice === "wait") &&
+                  `Harms if it is ${cause(m.worst.cause)} (${sayChance(m.worst.chance)}). `}
+                {m.check && `First: ${sign(m.check)?.toLowerCase()}.`}
+              </span>
+            </li>
+          );
+        })}
+      </ul>
+      {list.length > shown.length && (
+        <button type="button" className="linkbutton small soft" onClick={() => setAll(true)}>
+          {list.length - shown.length} more
+        </button>
+      )}
+    </div>
+  );
+}

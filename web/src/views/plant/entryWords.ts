@@ -1,0 +1,92 @@
+import type { EntryView, Knowledge, PlantFile } from "../../api/client";
+import { isolationWord } from "../words";
+
+const list = (words: (string | undefined)[]) => words.filter(Boolean).join(", ");
+
+/** An entry of the record as a heading and a sentence. */
+export function sayEntry(
+  e: EntryView,
+  k: Knowledge,
+  file: PlantFile,
+  all: EntryView[],
+): { title: string; text: string } {
+  const sign = (id: string) => k.signs?.find((s) => s.id === id)?.label.toLowerCase() ?? id;
+  const cause = (id: string) => k.causes?.find((c) => c.id === id)?.label.toLowerCase() ?? id;
+  const measure = (id: string) => k.measures?.find((m) => m.id === id);
+  const stage = (track: string, id: string) =>
+    k.tracks?.find((t) => t.id === track)?.stages?.find((s) => s.id === id)?.name ?? id;
+  if (e.arrived) {
+    const a = e.arrived;
+    return {
+      title: "Arrived",
+      text: list([a.from && `from ${a.from}`, a.medium, a.leaves !== undefined ? `${a.leaves} leaves` : "", a.note]),
+    };
+  }
+  if (e.examined) {
+    const { present, absent } = e.examined;
+    return {
+      title: "Examined",
+      text: [
+        present?.length ? `Seen: ${present.map(sign).join("; ")}.` : "",
+        absent?.length ? `Not there: ${absent.map(sign).join("; ")}.` : "",
+      ]
+        .filter(Boolean)
+        .join(" "),
+    };
+  }
+  if (e.diagnosed) {
+    const causes = e.diagnosed.causes ?? [];
+    return {
+      title: causes.length ? "Diagnosed" : "Set aside to watch",
+      text: [causes.map(cause).join(", "), e.diagnosed.reason].filter(Boolean).join(". "),
+    };
+  }
+  if (e.planned)
+    return { title: "Planned", text: `${e.planned.plan?.names?.join(", ")}, ${e.planned.plan?.steps?.length} steps` };
+  if (e.did) {
+    const title =
+      all.flatMap((x) => x.planned?.plan?.steps ?? []).find((s) => s.id === e.did?.step)?.title ??
+      file.plan?.steps?.find((s) => s.id === e.did?.step)?.title ??
+      e.did.step;
+    return {
+      title: e.did.skipped ? "Skipped" : "Did",
+      text: [title, e.did.reason, e.did.note].filter(Boolean).join(". "),
+    };
+  }
+  if (e.watered) return { title: "Watered", text: e.watered.millilitres ? `${e.watered.millilitres} ml` : "" };
+  if (e.weighed) return { title: "Weighed", text: `${e.weighed.grams} g` };
+  if (e.probed) return { title: "Felt the medium", text: e.probed.moisture };
+  if (e.checked) {
+    const said = (e.checked.readings ?? []).map((r) => {
+      const m = measure(r.measure);
+      return `${m?.short ?? r.measure}: ${m?.kind === "yes-no" ? (r.value ? "yes" : "no") : `${r.value}${m?.kind === "mm" ? " mm" : m?.kind === "percent" ? " %" : ""}`}`;
+    });
+    return { title: "Checked in", text: [said.join(", "), e.checked.note].filter(Boolean).join(". ") };
+  }
+  if (e.moved)
+    return {
+      title: "Moved",
+      text: list([
+        e.moved.place ? "to another place" : "",
+        e.moved.isolation && isolationWord(e.moved.isolation),
+        e.moved.reason,
+      ]),
+    };
+  if (e.staged) {
+    const s = e.staged;
+    return {
+      title: "Stage",
+      text: [`${stage(s.track, s.from)} → ${stage(s.track, s.to)}`, s.gateOpen ? "gate met" : "", s.reason]
+        .filter(Boolean)
+        .join(". "),
+    };
+  }
+  if (e.noted) return { title: "Note", text: e.noted.text };
+  if (e.closed) return { title: "Closed", text: list([e.closed.outcome.replace("-", " "), e.closed.reason]) };
+  if (e.reopened) return { title: "Reopened", text: e.reopened.reason ?? "" };
+  if (e.voided) {
+    const what = all.find((x) => x.id === e.voided?.entry);
+    return { title: "Undid", text: what ? `${what.kind} of ${what.on}` : "an entry" };
+  }
+  return { title: e.kind, text: "" };
+}

@@ -1,0 +1,32 @@
+const standings: Record<string, string> = {
+  arrived: "just arrived",
+  examined: "examined",
+  watched: "watched",
+  diagnosed: "diagnosed",
+  mending: "mending",
+  mended: "mended",
+  "given-away": "given away",
+  lost: "lost",
+};
+
+/** Where a plant stands, in words. */
+export const standingWord = (standing: string) => standings[standing] ?? standing;
+
+const isolations: Record<string, string> = { clean: "among the others", watch: "under watch", isolated: "isolated" };
+
+/** How freely a plant stands among the others, in words. */
+export const isolationWord = (isolation: string) => isolations[isolation] ?? isolation;
+
+/** A chance as people say it: "7 in 10", "1 in 12", "nearly sure". */
+export function sayChance(chance: number): string {
+  if (chance >= 0.985) return "nearly sure";
+  if (chance >= 0.095) return `${Math.round(chance * 10)} in 10`;
+  if (chance >= 0.01) return `1 in ${Math.round(1 / chance)}`;
+  return "hardly";
+}
+
+/** How many times likelier a sign made a cause: "×4", or "÷3" when it speaks against it. */
+export function sayTimes(times: number): string {
+  const size = times >= 1 ? times : 1 / times;
+  return `${times >= 1 ? "×" : "÷"}${size < 9.5 ? Number(size.toFixed(1)) : Math.min(999, Math.round(size))}`;
+}
