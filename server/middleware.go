@@ -4,6 +4,7 @@ import (
 	"bytes"
 	"crypto/rand"
 	"io/fs"
+	"net"
 	"net/http"
 	"path"
 	"strings"
@@ -21,9 +22,20 @@ func limitBody(next http.Handler) http.Handler {
 	})
 }
 
+// caller is the address that a request comes from: the proxy's, where there is
+// one, unless the proxy passes the connection on transparently. Headers are not
+// believed, since anybody can write them.
+func caller(r *http.Request) (string, error) {
+	host, _, err := net.SplitHostPort(r.RemoteAddr)
+	if err != nil {
+		host = r.RemoteAddr
+	}
+	return httprate.CanonicalizeIP(host), nil
+}
+
 // limitSignIns slows down guessing of passwords from one address.
 func (srv *server) limitSignIns(next http.Handler) http.Handler {
-	limited := httprate.Limit(srv.SignInsPerMinute, time.Minute, httprate.WithKeyFuncs(httprate.KeyByIP),
+	limited := httprate.LimitBy(srv.SignInsPerMinute, time.Minute, caller,
 		httprate.WithLimitHandler(func(w http.ResponseWriter, _ *http.Request) {
 			writeProblem(w, huma.Error429TooManyRequests("Too many tries to sign in from here. Wait a minute, then try again."))
 		}))(next)

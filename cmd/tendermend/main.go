@@ -38,7 +38,7 @@ func main() {
 
 func run(args []string, in io.Reader, out io.Writer) error {
 	if len(args) == 0 {
-		return badInput{errors.New("say what to do\n\n" + usage)}
+		return badInput{fmt.Errorf("say what to do\n\n%s", usage)}
 	}
 	switch args[0] {
 	case "diagnose":

@@ -25,6 +25,7 @@ type Advice struct {
 	Helps  string  `json:"helps,omitempty" doc:"The cause for which the move is worth most."`
 	Worst  *Harm   `json:"worst,omitempty"`
 	Check  string  `json:"check,omitempty" doc:"For wait: the sign to look for first."`
+	Needs  string  `json:"needs,omitempty" doc:"A sign without which there is nothing to do, and which nobody has looked for."`
 }
 
 const (
@@ -51,10 +52,14 @@ var doable = map[string]string{
 func (c *Case) Moves(checks []Check) []Advice {
 	advice := []Advice{}
 	for _, m := range moves {
-		if sign := doable[m.ID]; sign != "" && contains(c.absent, signIndex[sign]) {
+		needs := doable[m.ID]
+		if needs != "" && contains(c.absent, signIndex[needs]) {
 			continue
 		}
 		if a, matters := c.advise(m, checks); matters {
+			if needs != "" && !contains(c.present, signIndex[needs]) {
+				a.Needs = needs
+			}
 			advice = append(advice, a)
 		}
 	}

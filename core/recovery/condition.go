@@ -253,7 +253,7 @@ func (c Any) Judge(h History, began, today day.Day) Standing {
 		if x.Status == Unknown {
 			continue
 		}
-		found = append(found, measureByID[one.Reads()[0]].Short+": "+x.Found)
+		found = append(found, fmt.Sprintf("%s: %s", measureByID[one.Reads()[0]].Short, x.Found))
 		if s.Status != Met {
 			s.Status, s.Since = x.Status, x.Since
 		}

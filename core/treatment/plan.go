@@ -63,8 +63,15 @@ func Compose(s Situation) (Plan, error) {
 	}
 	c := composer{s: s, steps: map[string]*Step{}, plan: Plan{Causes: s.Causes, School: s.Answers.School,
 		Steps: []Step{}, Rules: []Rule{}, Expect: []string{}, Ends: []string{}, Wrong: []string{}, Asks: []string{}}}
-	for _, cause := range byUrgency(s.Causes) {
-		c.treat(cause)
+	ordered := byUrgency(s.Causes)
+	var byMoves []string
+	for _, cause := range ordered {
+		if !c.treat(cause) {
+			byMoves = append(byMoves, cause)
+		}
+	}
+	for _, cause := range byMoves {
+		c.treatByMoves(cause)
 	}
 	c.settleConflicts()
 	c.ask()
@@ -89,9 +96,8 @@ type composer struct {
 	used  map[string]bool
 }
 
-// treat adds the protocol for a cause or, where there is none yet, the moves
-// that help it.
-func (c *composer) treat(cause string) {
+// treat adds the protocol for a cause; false where there is none that fits.
+func (c *composer) treat(cause string) bool {
 	if c.used == nil {
 		c.used = map[string]bool{}
 	}
@@ -100,7 +106,7 @@ func (c *composer) treat(cause string) {
 			continue
 		}
 		if c.used[p.id] {
-			return
+			return true
 		}
 		c.used[p.id] = true
 		if c.plan.Track == "" {
@@ -115,9 +121,9 @@ func (c *composer) treat(cause string) {
 				c.add(t, p.name)
 			}
 		}
-		return
+		return true
 	}
-	c.treatByMoves(cause)
+	return false
 }
 
 func treats(p protocol, cause string) bool {
@@ -169,6 +175,39 @@ var moveCautions = map[string][]string{
 	"humidity-up": {"electric"}, "more-light": {"electric"},
 }
 
+// coveredBy says which steps of protocols already do what a move does, or settle
+// it: a plan that washes the roots and pots anew needs no second repotting.
+var coveredBy = map[string][]string{
+	"unpot-look":      {"unpot"},
+	"trim-dead-roots": {"tally"},
+	"cut-to-clean":    {"tally"},
+	"repot-fresh":     {"pot-up", "cup", "stake-firm"},
+	"raise-base":      {"pot-up", "cup", "stake-firm"},
+	"stake":           {"pot-up", "stake-firm"},
+	"hold-water":      {"first-water", "cup", "mist-leaves"},
+	"empty-saucer":    {"pot-up", "cup", "stake-firm"},
+	"soak":            {"soak-below"},
+	"even-water":      {"check-core"},
+	"humid-chamber":   {"clear-cover", "warm-shade"},
+	"move-from-sun":   {"out-of-sun", "shade", "warm-shade", "clear-cover"},
+	"cool-down":       {"out-of-sun", "shade"},
+	"wash":            {"wash-down"},
+	"alcohol-dab":     {"dab"},
+	"soap-or-oil":     {"soap-dusk"},
+	"dry-top":         {"pot-up"},
+}
+
+// cover credits a step already in the plan with what a move is for.
+func (c *composer) cover(move, reason string) bool {
+	for _, id := range coveredBy[move] {
+		if step := c.steps[id]; step != nil {
+			step.Reasons = appendOnce(step.Reasons, reason)
+			return true
+		}
+	}
+	return false
+}
+
 // helpful is the least good a move must do to a cause to enter its plan.
 const helpful = 2
 
@@ -186,14 +225,20 @@ func (c *composer) treatByMoves(id string) {
 		if m.ID == "strip-spikes" && !hasSpike(c.s) {
 			continue
 		}
+		added++
+		if c.cover(m.ID, cause.Label) {
+			continue
+		}
 		phase, named := movePhase[m.ID]
 		if !named {
 			phase = "shelter"
 		}
 		c.add(template{id: m.ID, phase: phase, title: m.Label, how: m.How + ".", minutes: 10, cautions: moveCautions[m.ID]}, cause.Label)
-		added++
 	}
-	c.add(template{id: "look-again-week", phase: "daily-watch", day: 6, title: "Look again", how: "Compare with the first picture: what moved, what stayed?", minutes: 3}, cause.Label)
+	// A protocol brings its own looks.
+	if len(c.used) == 0 {
+		c.add(template{id: "look-again-week", phase: "daily-watch", day: 6, title: "Look again", how: "Compare with the first picture: what moved, what stayed?", minutes: 3}, cause.Label)
+	}
 	switch {
 	case cause.Harmless:
 		c.plan.Expect = append(c.plan.Expect, cause.Summary+".")

@@ -240,6 +240,8 @@ export interface components {
             /** @description The cause for which the move is worth most. */
             helps?: string;
             move: string;
+            /** @description A sign without which there is nothing to do, and which nobody has looked for. */
+            needs?: string;
             worst?: components["schemas"]["Harm"];
         };
         Amount: {

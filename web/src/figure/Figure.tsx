@@ -37,7 +37,7 @@ export function Figure({ figure, zones, state, chosen, onChoose, name }: FigureP
   const labels = layOut(zones ?? [], anchors);
   return (
     <svg
-      viewBox="0 0 400 476"
+      viewBox={labels.length > 0 ? "0 0 400 476" : "84 24 232 436"}
       width="100%"
       role="group"
       aria-label={`Drawing of ${name}: parts to look at`}
@@ -62,9 +62,10 @@ export function Figure({ figure, zones, state, chosen, onChoose, name }: FigureP
           strokeLinejoin="round"
         />
       </g>
-      {labels.map((l) => (
-        <Label key={l.zone.id} label={l} look={state[l.zone.id]} chosen={chosen === l.zone.id} onChoose={onChoose} />
-      ))}
+      {onChoose &&
+        labels.map((l) => (
+          <Label key={l.zone.id} label={l} look={state[l.zone.id]} chosen={chosen === l.zone.id} onChoose={onChoose} />
+        ))}
     </svg>
   );
 }
@@ -89,7 +90,6 @@ function Part({
   const looked = Boolean(look?.seen || look?.absent);
   return (
     // The label beside it is the button; touching the drawing itself is a short cut for a finger or a mouse.
-    // biome-ignore lint/a11y/noStaticElementInteractions: see above
     <path
       d={shape.d}
       className={onChoose ? classes.touchable : undefined}
@@ -150,7 +150,7 @@ function Label({
   label: Placed;
   look?: ZoneState;
   chosen: boolean;
-  onChoose?: (z: string) => void;
+  onChoose: (z: string) => void;
 }) {
   const { zone, left, y, anchor } = label;
   const x = left ? 2 : 398;
@@ -160,21 +160,21 @@ function Label({
       ? `${look.absent} not there`
       : "not looked";
   const short = look?.seen ? `${look.seen} seen` : look?.absent ? "nothing there" : "not looked";
-  const width = zone.label.length * 6.6;
+  const width = zone.label.length * 7;
   const edge = left ? x + width + 5 : x - width - 5;
   return (
     <g
-      role={onChoose ? "button" : undefined}
-      tabIndex={onChoose ? 0 : undefined}
-      aria-label={onChoose ? `${zone.label}: ${said}` : undefined}
-      aria-pressed={onChoose ? chosen : undefined}
+      role="button"
+      tabIndex={0}
+      aria-label={`${zone.label}: ${said}`}
+      aria-pressed={chosen}
       className={classes.label}
       data-zone={zone.id}
-      onClick={() => onChoose?.(zone.id)}
+      onClick={() => onChoose(zone.id)}
       onKeyDown={(e) => {
         if (e.key === "Enter" || e.key === " ") {
           e.preventDefault();
-          onChoose?.(zone.id);
+          onChoose(zone.id);
         }
       }}
     >

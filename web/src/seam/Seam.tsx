@@ -163,8 +163,8 @@ export function LargeSeam({ seam, today, label, curve, ahead }: LargeSeamProps) 
                 strokeDasharray="4 4"
                 opacity={0.8}
               />
-              {to - from > b.name.length * 6.6 + 16 && (
-                <text x={from + 10} y={y + 18} fontSize={12.5} fontWeight={600} fill="var(--ink)">
+              {to - from > b.name.length * 6.6 + (b.back ? 28 : 16) && (
+                <text x={from + (b.back ? 22 : 10)} y={y + 18} fontSize={12.5} fontWeight={600} fill="var(--ink)">
                   {b.name}
                 </text>
               )}
@@ -265,8 +265,9 @@ function Curve({
       ))}
       {last && (
         <text
-          x={Math.min(x(last.on) + 8, right - 92)}
-          y={Math.max(y(last.value) - 6, 30)}
+          x={Math.min(x(last.on) + 4, right - 6)}
+          textAnchor="end"
+          y={Math.max(y(last.value) - 9, 26)}
           fontSize={12}
           fill="var(--kelp)"
           fontWeight={600}

@@ -86,7 +86,8 @@ function Household({ session }: { session: Session }) {
     <Menu position="bottom-end" withinPortal={false}>
       <Menu.Target>
         <UnstyledButton className="soft" style={{ marginLeft: "auto", textAlign: "right" }}>
-          {session.collection} · {sayDay(session.today, session.today)} <span aria-hidden>▾</span>
+          <span className="not-phone">{session.collection} · </span>
+          {sayDay(session.today, session.today)} <span aria-hidden>▾</span>
         </UnstyledButton>
       </Menu.Target>
       <Menu.Dropdown>

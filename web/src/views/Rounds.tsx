@@ -149,7 +149,7 @@ function Answers({ stop, task, today }: { stop: Stop; task: Task; today: string 
         return (
           <>
             {open("?check", "check in")}
-            {quick("firm, no smell", {
+            {quick("firm", {
               on,
               checked: {
                 readings: [

@@ -3,8 +3,16 @@ import { useForm } from "@mantine/form";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { answer, client, Problem, type Session } from "../api/client";
+import { Figure } from "../figure/Figure";
 import { Refused } from "../shell/States";
 
+// The drawing at the door: a plant that was looked over and is well.
+const mended = Object.fromEntries(
+  ["leaves", "undersides", "joints", "new", "stem", "base", "surface", "pot", "roots"].map((z) => [
+    z,
+    { seen: 0, absent: 1 },
+  ]),
+);
 const knot = "M8 14 C60 6 90 22 140 13 S230 8 300 14";
 
 export function SignIn({ session }: { session: Session | undefined }) {
@@ -37,6 +45,9 @@ export function SignIn({ session }: { session: Session | undefined }) {
           <p className="soft" style={{ maxWidth: 420 }}>
             Chances and times are estimates; labels, local rules and your own eyes come first.
           </p>
+          <div style={{ width: 210, margin: "24px auto 0" }} aria-hidden="true">
+            <Figure figure="vine" zones={[]} state={mended} name="a plant" />
+          </div>
         </div>
         <div className="patch">
           {opening ? (
@@ -56,7 +67,8 @@ export function SignIn({ session }: { session: Session | undefined }) {
 function useEnter() {
   const cache = useQueryClient();
   return (s: Session) => {
-    cache.clear();
+    // Nothing that somebody else may have seen stays.
+    cache.removeQueries({ predicate: (q) => q.queryKey[0] !== "session" });
     cache.setQueryData(["session"], s);
   };
 }

@@ -129,7 +129,7 @@ function GateList({ r, today }: { r: Recovery; today: string }) {
               <b className={mark.tone}>{mark.word}</b>{" "}
               <span className="soft small">
                 {c.status !== "unknown" && c.found}
-                {c.since && `, ${distance(c.since, today)}`}
+                {c.since && ` (${distance(c.since, today)})`}
               </span>
             </span>
           </li>
@@ -412,9 +412,16 @@ function Needs({ file }: { file: PlantFile }) {
         </li>
         {care && (
           <>
-            <li>Light: {care.light}.</li>
-            <li>Air: {care.humidity}.</li>
-            <li>Feed: {care.feed}.</li>
+            <li>
+              <dl className={classes.care}>
+                <dt>Light</dt>
+                <dd>{care.light}</dd>
+                <dt>Air</dt>
+                <dd>{care.humidity}</dd>
+                <dt>Feed</dt>
+                <dd>{care.feed}</dd>
+              </dl>
+            </li>
             <li className="red">{care.not}</li>
           </>
         )}

@@ -75,7 +75,7 @@ function SuspectRow({ suspect, knowledge, accepted, onAccept }: SuspectRowProps)
       .join(" · ");
   const pro = telling.filter((e) => e.times > 1);
   const con = telling.filter((e) => e.times < 1);
-  const percent = `${(suspect.chance * 100).toFixed(suspect.chance < 0.1 ? 1 : 0)} %`;
+  const percent = `${(suspect.chance * 100).toFixed(suspect.chance < 0.0995 ? 1 : 0)} %`;
   return (
     <div style={{ padding: "8px 0" }} data-cause={suspect.id}>
       <div style={{ display: "flex", justifyContent: "space-between", gap: 10 }}>
@@ -122,7 +122,8 @@ function SuspectRow({ suspect, knowledge, accepted, onAccept }: SuspectRowProps)
 
 /** A sign's label cut to what can stand in a line of evidence. */
 function short(label: string): string {
-  const cut = label.split(/[;,:]/)[0] ?? label;
-  const words = (cut.length > 34 ? `${cut.slice(0, 32).trimEnd()}…` : cut).toLowerCase();
+  const cut = (label.split(/[;,:]/)[0] ?? label).toLowerCase();
+  if (cut.length <= 40) return cut;
+  const words = `${cut.slice(0, cut.lastIndexOf(" ", 38))} …`;
   return words;
 }

@@ -9,7 +9,8 @@ export function zoneStates(
 ): Record<string, ZoneState> {
   const states: Record<string, ZoneState> = {};
   for (const sign of knowledge?.signs ?? []) {
-    const state = (states[sign.zone] ??= { seen: 0, absent: 0 });
+    const state = states[sign.zone] ?? { seen: 0, absent: 0 };
+    states[sign.zone] = state;
     if (present.includes(sign.id)) state.seen++;
     else if (absent.includes(sign.id)) state.absent++;
   }

@@ -1,0 +1,192 @@
+// Package e2e drives the real program in a real browser.
+package e2e
+
+import (
+	"context"
+	"fmt"
+	"log/slog"
+	"net"
+	"net/http"
+	"net/http/httptest"
+	"os"
+	"os/exec"
+	"path/filepath"
+	"testing"
+	"time"
+
+	"github.com/chromedp/cdproto/cdp"
+	"github.com/chromedp/cdproto/emulation"
+	"github.com/chromedp/chromedp"
+	"github.com/stretchr/testify/require"
+
+	"tendermend/demo"
+	"tendermend/internal/pgtest"
+	"tendermend/server"
+	"tendermend/store"
+	"tendermend/web"
+)
+
+func TestMain(m *testing.M) { pgtest.Run(m) }
+
+// site is a running server and the store behind it.
+type site struct {
+	URL   string
+	Store *store.Store
+	HTTP  *httptest.Server
+}
+
+// start serves an empty installation, or the demo clinic, on a port of its own.
+func start(t *testing.T, withDemo bool) *site {
+	t.Helper()
+	_, err := web.Files().Open("index.html")
+	require.NoError(t, err, "the front end is not built: run make build first")
+	s := pgtest.Store(t)
+	o := server.Options{Clock: pgtest.Clock, Files: web.Files(), OpenAccounts: true, SignInsPerMinute: 100,
+		Log: slog.New(slog.NewTextHandler(os.Stderr, &slog.HandlerOptions{Level: slog.LevelError + 4}))}
+	if withDemo {
+		_, err := demo.Load(t.Context(), s, pgtest.Today)
+		require.NoError(t, err)
+		o.DemoEmail = demo.Email
+	}
+	h := httptest.NewUnstartedServer(server.New(s, o))
+	h.Start()
+	t.Cleanup(h.Close)
+	return &site{URL: h.URL, Store: s, HTTP: h}
+}
+
+// stopListening takes the server away from the browser; back gives it back on
+// the same address.
+func (s *site) stopListening(t *testing.T) (back func()) {
+	t.Helper()
+	addr, handler := s.HTTP.Listener.Addr().String(), s.HTTP.Config.Handler
+	s.HTTP.CloseClientConnections()
+	s.HTTP.Close()
+	return func() {
+		l, err := net.Listen("tcp", addr)
+		require.NoError(t, err)
+		again := &http.Server{Handler: handler, ReadHeaderTimeout: time.Second}
+		go func() { _ = again.Serve(l) }()
+		t.Cleanup(func() { _ = again.Close() })
+	}
+}
+
+func chromium(t *testing.T) string {
+	for _, name := range []string{"chromium", "chromium-browser"} {
+		if path, err := exec.LookPath(name); err == nil {
+			return path
+		}
+	}
+	t.Fatal("chromium is not installed; on Debian: apt-get install chromium")
+	return ""
+}
+
+// page opens a browser window of the size on the site.
+func (s *site) page(t *testing.T, width, height int64) *page {
+	t.Helper()
+	options := append(chromedp.DefaultExecAllocatorOptions[:],
+		chromedp.ExecPath(chromium(t)), chromedp.NoSandbox, chromedp.DisableGPU,
+		chromedp.Flag("disable-quic", true), chromedp.Flag("disable-component-update", true),
+		chromedp.UserDataDir(filepath.Join(t.TempDir(), "browser")))
+	allocator, cancelAllocator := chromedp.NewExecAllocator(context.Background(), options...)
+	ctx, cancel := chromedp.NewContext(allocator)
+	ctx, cancelTime := context.WithTimeout(ctx, 4*time.Minute)
+	t.Cleanup(func() { cancelTime(); cancel(); cancelAllocator() })
+	// The browser lives as long as the context it is first used with.
+	require.NoError(t, chromedp.Do(ctx), "starting chromium")
+	p := &page{t: t, ctx: ctx, url: s.URL}
+	p.run(chromedp.EmulateViewport(width, height))
+	p.prefer("prefers-reduced-motion", "reduce")
+	return p
+}
+
+// page is a browser window with the few things the tests do in it.
+type page struct {
+	t   *testing.T
+	ctx context.Context
+	url string
+}
+
+// prefer sets a media feature, as the person's system would.
+func (p *page) prefer(feature, value string) {
+	p.t.Helper()
+	p.run(chromedp.Func(func(ctx context.Context, t *chromedp.Target) error {
+		_, err := cdp.Call(ctx, t, emulation.SetEmulatedMedia, emulation.SetEmulatedMediaParams{Features: []*emulation.MediaFeature{{Name: feature, Value: value}}})
+		return err
+	}))
+}
+
+func (p *page) run(actions ...chromedp.Action[chromedp.Void]) {
+	p.t.Helper()
+	ctx, cancel := context.WithTimeout(p.ctx, 20*time.Second)
+	defer cancel()
+	if err := chromedp.Do(ctx, actions...); err != nil {
+		text, _ := chromedp.Run(p.ctx, chromedp.Evaluate[string](`document.body.innerText.slice(0, 3000)`))
+		p.shot(filepath.Join(os.TempDir(), "tendermend-failed.png"))
+		require.NoError(p.t, err, "the page says:\n%s", text)
+	}
+}
+
+func (p *page) open(path string) { p.t.Helper(); p.run(chromedp.Navigate(p.url + path)) }
+
+// by finds an element by its accessible role's usual tag and its words.
+func by(tag, words string) string {
+	return fmt.Sprintf(`//%s[contains(normalize-space(.), %q) or contains(@aria-label, %q)]`, tag, words, words)
+}
+
+func (p *page) click(xpath string) {
+	p.t.Helper()
+	p.run(chromedp.WaitVisible(xpath), chromedp.ScrollIntoView(xpath), chromedp.Click(xpath, chromedp.NodeVisible))
+}
+
+// touch chooses a part of the figure by its label.
+func (p *page) touch(zone string) {
+	p.t.Helper()
+	p.click(fmt.Sprintf(`//*[@data-zone=%q]/*[name()="text"][1]`, zone))
+}
+
+// see waits until the page shows the words.
+func (p *page) see(words string) {
+	p.t.Helper()
+	p.until(fmt.Sprintf(`document.body.innerText.toLowerCase().includes(%q.toLowerCase())`, words))
+}
+
+// until waits for a condition on the page.
+func (p *page) until(condition string) {
+	p.t.Helper()
+	p.run(chromedp.Func(func(ctx context.Context, t *chromedp.Target) error {
+		_, err := chromedp.Poll[bool](condition, chromedp.WithPollingTimeout(15*time.Second))(ctx, t)
+		return err
+	}))
+}
+
+// fill types into the field of a label, in place of what is there.
+func (p *page) fill(label, value string) {
+	p.t.Helper()
+	field := fmt.Sprintf(`//*[@id=(//label[starts-with(normalize-space(.), %q)]/@for)]`, label)
+	p.run(chromedp.WaitVisible(field), chromedp.ScrollIntoView(field), chromedp.Click(field),
+		script(`document.activeElement.select?.()`), chromedp.SendKeys(field, value))
+}
+
+// script runs on the page for what it does, not for what it gives.
+func script(text string) chromedp.Action[chromedp.Void] {
+	return chromedp.Func(func(ctx context.Context, t *chromedp.Target) error {
+		_, err := chromedp.Evaluate[any](text+"; null")(ctx, t)
+		return err
+	})
+}
+
+// eval gives what a script on the page comes to.
+func eval[T any](p *page, script string) T {
+	p.t.Helper()
+	ctx, cancel := context.WithTimeout(p.ctx, 20*time.Second)
+	defer cancel()
+	v, err := chromedp.Run(ctx, chromedp.Evaluate[T](script))
+	require.NoError(p.t, err)
+	return v
+}
+
+func (p *page) shot(file string) {
+	if png, err := chromedp.Run(p.ctx, chromedp.CaptureScreenshot()); err == nil {
+		_ = os.WriteFile(file, png, 0o644)
+	}
+}

@@ -1,0 +1,77 @@
+package e2e
+
+import (
+	"os"
+	"path/filepath"
+	"strings"
+	"testing"
+	"time"
+
+	"github.com/chromedp/chromedp"
+	"github.com/stretchr/testify/require"
+)
+
+// Screenshots of the main views, from the demo: SCREENSHOTS=docs/screenshots go
+// test ./e2e -run Screenshots. Without that variable nothing is drawn.
+func TestScreenshots(t *testing.T) {
+	folder := os.Getenv("SCREENSHOTS")
+	if folder == "" {
+		t.Skip("set SCREENSHOTS to a folder to draw them")
+	}
+	if !filepath.IsAbs(folder) {
+		folder = filepath.Join("..", folder)
+	}
+	require.NoError(t, os.MkdirAll(folder, 0o755))
+	s := start(t, true)
+	only := os.Getenv("ONLY")
+	for _, view := range []struct {
+		name, path, wait string
+		width, height    int64
+		dark             bool
+		then             func(*page)
+	}{
+		{name: "sign-in", path: "/", wait: "Open the demo clinic", width: 1280, height: 800},
+		{name: "rounds", path: "/", wait: "Today’s walk", width: 1280, height: 800},
+		{name: "rounds-phone", path: "/", wait: "Today’s walk", width: 390, height: 844},
+		{name: "plants", path: "/plants", wait: "in the collection", width: 1280, height: 800},
+		{name: "take-in", path: "/plants/new", wait: "How it grows", width: 1280, height: 800},
+		{name: "plant", path: plantPath("T-014"), wait: "looks in", width: 1280, height: 800},
+		{name: "plant-dark", path: plantPath("T-009"), wait: "looks in", width: 1280, height: 800, dark: true},
+		{name: "plant-phone", path: plantPath("C-012"), wait: "What it needs now", width: 390, height: 844},
+		{name: "examine", path: plantPath("T-032") + "/examine", wait: "What it may be", width: 1280, height: 800, then: func(p *page) {
+			p.touch("leaves")
+			p.click(`//button[@aria-label="seen: Many leaves went yellow within days"]`)
+			p.touch("stance")
+			p.click(`//button[@aria-label="seen: Leaves hang limp"]`)
+			p.touch("medium")
+			p.click(`//button[@aria-label="seen: Still wet more than five days after watering"]`)
+			p.see("Next:")
+		}},
+		{name: "examine-phone", path: plantPath("T-033") + "/examine", wait: "What it may be", width: 390, height: 844},
+		{name: "decide", path: plantPath("T-032") + "/do", wait: "What is safe", width: 1280, height: 800},
+		{name: "plan", path: plantPath("T-008") + "/do", wait: "steps to do", width: 1280, height: 800},
+		{name: "check-in-phone", path: plantPath("T-014") + "?check", wait: "Record the check-in", width: 390, height: 844},
+		{name: "record", path: plantPath("T-014") + "/record", wait: "entries", width: 1280, height: 800},
+		{name: "places", path: "/places", wait: "order of the walk", width: 1280, height: 800},
+	} {
+		if only != "" && !strings.Contains(","+only+",", ","+view.name+",") {
+			continue
+		}
+		p := s.page(t, view.width, view.height)
+		if view.dark {
+			p.prefer("prefers-color-scheme", "dark")
+		}
+		p.open("/")
+		if view.name != "sign-in" {
+			p.click(by("button", "Open the demo clinic"))
+			p.see("Today’s walk")
+			p.open(view.path)
+		}
+		p.see(view.wait)
+		if view.then != nil {
+			view.then(p)
+		}
+		p.run(chromedp.Sleep(700 * time.Millisecond)) // fonts and transitions settle
+		p.shot(filepath.Join(folder, view.name+".png"))
+	}
+}
