@@ -11,6 +11,7 @@ import (
 	"os"
 	"os/exec"
 	"path/filepath"
+	"sync/atomic"
 	"testing"
 	"time"
 
@@ -28,39 +29,47 @@ import (
 
 func TestMain(m *testing.M) { pgtest.Run(m) }
 
-// site is a running server and the store behind it.
+// site is a running server with the store behind it and a clock that the test
+// turns.
 type site struct {
-	URL   string
-	Store *store.Store
-	HTTP  *httptest.Server
+	URL    string
+	Store  *store.Store
+	server *httptest.Server
+	days   atomic.Int64 // gone by since the day on which all tests begin
 }
+
+func (s *site) clock() time.Time { return pgtest.Clock().AddDate(0, 0, int(s.days.Load())) }
+
+// wait lets days go by.
+func (s *site) wait(days int) { s.days.Add(int64(days)) }
 
 // start serves an empty installation, or the demo clinic, on a port of its own.
 func start(t *testing.T, withDemo bool) *site {
 	t.Helper()
 	_, err := web.Files().Open("index.html")
 	require.NoError(t, err, "the front end is not built: run make build first")
-	s := pgtest.Store(t)
-	o := server.Options{Clock: pgtest.Clock, Files: web.Files(), OpenAccounts: true, SignInsPerMinute: 100,
+	site := &site{Store: pgtest.Store(t)}
+	site.Store.Clock = site.clock
+	o := server.Options{Clock: site.clock, Files: web.Files(), OpenAccounts: true, SignInsPerMinute: 100,
 		Log: slog.New(slog.NewTextHandler(os.Stderr, &slog.HandlerOptions{Level: slog.LevelError + 4}))}
 	if withDemo {
-		_, err := demo.Load(t.Context(), s, pgtest.Today)
+		_, err := demo.Load(t.Context(), site.Store, pgtest.Today)
 		require.NoError(t, err)
 		o.DemoEmail = demo.Email
 	}
-	h := httptest.NewUnstartedServer(server.New(s, o))
-	h.Start()
-	t.Cleanup(h.Close)
-	return &site{URL: h.URL, Store: s, HTTP: h}
+	site.server = httptest.NewServer(server.New(site.Store, o))
+	site.URL = site.server.URL
+	t.Cleanup(site.server.Close)
+	return site
 }
 
 // stopListening takes the server away from the browser; back gives it back on
 // the same address.
 func (s *site) stopListening(t *testing.T) (back func()) {
 	t.Helper()
-	addr, handler := s.HTTP.Listener.Addr().String(), s.HTTP.Config.Handler
-	s.HTTP.CloseClientConnections()
-	s.HTTP.Close()
+	addr, handler := s.server.Listener.Addr().String(), s.server.Config.Handler
+	s.server.CloseClientConnections()
+	s.server.Close()
 	return func() {
 		l, err := net.Listen("tcp", addr)
 		require.NoError(t, err)
@@ -120,7 +129,7 @@ func (p *page) run(actions ...chromedp.Action[chromedp.Void]) {
 	ctx, cancel := context.WithTimeout(p.ctx, 20*time.Second)
 	defer cancel()
 	if err := chromedp.Do(ctx, actions...); err != nil {
-		text, _ := chromedp.Run(p.ctx, chromedp.Evaluate[string](`document.body.innerText.slice(0, 3000)`))
+		text, _ := chromedp.Run(p.ctx, chromedp.Evaluate[string](`document.body.innerText.slice(-700)`))
 		p.shot(filepath.Join(os.TempDir(), "tendermend-failed.png"))
 		require.NoError(p.t, err, "the page says:\n%s", text)
 	}
@@ -154,9 +163,24 @@ func (p *page) see(words string) {
 func (p *page) until(condition string) {
 	p.t.Helper()
 	p.run(chromedp.Func(func(ctx context.Context, t *chromedp.Target) error {
-		_, err := chromedp.Poll[bool](condition, chromedp.WithPollingTimeout(15*time.Second))(ctx, t)
+		_, err := chromedp.Poll[bool](condition, chromedp.WithPollingTimeout(8*time.Second))(ctx, t)
 		return err
 	}))
+}
+
+// hides waits until the page no longer shows the words.
+func (p *page) hides(words string) {
+	p.t.Helper()
+	p.until(fmt.Sprintf(`!document.body.innerText.toLowerCase().includes(%q.toLowerCase())`, words))
+}
+
+// openDemo signs in to the demo clinic and opens a path of it.
+func (p *page) openDemo(path string) {
+	p.t.Helper()
+	p.open("/")
+	p.click(by("button", "Open the demo clinic"))
+	p.see("Today’s walk")
+	p.open(path)
 }
 
 // fill types into the field of a label, in place of what is there.
@@ -164,7 +188,7 @@ func (p *page) fill(label, value string) {
 	p.t.Helper()
 	field := fmt.Sprintf(`//*[@id=(//label[starts-with(normalize-space(.), %q)]/@for)]`, label)
 	p.run(chromedp.WaitVisible(field), chromedp.ScrollIntoView(field), chromedp.Click(field),
-		script(`document.activeElement.select?.()`), chromedp.SendKeys(field, value))
+		script(`document.activeElement.select?.()`), chromedp.KeyEvent(value))
 }
 
 // script runs on the page for what it does, not for what it gives.

@@ -61,11 +61,10 @@ func TestScreenshots(t *testing.T) {
 		if view.dark {
 			p.prefer("prefers-color-scheme", "dark")
 		}
-		p.open("/")
-		if view.name != "sign-in" {
-			p.click(by("button", "Open the demo clinic"))
-			p.see("Today’s walk")
-			p.open(view.path)
+		if view.name == "sign-in" {
+			p.open("/")
+		} else {
+			p.openDemo(view.path)
 		}
 		p.see(view.wait)
 		if view.then != nil {

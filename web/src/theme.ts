@@ -1,4 +1,12 @@
-import { type CSSVariablesResolver, createTheme, type MantineColorsTuple } from "@mantine/core";
+import {
+  type CSSVariablesResolver,
+  createTheme,
+  Drawer,
+  defaultVariantColorsResolver,
+  type MantineColorsTuple,
+  Modal,
+  type VariantColorsResolver,
+} from "@mantine/core";
 
 // Threads of the product. Each runs from pale to deep; 6 is the thread itself.
 const madder: MantineColorsTuple = [
@@ -74,7 +82,24 @@ const ink: MantineColorsTuple = [
   "#111920",
 ];
 
+// A filled button is a thread with cloth for its words, in light and in dark.
+const threads: Record<string, string> = { ink: "var(--ink)", kelp: "var(--kelp)", madder: "var(--red)" };
+const variantColorResolver: VariantColorsResolver = (input) => {
+  const resolved = defaultVariantColorsResolver(input);
+  const thread = threads[input.color ?? "ink"];
+  if (input.variant !== "filled" || !thread) return resolved;
+  const hover = `color-mix(in srgb, ${thread} 88%, var(--cloth))`;
+  return { ...resolved, background: thread, hover, color: "var(--cloth)", hoverColor: "var(--cloth)" };
+};
+
+const closeButtonProps = { "aria-label": "Close" };
+
 export const theme = createTheme({
+  variantColorResolver,
+  components: {
+    Modal: Modal.extend({ defaultProps: { closeButtonProps } }),
+    Drawer: Drawer.extend({ defaultProps: { closeButtonProps } }),
+  },
   colors: { madder, kelp, slate, ochre, plum, ink },
   primaryColor: "ink",
   primaryShade: { light: 6, dark: 2 },

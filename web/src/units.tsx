@@ -1,5 +1,6 @@
 import { NumberInput, type NumberInputProps } from "@mantine/core";
 import { useLocalStorage } from "@mantine/hooks";
+import { useState } from "react";
 
 export type System = "metric" | "us";
 
@@ -52,24 +53,40 @@ export function sayQuantity(value: number, unit: string, system: System): string
   return `${Number(shown.value.toFixed(digits))} ${shown.unit}`.trim();
 }
 
-interface QuantityInputProps extends Omit<NumberInputProps, "value" | "onChange"> {
-  unit: string;
+interface NumberFieldProps extends Omit<NumberInputProps, "value" | "onChange"> {
   value: number | undefined;
-  onChange: (metric: number | undefined) => void;
+  onChange: (value: number | undefined) => void;
 }
 
-/** A number field that shows and takes the person's units and keeps metric. */
-export function QuantityInput({ unit, value, onChange, ...rest }: QuantityInputProps) {
-  const [system] = useUnits();
-  const shown = value === undefined ? "" : Number(toShown(value, unit, system).value.toFixed(2));
+/** A number field that keeps what is half typed ("15.") and gives a number, or nothing when it is empty. */
+export function NumberField({ value, onChange, ...rest }: NumberFieldProps) {
+  const [typed, setTyped] = useState<string | number>(value ?? "");
+  // What was typed stands as long as it says the same as the value that is kept.
+  const same = (typed === "" ? undefined : Number(typed)) === value;
   return (
     <NumberInput
       hideControls
       inputMode="decimal"
       {...rest}
+      value={same ? typed : (value ?? "")}
+      onChange={(v) => {
+        setTyped(v);
+        const n = v === "" ? undefined : Number(v);
+        onChange(n !== undefined && Number.isNaN(n) ? undefined : n);
+      }}
+    />
+  );
+}
+
+/** A number field that shows and takes the person's units and keeps metric. */
+export function QuantityInput({ unit, value, onChange, ...rest }: NumberFieldProps & { unit: string }) {
+  const [system] = useUnits();
+  return (
+    <NumberField
+      {...rest}
       suffix={` ${toShown(0, unit, system).unit}`}
-      value={shown}
-      onChange={(v) => onChange(typeof v === "number" ? toMetric(v, unit, system) : undefined)}
+      value={value === undefined ? undefined : Number(toShown(value, unit, system).value.toFixed(3))}
+      onChange={(v) => onChange(v === undefined ? undefined : toMetric(v, unit, system))}
     />
   );
 }

@@ -95,7 +95,9 @@ export function useRecord(plant: string) {
         cache.invalidateQueries({ queryKey: ["rounds"] }),
         cache.invalidateQueries({ queryKey: ["places"] }),
       ]),
-    // A conflict means that the record moved on: show what it says now.
-    onError: () => cache.invalidateQueries({ queryKey: ["plant", plant] }),
+    // A conflict means that the record moved on: show what it says now. Nobody waits for that.
+    onError: () => {
+      void cache.invalidateQueries({ queryKey: ["plant", plant] });
+    },
   });
 }

@@ -154,11 +154,6 @@ function Label({
 }) {
   const { zone, left, y, anchor } = label;
   const x = left ? 2 : 398;
-  const said = look?.seen
-    ? `${look.seen} seen${look.absent ? `, ${look.absent} not there` : ""}`
-    : look?.absent
-      ? `${look.absent} not there`
-      : "not looked";
   const short = look?.seen ? `${look.seen} seen` : look?.absent ? "nothing there" : "not looked";
   const width = zone.label.length * 7;
   const edge = left ? x + width + 5 : x - width - 5;
@@ -166,7 +161,6 @@ function Label({
     <g
       role="button"
       tabIndex={0}
-      aria-label={`${zone.label}: ${said}`}
       aria-pressed={chosen}
       className={classes.label}
       data-zone={zone.id}
@@ -202,7 +196,7 @@ function Label({
         fontWeight={chosen ? 700 : 500}
         fill="var(--ink)"
       >
-        {zone.label}
+        {`${zone.label} `}
       </text>
       <text
         x={x}

@@ -1,4 +1,4 @@
-import { Autocomplete, Button, Group, NumberInput, Select, Switch, Textarea, TextInput } from "@mantine/core";
+import { Autocomplete, Button, Group, Select, Switch, Textarea, TextInput } from "@mantine/core";
 import { useDebouncedValue, useLocalStorage } from "@mantine/hooks";
 import { useState } from "react";
 import { useNavigate } from "react-router";
@@ -7,7 +7,7 @@ import { useKnowledge, usePlaces, useProfiles, useRecord, useSession } from "../
 import { newId } from "../api/id";
 import { Figure } from "../figure/Figure";
 import { Failed, Refused, Waiting } from "../shell/States";
-import { QuantityInput } from "../units";
+import { NumberField, QuantityInput } from "../units";
 import { NewPlace } from "./Places";
 import classes from "./TakeIn.module.css";
 
@@ -162,13 +162,12 @@ export function ArrivalForm({ value, on, kind, change, submit, submitLabel, erro
             error={fault("on")}
           />
           <TextInput label="Where from" maxLength={120} {...text("from")} />
-          <NumberInput
+          <NumberField
             label="Price paid"
             min={0}
             decimalScale={2}
-            hideControls
-            value={value.price ?? ""}
-            onChange={(v) => set({ price: typeof v === "number" ? v : undefined })}
+            value={value.price}
+            onChange={(v) => set({ price: v })}
             error={fault("price")}
           />
           <Select
@@ -196,21 +195,19 @@ export function ArrivalForm({ value, on, kind, change, submit, submitLabel, erro
             onChange={(v) => set({ potDepthCm: v })}
             error={fault("potDepthCm")}
           />
-          <NumberInput
+          <NumberField
             label="Leaves"
             allowDecimal={false}
-            hideControls
-            value={value.leaves ?? ""}
-            onChange={(v) => set({ leaves: typeof v === "number" ? v : undefined })}
+            value={value.leaves}
+            onChange={(v) => set({ leaves: v })}
             error={fault("leaves")}
           />
-          <NumberInput
+          <NumberField
             label="Growths"
             description="Bulbs, canes, rosettes or stems"
             allowDecimal={false}
-            hideControls
-            value={value.growths ?? ""}
-            onChange={(v) => set({ growths: typeof v === "number" ? v : undefined })}
+            value={value.growths}
+            onChange={(v) => set({ growths: v })}
             error={fault("growths")}
           />
         </div>

@@ -1,4 +1,4 @@
-import { Button, Drawer, Group, NumberInput, Stack, Textarea } from "@mantine/core";
+import { Button, Drawer, Group, Stack, Textarea } from "@mantine/core";
 import { useLocalStorage, useMediaQuery } from "@mantine/hooks";
 import { useState } from "react";
 import type { Measure, PlantFile } from "../../api/client";
@@ -6,7 +6,7 @@ import { useKnowledge, useRecord } from "../../api/hooks";
 import { newId } from "../../api/id";
 import { distance } from "../../dates";
 import { Refused } from "../../shell/States";
-import { QuantityInput } from "../../units";
+import { NumberField, QuantityInput } from "../../units";
 import { useUndo } from "../undo";
 
 interface Draft {
@@ -164,13 +164,12 @@ function Reading({ measure, value, set, last, today }: ReadingProps) {
   const common = { label: measure.ask, description: [measure.how, before].filter(Boolean).join(" · ") };
   if (measure.kind === "mm") return <QuantityInput unit="mm" value={value} onChange={set} {...common} />;
   return (
-    <NumberInput
+    <NumberField
       {...common}
-      hideControls
       inputMode="numeric"
       suffix={measure.kind === "percent" ? " %" : undefined}
-      value={value ?? ""}
-      onChange={(v) => set(typeof v === "number" ? v : undefined)}
+      value={value}
+      onChange={set}
     />
   );
 }

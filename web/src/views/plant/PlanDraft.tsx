@@ -1,11 +1,11 @@
-import { Button, Group, NumberInput, Radio, Select, Stack } from "@mantine/core";
+import { Button, Group, Radio, Select, Stack } from "@mantine/core";
 import { useDebouncedValue, useLocalStorage } from "@mantine/hooks";
 import { useState } from "react";
 import type { Answers } from "../../api/client";
 import { usePlanPreview, useRecord } from "../../api/hooks";
 import { newId } from "../../api/id";
 import { Failed, Refused, Waiting } from "../../shell/States";
-import { QuantityInput } from "../../units";
+import { NumberField, QuantityInput } from "../../units";
 import { useUndo } from "../undo";
 import { PlanHead, StepText } from "./PlanParts";
 import { usePlantFile } from "./PlantPage";
@@ -32,13 +32,12 @@ export function PlanDraft({ decideAgain }: { decideAgain: () => void }) {
   const set = (part: Partial<Answers>) => setAnswers({ ...answers, ...part });
   const orchid = file.habitInfo.orchid;
   const count = (key: "liveRoots" | "liveTips" | "lookDays", label: string, description: string) => (
-    <NumberInput
+    <NumberField
       label={label}
       description={description}
-      hideControls
       allowDecimal={false}
-      value={answers[key] ?? ""}
-      onChange={(v) => set({ [key]: typeof v === "number" ? v : undefined })}
+      value={answers[key]}
+      onChange={(v) => set({ [key]: v })}
     />
   );
   const yes = (key: "liveRot" | "inSpike", label: string) => (
@@ -123,12 +122,11 @@ export function PlanDraft({ decideAgain }: { decideAgain: () => void }) {
                   value={answers.warmthC}
                   onChange={(v) => set({ warmthC: v })}
                 />
-                <NumberInput
+                <NumberField
                   label="Humidity"
                   suffix=" %"
-                  hideControls
-                  value={answers.humidityPct ?? ""}
-                  onChange={(v) => set({ humidityPct: typeof v === "number" ? v : undefined })}
+                  value={answers.humidityPct}
+                  onChange={(v) => set({ humidityPct: v })}
                 />
                 {count("lookDays", "You look every … days", "How often you can")}
               </>

@@ -1,4 +1,4 @@
-import { Button, Group, Modal, NumberInput, Select, Switch, Textarea, TextInput } from "@mantine/core";
+import { Button, Group, Modal, Select, Switch, Textarea, TextInput } from "@mantine/core";
 import { useState } from "react";
 import { Link } from "react-router";
 import type { EntryView, Knowledge } from "../../api/client";
@@ -6,6 +6,7 @@ import { type Draft, useEntries, useKnowledge, usePlaces, useRecord } from "../.
 import { newId } from "../../api/id";
 import { distance, sayDay } from "../../dates";
 import { Failed, Refused, Waiting } from "../../shell/States";
+import { NumberField } from "../../units";
 import { ArrivalForm } from "../TakeIn";
 import { isolationWord } from "../words";
 import { sayEntry } from "./entryWords";
@@ -167,11 +168,11 @@ function Correct({ entry, knowledge, close }: { entry: EntryView; knowledge: Kno
         />
       )}
       {draft.weighed && (
-        <NumberInput
+        <NumberField
           mt="sm"
           label="Weight, g"
           value={draft.weighed.grams}
-          onChange={(v) => typeof v === "number" && setDraft({ ...draft, weighed: { grams: v } })}
+          onChange={(v) => v !== undefined && setDraft({ ...draft, weighed: { grams: v } })}
         />
       )}
       {draft.probed && (
@@ -184,7 +185,7 @@ function Correct({ entry, knowledge, close }: { entry: EntryView; knowledge: Kno
         />
       )}
       {draft.checked?.readings?.map((r, i) => (
-        <NumberInput
+        <NumberField
           key={r.measure}
           mt="sm"
           label={knowledge.measures?.find((m) => m.id === r.measure)?.ask ?? r.measure}
@@ -193,7 +194,7 @@ function Correct({ entry, knowledge, close }: { entry: EntryView; knowledge: Kno
           }
           value={r.value}
           onChange={(v) => {
-            if (typeof v !== "number" || !draft.checked) return;
+            if (v === undefined || !draft.checked) return;
             const readings = (draft.checked.readings ?? []).map((x, k) => (k === i ? { ...x, value: v } : x));
             setDraft({ ...draft, checked: { ...draft.checked, readings } });
           }}

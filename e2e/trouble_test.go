@@ -1,0 +1,144 @@
+package e2e
+
+import (
+	"strings"
+	"testing"
+
+	"github.com/chromedp/chromedp"
+	"github.com/chromedp/chromedp/kb"
+	"github.com/stretchr/testify/assert"
+)
+
+func TestWrongPasswordKeepsTheForm(t *testing.T) {
+	p := start(t, true).page(t, 1280, 800)
+	p.open("/")
+	p.fill("E-mail", "clinic@ferry-terminal.example")
+	p.fill("Password", "not the password")
+	p.click(`//form//button[@type="submit"]`)
+	p.see("do not match")
+	assert.Equal(t, "clinic@ferry-terminal.example", eval[string](p, `document.querySelector('input[type=email]').value`))
+}
+
+func TestServerGoneAndBackLosesNothing(t *testing.T) {
+	s := start(t, true)
+	p := s.page(t, 1280, 800)
+	p.openDemo(plantPath("T-033") + "/examine")
+	p.see("What it may be")
+	p.touch("leaves")
+	p.click(`//button[@aria-label="seen: Dry brown leaf tips"]`)
+	p.see("1 answers")
+	back := s.stopListening(t)
+	p.click(by("button", "Save this look"))
+	p.see("cannot be reached")
+	assert.Equal(t, "true", eval[string](p, `document.querySelector('button[aria-label="seen: Dry brown leaf tips"]').getAttribute("aria-pressed")`), "the answer is still there")
+	back()
+	p.click(by("button", "Save this look"))
+	p.see("What do you take it for?")
+}
+
+func TestDraftOutlivesTheTab(t *testing.T) {
+	p := start(t, true).page(t, 1280, 800)
+	p.openDemo(plantPath("T-033") + "/examine")
+	p.see("What it may be")
+	p.touch("leaves")
+	p.click(`//button[@aria-label="not there: Dry brown leaf tips"]`)
+	p.see("1 answers")
+	p.run(chromedp.Reload())
+	p.see("1 answers")
+}
+
+func TestEmptyCollectionShowsTheWayToBegin(t *testing.T) {
+	p := start(t, false).page(t, 390, 844)
+	p.open("/")
+	p.fill("Your name", "Rosa")
+	p.fill("What the collection is called", "Sill")
+	p.fill("E-mail", "rosa@example.org")
+	p.fill("Password", "a short sentence")
+	p.click(by("button", "Begin"))
+	p.see("No plants yet")
+	for path, says := range map[string]string{"/": "No plants yet", "/plants": "No plants yet", "/places": "No places yet", "/nowhere": "There is no such page",
+		"/plants/not-an-id": "No such plant", "/plants/01890000-0000-7000-8000-000000000000": "no such plant"} {
+		p.open(path)
+		p.see(says)
+	}
+}
+
+func TestTwoTabsOnOnePlant(t *testing.T) {
+	s := start(t, true)
+	here, there := s.page(t, 1280, 800), s.page(t, 1280, 800)
+	for _, p := range []*page{here, there} {
+		p.openDemo(plantPath("C-012"))
+		p.see("Pass to “falling dish”")
+	}
+	here.click(by("button", "Pass to “falling dish”"))
+	here.see("stage 2 of 3")
+	there.click(by("button", "Pass to “falling dish”"))
+	there.see("somebody moved it since you opened this page")
+	there.see("stage 2 of 3")
+	there.see("1 gates passed")
+}
+
+// press types keys into whatever has the focus.
+func (p *page) press(keys ...string) {
+	p.t.Helper()
+	for _, k := range keys {
+		p.run(chromedp.KeyEvent(k))
+	}
+}
+
+// tabTo presses Tab until the focused element's words hold the wanted ones.
+func (p *page) tabTo(words string) {
+	p.t.Helper()
+	for range 120 {
+		p.press(kb.Tab)
+		if strings.Contains(eval[string](p, `(document.activeElement.getAttribute("aria-label") ?? "") + document.activeElement.textContent`), words) {
+			return
+		}
+	}
+	p.t.Fatalf("Tab never reaches %q", words)
+}
+
+func TestExamineByKeyboardAlone(t *testing.T) {
+	p := start(t, true).page(t, 1280, 800)
+	p.openDemo(plantPath("T-033") + "/examine")
+	p.see("What it may be")
+	p.tabTo("To the content")
+	p.tabTo("Joints ")
+	p.press(kb.Enter)
+	p.see("White cottony tufts")
+	p.tabTo("seen: White cottony tufts in joints")
+	p.press(" ")
+	p.until(`document.querySelector('[data-cause]').dataset.cause === "mealybug"`)
+	p.tabTo("not there: Ants visit")
+	p.press(kb.Enter)
+	p.see("2 answers")
+	p.tabTo("Save this look")
+	p.press(kb.Enter)
+	p.see("What do you take it for?")
+	p.tabTo("Accept mealybugs, make the plan")
+	p.press(kb.Enter)
+	p.see("Mealybugs and scale: first treatment")
+}
+
+func TestUnitsAndClothSwitch(t *testing.T) {
+	p := start(t, true).page(t, 1280, 800)
+	p.openDemo("/plants/new")
+	p.fill("Pot, inner width", "15.24")
+	p.click(by("button", "Ferry terminal clinic"))
+	p.click(by("button", "Inches"))
+	p.until(`[...document.querySelectorAll("input")].some(i => i.value === "6 in")`)
+	p.click(by("button", "Ferry terminal clinic"))
+	p.click(by("button", "Dark cloth"))
+	p.until(`getComputedStyle(document.body).backgroundColor === "rgb(27, 32, 35)"`)
+}
+
+func TestARowOnTheWalkTakesItsAnswerAndUndoesIt(t *testing.T) {
+	p := start(t, true).page(t, 390, 844)
+	p.openDemo("/")
+	p.see("Pothos over the departures board")
+	p.click(`//article[contains(., "Pothos over")]//button[.="watered"]`)
+	p.see("Recorded: Pothos over the departures board: watered")
+	p.until(`![...document.querySelectorAll("article")].some(a => a.innerText.includes("Pothos over"))`)
+	p.click(by("button", "Undo"))
+	p.until(`[...document.querySelectorAll("article")].some(a => a.innerText.includes("Pothos over"))`)
+}
