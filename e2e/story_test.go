@@ -112,6 +112,7 @@ func TestRescueFromTheDoorToTheFirstStagePassed(t *testing.T) {
 	p.see("re-root → stabilise")
 	p.click(`//li[@data-kind="staged"][1]//button[contains(@aria-label, "Undo")]`)
 	p.hides("re-root → stabilise")
+	p.hides("Recorded:")
 	p.click(`//li[@data-kind="arrived"]//button[contains(@aria-label, "Correct")]`)
 	p.see("Correct the arrival")
 	p.fill("Name", "Window-leaf, third shelf")

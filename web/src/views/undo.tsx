@@ -8,7 +8,9 @@ export function useUndo(plant: string) {
   const record = useRecord(plant);
   const session = useSession();
   return (said: string, entry: string) => {
-    const id = `undo-${entry}`;
+    // One at a time: the newest is the one that people take back.
+    const id = "undo";
+    notifications.hide(id);
     const undo = () => {
       notifications.hide(id);
       record.mutate(

@@ -286,7 +286,7 @@ function MovePlant() {
         data={places.data?.places?.map((p) => ({ value: p.id, label: p.name })) ?? []}
         value={place}
         onChange={setPlace}
-        placeholder="no places yet"
+        placeholder={places.data?.places?.length ? "pick a place" : "no places yet"}
       />
       <Select
         mt="sm"
