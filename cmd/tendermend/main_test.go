@@ -1,0 +1,115 @@
+package main
+
+import (
+	"bytes"
+	"encoding/json"
+	"os"
+	"os/exec"
+	"path/filepath"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// program builds the program once and gives its path.
+func program(t *testing.T) string {
+	t.Helper()
+	path := filepath.Join(t.TempDir(), "tendermend")
+	out, err := exec.Command("go", "build", "-o", path, ".").CombinedOutput()
+	require.NoError(t, err, string(out))
+	return path
+}
+
+func call(t *testing.T, path, input string, args ...string) (out, errs string, status int) {
+	t.Helper()
+	var stdout, stderr bytes.Buffer
+	cmd := exec.Command(path, args...)
+	cmd.Stdin, cmd.Stdout, cmd.Stderr = strings.NewReader(input), &stdout, &stderr
+	_ = cmd.Run()
+	return stdout.String(), stderr.String(), cmd.ProcessState.ExitCode()
+}
+
+func TestDiagnoseCommand(t *testing.T) {
+	path := program(t)
+	const one = `{"habit":"aroid-vine","season":"winter","present":["med.dry-through"],"absent":["root.smell"]}`
+	out, errs, status := call(t, path, one, "diagnose")
+	require.Zero(t, status, errs)
+	var result struct {
+		Causes []struct {
+			ID     string
+			Chance float64
+		}
+		Sets   []struct{ Causes []string }
+		Checks []struct {
+			Sign    string
+			Minutes int
+			Worth   float64
+		}
+		Moves []struct{ Move, Advice string }
+		// A pointer tells a missing answer from a no.
+		Enough *bool
+	}
+	require.NoError(t, json.Unmarshal([]byte(out), &result))
+	assert.Equal(t, "drought", result.Causes[0].ID)
+	assert.Len(t, result.Causes, 55, "all causes")
+	assert.Len(t, result.Sets, 5)
+	assert.NotEmpty(t, result.Checks)
+	assert.NotEmpty(t, result.Moves)
+	require.NotNil(t, result.Enough)
+
+	out, _, status = call(t, path, "["+one+","+one+"]", "diagnose")
+	require.Zero(t, status)
+	var list []json.RawMessage
+	require.NoError(t, json.Unmarshal([]byte(out), &list))
+	assert.Len(t, list, 2, "for a list a list")
+
+	for name, tc := range map[string]struct{ input, says string }{
+		"unknown sign":  {`{"habit":"fern","present":["leaf.blue"],"absent":[]}`, `present[0]: there is no sign "leaf.blue"`},
+		"unknown habit": {`[{"habit":"fern","present":[],"absent":[]},{"habit":"moss","present":[],"absent":[]}]`, `case 1: habit: there is no growth habit "moss"`},
+		"both":          {`{"habit":"fern","present":["leaf.crisp"],"absent":["leaf.crisp"]}`, `absent[0]: "leaf.crisp" is said to be both`},
+		"broken":        {"{\"habit\":\n\"fern\",,}", "line 2"},
+		"cut off":       {`{"habit":"fern"`, "ends too early"},
+		"misspelt":      {`{"habit":"fern","presnt":[]}`, `unknown field "presnt"`},
+		"wrong type":    {`{"habit":"fern","present":"leaf.crisp"}`, "present should be"},
+		"two values":    {`{"habit":"fern"} {"habit":"fern"}`, "more after the end"},
+		"empty":         {"", "empty"},
+	} {
+		out, errs, status := call(t, path, tc.input, "diagnose")
+		assert.Equal(t, 2, status, name)
+		assert.Empty(t, out, name)
+		assert.Contains(t, errs, tc.says, name)
+	}
+}
+
+func TestCasesCommand(t *testing.T) {
+	path := program(t)
+	out, errs, status := call(t, path, "", "cases", "../../core/diagnosis/testdata/cases_practice.json")
+	require.Zero(t, status, errs)
+	assert.Contains(t, out, "first cause true               60 (98.4 %)")
+	assert.Contains(t, out, "main cause in the first three  61 (100.0 %)")
+	assert.Contains(t, out, "Brier")
+	assert.Contains(t, out, "90-100 %")
+
+	_, errs, status = call(t, path, "", "cases", "nowhere.json")
+	assert.Equal(t, 2, status)
+	assert.Contains(t, errs, "nowhere.json")
+	file := filepath.Join(t.TempDir(), "bad.json")
+	require.NoError(t, os.WriteFile(file, []byte(`[{"id":"x1","habit":"fern","present":[],"absent":[],"causes":["curse"]}]`), 0o600))
+	_, errs, status = call(t, path, "", "cases", file)
+	assert.Equal(t, 2, status)
+	assert.Contains(t, errs, `case x1: causes[0]: there is no cause "curse"`)
+}
+
+func TestUnknownCommandShowsTheUsage(t *testing.T) {
+	path := program(t)
+	for _, args := range [][]string{{}, {"dance"}} {
+		_, errs, status := call(t, path, "", args...)
+		assert.Equal(t, 2, status)
+		assert.Contains(t, errs, "tendermend diagnose")
+	}
+	_, errs, status := call(t, path, "", "migrate")
+	assert.Equal(t, 2, status)
+	assert.Contains(t, errs, "DATABASE_URL")
+}
