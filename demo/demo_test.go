@@ -1,0 +1,61 @@
+package demo_test
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"tendermend/core/day"
+	"tendermend/demo"
+	"tendermend/internal/pgtest"
+	"tendermend/store"
+)
+
+func TestMain(m *testing.M) { pgtest.Run(m) }
+
+func TestTheClinicShowsEveryKindOfCase(t *testing.T) {
+	s := pgtest.Store(t)
+	loaded, err := demo.Load(t.Context(), s, pgtest.Today)
+	require.NoError(t, err)
+	assert.True(t, loaded)
+	again, err := demo.Load(t.Context(), s, pgtest.Today+1)
+	require.NoError(t, err)
+	assert.False(t, again, "a second start keeps what is there")
+
+	user, err := s.UserByEmail(t.Context(), demo.Email)
+	require.NoError(t, err)
+	account, err := s.Account(t.Context(), user.ID)
+	require.NoError(t, err)
+	page, err := s.Register(t.Context(), account.Collection.ID, store.Filter{Limit: 100})
+	require.NoError(t, err)
+	assert.GreaterOrEqual(t, len(page.Rows), 12)
+	standing := map[string]int{}
+	var stalled, setback, longest int
+	for _, r := range page.Rows {
+		standing[r.Standing]++
+		if r.StallsOn != nil && *r.StallsOn <= pgtest.Today {
+			stalled++
+		}
+		setback += len(r.Seam.V.Loose)
+		longest = max(longest, int(pgtest.Today-r.ArrivedOn))
+	}
+	for _, wanted := range []string{"arrived", "examined", "watched", "mending", "mended", "lost", "given-away"} {
+		assert.Positive(t, standing[wanted], wanted)
+	}
+	assert.Positive(t, stalled, "a stall")
+	assert.Positive(t, setback, "a setback")
+	assert.GreaterOrEqual(t, longest, 240, "about nine months")
+	_, due, err := s.Due(t.Context(), account.Collection.ID, pgtest.Today, 100)
+	require.NoError(t, err)
+	assert.Greater(t, due, 5)
+}
+
+// The dates are relative to the day of loading, whatever day that is.
+func TestTheClinicCanBeMadeUpOnAnyDay(t *testing.T) {
+	for _, d := range []int{0, 97, 180, 271} {
+		s := pgtest.Store(t)
+		_, err := demo.Load(t.Context(), s, pgtest.Today-day.Day(d))
+		require.NoError(t, err)
+	}
+}
