@@ -94,7 +94,7 @@ func TestRescueFromTheDoorToTheFirstStagePassed(t *testing.T) {
 	quietCheck(p)
 	p.click(by("button", "Pass to “re-root”"))
 	p.see("stage 2 of 3")
-	p.see("1 gates passed")
+	p.see("1 gate passed")
 
 	p.click(by("button", "Pass anyway"))
 	p.see("a step back costs more weeks than waiting")
@@ -106,7 +106,7 @@ func TestRescueFromTheDoorToTheFirstStagePassed(t *testing.T) {
 	p.fill("Why", "it wilted in the evening")
 	p.click(`//section[@role="dialog"]//button[.="Step back"]`)
 	p.see("stage 1 of 3")
-	p.see("1 steps back")
+	p.see("1 step back")
 
 	p.click(`//a[.="Record"]`)
 	p.see("re-root → stabilise")

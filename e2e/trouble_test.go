@@ -75,7 +75,7 @@ func TestTwoTabsOnOnePlant(t *testing.T) {
 	there.click(by("button", "Pass to “falling dish”"))
 	there.see("somebody moved it since you opened this page")
 	there.see("stage 2 of 3")
-	there.see("1 gates passed")
+	there.see("1 gate passed")
 }
 
 // press types keys into whatever has the focus.

@@ -116,6 +116,10 @@ export const theme = createTheme({
 export const variables: CSSVariablesResolver = () => ({
   variables: {},
   light: {
+    "--mantine-primary-color-filled": "#22303a",
+    "--mantine-primary-color-filled-hover": "#34424c",
+    "--mantine-primary-color-contrast": "#faf7f0",
+    "--mantine-color-gray-4": "#c3b698",
     "--mantine-color-body": "#f3eee4",
     "--mantine-color-text": "#22303a",
     "--mantine-color-dimmed": "#566269",
@@ -151,6 +155,10 @@ export const variables: CSSVariablesResolver = () => ({
     "--pale": "#b9b2a2",
   },
   dark: {
+    "--mantine-primary-color-filled": "#ece5d8",
+    "--mantine-primary-color-filled-hover": "#d6cfc2",
+    "--mantine-primary-color-contrast": "#1b2023",
+    "--mantine-color-dark-4": "#5b5a4f",
     "--mantine-color-body": "#1b2023",
     "--mantine-color-text": "#ece5d8",
     "--mantine-color-dimmed": "#a9b0b0",

@@ -37,7 +37,7 @@ export function Figure({ figure, zones, state, chosen, onChoose, name }: FigureP
   const labels = layOut(zones ?? [], anchors);
   return (
     <svg
-      viewBox={labels.length > 0 ? "0 0 400 476" : "84 24 232 436"}
+      viewBox={labels.length > 0 ? "0 0 400 476" : "84 8 232 450"}
       width="100%"
       role="group"
       aria-label={`Drawing of ${name}: parts to look at`}
@@ -155,7 +155,7 @@ function Label({
   const { zone, left, y, anchor } = label;
   const x = left ? 2 : 398;
   const short = look?.seen ? `${look.seen} seen` : look?.absent ? "nothing there" : "not looked";
-  const width = zone.label.length * 7;
+  const width = zone.label.length * 7.3;
   const edge = left ? x + width + 5 : x - width - 5;
   return (
     <g
@@ -192,7 +192,7 @@ function Label({
         x={x}
         y={y}
         textAnchor={left ? "start" : "end"}
-        fontSize={13}
+        fontSize={14}
         fontWeight={chosen ? 700 : 500}
         fill="var(--ink)"
       >
@@ -200,9 +200,9 @@ function Label({
       </text>
       <text
         x={x}
-        y={y + 14}
+        y={y + 15}
         textAnchor={left ? "start" : "end"}
-        fontSize={11.5}
+        fontSize={12.5}
         fill={look?.seen ? "var(--red)" : "var(--soft)"}
       >
         {short}

@@ -1,12 +1,13 @@
 import { Button, Group } from "@mantine/core";
-import { useLocalStorage } from "@mantine/hooks";
-import { useMemo, useState } from "react";
+import { useLocalStorage, useMediaQuery } from "@mantine/hooks";
+import { useMemo, useRef, useState } from "react";
 import { useNavigate, useSearchParams } from "react-router";
 import type { Knowledge } from "../../api/client";
 import { useDifferential, useEntries, useKnowledge, useRecord } from "../../api/hooks";
 import { newId } from "../../api/id";
 import { Figure } from "../../figure/Figure";
 import { Failed, Refused, Waiting } from "../../shell/States";
+import { sayChance } from "../words";
 import classes from "./Examine.module.css";
 import { usePlantFile } from "./PlantPage";
 import { SuspectList } from "./Suspects";
@@ -59,7 +60,14 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
     getInitialValueInEffect: false,
   });
   const zones = knowledge.zones ?? [];
-  const [zone, setZone] = useState("stance");
+  const [zone, showZone] = useState("stance");
+  const part = useRef<HTMLElement>(null);
+  const phone = useMediaQuery("(max-width: 760px)");
+  const setZone = (id: string) => {
+    showZone(id);
+    // On a phone the signs lie below the drawing: bring them under the thumb.
+    if (phone) requestAnimationFrame(() => part.current?.scrollIntoView({ block: "start" }));
+  };
   const differential = useDifferential(file.id, draft.present, draft.absent);
   const record = useRecord(file.id);
   const signs = useMemo(() => knowledge.signs ?? [], [knowledge]);
@@ -124,7 +132,7 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
             ))}
         </fieldset>
       </div>
-      <section className="patch" aria-label="Signs of this part">
+      <section className="patch" aria-label="Signs of this part" ref={part}>
         <Group justify="space-between" wrap="nowrap" align="baseline">
           <h2>{current?.label}</h2>
           <span className="soft small">
@@ -197,6 +205,16 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
         </Group>
         <Refused error={record.error} />
       </section>
+      {phone && answered > 0 && d?.causes[0] && (
+        <div className={classes.bar}>
+          <span>
+            <b>{knowledge.causes.find((c) => c.id === d.causes[0]?.id)?.label}</b> {sayChance(d.causes[0].chance)}
+          </span>
+          <Button onClick={save} loading={record.isPending}>
+            Save
+          </Button>
+        </div>
+      )}
     </div>
   );
 }

@@ -87,7 +87,7 @@ function Now({ file, check }: { file: PlantFile; check: () => void }) {
         </p>
       )}
       <GateList r={r} today={file.today} />
-      {r.expected && (
+      {r.expected && !r.gate.open && (
         <p style={{ margin: "10px 0 0", borderTop: "1px solid var(--weft)", paddingTop: 10 }}>
           <b>
             {r.expected.late ? "Later than usual; perhaps between " : "Likely between "}
@@ -439,6 +439,8 @@ function Needs({ file }: { file: PlantFile }) {
   );
 }
 
+const count = (n: number, one: string) => `${n} ${one}${n === 1 ? "" : "s"}`;
+
 const sentence = (s: string) => s.charAt(0).toUpperCase() + s.slice(1);
 
 // Which curve tells most, when several are kept.
@@ -457,7 +459,7 @@ function SeamOf({ file }: { file: PlantFile }) {
   const stage = r?.stages?.[r.index];
   const after = r?.stages?.[r.index + 1]?.name ?? "mended";
   const seam = file.seam;
-  const said = `${seam.stitches.length} looks in ${daysBetween(seam.from, seam.ended ?? file.today)} days, ${seam.knots.length} gates passed, ${seam.loose.length} steps back`;
+  const said = `${count(seam.stitches.length, "look")} in ${count(daysBetween(seam.from, seam.ended ?? file.today), "day")}, ${count(seam.knots.length, "gate")} passed, ${seam.loose.length === 1 ? "1 step" : `${seam.loose.length} steps`} back`;
   return (
     <>
       <LargeSeam

@@ -1,0 +1,28 @@
+import { describe, expect, it } from "vitest";
+import { sayQuantity, toMetric, toShown } from "./units";
+
+// Exact by definition, NIST SP 811.
+describe("units", () => {
+  it("turns lengths, volumes and warmth exactly", () => {
+    expect(toShown(2.54, "cm", "us")).toEqual({ value: 1, unit: "in" });
+    expect(toMetric(60, "°C", "us")).toBeCloseTo(15.5556, 3);
+    expect(toMetric(128, "ml", "us")).toBeCloseTo(3785.41, 2);
+    expect(toMetric(4, "l", "us")).toBeCloseTo(3.78541, 5);
+    expect(toMetric(1, "g", "us")).toBeCloseTo(28.3495, 4);
+  });
+  it("comes back to where it was", () => {
+    for (const unit of ["cm", "mm", "ml", "l", "g", "°C"]) {
+      expect(toMetric(toShown(17.3, unit, "us").value, unit, "us")).toBeCloseTo(17.3, 9);
+    }
+  });
+  it("leaves metric and what has no other unit alone", () => {
+    expect(toShown(12, "cm", "metric")).toEqual({ value: 12, unit: "cm" });
+    expect(toShown(12, "days", "us")).toEqual({ value: 12, unit: "days" });
+  });
+  it("says quantities as people do", () => {
+    expect(sayQuantity(9.5, "cm", "metric")).toBe("9.5 cm");
+    expect(sayQuantity(312.5, "ml", "metric")).toBe("313 ml");
+    expect(sayQuantity(0.5432, "l", "metric")).toBe("0.54 l");
+    expect(sayQuantity(9.5, "cm", "us")).toBe("3.7 in");
+  });
+});
