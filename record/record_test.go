@@ -264,6 +264,20 @@ func TestBareClothWhereNobodyLooked(t *testing.T) {
 	assert.Equal(t, []day.Day{today - 60, today - 55, today - 20}, seam.Stitches)
 }
 
+func TestAThinnedSeamKeepsItsEnds(t *testing.T) {
+	b := newBook(t)
+	for i := range 50 {
+		b.write(59-i, record.Body{Watered: &record.Watered{}})
+	}
+	whole := b.state().Seam()
+	thin := whole.Thin(10)
+	assert.Len(t, thin.Stitches, 10)
+	assert.Equal(t, 51, thin.Looks)
+	assert.Equal(t, whole.Stitches[0], thin.Stitches[0])
+	assert.Equal(t, whole.Stitches[50], thin.Stitches[9])
+	assert.Equal(t, whole.Stitches, whole.Thin(60).Stitches)
+}
+
 func TestStallIsForetoldFromTheRecordAlone(t *testing.T) {
 	b := newBook(t)
 	b.rot()

@@ -10,6 +10,7 @@ import (
 type Seam struct {
 	From     day.Day   `json:"from"`
 	Bands    []Span    `json:"bands"`
+	Looks    int       `json:"looks" doc:"Days on which somebody looked; a list shows fewer stitches."`
 	Stitches []day.Day `json:"stitches"`
 	Knots    []day.Day `json:"knots"`
 	Loose    []Loose   `json:"loose"`
@@ -35,7 +36,7 @@ const bareAfter = 2.5
 
 // Seam draws up the plant's story from its state.
 func (s State) Seam() Seam {
-	seam := Seam{From: s.ArrivedOn, Bands: []Span{}, Stitches: s.Looks, Knots: []day.Day{}, Loose: []Loose{}, Bare: []Gap{}}
+	seam := Seam{From: s.ArrivedOn, Bands: []Span{}, Looks: len(s.Looks), Stitches: s.Looks, Knots: []day.Day{}, Loose: []Loose{}, Bare: []Gap{}}
 	if seam.Stitches == nil {
 		seam.Stitches = []day.Day{}
 	}
@@ -62,4 +63,18 @@ func (s State) Seam() Seam {
 		seam.Ended = &on
 	}
 	return seam
+}
+
+// Thin leaves out stitches until at most so many are left, the first and the
+// last among them: a list has no room for more.
+func (s Seam) Thin(most int) Seam {
+	if len(s.Stitches) <= most || most < 2 {
+		return s
+	}
+	thinned := make([]day.Day, most)
+	for i := range thinned {
+		thinned[i] = s.Stitches[i*(len(s.Stitches)-1)/(most-1)]
+	}
+	s.Looks, s.Stitches = len(s.Stitches), thinned
+	return s
 }

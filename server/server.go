@@ -67,7 +67,7 @@ func New(s *store.Store, o Options) http.Handler {
 	}
 
 	r := chi.NewRouter()
-	r.Use(middleware.Recoverer, securityHeaders, middleware.Compress(5))
+	r.Use(middleware.Recoverer, securityHeaders, middleware.Compress(2))
 	r.Group(func(r chi.Router) {
 		r.Use(middleware.Timeout(answerWithin), limitBody, http.NewCrossOriginProtection().Handler, noStore, srv.limitSignIns, srv.sessions.LoadAndSave)
 		srv.operations(r)

@@ -122,17 +122,21 @@ func (s *Store) HasAccounts(ctx context.Context) (any bool, err error) {
 
 // Account gives a user with the collection they work in.
 func (s *Store) Account(ctx context.Context, userID uuid.UUID) (Account, error) {
-	var a Account
-	err := s.DB.GetContext(ctx, &a.User, `select id, email, name from users where id = $1`, userID)
-	if err == nil {
-		err = s.DB.GetContext(ctx, &a.Collection, `
-			select c.id, c.name, c.time_zone, c.south from members m join collections c on c.id = m.collection_id
-			where m.user_id = $1 order by c.created_at limit 1`, userID)
+	var row struct {
+		User
+		CollectionID uuid.UUID `db:"collection_id"`
+		Collection   string    `db:"collection"`
+		TimeZone     string    `db:"time_zone"`
+		South        bool      `db:"south"`
 	}
+	err := s.DB.GetContext(ctx, &row, `
+		select u.id, u.email, u.name, c.id as collection_id, c.name as collection, c.time_zone, c.south
+		from users u join members m on m.user_id = u.id join collections c on c.id = m.collection_id
+		where u.id = $1 order by c.created_at limit 1`, userID)
 	if errors.Is(err, sql.ErrNoRows) {
 		return Account{}, ErrNotFound
 	}
-	return a, err
+	return Account{row.User, Collection{row.CollectionID, row.Collection, row.TimeZone, row.South}}, err
 }
 
 // SignIn gives the user of an e-mail address and password; ErrNotFound when

@@ -59,9 +59,12 @@ type Row struct {
 
 const rowColumns = `
 	p.id, p.name, lower(p.name) as sort_name, p.label, p.habit, p.botanical, p.place_id, pl.name as place_name, coalesce(pl.isolation, false) as apart,
-	p.isolation, p.standing, p.stage, p.arrived_on, p.last_look, p.next_due, p.stalls_on, p.causes, p.tasks, p.seam, p.entries`
+	p.isolation, p.standing, p.stage, p.arrived_on, p.last_look, p.next_due, p.stalls_on, p.causes, p.seam, p.entries`
 
 const rowTables = `plants p left join places pl on pl.collection_id = p.collection_id and pl.id = p.place_id`
+
+// listedStitches is how many stitches of a seam a list can show.
+const listedStitches = 60
 
 // project writes what lists need of a plant. It depends on the record alone,
 // so recompute gives the same rows.
@@ -108,7 +111,7 @@ func project(ctx context.Context, tx sqlx.ExecerContext, c Collection, s record.
 		where collection_id = $1 and id = $2`,
 		c.ID, s.PlantID, s.Here, name, s.Arrival.Label, s.Habit.ID, s.Arrival.Profile, botanical, search, s.Place,
 		string(s.Isolation), s.Standing(), stage, s.ArrivedOn, s.LastLook(), due, stalls,
-		weight, asJSON[[]string]{causes}, asJSON[[]record.Task]{tasks}, asJSON[record.Seam]{s.Seam()}, s.Entries)
+		weight, asJSON[[]string]{causes}, asJSON[[]record.Task]{tasks}, asJSON[record.Seam]{s.Seam().Thin(listedStitches)}, s.Entries)
 	if err != nil {
 		return fmt.Errorf("updating the lists: %w", err)
 	}
@@ -229,22 +232,27 @@ func (s *Store) PlantCount(ctx context.Context, collection uuid.UUID) (n int, er
 	return n, err
 }
 
-// Due lists the plants with something to do by today, in the order of the walk:
-// clean places first, isolated plants last, the weightiest first in a place.
+// Due lists the plants with something to do by today, in the order of the walk.
 func (s *Store) Due(ctx context.Context, collection uuid.UUID, today day.Day, limit int) (rows []Row, total int, err error) {
 	const where = `p.collection_id = $1 and p.here and (p.next_due <= $2 or p.stalls_on <= $2)`
 	if err := s.DB.GetContext(ctx, &total, `select count(*) from plants p where `+where, collection, today); err != nil {
 		return nil, 0, fmt.Errorf("counting the walk: %w", err)
 	}
 	rows = []Row{}
-	err = s.DB.SelectContext(ctx, &rows, `select `+rowColumns+` from `+rowTables+` where `+where+`
-		order by case when p.isolation = 'isolated' or pl.isolation then 2 when p.isolation = 'watch' then 1 else 0 end,
-			pl.position nulls last, p.weight desc, p.next_due, lower(p.name), p.id limit $3`, collection, today, limit)
+	err = s.DB.SelectContext(ctx, &rows, `select `+rowColumns+`, p.tasks from `+rowTables+`
+		where p.collection_id = $1 and p.id in (
+			select p.id from `+rowTables+` where `+where+walkOrder+` limit $3)`+walkOrder, collection, today, limit)
 	if err != nil {
 		return nil, 0, fmt.Errorf("listing the walk: %w", err)
 	}
 	return rows, total, nil
 }
+
+// walkOrder is clean places first, isolated plants last, the weightiest first
+// in a place.
+const walkOrder = `
+	order by case when p.isolation = 'isolated' or pl.isolation then 2 when p.isolation = 'watch' then 1 else 0 end,
+		pl.position nulls last, p.weight desc, p.next_due, lower(p.name), p.id`
 
 // Recompute rebuilds what lists need from the entries of every collection and
 // gives the number of plants.

@@ -6,7 +6,7 @@ import "@mantine/notifications/styles.css";
 import "./styles.css";
 import { MantineProvider } from "@mantine/core";
 import { Notifications } from "@mantine/notifications";
-import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { MutationCache, QueryCache, QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { RouterProvider } from "react-router";
@@ -17,7 +17,15 @@ import { theme, variables } from "./theme";
 // A refusal will not change by asking again; a server that is away may come back.
 const retry = (failures: number, error: Error) =>
   !(error instanceof Problem && error.status >= 400 && error.status < 500) && failures < 2;
-const queries = new QueryClient({ defaultOptions: { queries: { staleTime: 10_000, retry } } });
+// A session that ended elsewhere shows the door again; what was typed is kept on the device.
+const onError = (error: Error) => {
+  if (error instanceof Problem && error.status === 401) void queries.invalidateQueries({ queryKey: ["session"] });
+};
+const queries: QueryClient = new QueryClient({
+  queryCache: new QueryCache({ onError }),
+  mutationCache: new MutationCache({ onError }),
+  defaultOptions: { queries: { staleTime: 10_000, retry } },
+});
 const nonce = document.querySelector('meta[name="style-nonce"]')?.getAttribute("content") ?? "";
 const root = document.getElementById("root");
 if (!root) throw new Error("the page has no root");

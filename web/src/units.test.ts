@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { sayQuantity, toMetric, toShown } from "./units";
+import { sayProse, sayQuantity, toMetric, toShown } from "./units";
 
 // Exact by definition, NIST SP 811.
 describe("units", () => {
@@ -18,6 +18,12 @@ describe("units", () => {
   it("leaves metric and what has no other unit alone", () => {
     expect(toShown(12, "cm", "metric")).toEqual({ value: 12, unit: "cm" });
     expect(toShown(12, "days", "us")).toEqual({ value: 12, unit: "days" });
+  });
+  it("turns the quantities in prose", () => {
+    expect(sayProse("when the top 5-7 cm are dry", "us")).toBe("when the top 2-2.8 in are dry");
+    expect(sayProse("4 roots of 5 cm, at 25 °C", "us")).toBe("4 roots of 2 in, at 77 °F");
+    expect(sayProse("4 roots of 5 cm", "metric")).toBe("4 roots of 5 cm");
+    expect(sayProse("7 days, 50 % or more", "us")).toBe("7 days, 50 % or more");
   });
   it("says quantities as people do", () => {
     expect(sayQuantity(9.5, "cm", "metric")).toBe("9.5 cm");

@@ -53,6 +53,20 @@ export function sayQuantity(value: number, unit: string, system: System): string
   return `${Number(shown.value.toFixed(digits))} ${shown.unit}`.trim();
 }
 
+const metricInProse = /(\d+(?:\.\d+)?)(?:([-–])(\d+(?:\.\d+)?))? (cm|mm|ml|°C)\b/g;
+
+/** Prose with its metric quantities ("5-7 cm") in the person's units. */
+export function sayProse(text: string, system: System): string {
+  if (system === "metric") return text;
+  return text.replace(
+    metricInProse,
+    (_, from: string, dash: string | undefined, to: string | undefined, unit: string) => {
+      const say = (n: string) => String(Number(toShown(Number(n), unit, system).value.toFixed(1)));
+      return `${say(from)}${to ? `${dash}${say(to)}` : ""} ${toShown(0, unit, system).unit}`;
+    },
+  );
+}
+
 interface NumberFieldProps extends Omit<NumberInputProps, "value" | "onChange"> {
   value: number | undefined;
   onChange: (value: number | undefined) => void;

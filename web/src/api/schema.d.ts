@@ -909,6 +909,11 @@ export interface components {
             ended?: string;
             from: string;
             knots: string[];
+            /**
+             * Format: int64
+             * @description Days on which somebody looked; a list shows fewer stitches.
+             */
+            looks: number;
             loose: components["schemas"]["Loose"][];
             stitches: string[];
         };

@@ -16,6 +16,7 @@ export function Places() {
   const list = places.data.places ?? [];
   return (
     <>
+      <title>Places · Tender Mend</title>
       <h1>Places</h1>
       <p className="soft">
         {list.length === 0

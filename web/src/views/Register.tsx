@@ -36,6 +36,7 @@ export function Register() {
   const filtered = words || Object.keys(filter).length > 0;
   return (
     <>
+      <title>Plants · Tender Mend</title>
       <Group justify="space-between" align="end" mb="sm">
         <div>
           <h1>Plants</h1>
@@ -138,7 +139,7 @@ function Row({ row, today }: { row: PlantRow; today: string }) {
         <SmallSeam
           seam={row.seam}
           today={today}
-          label={`${row.seam.stitches.length} looks since it came ${distance(row.arrivedOn, today)}`}
+          label={`${row.seam.looks} looks since it came ${distance(row.arrivedOn, today)}`}
         />
       </div>
       <div className="small">

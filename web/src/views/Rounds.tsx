@@ -32,6 +32,7 @@ export function Rounds() {
   }
   return (
     <>
+      <title>Today’s walk · Tender Mend</title>
       <Group justify="space-between" align="end" mb="xs">
         <div>
           <h1>Today’s walk</h1>
@@ -94,7 +95,7 @@ function StopRow({ stop, today }: { stop: Stop; today: string }) {
       <SmallSeam
         seam={stop.seam}
         today={today}
-        label={`${stop.name}: ${stop.seam.stitches.length} looks, stage ${stop.stage || stop.standing}`}
+        label={`${stop.name}: ${stop.seam.looks} looks, stage ${stop.stage || stop.standing}`}
       />
       <Answers stop={stop} task={first} today={today} />
     </article>

@@ -41,6 +41,7 @@ export function TakeIn() {
   const today = session.data?.today ?? "";
   return (
     <>
+      <title>Take a plant in · Tender Mend</title>
       <h1>Take a plant in</h1>
       <p className="soft">A name and how it grows are enough. The rest helps later; give what you know.</p>
       <ArrivalForm

@@ -6,7 +6,7 @@ import { useKnowledge, useRecord } from "../../api/hooks";
 import { newId } from "../../api/id";
 import { distance } from "../../dates";
 import { Refused } from "../../shell/States";
-import { NumberField, QuantityInput } from "../../units";
+import { NumberField, QuantityInput, sayProse, useUnits } from "../../units";
 import { useUndo } from "../undo";
 
 interface Draft {
@@ -127,6 +127,8 @@ interface ReadingProps {
 }
 
 function Reading({ measure, value, set, last, today }: ReadingProps) {
+  const [system] = useUnits();
+  const ask = sayProse(measure.ask, system);
   const before =
     last &&
     `last: ${measure.kind === "yes-no" ? (last.value ? "yes" : "no") : last.value}, ${distance(last.on, today)}`;
@@ -145,7 +147,7 @@ function Reading({ measure, value, set, last, today }: ReadingProps) {
         }}
       >
         <legend style={{ float: "left", padding: 0 }}>
-          {measure.ask}
+          {ask}
           <span className="soft small" style={{ display: "block" }}>
             {[measure.how, before].filter(Boolean).join(" · ")}
           </span>
@@ -161,7 +163,7 @@ function Reading({ measure, value, set, last, today }: ReadingProps) {
       </fieldset>
     );
   }
-  const common = { label: measure.ask, description: [measure.how, before].filter(Boolean).join(" · ") };
+  const common = { label: ask, description: [measure.how, before].filter(Boolean).join(" · ") };
   if (measure.kind === "mm") return <QuantityInput unit="mm" value={value} onChange={set} {...common} />;
   return (
     <NumberField

@@ -1,7 +1,7 @@
 import type { Plan } from "../../api/client";
 import { distance, shortDay } from "../../dates";
 import { How } from "../../shell/How";
-import { sayQuantity, useUnits } from "../../units";
+import { sayProse, sayQuantity, useUnits } from "../../units";
 import classes from "./WhatToDo.module.css";
 
 export type Step = NonNullable<Plan["steps"]>[number];
@@ -59,7 +59,7 @@ export function StepText({ step, plan, today }: { step: Step; plan: Plan; today:
         {(plan.names?.length ?? 0) > 1 && step.reasons && ` · for ${step.reasons.join(" and ").toLowerCase()}`}
       </span>
       <h3>{step.title}</h3>
-      <p style={{ margin: "2px 0" }}>{step.how}</p>
+      <p style={{ margin: "2px 0" }}>{sayProse(step.how, system)}</p>
       {(step.amounts?.length ?? 0) > 0 && (
         <ul className={classes.amounts}>
           {step.amounts?.map((a) => (

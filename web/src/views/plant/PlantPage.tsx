@@ -25,6 +25,7 @@ export function PlantPage() {
   const causes = p.causes?.join(", ").toLowerCase();
   return (
     <>
+      <title>{`${p.name} · Tender Mend`}</title>
       <h1>
         {p.name} {p.botanical && <i className="botanical">{p.botanical}</i>}
       </h1>

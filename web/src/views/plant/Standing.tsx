@@ -9,6 +9,7 @@ import { Figure } from "../../figure/Figure";
 import { LargeSeam } from "../../seam/Seam";
 import { How } from "../../shell/How";
 import { Refused } from "../../shell/States";
+import { type System, sayProse, toShown, useUnits } from "../../units";
 import { useUndo } from "../undo";
 import { CheckIn } from "./CheckIn";
 import { usePlantFile } from "./PlantPage";
@@ -115,6 +116,7 @@ const marks: Record<string, { sign: string; word: string; tone: string }> = {
 };
 
 function GateList({ r, today }: { r: Recovery; today: string }) {
+  const [system] = useUnits();
   return (
     <ul className={classes.gate} aria-label="Gate to the next stage">
       {r.gate.conditions?.map((c) => {
@@ -124,11 +126,11 @@ function GateList({ r, today }: { r: Recovery; today: string }) {
             <span className={mark.tone} aria-hidden>
               {mark.sign}
             </span>
-            <span>{c.wanted}</span>
+            <span>{sayProse(c.wanted, system)}</span>
             <span>
               <b className={mark.tone}>{mark.word}</b>{" "}
               <span className="soft small">
-                {c.status !== "unknown" && c.found}
+                {c.status !== "unknown" && sayProse(c.found, system)}
                 {c.since && ` (${distance(c.since, today)})`}
               </span>
             </span>
@@ -365,6 +367,7 @@ function ClosedCase({ file }: { file: PlantFile }) {
 }
 
 function Needs({ file }: { file: PlantFile }) {
+  const [system] = useUnits();
   const navigate = useNavigate();
   const record = useRecord(file.id);
   const undo = useUndo(file.id);
@@ -383,7 +386,7 @@ function Needs({ file }: { file: PlantFile }) {
           <span className="slate" aria-hidden>
             ≈{" "}
           </span>
-          {care ? sentence(care.water) : `Water ${w?.rule}`}.{" "}
+          {sayProse(care ? sentence(care.water) : `Water ${w?.rule}`, system)}.{" "}
           {w?.window ? (
             <>
               Feel it from <b>{shortDay(w.window.from)}</b>, not after {shortDay(w.window.until)}.{" "}
@@ -417,12 +420,12 @@ function Needs({ file }: { file: PlantFile }) {
                 <dt>Light</dt>
                 <dd>{care.light}</dd>
                 <dt>Air</dt>
-                <dd>{care.humidity}</dd>
+                <dd>{sayProse(care.humidity, system)}</dd>
                 <dt>Feed</dt>
-                <dd>{care.feed}</dd>
+                <dd>{sayProse(care.feed, system)}</dd>
               </dl>
             </li>
-            <li className="red">{care.not}</li>
+            <li className="red">{sayProse(care.not, system)}</li>
           </>
         )}
         {open.length > 0 && (
@@ -453,20 +456,21 @@ const curves = [
 
 function SeamOf({ file }: { file: PlantFile }) {
   const [table, setTable] = useState(false);
+  const [system] = useUnits();
   const kept = file.curves as Record<string, { on: string; value: number }[]>;
   const curve = curves.find((c) => (kept[c.measure]?.length ?? 0) > 1);
   const r = file.recovery;
   const stage = r?.stages?.[r.index];
   const after = r?.stages?.[r.index + 1]?.name ?? "mended";
   const seam = file.seam;
-  const said = `${count(seam.stitches.length, "look")} in ${count(daysBetween(seam.from, seam.ended ?? file.today), "day")}, ${count(seam.knots.length, "gate")} passed, ${seam.loose.length === 1 ? "1 step" : `${seam.loose.length} steps`} back`;
+  const said = `${count(seam.looks, "look")} in ${count(daysBetween(seam.from, seam.ended ?? file.today), "day")}, ${count(seam.knots.length, "gate")} passed, ${seam.loose.length === 1 ? "1 step" : `${seam.loose.length} steps`} back`;
   return (
     <>
       <LargeSeam
         seam={seam}
         today={file.today}
         label={`Seam: ${said}`}
-        curve={curve && { ...curve, readings: kept[curve.measure] ?? [] }}
+        curve={curve && { ...curve, ...inUnits(kept[curve.measure] ?? [], curve.unit, system) }}
         ahead={
           stage && r.expected
             ? {
@@ -486,6 +490,12 @@ function SeamOf({ file }: { file: PlantFile }) {
       {table && <SeamTable file={file} />}
     </>
   );
+}
+
+/** Readings in the person's units. */
+function inUnits(readings: { on: string; value: number }[], unit: string, system: System) {
+  const turned = readings.map((r) => ({ on: r.on, value: Number(toShown(r.value, unit, system).value.toFixed(1)) }));
+  return { readings: turned, unit: toShown(0, unit, system).unit };
 }
 
 function SeamTable({ file }: { file: PlantFile }) {
