@@ -60,7 +60,7 @@ type Rounds struct {
 }
 
 // walkLength is how many plants one walk lists.
-const walkLength = 60
+const walkLength = 40
 
 func (srv *server) roundsOperations(api huma.API) {
 	huma.Register(api, op("get-rounds", http.MethodGet, "/api/rounds", "Today's walk: clean places first, isolated plants last", "rounds"),

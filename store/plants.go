@@ -85,6 +85,10 @@ func project(ctx context.Context, tx sqlx.ExecerContext, c Collection, s record.
 	var stalls *day.Day
 	if on, can := s.StallsOn(c.South); can {
 		stalls = &on
+		// A stall is a reason to look like any other.
+		if due == nil || on < *due {
+			due = &on
+		}
 	}
 	botanical := ""
 	common := ""
@@ -234,7 +238,7 @@ func (s *Store) PlantCount(ctx context.Context, collection uuid.UUID) (n int, er
 
 // Due lists the plants with something to do by today, in the order of the walk.
 func (s *Store) Due(ctx context.Context, collection uuid.UUID, today day.Day, limit int) (rows []Row, total int, err error) {
-	const where = `p.collection_id = $1 and p.here and (p.next_due <= $2 or p.stalls_on <= $2)`
+	const where = `p.collection_id = $1 and p.here and p.next_due <= $2`
 	if err := s.DB.GetContext(ctx, &total, `select count(*) from plants p where `+where, collection, today); err != nil {
 		return nil, 0, fmt.Errorf("counting the walk: %w", err)
 	}
@@ -252,7 +256,7 @@ func (s *Store) Due(ctx context.Context, collection uuid.UUID, today day.Day, li
 // in a place.
 const walkOrder = `
 	order by case when p.isolation = 'isolated' or pl.isolation then 2 when p.isolation = 'watch' then 1 else 0 end,
-		pl.position nulls last, p.weight desc, p.next_due, lower(p.name), p.id`
+		pl.position nulls last, p.weight desc, p.next_due, p.id`
 
 // Recompute rebuilds what lists need from the entries of every collection and
 // gives the number of plants.

@@ -71,7 +71,11 @@ create table plants (
 -- The wide columns lie beside the table, so that counting and sorting read
 -- only what is narrow.
 alter table plants set (toast_tuple_target = 128);
-alter table plants alter column tasks set storage external, alter column seam set storage external;
+alter table plants alter column tasks set storage external, alter column seam set storage external,
+  alter column name set storage plain, alter column label set storage plain, alter column habit set storage plain,
+  alter column profile set storage plain, alter column botanical set storage plain, alter column search set storage plain,
+  alter column isolation set storage plain, alter column standing set storage plain, alter column stage set storage plain,
+  alter column causes set storage main;
 create index plants_counts on plants (collection_id, standing, stage, isolation) where here;
 create index plants_due on plants (collection_id, next_due) where here;
 create index plants_by_name on plants (collection_id, lower(name), id) where here;
