@@ -32,7 +32,7 @@ func Load(ctx context.Context, s *store.Store, today day.Day) (loaded bool, err 
 		return false, err
 	}
 	for _, story := range []func(*clinic){zygopetalum, monstera, coelogyne, philodendron, haworthia, aeschynanthus, stephanotis, maranta,
-		masdevallia, nephrolepis, ficus, alocasia, anthurium, slipper, moth, pothos, peaceLily, inchPlant} {
+		masdevallia, nephrolepis, ficus, alocasia, anthurium, slipper, moth, pothos, peaceLily, inchPlant, peperomia} {
 		story(c)
 	}
 	return true, c.err
@@ -213,14 +213,14 @@ func maranta(c *clinic) {
 	h.did(200, "wait-four-days", "tidy")
 	h.did(174, "no-feed-month")
 	for i, d := range []int{194, 187, 180, 173, 166, 159} {
-		h.check(d, "yellow", p2(i < 1), "new-leaves", i%2, "wilt", 0, "smell", 0)
+		h.check(d, "yellow", yesNo(i < 1), "new-leaves", i%2, "wilt", 0, "smell", 0)
 	}
 	h.stage(159, "drought-revive", "refill", recovery.Mended, "")
 	h.water(198, 108, 6)
 	h.close(105, record.OutcomeMended, "")
 }
 
-func p2(yes bool) int {
+func yesNo(yes bool) int {
 	if yes {
 		return 1
 	}
@@ -313,7 +313,7 @@ func pothos(c *clinic) {
 	h.did(235, "wait-four-days", "tidy")
 	h.did(208, "no-feed-month")
 	for i, d := range []int{229, 222, 215, 208, 201} {
-		h.check(d, "yellow", p2(i < 1), "new-leaves", 1, "wilt", 0, "smell", 0)
+		h.check(d, "yellow", yesNo(i < 1), "new-leaves", 1, "wilt", 0, "smell", 0)
 	}
 	h.stage(201, "drought-revive", "refill", recovery.Mended, "")
 	h.water(234, 13, 10)
@@ -348,4 +348,15 @@ func inchPlant(c *clinic) {
 	h.stage(104, "place-correction", "judge-new", recovery.Mended, "")
 	h.water(127, 90, 6)
 	h.close(88, record.OutcomeGiven, "To the harbour school's window sill.")
+}
+
+// peperomia was left out of the round before the trip: the record tells, the
+// leaf does not.
+func peperomia(c *clinic) {
+	h := c.arrive(110, "Stair landing", record.Arrived{Label: "T-024", Name: "Peperomia by the rail", Profile: "peperomia-obtusifolia", Habit: "soft-trailer",
+		From: "ticket clerk's sill", Price: p(0.0), Packing: record.Unpacked, PotWidthCM: p(11.0), PotDepthCM: p(10.0), Medium: "peat mix", Leaves: p(26), Growths: p(3)})
+	h.examine(109, []string{"leaf.yellow-few-oldest", "course.oldest-only", "new.clean"}, []string{"pest.cotton", "med.wet-long"})
+	h.accept(109)
+	h.water(108, 27, 9)
+	h.check(8, "wilt", 1, "smell", 0)
 }

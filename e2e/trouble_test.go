@@ -142,3 +142,25 @@ func TestARowOnTheWalkTakesItsAnswerAndUndoesIt(t *testing.T) {
 	p.click(by("button", "Undo"))
 	p.until(`[...document.querySelectorAll("article")].some(a => a.innerText.includes("Pothos over"))`)
 }
+
+// A plant missed before a trip is found by the program, and the person may
+// overrule it.
+func TestTheRecordAnswersAndIsOverruled(t *testing.T) {
+	p := start(t, true).page(t, 1280, 800)
+	p.openDemo(plantPath("T-024") + "/examine")
+	p.see("What it may be")
+	p.touch("stance")
+	p.click(`//button[@aria-label="seen: Leaves hang limp"]`)
+	p.until(`document.querySelector('[data-cause]').dataset.cause === "drought"`)
+	p.click(by("button", "Its care"))
+	p.see("So, by the record.")
+	p.click(`//*[@data-sign="care.water-missed"]//button[.="overrule"]`)
+	p.fill("Why the record is wrong here", "the sitter watered it and wrote nothing down")
+	p.click(by("button", "Set it aside"))
+	p.see("The record is set aside: the sitter watered it")
+	p.until(`document.querySelector('[data-cause]').dataset.cause !== "drought" || !document.querySelector('[data-cause="drought"]').innerText.includes("a dry gap")`)
+	p.click(by("button", "Save this look"))
+	p.see("What do you take it for?")
+	p.click(`//a[.="Record"]`)
+	p.see("Record set aside on")
+}

@@ -206,8 +206,12 @@ func (x *Examined) check(situation) (faults Faults) {
 		faults = append(faults, Fault{Field: "examined", Message: "answer at least one sign: seen, or looked for and not there"})
 	}
 	for i, o := range x.Overruled {
+		field := fmt.Sprintf("examined.overruled[%d]", i)
 		if _, ok := diagnosis.SignByID(o.Sign); !ok {
-			faults = append(faults, Fault{Field: fmt.Sprintf("examined.overruled[%d]", i), Message: fmt.Sprintf("there is no sign %q", o.Sign)})
+			faults = append(faults, Fault{Field: field, Message: fmt.Sprintf("there is no sign %q", o.Sign)})
+		}
+		if strings.TrimSpace(o.Reason) == "" {
+			faults = append(faults, Fault{Field: field, Message: "say why the record is wrong here"})
 		}
 	}
 	return faults

@@ -71,15 +71,13 @@ func SameSubmission(recorded, sent Entry) bool {
 // fragileDays is how long a newcomer is disturbed only at double price.
 const fragileDays = 14
 
-// Examination gives the last examination as the differential takes it on a
-// day: with the season, with what the signs seen rule out, and whether the
-// plant is to be spared.
+// Examination gives the last look as the differential takes it on a day: with
+// the season, with what the record answers, with what the signs seen rule out,
+// and whether the plant is to be spared.
 func (s State) Examination(on day.Day, south bool) diagnosis.Examination {
 	e := diagnosis.Examination{Habit: s.Habit.ID, Season: climate.SeasonOf(on, south), Fragile: on-s.ArrivedOn < fragileDays}
 	if s.Examined != nil {
-		e.Present = append(e.Present, s.Examined.Present...)
-		e.Absent = append(e.Absent, s.Examined.Absent...)
-		e.Absent = append(e.Absent, diagnosis.Implied(e.Present, e.Absent)...)
+		e.Present, e.Absent = s.Examined.withRecord(s.Derive(on, south))
 	}
 	return e
 }

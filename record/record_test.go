@@ -81,6 +81,8 @@ func TestACaseFromArrivalToItsFirstStagePassed(t *testing.T) {
 	assert.Equal(t, "examined", b.state().Standing())
 	b.write(50, record.Body{Diagnosed: &record.Diagnosed{Causes: []string{}}})
 	assert.Equal(t, "watched", b.state().Standing())
+	b.write(45, record.Body{Examined: &record.Examined{Present: []string{"leaf.drooping", "root.smell"}}})
+	assert.Equal(t, "examined", b.state().Standing(), "a new look wants a new decision")
 	b.rot()
 	s := b.state()
 	assert.Equal(t, "mending", s.Standing())
@@ -289,15 +291,103 @@ func TestStallIsForetoldFromTheRecordAlone(t *testing.T) {
 	assert.Equal(t, today-10+7*7, later)
 }
 
-func TestExaminationTakesSeasonRestAndWhatIsRuledOut(t *testing.T) {
+func TestExaminationTakesSeasonRecordAndWhatIsRuledOut(t *testing.T) {
 	b := newBook(t)
 	b.write(55, record.Body{Examined: &record.Examined{Present: []string{"med.wet-long"}}})
 	e := b.state().Examination(today-55, false)
 	assert.Equal(t, climate.Autumn, e.Season)
 	assert.True(t, e.Fragile, "in its first two weeks")
-	assert.Equal(t, []string{"med.dry-through"}, e.Absent)
-	assert.False(t, b.state().Examination(today, false).Fragile)
+	assert.Contains(t, e.Absent, "med.dry-through", "wet through is not dry through")
+	assert.Contains(t, e.Present, "care.new-arrival", "the record knows how long it has been here")
+	later := b.state().Examination(today, false)
+	assert.False(t, later.Fragile)
+	assert.Contains(t, later.Absent, "care.new-arrival")
 	assert.Equal(t, climate.Spring, b.state().Examination(today, true).Season, "south of the equator")
+}
+
+func derived(s record.State, sign string) *record.Derived {
+	for _, d := range s.Derive(today, false) {
+		if d.Sign == sign {
+			return &d
+		}
+	}
+	return nil
+}
+
+// A plant missed by the last watering before a trip is found in the record, not
+// on the leaf.
+func TestAMissedWateringIsFoundByTheProgram(t *testing.T) {
+	b := newBook(t)
+	for _, ago := range []int{58, 50, 42, 34} {
+		b.write(ago, record.Body{Watered: &record.Watered{}})
+	}
+	missed := derived(b.state(), "care.water-missed")
+	require.NotNil(t, missed)
+	assert.True(t, missed.Present)
+	assert.Contains(t, missed.Why, "34 days; its own is about 8 days")
+	assert.NotEmpty(t, missed.Working.Formula)
+	b.write(8, record.Body{Watered: &record.Watered{}})
+	assert.True(t, derived(b.state(), "care.water-missed").Present, "the gap of 26 days lies within two months")
+	swings := derived(b.state(), "care.water-swings")
+	require.NotNil(t, swings)
+	assert.True(t, swings.Present)
+
+	even := newBook(t)
+	for ago := 56; ago >= 0; ago -= 8 {
+		even.write(ago, record.Body{Watered: &record.Watered{}})
+	}
+	assert.False(t, derived(even.state(), "care.water-missed").Present)
+	assert.False(t, derived(even.state(), "care.water-swings").Present)
+	assert.Nil(t, derived(newBook(t).state(), "care.water-missed"), "without gaps of its own nothing is said")
+}
+
+func TestWhatTheRecordAnswers(t *testing.T) {
+	b := newBook(t)
+	b.write(12, record.Body{Watered: &record.Watered{}})
+	b.write(3, record.Body{Probed: &record.Probed{Moisture: "wet"}})
+	wet := derived(b.state(), "med.wet-long")
+	require.NotNil(t, wet)
+	assert.True(t, wet.Present)
+	assert.Contains(t, wet.Why, "9 days after watering")
+	assert.False(t, derived(b.state(), "med.dry-through").Present)
+	b.write(1, record.Body{Watered: &record.Watered{}})
+	assert.Nil(t, derived(b.state(), "med.wet-long"), "watered since: the stick says nothing any more")
+	b.write(0, record.Body{Probed: &record.Probed{Moisture: "dry"}})
+	assert.True(t, derived(b.state(), "med.dry-through").Present)
+	assert.False(t, derived(b.state(), "med.wet-long").Present)
+
+	b.write(5, check("live-tips", 0, "leaf-ratio", 70))
+	assert.True(t, derived(b.state(), "root.no-tips").Present)
+	assert.True(t, derived(b.state(), "leaf.small-new").Present)
+	b.write(4, check("live-tips", 3, "leaf-ratio", 85))
+	assert.False(t, derived(b.state(), "root.no-tips").Present)
+	assert.Nil(t, derived(b.state(), "leaf.small-new"), "between 80 and 90 % nothing is said")
+
+	assert.Nil(t, derived(b.state(), "new.none-in-season"), "nobody looked for growth yet")
+	for _, ago := range []int{59, 30} {
+		b.write(ago, check("new-leaves", 0))
+	}
+	assert.Nil(t, derived(b.state(), "new.none-in-season"), "not two months yet")
+	b.write(60, check("new-leaves", 0))
+	assert.True(t, derived(b.state(), "new.none-in-season").Present)
+	b.write(20, check("new-leaves", 1))
+	assert.False(t, derived(b.state(), "new.none-in-season").Present)
+}
+
+func TestALookAndACarerOverruleTheRecord(t *testing.T) {
+	b := newBook(t)
+	for _, ago := range []int{58, 50, 42, 34} {
+		b.write(ago, record.Body{Watered: &record.Watered{}})
+	}
+	b.write(0, record.Body{Examined: &record.Examined{Present: []string{"leaf.drooping"}}})
+	assert.Contains(t, b.state().Examination(today, false).Present, "care.water-missed")
+	b.write(0, record.Body{Examined: &record.Examined{Present: []string{"leaf.drooping"}, Overruled: []record.Overruled{{Sign: "care.water-missed", Reason: "the sitter watered it"}}}})
+	e := b.state().Examination(today, false)
+	assert.NotContains(t, e.Present, "care.water-missed")
+	assert.NotContains(t, e.Absent, "care.water-missed")
+	b.write(0, record.Body{Examined: &record.Examined{Present: []string{"leaf.drooping"}, Absent: []string{"care.water-missed"}}})
+	assert.Contains(t, b.state().Examination(today, false).Absent, "care.water-missed")
+	assert.ErrorContains(t, b.try(0, record.Body{Examined: &record.Examined{Present: []string{"leaf.drooping"}, Overruled: []record.Overruled{{Sign: "care.water-missed"}}}}), "say why")
 }
 
 // However entries arrive, the fold is the same: it depends on days and times of

@@ -26,6 +26,7 @@ type State struct {
 	Looks    []day.Day // days on which somebody looked, each once
 	Examined *Look     // the last examination
 	Verdict  *Verdict  // the last diagnosis
+	Decided  bool      // whether that diagnosis came after the last examination
 
 	Plan      *treatment.Plan
 	PlannedOn day.Day
@@ -40,6 +41,7 @@ type State struct {
 	Weights    []recovery.Reading // grams
 	WateredOn  []day.Day
 	StillMoist *day.Day // the last stick that came out moist or wet
+	Probes     []Probe
 
 	Closed   *Closed
 	ClosedOn day.Day
@@ -50,6 +52,12 @@ type Look struct {
 	On    day.Day   `json:"on"`
 	Entry uuid.UUID `json:"entry"`
 	Examined
+}
+
+// Probe is what a stick found on a day.
+type Probe struct {
+	On       day.Day
+	Moisture water.Moisture
 }
 
 // Verdict is what was accepted, with its day.
@@ -96,10 +104,10 @@ func (s *State) apply(e Entry) {
 	case e.Arrived != nil:
 		s.arrive(e)
 	case e.Examined != nil:
-		s.Examined = &Look{e.On, e.ID, *e.Examined}
+		s.Examined, s.Decided = &Look{e.On, e.ID, *e.Examined}, false
 		s.looked(e.On)
 	case e.Diagnosed != nil:
-		s.Verdict = &Verdict{e.On, e.ID, *e.Diagnosed}
+		s.Verdict, s.Decided = &Verdict{e.On, e.ID, *e.Diagnosed}, true
 		s.looked(e.On)
 	case e.Planned != nil && e.Planned.Plan != nil:
 		s.plan(e)
@@ -115,6 +123,7 @@ func (s *State) apply(e Entry) {
 		s.Weights = append(s.Weights, recovery.Reading{On: e.On, Value: e.Weighed.Grams})
 		s.looked(e.On)
 	case e.Probed != nil:
+		s.Probes = append(s.Probes, Probe{e.On, e.Probed.Moisture})
 		if m := e.Probed.Moisture; m == water.Moist || m == water.Wet {
 			on := e.On
 			s.StillMoist = &on
@@ -239,9 +248,9 @@ func (s State) Standing() string {
 		return "mended"
 	case s.Plan != nil:
 		return "mending"
-	case s.Verdict != nil && len(s.Verdict.Causes) == 0 && (s.Examined == nil || s.Verdict.On >= s.Examined.On):
+	case s.Decided && len(s.Verdict.Causes) == 0:
 		return "watched"
-	case s.Verdict != nil:
+	case s.Decided:
 		return "diagnosed"
 	case s.Examined != nil:
 		return "examined"

@@ -22,6 +22,7 @@ type Differential struct {
 	Moves    []diagnosis.Advice   `json:"moves"`
 	Enough   bool                 `json:"enough"`
 	Implied  []string             `json:"implied" doc:"Signs taken as not there because one seen excludes them."`
+	Derived  []record.Derived     `json:"derived" doc:"What the record answers, overruled or not."`
 	Clash    []string             `json:"clash" doc:"Two signs said to be seen that exclude each other."`
 	Minutes  int                  `json:"minutes" doc:"What the answered looks usually take together."`
 	Working  working.Working      `json:"working"`
@@ -45,6 +46,8 @@ type differentialInput struct {
 	Body struct {
 		Present []string `json:"present" maxItems:"128"`
 		Absent  []string `json:"absent" maxItems:"128"`
+		// Overruled are signs of the record that the carer sets aside.
+		Overruled []string `json:"overruled,omitempty" maxItems:"128"`
 	}
 }
 
@@ -69,7 +72,11 @@ func (srv *server) diagnosisOperations(api huma.API) {
 			if err != nil {
 				return nil, err
 			}
-			state.Examined = &record.Look{Examined: record.Examined{Present: in.Body.Present, Absent: in.Body.Absent}}
+			look := record.Examined{Present: in.Body.Present, Absent: in.Body.Absent}
+			for _, sign := range in.Body.Overruled {
+				look.Overruled = append(look.Overruled, record.Overruled{Sign: sign})
+			}
+			state.Examined = &record.Look{Examined: look}
 			d, err := differential(state, a, srv)
 			if err != nil {
 				return nil, huma.Error422UnprocessableEntity("An answer could not be read: " + err.Error() + ".")
@@ -114,8 +121,9 @@ func (srv *server) state(ctx context.Context, a store.Account, plant plantID) (r
 }
 
 func differential(state record.State, a store.Account, srv *server) (Differential, error) {
-	e := state.Examination(a.Collection.Today(srv.Clock()), a.Collection.South)
-	out := Differential{Clash: []string{}, Implied: append([]string{}, diagnosis.Implied(state.Examined.Present, state.Examined.Absent)...), Fragile: e.Fragile}
+	today := a.Collection.Today(srv.Clock())
+	e := state.Examination(today, a.Collection.South)
+	out := Differential{Derived: append([]record.Derived{}, state.Derive(today, a.Collection.South)...), Clash: []string{}, Implied: append([]string{}, diagnosis.Implied(state.Examined.Present, state.Examined.Absent)...), Fragile: e.Fragile}
 	if x, y, clash := diagnosis.Contradiction(e.Present); clash {
 		out.Clash = []string{x, y}
 	}

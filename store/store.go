@@ -5,7 +5,6 @@ package store
 
 import (
 	"context"
-	"embed"
 	"errors"
 	"fmt"
 	"time"
@@ -14,9 +13,6 @@ import (
 	"github.com/jmoiron/sqlx"
 	"github.com/pressly/goose/v3"
 )
-
-//go:embed migrations/*.sql
-var migrations embed.FS
 
 // ErrNotFound means that the collection has no such thing. A stranger's id
 // gives the same error as an invented one.
@@ -46,7 +42,7 @@ func Open(url string, clock func() time.Time) (*Store, error) {
 
 // Migrate brings the database's tables up to this version of the program.
 func (s *Store) Migrate(ctx context.Context) error {
-	provider, err := goose.NewProvider(goose.DialectPostgres, s.DB.DB, must(migrations))
+	provider, err := goose.NewProvider(goose.DialectPostgres, s.DB.DB, migrationFiles())
 	if err != nil {
 		return fmt.Errorf("reading the migrations: %w", err)
 	}

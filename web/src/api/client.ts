@@ -8,6 +8,7 @@ export type PlantRow = Schemas["PlantRow"];
 export type PlantFile = Schemas["PlantFile"];
 export type Task = Schemas["Task"];
 export type Differential = Schemas["Differential"];
+export type Derived = Schemas["Derived"];
 export type EntryView = Schemas["EntryView"];
 export type NewEntry = Schemas["NewEntry"];
 export type Working = Schemas["Working"];

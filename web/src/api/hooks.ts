@@ -53,12 +53,16 @@ export const useEntries = (plant: string) =>
     queryFn: () => answer(client.GET("/api/plants/{plant}/entries", { params: { path: { plant } } })),
   });
 
-export const useDifferential = (plant: string, present: string[], absent: string[]) =>
+/** The differential of the answers given; signs of the record that are overruled do not count. */
+export const useDifferential = (plant: string, present: string[], absent: string[], overruled: string[]) =>
   useQuery({
-    queryKey: ["differential", plant, [...present].sort(), [...absent].sort()],
+    queryKey: ["differential", plant, [...present].sort(), [...absent].sort(), [...overruled].sort()],
     queryFn: () =>
       answer(
-        client.POST("/api/plants/{plant}/differential", { params: { path: { plant } }, body: { present, absent } }),
+        client.POST("/api/plants/{plant}/differential", {
+          params: { path: { plant } },
+          body: { present, absent, overruled },
+        }),
       ),
     placeholderData: keepPreviousData,
   });

@@ -400,6 +400,14 @@ export interface components {
             outcome: "mended" | "given-away" | "lost";
             reason?: string;
         };
+        Derived: {
+            /** @description The day of the entry it rests on. */
+            on: string;
+            present: boolean;
+            sign: string;
+            why: string;
+            working: components["schemas"]["Working"];
+        };
         Diagnosed: {
             /** @description Accepted causes, the main one first; none means to watch. */
             causes: string[];
@@ -421,6 +429,8 @@ export interface components {
             clash: string[];
             /** @description Whether no further look is worth its trouble. */
             complete: boolean;
+            /** @description What the record answers, overruled or not. */
+            derived: components["schemas"]["Derived"][];
             enough: boolean;
             /** @description Whether looks that disturb it count double. */
             fragile: boolean;
@@ -444,6 +454,7 @@ export interface components {
         };
         DifferentialInputBody: {
             absent: string[];
+            overruled?: string[];
             present: string[];
         };
         EntriesOutputBody: {

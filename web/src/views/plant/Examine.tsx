@@ -1,11 +1,13 @@
-import { Button, Group } from "@mantine/core";
+import { Button, Group, TextInput } from "@mantine/core";
 import { useLocalStorage, useMediaQuery } from "@mantine/hooks";
 import { useMemo, useRef, useState } from "react";
 import { useNavigate, useSearchParams } from "react-router";
-import type { Knowledge } from "../../api/client";
+import type { Derived, Knowledge } from "../../api/client";
 import { useDifferential, useEntries, useKnowledge, useRecord } from "../../api/hooks";
 import { newId } from "../../api/id";
+import { distance } from "../../dates";
 import { Figure } from "../../figure/Figure";
+import { How } from "../../shell/How";
 import { Failed, Refused, Waiting } from "../../shell/States";
 import { sayChance } from "../words";
 import classes from "./Examine.module.css";
@@ -19,9 +21,10 @@ interface Draft {
   id: string;
   present: string[];
   absent: string[];
+  overruled: { sign: string; reason: string }[];
 }
 
-const empty = (): Draft => ({ id: newId(), present: [], absent: [] });
+const empty = (): Draft => ({ id: newId(), present: [], absent: [], overruled: [] });
 
 /** One look for signs: the drawing, the signs of a part, and the differential that moves as one answers. */
 export function Examine() {
@@ -39,7 +42,11 @@ export function Examine() {
       knowledge={knowledge.data}
       replaces={old?.id}
       on={old?.on}
-      start={old?.examined ? { present: old.examined.present ?? [], absent: old.examined.absent ?? [] } : undefined}
+      start={
+        old?.examined
+          ? { present: old.examined.present, absent: old.examined.absent, overruled: old.examined.overruled ?? [] }
+          : undefined
+      }
     />
   );
 }
@@ -68,7 +75,12 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
     // On a phone the signs lie below the drawing: bring them under the thumb.
     if (phone) requestAnimationFrame(() => part.current?.scrollIntoView({ block: "start" }));
   };
-  const differential = useDifferential(file.id, draft.present, draft.absent);
+  const differential = useDifferential(
+    file.id,
+    draft.present,
+    draft.absent,
+    draft.overruled.map((o) => o.sign),
+  );
   const record = useRecord(file.id);
   const signs = useMemo(() => knowledge.signs ?? [], [knowledge]);
   const byID = useMemo(() => new Map(signs.map((s) => [s.id, s])), [signs]);
@@ -77,6 +89,19 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
   const answered = draft.present.length + draft.absent.length;
   const at = zones.findIndex((z) => z.id === zone);
   const current = zones[at];
+
+  // What the record answers counts until a look or the carer says otherwise.
+  const fromRecord = (sign: string) => {
+    const settled =
+      draft.present.includes(sign) || draft.absent.includes(sign) || draft.overruled.some((o) => o.sign === sign);
+    return settled ? undefined : d?.derived.find((x) => x.sign === sign);
+  };
+  const known = (present: boolean) =>
+    (d?.derived ?? []).filter((x) => x.present === present && fromRecord(x.sign)).map((x) => x.sign);
+  const overrule = (sign: string, reason: string | undefined) => {
+    const others = draft.overruled.filter((o) => o.sign !== sign);
+    setDraft({ ...draft, overruled: reason === undefined ? others : [...others, { sign, reason }] });
+  };
 
   const put = (id: string, to: "present" | "absent") => {
     const was = draft[to].includes(id);
@@ -88,7 +113,9 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
     setDraft(was ? without : { ...without, [to]: [...without[to], id] });
   };
   const nothingHere = () => {
-    const open = here.filter((s) => !draft.present.includes(s.id) && !draft.absent.includes(s.id) && s.disturbance < 3);
+    const open = here.filter(
+      (s) => !fromRecord(s.id) && !draft.present.includes(s.id) && !draft.absent.includes(s.id) && s.disturbance < 3,
+    );
     setDraft({ ...draft, absent: [...draft.absent, ...open.map((s) => s.id)] });
     const next = zones[at + 1];
     if (next) setZone(next.id);
@@ -99,7 +126,7 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
         id: draft.id,
         on: on ?? file.today,
         replaces: replaces ?? undefined,
-        examined: { present: draft.present, absent: draft.absent },
+        examined: { present: draft.present, absent: draft.absent, overruled: draft.overruled },
       },
       {
         onSuccess: () => {
@@ -116,7 +143,7 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
         <Figure
           figure={file.habitInfo.figure}
           zones={zones}
-          state={zoneStates(knowledge, draft.present, draft.absent)}
+          state={zoneStates(knowledge, [...draft.present, ...known(true)], [...draft.absent, ...known(false)])}
           chosen={zone}
           onChoose={setZone}
           name={file.name}
@@ -154,7 +181,16 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
         </p>
         <div className={`rows ${classes.signs}`}>
           {here.map((s) => (
-            <SignRow key={s.id} sign={s} draft={draft} put={put} implied={d?.implied?.includes(s.id) ?? false} />
+            <SignRow
+              key={s.id}
+              sign={s}
+              draft={draft}
+              put={put}
+              implied={d?.implied.includes(s.id) ?? false}
+              derived={fromRecord(s.id)}
+              overrule={overrule}
+              today={file.today}
+            />
           ))}
         </div>
       </section>
@@ -224,13 +260,17 @@ interface SignRowProps {
   draft: Draft;
   put: (id: string, to: "present" | "absent") => void;
   implied: boolean;
+  derived: Derived | undefined;
+  overrule: (sign: string, reason: string | undefined) => void;
+  today: string;
 }
 
-function SignRow({ sign, draft, put, implied }: SignRowProps) {
+function SignRow({ sign, draft, put, implied, derived, overrule, today }: SignRowProps) {
   const seen = draft.present.includes(sign.id);
   const absent = draft.absent.includes(sign.id);
+  const overruled = draft.overruled.find((o) => o.sign === sign.id);
   return (
-    <div className={classes.sign} data-sign={sign.id}>
+    <div className={derived ? `${classes.sign} ${classes.known}` : classes.sign} data-sign={sign.id}>
       <div id={`sign-${sign.id}`}>
         {sign.label}
         <span className="soft small" style={{ display: "block" }}>
@@ -259,6 +299,52 @@ function SignRow({ sign, draft, put, implied }: SignRowProps) {
           not there
         </button>
       </fieldset>
+      {derived && <FromRecord derived={derived} today={today} overrule={(reason) => overrule(sign.id, reason)} />}
+      {overruled && (
+        <p className={`small soft ${classes.recorded}`}>
+          The record is set aside: {overruled.reason}{" "}
+          <button type="button" className="linkbutton" onClick={() => overrule(sign.id, undefined)}>
+            take it back
+          </button>
+        </p>
+      )}
+    </div>
+  );
+}
+
+interface FromRecordProps {
+  derived: Derived;
+  today: string;
+  overrule: (reason: string) => void;
+}
+
+/** What the record answers of a sign, with its working; a reason sets it aside. */
+function FromRecord({ derived, today, overrule }: FromRecordProps) {
+  const [asking, setAsking] = useState(false);
+  const [reason, setReason] = useState("");
+  return (
+    <div className={`small ${classes.recorded}`}>
+      <b className={derived.present ? "red" : undefined}>
+        {derived.present ? "So, by the record." : "Not so, by the record."}
+      </b>{" "}
+      {derived.why} <span className="soft">{distance(derived.on, today)}.</span>{" "}
+      <How working={derived.working} of="this" />{" "}
+      <button type="button" className="linkbutton soft" aria-expanded={asking} onClick={() => setAsking(!asking)}>
+        overrule
+      </button>
+      {asking && (
+        <Group gap="xs" mt={4} align="end" wrap="nowrap">
+          <TextInput
+            label="Why the record is wrong here"
+            value={reason}
+            onChange={(e) => setReason(e.currentTarget.value)}
+            style={{ flex: 1 }}
+          />
+          <Button variant="default" disabled={reason.trim() === ""} onClick={() => overrule(reason)}>
+            Set it aside
+          </Button>
+        </Group>
+      )}
     </div>
   );
 }

@@ -59,7 +59,9 @@ export function WhatToDo() {
 function Decide({ done }: { done: () => void }) {
   const file = usePlantFile();
   const knowledge = useKnowledge();
-  const differential = useDifferential(file.id, file.examined?.present ?? [], file.examined?.absent ?? []);
+  const look = file.examined;
+  const overruled = look?.overruled?.map((o) => o.sign) ?? [];
+  const differential = useDifferential(file.id, look?.present ?? [], look?.absent ?? [], overruled);
   const [accepted, setAccepted] = useState<string[]>();
   const [reason, setReason] = useState("");
   const [id, setId] = useState(newId);

@@ -29,6 +29,7 @@ export function sayEntry(
       text: [
         present?.length ? `Seen: ${present.map(sign).join("; ")}.` : "",
         absent?.length ? `Not there: ${absent.map(sign).join("; ")}.` : "",
+        ...(e.examined.overruled ?? []).map((o) => `Record set aside on “${sign(o.sign)}”: ${o.reason}.`),
       ]
         .filter(Boolean)
         .join(" "),

@@ -1,0 +1,234 @@
+package record
+
+import (
+	"fmt"
+
+	"tendermend/core/climate"
+	"tendermend/core/day"
+	"tendermend/core/diagnosis"
+	"tendermend/core/water"
+	"tendermend/core/working"
+)
+
+// Derived is a sign that the record itself answers, so that nobody has to
+// remember: dated, with its working, and open to being overruled.
+type Derived struct {
+	Sign    string          `json:"sign"`
+	Present bool            `json:"present"`
+	On      day.Day         `json:"on" doc:"The day of the entry it rests on."`
+	Why     string          `json:"why"`
+	Working working.Working `json:"working"`
+}
+
+// Limits of derived signs (common practice).
+const (
+	newcomerDays   = 42  // "less than six weeks here"
+	wetLongDays    = 5   // still wet more than five days after watering
+	freshDays      = 7   // how long what a stick found is taken as true
+	missedTimes    = 2.0 // a gap over twice the plant's own median …
+	missedLonger   = 7   // … and at least seven days longer was missed
+	missedWithin   = 60  // days back in which a missed watering still tells
+	swingTimes     = 3.0 // the longest gap over three times the shortest …
+	swingLonger    = 7   // … and at least seven days longer is a swing
+	swingGaps      = 4   // gaps wanted before swings are spoken of
+	smallLeaf      = 80  // per cent of the one before
+	wholeLeaf      = 90
+	readingDays    = 30 // how long a reading of roots or leaves is taken as true
+	growthLessDays = 60 // two months of the growing season
+	sprayedDays    = 21
+)
+
+// Derive reads the signs that a plant's record answers on a day.
+func (s State) Derive(today day.Day, south bool) []Derived {
+	d := deriver{state: s, today: today}
+	d.arrival()
+	d.moisture()
+	d.waterings()
+	d.roots()
+	d.growth(climate.SeasonOf(today, south))
+	d.sprays()
+	return d.found
+}
+
+type deriver struct {
+	state State
+	today day.Day
+	found []Derived
+}
+
+func (d *deriver) add(sign string, present bool, on day.Day, why, formula, sure string, inputs ...working.Input) {
+	d.found = append(d.found, Derived{sign, present, on, why, working.Working{Inputs: inputs, Formula: formula, Source: working.CommonPractice, Sure: sure}})
+}
+
+func (d *deriver) arrival() {
+	here := int(d.today - d.state.ArrivedOn)
+	in := working.Input{Name: "days here", Value: float64(here)}
+	const formula, sure = "day of the look − day of arrival, against 42 days", "exact"
+	d.add("care.new-arrival", here < newcomerDays, d.state.ArrivedOn, fmt.Sprintf("It has been here for %s.", count(here, "day")), formula, sure, in)
+	if p := d.state.Arrival.Packing; here < newcomerDays && p != "" && p != PackingOther {
+		rough := p == PackedWet || p == PackedCold
+		d.add("care.shipped-wet-cold", rough, d.state.ArrivedOn, "It came "+packingWords[p]+".", "as it was recorded on arrival", "as recorded", in)
+	}
+}
+
+var packingWords = map[Packing]string{Unpacked: "unpacked", PackedDry: "packed dry", PackedWet: "packed wet", PackedCold: "through the cold", WeeksInBox: "after weeks in a box"}
+
+// moisture reads the last stick: wet for more than five days after the
+// watering before it, or dry to the bottom.
+func (d *deriver) moisture() {
+	if len(d.state.Probes) == 0 {
+		return
+	}
+	last := d.state.Probes[len(d.state.Probes)-1]
+	if d.today-last.On > freshDays || d.wateredAfter(last.On) {
+		return
+	}
+	const formula, sure = "last stick, and days from the watering before it, against 5 days", "fair while nobody waters"
+	wet := last.Moisture == water.Moist || last.Moisture == water.Wet
+	d.add("med.dry-through", last.Moisture == water.Dry, last.On, "The stick came out "+string(last.Moisture)+".", "last stick", sure)
+	if before, ok := d.wateredBefore(last.On); ok && wet && int(last.On-before) > wetLongDays {
+		days := int(last.On - before)
+		d.add("med.wet-long", true, last.On, fmt.Sprintf("The stick came out %s, %s after watering.", last.Moisture, count(days, "day")), formula, sure,
+			working.Input{Name: "days from watering to the stick", Value: float64(days)})
+	} else if !wet {
+		d.add("med.wet-long", false, last.On, "The stick came out "+string(last.Moisture)+".", formula, sure)
+	}
+}
+
+func (d *deriver) wateredAfter(on day.Day) bool {
+	n := len(d.state.WateredOn)
+	return n > 0 && d.state.WateredOn[n-1] > on
+}
+
+func (d *deriver) wateredBefore(on day.Day) (before day.Day, ok bool) {
+	for _, w := range d.state.WateredOn {
+		if w <= on {
+			before, ok = w, true
+		}
+	}
+	return before, ok
+}
+
+// waterings finds a gap far beyond the plant's own, the present one among
+// them, and swings between short gaps and long ones.
+func (d *deriver) waterings() {
+	gaps := water.Gaps(d.state.WateredOn)
+	if len(gaps) < 3 {
+		return
+	}
+	own := water.Median(gaps)
+	last := d.state.WateredOn[len(d.state.WateredOn)-1]
+	longest, ended := float64(d.today-last), d.today
+	for i := 1; i < len(d.state.WateredOn); i++ {
+		on := d.state.WateredOn[i]
+		if gap := float64(on - d.state.WateredOn[i-1]); d.today-on <= missedWithin && gap > longest {
+			longest, ended = gap, on
+		}
+	}
+	missed := longest > missedTimes*own && longest >= own+missedLonger
+	d.add("care.water-missed", missed, ended, fmt.Sprintf("The longest gap of the last two months was %s; its own is about %s.", count(int(longest), "day"), count(int(own), "day")),
+		"gap > 2 × its own median gap, and at least 7 days longer", "fair: its own record",
+		working.Input{Name: "longest gap", Value: longest, Unit: "days"}, working.Input{Name: "its own median gap", Value: own, Unit: "days"})
+	recent := gaps[max(0, len(gaps)-6):]
+	if len(recent) < swingGaps {
+		return
+	}
+	least, most := recent[0], recent[0]
+	for _, g := range recent {
+		least, most = min(least, g), max(most, g)
+	}
+	d.add("care.water-swings", most > swingTimes*least && most >= least+swingLonger, last, fmt.Sprintf("Its last gaps ran from %s to %s.", count(int(least), "day"), count(int(most), "day")),
+		"longest of the last six gaps > 3 × the shortest, and at least 7 days longer", "fair: its own record",
+		working.Input{Name: "shortest", Value: least, Unit: "days"}, working.Input{Name: "longest", Value: most, Unit: "days"})
+}
+
+func (d *deriver) roots() {
+	r, ok := d.state.Readings.Last("live-tips")
+	if !ok || d.today-r.On > readingDays {
+		return
+	}
+	d.add("root.no-tips", r.Value == 0, r.On, fmt.Sprintf("%s counted.", count(int(r.Value), "live tip")), "last count of live tips", "as counted",
+		working.Input{Name: "live tips", Value: r.Value})
+}
+
+func (d *deriver) growth(season climate.Season) {
+	if r, ok := d.state.Readings.Last("leaf-ratio"); ok && d.today-r.On <= readingDays && (r.Value < smallLeaf || r.Value >= wholeLeaf) {
+		d.add("leaf.small-new", r.Value < smallLeaf, r.On, fmt.Sprintf("The newest leaf was %g %% of the one before.", r.Value),
+			"newest leaf over the one before: below 80 % small, from 90 % whole", "as measured", working.Input{Name: "newest leaf", Value: r.Value, Unit: "%"})
+	}
+	var looks int
+	var first, grown day.Day
+	for _, measure := range []string{"new-leaves", "new-growth"} {
+		for _, r := range d.state.Readings[measure] {
+			if looks == 0 || r.On < first {
+				first = r.On
+			}
+			looks++
+			if r.Value > 0 && r.On > grown {
+				grown = r.On
+			}
+		}
+	}
+	since := max(first, grown)
+	quiet := int(d.today - since)
+	resting := len(d.state.Habit.RestSeasons) > 0 && d.state.Habit.RestsIn(season)
+	switch {
+	case grown > 0 && quiet < growthLessDays:
+		d.add("new.none-in-season", false, grown, "New growth was seen.", "last new leaf or growth, against 60 days", "as recorded", working.Input{Name: "days since", Value: float64(quiet)})
+	case looks >= 2 && quiet >= growthLessDays && !resting:
+		d.add("new.none-in-season", true, since, fmt.Sprintf("No new leaf or growth for %s of looking.", count(quiet, "day")), "last new leaf or growth, against 60 days outside its rest", "fair: only as good as the looks",
+			working.Input{Name: "days since", Value: float64(quiet)})
+	}
+}
+
+// sprayingSteps are the steps of plans that put something on the leaves.
+var sprayingSteps = []string{"soap-dusk", "soap-or-oil", "fungicide", "systemic"}
+
+func (d *deriver) sprays() {
+	for _, step := range sprayingSteps {
+		if t, ok := d.state.Ticks[step]; ok && !t.Skipped && d.today-t.On <= sprayedDays {
+			d.add("care.sprayed", true, t.On, "A step of its plan sprayed it.", "spraying steps of the last 21 days", "as recorded")
+			return
+		}
+	}
+}
+
+func count(n int, one string) string {
+	if n == 1 {
+		return "1 " + one
+	}
+	return fmt.Sprintf("%d %ss", n, one)
+}
+
+// withRecord adds what the record answers to what was answered by looking, and
+// what the signs seen rule out. A look overrules the record, and so does a
+// carer with a reason.
+func (x Examined) withRecord(derived []Derived) (present, absent []string) {
+	present, absent = append(present, x.Present...), append(absent, x.Absent...)
+	settled := map[string]bool{}
+	for _, list := range [][]string{x.Present, x.Absent} {
+		for _, id := range list {
+			settled[id] = true
+		}
+	}
+	for _, o := range x.Overruled {
+		settled[o.Sign] = true
+	}
+	for _, id := range diagnosis.Implied(x.Present, x.Absent) {
+		if !settled[id] {
+			settled[id] = true
+			absent = append(absent, id)
+		}
+	}
+	for _, d := range derived {
+		if settled[d.Sign] {
+			continue
+		}
+		if d.Present {
+			present = append(present, d.Sign)
+		} else {
+			absent = append(absent, d.Sign)
+		}
+	}
+	return present, absent
+}
