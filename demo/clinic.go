@@ -357,6 +357,8 @@ func peperomia(c *clinic) {
 		From: "ticket clerk's sill", Price: p(0.0), Packing: record.Unpacked, PotWidthCM: p(11.0), PotDepthCM: p(10.0), Medium: "peat mix", Leaves: p(26), Growths: p(3)})
 	h.examine(109, []string{"leaf.yellow-few-oldest", "course.oldest-only", "new.clean"}, []string{"pest.cotton", "med.wet-long"})
 	h.accept(109)
+	h.examine(29, []string{"leaf.yellow-few-oldest"}, []string{"pest.cotton", "leaf.drooping"})
+	h.accept(29)
 	h.water(108, 27, 9)
 	h.check(8, "wilt", 1, "smell", 0)
 }

@@ -52,6 +52,8 @@ func TestScreenshots(t *testing.T) {
 		{name: "plan", path: plantPath("T-008") + "/do", wait: "steps to do", width: 1280, height: 800},
 		{name: "check-in-phone", path: plantPath("T-014") + "?check", wait: "Record the check-in", width: 390, height: 844},
 		{name: "record", path: plantPath("T-014") + "/record", wait: "entries", width: 1280, height: 800},
+		{name: "handbook", path: "/handbook/causes/sun-scorch", wait: "Mistaken for", width: 1280, height: 800},
+		{name: "look-alikes", path: "/handbook/look-alikes?causes=drought,root-rot", wait: "Tell them apart", width: 1280, height: 800},
 		{name: "places", path: "/places", wait: "order of the walk", width: 1280, height: 800},
 	} {
 		if only != "" && !strings.Contains(","+only+",", ","+view.name+",") {

@@ -164,3 +164,23 @@ func TestTheRecordAnswersAndIsOverruled(t *testing.T) {
 	p.click(`//a[.="Record"]`)
 	p.see("Record set aside on")
 }
+
+func TestHandbookIsLinkedBothWays(t *testing.T) {
+	p := start(t, true).page(t, 1280, 800)
+	p.openDemo("/handbook")
+	p.see("Open a cause or a sign")
+	p.fill("Words", "burn")
+	p.click(`//nav[@aria-label="Contents"]//a[.="Sun scorch"]`)
+	p.see("Mistaken for")
+	p.click(by("a", "A bleached or brown patch on the face that meets the sun"))
+	p.see("Behind it")
+	p.click(`//article//a[.="Sun scorch"]`)
+	p.see("Mistaken for")
+	p.open("/handbook/look-alikes?causes=drought,root-rot")
+	p.see("Tell them apart")
+	p.see("Drought stress or Root rot?")
+	p.open("/handbook/look-alikes?causes=drought,curse")
+	p.see("Pick two or three different causes")
+	p.open("/handbook/causes/curse")
+	p.see("no such cause")
+}

@@ -110,5 +110,6 @@ func (srv *server) operations(r chi.Router) huma.API {
 	srv.entryOperations(api)
 	srv.diagnosisOperations(api)
 	srv.roundsOperations(api)
+	srv.handbookOperations(api)
 	return api
 }

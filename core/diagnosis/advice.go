@@ -38,13 +38,35 @@ const (
 )
 
 // doable says which sign must not have been found absent for a move to be
-// possible at all: no spike, nothing to cut.
-var doable = map[string]string{
-	"strip-spikes": "flower.in-spike",
-	"take-offsets": "flower.offsets-on-weak",
-	"clean-moss":   "root.moss-grown",
-	"raise-base":   "pot.base-buried",
-	"stake":        "stem.wobbly",
+// possible at all: no spike, nothing to cut. Where several are named, one that
+// may still be there is enough.
+var doable = map[string][]string{
+	"strip-spikes": {"flower.in-spike"},
+	"take-offsets": {"flower.offsets-on-weak"},
+	"clean-moss":   {"root.moss-grown"},
+	"raise-base":   {"pot.base-buried"},
+	"stake":        {"stem.wobbly"},
+	"empty-saucer": {"pot.stands-in-water", "pot.no-drain"},
+}
+
+// canDo says whether a move has anything to work on, and which sign it needs
+// that nobody has looked for.
+func (c *Case) canDo(move string) (needs string, can bool) {
+	signs := doable[move]
+	can = len(signs) == 0
+	for _, id := range signs {
+		s := signIndex[id]
+		switch {
+		case contains(c.present, s):
+			return "", true
+		case !contains(c.absent, s):
+			can = true
+			if needs == "" {
+				needs = id
+			}
+		}
+	}
+	return needs, can
 }
 
 // Moves sorts every move that can be done and would matter, most good first
@@ -52,14 +74,12 @@ var doable = map[string]string{
 func (c *Case) Moves(checks []Check) []Advice {
 	advice := []Advice{}
 	for _, m := range moves {
-		needs := doable[m.ID]
-		if needs != "" && contains(c.absent, signIndex[needs]) {
+		needs, can := c.canDo(m.ID)
+		if !can {
 			continue
 		}
 		if a, matters := c.advise(m, checks); matters {
-			if needs != "" && !contains(c.present, signIndex[needs]) {
-				a.Needs = needs
-			}
+			a.Needs = needs
 			advice = append(advice, a)
 		}
 	}

@@ -30,6 +30,8 @@ type Sign struct {
 	Disturbance Disturbance `json:"disturbance" doc:"0 look, 1 touch, 2 lift or probe, 3 unpot."`
 	// Background is how often the sign is seen with none of the causes present.
 	Background float64 `json:"background"`
+	Looks      string  `json:"looks" doc:"What it looks like."`
+	NotThis    string  `json:"notThis" doc:"What it is easily taken for."`
 }
 
 // Zone is a part of the figure, or a side of the plant's story, that is looked
@@ -46,8 +48,8 @@ var Zones = []Zone{
 	{"leaves", "Leaves", true},
 	{"undersides", "Undersides", true},
 	{"joints", "Joints", true},
-	{"new", "Newest growth", true},
 	{"stem", "Stem or bulbs", true},
+	{"new", "Newest growth", true},
 	{"flowers", "Flowers, offsets", true},
 	{"base", "Base", true},
 	{"surface", "Surface", true},
@@ -120,6 +122,16 @@ func shows(grades ...[]link) (all []link) {
 	}
 	return all
 }
+
+// signs is the table with its notes.
+var signs = func() []Sign {
+	noted := append([]Sign{}, signTable...)
+	for i := range noted {
+		n := notes[noted[i].ID]
+		noted[i].Looks, noted[i].NotThis = n.looks, n.notThis
+	}
+	return noted
+}()
 
 var (
 	signIndex  = index(signs, func(s Sign) string { return s.ID })

@@ -17,6 +17,8 @@ func TestTablesHoldTogether(t *testing.T) {
 		assert.Contains(t, zones, s.Zone, s.ID)
 		assert.NotEmpty(t, s.Label, s.ID)
 		assert.NotEmpty(t, s.How, s.ID)
+		assert.NotEmpty(t, s.Looks, "nobody says what %s looks like", s.ID)
+		assert.NotEmpty(t, s.NotThis, "nobody says what %s is taken for", s.ID)
 		assert.Greater(t, s.Minutes, 0, s.ID)
 		assert.True(t, s.Background > 0 && s.Background <= 0.5, s.ID)
 	}
@@ -44,9 +46,12 @@ func TestTablesHoldTogether(t *testing.T) {
 	for sign := range onlyOn {
 		assert.Contains(t, signIndex, sign)
 	}
-	for move, sign := range doable {
+	assert.Len(t, notes, len(signs), "a note without a sign")
+	for move, needed := range doable {
 		assert.Contains(t, moveIndex, move)
-		assert.Contains(t, signIndex, sign)
+		for _, sign := range needed {
+			assert.Contains(t, signIndex, sign)
+		}
 	}
 }
 

@@ -25,6 +25,25 @@ export const router = createBrowserRouter([
         ],
       },
       { path: "places", lazy: async () => ({ Component: (await import("./views/Places")).Places }) },
+      {
+        path: "handbook",
+        lazy: async () => ({ Component: (await import("./views/handbook/Handbook")).Handbook }),
+        children: [
+          { index: true, lazy: async () => ({ Component: (await import("./views/handbook/Handbook")).Threshold }) },
+          {
+            path: "causes/:cause",
+            lazy: async () => ({ Component: (await import("./views/handbook/CauseSheet")).CauseSheet }),
+          },
+          {
+            path: "signs/:sign",
+            lazy: async () => ({ Component: (await import("./views/handbook/SignSheet")).SignSheet }),
+          },
+          {
+            path: "look-alikes",
+            lazy: async () => ({ Component: (await import("./views/handbook/LookAlikes")).LookAlikes }),
+          },
+        ],
+      },
       { path: "*", element: <Lost /> },
     ],
   },

@@ -76,6 +76,28 @@ export const usePlanPreview = (plant: string, answers: Answers, wanted: boolean)
     retry: false,
   });
 
+export const useCause = (cause: string) =>
+  useQuery({
+    queryKey: ["cause", cause],
+    queryFn: () => answer(client.GET("/api/causes/{cause}", { params: { path: { cause } } })),
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+
+export const useSign = (sign: string) =>
+  useQuery({
+    queryKey: ["sign", sign],
+    queryFn: () => answer(client.GET("/api/signs/{sign}", { params: { path: { sign } } })),
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+
+export const useLookAlikes = (causes: string[]) =>
+  useQuery({
+    queryKey: ["look-alikes", causes],
+    queryFn: () => answer(client.GET("/api/look-alikes", { params: { query: { causes: causes.join(",") } } })),
+    staleTime: Number.POSITIVE_INFINITY,
+    enabled: causes.length > 1,
+  });
+
 /** An entry before it gets its id and is sent. */
 export type Draft = Omit<NewEntry, "id"> & { id?: string };
 

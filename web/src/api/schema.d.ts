@@ -21,6 +21,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/causes/{cause}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All that the tables know of a cause */
+        get: operations["get-cause"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/knowledge": {
         parameters: {
             query?: never;
@@ -30,6 +47,23 @@ export interface paths {
         };
         /** Names and facts of the trade */
         get: operations["get-knowledge"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/look-alikes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Two or three causes side by side, and what tells them apart */
+        get: operations["compare-causes"];
         put?: never;
         post?: never;
         delete?: never;
@@ -212,6 +246,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/signs/{sign}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A sign and the causes that show it */
+        get: operations["get-sign"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -293,6 +344,21 @@ export interface components {
              * @description Room warmth.
              */
             warmthC?: number;
+        };
+        Apart: {
+            /**
+             * Format: double
+             * @description What the look settles between them, if they are equally likely.
+             */
+            bits: number;
+            /** @description How often each cause shows it, background included, in the order asked. */
+            chance: number[];
+            sign: string;
+            /**
+             * Format: double
+             * @description Bits over the cost of the look.
+             */
+            worth: number;
         };
         Arrived: {
             from?: string;
@@ -400,6 +466,15 @@ export interface components {
             outcome: "mended" | "given-away" | "lost";
             reason?: string;
         };
+        Comparison: {
+            /** @description Signs that tell them apart, most telling first. */
+            apart: components["schemas"]["Apart"][];
+            causes: components["schemas"]["Cause"][];
+            /** @description The sign that separates them best for its cost. */
+            check: string;
+            /** @description Signs that they show about as often: no help. */
+            shared: components["schemas"]["Apart"][];
+        };
         Derived: {
             /** @description The day of the entry it rests on. */
             on: string;
@@ -456,6 +531,14 @@ export interface components {
             absent: string[];
             overruled?: string[];
             present: string[];
+        };
+        Done: {
+            /**
+             * Format: int64
+             * @description +4 helps most, −5 harms most.
+             */
+            effect: number;
+            move: string;
         };
         EntriesOutputBody: {
             /** @description Newest first. */
@@ -947,6 +1030,35 @@ export interface components {
             on: string;
             why: string;
         };
+        Sheet: {
+            cause: components["schemas"]["Cause"];
+            harms: components["schemas"]["Done"][];
+            helps: components["schemas"]["Done"][];
+            /** @description Habits that meet it less often, or never. */
+            less: string[];
+            /** @description The causes that share most of its signs. */
+            lookAlikes: string[];
+            /** @description Habits that meet it more often than others. */
+            more: string[];
+            /** @description Most frequent first. */
+            signs: components["schemas"]["Shown"][];
+        };
+        Shown: {
+            /**
+             * Format: double
+             * @description How often this cause alone shows the sign, 0-1.
+             */
+            frequency: number;
+            sign: string;
+            /** @description nearly always, usually, often, sometimes or seldom. */
+            word: string;
+        };
+        Shows: {
+            cause: string;
+            /** Format: double */
+            frequency: number;
+            word: string;
+        };
         Sign: {
             /** Format: double */
             background: number;
@@ -970,6 +1082,11 @@ export interface components {
         SignInInputBody: {
             email: string;
             password: string;
+        };
+        SignSheet: {
+            /** @description Those that show it most often first. */
+            causes: components["schemas"]["Shows"][];
+            sign: components["schemas"]["Sign"];
         };
         Span: {
             /** @description Whether it was entered by stepping back. */
@@ -1217,6 +1334,37 @@ export interface operations {
             };
         };
     };
+    "get-cause": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                cause: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sheet"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     "get-knowledge": {
         parameters: {
             query?: never;
@@ -1234,6 +1382,38 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Knowledge"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "compare-causes": {
+        parameters: {
+            query?: {
+                /** @description Two or three ids with commas between. */
+                causes?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Comparison"];
                 };
             };
             /** @description Error */
@@ -1683,6 +1863,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Session"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "get-sign": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sign: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SignSheet"];
                 };
             };
             /** @description Error */

@@ -13,6 +13,7 @@ const views = [
   { to: "/", label: "Rounds", end: true },
   { to: "/plants", label: "Plants", end: false },
   { to: "/places", label: "Places", end: false },
+  { to: "/handbook", label: "Handbook", end: false },
 ];
 
 /** The frame of every page: the masthead, the thumb bar on a phone, and whoever is signed in. */

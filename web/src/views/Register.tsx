@@ -1,6 +1,6 @@
 import { Button, Group, Select, TextInput } from "@mantine/core";
 import { useDebouncedValue, useIntersection } from "@mantine/hooks";
-import { useEffect } from "react";
+import { useEffect, useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import type { PlantRow } from "../api/client";
 import { usePlaces, useRegister } from "../api/hooks";
@@ -19,8 +19,22 @@ export function Register() {
     else next.delete(key);
     setSearch(next, { replace: true });
   };
-  const words = search.get("q") ?? "";
+  // Typing goes ahead of the address, which follows when the typing pauses.
+  const [words, setWords] = useState(search.get("q") ?? "");
   const [q] = useDebouncedValue(words, 150);
+  const inAddress = search.get("q") ?? "";
+  useEffect(() => {
+    if (q === inAddress) return;
+    setSearch(
+      (before) => {
+        const next = new URLSearchParams(before);
+        if (q) next.set("q", q);
+        else next.delete("q");
+        return next;
+      },
+      { replace: true },
+    );
+  }, [q, inAddress, setSearch]);
   const filter = Object.fromEntries(
     ["place", "standing", "stage", "isolation"].flatMap((k) => (search.get(k) ? [[k, search.get(k) as string]] : [])),
   );
@@ -53,7 +67,7 @@ export function Register() {
           label="Words"
           placeholder="Name, label or kind"
           value={words}
-          onChange={(e) => set("q", e.currentTarget.value)}
+          onChange={(e) => setWords(e.currentTarget.value)}
           className={classes.words}
         />
         <Select
@@ -99,7 +113,13 @@ export function Register() {
               : "Take in the first one: a name and how it grows are enough."}
           </p>
           {filtered && (
-            <Button variant="default" onClick={() => setSearch({})}>
+            <Button
+              variant="default"
+              onClick={() => {
+                setWords("");
+                setSearch({});
+              }}
+            >
               Show all plants
             </Button>
           )}

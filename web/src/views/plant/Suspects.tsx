@@ -1,5 +1,6 @@
 import { Checkbox } from "@mantine/core";
 import { useState } from "react";
+import { Link } from "react-router";
 import type { Differential, Knowledge } from "../../api/client";
 import { How } from "../../shell/How";
 import { sayChance, sayTimes } from "../words";
@@ -46,6 +47,11 @@ export function SuspectList({ differential, knowledge, most, accepted, onAccept 
           <button type="button" className="linkbutton" onClick={() => setAll(true)}>
             more causes
           </button>
+        )}{" "}
+        {shown[0] && shown[1] && (
+          <Link to={`/handbook/look-alikes?causes=${shown[0].id},${shown[1].id}`} style={{ color: "inherit" }}>
+            the first two side by side
+          </Link>
         )}{" "}
         <How working={differential.working} of="these chances" />
       </p>

@@ -1,0 +1,111 @@
+package diagnosis
+
+import (
+	"sort"
+
+	"tendermend/core/climate"
+	"tendermend/core/plant"
+)
+
+// Ask is a part to look at and the few signs that are worth asking of it first.
+type Ask struct {
+	Zone  string   `json:"zone"`
+	Signs []string `json:"signs" doc:"Most worth its trouble first; the part's other signs are rare or dear."`
+}
+
+// Occasion says where a look is taken, which decides what can be asked.
+type Occasion string
+
+// The occasions.
+const (
+	AtHome Occasion = "home" // anything short of unpotting
+	AtSale Occasion = "sale" // a strange plant, two minutes, nobody to ask about its past
+)
+
+const (
+	// An answer takes about four seconds when a part is looked at as a whole
+	// (common practice, timed by hand): three minutes at home, two at a sale.
+	secondsPerAnswer = 4
+	secondsAtHome    = 180
+	secondsAtSale    = 120
+	mostOfAPart      = 6
+)
+
+// Guide gives the order of a first look from the outside in: part by part the
+// signs that settle most about any cause for their cost, as many as fit into
+// three minutes at home, or two at a sale. Unpotting is never among them.
+func Guide(habit plant.Habit, season climate.Season, at Occasion) []Ask {
+	c, err := Examine(Examination{Habit: habit.ID, Season: season})
+	if err != nil {
+		return []Ask{}
+	}
+	var possible []int
+	for i, p := range c.network.prior {
+		if p > 0 {
+			possible = append(possible, i)
+		}
+	}
+	type worth struct {
+		sign  Sign
+		worth float64
+	}
+	var all []worth
+	for s, sign := range signs {
+		if sign.Disturbance == Unpot || !fits(sign.ID, habit) || at == AtSale && !seenAtSale(sign) {
+			continue
+		}
+		all = append(all, worth{sign, c.check(s, possible).Worth})
+	}
+	sort.SliceStable(all, func(a, b int) bool { return all[a].worth > all[b].worth })
+	left := secondsAtHome / secondsPerAnswer
+	if at == AtSale {
+		left = secondsAtSale / secondsPerAnswer
+	}
+	chosen := map[string][]string{}
+	for _, w := range all {
+		if left > 0 && len(chosen[w.sign.Zone]) < mostOfAPart {
+			chosen[w.sign.Zone] = append(chosen[w.sign.Zone], w.sign.ID)
+			left--
+		}
+	}
+	asks := []Ask{}
+	for _, z := range Zones {
+		if ids := chosen[z.ID]; len(ids) > 0 {
+			asks = append(asks, Ask{z.ID, ids})
+		}
+	}
+	return asks
+}
+
+// seenAtSale says whether a stranger can see the sign on a plant that is for
+// sale: nothing that needs a second look or the plant's past.
+func seenAtSale(s Sign) bool {
+	switch s.Zone {
+	case "care", "place":
+		return s.ID == "care.regulator"
+	case "course":
+		return s.ID == "course.one-side" || s.ID == "course.oldest-only" || s.ID == "course.neighbours"
+	}
+	switch s.ID {
+	case "med.wet-long", "new.stalled", "new.none-in-season", "leaf.yellow-many-fast", "leaf.dropping-fast", "pest.larvae", "leaf.pale-overall":
+		return false
+	}
+	return true
+}
+
+// Minutes says what the looks behind some answers take together, in minutes:
+// the signs of one part are seen in one go, so that the longest look counts.
+// Unknown ids count nothing.
+func Minutes(signIDs []string) int {
+	longest := map[string]int{}
+	for _, id := range signIDs {
+		if s, ok := SignByID(id); ok {
+			longest[s.Zone] = max(longest[s.Zone], s.Minutes)
+		}
+	}
+	total := 0
+	for _, m := range longest {
+		total += m
+	}
+	return total
+}

@@ -1,0 +1,171 @@
+// Package prognosis says what a rescue will probably come to before it is
+// begun: the chance to save the plant, the weeks, the minutes and the material,
+// and what such a plant is worth at a sale.
+package prognosis
+
+import (
+	"fmt"
+	"math"
+
+	"tendermend/core/diagnosis"
+	"tendermend/core/working"
+)
+
+// Outlook is what a rescue will probably come to.
+type Outlook struct {
+	Lives    float64         `json:"lives" doc:"Chance to save it, 0-1."`
+	Least    float64         `json:"least" doc:"The lower end of that chance, 0-1."`
+	Most     float64         `json:"most" doc:"The upper end of that chance, 0-1."`
+	Weeks    [2]int          `json:"weeks" doc:"Weeks until it is mended, shortest and longest usual."`
+	Minutes  int             `json:"minutes" doc:"The carer's minutes over the whole rescue."`
+	Fillings float64         `json:"fillings" doc:"Fresh mix and pots, in fillings."`
+	Working  working.Working `json:"working"`
+}
+
+// Shares by which signs of spent reserves lower the chance to live (common
+// practice).
+var spent = map[string]float64{"root.few-live": 0.80, "stem.shrivelled-newest": 0.85, "stem.collapsed": 0.6, "leaf.wrinkled": 0.93}
+
+// spread is how far the truth may lie from the computed chance: the table is no
+// better than that.
+const spread = 0.15
+
+// Of gives the outlook of an examined plant: the share that lives summed over
+// every set of causes, each weighed with its chance; weeks, minutes and
+// material of the causes that are plausible, the longest cause deciding.
+func Of(e diagnosis.Examination) (Outlook, error) {
+	c, err := diagnosis.Examine(e)
+	if err != nil {
+		return Outlook{}, err
+	}
+	o := Outlook{Lives: c.Expect(func(id string) float64 { return outlooks[id].lives })}
+	w := working.Working{
+		Formula: "Σ over all sets of causes: chance of the set × Π share that lives, × what spent reserves take; ± 0.15",
+		Source:  working.CommonPractice, Sure: "rough: shares as growers tell them, not counted"}
+	for _, cc := range c.Causes()[:3] {
+		cause, _ := diagnosis.CauseByID(cc.ID)
+		w.Inputs = append(w.Inputs,
+			working.Input{Name: "chance of " + cause.Label, Value: cc.Chance},
+			working.Input{Name: "of those with it, live", Value: outlooks[cc.ID].lives})
+	}
+	for _, id := range e.Present {
+		if share, named := spent[id]; named {
+			sign, _ := diagnosis.SignByID(id)
+			o.Lives *= share
+			w.Inputs = append(w.Inputs, working.Input{Name: sign.Label + ", ×", Value: share})
+		}
+	}
+	o.Least, o.Most = max(0, o.Lives-spread), min(1, o.Lives+spread)
+	var minutes, fillings float64
+	for _, cc := range c.Causes() {
+		at := outlooks[cc.ID]
+		minutes += cc.Chance * float64(at.minutes)
+		fillings += cc.Chance * at.fillings
+		// The causes that are as likely as not to be there set the time.
+		if cc.Chance >= 0.4 {
+			o.Weeks[0], o.Weeks[1] = max(o.Weeks[0], at.weeks[0]), max(o.Weeks[1], at.weeks[1])
+		}
+	}
+	if o.Weeks[1] == 0 {
+		o.Weeks = outlooks[c.Causes()[0].ID].weeks
+	}
+	o.Minutes, o.Fillings = int(math.Round(minutes/5))*5, math.Round(min(fillings, 1.5)*10)/10
+	o.Working = w
+	return o, nil
+}
+
+// The advice at a sale.
+const (
+	Take    = "take"    // worth the price asked
+	Bargain = "bargain" // worth it at a lower price
+	Leave   = "leave"   // walk away
+)
+
+// Offer is a plant that somebody sells.
+type Offer struct {
+	diagnosis.Examination
+	Asked   *float64 // the price asked, in the collection's money
+	Sound   *float64 // what a sound plant of its kind and size costs
+	Filling float64  // what one pot with fresh mix costs
+}
+
+// Appraisal says whether an offer is worth taking.
+type Appraisal struct {
+	Outlook Outlook                 `json:"outlook"`
+	Causes  []diagnosis.CauseChance `json:"causes" doc:"The likeliest troubles."`
+	Enough  bool                    `json:"enough"`
+	Advice  string                  `json:"advice" enum:"take,bargain,leave"`
+	Reasons []string                `json:"reasons"`
+	// Fair is what it is worth as it stands; missing where nobody knows what a
+	// sound one costs.
+	Fair *working.Amount `json:"fair,omitempty"`
+	Off  *float64        `json:"off,omitempty" doc:"A fair reduction of the price asked; missing where no price or no fair price is known."`
+}
+
+const (
+	// poorOdds is the chance to live under which saving it is no bargain.
+	poorOdds = 0.35
+	// incurable is the chance of a trouble that cannot be cured and passes to
+	// others above which no price is low enough (common practice).
+	incurable = 0.15
+	// carried is the chance of anything that spreads above which it needs a
+	// corner of its own from the first minute.
+	carried = 0.25
+)
+
+// Appraise weighs an offer: worth = price of a sound one × chance to save it −
+// material. A trouble that cannot be cured and spreads is left at any price.
+func Appraise(o Offer) (Appraisal, error) {
+	outlook, err := Of(o.Examination)
+	if err != nil {
+		return Appraisal{}, err
+	}
+	c, err := diagnosis.Examine(o.Examination)
+	if err != nil {
+		return Appraisal{}, err
+	}
+	a := Appraisal{Outlook: outlook, Causes: c.Causes()[:5], Enough: c.Enough(), Advice: Take, Reasons: []string{}}
+	if o.Sound != nil {
+		material := outlook.Fillings * o.Filling
+		fair := max(0, *o.Sound*outlook.Lives-material)
+		a.Fair = &working.Amount{What: "worth as it stands", Value: math.Round(fair*2) / 2, Unit: "money", Working: working.Working{
+			Inputs: []working.Input{{Name: "a sound one costs", Value: *o.Sound}, {Name: "chance to save it", Value: outlook.Lives},
+				{Name: "pots with fresh mix", Value: outlook.Fillings}, {Name: "one costs", Value: o.Filling}},
+			Formula: "price of a sound one × chance to save it − material; your hours are not counted", Source: working.CommonPractice, Sure: "as rough as the chance"}}
+		if o.Asked != nil {
+			off := max(0, *o.Asked-a.Fair.Value)
+			a.Off = &off
+			if off > 0 {
+				a.Advice = Bargain
+				a.Reasons = append(a.Reasons, fmt.Sprintf("It costs more than a plant is worth that lives in %.0f of 10 cases.", outlook.Lives*10))
+			}
+			if a.Fair.Value == 0 {
+				a.Advice = Leave
+				a.Reasons = append(a.Reasons, "The material alone costs more than what will probably be saved.")
+			}
+		}
+	}
+	if outlook.Lives < poorOdds {
+		a.Advice = Leave
+		a.Reasons = append(a.Reasons, fmt.Sprintf("It lives in about %.0f of 10 cases, whatever is done.", outlook.Lives*10))
+	}
+	for _, id := range []string{"virus", "fusarium"} {
+		if p := c.Chance(id); p > incurable {
+			cause, _ := diagnosis.CauseByID(id)
+			a.Advice = Leave
+			a.Reasons = append(a.Reasons, fmt.Sprintf("%s cannot be cured and would endanger the others.", cause.Label))
+		}
+	}
+	for _, cc := range a.Causes {
+		if cause, _ := diagnosis.CauseByID(cc.ID); cause.Spreads && cc.Chance > carried && !cause.Harmless {
+			a.Reasons = append(a.Reasons, fmt.Sprintf("%s: only with a corner, a tray and tools of its own ready at home.", cause.Label))
+		}
+	}
+	if !a.Enough {
+		a.Reasons = append(a.Reasons, "What was seen is not enough to go on: look at the undersides, the joints and the drainage hole before you pay.")
+	}
+	if len(a.Reasons) == 0 {
+		a.Reasons = append(a.Reasons, "Nothing found that a few weeks of care would not mend.")
+	}
+	return a, nil
+}

@@ -1,0 +1,82 @@
+package prognosis
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"tendermend/core/diagnosis"
+)
+
+func TestEveryCauseHasAnOutlook(t *testing.T) {
+	assert.Len(t, outlooks, len(diagnosis.Causes()))
+	for _, c := range diagnosis.Causes() {
+		o, ok := outlooks[c.ID]
+		require.True(t, ok, c.ID)
+		assert.True(t, o.lives >= 0 && o.lives <= 1, c.ID)
+		assert.LessOrEqual(t, o.weeks[0], o.weeks[1], c.ID)
+		if c.Harmless && c.ID != "spent-rosette" {
+			assert.GreaterOrEqual(t, o.lives, 0.98, "%s is harmless", c.ID)
+		}
+	}
+	for id := range spent {
+		_, ok := diagnosis.SignByID(id)
+		assert.True(t, ok, id)
+	}
+}
+
+func p(v float64) *float64 { return &v }
+
+func look(habit string, present, absent []string) diagnosis.Examination {
+	return diagnosis.Examination{Habit: habit, Present: present, Absent: absent}
+}
+
+// Rescue practice (no source): a sound plant is taken at its price, one with
+// dying roots for a fraction, one with a virus at no price.
+func TestOffersAreWeighed(t *testing.T) {
+	healthy := look("monopodial-orchid", []string{"new.clean", "root.firm"},
+		[]string{"pest.cotton", "leaf.stippling", "root.smell", "stem.soft-brown", "leaf.wrinkled", "leaf.mosaic"})
+	rotten := look("monopodial-orchid", []string{"root.smell", "root.mushy", "root.few-live", "leaf.wrinkled", "leaf.drooping"}, []string{"leaf.mosaic", "pest.cotton"})
+	mosaic := look("sympodial-orchid", []string{"leaf.mosaic", "new.marked", "leaf.yellow-patches"}, []string{"root.smell"})
+
+	a, err := Appraise(Offer{Examination: healthy, Asked: p(12), Sound: p(18), Filling: 4})
+	require.NoError(t, err)
+	assert.Equal(t, Take, a.Advice)
+	assert.Greater(t, a.Outlook.Lives, 0.85)
+
+	a, err = Appraise(Offer{Examination: rotten, Asked: p(12), Sound: p(18), Filling: 4})
+	require.NoError(t, err)
+	assert.Equal(t, Bargain, a.Advice)
+	assert.Less(t, a.Fair.Value, 8.0)
+	assert.InDelta(t, 12-a.Fair.Value, *a.Off, 1e-9)
+	assert.GreaterOrEqual(t, a.Outlook.Weeks[1], 20, "months, and said so")
+	// By hand: the fair price is what its working says.
+	in := a.Fair.Working.Inputs
+	assert.InDelta(t, in[0].Value*in[1].Value-in[2].Value*in[3].Value, a.Fair.Value, 0.26)
+
+	a, err = Appraise(Offer{Examination: mosaic, Asked: p(1), Sound: p(30), Filling: 4})
+	require.NoError(t, err)
+	assert.Equal(t, Leave, a.Advice, "a virus at no price")
+	assert.Contains(t, a.Reasons[len(a.Reasons)-1]+a.Reasons[0], "irus")
+
+	a, err = Appraise(Offer{Examination: look("fern", nil, nil)})
+	require.NoError(t, err)
+	assert.Nil(t, a.Fair)
+	assert.Contains(t, a.Reasons[0], "not enough")
+	_, err = Appraise(Offer{Examination: look("weed", nil, nil)})
+	assert.Error(t, err)
+}
+
+func TestWorseSignsNeverRaiseTheChanceToLive(t *testing.T) {
+	good, err := Of(look("aroid-vine", []string{"leaf.drooping", "med.wet-long"}, nil))
+	require.NoError(t, err)
+	bad, err := Of(look("aroid-vine", []string{"leaf.drooping", "med.wet-long", "root.mushy", "root.few-live"}, nil))
+	require.NoError(t, err)
+	worst, err := Of(look("aroid-vine", []string{"leaf.drooping", "med.wet-long", "root.mushy", "root.few-live", "stem.soft-brown", "stem.collapsed"}, nil))
+	require.NoError(t, err)
+	assert.Greater(t, good.Lives, bad.Lives)
+	assert.Greater(t, bad.Lives, worst.Lives)
+	assert.LessOrEqual(t, good.Most, 1.0)
+	assert.GreaterOrEqual(t, worst.Least, 0.0)
+}

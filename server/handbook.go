@@ -1,0 +1,51 @@
+package server
+
+import (
+	"context"
+	"net/http"
+	"strings"
+
+	"github.com/danielgtaylor/huma/v2"
+
+	"tendermend/core/diagnosis"
+	"tendermend/store"
+)
+
+// SignSheet is a sign with the causes that show it.
+type SignSheet struct {
+	Sign   diagnosis.Sign    `json:"sign"`
+	Causes []diagnosis.Shows `json:"causes" doc:"Those that show it most often first."`
+}
+
+func (srv *server) handbookOperations(api huma.API) {
+	huma.Register(api, op("get-cause", http.MethodGet, "/api/causes/{cause}", "All that the tables know of a cause", "handbook"),
+		signedIn(srv, func(_ context.Context, _ store.Account, in *struct {
+			Cause string `path:"cause"`
+		}) (*struct{ Body diagnosis.Sheet }, error) {
+			sheet, ok := diagnosis.SheetOf(in.Cause)
+			if !ok {
+				return nil, huma.Error404NotFound("The handbook has no such cause; pick one from the list.")
+			}
+			return &struct{ Body diagnosis.Sheet }{sheet}, nil
+		}))
+	huma.Register(api, op("get-sign", http.MethodGet, "/api/signs/{sign}", "A sign and the causes that show it", "handbook"),
+		signedIn(srv, func(_ context.Context, _ store.Account, in *struct {
+			Sign string `path:"sign"`
+		}) (*struct{ Body SignSheet }, error) {
+			sign, ok := diagnosis.SignByID(in.Sign)
+			if !ok {
+				return nil, huma.Error404NotFound("The handbook has no such sign; pick one from the list.")
+			}
+			return &struct{ Body SignSheet }{SignSheet{sign, diagnosis.CausesShowing(in.Sign)}}, nil
+		}))
+	huma.Register(api, op("compare-causes", http.MethodGet, "/api/look-alikes", "Two or three causes side by side, and what tells them apart", "handbook"),
+		signedIn(srv, func(_ context.Context, _ store.Account, in *struct {
+			Causes string `query:"causes" maxLength:"120" doc:"Two or three ids with commas between."`
+		}) (*struct{ Body diagnosis.Comparison }, error) {
+			c, ok := diagnosis.Compare(strings.Split(in.Causes, ","))
+			if !ok {
+				return nil, huma.Error422UnprocessableEntity("Pick two or three different causes to put side by side.")
+			}
+			return &struct{ Body diagnosis.Comparison }{c}, nil
+		}))
+}

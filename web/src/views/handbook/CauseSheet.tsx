@@ -1,0 +1,90 @@
+import { Button, Group } from "@mantine/core";
+import { Link, useParams } from "react-router";
+import { useCause } from "../../api/hooks";
+import { Failed, Waiting } from "../../shell/States";
+import { useTables } from "./Handbook";
+import classes from "./Handbook.module.css";
+
+/** A cause: its signs, what helps and harms it, and what it is mistaken for. */
+export function CauseSheet() {
+  const { cause = "" } = useParams();
+  const k = useTables();
+  const sheet = useCause(cause);
+  if (sheet.isPending) return <Waiting />;
+  if (sheet.isError) return <Failed error={sheet.error} />;
+  const { cause: c, signs, helps, harms, lookAlikes, more, less } = sheet.data;
+  const sign = (id: string) => k.signs.find((s) => s.id === id);
+  const label = (id: string) => k.causes.find((x) => x.id === id)?.label ?? id;
+  const move = (id: string) => k.moves.find((m) => m.id === id)?.label ?? id;
+  const habit = (id: string) => k.habits.find((h) => h.id === id)?.label ?? id;
+  return (
+    <article className="patch">
+      <h2 style={{ fontSize: 26 }}>{c.label}</h2>
+      <p>{c.summary}.</p>
+      <p className="soft small">
+        {c.harmless
+          ? "Needs no treatment."
+          : c.daysToAct === 0
+            ? "Act at once."
+            : `Act within ${c.daysToAct === 1 ? "a day" : `${c.daysToAct} days`}.`}
+        {c.spreads && " It can pass to other plants."} Before any sign it is thought of in{" "}
+        {Number((c.prior * 100).toFixed(1))} of 100 failing plants.
+        {more.length > 0 && ` More often on: ${more.map(habit).join(", ")}.`}
+        {less.length > 0 && ` Seldom or never on: ${less.map(habit).join(", ")}.`}
+      </p>
+      <div className={classes.columns}>
+        <section>
+          <h3>It shows</h3>
+          <ul className={classes.shown}>
+            {signs.map((s) => (
+              <li key={s.sign}>
+                <Link to={`/handbook/signs/${s.sign}?list=signs`}>{sign(s.sign)?.label}</Link>
+                <span className="soft small">{s.word}</span>
+              </li>
+            ))}
+          </ul>
+        </section>
+        <div>
+          <section>
+            <h3 className="kelp">What helps</h3>
+            <ul className={classes.shown}>
+              {helps.length === 0 && <li className="soft">Nothing is done to it.</li>}
+              {helps.map((m) => (
+                <li key={m.move}>
+                  {move(m.move)} <span className="kelp small">+{m.effect}</span>
+                </li>
+              ))}
+            </ul>
+          </section>
+          <section style={{ marginTop: 14 }}>
+            <h3 className="red">What harms</h3>
+            <ul className={classes.shown}>
+              {harms.map((m) => (
+                <li key={m.move}>
+                  {move(m.move)} <span className="red small">−{Math.abs(m.effect)}</span>
+                </li>
+              ))}
+            </ul>
+          </section>
+        </div>
+      </div>
+      <h3 style={{ marginTop: 16 }}>Mistaken for</h3>
+      <Group gap="xs" mt={6}>
+        {lookAlikes.map((o) => (
+          <Button
+            key={o}
+            component={Link}
+            to={`/handbook/look-alikes?causes=${c.id},${o}`}
+            variant="default"
+            size="compact-md"
+          >
+            {label(o)}
+          </Button>
+        ))}
+      </Group>
+      <p className="soft small" style={{ marginBottom: 0 }}>
+        Source: common practice. Effects run from +4 (helps most) to −5 (harms most).
+      </p>
+    </article>
+  );
+}
