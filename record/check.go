@@ -50,6 +50,7 @@ type situation struct {
 	state   State
 	entries []Entry
 	entry   Entry
+	kinds   plant.Kinds
 }
 
 // part is the kind-specific half of an entry's check.
@@ -61,13 +62,14 @@ type part interface {
 const yearsBack = 30
 
 // Check says what keeps an entry from being added to a plant's record, given
-// the entries so far and today. An empty answer means that it is sound.
-func Check(e Entry, entries []Entry, today day.Day) Faults {
+// the entries so far, the collection's own kinds and today. An empty answer
+// means that it is sound.
+func Check(e Entry, entries []Entry, kinds plant.Kinds, today day.Day) Faults {
 	parts := e.parts()
 	if len(parts) != 1 {
 		return Faults{{Field: "body", Message: fmt.Sprintf("an entry records exactly one thing; this one has %d", len(parts))}}
 	}
-	s := situation{today: today, state: Fold(e.PlantID, withoutReplaced(entries, e)), entries: entries, entry: e}
+	s := situation{today: today, state: Fold(e.PlantID, withoutReplaced(entries, e), kinds), entries: entries, entry: e, kinds: kinds}
 	var faults Faults
 	add := func(field, format string, args ...any) {
 		faults = append(faults, Fault{Field: field, Message: fmt.Sprintf(format, args...)})
@@ -83,7 +85,7 @@ func Check(e Entry, entries []Entry, today day.Day) Faults {
 	if e.Arrived == nil && e.Voided == nil && !s.state.Here {
 		return append(faults, Fault{"plant", "the arrival of this plant was undone; bring the arrival back before you record more", true})
 	}
-	if s.state.Closed != nil && e.Replaces == nil && e.Noted == nil && e.Reopened == nil && e.Voided == nil {
+	if s.state.Closed != nil && e.Replaces == nil && e.Noted == nil && e.Confirmed == nil && e.Reopened == nil && e.Voided == nil {
 		return append(faults, Fault{"plant", "this case is closed; reopen it before you record more", true})
 	}
 	faults = append(faults, s.replacing()...)
@@ -153,7 +155,7 @@ func (a *Arrived) check(s situation) (faults Faults) {
 		faults = append(faults, Fault{Field: "arrived.habit", Message: fmt.Sprintf("there is no growth habit %q; pick how it grows", a.Habit)})
 	}
 	if a.Profile != "" {
-		p, known := plant.ProfileByID(a.Profile)
+		p, known := s.kinds.ByID(a.Profile)
 		switch {
 		case !known:
 			faults = append(faults, Fault{Field: "arrived.profile", Message: fmt.Sprintf("the kind %q is not known; pick one from the list, or leave it empty and pick only its habit", a.Profile)})
@@ -217,22 +219,14 @@ func (x *Examined) check(situation) (faults Faults) {
 	return faults
 }
 
-func (d *Diagnosed) check(s situation) (faults Faults) {
-	seen := map[string]bool{}
-	for i, id := range d.Causes {
-		field := fmt.Sprintf("diagnosed.causes[%d]", i)
-		if _, ok := diagnosis.CauseByID(id); !ok {
-			faults = append(faults, Fault{Field: field, Message: fmt.Sprintf("there is no cause %q", id)})
-		}
-		if seen[id] {
-			faults = append(faults, Fault{Field: field, Message: fmt.Sprintf("%q stands twice; name it once", id)})
-		}
-		seen[id] = true
+func (d *Diagnosed) check(situation) Faults { return checkCauses("diagnosed.causes", d.Causes) }
+
+// CheckPlan says what keeps a plan from being made for a plant as it stands.
+func CheckPlan(p Planned, s State) Faults {
+	if s.Closed != nil {
+		return Faults{{"plant", "this case is closed; reopen it before you record more", true}}
 	}
-	if len(d.Causes) > 6 {
-		faults = append(faults, Fault{Field: "diagnosed.causes", Message: "accept at most six causes; more cannot be treated at once"})
-	}
-	return faults
+	return p.check(situation{state: s})
 }
 
 func (p *Planned) check(s situation) (faults Faults) {

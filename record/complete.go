@@ -7,6 +7,7 @@ import (
 	"tendermend/core/climate"
 	"tendermend/core/day"
 	"tendermend/core/diagnosis"
+	"tendermend/core/plant"
 	"tendermend/core/treatment"
 )
 
@@ -14,10 +15,21 @@ import (
 const keptChances = 10
 
 // Complete fills in what an entry keeps of the moment it is recorded: the
-// differential behind a diagnosis, the composed plan, whether a gate was open.
-func Complete(e *Entry, entries []Entry, south bool) error {
-	state := Fold(e.PlantID, entries)
+// differential behind a look or a diagnosis, the composed plan, whether a gate
+// was open.
+func Complete(e *Entry, entries []Entry, kinds plant.Kinds, south bool) error {
+	state := Fold(e.PlantID, entries, kinds)
 	switch {
+	case e.Examined != nil:
+		x := *e.Examined
+		x.Tables, x.Chances = diagnosis.Version, nil
+		state.Examined = &Look{Examined: x}
+		c, err := diagnosis.Examine(state.Examination(e.On, south))
+		if err != nil {
+			return err
+		}
+		x.Chances = c.Causes()[:keptChances]
+		e.Examined = &x
 	case e.Diagnosed != nil:
 		d := *e.Diagnosed
 		d.Tables, d.Chances = diagnosis.Version, nil
@@ -48,6 +60,11 @@ func Complete(e *Entry, entries []Entry, south bool) error {
 func SameSubmission(recorded, sent Entry) bool {
 	bare := func(e Entry) string {
 		b := e.Body
+		if b.Examined != nil {
+			x := *b.Examined
+			x.Chances, x.Tables = nil, ""
+			b.Examined = &x
+		}
 		if b.Diagnosed != nil {
 			b.Diagnosed = &Diagnosed{Causes: b.Diagnosed.Causes, Reason: b.Diagnosed.Reason}
 		}
@@ -86,7 +103,7 @@ func (s State) Examination(on day.Day, south bool) diagnosis.Examination {
 // what the record knows where the carer did not answer.
 func (s State) Situation(a treatment.Answers, on day.Day, south bool) treatment.Situation {
 	if a.PotWidthCM == nil {
-		a.PotWidthCM = s.Arrival.PotWidthCM
+		a.PotWidthCM = s.Pot.WidthCM
 	}
 	if a.InSpike == nil && s.Examined != nil {
 		for _, id := range s.Examined.Present {

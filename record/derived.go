@@ -36,6 +36,12 @@ const (
 	readingDays    = 30 // how long a reading of roots or leaves is taken as true
 	growthLessDays = 60 // two months of the growing season
 	sprayedDays    = 21
+	hungryDays     = 180 // half a year without feed
+	feedLookBack   = 60
+	offSeasonFeeds = 3  // "often out of growth"
+	spreadDays     = 5  // two counts of marks at least this far apart show spreading …
+	staticDays     = 14 // … and, unchanged over these, that it stands still
+	keptRecord     = 6  // waterings recorded from which a record of care is taken as kept
 )
 
 // Derive reads the signs that a plant's record answers on a day.
@@ -44,9 +50,14 @@ func (s State) Derive(today day.Day, south bool) []Derived {
 	d.arrival()
 	d.moisture()
 	d.waterings()
+	d.feeding(climate.SeasonOf(today, south))
 	d.roots()
+	d.pot()
 	d.growth(climate.SeasonOf(today, south))
+	d.reserves()
+	d.marks()
 	d.sprays()
+	d.place()
 	return d.found
 }
 
@@ -56,7 +67,11 @@ type deriver struct {
 	found []Derived
 }
 
+// add keeps what is found of a sign, unless the plant has no such part.
 func (d *deriver) add(sign string, present bool, on day.Day, why, formula, sure string, inputs ...working.Input) {
+	if !diagnosis.Fits(sign, d.state.Habit) {
+		return
+	}
 	d.found = append(d.found, Derived{sign, present, on, why, working.Working{Inputs: inputs, Formula: formula, Source: working.CommonPractice, Sure: sure}})
 }
 
@@ -140,15 +155,6 @@ func (d *deriver) waterings() {
 	d.add("care.water-swings", most > swingTimes*least && most >= least+swingLonger, last, fmt.Sprintf("Its last gaps ran from %s to %s.", count(int(least), "day"), count(int(most), "day")),
 		"longest of the last six gaps > 3 × the shortest, and at least 7 days longer", "fair: its own record",
 		working.Input{Name: "shortest", Value: least, Unit: "days"}, working.Input{Name: "longest", Value: most, Unit: "days"})
-}
-
-func (d *deriver) roots() {
-	r, ok := d.state.Readings.Last("live-tips")
-	if !ok || d.today-r.On > readingDays {
-		return
-	}
-	d.add("root.no-tips", r.Value == 0, r.On, fmt.Sprintf("%s counted.", count(int(r.Value), "live tip")), "last count of live tips", "as counted",
-		working.Input{Name: "live tips", Value: r.Value})
 }
 
 func (d *deriver) growth(season climate.Season) {

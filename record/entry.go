@@ -9,8 +9,11 @@ import (
 
 	"github.com/google/uuid"
 
+	"tendermend/core/climate"
 	"tendermend/core/day"
 	"tendermend/core/diagnosis"
+	"tendermend/core/plant"
+	"tendermend/core/roots"
 	"tendermend/core/treatment"
 	"tendermend/core/water"
 )
@@ -30,6 +33,12 @@ const (
 	KindProbed    Kind = "probed"
 	KindChecked   Kind = "checked"
 	KindMoved     Kind = "moved"
+	KindTallied   Kind = "tallied"
+	KindFed       Kind = "fed"
+	KindPotted    Kind = "potted"
+	KindMetered   Kind = "metered"
+	KindAdjusted  Kind = "adjusted"
+	KindConfirmed Kind = "confirmed"
 	KindStaged    Kind = "staged"
 	KindNoted     Kind = "noted"
 	KindClosed    Kind = "closed"
@@ -61,6 +70,12 @@ type Body struct {
 	Probed    *Probed    `json:"probed,omitempty"`
 	Checked   *Checked   `json:"checked,omitempty"`
 	Moved     *Moved     `json:"moved,omitempty"`
+	Tallied   *Tallied   `json:"tallied,omitempty"`
+	Fed       *Fed       `json:"fed,omitempty"`
+	Potted    *Potted    `json:"potted,omitempty"`
+	Metered   *Metered   `json:"metered,omitempty"`
+	Adjusted  *Adjusted  `json:"adjusted,omitempty"`
+	Confirmed *Confirmed `json:"confirmed,omitempty"`
 	Staged    *Staged    `json:"staged,omitempty"`
 	Noted     *Noted     `json:"noted,omitempty"`
 	Closed    *Closed    `json:"closed,omitempty"`
@@ -89,6 +104,12 @@ func (b Body) parts() map[Kind]part {
 	put(KindMoved, b.Moved != nil, b.Moved)
 	put(KindStaged, b.Staged != nil, b.Staged)
 	put(KindNoted, b.Noted != nil, b.Noted)
+	put(KindTallied, b.Tallied != nil, b.Tallied)
+	put(KindFed, b.Fed != nil, b.Fed)
+	put(KindPotted, b.Potted != nil, b.Potted)
+	put(KindMetered, b.Metered != nil, b.Metered)
+	put(KindAdjusted, b.Adjusted != nil, b.Adjusted)
+	put(KindConfirmed, b.Confirmed != nil, b.Confirmed)
 	put(KindClosed, b.Closed != nil, b.Closed)
 	put(KindReopened, b.Reopened != nil, b.Reopened)
 	put(KindVoided, b.Voided != nil, b.Voided)
@@ -146,6 +167,10 @@ type Examined struct {
 	// Overruled are signs that the record suggests and the carer rejects.
 	Overruled []Overruled `json:"overruled,omitempty"`
 	Note      string      `json:"note,omitempty" maxLength:"2000"`
+	// What the differential said at the time, so that its history can be read and
+	// held against what was confirmed later. Filled in when it is recorded.
+	Chances []diagnosis.CauseChance `json:"chances,omitempty"`
+	Tables  string                  `json:"tables,omitempty"`
 }
 
 // Overruled is a derived sign set aside, with the reason.
@@ -231,6 +256,49 @@ type Staged struct {
 	Reason string `json:"reason,omitempty" maxLength:"300" doc:"Wanted when stepping back, or on without the gate."`
 	// GateOpen says whether the gate was met. Filled in when it is recorded.
 	GateOpen bool `json:"gateOpen,omitempty"`
+}
+
+// Tallied is a count of live and dead roots.
+type Tallied struct {
+	roots.Tally
+	Note string `json:"note,omitempty" maxLength:"2000"`
+}
+
+// Fed is one feeding.
+type Fed struct {
+	Strength float64 `json:"strength" doc:"Share of what the label gives for pot plants: 1 is label rate."`
+	Product  string  `json:"product,omitempty" maxLength:"120"`
+}
+
+// Potted is a new pot or medium.
+type Potted struct {
+	WidthCM *float64 `json:"widthCm,omitempty" doc:"Inner width of the pot, cm."`
+	DepthCM *float64 `json:"depthCm,omitempty" doc:"Depth of the pot, cm."`
+	Medium  string   `json:"medium,omitempty" maxLength:"120" doc:"Fresh medium; empty where the old one stayed."`
+}
+
+// Metered is what was read of light and air at the plant's leaves.
+type Metered struct {
+	Lux         *float64     `json:"lux,omitempty" doc:"Light at leaf height, lux."`
+	Lamp        climate.Lamp `json:"lamp,omitempty" enum:"sun,cool-white,metal-halide,high-pressure-sodium,incandescent"`
+	Hours       *float64     `json:"hours,omitempty" doc:"Hours a day at about that light."`
+	MinC        *float64     `json:"minC,omitempty" doc:"Lowest night, °C."`
+	MaxC        *float64     `json:"maxC,omitempty" doc:"Highest day, °C."`
+	HumidityPct *float64     `json:"humidityPct,omitempty" doc:"Relative humidity, per cent."`
+}
+
+// Adjusted overrules for one plant what its kind is said to want. It stands
+// until the next one; an empty one gives the kind's own wishes back.
+type Adjusted struct {
+	plant.Wishes
+	Reason string `json:"reason,omitempty" maxLength:"300"`
+}
+
+// Confirmed is what it turned out to be in the end.
+type Confirmed struct {
+	Causes []string `json:"causes" doc:"What it was, the main one first; none means that nothing was wrong."`
+	How    string   `json:"how" enum:"seen,mended-by,laboratory,died-of,guess" doc:"How one knows."`
+	Note   string   `json:"note,omitempty" maxLength:"2000"`
 }
 
 // Noted is a free note.

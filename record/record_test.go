@@ -12,6 +12,7 @@ import (
 
 	"tendermend/core/climate"
 	"tendermend/core/day"
+	"tendermend/core/plant"
 	"tendermend/core/treatment"
 	"tendermend/record"
 )
@@ -24,6 +25,7 @@ type book struct {
 	plant   uuid.UUID
 	entries []record.Entry
 	at      time.Time
+	kinds   plant.Kinds
 }
 
 func newBook(t *testing.T) *book {
@@ -39,7 +41,7 @@ func (b *book) entry(daysAgo int, body record.Body) record.Entry {
 
 // try says what keeps an entry out.
 func (b *book) try(daysAgo int, body record.Body) record.Faults {
-	return record.Check(b.entry(daysAgo, body), b.entries, today)
+	return record.Check(b.entry(daysAgo, body), b.entries, b.kinds, today)
 }
 
 // write checks, completes and adds an entry.
@@ -50,13 +52,13 @@ func (b *book) write(daysAgo int, body record.Body) record.Entry {
 
 func (b *book) add(e record.Entry) record.Entry {
 	b.t.Helper()
-	require.Empty(b.t, record.Check(e, b.entries, today))
-	require.NoError(b.t, record.Complete(&e, b.entries, false))
+	require.Empty(b.t, record.Check(e, b.entries, b.kinds, today))
+	require.NoError(b.t, record.Complete(&e, b.entries, b.kinds, false))
 	b.entries = append(b.entries, e)
 	return e
 }
 
-func (b *book) state() record.State { return record.Fold(b.plant, b.entries) }
+func (b *book) state() record.State { return record.Fold(b.plant, b.entries, b.kinds) }
 
 func (b *book) rot() {
 	b.write(40, record.Body{Examined: &record.Examined{Present: []string{"root.mushy", "med.wet-long", "root.smell"}, Absent: []string{"pest.cotton"}}})
@@ -127,10 +129,10 @@ func TestUndoingAndBringingBack(t *testing.T) {
 	assert.Equal(t, []day.Day{today - 12}, b.state().WateredOn)
 	again := b.entry(11, record.Body{Watered: &record.Watered{}})
 	again.Replaces = &note.ID
-	assert.True(t, record.Check(again, b.entries, today).Conflict(), "somebody corrected it before")
+	assert.True(t, record.Check(again, b.entries, nil, today).Conflict(), "somebody corrected it before")
 	other := b.entry(11, record.Body{Noted: &record.Noted{Text: "x"}})
 	other.Replaces = &right.ID
-	assert.ErrorContains(t, record.Check(other, b.entries, today), "cannot correct")
+	assert.ErrorContains(t, record.Check(other, b.entries, nil, today), "cannot correct")
 }
 
 func TestAnUndoneArrivalTakesThePlantOut(t *testing.T) {
@@ -205,7 +207,7 @@ func TestBadArrivals(t *testing.T) {
 		"absurd price": {record.Arrived{Name: "x", Habit: "fern", Price: num(-1)}, "arrived.price"},
 	} {
 		e := record.Entry{ID: uuid.New(), PlantID: uuid.New(), On: today, Body: record.Body{Arrived: &tc.a}}
-		faults := record.Check(e, nil, today)
+		faults := record.Check(e, nil, nil, today)
 		if assert.NotEmpty(t, faults, name) {
 			assert.Equal(t, tc.field, faults[0].Field, name)
 		}

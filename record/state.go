@@ -4,6 +4,7 @@ import (
 	"github.com/google/uuid"
 
 	"tendermend/core/day"
+	"tendermend/core/diagnosis"
 	"tendermend/core/plant"
 	"tendermend/core/recovery"
 	"tendermend/core/treatment"
@@ -18,7 +19,10 @@ type State struct {
 	ArrivedOn day.Day
 	Arrival   Arrived
 	Habit     plant.Habit
-	Profile   *plant.Profile
+	Profile   *plant.Profile // its kind, with what was overruled for it; nil when unknown
+	Wants     plant.Profile  // as Profile, or what its habit usually wants
+	Adjusted  *Adjusted      // what was overruled for this plant
+	Pot       Pot
 	Place     *uuid.UUID
 	Isolation Isolation
 	Entries   int // all entries, voided ones too
@@ -28,9 +32,10 @@ type State struct {
 	Verdict  *Verdict  // the last diagnosis
 	Decided  bool      // whether that diagnosis came after the last examination
 
-	Plan      *treatment.Plan
-	PlannedOn day.Day
-	Ticks     map[string]Tick // steps of the plan done or skipped
+	Plan        *treatment.Plan
+	PlannedOn   day.Day
+	PlanAnswers treatment.Answers
+	Ticks       map[string]Tick // steps of the plan done or skipped
 
 	Track  string // recovery track; empty before a plan
 	Stage  int    // index in the track; its length when mended
@@ -42,9 +47,18 @@ type State struct {
 	WateredOn  []day.Day
 	StillMoist *day.Day // the last stick that came out moist or wet
 	Probes     []Probe
+	Tallies    []TallyOn
+	Feeds      []Feeding
+	Meters     []Meter
+
+	Said  []Said // what each look said, oldest first
+	Cases []Case // what it turned out to be, one for each case
 
 	Closed   *Closed
 	ClosedOn day.Day
+
+	kinds    plant.Kinds
+	caseFrom day.Day // the day on which the present case began
 }
 
 // Look is one examination with its day.
@@ -67,6 +81,50 @@ type Verdict struct {
 	Diagnosed
 }
 
+// Pot is what the plant stands in, as far as anybody recorded.
+type Pot struct {
+	WidthCM *float64 `json:"widthCm,omitempty"`
+	DepthCM *float64 `json:"depthCm,omitempty"`
+	Medium  string   `json:"medium,omitempty"`
+	// FreshOn is the day on which it last came into fresh medium; missing where
+	// it is still in what it came in.
+	FreshOn *day.Day `json:"freshOn,omitempty"`
+}
+
+// TallyOn is a root tally with its day.
+type TallyOn struct {
+	On day.Day `json:"on"`
+	Tallied
+}
+
+// Feeding is one feeding with its day.
+type Feeding struct {
+	On day.Day
+	Fed
+}
+
+// Meter is a reading of light and air with its day.
+type Meter struct {
+	On day.Day
+	Metered
+}
+
+// Said is what the differential said at a look.
+type Said struct {
+	On      day.Day                 `json:"on"`
+	Entry   uuid.UUID               `json:"entry"`
+	Chances []diagnosis.CauseChance `json:"chances" doc:"The likeliest causes, as they stood then."`
+	Tables  string                  `json:"tables" doc:"The state of the tables then."`
+}
+
+// Case is what a plant's trouble turned out to be, beside what was said first.
+type Case struct {
+	On    day.Day   `json:"on"`
+	Entry uuid.UUID `json:"entry"`
+	Confirmed
+	First *Said `json:"first,omitempty" doc:"What the first look of this case said."`
+}
+
 // Tick is a step done or skipped.
 type Tick struct {
 	On      day.Day   `json:"on"`
@@ -87,15 +145,16 @@ type Span struct {
 	Reason string   `json:"reason,omitempty"`
 }
 
-// Fold reads a plant's entries into its state.
-func Fold(plantID uuid.UUID, entries []Entry) State {
-	s := State{PlantID: plantID, Entries: len(entries), Isolation: Clean, Ticks: map[string]Tick{}, Readings: recovery.History{}}
+// Fold reads a plant's entries into its state. Kinds are the collection's own.
+func Fold(plantID uuid.UUID, entries []Entry, kinds plant.Kinds) State {
+	s := State{kinds: kinds, PlantID: plantID, Entries: len(entries), Isolation: Clean, Ticks: map[string]Tick{}, Readings: recovery.History{}}
 	live := Live(entries)
 	for _, e := range InOrder(entries) {
 		if live[e.ID] {
 			s.apply(e)
 		}
 	}
+	s.settleWishes()
 	return s
 }
 
@@ -105,6 +164,9 @@ func (s *State) apply(e Entry) {
 		s.arrive(e)
 	case e.Examined != nil:
 		s.Examined, s.Decided = &Look{e.On, e.ID, *e.Examined}, false
+		if len(e.Examined.Chances) > 0 {
+			s.Said = append(s.Said, Said{e.On, e.ID, e.Examined.Chances, e.Examined.Tables})
+		}
 		s.looked(e.On)
 	case e.Diagnosed != nil:
 		s.Verdict, s.Decided = &Verdict{e.On, e.ID, *e.Diagnosed}, true
@@ -141,13 +203,25 @@ func (s *State) apply(e Entry) {
 		if e.Moved.Isolation != "" {
 			s.Isolation = e.Moved.Isolation
 		}
+	case e.Tallied != nil:
+		s.tally(e)
+	case e.Fed != nil:
+		s.Feeds = append(s.Feeds, Feeding{e.On, *e.Fed})
+	case e.Potted != nil:
+		s.repot(e)
+	case e.Metered != nil:
+		s.Meters = append(s.Meters, Meter{e.On, *e.Metered})
+	case e.Adjusted != nil:
+		s.Adjusted = e.Adjusted
+	case e.Confirmed != nil:
+		s.confirm(e)
 	case e.Staged != nil:
 		s.stage(e)
 	case e.Closed != nil:
 		s.Closed, s.ClosedOn = e.Closed, e.On
 		s.endSpan(e.On)
 	case e.Reopened != nil:
-		s.Closed = nil
+		s.Closed, s.caseFrom = nil, e.On
 		if n := len(s.Stages); n > 0 {
 			s.Stages[n-1].To = nil
 		}
@@ -157,9 +231,10 @@ func (s *State) apply(e Entry) {
 func (s *State) arrive(e Entry) {
 	s.Here, s.ArrivedOn, s.Arrival, s.Place = true, e.On, *e.Arrived, e.Arrived.Place
 	s.Habit, _ = plant.HabitByID(e.Arrived.Habit)
-	if p, ok := plant.ProfileByID(e.Arrived.Profile); ok {
+	if p, ok := s.kinds.ByID(e.Arrived.Profile); ok {
 		s.Profile = &p
 	}
+	s.Pot = Pot{WidthCM: e.Arrived.PotWidthCM, DepthCM: e.Arrived.PotDepthCM, Medium: e.Arrived.Medium}
 	if e.Arrived.Isolated {
 		s.Isolation = Isolated
 	}
@@ -175,7 +250,7 @@ func (s *State) looked(on day.Day) {
 // plan takes up a plan and sets the plant at the first stage of its track. A
 // plan made anew on the same track keeps the stage that was reached.
 func (s *State) plan(e Entry) {
-	s.Plan, s.PlannedOn, s.Ticks = e.Planned.Plan, e.On, map[string]Tick{}
+	s.Plan, s.PlannedOn, s.PlanAnswers, s.Ticks = e.Planned.Plan, e.On, e.Planned.Answers, map[string]Tick{}
 	if s.Plan.Track != s.Track {
 		s.enter(s.Plan.Track, 0, e.On, Span{})
 	}

@@ -27,6 +27,8 @@ type Differential struct {
 	Minutes  int                  `json:"minutes" doc:"What the answered looks usually take together."`
 	Working  working.Working      `json:"working"`
 	Verdict  string               `json:"verdict" doc:"Where it stands, in a sentence."`
+	Hinge    *diagnosis.Hinge     `json:"hinge,omitempty" doc:"The one answer on which the leading cause hangs."`
+	Turns    []diagnosis.Turn     `json:"turns" doc:"Looks that would change one's mind about the leading cause."`
 	Fragile  bool                 `json:"fragile" doc:"Whether looks that disturb it count double."`
 	Complete bool                 `json:"complete" doc:"Whether no further look is worth its trouble."`
 }
@@ -90,12 +92,7 @@ func (srv *server) diagnosisOperations(api huma.API) {
 				return nil, err
 			}
 			today := a.Collection.Today(srv.Clock())
-			draft := record.Entry{PlantID: in.Plant, On: today, Body: record.Body{Planned: &record.Planned{Answers: in.Body.Answers}}}
-			entries, err := srv.store.Entries(ctx, a.Collection.ID, in.Plant)
-			if err != nil {
-				return nil, err
-			}
-			if faults := record.Check(draft, entries, today); len(faults) > 0 {
+			if faults := record.CheckPlan(record.Planned{Answers: in.Body.Answers}, state); len(faults) > 0 {
 				return nil, faults
 			}
 			sit := state.Situation(in.Body.Answers, today, a.Collection.South)
@@ -113,11 +110,7 @@ func (srv *server) diagnosisOperations(api huma.API) {
 
 // state folds a plant's record.
 func (srv *server) state(ctx context.Context, a store.Account, plant plantID) (record.State, error) {
-	entries, err := srv.store.Entries(ctx, a.Collection.ID, plant)
-	if err != nil {
-		return record.State{}, err
-	}
-	return record.Fold(plant, entries), nil
+	return srv.store.State(ctx, a.Collection.ID, plant)
 }
 
 func differential(state record.State, a store.Account, srv *server) (Differential, error) {
@@ -132,7 +125,7 @@ func differential(state record.State, a store.Account, srv *server) (Differentia
 		return out, err
 	}
 	out.Sets, out.Checks, out.Enough = c.Sets(), c.NextChecks(), c.Enough()
-	out.Moves = c.Moves(out.Checks)
+	out.Moves, out.Turns = c.Moves(out.Checks), c.Turns()
 	out.Complete = len(out.Checks) == 0
 	ranked := c.Causes()
 	var ids []string
@@ -144,18 +137,15 @@ func differential(state record.State, a store.Account, srv *server) (Differentia
 		s := Suspect{cc, diagnosis.PriorFor(cc.ID, state.Habit, e.Season), append([]diagnosis.Weight{}, evidence[cc.ID]...)}
 		out.Causes = append(out.Causes, s)
 	}
+	if h, hangs := c.Hinge(evidence[ranked[0].ID]); hangs {
+		out.Hinge = &h
+	}
 	for _, cc := range ranked[suspectsShown:] {
 		if cc.Chance > 0 {
 			out.Others++
 		}
 	}
-	for _, list := range [][]string{state.Examined.Present, state.Examined.Absent} {
-		for _, id := range list {
-			if s, ok := diagnosis.SignByID(id); ok {
-				out.Minutes += s.Minutes
-			}
-		}
-	}
+	out.Minutes = diagnosis.Minutes(append(append([]string{}, state.Examined.Present...), state.Examined.Absent...))
 	out.Verdict = verdict(ranked, out)
 	out.Working = working.Working{
 		Inputs: []working.Input{{Name: "signs seen", Value: float64(len(e.Present))}, {Name: "looked for, not there", Value: float64(len(e.Absent))},
@@ -171,10 +161,13 @@ func verdict(ranked []diagnosis.CauseChance, d Differential) string {
 	first, _ := diagnosis.CauseByID(ranked[0].ID)
 	switch {
 	case len(d.Sets) > 0 && len(d.Sets[0].Causes) == 0:
-		return "Not enough to go on: nothing amiss explains it as well as anything."
+		if d.Complete {
+			return "Nothing wrong: nothing amiss explains what was seen as well as anything."
+		}
+		return "Not enough to go on: so far nothing amiss explains it as well as anything."
 	case !d.Enough:
 		return "Not enough to go on yet: nothing reaches one in three."
-	case first.Harmless && d.Complete:
+	case first.Harmless && ranked[0].Chance >= 0.5 && (d.Complete || ranked[1].Chance < 0.2):
 		return first.Label + ": it needs no treatment."
 	case d.Complete:
 		return "Time to act: no further look is worth its trouble."

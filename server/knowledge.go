@@ -22,6 +22,9 @@ type Knowledge struct {
 	Moves    []diagnosis.Move   `json:"moves"`
 	Measures []recovery.Measure `json:"measures"`
 	Tracks   []recovery.Track   `json:"tracks"`
+	// WaterRules and Traits say each id in words.
+	WaterRules map[plant.WaterRule]string `json:"waterRules"`
+	Traits     map[plant.Trait]string     `json:"traits"`
 }
 
 type knowledgeOutput struct {
@@ -29,26 +32,10 @@ type knowledgeOutput struct {
 	Body         Knowledge
 }
 
-type profilesOutput struct {
-	Body struct {
-		Profiles []plant.Profile `json:"profiles"`
-	}
-}
-
-// mostProfiles is how many kinds one search gives.
-const mostProfiles = 12
-
 func (srv *server) knowledgeOperations(api huma.API) {
 	whole := &knowledgeOutput{CacheControl: "private, max-age=300", Body: Knowledge{Version: diagnosis.Version, Habits: plant.Habits(), Zones: diagnosis.Zones,
-		Signs: diagnosis.Signs(), Causes: diagnosis.Causes(), Moves: diagnosis.Moves(), Measures: recovery.Measures(), Tracks: recovery.Tracks()}}
+		Signs: diagnosis.Signs(), Causes: diagnosis.Causes(), Moves: diagnosis.Moves(), Measures: recovery.Measures(), Tracks: recovery.Tracks(),
+		WaterRules: plant.WaterRuleText, Traits: plant.TraitWords}}
 	huma.Register(api, op("get-knowledge", http.MethodGet, "/api/knowledge", "Names and facts of the trade", "knowledge"),
 		signedIn(srv, func(context.Context, store.Account, *struct{}) (*knowledgeOutput, error) { return whole, nil }))
-	huma.Register(api, op("find-profiles", http.MethodGet, "/api/profiles", "Find a kind by name", "knowledge"),
-		signedIn(srv, func(_ context.Context, _ store.Account, in *struct {
-			Words string `query:"q" maxLength:"80" doc:"Words of the botanical or common name."`
-		}) (*profilesOutput, error) {
-			out := &profilesOutput{}
-			out.Body.Profiles = append([]plant.Profile{}, plant.FindProfiles(in.Words, mostProfiles)...)
-			return out, nil
-		}))
 }

@@ -12,6 +12,7 @@ import (
 	"tendermend/core/diagnosis"
 	"tendermend/core/plant"
 	"tendermend/core/recovery"
+	"tendermend/core/roots"
 	"tendermend/core/treatment"
 	"tendermend/core/water"
 	"tendermend/core/working"
@@ -58,7 +59,19 @@ type PlantFile struct {
 	Tasks     []record.Task          `json:"tasks" doc:"All that is to come, by day."`
 	Curves    recovery.History       `json:"curves" doc:"Readings by measure."`
 	Closed    *record.Closed         `json:"closed,omitempty"`
+	Said      []record.Said          `json:"said" doc:"What each look said, oldest first."`
+	Cases     []record.Case          `json:"cases" doc:"What it turned out to be."`
+	Pot       record.Pot             `json:"pot"`
+	Tally     *TallyView             `json:"tally,omitempty" doc:"The last root tally."`
+	Wants     plant.Profile          `json:"wants" doc:"What it wants: its kind's values, or its habit's, with what was overruled."`
+	Adjusted  *record.Adjusted       `json:"adjusted,omitempty"`
 	Entries   int                    `json:"entries"`
+}
+
+// TallyView is a root tally with what it comes to.
+type TallyView struct {
+	record.TallyOn
+	Reading roots.Result `json:"reading"`
 }
 
 // Recovery says where a plant stands on its track.
@@ -138,9 +151,10 @@ func (srv *server) register(ctx context.Context, a store.Account, in *registerIn
 func plantFile(s record.State, place string, apart bool, today day.Day, south bool) PlantFile {
 	f := PlantFile{
 		PlantRow: PlantRow{ID: s.PlantID, Name: s.Arrival.Name, Label: s.Arrival.Label, Habit: s.Habit.ID, Place: place, Isolation: string(s.Isolation),
-			Standing: s.Standing(), ArrivedOn: s.ArrivedOn, LastLook: s.LastLook(), Causes: []string{}, Seam: s.Seam()},
+			Standing: s.Standing(), ArrivedOn: s.ArrivedOn, LastLook: s.LastLook(), Causes: []string{}, Seam: s.Seam(), Figure: s.Figure()},
 		Profile: s.Profile, HabitInfo: s.Habit, Arrival: s.Arrival, PlaceID: s.Place, Today: today, Examined: s.Examined, Verdict: s.Verdict,
 		Plan: s.Plan, Ticks: s.Ticks, Tasks: s.Tasks(south), Curves: s.Readings, Closed: s.Closed, Entries: s.Entries,
+		Said: append([]record.Said{}, s.Said...), Cases: append([]record.Case{}, s.Cases...), Pot: s.Pot, Wants: s.Wants, Adjusted: s.Adjusted,
 	}
 	if f.Name == "" {
 		f.Name = f.Label
@@ -158,6 +172,10 @@ func plantFile(s record.State, place string, apart bool, today day.Day, south bo
 			}
 		}
 	}
+	if n := len(s.Tallies); n > 0 {
+		last := s.Tallies[n-1]
+		f.Tally = &TallyView{last, last.Read(widthOf(s.Pot))}
+	}
 	if s.Plan != nil {
 		on := s.PlannedOn
 		f.PlannedOn = &on
@@ -171,6 +189,13 @@ func plantFile(s record.State, place string, apart bool, today day.Day, south bo
 		f.Stalled = f.Recovery.Stall != nil
 	}
 	return f
+}
+
+func widthOf(p record.Pot) float64 {
+	if p.WidthCM == nil {
+		return 0
+	}
+	return *p.WidthCM
 }
 
 func recoveryOf(s record.State, today day.Day, south bool) *Recovery {
@@ -198,11 +223,7 @@ func recoveryOf(s record.State, today day.Day, south bool) *Recovery {
 }
 
 func waterNeed(s record.State, south bool) *WaterNeed {
-	rule := s.Habit.WaterRule
-	if s.Profile != nil {
-		rule = s.Profile.WaterRule
-	}
-	need := &WaterNeed{Rule: plant.WaterRuleText[rule]}
+	need := &WaterNeed{Rule: plant.WaterRuleText[s.Wants.WaterRule]}
 	if n := len(s.WateredOn); n > 0 {
 		need.Last = &s.WateredOn[n-1]
 	}

@@ -111,5 +111,9 @@ func (srv *server) operations(r chi.Router) huma.API {
 	srv.diagnosisOperations(api)
 	srv.roundsOperations(api)
 	srv.handbookOperations(api)
+	srv.kindOperations(api)
+	srv.lookingOperations(api)
+	srv.caseFileOperations(api)
+	srv.confirmedOperations(api)
 	return api
 }

@@ -111,6 +111,8 @@ func operations(plant string) []struct{ method, path, body string } {
 		{"POST", "/api/plants/" + plant + "/entries", `{"id":"` + newID() + `","on":"2026-11-24","noted":{"text":"mine"}}`},
 		{"POST", "/api/plants/" + plant + "/differential", `{"present":["leaf.crisp"],"absent":[]}`},
 		{"POST", "/api/plants/" + plant + "/plan", `{"answers":{}}`},
+		{"GET", "/api/plants/" + plant + "/case", ""},
+		{"POST", "/api/plants/" + plant + "/case", `{"habit":"fern"}`},
 	}
 }
 

@@ -100,18 +100,22 @@ func (s *Store) Append(ctx context.Context, a Account, e record.Entry, today day
 			}
 			return err
 		}
-		if faults := record.Check(e, entries, today); len(faults) > 0 {
+		kinds, err := loadKinds(ctx, tx, collection, e.Arrived == nil || e.Replaces != nil) // no new plant of a withdrawn kind
+		if err != nil {
+			return err
+		}
+		if faults := record.Check(e, entries, kinds, today); len(faults) > 0 {
 			return faults
 		}
 		e.RecordedAt, e.By = s.now(), a.User.Name
-		if err := record.Complete(&e, entries, a.Collection.South); err != nil {
+		if err := record.Complete(&e, entries, kinds, a.Collection.South); err != nil {
 			return record.Faults{{Field: string(e.Kind()), Message: err.Error()}}
 		}
 		if err := insertEntry(ctx, tx, a, e); err != nil {
 			return err
 		}
 		kept = e
-		return project(ctx, tx, a.Collection, record.Fold(e.PlantID, append(entries, e)))
+		return project(ctx, tx, a.Collection, record.Fold(e.PlantID, append(entries, e), kinds))
 	})
 	return kept, err
 }

@@ -55,11 +55,12 @@ type Row struct {
 	Tasks     asJSON[[]record.Task] `db:"tasks"`
 	Seam      asJSON[record.Seam]   `db:"seam"`
 	Entries   int                   `db:"entries"`
+	Figure    asJSON[record.Figure] `db:"figure"`
 }
 
 const rowColumns = `
 	p.id, p.name, lower(p.name) as sort_name, p.label, p.habit, p.botanical, p.place_id, pl.name as place_name, coalesce(pl.isolation, false) as apart,
-	p.isolation, p.standing, p.stage, p.arrived_on, p.last_look, p.next_due, p.stalls_on, p.causes, p.seam, p.entries`
+	p.isolation, p.standing, p.stage, p.arrived_on, p.last_look, p.next_due, p.stalls_on, p.causes, p.seam, p.entries, p.figure`
 
 const rowTables = `plants p left join places pl on pl.collection_id = p.collection_id and pl.id = p.place_id`
 
@@ -111,11 +112,12 @@ func project(ctx context.Context, tx sqlx.ExecerContext, c Collection, s record.
 	_, err := tx.ExecContext(ctx, `
 		update plants set here = $3, name = $4, label = $5, habit = $6, profile = $7, botanical = $8, search = $9, place_id = $10,
 			isolation = $11, standing = $12, stage = $13, arrived_on = $14, last_look = $15, next_due = $16, stalls_on = $17,
-			weight = $18, causes = $19, tasks = $20, seam = $21, entries = $22
+			weight = $18, causes = $19, tasks = $20, seam = $21, entries = $22, figure = $23, cases = $24
 		where collection_id = $1 and id = $2`,
 		c.ID, s.PlantID, s.Here, name, s.Arrival.Label, s.Habit.ID, s.Arrival.Profile, botanical, search, s.Place,
 		string(s.Isolation), s.Standing(), stage, s.ArrivedOn, s.LastLook(), due, stalls,
-		weight, asJSON[[]string]{causes}, asJSON[[]record.Task]{tasks}, asJSON[record.Seam]{s.Seam().Thin(listedStitches)}, s.Entries)
+		weight, asJSON[[]string]{causes}, asJSON[[]record.Task]{tasks}, asJSON[record.Seam]{s.Seam().Thin(listedStitches)}, s.Entries,
+		asJSON[record.Figure]{s.Figure()}, asJSON[[]record.Case]{append([]record.Case{}, s.Cases...)})
 	if err != nil {
 		return fmt.Errorf("updating the lists: %w", err)
 	}
@@ -267,6 +269,10 @@ func (s *Store) Recompute(ctx context.Context) (int, error) {
 	}
 	done := 0
 	for _, c := range collections {
+		kinds, err := loadKinds(ctx, s.DB, c.ID, true)
+		if err != nil {
+			return done, err
+		}
 		var ids []uuid.UUID
 		if err := s.DB.SelectContext(ctx, &ids, `select id from plants where collection_id = $1`, c.ID); err != nil {
 			return done, err
@@ -281,7 +287,7 @@ func (s *Store) Recompute(ctx context.Context) (int, error) {
 				if err != nil {
 					return err
 				}
-				return project(ctx, tx, c, record.Fold(id, entries))
+				return project(ctx, tx, c, record.Fold(id, entries, kinds))
 			})
 			if err != nil {
 				return done, fmt.Errorf("recomputing plant %s: %w", id, err)

@@ -30,6 +30,13 @@ func diagnose(in io.Reader, out io.Writer) error {
 	return e.Encode(results[0])
 }
 
+// caseSchema prints the JSON Schema of the files that diagnose and cases read.
+func caseSchema(out io.Writer) error {
+	e := json.NewEncoder(out)
+	e.SetIndent("", "  ")
+	return e.Encode(diagnosis.CaseSchema())
+}
+
 // scoreCases runs the worked cases of a file and prints how often the
 // differential was right.
 func scoreCases(args []string, out io.Writer) error {

@@ -16,6 +16,7 @@ const usage = `tendermend — find what ails a plant, treat it, follow it until 
   tendermend recompute                     rebuild its lists from the record
   tendermend openapi                       the OpenAPI document of all operations
   tendermend diagnose < EXAMINATION.json   what it may be, as JSON
+  tendermend case-schema                   the JSON Schema of those files
   tendermend cases FILE                    how often the differential is right
 `
 
@@ -43,6 +44,8 @@ func run(args []string, in io.Reader, out io.Writer) error {
 	switch args[0] {
 	case "diagnose":
 		return diagnose(in, out)
+	case "case-schema":
+		return caseSchema(out)
 	case "cases":
 		return scoreCases(args[1:], out)
 	case "demo":

@@ -8,7 +8,8 @@ import (
 	"io"
 )
 
-// WorkedCase is an examination whose causes are known, the main one first.
+// WorkedCase is an examination, with its causes where they are known, the main
+// one first. It is what a case file holds; see CaseSchema.
 type WorkedCase struct {
 	ID    string `json:"id,omitempty"`
 	Story string `json:"story,omitempty"`

@@ -35,13 +35,27 @@ var disturbancePrice = [...]float64{Look: 0, Touch: 1, Lift: 3, Unpot: 20}
 // NextChecks gives the three looks most worth their trouble, best first. None
 // means that it is time to act.
 func (c *Case) NextChecks() []Check {
+	return c.nextChecks(func(Sign) bool { return true })
+}
+
+// ChecksAtSale gives the three looks most worth their trouble that a stranger
+// can take at a plant for sale.
+func ChecksAtSale(e Examination) ([]Check, error) {
+	c, err := Examine(e)
+	if err != nil {
+		return nil, err
+	}
+	return c.nextChecks(seenAtSale), nil
+}
+
+func (c *Case) nextChecks(can func(Sign) bool) []Check {
 	checks := []Check{}
 	suspects := c.suspects()
 	if len(suspects) == 0 {
 		suspects = c.leadingCauses()
 	}
 	for s, sign := range signs {
-		if c.looked[s] || !fits(sign.ID, c.habit) {
+		if c.looked[s] || !Fits(sign.ID, c.habit) || !can(sign) {
 			continue
 		}
 		if check := c.check(s, suspects); check.Worth >= leastWorth {

@@ -65,7 +65,7 @@ func TestAGuideGoesFromTheOutsideInAndFitsItsTime(t *testing.T) {
 					require.True(t, ok)
 					assert.Equal(t, ask.Zone, s.Zone)
 					assert.Less(t, s.Disturbance, Unpot, "a first look leaves the roots alone")
-					assert.True(t, fits(id, h), "%s on %s", id, h.ID)
+					assert.True(t, Fits(id, h), "%s on %s", id, h.ID)
 				}
 				asked += len(ask.Signs)
 			}

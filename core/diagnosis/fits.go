@@ -18,8 +18,8 @@ var onlyOn = map[string]func(plant.Habit) bool{
 
 func bulbed(h plant.Habit) bool { return h.Figure == "bulbed" }
 
-// fits says whether a plant of the habit has what the sign is seen on.
-func fits(signID string, h plant.Habit) bool {
+// Fits says whether a plant of the habit has what the sign is seen on.
+func Fits(signID string, h plant.Habit) bool {
 	only, named := onlyOn[signID]
 	return !named || only(h)
 }
@@ -28,7 +28,7 @@ func fits(signID string, h plant.Habit) bool {
 func SignsFor(h plant.Habit) []Sign {
 	var list []Sign
 	for _, s := range signs {
-		if fits(s.ID, h) {
+		if Fits(s.ID, h) {
 			list = append(list, s)
 		}
 	}

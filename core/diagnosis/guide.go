@@ -51,7 +51,7 @@ func Guide(habit plant.Habit, season climate.Season, at Occasion) []Ask {
 	}
 	var all []worth
 	for s, sign := range signs {
-		if sign.Disturbance == Unpot || !fits(sign.ID, habit) || at == AtSale && !seenAtSale(sign) {
+		if sign.Disturbance == Unpot || !Fits(sign.ID, habit) || at == AtSale && !seenAtSale(sign) {
 			continue
 		}
 		all = append(all, worth{sign, c.check(s, possible).Worth})

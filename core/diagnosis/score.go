@@ -9,34 +9,63 @@ import (
 // Score is how well chances matched what was true, over cases whose causes are
 // known.
 type Score struct {
-	Cases     int
-	FirstTrue int // first cause is one of the true ones
-	MainIn3   int // main cause is among the first three
+	Cases     int `json:"cases"`
+	FirstTrue int `json:"firstTrue" doc:"Cases whose first cause is one of the true ones."`
+	MainIn3   int `json:"mainIn3" doc:"Cases whose main cause is among the first three."`
 	// Brier is the mean over cases of Σ (chance − truth)² over all causes (Brier
 	// 1950); 0 is perfect, and the number of causes in the case is the score of
 	// calling every cause impossible.
-	Brier       float64
-	Reliability [10]Bin // by tenth of stated chance
-	Missed      []Missed
+	Brier       float64  `json:"brier" doc:"Mean of the sum over causes of (chance − truth)²; 0 is perfect."`
+	Reliability [10]Bin  `json:"reliability" doc:"By tenth of stated chance."`
+	Missed      []Missed `json:"missed"`
 }
 
 // Bin counts the causes whose stated chance fell in one tenth.
 type Bin struct {
-	Stated int     // how many were given such a chance
-	Sum    float64 // of the chances
-	True   int     // how many of them were true
+	Stated int     `json:"stated" doc:"How many causes were given such a chance."`
+	Sum    float64 `json:"sum" doc:"Of the chances."`
+	True   int     `json:"true" doc:"How many of them were true."`
 }
 
 // Missed is a case whose first cause was not one of the true ones.
 type Missed struct {
-	Case  string
-	First []CauseChance
-	True  []string
+	Case  string        `json:"case"`
+	First []CauseChance `json:"first"`
+	True  []string      `json:"true"`
+}
+
+// Foretold is what was said of a case, likeliest first, and what was true, the
+// main cause first; no cause means that nothing was wrong.
+type Foretold struct {
+	Case string
+	Said []CauseChance
+	True []string
+}
+
+// FirstTrue says whether the first cause said is one of the true ones; where
+// nothing was wrong, whether nothing reached one third.
+func (f Foretold) FirstTrue() bool {
+	if len(f.Said) == 0 {
+		return false
+	}
+	if len(f.True) == 0 {
+		return f.Said[0].Chance < shaky
+	}
+	return f.place(f.Said[0].ID) >= 0
+}
+
+func (f Foretold) place(id string) int {
+	for i, t := range f.True {
+		if t == id {
+			return i
+		}
+	}
+	return -1
 }
 
 // ScoreCases diagnoses each case and compares with its causes.
 func ScoreCases(cases []WorkedCase) (Score, error) {
-	score := Score{Cases: len(cases)}
+	said := make([]Foretold, len(cases))
 	for i, wc := range cases {
 		if len(wc.Causes) == 0 {
 			return Score{}, fmt.Errorf("%scauses: name at least the main cause", wc.name(i, true))
@@ -45,40 +74,50 @@ func ScoreCases(cases []WorkedCase) (Score, error) {
 		if err != nil {
 			return Score{}, fmt.Errorf("%s%w", wc.name(i, true), err)
 		}
-		score.add(wc, c.Causes())
+		said[i] = Foretold{wc.ID, c.Causes(), wc.Causes}
+	}
+	return ScoreForetold(said), nil
+}
+
+// ScoreForetold compares what was said with what was true. Where only the
+// likeliest causes were kept, the others count as called impossible.
+func ScoreForetold(cases []Foretold) Score {
+	score := Score{Cases: len(cases), Missed: []Missed{}}
+	for _, f := range cases {
+		score.add(f)
 	}
 	if len(cases) > 0 {
 		score.Brier /= float64(len(cases))
 	}
-	return score, nil
+	return score
 }
 
-func (s *Score) add(wc WorkedCase, ranked []CauseChance) {
-	isTrue := map[string]bool{}
-	for _, id := range wc.Causes {
-		isTrue[id] = true
-	}
-	if isTrue[ranked[0].ID] {
+func (s *Score) add(f Foretold) {
+	first := f.Said[:min(3, len(f.Said))]
+	if f.FirstTrue() {
 		s.FirstTrue++
 	} else {
-		s.Missed = append(s.Missed, Missed{wc.ID, ranked[:3], wc.Causes})
+		s.Missed = append(s.Missed, Missed{f.Case, first, f.True})
 	}
-	for _, cc := range ranked[:3] {
-		if cc.ID == wc.Causes[0] {
+	for _, cc := range first {
+		if f.place(cc.ID) == 0 {
 			s.MainIn3++
 		}
 	}
-	for _, cc := range ranked {
+	unsaid := len(f.True)
+	for _, cc := range f.Said {
 		truth := 0.0
 		bin := &s.Reliability[min(int(cc.Chance*10), 9)]
 		bin.Stated++
 		bin.Sum += cc.Chance
-		if isTrue[cc.ID] {
+		if f.place(cc.ID) >= 0 {
 			truth = 1
 			bin.True++
+			unsaid--
 		}
 		s.Brier += (cc.Chance - truth) * (cc.Chance - truth)
 	}
+	s.Brier += float64(unsaid)
 }
 
 // Print writes the score as a table for people.

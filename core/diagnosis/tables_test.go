@@ -43,6 +43,12 @@ func TestTablesHoldTogether(t *testing.T) {
 			assert.True(t, f >= 0 && f <= 10, "%s on %s", cause, habit)
 		}
 	}
+	for _, p := range plant.Profiles() {
+		for _, l := range p.Pests {
+			c, ok := CauseByID(l.Pest)
+			assert.True(t, ok && c.Kind == "pest", "%s on %s", l.Pest, p.ID)
+		}
+	}
 	for sign := range onlyOn {
 		assert.Contains(t, signIndex, sign)
 	}

@@ -33,7 +33,7 @@ func (c *Case) Turns() []Turn {
 		followed = append(followed, causeIndex[cc.ID])
 	}
 	for s, sign := range signs {
-		if c.looked[s] || !fits(sign.ID, c.habit) {
+		if c.looked[s] || !Fits(sign.ID, c.habit) {
 			continue
 		}
 		of := append([]int{}, followed...)

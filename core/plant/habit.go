@@ -109,6 +109,15 @@ var habitByID = func() map[string]Habit {
 // habitAliases are other ids under which a habit stands in exchanged files.
 var habitAliases = map[string]string{"cane-begonia-or-rex": "begonia"}
 
+// HabitAliases lists the other ids that are read as a habit.
+func HabitAliases() []string {
+	ids := make([]string, 0, len(habitAliases))
+	for id := range habitAliases {
+		ids = append(ids, id)
+	}
+	return ids
+}
+
 // Habits lists all growth habits.
 func Habits() []Habit { return habits }
 

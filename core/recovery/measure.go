@@ -57,6 +57,8 @@ var measures = []Measure{
 	{ID: "reservoir-falls", Ask: "Does the reservoir fall by itself?", Short: "reservoir falls", How: "Mark the level and look next day", Kind: YesNo, Most: 1, Growing: true},
 	{ID: "steady", Ask: "Steady without its stakes?", Short: "steady", How: "Loosen the clips and rock it", Kind: YesNo, Most: 1},
 	{ID: "plump", Ask: "Plumpness, 1 shrivelled to 5 full", Short: "plumpness", How: "Compare with the pictures of the scale", Kind: Scale, Most: 5},
+	{ID: "plump-oldest", Ask: "Plumpness of the oldest bulb, 1 shrivelled to 5 full", Short: "plumpness of the oldest", How: "Compare with the pictures of the scale", Kind: Scale, Most: 5},
+	{ID: "marked-leaves", Ask: "Leaves with marks", Short: "marked leaves", How: "Count every leaf with at least one mark, the same way each time", Kind: Count, Most: 1000},
 	{ID: "treated", Ask: "All treatments of the plan done?", Short: "treatments done", How: "Read the plan", Kind: YesNo, Most: 1},
 }
 

@@ -166,3 +166,13 @@ func TestReadingsAreChecked(t *testing.T) {
 	assert.Error(t, wilt.Check(2))
 	assert.Error(t, plump.Check(0))
 }
+
+func TestKindsNameTracksThatExist(t *testing.T) {
+	for _, p := range plant.Profiles() {
+		for _, w := range p.Weeks {
+			_, ok := recovery.TrackByID(w.Track)
+			assert.True(t, ok, "%s of %s", w.Track, p.ID)
+			assert.True(t, w.Weeks[0] > 0 && w.Weeks[0] <= w.Weeks[1], p.ID)
+		}
+	}
+}

@@ -93,7 +93,7 @@ func TestWaterIsNotGivenAndHeldBackInOnePlan(t *testing.T) {
 
 func TestSensitivePlantsAreSpared(t *testing.T) {
 	rosette := situation("succulent-rosette", "mealybug")
-	powder, _ := plant.ProfileByID("echeveria-elegans")
+	powder, _ := plant.Kinds(nil).ByID("echeveria-elegans")
 	rosette.Profile = &powder
 	assert.Nil(t, find(compose(t, rosette), "soap-dusk"), "its own bloom must not be washed off")
 	assert.NotNil(t, find(compose(t, situation("aroid-vine", "mealybug")), "soap-dusk"))
@@ -102,7 +102,7 @@ func TestSensitivePlantsAreSpared(t *testing.T) {
 	thirsty := compose(t, situation("aroid-vine", "mealybug", "drought"))
 	assert.GreaterOrEqual(t, find(thirsty, "soap-dusk").On, start+5, "never on a thirsty plant")
 	toxic := situation("aroid-vine", "sun-scorch")
-	monstera, _ := plant.ProfileByID("monstera-adansonii")
+	monstera, _ := plant.Kinds(nil).ByID("monstera-adansonii")
 	toxic.Profile = &monstera
 	assert.Equal(t, "sap", compose(t, toxic).Cautions[0].ID)
 }

@@ -21,6 +21,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/appraisal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a plant that is for sale is worth; records nothing */
+        post: operations["appraise"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/causes/{cause}": {
         parameters: {
             query?: never;
@@ -30,6 +47,40 @@ export interface paths {
         };
         /** All that the tables know of a cause */
         get: operations["get-cause"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/confirmed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The collection's confirmed cases, and how well the first look foretold them */
+        get: operations["get-calibration"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/guide": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The order of a first look, with the signs to ask first */
+        get: operations["get-guide"];
         put?: never;
         post?: never;
         delete?: never;
@@ -124,6 +175,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plants/{plant}/case": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The last look as a case file, with what the record answers and what was confirmed */
+        get: operations["get-case"];
+        put?: never;
+        /** Read a case file (docs/case.schema.json) for a plant; records nothing */
+        post: operations["read-case"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plants/{plant}/differential": {
         parameters: {
             query?: never;
@@ -183,9 +252,27 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Find a kind by name */
+        /** Find a kind by name; the collection's own come first */
         get: operations["find-profiles"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/profiles/{kind}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A kind with all that it wants */
+        get: operations["get-kind"];
+        /** Add a kind of the collection's own, change or withdraw it; every version is kept */
+        put: operations["save-kind"];
         post?: never;
         delete?: never;
         options?: never;
@@ -263,6 +350,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/tally": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a root tally comes to; records nothing */
+        post: operations["read-tally"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -277,6 +381,16 @@ export interface components {
             south?: boolean;
             /** @description IANA name, for example Europe/Lisbon. */
             timeZone?: string;
+        };
+        Adjusted: {
+            /** @description Per cent: least, best. */
+            humidity?: number[];
+            /** @description DLI, mol m⁻² d⁻¹: least, best, most. */
+            light?: number[];
+            reason?: string;
+            /** @description °C: lower limit, best, upper limit. */
+            temperature?: number[];
+            waterRule?: string;
         };
         Advice: {
             /** @enum {string} */
@@ -302,6 +416,11 @@ export interface components {
             value: number;
             what: string;
             working: components["schemas"]["Working"];
+        };
+        Answer: {
+            id: string;
+            present: boolean;
+            why: string;
         };
         Answers: {
             /** Format: double */
@@ -360,6 +479,45 @@ export interface components {
              */
             worth: number;
         };
+        AppraisalInputBody: {
+            absent: string[];
+            /**
+             * Format: double
+             * @description The price asked, in the collection's money.
+             */
+            asked?: number;
+            /**
+             * Format: double
+             * @description What a pot with fresh mix costs.
+             */
+            filling: number;
+            habit: string;
+            present: string[];
+            /**
+             * Format: double
+             * @description What a sound one costs.
+             */
+            sound?: number;
+        };
+        AppraisalView: {
+            /** @enum {string} */
+            advice: "take" | "bargain" | "leave";
+            /** @description The likeliest troubles. */
+            causes: components["schemas"]["CauseChance"][];
+            /** @description The looks most worth their trouble before one pays. */
+            checks: components["schemas"]["Check"][];
+            /** @description Two signs said to be seen that exclude each other. */
+            clash: string[];
+            enough: boolean;
+            fair?: components["schemas"]["Amount"];
+            /**
+             * Format: double
+             * @description A fair reduction of the price asked; missing where no price or no fair price is known.
+             */
+            off?: number;
+            outlook: components["schemas"]["Outlook"];
+            reasons: string[];
+        };
         Arrived: {
             from?: string;
             /**
@@ -399,6 +557,35 @@ export interface components {
             /** @description Its kind; empty when unknown. */
             profile?: string;
         };
+        Ask: {
+            /** @description Most worth its trouble first; the part's other signs are rare or dear. */
+            signs: string[];
+            zone: string;
+        };
+        Bin: {
+            /**
+             * Format: int64
+             * @description How many causes were given such a chance.
+             */
+            stated: number;
+            /**
+             * Format: double
+             * @description Of the chances.
+             */
+            sum: number;
+            /**
+             * Format: int64
+             * @description How many of them were true.
+             */
+            true: number;
+        };
+        Calibration: {
+            /** @description Newest first, two hundred at most. */
+            cases: components["schemas"]["ConfirmedView"][];
+            /** @description Over every case that was examined; missing where there is none. */
+            score?: components["schemas"]["Score"];
+            today: string;
+        };
         Care: {
             feed: string;
             humidity: string;
@@ -406,6 +593,29 @@ export interface components {
             /** @description What must not be done in this stage, and why. */
             not: string;
             water: string;
+        };
+        Case: {
+            /** @description What it was, the main one first; none means that nothing was wrong. */
+            causes: string[];
+            entry: string;
+            /** @description What the first look of this case said. */
+            first?: components["schemas"]["Said"];
+            /**
+             * @description How one knows.
+             * @enum {string}
+             */
+            how: "seen" | "mended-by" | "laboratory" | "died-of" | "guess";
+            note?: string;
+            on: string;
+        };
+        CaseRead: {
+            absent: string[];
+            /** @description What the file says it was. */
+            causes: string[];
+            /** @description Whether the case is of another growth habit than this plant. */
+            other: boolean;
+            present: string[];
+            story: string;
         };
         Cause: {
             /** Format: int64 */
@@ -475,6 +685,50 @@ export interface components {
             /** @description Signs that they show about as often: no help. */
             shared: components["schemas"]["Apart"][];
         };
+        Confirmed: {
+            /** @description What it was, the main one first; none means that nothing was wrong. */
+            causes: string[];
+            /**
+             * @description How one knows.
+             * @enum {string}
+             */
+            how: "seen" | "mended-by" | "laboratory" | "died-of" | "guess";
+            note?: string;
+        };
+        ConfirmedView: {
+            how: string;
+            name: string;
+            on: string;
+            plant: string;
+            /** @description Whether the first cause said was one of the true ones. */
+            right: boolean;
+            /** @description What the first look said, likeliest first; empty where nothing was said. */
+            said: components["schemas"]["CauseChance"][];
+            /** @description What it was. */
+            true: string[];
+        };
+        Count: {
+            /**
+             * Format: int64
+             * @description Hollow or papery, and still so when wetted.
+             */
+            deadDry: number;
+            /**
+             * Format: int64
+             * @description Dry skin, core not known: kept.
+             */
+            doubtful: number;
+            /**
+             * Format: int64
+             * @description Firm; on orchids green when wetted.
+             */
+            live: number;
+            /**
+             * Format: int64
+             * @description Soft; the skin slides off.
+             */
+            mushy: number;
+        };
         Derived: {
             /** @description The day of the entry it rests on. */
             on: string;
@@ -509,6 +763,8 @@ export interface components {
             enough: boolean;
             /** @description Whether looks that disturb it count double. */
             fragile: boolean;
+            /** @description The one answer on which the leading cause hangs. */
+            hinge?: components["schemas"]["Hinge"];
             /** @description Signs taken as not there because one seen excludes them. */
             implied: string[];
             /**
@@ -523,6 +779,8 @@ export interface components {
              */
             others: number;
             sets: components["schemas"]["CauseSet"][];
+            /** @description Looks that would change one's mind about the leading cause. */
+            turns: components["schemas"]["Turn"][];
             /** @description Where it stands, in a sentence. */
             verdict: string;
             working: components["schemas"]["Working"];
@@ -545,24 +803,29 @@ export interface components {
             entries: components["schemas"]["EntryView"][];
         };
         EntryView: {
+            adjusted?: components["schemas"]["Adjusted"];
             arrived?: components["schemas"]["Arrived"];
             /** @description Who recorded it. */
             by: string;
             checked?: components["schemas"]["Checked"];
             closed?: components["schemas"]["Closed"];
+            confirmed?: components["schemas"]["Confirmed"];
             diagnosed?: components["schemas"]["Diagnosed"];
             did?: components["schemas"]["Did"];
             examined?: components["schemas"]["Examined"];
+            fed?: components["schemas"]["Fed"];
             id: string;
             kind: string;
             /** @description False when it was undone or corrected. */
             live: boolean;
+            metered?: components["schemas"]["Metered"];
             moved?: components["schemas"]["Moved"];
             noted?: components["schemas"]["Noted"];
             /** @description The day it happened. */
             on: string;
             planned?: components["schemas"]["Planned"];
             plantId: string;
+            potted?: components["schemas"]["Potted"];
             probed?: components["schemas"]["Probed"];
             /** Format: date-time */
             recordedAt: string;
@@ -570,6 +833,7 @@ export interface components {
             /** @description The entry that this one corrects. */
             replaces?: string;
             staged?: components["schemas"]["Staged"];
+            tallied?: components["schemas"]["Tallied"];
             voided?: components["schemas"]["Voided"];
             watered?: components["schemas"]["Watered"];
             weighed?: components["schemas"]["Weighed"];
@@ -618,16 +882,54 @@ export interface components {
         Examined: {
             /** @description Signs looked for and not there. */
             absent: string[];
+            chances?: components["schemas"]["CauseChance"][];
             note?: string;
             overruled?: components["schemas"]["Overruled"][];
             /** @description Signs seen. */
             present: string[];
+            tables?: string;
         };
         Expected: {
             from: string;
             late: boolean;
             to: string;
             working: components["schemas"]["Working"];
+        };
+        Fed: {
+            product?: string;
+            /**
+             * Format: double
+             * @description Share of what the label gives for pot plants: 1 is label rate.
+             */
+            strength: number;
+        };
+        Feed: {
+            /**
+             * Format: double
+             * @description Share of that in the low-light months, 0-1.
+             */
+            low: number;
+            /**
+             * Format: double
+             * @description Nitrogen in the water while it grows, ppm (mg/l).
+             */
+            ppmN: number;
+        };
+        Figure: {
+            /**
+             * Format: int64
+             * @description Bulbs, canes, rosettes or stems, as last recorded; 0 where nobody counted.
+             */
+            growths: number;
+            /**
+             * Format: int64
+             * @description Leaves, as last recorded; 0 where nobody counted.
+             */
+            leaves: number;
+            /** @description Parts on which the last look saw nothing amiss. */
+            looked: string[];
+            /** @description Parts on which the last look saw something. */
+            seen: string[];
         };
         Gap: {
             from: string;
@@ -637,6 +939,10 @@ export interface components {
             conditions: components["schemas"]["Standing"][];
             /** @description Whether every condition is met. */
             open: boolean;
+        };
+        GuideOutputBody: {
+            /** @description Parts from the outside in, with the signs to ask first. */
+            asks: components["schemas"]["Ask"][];
         };
         Habit: {
             /** @description The line drawing that stands for this habit. */
@@ -666,11 +972,42 @@ export interface components {
              */
             effect: number;
         };
+        Hinge: {
+            cause: string;
+            /** Format: double */
+            chance: number;
+            /** @description Whether that answer was seen or not there. */
+            present: boolean;
+            sign: string;
+            /**
+             * Format: double
+             * @description Its chance if that sign had not been looked at.
+             */
+            without: number;
+        };
         Input: {
             name: string;
             unit?: string;
             /** Format: double */
             value: number;
+        };
+        KindInputBody: {
+            profile: components["schemas"]["Profile"];
+            /**
+             * Format: int64
+             * @description The version it was made from; 0 for a new kind.
+             */
+            version: number;
+            /** @description True takes it out of the lists; its plants keep it. */
+            withdrawn?: boolean;
+        };
+        KindView: {
+            profile: components["schemas"]["Profile"];
+            /**
+             * Format: int64
+             * @description 0 for kinds that ship with the program.
+             */
+            version: number;
         };
         Knowledge: {
             causes: components["schemas"]["Cause"][];
@@ -679,19 +1016,33 @@ export interface components {
             moves: components["schemas"]["Move"][];
             signs: components["schemas"]["Sign"][];
             tracks: components["schemas"]["Track"][];
+            traits: {
+                [key: string]: string;
+            };
             version: string;
+            waterRules: {
+                [key: string]: string;
+            };
             /** @description In the order of a look from the outside in. */
             zones: components["schemas"]["Zone"][];
+        };
+        Liking: {
+            /** @enum {string} */
+            how: "sometimes" | "often";
+            /** @description Id of a cause. */
+            pest: string;
         };
         Look: {
             /** @description Signs looked for and not there. */
             absent: string[];
+            chances?: components["schemas"]["CauseChance"][];
             entry: string;
             note?: string;
             on: string;
             overruled?: components["schemas"]["Overruled"][];
             /** @description Signs seen. */
             present: string[];
+            tables?: string;
         };
         Loose: {
             on: string;
@@ -712,6 +1063,44 @@ export interface components {
             most: number;
             short: string;
         };
+        Metered: {
+            /**
+             * Format: double
+             * @description Hours a day at about that light.
+             */
+            hours?: number;
+            /**
+             * Format: double
+             * @description Relative humidity, per cent.
+             */
+            humidityPct?: number;
+            /** @enum {string} */
+            lamp?: "sun" | "cool-white" | "metal-halide" | "high-pressure-sodium" | "incandescent";
+            /**
+             * Format: double
+             * @description Light at leaf height, lux.
+             */
+            lux?: number;
+            /**
+             * Format: double
+             * @description Highest day, °C.
+             */
+            maxC?: number;
+            /**
+             * Format: double
+             * @description Lowest night, °C.
+             */
+            minC?: number;
+        };
+        Missed: {
+            case: string;
+            first: components["schemas"]["CauseChance"][];
+            true: string[];
+        };
+        Mix: {
+            name: string;
+            parts: components["schemas"]["Part"][];
+        };
         Move: {
             how: string;
             id: string;
@@ -730,23 +1119,29 @@ export interface components {
             reason?: string;
         };
         NewEntry: {
+            adjusted?: components["schemas"]["Adjusted"];
             arrived?: components["schemas"]["Arrived"];
             checked?: components["schemas"]["Checked"];
             closed?: components["schemas"]["Closed"];
+            confirmed?: components["schemas"]["Confirmed"];
             diagnosed?: components["schemas"]["Diagnosed"];
             did?: components["schemas"]["Did"];
             examined?: components["schemas"]["Examined"];
+            fed?: components["schemas"]["Fed"];
             id: string;
+            metered?: components["schemas"]["Metered"];
             moved?: components["schemas"]["Moved"];
             noted?: components["schemas"]["Noted"];
             /** @description The day it happened. */
             on: string;
             planned?: components["schemas"]["Planned"];
+            potted?: components["schemas"]["Potted"];
             probed?: components["schemas"]["Probed"];
             reopened?: components["schemas"]["Reopened"];
             /** @description The entry that this one corrects. */
             replaces?: string;
             staged?: components["schemas"]["Staged"];
+            tallied?: components["schemas"]["Tallied"];
             voided?: components["schemas"]["Voided"];
             watered?: components["schemas"]["Watered"];
             weighed?: components["schemas"]["Weighed"];
@@ -768,9 +1163,44 @@ export interface components {
              */
             seen: number;
         };
+        Outlook: {
+            /**
+             * Format: double
+             * @description Fresh mix and pots, in fillings.
+             */
+            fillings: number;
+            /**
+             * Format: double
+             * @description The lower end of that chance, 0-1.
+             */
+            least: number;
+            /**
+             * Format: double
+             * @description Chance to save it, 0-1.
+             */
+            lives: number;
+            /**
+             * Format: int64
+             * @description The carer's minutes over the whole rescue.
+             */
+            minutes: number;
+            /**
+             * Format: double
+             * @description The upper end of that chance, 0-1.
+             */
+            most: number;
+            /** @description Weeks until it is mended, shortest and longest usual. */
+            weeks: number[];
+            working: components["schemas"]["Working"];
+        };
         Overruled: {
             reason: string;
             sign: string;
+        };
+        Part: {
+            /** Format: double */
+            parts: number;
+            what: string;
         };
         Place: {
             id: string;
@@ -828,9 +1258,12 @@ export interface components {
             plan?: components["schemas"]["Plan"];
         };
         PlantFile: {
+            adjusted?: components["schemas"]["Adjusted"];
             arrival: components["schemas"]["Arrived"];
             arrivedOn: string;
             botanical: string;
+            /** @description What it turned out to be. */
+            cases: components["schemas"]["Case"][];
             /** @description Labels of the accepted causes. */
             causes: string[];
             closed?: components["schemas"]["Closed"];
@@ -841,6 +1274,8 @@ export interface components {
             /** Format: int64 */
             entries: number;
             examined?: components["schemas"]["Look"];
+            /** @description What a small drawing of it shows. */
+            figure: components["schemas"]["Figure"];
             habit: string;
             habitInfo: components["schemas"]["Habit"];
             id: string;
@@ -854,12 +1289,17 @@ export interface components {
             placeId?: string;
             plan?: components["schemas"]["Plan"];
             plannedOn?: string;
+            pot: components["schemas"]["Pot"];
             profile?: components["schemas"]["Profile"];
             recovery?: components["schemas"]["Recovery"];
+            /** @description What each look said, oldest first. */
+            said: components["schemas"]["Said"][];
             seam: components["schemas"]["Seam"];
             stage: string;
             stalled: boolean;
             standing: string;
+            /** @description The last root tally. */
+            tally?: components["schemas"]["TallyView"];
             /** @description All that is to come, by day. */
             tasks: components["schemas"]["Task"][];
             ticks: {
@@ -867,6 +1307,8 @@ export interface components {
             };
             today: string;
             verdict?: components["schemas"]["Verdict"];
+            /** @description What it wants: its kind's values, or its habit's, with what was overruled. */
+            wants: components["schemas"]["Profile"];
             water?: components["schemas"]["WaterNeed"];
         };
         PlantRow: {
@@ -874,6 +1316,8 @@ export interface components {
             botanical: string;
             /** @description Labels of the accepted causes. */
             causes: string[];
+            /** @description What a small drawing of it shows. */
+            figure: components["schemas"]["Figure"];
             habit: string;
             id: string;
             /** @enum {string} */
@@ -888,6 +1332,35 @@ export interface components {
             stalled: boolean;
             standing: string;
         };
+        Poison: {
+            /** @description How bad it is. */
+            bad: string;
+            what: string;
+            /** @enum {string} */
+            whom: "people" | "pets";
+        };
+        Pot: {
+            /** Format: double */
+            depthCm?: number;
+            freshOn?: string;
+            medium?: string;
+            /** Format: double */
+            widthCm?: number;
+        };
+        Potted: {
+            /**
+             * Format: double
+             * @description Depth of the pot, cm.
+             */
+            depthCm?: number;
+            /** @description Fresh medium; empty where the old one stayed. */
+            medium?: string;
+            /**
+             * Format: double
+             * @description Inner width of the pot, cm.
+             */
+            widthCm?: number;
+        };
         Probed: {
             /** @enum {string} */
             moisture: "dry" | "barely" | "moist" | "wet";
@@ -895,14 +1368,34 @@ export interface components {
         Profile: {
             botanical: string;
             common: string;
+            feed: components["schemas"]["Feed"];
             habit: string;
             humidity: number[];
             id: string;
             light: number[];
+            /** @description Mixes by parts. */
+            mixes: components["schemas"]["Mix"][];
+            /** @description Whether the collection added it. */
+            own: boolean;
+            perMonth: number[];
+            /** @description How well pests like it; those not named come seldom. */
+            pests: components["schemas"]["Liking"][];
+            /** @description What harms whom; empty where none is known. */
+            poisons: components["schemas"]["Poison"][];
+            repotMonths: number[];
+            /** @description How it rests; empty where it does not. */
+            rest?: string;
+            /** @description Where its values come from, unless sources says otherwise. */
             source: string;
+            sources: {
+                [key: string]: string;
+            };
+            /** @description The most direct sun it bears indoors. */
+            sun: string;
             temperature: number[];
             traits: string[];
             waterRule: string;
+            weeks: components["schemas"]["TrackWeeks"][];
         };
         ProfilesOutputBody: {
             profiles: components["schemas"]["Profile"][];
@@ -958,6 +1451,27 @@ export interface components {
         Reopened: {
             reason?: string;
         };
+        Result: {
+            /**
+             * Format: double
+             * @description Upper end: the 95 % interval with every doubtful root alive.
+             */
+            high: number;
+            /**
+             * Format: double
+             * @description Lower end: the 95 % interval with every doubtful root dead.
+             */
+            low: number;
+            /** @description The pot it can fill. */
+            pot?: components["schemas"]["Amount"];
+            /**
+             * Format: double
+             * @description Live share of the roots that are certain, 0-1.
+             */
+            share: number;
+            signs: components["schemas"]["Answer"][];
+            working: components["schemas"]["Working"];
+        };
         Rounds: {
             /**
              * Format: int64
@@ -986,6 +1500,14 @@ export interface components {
             what: string;
             why: string;
         };
+        Said: {
+            /** @description The likeliest causes, as they stood then. */
+            chances: components["schemas"]["CauseChance"][];
+            entry: string;
+            on: string;
+            /** @description The state of the tables then. */
+            tables: string;
+        };
         School: {
             against: string;
             id: string;
@@ -996,6 +1518,28 @@ export interface components {
             /** Format: int64 */
             score: number;
             suits: string;
+        };
+        Score: {
+            /**
+             * Format: double
+             * @description Mean of the sum over causes of (chance − truth)²; 0 is perfect.
+             */
+            brier: number;
+            /** Format: int64 */
+            cases: number;
+            /**
+             * Format: int64
+             * @description Cases whose first cause is one of the true ones.
+             */
+            firstTrue: number;
+            /**
+             * Format: int64
+             * @description Cases whose main cause is among the first three.
+             */
+            mainIn3: number;
+            missed: components["schemas"]["Missed"][];
+            /** @description By tenth of stated chance. */
+            reliability: components["schemas"]["Bin"][];
         };
         Seam: {
             bands: components["schemas"]["Span"][];
@@ -1071,11 +1615,15 @@ export interface components {
             how: string;
             id: string;
             label: string;
+            /** @description What it looks like. */
+            looks: string;
             /**
              * Format: int64
              * @description What the look takes, in minutes.
              */
             minutes: number;
+            /** @description What it is easily taken for. */
+            notThis: string;
             /** @description The touchable part of the figure. */
             zone: string;
         };
@@ -1172,6 +1720,75 @@ export interface components {
              */
             prior: number;
         };
+        Tallied: {
+            inAir: components["schemas"]["Count"];
+            inMedium: components["schemas"]["Count"];
+            /**
+             * Format: double
+             * @description Longest live root, mm.
+             */
+            longestMm?: number;
+            note?: string;
+            /**
+             * Format: double
+             * @description Width of the live root ball, cm.
+             */
+            rootBallCm?: number;
+            /**
+             * Format: int64
+             * @description Growing tips.
+             */
+            tips?: number;
+        };
+        Tally: {
+            inAir: components["schemas"]["Count"];
+            inMedium: components["schemas"]["Count"];
+            /**
+             * Format: double
+             * @description Longest live root, mm.
+             */
+            longestMm?: number;
+            /**
+             * Format: double
+             * @description Width of the live root ball, cm.
+             */
+            rootBallCm?: number;
+            /**
+             * Format: int64
+             * @description Growing tips.
+             */
+            tips?: number;
+        };
+        TallyInputBody: {
+            /**
+             * Format: double
+             * @description Inner width of the present pot, cm.
+             */
+            potWidthCm?: number;
+            tally: components["schemas"]["Tally"];
+        };
+        TallyView: {
+            inAir: components["schemas"]["Count"];
+            inMedium: components["schemas"]["Count"];
+            /**
+             * Format: double
+             * @description Longest live root, mm.
+             */
+            longestMm?: number;
+            note?: string;
+            on: string;
+            reading: components["schemas"]["Result"];
+            /**
+             * Format: double
+             * @description Width of the live root ball, cm.
+             */
+            rootBallCm?: number;
+            /**
+             * Format: int64
+             * @description Growing tips.
+             */
+            tips?: number;
+        };
         Task: {
             /** @description The first useful day. */
             from: string;
@@ -1196,6 +1813,27 @@ export interface components {
             id: string;
             name: string;
             stages: components["schemas"]["Stage"][];
+        };
+        TrackWeeks: {
+            track: string;
+            weeks: number[];
+        };
+        Turn: {
+            /**
+             * Format: double
+             * @description How likely that answer is, 0-1.
+             */
+            answer: number;
+            /**
+             * Format: double
+             * @description What the leading cause would fall to.
+             */
+            falls: number;
+            /** @description The cause that would lead instead, or still. */
+            leads: components["schemas"]["CauseChance"];
+            /** @description Whether seeing it or not seeing it turns the matter. */
+            present: boolean;
+            sign: string;
         };
         Value: {
             measure: string;
@@ -1226,6 +1864,8 @@ export interface components {
             botanical: string;
             /** @description Labels of the accepted causes. */
             causes: string[];
+            /** @description What a small drawing of it shows. */
+            figure: components["schemas"]["Figure"];
             habit: string;
             id: string;
             /** @enum {string} */
@@ -1278,6 +1918,16 @@ export interface components {
             guess: boolean;
             until: string;
             working: components["schemas"]["Working"];
+        };
+        WorkedCase: {
+            absent: string[];
+            basis?: string;
+            causes?: string[];
+            habit: string;
+            id?: string;
+            present: string[];
+            season?: string;
+            story?: string;
         };
         Working: {
             formula: string;
@@ -1334,6 +1984,39 @@ export interface operations {
             };
         };
     };
+    appraise: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AppraisalInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AppraisalView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     "get-cause": {
         parameters: {
             query?: never;
@@ -1352,6 +2035,67 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Sheet"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "get-calibration": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Calibration"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "get-guide": {
+        parameters: {
+            query: {
+                habit: string;
+                at?: "home" | "sale";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GuideOutputBody"];
                 };
             };
             /** @description Error */
@@ -1559,6 +2303,73 @@ export interface operations {
             };
         };
     };
+    "get-case": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                plant: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkedCase"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "read-case": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                plant: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CaseRead"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     differential: {
         parameters: {
             query?: never;
@@ -1700,6 +2511,7 @@ export interface operations {
             query?: {
                 /** @description Words of the botanical or common name. */
                 q?: string;
+                limit?: number;
             };
             header?: never;
             path?: never;
@@ -1714,6 +2526,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ProfilesOutputBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "get-kind": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KindView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "save-kind": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KindInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KindView"];
                 };
             };
             /** @description Error */
@@ -1894,6 +2772,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SignSheet"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "read-tally": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TallyInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Result"];
                 };
             };
             /** @description Error */

@@ -1,0 +1,57 @@
+package diagnosis
+
+import (
+	"sort"
+
+	"tendermend/core/climate"
+	"tendermend/core/plant"
+)
+
+// CaseSchema gives the JSON Schema (2020-12) of a case file: one case, or a list
+// of them. It names every id, so that any validator finds an unknown one.
+func CaseSchema() map[string]any {
+	text := func(doc string) map[string]any { return map[string]any{"type": "string", "description": doc} }
+	list := func(doc string, of map[string]any) map[string]any {
+		return map[string]any{"type": "array", "uniqueItems": true, "items": of, "description": doc}
+	}
+	ref := func(name string) map[string]any { return map[string]any{"$ref": "#/$defs/" + name} }
+	var signIDs, causeIDs, habitIDs []string
+	for _, s := range signs {
+		signIDs = append(signIDs, s.ID)
+	}
+	for _, c := range causes {
+		causeIDs = append(causeIDs, c.ID)
+	}
+	for _, h := range plant.Habits() {
+		habitIDs = append(habitIDs, h.ID)
+	}
+	habitIDs = append(habitIDs, plant.HabitAliases()...)
+	for _, ids := range [][]string{signIDs, causeIDs, habitIDs} {
+		sort.Strings(ids)
+	}
+	return map[string]any{
+		"$schema":     "https://json-schema.org/draft/2020-12/schema",
+		"title":       "Tender Mend case file",
+		"description": "One examination of a plant, or a list of them: what was seen, what was looked for and not there, and the causes where they are known.",
+		"oneOf":       []any{ref("case"), map[string]any{"type": "array", "items": ref("case")}},
+		"$defs": map[string]any{
+			"sign":  map[string]any{"enum": signIDs},
+			"cause": map[string]any{"enum": causeIDs},
+			"case": map[string]any{
+				"type":                 "object",
+				"additionalProperties": false,
+				"required":             []string{"habit"},
+				"properties": map[string]any{
+					"id":      text("A name for the case."),
+					"story":   text("What happened, in words."),
+					"habit":   map[string]any{"enum": habitIDs, "description": "How the plant grows."},
+					"season":  map[string]any{"enum": climate.Seasons, "description": "The season of the look, where it was."},
+					"present": list("Signs seen.", ref("sign")),
+					"absent":  list("Signs looked for and not there. A sign in neither list was not looked for.", ref("sign")),
+					"causes":  list("What it was, the main cause first.", ref("cause")),
+					"basis":   text("How the causes are known."),
+				},
+			},
+		},
+	}
+}

@@ -1,0 +1,24 @@
+package diagnosis
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+)
+
+func TestForetoldCasesAreScored(t *testing.T) {
+	score := ScoreForetold([]Foretold{
+		{"a", []CauseChance{{"root-rot", 0.9}, {"overwatering", 0.4}}, []string{"root-rot"}},
+		{"b", []CauseChance{{"drought", 0.6}, {"root-rot", 0.3}}, []string{"root-rot", "thrips"}},
+		{"c", []CauseChance{{"old-leaf", 0.2}}, nil}, // nothing was wrong, and nothing was said to be
+		{"d", nil, []string{"rust"}},
+	})
+	assert.Equal(t, 4, score.Cases)
+	assert.Equal(t, 2, score.FirstTrue)
+	assert.Equal(t, 2, score.MainIn3)
+	assert.Len(t, score.Missed, 2)
+	// By hand: a .1² + .4²; b .6² + .7² + 1 for thrips, never named; c .2²; d 1.
+	assert.InDelta(t, (0.01+0.16+0.36+0.49+1+0.04+1)/4, score.Brier, 1e-12)
+	assert.Equal(t, Bin{1, 0.9, 1}, score.Reliability[9])
+	assert.Equal(t, Score{Missed: []Missed{}}, ScoreForetold(nil))
+}

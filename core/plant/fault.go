@@ -1,0 +1,117 @@
+package plant
+
+import (
+	"fmt"
+	"strings"
+)
+
+// Fault is a value of a profile that cannot be right: the field, and in plain
+// words what is wanted.
+type Fault struct{ Field, Message string }
+
+// Faults says what is wrong with a profile; empty when nothing is.
+func (p Profile) Faults() (faults []Fault) {
+	add := func(field, format string, args ...any) {
+		faults = append(faults, Fault{field, fmt.Sprintf(format, args...)})
+	}
+	if strings.TrimSpace(p.Botanical) == "" {
+		add("botanical", "give its botanical name, or the best you know")
+	}
+	if _, ok := HabitByID(p.Habit); !ok {
+		add("habit", "there is no growth habit %q; pick how it grows", p.Habit)
+	}
+	faults = append(faults, p.Wishes().Faults()...)
+	if p.Feed.PpmN < 0 || p.Feed.PpmN > 400 {
+		add("feed.ppmN", "%g ppm cannot be right; give 0 to 400 ppm of nitrogen", p.Feed.PpmN)
+	}
+	if p.Feed.Low < 0 || p.Feed.Low > 1 {
+		add("feed.low", "give the share fed in low light as 0 to 1")
+	}
+	if p.RepotMonths[0] < 1 || p.RepotMonths[0] > p.RepotMonths[1] || p.RepotMonths[1] > 120 {
+		add("repotMonths", "give the months between repottings, the shorter first, at most 120")
+	}
+	if p.PerMonth[0] < 0 || p.PerMonth[0] > p.PerMonth[1] || p.PerMonth[1] > 30 {
+		add("perMonth", "give leaves or growths a month, the fewer first, at most 30")
+	}
+	switch p.Sun {
+	case Shade, Filtered, MorningSun, FullSun:
+	default:
+		add("sun", "say how much direct sun it bears: none, filtered, morning or full")
+	}
+	for i, m := range p.Mixes {
+		if len(m.Parts) == 0 {
+			add(fmt.Sprintf("mixes[%d]", i), "a mix needs at least one ingredient")
+		}
+		for k, part := range m.Parts {
+			if strings.TrimSpace(part.What) == "" || part.Parts <= 0 || part.Parts > 100 {
+				add(fmt.Sprintf("mixes[%d].parts[%d]", i, k), "name the ingredient and give its parts, more than 0")
+			}
+		}
+	}
+	for i, t := range p.Traits {
+		if TraitWords[t] == "" {
+			add(fmt.Sprintf("traits[%d]", i), "there is no trait %q", t)
+		}
+	}
+	return faults
+}
+
+// Wishes are what a plant wants of its place and water: a profile's, or the
+// values overruled for one plant. A missing value is not overruled.
+type Wishes struct {
+	Light       *[3]float64 `json:"light,omitempty" doc:"DLI, mol m⁻² d⁻¹: least, best, most."`
+	Temperature *[3]float64 `json:"temperature,omitempty" doc:"°C: lower limit, best, upper limit."`
+	Humidity    *[2]float64 `json:"humidity,omitempty" doc:"Per cent: least, best."`
+	WaterRule   WaterRule   `json:"waterRule,omitempty"`
+}
+
+// Wishes gives the profile's own.
+func (p Profile) Wishes() Wishes {
+	return Wishes{&p.Light, &p.Temperature, &p.Humidity, p.WaterRule}
+}
+
+// Overruled gives the profile with the wishes of one plant in place of its own.
+func (p Profile) Overruled(w Wishes) Profile {
+	if w.Light != nil {
+		p.Light = *w.Light
+	}
+	if w.Temperature != nil {
+		p.Temperature = *w.Temperature
+	}
+	if w.Humidity != nil {
+		p.Humidity = *w.Humidity
+	}
+	if w.WaterRule != "" {
+		p.WaterRule = w.WaterRule
+	}
+	return p
+}
+
+// Faults says which wishes cannot be right.
+func (w Wishes) Faults() (faults []Fault) {
+	rising := func(field string, values []float64, least, most float64, unit string) {
+		for i, v := range values {
+			if v < least || v > most {
+				faults = append(faults, Fault{field, fmt.Sprintf("%g %s cannot be right; give %g to %g", v, unit, least, most)})
+				return
+			}
+			if i > 0 && v <= values[i-1] {
+				faults = append(faults, Fault{field, "give them rising: each more than the one before"})
+				return
+			}
+		}
+	}
+	if w.Light != nil {
+		rising("light", w.Light[:], 0.5, 65, "mol a day")
+	}
+	if w.Temperature != nil {
+		rising("temperature", w.Temperature[:], -30, 50, "°C")
+	}
+	if w.Humidity != nil {
+		rising("humidity", w.Humidity[:], 5, 100, "%")
+	}
+	if w.WaterRule != "" && WaterRuleText[w.WaterRule] == "" {
+		faults = append(faults, Fault{"waterRule", fmt.Sprintf("there is no water rule %q; pick one from the list", w.WaterRule)})
+	}
+	return faults
+}

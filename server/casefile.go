@@ -1,0 +1,85 @@
+package server
+
+import (
+	"context"
+	"net/http"
+	"strings"
+
+	"github.com/danielgtaylor/huma/v2"
+
+	"tendermend/core/diagnosis"
+	"tendermend/store"
+)
+
+type caseOutput struct {
+	Disposition string `header:"Content-Disposition"`
+	Body        diagnosis.WorkedCase
+}
+
+type caseInput struct {
+	PlantPath
+	RawBody []byte `contentType:"application/json"`
+}
+
+// CaseRead is a case file read for a plant, before anything is recorded.
+type CaseRead struct {
+	Present []string `json:"present"`
+	Absent  []string `json:"absent"`
+	Causes  []string `json:"causes" doc:"What the file says it was."`
+	Story   string   `json:"story"`
+	Other   bool     `json:"other" doc:"Whether the case is of another growth habit than this plant."`
+}
+
+func (srv *server) caseFileOperations(api huma.API) {
+	huma.Register(api, op("get-case", http.MethodGet, "/api/plants/{plant}/case", "The last look as a case file, with what the record answers and what was confirmed", "diagnosis"),
+		signedIn(srv, func(ctx context.Context, a store.Account, in *PlantPath) (*caseOutput, error) {
+			state, err := srv.state(ctx, a, in.Plant)
+			if err != nil {
+				return nil, err
+			}
+			if state.Examined == nil {
+				return nil, huma.Error404NotFound("This plant was never examined, so there is no case to write out.")
+			}
+			name := state.Arrival.Label
+			if name == "" {
+				name = state.Arrival.Name
+			}
+			c := diagnosis.WorkedCase{ID: name, Story: state.Examined.Note, Examination: state.Examination(state.Examined.On, a.Collection.South), Causes: []string{}}
+			if c.Absent == nil {
+				c.Absent = []string{}
+			}
+			if n := len(state.Cases); n > 0 {
+				c.Causes, c.Basis = state.Cases[n-1].Causes, state.Cases[n-1].How
+			}
+			return &caseOutput{Disposition: `attachment; filename="case.json"`, Body: c}, nil
+		}))
+	// The reader of case files checks the body itself, so that a refusal names
+	// the case and the field in the words of the command line.
+	read := op("read-case", http.MethodPost, "/api/plants/{plant}/case", "Read a case file (docs/case.schema.json) for a plant; records nothing", "diagnosis")
+	read.SkipValidateBody = true
+	huma.Register(api, read,
+		signedIn(srv, func(ctx context.Context, a store.Account, in *caseInput) (*struct{ Body CaseRead }, error) {
+			state, err := srv.state(ctx, a, in.Plant)
+			if err != nil {
+				return nil, err
+			}
+			cases, _, err := diagnosis.ReadCases(strings.NewReader(string(in.RawBody)))
+			if err != nil {
+				return nil, huma.Error422UnprocessableEntity("This case file was not taken over; nothing of it was. " + sentence(err.Error()))
+			}
+			if len(cases) != 1 {
+				return nil, huma.Error422UnprocessableEntity("This file holds several cases; give one for one plant.")
+			}
+			c := cases[0]
+			return &struct{ Body CaseRead }{CaseRead{Present: append([]string{}, c.Present...), Absent: append([]string{}, c.Absent...),
+				Causes: append([]string{}, c.Causes...), Story: c.Story, Other: c.Habit != state.Habit.ID}}, nil
+		}))
+}
+
+// sentence makes an error's words a sentence.
+func sentence(words string) string {
+	if words == "" {
+		return ""
+	}
+	return strings.ToUpper(words[:1]) + words[1:] + "."
+}

@@ -1,0 +1,99 @@
+package server
+
+import (
+	"context"
+	"errors"
+	"net/http"
+	"strings"
+
+	"github.com/danielgtaylor/huma/v2"
+
+	"tendermend/core/plant"
+	"tendermend/store"
+)
+
+type profilesOutput struct {
+	Body struct {
+		Profiles []plant.Profile `json:"profiles"`
+	}
+}
+
+// KindView is a kind with the version to change it from.
+type KindView struct {
+	Profile plant.Profile `json:"profile"`
+	Version int           `json:"version" doc:"0 for kinds that ship with the program."`
+}
+
+type kindInput struct {
+	Kind string `path:"kind" maxLength:"80"`
+	Body struct {
+		Version   int           `json:"version" minimum:"0" doc:"The version it was made from; 0 for a new kind."`
+		Withdrawn bool          `json:"withdrawn,omitempty" doc:"True takes it out of the lists; its plants keep it."`
+		Profile   plant.Profile `json:"profile"`
+	}
+}
+
+// ownKind begins the id of every kind that a collection adds.
+const ownKind = "own:"
+
+func (srv *server) kindOperations(api huma.API) {
+	huma.Register(api, op("find-profiles", http.MethodGet, "/api/profiles", "Find a kind by name; the collection's own come first", "kinds"),
+		signedIn(srv, func(ctx context.Context, a store.Account, in *struct {
+			Words string `query:"q" maxLength:"80" doc:"Words of the botanical or common name."`
+			Limit int    `query:"limit" default:"12" minimum:"1" maximum:"400"`
+		}) (*profilesOutput, error) {
+			kinds, err := srv.store.Kinds(ctx, a.Collection.ID)
+			if err != nil {
+				return nil, err
+			}
+			out := &profilesOutput{}
+			out.Body.Profiles = append([]plant.Profile{}, kinds.Find(in.Words, in.Limit)...)
+			return out, nil
+		}))
+	huma.Register(api, op("get-kind", http.MethodGet, "/api/profiles/{kind}", "A kind with all that it wants", "kinds"),
+		signedIn(srv, func(ctx context.Context, a store.Account, in *struct {
+			Kind string `path:"kind" maxLength:"80"`
+		}) (*struct{ Body KindView }, error) {
+			return srv.kind(ctx, a, in.Kind)
+		}))
+	huma.Register(api, op("save-kind", http.MethodPut, "/api/profiles/{kind}", "Add a kind of the collection's own, change or withdraw it; every version is kept", "kinds"),
+		signedIn(srv, func(ctx context.Context, a store.Account, in *kindInput) (*struct{ Body KindView }, error) {
+			if !strings.HasPrefix(in.Kind, ownKind) || len(in.Kind) < len(ownKind)+8 {
+				return nil, huma.Error422UnprocessableEntity("Kinds that ship with the program are not changed. Make a kind of your own from it, or overrule single values on one plant.")
+			}
+			p := in.Body.Profile
+			p.ID, p.Own = in.Kind, true
+			if p.Source == "" {
+				p.Source = "own experience"
+			}
+			var details []error
+			for _, f := range p.Faults() {
+				details = append(details, &huma.ErrorDetail{Location: "body.profile." + f.Field, Message: f.Message})
+			}
+			if len(details) > 0 {
+				return nil, huma.Error422UnprocessableEntity("Some values cannot be right; mend them and save again.", details...)
+			}
+			err := srv.store.SaveKind(ctx, a, p, in.Body.Version, in.Body.Withdrawn)
+			if errors.Is(err, store.ErrConflict) {
+				return nil, huma.Error409Conflict("Somebody changed this kind since you opened it. Open it again and put your change in anew.")
+			}
+			if err != nil {
+				return nil, err
+			}
+			version, err := srv.store.KindVersion(ctx, a.Collection.ID, p.ID)
+			return &struct{ Body KindView }{KindView{p, version}}, err
+		}))
+}
+
+func (srv *server) kind(ctx context.Context, a store.Account, id string) (*struct{ Body KindView }, error) {
+	kinds, err := srv.store.Kinds(ctx, a.Collection.ID)
+	if err != nil {
+		return nil, err
+	}
+	p, ok := kinds.ByID(id)
+	if !ok {
+		return nil, huma.Error404NotFound("There is no such kind here; pick one from the list.")
+	}
+	version, err := srv.store.KindVersion(ctx, a.Collection.ID, id)
+	return &struct{ Body KindView }{KindView{p, version}}, err
+}

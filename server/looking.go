@@ -1,0 +1,92 @@
+package server
+
+import (
+	"context"
+	"net/http"
+
+	"github.com/danielgtaylor/huma/v2"
+
+	"tendermend/core/climate"
+	"tendermend/core/diagnosis"
+	"tendermend/core/plant"
+	"tendermend/core/prognosis"
+	"tendermend/core/roots"
+	"tendermend/store"
+)
+
+type guideInput struct {
+	Habit string             `query:"habit" required:"true"`
+	At    diagnosis.Occasion `query:"at" default:"home" enum:"home,sale"`
+}
+
+type guideOutput struct {
+	Body struct {
+		Asks []diagnosis.Ask `json:"asks" doc:"Parts from the outside in, with the signs to ask first."`
+	}
+}
+
+type tallyInput struct {
+	Body struct {
+		Tally      roots.Tally `json:"tally"`
+		PotWidthCM *float64    `json:"potWidthCm,omitempty" doc:"Inner width of the present pot, cm."`
+	}
+}
+
+type appraisalInput struct {
+	Body struct {
+		Habit   string   `json:"habit"`
+		Present []string `json:"present" maxItems:"128"`
+		Absent  []string `json:"absent" maxItems:"128"`
+		Asked   *float64 `json:"asked,omitempty" minimum:"0" maximum:"100000" doc:"The price asked, in the collection's money."`
+		Sound   *float64 `json:"sound,omitempty" minimum:"0" maximum:"100000" doc:"What a sound one costs."`
+		Filling float64  `json:"filling" minimum:"0" maximum:"10000" doc:"What a pot with fresh mix costs."`
+	}
+}
+
+// AppraisalView is an appraisal with the looks to take before paying.
+type AppraisalView struct {
+	prognosis.Appraisal
+	Checks []diagnosis.Check `json:"checks" doc:"The looks most worth their trouble before one pays."`
+	Clash  []string          `json:"clash" doc:"Two signs said to be seen that exclude each other."`
+}
+
+func (srv *server) lookingOperations(api huma.API) {
+	huma.Register(api, op("get-guide", http.MethodGet, "/api/guide", "The order of a first look, with the signs to ask first", "diagnosis"),
+		signedIn(srv, func(_ context.Context, a store.Account, in *guideInput) (*guideOutput, error) {
+			habit, ok := plant.HabitByID(in.Habit)
+			if !ok {
+				return nil, huma.Error422UnprocessableEntity("There is no such growth habit; pick how it grows.")
+			}
+			out := &guideOutput{}
+			out.Body.Asks = diagnosis.Guide(habit, srv.season(a), in.At)
+			return out, nil
+		}))
+	huma.Register(api, op("read-tally", http.MethodPost, "/api/tally", "What a root tally comes to; records nothing", "diagnosis"),
+		signedIn(srv, func(_ context.Context, _ store.Account, in *tallyInput) (*struct{ Body roots.Result }, error) {
+			width := 0.0
+			if in.Body.PotWidthCM != nil {
+				width = *in.Body.PotWidthCM
+			}
+			return &struct{ Body roots.Result }{in.Body.Tally.Read(width)}, nil
+		}))
+	huma.Register(api, op("appraise", http.MethodPost, "/api/appraisal", "What a plant that is for sale is worth; records nothing", "diagnosis"),
+		signedIn(srv, func(_ context.Context, a store.Account, in *appraisalInput) (*struct{ Body AppraisalView }, error) {
+			e := diagnosis.Examination{Habit: in.Body.Habit, Season: srv.season(a), Present: in.Body.Present, Fragile: true,
+				Absent: append(append([]string{}, in.Body.Absent...), diagnosis.Implied(in.Body.Present, in.Body.Absent)...)}
+			view := AppraisalView{Clash: []string{}, Checks: []diagnosis.Check{}}
+			if x, y, clash := diagnosis.Contradiction(e.Present); clash {
+				view.Clash = []string{x, y}
+			}
+			var err error
+			view.Appraisal, err = prognosis.Appraise(prognosis.Offer{Examination: e, Asked: in.Body.Asked, Sound: in.Body.Sound, Filling: in.Body.Filling})
+			if err != nil {
+				return nil, huma.Error422UnprocessableEntity("An answer could not be read: " + err.Error() + ".")
+			}
+			view.Checks, err = diagnosis.ChecksAtSale(e)
+			return &struct{ Body AppraisalView }{view}, err
+		}))
+}
+
+func (srv *server) season(a store.Account) climate.Season {
+	return climate.SeasonOf(a.Collection.Today(srv.Clock()), a.Collection.South)
+}

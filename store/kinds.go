@@ -1,0 +1,127 @@
+package store
+
+import (
+	"context"
+	"fmt"
+
+	"github.com/google/uuid"
+	"github.com/jmoiron/sqlx"
+
+	"tendermend/core/plant"
+	"tendermend/record"
+)
+
+// Kinds gives the kinds that a collection added, the newest version of each.
+// Withdrawn ones are left out.
+func (s *Store) Kinds(ctx context.Context, collection uuid.UUID) (plant.Kinds, error) {
+	return loadKinds(ctx, s.DB, collection, false)
+}
+
+// loadKinds reads the newest version of each kind. A record still reads a kind
+// that was withdrawn after a plant of it had come.
+func loadKinds(ctx context.Context, q sqlx.QueryerContext, collection uuid.UUID, withdrawnToo bool) (plant.Kinds, error) {
+	var rows []struct {
+		ID        string                `db:"id"`
+		Withdrawn bool                  `db:"withdrawn"`
+		Body      asJSON[plant.Profile] `db:"body"`
+	}
+	err := sqlx.SelectContext(ctx, q, &rows, `
+		select distinct on (id) id, withdrawn, body from kinds where collection_id = $1 order by id, version desc`, collection)
+	if err != nil {
+		return nil, fmt.Errorf("reading the kinds: %w", err)
+	}
+	kinds := plant.Kinds{}
+	for _, r := range rows {
+		if !r.Withdrawn || withdrawnToo {
+			kinds[r.ID] = r.Body.V
+		}
+	}
+	return kinds, nil
+}
+
+// SaveKind adds a version of a kind of the collection's own, or withdraws it.
+// Saving what stands already does nothing. The lists of its plants follow in
+// the same transaction. ErrConflict means that somebody saved another version
+// since the one that this one was made from; version 0 makes a new kind.
+func (s *Store) SaveKind(ctx context.Context, a Account, p plant.Profile, from int, withdrawn bool) error {
+	return s.inTx(ctx, func(tx *sqlx.Tx) error {
+		// Writers of one collection's kinds wait for each other.
+		if _, err := tx.ExecContext(ctx, `select from collections where id = $1 for update`, a.Collection.ID); err != nil {
+			return err
+		}
+		var newest []struct {
+			Version   int                   `db:"version"`
+			Withdrawn bool                  `db:"withdrawn"`
+			Body      asJSON[plant.Profile] `db:"body"`
+		}
+		err := tx.SelectContext(ctx, &newest, `select version, withdrawn, body from kinds where collection_id = $1 and id = $2 order by version desc limit 1`, a.Collection.ID, p.ID)
+		if err != nil {
+			return err
+		}
+		version := 0
+		if len(newest) > 0 {
+			version = newest[0].Version
+			if newest[0].Withdrawn == withdrawn && sameJSON(newest[0].Body, asJSON[plant.Profile]{p}) {
+				return nil
+			}
+		}
+		if version != from {
+			return ErrConflict
+		}
+		_, err = tx.ExecContext(ctx, `insert into kinds (collection_id, id, version, withdrawn, body, recorded_at, by_user) values ($1, $2, $3, $4, $5, $6, $7)`,
+			a.Collection.ID, p.ID, version+1, withdrawn, asJSON[plant.Profile]{p}, s.now(), a.User.ID)
+		if err != nil {
+			return fmt.Errorf("saving a kind: %w", err)
+		}
+		return s.projectKind(ctx, tx, a.Collection, p.ID)
+	})
+}
+
+// KindVersion gives the newest version of a kind; 0 where the collection has
+// none of that id.
+func (s *Store) KindVersion(ctx context.Context, collection uuid.UUID, id string) (version int, err error) {
+	err = s.DB.GetContext(ctx, &version, `select coalesce(max(version), 0) from kinds where collection_id = $1 and id = $2`, collection, id)
+	return version, err
+}
+
+func sameJSON[T any](a, b asJSON[T]) bool {
+	x, errX := a.Value()
+	y, errY := b.Value()
+	return errX == nil && errY == nil && string(x.([]byte)) == string(y.([]byte))
+}
+
+// projectKind rewrites the lists of the plants of a kind.
+func (s *Store) projectKind(ctx context.Context, tx *sqlx.Tx, c Collection, kind string) error {
+	var ids []uuid.UUID
+	if err := tx.SelectContext(ctx, &ids, `select id from plants where collection_id = $1 and profile = $2 order by id for update`, c.ID, kind); err != nil {
+		return err
+	}
+	kinds, err := loadKinds(ctx, tx, c.ID, true)
+	if err != nil {
+		return err
+	}
+	for _, id := range ids {
+		entries, err := loadEntries(ctx, tx, c.ID, id)
+		if err != nil {
+			return err
+		}
+		if err := project(ctx, tx, c, record.Fold(id, entries, kinds)); err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
+// State folds a plant's record; ErrNotFound when the collection has no such
+// plant.
+func (s *Store) State(ctx context.Context, collection, id uuid.UUID) (record.State, error) {
+	entries, err := s.Entries(ctx, collection, id)
+	if err != nil {
+		return record.State{}, err
+	}
+	kinds, err := loadKinds(ctx, s.DB, collection, true)
+	if err != nil {
+		return record.State{}, err
+	}
+	return record.Fold(id, entries, kinds), nil
+}
