@@ -10,6 +10,7 @@ import (
 
 	"tendermend/core/day"
 	"tendermend/core/recovery"
+	"tendermend/core/roots"
 	"tendermend/core/treatment"
 	"tendermend/core/water"
 	"tendermend/record"
@@ -63,6 +64,8 @@ func zygopetalum(c *clinic) {
 	h.accept(262, "root-rot", "medium-collapsed")
 	h.plan(262, treatment.Answers{LiveRoots: p(3), LiveTips: p(0), RootBallCM: p(6.0), Reserves: treatment.Ridged, LookDays: p(2), WarmthC: p(22.0), HumidityPct: p(55.0), InSpike: p(false)})
 	h.did(262, "baseline", "unpot", "clean-base", "tally")
+	h.tally(262, roots.Count{Live: 3, Doubtful: 2, DeadDry: 4, Mushy: 14}, 28, 0, 6)
+	h.potted(261, 9, "no medium, a cup of water below")
 	h.did(261, "dry-cut", "cup", "warm-shade")
 	h.did(258, "change-water")
 	for i, d := range []int{257, 252, 246, 240, 233, 226} {
@@ -76,6 +79,9 @@ func zygopetalum(c *clinic) {
 	h.water(224, 124, 6)
 	h.note(124, "Trip to the islands from tomorrow; the sitter has the list of the ticket hall, the cage was not on it.")
 	h.check(98, "wilt", 1, "smell", 1, "rot", 1, "live-tips", 1, "longest-root", 18)
+	h.examine(98, []string{"root.smell", "leaf.drooping", "med.wet-long", "pot.stands-in-water", "stem.shrivelled-newest"}, []string{"stem.soft-brown", "pest.scale-bumps", "leaf.black-mush"})
+	h.accept(98, "root-rot", "no-drainage")
+	h.tally(98, roots.Count{Live: 4, Doubtful: 1, Mushy: 6}, 18, 1, 5)
 	h.stage(98, "orchid-water-bridge", "falling-dish", "cup", "nobody looked for 26 days; the dish ran over and rot came back")
 	for i, d := range []int{94, 89, 84, 78, 72} {
 		h.check(d, "wilt", 0, "smell", 0, "rot", 0, "live-tips", 1+i/3, "longest-root", 14+3*i)
@@ -85,6 +91,12 @@ func zygopetalum(c *clinic) {
 		h.check(d, "wilt", 0, "smell", 0, "rot", 0, "live-tips", 2+i/4, "longest-root", 27+4*i, "roots-at-bottom", 0, "roots-5cm", i/4)
 	}
 	h.water(70, 4, 6)
+	h.potted(72, 9, "fine bark over a dish")
+	h.meter(20, 9000, 9, 17, 23, 54)
+	h.examine(17, []string{"new.clean", "stem.shrivelled-oldest"}, []string{"root.smell", "leaf.drooping", "pest.scale-bumps", "pest.cotton", "stem.soft-brown", "new.rotting"})
+	h.accept(17, "root-rot")
+	h.confirm(17, "seen", "root-rot", "medium-collapsed")
+	h.tally(9, roots.Count{Live: 9, Doubtful: 1, Mushy: 1}, 59, 4, 7)
 }
 
 func monstera(c *clinic) {
@@ -95,6 +107,7 @@ func monstera(c *clinic) {
 	h.accept(171, "root-rot", "pot-too-big")
 	h.plan(170, treatment.Answers{RootBallCM: p(9.0), LiveRoots: p(6), RootWash: "peroxide"})
 	h.did(170, "baseline", "unpot", "wash-roots", "tally", "root-wash-peroxide", "prepare-pot", "pot-up", "clear-cover")
+	h.potted(170, 11.5, "equal parts of soil, perlite and bark")
 	h.did(167, "first-water")
 	h.did(163, "watch-daily")
 	h.check(169, "wilt", 1, "yellow", 1, "smell", 0)
@@ -110,6 +123,9 @@ func monstera(c *clinic) {
 		h.check(d, "out-of-chamber", 1, "new-leaves", i%2, "leaf-ratio", 72+2*i, "leaves-lost", 0, "wilt", 0, "smell", 0, "longest-root", 45+9*i)
 	}
 	h.water(160, 8, 8)
+	h.feed(0.5, 120, 35, 28)
+	h.meter(12, 6500, 9, 18, 24, 48)
+	h.confirm(56, "mended-by", "root-rot", "pot-too-big")
 	h.note(60, "Leaves still a little smaller than the old ones; the newest is nearly there.")
 }
 
@@ -125,6 +141,7 @@ func coelogyne(c *clinic) {
 	for i, d := range []int{110, 103, 96, 88, 80, 72, 64, 56, 48} {
 		h.check(d, "wilt", 0, "smell", 0, "new-growth", 0, "live-tips", 0, "plump", 4-i/5)
 	}
+	h.tally(118, roots.Count{Live: 2, Doubtful: 5, DeadDry: 31}, 40, 0, 8)
 	h.did(94, "look-nubs")
 	h.check(40, "wilt", 0, "smell", 0, "new-growth", 1, "live-tips", 2, "longest-root", 4)
 	h.stage(40, "orchid-lean", "hold", "nubs", "")
@@ -154,6 +171,10 @@ func philodendron(c *clinic) {
 		h.check(d, "out-of-chamber", 1, "new-leaves", 0, "leaves-lost", 0, "wilt", 0, "smell", 0, "longest-root", 47)
 	}
 	h.water(145, 3, 9)
+	h.potted(150, 9.5, "equal parts of soil, perlite and bark")
+	h.feed(0.25, 100, 20, 40)
+	h.examine(12, []string{"new.none-in-season", "root.no-tips"}, []string{"root.smell", "leaf.drooping", "pest.cotton", "med.wet-long", "med.dry-through"})
+	h.accept(12, "root-rot")
 }
 
 func haworthia(c *clinic) {
@@ -170,7 +191,10 @@ func haworthia(c *clinic) {
 	for i, d := range []int{55, 41, 27, 13} {
 		h.check(d, "new-leaves", i%2, "marked-new", 0, "wilt", 0, "smell", 0)
 	}
+	h.check(73, "marked-leaves", 5)
+	h.check(55, "marked-leaves", 5)
 	h.water(70, 16, 17)
+	h.confirm(27, "seen", "sun-scorch")
 }
 
 func aeschynanthus(c *clinic) {
@@ -186,6 +210,7 @@ func aeschynanthus(c *clinic) {
 	h.did(8, "look-again")
 	h.check(8, "live-pests", 0, "wilt", 0, "smell", 0)
 	h.check(4, "live-pests", 0, "wilt", 0, "smell", 0)
+	h.confirm(15, "seen", "mealybug")
 	h.water(55, 6, 8)
 }
 
@@ -218,6 +243,7 @@ func maranta(c *clinic) {
 	h.stage(159, "drought-revive", "refill", recovery.Mended, "")
 	h.water(198, 108, 6)
 	h.close(105, record.OutcomeMended, "")
+	h.confirm(104, "mended-by", "drought", "medium-repels")
 }
 
 func yesNo(yes bool) int {
@@ -237,6 +263,7 @@ func masdevallia(c *clinic) {
 	h.skip(148, "change-water", "the deck was closed for the storm")
 	h.check(146, "wilt", 1, "smell", 1, "rot", 1, "live-tips", 0)
 	h.close(139, record.OutcomeLost, "Heat on the deck for a week, then rot at the base. A cool grower belongs in the ticket hall in summer.")
+	h.confirm(138, "died-of", "root-rot", "heat-stress")
 }
 
 func nephrolepis(c *clinic) {
@@ -317,6 +344,8 @@ func pothos(c *clinic) {
 	}
 	h.stage(201, "drought-revive", "refill", recovery.Mended, "")
 	h.water(234, 13, 10)
+	h.feed(0.5, 190, 60, 26)
+	h.confirm(201, "mended-by", "drought")
 }
 
 func peaceLily(c *clinic) {
@@ -332,7 +361,10 @@ func peaceLily(c *clinic) {
 	h.stage(35, "place-correction", "moved", "judge-new", "")
 	h.check(21, "new-leaves", 0, "marked-new", 0, "wilt", 0, "smell", 0)
 	h.check(8, "new-leaves", 1, "marked-new", 0, "wilt", 0, "smell", 0)
+	h.meter(46, 700, 8, 17, 22, 45)
+	h.meter(10, 3800, 9, 17, 23, 45)
 	h.water(45, 9, 7)
+	h.confirm(8, "mended-by", "low-light")
 }
 
 func inchPlant(c *clinic) {
@@ -347,6 +379,7 @@ func inchPlant(c *clinic) {
 	h.check(104, "new-leaves", 6, "marked-new", 0, "wilt", 0, "smell", 0)
 	h.stage(104, "place-correction", "judge-new", recovery.Mended, "")
 	h.water(127, 90, 6)
+	h.confirm(90, "mended-by", "self-shading", "low-light")
 	h.close(88, record.OutcomeGiven, "To the harbour school's window sill.")
 }
 

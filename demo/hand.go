@@ -12,6 +12,7 @@ import (
 	"github.com/google/uuid"
 
 	"tendermend/core/day"
+	"tendermend/core/roots"
 	"tendermend/core/treatment"
 	"tendermend/core/water"
 	"tendermend/record"
@@ -140,6 +141,30 @@ func (h *hand) move(daysAgo int, place string, state record.Isolation, why strin
 		m.Place = &at
 	}
 	h.write(daysAgo, record.Body{Moved: &m})
+}
+
+func (h *hand) confirm(daysAgo int, how string, causes ...string) {
+	h.write(daysAgo, record.Body{Confirmed: &record.Confirmed{Causes: causes, How: how}})
+}
+
+// tally writes a count of roots in the medium, with the live root ball in cm.
+func (h *hand) tally(daysAgo int, c roots.Count, longest float64, tips int, ball float64) {
+	h.write(daysAgo, record.Body{Tallied: &record.Tallied{Tally: roots.Tally{InMedium: c, LongestMM: &longest, Tips: &tips, RootBallCM: &ball}}})
+}
+
+func (h *hand) potted(daysAgo int, width float64, medium string) {
+	h.write(daysAgo, record.Body{Potted: &record.Potted{WidthCM: &width, Medium: medium}})
+}
+
+// feed writes feeds at a share of the label's rate, every so many days.
+func (h *hand) feed(strength float64, from, to, every int) {
+	for d := from; d >= to; d -= every {
+		h.write(d, record.Body{Fed: &record.Fed{Strength: strength, Product: "leaf plant feed 3-1-2"}})
+	}
+}
+
+func (h *hand) meter(daysAgo int, lux, hours, low, high, humidity float64) {
+	h.write(daysAgo, record.Body{Metered: &record.Metered{Lux: &lux, Hours: &hours, MinC: &low, MaxC: &high, HumidityPct: &humidity}})
 }
 
 func (h *hand) note(daysAgo int, text string) {

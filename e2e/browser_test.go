@@ -188,7 +188,8 @@ func (p *page) fill(label, value string) {
 	p.t.Helper()
 	field := fmt.Sprintf(`//*[@id=(//label[starts-with(normalize-space(.), %q)]/@for)]`, label)
 	p.run(chromedp.WaitVisible(field), chromedp.ScrollIntoView(field), chromedp.Click(field),
-		script(`document.activeElement.select?.()`), chromedp.KeyEvent(value))
+		// A field with a unit sets its caret a moment after the click.
+		chromedp.Sleep(60*time.Millisecond), script(`document.activeElement.select?.()`), chromedp.KeyEvent(value))
 }
 
 // script runs on the page for what it does, not for what it gives.

@@ -54,6 +54,29 @@ func TestScreenshots(t *testing.T) {
 		{name: "record", path: plantPath("T-014") + "/record", wait: "entries", width: 1280, height: 800},
 		{name: "handbook", path: "/handbook/causes/sun-scorch", wait: "Mistaken for", width: 1280, height: 800},
 		{name: "look-alikes", path: "/handbook/look-alikes?causes=drought,root-rot", wait: "Tell them apart", width: 1280, height: 800},
+		{name: "at-sale", path: "/sale", wait: "At the sale", width: 1280, height: 800, then: func(p *page) {
+			p.fill("How it grows", "single-stem")
+			p.click(`//*[@role="option"][.="single-stem orchid"]`)
+			p.fill("Price asked", "9")
+			p.fill("A sound one costs", "18")
+			p.touch("pot")
+			p.click(`//button[@aria-label="seen: A sour, rotten or mouldy smell at the drainage hole"]`)
+			p.touch("leaves")
+			p.click(`//button[@aria-label="seen: Thick leaves pleated, leathery or wrinkled"]`)
+			p.see("Worth it for less")
+		}},
+		{name: "measure", path: plantPath("T-014") + "/measure", wait: "Root tally", width: 1280, height: 800, then: func(p *page) {
+			for range 6 {
+				p.click(`//button[@aria-label="one more: Live, in the medium"]`)
+			}
+			p.click(`//button[@aria-label="one more: In doubt, in the medium"]`)
+			p.click(`//button[@aria-label="one more: Mushy, in the medium"]`)
+			p.fill("Live root ball, width", "6")
+			p.see("of the roots live")
+			p.see("It can fill a pot")
+		}},
+		{name: "kind", path: "/handbook/kinds/alocasia-amazonica?list=kinds", wait: "Pests that come", width: 1280, height: 800},
+		{name: "confirmed", path: "/handbook/confirmed", wait: "The cases", width: 1280, height: 800},
 		{name: "places", path: "/places", wait: "order of the walk", width: 1280, height: 800},
 	} {
 		if only != "" && !strings.Contains(","+only+",", ","+view.name+",") {

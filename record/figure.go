@@ -10,9 +10,6 @@ type Figure struct {
 	Looked  []string `json:"looked" doc:"Parts on which the last look saw nothing amiss."`
 }
 
-// reassuring signs are seen on what is well.
-var reassuring = map[string]bool{"new.clean": true, "root.firm": true}
-
 // Figure gives what a small drawing shows.
 func (s State) Figure() Figure {
 	f := Figure{Seen: []string{}, Looked: []string{}}
@@ -35,7 +32,7 @@ func (s State) Figure() Figure {
 	seen, looked := map[string]bool{}, map[string]bool{}
 	for _, id := range s.Examined.Present {
 		if sign, ok := diagnosis.SignByID(id); ok {
-			if reassuring[id] {
+			if diagnosis.Good(id) {
 				looked[sign.Zone] = true
 			} else {
 				seen[sign.Zone] = true

@@ -3,6 +3,7 @@ package record
 import (
 	"fmt"
 	"sort"
+	"strings"
 
 	"tendermend/core/climate"
 	"tendermend/core/day"
@@ -132,7 +133,7 @@ func capital(s string) string {
 	if s == "" {
 		return s
 	}
-	return string(s[0]-'a'+'A') + s[1:]
+	return strings.ToUpper(s[:1]) + s[1:]
 }
 
 // WaterWindow gives the next look window for water; false when none is kept:

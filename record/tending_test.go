@@ -22,6 +22,7 @@ func TestATallyAnswersForTheRootsAndForGates(t *testing.T) {
 		if assert.NotNil(t, d, sign) {
 			assert.Equal(t, present, d.Present, sign)
 			assert.NotEmpty(t, d.Working.Formula, sign)
+			assert.Regexp(t, `^[0-9A-Z]`, d.Why, sign)
 		}
 	}
 	longest, ok := b.state().Readings.Last("longest-root")

@@ -8,14 +8,16 @@ import (
 
 	"tendermend/core/day"
 	"tendermend/core/diagnosis"
+	"tendermend/core/working"
 	"tendermend/store"
 )
 
 // Calibration holds what was said first against what was confirmed.
 type Calibration struct {
-	Cases []ConfirmedView  `json:"cases" doc:"Newest first, two hundred at most."`
-	Score *diagnosis.Score `json:"score,omitempty" doc:"Over every case that was examined; missing where there is none."`
-	Today day.Day          `json:"today"`
+	Cases   []ConfirmedView  `json:"cases" doc:"Newest first, two hundred at most."`
+	Score   *diagnosis.Score `json:"score,omitempty" doc:"Over every case that was examined; missing where there is none."`
+	Today   day.Day          `json:"today"`
+	Working working.Working  `json:"working"`
 }
 
 // ConfirmedView is one confirmed case.
@@ -42,7 +44,10 @@ func (srv *server) confirmedOperations(api huma.API) {
 			if err != nil {
 				return nil, err
 			}
-			out := Calibration{Cases: []ConfirmedView{}, Today: today}
+			out := Calibration{Cases: []ConfirmedView{}, Today: today, Working: working.Working{
+				Inputs:  []working.Input{{Name: "confirmed cases of ten years", Value: float64(len(cases))}},
+				Formula: "Brier score: mean over cases of Σ (chance said − 1 if true, 0 if not)² over the causes named at the first look; a true cause that was not named adds 1",
+				Source:  "Brier 1950, Monthly Weather Review 78:1", Sure: "few cases say little"}}
 			said := []diagnosis.Foretold{}
 			for _, c := range cases {
 				v := ConfirmedView{Plant: c.Plant, Name: c.Name, On: c.On, True: append([]string{}, c.Causes...), How: c.How, Said: []diagnosis.CauseChance{}}

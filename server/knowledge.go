@@ -9,19 +9,22 @@ import (
 	"tendermend/core/diagnosis"
 	"tendermend/core/plant"
 	"tendermend/core/recovery"
+	"tendermend/core/roots"
 	"tendermend/store"
 )
 
 // Knowledge is what the screens need of the trade: names and how to look.
 type Knowledge struct {
-	Version  string             `json:"version"`
-	Habits   []plant.Habit      `json:"habits"`
-	Zones    []diagnosis.Zone   `json:"zones" doc:"In the order of a look from the outside in."`
-	Signs    []diagnosis.Sign   `json:"signs"`
-	Causes   []diagnosis.Cause  `json:"causes"`
-	Moves    []diagnosis.Move   `json:"moves"`
-	Measures []recovery.Measure `json:"measures"`
-	Tracks   []recovery.Track   `json:"tracks"`
+	Version    string             `json:"version"`
+	Habits     []plant.Habit      `json:"habits"`
+	Zones      []diagnosis.Zone   `json:"zones" doc:"In the order of a look from the outside in."`
+	Signs      []diagnosis.Sign   `json:"signs"`
+	Causes     []diagnosis.Cause  `json:"causes"`
+	Moves      []diagnosis.Move   `json:"moves"`
+	Measures   []recovery.Measure `json:"measures"`
+	Tracks     []recovery.Track   `json:"tracks"`
+	RootSorts  []roots.Sort       `json:"rootSorts" doc:"Into which roots are counted."`
+	RootManner string             `json:"rootManner" doc:"How roots are counted."`
 	// WaterRules and Traits say each id in words.
 	WaterRules map[plant.WaterRule]string `json:"waterRules"`
 	Traits     map[plant.Trait]string     `json:"traits"`
@@ -35,7 +38,7 @@ type knowledgeOutput struct {
 func (srv *server) knowledgeOperations(api huma.API) {
 	whole := &knowledgeOutput{CacheControl: "private, max-age=300", Body: Knowledge{Version: diagnosis.Version, Habits: plant.Habits(), Zones: diagnosis.Zones,
 		Signs: diagnosis.Signs(), Causes: diagnosis.Causes(), Moves: diagnosis.Moves(), Measures: recovery.Measures(), Tracks: recovery.Tracks(),
-		WaterRules: plant.WaterRuleText, Traits: plant.TraitWords}}
+		RootSorts: roots.Sorts, RootManner: roots.Manner, WaterRules: plant.WaterRuleText, Traits: plant.TraitWords}}
 	huma.Register(api, op("get-knowledge", http.MethodGet, "/api/knowledge", "Names and facts of the trade", "knowledge"),
 		signedIn(srv, func(context.Context, store.Account, *struct{}) (*knowledgeOutput, error) { return whole, nil }))
 }

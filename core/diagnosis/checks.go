@@ -3,6 +3,8 @@ package diagnosis
 import (
 	"math"
 	"sort"
+
+	"tendermend/core/working"
 )
 
 // Check is a look at one sign not yet looked for, and what it would settle.
@@ -12,7 +14,8 @@ type Check struct {
 	Minutes int     `json:"minutes"`
 	Worth   float64 `json:"worth" doc:"Bits weighted by urgency, over the cost of the look."`
 	// Outcomes says what each answer would mean for the suspects it moves most.
-	Outcomes Outcomes `json:"outcomes"`
+	Outcomes Outcomes        `json:"outcomes"`
+	Working  working.Working `json:"working"`
 }
 
 // Outcomes says what a look would lead to.
@@ -63,7 +66,15 @@ func (c *Case) nextChecks(can func(Sign) bool) []Check {
 		}
 	}
 	sort.SliceStable(checks, func(a, b int) bool { return checks[a].Worth > checks[b].Worth })
-	return checks[:min(len(checks), checksOffered)]
+	checks = checks[:min(len(checks), checksOffered)]
+	for i, ch := range checks {
+		checks[i].Working = working.Working{
+			Inputs: []working.Input{{Name: "settles, bits", Value: ch.Bits}, {Name: "cost: 2 + minutes + disturbance", Value: ch.Outcomes.Cost},
+				{Name: "worth", Value: ch.Worth}},
+			Formula: "expected drop in the suspects' entropy, each × its urgency (3, 2 or 1), ÷ cost; under 0.01 it is time to act",
+			Source:  "entropy: Shannon 1948; costs and urgencies: common practice", Sure: "as good as its tables"}
+	}
+	return checks
 }
 
 // leadingCauses stand in for suspects while nothing has been raised by

@@ -68,6 +68,13 @@ func TestAGuideGoesFromTheOutsideInAndFitsItsTime(t *testing.T) {
 					assert.True(t, Fits(id, h), "%s on %s", id, h.ID)
 				}
 				asked += len(ask.Signs)
+				for _, id := range ask.Quiet {
+					s, ok := SignByID(id)
+					require.True(t, ok)
+					assert.Equal(t, ask.Zone, s.Zone)
+					assert.Less(t, s.Disturbance, Unpot)
+					assert.NotContains(t, []string{"new.clean", "root.firm", "new.stalled", "course.static"}, id, "nothing amiss does not deny it")
+				}
 			}
 			assert.LessOrEqual(t, asked*secondsPerAnswer, seconds, "%s at %s", h.ID, at)
 			assert.Greater(t, asked, 20)

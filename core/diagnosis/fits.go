@@ -12,11 +12,15 @@ var onlyOn = map[string]func(plant.Habit) bool{
 	"new.white-buried":        bulbed,
 	"care.watered-asleep":     func(h plant.Habit) bool { return h.ID == "winter-deciduous-orchid" },
 	"root.moss-grown":         func(h plant.Habit) bool { return h.ID == "monopodial-orchid" || h.ID == "sympodial-orchid" },
-	"flower.rosette-flowered": func(h plant.Habit) bool { return h.Figure == "rosette" },
-	"leaf.stuck-unfurling":    func(h plant.Habit) bool { return h.Figure != "rosette" && h.ID != "cactus" },
+	"flower.rosette-flowered": func(h plant.Habit) bool { return h.ID == "succulent-rosette" || h.ID == "bromeliad" },
+	"leaf.stuck-unfurling": func(h plant.Habit) bool {
+		return h.ID != "succulent-rosette" && h.ID != "bromeliad" && h.ID != "cactus"
+	},
 }
 
-func bulbed(h plant.Habit) bool { return h.Figure == "bulbed" }
+func bulbed(h plant.Habit) bool {
+	return h.ID == "sympodial-orchid" || h.ID == "winter-deciduous-orchid"
+}
 
 // Fits says whether a plant of the habit has what the sign is seen on.
 func Fits(signID string, h plant.Habit) bool {

@@ -10,7 +10,9 @@ import (
 // Ask is a part to look at and the few signs that are worth asking of it first.
 type Ask struct {
 	Zone  string   `json:"zone"`
-	Signs []string `json:"signs" doc:"Most worth its trouble first; the part's other signs are rare or dear."`
+	Signs []string `json:"signs" doc:"Most worth its trouble first; the part's other signs are rare or dear. Empty where none is asked at first."`
+	// Quiet are the signs that "looked here: nothing amiss" answers as not there.
+	Quiet []string `json:"quiet" doc:"Signs that are not there when nothing amiss is seen on the part."`
 }
 
 // Occasion says where a look is taken, which decides what can be asked.
@@ -68,13 +70,41 @@ func Guide(habit plant.Habit, season climate.Season, at Occasion) []Ask {
 			left--
 		}
 	}
-	asks := []Ask{}
-	for _, z := range Zones {
-		if ids := chosen[z.ID]; len(ids) > 0 {
-			asks = append(asks, Ask{z.ID, ids})
-		}
+	asks := make([]Ask, len(Zones))
+	for i, z := range Zones {
+		asks[i] = Ask{z.ID, append([]string{}, chosen[z.ID]...), quiet(z, habit, chosen[z.ID], at)}
 	}
 	return asks
+}
+
+// good are signs that all is well; they are not amiss.
+var good = map[string]bool{"new.clean": true, "root.firm": true}
+
+// Good says whether a sign tells that a part is well.
+func Good(signID string) bool { return good[signID] }
+
+// notAtOnce are signs that one look cannot deny: they want a second one, or
+// days of waiting.
+var notAtOnce = map[string]bool{"new.stalled": true, "new.none-in-season": true, "leaf.dropping-fast": true, "leaf.yellow-many-fast": true, "pest.larvae": true,
+	"pest.small-flies": true, "course.spreading": true, "course.static": true, "course.perks-up": true, "course.no-perk": true}
+
+// quiet lists what "nothing amiss here" denies: what was asked, and on the plant
+// itself whatever plain eyes would have met.
+func quiet(z Zone, habit plant.Habit, asked []string, at Occasion) []string {
+	denied := []string{}
+	for _, s := range signs {
+		if s.Zone != z.ID || good[s.ID] || notAtOnce[s.ID] || !Fits(s.ID, habit) || at == AtSale && !seenAtSale(s) {
+			continue
+		}
+		was := false
+		for _, id := range asked {
+			was = was || id == s.ID
+		}
+		if was || z.Drawn && s.Disturbance == Look {
+			denied = append(denied, s.ID)
+		}
+	}
+	return denied
 }
 
 // seenAtSale says whether a stranger can see the sign on a plant that is for

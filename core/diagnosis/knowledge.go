@@ -32,6 +32,7 @@ type Sign struct {
 	Background float64 `json:"background"`
 	Looks      string  `json:"looks" doc:"What it looks like."`
 	NotThis    string  `json:"notThis" doc:"What it is easily taken for."`
+	Good       bool    `json:"good" doc:"Whether it tells that a part is well."`
 }
 
 // Zone is a part of the figure, or a side of the plant's story, that is looked
@@ -128,7 +129,7 @@ var signs = func() []Sign {
 	noted := append([]Sign{}, signTable...)
 	for i := range noted {
 		n := notes[noted[i].ID]
-		noted[i].Looks, noted[i].NotThis = n.looks, n.notThis
+		noted[i].Looks, noted[i].NotThis, noted[i].Good = n.looks, n.notThis, good[noted[i].ID]
 	}
 	return noted
 }()

@@ -18,6 +18,24 @@ type Count struct {
 	Mushy    int `json:"mushy" minimum:"0" maximum:"500" doc:"Soft; the skin slides off."`
 }
 
+// Sort is one of the sorts into which roots are counted.
+type Sort struct {
+	ID    string `json:"id" enum:"live,doubtful,deadDry,mushy"`
+	Label string `json:"label"`
+	How   string `json:"how" doc:"How to tell it."`
+}
+
+// Sorts lists them from the best to the worst (common practice).
+var Sorts = []Sort{
+	{"live", "Live", "firm when pinched; an orchid's turns green once wetted"},
+	{"doubtful", "In doubt", "dry skin, but the core may live: wetted and still not green"},
+	{"deadDry", "Dead and dry", "hollow or papery, flat between the fingers, still so when wetted"},
+	{"mushy", "Mushy", "brown and soft; the skin slides off and leaves a thread"},
+}
+
+// Manner says how a tally is taken (common practice).
+const Manner = "Pinch each root, wet it, and wait ten minutes for green. A dry skin is no dead core: when in doubt, keep it."
+
 func (c Count) total() int { return c.Live + c.Doubtful + c.DeadDry + c.Mushy }
 
 // Tally is a count of a plant's roots, with what was measured on them.
@@ -46,7 +64,7 @@ type Result struct {
 	High    float64         `json:"high" doc:"Upper end: the 95 % interval with every doubtful root alive."`
 	Working working.Working `json:"working"`
 	Pot     *working.Amount `json:"pot,omitempty" doc:"The pot it can fill."`
-	Signs   []Answer          `json:"signs"`
+	Signs   []Answer        `json:"signs"`
 }
 
 // Limits of the signs that a tally gives.

@@ -11,6 +11,7 @@ export const router = createBrowserRouter([
       { index: true, lazy: async () => ({ Component: (await import("./views/Rounds")).Rounds }) },
       { path: "plants", lazy: async () => ({ Component: (await import("./views/Register")).Register }) },
       { path: "plants/new", lazy: async () => ({ Component: (await import("./views/TakeIn")).TakeIn }) },
+      { path: "sale", lazy: async () => ({ Component: (await import("./views/AtSale")).AtSale }) },
       {
         path: "plants/:plant",
         lazy: async () => ({ Component: (await import("./views/plant/PlantPage")).PlantPage }),
@@ -18,6 +19,7 @@ export const router = createBrowserRouter([
           { index: true, lazy: async () => ({ Component: (await import("./views/plant/Standing")).Standing }) },
           { path: "examine", lazy: async () => ({ Component: (await import("./views/plant/Examine")).Examine }) },
           { path: "do", lazy: async () => ({ Component: (await import("./views/plant/WhatToDo")).WhatToDo }) },
+          { path: "measure", lazy: async () => ({ Component: (await import("./views/plant/Measure")).Measure }) },
           {
             path: "record",
             lazy: async () => ({ Component: (await import("./views/plant/PlantRecord")).PlantRecord }),
@@ -37,6 +39,22 @@ export const router = createBrowserRouter([
           {
             path: "signs/:sign",
             lazy: async () => ({ Component: (await import("./views/handbook/SignSheet")).SignSheet }),
+          },
+          {
+            path: "habits/:habit",
+            lazy: async () => ({ Component: (await import("./views/handbook/HabitSheet")).HabitSheet }),
+          },
+          {
+            path: "kinds/:kind",
+            lazy: async () => ({ Component: (await import("./views/handbook/KindSheet")).KindSheet }),
+          },
+          {
+            path: "kinds/:kind/edit",
+            lazy: async () => ({ Component: (await import("./views/handbook/KindForm")).KindForm }),
+          },
+          {
+            path: "confirmed",
+            lazy: async () => ({ Component: (await import("./views/handbook/Confirmed")).ConfirmedCases }),
           },
           {
             path: "look-alikes",

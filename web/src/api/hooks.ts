@@ -1,5 +1,5 @@
 import { keepPreviousData, useInfiniteQuery, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { type Answers, answer, client, type NewEntry } from "./client";
+import { type Answers, answer, client, type NewEntry, type Schemas } from "./client";
 import { newId } from "./id";
 
 export const useSession = () =>
@@ -98,6 +98,60 @@ export const useLookAlikes = (causes: string[]) =>
     enabled: causes.length > 1,
   });
 
+export const useGuide = (habit: string, at: "home" | "sale") =>
+  useQuery({
+    queryKey: ["guide", habit, at],
+    queryFn: () => answer(client.GET("/api/guide", { params: { query: { habit, at } } })),
+    staleTime: Number.POSITIVE_INFINITY,
+    enabled: habit !== "",
+  });
+
+export const useAppraisal = (offer: Schemas["AppraisalInputBody"], wanted: boolean) =>
+  useQuery({
+    queryKey: ["appraisal", offer],
+    queryFn: () => answer(client.POST("/api/appraisal", { body: offer })),
+    placeholderData: keepPreviousData,
+    enabled: wanted,
+  });
+
+export const useTally = (tally: Schemas["Tally"], potWidthCm: number | undefined) =>
+  useQuery({
+    queryKey: ["tally", tally, potWidthCm],
+    queryFn: () => answer(client.POST("/api/tally", { body: { tally, potWidthCm } })),
+    placeholderData: keepPreviousData,
+  });
+
+export const useConfirmed = () =>
+  useQuery({ queryKey: ["confirmed"], queryFn: () => answer(client.GET("/api/confirmed")) });
+
+/** All kinds, the collection's own first. */
+export const useKinds = () =>
+  useQuery({
+    queryKey: ["kinds"],
+    queryFn: () => answer(client.GET("/api/profiles", { params: { query: { limit: 400 } } })),
+    staleTime: 60_000,
+  });
+
+export const useKind = (kind: string) =>
+  useQuery({
+    queryKey: ["kind", kind],
+    queryFn: () => answer(client.GET("/api/profiles/{kind}", { params: { path: { kind } } })),
+    enabled: kind !== "",
+  });
+
+/** Saves a version of a kind of the collection's own. */
+export function useSaveKind() {
+  const cache = useQueryClient();
+  return useMutation({
+    mutationFn: ({ id, ...body }: { id: string } & Schemas["KindInputBody"]) =>
+      answer(client.PUT("/api/profiles/{kind}", { params: { path: { kind: id } }, body })),
+    onSuccess: () =>
+      Promise.all(
+        ["kinds", "kind", "profiles", "plant", "plants"].map((k) => cache.invalidateQueries({ queryKey: [k] })),
+      ),
+  });
+}
+
 /** An entry before it gets its id and is sent. */
 export type Draft = Omit<NewEntry, "id"> & { id?: string };
 
@@ -120,6 +174,7 @@ export function useRecord(plant: string) {
         cache.invalidateQueries({ queryKey: ["plants"] }),
         cache.invalidateQueries({ queryKey: ["rounds"] }),
         cache.invalidateQueries({ queryKey: ["places"] }),
+        cache.invalidateQueries({ queryKey: ["confirmed"] }),
       ]),
     // A conflict means that the record moved on: show what it says now. Nobody waits for that.
     onError: () => {

@@ -558,7 +558,9 @@ export interface components {
             profile?: string;
         };
         Ask: {
-            /** @description Most worth its trouble first; the part's other signs are rare or dear. */
+            /** @description Signs that are not there when nothing amiss is seen on the part. */
+            quiet: string[];
+            /** @description Most worth its trouble first; the part's other signs are rare or dear. Empty where none is asked at first. */
             signs: string[];
             zone: string;
         };
@@ -585,6 +587,7 @@ export interface components {
             /** @description Over every case that was examined; missing where there is none. */
             score?: components["schemas"]["Score"];
             today: string;
+            working: components["schemas"]["Working"];
         };
         Care: {
             feed: string;
@@ -661,6 +664,7 @@ export interface components {
             minutes: number;
             outcomes: components["schemas"]["Outcomes"];
             sign: string;
+            working: components["schemas"]["Working"];
             /**
              * Format: double
              * @description Bits weighted by urgency, over the cost of the look.
@@ -1014,6 +1018,10 @@ export interface components {
             habits: components["schemas"]["Habit"][];
             measures: components["schemas"]["Measure"][];
             moves: components["schemas"]["Move"][];
+            /** @description How roots are counted. */
+            rootManner: string;
+            /** @description Into which roots are counted. */
+            rootSorts: components["schemas"]["Sort"][];
             signs: components["schemas"]["Sign"][];
             tracks: components["schemas"]["Track"][];
             traits: {
@@ -1611,6 +1619,8 @@ export interface components {
              * @description 0 look, 1 touch, 2 lift or probe, 3 unpot.
              */
             disturbance: number;
+            /** @description Whether it tells that a part is well. */
+            good: boolean;
             /** @description How to look. */
             how: string;
             id: string;
@@ -1635,6 +1645,13 @@ export interface components {
             /** @description Those that show it most often first. */
             causes: components["schemas"]["Shows"][];
             sign: components["schemas"]["Sign"];
+        };
+        Sort: {
+            /** @description How to tell it. */
+            how: string;
+            /** @enum {string} */
+            id: "live" | "doubtful" | "deadDry" | "mushy";
+            label: string;
         };
         Span: {
             /** @description Whether it was entered by stepping back. */

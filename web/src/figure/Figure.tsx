@@ -1,14 +1,19 @@
 import type { Knowledge } from "../api/client";
-import { drawingOf, ground, type Shape } from "./drawings";
+import { drawingOf, ground } from "./drawings";
 import classes from "./Figure.module.css";
+import type { Counts, Shape } from "./strokes";
 
 export interface ZoneState {
   seen: number;
   absent: number;
 }
 
+const usual: Counts = { growths: 0, leaves: 0 };
+
 interface FigureProps {
   figure: string;
+  /** Growths and leaves as recorded: about as many are drawn. */
+  counts?: Counts;
   zones: Knowledge["zones"];
   state: Record<string, ZoneState>;
   chosen?: string;
@@ -30,8 +35,8 @@ const leftColumn = ["new", "leaves", "joints", "base", "medium"];
 const columnGap = 36;
 
 /** A line drawing of how the plant grows, with parts that can be touched. */
-export function Figure({ figure, zones, state, chosen, onChoose, name }: FigureProps) {
-  const drawing = drawingOf(figure);
+export function Figure({ figure, counts = usual, zones, state, chosen, onChoose, name }: FigureProps) {
+  const drawing = drawingOf(figure, counts);
   const shapes = [...ground.shapes, ...drawing.shapes];
   const anchors = { ...ground.anchors, ...drawing.anchors };
   const labels = layOut(zones ?? [], anchors);
@@ -44,9 +49,10 @@ export function Figure({ figure, zones, state, chosen, onChoose, name }: FigureP
       className={classes.figure}
     >
       <path d="M128 346 H272 L258 450 H142 Z" fill="var(--pot)" stroke="none" />
-      {shapes.map((s) => (
+      {shapes.map((s, i) => (
         <Part
-          key={s.zone + s.d.slice(0, 24)}
+          // biome-ignore lint/suspicious/noArrayIndexKey: a drawing's strokes never change places
+          key={i}
           shape={s}
           look={state[s.zone]}
           chosen={chosen === s.zone}
@@ -216,5 +222,48 @@ function Label({
         />
       )}
     </g>
+  );
+}
+
+interface SmallFigureProps {
+  figure: string;
+  marks: { growths: number; leaves: number; seen: string[]; looked: string[] };
+}
+
+/** The same drawing, small, as it stands in lists: red where the last look saw something. */
+export function SmallFigure({ figure, marks }: SmallFigureProps) {
+  const drawing = drawingOf(figure, marks);
+  const tone = (zone: string) =>
+    marks.seen.includes(zone) ? "var(--red)" : marks.looked.includes(zone) ? "var(--ink)" : "var(--pale)";
+  return (
+    <svg viewBox="84 40 232 420" width="40" height="56" aria-hidden="true" className={classes.small}>
+      <path
+        d="M124 340 H276 V354 H124 Z M130 354 L142 450 H258 L270 354"
+        fill="var(--pot)"
+        stroke={tone("pot")}
+        strokeWidth={6}
+        strokeLinejoin="round"
+      />
+      {drawing.shapes
+        .filter((s) => s.fill || (s.width ?? 0) >= 1.6)
+        .map((s, i) => (
+          <path
+            // biome-ignore lint/suspicious/noArrayIndexKey: a drawing's strokes never change places
+            key={i}
+            d={s.d}
+            fill={s.fill ? fills[s.fill] : "none"}
+            fillOpacity={marks.looked.includes(s.zone) || marks.seen.includes(s.zone) ? 1 : 0.6}
+            stroke={tone(s.zone)}
+            strokeWidth={marks.seen.includes(s.zone) ? 8 : 5}
+            strokeLinejoin="round"
+          />
+        ))}
+      {marks.seen.includes("roots") && (
+        <path d={ground.shapes[0]?.d} fill="none" stroke="var(--red)" strokeWidth={7} strokeLinecap="round" />
+      )}
+      {(marks.seen.includes("medium") || marks.seen.includes("surface")) && (
+        <path d="M146 364 H254" stroke="var(--red)" strokeWidth={8} strokeDasharray="16 8" />
+      )}
+    </svg>
   );
 }

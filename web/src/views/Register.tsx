@@ -3,8 +3,9 @@ import { useDebouncedValue, useIntersection } from "@mantine/hooks";
 import { useEffect, useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import type { PlantRow } from "../api/client";
-import { usePlaces, useRegister } from "../api/hooks";
+import { useKnowledge, usePlaces, useRegister } from "../api/hooks";
 import { distance } from "../dates";
+import { SmallFigure } from "../figure/Figure";
 import { SmallSeam } from "../seam/Seam";
 import { Bare, Failed, Waiting } from "../shell/States";
 import classes from "./Register.module.css";
@@ -40,6 +41,7 @@ export function Register() {
   );
   const register = useRegister({ ...(q ? { q } : {}), ...filter });
   const places = usePlaces();
+  const knowledge = useKnowledge();
   const first = register.data?.pages[0];
   const rows = register.data?.pages.flatMap((p) => p.plants ?? []) ?? [];
   const everything = Object.values(first?.standing ?? {}).reduce((a, b) => a + b, 0);
@@ -58,9 +60,14 @@ export function Register() {
             {first ? (filtered ? `${first.total} of ${everything}` : `${everything} in the collection`) : " "}
           </p>
         </div>
-        <Button component={Link} to="/plants/new">
-          Take a plant in
-        </Button>
+        <Group>
+          <Button component={Link} to="/sale" variant="default">
+            At a sale
+          </Button>
+          <Button component={Link} to="/plants/new">
+            Take a plant in
+          </Button>
+        </Group>
       </Group>
       <div className={classes.filters}>
         <TextInput
@@ -128,7 +135,12 @@ export function Register() {
       {first && (
         <ul className={classes.list} aria-label="Plants">
           {rows.map((r) => (
-            <Row key={r.id} row={r} today={first.today} />
+            <Row
+              key={r.id}
+              row={r}
+              today={first.today}
+              figure={knowledge.data?.habits.find((h) => h.id === r.habit)?.figure ?? ""}
+            />
           ))}
         </ul>
       )}
@@ -137,10 +149,11 @@ export function Register() {
   );
 }
 
-function Row({ row, today }: { row: PlantRow; today: string }) {
+function Row({ row, today, figure }: { row: PlantRow; today: string; figure: string }) {
   const due = row.nextDue && row.nextDue <= today;
   return (
     <li className={classes.row}>
+      <SmallFigure figure={figure} marks={row.figure} />
       <div className={classes.name}>
         <Link to={`/plants/${row.id}`}>{row.name}</Link> <span className="soft small">{row.label}</span>
         <div>

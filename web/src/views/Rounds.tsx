@@ -2,8 +2,9 @@ import { Button, Group } from "@mantine/core";
 import { notifications } from "@mantine/notifications";
 import { Link } from "react-router";
 import type { Schemas, Task } from "../api/client";
-import { useRecord, useRounds } from "../api/hooks";
+import { useKnowledge, useRecord, useRounds } from "../api/hooks";
 import { daysBetween, distance, shortDay } from "../dates";
+import { SmallFigure } from "../figure/Figure";
 import { SmallSeam } from "../seam/Seam";
 import { Bare, Failed, Refused, Waiting } from "../shell/States";
 import classes from "./Rounds.module.css";
@@ -14,6 +15,7 @@ type Stop = Schemas["WalkStop"];
 /** Today's walk: what to look at, in which order, why now, with the answer taken right there. */
 export function Rounds() {
   const rounds = useRounds();
+  const knowledge = useKnowledge();
   if (rounds.isPending) return <Waiting />;
   if (rounds.isError) return <Failed error={rounds.error} retry={() => rounds.refetch()} />;
   const { today, places, looks, minutes, more, plants } = rounds.data;
@@ -60,7 +62,12 @@ export function Rounds() {
           </div>
           <div className={classes.stops}>
             {p.stops?.map((s) => (
-              <StopRow key={s.id} stop={s} today={today} />
+              <StopRow
+                key={s.id}
+                stop={s}
+                today={today}
+                figure={knowledge.data?.habits.find((h) => h.id === s.habit)?.figure ?? ""}
+              />
             ))}
           </div>
         </section>
@@ -70,13 +77,14 @@ export function Rounds() {
   );
 }
 
-function StopRow({ stop, today }: { stop: Stop; today: string }) {
+function StopRow({ stop, today, figure }: { stop: Stop; today: string; figure: string }) {
   const [first, ...rest] = stop.tasks ?? [];
   if (!first) return null;
   const late = daysBetween(first.until, today);
   return (
     <article className={classes.stop} data-testid="stop">
       <div className={classes.head}>
+        <SmallFigure figure={figure} marks={stop.figure} />
         <h3>
           <Link to={`/plants/${stop.id}`}>{stop.name}</Link>
         </h3>

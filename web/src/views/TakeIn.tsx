@@ -31,6 +31,8 @@ export function TakeIn() {
     on?: string;
     arrived: Partial<Arrived>;
     kind: string;
+    /** What was answered before it was bought, recorded as its first look. */
+    look?: { id: string; present: string[]; absent: string[] };
   }>({
     key: "take-in",
     defaultValue: { id: newId(), plant: newId(), arrived: { isolated: true }, kind: "" },
@@ -39,11 +41,29 @@ export function TakeIn() {
   const navigate = useNavigate();
   const record = useRecord(draft.plant);
   const today = session.data?.today ?? "";
+  const seen = draft.look && draft.look.present.length + draft.look.absent.length > 0 ? draft.look : undefined;
+  const takeIn = async (arrived: Arrived, on: string) => {
+    try {
+      // Sent again after a failure, the arrival does nothing twice.
+      await record.mutateAsync({ id: draft.id, on, arrived });
+      if (seen) {
+        await record.mutateAsync({ id: seen.id, on, examined: { present: seen.present, absent: seen.absent } });
+      }
+    } catch {
+      return; // the form shows why, and keeps what was typed
+    }
+    setDraft({ id: newId(), plant: newId(), arrived: { isolated: true }, kind: "" });
+    navigate(`/plants/${draft.plant}/${seen ? "do" : "examine"}`);
+  };
   return (
     <>
       <title>Take a plant in · Tender Mend</title>
       <h1>Take a plant in</h1>
-      <p className="soft">A name and how it grows are enough. The rest helps later; give what you know.</p>
+      <p className="soft">
+        A name and how it grows are enough. The rest helps later; give what you know.
+        {seen &&
+          ` What you saw at the sale (${seen.present.length + seen.absent.length} answers) is recorded as its first look.`}
+      </p>
       <ArrivalForm
         value={draft.arrived}
         on={draft.on ?? today}
@@ -52,17 +72,7 @@ export function TakeIn() {
         error={record.error}
         busy={record.isPending}
         submitLabel="Take it in"
-        submit={(arrived, on) =>
-          record.mutate(
-            { id: draft.id, on, arrived },
-            {
-              onSuccess: () => {
-                setDraft({ id: newId(), plant: newId(), arrived: { isolated: true }, kind: "" });
-                navigate(`/plants/${draft.plant}/examine`);
-              },
-            },
-          )
-        }
+        submit={takeIn}
       />
     </>
   );
@@ -253,7 +263,13 @@ export function ArrivalForm({ value, on, kind, change, submit, submitLabel, erro
       <div className={classes.side}>
         {habit ? (
           <>
-            <Figure figure={habit.figure} zones={[]} state={{}} name={habit.label} />
+            <Figure
+              figure={habit.figure}
+              counts={{ growths: value.growths ?? 0, leaves: value.leaves ?? 0 }}
+              zones={[]}
+              state={{}}
+              name={habit.label}
+            />
             <p className="soft small">
               <b>{habit.label}</b>: {habit.growth}; roots {habit.roots}.
             </p>

@@ -25,6 +25,13 @@ export function sayChance(chance: number): string {
   return "hardly";
 }
 
+/** A chance in per cent, finer where it is small. */
+export function sayPercent(chance: number): string {
+  // Nothing is ever certain, and it must not look so.
+  if (chance > 0.995 && chance < 1) return "over 99 %";
+  return `${(chance * 100).toFixed(chance < 0.0995 && chance > 0 ? 1 : 0)} %`;
+}
+
 /** How many times likelier a sign made a cause: "×4", or "÷3" when it speaks against it. */
 export function sayTimes(times: number): string {
   const size = times >= 1 ? times : 1 / times;

@@ -1,66 +1,88 @@
-import { SegmentedControl, TextInput } from "@mantine/core";
+import { Button, Group, SegmentedControl, TextInput } from "@mantine/core";
 import { useState } from "react";
-import { NavLink, Outlet, useOutletContext, useSearchParams } from "react-router";
+import { Link, NavLink, Outlet, useOutletContext, useSearchParams } from "react-router";
 import type { Knowledge } from "../../api/client";
-import { useKnowledge } from "../../api/hooks";
+import { useKinds, useKnowledge } from "../../api/hooks";
+import { newId } from "../../api/id";
 import { Failed, Waiting } from "../../shell/States";
 import classes from "./Handbook.module.css";
 
-/** The trade's tables to read: causes and signs, linked both ways. */
+const lists = [
+  { value: "causes", label: "Causes" },
+  { value: "signs", label: "Signs" },
+  { value: "kinds", label: "Kinds" },
+  { value: "habits", label: "Habits" },
+];
+
+interface Item {
+  id: string;
+  label: string;
+  group: string;
+  words: string[];
+}
+
+/** The trade's tables to read: causes and signs, kinds and ways of growing, linked both ways. */
 export function Handbook() {
   const knowledge = useKnowledge();
+  const kinds = useKinds();
   const [search, setSearch] = useSearchParams();
   const [typed, setTyped] = useState("");
   if (knowledge.isPending) return <Waiting />;
   if (knowledge.isError) return <Failed error={knowledge.error} retry={() => knowledge.refetch()} />;
   const k = knowledge.data;
-  const words = typed.toLowerCase();
-  const list = search.get("list") === "signs" ? "signs" : "causes";
-  const has = (...texts: string[]) => words.split(/\s+/).every((w) => texts.some((t) => t.toLowerCase().includes(w)));
-  const groups =
-    list === "causes"
-      ? group(
-          k.causes.filter((c) => has(c.label, c.summary, c.kind)),
-          (c) => c.kind,
-        )
-      : group(
-          k.signs.filter((s) => has(s.label, s.how)),
-          (s) => k.zones.find((z) => z.id === s.zone)?.label ?? s.zone,
-        );
+  const list = lists.find((l) => l.value === search.get("list"))?.value ?? "causes";
+  const items = contents(k, kinds.data?.profiles ?? [], list);
+  const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
+  const found = items.filter((i) => words.every((w) => i.words.some((t) => t.toLowerCase().includes(w))));
+  const groups = grouped(found);
   return (
     <>
       <title>Handbook · Tender Mend</title>
-      <h1>Handbook</h1>
-      <p className="soft" style={{ margin: "4px 0 12px" }}>
-        What the program reckons with. Frequencies and effects are common practice, without a published source, unless
-        it is said otherwise.
-      </p>
+      <Group justify="space-between" align="end" className={classes.heading}>
+        <div>
+          <h1>Handbook</h1>
+          <p className="soft" style={{ margin: "4px 0 12px" }}>
+            What the program reckons with. Frequencies and effects are common practice, without a published source,
+            unless it is said otherwise.
+          </p>
+        </div>
+        <Group gap="sm" mb="sm">
+          <Button component={Link} to="/handbook/confirmed" variant="default">
+            How often it was right
+          </Button>
+          <Button variant="default" onClick={() => window.print()}>
+            Print this page
+          </Button>
+        </Group>
+      </Group>
       <div className={classes.book}>
         <nav aria-label="Contents" className={classes.contents}>
           <SegmentedControl
             fullWidth
             aria-label="List"
             value={list}
-            onChange={(v) => setSearch(v === "signs" ? { list: v } : {}, { replace: true })}
-            data={[
-              { value: "causes", label: "Causes" },
-              { value: "signs", label: "Signs" },
-            ]}
+            onChange={(v) => setSearch(v === "causes" ? {} : { list: v }, { replace: true })}
+            data={lists}
           />
           <TextInput
             mt="xs"
             label="Words"
-            placeholder={list === "causes" ? "rot, dry, spots …" : "yellow, smell, joints …"}
+            placeholder="rot, yellow, joints, begonia …"
             value={typed}
             onChange={(e) => setTyped(e.currentTarget.value)}
           />
+          {list === "kinds" && (
+            <Link to={`/handbook/kinds/own:${newId()}/edit?list=kinds`} className={classes.own}>
+              Add a kind of your own
+            </Link>
+          )}
           <div className={classes.list}>
             {groups.length === 0 && <p className="soft">Nothing matches; try fewer words.</p>}
-            {groups.map(([name, items]) => (
+            {groups.map(([name, inGroup]) => (
               <section key={name}>
                 <h2 className={classes.kind}>{name}</h2>
                 <ul>
-                  {items.map((x) => (
+                  {inGroup.map((x) => (
                     <li key={x.id}>
                       <NavLink to={{ pathname: `/handbook/${list}/${x.id}`, search: search.toString() }}>
                         {x.label}
@@ -80,9 +102,38 @@ export function Handbook() {
   );
 }
 
-function group<T>(items: T[], by: (item: T) => string): [string, T[]][] {
-  const groups = new Map<string, T[]>();
-  for (const item of items) groups.set(by(item), [...(groups.get(by(item)) ?? []), item]);
+type Kind = NonNullable<ReturnType<typeof useKinds>["data"]>["profiles"][number];
+
+function contents(k: Knowledge, kinds: Kind[], list: string): Item[] {
+  switch (list) {
+    case "signs":
+      return k.signs.map((s) => ({
+        id: s.id,
+        label: s.label,
+        group: k.zones.find((z) => z.id === s.zone)?.label ?? s.zone,
+        words: [s.label, s.how, s.looks],
+      }));
+    case "habits":
+      return k.habits.map((h) => ({
+        id: h.id,
+        label: h.label,
+        group: h.orchid ? "Orchids" : "Others",
+        words: [h.label, h.roots],
+      }));
+    case "kinds":
+      return kinds.map((p) => ({
+        id: p.id,
+        label: p.botanical,
+        group: p.own ? "Your own" : (k.habits.find((h) => h.id === p.habit)?.label ?? p.habit),
+        words: [p.botanical, p.common],
+      }));
+  }
+  return k.causes.map((c) => ({ id: c.id, label: c.label, group: c.kind, words: [c.label, c.summary, c.kind] }));
+}
+
+function grouped(items: Item[]): [string, Item[]][] {
+  const groups = new Map<string, Item[]>();
+  for (const item of items) groups.set(item.group, [...(groups.get(item.group) ?? []), item]);
   return [...groups];
 }
 
@@ -94,10 +145,11 @@ export function Threshold() {
   const k = useTables();
   return (
     <div className="patch">
-      <h2>Open a cause or a sign</h2>
+      <h2>Open a cause, a sign, a kind or a way of growing</h2>
       <p>
         {k.causes.length} causes, {k.signs.length} signs, {k.moves.length} moves, {k.habits.length} ways of growing. A
-        cause shows its signs, what helps and harms it, and what it is mistaken for; a sign shows the causes behind it.
+        cause shows its signs, what helps and harms it, and what it is mistaken for; a sign shows what it looks like and
+        the causes behind it; a kind shows all that it wants.
       </p>
       <p className="soft small">
         Method: noisy-OR networks (Pearl 1988; Heckerman 1989; Shwe et al. 1991). Tables {k.version}. Labels, local

@@ -3,28 +3,20 @@ import { useLocalStorage, useMediaQuery } from "@mantine/hooks";
 import { useMemo, useRef, useState } from "react";
 import { useNavigate, useSearchParams } from "react-router";
 import type { Derived, Knowledge } from "../../api/client";
-import { useDifferential, useEntries, useKnowledge, useRecord } from "../../api/hooks";
-import { newId } from "../../api/id";
+import { useDifferential, useEntries, useGuide, useKnowledge, useRecord } from "../../api/hooks";
 import { distance } from "../../dates";
 import { Figure } from "../../figure/Figure";
 import { How } from "../../shell/How";
 import { Failed, Refused, Waiting } from "../../shell/States";
+import classes from "../look/Look.module.css";
+import { answered, type Draft, emptyLook, quiet, type Sign } from "../look/look";
+import { NextChecks } from "../look/NextChecks";
+import { PartPanel } from "../look/PartPanel";
 import { sayChance } from "../words";
-import classes from "./Examine.module.css";
+import { CaseFile } from "./CaseFile";
 import { usePlantFile } from "./PlantPage";
-import { SuspectList } from "./Suspects";
+import { Doubts, SuspectList } from "./Suspects";
 import { zoneStates } from "./zones";
-
-type Sign = NonNullable<Knowledge["signs"]>[number];
-
-interface Draft {
-  id: string;
-  present: string[];
-  absent: string[];
-  overruled: { sign: string; reason: string }[];
-}
-
-const empty = (): Draft => ({ id: newId(), present: [], absent: [], overruled: [] });
 
 /** One look for signs: the drawing, the signs of a part, and the differential that moves as one answers. */
 export function Examine() {
@@ -63,10 +55,10 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
   const navigate = useNavigate();
   const [draft, setDraft, clearDraft] = useLocalStorage<Draft>({
     key: `look-${file.id}${replaces ?? ""}`,
-    defaultValue: { ...empty(), ...start },
+    defaultValue: { ...emptyLook(), ...start },
     getInitialValueInEffect: false,
   });
-  const zones = knowledge.zones ?? [];
+  const { zones, signs } = knowledge;
   const [zone, showZone] = useState("stance");
   const part = useRef<HTMLElement>(null);
   const phone = useMediaQuery("(max-width: 760px)");
@@ -81,14 +73,14 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
     draft.absent,
     draft.overruled.map((o) => o.sign),
   );
+  const guide = useGuide(file.habit, "home");
   const record = useRecord(file.id);
-  const signs = useMemo(() => knowledge.signs ?? [], [knowledge]);
   const byID = useMemo(() => new Map(signs.map((s) => [s.id, s])), [signs]);
-  const here = signs.filter((s) => s.zone === zone);
   const d = differential.data;
-  const answered = draft.present.length + draft.absent.length;
+  const count = draft.present.length + draft.absent.length;
   const at = zones.findIndex((z) => z.id === zone);
   const current = zones[at];
+  const ask = guide.data?.asks.find((a) => a.zone === zone);
 
   // What the record answers counts until a look or the carer says otherwise.
   const fromRecord = (sign: string) => {
@@ -102,23 +94,32 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
     const others = draft.overruled.filter((o) => o.sign !== sign);
     setDraft({ ...draft, overruled: reason === undefined ? others : [...others, { sign, reason }] });
   };
-
-  const put = (id: string, to: "present" | "absent") => {
-    const was = draft[to].includes(id);
-    const without = {
-      ...draft,
-      present: draft.present.filter((s) => s !== id),
-      absent: draft.absent.filter((s) => s !== id),
-    };
-    setDraft(was ? without : { ...without, [to]: [...without[to], id] });
-  };
+  const put = (id: string, to: "present" | "absent") => setDraft(answered(draft, id, to));
   const nothingHere = () => {
-    const open = here.filter(
-      (s) => !fromRecord(s.id) && !draft.present.includes(s.id) && !draft.absent.includes(s.id) && s.disturbance < 3,
+    setDraft(
+      quiet(
+        draft,
+        (ask?.quiet ?? []).filter((s) => !fromRecord(s)),
+      ),
     );
-    setDraft({ ...draft, absent: [...draft.absent, ...open.map((s) => s.id)] });
     const next = zones[at + 1];
     if (next) setZone(next.id);
+  };
+  const beside = (sign: Sign) => {
+    const derived = fromRecord(sign.id);
+    const overruled = draft.overruled.find((o) => o.sign === sign.id);
+    if (derived)
+      return <FromRecord derived={derived} today={file.today} overrule={(reason) => overrule(sign.id, reason)} />;
+    return (
+      overruled && (
+        <p className={`small soft ${classes.beside}`}>
+          The record is set aside: {overruled.reason}{" "}
+          <button type="button" className="linkbutton" onClick={() => overrule(sign.id, undefined)}>
+            take it back
+          </button>
+        </p>
+      )
+    );
   };
   const save = () =>
     record.mutate(
@@ -135,13 +136,13 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
         },
       },
     );
-  const next = d?.checks?.[0];
-  const nextSign = next && byID.get(next.sign);
+  const checks = d?.checks ?? [];
   return (
     <div className={classes.look}>
       <div className={classes.drawing}>
         <Figure
           figure={file.habitInfo.figure}
+          counts={file.figure}
           zones={zones}
           state={zoneStates(knowledge, [...draft.present, ...known(true)], [...draft.absent, ...known(false)])}
           chosen={zone}
@@ -158,41 +159,31 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
               </button>
             ))}
         </fieldset>
+        <CaseFile
+          file={file}
+          take={(read) => setDraft({ ...draft, present: read.present, absent: read.absent })}
+          examined={Boolean(file.examined)}
+        />
       </div>
       <section className="patch" aria-label="Signs of this part" ref={part}>
-        <Group justify="space-between" wrap="nowrap" align="baseline">
-          <h2>{current?.label}</h2>
-          <span className="soft small">
-            part {at + 1} of {zones.length}
-          </span>
-        </Group>
-        <p className="soft small" style={{ margin: "2px 0 8px" }}>
-          <button type="button" className="linkbutton" onClick={nothingHere}>
-            Looked: nothing else here
-          </button>
-          {zones[at + 1] && (
-            <>
-              {" · "}
-              <button type="button" className="linkbutton" onClick={() => setZone(zones[at + 1]?.id ?? zone)}>
-                next: {zones[at + 1]?.label.toLowerCase()}
-              </button>
-            </>
-          )}
-        </p>
-        <div className={`rows ${classes.signs}`}>
-          {here.map((s) => (
-            <SignRow
-              key={s.id}
-              sign={s}
-              draft={draft}
-              put={put}
-              implied={d?.implied.includes(s.id) ?? false}
-              derived={fromRecord(s.id)}
-              overrule={overrule}
-              today={file.today}
-            />
-          ))}
-        </div>
+        {current && (
+          <PartPanel
+            key={zone}
+            zone={current}
+            next={zones[at + 1]}
+            at={at}
+            of={zones.length}
+            signs={signs.filter((s) => s.zone === zone)}
+            ask={ask}
+            wanted={[...(d?.derived ?? []).map((x) => x.sign), ...checks.map((c) => c.sign)]}
+            draft={draft}
+            put={put}
+            quiet={nothingHere}
+            go={setZone}
+            beside={beside}
+            ruledOut={d?.implied ?? []}
+          />
+        )}
       </section>
       <section className="patch" aria-label="What it may be" aria-live="off">
         <h2>What it may be</h2>
@@ -200,9 +191,9 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
         {d && (
           <>
             <p className="soft small" style={{ margin: "2px 0 8px" }} aria-live="polite">
-              {answered === 0
+              {count === 0
                 ? "Before any sign: only how common things are."
-                : `${answered} answers, about ${d.minutes} minutes. ${d.verdict}`}
+                : `${count} ${count === 1 ? "answer" : "answers"}, about ${d.minutes} min of looking. ${d.verdict}`}
             </p>
             {(d.clash?.length ?? 0) > 0 && (
               <p className="red" role="alert">
@@ -211,37 +202,32 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
               </p>
             )}
             <SuspectList differential={d} knowledge={knowledge} most={3} />
-            {nextSign && next ? (
-              <NextCheck
-                sign={nextSign}
-                check={next}
+            {(count > 0 || checks.length > 0) && (
+              <NextChecks
+                checks={checks}
                 knowledge={knowledge}
                 put={put}
-                show={() => setZone(nextSign.zone)}
+                show={(s) => setZone(s.zone)}
+                done="No further look is worth its trouble."
               />
-            ) : (
-              answered > 0 && (
-                <div className="next">
-                  <b>Time to act.</b> No further look is worth its trouble.
-                </div>
-              )
             )}
+            {count > 0 && <Doubts differential={d} knowledge={knowledge} />}
           </>
         )}
         {!d && differential.isPending && <Waiting rows={3} />}
         <Group mt="md">
-          <Button onClick={save} disabled={answered === 0} loading={record.isPending}>
+          <Button onClick={save} disabled={count === 0} loading={record.isPending}>
             {replaces ? "Save the correction" : "Save this look"}
           </Button>
-          {answered > 0 && (
-            <button type="button" className="linkbutton soft" onClick={() => setDraft({ ...empty() })}>
+          {count > 0 && (
+            <button type="button" className="linkbutton soft" onClick={() => setDraft(emptyLook())}>
               Begin again
             </button>
           )}
         </Group>
         <Refused error={record.error} />
       </section>
-      {phone && answered > 0 && d?.causes[0] && (
+      {phone && count > 0 && d?.causes[0] && (
         <div className={classes.bar}>
           <span>
             <b>{knowledge.causes.find((c) => c.id === d.causes[0]?.id)?.label}</b> {sayChance(d.causes[0].chance)}
@@ -250,63 +236,6 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
             Save
           </Button>
         </div>
-      )}
-    </div>
-  );
-}
-
-interface SignRowProps {
-  sign: Sign;
-  draft: Draft;
-  put: (id: string, to: "present" | "absent") => void;
-  implied: boolean;
-  derived: Derived | undefined;
-  overrule: (sign: string, reason: string | undefined) => void;
-  today: string;
-}
-
-function SignRow({ sign, draft, put, implied, derived, overrule, today }: SignRowProps) {
-  const seen = draft.present.includes(sign.id);
-  const absent = draft.absent.includes(sign.id);
-  const overruled = draft.overruled.find((o) => o.sign === sign.id);
-  return (
-    <div className={derived ? `${classes.sign} ${classes.known}` : classes.sign} data-sign={sign.id}>
-      <div id={`sign-${sign.id}`}>
-        {sign.label}
-        <span className="soft small" style={{ display: "block" }}>
-          {sign.how}
-          {sign.disturbance === 3 && " · unpots it"}
-          {implied && !seen && !absent && " · ruled out by what you saw"}
-        </span>
-      </div>
-      <fieldset className="answers" aria-labelledby={`sign-${sign.id}`} style={{ border: 0, margin: 0, padding: 0 }}>
-        <button
-          type="button"
-          className="seen"
-          aria-pressed={seen}
-          aria-label={`seen: ${sign.label}`}
-          onClick={() => put(sign.id, "present")}
-        >
-          seen
-        </button>
-        <button
-          type="button"
-          className="absent"
-          aria-pressed={absent}
-          aria-label={`not there: ${sign.label}`}
-          onClick={() => put(sign.id, "absent")}
-        >
-          not there
-        </button>
-      </fieldset>
-      {derived && <FromRecord derived={derived} today={today} overrule={(reason) => overrule(sign.id, reason)} />}
-      {overruled && (
-        <p className={`small soft ${classes.recorded}`}>
-          The record is set aside: {overruled.reason}{" "}
-          <button type="button" className="linkbutton" onClick={() => overrule(sign.id, undefined)}>
-            take it back
-          </button>
-        </p>
       )}
     </div>
   );
@@ -323,7 +252,7 @@ function FromRecord({ derived, today, overrule }: FromRecordProps) {
   const [asking, setAsking] = useState(false);
   const [reason, setReason] = useState("");
   return (
-    <div className={`small ${classes.recorded}`}>
+    <div className={`small ${classes.beside}`}>
       <b className={derived.present ? "red" : undefined}>
         {derived.present ? "So, by the record." : "Not so, by the record."}
       </b>{" "}
@@ -345,56 +274,6 @@ function FromRecord({ derived, today, overrule }: FromRecordProps) {
           </Button>
         </Group>
       )}
-    </div>
-  );
-}
-
-interface NextCheckProps {
-  sign: Sign;
-  check: NonNullable<import("../../api/client").Differential["checks"]>[number];
-  knowledge: Knowledge;
-  put: (id: string, to: "present" | "absent") => void;
-  show: () => void;
-}
-
-const disturbs = ["look only", "a touch", "lift or probe", "unpot"];
-
-function NextCheck({ sign, check, knowledge, put, show }: NextCheckProps) {
-  const label = (id: string) => knowledge.causes?.find((c) => c.id === id)?.label.toLowerCase() ?? id;
-  const say = (list: { id: string; chance: number }[] | null | undefined) => {
-    const [first] = list ?? [];
-    return first ? `${label(first.id)} ${Math.round(first.chance * 100)} %` : "";
-  };
-  return (
-    <div className="next" data-testid="next-check">
-      <b>Next: {sign.how.charAt(0).toLowerCase() + sign.how.slice(1)}.</b>{" "}
-      <button type="button" className="linkbutton small soft" onClick={show}>
-        {sign.label.toLowerCase()}?
-      </button>
-      <div className="small soft">
-        {check.minutes} min, {disturbs[sign.disturbance]}. If so: {say(check.outcomes.ifSeen)}. If not:{" "}
-        {say(check.outcomes.ifNot)}.
-      </div>
-      <div className="answers" style={{ marginTop: 8 }}>
-        <button
-          type="button"
-          className="seen"
-          aria-pressed={false}
-          aria-label={`seen: ${sign.label} (next look)`}
-          onClick={() => put(sign.id, "present")}
-        >
-          seen
-        </button>
-        <button
-          type="button"
-          className="absent"
-          aria-pressed={false}
-          aria-label={`not there: ${sign.label} (next look)`}
-          onClick={() => put(sign.id, "absent")}
-        >
-          not there
-        </button>
-      </div>
     </div>
   );
 }

@@ -46,6 +46,7 @@ export function PlantPage() {
         </NavLink>
         <NavLink to={`/plants/${plant}/examine`}>Examine</NavLink>
         <NavLink to={`/plants/${plant}/do`}>What to do</NavLink>
+        <NavLink to={`/plants/${plant}/measure`}>Measure</NavLink>
         <NavLink to={`/plants/${plant}/record`}>Record</NavLink>
       </nav>
       <Outlet context={p} />

@@ -12,8 +12,10 @@ import { Refused } from "../../shell/States";
 import { type System, sayProse, toShown, useUnits } from "../../units";
 import { useUndo } from "../undo";
 import { CheckIn } from "./CheckIn";
+import { Opinion } from "./Opinion";
 import { usePlantFile } from "./PlantPage";
 import classes from "./Standing.module.css";
+import { TurnedOut } from "./TurnedOut";
 import { zoneStates } from "./zones";
 
 type Recovery = Schemas["Recovery"];
@@ -31,6 +33,7 @@ export function Standing() {
         <div className={classes.figure}>
           <Figure
             figure={file.habitInfo.figure}
+            counts={file.figure}
             zones={[]}
             state={zoneStates(knowledge.data, file.examined?.present ?? [], file.examined?.absent ?? [])}
             name={file.name}
@@ -42,6 +45,10 @@ export function Standing() {
       <section className="patch" style={{ marginTop: 18 }} aria-label="Seam">
         <SeamOf file={file} />
       </section>
+      <div className={classes.opinion}>
+        {knowledge.data && <Opinion file={file} knowledge={knowledge.data} />}
+        <TurnedOut />
+      </div>
       <CheckIn file={file} opened={checking} close={() => setChecking(false)} />
     </>
   );

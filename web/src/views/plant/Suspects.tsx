@@ -3,7 +3,7 @@ import { useState } from "react";
 import { Link } from "react-router";
 import type { Differential, Knowledge } from "../../api/client";
 import { How } from "../../shell/How";
-import { sayChance, sayTimes } from "../words";
+import { sayChance, sayPercent, sayTimes } from "../words";
 
 type Suspect = NonNullable<Differential["causes"]>[number];
 
@@ -21,7 +21,6 @@ export function SuspectList({ differential, knowledge, most, accepted, onAccept 
   const [all, setAll] = useState(false);
   const shown = (differential.causes ?? []).slice(0, all ? 8 : most);
   const rest = (differential.causes ?? []).length - shown.length + differential.others;
-  const pair = differential.sets?.find((s) => (s.causes?.length ?? 0) > 1);
   return (
     <>
       <div className="rows">
@@ -37,12 +36,6 @@ export function SuspectList({ differential, knowledge, most, accepted, onAccept 
       </div>
       <p className="soft small" style={{ margin: "4px 0 10px" }}>
         {rest} other causes share the rest.{" "}
-        {pair && (
-          <>
-            Together: {pair.causes?.map((c) => labelOf(knowledge, c).toLowerCase()).join(" and ")},{" "}
-            {sayChance(pair.chance)}.{" "}
-          </>
-        )}
         {!all && (
           <button type="button" className="linkbutton" onClick={() => setAll(true)}>
             more causes
@@ -55,7 +48,70 @@ export function SuspectList({ differential, knowledge, most, accepted, onAccept 
         )}{" "}
         <How working={differential.working} of="these chances" />
       </p>
+      {all && <Together differential={differential} knowledge={knowledge} />}
     </>
+  );
+}
+
+/** The likeliest combinations: troubles often come together. */
+function Together({ differential, knowledge }: { differential: Differential; knowledge: Knowledge }) {
+  return (
+    <div className="small" style={{ marginBottom: 10 }}>
+      <b>Together, most likely:</b>
+      <ol style={{ margin: "2px 0", paddingLeft: 20 }}>
+        {differential.sets?.map((s) => (
+          <li key={s.causes.join()}>
+            {s.causes.length === 0
+              ? "none of these"
+              : s.causes.map((c) => labelOf(knowledge, c).toLowerCase()).join(" and ")}{" "}
+            <span className="soft">{sayPercent(s.chance)}</span>
+          </li>
+        ))}
+      </ol>
+    </div>
+  );
+}
+
+/** What the leading cause hangs on, and what would change one's mind. */
+export function Doubts({ differential, knowledge }: { differential: Differential; knowledge: Knowledge }) {
+  const sign = (id: string) => knowledge.signs.find((s) => s.id === id);
+  const { hinge, turns } = differential;
+  const lead = labelOf(knowledge, differential.causes[0]?.id ?? "").toLowerCase();
+  if (!hinge && turns.length === 0) {
+    return (
+      <p className="soft small" style={{ margin: "10px 0 0" }}>
+        No single further look would change the picture.
+      </p>
+    );
+  }
+  return (
+    <div className="small" style={{ marginTop: 12 }} data-testid="doubts">
+      {hinge && (
+        <p className="ochre" style={{ margin: "0 0 6px" }}>
+          <b>It hangs on one answer:</b> “{sign(hinge.sign)?.label.toLowerCase()}”
+          {hinge.present ? "" : ", which was not there"}. Without it {lead} falls from {sayPercent(hinge.chance)} to{" "}
+          {sayPercent(hinge.without)}. Look at it twice.
+        </p>
+      )}
+      {turns.length > 0 && (
+        <>
+          <b>What would change the picture</b>
+          <ul style={{ margin: "2px 0", paddingLeft: 18 }}>
+            {turns.map((t) => (
+              <li key={`${t.sign}${t.present}`}>
+                {t.present ? "" : "not: "}
+                {sign(t.sign)?.label.toLowerCase()}{" "}
+                <span className="soft">
+                  (likely in {Math.max(1, Math.round(t.answer * 100))} of 100): {lead} falls to {sayPercent(t.falls)}
+                  {t.leads.id !== differential.causes[0]?.id &&
+                    `, ${labelOf(knowledge, t.leads.id).toLowerCase()} leads with ${sayPercent(t.leads.chance)}`}
+                </span>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </div>
   );
 }
 
@@ -76,12 +132,13 @@ function SuspectRow({ suspect, knowledge, accepted, onAccept }: SuspectRowProps)
   const telling = (suspect.evidence ?? []).filter((e) => Math.max(e.times, 1 / e.times) >= 1.15);
   const speaks = (ws: typeof telling) =>
     ws
-      .slice(0, 3)
+      .slice(0, whole ? 40 : 3)
       .map((e) => `${e.present ? "" : "no "}${short(sign(e.sign))} ${sayTimes(e.times)}`)
       .join(" · ");
   const pro = telling.filter((e) => e.times > 1);
   const con = telling.filter((e) => e.times < 1);
-  const percent = `${(suspect.chance * 100).toFixed(suspect.chance < 0.0995 ? 1 : 0)} %`;
+  const percent = sayPercent(suspect.chance);
+  const [whole, setWhole] = useState(false);
   return (
     <div style={{ padding: "8px 0" }} data-cause={suspect.id}>
       <div style={{ display: "flex", justifyContent: "space-between", gap: 10 }}>
@@ -121,6 +178,19 @@ function SuspectRow({ suspect, knowledge, accepted, onAccept }: SuspectRowProps)
           </>
         )}
         {telling.length === 0 && cause?.summary}
+        {(pro.length > 3 || con.length > 3) && (
+          <>
+            {" "}
+            <button
+              type="button"
+              className="linkbutton"
+              aria-label={`${whole ? "Less" : "All"} evidence on ${cause?.label.toLowerCase()}`}
+              onClick={() => setWhole(!whole)}
+            >
+              {whole ? "less" : `all ${telling.length}`}
+            </button>
+          </>
+        )}
       </div>
     </div>
   );

@@ -11,7 +11,7 @@ import { sayChance } from "../words";
 import { PlanDraft } from "./PlanDraft";
 import { PlanSteps } from "./PlanSteps";
 import { usePlantFile } from "./PlantPage";
-import { SuspectList } from "./Suspects";
+import { Doubts, SuspectList } from "./Suspects";
 import classes from "./WhatToDo.module.css";
 
 /** From what it may be to what is done: moves while unsure, the causes accepted, the plan. */
@@ -121,6 +121,7 @@ function Decide({ done }: { done: () => void }) {
           </Button>
         </Group>
         <Refused error={record.error} />
+        <Doubts differential={d} knowledge={knowledge.data} />
       </section>
       <Moves differential={d} knowledge={knowledge.data} />
     </div>

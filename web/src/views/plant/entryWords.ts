@@ -82,6 +82,52 @@ export function sayEntry(
         .join(". "),
     };
   }
+  if (e.tallied) {
+    const t = e.tallied;
+    const all = [t.inMedium, t.inAir];
+    const sum = (key: keyof typeof t.inMedium) => all.reduce((n, c) => n + c[key], 0);
+    const sorts = (k.rootSorts ?? []).map((s) => (sum(s.id) ? `${sum(s.id)} ${s.label.toLowerCase()}` : ""));
+    return {
+      title: "Counted roots",
+      text: list([
+        ...sorts,
+        t.tips !== undefined ? `${t.tips} tips` : "",
+        t.longestMm !== undefined ? `longest ${t.longestMm} mm` : "",
+        t.rootBallCm !== undefined ? `root ball ${t.rootBallCm} cm` : "",
+      ]),
+    };
+  }
+  if (e.fed) return { title: "Fed", text: list([`${e.fed.strength} × the label’s rate`, e.fed.product]) };
+  if (e.potted)
+    return {
+      title: "Potted",
+      text: list([
+        e.potted.widthCm !== undefined ? `${e.potted.widthCm} cm wide` : "",
+        e.potted.depthCm !== undefined ? `${e.potted.depthCm} cm deep` : "",
+        e.potted.medium,
+      ]),
+    };
+  if (e.metered) {
+    const m = e.metered;
+    return {
+      title: "Read light and air",
+      text: list([
+        m.lux !== undefined ? `${m.lux} lux${m.hours !== undefined ? ` for ${m.hours} hours` : ""}` : "",
+        m.minC !== undefined ? `coldest ${m.minC} °C` : "",
+        m.maxC !== undefined ? `warmest ${m.maxC} °C` : "",
+        m.humidityPct !== undefined ? `${m.humidityPct} % air` : "",
+      ]),
+    };
+  }
+  if (e.adjusted) return { title: "Overruled its kind", text: e.adjusted.reason ?? "" };
+  if (e.confirmed)
+    return {
+      title: "Turned out to be",
+      text: list([
+        e.confirmed.causes.length ? e.confirmed.causes.map(cause).join(", ") : "nothing wrong",
+        e.confirmed.note,
+      ]),
+    };
   if (e.noted) return { title: "Note", text: e.noted.text };
   if (e.closed) return { title: "Closed", text: list([e.closed.outcome.replace("-", " "), e.closed.reason]) };
   if (e.reopened) return { title: "Reopened", text: e.reopened.reason ?? "" };

@@ -1,0 +1,281 @@
+import { Button, Group, Select } from "@mantine/core";
+import { useLocalStorage, useMediaQuery } from "@mantine/hooks";
+import { useRef, useState } from "react";
+import { useNavigate } from "react-router";
+import type { Knowledge, Schemas } from "../api/client";
+import { useAppraisal, useGuide, useKnowledge } from "../api/hooks";
+import { newId } from "../api/id";
+import { Figure } from "../figure/Figure";
+import { How } from "../shell/How";
+import { Failed, Waiting } from "../shell/States";
+import { NumberField } from "../units";
+import classes from "./look/Look.module.css";
+import { type Answers, answered, quiet } from "./look/look";
+import { NextChecks } from "./look/NextChecks";
+import { PartPanel } from "./look/PartPanel";
+import { zoneStates } from "./plant/zones";
+import { sayChance, sayPercent } from "./words";
+
+interface Offer extends Answers {
+  habit: string;
+  asked?: number;
+  sound?: number;
+}
+
+const nothing: Offer = { habit: "", present: [], absent: [] };
+
+/** Two minutes before buying: what it likely has, what saving it takes, and what it is worth. */
+export function AtSale() {
+  const knowledge = useKnowledge();
+  if (knowledge.isPending) return <Waiting />;
+  if (knowledge.isError) return <Failed error={knowledge.error} retry={() => knowledge.refetch()} />;
+  return <Sale knowledge={knowledge.data} />;
+}
+
+function Sale({ knowledge }: { knowledge: Knowledge }) {
+  const navigate = useNavigate();
+  const [offer, setOffer] = useLocalStorage<Offer>({
+    key: "at-sale",
+    defaultValue: nothing,
+    getInitialValueInEffect: false,
+  });
+  const [filling, setFilling] = useLocalStorage({ key: "filling", defaultValue: 4, getInitialValueInEffect: false });
+  const [zone, showZone] = useState("stance");
+  const part = useRef<HTMLElement>(null);
+  const phone = useMediaQuery("(max-width: 760px)");
+  const setZone = (id: string) => {
+    showZone(id);
+    if (phone) requestAnimationFrame(() => part.current?.scrollIntoView({ block: "start" }));
+  };
+  const guide = useGuide(offer.habit, "sale");
+  const { habit, present, absent, asked, sound } = offer;
+  const appraisal = useAppraisal({ habit, present, absent, asked, sound, filling }, habit !== "");
+  const kind = knowledge.habits.find((h) => h.id === habit);
+  const asks = guide.data?.asks ?? [];
+  const zones = knowledge.zones.filter((z) => asks.some((a) => a.zone === z.id && a.quiet.length + a.signs.length > 0));
+  const at = zones.findIndex((z) => z.id === zone);
+  const current = zones[at];
+  const ask = asks.find((a) => a.zone === zone);
+  // What cannot be seen at a sale is not asked, not even under "rarer".
+  const askable = new Set(asks.flatMap((a) => [...a.signs, ...a.quiet]));
+  const signs = knowledge.signs.filter((s) => s.zone === zone && askable.has(s.id));
+  const put = (id: string, to: "present" | "absent") => setOffer(answered(offer, id, to));
+  const a = appraisal.data;
+  const count = present.length + absent.length;
+  const bought = () => {
+    window.localStorage.setItem(
+      "take-in",
+      JSON.stringify({
+        id: newId(),
+        plant: newId(),
+        arrived: { isolated: true, habit, price: asked, from: "at a sale" },
+        kind: "",
+        look: { id: newId(), present, absent },
+      }),
+    );
+    setOffer(nothing);
+    navigate("/plants/new");
+  };
+  return (
+    <>
+      <title>At the sale · Tender Mend</title>
+      <h1>At the sale</h1>
+      <p className="soft" style={{ margin: "4px 0 14px" }}>
+        Two minutes before you pay: turn leaves over, look in the joints, rock it, lift it, smell the hole. Nothing is
+        recorded unless you buy it.
+      </p>
+      <Group align="end" mb="md" gap="md">
+        <Select
+          label="How it grows"
+          searchable
+          data={knowledge.habits.map((h) => ({ value: h.id, label: h.label }))}
+          value={habit || null}
+          onChange={(v) => setOffer({ ...nothing, asked, sound, habit: v ?? "" })}
+        />
+        <NumberField
+          label="Price asked"
+          min={0}
+          decimalScale={2}
+          w={120}
+          value={asked}
+          onChange={(v) => setOffer({ ...offer, asked: v })}
+        />
+        <NumberField
+          label="A sound one costs"
+          min={0}
+          decimalScale={2}
+          w={150}
+          value={sound}
+          onChange={(v) => setOffer({ ...offer, sound: v })}
+        />
+        <NumberField
+          label="A pot with fresh mix costs you"
+          min={0}
+          decimalScale={2}
+          w={220}
+          value={filling}
+          onChange={(v) => setFilling(v ?? 0)}
+        />
+      </Group>
+      {!kind && (
+        <p className="soft">Pick how it grows, and the parts to look at are drawn. The prices may stay empty.</p>
+      )}
+      {kind && (
+        <div className={classes.look}>
+          <div className={classes.drawing}>
+            <Figure
+              figure={kind.figure}
+              zones={zones}
+              state={zoneStates(knowledge, present, absent)}
+              chosen={zone}
+              onChoose={setZone}
+              name={kind.label}
+            />
+          </div>
+          <section className="patch" aria-label="Signs of this part" ref={part}>
+            {current ? (
+              <PartPanel
+                key={zone}
+                zone={current}
+                next={zones[at + 1]}
+                at={at}
+                of={zones.length}
+                signs={signs}
+                ask={ask}
+                wanted={(a?.checks ?? []).map((c) => c.sign)}
+                draft={offer}
+                put={put}
+                quiet={() => {
+                  setOffer(quiet(offer, ask?.quiet ?? []));
+                  const next = zones[at + 1];
+                  if (next) setZone(next.id);
+                }}
+                go={setZone}
+                ruledOut={[]}
+              />
+            ) : (
+              <Waiting rows={3} />
+            )}
+          </section>
+          <section className="patch" aria-label="What it is worth">
+            {appraisal.isError && <Failed error={appraisal.error} retry={() => appraisal.refetch()} />}
+            {a && (
+              <Worth
+                appraisal={a}
+                knowledge={knowledge}
+                count={count}
+                asked={asked}
+                put={put}
+                show={(id) => setZone(id)}
+              />
+            )}
+            {!a && appraisal.isPending && <Waiting rows={3} />}
+            <Group mt="md">
+              <Button onClick={bought}>Bought it: take it in</Button>
+              <button
+                type="button"
+                className="linkbutton soft"
+                onClick={() => {
+                  setOffer(nothing);
+                  setZone("stance");
+                }}
+              >
+                Left it there
+              </button>
+            </Group>
+          </section>
+        </div>
+      )}
+    </>
+  );
+}
+
+const verdicts: Record<string, { title: string; tone: string; sign: string }> = {
+  take: { title: "Worth taking", tone: "kelp", sign: "✕✕" },
+  bargain: { title: "Worth it for less", tone: "ochre", sign: "– –" },
+  leave: { title: "Walk away", tone: "red", sign: "╱" },
+};
+
+interface WorthProps {
+  appraisal: Schemas["AppraisalView"];
+  knowledge: Knowledge;
+  count: number;
+  asked?: number;
+  put: (id: string, to: "present" | "absent") => void;
+  show: (zone: string) => void;
+}
+
+function Worth({ appraisal: a, knowledge, count, asked, put, show }: WorthProps) {
+  const label = (id: string) => knowledge.causes.find((c) => c.id === id)?.label ?? id;
+  const verdict = verdicts[a.advice];
+  const o = a.outlook;
+  const clash = a.clash.map((id) => knowledge.signs.find((s) => s.id === id)?.label);
+  return (
+    <>
+      <h2 className={count > 0 ? verdict?.tone : undefined} data-testid="verdict">
+        {count === 0 ? (
+          "Look first"
+        ) : (
+          <>
+            <span aria-hidden>{verdict?.sign} </span>
+            {verdict?.title}
+          </>
+        )}
+      </h2>
+      {count > 0 && (
+        <ul style={{ margin: "4px 0 10px", paddingLeft: 18 }}>
+          {a.reasons.map((r) => (
+            <li key={r}>{r}</li>
+          ))}
+        </ul>
+      )}
+      {clash.length > 0 && (
+        <p className="red" role="alert">
+          “{clash[0]}” and “{clash[1]}” cannot both be true. Keep the one you are sure of.
+        </p>
+      )}
+      <dl className={classes.worth}>
+        <dt>It lives</dt>
+        <dd>
+          in about {Math.round(o.lives * 10)} of 10 cases{" "}
+          <span className="soft small">
+            ({sayPercent(o.least)} to {sayPercent(o.most)})
+          </span>{" "}
+          <How working={o.working} of="the chance to save it" />
+        </dd>
+        <dt>It takes</dt>
+        <dd>
+          {o.weeks[0]}-{o.weeks[1]} weeks, about {o.minutes} minutes of work,{" "}
+          {o.fillings === 0 ? "no fresh mix" : `${o.fillings} pots with fresh mix`}
+        </dd>
+        {a.fair && (
+          <>
+            <dt>Worth as it stands</dt>
+            <dd>
+              <b>{a.fair.value.toFixed(2)}</b>
+              {a.off !== undefined &&
+                a.off > 0 &&
+                asked !== undefined &&
+                `: ask for ${a.off.toFixed(2)} off the ${asked.toFixed(2)}`}{" "}
+              <How working={a.fair.working} of="this price" />
+            </dd>
+          </>
+        )}
+        <dt>Likely</dt>
+        <dd>
+          {a.causes
+            .slice(0, 3)
+            .map((c) => `${label(c.id).toLowerCase()} ${sayChance(c.chance)}`)
+            .join(", ")}
+        </dd>
+      </dl>
+      <NextChecks
+        checks={a.checks}
+        knowledge={knowledge}
+        put={put}
+        show={(s) => show(s.zone)}
+        done="Nothing more that can be seen here would settle it."
+      />
+    </>
+  );
+}

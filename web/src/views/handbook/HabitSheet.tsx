@@ -1,0 +1,68 @@
+import { Link, useParams } from "react-router";
+import { useKinds } from "../../api/hooks";
+import { Figure } from "../../figure/Figure";
+import { Bare } from "../../shell/States";
+import { sayProse, useUnits } from "../../units";
+import { useTables } from "./Handbook";
+import classes from "./Handbook.module.css";
+
+/** A way of growing: how it is drawn, what is usual, and the kinds that grow so. */
+export function HabitSheet() {
+  const { habit = "" } = useParams();
+  const k = useTables();
+  const kinds = useKinds();
+  const [system] = useUnits();
+  const h = k.habits.find((x) => x.id === habit);
+  if (!h) {
+    return (
+      <Bare title="No such way of growing">
+        <p>Pick one from the list.</p>
+      </Bare>
+    );
+  }
+  const grown = (kinds.data?.profiles ?? []).filter((p) => p.habit === h.id);
+  return (
+    <article className="patch">
+      <h2 style={{ fontSize: 26 }}>{h.label}</h2>
+      <div className={classes.withFigure}>
+        <div>
+          <dl className={classes.facts}>
+            <dt>Makes</dt>
+            <dd>
+              {h.growth}; one in {h.growthDays[0]}-{h.growthDays[1]} days of its season
+            </dd>
+            <dt>Roots</dt>
+            <dd>{h.roots}</dd>
+            <dt>Water</dt>
+            <dd>{sayProse(k.waterRules[h.waterRule] ?? "", system)}</dd>
+            <dt>Stands still</dt>
+            <dd>
+              {h.stallWeeks > 0
+                ? `${h.stallWeeks} weeks without measured growth in season are still normal`
+                : "rests, and is never called stalled by time alone"}
+            </dd>
+            <dt>Rests</dt>
+            <dd>{h.restSeasons.length > 0 ? `possible in ${h.restSeasons.join(", ")}` : "has no rest of its own"}</dd>
+            <dt>Looked at</dt>
+            <dd>every {h.lookDays} days while it is well</dd>
+          </dl>
+          <h3>Kinds that grow so</h3>
+          <ul className={classes.shown}>
+            {grown.map((p) => (
+              <li key={p.id}>
+                <Link to={`/handbook/kinds/${p.id}?list=kinds`}>
+                  <i className="botanical">{p.botanical}</i>
+                </Link>
+                <span className="soft small">{p.common}</span>
+              </li>
+            ))}
+          </ul>
+        </div>
+        <Figure figure={h.figure} zones={[]} state={{}} name={h.label} />
+      </div>
+      <p className="soft small" style={{ marginBottom: 0 }}>
+        Source: common practice.
+      </p>
+    </article>
+  );
+}

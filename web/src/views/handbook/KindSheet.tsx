@@ -1,0 +1,124 @@
+import { Button, Group } from "@mantine/core";
+import type { ReactNode } from "react";
+import { Link, useParams } from "react-router";
+import type { Schemas } from "../../api/client";
+import { useKind } from "../../api/hooks";
+import { newId } from "../../api/id";
+import { Failed, Waiting } from "../../shell/States";
+import { sayProse, sayQuantity, useUnits } from "../../units";
+import { useTables } from "./Handbook";
+import classes from "./Handbook.module.css";
+
+/** A kind with all that it wants, each value with its source. */
+export function KindSheet() {
+  const { kind = "" } = useParams();
+  const k = useTables();
+  const [system] = useUnits();
+  const found = useKind(kind);
+  if (found.isPending) return <Waiting />;
+  if (found.isError) return <Failed error={found.error} />;
+  const p = found.data.profile;
+  const habit = k.habits.find((h) => h.id === p.habit);
+  const cause = (id: string) => k.causes.find((c) => c.id === id)?.label ?? id;
+  const track = (id: string) => k.tracks.find((t) => t.id === id)?.name ?? id;
+  const t = p.temperature.map((v) => sayQuantity(v, "°C", system));
+  const fact = (field: string, name: string, value: ReactNode) => (
+    <>
+      <dt>{name}</dt>
+      <dd>
+        {value} <span className="soft small">({p.sources[field] ?? p.source})</span>
+      </dd>
+    </>
+  );
+  return (
+    <article className="patch">
+      <h2 style={{ fontSize: 26 }}>
+        <i style={{ fontWeight: 400 }}>{p.botanical}</i> {p.common && <span className="soft">{p.common}</span>}
+      </h2>
+      <p className="soft" style={{ margin: "2px 0 8px" }}>
+        {habit && (
+          <Link to={`/handbook/habits/${habit.id}?list=habits`} style={{ color: "inherit" }}>
+            {habit.label}
+          </Link>
+        )}
+        {p.own && " · added here"}
+      </p>
+      {p.poisons.map((x) => (
+        <p key={x.whom + x.what} className="red" style={{ margin: "0 0 6px" }}>
+          <b>Harms {x.whom}</b> ({x.bad}): {x.what}. After swallowing, call a poison centre
+          {x.whom === "pets" ? " or a vet" : ""}.
+        </p>
+      ))}
+      <dl className={classes.facts}>
+        {fact("light", "Light", `${p.light[0]}-${p.light[2]} mol m⁻² a day, best ${p.light[1]}; ${suns[p.sun]}`)}
+        {fact("temperature", "Warmth", `${t[0]} to ${t[2]}, best ${t[1]}`)}
+        {fact("humidity", "Air", `at least ${p.humidity[0]} %, best ${p.humidity[1]} %`)}
+        {fact("waterRule", "Water", sayProse(k.waterRules[p.waterRule] ?? p.waterRule, system))}
+        {fact("rest", "Rest", p.rest || "no rest of its own")}
+        {fact(
+          "feed",
+          "Feed",
+          `${p.feed.ppmN} ppm N while it grows, ${Math.round(p.feed.low * 100)} % of that in low light`,
+        )}
+        {fact(
+          "mixes",
+          "Mix",
+          p.mixes.map((m) => `${m.name}: ${m.parts.map((x) => `${x.parts} ${x.what}`).join(" : ")}`).join("; "),
+        )}
+        {fact(
+          "repotMonths",
+          "Fresh mix",
+          p.repotMonths[0] === p.repotMonths[1]
+            ? `every ${p.repotMonths[0]} months`
+            : `every ${p.repotMonths[0]}-${p.repotMonths[1]} months`,
+        )}
+        {fact(
+          "perMonth",
+          "Makes",
+          `${round(p.perMonth[0])}-${round(p.perMonth[1])} leaves or growths a month over the year`,
+        )}
+        {p.traits.length > 0 && fact("traits", "Minds", p.traits.map((x) => k.traits[x] ?? x).join("; "))}
+      </dl>
+      <h3>Pests that come to it</h3>
+      <ul className={classes.shown}>
+        {p.pests.map((x) => (
+          <li key={x.pest}>
+            <Link to={`/handbook/causes/${x.pest}`}>{cause(x.pest)}</Link>
+            <span className="soft small">{x.how}</span>
+          </li>
+        ))}
+      </ul>
+      <h3 style={{ marginTop: 14 }}>How long it usually takes to mend</h3>
+      <ul className={classes.shown}>
+        {p.weeks.map((w) => (
+          <li key={w.track}>
+            <span>{track(w.track)}</span>
+            <span className="soft small">
+              {w.weeks[0]}-{w.weeks[1]} weeks
+            </span>
+          </li>
+        ))}
+      </ul>
+      <Group mt="md">
+        {p.own ? (
+          <Button component={Link} to={`/handbook/kinds/${p.id}/edit?list=kinds`} variant="default">
+            Change it
+          </Button>
+        ) : (
+          <Button component={Link} to={`/handbook/kinds/own:${newId()}/edit?list=kinds&from=${p.id}`} variant="default">
+            Make a kind of your own from it
+          </Button>
+        )}
+      </Group>
+    </article>
+  );
+}
+
+export const suns: Record<Schemas["Profile"]["sun"], string> = {
+  none: "no direct sun",
+  filtered: "sun only through a curtain or leaves",
+  morning: "morning sun until about eleven",
+  full: "full sun once it is used to it",
+};
+
+const round = (n = 0) => Number(n.toFixed(1));

@@ -1,0 +1,95 @@
+import { useState } from "react";
+import type { Knowledge, Schemas } from "../../api/client";
+import { How } from "../../shell/How";
+import type { Sign } from "./look";
+import { SeenOrNot } from "./PartPanel";
+
+interface NextChecksProps {
+  checks: Schemas["Check"][];
+  knowledge: Knowledge;
+  put: (id: string, to: "present" | "absent") => void;
+  show: (sign: Sign) => void;
+  /** Said when nothing more is worth it. */
+  done: string;
+}
+
+/** The look most worth its trouble, what each answer would mean, and two others. */
+export function NextChecks({ checks, knowledge, put, show, done }: NextChecksProps) {
+  const [more, setMore] = useState(false);
+  const signOf = (c: Schemas["Check"]) => knowledge.signs.find((s) => s.id === c.sign);
+  const [first, ...rest] = checks.filter(signOf);
+  const sign = first && signOf(first);
+  if (!first || !sign) {
+    return (
+      <div className="next">
+        <b>Time to act.</b> {done}
+      </div>
+    );
+  }
+  return (
+    <div className="next" data-testid="next-check">
+      <One check={first} sign={sign} knowledge={knowledge} put={put} show={show} lead="Next: " />
+      {rest.length > 0 &&
+        (more ? (
+          rest.map((c) => {
+            const other = signOf(c);
+            return (
+              other && (
+                <div key={c.sign} style={{ marginTop: 10, borderTop: "1px solid var(--basting)", paddingTop: 8 }}>
+                  <One check={c} sign={other} knowledge={knowledge} put={put} show={show} lead="Or: " />
+                </div>
+              )
+            );
+          })
+        ) : (
+          <button
+            type="button"
+            className="linkbutton small soft"
+            style={{ marginTop: 8 }}
+            onClick={() => setMore(true)}
+          >
+            or another look
+          </button>
+        ))}
+    </div>
+  );
+}
+
+const disturbs = ["look only", "a touch", "lift or probe", "unpot"];
+
+interface OneProps {
+  check: Schemas["Check"];
+  sign: Sign;
+  knowledge: Knowledge;
+  put: (id: string, to: "present" | "absent") => void;
+  show: (sign: Sign) => void;
+  lead: string;
+}
+
+function One({ check, sign, knowledge, put, show, lead }: OneProps) {
+  const label = (id: string) => knowledge.causes.find((c) => c.id === id)?.label.toLowerCase() ?? id;
+  const say = (list: { id: string; chance: number }[] | null | undefined) =>
+    (list ?? [])
+      .slice(0, 2)
+      .map((c) => `${label(c.id)} ${Math.round(c.chance * 100)} %`)
+      .join(", ");
+  return (
+    <>
+      <b>
+        {lead}
+        {sign.how.charAt(0).toLowerCase() + sign.how.slice(1)}.
+      </b>{" "}
+      <button type="button" className="linkbutton small soft" onClick={() => show(sign)}>
+        {sign.label.toLowerCase()}?
+      </button>
+      <div className="small soft">
+        {check.minutes} min, {disturbs[sign.disturbance]}; likely to be seen in {Math.round(check.outcomes.seen * 100)}{" "}
+        of 100. If so: {say(check.outcomes.ifSeen)}. If not: {say(check.outcomes.ifNot)}.{" "}
+        <How of={`the choice of “${sign.label}”`} working={check.working} />
+      </div>
+      <div style={{ marginTop: 8 }}>
+        <SeenOrNot sign={sign} seen={false} absent={false} put={put} where="next look" />
+      </div>
+    </>
+  );
+}
