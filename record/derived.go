@@ -33,6 +33,11 @@ const (
 	swingGaps      = 4   // gaps wanted before swings are spoken of
 	smallLeaf      = 80  // per cent of the one before
 	wholeLeaf      = 90
+	weighedDays    = 120 // how far back the lightest and the heaviest weighing are looked for
+	leastWeighings = 3
+	leastSpread    = 0.15 // of the heaviest: less tells nothing of the water in it
+	wetShare       = 0.50 // of the water it can hold
+	dryShare       = 0.10
 	readingDays    = 30 // how long a reading of roots or leaves is taken as true
 	growthLessDays = 60 // two months of the growing season
 	sprayedDays    = 21
@@ -48,7 +53,9 @@ const (
 func (s State) Derive(today day.Day, south bool) []Derived {
 	d := deriver{state: s, today: today}
 	d.arrival()
-	d.moisture()
+	if !d.moisture() {
+		d.weight()
+	}
 	d.waterings()
 	d.feeding(climate.SeasonOf(today, south))
 	d.roots()
@@ -89,14 +96,14 @@ func (d *deriver) arrival() {
 var packingWords = map[Packing]string{Unpacked: "unpacked", PackedDry: "packed dry", PackedWet: "packed wet", PackedCold: "through the cold", WeeksInBox: "after weeks in a box"}
 
 // moisture reads the last stick: wet for more than five days after the
-// watering before it, or dry to the bottom.
-func (d *deriver) moisture() {
+// watering before it, or dry to the bottom. It says whether a stick answered.
+func (d *deriver) moisture() bool {
 	if len(d.state.Probes) == 0 {
-		return
+		return false
 	}
 	last := d.state.Probes[len(d.state.Probes)-1]
 	if d.today-last.On > freshDays || d.wateredAfter(last.On) {
-		return
+		return false
 	}
 	const formula, sure = "last stick, and days from the watering before it, against 5 days", "fair while nobody waters"
 	wet := last.Moisture == water.Moist || last.Moisture == water.Wet
@@ -108,6 +115,7 @@ func (d *deriver) moisture() {
 	} else if !wet {
 		d.add("med.wet-long", false, last.On, "The stick came out "+string(last.Moisture)+".", formula, sure)
 	}
+	return true
 }
 
 func (d *deriver) wateredAfter(on day.Day) bool {

@@ -2,12 +2,52 @@ package record
 
 import (
 	"fmt"
+	"math"
 
 	"tendermend/core/climate"
 	"tendermend/core/day"
+	"tendermend/core/recovery"
 	"tendermend/core/roots"
 	"tendermend/core/working"
 )
+
+// weight reads the last weighing between the lightest and the heaviest of four
+// months: the share of its water that is left.
+func (d *deriver) weight() {
+	var n int
+	var last recovery.Reading
+	lightest, heaviest := math.Inf(1), 0.0
+	for _, w := range d.state.Weights {
+		if d.today-w.On <= weighedDays && w.On >= d.pottedOn() {
+			n++
+			last = w
+			lightest, heaviest = min(lightest, w.Value), max(heaviest, w.Value)
+		}
+	}
+	if n < leastWeighings || d.today-last.On > freshDays || d.wateredAfter(last.On) || heaviest-lightest < leastSpread*heaviest {
+		return
+	}
+	left := (last.Value - lightest) / (heaviest - lightest)
+	inputs := []working.Input{{Name: "last weighing", Value: last.Value, Unit: "g"}, {Name: "lightest of four months", Value: lightest, Unit: "g"}, {Name: "heaviest", Value: heaviest, Unit: "g"}}
+	const formula, sure = "(last − lightest) ÷ (heaviest − lightest): up to 10 % is dry, from 50 % on after 5 days is wet", "fair: its lightest was not bone dry, and it grows"
+	why := fmt.Sprintf("It weighs %.0f g: about %.0f %% of its water is left.", last.Value, 100*left)
+	d.add("med.dry-through", left <= dryShare, last.On, why, formula, sure, inputs...)
+	before, ok := d.wateredBefore(last.On)
+	switch {
+	case left < wetShare:
+		d.add("med.wet-long", false, last.On, why, formula, sure, inputs...)
+	case ok && int(last.On-before) > wetLongDays:
+		d.add("med.wet-long", true, last.On, why, formula, sure, inputs...)
+	}
+}
+
+// pottedOn is the day from which weighings are of the same pot and medium.
+func (d *deriver) pottedOn() day.Day {
+	if d.state.Pot.FreshOn != nil {
+		return *d.state.Pot.FreshOn
+	}
+	return d.state.ArrivedOn
+}
 
 // feeding finds hunger and excess in the record of feeds.
 func (d *deriver) feeding(season climate.Season) {

@@ -154,3 +154,22 @@ func TestOwnKindsCountLikeTheOthers(t *testing.T) {
 	b.kinds = plant.Kinds{own.ID: own}
 	assert.Equal(t, "Monstera sp. clinic", b.state().Profile.Botanical)
 }
+
+func TestWeighingsTellWetFromDryWhereNoStickWasUsed(t *testing.T) {
+	b := newBook(t)
+	weigh := func(ago int, grams float64) { b.write(ago, record.Body{Weighed: &record.Weighed{Grams: grams}}) }
+	weigh(40, 900)
+	weigh(30, 600)
+	assert.Nil(t, derived(b.state(), "med.dry-through"), "too few weighings")
+	b.write(12, record.Body{Watered: &record.Watered{}})
+	weigh(3, 800)
+	wet := derived(b.state(), "med.wet-long")
+	require.NotNil(t, wet)
+	assert.True(t, wet.Present)
+	assert.Contains(t, wet.Why, "67 %", "(800 − 600) ÷ (900 − 600) by hand")
+	weigh(1, 610)
+	assert.True(t, derived(b.state(), "med.dry-through").Present)
+	assert.False(t, derived(b.state(), "med.wet-long").Present)
+	b.write(0, record.Body{Probed: &record.Probed{Moisture: "moist"}})
+	assert.False(t, derived(b.state(), "med.dry-through").Present, "the stick stands above the scale")
+}

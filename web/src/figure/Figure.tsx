@@ -42,7 +42,7 @@ export function Figure({ figure, counts = usual, zones, state, chosen, onChoose,
   const labels = layOut(zones ?? [], anchors);
   return (
     <svg
-      viewBox={labels.length > 0 ? "0 0 400 476" : "84 8 232 450"}
+      viewBox={labels.length > 0 ? "0 0 400 476" : "58 8 284 450"}
       width="100%"
       role="group"
       aria-label={`Drawing of ${name}: parts to look at`}
@@ -236,7 +236,7 @@ export function SmallFigure({ figure, marks }: SmallFigureProps) {
   const tone = (zone: string) =>
     marks.seen.includes(zone) ? "var(--red)" : marks.looked.includes(zone) ? "var(--ink)" : "var(--pale)";
   return (
-    <svg viewBox="84 40 232 420" width="40" height="56" aria-hidden="true" className={classes.small}>
+    <svg viewBox="58 40 284 420" width="40" height="59" aria-hidden="true" className={classes.small}>
       <path
         d="M124 340 H276 V354 H124 Z M130 354 L142 450 H258 L270 354"
         fill="var(--pot)"

@@ -113,10 +113,10 @@ export function frond({ leaves }: Counts): Drawing {
   for (const i of upTo(n)) {
     const side = i % 2 ? 1 : -1;
     const age = 1 - i / n;
-    const [dx, rise] = [side * (16 + age * 74), 206 - age * 124];
+    const [dx, rise] = [side * (20 + age * 96), 252 - age * 158];
     const zone = i === Math.min(n - 1, 3) ? "undersides" : "leaves";
     if (zone === "undersides") under = [200 + dx, soil - rise];
-    shapes.push(...feather(zone, 200 + dx * 0.08, soil - 4, 200 + dx, soil - rise, 24, age > 0.65 ? "old" : "leaf"));
+    shapes.push(...feather(zone, 200 + dx * 0.08, soil - 4, 200 + dx, soil - rise, 31, age > 0.65 ? "old" : "leaf"));
   }
   shapes.push(
     {
@@ -158,10 +158,10 @@ export function palm({ growths, leaves }: Counts): Drawing {
   for (const i of upTo(n)) {
     const side = i % 2 ? 1 : -1;
     const age = 1 - i / n;
-    const [dx, up] = [side * (26 + age * 84), 128 - age * 90];
+    const [dx, up] = [side * (30 + age * 104), 150 - age * 112];
     const zone = i === Math.min(n - 1, 3) ? "undersides" : "leaves";
     if (zone === "undersides") under = [200 + dx, 252 - up];
-    shapes.push(...feather(zone, 200, 252, 200 + dx, 252 - up, 34, age > 0.65 ? "old" : "leaf"));
+    shapes.push(...feather(zone, 200, 252, 200 + dx, 252 - up, 40, age > 0.65 ? "old" : "leaf"));
   }
   shapes.push(
     {

@@ -159,13 +159,13 @@ export function feather(
         y,
         ((-ty / l) * side + tx / l / 2) * reach,
         ((tx / l) * side + ty / l / 2) * reach,
-        3.6,
+        4.6,
       );
       if (first) leaflets.push(first.d);
     }
   }
   return [
-    { zone, fill, d: leaflets.join(" ") },
+    { zone, fill, width: 1, d: leaflets.join(" ") },
     { zone, width: 1.6, d: `M${r(x0)} ${r(y0)} Q${r(cx)} ${r(cy)} ${r(x1)} ${r(y1)}` },
   ];
 }
