@@ -60,3 +60,13 @@ func BenchmarkWholeResult(b *testing.B) {
 		}
 	}
 }
+
+func BenchmarkTurns(b *testing.B) {
+	c, err := Examine(twentyPresent)
+	if err != nil {
+		b.Fatal(err)
+	}
+	for b.Loop() {
+		c.Turns()
+	}
+}

@@ -56,7 +56,11 @@ type Case struct {
 	present, absent []int
 	looked          map[int]bool
 	joint           *joint
+	best            []set // the likeliest combinations
 }
+
+// setsOffered is how many combinations are given.
+const setsOffered = 5
 
 // Examine checks an examination and computes its posterior. An error names the
 // field, the offending value and what to do.
@@ -96,6 +100,7 @@ func Examine(e Examination) (*Case, error) {
 	sort.Ints(c.present)
 	sort.Ints(c.absent)
 	c.joint = newJoint(c.network, c.present, c.absent)
+	c.best = c.joint.likeliest(setsOffered)
 	return c, nil
 }
 
@@ -138,9 +143,8 @@ func (c *Case) Chance(causeID string) float64 {
 
 // Sets gives the five likeliest combinations.
 func (c *Case) Sets() []CauseSet {
-	best := c.joint.likeliest(5)
-	sets := make([]CauseSet, len(best))
-	for i, s := range best {
+	sets := make([]CauseSet, len(c.best))
+	for i, s := range c.best {
 		ids := make([]string, len(s.causes))
 		for k, cause := range s.causes {
 			ids[k] = causes[cause].ID
@@ -154,8 +158,7 @@ func (c *Case) Sets() []CauseSet {
 // Enough is false when the evidence is not enough to go on: the best
 // explanation is no cause at all, or no cause reaches one third.
 func (c *Case) Enough() bool {
-	best := c.joint.likeliest(1)[0]
-	return len(best.causes) > 0 && c.Causes()[0].Chance >= shaky
+	return len(c.best[0].causes) > 0 && c.Causes()[0].Chance >= shaky
 }
 
 // suspects are the causes raised by evidence, not just common: over 5 % and
