@@ -63,3 +63,8 @@ func Parts(total float64, parts ...float64) []float64 {
 	}
 	return shares
 }
+
+// MossHolds gives how much water dry sphagnum of a weight in grams takes up, in
+// ml: 8 to 9 times its weight (common practice; handbooks say up to 20 times,
+// from memory).
+func MossHolds(grams float64) (least, most float64) { return 8 * grams, 9 * grams }

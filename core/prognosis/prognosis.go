@@ -30,6 +30,18 @@ var spent = map[string]float64{"root.few-live": 0.80, "stem.shrivelled-newest": 
 // better than that.
 const spread = 0.15
 
+// Lives gives the share of plants that live with all of these causes, treated:
+// the product of their shares, 0-1. Unknown causes count nothing.
+func Lives(causes []string) float64 {
+	share := 1.0
+	for _, id := range causes {
+		if o, ok := outlooks[id]; ok {
+			share *= o.lives
+		}
+	}
+	return share
+}
+
 // Of gives the outlook of an examined plant: the share that lives summed over
 // every set of causes, each weighed with its chance; weeks, minutes and
 // material of the causes that are plausible, the longest cause deciding.

@@ -66,7 +66,7 @@ var tracks = []Track{
 			Care: Care{Water: "by its own water rule", Humidity: "as its kind likes", Light: "its full light by steps", Feed: "half rate in growth", Not: "No repotting this season."},
 			Gate: []Condition{Yes{"new-growth", "a growth started"}, Quiet{[]string{"wilt", "rot"}, 30, "30 days normal"}}, TooEarly: "Not proven yet."},
 	}},
-	{ID: "orchid-moss", Name: "Moss wrap", Stages: []Stage{
+	{ID: "orchid-moss", Name: "Re-rooting an orchid in its medium", Stages: []Stage{
 		{ID: "settle", Name: "settle", Purpose: "No more loss.", UsualWeeks: [2]float64{2, 4}, LookDays: 3,
 			Care: Care{Water: "moss barely moist", Humidity: "60 % or more", Light: "a third of its full light", Feed: "none", Not: "Moss off the bare base: it rots."},
 			Gate: []Condition{Quiet{[]string{"rot", "smell"}, 14, "no further root loss in 14 days"}}, TooEarly: "Rot in moss is seen late."},

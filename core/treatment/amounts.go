@@ -83,3 +83,36 @@ func insecticidalSoap(s Situation) []working.Amount {
 		Formula: "volume × 1.5 %; 1-2 % is 2.5-5 tablespoons to a US gallon", Source: "extension fact sheets, from memory", Sure: "the label of your soap decides"}
 	return []working.Amount{{What: "insecticidal soap, unless its label says otherwise", Value: volume * 0.015, Unit: "ml", Working: w}, {What: "water", Value: volume * 0.985, Unit: "ml", Working: w}}
 }
+
+// potVolumes is how many pot volumes a flush runs through (common practice).
+const potVolumes = 3
+
+// flushVolume is the water of a flush, by the present pot.
+func flushVolume(s Situation) []working.Amount {
+	if s.Answers.PotWidthCM == nil {
+		return nil
+	}
+	width := *s.Answers.PotWidthCM
+	return []working.Amount{{What: "clean water", Value: potVolumes * mix.PotLitres(width), Unit: "l", Working: working.Working{
+		Inputs: []working.Input{{Name: "pot", Value: width, Unit: "cm"}, {Name: "pot volumes", Value: potVolumes}}, Formula: "3 × the volume of a usual pot of that width",
+		Source: "geometry of a frustum; three volumes common practice", Sure: "more does no harm where it drains"}}}
+}
+
+// mossPerCM is the dry moss for a wrap, in grams for each centimetre of live
+// root ball (common practice).
+const mossPerCM = 3
+
+// mossWater is the dry moss for a wrap and the water that it holds.
+func mossWater(s Situation) []working.Amount {
+	if s.Answers.RootBallCM == nil {
+		return nil
+	}
+	ball := *s.Answers.RootBallCM
+	grams := mossPerCM * ball
+	least, most := mix.MossHolds(grams)
+	in := []working.Input{{Name: "live root ball", Value: ball, Unit: "cm"}}
+	return []working.Amount{
+		{What: "dry moss", Value: grams, Unit: "g", Working: working.Working{Inputs: in, Formula: "3 g for each cm of root ball", Source: working.CommonPractice, Sure: "rough"}},
+		{What: "water it takes up", Value: (least + most) / 2, Unit: "ml", Working: working.Working{Inputs: append(in, working.Input{Name: "dry moss", Value: grams, Unit: "g"}), Formula: "8-9 × its dry weight", Source: working.CommonPractice, Sure: "handbooks say up to 20 × (from memory)"}},
+	}
+}

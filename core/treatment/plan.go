@@ -11,36 +11,48 @@ import (
 
 // Step is one dated step of a plan.
 type Step struct {
-	ID       string           `json:"id"`
-	Phase    Phase            `json:"phase"`
-	On       day.Day          `json:"on"`
-	Title    string           `json:"title"`
-	How      string           `json:"how"`
-	Minutes  int              `json:"minutes"`
-	Reasons  []string         `json:"reasons" doc:"The treatments that ask for it."`
-	Cautions []string         `json:"cautions" doc:"Ids of cautions."`
-	Amounts  []working.Amount `json:"amounts"`
+	ID          string           `json:"id"`
+	Phase       Phase            `json:"phase"`
+	On          day.Day          `json:"on"`
+	Title       string           `json:"title"`
+	How         string           `json:"how"`
+	Minutes     int              `json:"minutes"`
+	WaitMinutes int              `json:"waitMinutes,omitempty" doc:"Minutes that a clock runs: a soak, a drying cut."`
+	Entry       string           `json:"entry,omitempty" doc:"What must be so before it is begun."`
+	Ends        string           `json:"ends,omitempty" doc:"What ends it."`
+	Wrong       string           `json:"wrong,omitempty" doc:"What can go wrong in it."`
+	If          string           `json:"if,omitempty" doc:"Held back until this is settled."`
+	Reasons     []string         `json:"reasons" doc:"The treatments that ask for it."`
+	Materials   []string         `json:"materials,omitempty"`
+	Cautions    []string         `json:"cautions" doc:"Ids of cautions."`
+	Amounts     []working.Amount `json:"amounts"`
 }
 
 // Rule is a rule of conflict that shaped the plan, with its reason.
 type Rule struct {
-	What string `json:"what"`
-	Why  string `json:"why"`
+	ID        string `json:"id"`
+	What      string `json:"what"`
+	Why       string `json:"why"`
+	Overruled bool   `json:"overruled,omitempty" doc:"Whether the carer set it aside."`
 }
 
 // Plan is an ordered list of dated steps with what they are for.
 type Plan struct {
-	Causes   []string  `json:"causes"`
-	Names    []string  `json:"names" doc:"The treatments it is composed of."`
-	Track    string    `json:"track"`
-	School   string    `json:"school,omitempty"`
-	Steps    []Step    `json:"steps"`
-	Rules    []Rule    `json:"rules"`
-	Cautions []Caution `json:"cautions"`
-	Expect   []string  `json:"expect"`
-	Ends     []string  `json:"ends"`
-	Wrong    []string  `json:"wrong" doc:"What can go wrong."`
-	Asks     []string  `json:"asks" doc:"What to answer for a fuller plan."`
+	Causes    []string  `json:"causes"`
+	Protocols []string  `json:"protocols" doc:"Ids of the treatments it is composed of."`
+	Names     []string  `json:"names" doc:"Their names."`
+	Track     string    `json:"track"`
+	School    string    `json:"school,omitempty"`
+	Entry     []string  `json:"entry,omitempty" doc:"What must be so before it is begun."`
+	Steps     []Step    `json:"steps"`
+	Rules     []Rule    `json:"rules"`
+	Cautions  []Caution `json:"cautions"`
+	Expect    []string  `json:"expect"`
+	Ends      []string  `json:"ends"`
+	Wrong     []string  `json:"wrong" doc:"What can go wrong."`
+	Stops     []string  `json:"stops,omitempty" doc:"When to give up, and how to bin it."`
+	Materials []string  `json:"materials,omitempty" doc:"All that its steps need."`
+	Asks      []string  `json:"asks" doc:"What to answer for a fuller plan."`
 }
 
 // Compose makes a plan for the accepted causes. It fails on an unknown cause
@@ -61,19 +73,14 @@ func Compose(s Situation) (Plan, error) {
 	} else {
 		s.Answers.School = ""
 	}
-	c := composer{s: s, steps: map[string]*Step{}, plan: Plan{Causes: s.Causes, School: s.Answers.School,
+	c := composer{s: s, steps: map[string]*part{}, used: map[string]bool{}, plan: Plan{Causes: s.Causes, School: s.Answers.School, Protocols: []string{}, Names: []string{},
 		Steps: []Step{}, Rules: []Rule{}, Expect: []string{}, Ends: []string{}, Wrong: []string{}, Asks: []string{}}}
-	ordered := byUrgency(s.Causes)
-	var byMoves []string
-	for _, cause := range ordered {
-		if !c.treat(cause) {
-			byMoves = append(byMoves, cause)
-		}
-	}
-	for _, cause := range byMoves {
-		c.treatByMoves(cause)
+	for _, cause := range byUrgency(s.Causes) {
+		c.treat(cause)
 	}
 	c.settleConflicts()
+	c.insure()
+	c.careAfter()
 	c.ask()
 	return c.finish(), nil
 }
@@ -81,49 +88,74 @@ func Compose(s Situation) (Plan, error) {
 // byUrgency puts what can kill within days before what merely slows.
 func byUrgency(ids []string) []string {
 	ordered := append([]string{}, ids...)
-	sort.SliceStable(ordered, func(a, b int) bool {
-		x, _ := diagnosis.CauseByID(ordered[a])
-		y, _ := diagnosis.CauseByID(ordered[b])
-		return x.DaysToAct < y.DaysToAct
-	})
+	sort.SliceStable(ordered, func(a, b int) bool { return daysToAct(ordered[a]) < daysToAct(ordered[b]) })
 	return ordered
+}
+
+func daysToAct(cause string) int {
+	c, _ := diagnosis.CauseByID(cause)
+	return c.DaysToAct
+}
+
+// part is a step in the making: what it does, and the causes that ask for it.
+type part struct {
+	Step
+	does   does
+	move   string
+	causes []string
+}
+
+// urgency is how few days are left for the most urgent cause that asks for it.
+func (p *part) urgency() int {
+	least := 365
+	for _, id := range p.causes {
+		least = min(least, daysToAct(id))
+	}
+	return least
 }
 
 type composer struct {
 	s     Situation
 	plan  Plan
-	steps map[string]*Step
+	steps map[string]*part
 	used  map[string]bool
 }
 
-// treat adds the protocol for a cause; false where there is none that fits.
-func (c *composer) treat(cause string) bool {
-	if c.used == nil {
-		c.used = map[string]bool{}
-	}
+// treat adds the protocol for a cause: the first of its protocols that fits.
+func (c *composer) treat(cause string) {
 	for _, p := range protocols {
 		if !treats(p, cause) || p.fits != nil && !p.fits(c.s) {
 			continue
 		}
-		if c.used[p.id] {
-			return true
+		if !c.used[p.id] {
+			c.used[p.id] = true
+			c.take(p)
 		}
-		c.used[p.id] = true
-		if c.plan.Track == "" {
-			c.plan.Track = p.track
-		}
-		c.plan.Names = append(c.plan.Names, p.name)
-		c.plan.Expect = append(c.plan.Expect, p.expect)
-		c.plan.Ends = append(c.plan.Ends, p.ends)
-		c.plan.Wrong = append(c.plan.Wrong, p.wrong)
 		for _, t := range p.steps {
 			if t.when == nil || t.when(c.s) {
-				c.add(t, p.name)
+				c.add(t, p.name, cause)
 			}
 		}
-		return true
+		return
 	}
-	return false
+}
+
+// take keeps what a protocol says of the whole plan.
+func (c *composer) take(p protocol) {
+	if c.plan.Track == "" {
+		c.plan.Track = p.track
+		if c.s.Habit.Orchid && p.track == "foliage-rerooting" {
+			c.plan.Track = "orchid-lean"
+		}
+	}
+	c.plan.Protocols, c.plan.Names = append(c.plan.Protocols, p.id), append(c.plan.Names, p.name)
+	c.plan.Expect, c.plan.Ends, c.plan.Wrong = append(c.plan.Expect, p.expect), append(c.plan.Ends, p.ends), append(c.plan.Wrong, p.wrong)
+	if p.entry != "" {
+		c.plan.Entry = append(c.plan.Entry, p.entry)
+	}
+	if p.stop != "" {
+		c.plan.Stops = append(c.plan.Stops, p.stop)
+	}
 }
 
 func treats(p protocol, cause string) bool {
@@ -135,18 +167,23 @@ func treats(p protocol, cause string) bool {
 	return false
 }
 
-func (c *composer) add(t template, reason string) {
+func (c *composer) add(t template, reason, cause string) {
 	if known := c.steps[t.id]; known != nil {
 		known.Reasons = appendOnce(known.Reasons, reason)
+		known.causes = appendOnce(known.causes, cause)
 		known.On = min(known.On, c.s.Start+day.Day(t.day))
+		known.does |= t.does
 		return
 	}
-	step := &Step{ID: t.id, Phase: t.phase, On: c.s.Start + day.Day(t.day), Title: t.title, How: t.how, Minutes: t.minutes,
-		Reasons: []string{reason}, Cautions: append([]string{}, t.cautions...), Amounts: []working.Amount{}}
-	if t.amounts != nil {
-		step.Amounts = append(step.Amounts, t.amounts(c.s)...)
+	p := &part{does: t.does, move: t.move, Step: Step{ID: t.id, Phase: t.phase, On: c.s.Start + day.Day(t.day), Title: t.title, How: t.how, Minutes: t.minutes, WaitMinutes: t.waitMin,
+		Entry: t.entry, Ends: t.ends, Wrong: t.wrong, Materials: t.materials, Reasons: []string{reason}, Cautions: append([]string{}, t.cautions...), Amounts: []working.Amount{}}}
+	if cause != "" {
+		p.causes = []string{cause}
 	}
-	c.steps[t.id] = step
+	if t.amounts != nil {
+		p.Amounts = append(p.Amounts, t.amounts(c.s)...)
+	}
+	c.steps[t.id] = p
 }
 
 func appendOnce(list []string, s string) []string {
@@ -158,150 +195,9 @@ func appendOnce(list []string, s string) []string {
 	return append(list, s)
 }
 
-// movePhase says where in the work a move belongs.
-var movePhase = map[string]Phase{
-	"isolate": "isolate", "soak": "pre-soak", "strip-spikes": "strip", "take-offsets": "strip", "remove-leaves": "strip",
-	"unpot-look": "unpot", "wash": "clean-roots", "clean-moss": "clean-roots", "flush": "clean-roots",
-	"trim-dead-roots": "tally-and-trim", "cut-to-clean": "tally-and-trim", "alcohol-dab": "disinfect", "soap-or-oil": "disinfect",
-	"systemic": "disinfect", "fungicide": "disinfect", "hand-pick": "disinfect", "backup-cutting": "insurance",
-	"repot-fresh": "prepare", "raise-base": "set-and-stake", "stake": "set-and-stake", "hold-water": "first-water",
-	"even-water": "first-water", "empty-saucer": "first-water", "better-water": "first-water", "dry-top": "first-water", "feed": "feed",
-}
-
-var moveCautions = map[string][]string{
-	"systemic": {"pesticide"}, "fungicide": {"pesticide"}, "soap-or-oil": {"pesticide", "no-mixing"}, "alcohol-dab": {"alcohol"},
-	"trim-dead-roots": {"blade"}, "cut-to-clean": {"blade"}, "backup-cutting": {"blade"}, "strip-spikes": {"blade"},
-	"remove-leaves": {"blade"}, "turn-and-trim": {"blade"}, "repot-fresh": {"dust"}, "stake": {"stake"}, "discard": {"waste"},
-	"humidity-up": {"electric"}, "more-light": {"electric"},
-}
-
-// coveredBy says which steps of protocols already do what a move does, or settle
-// it: a plan that washes the roots and pots anew needs no second repotting.
-var coveredBy = map[string][]string{
-	"unpot-look":      {"unpot"},
-	"trim-dead-roots": {"tally"},
-	"cut-to-clean":    {"tally"},
-	"repot-fresh":     {"pot-up", "cup", "stake-firm"},
-	"raise-base":      {"pot-up", "cup", "stake-firm"},
-	"stake":           {"pot-up", "stake-firm"},
-	"hold-water":      {"first-water", "cup", "mist-leaves"},
-	"empty-saucer":    {"pot-up", "cup", "stake-firm"},
-	"soak":            {"soak-below"},
-	"even-water":      {"check-core"},
-	"humid-chamber":   {"clear-cover", "warm-shade"},
-	"move-from-sun":   {"out-of-sun", "shade", "warm-shade", "clear-cover"},
-	"cool-down":       {"out-of-sun", "shade"},
-	"wash":            {"wash-down"},
-	"alcohol-dab":     {"dab"},
-	"soap-or-oil":     {"soap-dusk"},
-	"dry-top":         {"pot-up"},
-}
-
-// cover credits a step already in the plan with what a move is for.
-func (c *composer) cover(move, reason string) bool {
-	for _, id := range coveredBy[move] {
-		if step := c.steps[id]; step != nil {
-			step.Reasons = appendOnce(step.Reasons, reason)
-			return true
-		}
-	}
-	return false
-}
-
-// helpful is the least good a move must do to a cause to enter its plan.
-const helpful = 2
-
-// treatByMoves makes steps of the moves that help the cause, leaving out what
-// would harm another accepted cause gravely and what the plant's kind minds.
-func (c *composer) treatByMoves(id string) {
-	cause, _ := diagnosis.CauseByID(id)
-	c.plan.Names = append(c.plan.Names, cause.Label)
-	c.add(baseline, cause.Label)
-	added := 0
-	for _, m := range diagnosis.Moves() {
-		if m.Effects[id] < helpful || m.ID == "discard" || c.s.harms(m) || m.ID == "soap-or-oil" && isTender(c.s) {
-			continue
-		}
-		if m.ID == "strip-spikes" && !hasSpike(c.s) {
-			continue
-		}
-		added++
-		if c.cover(m.ID, cause.Label) {
-			continue
-		}
-		phase, named := movePhase[m.ID]
-		if !named {
-			phase = "shelter"
-		}
-		c.add(template{id: m.ID, phase: phase, title: m.Label, how: m.How + ".", minutes: 10, cautions: moveCautions[m.ID]}, cause.Label)
-	}
-	// A protocol brings its own looks.
-	if len(c.used) == 0 {
-		c.add(template{id: "look-again-week", phase: "daily-watch", day: 6, title: "Look again", how: "Compare with the first picture: what moved, what stayed?", minutes: 3}, cause.Label)
-	}
-	switch {
-	case cause.Harmless:
-		c.plan.Expect = append(c.plan.Expect, cause.Summary+".")
-	case cause.Spreads:
-		c.add(isolate, cause.Label)
-	}
-	if c.plan.Track == "" {
-		c.plan.Track = "place-correction"
-		if cause.Kind == "pest" && !cause.Harmless {
-			c.plan.Track = "pest-clearance"
-		}
-	}
-	if added == 0 {
-		c.plan.Expect = append(c.plan.Expect, "There is nothing to do to it but watch.")
-	}
-}
-
-// harms says whether a move would harm any accepted cause by 3 or more.
-func (s Situation) harms(m diagnosis.Move) bool {
-	for _, id := range s.Causes {
-		if m.Effects[id] <= -3 {
-			return true
-		}
-	}
-	return false
-}
-
-// settleConflicts applies the rules for steps that disagree.
-func (c *composer) settleConflicts() {
-	drop := func(id, what, why string) {
-		if c.steps[id] != nil {
-			delete(c.steps, id)
-			c.plan.Rules = append(c.plan.Rules, Rule{what, why})
-		}
-	}
-	if c.steps["first-water"] != nil || c.steps["dry-cut"] != nil {
-		const why = "Fresh cuts rot in wet medium; water waits until they have closed."
-		drop("soak-below", "No soak before the root work", why)
-		drop("soak", "No soak before the root work", why)
-		drop("check-core", "The core is wetted by the first light watering", why)
-	}
-	if soap := c.steps["soap-dusk"]; soap != nil && c.s.accepts("drought") {
-		soap.On = c.s.Start + 5
-		c.plan.Rules = append(c.plan.Rules, Rule{"Soap or oil waits until it has drunk", "A thirsty plant burns under soap and oil."})
-	}
-	if isTender(c.s) && (c.used["P12"]) {
-		c.plan.Rules = append(c.plan.Rules, Rule{"No soap or oil: dab and wash only", "Its leaves are marked by soap and oil, by kind or because they are burnt."})
-	}
-	if c.used["P1"] && c.used["P12"] {
-		c.plan.Rules = append(c.plan.Rules, Rule{"Leaves are treated while it is out of its pot", "One disturbance of the roots, not two; waste in one bag, fresh mix."})
-	}
-	if c.steps["feed"] != nil && (c.used["P1"] || c.used["P3"] || c.used["S1"] || c.used["S3"]) {
-		drop("feed", "No feed for now", "Few or thirsty roots burn.")
-	}
-	if c.steps["clear-cover"] != nil && (c.s.accepts("edema") || c.s.accepts("fungal-spot") || c.s.accepts("bacterial-spot") || c.s.accepts("grey-mould")) {
-		c.steps["clear-cover"].How = "Open-sided: a cover on three sides only, leaves dry, aired often."
-		c.plan.Rules = append(c.plan.Rules, Rule{"An open-sided cover", "Wet still air feeds what marks its leaves."})
-	}
-}
-
 func (c *composer) ask() {
 	a := c.s.Answers
-	if (c.steps["prepare-pot"] != nil || c.steps["prepare-lean-pot"] != nil) && a.RootBallCM == nil {
+	if (c.steps["prepare-pot"] != nil || c.steps["prepare-lean-pot"] != nil || c.steps["rinse-clay"] != nil) && a.RootBallCM == nil {
 		c.plan.Asks = append(c.plan.Asks, "rootBallCm")
 	}
 	if c.s.WantsSchool() && a.Reserves == "" {
@@ -310,8 +206,9 @@ func (c *composer) ask() {
 }
 
 func (c *composer) finish() Plan {
-	for _, s := range c.steps {
-		c.plan.Steps = append(c.plan.Steps, *s)
+	for _, p := range c.steps {
+		p.Cautions = c.cautionsOf(p)
+		c.plan.Steps = append(c.plan.Steps, p.Step)
 	}
 	sort.Slice(c.plan.Steps, func(a, b int) bool {
 		x, y := c.plan.Steps[a], c.plan.Steps[b]
@@ -323,23 +220,62 @@ func (c *composer) finish() Plan {
 		}
 		return x.ID < y.ID
 	})
-	if c.s.Profile != nil {
-		if c.s.Profile.Has("toxic-people") {
-			c.plan.Cautions = append(c.plan.Cautions, Caution{"sap", cautions["sap"]})
-		}
-		if c.s.Profile.Has("toxic-pets") {
-			c.plan.Cautions = append(c.plan.Cautions, Caution{"toxic-pets", cautions["toxic-pets"]})
+	seen := map[string]bool{}
+	warn := func(id string) {
+		if !seen[id] {
+			seen[id] = true
+			c.plan.Cautions = append(c.plan.Cautions, Caution{id, cautions[id]})
 		}
 	}
-	seen := map[string]bool{}
+	if c.s.Profile != nil {
+		if c.s.Profile.Has("toxic-people") {
+			warn("sap")
+		}
+		if c.s.Profile.Has("toxic-pets") {
+			warn("toxic-pets")
+		}
+	}
 	for _, s := range c.plan.Steps {
 		for _, id := range s.Cautions {
-			if !seen[id] {
-				seen[id] = true
-				c.plan.Cautions = append(c.plan.Cautions, Caution{id, cautions[id]})
+			warn(id)
+		}
+		for _, m := range s.Materials {
+			c.plan.Materials = appendOnce(c.plan.Materials, m)
+		}
+	}
+	warn("estimate")
+	return c.plan
+}
+
+// cautionsOf gives a step's cautions for this household and this kind.
+func (c *composer) cautionsOf(p *part) []string {
+	home := c.s.Household
+	kept := []string{}
+	risky := false
+	for _, id := range p.Cautions {
+		switch id {
+		case "asthma":
+			if home.Asthma {
+				kept = append(kept, id)
+			}
+			continue
+		case "pesticide", "alcohol", "waste", "dust":
+			risky = true
+		}
+		kept = append(kept, id)
+	}
+	if risky && home.Children {
+		kept = append(kept, "children")
+	}
+	if risky && home.Pets {
+		kept = append(kept, "pets")
+	}
+	if c.s.Profile != nil && c.s.Profile.Has("toxic-people") {
+		for _, id := range p.Cautions {
+			if id == "blade" {
+				kept = appendOnce(kept, "sap")
 			}
 		}
 	}
-	c.plan.Cautions = append(c.plan.Cautions, Caution{"estimate", cautions["estimate"]})
-	return c.plan
+	return kept
 }

@@ -27,6 +27,18 @@ type Situation struct {
 	Season  climate.Season
 	Start   day.Day
 	Answers Answers
+	// Chances are those of the differential when the causes were accepted; empty
+	// where nobody examined it.
+	Chances   map[string]float64
+	Household Household
+}
+
+// Household is who lives where the plant is treated.
+type Household struct {
+	Children    bool `json:"children"`
+	Pets        bool `json:"pets"`
+	Pollinators bool `json:"pollinators" doc:"Plants stand outdoors, or where bees reach them."`
+	Asthma      bool `json:"asthma"`
 }
 
 // Answers are what the carer is asked before a plan is made. What is nil was
@@ -44,6 +56,11 @@ type Answers struct {
 	LookDays    *int     `json:"lookDays,omitempty" doc:"How often the carer can look."`
 	RootWash    string   `json:"rootWash,omitempty" enum:"soap,peroxide,fungicide" doc:"The school of root wash."`
 	School      string   `json:"school,omitempty" doc:"The orchid school taken."`
+	Spikes      string   `json:"spikes,omitempty" enum:"cut,keep-one" doc:"What is done with flower spikes."`
+	Plantlets   string   `json:"plantlets,omitempty" enum:"now,wait" doc:"When plantlets come off."`
+	DryRoots    string   `json:"dryRoots,omitempty" enum:"cut,keep" doc:"What is done with roots that look dry."`
+	PestFirst   string   `json:"pestFirst,omitempty" enum:"soap,neem,earth,alcohol,systemic,predators" doc:"What is tried first against pests."`
+	Overruled   []string `json:"overruled,omitempty" maxItems:"40" doc:"Ids of rules that the carer sets aside."`
 }
 
 func is(b *bool) bool { return b != nil && *b }

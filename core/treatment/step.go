@@ -19,17 +19,41 @@ var phaseRank = func() map[Phase]int {
 	return m
 }()
 
+// does says what a step does to the plant, so that steps which contradict each
+// other are found by what they do and not by their names.
+type does uint16
+
+const (
+	waters     does = 1 << iota // wets the medium through
+	holdsWater                  // keeps water back
+	closesAir                   // still wet air round the leaves
+	driesLeaf                   // wants leaves dry and air moving
+	feeds
+	holdsFeed
+	sprays   // soap, oil or a pesticide on the leaves
+	rootWork // takes it out of its pot
+	cutsRoot // leaves fresh cuts on roots or base
+	forGood  // cannot be undone
+)
+
 // template is a step as a protocol knows it, before a plan is made for a plant.
 type template struct {
-	id       string // the same id from two protocols is the same step
-	phase    Phase
-	day      int // days after the plan's first day
-	title    string
-	how      string
-	minutes  int
-	cautions []string
-	amounts  func(Situation) []working.Amount
-	when     func(Situation) bool // nil means always
+	id        string // the same id from two protocols is the same step
+	phase     Phase
+	day       int // days after the plan's first day
+	title     string
+	how       string
+	minutes   int
+	waitMin   int // minutes that a clock runs: a soak, a drying cut
+	entry     string
+	ends      string
+	wrong     string
+	materials []string
+	cautions  []string
+	does      does
+	move      string // the move of the tables that it carries out, where there is one
+	amounts   func(Situation) []working.Amount
+	when      func(Situation) bool // nil means always
 }
 
 // protocol is the treatment for some causes.
@@ -38,9 +62,30 @@ type protocol struct {
 	name   string
 	causes []string
 	track  string // recovery track it mends on
+	entry  string // what must be so before it is begun
 	steps  []template
 	expect string
 	ends   string
 	wrong  string // what can go wrong
+	stop   string // when to give up, or to bin it
 	fits   func(Situation) bool
+}
+
+// not turns a condition round.
+func not(f func(Situation) bool) func(Situation) bool {
+	return func(s Situation) bool { return !f(s) }
+}
+
+func isOrchid(s Situation) bool { return s.Habit.Orchid }
+
+// all says whether every condition holds.
+func all(fs ...func(Situation) bool) func(Situation) bool {
+	return func(s Situation) bool {
+		for _, f := range fs {
+			if !f(s) {
+				return false
+			}
+		}
+		return true
+	}
 }
