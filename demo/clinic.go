@@ -62,7 +62,7 @@ func zygopetalum(c *clinic) {
 	h.examine(262, []string{"care.new-arrival", "stem.shrivelled-newest", "med.broken-down", "med.wet-long", "root.mushy", "root.few-live", "root.no-tips", "root.smell"},
 		[]string{"pest.scale-bumps", "pest.cotton", "stem.soft-brown", "leaf.black-mush", "flower.in-spike"})
 	h.accept(262, "root-rot", "medium-collapsed")
-	h.plan(262, treatment.Answers{LiveRoots: p(3), LiveTips: p(0), RootBallCM: p(6.0), Reserves: treatment.Ridged, LookDays: p(2), WarmthC: p(22.0), HumidityPct: p(55.0), InSpike: p(false)})
+	h.plan(262, treatment.Answers{LiveRoots: p(3), LiveTips: p(0), RootBallCM: p(6.0), Reserves: treatment.Ridged, LookDays: p(2), WarmthC: p(22.0), HumidityPct: p(55.0), InSpike: p(false), School: "S1"})
 	h.did(262, "baseline", "unpot", "clean-base", "tally")
 	h.tally(262, roots.Count{Live: 3, Doubtful: 2, DeadDry: 4, Mushy: 14}, 28, 0, 6)
 	h.potted(261, 9, "no medium, a cup of water below")
@@ -135,7 +135,7 @@ func coelogyne(c *clinic) {
 	h.examine(118, []string{"care.new-arrival", "root.dry-dead", "root.few-live", "leaf.wrinkled", "stem.shrivelled-oldest", "root.no-tips"},
 		[]string{"root.mushy", "root.smell", "pest.scale-bumps", "stem.soft-brown", "flower.in-spike"})
 	h.accept(118, "dry-root-loss")
-	h.plan(117, treatment.Answers{LiveRoots: p(2), RootBallCM: p(8.0), Reserves: treatment.Plump, HumidityPct: p(62.0), WarmthC: p(19.0), LookDays: p(5), InSpike: p(false)})
+	h.plan(117, treatment.Answers{LiveRoots: p(2), RootBallCM: p(8.0), Reserves: treatment.Plump, HumidityPct: p(62.0), WarmthC: p(19.0), LookDays: p(5), InSpike: p(false), School: "S3"})
 	h.did(117, "baseline", "unpot", "clean-base", "tally")
 	h.did(116, "dry-cut", "prepare-lean-pot", "stake-firm", "mist-leaves", "warm-shade")
 	for i, d := range []int{110, 103, 96, 88, 80, 72, 64, 56, 48} {
@@ -258,7 +258,7 @@ func masdevallia(c *clinic) {
 		From: "orchid society sale", Price: p(9.0), Packing: record.PackedWet, PotWidthCM: p(8.0), PotDepthCM: p(8.0), Medium: "moss", Leaves: p(12), Growths: p(10)})
 	h.examine(150, []string{"place.heat", "leaf.dropping-fast", "root.mushy", "med.wet-long", "leaf.yellow-from-base"}, []string{"pest.webbing", "leaf.mosaic"})
 	h.accept(150, "root-rot", "heat-stress")
-	h.plan(150, treatment.Answers{LiveRoots: p(1), RootBallCM: p(3.0), Reserves: treatment.Shrivelled, WarmthC: p(27.0), HumidityPct: p(50.0), LookDays: p(2), InSpike: p(false)})
+	h.plan(150, treatment.Answers{LiveRoots: p(1), RootBallCM: p(3.0), Reserves: treatment.Shrivelled, WarmthC: p(27.0), HumidityPct: p(50.0), LookDays: p(2), InSpike: p(false), School: "S1"})
 	h.did(150, "baseline", "unpot", "clean-base", "tally", "dry-cut", "cup")
 	h.skip(148, "change-water", "the deck was closed for the storm")
 	h.check(146, "wilt", 1, "smell", 1, "rot", 1, "live-tips", 0)
@@ -303,7 +303,7 @@ func slipper(c *clinic) {
 		From: "a gift with no roots", Price: p(0.0), Packing: record.PackedDry, PotWidthCM: p(9.0), PotDepthCM: p(8.0), Medium: "bark", Leaves: p(8), Growths: p(2)})
 	h.examine(66, []string{"root.few-live", "root.dry-dead", "root.no-tips", "leaf.wrinkled", "stem.wobbly"}, []string{"root.mushy", "pest.scale-bumps", "flower.in-spike"})
 	h.accept(66, "dry-root-loss")
-	h.plan(66, treatment.Answers{LiveRoots: p(0), Reserves: treatment.Shrivelled, WarmthC: p(23.0), HumidityPct: p(42.0), LookDays: p(2), RootBallCM: p(4.0), InSpike: p(false)})
+	h.plan(66, treatment.Answers{LiveRoots: p(0), Reserves: treatment.Shrivelled, WarmthC: p(23.0), HumidityPct: p(42.0), LookDays: p(2), RootBallCM: p(4.0), InSpike: p(false), School: "S1"})
 	h.did(66, "baseline", "unpot", "clean-base", "tally")
 	h.did(65, "dry-cut", "cup", "warm-shade")
 	h.did(62, "change-water")
@@ -318,7 +318,7 @@ func moth(c *clinic) {
 		From: "supermarket bin", Price: p(2.0), Packing: record.Unpacked, PotWidthCM: p(12.0), PotDepthCM: p(12.0), Medium: "tight moss", Leaves: p(5), Growths: p(1)})
 	h.examine(29, []string{"root.moss-grown", "root.dry-dead", "root.few-live", "root.no-tips", "leaf.wrinkled"}, []string{"root.mushy", "stem.soft-brown", "pest.cotton", "flower.in-spike"})
 	h.accept(29, "dry-root-loss", "moss-smothered")
-	h.plan(29, treatment.Answers{LiveRoots: p(2), Reserves: treatment.Plump, HumidityPct: p(58.0), WarmthC: p(23.0), LookDays: p(4), RootBallCM: p(7.0), InSpike: p(false)})
+	h.plan(29, treatment.Answers{LiveRoots: p(2), Reserves: treatment.Plump, HumidityPct: p(58.0), WarmthC: p(23.0), LookDays: p(4), RootBallCM: p(7.0), InSpike: p(false), School: "S3"})
 	h.did(29, "baseline", "unpot", "clean-base", "clean-moss", "tally")
 	h.did(28, "dry-cut", "prepare-lean-pot", "stake-firm", "warm-shade", "mist-leaves")
 	for _, d := range []int{24, 18, 12, 6} {
@@ -356,7 +356,7 @@ func peaceLily(c *clinic) {
 	h.plan(46, treatment.Answers{})
 	h.did(46, "baseline")
 	h.did(44, "more-light")
-	h.did(40, "look-again-week")
+	h.did(39, "turn-weekly")
 	h.quiet(45, 35, 5)
 	h.stage(35, "place-correction", "moved", "judge-new", "")
 	h.check(21, "new-leaves", 0, "marked-new", 0, "wilt", 0, "smell", 0)

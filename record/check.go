@@ -163,6 +163,9 @@ func (a *Arrived) check(s situation) (faults Faults) {
 			faults = append(faults, Fault{Field: "arrived.habit", Message: fmt.Sprintf("%s does not grow like that; leave the habit to the kind", p.Botanical)})
 		}
 	}
+	if a.Mother != nil && *a.Mother == s.entry.PlantID {
+		faults = append(faults, Fault{Field: "arrived.mother", Message: "a plant is not its own mother; pick another"})
+	}
 	between(&faults, "arrived.potWidthCm", a.PotWidthCM, 1, 200, "cm")
 	between(&faults, "arrived.potDepthCm", a.PotDepthCM, 1, 200, "cm")
 	between(&faults, "arrived.price", a.Price, 0, 100000, "as a price")
@@ -260,6 +263,9 @@ func (d *Did) check(s situation) (faults Faults) {
 		faults = append(faults, Fault{Field: "did.step", Message: fmt.Sprintf("the plan has no step %q; it may have been made anew", d.Step), Conflict: true})
 	case ticked:
 		faults = append(faults, Fault{Field: "did.step", Message: fmt.Sprintf("“%s” was ticked on %s already", title, tick.On), Conflict: true})
+	}
+	for i, u := range d.Used {
+		between(&faults, fmt.Sprintf("did.used[%d].amount", i), &u.Amount, 0.001, 1e6, "of it")
 	}
 	if d.Skipped && strings.TrimSpace(d.Reason) == "" {
 		faults = append(faults, Fault{Field: "did.reason", Message: "say in a few words why it is skipped"})

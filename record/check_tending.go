@@ -66,6 +66,25 @@ func (a *Adjusted) check(situation) (faults Faults) {
 	return faults
 }
 
+func (p *Prepared) check(situation) (faults Faults) {
+	if strings.TrimSpace(p.What) == "" || len(p.Amounts) == 0 {
+		faults = append(faults, Fault{Field: "prepared", Message: "say what was prepared, with at least one amount"})
+	}
+	return faults
+}
+
+func (t *Treated) check(situation) (faults Faults) {
+	if strings.TrimSpace(t.Product) == "" {
+		faults = append(faults, Fault{Field: "treated.product", Message: "name the product as it stands on its label"})
+	}
+	if _, ok := diagnosis.CauseByID(t.Against); t.Against != "" && !ok {
+		faults = append(faults, Fault{Field: "treated.against", Message: fmt.Sprintf("there is no cause %q", t.Against)})
+	}
+	countBetween(&faults, "treated.intervalDays", &t.IntervalDays, 0, 365)
+	between(&faults, "treated.reentryHours", &t.ReentryHours, 0, 1000, "hours")
+	return faults
+}
+
 // howKnown are the ways in which one knows what it was.
 var howKnown = map[string]bool{"seen": true, "mended-by": true, "laboratory": true, "died-of": true, "guess": true}
 

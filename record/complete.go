@@ -14,11 +14,20 @@ import (
 // keptChances is how many causes of the differential are kept with a diagnosis.
 const keptChances = 10
 
+// Context is what a collection adds to the trade: where it lies, its own kinds,
+// and who lives there.
+type Context struct {
+	South     bool
+	Kinds     plant.Kinds
+	Household treatment.Household
+}
+
 // Complete fills in what an entry keeps of the moment it is recorded: the
 // differential behind a look or a diagnosis, the composed plan, whether a gate
 // was open.
-func Complete(e *Entry, entries []Entry, kinds plant.Kinds, south bool) error {
-	state := Fold(e.PlantID, entries, kinds)
+func Complete(e *Entry, entries []Entry, c Context) error {
+	south := c.South
+	state := Fold(e.PlantID, entries, c.Kinds)
 	switch {
 	case e.Examined != nil:
 		x := *e.Examined
@@ -42,11 +51,11 @@ func Complete(e *Entry, entries []Entry, kinds plant.Kinds, south bool) error {
 		}
 		e.Diagnosed = &d
 	case e.Planned != nil:
-		plan, err := treatment.Compose(state.Situation(e.Planned.Answers, e.On, south))
+		plan, err := treatment.Compose(state.Situation(e.Planned.Answers, e.On, c))
 		if err != nil {
 			return err
 		}
-		e.Planned = &Planned{Answers: e.Planned.Answers, Plan: &plan}
+		e.Planned = &Planned{Answers: e.Planned.Answers, Keeps: e.Planned.Keeps, Plan: &plan}
 	case e.Staged != nil:
 		staged := *e.Staged
 		staged.GateOpen = situation{state: state, entry: *e}.gateOpen()
@@ -69,7 +78,7 @@ func SameSubmission(recorded, sent Entry) bool {
 			b.Diagnosed = &Diagnosed{Causes: b.Diagnosed.Causes, Reason: b.Diagnosed.Reason}
 		}
 		if b.Planned != nil {
-			b.Planned = &Planned{Answers: b.Planned.Answers}
+			b.Planned = &Planned{Answers: b.Planned.Answers, Keeps: b.Planned.Keeps}
 		}
 		if b.Staged != nil {
 			st := *b.Staged
@@ -101,7 +110,7 @@ func (s State) Examination(on day.Day, south bool) diagnosis.Examination {
 
 // Situation gives what a plan is composed for: the causes last accepted, with
 // what the record knows where the carer did not answer.
-func (s State) Situation(a treatment.Answers, on day.Day, south bool) treatment.Situation {
+func (s State) Situation(a treatment.Answers, on day.Day, c Context) treatment.Situation {
 	if a.PotWidthCM == nil {
 		a.PotWidthCM = s.Pot.WidthCM
 	}
@@ -119,9 +128,31 @@ func (s State) Situation(a treatment.Answers, on day.Day, south bool) treatment.
 			}
 		}
 	}
-	sit := treatment.Situation{Habit: s.Habit, Profile: s.Profile, Season: climate.SeasonOf(on, south), Start: on, Answers: a}
+	s.tallied(&a, on)
+	sit := treatment.Situation{Habit: s.Habit, Profile: s.Profile, Season: climate.SeasonOf(on, c.South), Start: on, Answers: a, Household: c.Household}
 	if s.Verdict != nil {
-		sit.Causes = s.Verdict.Causes
+		sit.Causes, sit.Chances = s.Verdict.Causes, map[string]float64{}
+		for _, said := range s.Verdict.Chances {
+			sit.Chances[said.ID] = said.Chance
+		}
 	}
 	return sit
+}
+
+// tallied answers from a fresh root tally what the carer did not.
+func (s State) tallied(a *treatment.Answers, on day.Day) {
+	if len(s.Tallies) == 0 || on-s.Tallies[len(s.Tallies)-1].On > readingDays {
+		return
+	}
+	last := s.Tallies[len(s.Tallies)-1]
+	if a.LiveRoots == nil && last.Counted() > 0 {
+		n := last.InMedium.Live + last.InMedium.Doubtful + last.InAir.Live + last.InAir.Doubtful
+		a.LiveRoots = &n
+	}
+	if a.LiveTips == nil {
+		a.LiveTips = last.Tips
+	}
+	if a.RootBallCM == nil {
+		a.RootBallCM = last.RootBallCM
+	}
 }

@@ -16,6 +16,7 @@ import (
 	"tendermend/core/roots"
 	"tendermend/core/treatment"
 	"tendermend/core/water"
+	"tendermend/core/working"
 )
 
 // Kind names what an entry records.
@@ -39,6 +40,8 @@ const (
 	KindMetered   Kind = "metered"
 	KindAdjusted  Kind = "adjusted"
 	KindConfirmed Kind = "confirmed"
+	KindPrepared  Kind = "prepared"
+	KindTreated   Kind = "treated"
 	KindStaged    Kind = "staged"
 	KindNoted     Kind = "noted"
 	KindClosed    Kind = "closed"
@@ -76,6 +79,8 @@ type Body struct {
 	Metered   *Metered   `json:"metered,omitempty"`
 	Adjusted  *Adjusted  `json:"adjusted,omitempty"`
 	Confirmed *Confirmed `json:"confirmed,omitempty"`
+	Prepared  *Prepared  `json:"prepared,omitempty"`
+	Treated   *Treated   `json:"treated,omitempty"`
 	Staged    *Staged    `json:"staged,omitempty"`
 	Noted     *Noted     `json:"noted,omitempty"`
 	Closed    *Closed    `json:"closed,omitempty"`
@@ -110,6 +115,8 @@ func (b Body) parts() map[Kind]part {
 	put(KindMetered, b.Metered != nil, b.Metered)
 	put(KindAdjusted, b.Adjusted != nil, b.Adjusted)
 	put(KindConfirmed, b.Confirmed != nil, b.Confirmed)
+	put(KindPrepared, b.Prepared != nil, b.Prepared)
+	put(KindTreated, b.Treated != nil, b.Treated)
 	put(KindClosed, b.Closed != nil, b.Closed)
 	put(KindReopened, b.Reopened != nil, b.Reopened)
 	put(KindVoided, b.Voided != nil, b.Voided)
@@ -157,6 +164,7 @@ type Arrived struct {
 	Growths    *int       `json:"growths,omitempty" doc:"Bulbs, canes, rosettes or stems."`
 	Place      *uuid.UUID `json:"place,omitempty"`
 	Isolated   bool       `json:"isolated"`
+	Mother     *uuid.UUID `json:"mother,omitempty" doc:"The plant here that it is a piece of."`
 	Note       string     `json:"note,omitempty" maxLength:"2000"`
 }
 
@@ -192,6 +200,9 @@ type Diagnosed struct {
 // Planned is the plan as composed on that day.
 type Planned struct {
 	Answers treatment.Answers `json:"answers"`
+	// Keeps is true where a plan is made anew in the middle of the same work: the
+	// steps that were done stay done.
+	Keeps bool `json:"keeps,omitempty"`
 	// Plan is composed when it is recorded.
 	Plan *treatment.Plan `json:"plan,omitempty"`
 }
@@ -202,6 +213,33 @@ type Did struct {
 	Skipped bool   `json:"skipped"`
 	Reason  string `json:"reason,omitempty" maxLength:"300"`
 	Note    string `json:"note,omitempty" maxLength:"2000"`
+	Used    []Used `json:"used,omitempty" maxItems:"30" doc:"What it took from the cupboard."`
+}
+
+// Used is what a step took of a supply.
+type Used struct {
+	Supply uuid.UUID `json:"supply"`
+	Amount float64   `json:"amount" doc:"In the supply's unit."`
+}
+
+// Prepared is a result of the bench that is kept with a plant: amounts with
+// their workings.
+type Prepared struct {
+	What    string           `json:"what" maxLength:"120"`
+	Amounts []working.Amount `json:"amounts" maxItems:"30"`
+	Note    string           `json:"note,omitempty" maxLength:"2000"`
+}
+
+// Treated is a product used by its label. The dose is what the label says,
+// typed in by the carer and multiplied; none is ever proposed.
+type Treated struct {
+	Product      string           `json:"product" maxLength:"120"`
+	Batch        string           `json:"batch,omitempty" maxLength:"60"`
+	Against      string           `json:"against,omitempty" doc:"Id of a cause."`
+	Amounts      []working.Amount `json:"amounts,omitempty" maxItems:"10"`
+	IntervalDays int              `json:"intervalDays,omitempty" doc:"Days until it may be repeated, by its label; 0 where it is not repeated."`
+	ReentryHours float64          `json:"reentryHours,omitempty" doc:"Hours for which people and animals stay away, by its label."`
+	Note         string           `json:"note,omitempty" maxLength:"2000"`
 }
 
 // Watered is one watering.

@@ -53,7 +53,7 @@ func (b *book) write(daysAgo int, body record.Body) record.Entry {
 func (b *book) add(e record.Entry) record.Entry {
 	b.t.Helper()
 	require.Empty(b.t, record.Check(e, b.entries, b.kinds, today))
-	require.NoError(b.t, record.Complete(&e, b.entries, b.kinds, false))
+	require.NoError(b.t, record.Complete(&e, b.entries, record.Context{Kinds: b.kinds}))
 	b.entries = append(b.entries, e)
 	return e
 }

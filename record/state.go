@@ -49,6 +49,8 @@ type State struct {
 	Probes     []Probe
 	Tallies    []TallyOn
 	Feeds      []Feeding
+	Prepared   []PreparedOn
+	Treatments []TreatedOn
 	Meters     []Meter
 
 	Said  []Said // what each look said, oldest first
@@ -95,6 +97,20 @@ type Pot struct {
 type TallyOn struct {
 	On day.Day `json:"on"`
 	Tallied
+}
+
+// PreparedOn is a result of the bench with its day.
+type PreparedOn struct {
+	On    day.Day   `json:"on"`
+	Entry uuid.UUID `json:"entry"`
+	Prepared
+}
+
+// TreatedOn is a product used, with its day.
+type TreatedOn struct {
+	On    day.Day   `json:"on"`
+	Entry uuid.UUID `json:"entry"`
+	Treated
 }
 
 // Feeding is one feeding with its day.
@@ -213,6 +229,11 @@ func (s *State) apply(e Entry) {
 		s.Meters = append(s.Meters, Meter{e.On, *e.Metered})
 	case e.Adjusted != nil:
 		s.Adjusted = e.Adjusted
+	case e.Prepared != nil:
+		s.Prepared = append(s.Prepared, PreparedOn{e.On, e.ID, *e.Prepared})
+	case e.Treated != nil:
+		s.Treatments = append(s.Treatments, TreatedOn{e.On, e.ID, *e.Treated})
+		s.looked(e.On)
 	case e.Confirmed != nil:
 		s.confirm(e)
 	case e.Staged != nil:
@@ -250,7 +271,15 @@ func (s *State) looked(on day.Day) {
 // plan takes up a plan and sets the plant at the first stage of its track. A
 // plan made anew on the same track keeps the stage that was reached.
 func (s *State) plan(e Entry) {
-	s.Plan, s.PlannedOn, s.PlanAnswers, s.Ticks = e.Planned.Plan, e.On, e.Planned.Answers, map[string]Tick{}
+	kept := map[string]Tick{}
+	if e.Planned.Keeps {
+		for _, step := range e.Planned.Plan.Steps {
+			if tick, done := s.Ticks[step.ID]; done {
+				kept[step.ID] = tick
+			}
+		}
+	}
+	s.Plan, s.PlannedOn, s.PlanAnswers, s.Ticks = e.Planned.Plan, e.On, e.Planned.Answers, kept
 	if s.Plan.Track != s.Track {
 		s.enter(s.Plan.Track, 0, e.On, Span{})
 	}

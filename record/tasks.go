@@ -26,6 +26,7 @@ const (
 	TaskCheck   TaskKind = "check"   // the stage's check-in
 	TaskLook    TaskKind = "look"    // a look at a plant that is well
 	TaskWater   TaskKind = "water"   // the look window for water
+	TaskTreat   TaskKind = "treat"   // a product may be repeated, by its label
 )
 
 // Task is one thing to do or look at, with why and since when.
@@ -71,6 +72,11 @@ func (s State) Tasks(south bool) []Task {
 	}
 	if t, due := s.waterTask(south); due {
 		add(t)
+	}
+	if n := len(s.Treatments); n > 0 && s.Treatments[n-1].IntervalDays > 0 {
+		last := s.Treatments[n-1]
+		add(Task{Kind: TaskTreat, From: last.On + day.Day(last.IntervalDays), Until: last.On + day.Day(last.IntervalDays) + 3, What: "Look whether " + last.Product + " is needed again",
+			Why: fmt.Sprintf("Its label gives an interval of %s.", days(last.IntervalDays)), Minutes: 5, Weight: 3})
 	}
 	sort.SliceStable(tasks, func(a, b int) bool {
 		if tasks[a].From != tasks[b].From {

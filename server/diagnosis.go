@@ -7,6 +7,7 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 
 	"tendermend/core/diagnosis"
+	"tendermend/core/prognosis"
 	"tendermend/core/treatment"
 	"tendermend/core/working"
 	"tendermend/record"
@@ -65,6 +66,9 @@ type PlanPreview struct {
 	Plan    treatment.Plan     `json:"plan"`
 	Schools []treatment.School `json:"schools" doc:"Ways of treating an orchid with few roots, best first; empty for others."`
 	Answers treatment.Answers  `json:"answers" doc:"The answers it was made with, with what the record knew."`
+	Choices []treatment.Choice `json:"choices" doc:"Where the trade disagrees, with both sides."`
+	Odds    float64            `json:"odds" doc:"Share of plants that live with what is accepted, treated, 0-1."`
+	Needs   []treatment.Need   `json:"needs" doc:"What its steps need, against the cupboard."`
 }
 
 func (srv *server) diagnosisOperations(api huma.API) {
@@ -95,12 +99,20 @@ func (srv *server) diagnosisOperations(api huma.API) {
 			if faults := record.CheckPlan(record.Planned{Answers: in.Body.Answers}, state); len(faults) > 0 {
 				return nil, faults
 			}
-			sit := state.Situation(in.Body.Answers, today, a.Collection.South)
+			home, _, err := srv.store.Household(ctx, a.Collection.ID)
+			if err != nil {
+				return nil, err
+			}
+			sit := state.Situation(in.Body.Answers, today, record.Context{South: a.Collection.South, Household: home})
 			plan, err := treatment.Compose(sit)
 			if err != nil {
 				return nil, huma.Error422UnprocessableEntity(err.Error())
 			}
-			preview := PlanPreview{Plan: plan, Schools: []treatment.School{}, Answers: sit.Answers}
+			list, err := srv.shopping(ctx, a, plan.Steps)
+			if err != nil {
+				return nil, err
+			}
+			preview := PlanPreview{Plan: plan, Schools: []treatment.School{}, Answers: sit.Answers, Choices: treatment.ChoicesFor(sit), Odds: prognosis.Lives(sit.Causes), Needs: list.Body.Needs}
 			if sit.WantsSchool() {
 				preview.Schools = treatment.Schools(sit)
 			}

@@ -65,6 +65,11 @@ type PlantFile struct {
 	Tally     *TallyView             `json:"tally,omitempty" doc:"The last root tally."`
 	Wants     plant.Profile          `json:"wants" doc:"What it wants: its kind's values, or its habit's, with what was overruled."`
 	Adjusted  *record.Adjusted       `json:"adjusted,omitempty"`
+	Prepared  []record.PreparedOn    `json:"prepared" doc:"Results of the bench kept with it since its plan was made."`
+	Treated   []record.TreatedOn     `json:"treated" doc:"Products used, newest last."`
+	Mother    *store.Kin             `json:"mother,omitempty"`
+	Children  []store.Kin            `json:"children" doc:"Pieces taken of it."`
+	Answers   treatment.Answers      `json:"answers" doc:"The answers that its plan was made with."`
 	Entries   int                    `json:"entries"`
 }
 
@@ -120,7 +125,20 @@ func (srv *server) plantOperations(api huma.API) {
 					return nil, err
 				}
 			}
-			return &struct{ Body PlantFile }{plantFile(state, placeName, apart, a.Collection.Today(srv.Clock()), a.Collection.South)}, nil
+			file := plantFile(state, placeName, apart, a.Collection.Today(srv.Clock()), a.Collection.South)
+			if file.Children, err = srv.store.Children(ctx, a.Collection.ID, in.Plant); err != nil {
+				return nil, err
+			}
+			if mother := state.Arrival.Mother; mother != nil {
+				kin, found, err := srv.store.KinOf(ctx, a.Collection.ID, *mother)
+				if err != nil {
+					return nil, err
+				}
+				if found {
+					file.Mother = &kin
+				}
+			}
+			return &struct{ Body PlantFile }{file}, nil
 		}))
 }
 
@@ -155,6 +173,7 @@ func plantFile(s record.State, place string, apart bool, today day.Day, south bo
 		Profile: s.Profile, HabitInfo: s.Habit, Arrival: s.Arrival, PlaceID: s.Place, Today: today, Examined: s.Examined, Verdict: s.Verdict,
 		Plan: s.Plan, Ticks: s.Ticks, Tasks: s.Tasks(south), Curves: s.Readings, Closed: s.Closed, Entries: s.Entries,
 		Said: append([]record.Said{}, s.Said...), Cases: append([]record.Case{}, s.Cases...), Pot: s.Pot, Wants: s.Wants, Adjusted: s.Adjusted,
+		Prepared: []record.PreparedOn{}, Treated: append([]record.TreatedOn{}, s.Treatments...), Answers: s.PlanAnswers,
 	}
 	if f.Name == "" {
 		f.Name = f.Label
@@ -170,6 +189,11 @@ func plantFile(s record.State, place string, apart bool, today day.Day, south bo
 			if c, ok := diagnosis.CauseByID(id); ok {
 				f.Causes = append(f.Causes, c.Label)
 			}
+		}
+	}
+	for _, p := range s.Prepared {
+		if s.Plan == nil || p.On >= s.PlannedOn {
+			f.Prepared = append(f.Prepared, p)
 		}
 	}
 	if n := len(s.Tallies); n > 0 {

@@ -115,5 +115,7 @@ func (srv *server) operations(r chi.Router) huma.API {
 	srv.lookingOperations(api)
 	srv.caseFileOperations(api)
 	srv.confirmedOperations(api)
+	srv.benchOperations(api)
+	srv.householdOperations(api)
 	return api
 }

@@ -12,6 +12,7 @@ import (
 	"github.com/jmoiron/sqlx"
 
 	"tendermend/core/day"
+	"tendermend/core/treatment"
 	"tendermend/record"
 )
 
@@ -84,6 +85,13 @@ func (s *Store) Append(ctx context.Context, a Account, e record.Entry, today day
 			return record.Entry{}, record.Faults{{Field: "place", Message: "there is no such place here; pick one from the list"}}
 		}
 	}
+	if mother := motherOf(e); mother != nil {
+		if _, err := s.Entries(ctx, collection, *mother); errors.Is(err, ErrNotFound) {
+			return record.Entry{}, record.Faults{{Field: "arrived.mother", Message: "the mother is no plant of this collection; pick one from the list"}}
+		} else if err != nil {
+			return record.Entry{}, err
+		}
+	}
 	var kept record.Entry
 	err := s.inTx(ctx, func(tx *sqlx.Tx) error {
 		if err := lockPlant(ctx, tx, collection, e); err != nil {
@@ -108,16 +116,31 @@ func (s *Store) Append(ctx context.Context, a Account, e record.Entry, today day
 			return faults
 		}
 		e.RecordedAt, e.By = s.now(), a.User.Name
-		if err := record.Complete(&e, entries, kinds, a.Collection.South); err != nil {
+		home, _, err := loadSetting[treatment.Household](ctx, tx, collection, householdKey)
+		if err != nil {
+			return err
+		}
+		if err := record.Complete(&e, entries, record.Context{South: a.Collection.South, Kinds: kinds, Household: home}); err != nil {
 			return record.Faults{{Field: string(e.Kind()), Message: err.Error()}}
 		}
 		if err := insertEntry(ctx, tx, a, e); err != nil {
 			return err
 		}
 		kept = e
-		return project(ctx, tx, a.Collection, record.Fold(e.PlantID, append(entries, e), kinds))
+		entries = append(entries, e)
+		if err := s.useUp(ctx, tx, a, entries); err != nil {
+			return err
+		}
+		return project(ctx, tx, a.Collection, record.Fold(e.PlantID, entries, kinds))
 	})
 	return kept, err
+}
+
+func motherOf(e record.Entry) *uuid.UUID {
+	if e.Arrived == nil {
+		return nil
+	}
+	return e.Arrived.Mother
 }
 
 func placeOf(e record.Entry) *uuid.UUID {

@@ -112,12 +112,12 @@ func project(ctx context.Context, tx sqlx.ExecerContext, c Collection, s record.
 	_, err := tx.ExecContext(ctx, `
 		update plants set here = $3, name = $4, label = $5, habit = $6, profile = $7, botanical = $8, search = $9, place_id = $10,
 			isolation = $11, standing = $12, stage = $13, arrived_on = $14, last_look = $15, next_due = $16, stalls_on = $17,
-			weight = $18, causes = $19, tasks = $20, seam = $21, entries = $22, figure = $23, cases = $24
+			weight = $18, causes = $19, tasks = $20, seam = $21, entries = $22, figure = $23, cases = $24, mother_id = $25
 		where collection_id = $1 and id = $2`,
 		c.ID, s.PlantID, s.Here, name, s.Arrival.Label, s.Habit.ID, s.Arrival.Profile, botanical, search, s.Place,
 		string(s.Isolation), s.Standing(), stage, s.ArrivedOn, s.LastLook(), due, stalls,
 		weight, asJSON[[]string]{causes}, asJSON[[]record.Task]{tasks}, asJSON[record.Seam]{s.Seam().Thin(listedStitches)}, s.Entries,
-		asJSON[record.Figure]{s.Figure()}, asJSON[[]record.Case]{append([]record.Case{}, s.Cases...)})
+		asJSON[record.Figure]{s.Figure()}, asJSON[[]record.Case]{append([]record.Case{}, s.Cases...)}, s.Arrival.Mother)
 	if err != nil {
 		return fmt.Errorf("updating the lists: %w", err)
 	}
@@ -236,6 +236,30 @@ func (s *Store) Counts(ctx context.Context, collection uuid.UUID) (standing, sta
 func (s *Store) PlantCount(ctx context.Context, collection uuid.UUID) (n int, err error) {
 	err = s.DB.GetContext(ctx, &n, `select count(*) from plants where collection_id = $1 and here`, collection)
 	return n, err
+}
+
+// Kin is a plant by name: a mother, or a piece of one.
+type Kin struct {
+	ID       uuid.UUID `db:"id" json:"id"`
+	Name     string    `db:"name" json:"name"`
+	Standing string    `db:"standing" json:"standing"`
+}
+
+// Children lists the pieces that were taken of a plant, oldest first.
+func (s *Store) Children(ctx context.Context, collection, mother uuid.UUID) ([]Kin, error) {
+	kin := []Kin{}
+	err := s.DB.SelectContext(ctx, &kin, `select id, name, standing from plants where collection_id = $1 and mother_id = $2 and here order by arrived_on, id`, collection, mother)
+	return kin, err
+}
+
+// KinOf gives a plant by name; false where the collection has no such plant.
+func (s *Store) KinOf(ctx context.Context, collection, id uuid.UUID) (kin Kin, found bool, err error) {
+	list := []Kin{}
+	err = s.DB.SelectContext(ctx, &list, `select id, name, standing from plants where collection_id = $1 and id = $2`, collection, id)
+	if err != nil || len(list) == 0 {
+		return Kin{}, false, err
+	}
+	return list[0], true, nil
 }
 
 // Due lists the plants with something to do by today, in the order of the walk.

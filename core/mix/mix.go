@@ -24,15 +24,15 @@ func PotFor(rootBall, old float64) float64 {
 	return w
 }
 
-// taper and depthShare are the usual shape of a plastic pot: bottom width and
+// taper and DepthShare are the usual shape of a plastic pot: bottom width and
 // depth as shares of the rim (common practice; 15.2/10.8/14 cm gives 0.71, 0.92).
 const (
 	taper      = 0.71
-	depthShare = 0.92
+	DepthShare = 0.92
 )
 
 // PotLitres estimates the volume of a usual round pot from its rim in cm alone.
-func PotLitres(rim float64) float64 { return FrustumLitres(rim, rim*taper, rim*depthShare) }
+func PotLitres(rim float64) float64 { return FrustumLitres(rim, rim*taper, rim*DepthShare) }
 
 // Settling is how much loose mix is wanted for a filled pot (common practice).
 const Settling = 1.15

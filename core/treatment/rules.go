@@ -106,11 +106,38 @@ func (c *composer) rootWorkInItsTime() {
 // Rule 2: a pest on a plant that is also repotted is treated while it is out of
 // its pot, and its medium goes with the waste.
 func (c *composer) oneDisturbance() {
+	c.onePotting()
 	if c.steps["pot-up"] == nil || !c.used["P12"] && !c.used["P14"] {
 		return
 	}
 	if c.applies("R2", "Leaves are treated while it is out of its pot", "One disturbance of the roots, not two; waste in one bag, fresh mix.") {
 		delete(c.steps, "fresh-medium")
+	}
+}
+
+// onePotting leaves one way of potting in a plan: a school's, or that of rot,
+// before the general one, whose reasons it takes over.
+func (c *composer) onePotting() {
+	over := ""
+	for _, id := range []string{"cup", "stake-firm", "moss-wrap", "set-in-clay", "moss-wisps", "upright-dry"} {
+		if c.steps[id] != nil {
+			over = id
+		}
+	}
+	general := []string{"prepare-pot", "pot-up", "loosen-ball", "water-in", "pre-soak", "own-labels"}
+	if over == "" {
+		if c.steps["wash-roots"] != nil || c.steps["bare-root"] != nil || c.steps["clean-base"] != nil {
+			delete(c.steps, "loosen-ball")
+		}
+		return
+	}
+	for _, id := range general {
+		if p := c.steps[id]; p != nil {
+			for _, reason := range p.Reasons {
+				c.steps[over].Reasons = appendOnce(c.steps[over].Reasons, reason)
+			}
+			delete(c.steps, id)
+		}
 	}
 }
 

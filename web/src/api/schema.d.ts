@@ -38,6 +38,159 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bench": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Recipes, ingredients and what must not meet */
+        get: operations["get-bench"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/air": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What air feels like to a leaf; records nothing */
+        post: operations["bench-air"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/dilution": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A dilution, guarded; records nothing */
+        post: operations["bench-dilution"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/dose": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A label's dose multiplied; records nothing */
+        post: operations["bench-dose"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/feed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What feeds bring to the water; records nothing */
+        post: operations["bench-feed"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/light": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A light reading over a day; records nothing */
+        post: operations["bench-light"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/mix": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A mix by parts; records nothing */
+        post: operations["bench-mix"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/pot": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A pot for live roots; records nothing */
+        post: operations["bench-pot"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/runway": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How long reserves last; records nothing */
+        post: operations["bench-runway"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/causes/{cause}": {
         parameters: {
             query?: never;
@@ -245,6 +398,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plants/{plant}/shopping": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the open steps of a plan need, and what is missing */
+        get: operations["get-shopping"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/profiles": {
         parameters: {
             query?: never;
@@ -333,6 +503,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/settings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who lives there, and the sides usually taken */
+        get: operations["get-settings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/settings/choices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keep the sides one usually takes */
+        put: operations["save-choices"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/settings/household": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say who lives there; every version is kept */
+        put: operations["save-household"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/signs/{sign}": {
         parameters: {
             query?: never;
@@ -344,6 +565,57 @@ export interface paths {
         get: operations["get-sign"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/supplies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is in the cupboard */
+        get: operations["list-supplies"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/supplies/{supply}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Add a supply, change or withdraw it */
+        put: operations["save-supply"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/supplies/{supply}/stock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put something into the cupboard, or take it out */
+        post: operations["stock-supply"];
         delete?: never;
         options?: never;
         head?: never;
@@ -409,6 +681,16 @@ export interface components {
             needs?: string;
             worst?: components["schemas"]["Harm"];
         };
+        AirInput: {
+            /** @description Whether it is the air in a closed chamber. */
+            chamber?: boolean;
+            /** Format: double */
+            humidityPct: number;
+            /** @description Id of a kind to compare with. */
+            kind?: string;
+            /** Format: double */
+            tempC: number;
+        };
         Amount: {
             /** @description ml, l, cm, g or a count; always metric, turned into others by the screen. */
             unit: string;
@@ -423,6 +705,11 @@ export interface components {
             why: string;
         };
         Answers: {
+            /**
+             * @description What is done with roots that look dry.
+             * @enum {string}
+             */
+            dryRoots?: "cut" | "keep";
             /** Format: double */
             humidityPct?: number;
             inSpike?: boolean;
@@ -439,6 +726,18 @@ export interface components {
              * @description How often the carer can look.
              */
             lookDays?: number;
+            /** @description Ids of rules that the carer sets aside. */
+            overruled?: string[];
+            /**
+             * @description What is tried first against pests.
+             * @enum {string}
+             */
+            pestFirst?: "soap" | "neem" | "earth" | "alcohol" | "systemic" | "predators";
+            /**
+             * @description When plantlets come off.
+             * @enum {string}
+             */
+            plantlets?: "now" | "wait";
             /**
              * Format: double
              * @description Inner width of the present pot.
@@ -458,6 +757,11 @@ export interface components {
             rootWash?: "soap" | "peroxide" | "fungicide";
             /** @description The orchid school taken. */
             school?: string;
+            /**
+             * @description What is done with flower spikes.
+             * @enum {string}
+             */
+            spikes?: "cut" | "keep-one";
             /**
              * Format: double
              * @description Room warmth.
@@ -533,6 +837,8 @@ export interface components {
             /** Format: int64 */
             leaves?: number;
             medium?: string;
+            /** @description The plant here that it is a piece of. */
+            mother?: string;
             /** @description What it is called here. */
             name: string;
             note?: string;
@@ -563,6 +869,11 @@ export interface components {
             /** @description Most worth its trouble first; the part's other signs are rare or dear. Empty where none is asked at first. */
             signs: string[];
             zone: string;
+        };
+        BenchTables: {
+            chemicals: components["schemas"]["Chemical"][];
+            ingredients: components["schemas"]["Ingredient"][];
+            recipes: components["schemas"]["Recipe"][];
         };
         Bin: {
             /**
@@ -675,6 +986,17 @@ export interface components {
             note?: string;
             readings: components["schemas"]["Value"][];
         };
+        Chemical: {
+            id: string;
+            label: string;
+        };
+        Choice: {
+            ask: string;
+            /** @description The answer that it fills. */
+            id: string;
+            /** @description The usual one first. */
+            sides: components["schemas"]["Side"][];
+        };
         Closed: {
             /** @enum {string} */
             outcome: "mended" | "given-away" | "lost";
@@ -753,6 +1075,8 @@ export interface components {
             reason?: string;
             skipped: boolean;
             step: string;
+            /** @description What it took from the cupboard. */
+            used?: components["schemas"]["Used"][];
         };
         Differential: {
             /** @description The likeliest causes with what speaks for and against them. */
@@ -794,6 +1118,26 @@ export interface components {
             overruled?: string[];
             present: string[];
         };
+        DilutionInput: {
+            /** @description Parts of water and parts of stock, such as 4 and 1, instead of strengths. */
+            ratio?: number[];
+            /**
+             * Format: double
+             * @description Strength of the stock, per cent.
+             */
+            stockPct?: number;
+            /** @description How much is wanted, as written: 250 ml, 1 1/2 cups, 2 l. */
+            volume: string;
+            /**
+             * Format: double
+             * @description Strength wanted, per cent.
+             */
+            wantedPct?: number;
+            /** @description What is diluted. */
+            what?: string;
+            /** @description Ids of everything that goes in or was in the bottle before. */
+            with?: string[];
+        };
         Done: {
             /**
              * Format: int64
@@ -801,6 +1145,34 @@ export interface components {
              */
             effect: number;
             move: string;
+        };
+        Dose: {
+            label: components["schemas"]["Label"];
+            /**
+             * Format: double
+             * @description Grams in each litre; for liquids millilitres × their density.
+             */
+            perLitre: number;
+        };
+        DoseInput: {
+            /**
+             * Format: double
+             * @description … for so many of the unit.
+             */
+            per: number;
+            product: string;
+            /**
+             * Format: double
+             * @description How many of the unit are to be treated.
+             */
+            quantity: number;
+            /** @description The label's amount, as written: 5 ml, 1/2 tsp, 2 g. */
+            says: string;
+            /**
+             * @description Litres of spray or water, centimetres of pot width, square metres, or plants.
+             * @enum {string}
+             */
+            unit: "l" | "cm" | "m2" | "plant";
         };
         EntriesOutputBody: {
             /** @description Newest first. */
@@ -830,6 +1202,7 @@ export interface components {
             planned?: components["schemas"]["Planned"];
             plantId: string;
             potted?: components["schemas"]["Potted"];
+            prepared?: components["schemas"]["Prepared"];
             probed?: components["schemas"]["Probed"];
             /** Format: date-time */
             recordedAt: string;
@@ -838,6 +1211,7 @@ export interface components {
             replaces?: string;
             staged?: components["schemas"]["Staged"];
             tallied?: components["schemas"]["Tallied"];
+            treated?: components["schemas"]["Treated"];
             voided?: components["schemas"]["Voided"];
             watered?: components["schemas"]["Watered"];
             weighed?: components["schemas"]["Weighed"];
@@ -919,6 +1293,19 @@ export interface components {
              */
             ppmN: number;
         };
+        FeedInput: {
+            doses: components["schemas"]["Dose"][];
+            /**
+             * Format: double
+             * @description Pot width, cm, for the volume of a flush.
+             */
+            potCm?: number;
+            /**
+             * Format: double
+             * @description Wanted ppm of nitrogen: gives the grams of the first feed.
+             */
+            wantedN?: number;
+        };
         Figure: {
             /**
              * Format: int64
@@ -989,11 +1376,29 @@ export interface components {
              */
             without: number;
         };
+        Household: {
+            asthma: boolean;
+            children: boolean;
+            pets: boolean;
+            /** @description Plants stand outdoors, or where bees reach them. */
+            pollinators: boolean;
+        };
+        Ingredient: {
+            air: number[];
+            id: string;
+            label: string;
+            water: number[];
+        };
         Input: {
             name: string;
             unit?: string;
             /** Format: double */
             value: number;
+        };
+        Kin: {
+            id: string;
+            name: string;
+            standing: string;
         };
         KindInputBody: {
             profile: components["schemas"]["Profile"];
@@ -1033,6 +1438,37 @@ export interface components {
             };
             /** @description In the order of a look from the outside in. */
             zones: components["schemas"]["Zone"][];
+        };
+        Label: {
+            /** Format: double */
+            ca: number;
+            /** Format: double */
+            k2o: number;
+            /** Format: double */
+            mg: number;
+            /** Format: double */
+            n: number;
+            name: string;
+            /** Format: double */
+            p2o5: number;
+        };
+        LightInput: {
+            /**
+             * Format: double
+             * @description Hours a day at about that light.
+             */
+            hours: number;
+            /** @description Id of a kind to compare with. */
+            kind?: string;
+            /** @enum {string} */
+            lamp: "sun" | "cool-white" | "metal-halide" | "high-pressure-sodium" | "incandescent";
+            /** Format: double */
+            reading: number;
+            /**
+             * @description Lux or foot-candles.
+             * @enum {string}
+             */
+            unit: "lux" | "fc";
         };
         Liking: {
             /** @enum {string} */
@@ -1109,6 +1545,29 @@ export interface components {
             name: string;
             parts: components["schemas"]["Part"][];
         };
+        MixInput: {
+            /**
+             * Format: double
+             * @description Loose mix wanted, where no pot is given.
+             */
+            litres?: number;
+            /**
+             * Format: double
+             * @description Dry moss to be wetted, grams.
+             */
+            mossDryG?: number;
+            parts: components["schemas"]["Part"][];
+            /**
+             * Format: double
+             * @description Inner width of the pots to fill, cm.
+             */
+            potCm?: number;
+            /**
+             * Format: int64
+             * @description How many pots; 1 where it is left out.
+             */
+            pots?: number;
+        };
         Move: {
             how: string;
             id: string;
@@ -1125,6 +1584,30 @@ export interface components {
             isolation?: "clean" | "watch" | "isolated";
             place?: string;
             reason?: string;
+        };
+        Need: {
+            /**
+             * Format: double
+             * @description What is missing.
+             */
+            buy: number;
+            /**
+             * Format: double
+             * @description Of what is used up, at your own price.
+             */
+            cost?: number;
+            /**
+             * Format: double
+             * @description How much the open steps take; 0 where only some of it is needed.
+             */
+            need: number;
+            /**
+             * Format: double
+             * @description What the cupboard holds, in the same unit; missing where it is not kept there.
+             */
+            stock?: number;
+            unit: string;
+            what: string;
         };
         NewEntry: {
             adjusted?: components["schemas"]["Adjusted"];
@@ -1144,12 +1627,14 @@ export interface components {
             on: string;
             planned?: components["schemas"]["Planned"];
             potted?: components["schemas"]["Potted"];
+            prepared?: components["schemas"]["Prepared"];
             probed?: components["schemas"]["Probed"];
             reopened?: components["schemas"]["Reopened"];
             /** @description The entry that this one corrects. */
             replaces?: string;
             staged?: components["schemas"]["Staged"];
             tallied?: components["schemas"]["Tallied"];
+            treated?: components["schemas"]["Treated"];
             voided?: components["schemas"]["Voided"];
             watered?: components["schemas"]["Watered"];
             weighed?: components["schemas"]["Weighed"];
@@ -1241,12 +1726,20 @@ export interface components {
             causes: string[];
             cautions: components["schemas"]["Caution"][];
             ends: string[];
+            /** @description What must be so before it is begun. */
+            entry?: string[];
             expect: string[];
-            /** @description The treatments it is composed of. */
+            /** @description All that its steps need. */
+            materials?: string[];
+            /** @description Their names. */
             names: string[];
+            /** @description Ids of the treatments it is composed of. */
+            protocols: string[];
             rules: components["schemas"]["Rule"][];
             school?: string;
             steps: components["schemas"]["Step"][];
+            /** @description When to give up, and how to bin it. */
+            stops?: string[];
             track: string;
             /** @description What can go wrong. */
             wrong: string[];
@@ -1257,16 +1750,28 @@ export interface components {
         PlanPreview: {
             /** @description The answers it was made with, with what the record knew. */
             answers: components["schemas"]["Answers"];
+            /** @description Where the trade disagrees, with both sides. */
+            choices: components["schemas"]["Choice"][];
+            /** @description What its steps need, against the cupboard. */
+            needs: components["schemas"]["Need"][];
+            /**
+             * Format: double
+             * @description Share of plants that live with what is accepted, treated, 0-1.
+             */
+            odds: number;
             plan: components["schemas"]["Plan"];
             /** @description Ways of treating an orchid with few roots, best first; empty for others. */
             schools: components["schemas"]["School"][];
         };
         Planned: {
             answers: components["schemas"]["Answers"];
+            keeps?: boolean;
             plan?: components["schemas"]["Plan"];
         };
         PlantFile: {
             adjusted?: components["schemas"]["Adjusted"];
+            /** @description The answers that its plan was made with. */
+            answers: components["schemas"]["Answers"];
             arrival: components["schemas"]["Arrived"];
             arrivedOn: string;
             botanical: string;
@@ -1274,6 +1779,8 @@ export interface components {
             cases: components["schemas"]["Case"][];
             /** @description Labels of the accepted causes. */
             causes: string[];
+            /** @description Pieces taken of it. */
+            children: components["schemas"]["Kin"][];
             closed?: components["schemas"]["Closed"];
             /** @description Readings by measure. */
             curves: {
@@ -1291,6 +1798,7 @@ export interface components {
             isolation: "clean" | "watch" | "isolated";
             label: string;
             lastLook: string;
+            mother?: components["schemas"]["Kin"];
             name: string;
             nextDue?: string;
             place: string;
@@ -1298,6 +1806,8 @@ export interface components {
             plan?: components["schemas"]["Plan"];
             plannedOn?: string;
             pot: components["schemas"]["Pot"];
+            /** @description Results of the bench kept with it since its plan was made. */
+            prepared: components["schemas"]["PreparedOn"][];
             profile?: components["schemas"]["Profile"];
             recovery?: components["schemas"]["Recovery"];
             /** @description What each look said, oldest first. */
@@ -1314,6 +1824,8 @@ export interface components {
                 [key: string]: components["schemas"]["Tick"];
             };
             today: string;
+            /** @description Products used, newest last. */
+            treated: components["schemas"]["TreatedOn"][];
             verdict?: components["schemas"]["Verdict"];
             /** @description What it wants: its kind's values, or its habit's, with what was overruled. */
             wants: components["schemas"]["Profile"];
@@ -1355,6 +1867,20 @@ export interface components {
             /** Format: double */
             widthCm?: number;
         };
+        PotInput: {
+            /** @description Healthy roots fill the pot: it goes up a size instead of down. */
+            bound?: boolean;
+            /**
+             * Format: double
+             * @description Inner width of the present pot, cm.
+             */
+            oldPotCm?: number;
+            /**
+             * Format: double
+             * @description Width of the live root ball, cm.
+             */
+            rootBallCm: number;
+        };
         Potted: {
             /**
              * Format: double
@@ -1368,6 +1894,18 @@ export interface components {
              * @description Inner width of the pot, cm.
              */
             widthCm?: number;
+        };
+        Prepared: {
+            amounts: components["schemas"]["Amount"][];
+            note?: string;
+            what: string;
+        };
+        PreparedOn: {
+            amounts: components["schemas"]["Amount"][];
+            entry: string;
+            note?: string;
+            on: string;
+            what: string;
         };
         Probed: {
             /** @enum {string} */
@@ -1417,6 +1955,16 @@ export interface components {
             text: string;
             /** Format: int64 */
             weight: number;
+        };
+        Recipe: {
+            for: string;
+            name: string;
+            parts: components["schemas"]["Part"][];
+        };
+        Reckoning: {
+            amounts: components["schemas"]["Amount"][];
+            /** @description What would do harm, or cannot be trusted. */
+            warnings: string[];
         };
         Recovery: {
             /** @description What to read at a check-in. */
@@ -1505,8 +2053,17 @@ export interface components {
             today: string;
         };
         Rule: {
+            id: string;
+            /** @description Whether the carer set it aside. */
+            overruled?: boolean;
             what: string;
             why: string;
+        };
+        RunwayInput: {
+            /** @enum {string} */
+            reserves?: "plump" | "ridged" | "shrivelled" | "thin-stemmed";
+            /** @description The bare plant, oldest first. */
+            weighings?: components["schemas"]["Weighing"][];
         };
         Said: {
             /** @description The likeliest causes, as they stood then. */
@@ -1582,6 +2139,15 @@ export interface components {
             on: string;
             why: string;
         };
+        Settled: {
+            /** @description Whether anybody said who lives there. */
+            asked: boolean;
+            /** @description The sides that this person usually takes, by disagreement. */
+            choices: {
+                [key: string]: string;
+            };
+            household: components["schemas"]["Household"];
+        };
         Sheet: {
             cause: components["schemas"]["Cause"];
             harms: components["schemas"]["Done"][];
@@ -1594,6 +2160,12 @@ export interface components {
             more: string[];
             /** @description Most frequent first. */
             signs: components["schemas"]["Shown"][];
+        };
+        ShoppingOutputBody: {
+            /** @description What runs low in the cupboard. */
+            low: components["schemas"]["Supply"][];
+            /** @description What the open steps of the plan need. */
+            needs: components["schemas"]["Need"][];
         };
         Shown: {
             /**
@@ -1610,6 +2182,14 @@ export interface components {
             /** Format: double */
             frequency: number;
             word: string;
+        };
+        Side: {
+            /** @description What speaks against it. */
+            but: string;
+            /** @description What speaks for it. */
+            for: string;
+            id: string;
+            label: string;
         };
         Sign: {
             /** Format: double */
@@ -1712,8 +2292,15 @@ export interface components {
             amounts: components["schemas"]["Amount"][];
             /** @description Ids of cautions. */
             cautions: string[];
+            /** @description What ends it. */
+            ends?: string;
+            /** @description What must be so before it is begun. */
+            entry?: string;
             how: string;
             id: string;
+            /** @description Held back until this is settled. */
+            if?: string;
+            materials?: string[];
             /** Format: int64 */
             minutes: number;
             on: string;
@@ -1721,6 +2308,62 @@ export interface components {
             /** @description The treatments that ask for it. */
             reasons: string[];
             title: string;
+            /**
+             * Format: int64
+             * @description Minutes that a clock runs: a soak, a drying cut.
+             */
+            waitMinutes?: number;
+            /** @description What can go wrong in it. */
+            wrong?: string;
+        };
+        StockInputBody: {
+            /**
+             * Format: double
+             * @description What went in; below 0 what went out.
+             */
+            amount: number;
+            /** @description Made by the sender, so that sending twice counts once. */
+            id: string;
+            on: string;
+            why?: string;
+        };
+        SuppliesOutputBody: {
+            supplies: components["schemas"]["Supply"][];
+        };
+        Supply: {
+            id: string;
+            /**
+             * Format: double
+             * @description At or under this much it stands on the shopping list.
+             */
+            low: number;
+            name: string;
+            /**
+             * Format: double
+             * @description Of one unit, in the collection's money.
+             */
+            price?: number;
+            /**
+             * Format: double
+             * @description How much is left; may fall below 0 when more was used than was written down.
+             */
+            stock: number;
+            /** @enum {string} */
+            unit: "ml" | "l" | "g" | "kg" | "pieces";
+            /** Format: int64 */
+            version: number;
+        };
+        SupplyInputBody: {
+            /** Format: double */
+            low: number;
+            name: string;
+            /** Format: double */
+            price?: number;
+            /** @enum {string} */
+            unit: "ml" | "l" | "g" | "kg" | "pieces";
+            /** Format: int64 */
+            version: number;
+            withdrawn?: boolean;
         };
         Suspect: {
             /**
@@ -1835,6 +2478,44 @@ export interface components {
             track: string;
             weeks: number[];
         };
+        Treated: {
+            /** @description Id of a cause. */
+            against?: string;
+            amounts?: components["schemas"]["Amount"][];
+            batch?: string;
+            /**
+             * Format: int64
+             * @description Days until it may be repeated, by its label; 0 where it is not repeated.
+             */
+            intervalDays?: number;
+            note?: string;
+            product: string;
+            /**
+             * Format: double
+             * @description Hours for which people and animals stay away, by its label.
+             */
+            reentryHours?: number;
+        };
+        TreatedOn: {
+            /** @description Id of a cause. */
+            against?: string;
+            amounts?: components["schemas"]["Amount"][];
+            batch?: string;
+            entry: string;
+            /**
+             * Format: int64
+             * @description Days until it may be repeated, by its label; 0 where it is not repeated.
+             */
+            intervalDays?: number;
+            note?: string;
+            on: string;
+            product: string;
+            /**
+             * Format: double
+             * @description Hours for which people and animals stay away, by its label.
+             */
+            reentryHours?: number;
+        };
         Turn: {
             /**
              * Format: double
@@ -1851,6 +2532,14 @@ export interface components {
             /** @description Whether seeing it or not seeing it turns the matter. */
             present: boolean;
             sign: string;
+        };
+        Used: {
+            /**
+             * Format: double
+             * @description In the supply's unit.
+             */
+            amount: number;
+            supply: string;
         };
         Value: {
             measure: string;
@@ -1914,6 +2603,11 @@ export interface components {
         Weighed: {
             /** Format: double */
             grams: number;
+        };
+        Weighing: {
+            /** Format: double */
+            grams: number;
+            on: string;
         };
         Weight: {
             present: boolean;
@@ -2021,6 +2715,299 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AppraisalView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "get-bench": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchTables"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "bench-air": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AirInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Reckoning"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "bench-dilution": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DilutionInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Reckoning"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "bench-dose": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DoseInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Reckoning"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "bench-feed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FeedInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Reckoning"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "bench-light": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LightInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Reckoning"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "bench-mix": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MixInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Reckoning"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "bench-pot": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PotInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Reckoning"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "bench-runway": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RunwayInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Reckoning"];
                 };
             };
             /** @description Error */
@@ -2523,6 +3510,37 @@ export interface operations {
             };
         };
     };
+    "get-shopping": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                plant: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShoppingOutputBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     "find-profiles": {
         parameters: {
             query?: {
@@ -2771,6 +3789,103 @@ export interface operations {
             };
         };
     };
+    "get-settings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Settled"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "save-choices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    [key: string]: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Settled"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "save-household": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Household"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Settled"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     "get-sign": {
         parameters: {
             query?: never;
@@ -2789,6 +3904,105 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SignSheet"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "list-supplies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SuppliesOutputBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "save-supply": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                supply: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SupplyInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SuppliesOutputBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "stock-supply": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                supply: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StockInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SuppliesOutputBody"];
                 };
             };
             /** @description Error */

@@ -1,0 +1,148 @@
+package bench
+
+import (
+	"errors"
+	"fmt"
+	"strings"
+
+	"tendermend/core/mix"
+	"tendermend/core/working"
+)
+
+// DilutionInput asks for a dilution: by strength, or by parts.
+type DilutionInput struct {
+	What      string    `json:"what,omitempty" maxLength:"80" doc:"What is diluted."`
+	StockPct  *float64  `json:"stockPct,omitempty" doc:"Strength of the stock, per cent."`
+	WantedPct *float64  `json:"wantedPct,omitempty" doc:"Strength wanted, per cent."`
+	Ratio     []float64 `json:"ratio,omitempty" minItems:"2" maxItems:"2" doc:"Parts of water and parts of stock, such as 4 and 1, instead of strengths."`
+	Volume    string    `json:"volume" maxLength:"40" doc:"How much is wanted, as written: 250 ml, 1 1/2 cups, 2 l."`
+	With      []string  `json:"with,omitempty" maxItems:"12" doc:"Ids of everything that goes in or was in the bottle before."`
+}
+
+// peroxideMost is the strongest peroxide used on plants as bought, per cent.
+const peroxideMost = 3.0
+
+// Dilution gives stock and water, in ml and in spoons. It refuses what would
+// harm the one who mixes it.
+func Dilution(i DilutionInput) (Reckoning, error) {
+	r := fresh()
+	clashes, unknown := mix.Guard(i.With)
+	for _, c := range clashes {
+		if c.Danger {
+			return r, Fault{"with", fmt.Sprintf("never mix %s and %s: it %s", labelOf(c.A), labelOf(c.B), c.Why)}
+		}
+		r.warn("%s and %s: %s.", labelOf(c.A), labelOf(c.B), c.Why)
+	}
+	for _, u := range unknown {
+		r.warn("Nothing is known here of %s: what its label says decides.", u)
+	}
+	volume, err := mix.ParseAmount(i.Volume)
+	if err != nil {
+		return r, Fault{"volume", err.Error()}
+	}
+	if volume.Unit != "ml" {
+		return r, Fault{"volume", "give a volume, such as 250 ml or 1 gal"}
+	}
+	var stock, water float64
+	var formula string
+	inputs := []working.Input{in("wanted", volume.Value, "ml")}
+	switch {
+	case len(i.Ratio) == 2:
+		if !(i.Ratio[0] >= 0 && i.Ratio[1] > 0 && i.Ratio[0] <= 1e6) {
+			return r, Fault{"ratio", "give parts of water and parts of stock, the stock more than 0"}
+		}
+		shares := mix.Parts(volume.Value, i.Ratio...)
+		water, stock, formula = shares[0], shares[1], "volume × parts ÷ all parts"
+		inputs = append(inputs, in("parts of water", i.Ratio[0], ""), in("parts of stock", i.Ratio[1], ""))
+	case i.StockPct != nil && i.WantedPct != nil:
+		if err := errors.Join(between("stockPct", *i.StockPct, 0.001, 100, "%"), between("wantedPct", *i.WantedPct, 0.0001, 100, "%")); err != nil {
+			return r, firstFault(err)
+		}
+		stock, water, err = mix.Dilute(*i.StockPct, *i.WantedPct, volume.Value)
+		if err != nil {
+			return r, Fault{"wantedPct", "a dilution is weaker than its stock; give a strength at or below that of the stock"}
+		}
+		formula = "c₁v₁ = c₂v₂"
+		inputs = append(inputs, in("stock", *i.StockPct, "%"), in("wanted", *i.WantedPct, "%"))
+	default:
+		return r, Fault{"wantedPct", "give the strengths of stock and result, or the parts"}
+	}
+	what := strings.TrimSpace(i.What)
+	if what == "" {
+		what = "stock"
+	}
+	r.add(what, stock, "ml", formula, "arithmetic", "exact", inputs...)
+	r.add("water", water, "ml", formula, "arithmetic", "exact", inputs...)
+	if s := mix.Spoons(stock); s != "" {
+		r.warn("%s of %s is about %s in US spoons.", "That much", what, s)
+	}
+	if i.WantedPct != nil && contains(i.With, "peroxide") && *i.WantedPct > peroxideMost {
+		return fresh(), Fault{"wantedPct", "peroxide is at most 3 % on plants and as bought; 1-1.5 % rinses roots"}
+	}
+	if contains(i.With, "alcohol") {
+		r.warn("Alcohol burns: no flame near it.")
+	}
+	return r, nil
+}
+
+// firstFault gives the first of some joined faults.
+func firstFault(err error) error {
+	var f Fault
+	if errors.As(err, &f) {
+		return f
+	}
+	return err
+}
+
+func labelOf(id string) string {
+	for _, c := range mix.Chemicals() {
+		if c.ID == id {
+			return c.Label
+		}
+	}
+	return id
+}
+
+func contains(list []string, id string) bool {
+	for _, x := range list {
+		if x == id {
+			return true
+		}
+	}
+	return false
+}
+
+// DoseInput is what a product's label says, and how much is to be treated. The
+// carer types the label in; nothing is proposed.
+type DoseInput struct {
+	Product  string  `json:"product" maxLength:"120"`
+	Says     string  `json:"says" maxLength:"40" doc:"The label's amount, as written: 5 ml, 1/2 tsp, 2 g."`
+	Per      float64 `json:"per" doc:"… for so many of the unit."`
+	Unit     string  `json:"unit" enum:"l,cm,m2,plant" doc:"Litres of spray or water, centimetres of pot width, square metres, or plants."`
+	Quantity float64 `json:"quantity" doc:"How many of the unit are to be treated."`
+}
+
+var doseUnits = map[string]string{"l": "l", "cm": "cm of pot width", "m2": "m²", "plant": "plants"}
+
+// Dose multiplies a label's dose.
+func Dose(i DoseInput) (Reckoning, error) {
+	r := fresh()
+	if strings.TrimSpace(i.Product) == "" {
+		return r, Fault{"product", "name the product as it stands on its label"}
+	}
+	says, err := mix.ParseAmount(i.Says)
+	if err != nil {
+		return r, Fault{"says", err.Error()}
+	}
+	name, ok := doseUnits[i.Unit]
+	if !ok {
+		return r, Fault{"unit", "a label doses by litre, by pot width, by area or by plant"}
+	}
+	if err := errors.Join(between("per", i.Per, 0.001, 100000, name), between("quantity", i.Quantity, 0.001, 100000, name)); err != nil {
+		return r, firstFault(err)
+	}
+	r.add(i.Product, says.Value*i.Quantity/i.Per, says.Unit, "what the label says × quantity ÷ the label's quantity", "the label of the product, typed in by you", "as sure as the typing: read the label twice",
+		in("the label says", says.Value, says.Unit), in("for", i.Per, name), in("to be treated", i.Quantity, name))
+	r.warn("The label and local rules decide whether, where and how often it may be used.")
+	return r, nil
+}
