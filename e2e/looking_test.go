@@ -6,6 +6,7 @@ import (
 	"testing"
 
 	"github.com/chromedp/chromedp"
+	"github.com/chromedp/chromedp/kb"
 	"github.com/stretchr/testify/require"
 )
 
@@ -86,6 +87,7 @@ func TestATallyAnswersAndACaseIsConfirmed(t *testing.T) {
 	p.click(by("button", "say what it was"))
 	p.fill("It was", "Root rot")
 	p.click(`//*[@role="option"][.="Root rot"]`)
+	p.press(kb.Escape)
 	p.click(by("button", "Confirm it"))
 	p.see("its treatment mended it today")
 	p.open("/handbook/confirmed")

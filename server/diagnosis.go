@@ -67,7 +67,7 @@ type PlanPreview struct {
 	Schools []treatment.School `json:"schools" doc:"Ways of treating an orchid with few roots, best first; empty for others."`
 	Answers treatment.Answers  `json:"answers" doc:"The answers it was made with, with what the record knew."`
 	Choices []treatment.Choice `json:"choices" doc:"Where the trade disagrees, with both sides."`
-	Odds    float64            `json:"odds" doc:"Share of plants that live with what is accepted, treated, 0-1."`
+	Odds    working.Amount     `json:"odds" doc:"Share of plants that live with what is accepted, treated, 0-1."`
 	Needs   []treatment.Need   `json:"needs" doc:"What its steps need, against the cupboard."`
 }
 
@@ -112,7 +112,7 @@ func (srv *server) diagnosisOperations(api huma.API) {
 			if err != nil {
 				return nil, err
 			}
-			preview := PlanPreview{Plan: plan, Schools: []treatment.School{}, Answers: sit.Answers, Choices: treatment.ChoicesFor(sit), Odds: prognosis.Lives(sit.Causes), Needs: list.Body.Needs}
+			preview := PlanPreview{Plan: plan, Schools: []treatment.School{}, Answers: sit.Answers, Choices: treatment.ChoicesFor(sit), Odds: prognosis.Odds(sit.Causes), Needs: list.Body.Needs}
 			if sit.WantsSchool() {
 				preview.Schools = treatment.Schools(sit)
 			}

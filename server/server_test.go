@@ -112,6 +112,7 @@ func operations(plant string) []struct{ method, path, body string } {
 		{"POST", "/api/plants/" + plant + "/differential", `{"present":["leaf.crisp"],"absent":[]}`},
 		{"POST", "/api/plants/" + plant + "/plan", `{"answers":{}}`},
 		{"GET", "/api/plants/" + plant + "/case", ""},
+		{"GET", "/api/plants/" + plant + "/shopping", ""},
 		{"POST", "/api/plants/" + plant + "/case", `{"habit":"fern"}`},
 	}
 }

@@ -42,6 +42,16 @@ func Lives(causes []string) float64 {
 	return share
 }
 
+// Odds gives Lives with its working.
+func Odds(causes []string) working.Amount {
+	w := working.Working{Formula: "the shares that live with each cause, treated, multiplied", Source: working.CommonPractice, Sure: "rough: as growers tell it, not counted"}
+	for _, id := range causes {
+		cause, _ := diagnosis.CauseByID(id)
+		w.Inputs = append(w.Inputs, working.Input{Name: "live with " + cause.Label, Value: outlooks[id].lives})
+	}
+	return working.Amount{What: "share that lives", Value: Lives(causes), Working: w}
+}
+
 // Of gives the outlook of an examined plant: the share that lives summed over
 // every set of causes, each weighed with its chance; weeks, minutes and
 // material of the causes that are plausible, the longest cause deciding.

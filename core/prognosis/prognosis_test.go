@@ -68,6 +68,13 @@ func TestOffersAreWeighed(t *testing.T) {
 	assert.Error(t, err)
 }
 
+func TestOddsAreTheProductOfTheShares(t *testing.T) {
+	odds := Odds([]string{"root-rot", "mealybug"})
+	assert.InDelta(t, 0.65*0.85, odds.Value, 1e-12)
+	assert.Len(t, odds.Working.Inputs, 2)
+	assert.Equal(t, 1.0, Lives(nil))
+}
+
 func TestWorseSignsNeverRaiseTheChanceToLive(t *testing.T) {
 	good, err := Of(look("aroid-vine", []string{"leaf.drooping", "med.wet-long"}, nil))
 	require.NoError(t, err)

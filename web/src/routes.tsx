@@ -19,6 +19,7 @@ export const router = createBrowserRouter([
           { index: true, lazy: async () => ({ Component: (await import("./views/plant/Standing")).Standing }) },
           { path: "examine", lazy: async () => ({ Component: (await import("./views/plant/Examine")).Examine }) },
           { path: "do", lazy: async () => ({ Component: (await import("./views/plant/WhatToDo")).WhatToDo }) },
+          { path: "work", lazy: async () => ({ Component: (await import("./views/plant/Work")).Work }) },
           { path: "measure", lazy: async () => ({ Component: (await import("./views/plant/Measure")).Measure }) },
           {
             path: "record",
@@ -27,6 +28,27 @@ export const router = createBrowserRouter([
         ],
       },
       { path: "places", lazy: async () => ({ Component: (await import("./views/Places")).Places }) },
+      {
+        path: "bench",
+        lazy: async () => ({ Component: (await import("./views/bench/Bench")).Bench }),
+        children: [
+          { index: true, lazy: async () => ({ Component: (await import("./views/bench/PotBench")).PotBench }) },
+          { path: "mix", lazy: async () => ({ Component: (await import("./views/bench/MixBench")).MixBench }) },
+          {
+            path: "dilution",
+            lazy: async () => ({ Component: (await import("./views/bench/LiquidBench")).DilutionBench }),
+          },
+          { path: "dose", lazy: async () => ({ Component: (await import("./views/bench/LiquidBench")).DoseBench }) },
+          { path: "feed", lazy: async () => ({ Component: (await import("./views/bench/GrowthBench")).FeedBench }) },
+          { path: "light", lazy: async () => ({ Component: (await import("./views/bench/GrowthBench")).LightBench }) },
+          { path: "air", lazy: async () => ({ Component: (await import("./views/bench/GrowthBench")).AirBench }) },
+          {
+            path: "runway",
+            lazy: async () => ({ Component: (await import("./views/bench/GrowthBench")).RunwayBench }),
+          },
+          { path: "cupboard", lazy: async () => ({ Component: (await import("./views/bench/Cupboard")).Cupboard }) },
+        ],
+      },
       {
         path: "handbook",
         lazy: async () => ({ Component: (await import("./views/handbook/Handbook")).Handbook }),

@@ -45,6 +45,7 @@ export const usePlant = (plant: string) =>
   useQuery({
     queryKey: ["plant", plant],
     queryFn: () => answer(client.GET("/api/plants/{plant}", { params: { path: { plant } } })),
+    enabled: plant !== "",
   });
 
 export const useEntries = (plant: string) =>
@@ -152,6 +153,63 @@ export function useSaveKind() {
   });
 }
 
+export const useBench = () =>
+  useQuery({
+    queryKey: ["bench"],
+    queryFn: () => answer(client.GET("/api/bench")),
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+
+export const useSettings = () =>
+  useQuery({ queryKey: ["settings"], queryFn: () => answer(client.GET("/api/settings")) });
+
+export function useSaveHousehold() {
+  const cache = useQueryClient();
+  return useMutation({
+    mutationFn: (body: Schemas["Household"]) => answer(client.PUT("/api/settings/household", { body })),
+    onSuccess: (settled) => {
+      cache.setQueryData(["settings"], settled);
+      return cache.invalidateQueries({ queryKey: ["preview"] });
+    },
+  });
+}
+
+export function useSaveChoices() {
+  const cache = useQueryClient();
+  return useMutation({
+    mutationFn: (body: Record<string, string>) => answer(client.PUT("/api/settings/choices", { body })),
+    onSuccess: (settled) => cache.setQueryData(["settings"], settled),
+  });
+}
+
+export const useSupplies = () =>
+  useQuery({ queryKey: ["supplies"], queryFn: () => answer(client.GET("/api/supplies")) });
+
+export function useSaveSupply() {
+  const cache = useQueryClient();
+  return useMutation({
+    mutationFn: ({ id, ...body }: { id: string } & Schemas["SupplyInputBody"]) =>
+      answer(client.PUT("/api/supplies/{supply}", { params: { path: { supply: id } }, body })),
+    onSuccess: (list) => cache.setQueryData(["supplies"], list),
+    onError: () => void cache.invalidateQueries({ queryKey: ["supplies"] }),
+  });
+}
+
+export function useStock() {
+  const cache = useQueryClient();
+  return useMutation({
+    mutationFn: ({ supply, ...body }: { supply: string } & Schemas["StockInputBody"]) =>
+      answer(client.POST("/api/supplies/{supply}/stock", { params: { path: { supply } }, body })),
+    onSuccess: (list) => cache.setQueryData(["supplies"], list),
+  });
+}
+
+export const useShopping = (plant: string) =>
+  useQuery({
+    queryKey: ["shopping", plant],
+    queryFn: () => answer(client.GET("/api/plants/{plant}/shopping", { params: { path: { plant } } })),
+  });
+
 /** An entry before it gets its id and is sent. */
 export type Draft = Omit<NewEntry, "id"> & { id?: string };
 
@@ -175,6 +233,8 @@ export function useRecord(plant: string) {
         cache.invalidateQueries({ queryKey: ["rounds"] }),
         cache.invalidateQueries({ queryKey: ["places"] }),
         cache.invalidateQueries({ queryKey: ["confirmed"] }),
+        cache.invalidateQueries({ queryKey: ["supplies"] }),
+        cache.invalidateQueries({ queryKey: ["shopping", plant] }),
       ]),
     // A conflict means that the record moved on: show what it says now. Nobody waits for that.
     onError: () => {

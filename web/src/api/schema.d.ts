@@ -1754,11 +1754,8 @@ export interface components {
             choices: components["schemas"]["Choice"][];
             /** @description What its steps need, against the cupboard. */
             needs: components["schemas"]["Need"][];
-            /**
-             * Format: double
-             * @description Share of plants that live with what is accepted, treated, 0-1.
-             */
-            odds: number;
+            /** @description Share of plants that live with what is accepted, treated, 0-1. */
+            odds: components["schemas"]["Amount"];
             plan: components["schemas"]["Plan"];
             /** @description Ways of treating an orchid with few roots, best first; empty for others. */
             schools: components["schemas"]["School"][];

@@ -12,6 +12,7 @@ import { Failed, Waiting } from "./States";
 const views = [
   { to: "/", label: "Rounds", end: true },
   { to: "/plants", label: "Plants", end: false },
+  { to: "/bench", label: "Bench", end: false },
   { to: "/places", label: "Places", end: false },
   { to: "/handbook", label: "Handbook", end: false },
 ];

@@ -1,9 +1,9 @@
 import { Autocomplete, Button, Group, Select, Switch, Textarea, TextInput } from "@mantine/core";
 import { useDebouncedValue, useLocalStorage } from "@mantine/hooks";
-import { useState } from "react";
-import { useNavigate } from "react-router";
+import { useEffect, useState } from "react";
+import { useNavigate, useSearchParams } from "react-router";
 import { Problem, type Schemas } from "../api/client";
-import { useKnowledge, usePlaces, useProfiles, useRecord, useSession } from "../api/hooks";
+import { useKnowledge, usePlaces, usePlant, useProfiles, useRecord, useSession } from "../api/hooks";
 import { newId } from "../api/id";
 import { Figure } from "../figure/Figure";
 import { Failed, Refused, Waiting } from "../shell/States";
@@ -39,7 +39,28 @@ export function TakeIn() {
     getInitialValueInEffect: false,
   });
   const navigate = useNavigate();
+  const [search] = useSearchParams();
+  const mother = usePlant(search.get("mother") ?? "");
   const record = useRecord(draft.plant);
+  // A piece begins with what its mother is.
+  const piece = mother.data && draft.arrived.mother !== mother.data.id ? mother.data : undefined;
+  useEffect(() => {
+    if (!piece) return;
+    setDraft({
+      id: newId(),
+      plant: newId(),
+      arrived: {
+        mother: piece.id,
+        habit: piece.habit,
+        profile: piece.profile?.id,
+        name: `${piece.name}, a piece`,
+        from: piece.name,
+        isolated: piece.isolation !== "clean",
+        place: piece.placeId,
+      },
+      kind: piece.profile ? `${piece.profile.botanical} (${piece.profile.common})` : "",
+    });
+  }, [piece, setDraft]);
   const today = session.data?.today ?? "";
   const seen = draft.look && draft.look.present.length + draft.look.absent.length > 0 ? draft.look : undefined;
   const takeIn = async (arrived: Arrived, on: string) => {

@@ -1,13 +1,14 @@
-import { Button, Group, Radio, Select, Stack } from "@mantine/core";
+import { Button, Checkbox, Group, Radio, Select, Stack } from "@mantine/core";
 import { useDebouncedValue, useLocalStorage } from "@mantine/hooks";
 import { useState } from "react";
-import type { Answers } from "../../api/client";
-import { usePlanPreview, useRecord } from "../../api/hooks";
+import type { Answers, Schemas } from "../../api/client";
+import { usePlanPreview, useRecord, useSaveChoices, useSaveHousehold, useSettings } from "../../api/hooks";
 import { newId } from "../../api/id";
+import { How } from "../../shell/How";
 import { Failed, Refused, Waiting } from "../../shell/States";
 import { NumberField, QuantityInput } from "../../units";
 import { useUndo } from "../undo";
-import { PlanHead, StepText } from "./PlanParts";
+import { Needs, PlanHead, Rules, StepText } from "./PlanParts";
 import { usePlantFile } from "./PlantPage";
 import classes from "./WhatToDo.module.css";
 
@@ -16,18 +17,37 @@ const yesNo = [
   { value: "no", label: "no" },
 ];
 
-/** A plan before it is taken up: a few questions, the schools where they differ, the steps as they would be. */
-export function PlanDraft({ decideAgain }: { decideAgain: () => void }) {
+type ChoiceKey = "rootWash" | "pestFirst" | "dryRoots" | "spikes" | "plantlets";
+
+/** A plan before it is taken up: a few questions, both sides where the trade disagrees, the steps as they would be. */
+export function PlanDraft({ decideAgain, keeps }: { decideAgain: () => void; keeps?: boolean }) {
+  const settings = useSettings();
+  if (settings.isPending) return <Waiting />;
+  if (settings.isError) return <Failed error={settings.error} retry={() => settings.refetch()} />;
+  return <Draft decideAgain={decideAgain} keeps={keeps} settled={settings.data} />;
+}
+
+interface DraftProps {
+  decideAgain: () => void;
+  /** A plan made anew in the middle of the same work: what is done stays done. */
+  keeps?: boolean;
+  settled: Schemas["Settled"];
+}
+
+function Draft({ decideAgain, keeps, settled }: DraftProps) {
   const file = usePlantFile();
   const [answers, setAnswers, clear] = useLocalStorage<Answers>({
     key: `plan-${file.id}`,
-    defaultValue: {},
+    defaultValue: keeps ? file.answers : {},
     getInitialValueInEffect: false,
   });
-  const [settled] = useDebouncedValue(answers, 200);
-  const preview = usePlanPreview(file.id, settled, true);
+  // What this person usually takes stands until it is answered otherwise here.
+  const full = { ...(settled.choices as Partial<Answers>), ...answers };
+  const [asked] = useDebouncedValue(full, 200);
+  const preview = usePlanPreview(file.id, asked, true);
   const record = useRecord(file.id);
   const undo = useUndo(file.id);
+  const saveChoices = useSaveChoices();
   const [id] = useState(newId);
   const set = (part: Partial<Answers>) => setAnswers({ ...answers, ...part });
   const orchid = file.habitInfo.orchid;
@@ -36,7 +56,7 @@ export function PlanDraft({ decideAgain }: { decideAgain: () => void }) {
       label={label}
       description={description}
       allowDecimal={false}
-      value={answers[key]}
+      value={answers[key] ?? preview.data?.answers[key]}
       onChange={(v) => set({ [key]: v })}
     />
   );
@@ -52,13 +72,20 @@ export function PlanDraft({ decideAgain }: { decideAgain: () => void }) {
   );
   const plan = preview.data?.plan;
   const schools = preview.data?.schools ?? [];
+  const choices = preview.data?.choices ?? [];
+  const choose = (key: ChoiceKey, side: string) => {
+    set({ [key]: side } as Partial<Answers>);
+    saveChoices.mutate({ ...settled.choices, [key]: side });
+  };
+  const overruled = answers.overruled ?? [];
   const take = () =>
     record.mutate(
-      { id, on: file.today, planned: { answers } },
+      { id, on: file.today, planned: { answers: full, keeps } },
       {
         onSuccess: (e) => {
           clear();
           undo("plan taken up", e.id);
+          if (keeps) decideAgain();
         },
       },
     );
@@ -67,9 +94,23 @@ export function PlanDraft({ decideAgain }: { decideAgain: () => void }) {
       <section className="patch" aria-label="The plan as it would be">
         {preview.isError && <Failed error={preview.error} retry={() => preview.refetch()} />}
         {preview.isPending && <Waiting />}
-        {plan && (
+        {plan && preview.data && (
           <>
             <PlanHead plan={plan} />
+            <p style={{ margin: "0 0 8px" }}>
+              Of ten such plants about <b>{Math.round(preview.data.odds.value * 10)}</b> live.{" "}
+              <How working={preview.data.odds.working} of="these odds" />
+            </p>
+            <Rules
+              rules={plan.rules}
+              overruled={overruled}
+              toggle={(rule) =>
+                set({
+                  overruled: overruled.includes(rule) ? overruled.filter((r) => r !== rule) : [...overruled, rule],
+                })
+              }
+            />
+            <hr className="rule" />
             <ol className="rows" style={{ listStyle: "none", padding: 0, margin: 0 }}>
               {plan.steps?.map((s) => (
                 <li key={s.id} style={{ padding: "10px 0" }}>
@@ -81,6 +122,7 @@ export function PlanDraft({ decideAgain }: { decideAgain: () => void }) {
         )}
       </section>
       <div style={{ display: "grid", gap: 18 }}>
+        {!settled.asked && <WhoLivesHere settled={settled} />}
         <section className="patch" aria-label="Questions">
           <h2>A few questions</h2>
           <p className="soft small">Leave what you do not know; the plan says where it matters.</p>
@@ -89,17 +131,17 @@ export function PlanDraft({ decideAgain }: { decideAgain: () => void }) {
               unit="cm"
               label="Live root ball, width"
               description="After the tally, or as you expect it"
-              value={answers.rootBallCm}
+              value={answers.rootBallCm ?? preview.data?.answers.rootBallCm}
               onChange={(v) => set({ rootBallCm: v })}
             />
             <QuantityInput
               unit="cm"
               label="Present pot, width"
-              value={answers.potWidthCm ?? file.arrival.potWidthCm}
+              value={answers.potWidthCm ?? file.pot.widthCm}
               onChange={(v) => set({ potWidthCm: v })}
             />
             {count("liveRoots", "Live roots", "In doubt, count it as live")}
-            {orchid ? (
+            {orchid && (
               <>
                 {count("liveTips", "Growing tips", "Green, red or white ends")}
                 <Select
@@ -130,72 +172,135 @@ export function PlanDraft({ decideAgain }: { decideAgain: () => void }) {
                 />
                 {count("lookDays", "You look every … days", "How often you can")}
               </>
-            ) : (
-              <Select
-                label="Root wash"
-                description="Three schools; soap is the mildest"
-                data={[
-                  { value: "soap", label: "mild soap" },
-                  { value: "peroxide", label: "weak peroxide" },
-                  { value: "fungicide", label: "labelled fungicide" },
-                ]}
-                value={answers.rootWash ?? "soap"}
-                onChange={(v) => set({ rootWash: (v as Answers["rootWash"]) ?? undefined })}
-              />
             )}
           </div>
         </section>
         {schools.length > 0 && (
-          <section className="patch" aria-label="Schools">
-            <h2>Two schools for few roots</h2>
+          <Schools schools={schools} value={answers.school} onChange={(v) => set({ school: v })} />
+        )}
+        {choices.map((c) => (
+          <section key={c.id} className="patch" aria-label={c.ask}>
+            <h2>{c.ask}</h2>
             <Radio.Group
-              value={answers.school ?? schools[0]?.id}
-              onChange={(v) => set({ school: v })}
-              aria-label="School"
+              aria-label={c.ask}
+              value={(full as Record<string, string | undefined>)[c.id] ?? c.sides[0]?.id}
+              onChange={(v) => choose(c.id as ChoiceKey, v)}
             >
-              <Stack gap="sm" mt="xs">
-                {schools.map((s, i) => (
+              <Stack gap="xs" mt="xs">
+                {c.sides.map((side) => (
                   <Radio
-                    key={s.id}
-                    value={s.id}
-                    label={
-                      <>
-                        <b>{s.name}</b>
-                        {i === 0 && <span className="kelp"> · recommended here</span>}
-                      </>
-                    }
-                    description={
-                      <>
-                        {s.idea} Suits {s.suits}. Against it: {s.against}.
-                        {(s.reasons?.length ?? 0) > 0 && (
-                          <>
-                            {" "}
-                            Weighed:{" "}
-                            {s.reasons
-                              ?.slice(0, 3)
-                              .map((r) => `${r.text} (${r.weight > 0 ? "+" : "−"}${Math.abs(r.weight)})`)
-                              .join("; ")}
-                            .
-                          </>
-                        )}
-                      </>
-                    }
+                    key={side.id}
+                    value={side.id}
+                    label={side.label}
+                    description={`For it: ${side.for}. Against: ${side.but}.`}
                   />
                 ))}
               </Stack>
             </Radio.Group>
+            <p className="soft small" style={{ margin: "6px 0 0" }}>
+              Kept as what you usually take.
+            </p>
           </section>
-        )}
+        ))}
+        <Needs needs={preview.data?.needs ?? []} />
         <Group>
           <Button size="md" onClick={take} disabled={!plan} loading={record.isPending}>
-            Take up this plan
+            {keeps ? "Go on with this plan" : "Take up this plan"}
           </Button>
           <Button variant="default" onClick={decideAgain}>
-            Decide again
+            {keeps ? "Leave the plan as it is" : "Decide again"}
           </Button>
         </Group>
         <Refused error={record.error} />
       </div>
     </div>
+  );
+}
+
+const living = [
+  { key: "children", label: "Children" },
+  { key: "pets", label: "Cats, dogs or other animals" },
+  { key: "pollinators", label: "Plants outdoors, or where bees reach them" },
+  { key: "asthma", label: "Somebody with asthma or weak lungs" },
+] as const;
+
+/** Asked once for a household: it changes products and cautions. */
+function WhoLivesHere({ settled }: { settled: Schemas["Settled"] }) {
+  const save = useSaveHousehold();
+  const [home, setHome] = useState(settled.household);
+  return (
+    <section className="patch" aria-label="Who lives here">
+      <h2>Who lives here?</h2>
+      <p className="soft small">Asked once. It changes what is proposed and what is warned of.</p>
+      <Stack gap="xs" mt="xs">
+        {living.map((l) => (
+          <Checkbox
+            key={l.key}
+            label={l.label}
+            checked={home[l.key]}
+            onChange={(e) => setHome({ ...home, [l.key]: e.currentTarget.checked })}
+          />
+        ))}
+      </Stack>
+      <Button mt="sm" variant="default" loading={save.isPending} onClick={() => save.mutate(home)}>
+        That is so
+      </Button>
+      <Refused error={save.error} />
+    </section>
+  );
+}
+
+interface SchoolsProps {
+  schools: Schemas["School"][];
+  value: string | undefined;
+  onChange: (school: string) => void;
+}
+
+/** The schools for an orchid with few roots, best first, the rest folded away. */
+function Schools({ schools, value, onChange }: SchoolsProps) {
+  const [all, setAll] = useState(false);
+  const chosen = value ?? schools[0]?.id;
+  const shown = schools.filter((s, i) => all || i < 3 || s.id === chosen);
+  return (
+    <section className="patch" aria-label="Schools">
+      <h2>Schools for few roots</h2>
+      <Radio.Group value={chosen} onChange={onChange} aria-label="School">
+        <Stack gap="sm" mt="xs">
+          {shown.map((s) => (
+            <Radio
+              key={s.id}
+              value={s.id}
+              label={
+                <>
+                  <b>{s.name}</b> <span className="soft small">{s.score > 0 ? `+${s.score}` : s.score}</span>
+                  {s.id === schools[0]?.id && <span className="kelp"> · recommended here</span>}
+                </>
+              }
+              description={
+                <>
+                  {s.idea} For {s.suits}. Against it: {s.against}.
+                  {(s.reasons?.length ?? 0) > 0 && (
+                    <>
+                      {" "}
+                      Weighed:{" "}
+                      {s.reasons
+                        ?.slice(0, 3)
+                        .map((r) => `${r.text} (${r.weight > 0 ? "+" : "−"}${Math.abs(r.weight)})`)
+                        .join("; ")}
+                      .
+                    </>
+                  )}
+                </>
+              }
+            />
+          ))}
+        </Stack>
+      </Radio.Group>
+      {shown.length < schools.length && (
+        <button type="button" className="linkbutton small" style={{ marginTop: 8 }} onClick={() => setAll(true)}>
+          {schools.length - shown.length} other schools
+        </button>
+      )}
+    </section>
   );
 }

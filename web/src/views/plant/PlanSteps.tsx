@@ -1,18 +1,23 @@
 import { Button, Group, TextInput } from "@mantine/core";
 import { useState } from "react";
-import { useRecord } from "../../api/hooks";
+import { Link } from "react-router";
+import { useKnowledge, useRecord, useShopping } from "../../api/hooks";
 import { distance, sayDay } from "../../dates";
 import { Refused } from "../../shell/States";
 import { useUndo } from "../undo";
-import { PlanHead, type Step, StepText } from "./PlanParts";
+import { PlanDraft } from "./PlanDraft";
+import { Amounts, Needs, PlanHead, Rules, type Step, StepText } from "./PlanParts";
 import { usePlantFile } from "./PlantPage";
 import classes from "./WhatToDo.module.css";
 
 /** The plan taken up: its steps in working order, ticked or skipped. */
 export function PlanSteps({ decideAgain }: { decideAgain: () => void }) {
   const file = usePlantFile();
+  const shopping = useShopping(file.id);
+  const [anew, setAnew] = useState(false);
   const plan = file.plan;
   if (!plan) return null;
+  if (anew) return <PlanDraft decideAgain={() => setAnew(false)} keeps />;
   const steps = plan.steps ?? [];
   const open = steps.filter((s) => !file.ticks[s.id]);
   return (
@@ -22,6 +27,16 @@ export function PlanSteps({ decideAgain }: { decideAgain: () => void }) {
           {open.length === 0 ? "Every step is done" : `${open.length} of ${steps.length} steps to do`}
           <span className={classes.because}> plan of {sayDay(file.plannedOn ?? file.today, file.today)}</span>
         </h2>
+        <Group gap="sm" mt={6} className={classes.unprinted}>
+          {open.length > 0 && (
+            <Button component={Link} to={`/plants/${file.id}/work`}>
+              Work through it
+            </Button>
+          )}
+          <Button variant="default" onClick={() => window.print()}>
+            Print plan and list
+          </Button>
+        </Group>
         <ol className="rows" style={{ listStyle: "none", padding: 0, margin: "6px 0 0" }}>
           {steps.map((s) => (
             <StepRow key={s.id} step={s} />
@@ -31,11 +46,21 @@ export function PlanSteps({ decideAgain }: { decideAgain: () => void }) {
       <div style={{ display: "grid", gap: 18 }}>
         <section className="patch">
           <PlanHead plan={plan} />
-          <button type="button" className="linkbutton" onClick={decideAgain}>
-            Decide anew
-          </button>
-          <span className="soft small"> what it is; what was done stays in the record.</span>
+          <Rules rules={plan.rules} />
+          <hr className="rule" />
+          <p style={{ margin: 0 }} className={classes.unprinted}>
+            <button type="button" className="linkbutton" onClick={() => setAnew(true)}>
+              Make it anew
+            </button>
+            <span className="soft small"> when the roots look different; what is done stays done. </span>
+            <button type="button" className="linkbutton" onClick={decideAgain}>
+              Decide anew
+            </button>
+            <span className="soft small"> what it is.</span>
+          </p>
         </section>
+        <Prepared />
+        <Needs needs={shopping.data?.needs ?? []} />
         <section className="patch" aria-label="Cautions">
           <h2>Take care</h2>
           <ul className={`small ${classes.cautions}`} style={{ paddingLeft: 18, margin: "6px 0 0" }}>
@@ -46,6 +71,53 @@ export function PlanSteps({ decideAgain }: { decideAgain: () => void }) {
         </section>
       </div>
     </div>
+  );
+}
+
+/** What the bench sent to this plant, and the products used on it. */
+function Prepared() {
+  const file = usePlantFile();
+  const knowledge = useKnowledge();
+  const away = file.treated.at(-1);
+  return (
+    <section className="patch" aria-label="From the bench">
+      <h2>From the bench</h2>
+      {file.prepared.map((p) => (
+        <div key={p.entry} style={{ margin: "6px 0" }}>
+          <b>{p.what}</b> <span className="soft small">{distance(p.on, file.today)}</span>
+          <Amounts amounts={p.amounts} />
+        </div>
+      ))}
+      {file.treated.map((t) => (
+        <div key={t.entry} style={{ margin: "6px 0" }}>
+          <b>{t.product}</b>{" "}
+          <span className="soft small">
+            {distance(t.on, file.today)}
+            {t.batch && `, batch ${t.batch}`}
+            {t.against && `, against ${knowledge.data?.causes.find((c) => c.id === t.against)?.label.toLowerCase()}`}
+          </span>
+          <Amounts amounts={t.amounts ?? []} />
+        </div>
+      ))}
+      {away?.reentryHours ? (
+        <p className="red small" style={{ margin: "4px 0" }}>
+          By its label people and animals keep away from it for {away.reentryHours} hours.
+        </p>
+      ) : null}
+      <p className={`small ${classes.unprinted}`} style={{ margin: "6px 0 0" }}>
+        <Link to={`/bench?plant=${file.id}`} style={{ color: "inherit" }}>
+          Pot
+        </Link>
+        {" · "}
+        <Link to={`/bench/dilution?plant=${file.id}`} style={{ color: "inherit" }}>
+          dilution
+        </Link>
+        {" · "}
+        <Link to={`/bench/dose?plant=${file.id}`} style={{ color: "inherit" }}>
+          a label’s dose
+        </Link>
+      </p>
+    </section>
   );
 }
 

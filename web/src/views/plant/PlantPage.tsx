@@ -40,6 +40,34 @@ export function PlantPage() {
         {` · came ${sayDay(p.arrivedOn, p.today)}, ${distance(p.arrivedOn, p.today)} · ${standingWord(p.standing)}`}
         {causes && ` (${causes})`}
       </p>
+      {(p.mother || p.children.length > 0) && (
+        <p className="soft small" style={{ margin: "2px 0 0" }}>
+          {p.mother && (
+            <>
+              A piece of{" "}
+              <Link to={`/plants/${p.mother.id}`} style={{ color: "inherit" }}>
+                {p.mother.name}
+              </Link>
+              .{" "}
+            </>
+          )}
+          {p.children.length > 0 && (
+            <>
+              Pieces of it:{" "}
+              {p.children.map((c, i) => (
+                <span key={c.id}>
+                  {i > 0 && ", "}
+                  <Link to={`/plants/${c.id}`} style={{ color: "inherit" }}>
+                    {c.name}
+                  </Link>{" "}
+                  ({standingWord(c.standing)})
+                </span>
+              ))}
+              .
+            </>
+          )}
+        </p>
+      )}
       <nav className="tabs" aria-label="This plant">
         <NavLink to={`/plants/${plant}`} end>
           Where it stands

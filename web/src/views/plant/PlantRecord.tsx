@@ -44,6 +44,13 @@ export function PlantRecord() {
       <div style={{ display: "grid", gap: 18 }}>
         <AddNote />
         <MovePlant />
+        <section className="patch" aria-label="A piece of it">
+          <h2>A piece of it</h2>
+          <p className="soft small">A cutting, division or plantlet is a plant of its own, with its mother named.</p>
+          <Button component={Link} to={`/plants/new?mother=${file.id}`} variant="default">
+            Take in a piece
+          </Button>
+        </section>
       </div>
     </div>
   );

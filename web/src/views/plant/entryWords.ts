@@ -119,6 +119,17 @@ export function sayEntry(
       ]),
     };
   }
+  if (e.prepared) return { title: "Prepared", text: list([e.prepared.what, e.prepared.note]) };
+  if (e.treated)
+    return {
+      title: "Treated",
+      text: list([
+        e.treated.product,
+        e.treated.batch && `batch ${e.treated.batch}`,
+        e.treated.against && `against ${cause(e.treated.against)}`,
+        e.treated.note,
+      ]),
+    };
   if (e.adjusted) return { title: "Overruled its kind", text: e.adjusted.reason ?? "" };
   if (e.confirmed)
     return {

@@ -1,0 +1,168 @@
+import { Button, Group, Select } from "@mantine/core";
+import { useDebouncedValue } from "@mantine/hooks";
+import { notifications } from "@mantine/notifications";
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { type ReactNode, useState } from "react";
+import { useSearchParams } from "react-router";
+import { answer, client, Problem, type Schemas } from "../../api/client";
+import { useRecord, useRegister, useSession } from "../../api/hooks";
+import { newId } from "../../api/id";
+import { How } from "../../shell/How";
+import { Refused } from "../../shell/States";
+import { sayQuantity, useUnits } from "../../units";
+import classes from "./Bench.module.css";
+
+type Reckoning = Schemas["Reckoning"];
+
+/** Asks the server to reckon as one types; a refusal names the field. */
+export function useReckoning<I>(
+  id: string,
+  input: I,
+  ready: boolean,
+  ask: (input: I) => Parameters<typeof answer<Reckoning>>[0],
+) {
+  const [settled] = useDebouncedValue(input, 150);
+  const query = useQuery({
+    queryKey: ["reckon", id, settled],
+    queryFn: () => answer(ask(settled)),
+    placeholderData: keepPreviousData,
+    enabled: ready,
+    retry: false,
+  });
+  const fields = query.error instanceof Problem ? query.error.fields : {};
+  return { result: ready && !query.isError ? query.data : undefined, error: ready ? query.error : null, fields };
+}
+
+export const bench = client;
+
+interface SheetProps {
+  title: string;
+  about: string;
+  children: ReactNode;
+  result: Reckoning | undefined;
+  error: Error | null;
+  /** Said where nothing has been typed yet. */
+  empty: string;
+  /** What the result is called when it is kept with a plant. */
+  what: string;
+  /** Records something else than the bare amounts. */
+  keep?: (amounts: Schemas["Amount"][]) => Record<string, unknown>;
+}
+
+/** One instrument: what goes in at the left, what comes out at the right. */
+export function Sheet({ title, about, children, result, error, empty, what, keep }: SheetProps) {
+  const [system] = useUnits();
+  return (
+    <section className="patch" aria-label={title}>
+      <h2>{title}</h2>
+      <p className="soft small" style={{ margin: "2px 0 12px" }}>
+        {about}
+      </p>
+      <div className={classes.sheet}>
+        <div className={classes.fields}>{children}</div>
+        <div aria-live="polite" data-testid="reckoning">
+          {!result && !error && <p className="soft">{empty}</p>}
+          <Refused error={error} />
+          {result && (
+            <>
+              <ul className={classes.results}>
+                {result.amounts.map((a) => (
+                  <li key={a.what}>
+                    <span>{a.what}</span>
+                    <b className="numbers">{sayQuantity(a.value, a.unit, system)}</b>
+                    <How working={a.working} of={a.what} />
+                  </li>
+                ))}
+              </ul>
+              {result.warnings.map((w) => (
+                <p key={w} className="ochre small" style={{ margin: "8px 0 0" }}>
+                  <b aria-hidden>! </b>
+                  {w}
+                </p>
+              ))}
+              <Keep what={what} amounts={result.amounts} body={keep} />
+            </>
+          )}
+        </div>
+      </div>
+    </section>
+  );
+}
+
+interface KeepProps {
+  what: string;
+  amounts: Schemas["Amount"][];
+  body?: (amounts: Schemas["Amount"][]) => Record<string, unknown>;
+}
+
+/** Sends a result to a plant's plan and record. */
+function Keep({ what, amounts, body }: KeepProps) {
+  const [search] = useSearchParams();
+  const [words, setWords] = useState("");
+  const [q] = useDebouncedValue(words, 150);
+  const [plant, setPlant] = useState<string | null>(search.get("plant"));
+  const [id, setId] = useState(newId);
+  const register = useRegister(q ? { q } : {});
+  const session = useSession();
+  const record = useRecord(plant ?? "");
+  const plants = register.data?.pages.flatMap((p) => p.plants) ?? [];
+  return (
+    <Group align="end" mt="md" gap="sm">
+      <Select
+        label="Keep it with a plant"
+        placeholder="name or label"
+        searchable
+        clearable
+        searchValue={words}
+        onSearchChange={setWords}
+        filter={({ options }) => options}
+        data={plants.map((p) => ({ value: p.id, label: p.label ? `${p.name} (${p.label})` : p.name }))}
+        value={plant}
+        onChange={setPlant}
+      />
+      <Button
+        variant="default"
+        disabled={!plant}
+        loading={record.isPending}
+        onClick={() =>
+          record.mutate(
+            { id, on: session.data?.today ?? "", ...(body ? body(amounts) : { prepared: { what, amounts } }) },
+            {
+              onSuccess: () => {
+                setId(newId());
+                notifications.show({ message: `Kept: ${what}` });
+              },
+            },
+          )
+        }
+      >
+        Keep it
+      </Button>
+      <Refused error={record.error} />
+    </Group>
+  );
+}
+
+/** A kind to compare with. */
+export function KindPick({
+  kinds,
+  value,
+  onChange,
+}: {
+  kinds: Schemas["Profile"][];
+  value: string | null;
+  onChange: (v: string | null) => void;
+}) {
+  return (
+    <Select
+      label="Against a kind"
+      placeholder="any"
+      searchable
+      clearable
+      limit={30}
+      data={kinds.map((p) => ({ value: p.id, label: p.common ? `${p.botanical} (${p.common})` : p.botanical }))}
+      value={value}
+      onChange={onChange}
+    />
+  );
+}

@@ -1,0 +1,43 @@
+import { Switch } from "@mantine/core";
+import { useState } from "react";
+import { QuantityInput } from "../../units";
+import classes from "./Bench.module.css";
+import { bench, Sheet, useReckoning } from "./Instrument";
+
+/** A pot for live roots. */
+export function PotBench() {
+  const [ball, setBall] = useState<number>();
+  const [old, setOld] = useState<number>();
+  const [bound, setBound] = useState(false);
+  const { result, error, fields } = useReckoning(
+    "pot",
+    { rootBallCm: ball ?? 0, oldPotCm: old, bound },
+    ball !== undefined,
+    (body) => bench.POST("/api/bench/pot", { body }),
+  );
+  return (
+    <Sheet
+      title="A pot for the live roots"
+      about="Sized to what lives below, not to the leaves above."
+      result={result}
+      error={error}
+      empty="Give the width of the live root ball."
+      what="pot"
+    >
+      <QuantityInput
+        unit="cm"
+        label="Live root ball, width"
+        value={ball}
+        onChange={setBall}
+        error={fields.rootBallCm}
+      />
+      <QuantityInput unit="cm" label="Present pot, inner width" value={old} onChange={setOld} error={fields.oldPotCm} />
+      <Switch
+        className={classes.wide}
+        label="Healthy and pot-bound: one size up"
+        checked={bound}
+        onChange={(e) => setBound(e.currentTarget.checked)}
+      />
+    </Sheet>
+  );
+}

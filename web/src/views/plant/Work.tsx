@@ -1,0 +1,292 @@
+import { Button, Checkbox, Group, NumberInput, Textarea, TextInput } from "@mantine/core";
+import { useLocalStorage } from "@mantine/hooks";
+import { useEffect, useRef, useState } from "react";
+import { Link, useNavigate } from "react-router";
+import type { Plan } from "../../api/client";
+import { useRecord, useSupplies } from "../../api/hooks";
+import { newId } from "../../api/id";
+import { Bare, Refused } from "../../shell/States";
+import { sayProse, useUnits } from "../../units";
+import { useUndo } from "../undo";
+import { Amounts, type Step } from "./PlanParts";
+import { usePlantFile } from "./PlantPage";
+import classes from "./Work.module.css";
+
+interface Draft {
+  /** The step that is open, so that interrupted work goes on where it was. */
+  at?: string;
+  ticked: string[];
+  note: string;
+  used: Record<string, number>;
+  /** When a clock that was started ends, in milliseconds of the device's time. */
+  until?: number;
+  id: string;
+}
+
+const fresh = (): Draft => ({ ticked: [], note: "", used: {}, id: newId() });
+
+/** The plan at the bench: one step at a time, large, by thumb or key. */
+export function Work() {
+  const file = usePlantFile();
+  const plan = file.plan;
+  const open = (plan?.steps ?? []).filter((s) => !file.ticks[s.id]);
+  if (!plan || file.closed) {
+    return (
+      <Bare title="There is no plan to work through">
+        <Link to={`/plants/${file.id}/do`}>What to do</Link>
+      </Bare>
+    );
+  }
+  if (open.length === 0) return <Finished plan={plan} />;
+  return <AtTheBench plan={plan} open={open} />;
+}
+
+function AtTheBench({ plan, open }: { plan: Plan; open: Step[] }) {
+  const file = usePlantFile();
+  const navigate = useNavigate();
+  const [system] = useUnits();
+  const [draft, setDraft] = useLocalStorage<Draft>({
+    key: `work-${file.id}`,
+    defaultValue: fresh(),
+    getInitialValueInEffect: false,
+  });
+  const record = useRecord(file.id);
+  const undo = useUndo(file.id);
+  const heading = useRef<HTMLHeadingElement>(null);
+  const [skipping, setSkipping] = useState(false);
+  const [reason, setReason] = useState("");
+  const at = Math.max(
+    0,
+    open.findIndex((s) => s.id === draft.at),
+  );
+  const step = open[at] as Step;
+  const go = (to: number) => {
+    const next = open[to];
+    if (!next) return;
+    setSkipping(false);
+    setDraft({ ...fresh(), at: next.id });
+    heading.current?.focus();
+  };
+  const send = (skipped: boolean) =>
+    record.mutate(
+      {
+        id: draft.id,
+        on: file.today,
+        did: {
+          step: step.id,
+          skipped,
+          reason: skipped ? reason : undefined,
+          note: draft.note || undefined,
+          used: Object.entries(draft.used)
+            .filter(([, amount]) => amount > 0)
+            .map(([supply, amount]) => ({ supply, amount })),
+        },
+      },
+      {
+        onSuccess: (e) => {
+          undo(`${skipped ? "skipped" : "done"}: ${step.title.toLowerCase()}`, e.id);
+          setSkipping(false);
+          setReason("");
+          setDraft({ ...fresh(), at: (open[at + 1] ?? open[at - 1])?.id });
+          heading.current?.focus();
+        },
+      },
+    );
+  // Keys of a keyboard or a foot switch; not while something is typed.
+  const keys = useRef({ go, at });
+  keys.current = { go, at };
+  useEffect(() => {
+    const on = (e: KeyboardEvent) => {
+      if (e.target instanceof HTMLInputElement || e.target instanceof HTMLTextAreaElement) return;
+      if (e.key === "ArrowRight" || e.key === "PageDown") keys.current.go(keys.current.at + 1);
+      if (e.key === "ArrowLeft" || e.key === "PageUp") keys.current.go(keys.current.at - 1);
+    };
+    window.addEventListener("keydown", on);
+    return () => window.removeEventListener("keydown", on);
+  }, []);
+  const cautions = plan.cautions.filter((c) => step.cautions.includes(c.id));
+  return (
+    <section className={`patch ${classes.work}`} aria-label="At the bench">
+      <p className="soft" style={{ margin: 0 }}>
+        step {plan.steps.findIndex((s) => s.id === step.id) + 1} of {plan.steps.length}, {open.length} still to do
+      </p>
+      <h2 ref={heading} tabIndex={-1} className={classes.title}>
+        {step.title}
+      </h2>
+      {step.if && (
+        <p className="ochre">
+          <b>{step.if}</b>
+        </p>
+      )}
+      {step.entry && <p className="soft">First: {step.entry}</p>}
+      <p className={classes.how}>{sayProse(step.how, system)}</p>
+      {cautions.map((c) => (
+        <p key={c.id} className="red" style={{ margin: "6px 0" }}>
+          <b aria-hidden>! </b>
+          {c.text}
+        </p>
+      ))}
+      <Amounts amounts={step.amounts} />
+      {(step.materials?.length ?? 0) > 0 && (
+        <fieldset className={classes.materials}>
+          <legend className="soft">At hand?</legend>
+          {step.materials?.map((m) => (
+            <Checkbox
+              key={m}
+              size="md"
+              label={m}
+              checked={draft.ticked.includes(m)}
+              onChange={() =>
+                setDraft({
+                  ...draft,
+                  ticked: draft.ticked.includes(m) ? draft.ticked.filter((x) => x !== m) : [...draft.ticked, m],
+                })
+              }
+            />
+          ))}
+        </fieldset>
+      )}
+      {step.waitMinutes ? (
+        <Clock minutes={step.waitMinutes} until={draft.until} set={(until) => setDraft({ ...draft, until })} />
+      ) : null}
+      {step.phase === "tally-and-trim" && (
+        <p>
+          <Link to={`/plants/${file.id}/measure`}>Count the roots</Link>{" "}
+          <span className="soft">and come back; the plan can be made anew from what you find.</span>
+        </p>
+      )}
+      <UsedUp step={step} used={draft.used} set={(used) => setDraft({ ...draft, used })} />
+      <Textarea
+        mt="sm"
+        label="Note"
+        autosize
+        value={draft.note}
+        onChange={(e) => setDraft({ ...draft, note: e.currentTarget.value })}
+      />
+      {step.ends && <p className="soft small">It ends with: {step.ends}</p>}
+      {step.wrong && <p className="soft small">What can go wrong: {step.wrong}</p>}
+      {skipping && (
+        <Group align="end" mt="sm">
+          <TextInput
+            label="Why it is skipped"
+            value={reason}
+            onChange={(e) => setReason(e.currentTarget.value)}
+            style={{ flex: 1 }}
+          />
+          <Button variant="default" onClick={() => send(true)} loading={record.isPending}>
+            Skip it
+          </Button>
+        </Group>
+      )}
+      <Refused error={record.error} />
+      <div className={classes.bar}>
+        <Button size="lg" variant="default" onClick={() => go(at - 1)} disabled={at === 0}>
+          Back
+        </Button>
+        <Button size="lg" className={classes.done} onClick={() => send(false)} loading={record.isPending && !skipping}>
+          Done
+        </Button>
+        <Button size="lg" variant="default" onClick={() => go(at + 1)} disabled={at === open.length - 1}>
+          Next
+        </Button>
+      </div>
+      <Group mt="sm" justify="space-between">
+        <button type="button" className="linkbutton soft" onClick={() => setSkipping(!skipping)}>
+          Skip this step
+        </button>
+        <button type="button" className="linkbutton soft" onClick={() => navigate(`/plants/${file.id}/do`)}>
+          Stop here; it goes on where it was
+        </button>
+      </Group>
+    </section>
+  );
+}
+
+/** A clock that goes on when the page is left, and says when it is done. */
+function Clock({ minutes, until, set }: { minutes: number; until?: number; set: (until: number | undefined) => void }) {
+  const [now, setNow] = useState(Date.now());
+  useEffect(() => {
+    const tick = window.setInterval(() => setNow(Date.now()), 1000);
+    return () => window.clearInterval(tick);
+  }, []);
+  if (until === undefined) {
+    return (
+      <Button mt="sm" variant="default" onClick={() => set(Date.now() + minutes * 60_000)}>
+        Start the clock: {minutes >= 120 ? `${minutes / 60} hours` : `${minutes} minutes`}
+      </Button>
+    );
+  }
+  const left = Math.max(0, Math.ceil((until - now) / 1000));
+  const pad = (n: number) => String(n).padStart(2, "0");
+  return (
+    <p role="timer" className={classes.clock}>
+      {left === 0 ? (
+        <b className="kelp">The time is up.</b>
+      ) : (
+        <b className="numbers">
+          {left >= 3600 && `${Math.floor(left / 3600)}:`}
+          {pad(Math.floor(left / 60) % 60)}:{pad(left % 60)}
+        </b>
+      )}{" "}
+      <button type="button" className="linkbutton small soft" onClick={() => set(undefined)}>
+        stop the clock
+      </button>
+    </p>
+  );
+}
+
+/** What the step takes from the cupboard, where it is kept there. */
+function UsedUp({
+  step,
+  used,
+  set,
+}: {
+  step: Step;
+  used: Record<string, number>;
+  set: (used: Record<string, number>) => void;
+}) {
+  const supplies = useSupplies();
+  const wanted = [...step.amounts.map((a) => a.what), ...(step.materials ?? [])].map((w) => w.toLowerCase());
+  const kept = (supplies.data?.supplies ?? []).filter((s) => wanted.some((w) => w.startsWith(s.name.toLowerCase())));
+  if (kept.length === 0) return null;
+  return (
+    <fieldset className={classes.materials}>
+      <legend className="soft">Taken from the cupboard</legend>
+      {kept.map((s) => (
+        <NumberInput
+          key={s.id}
+          label={s.name}
+          hideControls
+          min={0}
+          w={140}
+          suffix={` ${s.unit}`}
+          value={used[s.id] ?? ""}
+          onChange={(v) => set({ ...used, [s.id]: Number(v) || 0 })}
+        />
+      ))}
+    </fieldset>
+  );
+}
+
+/** What was really done, when nothing is left to do. */
+function Finished({ plan }: { plan: Plan }) {
+  const file = usePlantFile();
+  return (
+    <section className={`patch ${classes.work}`} aria-label="What was done">
+      <h2 className={classes.title}>Every step is done or skipped</h2>
+      <ul style={{ paddingLeft: 18 }}>
+        {plan.steps.map((s) => {
+          const tick = file.ticks[s.id];
+          return (
+            <li key={s.id}>
+              {s.title}: {tick?.skipped ? <span className="ochre">skipped, {tick.reason}</span> : "done"}
+            </li>
+          );
+        })}
+      </ul>
+      <Button component={Link} to={`/plants/${file.id}`}>
+        Where it stands
+      </Button>
+    </section>
+  );
+}
