@@ -32,6 +32,9 @@ func Load(ctx context.Context, s *store.Store, today day.Day) (loaded bool, err 
 	if err := c.openRooms(); err != nil {
 		return false, err
 	}
+	if err := c.fillCupboard(); err != nil {
+		return false, err
+	}
 	for _, story := range []func(*clinic){zygopetalum, monstera, coelogyne, philodendron, haworthia, aeschynanthus, stephanotis, maranta,
 		masdevallia, nephrolepis, ficus, alocasia, anthurium, slipper, moth, pothos, peaceLily, inchPlant, peperomia} {
 		story(c)
@@ -51,6 +54,27 @@ func (c *clinic) openRooms() error {
 		c.places[r.Name] = r.ID
 		if err := c.store.AddPlace(c.ctx, c.account.Collection.ID, r); err != nil {
 			return fmt.Errorf("demo place %s: %w", r.Name, err)
+		}
+	}
+	return nil
+}
+
+// fillCupboard stocks what the clinic uses most; one thing has run low.
+func (c *clinic) fillCupboard() error {
+	for _, s := range []struct {
+		name, unit        string
+		low, price, stock float64
+	}{
+		{"potting soil", "l", 5, 0.35, 22}, {"perlite", "l", 4, 0.60, 3}, {"fine bark", "l", 3, 0.90, 9}, {"medium bark", "l", 3, 0.85, 14}, {"coarse bark", "l", 2, 0.95, 6},
+		{"insecticidal soap", "ml", 100, 0.02, 420}, {"rubbing alcohol", "ml", 100, 0.008, 650}, {"peroxide of 3 %", "ml", 200, 0.006, 900}, {"moss", "g", 50, 0.04, 180},
+		{"sterile blade", "pieces", 5, 0.30, 17}, {"label", "pieces", 20, 0.04, 140},
+	} {
+		supply := store.Supply{ID: id("supply/" + s.name), Name: s.name, Unit: s.unit, Low: s.low, Price: &s.price}
+		if err := c.store.SaveSupply(c.ctx, c.account, supply, false); err != nil {
+			return fmt.Errorf("demo supply %s: %w", s.name, err)
+		}
+		if err := c.store.Stock(c.ctx, c.account, id("stock/"+s.name), supply.ID, c.on(40), s.stock, "counted"); err != nil {
+			return fmt.Errorf("demo supply %s: %w", s.name, err)
 		}
 	}
 	return nil

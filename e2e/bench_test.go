@@ -12,15 +12,14 @@ import (
 func TestWorkingThroughAPlan(t *testing.T) {
 	p := start(t, true).page(t, 390, 844)
 	p.openDemo("/bench/cupboard")
-	p.see("Nothing is kept here yet")
-	p.fill("Supply", "perlite")
+	p.see("is counted against its steps")
+	p.fill("Supply", "clear bag")
 	p.fill("Low at", "1")
-	p.fill("Price of one", "0.5")
 	p.click(by("button", "Add it"))
-	p.see("Low at")
+	p.until(`document.querySelector('[data-supply="clear bag"]')?.innerText.includes("low")`)
 	p.run(chromedp.Click(`//input[@aria-label="How much perlite"]`), chromedp.KeyEvent("4"))
 	p.click(`//tr[@data-supply="perlite"]//button[.="in"]`)
-	p.until(`document.querySelector('[data-supply="perlite"]')?.innerText.includes("4")`)
+	p.until(`document.querySelector('[data-supply="perlite"]')?.innerText.includes("7")`)
 
 	p.open(plantPath("T-032") + "/do")
 	p.see("What do you take it for?")
@@ -58,7 +57,7 @@ func TestWorkingThroughAPlan(t *testing.T) {
 	p.click(by("button", "Skip it"))
 	p.hides("Record how it starts")
 	for range 12 {
-		if eval[bool](p, `document.body.innerText.includes("Taken from the cupboard")`) {
+		if eval[bool](p, `document.body.innerText.includes("Prepare a pot that fits")`) {
 			break
 		}
 		p.click(by("button", "Next"))
@@ -69,7 +68,7 @@ func TestWorkingThroughAPlan(t *testing.T) {
 	p.click(`//button[.="Done"]`)
 	p.see("Recorded: done: prepare a pot")
 	p.open("/bench/cupboard")
-	p.until(`document.querySelector('[data-supply="perlite"]')?.innerText.includes("3.5")`)
+	p.until(`document.querySelector('[data-supply="perlite"]')?.innerText.includes("6.5")`)
 	p.open(plantPath("T-032") + "/do")
 	p.see("skipped: the camera is broken")
 	p.click(by("button", "Make it anew"))

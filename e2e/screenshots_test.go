@@ -37,7 +37,6 @@ func TestScreenshots(t *testing.T) {
 		{name: "take-in", path: "/plants/new", wait: "How it grows", width: 1280, height: 800},
 		{name: "plant", path: plantPath("T-014"), wait: "looks in", width: 1280, height: 800},
 		{name: "plant-dark", path: plantPath("T-009"), wait: "looks in", width: 1280, height: 800, dark: true},
-		{name: "plant-phone", path: plantPath("C-012"), wait: "What it needs now", width: 390, height: 844},
 		{name: "examine", path: plantPath("T-032") + "/examine", wait: "What it may be", width: 1280, height: 800, then: func(p *page) {
 			p.touch("leaves")
 			p.click(`//button[@aria-label="seen: Many leaves went yellow within days"]`)
@@ -47,7 +46,6 @@ func TestScreenshots(t *testing.T) {
 			p.click(`//button[@aria-label="seen: Still wet more than five days after watering"]`)
 			p.see("Next:")
 		}},
-		{name: "examine-phone", path: plantPath("T-033") + "/examine", wait: "What it may be", width: 390, height: 844},
 		{name: "decide", path: plantPath("T-032") + "/do", wait: "What is safe", width: 1280, height: 800},
 		{name: "plan", path: plantPath("T-008") + "/do", wait: "steps to do", width: 1280, height: 800},
 		{name: "check-in-phone", path: plantPath("T-014") + "?check", wait: "Record the check-in", width: 390, height: 844},
@@ -75,8 +73,12 @@ func TestScreenshots(t *testing.T) {
 			p.see("of the roots live")
 			p.see("It can fill a pot")
 		}},
-		{name: "kind", path: "/handbook/kinds/alocasia-amazonica?list=kinds", wait: "Pests that come", width: 1280, height: 800},
-		{name: "confirmed", path: "/handbook/confirmed", wait: "The cases", width: 1280, height: 800},
+		{name: "work-phone", path: plantPath("T-008") + "/work", wait: "still to do", width: 390, height: 844},
+		{name: "bench", path: "/bench", wait: "A pot for the live roots", width: 1280, height: 800, then: func(p *page) {
+			p.fill("Live root ball, width", "7")
+			p.fill("Present pot", "20")
+			p.see("stays wet and sours")
+		}},
 		{name: "places", path: "/places", wait: "order of the walk", width: 1280, height: 800},
 	} {
 		if only != "" && !strings.Contains(","+only+",", ","+view.name+",") {

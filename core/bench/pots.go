@@ -48,7 +48,7 @@ func Pot(i PotInput) (Reckoning, error) {
 		idle := mix.Idle(i.RootBallCM, old)
 		r.add("of the old pot stays wet for days", 100*idle, "%", "1 − ((root ball + 4 cm) ÷ pot)³", working.CommonPractice, "rough: both are taken as the same shape", inputs...)
 		if idle > 0.4 && !i.Bound {
-			r.warn("In the old pot about %.0f %% of the medium has no live root within two centimetres: it stays wet and sours.", 100*idle)
+			r.warn("In the old pot about %.0f %% of the medium has no live root within 2 cm: it stays wet and sours.", 100*idle)
 		}
 	}
 	return r, nil

@@ -103,6 +103,7 @@ type part struct {
 	does   does
 	move   string
 	causes []string
+	turn   int // in which it was added: the order of protocols is the order of work
 }
 
 // urgency is how few days are left for the most urgent cause that asks for it.
@@ -119,6 +120,7 @@ type composer struct {
 	plan  Plan
 	steps map[string]*part
 	used  map[string]bool
+	added int // steps added so far
 }
 
 // treat adds the protocol for a cause: the first of its protocols that fits.
@@ -175,7 +177,8 @@ func (c *composer) add(t template, reason, cause string) {
 		known.does |= t.does
 		return
 	}
-	p := &part{does: t.does, move: t.move, Step: Step{ID: t.id, Phase: t.phase, On: c.s.Start + day.Day(t.day), Title: t.title, How: t.how, Minutes: t.minutes, WaitMinutes: t.waitMin,
+	c.added++
+	p := &part{turn: c.added, does: t.does, move: t.move, Step: Step{ID: t.id, Phase: t.phase, On: c.s.Start + day.Day(t.day), Title: t.title, How: t.how, Minutes: t.minutes, WaitMinutes: t.waitMin,
 		Entry: t.entry, Ends: t.ends, Wrong: t.wrong, Materials: t.materials, Reasons: []string{reason}, Cautions: append([]string{}, t.cautions...), Amounts: []working.Amount{}}}
 	if cause != "" {
 		p.causes = []string{cause}
@@ -206,20 +209,24 @@ func (c *composer) ask() {
 }
 
 func (c *composer) finish() Plan {
+	parts := make([]*part, 0, len(c.steps))
 	for _, p := range c.steps {
-		p.Cautions = c.cautionsOf(p)
-		c.plan.Steps = append(c.plan.Steps, p.Step)
+		parts = append(parts, p)
 	}
-	sort.Slice(c.plan.Steps, func(a, b int) bool {
-		x, y := c.plan.Steps[a], c.plan.Steps[b]
+	sort.Slice(parts, func(a, b int) bool {
+		x, y := parts[a], parts[b]
 		if x.On != y.On {
 			return x.On < y.On
 		}
 		if phaseRank[x.Phase] != phaseRank[y.Phase] {
 			return phaseRank[x.Phase] < phaseRank[y.Phase]
 		}
-		return x.ID < y.ID
+		return x.turn < y.turn
 	})
+	for _, p := range parts {
+		p.Cautions = c.cautionsOf(p)
+		c.plan.Steps = append(c.plan.Steps, p.Step)
+	}
 	seen := map[string]bool{}
 	warn := func(id string) {
 		if !seen[id] {

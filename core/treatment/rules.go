@@ -85,7 +85,7 @@ func (c *composer) rootWorkInItsTime() {
 	dark := c.s.Season == climate.Autumn || c.s.Season == climate.Winter
 	var what, why string
 	switch {
-	case c.s.accepts("settling-in"):
+	case c.s.accepts("settling-in") && c.s.Answers.Arrivals != "at-once":
 		what, why = "Root work waits until it has settled", "A move is enough for now; unpotted as well it loses twice."
 	case c.s.accepts("dormancy"):
 		what, why = "Root work waits until it wakes", "Roots disturbed at rest are not replaced."
@@ -231,6 +231,9 @@ func (c *composer) sprayWithCare() {
 			c.dropIf(func(p *part) bool { return p.does&sprays != 0 })
 		}
 	}
+	if wash := c.steps["wash-down"]; wash != nil && c.s.Profile != nil && c.s.Profile.Has("powder-bloom") {
+		wash.Title, wash.How = "Rinse it gently", "No brush, no rubbing: its own bloom does not come back on a leaf. Dry by evening."
+	}
 	if c.steps["systemic"] != nil && c.s.Household.Pollinators && c.applies("R5-bees", "No systemic product", "The plant goes outdoors, or bees reach it.") {
 		delete(c.steps, "systemic")
 	}
@@ -352,7 +355,7 @@ func (c *composer) plausiblyHarmed(move string) string {
 }
 
 // poorOdds is the chance to live under which a piece is taken as insurance.
-const poorOdds = 0.75
+const poorOdds = 0.70
 
 // insure proposes a piece as insurance when the odds are poor and the causes
 // allow it, and says so when they do not.

@@ -206,6 +206,10 @@ var choices = []Choice{
 	{"dryRoots", "Dry-looking roots", []Side{
 		{"cut", "cut what is certainly dead", "room and air for new ones", "a dry skin may hide a live core"},
 		{"keep", "keep them all", "the core may live, and they hold it still", "dead ones may rot later"}}},
+	{"arrivals", "Repotting a newcomer", []Side{
+		{"two-weeks", "left alone for two weeks", "one strain at a time", "what sits in its medium has two weeks more"},
+		{"needed", "not until it needs it", "nothing is disturbed for nothing", "dense medium is found late"},
+		{"at-once", "at once", "one sees the roots, and pests in the medium go", "moved and unpotted it loses twice"}}},
 	{"spikes", "Flower spikes", []Side{
 		{"cut", "always off", "all it has goes into roots", "the flower is lost for a year"},
 		{"keep-one", "keep one", "one sees what it is", "costs weeks that a weak plant may not have"}}},
@@ -240,6 +244,8 @@ func matters(id string, s Situation) bool {
 		return s.accepts("root-rot") || s.accepts("dry-root-loss") || s.accepts("detached")
 	case "spikes":
 		return hasSpike(s) && (s.Habit.Orchid && s.WantsSchool() || s.accepts("bloom-drain") || s.accepts("base-rot"))
+	case "arrivals":
+		return s.accepts("settling-in")
 	case "plantlets":
 		return s.accepts("offset-drain")
 	}

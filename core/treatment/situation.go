@@ -60,6 +60,7 @@ type Answers struct {
 	Plantlets   string   `json:"plantlets,omitempty" enum:"now,wait" doc:"When plantlets come off."`
 	DryRoots    string   `json:"dryRoots,omitempty" enum:"cut,keep" doc:"What is done with roots that look dry."`
 	PestFirst   string   `json:"pestFirst,omitempty" enum:"soap,neem,earth,alcohol,systemic,predators" doc:"What is tried first against pests."`
+	Arrivals    string   `json:"arrivals,omitempty" enum:"two-weeks,needed,at-once" doc:"When newcomers are repotted."`
 	Overruled   []string `json:"overruled,omitempty" maxItems:"40" doc:"Ids of rules that the carer sets aside."`
 }
 

@@ -11,6 +11,10 @@ export const router = createBrowserRouter([
       { index: true, lazy: async () => ({ Component: (await import("./views/Rounds")).Rounds }) },
       { path: "plants", lazy: async () => ({ Component: (await import("./views/Register")).Register }) },
       { path: "plants/new", lazy: async () => ({ Component: (await import("./views/TakeIn")).TakeIn }) },
+      {
+        path: "household",
+        lazy: async () => ({ Component: (await import("./views/WhoLivesHere")).HouseholdPage }),
+      },
       { path: "sale", lazy: async () => ({ Component: (await import("./views/AtSale")).AtSale }) },
       {
         path: "plants/:plant",

@@ -122,6 +122,7 @@ export const variables: CSSVariablesResolver = () => ({
     "--mantine-color-gray-0": "#f6f0e3",
     "--mantine-color-gray-1": "#efe8d9",
     "--mantine-color-gray-2": "#e6ddc9",
+    "--mantine-color-gray-3": "#d8cdb4",
     "--mantine-color-gray-4": "#c3b698",
     "--mantine-color-disabled": "#e9e2d3",
     "--mantine-color-disabled-color": "#8c8473",

@@ -706,6 +706,11 @@ export interface components {
         };
         Answers: {
             /**
+             * @description When newcomers are repotted.
+             * @enum {string}
+             */
+            arrivals?: "two-weeks" | "needed" | "at-once";
+            /**
              * @description What is done with roots that look dry.
              * @enum {string}
              */

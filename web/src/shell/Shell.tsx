@@ -1,7 +1,7 @@
 import { Menu, UnstyledButton, useComputedColorScheme, useMantineColorScheme } from "@mantine/core";
 import { useQueryClient } from "@tanstack/react-query";
 import { Suspense } from "react";
-import { NavLink, Outlet, useNavigation } from "react-router";
+import { Link, NavLink, Outlet, useNavigation } from "react-router";
 import { answer, client, Problem, type Session } from "../api/client";
 import { useSession } from "../api/hooks";
 import { sayDay } from "../dates";
@@ -99,6 +99,9 @@ function Household({ session }: { session: Session }) {
         </Menu.Item>
         <Menu.Item onClick={() => setColorScheme(scheme === "dark" ? "light" : "dark")}>
           {scheme === "dark" ? "Light cloth" : "Dark cloth"}
+        </Menu.Item>
+        <Menu.Item component={Link} to="/household">
+          Who lives here
         </Menu.Item>
         <Menu.Divider />
         <Menu.Item onClick={signOut}>Sign out</Menu.Item>

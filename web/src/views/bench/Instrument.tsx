@@ -9,7 +9,7 @@ import { useRecord, useRegister, useSession } from "../../api/hooks";
 import { newId } from "../../api/id";
 import { How } from "../../shell/How";
 import { Refused } from "../../shell/States";
-import { sayQuantity, useUnits } from "../../units";
+import { sayProse, sayQuantity, useUnits } from "../../units";
 import classes from "./Bench.module.css";
 
 type Reckoning = Schemas["Reckoning"];
@@ -77,7 +77,7 @@ export function Sheet({ title, about, children, result, error, empty, what, keep
               {result.warnings.map((w) => (
                 <p key={w} className="ochre small" style={{ margin: "8px 0 0" }}>
                   <b aria-hidden>! </b>
-                  {w}
+                  {sayProse(w, system)}
                 </p>
               ))}
               <Keep what={what} amounts={result.amounts} body={keep} />

@@ -1,13 +1,14 @@
-import { Button, Checkbox, Group, Radio, Select, Stack } from "@mantine/core";
+import { Button, Group, Radio, Select, Stack } from "@mantine/core";
 import { useDebouncedValue, useLocalStorage } from "@mantine/hooks";
 import { useState } from "react";
 import type { Answers, Schemas } from "../../api/client";
-import { usePlanPreview, useRecord, useSaveChoices, useSaveHousehold, useSettings } from "../../api/hooks";
+import { usePlanPreview, useRecord, useSaveChoices, useSettings } from "../../api/hooks";
 import { newId } from "../../api/id";
 import { How } from "../../shell/How";
 import { Failed, Refused, Waiting } from "../../shell/States";
 import { NumberField, QuantityInput } from "../../units";
 import { useUndo } from "../undo";
+import { WhoLivesHere } from "../WhoLivesHere";
 import { Needs, PlanHead, Rules, StepText } from "./PlanParts";
 import { usePlantFile } from "./PlantPage";
 import classes from "./WhatToDo.module.css";
@@ -17,7 +18,7 @@ const yesNo = [
   { value: "no", label: "no" },
 ];
 
-type ChoiceKey = "rootWash" | "pestFirst" | "dryRoots" | "spikes" | "plantlets";
+type ChoiceKey = "rootWash" | "pestFirst" | "dryRoots" | "arrivals" | "spikes" | "plantlets";
 
 /** A plan before it is taken up: a few questions, both sides where the trade disagrees, the steps as they would be. */
 export function PlanDraft({ decideAgain, keeps }: { decideAgain: () => void; keeps?: boolean }) {
@@ -122,7 +123,7 @@ function Draft({ decideAgain, keeps, settled }: DraftProps) {
         )}
       </section>
       <div style={{ display: "grid", gap: 18 }}>
-        {!settled.asked && <WhoLivesHere settled={settled} />}
+        {!settled.asked && <WhoLivesHere household={settled.household} />}
         <section className="patch" aria-label="Questions">
           <h2>A few questions</h2>
           <p className="soft small">Leave what you do not know; the plan says where it matters.</p>
@@ -214,39 +215,6 @@ function Draft({ decideAgain, keeps, settled }: DraftProps) {
         <Refused error={record.error} />
       </div>
     </div>
-  );
-}
-
-const living = [
-  { key: "children", label: "Children" },
-  { key: "pets", label: "Cats, dogs or other animals" },
-  { key: "pollinators", label: "Plants outdoors, or where bees reach them" },
-  { key: "asthma", label: "Somebody with asthma or weak lungs" },
-] as const;
-
-/** Asked once for a household: it changes products and cautions. */
-function WhoLivesHere({ settled }: { settled: Schemas["Settled"] }) {
-  const save = useSaveHousehold();
-  const [home, setHome] = useState(settled.household);
-  return (
-    <section className="patch" aria-label="Who lives here">
-      <h2>Who lives here?</h2>
-      <p className="soft small">Asked once. It changes what is proposed and what is warned of.</p>
-      <Stack gap="xs" mt="xs">
-        {living.map((l) => (
-          <Checkbox
-            key={l.key}
-            label={l.label}
-            checked={home[l.key]}
-            onChange={(e) => setHome({ ...home, [l.key]: e.currentTarget.checked })}
-          />
-        ))}
-      </Stack>
-      <Button mt="sm" variant="default" loading={save.isPending} onClick={() => save.mutate(home)}>
-        That is so
-      </Button>
-      <Refused error={save.error} />
-    </section>
   );
 }
 
