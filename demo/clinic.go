@@ -92,6 +92,7 @@ func zygopetalum(c *clinic) {
 	h.potted(261, 9, "no medium, a cup of water below")
 	h.did(261, "dry-cut", "cup", "warm-shade")
 	h.did(258, "change-water")
+	h.finish(255)
 	for i, d := range []int{257, 252, 246, 240, 233, 226} {
 		h.check(d, "wilt", 0, "smell", 0, "live-tips", min(i/2, 2), "longest-root", []int{0, 2, 5, 9, 14, 19}[i])
 	}
@@ -115,6 +116,7 @@ func zygopetalum(c *clinic) {
 		h.check(d, "wilt", 0, "smell", 0, "rot", 0, "live-tips", 2+i/4, "longest-root", 27+4*i, "roots-at-bottom", 0, "roots-5cm", i/4)
 	}
 	h.water(70, 4, 6)
+	h.finish(60)
 	h.potted(72, 9, "fine bark over a dish")
 	h.meter(20, 9000, 9, 17, 23, 54)
 	h.examine(17, []string{"new.clean", "stem.shrivelled-oldest"}, []string{"root.smell", "leaf.drooping", "pest.scale-bumps", "pest.cotton", "stem.soft-brown", "new.rotting"})
@@ -134,6 +136,7 @@ func monstera(c *clinic) {
 	h.potted(170, 11.5, "equal parts of soil, perlite and bark")
 	h.did(167, "first-water")
 	h.did(163, "watch-daily")
+	h.finish(162)
 	h.check(169, "wilt", 1, "yellow", 1, "smell", 0)
 	h.check(166, "wilt", 1, "yellow", 0, "smell", 0)
 	h.quiet(164, 155, 3)
@@ -147,6 +150,7 @@ func monstera(c *clinic) {
 		h.check(d, "out-of-chamber", 1, "new-leaves", i%2, "leaf-ratio", 72+2*i, "leaves-lost", 0, "wilt", 0, "smell", 0, "longest-root", 45+9*i)
 	}
 	h.water(160, 8, 8)
+	h.finish(100)
 	h.feed(0.5, 120, 35, 28)
 	h.meter(12, 6500, 9, 18, 24, 48)
 	h.confirm(56, "mended-by", "root-rot", "pot-too-big")
@@ -167,12 +171,14 @@ func coelogyne(c *clinic) {
 	}
 	h.tally(118, roots.Count{Live: 2, Doubtful: 5, DeadDry: 31}, 40, 0, 8)
 	h.did(94, "look-nubs")
+	h.finish(90)
 	h.check(40, "wilt", 0, "smell", 0, "new-growth", 1, "live-tips", 2, "longest-root", 4)
 	h.stage(40, "orchid-lean", "hold", "nubs", "")
 	for i, d := range []int{34, 27, 20, 13, 6} {
 		h.check(d, "wilt", 0, "smell", 0, "roots-3cm", i/3, "live-tips", 3+i, "longest-root", 9+6*i)
 	}
 	h.water(38, 5, 7)
+	h.finish(55)
 }
 
 func philodendron(c *clinic) {
@@ -184,6 +190,7 @@ func philodendron(c *clinic) {
 	h.did(150, "baseline", "unpot", "wash-roots", "tally", "root-wash-soap", "prepare-pot", "pot-up", "clear-cover")
 	h.did(147, "first-water")
 	h.did(143, "watch-daily")
+	h.finish(140)
 	h.quiet(148, 138, 2)
 	h.stage(138, "foliage-rerooting", "stabilise", "re-root", "")
 	h.did(136, "open-cover")
@@ -195,6 +202,7 @@ func philodendron(c *clinic) {
 		h.check(d, "out-of-chamber", 1, "new-leaves", 0, "leaves-lost", 0, "wilt", 0, "smell", 0, "longest-root", 47)
 	}
 	h.water(145, 3, 9)
+	h.finish(90)
 	h.potted(150, 9.5, "equal parts of soil, perlite and bark")
 	h.feed(0.25, 100, 20, 40)
 	h.examine(12, []string{"new.none-in-season", "root.no-tips"}, []string{"root.smell", "leaf.drooping", "pest.cotton", "med.wet-long", "med.dry-through"})
@@ -209,9 +217,11 @@ func haworthia(c *clinic) {
 	h.plan(74, treatment.Answers{})
 	h.did(74, "baseline", "out-of-sun", "spray-nothing")
 	h.did(60, "compare-marks")
+	h.finish(58)
 	h.quiet(73, 62, 5)
 	h.stage(62, "place-correction", "moved", "judge-new", "")
 	h.did(46, "back-by-steps")
+	h.finish(16)
 	for i, d := range []int{55, 41, 27, 13} {
 		h.check(d, "new-leaves", i%2, "marked-new", 0, "wilt", 0, "smell", 0)
 	}
@@ -261,6 +271,7 @@ func maranta(c *clinic) {
 	h.stage(201, "drought-revive", "perk", "refill", "")
 	h.did(200, "wait-four-days", "tidy")
 	h.did(174, "no-feed-month")
+	h.finish(170)
 	for i, d := range []int{194, 187, 180, 173, 166, 159} {
 		h.check(d, "yellow", yesNo(i < 1), "new-leaves", i%2, "wilt", 0, "smell", 0)
 	}
@@ -332,6 +343,7 @@ func slipper(c *clinic) {
 	h.did(65, "dry-cut", "cup", "warm-shade")
 	h.did(62, "change-water")
 	h.did(50, "count-tips")
+	h.finish(49)
 	for i, d := range []int{59, 52, 45, 38, 31, 24, 17, 10, 2} {
 		h.check(d, "wilt", 0, "smell", 0, "live-tips", i/4, "longest-root", max(0, 3*(i-3)))
 	}
@@ -345,6 +357,7 @@ func moth(c *clinic) {
 	h.plan(29, treatment.Answers{LiveRoots: p(2), Reserves: treatment.Plump, HumidityPct: p(58.0), WarmthC: p(23.0), LookDays: p(4), RootBallCM: p(7.0), InSpike: p(false), School: "S3"})
 	h.did(29, "baseline", "unpot", "clean-base", "clean-moss", "tally")
 	h.did(28, "dry-cut", "prepare-lean-pot", "stake-firm", "warm-shade", "mist-leaves")
+	h.finish(24)
 	for _, d := range []int{24, 18, 12, 6} {
 		h.check(d, "wilt", 0, "smell", 0, "live-tips", 0, "new-growth", 0, "plump", 4)
 	}
@@ -363,6 +376,7 @@ func pothos(c *clinic) {
 	h.stage(236, "drought-revive", "perk", "refill", "")
 	h.did(235, "wait-four-days", "tidy")
 	h.did(208, "no-feed-month")
+	h.finish(190)
 	for i, d := range []int{229, 222, 215, 208, 201} {
 		h.check(d, "yellow", yesNo(i < 1), "new-leaves", 1, "wilt", 0, "smell", 0)
 	}
@@ -381,6 +395,7 @@ func peaceLily(c *clinic) {
 	h.did(46, "baseline")
 	h.did(44, "more-light")
 	h.did(39, "turn-weekly")
+	h.finish(38)
 	h.quiet(45, 35, 5)
 	h.stage(35, "place-correction", "moved", "judge-new", "")
 	h.check(21, "new-leaves", 0, "marked-new", 0, "wilt", 0, "smell", 0)

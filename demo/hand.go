@@ -92,6 +92,23 @@ func (h *hand) did(daysAgo int, steps ...string) {
 	}
 }
 
+// finish ticks what was due by a day and is not ticked yet, as of that day.
+func (h *hand) finish(daysAgo int) {
+	if h.err != nil {
+		return
+	}
+	state, err := h.store.State(h.ctx, h.account.Collection.ID, h.plant)
+	if err != nil {
+		h.err = err
+		return
+	}
+	for _, step := range state.Plan.Steps {
+		if _, ticked := state.Ticks[step.ID]; !ticked && step.On <= h.on(daysAgo) {
+			h.did(daysAgo, step.ID)
+		}
+	}
+}
+
 func (h *hand) skip(daysAgo int, step, why string) {
 	h.write(daysAgo, record.Body{Did: &record.Did{Step: step, Skipped: true, Reason: why}})
 }

@@ -19,6 +19,7 @@ type Step struct {
 	Minutes     int              `json:"minutes"`
 	WaitMinutes int              `json:"waitMinutes,omitempty" doc:"Minutes that a clock runs: a soak, a drying cut."`
 	Entry       string           `json:"entry,omitempty" doc:"What must be so before it is begun."`
+	Gate        string           `json:"gate,omitempty" doc:"What must be seen first: its day is only when to look."`
 	Ends        string           `json:"ends,omitempty" doc:"What ends it."`
 	Wrong       string           `json:"wrong,omitempty" doc:"What can go wrong in it."`
 	If          string           `json:"if,omitempty" doc:"Held back until this is settled."`
@@ -179,7 +180,7 @@ func (c *composer) add(t template, reason, cause string) {
 	}
 	c.added++
 	p := &part{turn: c.added, does: t.does, move: t.move, Step: Step{ID: t.id, Phase: t.phase, On: c.s.Start + day.Day(t.day), Title: t.title, How: t.how, Minutes: t.minutes, WaitMinutes: t.waitMin,
-		Entry: t.entry, Ends: t.ends, Wrong: t.wrong, Materials: t.materials, Reasons: []string{reason}, Cautions: append([]string{}, t.cautions...), Amounts: []working.Amount{}}}
+		Entry: t.entry, Gate: t.gate, Ends: t.ends, Wrong: t.wrong, Materials: t.materials, Reasons: []string{reason}, Cautions: append([]string{}, t.cautions...), Amounts: []working.Amount{}}}
 	if cause != "" {
 		p.causes = []string{cause}
 	}

@@ -52,6 +52,7 @@ func TestProtocolsHoldTogether(t *testing.T) {
 			assert.True(t, ok, "phase %q of %s", s.phase, s.id)
 			assert.NotEmpty(t, s.how, s.id)
 			assert.Positive(t, s.minutes, s.id)
+			assert.True(t, s.day < 28 || s.gate != "" || s.phase == "repeats" || s.phase == "daily-watch" || s.id == "decide-keeping", "a late step waits for something seen: %s", s.id)
 			if s.move != "" {
 				_, ok := diagnosis.MoveByID(s.move)
 				assert.True(t, ok, "move %q of %s", s.move, s.id)

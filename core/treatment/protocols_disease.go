@@ -12,7 +12,7 @@ var diseaseProtocols = []protocol{
 			{id: "remove-leaves", phase: "strip", title: "Cut off marked leaves", how: "A finger's width into the clean part, dry weather, into the bag. Wipe the blade after each.", minutes: 10, materials: []string{"sterile blade", "waste bag"}, cautions: []string{"blade", "waste"}, does: forGood, move: "remove-leaves"},
 			moveAir,
 			{id: "dry-leaves", phase: "first-water", title: "Water the medium, not the leaves", how: "In the morning; nothing wet by evening.", minutes: 2, does: driesLeaf},
-			{id: "fungicide", phase: "disinfect", day: 2, title: "A fungicide, if it goes on", how: "Only against fungi, by its label alone: type the label's dose in at the bench.", minutes: 10, materials: []string{"labelled fungicide"}, cautions: []string{"pesticide"}, does: sprays, move: "fungicide", when: all(fungal, not(isTender))},
+			{id: "fungicide", phase: "disinfect", gate: "New marks in spite of dry leaves.", day: 2, title: "A fungicide, if it goes on", how: "Only against fungi, by its label alone: type the label's dose in at the bench.", minutes: 10, materials: []string{"labelled fungicide"}, cautions: []string{"pesticide"}, does: sprays, move: "fungicide", when: all(fungal, not(isTender))},
 			weekLook, neighbour,
 		},
 		expect: "No new mark within two weeks once the leaves stay dry.",

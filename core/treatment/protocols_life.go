@@ -53,7 +53,7 @@ var lifeProtocols = []protocol{
 			baseline,
 			{id: "leave-alone", phase: "daily-watch", title: "Leave it alone", how: "This is how it should be: old leaves go, tears stay, a dwarfed plant grows out. Nothing is sprayed, fed or repotted for it.", minutes: 1, move: "watch"},
 			{id: "pull-dead", phase: "strip", day: 7, title: "Take what is dead by a pull", how: "What holds is left, or cut. Nothing green goes.", minutes: 3, when: func(s Situation) bool { return s.accepts("old-leaf") || s.accepts("breakage") }},
-			{id: "raise-offsets", phase: "insurance", day: 14, title: "Let the offsets grow to a third of the mother", how: "Then they have roots and are plants of their own; the old rosette fades over months.", minutes: 10, when: func(s Situation) bool { return s.accepts("spent-rosette") }},
+			{id: "raise-offsets", phase: "insurance", gate: "Offsets a third of the mother's size.", day: 14, title: "Let the offsets grow to a third of the mother", how: "Then they have roots and are plants of their own; the old rosette fades over months.", minutes: 10, when: func(s Situation) bool { return s.accepts("spent-rosette") }},
 			weekLook,
 		},
 		expect: "Nothing more than this, and no treatment would change it.",

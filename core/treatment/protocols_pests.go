@@ -23,7 +23,7 @@ var (
 	soapDusk = template{id: "soap-dusk", phase: "disinfect", title: "Soap or oil at dusk, rinse next morning", how: "Undersides and joints till they drip. Not in sun, not in heat, not on a thirsty plant. Follow your product's label.", minutes: 15,
 		materials: []string{"insecticidal soap"}, cautions: []string{"pesticide", "no-mixing", "asthma"}, does: sprays, move: "soap-or-oil", amounts: insecticidalSoap, when: firstLine("soap", "neem")}
 	earth = template{id: "diatomaceous", phase: "disinfect", title: "Dust dry parts with diatomaceous earth", how: "A thin film on dry leaves and the surface; it works only while dry. Wipe it off after a few days.", minutes: 10,
-		materials: []string{"diatomaceous earth"}, cautions: []string{"dust", "asthma"}, does: driesLeaf, when: firstLine("earth")}
+		materials: []string{"diatomaceous earth"}, cautions: []string{"pesticide", "dust", "asthma"}, does: driesLeaf, when: firstLine("earth")}
 	systemicStep = template{id: "systemic", phase: "disinfect", title: "Systemic granules, by their label alone", how: "Dose, wait and protection as the label says: type them in at the bench. Never on a plant that will flower outdoors.", minutes: 10,
 		materials: []string{"labelled systemic product"}, cautions: []string{"pesticide", "pollinators"}, move: "systemic", when: firstLine("systemic")}
 	lookAgain = template{id: "look-again", phase: "repeats", day: 7, title: "Look again with a lens, treat again", how: "Eggs survive the first treatment: look in every joint, wash and treat what hatched.", minutes: 15}
@@ -86,7 +86,7 @@ var pestProtocols = []protocol{
 			{id: "dry-top", phase: "first-water", title: "Let the top three centimetres dry", how: "Between waterings, each time; water from below meanwhile. Loosen the surface.", minutes: 3, move: "dry-top"},
 			{id: "cards", phase: "daily-watch", day: 1, title: "Yellow cards at the pot", how: "They catch the flies and count them for you.", minutes: 3, materials: []string{"sticky cards"}},
 			{id: "grit-top", phase: "disinfect", title: "Cover with grit", how: "One centimetre of dry grit or sand; nothing hatches through it.", minutes: 5, materials: []string{"coarse grit"}, cautions: []string{"dust"}},
-			{id: "larvicide", phase: "repeats", day: 7, title: "A biological larvicide if they go on", how: "By its label, in the watering water, repeated as it says.", minutes: 5, materials: []string{"labelled biological larvicide"}, cautions: []string{"pesticide"}},
+			{id: "larvicide", phase: "repeats", gate: "Still new flies on the card.", day: 7, title: "A biological larvicide if they go on", how: "By its label, in the watering water, repeated as it says.", minutes: 5, materials: []string{"labelled biological larvicide"}, cautions: []string{"pesticide"}},
 			weekLook,
 		},
 		expect: "Fewer flies on the card each week; four weeks are one generation.",

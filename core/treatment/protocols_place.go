@@ -20,7 +20,7 @@ var placeProtocols = []protocol{
 			{id: "out-of-sun", phase: "shelter", title: "Take it out of the afternoon sun", how: "Bright shade. Most succulents bear morning sun until about eleven.", minutes: 5, move: "move-from-sun"},
 			{id: "spray-nothing", phase: "daily-watch", title: "Spray nothing, cut nothing", how: "A burn is dry tissue; there is nothing to kill. Marked leaves stay while they still feed it.", minutes: 1},
 			{id: "compare-marks", phase: "daily-watch", day: 14, title: "Compare the marks with the first picture", how: "Unchanged after two weeks proves a burn; marks that grow are something else: look again.", minutes: 3},
-			{id: "back-by-steps", phase: "wean", day: 28, title: "Back to more light by steps", how: "A little more each two or three days over one to two weeks.", minutes: 3},
+			{id: "back-by-steps", phase: "wean", gate: "A clean new leaf.", day: 28, title: "Back to more light by steps", how: "A little more each two or three days over one to two weeks.", minutes: 3},
 		},
 		expect: "The marks stay as they are for good. New leaves come clean.",
 		ends:   "Two clean new leaves.",

@@ -100,7 +100,7 @@ func (c *composer) rootWorkInItsTime() {
 		return
 	}
 	c.dropIf(func(p *part) bool { return p.does&(rootWork|cutsRoot) != 0 })
-	c.add(template{id: "root-work-later", phase: "close", day: 42, title: "Look whether it is time for the root work", how: "New root tips or new growth say yes. Then make this plan anew.", minutes: 5}, "Root work", "")
+	c.add(template{id: "root-work-later", phase: "close", gate: "New root tips or new growth.", day: 42, title: "Look whether it is time for the root work", how: "New root tips or new growth say yes. Then make this plan anew.", minutes: 5}, "Root work", "")
 }
 
 // Rule 2: a pest on a plant that is also repotted is treated while it is out of

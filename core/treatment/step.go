@@ -46,6 +46,7 @@ type template struct {
 	minutes   int
 	waitMin   int // minutes that a clock runs: a soak, a drying cut
 	entry     string
+	gate      string // what must be seen first, where the day alone does not say
 	ends      string
 	wrong     string
 	materials []string

@@ -2298,6 +2298,8 @@ export interface components {
             ends?: string;
             /** @description What must be so before it is begun. */
             entry?: string;
+            /** @description What must be seen first: its day is only when to look. */
+            gate?: string;
             how: string;
             id: string;
             /** @description Held back until this is settled. */

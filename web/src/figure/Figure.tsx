@@ -254,7 +254,7 @@ export function SmallFigure({ figure, marks }: SmallFigureProps) {
             fill={s.fill ? fills[s.fill] : "none"}
             fillOpacity={marks.looked.includes(s.zone) || marks.seen.includes(s.zone) ? 1 : 0.6}
             stroke={tone(s.zone)}
-            strokeWidth={marks.seen.includes(s.zone) ? 8 : 5}
+            strokeWidth={(s.width ?? 2) <= 1 ? 2 : marks.seen.includes(s.zone) ? 7 : 5}
             strokeLinejoin="round"
           />
         ))}

@@ -83,10 +83,10 @@ export function clump({ leaves }: Counts): Drawing {
     // Old leaves lie outside and low, young ones inside and high.
     const side = i % 2 ? 1 : -1;
     const age = 1 - i / n;
-    const spread = 12 + age * 48;
+    const spread = 12 + age * 42;
     const rise = 74 + (1 - age) * 106;
     const zone = i === Math.min(n - 1, 3) ? "undersides" : "leaves";
-    const [dx, dy] = [side * (36 + age * 30), 20 - (1 - age) * 92];
+    const [dx, dy] = [side * (30 + age * 18), 20 - (1 - age) * 92];
     if (zone === "undersides") under = [200 + side * spread + dx * 0.8, soil - rise + dy * 0.5];
     shapes.push(...stalked(zone, 200 + side * 6, soil, side * spread, -rise, dx, dy, 31, age > 0.7 ? "old" : "leaf"));
   }

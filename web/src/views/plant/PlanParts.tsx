@@ -66,9 +66,9 @@ export function Rules({ rules, overruled = [], toggle }: RulesProps) {
 }
 
 /** What the steps need, against the cupboard, with what is to buy. */
-export function Needs({ needs }: { needs: Schemas["Need"][] }) {
+export function Needs({ needs, low = [] }: { needs: Schemas["Need"][]; low?: Schemas["Supply"][] }) {
   const [system] = useUnits();
-  if (needs.length === 0) return null;
+  if (needs.length + low.length === 0) return null;
   const say = (value: number, unit: string) =>
     unit === "pieces" ? (value ? String(value) : "") : sayQuantity(value, unit, system);
   const cost = needs.reduce((sum, n) => sum + (n.cost ?? 0), 0);
@@ -93,6 +93,12 @@ export function Needs({ needs }: { needs: Schemas["Need"][] }) {
           </li>
         ))}
       </ul>
+      {low.length > 0 && (
+        <p className="small" style={{ margin: "8px 0 0" }}>
+          <b className="ochre">Running low:</b>{" "}
+          {low.map((s) => `${s.name} (${Number(s.stock.toFixed(2))} ${s.unit})`).join(", ")}.
+        </p>
+      )}
       {cost > 0 && (
         <p className="small" style={{ margin: "8px 0 0" }}>
           What is used up costs about <b>{cost.toFixed(2)}</b> at your own prices.
@@ -127,6 +133,11 @@ export function StepText({ step, plan, today }: { step: Step; plan: Plan; today:
         </p>
       )}
       <p style={{ margin: "2px 0" }}>{sayProse(step.how, system)}</p>
+      {step.gate && (
+        <p className="soft small" style={{ margin: "2px 0" }}>
+          Not by the day alone; first: {step.gate}
+        </p>
+      )}
       {(step.materials?.length ?? 0) > 0 && (
         <p className="soft small" style={{ margin: "2px 0" }}>
           At hand: {step.materials?.join(", ")}.

@@ -60,7 +60,7 @@ export function PlanSteps({ decideAgain }: { decideAgain: () => void }) {
           </p>
         </section>
         <Prepared />
-        <Needs needs={shopping.data?.needs ?? []} />
+        <Needs needs={shopping.data?.needs ?? []} low={shopping.data?.low ?? []} />
         <section className="patch" aria-label="Cautions">
           <h2>Take care</h2>
           <ul className={`small ${classes.cautions}`} style={{ paddingLeft: 18, margin: "6px 0 0" }}>

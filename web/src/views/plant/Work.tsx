@@ -118,7 +118,8 @@ function AtTheBench({ plan, open }: { plan: Plan; open: Step[] }) {
           <b>{step.if}</b>
         </p>
       )}
-      {step.entry && <p className="soft">First: {step.entry}</p>}
+      {step.entry && <p className="soft">Only if: {step.entry}</p>}
+      {step.gate && <p className="soft">First: {step.gate}</p>}
       <p className={classes.how}>{sayProse(step.how, system)}</p>
       {cautions.map((c) => (
         <p key={c.id} className="red" style={{ margin: "6px 0" }}>

@@ -1,0 +1,89 @@
+import { Button, Group } from "@mantine/core";
+import { useNavigate } from "react-router";
+import type { PlantFile } from "../../api/client";
+import { useRecord } from "../../api/hooks";
+import { shortDay } from "../../dates";
+import { How } from "../../shell/How";
+import { Refused } from "../../shell/States";
+import { sayProse, useUnits } from "../../units";
+import { useUndo } from "../undo";
+import classes from "./Standing.module.css";
+
+/** Water, light, air and feed for the stage it is in, and the next step of its plan. */
+export function CareNow({ file }: { file: PlantFile }) {
+  const [system] = useUnits();
+  const navigate = useNavigate();
+  const record = useRecord(file.id);
+  const undo = useUndo(file.id);
+  const stage = file.recovery?.stages?.[file.recovery.index];
+  const open = file.plan?.steps?.filter((s) => !file.ticks[s.id]) ?? [];
+  const care = stage?.care;
+  const w = file.water;
+  const send = (said: string, body: Parameters<typeof record.mutate>[0]) =>
+    record.mutate(body, { onSuccess: (e) => undo(said, e.id) });
+  if (file.closed) return <div />;
+  return (
+    <div className="patch">
+      <h2>What it needs now</h2>
+      <ul className={classes.needs}>
+        <li>
+          <span className="slate" aria-hidden>
+            ≈{" "}
+          </span>
+          {sayProse(care ? sentence(care.water) : `Water ${w?.rule}`, system)}.{" "}
+          {w?.window ? (
+            <>
+              Feel it from <b>{shortDay(w.window.from)}</b>, not after {shortDay(w.window.until)}.{" "}
+              <How working={w.window.working} of="this window" />
+            </>
+          ) : (
+            <span className="soft">No watering is recorded here yet, so no day is guessed.</span>
+          )}
+          <Group gap="xs" mt={6}>
+            <Button
+              size="compact-sm"
+              variant="default"
+              onClick={() => send("watered", { on: file.today, watered: {} })}
+            >
+              Watered
+            </Button>
+            <Button
+              size="compact-sm"
+              variant="default"
+              onClick={() => send("still moist", { on: file.today, probed: { moisture: "moist" } })}
+            >
+              Still moist
+            </Button>
+          </Group>
+          <Refused error={record.error} />
+        </li>
+        {care && (
+          <>
+            <li>
+              <dl className={classes.care}>
+                <dt>Light</dt>
+                <dd>{care.light}</dd>
+                <dt>Air</dt>
+                <dd>{sayProse(care.humidity, system)}</dd>
+                <dt>Feed</dt>
+                <dd>{sayProse(care.feed, system)}</dd>
+              </dl>
+            </li>
+            <li className="red">{sayProse(care.not, system)}</li>
+          </>
+        )}
+        {open.length > 0 && (
+          <li>
+            <button type="button" className="linkbutton" onClick={() => navigate(`/plants/${file.id}/do`)}>
+              {open.length} {open.length === 1 ? "step" : "steps"} of the plan to do
+            </button>
+            : {open[0]?.title.toLowerCase()}
+            {open[0] && open[0].on > file.today ? ` from ${shortDay(open[0].on)}` : ""}
+          </li>
+        )}
+      </ul>
+    </div>
+  );
+}
+
+const sentence = (s: string) => s.charAt(0).toUpperCase() + s.slice(1);
