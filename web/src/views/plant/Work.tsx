@@ -212,7 +212,15 @@ function Clock({ minutes, until, set }: { minutes: number; until?: number; set: 
   }, []);
   if (until === undefined) {
     return (
-      <Button mt="sm" variant="default" onClick={() => set(Date.now() + minutes * 60_000)}>
+      <Button
+        mt="sm"
+        variant="default"
+        onClick={() => {
+          const start = Date.now();
+          setNow(start);
+          set(start + minutes * 60_000);
+        }}
+      >
         Start the clock: {minutes >= 120 ? `${minutes / 60} hours` : `${minutes} minutes`}
       </Button>
     );

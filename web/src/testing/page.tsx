@@ -1,0 +1,202 @@
+import { MantineProvider } from "@mantine/core";
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { cleanup, render } from "@testing-library/react";
+import type { ReactNode } from "react";
+import { MemoryRouter, Outlet, Route, Routes } from "react-router";
+import { afterEach, beforeEach, vi } from "vitest";
+import type { Knowledge, PlantFile } from "../api/client";
+import { theme, variables } from "../theme";
+
+/** What the pretended server was asked. */
+export interface Asked {
+  method: string;
+  path: string;
+  body: unknown;
+}
+
+type Answer = (asked: Asked) => unknown;
+
+/** Pretends to be the server: answers by method and path; an Error is a refusal. */
+export function serve(answers: Record<string, Answer | unknown>): Asked[] {
+  const asked: Asked[] = [];
+  vi.stubGlobal("fetch", async (request: Request) => {
+    const url = new URL(request.url);
+    const text = await request.text();
+    const one: Asked = { method: request.method, path: url.pathname, body: text ? JSON.parse(text) : undefined };
+    asked.push(one);
+    const found = answers[`${one.method} ${one.path}`];
+    if (found === undefined) return Response.json({ detail: "There is nothing at this address." }, { status: 404 });
+    const value = typeof found === "function" ? (found as Answer)(one) : found;
+    if (value instanceof Refusal) return Response.json(value.problem, { status: value.problem.status });
+    return Response.json(value);
+  });
+  return asked;
+}
+
+/** A refusal as the server would word it. */
+export class Refusal {
+  constructor(readonly problem: { status: number; detail: string; errors?: { location: string; message: string }[] }) {}
+}
+
+/** Renders a view as it stands in the program: theme, queries, and a plant's file around it. */
+export function show(view: ReactNode, context?: unknown, at = "/") {
+  const queries = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+  return render(
+    <MantineProvider theme={theme} cssVariablesResolver={variables} env="test">
+      <QueryClientProvider client={queries}>
+        <MemoryRouter initialEntries={[at]}>
+          <Routes>
+            <Route element={<Outlet context={context} />}>
+              <Route path="*" element={view} />
+            </Route>
+          </Routes>
+        </MemoryRouter>
+      </QueryClientProvider>
+    </MantineProvider>,
+  );
+}
+
+/** The words on the page, without the style sheets that stand among them. */
+export function pageText(): string {
+  const page = document.body.cloneNode(true) as HTMLElement;
+  for (const style of page.querySelectorAll("style")) style.remove();
+  return page.textContent ?? "";
+}
+
+/** A device as the views expect one: storage, media queries and sizes. */
+export function device() {
+  beforeEach(() => {
+    window.localStorage.clear();
+    vi.stubGlobal("matchMedia", (query: string) => ({
+      matches: false,
+      media: query,
+      addEventListener: () => {},
+      removeEventListener: () => {},
+      addListener: () => {},
+      removeListener: () => {},
+    }));
+    vi.stubGlobal(
+      "ResizeObserver",
+      class {
+        observe() {}
+        unobserve() {}
+        disconnect() {}
+      },
+    );
+    Object.defineProperty(document, "fonts", { configurable: true, value: new EventTarget() });
+    Element.prototype.scrollIntoView = () => {};
+  });
+  afterEach(() => {
+    cleanup();
+    vi.unstubAllGlobals();
+  });
+}
+
+/** A few rows of the tables, enough for the views. */
+export const knowledge = {
+  version: "test",
+  zones: [
+    { id: "leaves", label: "Leaves", drawn: true },
+    { id: "pot", label: "Pot", drawn: true },
+    { id: "care", label: "Its care", drawn: false },
+  ],
+  signs: [
+    sign("leaf.drooping", "leaves", "Leaves hang limp"),
+    sign("leaf.tips-brown", "leaves", "Dry brown leaf tips"),
+    sign("leaf.crisp", "leaves", "Leaves crackle"),
+    sign("root.smell", "pot", "A sour smell", 2),
+    sign("root.mushy", "pot", "Roots brown and soft", 3),
+  ],
+  causes: [
+    cause("root-rot", "Root rot", 2),
+    cause("drought", "Drought stress", 2),
+    cause("old-leaf", "Ordinary ageing of a leaf", 365, true),
+  ],
+  moves: [{ id: "soak", label: "Soak", how: "Stand it in water", stress: 0, reversible: true }],
+  habits: [],
+  measures: [
+    { id: "wilt", ask: "Wilted?", short: "new wilt", how: "", kind: "yes-no", most: 1, growing: false, alarm: true },
+    {
+      id: "longest-root",
+      ask: "Longest?",
+      short: "longest root",
+      how: "",
+      kind: "mm",
+      most: 1,
+      growing: true,
+      alarm: false,
+    },
+  ],
+  tracks: [
+    {
+      id: "t",
+      name: "Track",
+      stages: [
+        { id: "a", name: "first" },
+        { id: "b", name: "second" },
+      ],
+    },
+  ],
+  rootSorts: [
+    { id: "live", label: "Live", how: "firm" },
+    { id: "doubtful", label: "In doubt", how: "dry skin" },
+    { id: "deadDry", label: "Dead and dry", how: "hollow" },
+    { id: "mushy", label: "Mushy", how: "soft" },
+  ],
+  rootManner: "Pinch, wet, wait.",
+  waterRules: { "top-dry": "when the top 5-7 cm are dry" },
+  traits: {},
+} as unknown as Knowledge;
+
+function sign(id: string, zone: string, label: string, disturbance = 0) {
+  return {
+    id,
+    zone,
+    label,
+    how: `How to see: ${label}`,
+    minutes: 1,
+    disturbance,
+    background: 0.1,
+    looks: "like this",
+    notThis: "not that",
+    good: false,
+  };
+}
+
+function cause(id: string, label: string, daysToAct: number, harmless = false) {
+  return { id, label, kind: "roots", prior: 0.1, spreads: false, daysToAct, harmless, summary: `${label}.` };
+}
+
+/** A plant's file with nothing in it but what every plant has. */
+export const plantFile = (more: Partial<PlantFile> = {}): PlantFile =>
+  ({
+    id: "plant-1",
+    name: "Fern by the door",
+    label: "T-1",
+    habit: "fern",
+    today: "2026-11-24",
+    arrivedOn: "2026-10-01",
+    ticks: {},
+    said: [],
+    cases: [],
+    prepared: [],
+    treated: [],
+    children: [],
+    pot: {},
+    curves: {},
+    answers: {},
+    figure: { growths: 0, leaves: 0, seen: [], looked: [] },
+    habitInfo: { id: "fern", label: "fern", figure: "frond", orchid: false },
+    wants: {
+      light: [3, 6, 11],
+      temperature: [10, 21, 30],
+      humidity: [50, 65],
+      waterRule: "top-dry",
+      source: "from memory",
+    },
+    seam: { from: "2026-10-01", bands: [], looks: 0, stitches: [], knots: [], loose: [], bare: [] },
+    ...more,
+  }) as unknown as PlantFile;
+
+/** A working, for numbers that open. */
+export const working = { inputs: [{ name: "in", value: 1 }], formula: "1 + 1", source: "arithmetic", sure: "exact" };

@@ -1,0 +1,159 @@
+import { cleanup, screen } from "@testing-library/react";
+import userEvent from "@testing-library/user-event";
+import { describe, expect, it, vi } from "vitest";
+import type { Schemas } from "../../api/client";
+import { device, knowledge, pageText, show, working } from "../../testing/page";
+import { answered, emptyLook, quiet } from "./look";
+import { NextChecks } from "./NextChecks";
+import { PartPanel } from "./PartPanel";
+
+device();
+
+describe("answers", () => {
+  it("move a sign from one answer to the other, and back to not looked", () => {
+    const seen = answered(emptyLook(), "leaf.crisp", "present");
+    expect(seen.present).toEqual(["leaf.crisp"]);
+    const absent = answered(seen, "leaf.crisp", "absent");
+    expect(absent.present).toEqual([]);
+    expect(absent.absent).toEqual(["leaf.crisp"]);
+    const open = answered(absent, "leaf.crisp", "absent");
+    expect(open.absent).toEqual([]);
+    expect(open.id).toBe(seen.id);
+  });
+
+  it("deny what a quiet part denies, but never overrule an answer", () => {
+    const seen = answered(emptyLook(), "leaf.crisp", "present");
+    const all = quiet(seen, ["leaf.crisp", "leaf.drooping"]);
+    expect(all.present).toEqual(["leaf.crisp"]);
+    expect(all.absent).toEqual(["leaf.drooping"]);
+    expect(quiet(all, ["leaf.drooping"]).absent).toEqual(["leaf.drooping"]);
+  });
+});
+
+const [leaves, pot] = knowledge.zones;
+const leafSigns = knowledge.signs.filter((s) => s.zone === "leaves");
+
+function panel(more: Partial<Parameters<typeof PartPanel>[0]> = {}) {
+  const put = vi.fn();
+  const nothing = vi.fn();
+  const go = vi.fn();
+  show(
+    <PartPanel
+      zone={leaves as never}
+      next={pot}
+      at={0}
+      of={3}
+      signs={leafSigns}
+      ask={{ zone: "leaves", signs: ["leaf.tips-brown", "leaf.drooping"], quiet: ["leaf.tips-brown"] }}
+      wanted={[]}
+      draft={{ present: [], absent: [] }}
+      put={put}
+      quiet={nothing}
+      go={go}
+      ruledOut={[]}
+      {...more}
+    />,
+  );
+  return { put, nothing, go };
+}
+
+const shownSigns = () => [...document.querySelectorAll("[data-sign]")].map((e) => e.getAttribute("data-sign"));
+
+describe("the signs of a part", () => {
+  it("stand in the order of the guide, the rarer ones folded away", async () => {
+    panel();
+    expect(shownSigns()).toEqual(["leaf.tips-brown", "leaf.drooping"]);
+    await userEvent.click(screen.getByRole("button", { name: "1 rarer sign of this part" }));
+    expect(shownSigns()).toEqual(["leaf.tips-brown", "leaf.drooping", "leaf.crisp"]);
+  });
+
+  it("show a folded sign that was answered, or that something points to", () => {
+    panel({ draft: { present: ["leaf.crisp"], absent: [] } });
+    expect(shownSigns()).toContain("leaf.crisp");
+    cleanup();
+    panel({ wanted: ["leaf.crisp"] });
+    expect(shownSigns()).toContain("leaf.crisp");
+  });
+
+  it("show all where the guide asks none", () => {
+    panel({ ask: { zone: "leaves", signs: [], quiet: [] } });
+    expect(shownSigns()).toHaveLength(3);
+    expect(screen.queryByRole("button", { name: /Looked: nothing/ })).toBeNull();
+  });
+
+  it("take the answers, each by its name", async () => {
+    const { put, nothing, go } = panel();
+    await userEvent.click(screen.getByRole("button", { name: "seen: Leaves hang limp" }));
+    expect(put).toHaveBeenCalledWith("leaf.drooping", "present");
+    await userEvent.click(screen.getByRole("button", { name: "not there: Dry brown leaf tips" }));
+    expect(put).toHaveBeenCalledWith("leaf.tips-brown", "absent");
+    await userEvent.click(screen.getByRole("button", { name: "Looked: nothing else here" }));
+    expect(nothing).toHaveBeenCalled();
+    await userEvent.click(screen.getByRole("button", { name: "next: pot" }));
+    expect(go).toHaveBeenCalledWith("pot");
+  });
+
+  it("say what a sign looks like and what it is taken for", async () => {
+    panel();
+    const ask = screen.getByRole("button", { name: "Like what: Leaves hang limp" });
+    expect(ask.getAttribute("aria-expanded")).toBe("false");
+    await userEvent.click(ask);
+    expect(pageText()).toContain("like this");
+    expect(pageText()).toContain("not that");
+  });
+
+  it("say what is ruled out, and what stands beside", () => {
+    panel({ ruledOut: ["leaf.drooping"], beside: (s) => s.id === "leaf.tips-brown" && <span>by the record</span> });
+    expect(document.querySelector('[data-sign="leaf.drooping"]')?.textContent).toContain("ruled out");
+    expect(document.querySelector('[data-sign="leaf.tips-brown"]')?.textContent).toContain("by the record");
+  });
+});
+
+const check = (sign: string): Schemas["Check"] => ({
+  sign,
+  bits: 0.4,
+  minutes: 1,
+  worth: 0.1,
+  working,
+  outcomes: {
+    cost: 3,
+    seen: 0.2,
+    ifSeen: [
+      { id: "root-rot", chance: 0.8 },
+      { id: "drought", chance: 0.1 },
+    ],
+    ifNot: [{ id: "drought", chance: 0.6 }],
+  },
+});
+
+describe("the next look", () => {
+  it("says how, what each answer would mean, and offers another", async () => {
+    const put = vi.fn();
+    const see = vi.fn();
+    show(
+      <NextChecks
+        checks={[check("root.smell"), check("leaf.crisp")]}
+        knowledge={knowledge}
+        put={put}
+        show={see}
+        done="Done."
+      />,
+    );
+    const box = screen.getByTestId("next-check");
+    expect(box.textContent).toContain("how to see: A sour smell");
+    expect(box.textContent).toContain("root rot 80 %, drought stress 10 %");
+    expect(box.textContent).toContain("If not: drought stress 60 %");
+    expect(box.textContent).not.toContain("crackle");
+    await userEvent.click(screen.getByRole("button", { name: "or another look" }));
+    expect(box.textContent).toContain("Leaves crackle");
+    await userEvent.click(screen.getByRole("button", { name: "seen: A sour smell (next look)" }));
+    expect(put).toHaveBeenCalledWith("root.smell", "present");
+    await userEvent.click(screen.getByRole("button", { name: "a sour smell?" }));
+    expect(see.mock.calls[0]?.[0].id).toBe("root.smell");
+  });
+
+  it("says when it is time to act", () => {
+    show(<NextChecks checks={[]} knowledge={knowledge} put={vi.fn()} show={vi.fn()} done="Nothing is worth it." />);
+    expect(pageText()).toContain("Time to act. Nothing is worth it.");
+  });
+});

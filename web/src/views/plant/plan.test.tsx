@@ -1,0 +1,221 @@
+import { cleanup, screen, waitFor } from "@testing-library/react";
+import userEvent from "@testing-library/user-event";
+import { describe, expect, it, vi } from "vitest";
+import type { Plan } from "../../api/client";
+import { device, pageText, plantFile, Refusal, serve, show, working } from "../../testing/page";
+import { Needs, PlanHead, Rules, StepText } from "./PlanParts";
+import { Work } from "./Work";
+
+device();
+
+const step = (id: string, more: Partial<Plan["steps"][number]> = {}): Plan["steps"][number] => ({
+  id,
+  phase: "unpot",
+  on: "2026-11-24",
+  title: `Title of ${id}`,
+  how: "Soak it 5 cm deep",
+  minutes: 5,
+  reasons: ["Root rot"],
+  cautions: [],
+  amounts: [],
+  ...more,
+});
+
+const plan = (steps: Plan["steps"]): Plan => ({
+  causes: ["root-rot"],
+  protocols: ["P1"],
+  names: ["Root rot of a foliage plant"],
+  track: "foliage-rerooting",
+  steps,
+  rules: [],
+  cautions: [{ id: "blade", text: "Cut away from the hand." }],
+  expect: ["It droops at first."],
+  ends: ["Two new leaves."],
+  wrong: ["A pot too large."],
+  entry: ["Live roots are left."],
+  stops: ["Give up when the stem is soft."],
+  asks: [],
+});
+
+describe("a plan", () => {
+  it("says what to expect, when it ends, and when to stop", () => {
+    show(<PlanHead plan={plan([])} />);
+    const text = pageText();
+    for (const words of [
+      "Root rot of a foliage plant",
+      "It droops at first.",
+      "It ends with: Two new leaves.",
+      "What can go wrong: A pot too large.",
+      "Begin only if: Live roots are left.",
+      "When to stop: Give up when the stem is soft.",
+    ])
+      expect(text).toContain(words);
+  });
+
+  it("shows the rules that shaped it, and lets one be set aside", async () => {
+    const toggle = vi.fn();
+    const rules = [{ id: "R4", what: "No feed for now", why: "Few roots burn." }];
+    show(<Rules rules={rules} toggle={toggle} />);
+    await userEvent.click(screen.getByRole("button", { name: "Set aside: No feed for now" }));
+    expect(toggle).toHaveBeenCalledWith("R4");
+    cleanup();
+    show(<Rules rules={[{ id: "R4", what: "No feed for now", why: "Few roots burn.", overruled: true }]} />);
+    expect(pageText()).toContain("Set aside.");
+    cleanup();
+    show(<Rules rules={[]} />);
+    expect(pageText()).toBe("");
+  });
+
+  it("shows a step with amounts, materials, its gate and its cautions", async () => {
+    const s = step("cut", {
+      cautions: ["blade"],
+      materials: ["gloves", "paper"],
+      gate: "It no longer rocks.",
+      if: "Only if a second look still says root rot.",
+      amounts: [{ what: "water", value: 250, unit: "ml", working }],
+    });
+    show(<StepText step={s} plan={plan([s])} today="2026-11-24" />);
+    const text = pageText();
+    expect(text).toContain("Cut away from the hand.");
+    expect(text).toContain("At hand: gloves, paper.");
+    expect(text).toContain("first: It no longer rocks.");
+    expect(text).toContain("Only if a second look");
+    expect(text).toContain("250 ml");
+    await userEvent.click(screen.getByRole("button", { name: "How water came about" }));
+    expect(await screen.findByText("1 + 1")).toBeTruthy();
+  });
+
+  it("says units as the person reads them", () => {
+    window.localStorage.setItem("units", '"us"');
+    const s = step("soak", { amounts: [{ what: "water", value: 250, unit: "ml", working }] });
+    show(<StepText step={s} plan={plan([s])} today="2026-11-24" />);
+    expect(pageText()).toContain("8.5 fl oz");
+    expect(pageText()).toContain("2 in deep");
+  });
+
+  it("holds what it takes against the cupboard", () => {
+    show(
+      <Needs
+        needs={[
+          { what: "perlite", need: 0.5, unit: "l", stock: 0.2, buy: 0.3, cost: 0.3 },
+          { what: "gloves", need: 0, unit: "pieces", stock: 4, buy: 0 },
+          { what: "moss", need: 20, unit: "g", buy: 20 },
+          { what: "stakes", need: 0, unit: "pieces", stock: 0, buy: 0 },
+        ]}
+        low={[{ id: "1", name: "soap", unit: "ml", low: 100, stock: 20, version: 1 }]}
+      />,
+    );
+    const text = pageText();
+    expect(text).toContain("buy 0.3 l");
+    expect(text).toMatch(/gloves\s*there/);
+    expect(text).toContain("not in the cupboard");
+    expect(text).toContain("none left");
+    expect(text).toContain("costs about 0.30");
+    expect(text).toContain("Running low: soap (20 ml)");
+  });
+});
+
+describe("working through a plan", () => {
+  const steps = [step("one", { materials: ["paper"] }), step("two", { waitMinutes: 30 }), step("three")];
+  const file = (ticks = {}) => plantFile({ plan: plan(steps), ticks });
+  const answers = {
+    "GET /api/supplies": { supplies: [] },
+    "GET /api/session": { signedIn: true, today: "2026-11-24" },
+  };
+
+  it("goes from step to step by button and key, and comes back to where it was", async () => {
+    serve(answers);
+    const { unmount } = show(<Work />, file());
+    expect(screen.getByRole("heading", { name: "Title of one" })).toBeTruthy();
+    await userEvent.click(screen.getByRole("button", { name: "Next" }));
+    expect(screen.getByRole("heading", { name: "Title of two" })).toBeTruthy();
+    await userEvent.keyboard("{ArrowRight}");
+    expect(screen.getByRole("heading", { name: "Title of three" })).toBeTruthy();
+    await userEvent.keyboard("{ArrowLeft}");
+    unmount();
+    show(<Work />, file());
+    expect(screen.getByRole("heading", { name: "Title of two" })).toBeTruthy();
+  });
+
+  it("records what was really done, with its note, once", async () => {
+    const asked = serve({
+      ...answers,
+      "POST /api/plants/plant-1/entries": (a: { body: unknown }) => ({
+        ...(a.body as object),
+        kind: "did",
+        live: true,
+      }),
+    });
+    show(<Work />, file());
+    await userEvent.click(screen.getByRole("checkbox", { name: "paper" }));
+    await userEvent.type(screen.getByRole("textbox", { name: "Note" }), "roots like glass");
+    await userEvent.click(screen.getByRole("button", { name: "Done" }));
+    await waitFor(() => expect(asked.some((a) => a.method === "POST")).toBe(true));
+    const sent = asked.find((a) => a.method === "POST")?.body as { did: { step: string; note: string }; id: string };
+    expect(sent.did).toEqual({ step: "one", skipped: false, note: "roots like glass", used: [] });
+    expect(sent.id).toMatch(/^[0-9a-f-]{36}$/);
+  });
+
+  it("keeps what was typed when it is refused", async () => {
+    serve({
+      ...answers,
+      "POST /api/plants/plant-1/entries": new Refusal({
+        status: 422,
+        detail: "Say in a few words why it is skipped.",
+        errors: [{ location: "body.did.reason", message: "say in a few words why it is skipped" }],
+      }),
+    });
+    show(<Work />, file());
+    await userEvent.type(screen.getByRole("textbox", { name: "Note" }), "kept");
+    await userEvent.click(screen.getByRole("button", { name: "Skip this step" }));
+    await userEvent.click(screen.getByRole("button", { name: "Skip it" }));
+    expect((await screen.findByTestId("refused")).textContent).toContain("why it is skipped");
+    expect((screen.getByRole("textbox", { name: "Note" }) as HTMLTextAreaElement).value).toBe("kept");
+  });
+
+  it("starts a clock where a step waits, and stops it", async () => {
+    serve(answers);
+    show(<Work />, file({ one: { on: "2026-11-24", entry: "e", skipped: false } }));
+    await userEvent.click(screen.getByRole("button", { name: "Start the clock: 30 minutes" }));
+    expect(screen.getByRole("timer").textContent).toMatch(/(30:00|29:5\d)/);
+    await userEvent.click(screen.getByRole("button", { name: "stop the clock" }));
+    expect(screen.queryByRole("timer")).toBeNull();
+  });
+
+  it("takes from the cupboard what is kept there", async () => {
+    const asked = serve({
+      "GET /api/supplies": { supplies: [{ id: "s1", name: "Paper", unit: "pieces", low: 0, stock: 9, version: 1 }] },
+      "GET /api/session": { signedIn: true, today: "2026-11-24" },
+      "POST /api/plants/plant-1/entries": (a: { body: unknown }) => ({
+        ...(a.body as object),
+        kind: "did",
+        live: true,
+      }),
+    });
+    show(<Work />, file());
+    await userEvent.type(await screen.findByRole("textbox", { name: "Paper" }), "2");
+    await userEvent.click(screen.getByRole("button", { name: "Done" }));
+    await waitFor(() => expect(asked.some((a) => a.method === "POST")).toBe(true));
+    const sent = asked.find((a) => a.method === "POST")?.body as { did: { used: unknown } };
+    expect(sent.did.used).toEqual([{ supply: "s1", amount: 2 }]);
+  });
+
+  it("says at the end what was done and what was skipped", () => {
+    serve(answers);
+    const tick = (skipped: boolean) => ({
+      on: "2026-11-24",
+      entry: "e",
+      skipped,
+      reason: skipped ? "no time" : undefined,
+    });
+    show(<Work />, file({ one: tick(false), two: tick(true), three: tick(false) }));
+    expect(pageText()).toContain("Every step is done or skipped");
+    expect(pageText()).toContain("Title of two: skipped, no time");
+  });
+
+  it("says so where there is no plan", () => {
+    serve(answers);
+    show(<Work />, plantFile());
+    expect(pageText()).toContain("There is no plan to work through");
+  });
+});
