@@ -18,6 +18,21 @@ import (
 	"tendermend/store"
 )
 
+// notUnderstood is what a request gets that does not fit its description.
+const notUnderstood = "Something in what was sent is missing or cannot be right. Look at what each field says, put it right and send it again."
+
+// Requests are checked against the document before an operation sees them; what
+// comes of it is said in the same plain words as everything else.
+func init() {
+	plain := huma.NewError
+	huma.NewError = func(status int, message string, errs ...error) huma.StatusError {
+		if message == "validation failed" {
+			message = notUnderstood
+		}
+		return plain(status, message, errs...)
+	}
+}
+
 // problem turns an error into an RFC 9457 problem document that says in plain
 // words what to do.
 func (srv *server) problem(ctx context.Context, err error) huma.StatusError {

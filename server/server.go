@@ -104,6 +104,7 @@ func (srv *server) operations(r chi.Router) huma.API {
 	config.CreateHooks = nil // no $schema links in answers
 	api := humachi.New(r, config)
 	srv.sessionOperations(api)
+	api.UseMiddleware(srv.signedInFirst(api))
 	srv.knowledgeOperations(api)
 	srv.placeOperations(api)
 	srv.plantOperations(api)

@@ -169,6 +169,18 @@ func (srv *server) account(ctx context.Context) (store.Account, error) {
 	return a, err
 }
 
+// signedInFirst turns strangers away before anything that they sent is read, so
+// that a session that ran out is said first and not some field.
+func (srv *server) signedInFirst(api huma.API) func(huma.Context, func(huma.Context)) {
+	return func(ctx huma.Context, next func(huma.Context)) {
+		if srv.sessions.GetString(ctx.Context(), userKey) == "" {
+			_ = huma.WriteErr(api, ctx, http.StatusUnauthorized, errSignedOut.Error())
+			return
+		}
+		next(ctx)
+	}
+}
+
 // signedIn makes an operation that only a signed-in user reaches, with every
 // error turned into a problem.
 func signedIn[In, Out any](srv *server, do func(context.Context, store.Account, *In) (*Out, error)) func(context.Context, *In) (*Out, error) {
