@@ -21,12 +21,14 @@ export function useReckoning<I>(
   ready: boolean,
   ask: (input: I) => Parameters<typeof answer<Reckoning>>[0],
 ) {
-  const [settled] = useDebouncedValue(input, 150);
+  // It settles as text, which is the same where nothing changed, and with
+  // whether it was ready.
+  const [settled] = useDebouncedValue(ready ? JSON.stringify(input) : "", 150);
   const query = useQuery({
     queryKey: ["reckon", id, settled],
-    queryFn: () => answer(ask(settled)),
+    queryFn: () => answer(ask(JSON.parse(settled) as I)),
     placeholderData: keepPreviousData,
-    enabled: ready,
+    enabled: ready && settled !== "",
     retry: false,
   });
   const fields = query.error instanceof Problem ? query.error.fields : {};

@@ -1,6 +1,6 @@
 import { Button, Group, Radio, Select, Stack } from "@mantine/core";
 import { useDebouncedValue, useLocalStorage } from "@mantine/hooks";
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import type { Answers, Schemas } from "../../api/client";
 import { usePlanPreview, useRecord, useSaveChoices, useSettings } from "../../api/hooks";
 import { newId } from "../../api/id";
@@ -43,7 +43,7 @@ function Draft({ decideAgain, keeps, settled }: DraftProps) {
     getInitialValueInEffect: false,
   });
   // What this person usually takes stands until it is answered otherwise here.
-  const full = { ...(settled.choices as Partial<Answers>), ...answers };
+  const full = useMemo(() => ({ ...(settled.choices as Partial<Answers>), ...answers }), [settled.choices, answers]);
   const [asked] = useDebouncedValue(full, 200);
   const preview = usePlanPreview(file.id, asked, true);
   const record = useRecord(file.id);

@@ -1,14 +1,14 @@
-import { Button, Group, Modal, Select, Switch, Textarea, TextInput } from "@mantine/core";
+import { Button, Group, Select, Switch, Textarea } from "@mantine/core";
 import { useState } from "react";
 import { Link } from "react-router";
 import type { EntryView, Knowledge } from "../../api/client";
-import { type Draft, useEntries, useKnowledge, usePlaces, useRecord } from "../../api/hooks";
+import { useEntries, useKnowledge, usePlaces, useRecord } from "../../api/hooks";
 import { newId } from "../../api/id";
 import { distance, sayDay } from "../../dates";
 import { Failed, Refused, Waiting } from "../../shell/States";
-import { NumberField } from "../../units";
-import { ArrivalForm } from "../TakeIn";
+import { useUnits } from "../../units";
 import { isolationWord } from "../words";
+import { CorrectEntry } from "./CorrectEntry";
 import { sayEntry } from "./entryWords";
 import { usePlantFile } from "./PlantPage";
 import classes from "./PlantRecord.module.css";
@@ -60,7 +60,8 @@ function EntryRow({ entry, knowledge, all }: { entry: EntryView; knowledge: Know
   const file = usePlantFile();
   const record = useRecord(file.id);
   const [correcting, setCorrecting] = useState(false);
-  const words = sayEntry(entry, knowledge, file, all);
+  const [system] = useUnits();
+  const words = sayEntry(entry, knowledge, file, all, system);
   const undo = () => record.mutate({ on: file.today, voided: { entry: entry.id } });
   return (
     <li className={entry.live ? classes.entry : `${classes.entry} ${classes.dead}`} data-kind={entry.kind}>
@@ -112,128 +113,8 @@ function EntryRow({ entry, knowledge, all }: { entry: EntryView; knowledge: Know
           </button>
         </Group>
       )}
-      {correcting && <Correct entry={entry} knowledge={knowledge} close={() => setCorrecting(false)} />}
+      {correcting && <CorrectEntry entry={entry} knowledge={knowledge} close={() => setCorrecting(false)} />}
     </li>
-  );
-}
-
-/** Corrects an entry by one that replaces it; the old one stays readable. */
-function Correct({ entry, knowledge, close }: { entry: EntryView; knowledge: Knowledge; close: () => void }) {
-  const file = usePlantFile();
-  const record = useRecord(file.id);
-  const [id] = useState(newId);
-  const profile = file.profile;
-  const [draft, setDraft] = useState<Draft>(() => {
-    const {
-      id: _,
-      plantId: __,
-      recordedAt: ___,
-      by: ____,
-      kind: _____,
-      live: ______,
-      replaces: _______,
-      ...rest
-    } = entry;
-    return { ...rest, id, replaces: entry.id };
-  });
-  const [kind, setKind] = useState(profile ? `${profile.botanical} (${profile.common})` : "");
-  const send = (d: Draft) => record.mutate(d, { onSuccess: close });
-  if (draft.arrived) {
-    return (
-      <Modal opened onClose={close} title="Correct the arrival" size="xl">
-        <ArrivalForm
-          value={draft.arrived}
-          on={draft.on}
-          kind={kind}
-          change={(arrived, on, k) => {
-            setDraft({ ...draft, on, arrived: arrived as NonNullable<Draft["arrived"]> });
-            setKind(k);
-          }}
-          submit={(arrived, on) => send({ ...draft, arrived, on })}
-          submitLabel="Save the correction"
-          error={record.error}
-          busy={record.isPending}
-        />
-      </Modal>
-    );
-  }
-  return (
-    <Modal opened onClose={close} title="Correct this entry">
-      <TextInput
-        type="date"
-        label="Day"
-        value={draft.on}
-        onChange={(e) => setDraft({ ...draft, on: e.currentTarget.value })}
-      />
-      {draft.noted && (
-        <Textarea
-          mt="sm"
-          label="Note"
-          autosize
-          value={draft.noted.text}
-          onChange={(e) => setDraft({ ...draft, noted: { text: e.currentTarget.value } })}
-        />
-      )}
-      {draft.weighed && (
-        <NumberField
-          mt="sm"
-          label="Weight, g"
-          value={draft.weighed.grams}
-          onChange={(v) => v !== undefined && setDraft({ ...draft, weighed: { grams: v } })}
-        />
-      )}
-      {draft.probed && (
-        <Select
-          mt="sm"
-          label="The stick came out"
-          data={["dry", "barely", "moist", "wet"]}
-          value={draft.probed.moisture}
-          onChange={(v) => v && setDraft({ ...draft, probed: { moisture: v as "dry" } })}
-        />
-      )}
-      {draft.checked?.readings?.map((r, i) => (
-        <NumberField
-          key={r.measure}
-          mt="sm"
-          label={knowledge.measures?.find((m) => m.id === r.measure)?.ask ?? r.measure}
-          description={
-            knowledge.measures?.find((m) => m.id === r.measure)?.kind === "yes-no" ? "1 for yes, 0 for no" : undefined
-          }
-          value={r.value}
-          onChange={(v) => {
-            if (v === undefined || !draft.checked) return;
-            const readings = (draft.checked.readings ?? []).map((x, k) => (k === i ? { ...x, value: v } : x));
-            setDraft({ ...draft, checked: { ...draft.checked, readings } });
-          }}
-        />
-      ))}
-      {draft.diagnosed && (
-        <Textarea
-          mt="sm"
-          label="Why"
-          value={draft.diagnosed.reason ?? ""}
-          onChange={(e) =>
-            draft.diagnosed && setDraft({ ...draft, diagnosed: { ...draft.diagnosed, reason: e.currentTarget.value } })
-          }
-        />
-      )}
-      {draft.closed && (
-        <Textarea
-          mt="sm"
-          label="Why"
-          value={draft.closed.reason ?? ""}
-          onChange={(e) =>
-            draft.closed && setDraft({ ...draft, closed: { ...draft.closed, reason: e.currentTarget.value } })
-          }
-        />
-      )}
-      <Group mt="md">
-        <Button onClick={() => send(draft)} loading={record.isPending}>
-          Save the correction
-        </Button>
-      </Group>
-      <Refused error={record.error} />
-    </Modal>
   );
 }
 

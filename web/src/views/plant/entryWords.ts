@@ -1,15 +1,19 @@
 import type { EntryView, Knowledge, PlantFile } from "../../api/client";
+import { type System, sayQuantity } from "../../units";
 import { isolationWord } from "../words";
 
 const list = (words: (string | undefined)[]) => words.filter(Boolean).join(", ");
 
-/** An entry of the record as a heading and a sentence. */
+/** An entry of the record as a heading and a sentence, in the person's units. */
 export function sayEntry(
   e: EntryView,
   k: Knowledge,
   file: PlantFile,
   all: EntryView[],
+  system: System,
 ): { title: string; text: string } {
+  const say = (before: string, value: number | undefined, unit: string, after = "") =>
+    value === undefined ? "" : `${before}${sayQuantity(value, unit, system)}${after}`;
   const sign = (id: string) => k.signs?.find((s) => s.id === id)?.label.toLowerCase() ?? id;
   const cause = (id: string) => k.causes?.find((c) => c.id === id)?.label.toLowerCase() ?? id;
   const measure = (id: string) => k.measures?.find((m) => m.id === id);
@@ -54,13 +58,13 @@ export function sayEntry(
       text: [title, e.did.reason, e.did.note].filter(Boolean).join(". "),
     };
   }
-  if (e.watered) return { title: "Watered", text: e.watered.millilitres ? `${e.watered.millilitres} ml` : "" };
-  if (e.weighed) return { title: "Weighed", text: `${e.weighed.grams} g` };
+  if (e.watered) return { title: "Watered", text: say("", e.watered.millilitres, "ml") };
+  if (e.weighed) return { title: "Weighed", text: say("", e.weighed.grams, "g") };
   if (e.probed) return { title: "Felt the medium", text: e.probed.moisture };
   if (e.checked) {
     const said = (e.checked.readings ?? []).map((r) => {
       const m = measure(r.measure);
-      return `${m?.short ?? r.measure}: ${m?.kind === "yes-no" ? (r.value ? "yes" : "no") : `${r.value}${m?.kind === "mm" ? " mm" : m?.kind === "percent" ? " %" : ""}`}`;
+      return `${m?.short ?? r.measure}: ${m?.kind === "yes-no" ? (r.value ? "yes" : "no") : m?.kind === "mm" ? say("", r.value, "mm") : `${r.value}${m?.kind === "percent" ? " %" : ""}`}`;
     });
     return { title: "Checked in", text: [said.join(", "), e.checked.note].filter(Boolean).join(". ") };
   }
@@ -92,8 +96,8 @@ export function sayEntry(
       text: list([
         ...sorts,
         t.tips !== undefined ? `${t.tips} tips` : "",
-        t.longestMm !== undefined ? `longest ${t.longestMm} mm` : "",
-        t.rootBallCm !== undefined ? `root ball ${t.rootBallCm} cm` : "",
+        say("longest ", t.longestMm, "mm"),
+        say("root ball ", t.rootBallCm, "cm"),
       ]),
     };
   }
@@ -101,11 +105,7 @@ export function sayEntry(
   if (e.potted)
     return {
       title: "Potted",
-      text: list([
-        e.potted.widthCm !== undefined ? `${e.potted.widthCm} cm wide` : "",
-        e.potted.depthCm !== undefined ? `${e.potted.depthCm} cm deep` : "",
-        e.potted.medium,
-      ]),
+      text: list([say("", e.potted.widthCm, "cm", " wide"), say("", e.potted.depthCm, "cm", " deep"), e.potted.medium]),
     };
   if (e.metered) {
     const m = e.metered;
@@ -113,8 +113,8 @@ export function sayEntry(
       title: "Read light and air",
       text: list([
         m.lux !== undefined ? `${m.lux} lux${m.hours !== undefined ? ` for ${m.hours} hours` : ""}` : "",
-        m.minC !== undefined ? `coldest ${m.minC} °C` : "",
-        m.maxC !== undefined ? `warmest ${m.maxC} °C` : "",
+        say("coldest ", m.minC, "°C"),
+        say("warmest ", m.maxC, "°C"),
         m.humidityPct !== undefined ? `${m.humidityPct} % air` : "",
       ]),
     };
