@@ -6,6 +6,7 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
+	"tendermend/core/climate"
 	"tendermend/core/diagnosis"
 	"tendermend/core/plant"
 	"tendermend/core/recovery"
@@ -25,6 +26,7 @@ type Knowledge struct {
 	Tracks     []recovery.Track   `json:"tracks"`
 	RootSorts  []roots.Sort       `json:"rootSorts" doc:"Into which roots are counted."`
 	RootManner string             `json:"rootManner" doc:"How roots are counted."`
+	Lights     []climate.Light    `json:"lights" doc:"What light comes from."`
 	// WaterRules and Traits say each id in words.
 	WaterRules map[plant.WaterRule]string `json:"waterRules"`
 	Traits     map[plant.Trait]string     `json:"traits"`
@@ -38,7 +40,7 @@ type knowledgeOutput struct {
 func (srv *server) knowledgeOperations(api huma.API) {
 	whole := &knowledgeOutput{CacheControl: "private, max-age=300", Body: Knowledge{Version: diagnosis.Version, Habits: plant.Habits(), Zones: diagnosis.Zones,
 		Signs: diagnosis.Signs(), Causes: diagnosis.Causes(), Moves: diagnosis.Moves(), Measures: recovery.Measures(), Tracks: recovery.Tracks(),
-		RootSorts: roots.Sorts, RootManner: roots.Manner, WaterRules: plant.WaterRuleText, Traits: plant.TraitWords}}
+		RootSorts: roots.Sorts, RootManner: roots.Manner, Lights: climate.Lights, WaterRules: plant.WaterRuleText, Traits: plant.TraitWords}}
 	huma.Register(api, op("get-knowledge", http.MethodGet, "/api/knowledge", "Names and facts of the trade", "knowledge"),
 		signedIn(srv, func(context.Context, store.Account, *struct{}) (*knowledgeOutput, error) { return whole, nil }))
 }

@@ -12,6 +12,18 @@ const (
 	Incandescent Lamp = "incandescent"
 )
 
+// Light is a lamp with the words for it.
+type Light struct {
+	ID    Lamp   `json:"id"`
+	Label string `json:"label"`
+}
+
+// Lights lists what light comes from, the commonest first.
+var Lights = []Light{
+	{Sunlight, "daylight"}, {CoolWhite, "white tube or LED"}, {MetalHalide, "metal halide"},
+	{HighPressure, "high-pressure sodium"}, {Incandescent, "filament bulb"},
+}
+
 // luxPerPPFD is lux per µmol m⁻² s⁻¹ of light that plants use (Thimijan and
 // Heins 1983, HortScience 18:818; from memory).
 var luxPerPPFD = map[Lamp]float64{Sunlight: 54, CoolWhite: 74, MetalHalide: 71, HighPressure: 82, Incandescent: 50}

@@ -19,3 +19,11 @@ func TestLuxIsTurnedIntoDailyLight(t *testing.T) {
 	assert.True(t, climate.LampKnown(climate.HighPressure))
 	assert.False(t, climate.LampKnown("candle"))
 }
+
+func TestEveryLightThatCanBePickedIsReckonedWith(t *testing.T) {
+	assert.Len(t, climate.Lights, 5)
+	for _, l := range climate.Lights {
+		assert.True(t, climate.LampKnown(l.ID), l.ID)
+		assert.NotEmpty(t, l.Label)
+	}
+}

@@ -153,6 +153,10 @@ export function useSaveKind() {
   });
 }
 
+/** What light comes from, to pick one. */
+export const useLights = () =>
+  (useKnowledge().data?.lights ?? []).map((l) => ({ value: l.id as string, label: l.label }));
+
 export const useBench = () =>
   useQuery({
     queryKey: ["bench"],

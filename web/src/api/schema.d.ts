@@ -1426,6 +1426,8 @@ export interface components {
         Knowledge: {
             causes: components["schemas"]["Cause"][];
             habits: components["schemas"]["Habit"][];
+            /** @description What light comes from. */
+            lights: components["schemas"]["Light"][];
             measures: components["schemas"]["Measure"][];
             moves: components["schemas"]["Move"][];
             /** @description How roots are counted. */
@@ -1456,6 +1458,10 @@ export interface components {
             name: string;
             /** Format: double */
             p2o5: number;
+        };
+        Light: {
+            id: string;
+            label: string;
         };
         LightInput: {
             /**

@@ -143,6 +143,7 @@ export const knowledge = {
     { id: "deadDry", label: "Dead and dry", how: "hollow" },
     { id: "mushy", label: "Mushy", how: "soft" },
   ],
+  lights: [{ id: "sun", label: "daylight" }],
   rootManner: "Pinch, wet, wait.",
   waterRules: { "top-dry": "when the top 5-7 cm are dry" },
   traits: {},

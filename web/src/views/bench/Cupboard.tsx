@@ -1,4 +1,5 @@
 import { Button, Group, Select, TextInput } from "@mantine/core";
+import { notifications } from "@mantine/notifications";
 import { useState } from "react";
 import type { Schemas } from "../../api/client";
 import { useSaveSupply, useSession, useStock, useSupplies } from "../../api/hooks";
@@ -75,6 +76,25 @@ function Row({ supply }: { supply: Supply }) {
         },
       },
     );
+  // Nothing is lost by taking it off: the newest version says where it stands.
+  const putAway = (withdrawn: boolean) => {
+    const { id, name, unit, low, price } = supply;
+    const version = withdrawn ? supply.version : supply.version + 1;
+    save.mutate({ id, name, unit, low, price, version, withdrawn });
+    notifications.hide(supply.id);
+    if (!withdrawn) return;
+    notifications.show({
+      id: supply.id,
+      message: (
+        <Group justify="space-between" wrap="nowrap">
+          <span>Off the list: {supply.name}</span>
+          <Button size="compact-sm" variant="default" onClick={() => putAway(false)}>
+            Bring back
+          </Button>
+        </Group>
+      ),
+    });
+  };
   return (
     <tr data-supply={supply.name}>
       <td>
@@ -112,17 +132,7 @@ function Row({ supply }: { supply: Supply }) {
             type="button"
             className="linkbutton small soft"
             aria-label={`Take ${supply.name} off the list`}
-            onClick={() =>
-              save.mutate({
-                id: supply.id,
-                name: supply.name,
-                unit: supply.unit,
-                low: supply.low,
-                price: supply.price,
-                version: supply.version,
-                withdrawn: true,
-              })
-            }
+            onClick={() => putAway(true)}
           >
             off the list
           </button>

@@ -1,7 +1,7 @@
 import { Button, SegmentedControl, Select, Switch, TextInput } from "@mantine/core";
 import { useState } from "react";
 import type { Schemas } from "../../api/client";
-import { useKinds, useSession } from "../../api/hooks";
+import { useKinds, useLights, useSession } from "../../api/hooks";
 import { NumberField, QuantityInput } from "../../units";
 import classes from "./Bench.module.css";
 import { bench, KindPick, Sheet, useReckoning } from "./Instrument";
@@ -72,19 +72,12 @@ export function FeedBench() {
   );
 }
 
-const lamps = [
-  { value: "sun", label: "daylight" },
-  { value: "cool-white", label: "white tube or LED" },
-  { value: "metal-halide", label: "metal halide" },
-  { value: "high-pressure-sodium", label: "high-pressure sodium" },
-  { value: "incandescent", label: "filament bulb" },
-];
-
 /** A light reading over a day, against a kind. */
 export function LightBench() {
   const kinds = useKinds();
   const [reading, setReading] = useState<number>();
   const [unit, setUnit] = useState("lux");
+  const lights = useLights();
   const [lamp, setLamp] = useState("sun");
   const [hours, setHours] = useState<number | undefined>(10);
   const [kind, setKind] = useState<string | null>(null);
@@ -123,7 +116,7 @@ export function LightBench() {
       <Select
         label="From"
         allowDeselect={false}
-        data={lamps}
+        data={lights}
         value={lamp}
         onChange={(v) => setLamp(v ?? "sun")}
         error={fields.lamp}

@@ -1,3 +1,4 @@
+import { Notifications } from "@mantine/notifications";
 import { screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { describe, expect, it } from "vitest";
@@ -58,6 +59,23 @@ describe("the cupboard", () => {
     const put = asked.find((a) => a.method === "PUT");
     expect(put?.path).toMatch(/^\/api\/supplies\/[0-9a-f-]{36}$/);
     expect(put?.body).toMatchObject({ name: "Fine bark", unit: "l", low: 3, version: 0 });
+  });
+
+  it("brings back what was taken off the list, from the version after", async () => {
+    const asked = serve({ ...answers, "PUT /api/supplies/s1": { supplies: [soap] } });
+    show(
+      <>
+        <Notifications />
+        <Cupboard />
+      </>,
+    );
+    await userEvent.click(await screen.findByRole("button", { name: "Take Perlite off the list" }));
+    await userEvent.click(await screen.findByRole("button", { name: "Bring back" }));
+    await waitFor(() => expect(sent(asked, "/api/supplies/s1")).toHaveLength(2));
+    expect(sent(asked, "/api/supplies/s1")).toMatchObject([
+      { name: "Perlite", version: 3, withdrawn: true },
+      { name: "Perlite", version: 4, withdrawn: false },
+    ]);
   });
 
   it("says so while it is empty, and when it cannot be read", async () => {

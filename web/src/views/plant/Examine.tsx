@@ -59,6 +59,8 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
     getInitialValueInEffect: false,
   });
   const { zones, signs } = knowledge;
+  // Answers that were thrown away just now, to have them back.
+  const [dropped, setDropped] = useState<Draft>();
   const [zone, showZone] = useState("stance");
   const part = useRef<HTMLElement>(null);
   const phone = useMediaQuery("(max-width: 760px)");
@@ -220,8 +222,20 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
             {replaces ? "Save the correction" : "Save this look"}
           </Button>
           {count > 0 && (
-            <button type="button" className="linkbutton soft" onClick={() => setDraft(emptyLook())}>
+            <button
+              type="button"
+              className="linkbutton soft"
+              onClick={() => {
+                setDropped(draft);
+                setDraft(emptyLook());
+              }}
+            >
               Begin again
+            </button>
+          )}
+          {count === 0 && dropped && (
+            <button type="button" className="linkbutton soft" onClick={() => setDraft(dropped)}>
+              Take that back
             </button>
           )}
         </Group>

@@ -1,7 +1,7 @@
 import { Button, Group, SegmentedControl, Select, TextInput } from "@mantine/core";
 import { type ReactNode, useState } from "react";
 import type { Draft } from "../../api/hooks";
-import { useRecord } from "../../api/hooks";
+import { useLights, useRecord } from "../../api/hooks";
 import { newId } from "../../api/id";
 import { Bare, Refused } from "../../shell/States";
 import { NumberField, QuantityInput } from "../../units";
@@ -124,16 +124,9 @@ function Stick() {
   );
 }
 
-const lamps = [
-  { value: "sun", label: "daylight" },
-  { value: "cool-white", label: "white tube or LED" },
-  { value: "metal-halide", label: "metal halide" },
-  { value: "high-pressure-sodium", label: "high-pressure sodium" },
-  { value: "incandescent", label: "filament bulb" },
-];
-
 function LightAndAir() {
   type Readings = NonNullable<Draft["metered"]>;
+  const lights = useLights();
   const [r, setR] = useState<Readings>({});
   const { send, record } = useOneEntry("light and air", () => setR({}));
   const set = (part: Partial<Readings>) => setR({ ...r, ...part });
@@ -147,7 +140,7 @@ function LightAndAir() {
       send={() => send({ metered: r })}
     >
       <NumberField label="Lux" min={0} value={r.lux} onChange={(v) => set({ lux: v })} w={100} />
-      <Select label="From" data={lamps} value={r.lamp ?? "sun"} onChange={(v) => set({ lamp: v as never })} w={170} />
+      <Select label="From" data={lights} value={r.lamp ?? "sun"} onChange={(v) => set({ lamp: v as never })} w={170} />
       <NumberField label="Hours a day" min={0} value={r.hours} onChange={(v) => set({ hours: v })} w={100} />
       <QuantityInput unit="°C" label="Coldest night" value={r.minC} onChange={(v) => set({ minC: v })} w={120} />
       <QuantityInput unit="°C" label="Warmest day" value={r.maxC} onChange={(v) => set({ maxC: v })} w={120} />
