@@ -75,10 +75,21 @@ func (j *joint) allocate() {
 	j.above[maxConcurrent] = j.weight[maxConcurrent] // nothing is larger
 }
 
+// reached is a cause that can show a sign, by rank.
+type reached struct {
+	cause int32
+	miss  float64
+}
+
 // sumSets fills the weight of every set, and above[3] with the sums over the
 // sets of four that hold each set of three.
+//
+// One more cause d changes the chance of a present sign from 1 − f to 1 − f·miss,
+// f being the chance that none of the others shows it. The product of these
+// factors over the signs of d is worked out once for each pair (a, b); a third
+// cause c changes it only at the signs that c and d share, which are few.
 func (j *joint) sumSets(n *network, present []int, odds []float64, reach [][]shown) {
-	var fail [maxConcurrent][]float64 // chance that each present sign fails to show, by size of set
+	var fail [maxConcurrent - 1][]float64 // chance that each present sign fails to show, by size of set
 	for k := range fail {
 		fail[k] = make([]float64, len(present))
 	}
@@ -92,36 +103,64 @@ func (j *joint) sumSets(n *network, present []int, odds []float64, reach [][]sho
 		}
 		return productOfShowing(fail[size])
 	}
-	// ratio and inverse turn the product for three causes into that for four by
-	// touching only the signs that the fourth can show.
-	ratio, inverse := make([]float64, len(present)), make([]float64, len(present))
+	bySlot := make([][]reached, len(present)) // causes rising
+	for c, rs := range reach {
+		for _, r := range rs {
+			bySlot[r.slot] = append(bySlot[r.slot], reached{int32(c), r.miss})
+		}
+	}
+	back := make([][]float64, len(present)) // one over each cause's factor at each sign, given a and b
+	for slot := range back {
+		back[slot] = make([]float64, len(bySlot[slot]))
+	}
+	more := make([]float64, len(odds)) // odds of each cause times its factors, given a and b
 
 	j.weight[0][0] = productOfShowing(fail[0])
 	for a := range odds {
 		j.weight[1][a] = odds[a] * with(1, a)
 		for b := range a {
 			ab := choose2(a) + b
-			oddsAB := odds[a] * odds[b]
-			j.weight[2][ab] = oddsAB * with(2, b)
+			weightAB := odds[a] * odds[b] * with(2, b)
+			j.weight[2][ab] = weightAB
+			copy(more, odds[:b])
+			for slot, f := range fail[2] {
+				inverse := 1 / (1 - f)
+				ratio := f * inverse
+				for i, r := range bySlot[slot] {
+					if int(r.cause) >= b {
+						break
+					}
+					factor := inverse - ratio*r.miss
+					more[r.cause] *= factor
+					back[slot][i] = 1 / factor
+				}
+			}
 			for c := range b {
 				abc := choose3(a) + choose2(b) + c
-				weightABC := oddsAB * odds[c] * with(3, c)
+				weightABC := weightAB * more[c]
 				j.weight[3][abc] = weightABC
-				for slot, f := range fail[3] {
-					inverse[slot] = 1 / (1 - f)
-					ratio[slot] = f * inverse[slot]
+				at := choose4(a) + choose3(b) + choose2(c)
+				quads := j.weight[4][at : at+c]
+				for d, m := range more[:c] {
+					quads[d] = weightABC * m
 				}
-				quads := j.weight[4][choose4(a)+choose3(b)+choose2(c):]
-				ofABD := j.above[3][choose3(a)+choose2(b):]
-				ofACD := j.above[3][choose3(a)+choose2(c):]
-				ofBCD := j.above[3][choose3(b)+choose2(c):]
-				var sum float64
-				for d := range c {
-					w := weightABC * odds[d]
-					for _, r := range reach[d] {
-						w *= inverse[r.slot] - ratio[r.slot]*r.miss
+				for _, r := range reach[c] {
+					f := fail[2][r.slot] * r.miss
+					inverse := 1 / (1 - f)
+					ratio := f * inverse
+					old := back[r.slot]
+					for i, x := range bySlot[r.slot] {
+						if int(x.cause) >= c {
+							break
+						}
+						quads[x.cause] *= (inverse - ratio*x.miss) * old[i]
 					}
-					quads[d] = w
+				}
+				ofABD := j.above[3][choose3(a)+choose2(b):][:c]
+				ofACD := j.above[3][choose3(a)+choose2(c):][:c]
+				ofBCD := j.above[3][choose3(b)+choose2(c):][:c]
+				var sum float64
+				for d, w := range quads {
 					ofABD[d] += w
 					ofACD[d] += w
 					ofBCD[d] += w
