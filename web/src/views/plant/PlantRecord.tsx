@@ -83,8 +83,7 @@ function EntryRow({ entry, knowledge, all }: { entry: EntryView; knowledge: Know
           {entry.examined ? (
             <Link
               to={`/plants/${file.id}/examine?corrects=${entry.id}`}
-              className="small"
-              style={{ color: "inherit" }}
+              className="linkbutton small"
               aria-label={`Correct: ${words.title}`}
             >
               Correct
