@@ -37,3 +37,6 @@ export function sayTimes(times: number): string {
   const size = times >= 1 ? times : 1 / times;
   return `${times >= 1 ? "×" : "÷"}${size < 9.5 ? Number(size.toFixed(1)) : Math.min(999, Math.round(size))}`;
 }
+
+/** Words as they begin a sentence. */
+export const sentence = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);

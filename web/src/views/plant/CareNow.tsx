@@ -7,6 +7,7 @@ import { How } from "../../shell/How";
 import { Refused } from "../../shell/States";
 import { sayProse, useUnits } from "../../units";
 import { useUndo } from "../undo";
+import { sentence } from "../words";
 import classes from "./Standing.module.css";
 
 /** Water, light, air and feed for the stage it is in, and the next step of its plan. */
@@ -85,5 +86,3 @@ export function CareNow({ file }: { file: PlantFile }) {
     </div>
   );
 }
-
-const sentence = (s: string) => s.charAt(0).toUpperCase() + s.slice(1);

@@ -12,7 +12,7 @@ import classes from "../look/Look.module.css";
 import { answered, type Draft, emptyLook, quiet, type Sign } from "../look/look";
 import { NextChecks } from "../look/NextChecks";
 import { PartPanel } from "../look/PartPanel";
-import { sayChance } from "../words";
+import { sayChance, sentence } from "../words";
 import { CaseFile } from "./CaseFile";
 import { usePlantFile } from "./PlantPage";
 import { Doubts, SuspectList } from "./Suspects";
@@ -270,7 +270,7 @@ function FromRecord({ derived, today, overrule }: FromRecordProps) {
       <b className={derived.present ? "red" : undefined}>
         {derived.present ? "So, by the record." : "Not so, by the record."}
       </b>{" "}
-      {derived.why} <span className="soft">{distance(derived.on, today)}.</span>{" "}
+      {derived.why} <span className="soft">{sentence(distance(derived.on, today))}.</span>{" "}
       <How working={derived.working} of="this" />{" "}
       <button type="button" className="linkbutton soft" aria-expanded={asking} onClick={() => setAsking(!asking)}>
         overrule
