@@ -67,7 +67,7 @@ describe("a look", () => {
     show(<Examine />, plantFile());
     const save = (await screen.findByRole("button", { name: "Save this look" })) as HTMLButtonElement;
     expect(save.disabled).toBe(true);
-    expect(screen.getByText(/Before any sign: only how common things are/)).toBeTruthy();
+    expect(await screen.findByText(/Before any sign: only how common things are/)).toBeTruthy();
     await toLeaves();
     await userEvent.click(screen.getByRole("button", { name: "seen: Leaves hang limp" }));
     expect(await screen.findByText(/1 answer, about 1 min of looking. Root rot stands out./)).toBeTruthy();
