@@ -40,9 +40,6 @@ func (d Day) Time() time.Time { return time.Unix(int64(d)*86400, 0).UTC() }
 // Month gives the month of the year.
 func (d Day) Month() time.Month { return d.Time().Month() }
 
-// YearDay gives the day of the year, 1 to 366.
-func (d Day) YearDay() int { return d.Time().YearDay() }
-
 // String writes the day as 2026-11-24.
 func (d Day) String() string { return d.Time().Format(layout) }
 

@@ -27,14 +27,3 @@ func Fits(signID string, h plant.Habit) bool {
 	only, named := onlyOn[signID]
 	return !named || only(h)
 }
-
-// SignsFor lists the signs to ask for on a habit.
-func SignsFor(h plant.Habit) []Sign {
-	var list []Sign
-	for _, s := range signs {
-		if Fits(s.ID, h) {
-			list = append(list, s)
-		}
-	}
-	return list
-}

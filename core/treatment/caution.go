@@ -26,6 +26,3 @@ var cautions = map[string]string{
 	"pets":        "Animals are about: keep treated plants, trimmings, cards and baits away from them until dry, or for as long as the label says.",
 	"estimate":    "Chances and times are estimates. A plant may die in spite of everything done right.",
 }
-
-// CautionText gives the words of a caution; empty when there is none of that id.
-func CautionText(id string) string { return cautions[id] }

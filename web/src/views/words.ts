@@ -40,3 +40,7 @@ export function sayTimes(times: number): string {
 
 /** Words as they begin a sentence. */
 export const sentence = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
+
+/** How a stick comes out of the medium, driest first. */
+export const moistures = ["dry", "barely", "moist", "wet"] as const;
+export type Moisture = (typeof moistures)[number];

@@ -6,6 +6,7 @@ import { newId } from "../../api/id";
 import { Refused } from "../../shell/States";
 import { NumberField, QuantityInput, sayProse, useUnits } from "../../units";
 import { ArrivalForm } from "../TakeIn";
+import { type Moisture, moistures } from "../words";
 import { usePlantFile } from "./PlantPage";
 
 interface Field {
@@ -106,10 +107,10 @@ export function CorrectEntry({
         <Select
           mt="sm"
           label="The stick came out"
-          data={["dry", "barely", "moist", "wet"]}
+          data={moistures}
           allowDeselect={false}
           value={draft.probed.moisture}
-          onChange={(v) => v && setDraft({ ...draft, probed: { moisture: v as "dry" } })}
+          onChange={(v) => v && setDraft({ ...draft, probed: { moisture: v as Moisture } })}
         />
       )}
       <Readings draft={draft} setDraft={setDraft} knowledge={knowledge} />

@@ -6,6 +6,7 @@ import { newId } from "../../api/id";
 import { Bare, Refused } from "../../shell/States";
 import { NumberField, QuantityInput } from "../../units";
 import { useUndo } from "../undo";
+import { type Moisture, moistures } from "../words";
 import classes from "./Measure.module.css";
 import { usePlantFile } from "./PlantPage";
 import { RootTally } from "./RootTally";
@@ -112,14 +113,9 @@ function Stick() {
       ready
       busy={record.isPending}
       error={record.error}
-      send={() => send({ probed: { moisture: moisture as "dry" | "barely" | "moist" | "wet" } })}
+      send={() => send({ probed: { moisture: moisture as Moisture } })}
     >
-      <SegmentedControl
-        aria-label="It came out"
-        data={["dry", "barely", "moist", "wet"]}
-        value={moisture}
-        onChange={setMoisture}
-      />
+      <SegmentedControl aria-label="It came out" data={[...moistures]} value={moisture} onChange={setMoisture} />
     </Form>
   );
 }
