@@ -2,6 +2,7 @@ package record
 
 import (
 	"fmt"
+	"slices"
 	"strings"
 
 	"github.com/google/uuid"
@@ -326,37 +327,80 @@ func (m *Moved) check(situation) Faults {
 }
 
 func (st *Staged) check(s situation) (faults Faults) {
-	track, stage, in := s.state.CurrentStage()
-	if s.state.Track == "" {
+	if len(s.state.Courses) == 0 {
 		return Faults{{Field: "staged", Message: "it is on no recovery track yet; make a plan first", Conflict: true}}
 	}
+	course := s.state.course(st.Track)
+	if course == nil {
+		return Faults{{Field: "staged.track", Message: "it is no longer on that track; somebody made a new plan since you opened this page", Conflict: true}}
+	}
+	track, stage, in := course.In()
 	current := recovery.Mended
 	if in {
 		current = stage.ID
 	}
-	if st.Track != s.state.Track || st.From != current {
+	if st.From != current {
 		return Faults{{Field: "staged.from", Message: fmt.Sprintf("it is now in the stage “%s”; somebody moved it since you opened this page", current), Conflict: true}}
 	}
 	to, ok := track.StageIndex(st.To)
 	switch {
 	case !ok:
 		faults = append(faults, Fault{Field: "staged.to", Message: fmt.Sprintf("this track has no stage %q", st.To)})
-	case to == s.state.Stage:
+	case to == course.Stage:
 		faults = append(faults, Fault{Field: "staged.to", Message: "it is in that stage already"})
-	case to > s.state.Stage+1:
+	case to > course.Stage+1:
 		faults = append(faults, Fault{Field: "staged.to", Message: "stages are passed one at a time"})
-	case to < s.state.Stage && strings.TrimSpace(st.Reason) == "":
+	case to < course.Stage && strings.TrimSpace(st.Reason) == "":
 		faults = append(faults, Fault{Field: "staged.reason", Message: "say in a few words why it goes a step back"})
-	case to > s.state.Stage && !s.gateOpen() && strings.TrimSpace(st.Reason) == "":
+	case to > course.Stage && !s.gateOpen() && strings.TrimSpace(st.Reason) == "":
 		faults = append(faults, Fault{Field: "staged.reason", Message: "its gate is not met; check what is missing, or say why it moves on all the same"})
 	}
 	return faults
 }
 
-// gateOpen says whether the current stage's gate is met on the entry's day.
+// gateOpen says whether the gate that the entry passes is met on its day.
 func (s situation) gateOpen() bool {
-	_, stage, in := s.state.CurrentStage()
-	return in && stage.JudgeGate(s.state.Readings, s.state.Began, s.entry.On).Open
+	course := s.state.course(s.entry.Staged.Track)
+	if course == nil {
+		return false
+	}
+	_, stage, in := course.In()
+	return in && stage.JudgeGate(s.state.Readings, course.Began, s.entry.On).Open
+}
+
+func (g *Grown) check(s situation) (faults Faults) {
+	known := s.state.strand(g.Growth.String()) != nil
+	if !known && !slices.ContainsFunc(recovery.GrowthSorts, func(x recovery.SortOfGrowth) bool { return x.ID == g.Sort }) {
+		faults = append(faults, Fault{Field: "grown.sort", Message: "say what grows: a leaf, a bulb, a root …"})
+	}
+	if known && g.SizeMM == nil && g.State == "" && strings.TrimSpace(g.Name) == "" {
+		faults = append(faults, Fault{Field: "grown", Message: "say what changed: its size, or how it is"})
+	}
+	between(&faults, "grown.sizeMm", g.SizeMM, 0, 5000, "mm")
+	if g.State != "" && !slices.Contains(recovery.GrowthStates, g.State) {
+		faults = append(faults, Fault{Field: "grown.state", Message: "a growth is starting, growing, mature, stalled or lost"})
+	}
+	return faults
+}
+
+func (p *Pictured) check(situation) (faults Faults) {
+	if !slices.Contains(Sides, p.Side) {
+		faults = append(faults, Fault{Field: "pictured.side", Message: "say from which side it was taken"})
+	}
+	if p.Scale == nil {
+		return faults
+	}
+	if p.Scale.WidthMM() == 0 {
+		faults = append(faults, Fault{Field: "pictured.scale", Message: "mark two points that lie apart"})
+	}
+	between(&faults, "pictured.scale.mm", &p.Scale.MM, 1, 5000, "mm")
+	for _, share := range []float64{p.Scale.X1, p.Scale.X2, p.Scale.Y1, p.Scale.Y2} {
+		if share < 0 || share > 10 {
+			faults = append(faults, Fault{Field: "pictured.scale", Message: "mark the points inside the picture"})
+			break
+		}
+	}
+	return faults
 }
 
 func (n *Noted) check(situation) Faults {
@@ -368,9 +412,9 @@ func (n *Noted) check(situation) Faults {
 
 func (c *Closed) check(s situation) (faults Faults) {
 	switch c.Outcome {
-	case OutcomeMended, OutcomeGiven, OutcomeLost:
+	case OutcomeMended, OutcomeGiven, OutcomeLost, OutcomeKept:
 	default:
-		faults = append(faults, Fault{Field: "closed.outcome", Message: "a case ends mended, given away or lost"})
+		faults = append(faults, Fault{Field: "closed.outcome", Message: "a case ends mended, given away, lost or kept under watch"})
 	}
 	if c.Outcome == OutcomeLost && strings.TrimSpace(c.Reason) == "" {
 		faults = append(faults, Fault{Field: "closed.reason", Message: "say what it died of, as far as you know; the next one may live by it"})

@@ -7,6 +7,7 @@ import (
 	"tendermend/core/climate"
 	"tendermend/core/day"
 	"tendermend/core/diagnosis"
+	"tendermend/core/pest"
 	"tendermend/core/plant"
 	"tendermend/core/treatment"
 )
@@ -129,7 +130,7 @@ func (s State) Situation(a treatment.Answers, on day.Day, c Context) treatment.S
 		}
 	}
 	s.tallied(&a, on)
-	sit := treatment.Situation{Habit: s.Habit, Profile: s.Profile, Season: climate.SeasonOf(on, c.South), Start: on, Answers: a, Household: c.Household}
+	sit := treatment.Situation{Habit: s.Habit, Profile: s.Profile, Season: climate.SeasonOf(on, c.South), Start: on, Answers: a, Household: c.Household, Warmth: s.warmthFor(a)}
 	if s.Verdict != nil {
 		sit.Causes, sit.Chances = s.Verdict.Causes, map[string]float64{}
 		for _, said := range s.Verdict.Chances {
@@ -137,6 +138,12 @@ func (s State) Situation(a treatment.Answers, on day.Day, c Context) treatment.S
 		}
 	}
 	return sit
+}
+
+// warmthFor gives the warmth that a plan with these answers reckons with.
+func (s State) warmthFor(a treatment.Answers) pest.Warmth {
+	s.PlanAnswers = a
+	return s.Warmth()
 }
 
 // tallied answers from a fresh root tally what the carer did not.

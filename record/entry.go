@@ -5,6 +5,7 @@
 package record
 
 import (
+	"math"
 	"time"
 
 	"github.com/google/uuid"
@@ -13,6 +14,7 @@ import (
 	"tendermend/core/day"
 	"tendermend/core/diagnosis"
 	"tendermend/core/plant"
+	"tendermend/core/recovery"
 	"tendermend/core/roots"
 	"tendermend/core/treatment"
 	"tendermend/core/water"
@@ -43,6 +45,8 @@ const (
 	KindPrepared  Kind = "prepared"
 	KindTreated   Kind = "treated"
 	KindStaged    Kind = "staged"
+	KindGrown     Kind = "grown"
+	KindPictured  Kind = "pictured"
 	KindNoted     Kind = "noted"
 	KindClosed    Kind = "closed"
 	KindReopened  Kind = "reopened"
@@ -82,6 +86,8 @@ type Body struct {
 	Prepared  *Prepared  `json:"prepared,omitempty"`
 	Treated   *Treated   `json:"treated,omitempty"`
 	Staged    *Staged    `json:"staged,omitempty"`
+	Grown     *Grown     `json:"grown,omitempty"`
+	Pictured  *Pictured  `json:"pictured,omitempty"`
 	Noted     *Noted     `json:"noted,omitempty"`
 	Closed    *Closed    `json:"closed,omitempty"`
 	Reopened  *Reopened  `json:"reopened,omitempty"`
@@ -108,6 +114,8 @@ func (b Body) parts() map[Kind]part {
 	put(KindChecked, b.Checked != nil, b.Checked)
 	put(KindMoved, b.Moved != nil, b.Moved)
 	put(KindStaged, b.Staged != nil, b.Staged)
+	put(KindGrown, b.Grown != nil, b.Grown)
+	put(KindPictured, b.Pictured != nil, b.Pictured)
 	put(KindNoted, b.Noted != nil, b.Noted)
 	put(KindTallied, b.Tallied != nil, b.Tallied)
 	put(KindFed, b.Fed != nil, b.Fed)
@@ -339,6 +347,64 @@ type Confirmed struct {
 	Note   string   `json:"note,omitempty" maxLength:"2000"`
 }
 
+// Grown is one look at one growth: its first one begins a strand, later ones
+// lengthen it or say what became of it. What is empty stays as it was.
+type Grown struct {
+	Growth   uuid.UUID            `json:"growth" doc:"Id of the strand, made by the sender when it begins."`
+	Sort     recovery.GrowthSort  `json:"sort,omitempty" enum:"leaf,bulb,cane,shoot,spike,plantlet,root" doc:"Wanted when it begins."`
+	Name     string               `json:"name,omitempty" maxLength:"60"`
+	CameWith bool                 `json:"cameWith,omitempty" doc:"Whether it came with the plant."`
+	SizeMM   *float64             `json:"sizeMm,omitempty"`
+	State    recovery.GrowthState `json:"state,omitempty" enum:"starting,growing,mature,stalled,lost"`
+	Picture  *uuid.UUID           `json:"picture,omitempty" doc:"The picture on which it was measured."`
+}
+
+// Side is from where a picture was taken.
+type Side string
+
+// The sides of a plant, so that pictures can be laid over each other.
+const (
+	SideFront Side = "front"
+	SideLeft  Side = "left"
+	SideRight Side = "right"
+	SideBack  Side = "back"
+	SideTop   Side = "top"
+	SideBase  Side = "base"
+	SideRoots Side = "roots"
+)
+
+// Sides lists the sides, the usual one first.
+var Sides = []Side{SideFront, SideLeft, SideRight, SideBack, SideTop, SideBase, SideRoots}
+
+// Pictured is a picture of the plant.
+type Pictured struct {
+	Picture uuid.UUID `json:"picture" doc:"Id of the picture, which was sent before."`
+	Side    Side      `json:"side" enum:"front,left,right,back,top,base,roots"`
+	Scale   *Scale    `json:"scale,omitempty" doc:"What is known of its scale."`
+	Note    string    `json:"note,omitempty" maxLength:"2000"`
+}
+
+// Scale is a length on a picture that is known: from one point to another, both
+// as shares of the picture's width, it is so many mm.
+type Scale struct {
+	X1 float64 `json:"x1"`
+	Y1 float64 `json:"y1" doc:"As a share of the width as well."`
+	X2 float64 `json:"x2"`
+	Y2 float64 `json:"y2"`
+	MM float64 `json:"mm"`
+	Of string  `json:"of,omitempty" maxLength:"60" doc:"What it was measured on: the pot."`
+}
+
+// WidthMM gives what the whole width of the picture shows, in mm, at the
+// distance of what was measured; 0 where both points are one.
+func (s Scale) WidthMM() float64 {
+	length := math.Hypot(s.X2-s.X1, s.Y2-s.Y1)
+	if length == 0 {
+		return 0
+	}
+	return s.MM / length
+}
+
 // Noted is a free note.
 type Noted struct {
 	Text string `json:"text" maxLength:"4000"`
@@ -352,11 +418,13 @@ const (
 	OutcomeMended Outcome = "mended"
 	OutcomeGiven  Outcome = "given-away"
 	OutcomeLost   Outcome = "lost"
+	// OutcomeKept ends the case and goes on looking, as at any plant that is well.
+	OutcomeKept Outcome = "kept-under-watch"
 )
 
 // Closed ends the case.
 type Closed struct {
-	Outcome Outcome `json:"outcome" enum:"mended,given-away,lost"`
+	Outcome Outcome `json:"outcome" enum:"mended,given-away,lost,kept-under-watch"`
 	Reason  string  `json:"reason,omitempty" maxLength:"2000"`
 }
 

@@ -88,7 +88,7 @@ func TestACaseFromArrivalToItsFirstStagePassed(t *testing.T) {
 	b.rot()
 	s := b.state()
 	assert.Equal(t, "mending", s.Standing())
-	assert.Equal(t, "foliage-rerooting", s.Track)
+	assert.Equal(t, "foliage-rerooting", s.Courses[0].Track)
 	require.NotNil(t, s.Verdict)
 	assert.Equal(t, "root-rot", s.Verdict.Chances[0].ID, "a diagnosis keeps what the differential said")
 	assert.NotEmpty(t, s.Verdict.Tables)

@@ -40,13 +40,15 @@ func (s State) Seam() Seam {
 	if seam.Stitches == nil {
 		seam.Stitches = []day.Day{}
 	}
-	for i, span := range s.Stages {
+	begun := map[string]bool{}
+	for _, span := range s.Stages {
 		switch {
 		case span.Back:
 			seam.Loose = append(seam.Loose, Loose{span.From, span.Reason})
-		case i > 0 && span.Track == s.Stages[i-1].Track:
+		case begun[span.Track]:
 			seam.Knots = append(seam.Knots, span.From)
 		}
+		begun[span.Track] = true
 		// A stage left on the day it was entered has no cloth to show.
 		if span.To == nil || *span.To > span.From {
 			seam.Bands = append(seam.Bands, span)

@@ -37,10 +37,11 @@ type State struct {
 	PlanAnswers treatment.Answers
 	Ticks       map[string]Tick // steps of the plan done or skipped
 
-	Track  string // recovery track; empty before a plan
-	Stage  int    // index in the track; its length when mended
-	Began  day.Day
-	Stages []Span
+	Courses  []Course // the tracks it is on, the leading one first; none before a plan
+	Stages   []Span   // in order of time, of all tracks
+	Strands  []recovery.Strand
+	Pictures []PictureOn
+	Events   []Event // what was done and what happened, oldest first
 
 	Readings   recovery.History
 	Weights    []recovery.Reading // grams
@@ -61,6 +62,29 @@ type State struct {
 
 	kinds    plant.Kinds
 	caseFrom day.Day // the day on which the present case began
+}
+
+// Course is one track that a plant is on.
+type Course struct {
+	Track string
+	Stage int // index in the track; its length when mended
+	Began day.Day
+}
+
+// In gives the stage it is in; false when the track's last gate is passed.
+func (c Course) In() (recovery.Track, recovery.Stage, bool) {
+	track, ok := recovery.TrackByID(c.Track)
+	if !ok || c.Stage >= len(track.Stages) {
+		return track, recovery.Stage{}, false
+	}
+	return track, track.Stages[c.Stage], true
+}
+
+// PictureOn is a picture with its day.
+type PictureOn struct {
+	On    day.Day   `json:"on"`
+	Entry uuid.UUID `json:"entry"`
+	Pictured
 }
 
 // Look is one examination with its day.
@@ -152,6 +176,7 @@ type Tick struct {
 // Span is the time spent in one stage.
 type Span struct {
 	Track  string   `json:"track"`
+	Lane   int      `json:"lane" doc:"0 for the leading track, from 1 for those beside it."`
 	Stage  string   `json:"stage"`
 	Name   string   `json:"name"`
 	From   day.Day  `json:"from"`
@@ -166,11 +191,16 @@ func Fold(plantID uuid.UUID, entries []Entry, kinds plant.Kinds) State {
 	s := State{kinds: kinds, PlantID: plantID, Entries: len(entries), Isolation: Clean, Ticks: map[string]Tick{}, Readings: recovery.History{}}
 	live := Live(entries)
 	for _, e := range InOrder(entries) {
-		if live[e.ID] {
-			s.apply(e)
+		if !live[e.ID] {
+			continue
+		}
+		s.apply(e)
+		if what, is := s.event(e); is {
+			s.Events = append(s.Events, Event{e.On, e.Kind(), what})
 		}
 	}
 	s.settleWishes()
+	s.settleReadings()
 	return s
 }
 
@@ -238,14 +268,15 @@ func (s *State) apply(e Entry) {
 		s.confirm(e)
 	case e.Staged != nil:
 		s.stage(e)
+	case e.Grown != nil:
+		s.grow(e)
+	case e.Pictured != nil:
+		s.Pictures = append(s.Pictures, PictureOn{e.On, e.ID, *e.Pictured})
+		s.looked(e.On)
 	case e.Closed != nil:
-		s.Closed, s.ClosedOn = e.Closed, e.On
-		s.endSpan(e.On)
+		s.close(e)
 	case e.Reopened != nil:
-		s.Closed, s.caseFrom = nil, e.On
-		if n := len(s.Stages); n > 0 {
-			s.Stages[n-1].To = nil
-		}
+		s.reopen(e)
 	}
 }
 
@@ -280,57 +311,52 @@ func (s *State) plan(e Entry) {
 		}
 	}
 	s.Plan, s.PlannedOn, s.PlanAnswers, s.Ticks = e.Planned.Plan, e.On, e.Planned.Answers, kept
-	if s.Plan.Track != s.Track {
-		s.enter(s.Plan.Track, 0, e.On, Span{})
-	}
+	s.follow(append([]string{s.Plan.Track}, s.Plan.Beside...), e.On)
 }
 
-func (s *State) stage(e Entry) {
-	track, ok := recovery.TrackByID(e.Staged.Track)
-	if !ok {
-		return
-	}
-	to, ok := track.StageIndex(e.Staged.To)
-	if !ok {
-		return
-	}
-	back := to <= s.Stage && s.Track == track.ID
-	s.enter(track.ID, to, e.On, Span{Back: back, Early: !back && !e.Staged.GateOpen, Reason: e.Staged.Reason})
-	s.looked(e.On)
-}
-
-func (s *State) enter(trackID string, stage int, on day.Day, how Span) {
-	s.endSpan(on)
-	track, _ := recovery.TrackByID(trackID)
-	s.Track, s.Stage, s.Began = trackID, stage, on
-	how.Track, how.From = trackID, on
-	how.Stage, how.Name = recovery.Mended, recovery.Mended
-	if stage < len(track.Stages) {
-		how.Stage, how.Name = track.Stages[stage].ID, track.Stages[stage].Name
-	}
-	s.Stages = append(s.Stages, how)
-}
-
-func (s *State) endSpan(on day.Day) {
-	if n := len(s.Stages); n > 0 && s.Stages[n-1].To == nil {
-		s.Stages[n-1].To = &on
-	}
-}
-
-// CurrentStage gives the stage the plant is in; false before a plan and when it
-// is mended.
+// CurrentStage gives the stage of the leading track; when that is mended, of the
+// first track beside it that is not. False before a plan and when all are.
 func (s State) CurrentStage() (recovery.Track, recovery.Stage, bool) {
-	track, ok := recovery.TrackByID(s.Track)
-	if !ok || s.Stage >= len(track.Stages) {
-		return track, recovery.Stage{}, false
+	track, stage, in := recovery.Track{}, recovery.Stage{}, false
+	for _, c := range s.Leading() {
+		if track, stage, in = c.In(); in {
+			break
+		}
 	}
-	return track, track.Stages[s.Stage], true
+	return track, stage, in
 }
 
-// Mended says whether the plant has passed the last gate of its track.
+// Leading gives the tracks with the leading one first: the first whose last gate
+// is not passed.
+func (s State) Leading() []Course {
+	for i, c := range s.Courses {
+		if _, _, in := c.In(); in && i > 0 {
+			return append([]Course{c}, append(append([]Course{}, s.Courses[:i]...), s.Courses[i+1:]...)...)
+		} else if in {
+			break
+		}
+	}
+	return s.Courses
+}
+
+// course finds the course of a track; nil when it is not on it.
+func (s *State) course(track string) *Course {
+	for i := range s.Courses {
+		if s.Courses[i].Track == track {
+			return &s.Courses[i]
+		}
+	}
+	return nil
+}
+
+// Mended says whether the plant has passed the last gate of all its tracks.
 func (s State) Mended() bool {
-	track, ok := recovery.TrackByID(s.Track)
-	return ok && s.Stage >= len(track.Stages)
+	for _, c := range s.Courses {
+		if _, _, in := c.In(); in {
+			return false
+		}
+	}
+	return len(s.Courses) > 0
 }
 
 // LastLook gives the last day on which somebody looked.

@@ -50,7 +50,7 @@ const watchDays = 5
 // Tasks lists what the record asks for next, by first day. It does not know
 // today; south tells the hemisphere, for the season.
 func (s State) Tasks(south bool) []Task {
-	if !s.Here || s.Closed != nil {
+	if !s.Here || s.Closed != nil && s.Closed.Outcome != OutcomeKept {
 		return nil
 	}
 	var tasks []Task
@@ -104,23 +104,31 @@ func (s State) mendingTasks(add func(Task), last day.Day) {
 			if len(step.Reasons) > 0 {
 				why = "For: " + step.Reasons[0] + "."
 			}
-			add(Task{Kind: TaskStep, From: step.On, Until: step.On + 2, What: step.Title, Why: why, Minutes: step.Minutes, Step: step.ID, Weight: 4})
+			on := s.DueOn(step.ID)
+			add(Task{Kind: TaskStep, From: on, Until: on + 2, What: step.Title, Why: why, Minutes: step.Minutes, Step: step.ID, Weight: 4})
 		}
 	}
-	track, stage, ok := s.CurrentStage()
-	if !ok {
+	for _, c := range s.Courses {
+		s.courseTasks(c, add, last)
+	}
+}
+
+// courseTasks asks for what one track wants next.
+func (s State) courseTasks(c Course, add func(Task), last day.Day) {
+	track, stage, in := c.In()
+	if !in {
 		return
 	}
 	// Conditions rest on readings, not on days gone by, so the gate stands as it
 	// did at the last look.
-	if back, found := track.FindSetback(s.Stage, s.Readings, s.Began, last); found {
+	if back, found := track.FindSetback(c.Stage, s.Readings, c.Began, last); found {
 		add(Task{Kind: TaskBack, From: back.On, Until: back.On + 1, What: "Step back?", Why: capital(back.Why) + ".", Minutes: 3, Weight: 5})
-	} else if stage.JudgeGate(s.Readings, s.Began, last).Open {
+	} else if stage.JudgeGate(s.Readings, c.Began, last).Open {
 		add(Task{Kind: TaskPass, From: last, Until: last + 7, What: "Pass to the next stage", Why: "Everything its gate wants has been seen.", Minutes: 2, Weight: 2})
 	}
-	checked := s.Began
+	checked := c.Began
 	for _, m := range stage.Asks() {
-		if r, ok := s.Readings.Last(m.ID); ok {
+		if r, ok := s.Readings.Last(m.ID); ok && (!m.Always || len(s.Courses) == 1) {
 			checked = max(checked, r.On)
 		}
 	}
@@ -172,6 +180,6 @@ func (s State) StallsOn(south bool) (day.Day, bool) {
 	if _, _, ok := s.CurrentStage(); !ok || s.Habit.StallWeeks == 0 || s.Closed != nil {
 		return 0, false
 	}
-	on := recovery.LastProgress(s.Readings, s.Began, s.LastLook()) + day.Day(7*(s.Habit.StallWeeks+1))
+	on := recovery.LastProgress(s.Readings, s.Leading()[0].Began, s.LastLook()) + day.Day(7*(s.Habit.StallWeeks+1))
 	return on, !s.Habit.RestsIn(climate.SeasonOf(on, south))
 }

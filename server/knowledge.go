@@ -11,22 +11,26 @@ import (
 	"tendermend/core/plant"
 	"tendermend/core/recovery"
 	"tendermend/core/roots"
+	"tendermend/record"
 	"tendermend/store"
 )
 
 // Knowledge is what the screens need of the trade: names and how to look.
 type Knowledge struct {
-	Version    string             `json:"version"`
-	Habits     []plant.Habit      `json:"habits"`
-	Zones      []diagnosis.Zone   `json:"zones" doc:"In the order of a look from the outside in."`
-	Signs      []diagnosis.Sign   `json:"signs"`
-	Causes     []diagnosis.Cause  `json:"causes"`
-	Moves      []diagnosis.Move   `json:"moves"`
-	Measures   []recovery.Measure `json:"measures"`
-	Tracks     []recovery.Track   `json:"tracks"`
-	RootSorts  []roots.Sort       `json:"rootSorts" doc:"Into which roots are counted."`
-	RootManner string             `json:"rootManner" doc:"How roots are counted."`
-	Lights     []climate.Light    `json:"lights" doc:"What light comes from."`
+	Version      string                  `json:"version"`
+	Habits       []plant.Habit           `json:"habits"`
+	Zones        []diagnosis.Zone        `json:"zones" doc:"In the order of a look from the outside in."`
+	Signs        []diagnosis.Sign        `json:"signs"`
+	Causes       []diagnosis.Cause       `json:"causes"`
+	Moves        []diagnosis.Move        `json:"moves"`
+	Measures     []recovery.Measure      `json:"measures"`
+	Tracks       []recovery.Track        `json:"tracks"`
+	Growths      []recovery.SortOfGrowth `json:"growths" doc:"Sorts of growth that are followed."`
+	GrowthStates []recovery.GrowthState  `json:"growthStates"`
+	Sides        []record.Side           `json:"sides" doc:"From where pictures are taken, the usual one first."`
+	RootSorts    []roots.Sort            `json:"rootSorts" doc:"Into which roots are counted."`
+	RootManner   string                  `json:"rootManner" doc:"How roots are counted."`
+	Lights       []climate.Light         `json:"lights" doc:"What light comes from."`
 	// WaterRules and Traits say each id in words.
 	WaterRules map[plant.WaterRule]string `json:"waterRules"`
 	Traits     map[plant.Trait]string     `json:"traits"`
@@ -39,7 +43,7 @@ type knowledgeOutput struct {
 
 func (srv *server) knowledgeOperations(api huma.API) {
 	whole := &knowledgeOutput{CacheControl: "private, max-age=300", Body: Knowledge{Version: diagnosis.Version, Habits: plant.Habits(), Zones: diagnosis.Zones,
-		Signs: diagnosis.Signs(), Causes: diagnosis.Causes(), Moves: diagnosis.Moves(), Measures: recovery.Measures(), Tracks: recovery.Tracks(),
+		Signs: diagnosis.Signs(), Causes: diagnosis.Causes(), Moves: diagnosis.Moves(), Measures: recovery.Measures(), Tracks: recovery.Tracks(), Growths: recovery.GrowthSorts, GrowthStates: recovery.GrowthStates, Sides: record.Sides,
 		RootSorts: roots.Sorts, RootManner: roots.Manner, Lights: climate.Lights, WaterRules: plant.WaterRuleText, Traits: plant.TraitWords}}
 	huma.Register(api, op("get-knowledge", http.MethodGet, "/api/knowledge", "Names and facts of the trade", "knowledge"),
 		signedIn(srv, func(context.Context, store.Account, *struct{}) (*knowledgeOutput, error) { return whole, nil }))

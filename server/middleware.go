@@ -12,12 +12,22 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/go-chi/httprate"
+
+	"tendermend/picture"
 )
 
-// limitBody stops reading a request that is far larger than any entry.
+// limitBody stops reading a request that is far larger than any entry; pictures
+// and archives may be larger.
 func limitBody(next http.Handler) http.Handler {
 	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
-		r.Body = http.MaxBytesReader(w, r.Body, mostBody)
+		most := int64(mostBody)
+		switch {
+		case strings.Contains(r.URL.Path, "/pictures/"):
+			most = picture.MostBytes
+		case strings.HasPrefix(r.URL.Path, "/api/import"):
+			most = mostArchive
+		}
+		r.Body = http.MaxBytesReader(w, r.Body, most)
 		next.ServeHTTP(w, r)
 	})
 }

@@ -7,7 +7,6 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/google/uuid"
 
-	"tendermend/core/climate"
 	"tendermend/core/day"
 	"tendermend/core/diagnosis"
 	"tendermend/core/plant"
@@ -15,7 +14,6 @@ import (
 	"tendermend/core/roots"
 	"tendermend/core/treatment"
 	"tendermend/core/water"
-	"tendermend/core/working"
 	"tendermend/record"
 	"tendermend/store"
 )
@@ -52,6 +50,8 @@ type PlantFile struct {
 	Examined  *record.Look           `json:"examined,omitempty"`
 	Verdict   *record.Verdict        `json:"verdict,omitempty"`
 	Recovery  *Recovery              `json:"recovery,omitempty"`
+	Beside    []Recovery             `json:"beside" doc:"The tracks that run beside it."`
+	Follow    Follow                 `json:"follow" doc:"What following it over months comes to."`
 	Plan      *treatment.Plan        `json:"plan,omitempty"`
 	PlannedOn *day.Day               `json:"plannedOn,omitempty"`
 	Ticks     map[string]record.Tick `json:"ticks"`
@@ -77,28 +77,6 @@ type PlantFile struct {
 type TallyView struct {
 	record.TallyOn
 	Reading roots.Result `json:"reading"`
-}
-
-// Recovery says where a plant stands on its track.
-type Recovery struct {
-	Track     string             `json:"track"`
-	TrackName string             `json:"trackName"`
-	Stages    []recovery.Stage   `json:"stages"`
-	Index     int                `json:"index" doc:"The stage it is in; the number of stages when mended."`
-	Began     day.Day            `json:"began"`
-	Gate      recovery.Gate      `json:"gate"`
-	Asks      []recovery.Measure `json:"asks" doc:"What to read at a check-in."`
-	Expected  *Expected          `json:"expected,omitempty"`
-	Setback   *recovery.Setback  `json:"setback,omitempty"`
-	Stall     *recovery.Stall    `json:"stall,omitempty"`
-}
-
-// Expected is when the next gate may be reached.
-type Expected struct {
-	From    day.Day         `json:"from"`
-	To      day.Day         `json:"to"`
-	Late    bool            `json:"late"`
-	Working working.Working `json:"working"`
 }
 
 // WaterNeed is the look window for water, or why there is none.
@@ -138,6 +116,9 @@ func (srv *server) plantOperations(api huma.API) {
 					file.Mother = &kin
 				}
 			}
+			if file.Follow, err = srv.follow(ctx, a, state); err != nil {
+				return nil, err
+			}
 			return &struct{ Body PlantFile }{file}, nil
 		}))
 }
@@ -173,7 +154,7 @@ func plantFile(s record.State, place string, apart bool, today day.Day, south bo
 		Profile: s.Profile, HabitInfo: s.Habit, Arrival: s.Arrival, PlaceID: s.Place, Today: today, Examined: s.Examined, Verdict: s.Verdict,
 		Plan: s.Plan, Ticks: s.Ticks, Tasks: s.Tasks(south), Curves: s.Readings, Closed: s.Closed, Entries: s.Entries,
 		Said: append([]record.Said{}, s.Said...), Cases: append([]record.Case{}, s.Cases...), Pot: s.Pot, Wants: s.Wants, Adjusted: s.Adjusted,
-		Prepared: []record.PreparedOn{}, Treated: append([]record.TreatedOn{}, s.Treatments...), Answers: s.PlanAnswers,
+		Beside: []Recovery{}, Prepared: []record.PreparedOn{}, Treated: append([]record.TreatedOn{}, s.Treatments...), Answers: s.PlanAnswers,
 	}
 	if f.Name == "" {
 		f.Name = f.Label
@@ -205,7 +186,14 @@ func plantFile(s record.State, place string, apart bool, today day.Day, south bo
 		f.PlannedOn = &on
 	}
 	if s.Closed == nil {
-		f.Recovery = recoveryOf(s, today, south)
+		for i, course := range s.Leading() {
+			r := recoveryOf(s, course, today, south)
+			if i == 0 {
+				f.Recovery = &r
+			} else {
+				f.Beside = append(f.Beside, r)
+			}
+		}
 		f.Water = waterNeed(s, south)
 	}
 	if f.Recovery != nil && f.Recovery.Index < len(f.Recovery.Stages) {
@@ -220,30 +208,6 @@ func widthOf(p record.Pot) float64 {
 		return 0
 	}
 	return *p.WidthCM
-}
-
-func recoveryOf(s record.State, today day.Day, south bool) *Recovery {
-	track, stage, in := s.CurrentStage()
-	if s.Track == "" {
-		return nil
-	}
-	r := &Recovery{Track: track.ID, TrackName: track.Name, Stages: track.Stages, Index: s.Stage, Began: s.Began,
-		Gate: recovery.Gate{Conditions: []recovery.Standing{}}, Asks: []recovery.Measure{}}
-	if !in {
-		return r
-	}
-	r.Gate, r.Asks = stage.JudgeGate(s.Readings, s.Began, today), stage.Asks()
-	from, to, late := stage.Expected(s.Began, today)
-	r.Expected = &Expected{from, to, late, working.Working{
-		Inputs:  []working.Input{{Name: "shortest usual", Value: stage.UsualWeeks[0], Unit: "weeks"}, {Name: "longest usual", Value: stage.UsualWeeks[1], Unit: "weeks"}},
-		Formula: "day the stage began + its usual weeks; moved on when it is late", Source: working.CommonPractice, Sure: "wide: from plants like it, not from its own pace"}}
-	if back, found := track.FindSetback(s.Stage, s.Readings, s.Began, today); found {
-		r.Setback = &back
-	}
-	if stall, found := recovery.FindStall(s.Habit, climate.SeasonOf(today, south), s.Readings, s.Began, today); found {
-		r.Stall = &stall
-	}
-	return r
 }
 
 func waterNeed(s record.State, south bool) *WaterNeed {

@@ -47,6 +47,7 @@ type server struct {
 // Limits on a request (the answer to a slow or greedy client).
 const (
 	mostBody      = 256 << 10
+	mostArchive   = 256 << 20
 	answerWithin  = 10 * time.Second
 	sessionLength = 30 * 24 * time.Hour
 )
@@ -109,6 +110,7 @@ func (srv *server) operations(r chi.Router) huma.API {
 	srv.placeOperations(api)
 	srv.plantOperations(api)
 	srv.entryOperations(api)
+	srv.pictureOperations(api)
 	srv.diagnosisOperations(api)
 	srv.roundsOperations(api)
 	srv.handbookOperations(api)

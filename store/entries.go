@@ -35,7 +35,7 @@ func (r entryRow) entry() (record.Entry, error) {
 }
 
 const selectEntries = `
-	select e.id, e.plant_id, e.on_day, e.recorded_at, u.name as by_name, e.replaces, e.body
+	select e.id, e.plant_id, e.on_day, e.recorded_at, coalesce(e.by_name, u.name) as by_name, e.replaces, e.body
 	from entries e join users u on u.id = e.by_user
 	where e.collection_id = $1 and e.plant_id = $2 order by e.on_day, e.recorded_at, e.id`
 
@@ -108,6 +108,15 @@ func (s *Store) Append(ctx context.Context, a Account, e record.Entry, today day
 			}
 			return err
 		}
+		if e.Pictured != nil {
+			there, err := hasPicture(ctx, tx, collection, e.PlantID, e.Pictured.Picture)
+			if err != nil {
+				return err
+			}
+			if !there {
+				return record.Faults{{Field: "pictured.picture", Message: "the picture itself has not arrived; send it first"}}
+			}
+		}
 		kinds, err := loadKinds(ctx, tx, collection, e.Arrived == nil || e.Replaces != nil) // no new plant of a withdrawn kind
 		if err != nil {
 			return err
@@ -173,7 +182,7 @@ func lockPlant(ctx context.Context, tx *sqlx.Tx, collection uuid.UUID, e record.
 func sentBefore(ctx context.Context, tx *sqlx.Tx, collection uuid.UUID, e record.Entry) (*record.Entry, error) {
 	var row entryRow
 	err := tx.GetContext(ctx, &row, `
-		select e.id, e.plant_id, e.on_day, e.recorded_at, u.name as by_name, e.replaces, e.body
+		select e.id, e.plant_id, e.on_day, e.recorded_at, coalesce(e.by_name, u.name) as by_name, e.replaces, e.body
 		from entries e join users u on u.id = e.by_user where e.collection_id = $1 and e.id = $2`, collection, e.ID)
 	if errors.Is(err, sql.ErrNoRows) {
 		return nil, nil

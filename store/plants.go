@@ -108,16 +108,22 @@ func project(ctx context.Context, tx sqlx.ExecerContext, c Collection, s record.
 	if name == "" {
 		name = s.Arrival.Label
 	}
+	school, track := "", ""
+	if s.Plan != nil {
+		school, track = s.Plan.School, s.Plan.Track
+	}
 	search := strings.ToLower(strings.Join([]string{name, s.Arrival.Label, botanical, common, s.Habit.Label}, " "))
 	_, err := tx.ExecContext(ctx, `
 		update plants set here = $3, name = $4, label = $5, habit = $6, profile = $7, botanical = $8, search = $9, place_id = $10,
 			isolation = $11, standing = $12, stage = $13, arrived_on = $14, last_look = $15, next_due = $16, stalls_on = $17,
-			weight = $18, causes = $19, tasks = $20, seam = $21, entries = $22, figure = $23, cases = $24, mother_id = $25
+			weight = $18, causes = $19, tasks = $20, seam = $21, entries = $22, figure = $23, cases = $24, mother_id = $25,
+			main_cause = $26, school = $27, track = $28, ended_on = $29, spans = $30
 		where collection_id = $1 and id = $2`,
 		c.ID, s.PlantID, s.Here, name, s.Arrival.Label, s.Habit.ID, s.Arrival.Profile, botanical, search, s.Place,
 		string(s.Isolation), s.Standing(), stage, s.ArrivedOn, s.LastLook(), due, stalls,
 		weight, asJSON[[]string]{causes}, asJSON[[]record.Task]{tasks}, asJSON[record.Seam]{s.Seam().Thin(listedStitches)}, s.Entries,
-		asJSON[record.Figure]{s.Figure()}, asJSON[[]record.Case]{append([]record.Case{}, s.Cases...)}, s.Arrival.Mother)
+		asJSON[record.Figure]{s.Figure()}, asJSON[[]record.Case]{append([]record.Case{}, s.Cases...)}, s.Arrival.Mother,
+		s.MainCause(), school, track, s.EndedOn(), asJSON[[]record.Passed]{s.PassedStages()})
 	if err != nil {
 		return fmt.Errorf("updating the lists: %w", err)
 	}

@@ -287,3 +287,128 @@ func (c No) Judge(h History, began, today day.Day) Standing {
 	}
 	return s
 }
+
+// Held wants a run of yes answers that spans some days, with looks at both ends:
+// out of the chamber for 14 days.
+type Held struct {
+	Measure string
+	Days    int
+	Words   string
+}
+
+// Reads names the measure.
+func (c Held) Reads() []string { return []string{c.Measure} }
+
+// Judge measures the run of yes answers up to the last look of the stage.
+func (c Held) Judge(h History, began, today day.Day) Standing {
+	s := Standing{Wanted: c.Words, Status: Unknown, Found: "not looked", Measures: c.Reads()}
+	var first *day.Day
+	run := 0
+	for _, r := range h.since(c.Measure, began) {
+		if r.On > today {
+			break
+		}
+		on := r.On
+		s.Since, s.Status = &on, Missing
+		if r.Value != 1 {
+			first, run = nil, 0
+			continue
+		}
+		if first == nil {
+			first = &on
+		}
+		run = int(on - *first)
+	}
+	if s.Status == Unknown {
+		return s
+	}
+	s.Found = fmt.Sprintf("%d of %d days", run, c.Days)
+	if first == nil {
+		s.Found = "not yet"
+	}
+	if first != nil && run >= c.Days {
+		s.Status, s.Found = Met, fmt.Sprintf("for %d days", run)
+	}
+	return s
+}
+
+// Each wants the last few readings of the stage each to reach a value.
+type Each struct {
+	Measure string
+	Value   float64
+	Looks   int
+	Words   string
+}
+
+// Reads names the measure.
+func (c Each) Reads() []string { return []string{c.Measure} }
+
+// Judge holds the last readings since the stage began against the value.
+func (c Each) Judge(h History, began, today day.Day) Standing {
+	s := Standing{Wanted: c.Words, Status: Unknown, Found: "not looked", Measures: c.Reads()}
+	reached := 0
+	for _, r := range h.since(c.Measure, began) {
+		if r.On > today {
+			break
+		}
+		on := r.On
+		s.Since, s.Status = &on, Missing
+		if r.Value >= c.Value {
+			reached++
+		} else {
+			reached = 0
+		}
+		s.Found = fmt.Sprintf("%s, %d of %d in a row", inWords(c.Measure, r.Value), min(reached, c.Looks), c.Looks)
+	}
+	if reached >= c.Looks {
+		s.Status = Met
+	}
+	return s
+}
+
+// GenerationKey is where a history keeps how many days one generation of the
+// plant's pest takes at the warmth of its place.
+const GenerationKey = "generation"
+
+// usualGeneration is taken where the pest's growth or its warmth is not known
+// (common practice: a month).
+const usualGeneration = 30
+
+// Generation wants looks without a find to span one whole generation of the
+// pest, counted from the last find or the first look.
+type Generation struct{ Measure, Words string }
+
+// Reads names the measure.
+func (c Generation) Reads() []string { return []string{c.Measure} }
+
+// Judge compares the time since the last find with the pest's generation. Looks
+// of earlier stages count: the pest knows no stages.
+func (c Generation) Judge(h History, began, today day.Day) Standing {
+	s := Standing{Wanted: c.Words, Status: Unknown, Found: "not looked", Measures: c.Reads()}
+	if len(h.since(c.Measure, began)) == 0 {
+		return s
+	}
+	wanted := usualGeneration
+	if g, known := h.Last(GenerationKey); known {
+		wanted = int(g.Value)
+	}
+	var from *day.Day
+	clean := 0
+	for _, r := range h.until(c.Measure, today) {
+		on := r.On
+		s.Since = &on
+		switch {
+		case r.Value > 0:
+			from, clean = &on, 0
+		case from == nil:
+			from = &on
+		default:
+			clean = int(on - *from)
+		}
+	}
+	s.Status, s.Found = Missing, fmt.Sprintf("%d of %d days", clean, wanted)
+	if clean >= wanted {
+		s.Status, s.Found = Met, fmt.Sprintf("clean for %d days", clean)
+	}
+	return s
+}

@@ -28,37 +28,45 @@ type Measure struct {
 	Growing bool `json:"growing"`
 	// Alarm is true where a yes may be a setback.
 	Alarm bool `json:"alarm"`
+	// Always is true where it is asked at every check-in of a stage.
+	Always bool `json:"always"`
+	// Unstaged is true where it is asked of a plant that is in no stage.
+	Unstaged bool `json:"unstaged"`
+	// Curve is how much its curve tells: 1 is drawn first, 0 is not drawn.
+	Curve int `json:"curve"`
 }
 
 var measures = []Measure{
-	{ID: "wilt", Ask: "Wilted since the last look?", Short: "new wilt", How: "Compare its stance with the last picture", Kind: YesNo, Most: 1, Alarm: true},
+	{ID: "wilt", Ask: "Wilted since the last look?", Short: "new wilt", How: "Compare its stance with the last picture", Kind: YesNo, Most: 1, Alarm: true, Always: true, Unstaged: true},
 	{ID: "yellow", Ask: "New yellowing since the last look?", Short: "new yellowing", How: "Count yellow leaves", Kind: YesNo, Most: 1},
-	{ID: "smell", Ask: "Does pot or base smell sour or rotten?", Short: "smell", How: "Smell the drainage hole", Kind: YesNo, Most: 1, Alarm: true},
+	{ID: "smell", Ask: "Does pot or base smell sour or rotten?", Short: "smell", How: "Smell the drainage hole", Kind: YesNo, Most: 1, Alarm: true, Always: true, Unstaged: true},
 	{ID: "rot", Ask: "New rot on roots or base?", Short: "new rot", How: "Look through a clear pot, press the base", Kind: YesNo, Most: 1, Alarm: true},
 	{ID: "rocks", Ask: "Does it rock in the pot?", Short: "rocks", How: "Rock it gently between two fingers", Kind: YesNo, Most: 1},
-	{ID: "live-tips", Ask: "Live root tips", Short: "live tips", How: "Count green, red or white growing ends", Kind: Count, Most: 200, Growing: true},
-	{ID: "longest-root", Ask: "Longest live root", Short: "longest root", How: "Measure along the root, or on the wall of a clear pot", Kind: Length, Most: 2000, Growing: true},
+	{ID: "live-tips", Ask: "Live root tips", Short: "live tips", How: "Count green, red or white growing ends", Kind: Count, Most: 200, Growing: true, Curve: 2},
+	{ID: "longest-root", Ask: "Longest live root", Short: "longest root", How: "Measure along the root, or on the wall of a clear pot", Kind: Length, Most: 2000, Growing: true, Curve: 1},
 	{ID: "roots-3cm", Ask: "Roots of 3 cm or more", Short: "roots of 3 cm", How: "Count those you can see", Kind: Count, Most: 200, Growing: true},
 	{ID: "roots-5cm", Ask: "Roots of 5 cm or more", Short: "roots of 5 cm", How: "Count those you can see", Kind: Count, Most: 200, Growing: true},
+	{ID: "roots-7cm", Ask: "Roots of 7.5 cm or more", Short: "roots of 7.5 cm", How: "Count those you can see", Kind: Count, Most: 200, Growing: true},
+	{ID: "tips-2cm", Ask: "New green or red tips of 2 cm or more", Short: "tips of 2 cm", How: "Count those you can see", Kind: Count, Most: 200, Growing: true},
 	{ID: "roots-at-bottom", Ask: "Have roots reached the pot's bottom?", Short: "roots at the bottom", How: "Look through a clear pot or the holes", Kind: YesNo, Most: 1, Growing: true},
-	{ID: "root-on-new", Ask: "Longest root on the new growth", Short: "root on new growth", How: "Measure from its foot", Kind: Length, Most: 500, Growing: true},
+	{ID: "root-on-new", Ask: "Longest root on the new growth", Short: "root on new growth", How: "Measure from its foot", Kind: Length, Most: 500, Growing: true, Curve: 3},
 	{ID: "new-growth", Ask: "New growth point started?", Short: "new growth", How: "Look at crown, nodes or bulb feet", Kind: YesNo, Most: 1, Growing: true},
-	{ID: "new-leaves", Ask: "New leaves opened since the last look", Short: "new leaves", How: "Count the leaves that opened", Kind: Count, Most: 50, Growing: true},
-	{ID: "leaf-ratio", Ask: "Newest leaf against the one before", Short: "newest leaf's size", How: "Length of the newest over length of the one before", Kind: Percent, Most: 400},
+	{ID: "new-leaves", Ask: "New leaves opened since the last look", Short: "new leaves", How: "Count the leaves that opened", Kind: Count, Most: 50, Growing: true, Curve: 4, Unstaged: true},
+	{ID: "leaf-ratio", Ask: "Newest leaf against the one before", Short: "newest leaf's size", How: "Length of the newest over length of the one before", Kind: Percent, Most: 400, Curve: 5},
 	{ID: "leaves-lost", Ask: "Leaves lost since the last look", Short: "leaves lost", How: "Count what has gone", Kind: Count, Most: 200},
 	{ID: "uncurled", Ask: "Leaves uncurled and up again?", Short: "leaves uncurled", How: "Look along the blades", Kind: YesNo, Most: 1},
 	{ID: "core-wet", Ask: "Is the core of the root ball wet?", Short: "core wet", How: "Push a stick to the middle", Kind: YesNo, Most: 1},
 	{ID: "out-of-chamber", Ask: "Out of the chamber all day?", Short: "out of the chamber", How: "Answer for the days since the last look", Kind: YesNo, Most: 1},
-	{ID: "live-pests", Ask: "Live pests found?", Short: "live pests", How: "Joints, undersides, tips and pot rim, with a lens", Kind: YesNo, Most: 1, Alarm: true},
+	{ID: "live-pests", Ask: "Live pests found?", Short: "live pests", How: "Joints, undersides, tips and pot rim, with a lens", Kind: YesNo, Most: 1, Alarm: true, Curve: 8},
 	{ID: "marked-new", Ask: "Are the new leaves marked too?", Short: "new leaves marked", How: "Hold newest beside older leaf", Kind: YesNo, Most: 1},
 	{ID: "drained", Ask: "Spikes and dead parts off?", Short: "drains off", How: "Nothing left that takes and does not give", Kind: YesNo, Most: 1},
 	{ID: "repotted", Ask: "Repotted?", Short: "repotted", How: "Into the mix and pot of the plan", Kind: YesNo, Most: 1},
 	{ID: "growth-mature", Ask: "Has the new growth matured?", Short: "growth mature", How: "Bulb filled or leaf at full size", Kind: YesNo, Most: 1, Growing: true},
 	{ID: "reservoir-falls", Ask: "Does the reservoir fall by itself?", Short: "reservoir falls", How: "Mark the level and look next day", Kind: YesNo, Most: 1, Growing: true},
 	{ID: "steady", Ask: "Steady without its stakes?", Short: "steady", How: "Loosen the clips and rock it", Kind: YesNo, Most: 1},
-	{ID: "plump", Ask: "Plumpness, 1 shrivelled to 5 full", Short: "plumpness", How: "Compare with the pictures of the scale", Kind: Scale, Most: 5},
+	{ID: "plump", Ask: "Plumpness, 1 shrivelled to 5 full", Short: "plumpness", How: "Compare with the pictures of the scale", Kind: Scale, Most: 5, Curve: 6},
 	{ID: "plump-oldest", Ask: "Plumpness of the oldest bulb, 1 shrivelled to 5 full", Short: "plumpness of the oldest", How: "Compare with the pictures of the scale", Kind: Scale, Most: 5},
-	{ID: "marked-leaves", Ask: "Leaves with marks", Short: "marked leaves", How: "Count every leaf with at least one mark, the same way each time", Kind: Count, Most: 1000},
+	{ID: "marked-leaves", Ask: "Leaves with marks", Short: "marked leaves", How: "Count every leaf with at least one mark, the same way each time", Kind: Count, Most: 1000, Curve: 7},
 	{ID: "treated", Ask: "All treatments of the plan done?", Short: "treatments done", How: "Read the plan", Kind: YesNo, Most: 1},
 }
 

@@ -145,14 +145,17 @@ func TestStallByHabitAndSeason(t *testing.T) {
 	assert.Equal(t, began+40, s.Since, "the last rise, not the last reading")
 }
 
-func TestExpectedWindowMovesOnWhenItIsLate(t *testing.T) {
+func TestWithoutReadingsTheUsualWeeksAreExpected(t *testing.T) {
 	s := stage(t, "foliage-rerooting", "re-root")
-	from, to, late := s.Expected(began, began+3)
-	assert.Equal(t, []day.Day{began + 14, began + 56}, []day.Day{from, to})
-	assert.False(t, late)
-	from, to, late = s.Expected(began, began+70)
-	assert.True(t, late)
-	assert.True(t, from == began+70 && to > from)
+	w := s.Expect(recovery.History{}, climate.Summer, began, began)
+	assert.InDelta(t, 14, int(w.From-began), 1, "two weeks at the shortest")
+	assert.InDelta(t, 56, int(w.To-began), 1, "eight at the longest")
+	assert.False(t, w.Late || w.Own)
+	slow := s.Expect(recovery.History{}, climate.Winter, began, began)
+	assert.Greater(t, slow.To, w.To, "longer in winter light")
+	late := s.Expect(recovery.History{}, climate.Summer, began, began+70)
+	assert.True(t, late.Late)
+	assert.True(t, late.From >= began+70 && late.To > late.From)
 }
 
 func TestReadingsAreChecked(t *testing.T) {

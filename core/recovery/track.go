@@ -28,8 +28,18 @@ type Stage struct {
 	// LookDays is how often it is looked at in this stage.
 	LookDays int `json:"lookDays"`
 	// HoldsWater is true where no watering is due whatever the water rule says.
-	HoldsWater bool        `json:"holdsWater"`
-	Gate       []Condition `json:"-"`
+	HoldsWater bool `json:"holdsWater"`
+	// OnReserves is true where it has no roots to live on yet, so that its
+	// reserves run out.
+	OnReserves bool `json:"onReserves"`
+	// Dish is true where it stands over a dish whose level follows its roots.
+	Dish bool `json:"dish"`
+	// LightShare is the light it gets as a share of what it wants when healthy; 0
+	// where that follows the plant.
+	LightShare float64 `json:"lightShare"`
+	// Weans is true where its cover is opened by steps.
+	Weans bool        `json:"weans"`
+	Gate  []Condition `json:"-"`
 	// TooEarly says what usually happens when the stage is left early.
 	TooEarly string `json:"tooEarly"`
 }
@@ -39,14 +49,25 @@ type Track struct {
 	ID     string  `json:"id"`
 	Name   string  `json:"name"`
 	Stages []Stage `json:"stages"`
+	// Beside is true where it runs beside another track: clearing pests goes its
+	// own way, whatever else mends.
+	Beside bool `json:"beside"`
 }
 
 // Mended is the name of what lies behind the last stage.
 const Mended = "mended"
 
+// lightShares are the shares that the tables' words for light stand for (common
+// practice).
+var lightShares = map[string]float64{"a third of its full light": 0.33, "a third to a half of its full light": 0.4, "half of its full light": 0.5,
+	"half to two thirds of its full light": 0.6, "bright shade": 0.4, "bright shade, no sun": 0.4, "full": 1, "as its kind likes": 1}
+
 var trackByID = func() map[string]Track {
 	m := make(map[string]Track, len(tracks))
 	for _, t := range tracks {
+		for i := range t.Stages {
+			t.Stages[i].LightShare = lightShares[t.Stages[i].Care.Light]
+		}
 		m[t.ID] = t
 	}
 	return m
@@ -98,12 +119,9 @@ func (s Stage) Asks() []Measure {
 			wanted[m] = true
 		}
 	}
-	for _, always := range []string{"wilt", "smell"} {
-		wanted[always] = true
-	}
 	var asks []Measure
 	for _, m := range measures {
-		if wanted[m.ID] {
+		if wanted[m.ID] || m.Always {
 			asks = append(asks, m)
 		}
 	}
@@ -156,6 +174,10 @@ type Stall struct {
 	Since day.Day `json:"since" doc:"The last measured progress."`
 	Weeks int     `json:"weeks"`
 	Limit int     `json:"limit" doc:"Weeks that are still normal for the habit."`
+	// AtWork is true where firm roots or a pot that dries faster say that it grows
+	// where nobody sees it.
+	AtWork bool   `json:"atWork"`
+	Why    string `json:"why" doc:"What says so, and what to look at otherwise."`
 }
 
 // LastProgress gives the day of the last measured progress since the stage
@@ -194,17 +216,5 @@ func FindStall(habit plant.Habit, season climate.Season, h History, began, today
 	if weeks <= habit.StallWeeks {
 		return Stall{}, false
 	}
-	return Stall{last, weeks, habit.StallWeeks}, true
-}
-
-// Expected gives the days between which the gate of a stage usually opens,
-// counted from its beginning. When today is past the usual time, the window
-// moves on with it and late is true.
-func (s Stage) Expected(began, today day.Day) (from, to day.Day, late bool) {
-	from = began + day.Day(s.UsualWeeks[0]*7)
-	to = began + day.Day(s.UsualWeeks[1]*7)
-	if to < today {
-		return today, today + day.Day((s.UsualWeeks[1]-s.UsualWeeks[0])*7/2) + 7, true
-	}
-	return max(from, today), to, false
+	return Stall{Since: last, Weeks: weeks, Limit: habit.StallWeeks, Why: "Look below: roots tell whether it works or fails."}, true
 }

@@ -6,6 +6,8 @@ import (
 
 	"tendermend/core/day"
 	"tendermend/core/diagnosis"
+	"tendermend/core/pest"
+	"tendermend/core/recovery"
 	"tendermend/core/working"
 )
 
@@ -27,6 +29,13 @@ type Step struct {
 	Materials   []string         `json:"materials,omitempty"`
 	Cautions    []string         `json:"cautions" doc:"Ids of cautions."`
 	Amounts     []working.Amount `json:"amounts"`
+	Pest        *PestTime        `json:"pest,omitempty" doc:"Set where a pest's clock sets its day: temperatures that are read later move it."`
+}
+
+// PestTime says which treatment in the row against a pest a step is.
+type PestTime struct {
+	Cause string `json:"cause"`
+	Nth   int    `json:"nth" doc:"0 is the first treatment."`
 }
 
 // Rule is a rule of conflict that shaped the plan, with its reason.
@@ -43,6 +52,7 @@ type Plan struct {
 	Protocols []string  `json:"protocols" doc:"Ids of the treatments it is composed of."`
 	Names     []string  `json:"names" doc:"Their names."`
 	Track     string    `json:"track"`
+	Beside    []string  `json:"beside,omitempty" doc:"Tracks that run beside the first one."`
 	School    string    `json:"school,omitempty"`
 	Entry     []string  `json:"entry,omitempty" doc:"What must be so before it is begun."`
 	Steps     []Step    `json:"steps"`
@@ -127,7 +137,7 @@ type composer struct {
 // treat adds the protocol for a cause: the first of its protocols that fits.
 func (c *composer) treat(cause string) {
 	for _, p := range protocols {
-		if !treats(p, cause) || p.fits != nil && !p.fits(c.s) {
+		if !p.forCause(cause) || p.fits != nil && !p.fits(c.s) {
 			continue
 		}
 		if !c.used[p.id] {
@@ -145,12 +155,7 @@ func (c *composer) treat(cause string) {
 
 // take keeps what a protocol says of the whole plan.
 func (c *composer) take(p protocol) {
-	if c.plan.Track == "" {
-		c.plan.Track = p.track
-		if c.s.Habit.Orchid && p.track == "foliage-rerooting" {
-			c.plan.Track = "orchid-lean"
-		}
-	}
+	c.follow(p.track)
 	c.plan.Protocols, c.plan.Names = append(c.plan.Protocols, p.id), append(c.plan.Names, p.name)
 	c.plan.Expect, c.plan.Ends, c.plan.Wrong = append(c.plan.Expect, p.expect), append(c.plan.Ends, p.ends), append(c.plan.Wrong, p.wrong)
 	if p.entry != "" {
@@ -161,7 +166,25 @@ func (c *composer) take(p protocol) {
 	}
 }
 
-func treats(p protocol, cause string) bool {
+// follow puts the plan on a track. The first one leads; a track of the kind that
+// runs beside others, clearing pests, is followed as well.
+func (c *composer) follow(id string) {
+	if c.s.Habit.Orchid && id == "foliage-rerooting" {
+		id = "orchid-lean"
+	}
+	track, _ := recovery.TrackByID(id)
+	leads, _ := recovery.TrackByID(c.plan.Track)
+	switch {
+	case c.plan.Track == "":
+		c.plan.Track = id
+	case track.Beside && !leads.Beside:
+		c.plan.Beside = appendOnce(c.plan.Beside, id)
+	case leads.Beside && !track.Beside:
+		c.plan.Beside, c.plan.Track = appendOnce(c.plan.Beside, c.plan.Track), id
+	}
+}
+
+func (p protocol) forCause(cause string) bool {
 	for _, id := range p.causes {
 		if id == cause {
 			return true
@@ -171,15 +194,18 @@ func treats(p protocol, cause string) bool {
 }
 
 func (c *composer) add(t template, reason, cause string) {
+	on, time := c.pestTime(t, cause)
 	if known := c.steps[t.id]; known != nil {
 		known.Reasons = appendOnce(known.Reasons, reason)
 		known.causes = appendOnce(known.causes, cause)
-		known.On = min(known.On, c.s.Start+day.Day(t.day))
+		if on < known.On {
+			known.On, known.Pest = on, time
+		}
 		known.does |= t.does
 		return
 	}
 	c.added++
-	p := &part{turn: c.added, does: t.does, move: t.move, Step: Step{ID: t.id, Phase: t.phase, On: c.s.Start + day.Day(t.day), Title: t.title, How: t.how, Minutes: t.minutes, WaitMinutes: t.waitMin,
+	p := &part{turn: c.added, does: t.does, move: t.move, Step: Step{ID: t.id, Phase: t.phase, On: on, Pest: time, Title: t.title, How: t.how, Minutes: t.minutes, WaitMinutes: t.waitMin,
 		Entry: t.entry, Gate: t.gate, Ends: t.ends, Wrong: t.wrong, Materials: t.materials, Reasons: []string{reason}, Cautions: append([]string{}, t.cautions...), Amounts: []working.Amount{}}}
 	if cause != "" {
 		p.causes = []string{cause}
@@ -197,6 +223,25 @@ func appendOnce(list []string, s string) []string {
 		}
 	}
 	return append(list, s)
+}
+
+// pestTime gives the day of a step: that of its template, or, for treatments
+// that are repeated, that of the pest's clock at the warmth of the place.
+func (c *composer) pestTime(t template, cause string) (day.Day, *PestTime) {
+	on := c.s.Start + day.Day(t.day)
+	p, known := pest.ByCause(cause)
+	if t.treats == noTreatment || !known {
+		return on, nil
+	}
+	nth := int(t.treats - firstTreatment)
+	clock, runs := p.Run(c.s.Start, c.s.warmth())
+	if !runs {
+		return on, nil
+	}
+	if nth > 0 {
+		on = clock.Treatments[nth]
+	}
+	return on, &PestTime{cause, nth}
 }
 
 func (c *composer) ask() {

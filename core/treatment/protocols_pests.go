@@ -1,7 +1,7 @@
 package treatment
 
 func washTemplate(how string) template {
-	return template{id: "wash-down", phase: "clean-roots", title: "Wash it down", how: how, minutes: 15, materials: []string{"soft brush"}, move: "wash"}
+	return template{id: "wash-down", phase: "clean-roots", title: "Wash it down", how: how, minutes: 15, materials: []string{"soft brush"}, move: "wash", treats: firstTreatment}
 }
 
 func firstLine(wanted ...string) func(Situation) bool {
@@ -21,13 +21,13 @@ func firstLine(wanted ...string) func(Situation) bool {
 
 var (
 	soapDusk = template{id: "soap-dusk", phase: "disinfect", title: "Soap or oil at dusk, rinse next morning", how: "Undersides and joints till they drip. Not in sun, not in heat, not on a thirsty plant. Follow your product's label.", minutes: 15,
-		materials: []string{"insecticidal soap"}, cautions: []string{"pesticide", "no-mixing", "asthma"}, does: sprays, move: "soap-or-oil", amounts: insecticidalSoap, when: firstLine("soap", "neem")}
+		materials: []string{"insecticidal soap"}, cautions: []string{"pesticide", "no-mixing", "asthma"}, does: sprays, treats: firstTreatment, move: "soap-or-oil", amounts: insecticidalSoap, when: firstLine("soap", "neem")}
 	earth = template{id: "diatomaceous", phase: "disinfect", title: "Dust dry parts with diatomaceous earth", how: "A thin film on dry leaves and the surface; it works only while dry. Wipe it off after a few days.", minutes: 10,
 		materials: []string{"diatomaceous earth"}, cautions: []string{"pesticide", "dust", "asthma"}, does: driesLeaf, when: firstLine("earth")}
 	systemicStep = template{id: "systemic", phase: "disinfect", title: "Systemic granules, by their label alone", how: "Dose, wait and protection as the label says: type them in at the bench. Never on a plant that will flower outdoors.", minutes: 10,
 		materials: []string{"labelled systemic product"}, cautions: []string{"pesticide", "pollinators"}, move: "systemic", when: firstLine("systemic")}
-	lookAgain = template{id: "look-again", phase: "repeats", day: 7, title: "Look again with a lens, treat again", how: "Eggs survive the first treatment: look in every joint, wash and treat what hatched.", minutes: 15}
-	lookThird = template{id: "look-third", phase: "repeats", day: 14, title: "Third treatment", how: "As before, even if you see nothing.", minutes: 15}
+	lookAgain = template{id: "look-again", phase: "repeats", day: 7, title: "Look again with a lens, treat again", how: "Eggs survive the first treatment: look in every joint, wash and treat what hatched.", minutes: 15, treats: secondTreatment}
+	lookThird = template{id: "look-third", phase: "repeats", day: 14, title: "Third treatment", how: "As before, even if you see nothing.", minutes: 15, treats: thirdTreatment}
 )
 
 var pestProtocols = []protocol{
@@ -37,7 +37,7 @@ var pestProtocols = []protocol{
 			isolate, baseline,
 			{id: "strip-worst", phase: "strip", title: "Take off the worst leaves", how: "Straight into a bag, closed before you carry it off.", minutes: 10, materials: []string{"waste bag"}, cautions: []string{"blade", "waste"}, does: forGood},
 			washTemplate("Lukewarm water with a soft brush: joints, undersides, sheaths, pot rim."),
-			{id: "dab", phase: "disinfect", title: "Dab what is left", how: "Rubbing alcohol on a cotton bud, on the insect, not on the leaf. Try one leaf first.", minutes: 15, materials: []string{"rubbing alcohol", "cotton buds"}, cautions: []string{"alcohol"}, move: "alcohol-dab"},
+			{id: "dab", phase: "disinfect", title: "Dab what is left", how: "Rubbing alcohol on a cotton bud, on the insect, not on the leaf. Try one leaf first.", minutes: 15, materials: []string{"rubbing alcohol", "cotton buds"}, cautions: []string{"alcohol"}, treats: firstTreatment, move: "alcohol-dab"},
 			soapDusk, earth, systemicStep,
 			{id: "fresh-medium", phase: "prepare", title: "Throw the old top of the medium away, scald the pot", how: "They sit under the rim and in the top. Old medium into the bag; pot and tray washed hot.", minutes: 15, cautions: []string{"waste", "dust"}},
 			lookAgain, lookThird, neighbour,

@@ -6,6 +6,7 @@ package treatment
 import (
 	"tendermend/core/climate"
 	"tendermend/core/day"
+	"tendermend/core/pest"
 	"tendermend/core/plant"
 )
 
@@ -31,6 +32,16 @@ type Situation struct {
 	// where nobody examined it.
 	Chances   map[string]float64
 	Household Household
+	// Warmth is that of its place; the zero value stands for a usual room.
+	Warmth pest.Warmth
+}
+
+// warmth gives the warmth of the place, a usual room where nothing is known.
+func (s Situation) warmth() pest.Warmth {
+	if s.Warmth.High == 0 && len(s.Warmth.Read) == 0 {
+		return pest.UsualRoom
+	}
+	return s.Warmth
 }
 
 // Household is who lives where the plant is treated.

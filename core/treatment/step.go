@@ -52,10 +52,22 @@ type template struct {
 	materials []string
 	cautions  []string
 	does      does
+	treats    treats // which treatment against a pest it is
 	move      string // the move of the tables that it carries out, where there is one
 	amounts   func(Situation) []working.Amount
 	when      func(Situation) bool // nil means always
 }
+
+// treats says which treatment in the row against a pest a step is: its clock,
+// where it is known, sets the day.
+type treats uint8
+
+const (
+	noTreatment treats = iota
+	firstTreatment
+	secondTreatment
+	thirdTreatment
+)
 
 // protocol is the treatment for some causes.
 type protocol struct {

@@ -1,0 +1,278 @@
+package recovery
+
+import (
+	"fmt"
+	"math"
+	"sort"
+
+	"gonum.org/v1/gonum/stat/distuv"
+
+	"tendermend/core/day"
+	"tendermend/core/plant"
+	"tendermend/core/working"
+)
+
+// GrowthSort says what a strand is.
+type GrowthSort string
+
+// The sorts of growth.
+const (
+	Leaf     GrowthSort = "leaf"
+	Bulb     GrowthSort = "bulb"
+	Cane     GrowthSort = "cane"
+	Shoot    GrowthSort = "shoot"
+	Spike    GrowthSort = "spike"
+	Plantlet GrowthSort = "plantlet"
+	Root     GrowthSort = "root"
+)
+
+// SortOfGrowth is a sort with how it is spoken of and measured.
+type SortOfGrowth struct {
+	ID    GrowthSort `json:"id"`
+	Label string     `json:"label"`
+	Many  string     `json:"many"`
+	How   string     `json:"how" doc:"How its size is measured, the same way each time."`
+	// Feeds is false where it takes and does not give.
+	Feeds bool `json:"feeds"`
+}
+
+// GrowthSorts lists the sorts of growth.
+var GrowthSorts = []SortOfGrowth{
+	{Leaf, "leaf", "leaves", "Length of the blade, without its stalk", true},
+	{Bulb, "pseudobulb", "pseudobulbs", "Height from its foot", true},
+	{Cane, "cane", "canes", "Length from its foot", true},
+	{Shoot, "shoot", "shoots", "Length from where it starts", true},
+	{Spike, "flower spike", "flower spikes", "Length from where it starts", false},
+	{Plantlet, "plantlet", "plantlets", "Length of its longest leaf", true},
+	{Root, "root", "roots", "Length along it", true},
+}
+
+// SortsOf lists the sorts that are followed on plants of a habit, the usual one
+// first.
+func SortsOf(h plant.Habit) []GrowthSort {
+	switch {
+	case h.ID == "monopodial-orchid":
+		return []GrowthSort{Leaf, Root, Spike, Plantlet}
+	case h.Orchid && h.ID != "jewel-orchid":
+		return []GrowthSort{Bulb, Leaf, Root, Spike, Cane, Shoot, Plantlet}
+	}
+	return []GrowthSort{Leaf, Shoot, Root, Plantlet, Spike}
+}
+
+// GrowthState says how a growth is.
+type GrowthState string
+
+// The states of a growth.
+const (
+	Starting GrowthState = "starting"
+	Growing  GrowthState = "growing"
+	Mature   GrowthState = "mature"
+	Stalled  GrowthState = "stalled"
+	Lost     GrowthState = "lost"
+)
+
+// GrowthStates lists the states in the order in which they come.
+var GrowthStates = []GrowthState{Starting, Growing, Mature, Stalled, Lost}
+
+// Strand is one growth that is followed: a leaf, a bulb, a root worth following.
+type Strand struct {
+	ID       string      `json:"id"`
+	Sort     GrowthSort  `json:"sort"`
+	Name     string      `json:"name" doc:"What it is called here: the third leaf."`
+	CameWith bool        `json:"cameWith" doc:"Whether it came with the plant; otherwise it grew here."`
+	Began    day.Day     `json:"began"`
+	State    GrowthState `json:"state"`
+	StateOn  day.Day     `json:"stateOn" doc:"Since when it is in that state."`
+	Sizes    []Reading   `json:"sizes" doc:"Sizes in mm, oldest first."`
+}
+
+// Size gives its last size in mm; false when it was never measured.
+func (s Strand) Size() (float64, bool) {
+	if n := len(s.Sizes); n > 0 {
+		return s.Sizes[n-1].Value, true
+	}
+	return 0, false
+}
+
+// Ratio is the size of a grown-up growth against the one of its sort before it.
+type Ratio struct {
+	Strand  string  `json:"strand"`
+	Against string  `json:"against"`
+	On      day.Day `json:"on"`
+	Percent float64 `json:"percent"`
+}
+
+// Growths is what the strands of a plant come to.
+type Growths struct {
+	Made   int     `json:"made" doc:"Feeding growths that grew here, roots not counted."`
+	Gone   int     `json:"gone" doc:"Feeding growths lost since it came, roots not counted."`
+	Ratios []Ratio `json:"ratios" doc:"Each grown-up growth against the one before, oldest first."`
+	// Interval is the time from one leaf to the next; missing with fewer than two
+	// leaves grown here.
+	Interval *working.Amount `json:"interval,omitempty"`
+	// Pace is how many growths of its kind's own sort start in half a year.
+	Pace *working.Amount `json:"pace,omitempty"`
+}
+
+const halfYear = 182 // days
+
+// Reckon sums up the strands of a plant as of a day.
+func Reckon(strands []Strand, since, today day.Day) Growths {
+	g := Growths{Ratios: []Ratio{}}
+	var leaves []day.Day
+	recent := 0
+	for _, s := range strands {
+		if s.Sort == Root || s.Sort == Spike {
+			continue
+		}
+		if !s.CameWith && s.Began <= today {
+			g.Made++
+			if s.Sort == Leaf {
+				leaves = append(leaves, s.Began)
+			}
+			if today-s.Began <= halfYear {
+				recent++
+			}
+		}
+		if s.State == Lost && s.StateOn <= today {
+			g.Gone++
+		}
+	}
+	g.Ratios = append(g.Ratios, ratios(strands)...)
+	g.Interval = interval(leaves)
+	g.Pace = halfYearly(recent, g.Made, since, today)
+	return g
+}
+
+// ratios holds each grown-up growth against the one of its sort before it.
+func ratios(strands []Strand) (list []Ratio) {
+	last := map[GrowthSort]*Strand{}
+	sorted := append([]Strand{}, strands...)
+	sort.SliceStable(sorted, func(a, b int) bool { return sorted[a].Began < sorted[b].Began })
+	for i := range sorted {
+		s := &sorted[i]
+		size, measured := s.Size()
+		if !measured || s.State != Mature && !s.CameWith {
+			continue
+		}
+		if before := last[s.Sort]; before != nil && !s.CameWith {
+			if was, _ := before.Size(); was > 0 {
+				list = append(list, Ratio{s.ID, before.ID, s.Sizes[len(s.Sizes)-1].On, math.Round(100 * size / was)})
+			}
+		}
+		last[s.Sort] = s
+	}
+	return list
+}
+
+func interval(began []day.Day) *working.Amount {
+	sort.Slice(began, func(a, b int) bool { return began[a] < began[b] })
+	var gaps []float64
+	for i := 1; i < len(began); i++ {
+		gaps = append(gaps, float64(began[i]-began[i-1]))
+	}
+	if len(gaps) == 0 {
+		return nil
+	}
+	least, most := gaps[0], gaps[0]
+	for _, g := range gaps {
+		least, most = min(least, g), max(most, g)
+	}
+	sure := "from one gap alone"
+	if len(gaps) > 1 {
+		sure = fmt.Sprintf("from %d gaps", len(gaps))
+	}
+	return &working.Amount{What: "days from leaf to leaf", Value: medianOf(gaps), Unit: "days", Working: working.Working{
+		Inputs:  []working.Input{{Name: "gaps", Value: float64(len(gaps))}, {Name: "shortest", Value: least, Unit: "days"}, {Name: "longest", Value: most, Unit: "days"}},
+		Formula: "median of the days between the beginnings of leaves that grew here", Source: "its own record", Sure: sure}}
+}
+
+// halfYearly gives the growths of half a year with the exact interval of a count
+// (Garwood 1936, Biometrika 28:437); scaled up where it is here for less.
+func halfYearly(recent, made int, since, today day.Day) *working.Amount {
+	days := min(float64(today-since), halfYear)
+	if made == 0 || days < 30 {
+		return nil
+	}
+	low, high := CountInterval(recent)
+	scale := halfYear / days
+	return &working.Amount{What: "growths in half a year", Value: round1(float64(recent) * scale), Working: working.Working{
+		Inputs: []working.Input{{Name: "growths begun", Value: float64(recent)}, {Name: "in days", Value: days},
+			{Name: "at least, in half a year", Value: round1(low * scale)}, {Name: "at most", Value: round1(high * scale)}},
+		Formula: "growths begun in the last 182 days (or since it came, scaled up); 95 % interval of a count", Source: "its own record; Garwood 1936", Sure: "wide while few have grown"}}
+}
+
+// CountInterval gives the exact 95 % interval of a Poisson count (Garwood 1936).
+func CountInterval(k int) (low, high float64) {
+	if k > 0 {
+		low = distuv.ChiSquared{K: float64(2 * k)}.Quantile(0.025) / 2
+	}
+	return low, distuv.ChiSquared{K: float64(2*k + 2)}.Quantile(0.975) / 2
+}
+
+// FeedReadings adds to a history what the strands tell of its measures, so that
+// a growth recorded as a strand is not counted a second time at a check-in: of
+// leaves counted at a check-in only those count that no strand began since the
+// count before.
+func FeedReadings(h History, strands []Strand) {
+	begun, lost := map[day.Day]int{}, map[day.Day]int{}
+	for _, s := range strands {
+		if s.Sort == Leaf && !s.CameWith {
+			begun[s.Began]++
+		}
+		if s.Sort == Leaf && s.State == Lost {
+			lost[s.StateOn]++
+		}
+		switch s.Sort {
+		case Bulb, Cane, Shoot:
+			if !s.CameWith {
+				h.Add("new-growth", Reading{s.Began, 1})
+				if s.State == Mature {
+					h.Add("growth-mature", Reading{s.StateOn, 1})
+				}
+			}
+		case Root:
+			for _, r := range s.Sizes {
+				h.addLongest(r)
+			}
+		}
+	}
+	settle(h, "new-leaves", begun)
+	settle(h, "leaves-lost", lost)
+	for _, r := range ratios(strands) {
+		h.Add("leaf-ratio", Reading{r.On, r.Percent})
+	}
+}
+
+// addLongest adds a root's length unless a longer one was read on that day.
+func (h History) addLongest(r Reading) {
+	for _, known := range h.since("longest-root", r.On) {
+		if known.On == r.On && known.Value >= r.Value {
+			return
+		}
+	}
+	if last := h.until("longest-root", r.On); len(last) > 0 && last[len(last)-1].Value > r.Value {
+		return // another root is longer
+	}
+	h.Add("longest-root", r)
+}
+
+// settle takes what strands counted off the counts of check-ins, and adds it.
+func settle(h History, measure string, counted map[day.Day]int) {
+	if len(counted) == 0 {
+		return
+	}
+	before := day.Day(math.MinInt32)
+	list := h[measure]
+	for i, r := range list {
+		for on, n := range counted {
+			if on > before && on <= r.On {
+				list[i].Value = max(0, list[i].Value-float64(n))
+			}
+		}
+		before = r.On
+	}
+	for on, n := range counted {
+		h.Add(measure, Reading{on, float64(n)})
+	}
+}

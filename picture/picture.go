@@ -1,0 +1,102 @@
+// Package picture makes what a phone sends fit to be kept: upright, resized,
+// without the place and device that a camera writes into it.
+package picture
+
+import (
+	"bytes"
+	"crypto/sha256"
+	"errors"
+	"fmt"
+	"image"
+	"image/color"
+	"image/jpeg"
+	_ "image/png" // sent by some phones
+
+	"github.com/disintegration/imaging"
+	_ "golang.org/x/image/webp" // sent by some phones
+)
+
+// Limits on a picture as it is sent.
+const (
+	MostBytes  = 20 << 20
+	mostPixels = 60_000_000 // more than any phone; a small file can promise more
+	mostSide   = 16_000
+)
+
+// Kept pictures have at most so many pixels on their longer side.
+const (
+	keptSide  = 1600
+	smallSide = 360
+)
+
+// Kept is a picture as it is kept.
+type Kept struct {
+	Width, Height int
+	Digest        []byte // SHA-256 of what was sent
+	Body          []byte // JPEG
+	Small         []byte // JPEG
+}
+
+// What can be wrong with a picture.
+var (
+	ErrFormat = errors.New("this is not a picture that can be read; send a JPEG, a PNG or a WebP")
+	ErrLarge  = errors.New("this picture is too large; send one of at most 20 MB and 60 megapixels")
+)
+
+// Keep turns a JPEG, PNG or WebP upright, as its camera marked it, makes it
+// fit, and writes it anew, so that nothing but the picture itself is kept. The
+// size is read before anything is unpacked.
+func Keep(sent []byte) (Kept, error) {
+	if len(sent) > MostBytes {
+		return Kept{}, ErrLarge
+	}
+	config, format, err := image.DecodeConfig(bytes.NewReader(sent))
+	if err != nil || format != "jpeg" && format != "png" && format != "webp" {
+		return Kept{}, ErrFormat
+	}
+	if config.Width > mostSide || config.Height > mostSide || config.Width*config.Height > mostPixels {
+		return Kept{}, ErrLarge
+	}
+	if config.Width < 1 || config.Height < 1 {
+		return Kept{}, ErrFormat
+	}
+	whole, err := imaging.Decode(bytes.NewReader(sent), imaging.AutoOrientation(true))
+	if err != nil {
+		return Kept{}, fmt.Errorf("%w: it is cut off or broken", ErrFormat)
+	}
+	return keep(whole, sent)
+}
+
+// Draw keeps a picture that the program drew.
+func Draw(drawn image.Image) (Kept, error) { return keep(drawn, nil) }
+
+func keep(whole image.Image, sent []byte) (Kept, error) {
+	fit := imaging.Fit(whole, keptSide, keptSide, imaging.CatmullRom)
+	if b := whole.Bounds(); b.Dx() <= keptSide && b.Dy() <= keptSide {
+		fit = imaging.Clone(whole)
+	}
+	k := Kept{Width: fit.Bounds().Dx(), Height: fit.Bounds().Dy()}
+	var err error
+	if k.Body, err = encode(fit, 84); err != nil {
+		return Kept{}, err
+	}
+	if k.Small, err = encode(imaging.Fit(fit, smallSide, smallSide, imaging.CatmullRom), 78); err != nil {
+		return Kept{}, err
+	}
+	if sent == nil {
+		sent = k.Body
+	}
+	sum := sha256.Sum256(sent)
+	k.Digest = sum[:]
+	return k, nil
+}
+
+// encode writes a JPEG; what was see-through becomes white.
+func encode(m *image.NRGBA, quality int) ([]byte, error) {
+	ground := imaging.New(m.Bounds().Dx(), m.Bounds().Dy(), color.White)
+	var out bytes.Buffer
+	if err := jpeg.Encode(&out, imaging.Overlay(ground, m, image.Point{}, 1), &jpeg.Options{Quality: quality}); err != nil {
+		return nil, fmt.Errorf("writing a picture: %w", err)
+	}
+	return out.Bytes(), nil
+}

@@ -1,0 +1,86 @@
+package record
+
+import (
+	"slices"
+
+	"tendermend/core/day"
+	"tendermend/core/recovery"
+)
+
+// follow puts the plant on the tracks of a plan. A track it is on already keeps
+// the stage that was reached; one that the plan no longer names ends.
+func (s *State) follow(tracks []string, on day.Day) {
+	var courses []Course
+	for lane, id := range tracks {
+		if known := s.course(id); known != nil {
+			courses = append(courses, *known)
+			continue
+		}
+		courses = append(courses, Course{Track: id, Began: on})
+		s.enter(courses[lane], lane, on, Span{})
+	}
+	for _, old := range s.Courses {
+		if !slices.Contains(tracks, old.Track) {
+			s.endSpan(old.Track, on)
+		}
+	}
+	s.Courses = courses
+}
+
+// stage passes a track's gate, or steps back.
+func (s *State) stage(e Entry) {
+	track, ok := recovery.TrackByID(e.Staged.Track)
+	if !ok {
+		return
+	}
+	to, ok := track.StageIndex(e.Staged.To)
+	course := s.course(e.Staged.Track)
+	if !ok || course == nil {
+		return
+	}
+	back := to <= course.Stage
+	course.Stage, course.Began = to, e.On
+	lane := slices.IndexFunc(s.Courses, func(c Course) bool { return c.Track == track.ID })
+	s.endSpan(track.ID, e.On)
+	s.enter(*course, lane, e.On, Span{Back: back, Early: !back && !e.Staged.GateOpen, Reason: e.Staged.Reason})
+	s.looked(e.On)
+}
+
+// enter begins the span of the stage that a course is in.
+func (s *State) enter(c Course, lane int, on day.Day, how Span) {
+	how.Track, how.Lane, how.From = c.Track, lane, on
+	how.Stage, how.Name = recovery.Mended, recovery.Mended
+	if _, stage, in := c.In(); in {
+		how.Stage, how.Name = stage.ID, stage.Name
+	}
+	s.Stages = append(s.Stages, how)
+}
+
+// endSpan ends the open span of a track.
+func (s *State) endSpan(track string, on day.Day) {
+	for i := range s.Stages {
+		if s.Stages[i].Track == track && s.Stages[i].To == nil {
+			s.Stages[i].To = &on
+		}
+	}
+}
+
+func (s *State) close(e Entry) {
+	s.Closed, s.ClosedOn = e.Closed, e.On
+	for _, c := range s.Courses {
+		s.endSpan(c.Track, e.On)
+	}
+}
+
+// reopen takes every track up again where it was left.
+func (s *State) reopen(e Entry) {
+	s.Closed, s.caseFrom = nil, e.On
+	for _, c := range s.Courses {
+		for i := len(s.Stages) - 1; i >= 0; i-- {
+			if s.Stages[i].Track == c.Track {
+				s.Stages[i].To = nil
+				break
+			}
+		}
+	}
+}

@@ -1,0 +1,131 @@
+package record
+
+import (
+	"fmt"
+	"math"
+
+	"tendermend/core/climate"
+	"tendermend/core/day"
+	"tendermend/core/prognosis"
+	"tendermend/core/recovery"
+	"tendermend/core/working"
+)
+
+// Basis is what the plant's condition is read against.
+func (s State) Basis() recovery.Basis {
+	b := recovery.Basis{Habit: s.Habit}
+	if s.Arrival.Leaves != nil {
+		b.Leaves = *s.Arrival.Leaves
+	}
+	for _, t := range s.Tallies {
+		if share, ok := t.liveShare(); ok {
+			b.LiveShares = append(b.LiveShares, recovery.Reading{On: t.On, Value: share})
+		}
+	}
+	return b
+}
+
+// liveShare of the roots counted, doubtful ones by half; false when none was.
+func (t TallyOn) liveShare() (float64, bool) {
+	n := t.Counted()
+	if n == 0 {
+		return 0, false
+	}
+	live := float64(t.InMedium.Live+t.InAir.Live) + float64(t.InMedium.Doubtful+t.InAir.Doubtful)/2
+	return live / float64(n), true
+}
+
+// mostScores is how many looks a curve of the condition shows.
+const mostScores = 80
+
+// Scores gives the condition at the looks, oldest first, thinned to what a curve
+// can show.
+func (s State) Scores() []recovery.Reading {
+	list, basis := []recovery.Reading{}, s.Basis()
+	step := max(1, len(s.Looks)/mostScores)
+	for i := len(s.Looks) - 1; i >= 0; i -= step {
+		if score, ok := recovery.WellbeingOn(s.Readings, basis, s.Looks[i]); ok {
+			list = append(list, recovery.Reading{On: s.Looks[i], Value: score.Value})
+		}
+	}
+	for i, j := 0, len(list)-1; i < j; i, j = i+1, j-1 {
+		list[i], list[j] = list[j], list[i]
+	}
+	return list
+}
+
+// Stall says whether the plant stands still on a course for longer than is
+// normal. Firm roots or a pot that dries faster say that it works below.
+func (s State) Stall(c Course, today day.Day, south bool) (recovery.Stall, bool) {
+	stall, found := recovery.FindStall(s.Habit, climate.SeasonOf(today, south), s.Readings, c.Began, today)
+	if !found {
+		return stall, false
+	}
+	if d, ok := recovery.DryingOf(s.WateredOn); ok && d.Faster {
+		stall.AtWork, stall.Why = true, fmt.Sprintf("Its pot dries faster: in %g days instead of %g. Roots are at work; this is no setback.", d.Now, d.Before)
+	} else if n := len(s.Tallies); n > 0 && s.Tallies[n-1].On >= stall.Since {
+		if share, ok := s.Tallies[n-1].liveShare(); ok && share >= 0.6 {
+			stall.AtWork, stall.Why = true, fmt.Sprintf("%.0f %% of its roots were alive on %s: new pots may stand still for months while roots run.", 100*share, s.Tallies[n-1].On)
+		}
+	}
+	return stall, true
+}
+
+// DishLevel gives the level of the falling dish from the longest root and the
+// pot; false while one of them is not known.
+func (s State) DishLevel() (working.Amount, bool) {
+	root, ok := s.Readings.Last("longest-root")
+	if !ok || s.Pot.DepthCM == nil {
+		return working.Amount{}, false
+	}
+	return recovery.DishLevel(root.Value, *s.Pot.DepthCM*10)
+}
+
+// ReservesLast is how many days of reserves are left, beside the expected time to
+// roots.
+type ReservesLast struct {
+	From    day.Day         `json:"from" doc:"The first day on which they may be used up."`
+	To      day.Day         `json:"to"`
+	Working working.Working `json:"working"`
+}
+
+// ReservesLast tells how long its reserves last, counted from when they were judged;
+// false where nobody did.
+func (s State) ReservesLast(today day.Day) (ReservesLast, bool) {
+	reserves, on := string(s.PlanAnswers.Reserves), s.PlannedOn
+	for _, r := range s.Readings["plump"] {
+		if r.On >= on {
+			on = r.On
+			switch {
+			case r.Value >= 4:
+				reserves = "plump"
+			case r.Value >= 3:
+				reserves = "ridged"
+			default:
+				reserves = "shrivelled"
+			}
+		}
+	}
+	if !s.Habit.Orchid {
+		reserves = "thin-stemmed"
+	}
+	way, err := recovery.RunwayByEye(reserves)
+	if err != nil {
+		return ReservesLast{}, false
+	}
+	return ReservesLast{on + day.Day(way.Days[0]), on + day.Day(way.Days[1]), working.Working{
+		Inputs: []working.Input{{Name: "reserves last, from", Value: way.Days[0], Unit: "days"}, {Name: "to", Value: way.Days[1], Unit: "days"},
+			{Name: "days since they were judged", Value: math.Max(0, float64(today-on))}},
+		Formula: "day on which they were judged (" + reserves + ") + how long such reserves last without roots", Source: working.CommonPractice, Sure: "wide: judged by eye"}}, true
+}
+
+// Living gives what the odds of survival hang on.
+func (s State) Living(saved, lost int) prognosis.Living {
+	l := prognosis.Living{Causes: s.Plan.Causes, Habit: s.Habit, Reserves: string(s.PlanAnswers.Reserves), Saved: saved, Lost: lost}
+	if n := len(s.Tallies); n > 0 {
+		if share, ok := s.Tallies[n-1].liveShare(); ok {
+			l.LiveShare = &share
+		}
+	}
+	return l
+}

@@ -1,0 +1,148 @@
+package record
+
+import (
+	"tendermend/core/day"
+	"tendermend/core/pest"
+	"tendermend/core/recovery"
+)
+
+// grow begins a strand, lengthens it, or says what became of it.
+func (s *State) grow(e Entry) {
+	g := e.Grown
+	strand := s.strand(g.Growth.String())
+	if strand == nil && g.Sort == "" {
+		return // its beginning was undone
+	}
+	if strand == nil {
+		s.Strands = append(s.Strands, recovery.Strand{ID: g.Growth.String(), Sort: g.Sort, CameWith: g.CameWith, Began: e.On, State: recovery.Growing, StateOn: e.On, Sizes: []recovery.Reading{}})
+		strand = &s.Strands[len(s.Strands)-1]
+		if g.CameWith {
+			strand.Began, strand.State = s.ArrivedOn, recovery.Mature
+		}
+	}
+	if g.Name != "" {
+		strand.Name = g.Name
+	}
+	if g.SizeMM != nil {
+		strand.Sizes = append(strand.Sizes, recovery.Reading{On: e.On, Value: *g.SizeMM})
+	}
+	if g.State != "" && g.State != strand.State {
+		strand.State, strand.StateOn = g.State, e.On
+	}
+	s.looked(e.On)
+}
+
+func (s *State) strand(id string) *recovery.Strand {
+	for i := range s.Strands {
+		if s.Strands[i].ID == id {
+			return &s.Strands[i]
+		}
+	}
+	return nil
+}
+
+// settleReadings adds to the readings what strands and the pest's clock tell.
+func (s *State) settleReadings() {
+	recovery.FeedReadings(s.Readings, s.Strands)
+	if s.Plan == nil {
+		return
+	}
+	for _, cause := range s.Plan.Causes {
+		p, known := pest.ByCause(cause)
+		if !known {
+			continue
+		}
+		from := s.PlannedOn
+		for _, r := range s.Readings["live-pests"] {
+			if r.Value > 0 {
+				from = r.On
+			}
+		}
+		clock, runs := p.Run(from, s.Warmth())
+		if !runs {
+			continue
+		}
+		if last, has := s.Readings.Last(recovery.GenerationKey); !has || clock.Generation.Value > last.Value {
+			s.Readings[recovery.GenerationKey] = []recovery.Reading{{On: from, Value: clock.Generation.Value}}
+		}
+	}
+}
+
+// warmthAround is how far a room's warmth is taken to swing round what the carer
+// said, °C (common practice).
+const warmthAround = 2
+
+// Warmth gives what is known of the warmth of the plant's place: readings, and
+// what the carer said for the plan; a usual room where nothing is known.
+func (s State) Warmth() pest.Warmth {
+	w := pest.UsualRoom
+	if c := s.PlanAnswers.WarmthC; c != nil {
+		w = pest.Warmth{Low: *c - warmthAround, High: *c + warmthAround}
+	}
+	for _, m := range s.Meters {
+		if m.MinC != nil && m.MaxC != nil {
+			w.Read = append(w.Read, pest.Temperature{On: m.On, Low: *m.MinC, High: *m.MaxC})
+		}
+	}
+	return w
+}
+
+// PestClocks gives the clock of each pest of the plan, from the first treatment
+// that was done, or the plan's day.
+func (s State) PestClocks() []pest.Clock {
+	clocks := []pest.Clock{}
+	if s.Plan == nil {
+		return clocks
+	}
+	for _, cause := range s.Plan.Causes {
+		if p, known := pest.ByCause(cause); known {
+			if c, runs := p.Run(s.firstTreated(cause), s.Warmth()); runs {
+				clocks = append(clocks, c)
+			}
+		}
+	}
+	return clocks
+}
+
+func (s State) firstTreated(cause string) day.Day {
+	first := s.PlannedOn
+	done := false
+	for _, step := range s.Plan.Steps {
+		tick, ticked := s.Ticks[step.ID]
+		if step.Pest != nil && step.Pest.Nth == 0 && ticked && !tick.Skipped && (!done || tick.On < first) {
+			first, done = tick.On, true
+		}
+	}
+	return first
+}
+
+// DueOn gives the day of a step of the plan. A treatment that is repeated
+// follows the pest's clock: the treatment before it, when it was done, and the
+// temperatures read since move it.
+func (s State) DueOn(stepID string) day.Day {
+	for _, step := range s.Plan.Steps {
+		if step.ID != stepID {
+			continue
+		}
+		if step.Pest == nil || step.Pest.Nth == 0 {
+			return step.On
+		}
+		p, known := pest.ByCause(step.Pest.Cause)
+		if !known {
+			return step.On
+		}
+		from, nth := s.firstTreated(step.Pest.Cause), step.Pest.Nth
+		for _, before := range s.Plan.Steps {
+			tick, ticked := s.Ticks[before.ID]
+			if before.Pest != nil && before.Pest.Nth == nth-1 && nth > 1 && ticked && !tick.Skipped {
+				from, nth = tick.On, 1
+			}
+		}
+		clock, runs := p.Run(from, s.Warmth())
+		if !runs || nth >= len(clock.Treatments) {
+			return step.On
+		}
+		return clock.Treatments[nth]
+	}
+	return 0
+}

@@ -1,0 +1,147 @@
+package server
+
+import (
+	"context"
+	"fmt"
+
+	"github.com/google/uuid"
+
+	"tendermend/core/climate"
+	"tendermend/core/day"
+	"tendermend/core/pest"
+	"tendermend/core/prognosis"
+	"tendermend/core/recovery"
+	"tendermend/core/working"
+	"tendermend/record"
+	"tendermend/store"
+)
+
+// Recovery says where a plant stands on a track.
+type Recovery struct {
+	Track     string                 `json:"track"`
+	TrackName string                 `json:"trackName"`
+	Stages    []recovery.Stage       `json:"stages"`
+	Index     int                    `json:"index" doc:"The stage it is in; the number of stages when mended."`
+	Began     day.Day                `json:"began"`
+	Gate      recovery.Gate          `json:"gate"`
+	Asks      []recovery.Measure     `json:"asks" doc:"What to read at a check-in."`
+	Expected  *recovery.Opening       `json:"expected,omitempty" doc:"When the gate may open."`
+	Setback   *recovery.Setback      `json:"setback,omitempty"`
+	Stall     *recovery.Stall        `json:"stall,omitempty"`
+	Dish      *working.Amount        `json:"dish,omitempty" doc:"Level of the falling dish."`
+	Light     *working.Amount        `json:"light,omitempty" doc:"Light that it gets in this stage, mol a day."`
+	Weaning   []recovery.WeaningStep `json:"weaning" doc:"The timetable of opening its cover; empty where it has none."`
+	Runway    *record.ReservesLast         `json:"runway,omitempty" doc:"How long its reserves last, where it lives on them."`
+}
+
+// Follow is what following a plant over months comes to.
+type Follow struct {
+	Strands  []recovery.Strand     `json:"strands" doc:"Its growths, each one followed."`
+	Sorts    []recovery.GrowthSort `json:"sorts" doc:"The sorts of growth of its habit, the usual one first."`
+	Growths  recovery.Growths      `json:"growths"`
+	Pictures []PictureView         `json:"pictures" doc:"Oldest first."`
+	Score    *recovery.Wellbeing       `json:"score,omitempty" doc:"Its condition today."`
+	Scores   []recovery.Reading    `json:"scores" doc:"Its condition at each look."`
+	Odds     *prognosis.Chance     `json:"odds,omitempty" doc:"Odds of survival while it is in treatment."`
+	Drying   *recovery.DryDown     `json:"drying,omitempty"`
+	Clocks   []pest.Clock          `json:"clocks" doc:"The clocks of its pests."`
+	Due      map[string]day.Day    `json:"due" doc:"Days of plan steps that a pest's clock sets."`
+	Events   []record.Event        `json:"events" doc:"What was done and what happened, oldest first."`
+}
+
+// PictureView is a picture of the record with its size.
+type PictureView struct {
+	record.PictureOn
+	Width   int      `json:"width"`
+	Height  int      `json:"height"`
+	WidthMM *float64 `json:"widthMm,omitempty" doc:"What its whole width shows, mm, where its scale is known."`
+}
+
+func recoveryOf(s record.State, c record.Course, today day.Day, south bool) Recovery {
+	track, stage, in := c.In()
+	r := Recovery{Track: track.ID, TrackName: track.Name, Stages: track.Stages, Index: c.Stage, Began: c.Began,
+		Gate: recovery.Gate{Conditions: []recovery.Standing{}}, Asks: []recovery.Measure{}, Weaning: []recovery.WeaningStep{}}
+	if !in {
+		return r
+	}
+	season := climate.SeasonOf(today, south)
+	r.Gate, r.Asks = stage.JudgeGate(s.Readings, c.Began, today), stage.Asks()
+	window := stage.Expect(s.Readings, season, c.Began, today)
+	r.Expected = &window
+	if back, found := track.FindSetback(c.Stage, s.Readings, c.Began, today); found {
+		r.Setback = &back
+	}
+	if stall, found := s.Stall(c, today, south); found && !track.Beside {
+		r.Stall = &stall
+	}
+	if stage.Dish {
+		if level, ok := s.DishLevel(); ok {
+			r.Dish = &level
+		}
+	}
+	if stage.LightShare > 0 {
+		r.Light = &working.Amount{What: "light", Value: stage.LightShare * s.Wants.Light[1], Unit: "mol/day", Working: working.Working{
+			Inputs:  []working.Input{{Name: "best for its kind", Value: s.Wants.Light[1], Unit: "mol/day"}, {Name: "share in this stage", Value: stage.LightShare}},
+			Formula: "what its kind likes best × the share of this stage", Source: working.CommonPractice, Sure: "rough"}}
+	}
+	if stage.Weans {
+		r.Weaning = recovery.Weaning(s.Readings, c.Began, today)
+	}
+	if stage.OnReserves {
+		if way, ok := s.ReservesLast(today); ok {
+			r.Runway = &way
+		}
+	}
+	return r
+}
+
+// follow gathers what following a plant comes to.
+func (srv *server) follow(ctx context.Context, a store.Account, s record.State) (Follow, error) {
+	today := a.Collection.Today(srv.Clock())
+	f := Follow{Strands: append([]recovery.Strand{}, s.Strands...), Sorts: recovery.SortsOf(s.Habit), Growths: recovery.Reckon(s.Strands, s.ArrivedOn, today),
+		Pictures: []PictureView{}, Scores: s.Scores(), Clocks: s.PestClocks(), Due: map[string]day.Day{}, Events: s.Events}
+	if f.Events == nil {
+		f.Events = []record.Event{}
+	}
+	if score, ok := recovery.WellbeingOn(s.Readings, s.Basis(), today); ok && s.Closed == nil {
+		f.Score = &score
+	}
+	if drying, ok := recovery.DryingOf(s.WateredOn); ok {
+		f.Drying = &drying
+	}
+	if s.Plan != nil {
+		for _, step := range s.Plan.Steps {
+			if step.Pest != nil {
+				f.Due[step.ID] = s.DueOn(step.ID)
+			}
+		}
+		if s.Closed == nil && !s.Mended() {
+			saved, lost, err := srv.store.OwnOdds(ctx, a.Collection.ID, s.MainCause(), s.PlantID)
+			if err != nil {
+				return f, err
+			}
+			odds := prognosis.OddsOf(s.Living(saved, lost))
+			f.Odds = &odds
+		}
+	}
+	if len(s.Pictures) == 0 {
+		return f, nil
+	}
+	sizes, err := srv.store.Pictures(ctx, a.Collection.ID, s.PlantID)
+	if err != nil {
+		return f, fmt.Errorf("listing pictures: %w", err)
+	}
+	for _, p := range s.Pictures {
+		f.Pictures = append(f.Pictures, viewOf(p, sizes))
+	}
+	return f, nil
+}
+
+func viewOf(p record.PictureOn, sizes map[uuid.UUID]store.Picture) PictureView {
+	v := PictureView{PictureOn: p, Width: sizes[p.Picture].Width, Height: sizes[p.Picture].Height}
+	if p.Scale != nil {
+		mm := p.Scale.WidthMM()
+		v.WidthMM = &mm
+	}
+	return v
+}
