@@ -12,6 +12,7 @@ import (
 	"github.com/google/uuid"
 
 	"tendermend/core/day"
+	"tendermend/core/plant"
 	"tendermend/core/roots"
 	"tendermend/core/treatment"
 	"tendermend/core/water"
@@ -36,38 +37,85 @@ type clinic struct {
 	store   *store.Store
 	account store.Account
 	today   day.Day
-	chance  *rand.Rand
 	places  map[string]uuid.UUID
+	hands   []*hand
 	err     error // the first thing that went wrong; nothing is written after it
 }
 
 // hand records one plant's story. Days are counted back from today.
 type hand struct {
 	*clinic
-	label string
-	plant uuid.UUID
-	n     int
+	label    string
+	plant    uuid.UUID
+	entries  []record.Entry
+	shots    []snapshot
+	pictures []store.Picture // drawn from the shots
+	chance   *rand.Rand
+	life     *life
+	seen     int          // entries that the folded state knows
+	folded   record.State // as of those
 }
 
 func (c *clinic) on(daysAgo int) day.Day { return c.today - day.Day(daysAgo) }
 
-func (h *hand) write(daysAgo int, b record.Body) uuid.UUID {
+// carers take turns; the account's own name stands first.
+var carers = []string{"Ilse", "Ilse", "Tomas", "Ilse", "Marit"}
+
+func (h *hand) write(daysAgo int, b record.Body) uuid.UUID { return h.writeOn(h.on(daysAgo), b) }
+
+// writeOn checks and completes an entry as the store would, and keeps it until
+// the whole story is written at once.
+func (h *hand) writeOn(on day.Day, b record.Body) uuid.UUID {
 	if h.err != nil {
 		return uuid.Nil
 	}
-	h.n++
-	e := record.Entry{ID: id(fmt.Sprintf("%s/%d", h.label, h.n)), PlantID: h.plant, On: h.on(daysAgo), Body: b}
+	n := len(h.entries) + 1
+	e := record.Entry{ID: id(fmt.Sprintf("%s/%d", h.label, n)), PlantID: h.plant, On: on, Body: b, By: carers[int(on)%len(carers)]}
 	// Recorded at nine in the morning of its day, each entry a second later.
-	at := e.On.Time().Add(9*time.Hour + time.Duration(h.n)*time.Second)
-	recorder := store.Store{DB: h.store.DB, Clock: func() time.Time { return at }}
-	if _, err := recorder.Append(h.ctx, h.account, e, h.today); err != nil {
-		h.err = fmt.Errorf("demo plant %s, entry %d, %d days ago: %w", h.label, h.n, daysAgo, err)
+	e.RecordedAt = e.On.Time().Add(9*time.Hour + time.Duration(n)*time.Second)
+	if faults := record.Check(e, h.entries, plant.Kinds{}, h.today); len(faults) > 0 {
+		h.err = fmt.Errorf("demo plant %s, entry %d on %s: %w", h.label, n, on, faults)
+		return e.ID
 	}
+	if err := record.Complete(&e, h.entries, record.Context{Kinds: plant.Kinds{}}); err != nil {
+		h.err = fmt.Errorf("demo plant %s, entry %d on %s: %w", h.label, n, on, err)
+	}
+	h.entries = append(h.entries, e)
 	return e.ID
 }
 
+// state folds what is written so far.
+func (h *hand) state() record.State {
+	if h.seen != len(h.entries) {
+		h.folded, h.seen = record.Fold(h.plant, h.entries, plant.Kinds{}), len(h.entries)
+	}
+	return h.folded
+}
+
+// keep writes every story into the database.
+func (c *clinic) keep() error {
+	if c.err != nil {
+		return c.err
+	}
+	if err := c.develop(); err != nil {
+		return err
+	}
+	for _, h := range c.hands {
+		p := store.PlantRecord{ID: h.plant, Entries: h.entries, Pictures: h.pictures}
+		if _, err := c.store.ImportPlant(c.ctx, c.account, p, c.today, true); err != nil {
+			return fmt.Errorf("demo plant %s: %w", h.label, err)
+		}
+	}
+	return c.err
+}
+
 func (c *clinic) arrive(daysAgo int, place string, a record.Arrived) *hand {
-	h := &hand{clinic: c, label: a.Label, plant: id(a.Label)}
+	seed := uint64(0)
+	for _, r := range a.Label {
+		seed = seed*131 + uint64(r)
+	}
+	h := &hand{clinic: c, label: a.Label, plant: id(a.Label), chance: rand.New(rand.NewPCG(1905, seed))}
+	c.hands = append(c.hands, h)
 	at := c.places[place]
 	a.Place = &at
 	h.write(daysAgo, record.Body{Arrived: &a})
@@ -93,19 +141,21 @@ func (h *hand) did(daysAgo int, steps ...string) {
 }
 
 // finish ticks what was due by a day and is not ticked yet, as of that day.
-func (h *hand) finish(daysAgo int) {
-	if h.err != nil {
+func (h *hand) finish(daysAgo int) { h.tickDue(h.on(daysAgo)) }
+
+func (h *hand) tickDue(on day.Day) {
+	if h.err != nil || h.state().Plan == nil {
 		return
 	}
-	state, err := h.store.State(h.ctx, h.account.Collection.ID, h.plant)
-	if err != nil {
-		h.err = err
-		return
-	}
-	for _, step := range state.Plan.Steps {
-		if _, ticked := state.Ticks[step.ID]; !ticked && step.On <= h.on(daysAgo) {
-			h.did(daysAgo, step.ID)
+	for _, step := range h.state().Plan.Steps {
+		state := h.state()
+		if _, ticked := state.Ticks[step.ID]; ticked || state.DueOn(step.ID) > on {
+			continue
 		}
+		if h.life != nil && step.Pest != nil {
+			h.life.plant.Spray()
+		}
+		h.writeOn(on, record.Body{Did: &record.Did{Step: step.ID}})
 	}
 }
 
@@ -138,13 +188,6 @@ func (h *hand) check(daysAgo int, readings ...any) {
 		c.Readings = append(c.Readings, record.Value{Measure: readings[i].(string), Value: value})
 	}
 	h.write(daysAgo, record.Body{Checked: &c})
-}
-
-// quiet writes check-ins without new trouble.
-func (h *hand) quiet(from, to, every int) {
-	for d := from; d >= to; d -= every {
-		h.check(d, "wilt", 0, "yellow", 0, "smell", 0)
-	}
 }
 
 func (h *hand) stage(daysAgo int, track, from, to, reason string) {

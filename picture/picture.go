@@ -8,7 +8,7 @@ import (
 	"errors"
 	"fmt"
 	"image"
-	"image/color"
+	"image/draw"
 	"image/jpeg"
 	_ "image/png" // sent by some phones
 
@@ -71,16 +71,16 @@ func Keep(sent []byte) (Kept, error) {
 func Draw(drawn image.Image) (Kept, error) { return keep(drawn, nil) }
 
 func keep(whole image.Image, sent []byte) (Kept, error) {
-	fit := imaging.Fit(whole, keptSide, keptSide, imaging.CatmullRom)
-	if b := whole.Bounds(); b.Dx() <= keptSide && b.Dy() <= keptSide {
-		fit = imaging.Clone(whole)
+	fit := whole
+	if b := whole.Bounds(); b.Dx() > keptSide || b.Dy() > keptSide {
+		fit = imaging.Fit(whole, keptSide, keptSide, imaging.CatmullRom)
 	}
 	k := Kept{Width: fit.Bounds().Dx(), Height: fit.Bounds().Dy()}
 	var err error
 	if k.Body, err = encode(fit, 84); err != nil {
 		return Kept{}, err
 	}
-	if k.Small, err = encode(imaging.Fit(fit, smallSide, smallSide, imaging.CatmullRom), 78); err != nil {
+	if k.Small, err = encode(imaging.Fit(fit, smallSide, smallSide, imaging.Linear), 78); err != nil {
 		return Kept{}, err
 	}
 	if sent == nil {
@@ -92,10 +92,12 @@ func keep(whole image.Image, sent []byte) (Kept, error) {
 }
 
 // encode writes a JPEG; what was see-through becomes white.
-func encode(m *image.NRGBA, quality int) ([]byte, error) {
-	ground := imaging.New(m.Bounds().Dx(), m.Bounds().Dy(), color.White)
+func encode(m image.Image, quality int) ([]byte, error) {
+	opaque := image.NewRGBA(image.Rect(0, 0, m.Bounds().Dx(), m.Bounds().Dy()))
+	draw.Draw(opaque, opaque.Bounds(), image.White, image.Point{}, draw.Src)
+	draw.Draw(opaque, opaque.Bounds(), m, m.Bounds().Min, draw.Over)
 	var out bytes.Buffer
-	if err := jpeg.Encode(&out, imaging.Overlay(ground, m, image.Point{}, 1), &jpeg.Options{Quality: quality}); err != nil {
+	if err := jpeg.Encode(&out, opaque, &jpeg.Options{Quality: quality}); err != nil {
 		return nil, fmt.Errorf("writing a picture: %w", err)
 	}
 	return out.Bytes(), nil

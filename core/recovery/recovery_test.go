@@ -92,7 +92,7 @@ func TestWeaningCountsLeavesSinceTheStageBegan(t *testing.T) {
 	s := stage(t, "foliage-rerooting", "wean")
 	h := readings(map[int]map[string]float64{
 		5:  {"out-of-chamber": 1, "leaves-lost": 0},
-		28: {"new-leaves": 1, "leaf-ratio": 94, "leaves-lost": 0},
+		28: {"out-of-chamber": 1, "new-leaves": 1, "leaf-ratio": 94, "leaves-lost": 0},
 		58: {"new-leaves": 1, "leaf-ratio": 97, "leaves-lost": 0},
 	})
 	assert.False(t, s.JudgeGate(h, began, began+40).Open)

@@ -25,7 +25,7 @@ var tracks = []Track{
 			TooEarly: "Shrinking leaves mean that the roots are still behind; treated as healthy it slides back."},
 	}},
 	{ID: "orchid-water-bridge", Name: "Water bridge for an orchid", Stages: []Stage{
-		{ID: "cup", Name: "cup", Purpose: "Root tips, tempted by water just below the base.", UsualWeeks: [2]float64{4, 12}, LookDays: 3, OnReserves: true,
+		{ID: "cup", Name: "cup", Purpose: "Root tips, tempted by water just below the base.", UsualWeeks: [2]float64{4, 12}, LookDays: 3, HoldsWater: true, OnReserves: true,
 			Care: Care{Water: "level just under or touching the base, changed twice a week", Humidity: "50 % or more", Light: "a third of its full light", Feed: "none", Not: "Base never under water: the stem rots. Not in a cold room."},
 			Gate: []Condition{AtLeast{"live-tips", 2, "2 live tips of 1 cm or more"}}, TooEarly: "Potted up before tips are 1 cm, growth stops until it goes back a step."},
 		{ID: "falling-dish", Name: "falling dish", Purpose: "Roots follow a dish whose level falls.", UsualWeeks: [2]float64{4, 12}, LookDays: 4, Dish: true,
@@ -53,7 +53,7 @@ var tracks = []Track{
 			Gate: []Condition{Yes{"growth-mature", "growth matured"}, AtLeast{"live-tips", 1, "tips active"}}, TooEarly: "A growth that stops small says that the roots are not there yet."},
 	}},
 	{ID: "orchid-lean", Name: "Lean and staked", Stages: []Stage{
-		{ID: "hold", Name: "hold", Purpose: "Live on reserves, still and shaded, until nubs show.", UsualWeeks: [2]float64{8, 20}, LookDays: 4, OnReserves: true,
+		{ID: "hold", Name: "hold", Purpose: "Live on reserves, still and shaded, until nubs show.", UsualWeeks: [2]float64{8, 20}, LookDays: 4, HoldsWater: true, OnReserves: true,
 			Care: Care{Water: "mist the leaves in the morning; mix barely moist below", Humidity: "60 % or more", Light: "a third to a half of its full light", Feed: "none", Not: "No soaking: a bare base in wet bark rots. No rocking: loose nubs break."},
 			Gate: []Condition{Any{Yes{"new-growth", "new growth"}, AtLeast{"live-tips", 1, "root nubs"}}}, TooEarly: "Watered like a rooted plant, the base rots before roots come."},
 		{ID: "nubs", Name: "nubs", Purpose: "From nubs to roots.", UsualWeeks: [2]float64{4, 10}, LookDays: 4, OnReserves: true,
@@ -103,7 +103,7 @@ var tracks = []Track{
 		{ID: "soak", Name: "soak", Purpose: "Wet the core once, properly.", UsualWeeks: [2]float64{0, 1}, LookDays: 1,
 			Care: Care{Water: "half an hour from below, drained; once more if the core stayed dry", Humidity: "shade, still air", Light: "bright shade", Feed: "none for a month", Not: "Never flooded to make up for it."},
 			Gate: []Condition{Yes{"core-wet", "the core is wet"}}, TooEarly: "A dry core sheds the next water too."},
-		{ID: "perk", Name: "perk", Purpose: "Wait for the leaves to lift.", UsualWeeks: [2]float64{0.3, 1}, LookDays: 1,
+		{ID: "perk", Name: "perk", Purpose: "Wait for the leaves to lift.", UsualWeeks: [2]float64{0.3, 1}, LookDays: 1, HoldsWater: true,
 			Care: Care{Water: "none until its own dryness", Humidity: "shade", Light: "bright shade", Feed: "none for a month", Not: "No trimming yet: leaves that look lost may come back within four days."},
 			Gate: []Condition{Yes{"uncurled", "leaves uncurled"}}, TooEarly: "Trimmed too soon it loses leaves that would have lived."},
 		{ID: "refill", Name: "tidy and refill", Purpose: "Yellow leaves off in sittings, bare parts filled.", UsualWeeks: [2]float64{4, 12}, LookDays: 7,

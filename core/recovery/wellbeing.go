@@ -28,7 +28,7 @@ type ScorePart struct {
 // Wellbeing is a plant's condition, 0-100, with its parts: for trends, never alone.
 type Wellbeing struct {
 	Value   float64         `json:"value"`
-	Parts   []ScorePart          `json:"parts"`
+	Parts   []ScorePart     `json:"parts"`
 	Unknown []string        `json:"unknown" doc:"Parts that nobody has read lately."`
 	Working working.Working `json:"working"`
 }

@@ -1,0 +1,385 @@
+package demo
+
+import (
+	"fmt"
+	"math"
+	"runtime"
+
+	"github.com/google/uuid"
+	"golang.org/x/sync/errgroup"
+
+	"tendermend/core/day"
+	"tendermend/core/plant"
+	"tendermend/core/recovery"
+	"tendermend/core/roots"
+	"tendermend/demo/drawing"
+	"tendermend/picture"
+	"tendermend/record"
+	"tendermend/sim"
+	"tendermend/store"
+)
+
+// life is a made-up plant that is really alive, and what its carer knows of it.
+type life struct {
+	plant    *sim.Plant
+	now      day.Day
+	nextLook day.Day
+	nextShot day.Day
+	every    int // days between pictures
+	away     [][2]int
+	leaves   map[int]uuid.UUID // strands by leaf
+	bulbs    map[int]uuid.UUID
+	roots    map[int]uuid.UUID
+	written  map[uuid.UUID]float64 // last size written of a strand
+	figure   string
+	fed      day.Day
+	careless float64 // chance that a dry pot is not noticed on a day
+	stop     bool    // the carer records no more gates
+}
+
+// begin brings the plant to life on the day it came.
+func (h *hand) begin(s sim.Spec) {
+	if h.err != nil {
+		return
+	}
+	state := h.state()
+	s.Habit = state.Habit
+	if s.Leaves == 0 && state.Arrival.Leaves != nil {
+		s.Leaves = min(*state.Arrival.Leaves, 26)
+	}
+	if s.PotMM == 0 {
+		s.PotMM = 100
+		if d := state.Pot.DepthCM; d != nil {
+			s.PotMM = *d * 10
+		}
+	}
+	if s.WarmC == 0 {
+		s.WarmC = 20.5
+	}
+	if s.Lag == 0 {
+		s.Lag, s.Every, s.RootMM = 8, 3.5, 1.7
+	}
+	seed := uint64(7)
+	for _, r := range h.label {
+		seed = seed*131 + uint64(r)
+	}
+	h.life = &life{plant: sim.New(s, state.ArrivedOn, seed), now: state.ArrivedOn, nextLook: state.ArrivedOn, nextShot: state.ArrivedOn, every: 24,
+		leaves: map[int]uuid.UUID{}, bulbs: map[int]uuid.UUID{}, roots: map[int]uuid.UUID{}, written: map[uuid.UUID]float64{}, figure: state.Habit.Figure, careless: 0.2}
+	h.shoot(state.ArrivedOn)
+	h.life.nextShot += day.Day(h.life.every)
+}
+
+// live lets days go by until so many days before today: the plant lives, and its
+// carer looks, waters, follows the plan and passes gates as they open.
+func (h *hand) live(until int) {
+	if h.life == nil {
+		return
+	}
+	for l := h.life; l.now < h.on(until) && h.err == nil; {
+		l.now++
+		l.plant.Step()
+		if h.gone(l.now) {
+			continue
+		}
+		state := h.state()
+		if state.Closed != nil {
+			return
+		}
+		h.pour(state)
+		if l.now < l.nextLook {
+			continue
+		}
+		h.look()
+	}
+}
+
+// gone says whether nobody is there on a day.
+func (h *hand) gone(on day.Day) bool {
+	for _, a := range h.life.away {
+		if on > h.on(a[0]) && on < h.on(a[1]) {
+			return true
+		}
+	}
+	return false
+}
+
+// pour waters a pot that is found dry enough.
+func (h *hand) pour(state record.State) {
+	l := h.life
+	if _, stage, in := state.CurrentStage(); in && stage.HoldsWater {
+		l.plant.Water = max(l.plant.Water, 0.5) // over a cup, misted: not watered as a pot
+		return
+	}
+	dry := 0.38
+	if state.Wants.WaterRule == plant.DryThrough {
+		dry = 0.14
+	}
+	if state.Plan == nil && state.Examined == nil || l.plant.Water > dry || h.chance.Float64() < l.careless {
+		return
+	}
+	l.plant.GiveWater()
+	h.writeOn(l.now, record.Body{Watered: &record.Watered{}})
+}
+
+// look is a check-in with all that follows from it.
+func (h *hand) look() {
+	l := h.life
+	h.tickDue(l.now)
+	state := h.state()
+	every := state.Habit.LookDays * 2
+	asked := map[string]bool{}
+	for _, c := range state.Courses {
+		if _, stage, in := c.In(); in {
+			every = min(every, stage.LookDays)
+			for _, m := range stage.Asks() {
+				asked[m.ID] = true
+			}
+		}
+	}
+	if state.Plan == nil {
+		l.nextLook = l.now + 7
+		return
+	}
+	for _, m := range recovery.Measures() {
+		if m.Unstaged && state.Mended() {
+			asked[m.ID] = true
+		}
+	}
+	l.nextLook = l.now + day.Day(every+h.chance.IntN(2))
+	var readings []record.Value
+	for _, m := range recovery.Measures() {
+		if !asked[m.ID] {
+			continue
+		}
+		if v, ok := h.read(state, m.ID); ok {
+			readings = append(readings, record.Value{Measure: m.ID, Value: v})
+		}
+	}
+	if len(readings) > 0 {
+		h.writeOn(l.now, record.Body{Checked: &record.Checked{Readings: readings}})
+	}
+	h.strands()
+	l.plant.Looked()
+	if l.now >= l.nextShot {
+		h.shoot(l.now)
+		l.nextShot = l.now + day.Day(l.every)
+	}
+	h.feedNow(state)
+	h.gates()
+}
+
+// read gives a reading: what the plant shows, or what the carer did.
+func (h *hand) read(state record.State, measure string) (float64, bool) {
+	inStage := 0
+	if courses := state.Leading(); len(courses) > 0 {
+		inStage = int(h.life.now - courses[0].Began)
+	}
+	switch measure {
+	case "drained":
+		return 1, true
+	case "repotted":
+		return float64(yesNo(inStage >= 4)), true
+	case "treated":
+		for _, step := range state.Plan.Steps {
+			if _, ticked := state.Ticks[step.ID]; step.Pest != nil && !ticked {
+				return 0, true
+			}
+		}
+		return 1, true
+	case "out-of-chamber":
+		h.life.plant.Uncover(inStage >= 5)
+	}
+	return h.life.plant.Read(measure)
+}
+
+// feedNow feeds lightly once a month in stages that allow it.
+func (h *hand) feedNow(state record.State) {
+	courses := state.Leading()
+	if len(courses) == 0 || h.life.now-h.life.fed < 30 {
+		return
+	}
+	track, _, in := courses[0].In()
+	if in && courses[0].Stage < len(track.Stages)-1 || track.Beside || h.life.now-courses[0].Began < 14 {
+		return
+	}
+	h.life.fed = h.life.now
+	h.writeOn(h.life.now, record.Body{Fed: &record.Fed{Strength: 0.5, Product: "leaf plant feed 3-1-2"}})
+}
+
+// gates passes the stages whose gates are open, and steps back where it must.
+func (h *hand) gates() {
+	if h.life.stop {
+		return
+	}
+	state := h.state()
+	for _, c := range state.Courses {
+		track, stage, in := c.In()
+		if !in {
+			continue
+		}
+		if back, found := track.FindSetback(c.Stage, state.Readings, c.Began, h.life.now); found {
+			h.writeOn(h.life.now, record.Body{Staged: &record.Staged{Track: c.Track, From: stage.ID, To: back.BackTo, Reason: back.Why}})
+			h.life.plant.Treat()
+			continue
+		}
+		if !stage.JudgeGate(state.Readings, c.Began, h.life.now).Open {
+			continue
+		}
+		to := recovery.Mended
+		if c.Stage+1 < len(track.Stages) {
+			to = track.Stages[c.Stage+1].ID
+		}
+		h.writeOn(h.life.now, record.Body{Staged: &record.Staged{Track: c.Track, From: stage.ID, To: to}})
+	}
+}
+
+// mostStrands is how many growths of a sort a carer follows.
+const mostStrands = 9
+
+// strands writes what became of the growths that are followed.
+func (h *hand) strands() {
+	l := h.life
+	for i, leaf := range l.plant.Leaves {
+		h.strand(l.leaves, i, recovery.Leaf, leaf.Came, leaf.Began, leaf.MM, leaf.Mature(), leaf.Lost, i >= len(l.plant.Leaves)-mostStrands || !leaf.Came)
+	}
+	for i, g := range l.plant.Growths {
+		sort := recovery.Shoot
+		if h.state().Habit.Orchid {
+			sort = recovery.Bulb
+		}
+		h.strand(l.bulbs, i, sort, false, g.Began, g.MM, g.MM >= g.Full, nil, true)
+	}
+	for i, r := range l.plant.Roots {
+		if i < 2 && r.MM >= 5 {
+			var lost *day.Day
+			if !r.Alive {
+				lost = &l.now
+			}
+			h.strand(l.roots, i, recovery.Root, false, r.Began, r.MM, false, lost, true)
+		}
+	}
+}
+
+func (h *hand) strand(known map[int]uuid.UUID, i int, sort recovery.GrowthSort, came bool, began day.Day, mm float64, mature bool, lost *day.Day, wanted bool) {
+	l := h.life
+	at, is := known[i]
+	if !is {
+		if !wanted || lost != nil || came && len(known) >= 3 || len(known) >= mostStrands {
+			return
+		}
+		at = id(fmt.Sprintf("%s/%s/%d", h.label, sort, i))
+		known[i] = at
+		g := record.Grown{Growth: at, Sort: sort, CameWith: came, State: recovery.Starting}
+		if came {
+			size := math.Round(mm)
+			g.State, g.SizeMM = recovery.Mature, &size
+			l.written[at] = size
+		}
+		h.writeOn(max(began, h.state().ArrivedOn), record.Body{Grown: &g})
+		if came {
+			return
+		}
+	}
+	strand := strandOf(h.state(), at)
+	if strand == nil || strand.State == recovery.Lost {
+		return
+	}
+	if lost != nil {
+		h.writeOn(*lost, record.Body{Grown: &record.Grown{Growth: at, State: recovery.Lost}})
+		return
+	}
+	size := math.Round(mm)
+	ripe := mature && strand.State != recovery.Mature
+	if size < l.written[at]+max(4, 0.12*l.written[at]) && !ripe {
+		return
+	}
+	g := record.Grown{Growth: at, SizeMM: &size, State: recovery.Growing}
+	if mature {
+		g.State = recovery.Mature
+	}
+	l.written[at] = size
+	h.writeOn(l.now, record.Body{Grown: &g})
+}
+
+func strandOf(s record.State, at uuid.UUID) *recovery.Strand {
+	for i := range s.Strands {
+		if s.Strands[i].ID == at.String() {
+			return &s.Strands[i]
+		}
+	}
+	return nil
+}
+
+// countRoots writes a tally of what lives and died.
+func (h *hand) countRoots(daysAgo int, c roots.Count, ball float64) {
+	longest, _ := h.life.plant.Read("longest-root")
+	tips, _ := h.life.plant.Read("live-tips")
+	h.tally(daysAgo, c, longest, int(tips), ball)
+}
+
+// shoot takes a picture: the program draws the plant as it is.
+func (h *hand) shoot(on day.Day) {
+	l, state := h.life, h.state()
+	scene := drawing.Scene{Figure: l.figure, Limp: l.plant.Limp, PotMM: 130, DeepMM: 110, Largest: l.plant.LeafMM * 1.15, Seed: uint64(len(h.label)) + uint64(l.plant.Age()),
+		Pests: l.plant.Colony, Clear: state.Habit.Orchid}
+	if w := state.Arrival.PotWidthCM; w != nil {
+		scene.PotMM = *w * 10
+	}
+	if d := state.Arrival.PotDepthCM; d != nil {
+		scene.DeepMM = *d * 10
+	}
+	for _, leaf := range l.plant.Leaves {
+		if leaf.Lost == nil {
+			scene.Blades = append(scene.Blades, drawing.Blade{MM: leaf.MM, Yellow: leaf.Yellow})
+		}
+	}
+	if n := state.Arrival.Growths; n != nil && state.Habit.Orchid {
+		for i := range min(*n, 6) {
+			scene.Bulbs = append(scene.Bulbs, l.plant.LeafMM*(0.3+0.03*float64(i)))
+		}
+	}
+	for _, g := range l.plant.Growths {
+		scene.Bulbs = append(scene.Bulbs, g.MM)
+	}
+	for _, r := range l.plant.Roots {
+		if r.Alive {
+			scene.Roots = append(scene.Roots, r.MM)
+		}
+	}
+	if _, stage, in := state.CurrentStage(); in {
+		scene.Cover = stage.Weans || stage.ID == "stabilise"
+	}
+	shot := id(fmt.Sprintf("%s/picture/%s", h.label, on))
+	h.shots = append(h.shots, snapshot{shot, on, scene})
+	pot := drawing.Rim(scene)
+	h.writeOn(on, record.Body{Pictured: &record.Pictured{Picture: shot, Side: record.SideFront,
+		Scale: &record.Scale{X1: pot.X1 / drawing.Width, Y1: pot.Y / drawing.Width, X2: pot.X2 / drawing.Width, Y2: pot.Y / drawing.Width, MM: scene.PotMM, Of: "the pot"}}})
+}
+
+// snapshot is a picture that is still to be drawn.
+type snapshot struct {
+	id    uuid.UUID
+	on    day.Day
+	scene drawing.Scene
+}
+
+// develop draws the pictures of all stories, as many at once as there are
+// processors.
+func (c *clinic) develop() error {
+	var work errgroup.Group
+	work.SetLimit(runtime.NumCPU())
+	for _, h := range c.hands {
+		h.pictures = make([]store.Picture, len(h.shots))
+		for i, shot := range h.shots {
+			work.Go(func() error {
+				kept, err := picture.Draw(drawing.Draw(shot.scene))
+				if err != nil {
+					return fmt.Errorf("demo picture of %s: %w", h.label, err)
+				}
+				h.pictures[i] = store.Picture{ID: shot.id, PlantID: h.plant, Width: kept.Width, Height: kept.Height, Digest: kept.Digest, Body: kept.Body, Small: kept.Small, RecordedAt: shot.on.Time()}
+				return nil
+			})
+		}
+	}
+	return work.Wait()
+}

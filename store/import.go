@@ -1,0 +1,187 @@
+package store
+
+import (
+	"context"
+	"encoding/json"
+	"fmt"
+	"sort"
+	"time"
+
+	"github.com/google/uuid"
+	"github.com/jmoiron/sqlx"
+
+	"tendermend/core/day"
+	"tendermend/core/plant"
+	"tendermend/record"
+)
+
+// PlantRecord is all that is recorded of a plant.
+type PlantRecord struct {
+	ID       uuid.UUID
+	Entries  []record.Entry
+	Pictures []Picture
+}
+
+// Added counts what an import added, and what was there already.
+type Added struct {
+	Plants   int `json:"plants"`
+	Entries  int `json:"entries"`
+	Pictures int `json:"pictures"`
+	Known    int `json:"known" doc:"Entries and pictures that were there already."`
+}
+
+// ImportPlant takes a plant's record over as it was kept: ids, days, times of
+// recording and names stay. Entries are checked in the order of their recording
+// as if they were recorded now, unless they are trusted; what is there already
+// is left alone, so that importing twice does nothing twice. Refusals are
+// record.Faults; ErrConflict means that an id is used for something else.
+func (s *Store) ImportPlant(ctx context.Context, a Account, p PlantRecord, today day.Day, trusted bool) (added Added, err error) {
+	collection := a.Collection.ID
+	err = s.inTx(ctx, func(tx *sqlx.Tx) error {
+		added = Added{}
+		made, err := tx.ExecContext(ctx, `insert into plants (collection_id, id) values ($1, $2) on conflict do nothing`, collection, p.ID)
+		if err != nil {
+			return err
+		}
+		if n, _ := made.RowsAffected(); n == 1 {
+			added.Plants = 1
+		}
+		var locked uuid.UUID
+		if err := tx.GetContext(ctx, &locked, `select id from plants where collection_id = $1 and id = $2 for update`, collection, p.ID); err != nil {
+			return err
+		}
+		entries, err := loadEntries(ctx, tx, collection, p.ID)
+		if err != nil {
+			return err
+		}
+		kinds, err := loadKinds(ctx, tx, collection, true)
+		if err != nil {
+			return err
+		}
+		fresh, known, err := newOnes(entries, p)
+		if err != nil {
+			return err
+		}
+		added.Known += known
+		for i, picture := range p.Pictures {
+			there, err := hasPicture(ctx, tx, collection, p.ID, picture.ID)
+			if err != nil {
+				return err
+			}
+			if err := s.insertPicture(ctx, tx, a, p.Pictures[i]); err != nil {
+				return err
+			}
+			if there {
+				added.Known++
+			} else {
+				added.Pictures++
+			}
+		}
+		if !trusted {
+			if err := s.checkImported(ctx, tx, collection, entries, fresh, kinds, today); err != nil {
+				return err
+			}
+		}
+		if err := insertEntries(ctx, tx, a, fresh); err != nil {
+			return err
+		}
+		added.Entries = len(fresh)
+		if len(entries)+len(fresh) == 0 {
+			return record.Faults{{Field: "entries", Message: "a plant without a single entry cannot be taken over"}}
+		}
+		if err := s.useUp(ctx, tx, a, append(entries, fresh...)); err != nil {
+			return err
+		}
+		return project(ctx, tx, a.Collection, record.Fold(p.ID, append(entries, fresh...), kinds))
+	})
+	return added, err
+}
+
+// newOnes gives the entries that are not there yet, in the order of recording.
+func newOnes(there []record.Entry, p PlantRecord) (fresh []record.Entry, known int, err error) {
+	byID := map[uuid.UUID]record.Entry{}
+	for _, e := range there {
+		byID[e.ID] = e
+	}
+	for _, e := range p.Entries {
+		if e.PlantID != p.ID {
+			return nil, 0, record.Faults{{Field: "entries", Message: fmt.Sprintf("entry %s is of another plant than the record it stands in", e.ID)}}
+		}
+		if old, is := byID[e.ID]; is {
+			if old.On != e.On || !record.SameSubmission(old, e) {
+				return nil, 0, ErrConflict
+			}
+			known++
+			continue
+		}
+		byID[e.ID] = e
+		fresh = append(fresh, e)
+	}
+	sort.SliceStable(fresh, func(a, b int) bool { return fresh[a].RecordedAt.Before(fresh[b].RecordedAt) })
+	return fresh, known, nil
+}
+
+func (s *Store) checkImported(ctx context.Context, tx *sqlx.Tx, collection uuid.UUID, entries, fresh []record.Entry, kinds plant.Kinds, today day.Day) error {
+	all := append([]record.Entry{}, entries...)
+	for _, e := range fresh {
+		if faults := record.Check(e, all, kinds, today); len(faults) > 0 {
+			faults[0].Field, faults[0].Message = "entries", fmt.Sprintf("entry %s of %s: %s", e.ID, e.On, faults[0].Message)
+			return faults[:1]
+		}
+		if e.Pictured != nil {
+			there, err := hasPicture(ctx, tx, collection, e.PlantID, e.Pictured.Picture)
+			if err != nil {
+				return err
+			}
+			if !there {
+				return record.Faults{{Field: "entries", Message: fmt.Sprintf("entry %s names a picture that is not in the file", e.ID)}}
+			}
+		}
+		if place := placeOf(e); place != nil {
+			there, err := s.hasPlace(ctx, collection, *place)
+			if err != nil {
+				return err
+			}
+			if !there {
+				return record.Faults{{Field: "entries", Message: fmt.Sprintf("entry %s names a place that is neither here nor in the file", e.ID)}}
+			}
+		}
+		all = append(all, e)
+	}
+	return nil
+}
+
+// insertEntries writes many entries of one plant at once.
+func insertEntries(ctx context.Context, tx *sqlx.Tx, a Account, entries []record.Entry) error {
+	if len(entries) == 0 {
+		return nil
+	}
+	var ids, plants, kinds, days, bodies []string
+	var by, replaces []*string
+	var recorded []time.Time
+	for _, e := range entries {
+		body, err := json.Marshal(e.Body)
+		if err != nil {
+			return fmt.Errorf("writing entry %s: %w", e.ID, err)
+		}
+		ids, plants, kinds, days, bodies = append(ids, e.ID.String()), append(plants, e.PlantID.String()), append(kinds, string(e.Kind())), append(days, e.On.String()), append(bodies, string(body))
+		recorded = append(recorded, e.RecordedAt)
+		var name, old *string
+		if e.By != "" && e.By != a.User.Name {
+			name = &e.By
+		}
+		if e.Replaces != nil {
+			id := e.Replaces.String()
+			old = &id
+		}
+		by, replaces = append(by, name), append(replaces, old)
+	}
+	_, err := tx.ExecContext(ctx, `
+		insert into entries (collection_id, by_user, id, plant_id, kind, on_day, recorded_at, by_name, replaces, body)
+		select $1, $2, * from unnest($3::uuid[], $4::uuid[], $5::text[], $6::date[], $7::timestamptz[], $8::text[], $9::uuid[], $10::jsonb[])`,
+		a.Collection.ID, a.User.ID, ids, plants, kinds, days, recorded, by, replaces, bodies)
+	if err != nil {
+		return fmt.Errorf("writing %d entries: %w", len(entries), err)
+	}
+	return nil
+}
