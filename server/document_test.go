@@ -29,7 +29,7 @@ func documented(t *testing.T) (list [][2]string) {
 		} `json:"paths"`
 	}
 	require.NoError(t, json.Unmarshal(raw, &document))
-	fill := strings.NewReplacer("{plant}", uuid.NewString(), "{kind}", "own:0123456789", "{cause}", "drought", "{sign}", "leaf.crisp", "{supply}", uuid.NewString())
+	fill := strings.NewReplacer("{plant}", uuid.NewString(), "{picture}", uuid.NewString(), "{kind}", "own:0123456789", "{cause}", "drought", "{sign}", "leaf.crisp", "{supply}", uuid.NewString())
 	for path, methods := range document.Paths {
 		for method, o := range methods {
 			assert.NotEmpty(t, o.Summary, "%s %s", method, path)

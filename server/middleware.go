@@ -11,10 +11,23 @@ import (
 	"time"
 
 	"github.com/danielgtaylor/huma/v2"
+	"github.com/go-chi/chi/v5/middleware"
 	"github.com/go-chi/httprate"
 
 	"tendermend/picture"
 )
+
+// limitTime ends what takes too long; archives may take longer.
+func limitTime(next http.Handler) http.Handler {
+	short, long := middleware.Timeout(answerWithin)(next), middleware.Timeout(archiveWithin)(next)
+	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
+		if strings.HasPrefix(r.URL.Path, "/api/import") || strings.HasPrefix(r.URL.Path, "/api/archive") || r.URL.Path == "/api/entries.csv" {
+			long.ServeHTTP(w, r)
+			return
+		}
+		short.ServeHTTP(w, r)
+	})
+}
 
 // limitBody stops reading a request that is far larger than any entry; pictures
 // and archives may be larger.

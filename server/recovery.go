@@ -25,13 +25,13 @@ type Recovery struct {
 	Began     day.Day                `json:"began"`
 	Gate      recovery.Gate          `json:"gate"`
 	Asks      []recovery.Measure     `json:"asks" doc:"What to read at a check-in."`
-	Expected  *recovery.Opening       `json:"expected,omitempty" doc:"When the gate may open."`
+	Expected  *recovery.Opening      `json:"expected,omitempty" doc:"When the gate may open."`
 	Setback   *recovery.Setback      `json:"setback,omitempty"`
 	Stall     *recovery.Stall        `json:"stall,omitempty"`
 	Dish      *working.Amount        `json:"dish,omitempty" doc:"Level of the falling dish."`
 	Light     *working.Amount        `json:"light,omitempty" doc:"Light that it gets in this stage, mol a day."`
 	Weaning   []recovery.WeaningStep `json:"weaning" doc:"The timetable of opening its cover; empty where it has none."`
-	Runway    *record.ReservesLast         `json:"runway,omitempty" doc:"How long its reserves last, where it lives on them."`
+	Runway    *record.ReservesLast   `json:"runway,omitempty" doc:"How long its reserves last, where it lives on them."`
 }
 
 // Follow is what following a plant over months comes to.
@@ -40,7 +40,7 @@ type Follow struct {
 	Sorts    []recovery.GrowthSort `json:"sorts" doc:"The sorts of growth of its habit, the usual one first."`
 	Growths  recovery.Growths      `json:"growths"`
 	Pictures []PictureView         `json:"pictures" doc:"Oldest first."`
-	Score    *recovery.Wellbeing       `json:"score,omitempty" doc:"Its condition today."`
+	Score    *recovery.Wellbeing   `json:"score,omitempty" doc:"Its condition today."`
 	Scores   []recovery.Reading    `json:"scores" doc:"Its condition at each look."`
 	Odds     *prognosis.Chance     `json:"odds,omitempty" doc:"Odds of survival while it is in treatment."`
 	Drying   *recovery.DryDown     `json:"drying,omitempty"`

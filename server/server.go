@@ -49,6 +49,7 @@ const (
 	mostBody      = 256 << 10
 	mostArchive   = 256 << 20
 	answerWithin  = 10 * time.Second
+	archiveWithin = 5 * time.Minute
 	sessionLength = 30 * 24 * time.Hour
 )
 
@@ -70,7 +71,7 @@ func New(s *store.Store, o Options) http.Handler {
 	r := chi.NewRouter()
 	r.Use(middleware.Recoverer, securityHeaders, middleware.Compress(2))
 	r.Group(func(r chi.Router) {
-		r.Use(middleware.Timeout(answerWithin), limitBody, http.NewCrossOriginProtection().Handler, noStore, srv.limitSignIns, srv.sessions.LoadAndSave)
+		r.Use(limitTime, limitBody, http.NewCrossOriginProtection().Handler, noStore, srv.limitSignIns, srv.sessions.LoadAndSave)
 		srv.operations(r)
 		r.NotFound(func(w http.ResponseWriter, r *http.Request) {
 			writeProblem(w, huma.Error404NotFound("There is nothing at this address."))
@@ -120,5 +121,7 @@ func (srv *server) operations(r chi.Router) huma.API {
 	srv.confirmedOperations(api)
 	srv.benchOperations(api)
 	srv.householdOperations(api)
+	srv.reviewOperations(api)
+	srv.exchangeOperations(api)
 	return api
 }

@@ -78,7 +78,7 @@ func (s *Store) ImportPlant(ctx context.Context, a Account, p PlantRecord, today
 			}
 		}
 		if !trusted {
-			if err := s.checkImported(ctx, tx, collection, entries, fresh, kinds, today); err != nil {
+			if err := s.checkImported(ctx, collection, entries, fresh, kinds, today); err != nil {
 				return err
 			}
 		}
@@ -121,21 +121,12 @@ func newOnes(there []record.Entry, p PlantRecord) (fresh []record.Entry, known i
 	return fresh, known, nil
 }
 
-func (s *Store) checkImported(ctx context.Context, tx *sqlx.Tx, collection uuid.UUID, entries, fresh []record.Entry, kinds plant.Kinds, today day.Day) error {
+func (s *Store) checkImported(ctx context.Context, collection uuid.UUID, entries, fresh []record.Entry, kinds plant.Kinds, today day.Day) error {
 	all := append([]record.Entry{}, entries...)
 	for _, e := range fresh {
 		if faults := record.Check(e, all, kinds, today); len(faults) > 0 {
 			faults[0].Field, faults[0].Message = "entries", fmt.Sprintf("entry %s of %s: %s", e.ID, e.On, faults[0].Message)
 			return faults[:1]
-		}
-		if e.Pictured != nil {
-			there, err := hasPicture(ctx, tx, collection, e.PlantID, e.Pictured.Picture)
-			if err != nil {
-				return err
-			}
-			if !there {
-				return record.Faults{{Field: "entries", Message: fmt.Sprintf("entry %s names a picture that is not in the file", e.ID)}}
-			}
 		}
 		if place := placeOf(e); place != nil {
 			there, err := s.hasPlace(ctx, collection, *place)

@@ -17,6 +17,7 @@ const usage = `tendermend — find what ails a plant, treat it, follow it until 
   tendermend openapi                       the OpenAPI document of all operations
   tendermend diagnose < EXAMINATION.json   what it may be, as JSON
   tendermend case-schema                   the JSON Schema of those files
+  tendermend archive-schema                the JSON Schema of whole collections
   tendermend cases FILE                    how often the differential is right
 `
 
@@ -46,6 +47,8 @@ func run(args []string, in io.Reader, out io.Writer) error {
 		return diagnose(in, out)
 	case "case-schema":
 		return caseSchema(out)
+	case "archive-schema":
+		return archiveSchema(out)
 	case "cases":
 		return scoreCases(args[1:], out)
 	case "demo":

@@ -165,6 +165,16 @@ func migrate() error {
 	return s.Migrate(ctx)
 }
 
+// archiveSchema writes the JSON Schema of archives.
+func archiveSchema(out io.Writer) error {
+	schema, err := server.ArchiveSchema()
+	if err != nil {
+		return err
+	}
+	_, err = out.Write(schema)
+	return err
+}
+
 // openAPI prints the document of all operations.
 func openAPI(out io.Writer) error {
 	raw, err := server.DocumentJSON()

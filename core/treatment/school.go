@@ -251,3 +251,13 @@ func matters(id string, s Situation) bool {
 	}
 	return false
 }
+
+// SchoolName gives a school's name by its id; the id where there is none.
+func SchoolName(id string) string {
+	for _, s := range schools {
+		if s.ID == id {
+			return s.Name
+		}
+	}
+	return id
+}

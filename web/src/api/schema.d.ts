@@ -38,6 +38,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/archive.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The whole collection as JSON (docs/archive.schema.json) */
+        get: operations["get-archive"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bench": {
         parameters: {
             query?: never;
@@ -225,6 +242,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/entries.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every entry of the collection as CSV; nothing but pictures is left out */
+        get: operations["get-entries-table"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/guide": {
         parameters: {
             query?: never;
@@ -236,6 +270,23 @@ export interface paths {
         get: operations["get-guide"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take over an archive (JSON), a table of entries or a register (CSV); what is there already is left alone */
+        post: operations["import"];
         delete?: never;
         options?: never;
         head?: never;
@@ -328,6 +379,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plants/{plant}/archive.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A plant's record as JSON, with its pictures */
+        get: operations["get-plant-archive"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plants/{plant}/case": {
         parameters: {
             query?: never;
@@ -381,6 +449,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plants/{plant}/entries.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A plant's record as CSV */
+        get: operations["get-plant-entries-table"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plants/{plant}/pictures/{picture}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A picture as JPEG */
+        get: operations["get-picture"];
+        /** Send a picture (JPEG, PNG or WebP); it is kept upright, resized and without private data. Record it with an entry */
+        put: operations["add-picture"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plants/{plant}/plan": {
         parameters: {
             query?: never;
@@ -392,6 +495,40 @@ export interface paths {
         put?: never;
         /** The plan for the accepted causes; records nothing */
         post: operations["preview-plan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plants/{plant}/review": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A look back over a plant: before and after, growths, stages, work, cost and lesson */
+        get: operations["get-review"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plants/{plant}/review.html": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The same as one file to print or give away, pictures included */
+        get: operations["get-review-page"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -443,6 +580,40 @@ export interface paths {
         get: operations["get-kind"];
         /** Add a kind of the collection's own, change or withdraw it; every version is kept */
         put: operations["save-kind"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/register.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The register as CSV */
+        get: operations["get-register-table"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/review": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A look back over the collection: saved and lost by cause and school, and what took long */
+        get: operations["get-collection-review"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -653,6 +824,19 @@ export interface components {
             south?: boolean;
             /** @description IANA name, for example Europe/Lisbon. */
             timeZone?: string;
+        };
+        Added: {
+            /** Format: int64 */
+            entries: number;
+            /**
+             * Format: int64
+             * @description Entries and pictures that were there already.
+             */
+            known: number;
+            /** Format: int64 */
+            pictures: number;
+            /** Format: int64 */
+            plants: number;
         };
         Adjusted: {
             /** @description Per cent: least, best. */
@@ -970,6 +1154,26 @@ export interface components {
             id: string;
             text: string;
         };
+        Chance: {
+            /**
+             * Format: double
+             * @description Lower end of the 95 % interval, 0-1.
+             */
+            least: number;
+            /**
+             * Format: double
+             * @description 0-1.
+             */
+            lives: number;
+            /** Format: double */
+            most: number;
+            /**
+             * Format: int64
+             * @description Closed cases of the collection that it rests on.
+             */
+            own: number;
+            working: components["schemas"]["Working"];
+        };
         Check: {
             /**
              * Format: double
@@ -1002,10 +1206,31 @@ export interface components {
             /** @description The usual one first. */
             sides: components["schemas"]["Side"][];
         };
+        Clock: {
+            /** @description The first treatment. */
+            first: string;
+            generation: components["schemas"]["Amount"];
+            /** @description Days from one treatment to the next. */
+            interval: components["schemas"]["Amount"];
+            pest: components["schemas"]["Pest"];
+            /** @description All treatments, the first among them. */
+            treatments: string[];
+        };
         Closed: {
             /** @enum {string} */
-            outcome: "mended" | "given-away" | "lost";
+            outcome: "mended" | "given-away" | "lost" | "kept-under-watch";
             reason?: string;
+        };
+        CollectionReview: {
+            all: components["schemas"]["Share"];
+            byCause: components["schemas"]["Share"][];
+            bySchool: components["schemas"]["Share"][];
+            /** @description The last that ended. */
+            endings: components["schemas"]["Ending"][];
+            from: string;
+            source: string;
+            stages: components["schemas"]["StageTime"][];
+            to: string;
         };
         Comparison: {
             /** @description Signs that tell them apart, most telling first. */
@@ -1179,6 +1404,29 @@ export interface components {
              */
             unit: "l" | "cm" | "m2" | "plant";
         };
+        DryDown: {
+            /**
+             * Format: double
+             * @description Median days between waterings, earlier.
+             */
+            before: number;
+            faster: boolean;
+            /**
+             * Format: double
+             * @description The same, of late.
+             */
+            now: number;
+            working: components["schemas"]["Working"];
+        };
+        Ending: {
+            arrivedOn: string;
+            /** @description Id of its main cause; empty where none was accepted. */
+            cause: string;
+            endedOn: string;
+            id: string;
+            name: string;
+            standing: string;
+        };
         EntriesOutputBody: {
             /** @description Newest first. */
             entries: components["schemas"]["EntryView"][];
@@ -1195,6 +1443,7 @@ export interface components {
             did?: components["schemas"]["Did"];
             examined?: components["schemas"]["Examined"];
             fed?: components["schemas"]["Fed"];
+            grown?: components["schemas"]["Grown"];
             id: string;
             kind: string;
             /** @description False when it was undone or corrected. */
@@ -1204,6 +1453,7 @@ export interface components {
             noted?: components["schemas"]["Noted"];
             /** @description The day it happened. */
             on: string;
+            pictured?: components["schemas"]["Pictured"];
             planned?: components["schemas"]["Planned"];
             plantId: string;
             potted?: components["schemas"]["Potted"];
@@ -1262,6 +1512,11 @@ export interface components {
              */
             type: string;
         };
+        Event: {
+            kind: string;
+            on: string;
+            what: string;
+        };
         Examined: {
             /** @description Signs looked for and not there. */
             absent: string[];
@@ -1271,12 +1526,6 @@ export interface components {
             /** @description Signs seen. */
             present: string[];
             tables?: string;
-        };
-        Expected: {
-            from: string;
-            late: boolean;
-            to: string;
-            working: components["schemas"]["Working"];
         };
         Fed: {
             product?: string;
@@ -1327,6 +1576,30 @@ export interface components {
             /** @description Parts on which the last look saw something. */
             seen: string[];
         };
+        Follow: {
+            /** @description The clocks of its pests. */
+            clocks: components["schemas"]["Clock"][];
+            drying?: components["schemas"]["DryDown"];
+            /** @description Days of plan steps that a pest's clock sets. */
+            due: {
+                [key: string]: string;
+            };
+            /** @description What was done and what happened, oldest first. */
+            events: components["schemas"]["Event"][];
+            growths: components["schemas"]["Growths"];
+            /** @description Odds of survival while it is in treatment. */
+            odds?: components["schemas"]["Chance"];
+            /** @description Oldest first. */
+            pictures: components["schemas"]["PictureView"][];
+            /** @description Its condition today. */
+            score?: components["schemas"]["Wellbeing"];
+            /** @description Its condition at each look. */
+            scores: components["schemas"]["Reading"][];
+            /** @description The sorts of growth of its habit, the usual one first. */
+            sorts: string[];
+            /** @description Its growths, each one followed. */
+            strands: components["schemas"]["Strand"][];
+        };
         Gap: {
             from: string;
             to: string;
@@ -1335,6 +1608,40 @@ export interface components {
             conditions: components["schemas"]["Standing"][];
             /** @description Whether every condition is met. */
             open: boolean;
+        };
+        Grown: {
+            /** @description Whether it came with the plant. */
+            cameWith?: boolean;
+            /** @description Id of the strand, made by the sender when it begins. */
+            growth: string;
+            name?: string;
+            /** @description The picture on which it was measured. */
+            picture?: string;
+            /** Format: double */
+            sizeMm?: number;
+            /**
+             * @description Wanted when it begins.
+             * @enum {string}
+             */
+            sort?: "leaf" | "bulb" | "cane" | "shoot" | "spike" | "plantlet" | "root";
+            /** @enum {string} */
+            state?: "starting" | "growing" | "mature" | "stalled" | "lost";
+        };
+        Growths: {
+            /**
+             * Format: int64
+             * @description Feeding growths lost since it came, roots not counted.
+             */
+            gone: number;
+            interval?: components["schemas"]["Amount"];
+            /**
+             * Format: int64
+             * @description Feeding growths that grew here, roots not counted.
+             */
+            made: number;
+            pace?: components["schemas"]["Amount"];
+            /** @description Each grown-up growth against the one before, oldest first. */
+            ratios: components["schemas"]["Ratio"][];
         };
         GuideOutputBody: {
             /** @description Parts from the outside in, with the signs to ask first. */
@@ -1425,6 +1732,9 @@ export interface components {
         };
         Knowledge: {
             causes: components["schemas"]["Cause"][];
+            growthStates: string[];
+            /** @description Sorts of growth that are followed. */
+            growths: components["schemas"]["SortOfGrowth"][];
             habits: components["schemas"]["Habit"][];
             /** @description What light comes from. */
             lights: components["schemas"]["Light"][];
@@ -1434,6 +1744,8 @@ export interface components {
             rootManner: string;
             /** @description Into which roots are counted. */
             rootSorts: components["schemas"]["Sort"][];
+            /** @description From where pictures are taken, the usual one first. */
+            sides: string[];
             signs: components["schemas"]["Sign"][];
             tracks: components["schemas"]["Track"][];
             traits: {
@@ -1505,8 +1817,11 @@ export interface components {
         };
         Measure: {
             alarm: boolean;
+            always: boolean;
             /** @description The question as put to the carer. */
             ask: string;
+            /** Format: int64 */
+            curve: number;
             growing: boolean;
             how: string;
             id: string;
@@ -1517,6 +1832,7 @@ export interface components {
              */
             most: number;
             short: string;
+            unstaged: boolean;
         };
         Metered: {
             /**
@@ -1630,12 +1946,14 @@ export interface components {
             did?: components["schemas"]["Did"];
             examined?: components["schemas"]["Examined"];
             fed?: components["schemas"]["Fed"];
+            grown?: components["schemas"]["Grown"];
             id: string;
             metered?: components["schemas"]["Metered"];
             moved?: components["schemas"]["Moved"];
             noted?: components["schemas"]["Noted"];
             /** @description The day it happened. */
             on: string;
+            pictured?: components["schemas"]["Pictured"];
             planned?: components["schemas"]["Planned"];
             potted?: components["schemas"]["Potted"];
             prepared?: components["schemas"]["Prepared"];
@@ -1652,6 +1970,15 @@ export interface components {
         };
         Noted: {
             text: string;
+        };
+        Opening: {
+            from: string;
+            /** @description Whether it takes longer than is usual. */
+            late: boolean;
+            /** @description Whether its own pace was measured; otherwise it rests on what is usual alone. */
+            own: boolean;
+            to: string;
+            working: components["schemas"]["Working"];
         };
         Outcomes: {
             /**
@@ -1706,6 +2033,75 @@ export interface components {
             parts: number;
             what: string;
         };
+        Pest: {
+            /** @description Id of the cause that it is. */
+            cause: string;
+            /**
+             * Format: double
+             * @description Degree-days of the egg; 0 where it bears live young.
+             */
+            eggK: number;
+            /** @description Where the young hide. */
+            hides: string;
+            label: string;
+            /**
+             * Format: double
+             * @description °C under which it does not grow.
+             */
+            threshold: number;
+            /**
+             * Format: double
+             * @description Degree-days from egg to adult.
+             */
+            totalK: number;
+        };
+        PestTime: {
+            cause: string;
+            /**
+             * Format: int64
+             * @description 0 is the first treatment.
+             */
+            nth: number;
+        };
+        PictureAnswerBody: {
+            /** Format: int64 */
+            height: number;
+            id: string;
+            /**
+             * Format: int64
+             * @description Pixels, as it is kept.
+             */
+            width: number;
+        };
+        PictureView: {
+            entry: string;
+            /** Format: int64 */
+            height: number;
+            note?: string;
+            on: string;
+            /** @description Id of the picture, which was sent before. */
+            picture: string;
+            /** @description What is known of its scale. */
+            scale?: components["schemas"]["Scale"];
+            /** @enum {string} */
+            side: "front" | "left" | "right" | "back" | "top" | "base" | "roots";
+            /** Format: int64 */
+            width: number;
+            /**
+             * Format: double
+             * @description What its whole width shows, mm, where its scale is known.
+             */
+            widthMm?: number;
+        };
+        Pictured: {
+            note?: string;
+            /** @description Id of the picture, which was sent before. */
+            picture: string;
+            /** @description What is known of its scale. */
+            scale?: components["schemas"]["Scale"];
+            /** @enum {string} */
+            side: "front" | "left" | "right" | "back" | "top" | "base" | "roots";
+        };
         Place: {
             id: string;
             /** @description Whether plants here are kept apart; walked last. */
@@ -1734,6 +2130,8 @@ export interface components {
         Plan: {
             /** @description What to answer for a fuller plan. */
             asks: string[];
+            /** @description Tracks that run beside the first one. */
+            beside?: string[];
             causes: string[];
             cautions: components["schemas"]["Caution"][];
             ends: string[];
@@ -1782,6 +2180,8 @@ export interface components {
             answers: components["schemas"]["Answers"];
             arrival: components["schemas"]["Arrived"];
             arrivedOn: string;
+            /** @description The tracks that run beside it. */
+            beside: components["schemas"]["Recovery"][];
             botanical: string;
             /** @description What it turned out to be. */
             cases: components["schemas"]["Case"][];
@@ -1799,6 +2199,8 @@ export interface components {
             examined?: components["schemas"]["Look"];
             /** @description What a small drawing of it shows. */
             figure: components["schemas"]["Figure"];
+            /** @description What following it over months comes to. */
+            follow: components["schemas"]["Follow"];
             habit: string;
             habitInfo: components["schemas"]["Habit"];
             id: string;
@@ -1838,6 +2240,66 @@ export interface components {
             /** @description What it wants: its kind's values, or its habit's, with what was overruled. */
             wants: components["schemas"]["Profile"];
             water?: components["schemas"]["WaterNeed"];
+        };
+        PlantReview: {
+            after?: components["schemas"]["PictureView"];
+            before?: components["schemas"]["PictureView"];
+            botanical: string;
+            /** @description What it was, by name: confirmed, or accepted. */
+            causes: string[];
+            /** @description Material and price, in the collection's money. */
+            cost: components["schemas"]["Amount"];
+            /** Format: int64 */
+            days: number;
+            /** Format: int64 */
+            fed: number;
+            from: string;
+            growths: components["schemas"]["Growths"];
+            /** @description Whether that was confirmed. */
+            known: boolean;
+            /** @description What was written when the case was closed. */
+            lesson?: string;
+            /**
+             * Format: int64
+             * @description Days on which somebody looked.
+             */
+            looks: number;
+            /**
+             * Format: int64
+             * @description Leaves that were lost.
+             */
+            lost: number;
+            /**
+             * Format: int64
+             * @description Leaves that opened.
+             */
+            made: number;
+            /** @description The carers' minutes. */
+            minutes: components["schemas"]["Amount"];
+            name: string;
+            /**
+             * Format: double
+             * @description Its condition at the last look.
+             */
+            now?: number;
+            school?: string;
+            stages: components["schemas"]["StageReview"][];
+            standing: string;
+            /** @description What was done of its plans. */
+            steps: components["schemas"]["StepDone"][];
+            /**
+             * Format: double
+             * @description Its condition at the first look, 0-100.
+             */
+            then?: number;
+            to: string;
+            /**
+             * Format: int64
+             * @description Products used.
+             */
+            treated: number;
+            /** Format: int64 */
+            watered: number;
         };
         PlantRow: {
             arrivedOn: string;
@@ -1954,6 +2416,13 @@ export interface components {
         ProfilesOutputBody: {
             profiles: components["schemas"]["Profile"][];
         };
+        Ratio: {
+            against: string;
+            on: string;
+            /** Format: double */
+            percent: number;
+            strand: string;
+        };
         Reading: {
             on: string;
             /** Format: double */
@@ -1978,18 +2447,27 @@ export interface components {
             /** @description What to read at a check-in. */
             asks: components["schemas"]["Measure"][];
             began: string;
-            expected?: components["schemas"]["Expected"];
+            /** @description Level of the falling dish. */
+            dish?: components["schemas"]["Amount"];
+            /** @description When the gate may open. */
+            expected?: components["schemas"]["Opening"];
             gate: components["schemas"]["Gate"];
             /**
              * Format: int64
              * @description The stage it is in; the number of stages when mended.
              */
             index: number;
+            /** @description Light that it gets in this stage, mol a day. */
+            light?: components["schemas"]["Amount"];
+            /** @description How long its reserves last, where it lives on them. */
+            runway?: components["schemas"]["ReservesLast"];
             setback?: components["schemas"]["Setback"];
             stages: components["schemas"]["Stage"][];
             stall?: components["schemas"]["Stall"];
             track: string;
             trackName: string;
+            /** @description The timetable of opening its cover; empty where it has none. */
+            weaning: components["schemas"]["WeaningStep"][];
         };
         Register: {
             isolation: {
@@ -2014,6 +2492,12 @@ export interface components {
         };
         Reopened: {
             reason?: string;
+        };
+        ReservesLast: {
+            /** @description The first day on which they may be used up. */
+            from: string;
+            to: string;
+            working: components["schemas"]["Working"];
         };
         Result: {
             /**
@@ -2081,6 +2565,23 @@ export interface components {
             /** @description The state of the tables then. */
             tables: string;
         };
+        Scale: {
+            /** Format: double */
+            mm: number;
+            /** @description What it was measured on: the pot. */
+            of?: string;
+            /** Format: double */
+            x1: number;
+            /** Format: double */
+            x2: number;
+            /**
+             * Format: double
+             * @description As a share of the width as well.
+             */
+            y1: number;
+            /** Format: double */
+            y2: number;
+        };
         School: {
             against: string;
             id: string;
@@ -2113,6 +2614,20 @@ export interface components {
             missed: components["schemas"]["Missed"][];
             /** @description By tenth of stated chance. */
             reliability: components["schemas"]["Bin"][];
+        };
+        ScorePart: {
+            name: string;
+            /**
+             * Format: double
+             * @description 0-100.
+             */
+            value: number;
+            /**
+             * Format: double
+             * @description Its share of the whole, among the parts that are known.
+             */
+            weight: number;
+            why: string;
         };
         Seam: {
             bands: components["schemas"]["Span"][];
@@ -2155,6 +2670,26 @@ export interface components {
                 [key: string]: string;
             };
             household: components["schemas"]["Household"];
+        };
+        Share: {
+            /** Format: double */
+            high?: number;
+            /** Format: int64 */
+            inWork: number;
+            label: string;
+            /** Format: int64 */
+            lost: number;
+            /**
+             * Format: double
+             * @description Lower end of the 95 % interval of the share saved, 0-1; missing while none has ended.
+             */
+            low?: number;
+            of: string;
+            /**
+             * Format: int64
+             * @description Mended, given away or kept under watch.
+             */
+            saved: number;
         };
         Sheet: {
             cause: components["schemas"]["Cause"];
@@ -2241,12 +2776,25 @@ export interface components {
             id: "live" | "doubtful" | "deadDry" | "mushy";
             label: string;
         };
+        SortOfGrowth: {
+            feeds: boolean;
+            /** @description How its size is measured, the same way each time. */
+            how: string;
+            id: string;
+            label: string;
+            many: string;
+        };
         Span: {
             /** @description Whether it was entered by stepping back. */
             back: boolean;
             /** @description Whether it was entered without the gate. */
             early: boolean;
             from: string;
+            /**
+             * Format: int64
+             * @description 0 for the leading track, from 1 for those beside it.
+             */
+            lane: number;
             name: string;
             reason?: string;
             stage: string;
@@ -2256,14 +2804,54 @@ export interface components {
         };
         Stage: {
             care: components["schemas"]["Care"];
+            dish: boolean;
             holdsWater: boolean;
             id: string;
+            /** Format: double */
+            lightShare: number;
             /** Format: int64 */
             lookDays: number;
             name: string;
+            onReserves: boolean;
             purpose: string;
             tooEarly: string;
             usualWeeks: number[];
+            weans: boolean;
+        };
+        StageReview: {
+            /**
+             * Format: int64
+             * @description Times it fell back into it.
+             */
+            back: number;
+            /**
+             * Format: int64
+             * @description In all, every time it was in it.
+             */
+            days: number;
+            /** @description Its name. */
+            stage: string;
+            /** @description Whether it is in it now. */
+            still: boolean;
+            /** @description Its name. */
+            track: string;
+            /** @description Weeks that are usual, shortest and longest. */
+            usual: number[];
+        };
+        StageTime: {
+            /** @description Whether it took longer than is usual. */
+            long: boolean;
+            /**
+             * Format: double
+             * @description Days.
+             */
+            median: number;
+            /** Format: int64 */
+            n: number;
+            stage: string;
+            track: string;
+            /** @description Weeks. */
+            usual: number[];
         };
         Staged: {
             from: string;
@@ -2274,6 +2862,7 @@ export interface components {
             track: string;
         };
         Stall: {
+            atWork: boolean;
             /**
              * Format: int64
              * @description Weeks that are still normal for the habit.
@@ -2283,6 +2872,8 @@ export interface components {
             since: string;
             /** Format: int64 */
             weeks: number;
+            /** @description What says so, and what to look at otherwise. */
+            why: string;
         };
         Standing: {
             /** @description What was found, in words. */
@@ -2314,6 +2905,8 @@ export interface components {
             /** Format: int64 */
             minutes: number;
             on: string;
+            /** @description Set where a pest's clock sets its day: temperatures that are read later move it. */
+            pest?: components["schemas"]["PestTime"];
             phase: string;
             /** @description The treatments that ask for it. */
             reasons: string[];
@@ -2326,6 +2919,12 @@ export interface components {
             /** @description What can go wrong in it. */
             wrong?: string;
         };
+        StepDone: {
+            /** Format: int64 */
+            minutes: number;
+            on: string;
+            title: string;
+        };
         StockInputBody: {
             /**
              * Format: double
@@ -2336,6 +2935,20 @@ export interface components {
             id: string;
             on: string;
             why?: string;
+        };
+        Strand: {
+            began: string;
+            /** @description Whether it came with the plant; otherwise it grew here. */
+            cameWith: boolean;
+            id: string;
+            /** @description What it is called here: the third leaf. */
+            name: string;
+            /** @description Sizes in mm, oldest first. */
+            sizes: components["schemas"]["Reading"][];
+            sort: string;
+            state: string;
+            /** @description Since when it is in that state. */
+            stateOn: string;
         };
         SuppliesOutputBody: {
             supplies: components["schemas"]["Supply"][];
@@ -2480,6 +3093,7 @@ export interface components {
             skipped: boolean;
         };
         Track: {
+            beside: boolean;
             id: string;
             name: string;
             stages: components["schemas"]["Stage"][];
@@ -2610,6 +3224,12 @@ export interface components {
             /** Format: double */
             millilitres?: number;
         };
+        WeaningStep: {
+            done: boolean;
+            from: string;
+            now: boolean;
+            what: string;
+        };
         Weighed: {
             /** Format: double */
             grams: number;
@@ -2632,6 +3252,14 @@ export interface components {
              * @description Chance of the cause if this sign had not been looked for.
              */
             without: number;
+        };
+        Wellbeing: {
+            parts: components["schemas"]["ScorePart"][];
+            /** @description Parts that nobody has read lately. */
+            unknown: string[];
+            /** Format: double */
+            value: number;
+            working: components["schemas"]["Working"];
         };
         Window: {
             from: string;
@@ -2725,6 +3353,40 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AppraisalView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "get-archive": {
+        parameters: {
+            query?: {
+                /** @description Whether pictures are included. */
+                pictures?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
                 };
             };
             /** @description Error */
@@ -3091,6 +3753,37 @@ export interface operations {
             };
         };
     };
+    "get-entries-table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv; charset=utf-8": string;
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     "get-guide": {
         parameters: {
             query: {
@@ -3110,6 +3803,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["GuideOutputBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    import: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Added"];
                 };
             };
             /** @description Error */
@@ -3317,6 +4043,39 @@ export interface operations {
             };
         };
     };
+    "get-plant-archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                plant: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     "get-case": {
         parameters: {
             query?: never;
@@ -3485,6 +4244,112 @@ export interface operations {
             };
         };
     };
+    "get-plant-entries-table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                plant: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv; charset=utf-8": string;
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "get-picture": {
+        parameters: {
+            query?: {
+                /** @description The small one, for lists. */
+                small?: boolean;
+            };
+            header?: never;
+            path: {
+                plant: string;
+                picture: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The picture */
+            200: {
+                headers: {
+                    "Cache-Control"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "add-picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                plant: string;
+                picture: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PictureAnswerBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     "preview-plan": {
         parameters: {
             query?: never;
@@ -3507,6 +4372,76 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanPreview"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "get-review": {
+        parameters: {
+            query?: {
+                /** @description The last half year, the last year, or its whole time here. */
+                span?: "half-year" | "year" | "whole";
+            };
+            header?: never;
+            path: {
+                plant: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlantReview"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "get-review-page": {
+        parameters: {
+            query?: {
+                /** @description The last half year, the last year, or its whole time here. */
+                span?: "half-year" | "year" | "whole";
+            };
+            header?: never;
+            path: {
+                plant: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A page that needs nothing else */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/html": string;
                 };
             };
             /** @description Error */
@@ -3637,6 +4572,68 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["KindView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "get-register-table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv; charset=utf-8": string;
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "get-collection-review": {
+        parameters: {
+            query?: {
+                span?: "half-year" | "year" | "whole";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CollectionReview"];
                 };
             };
             /** @description Error */

@@ -1,0 +1,121 @@
+// Package exchange writes records out and reads them in, in open formats, so
+// that nobody is held by the program: a whole collection or one plant as JSON,
+// its entries as CSV, and the register as CSV.
+package exchange
+
+import (
+	"bytes"
+	"encoding/json"
+	"errors"
+	"fmt"
+	"image"
+	_ "image/jpeg" // the one format that is kept
+	"io"
+	"time"
+
+	"github.com/google/uuid"
+
+	"tendermend/core/day"
+	"tendermend/core/plant"
+	"tendermend/record"
+)
+
+// Format names the JSON format and its version.
+const Format = "tender-mend archive 1"
+
+// Archive is a collection, or some plants of it, with all that was recorded.
+type Archive struct {
+	Format     string          `json:"format" enum:"tender-mend archive 1"`
+	Written    day.Day         `json:"written"`
+	Collection string          `json:"collection" doc:"What the collection is called."`
+	Places     []Place         `json:"places"`
+	Kinds      []plant.Profile `json:"kinds" doc:"Kinds that the collection added."`
+	Supplies   []Supply        `json:"supplies"`
+	Plants     []Plant         `json:"plants"`
+}
+
+// Place is a place of the collection.
+type Place struct {
+	ID        uuid.UUID `json:"id"`
+	Name      string    `json:"name"`
+	Light     string    `json:"light,omitempty"`
+	Isolation bool      `json:"isolation,omitempty"`
+}
+
+// Supply is a supply of the cupboard with what went in and out by hand.
+type Supply struct {
+	ID    uuid.UUID    `json:"id"`
+	Name  string       `json:"name"`
+	Unit  string       `json:"unit"`
+	Low   float64      `json:"low"`
+	Price *float64     `json:"price,omitempty"`
+	Moves []SupplyMove `json:"moves" doc:"What steps of plans used stands in their entries."`
+}
+
+// SupplyMove is something that went into the cupboard, or out.
+type SupplyMove struct {
+	ID     uuid.UUID `json:"id"`
+	On     day.Day   `json:"on"`
+	Amount float64   `json:"amount"`
+	Why    string    `json:"why,omitempty"`
+}
+
+// Plant is a plant with its whole record, undone entries too.
+type Plant struct {
+	ID       uuid.UUID      `json:"id"`
+	Name     string         `json:"name" doc:"For the reader; the entries tell."`
+	Entries  []record.Entry `json:"entries"`
+	Pictures []Picture      `json:"pictures"`
+}
+
+// Picture is a picture, as JPEG in base64.
+type Picture struct {
+	ID         uuid.UUID `json:"id"`
+	Width      int       `json:"width"`
+	Height     int       `json:"height"`
+	RecordedAt time.Time `json:"recordedAt"`
+	Digest     []byte    `json:"digest" doc:"SHA-256 of what was first sent."`
+	JPEG       []byte    `json:"jpeg"`
+	Small      []byte    `json:"small"`
+}
+
+// Write writes an archive as JSON.
+func Write(w io.Writer, a Archive) error {
+	out := json.NewEncoder(w)
+	out.SetIndent("", " ")
+	return out.Encode(a)
+}
+
+// ErrNotOurs means that a file is neither an archive, nor entries, nor a
+// register.
+var ErrNotOurs = errors.New("this is neither an archive, nor a table of entries, nor a register; the columns and fields are described in docs/exchange.md")
+
+// Read reads an archive. Fields that it does not know are refused, so that
+// nothing is lost in silence.
+func Read(raw []byte) (Archive, error) {
+	var a Archive
+	in := json.NewDecoder(bytes.NewReader(raw))
+	in.DisallowUnknownFields()
+	if err := in.Decode(&a); err != nil {
+		return Archive{}, fmt.Errorf("the archive cannot be read: %w", err)
+	}
+	if a.Format != Format {
+		return Archive{}, ErrNotOurs
+	}
+	for i, p := range a.Plants {
+		for j, e := range p.Entries {
+			if e.ID == uuid.Nil || e.Kind() == "" {
+				return Archive{}, fmt.Errorf("plants[%d].entries[%d] holds no entry of a known kind", i, j)
+			}
+		}
+		for j, x := range p.Pictures {
+			for _, jpeg := range [][]byte{x.JPEG, x.Small} {
+				// Pictures are shown to browsers: nothing else may stand in their place.
+				if _, format, err := image.DecodeConfig(bytes.NewReader(jpeg)); err != nil || format != "jpeg" {
+					return Archive{}, fmt.Errorf("plants[%d].pictures[%d] holds no JPEG", i, j)
+				}
+			}
+		}
+	}
+	return a, nil
+}

@@ -1,0 +1,171 @@
+package exchange
+
+import (
+	"encoding/csv"
+	"encoding/json"
+	"errors"
+	"fmt"
+	"io"
+	"slices"
+	"strings"
+	"time"
+
+	"github.com/google/uuid"
+
+	"tendermend/core/day"
+	"tendermend/record"
+)
+
+// entryColumns are those of a table of entries. What was recorded stands in the
+// last one as JSON, so that nothing is lost; the place's name stands beside its
+// id for collections that have other places.
+var entryColumns = []string{"plant", "entry", "on", "recorded_at", "by", "replaces", "kind", "place", "recorded"}
+
+// WriteEntries writes entries as CSV, one row each. Names of places are by id.
+func WriteEntries(w io.Writer, plants []Plant, places []Place) error {
+	names := map[uuid.UUID]string{}
+	for _, p := range places {
+		names[p.ID] = p.Name
+	}
+	out := csv.NewWriter(w)
+	if err := out.Write(entryColumns); err != nil {
+		return err
+	}
+	for _, p := range plants {
+		for _, e := range p.Entries {
+			body, err := json.Marshal(e.Body)
+			if err != nil {
+				return err
+			}
+			replaces, place := "", ""
+			if e.Replaces != nil {
+				replaces = e.Replaces.String()
+			}
+			if at := placeOf(e); at != nil {
+				place = names[*at]
+			}
+			err = out.Write([]string{p.ID.String(), e.ID.String(), e.On.String(), e.RecordedAt.UTC().Format(time.RFC3339Nano), guard(e.By), replaces, string(e.Kind()), guard(place), string(body)})
+			if err != nil {
+				return err
+			}
+		}
+	}
+	out.Flush()
+	return out.Error()
+}
+
+func placeOf(e record.Entry) *uuid.UUID {
+	switch {
+	case e.Arrived != nil:
+		return e.Arrived.Place
+	case e.Moved != nil:
+		return e.Moved.Place
+	}
+	return nil
+}
+
+// guard keeps a spreadsheet from taking words for a formula.
+func guard(s string) string {
+	if s != "" && strings.ContainsRune("=+-@\t\r", rune(s[0])) {
+		return "'" + s
+	}
+	return s
+}
+
+func unguard(s string) string {
+	if len(s) > 1 && s[0] == '\'' && strings.ContainsRune("=+-@\t\r", rune(s[1])) {
+		return s[1:]
+	}
+	return s
+}
+
+// rows reads a CSV with named columns; missing ones are told by name.
+func rows(raw []byte, wanted []string) ([]map[string]string, error) {
+	in := csv.NewReader(strings.NewReader(strings.TrimPrefix(string(raw), "\ufeff")))
+	in.FieldsPerRecord = -1
+	all, err := in.ReadAll()
+	if err != nil {
+		return nil, fmt.Errorf("the table cannot be read: %w", err)
+	}
+	if len(all) == 0 {
+		return nil, ErrNotOurs
+	}
+	head := all[0]
+	for i := range head {
+		head[i] = strings.ToLower(strings.TrimSpace(head[i]))
+	}
+	for _, w := range wanted {
+		if !slices.Contains(head, w) {
+			return nil, fmt.Errorf("the table has no column “%s”: %w", w, ErrNotOurs)
+		}
+	}
+	list := make([]map[string]string, 0, len(all)-1)
+	for n, fields := range all[1:] {
+		if len(fields) > len(head) {
+			return nil, fmt.Errorf("row %d has more fields than there are columns", n+2)
+		}
+		row := map[string]string{}
+		for i, f := range fields {
+			row[head[i]] = unguard(f)
+		}
+		list = append(list, row)
+	}
+	return list, nil
+}
+
+// ReadEntries reads a table of entries. Places are named by those rows that have
+// one, so that they can be found or made.
+func ReadEntries(raw []byte) (plants []Plant, places []Place, err error) {
+	list, err := rows(raw, []string{"plant", "entry", "on", "recorded_at", "recorded"})
+	if err != nil {
+		return nil, nil, err
+	}
+	at := map[uuid.UUID]int{}
+	named := map[uuid.UUID]bool{}
+	for n, row := range list {
+		fail := func(column string, err error) error {
+			return fmt.Errorf("row %d, column “%s”: %w", n+2, column, err)
+		}
+		id, err := uuid.Parse(row["plant"])
+		if err != nil {
+			return nil, nil, fail("plant", err)
+		}
+		e := record.Entry{PlantID: id, By: row["by"]}
+		if e.ID, err = uuid.Parse(row["entry"]); err != nil {
+			return nil, nil, fail("entry", err)
+		}
+		if e.On, err = day.Parse(row["on"]); err != nil {
+			return nil, nil, fail("on", err)
+		}
+		if e.RecordedAt, err = time.Parse(time.RFC3339Nano, row["recorded_at"]); err != nil {
+			return nil, nil, fail("recorded_at", errors.New("write it as 2026-11-24T09:00:00Z"))
+		}
+		if row["replaces"] != "" {
+			old, err := uuid.Parse(row["replaces"])
+			if err != nil {
+				return nil, nil, fail("replaces", err)
+			}
+			e.Replaces = &old
+		}
+		body := json.NewDecoder(strings.NewReader(row["recorded"]))
+		body.DisallowUnknownFields()
+		if err := body.Decode(&e.Body); err != nil {
+			return nil, nil, fail("recorded", err)
+		}
+		if e.Kind() == "" {
+			return nil, nil, fail("recorded", errors.New("it holds no entry of a known kind"))
+		}
+		if place := placeOf(e); place != nil && row["place"] != "" && !named[*place] {
+			named[*place] = true
+			places = append(places, Place{ID: *place, Name: row["place"]})
+		}
+		i, known := at[id]
+		if !known {
+			i = len(plants)
+			at[id] = i
+			plants = append(plants, Plant{ID: id})
+		}
+		plants[i].Entries = append(plants[i].Entries, e)
+	}
+	return plants, places, nil
+}

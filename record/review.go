@@ -1,0 +1,253 @@
+package record
+
+import (
+	"fmt"
+	"math"
+
+	"github.com/google/uuid"
+
+	"tendermend/core/day"
+	"tendermend/core/diagnosis"
+	"tendermend/core/recovery"
+	"tendermend/core/treatment"
+	"tendermend/core/working"
+)
+
+// Review looks back over a plant's time: from one day to another.
+type Review struct {
+	From     day.Day          `json:"from"`
+	To       day.Day          `json:"to"`
+	Days     int              `json:"days"`
+	Before   *PictureOn       `json:"before,omitempty" doc:"The first picture of that time, from the side of the last one."`
+	After    *PictureOn       `json:"after,omitempty"`
+	Growths  recovery.Growths `json:"growths"`
+	Made     int              `json:"made" doc:"Leaves that opened."`
+	Lost     int              `json:"lost" doc:"Leaves that were lost."`
+	Then     *float64         `json:"then,omitempty" doc:"Its condition at the first look, 0-100."`
+	Now      *float64         `json:"now,omitempty" doc:"Its condition at the last look."`
+	Stages   []StageReview    `json:"stages"`
+	Steps    []StepDone       `json:"steps" doc:"What was done of its plans."`
+	Looks    int              `json:"looks" doc:"Days on which somebody looked."`
+	Watered  int              `json:"watered"`
+	Fed      int              `json:"fed"`
+	Treated  int              `json:"treated" doc:"Products used."`
+	Minutes  working.Amount   `json:"minutes" doc:"The carers' minutes."`
+	Cost     working.Amount   `json:"cost" doc:"Material and price, in the collection's money."`
+	Standing string           `json:"standing"`
+	Causes   []string         `json:"causes" doc:"What it was, by name: confirmed, or accepted."`
+	Known    bool             `json:"known" doc:"Whether that was confirmed."`
+	School   string           `json:"school,omitempty"`
+	Lesson   string           `json:"lesson,omitempty" doc:"What was written when the case was closed."`
+	used     []Used
+}
+
+// StageReview is how long a stage took, beside what is usual.
+type StageReview struct {
+	Track string     `json:"track" doc:"Its name."`
+	Stage string     `json:"stage" doc:"Its name."`
+	Days  int        `json:"days" doc:"In all, every time it was in it."`
+	Usual [2]float64 `json:"usual" doc:"Weeks that are usual, shortest and longest."`
+	Back  int        `json:"back" doc:"Times it fell back into it."`
+	Still bool       `json:"still" doc:"Whether it is in it now."`
+}
+
+// StepDone is a step of a plan that was done.
+type StepDone struct {
+	On      day.Day `json:"on"`
+	Title   string  `json:"title"`
+	Minutes int     `json:"minutes"`
+}
+
+// Minutes that records of a kind stand for where no plan says (common practice).
+var minutesOf = map[Kind]int{KindExamined: 5, KindWatered: 1, KindWeighed: 1, KindProbed: 1, KindChecked: 2, KindTallied: 8, KindFed: 2, KindPotted: 10, KindPictured: 1, KindGrown: 0, KindTreated: 10, KindMetered: 2}
+
+// Used gives what the steps of the review took from the cupboard.
+func (r Review) Used() []Used { return r.used }
+
+// Review looks back over a plant's record from one day to another, as of the
+// second.
+func (s State) Review(entries []Entry, from, to day.Day) Review {
+	from = max(from, s.ArrivedOn)
+	r := Review{From: from, To: to, Days: int(to - from), Standing: s.Standing(), Stages: []StageReview{}, Steps: []StepDone{}, Causes: []string{}}
+	r.Growths = recovery.Reckon(s.Strands, s.ArrivedOn, to)
+	inside := func(on day.Day) bool { return on >= from && on <= to }
+	live := Live(entries)
+	plans := map[string]treatment.Step{}
+	minutes := map[string]int{}
+	for _, e := range InOrder(entries) {
+		if !live[e.ID] {
+			continue
+		}
+		if e.Planned != nil && e.Planned.Plan != nil {
+			for _, step := range e.Planned.Plan.Steps {
+				plans[step.ID] = step
+			}
+		}
+		if !inside(e.On) {
+			continue
+		}
+		switch {
+		case e.Did != nil && !e.Did.Skipped:
+			step := plans[e.Did.Step]
+			r.Steps = append(r.Steps, StepDone{e.On, step.Title, step.Minutes})
+			minutes["steps of plans"] += step.Minutes
+			r.used = append(r.used, e.Did.Used...)
+		case e.Watered != nil:
+			r.Watered++
+			minutes["waterings"] += minutesOf[KindWatered]
+		case e.Fed != nil:
+			r.Fed++
+			minutes["feeds"] += minutesOf[KindFed]
+		case e.Treated != nil:
+			r.Treated++
+			minutes["products"] += minutesOf[KindTreated]
+		default:
+			if m := minutesOf[e.Kind()]; m > 0 {
+				minutes["looks and measures"] += m
+			}
+		}
+	}
+	for _, on := range s.Looks {
+		if inside(on) {
+			r.Looks++
+		}
+	}
+	for _, reading := range s.Readings["new-leaves"] {
+		if inside(reading.On) {
+			r.Made += int(reading.Value)
+		}
+	}
+	for _, reading := range s.Readings["leaves-lost"] {
+		if inside(reading.On) {
+			r.Lost += int(reading.Value)
+		}
+	}
+	r.Minutes = working.Amount{What: "minutes", Unit: "min", Working: working.Working{Formula: "minutes of the steps done, as planned, and the usual minutes of every other record", Source: working.CommonPractice, Sure: "rough: nobody held a watch"}}
+	for _, part := range []string{"steps of plans", "looks and measures", "waterings", "feeds", "products"} {
+		if minutes[part] > 0 {
+			r.Minutes.Value += float64(minutes[part])
+			r.Minutes.Working.Inputs = append(r.Minutes.Working.Inputs, working.Input{Name: part, Value: float64(minutes[part]), Unit: "min"})
+		}
+	}
+	s.reviewPictures(&r, inside)
+	s.reviewStages(&r, from, to)
+	s.reviewCause(&r)
+	basis := s.Basis()
+	for _, on := range s.Looks {
+		if score, ok := recovery.WellbeingOn(s.Readings, basis, on); ok && inside(on) {
+			v := score.Value
+			if r.Then == nil {
+				r.Then = &v
+			}
+			r.Now = &v
+		}
+	}
+	if s.Closed != nil {
+		r.Lesson = s.Closed.Reason
+	}
+	return r
+}
+
+// reviewPictures takes the last picture and the first one from the same side.
+func (s State) reviewPictures(r *Review, inside func(day.Day) bool) {
+	for i := range s.Pictures {
+		p := s.Pictures[i]
+		if !inside(p.On) || p.Side == SideRoots {
+			continue
+		}
+		r.After = &p
+	}
+	if r.After == nil {
+		return
+	}
+	for i := range s.Pictures {
+		p := s.Pictures[i]
+		if inside(p.On) && p.Side == r.After.Side && p.Entry != r.After.Entry {
+			r.Before = &p
+			return
+		}
+	}
+}
+
+func (s State) reviewStages(r *Review, from, to day.Day) {
+	at := map[[2]string]int{}
+	for _, span := range s.Stages {
+		end := to
+		if span.To != nil {
+			end = min(*span.To, to)
+		}
+		start := max(span.From, from)
+		if span.Stage == recovery.Mended || end < start || span.From > to {
+			continue
+		}
+		key := [2]string{span.Track, span.Stage}
+		i, known := at[key]
+		if !known {
+			track, _ := recovery.TrackByID(span.Track)
+			one := StageReview{Track: track.Name, Stage: span.Name}
+			if n, ok := track.StageIndex(span.Stage); ok && n < len(track.Stages) {
+				one.Usual = track.Stages[n].UsualWeeks
+			}
+			i = len(r.Stages)
+			at[key] = i
+			r.Stages = append(r.Stages, one)
+		}
+		r.Stages[i].Days += int(end - start)
+		if span.Back {
+			r.Stages[i].Back++
+		}
+		r.Stages[i].Still = span.To == nil
+	}
+}
+
+func (s State) reviewCause(r *Review) {
+	var ids []string
+	switch n := len(s.Cases); {
+	case n > 0:
+		ids, r.Known = s.Cases[n-1].Causes, true
+	case s.Plan != nil:
+		ids = s.Plan.Causes
+	case s.Verdict != nil:
+		ids = s.Verdict.Causes
+	}
+	for _, id := range ids {
+		if c, ok := diagnosis.CauseByID(id); ok {
+			r.Causes = append(r.Causes, c.Label)
+		}
+	}
+	if s.Plan != nil {
+		r.School = s.Plan.School
+	}
+}
+
+// Price is what one unit of a supply costs.
+type Price struct {
+	Name string
+	Each float64
+}
+
+// WithCost adds up what the plant cost: its price and what its steps used.
+// Supplies without a price count nothing, and it says so.
+func (r Review) WithCost(paid *float64, prices map[uuid.UUID]Price) Review {
+	w := working.Working{Formula: "price paid + what its steps took from the cupboard × price; hours are not counted", Source: "its own record", Sure: "as good as the record of what was used"}
+	var sum float64
+	if paid != nil {
+		sum += *paid
+		w.Inputs = append(w.Inputs, working.Input{Name: "price paid", Value: *paid})
+	}
+	unpriced := 0
+	for _, u := range r.used {
+		price, known := prices[u.Supply]
+		if !known {
+			unpriced++
+			continue
+		}
+		sum += u.Amount * price.Each
+		w.Inputs = append(w.Inputs, working.Input{Name: price.Name, Value: math.Round(u.Amount*price.Each*100) / 100})
+	}
+	if unpriced > 0 {
+		w.Sure = fmt.Sprintf("too low: %d of the supplies used have no price", unpriced)
+	}
+	r.Cost = working.Amount{What: "cost", Value: math.Round(sum*100) / 100, Unit: "money", Working: w}
+	return r
+}
