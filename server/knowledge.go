@@ -26,8 +26,8 @@ type Knowledge struct {
 	Measures     []recovery.Measure      `json:"measures"`
 	Tracks       []recovery.Track        `json:"tracks"`
 	Growths      []recovery.SortOfGrowth `json:"growths" doc:"Sorts of growth that are followed."`
-	GrowthStates []recovery.GrowthState  `json:"growthStates"`
-	Sides        []record.Side           `json:"sides" doc:"From where pictures are taken, the usual one first."`
+	GrowthStates []recovery.GrowthState  `json:"growthStates" enum:"starting,growing,mature,stalled,lost"`
+	Sides        []record.Side           `json:"sides" enum:"front,left,right,back,top,base,roots" doc:"From where pictures are taken, the usual one first."`
 	RootSorts    []roots.Sort            `json:"rootSorts" doc:"Into which roots are counted."`
 	RootManner   string                  `json:"rootManner" doc:"How roots are counted."`
 	Lights       []climate.Light         `json:"lights" doc:"What light comes from."`

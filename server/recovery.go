@@ -37,7 +37,7 @@ type Recovery struct {
 // Follow is what following a plant over months comes to.
 type Follow struct {
 	Strands  []recovery.Strand     `json:"strands" doc:"Its growths, each one followed."`
-	Sorts    []recovery.GrowthSort `json:"sorts" doc:"The sorts of growth of its habit, the usual one first."`
+	Sorts    []recovery.GrowthSort `json:"sorts" enum:"leaf,bulb,cane,shoot,spike,plantlet,root" doc:"The sorts of growth of its habit, the usual one first."`
 	Growths  recovery.Growths      `json:"growths"`
 	Pictures []PictureView         `json:"pictures" doc:"Oldest first."`
 	Score    *recovery.Wellbeing   `json:"score,omitempty" doc:"Its condition today."`

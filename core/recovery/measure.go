@@ -32,13 +32,16 @@ type Measure struct {
 	Always bool `json:"always"`
 	// Unstaged is true where it is asked of a plant that is in no stage.
 	Unstaged bool `json:"unstaged"`
+	// SinceLook is true where it counts what came since the last look, so that it
+	// is never the same as last time.
+	SinceLook bool `json:"sinceLook"`
 	// Curve is how much its curve tells: 1 is drawn first, 0 is not drawn.
 	Curve int `json:"curve"`
 }
 
 var measures = []Measure{
 	{ID: "wilt", Ask: "Wilted since the last look?", Short: "new wilt", How: "Compare its stance with the last picture", Kind: YesNo, Most: 1, Alarm: true, Always: true, Unstaged: true},
-	{ID: "yellow", Ask: "New yellowing since the last look?", Short: "new yellowing", How: "Count yellow leaves", Kind: YesNo, Most: 1},
+	{ID: "yellow", Ask: "New yellowing since the last look?", Short: "new yellowing", How: "Count yellow leaves", Kind: YesNo, Most: 1, SinceLook: true},
 	{ID: "smell", Ask: "Does pot or base smell sour or rotten?", Short: "smell", How: "Smell the drainage hole", Kind: YesNo, Most: 1, Alarm: true, Always: true, Unstaged: true},
 	{ID: "rot", Ask: "New rot on roots or base?", Short: "new rot", How: "Look through a clear pot, press the base", Kind: YesNo, Most: 1, Alarm: true},
 	{ID: "rocks", Ask: "Does it rock in the pot?", Short: "rocks", How: "Rock it gently between two fingers", Kind: YesNo, Most: 1},
@@ -51,9 +54,9 @@ var measures = []Measure{
 	{ID: "roots-at-bottom", Ask: "Have roots reached the pot's bottom?", Short: "roots at the bottom", How: "Look through a clear pot or the holes", Kind: YesNo, Most: 1, Growing: true},
 	{ID: "root-on-new", Ask: "Longest root on the new growth", Short: "root on new growth", How: "Measure from its foot", Kind: Length, Most: 500, Growing: true, Curve: 3},
 	{ID: "new-growth", Ask: "New growth point started?", Short: "new growth", How: "Look at crown, nodes or bulb feet", Kind: YesNo, Most: 1, Growing: true},
-	{ID: "new-leaves", Ask: "New leaves opened since the last look", Short: "new leaves", How: "Count the leaves that opened", Kind: Count, Most: 50, Growing: true, Curve: 4, Unstaged: true},
-	{ID: "leaf-ratio", Ask: "Newest leaf against the one before", Short: "newest leaf's size", How: "Length of the newest over length of the one before", Kind: Percent, Most: 400, Curve: 5},
-	{ID: "leaves-lost", Ask: "Leaves lost since the last look", Short: "leaves lost", How: "Count what has gone", Kind: Count, Most: 200},
+	{ID: "new-leaves", Ask: "New leaves opened since the last look", Short: "new leaves", How: "Count the leaves that opened", Kind: Count, Most: 50, Growing: true, Curve: 4, Unstaged: true, SinceLook: true},
+	{ID: "leaf-ratio", Ask: "Newest leaf against the one before", Short: "newest leaf's size", How: "Length of the newest over length of the one before", Kind: Percent, Most: 400, Curve: 5, SinceLook: true},
+	{ID: "leaves-lost", Ask: "Leaves lost since the last look", Short: "leaves lost", How: "Count what has gone", Kind: Count, Most: 200, SinceLook: true},
 	{ID: "uncurled", Ask: "Leaves uncurled and up again?", Short: "leaves uncurled", How: "Look along the blades", Kind: YesNo, Most: 1},
 	{ID: "core-wet", Ask: "Is the core of the root ball wet?", Short: "core wet", How: "Push a stick to the middle", Kind: YesNo, Most: 1},
 	{ID: "out-of-chamber", Ask: "Out of the chamber all day?", Short: "out of the chamber", How: "Answer for the days since the last look", Kind: YesNo, Most: 1},

@@ -28,7 +28,7 @@ const (
 
 // SortOfGrowth is a sort with how it is spoken of and measured.
 type SortOfGrowth struct {
-	ID    GrowthSort `json:"id"`
+	ID    GrowthSort `json:"id" enum:"leaf,bulb,cane,shoot,spike,plantlet,root"`
 	Label string     `json:"label"`
 	Many  string     `json:"many"`
 	How   string     `json:"how" doc:"How its size is measured, the same way each time."`
@@ -77,11 +77,11 @@ var GrowthStates = []GrowthState{Starting, Growing, Mature, Stalled, Lost}
 // Strand is one growth that is followed: a leaf, a bulb, a root worth following.
 type Strand struct {
 	ID       string      `json:"id"`
-	Sort     GrowthSort  `json:"sort"`
+	Sort     GrowthSort  `json:"sort" enum:"leaf,bulb,cane,shoot,spike,plantlet,root"`
 	Name     string      `json:"name" doc:"What it is called here: the third leaf."`
 	CameWith bool        `json:"cameWith" doc:"Whether it came with the plant; otherwise it grew here."`
 	Began    day.Day     `json:"began"`
-	State    GrowthState `json:"state"`
+	State    GrowthState `json:"state" enum:"starting,growing,mature,stalled,lost"`
 	StateOn  day.Day     `json:"stateOn" doc:"Since when it is in that state."`
 	Sizes    []Reading   `json:"sizes" doc:"Sizes in mm, oldest first."`
 }

@@ -15,6 +15,11 @@ export const router = createBrowserRouter([
         path: "household",
         lazy: async () => ({ Component: (await import("./views/WhoLivesHere")).HouseholdPage }),
       },
+      { path: "exchange", lazy: async () => ({ Component: (await import("./views/Exchange")).Exchange }) },
+      {
+        path: "look-back",
+        lazy: async () => ({ Component: (await import("./views/back/CollectionBack")).CollectionBack }),
+      },
       { path: "sale", lazy: async () => ({ Component: (await import("./views/AtSale")).AtSale }) },
       {
         path: "plants/:plant",
@@ -25,6 +30,9 @@ export const router = createBrowserRouter([
           { path: "do", lazy: async () => ({ Component: (await import("./views/plant/WhatToDo")).WhatToDo }) },
           { path: "work", lazy: async () => ({ Component: (await import("./views/plant/Work")).Work }) },
           { path: "measure", lazy: async () => ({ Component: (await import("./views/plant/Measure")).Measure }) },
+          { path: "growths", lazy: async () => ({ Component: (await import("./views/plant/Growths")).Growths }) },
+          { path: "pictures", lazy: async () => ({ Component: (await import("./views/plant/Pictures")).Pictures }) },
+          { path: "look-back", lazy: async () => ({ Component: (await import("./views/back/LookBack")).LookBack }) },
           {
             path: "record",
             lazy: async () => ({ Component: (await import("./views/plant/PlantRecord")).PlantRecord }),

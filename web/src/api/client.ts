@@ -17,6 +17,9 @@ export type Plan = Schemas["Plan"];
 export type Answers = Schemas["Answers"];
 export type Measure = Schemas["Measure"];
 export type Profile = Schemas["Profile"];
+export type Strand = Schemas["Strand"];
+export type PictureView = Schemas["PictureView"];
+export type Review = Schemas["PlantReview"];
 
 /** What the server refused, or why it could not be reached, in plain words. */
 export class Problem extends Error {

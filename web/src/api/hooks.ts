@@ -214,6 +214,50 @@ export const useShopping = (plant: string) =>
     queryFn: () => answer(client.GET("/api/plants/{plant}/shopping", { params: { path: { plant } } })),
   });
 
+export type Span = "half-year" | "year" | "whole";
+
+/** A look back over a plant. */
+export const useReview = (plant: string, span: Span) =>
+  useQuery({
+    queryKey: ["review", plant, span],
+    queryFn: () => answer(client.GET("/api/plants/{plant}/review", { params: { path: { plant }, query: { span } } })),
+  });
+
+/** A look back over the collection. */
+export const useCollectionReview = (span: Span) =>
+  useQuery({
+    queryKey: ["collection-review", span],
+    queryFn: () => answer(client.GET("/api/review", { params: { query: { span } } })),
+  });
+
+/** Sends the bytes of a file as they are. */
+const asBytes = {
+  bodySerializer: (body: unknown) => body as BodyInit,
+  headers: { "Content-Type": "application/octet-stream" },
+};
+
+/** Sends a picture; the id is made once, so that trying again does nothing twice. */
+export const useSendPicture = (plant: string) =>
+  useMutation({
+    mutationFn: ({ id, file }: { id: string; file: Blob }) =>
+      answer(
+        client.PUT("/api/plants/{plant}/pictures/{picture}", {
+          params: { path: { plant, picture: id } },
+          body: file as unknown as string,
+          ...asBytes,
+        }),
+      ),
+  });
+
+/** Takes a file over into the collection. */
+export function useImport() {
+  const cache = useQueryClient();
+  return useMutation({
+    mutationFn: (file: Blob) => answer(client.POST("/api/import", { body: file as unknown as string, ...asBytes })),
+    onSuccess: () => cache.invalidateQueries(),
+  });
+}
+
 /** An entry before it gets its id and is sent. */
 export type Draft = Omit<NewEntry, "id"> & { id?: string };
 
@@ -237,6 +281,8 @@ export function useRecord(plant: string) {
         cache.invalidateQueries({ queryKey: ["rounds"] }),
         cache.invalidateQueries({ queryKey: ["places"] }),
         cache.invalidateQueries({ queryKey: ["confirmed"] }),
+        cache.invalidateQueries({ queryKey: ["review", plant] }),
+        cache.invalidateQueries({ queryKey: ["collection-review"] }),
         cache.invalidateQueries({ queryKey: ["supplies"] }),
         cache.invalidateQueries({ queryKey: ["shopping", plant] }),
       ]),

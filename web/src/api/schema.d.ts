@@ -1596,7 +1596,7 @@ export interface components {
             /** @description Its condition at each look. */
             scores: components["schemas"]["Reading"][];
             /** @description The sorts of growth of its habit, the usual one first. */
-            sorts: string[];
+            sorts: ("leaf" | "bulb" | "cane" | "shoot" | "spike" | "plantlet" | "root")[];
             /** @description Its growths, each one followed. */
             strands: components["schemas"]["Strand"][];
         };
@@ -1732,7 +1732,7 @@ export interface components {
         };
         Knowledge: {
             causes: components["schemas"]["Cause"][];
-            growthStates: string[];
+            growthStates: ("starting" | "growing" | "mature" | "stalled" | "lost")[];
             /** @description Sorts of growth that are followed. */
             growths: components["schemas"]["SortOfGrowth"][];
             habits: components["schemas"]["Habit"][];
@@ -1745,7 +1745,7 @@ export interface components {
             /** @description Into which roots are counted. */
             rootSorts: components["schemas"]["Sort"][];
             /** @description From where pictures are taken, the usual one first. */
-            sides: string[];
+            sides: ("front" | "left" | "right" | "back" | "top" | "base" | "roots")[];
             signs: components["schemas"]["Sign"][];
             tracks: components["schemas"]["Track"][];
             traits: {
@@ -1832,6 +1832,7 @@ export interface components {
              */
             most: number;
             short: string;
+            sinceLook: boolean;
             unstaged: boolean;
         };
         Metered: {
@@ -2780,7 +2781,8 @@ export interface components {
             feeds: boolean;
             /** @description How its size is measured, the same way each time. */
             how: string;
-            id: string;
+            /** @enum {string} */
+            id: "leaf" | "bulb" | "cane" | "shoot" | "spike" | "plantlet" | "root";
             label: string;
             many: string;
         };
@@ -2945,8 +2947,10 @@ export interface components {
             name: string;
             /** @description Sizes in mm, oldest first. */
             sizes: components["schemas"]["Reading"][];
-            sort: string;
-            state: string;
+            /** @enum {string} */
+            sort: "leaf" | "bulb" | "cane" | "shoot" | "spike" | "plantlet" | "root";
+            /** @enum {string} */
+            state: "starting" | "growing" | "mature" | "stalled" | "lost";
             /** @description Since when it is in that state. */
             stateOn: string;
         };

@@ -17,6 +17,9 @@ const views = [
   { to: "/handbook", label: "Handbook", end: false },
 ];
 
+/** What a phone's thumb bar has no room for stands in the menu as well. */
+const rarer = { to: "/look-back", label: "Looking back" };
+
 /** The frame of every page: the masthead, the thumb bar on a phone, and whoever is signed in. */
 export function Shell() {
   const session = useSession();
@@ -55,6 +58,7 @@ function SignedIn({ session }: { session: Session }) {
               {v.label}
             </NavLink>
           ))}
+          <NavLink to={rarer.to}>{rarer.label}</NavLink>
         </nav>
         <Household session={session} />
       </header>
@@ -99,6 +103,12 @@ function Household({ session }: { session: Session }) {
         </Menu.Item>
         <Menu.Item onClick={() => setColorScheme(scheme === "dark" ? "light" : "dark")}>
           {scheme === "dark" ? "Light cloth" : "Dark cloth"}
+        </Menu.Item>
+        <Menu.Item component={Link} to={rarer.to} className="phone-only">
+          {rarer.label}
+        </Menu.Item>
+        <Menu.Item component={Link} to="/exchange">
+          Out and in
         </Menu.Item>
         <Menu.Item component={Link} to="/household">
           Who lives here

@@ -7,6 +7,7 @@ const standings: Record<string, string> = {
   mended: "mended",
   "given-away": "given away",
   lost: "lost",
+  "kept-under-watch": "kept under watch",
 };
 
 /** Where a plant stands, in words. */

@@ -5,7 +5,7 @@ import { useRecord } from "../../api/hooks";
 import { shortDay } from "../../dates";
 import { How } from "../../shell/How";
 import { Refused } from "../../shell/States";
-import { sayProse, useUnits } from "../../units";
+import { sayProse, sayQuantity, useUnits } from "../../units";
 import { useUndo } from "../undo";
 import { sentence } from "../words";
 import classes from "./Standing.module.css";
@@ -18,6 +18,7 @@ export function CareNow({ file }: { file: PlantFile }) {
   const undo = useUndo(file.id);
   const stage = file.recovery?.stages?.[file.recovery.index];
   const open = file.plan?.steps?.filter((s) => !file.ticks[s.id]) ?? [];
+  const dueOf = (s: { id: string; on: string }) => file.follow.due[s.id] ?? s.on;
   const care = stage?.care;
   const w = file.water;
   const send = (said: string, body: Parameters<typeof record.mutate>[0]) =>
@@ -37,6 +38,8 @@ export function CareNow({ file }: { file: PlantFile }) {
               Feel it from <b>{shortDay(w.window.from)}</b>, not after {shortDay(w.window.until)}.{" "}
               <How working={w.window.working} of="this window" />
             </>
+          ) : stage?.holdsWater ? (
+            <span className="soft">It is not watered as a pot in this stage.</span>
           ) : (
             <span className="soft">No watering is recorded here yet, so no day is guessed.</span>
           )}
@@ -63,23 +66,62 @@ export function CareNow({ file }: { file: PlantFile }) {
             <li>
               <dl className={classes.care}>
                 <dt>Light</dt>
-                <dd>{care.light}</dd>
+                <dd>
+                  {care.light}
+                  {file.recovery?.light && (
+                    <>
+                      , about {Number(file.recovery.light.value.toFixed(1))} mol a day{" "}
+                      <How working={file.recovery.light.working} of="its light" />
+                    </>
+                  )}
+                </dd>
                 <dt>Air</dt>
                 <dd>{sayProse(care.humidity, system)}</dd>
                 <dt>Feed</dt>
                 <dd>{sayProse(care.feed, system)}</dd>
               </dl>
             </li>
+            {file.recovery?.dish && (
+              <li>
+                Dish: water to{" "}
+                <b>
+                  {file.recovery.dish.value > 0 ? sayQuantity(file.recovery.dish.value, "mm", system) : "none any more"}
+                </b>{" "}
+                <How working={file.recovery.dish.working} of="the level of its dish" />
+              </li>
+            )}
+            {file.recovery && file.recovery.weaning.length > 0 && (
+              <li>
+                Its cover, as long as it bears it:
+                <ol className={classes.weaning}>
+                  {file.recovery.weaning.map((w) => (
+                    <li key={w.what} aria-current={w.now ? "step" : undefined} className={w.done ? "soft" : undefined}>
+                      {w.now ? <b>{w.what}</b> : w.what}{" "}
+                      <span className="soft small">
+                        {w.done ? "borne" : w.now ? `since ${shortDay(w.from)}` : `from ${shortDay(w.from)}`}
+                      </span>
+                    </li>
+                  ))}
+                </ol>
+              </li>
+            )}
             <li className="red">{sayProse(care.not, system)}</li>
           </>
         )}
+        {file.follow.clocks.map((c) => (
+          <li key={c.pest.cause}>
+            {c.pest.label}: again every <b>{c.interval.value} days</b> at this warmth{" "}
+            <How working={c.interval.working} of="the treatment interval" />, clear after {c.generation.value} clean
+            days <How working={c.generation.working} of="the generation" />. They hide in {c.pest.hides}.
+          </li>
+        ))}
         {open.length > 0 && (
           <li>
             <button type="button" className="linkbutton" onClick={() => navigate(`/plants/${file.id}/do`)}>
               {open.length} {open.length === 1 ? "step" : "steps"} of the plan to do
             </button>
             : {open[0]?.title.toLowerCase()}
-            {open[0] && open[0].on > file.today ? ` from ${shortDay(open[0].on)}` : ""}
+            {open[0] && dueOf(open[0]) > file.today ? ` from ${shortDay(dueOf(open[0]))}` : ""}
           </li>
         )}
       </ul>

@@ -29,9 +29,7 @@ export function CheckIn({ file, opened, close }: { file: PlantFile; opened: bool
   const [more, setMore] = useState(false);
   const record = useRecord(file.id);
   const undo = useUndo(file.id);
-  const asked = file.recovery?.asks?.length
-    ? file.recovery.asks
-    : (knowledge.data?.measures ?? []).filter((m) => ["wilt", "smell", "new-leaves"].includes(m.id));
+  const asked = askedOf(file, knowledge.data?.measures ?? []);
   const rest = (knowledge.data?.measures ?? []).filter((m) => !asked.some((a) => a.id === m.id));
   const set = (id: string, value: number | undefined) => {
     const values = { ...draft.values };
@@ -40,6 +38,11 @@ export function CheckIn({ file, opened, close }: { file: PlantFile; opened: bool
     setDraft({ ...draft, values });
   };
   const lastOf = (m: Measure) => (file.curves as Record<string, { on: string; value: number }[]>)[m.id]?.at(-1);
+  const setMany = (more: Record<string, number>) => setDraft({ ...draft, values: { ...more, ...draft.values } });
+  // What nobody has answered yet, in one tap: no alarm, or as it was read last.
+  const bad = (m: Measure) => m.alarm || (m.sinceLook && !m.growing && m.kind !== "percent");
+  const quiet = asked.filter((m) => bad(m) && draft.values[m.id] === undefined);
+  const same = asked.filter((m) => !bad(m) && draft.values[m.id] === undefined && lastOf(m) && !m.sinceLook);
   const send = () =>
     record.mutate(
       {
@@ -67,6 +70,21 @@ export function CheckIn({ file, opened, close }: { file: PlantFile; opened: bool
       title={<h2>Check in: {file.name}</h2>}
     >
       <Stack gap="sm">
+        <Group gap="xs">
+          {quiet.length > 0 && (
+            <Button variant="default" onClick={() => setMany(Object.fromEntries(quiet.map((m) => [m.id, 0])))}>
+              Nothing amiss
+            </Button>
+          )}
+          {same.length > 0 && (
+            <Button
+              variant="default"
+              onClick={() => setMany(Object.fromEntries(same.map((m) => [m.id, lastOf(m)?.value ?? 0])))}
+            >
+              The rest as last time
+            </Button>
+          )}
+        </Group>
         {asked.map((m) => (
           <Reading
             key={m.id}
@@ -118,6 +136,12 @@ export function CheckIn({ file, opened, close }: { file: PlantFile; opened: bool
   );
 }
 
+/** What is asked: what the gates of all its tracks need, or of a plant in no stage what is asked of any. */
+function askedOf(file: PlantFile, measures: Measure[]): Measure[] {
+  const ids = new Set([file.recovery, ...file.beside].flatMap((r) => r?.asks ?? []).map((m) => m.id));
+  return measures.filter((m) => (ids.size > 0 ? ids.has(m.id) : m.unstaged));
+}
+
 interface ReadingProps {
   measure: Measure;
   value: number | undefined;
@@ -163,6 +187,7 @@ function Reading({ measure, value, set, last, today }: ReadingProps) {
       </fieldset>
     );
   }
+  if (measure.kind === "scale") return <Plump measure={measure} ask={ask} before={before} value={value} set={set} />;
   const common = { label: ask, description: [measure.how, before].filter(Boolean).join(" · ") };
   if (measure.kind === "mm") return <QuantityInput unit="mm" value={value} onChange={set} {...common} />;
   return (
@@ -173,5 +198,56 @@ function Reading({ measure, value, set, last, today }: ReadingProps) {
       value={value}
       onChange={set}
     />
+  );
+}
+
+/** The scale of plumpness, each grade with its picture: a bulb in cross-section, from folded to full. */
+function Plump({
+  measure,
+  ask,
+  before,
+  value,
+  set,
+}: Omit<ReadingProps, "last" | "today"> & { ask: string; before?: string }) {
+  const grades = Array.from({ length: measure.most }, (_, i) => i + 1);
+  return (
+    <fieldset style={{ border: 0, padding: 0, margin: 0 }}>
+      <legend style={{ padding: 0 }}>
+        {ask}
+        <span className="soft small" style={{ display: "block" }}>
+          {[measure.how, before].filter(Boolean).join(" · ")}
+        </span>
+      </legend>
+      <span className="answers" style={{ marginTop: 4 }}>
+        {grades.map((g) => {
+          const wide = 5 + (g / measure.most) * 9;
+          const folds = grades.length - g;
+          return (
+            <button
+              key={g}
+              type="button"
+              className="absent"
+              aria-pressed={value === g}
+              aria-label={`${g} of ${measure.most}`}
+              onClick={() => set(value === g ? undefined : g)}
+            >
+              <svg width={34} height={36} viewBox="0 0 34 36" aria-hidden style={{ display: "block" }}>
+                <ellipse cx={17} cy={19} rx={wide} ry={15} fill="none" stroke="currentColor" strokeWidth={1.6} />
+                {grades.slice(0, folds).map((fold, i) => (
+                  <path
+                    key={fold}
+                    d={`M${17 + (i - (folds - 1) / 2) * (wide / 2)} 7 q-2 12 0 24`}
+                    fill="none"
+                    stroke="currentColor"
+                    strokeWidth={1.1}
+                  />
+                ))}
+              </svg>
+              {g}
+            </button>
+          );
+        })}
+      </span>
+    </fieldset>
   );
 }

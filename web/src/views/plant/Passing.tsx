@@ -1,11 +1,13 @@
 import { Button, Group, Modal, Radio, Stack, Textarea } from "@mantine/core";
 import { useState } from "react";
+import { Link } from "react-router";
 import type { PlantFile, Schemas } from "../../api/client";
 import { useRecord } from "../../api/hooks";
 import { newId } from "../../api/id";
 import { sayDay } from "../../dates";
 import { Refused } from "../../shell/States";
 import { useUndo } from "../undo";
+import { sentence, standingWord } from "../words";
 import classes from "./Standing.module.css";
 
 export type Recovery = Schemas["Recovery"];
@@ -134,7 +136,7 @@ function useStaging(file: PlantFile, r: Recovery, to: string, done: () => void) 
 /** Ends a case: mended, given away or lost. */
 export function CloseCase({ file }: { file: PlantFile }) {
   const [asking, setAsking] = useState(false);
-  const [outcome, setOutcome] = useState<"mended" | "given-away" | "lost">("mended");
+  const [outcome, setOutcome] = useState<"mended" | "given-away" | "lost" | "kept-under-watch">("mended");
   const [reason, setReason] = useState("");
   const record = useRecord(file.id);
   const undo = useUndo(file.id);
@@ -147,6 +149,7 @@ export function CloseCase({ file }: { file: PlantFile }) {
         <Radio.Group label="Outcome" value={outcome} onChange={(v) => setOutcome(v as typeof outcome)}>
           <Stack gap={6} mt={6}>
             <Radio value="mended" label="Mended: normal care from here" />
+            <Radio value="kept-under-watch" label="Kept under watch: no treatment, but still looked at" />
             <Radio value="given-away" label="Given away" />
             <Radio value="lost" label="Lost" />
           </Stack>
@@ -185,14 +188,16 @@ export function CloseCase({ file }: { file: PlantFile }) {
 export function ClosedCase({ file }: { file: PlantFile }) {
   const record = useRecord(file.id);
   const [id] = useState(newId);
-  const words = { mended: "Mended", "given-away": "Given away", lost: "Lost" };
   return (
     <div className="patch">
       <h2>
-        {words[file.closed?.outcome ?? "mended"]}
+        {sentence(standingWord(file.closed?.outcome ?? "mended"))}
         {file.seam.ended && <span className={classes.stage}> on {sayDay(file.seam.ended, file.today)}</span>}
       </h2>
       <p>{file.closed?.reason || "The case is closed; its record is kept."}</p>
+      <p>
+        <Link to={`/plants/${file.id}/look-back`}>Look back over it</Link>
+      </p>
       <Button
         variant="default"
         loading={record.isPending}

@@ -18,7 +18,7 @@ export function PlanSteps({ decideAgain }: { decideAgain: () => void }) {
   const plan = file.plan;
   if (!plan) return null;
   if (anew) return <PlanDraft decideAgain={() => setAnew(false)} keeps />;
-  const steps = plan.steps ?? [];
+  const steps = (plan.steps ?? []).map((s) => ({ ...s, on: file.follow.due[s.id] ?? s.on }));
   const open = steps.filter((s) => !file.ticks[s.id]);
   return (
     <div className={classes.plan}>

@@ -5,7 +5,7 @@ import { distance, sayDay } from "../../dates";
 import { Bare, Failed, Waiting } from "../../shell/States";
 import { isolationWord, standingWord } from "../words";
 
-/** A plant's file: who it is, and the four sides of its case. */
+/** A plant's file: who it is, and the sides of its case. */
 export function PlantPage() {
   const { plant = "" } = useParams();
   const file = usePlant(plant);
@@ -75,7 +75,10 @@ export function PlantPage() {
         <NavLink to={`/plants/${plant}/examine`}>Examine</NavLink>
         <NavLink to={`/plants/${plant}/do`}>What to do</NavLink>
         <NavLink to={`/plants/${plant}/measure`}>Measure</NavLink>
+        <NavLink to={`/plants/${plant}/growths`}>Growths</NavLink>
+        <NavLink to={`/plants/${plant}/pictures`}>Pictures</NavLink>
         <NavLink to={`/plants/${plant}/record`}>Record</NavLink>
+        <NavLink to={`/plants/${plant}/look-back`}>Look back</NavLink>
       </nav>
       <Outlet context={p} />
     </>

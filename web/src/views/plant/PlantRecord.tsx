@@ -44,6 +44,18 @@ export function PlantRecord() {
       <div style={{ display: "grid", gap: 18 }}>
         <AddNote />
         <MovePlant />
+        <section className="patch" aria-label="Take it out">
+          <h2>Take it out</h2>
+          <p className="small" style={{ margin: "4px 0" }}>
+            <a href={`/api/plants/${file.id}/archive.json`} download style={{ color: "inherit" }}>
+              With its pictures, as JSON
+            </a>{" "}
+            ·{" "}
+            <a href={`/api/plants/${file.id}/entries.csv`} download style={{ color: "inherit" }}>
+              as a table
+            </a>
+          </p>
+        </section>
         <section className="patch" aria-label="A piece of it">
           <h2>A piece of it</h2>
           <p className="soft small">A cutting, division or plantlet is a plant of its own, with its mother named.</p>

@@ -1,38 +1,34 @@
 import { useState } from "react";
-import type { PlantFile } from "../../api/client";
+import type { Knowledge, PlantFile } from "../../api/client";
+import { useKnowledge } from "../../api/hooks";
 import { addDays, daysBetween, sayDay } from "../../dates";
-import { LargeSeam } from "../../seam/Seam";
-import { type System, toShown, useUnits } from "../../units";
+import { type Curve, Story, type Strand } from "../../seam/Story";
+import { type System, sayQuantity, toShown, useUnits } from "../../units";
 import classes from "./Standing.module.css";
 
 const count = (n: number, one: string) => `${n} ${one}${n === 1 ? "" : "s"}`;
 
-// Which curve tells most, when several are kept.
-const curves = [
-  { measure: "longest-root", name: "longest root", unit: "mm" },
-  { measure: "live-tips", name: "live tips", unit: "" },
-  { measure: "new-leaves", name: "new leaves", unit: "" },
-  { measure: "live-pests", name: "live pests", unit: "" },
-];
+type Readings = Record<string, { on: string; value: number }[]>;
 
-/** The plant’s story as a seam, with its curve, and the same as a table. */
+/** The plant’s story as a seam with its curves and growths, and the same as a table. */
 export function SeamOf({ file }: { file: PlantFile }) {
   const [table, setTable] = useState(false);
   const [system] = useUnits();
-  const kept = file.curves as Record<string, { on: string; value: number }[]>;
-  const curve = curves.find((c) => (kept[c.measure]?.length ?? 0) > 1);
+  const knowledge = useKnowledge();
   const r = file.recovery;
   const stage = r?.stages?.[r.index];
   const after = r?.stages?.[r.index + 1]?.name ?? "mended";
   const seam = file.seam;
+  const curves = curvesOf(file, knowledge.data, system);
   const said = `${count(seam.looks, "look")} in ${count(daysBetween(seam.from, seam.ended ?? file.today), "day")}, ${count(seam.knots.length, "gate")} passed, ${seam.loose.length === 1 ? "1 step" : `${seam.loose.length} steps`} back`;
   return (
     <>
-      <LargeSeam
+      <Story
+        plant={file.id}
         seam={seam}
         today={file.today}
         label={`Seam: ${said}`}
-        curve={curve && { ...curve, ...inUnits(kept[curve.measure] ?? [], curve.unit, system) }}
+        curves={curves}
         ahead={
           stage && r.expected
             ? {
@@ -42,6 +38,10 @@ export function SeamOf({ file }: { file: PlantFile }) {
               }
             : undefined
         }
+        strands={file.follow.strands}
+        sayStrand={(s) => sayStrand(s, knowledge.data, system)}
+        pictures={file.follow.pictures}
+        events={file.follow.events}
       />
       <p className="soft small" style={{ margin: "6px 0 0" }}>
         {said}.{" "}
@@ -49,9 +49,23 @@ export function SeamOf({ file }: { file: PlantFile }) {
           {table ? "Hide the table" : "As a table"}
         </button>
       </p>
-      {table && <SeamTable file={file} />}
+      {table && <SeamTable file={file} curves={curves} knowledge={knowledge.data} />}
     </>
   );
+}
+
+/** The curves that tell most, in the person's units; the condition last. */
+function curvesOf(file: PlantFile, k: Knowledge | undefined, system: System): Curve[] {
+  const kept = file.curves as Readings;
+  const units: Record<string, string> = { mm: "mm", percent: "%" };
+  const measured = (k?.measures ?? [])
+    .filter((m) => m.curve > 0 && (kept[m.id]?.length ?? 0) > 1)
+    .sort((a, b) => a.curve - b.curve)
+    .slice(0, 4)
+    .map((m) => ({ id: m.id, name: m.short, ...inUnits(kept[m.id] ?? [], units[m.kind] ?? "", system) }));
+  if (file.follow.scores.length > 1)
+    measured.push({ id: "condition", name: "condition", unit: "of 100", readings: file.follow.scores });
+  return measured;
 }
 
 /** Readings in the person's units. */
@@ -60,29 +74,74 @@ function inUnits(readings: { on: string; value: number }[], unit: string, system
   return { readings: turned, unit: toShown(0, unit, system).unit };
 }
 
-function SeamTable({ file }: { file: PlantFile }) {
+/** A growth in a few words: its name or sort, its last size and how it is. */
+export function sayStrand(s: Strand, k: Knowledge | undefined, system: System): string {
+  const sort = k?.growths?.find((g) => g.id === s.sort)?.label ?? s.sort;
+  const size = s.sizes.at(-1);
+  const state = s.state === "growing" || s.state === "mature" ? "" : s.state;
+  return [s.name || sort, s.cameWith ? "came with it" : "", size && sayQuantity(size.value, "mm", system), state]
+    .filter(Boolean)
+    .join(", ");
+}
+
+function SeamTable({ file, curves, knowledge }: { file: PlantFile; curves: Curve[]; knowledge?: Knowledge }) {
+  const [system] = useUnits();
   return (
-    <table className={classes.table}>
-      <thead>
-        <tr>
-          <th>Stage</th>
-          <th>From</th>
-          <th>To</th>
-          <th>Days</th>
-          <th>How entered</th>
-        </tr>
-      </thead>
-      <tbody>
-        {file.seam.bands.map((b) => (
-          <tr key={b.from + b.stage}>
-            <td>{b.name}</td>
-            <td>{sayDay(b.from, file.today)}</td>
-            <td>{b.to ? sayDay(b.to, file.today) : "now"}</td>
-            <td>{daysBetween(b.from, b.to ?? file.today)}</td>
-            <td>{b.back ? `stepped back: ${b.reason}` : b.early ? `without its gate: ${b.reason}` : "—"}</td>
+    <div className={classes.tables}>
+      <table className={classes.table}>
+        <caption>Stages</caption>
+        <thead>
+          <tr>
+            <th>Stage</th>
+            <th>From</th>
+            <th>To</th>
+            <th>Days</th>
+            <th>How entered</th>
           </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {file.seam.bands.map((b) => (
+            <tr key={b.track + b.from + b.stage}>
+              <td>{b.name}</td>
+              <td>{sayDay(b.from, file.today)}</td>
+              <td>{b.to ? sayDay(b.to, file.today) : "now"}</td>
+              <td>{daysBetween(b.from, b.to ?? file.today)}</td>
+              <td>{b.back ? `stepped back: ${b.reason}` : b.early ? `without its gate: ${b.reason}` : "—"}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {curves.map((c) => (
+        <table key={c.id} className={classes.table}>
+          <caption>
+            {c.name}
+            {c.unit && `, ${c.unit}`}
+          </caption>
+          <tbody>
+            {c.readings.map((r, i) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: readings never move, and a day may have two
+              <tr key={i}>
+                <th scope="row">{sayDay(r.on, file.today)}</th>
+                <td>{r.value}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      ))}
+      {file.follow.strands.length > 0 && (
+        <table className={classes.table}>
+          <caption>Growths</caption>
+          <tbody>
+            {file.follow.strands.map((s) => (
+              <tr key={s.id}>
+                <th scope="row">{sayStrand(s, knowledge, system)}</th>
+                <td>from {sayDay(s.began, file.today)}</td>
+                <td>{s.state === "lost" ? `lost ${sayDay(s.stateOn, file.today)}` : s.state}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </div>
   );
 }

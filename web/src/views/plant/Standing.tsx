@@ -6,6 +6,7 @@ import { daysBetween, distance, sayDay, shortDay } from "../../dates";
 import { Figure } from "../../figure/Figure";
 import { How } from "../../shell/How";
 import { sayProse, useUnits } from "../../units";
+import { sayChance, sayPercent } from "../words";
 import { CareNow } from "./CareNow";
 import { CheckIn } from "./CheckIn";
 import { Opinion } from "./Opinion";
@@ -67,11 +68,62 @@ function Now({ file, check }: { file: PlantFile; check: () => void }) {
           <Button onClick={check}>Look at it now</Button>
           <CloseCase file={file} />
         </Group>
+        <p className="small">
+          <Link to={`/plants/${file.id}/look-back`}>Look back over it</Link>
+        </p>
       </div>
     );
   }
   return (
     <div className="patch">
+      <TrackNow file={file} r={r} stage={stage} />
+      <Group mt="md" gap="sm">
+        <Button onClick={check}>Look at it now</Button>
+        <Pass key={`${r.track}${r.index}`} file={file} r={r} />
+        {r.index > 0 && <StepBack key={`back${r.track}${r.index}`} file={file} r={r} />}
+        <CloseCase file={file} />
+      </Group>
+      <Facts file={file} r={r} />
+      {file.beside.map((b) => (
+        <Beside key={b.track} file={file} r={b} />
+      ))}
+    </div>
+  );
+}
+
+/** A track that runs beside the leading one. */
+function Beside({ file, r }: { file: PlantFile; r: Recovery }) {
+  const stage = r.stages?.[r.index];
+  return (
+    <section className={classes.beside} aria-label={`Beside it: ${r.trackName}`}>
+      {stage ? (
+        <>
+          <TrackNow file={file} r={r} stage={stage} />
+          <Group mt="sm" gap="sm">
+            <Pass key={`${r.track}${r.index}`} file={file} r={r} />
+            {r.index > 0 && <StepBack key={`back${r.track}${r.index}`} file={file} r={r} />}
+          </Group>
+        </>
+      ) : (
+        <p style={{ margin: 0 }}>
+          <b>{r.trackName}</b>: through since {sayDay(r.began, file.today)}.
+        </p>
+      )}
+    </section>
+  );
+}
+
+function TrackNow({
+  file,
+  r,
+  stage,
+}: {
+  file: PlantFile;
+  r: Recovery;
+  stage: NonNullable<Recovery["stages"]>[number];
+}) {
+  return (
+    <>
       <h2>
         {r.trackName}: {stage.name}{" "}
         <span className={classes.stage}>
@@ -85,9 +137,9 @@ function Now({ file, check }: { file: PlantFile; check: () => void }) {
         </p>
       )}
       {r.stall && !r.setback && (
-        <p className="ochre" role="status">
+        <p className={r.stall.atWork ? "kelp" : "ochre"} role="status">
           <b>It stands still:</b> nothing measured to grow for {r.stall.weeks} weeks (since {shortDay(r.stall.since)});{" "}
-          {r.stall.limit} are normal for its habit. Look below, or examine it again.
+          {r.stall.limit} are normal for its habit. {r.stall.why}
         </p>
       )}
       <GateList r={r} today={file.today} />
@@ -95,18 +147,79 @@ function Now({ file, check }: { file: PlantFile; check: () => void }) {
         <p style={{ margin: "10px 0 0", borderTop: "1px solid var(--weft)", paddingTop: 10 }}>
           <b>
             {r.expected.late ? "Later than usual; perhaps between " : "Likely between "}
-            {sayDay(r.expected.from, file.today)} and {sayDay(r.expected.to, file.today)}.
-          </b>{" "}
+            {sayDay(r.expected.from, file.today)} and {sayDay(r.expected.to, file.today)}
+          </b>
+          {r.expected.own ? ", by its own pace." : ", as is usual; its own pace is not known yet."}{" "}
           <How working={r.expected.working} of="this time" />
         </p>
       )}
-      <Group mt="md" gap="sm">
-        <Button onClick={check}>Look at it now</Button>
-        <Pass file={file} r={r} />
-        {r.index > 0 && <StepBack file={file} r={r} />}
-        <CloseCase file={file} />
-      </Group>
-    </div>
+    </>
+  );
+}
+
+/** Condition, odds, reserves and drying: each a number that opens. */
+function Facts({ file, r }: { file: PlantFile; r: Recovery }) {
+  const { score, odds, drying, scores } = file.follow;
+  const before = scores.filter((s) => daysBetween(s.on, file.today) >= 28).at(-1);
+  const trend = score && before ? score.value - before.value : undefined;
+  if (!score && !odds && !drying && !r.runway) return null;
+  return (
+    <ul className={`${classes.facts} small`} aria-label="How it does">
+      {score && (
+        <li>
+          Condition <b>{score.value}</b> of 100
+          {trend !== undefined && Math.abs(trend) >= 3
+            ? `, ${trend > 0 ? "up" : "down"} ${Math.abs(trend)} in four weeks`
+            : trend !== undefined
+              ? ", much as four weeks ago"
+              : ""}
+          {" ("}
+          {score.parts.map((p) => `${p.name} ${p.value}`).join(", ")}
+          {score.unknown.length > 0 && `; not read: ${score.unknown.join(", ")}`}
+          {") "}
+          <How working={score.working} of="its condition" />
+        </li>
+      )}
+      {odds && (
+        <li>
+          Odds to live: about <b>{sayChance(odds.lives)}</b>, between {sayPercent(odds.least)} and{" "}
+          {sayPercent(odds.most)} <How working={odds.working} of="its odds" />
+        </li>
+      )}
+      {r.runway && (
+        <li>
+          Its reserves run out between <b>{sayDay(r.runway.from, file.today)}</b> and {sayDay(r.runway.to, file.today)}
+          {r.expected && r.expected.to > r.runway.from ? (
+            <b className={r.expected.from > r.runway.to ? "red" : "ochre"}>
+              {r.expected.from > r.runway.to ? ": before roots are likely" : ": roots may come too late"}
+            </b>
+          ) : (
+            ": roots are likely first"
+          )}{" "}
+          <How working={r.runway.working} of="its reserves" />
+        </li>
+      )}
+      {drying && (
+        <li>
+          {drying.faster ? (
+            <>
+              Its pot dries faster than before, in <b>{drying.now} days</b> instead of {drying.before}: roots at work{" "}
+            </>
+          ) : (
+            <>
+              Its pot dries in about {drying.now} days, before in {drying.before}{" "}
+            </>
+          )}
+          <How working={drying.working} of="its drying" />
+        </li>
+      )}
+      {file.follow.growths.interval && (
+        <li>
+          A new leaf about every <b>{file.follow.growths.interval.value} days</b>{" "}
+          <How working={file.follow.growths.interval.working} of="the time from leaf to leaf" />
+        </li>
+      )}
+    </ul>
   );
 }
 

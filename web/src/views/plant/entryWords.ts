@@ -77,6 +77,20 @@ export function sayEntry(
         e.moved.reason,
       ]),
     };
+  if (e.grown) {
+    const g = e.grown;
+    const first = all.find((x) => x.grown?.growth === g.growth && x.grown?.sort)?.grown;
+    const sort = k.growths?.find((x) => x.id === (g.sort ?? first?.sort))?.label ?? "growth";
+    return {
+      title: g.sort ? `New ${sort}` : `Followed a ${sort}`,
+      text: list([g.name, g.cameWith ? "came with it" : "", say("", g.sizeMm, "mm"), g.state]),
+    };
+  }
+  if (e.pictured)
+    return {
+      title: "Picture",
+      text: list([`from the ${e.pictured.side}`, e.pictured.scale ? "with a scale" : "", e.pictured.note]),
+    };
   if (e.staged) {
     const s = e.staged;
     return {
@@ -140,7 +154,7 @@ export function sayEntry(
       ]),
     };
   if (e.noted) return { title: "Note", text: e.noted.text };
-  if (e.closed) return { title: "Closed", text: list([e.closed.outcome.replace("-", " "), e.closed.reason]) };
+  if (e.closed) return { title: "Closed", text: list([e.closed.outcome.replaceAll("-", " "), e.closed.reason]) };
   if (e.reopened) return { title: "Reopened", text: e.reopened.reason ?? "" };
   if (e.voided) {
     const what = all.find((x) => x.id === e.voided?.entry);

@@ -1,0 +1,90 @@
+import { Button, FileButton, Group } from "@mantine/core";
+import { useState } from "react";
+import { useImport } from "../api/hooks";
+import { Refused } from "../shell/States";
+
+const out = [
+  {
+    href: "/api/archive.json",
+    label: "Everything, as JSON",
+    text: "Places, own kinds, cupboard, every plant with its whole record and its pictures. Nothing is left out.",
+  },
+  {
+    href: "/api/archive.json?pictures=false",
+    label: "Everything but pictures, as JSON",
+    text: "The same, small enough for a mail.",
+  },
+  {
+    href: "/api/entries.csv",
+    label: "Every entry, as a table",
+    text: "CSV, one row for each thing that was recorded. Only pictures are left out.",
+  },
+  {
+    href: "/api/register.csv",
+    label: "The register, as a table",
+    text: "CSV, one row for each plant: where it stands, its place, its causes.",
+  },
+];
+
+/** What goes out of the collection and comes into it, in open formats. */
+export function Exchange() {
+  const take = useImport();
+  const [name, setName] = useState("");
+  const added = take.data;
+  return (
+    <>
+      <title>Out and in · Tender Mend</title>
+      <h1>Out and in</h1>
+      <p className="soft" style={{ margin: "2px 0 16px" }}>
+        What you recorded is yours, in open formats. One plant goes out from its record.
+      </p>
+      <div style={{ display: "grid", gridTemplateColumns: "repeat(auto-fit, minmax(300px, 1fr))", gap: 18 }}>
+        <section className="patch" aria-label="Take out">
+          <h2>Take out</h2>
+          <ul className="rows" style={{ listStyle: "none", padding: 0, margin: "6px 0 0" }}>
+            {out.map((o) => (
+              <li key={o.href} style={{ padding: "8px 0" }}>
+                <a href={o.href} download style={{ color: "inherit" }}>
+                  {o.label}
+                </a>
+                <div className="soft small">{o.text}</div>
+              </li>
+            ))}
+          </ul>
+        </section>
+        <section className="patch" aria-label="Take in">
+          <h2>Take in</h2>
+          <p style={{ margin: "4px 0 10px" }}>
+            Any of these files, or a table of plants with at least the columns <b>name</b> and <b>habit</b>. What is
+            here already is left alone, so the same file may come twice.
+          </p>
+          <Group>
+            <FileButton
+              accept=".json,.csv,application/json,text/csv"
+              onChange={(file) => {
+                if (!file) return;
+                setName(file.name);
+                take.mutate(file);
+              }}
+              inputProps={{ "aria-label": "A file to take in" }}
+            >
+              {(props) => (
+                <Button {...props} loading={take.isPending}>
+                  Pick a file
+                </Button>
+              )}
+            </FileButton>
+            {take.isPending && <span className="soft">Reading {name}; large files take a minute.</span>}
+          </Group>
+          <Refused error={take.error} />
+          {added && (
+            <p role="status" style={{ margin: "10px 0 0" }}>
+              From {name}: <b>{added.plants} plants</b>, {added.entries} entries and {added.pictures} pictures were
+              taken over; {added.known} were here already.
+            </p>
+          )}
+        </section>
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,161 @@
+import { Group } from "@mantine/core";
+import { useState } from "react";
+import { Link } from "react-router";
+import type { Schemas } from "../../api/client";
+import { type Span, useCollectionReview, useKnowledge } from "../../api/hooks";
+import { daysBetween, sayDay } from "../../dates";
+import { Bare, Failed, Waiting } from "../../shell/States";
+import { sayPercent, standingWord } from "../words";
+import { SpanPick } from "./LookBack";
+import classes from "./LookBack.module.css";
+
+/** A look back over the collection: what was saved and lost, by cause and by school, and what took long. */
+export function CollectionBack() {
+  const [span, setSpan] = useState<Span>("whole");
+  const review = useCollectionReview(span);
+  const knowledge = useKnowledge();
+  const r = review.data;
+  const cause = (id: string) => knowledge.data?.causes.find((c) => c.id === id)?.label ?? "";
+  return (
+    <>
+      <title>Looking back · Tender Mend</title>
+      <Group justify="space-between" mb="md">
+        <h1>Looking back</h1>
+        <SpanPick span={span} setSpan={setSpan} />
+      </Group>
+      {review.isPending && <Waiting />}
+      {review.isError && <Failed error={review.error} retry={() => review.refetch()} />}
+      {r && r.all.saved + r.all.lost + r.all.inWork === 0 && (
+        <Bare title="Nothing to look back on yet">
+          <p>
+            When plants have come and cases have ended, this page tells what was saved, what was lost and what took
+            long.
+          </p>
+        </Bare>
+      )}
+      {r && r.all.saved + r.all.lost + r.all.inWork > 0 && (
+        <div className={classes.page}>
+          <section className="patch" aria-label="Saved and lost">
+            <h2>
+              {r.all.saved} saved, {r.all.lost} lost, {r.all.inWork} in work
+            </h2>
+            {r.all.low !== undefined && r.all.high !== undefined && (
+              <p style={{ margin: "2px 0 10px" }}>
+                Of those that ended, <b>{sayPercent(r.all.saved / (r.all.saved + r.all.lost))}</b> were saved; with so
+                few cases the true share lies between {sayPercent(r.all.low)} and {sayPercent(r.all.high)}.
+              </p>
+            )}
+            <h3>By what it was</h3>
+            <Shares list={r.byCause} />
+            {r.bySchool.length > 0 && (
+              <>
+                <h3 style={{ marginTop: 14 }}>By school</h3>
+                <Shares list={r.bySchool} />
+              </>
+            )}
+            <p className="soft small">{r.source}</p>
+          </section>
+          <div className={classes.side}>
+            <section className="patch" aria-label="What took long">
+              <h2>How long stages took here</h2>
+              {r.stages.length === 0 && <p className="soft">No stage has been passed yet.</p>}
+              <table className={classes.table}>
+                <tbody>
+                  {r.stages.map((s) => (
+                    <tr key={s.track + s.stage}>
+                      <th scope="row">
+                        {s.stage} <span className="soft small">{s.track}</span>
+                      </th>
+                      <td className={s.long ? "ochre" : undefined}>
+                        <b>{Math.round(s.median)} days</b> {s.long && "longer than usual"}
+                      </td>
+                      <td className="soft small">
+                        {s.n}×, usual {s.usual[0]}–{s.usual[1]} weeks
+                      </td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </section>
+            <section className="patch" aria-label="How they ended">
+              <h2>How they ended</h2>
+              <ul className={`rows ${classes.steps}`}>
+                {r.endings.map((e) => (
+                  <li key={e.id}>
+                    <Link to={`/plants/${e.id}/look-back`}>{e.name}</Link>{" "}
+                    <span className={e.standing === "lost" ? "red small" : "small"}>
+                      {standingWord(e.standing)} {sayDay(e.endedOn, r.to)}
+                    </span>{" "}
+                    <span className="soft small">
+                      after {daysBetween(e.arrivedOn, e.endedOn)} days
+                      {e.cause && `, ${cause(e.cause).toLowerCase()}`}
+                    </span>
+                  </li>
+                ))}
+              </ul>
+            </section>
+          </div>
+        </div>
+      )}
+    </>
+  );
+}
+
+/** Each cause or school as a basted line: the interval, with the share as a knot on it. */
+function Shares({ list }: { list: Schemas["Share"][] }) {
+  return (
+    <table className={classes.table}>
+      <thead>
+        <tr className="small soft">
+          <th />
+          <th>saved</th>
+          <th>lost</th>
+          <th>in work</th>
+          <th>share saved</th>
+        </tr>
+      </thead>
+      <tbody>
+        {list.map((s) => {
+          const share = s.saved / Math.max(1, s.saved + s.lost);
+          return (
+            <tr key={s.of}>
+              <th scope="row">{s.label}</th>
+              <td>{s.saved}</td>
+              <td className={s.lost > 0 ? "red" : undefined}>{s.lost}</td>
+              <td>{s.inWork}</td>
+              <td>
+                {s.low === undefined || s.high === undefined ? (
+                  <span className="soft small">none has ended</span>
+                ) : (
+                  <span className={classes.share}>
+                    <svg
+                      width={96}
+                      height={14}
+                      role="img"
+                      aria-label={`between ${sayPercent(s.low)} and ${sayPercent(s.high)}`}
+                    >
+                      <line x1={2} x2={94} y1={7} y2={7} stroke="var(--weft)" />
+                      <line
+                        x1={2 + 92 * s.low}
+                        x2={2 + 92 * s.high}
+                        y1={7}
+                        y2={7}
+                        stroke="var(--kelp)"
+                        strokeWidth={2.4}
+                        strokeDasharray="5 3"
+                      />
+                      <circle cx={2 + 92 * share} cy={7} r={4} fill="var(--kelp)" />
+                    </svg>
+                    <span className="small">
+                      {sayPercent(s.low)}–{sayPercent(s.high)}
+                    </span>
+                  </span>
+                )}
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}

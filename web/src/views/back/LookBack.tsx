@@ -1,0 +1,163 @@
+import { Button, Group, SegmentedControl } from "@mantine/core";
+import { useState } from "react";
+import type { Review } from "../../api/client";
+import { type Span, useReview } from "../../api/hooks";
+import { sayDay } from "../../dates";
+import { How } from "../../shell/How";
+import { Failed, Waiting } from "../../shell/States";
+import { usePlantFile } from "../plant/PlantPage";
+import { sentence, standingWord } from "../words";
+import classes from "./LookBack.module.css";
+
+const spans = [
+  { value: "half-year", label: "Half a year" },
+  { value: "year", label: "A year" },
+  { value: "whole", label: "All of it" },
+];
+
+/** Which time is looked back over. */
+export function SpanPick({ span, setSpan }: { span: Span; setSpan: (s: Span) => void }) {
+  return (
+    <SegmentedControl
+      data={spans}
+      value={span}
+      onChange={(v) => setSpan(v as Span)}
+      aria-label="Over which time"
+      className={classes.unprinted}
+    />
+  );
+}
+
+/** A look back over one plant: before and after, growths, stages, work, cost and lesson; to print or give away. */
+export function LookBack() {
+  const file = usePlantFile();
+  const [span, setSpan] = useState<Span>("whole");
+  const review = useReview(file.id, span);
+  return (
+    <>
+      <Group justify="space-between" mb="md">
+        <SpanPick span={span} setSpan={setSpan} />
+        <Group gap="xs" className={classes.unprinted}>
+          <Button variant="default" onClick={() => window.print()}>
+            Print it
+          </Button>
+          <Button component="a" variant="default" href={`/api/plants/${file.id}/review.html?span=${span}`} download>
+            As one file to give away
+          </Button>
+        </Group>
+      </Group>
+      {review.isPending && <Waiting />}
+      {review.isError && <Failed error={review.error} retry={() => review.refetch()} />}
+      {review.data && <Told r={review.data} plant={file.id} today={file.today} />}
+    </>
+  );
+}
+
+function Told({ r, plant, today }: { r: Review; plant: string; today: string }) {
+  const [all, setAll] = useState(false);
+  const shown = all ? r.steps : r.steps.slice(0, 8);
+  return (
+    <div className={classes.page}>
+      <section className="patch" aria-label="Before and after">
+        <h2>
+          {sentence(standingWord(r.standing))}: {r.days} days, from {sayDay(r.from, today)} to {sayDay(r.to, today)}
+        </h2>
+        {r.causes.length > 0 && (
+          <p style={{ margin: "2px 0 8px" }}>
+            {r.known ? "It was" : "Taken for"} {r.causes.join(", ").toLowerCase()}
+            {r.school && `, by the school of ${r.school}`}.
+          </p>
+        )}
+        {r.lesson && <blockquote className={classes.lesson}>{r.lesson}</blockquote>}
+        <div className={classes.pair}>
+          {[r.before, r.after].map(
+            (p, i) =>
+              p && (
+                <figure key={p.entry}>
+                  <img
+                    src={`/api/plants/${plant}/pictures/${p.picture}`}
+                    alt={`The plant on ${sayDay(p.on, today)}`}
+                    width={p.width}
+                    height={p.height}
+                  />
+                  <figcaption className="small soft">
+                    {i === 0 ? "Before" : "After"}, {sayDay(p.on, today)}
+                  </figcaption>
+                </figure>
+              ),
+          )}
+        </div>
+        {!r.after && <p className="soft">No picture was taken in this time.</p>}
+      </section>
+      <div className={classes.side}>
+        <section className="patch" aria-label="What it grew">
+          <h2>What it grew</h2>
+          <p style={{ margin: "4px 0" }}>
+            <b>{r.made}</b> leaves opened, <b>{r.lost}</b> were lost.
+            {r.growths.interval && (
+              <>
+                {" "}
+                A new leaf about every <b>{r.growths.interval.value} days</b>{" "}
+                <How working={r.growths.interval.working} of="the time from leaf to leaf" />.
+              </>
+            )}
+            {r.then !== undefined && r.now !== undefined && (
+              <>
+                {" "}
+                Its condition went from <b>{r.then}</b> to <b>{r.now}</b> of 100.
+              </>
+            )}
+          </p>
+        </section>
+        <section className="patch" aria-label="How long it took">
+          <h2>How long each stage took</h2>
+          {r.stages.length === 0 && <p className="soft">It was in no stage in this time.</p>}
+          <table className={classes.table}>
+            <tbody>
+              {r.stages.map((s) => {
+                const late = s.days > (s.usual[1] ?? 0) * 7;
+                return (
+                  <tr key={s.track + s.stage}>
+                    <th scope="row">
+                      {s.stage} <span className="soft small">{s.track}</span>
+                    </th>
+                    <td className={late ? "ochre" : undefined}>
+                      <b>{s.days} days</b>
+                      {s.still && ", still in it"}
+                      {s.back > 0 && `, ${s.back}× fallen back into`}
+                    </td>
+                    <td className="soft small">
+                      usual {s.usual[0]}–{s.usual[1]} weeks
+                    </td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </table>
+        </section>
+        <section className="patch" aria-label="What was done">
+          <h2>What was done</h2>
+          <p style={{ margin: "4px 0" }}>
+            {r.looks} looks, {r.watered} waterings, {r.fed} feeds
+            {r.treated > 0 && `, ${r.treated} products`}. About <b>{r.minutes.value} minutes</b>{" "}
+            <How working={r.minutes.working} of="the minutes" />, material and price <b>{r.cost.value.toFixed(2)}</b>{" "}
+            <How working={r.cost.working} of="the cost" />.
+          </p>
+          <ul className={classes.steps}>
+            {shown.map((s, i) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: a step can be done twice on a day
+              <li key={i}>
+                <span className="soft small">{sayDay(s.on, today)}</span> {s.title}
+              </li>
+            ))}
+          </ul>
+          {r.steps.length > 8 && (
+            <button type="button" className="linkbutton soft small" onClick={() => setAll(!all)} aria-expanded={all}>
+              {all ? "Only the first" : `All ${r.steps.length} steps`}
+            </button>
+          )}
+        </section>
+      </div>
+    </div>
+  );
+}
