@@ -249,8 +249,19 @@ func (h *hand) strands() {
 		}
 		h.strand(l.bulbs, i, sort, false, g.Began, g.MM, g.MM >= g.Full, nil, true)
 	}
+	following := 0
 	for i, r := range l.plant.Roots {
-		if i < 2 && r.MM >= 5 {
+		if _, known := l.roots[i]; known && r.Alive {
+			following++
+		}
+	}
+	for i, r := range l.plant.Roots {
+		_, known := l.roots[i]
+		if !known && r.Alive && r.MM >= 5 && following < 2 {
+			known = true
+			following++
+		}
+		if known {
 			var lost *day.Day
 			if !r.Alive {
 				lost = &l.now
@@ -322,11 +333,13 @@ func (h *hand) shoot(on day.Day) {
 	l, state := h.life, h.state()
 	scene := drawing.Scene{Figure: l.figure, Limp: l.plant.Limp, PotMM: 130, DeepMM: 110, Largest: l.plant.LeafMM * 1.15, Seed: uint64(len(h.label)) + uint64(l.plant.Age()),
 		Pests: l.plant.Colony, Clear: state.Habit.Orchid}
-	if w := state.Arrival.PotWidthCM; w != nil {
+	if w := state.Pot.WidthCM; w != nil {
 		scene.PotMM = *w * 10
+		scene.DeepMM = *w * 8.5
 	}
-	if d := state.Arrival.PotDepthCM; d != nil {
-		scene.DeepMM = *d * 10
+	scene.FrameMM = scene.PotMM
+	if w := state.Arrival.PotWidthCM; w != nil {
+		scene.FrameMM = max(scene.FrameMM, *w*10)
 	}
 	for _, leaf := range l.plant.Leaves {
 		if leaf.Lost == nil {

@@ -30,12 +30,20 @@ func TestScreenshots(t *testing.T) {
 		dark             bool
 		then             func(*page)
 	}{
-		{name: "sign-in", path: "/", wait: "Open the demo clinic", width: 1280, height: 800},
 		{name: "rounds", path: "/", wait: "Today’s walk", width: 1280, height: 800},
 		{name: "rounds-phone", path: "/", wait: "Today’s walk", width: 390, height: 844},
 		{name: "plants", path: "/plants", wait: "in the collection", width: 1280, height: 800},
-		{name: "take-in", path: "/plants/new", wait: "How it grows", width: 1280, height: 800},
 		{name: "plant", path: plantPath("T-014"), wait: "looks in", width: 1280, height: 800},
+		{name: "seam", path: plantPath("T-014"), wait: "looks in", width: 1280, height: 800, then: func(p *page) {
+			eval[bool](p, `(document.querySelector("[data-testid=story]").closest("section").scrollIntoView(), true)`)
+		}},
+		{name: "seam-phone", path: plantPath("T-021"), wait: "looks in", width: 390, height: 844, then: func(p *page) {
+			eval[bool](p, `(document.querySelector("[data-testid=story]").closest("section").scrollIntoView(), true)`)
+		}},
+		{name: "growths", path: plantPath("T-021") + "/growths", wait: "What it grew", width: 1280, height: 800},
+		{name: "pictures", path: plantPath("T-021") + "/pictures", wait: "Then and now", width: 1280, height: 800},
+		{name: "look-back", path: plantPath("T-003") + "/look-back", wait: "How long each stage took", width: 1280, height: 800},
+		{name: "looking-back", path: "/look-back", wait: "How they ended", width: 1280, height: 800},
 		{name: "plant-dark", path: plantPath("T-009"), wait: "looks in", width: 1280, height: 800, dark: true},
 		{name: "examine", path: plantPath("T-032") + "/examine", wait: "What it may be", width: 1280, height: 800, then: func(p *page) {
 			p.touch("leaves")
@@ -46,12 +54,9 @@ func TestScreenshots(t *testing.T) {
 			p.click(`//button[@aria-label="seen: Still wet more than five days after watering"]`)
 			p.see("Next:")
 		}},
-		{name: "decide", path: plantPath("T-032") + "/do", wait: "What is safe", width: 1280, height: 800},
 		{name: "plan", path: plantPath("T-008") + "/do", wait: "steps to do", width: 1280, height: 800},
 		{name: "check-in-phone", path: plantPath("T-014") + "?check", wait: "Record the check-in", width: 390, height: 844},
-		{name: "record", path: plantPath("T-014") + "/record", wait: "entries", width: 1280, height: 800},
 		{name: "handbook", path: "/handbook/causes/sun-scorch", wait: "Mistaken for", width: 1280, height: 800},
-		{name: "look-alikes", path: "/handbook/look-alikes?causes=drought,root-rot", wait: "Tell them apart", width: 1280, height: 800},
 		{name: "at-sale", path: "/sale", wait: "At the sale", width: 1280, height: 800, then: func(p *page) {
 			p.fill("How it grows", "single-stem")
 			p.click(`//*[@role="option"][.="single-stem orchid"]`)
@@ -79,7 +84,6 @@ func TestScreenshots(t *testing.T) {
 			p.fill("Present pot", "20")
 			p.see("stays wet and sours")
 		}},
-		{name: "places", path: "/places", wait: "order of the walk", width: 1280, height: 800},
 	} {
 		if only != "" && !strings.Contains(","+only+",", ","+view.name+",") {
 			continue
@@ -88,11 +92,7 @@ func TestScreenshots(t *testing.T) {
 		if view.dark {
 			p.prefer("prefers-color-scheme", "dark")
 		}
-		if view.name == "sign-in" {
-			p.open("/")
-		} else {
-			p.openDemo(view.path)
-		}
+		p.openDemo(view.path)
 		p.see(view.wait)
 		if view.then != nil {
 			view.then(p)

@@ -14,7 +14,13 @@ func (s *State) grow(e Entry) {
 		return // its beginning was undone
 	}
 	if strand == nil {
-		s.Strands = append(s.Strands, recovery.Strand{ID: g.Growth.String(), Sort: g.Sort, CameWith: g.CameWith, Began: e.On, State: recovery.Growing, StateOn: e.On, Sizes: []recovery.Reading{}})
+		number := 1
+		for _, other := range s.Strands {
+			if other.Sort == g.Sort {
+				number++
+			}
+		}
+		s.Strands = append(s.Strands, recovery.Strand{ID: g.Growth.String(), Sort: g.Sort, Number: number, CameWith: g.CameWith, Began: e.On, State: recovery.Growing, StateOn: e.On, Sizes: []recovery.Reading{}})
 		strand = &s.Strands[len(s.Strands)-1]
 		if g.CameWith {
 			strand.Began, strand.State = s.ArrivedOn, recovery.Mature

@@ -78,6 +78,7 @@ var GrowthStates = []GrowthState{Starting, Growing, Mature, Stalled, Lost}
 type Strand struct {
 	ID       string      `json:"id"`
 	Sort     GrowthSort  `json:"sort" enum:"leaf,bulb,cane,shoot,spike,plantlet,root"`
+	Number   int         `json:"number" doc:"Its turn among its sort, from 1."`
 	Name     string      `json:"name" doc:"What it is called here: the third leaf."`
 	CameWith bool        `json:"cameWith" doc:"Whether it came with the plant; otherwise it grew here."`
 	Began    day.Day     `json:"began"`
@@ -231,12 +232,9 @@ func FeedReadings(h History, strands []Strand) {
 					h.Add("growth-mature", Reading{s.StateOn, 1})
 				}
 			}
-		case Root:
-			for _, r := range s.Sizes {
-				h.addLongest(r)
-			}
 		}
 	}
+	longestRoots(h, strands)
 	settle(h, "new-leaves", begun)
 	settle(h, "leaves-lost", lost)
 	for _, r := range ratios(strands) {
@@ -244,17 +242,46 @@ func FeedReadings(h History, strands []Strand) {
 	}
 }
 
-// addLongest adds a root's length unless a longer one was read on that day.
-func (h History) addLongest(r Reading) {
-	for _, known := range h.since("longest-root", r.On) {
-		if known.On == r.On && known.Value >= r.Value {
-			return
+// longestRoots adds the longest of the roots that are followed, on each day on
+// which one of them was measured or lost and nobody read the longest root.
+func longestRoots(h History, strands []Strand) {
+	changes := map[day.Day]map[string]float64{}
+	note := func(on day.Day, id string, mm float64) {
+		if changes[on] == nil {
+			changes[on] = map[string]float64{}
+		}
+		changes[on][id] = mm
+	}
+	for _, s := range strands {
+		if s.Sort != Root {
+			continue
+		}
+		for _, r := range s.Sizes {
+			note(r.On, s.ID, r.Value)
+		}
+		if s.State == Lost {
+			note(s.StateOn, s.ID, 0)
 		}
 	}
-	if last := h.until("longest-root", r.On); len(last) > 0 && last[len(last)-1].Value > r.Value {
-		return // another root is longer
+	days := make([]day.Day, 0, len(changes))
+	for on := range changes {
+		days = append(days, on)
 	}
-	h.Add("longest-root", r)
+	sort.Slice(days, func(a, b int) bool { return days[a] < days[b] })
+	now := map[string]float64{}
+	for _, on := range days {
+		for id, mm := range changes[on] {
+			now[id] = mm
+		}
+		longest := 0.0
+		for _, mm := range now {
+			longest = max(longest, mm)
+		}
+		if read := h.since("longest-root", on); len(read) > 0 && read[0].On == on {
+			continue
+		}
+		h.Add("longest-root", Reading{on, longest})
+	}
 }
 
 // settle takes what strands counted off the counts of check-ins, and adds it.

@@ -2,6 +2,7 @@ package recovery
 
 import (
 	"fmt"
+	"slices"
 
 	"tendermend/core/climate"
 	"tendermend/core/day"
@@ -34,6 +35,8 @@ type Stage struct {
 	OnReserves bool `json:"onReserves"`
 	// Dish is true where it stands over a dish whose level follows its roots.
 	Dish bool `json:"dish"`
+	// AlsoAsk names measures that are read in this stage beside those of its gate.
+	AlsoAsk []string `json:"-"`
 	// LightShare is the light it gets as a share of what it wants when healthy; 0
 	// where that follows the plant.
 	LightShare float64 `json:"lightShare"`
@@ -121,7 +124,7 @@ func (s Stage) Asks() []Measure {
 	}
 	var asks []Measure
 	for _, m := range measures {
-		if wanted[m.ID] || m.Always {
+		if wanted[m.ID] || m.Always || slices.Contains(s.AlsoAsk, m.ID) {
 			asks = append(asks, m)
 		}
 	}

@@ -71,8 +71,8 @@ func WellbeingOn(h History, b Basis, today day.Day) (Wellbeing, bool) {
 		return s, false
 	}
 	for i := range s.Parts {
+		s.Value += s.Parts[i].Value * s.Parts[i].Weight / weight
 		s.Parts[i].Weight = round2(s.Parts[i].Weight / weight)
-		s.Value += s.Parts[i].Value * s.Parts[i].Weight
 		s.Working.Inputs = append(s.Working.Inputs, working.Input{Name: s.Parts[i].Name + ", × " + inWords("", s.Parts[i].Weight), Value: s.Parts[i].Value})
 	}
 	s.Value = math.Round(s.Value)

@@ -32,6 +32,7 @@ type Scene struct {
 	Roots   []float64 // lengths of roots that show in a clear pot, mm
 	Limp    bool
 	PotMM   float64 // width of the pot
+	FrameMM float64 // width of the largest pot it ever had: it sets the scale
 	DeepMM  float64
 	Largest float64 // mm of the largest leaf it ever has: it sets the scale
 	Clear   bool    // the pot is a clear one
@@ -46,7 +47,7 @@ type Pot struct{ X1, X2, Y float64 }
 // pixels to the mm: the pot is at most a third of the picture, and the largest
 // leaves still fit.
 func (s Scene) scale() float64 {
-	return min(160/s.PotMM, 264/max(s.Largest, 40))
+	return min(150/s.FrameMM, 205/max(s.Largest, 40))
 }
 
 type pen struct {
@@ -109,7 +110,7 @@ func (p *pen) ground() {
 	p.Clear()
 	// Light from the left in a few broad bands, as through a tall window.
 	for i := range 5 {
-		p.SetColor(color.RGBA{255, 251, 240, uint8(90 - 18*i)})
+		p.SetColor(color.NRGBA{255, 252, 244, uint8(150 - 28*i)})
 		p.DrawRectangle(float64(i)*56, 0, 56, Height-56)
 		p.Fill()
 	}
@@ -122,7 +123,7 @@ func (p *pen) pot() {
 	w, h := p.s.PotMM*p.px, p.s.tall()
 	x, base := float64(Width)/2, float64(Height-40)
 	top := base - h
-	p.SetColor(color.RGBA{0, 0, 0, 28})
+	p.SetColor(color.NRGBA{0, 0, 0, 28})
 	p.DrawEllipse(x+12, base+4, w*0.48, 12)
 	p.Fill()
 	p.MoveTo(x-w/2, top)
@@ -139,7 +140,7 @@ func (p *pen) pot() {
 	p.SetLineWidth(2)
 	p.Stroke()
 	if p.s.Clear {
-		p.SetColor(color.RGBA{120, 96, 70, 150})
+		p.SetColor(color.NRGBA{120, 96, 70, 150})
 		p.DrawRectangle(x-w*0.40, top+h*0.12, w*0.80, h*0.8)
 		p.Fill()
 		p.roots(x, top, w, h)
@@ -199,7 +200,7 @@ func (p *pen) blade(x, y, angle, long, share float64, c color.Color, bend float6
 	p.MoveTo(0, 0)
 	p.QuadraticTo(0, -long*0.5, bend*0.9, -long*0.94)
 	p.SetLineWidth(1)
-	p.SetColor(color.RGBA{40, 60, 36, 140})
+	p.SetColor(color.NRGBA{40, 60, 36, 140})
 	p.Stroke()
 	if p.s.Pests > 0.02 {
 		p.SetColor(color.RGBA{250, 250, 246, 255})
@@ -230,10 +231,7 @@ func (p *pen) droop() float64 {
 func (p *pen) clump() {
 	n := len(p.s.Blades)
 	for i, b := range p.s.Blades {
-		spread := 0.0
-		if n > 1 {
-			spread = (float64((i*5)%n)/float64(n-1) - 0.5) * 2.2
-		}
+		spread := turn(i, n) * 2.2
 		long := b.MM * p.px
 		stalk := long*0.75 + 10
 		angle := spread * (1 + p.droop())
@@ -241,6 +239,16 @@ func (p *pen) clump() {
 		p.stem(p.x, p.y, p.x+math.Sin(angle/2)*stalk*0.5, p.y-stalk*0.7, x, y, 3)
 		p.blade(x, y, angle*1.15+sign(spread)*p.droop(), long, 0.33, p.green(b, i), 0)
 	}
+}
+
+// turn spreads leaves from -0.5 to 0.5 so that none hides another, however many
+// there are: by the golden section, as on a stem.
+func turn(i, n int) float64 {
+	if n < 2 {
+		return 0
+	}
+	_, part := math.Modf(float64(i)*0.618034 + 0.31)
+	return part - 0.5
 }
 
 func sign(v float64) float64 {
@@ -337,7 +345,7 @@ func (p *pen) tree() {
 func (p *pen) rosette() {
 	n := len(p.s.Blades)
 	for i, b := range p.s.Blades {
-		angle := (float64((i*7)%n)/float64(max(n-1, 1)) - 0.5) * 2.5
+		angle := turn(i, n) * 2.5
 		p.blade(p.x, p.y+2, angle, b.MM*p.px, 0.17, p.green(b, i), 0)
 	}
 }
@@ -345,7 +353,7 @@ func (p *pen) rosette() {
 func (p *pen) fronds() {
 	n := len(p.s.Blades)
 	for i, b := range p.s.Blades {
-		angle := (float64((i*5)%n)/float64(max(n-1, 1)) - 0.5) * (2.3 + p.droop())
+		angle := turn(i, n) * (2.3 + p.droop())
 		long := b.MM * p.px
 		ex, ey := p.x+math.Sin(angle)*long, p.y-math.Cos(angle)*long*0.9
 		cx, cy := p.x+math.Sin(angle*0.4)*long*0.6, p.y-long*0.8
@@ -362,10 +370,10 @@ func (p *pen) fronds() {
 }
 
 func (p *pen) cover() {
-	p.SetColor(color.RGBA{255, 255, 255, 70})
-	p.DrawRoundedRectangle(p.x-235, 60, 470, p.y-20, 120)
+	p.SetColor(color.NRGBA{255, 255, 255, 90})
+	p.DrawRoundedRectangle(p.x-190, 46, 380, p.y-20, 100)
 	p.FillPreserve()
-	p.SetColor(color.RGBA{120, 130, 130, 160})
+	p.SetColor(color.NRGBA{120, 130, 130, 160})
 	p.SetLineWidth(2)
 	p.Stroke()
 }

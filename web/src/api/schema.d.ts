@@ -2945,6 +2945,11 @@ export interface components {
             id: string;
             /** @description What it is called here: the third leaf. */
             name: string;
+            /**
+             * Format: int64
+             * @description Its turn among its sort, from 1.
+             */
+            number: number;
             /** @description Sizes in mm, oldest first. */
             sizes: components["schemas"]["Reading"][];
             /** @enum {string} */

@@ -33,7 +33,7 @@ interface StoryProps {
 }
 
 const laneHeights = [46, 24, 24];
-const strandRow = 21;
+const strandRow = 24;
 const mostStrands = 12;
 
 /** The whole story of a plant through time: curves, pictures, stages and looks, what was done, and its growths. */
@@ -43,7 +43,7 @@ export function Story(props: StoryProps) {
   const [chosen, setChosen] = useState<string>();
   const [picked, setPicked] = useState<string>();
   const w = Math.max(width, 280);
-  const left = curves.length > 0 ? 34 : 8;
+  const left = curves.length > 0 ? 42 : 14;
   const end = seam.ended ?? (ahead ? addDays(ahead.to, 6) : addDays(today, 7));
   const whole = Math.max(daysBetween(seam.from, end), 21);
   const seamView = useSeamView(whole, w - 8, left);
@@ -115,7 +115,7 @@ export function Story(props: StoryProps) {
         <svg role="presentation" width={w} height={height} style={{ display: "block" }} data-testid="story">
           <defs>
             <clipPath id={`in-${props.plant}`}>
-              <rect x={left - 3} y={0} width={w - left} height={height} />
+              <rect x={left - 12} y={0} width={w - left + 12} height={height} />
             </clipPath>
           </defs>
           {curve && <Scale curve={curve} top={curveTop} height={curveHeight} left={left} right={w - 6} />}
@@ -276,7 +276,7 @@ function Scale({
   left: number;
   right: number;
 }) {
-  const most = top_(curve);
+  const most = roundTop(curve);
   return (
     <g fontSize={11} fill="var(--soft)">
       {[0, most / 2, most].map((v) => {
@@ -290,28 +290,37 @@ function Scale({
           </g>
         );
       })}
-      <text x={left} y={top + height + 9} fontSize={11.5} fill="var(--kelp)" fontWeight={600}>
-        {curve.name}
-        {curve.unit && `, ${curve.unit}`}: {curve.readings.at(-1)?.value}
-      </text>
     </g>
   );
 }
 
 /** A round number above every reading. */
-function top_(curve: Curve): number {
+function roundTop(curve: Curve): number {
   const most = Math.max(...curve.readings.map((r) => r.value), 1);
   const size = 10 ** Math.floor(Math.log10(most));
   return [1, 2, 4, 5, 10].map((n) => n * size).find((n) => n >= most) ?? most;
 }
 
 function Line({ curve, x, top, height }: { curve: Curve; x: (d: string) => number; top: number; height: number }) {
-  const most = top_(curve);
+  const most = roundTop(curve);
   const y = (v: number) => top + height - (height - 8) * (v / most);
+  const last = curve.readings.at(-1);
   const d = curve.readings.map((r, i) => `${i ? "L" : "M"}${x(r.on).toFixed(1)} ${y(r.value).toFixed(1)}`).join(" ");
   return (
     <g>
       <path d={d} fill="none" stroke="var(--kelp)" strokeWidth={2.2} strokeLinejoin="round" />
+      {last && (
+        <text
+          x={x(last.on)}
+          y={Math.max(y(last.value) - 8, 12 + top - 12)}
+          textAnchor="end"
+          fontSize={12}
+          fontWeight={600}
+          fill="var(--kelp)"
+        >
+          {last.value} {curve.unit}
+        </text>
+      )}
       {curve.readings.map((r, i) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: readings never move, and a day may have two
         <circle key={i} cx={x(r.on)} cy={y(r.value)} r={2.6} fill="var(--cloth)" stroke="var(--kelp)" strokeWidth={1.6}>
@@ -488,7 +497,7 @@ function StrandLine({
 }) {
   const colour = strandColours[strand.sort] ?? "var(--ochre)";
   const lost = strand.state === "lost";
-  const line = y + 16;
+  const line = y + 18;
   const end = lost ? strand.stateOn : now;
   const points = [{ on: strand.began, value: 0 }, ...strand.sizes, { on: end, value: strand.sizes.at(-1)?.value ?? 0 }];
   const half = (v: number) => 0.7 + 2.6 * (v / most);
@@ -508,7 +517,7 @@ function StrandLine({
       {strand.state === "mature" && (
         <circle cx={x(strand.stateOn)} cy={line} r={3.6} fill="var(--cloth)" stroke={colour} strokeWidth={1.8} />
       )}
-      <text x={Math.max(x(strand.began), left) + 1} y={y + 10} fontSize={11.5} fill="var(--soft)">
+      <text x={Math.max(x(strand.began), left) + 1} y={y + 12} fontSize={11.5} fill="var(--soft)">
         {say}
       </text>
     </g>

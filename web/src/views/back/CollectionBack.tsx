@@ -6,7 +6,7 @@ import { type Span, useCollectionReview, useKnowledge } from "../../api/hooks";
 import { daysBetween, sayDay } from "../../dates";
 import { Bare, Failed, Waiting } from "../../shell/States";
 import { sayPercent, standingWord } from "../words";
-import { SpanPick } from "./LookBack";
+import { SpanPick, sayDays } from "./LookBack";
 import classes from "./LookBack.module.css";
 
 /** A look back over the collection: what was saved and lost, by cause and by school, and what took long. */
@@ -67,7 +67,7 @@ export function CollectionBack() {
                         {s.stage} <span className="soft small">{s.track}</span>
                       </th>
                       <td className={s.long ? "ochre" : undefined}>
-                        <b>{Math.round(s.median)} days</b> {s.long && "longer than usual"}
+                        <b>{sayDays(Math.round(s.median))}</b> {s.long && "longer than usual"}
                       </td>
                       <td className="soft small">
                         {s.n}×, usual {s.usual[0]}–{s.usual[1]} weeks

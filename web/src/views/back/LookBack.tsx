@@ -15,6 +15,8 @@ const spans = [
   { value: "whole", label: "All of it" },
 ];
 
+export const sayDays = (n: number) => `${n} ${n === 1 ? "day" : "days"}`;
+
 /** Which time is looked back over. */
 export function SpanPick({ span, setSpan }: { span: Span; setSpan: (s: Span) => void }) {
   return (
@@ -60,7 +62,7 @@ function Told({ r, plant, today }: { r: Review; plant: string; today: string }) 
     <div className={classes.page}>
       <section className="patch" aria-label="Before and after">
         <h2>
-          {sentence(standingWord(r.standing))}: {r.days} days, from {sayDay(r.from, today)} to {sayDay(r.to, today)}
+          {sentence(standingWord(r.standing))}: {sayDays(r.days)}, from {sayDay(r.from, today)} to {sayDay(r.to, today)}
         </h2>
         {r.causes.length > 0 && (
           <p style={{ margin: "2px 0 8px" }}>
@@ -122,7 +124,7 @@ function Told({ r, plant, today }: { r: Review; plant: string; today: string }) 
                       {s.stage} <span className="soft small">{s.track}</span>
                     </th>
                     <td className={late ? "ochre" : undefined}>
-                      <b>{s.days} days</b>
+                      <b>{sayDays(s.days)}</b>
                       {s.still && ", still in it"}
                       {s.back > 0 && `, ${s.back}× fallen back into`}
                     </td>

@@ -6,7 +6,7 @@ import { useKnowledge, useRecord } from "../../api/hooks";
 import { newId } from "../../api/id";
 import { distance } from "../../dates";
 import { Refused } from "../../shell/States";
-import { NumberField, QuantityInput, sayProse, useUnits } from "../../units";
+import { NumberField, QuantityInput, sayProse, sayQuantity, useUnits } from "../../units";
 import { useUndo } from "../undo";
 
 interface Draft {
@@ -155,7 +155,7 @@ function Reading({ measure, value, set, last, today }: ReadingProps) {
   const ask = sayProse(measure.ask, system);
   const before =
     last &&
-    `last: ${measure.kind === "yes-no" ? (last.value ? "yes" : "no") : last.value}, ${distance(last.on, today)}`;
+    `last: ${measure.kind === "yes-no" ? (last.value ? "yes" : "no") : measure.kind === "mm" ? sayQuantity(last.value, "mm", system) : last.value}, ${distance(last.on, today)}`;
   if (measure.kind === "yes-no") {
     const press = (v: number) => set(value === v ? undefined : v);
     return (

@@ -11,6 +11,7 @@ import { useUndo } from "../undo";
 import { sentence } from "../words";
 import classes from "./Growths.module.css";
 import { usePlantFile } from "./PlantPage";
+import { nameOfStrand } from "./SeamOf";
 
 /** Each growth as a strand of its own: what came with the plant, and what it made here. */
 export function Growths() {
@@ -69,7 +70,7 @@ export function Growths() {
             </p>
             <ul className={`rows ${classes.list}`}>
               {own.map((s) => (
-                <StrandRow key={s.id} file={file} strand={s} />
+                <StrandRow key={s.id} file={file} strand={s} sort={label(sort)?.label ?? sort} />
               ))}
             </ul>
           </section>
@@ -159,7 +160,7 @@ function NewGrowth({ file, sorts }: { file: PlantFile; sorts: { value: string; l
 const steps: Record<string, number> = { metric: 5, us: 0.25 };
 
 /** A growth: tap to lengthen it, to say that it is as it was, ripe or lost. */
-function StrandRow({ file, strand }: { file: PlantFile; strand: Strand }) {
+function StrandRow({ file, strand, sort }: { file: PlantFile; strand: Strand; sort: string }) {
   const [system] = useUnits();
   const record = useRecord(file.id);
   const undo = useUndo(file.id);
@@ -178,7 +179,7 @@ function StrandRow({ file, strand }: { file: PlantFile; strand: Strand }) {
         },
       },
     );
-  const name = strand.name || `the one of ${sayDay(strand.began, file.today)}`;
+  const name = nameOfStrand(strand, sort);
   return (
     <li className={classes.strand}>
       <div>

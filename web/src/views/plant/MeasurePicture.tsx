@@ -9,6 +9,7 @@ import { QuantityInput, sayQuantity, useUnits } from "../../units";
 import { useUndo } from "../undo";
 import { pictureUrl } from "./Pictures";
 import classes from "./Pictures.module.css";
+import { nameOfStrand } from "./SeamOf";
 
 /** A point on the picture, both ways as a share of its width. */
 interface Point {
@@ -132,7 +133,7 @@ export function MeasurePicture({ file, picture, close }: { file: PlantFile; pict
             data={[
               ...open.map((s) => ({
                 value: s.id,
-                label: `${s.name || label(s.sort)} of ${sayDay(s.began, file.today)}`,
+                label: nameOfStrand(s, label(s.sort)),
               })),
               ...sorts.map((s) => ({ value: `new ${s}`, label: `a new ${label(s)}` })),
             ]}

@@ -23,7 +23,7 @@ export function Opinion({ file, knowledge }: { file: PlantFile; knowledge: Knowl
   const causes = [...led.entries()].sort((a, b) => b[1] - a[1]).slice(0, threads.length);
   const w = Math.max(width, 240);
   const days = Math.max(1, daysBetween(first.on, last.on));
-  const x = (on: string) => 36 + ((w - 52) * daysBetween(first.on, on)) / days;
+  const x = (on: string) => 42 + ((w - 58) * daysBetween(first.on, on)) / days;
   const y = (p: number) => 8 + 84 * (1 - p);
   const chance = (s: (typeof said)[number], id: string) => s.chances.find((c) => c.id === id)?.chance ?? 0;
   return (
@@ -33,8 +33,8 @@ export function Opinion({ file, knowledge }: { file: PlantFile; knowledge: Knowl
         <svg width={w} height={118} aria-hidden="true" style={{ display: "block" }}>
           {[0, 0.5, 1].map((p) => (
             <g key={p}>
-              <line x1={36} x2={w - 12} y1={y(p)} y2={y(p)} stroke="var(--weft)" />
-              <text x={30} y={y(p) + 4} textAnchor="end" fontSize={11.5} fill="var(--soft)">
+              <line x1={42} x2={w - 12} y1={y(p)} y2={y(p)} stroke="var(--weft)" />
+              <text x={37} y={y(p) + 4} textAnchor="end" fontSize={11.5} fill="var(--soft)">
                 {p * 100} %
               </text>
             </g>
@@ -53,7 +53,7 @@ export function Opinion({ file, knowledge }: { file: PlantFile; knowledge: Knowl
               ))}
             </g>
           ))}
-          <text x={36} y={112} fontSize={11.5} fill="var(--soft)">
+          <text x={42} y={112} fontSize={11.5} fill="var(--soft)">
             {shortDay(first.on)}
           </text>
           <text x={w - 12} y={112} textAnchor="end" fontSize={11.5} fill="var(--soft)">

@@ -74,12 +74,15 @@ function inUnits(readings: { on: string; value: number }[], unit: string, system
   return { readings: turned, unit: toShown(0, unit, system).unit };
 }
 
+/** What a growth is called here: its own name, or its sort with its turn. */
+export const nameOfStrand = (s: Strand, sort: string) => s.name || `${sort} ${s.number}`;
+
 /** A growth in a few words: its name or sort, its last size and how it is. */
 export function sayStrand(s: Strand, k: Knowledge | undefined, system: System): string {
   const sort = k?.growths?.find((g) => g.id === s.sort)?.label ?? s.sort;
   const size = s.sizes.at(-1);
   const state = s.state === "growing" || s.state === "mature" ? "" : s.state;
-  return [s.name || sort, s.cameWith ? "came with it" : "", size && sayQuantity(size.value, "mm", system), state]
+  return [nameOfStrand(s, sort), s.cameWith ? "came with it" : "", size && sayQuantity(size.value, "mm", system), state]
     .filter(Boolean)
     .join(", ");
 }

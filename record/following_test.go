@@ -1,0 +1,222 @@
+package record_test
+
+import (
+	"testing"
+
+	"github.com/google/uuid"
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"tendermend/core/day"
+	"tendermend/core/recovery"
+	"tendermend/core/treatment"
+	"tendermend/record"
+)
+
+func TestAGrowthIsAStrandOfItsOwn(t *testing.T) {
+	b := newBook(t)
+	leaf := uuid.New()
+	b.write(50, record.Body{Grown: &record.Grown{Growth: uuid.New(), Sort: recovery.Leaf, CameWith: true, SizeMM: p(200.0)}})
+	first := b.write(40, record.Body{Grown: &record.Grown{Growth: leaf, Sort: recovery.Leaf, State: recovery.Starting, Name: "the one by the window"}})
+	b.write(30, record.Body{Grown: &record.Grown{Growth: leaf, SizeMM: p(90.0), State: recovery.Growing}})
+	b.write(20, record.Body{Grown: &record.Grown{Growth: leaf, SizeMM: p(184.0), State: recovery.Mature}})
+	s := b.state()
+	require.Len(t, s.Strands, 2)
+	assert.Equal(t, []int{1, 2}, []int{s.Strands[0].Number, s.Strands[1].Number})
+	assert.Equal(t, s.ArrivedOn, s.Strands[0].Began, "what came with it began before")
+	assert.Equal(t, "the one by the window", s.Strands[1].Name)
+	assert.Equal(t, recovery.Mature, s.Strands[1].State)
+	ratio, ok := s.Readings.Last("leaf-ratio")
+	require.True(t, ok)
+	assert.Equal(t, 92.0, ratio.Value, "184 of 200 mm: the gate reads it by itself")
+	opened, ok := s.Readings.Last("new-leaves")
+	assert.True(t, ok && opened.Value == 1)
+
+	b.write(0, record.Body{Voided: &record.Voided{Entry: first.ID}})
+	assert.Len(t, b.state().Strands, 1, "with its beginning undone nothing is left of it")
+}
+
+func mealybugs(b *book, warmth *float64) {
+	b.write(40, record.Body{Examined: &record.Examined{Present: []string{"pest.cotton", "leaf.sticky"}, Absent: []string{"root.smell"}}})
+	b.write(40, record.Body{Diagnosed: &record.Diagnosed{Causes: []string{"mealybug"}}})
+	b.write(40, record.Body{Planned: &record.Planned{Answers: treatment.Answers{WarmthC: warmth}}})
+}
+
+func TestTheWarmthOfThePlaceMovesTheTreatments(t *testing.T) {
+	b := newBook(t)
+	mealybugs(b, p(20.0))
+	s := b.state()
+	second := s.DueOn("look-again")
+	assert.Equal(t, today-40+10, second, "110 degree-days over 9 °C at 20 °C are ten days")
+	require.Len(t, s.PestClocks(), 1)
+	// The room turns out to be cool: everything comes later.
+	b.write(39, record.Body{Metered: &record.Metered{MinC: p(13.0), MaxC: p(17.0)}})
+	assert.Greater(t, b.state().DueOn("look-again"), second+5)
+	// The third treatment follows the second, when it was really done.
+	b.write(20, record.Body{Did: &record.Did{Step: "look-again"}})
+	third := b.state().DueOn("look-third")
+	assert.Greater(t, third, today-20+10)
+	due := false
+	for _, task := range b.state().Tasks(false) {
+		due = due || task.Step == "look-third" && task.From == third
+	}
+	assert.True(t, due, "the walk asks for it on that day")
+	g, ok := b.state().Readings.Last(recovery.GenerationKey)
+	assert.True(t, ok && g.Value > 50, "and proving takes a whole generation: %v", g.Value)
+}
+
+func TestRotAndPestsRunSideBySide(t *testing.T) {
+	b := newBook(t)
+	b.write(40, record.Body{Examined: &record.Examined{Present: []string{"root.mushy", "root.smell", "pest.cotton"}}})
+	b.write(40, record.Body{Diagnosed: &record.Diagnosed{Causes: []string{"root-rot", "mealybug"}}})
+	b.write(40, record.Body{Planned: &record.Planned{}})
+	s := b.state()
+	require.Len(t, s.Courses, 2)
+	assert.Equal(t, []string{"foliage-rerooting", "pest-clearance"}, []string{s.Courses[0].Track, s.Courses[1].Track})
+	stage := func(daysAgo int, track, from, to string) {
+		b.write(daysAgo, record.Body{Staged: &record.Staged{Track: track, From: from, To: to, Reason: "tried"}})
+	}
+	stage(30, "pest-clearance", "knock-down", "repeats")
+	s = b.state()
+	assert.Equal(t, []int{0, 1}, []int{s.Courses[0].Stage, s.Courses[1].Stage}, "each has its own stage")
+	assert.NotEmpty(t, b.try(29, record.Body{Staged: &record.Staged{Track: "orchid-lean", From: "hold", To: "nubs"}}), "it is not on that track")
+	checks := 0
+	for _, task := range s.Tasks(false) {
+		if task.Kind == record.TaskCheck {
+			checks++
+		}
+	}
+	assert.Equal(t, 2, checks, "both are looked after")
+	stage(28, "foliage-rerooting", "stabilise", "re-root")
+	stage(26, "foliage-rerooting", "re-root", "wean")
+	stage(24, "foliage-rerooting", "wean", recovery.Mended)
+	s = b.state()
+	assert.False(t, s.Mended(), "while pests are proved, it is not mended")
+	assert.Equal(t, "pest-clearance", s.Leading()[0].Track)
+	_, now, in := s.CurrentStage()
+	assert.True(t, in && now.ID == "repeats")
+	lanes := map[int]int{}
+	for _, band := range s.Seam().Bands {
+		lanes[band.Lane]++
+	}
+	assert.Equal(t, map[int]int{0: 4, 1: 2}, lanes)
+	stage(20, "pest-clearance", "repeats", "proving")
+	stage(10, "pest-clearance", "proving", recovery.Mended)
+	assert.True(t, b.state().Mended())
+	require.NotNil(t, b.state().EndedOn())
+	assert.Equal(t, today-10, *b.state().EndedOn())
+}
+
+func TestANewPlanKeepsWhatGoesOnAndEndsTheRest(t *testing.T) {
+	b := newBook(t)
+	mealybugs(b, nil)
+	b.write(30, record.Body{Staged: &record.Staged{Track: "pest-clearance", From: "knock-down", To: "repeats", Reason: "nothing seen"}})
+	b.rot()
+	s := b.state()
+	require.Len(t, s.Courses, 1, "root rot alone was accepted then")
+	assert.Equal(t, "foliage-rerooting", s.Courses[0].Track)
+	for _, span := range s.Stages {
+		if span.Track == "pest-clearance" {
+			assert.NotNil(t, span.To)
+		}
+	}
+}
+
+func TestKeptUnderWatchIsStillLookedAt(t *testing.T) {
+	b := newBook(t)
+	b.rot()
+	b.write(5, record.Body{Closed: &record.Closed{Outcome: record.OutcomeKept}})
+	s := b.state()
+	assert.Equal(t, "kept-under-watch", s.Standing())
+	tasks := s.Tasks(false)
+	require.NotEmpty(t, tasks)
+	assert.Equal(t, record.TaskLook, tasks[0].Kind)
+	b.write(0, record.Body{Reopened: &record.Reopened{}})
+	assert.Equal(t, "mending", b.state().Standing())
+	b.write(0, record.Body{Closed: &record.Closed{Outcome: record.OutcomeGiven}})
+	assert.Empty(t, b.state().Tasks(false), "what was given away is nobody's task here")
+}
+
+func TestAReviewTellsWhatCameOfIt(t *testing.T) {
+	b := newBook(t)
+	b.rot()
+	shot := func(daysAgo int) record.Entry {
+		return b.write(daysAgo, record.Body{Pictured: &record.Pictured{Picture: uuid.New(), Side: record.SideFront}})
+	}
+	before, middle, after := shot(39), shot(20), shot(2)
+	soil := uuid.New()
+	b.write(40, record.Body{Did: &record.Did{Step: "unpot", Used: []record.Used{{Supply: soil, Amount: 2}}}})
+	b.write(39, check("wilt", 0, "yellow", 0, "smell", 0, "new-leaves", 1))
+	b.write(30, check("wilt", 0, "yellow", 0, "smell", 0, "leaves-lost", 2))
+	b.write(30, record.Body{Staged: &record.Staged{Track: "foliage-rerooting", From: "stabilise", To: "re-root"}})
+	b.write(25, record.Body{Watered: &record.Watered{}})
+	b.write(24, record.Body{Staged: &record.Staged{Track: "foliage-rerooting", From: "re-root", To: "stabilise", Reason: "wilted"}})
+	b.write(1, record.Body{Closed: &record.Closed{Outcome: record.OutcomeLost, Reason: "Too wet, too long."}})
+	s := b.state()
+	r := s.Review(b.entries, 0, today-1).WithCost(p(4.0), map[uuid.UUID]record.Price{soil: {Name: "potting soil", Each: 0.5}})
+	assert.Equal(t, before.ID, r.Before.Entry)
+	assert.Equal(t, after.ID, r.After.Entry)
+	assert.Equal(t, []int{1, 2}, []int{r.Made, r.Lost})
+	assert.Equal(t, 1, r.Watered)
+	assert.Equal(t, 5.0, r.Cost.Value, "4 for the plant, 2 × 0.50 for the soil")
+	assert.Equal(t, []string{"Root rot"}, r.Causes)
+	assert.Equal(t, "Too wet, too long.", r.Lesson)
+	require.Len(t, r.Stages, 2)
+	assert.Equal(t, 10+23, r.Stages[0].Days, "twice in it")
+	assert.Equal(t, 1, r.Stages[0].Back)
+	require.Len(t, r.Steps, 1)
+	assert.GreaterOrEqual(t, r.Minutes.Value, float64(r.Steps[0].Minutes))
+	assert.NotEmpty(t, r.Minutes.Working.Inputs)
+
+	half := s.Review(b.entries, today-21, today-1)
+	assert.Equal(t, middle.ID, half.Before.Entry, "only what lies in its time")
+	assert.Zero(t, half.Made)
+	assert.Empty(t, half.Steps)
+	noPrice := s.Review(b.entries, 0, today-1).WithCost(nil, nil)
+	assert.Contains(t, noPrice.Cost.Working.Sure, "too low")
+}
+
+func TestTwoTapsOnThePotGiveTheScale(t *testing.T) {
+	s := record.Scale{X1: 0.3, Y1: 0.8, X2: 0.7, Y2: 0.8, MM: 120}
+	assert.InDelta(t, 300, s.WidthMM(), 1e-9, "0.4 of the width are 120 mm")
+	slanted := record.Scale{X1: 0, Y1: 0, X2: 0.3, Y2: 0.4, MM: 100}
+	assert.InDelta(t, 200, slanted.WidthMM(), 1e-9)
+	assert.Zero(t, record.Scale{MM: 10}.WidthMM())
+}
+
+func TestAStallWithRootsAtWorkIsNoSetback(t *testing.T) {
+	b := newBook(t)
+	b.entries[0].On = today - 150
+	b.write(140, record.Body{Examined: &record.Examined{Present: []string{"root.mushy"}}})
+	b.write(140, record.Body{Diagnosed: &record.Diagnosed{Causes: []string{"root-rot"}}})
+	b.write(140, record.Body{Planned: &record.Planned{}})
+	south := true // November is spring there: no rest
+	course := func() record.Course { return b.state().Courses[0] }
+	stall, found := b.state().Stall(course(), today, south)
+	require.True(t, found)
+	assert.False(t, stall.AtWork)
+	on := 130
+	for _, gap := range []int{12, 12, 12, 12, 11, 8, 7, 7, 7} {
+		b.write(on, record.Body{Watered: &record.Watered{}})
+		on -= gap
+	}
+	stall, found = b.state().Stall(course(), today, south)
+	require.True(t, found)
+	assert.True(t, stall.AtWork)
+	assert.Contains(t, stall.Why, "dries faster")
+}
+
+func TestReservesRunOutBesideTheWayToRoots(t *testing.T) {
+	b := &book{t: t, plant: uuid.New()}
+	b.write(60, record.Body{Arrived: &record.Arrived{Name: "Slipper", Habit: "sympodial-orchid"}})
+	b.write(60, record.Body{Examined: &record.Examined{Present: []string{"root.few-live", "root.dry-dead"}}})
+	b.write(60, record.Body{Diagnosed: &record.Diagnosed{Causes: []string{"dry-root-loss"}}})
+	b.write(60, record.Body{Planned: &record.Planned{Answers: treatment.Answers{LiveRoots: p(0), Reserves: treatment.Shrivelled, School: "S1"}}})
+	way, ok := b.state().ReservesLast(today)
+	require.True(t, ok)
+	assert.Equal(t, []day.Day{today - 60 + 15, today - 60 + 40}, []day.Day{way.From, way.To}, "shrivelled: 15 to 40 days")
+	b.write(10, check("plump", 4))
+	way, _ = b.state().ReservesLast(today)
+	assert.Equal(t, today-10+90, way.From, "judged anew: plump")
+	assert.NotEmpty(t, way.Working.Formula)
+}
