@@ -105,7 +105,7 @@ func (srv *server) takeOver(ctx context.Context, a store.Account, in *importInpu
 	}
 	added, err := srv.store.Import(ctx, a, archive, today)
 	if errors.Is(err, store.ErrConflict) {
-		return nil, huma.Error409Conflict("Something in this file has the id of another thing that is here already. What came before it in the file was taken over; nothing here was changed.")
+		return nil, huma.Error409Conflict("Something in this file says otherwise than what is here already under the same id. Nothing was taken over, and nothing here was changed.")
 	}
 	if err != nil {
 		return nil, err

@@ -112,6 +112,11 @@ func operations(plant string) []struct{ method, path, body string } {
 		{"POST", "/api/plants/" + plant + "/differential", `{"present":["leaf.crisp"],"absent":[]}`},
 		{"POST", "/api/plants/" + plant + "/plan", `{"answers":{}}`},
 		{"GET", "/api/plants/" + plant + "/case", ""},
+		{"GET", "/api/plants/" + plant + "/review", ""},
+		{"GET", "/api/plants/" + plant + "/review.html", ""},
+		{"GET", "/api/plants/" + plant + "/archive.json", ""},
+		{"GET", "/api/plants/" + plant + "/entries.csv", ""},
+		{"GET", "/api/plants/" + plant + "/pictures/" + newID(), ""},
 		{"GET", "/api/plants/" + plant + "/shopping", ""},
 		{"POST", "/api/plants/" + plant + "/case", `{"habit":"fern"}`},
 	}
@@ -127,7 +132,7 @@ func TestAStrangerSeesAndChangesNothing(t *testing.T) {
 		assert.Equal(t, 404, a.status, "%s %s", o.method, o.path)
 		assert.NotContains(t, a.raw, "Monstera")
 	}
-	for _, path := range []string{"/api/plants", "/api/plants?q=monstera", "/api/rounds", "/api/places"} {
+	for _, path := range []string{"/api/plants", "/api/plants?q=monstera", "/api/rounds", "/api/places", "/api/review", "/api/archive.json", "/api/entries.csv", "/api/register.csv"} {
 		a := stranger.call("GET", path, nil)
 		assert.Equal(t, 200, a.status)
 		assert.NotContains(t, a.raw, plant, path)

@@ -7,6 +7,7 @@ import (
 	"strings"
 
 	"github.com/google/uuid"
+	"github.com/jmoiron/sqlx"
 
 	"tendermend/core/day"
 	"tendermend/exchange"
@@ -136,30 +137,40 @@ func (s *Store) Import(ctx context.Context, a Account, in exchange.Archive, toda
 			}
 		}
 	}
-	for _, p := range in.Plants {
-		one := PlantRecord{ID: p.ID, Entries: make([]record.Entry, len(p.Entries))}
-		for i, e := range p.Entries {
-			one.Entries[i] = inPlaces(e, moved)
-			if e.RecordedAt.IsZero() { // a row of a register: it is recorded now
-				one.Entries[i].RecordedAt = s.now()
+	// All plants or none: a file that breaks off in the middle leaves nothing half
+	// done.
+	err = s.inTx(ctx, func(tx *sqlx.Tx) error {
+		for _, p := range in.Plants {
+			got, err := s.importPlant(ctx, tx, a, s.recordOf(p, moved), today, false)
+			if errors.Is(err, ErrConflict) {
+				return fmt.Errorf("plant %s (%s): %w", p.ID, p.Name, err)
 			}
+			if err != nil {
+				return err
+			}
+			added.Plants += got.Plants
+			added.Entries += got.Entries
+			added.Pictures += got.Pictures
+			added.Known += got.Known
 		}
-		for _, picture := range p.Pictures {
-			one.Pictures = append(one.Pictures, Picture{ID: picture.ID, PlantID: p.ID, Width: picture.Width, Height: picture.Height, Digest: picture.Digest, Body: picture.JPEG, Small: picture.Small, RecordedAt: picture.RecordedAt})
+		return nil
+	})
+	return added, err
+}
+
+// recordOf gives a plant of an archive as it is kept here.
+func (s *Store) recordOf(p exchange.Plant, moved map[uuid.UUID]uuid.UUID) PlantRecord {
+	one := PlantRecord{ID: p.ID, Entries: make([]record.Entry, len(p.Entries))}
+	for i, e := range p.Entries {
+		one.Entries[i] = inPlaces(e, moved)
+		if e.RecordedAt.IsZero() { // a row of a register: it is recorded now
+			one.Entries[i].RecordedAt = s.now()
 		}
-		got, err := s.ImportPlant(ctx, a, one, today, false)
-		if errors.Is(err, ErrConflict) {
-			return added, fmt.Errorf("plant %s (%s): %w", p.ID, p.Name, err)
-		}
-		if err != nil {
-			return added, err
-		}
-		added.Plants += got.Plants
-		added.Entries += got.Entries
-		added.Pictures += got.Pictures
-		added.Known += got.Known
 	}
-	return added, nil
+	for _, x := range p.Pictures {
+		one.Pictures = append(one.Pictures, Picture{ID: x.ID, PlantID: p.ID, Width: x.Width, Height: x.Height, Digest: x.Digest, Body: x.JPEG, Small: x.Small, RecordedAt: x.RecordedAt})
+	}
+	return one
 }
 
 // importPlaces finds or makes the places of an archive and says under which id

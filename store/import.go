@@ -36,65 +36,69 @@ type Added struct {
 // is left alone, so that importing twice does nothing twice. Refusals are
 // record.Faults; ErrConflict means that an id is used for something else.
 func (s *Store) ImportPlant(ctx context.Context, a Account, p PlantRecord, today day.Day, trusted bool) (added Added, err error) {
-	collection := a.Collection.ID
 	err = s.inTx(ctx, func(tx *sqlx.Tx) error {
-		added = Added{}
-		made, err := tx.ExecContext(ctx, `insert into plants (collection_id, id) values ($1, $2) on conflict do nothing`, collection, p.ID)
-		if err != nil {
-			return err
-		}
-		if n, _ := made.RowsAffected(); n == 1 {
-			added.Plants = 1
-		}
-		var locked uuid.UUID
-		if err := tx.GetContext(ctx, &locked, `select id from plants where collection_id = $1 and id = $2 for update`, collection, p.ID); err != nil {
-			return err
-		}
-		entries, err := loadEntries(ctx, tx, collection, p.ID)
-		if err != nil {
-			return err
-		}
-		kinds, err := loadKinds(ctx, tx, collection, true)
-		if err != nil {
-			return err
-		}
-		fresh, known, err := newOnes(entries, p)
-		if err != nil {
-			return err
-		}
-		added.Known += known
-		for i, picture := range p.Pictures {
-			there, err := hasPicture(ctx, tx, collection, p.ID, picture.ID)
-			if err != nil {
-				return err
-			}
-			if err := s.insertPicture(ctx, tx, a, p.Pictures[i]); err != nil {
-				return err
-			}
-			if there {
-				added.Known++
-			} else {
-				added.Pictures++
-			}
-		}
-		if !trusted {
-			if err := s.checkImported(ctx, collection, entries, fresh, kinds, today); err != nil {
-				return err
-			}
-		}
-		if err := insertEntries(ctx, tx, a, fresh); err != nil {
-			return err
-		}
-		added.Entries = len(fresh)
-		if len(entries)+len(fresh) == 0 {
-			return record.Faults{{Field: "entries", Message: "a plant without a single entry cannot be taken over"}}
-		}
-		if err := s.useUp(ctx, tx, a, append(entries, fresh...)); err != nil {
-			return err
-		}
-		return project(ctx, tx, a.Collection, record.Fold(p.ID, append(entries, fresh...), kinds))
+		added, err = s.importPlant(ctx, tx, a, p, today, trusted)
+		return err
 	})
 	return added, err
+}
+
+func (s *Store) importPlant(ctx context.Context, tx *sqlx.Tx, a Account, p PlantRecord, today day.Day, trusted bool) (added Added, err error) {
+	collection := a.Collection.ID
+	made, err := tx.ExecContext(ctx, `insert into plants (collection_id, id) values ($1, $2) on conflict do nothing`, collection, p.ID)
+	if err != nil {
+		return added, err
+	}
+	if n, _ := made.RowsAffected(); n == 1 {
+		added.Plants = 1
+	}
+	var locked uuid.UUID
+	if err := tx.GetContext(ctx, &locked, `select id from plants where collection_id = $1 and id = $2 for update`, collection, p.ID); err != nil {
+		return added, err
+	}
+	entries, err := loadEntries(ctx, tx, collection, p.ID)
+	if err != nil {
+		return added, err
+	}
+	kinds, err := loadKinds(ctx, tx, collection, true)
+	if err != nil {
+		return added, err
+	}
+	fresh, known, err := newOnes(entries, p)
+	if err != nil {
+		return added, err
+	}
+	added.Known += known
+	for i, picture := range p.Pictures {
+		there, err := hasPicture(ctx, tx, collection, p.ID, picture.ID)
+		if err != nil {
+			return added, err
+		}
+		if err := s.insertPicture(ctx, tx, a, p.Pictures[i]); err != nil {
+			return added, err
+		}
+		if there {
+			added.Known++
+		} else {
+			added.Pictures++
+		}
+	}
+	if !trusted {
+		if err := s.checkImported(ctx, collection, entries, fresh, kinds, today); err != nil {
+			return added, err
+		}
+	}
+	if err := insertEntries(ctx, tx, a, fresh); err != nil {
+		return added, err
+	}
+	added.Entries = len(fresh)
+	if len(entries)+len(fresh) == 0 {
+		return added, record.Faults{{Field: "entries", Message: "a plant without a single entry cannot be taken over"}}
+	}
+	if err := s.useUp(ctx, tx, a, append(entries, fresh...)); err != nil {
+		return added, err
+	}
+	return added, project(ctx, tx, a.Collection, record.Fold(p.ID, append(entries, fresh...), kinds))
 }
 
 // newOnes gives the entries that are not there yet, in the order of recording.

@@ -1,0 +1,94 @@
+package demo_test
+
+import (
+	"bytes"
+	"encoding/json"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"tendermend/demo"
+	"tendermend/exchange"
+	"tendermend/internal/pgtest"
+	"tendermend/store"
+)
+
+func asText(t *testing.T, v any) string {
+	t.Helper()
+	raw, err := json.Marshal(v)
+	require.NoError(t, err)
+	return string(raw)
+}
+
+// The whole clinic goes out and into an empty collection, as JSON and as tables,
+// and nothing is lost: not an entry, not a name, not a picture.
+func TestTheClinicGoesOutAndComesInWhole(t *testing.T) {
+	s := pgtest.Store(t)
+	_, err := demo.Load(t.Context(), s, pgtest.Today)
+	require.NoError(t, err)
+	user, err := s.UserByEmail(t.Context(), demo.Email)
+	require.NoError(t, err)
+	clinic, err := s.Account(t.Context(), user.ID)
+	require.NoError(t, err)
+	out, err := s.Archive(t.Context(), clinic.Collection, nil, true, pgtest.Today)
+	require.NoError(t, err)
+	var file bytes.Buffer
+	require.NoError(t, exchange.Write(&file, out))
+	t.Logf("%d plants, %d bytes", len(out.Plants), file.Len())
+
+	read, err := exchange.Understand(file.Bytes(), pgtest.Today)
+	require.NoError(t, err)
+	other := pgtest.Account(t, s, "other@example.org")
+	added, err := s.Import(t.Context(), other, read, pgtest.Today)
+	require.NoError(t, err)
+	assert.Equal(t, len(out.Plants), added.Plants)
+	assert.Zero(t, added.Known)
+	back, err := s.Archive(t.Context(), other.Collection, nil, true, pgtest.Today)
+	require.NoError(t, err)
+	back.Collection = out.Collection
+	assert.Equal(t, len(asText(t, out)), len(asText(t, back)))
+	require.True(t, asText(t, out) == asText(t, back), "the same archive comes out of the other collection")
+
+	// The lists that are folded from it agree as well.
+	rows := func(a store.Account) string {
+		page, err := s.Register(t.Context(), a.Collection.ID, store.Filter{Limit: 100})
+		require.NoError(t, err)
+		return asText(t, page.Rows)
+	}
+	assert.Equal(t, rows(clinic), rows(other))
+	again, err := s.Import(t.Context(), other, read, pgtest.Today)
+	require.NoError(t, err)
+	assert.Zero(t, again.Plants+again.Entries+again.Pictures, "the same file twice does nothing twice")
+	assert.Equal(t, added.Entries+added.Pictures, again.Known)
+
+	// As a table of entries: all but the pictures themselves.
+	var table bytes.Buffer
+	require.NoError(t, exchange.WriteEntries(&table, out.Plants, out.Places))
+	fromTable, err := exchange.Understand(table.Bytes(), pgtest.Today)
+	require.NoError(t, err)
+	third := pgtest.Account(t, s, "third@example.org")
+	added, err = s.Import(t.Context(), third, fromTable, pgtest.Today)
+	require.NoError(t, err)
+	assert.Equal(t, len(out.Plants), added.Plants)
+	tabled, err := s.Archive(t.Context(), third.Collection, nil, false, pgtest.Today)
+	require.NoError(t, err)
+	for i := range out.Plants {
+		assert.Equal(t, asText(t, out.Plants[i].Entries), asText(t, tabled.Plants[i].Entries), out.Plants[i].Name)
+	}
+
+	// The register as a table.
+	list, err := s.Registered(t.Context(), clinic.Collection.ID)
+	require.NoError(t, err)
+	table.Reset()
+	require.NoError(t, exchange.WriteRegister(&table, list))
+	arrivals, err := exchange.Understand(table.Bytes(), pgtest.Today)
+	require.NoError(t, err)
+	fourth := pgtest.Account(t, s, "fourth@example.org")
+	added, err = s.Import(t.Context(), fourth, arrivals, pgtest.Today)
+	require.NoError(t, err)
+	assert.Equal(t, len(list), added.Plants)
+	again, err = s.Import(t.Context(), fourth, arrivals, pgtest.Today)
+	require.NoError(t, err)
+	assert.Zero(t, again.Entries)
+}

@@ -1,0 +1,184 @@
+package exchange_test
+
+import (
+	"bytes"
+	"encoding/json"
+	"math/rand/v2"
+	"os"
+	"strings"
+	"testing"
+	"time"
+
+	"github.com/google/uuid"
+	"github.com/santhosh-tekuri/jsonschema/v6"
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"tendermend/core/day"
+	"tendermend/core/recovery"
+	"tendermend/core/water"
+	"tendermend/exchange"
+	"tendermend/record"
+)
+
+var today = day.Of(2026, time.November, 24)
+
+func p[T any](v T) *T { return &v }
+
+// anyWords holds what breaks tables and texts.
+var anyWords = []string{"", "plain", "with, comma", `with "quotes"`, "two\nlines", "=SUM(A1)", "-3 °C", "+1", "@home", "'tis", "ümläut ✂ 苔", "\ttab"}
+
+func randomEntries(chance *rand.Rand, plant uuid.UUID, place uuid.UUID, n int) []record.Entry {
+	word := func() string { return anyWords[chance.IntN(len(anyWords))] }
+	bodies := []func() record.Body{
+		func() record.Body {
+			return record.Body{Arrived: &record.Arrived{Name: "N" + word(), Habit: "fern", From: word(), Note: word(), Place: &place, Price: p(chance.Float64() * 50), Leaves: p(chance.IntN(40)), Isolated: chance.IntN(2) == 0}}
+		},
+		func() record.Body {
+			return record.Body{Watered: &record.Watered{Millilitres: p(chance.Float64() * 900)}}
+		},
+		func() record.Body { return record.Body{Probed: &record.Probed{Moisture: water.Moist}} },
+		func() record.Body { return record.Body{Noted: &record.Noted{Text: "x" + word()}} },
+		func() record.Body {
+			return record.Body{Checked: &record.Checked{Note: word(), Readings: []record.Value{{Measure: "longest-root", Value: chance.Float64() * 100}, {Measure: "wilt", Value: float64(chance.IntN(2))}}}}
+		},
+		func() record.Body { return record.Body{Moved: &record.Moved{Place: &place, Reason: word()}} },
+		func() record.Body {
+			return record.Body{Grown: &record.Grown{Growth: uuid.New(), Sort: recovery.Root, Name: word(), SizeMM: p(chance.Float64() * 80)}}
+		},
+		func() record.Body {
+			return record.Body{Pictured: &record.Pictured{Picture: uuid.New(), Side: record.SideBase, Scale: &record.Scale{X1: chance.Float64(), X2: 2, MM: 140, Of: word()}}}
+		},
+	}
+	var list []record.Entry
+	at := time.Date(2026, 1, 3, 8, 0, 0, 0, time.UTC)
+	for i := range n {
+		at = at.Add(time.Duration(chance.IntN(1e9)) * time.Microsecond)
+		e := record.Entry{ID: uuid.New(), PlantID: plant, On: today - day.Day(chance.IntN(300)), RecordedAt: at, By: "Marit" + word(), Body: bodies[chance.IntN(len(bodies))]()}
+		if i > 0 && chance.IntN(9) == 0 {
+			e.Replaces = p(list[chance.IntN(i)].ID)
+		}
+		list = append(list, e)
+	}
+	return list
+}
+
+func asText(t *testing.T, v any) string {
+	t.Helper()
+	raw, err := json.Marshal(v)
+	require.NoError(t, err)
+	return string(raw)
+}
+
+func TestEntriesGoOutAndComeInUnchanged(t *testing.T) {
+	chance := rand.New(rand.NewPCG(8, 8))
+	for range 60 {
+		place := exchange.Place{ID: uuid.New(), Name: "Shelf" + anyWords[chance.IntN(len(anyWords))]}
+		var plants []exchange.Plant
+		for range 1 + chance.IntN(4) {
+			id := uuid.New()
+			plants = append(plants, exchange.Plant{ID: id, Entries: randomEntries(chance, id, place.ID, 1+chance.IntN(30))})
+		}
+		var table bytes.Buffer
+		require.NoError(t, exchange.WriteEntries(&table, plants, []exchange.Place{place}))
+		back, err := exchange.Understand(table.Bytes(), today)
+		require.NoError(t, err)
+		require.Len(t, back.Plants, len(plants))
+		for i := range plants {
+			assert.Equal(t, asText(t, plants[i].Entries), asText(t, back.Plants[i].Entries))
+		}
+		for _, at := range back.Places {
+			assert.Equal(t, place, at, "places come with their names")
+		}
+
+		whole := exchange.Archive{Format: exchange.Format, Written: today, Collection: "C", Plants: plants}
+		var file bytes.Buffer
+		require.NoError(t, exchange.Write(&file, whole))
+		read, err := exchange.Understand(file.Bytes(), today)
+		require.NoError(t, err)
+		assert.Equal(t, asText(t, whole), asText(t, read))
+	}
+}
+
+func TestASpreadsheetNeverSeesAFormula(t *testing.T) {
+	id := uuid.New()
+	e := record.Entry{ID: uuid.New(), PlantID: id, On: today, By: "=HYPERLINK(1)", Body: record.Body{Noted: &record.Noted{Text: "x"}}}
+	var table bytes.Buffer
+	require.NoError(t, exchange.WriteEntries(&table, []exchange.Plant{{ID: id, Entries: []record.Entry{e}}}, nil))
+	assert.NotContains(t, table.String(), ",=HYPERLINK")
+	table.Reset()
+	require.NoError(t, exchange.WriteRegister(&table, []exchange.Registered{{Arrival: record.Arrived{Name: "=1+1", Habit: "fern"}}}))
+	assert.Contains(t, table.String(), ",'=1+1,")
+}
+
+func TestARegisterTakesPlantsIn(t *testing.T) {
+	table := "\ufeffName,Habit,Place,Arrived,Pot_width_cm,Leaves\nFern by the door,fern,Hall,2026-10-02,12.5,14\n\"Fig, the tall one\",woody,hall,,,\n"
+	a, err := exchange.Understand([]byte(table), today)
+	require.NoError(t, err)
+	require.Len(t, a.Plants, 2)
+	first := a.Plants[0].Entries[0]
+	assert.Equal(t, day.Of(2026, time.October, 2), first.On)
+	assert.Equal(t, 12.5, *first.Arrived.PotWidthCM)
+	assert.Equal(t, 14, *first.Arrived.Leaves)
+	assert.Equal(t, today, a.Plants[1].Entries[0].On, "without a day it came today")
+	require.Len(t, a.Places, 1, "one place, however it is written")
+	again, err := exchange.Understand([]byte(table), today)
+	require.NoError(t, err)
+	assert.Equal(t, asText(t, a.Plants), asText(t, again.Plants), "the same table gives the same plants")
+	var out bytes.Buffer
+	require.NoError(t, exchange.WriteRegister(&out, []exchange.Registered{{ID: a.Plants[0].ID, On: first.On, Arrival: *first.Arrived, PlaceName: "Hall"}}))
+	back, err := exchange.Understand(out.Bytes(), today)
+	require.NoError(t, err)
+	assert.Equal(t, a.Plants[0].ID, back.Plants[0].ID)
+	assert.Equal(t, asText(t, *first.Arrived), asText(t, *back.Plants[0].Entries[0].Arrived))
+}
+
+func TestWhatCannotBeReadIsSaidByItsPlace(t *testing.T) {
+	id := uuid.NewString()
+	head := "plant,entry,on,recorded_at,by,replaces,kind,place,recorded\n"
+	for sent, says := range map[string]string{
+		"":                   "neither an archive",
+		"{":                  "cannot be read",
+		`{"format":"other"}`: "neither an archive",
+		`{"format":"tender-mend archive 1","more":1}`:                                                       "more",
+		"name,price\nFern,3\n":                                                                              "habit",
+		"name,habit,leaves\nFern,fern,many\n":                                                               "row 2, column “leaves”",
+		"name,habit,arrived\nFern,fern,yesterday\n":                                                         "2026-11-24",
+		"name,habit\nFern,fern,too,many\n":                                                                  "row 2",
+		head + "x," + id + ",2026-11-24,2026-11-24T09:00:00Z,,,,,{}\n":                                      "column “plant”",
+		head + id + "," + id + ",today,2026-11-24T09:00:00Z,,,,,{}\n":                                       "column “on”",
+		head + id + "," + id + ",2026-11-24,2026-11-24T09:00:00Z,,,,,{}\n":                                  "no entry of a known kind",
+		head + id + "," + id + ",2026-11-24,2026-11-24T09:00:00Z,,,,,\"{\"\"noted\"\":{\"\"txt\"\":1}}\"\n": "txt",
+		`{"format":"tender-mend archive 1","plants":[{"entries":[{}]}]}`:                                    "plants[0].entries[0]",
+		`{"format":"tender-mend archive 1","plants":[{"pictures":[{"jpeg":"PHNjcmlwdD4=","small":""}]}]}`:   "holds no JPEG",
+	} {
+		_, err := exchange.Understand([]byte(sent), today)
+		if assert.Error(t, err, sent) {
+			assert.Contains(t, err.Error(), says, sent)
+		}
+	}
+}
+
+func TestArchivesFollowTheirSchema(t *testing.T) {
+	raw, err := os.ReadFile("../docs/archive.schema.json")
+	require.NoError(t, err)
+	document, err := jsonschema.UnmarshalJSON(bytes.NewReader(raw))
+	require.NoError(t, err)
+	compiler := jsonschema.NewCompiler()
+	require.NoError(t, compiler.AddResource("archive.json", document))
+	schema, err := compiler.Compile("archive.json")
+	require.NoError(t, err)
+	id, place := uuid.New(), uuid.New()
+	a := exchange.Archive{Format: exchange.Format, Written: today, Collection: "C", Places: []exchange.Place{{ID: place, Name: "Hall"}}, Supplies: []exchange.Supply{},
+		Plants: []exchange.Plant{{ID: id, Name: "Fern", Pictures: []exchange.Picture{}, Entries: randomEntries(rand.New(rand.NewPCG(1, 2)), id, place, 40)}}}
+	a.Kinds = nil
+	text := strings.Replace(asText(t, a), `"kinds":null`, `"kinds":[]`, 1)
+	value, err := jsonschema.UnmarshalJSON(strings.NewReader(text))
+	require.NoError(t, err)
+	assert.NoError(t, schema.Validate(value))
+	broken, err := jsonschema.UnmarshalJSON(strings.NewReader(strings.Replace(text, `"habit":"fern"`, `"habit":7`, 1)))
+	require.NoError(t, err)
+	if strings.Contains(text, `"habit":"fern"`) {
+		assert.Error(t, schema.Validate(broken))
+	}
+}
