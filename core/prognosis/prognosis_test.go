@@ -7,6 +7,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"tendermend/core/diagnosis"
+	"tendermend/core/plant"
 )
 
 func TestEveryCauseHasAnOutlook(t *testing.T) {
@@ -86,4 +87,26 @@ func TestWorseSignsNeverRaiseTheChanceToLive(t *testing.T) {
 	assert.Greater(t, bad.Lives, worst.Lives)
 	assert.LessOrEqual(t, good.Most, 1.0)
 	assert.GreaterOrEqual(t, worst.Least, 0.0)
+}
+
+func TestOwnCasesUpdateTheOdds(t *testing.T) {
+	orchid, _ := plant.HabitByID("sympodial-orchid")
+	vine, _ := plant.HabitByID("aroid-vine")
+	start := OddsOf(Living{Causes: []string{"root-rot"}, Habit: vine})
+	assert.InDelta(t, 0.65, start.Lives, 1e-9, "the table's share, while there is nothing of one's own")
+	// Beta(5.2, 2.8): mean 0.65, interval by gonum's quantiles; worth eight cases.
+	assert.True(t, start.Least > 0.28 && start.Least < 0.36 && start.Most > 0.88 && start.Most < 0.95, "%+v", start)
+	better := OddsOf(Living{Causes: []string{"root-rot"}, Habit: vine, Saved: 12})
+	assert.InDelta(t, (0.65*8+12)/20, better.Lives, 1e-9, "beta-binomial: (8p + saved) ÷ (8 + cases)")
+	assert.Less(t, better.Most-better.Least, start.Most-start.Least, "the more cases, the narrower")
+	worse := OddsOf(Living{Causes: []string{"root-rot"}, Habit: vine, Lost: 12})
+	assert.Less(t, worse.Lives, start.Lives)
+	none := 0.0
+	few := OddsOf(Living{Causes: []string{"root-rot"}, Habit: vine, LiveShare: &none})
+	onReserves := OddsOf(Living{Causes: []string{"root-rot"}, Habit: orchid, LiveShare: &none, Reserves: "plump"})
+	assert.Less(t, few.Lives, onReserves.Lives, "without roots an orchid lives on its bulbs, a vine does not")
+	spent := OddsOf(Living{Causes: []string{"root-rot"}, Habit: orchid, LiveShare: &none, Reserves: "shrivelled"})
+	assert.Less(t, spent.Lives, onReserves.Lives)
+	assert.NotEmpty(t, spent.Working.Inputs)
+	assert.Equal(t, 12, better.Own)
 }

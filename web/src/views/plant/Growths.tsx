@@ -211,6 +211,7 @@ function StrandRow({ file, strand, sort }: { file: PlantFile; strand: Strand; so
           <Button
             size="compact-md"
             variant={size === undefined ? "default" : "filled"}
+            disabled={size === undefined && !last}
             loading={record.isPending}
             onClick={() => send(`${name}: ${sayQuantity(shown, "mm", system)}`, { sizeMm: shown })}
           >

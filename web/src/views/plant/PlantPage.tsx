@@ -1,4 +1,5 @@
-import { Link, NavLink, Outlet, useOutletContext, useParams } from "react-router";
+import { useEffect, useRef } from "react";
+import { Link, NavLink, Outlet, useLocation, useOutletContext, useParams } from "react-router";
 import { type PlantFile, Problem } from "../../api/client";
 import { usePlant } from "../../api/hooks";
 import { distance, sayDay } from "../../dates";
@@ -9,6 +10,15 @@ import { isolationWord, standingWord } from "../words";
 export function PlantPage() {
   const { plant = "" } = useParams();
   const file = usePlant(plant);
+  const { pathname } = useLocation();
+  const tabs = useRef<HTMLElement>(null);
+  // On a phone the row of tabs is longer than the screen: the one that is open is brought into it.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: it follows the address, and the tabs when they come
+  useEffect(() => {
+    const row = tabs.current;
+    const open = row?.querySelector<HTMLElement>('[aria-current="page"]');
+    if (row && open) row.scrollLeft = open.offsetLeft - row.clientWidth / 2 + open.clientWidth / 2;
+  }, [pathname, file.isSuccess]);
   if (file.isPending) return <Waiting />;
   if (file.isError) {
     if (file.error instanceof Problem && (file.error.status === 404 || file.error.status === 422)) {
@@ -68,7 +78,7 @@ export function PlantPage() {
           )}
         </p>
       )}
-      <nav className="tabs" aria-label="This plant">
+      <nav className="tabs" aria-label="This plant" ref={tabs}>
         <NavLink to={`/plants/${plant}`} end>
           Where it stands
         </NavLink>
