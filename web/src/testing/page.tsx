@@ -22,7 +22,7 @@ export function serve(answers: Record<string, Answer | unknown>): Asked[] {
   vi.stubGlobal("fetch", async (request: Request) => {
     const url = new URL(request.url);
     const text = await request.text();
-    const one: Asked = { method: request.method, path: url.pathname, body: text ? JSON.parse(text) : undefined };
+    const one: Asked = { method: request.method, path: url.pathname, body: parsed(text) };
     asked.push(one);
     const found = answers[`${one.method} ${one.path}`];
     if (found === undefined) return Response.json({ detail: "There is nothing at this address." }, { status: 404 });
@@ -31,6 +31,15 @@ export function serve(answers: Record<string, Answer | unknown>): Asked[] {
     return Response.json(value);
   });
   return asked;
+}
+
+/** A body as JSON, or as the words it is. */
+function parsed(text: string): unknown {
+  try {
+    return text ? JSON.parse(text) : undefined;
+  } catch {
+    return text;
+  }
 }
 
 /** A refusal as the server would word it. */

@@ -1,0 +1,180 @@
+import { screen, waitFor } from "@testing-library/react";
+import userEvent from "@testing-library/user-event";
+import { describe, expect, it } from "vitest";
+import { device, knowledge, pageText, plantFile, Refusal, serve, show, working } from "../../testing/page";
+import { Exchange } from "../Exchange";
+import { CollectionBack } from "./CollectionBack";
+import { LookBack } from "./LookBack";
+
+device();
+
+const amount = (value: number) => ({ what: "", value, unit: "", working });
+const shot = (id: string, on: string) => ({ entry: id, picture: id, on, side: "front", width: 480, height: 576 });
+
+const review = {
+  name: "Fern",
+  botanical: "",
+  from: "2026-05-01",
+  to: "2026-11-01",
+  days: 184,
+  before: shot("a", "2026-05-02"),
+  after: shot("b", "2026-10-30"),
+  growths: { made: 3, gone: 0, ratios: [], interval: amount(30) },
+  made: 3,
+  lost: 1,
+  then: 40,
+  now: 88,
+  stages: [
+    { track: "Re-rooting", stage: "stabilise", days: 20, usual: [1, 2], back: 1, still: false },
+    { track: "Re-rooting", stage: "re-root", days: 1, usual: [2, 8], back: 0, still: true },
+  ],
+  steps: Array.from({ length: 11 }, (_, i) => ({ on: "2026-05-02", title: `Step ${i + 1}`, minutes: 5 })),
+  looks: 30,
+  watered: 12,
+  fed: 2,
+  treated: 1,
+  minutes: amount(190),
+  cost: amount(7.5),
+  standing: "mended",
+  causes: ["Root rot"],
+  known: true,
+  lesson: "Smaller pot next time.",
+};
+
+describe("a look back over a plant", () => {
+  it("tells before and after, stages against usual, work, cost and lesson", async () => {
+    const asked = serve({ "GET /api/plants/plant-1/review": review });
+    show(<LookBack />, plantFile());
+    await screen.findByText("Smaller pot next time.");
+    const text = pageText();
+    for (const said of [
+      "Mended: 184 days",
+      "It was root rot",
+      "from 40 to 88 of 100",
+      "20 days, 1× fallen back into",
+      "1 day, still in it",
+      "190 minutes",
+      "7.50",
+      "1 products",
+    ])
+      expect(text).toContain(said);
+    expect(screen.getAllByAltText(/^The plant on/)).toHaveLength(2);
+    expect(text).not.toContain("Step 9");
+    await userEvent.click(screen.getByRole("button", { name: "All 11 steps" }));
+    expect(pageText()).toContain("Step 11");
+    const file = screen.getByRole("link", { name: "As one file to give away" });
+    expect(file.getAttribute("href")).toBe("/api/plants/plant-1/review.html?span=whole");
+    await userEvent.click(screen.getByText("A year"));
+    await waitFor(() => expect(asked.length).toBeGreaterThan(1));
+  });
+
+  it("says so where there is no picture, and offers to try again when it fails", async () => {
+    serve({
+      "GET /api/plants/plant-1/review": {
+        ...review,
+        before: undefined,
+        after: undefined,
+        stages: [],
+        steps: [],
+        lesson: "",
+      },
+    });
+    const page = show(<LookBack />, plantFile());
+    await screen.findByText(/No picture was taken/);
+    await screen.findByText(/It was in no stage/);
+    page.unmount();
+    serve({
+      "GET /api/plants/plant-1/review": new Refusal({ status: 503, detail: "The record cannot be reached just now." }),
+    });
+    show(<LookBack />, plantFile());
+    await screen.findByText(/cannot be reached/);
+    expect(screen.getByRole("button", { name: "Try again" })).toBeTruthy();
+  });
+});
+
+const collection = {
+  from: "1970-01-01",
+  to: "2026-11-24",
+  all: { of: "", label: "", saved: 9, lost: 2, inWork: 20, low: 0.52, high: 0.95 },
+  byCause: [
+    { of: "root-rot", label: "Root rot", saved: 2, lost: 2, inWork: 4, low: 0.15, high: 0.85 },
+    { of: "drought", label: "Drought stress", saved: 0, lost: 0, inWork: 1 },
+  ],
+  bySchool: [],
+  stages: [{ track: "Re-rooting", stage: "re-root", n: 3, median: 80, usual: [2, 8], long: true }],
+  endings: [
+    {
+      id: "p",
+      name: "Masdevallia",
+      standing: "lost",
+      arrivedOn: "2026-05-01",
+      endedOn: "2026-06-01",
+      cause: "root-rot",
+    },
+  ],
+  source: "Wilson",
+};
+
+describe("a look back over the collection", () => {
+  it("tells shares with their intervals, and what took long", async () => {
+    serve({ "GET /api/review": collection, "GET /api/knowledge": knowledge });
+    show(<CollectionBack />);
+    await screen.findByText("9 saved, 2 lost, 20 in work");
+    const text = pageText();
+    for (const said of [
+      "82 %",
+      "between 52 % and 95 %",
+      "15 %–85 %",
+      "none has ended",
+      "80 days longer than usual",
+      "after 31 days",
+    ])
+      expect(text).toContain(said);
+    expect(text).not.toContain("By school");
+  });
+
+  it("says how it begins on an empty collection", async () => {
+    serve({
+      "GET /api/review": {
+        ...collection,
+        all: { of: "", label: "", saved: 0, lost: 0, inWork: 0 },
+        byCause: [],
+        stages: [],
+        endings: [],
+      },
+    });
+    show(<CollectionBack />);
+    await screen.findByText("Nothing to look back on yet");
+  });
+});
+
+describe("out and in", () => {
+  it("takes a file over and says what came of it", async () => {
+    const asked = serve({ "POST /api/import": { plants: 2, entries: 40, pictures: 3, known: 1 } });
+    show(<Exchange />);
+    await userEvent.upload(
+      document.querySelector("input[type=file]") as HTMLInputElement,
+      new File(["name,habit\n"], "mine.csv", { type: "text/csv" }),
+    );
+    expect((await screen.findByRole("status")).textContent).toBe(
+      "From mine.csv: 2 plants, 40 entries and 3 pictures were taken over; 1 were here already.",
+    );
+    expect(asked[0]?.path).toBe("/api/import");
+  });
+
+  it("says in the server's words what was wrong", async () => {
+    serve({
+      "POST /api/import": new Refusal({
+        status: 422,
+        detail: "Nothing was taken over. The table has no column “habit”.",
+      }),
+    });
+    show(<Exchange />);
+    await userEvent.upload(
+      document.querySelector("input[type=file]") as HTMLInputElement,
+      new File(["x"], "x.csv", { type: "text/csv" }),
+    );
+    expect((await screen.findByTestId("refused")).textContent).toContain("no column");
+    expect(screen.getByRole("link", { name: "Everything, as JSON" }).getAttribute("href")).toBe("/api/archive.json");
+  });
+});
