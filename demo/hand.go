@@ -140,9 +140,7 @@ func (h *hand) did(daysAgo int, steps ...string) {
 	}
 }
 
-// finish ticks what was due by a day and is not ticked yet, as of that day.
-func (h *hand) finish(daysAgo int) { h.tickDue(h.on(daysAgo)) }
-
+// tickDue ticks what was due by a day and is not ticked yet, as of that day.
 func (h *hand) tickDue(on day.Day) {
 	if h.err != nil || h.state().Plan == nil {
 		return
@@ -214,13 +212,6 @@ func (h *hand) tally(daysAgo int, c roots.Count, longest float64, tips int, ball
 
 func (h *hand) potted(daysAgo int, width float64, medium string) {
 	h.write(daysAgo, record.Body{Potted: &record.Potted{WidthCM: &width, Medium: medium}})
-}
-
-// feed writes feeds at a share of the label's rate, every so many days.
-func (h *hand) feed(strength float64, from, to, every int) {
-	for d := from; d >= to; d -= every {
-		h.write(d, record.Body{Fed: &record.Fed{Strength: strength, Product: "leaf plant feed 3-1-2"}})
-	}
 }
 
 func (h *hand) meter(daysAgo int, lux, hours, low, high, humidity float64) {

@@ -23,8 +23,8 @@ type Review struct {
 	Growths  recovery.Growths `json:"growths"`
 	Made     int              `json:"made" doc:"Leaves that opened."`
 	Lost     int              `json:"lost" doc:"Leaves that were lost."`
-	Then     *float64         `json:"then,omitempty" doc:"Its condition at the first look, 0-100."`
-	Now      *float64         `json:"now,omitempty" doc:"Its condition at the last look."`
+	Then     *float64         `json:"conditionThen,omitempty" doc:"Its condition at the first look, 0-100."`
+	Now      *float64         `json:"conditionNow,omitempty" doc:"Its condition at the last look."`
 	Stages   []StageReview    `json:"stages"`
 	Steps    []StepDone       `json:"steps" doc:"What was done of its plans."`
 	Looks    int              `json:"looks" doc:"Days on which somebody looked."`

@@ -2248,6 +2248,16 @@ export interface components {
             botanical: string;
             /** @description What it was, by name: confirmed, or accepted. */
             causes: string[];
+            /**
+             * Format: double
+             * @description Its condition at the last look.
+             */
+            conditionNow?: number;
+            /**
+             * Format: double
+             * @description Its condition at the first look, 0-100.
+             */
+            conditionThen?: number;
             /** @description Material and price, in the collection's money. */
             cost: components["schemas"]["Amount"];
             /** Format: int64 */
@@ -2278,21 +2288,11 @@ export interface components {
             /** @description The carers' minutes. */
             minutes: components["schemas"]["Amount"];
             name: string;
-            /**
-             * Format: double
-             * @description Its condition at the last look.
-             */
-            now?: number;
             school?: string;
             stages: components["schemas"]["StageReview"][];
             standing: string;
             /** @description What was done of its plans. */
             steps: components["schemas"]["StepDone"][];
-            /**
-             * Format: double
-             * @description Its condition at the first look, 0-100.
-             */
-            then?: number;
             to: string;
             /**
              * Format: int64

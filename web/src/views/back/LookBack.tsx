@@ -103,10 +103,10 @@ function Told({ r, plant, today }: { r: Review; plant: string; today: string }) 
                 <How working={r.growths.interval.working} of="the time from leaf to leaf" />.
               </>
             )}
-            {r.then !== undefined && r.now !== undefined && (
+            {r.conditionThen !== undefined && r.conditionNow !== undefined && (
               <>
                 {" "}
-                Its condition went from <b>{r.then}</b> to <b>{r.now}</b> of 100.
+                Its condition went from <b>{r.conditionThen}</b> to <b>{r.conditionNow}</b> of 100.
               </>
             )}
           </p>

@@ -22,8 +22,8 @@ const review = {
   growths: { made: 3, gone: 0, ratios: [], interval: amount(30) },
   made: 3,
   lost: 1,
-  then: 40,
-  now: 88,
+  conditionThen: 40,
+  conditionNow: 88,
   stages: [
     { track: "Re-rooting", stage: "stabilise", days: 20, usual: [1, 2], back: 1, still: false },
     { track: "Re-rooting", stage: "re-root", days: 1, usual: [2, 8], back: 0, still: true },
