@@ -12,6 +12,8 @@ import (
 	"errors"
 	"flag"
 	"fmt"
+	"image"
+	"image/jpeg"
 	"io"
 	"math/rand/v2"
 	"net/http"
@@ -19,6 +21,7 @@ import (
 	"net/http/httptest"
 	"os"
 	"path/filepath"
+	"runtime"
 	"runtime/pprof"
 	"slices"
 	"sync"
@@ -29,6 +32,7 @@ import (
 
 	"tendermend/core/day"
 	"tendermend/core/plant"
+	"tendermend/core/recovery"
 	"tendermend/core/treatment"
 	"tendermend/localpg"
 	"tendermend/record"
@@ -196,6 +200,12 @@ func story(chance *rand.Rand, profiles []plant.Profile, id uuid.UUID, today day.
 			put(on, record.Body{Watered: &record.Watered{}})
 			continue
 		}
+		if i%10 == 5 {
+			leaf := uuid.NewSHA1(id, []byte{byte(i / 100)})
+			size := float64(20 + i%100)
+			put(on, record.Body{Grown: &record.Grown{Growth: leaf, Sort: recovery.Leaf, SizeMM: &size}})
+			continue
+		}
 		put(on, record.Body{Checked: &record.Checked{Readings: []record.Value{{Measure: "wilt", Value: 0}, {Measure: "smell", Value: 0}, {Measure: "longest-root", Value: float64(i / 4)}}}})
 	}
 }
@@ -227,6 +237,8 @@ func measure(url string, heavy uuid.UUID, asks, at int) error {
 		{"places", "GET", "/api/places", nil},
 		{"a plant's file, 1,000 entries", "GET", file, nil},
 		{"its record", "GET", file + "/entries", nil},
+		{"a look back over it", "GET", file + "/review", nil},
+		{"a look back over all", "GET", "/api/review", nil},
 		{"differential, 20 signs", "POST", file + "/differential", signs},
 	} {
 		times, err := askOften(c, row.method, url+row.path, row.body, asks, at)
@@ -236,6 +248,63 @@ func measure(url string, heavy uuid.UUID, asks, at int) error {
 		slices.Sort(times)
 		fmt.Printf("%-34s %9s %9s %9s\n", row.name, ms(times[len(times)/2]), ms(times[len(times)*95/100]), ms(times[len(times)-1]))
 	}
+	return upload(c, url+file)
+}
+
+// uploads is how many pictures are sent: as many as a club takes in a week.
+const uploads = 200
+
+// upload sends pictures of twelve megapixels and tells how long each took, and
+// what memory was held before, between and after.
+func upload(c *http.Client, file string) error {
+	shot := image.NewRGBA(image.Rect(0, 0, 4000, 3000))
+	chance := rand.New(rand.NewPCG(3, 4))
+	for i := range shot.Pix {
+		shot.Pix[i] = uint8(i/4000%200) + uint8(chance.IntN(40))
+	}
+	var sent bytes.Buffer
+	if err := jpeg.Encode(&sent, shot, &jpeg.Options{Quality: 88}); err != nil {
+		return err
+	}
+	shot = nil
+	fmt.Printf("\n%d pictures of 12 megapixels, %.1f MB each\n", uploads, float64(sent.Len())/(1<<20))
+	var times []time.Duration
+	for n := range uploads {
+		id := uuid.Must(uuid.NewV7())
+		begun := time.Now()
+		req, err := http.NewRequest("PUT", file+"/pictures/"+id.String(), bytes.NewReader(sent.Bytes()))
+		if err != nil {
+			return err
+		}
+		req.Header.Set("Content-Type", "image/jpeg")
+		res, err := c.Do(req)
+		if err != nil {
+			return err
+		}
+		_, _ = io.Copy(io.Discard, res.Body)
+		res.Body.Close()
+		if res.StatusCode != http.StatusOK {
+			return fmt.Errorf("a picture: %s", res.Status)
+		}
+		times = append(times, time.Since(begun))
+		if n%50 == 0 || n == uploads-1 {
+			var m runtime.MemStats
+			runtime.GC()
+			runtime.ReadMemStats(&m)
+			fmt.Printf("after %3d: %.0f MB in use, %.0f MB taken from the system\n", n+1, float64(m.HeapAlloc)/(1<<20), float64(m.Sys)/(1<<20))
+		}
+		if _, err := ask(c, "POST", file+"/entries", map[string]any{"id": uuid.Must(uuid.NewV7()), "on": day.At(time.Now().UTC()), "pictured": map[string]any{"picture": id, "side": "front"}}); err != nil {
+			return err
+		}
+	}
+	slices.Sort(times)
+	fmt.Printf("%-34s %9s %9s %9s\n", "a picture stored", ms(times[len(times)/2]), ms(times[len(times)*95/100]), ms(times[len(times)-1]))
+	times, err := askOften(c, "GET", file, nil, 100, 2)
+	if err != nil {
+		return err
+	}
+	slices.Sort(times)
+	fmt.Printf("%-34s %9s %9s %9s\n", "the plant's file with them", ms(times[len(times)/2]), ms(times[len(times)*95/100]), ms(times[len(times)-1]))
 	return nil
 }
 
