@@ -73,7 +73,7 @@ func Draw(drawn image.Image) (Kept, error) { return keep(drawn, nil) }
 func keep(whole image.Image, sent []byte) (Kept, error) {
 	fit := whole
 	if b := whole.Bounds(); b.Dx() > keptSide || b.Dy() > keptSide {
-		fit = imaging.Fit(whole, keptSide, keptSide, imaging.CatmullRom)
+		fit = imaging.Fit(whole, keptSide, keptSide, imaging.Box)
 	}
 	k := Kept{Width: fit.Bounds().Dx(), Height: fit.Bounds().Dy()}
 	var err error

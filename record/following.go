@@ -54,6 +54,33 @@ func (s State) Scores() []recovery.Reading {
 	return list
 }
 
+// rateDays is how far back a pace is measured.
+const rateDays = 60
+
+// Rates gives how fast what grows on the plant grows, a week, with the interval
+// of the slope; only what was read at least three times in the last 60 days.
+func (s State) Rates(today day.Day) []working.Amount {
+	rates := []working.Amount{}
+	for _, m := range recovery.Measures() {
+		if !m.Growing || m.Curve == 0 || m.SinceLook {
+			continue
+		}
+		slope, ok := s.Readings.SlopeOf(m.ID, today-rateDays, today)
+		if !ok {
+			continue
+		}
+		unit := ""
+		if m.Kind == recovery.Length {
+			unit = "mm"
+		}
+		week := func(v float64) float64 { return math.Round(v*70) / 10 }
+		rates = append(rates, working.Amount{What: m.Short, Value: week(slope.Value), Unit: unit, Working: working.Working{
+			Inputs: []working.Input{{Name: "readings in 60 days", Value: float64(slope.N)}, {Name: "a week, at least", Value: week(slope.Low), Unit: unit}, {Name: "a week, at most", Value: week(slope.High), Unit: unit}},
+			Formula: "median of the slopes between all pairs of readings, × 7; 80 % interval from Kendall's S", Source: "Theil 1950; Sen 1968", Sure: "its own readings; single wrong ones do not move it"}})
+	}
+	return rates
+}
+
 // Stall says whether the plant stands still on a course for longer than is
 // normal. Firm roots or a pot that dries faster say that it works below.
 func (s State) Stall(c Course, today day.Day, south bool) (recovery.Stall, bool) {

@@ -220,3 +220,17 @@ func TestReservesRunOutBesideTheWayToRoots(t *testing.T) {
 	assert.Equal(t, today-10+90, way.From, "judged anew: plump")
 	assert.NotEmpty(t, way.Working.Formula)
 }
+
+func TestRatesComeWithTheirInterval(t *testing.T) {
+	b := newBook(t)
+	for i, mm := range []int{5, 9, 12, 99, 20, 23} { // one of them misread
+		b.write(35-7*i, check("longest-root", mm))
+	}
+	rates := b.state().Rates(today)
+	require.Len(t, rates, 1)
+	assert.Equal(t, "longest root", rates[0].What)
+	assert.InDelta(t, 3.7, rates[0].Value, 0.5, "the misreading does not move it")
+	assert.Less(t, rates[0].Working.Inputs[1].Value, rates[0].Value)
+	assert.Greater(t, rates[0].Working.Inputs[2].Value, rates[0].Value)
+	assert.Empty(t, b.state().Rates(today+200), "old readings tell no pace")
+}

@@ -135,11 +135,14 @@ func (s State) Review(entries []Entry, from, to day.Day) Review {
 	basis := s.Basis()
 	for _, on := range s.Looks {
 		if score, ok := recovery.WellbeingOn(s.Readings, basis, on); ok && inside(on) {
-			v := score.Value
-			if r.Then == nil {
-				r.Then = &v
-			}
-			r.Now = &v
+			r.Then = &score.Value
+			break
+		}
+	}
+	for i := len(s.Looks) - 1; i >= 0 && r.Then != nil; i-- {
+		if score, ok := recovery.WellbeingOn(s.Readings, basis, s.Looks[i]); ok && inside(s.Looks[i]) {
+			r.Now = &score.Value
+			break
 		}
 	}
 	if s.Closed != nil {

@@ -43,6 +43,7 @@ type Follow struct {
 	Score    *recovery.Wellbeing   `json:"score,omitempty" doc:"Its condition today."`
 	Scores   []recovery.Reading    `json:"scores" doc:"Its condition at each look."`
 	Odds     *prognosis.Chance     `json:"odds,omitempty" doc:"Odds of survival while it is in treatment."`
+	Rates    []working.Amount      `json:"rates" doc:"How fast what is measured grows, a week; the interval stands in its working."`
 	Drying   *recovery.DryDown     `json:"drying,omitempty"`
 	Clocks   []pest.Clock          `json:"clocks" doc:"The clocks of its pests."`
 	Due      map[string]day.Day    `json:"due" doc:"Days of plan steps that a pest's clock sets."`
@@ -99,7 +100,7 @@ func recoveryOf(s record.State, c record.Course, today day.Day, south bool) Reco
 func (srv *server) follow(ctx context.Context, a store.Account, s record.State) (Follow, error) {
 	today := a.Collection.Today(srv.Clock())
 	f := Follow{Strands: append([]recovery.Strand{}, s.Strands...), Sorts: recovery.SortsOf(s.Habit), Growths: recovery.Reckon(s.Strands, s.ArrivedOn, today),
-		Pictures: []PictureView{}, Scores: s.Scores(), Clocks: s.PestClocks(), Due: map[string]day.Day{}, Events: s.Events}
+		Pictures: []PictureView{}, Scores: s.Scores(), Clocks: s.PestClocks(), Rates: s.Rates(today), Due: map[string]day.Day{}, Events: s.Events}
 	if f.Events == nil {
 		f.Events = []record.Event{}
 	}
@@ -116,7 +117,7 @@ func (srv *server) follow(ctx context.Context, a store.Account, s record.State) 
 			}
 		}
 		if s.Closed == nil && !s.Mended() {
-			saved, lost, err := srv.store.OwnOdds(ctx, a.Collection.ID, s.MainCause(), s.PlantID)
+			saved, lost, err := srv.store.OwnOdds(ctx, a.Collection.ID, s.MainCause())
 			if err != nil {
 				return f, err
 			}

@@ -45,15 +45,25 @@ func (s *Store) EndedAll(ctx context.Context, collection uuid.UUID, from, to day
 	return e, err
 }
 
-// OwnOdds counts the collection's own closed cases of a main cause, but for the
-// plant itself.
-func (s *Store) OwnOdds(ctx context.Context, collection uuid.UUID, cause string, but uuid.UUID) (saved, lost int, err error) {
+// OwnOdds counts the collection's own cases of a main cause that have ended.
+func (s *Store) OwnOdds(ctx context.Context, collection uuid.UUID, cause string) (saved, lost int, err error) {
 	if cause == "" {
 		return 0, 0, nil
 	}
-	var e Ended
-	err = s.DB.GetContext(ctx, &e, `select '' as of, `+endedColumns+` from plants where collection_id = $1 and here and main_cause = $2 and id <> $3`, collection, cause, but)
-	return e.Saved, e.Lost, err
+	var counts []struct {
+		Standing string `db:"standing"`
+		N        int    `db:"n"`
+	}
+	err = s.DB.SelectContext(ctx, &counts, `select standing, count(*) as n from plants
+		where collection_id = $1 and here and main_cause = $2 and standing in ('mended', 'given-away', 'kept-under-watch', 'lost') group by standing`, collection, cause)
+	for _, c := range counts {
+		if c.Standing == "lost" {
+			lost += c.N
+		} else {
+			saved += c.N
+		}
+	}
+	return saved, lost, err
 }
 
 // StageTimes gives how many days each passed stage took in plants that came
@@ -69,8 +79,8 @@ type StageTimes struct {
 func (s *Store) StageTimes(ctx context.Context, collection uuid.UUID, from, to day.Day) ([]StageTimes, error) {
 	list := []StageTimes{}
 	err := s.DB.SelectContext(ctx, &list, `
-		select one->>'track' as track, one->>'stage' as stage, count(*) as n, percentile_cont(0.5) within group (order by (one->>'days')::int) as median
-		from plants, jsonb_array_elements(spans) one where collection_id = $1 and here and arrived_on between $2 and $3 group by 1, 2 order by 1, 2`, collection, from, to)
+		select track, stage, count(*) as n, percentile_cont(0.5) within group (order by days) as median
+		from passed_stages where collection_id = $1 and arrived_on between $2 and $3 group by track, stage order by track, stage`, collection, from, to)
 	if err != nil {
 		return nil, fmt.Errorf("counting stages: %w", err)
 	}

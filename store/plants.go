@@ -117,15 +117,34 @@ func project(ctx context.Context, tx sqlx.ExecerContext, c Collection, s record.
 		update plants set here = $3, name = $4, label = $5, habit = $6, profile = $7, botanical = $8, search = $9, place_id = $10,
 			isolation = $11, standing = $12, stage = $13, arrived_on = $14, last_look = $15, next_due = $16, stalls_on = $17,
 			weight = $18, causes = $19, tasks = $20, seam = $21, entries = $22, figure = $23, cases = $24, mother_id = $25,
-			main_cause = $26, school = $27, track = $28, ended_on = $29, spans = $30
+			main_cause = $26, school = $27, track = $28, ended_on = $29
 		where collection_id = $1 and id = $2`,
 		c.ID, s.PlantID, s.Here, name, s.Arrival.Label, s.Habit.ID, s.Arrival.Profile, botanical, search, s.Place,
 		string(s.Isolation), s.Standing(), stage, s.ArrivedOn, s.LastLook(), due, stalls,
 		weight, asJSON[[]string]{causes}, asJSON[[]record.Task]{tasks}, asJSON[record.Seam]{s.Seam().Thin(listedStitches)}, s.Entries,
 		asJSON[record.Figure]{s.Figure()}, asJSON[[]record.Case]{append([]record.Case{}, s.Cases...)}, s.Arrival.Mother,
-		s.MainCause(), school, track, s.EndedOn(), asJSON[[]record.Passed]{s.PassedStages()})
+		s.MainCause(), school, track, s.EndedOn())
 	if err != nil {
 		return fmt.Errorf("updating the lists: %w", err)
+	}
+	return projectStages(ctx, tx, c, s)
+}
+
+// projectStages writes how long each passed stage took, where that has changed.
+func projectStages(ctx context.Context, tx sqlx.ExecerContext, c Collection, s record.State) error {
+	passed := []record.Passed{}
+	if s.Here {
+		passed = s.PassedStages()
+	}
+	_, err := tx.ExecContext(ctx, `
+		with now as (select track, stage, days from jsonb_to_recordset($3) as x(track text, stage text, days integer)),
+		gone as (delete from passed_stages where collection_id = $1 and plant_id = $2 and (track, stage) not in (select track, stage from now))
+		insert into passed_stages (collection_id, plant_id, track, stage, days, arrived_on) select $1, $2, track, stage, days, $4 from now
+		on conflict (collection_id, plant_id, track, stage) do update set days = excluded.days, arrived_on = excluded.arrived_on
+		where (passed_stages.days, passed_stages.arrived_on) is distinct from (excluded.days, excluded.arrived_on)`,
+		c.ID, s.PlantID, asJSON[[]record.Passed]{passed}, s.ArrivedOn)
+	if err != nil {
+		return fmt.Errorf("updating the stages: %w", err)
 	}
 	return nil
 }

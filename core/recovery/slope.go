@@ -5,6 +5,8 @@ import (
 	"sort"
 
 	"gonum.org/v1/gonum/stat/distuv"
+
+	"tendermend/core/day"
 )
 
 // Slope is a robust slope through readings, with its interval.
@@ -64,10 +66,10 @@ func median(sorted []float64) float64 {
 
 // SlopeOf gives the slope a day through the readings of a measure between two
 // days, both counted; false with fewer than three.
-func (h History) SlopeOf(measure string, from, to int) (Slope, bool) {
+func (h History) SlopeOf(measure string, from, to day.Day) (Slope, bool) {
 	var x, y []float64
 	for _, r := range h[measure] {
-		if int(r.On) >= from && int(r.On) <= to {
+		if r.On >= from && r.On <= to {
 			x, y = append(x, float64(r.On)), append(y, r.Value)
 		}
 	}

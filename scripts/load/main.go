@@ -194,6 +194,19 @@ func story(chance *rand.Rand, profiles []plant.Profile, id uuid.UUID, today day.
 		panic(err)
 	}
 	put(began, record.Body{Planned: &record.Planned{Plan: &plan}})
+	// Half of them went through their stages; the others are in the first.
+	if track, _ := recovery.TrackByID(plan.Track); chance.IntN(2) == 0 {
+		on := began
+		for i, stage := range track.Stages {
+			to := recovery.Mended
+			if i+1 < len(track.Stages) {
+				to = track.Stages[i+1].ID
+			}
+			on += day.Day(10 + chance.IntN(40))
+			put(on, record.Body{Staged: &record.Staged{Track: plan.Track, From: stage.ID, To: to, GateOpen: true}})
+			n--
+		}
+	}
 	for i := range n - 4 {
 		on := began + day.Day((i+1)*int(today-began-5)/(n-3))
 		if i%2 == 0 {
@@ -251,8 +264,8 @@ func measure(url string, heavy uuid.UUID, asks, at int) error {
 	return upload(c, url+file)
 }
 
-// uploads is how many pictures are sent: as many as a club takes in a week.
-const uploads = 200
+// As many as a club takes in a week.
+var uploads = flag.Int("uploads", 200, "pictures of twelve megapixels that are sent")
 
 // upload sends pictures of twelve megapixels and tells how long each took, and
 // what memory was held before, between and after.
@@ -267,9 +280,9 @@ func upload(c *http.Client, file string) error {
 		return err
 	}
 	shot = nil
-	fmt.Printf("\n%d pictures of 12 megapixels, %.1f MB each\n", uploads, float64(sent.Len())/(1<<20))
+	fmt.Printf("\n%d pictures of 12 megapixels, %.1f MB each\n", *uploads, float64(sent.Len())/(1<<20))
 	var times []time.Duration
-	for n := range uploads {
+	for n := range *uploads {
 		id := uuid.Must(uuid.NewV7())
 		begun := time.Now()
 		req, err := http.NewRequest("PUT", file+"/pictures/"+id.String(), bytes.NewReader(sent.Bytes()))
@@ -287,7 +300,7 @@ func upload(c *http.Client, file string) error {
 			return fmt.Errorf("a picture: %s", res.Status)
 		}
 		times = append(times, time.Since(begun))
-		if n%50 == 0 || n == uploads-1 {
+		if n%50 == 0 || n == *uploads-1 {
 			var m runtime.MemStats
 			runtime.GC()
 			runtime.ReadMemStats(&m)

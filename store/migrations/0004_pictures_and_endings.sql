@@ -24,16 +24,31 @@ create trigger pictures_append_only before update or delete on pictures
 
 -- What a look back over the collection counts.
 alter table plants add column main_cause text not null default '', add column school text not null default '', add column track text not null default '',
-  add column ended_on date, add column spans jsonb not null default '[]';
-alter table plants alter column main_cause set storage plain, alter column school set storage plain, alter column track set storage plain,
-  alter column spans set storage external;
-create index plants_outcomes on plants (collection_id, main_cause, standing) where here;
+  add column ended_on date;
+alter table plants alter column main_cause set storage plain, alter column school set storage plain, alter column track set storage plain;
+create index plants_outcomes on plants (collection_id, main_cause, standing, arrived_on) where here;
+create index plants_schools on plants (collection_id, school, standing, arrived_on) where here and school <> '';
+create index plants_ended on plants (collection_id, ended_on desc) where here and ended_on is not null;
+
+-- How long each stage took that a plant passed, folded like its row.
+create table passed_stages (
+  collection_id uuid not null,
+  plant_id      uuid not null,
+  track         text not null,
+  stage         text not null,
+  days          integer not null,
+  arrived_on    date not null,
+  primary key (collection_id, plant_id, track, stage),
+  foreign key (collection_id, plant_id) references plants
+);
+create index passed_stages_times on passed_stages (collection_id, track, stage, days, arrived_on);
 
 -- Who recorded an entry that came in from another collection.
 alter table entries add column by_name text;
 
 -- +goose Down
 alter table entries drop column by_name;
-drop index plants_outcomes;
-alter table plants drop column main_cause, drop column school, drop column track, drop column ended_on, drop column spans;
+drop index plants_ended, plants_schools, plants_outcomes;
+alter table plants drop column main_cause, drop column school, drop column track, drop column ended_on;
+drop table passed_stages;
 drop table pictures;

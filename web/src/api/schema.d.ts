@@ -1591,6 +1591,8 @@ export interface components {
             odds?: components["schemas"]["Chance"];
             /** @description Oldest first. */
             pictures: components["schemas"]["PictureView"][];
+            /** @description How fast what is measured grows, a week; the interval stands in its working. */
+            rates: components["schemas"]["Amount"][];
             /** @description Its condition today. */
             score?: components["schemas"]["Wellbeing"];
             /** @description Its condition at each look. */

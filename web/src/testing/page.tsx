@@ -218,6 +218,7 @@ export const plantFile = (more: Partial<PlantFile> = {}): PlantFile =>
       pictures: [],
       scores: [],
       clocks: [],
+      rates: [],
       due: {},
       events: [],
     },

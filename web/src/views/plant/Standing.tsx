@@ -5,8 +5,8 @@ import { useKnowledge } from "../../api/hooks";
 import { daysBetween, distance, sayDay, shortDay } from "../../dates";
 import { Figure } from "../../figure/Figure";
 import { How } from "../../shell/How";
-import { sayProse, useUnits } from "../../units";
-import { sayChance, sayPercent } from "../words";
+import { sayProse, sayQuantity, useUnits } from "../../units";
+import { sayChance, sayPercent, sentence } from "../words";
 import { CareNow } from "./CareNow";
 import { CheckIn } from "./CheckIn";
 import { Opinion } from "./Opinion";
@@ -159,6 +159,7 @@ function TrackNow({
 
 /** Condition, odds, reserves and drying: each a number that opens. */
 function Facts({ file, r }: { file: PlantFile; r: Recovery }) {
+  const [system] = useUnits();
   const { score, odds, drying, scores } = file.follow;
   const before = scores.filter((s) => daysBetween(s.on, file.today) >= 28).at(-1);
   const trend = score && before ? score.value - before.value : undefined;
@@ -199,6 +200,14 @@ function Facts({ file, r }: { file: PlantFile; r: Recovery }) {
           <How working={r.runway.working} of="its reserves" />
         </li>
       )}
+      {file.follow.rates
+        .filter((rate) => rate.value > 0)
+        .map((rate) => (
+          <li key={rate.what}>
+            {sentence(rate.what)}: <b>+{sayQuantity(rate.value, rate.unit, system)}</b> a week{" "}
+            <How working={rate.working} of={`the pace of ${rate.what}`} />
+          </li>
+        ))}
       {drying && (
         <li>
           {drying.faster ? (
