@@ -94,11 +94,12 @@ func masdevallia(c *clinic) {
 	h.confirm(138, "died-of", "root-rot", "heat-stress")
 }
 
-// slipper lives on its reserves and is in no hurry.
+// slipper lived on its reserves until tips came; it waits to be moved on.
 func slipper(c *clinic) {
 	h := c.arrive(66, "Boiler corner", record.Arrived{Label: "C-012", Name: "Slipper orchid, two fans", Profile: "paphiopedilum-callosum", Habit: "sympodial-orchid",
 		From: "a gift with no roots", Price: p(0.0), Packing: record.PackedDry, PotWidthCM: p(9.0), PotDepthCM: p(8.0), Medium: "bark", Leaves: p(8), Growths: p(2)})
-	h.begin(sim.Spec{LeafMM: 150, Reserves: 0.45, Water: 0.2, Lag: 44, Every: 9, RootMM: 0.55, Vigour: 0.9})
+	h.begin(sim.Spec{LeafMM: 150, Reserves: 0.45, Water: 0.2, Lag: 18, Every: 5, RootMM: 0.6, Vigour: 0.9})
+	h.life.stop = true // its gate is open, and nobody has passed it yet
 	h.examine(66, []string{"root.few-live", "root.dry-dead", "root.no-tips", "leaf.wrinkled", "stem.wobbly"}, []string{"root.mushy", "pest.scale-bumps", "flower.in-spike"})
 	h.accept(66, "dry-root-loss")
 	h.plan(66, treatment.Answers{LiveRoots: p(0), Reserves: treatment.Shrivelled, WarmthC: p(23.0), HumidityPct: p(42.0), LookDays: p(2), RootBallCM: p(4.0), InSpike: p(false), School: "S1"})

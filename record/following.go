@@ -75,7 +75,7 @@ func (s State) Rates(today day.Day) []working.Amount {
 		}
 		week := func(v float64) float64 { return math.Round(v*70) / 10 }
 		rates = append(rates, working.Amount{What: m.Short, Value: week(slope.Value), Unit: unit, Working: working.Working{
-			Inputs: []working.Input{{Name: "readings in 60 days", Value: float64(slope.N)}, {Name: "a week, at least", Value: week(slope.Low), Unit: unit}, {Name: "a week, at most", Value: week(slope.High), Unit: unit}},
+			Inputs:  []working.Input{{Name: "readings in 60 days", Value: float64(slope.N)}, {Name: "a week, at least", Value: week(slope.Low), Unit: unit}, {Name: "a week, at most", Value: week(slope.High), Unit: unit}},
 			Formula: "median of the slopes between all pairs of readings, × 7; 80 % interval from Kendall's S", Source: "Theil 1950; Sen 1968", Sure: "its own readings; single wrong ones do not move it"}})
 	}
 	return rates

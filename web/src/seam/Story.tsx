@@ -296,7 +296,7 @@ function Scale({
 
 /** A round number above every reading. */
 function roundTop(curve: Curve): number {
-  const most = Math.max(...curve.readings.map((r) => r.value), 1);
+  const most = Math.max(...curve.readings.map((r) => r.value), 2);
   const size = 10 ** Math.floor(Math.log10(most));
   return [1, 2, 4, 5, 10].map((n) => n * size).find((n) => n >= most) ?? most;
 }
