@@ -97,7 +97,7 @@ func (s State) Warmth() pest.Warmth {
 // that was done, or the plan's day.
 func (s State) PestClocks() []pest.Clock {
 	clocks := []pest.Clock{}
-	if s.Plan == nil {
+	if s.Plan == nil || s.cleared() {
 		return clocks
 	}
 	for _, cause := range s.Plan.Causes {
@@ -108,6 +108,17 @@ func (s State) PestClocks() []pest.Clock {
 		}
 	}
 	return clocks
+}
+
+// cleared says whether the plant has passed the last gate of the track on which
+// pests are cleared.
+func (s State) cleared() bool {
+	for _, c := range s.Courses {
+		if track, _, in := c.In(); track.Beside {
+			return !in
+		}
+	}
+	return false
 }
 
 func (s State) firstTreated(cause string) day.Day {

@@ -12,10 +12,17 @@ type Seam struct {
 	Bands    []Span    `json:"bands"`
 	Looks    int       `json:"looks" doc:"Days on which somebody looked; a list shows fewer stitches."`
 	Stitches []day.Day `json:"stitches"`
-	Knots    []day.Day `json:"knots"`
+	Knots    []day.Day `json:"knots" doc:"Gates passed on the leading track."`
+	Beside   []Knot    `json:"beside" doc:"Gates passed on tracks beside it."`
 	Loose    []Loose   `json:"loose"`
 	Bare     []Gap     `json:"bare"`
 	Ended    *day.Day  `json:"ended,omitempty"`
+}
+
+// Knot is a gate that was passed on a track beside the leading one, on its lane.
+type Knot struct {
+	On   day.Day `json:"on"`
+	Lane int     `json:"lane"`
 }
 
 // Loose is a step back, with why.
@@ -36,7 +43,7 @@ const bareAfter = 2.5
 
 // Seam draws up the plant's story from its state.
 func (s State) Seam() Seam {
-	seam := Seam{From: s.ArrivedOn, Bands: []Span{}, Looks: len(s.Looks), Stitches: s.Looks, Knots: []day.Day{}, Loose: []Loose{}, Bare: []Gap{}}
+	seam := Seam{From: s.ArrivedOn, Bands: []Span{}, Looks: len(s.Looks), Stitches: s.Looks, Knots: []day.Day{}, Beside: []Knot{}, Loose: []Loose{}, Bare: []Gap{}}
 	if seam.Stitches == nil {
 		seam.Stitches = []day.Day{}
 	}
@@ -45,8 +52,10 @@ func (s State) Seam() Seam {
 		switch {
 		case span.Back:
 			seam.Loose = append(seam.Loose, Loose{span.From, span.Reason})
-		case begun[span.Track]:
+		case begun[span.Track] && span.Lane == 0:
 			seam.Knots = append(seam.Knots, span.From)
+		case begun[span.Track]:
+			seam.Beside = append(seam.Beside, Knot{span.From, span.Lane})
 		}
 		begun[span.Track] = true
 		// A stage left on the day it was entered has no cloth to show.

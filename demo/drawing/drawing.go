@@ -270,7 +270,7 @@ func (p *pen) fan(share float64) {
 // bulbs draws a row of bulbs, each with its leaves.
 func (p *pen) bulbs() {
 	n := max(len(p.s.Bulbs), 1)
-	step := min(46, 230/float64(n))
+	step := min(40, p.s.PotMM*p.px*0.86/float64(n))
 	for i := range n {
 		tall := 30 * p.px
 		if i < len(p.s.Bulbs) {

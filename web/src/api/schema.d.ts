@@ -1732,6 +1732,11 @@ export interface components {
              */
             version: number;
         };
+        Knot: {
+            /** Format: int64 */
+            lane: number;
+            on: string;
+        };
         Knowledge: {
             causes: components["schemas"]["Cause"][];
             growthStates: ("starting" | "growing" | "mature" | "stalled" | "lost")[];
@@ -2635,8 +2640,11 @@ export interface components {
         Seam: {
             bands: components["schemas"]["Span"][];
             bare: components["schemas"]["Gap"][];
+            /** @description Gates passed on tracks beside it. */
+            beside: components["schemas"]["Knot"][];
             ended?: string;
             from: string;
+            /** @description Gates passed on the leading track. */
             knots: string[];
             /**
              * Format: int64

@@ -44,7 +44,10 @@ export function Story(props: StoryProps) {
   const [picked, setPicked] = useState<string>();
   const w = Math.max(width, 280);
   const left = curves.length > 0 ? 42 : 14;
-  const end = seam.ended ?? (ahead ? addDays(ahead.to, 6) : addDays(today, 7));
+  // What lies ahead never takes more room than half of what was.
+  const past = daysBetween(seam.from, today);
+  const last = addDays(today, Math.max(14, Math.round(past / 2)));
+  const end = seam.ended ?? (ahead ? (ahead.to < last ? addDays(ahead.to, 6) : last) : addDays(today, 7));
   const whole = Math.max(daysBetween(seam.from, end), 21);
   const seamView = useSeamView(whole, w - 8, left);
   const { view, perDay } = seamView;
@@ -123,9 +126,11 @@ export function Story(props: StoryProps) {
             {monthStarts(seam.from, end, perDay * 30 < 46 ? 2 : 1).map((m) => (
               <g key={m}>
                 <line x1={x(m)} x2={x(m)} y1={16} y2={clothEnd} stroke="var(--weft)" />
-                <text x={x(m) + 4} y={13} fontSize={12} fill="var(--soft)">
-                  {shortDay(m).replace(/^1 /, "")}
-                </text>
+                {x(m) < w - 32 && (
+                  <text x={x(m) + 4} y={13} fontSize={12} fill="var(--soft)">
+                    {shortDay(m).replace(/^1 /, "")}
+                  </text>
+                )}
               </g>
             ))}
             {perDay > 9 && <Weeks from={seam.from} view={view} x={x} top={16} bottom={clothEnd} />}
@@ -166,7 +171,14 @@ export function Story(props: StoryProps) {
               />
             ))}
             {ahead && !seam.ended && (
-              <Basting ahead={ahead} today={today} x={x} y={cloth} stitchY={stitchY} right={w} />
+              <Basting
+                ahead={ahead.to > end ? { ...ahead, name: `${ahead.name} to ${shortDay(ahead.to)}` } : ahead}
+                today={today}
+                x={x}
+                y={cloth}
+                stitchY={stitchY}
+                right={w}
+              />
             )}
             <Thread
               seam={seam}
@@ -174,12 +186,18 @@ export function Story(props: StoryProps) {
               y={stitchY}
               step={Math.max(1, Math.ceil((seam.stitches.length * 7) / (whole * perDay)))}
             />
-            {seam.knots.map((k) => (
-              <g key={k} stroke="var(--red)" strokeWidth={2}>
-                <circle cx={x(k)} cy={stitchY} r={5.4} fill="var(--red)" stroke="none" />
-                <path d={`M${x(k) - 8} ${stitchY - 5} l16 10 M${x(k) - 8} ${stitchY + 5} l16 -10`} />
-              </g>
-            ))}
+            {[...seam.knots.map((on) => ({ on, lane: 0 })), ...seam.beside].map((k) => {
+              const y = k.lane === 0 ? stitchY : laneY(k.lane) + (laneHeights[k.lane] ?? 24) / 2;
+              const r = k.lane === 0 ? 1 : 0.7;
+              return (
+                <g key={`${k.on}${k.lane}`} stroke="var(--red)" strokeWidth={2}>
+                  <circle cx={x(k.on)} cy={y} r={5.4 * r} fill="var(--red)" stroke="none" />
+                  <path
+                    d={`M${x(k.on) - 8 * r} ${y - 5 * r} l${16 * r} ${10 * r} M${x(k.on) - 8 * r} ${y + 5 * r} l${16 * r} ${-10 * r}`}
+                  />
+                </g>
+              );
+            })}
             {said.map((e, i) => (
               <path
                 // biome-ignore lint/suspicious/noArrayIndexKey: events never move, and a day may have several
@@ -440,7 +458,7 @@ function Basting({
   stitchY: number;
   right: number;
 }) {
-  const width = Math.max(4, x(ahead.to) - x(ahead.from));
+  const width = Math.max(4, Math.min(x(ahead.to), right) - x(ahead.from));
   return (
     <g>
       <rect

@@ -39,7 +39,7 @@ describe("words along a seam", () => {
       on,
       why: `reason ${i} that takes some room on the cloth`,
     }));
-    const seam = { from: "2026-01-01", bands: [], looks: 0, stitches: [], knots: [], loose, bare: [] };
+    const seam = { from: "2026-01-01", bands: [], looks: 0, stitches: [], knots: [], beside: [], loose, bare: [] };
     const x = (d: string) => (Date.parse(d) - Date.parse("2026-01-01")) / 86400000;
     const { placed, rows } = placeWords(seam, x, 390, () => true);
     expect(rows).toBeGreaterThan(1);

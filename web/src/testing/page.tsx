@@ -222,7 +222,7 @@ export const plantFile = (more: Partial<PlantFile> = {}): PlantFile =>
       due: {},
       events: [],
     },
-    seam: { from: "2026-10-01", bands: [], looks: 0, stitches: [], knots: [], loose: [], bare: [] },
+    seam: { from: "2026-10-01", bands: [], looks: 0, stitches: [], knots: [], beside: [], loose: [], bare: [] },
     ...more,
   }) as unknown as PlantFile;
 

@@ -27,7 +27,7 @@ const stop = (name: string, ...tasks: object[]): Schemas["WalkStop"] =>
     stage: "",
     lastLook: "2026-11-20",
     figure: { growths: 1, leaves: 3, seen: [], looked: [] },
-    seam: { from: "2026-10-01", bands: [], looks: 2, stitches: [], knots: [], loose: [], bare: [] },
+    seam: { from: "2026-10-01", bands: [], looks: 2, stitches: [], knots: [], beside: [], loose: [], bare: [] },
     tasks,
   }) as unknown as Schemas["WalkStop"];
 

@@ -170,6 +170,7 @@ function Board({ plant, picture, points, tap, aim }: BoardProps) {
   return (
     <div
       className={classes.measure}
+      style={{ maxWidth: `min(640px, ${Math.round(64 / tall)}vh)` }}
       role="button"
       tabIndex={0}
       aria-label="The picture. Tap two points, or move the mark with the arrow keys and set it with Enter."

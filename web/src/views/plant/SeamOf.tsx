@@ -20,7 +20,7 @@ export function SeamOf({ file }: { file: PlantFile }) {
   const after = r?.stages?.[r.index + 1]?.name ?? "mended";
   const seam = file.seam;
   const curves = curvesOf(file, knowledge.data, system);
-  const said = `${count(seam.looks, "look")} in ${count(daysBetween(seam.from, seam.ended ?? file.today), "day")}, ${count(seam.knots.length, "gate")} passed, ${seam.loose.length === 1 ? "1 step" : `${seam.loose.length} steps`} back`;
+  const said = `${count(seam.looks, "look")} in ${count(daysBetween(seam.from, seam.ended ?? file.today), "day")}, ${count(seam.knots.length + seam.beside.length, "gate")} passed, ${seam.loose.length === 1 ? "1 step" : `${seam.loose.length} steps`} back`;
   return (
     <>
       <Story
