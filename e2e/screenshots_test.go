@@ -37,10 +37,6 @@ func TestScreenshots(t *testing.T) {
 		{name: "seam", path: plantPath("T-014"), wait: "looks in", width: 1280, height: 800, then: func(p *page) {
 			eval[bool](p, `(document.querySelector("[data-testid=story]").closest("section").scrollIntoView(), true)`)
 		}},
-		{name: "plant-phone", path: plantPath("T-028"), wait: "looks in", width: 390, height: 2600},
-		{name: "aglaonema", path: plantPath("T-028"), wait: "looks in", width: 1280, height: 1700},
-		{name: "exchange", path: "/exchange", wait: "Take in", width: 1280, height: 600},
-		{name: "measuring", path: plantPath("C-003") + "/pictures?measure=", wait: "Tap both ends", width: 1280, height: 900},
 		{name: "seam-phone", path: plantPath("T-021"), wait: "looks in", width: 390, height: 844, then: func(p *page) {
 			eval[bool](p, `(document.querySelector("[data-testid=story]").closest("section").scrollIntoView(), true)`)
 		}},

@@ -124,6 +124,9 @@ func dueTasks(row store.Row, today day.Day) []record.Task {
 }
 
 func plantRow(row store.Row, today day.Day) PlantRow {
+	if row.Seam.V.Beside == nil { // a row from before there were several tracks
+		row.Seam.V.Beside = []record.Knot{}
+	}
 	out := PlantRow{ID: row.ID, Name: row.Name, Label: row.Label, Habit: row.Habit, Botanical: row.Botanical, Isolation: row.Isolation,
 		Standing: row.Standing, Stage: row.Stage, ArrivedOn: row.ArrivedOn, LastLook: row.LastLook, NextDue: row.NextDue,
 		Stalled: row.StallsOn != nil && *row.StallsOn <= today, Causes: []string{}, Seam: row.Seam.V, Figure: row.Figure.V}

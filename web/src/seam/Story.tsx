@@ -232,6 +232,7 @@ export function Story(props: StoryProps) {
                 y={strandsY + i * strandRow}
                 now={now}
                 left={left}
+                right={w - 8}
               />
             ))}
           </g>
@@ -504,6 +505,7 @@ function StrandLine({
   y,
   now,
   left,
+  right,
 }: {
   strand: Strand;
   say: string;
@@ -512,6 +514,7 @@ function StrandLine({
   y: number;
   now: string;
   left: number;
+  right: number;
 }) {
   const colour = strandColours[strand.sort] ?? "var(--ochre)";
   const lost = strand.state === "lost";
@@ -535,7 +538,12 @@ function StrandLine({
       {strand.state === "mature" && (
         <circle cx={x(strand.stateOn)} cy={line} r={3.6} fill="var(--cloth)" stroke={colour} strokeWidth={1.8} />
       )}
-      <text x={Math.max(x(strand.began), left) + 1} y={y + 12} fontSize={11.5} fill="var(--soft)">
+      <text
+        x={Math.max(left + 1, Math.min(x(strand.began) + 1, right - say.length * 6))}
+        y={y + 12}
+        fontSize={11.5}
+        fill="var(--soft)"
+      >
         {say}
       </text>
     </g>

@@ -98,54 +98,56 @@ export function MeasurePicture({ file, picture, close }: { file: PlantFile; pict
           ? "Tap both ends of something whose size you know, as near to the plant as can be: the rim of its pot."
           : "Tap both ends of what you want to measure. It is as exact as it lies flat to the camera, at the pot’s distance."}
       </p>
-      <Board plant={file.id} picture={picture} points={points} tap={tap} aim={aim} />
-      {aim === "scale" ? (
-        <Group align="end" mt="sm" gap="sm">
-          <QuantityInput
-            label="It is this long"
-            unit="mm"
-            value={known}
-            onChange={setKnown}
-            description={file.pot.widthCm ? "the pot’s width, from the record" : undefined}
-          />
-          <Button onClick={setScale} disabled={!drawn || !known} loading={record.isPending}>
-            Set the scale
-          </Button>
-          {scale && (
-            <button type="button" className="linkbutton" onClick={() => begin("length")}>
-              Leave it as it was
-            </button>
-          )}
-        </Group>
-      ) : (
-        <Group align="end" mt="sm" gap="sm">
-          <div>
-            <span className="small soft">Length</span>
+      <div className={classes.measuring}>
+        <Board plant={file.id} picture={picture} points={points} tap={tap} aim={aim} />
+        {aim === "scale" ? (
+          <Group align="end" mt="sm" gap="sm">
+            <QuantityInput
+              label="It is this long"
+              unit="mm"
+              value={known}
+              onChange={setKnown}
+              description={file.pot.widthCm ? "the pot’s width, from the record" : undefined}
+            />
+            <Button onClick={setScale} disabled={!drawn || !known} loading={record.isPending}>
+              Set the scale
+            </Button>
+            {scale && (
+              <button type="button" className="linkbutton" onClick={() => begin("length")}>
+                Leave it as it was
+              </button>
+            )}
+          </Group>
+        ) : (
+          <Group align="end" mt="sm" gap="sm">
             <div>
-              <b data-testid="length">{length === undefined ? "—" : sayQuantity(Math.round(length), "mm", system)}</b>
+              <span className="small soft">Length</span>
+              <div>
+                <b data-testid="length">{length === undefined ? "—" : sayQuantity(Math.round(length), "mm", system)}</b>
+              </div>
             </div>
-          </div>
-          <Select
-            label="It is"
-            placeholder="which growth"
-            value={growth ?? null}
-            onChange={(v) => setGrowth(v ?? undefined)}
-            data={[
-              ...open.map((s) => ({
-                value: s.id,
-                label: nameOfStrand(s, label(s.sort)),
-              })),
-              ...sorts.map((s) => ({ value: `new ${s}`, label: `a new ${label(s)}` })),
-            ]}
-          />
-          <Button onClick={keep} disabled={length === undefined || !growth} loading={record.isPending}>
-            Into the record
-          </Button>
-          <button type="button" className="linkbutton" onClick={() => begin("scale")}>
-            Set the scale anew
-          </button>
-        </Group>
-      )}
+            <Select
+              label="It is"
+              placeholder="which growth"
+              value={growth ?? null}
+              onChange={(v) => setGrowth(v ?? undefined)}
+              data={[
+                ...open.map((s) => ({
+                  value: s.id,
+                  label: nameOfStrand(s, label(s.sort)),
+                })),
+                ...sorts.map((s) => ({ value: `new ${s}`, label: `a new ${label(s)}` })),
+              ]}
+            />
+            <Button onClick={keep} disabled={length === undefined || !growth} loading={record.isPending}>
+              Into the record
+            </Button>
+            <button type="button" className="linkbutton" onClick={() => begin("scale")}>
+              Set the scale anew
+            </button>
+          </Group>
+        )}
+      </div>
       <Refused error={record.error} />
     </section>
   );
