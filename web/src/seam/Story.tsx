@@ -35,6 +35,8 @@ interface StoryProps {
 const laneHeights = [46, 24, 24];
 const strandRow = 24;
 const mostStrands = 12;
+/** Days from which there is something to come closer to. */
+const leastZoomed = 30;
 
 /** The whole story of a plant through time: curves, pictures, stages and looks, what was done, and its growths. */
 export function Story(props: StoryProps) {
@@ -92,19 +94,21 @@ export function Story(props: StoryProps) {
             ))}
           </fieldset>
         )}
-        <span className={classes.zoom}>
-          <button type="button" className={classes.pick} onClick={seamView.wider} aria-label="Show more days">
-            −
-          </button>
-          <button type="button" className={classes.pick} onClick={seamView.closer} aria-label="Show fewer days">
-            +
-          </button>
-          {seamView.zoomed && (
-            <button type="button" className={classes.pick} onClick={seamView.reset}>
-              all of it
+        {whole > leastZoomed && (
+          <span className={classes.zoom}>
+            <button type="button" className={classes.pick} onClick={seamView.wider} aria-label="Show more days">
+              −
             </button>
-          )}
-        </span>
+            <button type="button" className={classes.pick} onClick={seamView.closer} aria-label="Show fewer days">
+              +
+            </button>
+            {seamView.zoomed && (
+              <button type="button" className={classes.pick} onClick={seamView.reset}>
+                all of it
+              </button>
+            )}
+          </span>
+        )}
       </div>
       <div
         ref={ref}

@@ -87,7 +87,7 @@ function SignInForm({ session, open }: { session: Session | undefined; open?: ()
         <>
           <h2>Look around first</h2>
           <p style={{ margin: 0 }}>
-            A made-up plant clinic in an old ferry terminal: nine months, nineteen plants, some mended, one lost.
+            A made-up plant clinic in an old ferry terminal: nine months, about thirty plants, some mended, two lost.
           </p>
           <Button onClick={() => demo.mutate()} loading={demo.isPending} size="md">
             Open the demo clinic

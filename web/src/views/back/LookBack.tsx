@@ -4,7 +4,7 @@ import type { Review } from "../../api/client";
 import { type Span, useReview } from "../../api/hooks";
 import { sayDay } from "../../dates";
 import { How } from "../../shell/How";
-import { Failed, Waiting } from "../../shell/States";
+import { Bare, Failed, Waiting } from "../../shell/States";
 import { usePlantFile } from "../plant/PlantPage";
 import { sentence, standingWord } from "../words";
 import classes from "./LookBack.module.css";
@@ -15,7 +15,8 @@ const spans = [
   { value: "whole", label: "All of it" },
 ];
 
-export const sayDays = (n: number) => `${n} ${n === 1 ? "day" : "days"}`;
+const sayCount = (n: number, one: string) => `${n} ${one}${n === 1 ? "" : "s"}`;
+export const sayDays = (n: number) => sayCount(n, "day");
 
 /** Which time is looked back over. */
 export function SpanPick({ span, setSpan }: { span: Span; setSpan: (s: Span) => void }) {
@@ -50,7 +51,14 @@ export function LookBack() {
       </Group>
       {review.isPending && <Waiting />}
       {review.isError && <Failed error={review.error} retry={() => review.refetch()} />}
-      {review.data && <Told r={review.data} plant={file.id} today={file.today} />}
+      {review.data && review.data.looks < 2 && (
+        <Bare title="Too early to look back">
+          <p>
+            Nobody has looked at it a second time. What it grew, what was done and how long it took stand here later.
+          </p>
+        </Bare>
+      )}
+      {review.data && review.data.looks >= 2 && <Told r={review.data} plant={file.id} today={file.today} />}
     </>
   );
 }
@@ -140,8 +148,8 @@ function Told({ r, plant, today }: { r: Review; plant: string; today: string }) 
         <section className="patch" aria-label="What was done">
           <h2>What was done</h2>
           <p style={{ margin: "4px 0" }}>
-            {r.looks} looks, {r.watered} waterings, {r.fed} feeds
-            {r.treated > 0 && `, ${r.treated} products`}. About <b>{r.minutes.value} minutes</b>{" "}
+            {sayCount(r.looks, "look")}, {sayCount(r.watered, "watering")}, {sayCount(r.fed, "feed")}
+            {r.treated > 0 && `, ${sayCount(r.treated, "product")}`}. About <b>{r.minutes.value} minutes</b>{" "}
             <How working={r.minutes.working} of="the minutes" />, material and price <b>{r.cost.value.toFixed(2)}</b>{" "}
             <How working={r.cost.working} of="the cost" />.
           </p>

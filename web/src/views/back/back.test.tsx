@@ -55,7 +55,7 @@ describe("a look back over a plant", () => {
       "1 day, still in it",
       "190 minutes",
       "7.50",
-      "1 products",
+      "1 product",
     ])
       expect(text).toContain(said);
     expect(screen.getAllByAltText(/^The plant on/)).toHaveLength(2);
@@ -66,6 +66,12 @@ describe("a look back over a plant", () => {
     expect(file.getAttribute("href")).toBe("/api/plants/plant-1/review.html?span=whole");
     await userEvent.click(screen.getByText("A year"));
     await waitFor(() => expect(asked.length).toBeGreaterThan(1));
+  });
+
+  it("waits for a second look", async () => {
+    serve({ "GET /api/plants/plant-1/review": { ...review, looks: 1 } });
+    show(<LookBack />, plantFile());
+    await screen.findByText("Too early to look back");
   });
 
   it("says so where there is no picture, and offers to try again when it fails", async () => {
