@@ -26,6 +26,11 @@ type Standing struct {
 	Measures []string `json:"measures" doc:"What to read to settle it."`
 }
 
+// notLooked is how a condition stands before anybody has looked.
+func notLooked(words, measure string) Standing {
+	return Standing{Wanted: words, Status: Unknown, Found: "not looked", Measures: []string{measure}}
+}
+
 // Condition is one thing that must be seen before a stage is passed.
 type Condition interface {
 	// Judge says how the condition stands, given the readings, the day the stage
@@ -47,7 +52,7 @@ func (c AtLeast) Reads() []string { return []string{c.Measure} }
 
 // Judge compares the last reading with the wanted value.
 func (c AtLeast) Judge(h History, _, today day.Day) Standing {
-	s := Standing{Wanted: c.Words, Status: Unknown, Found: "not looked", Measures: c.Reads()}
+	s := notLooked(c.Words, c.Measure)
 	seen := h.until(c.Measure, today)
 	if len(seen) == 0 {
 		return s
@@ -85,11 +90,8 @@ func (c Yes) Reads() []string { return []string{c.Measure} }
 
 // Judge looks at the last answer since the stage began.
 func (c Yes) Judge(h History, began, today day.Day) Standing {
-	s := Standing{Wanted: c.Words, Status: Unknown, Found: "not looked", Measures: c.Reads()}
-	for _, r := range h.since(c.Measure, began) {
-		if r.On > today {
-			break
-		}
+	s := notLooked(c.Words, c.Measure)
+	for _, r := range h.within(c.Measure, began, today) {
 		on := r.On
 		s.Since, s.Found, s.Status = &on, inWords(c.Measure, r.Value), Missing
 		if r.Value == 1 {
@@ -171,12 +173,9 @@ func (c Sum) Reads() []string { return []string{c.Measure} }
 
 // Judge adds up the readings since the stage began.
 func (c Sum) Judge(h History, began, today day.Day) Standing {
-	s := Standing{Wanted: c.Words, Status: Unknown, Found: "not looked", Measures: c.Reads()}
+	s := notLooked(c.Words, c.Measure)
 	var sum float64
-	for _, r := range h.since(c.Measure, began) {
-		if r.On > today {
-			break
-		}
+	for _, r := range h.within(c.Measure, began, today) {
 		on := r.On
 		sum += r.Value
 		s.Since, s.Status = &on, Missing
@@ -205,13 +204,10 @@ func (c CleanLooks) Reads() []string { return []string{c.Measure} }
 
 // Judge counts the clean looks since the last find.
 func (c CleanLooks) Judge(h History, began, today day.Day) Standing {
-	s := Standing{Wanted: c.Words, Status: Unknown, Found: "not looked", Measures: c.Reads()}
+	s := notLooked(c.Words, c.Measure)
 	clean := 0
 	var counted day.Day
-	for _, r := range h.since(c.Measure, began) {
-		if r.On > today {
-			break
-		}
+	for _, r := range h.within(c.Measure, began, today) {
 		on := r.On
 		s.Since, s.Status = &on, Missing
 		switch {
@@ -274,11 +270,8 @@ func (c No) Reads() []string { return []string{c.Measure} }
 
 // Judge looks at the last answer since the stage began.
 func (c No) Judge(h History, began, today day.Day) Standing {
-	s := Standing{Wanted: c.Words, Status: Unknown, Found: "not looked", Measures: c.Reads()}
-	for _, r := range h.since(c.Measure, began) {
-		if r.On > today {
-			break
-		}
+	s := notLooked(c.Words, c.Measure)
+	for _, r := range h.within(c.Measure, began, today) {
 		on := r.On
 		s.Since, s.Status, s.Found = &on, Missing, "still so"
 		if r.Value == 0 {
@@ -301,13 +294,10 @@ func (c Held) Reads() []string { return []string{c.Measure} }
 
 // Judge measures the run of yes answers up to the last look of the stage.
 func (c Held) Judge(h History, began, today day.Day) Standing {
-	s := Standing{Wanted: c.Words, Status: Unknown, Found: "not looked", Measures: c.Reads()}
+	s := notLooked(c.Words, c.Measure)
 	var first *day.Day
 	run := 0
-	for _, r := range h.since(c.Measure, began) {
-		if r.On > today {
-			break
-		}
+	for _, r := range h.within(c.Measure, began, today) {
 		on := r.On
 		s.Since, s.Status = &on, Missing
 		if r.Value != 1 {
@@ -345,12 +335,9 @@ func (c Each) Reads() []string { return []string{c.Measure} }
 
 // Judge holds the last readings since the stage began against the value.
 func (c Each) Judge(h History, began, today day.Day) Standing {
-	s := Standing{Wanted: c.Words, Status: Unknown, Found: "not looked", Measures: c.Reads()}
+	s := notLooked(c.Words, c.Measure)
 	reached := 0
-	for _, r := range h.since(c.Measure, began) {
-		if r.On > today {
-			break
-		}
+	for _, r := range h.within(c.Measure, began, today) {
 		on := r.On
 		s.Since, s.Status = &on, Missing
 		if r.Value >= c.Value {
@@ -384,7 +371,7 @@ func (c Generation) Reads() []string { return []string{c.Measure} }
 // Judge compares the time since the last find with the pest's generation. Looks
 // of earlier stages count: the pest knows no stages.
 func (c Generation) Judge(h History, began, today day.Day) Standing {
-	s := Standing{Wanted: c.Words, Status: Unknown, Found: "not looked", Measures: c.Reads()}
+	s := notLooked(c.Words, c.Measure)
 	if len(h.since(c.Measure, began)) == 0 {
 		return s
 	}

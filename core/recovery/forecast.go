@@ -55,12 +55,9 @@ func (c AtLeast) pace(h History, began, today day.Day) (pace, bool) {
 	if !m.Growing {
 		return pace{}, false
 	}
-	readings := h.since(c.Measure, began-lookBack)
 	var x, y []float64
-	for _, r := range readings {
-		if r.On <= today {
-			x, y = append(x, float64(r.On-today)), append(y, r.Value)
-		}
+	for _, r := range h.within(c.Measure, began-lookBack, today) {
+		x, y = append(x, float64(r.On-today)), append(y, r.Value)
 	}
 	return paceTo(c.Measure, c.Value, x, y)
 }
@@ -68,11 +65,9 @@ func (c AtLeast) pace(h History, began, today day.Day) (pace, bool) {
 func (c Sum) pace(h History, began, today day.Day) (pace, bool) {
 	var x, y []float64
 	sum := 0.0
-	for _, r := range h.since(c.Measure, began) {
-		if r.On <= today {
-			sum += r.Value
-			x, y = append(x, float64(r.On-today)), append(y, sum)
-		}
+	for _, r := range h.within(c.Measure, began, today) {
+		sum += r.Value
+		x, y = append(x, float64(r.On-today)), append(y, sum)
 	}
 	return paceTo(c.Measure, c.Value, x, y)
 }

@@ -48,3 +48,10 @@ func (h History) until(measure string, to day.Day) []Reading {
 	at := sort.Search(len(list), func(i int) bool { return list[i].On > to })
 	return list[:at]
 }
+
+// within gives the readings of the days from one to another.
+func (h History) within(measure string, from, to day.Day) []Reading {
+	list := h.since(measure, from)
+	at := sort.Search(len(list), func(i int) bool { return list[i].On > to })
+	return list[:at]
+}

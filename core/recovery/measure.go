@@ -32,6 +32,9 @@ type Measure struct {
 	Always bool `json:"always"`
 	// Unstaged is true where it is asked of a plant that is in no stage.
 	Unstaged bool `json:"unstaged"`
+	// Word is what a yes is called where it is answered in one tap; empty where it
+	// is not.
+	Word string `json:"word"`
 	// SinceLook is true where it counts what came since the last look, so that it
 	// is never the same as last time.
 	SinceLook bool `json:"sinceLook"`
@@ -40,7 +43,7 @@ type Measure struct {
 }
 
 var measures = []Measure{
-	{ID: "wilt", Ask: "Wilted since the last look?", Short: "new wilt", How: "Compare its stance with the last picture", Kind: YesNo, Most: 1, Alarm: true, Always: true, Unstaged: true},
+	{ID: "wilt", Ask: "Wilted since the last look?", Short: "new wilt", How: "Compare its stance with the last picture", Kind: YesNo, Most: 1, Alarm: true, Always: true, Unstaged: true, Word: "limp"},
 	{ID: "yellow", Ask: "New yellowing since the last look?", Short: "new yellowing", How: "Count yellow leaves", Kind: YesNo, Most: 1, SinceLook: true},
 	{ID: "smell", Ask: "Does pot or base smell sour or rotten?", Short: "smell", How: "Smell the drainage hole", Kind: YesNo, Most: 1, Alarm: true, Always: true, Unstaged: true},
 	{ID: "rot", Ask: "New rot on roots or base?", Short: "new rot", How: "Look through a clear pot, press the base", Kind: YesNo, Most: 1, Alarm: true},

@@ -1841,6 +1841,7 @@ export interface components {
             short: string;
             sinceLook: boolean;
             unstaged: boolean;
+            word: string;
         };
         Metered: {
             /**

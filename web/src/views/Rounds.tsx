@@ -1,5 +1,6 @@
 import { Button, Group } from "@mantine/core";
 import { notifications } from "@mantine/notifications";
+import { Fragment } from "react";
 import { Link } from "react-router";
 import type { Schemas, Task } from "../api/client";
 import { useKnowledge, useRecord, useRounds } from "../api/hooks";
@@ -114,6 +115,7 @@ function StopRow({ stop, today, figure }: { stop: Stop; today: string; figure: s
 function Answers({ stop, task, today }: { stop: Stop; task: Task; today: string }) {
   const record = useRecord(stop.id);
   const undo = useUndo(stop.id);
+  const knowledge = useKnowledge();
   const send = (said: string, body: Parameters<typeof record.mutate>[0]) =>
     record.mutate(body, {
       onSuccess: (entry) => undo(`${stop.name}: ${said}`, entry.id),
@@ -130,6 +132,8 @@ function Answers({ stop, task, today }: { stop: Stop; task: Task; today: string 
     </Button>
   );
   const on = today;
+  // What is asked of any plant in passing.
+  const alarms = (knowledge.data?.measures ?? []).filter((m) => m.alarm && m.unstaged);
   const answers = () => {
     switch (task.kind) {
       case "examine":
@@ -158,16 +162,15 @@ function Answers({ stop, task, today }: { stop: Stop; task: Task; today: string 
         return (
           <>
             {open("?check", "check in")}
-            {quick("firm", {
-              on,
-              checked: {
-                readings: [
-                  { measure: "wilt", value: 0 },
-                  { measure: "smell", value: 0 },
-                ],
-              },
-            })}
-            {quick("limp", { on, checked: { readings: [{ measure: "wilt", value: 1 }] } })}
+            {alarms.length > 0 &&
+              quick("firm", { on, checked: { readings: alarms.map((m) => ({ measure: m.id, value: 0 })) } })}
+            {alarms
+              .filter((m) => m.word)
+              .map((m) => (
+                <Fragment key={m.id}>
+                  {quick(m.word, { on, checked: { readings: [{ measure: m.id, value: 1 }] } })}
+                </Fragment>
+              ))}
           </>
         );
     }
