@@ -38,6 +38,9 @@ const fields: Field[] = [
   { of: "treated", key: "product", label: "Product" },
   { of: "treated", key: "batch", label: "Batch" },
   { of: "treated", key: "intervalDays", label: "Days until it may be repeated", unit: "", open: true },
+  { of: "grown", key: "name", label: "Called" },
+  { of: "grown", key: "sizeMm", label: "Size", unit: "mm", open: true },
+  { of: "pictured", key: "note", label: "Note" },
   { of: "noted", key: "text", label: "Note" },
   { of: "did", key: "reason", label: "Why" },
   { of: "did", key: "note", label: "Note" },
@@ -111,6 +114,29 @@ export function CorrectEntry({
           allowDeselect={false}
           value={draft.probed.moisture}
           onChange={(v) => v && setDraft({ ...draft, probed: { moisture: v as Moisture } })}
+        />
+      )}
+      {draft.grown && (
+        <Select
+          mt="sm"
+          label="How it was"
+          data={knowledge.growthStates}
+          value={draft.grown.state ?? null}
+          onChange={(v) =>
+            setDraft({ ...draft, grown: { ...draft.grown, state: v ?? undefined } as typeof draft.grown })
+          }
+        />
+      )}
+      {draft.pictured && (
+        <Select
+          mt="sm"
+          label="From which side"
+          data={knowledge.sides}
+          allowDeselect={false}
+          value={draft.pictured.side}
+          onChange={(v) =>
+            v && setDraft({ ...draft, pictured: { ...draft.pictured, side: v } as typeof draft.pictured })
+          }
         />
       )}
       <Readings draft={draft} setDraft={setDraft} knowledge={knowledge} />

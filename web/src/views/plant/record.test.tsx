@@ -82,6 +82,13 @@ describe("an entry in words", () => {
       "Treated: Oil, batch 7, against root rot",
     );
     expect(say({ did: { step: "unpot", skipped: true, reason: "no time" } })).toBe("Skipped: unpot. no time");
+    expect(say({ grown: { growth: "g", sort: "leaf", name: "third", sizeMm: 90, state: "growing" } })).toBe(
+      "New leaf: third, 90 mm, growing",
+    );
+    expect(say({ pictured: { picture: "p", side: "front", scale: { mm: 90 } } })).toBe(
+      "Picture: from the front, with a scale",
+    );
+    expect(say({ closed: { outcome: "kept-under-watch" } })).toBe("Closed: kept under watch");
     expect(say({ closed: { outcome: "given-away" } })).toBe("Closed: given away");
     expect(say({ voided: { entry: "gone" } })).toBe("Undid: an entry");
   });
@@ -162,5 +169,24 @@ describe("the record", () => {
     await waitFor(() => expect(sent(asked)).toHaveLength(1));
     expect(sent(asked)[0]).toMatchObject({ noted: { text: "smells of rain" } });
     await waitFor(() => expect((screen.getByRole("textbox", { name: "Note" }) as HTMLTextAreaElement).value).toBe(""));
+  });
+
+  it("corrects a growth in its size and state, keeping whose it is", async () => {
+    const grown = entry("grown", { grown: { growth: "leaf-1", sort: "leaf", sizeMm: 90, state: "growing" } });
+    const asked = serve({ ...answers, "GET /api/plants/plant-1/entries": { entries: [grown] } });
+    show(<PlantRecord />, plantFile());
+    await userEvent.click(await screen.findByRole("button", { name: "Correct: New leaf" }));
+    const dialog = within(await screen.findByRole("dialog", { name: "Correct this entry" }));
+    const size = dialog.getByRole("textbox", { name: "Size" });
+    await userEvent.clear(size);
+    await userEvent.type(size, "96");
+    await userEvent.click(dialog.getByRole("combobox", { name: "How it was" }));
+    await userEvent.click(await screen.findByRole("option", { name: "mature" }));
+    await userEvent.click(dialog.getByRole("button", { name: "Save the correction" }));
+    await waitFor(() => expect(sent(asked)).toHaveLength(1));
+    expect(sent(asked)[0]).toMatchObject({
+      replaces: "grown",
+      grown: { growth: "leaf-1", sort: "leaf", sizeMm: 96, state: "mature" },
+    });
   });
 });
