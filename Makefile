@@ -43,8 +43,8 @@ lint: web/node_modules/.package-lock.json ## format, vet, static checks, types, 
 api: ## write the OpenAPI document and the front end's types from the program
 	scripts/api.sh
 
-bench: ## speed of the core
-	go test -run '^$$' -bench . -benchmem ./core/...
+bench: ## speed of the core, of the record and of pictures
+	go test -run '^$$' -bench . -benchmem ./core/... ./record ./picture
 
 load: build ## answers under load: 10,000 plants and a million entries
 	go run ./scripts/load

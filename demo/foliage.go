@@ -158,6 +158,8 @@ func syngonium(c *clinic) {
 	h.live(52)
 	h.confirm(52, "mended-by", "dry-air")
 	h.close(50, record.OutcomeKept, "Tips stay brown where they were; look again when the heating goes on.")
+	h.life.stop = true
+	h.live(0)
 }
 
 // calathea was drowned and lost; the lesson stands in its record.

@@ -114,11 +114,7 @@ func since(span string, today day.Day) day.Day {
 }
 
 func (srv *server) review(ctx context.Context, a store.Account, plant uuid.UUID, span string) (PlantReview, error) {
-	entries, err := srv.store.Entries(ctx, a.Collection.ID, plant)
-	if err != nil {
-		return PlantReview{}, err
-	}
-	state, err := srv.state(ctx, a, plant)
+	entries, state, err := srv.store.Record(ctx, a.Collection.ID, plant)
 	if err != nil {
 		return PlantReview{}, err
 	}

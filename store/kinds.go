@@ -115,13 +115,19 @@ func (s *Store) projectKind(ctx context.Context, tx *sqlx.Tx, c Collection, kind
 // State folds a plant's record; ErrNotFound when the collection has no such
 // plant.
 func (s *Store) State(ctx context.Context, collection, id uuid.UUID) (record.State, error) {
+	_, state, err := s.Record(ctx, collection, id)
+	return state, err
+}
+
+// Record gives a plant's entries with the state that they fold into.
+func (s *Store) Record(ctx context.Context, collection, id uuid.UUID) ([]record.Entry, record.State, error) {
 	entries, err := s.Entries(ctx, collection, id)
 	if err != nil {
-		return record.State{}, err
+		return nil, record.State{}, err
 	}
 	kinds, err := loadKinds(ctx, s.DB, collection, true)
 	if err != nil {
-		return record.State{}, err
+		return nil, record.State{}, err
 	}
-	return record.Fold(id, entries, kinds), nil
+	return entries, record.Fold(id, entries, kinds), nil
 }
