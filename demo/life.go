@@ -82,7 +82,7 @@ func (h *hand) live(until int) {
 			continue
 		}
 		state := h.state()
-		if state.Closed != nil && state.Closed.Outcome != record.OutcomeKept {
+		if state.Over() {
 			return
 		}
 		h.pour(state)

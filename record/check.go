@@ -86,7 +86,7 @@ func Check(e Entry, entries []Entry, kinds plant.Kinds, today day.Day) Faults {
 	if e.Arrived == nil && e.Voided == nil && !s.state.Here {
 		return append(faults, Fault{"plant", "the arrival of this plant was undone; bring the arrival back before you record more", true})
 	}
-	if s.state.Closed != nil && e.Replaces == nil && e.Noted == nil && e.Confirmed == nil && e.Reopened == nil && e.Voided == nil {
+	if s.state.Closed != nil && e.Replaces == nil && !alwaysTaken[e.Kind()] && !(s.state.Closed.Outcome == OutcomeKept && lookingAfter[e.Kind()]) {
 		return append(faults, Fault{"plant", "this case is closed; reopen it before you record more", true})
 	}
 	faults = append(faults, s.replacing()...)
@@ -222,6 +222,14 @@ func (x *Examined) check(situation) (faults Faults) {
 	}
 	return faults
 }
+
+// alwaysTaken are kinds that a closed case takes as well.
+var alwaysTaken = map[Kind]bool{KindNoted: true, KindConfirmed: true, KindReopened: true, KindVoided: true}
+
+// lookingAfter are kinds that a plant under watch takes: looks and ordinary
+// care, and another ending. Treatment wants its case reopened.
+var lookingAfter = map[Kind]bool{KindExamined: true, KindChecked: true, KindWatered: true, KindWeighed: true, KindProbed: true, KindTallied: true, KindFed: true,
+	KindPotted: true, KindMetered: true, KindMoved: true, KindGrown: true, KindPictured: true, KindClosed: true}
 
 func (d *Diagnosed) check(situation) Faults { return checkCauses("diagnosed.causes", d.Causes) }
 

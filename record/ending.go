@@ -17,6 +17,10 @@ func (s State) MainCause() string {
 	return ""
 }
 
+// Over says whether nobody looks after the plant here any more: its case is
+// closed, and it is not kept under watch.
+func (s State) Over() bool { return s.Closed != nil && s.Closed.Outcome != OutcomeKept }
+
 // EndedOn gives the day on which the case ended: closed, or its last gate
 // passed; nil while it is in work.
 func (s State) EndedOn() *day.Day {

@@ -131,10 +131,16 @@ func TestKeptUnderWatchIsStillLookedAt(t *testing.T) {
 	tasks := s.Tasks(false)
 	require.NotEmpty(t, tasks)
 	assert.Equal(t, record.TaskLook, tasks[0].Kind)
+	b.write(3, check("wilt", 0, "smell", 0))
+	b.write(3, record.Body{Watered: &record.Watered{}})
+	assert.Equal(t, today-3, b.state().LastLook(), "what is looked at can be recorded")
+	assert.NotEmpty(t, b.try(2, record.Body{Diagnosed: &record.Diagnosed{Causes: []string{"drought"}}}), "treatment wants the case reopened")
+	assert.Nil(t, b.state().Seam().Ended, "its seam goes on")
 	b.write(0, record.Body{Reopened: &record.Reopened{}})
 	assert.Equal(t, "mending", b.state().Standing())
 	b.write(0, record.Body{Closed: &record.Closed{Outcome: record.OutcomeGiven}})
 	assert.Empty(t, b.state().Tasks(false), "what was given away is nobody's task here")
+	assert.NotEmpty(t, b.try(0, record.Body{Watered: &record.Watered{}}))
 }
 
 func TestAReviewTellsWhatCameOfIt(t *testing.T) {

@@ -69,7 +69,7 @@ func (s State) Seam() Seam {
 			seam.Bare = append(seam.Bare, Gap{s.Looks[i-1], s.Looks[i]})
 		}
 	}
-	if s.Closed != nil && s.Closed.Outcome != OutcomeKept {
+	if s.Over() {
 		on := s.ClosedOn
 		seam.Ended = &on
 	}

@@ -50,7 +50,7 @@ const watchDays = 5
 // Tasks lists what the record asks for next, by first day. It does not know
 // today; south tells the hemisphere, for the season.
 func (s State) Tasks(south bool) []Task {
-	if !s.Here || s.Closed != nil && s.Closed.Outcome != OutcomeKept {
+	if !s.Here || s.Over() {
 		return nil
 	}
 	var tasks []Task

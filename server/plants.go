@@ -194,6 +194,8 @@ func plantFile(s record.State, place string, apart bool, today day.Day, south bo
 				f.Beside = append(f.Beside, r)
 			}
 		}
+	}
+	if !s.Over() {
 		f.Water = waterNeed(s, south)
 	}
 	if f.Recovery != nil && f.Recovery.Index < len(f.Recovery.Stages) {

@@ -104,7 +104,7 @@ func (srv *server) follow(ctx context.Context, a store.Account, s record.State) 
 	if f.Events == nil {
 		f.Events = []record.Event{}
 	}
-	if score, ok := recovery.WellbeingOn(s.Readings, s.Basis(), today); ok && s.Closed == nil {
+	if score, ok := recovery.WellbeingOn(s.Readings, s.Basis(), today); ok && !s.Over() {
 		f.Score = &score
 	}
 	if drying, ok := recovery.DryingOf(s.WateredOn); ok {

@@ -8,7 +8,7 @@ import { How } from "../../shell/How";
 import { Bare, Refused } from "../../shell/States";
 import { QuantityInput, sayQuantity, toMetric, useUnits } from "../../units";
 import { useUndo } from "../undo";
-import { sentence } from "../words";
+import { isOver, sentence } from "../words";
 import classes from "./Growths.module.css";
 import { usePlantFile } from "./PlantPage";
 import { nameOfStrand } from "./SeamOf";
@@ -47,7 +47,7 @@ export function Growths() {
             <span className="soft">At least 90 % means that the roots keep up.</span>
           </p>
         )}
-        {!file.closed && (
+        {!isOver(file.closed) && (
           <NewGrowth file={file} sorts={sorts.map((s) => ({ value: s, label: label(s)?.label ?? s }))} />
         )}
       </section>
@@ -197,7 +197,7 @@ function StrandRow({ file, strand, sort }: { file: PlantFile; strand: Strand; so
             : "never measured"}
         </div>
       </div>
-      {!over && !file.closed && (
+      {!over && !isOver(file.closed) && (
         <div className={classes.acts}>
           <span className={classes.stepper}>
             <button type="button" onClick={() => setSize(Math.max(0, shown - step))} aria-label={`Shorten ${name}`}>

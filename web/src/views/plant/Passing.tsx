@@ -7,7 +7,7 @@ import { newId } from "../../api/id";
 import { sayDay } from "../../dates";
 import { Refused } from "../../shell/States";
 import { useUndo } from "../undo";
-import { sentence, standingWord } from "../words";
+import { isOver, sentence, standingWord } from "../words";
 import classes from "./Standing.module.css";
 
 export type Recovery = Schemas["Recovery"];
@@ -185,7 +185,7 @@ export function CloseCase({ file }: { file: PlantFile }) {
 }
 
 /** A closed case, and the way to reopen it. */
-export function ClosedCase({ file }: { file: PlantFile }) {
+export function ClosedCase({ file, check }: { file: PlantFile; check: () => void }) {
   const record = useRecord(file.id);
   const [id] = useState(newId);
   return (
@@ -198,13 +198,17 @@ export function ClosedCase({ file }: { file: PlantFile }) {
       <p>
         <Link to={`/plants/${file.id}/look-back`}>Look back over it</Link>
       </p>
-      <Button
-        variant="default"
-        loading={record.isPending}
-        onClick={() => record.mutate({ id, on: file.today, reopened: {} })}
-      >
-        Reopen the case
-      </Button>
+      <Group>
+        {!isOver(file.closed) && <Button onClick={check}>Look at it now</Button>}
+        <Button
+          variant="default"
+          loading={record.isPending}
+          onClick={() => record.mutate({ id, on: file.today, reopened: {} })}
+        >
+          Reopen the case
+        </Button>
+        {!isOver(file.closed) && <CloseCase file={file} />}
+      </Group>
       <Refused error={record.error} />
     </div>
   );

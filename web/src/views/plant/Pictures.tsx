@@ -4,7 +4,7 @@ import { useSearchParams } from "react-router";
 import type { PictureView, PlantFile } from "../../api/client";
 import { distance, sayDay } from "../../dates";
 import { Bare } from "../../shell/States";
-import { sentence } from "../words";
+import { isOver, sentence } from "../words";
 import { AddPicture } from "./AddPicture";
 import { MeasurePicture } from "./MeasurePicture";
 import classes from "./Pictures.module.css";
@@ -85,7 +85,7 @@ export function Pictures() {
           </section>
         )}
       </div>
-      {!file.closed && <AddPicture file={file} last={ofSide.at(-1)} side={side} />}
+      {!isOver(file.closed) && <AddPicture file={file} last={ofSide.at(-1)} side={side} />}
     </div>
   );
 }

@@ -53,7 +53,7 @@ export function Standing() {
 
 function Now({ file, check }: { file: PlantFile; check: () => void }) {
   const r = file.recovery;
-  if (file.closed) return <ClosedCase file={file} />;
+  if (file.closed) return <ClosedCase file={file} check={check} />;
   if (!r) return <BeforePlan file={file} />;
   const stage = r.stages?.[r.index];
   if (!stage) {

@@ -365,4 +365,24 @@ describe("where it stands", () => {
     await userEvent.click(screen.getByRole("button", { name: "How its odds came about" }));
     await screen.findByText(/1 \+ 1/);
   });
+
+  it("goes on looking after what is kept under watch, and no longer after what is gone", async () => {
+    serve({ "GET /api/knowledge": knowledge });
+    const kept = {
+      ...file,
+      recovery: undefined,
+      beside: [],
+      closed: { outcome: "kept-under-watch" },
+      standing: "kept-under-watch",
+    } as unknown as PlantFile;
+    const page = show(<Standing />, kept);
+    await screen.findByRole("button", { name: "Look at it now" });
+    expect(screen.getByRole("button", { name: "Watered" })).toBeTruthy();
+    expect(screen.getByRole("button", { name: "Reopen the case" })).toBeTruthy();
+    page.unmount();
+    show(<Standing />, { ...kept, closed: { outcome: "given-away" } } as unknown as PlantFile);
+    await screen.findByRole("button", { name: "Reopen the case" });
+    expect(screen.queryByRole("button", { name: "Look at it now" })).toBeNull();
+    expect(screen.queryByRole("button", { name: "Watered" })).toBeNull();
+  });
 });
