@@ -165,7 +165,8 @@ func TestTwoTracksStandSideBySide(t *testing.T) {
 	p.click(by("button", "Close the case"))
 	p.click(by("label", "Kept under watch"))
 	p.click(`//section[@role="dialog"]//button[.="Close the case"]`)
-	p.see("Kept under watch on 24 November")
+	p.see("Reopen the case")
+	p.see("Look at it now")
 	p.click(by("button", "Reopen the case"))
 	p.see("Clearing pests")
 }
