@@ -1,5 +1,5 @@
-import { useElementSize } from "@mantine/hooks";
-import { useState } from "react";
+import { useElementSize, useMergedRef } from "@mantine/hooks";
+import { useEffect, useRef, useState } from "react";
 import { Link } from "react-router";
 import type { Schemas } from "../api/client";
 import { addDays, daysBetween, shortDay } from "../dates";
@@ -53,6 +53,17 @@ export function Story(props: StoryProps) {
   const whole = Math.max(daysBetween(seam.from, end), 21);
   const seamView = useSeamView(whole, w - 8, left);
   const { view, perDay } = seamView;
+  const box = useRef<HTMLDivElement>(null);
+  const merged = useMergedRef(ref, box);
+  const wheel = useRef(seamView.wheel);
+  wheel.current = seamView.wheel;
+  useEffect(() => {
+    const seamBox = box.current;
+    const turn = (e: WheelEvent) => wheel.current(e);
+    // React listens passively: the page would zoom along.
+    seamBox?.addEventListener("wheel", turn, { passive: false });
+    return () => seamBox?.removeEventListener("wheel", turn);
+  }, []);
   const x = (d: string) => left + (daysBetween(seam.from, d) - view.from) * perDay;
   const inView = (d: string) => {
     const n = daysBetween(seam.from, d);
@@ -111,7 +122,7 @@ export function Story(props: StoryProps) {
         )}
       </div>
       <div
-        ref={ref}
+        ref={merged}
         className={classes.seam}
         // biome-ignore lint/a11y/noNoninteractiveTabindex: the seam is moved by keys, like a map
         tabIndex={0}

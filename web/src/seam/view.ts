@@ -36,8 +36,6 @@ export function useSeamView(whole: number, width: number, left: number) {
   const zoomAt = useCallback((factor: number, at: number) => setView((v) => zoom(v, factor, at, whole)), [whole]);
   const reset = () => setView({ from: 0, to: whole });
   const middle = (shown.from + shown.to) / 2;
-  const offset = (e: { clientX: number; currentTarget: Element }) =>
-    e.clientX - e.currentTarget.getBoundingClientRect().left;
   return {
     view: shown,
     perDay,
@@ -45,6 +43,16 @@ export function useSeamView(whole: number, width: number, left: number) {
     closer: () => zoomAt(0.6, middle),
     wider: () => zoomAt(1 / 0.6, middle),
     reset,
+    /** For a listener that may keep the page from scrolling and zooming along. */
+    wheel: (e: WheelEvent) => {
+      const box = e.currentTarget as Element;
+      const sideways = Math.abs(e.deltaX) > Math.abs(e.deltaY);
+      // Turning the wheel scrolls the page, unless the seam is being worked with.
+      if (!sideways && !e.ctrlKey && !e.shiftKey && document.activeElement !== box) return;
+      e.preventDefault();
+      if (sideways) pan(e.deltaX / perDay);
+      else zoomAt(e.deltaY > 0 ? 1.15 : 1 / 1.15, dayAt(e.clientX - box.getBoundingClientRect().left));
+    },
     handlers: {
       onPointerDown: (e: React.PointerEvent) => {
         touching.current.set(e.pointerId, e.clientX);
@@ -69,12 +77,6 @@ export function useSeamView(whole: number, width: number, left: number) {
       },
       onPointerUp: (e: React.PointerEvent) => touching.current.delete(e.pointerId),
       onPointerCancel: (e: React.PointerEvent) => touching.current.delete(e.pointerId),
-      onWheel: (e: React.WheelEvent) => {
-        if (Math.abs(e.deltaX) > Math.abs(e.deltaY)) pan(e.deltaX / perDay);
-        // Turning the wheel scrolls the page, unless the seam is being worked with.
-        else if (e.ctrlKey || e.shiftKey || document.activeElement === e.currentTarget)
-          zoomAt(e.deltaY > 0 ? 1.15 : 1 / 1.15, dayAt(offset(e)));
-      },
       onKeyDown: (e: React.KeyboardEvent) => {
         const size = shown.to - shown.from;
         const acts: Record<string, () => void> = {
