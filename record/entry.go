@@ -255,9 +255,10 @@ type Watered struct {
 	Millilitres *float64 `json:"millilitres,omitempty"`
 }
 
-// Weighed is one weighing of pot and plant.
+// Weighed is one weighing of pot and plant, or of the bare plant.
 type Weighed struct {
 	Grams float64 `json:"grams"`
+	Bare  bool    `json:"bare,omitempty" doc:"Weighed without pot and medium: from such weighings the reserves of a plant without roots are reckoned."`
 }
 
 // Probed is what a stick to the bottom or a finger found.

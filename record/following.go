@@ -116,9 +116,13 @@ type ReservesLast struct {
 	Working working.Working `json:"working"`
 }
 
-// ReservesLast tells how long its reserves last, counted from when they were judged;
-// false where nobody did.
+// ReservesLast tells how long its reserves last: from weighings of the bare plant
+// since its plan, where two of them show a loss, otherwise counted from when they
+// were judged by eye; false where nobody did either.
 func (s State) ReservesLast(today day.Day) (ReservesLast, bool) {
+	if last, ok := s.reservesByWeight(); ok {
+		return last, true
+	}
 	reserves, on := string(s.PlanAnswers.Reserves), s.PlannedOn
 	for _, r := range s.Readings["plump"] {
 		if r.On >= on {
@@ -143,7 +147,26 @@ func (s State) ReservesLast(today day.Day) (ReservesLast, bool) {
 	return ReservesLast{on + day.Day(way.Days[0]), on + day.Day(way.Days[1]), working.Working{
 		Inputs: []working.Input{{Name: "reserves last, from", Value: way.Days[0], Unit: "days"}, {Name: "to", Value: way.Days[1], Unit: "days"},
 			{Name: "days since they were judged", Value: math.Max(0, float64(today-on))}},
-		Formula: "day on which they were judged (" + reserves + ") + how long such reserves last without roots", Source: working.CommonPractice, Sure: "wide: judged by eye"}}, true
+		Formula: "day on which they were judged (" + reserves + ") + how long such reserves last without roots", Source: working.CommonPractice, Sure: "wide: judged by eye; weigh the bare plant twice, a week apart, for better"}}, true
+}
+
+func (s State) reservesByWeight() (ReservesLast, bool) {
+	var weighed []recovery.Reading
+	for _, r := range s.Bare {
+		if r.On >= s.PlannedOn {
+			weighed = append(weighed, r)
+		}
+	}
+	way, err := recovery.RunwayByWeight(weighed)
+	if err != nil {
+		return ReservesLast{}, false
+	}
+	first, last := weighed[0], weighed[len(weighed)-1]
+	return ReservesLast{last.On + day.Day(way.Days[0]), last.On + day.Day(way.Days[1]), working.Working{
+		Inputs: []working.Input{{Name: "weighed first", Value: first.Value, Unit: "g"}, {Name: "weighed last", Value: last.Value, Unit: "g"},
+			{Name: "days between", Value: float64(last.On - first.On), Unit: "days"}, {Name: "loses a day", Value: math.Round(1000*way.Loss) / 10, Unit: "%"}},
+		Formula: "last weighing + ln(last ÷ 55 % of the first) ÷ daily loss; from the fastest and the slowest loss between weighings",
+		Source:  working.CommonPractice, Sure: fmt.Sprintf("fair: from %d weighings of the bare plant", len(weighed))}}, true
 }
 
 // Living gives what the odds of survival hang on.

@@ -225,6 +225,23 @@ func TestReservesRunOutBesideTheWayToRoots(t *testing.T) {
 	way, _ = b.state().ReservesLast(today)
 	assert.Equal(t, today-10+90, way.From, "judged anew: plump")
 	assert.NotEmpty(t, way.Working.Formula)
+
+	// A weighing with its pot says nothing of reserves, one of the bare plant too little.
+	b.write(9, record.Body{Weighed: &record.Weighed{Grams: 900}})
+	b.write(8, record.Body{Weighed: &record.Weighed{Grams: 100, Bare: true}})
+	b.write(4, record.Body{Weighed: &record.Weighed{Grams: 700}})
+	way, _ = b.state().ReservesLast(today)
+	assert.Equal(t, today-10+90, way.From, "still by eye")
+	// 2 % in 4 days: ln(98/55) ÷ (ln(100/98)/4) = 114.4 days, a fifth either way.
+	b.write(4, record.Body{Weighed: &record.Weighed{Grams: 98, Bare: true}})
+	way, ok = b.state().ReservesLast(today)
+	require.True(t, ok)
+	assert.Equal(t, []day.Day{today - 4 + 95, today - 4 + 138}, []day.Day{way.From, way.To})
+	assert.Contains(t, way.Working.Sure, "2 weighings")
+	// Heavier again: it drinks, and the eye judges.
+	b.write(1, record.Body{Weighed: &record.Weighed{Grams: 103, Bare: true}})
+	way, _ = b.state().ReservesLast(today)
+	assert.Equal(t, today-10+90, way.From)
 }
 
 func TestRatesComeWithTheirInterval(t *testing.T) {

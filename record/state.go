@@ -44,7 +44,8 @@ type State struct {
 	Events   []Event // what was done and what happened, oldest first
 
 	Readings   recovery.History
-	Weights    []recovery.Reading // grams
+	Weights    []recovery.Reading // grams, with its pot
+	Bare       []recovery.Reading // grams, without pot and medium
 	WateredOn  []day.Day
 	StillMoist *day.Day // the last stick that came out moist or wet
 	Probes     []Probe
@@ -228,7 +229,11 @@ func (s *State) apply(e Entry) {
 		s.WateredOn = append(s.WateredOn, e.On)
 		s.looked(e.On)
 	case e.Weighed != nil:
-		s.Weights = append(s.Weights, recovery.Reading{On: e.On, Value: e.Weighed.Grams})
+		if r := (recovery.Reading{On: e.On, Value: e.Weighed.Grams}); e.Weighed.Bare {
+			s.Bare = append(s.Bare, r)
+		} else {
+			s.Weights = append(s.Weights, r)
+		}
 		s.looked(e.On)
 	case e.Probed != nil:
 		s.Probes = append(s.Probes, Probe{e.On, e.Probed.Moisture})

@@ -3251,6 +3251,8 @@ export interface components {
             what: string;
         };
         Weighed: {
+            /** @description Weighed without pot and medium: from such weighings the reserves of a plant without roots are reckoned. */
+            bare?: boolean;
             /** Format: double */
             grams: number;
         };

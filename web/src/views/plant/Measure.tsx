@@ -90,6 +90,7 @@ function Form({ title, children, ready, busy, error, send }: FormProps) {
 
 function Weight() {
   const [grams, setGrams] = useState<number>();
+  const [what, setWhat] = useState("potted");
   const { send, record } = useOneEntry("weight", () => setGrams(undefined));
   return (
     <Form
@@ -97,9 +98,18 @@ function Weight() {
       ready={grams !== undefined}
       busy={record.isPending}
       error={record.error}
-      send={() => send({ weighed: { grams: grams ?? 0 } })}
+      send={() => send({ weighed: { grams: grams ?? 0, bare: what === "bare" || undefined } })}
     >
-      <QuantityInput unit="g" label="Pot and plant" value={grams} onChange={setGrams} w={140} />
+      <SegmentedControl
+        aria-label="What was weighed"
+        data={[
+          { value: "potted", label: "Pot and plant" },
+          { value: "bare", label: "Bare plant" },
+        ]}
+        value={what}
+        onChange={setWhat}
+      />
+      <QuantityInput unit="g" label="Weighs" value={grams} onChange={setGrams} w={140} />
     </Form>
   );
 }

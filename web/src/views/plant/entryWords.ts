@@ -59,7 +59,7 @@ export function sayEntry(
     };
   }
   if (e.watered) return { title: "Watered", text: say("", e.watered.millilitres, "ml") };
-  if (e.weighed) return { title: "Weighed", text: say("", e.weighed.grams, "g") };
+  if (e.weighed) return { title: e.weighed.bare ? "Weighed bare" : "Weighed", text: say("", e.weighed.grams, "g") };
   if (e.probed) return { title: "Felt the medium", text: e.probed.moisture };
   if (e.checked) {
     const said = (e.checked.readings ?? []).map((r) => {

@@ -57,12 +57,16 @@ describe("measuring", () => {
   it("records weight, stick, light and air, feed and pot, each once", async () => {
     const asked = serve(answers);
     show(<Measure />, plantFile());
-    await userEvent.type(await screen.findByRole("textbox", { name: "Pot and plant" }), "840");
+    await userEvent.type(await screen.findByRole("textbox", { name: "Weighs" }), "840");
     const press = async (form: string) => {
       const within = screen.getByRole("form", { name: form });
       const button = [...within.querySelectorAll("button")].find((b) => b.textContent === "Record");
       await userEvent.click(button as HTMLElement);
     };
+    await press("Weight");
+    await waitFor(() => expect(entries(asked)).toHaveLength(1));
+    await userEvent.click(screen.getByRole("radio", { name: "Bare plant" }));
+    await userEvent.type(screen.getByRole("textbox", { name: "Weighs" }), "62");
     await press("Weight");
     await userEvent.click(screen.getByRole("radio", { name: "wet" }));
     await press("Stick to the bottom");
@@ -71,14 +75,15 @@ describe("measuring", () => {
     await press("Feed given");
     await userEvent.type(screen.getByRole("textbox", { name: "Fresh medium" }), "bark");
     await press("New pot or medium");
-    await waitFor(() => expect(entries(asked)).toHaveLength(5));
-    const [weighed, probed, metered, fed, potted] = entries(asked);
+    await waitFor(() => expect(entries(asked)).toHaveLength(6));
+    const [weighed, bare, probed, metered, fed, potted] = entries(asked);
     expect(weighed?.weighed).toEqual({ grams: 840 });
+    expect(bare?.weighed).toEqual({ grams: 62, bare: true });
     expect(probed?.probed).toEqual({ moisture: "wet" });
     expect(metered?.metered).toEqual({ humidityPct: 55 });
     expect(fed?.fed).toEqual({ strength: 0.5 });
     expect(potted?.potted).toEqual({ medium: "bark" });
-    expect(new Set(entries(asked).map((e) => e.id)).size).toBe(5);
+    expect(new Set(entries(asked).map((e) => e.id)).size).toBe(6);
   });
 
   it("overrules only what was touched, with a reason", async () => {
@@ -104,7 +109,7 @@ describe("measuring", () => {
       }),
     });
     show(<Measure />, plantFile());
-    const field = await screen.findByRole("textbox", { name: "Pot and plant" });
+    const field = await screen.findByRole("textbox", { name: "Weighs" });
     await userEvent.type(field, "840{Enter}");
     expect((await screen.findByTestId("refused")).textContent).toContain("840 g cannot be right");
     expect((field as HTMLInputElement).value).toBe("840 g");

@@ -50,6 +50,7 @@ describe("an entry in words", () => {
 
   it("says quantities in the person’s units", () => {
     expect(say({ weighed: { grams: 840 } })).toBe("Weighed: 840 g");
+    expect(say({ weighed: { grams: 62, bare: true } })).toBe("Weighed bare: 62 g");
     expect(say({ weighed: { grams: 840 } }, "us")).toBe("Weighed: 29.63 oz");
     expect(say({ potted: { widthCm: 12.7, medium: "bark" } })).toBe("Potted: 12.7 cm wide, bark");
     expect(say({ potted: { widthCm: 12.7, medium: "bark" } }, "us")).toBe("Potted: 5 in wide, bark");
