@@ -159,6 +159,7 @@ func (h *hand) look() {
 		h.writeOn(l.now, record.Body{Checked: &record.Checked{Readings: readings}})
 	}
 	h.strands()
+	h.weighBare(state)
 	l.plant.Looked()
 	if l.now >= l.nextShot {
 		h.shoot(l.now)
@@ -166,6 +167,20 @@ func (h *hand) look() {
 	}
 	h.feedNow(state)
 	h.gates()
+}
+
+// betweenWeighings is how often a plant in a cup is put on the scale, in days.
+const betweenWeighings = 9
+
+// weighBare weighs what lives on its reserves in a cup, where it is lifted anyway.
+func (h *hand) weighBare(state record.State) {
+	if _, stage, in := state.CurrentStage(); !in || stage.ID != "cup" {
+		return
+	}
+	if n := len(state.Bare); n > 0 && h.life.now-state.Bare[n-1].On < betweenWeighings {
+		return
+	}
+	h.writeOn(h.life.now, record.Body{Weighed: &record.Weighed{Grams: math.Round(h.life.plant.Grams()), Bare: true}})
 }
 
 // read gives a reading: what the plant shows, or what the carer did.

@@ -86,7 +86,7 @@ func (d *deriver) arrival() {
 	here := int(d.today - d.state.ArrivedOn)
 	in := working.Input{Name: "days here", Value: float64(here)}
 	const formula, sure = "day of the look − day of arrival, against 42 days", "exact"
-	d.add("care.new-arrival", here < newcomerDays, d.state.ArrivedOn, fmt.Sprintf("It has been here for %s.", count(here, "day")), formula, sure, in)
+	d.add("care.new-arrival", here < newcomerDays, d.state.ArrivedOn, fmt.Sprintf("It has been here for %s.", working.Count(here, "day")), formula, sure, in)
 	if p := d.state.Arrival.Packing; here < newcomerDays && p != "" && p != PackingOther {
 		rough := p == PackedWet || p == PackedCold
 		d.add("care.shipped-wet-cold", rough, d.state.ArrivedOn, "It came "+packingWords[p]+".", "as it was recorded on arrival", "as recorded", in)
@@ -110,7 +110,7 @@ func (d *deriver) moisture() bool {
 	d.add("med.dry-through", last.Moisture == water.Dry, last.On, "The stick came out "+string(last.Moisture)+".", "last stick", sure)
 	if before, ok := d.wateredBefore(last.On); ok && wet && int(last.On-before) > wetLongDays {
 		days := int(last.On - before)
-		d.add("med.wet-long", true, last.On, fmt.Sprintf("The stick came out %s, %s after watering.", last.Moisture, count(days, "day")), formula, sure,
+		d.add("med.wet-long", true, last.On, fmt.Sprintf("The stick came out %s, %s after watering.", last.Moisture, working.Count(days, "day")), formula, sure,
 			working.Input{Name: "days from watering to the stick", Value: float64(days)})
 	} else if !wet {
 		d.add("med.wet-long", false, last.On, "The stick came out "+string(last.Moisture)+".", formula, sure)
@@ -149,7 +149,7 @@ func (d *deriver) waterings() {
 		}
 	}
 	missed := longest > missedTimes*own && longest >= own+missedLonger
-	d.add("care.water-missed", missed, ended, fmt.Sprintf("The longest gap of the last two months was %s; its own is about %s.", count(int(longest), "day"), count(int(own), "day")),
+	d.add("care.water-missed", missed, ended, fmt.Sprintf("The longest gap of the last two months was %s; its own is about %s.", working.Count(int(longest), "day"), working.Count(int(own), "day")),
 		"gap > 2 × its own median gap, and at least 7 days longer", "fair: its own record",
 		working.Input{Name: "longest gap", Value: longest, Unit: "days"}, working.Input{Name: "its own median gap", Value: own, Unit: "days"})
 	recent := gaps[max(0, len(gaps)-6):]
@@ -160,7 +160,7 @@ func (d *deriver) waterings() {
 	for _, g := range recent {
 		least, most = min(least, g), max(most, g)
 	}
-	d.add("care.water-swings", most > swingTimes*least && most >= least+swingLonger, last, fmt.Sprintf("Its last gaps ran from %s to %s.", count(int(least), "day"), count(int(most), "day")),
+	d.add("care.water-swings", most > swingTimes*least && most >= least+swingLonger, last, fmt.Sprintf("Its last gaps ran from %s to %s.", working.Count(int(least), "day"), working.Count(int(most), "day")),
 		"longest of the last six gaps > 3 × the shortest, and at least 7 days longer", "fair: its own record",
 		working.Input{Name: "shortest", Value: least, Unit: "days"}, working.Input{Name: "longest", Value: most, Unit: "days"})
 }
@@ -190,7 +190,7 @@ func (d *deriver) growth(season climate.Season) {
 	case grown > 0 && quiet < growthLessDays:
 		d.add("new.none-in-season", false, grown, "New growth was seen.", "last new leaf or growth, against 60 days", "as recorded", working.Input{Name: "days since", Value: float64(quiet)})
 	case looks >= 2 && quiet >= growthLessDays && !resting:
-		d.add("new.none-in-season", true, since, fmt.Sprintf("No new leaf or growth for %s of looking.", count(quiet, "day")), "last new leaf or growth, against 60 days outside its rest", "fair: only as good as the looks",
+		d.add("new.none-in-season", true, since, fmt.Sprintf("No new leaf or growth for %s of looking.", working.Count(quiet, "day")), "last new leaf or growth, against 60 days outside its rest", "fair: only as good as the looks",
 			working.Input{Name: "days since", Value: float64(quiet)})
 	}
 }
@@ -210,13 +210,6 @@ func (d *deriver) sprays() {
 			return
 		}
 	}
-}
-
-func count(n int, one string) string {
-	if n == 1 {
-		return "1 " + one
-	}
-	return fmt.Sprintf("%d %ss", n, one)
 }
 
 // withRecord adds what the record answers to what was answered by looking, and

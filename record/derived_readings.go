@@ -62,7 +62,7 @@ func (d *deriver) feeding(season climate.Season) {
 	hungry := int(d.today - since)
 	// Nobody who records neither feed nor water is told that it starves.
 	if kept := ever || len(d.state.WateredOn) >= keptRecord; kept {
-		why := fmt.Sprintf("Neither feed nor fresh medium is recorded for %s.", count(hungry, "day"))
+		why := fmt.Sprintf("Neither feed nor fresh medium is recorded for %s.", working.Count(hungry, "day"))
 		d.add("care.feed-none", hungry >= hungryDays, since, why, "days since the last feed, fresh medium or arrival, against 180", "as good as the record of feeds",
 			working.Input{Name: "days without", Value: float64(hungry)})
 	}
@@ -79,7 +79,7 @@ func (d *deriver) feeding(season climate.Season) {
 	}
 	resting := len(d.state.Habit.RestSeasons) > 0 && d.state.Habit.RestsIn(season)
 	heavy := strongest > 1 || resting && recent >= offSeasonFeeds
-	d.add("care.feed-heavy", heavy, last, fmt.Sprintf("%s in two months, the strongest at %g of the label's rate.", count(recent, "feed"), strongest),
+	d.add("care.feed-heavy", heavy, last, fmt.Sprintf("%s in two months, the strongest at %g of the label's rate.", working.Count(recent, "feed"), strongest),
 		"any feed above label rate in 60 days, or 3 and more while it may rest", "as recorded",
 		working.Input{Name: "strongest, of label rate", Value: strongest}, working.Input{Name: "feeds in 60 days", Value: float64(recent)})
 }
@@ -99,7 +99,7 @@ func (d *deriver) roots() {
 		}
 	}
 	if counted && d.today-tips.On <= readingDays && tips.On > tallied {
-		d.add("root.no-tips", tips.Value == 0, tips.On, fmt.Sprintf("%s counted.", count(int(tips.Value), "live tip")), "last count of live tips", "as counted",
+		d.add("root.no-tips", tips.Value == 0, tips.On, fmt.Sprintf("%s counted.", working.Count(int(tips.Value), "live tip")), "last count of live tips", "as counted",
 			working.Input{Name: "live tips", Value: tips.Value})
 	}
 }
@@ -159,7 +159,7 @@ func (d *deriver) marks() {
 		if apart < spreadDays {
 			continue
 		}
-		why := fmt.Sprintf("%g marked leaves, %g %s before.", last.Value, before.Value, count(apart, "day"))
+		why := fmt.Sprintf("%g marked leaves, %g %s before.", last.Value, before.Value, working.Count(apart, "day"))
 		inputs := []working.Input{{Name: "marked before", Value: before.Value}, {Name: "marked now", Value: last.Value}, {Name: "days between", Value: float64(apart)}}
 		const formula, sure = "two counts: more after 5 days and longer spreads; no more after 14 days stands still", "as counted"
 		switch {

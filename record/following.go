@@ -113,7 +113,32 @@ func (s State) DishLevel() (working.Amount, bool) {
 type ReservesLast struct {
 	From    day.Day         `json:"from" doc:"The first day on which they may be used up."`
 	To      day.Day         `json:"to"`
+	First   RunsOutFirst    `json:"first" enum:"roots,open,reserves" doc:"What comes first: its next gate, with its roots; either; or the end of its reserves."`
 	Working working.Working `json:"working"`
+}
+
+// RunsOutFirst says what comes first for a plant that lives on its reserves.
+type RunsOutFirst string
+
+// Roots come first where the whole window of the gate lies before the reserves
+// can be used up, reserves where it lies after.
+const (
+	RootsFirst    RunsOutFirst = "roots"
+	EitherFirst   RunsOutFirst = "open"
+	ReservesFirst RunsOutFirst = "reserves"
+)
+
+// Against holds the reserves beside the window in which the gate may open.
+func (r ReservesLast) Against(gate recovery.Opening) ReservesLast {
+	switch {
+	case gate.To <= r.From:
+		r.First = RootsFirst
+	case gate.From > r.To:
+		r.First = ReservesFirst
+	default:
+		r.First = EitherFirst
+	}
+	return r
 }
 
 // ReservesLast tells how long its reserves last: from weighings of the bare plant
@@ -144,7 +169,7 @@ func (s State) ReservesLast(today day.Day) (ReservesLast, bool) {
 	if err != nil {
 		return ReservesLast{}, false
 	}
-	return ReservesLast{on + day.Day(way.Days[0]), on + day.Day(way.Days[1]), working.Working{
+	return ReservesLast{From: on + day.Day(way.Days[0]), To: on + day.Day(way.Days[1]), Working: working.Working{
 		Inputs: []working.Input{{Name: "reserves last, from", Value: way.Days[0], Unit: "days"}, {Name: "to", Value: way.Days[1], Unit: "days"},
 			{Name: "days since they were judged", Value: math.Max(0, float64(today-on))}},
 		Formula: "day on which they were judged (" + reserves + ") + how long such reserves last without roots", Source: working.CommonPractice, Sure: "wide: judged by eye; weigh the bare plant twice, a week apart, for better"}}, true
@@ -162,10 +187,10 @@ func (s State) reservesByWeight() (ReservesLast, bool) {
 		return ReservesLast{}, false
 	}
 	first, last := weighed[0], weighed[len(weighed)-1]
-	return ReservesLast{last.On + day.Day(way.Days[0]), last.On + day.Day(way.Days[1]), working.Working{
+	return ReservesLast{From: last.On + day.Day(way.Days[0]), To: last.On + day.Day(way.Days[1]), Working: working.Working{
 		Inputs: []working.Input{{Name: "weighed first", Value: first.Value, Unit: "g"}, {Name: "weighed last", Value: last.Value, Unit: "g"},
 			{Name: "days between", Value: float64(last.On - first.On), Unit: "days"}, {Name: "loses a day", Value: math.Round(1000*way.Loss) / 10, Unit: "%"}},
-		Formula: "last weighing + ln(last ÷ 55 % of the first) ÷ daily loss; from the fastest and the slowest loss between weighings",
+		Formula: "last weighing + ln(last ÷ share of the first) ÷ daily loss; from 60 % at the fastest loss between weighings to 50 % at the slowest",
 		Source:  working.CommonPractice, Sure: fmt.Sprintf("fair: from %d weighings of the bare plant", len(weighed))}}, true
 }
 

@@ -182,6 +182,26 @@ func TestAReviewTellsWhatCameOfIt(t *testing.T) {
 	assert.Contains(t, noPrice.Cost.Working.Sure, "too low")
 }
 
+func TestTheDaysOfAllStagesAddUp(t *testing.T) {
+	b := newBook(t)
+	b.rot()
+	for i, to := range []string{"re-root", "wean", "mended"} {
+		from := []string{"stabilise", "re-root", "wean"}[i]
+		b.write(30-10*i, record.Body{Staged: &record.Staged{Track: "foliage-rerooting", From: from, To: to, Reason: "seen"}})
+	}
+	s := b.state()
+	r := s.Review(b.entries, 0, today)
+	sum := 0
+	for _, stage := range r.Stages {
+		sum += stage.Days
+	}
+	assert.Equal(t, int(today-s.PlannedOn), sum, "from the plan until today")
+	last := r.Stages[len(r.Stages)-1]
+	assert.Equal(t, "mended, watched on", last.Stage)
+	assert.Equal(t, 10, last.Days)
+	assert.Nil(t, last.Usual, "nothing is usual after the last gate")
+}
+
 func TestTwoTapsOnThePotGiveTheScale(t *testing.T) {
 	s := record.Scale{X1: 0.3, Y1: 0.8, X2: 0.7, Y2: 0.8, MM: 120}
 	assert.InDelta(t, 300, s.WidthMM(), 1e-9, "0.4 of the width are 120 mm")
@@ -232,11 +252,11 @@ func TestReservesRunOutBesideTheWayToRoots(t *testing.T) {
 	b.write(4, record.Body{Weighed: &record.Weighed{Grams: 700}})
 	way, _ = b.state().ReservesLast(today)
 	assert.Equal(t, today-10+90, way.From, "still by eye")
-	// 2 % in 4 days: ln(98/55) ÷ (ln(100/98)/4) = 114.4 days, a fifth either way.
+	// 2 % in 4 days: ln(98/60) ÷ (1.2 × ln(100/98)/4) = 80.9 days at least, ln(98/50) ÷ (ln(100/98)/4/1.2) = 159.9 at most.
 	b.write(4, record.Body{Weighed: &record.Weighed{Grams: 98, Bare: true}})
 	way, ok = b.state().ReservesLast(today)
 	require.True(t, ok)
-	assert.Equal(t, []day.Day{today - 4 + 95, today - 4 + 138}, []day.Day{way.From, way.To})
+	assert.Equal(t, []day.Day{today - 4 + 80, today - 4 + 160}, []day.Day{way.From, way.To})
 	assert.Contains(t, way.Working.Sure, "2 weighings")
 	// Heavier again: it drinks, and the eye judges.
 	b.write(1, record.Body{Weighed: &record.Weighed{Grams: 103, Bare: true}})
@@ -256,4 +276,15 @@ func TestRatesComeWithTheirInterval(t *testing.T) {
 	assert.Less(t, rates[0].Working.Inputs[1].Value, rates[0].Value)
 	assert.Greater(t, rates[0].Working.Inputs[2].Value, rates[0].Value)
 	assert.Empty(t, b.state().Rates(today+200), "old readings tell no pace")
+}
+
+func TestWhatComesFirstForAPlantOnItsReserves(t *testing.T) {
+	last := record.ReservesLast{From: today + 20, To: today + 40}
+	for first, gate := range map[record.RunsOutFirst]recovery.Opening{
+		record.RootsFirst:    {From: today + 2, To: today + 20},
+		record.EitherFirst:   {From: today + 30, To: today + 90},
+		record.ReservesFirst: {From: today + 41, To: today + 90},
+	} {
+		assert.Equal(t, first, last.Against(gate).First)
+	}
 }

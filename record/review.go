@@ -43,12 +43,12 @@ type Review struct {
 
 // StageReview is how long a stage took, beside what is usual.
 type StageReview struct {
-	Track string     `json:"track" doc:"Its name."`
-	Stage string     `json:"stage" doc:"Its name."`
-	Days  int        `json:"days" doc:"In all, every time it was in it."`
-	Usual [2]float64 `json:"usual" doc:"Weeks that are usual, shortest and longest."`
-	Back  int        `json:"back" doc:"Times it fell back into it."`
-	Still bool       `json:"still" doc:"Whether it is in it now."`
+	Track string      `json:"track" doc:"Its name."`
+	Stage string      `json:"stage" doc:"Its name."`
+	Days  int         `json:"days" doc:"In all, every time it was in it."`
+	Usual *[2]float64 `json:"usual,omitempty" doc:"Weeks that are usual, shortest and longest; missing after the last gate."`
+	Back  int         `json:"back" doc:"Times it fell back into it."`
+	Still bool        `json:"still" doc:"Whether it is in it now."`
 }
 
 // StepDone is a step of a plan that was done.
@@ -180,7 +180,7 @@ func (s State) reviewStages(r *Review, from, to day.Day) {
 			end = min(*span.To, to)
 		}
 		start := max(span.From, from)
-		if span.Stage == recovery.Mended || end < start || span.From > to {
+		if end < start || span.From > to || span.Stage == recovery.Mended && end == start {
 			continue
 		}
 		key := [2]string{span.Track, span.Stage}
@@ -189,7 +189,9 @@ func (s State) reviewStages(r *Review, from, to day.Day) {
 			track, _ := recovery.TrackByID(span.Track)
 			one := StageReview{Track: track.Name, Stage: span.Name}
 			if n, ok := track.StageIndex(span.Stage); ok && n < len(track.Stages) {
-				one.Usual = track.Stages[n].UsualWeeks
+				one.Usual = &track.Stages[n].UsualWeeks
+			} else {
+				one.Stage = "mended, watched on"
 			}
 			i = len(r.Stages)
 			at[key] = i

@@ -86,12 +86,32 @@ func TestLookingBackIsTheOwnersAlone(t *testing.T) {
 	assert.NotContains(t, page.raw, "http://", "it needs nothing else")
 	assert.NotContains(t, page.raw, "src=\"/")
 
+	assert.Contains(t, page.raw, "1 watering", "one is one")
+	assert.Contains(t, page.raw, "100%", "alone it is drawn whole")
+
 	all := c.call("GET", "/api/review", nil)
 	assert.EqualValues(t, 1, all.body["all"].(map[string]any)["lost"])
 	assert.Contains(t, all.raw, "Fern")
 	none := stranger.call("GET", "/api/review", nil)
 	assert.EqualValues(t, 0, none.body["all"].(map[string]any)["lost"])
 	assert.NotContains(t, none.raw, "Fern")
+}
+
+func TestBeforeAndAfterAreDrawnOnOneScale(t *testing.T) {
+	_, url := serve(t, server.Options{OpenAccounts: true})
+	c := member(t, url, "one@example.org")
+	plant := c.takeIn("Fern")
+	// The pot of 120 mm fills 0.6 of the first picture and 0.3 of the second.
+	for i, share := range []float64{0.6, 0.3} {
+		picture := newID()
+		require.Equal(t, 200, c.call("PUT", "/api/plants/"+plant+"/pictures/"+picture, shot(t, 60+i, 40)).status)
+		a := c.record(plant, map[string]any{"pictured": map[string]any{"picture": picture, "side": "front",
+			"scale": map[string]any{"x1": 0.1, "y1": 0.4, "x2": 0.1 + share, "y2": 0.4, "mm": 120}}})
+		require.Equal(t, 200, a.status, a.raw)
+	}
+	page := c.call("GET", "/api/plants/"+plant+"/review.html", nil).raw
+	assert.Contains(t, page, `style="width: 50%"`, "it shows 200 mm")
+	assert.Contains(t, page, `style="width: 100%"`, "it shows 400 mm")
 }
 
 func TestACollectionGoesOutAndIntoAnother(t *testing.T) {

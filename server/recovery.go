@@ -88,8 +88,9 @@ func recoveryOf(s record.State, c record.Course, today day.Day, south bool) Reco
 	if stage.Weans {
 		r.Weaning = recovery.Weaning(s.Readings, c.Began, today)
 	}
-	if stage.OnReserves {
+	if stage.OnReserves && !r.Gate.Open {
 		if way, ok := s.ReservesLast(today); ok {
+			way = way.Against(window)
 			r.Runway = &way
 		}
 	}

@@ -7,6 +7,7 @@ import (
 	"encoding/base64"
 	"fmt"
 	"html/template"
+	"math"
 	"net/http"
 	"strings"
 
@@ -18,6 +19,7 @@ import (
 	"tendermend/core/interval"
 	"tendermend/core/recovery"
 	"tendermend/core/treatment"
+	"tendermend/core/working"
 	"tendermend/record"
 	"tendermend/store"
 )
@@ -156,6 +158,23 @@ func (srv *server) review(ctx context.Context, a store.Account, plant uuid.UUID,
 	return out, nil
 }
 
+// sayWeeks says a span of weeks, a short one in days.
+func sayWeeks(u *[2]float64) string {
+	if u[1] > 2 {
+		return fmt.Sprintf("%g–%g weeks", u[0], u[1])
+	}
+	return fmt.Sprintf("%.0f–%s", u[0]*7, working.Count(int(math.Round(u[1]*7)), "day"))
+}
+
+// drawnWidth is how wide a picture is drawn beside another, in percent: on one
+// scale where both have one.
+func drawnWidth(p, other *PictureView) float64 {
+	if other == nil || p.WidthMM == nil || other.WidthMM == nil {
+		return 100
+	}
+	return math.Round(1000**p.WidthMM/max(*p.WidthMM, *other.WidthMM)) / 10
+}
+
 //go:embed review.html
 var reviewTemplate string
 
@@ -163,7 +182,9 @@ var reviewHTML = template.Must(template.New("review").Funcs(template.FuncMap{
 	"join":  strings.Join,
 	"words": func(s string) string { return strings.ReplaceAll(s, "-", " ") },
 	"long":  func(d day.Day) string { return d.Time().Format("2 January 2006") },
-	"weeks": func(u [2]float64) string { return fmt.Sprintf("%g–%g weeks", u[0], u[1]) },
+	"weeks": sayWeeks,
+	"count": working.Count,
+	"drawn": drawnWidth,
 	"date":  func(d day.Day) string { return d.Time().Format("2 Jan") },
 }).Parse(reviewTemplate))
 
@@ -216,7 +237,7 @@ func share(e store.Ended, label string) Share {
 func (srv *server) collectionReview(ctx context.Context, a store.Account, span string) (CollectionReview, error) {
 	today := a.Collection.Today(srv.Clock())
 	r := CollectionReview{From: since(span, today), To: today, ByCause: []Share{}, BySchool: []Share{}, Stages: []StageTime{},
-		Source: "Share saved of those that ended, with the 95 % score interval (Wilson 1927; Newcombe 1998). Plants are counted by the day they came and by their main cause."}
+		Source: "Saved is what mended, was given away or lives on under watch. Share saved of those that ended, with the 95 % score interval (Wilson 1927; Newcombe 1998). Plants are counted by the day they came and by their main cause."}
 	all, err := srv.store.EndedAll(ctx, a.Collection.ID, r.From, r.To)
 	if err != nil {
 		return r, err

@@ -130,6 +130,13 @@ func (p *Plant) RootShare() float64 {
 	return min(1, sum/wholeRoots)
 }
 
+// Grams is what the plant weighs without pot and medium: what it stores makes up
+// most of it.
+func (p *Plant) Grams() float64 {
+	leaves, _ := p.LeavesOn()
+	return 0.08 * p.LeafMM * float64(max(leaves, 1)) * (0.35 + 0.65*p.Store)
+}
+
 // light is how much the season's light speeds growth.
 func light(d day.Day) float64 {
 	_, yearDay := d.Time().Year(), float64(d.Time().YearDay())
@@ -160,7 +167,7 @@ func (p *Plant) drink() {
 	p.Water = max(0, p.Water-(0.55+0.55*p.RootShare())*light(p.Day)/gap*0.95*p.noise(0.1))
 	switch share := p.RootShare(); {
 	case share < 0.2:
-		p.Store = max(0, p.Store-1.0/110)
+		p.Store = max(0, p.Store-(1-share/0.2)/110) // what roots there are save some of it
 	default:
 		p.Store = min(1, p.Store+0.004*share)
 	}

@@ -191,7 +191,7 @@ func Runway(i RunwayInput) (Reckoning, error) {
 		readings = append(readings, recovery.Reading{On: w.On, Value: w.Grams})
 	}
 	way, err := recovery.RunwayByWeight(readings)
-	formula, source, sure := "weight falls exponentially to 55 % of where it started; range of the slopes", working.CommonPractice, "a range, widest at first"
+	formula, source, sure := "weight falls exponentially to about 55 % of where it started: 60 % at the fastest loss, 50 % at the slowest", working.CommonPractice, "a range, widest at first"
 	if err != nil {
 		if way, err = recovery.RunwayByEye(i.Reserves); err != nil {
 			return r, Fault{"weighings", recovery.ErrRunway.Error()}

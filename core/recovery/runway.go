@@ -16,9 +16,9 @@ type Runway struct {
 // ErrRunway means that no runway can be told from what was given.
 var ErrRunway = errors.New("give two weighings at least three days apart, the later one lighter, or say how its reserves look")
 
-// lastShare is the share of the starting fresh weight at which a plant on
-// reserves gives up (common practice).
-const lastShare = 0.55
+// A plant on reserves gives up at about 55 % of its starting fresh weight (common
+// practice); "about" is taken as five points either way.
+const earliestShare, latestShare = 0.60, 0.50
 
 // reserveDays by how the reserves of a bulbed orchid look, and for thin-stemmed
 // foliage in a chamber (common practice).
@@ -36,10 +36,11 @@ func RunwayByEye(reserves string) (Runway, error) {
 	return Runway{Days: days}, nil
 }
 
-// RunwayByWeight tells the runway from weighings of the bare plant, in grams, by
-// day: weight falls exponentially to 55 % of where it started, and the days that
-// are left count from the last weighing. The range is that of the slopes between
-// the first and each later weighing, at least a fifth either way.
+// RunwayByWeight tells the runway from weighings of the bare plant, in grams,
+// oldest first: weight falls exponentially to about 55 % of where it started, and
+// the days that are left count from the last weighing. The range takes 60 % with
+// the fastest and 50 % with the slowest loss between the first and each later
+// weighing, at least a fifth either way of the loss up to the last.
 func RunwayByWeight(readings []Reading) (Runway, error) {
 	if len(readings) < 2 {
 		return Runway{}, ErrRunway
@@ -50,10 +51,6 @@ func RunwayByWeight(readings []Reading) (Runway, error) {
 		return Runway{}, ErrRunway
 	}
 	rate := math.Log(first.Value/last.Value) / days
-	left := math.Log(last.Value/(lastShare*first.Value)) / rate
-	if left <= 0 {
-		return Runway{Weighed: true, Loss: 1 - math.Exp(-rate)}, nil
-	}
 	fast, slow := rate*1.2, rate/1.2
 	for _, r := range readings[1:] {
 		if d := float64(r.On - first.On); d >= 3 && r.Value > 0 && r.Value < first.Value {
@@ -61,6 +58,6 @@ func RunwayByWeight(readings []Reading) (Runway, error) {
 			fast, slow = max(fast, k), min(slow, k)
 		}
 	}
-	span := math.Log(last.Value / (lastShare * first.Value))
-	return Runway{Days: [2]float64{math.Floor(span / fast), math.Ceil(span / slow)}, Weighed: true, Loss: 1 - math.Exp(-rate)}, nil
+	left := func(share, loss float64) float64 { return max(0, math.Log(last.Value/(share*first.Value))/loss) }
+	return Runway{Days: [2]float64{math.Floor(left(earliestShare, fast)), math.Ceil(left(latestShare, slow))}, Weighed: true, Loss: 1 - math.Exp(-rate)}, nil
 }

@@ -2503,6 +2503,11 @@ export interface components {
             reason?: string;
         };
         ReservesLast: {
+            /**
+             * @description What comes first: its next gate, with its roots; either; or the end of its reserves.
+             * @enum {string}
+             */
+            first: "roots" | "open" | "reserves";
             /** @description The first day on which they may be used up. */
             from: string;
             to: string;
@@ -2848,8 +2853,8 @@ export interface components {
             still: boolean;
             /** @description Its name. */
             track: string;
-            /** @description Weeks that are usual, shortest and longest. */
-            usual: number[];
+            /** @description Weeks that are usual, shortest and longest; missing after the last gate. */
+            usual?: number[];
         };
         StageTime: {
             /** @description Whether it took longer than is usual. */

@@ -186,14 +186,7 @@ export function Story(props: StoryProps) {
               />
             ))}
             {ahead && !seam.ended && (
-              <Basting
-                ahead={ahead.to > end ? { ...ahead, name: `${ahead.name} to ${shortDay(ahead.to)}` } : ahead}
-                today={today}
-                x={x}
-                y={cloth}
-                stitchY={stitchY}
-                right={w}
-              />
+              <Basting ahead={ahead} end={end} today={today} x={x} y={cloth} stitchY={stitchY} right={w} />
             )}
             <Thread
               seam={seam}
@@ -233,7 +226,14 @@ export function Story(props: StoryProps) {
               strokeDasharray="2 3"
             />
             {words.placed.map((p) => (
-              <text key={p.text + p.x} x={p.x} y={wordsY + 10 + p.row * 17} fontSize={12} fill="var(--red)">
+              <text
+                key={p.text + p.x}
+                className={classes.haloed}
+                x={p.x}
+                y={wordsY + 10 + p.row * 17}
+                fontSize={12}
+                fill="var(--red)"
+              >
                 {p.text}
               </text>
             ))}
@@ -461,6 +461,7 @@ function Lane({
 
 function Basting({
   ahead,
+  end,
   today,
   x,
   y,
@@ -468,6 +469,8 @@ function Basting({
   right,
 }: {
   ahead: NonNullable<StoryProps["ahead"]>;
+  /** The last day that the seam has room for. */
+  end: string;
   today: string;
   x: (d: string) => number;
   y: number;
@@ -475,17 +478,27 @@ function Basting({
   right: number;
 }) {
   const width = Math.max(4, Math.min(x(ahead.to), right) - x(ahead.from));
+  const beyond = ahead.from > end;
+  const later = `${ahead.name} from ${shortDay(ahead.from)}`;
+  const name = ahead.to > end ? `${ahead.name} to ${shortDay(ahead.to)}` : ahead.name;
   return (
     <g>
-      <rect
-        x={x(ahead.from)}
-        y={y}
-        width={width}
-        height={laneHeights[0]}
-        rx={2}
-        fill="var(--slate-cloth)"
-        opacity={0.5}
-      />
+      {!beyond && (
+        <rect
+          x={x(ahead.from)}
+          y={y}
+          width={width}
+          height={laneHeights[0]}
+          rx={2}
+          fill="var(--slate-cloth)"
+          opacity={0.5}
+        />
+      )}
+      {beyond && right - x(today) > later.length * 6.4 + 16 && (
+        <text x={right - 10} y={y + 18} fontSize={12} textAnchor="end" fill="var(--soft)">
+          {later}
+        </text>
+      )}
       <line
         x1={x(today) + 4}
         x2={right - 8}
@@ -495,9 +508,9 @@ function Basting({
         strokeWidth={1.4}
         strokeDasharray="7 6"
       />
-      {width > ahead.name.length * 6.6 + 14 && (
+      {!beyond && width > name.length * 6.6 + 14 && (
         <text x={x(ahead.from) + 8} y={y + 18} fontSize={12.5} fill="var(--ink)">
-          {ahead.name}
+          {name}
         </text>
       )}
     </g>

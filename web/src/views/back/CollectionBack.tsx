@@ -6,7 +6,7 @@ import { type Span, useCollectionReview, useKnowledge } from "../../api/hooks";
 import { daysBetween, sayDay } from "../../dates";
 import { Bare, Failed, Waiting } from "../../shell/States";
 import { sayPercent, standingWord } from "../words";
-import { SpanPick, sayDays } from "./LookBack";
+import { SpanPick, sayDays, sayWeeks } from "./LookBack";
 import classes from "./LookBack.module.css";
 
 /** A look back over the collection: what was saved and lost, by cause and by school, and what took long. */
@@ -70,7 +70,7 @@ export function CollectionBack() {
                         <b>{sayDays(Math.round(s.median))}</b> {s.long && "longer than usual"}
                       </td>
                       <td className="soft small">
-                        {s.n}×, usual {s.usual[0]}–{s.usual[1]} weeks
+                        {s.n}×, usual {sayWeeks(s.usual)}
                       </td>
                     </tr>
                   ))}

@@ -1,10 +1,12 @@
 import { Button, Group, SegmentedControl } from "@mantine/core";
 import { useState } from "react";
+import { Link } from "react-router";
 import type { Review } from "../../api/client";
 import { type Span, useReview } from "../../api/hooks";
 import { sayDay } from "../../dates";
 import { How } from "../../shell/How";
 import { Bare, Failed, Waiting } from "../../shell/States";
+import { Beside, onOneScale } from "../plant/Beside";
 import { usePlantFile } from "../plant/PlantPage";
 import { sentence, standingWord } from "../words";
 import classes from "./LookBack.module.css";
@@ -17,6 +19,13 @@ const spans = [
 
 const sayCount = (n: number, one: string) => `${n} ${one}${n === 1 ? "" : "s"}`;
 export const sayDays = (n: number) => sayCount(n, "day");
+
+/** A span of weeks in words; where it is short, in days. */
+export function sayWeeks([least = 0, most = 0]: number[]) {
+  if (most > 2) return `${least}–${most} weeks`;
+  const days = Math.round(most * 7);
+  return `${Math.round(least * 7)}–${sayDays(days)}`;
+}
 
 /** Which time is looked back over. */
 export function SpanPick({ span, setSpan }: { span: Span; setSpan: (s: Span) => void }) {
@@ -65,6 +74,7 @@ export function LookBack() {
 
 function Told({ r, plant, today }: { r: Review; plant: string; today: string }) {
   const [all, setAll] = useState(false);
+  const pictures = [r.before, r.after].filter((p) => p !== undefined);
   const shown = all ? r.steps : r.steps.slice(0, 8);
   return (
     <div className={classes.page}>
@@ -79,24 +89,19 @@ function Told({ r, plant, today }: { r: Review; plant: string; today: string }) 
           </p>
         )}
         {r.lesson && <blockquote className={classes.lesson}>{r.lesson}</blockquote>}
-        <div className={classes.pair}>
-          {[r.before, r.after].map(
-            (p, i) =>
-              p && (
-                <figure key={p.entry}>
-                  <img
-                    src={`/api/plants/${plant}/pictures/${p.picture}`}
-                    alt={`The plant on ${sayDay(p.on, today)}`}
-                    width={p.width}
-                    height={p.height}
-                  />
-                  <figcaption className="small soft">
-                    {i === 0 ? "Before" : "After"}, {sayDay(p.on, today)}
-                  </figcaption>
-                </figure>
-              ),
-          )}
-        </div>
+        {pictures.length > 0 && (
+          <Beside
+            plant={plant}
+            today={today}
+            pictures={pictures}
+            say={(p) => `${p === r.before ? "Before" : "After"}, ${sayDay(p.on, today)}`}
+          />
+        )}
+        {pictures.length > 1 && !onOneScale(pictures) && (
+          <p className="soft small">
+            Not on one scale: <Link to={`/plants/${plant}/pictures`}>mark the pot on both</Link> to set it.
+          </p>
+        )}
         {!r.after && <p className="soft">No picture was taken in this time.</p>}
       </section>
       <div className={classes.side}>
@@ -125,7 +130,7 @@ function Told({ r, plant, today }: { r: Review; plant: string; today: string }) 
           <table className={classes.table}>
             <tbody>
               {r.stages.map((s) => {
-                const late = s.days > (s.usual[1] ?? 0) * 7;
+                const late = s.usual && s.days > (s.usual[1] ?? 0) * 7;
                 return (
                   <tr key={s.track + s.stage}>
                     <th scope="row">
@@ -134,11 +139,9 @@ function Told({ r, plant, today }: { r: Review; plant: string; today: string }) 
                     <td className={late ? "ochre" : undefined}>
                       <b>{sayDays(s.days)}</b>
                       {s.still && ", still in it"}
-                      {s.back > 0 && `, ${s.back}× fallen back into`}
+                      {s.back > 0 && `, fell back to it ${s.back === 1 ? "once" : `${s.back} times`}`}
                     </td>
-                    <td className="soft small">
-                      usual {s.usual[0]}–{s.usual[1]} weeks
-                    </td>
+                    <td className="soft small">{s.usual && `usual ${sayWeeks(s.usual)}`}</td>
                   </tr>
                 );
               })}

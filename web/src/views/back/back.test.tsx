@@ -4,7 +4,7 @@ import { describe, expect, it } from "vitest";
 import { device, knowledge, pageText, plantFile, Refusal, serve, show, working } from "../../testing/page";
 import { Exchange } from "../Exchange";
 import { CollectionBack } from "./CollectionBack";
-import { LookBack } from "./LookBack";
+import { LookBack, sayWeeks } from "./LookBack";
 
 device();
 
@@ -27,6 +27,7 @@ const review = {
   stages: [
     { track: "Re-rooting", stage: "stabilise", days: 20, usual: [1, 2], back: 1, still: false },
     { track: "Re-rooting", stage: "re-root", days: 1, usual: [2, 8], back: 0, still: true },
+    { track: "Re-rooting", stage: "mended, watched on", days: 54, back: 0, still: false },
   ],
   steps: Array.from({ length: 11 }, (_, i) => ({ on: "2026-05-02", title: `Step ${i + 1}`, minutes: 5 })),
   looks: 30,
@@ -51,8 +52,11 @@ describe("a look back over a plant", () => {
       "Mended: 184 days",
       "It was root rot",
       "from 40 to 88 of 100",
-      "20 days, 1× fallen back into",
+      "20 days, fell back to it once",
+      "usual 7–14 days",
       "1 day, still in it",
+      "usual 2–8 weeks",
+      "54 days",
       "190 minutes",
       "7.50",
       "1 product",
@@ -66,6 +70,29 @@ describe("a look back over a plant", () => {
     expect(file.getAttribute("href")).toBe("/api/plants/plant-1/review.html?span=whole");
     await userEvent.click(screen.getByText("A year"));
     await waitFor(() => expect(asked.length).toBeGreaterThan(1));
+  });
+
+  it("draws before and after on one scale, and says where it cannot", async () => {
+    const widths = () => screen.getAllByAltText(/^The plant on/).map((i) => (i as HTMLImageElement).style.width);
+    const scaled = { ...review, before: { ...review.before, widthMm: 200 }, after: { ...review.after, widthMm: 400 } };
+    serve({ "GET /api/plants/plant-1/review": scaled });
+    const page = show(<LookBack />, plantFile());
+    await screen.findByText("Smaller pot next time.");
+    expect(widths()).toEqual(["50%", "100%"]);
+    expect(pageText()).not.toContain("Not on one scale");
+    page.unmount();
+    serve({ "GET /api/plants/plant-1/review": { ...scaled, after: review.after } });
+    show(<LookBack />, plantFile());
+    await screen.findByText(/Not on one scale/);
+    expect(widths()).toEqual(["100%", "100%"]);
+  });
+
+  it.each([
+    [[0, 1], "0–7 days"],
+    [[0.3, 1], "2–7 days"],
+    [[4, 12], "4–12 weeks"],
+  ])("says a span of %s weeks as people do", (weeks, said) => {
+    expect(sayWeeks(weeks)).toBe(said);
   });
 
   it("waits for a second look", async () => {

@@ -5,7 +5,7 @@ import { useKnowledge, useRecord, useSendPicture } from "../../api/hooks";
 import { newId } from "../../api/id";
 import { Refused } from "../../shell/States";
 import { useUndo } from "../undo";
-import { pictureUrl } from "./Pictures";
+import { pictureUrl } from "./Beside";
 import classes from "./Pictures.module.css";
 
 interface Taken {

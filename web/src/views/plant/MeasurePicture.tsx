@@ -7,7 +7,7 @@ import { sayDay } from "../../dates";
 import { Refused } from "../../shell/States";
 import { QuantityInput, sayQuantity, useUnits } from "../../units";
 import { useUndo } from "../undo";
-import { pictureUrl } from "./Pictures";
+import { pictureUrl } from "./Beside";
 import classes from "./Pictures.module.css";
 import { nameOfStrand } from "./SeamOf";
 

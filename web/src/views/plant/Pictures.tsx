@@ -6,12 +6,10 @@ import { distance, sayDay } from "../../dates";
 import { Bare } from "../../shell/States";
 import { isOver, sentence } from "../words";
 import { AddPicture } from "./AddPicture";
+import { Beside, drawnWidth, onOneScale, pictureUrl } from "./Beside";
 import { MeasurePicture } from "./MeasurePicture";
 import classes from "./Pictures.module.css";
 import { usePlantFile } from "./PlantPage";
-
-export const pictureUrl = (plant: string, p: { picture: string }, small = false) =>
-  `/api/plants/${plant}/pictures/${p.picture}${small ? "?small=true" : ""}`;
 
 /** The plant's pictures: two dates compared on one scale, one measured, and new ones taken. */
 export function Pictures() {
@@ -115,10 +113,6 @@ type Way = "beside" | "over";
 function Compare({ file, before, after }: { file: PlantFile; before?: PictureView; after: PictureView }) {
   const [way, setWay] = useState<Way>("beside");
   const [share, setShare] = useState(50);
-  const scaled = before?.widthMm !== undefined && after.widthMm !== undefined;
-  // The picture that shows more of the world is drawn whole; the other by its own scale beside it.
-  const widest = Math.max(before?.widthMm ?? 0, after.widthMm ?? 0);
-  const size = (p: PictureView) => (scaled && p.widthMm ? (100 * p.widthMm) / widest : 100);
   const said = (p: PictureView) => `${sentence(sayDay(p.on, file.today))}, ${distance(p.on, file.today)}`;
   if (!before)
     return (
@@ -127,6 +121,7 @@ function Compare({ file, before, after }: { file: PlantFile; before?: PictureVie
         <figcaption className="small">{said(after)}</figcaption>
       </figure>
     );
+  const pair = [before, after];
   return (
     <>
       <Group my="xs" gap="md">
@@ -140,36 +135,23 @@ function Compare({ file, before, after }: { file: PlantFile; before?: PictureVie
           ]}
         />
         <span className="small soft">
-          {scaled ? "On the same scale." : "Not on one scale: mark the pot on both to set it."}
+          {onOneScale(pair) ? "On the same scale." : "Not on one scale: mark the pot on both to set it."}
         </span>
       </Group>
       {way === "beside" ? (
-        <div className={classes.pair}>
-          {[before, after].map((p) => (
-            <figure key={p.entry}>
-              <div className={classes.stage}>
-                <img
-                  src={pictureUrl(file.id, p)}
-                  alt={`The plant on ${sayDay(p.on, file.today)}`}
-                  style={{ width: `${size(p)}%` }}
-                />
-              </div>
-              <figcaption className="small">{said(p)}</figcaption>
-            </figure>
-          ))}
-        </div>
+        <Beside plant={file.id} today={file.today} pictures={pair} say={said} />
       ) : (
         <figure className={classes.one}>
           <div className={classes.over}>
             <img
               src={pictureUrl(file.id, before)}
               alt={`The plant on ${sayDay(before.on, file.today)}`}
-              style={{ width: `${size(before)}%` }}
+              style={{ width: `${drawnWidth(before, pair)}%` }}
             />
             <img
               src={pictureUrl(file.id, after)}
               alt={`The plant on ${sayDay(after.on, file.today)}`}
-              style={{ width: `${size(after)}%`, clipPath: `inset(0 ${100 - share}% 0 0)` }}
+              style={{ width: `${drawnWidth(after, pair)}%`, clipPath: `inset(0 ${100 - share}% 0 0)` }}
             />
           </div>
           <label className={`small ${classes.slide}`}>

@@ -190,13 +190,9 @@ function Facts({ file, r }: { file: PlantFile; r: Recovery }) {
       {r.runway && (
         <li>
           Its reserves run out between <b>{sayDay(r.runway.from, file.today)}</b> and {sayDay(r.runway.to, file.today)}
-          {r.expected && r.expected.to > r.runway.from ? (
-            <b className={r.expected.from > r.runway.to ? "red" : "ochre"}>
-              {r.expected.from > r.runway.to ? ": before roots are likely" : ": roots may come too late"}
-            </b>
-          ) : (
-            ": roots are likely first"
-          )}{" "}
+          {r.runway.first === "reserves" && <b className="red">: before roots are likely</b>}
+          {r.runway.first === "open" && <b className="ochre">: roots may come too late</b>}
+          {r.runway.first === "roots" && ": roots are likely first"}{" "}
           <How working={r.runway.working} of="its reserves" />
         </li>
       )}

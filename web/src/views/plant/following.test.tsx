@@ -309,7 +309,7 @@ describe("where it stands", () => {
     dish: { what: "", value: 40, unit: "mm", working },
     light: { what: "", value: 4.2, unit: "mol/day", working },
     expected: { from: "2026-12-24", to: "2027-02-01", late: false, own: false, working },
-    runway: { from: "2026-12-01", to: "2026-12-20", working },
+    runway: { from: "2026-12-01", to: "2026-12-20", first: "reserves", working },
     stall: { since: "2026-09-01", weeks: 12, limit: 8, atWork: true, why: "Its pot dries faster." },
   };
   const file = {
@@ -364,6 +364,16 @@ describe("where it stands", () => {
     expect(screen.getByRole("region", { name: "Beside it: Clearing pests" })).toBeTruthy();
     await userEvent.click(screen.getByRole("button", { name: "How its odds came about" }));
     await screen.findByText(/1 \+ 1/);
+  });
+
+  it.each([
+    ["open", "roots may come too late"],
+    ["roots", "roots are likely first"],
+  ])("says what comes first of roots and reserves: %s", async (first, words) => {
+    serve({ "GET /api/knowledge": knowledge });
+    const runway = { from: "2026-12-01", to: "2026-12-20", first, working };
+    show(<Standing />, { ...file, recovery: { ...recovery, runway } } as unknown as PlantFile);
+    expect((await screen.findByText(/Its reserves run out between/)).textContent).toContain(words);
   });
 
   it("goes on looking after what is kept under watch, and no longer after what is gone", async () => {

@@ -64,10 +64,6 @@ describe("measuring", () => {
       await userEvent.click(button as HTMLElement);
     };
     await press("Weight");
-    await waitFor(() => expect(entries(asked)).toHaveLength(1));
-    await userEvent.click(screen.getByRole("radio", { name: "Bare plant" }));
-    await userEvent.type(screen.getByRole("textbox", { name: "Weighs" }), "62");
-    await press("Weight");
     await userEvent.click(screen.getByRole("radio", { name: "wet" }));
     await press("Stick to the bottom");
     await userEvent.type(screen.getByRole("textbox", { name: "Humidity" }), "55");
@@ -75,15 +71,23 @@ describe("measuring", () => {
     await press("Feed given");
     await userEvent.type(screen.getByRole("textbox", { name: "Fresh medium" }), "bark");
     await press("New pot or medium");
-    await waitFor(() => expect(entries(asked)).toHaveLength(6));
-    const [weighed, bare, probed, metered, fed, potted] = entries(asked);
+    await waitFor(() => expect(entries(asked)).toHaveLength(5));
+    const [weighed, probed, metered, fed, potted] = entries(asked);
     expect(weighed?.weighed).toEqual({ grams: 840 });
-    expect(bare?.weighed).toEqual({ grams: 62, bare: true });
     expect(probed?.probed).toEqual({ moisture: "wet" });
     expect(metered?.metered).toEqual({ humidityPct: 55 });
     expect(fed?.fed).toEqual({ strength: 0.5 });
     expect(potted?.potted).toEqual({ medium: "bark" });
-    expect(new Set(entries(asked).map((e) => e.id)).size).toBe(6);
+    expect(new Set(entries(asked).map((e) => e.id)).size).toBe(5);
+  });
+
+  it("records the weight of the bare plant as such", async () => {
+    const asked = serve(answers);
+    show(<Measure />, plantFile());
+    await userEvent.click(await screen.findByRole("radio", { name: "Bare plant" }));
+    await userEvent.type(screen.getByRole("textbox", { name: "Weighs" }), "62{Enter}");
+    await waitFor(() => expect(entries(asked)).toHaveLength(1));
+    expect(entries(asked)[0]?.weighed).toEqual({ grams: 62, bare: true });
   });
 
   it("overrules only what was touched, with a reason", async () => {
