@@ -25,13 +25,13 @@ const Format = "tender-mend archive 1"
 
 // Archive is a collection, or some plants of it, with all that was recorded.
 type Archive struct {
-	Format     string          `json:"format" enum:"tender-mend archive 1"`
-	Written    day.Day         `json:"written"`
-	Collection string          `json:"collection" doc:"What the collection is called."`
-	Places     []Place         `json:"places"`
-	Kinds      []plant.Profile `json:"kinds" doc:"Kinds that the collection added."`
-	Supplies   []Supply        `json:"supplies"`
-	Plants     []Plant         `json:"plants"`
+	Format     string   `json:"format" enum:"tender-mend archive 1"`
+	Written    day.Day  `json:"written"`
+	Collection string   `json:"collection" doc:"What the collection is called."`
+	Places     []Place  `json:"places"`
+	Kinds      []Kind   `json:"kinds" doc:"Kinds that the collection added."`
+	Supplies   []Supply `json:"supplies"`
+	Plants     []Plant  `json:"plants"`
 }
 
 // Place is a place of the collection.
@@ -42,14 +42,23 @@ type Place struct {
 	Isolation bool      `json:"isolation,omitempty"`
 }
 
+// Kind is a kind that the collection added, in its newest version.
+type Kind struct {
+	plant.Profile
+	Withdrawn bool `json:"withdrawn,omitempty" doc:"Whether it can still be chosen; its plants keep it."`
+}
+
 // Supply is a supply of the cupboard with what went in and out by hand.
 type Supply struct {
-	ID    uuid.UUID    `json:"id"`
-	Name  string       `json:"name"`
-	Unit  string       `json:"unit"`
-	Low   float64      `json:"low"`
-	Price *float64     `json:"price,omitempty"`
-	Moves []SupplyMove `json:"moves" doc:"What steps of plans used stands in their entries."`
+	ID    uuid.UUID `json:"id"`
+	Name  string    `json:"name"`
+	Unit  string    `json:"unit"`
+	Low   float64   `json:"low"`
+	Price *float64  `json:"price,omitempty"`
+	// A plant that goes out alone takes what was used on it along as withdrawn:
+	// it is on nobody's shelf where the plant comes in.
+	Withdrawn bool         `json:"withdrawn,omitempty" doc:"Whether it stands in the cupboard no longer; what was used of it is still told."`
+	Moves     []SupplyMove `json:"moves" doc:"What steps of plans used stands in their entries."`
 }
 
 // SupplyMove is something that went into the cupboard, or out.

@@ -20,23 +20,31 @@ func (s *Store) Kinds(ctx context.Context, collection uuid.UUID) (plant.Kinds, e
 // loadKinds reads the newest version of each kind. A record still reads a kind
 // that was withdrawn after a plant of it had come.
 func loadKinds(ctx context.Context, q sqlx.QueryerContext, collection uuid.UUID, withdrawnToo bool) (plant.Kinds, error) {
-	var rows []struct {
-		ID        string                `db:"id"`
-		Withdrawn bool                  `db:"withdrawn"`
-		Body      asJSON[plant.Profile] `db:"body"`
-	}
-	err := sqlx.SelectContext(ctx, q, &rows, `
-		select distinct on (id) id, withdrawn, body from kinds where collection_id = $1 order by id, version desc`, collection)
+	rows, err := newestKinds(ctx, q, collection)
 	if err != nil {
-		return nil, fmt.Errorf("reading the kinds: %w", err)
+		return nil, err
 	}
 	kinds := plant.Kinds{}
 	for _, r := range rows {
 		if !r.Withdrawn || withdrawnToo {
-			kinds[r.ID] = r.Body.V
+			kinds[r.Body.V.ID] = r.Body.V
 		}
 	}
 	return kinds, nil
+}
+
+type kindRow struct {
+	Withdrawn bool                  `db:"withdrawn"`
+	Body      asJSON[plant.Profile] `db:"body"`
+}
+
+// newestKinds gives the newest version of each kind, by id, withdrawn ones too.
+func newestKinds(ctx context.Context, q sqlx.QueryerContext, collection uuid.UUID) (rows []kindRow, err error) {
+	err = sqlx.SelectContext(ctx, q, &rows, `select distinct on (id) withdrawn, body from kinds where collection_id = $1 order by id, version desc`, collection)
+	if err != nil {
+		return nil, fmt.Errorf("reading the kinds: %w", err)
+	}
+	return rows, nil
 }
 
 // SaveKind adds a version of a kind of the collection's own, or withdraws it.
@@ -80,7 +88,7 @@ func (s *Store) SaveKind(ctx context.Context, a Account, p plant.Profile, from i
 // KindVersion gives the newest version of a kind; 0 where the collection has
 // none of that id.
 func (s *Store) KindVersion(ctx context.Context, collection uuid.UUID, id string) (version int, err error) {
-	err = s.DB.GetContext(ctx, &version, `select coalesce(max(version), 0) from kinds where collection_id = $1 and id = $2`, collection, id)
+	err = sqlx.GetContext(ctx, s.q(), &version, `select coalesce(max(version), 0) from kinds where collection_id = $1 and id = $2`, collection, id)
 	return version, err
 }
 

@@ -5,6 +5,7 @@ import (
 	"fmt"
 
 	"github.com/google/uuid"
+	"github.com/jmoiron/sqlx"
 )
 
 // Place is a room, a shelf or a corner where plants stand.
@@ -20,7 +21,7 @@ type Place struct {
 // Places lists a collection's places in the order of the walk.
 func (s *Store) Places(ctx context.Context, collection uuid.UUID) ([]Place, error) {
 	places := []Place{}
-	err := s.DB.SelectContext(ctx, &places, `
+	err := sqlx.SelectContext(ctx, s.q(), &places, `
 		select p.id, p.name, p.light, p.position, p.isolation,
 			(select count(*) from plants x where x.collection_id = p.collection_id and x.place_id = p.id and x.here) as plants
 		from places p where p.collection_id = $1 order by p.isolation, p.position, p.name`, collection)
@@ -30,7 +31,7 @@ func (s *Store) Places(ctx context.Context, collection uuid.UUID) ([]Place, erro
 // AddPlace adds a place at the end of the walk. Adding the same id again does
 // nothing; ErrConflict means that the name is taken.
 func (s *Store) AddPlace(ctx context.Context, collection uuid.UUID, p Place) error {
-	_, err := s.DB.ExecContext(ctx, `
+	_, err := s.q().ExecContext(ctx, `
 		insert into places (collection_id, id, name, light, isolation, position)
 		values ($1, $2, $3, $4, $5, 1 + coalesce((select max(position) from places where collection_id = $1), 0))
 		on conflict (collection_id, id) do nothing`, collection, p.ID, p.Name, p.Light, p.Isolation)
@@ -44,7 +45,7 @@ func (s *Store) AddPlace(ctx context.Context, collection uuid.UUID, p Place) err
 }
 
 func (s *Store) hasPlace(ctx context.Context, collection, place uuid.UUID) (there bool, err error) {
-	err = s.DB.GetContext(ctx, &there, `select exists (select from places where collection_id = $1 and id = $2)`, collection, place)
+	err = sqlx.GetContext(ctx, s.q(), &there, `select exists (select from places where collection_id = $1 and id = $2)`, collection, place)
 	return there, err
 }
 

@@ -25,6 +25,7 @@ var ErrConflict = errors.New("taken by something else")
 type Store struct {
 	DB    *sqlx.DB
 	Clock func() time.Time
+	tx    *sqlx.Tx // the transaction that all its work is part of; nil outside of one
 }
 
 // Open connects to PostgreSQL by its URL. It does not wait for the server: the
@@ -55,8 +56,23 @@ func (s *Store) Migrate(ctx context.Context) error {
 // now is the time of recording, to the microsecond that PostgreSQL keeps.
 func (s *Store) now() time.Time { return s.Clock().UTC().Truncate(time.Microsecond) }
 
-// inTx runs work in one transaction and commits when it succeeds.
+// q is what a query goes to: the transaction that it is part of, or the database.
+func (s *Store) q() sqlx.ExtContext {
+	if s.tx != nil {
+		return s.tx
+	}
+	return s.DB
+}
+
+// within gives a store whose work is part of a transaction.
+func (s *Store) within(tx *sqlx.Tx) *Store { return &Store{DB: s.DB, Clock: s.Clock, tx: tx} }
+
+// inTx runs work in one transaction and commits when it succeeds; within a
+// transaction it is part of that one.
 func (s *Store) inTx(ctx context.Context, work func(*sqlx.Tx) error) error {
+	if s.tx != nil {
+		return work(s.tx)
+	}
 	tx, err := s.DB.BeginTxx(ctx, nil)
 	if err != nil {
 		return err

@@ -23,18 +23,39 @@ type Supply struct {
 	Version int `db:"version" json:"version"`
 }
 
+// supplyRow is the newest version of a supply.
+type supplyRow struct {
+	Supply
+	Withdrawn bool `db:"withdrawn"`
+}
+
 // Supplies lists the cupboard by name.
 func (s *Store) Supplies(ctx context.Context, collection uuid.UUID) ([]Supply, error) {
+	rows, err := s.newestSupplies(ctx, collection)
+	if err != nil {
+		return nil, err
+	}
 	list := []Supply{}
-	err := s.DB.SelectContext(ctx, &list, `
-		select n.id, n.name, n.unit, n.low, n.price, n.version, coalesce(m.stock, 0) as stock
+	for _, r := range rows {
+		if !r.Withdrawn {
+			list = append(list, r.Supply)
+		}
+	}
+	return list, nil
+}
+
+// newestSupplies gives the newest version of each supply by name, withdrawn ones
+// too.
+func (s *Store) newestSupplies(ctx context.Context, collection uuid.UUID) (rows []supplyRow, err error) {
+	err = sqlx.SelectContext(ctx, s.q(), &rows, `
+		select n.id, n.name, n.unit, n.low, n.price, n.version, n.withdrawn, coalesce(m.stock, 0) as stock
 		from (select distinct on (id) * from supplies where collection_id = $1 order by id, version desc) n
 		left join (select supply_id, sum(amount) as stock from supply_moves where collection_id = $1 group by supply_id) m on m.supply_id = n.id
-		where not n.withdrawn order by lower(n.name), n.id`, collection)
+		order by lower(n.name), n.id`, collection)
 	if err != nil {
 		return nil, fmt.Errorf("reading the cupboard: %w", err)
 	}
-	return list, nil
+	return rows, nil
 }
 
 // SaveSupply adds a version of a supply, or withdraws it. The same again does
@@ -44,10 +65,7 @@ func (s *Store) SaveSupply(ctx context.Context, a Account, p Supply, withdrawn b
 		if _, err := tx.ExecContext(ctx, `select from collections where id = $1 for update`, a.Collection.ID); err != nil {
 			return err
 		}
-		var newest []struct {
-			Supply
-			Withdrawn bool `db:"withdrawn"`
-		}
+		var newest []supplyRow
 		err := tx.SelectContext(ctx, &newest, `
 			select id, name, unit, low, price, version, withdrawn, 0 as stock from supplies where collection_id = $1 and id = $2 order by version desc limit 1`, a.Collection.ID, p.ID)
 		if err != nil {
@@ -79,7 +97,7 @@ func samePrice(a, b *float64) bool { return a == nil && b == nil || a != nil && 
 // Stock puts something into the cupboard, or takes it out. The same id again
 // does nothing; ErrNotFound means that there is no such supply.
 func (s *Store) Stock(ctx context.Context, a Account, id, supply uuid.UUID, on day.Day, amount float64, why string) error {
-	result, err := s.DB.ExecContext(ctx, `
+	result, err := s.q().ExecContext(ctx, `
 		insert into supply_moves (collection_id, id, supply_id, on_day, amount, why, recorded_at, by_user)
 		select $1, $2, $3, $4, $5, $6, $7, $8 where exists (select from supplies where collection_id = $1 and id = $3)
 		on conflict (collection_id, id) do nothing`, a.Collection.ID, id, supply, on, amount, why, s.now(), a.User.ID)
@@ -90,7 +108,7 @@ func (s *Store) Stock(ctx context.Context, a Account, id, supply uuid.UUID, on d
 		return err
 	}
 	var known bool
-	if err := s.DB.GetContext(ctx, &known, `select exists (select from supplies where collection_id = $1 and id = $2)`, a.Collection.ID, supply); err != nil {
+	if err := sqlx.GetContext(ctx, s.q(), &known, `select exists (select from supplies where collection_id = $1 and id = $2)`, a.Collection.ID, supply); err != nil {
 		return err
 	}
 	if !known {

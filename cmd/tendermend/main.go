@@ -14,6 +14,9 @@ const usage = `tendermend — find what ails a plant, treat it, follow it until 
   tendermend serve [-addr HOST:PORT]       the server on the database of DATABASE_URL
   tendermend migrate                       bring that database up to this version
   tendermend recompute                     rebuild its lists from the record
+  tendermend export -email WHOSE [-as archive|entries|register] [-pictures=false]
+                                           a collection, to standard output
+  tendermend import -email WHOSE FILE      take any of these files over into a collection
   tendermend openapi                       the OpenAPI document of all operations
   tendermend diagnose < EXAMINATION.json   what it may be, as JSON
   tendermend case-schema                   the JSON Schema of those files
@@ -59,6 +62,10 @@ func run(args []string, in io.Reader, out io.Writer) error {
 		return migrate()
 	case "recompute":
 		return recompute(out)
+	case "export":
+		return exportCollection(args[1:], out)
+	case "import":
+		return importFile(args[1:], out)
 	case "openapi":
 		return openAPI(out)
 	case "help", "-h", "--help":

@@ -1,0 +1,56 @@
+package exchange
+
+import (
+	"fmt"
+	"math"
+	"strings"
+	"unicode/utf8"
+
+	"tendermend/record"
+)
+
+// supplyUnits are those in which a cupboard counts.
+var supplyUnits = map[string]bool{"ml": true, "l": true, "g": true, "kg": true, "pieces": true}
+
+// Faults says what beside its entries cannot be taken over from an archive: what
+// could not be written down here by hand either. Entries are checked one by one
+// as they are taken over.
+func (a Archive) Faults() (faults record.Faults) {
+	add := func(field, format string, args ...any) {
+		faults = append(faults, record.Fault{Field: field, Message: fmt.Sprintf(format, args...)})
+	}
+	named := func(field, name string, most int) {
+		if n := utf8.RuneCountInString(strings.TrimSpace(name)); n == 0 || n > most {
+			add(field, "a name of 1 to %d characters is wanted", most)
+		}
+	}
+	for i, p := range a.Places {
+		named(fmt.Sprintf("places[%d].name", i), p.Name, 80)
+		if utf8.RuneCountInString(p.Light) > 120 {
+			add(fmt.Sprintf("places[%d].light", i), "say its light in at most 120 characters")
+		}
+	}
+	for i, k := range a.Kinds {
+		if !strings.HasPrefix(k.ID, "own:") {
+			add(fmt.Sprintf("kinds[%d].id", i), "the kind %q is none that a collection added", k.ID)
+		}
+		for _, f := range k.Faults() {
+			add(fmt.Sprintf("kinds[%d].%s", i, f.Field), "%s", f.Message)
+		}
+	}
+	for i, s := range a.Supplies {
+		named(fmt.Sprintf("supplies[%d].name", i), s.Name, 80)
+		if !supplyUnits[s.Unit] {
+			add(fmt.Sprintf("supplies[%d].unit", i), "the cupboard counts in ml, l, g, kg or pieces, not in %q", s.Unit)
+		}
+		if s.Low < 0 || s.Price != nil && *s.Price < 0 {
+			add(fmt.Sprintf("supplies[%d]", i), "neither what is low nor a price can be less than 0")
+		}
+		for j, m := range s.Moves {
+			if math.Abs(m.Amount) > 1e6 || utf8.RuneCountInString(m.Why) > 200 {
+				add(fmt.Sprintf("supplies[%d].moves[%d]", i, j), "this move cannot be right: an amount up to a million is wanted, and at most 200 characters of why")
+			}
+		}
+	}
+	return faults
+}

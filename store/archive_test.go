@@ -1,0 +1,260 @@
+package store_test
+
+import (
+	"bytes"
+	"image"
+	"image/jpeg"
+	"strings"
+	"testing"
+
+	"github.com/google/uuid"
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"tendermend/exchange"
+	"tendermend/internal/pgtest"
+	"tendermend/record"
+	"tendermend/store"
+)
+
+// kept fills a collection with one of everything, and gives its plant and the
+// supply that a step of its plan used.
+func kept(t *testing.T, s *store.Store, a store.Account) (plant, soil uuid.UUID) {
+	t.Helper()
+	place := newID()
+	require.NoError(t, s.AddPlace(t.Context(), a.Collection.ID, store.Place{ID: place, Name: "North sill", Light: "no sun"}))
+	kind := ownKind("Monstera of the pilot")
+	require.NoError(t, s.SaveKind(t.Context(), a, kind, 0, false))
+	price := 0.4
+	soil = newID()
+	require.NoError(t, s.SaveSupply(t.Context(), a, store.Supply{ID: soil, Name: "bark", Unit: "l", Low: 2, Price: &price}, false))
+	require.NoError(t, s.Stock(t.Context(), a, newID(), soil, today-3, 8, "from the market stall"))
+	plant = newID()
+	for _, e := range []record.Entry{
+		entry(plant, today-9, record.Body{Arrived: &record.Arrived{Name: "Vine", Profile: kind.ID, Habit: kind.Habit, Place: &place}}),
+		entry(plant, today-2, record.Body{Diagnosed: &record.Diagnosed{Causes: []string{"root-rot"}}}),
+		entry(plant, today-2, record.Body{Planned: &record.Planned{}}),
+		entry(plant, today-2, record.Body{Did: &record.Did{Step: "prepare-pot", Used: []record.Used{{Supply: soil, Amount: 3}}}}),
+	} {
+		_, err := s.Append(t.Context(), a, e, today)
+		require.NoError(t, err)
+	}
+	return plant, soil
+}
+
+// contents are what a collection holds beside its plants.
+func contents(t *testing.T, s *store.Store, a store.Account) (places []string, kinds int, supplies []string) {
+	t.Helper()
+	list, err := s.Places(t.Context(), a.Collection.ID)
+	require.NoError(t, err)
+	for _, p := range list {
+		places = append(places, p.Name)
+	}
+	own, err := s.Kinds(t.Context(), a.Collection.ID)
+	require.NoError(t, err)
+	cupboard, err := s.Supplies(t.Context(), a.Collection.ID)
+	require.NoError(t, err)
+	for _, x := range cupboard {
+		supplies = append(supplies, x.Name)
+	}
+	return places, len(own), supplies
+}
+
+func TestAnArchiveIsTakenOverWholeOrNotAtAll(t *testing.T) {
+	s := pgtest.Store(t)
+	one, two := pgtest.Account(t, s, "one@example.org"), pgtest.Account(t, s, "two@example.org")
+	_, soil := kept(t, s, one)
+	good, err := s.Archive(t.Context(), one.Collection, nil, true, today)
+	require.NoError(t, err)
+	require.Len(t, good.Supplies[0].Moves, 1)
+
+	copied := func() exchange.Archive {
+		var file bytes.Buffer
+		require.NoError(t, exchange.Write(&file, good))
+		a, err := exchange.Read(file.Bytes())
+		require.NoError(t, err)
+		return a
+	}
+	for name, spoil := range map[string]func(*exchange.Archive){
+		"an entry of tomorrow":      func(a *exchange.Archive) { a.Plants[0].Entries[1].On = today + 1 },
+		"an entry of another plant": func(a *exchange.Archive) { a.Plants[0].Entries[1].PlantID = newID() },
+		"nothing recorded":          func(a *exchange.Archive) { a.Plants[0].Entries = nil },
+		"an unknown place":          func(a *exchange.Archive) { a.Places = nil },
+		"an unknown kind":           func(a *exchange.Archive) { a.Kinds = nil },
+		"a kind that is not own":    func(a *exchange.Archive) { a.Kinds[0].ID = "monstera-adansonii" },
+		"a kind with no light":      func(a *exchange.Archive) { a.Kinds[0].Light = [3]float64{9, 5, 1} },
+		"a place without a name":    func(a *exchange.Archive) { a.Places[0].Name = " " },
+		"a place with a long light": func(a *exchange.Archive) { a.Places[0].Light = strings.Repeat("x", 121) },
+		"an unknown unit":           func(a *exchange.Archive) { a.Supplies[0].Unit = "barrels" },
+		"a price below nothing":     func(a *exchange.Archive) { *a.Supplies[0].Price = -1 },
+		"an absurd move":            func(a *exchange.Archive) { a.Supplies[0].Moves[0].Amount = 1e9 },
+	} {
+		bad := copied()
+		spoil(&bad)
+		added, err := s.Import(t.Context(), two, bad, today)
+		var faults record.Faults
+		assert.ErrorAs(t, err, &faults, name)
+		assert.NotEmpty(t, faults.Error(), name)
+		assert.Zero(t, added, name)
+		places, kinds, supplies := contents(t, s, two)
+		assert.Empty(t, places, name)
+		assert.Zero(t, kinds, name)
+		assert.Empty(t, supplies, name)
+		page, err := s.Register(t.Context(), two.Collection.ID, store.Filter{Limit: 10})
+		require.NoError(t, err)
+		assert.Empty(t, page.Rows, name)
+	}
+
+	added, err := s.Import(t.Context(), two, copied(), today)
+	require.NoError(t, err)
+	assert.Equal(t, store.Added{Plants: 1, Entries: 4}, added)
+	places, kinds, supplies := contents(t, s, two)
+	assert.Equal(t, []string{"North sill"}, places)
+	assert.Equal(t, 1, kinds)
+	assert.Equal(t, []string{"bark"}, supplies)
+	added, err = s.Import(t.Context(), two, copied(), today)
+	require.NoError(t, err)
+	assert.Equal(t, store.Added{Known: 4}, added, "the same again adds nothing")
+	assert.Equal(t, 5.0, stockOf(t, s, two, soil), "bought 8, used 3, and nothing counted twice")
+}
+
+func TestWhatIsHereIsNotOverwrittenByAnArchive(t *testing.T) {
+	s := pgtest.Store(t)
+	a := pgtest.Account(t, s, "one@example.org")
+	id, _ := kept(t, s, a)
+	out, err := s.Archive(t.Context(), a.Collection, &id, false, today)
+	require.NoError(t, err)
+	out.Plants[0].Entries[1].Body = record.Body{Noted: &record.Noted{Text: "something else"}}
+	_, err = s.Import(t.Context(), a, out, today)
+	assert.ErrorIs(t, err, store.ErrConflict)
+	entries, err := s.Entries(t.Context(), a.Collection.ID, id)
+	require.NoError(t, err)
+	for _, e := range entries {
+		assert.Nil(t, e.Noted)
+	}
+	// What was added here since stays, and counts.
+	later, err := s.Append(t.Context(), a, entry(id, today-1, record.Body{Noted: &record.Noted{Text: "a new leaf"}}), today)
+	require.NoError(t, err)
+	out, err = s.Archive(t.Context(), a.Collection, &id, false, today)
+	require.NoError(t, err)
+	out.Plants[0].Entries = out.Plants[0].Entries[:4]
+	_, err = s.Import(t.Context(), a, out, today)
+	require.NoError(t, err)
+	entries, err = s.Entries(t.Context(), a.Collection.ID, id)
+	require.NoError(t, err)
+	assert.Equal(t, later.ID, entries[len(entries)-1].ID)
+}
+
+func TestPlacesOfAnArchiveAreFoundByTheirName(t *testing.T) {
+	s := pgtest.Store(t)
+	one, two := pgtest.Account(t, s, "one@example.org"), pgtest.Account(t, s, "two@example.org")
+	id, _ := kept(t, s, one)
+	sill := newID()
+	require.NoError(t, s.AddPlace(t.Context(), two.Collection.ID, store.Place{ID: sill, Name: "NORTH sill"}))
+	out, err := s.Archive(t.Context(), one.Collection, nil, false, today)
+	require.NoError(t, err)
+	_, err = s.Import(t.Context(), two, out, today)
+	require.NoError(t, err)
+	places, _, _ := contents(t, s, two)
+	assert.Equal(t, []string{"NORTH sill"}, places, "no second one was made")
+	state, err := s.State(t.Context(), two.Collection.ID, id)
+	require.NoError(t, err)
+	require.NotNil(t, state.Place)
+	assert.Equal(t, sill, *state.Place)
+}
+
+func TestWhatWasWithdrawnComesAlong(t *testing.T) {
+	s := pgtest.Store(t)
+	one, two := pgtest.Account(t, s, "one@example.org"), pgtest.Account(t, s, "two@example.org")
+	id, soil := kept(t, s, one)
+	require.NoError(t, s.SaveKind(t.Context(), one, ownKind("Monstera of the pilot"), 1, true))
+	price := 0.4
+	require.NoError(t, s.SaveSupply(t.Context(), one, store.Supply{ID: soil, Name: "bark", Unit: "l", Low: 2, Price: &price, Version: 1}, true))
+	out, err := s.Archive(t.Context(), one.Collection, nil, true, today)
+	require.NoError(t, err)
+	_, err = s.Import(t.Context(), two, out, today)
+	require.NoError(t, err)
+	_, kinds, supplies := contents(t, s, two)
+	assert.Zero(t, kinds, "withdrawn there as well")
+	assert.Empty(t, supplies)
+	state, err := s.State(t.Context(), two.Collection.ID, id)
+	require.NoError(t, err)
+	require.NotNil(t, state.Profile)
+	assert.Equal(t, "Monstera of the pilot", state.Profile.Botanical, "its plants keep it")
+	back, err := s.Archive(t.Context(), two.Collection, nil, true, today)
+	require.NoError(t, err)
+	back.Collection = out.Collection
+	assert.Equal(t, out, back)
+}
+
+func TestAPlantGoesOutAloneAndTellsOfNothingElse(t *testing.T) {
+	s := pgtest.Store(t)
+	one, two := pgtest.Account(t, s, "one@example.org"), pgtest.Account(t, s, "two@example.org")
+	id, soil := kept(t, s, one)
+	takeIn(t, s, one, "Another", today)
+	require.NoError(t, s.AddPlace(t.Context(), one.Collection.ID, store.Place{ID: newID(), Name: "Bedroom"}))
+	require.NoError(t, s.SaveSupply(t.Context(), one, store.Supply{ID: newID(), Name: "violet ink", Unit: "l"}, false))
+	other := ownKind("Monstera of the pier")
+	other.ID += "9"
+	require.NoError(t, s.SaveKind(t.Context(), one, other, 0, false))
+
+	out, err := s.Archive(t.Context(), one.Collection, &id, true, today)
+	require.NoError(t, err)
+	var file bytes.Buffer
+	require.NoError(t, exchange.Write(&file, out))
+	for _, private := range []string{"Another", "Bedroom", "violet ink", "pier", "market stall"} {
+		assert.False(t, strings.Contains(file.String(), private), private)
+	}
+	_, err = s.Import(t.Context(), two, out, today)
+	require.NoError(t, err)
+	places, kinds, supplies := contents(t, s, two)
+	assert.Equal(t, []string{"North sill"}, places)
+	assert.Equal(t, 1, kinds)
+	assert.Empty(t, supplies, "what was used on it is on no shelf here")
+	_, err = s.Archive(t.Context(), two.Collection, &soil, true, today)
+	assert.ErrorIs(t, err, store.ErrNotFound, "there is no such plant")
+
+	// As a table there is room for ids alone.
+	file.Reset()
+	require.NoError(t, exchange.WriteEntries(&file, out.Plants, out.Places))
+	table, err := exchange.Understand(file.Bytes(), today)
+	require.NoError(t, err)
+	table.Kinds = out.Kinds
+	third := pgtest.Account(t, s, "three@example.org")
+	_, err = s.Import(t.Context(), third, table, today)
+	require.NoError(t, err)
+	_, _, supplies = contents(t, s, third)
+	assert.Empty(t, supplies)
+}
+
+// photo is a small picture of a collection's plant.
+func photo(t *testing.T, of uuid.UUID, wide int) store.Picture {
+	t.Helper()
+	var body bytes.Buffer
+	require.NoError(t, jpeg.Encode(&body, image.NewGray(image.Rect(0, 0, wide, 20)), nil))
+	return store.Picture{ID: newID(), PlantID: of, Width: wide, Height: 20, Digest: bytes.Repeat([]byte{byte(wide)}, 32), Body: body.Bytes(), Small: body.Bytes()}
+}
+
+func TestPicturesBelongToOnePlantOfOneCollection(t *testing.T) {
+	s := pgtest.Store(t)
+	one, two := pgtest.Account(t, s, "one@example.org"), pgtest.Account(t, s, "two@example.org")
+	mine, other := takeIn(t, s, one, "Vine", today), takeIn(t, s, one, "Fern", today)
+	picture := photo(t, mine, 30)
+	require.NoError(t, s.AddPicture(t.Context(), one, picture))
+	require.NoError(t, s.AddPicture(t.Context(), one, picture), "the same again does nothing")
+	different := photo(t, mine, 31)
+	different.ID = picture.ID
+	assert.ErrorIs(t, s.AddPicture(t.Context(), one, different), store.ErrConflict)
+	assert.ErrorIs(t, s.AddPicture(t.Context(), two, photo(t, mine, 30)), store.ErrNotFound, "a stranger has no such plant")
+
+	body, err := s.PictureBytes(t.Context(), one.Collection.ID, mine, picture.ID, true)
+	require.NoError(t, err)
+	assert.Equal(t, picture.Small, body)
+	for name, at := range map[string][2]uuid.UUID{"a stranger": {two.Collection.ID, mine}, "another plant": {one.Collection.ID, other}} {
+		_, err := s.PictureBytes(t.Context(), at[0], at[1], picture.ID, false)
+		assert.ErrorIs(t, err, store.ErrNotFound, name)
+		list, err := s.Pictures(t.Context(), at[0], at[1])
+		require.NoError(t, err)
+		assert.Empty(t, list, name)
+	}
+}

@@ -1,0 +1,170 @@
+package store
+
+import (
+	"context"
+	"errors"
+	"fmt"
+	"strings"
+
+	"github.com/google/uuid"
+	"github.com/jmoiron/sqlx"
+
+	"tendermend/core/day"
+	"tendermend/exchange"
+	"tendermend/record"
+)
+
+// Import takes an archive over into a collection, all of it or nothing. What is
+// there already is left alone; places are found by name. Refusals are
+// record.Faults, ErrConflict means that an id is used for something else.
+func (s *Store) Import(ctx context.Context, a Account, in exchange.Archive, today day.Day) (added Added, err error) {
+	if faults := in.Faults(); len(faults) > 0 {
+		return added, faults
+	}
+	err = s.inTx(ctx, func(tx *sqlx.Tx) error {
+		s := s.within(tx)
+		moved, err := s.importPlaces(ctx, a.Collection.ID, in.Places)
+		if err != nil {
+			return err
+		}
+		if err := s.importKinds(ctx, a, in.Kinds); err != nil {
+			return err
+		}
+		if err := s.importSupplies(ctx, a, in); err != nil {
+			return err
+		}
+		for _, p := range in.Plants {
+			got, err := s.importPlant(ctx, tx, a, s.recordOf(p, moved), today, false)
+			if errors.Is(err, ErrConflict) {
+				return fmt.Errorf("plant %s (%s): %w", p.ID, p.Name, err)
+			}
+			if err != nil {
+				return err
+			}
+			added.Plants += got.Plants
+			added.Entries += got.Entries
+			added.Pictures += got.Pictures
+			added.Known += got.Known
+		}
+		return nil
+	})
+	if err != nil {
+		return Added{}, err
+	}
+	return added, nil
+}
+
+// importKinds adds the kinds of an archive that the collection does not have.
+func (s *Store) importKinds(ctx context.Context, a Account, kinds []exchange.Kind) error {
+	for _, k := range kinds {
+		version, err := s.KindVersion(ctx, a.Collection.ID, k.ID)
+		if err != nil {
+			return err
+		}
+		if version > 0 {
+			continue
+		}
+		if err := s.SaveKind(ctx, a, k.Profile, 0, k.Withdrawn); err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
+// importSupplies adds what of an archive's cupboard is not here yet, and stands
+// in for supplies that its entries used and nobody describes: a table of entries
+// has no room for them.
+func (s *Store) importSupplies(ctx context.Context, a Account, in exchange.Archive) error {
+	here, err := s.newestSupplies(ctx, a.Collection.ID)
+	if err != nil {
+		return err
+	}
+	have := map[uuid.UUID]bool{}
+	for _, x := range here {
+		have[x.ID] = true
+	}
+	for _, x := range in.Supplies {
+		if !have[x.ID] {
+			have[x.ID] = true
+			if err := s.SaveSupply(ctx, a, Supply{ID: x.ID, Name: x.Name, Unit: x.Unit, Low: x.Low, Price: x.Price}, x.Withdrawn); err != nil {
+				return err
+			}
+		}
+		for _, m := range x.Moves {
+			if err := s.Stock(ctx, a, m.ID, x.ID, m.On, m.Amount, m.Why); err != nil {
+				return err
+			}
+		}
+	}
+	for id := range in.Used() {
+		if have[id] {
+			continue
+		}
+		if err := s.SaveSupply(ctx, a, Supply{ID: id, Name: "supply of another cupboard", Unit: "pieces"}, true); err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
+// recordOf gives a plant of an archive as it is kept here.
+func (s *Store) recordOf(p exchange.Plant, moved map[uuid.UUID]uuid.UUID) PlantRecord {
+	one := PlantRecord{ID: p.ID, Entries: make([]record.Entry, len(p.Entries))}
+	for i, e := range p.Entries {
+		one.Entries[i] = inPlaces(e, moved)
+		if e.RecordedAt.IsZero() { // a row of a register: it is recorded now
+			one.Entries[i].RecordedAt = s.now()
+		}
+	}
+	for _, x := range p.Pictures {
+		one.Pictures = append(one.Pictures, Picture{ID: x.ID, PlantID: p.ID, Width: x.Width, Height: x.Height, Digest: x.Digest, Body: x.JPEG, Small: x.Small, RecordedAt: x.RecordedAt})
+	}
+	return one
+}
+
+// importPlaces finds or makes the places of an archive and says under which id
+// each stands here.
+func (s *Store) importPlaces(ctx context.Context, collection uuid.UUID, places []exchange.Place) (map[uuid.UUID]uuid.UUID, error) {
+	here, err := s.Places(ctx, collection)
+	if err != nil {
+		return nil, err
+	}
+	byName, byID := map[string]uuid.UUID{}, map[uuid.UUID]bool{}
+	for _, p := range here {
+		byName[strings.ToLower(p.Name)], byID[p.ID] = p.ID, true
+	}
+	moved := map[uuid.UUID]uuid.UUID{}
+	for _, p := range places {
+		if byID[p.ID] {
+			continue
+		}
+		if at, known := byName[strings.ToLower(p.Name)]; known {
+			moved[p.ID] = at
+			continue
+		}
+		if err := s.AddPlace(ctx, collection, Place{ID: p.ID, Name: p.Name, Light: p.Light, Isolation: p.Isolation}); err != nil {
+			return nil, err
+		}
+		byName[strings.ToLower(p.Name)], byID[p.ID] = p.ID, true
+	}
+	return moved, nil
+}
+
+// inPlaces turns an entry's place into the one under which it stands here.
+func inPlaces(e record.Entry, moved map[uuid.UUID]uuid.UUID) record.Entry {
+	switch {
+	case e.Arrived != nil && e.Arrived.Place != nil:
+		if at, is := moved[*e.Arrived.Place]; is {
+			arrived := *e.Arrived
+			arrived.Place = &at
+			e.Arrived = &arrived
+		}
+	case e.Moved != nil && e.Moved.Place != nil:
+		if at, is := moved[*e.Moved.Place]; is {
+			to := *e.Moved
+			to.Place = &at
+			e.Moved = &to
+		}
+	}
+	return e
+}
