@@ -15,6 +15,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"tendermend/core/day"
+	"tendermend/core/plant"
 	"tendermend/core/recovery"
 	"tendermend/core/water"
 	"tendermend/exchange"
@@ -181,4 +182,27 @@ func TestArchivesFollowTheirSchema(t *testing.T) {
 	if strings.Contains(text, `"habit":"fern"`) {
 		assert.Error(t, schema.Validate(broken))
 	}
+}
+
+func TestAPlantAloneTakesOnlyWhatItNames(t *testing.T) {
+	sill, bed, soil, other := uuid.New(), uuid.New(), uuid.New(), uuid.New()
+	id := uuid.New()
+	entries := []record.Entry{
+		{ID: uuid.New(), PlantID: id, Body: record.Body{Arrived: &record.Arrived{Name: "Vine", Profile: "own:vine", Place: &sill}}},
+		{ID: uuid.New(), PlantID: id, Body: record.Body{Did: &record.Did{Step: "pot-up", Used: []record.Used{{Supply: soil, Amount: 2}}}}},
+	}
+	whole := exchange.Archive{Format: exchange.Format,
+		Places:   []exchange.Place{{ID: bed, Name: "Bedroom"}, {ID: sill, Name: "Sill"}},
+		Kinds:    []exchange.Kind{{Profile: plant.Profile{ID: "own:fern"}}, {Profile: plant.Profile{ID: "own:vine"}, Withdrawn: true}},
+		Supplies: []exchange.Supply{{ID: other, Name: "wine"}, {ID: soil, Name: "soil", Low: 3, Moves: []exchange.SupplyMove{{ID: uuid.New(), Amount: 9}}}},
+		Plants:   []exchange.Plant{{ID: id, Entries: entries}}}
+	assert.Equal(t, map[uuid.UUID]bool{soil: true}, whole.Used())
+	alone := whole.Alone()
+	require.Len(t, alone.Places, 1)
+	assert.Equal(t, "Sill", alone.Places[0].Name)
+	require.Len(t, alone.Kinds, 1)
+	assert.Equal(t, exchange.Kind{Profile: plant.Profile{ID: "own:vine"}, Withdrawn: true}, alone.Kinds[0])
+	require.Len(t, alone.Supplies, 1)
+	assert.Equal(t, exchange.Supply{ID: soil, Name: "soil", Withdrawn: true, Moves: []exchange.SupplyMove{}}, alone.Supplies[0], "without what went in and out of that cupboard")
+	assert.Equal(t, entries, alone.Plants[0].Entries)
 }

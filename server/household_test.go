@@ -15,7 +15,9 @@ func (c *client) record(plant string, body map[string]any) answer {
 	if body["id"] == nil {
 		body["id"] = newID()
 	}
-	body["on"] = pgtest.Today.String()
+	if body["on"] == nil {
+		body["on"] = pgtest.Today.String()
+	}
 	return c.call("POST", "/api/plants/"+plant+"/entries", body)
 }
 

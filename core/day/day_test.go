@@ -31,3 +31,27 @@ func TestDayReadsAndWritesJSON(t *testing.T) {
 	assert.Equal(t, day.Of(2026, 11, 24), back.On)
 	assert.ErrorContains(t, json.Unmarshal([]byte(`{"on":"24.11.26"}`), &back), "year-month-day")
 }
+
+func TestDayGoesIntoADateColumnAndComesBack(t *testing.T) {
+	on := day.Of(2026, time.November, 24)
+	stored, err := on.Value()
+	require.NoError(t, err)
+	assert.Equal(t, "2026-11-24", stored)
+	for name, column := range map[string]any{"as a date": time.Date(2026, 11, 24, 0, 0, 0, 0, time.UTC), "as text": "2026-11-24"} {
+		var back day.Day
+		require.NoError(t, back.Scan(column), name)
+		assert.Equal(t, on, back, name)
+	}
+	var none day.Day
+	for _, column := range []any{nil, 20857, "soon"} {
+		assert.Error(t, none.Scan(column), "%v", column)
+	}
+	assert.Equal(t, time.November, on.Month())
+}
+
+func TestDaysThatAreNotThereAreRefused(t *testing.T) {
+	for _, words := range []string{"", "2026-02-30", "2026-13-01", "26-1-1", "2026-11-24T00:00:00Z"} {
+		_, err := day.Parse(words)
+		assert.ErrorContains(t, err, "year-month-day", words)
+	}
+}

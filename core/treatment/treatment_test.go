@@ -153,3 +153,27 @@ func TestBadCausesAreNamed(t *testing.T) {
 	_, err = treatment.Compose(situation("fern", "drought", "curse"))
 	assert.ErrorContains(t, err, `causes[1]: there is no cause "curse"`)
 }
+
+// Common practice: about 3 g of dry moss for each centimetre of root ball; dry
+// long-fibred moss takes up many times its weight in water.
+func TestMossForAWrapFollowsTheRootBall(t *testing.T) {
+	s := situation("sympodial-orchid", "dry-root-loss")
+	s.Answers = treatment.Answers{School: "S4", LiveRoots: new(int)}
+	*s.Answers.LiveRoots = 3
+	assert.Empty(t, find(compose(t, s), "moss-wrap").Amounts, "nobody measured the root ball")
+	ball := 6.0
+	s.Answers.RootBallCM = &ball
+	amounts := find(compose(t, s), "moss-wrap").Amounts
+	require.NotEmpty(t, amounts)
+	assert.Equal(t, "dry moss", amounts[0].What)
+	assert.InDelta(t, 18, amounts[0].Value, 1e-9)
+	for _, a := range amounts {
+		assert.NotEmpty(t, a.Working.Formula, a.What)
+		assert.NotEmpty(t, a.Working.Source, a.What)
+	}
+}
+
+func TestSchoolsAreCalledByTheirNames(t *testing.T) {
+	assert.Equal(t, "Water bridge", treatment.SchoolName("S1"))
+	assert.Equal(t, "S99", treatment.SchoolName("S99"), "an unknown one keeps its id")
+}

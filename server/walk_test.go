@@ -1,0 +1,213 @@
+package server_test
+
+import (
+	"fmt"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"tendermend/core/day"
+	"tendermend/internal/pgtest"
+	"tendermend/server"
+)
+
+// ago is the day so many days before the tests' today.
+func ago(days int) string { return (pgtest.Today - day.Day(days)).String() }
+
+// tell records on an earlier day and wants it taken.
+func (c *client) tell(plant string, daysAgo int, kind string, body map[string]any) {
+	c.t.Helper()
+	a := c.record(plant, map[string]any{"on": ago(daysAgo), kind: body})
+	require.Equal(c.t, 200, a.status, a.raw)
+}
+
+// arrive takes a plant in on an earlier day.
+func (c *client) arrive(daysAgo int, arrived map[string]any) (plant string) {
+	c.t.Helper()
+	plant = newID()
+	if arrived["isolated"] == nil {
+		arrived["isolated"] = false
+	}
+	c.tell(plant, daysAgo, "arrived", arrived)
+	return plant
+}
+
+// diagnose examines a plant, accepts causes and plans.
+func (c *client) diagnose(plant string, daysAgo int, causes ...string) {
+	c.t.Helper()
+	c.tell(plant, daysAgo, "examined", map[string]any{"present": []string{"root.mushy", "root.smell"}, "absent": []string{"pest.cotton"}})
+	c.tell(plant, daysAgo, "diagnosed", map[string]any{"causes": causes})
+	c.tell(plant, daysAgo, "planned", map[string]any{"answers": map[string]any{"rootBallCm": 7}})
+}
+
+func (c *client) place(name string, isolation bool) (id string) {
+	c.t.Helper()
+	id = newID()
+	a := c.call("POST", "/api/places", map[string]any{"id": id, "name": name, "isolation": isolation})
+	require.Equal(c.t, 200, a.status, a.raw)
+	return id
+}
+
+// at follows a path of names and numbers through an answer.
+func at(t *testing.T, v any, path ...any) any {
+	t.Helper()
+	for _, p := range path {
+		switch p := p.(type) {
+		case string:
+			m, is := v.(map[string]any)
+			require.True(t, is, "%v: no object at %v", path, p)
+			v = m[p]
+		case int:
+			list, is := v.([]any)
+			require.True(t, is && p < len(list), "%v: no %d. in %v", path, p, v)
+			v = list[p]
+		}
+	}
+	return v
+}
+
+func TestTheWalkGoesFromCleanPlacesToIsolatedOnes(t *testing.T) {
+	_, url := serve(t, server.Options{OpenAccounts: true})
+	c, stranger := member(t, url, "one@example.org"), member(t, url, "other@example.org")
+	cage, sill := c.place("Cage", true), c.place("Sill", false)
+	sick := c.arrive(30, map[string]any{"name": "In the cage", "habit": "aroid-vine", "place": cage, "isolated": true})
+	c.diagnose(sick, 30, "root-rot")
+	c.arrive(3, map[string]any{"name": "Newcomer", "habit": "fern", "place": sill})
+	c.arrive(2, map[string]any{"name": "Nowhere yet", "habit": "fern"})
+	gone := c.arrive(40, map[string]any{"name": "Gone", "habit": "fern", "place": sill})
+	c.tell(gone, 20, "closed", map[string]any{"outcome": "given-away"})
+	c.place("Empty shelf", false)
+
+	walk := c.call("GET", "/api/rounds", nil)
+	require.Equal(t, 200, walk.status, walk.raw)
+	assert.EqualValues(t, 3, walk.body["looks"])
+	assert.EqualValues(t, 4, walk.body["plants"])
+	assert.EqualValues(t, 0, walk.body["more"])
+	places := walk.body["places"].([]any)
+	require.Len(t, places, 3, "places where nothing is due are not walked")
+	var names []string
+	minutes := 0.0
+	for i := range places {
+		names = append(names, fmt.Sprint(at(t, places, i, "place")))
+		minutes += at(t, places, i, "stops", 0, "minutes").(float64)
+	}
+	assert.Equal(t, "Cage", names[2], "what is isolated comes last")
+	assert.Equal(t, true, at(t, places, 2, "apart"))
+	assert.Contains(t, names, "No place given")
+	assert.Equal(t, minutes, walk.body["minutes"])
+	stop := at(t, places, 2, "stops", 0)
+	assert.Equal(t, []any{"Root rot"}, at(t, stop, "causes"))
+	tasks := at(t, stop, "tasks").([]any)
+	for i := 1; i < len(tasks); i++ {
+		assert.GreaterOrEqual(t, at(t, tasks, i-1, "weight"), at(t, tasks, i, "weight"), "weightiest first")
+	}
+	for i := range tasks {
+		assert.NotEmpty(t, at(t, tasks, i, "why"), "each says why")
+		assert.LessOrEqual(t, at(t, tasks, i, "from"), ago(0), "and is due")
+	}
+	none := stranger.call("GET", "/api/rounds", nil)
+	assert.EqualValues(t, 0, none.body["looks"])
+	assert.Empty(t, none.body["places"])
+}
+
+func TestAStalledPlantIsOnTheWalkOnlyWhileItStandsStill(t *testing.T) {
+	_, url := serve(t, server.Options{OpenAccounts: true})
+	c := member(t, url, "one@example.org")
+	plant := c.arrive(120, map[string]any{"name": "Stands still", "habit": "aroid-vine", "leaves": 5})
+	c.diagnose(plant, 120, "root-rot")
+	c.tell(plant, 110, "staged", map[string]any{"track": "foliage-rerooting", "from": "stabilise", "to": "re-root", "reason": "no smell"})
+	for on := 108; on > 2; on -= 6 {
+		c.tell(plant, on, "checked", map[string]any{"readings": []any{map[string]any{"measure": "wilt", "value": 0}, map[string]any{"measure": "longest-root", "value": 12}}})
+	}
+	asked := func() string {
+		walk := c.call("GET", "/api/rounds", nil)
+		require.Equal(t, 200, walk.status, walk.raw)
+		return walk.raw
+	}
+	assert.Contains(t, asked(), "Look below: it stands still")
+	c.tell(plant, 0, "checked", map[string]any{"readings": []any{map[string]any{"measure": "longest-root", "value": 31}}})
+	assert.NotContains(t, asked(), "Look below: it stands still", "its root has moved")
+}
+
+func TestALookBackOverTheCollectionCountsByCauseAndSchool(t *testing.T) {
+	_, url := serve(t, server.Options{OpenAccounts: true})
+	c, stranger := member(t, url, "one@example.org"), member(t, url, "other@example.org")
+	for i, outcome := range []string{"lost", "given-away", "kept-under-watch", ""} {
+		plant := c.arrive(200, map[string]any{"name": fmt.Sprintf("Vine %d", i), "habit": "aroid-vine"})
+		c.diagnose(plant, 190, "root-rot")
+		c.tell(plant, 190-20*(i+1), "staged", map[string]any{"track": "foliage-rerooting", "from": "stabilise", "to": "re-root", "reason": "no smell"})
+		if outcome != "" {
+			c.tell(plant, 60, "closed", map[string]any{"outcome": outcome, "reason": "told"})
+		}
+	}
+	slipper := c.arrive(100, map[string]any{"name": "Slipper", "habit": "sympodial-orchid"})
+	c.tell(slipper, 100, "examined", map[string]any{"present": []string{"root.few-live", "root.dry-dead"}, "absent": []string{}})
+	c.tell(slipper, 100, "diagnosed", map[string]any{"causes": []string{"dry-root-loss"}})
+	c.tell(slipper, 100, "planned", map[string]any{"answers": map[string]any{"liveRoots": 0, "school": "S1"}})
+	c.tell(slipper, 50, "closed", map[string]any{"outcome": "lost", "reason": "dried out"})
+	recent := c.arrive(5, map[string]any{"name": "Came of late", "habit": "fern"})
+
+	r := c.call("GET", "/api/review", nil)
+	require.Equal(t, 200, r.status, r.raw)
+	assert.Equal(t, []any{2.0, 2.0, 2.0}, []any{at(t, r.body, "all", "saved"), at(t, r.body, "all", "lost"), at(t, r.body, "all", "inWork")})
+	assert.Equal(t, "root-rot", at(t, r.body, "byCause", 0, "of"), "the commonest first")
+	assert.Equal(t, []any{2.0, 1.0, 1.0}, []any{at(t, r.body, "byCause", 0, "saved"), at(t, r.body, "byCause", 0, "lost"), at(t, r.body, "byCause", 0, "inWork")})
+	// The score interval (Newcombe 1998, method 3) of 2 of 3, worked by hand: 0.208 to 0.939.
+	assert.InDelta(t, 0.208, at(t, r.body, "byCause", 0, "low"), 5e-4)
+	assert.InDelta(t, 0.939, at(t, r.body, "byCause", 0, "high"), 5e-4)
+	assert.Equal(t, "Water bridge", at(t, r.body, "bySchool", 0, "label"))
+	stage := at(t, r.body, "stages", 0)
+	assert.Equal(t, []any{"stabilise", 4.0, 50.0, true}, []any{at(t, stage, "stage"), at(t, stage, "n"), at(t, stage, "median"), at(t, stage, "long")}, "20, 40, 60 and 80 days")
+	assert.Equal(t, "Slipper", at(t, r.body, "endings", 0, "name"), "what ended last stands first")
+	assert.Contains(t, fmt.Sprint(r.body["source"]), "Wilson 1927")
+
+	half := c.call("GET", "/api/review?span=half-year", nil)
+	assert.EqualValues(t, 1, at(t, half.body, "all", "lost"), "only what came in the last half year")
+	assert.EqualValues(t, 1, at(t, half.body, "all", "inWork"))
+	assert.Equal(t, 422, c.call("GET", "/api/review?span=ever", nil).status)
+	for _, list := range []string{"byCause", "bySchool", "stages", "endings"} {
+		assert.Empty(t, stranger.call("GET", "/api/review", nil).body[list], list)
+	}
+	early := c.call("GET", "/api/plants/"+recent+"/review", nil)
+	require.Equal(t, 200, early.status, early.raw)
+	assert.EqualValues(t, 1, early.body["looks"], "the day it came")
+}
+
+// The words under the suspects follow from how far the differential has come.
+func TestTheVerdictSaysWhereTheDifferentialStands(t *testing.T) {
+	_, url := serve(t, server.Options{OpenAccounts: true})
+	c := member(t, url, "one@example.org")
+	for name, tc := range map[string]struct {
+		present, absent []string
+		says            string
+	}{
+		"nothing seen":    {[]string{}, []string{"root.smell"}, "Not enough to go on"},
+		"plain root rot":  {[]string{"root.mushy", "root.smell", "med.wet-long", "root.few-live", "leaf.yellow-from-base"}, []string{"pest.cotton", "pest.webbing"}, "sure"},
+		"something moves": {[]string{"leaf.drooping"}, []string{}, ""},
+	} {
+		plant := c.arrive(60, map[string]any{"name": name, "habit": "aroid-vine"})
+		a := c.call("POST", "/api/plants/"+plant+"/differential", map[string]any{"present": tc.present, "absent": tc.absent})
+		require.Equal(t, 200, a.status, a.raw)
+		assert.Contains(t, fmt.Sprint(a.body["verdict"]), tc.says, name)
+		assert.NotEmpty(t, a.body["verdict"], name)
+		sum := 0.0
+		for i := range a.body["sets"].([]any) {
+			sum += at(t, a.body, "sets", i, "chance").(float64)
+		}
+		assert.LessOrEqual(t, sum, 1+1e-9, name)
+	}
+}
+
+func TestTheDemoIsOpenedOnlyWhereThereIsOne(t *testing.T) {
+	_, url := serve(t, server.Options{OpenAccounts: true})
+	assert.Equal(t, 404, visit(t, url).call("POST", "/api/session/demo", nil).status)
+	_, url = serve(t, server.Options{OpenAccounts: true, DemoEmail: "clinic@example.org"})
+	member(t, url, "clinic@example.org")
+	guest := visit(t, url)
+	assert.Equal(t, 401, guest.call("GET", "/api/rounds", nil).status)
+	a := guest.call("POST", "/api/session/demo", nil)
+	require.Equal(t, 200, a.status, a.raw)
+	assert.Equal(t, true, a.body["signedIn"])
+	assert.Equal(t, 200, guest.call("GET", "/api/rounds", nil).status)
+}
