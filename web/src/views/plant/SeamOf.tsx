@@ -1,8 +1,11 @@
 import { useState } from "react";
+import { Link } from "react-router";
 import type { Knowledge, PlantFile } from "../../api/client";
 import { useKnowledge } from "../../api/hooks";
 import { addDays, daysBetween, sayDay } from "../../dates";
-import { type Curve, Story, type Strand } from "../../seam/Story";
+import type { Curve } from "../../seam/Curve";
+import { Story } from "../../seam/Story";
+import type { Strand } from "../../seam/StrandLine";
 import { type System, sayQuantity, toShown, useUnits } from "../../units";
 import classes from "./Standing.module.css";
 
@@ -131,6 +134,36 @@ function SeamTable({ file, curves, knowledge }: { file: PlantFile; curves: Curve
           </tbody>
         </table>
       ))}
+      {file.seam.bare.length > 0 && (
+        <table className={classes.table}>
+          <caption>Nobody looked</caption>
+          <tbody>
+            {file.seam.bare.map((b) => (
+              <tr key={b.from}>
+                <th scope="row">
+                  {sayDay(b.from, file.today)} to {sayDay(b.to, file.today)}
+                </th>
+                <td>{count(daysBetween(b.from, b.to), "day")}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      {file.follow.pictures.length > 0 && (
+        <table className={classes.table}>
+          <caption>Pictures</caption>
+          <tbody>
+            {file.follow.pictures.map((p) => (
+              <tr key={p.entry}>
+                <th scope="row">
+                  <Link to={`/plants/${file.id}/pictures?show=${p.picture}`}>{sayDay(p.on, file.today)}</Link>
+                </th>
+                <td>from the {p.side}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
       {file.follow.strands.length > 0 && (
         <table className={classes.table}>
           <caption>Growths</caption>
