@@ -1,4 +1,5 @@
 import { keepPreviousData, useInfiniteQuery, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useRef } from "react";
 import { type Answers, answer, client, type NewEntry, type Schemas } from "./client";
 import { newId } from "./id";
 
@@ -261,19 +262,25 @@ export function useImport() {
 /** An entry before it gets its id and is sent. */
 export type Draft = Omit<NewEntry, "id"> & { id?: string };
 
-/** Records an entry on a plant. The id is made once per draft, so that trying again does nothing twice. */
+/**
+ * Records an entry on a plant. Its id is made once: the same entry sent again after it failed keeps its id, since
+ * it may have been recorded while only the answer was lost.
+ */
 export function useRecord(plant: string) {
   const cache = useQueryClient();
+  const failed = useRef<{ said: string; id: string }>(undefined);
   return useMutation({
-    mutationFn: (draft: Draft) =>
-      answer(
-        client.POST("/api/plants/{plant}/entries", {
-          params: { path: { plant } },
-          body: { ...draft, id: draft.id ?? newId() },
-        }),
-      ),
-    onSuccess: () =>
-      Promise.all([
+    mutationFn: (draft: Draft) => {
+      const said = JSON.stringify({ ...draft, id: undefined });
+      const id = draft.id ?? (failed.current?.said === said ? failed.current.id : newId());
+      failed.current = { said, id };
+      return answer(
+        client.POST("/api/plants/{plant}/entries", { params: { path: { plant } }, body: { ...draft, id } }),
+      );
+    },
+    onSuccess: () => {
+      failed.current = undefined;
+      return Promise.all([
         cache.invalidateQueries({ queryKey: ["plant", plant] }),
         cache.invalidateQueries({ queryKey: ["entries", plant] }),
         cache.invalidateQueries({ queryKey: ["differential", plant] }),
@@ -285,7 +292,8 @@ export function useRecord(plant: string) {
         cache.invalidateQueries({ queryKey: ["collection-review"] }),
         cache.invalidateQueries({ queryKey: ["supplies"] }),
         cache.invalidateQueries({ queryKey: ["shopping", plant] }),
-      ]),
+      ]);
+    },
     // A conflict means that the record moved on: show what it says now. Nobody waits for that.
     onError: () => {
       void cache.invalidateQueries({ queryKey: ["plant", plant] });
