@@ -29,7 +29,7 @@ func (p *page) axe() []finding {
 	source, err := os.ReadFile("../web/node_modules/axe-core/axe.min.js")
 	require.NoError(p.t, err)
 	p.run(script(string(source)))
-	ctx, cancel := context.WithTimeout(p.ctx, 30*time.Second)
+	ctx, cancel := context.WithTimeout(p.ctx, 2*patience)
 	defer cancel()
 	raw, err := chromedp.Run(ctx, chromedp.Evaluate[string](`axe.run(document, {resultTypes: ["violations"]}).then(r => JSON.stringify(r.violations))`,
 		func(e *runtime.EvaluateParams) { yes := true; e.AwaitPromise = &yes }))

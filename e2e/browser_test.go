@@ -89,6 +89,10 @@ func chromium(t *testing.T) string {
 	return ""
 }
 
+// patience is how long a page may take to come to what is waited for: only a
+// failure takes so long, and a busy machine is no failure.
+const patience = 20 * time.Second
+
 // page opens a browser window of the size on the site.
 func (s *site) page(t *testing.T, width, height int64) *page {
 	t.Helper()
@@ -98,7 +102,7 @@ func (s *site) page(t *testing.T, width, height int64) *page {
 		chromedp.UserDataDir(filepath.Join(t.TempDir(), "browser")))
 	allocator, cancelAllocator := chromedp.NewExecAllocator(context.Background(), options...)
 	ctx, cancel := chromedp.NewContext(allocator)
-	ctx, cancelTime := context.WithTimeout(ctx, 4*time.Minute)
+	ctx, cancelTime := context.WithTimeout(ctx, 6*time.Minute)
 	t.Cleanup(func() { cancelTime(); cancel(); cancelAllocator() })
 	// The browser lives as long as the context it is first used with.
 	require.NoError(t, chromedp.Do(ctx), "starting chromium")
@@ -126,7 +130,7 @@ func (p *page) prefer(feature, value string) {
 
 func (p *page) run(actions ...chromedp.Action[chromedp.Void]) {
 	p.t.Helper()
-	ctx, cancel := context.WithTimeout(p.ctx, 20*time.Second)
+	ctx, cancel := context.WithTimeout(p.ctx, 2*patience)
 	defer cancel()
 	if err := chromedp.Do(ctx, actions...); err != nil {
 		text, _ := chromedp.Run(p.ctx, chromedp.Evaluate[string](`document.body.innerText.slice(-700)`))
@@ -163,7 +167,7 @@ func (p *page) see(words string) {
 func (p *page) until(condition string) {
 	p.t.Helper()
 	p.run(chromedp.Func(func(ctx context.Context, t *chromedp.Target) error {
-		_, err := chromedp.Poll[bool](condition, chromedp.WithPollingTimeout(8*time.Second))(ctx, t)
+		_, err := chromedp.Poll[bool](condition, chromedp.WithPollingTimeout(patience))(ctx, t)
 		return err
 	}))
 }
@@ -203,7 +207,7 @@ func script(text string) chromedp.Action[chromedp.Void] {
 // eval gives what a script on the page comes to.
 func eval[T any](p *page, script string) T {
 	p.t.Helper()
-	ctx, cancel := context.WithTimeout(p.ctx, 20*time.Second)
+	ctx, cancel := context.WithTimeout(p.ctx, 2*patience)
 	defer cancel()
 	v, err := chromedp.Run(ctx, chromedp.Evaluate[T](script))
 	require.NoError(p.t, err)
