@@ -59,6 +59,7 @@ type PlantFile struct {
 	Tasks     []record.Task          `json:"tasks" doc:"All that is to come, by day."`
 	Curves    recovery.History       `json:"curves" doc:"Readings by measure."`
 	Closed    *record.Closed         `json:"closed,omitempty"`
+	ClosedOn  *day.Day               `json:"closedOn,omitempty"`
 	Said      []record.Said          `json:"said" doc:"What each look said, oldest first."`
 	Cases     []record.Case          `json:"cases" doc:"What it turned out to be."`
 	Pot       record.Pot             `json:"pot"`
@@ -184,6 +185,9 @@ func plantFile(s record.State, place string, apart bool, today day.Day, south bo
 	if s.Plan != nil {
 		on := s.PlannedOn
 		f.PlannedOn = &on
+	}
+	if s.Closed != nil {
+		f.ClosedOn = &s.ClosedOn
 	}
 	if s.Closed == nil {
 		for i, course := range s.Leading() {

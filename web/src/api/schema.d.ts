@@ -2199,6 +2199,7 @@ export interface components {
             /** @description Pieces taken of it. */
             children: components["schemas"]["Kin"][];
             closed?: components["schemas"]["Closed"];
+            closedOn?: string;
             /** @description Readings by measure. */
             curves: {
                 [key: string]: components["schemas"]["Reading"][];

@@ -2,6 +2,7 @@ import { Button, FileButton, Group } from "@mantine/core";
 import { useState } from "react";
 import { useImport } from "../api/hooks";
 import { Refused } from "../shell/States";
+import { sayCount } from "./words";
 
 const out = [
   {
@@ -79,8 +80,9 @@ export function Exchange() {
           <Refused error={take.error} />
           {added && (
             <p role="status" style={{ margin: "10px 0 0" }}>
-              From {name}: <b>{added.plants} plants</b>, {added.entries} entries and {added.pictures} pictures were
-              taken over; {added.known} were here already.
+              From {name}: <b>{sayCount(added.plants, "plant")}</b>, {added.entries}{" "}
+              {added.entries === 1 ? "entry" : "entries"} and {sayCount(added.pictures, "picture")} taken over;{" "}
+              {added.known} were here already.
             </p>
           )}
         </section>

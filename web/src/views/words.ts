@@ -22,6 +22,9 @@ const isolations: Record<string, string> = { clean: "among the others", watch: "
 /** How freely a plant stands among the others, in words. */
 export const isolationWord = (isolation: string) => isolations[isolation] ?? isolation;
 
+/** How many of a thing: "1 look", "3 looks". */
+export const sayCount = (n: number, one: string) => `${n} ${one}${n === 1 ? "" : "s"}`;
+
 /** A chance as people say it: "7 in 10", "1 in 12", "nearly sure". */
 export function sayChance(chance: number): string {
   if (chance >= 0.985) return "nearly sure";

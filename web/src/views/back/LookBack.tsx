@@ -8,7 +8,7 @@ import { How } from "../../shell/How";
 import { Bare, Failed, Waiting } from "../../shell/States";
 import { Beside, onOneScale } from "../plant/Beside";
 import { usePlantFile } from "../plant/PlantPage";
-import { sentence, standingWord } from "../words";
+import { sayCount, sentence, standingWord } from "../words";
 import classes from "./LookBack.module.css";
 
 const spans = [
@@ -17,7 +17,6 @@ const spans = [
   { value: "whole", label: "All of it" },
 ];
 
-const sayCount = (n: number, one: string) => `${n} ${one}${n === 1 ? "" : "s"}`;
 export const sayDays = (n: number) => sayCount(n, "day");
 
 /** A span of weeks in words; where it is short, in days. */

@@ -190,7 +190,7 @@ describe("out and in", () => {
       new File(["name,habit\n"], "mine.csv", { type: "text/csv" }),
     );
     expect((await screen.findByRole("status")).textContent).toBe(
-      "From mine.csv: 2 plants, 40 entries and 3 pictures were taken over; 1 were here already.",
+      "From mine.csv: 2 plants, 40 entries and 3 pictures taken over; 1 were here already.",
     );
     expect(asked[0]?.path).toBe("/api/import");
   });

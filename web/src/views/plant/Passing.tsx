@@ -3,7 +3,6 @@ import { useState } from "react";
 import { Link } from "react-router";
 import type { PlantFile, Schemas } from "../../api/client";
 import { useRecord } from "../../api/hooks";
-import { newId } from "../../api/id";
 import { sayDay } from "../../dates";
 import { Refused } from "../../shell/States";
 import { useUndo } from "../undo";
@@ -187,12 +186,15 @@ export function CloseCase({ file }: { file: PlantFile }) {
 /** A closed case, and the way to reopen it. */
 export function ClosedCase({ file, check }: { file: PlantFile; check: () => void }) {
   const record = useRecord(file.id);
-  const [id] = useState(newId);
   return (
     <div className="patch">
       <h2>
         {sentence(standingWord(file.closed?.outcome ?? "mended"))}
-        {file.seam.ended && <span className={classes.stage}> on {sayDay(file.seam.ended, file.today)}</span>}
+        {file.closedOn && (
+          <span className={classes.stage}>
+            {isOver(file.closed) ? " on" : " since"} {sayDay(file.closedOn, file.today)}
+          </span>
+        )}
       </h2>
       <p>{file.closed?.reason || "The case is closed; its record is kept."}</p>
       <p>
@@ -203,7 +205,7 @@ export function ClosedCase({ file, check }: { file: PlantFile; check: () => void
         <Button
           variant="default"
           loading={record.isPending}
-          onClick={() => record.mutate({ id, on: file.today, reopened: {} })}
+          onClick={() => record.mutate({ on: file.today, reopened: {} })}
         >
           Reopen the case
         </Button>

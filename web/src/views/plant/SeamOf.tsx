@@ -7,9 +7,8 @@ import type { Curve } from "../../seam/Curve";
 import { Story } from "../../seam/Story";
 import type { Strand } from "../../seam/StrandLine";
 import { type System, sayQuantity, toShown, useUnits } from "../../units";
+import { sayCount } from "../words";
 import classes from "./Standing.module.css";
-
-const count = (n: number, one: string) => `${n} ${one}${n === 1 ? "" : "s"}`;
 
 type Readings = Record<string, { on: string; value: number }[]>;
 
@@ -23,7 +22,7 @@ export function SeamOf({ file }: { file: PlantFile }) {
   const after = r?.stages?.[r.index + 1]?.name ?? "mended";
   const seam = file.seam;
   const curves = curvesOf(file, knowledge.data, system);
-  const said = `${count(seam.looks, "look")} in ${count(daysBetween(seam.from, seam.ended ?? file.today), "day")}, ${count(seam.knots.length + seam.beside.length, "gate")} passed, ${seam.loose.length === 1 ? "1 step" : `${seam.loose.length} steps`} back`;
+  const said = `${sayCount(seam.looks, "look")} in ${sayCount(daysBetween(seam.from, seam.ended ?? file.today), "day")}, ${sayCount(seam.knots.length + seam.beside.length, "gate")} passed, ${seam.loose.length === 1 ? "1 step" : `${seam.loose.length} steps`} back`;
   return (
     <>
       <Story
@@ -143,7 +142,7 @@ function SeamTable({ file, curves, knowledge }: { file: PlantFile; curves: Curve
                 <th scope="row">
                   {sayDay(b.from, file.today)} to {sayDay(b.to, file.today)}
                 </th>
-                <td>{count(daysBetween(b.from, b.to), "day")}</td>
+                <td>{sayCount(daysBetween(b.from, b.to), "day")}</td>
               </tr>
             ))}
           </tbody>

@@ -147,7 +147,7 @@ describe("the end of a case", () => {
     const asked = serve(refused("The record cannot be reached just now."));
     const file = plantFile({
       closed: { outcome: "lost", reason: "Frost at the door." },
-      seam: { ...plantFile().seam, ended: "2026-11-20" },
+      closedOn: "2026-11-20",
     } as Partial<PlantFile>);
     show(<ClosedCase file={file} check={() => {}} />);
     expect(pageText()).toContain("Lost on 20 November");
@@ -168,11 +168,11 @@ describe("the end of a case", () => {
     serve(kept);
     show(
       <ClosedCase
-        file={plantFile({ closed: { outcome: "kept-under-watch" } } as Partial<PlantFile>)}
+        file={plantFile({ closed: { outcome: "kept-under-watch" }, closedOn: "2026-11-20" } as Partial<PlantFile>)}
         check={() => {}}
       />,
     );
-    expect(pageText()).toContain("Kept under watch");
+    expect(pageText()).toContain("Kept under watch since 20 November");
     expect(screen.getByRole("button", { name: "Look at it now" })).toBeTruthy();
     expect(screen.getByRole("button", { name: "Close the case" })).toBeTruthy();
   });
