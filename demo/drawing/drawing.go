@@ -47,7 +47,11 @@ type Pot struct{ X1, X2, Y float64 }
 // pixels to the mm: the pot is at most a third of the picture, and the largest
 // leaves still fit.
 func (s Scene) scale() float64 {
-	return min(150/s.FrameMM, 205/max(s.Largest, 40))
+	leaf := 205.0
+	if s.Figure == "vine" || s.Figure == "creeper" || s.Figure == "tree" {
+		leaf = 128 // on a stem that leans, leaves reach further out
+	}
+	return min(150/s.FrameMM, leaf/max(s.Largest, 40))
 }
 
 type pen struct {
