@@ -47,9 +47,13 @@ func (s *State) strand(id string) *recovery.Strand {
 	return nil
 }
 
-// settleReadings adds to the readings what strands and the pest's clock tell.
+// settleReadings adds to the readings what strands, the pot and the pest's clock
+// tell.
 func (s *State) settleReadings() {
 	recovery.FeedReadings(s.Readings, s.Strands)
+	if s.Pot.DepthCM != nil {
+		s.Readings[recovery.PotDepthKey] = []recovery.Reading{{On: s.ArrivedOn, Value: *s.Pot.DepthCM * 10}}
+	}
 	if s.Plan == nil {
 		return
 	}

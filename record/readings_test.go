@@ -8,6 +8,7 @@ import (
 
 	"tendermend/core/climate"
 	"tendermend/core/day"
+	"tendermend/core/recovery"
 	"tendermend/core/roots"
 	"tendermend/record"
 )
@@ -30,6 +31,8 @@ func TestTheDishFallsWithTheLongestRoot(t *testing.T) {
 		assert.Equal(t, step.level, level.Value, "a root of %d mm in a pot of 90 mm", step.root)
 		assert.Equal(t, "mm", level.Unit)
 	}
+	depth, known := b.state().Readings.Last(recovery.PotDepthKey)
+	assert.True(t, known && depth.Value == 90, "and the forecast knows how deep the pot is")
 	// A tally measures the longest root as well.
 	b.write(5, record.Body{Tallied: &record.Tallied{Tally: roots.Tally{InMedium: roots.Count{Live: 4}, LongestMM: p(50.0)}}})
 	level, _ := b.state().DishLevel()

@@ -23,6 +23,7 @@ type stageCase struct {
 var stageCases = []stageCase{
 	{"foliage-rerooting", "re-root", "aroid-vine", sim.Spec{Leaves: 8, LeafMM: 140, PotMM: 100, Roots: 0.08, Reserves: 0.6, Water: 0.5, Lag: 8, Every: 3, RootMM: 1.7}},
 	{"orchid-water-bridge", "cup", "sympodial-orchid", sim.Spec{Leaves: 6, LeafMM: 200, PotMM: 90, Reserves: 0.6, Water: 0.6, Lag: 32, Every: 6, RootMM: 0.9}},
+	{"orchid-water-bridge", "falling-dish", "sympodial-orchid", sim.Spec{Leaves: 6, LeafMM: 200, PotMM: 90, Reserves: 0.6, Water: 0.6, Lag: 5, Every: 8, RootMM: 1.5}},
 	{"orchid-moss", "re-root", "monopodial-orchid", sim.Spec{Leaves: 5, LeafMM: 180, PotMM: 90, Roots: 0.1, Reserves: 0.6, Water: 0.6, Lag: 36, Every: 9, RootMM: 0.9}},
 	{"rejuvenation", "root", "wax-vine", sim.Spec{Leaves: 6, LeafMM: 60, PotMM: 80, Reserves: 0.6, Water: 0.6, Lag: 15, Every: 3, RootMM: 1.4}},
 }
@@ -48,7 +49,7 @@ func follow(t *testing.T, c stageCase, seed uint64, look int) (forecast, bool) {
 	began := day.Of(2026, time.June, 10)
 	p := sim.New(c.spec, began, seed)
 	p.Treat()
-	h := recovery.History{}
+	h := recovery.History{recovery.PotDepthKey: {{On: began, Value: c.spec.PotMM}}}
 	var f forecast
 	looks := 0
 	for d := 1; d < 700; d++ {

@@ -101,6 +101,13 @@ func (c Yes) Judge(h History, began, today day.Day) Standing {
 	return s
 }
 
+// PotDepthKey is where a history keeps how deep the plant's pot is, mm.
+const PotDepthKey = "pot-depth"
+
+// Down wants roots at the pot's bottom. It is judged by what was seen there; how
+// long it may take follows from the longest root and the pot's depth.
+type Down struct{ Yes }
+
 // Quiet wants a run of days, from looks at both ends, in which none of the
 // measures was answered yes (or rose above zero). The run starts at the last
 // alarm, or at the stage's first look.

@@ -51,15 +51,27 @@ type paced interface {
 }
 
 func (c AtLeast) pace(h History, began, today day.Day) (pace, bool) {
-	m := measureByID[c.Measure]
-	if !m.Growing {
+	if !measureByID[c.Measure].Growing {
 		return pace{}, false
 	}
+	return h.paceOf(c.Measure, c.Value, began, today)
+}
+
+func (c Down) pace(h History, began, today day.Day) (pace, bool) {
+	depth, known := h.Last(PotDepthKey)
+	if !known {
+		return pace{}, false
+	}
+	return h.paceOf("longest-root", depth.Value, began, today)
+}
+
+// paceOf is how fast a measure goes towards a value.
+func (h History) paceOf(measure string, wanted float64, began, today day.Day) (pace, bool) {
 	var x, y []float64
-	for _, r := range h.within(c.Measure, began-lookBack, today) {
+	for _, r := range h.within(measure, began-lookBack, today) {
 		x, y = append(x, float64(r.On-today)), append(y, r.Value)
 	}
-	return paceTo(c.Measure, c.Value, x, y)
+	return paceTo(measure, wanted, x, y)
 }
 
 func (c Sum) pace(h History, began, today day.Day) (pace, bool) {

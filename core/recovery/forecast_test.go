@@ -37,6 +37,36 @@ func TestItsOwnPaceMovesTheWindow(t *testing.T) {
 	assert.Contains(t, names, "longest root now, by its line")
 }
 
+// The longest root and the pot's depth tell when roots may reach the bottom,
+// while nobody sees them there and none is five centimetres long.
+func TestRootsOnTheirWayDownTellTheirPace(t *testing.T) {
+	s := stage(t, "orchid-water-bridge", "falling-dish")
+	at := began + 35
+	h := recovery.History{}
+	grow(h, "roots-at-bottom", 7, 35, 7, 0, 0)
+	grow(h, "roots-5cm", 7, 35, 7, 0, 0)
+	grow(h, "longest-root", 7, 35, 7, 12, 1)
+	assert.False(t, s.Expect(h, climate.Summer, began, at).Own, "nobody knows how deep the pot is")
+	h[recovery.PotDepthKey] = []recovery.Reading{{On: began, Value: 60}}
+	shallow := s.Expect(h, climate.Summer, began, at)
+	assert.True(t, shallow.Own)
+	h[recovery.PotDepthKey][0].Value = 180
+	deep := s.Expect(h, climate.Summer, began, at)
+	assert.True(t, deep.Own)
+	assert.Less(t, shallow.From, deep.From, "20 mm to go, or 140")
+	assert.Less(t, shallow.To, deep.To)
+	wanted := 0.0
+	for _, in := range deep.Working.Inputs {
+		if in.Name == "wanted" {
+			wanted = in.Value
+		}
+	}
+	assert.Equal(t, 180.0, wanted)
+	// Seen at the bottom, the gate is open, however long the root.
+	h.Add("roots-at-bottom", recovery.Reading{On: at, Value: 1})
+	assert.True(t, s.JudgeGate(h, began, at).Open)
+}
+
 func TestDaysThatAreMissingAreCounted(t *testing.T) {
 	s := stage(t, "foliage-rerooting", "stabilise")
 	quiet := map[string]float64{"wilt": 0, "yellow": 0, "smell": 0}

@@ -30,7 +30,7 @@ var tracks = []Track{
 			Gate: []Condition{AtLeast{"live-tips", 2, "2 live tips of 1 cm or more"}}, TooEarly: "Potted up before tips are 1 cm, growth stops until it goes back a step."},
 		{ID: "falling-dish", Name: "falling dish", Purpose: "Roots follow a dish whose level falls.", UsualWeeks: [2]float64{4, 12}, LookDays: 4, AlsoAsk: []string{"longest-root", "live-tips"}, Dish: true,
 			Care: Care{Water: "dish at a third, then a fifth of the pot's height, then none, as the longest root goes down", Humidity: "50 % or more", Light: "half of its full light", Feed: "quarter rate once tips are 2 cm", Not: "Not treated as a normal pot yet."},
-			Gate: []Condition{Any{Yes{"roots-at-bottom", "roots at the pot's bottom"}, AtLeast{"roots-5cm", 4, "4 roots of 5 cm"}}}, TooEarly: "A division put into a normal pot at its first tips stopped growing."},
+			Gate: []Condition{Any{Down{Yes{"roots-at-bottom", "roots at the pot's bottom"}}, AtLeast{"roots-5cm", 4, "4 roots of 5 cm"}}}, TooEarly: "A division put into a normal pot at its first tips stopped growing."},
 		{ID: "normal", Name: "normal pot", Purpose: "Grow as its kind grows.", UsualWeeks: [2]float64{8, 26}, LookDays: 7,
 			Care: Care{Water: "by its own water rule", Humidity: "as its kind likes", Light: "stepwise to full", Feed: "half rate in growth", Not: "No repotting this season."},
 			Gate: []Condition{Yes{"new-growth", "a growth started"}, Quiet{[]string{"wilt", "rot"}, 30, "30 days normal"}}, TooEarly: "Without a growth it still lives on reserves."},
