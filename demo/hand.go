@@ -210,8 +210,8 @@ func (h *hand) tally(daysAgo int, c roots.Count, longest float64, tips int, ball
 	h.write(daysAgo, record.Body{Tallied: &record.Tallied{Tally: roots.Tally{InMedium: c, LongestMM: &longest, Tips: &tips, RootBallCM: &ball}}})
 }
 
-func (h *hand) potted(daysAgo int, width float64, medium string) {
-	h.write(daysAgo, record.Body{Potted: &record.Potted{WidthCM: &width, Medium: medium}})
+func (h *hand) potted(daysAgo int, width, depth float64, medium string) {
+	h.write(daysAgo, record.Body{Potted: &record.Potted{WidthCM: &width, DepthCM: &depth, Medium: medium}})
 }
 
 func (h *hand) meter(daysAgo int, lux, hours, low, high, humidity float64) {

@@ -23,7 +23,7 @@ func zygopetalum(c *clinic) {
 	h.life.plant.Treat()
 	h.life.plant.LoseRoots(0.1)
 	h.tally(262, roots.Count{Live: 3, Doubtful: 2, DeadDry: 4, Mushy: 14}, 28, 0, 6)
-	h.potted(261, 9, "no medium, a cup of water below")
+	h.potted(261, 9, 9, "no medium, a cup of water below")
 	h.did(261, "dry-cut", "cup", "warm-shade")
 	h.life.away = [][2]int{{124, 98}}
 	h.live(126)
@@ -42,7 +42,7 @@ func zygopetalum(c *clinic) {
 	h.shoot(h.on(98))
 	h.life.nextLook = h.on(95)
 	h.live(72)
-	h.potted(72, 9, "fine bark over a dish")
+	h.potted(72, 9, 9, "fine bark over a dish")
 	h.live(20)
 	h.meter(20, 9000, 9, 17, 23, 54)
 	h.live(17)

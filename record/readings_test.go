@@ -33,6 +33,10 @@ func TestTheDishFallsWithTheLongestRoot(t *testing.T) {
 	}
 	depth, known := b.state().Readings.Last(recovery.PotDepthKey)
 	assert.True(t, known && depth.Value == 90, "and the forecast knows how deep the pot is")
+	b.write(10, record.Body{Potted: &record.Potted{WidthCM: p(11.0)}})
+	_, ok = b.state().DishLevel()
+	assert.False(t, ok, "another pot, and nobody said how deep it is")
+	b.write(9, record.Body{Potted: &record.Potted{DepthCM: p(9.0)}})
 	// A tally measures the longest root as well.
 	b.write(5, record.Body{Tallied: &record.Tallied{Tally: roots.Tally{InMedium: roots.Count{Live: 4}, LongestMM: p(50.0)}}})
 	level, _ := b.state().DishLevel()

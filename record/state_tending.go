@@ -21,6 +21,9 @@ func (s *State) tally(e Entry) {
 func (s *State) repot(e Entry) {
 	p := e.Potted
 	if p.WidthCM != nil {
+		if s.Pot.WidthCM == nil || *s.Pot.WidthCM != *p.WidthCM {
+			s.Pot.DepthCM = nil // it is another pot: how deep it is has not been said
+		}
 		s.Pot.WidthCM = p.WidthCM
 	}
 	if p.DepthCM != nil {

@@ -1,5 +1,5 @@
 import { Button, Group } from "@mantine/core";
-import { useNavigate } from "react-router";
+import { Link, useNavigate } from "react-router";
 import type { PlantFile } from "../../api/client";
 import { useRecord } from "../../api/hooks";
 import { shortDay } from "../../dates";
@@ -81,6 +81,12 @@ export function CareNow({ file }: { file: PlantFile }) {
                 <dd>{sayProse(care.feed, system)}</dd>
               </dl>
             </li>
+            {stage?.dish && !file.recovery?.dish && (
+              <li>
+                Dish: <Link to={`/plants/${file.id}/measure`}>measure</Link> its longest root and how deep its pot is;
+                the level follows from them.
+              </li>
+            )}
             {file.recovery?.dish && (
               <li>
                 Dish: water to{" "}

@@ -376,6 +376,14 @@ describe("where it stands", () => {
     expect((await screen.findByText(/Its reserves run out between/)).textContent).toContain(words);
   });
 
+  it("says what to measure where the level of its dish cannot be told", async () => {
+    serve({ "GET /api/knowledge": knowledge });
+    const stages = recovery.stages.map((s) => ({ ...s, dish: true }));
+    show(<Standing />, { ...file, recovery: { ...recovery, stages, dish: undefined } } as unknown as PlantFile);
+    expect((await screen.findByRole("link", { name: "measure" })).getAttribute("href")).toBe("/plants/plant-1/measure");
+    expect(pageText()).not.toContain("water to 40 mm");
+  });
+
   it("goes on looking after what is kept under watch, and no longer after what is gone", async () => {
     serve({ "GET /api/knowledge": knowledge });
     const kept = {
