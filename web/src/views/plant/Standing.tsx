@@ -140,6 +140,13 @@ function TrackNow({
         <p className={r.stall.atWork ? "kelp" : "ochre"} role="status">
           <b>It stands still:</b> nothing measured to grow for {r.stall.weeks} weeks (since {shortDay(r.stall.since)});{" "}
           {r.stall.limit} are normal for its habit. {r.stall.why}
+          {!r.stall.atWork && (
+            <>
+              {" "}
+              <Link to={`/plants/${file.id}/measure`}>Count its roots</Link>, or{" "}
+              <Link to={`/plants/${file.id}/examine`}>examine it anew</Link>.
+            </>
+          )}
         </p>
       )}
       <GateList r={r} today={file.today} />

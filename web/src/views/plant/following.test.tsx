@@ -376,6 +376,21 @@ describe("where it stands", () => {
     expect((await screen.findByText(/Its reserves run out between/)).textContent).toContain(words);
   });
 
+  it("sends a standstill to its roots and to a new look, unless it is at work below", async () => {
+    serve({ "GET /api/knowledge": knowledge });
+    const still = (atWork: boolean) =>
+      ({ ...file, recovery: { ...recovery, stall: { ...recovery.stall, atWork } } }) as unknown as PlantFile;
+    const page = show(<Standing />, still(false));
+    expect((await screen.findByRole("link", { name: "Count its roots" })).getAttribute("href")).toBe(
+      "/plants/plant-1/measure",
+    );
+    expect(screen.getByRole("link", { name: "examine it anew" }).getAttribute("href")).toBe("/plants/plant-1/examine");
+    page.unmount();
+    show(<Standing />, still(true));
+    await screen.findByText(/It stands still/);
+    expect(screen.queryByRole("link", { name: "Count its roots" })).toBeNull();
+  });
+
   it("says what to measure where the level of its dish cannot be told", async () => {
     serve({ "GET /api/knowledge": knowledge });
     const stages = recovery.stages.map((s) => ({ ...s, dish: true }));
