@@ -56,9 +56,9 @@ func TestTheClinicShowsEveryKindOfCase(t *testing.T) {
 	assert.Greater(t, pictures, 60)
 	assert.Greater(t, strands, 80)
 	assert.Positive(t, beside, "two tracks on one plant")
-	_, due, err := s.Due(t.Context(), account.Collection.ID, pgtest.Today, 100)
+	walk, err := s.Due(t.Context(), account.Collection.ID, pgtest.Today, 100)
 	require.NoError(t, err)
-	assert.Greater(t, due, 5)
+	assert.Greater(t, walk.Due, 5)
 }
 
 // The dates are relative to the day of loading, whatever day that is.

@@ -67,22 +67,14 @@ func (srv *server) roundsOperations(api huma.API) {
 	huma.Register(api, op("get-rounds", http.MethodGet, "/api/rounds", "Today's walk: clean places first, isolated plants last", "rounds"),
 		signedIn(srv, func(ctx context.Context, a store.Account, _ *struct{}) (*struct{ Body Rounds }, error) {
 			today := a.Collection.Today(srv.Clock())
-			rows, total, err := srv.store.Due(ctx, a.Collection.ID, today, walkLength)
+			walk, err := srv.store.Due(ctx, a.Collection.ID, today, walkLength)
 			if err != nil {
 				return nil, err
 			}
-			plants, err := srv.store.PlantCount(ctx, a.Collection.ID)
-			if err != nil {
-				return nil, err
-			}
-			r := Rounds{Today: today, Places: []WalkPlace{}, Looks: total, Plants: plants}
-			for _, row := range rows {
+			r := Rounds{Today: today, Places: []WalkPlace{}, Looks: walk.Due, More: walk.Due - len(walk.Rows), Plants: walk.Plants}
+			for _, row := range walk.Rows {
 				r.add(row, today)
 			}
-			for _, p := range r.Places {
-				r.More -= len(p.Stops)
-			}
-			r.More += total
 			return &struct{ Body Rounds }{r}, nil
 		}))
 }

@@ -257,12 +257,6 @@ func (s *Store) Counts(ctx context.Context, collection uuid.UUID) (standing, sta
 	return standing, stage, isolation, err
 }
 
-// PlantCount gives the number of plants in the collection.
-func (s *Store) PlantCount(ctx context.Context, collection uuid.UUID) (n int, err error) {
-	err = s.DB.GetContext(ctx, &n, `select count(*) from plants where collection_id = $1 and here`, collection)
-	return n, err
-}
-
 // Kin is a plant by name: a mother, or a piece of one.
 type Kin struct {
 	ID       uuid.UUID `db:"id" json:"id"`
@@ -287,20 +281,28 @@ func (s *Store) KinOf(ctx context.Context, collection, id uuid.UUID) (kin Kin, f
 	return list[0], true, nil
 }
 
-// Due lists the plants with something to do by today, in the order of the walk.
-func (s *Store) Due(ctx context.Context, collection uuid.UUID, today day.Day, limit int) (rows []Row, total int, err error) {
-	const where = `p.collection_id = $1 and p.here and p.next_due <= $2`
-	if err := s.DB.GetContext(ctx, &total, `select count(*) from plants p where `+where, collection, today); err != nil {
-		return nil, 0, fmt.Errorf("counting the walk: %w", err)
-	}
-	rows = []Row{}
-	err = s.DB.SelectContext(ctx, &rows, `select `+rowColumns+`, p.tasks from `+rowTables+`
-		where p.collection_id = $1 and p.id in (
-			select p.id from `+rowTables+` where `+where+walkOrder+` limit $3)`+walkOrder, collection, today, limit)
+// Walk is what a walk begins with: the plants that are due, in the order in which
+// they are walked past, of how many, in a collection of how many.
+type Walk struct {
+	Rows   []Row
+	Due    int
+	Plants int
+}
+
+// Due gives the plants with something to do by today, at most limit of them.
+func (s *Store) Due(ctx context.Context, collection uuid.UUID, today day.Day, limit int) (w Walk, err error) {
+	err = s.DB.QueryRowxContext(ctx, `select count(*) filter (where next_due <= $2), count(*) from plants where collection_id = $1 and here`, collection, today).Scan(&w.Due, &w.Plants)
 	if err != nil {
-		return nil, 0, fmt.Errorf("listing the walk: %w", err)
+		return w, fmt.Errorf("counting the walk: %w", err)
 	}
-	return rows, total, nil
+	w.Rows = []Row{}
+	err = s.DB.SelectContext(ctx, &w.Rows, `select `+rowColumns+`, p.tasks from `+rowTables+`
+		where p.collection_id = $1 and p.id in (
+			select p.id from `+rowTables+` where p.collection_id = $1 and p.here and p.next_due <= $2`+walkOrder+` limit $3)`+walkOrder, collection, today, limit)
+	if err != nil {
+		return w, fmt.Errorf("listing the walk: %w", err)
+	}
+	return w, nil
 }
 
 // walkOrder is clean places first, isolated plants last, the weightiest first

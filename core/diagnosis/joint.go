@@ -279,11 +279,7 @@ func (j *joint) reweigh(n *network, sign int, g func(p float64) float64, of []in
 	)
 	term[0] = struct{ p, sign float64 }{1, 1}
 
-	visit := func(size int) {
-		var mu float64
-		for _, t := range term[:1<<size] {
-			mu += t.sign * g(t.p)
-		}
+	visit := func(size int, mu float64) {
 		here := mu * j.atLeast(set[:size])
 		total += here
 		for i, r := range ranks {
@@ -301,28 +297,32 @@ func (j *joint) reweigh(n *network, sign int, g func(p float64) float64, of []in
 		}
 	}
 	linked := n.linked[sign] // rising, like the ranks
-	var grow func(size, below int)
-	grow = func(size, below int) {
-		visit(size)
+	var grow func(size, below int, mu float64)
+	grow = func(size, below int, mu float64) {
+		visit(size, mu)
 		if size == maxConcurrent {
 			return
 		}
+		half := 1 << size
 		for i := below - 1; i >= 0; i-- {
 			c := linked[i]
 			set[size] = j.place[c]
-			half := 1 << size
+			miss := n.miss[c][sign]
+			// μ(T ∪ {c}) is the alternating sum over the subsets that hold c, less μ(T).
+			larger := -mu
 			for k := range half {
-				term[half+k].p = term[k].p * n.miss[c][sign]
-				term[half+k].sign = term[k].sign
+				p := term[k].p * miss
+				larger += term[k].sign * g(p)
+				term[half+k].p, term[half+k].sign = p, term[k].sign
 				term[k].sign = -term[k].sign
 			}
-			grow(size+1, i)
+			grow(size+1, i, larger)
 			for k := range half {
 				term[k].sign = -term[k].sign
 			}
 		}
 	}
-	grow(0, len(linked))
+	grow(0, len(linked), g(1))
 	return total, with
 }
 
