@@ -37,10 +37,10 @@ func TestTheClinicShowsEveryKindOfCase(t *testing.T) {
 		if r.StallsOn != nil && *r.StallsOn <= pgtest.Today {
 			stalled++
 		}
-		setback += len(r.Seam.V.Loose)
 		longest = max(longest, int(pgtest.Today-r.ArrivedOn))
 		state, err := s.State(t.Context(), account.Collection.ID, r.ID)
 		require.NoError(t, err)
+		setback += len(state.Seam().Loose)
 		pictures += len(state.Pictures)
 		strands += len(state.Strands)
 		if len(state.Courses) > 1 {

@@ -151,7 +151,7 @@ func (srv *server) register(ctx context.Context, a store.Account, in *registerIn
 func plantFile(s record.State, place string, apart bool, today day.Day, south bool) PlantFile {
 	f := PlantFile{
 		PlantRow: PlantRow{ID: s.PlantID, Name: s.Arrival.Name, Label: s.Arrival.Label, Habit: s.Habit.ID, Place: place, Isolation: string(s.Isolation),
-			Standing: s.Standing(), ArrivedOn: s.ArrivedOn, LastLook: s.LastLook(), Causes: []string{}, Seam: s.Seam(), Figure: s.Figure()},
+			Standing: s.Standing(), ArrivedOn: s.ArrivedOn, LastLook: s.LastLook(), Causes: []string{}, Seam: asWritten(s.Seam()), Figure: asWritten(s.Figure())},
 		Profile: s.Profile, HabitInfo: s.Habit, Arrival: s.Arrival, PlaceID: s.Place, Today: today, Examined: s.Examined, Verdict: s.Verdict,
 		Plan: s.Plan, Ticks: s.Ticks, Tasks: s.Tasks(south), Curves: s.Readings, Closed: s.Closed, Entries: s.Entries,
 		Said: append([]record.Said{}, s.Said...), Cases: append([]record.Case{}, s.Cases...), Pot: s.Pot, Wants: s.Wants, Adjusted: s.Adjusted,

@@ -17,22 +17,22 @@ type plantID = uuid.UUID
 
 // PlantRow is a plant as lists show it.
 type PlantRow struct {
-	ID        uuid.UUID     `json:"id"`
-	Name      string        `json:"name"`
-	Label     string        `json:"label"`
-	Habit     string        `json:"habit"`
-	Botanical string        `json:"botanical"`
-	Place     string        `json:"place"`
-	Isolation string        `json:"isolation" enum:"clean,watch,isolated"`
-	Standing  string        `json:"standing"`
-	Stage     string        `json:"stage"`
-	ArrivedOn day.Day       `json:"arrivedOn"`
-	LastLook  day.Day       `json:"lastLook"`
-	NextDue   *day.Day      `json:"nextDue,omitempty"`
-	Stalled   bool          `json:"stalled"`
-	Causes    []string      `json:"causes" doc:"Labels of the accepted causes."`
-	Seam      record.Seam   `json:"seam"`
-	Figure    record.Figure `json:"figure" doc:"What a small drawing of it shows."`
+	ID        uuid.UUID             `json:"id"`
+	Name      string                `json:"name"`
+	Label     string                `json:"label"`
+	Habit     string                `json:"habit"`
+	Botanical string                `json:"botanical"`
+	Place     string                `json:"place"`
+	Isolation string                `json:"isolation" enum:"clean,watch,isolated"`
+	Standing  string                `json:"standing"`
+	Stage     string                `json:"stage"`
+	ArrivedOn day.Day               `json:"arrivedOn"`
+	LastLook  day.Day               `json:"lastLook"`
+	NextDue   *day.Day              `json:"nextDue,omitempty"`
+	Stalled   bool                  `json:"stalled"`
+	Causes    []string              `json:"causes" doc:"Labels of the accepted causes."`
+	Seam      passed[record.Seam]   `json:"seam"`
+	Figure    passed[record.Figure] `json:"figure" doc:"What a small drawing of it shows."`
 }
 
 // WalkStop is one plant on today's walk.
@@ -116,12 +116,9 @@ func dueTasks(row store.Row, today day.Day) []record.Task {
 }
 
 func plantRow(row store.Row, today day.Day) PlantRow {
-	if row.Seam.V.Beside == nil { // a row from before there were several tracks
-		row.Seam.V.Beside = []record.Knot{}
-	}
 	out := PlantRow{ID: row.ID, Name: row.Name, Label: row.Label, Habit: row.Habit, Botanical: row.Botanical, Isolation: row.Isolation,
 		Standing: row.Standing, Stage: row.Stage, ArrivedOn: row.ArrivedOn, LastLook: row.LastLook, NextDue: row.NextDue,
-		Stalled: row.StallsOn != nil && *row.StallsOn <= today, Causes: []string{}, Seam: row.Seam.V, Figure: row.Figure.V}
+		Stalled: row.StallsOn != nil && *row.StallsOn <= today, Causes: []string{}, Seam: passed[record.Seam]{row.Seam}, Figure: passed[record.Figure]{row.Figure}}
 	if row.PlaceName != nil {
 		out.Place = *row.PlaceName
 	}

@@ -33,6 +33,25 @@ func (j *asJSON[T]) Scan(src any) error {
 	return fmt.Errorf("cannot read JSON from %T", src)
 }
 
+// Written is JSON of a row as it was written. Lists pass it on without reading it.
+type Written json.RawMessage
+
+// Scan takes the JSON of a column.
+func (w *Written) Scan(src any) error {
+	switch raw := src.(type) {
+	case []byte:
+		*w = append((*w)[:0:0], raw...)
+		return nil
+	case string:
+		*w = Written(raw)
+		return nil
+	}
+	return fmt.Errorf("cannot read JSON from %T", src)
+}
+
+// MarshalJSON gives it back as it is.
+func (w Written) MarshalJSON() ([]byte, error) { return json.RawMessage(w).MarshalJSON() }
+
 // Row is what lists show of a plant.
 type Row struct {
 	ID        uuid.UUID             `db:"id"`
@@ -53,9 +72,9 @@ type Row struct {
 	StallsOn  *day.Day              `db:"stalls_on"`
 	Causes    asJSON[[]string]      `db:"causes"`
 	Tasks     asJSON[[]record.Task] `db:"tasks"`
-	Seam      asJSON[record.Seam]   `db:"seam"`
+	Seam      Written               `db:"seam"`
 	Entries   int                   `db:"entries"`
-	Figure    asJSON[record.Figure] `db:"figure"`
+	Figure    Written               `db:"figure"`
 }
 
 const rowColumns = `
