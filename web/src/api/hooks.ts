@@ -1,6 +1,7 @@
+import { notifications } from "@mantine/notifications";
 import { keepPreviousData, useInfiniteQuery, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useRef } from "react";
-import { type Answers, answer, client, type NewEntry, type Schemas } from "./client";
+import { type Answers, answer, client, type NewEntry, Problem, type Schemas } from "./client";
 import { newId } from "./id";
 
 export const useSession = () =>
@@ -294,8 +295,13 @@ export function useRecord(plant: string) {
         cache.invalidateQueries({ queryKey: ["shopping", plant] }),
       ]);
     },
-    // A conflict means that the record moved on: show what it says now. Nobody waits for that.
-    onError: () => {
+    // A conflict means that the record moved on: show what it says now. Its words stay, since what they stood
+    // beside may be gone by then.
+    onError: (error) => {
+      if (error instanceof Problem && error.status === 409) {
+        const fields = Object.values(error.fields);
+        notifications.show({ message: [error.message, ...fields].join(" "), color: "ochre", autoClose: 15000 });
+      }
       void cache.invalidateQueries({ queryKey: ["plant", plant] });
     },
   });

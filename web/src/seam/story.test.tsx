@@ -1,5 +1,6 @@
 import { act, fireEvent, screen, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
+import { useState } from "react";
 import { describe, expect, it, vi } from "vitest";
 import type { PlantFile, Schemas } from "../api/client";
 import { device, knowledge, pageText, plantFile, serve, show } from "../testing/page";
@@ -180,6 +181,35 @@ describe("the seam, large", () => {
     const last = [...box.querySelectorAll("title")].map((t) => t.textContent).join("|");
     expect(first).not.toBe(last);
     await userEvent.keyboard("0");
+    expect(pageText()).toContain("What was done and what happened");
+  });
+
+  it("stays whole when it grows, and stays where it was moved to when it does not", async () => {
+    serve({ "GET /api/knowledge": withCurves });
+    vi.stubGlobal("ResizeObserver", Wide);
+    const later = story();
+    if (later.recovery) later.recovery.expected = { from: "2027-01-20", to: "2027-03-20" } as never;
+    const Turning = () => {
+      const [grown, setGrown] = useState(false);
+      return (
+        <>
+          <button type="button" onClick={() => setGrown(!grown)}>
+            look again
+          </button>
+          <SeamOf file={grown ? later : story()} />
+        </>
+      );
+    };
+    show(<Turning />);
+    await screen.findByRole("button", { name: "longest root" });
+    const again = screen.getByRole("button", { name: "look again" });
+    await userEvent.click(again);
+    expect(pageText()).toContain("What was done and what happened");
+    await userEvent.click(screen.getByRole("button", { name: "Show fewer days" }));
+    await userEvent.click(again);
+    expect(pageText()).toContain("In these days");
+    await userEvent.click(screen.getByRole("button", { name: "Show more days" }));
+    await userEvent.click(screen.getByRole("button", { name: "Show more days" }));
     expect(pageText()).toContain("What was done and what happened");
   });
 

@@ -24,22 +24,34 @@ export function zoom(view: View, factor: number, at: number, whole: number): Vie
 
 /** Pan and zoom of a seam by fingers, mouse, wheel and keys. */
 export function useSeamView(whole: number, width: number, left: number) {
-  const [view, setView] = useState<View>({ from: 0, to: whole });
-  const shown = view.to > whole || view.from === 0 ? within({ from: view.from, to: view.to }, whole) : view;
+  // Nothing chosen is all of it, also when the seam grows.
+  const [chosen, setChosen] = useState<View>();
+  const shown = chosen ? within(chosen, whole) : { from: 0, to: whole };
+  const setView = useCallback(
+    (change: (v: View) => View) =>
+      setChosen((c) => {
+        const next = change(c ? within(c, whole) : { from: 0, to: whole });
+        return next.to - next.from < whole - 0.5 ? next : undefined;
+      }),
+    [whole],
+  );
   const touching = useRef(new Map<number, number>());
   const perDay = (width - left) / (shown.to - shown.from);
   const dayAt = (px: number) => shown.from + (px - left) / perDay;
   const pan = useCallback(
     (days: number) => setView((v) => within({ from: v.from + days, to: v.to + days }, whole)),
-    [whole],
+    [whole, setView],
   );
-  const zoomAt = useCallback((factor: number, at: number) => setView((v) => zoom(v, factor, at, whole)), [whole]);
-  const reset = () => setView({ from: 0, to: whole });
+  const zoomAt = useCallback(
+    (factor: number, at: number) => setView((v) => zoom(v, factor, at, whole)),
+    [whole, setView],
+  );
+  const reset = () => setChosen(undefined);
   const middle = (shown.from + shown.to) / 2;
   return {
     view: shown,
     perDay,
-    zoomed: shown.to - shown.from < whole - 0.5,
+    zoomed: chosen !== undefined,
     closer: () => zoomAt(0.6, middle),
     wider: () => zoomAt(1 / 0.6, middle),
     reset,

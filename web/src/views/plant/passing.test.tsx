@@ -1,5 +1,7 @@
+import { Notifications } from "@mantine/notifications";
 import { screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
+import { useState } from "react";
 import { describe, expect, it } from "vitest";
 import type { PlantFile } from "../../api/client";
 import { type Asked, device, pageText, plantFile, Refusal, serve, show } from "../../testing/page";
@@ -86,6 +88,27 @@ describe("passing to the next stage", () => {
     await userEvent.click(within(asking).getByRole("button", { name: "Pass it on" }));
     await waitFor(() => expect(entries(asked)).toHaveLength(3));
     expect(entries(asked)[2]?.id).not.toBe(entries(asked)[0]?.id); // it says something else
+  });
+
+  it("keeps the words of a conflict when the page has moved on", async () => {
+    serve(refused("It is now in the stage “normal pot”; somebody moved it since you opened this page."));
+    const Moving = () => {
+      const [moved, setMoved] = useState(false);
+      return (
+        <>
+          <Notifications />
+          {!moved && <Pass file={plantFile()} r={recovery({ gate: { open: true, conditions: [] } })} />}
+          <button type="button" onClick={() => setMoved(true)}>
+            the page is read anew
+          </button>
+        </>
+      );
+    };
+    show(<Moving />);
+    await userEvent.click(screen.getByRole("button", { name: "Pass to “normal pot”" }));
+    await waitFor(() => expect(screen.getAllByText(/somebody moved it/)).toHaveLength(2));
+    await userEvent.click(screen.getByRole("button", { name: "the page is read anew" }));
+    expect(screen.getAllByText(/somebody moved it/)).toHaveLength(1);
   });
 
   it("can be left as it is", async () => {
