@@ -68,8 +68,11 @@ func TestTheBarePlantIsWeighed(t *testing.T) {
 	s := start(t, true)
 	p := s.page(t, 390, 844)
 	p.openDemo(plantPath("C-015"))
-	p.see("Its reserves run out between")
-	before := eval[string](p, `[...document.querySelectorAll("li")].find((l) => l.innerText.includes("reserves run out")).innerText`)
+	reserves := func() string {
+		p.see("Its reserves run out between")
+		return eval[string](p, `[...document.querySelectorAll("li")].find((l) => l.innerText.includes("reserves run out")).innerText`)
+	}
+	before := reserves()
 	weigh := func(grams string) {
 		p.open(plantPath("C-015") + "/measure")
 		p.click(`//label[.="Bare plant"]`)
@@ -81,9 +84,7 @@ func TestTheBarePlantIsWeighed(t *testing.T) {
 	s.wait(8)
 	weigh("114")
 	p.open(plantPath("C-015"))
-	p.see("Its reserves run out between")
-	after := eval[string](p, `[...document.querySelectorAll("li")].find((l) => l.innerText.includes("reserves run out")).innerText`)
-	assert.NotEqual(t, before, after)
+	assert.NotEqual(t, before, reserves())
 	p.click(`//button[@aria-label="How its reserves came about"]`)
 	p.see("from 2 weighings of the bare plant")
 	p.see("120 g")

@@ -45,7 +45,7 @@ type Place struct {
 // Kind is a kind that the collection added, in its newest version.
 type Kind struct {
 	plant.Profile
-	Withdrawn bool `json:"withdrawn,omitempty" doc:"Whether it can still be chosen; its plants keep it."`
+	Withdrawn bool `json:"withdrawn,omitempty" doc:"Whether it can no longer be chosen; its plants keep it."`
 }
 
 // Supply is a supply of the cupboard with what went in and out by hand.

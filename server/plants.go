@@ -188,8 +188,7 @@ func plantFile(s record.State, place string, apart bool, today day.Day, south bo
 	}
 	if s.Closed != nil {
 		f.ClosedOn = &s.ClosedOn
-	}
-	if s.Closed == nil {
+	} else {
 		for i, course := range s.Leading() {
 			r := recoveryOf(s, course, today, south)
 			if i == 0 {

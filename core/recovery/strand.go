@@ -108,6 +108,7 @@ type Growths struct {
 	Made   int     `json:"made" doc:"Feeding growths that grew here, roots not counted."`
 	Gone   int     `json:"gone" doc:"Feeding growths lost since it came, roots not counted."`
 	Ratios []Ratio `json:"ratios" doc:"Each grown-up growth against the one before, oldest first."`
+	Means  string  `json:"means" doc:"What these ratios tell."`
 	// Interval is the time from one leaf to the next; missing with fewer than two
 	// leaves grown here.
 	Interval *working.Amount `json:"interval,omitempty"`
@@ -117,9 +118,13 @@ type Growths struct {
 
 const halfYear = 182 // days
 
+// keepsUp is the size of a growth in per cent of the one before from which the
+// roots keep up with the leaves (common practice).
+const keepsUp = 90
+
 // Reckon sums up the strands of a plant as of a day.
 func Reckon(strands []Strand, since, today day.Day) Growths {
-	g := Growths{Ratios: []Ratio{}}
+	g := Growths{Ratios: []Ratio{}, Means: fmt.Sprintf("At least %d %% means that the roots keep up.", keepsUp)}
 	var leaves []day.Day
 	recent := 0
 	for _, s := range strands {

@@ -20,7 +20,7 @@ var tracks = []Track{
 			Gate: []Condition{
 				Held{"out-of-chamber", 14, "out of the chamber for 14 days"},
 				Sum{"new-leaves", 2, "2 new leaves"},
-				Each{"leaf-ratio", 90, 2, "each at least 90 % of the one before"},
+				Each{"leaf-ratio", keepsUp, 2, "each at least 90 % of the one before"},
 				Quiet{[]string{"leaves-lost"}, 21, "no leaf lost in 21 days"}},
 			TooEarly: "Shrinking leaves mean that the roots are still behind; treated as healthy it slides back."},
 	}},
@@ -86,7 +86,7 @@ var tracks = []Track{
 			Gate: []Condition{Yes{"reservoir-falls", "the reservoir falls by itself"}}, TooEarly: "Without drinking roots the reservoir stands and sours."},
 		{ID: "normal", Name: "normal", Purpose: "Growths as large as before.", UsualWeeks: [2]float64{8, 26}, LookDays: 7,
 			Care: Care{Water: "reservoir", Humidity: "as its kind likes", Light: "full", Feed: "half rate in growth", Not: "No repotting this season."},
-			Gate: []Condition{Yes{"new-growth", "new growth"}, AtLeast{"leaf-ratio", 90, "at least 90 % of the last"}}, TooEarly: "Review at six months."},
+			Gate: []Condition{Yes{"new-growth", "new growth"}, AtLeast{"leaf-ratio", keepsUp, "at least 90 % of the last"}}, TooEarly: "Review at six months."},
 	}},
 	{ID: "orchid-basket", Name: "Bare roots in a basket", Stages: []Stage{
 		{ID: "clean", Name: "clean and wrap", Purpose: "Dead roots and moss off.", UsualWeeks: [2]float64{0, 1}, LookDays: 2,

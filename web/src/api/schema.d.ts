@@ -1641,6 +1641,8 @@ export interface components {
              * @description Feeding growths that grew here, roots not counted.
              */
             made: number;
+            /** @description What these ratios tell. */
+            means: string;
             pace?: components["schemas"]["Amount"];
             /** @description Each grown-up growth against the one before, oldest first. */
             ratios: components["schemas"]["Ratio"][];

@@ -8,7 +8,7 @@ const out = [
   {
     href: "/api/archive.json",
     label: "Everything, as JSON",
-    text: "Places, own kinds, cupboard, every plant with its whole record and its pictures. Nothing is left out.",
+    text: "Places, own kinds, cupboard, every plant with its whole record and its pictures.",
   },
   {
     href: "/api/archive.json?pictures=false",

@@ -44,7 +44,7 @@ export function Growths() {
         {growths.ratios.length > 0 && (
           <p className="small" style={{ margin: "4px 0" }}>
             Each against the one before: {growths.ratios.map((r) => `${r.percent} %`).join(", ")}.{" "}
-            <span className="soft">At least 90 % means that the roots keep up.</span>
+            <span className="soft">{growths.means}</span>
           </p>
         )}
         {!isOver(file.closed) && (

@@ -74,6 +74,7 @@ describe("growths", () => {
       made: 3,
       gone: 1,
       ratios: [{ strand: "b", against: "a", on: "2026-11-01", percent: 94 }],
+      means: "What the server says of them.",
       interval: { what: "", value: 30, unit: "days", working },
     };
     const file = follow({ strands: [leaf({ state: "lost" })], growths });
@@ -81,6 +82,7 @@ describe("growths", () => {
     await screen.findByText(/A new leaf about every/);
     expect(pageText()).toContain("30 days");
     expect(pageText()).toContain("94 %");
+    expect(pageText()).toContain("What the server says of them.");
     expect(screen.queryByRole("button", { name: "New leaf" })).toBeNull();
     expect(screen.queryByRole("button", { name: "Same" })).toBeNull();
     await userEvent.click(screen.getByRole("button", { name: /time from leaf to leaf/ }));
