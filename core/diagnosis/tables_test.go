@@ -5,6 +5,7 @@ import (
 
 	"github.com/stretchr/testify/assert"
 
+	"tendermend/core/cause"
 	"tendermend/core/plant"
 )
 
@@ -45,7 +46,7 @@ func TestTablesHoldTogether(t *testing.T) {
 	}
 	for _, p := range plant.Profiles() {
 		for _, l := range p.Pests {
-			c, ok := CauseByID(l.Pest)
+			c, ok := cause.ByID(cause.ID(l.Pest))
 			assert.True(t, ok && c.Kind == "pest", "%s on %s", l.Pest, p.ID)
 		}
 	}

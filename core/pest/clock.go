@@ -27,57 +27,101 @@ const (
 	// the latest after two weeks, since they are born every day (common practice).
 	liveYoungShare  = 0.5
 	liveYoungLatest = 14
-	// Nothing is treated again sooner than after these days, unless the young
-	// would lay before (common practice: 5-10 days).
-	leastInterval   = 5
-	usualTreatments = 3
-	// mostTreatments keeps a cold place from asking for treatments without end.
-	mostTreatments = 6
+	// A lasting generation is treated for the time of two eggs and ten days.
+	lastingEggs, lastingDays = 2, 10
+	// clearLeast is how many days must at least be clean (common practice).
+	clearLeast = 14
 )
 
-// Run gives the pest's clock from a first treatment on. A contact treatment
-// kills what moves and no eggs, so it is repeated when the eggs have hatched and
-// before their young can lay. It is false where it is too cold for the pest to
-// grow within a year: nothing can be timed then.
+// GenerationDays is how many days it takes from egg to adult from a day on;
+// false where it is too cold to grow within 400 days: nothing can be timed then.
+func (p Pest) GenerationDays(from day.Day, w Warmth) (int, bool) {
+	return w.DaysFor(p.TotalK, p.Threshold, from)
+}
+
+// IntervalDays is how many days after a treatment the next one is due: when the
+// eggs have hatched and before their young can lay; false where it is too cold.
+func (p Pest) IntervalDays(from day.Day, w Warmth) (int, bool) {
+	k := p.EggK
+	if k == 0 {
+		k = liveYoungShare * p.TotalK
+	}
+	days, ok := w.DaysFor(k, p.Threshold, from)
+	if !ok {
+		return 0, false
+	}
+	if p.EggK == 0 {
+		days = min(days, liveYoungLatest)
+	}
+	days = max(days, p.Least)
+	if p.Longest > 0 {
+		days = min(days, p.Longest)
+	}
+	laying, ok := w.DaysFor(beforeLaying*(p.TotalK-p.EggK), p.Threshold, from)
+	if ok {
+		days = min(days, laying-1)
+	}
+	return max(1, days), true
+}
+
+// TreatedDays is for how many days after the first treatment contact treatments
+// go on, so that what hid has come out; false where it is too cold.
+func (p Pest) TreatedDays(first day.Day, w Warmth) (int, bool) {
+	if p.Lasting {
+		egg, ok := w.DaysFor(p.EggK, p.Threshold, first)
+		return max(p.Days, lastingEggs*egg+lastingDays), ok
+	}
+	days, ok := w.DaysFor(float64(max(1, p.Generations))*p.TotalK, p.Threshold, first)
+	return max(p.Days, days), ok
+}
+
+// ClearDays is how many days must be clean before a plant is clear: a whole
+// generation, at least two weeks; false where it is too cold.
+func (p Pest) ClearDays(from day.Day, w Warmth) (int, bool) {
+	days, ok := p.GenerationDays(from, w)
+	return max(clearLeast, days), ok
+}
+
+// Run gives the pest's clock from a first treatment on. It is false where it is
+// too cold for the pest to grow within a year: nothing can be timed then.
 func (p Pest) Run(first day.Day, w Warmth) (Clock, bool) {
-	generation, ok := w.DaysFor(p.TotalK, p.Threshold, first)
+	generation, ok := p.GenerationDays(first, w)
 	if !ok {
 		return Clock{}, false
 	}
-	k := p.EggK
-	if p.EggK == 0 {
-		k = liveYoungShare * p.TotalK
-	}
+	end, _ := p.TreatedDays(first, w)
 	c := Clock{Pest: p, First: first, Treatments: []day.Day{first}}
-	// Eggs that were laid up to the first treatment must all have hatched before
-	// the last one.
-	hatched, _ := w.DaysFor(p.EggK, p.Threshold, first)
-	for n := 1; n < mostTreatments; n++ {
-		last := c.Treatments[n-1]
-		if n >= usualTreatments && int(last-first) >= hatched {
+	for n := 1; n < p.Treatments || int(c.Treatments[n-1]-first) < end; n++ {
+		days, ok := p.IntervalDays(c.Treatments[n-1], w)
+		if !ok {
 			break
 		}
-		days, _ := w.DaysFor(k, p.Threshold, last)
-		if p.EggK == 0 {
-			days = min(days, liveYoungLatest)
-		}
-		laying, _ := w.DaysFor(beforeLaying*(p.TotalK-p.EggK), p.Threshold, last)
-		c.Treatments = append(c.Treatments, last+day.Day(max(1, min(max(days, leastInterval), laying-1))))
+		c.Treatments = append(c.Treatments, c.Treatments[n-1]+day.Day(days))
+	}
+	if len(c.Treatments) < 2 {
+		return Clock{}, false
 	}
 	low, high := w.Of(first)
 	sure := "dates move with every temperature that is read; " + Source
 	if w.Guess && len(w.Read) == 0 {
 		sure = "a guess, until a temperature is read: " + sure
 	}
-	inputs := []working.Input{{Name: "lowest of the day", Value: low, Unit: "°C"}, {Name: "highest of the day", Value: high, Unit: "°C"},
-		{Name: "grows above", Value: p.Threshold, Unit: "°C"}, {Name: "degree-days that day", Value: math.Round(DegreeDays(low, high, p.Threshold)*100) / 100}}
-	formula := fmt.Sprintf("days until %.0f degree-days have gathered (single sine), the time for the egg; at least %d days, at most 0.8 × the time from hatching to laying", k, leastInterval)
-	if p.EggK == 0 {
+	k := p.EggK
+	formula := fmt.Sprintf("days until %.0f degree-days have gathered (single sine), the time for the egg; at least %d days, at most a day under 0.8 × the time from hatching to laying", k, p.Least)
+	if k == 0 {
+		k = liveYoungShare * p.TotalK
 		formula = fmt.Sprintf("days until %.0f degree-days have gathered (single sine): half of its growing up, at most %d days, since it bears live young", k, liveYoungLatest)
 	}
+	if p.Longest > 0 {
+		formula += fmt.Sprintf("; never more than %d days", p.Longest)
+	}
+	inputs := []working.Input{{Name: "lowest of the day", Value: low, Unit: "°C"}, {Name: "highest of the day", Value: high, Unit: "°C"},
+		{Name: "grows above", Value: p.Threshold, Unit: "°C"},
+		{Name: "degree-days that day", Value: math.Round(DegreeDays(low, high, p.Threshold)*100) / 100}}
 	c.Interval = working.Amount{What: "days to the next treatment", Value: float64(c.Treatments[1] - first), Unit: "days",
 		Working: working.Working{Inputs: inputs, Formula: formula, Source: "Baskerville and Emin 1969; " + Source, Sure: sure}}
 	c.Generation = working.Amount{What: "days of one generation", Value: float64(generation), Unit: "days",
-		Working: working.Working{Inputs: inputs, Formula: fmt.Sprintf("days until %.0f degree-days have gathered (single sine), from egg to adult", p.TotalK), Source: "Baskerville and Emin 1969; " + Source, Sure: sure}}
+		Working: working.Working{Inputs: inputs, Formula: fmt.Sprintf("days until %.0f degree-days have gathered (single sine), from egg to adult", p.TotalK),
+			Source: "Baskerville and Emin 1969; " + Source, Sure: sure}}
 	return c, true
 }

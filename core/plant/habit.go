@@ -4,31 +4,6 @@ package plant
 
 import "tendermend/core/climate"
 
-// WaterRule says how dry the medium becomes before the next watering.
-type WaterRule string
-
-// The water rules.
-const (
-	Even       WaterRule = "even"        // water when the surface dries
-	TopDry     WaterRule = "top-dry"     // the top 5-7 cm
-	HalfDry    WaterRule = "half-dry"    // half the depth
-	DryThrough WaterRule = "dry-through" // down to the bottom
-	AirRoots   WaterRule = "air-roots"   // every morning, twice when dry and hot
-	DryRest    WaterRule = "dry-rest"    // none until new roots of 7-12 cm
-	CupWater   WaterRule = "cup"         // keep the cup and a light medium
-)
-
-// WaterRuleText says a water rule as a carer would.
-var WaterRuleText = map[WaterRule]string{
-	Even:       "when the surface begins to dry",
-	TopDry:     "when the top 5-7 cm are dry",
-	HalfDry:    "when the medium is dry half way down",
-	DryThrough: "when it is dry through to the bottom",
-	AirRoots:   "roots every morning, twice on dry hot days",
-	DryRest:    "not before new roots are 7-12 cm long",
-	CupWater:   "keep a little fresh water in the cup and the medium light",
-}
-
 // Habit is a way of growing. It decides which parts a plant has, how it is
 // drawn, which causes fit and when no progress means a stall.
 type Habit struct {
@@ -68,17 +43,17 @@ var habits = []Habit{
 	{ID: "jewel-orchid", Label: "velvety ground orchid", Figure: "creeper", Growth: "1 leaf a month and stem", Roots: "fuzzy, on moss", Orchid: true,
 		WaterRule: Even, GrowthDays: [2]int{25, 40}, StallWeeks: 6, LookDays: 7, WaterDays: [2]int{4, 7}},
 	{ID: "aroid-vine", Label: "climbing or trailing aroid", Figure: "vine", Growth: "1 leaf in 3-5 weeks", Roots: "thick, white",
-		WaterRule: TopDry, GrowthDays: [2]int{21, 35}, StallWeeks: 6, LookDays: 7, WaterDays: [2]int{6, 11}},
+		WaterRule: QuarterDry, GrowthDays: [2]int{21, 35}, StallWeeks: 6, LookDays: 7, WaterDays: [2]int{6, 11}},
 	{ID: "aroid-clump", Label: "clumping aroid", Figure: "clump", Growth: "1 leaf in 3-5 weeks", Roots: "thick, white",
-		WaterRule: TopDry, GrowthDays: [2]int{21, 35}, StallWeeks: 6, RestSeasons: coldHalf, LookDays: 7, WaterDays: [2]int{5, 10}},
+		WaterRule: QuarterDry, GrowthDays: [2]int{21, 35}, StallWeeks: 6, RestSeasons: coldHalf, LookDays: 7, WaterDays: [2]int{5, 10}},
 	{ID: "rhizomatous-foliage", Label: "prayer-plant family", Figure: "tiered", Growth: "1-2 leaves a month", Roots: "fine, dense",
 		WaterRule: Even, GrowthDays: [2]int{15, 30}, StallWeeks: 6, LookDays: 7, WaterDays: [2]int{4, 7}},
 	{ID: "begonia", Label: "begonia", Figure: "begonia", Growth: "2 leaves a month", Roots: "fine",
-		WaterRule: TopDry, GrowthDays: [2]int{12, 20}, StallWeeks: 5, RestSeasons: coldHalf, LookDays: 7, WaterDays: [2]int{5, 9}},
+		WaterRule: QuarterDry, GrowthDays: [2]int{12, 20}, StallWeeks: 5, RestSeasons: coldHalf, LookDays: 7, WaterDays: [2]int{5, 9}},
 	{ID: "soft-trailer", Label: "soft-stemmed trailer", Figure: "trailer", Growth: "1 node a week", Roots: "fine",
-		WaterRule: TopDry, GrowthDays: [2]int{6, 12}, StallWeeks: 3, RestSeasons: []climate.Season{climate.Winter}, LookDays: 7, WaterDays: [2]int{5, 9}},
+		WaterRule: QuarterDry, GrowthDays: [2]int{6, 12}, StallWeeks: 3, RestSeasons: []climate.Season{climate.Winter}, LookDays: 7, WaterDays: [2]int{5, 9}},
 	{ID: "woody", Label: "small indoor tree", Figure: "tree", Growth: "in flushes", Roots: "woody",
-		WaterRule: TopDry, GrowthDays: [2]int{30, 60}, StallWeeks: 8, LookDays: 7, WaterDays: [2]int{6, 11}},
+		WaterRule: QuarterDry, GrowthDays: [2]int{30, 60}, StallWeeks: 8, LookDays: 7, WaterDays: [2]int{6, 11}},
 	{ID: "giant-herb", Label: "giant herb", Figure: "fan", Growth: "1 spear in 4-8 weeks", Roots: "thick, fleshy",
 		WaterRule: Even, GrowthDays: [2]int{28, 56}, StallWeeks: 10, LookDays: 7, WaterDays: [2]int{5, 9}},
 	{ID: "wax-vine", Label: "wax vine", Figure: "wax-vine", Growth: "1 pair of leaves in 4-6 weeks", Roots: "fine, air-loving",
@@ -90,9 +65,31 @@ var habits = []Habit{
 	{ID: "fern", Label: "fern", Figure: "frond", Growth: "2 fronds a month", Roots: "fine",
 		WaterRule: Even, GrowthDays: [2]int{12, 20}, StallWeeks: 5, LookDays: 5, WaterDays: [2]int{3, 6}},
 	{ID: "palm", Label: "palm", Figure: "palm", Growth: "1 frond in 4-8 weeks", Roots: "fleshy, brittle",
-		WaterRule: TopDry, GrowthDays: [2]int{28, 56}, StallWeeks: 10, LookDays: 10, WaterDays: [2]int{6, 11}},
+		WaterRule: QuarterDry, GrowthDays: [2]int{28, 56}, StallWeeks: 10, LookDays: 10, WaterDays: [2]int{6, 11}},
 	{ID: "bromeliad", Label: "bromeliad", Figure: "cup", Growth: "slow", Roots: "for anchor",
 		WaterRule: CupWater, GrowthDays: [2]int{30, 90}, StallWeeks: 16, LookDays: 14, WaterDays: [2]int{7, 14}},
+	{ID: "gesneriad", Label: "African violet and its kin", Figure: "violet", Growth: "2-3 leaves a month", Roots: "fine, shallow",
+		WaterRule: SurfaceDry, GrowthDays: [2]int{10, 18}, StallWeeks: 5, LookDays: 7, WaterDays: [2]int{4, 8}},
+	{ID: "bulb", Label: "bulb or tuber", Figure: "bulb", Growth: "a flush of leaves, then rest", Roots: "fleshy, renewed each year",
+		WaterRule: HalfDry, GrowthDays: [2]int{15, 40}, StallWeeks: 0, RestSeasons: []climate.Season{climate.Summer, climate.Autumn, climate.Winter}, LookDays: 10, WaterDays: [2]int{6, 12}},
+	{ID: "herb-clump", Label: "clump of strap leaves", Figure: "clump-grass", Growth: "2-4 leaves a month", Roots: "fleshy or fine, dense",
+		WaterRule: QuarterDry, GrowthDays: [2]int{8, 20}, StallWeeks: 6, LookDays: 7, WaterDays: [2]int{5, 10}},
+	{ID: "upright-succulent", Label: "upright succulent", Figure: "upright", Growth: "slow", Roots: "fine or fleshy",
+		WaterRule: DryThrough, GrowthDays: [2]int{21, 60}, StallWeeks: 12, RestSeasons: coldHalf, LookDays: 14, WaterDays: [2]int{12, 24}},
+	{ID: "trailing-succulent", Label: "trailing succulent", Figure: "strands", Growth: "slow, by strands", Roots: "fine, shallow",
+		WaterRule: DryThrough, GrowthDays: [2]int{14, 40}, StallWeeks: 10, RestSeasons: coldHalf, LookDays: 10, WaterDays: [2]int{9, 18}},
+	{ID: "forest-cactus", Label: "forest cactus", Figure: "segments", Growth: "new segments after bloom", Roots: "fine, air-loving",
+		WaterRule: HalfDry, GrowthDays: [2]int{30, 90}, StallWeeks: 12, RestSeasons: []climate.Season{climate.Autumn, climate.Winter}, LookDays: 10, WaterDays: [2]int{7, 14}},
+	{ID: "air-plant", Label: "air plant", Figure: "air-tuft", Growth: "slow", Roots: "few, for anchor",
+		WaterRule: AirRoots, GrowthDays: [2]int{40, 120}, StallWeeks: 16, LookDays: 7, WaterDays: [2]int{3, 6}},
+	{ID: "carnivore", Label: "carnivorous plant", Figure: "traps", Growth: "1-3 traps a month", Roots: "few, fine",
+		WaterRule: WetTray, GrowthDays: [2]int{10, 30}, StallWeeks: 8, RestSeasons: coldHalf, LookDays: 7, WaterDays: [2]int{2, 5}},
+	{ID: "ivy", Label: "ivy", Figure: "ivy", Growth: "1 node a week", Roots: "fine, and at the nodes",
+		WaterRule: QuarterDry, GrowthDays: [2]int{7, 14}, StallWeeks: 5, RestSeasons: []climate.Season{climate.Winter}, LookDays: 7, WaterDays: [2]int{5, 9}},
+	{ID: "cane-foliage", Label: "cane with a tuft of leaves", Figure: "cane", Growth: "1-2 leaves a month", Roots: "fleshy",
+		WaterRule: HalfDry, GrowthDays: [2]int{15, 35}, StallWeeks: 8, RestSeasons: []climate.Season{climate.Winter}, LookDays: 10, WaterDays: [2]int{7, 14}},
+	{ID: "cycad", Label: "cycad", Figure: "cycad", Growth: "a flush of fronds a year", Roots: "coral-like and fleshy",
+		WaterRule: DryThrough, GrowthDays: [2]int{180, 400}, StallWeeks: 0, RestSeasons: coldHalf, LookDays: 14, WaterDays: [2]int{10, 20}},
 }
 
 var habitByID = func() map[string]Habit {

@@ -1,9 +1,6 @@
 package plant
 
-import (
-	"sort"
-	"strings"
-)
+import "sort"
 
 // Kinds are the kinds that a collection has added, by id. The kinds that ship
 // with the program are always there as well, so that a nil Kinds is useful.
@@ -26,27 +23,4 @@ func (k Kinds) All() []Profile {
 	}
 	sort.Slice(own, func(a, b int) bool { return own[a].Botanical+own[a].ID < own[b].Botanical+own[b].ID })
 	return append(own, profiles...)
-}
-
-// Find gives up to limit kinds whose botanical or common name holds every word
-// of the query; those that begin with it first.
-func (k Kinds) Find(query string, limit int) []Profile {
-	words := strings.Fields(strings.ToLower(query))
-	var first, rest []Profile
-	for _, p := range k.All() {
-		names := strings.ToLower(p.Botanical + " " + p.Common)
-		matches := true
-		for _, w := range words {
-			matches = matches && strings.Contains(names, w)
-		}
-		switch {
-		case !matches:
-		case len(words) > 0 && (strings.HasPrefix(names, words[0]) || strings.HasPrefix(strings.ToLower(p.Common), words[0])):
-			first = append(first, p)
-		default:
-			rest = append(rest, p)
-		}
-	}
-	all := append(first, rest...)
-	return all[:min(limit, len(all))]
 }

@@ -1,334 +1,147 @@
 package treatment
 
 import (
-	"fmt"
-	"sort"
-
-	"tendermend/core/day"
-	"tendermend/core/diagnosis"
-	"tendermend/core/pest"
-	"tendermend/core/recovery"
-	"tendermend/core/working"
+	"tendermend/core/cause"
+	"tendermend/core/plant"
 )
 
-// Step is one dated step of a plan.
-type Step struct {
-	ID          string           `json:"id"`
-	Phase       Phase            `json:"phase"`
-	On          day.Day          `json:"on"`
-	Title       string           `json:"title"`
-	How         string           `json:"how"`
-	Minutes     int              `json:"minutes"`
-	WaitMinutes int              `json:"waitMinutes,omitempty" doc:"Minutes that a clock runs: a soak, a drying cut."`
-	Entry       string           `json:"entry,omitempty" doc:"What must be so before it is begun."`
-	Gate        string           `json:"gate,omitempty" doc:"What must be seen first: its day is only when to look."`
-	Ends        string           `json:"ends,omitempty" doc:"What ends it."`
-	Wrong       string           `json:"wrong,omitempty" doc:"What can go wrong in it."`
-	If          string           `json:"if,omitempty" doc:"Held back until this is settled."`
-	Reasons     []string         `json:"reasons" doc:"The treatments that ask for it."`
-	Materials   []string         `json:"materials,omitempty"`
-	Cautions    []string         `json:"cautions" doc:"Ids of cautions."`
-	Amounts     []working.Amount `json:"amounts"`
-	Pest        *PestTime        `json:"pest,omitempty" doc:"Set where a pest's clock sets its day: temperatures that are read later move it."`
-}
-
-// PestTime says which treatment in the row against a pest a step is.
-type PestTime struct {
-	Cause string `json:"cause"`
-	Nth   int    `json:"nth" doc:"0 is the first treatment."`
-}
-
-// Rule is a rule of conflict that shaped the plan, with its reason.
-type Rule struct {
-	ID        string `json:"id"`
-	What      string `json:"what"`
-	Why       string `json:"why"`
-	Overruled bool   `json:"overruled,omitempty" doc:"Whether the carer set it aside."`
-}
-
-// Plan is an ordered list of dated steps with what they are for.
+// Plan is what is to be done, in sittings: those with a day first, then those
+// that wait for something to be seen.
 type Plan struct {
-	Causes    []string  `json:"causes"`
-	Protocols []string  `json:"protocols" doc:"Ids of the treatments it is composed of."`
-	Names     []string  `json:"names" doc:"Their names."`
-	Track     string    `json:"track"`
-	Beside    []string  `json:"beside,omitempty" doc:"Tracks that run beside the first one."`
-	School    string    `json:"school,omitempty"`
-	Entry     []string  `json:"entry,omitempty" doc:"What must be so before it is begun."`
-	Steps     []Step    `json:"steps"`
-	Rules     []Rule    `json:"rules"`
-	Cautions  []Caution `json:"cautions"`
-	Expect    []string  `json:"expect"`
-	Ends      []string  `json:"ends"`
-	Wrong     []string  `json:"wrong" doc:"What can go wrong."`
-	Stops     []string  `json:"stops,omitempty" doc:"When to give up, and how to bin it."`
-	Materials []string  `json:"materials,omitempty" doc:"All that its steps need."`
-	Asks      []string  `json:"asks" doc:"What to answer for a fuller plan."`
+	Track  string   `json:"track" doc:"The recovery track that leads."`
+	Beside []string `json:"beside,omitempty" doc:"Tracks that run beside it."`
+	School School   `json:"school" doc:"The school of an orchid whose roots are worked on; empty for others."`
+	// SchoolWhy are the heaviest terms of the school's score.
+	SchoolWhy []Term    `json:"schoolWhy,omitempty"`
+	Sittings  []Sitting `json:"sittings"`
+	LeftOut   []LeftOut `json:"leftOut" doc:"What was left out or done otherwise, with the reason."`
+	Cautions  []string  `json:"cautions" doc:"Letters of the cautions that belong to it."`
+	Outcome   *Outcome  `json:"outcome,omitempty"`
 }
 
-// Compose makes a plan for the accepted causes. It fails on an unknown cause
-// and when none is accepted.
-func Compose(s Situation) (Plan, error) {
-	if len(s.Causes) == 0 {
-		return Plan{}, fmt.Errorf("causes: accept at least one cause, or set the plant aside and watch it")
-	}
-	for i, id := range s.Causes {
-		if _, ok := diagnosis.CauseByID(id); !ok {
-			return Plan{}, fmt.Errorf("causes[%d]: there is no cause %q", i, id)
-		}
-	}
-	if s.WantsSchool() {
-		if s.Answers.School == "" {
-			s.Answers.School = Schools(s)[0].ID
-		}
-	} else {
-		s.Answers.School = ""
-	}
-	c := composer{s: s, steps: map[string]*part{}, used: map[string]bool{}, plan: Plan{Causes: s.Causes, School: s.Answers.School, Protocols: []string{}, Names: []string{},
-		Steps: []Step{}, Rules: []Rule{}, Expect: []string{}, Ends: []string{}, Wrong: []string{}, Asks: []string{}}}
-	for _, cause := range byUrgency(s.Causes) {
-		c.treat(cause)
-	}
-	c.settleConflicts()
-	c.insure()
-	c.careAfter()
-	c.ask()
-	return c.finish(), nil
+// Outcome says how an ending is to be counted.
+type Outcome struct {
+	Shown       string `json:"shown"`
+	LivingParts int    `json:"livingParts"`
 }
 
-// byUrgency puts what can kill within days before what merely slows.
-func byUrgency(ids []string) []string {
-	ordered := append([]string{}, ids...)
-	sort.SliceStable(ordered, func(a, b int) bool { return daysToAct(ordered[a]) < daysToAct(ordered[b]) })
-	return ordered
+// Term is one weight of a school's score.
+type Term struct {
+	School School `json:"school"`
+	Text   string `json:"text"`
+	Weight int    `json:"weight"`
 }
 
-func daysToAct(cause string) int {
-	c, _ := diagnosis.CauseByID(cause)
-	return c.DaysToAct
+// LeftOut is an operator, a side or a school that a plan does without.
+type LeftOut struct {
+	Op  string `json:"op"`
+	Why string `json:"why"`
 }
 
-// part is a step in the making: what it does, and the causes that ask for it.
-type part struct {
-	Step
-	does   does
-	move   string
-	causes []string
-	turn   int // in which it was added: the order of protocols is the order of work
+// Sitting is one disturbance, begun and ended in one slot, whole or not at all.
+type Sitting struct {
+	Kind SittingKind `json:"kind"`
+	Day  *int        `json:"day" doc:"Days after the plan was accepted; null where it waits for its gate."`
+	Slot Slot        `json:"slot"`
+	Gate string      `json:"gate" doc:"What must be seen first; empty where it has a day."`
+	Held string      `json:"held" doc:"Why it is held back: rest, newcomer, thirst, temp, bloom, tips, season; empty where it is not."`
+	// OpenedBy is the event that met its gate.
+	OpenedBy *Event `json:"openedBy,omitempty"`
+	StageDay *int   `json:"stageDay,omitempty" doc:"The day on which the stage began that its gate belongs to."`
+	Steps    []Step `json:"steps"`
 }
 
-// urgency is how few days are left for the most urgent cause that asks for it.
-func (p *part) urgency() int {
-	least := 365
-	for _, id := range p.causes {
-		least = min(least, daysToAct(id))
-	}
-	return least
+// Step is one operator in a sitting.
+type Step struct {
+	Op        OperatorID `json:"op"`
+	Organ     string     `json:"organ"`
+	Every     int        `json:"every" doc:"Days after which it is done again; 0 for once."`
+	Until     string     `json:"until" doc:"What ends a repeated step."`
+	Params    Params     `json:"params"`
+	Cause     cause.ID   `json:"cause,omitempty" doc:"The cause that asks for it, where one alone does."`
+	Materials []string   `json:"materials"`
+	Cautions  []string   `json:"cautions,omitempty"`
+	Words     string     `json:"words" doc:"The step in words."`
+	Args      string     `json:"args,omitempty" doc:"The step as a line of a check plan says it."`
+	// Against are rules that the carer set aside for this step, with the reason.
+	Against map[RuleID]string `json:"against,omitempty"`
 }
 
-type composer struct {
-	s     Situation
-	plan  Plan
-	steps map[string]*part
-	used  map[string]bool
-	added int // steps added so far
-}
-
-// treat adds the protocol for a cause: the first of its protocols that fits.
-func (c *composer) treat(cause string) {
-	for _, p := range protocols {
-		if !p.forCause(cause) || p.fits != nil && !p.fits(c.s) {
-			continue
-		}
-		if !c.used[p.id] {
-			c.used[p.id] = true
-			c.take(p)
-		}
-		for _, t := range p.steps {
-			if t.when == nil || t.when(c.s) {
-				c.add(t, p.name, cause)
-			}
-		}
-		return
-	}
-}
-
-// take keeps what a protocol says of the whole plan.
-func (c *composer) take(p protocol) {
-	c.follow(p.track)
-	c.plan.Protocols, c.plan.Names = append(c.plan.Protocols, p.id), append(c.plan.Names, p.name)
-	c.plan.Expect, c.plan.Ends, c.plan.Wrong = append(c.plan.Expect, p.expect), append(c.plan.Ends, p.ends), append(c.plan.Wrong, p.wrong)
-	if p.entry != "" {
-		c.plan.Entry = append(c.plan.Entry, p.entry)
-	}
-	if p.stop != "" {
-		c.plan.Stops = append(c.plan.Stops, p.stop)
-	}
-}
-
-// follow puts the plan on a track. The first one leads; a track of the kind that
-// runs beside others, clearing pests, is followed as well.
-func (c *composer) follow(id string) {
-	if c.s.Habit.Orchid && id == "foliage-rerooting" {
-		id = "orchid-lean"
-	}
-	track, _ := recovery.TrackByID(id)
-	leads, _ := recovery.TrackByID(c.plan.Track)
-	switch {
-	case c.plan.Track == "":
-		c.plan.Track = id
-	case track.Beside && !leads.Beside:
-		c.plan.Beside = appendOnce(c.plan.Beside, id)
-	case leads.Beside && !track.Beside:
-		c.plan.Beside, c.plan.Track = appendOnce(c.plan.Beside, c.plan.Track), id
-	}
-}
-
-func (p protocol) forCause(cause string) bool {
-	for _, id := range p.causes {
-		if id == cause {
-			return true
-		}
-	}
-	return false
-}
-
-func (c *composer) add(t template, reason, cause string) {
-	on, time := c.pestTime(t, cause)
-	if known := c.steps[t.id]; known != nil {
-		known.Reasons = appendOnce(known.Reasons, reason)
-		known.causes = appendOnce(known.causes, cause)
-		if on < known.On {
-			known.On, known.Pest = on, time
-		}
-		known.does |= t.does
-		return
-	}
-	c.added++
-	p := &part{turn: c.added, does: t.does, move: t.move, Step: Step{ID: t.id, Phase: t.phase, On: on, Pest: time, Title: t.title, How: t.how, Minutes: t.minutes, WaitMinutes: t.waitMin,
-		Entry: t.entry, Gate: t.gate, Ends: t.ends, Wrong: t.wrong, Materials: t.materials, Reasons: []string{reason}, Cautions: append([]string{}, t.cautions...), Amounts: []working.Amount{}}}
-	if cause != "" {
-		p.causes = []string{cause}
-	}
-	if t.amounts != nil {
-		p.Amounts = append(p.Amounts, t.amounts(c.s)...)
-	}
-	c.steps[t.id] = p
-}
-
-func appendOnce(list []string, s string) []string {
-	for _, x := range list {
-		if x == s {
-			return list
-		}
-	}
-	return append(list, s)
-}
-
-// pestTime gives the day of a step: that of its template, or, for treatments
-// that are repeated, that of the pest's clock at the warmth of the place.
-func (c *composer) pestTime(t template, cause string) (day.Day, *PestTime) {
-	on := c.s.Start + day.Day(t.day)
-	p, known := pest.ByCause(cause)
-	if t.treats == noTreatment || !known {
-		return on, nil
-	}
-	nth := int(t.treats - firstTreatment)
-	clock, runs := p.Run(c.s.Start, c.s.warmth())
-	if !runs {
-		return on, nil
-	}
-	if nth > 0 {
-		on = clock.Treatments[nth]
-	}
-	return on, &PestTime{cause, nth}
-}
-
-func (c *composer) ask() {
-	a := c.s.Answers
-	if (c.steps["prepare-pot"] != nil || c.steps["prepare-lean-pot"] != nil || c.steps["rinse-clay"] != nil) && a.RootBallCM == nil {
-		c.plan.Asks = append(c.plan.Asks, "rootBallCm")
-	}
-	if c.s.WantsSchool() && a.Reserves == "" {
-		c.plan.Asks = append(c.plan.Asks, "reserves")
-	}
-}
-
-func (c *composer) finish() Plan {
-	parts := make([]*part, 0, len(c.steps))
-	for _, p := range c.steps {
-		parts = append(parts, p)
-	}
-	sort.Slice(parts, func(a, b int) bool {
-		x, y := parts[a], parts[b]
-		if x.On != y.On {
-			return x.On < y.On
-		}
-		if phaseRank[x.Phase] != phaseRank[y.Phase] {
-			return phaseRank[x.Phase] < phaseRank[y.Phase]
-		}
-		return x.turn < y.turn
-	})
-	for _, p := range parts {
-		p.Cautions = c.cautionsOf(p)
-		c.plan.Steps = append(c.plan.Steps, p.Step)
-	}
-	seen := map[string]bool{}
-	warn := func(id string) {
-		if !seen[id] {
-			seen[id] = true
-			c.plan.Cautions = append(c.plan.Cautions, Caution{id, cautions[id]})
-		}
-	}
-	if c.s.Profile != nil {
-		if c.s.Profile.Has("toxic-people") {
-			warn("sap")
-		}
-		if c.s.Profile.Has("toxic-pets") {
-			warn("toxic-pets")
-		}
-	}
-	for _, s := range c.plan.Steps {
-		for _, id := range s.Cautions {
-			warn(id)
-		}
-		for _, m := range s.Materials {
-			c.plan.Materials = appendOnce(c.plan.Materials, m)
-		}
-	}
-	warn("estimate")
-	return c.plan
-}
-
-// cautionsOf gives a step's cautions for this household and this kind.
-func (c *composer) cautionsOf(p *part) []string {
-	home := c.s.Household
-	kept := []string{}
-	risky := false
-	for _, id := range p.Cautions {
-		switch id {
-		case "asthma":
-			if home.Asthma {
-				kept = append(kept, id)
-			}
-			continue
-		case "pesticide", "alcohol", "waste", "dust":
-			risky = true
-		}
-		kept = append(kept, id)
-	}
-	if risky && home.Children {
-		kept = append(kept, "children")
-	}
-	if risky && home.Pets {
-		kept = append(kept, "pets")
-	}
-	if c.s.Profile != nil && c.s.Profile.Has("toxic-people") {
-		for _, id := range p.Cautions {
-			if id == "blade" {
-				kept = appendOnce(kept, "sap")
-			}
-		}
-	}
-	return kept
+// Params are what an operator is done with. Lengths in cm, volumes in ml,
+// shares 0 to 1, warmth in °C.
+type Params struct {
+	PotWidthCM  Number       `json:"potWidthCm,omitzero"`
+	PotDepthCM  Number       `json:"potDepthCm,omitzero"`
+	VolumeML    Number       `json:"volumeMl,omitzero"`
+	Shape       string       `json:"shape,omitempty"`
+	Seat        Seat         `json:"seat,omitempty"`
+	For         string       `json:"for,omitempty" doc:"pieces, where it is for the pieces and not for the mother"`
+	Dry         bool         `json:"dry,omitempty"`
+	Mix         []plant.Part `json:"mix,omitempty"`
+	MixFrom     string       `json:"mixFrom,omitempty" doc:"kind, habit, school or carer: where the mix comes from"`
+	MixBy       string       `json:"mixBy,omitempty"`
+	Holes       *bool        `json:"holes,omitempty"`
+	Reuse       bool         `json:"reuse,omitempty"`
+	Method      string       `json:"method,omitempty"`
+	MixedWith   string       `json:"mixedWith,omitempty"`
+	Flame       bool         `json:"flame,omitempty"`
+	Hours       Number       `json:"hours,omitzero"`
+	Days        Number       `json:"days,omitzero"`
+	Minutes     Number       `json:"minutes,omitzero"`
+	ML          Number       `json:"ml,omitzero"`
+	Grams       Number       `json:"g,omitzero"`
+	Drops       Number       `json:"drops,omitzero"`
+	MLPerL      Number       `json:"mlPerL,omitzero"`
+	GPerL       Number       `json:"gPerL,omitzero"`
+	Conc        Number       `json:"concentration,omitzero"`
+	Stock       Number       `json:"stock,omitzero"`
+	Confirmed   bool         `json:"confirmed,omitempty"`
+	How         string       `json:"how,omitempty"`
+	From        string       `json:"from,omitempty"`
+	To          string       `json:"to,omitempty"`
+	Water       string       `json:"water,omitempty"`
+	LevelCM     Number       `json:"levelCm,omitzero"`
+	GapMM       Number       `json:"gapMm,omitzero"`
+	Submerged   bool         `json:"submerged,omitempty"`
+	SaucerHours Number       `json:"saucerHours,omitzero"`
+	Share       Number       `json:"share,omitzero"`
+	WetDrops    Number       `json:"wettingDrops,omitzero"`
+	N           Number       `json:"n,omitzero"`
+	Cover       string       `json:"cover,omitempty"`
+	Dose        string       `json:"dose,omitempty"`
+	DoseTyped   bool         `json:"doseTyped,omitempty"`
+	ByLabel     bool         `json:"byLabel,omitempty"`
+	Class       string       `json:"class,omitempty"`
+	Product     string       `json:"product,omitempty"`
+	Where       string       `json:"where,omitempty"`
+	What        string       `json:"what,omitempty"`
+	CMAbove     Number       `json:"cmAboveBase,omitzero"`
+	OverKeiki   bool         `json:"abovePlantlet,omitempty"`
+	Piece       bool         `json:"segment,omitempty"`
+	Depth       string       `json:"depth,omitempty"`
+	UnderCM     Number       `json:"baseUnderCm,omitzero"`
+	TouchesBase bool         `json:"touchesBase,omitempty"`
+	WaterC      Number       `json:"waterC,omitzero"`
+	TempC       Number       `json:"tempC,omitzero"`
+	ToC         Number       `json:"toC,omitzero"`
+	Sun         bool         `json:"sun,omitempty"`
+	Mush        bool         `json:"mush,omitempty"`
+	Firm        bool         `json:"firm,omitempty"`
+	Doubtful    string       `json:"doubtful,omitempty"`
+	BeyondCM    Number       `json:"beyondCm,omitzero"`
+	Recorded    *bool        `json:"recorded,omitempty"`
+	Ways        []string     `json:"ways,omitempty"`
+	Isolated    *bool        `json:"isolated,omitempty"`
+	InfestedP   bool         `json:"infested,omitempty"`
+	Shared      any          `json:"shared,omitempty"`
+	Carried     string       `json:"carried,omitempty"`
+	Colour      string       `json:"colour,omitempty"`
+	Cond        string       `json:"cond,omitempty"`
+	Note        string       `json:"note,omitempty"`
+	Ends        bool         `json:"ends,omitempty"`
+	PastStage   bool         `json:"pastStage,omitempty"`
+	Until       string       `json:"until,omitempty"`
+	Stage       string       `json:"stage,omitempty"`
+	At          string       `json:"at,omitempty"`
+	Part        string       `json:"part,omitempty"`
 }

@@ -1,13 +1,162 @@
-// Package treatment composes a plan for one plant from the protocols for the
-// causes that its carer accepts: dated steps in working order, with amounts
-// and cautions.
 package treatment
 
 import (
-	"tendermend/core/climate"
+	"encoding/json"
+	"fmt"
+	"strconv"
+
+	"tendermend/core/cause"
 	"tendermend/core/day"
-	"tendermend/core/pest"
 	"tendermend/core/plant"
+)
+
+// Situation is what a plan is made for: a plant, what was accepted or wished,
+// and what is known of it. Everything but a kind or a habit, and a cause or a
+// wish, may be left out.
+type Situation struct {
+	Kind   string     `json:"kind,omitempty" doc:"Id of its kind."`
+	Habit  string     `json:"habit,omitempty" doc:"How it grows, where its kind is not known."`
+	Causes []cause.ID `json:"causes"`
+	// Suspected are causes that were not accepted and must still be reckoned with.
+	Suspected []cause.ID `json:"suspected,omitempty"`
+	Wish      Wish       `json:"wish,omitempty" enum:",setup-change,propagate,refresh,part,prune"`
+	On        day.Day    `json:"on" doc:"The day on which the plan is accepted: its day 0."`
+	South     bool       `json:"south,omitempty"`
+	Answers   Facts      `json:"answers"`
+	Choices   Choices    `json:"choices"`
+	Place     Place      `json:"place"`
+	Household Household  `json:"household"`
+
+	// Profile is the kind itself, for a collection's own kinds; it stands above Kind.
+	Profile *plant.Profile `json:"-"`
+	// Chances are those of the differential when the causes were accepted.
+	Chances map[cause.ID]float64 `json:"chances,omitempty"`
+	// Rivals are causes that compete for the same signs, with their chances.
+	Rivals map[cause.ID]float64 `json:"rivals,omitempty"`
+}
+
+// Number is a count or a measure that may be missing. It is read from a number,
+// from a word such as "none", and from true or false.
+type Number struct {
+	Value float64
+	Known bool
+}
+
+// N gives a known number.
+func N(v float64) Number { return Number{v, true} }
+
+// IsZero says whether nothing is known.
+func (n Number) IsZero() bool { return !n.Known }
+
+// Or gives the number, or another value where it is not known.
+func (n Number) Or(other float64) float64 {
+	if n.Known {
+		return n.Value
+	}
+	return other
+}
+
+// MarshalJSON writes a number, null where it is not known.
+func (n Number) MarshalJSON() ([]byte, error) {
+	if !n.Known {
+		return []byte("null"), nil
+	}
+	return json.Marshal(n.Value)
+}
+
+// UnmarshalJSON reads a number in any of the ways in which it may be written.
+func (n *Number) UnmarshalJSON(raw []byte) error {
+	var any any
+	if err := json.Unmarshal(raw, &any); err != nil {
+		return err
+	}
+	switch v := any.(type) {
+	case nil:
+		*n = Number{}
+	case float64:
+		*n = N(v)
+	case bool:
+		*n = N(0)
+		if v {
+			*n = N(1)
+		}
+	case string:
+		switch v {
+		case "":
+			*n = Number{}
+		case "none", "no":
+			*n = N(0)
+		case "yes":
+			*n = N(1)
+		default:
+			f, err := strconv.ParseFloat(v, 64)
+			if err != nil {
+				return fmt.Errorf("%q is not a number", v)
+			}
+			*n = N(f)
+		}
+	default:
+		return fmt.Errorf("%s is not a number", raw)
+	}
+	return nil
+}
+
+// Schema describes a Number to those who write one.
+func (Number) JSONType() string { return "number" }
+
+// Yes is an answer of yes or no; nil was not answered. It is read from true and
+// false and from words.
+type Yes struct{ Said, Known bool }
+
+// True and False are the two answers.
+var (
+	True  = Yes{true, true}
+	False = Yes{false, true}
+)
+
+// IsZero says whether it was not answered.
+func (y Yes) IsZero() bool { return !y.Known }
+
+// MarshalJSON writes true, false, or null where it was not answered.
+func (y Yes) MarshalJSON() ([]byte, error) {
+	if !y.Known {
+		return []byte("null"), nil
+	}
+	return json.Marshal(y.Said)
+}
+
+// UnmarshalJSON reads an answer.
+func (y *Yes) UnmarshalJSON(raw []byte) error {
+	var any any
+	if err := json.Unmarshal(raw, &any); err != nil {
+		return err
+	}
+	switch v := any.(type) {
+	case nil:
+		*y = Yes{}
+	case bool:
+		*y = Yes{v, true}
+	case float64:
+		*y = Yes{v != 0, true}
+	case string:
+		*y = Yes{v != "" && v != "no" && v != "none" && v != "firm", v != ""}
+	default:
+		return fmt.Errorf("%s is neither yes nor no", raw)
+	}
+	return nil
+}
+
+// Moist is how wet a medium is.
+type Moist string
+
+// How wet a medium is. Due means that the dryness of its own rule is reached.
+const (
+	Soaked Moist = "soaked"
+	Wet    Moist = "wet"
+	Right  Moist = "right"
+	Due    Moist = "due"
+	Dry    Moist = "dry"
+	Bone   Moist = "bone"
 )
 
 // Reserves say what a plant can live on.
@@ -20,28 +169,112 @@ const (
 	Shrivelled Reserves = "shrivelled"
 )
 
-// Situation is what a plan is made for.
-type Situation struct {
-	Habit   plant.Habit
-	Profile *plant.Profile
-	Causes  []string // accepted, most urgent or likeliest first
-	Season  climate.Season
-	Start   day.Day
-	Answers Answers
-	// Chances are those of the differential when the causes were accepted; empty
-	// where nobody examined it.
-	Chances   map[string]float64
-	Household Household
-	// Warmth is that of its place; the zero value stands for a usual room.
-	Warmth pest.Warmth
+// Facts are what is known of the plant. Lengths are in cm, counts are whole.
+type Facts struct {
+	LiveRoots  Number `json:"liveRoots,omitzero"`
+	DeadRoots  Number `json:"deadRoots,omitzero"`
+	LiveTips   Number `json:"liveTips,omitzero" doc:"Growing tips of at least 2 mm."`
+	RootBallCM Number `json:"rootBallCm,omitzero" doc:"Widest width of the live roots with what clings."`
+	PotWidthCM Number `json:"potWidthCm,omitzero" doc:"Inner width of the present pot."`
+	PotDepthCM Number `json:"potDepthCm,omitzero"`
+	PotShape   string `json:"potShape,omitempty" enum:",usual,shallow,deep"`
+	Plug       Yes    `json:"plug,omitzero" doc:"Whether a nursery plug sits in the roots."`
+	Spikes     Number `json:"spikes,omitzero"`
+	Buds       Yes    `json:"buds,omitzero"`
+	Plantlets  Number `json:"plantlets,omitzero" doc:"Plantlets or offsets."`
+	Pups       Number `json:"pups,omitzero"`
+	Growths    Number `json:"growths,omitzero" doc:"Bulbs, canes, shoots or rosettes."`
+	Points     Number `json:"growingPoints,omitzero" doc:"Sound growing points."`
+	PointHit   Yes    `json:"growingPointReached,omitzero" doc:"Whether the rot has reached the growing point."`
+	Leaves     Number `json:"leaves,omitzero"`
+	Infested   Number `json:"infestedLeaves,omitzero" doc:"Infested leaves: a count, or a share below 1."`
+
+	Reserves   Reserves `json:"reserves,omitempty" enum:",plump,ridged,shrivelled"`
+	Limp       Yes      `json:"limp,omitzero"`
+	Moist      Moist    `json:"moist,omitempty" enum:",soaked,wet,right,due,dry,bone"`
+	Standing   Yes      `json:"standing,omitzero" doc:"Whether water stands in saucer or outer pot."`
+	Seat       Seat     `json:"seat,omitempty" doc:"What it stands in; missing where its kind's usual one is taken."`
+	Medium     string   `json:"medium,omitempty" enum:",sound,tired,rotten,sour,infested"`
+	MediumBad  Yes      `json:"rottenMedium,omitzero"`
+	MediumSour Yes      `json:"mediumSour,omitzero"`
+	GrewIn     string   `json:"grewIn,omitempty" enum:",moss,bark,clay,air,water"`
+
+	Phase        string `json:"phase,omitempty" enum:",growing,idle,resting,waking"`
+	Growing      Yes    `json:"growing,omitzero"`
+	Resting      Yes    `json:"resting,omitzero"`
+	NewGrowth    Yes    `json:"newGrowth,omitzero"`
+	NewRootsCM   Number `json:"newRootsCm,omitzero" doc:"Length of roots on new growth."`
+	NewcomerDays Number `json:"newcomerDays,omitzero" doc:"Days since it came; missing is no evidence."`
+
+	RotAlive    Yes    `json:"rotAlive,omitzero" doc:"Whether rot spreads; false says dry and old."`
+	NewRot      Yes    `json:"newRot,omitzero"`
+	StemStain   Number `json:"stemStain,omitzero" doc:"How far a stain runs up the stem, cm."`
+	RootsAbove  Number `json:"rootsAboveCut,omitzero" doc:"Live roots above where a stem would be cut."`
+	Piece       Yes    `json:"piece,omitzero" doc:"Whether it is itself a cutting or a severed piece."`
+	MotherDying Yes    `json:"motherDying,omitzero"`
+	FewRoots    Yes    `json:"fewRoots,omitzero"`
+	LastSitting Number `json:"rootSittingDaysAgo,omitzero"`
+	Isolated    Yes    `json:"isolated,omitzero"`
+	Sun         Yes    `json:"sun,omitzero" doc:"Whether sun falls on it."`
+	WaterHeavy  Yes    `json:"heavyWaterer,omitzero"`
+	Uncut       Yes    `json:"uncut,omitzero"`
+	BaseUnderCM Number `json:"baseUnderCm,omitzero" doc:"How deep its base is buried."`
+	PotHoles    Yes    `json:"potHoles,omitzero" doc:"Whether the pot at hand has holes."`
+	// Done are operators of an earlier plan for the same trouble that were carried
+	// out: they are state now, and are not done twice.
+	Done []Event `json:"done,omitempty"`
+	// Events are things that were seen, with their day; days before 0 lie behind.
+	Events []Event `json:"events,omitempty"`
 }
 
-// warmth gives the warmth of the place, a usual room where nothing is known.
-func (s Situation) warmth() pest.Warmth {
-	if s.Warmth.High == 0 && len(s.Warmth.Read) == 0 {
-		return pest.UsualRoom
-	}
-	return s.Warmth
+// Event is something that was done or seen on a day of the plan.
+type Event struct {
+	Event string `json:"event"`
+	Day   int    `json:"day"`
+}
+
+// Choices are what the carer settled where the trade disagrees, and what he
+// wants otherwise than the plan would.
+type Choices struct {
+	School      string   `json:"school,omitempty" enum:",S0,S1,S2,S3,S4,S5,S6,J"`
+	Aim         string   `json:"aim,omitempty" enum:",S0,S4,S5,S6,mount" doc:"What a change of set-up aims at."`
+	RootRinse   string   `json:"rootRinse,omitempty" enum:",water,peroxide,label,soap"`
+	PestFirst   string   `json:"pestFirst,omitempty" enum:",soap,oil,alcohol,earth,systemic,predators,neem,hot-dip"`
+	DryRoots    string   `json:"dryRoots,omitempty" enum:",keep,cut,wait"`
+	Newcomer    string   `json:"newcomer,omitempty" enum:",14 d,needed,at once"`
+	Spikes      string   `json:"spikes,omitempty" doc:"off today, keep one, keep, off when limp"`
+	Plantlets   string   `json:"plantlets,omitempty" doc:"wait, now, stay"`
+	CutDressing string   `json:"cutDressing,omitempty" enum:",dry,cinnamon,powder"`
+	FirstWater  string   `json:"firstWater,omitempty" enum:",dry day,at once"`
+	Succulent   string   `json:"succulentWater,omitempty" enum:",dry day,at roots"`
+	Cover       string   `json:"cover,omitempty" enum:",kind,open,none"`
+	CrownDose   string   `json:"crownDose,omitempty" enum:",dry,peroxide,label"`
+	Pieces      string   `json:"pieces,omitempty" enum:",together,one each"`
+	Gnats       string   `json:"gnats,omitempty" enum:",dry top,grit,larvicide"`
+	Keep        string   `json:"keep,omitempty" enum:",keep,discard" doc:"Whether a suspect is kept or discarded."`
+	Discard     string   `json:"discard,omitempty" enum:",now"`
+	Override    Yes      `json:"override,omitzero" doc:"The carer's own word: nothing holds a root sitting back."`
+	OneSetup    Yes      `json:"oneSetup,omitzero" doc:"One set-up is wanted for many plants."`
+	Stock       []string `json:"stock,omitempty"`
+	RemoveShare Number   `json:"removeShare,omitzero" doc:"Share of the leaves that is to come off."`
+	Mix         string   `json:"mix,omitempty" doc:"A mix of the carer's own, by parts: soil 1 bark 1."`
+	PotWidthCM  Number   `json:"potWidthCm,omitzero" doc:"The new pot that the carer has."`
+	SoapMLPerL  Number   `json:"soapMlPerL,omitzero"`
+	PeroxidePct Number   `json:"peroxidePct,omitzero" doc:"Strength of the peroxide at hand."`
+	DipC        Number   `json:"dipC,omitzero"`
+	Drug        string   `json:"drug,omitempty" enum:",copper,sulphur"`
+	Also        string   `json:"also,omitempty" doc:"Operators that the carer would like besides."`
+}
+
+// Place is where the plant stands.
+type Place struct {
+	WarmthC     Number `json:"warmthC,omitzero"`
+	LowC        Number `json:"lowC,omitzero" doc:"Lowest of a day, where both are known."`
+	HighC       Number `json:"highC,omitzero"`
+	HumidityPct Number `json:"humidityPct,omitzero"`
+	LookDays    Number `json:"lookDays,omitzero" doc:"How often the carer looks, in days."`
+	Sun         Yes    `json:"sun,omitzero"`
+	Outdoors    Yes    `json:"outdoors,omitzero"`
 }
 
 // Household is who lives where the plant is treated.
@@ -50,63 +283,5 @@ type Household struct {
 	Pets        bool `json:"pets"`
 	Pollinators bool `json:"pollinators" doc:"Plants stand outdoors, or where bees reach them."`
 	Asthma      bool `json:"asthma"`
-}
-
-// Answers are what the carer is asked before a plan is made. What is nil was
-// not answered.
-type Answers struct {
-	LiveRoots   *int     `json:"liveRoots,omitempty" doc:"Live roots counted."`
-	LiveTips    *int     `json:"liveTips,omitempty"`
-	RootBallCM  *float64 `json:"rootBallCm,omitempty" doc:"Width of the live root ball."`
-	PotWidthCM  *float64 `json:"potWidthCm,omitempty" doc:"Inner width of the present pot."`
-	Reserves    Reserves `json:"reserves,omitempty" enum:"plump,ridged,shrivelled"`
-	LiveRot     *bool    `json:"liveRot,omitempty"`
-	InSpike     *bool    `json:"inSpike,omitempty"`
-	WarmthC     *float64 `json:"warmthC,omitempty" doc:"Room warmth."`
-	HumidityPct *float64 `json:"humidityPct,omitempty"`
-	LookDays    *int     `json:"lookDays,omitempty" doc:"How often the carer can look."`
-	RootWash    string   `json:"rootWash,omitempty" enum:"soap,peroxide,fungicide" doc:"The school of root wash."`
-	School      string   `json:"school,omitempty" doc:"The orchid school taken."`
-	Spikes      string   `json:"spikes,omitempty" enum:"cut,keep-one" doc:"What is done with flower spikes."`
-	Plantlets   string   `json:"plantlets,omitempty" enum:"now,wait" doc:"When plantlets come off."`
-	DryRoots    string   `json:"dryRoots,omitempty" enum:"cut,keep" doc:"What is done with roots that look dry."`
-	PestFirst   string   `json:"pestFirst,omitempty" enum:"soap,neem,earth,alcohol,systemic,predators" doc:"What is tried first against pests."`
-	Arrivals    string   `json:"arrivals,omitempty" enum:"two-weeks,needed,at-once" doc:"When newcomers are repotted."`
-	Overruled   []string `json:"overruled,omitempty" maxItems:"40" doc:"Ids of rules that the carer sets aside."`
-}
-
-func is(b *bool) bool { return b != nil && *b }
-
-// fewRoots says whether an orchid's roots call for one of the schools.
-func (s Situation) fewRoots() bool {
-	if s.Answers.LiveRoots != nil {
-		return *s.Answers.LiveRoots <= 3
-	}
-	for _, c := range s.Causes {
-		if c == "dry-root-loss" || c == "detached" {
-			return true
-		}
-	}
-	return false
-}
-
-// WantsSchool says whether the plan needs one of the orchid schools: an orchid
-// with few or no live roots.
-func (s Situation) WantsSchool() bool {
-	if !s.Habit.Orchid {
-		return false
-	}
-	if s.fewRoots() {
-		return true
-	}
-	return s.Answers.LiveRoots == nil && s.accepts("root-rot")
-}
-
-func (s Situation) accepts(cause string) bool {
-	for _, c := range s.Causes {
-		if c == cause {
-			return true
-		}
-	}
-	return false
+	Edible      bool `json:"edible,omitempty" doc:"Parts of it are eaten."`
 }

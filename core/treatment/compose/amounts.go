@@ -1,0 +1,311 @@
+package compose
+
+import (
+	"math"
+	"strings"
+
+	"tendermend/core/cause"
+	"tendermend/core/plant"
+	"tendermend/core/treatment"
+)
+
+// Volumes of pots from their inner width alone: a frustum of a bottom 0.71 and a
+// height 0.92 of the width (shallow 0.5, deep 1.2, with the bottoms that go with
+// them); geometry, the usual shapes are common practice.
+const (
+	usualVolume   = 0.533
+	shallowVolume = 0.319
+	deepVolume    = 0.695
+	smallPot      = 7 // narrower pots are of the usual shape
+)
+
+// PotML gives the volume in ml of a pot of inner width w cm.
+func PotML(w float64, shape string) float64 {
+	k := usualVolume
+	if w > smallPot {
+		switch shape {
+		case "shallow":
+			k = shallowVolume
+		case "deep":
+			k = deepVolume
+		}
+	}
+	return k * w * w * w
+}
+
+const (
+	filled  = 0.9  // of a pot's volume, below the rim
+	settles = 1.15 // loose mix for a filled pot
+	ofWhole = 0.9  // of the ball's own volume, where it stays whole
+	ofBare  = 0.12 // where its roots are washed
+	light   = 0.07 // of the pot's volume: a light first water
+)
+
+// MixML gives the loose mix in ml for a pot of width w cm round a ball of width
+// ball cm: 1.15 × (0.9 × pot − ball).
+func MixML(w, ball float64, whole bool, shape string) float64 {
+	in := ofBare
+	if whole {
+		in = ofWhole
+	}
+	taken := 0.0
+	if ball > 0 {
+		taken = in * PotML(ball, shape)
+	}
+	return max(1, settles*(filled*PotML(w, shape)-taken))
+}
+
+// ball gives the width of the root ball, measured or guessed from the pot.
+func (c *composer) ball(whole bool) float64 {
+	if c.Answers.RootBallCM.Known {
+		return c.Answers.RootBallCM.Value
+	}
+	if whole {
+		return max(4, c.potWidth()-1)
+	}
+	return max(4, c.Answers.PotWidthCM.Or(12)-4)
+}
+
+// rescueWidth is the pot for roots that were washed: the live ball and 2.5 cm,
+// 1.5 for dry kinds, never wider than the old pot.
+func (c *composer) rescueWidth(rootless bool) float64 {
+	old := c.Answers.PotWidthCM.Or(math.Inf(1))
+	var w float64
+	switch {
+	case rootless && c.orchid && c.school == treatment.Lean:
+		w = 6.5
+	case rootless && c.orchid:
+		w = 8
+	case rootless && c.code == treatment.GE:
+		w = 6
+	case rootless:
+		w = 7
+	default:
+		more := 2.5
+		if c.dry {
+			more = 1.5
+		}
+		if !c.heeds("N29") {
+			more = 5
+		}
+		w = c.ball(false) + more
+		if w < 10 {
+			w = half(w)
+		} else {
+			w = math.Floor(w)
+		}
+	}
+	if !c.heeds("N29") {
+		return w
+	}
+	return min(w, old)
+}
+
+// boundWidth is the pot for a pot-bound plant.
+func (c *composer) boundWidth() float64 {
+	w := c.potWidth()
+	snug := c.kind.Has(plant.SnugPot)
+	switch {
+	case !c.heeds("N30"):
+		return w
+	case snug && w <= 12:
+		return w + 1
+	case snug || w <= 12:
+		return w + 2
+	case w <= 20:
+		return w + 3
+	}
+	return w + 4
+}
+
+// wholeWidth is the pot for a ball that stays whole.
+func (c *composer) wholeWidth(r rootWork) float64 {
+	old := c.Answers.PotWidthCM
+	var w float64
+	switch {
+	case r.bound && !c.rescue():
+		w = c.boundWidth()
+	case r.down:
+		w = c.ball(true) + 2.5
+		if !old.Known || !c.Answers.RootBallCM.Known {
+			w = max(4, c.potWidth()-5) + 2.5
+		}
+		if w < 10 {
+			w = half(w)
+		} else {
+			w = math.Floor(w)
+		}
+		w = min(w, old.Or(w))
+	case c.kind.Has(plant.SnugPot) && old.Known && !c.Answers.RootBallCM.Known:
+		w = old.Value
+	case c.Answers.RootBallCM.Known:
+		w = max(c.Answers.RootBallCM.Value+2, old.Or(0))
+		if !old.Known || c.Answers.RootBallCM.Value >= old.Value {
+			w = c.Answers.RootBallCM.Value + 2
+		}
+	default:
+		w = c.potWidth()
+	}
+	if c.rescue() && old.Known {
+		w = min(w, old.Value)
+	}
+	return c.carersPot(w)
+}
+
+// carersPot takes the new pot that the carer has, where it is fit.
+func (c *composer) carersPot(w float64) float64 {
+	own := c.Choices.PotWidthCM
+	if !own.Known {
+		return w
+	}
+	old := c.potWidth()
+	most := 5.0
+	if old >= 30 {
+		most = 7
+	}
+	if c.heeds("N31") && own.Value > old+most {
+		c.leave("pot", "the pot at hand is too wide: idle mix stays wet")
+		return w
+	}
+	if own.Value < w {
+		return w
+	}
+	return own.Value
+}
+
+// rescues are the causes whose pot is sized to the live roots.
+var rescues = []cause.ID{cause.RootRot, cause.DryRootLoss, cause.BaseRot, cause.BlackRot, cause.Fusarium, cause.Detached, cause.PotTooBig, cause.RootMealybug}
+
+func (x *subject) rescue() bool { return x.any(rescues) }
+
+// shape is the shape of the new pot.
+func (c *composer) shape(w float64) string {
+	switch {
+	case c.Answers.PotShape != "":
+		return c.Answers.PotShape
+	case w > smallPot && (c.kind.PotShape == "shallow" || c.kind.PotShape == "deep"):
+		return c.kind.PotShape
+	}
+	return "usual"
+}
+
+// Mixes of the schools.
+var schoolMixes = map[treatment.School][]plant.Part{
+	treatment.Lean:     {{What: "coarse bark", Parts: 1}},
+	treatment.MossWrap: {{What: "long moss", Parts: 1}},
+	treatment.MossBox:  {{What: "long moss", Parts: 1}},
+	treatment.ClayPot:  {{What: "clay pellets", Parts: 1}, {What: "pumice", Parts: 1}},
+}
+
+// anyMix is what a recipe would take that knows nothing of the kind.
+var anyMix = []plant.Part{{What: "potting soil", Parts: 2}, {What: "perlite", Parts: 1}}
+
+// mix gives the medium with where it comes from: the carer, the school, the
+// kind, the habit.
+func (c *composer) mix() (parts []plant.Part, from string) {
+	if own := c.carersMix(); own != nil {
+		return own, "carer"
+	}
+	if !c.heeds("N27") {
+		return anyMix, "any"
+	}
+	if m, ok := schoolMixes[c.school]; ok && c.orchid {
+		return m, "school"
+	}
+	if c.seat == treatment.InReservoir {
+		return schoolMixes[treatment.ClayPot], "reservoir"
+	}
+	if len(c.kind.Mixes) > 0 {
+		return c.kind.Mixes[0].Parts, "kind"
+	}
+	if c.named && c.kind.ID != "" && !c.kind.Own {
+		return nil, "kind" // it grows in air
+	}
+	return c.habit.Mix, "habit"
+}
+
+// carersMix is the carer's own mix, where the plant bears it.
+func (c *composer) carersMix() []plant.Part {
+	parts := ReadMix(c.Choices.Mix)
+	switch {
+	case parts == nil || c.code == treatment.AP:
+		return nil
+	case c.heeds("N26") && c.treeBorn() && (shareOf(parts, "soil", "compost") > 0 || shareOf(parts, "peat", "coir") >= 0.5):
+		c.leave("mix", "soil or much peat smothers roots that live on trees; its own mix is taken")
+		return nil
+	case c.heeds("N28") && treatment.MineralSet.Has(c.code) && shareOf(parts, minerals...) < 0.5:
+		c.leave("mix", "under half of it is mineral, which stays wet; its own mix is taken")
+		return nil
+	}
+	return parts
+}
+
+// treeBorn says whether soil would smother its roots.
+func (x *subject) treeBorn() bool {
+	return x.epiphyte && (x.orchid || x.code == treatment.FE || x.untied) || x.code == treatment.AP
+}
+
+var minerals = []string{"perlite", "pumice", "grit", "sand", "clay pellets"}
+
+func shareOf(parts []plant.Part, names ...string) float64 {
+	var of, sum float64
+	for _, p := range parts {
+		sum += p.Parts
+		for _, n := range names {
+			if strings.Contains(p.What, n) {
+				of += p.Parts
+				break
+			}
+		}
+	}
+	if sum == 0 {
+		return 0
+	}
+	return of / sum
+}
+
+// ready lays out the pot, with its mix and its amount.
+func (c *composer) ready(w, ball float64, whole bool, opts ...option) step {
+	s := do(treatment.ReadyPot)
+	p := &s.Params
+	p.Shape = c.shape(w)
+	p.PotWidthCM = num(w)
+	p.Mix, p.MixFrom = c.mix()
+	if p.MixFrom == "carer" {
+		p.MixBy = "carer"
+	}
+	p.VolumeML = num(math.Round(MixML(w, ball, whole, p.Shape)))
+	p.Dry = c.dry && !c.is(treatment.FC, treatment.BU) || c.firstRoots()
+	if p.Mix == nil {
+		p.VolumeML, p.PotWidthCM, p.Seat = treatment.Number{}, treatment.Number{}, treatment.Hung
+	}
+	holes := true
+	if c.has(cause.NoDrainage) || c.Answers.PotHoles.Known {
+		p.Holes = &holes
+		if !c.heeds("N32") {
+			holes = false
+		}
+	}
+	for _, o := range opts {
+		o(&s)
+	}
+	return s
+}
+
+// lightML is a light first water round the rim, in ml.
+func (c *composer) lightML(w float64) treatment.Number {
+	return num(math.Round(light * PotML(w, c.shape(w))))
+}
+
+// sprayML is how much is sprayed on a plant of its size, in ml.
+func (c *composer) sprayML() treatment.Number {
+	switch w := c.potWidth(); {
+	case c.seat == treatment.Hung:
+		return num(150)
+	case w <= 12:
+		return num(50)
+	case w <= 20:
+		return num(150)
+	}
+	return num(400)
+}

@@ -1,0 +1,277 @@
+// Package compose makes plans: from the recipes for what was accepted it lays
+// operators into sittings, finds days for them, and simulates the plant through
+// the plan so that no rule is broken on the way.
+package compose
+
+import (
+	"errors"
+	"fmt"
+	"slices"
+
+	"tendermend/core/cause"
+	"tendermend/core/treatment"
+)
+
+// The reasons why no plan can be made.
+var (
+	ErrNothing = errors.New("causes: accept at least one cause or name a wish; or set the plant aside and watch it")
+	ErrHabit   = errors.New("habit: say how it grows, or which kind it is")
+)
+
+// composer makes one plan.
+type composer struct {
+	*agenda
+	draft  draft
+	plan   treatment.Plan
+	school treatment.School
+	off    map[treatment.RuleID]bool
+	sat    int // the day of the root sitting; -1 where there is none or it waits
+	held   string
+	gated  bool // the root sitting waits for a gate
+	// clear is how many clean days the longest pest wants, in words as well.
+	clear      int
+	clearWords string
+}
+
+// heeds says whether the composer keeps a rule. All are kept, but where a test
+// switches one off to see that the sweep notices.
+func (c *composer) heeds(id treatment.RuleID) bool { return !c.off[id] }
+
+// leave says what the plan does without or otherwise, and why.
+func (c *composer) leave(op, why string) {
+	l := treatment.LeftOut{Op: op, Why: why}
+	if !slices.Contains(c.plan.LeftOut, l) {
+		c.plan.LeftOut = append(c.plan.LeftOut, l)
+	}
+}
+
+// Plan makes a plan for a situation. It fails on an unknown kind, habit, cause
+// or wish, and where nothing was accepted. The same situation always gives the
+// same plan.
+func Plan(s treatment.Situation) (treatment.Plan, error) { return without(s) }
+
+// without makes a plan that does not heed some rules.
+func without(s treatment.Situation, off ...treatment.RuleID) (treatment.Plan, error) {
+	if err := faults(s); err != nil {
+		return treatment.Plan{}, err
+	}
+	x, ok := read(s)
+	if !ok {
+		return treatment.Plan{}, ErrHabit
+	}
+	c := &composer{agenda: &agenda{subject: x}, off: map[treatment.RuleID]bool{}, sat: -1, draft: draft{days: map[slotOfDay][]block{}}}
+	for _, id := range off {
+		c.off[id] = true
+	}
+	c.plan.LeftOut, c.plan.Sittings = []treatment.LeftOut{}, []treatment.Sitting{}
+	c.collect()
+	c.layOut()
+	c.finish()
+	return c.plan, nil
+}
+
+// faults says what is wrong with a situation, in words.
+func faults(s treatment.Situation) error {
+	if len(s.Causes) == 0 && s.Wish == "" {
+		return ErrNothing
+	}
+	for i, id := range s.Causes {
+		if _, ok := cause.ByID(id); !ok {
+			return fmt.Errorf("causes[%d]: there is no cause %q", i, id)
+		}
+		if slices.Contains(s.Causes[:i], id) {
+			return fmt.Errorf("causes[%d]: %s stands twice", i, id)
+		}
+	}
+	if s.Wish != "" && !slices.Contains(treatment.Wishes, s.Wish) {
+		return fmt.Errorf("wish: there is no wish %q", s.Wish)
+	}
+	if s.Profile == nil && s.Kind == "" && s.Habit == "" {
+		return ErrHabit
+	}
+	if s.Profile == nil && s.Kind != "" {
+		if x, _ := read(s); x == nil || !x.named {
+			return fmt.Errorf("kind: there is no kind %q", s.Kind)
+		}
+	}
+	return nil
+}
+
+// collect asks every recipe, the gravest cause first, and then the wish.
+func (c *composer) collect() {
+	for _, id := range c.causes {
+		r, ok := recipeFor(id, c.subject)
+		if !ok {
+			c.leave(string(id), "nothing is known to help")
+			continue
+		}
+		for _, i := range r.does {
+			i(c.agenda, id)
+		}
+	}
+	for _, i := range wishes[c.Wish] {
+		i(c.agenda, "")
+	}
+	c.rootPests()
+	c.settle()
+}
+
+// rootPests adds the root work that pests at the roots ask for.
+func (c *composer) rootPests() {
+	if !c.has(cause.RootMealybug, cause.RootGrub) || c.code == treatment.AP {
+		return
+	}
+	w := rootWork{kind: washRoots, scald: true, daily: 7}
+	switch {
+	case c.is(treatment.PA, treatment.CY):
+		w.falls = true
+	case treatment.MineralSet.Has(c.code):
+		w.kind = callusDry
+	}
+	w.scald = !c.untied
+	id := cause.RootMealybug
+	if !c.has(id) {
+		id = cause.RootGrub
+	}
+	c.wants(w, id)
+	if c.root != nil && w.scald {
+		c.root.scald = true
+	}
+}
+
+// settle lets what excludes each other agree: a rotten heart is not unpotted, a
+// piece is not rescued, a top that is taken off needs no root work.
+func (c *composer) settle() {
+	switch {
+	case c.pieces != nil && (c.pieces.why == "piece" || c.pieces.why == "mother"):
+		c.root = nil
+	case c.neck:
+		c.root = nil
+	case c.crown != nil && c.root != nil:
+		c.leave(string(treatment.Unpot), "the heart rots: nothing is unpotted until it is dry")
+		c.root = nil
+	}
+	if c.pieces != nil && c.pieces.why == "wish" && c.root != nil {
+		c.leave("propagate", "after the root work, from what grows then")
+		c.pieces = nil
+	}
+}
+
+// layOut finds days and sittings for everything.
+func (c *composer) layOut() {
+	c.start()
+	if c.discard != "" && c.pieces == nil {
+		c.bin()
+		return
+	}
+	if c.orchid && (c.root != nil && c.root.kind != callusDry || c.rest || c.change) {
+		c.chooseSchool()
+		c.agreeSchool()
+		c.plan.School = c.school
+	}
+	c.dateRoots()
+	c.drink()
+	c.tops()
+	c.rootSitting()
+	if c.rest && (c.root == nil || c.waitsForRoots()) {
+		c.restFirst()
+	}
+	if c.pieces != nil {
+		c.makePieces()
+	}
+	if c.discard != "" {
+		c.draft.at(0, rankPestBag, do(treatment.Discard, what("the mother")))
+	}
+	c.programmes()
+	c.plainSteps()
+	c.offsets()
+	c.letGo()
+	c.also()
+}
+
+// agreeSchool settles what a school means beside the causes: resting first is
+// only for what needs no unpotting, and a whole ball stays in its own mix.
+func (c *composer) agreeSchool() {
+	switch {
+	case c.rest && c.root == nil && !c.change:
+		if c.school != treatment.Rest {
+			c.school = treatment.Rest
+			c.plan.SchoolWhy = nil
+		}
+	case c.school == treatment.Rest && !c.rest && c.Choices.School != string(treatment.Rest):
+		c.nextBest(treatment.Rest)
+	case c.school == treatment.Rest && c.change:
+		c.nextBest(treatment.Rest)
+	}
+	if c.root != nil && c.root.kind == wholeBall && !c.change {
+		switch c.school {
+		case treatment.Bridge, treatment.Lean, treatment.BareRoots, treatment.MossWrap, treatment.MossBox, treatment.ClayPot:
+			if c.Choices.School == string(c.school) {
+				c.root.kind = washRoots // the carer wants another way of growing: the old medium goes
+				return
+			}
+			c.school = treatment.OwnMix
+		}
+	}
+}
+
+// nextBest takes the best school but one.
+func (c *composer) nextBest(but treatment.School) {
+	for _, s := range scores(c.subject) {
+		if s.School != but && s.Refused == "" {
+			c.school, c.plan.SchoolWhy = s.School, heaviest(s)
+			return
+		}
+	}
+	c.school = treatment.OwnMix
+}
+
+// waitsForRoots says whether the whole root sitting waits until roots show on
+// new growth, because the plant rests first.
+func (c *composer) waitsForRoots() bool { return c.school == treatment.Rest && c.root != nil }
+
+// spreads are the ways in which what is accepted reaches other plants; root rot
+// and base rot are met by the rules of blade, waste and water alone.
+func (x *subject) spreads() (ways []string) {
+	for _, id := range x.causes {
+		cc, _ := cause.ByID(id)
+		if id == cause.RootRot || id == cause.BaseRot {
+			continue
+		}
+		for _, w := range cc.Spreads {
+			if !slices.Contains(ways, string(w)) {
+				ways = append(ways, string(w))
+			}
+		}
+	}
+	slices.Sort(ways)
+	return ways
+}
+
+// start isolates what spreads, and records how it is.
+func (c *composer) start() {
+	var steps []step
+	ways := c.spreads()
+	if len(ways) > 0 && c.heeds("N78") && !c.Answers.Isolated.Said {
+		steps = append(steps, do(treatment.Isolate, with(func(p *treatment.Params) { p.Ways = ways })))
+	}
+	steps = append(steps, do(treatment.Baseline))
+	if len(ways) > 0 && c.heeds("N78") {
+		steps = append(steps, do(treatment.Neighbours, note(c.beside())))
+	}
+	c.draft.at(0, rankStart, steps...)
+}
+
+func (c *composer) beside() string {
+	for _, id := range c.causes {
+		if f, ok := treatment.FoeOf(id); ok && f.Beside != "" {
+			return f.Beside + ": looked at on days 0, 7 and 14 and after one generation, washed once"
+		}
+	}
+	return "what touched it, or shared tray, water or blade"
+}
+
+// bin ends a plant that cannot be kept.
+func (c *composer) bin() {
+	c.draft.at(0, rankAfter, do(treatment.Discard))
+}

@@ -1,0 +1,132 @@
+package compose
+
+import (
+	"slices"
+
+	"tendermend/core/treatment"
+)
+
+// step is a step in the making.
+type step = treatment.Step
+
+type option func(*step)
+
+func do(op treatment.OperatorID, opts ...option) step {
+	s := step{Op: op}
+	for _, o := range opts {
+		o(&s)
+	}
+	return s
+}
+
+func organ(o string) option { return func(s *step) { s.Organ = o } }
+
+func every(days int, until string) option {
+	return func(s *step) { s.Every, s.Until = days, until }
+}
+
+func until(what string) option { return func(s *step) { s.Until = what } }
+
+func with(f func(p *treatment.Params)) option { return func(s *step) { f(&s.Params) } }
+
+func share(v float64) option { return with(func(p *treatment.Params) { p.Share = num(v) }) }
+func how(v string) option    { return with(func(p *treatment.Params) { p.How = v }) }
+func what(v string) option   { return with(func(p *treatment.Params) { p.What = v }) }
+func note(v string) option   { return with(func(p *treatment.Params) { p.Note = v }) }
+func water(v string) option  { return with(func(p *treatment.Params) { p.Water = v }) }
+
+func num(v float64) treatment.Number { return treatment.N(v) }
+
+// The order of work inside one slot. A block keeps its own order; blocks stand
+// by these ranks.
+const (
+	rankStart    = 0 // isolate, baseline, neighbours
+	rankSoak     = 4
+	rankReady    = 10
+	rankPull     = 12
+	rankBlade    = 15
+	rankPieces   = 20 // spikes, insurance, cuttings: before the cut they insure
+	rankCrown    = 30
+	rankLeaf     = 35
+	rankSpray    = 40
+	rankRoot     = 50
+	rankAfter    = 60 // cover, shade, air
+	rankWater    = 62
+	rankLook     = 70
+	rankPestBag  = 80
+	rankLastLook = 81
+)
+
+// block is some steps of one day that stay in their order.
+type block struct {
+	rank, turn int
+	kind       treatment.SittingKind
+	steps      []step
+}
+
+type slotOfDay struct {
+	day  int
+	slot treatment.Slot
+}
+
+// gated is a sitting that waits for something to be seen.
+type gated struct {
+	words, held string
+	kind        treatment.SittingKind
+	steps       []step
+	// after is true where its words count days from the gated sitting before it.
+	after bool
+}
+
+// draft is the plan under work.
+type draft struct {
+	days  map[slotOfDay][]block
+	gates []gated
+	turn  int
+}
+
+func (d *draft) at(day, rank int, steps ...step) { d.in(treatment.Morning, day, rank, "", steps...) }
+
+func (d *draft) sit(kind treatment.SittingKind, day, rank int, steps ...step) {
+	d.in(treatment.Morning, day, rank, kind, steps...)
+}
+
+func (d *draft) in(slot treatment.Slot, day, rank int, kind treatment.SittingKind, steps ...step) {
+	if len(steps) == 0 {
+		return
+	}
+	d.turn++
+	key := slotOfDay{day, slot}
+	d.days[key] = append(d.days[key], block{rank, d.turn, kind, steps})
+}
+
+// gate adds steps that wait for words to come true. Steps with the same words
+// stand together, unless they are a sitting of their own.
+func (d *draft) gate(words string, steps ...step) {
+	if len(steps) == 0 {
+		return
+	}
+	for i := range d.gates {
+		if g := &d.gates[i]; g.words == words && g.held == "" && g.kind == "" && !g.after {
+			g.steps = append(g.steps, steps...)
+			return
+		}
+	}
+	d.gates = append(d.gates, gated{words: words, steps: steps})
+}
+
+// hold adds a whole sitting that waits for its gate, with what holds it.
+func (d *draft) hold(kind treatment.SittingKind, words, held string, steps ...step) {
+	d.gates = append(d.gates, gated{words: words, held: held, kind: kind, steps: steps})
+}
+
+// then adds steps that come days after the gated sitting before them.
+func (d *draft) then(words string, steps ...step) {
+	if len(steps) > 0 {
+		d.gates = append(d.gates, gated{words: words, steps: steps, after: true})
+	}
+}
+
+func has(steps []step, ops ...treatment.OperatorID) bool {
+	return slices.ContainsFunc(steps, func(s step) bool { return slices.Contains(ops, s.Op) })
+}

@@ -1,0 +1,180 @@
+package compose
+
+import (
+	"slices"
+	"strings"
+	"time"
+
+	"tendermend/core/cause"
+	"tendermend/core/treatment"
+)
+
+// hold is a reason why a root sitting waits, with what is waited for.
+type hold struct{ reason, gate string }
+
+// newcomerDays is how long a newcomer is left alone (common practice).
+const newcomerDays = 14
+
+// holds lists why a root sitting waits on a day.
+func (c *composer) holds(d int) (list []hold) {
+	phase := c.phase(d)
+	a := c.Answers
+	add := func(is bool, reason, gate string) {
+		if is {
+			list = append(list, hold{reason, gate})
+		}
+	}
+	add(phase == "resting" && !c.has(cause.WokenEarly), "rest", "first new growth")
+	add(a.NewcomerDays.Known && a.NewcomerDays.Value+float64(d) < newcomerDays && !c.newcomerNow(), "newcomer", "day 14")
+	add(c.named && (c.airC < c.kind.Temperature[0] || c.airC > c.kind.Temperature[2]) || c.has(cause.ColdInjury, cause.HeatStress), "temp", "in range 3 d")
+	add(a.Spikes.Or(0) > 0 && strings.HasPrefix(c.Choices.Spikes, "keep"), "bloom", "last flower")
+	add(c.code == treatment.BU && a.Spikes.Or(0) > 0 && !strings.HasPrefix(c.Choices.Spikes, "keep"), "bloom", "last flower")
+	add(c.orchid && phase != "growing" && phase != "waking" && !c.tips && !c.has(cause.MossSmothered, cause.Detached), "tips", "a tip seen, growth begun")
+	add(c.is(treatment.WO, treatment.PA) && among(c.month(d), time.November, time.December, time.January, time.February), "season", "repot season: spring")
+	add(c.unsure(), "unsure", "the rival looked for and not there")
+	return list
+}
+
+// newcomerNow says whether a newcomer is worked on at once: by the carer's
+// choice, and only with a pest or a sour medium.
+func (c *composer) newcomerNow() bool {
+	return c.Choices.Newcomer == "at once"
+}
+
+// hurt are causes that a root sitting gravely harms.
+var hurt = []cause.ID{cause.Drought, cause.HeatStress, cause.ColdInjury, cause.Dormancy}
+
+const (
+	sureEnough = 0.60 // a cause that was examined and is less likely waits …
+	rivalry    = 0.15 // … beside a rival that is at least this likely
+)
+
+// unsure says whether what asks for the root sitting is examined and doubtful
+// beside a rival that the sitting would gravely harm.
+func (c *composer) unsure() bool {
+	best, examined := 0.0, false
+	for _, id := range c.asks {
+		if p, ok := c.Chances[id]; ok {
+			best, examined = max(best, p), true
+		}
+	}
+	if !examined || best >= sureEnough {
+		return false
+	}
+	return slices.ContainsFunc(hurt, func(id cause.ID) bool { return c.Rivals[id] >= rivalry && !c.has(id) })
+}
+
+// overrides says whether the root sitting cannot wait, whatever holds it.
+func (c *composer) overrides() bool {
+	rot := c.rotLives && c.has(cause.RootRot, cause.BaseRot, cause.BlackRot, cause.Fusarium) && c.heeds("N83")
+	drowned := c.Answers.MediumSour.Said || c.Answers.Medium == "sour" || c.has(cause.NoDrainage) && c.limp && !c.thirsty
+	return rot || c.has(cause.RootMealybug) || drowned || c.Choices.Override.Said
+}
+
+// dateRoots finds the day of the root sitting, or what it waits for.
+func (c *composer) dateRoots() {
+	if c.root == nil && !c.change {
+		return
+	}
+	c.sat = 0
+	over := c.overrides()
+	var reasons, gates []string
+	if !over && c.heeds("N20") {
+		for _, h := range c.holds(0) {
+			reasons, gates = append(reasons, h.reason), append(gates, h.gate)
+		}
+	}
+	r := c.root
+	switch {
+	case r != nil && r.lateWinter:
+		c.wait("", "late winter")
+		return
+	case len(reasons) > 0:
+	case !over && r != nil && r.season && !c.growing() && c.heeds("N20"):
+		reasons, gates = []string{"season"}, []string{"repot season: " + c.season()}
+	}
+	if !c.heeds("N83") && c.rotLives && len(reasons) == 0 {
+		c.sat = 5
+	}
+	if len(reasons) > 0 {
+		// A newcomer alone waits for a day that is known.
+		c.wait(strings.Join(slices.Compact(reasons), ", "), strings.Join(slices.Compact(gates), "; "))
+		return
+	}
+	if c.waitsForRoots() {
+		c.wait("", "roots 1-3 cm on new growth")
+		return
+	}
+	if r != nil && r.season {
+		c.sat = max(c.sat, r.later)
+	}
+	if c.thirsty && !(over && c.rotLives) && c.heeds("N23") {
+		c.sat = max(c.sat, 4)
+	}
+	if last := c.Answers.LastSitting; last.Known && c.heeds("N22") && !(c.rotLives && c.Answers.NewRot.Said) {
+		c.sat = max(c.sat, 28-int(last.Value))
+	}
+	if c.sat > 0 && !over && c.heeds("N20") {
+		if later := c.holds(c.sat); len(later) > 0 { // by then it would be held
+			for _, h := range later {
+				reasons, gates = append(reasons, h.reason), append(gates, h.gate)
+			}
+			c.wait(strings.Join(reasons, ", "), strings.Join(gates, "; "))
+			return
+		}
+	}
+	c.preWater()
+	if c.change && c.school == treatment.ClayPot {
+		c.sat = max(c.sat, 1) // the clay is baked and soaked for a day
+	}
+}
+
+func (c *composer) wait(reason, gate string) {
+	c.sat, c.held, c.gated = -1, reason, true
+	c.draft.gates = append(c.draft.gates, gated{words: gate, held: reason, kind: "?"})
+}
+
+func (x *subject) season() string {
+	if len(x.kind.RepotWhen) == 0 {
+		return "spring"
+	}
+	return strings.ReplaceAll(strings.Join(x.kind.RepotWhen, " or "), "-", " ")
+}
+
+// preWater waters a thirsty medium through the day before a ball is lifted
+// whole; the sitting is a day later then.
+func (c *composer) preWater() {
+	r := c.root
+	if r == nil || r.kind != wholeBall || c.sat != 0 || c.untied || c.thirsty || c.has(cause.NoDrainage, cause.Overwatering) {
+		return
+	}
+	wants := c.moist == treatment.Due || c.moist == treatment.Dry
+	bound := r.bound && c.growing() && c.moist != treatment.Wet && c.moist != treatment.Soaked
+	if !wants && !bound {
+		return
+	}
+	if c.heeds("N52") && (c.rotLives || c.dry || c.code == treatment.DEC || c.resting() || c.epiphyte && c.badMedium() || c.epiphyte && !wants) {
+		return
+	}
+	c.draft.at(0, rankSoak, do(treatment.PreWater))
+	c.sat = 1
+}
+
+// drink soaks what is thirsty and has no recipe of its own for it; at rest a
+// dry kind is only looked at, and others get a little by their rule.
+func (c *composer) drink() {
+	if !c.thirsty || c.rotLives || c.has(cause.Drought, cause.MediumRepels) || c.pieces != nil && c.piece {
+		return
+	}
+	switch {
+	case restingDry(c.subject) || c.asleep():
+		c.add(plain{day: 3, step: do(treatment.Look, every(7, "growth"), note("at rest: only look"))})
+	case c.resting():
+		c.add(plain{day: 0, step: do(treatment.ByRule, what("a little: it rests"))})
+	case c.code == treatment.BR:
+		c.add(plain{day: 0, step: do(treatment.CupFill, share(0.25), water("low-mineral"))})
+		c.add(plain{day: 0, step: do(treatment.FirstWater, how("light"))})
+	default:
+		c.add(plain{day: 0, step: do(treatment.Soak)})
+	}
+}

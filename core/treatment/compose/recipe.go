@@ -1,0 +1,254 @@
+package compose
+
+import (
+	"slices"
+
+	"tendermend/core/cause"
+	"tendermend/core/plant"
+	"tendermend/core/treatment"
+)
+
+// recipe is what is done for a cause on plants that it is for. Of the recipes
+// for one cause the first that fits is taken.
+type recipe struct {
+	cause cause.ID
+	fits  fits
+	does  []item
+}
+
+// fits says whether a recipe is for a plant.
+type fits func(*subject) bool
+
+func all(*subject) bool { return true }
+
+func on(codes ...treatment.Code) fits {
+	return func(x *subject) bool { return x.is(codes...) }
+}
+
+func orchids(x *subject) bool  { return x.orchid }
+func dryKinds(x *subject) bool { return x.dry }
+func untied(x *subject) bool   { return x.untied && x.code != treatment.AP }
+func leafless(x *subject) bool { return x.leafless }
+func limp(x *subject) bool     { return x.limp }
+
+// restingDry are dry kinds and winter-deciduous orchids at rest.
+func restingDry(x *subject) bool {
+	return x.resting() && (x.dry || x.code == treatment.DEC)
+}
+
+// branching says whether a cut makes it branch now; soft trailers and ivies are
+// cut in the first light of the year as well.
+func branching(x *subject) bool {
+	return x.growing() || x.is(treatment.TR, treatment.IV) && x.month(0) == 2
+}
+
+// item is one row of a recipe: it puts something on the agenda.
+type item func(*agenda, cause.ID)
+
+// agenda is what all accepted causes ask for, before days are found for it.
+type agenda struct {
+	*subject
+	root    *rootWork
+	asks    []cause.ID // who asks for root work
+	crown   *crownWork
+	leaf    *leafWork
+	pieces  *pieceWork
+	neck    bool // the top is taken off and rooted again
+	pests   []cause.ID
+	strip   bool
+	rest    bool // the orchid rests first
+	change  bool // a set-up is changed
+	discard cause.ID
+	plain   []plain
+}
+
+// plain is a step on a day, or behind a gate, that is no part of a block.
+type plain struct {
+	cause cause.ID
+	day   int
+	gate  string
+	step  step
+}
+
+func (a *agenda) add(p plain) {
+	p.step.Cause = p.cause
+	a.plain = append(a.plain, p)
+}
+
+// at puts a step on a day of the plan.
+func at(day int, op treatment.OperatorID, opts ...option) item {
+	return func(a *agenda, c cause.ID) { a.add(plain{cause: c, day: day, step: do(op, opts...)}) }
+}
+
+// when waits for words to come true.
+func when(gate string, op treatment.OperatorID, opts ...option) item {
+	return func(a *agenda, c cause.ID) { a.add(plain{cause: c, day: -1, gate: gate, step: do(op, opts...)}) }
+}
+
+// given takes items only for some plants.
+func given(f fits, items ...item) item {
+	return func(a *agenda, c cause.ID) {
+		if f(a.subject) {
+			for _, i := range items {
+				i(a, c)
+			}
+		}
+	}
+}
+
+func join(lists ...[]item) []item { return slices.Concat(lists...) }
+
+// rootKind is how roots are worked on, the gentlest first.
+type rootKind int
+
+const (
+	wholeBall rootKind = iota + 1 // the ball stays whole
+	washRoots                     // all old medium off
+	callusDry                     // bare on a tray until the wounds have healed
+)
+
+// rootWork is what a root sitting does.
+type rootWork struct {
+	kind rootKind
+	cut  string // organ that rots and is cut
+	drug string // class of label product for the cut
+	// cover caps the cover afterwards; empty for none at all.
+	cover plant.Cover
+	daily int // for how many days it is looked at daily
+	later int // earliest day
+	live, stake, insure, sheaths, scales, falls, dryWash, moss, part,
+	season, bound, down, head, scald, tips, lateWinter, mixOnly bool
+}
+
+type rootOption func(*rootWork)
+
+func roots(kind rootKind, opts ...rootOption) item {
+	return func(a *agenda, c cause.ID) {
+		w := rootWork{kind: kind, daily: 7}
+		for _, o := range opts {
+			o(&w)
+		}
+		a.wants(w, c)
+	}
+}
+
+func cutting(organ string) rootOption {
+	return func(w *rootWork) { w.cut, w.live = organ, true }
+}
+func drug(class string) rootOption     { return func(w *rootWork) { w.drug = class } }
+func covered(c plant.Cover) rootOption { return func(w *rootWork) { w.cover = c } }
+func daily(days int) rootOption        { return func(w *rootWork) { w.daily = days } }
+func staked(w *rootWork)               { w.stake = true }
+func insured(w *rootWork)              { w.insure = true }
+func sheathsOff(w *rootWork)           { w.sheaths = true }
+func scalesOff(w *rootWork)            { w.scales = true }
+func whatFalls(w *rootWork)            { w.falls = true }
+func washedDry(w *rootWork)            { w.dryWash = true }
+func mossOff(w *rootWork)              { w.moss = true }
+func parted(w *rootWork)               { w.part = true }
+func inSeason(w *rootWork)             { w.season = true }
+func potBound(w *rootWork)             { w.bound = true }
+func smaller(w *rootWork)              { w.down = true }
+func beheaded(w *rootWork)             { w.head = true }
+func withTips(w *rootWork)             { w.tips = true }
+func lateWinter(w *rootWork)           { w.lateWinter = true }
+func freshMix(w *rootWork)             { w.mixOnly = true }
+func notBefore(day int) rootOption     { return func(w *rootWork) { w.later = day } }
+
+// wants merges root work that several causes ask for into one sitting: the
+// most thorough of them, with all that each wants.
+func (a *agenda) wants(w rootWork, c cause.ID) {
+	a.asks = append(a.asks, c)
+	if w.kind == wholeBall && (a.has(cause.RootMealybug, cause.RootGrub) || c == cause.MediumCollapsed && a.has(cause.Mealybug) || a.Answers.Medium == "infested") {
+		w.kind, w.scald = washRoots, true
+		if a.is(treatment.PA, treatment.CY) {
+			w.falls = true
+		}
+	}
+	if a.root == nil {
+		a.root = &w
+		return
+	}
+	r, o := *a.root, w
+	if o.kind > r.kind {
+		r, o = o, r
+	}
+	bothWait := r.season && o.season
+	r.season = bothWait
+	if o.cut != "" && r.cut == "" {
+		r.cut = o.cut
+	}
+	if o.drug != "" && r.drug == "" {
+		r.drug = o.drug
+	}
+	if o.cover != "" && (r.cover == "" || drier(o.cover, r.cover)) {
+		r.cover = o.cover
+	}
+	r.daily, r.later = max(r.daily, o.daily), max(r.later, o.later)
+	r.lateWinter = r.lateWinter && o.lateWinter
+	for _, flag := range []struct {
+		to   *bool
+		from bool
+	}{{&r.live, o.live}, {&r.stake, o.stake}, {&r.insure, o.insure}, {&r.sheaths, o.sheaths}, {&r.scales, o.scales}, {&r.falls, o.falls},
+		{&r.dryWash, o.dryWash}, {&r.moss, o.moss}, {&r.part, o.part}, {&r.bound, o.bound}, {&r.down, o.down}, {&r.head, o.head},
+		{&r.scald, o.scald}, {&r.tips, o.tips}} {
+		*flag.to = *flag.to || flag.from
+	}
+	a.root = &r
+}
+
+var coverRank = map[plant.Cover]int{plant.CoverNone: 0, plant.CoverOpen: 1, plant.CoverClosed: 2}
+
+func drier(a, b plant.Cover) bool { return coverRank[a] < coverRank[b] }
+
+// crownWork takes a rotten heart out and dries the crown.
+type crownWork struct {
+	drug string
+	pick bool
+}
+
+func crown(drug string) item {
+	return func(a *agenda, _ cause.ID) {
+		if a.crown == nil || a.crown.drug == "" {
+			a.crown = &crownWork{drug: drug, pick: true}
+		}
+	}
+}
+
+// leafWork takes marked leaves off.
+type leafWork struct {
+	mush  bool
+	day   int
+	cause cause.ID
+}
+
+func leaves(mush bool, day int) item {
+	return func(a *agenda, c cause.ID) {
+		if a.leaf == nil || day < a.leaf.day {
+			a.leaf = &leafWork{mush || a.leaf != nil && a.leaf.mush, day, c}
+		}
+	}
+}
+
+// pieceWork makes plants of pieces.
+type pieceWork struct {
+	ops   []treatment.OperatorID
+	why   string // piece: it is one; mother: she is lost; wish
+	organ string
+	cover plant.Cover
+}
+
+func pieces(why, organ string, cover plant.Cover, ops ...treatment.OperatorID) item {
+	return func(a *agenda, _ cause.ID) {
+		if a.pieces == nil {
+			a.pieces = &pieceWork{ops, why, organ, cover}
+		}
+	}
+}
+
+func pests(a *agenda, c cause.ID)    { a.pests = append(a.pests, c) }
+func stripIt(a *agenda, _ cause.ID)  { a.strip = true }
+func restIt(a *agenda, _ cause.ID)   { a.rest = true }
+func neckCut(a *agenda, _ cause.ID)  { a.neck = true }
+func changeIt(a *agenda, _ cause.ID) { a.change = true }
+func binIt(a *agenda, c cause.ID)    { a.discard = c }

@@ -1,0 +1,237 @@
+package compose
+
+import (
+	"cmp"
+	"regexp"
+	"slices"
+	"strconv"
+
+	"tendermend/core/treatment"
+)
+
+// sit is a sitting in the making.
+type sit struct {
+	kind       treatment.SittingKind
+	dated      bool
+	day        int // of a gated one: about when its gate may open
+	slot       treatment.Slot
+	gate, held string
+	after      bool // its gate counts from the sitting before it
+	steps      []step
+}
+
+var slotRank = map[treatment.Slot]int{treatment.Morning: 0, treatment.Noon: 1, treatment.Evening: 2}
+
+// assemble makes one sitting of each day and slot, blocks in the order of the
+// work, then those that wait.
+func (c *composer) assemble() []*sit {
+	var list []*sit
+	for key, blocks := range c.draft.days {
+		slices.SortFunc(blocks, func(a, b block) int { return cmp.Or(cmp.Compare(a.rank, b.rank), cmp.Compare(a.turn, b.turn)) })
+		s := &sit{dated: true, day: key.day, slot: key.slot}
+		for _, b := range blocks {
+			s.kind = heavier(s.kind, b.kind)
+			s.steps = append(s.steps, b.steps...)
+		}
+		list = append(list, s)
+	}
+	sortSits(list)
+	for _, g := range c.draft.gates {
+		list = append(list, &sit{kind: g.kind, slot: treatment.Morning, gate: g.words, held: g.held, after: g.after, steps: slices.Clone(g.steps)})
+	}
+	return list
+}
+
+func sortSits(list []*sit) {
+	slices.SortStableFunc(list, func(a, b *sit) int {
+		if a.dated != b.dated {
+			if a.dated {
+				return -1
+			}
+			return 1
+		}
+		if !a.dated {
+			return 0
+		}
+		return cmp.Or(cmp.Compare(a.day, b.day), cmp.Compare(slotRank[a.slot], slotRank[b.slot]))
+	})
+}
+
+// weightOf orders kinds of sitting by how much they disturb.
+var weightOf = []treatment.SittingKind{"", treatment.CareSit, treatment.LeafSit, treatment.PiecesSit, treatment.SpraySit, treatment.CrownSit, treatment.RootWhole,
+	treatment.CallusSit, treatment.RootWash, treatment.ChangeSit, treatment.PotPest}
+
+// heavier names a sitting of two: a spray and root work together are a kind of
+// their own.
+func heavier(a, b treatment.SittingKind) treatment.SittingKind {
+	if (a == treatment.SpraySit || a == treatment.LeafSit) && (b == treatment.RootWash || b == treatment.RootWhole) {
+		return treatment.PotPest
+	}
+	if slices.Index(weightOf, b) > slices.Index(weightOf, a) {
+		return b
+	}
+	return a
+}
+
+// once are operators that one sitting holds once.
+var once = []treatment.OperatorID{treatment.Isolate, treatment.Baseline, treatment.Neighbours, treatment.ShadeIt, treatment.Air, treatment.Humidify, treatment.HoldFeed,
+	treatment.HoldWater, treatment.Undraught, treatment.DrainSaucer, treatment.Temper, treatment.KeepApart, treatment.ByRule, treatment.Soak, treatment.Turn,
+	treatment.Brighten, treatment.Flush, treatment.RaiseBase, treatment.Scrape, treatment.WashDown, treatment.FirstWater, treatment.CupFill, treatment.Look,
+	treatment.DryTop, treatment.PullDead, treatment.Mist, treatment.Release, treatment.FeedIt, treatment.Traps, treatment.SlideLook, treatment.CoverIt, treatment.Wean,
+	treatment.PreWater, treatment.BottomWater, treatment.Discard, treatment.HandPick}
+
+// tidy merges what the blocks of one sitting say twice, and leaves out idle
+// cleaning of the blade.
+func tidy(steps []step) []step {
+	var out []step
+	seen := map[string]int{}
+	lastBag := -1
+	for i, s := range steps {
+		if s.Op == treatment.BagWaste {
+			lastBag = i
+		}
+	}
+	dirty := true
+	for i, s := range steps {
+		rest := steps[i+1:]
+		switch {
+		case s.Op == treatment.BagWaste && i != lastBag && has(rest, treatment.Unpot, treatment.WashOff, treatment.TrimDead):
+			continue
+		case s.Op == treatment.BagWaste && i == lastBag && has(out, treatment.BagWaste) && !cutsSince(out):
+			continue
+		case slices.Contains(once, s.Op):
+			key := string(s.Op) + s.Params.Colour + s.Params.For
+			if s.Op == treatment.PullDead {
+				key += s.Organ
+			}
+			if at, known := seen[key]; known {
+				out[at] = merged(out[at], s)
+				continue
+			}
+			seen[key] = len(out)
+		case s.Op == treatment.CleanBlade:
+			if !dirty {
+				continue
+			}
+			if !has(rest, cutOps...) && !has(out, cutOps...) {
+				continue
+			}
+			dirty = false
+		}
+		if s.Op.Does(treatment.Cuts) || s.Op == treatment.PickCrown {
+			dirty = true
+		}
+		out = append(out, s)
+	}
+	return out
+}
+
+// cutsSince says whether something was cut after the last bag.
+func cutsSince(steps []step) bool {
+	for i := len(steps) - 1; i >= 0 && steps[i].Op != treatment.BagWaste; i-- {
+		if steps[i].Op.Does(treatment.Cuts) || steps[i].Op == treatment.PickCrown || steps[i].Op == treatment.Scrape {
+			return true
+		}
+	}
+	return false
+}
+
+var cutOps = func() (ops []treatment.OperatorID) {
+	for _, o := range treatment.Operators() {
+		if o.Does.Has(treatment.Cuts) || o.ID == treatment.PickCrown {
+			ops = append(ops, o.ID)
+		}
+	}
+	return ops
+}()
+
+// merged keeps the more frequent and the longer of two steps that are one.
+func merged(a, b step) step {
+	switch {
+	case a.Every == 0 && b.Every > 0, a.Every > 0 && b.Every > 0 && b.Every < a.Every:
+		if b.Params.Note == "" {
+			b.Params.Note = a.Params.Note
+		}
+		a, b = b, a
+	case a.Params.Note == "":
+		a.Params.Note = b.Params.Note
+	}
+	if da, ok := dayOf(a.Until); ok {
+		if db, ok := dayOf(b.Until); ok && db > da {
+			a.Until = b.Until
+		}
+	}
+	if a.Params.Water == "" {
+		a.Params.Water = b.Params.Water
+	}
+	if a.Params.What == "" {
+		a.Params.What = b.Params.What
+	}
+	return a
+}
+
+var dayWord = regexp.MustCompile(`^d(\d+)`)
+
+func dayOf(until string) (int, bool) {
+	m := dayWord.FindStringSubmatch(until)
+	if m == nil {
+		return 0, false
+	}
+	n, err := strconv.Atoi(m[1])
+	return n, err == nil
+}
+
+var (
+	gateDay   = regexp.MustCompile(`\bd(?:ay )?(\d+)\b`)
+	gateLater = regexp.MustCompile(`(\d+) d (?:later|after potting|on the tray)`)
+	gateClean = regexp.MustCompile(`(\d+) clean d`)
+	gateDays  = regexp.MustCompile(`(\d+) d\b`)
+)
+
+// estimate guesses when gates may open, so that the simulation knows how far a
+// plant is by then: their own day, or days after the sitting before.
+func estimate(list []*sit) {
+	last, root, treated := 0, 0, 0
+	for _, s := range list {
+		if s.dated {
+			last = max(last, s.day)
+			if has(s.steps, treatment.Unpot) {
+				root = s.day
+			}
+			if has(s.steps, productOps...) {
+				treated = s.day
+			}
+			continue
+		}
+		n := func(re *regexp.Regexp) (int, bool) {
+			m := re.FindStringSubmatch(s.gate)
+			if m == nil {
+				return 0, false
+			}
+			v, err := strconv.Atoi(m[1])
+			return v, err == nil
+		}
+		switch {
+		case s.after:
+			d, _ := n(gateLater)
+			s.day = last + d
+		default:
+			if d, ok := n(gateClean); ok {
+				s.day = max(last, treated+d)
+			} else if d, ok := n(gateDay); ok {
+				s.day = max(last, d)
+			} else if d, ok := n(gateDays); ok {
+				s.day = max(last, root+d)
+			} else {
+				s.day = last + 30
+			}
+		}
+		last = s.day
+		if has(s.steps, treatment.Unpot) {
+			root = s.day
+		}
+	}
+}
+
+var productOps = []treatment.OperatorID{treatment.Soap, treatment.Oil, treatment.Alcohol, treatment.LabelDrug, treatment.Systemic, treatment.Predators, treatment.Scrape,
+	treatment.HotDip, treatment.WashDown}

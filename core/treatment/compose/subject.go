@@ -1,0 +1,326 @@
+package compose
+
+import (
+	"cmp"
+	"math"
+	"slices"
+	"strings"
+	"time"
+
+	"tendermend/core/cause"
+	"tendermend/core/day"
+	"tendermend/core/pest"
+	"tendermend/core/plant"
+	"tendermend/core/treatment"
+)
+
+// subject is a situation read once: what the plant is, what it bears, and how
+// it stands on day 0.
+type subject struct {
+	treatment.Situation
+	kind   plant.Profile // zero where only the habit is known
+	named  bool          // whether the kind is known
+	habit  treatment.Defaults
+	code   treatment.Code
+	causes []cause.ID // gravest first
+	warmth pest.Warmth
+
+	roots    float64 // live roots as a share of all, 0-1
+	counted  bool    // whether they were counted
+	tips     bool    // whether a tip was seen
+	rootless bool    // no live root, for certain
+	moist    treatment.Moist
+	limp     bool
+	thirsty  bool
+	rotLives bool
+	seat     treatment.Seat
+	untied   bool // it sits in no pot: mounted, hung, or an orchid's slatted basket
+	piece    bool
+
+	orchid, dry, epiphyte, leafless, branches bool
+	airRooted                                 bool // its roots live in air
+	bulbless                                  bool // a bulbed orchid without bulbs to live on
+	fine                                      bool // fine roots, never long bare
+	rootDry, stemDry                          [2]int
+	keepDry                                   map[treatment.Organ]bool
+	wetNo                                     bool // leaves must be dry by night
+	airC, humidity, lookDays                  float64
+}
+
+func read(s treatment.Situation) (*subject, bool) {
+	x := &subject{Situation: s}
+	if s.Profile != nil {
+		x.kind, x.named = *s.Profile, true
+	} else if s.Kind != "" {
+		x.kind, x.named = plant.Kinds(nil).ByID(s.Kind)
+	}
+	habit := s.Habit
+	if x.named {
+		habit = x.kind.Habit
+	}
+	var ok bool
+	if x.habit, ok = treatment.HabitDefaults(habit); !ok {
+		return nil, false
+	}
+	x.code = x.habit.Code
+	x.causes = slices.Clone(s.Causes)
+	slices.SortStableFunc(x.causes, byGravity)
+	x.orchid, x.dry = treatment.OrchidSet.Has(x.code), treatment.DrySet.Has(x.code)
+	x.leafless = treatment.LeafSet.Has(x.code)
+	x.epiphyte, x.branches = x.kind.Epiphyte, x.kind.Branches == plant.BranchesYes
+	if !x.named && x.orchid && x.code != treatment.JEW {
+		x.epiphyte = true // the cautious value: most orchids of these habits grow on trees
+	}
+	x.airRooted = x.kind.WaterRule == plant.AirRoots
+	x.bulbless = x.code == treatment.SYM && x.named && x.kind.Thirst != "wrinkled-bulb" && !x.airRooted && x.kind.WaterRule != plant.DryThrough
+	x.readPlace()
+	x.readDays()
+	x.readRoots()
+	x.readWater()
+	x.readSeat()
+	x.readWet()
+	return x, true
+}
+
+// daysToAct ranks causes; ties fall to rot, then thirst, pests and the rest.
+func byGravity(a, b cause.ID) int {
+	ca, _ := cause.ByID(a)
+	cb, _ := cause.ByID(b)
+	return cmp.Or(cmp.Compare(ca.DaysToAct, cb.DaysToAct), cmp.Compare(tier(a), tier(b)), cmp.Compare(a, b))
+}
+
+var thirsts = []cause.ID{cause.Drought, cause.MediumRepels, cause.Detached, cause.DryRootLoss, cause.WokenEarly}
+
+func tier(id cause.ID) int {
+	c, _ := cause.ByID(id)
+	switch {
+	case slices.Contains(treatment.Rots, id) || slices.Contains(treatment.LeafDiseases, id) || id == cause.SouthernBlight:
+		return 0
+	case slices.Contains(thirsts, id):
+		return 1
+	case c.Kind == "pest":
+		return 2
+	case id == cause.Dormancy || id == cause.OldLeaf || id == cause.SettlingIn:
+		return 4
+	}
+	return 3
+}
+
+// has says whether any of the causes is accepted.
+func (x *subject) has(ids ...cause.ID) bool {
+	return slices.ContainsFunc(ids, func(id cause.ID) bool { return slices.Contains(x.Causes, id) })
+}
+
+// only says whether nothing but these causes is accepted.
+func (x *subject) only(ids ...cause.ID) bool {
+	return len(x.Causes) > 0 && !slices.ContainsFunc(x.Causes, func(id cause.ID) bool { return !slices.Contains(ids, id) })
+}
+
+func (x *subject) any(list []cause.ID) bool { return x.has(list...) }
+
+func (x *subject) is(codes ...treatment.Code) bool { return slices.Contains(codes, x.code) }
+
+func (x *subject) trait(traits ...plant.Trait) bool {
+	return slices.ContainsFunc(traits, x.kind.Has)
+}
+
+const (
+	usualC, usualRH, usualLook = 20, 50, 4
+)
+
+func (x *subject) readPlace() {
+	x.airC, x.humidity, x.lookDays = x.Place.WarmthC.Or(usualC), x.Place.HumidityPct.Or(usualRH), x.Place.LookDays.Or(usualLook)
+	x.warmth = pest.Warmth{Low: x.airC, High: x.airC}
+	if x.Place.LowC.Known && x.Place.HighC.Known {
+		x.warmth = pest.Warmth{Low: x.Place.LowC.Value, High: x.Place.HighC.Value}
+		if !x.Place.WarmthC.Known {
+			x.airC = (x.warmth.Low + x.warmth.High) / 2
+		}
+	}
+}
+
+// readDays gives the dry days of cut roots, and of a cut stem, base, rhizome or
+// bulb: the range with the higher low end.
+func (x *subject) readDays() {
+	x.rootDry = x.habit.StemDry
+	if x.kind.DryDays != nil {
+		x.rootDry = *x.kind.DryDays
+	}
+	x.stemDry = x.habit.StemDry
+	if x.rootDry[0] > x.stemDry[0] || x.rootDry[0] == x.stemDry[0] && x.rootDry[1] > x.stemDry[1] {
+		x.stemDry = x.rootDry
+	}
+	x.fine = x.rootDry[0] == 0 || treatment.FineSet.Has(x.code)
+}
+
+// The shares of live roots that are taken where nobody counted.
+const (
+	unknownLost = 0.3 // with a cause that kills roots
+	unknownWell = 0.8
+)
+
+func (x *subject) readRoots() {
+	a := x.Answers
+	live, dead := a.LiveRoots, a.DeadRoots
+	x.counted = live.Known
+	switch {
+	case live.Known && live.Value+dead.Or(0) > 0:
+		x.roots = min(1, live.Value/(live.Value+dead.Or(0)))
+	case live.Known:
+		x.roots = 0
+	case x.has(cause.Detached):
+		x.roots = 0
+	case a.FewRoots.Said:
+		x.roots = 0.1
+	case x.has(cause.RootRot, cause.DryRootLoss):
+		x.roots = unknownLost
+	default:
+		x.roots = unknownWell
+	}
+	x.tips = a.LiveTips.Or(0) > 0
+	x.piece = a.Piece.Said || x.has(cause.Detached)
+	x.rootless = x.roots == 0
+}
+
+func (x *subject) readWater() {
+	a := x.Answers
+	x.moist = a.Moist
+	if x.moist == "" {
+		switch {
+		case x.has(cause.Drought, cause.MediumRepels):
+			x.moist = treatment.Dry
+		case x.has(cause.Overwatering, cause.RootRot, cause.NoDrainage):
+			x.moist = treatment.Wet
+		default:
+			x.moist = treatment.Right
+		}
+	}
+	x.limp = a.Limp.Said || !a.Limp.Known && x.has(cause.Drought)
+	x.thirsty = x.limp && (x.moist == treatment.Dry || x.moist == treatment.Bone)
+	x.rotLives = x.any(treatment.Rots) && (!a.RotAlive.Known || a.RotAlive.Said)
+}
+
+var seats = map[string]treatment.Seat{"pot": treatment.InPot, "basket": treatment.InBasket, "mounted": treatment.OnMount,
+	"bare-root": treatment.Hung, "cup": treatment.InPot, "air": treatment.Hung}
+
+func (x *subject) readSeat() {
+	x.seat = x.Answers.Seat
+	if x.seat == "" {
+		x.seat = treatment.InPot
+		if len(x.kind.Setups) > 0 {
+			x.seat = seats[x.kind.Setups[0]]
+		}
+		if x.code == treatment.AP {
+			x.seat = treatment.Hung
+		}
+		if x.seat == treatment.InBasket && !x.orchid {
+			x.seat = treatment.InPot // a foliage plant's hanging basket is a pot
+		}
+	}
+	x.untied = x.seat == treatment.OnMount || x.seat == treatment.Hung || x.seat == treatment.InBasket
+}
+
+func (x *subject) readWet() {
+	x.keepDry = map[treatment.Organ]bool{}
+	for _, o := range x.habit.KeepDry {
+		x.keepDry[o] = true
+	}
+	for t, o := range map[plant.Trait]treatment.Organ{plant.DryCrown: treatment.Crown, plant.DryJoints: treatment.Joints, plant.DryLeaves: treatment.Leaves} {
+		if x.kind.Has(t) {
+			x.keepDry[o] = true
+		}
+	}
+	x.wetNo = x.kind.Has(plant.DryLeaves) || treatment.WetNoSet.Has(x.code) || x.any(treatment.LeafDiseases)
+}
+
+// month gives the month of a day of the plan as it would be in the north, 1-12.
+func (x *subject) month(d int) int {
+	m := int((x.On + day.Day(d)).Month())
+	if x.South {
+		m = (m+5)%12 + 1
+	}
+	return m
+}
+
+func among(m int, months ...time.Month) bool { return slices.Contains(months, time.Month(m)) }
+
+// seenDays is for how long a new leaf, growth or tip proves that it grows.
+const seenDays = 30
+
+// phase says how it stands on a day: growing, idle, resting or waking.
+func (x *subject) phase(d int) string {
+	a := x.Answers
+	m := x.month(d)
+	switch {
+	case a.Phase != "" && d < seenDays:
+		return a.Phase
+	case x.has(cause.WokenEarly) && d < 2*seenDays:
+		return "waking"
+	case x.has(cause.Dormancy) || a.Resting.Said && d < seenDays:
+		return "resting"
+	case d < seenDays && (a.Growing.Said || a.NewGrowth.Said || x.tips):
+		return "growing"
+	case x.restsIn(m):
+		return "resting"
+	case among(m, time.November, time.December, time.January):
+		return "idle"
+	}
+	return "growing"
+}
+
+// restsIn says whether its kind rests in a month (of the north).
+func (x *subject) restsIn(m int) bool {
+	rest := x.kind.RestKind
+	switch {
+	case rest == "" || rest == "none" || rest == "after-bloom":
+		return false
+	case rest == "summer":
+		return among(m, time.June, time.July, time.August)
+	}
+	return among(m, time.November, time.December, time.January, time.February)
+}
+
+func (x *subject) growing() bool { return x.phase(0) == "growing" }
+func (x *subject) resting() bool { return x.phase(0) == "resting" }
+
+// asleep says whether it is without leaves and roots until it wakes.
+func (x *subject) asleep() bool { return x.resting() && x.is(treatment.DEC, treatment.BU) }
+
+// grow gives the first day from which it grows again by the calendar, within a
+// year; false where the calendar does not tell.
+func (x *subject) grow(from int) (int, bool) {
+	for d := from; d < from+366; d++ {
+		if x.phase(d) == "growing" {
+			return d, true
+		}
+	}
+	return 0, false
+}
+
+// firstRoots says whether no water may come before new roots are long enough.
+func (x *subject) firstRoots() bool {
+	return x.kind.RootsFirstCM > 0 && (x.phase(0) == "resting" || x.phase(0) == "waking") && x.Answers.NewRootsCM.Or(0) < x.kind.RootsFirstCM
+}
+
+// one says whether it has a single growing point.
+func (x *subject) one() bool {
+	return treatment.OneSet.Has(x.code) || x.kind.Branches == plant.BranchesNo && x.Answers.Points.Or(1) <= 1
+}
+
+// badMedium says whether its medium is rotten, sour or infested.
+func (x *subject) badMedium() bool {
+	m := x.Answers.Medium
+	return x.Answers.MediumBad.Said || x.Answers.MediumSour.Said || m == "rotten" || m == "sour" || m == "infested" ||
+		x.has(cause.MediumCollapsed, cause.RootMealybug, cause.RootGrub)
+}
+
+func (x *subject) propagates(ways ...string) bool {
+	return slices.ContainsFunc(ways, func(w string) bool {
+		return slices.ContainsFunc(x.kind.Propagation, func(p string) bool { return strings.Contains(p, w) })
+	})
+}
+
+// potWidth gives the width of its pot, or a usual one.
+func (x *subject) potWidth() float64 { return x.Answers.PotWidthCM.Or(14) }
+
+func half(v float64) float64 { return math.Floor(v*2) / 2 }

@@ -1,0 +1,287 @@
+package compose
+
+import (
+	"strings"
+
+	"tendermend/core/cause"
+	"tendermend/core/treatment"
+)
+
+// drinkDays is how long after its soak a thirsty plant is left untouched.
+const drinkDays = 5
+
+// tops takes off leaves, hearts, spikes and whole tops.
+func (c *composer) tops() {
+	if c.leaf != nil {
+		day := c.leaf.day
+		if c.thirsty && !c.leaf.mush {
+			day = max(day, drinkDays)
+		}
+		l := do(treatment.RemoveLeaves, organ("leaf"), what("marked"), func(s *step) { s.Cause = c.leaf.cause })
+		l.Params.Share = num(0.25)
+		if c.leaf.mush {
+			l.Params.What, l.Params.Mush = "mush", true
+		}
+		if !c.heeds("N07") {
+			l.Params.Share = num(0.6)
+		}
+		steps := append(c.cutting(l), c.bag()...)
+		c.draft.sit(treatment.LeafSit, day, rankLeaf, steps...)
+	}
+	if c.strip || c.rest || c.orchid && c.root != nil && c.sat == 0 && c.school != treatment.BareRoots && c.Answers.Spikes.Or(0) > 0 {
+		c.spikes()
+	}
+	if c.crown != nil {
+		c.heart()
+	}
+	if c.neck {
+		c.neckSitting()
+	}
+}
+
+// spikes takes flower spikes off: all, or all but one, or none where they are to
+// stay.
+func (c *composer) spikes() {
+	if c.Answers.Spikes.Known && c.Answers.Spikes.Value == 0 && c.heeds("N05") {
+		return
+	}
+	keep := strings.HasPrefix(c.Choices.Spikes, "keep") && c.heeds("N87")
+	if keep && c.Choices.Spikes != "keep one" {
+		c.leave(string(treatment.StripSpikes), "the carer keeps the spike")
+		return
+	}
+	s := do(treatment.StripSpikes, organ("spike"), with(func(p *treatment.Params) { p.What, p.CMAbove = "all", num(2) }))
+	if keep {
+		s.Params.What, s.Params.Part = "all but one", "one kept"
+	}
+	if c.Answers.Plantlets.Or(0) > 0 && !strings.HasPrefix(c.Choices.Plantlets, "now") && c.heeds("N06") {
+		s.Params.OverKeiki, s.Params.At, s.Params.CMAbove = true, "above the plantlet", treatment.Number{}
+	}
+	if c.code == treatment.WV && c.heeds("N06") {
+		s.Organ, s.Params.What, s.Params.CMAbove = "flower", "flowers only", treatment.Number{}
+	}
+	c.draft.at(0, rankPieces, c.cutting(s)...)
+}
+
+// heart is CROWN: picked out by hand, dried, and treated as the carer chose.
+func (c *composer) heart() {
+	var steps []step
+	if c.heeds("N01") {
+		steps = append(steps, c.blade())
+	}
+	steps = append(steps, do(treatment.CrownDrain), do(treatment.PickCrown, organ("crown")))
+	steps = append(steps, c.crownDry(treatment.Crown, treatment.Cup)...)
+	switch {
+	case c.crown.drug != "" || c.Choices.CrownDose == "label":
+		class := or(c.crown.drug, "bacteria")
+		steps = append(steps, c.label(class, "crown", "crown"))
+		steps = append(steps, c.crownDry(treatment.Crown, treatment.Cup)...)
+	case c.Choices.CrownDose == "peroxide":
+		if p, ok := c.peroxide("crown", 0.03, 3); ok {
+			steps = append(steps, p)
+			steps = append(steps, c.crownDry(treatment.Crown, treatment.Cup)...)
+		}
+	}
+	steps = append(steps, c.bag()...)
+	c.draft.sit(treatment.CrownSit, 0, rankCrown, steps...)
+}
+
+// neckSitting roots the crown again above a rotten neck.
+func (c *composer) neckSitting() {
+	w := c.rescueWidth(true)
+	saved := do(treatment.Insurance, organ("leaf"), with(func(p *treatment.Params) { p.N = num(2) }))
+	cut := do(treatment.Behead, organ("neck"))
+	var steps []step
+	if c.heeds("N10") {
+		steps = c.cutting(saved, cut)
+	} else {
+		steps = c.cutting(cut, c.blade(), saved)
+	}
+	steps = append(steps, do(treatment.DryCut, organ("stem"), with(func(p *treatment.Params) { p.Hours = num(2) })), do(treatment.PotIn, with(func(p *treatment.Params) { p.Depth = "in" })))
+	steps = append(steps, c.labelled()...)
+	cover := c.covers("closed")
+	steps = append(steps, cover...)
+	steps = append(steps, do(treatment.ShadeIt, share(0.4)))
+	steps = append(steps, c.bag()...)
+	c.draft.at(0, rankReady, c.ready(w, 0, false))
+	c.draft.sit(treatment.RootWash, 0, rankBlade, steps...)
+	if c.heeds("N41") {
+		c.draft.at(c.dryDay("stem", true), rankPieces, do(treatment.FirstWater, how("light"), with(func(p *treatment.Params) { p.ML, p.From = c.lightML(w), "below" })))
+	}
+	c.draft.at(21, rankLook, do(treatment.Look, every(7, "resists a nudge")))
+	if len(cover) > 0 {
+		c.sat = 0
+		if c.heeds("N55") {
+			c.draft.gate("resists a nudge", do(treatment.Wean, with(func(p *treatment.Params) { p.Days = num(12) })))
+		} else {
+			c.weaning("")
+		}
+	}
+}
+
+// makePieces makes plants of pieces: of one that is itself a piece, of a mother
+// that is lost, or because the carer wishes for more.
+func (c *composer) makePieces() {
+	p := c.pieces
+	travels := c.travels()
+	day := 0
+	switch {
+	case p.why == "wish" && c.thirsty:
+		day = drinkDays
+	case p.why == "wish" && !c.growing() && c.heeds("N20"):
+		c.leave("propagate", "it is not growing: cut in growth")
+		return
+	case p.why == "wish" && len(travels) > 0 && c.heeds("N11"):
+		c.leave("propagate", "what ails it travels with the pieces: "+strings.Join(travels, ", "))
+		return
+	case p.why == "wish" && c.piece && c.heeds("N13"):
+		c.leave("propagate", "it is itself a piece")
+		return
+	case p.why != "wish" && len(travels) > 0 && c.heeds("N11"):
+		c.rootWhole(p, travels)
+		return
+	}
+	ops, organName := p.ops, p.organ
+	if p.why == "wish" {
+		ops = c.wishedPieces()
+		if ops == nil {
+			c.leave("propagate", "its kind is divided or grown from offsets, in season")
+			return
+		}
+		organName = ""
+	}
+	if p.why == "piece" && organName == "tip" && c.is(treatment.WO, treatment.CF, treatment.BEG, treatment.TR, treatment.IV) && c.kind.Branches == "no" {
+		c.rootWhole(p, nil)
+		return
+	}
+	organs := map[treatment.OperatorID]string{treatment.NodeBox: "node", treatment.TipCut: "tip", treatment.LeafCut: "leaf", treatment.Behead: "stem"}
+	counts := map[treatment.OperatorID]float64{treatment.NodeBox: 12, treatment.TipCut: 4, treatment.LeafCut: 4}
+	var cuts []step
+	spread := len(c.spreads()) > 0
+	for _, op := range ops {
+		s := do(op, organ(or(organName, organs[op])), with(func(q *treatment.Params) { q.N = num(counts[op]) }))
+		if organName == "node" && op == treatment.TipCut {
+			s.Organ = "tip"
+		}
+		if spread {
+			apart := c.heeds("N82")
+			s.Params.Isolated = &apart
+		}
+		cuts = append(cuts, s)
+	}
+	steps := c.cutting(cuts...)
+	if organName == "segment" {
+		steps = append(steps, do(treatment.DryCut, organ("segment"), with(func(q *treatment.Params) { q.Hours, q.For = num(20), "pieces" })))
+	}
+	steps = append(steps, do(treatment.Label))
+	steps = append(steps, c.bag()...)
+	c.draft.sit(treatment.PiecesSit, day, rankPieces, steps...)
+	if organName == "segment" {
+		c.draft.at(day+1, rankBlade, c.forPieces(), do(treatment.PotIn, organ("pieces"), with(func(q *treatment.Params) { q.For, q.How = "pieces", "barely damp" })), do(treatment.Label, organ("pieces")))
+	}
+	if has(steps, treatment.TipCut) && organName != "segment" {
+		c.draft.at(day, rankAfter, append(c.covers(p.cover), do(treatment.ShadeIt, share(0.4)))...)
+	}
+	c.boxLater(day)
+}
+
+// wishedPieces gives the operators by which the kind is multiplied.
+func (c *composer) wishedPieces() []treatment.OperatorID {
+	switch {
+	case c.propagates("node") && c.is(treatment.AV, treatment.JEW, treatment.WV):
+		return []treatment.OperatorID{treatment.NodeBox}
+	case c.propagates("tip", "stem") && !c.is(treatment.PA, treatment.CY, treatment.AP):
+		return []treatment.OperatorID{treatment.TipCut}
+	case c.propagates("leaf") && c.is(treatment.BEG, treatment.GE, treatment.RS, treatment.TS, treatment.US):
+		return []treatment.OperatorID{treatment.LeafCut}
+	case !c.named && treatment.TipSet.Has(c.code) && !c.is(treatment.GE, treatment.FC):
+		return []treatment.OperatorID{treatment.TipCut}
+	}
+	return nil
+}
+
+// travelling are causes that go along with a piece.
+var travelling = []cause.ID{cause.Virus, cause.Fusarium, cause.SoftRot, cause.BlackRot, cause.BacterialSpot, cause.Acidovorax, cause.SouthernBlight, cause.LeafNematode,
+	cause.BroadMite, cause.FlatMite, cause.Thrips, cause.Mealybug, cause.RootMealybug, cause.SoftScale, cause.ArmouredScale}
+
+func (x *subject) travels() (list []string) {
+	for _, id := range travelling {
+		if x.has(id) {
+			cc, _ := cause.ByID(id)
+			list = append(list, strings.ToLower(cc.Label))
+		}
+	}
+	return list
+}
+
+// rootWhole roots a piece as it is: nothing is cut from it.
+func (c *composer) rootWhole(p *pieceWork, travels []string) {
+	if len(travels) > 0 {
+		c.leave("pieces", "what ails it travels with every piece ("+strings.Join(travels, ", ")+"): it is rooted whole and isolated")
+	}
+	if p.why == "mother" && c.rotLives { // rot in a mother that cannot be cut up
+		c.sat = 0
+		c.washSitting(rootWork{kind: washRoots, cut: "stem", live: true, cover: p.cover, daily: 7})
+		return
+	}
+	w := c.rescueWidth(true)
+	if c.orchid && c.code != treatment.JEW {
+		w = c.rescueWidth(c.rootless)
+	}
+	cover := c.covers(p.cover)
+	steps := []step{c.ready(w, 0, false), c.potIn(treatment.PotIn)}
+	steps = append(steps, c.labelled()...)
+	steps = append(steps, cover...)
+	steps = append(steps, do(treatment.ShadeIt, share(0.4)))
+	c.draft.sit(treatment.PiecesSit, 0, rankRoot, steps...)
+	if c.heeds("N41") {
+		c.draft.at(max(c.dryDay("", false), b2n(c.dry)), rankWater, do(treatment.FirstWater, how("light"), with(func(q *treatment.Params) { q.ML = c.lightML(w) })))
+	}
+	c.draft.at(7, rankLook, do(treatment.Look, every(7, "d56")))
+	if len(cover) > 0 {
+		c.sat = 0
+		c.weaning("no rocking or a new point")
+	}
+}
+
+func b2n(b bool) int {
+	if b {
+		return 1
+	}
+	return 0
+}
+
+// boxLater counts pieces, pots those with roots and hardens them.
+func (c *composer) boxLater(day int) {
+	c.draft.at(day+14, rankLook, do(treatment.BoxTally, every(14, "rooted")))
+	c.draft.hold("", "roots 2 cm", "", c.forPieces(), do(treatment.PotPieces, organ("pieces")), do(treatment.Label, organ("pieces")),
+		do(treatment.FirstWater, how("through"), with(func(p *treatment.Params) { p.For = "pieces" })))
+	c.draft.gate("new leaf", do(treatment.Harden, with(func(p *treatment.Params) { p.Days = num(12) })))
+}
+
+// offsets parts plantlets and pups when they are ripe, or now where the mother
+// fails and the carer chose so.
+func (c *composer) offsets() {
+	if c.Answers.Plantlets.Or(0) < 1 || c.has(cause.OffsetDrain, cause.SpentRosette) || c.is(treatment.PA) {
+		return
+	}
+	ch := c.Choices.Plantlets
+	if ch == "stay" && c.heeds("N87") {
+		return
+	}
+	gate := "3 roots of 7.5 cm"
+	if !c.orchid {
+		gate = "own roots, a third of its mother"
+	}
+	steps := append(c.cutting(do(treatment.TakeOffset, organ("plantlet"))), c.labelled()...)
+	if len(c.travels()) > 0 {
+		gate += ", after release"
+	}
+	if strings.HasPrefix(ch, "now") && len(c.travels()) == 0 || (ch == "wait" || ch == "stay") && !c.heeds("N87") {
+		if c.sat == 0 || c.root == nil {
+			c.draft.sit(treatment.PiecesSit, 0, rankPieces, steps...)
+			return
+		}
+	}
+	c.draft.hold(treatment.PiecesSit, gate, "", steps...)
+}
