@@ -146,8 +146,11 @@ func (c *composer) wholeWidth(r rootWork) float64 {
 	default:
 		w = c.potWidth()
 	}
-	if c.rescue() && old.Known {
-		w = min(w, old.Value)
+	if c.rescue() && c.heeds("N29") {
+		w = min(w, old.Or(w))
+		if b := c.Answers.RootBallCM; b.Known {
+			w = min(w, half(b.Value+2.5))
+		}
 	}
 	return c.carersPot(w)
 }

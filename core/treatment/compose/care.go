@@ -48,7 +48,7 @@ func (c *composer) plainSteps() {
 		}
 		switch s.Op {
 		case treatment.ByRule, treatment.BottomWater, treatment.FirstWater:
-			if dated && p.gate == "" && p.day <= c.sat+14 {
+			if dated && p.gate == "" && p.day >= c.sat && p.day <= c.sat+14 {
 				continue // the root sitting brings its own water
 			}
 			if dated && p.gate == "due" {
@@ -99,7 +99,11 @@ func (c *composer) plainSteps() {
 			c.draft.hold(treatment.PiecesSit, p.gate, "", steps...)
 			continue
 		case treatment.CutRot:
-			c.draft.sit(treatment.LeafSit, p.day, rankLeaf, slices.Concat(c.cutting(s), []step{do(treatment.DryCut, organ("body"), with(func(q *treatment.Params) { q.Hours = num(4) }))}, c.bag())...)
+			rank := rankLeaf
+			if dated && c.sat == p.day {
+				rank = rankRoot + 1
+			}
+			c.draft.sit(treatment.LeafSit, p.day, rank, slices.Concat(c.cutting(s), []step{do(treatment.DryCut, organ("body"), with(func(q *treatment.Params) { q.Hours = num(4) }))}, c.bag())...)
 			continue
 		case treatment.LabelDrug:
 			s.Params.Where = s.Organ
@@ -122,6 +126,13 @@ func (c *composer) plainSteps() {
 			}
 			c.draft.sit(treatment.SpraySit, p.day, rankSpray, steps...)
 			continue
+		case treatment.Release:
+			if c.clear > 0 || len(c.spreads()) > 0 {
+				continue // the longest of all that was accepted decides
+			}
+			if c.rotLives {
+				p.gate += ", no live rot"
+			}
 		case treatment.SlideLook:
 			if dated || c.piece {
 				continue
@@ -210,7 +221,16 @@ func (c *composer) letGo() {
 	if c.has(cause.Virus, cause.Fusarium) || len(c.spreads()) == 0 || c.discard != "" {
 		return
 	}
-	words := c.clearWords
+	words := ""
+	switch {
+	case c.clear > 0 && !c.heeds("N79"):
+		words = "7 clean days, 1 looks"
+	case c.clear > 0:
+		words = fmt.Sprintf("%d clean days, 3 looks", c.clear)
+	}
+	if c.cold {
+		words = "after a warm generation: " + words
+	}
 	if c.any(treatment.LeafDiseases) || c.has(cause.BlackRot) || words == "" {
 		less := words
 		words = "14 clean days without a new mark, 3 looks"

@@ -28,9 +28,9 @@ type composer struct {
 	sat    int // the day of the root sitting; -1 where there is none or it waits
 	held   string
 	gated  bool // the root sitting waits for a gate
-	// clear is how many clean days the longest pest wants, in words as well.
-	clear      int
-	clearWords string
+	// clear is how many clean days the longest pest wants.
+	clear int
+	cold  bool // it is too cold to time one of them
 }
 
 // heeds says whether the composer keeps a rule. All are kept, but where a test
@@ -160,7 +160,7 @@ func (c *composer) settle() {
 // layOut finds days and sittings for everything.
 func (c *composer) layOut() {
 	c.start()
-	if c.discard != "" && c.pieces == nil {
+	if c.discard != "" && (c.pieces == nil || len(c.travels()) > 0) {
 		c.bin()
 		return
 	}
@@ -170,6 +170,7 @@ func (c *composer) layOut() {
 		c.plan.School = c.school
 	}
 	c.dateRoots()
+	c.undecided()
 	c.drink()
 	c.tops()
 	c.rootSitting()
@@ -181,6 +182,7 @@ func (c *composer) layOut() {
 	}
 	if c.discard != "" {
 		c.draft.at(0, rankPestBag, do(treatment.Discard, what("the mother")))
+		return
 	}
 	c.programmes()
 	c.plainSteps()

@@ -43,6 +43,7 @@ func (c *composer) finish() {
 		}
 		c.plan.Sittings = append(c.plan.Sittings, out)
 	}
+	c.trust()
 	c.plan.Track, c.plan.Beside = c.tracks()
 	c.plan.Cautions = c.allCautions()
 	c.outcome()
@@ -104,6 +105,29 @@ func (c *composer) forgone(list []*sit) {
 		if ok && id != cause.Springtail && !has(all, f.Reached...) {
 			c.leave(string(id), "nothing that reaches it is borne now: it is isolated, watched, and treated when it can be")
 		}
+	}
+}
+
+// trust says why a side or a school that the carer chose is not in the plan.
+func (c *composer) trust() {
+	if !c.heeds("N87") {
+		return
+	}
+	said := func(word string) bool {
+		return slices.ContainsFunc(c.plan.LeftOut, func(l treatment.LeftOut) bool { return strings.Contains(l.Op+" "+l.Why, word) })
+	}
+	var all []step
+	for _, s := range c.plan.Sittings {
+		all = append(all, s.Steps...)
+	}
+	if side := c.Choices.PestFirst; side != "" && len(c.pests) > 0 && !has(all, sideOf(side)) && !said(string(sideOf(side))) {
+		c.leave(string(sideOf(side)), "this plant does not bear it now, or it reaches no stage of this pest")
+	}
+	if want := c.Choices.School; want != "" && c.plan.School != "" && string(c.plan.School) != want && !said(want) {
+		c.leave("school "+want, fmt.Sprintf("%s is followed: what was accepted leaves no other way", c.plan.School))
+	}
+	if c.Choices.RootRinse == "peroxide" && c.root != nil && c.root.kind == washRoots && !has(all, treatment.Peroxide) && !said("peroxide") {
+		c.leave("peroxide", "what the roots are treated with already must not meet it")
 	}
 }
 

@@ -15,6 +15,25 @@ type hold struct{ reason, gate string }
 // newcomerDays is how long a newcomer is left alone (common practice).
 const newcomerDays = 14
 
+// undecided leaves root work out for less than rot: after the day on which a
+// wilt must be decided, and beside a base that rots and cannot be cut.
+func (c *composer) undecided() {
+	if !c.rotLives || c.root == nil || !c.heeds("N83") || slices.ContainsFunc(c.asks, func(id cause.ID) bool { return slices.Contains(treatment.Rots, id) }) {
+		return
+	}
+	wilt := c.has(cause.Fusarium) && (c.gated || c.sat > 3)
+	base := c.has(cause.BaseRot, cause.BlackRot)
+	if !wilt && !base {
+		return
+	}
+	c.leave(string(treatment.Unpot), "rot or a wilt is open that is not cut: until it has stopped nothing is unpotted for less")
+	c.root, c.sat, c.gated, c.held = nil, -1, false, ""
+	c.draft.gates = slices.DeleteFunc(c.draft.gates, func(g gated) bool { return g.kind == "?" })
+	for key, blocks := range c.draft.days {
+		c.draft.days[key] = slices.DeleteFunc(blocks, func(b block) bool { return has(b.steps, treatment.PreWater) })
+	}
+}
+
 // holds lists why a root sitting waits on a day.
 func (c *composer) holds(d int) (list []hold) {
 	phase := c.phase(d)
@@ -66,7 +85,7 @@ func (c *composer) unsure() bool {
 
 // overrides says whether the root sitting cannot wait, whatever holds it.
 func (c *composer) overrides() bool {
-	rot := c.rotLives && c.has(cause.RootRot, cause.BaseRot, cause.BlackRot, cause.Fusarium) && c.heeds("N83")
+	rot := c.rotLives && c.heeds("N83") && slices.ContainsFunc(c.asks, func(id cause.ID) bool { return slices.Contains(treatment.Rots, id) })
 	drowned := c.Answers.MediumSour.Said || c.Answers.Medium == "sour" || c.has(cause.NoDrainage) && c.limp && !c.thirsty
 	return rot || c.has(cause.RootMealybug) || drowned || c.Choices.Override.Said
 }
@@ -87,7 +106,7 @@ func (c *composer) dateRoots() {
 	r := c.root
 	switch {
 	case r != nil && r.lateWinter:
-		c.wait("", "late winter")
+		c.wait(strings.Join(reasons, ", "), strings.Join(append([]string{"late winter"}, gates...), "; "))
 		return
 	case len(reasons) > 0:
 	case !over && r != nil && r.season && !c.growing() && c.heeds("N20"):
@@ -108,8 +127,12 @@ func (c *composer) dateRoots() {
 	if r != nil && r.season {
 		c.sat = max(c.sat, r.later)
 	}
-	if c.thirsty && !(over && c.rotLives) && c.heeds("N23") {
-		c.sat = max(c.sat, 4)
+	if c.thirsty && !c.rotsBelow() && c.heeds("N23") {
+		if restingDry(c.subject) || c.asleep() {
+			c.wait("thirst", "firm for a day")
+			return
+		}
+		c.sat = max(c.sat, c.drinks()+4)
 	}
 	if last := c.Answers.LastSitting; last.Known && c.heeds("N22") && !(c.rotLives && c.Answers.NewRot.Said) {
 		c.sat = max(c.sat, 28-int(last.Value))
@@ -129,7 +152,28 @@ func (c *composer) dateRoots() {
 	}
 }
 
+// rotsBelow says whether rot lives in roots, base or bulb: it is cut before a
+// thirsty plant drinks.
+func (x *subject) rotsBelow() bool {
+	return x.rotLives && x.has(cause.RootRot, cause.BaseRot, cause.BlackRot, cause.Fusarium)
+}
+
+// drinks is the day on which a thirsty plant drinks: at once, or the day after
+// rotten leaves are off.
+func (x *subject) drinks() int {
+	if x.rotLives {
+		return 1
+	}
+	return 0
+}
+
 func (c *composer) wait(reason, gate string) {
+	if c.is(treatment.WO, treatment.PA) && among(c.month(0), time.September, time.October, time.November, time.December, time.January, time.February) && !strings.Contains(gate, "season") {
+		gate += "; repot season: spring"
+	}
+	if c.thirsty && !c.rotsBelow() {
+		gate += "; firm for a day"
+	}
 	c.sat, c.held, c.gated = -1, reason, true
 	c.draft.gates = append(c.draft.gates, gated{words: gate, held: reason, kind: "?"})
 }
@@ -163,7 +207,7 @@ func (c *composer) preWater() {
 // drink soaks what is thirsty and has no recipe of its own for it; at rest a
 // dry kind is only looked at, and others get a little by their rule.
 func (c *composer) drink() {
-	if !c.thirsty || c.rotLives || c.has(cause.Drought, cause.MediumRepels) || c.pieces != nil && c.piece {
+	if !c.thirsty || c.rotsBelow() || c.has(cause.Drought, cause.MediumRepels) || c.pieces != nil && c.piece {
 		return
 	}
 	switch {
@@ -175,6 +219,6 @@ func (c *composer) drink() {
 		c.add(plain{day: 0, step: do(treatment.CupFill, share(0.25), water("low-mineral"))})
 		c.add(plain{day: 0, step: do(treatment.FirstWater, how("light"))})
 	default:
-		c.add(plain{day: 0, step: do(treatment.Soak)})
+		c.add(plain{day: c.drinks(), step: do(treatment.Soak)})
 	}
 }

@@ -113,7 +113,7 @@ var guards = []guard{
 	{"N42", ops(treatment.Soak, treatment.Flush), (*here).soaking},
 	{"N42", ops(treatment.Flush), func(h *here) verdict {
 		dry := treatment.MineralSet.Has(h.c.code) && h.moist != treatment.Due && h.moist != treatment.Dry
-		return verdict{do: onlyIf(wait, dry && !h.gate), gate: "due"}
+		return verdict{do: onlyIf(wait, dry && !h.gate), gate: "due, growing"}
 	}},
 	{"N43", append(ops(treatment.CupFill), medium...), func(h *here) verdict {
 		return dropIf(h.c.firstRoots() && !h.gate && h.step.Params.For != "pieces", "no water before its new roots are long enough")
@@ -307,15 +307,23 @@ func (h *here) soaking() verdict {
 			return verdict{do: before, step: do(treatment.DrainSaucer)}
 		}
 		return verdict{do: drop, why: "the water has no way out"}
+	case h.c.firstRoots() && !h.gate && s.Op == treatment.Flush:
+		return verdict{do: wait, gate: h.c.ownRoots()}
 	case h.phase() == "resting" && h.c.code != treatment.AP:
 		if s.Op == treatment.Flush && !h.gate {
 			return verdict{do: wait, gate: "first new growth"}
+		}
+		if h.thirsty && !restingDry(h.c.subject) {
+			return verdict{do: instead, step: do(treatment.ByRule, what("a little: it rests"), water(h.c.betterWater()))}
 		}
 		return verdict{do: drop, why: "it rests"}
 	case s.Op == treatment.Soak && (h.moist == treatment.Wet || h.moist == treatment.Soaked):
 		return verdict{do: drop, why: "the medium is wet"}
 	case s.Op == treatment.Flush && h.c.code == treatment.AP:
 		return verdict{do: drop, why: "it has no medium"}
+	case s.Op == treatment.Flush && s.Every > 0 && h.c.kind.RestKind != "":
+		s.Every, s.Until = 0, "" // once, and again by its look: it would run into its rest
+		return verdict{do: instead, step: s}
 	}
 	return verdict{}
 }
@@ -332,10 +340,7 @@ func (h *here) chilled() verdict {
 	case treatment.ByRule:
 		return verdict{}
 	}
-	if h.moist == treatment.Right || h.moist == treatment.Wet || h.moist == treatment.Soaked {
-		return verdict{do: delay, day: 3, why: "nothing is watered in the first days after cold"}
-	}
-	return verdict{}
+	return verdict{do: delay, day: 3, why: "nothing is watered in the first days after cold"}
 }
 
 // healed is the day on which every open wound has closed.
@@ -373,12 +378,13 @@ func (h *here) opposites() verdict {
 	if op == treatment.Air && slices.ContainsFunc(same, func(s step) bool { return s.Op == treatment.CoverIt && s.Params.Cover == string(plant.CoverClosed) }) {
 		return verdict{do: drop, why: "a closed cover stands; it is aired daily"}
 	}
-	if op == treatment.ByRule && has(same, treatment.HoldWater) && !h.thirsty && h.c.has(cause.Overwatering, cause.Springtail, cause.NoDrainage, cause.BaseRot, cause.BlackRot) && h.soaked != h.day {
+	if op == treatment.ByRule && has(same, treatment.HoldWater) && !h.c.thirsty && h.c.has(cause.Overwatering, cause.Springtail, cause.NoDrainage, cause.BaseRot, cause.BlackRot) && h.soaked != h.day {
 		return verdict{do: drop, why: "water is held until it is due"}
 	}
 	for _, o := range opposed {
 		if slices.Contains(o.second, op) && has(same, o.first...) {
-			if op == treatment.HoldWater && has(same, treatment.ByRule) && h.c.has(cause.Overwatering, cause.Springtail, cause.NoDrainage, cause.BaseRot, cause.BlackRot) && !has(same, treatment.Soak, treatment.FirstWater, treatment.BottomWater, treatment.Flush, treatment.CupFill) {
+			if op == treatment.HoldWater && has(same, treatment.ByRule) && h.c.has(cause.Overwatering, cause.Springtail, cause.NoDrainage, cause.BaseRot, cause.BlackRot) && !h.c.thirsty &&
+				!has(same, treatment.Soak, treatment.FirstWater, treatment.BottomWater, treatment.Flush, treatment.CupFill) {
 				continue // the by-rule gives way
 			}
 			if op == treatment.FeedIt {
@@ -467,7 +473,7 @@ func (h *here) feedWhen() verdict {
 	nd := c.Answers.NewcomerDays
 	not := h.roots < fedRoots || h.openWound() || h.rooted != never && h.day-h.rooted < 28 || h.thirsty || h.phase() != "growing" || h.salt && h.day < 56 ||
 		nd.Known && nd.Value+float64(h.day) < newcomerDays || c.has(cause.Drought, cause.SettlingIn, cause.SpentRosette, cause.BloomDrain, cause.ColdInjury) || c.piece ||
-		c.gated || c.any(treatment.Rots) || c.limp && h.soaked == never && h.watered == never
+		c.gated || c.sat >= 0 && c.root != nil || c.any(treatment.Rots) || c.limp && h.soaked == never && h.watered == never
 	if not {
 		return verdict{do: wait, gate: "28 d, growing, firm, moist, r 0.25"}
 	}
@@ -624,6 +630,12 @@ func (c *composer) apply(list []*sit, h *here, v verdict) []*sit {
 	if v.do != drop && h.step.Op.Does(treatment.Cuts) && from > 0 && s.steps[from-1].Op == treatment.CleanBlade {
 		from--
 	}
+	if v.do == delay && h.step.Op == treatment.RemoveLeaves {
+		moved = append(moved, c.bag()...)
+	}
+	if v.do == wait {
+		moved[0] = c.waiting(moved[0], s.day)
+	}
 	s.steps = slices.Concat(s.steps[:from], s.steps[to:])
 	switch v.do {
 	case delay:
@@ -643,6 +655,19 @@ func (c *composer) apply(list []*sit, h *here, v verdict) []*sit {
 		return append(list, &sit{slot: treatment.Morning, gate: v.gate, steps: moved})
 	}
 	return list
+}
+
+// waiting lets a repeated step that now waits for its gate count from there. A
+// kind that rests is fed once, and after that by its routine.
+func (c *composer) waiting(s step, day int) step {
+	if s.Op == treatment.FeedIt && c.kind.RestKind != "" {
+		s.Every, s.Until = 0, ""
+		return s
+	}
+	if end, ok := dayOf(s.Until); ok {
+		s.Until = fmt.Sprintf("%d d", max(1, end-day))
+	}
+	return s
 }
 
 // behind puts steps into a sitting right after a gated one.

@@ -223,16 +223,11 @@ func (c *composer) onLeaves(list []cause.ID) {
 		c.spraying(list, chosen, start, k)
 	}
 	c.besides(list)
-	words := fmt.Sprintf("%d clean days, 3 looks", k.clear)
-	if !c.heeds("N79") {
-		words = "7 clean days, 1 looks"
-	}
+	c.clear = max(c.clear, k.clear)
 	if k.cold {
-		words = "after a warm generation: " + words
+		c.cold = true
 		c.leave("clock", "it is too cold to time this pest: treated every 10 days, clear only after a warm generation")
 	}
-	c.clear = max(c.clear, k.clear)
-	c.clearWords = words
 }
 
 // tender says whether a product has to wait for it to drink, cool or heal.
@@ -390,12 +385,10 @@ func classesFor(list []cause.ID) (classes []string) {
 // spraying repeats the product until what hid has come out. Where two pests
 // need products of their own, the graver goes first and the other a week later.
 func (c *composer) spraying(list []cause.ID, chosen map[cause.ID]treatment.OperatorID, start int, k clock) {
-	if start > 0 && c.wetOK() && !c.thirsty {
-		c.spraySit(0, c.washing(false))
-	} else if start > 0 && c.wetOK() {
-		steps := c.washing(false)
+	if start > 0 && (c.wetOK() || shielded(list)) {
+		steps := c.washing(shielded(list))
 		for i := range steps {
-			if steps[i].Op == treatment.WashDown {
+			if steps[i].Op == treatment.WashDown && c.thirsty {
 				steps[i].Params.How = "gentle"
 			}
 		}
@@ -461,7 +454,7 @@ func usesProduct(rounds []programme, op treatment.OperatorID) bool {
 // tooHot only washes until it is cooler, and says so.
 func (c *composer) tooHot(list []cause.ID, k clock) {
 	c.leave("products", "over 30 °C every product burns: washed on the clock, products when it is cooler")
-	if c.wetOK() {
+	if c.wetOK() || shielded(list) {
 		last := 0
 		for n, day := 0, 0; n < k.least || day-k.interval < k.treated; n, day = n+1, day+k.interval {
 			if day > 0 {
@@ -606,7 +599,8 @@ func (c *composer) rootMealybug() {
 	k := c.clockOf(cause.RootMealybug)
 	from := max(c.sat, 0)
 	lawful := !c.Household.Pollinators && !c.Household.Edible && !c.trait(plant.Edible)
-	if c.root != nil && c.roots >= 0.25 && (lawful || !c.heeds("N70")) && !c.thirsty && !treatment.MineralSet.Has(c.code) && !c.gated && !c.firstRoots() && c.code != treatment.AP {
+	inMedium := !c.untied || c.inPotSchool()
+	if c.root != nil && inMedium && c.roots >= 0.25 && (lawful || !c.heeds("N70")) && !c.thirsty && !treatment.MineralSet.Has(c.code) && !c.gated && !c.firstRoots() && c.code != treatment.AP {
 		c.draft.at(from+18, rankRoot, do(treatment.Systemic, with(func(p *treatment.Params) {
 			p.Class, p.DoseTyped = "insect", true
 			if !c.heeds("N68") {
@@ -626,7 +620,7 @@ func (c *composer) rootMealybug() {
 		}
 		c.draft.at(from+day, rankLook, do(op))
 	}
-	c.clear, c.clearWords = max(c.clear, k.clear, 49), fmt.Sprintf("%d clean days, 3 looks", max(c.clear, k.clear, 49))
+	c.clear = max(c.clear, k.clear, 49)
 }
 
 // noRoots says what is done at roots that no sitting reaches.
@@ -651,7 +645,7 @@ func (c *composer) rootGrub() {
 	}
 	c.draft.at(1, rankSpray, do(treatment.HandPick, every(2, c.ending(28))))
 	c.draft.at(14, rankLook, do(treatment.Look, every(14, "d84")))
-	c.clear, c.clearWords = max(c.clear, 84), fmt.Sprintf("%d clean days, 3 looks", max(c.clear, 84))
+	c.clear = max(c.clear, 84)
 }
 
 func (c *composer) ending(day int) string {
@@ -677,7 +671,7 @@ func (c *composer) gnats() {
 	}
 	c.draft.at(0, rankLook, do(treatment.Traps, with(func(p *treatment.Params) { p.Colour = "yellow" })))
 	c.draft.at(7, rankLook, do(treatment.Look, every(7, fmt.Sprintf("d%d", 22+max(14, k.clear)))))
-	c.clear, c.clearWords = max(c.clear, k.clear), fmt.Sprintf("%d clean days, 3 looks", max(c.clear, k.clear))
+	c.clear = max(c.clear, k.clear)
 }
 
 // picked are slugs, snails and chewers: by torchlight.
@@ -688,5 +682,5 @@ func (c *composer) picked(p cause.ID) {
 	}
 	c.draft.at(0, rankSpray, do(treatment.HandPick, every(2, c.ending(days))))
 	c.draft.at(14, rankLook, do(treatment.Look, every(7, fmt.Sprintf("d%d", days+28))))
-	c.clear, c.clearWords = max(c.clear, 28), fmt.Sprintf("%d clean days, 3 looks", max(c.clear, 28))
+	c.clear = max(c.clear, 28)
 }

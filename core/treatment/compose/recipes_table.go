@@ -87,7 +87,7 @@ var recipes = []recipe{
 	{cause.BlackRot, on(t.SYM, t.DEC), []item{roots(washRoots, cutting("rhizome"), drug("oomycete"), daily(14))}},
 	{cause.BlackRot, on(t.RS, t.US, t.TS), []item{roots(callusDry, beheaded, cutting(""), daily(14))}},
 	{cause.BlackRot, on(t.GE), []item{neckCut}},
-	{cause.BlackRot, on(t.PA, t.CY, t.GH), join(uncut, []item{at(1, t.LabelDrug, organ("base"), with(func(p *t.Params) { p.Class, p.DoseTyped = "oomycete", true })), at(1, t.Look, every(1, "d14"))})},
+	{cause.BlackRot, on(t.PA, t.CY, t.GH), join(uncut, []item{at(1, t.LabelDrug, organ("stem"), with(func(p *t.Params) { p.Class, p.DoseTyped = "oomycete", true })), at(1, t.Look, every(1, "d14"))})},
 	{cause.BlackRot, on(t.AP), airy},
 	{cause.BlackRot, on(t.FC), []item{roots(washRoots, cutting("body"), drug("oomycete"), covered(none), daily(14))}},
 	{cause.BlackRot, on(t.BU), []item{roots(washRoots, cutting("bulb"), drug("oomycete"), daily(14))}},

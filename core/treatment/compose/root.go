@@ -14,7 +14,11 @@ import (
 // carried.
 func (c *composer) blade() step {
 	method := "alcohol"
-	if c.stubborn() && c.heeds("N03") {
+	switch {
+	case !c.stubborn() || !c.heeds("N03"):
+	case c.heeds("N75") && len(c.pests) > 0:
+		method = "bleach" // no flame near the alcohol that is dabbed
+	default:
 		method = "flame"
 	}
 	return do(treatment.CleanBlade, with(func(p *treatment.Params) { p.Method = method }))
@@ -158,6 +162,9 @@ func (c *composer) unpotting(r rootWork, tray bool) []step {
 	}
 	switch {
 	case r.moss && c.heeds("N36"):
+		if !c.untied && (c.badMedium() || c.any(treatment.Rots)) {
+			out = append(out, wash)
+		}
 		out = append(out, do(treatment.ClearMoss))
 	case c.seat == treatment.Hung || c.seat == treatment.OnMount:
 	case c.heeds("N33") || !c.orchid:
@@ -302,6 +309,9 @@ type setting struct {
 func (c *composer) setting(r rootWork) setting {
 	ballCM := c.ball(false)
 	w := c.rescueWidth(c.rootless)
+	if c.has(cause.PotBound) && !c.rescue() {
+		w = c.boundWidth()
+	}
 	if c.rootless {
 		ballCM = 0
 	}
@@ -717,12 +727,18 @@ func (c *composer) feedLater(op treatment.OperatorID) {
 		gate = "28 d, 3 tips of 2 cm, r 0.25"
 		f.Every, f.Until = 7, "stage ends"
 	}
+	if c.thirsty {
+		gate += ", firm, moist"
+	}
 	c.draft.gate(gate, f)
 }
 
 // fromCup takes it out of the cup when its tips run.
 func (c *composer) fromCup() {
-	const width = 8.0
+	width := 8.0
+	if c.has(cause.PotBound) && !c.rescue() {
+		width = c.boundWidth()
+	}
 	school := c.school
 	c.school = treatment.OwnMix
 	level := math.Round(0.92*width/3*10) / 10
@@ -732,7 +748,7 @@ func (c *composer) fromCup() {
 	c.draft.hold(treatment.RootWhole, "2 new tips of 1 cm", "", c.ready(width, 0, false), c.potIn(treatment.PotIn), do(treatment.Stake), do(treatment.Label),
 		do(treatment.FirstWater, how("through")), do(treatment.SetDish, with(func(p *treatment.Params) { p.LevelCM = num(level) })))
 	c.school = school
-	c.draft.gate("28 d and a new tip or leaf, r 0.25", do(treatment.FeedIt, share(0.25)))
+	c.feedLater(treatment.PotIn)
 }
 
 // insure first saves a piece, where few roots are left and a piece is to be had.
@@ -796,6 +812,9 @@ func (c *composer) callusSitting(r rootWork) {
 	sitting = append(sitting, do(treatment.Callus, with(func(p *treatment.Params) { p.Days = num(float64(days)) })))
 	sitting = append(sitting, c.bag()...)
 	w, ballCM := c.rescueWidth(head || c.rootless), c.ball(false)
+	if c.has(cause.PotBound) && !c.rescue() {
+		w = c.boundWidth()
+	}
 	if head {
 		w, ballCM = 7, 0
 		if c.heeds("N29") {
@@ -925,7 +944,12 @@ func (c *composer) wholeSitting(r rootWork) {
 			c.draft.at(14, rankPieces, do(treatment.TopDress))
 		}
 		c.draft.at(14, rankLook, do(treatment.Look))
-		c.root = nil
+		c.root, c.sat, c.gated = nil, -1, false
+		return
+	}
+	if m, _ := c.mix(); m == nil || c.seat == treatment.Hung || c.seat == treatment.OnMount {
+		c.leave(string(treatment.Unpot), "it grows in no medium that could be renewed")
+		c.root, c.sat, c.gated = nil, -1, false
 		return
 	}
 	w := c.wholeWidth(r)
@@ -1044,7 +1068,7 @@ func (c *composer) largePot() {
 		before = append(before, c.blade())
 	}
 	c.place(treatment.RootWhole, []step{c.ready(w, c.ball(true), true)}, before, sitting, nil)
-	c.following(c.dryDay("roots", false), rankPieces, c.firstWater(w, false)...)
+	c.following(c.dryDay("roots", false), rankWater, c.firstWater(w, false)...)
 	if !c.gated {
 		c.draft.at(c.sat+14, rankLook, do(treatment.Look))
 		c.draft.at(c.sat+max(7, c.dryDay("roots", false)+4), rankLook+1, do(treatment.ByRule))
@@ -1077,7 +1101,11 @@ func (c *composer) restFirst() {
 		steps = append(steps, c.crownDry(treatment.Crown)...)
 	}
 	c.draft.hold(treatment.RootWash, "roots 1-3 cm on new growth", "", steps...)
-	if c.heeds("N41") {
+	switch {
+	case !c.heeds("N41"):
+	case c.kind.RootsFirstCM > 0:
+		c.draft.hold("", c.ownRoots(), "", do(treatment.FirstWater, how("quarter"), share(0.25)))
+	default:
 		c.draft.then(fmt.Sprintf("%d d later", max(1, c.dryDay("", false))), do(treatment.FirstWater, how("through")))
 	}
 	c.school = school

@@ -187,10 +187,10 @@ func (x *subject) readWater() {
 	x.moist = a.Moist
 	if x.moist == "" {
 		switch {
-		case x.has(cause.Drought, cause.MediumRepels):
-			x.moist = treatment.Dry
 		case x.has(cause.Overwatering, cause.RootRot, cause.NoDrainage):
 			x.moist = treatment.Wet
+		case x.has(cause.Drought, cause.MediumRepels):
+			x.moist = treatment.Dry
 		default:
 			x.moist = treatment.Right
 		}

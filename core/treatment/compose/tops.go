@@ -17,6 +17,16 @@ func (c *composer) tops() {
 		if c.thirsty && !c.leaf.mush {
 			day = max(day, drinkDays)
 		}
+		if day > 0 && c.rotLives && c.heeds("N83") && c.root == nil && c.crown == nil && c.pieces == nil && !c.neck {
+			c.leave(string(treatment.RemoveLeaves), "rot or a wilt is open that is not cut: nothing else is cut until it has stopped")
+			c.leaf = nil
+		}
+	}
+	if c.leaf != nil {
+		day := c.leaf.day
+		if c.thirsty && !c.leaf.mush {
+			day = max(day, drinkDays)
+		}
 		l := do(treatment.RemoveLeaves, organ("leaf"), what("marked"), func(s *step) { s.Cause = c.leaf.cause })
 		l.Params.Share = num(0.25)
 		if c.leaf.mush {
@@ -224,10 +234,7 @@ func (c *composer) rootWhole(p *pieceWork, travels []string) {
 		c.washSitting(rootWork{kind: washRoots, cut: "stem", live: true, cover: p.cover, daily: 7})
 		return
 	}
-	w := c.rescueWidth(true)
-	if c.orchid && c.code != treatment.JEW {
-		w = c.rescueWidth(c.rootless)
-	}
+	w := c.rescueWidth(c.rootless)
 	cover := c.covers(p.cover)
 	steps := []step{c.ready(w, 0, false), c.potIn(treatment.PotIn)}
 	steps = append(steps, c.labelled()...)

@@ -199,6 +199,9 @@ func (w *world) do(s step) {
 			w.standing = true
 		}
 	case treatment.CupFill:
+		if w.thirsty {
+			w.soaked = w.day
+		}
 		w.thirsty = false
 	}
 	w.wets(s)
