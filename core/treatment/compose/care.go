@@ -276,13 +276,6 @@ func (c *composer) also() {
 		}
 		c.draft.at(0, orderOf(op.ID), s)
 	}
-	switch {
-	case c.Choices.Discard != "now":
-	case c.heeds("N89") && !c.hopeless():
-		c.leave(string(treatment.Discard), "it is harmless, or can be cured")
-	default:
-		c.draft.at(0, rankPestBag, do(treatment.Discard))
-	}
 }
 
 // hopeless says whether throwing it away is a choice that the trade respects.

@@ -9,6 +9,7 @@ import (
 	"slices"
 
 	"tendermend/core/cause"
+	"tendermend/core/plant"
 	"tendermend/core/treatment"
 )
 
@@ -48,10 +49,11 @@ func (c *composer) leave(op, why string) {
 // Plan makes a plan for a situation. It fails on an unknown kind, habit, cause
 // or wish, and where nothing was accepted. The same situation always gives the
 // same plan.
-func Plan(s treatment.Situation) (treatment.Plan, error) { return without(s) }
+func Plan(s treatment.Situation) (treatment.Plan, error) { return Without(s) }
 
-// without makes a plan that does not heed some rules.
-func without(s treatment.Situation, off ...treatment.RuleID) (treatment.Plan, error) {
+// Without makes a plan that does not heed some rules: the sweep shows by it that
+// every one of them is needed, and that breaking it is noticed.
+func Without(s treatment.Situation, off ...treatment.RuleID) (treatment.Plan, error) {
 	if err := faults(s); err != nil {
 		return treatment.Plan{}, err
 	}
@@ -160,9 +162,27 @@ func (c *composer) settle() {
 // layOut finds days and sittings for everything.
 func (c *composer) layOut() {
 	c.start()
+	if c.Choices.Discard == "now" {
+		if c.hopeless() || !c.heeds("N89") {
+			c.bin()
+			return
+		}
+		c.leave(string(treatment.Discard), "it is harmless, or can be cured")
+	}
 	if c.discard != "" && (c.pieces == nil || len(c.travels()) > 0) {
 		c.bin()
 		return
+	}
+	if c.discard != "" {
+		c.root, c.change = nil, false
+	}
+	if c.root != nil && c.code == treatment.AP {
+		c.leave(string(treatment.Unpot), "it grows in no medium")
+		c.root = nil
+	}
+	if c.change && c.code == treatment.AP {
+		c.leave(string(treatment.SetupChange), "it grows in air and wants nothing else")
+		c.change = false
 	}
 	if c.orchid && (c.root != nil && c.root.kind != callusDry || c.rest || c.change) {
 		c.chooseSchool()
@@ -189,6 +209,9 @@ func (c *composer) layOut() {
 	c.offsets()
 	c.letGo()
 	c.also()
+	if c.Answers.Standing.Said && c.heeds("N49") && c.kind.WaterRule != plant.WetTray && !c.untied && c.seat != treatment.InCup && c.seat != treatment.InDish {
+		c.draft.at(0, rankAfter, do(treatment.DrainSaucer))
+	}
 }
 
 // agreeSchool settles what a school means beside the causes: resting first is

@@ -17,7 +17,7 @@ func (c *composer) finish() {
 		s.steps = tidy(s.steps)
 	}
 	list = c.mend(list)
-	list = c.settled(list)
+	list = fedLast(c.settled(list))
 	c.forgone(list)
 	for _, s := range list {
 		s.steps = tidy(s.steps)
@@ -64,6 +64,19 @@ func trimmedHousekeeping(steps []step) []step {
 		return steps
 	}
 	return nil
+}
+
+// fedLast puts what feeds behind the root work that waits.
+func fedLast(list []*sit) []*sit {
+	var feeds, others []*sit
+	for _, s := range list {
+		if !s.dated && has(s.steps, treatment.FeedIt) && !has(s.steps, treatment.Unpot) {
+			feeds = append(feeds, s)
+		} else {
+			others = append(others, s)
+		}
+	}
+	return append(others, feeds...)
 }
 
 // settled leaves out what was done under an earlier plan for the same trouble:

@@ -1,6 +1,7 @@
 package compose
 
 import (
+	"fmt"
 	"slices"
 	"strings"
 	"time"
@@ -15,6 +16,9 @@ type hold struct{ reason, gate string }
 // newcomerDays is how long a newcomer is left alone (common practice).
 const newcomerDays = 14
 
+// betweenSittings is how many days lie between two root sittings at least.
+const betweenSittings = 28
+
 // undecided leaves root work out for less than rot: after the day on which a
 // wilt must be decided, and beside a base that rots and cannot be cut.
 func (c *composer) undecided() {
@@ -27,7 +31,7 @@ func (c *composer) undecided() {
 		return
 	}
 	c.leave(string(treatment.Unpot), "rot or a wilt is open that is not cut: until it has stopped nothing is unpotted for less")
-	c.root, c.sat, c.gated, c.held = nil, -1, false, ""
+	c.root, c.change, c.sat, c.gated, c.held = nil, false, -1, false, ""
 	c.draft.gates = slices.DeleteFunc(c.draft.gates, func(g gated) bool { return g.kind == "?" })
 	for key, blocks := range c.draft.days {
 		c.draft.days[key] = slices.DeleteFunc(blocks, func(b block) bool { return has(b.steps, treatment.PreWater) })
@@ -134,8 +138,8 @@ func (c *composer) dateRoots() {
 		}
 		c.sat = max(c.sat, c.drinks()+4)
 	}
-	if last := c.Answers.LastSitting; last.Known && c.heeds("N22") && !(c.rotLives && c.Answers.NewRot.Said) {
-		c.sat = max(c.sat, 28-int(last.Value))
+	if last := c.Answers.LastSitting; last.Known && c.heeds("N22") && !c.rotsBelow() {
+		c.sat = max(c.sat, betweenSittings-int(last.Value))
 	}
 	if c.sat > 0 && !over && c.heeds("N20") {
 		if later := c.holds(c.sat); len(later) > 0 { // by then it would be held
@@ -147,7 +151,7 @@ func (c *composer) dateRoots() {
 		}
 	}
 	c.preWater()
-	if c.change && c.school == treatment.ClayPot {
+	if c.change && c.school == treatment.ClayPot && !c.rotsBelow() {
 		c.sat = max(c.sat, 1) // the clay is baked and soaked for a day
 	}
 }
@@ -168,7 +172,15 @@ func (x *subject) drinks() int {
 }
 
 func (c *composer) wait(reason, gate string) {
-	if c.is(treatment.WO, treatment.PA) && among(c.month(0), time.September, time.October, time.November, time.December, time.January, time.February) && !strings.Contains(gate, "season") {
+	if last := c.Answers.LastSitting; last.Known && last.Value < betweenSittings && c.heeds("N22") {
+		days := max(newcomerDays, betweenSittings-int(last.Value))
+		gate = strings.TrimPrefix(strings.ReplaceAll(gate, "day 14", ""), "; ")
+		gate = strings.TrimSuffix(fmt.Sprintf("%d d; %s", days, gate), "; ")
+	}
+	if c.kind.RestKind != "" && !strings.Contains(gate, "growth") && !strings.Contains(gate, "root") {
+		gate += "; in growth"
+	}
+	if c.is(treatment.WO, treatment.PA) && !among(c.month(0), time.March, time.April, time.May) && !strings.Contains(gate, "season") {
 		gate += "; repot season: spring"
 	}
 	if c.thirsty && !c.rotsBelow() {

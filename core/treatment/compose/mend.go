@@ -303,7 +303,7 @@ func (h *here) soaking() verdict {
 	case h.rot:
 		return verdict{do: drop, why: "with live rot nothing is soaked"}
 	case h.c.has(cause.NoDrainage) && h.set == never && !has(h.gone, treatment.DrainSaucer):
-		if h.seat == treatment.InPot {
+		if h.seat == treatment.InPot || h.seat == treatment.InReservoir {
 			return verdict{do: before, step: do(treatment.DrainSaucer)}
 		}
 		return verdict{do: drop, why: "the water has no way out"}
@@ -336,7 +336,7 @@ func (h *here) chilled() verdict {
 	case treatment.Temper:
 		return verdict{}
 	case treatment.FeedIt:
-		return verdict{do: wait, gate: "growing, firm"}
+		return verdict{do: wait, gate: "28 d, growing, firm, moist, r 0.25"}
 	case treatment.ByRule:
 		return verdict{}
 	}
@@ -473,7 +473,7 @@ func (h *here) feedWhen() verdict {
 	nd := c.Answers.NewcomerDays
 	not := h.roots < fedRoots || h.openWound() || h.rooted != never && h.day-h.rooted < 28 || h.thirsty || h.phase() != "growing" || h.salt && h.day < 56 ||
 		nd.Known && nd.Value+float64(h.day) < newcomerDays || c.has(cause.Drought, cause.SettlingIn, cause.SpentRosette, cause.BloomDrain, cause.ColdInjury) || c.piece ||
-		c.gated || c.sat >= 0 && c.root != nil || c.any(treatment.Rots) || c.limp && h.soaked == never && h.watered == never
+		c.gated || c.sat >= 0 && (c.root != nil || c.change) || c.any(treatment.Rots) || c.limp && h.soaked == never && h.watered == never
 	if not {
 		return verdict{do: wait, gate: "28 d, growing, firm, moist, r 0.25"}
 	}

@@ -124,6 +124,14 @@ func (c *composer) dryDay(organ string, live bool) int {
 	return int(math.Ceil(float64(r[0]+r[1]) / 2))
 }
 
+// wound is the organ that is cut besides roots; empty for none.
+func (r rootWork) wound() string {
+	if r.cut == "" && r.part {
+		return "rhizome"
+	}
+	return r.cut
+}
+
 // wholeDay is the day of the first water after potting with whole roots.
 func (c *composer) wholeDay() int {
 	switch {
@@ -474,6 +482,9 @@ func (c *composer) washSitting(r rootWork) {
 	set := c.setting(r)
 	live := r.live || c.rotLives && c.has(cause.RootRot, cause.BaseRot, cause.BlackRot, cause.Fusarium)
 	sitting := c.unpotting(r, false)
+	if !c.heeds("N35") {
+		sitting = append(c.scalded(r), sitting...)
+	}
 	sitting = append(sitting, c.cleaning(r, false)...)
 	place := c.potIn(set.op)
 	switch set.op {
@@ -631,12 +642,12 @@ func (c *composer) waterAfter(r rootWork, set setting, live bool, water []step) 
 		c.draft.gate(c.ownRoots(), do(treatment.FirstWater, how("quarter"), share(0.25)))
 		return
 	}
-	days := c.dryDay(r.cut, live)
+	days := c.dryDay(r.wound(), live)
 	switch {
 	case set.op == treatment.Hang || set.op == treatment.Mount:
 		days = max(1, min(days, 1))
-		if r.cut != "" {
-			days = max(1, c.dryDay(r.cut, live))
+		if r.wound() != "" {
+			days = max(1, c.dryDay(r.wound(), live))
 		}
 	case c.code == treatment.PA && r.falls && r.cut == "":
 		days = 0 // a palm is watered again at once
@@ -683,7 +694,7 @@ func (c *composer) nurse(r rootWork, set setting, live, wean bool) {
 		look(1, 1, fmt.Sprintf("d%d", c.sat+r.daily))
 	}
 	look(7, 7, fmt.Sprintf("d%d", c.sat+28))
-	days := c.dryDay(r.cut, live)
+	days := c.dryDay(r.wound(), live)
 	switch {
 	case c.school == treatment.Lean && set.op == treatment.PotIn:
 		if !c.wetNo && !c.has(cause.BlackRot, cause.Virus, cause.Fusarium) {
@@ -725,7 +736,9 @@ func (c *composer) feedLater(op treatment.OperatorID) {
 	gate := "28 d and a new tip or leaf, r 0.25"
 	if op == treatment.Hang {
 		gate = "28 d, 3 tips of 2 cm, r 0.25"
-		f.Every, f.Until = 7, "stage ends"
+		if c.kind.RestKind == "" {
+			f.Every, f.Until = 7, "stage ends"
+		}
 	}
 	if c.thirsty {
 		gate += ", firm, moist"
@@ -908,7 +921,7 @@ func (c *composer) changeSetup() {
 		sitting = append(sitting, c.crownDry(treatment.Crown)...)
 	}
 	ready := set.ready
-	if !c.gated && set.op == treatment.SetReservoir { // baked and soaked the day before
+	if !c.gated && c.sat > 0 && set.op == treatment.SetReservoir { // baked and soaked the day before
 		c.draft.at(c.sat-1, rankReady, ready...)
 		ready = nil
 	}

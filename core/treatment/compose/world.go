@@ -198,11 +198,6 @@ func (w *world) do(s step) {
 		if p.SaucerHours.Or(0) > 1 {
 			w.standing = true
 		}
-	case treatment.CupFill:
-		if w.thirsty {
-			w.soaked = w.day
-		}
-		w.thirsty = false
 	}
 	w.wets(s)
 }

@@ -1,0 +1,136 @@
+package check
+
+import (
+	"regexp"
+	"slices"
+	"strings"
+
+	"tendermend/core/cause"
+	"tendermend/core/plant"
+	t "tendermend/core/treatment"
+)
+
+var fedWords = regexp.MustCompile(`r ?(?:≥|>=)? ?0\.\d|new leaf|leaves|growth|growing|roots? \d`)
+
+var lawsOfAir = []law{
+	{"N53", func(r *replay, c *patient, no found) {
+		for _, e := range r.of(false, t.CoverIt) {
+			shut := e.p.Cover == "" || e.p.Cover == "closed"
+			if shut && (c.dry || c.kind.Cover == plant.CoverNone || c.anyOf(t.LeafDiseases) || c.has(cause.Edema, cause.BroadMite)) {
+				no(e, "a closed cover would cook it, or spread what it has")
+			}
+		}
+	}},
+	{"N54", func(r *replay, c *patient, no found) {
+		for _, e := range r.of(true, t.CoverIt, t.Brighten) {
+			covers := e.op == t.CoverIt && e.p.Cover != "none" && (e.pre.sun || e.p.Sun) && len(r.later(e, t.ShadeIt)) == 0
+			lights := e.op == t.Brighten && e.p.Sun && e.pre.cover != "" && e.pre.cover != "none"
+			if covers || lights {
+				no(e, "a cover in the sun cooks it")
+			}
+		}
+	}},
+	{"N55", func(r *replay, c *patient, no found) {
+		for _, e := range r.of(false, t.CoverIt, t.Wean, t.Harden) {
+			long := e.pre.covered != notYet && e.day-e.pre.covered > 7
+			switch {
+			case e.op == t.CoverIt && e.p.Cover == "none" && long:
+				no(e, "off in one step")
+			case e.op != t.CoverIt && e.p.Days.Or(12) < 7 && (long || e.op == t.Harden):
+				no(e, "in only %g days", e.p.Days.Value)
+			}
+		}
+	}},
+	{"N56", func(r *replay, c *patient, no found) {
+		last := notYet
+		for _, e := range r.of(true, t.Brighten) {
+			more := e.p.Share.Or(0)
+			switch {
+			case more > 0.2501, e.s.Every > 0 && e.s.Every < 3, last != notYet && e.day-last < 3:
+				no(e, "more than a quarter in three days")
+			case e.p.Sun && e.pre.shaded != notYet && e.day-e.pre.shaded <= 1:
+				no(e, "from shade into sun within a day")
+			}
+			last = e.day
+		}
+	}},
+	{"N57", func(r *replay, c *patient, no found) {
+		for _, e := range r.of(false, t.Brighten) {
+			burnt := c.anyOf(burns) && e.gate == "" && e.day < 14
+			lost := e.pre.lost != notYet && e.day-e.pre.lost < 14
+			if e.pre.thirsty || burnt || lost {
+				no(e, "no roots cool the leaves yet")
+			}
+		}
+	}},
+	{"N58", func(r *replay, c *patient, no found) {
+		if !c.has(cause.ColdInjury) {
+			return
+		}
+		for i := range r.events {
+			e := &r.events[i]
+			if e.day > 1 || e.gate != "" {
+				continue
+			}
+			moist := slices.Contains([]t.Moist{t.Right, t.Wet, t.Soaked}, e.pre.moist)
+			waters := slices.Contains(medium, e.op) && e.op != t.ByRule && moist
+			if e.op == t.Temper && e.p.ToC.Or(15) > 18 || waters || e.op == t.FeedIt {
+				no(e, "within two days of the cold")
+			}
+		}
+	}},
+	{"N59", func(r *replay, c *patient, no found) {
+		for _, e := range r.of(false, t.Humidify) {
+			if c.anyOf(t.LeafDiseases) || c.has(cause.BroadMite, cause.Edema) || c.is(t.RS, t.CA) {
+				no(e, "moist air helps the trouble")
+			}
+		}
+	}},
+	{"N60", feedLaw},
+	{"N61", func(r *replay, c *patient, no found) {
+		for _, e := range r.of(true, t.FeedIt) {
+			if (e.pre.moist == t.Dry || e.pre.moist == t.Bone) && !r.earlier(e, medium...) && e.p.Where != "leaves" {
+				no(e, "the medium is dry")
+			}
+		}
+	}},
+	{"N62", func(r *replay, c *patient, no found) {
+		for _, e := range r.of(true, t.FeedIt) {
+			where := e.p.Where
+			switch {
+			case c.code == t.CV && where != "pitchers" && where != "leaves" && where != "traps":
+				no(e, "roots of a carnivore are never fed")
+			case c.code == t.BR && e.p.Share.Or(1) > 0.25 && (where == "" || where == "tank"):
+				no(e, "more than a quarter into a tank")
+			case e.gate == "" && (c.anyOf(t.Rots) || c.anyOf(burns)):
+				no(e, "rot, wilt or a burn is open")
+			}
+		}
+	}},
+}
+
+func feedLaw(r *replay, c *patient, no found) {
+	for _, e := range r.of(true, t.FeedIt, t.Supplement) {
+		p := e.pre
+		if e.op == t.Supplement && (e.p.Where == "leaves" || strings.Contains(e.p.What+e.s.Args, "tonic") && (c.school() == t.Rest || c.school() == t.ClayPot)) {
+			continue
+		}
+		nd := c.Answers.NewcomerDays
+		switch {
+		case p.share < 0.25 && !(e.gate != "" && fedWords.MatchString(e.gate)):
+			no(e, "only %.0f %% of its roots live", p.share*100)
+		case slices.ContainsFunc(p.slits, func(s slit) bool { return s.open && s.wetted }):
+			no(e, "cuts are open")
+		case p.lifted != notYet && e.day-p.lifted < 28:
+			no(e, "%d days after root work", e.day-p.lifted)
+		case p.thirsty:
+			no(e, "it is thirsty")
+		case p.phase == "resting":
+			no(e, "it rests")
+		case p.salt && e.day < 56 && e.gate == "":
+			no(e, "salt injury is open")
+		case nd.Known && nd.Value+float64(e.day) < 14:
+			no(e, "it is a newcomer")
+		}
+	}
+}

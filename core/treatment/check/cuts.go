@@ -1,0 +1,243 @@
+package check
+
+import (
+	"slices"
+	"strings"
+
+	"tendermend/core/cause"
+	"tendermend/core/plant"
+	t "tendermend/core/treatment"
+)
+
+var (
+	noStem = []t.Code{t.MON, t.SYM, t.DEC, t.PA, t.CY, t.BR, t.AP, t.FE, t.GH, t.AC, t.RH, t.HC, t.GE, t.BU, t.CA}
+	topsOn = []t.Code{t.RS, t.US, t.TS, t.CA, t.CF, t.AV, t.WO}
+	onlyOn = []t.Code{t.PA, t.CY, t.AP}
+	taken  = []t.OperatorID{t.Insurance, t.TipCut, t.NodeBox, t.LeafCut, t.Layer}
+	underS = []string{"rhizome", "corm", "bulb", "crown", "base", ""}
+)
+
+var lawsOfCuts = []law{
+	{"N01", func(r *replay, c *patient, no found) {
+		for _, e := range r.of(false, cuts...) {
+			if e.pre.blade == "away" {
+				no(e, "the blade was not cleaned since it was used elsewhere")
+			}
+		}
+	}},
+	{"N02", func(r *replay, c *patient, no found) {
+		for _, e := range r.of(false, cuts...) {
+			if e.pre.blade == "dirty" {
+				no(e, "right after an infected cut, without cleaning the blade")
+			}
+		}
+	}},
+	{"N03", func(r *replay, c *patient, no found) {
+		if !c.suspects(cause.Virus, cause.Fusarium) {
+			return
+		}
+		for _, e := range r.of(false, t.CleanBlade) {
+			if e.p.Method == "alcohol" {
+				no(e, "alcohol does not end virus or wilt")
+			}
+		}
+	}},
+	{"N04", stemLaw},
+	{"N05", partsLaw},
+	{"N06", func(r *replay, c *patient, no found) {
+		leaves := strings.HasPrefix(c.Choices.Plantlets, "now")
+		for _, e := range r.of(false, t.StripSpikes) {
+			above := e.p.OverKeiki || strings.Contains(e.p.At, "above the")
+			if c.Answers.Plantlets.Or(0) > 0 && !leaves && !above && !r.earlier(e, t.TakeOffset) {
+				no(e, "the plantlet that stays would come off with it")
+			}
+			if c.code == t.WV && (e.s.Organ == "peduncle" || e.p.What != "" && !strings.Contains(e.p.What, "flower")) {
+				no(e, "an old flower stalk of a wax vine blooms again")
+			}
+		}
+	}},
+	{"N07", func(r *replay, c *patient, no found) {
+		for _, e := range r.of(true, t.RemoveLeaves) {
+			sum := 0.0
+			for _, s := range e.post.stripped {
+				if e.day-s.day < 30 {
+					sum += s.share
+				}
+			}
+			if sum > 1.0/3+0.01 {
+				no(e, "%.0f %% of its leaves within a month", sum*100)
+			}
+		}
+	}},
+	{"N08", func(r *replay, c *patient, no found) {
+		marks := append(slices.Clone(static), harmless...)
+		only := len(c.Causes) > 0 && c.anyOf(static) && !slices.ContainsFunc(c.Causes, func(id cause.ID) bool { return !slices.Contains(marks, id) })
+		only = only && c.Wish != t.Prune && c.Wish != t.Propagate
+		for _, e := range r.of(false, t.RemoveLeaves, t.TrimBranch, t.CutRot, t.Behead) {
+			if !e.p.Mush && (only || slices.Contains(static, e.s.Cause)) {
+				no(e, "the marks do not spread, and the tissue still feeds it")
+			}
+		}
+	}},
+	{"N09", func(r *replay, c *patient, no found) {
+		for _, e := range r.of(true, t.PullDead, t.RemoveLeaves, t.TrimBranch) {
+			if e.pre.rot && c.anyOf(t.Rots) {
+				continue
+			}
+			if e.pre.thirsty || e.pre.soaked != notYet && e.day-e.pre.soaked < 4 {
+				no(e, "it is thirsty, or drank less than four days ago")
+			}
+		}
+	}},
+	{"N10", func(r *replay, c *patient, no found) {
+		done := false
+		for i := range r.events {
+			e := &r.events[i]
+			switch e.op {
+			case t.CutRot, t.Behead, t.PartIt:
+				done = true
+			case t.Insurance:
+				if done {
+					no(e, "the cut that it insures against was made before it")
+				}
+			}
+		}
+	}},
+	{"N11", func(r *replay, c *patient, no found) {
+		for _, e := range r.of(false, taken...) {
+			if e.pre.free || !c.anyOf(goesOn) {
+				continue
+			}
+			dying := c.Answers.MotherDying.Said || c.has(cause.BaseRot)
+			onlyPests := !slices.ContainsFunc(c.Causes, func(id cause.ID) bool { return slices.Contains(goesOn, id) && !slices.Contains(pestsAll, id) })
+			apart := e.p.InfestedP || e.p.Isolated != nil && *e.p.Isolated
+			if dying && onlyPests && apart {
+				continue
+			}
+			no(e, "what ails it goes along with the piece")
+		}
+	}},
+	{"N12", divideLaw},
+	{"N13", func(r *replay, c *patient, no found) {
+		for _, e := range r.of(false, t.Insurance) {
+			if c.Answers.Piece.Said || c.has(cause.Detached) {
+				no(e, "it is itself a piece")
+			}
+		}
+	}},
+	{"N14", func(r *replay, c *patient, no found) {
+		for _, e := range r.of(false, t.DustCut) {
+			others := slices.ContainsFunc(e.pre.slits, func(s slit) bool { return s.open && s.organ != "roots" })
+			onRoots := e.s.Organ == "roots" || e.s.Organ == "" && !others
+			if onRoots || c.code == t.MON && (e.s.Organ == "leaf base" || e.s.Organ == "leaf") {
+				no(e, "powder dries it dead")
+			}
+		}
+	}},
+	{"N15", func(r *replay, c *patient, no found) {
+		for _, e := range r.of(false, t.TrimDead) {
+			switch {
+			case !r.earlier(e, t.Tally):
+				no(e, "nobody counted the roots before")
+			case e.p.Firm || e.p.What == "firm":
+				no(e, "firm roots are trimmed")
+			case (c.Choices.DryRoots == "keep" || c.Choices.DryRoots == "") && e.p.Doubtful == "cut":
+				no(e, "doubtful roots are cut that were to stay")
+			}
+		}
+	}},
+}
+
+func stemLaw(r *replay, c *patient, no found) {
+	branches := c.kind.Branches == plant.BranchesYes
+	for _, e := range r.of(false, t.TrimBranch) {
+		ok := branches
+		if c.kind.Branches == "" {
+			ok = !c.is(noStem...)
+		}
+		if !ok {
+			no(e, "its kind does not branch when it is cut")
+		}
+	}
+	for _, e := range r.of(false, t.CutRot, t.Behead) {
+		organ := e.s.Organ
+		if e.op == t.CutRot && slices.Contains(underS, organ) {
+			points := c.Answers.Points
+			last := points.Known && points.Value == 1 || !points.Known && c.single()
+			switch {
+			case c.is(onlyOn...):
+				no(e, "it has a single growing point")
+			case last && c.Answers.PointHit.Said && c.Answers.Growths.Or(0) <= 1:
+				no(e, "no sound growing point stays")
+			case c.code == t.MON:
+				no(e, "the base of a single-stem orchid is never cut")
+			}
+			continue
+		}
+		ok := branches || !c.is(noStem...) && c.kind.Branches != plant.BranchesNo || c.is(topsOn...) ||
+			c.code == t.GE && (organ == "neck" || organ == "stem" || organ == "") ||
+			c.code == t.MON && c.Answers.RootsAbove.Or(0) >= 3 || c.code == t.BR && c.has(cause.SpentRosette)
+		if !ok {
+			no(e, "nothing grows again from below this cut")
+		}
+	}
+	if c.is(onlyOn...) && !branches {
+		for _, e := range r.of(false, t.TipCut, t.NodeBox, t.LeafCut, t.PartIt, t.RootPrune, t.Insurance) {
+			no(e, "it has a single growing point")
+		}
+	}
+}
+
+func partsLaw(r *replay, c *patient, no found) {
+	for i := range r.events {
+		e := &r.events[i]
+		if e.again > 0 {
+			continue
+		}
+		a := c.Answers
+		switch {
+		case e.op == t.StripSpikes && (c.is(t.FE, t.PA, t.CY, t.IV) || a.Spikes.Known && a.Spikes.Value == 0):
+			no(e, "it has no spike")
+		case (e.op == t.RemoveLeaves || e.op == t.LeafCut) && (c.code == t.CA || c.code == t.FC && !e.p.Piece):
+			no(e, "it has no leaves")
+		case e.op == t.CupFill && c.code != t.BR:
+			no(e, "it has no cup")
+		case e.s.Organ == "spear" && !c.is(t.PA, t.CY, t.GH):
+			no(e, "it has no spear")
+		case e.s.Organ == "bulb" && e.op == t.CutRot && c.code != t.BU && c.known && c.kind.Thirst != "wrinkled-bulb":
+			no(e, "it has no bulb")
+		case e.op == t.TakeOffset && a.Plantlets.Known && a.Plantlets.Value == 0 && e.gate == "":
+			no(e, "no offset was seen")
+		}
+	}
+}
+
+func divideLaw(r *replay, c *patient, no found) {
+	for _, e := range r.of(false, t.PartIt, t.Insurance) {
+		if e.op == t.PartIt && (c.has(cause.Detached) || e.s.Organ == "pieces" || c.anyOf(t.Rots)) {
+			continue // sorting pieces, or rot that parts them
+		}
+		words := e.s.Organ + " " + e.s.Args + " " + e.p.How
+		soft := slices.ContainsFunc([]string{"offset", "keiki", "lea", "pup"}, func(w string) bool { return strings.Contains(words, w) })
+		if c.single() && c.code != t.GE && !soft {
+			no(e, "of a single growing point only offsets, plantlets and leaves are taken")
+			continue
+		}
+		g := c.Answers.Growths
+		if !g.Known {
+			continue
+		}
+		least := 0.0
+		switch {
+		case c.is(t.SYM, t.DEC) && e.op == t.PartIt:
+			least = 6
+		case c.is(t.SYM, t.DEC) && !strings.Contains(words, "keiki"):
+			least = 4
+		case e.op == t.PartIt || strings.Contains(words, "division"):
+			least = 4
+		}
+		if g.Value < least {
+			no(e, "%g growths are fewer than the %g that both sides need", g.Value, least)
+		}
+	}
+}

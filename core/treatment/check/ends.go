@@ -1,0 +1,405 @@
+package check
+
+import (
+	"regexp"
+	"slices"
+	"strings"
+
+	"tendermend/core/cause"
+	"tendermend/core/pest"
+	"tendermend/core/plant"
+	t "tendermend/core/treatment"
+)
+
+var (
+	cleanDays  = regexp.MustCompile(`(\d+) clean`)
+	cleanLooks = regexp.MustCompile(`(\d+) looks`)
+)
+
+// endless are operators whose repeat must say by itself when it ends.
+var endless = []t.OperatorID{t.Soap, t.Oil, t.Alcohol, t.LabelDrug, t.Systemic, t.WashDown, t.Flush, t.Supplement, t.HandPick, t.Larvicide, t.Earth, t.Scrape, t.HotDip,
+	t.Peroxide, t.Soak}
+
+var lawsOfEnds = []law{
+	{"N78", func(r *replay, c *patient, no found) {
+		if !c.anyOf(spreading) || len(r.events) == 0 {
+			return
+		}
+		apart := slices.ContainsFunc(r.of(false, t.Isolate, t.KeepApart), func(e *event) bool {
+			return e.day <= 0 && e.gate == "" && (e.p.Recorded == nil || *e.p.Recorded)
+		})
+		looked := slices.ContainsFunc(r.of(false, t.Neighbours), func(e *event) bool { return e.day <= 1 && e.gate == "" })
+		if !apart && !c.Answers.Isolated.Said {
+			no(&r.events[0], "it is not isolated on day 0")
+		}
+		if !looked && !(c.Answers.Isolated.Said && donePart(c, t.Neighbours)) {
+			no(&r.events[0], "nobody looks at its neighbours")
+		}
+	}},
+	{"N79", releaseLaw},
+	{"N80", func(r *replay, c *patient, no found) {
+		if !c.has(cause.Virus) && !r.has(t.KeepApart) {
+			return
+		}
+		for i := range r.events {
+			e := &r.events[i]
+			if e.again > 0 {
+				continue
+			}
+			shared := e.p.Shared != nil && e.p.Shared != false && e.p.Shared != ""
+			if e.op == t.Routine && !e.pre.free || shared {
+				no(e, "a suspect shares nothing")
+			}
+		}
+	}},
+	{"N81", func(r *replay, c *patient, no found) {
+		for _, e := range r.of(false, t.BagWaste, t.Discard) {
+			if e.p.Carried == "open" {
+				no(e, "the waste is carried open")
+			}
+		}
+		clean := []cause.ID{cause.Virus, cause.SpiderMite, cause.Whitefly, cause.Aphid}
+		bad := slices.ContainsFunc(c.Causes, func(id cause.ID) bool {
+			return (slices.Contains(spreading, id) || id == cause.RootRot || id == cause.BaseRot || id == cause.MediumCollapsed) && !slices.Contains(clean, id)
+		})
+		seen := map[int]bool{}
+		for _, e := range r.of(false, t.WashOff, t.TrimDead, t.CutRot, t.RemoveLeaves, t.PickCrown, t.Behead) {
+			if !bad || seen[e.sit] {
+				continue
+			}
+			seen[e.sit] = true
+			if len(r.later(e, t.BagWaste, t.Discard)) == 0 {
+				no(e, "its waste is not bagged")
+			}
+		}
+	}},
+	{"N82", func(r *replay, c *patient, no found) {
+		if !c.anyOf(spreading) {
+			return
+		}
+		for _, e := range r.of(false, t.Insurance, t.TipCut, t.NodeBox, t.LeafCut, t.TakeOffset, t.Layer, t.PartIt) {
+			told := e.p.Isolated
+			isolated := e.pre.isolated || c.Answers.Isolated.Said || told != nil && *told ||
+				slices.ContainsFunc(r.events, func(x event) bool { return x.op == t.Isolate && x.day <= e.day })
+			if !e.pre.free && (told != nil && !*told || !isolated) {
+				no(e, "the piece stands free while its mother is isolated")
+			}
+		}
+	}},
+	{"N83", rotLaw},
+	{"N84", func(r *replay, c *patient, no found) {
+		seen := map[t.OperatorID]bool{}
+		for i := range r.events {
+			e := &r.events[i]
+			o, known := t.OperatorByID(e.op)
+			if e.again > 0 || seen[e.op] {
+				continue
+			}
+			switch {
+			case !known:
+				no(e, "there is no operator %q", e.op)
+			case o.For == "" || c.asks(o):
+				continue
+			case e.op == t.Discard && (c.Choices.Discard != "" || e.gate != ""):
+				continue
+			default:
+				no(e, "nothing accepted asks for it")
+			}
+			seen[e.op] = true
+		}
+	}},
+	{"N85", func(r *replay, c *patient, no found) {
+		for i := range r.events {
+			e := &r.events[i]
+			if e.again > 0 {
+				continue
+			}
+			until := e.s.Until + e.p.Until + e.p.Stage
+			switch end, known := endOf(until, e.day); {
+			case e.s.Every > 0 && until == "" && slices.Contains(endless, e.op):
+				no(e, "every %d days, without an end", e.s.Every)
+			case e.s.Every > 0 && known && end < e.day:
+				no(e, "it ends before it begins")
+			case e.p.PastStage:
+				no(e, "it lives past its stage")
+			}
+		}
+	}},
+	{"N86", func(r *replay, c *patient, no found) {
+		for i := range c.plan.Sittings {
+			s := &c.plan.Sittings[i]
+			if s.Day != nil || s.OpenedBy == nil || len(s.Steps) == 0 {
+				continue
+			}
+			start := 0
+			for _, d := range r.starts[:i] {
+				start = max(start, d)
+			}
+			if s.StageDay != nil {
+				start = *s.StageDay
+			}
+			if s.OpenedBy.Day < start {
+				no(&event{sit: i, op: s.Steps[0].Op, s: &s.Steps[0]}, "“%s” was seen on day %d, its stage began on day %d", s.OpenedBy.Event, s.OpenedBy.Day, start)
+			}
+		}
+	}},
+	{"N87", trustLaw},
+	{"N88", func(r *replay, c *patient, no found) {
+		o := c.plan.Outcome
+		if o != nil && slices.Contains([]string{"loss", "lost", "dead"}, o.Shown) && o.LivingParts > 0 {
+			no(nil, "shown as a loss while parts of it live")
+		}
+	}},
+	{"N89", func(r *replay, c *patient, no found) {
+		hopeless := append(slices.Clone(pestsAll), cause.Virus, cause.SouthernBlight, cause.RootNematode, cause.LeafNematode, cause.Fusarium, cause.BaseRot, cause.RootRot,
+			cause.BlackRot, cause.SoftRot, cause.ColdInjury, cause.Drought)
+		onlyHarmless := len(c.Causes) > 0 && !slices.ContainsFunc(c.Causes, func(id cause.ID) bool { return !slices.Contains(harmless, id) })
+		for _, e := range r.of(false, t.Discard) {
+			pups := c.has(cause.SpentRosette) && (c.Answers.Plantlets.Or(0) > 0 || c.Answers.Pups.Or(0) > 0)
+			chosen := c.Choices.Discard != "" && !onlyHarmless
+			if !chosen && (len(c.Causes) > 0 && !c.anyOf(hopeless) || pups) {
+				no(e, "it is harmless, or can be cured")
+			}
+		}
+	}},
+	{"N90", cautionLaw},
+}
+
+// donePart says whether an operator was carried out under an earlier plan.
+func donePart(c *patient, op t.OperatorID) bool {
+	return slices.ContainsFunc(c.Answers.Done, func(e t.Event) bool { return e.Event == string(op) })
+}
+
+// releaseLaw: out only when every condition is met, a day either way.
+func releaseLaw(r *replay, c *patient, no found) {
+	need := 14.0
+	for _, id := range c.Causes {
+		if p, ok := pest.ByCause(string(id)); ok && slices.Contains(pestsAll, id) {
+			if d, warm := c.days(p.TotalK, p.Threshold); warm {
+				need = max(need, d)
+			}
+		}
+	}
+	for _, e := range r.of(false, t.Release) {
+		late := slices.ContainsFunc(r.of(true, t.Soap, t.Oil, t.Alcohol, t.LabelDrug, t.Systemic, t.HotDip), func(x *event) bool { return x.day > e.day && x.gate == "" })
+		if late {
+			no(e, "before the last treatment")
+			continue
+		}
+		nd := c.Answers.NewcomerDays
+		switch {
+		case c.anyOf(pestsAll):
+			clean := float64(e.day - e.pre.treated)
+			if n, ok := number(cleanDays, e.gate); ok {
+				clean = float64(n)
+			}
+			looks := 3
+			if n, ok := number(cleanLooks, e.gate); ok {
+				looks = n
+			}
+			if clean < need-1.01 || looks < 3 || !r.has(t.Look, t.SlideLook) {
+				no(e, "%.0f clean days of %.0f, %d looks", clean, need, looks)
+			}
+		case c.anyOf(t.LeafDiseases) && e.gate == "" && e.day < 14:
+			no(e, "14 days without a new mark are not over")
+		case c.has(cause.Virus) && !strings.Contains(e.gate, "test"):
+			no(e, "a suspect is released by a test only")
+		case e.pre.rot:
+			no(e, "rot is alive")
+		case nd.Known && nd.Value+float64(e.day) < 14:
+			no(e, "its quarantine is not over")
+		}
+	}
+	for _, e := range r.of(false, t.Isolate) {
+		if e.p.Recorded != nil && !*e.p.Recorded {
+			no(e, "it is ticked, and not isolated in the record")
+		}
+	}
+}
+
+// rotLaw: living rot is cut the same day, root rot by the next, wilt by the third.
+func rotLaw(r *replay, c *patient, no found) {
+	if !c.rot || !c.anyOf(t.Rots) || c.has(cause.SouthernBlight) || r.has(t.Discard) {
+		return
+	}
+	most := 1
+	switch {
+	case c.has(cause.BaseRot, cause.BlackRot, cause.SoftRot):
+		most = 0
+	case c.has(cause.Fusarium) && !c.has(cause.RootRot):
+		most = 3
+	}
+	var first *event
+	for _, e := range r.of(false, t.TrimDead, t.CutRot, t.Behead, t.PickCrown, t.RemoveLeaves) {
+		if first == nil || e.day < first.day {
+			first = e
+		}
+	}
+	if first == nil {
+		for _, e := range r.of(false, t.Unpot) {
+			if e.day > most || e.gate != "" {
+				no(e, "living rot is put off")
+				return
+			}
+		}
+		return
+	}
+	if first.day > most || first.gate != "" {
+		no(first, "living rot is cut on day %d only", first.day)
+	}
+}
+
+// asks says whether a cause, a wish or a school asks for an operator.
+func (c *patient) asks(o t.Operator) bool {
+	for _, word := range strings.Fields(o.For) {
+		kind, name, found := strings.Cut(word, ":")
+		switch {
+		case found && kind == "wish":
+			if string(c.Wish) == name {
+				return true
+			}
+		case found && kind == "school":
+			if string(c.school()) == name {
+				return true
+			}
+		case word == "rot" && c.anyOf(t.Rots), word == "leaf-disease" && c.anyOf(t.LeafDiseases), word == "thirst" && (c.limp || c.code == t.AP),
+			word == "pest" && (c.anyOf(pestsAll) || c.has(cause.Springtail)), word == "insect" && c.anyOf(t.Classes["insect"]), c.has(cause.ID(word)):
+			return true
+		}
+	}
+	return false
+}
+
+// told says whether the plan says something of a word with a reason.
+func told(c *patient, words ...string) bool {
+	for _, l := range c.plan.LeftOut {
+		if l.Why == "" {
+			continue
+		}
+		for _, w := range words {
+			if strings.Contains(strings.ToLower(l.Op+" "+l.Why), strings.ToLower(w)) {
+				return true
+			}
+		}
+	}
+	return false
+}
+
+// trustLaw: what the carer chose is followed, or the plan says why not.
+func trustLaw(r *replay, c *patient, no found) {
+	ch := c.Choices
+	if ch.School != "" && c.plan.School != "" && string(c.plan.School) != ch.School && !told(c, ch.School, "school") {
+		no(nil, "school %s was chosen, the plan follows %s", ch.School, c.plan.School)
+	}
+	side := ch.PestFirst
+	if side == "neem" {
+		side = string(t.Oil)
+	}
+	op := t.OperatorID(side)
+	reach := slices.ContainsFunc(c.Causes, func(id cause.ID) bool {
+		f, ok := t.FoeOf(id)
+		return ok && slices.Contains(f.Reached, op)
+	})
+	if side != "" && reach && !r.has(op) && !told(c, side, ch.PestFirst) {
+		no(nil, "%s was chosen and is not in the plan", side)
+	}
+	trims := slices.ContainsFunc(r.of(false, t.Unpot), func(e *event) bool { return len(r.later(e, t.TrimDead)) > 0 })
+	if ch.RootRinse == "peroxide" && trims && !r.has(t.Peroxide) && !told(c, "peroxide") {
+		no(nil, "a peroxide rinse was chosen and is missing")
+	}
+	for _, e := range r.of(false, t.Peroxide) {
+		if (ch.RootRinse == "" || ch.RootRinse == "water") && e.s.Organ == "roots" {
+			no(e, "water was chosen for the roots")
+		}
+	}
+	for _, e := range r.of(false, t.StripSpikes) {
+		if strings.HasPrefix(ch.Spikes, "keep") && e.gate == "" && e.p.Part == "" && !told(c, "spike") {
+			no(e, "the carer keeps the spike")
+		}
+	}
+	for _, e := range r.of(false, t.TakeOffset) {
+		if (ch.Plantlets == "wait" || ch.Plantlets == "stay") && e.gate == "" && !told(c, "offset", "plantlet") {
+			no(e, "the carer lets the plantlet stay")
+		}
+	}
+}
+
+// needs lists the cautions whose danger is in a plan, with the step.
+func needs(r *replay, c *patient) map[string]*event {
+	list := map[string]*event{}
+	put := func(e *event, letter string, is bool) {
+		if is && list[letter] == nil {
+			list[letter] = e
+		}
+	}
+	poison := !c.known || c.kind.Harms("people") || c.has2(plant.Latex) || c.has2(plant.Oxalate)
+	spiny := c.has2(plant.Spines) || c.is(t.CA, t.CY)
+	eaten := c.Household.Edible || c.has2(plant.Edible)
+	home := c.Household.Children || c.Household.Pets
+	for i := range r.events {
+		e := &r.events[i]
+		cutting := e.op.Does(t.Cuts)
+		sprayed := slices.Contains([]t.OperatorID{t.LabelDrug, t.Systemic, t.Soap, t.Oil}, e.op)
+		put(e, "a", e.op == t.Alcohol || e.op == t.CleanBlade && (e.p.Method == "flame" || e.p.Method == "alcohol"))
+		put(e, "b", cutting || e.op == t.Stake)
+		put(e, "c", e.op == t.Peroxide || e.op == t.Soap || e.op == t.CleanBlade && e.p.Method == "bleach")
+		put(e, "d", e.op == t.Earth || e.op == t.DustCut || e.op == t.ReadyPot && holding(e.p.Mix, "perlite", "peat", "grit", "pumice") > 0)
+		put(e, "f", sprayed && eaten)
+		put(e, "h", e.op == t.ScaldPot || e.op == t.BakeGrit || e.op == t.HotDip)
+		put(e, "k", home && (sprayed || e.op == t.Alcohol || e.op == t.Earth))
+		put(e, "l", e.op == t.LabelDrug || e.op == t.Systemic)
+		put(e, "m", e.op == t.WrapMoss || e.op == t.ReadyPot && holding(e.p.Mix, "moss", "soil", "compost", "leaf mould") > 0)
+		put(e, "p", e.op == t.Systemic)
+		put(e, "q", e.op == t.Isolate)
+		put(e, "s", poison && (cutting || e.op == t.Unpot || e.op == t.PullDead))
+		put(e, "t", spiny && (cutting || e.op == t.Unpot || e.op == t.PotIn))
+		put(e, "u", c.Answers.PotWidthCM.Or(0) >= 25 && (e.op == t.Unpot || e.op == t.PotUp))
+		put(e, "w", e.op == t.Discard || e.op == t.BagWaste && c.infectious())
+	}
+	if c.has(cause.Ethylene) && len(r.events) > 0 {
+		list["n"] = &r.events[0]
+	}
+	return list
+}
+
+// infectious says whether something other than a virus spreads from it.
+func (c *patient) infectious() bool {
+	return slices.ContainsFunc(c.Causes, func(id cause.ID) bool { return slices.Contains(spreading, id) && id != cause.Virus })
+}
+
+func cautionLaw(r *replay, c *patient, no found) {
+	have := map[string]bool{}
+	for _, l := range c.plan.Cautions {
+		have[strings.TrimSpace(strings.SplitN(l, ":", 2)[0])] = true
+	}
+	for _, s := range c.plan.Sittings {
+		for _, x := range s.Steps {
+			for _, l := range x.Cautions {
+				have[l] = true
+			}
+		}
+	}
+	list := needs(r, c)
+	for _, w := range t.Cautions() {
+		if e := list[w.ID]; e != nil && !have[w.ID] {
+			no(e, "caution %s is missing: %s", w.ID, w.Short)
+		}
+	}
+}
+
+// Cautions lists the letters of the cautions that a plan needs, for a plan that
+// was written by hand.
+func Cautions(s t.Situation, p t.Plan) []string {
+	c, ok := read(s, &p)
+	if !ok {
+		return nil
+	}
+	list := needs(carryOut(c), c)
+	letters := []string{}
+	for _, w := range t.Cautions() {
+		if list[w.ID] != nil {
+			letters = append(letters, w.ID)
+		}
+	}
+	return letters
+}

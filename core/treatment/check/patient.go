@@ -1,0 +1,282 @@
+package check
+
+import (
+	"slices"
+	"strings"
+
+	"tendermend/core/cause"
+	"tendermend/core/day"
+	"tendermend/core/plant"
+	"tendermend/core/treatment"
+)
+
+// patient is what the rules ask of a situation: read here anew, so that a
+// mistake in how plans are made is not made again in how they are proved.
+type patient struct {
+	treatment.Situation
+	plan   *treatment.Plan
+	kind   plant.Profile
+	known  bool // whether its kind is known
+	d      treatment.Defaults
+	code   treatment.Code
+	orchid bool
+	dry    bool
+	epi    bool
+	// ground orchids and bulbless ones stand with their base just in the mix.
+	ground bool
+	share  float64 // live roots at the first tally, 0-1
+	roots  [2]float64
+	stem   [2]float64
+	limp   bool
+	moist  treatment.Moist
+	rot    bool
+	seat   treatment.Seat
+	warm   float64
+	keep   wetness // parts that must be dry by night
+	wetNo  bool
+}
+
+func read(s treatment.Situation, p *treatment.Plan) (*patient, bool) {
+	c := &patient{Situation: s, plan: p, warm: s.Place.WarmthC.Or(20)}
+	switch {
+	case s.Profile != nil:
+		c.kind, c.known = *s.Profile, true
+	case s.Kind != "":
+		c.kind, c.known = plant.Kinds(nil).ByID(s.Kind)
+	}
+	habit := s.Habit
+	if c.known {
+		habit = c.kind.Habit
+	}
+	d, ok := treatment.HabitDefaults(habit)
+	if !ok {
+		return nil, false
+	}
+	if !s.Place.WarmthC.Known && s.Place.LowC.Known && s.Place.HighC.Known {
+		c.warm = (s.Place.LowC.Value + s.Place.HighC.Value) / 2
+	}
+	c.d, c.code = d, d.Code
+	c.orchid, c.dry = treatment.OrchidSet.Has(c.code), treatment.DrySet.Has(c.code)
+	c.epi = c.kind.Epiphyte || !c.known && c.orchid && c.code != treatment.JEW
+	bulbless := c.code == treatment.SYM && c.known && c.kind.Thirst != "wrinkled-bulb" && c.kind.WaterRule != plant.AirRoots && c.kind.WaterRule != plant.DryThrough
+	c.ground = c.orchid && !c.epi || bulbless
+	c.readDry()
+	c.readRoots()
+	c.readWater()
+	c.readSeat()
+	return c, true
+}
+
+func (c *patient) readDry() {
+	c.stem = [2]float64{float64(c.d.StemDry[0]), float64(c.d.StemDry[1])}
+	c.roots = c.stem
+	if k := c.kind.DryDays; k != nil {
+		c.roots = [2]float64{float64(k[0]), float64(k[1])}
+	}
+	if c.roots[0] > c.stem[0] || c.roots[0] == c.stem[0] && c.roots[1] > c.stem[1] {
+		c.stem = c.roots
+	}
+	for _, o := range c.d.KeepDry {
+		c.keep |= organWet[o]
+	}
+	for _, t := range c.kind.Traits {
+		c.keep |= traitWet[t]
+	}
+	c.wetNo = c.has2(plant.DryLeaves) || treatment.WetNoSet.Has(c.code) || c.anyOf(treatment.LeafDiseases)
+}
+
+// wetness is a set of parts.
+type wetness uint8
+
+const (
+	wetLeaves wetness = 1 << iota
+	wetCrown
+	wetJoints
+	wetCup
+)
+
+var (
+	organWet = map[treatment.Organ]wetness{treatment.Leaves: wetLeaves, treatment.Crown: wetCrown, treatment.Joints: wetJoints, treatment.Cup: wetCup}
+	traitWet = map[plant.Trait]wetness{plant.DryCrown: wetCrown, plant.DryJoints: wetJoints, plant.DryLeaves: wetLeaves}
+)
+
+func (c *patient) readRoots() {
+	a := c.Answers
+	all := a.LiveRoots.Or(0) + a.DeadRoots.Or(0)
+	switch {
+	case a.LiveRoots.Known && all > 0:
+		c.share = a.LiveRoots.Value / all
+	case a.LiveRoots.Known || c.has(cause.Detached):
+		c.share = 0
+	case a.FewRoots.Said:
+		c.share = 0.1
+	case c.has(cause.RootRot, cause.DryRootLoss):
+		c.share = 0.3
+	default:
+		c.share = 0.8
+	}
+}
+
+func (c *patient) readWater() {
+	a := c.Answers
+	c.moist = a.Moist
+	if c.moist == "" {
+		c.moist = treatment.Right
+		if c.has(cause.Drought) {
+			c.moist = treatment.Dry
+		}
+		if c.has(cause.Overwatering, cause.RootRot, cause.NoDrainage) {
+			c.moist = treatment.Wet
+		}
+	}
+	c.limp = c.has(cause.Drought)
+	if a.Limp.Known {
+		c.limp = a.Limp.Said
+	}
+	c.rot = c.anyOf(treatment.Rots) && (!a.RotAlive.Known || a.RotAlive.Said)
+}
+
+func (c *patient) readSeat() {
+	c.seat = c.Answers.Seat
+	if c.seat != "" {
+		return
+	}
+	setup := "pot"
+	if len(c.kind.Setups) > 0 {
+		setup = c.kind.Setups[0]
+	}
+	switch {
+	case setup == "mounted":
+		c.seat = treatment.OnMount
+	case setup == "bare-root" || setup == "air" || c.code == treatment.AP:
+		c.seat = treatment.Hung
+	case setup == "basket" && c.orchid:
+		c.seat = treatment.InBasket
+	default:
+		c.seat = treatment.InPot
+	}
+}
+
+// has says whether one of the causes is accepted.
+func (c *patient) has(ids ...cause.ID) bool { return overlap(c.Causes, ids) }
+
+func (c *patient) anyOf(list []cause.ID) bool { return overlap(c.Causes, list) }
+
+// suspects says whether one of the causes is accepted or suspected.
+func (c *patient) suspects(ids ...cause.ID) bool {
+	return overlap(c.Causes, ids) || overlap(c.Suspected, ids)
+}
+
+func overlap(a, b []cause.ID) bool {
+	for _, x := range a {
+		if slices.Contains(b, x) {
+			return true
+		}
+	}
+	return false
+}
+
+func (c *patient) has2(t plant.Trait) bool { return slices.Contains(c.kind.Traits, t) }
+
+func (c *patient) is(codes ...treatment.Code) bool { return slices.Contains(codes, c.code) }
+
+func (c *patient) free() bool { // it sits in no pot
+	return c.seat == treatment.InBasket || c.seat == treatment.OnMount || c.seat == treatment.Hung
+}
+
+// northMonth is the month of a day of the plan as it would be in the north.
+func (c *patient) northMonth(d int) int {
+	m := int((c.On + day.Day(d)).Month())
+	if c.South {
+		m += 6
+		if m > 12 {
+			m -= 12
+		}
+	}
+	return m
+}
+
+// proves is for how many days a leaf, growth or tip that was seen proves that
+// it grows.
+const proves = 30
+
+// phase is how it stands on a day by what was said of it and by the calendar.
+// Its kind rests in winter from December to February for certain.
+func (c *patient) phase(d int) string {
+	a := c.Answers
+	switch {
+	case a.Phase != "" && d < proves:
+		return a.Phase
+	case c.has(cause.WokenEarly):
+		return "waking"
+	case c.has(cause.Dormancy) || a.Resting.Said && d < proves:
+		return "resting"
+	case d >= proves:
+	case a.NewGrowth.Said || a.Growing.Said || a.LiveTips.Or(0) > 0:
+		return "growing"
+	}
+	m, rest := c.northMonth(d), c.kind.RestKind
+	winter := m == 12 || m <= 2
+	switch {
+	case winter && (strings.Contains(rest, "winter")), m >= 6 && m <= 8 && rest == "summer":
+		return "resting"
+	case m == 11 || m == 12 || m == 1:
+		return "idle"
+	}
+	return "growing"
+}
+
+// single says whether it has one growing point.
+func (c *patient) single() bool {
+	return treatment.OneSet.Has(c.code) || c.kind.Branches == plant.BranchesNo && c.Answers.Points.Or(1) <= 1
+}
+
+// waitsFor is how long new roots must be before it is watered, cm; 0 for none.
+func (c *patient) waitsFor() float64 {
+	p := c.phase(0)
+	if p != "resting" && p != "waking" {
+		return 0
+	}
+	return c.kind.RootsFirstCM
+}
+
+// school is the one the plan follows.
+func (c *patient) school() treatment.School {
+	if c.plan.School != "" {
+		return c.plan.School
+	}
+	return treatment.School(c.Choices.School)
+}
+
+func causesOf(test func(cause.Cause) bool) (list []cause.ID) {
+	for _, x := range cause.All() {
+		if test(x) {
+			list = append(list, x.ID)
+		}
+	}
+	return list
+}
+
+// Groups of causes that rules speak of.
+var (
+	spreading = causesOf(func(x cause.Cause) bool { return len(x.Spreads) > 0 && x.ID != cause.RootRot && x.ID != cause.BaseRot })
+	harmless  = causesOf(func(x cause.Cause) bool { return x.Harmless })
+	pestsAll  = func() (list []cause.ID) {
+		for _, x := range cause.All() {
+			if _, ok := treatment.FoeOf(x.ID); ok && x.ID != cause.Springtail {
+				list = append(list, x.ID)
+			}
+		}
+		return list
+	}()
+	rescued = []cause.ID{cause.RootRot, cause.DryRootLoss, cause.BaseRot, cause.BlackRot, cause.Fusarium, cause.Detached, cause.PotTooBig, cause.RootMealybug}
+	static  = []cause.ID{cause.SunScorch, cause.Edema, cause.SprayInjury, cause.ColdWaterMarks, cause.MesophyllCollapse, cause.Corking, cause.StressColour, cause.LampBurn}
+	burns   = []cause.ID{cause.SunScorch, cause.LampBurn, cause.SprayInjury}
+	goesOn  = []cause.ID{cause.Virus, cause.Fusarium, cause.SoftRot, cause.BlackRot, cause.BacterialSpot, cause.Acidovorax, cause.SouthernBlight, cause.LeafNematode,
+		cause.BroadMite, cause.FlatMite, cause.Thrips, cause.Mealybug, cause.RootMealybug, cause.SoftScale, cause.ArmouredScale}
+	// unpots are the causes whose recipe takes the plant out of its pot.
+	unpots = []cause.ID{cause.RootRot, cause.BaseRot, cause.BlackRot, cause.SoftRot, cause.DryRootLoss, cause.MediumCollapsed, cause.MediumRepels, cause.PotTooBig,
+		cause.PotBound, cause.NoDrainage, cause.BaseBuried, cause.Detached, cause.MossSmothered, cause.WokenEarly, cause.BloomDrain, cause.RootMealybug, cause.RootGrub,
+		cause.RootNematode, cause.Congested, cause.SoftenedWater, cause.PhOff, cause.Fusarium, cause.WaterRoots, cause.ColdInjury, cause.Drought, cause.Virus,
+		cause.Mealybug, cause.SlugSnail}
+)

@@ -1,0 +1,313 @@
+package check
+
+import (
+	"math"
+	"slices"
+	"strings"
+
+	"tendermend/core/cause"
+	"tendermend/core/plant"
+	t "tendermend/core/treatment"
+)
+
+// parted gives a mix as shares of the whole, ingredients by their plain names.
+func parted(parts []plant.Part) map[string]float64 {
+	sum := 0.0
+	for _, p := range parts {
+		sum += p.Parts
+	}
+	mix := map[string]float64{}
+	for _, p := range parts {
+		mix[plain(p.What)] += p.Parts / sum
+	}
+	return mix
+}
+
+// plain gives the short name of an ingredient.
+func plain(what string) string {
+	what = strings.ToLower(strings.TrimSpace(what))
+	switch what {
+	case "potting soil":
+		return "soil"
+	case "peat or coir", "peat/coir", "coir":
+		return "peat"
+	case "coarse grit":
+		return "grit"
+	}
+	return what
+}
+
+func like(a, b []plant.Part) bool {
+	x, y := parted(a), parted(b)
+	if len(x) != len(y) {
+		return false
+	}
+	for what, share := range x {
+		if other, ok := y[what]; !ok || math.Abs(other-share) > 0.02 {
+			return false
+		}
+	}
+	return true
+}
+
+// holding is the share of a mix whose ingredients hold one of the words.
+func holding(parts []plant.Part, words ...string) float64 {
+	sum := 0.0
+	for what, share := range parted(parts) {
+		if slices.ContainsFunc(words, func(w string) bool { return strings.Contains(what, w) }) {
+			sum += share
+		}
+	}
+	return sum
+}
+
+func one(what string) []plant.Part { return []plant.Part{{What: what, Parts: 1}} }
+
+var (
+	clayMix = []plant.Part{{What: "clay pellets", Parts: 1}, {What: "pumice", Parts: 1}}
+	ofSeat  = [][]plant.Part{clayMix, one("clay pellets"), one("pumice")}
+	// ofSchool are the mixes of the schools.
+	ofSchool = map[t.School][][]plant.Part{
+		t.Lean:     {one("coarse bark"), {{What: "coarse bark", Parts: 4}, {What: "chopped moss", Parts: 1}}},
+		t.MossWrap: {one("long moss"), one("chopped moss")},
+		t.MossBox:  {one("long moss"), one("chopped moss")},
+		t.ClayPot:  ofSeat,
+	}
+	ofPieces = [][]plant.Part{one("long moss"), one("chopped moss"), one("perlite"), one("vermiculite")}
+)
+
+var lawsOfPots = []law{
+	{"N26", func(r *replay, c *patient, no found) {
+		if !(c.epi && (c.orchid || c.code == t.FE) || c.code == t.AP || c.epi && c.free()) {
+			return
+		}
+		for _, e := range r.of(false, t.ReadyPot, t.TopDress) {
+			if len(e.p.Mix) > 0 && (holding(e.p.Mix, "soil", "compost") > 0 || holding(e.p.Mix, "peat") >= 0.5) {
+				no(e, "soil, or half peat, smothers roots that live on trees")
+			}
+		}
+	}},
+	{"N27", mixLaw},
+	{"N28", func(r *replay, c *patient, no found) {
+		if !t.MineralSet.Has(c.code) {
+			return
+		}
+		for _, e := range r.of(false, t.ReadyPot) {
+			if share := holding(e.p.Mix, "perlite", "pumice", "grit", "sand", "clay pellets", "lava", "gravel"); len(e.p.Mix) > 0 && share < 0.5-1e-9 {
+				no(e, "only %.0f %% of it is mineral", share*100)
+			}
+		}
+	}},
+	{"N29", func(r *replay, c *patient, no found) {
+		if !c.anyOf(rescued) {
+			return
+		}
+		for _, e := range r.of(false, t.ReadyPot) {
+			w, b, old := e.p.PotWidthCM, c.Answers.RootBallCM, c.Answers.PotWidthCM
+			if !w.Known || e.p.For == "pieces" || e.gate != "" {
+				continue
+			}
+			beheaded := slices.ContainsFunc(e.sitting.Steps, func(s t.Step) bool { return s.Op == t.Behead }) || beforeIt(r, e, t.Behead)
+			switch {
+			case b.Known && c.share > 0 && !beheaded && w.Value > b.Value+3.05:
+				no(e, "%g cm round a live ball of %g cm", w.Value, b.Value)
+			case old.Known && w.Value > old.Value+0.05:
+				no(e, "wider than the old pot")
+			}
+		}
+	}},
+	{"N30", func(r *replay, c *patient, no found) {
+		old := c.Answers.PotWidthCM
+		if !c.has(cause.PotBound) || !old.Known || c.anyOf(rescued) || r.has(t.RootPrune, t.TopDress, t.PartIt) {
+			return
+		}
+		for _, e := range r.of(false, t.ReadyPot) {
+			if w := e.p.PotWidthCM; w.Known && e.p.For != "pieces" && w.Value <= old.Value {
+				no(e, "%g cm is no wider than %g cm", w.Value, old.Value)
+			}
+		}
+	}},
+	{"N31", func(r *replay, c *patient, no found) {
+		old := c.Answers.PotWidthCM
+		for _, e := range r.of(false, t.PotUp) {
+			w := e.p.PotWidthCM
+			for i := range r.events {
+				x := &r.events[i]
+				if x == e {
+					break
+				}
+				if x.op == t.ReadyPot && x.p.For != "pieces" && x.p.PotWidthCM.Known && !e.p.PotWidthCM.Known {
+					w = x.p.PotWidthCM
+				}
+			}
+			most := 5.0
+			if old.Or(0) >= 30 {
+				most = 7
+			}
+			if w.Known && old.Known && w.Value > old.Value+most+0.05 {
+				no(e, "%g cm wider at once", w.Value-old.Value)
+			}
+		}
+	}},
+	{"N32", func(r *replay, c *patient, no found) {
+		for _, e := range r.of(false, t.ReadyPot, t.PotIn, t.PotUp) {
+			closed := e.p.Holes != nil && !*e.p.Holes
+			if closed && !slices.Contains([]t.Seat{t.InCup, t.InBox, t.InReservoir, t.InDish}, e.p.Seat) {
+				no(e, "the pot has no holes")
+			}
+		}
+	}},
+	{"N33", func(r *replay, c *patient, no found) {
+		bad := c.has(cause.MediumCollapsed, cause.RootRot, cause.RootMealybug, cause.BlackRot, cause.Fusarium, cause.RootGrub) ||
+			slices.Contains([]string{"rotten", "sour", "infested"}, c.Answers.Medium)
+		if !c.epi || !c.orchid || !bad {
+			return
+		}
+		for _, e := range r.of(false, t.Unpot) {
+			if c.free() || e.gate != "" || len(r.later(e, sets...)) == 0 {
+				continue
+			}
+			full := slices.ContainsFunc(r.later(e, t.WashOff), func(s *t.Step) bool { return s.Params.How != "falls" })
+			switch {
+			case !full:
+				no(e, "the old medium stays in the roots")
+			case c.Answers.Plug.Said && len(r.later(e, t.RemovePlug)) == 0:
+				no(e, "the plug stays in the roots")
+			}
+		}
+	}},
+	{"N34", func(r *replay, c *patient, no found) {
+		most := 0.0
+		if c.ground {
+			most = 1
+		}
+		if !c.is(t.SYM, t.DEC, t.MON, t.RS, t.CA, t.CY, t.US, t.GE, t.AC, t.RH, t.BR, t.PA, t.AP) {
+			return
+		}
+		for _, e := range r.of(false, t.PotIn, t.PotUp, t.SetReservoir, t.WrapMoss, t.TopDress) {
+			if under := e.p.UnderCM.Or(0); e.p.For != "pieces" && under > most+1e-9 {
+				no(e, "the base is %g cm under the mix", under)
+			}
+		}
+	}},
+	{"N35", func(r *replay, c *patient, no found) {
+		for _, e := range r.of(false, t.ScaldPot) {
+			out := e.pre.seat == t.InHand || e.pre.seat == t.OnTray || e.pre.seat == t.InBin || e.pre.set != notYet
+			if !out {
+				no(e, "the plant stands in the pot")
+			}
+		}
+		bad := c.anyOf(spreading) || c.has(cause.RootRot, cause.BaseRot, cause.MediumCollapsed) || slices.Contains([]string{"rotten", "sour", "infested"}, c.Answers.Medium)
+		for _, e := range r.of(false, t.ReadyPot, t.PotIn, t.PotUp) {
+			if e.p.Reuse && bad {
+				no(e, "bad medium is used again")
+			}
+		}
+	}},
+	{"N36", func(r *replay, c *patient, no found) {
+		for _, e := range r.of(false, t.WrapMoss) {
+			if e.p.TouchesBase && c.code != t.JEW {
+				no(e, "moss against the base")
+			}
+		}
+		if !c.has(cause.MossSmothered) {
+			return
+		}
+		for _, e := range r.of(false, sets...) {
+			if e.op != t.RootPrune && e.p.For != "pieces" && r.earlier(e, t.Unpot) && !e.pre.cleared {
+				no(e, "living moss stays on the roots")
+			}
+		}
+	}},
+	{"N37", func(r *replay, c *patient, no found) {
+		ok := []t.Seat{t.InPot, t.InDish, t.InReservoir, t.InHand, t.OnTray}
+		for _, e := range r.of(false, t.SlideLook, t.DrainSaucer, t.Loosen, t.TopDress, t.RootPrune, t.PotUp, t.DryTop) {
+			if !slices.Contains(ok, e.pre.seat) && !(e.op == t.TopDress && e.pre.seat == t.InBasket) {
+				no(e, "it stands in no pot (%s)", e.pre.seat)
+			}
+		}
+	}},
+	{"N38", labelLaw},
+}
+
+// beforeIt says whether an operator was carried out before an event.
+func beforeIt(r *replay, e *event, op t.OperatorID) bool {
+	for i := range r.events {
+		if &r.events[i] == e {
+			return false
+		}
+		if r.events[i].op == op {
+			return true
+		}
+	}
+	return false
+}
+
+func mixLaw(r *replay, c *patient, no found) {
+	own := c.d.Mix
+	if c.known {
+		own = nil
+		if len(c.kind.Mixes) > 0 {
+			own = c.kind.Mixes[0].Parts
+		}
+	}
+	for _, e := range r.of(false, t.ReadyPot) {
+		if len(e.p.Mix) == 0 || e.p.MixBy == "carer" || len(own) == 0 || slices.Contains([]t.Seat{t.InCup, t.InBox, t.Hung, t.OnMount}, e.p.Seat) {
+			continue
+		}
+		lawful := append([][]plant.Part{own}, ofSchool[c.school()]...)
+		if c.seat == t.InReservoir || e.p.Seat == t.InReservoir || c.Wish == t.SetupChange {
+			lawful = append(lawful, ofSeat...)
+		}
+		if e.p.For == "pieces" {
+			lawful = append(lawful, ofPieces...)
+		}
+		if !slices.ContainsFunc(lawful, func(m []plant.Part) bool { return like(m, e.p.Mix) }) {
+			no(e, "it is neither its kind's mix nor the school's")
+		}
+	}
+}
+
+// labelLaw: a root sitting can be carried out as it is written.
+func labelLaw(r *replay, c *patient, no found) {
+	for _, e := range r.of(false, t.Unpot) {
+		here := r.later(e, sets...)
+		tray := len(r.later(e, t.Callus)) > 0
+		if len(here) == 0 && !tray {
+			continue
+		}
+		group := []int{e.sit}
+		if len(here) == 0 { // potted after the tray
+			for i := range r.events {
+				x := &r.events[i]
+				if slices.Contains(sets, x.op) && x.day > e.day && x.p.For != "pieces" {
+					group = append(group, x.sit)
+					break
+				}
+			}
+		}
+		labelled, potted, sized, laid := false, false, false, (*event)(nil)
+		for i := range r.events {
+			x := &r.events[i]
+			near := slices.Contains(group, x.sit)
+			if x.op == t.ReadyPot && x.p.For != "pieces" && (near || x.day <= e.day && e.day-x.day <= 2) {
+				if laid == nil {
+					laid = x
+				}
+				sized = sized || x.p.PotWidthCM.Known && (x.p.VolumeML.Known || x.p.Seat == t.InCup)
+			}
+			if !near || x.again > 0 {
+				continue
+			}
+			labelled = labelled || x.op == t.Label || x.op == t.PotIn && strings.Contains(x.s.Args, "label")
+			potted = potted || slices.Contains([]t.OperatorID{t.PotIn, t.PotUp, t.SetReservoir, t.WrapMoss}, x.op) && x.p.For != "pieces"
+		}
+		if !labelled {
+			no(e, "no label")
+		}
+		measured := c.Answers.RootBallCM.Known || c.Answers.PotWidthCM.Known
+		if potted && measured && e.gate == "" && laid != nil && !sized {
+			no(laid, "pot width and amount of mix are not both given")
+		}
+	}
+}

@@ -1,0 +1,356 @@
+package check
+
+import (
+	"math"
+	"slices"
+	"strings"
+
+	"tendermend/core/cause"
+	"tendermend/core/pest"
+	"tendermend/core/plant"
+	t "tendermend/core/treatment"
+)
+
+func onRoots(e *event) bool { return e.s.Organ == "roots" || e.p.Where == "roots" }
+
+// onTop says whether a label product goes on leaves.
+func onTop(c *patient, e *event) bool {
+	low := []string{"soil", "medium", "roots", "rhizome", "stem", "bulb", "crown", "corm", "body", "base"}
+	if slices.Contains(low, e.s.Organ) || slices.Contains([]string{"roots", "soil", "medium", "crown"}, e.p.Where) {
+		return false
+	}
+	return (c.anyOf(t.LeafDiseases) || c.anyOf(pestsAll)) && e.pre.seat != t.InHand && e.pre.seat != t.OnTray
+}
+
+func (c *patient) any2(traits ...plant.Trait) bool { return slices.ContainsFunc(traits, c.has2) }
+
+var lawsOfProducts = []law{
+	{"N63", func(r *replay, c *patient, no found) {
+		for _, e := range r.of(true, t.Soap, t.Oil, t.LabelDrug) {
+			if e.op == t.Soap && onRoots(e) || e.p.WetDrops.Known {
+				continue
+			}
+			p := e.pre
+			leafy := e.op != t.LabelDrug || onTop(c, e)
+			fresh := e.day < 5 && e.gate == "" && (c.anyOf(burns) || c.has(cause.HeatStress, cause.ColdInjury))
+			switch {
+			case e.op == t.Soap && c.any2(plant.SoapTender, plant.PowderBloom):
+				no(e, "its leaves do not bear soap")
+			case e.op == t.Oil && c.any2(plant.OilTender, plant.PowderBloom, plant.Fuzzy):
+				no(e, "its leaves do not bear oil")
+			case leafy && (p.thirsty || p.soaked != notYet && e.day-p.soaked < 5):
+				no(e, "it is thirsty, or drank less than five days ago")
+			case leafy && (c.warm > 30 || p.sun || e.p.Sun):
+				no(e, "in heat or sun")
+			case leafy && fresh:
+				no(e, "it was burnt, heated or chilled less than five days ago")
+			}
+		}
+	}},
+	{"N64", func(r *replay, c *patient, no found) {
+		for _, e := range r.of(true, t.Soap) {
+			conc := e.p.Conc
+			if !conc.Known && e.p.MLPerL.Known {
+				conc = t.N(e.p.MLPerL.Value / 1000)
+			}
+			most := 0.02
+			if onRoots(e) {
+				most = 0.0005
+			}
+			if conc.Known && conc.Value > most+1e-9 {
+				no(e, "soap of %.2g %%", conc.Value*100)
+			}
+		}
+	}},
+	{"N65", rinseLaw},
+	{"N66", func(r *replay, c *patient, no found) {
+		must := c.keep != 0 || c.code == t.BR || c.wetNo && !c.anyOf(t.LeafDiseases)
+		for _, e := range r.of(true, t.Soap) {
+			if must && e.slot == 2 && !onRoots(e) {
+				no(e, "soap stays on overnight")
+			}
+		}
+	}},
+	{"N67", func(r *replay, c *patient, no found) {
+		insects := slices.DeleteFunc(slices.Clone(t.Classes["insect"]), func(id cause.ID) bool { return id == cause.Springtail })
+		for _, e := range r.of(true, t.LabelDrug, t.Systemic) {
+			class := e.p.Class
+			if touched, known := t.Classes[class]; known && !c.anyOf(touched) {
+				no(e, "a product against %s touches nothing that was accepted", class)
+			} else if e.op == t.Systemic && !c.anyOf(insects) {
+				no(e, "a systemic reaches nothing that was accepted")
+			}
+		}
+		for _, e := range r.of(false, t.Soap, t.Oil, t.Earth, t.Predators) {
+			if !c.anyOf(pestsAll) && (c.anyOf(t.LeafDiseases) || c.has(cause.Virus)) && !onRoots(e) && !e.p.WetDrops.Known {
+				no(e, "%s does nothing against a disease", e.op)
+			}
+		}
+	}},
+	{"N68", func(r *replay, c *patient, no found) {
+		for _, e := range r.of(true, opsWith(t.ByLabel)...) {
+			amount := e.p.ML.Known || e.p.Grams.Known || e.p.Conc.Known || e.p.MLPerL.Known || e.p.GPerL.Known || e.p.Drops.Known
+			typed := e.p.DoseTyped || strings.Contains(e.p.Dose+e.s.Args, "typed")
+			if e.op == t.Oil && !e.p.Conc.Known && !e.p.MLPerL.Known {
+				amount = false // how much is sprayed is no dose
+			}
+			if amount && !typed {
+				no(e, "an amount of a label product that nobody typed")
+			}
+		}
+	}},
+	{"N69", func(r *replay, c *patient, no found) {
+		tender := c.is(t.BR, t.FE) || strings.HasPrefix(c.kind.ID, "dendrobium")
+		for _, e := range r.of(true, t.LabelDrug) {
+			copper := e.p.Class == "copper" || strings.Contains(e.p.Product+e.s.Args, "copper")
+			beside := slices.ContainsFunc(e.sitting.Steps, func(s t.Step) bool { return s.Op == t.Peroxide || strings.Contains(s.Params.MixedWith, "acid") })
+			switch {
+			case copper && tender:
+				no(e, "copper kills its leaves")
+			case copper && beside:
+				no(e, "copper with peroxide or acid")
+			}
+		}
+	}},
+	{"N70", func(r *replay, c *patient, no found) {
+		h := c.Household
+		near := h.Pollinators || h.Edible || c.has2(plant.Edible) || c.Place.Outdoors.Said && c.Answers.Spikes.Or(0) > 0
+		for _, e := range r.of(false, t.Systemic) {
+			before := slices.ContainsFunc(r.events, func(x event) bool {
+				behind := x.day > e.day || x.day == e.day && (x.sit > e.sit || x.sit == e.sit && x.step > e.step)
+				return slices.Contains(sets, x.op) && x.again == 0 && x.gate == "" && x.p.For != "pieces" && behind
+			})
+			dry := slices.Contains([]t.Moist{t.Dry, t.Bone, t.Due}, e.pre.moist) && !r.earlier(e, medium...) && e.gate == ""
+			unwatered := e.pre.lifted != notYet && (e.pre.watered == notYet || e.pre.watered < e.pre.lifted) && e.gate == ""
+			switch {
+			case near:
+				no(e, "bees or food could meet it")
+			case before:
+				no(e, "before it is potted")
+			case dry || unwatered:
+				no(e, "into dry medium")
+			}
+		}
+	}},
+	{"N71", func(r *replay, c *patient, no found) {
+		for _, e := range r.of(true, t.Soap, t.Oil, t.Alcohol, t.Earth, t.LabelDrug, t.Systemic) {
+			if e.pre.predator != notYet && e.day-e.pre.predator < 28 {
+				no(e, "predators are at work")
+			}
+		}
+		for _, e := range r.of(false, t.Predators) {
+			for _, x := range r.of(true, t.Soap, t.Oil, t.LabelDrug, t.Systemic) {
+				wait := 21
+				if x.op == t.Soap || x.op == t.Oil {
+					wait = 7
+				}
+				if x.day <= e.day && e.day-x.day < wait {
+					no(e, "%d days after %s", e.day-x.day, x.op)
+					break
+				}
+			}
+		}
+	}},
+	{"N72", programmeLaw},
+	{"N73", func(r *replay, c *patient, no found) {
+		if r.has(t.Discard) || len(r.events) == 0 {
+			return
+		}
+		inSoil := slices.ContainsFunc(r.events, func(e event) bool {
+			at := e.p.Where == "soil" || e.p.Where == "medium" || e.s.Organ == "soil" || e.s.Organ == "medium"
+			return e.op == t.Nematodes || e.op == t.Predators || at && (e.op == t.LabelDrug || e.op == t.Systemic)
+		})
+		if c.has(cause.Thrips) && c.code != t.AP && !c.free() && !inSoil {
+			no(&r.events[0], "thrips, and nothing for their stage in the soil")
+		}
+		if c.has(cause.FungusGnat) && !r.has(t.Nematodes, t.Larvicide, t.DryTop, t.TopDress, t.Predators) {
+			no(&r.events[0], "gnats, and nothing for their larvae")
+		}
+	}},
+	{"N74", func(r *replay, c *patient, no found) {
+		oils := r.of(true, t.Oil)
+		for _, e := range r.of(true, t.LabelDrug) {
+			if e.p.Class == "sulphur" && slices.ContainsFunc(oils, func(x *event) bool { return math.Abs(float64(e.day-x.day)) < 30 }) {
+				no(e, "sulphur within a month of oil")
+			}
+		}
+		for _, x := range r.of(true, t.Earth) {
+			for _, e := range r.of(true, t.WashDown, t.Mist, t.Soap) {
+				before := e.day == x.day && (e.sit < x.sit || e.sit == x.sit && e.step < x.step)
+				if e.day >= x.day && e.day-x.day < 4 && !before {
+					no(e, "the earth is washed off at once")
+				}
+			}
+		}
+	}},
+	{"N75", func(r *replay, c *patient, no found) {
+		for _, e := range r.of(true, t.Peroxide) {
+			if e.p.Conc.Or(0) > 0.03001 || e.p.Stock.Or(0) > 0.03001 && !e.p.Confirmed {
+				no(e, "peroxide over 3 %%")
+			}
+		}
+		for i := range r.events {
+			e := &r.events[i]
+			mixed := e.p.MixedWith
+			if e.op == t.CleanBlade && e.p.Method == "bleach" && mixed != "" && mixed != "cold water" && mixed != "water" {
+				no(e, "bleach with %s", mixed)
+			}
+			flame := e.p.Flame || slices.ContainsFunc(e.sitting.Steps, func(s t.Step) bool { return s.Op == t.CleanBlade && s.Params.Method == "flame" })
+			if e.op == t.Alcohol && e.again == 0 && flame {
+				no(e, "alcohol near a flame")
+			}
+		}
+	}},
+	{"N76", func(r *replay, c *patient, no found) {
+		for _, e := range r.of(true, t.HotDip) {
+			warm := e.p.WaterC.Or(e.p.TempC.Or(43.5))
+			blooms := c.Answers.Spikes.Or(0) > 0 && !r.earlier(e, t.StripSpikes)
+			if warm < 43 || warm > 44 || e.p.Minutes.Or(15) > 20 || blooms || c.code == t.BU && e.pre.phase == "resting" || c.has2(plant.PowderBloom) {
+				no(e, "outside what it bears")
+			}
+		}
+	}},
+	{"N77", func(r *replay, c *patient, no found) {
+		if !c.has2(plant.PowderBloom) {
+			return
+		}
+		for _, e := range r.of(false, t.Alcohol, t.Scrape) {
+			if !slices.Contains([]string{"bud", "buds", "roots", "spike"}, e.s.Organ) {
+				no(e, "its powdery bloom is wiped off")
+			}
+		}
+	}},
+}
+
+// rinseLaw: soap is rinsed off after 1 to 14 hours, oil within a week or by its
+// label.
+func rinseLaw(r *replay, c *patient, no found) {
+	const soapLeast, soapMost, oilMost = 0.99, 14.01, 7 * 24
+	films, rinses := r.of(true, t.Soap, t.Oil), r.of(true, t.RinseOff)
+	hour := func(e *event) float64 { return float64(e.day)*24 + e.hour }
+	for n, e := range films {
+		if e.op == t.Soap && onRoots(e) || e.p.WetDrops.Known || e.op == t.Oil && e.p.ByLabel {
+			continue
+		}
+		least, most := soapLeast, soapMost
+		if e.op == t.Oil {
+			least, most = 0, oilMost
+		}
+		next := math.Inf(1)
+		if n+1 < len(films) {
+			next = hour(films[n+1])
+		}
+		rinsed := slices.ContainsFunc(rinses, func(x *event) bool {
+			if x.sit == e.sit && x.step > e.step && x.again == e.again {
+				h := x.p.Hours.Or(1.5)
+				return h >= least && h <= most
+			}
+			after := hour(x) - hour(e)
+			return (x.sit > e.sit || x.sit == e.sit && x.step > e.step) && after >= least && after <= most && hour(x) <= next
+		})
+		if !rinsed {
+			no(e, "%s without its rinse", e.op)
+		}
+	}
+}
+
+// days gives how many days at the warmth of the place so many degree-days take;
+// false where it is too cold to tell. A steady warmth is divided; a day's swing
+// is integrated in small steps.
+func (c *patient) days(k, threshold float64) (float64, bool) {
+	if k == 0 {
+		return 0, true
+	}
+	perDay := c.warm - threshold
+	if low, high := c.Place.LowC, c.Place.HighC; low.Known && high.Known {
+		const steps = 288
+		perDay = 0
+		for i := range steps {
+			angle := 2 * math.Pi * (float64(i) + 0.5) / steps
+			perDay += max(0, (low.Value+high.Value)/2+(high.Value-low.Value)/2*math.Sin(angle)-threshold) / steps
+		}
+	}
+	if perDay <= 0.5 || k/perDay > 400 {
+		return 0, false
+	}
+	return k / perDay, true
+}
+
+// needed is until which day after the first contact treatments go on.
+func (c *patient) needed(id cause.ID) (float64, bool) {
+	p, ok := pest.ByCause(string(id))
+	contact := []cause.ID{cause.SpiderMite, cause.Thrips, cause.Aphid, cause.Whitefly, cause.BroadMite, cause.Mealybug, cause.SoftScale, cause.ArmouredScale, cause.FlatMite}
+	if !ok || !slices.Contains(contact, id) {
+		return 0, false
+	}
+	total, warm := c.days(p.TotalK, p.Threshold)
+	egg, warm2 := c.days(p.EggK, p.Threshold)
+	if !warm || !warm2 {
+		return 0, false
+	}
+	switch {
+	case id == cause.BroadMite:
+		return max(2*total, 21), true
+	case p.Lasting:
+		return max(2*egg+10, 28), true
+	}
+	return total, true
+}
+
+func programmeLaw(r *replay, c *patient, no found) {
+	if r.has(t.Discard) || len(r.events) == 0 {
+		return
+	}
+	for _, id := range c.Causes {
+		foe, ok := t.FoeOf(id)
+		if !ok || !slices.Contains(pestsAll, id) {
+			continue
+		}
+		reached := slices.DeleteFunc(r.of(true, append(slices.Clone(foe.Reached), t.LabelDrug)...), func(e *event) bool { return !reaches(foe, e) })
+		if id == cause.LeafMiner && c.is(t.CA, t.BR) {
+			continue
+		}
+		if len(reached) == 0 {
+			if !said(c, string(id)) && !saidAny(c) {
+				no(&r.events[len(r.events)-1], "nothing in the plan reaches %s, and it does not say why", id)
+			}
+			continue
+		}
+		end, timed := c.needed(id)
+		if !timed || id == cause.BroadMite && r.has(t.HotDip) {
+			continue
+		}
+		first, last := reached[0].day, 0
+		for _, e := range reached {
+			day := e.day
+			if e.op == t.Predators || e.op == t.Systemic {
+				day += 28
+			}
+			last, first = max(last, day), min(first, e.day)
+		}
+		if float64(last) < float64(first)+end-1-1e-9 {
+			no(reached[len(reached)-1], "treated until day %d against %s, which takes until day %.0f", last, id, float64(first)+end)
+		}
+	}
+}
+
+// reaches says whether a treatment reaches a pest: a label product by its class
+// and where it goes.
+func reaches(f t.Foe, e *event) bool {
+	if e.op != t.LabelDrug {
+		return !onRoots(e) || f.Rests
+	}
+	low := e.p.Where == "soil" || e.p.Where == "roots" || e.p.Where == "crown" || slices.Contains([]string{"soil", "roots", "rhizome", "stem", "crown"}, e.s.Organ)
+	if low && !f.Rests {
+		return false
+	}
+	return e.p.Class == "" || slices.Contains(t.Classes[e.p.Class], f.Cause)
+}
+
+func said(c *patient, word string) bool {
+	return slices.ContainsFunc(c.plan.LeftOut, func(l t.LeftOut) bool { return strings.Contains(l.Op, word) && l.Why != "" })
+}
+
+func saidAny(c *patient) bool {
+	return slices.ContainsFunc(c.plan.LeftOut, func(l t.LeftOut) bool { return l.Why != "" })
+}

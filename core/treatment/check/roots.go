@@ -1,0 +1,203 @@
+package check
+
+import (
+	"regexp"
+	"slices"
+	"strings"
+
+	"tendermend/core/cause"
+	"tendermend/core/plant"
+	t "tendermend/core/treatment"
+)
+
+var lawsOfRoots = []law{
+	{"N16", bareLaw},
+	{"N17", func(r *replay, c *patient, no found) {
+		for _, e := range r.of(false, t.Unpot) {
+			if e.p.To != "tray" && !r.earlier(e, t.ReadyPot) && (e.pre.ready == notYet || e.day-e.pre.ready > 2) {
+				no(e, "its new place is not ready")
+			}
+		}
+	}},
+	{"N18", func(r *replay, c *patient, no found) {
+		out := false
+		for i := range r.events {
+			e := &r.events[i]
+			switch {
+			case e.again > 0:
+			case e.op == t.Unpot:
+				out = true
+			case slices.Contains(sets, e.op) && e.p.For != "pieces":
+				out = false
+			case out && slices.Contains(waters, e.op) && e.p.For != "pieces":
+				no(e, "it is out of its pot")
+			}
+		}
+	}},
+	{"N19", oneSittingLaw},
+	{"N20", heldLaw},
+	{"N21", func(r *replay, c *patient, no found) {
+		ok := c.anyOf(unpots) || c.code == t.CV && c.has(cause.SaltInjury, cause.WaterQuality) || c.orchid && c.has(cause.OffsetDrain) ||
+			slices.Contains([]t.Wish{t.SetupChange, t.Refresh, t.PartWish, t.Propagate}, c.Wish)
+		for _, e := range r.of(false, t.Unpot) {
+			if !ok && !wordRot.MatchString(e.gate) {
+				no(e, "nothing accepted or wished takes it out of its pot")
+			}
+		}
+	}},
+	{"N22", func(r *replay, c *patient, no found) {
+		last := notYet
+		if ago := c.Answers.LastSitting; ago.Known {
+			last = -int(ago.Value)
+		}
+		for _, e := range r.of(false, t.Unpot) {
+			newRot := e.pre.rot && c.anyOf(t.Rots) || regexp.MustCompile(`rot|smell|mush|stain`).MatchString(strings.ReplaceAll(e.gate, "root", ""))
+			if last != notYet && e.day-last < 28 && !newRot {
+				no(e, "%d days after the last root work", e.day-last)
+			}
+			last = e.day
+		}
+	}},
+	{"N23", func(r *replay, c *patient, no found) {
+		if !c.limp || c.moist != t.Dry && c.moist != t.Bone {
+			return
+		}
+		for _, e := range r.of(false, t.Unpot) {
+			if e.pre.rot && c.anyOf(t.Rots) {
+				continue
+			}
+			if e.pre.thirsty || e.pre.soaked != notYet && e.day <= e.pre.soaked {
+				no(e, "it has not drunk yet")
+			}
+		}
+	}},
+	{"N24", func(r *replay, c *patient, no found) {
+		for _, e := range r.of(false, t.WashOff, t.Loosen, t.RootPrune) {
+			falls := e.op == t.WashOff && e.p.How == "falls"
+			tied := c.free() || c.code == t.MON && c.has2(plant.Brittle)
+			switch {
+			case c.is(t.PA, t.CY) && !falls:
+				no(e, "its roots are not made again")
+			case e.op == t.Loosen && tied && c.share >= 0.5:
+				no(e, "sound roots that are tied or brittle break")
+			}
+		}
+	}},
+	{"N25", func(r *replay, c *patient, no found) {
+		for _, e := range r.of(false, t.WrapMoss, t.PotIn, t.Hang) {
+			if e.p.For != "pieces" && r.earlier(e, t.Unpot) && len(r.later(e, t.TrimDead)) > 0 {
+				no(e, "what is dead is trimmed only afterwards")
+			}
+		}
+	}},
+}
+
+// bareLaw: nothing is out of its pot longer than it bears.
+func bareLaw(r *replay, c *patient, no found) {
+	for i := range r.events {
+		e := &r.events[i]
+		if e.last && e.again == 0 && e.post.seat == t.InHand && e.post.outDay == e.day &&
+			slices.ContainsFunc(e.sitting.Steps, func(s t.Step) bool { return s.Op == t.Unpot }) {
+			no(e, "it is in the hand when the sitting ends")
+		}
+	}
+	piece := c.has(cause.Detached) || c.share == 0 || c.Answers.Piece.Said
+	for _, e := range r.of(false, t.DryCut) {
+		hours := e.p.Hours.Or(2)
+		mine := piece || e.p.For == "pieces"
+		rooted := slices.ContainsFunc(e.pre.slits, func(s slit) bool { return s.organ == "roots" }) && e.pre.out
+		switch {
+		case hours > 24, hours > 6 && !mine:
+			no(e, "%g hours bare", hours)
+		case hours > 2 && c.roots[0] == 0 && !mine && rooted:
+			no(e, "fine roots bare for %g hours", hours)
+		}
+	}
+	for _, e := range r.of(false, t.Callus) {
+		latex := c.has2(plant.Latex) && (c.Answers.Piece.Said || c.has(cause.Detached) || e.p.For == "pieces")
+		if !(c.dry && c.code != t.AP || latex) {
+			no(e, "overnight on a tray, and it is no dry kind")
+		}
+	}
+	for _, e := range r.of(false, t.Unpot) {
+		if e.p.To == "tray" && !c.dry && len(r.later(e, append(slices.Clone(sets), t.Callus)...)) == 0 {
+			no(e, "overnight on a tray, and it is no dry kind")
+		}
+	}
+}
+
+// oneSittingLaw: from unpotting to setting is one disturbance.
+func oneSittingLaw(r *replay, c *patient, no found) {
+	var out *event
+	for i := range r.events {
+		e := &r.events[i]
+		if e.again > 0 || e.p.For == "pieces" {
+			continue
+		}
+		switch {
+		case e.op == t.Unpot:
+			out = e
+		case e.op == t.Callus || e.op == t.Discard:
+			out = nil
+		case slices.Contains(sets, e.op) && out != nil:
+			if e.day != out.day || e.slot != out.slot {
+				no(e, "it was taken out on another day or in another slot")
+			}
+			out = nil
+		case e.op == t.WashOff || e.op == t.RemovePlug:
+			seat := e.pre.seat
+			if seat != t.InHand && seat != t.OnTray && seat != t.InBasket && seat != t.OnMount && seat != t.Hung {
+				no(e, "outside a root sitting")
+			}
+		}
+	}
+}
+
+// lifts are the words of a gate behind which a reason no longer holds.
+var lifts = map[string]*regexp.Regexp{
+	"rest":     regexp.MustCompile(`growth|growing|wak|shoot|spring|tip|root|season|crozier|end of rest|late winter`),
+	"newcomer": regexp.MustCompile(`day ?14|d ?14|14 d|quarantine|\d+ d|month|root|growth|bloom|season|winter`),
+	"thirst":   regexp.MustCompile(`firm|d later|soak|limp|root|growth|tip|bloom`),
+	"warmth":   regexp.MustCompile(`range|warm|°C|season|spring|growth|root|tip|bloom`),
+	"bloom":    regexp.MustCompile(`bloom|flower|root|growth|season|limp`),
+	"tips":     regexp.MustCompile(`tip|root|growth|growing|shoot|spring|season`),
+	"season":   regexp.MustCompile(`season|month|spring|bright|growth|bloom|shoot|crozier|spear|root|lea[fv]|winter`),
+}
+
+// held lists why a root sitting should wait at an event.
+func (c *patient) held(e *event) (list []string) {
+	a := c.Answers
+	add := func(is bool, reason string) {
+		if is {
+			list = append(list, reason)
+		}
+	}
+	add(e.pre.phase == "resting", "rest")
+	add(a.NewcomerDays.Known && a.NewcomerDays.Value+float64(e.day) < 14 && c.Choices.Newcomer != "at once", "newcomer")
+	add(e.pre.thirsty, "thirst")
+	add(c.known && (c.warm < c.kind.Temperature[0] || c.warm > c.kind.Temperature[2]), "warmth")
+	add(a.Spikes.Or(0) > 0 && strings.HasPrefix(c.Choices.Spikes, "keep"), "bloom")
+	add(c.orchid && a.LiveTips.Known && a.LiveTips.Value == 0 && e.pre.phase != "growing" && e.pre.phase != "waking", "tips")
+	m := c.northMonth(e.day)
+	add(c.is(t.WO, t.PA) && (m >= 11 || m <= 2), "season")
+	return list
+}
+
+func heldLaw(r *replay, c *patient, no found) {
+	if c.has(cause.RootMealybug) || c.Choices.Override.Said || c.Answers.MediumSour.Said || c.Answers.Medium == "sour" {
+		return
+	}
+	for _, e := range r.of(false, t.Unpot) {
+		if e.pre.rot && c.anyOf(t.Rots) || c.has(cause.NoDrainage) && c.limp {
+			continue
+		}
+		for _, why := range c.held(e) {
+			excused := why == "rest" && c.has(cause.WokenEarly) || why == "bloom" && r.earlier(e, t.StripSpikes) || why == "tips" && c.has(cause.MossSmothered) ||
+				(why == "tips" || why == "rest") && c.has(cause.Detached)
+			if excused || e.gate != "" && lifts[why].MatchString(e.gate) {
+				continue
+			}
+			no(e, "it is held back: %s", why)
+		}
+	}
+}

@@ -1,0 +1,285 @@
+package check
+
+import (
+	"regexp"
+	"slices"
+	"strings"
+
+	"tendermend/core/cause"
+	"tendermend/core/plant"
+	t "tendermend/core/treatment"
+)
+
+var (
+	goodWater = regexp.MustCompile(`low|rain|distil|filter|demineral|osmosis|better|fluoride-free|stood|let stand`)
+	badWater  = regexp.MustCompile(`hard|tap|softened`)
+)
+
+var lawsOfWater = []law{
+	{"N39", func(r *replay, c *patient, no found) {
+		for _, e := range r.of(true, medium...) {
+			if e.p.For == "pieces" {
+				continue
+			}
+			i := slices.IndexFunc(e.pre.slits, func(s slit) bool { return s.open && s.wetted })
+			if i < 0 || e.op == t.ByRule && e.day > e.pre.slits[i].day && strings.Contains(e.s.Args+e.p.What, "medium only") {
+				continue
+			}
+			no(e, "a cut of the %s is still open", e.pre.slits[i].organ)
+		}
+	}},
+	{"N40", dryDaysLaw},
+	{"N41", func(r *replay, c *patient, no found) {
+		lifted := r.of(false, t.Unpot)
+		for n, e := range lifted {
+			here := r.later(e, sets...)
+			if len(here) == 0 && len(r.later(e, t.Callus)) == 0 {
+				continue
+			}
+			last := len(c.plan.Sittings)
+			if n+1 < len(lifted) {
+				last = lifted[n+1].sit
+			}
+			if slices.ContainsFunc(here, func(s *t.Step) bool { return s.Op == t.SetCup }) {
+				continue
+			}
+			airy := slices.ContainsFunc(here, func(s *t.Step) bool { return s.Op == t.Hang || s.Op == t.Mount })
+			watered := false
+			for i := range r.events {
+				x := &r.events[i]
+				behind := x.sit > e.sit || x.sit == e.sit && x.step > e.step
+				mine := x.op == t.FirstWater || x.op == t.WetRoots || airy && (x.op == t.Mist || x.op == t.ChangeWater)
+				watered = watered || behind && x.sit <= last && mine && x.p.For != "pieces"
+			}
+			if !watered {
+				no(e, "no first water follows")
+			}
+		}
+	}},
+	{"N42", func(r *replay, c *patient, no found) {
+		for _, e := range r.of(true, t.Soak, t.Flush) {
+			rests := e.pre.phase == "resting" && c.code != t.AP
+			if e.p.WetDrops.Known && !e.pre.rot && !rests {
+				continue
+			}
+			switch {
+			case e.pre.rot:
+				no(e, "with live rot")
+			case c.has(cause.NoDrainage) && e.pre.set == notYet && !r.earlier(e, t.DrainSaucer):
+				no(e, "the water has no way out")
+			case rests && (e.op == t.Flush || c.kind.RestKind != ""):
+				no(e, "it rests")
+			case e.op == t.Soak && (e.pre.moist == t.Wet || e.pre.moist == t.Soaked):
+				no(e, "the medium is wet")
+			}
+		}
+	}},
+	{"N43", func(r *replay, c *patient, no found) {
+		want := c.waitsFor()
+		if want == 0 {
+			return
+		}
+		const sip = 20
+		for _, e := range r.of(true, medium...) {
+			if e.p.For == "pieces" || e.op == t.ByRule && e.gate != "" || e.p.ML.Known && e.p.ML.Value <= sip {
+				continue
+			}
+			if e.pre.newRoots+1e-9 < want {
+				no(e, "its new roots are %g cm, and it waits for %g cm", e.pre.newRoots, want)
+			}
+		}
+	}},
+	{"N44", func(r *replay, c *patient, no found) {
+		bad := c.has(cause.WaterQuality, cause.SoftenedWater, cause.Chlorine, cause.Fluoride)
+		for _, e := range r.of(true, t.Flush, t.CupFill, t.FirstWater, t.BottomWater) {
+			w := e.p.Water
+			switch {
+			case bad && (e.op == t.Flush || e.op == t.CupFill) && !goodWater.MatchString(w):
+				no(e, "it does not name a better water than the one that is the cause")
+			case badWater.MatchString(w) && (c.code == t.CV || bad || c.has2(plant.SaltTender) && strings.Contains(w, "hard")):
+				no(e, "%s water harms it", w)
+			}
+		}
+	}},
+	{"N45", func(r *replay, c *patient, no found) {
+		for _, e := range r.of(false, t.SetCup, t.SetDish, t.PotIn, t.SetReservoir) {
+			if e.op == t.SetCup && e.p.GapMM.Known && e.p.GapMM.Value < 0 || e.p.Submerged {
+				no(e, "the base stands under water")
+			}
+			if !e.p.LevelCM.Known {
+				continue
+			}
+			width := c.Answers.PotWidthCM
+			for i := range r.events {
+				x := &r.events[i]
+				if x.op == t.ReadyPot && x.p.PotWidthCM.Known && (x.sit < e.sit || x.sit == e.sit && x.step < e.step) {
+					width = x.p.PotWidthCM
+				}
+			}
+			depth := e.p.PotDepthCM.Or(0.92 * width.Or(0))
+			if !width.Known && !e.p.PotDepthCM.Known {
+				depth = c.Answers.PotDepthCM.Or(0)
+			}
+			if depth > 0 && e.p.LevelCM.Value >= depth-1 {
+				no(e, "water of %g cm reaches the base in a pot %.1f cm deep", e.p.LevelCM.Value, depth)
+			}
+		}
+	}},
+	{"N46", func(r *replay, c *patient, no found) {
+		for i := range r.events {
+			e := &r.events[i]
+			if !e.last || e.post.wetDay != e.day {
+				continue
+			}
+			wet := e.post.wet &^ wetLeaves
+			if c.code == t.BR && c.warm > 15 && e.post.residue == "" {
+				wet &^= wetCup
+			}
+			if wet&(c.keep|wetCup) != 0 && !driedLater(r, e) {
+				no(e, "it is wet by evening where it must be dry")
+			}
+		}
+	}},
+	{"N47", func(r *replay, c *patient, no found) {
+		if !c.wetNo {
+			return
+		}
+		for i := range r.events {
+			e := &r.events[i]
+			if e.last && e.slot == 2 && e.post.wet&wetLeaves != 0 && !driedLater(r, e) {
+				no(e, "its leaves are wet at night")
+			}
+		}
+	}},
+	{"N48", func(r *replay, c *patient, no found) {
+		spots := slices.DeleteFunc(slices.Clone(t.LeafDiseases), func(id cause.ID) bool { return id == cause.PowderyMildew })
+		open := c.anyOf(spots) || c.has(cause.BlackRot)
+		virus := c.has(cause.Virus)
+		if !open && !virus {
+			return
+		}
+		for i := range r.events {
+			e := &r.events[i]
+			if e.again > 0 || e.pre.free {
+				continue
+			}
+			together := e.p.Shared == "shower"
+			switch {
+			case e.op == t.Mist, e.op == t.WashDown && (open || e.p.Shared != nil), together:
+				no(e, "it travels in drops")
+			}
+		}
+	}},
+	{"N49", func(r *replay, c *patient, no found) {
+		if c.kind.WaterRule == plant.WetTray {
+			return
+		}
+		for _, n := range r.nights {
+			if n.pose.standing && !slices.Contains([]t.Seat{t.InCup, t.InDish, t.InReservoir, t.InBin, t.OnMount, t.Hung, t.InBasket}, n.pose.seat) {
+				no(&event{sit: n.sit, step: n.step, s: &t.Step{}}, "water stands in the saucer over the night of day %d", n.day)
+				return
+			}
+		}
+	}},
+	{"N50", func(r *replay, c *patient, no found) {
+		for _, e := range r.of(false, t.HoldWater) {
+			if e.s.Until == "" && e.p.Until == "" {
+				no(e, "it does not say which dryness ends it")
+			}
+		}
+	}},
+	{"N51", oppositeLaw},
+	{"N52", func(r *replay, c *patient, no found) {
+		for _, e := range r.of(false, t.PreWater) {
+			if e.pre.rot || c.dry || e.pre.phase == "resting" {
+				no(e, "it must stay dry")
+			}
+		}
+	}},
+}
+
+// driedLater says whether it is dried later that day.
+func driedLater(r *replay, e *event) bool {
+	return slices.ContainsFunc(r.events, func(x event) bool {
+		return x.day == e.day && (x.op == t.CrownDry || x.op == t.CrownDrain) && (x.sit > e.sit || x.sit == e.sit && x.step > e.step)
+	})
+}
+
+// dryDaysLaw: no first water before the root day and the low end of the dry
+// range; the mineral habits stay dry after whole roots too.
+func dryDaysLaw(r *replay, c *patient, no found) {
+	for _, e := range r.of(false, t.FirstWater) {
+		if e.p.For == "pieces" {
+			continue
+		}
+		p := e.pre
+		var cut []slit
+		last, healed := notYet, false
+		for _, s := range p.slits {
+			if s.wetted {
+				cut = append(cut, s)
+				last = max(last, s.day)
+				healed = healed || s.healed
+			}
+		}
+		from := last
+		switch {
+		case p.set != notYet && (healed || len(cut) == 0):
+			from = p.set
+		case from == notYet:
+			from = p.lifted
+		}
+		if from == notYet {
+			continue
+		}
+		least := -1.0
+		if last != notYet && last >= p.lifted {
+			stem := slices.ContainsFunc(cut, func(s slit) bool { return s.organ != "roots" && s.day >= last-1 })
+			least = c.roots[0]
+			if stem {
+				least = c.stem[0]
+			}
+		}
+		if t.MineralSet.Has(c.code) {
+			least = max(least, c.roots[0])
+		}
+		if least >= 0 && float64(e.day) < float64(from)+least-1e-9 {
+			no(e, "on day %d; it stays dry until day %g", e.day, float64(from)+least)
+		}
+	}
+}
+
+// pairs are operators that undo each other.
+var pairs = []struct{ a, b []t.OperatorID }{
+	{[]t.OperatorID{t.HoldWater}, waters},
+	{[]t.OperatorID{t.CoverIt}, []t.OperatorID{t.Wean, t.Air}},
+	{[]t.OperatorID{t.ShadeIt}, []t.OperatorID{t.Brighten}},
+	{[]t.OperatorID{t.HoldFeed}, []t.OperatorID{t.FeedIt}},
+	{[]t.OperatorID{t.KeepApart, t.Isolate}, []t.OperatorID{t.Release, t.Routine}},
+}
+
+func oppositeLaw(r *replay, c *patient, no found) {
+	for i := range r.events {
+		x := &r.events[i]
+		for _, pair := range pairs {
+			if !slices.Contains(pair.a, x.op) || x.op == t.CoverIt && x.p.Cover != "" && x.p.Cover != "closed" {
+				continue
+			}
+			for j := range r.events {
+				y := &r.events[j]
+				if y.day != x.day || !slices.Contains(pair.b, y.op) {
+					continue
+				}
+				// Behind gates, only what stands in one sitting is done on one day for certain.
+				if x.sit == y.sit || x.gate == "" && y.gate == "" {
+					late := y
+					if y.sit < x.sit || y.sit == x.sit && y.step < x.step {
+						late = x
+					}
+					no(late, "%s and %s on one day", x.op, y.op)
+					break
+				}
+			}
+		}
+	}
+}

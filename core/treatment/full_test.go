@@ -1,0 +1,6 @@
+//go:build full
+
+package treatment_test
+
+// sampled is the whole sweep: every kind, and 200,000 random situations.
+var sampled = struct{ kinds, random int }{kinds: 1, random: 200000}

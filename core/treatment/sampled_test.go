@@ -1,0 +1,6 @@
+//go:build !full
+
+package treatment_test
+
+// sampled is how much of the sweep the usual tests do; make test-full does all.
+var sampled = struct{ kinds, random int }{kinds: 10, random: 10000}

@@ -1,0 +1,343 @@
+package treatment_test
+
+import (
+	"encoding/json"
+	"fmt"
+	"math/rand/v2"
+	"runtime"
+	"slices"
+	"strings"
+	"sync"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"tendermend/core/cause"
+	"tendermend/core/day"
+	"tendermend/core/plant"
+	"tendermend/core/treatment"
+	"tendermend/core/treatment/check"
+	"tendermend/core/treatment/compose"
+)
+
+var seasons = []day.Day{day.Of(2026, time.April, 10), day.Of(2026, time.July, 5), day.Of(2026, time.October, 5), day.Of(2026, time.December, 10)}
+
+// fitting lists the causes that a kind can have.
+func fitting(p plant.Profile) (list []cause.ID) {
+	for _, c := range cause.All() {
+		if c.Fits(p.Habit) {
+			list = append(list, c.ID)
+		}
+	}
+	return list
+}
+
+// plainSituations is every kind with every cause and every wish in every season.
+func plainSituations(step int, each func(treatment.Situation)) {
+	for i, k := range plant.Profiles() {
+		if i%step != 0 {
+			continue
+		}
+		for _, on := range seasons {
+			base := treatment.Situation{Kind: k.ID, On: on, Answers: treatment.Facts{PotWidthCM: treatment.N(14), RootBallCM: treatment.N(10)}}
+			for _, id := range fitting(k) {
+				s := base
+				s.Causes = []cause.ID{id}
+				each(s)
+			}
+			for _, w := range treatment.Wishes {
+				s := base
+				s.Wish, s.Answers.LiveTips = w, treatment.N(3)
+				each(s)
+			}
+		}
+	}
+}
+
+func pick[T any](r *rand.Rand, list ...T) T { return list[r.IntN(len(list))] }
+
+// anySituation makes up a situation: a kind or a habit, up to three causes,
+// whatever a plant, a place, a carer and a household may be.
+func anySituation(r *rand.Rand, kinds []plant.Profile) treatment.Situation {
+	k := pick(r, kinds...)
+	s := treatment.Situation{Kind: k.ID, On: pick(r, seasons...) + day.Day(r.IntN(60)), South: r.IntN(6) == 0}
+	if r.IntN(20) == 0 {
+		s.Kind, s.Habit = "", k.Habit
+	}
+	list := fitting(k)
+	for range pick(r, 1, 2, 2, 3) {
+		if id := pick(r, list...); !slices.Contains(s.Causes, id) {
+			s.Causes = append(s.Causes, id)
+		}
+	}
+	if r.IntN(12) == 0 {
+		s.Wish = pick(r, treatment.Wishes...)
+	}
+	s.Place = treatment.Place{WarmthC: treatment.N(pick(r, 12.0, 14, 17, 20, 20, 22, 26, 31)), HumidityPct: treatment.N(pick(r, 35.0, 45, 55, 65, 75)), LookDays: treatment.N(pick(r, 1.0, 2, 4, 7))}
+	if r.IntN(8) == 0 {
+		s.Place.Sun = treatment.True
+	}
+	s.Household = treatment.Household{Children: r.IntN(4) == 0, Pets: r.IntN(3) == 0, Pollinators: r.IntN(8) == 0, Asthma: r.IntN(8) == 0, Edible: r.IntN(12) == 0}
+	s.Answers, s.Choices = anyFacts(r, k), anyChoices(r)
+	return s
+}
+
+func anyFacts(r *rand.Rand, k plant.Profile) (a treatment.Facts) {
+	sometimes := func(one int, set func()) {
+		if r.IntN(one) == 0 {
+			set()
+		}
+	}
+	yes := func(y *treatment.Yes) func() { return func() { *y = treatment.True } }
+	n := func(x *treatment.Number, list ...float64) func() {
+		return func() { *x = treatment.N(pick(r, list...)) }
+	}
+	sometimes(2, func() {
+		w := pick(r, 8.0, 12, 15, 20, 28, 40)
+		a.PotWidthCM, a.RootBallCM = treatment.N(w), treatment.N(max(3, w-pick(r, 0.0, 1, 3, 6, 10)))
+	})
+	sometimes(2, func() {
+		a.LiveRoots, a.DeadRoots, a.LiveTips = treatment.N(float64(r.IntN(21))), treatment.N(float64(r.IntN(21))), treatment.N(float64(r.IntN(5)))
+	})
+	sometimes(3, func() {
+		a.Limp, a.Moist = treatment.True, pick(r, treatment.Dry, treatment.Bone, treatment.Right, treatment.Wet)
+	})
+	sometimes(5, n(&a.NewcomerDays, 0, 3, 9, 13, 20))
+	spikeless := []string{"fern", "palm", "cycad", "ivy"}
+	if !slices.Contains(spikeless, k.Habit) {
+		sometimes(5, n(&a.Spikes, 0, 1, 2))
+	}
+	sometimes(6, n(&a.Plantlets, 0, 1, 2))
+	sometimes(10, n(&a.Pups, 1, 2))
+	sometimes(6, yes(&a.Plug))
+	sometimes(8, n(&a.Growths, 1, 2, 4, 5, 8))
+	sometimes(10, n(&a.Leaves, 2, 4, 9, 20))
+	sometimes(10, n(&a.Infested, 0.1, 1, 3))
+	sometimes(8, yes(&a.Standing))
+	sometimes(12, yes(&a.Piece))
+	sometimes(12, yes(&a.PointHit))
+	sometimes(10, func() { a.RotAlive = pick(r, treatment.True, treatment.False) })
+	sometimes(10, func() { a.Medium = pick(r, "sound", "tired", "rotten", "sour", "infested") })
+	sometimes(10, func() { a.Reserves = pick(r, treatment.Plump, treatment.Ridged, treatment.Shrivelled) })
+	sometimes(10, func() { a.GrewIn = pick(r, "moss", "bark", "clay", "air", "water") })
+	sometimes(12, func() { a.Seat = pick(r, treatment.InPot, treatment.InReservoir) })
+	if slices.Contains([]string{"sympodial-orchid", "monopodial-orchid", "bromeliad"}, k.Habit) && k.Epiphyte {
+		sometimes(8, func() { a.Seat = pick(r, treatment.InBasket, treatment.OnMount) })
+	}
+	sometimes(14, func() { a.Phase = pick(r, "growing", "idle", "resting") })
+	sometimes(14, n(&a.LastSitting, 5, 20, 40))
+	sometimes(14, n(&a.StemStain, 1, 3))
+	sometimes(16, yes(&a.WaterHeavy))
+	sometimes(16, yes(&a.Buds))
+	sometimes(8, func() {
+		a.Events = []treatment.Event{{Event: pick(r, "new tip", "tip", "leaf", "growth", "roots", "due"), Day: pick(r, -30, -3, 0, 40, 90)}}
+	})
+	return a
+}
+
+func anyChoices(r *rand.Rand) (ch treatment.Choices) {
+	sometimes := func(one int, to *string, sides ...string) {
+		if r.IntN(one) == 0 {
+			*to = pick(r, sides...)
+		}
+	}
+	sometimes(3, &ch.PestFirst, "soap", "oil", "alcohol", "predators", "neem", "systemic", "earth", "hot-dip")
+	sometimes(5, &ch.School, "S0", "S1", "S2", "S3", "S4", "S5", "S6")
+	sometimes(8, &ch.RootRinse, "water", "peroxide", "label", "soap")
+	sometimes(8, &ch.CutDressing, "dry", "cinnamon", "powder")
+	sometimes(8, &ch.CrownDose, "dry", "peroxide", "label")
+	sometimes(8, &ch.DryRoots, "keep", "cut", "wait")
+	sometimes(8, &ch.Spikes, "off today", "keep one", "keep")
+	sometimes(8, &ch.Plantlets, "wait", "now", "stay")
+	sometimes(10, &ch.Cover, "kind", "open", "none")
+	sometimes(10, &ch.FirstWater, "dry day", "at once")
+	sometimes(10, &ch.Succulent, "dry day", "at roots")
+	sometimes(10, &ch.Newcomer, "14 d", "needed", "at once")
+	sometimes(10, &ch.Gnats, "dry top", "grit", "larvicide")
+	sometimes(12, &ch.Mix, "soil 1 perlite 1", "medium bark 3 perlite 1", "peat 2 bark 1", "pumice 2 soil 1")
+	sometimes(12, &ch.Aim, "S0", "S4", "S5", "S6", "mount")
+	sometimes(12, &ch.Also, "humidify", "flush", "mist", "look", "earth")
+	sometimes(12, &ch.Discard, "now")
+	sometimes(12, &ch.Drug, "copper")
+	for _, x := range []struct {
+		to   *treatment.Number
+		list []float64
+	}{{&ch.SoapMLPerL, []float64{10, 15, 30}}, {&ch.PeroxidePct, []float64{3, 6, 12}}, {&ch.DipC, []float64{43.5, 48}}, {&ch.PotWidthCM, []float64{10, 18, 30}}, {&ch.RemoveShare, []float64{0.2, 0.5}}} {
+		if r.IntN(12) == 0 {
+			*x.to = treatment.N(pick(r, x.list...))
+		}
+	}
+	if r.IntN(20) == 0 {
+		ch.Override = treatment.True
+	}
+	if r.IntN(12) == 0 {
+		ch.OneSetup = treatment.True
+	}
+	return ch
+}
+
+// sweep composes and checks situations side by side and reports what breaks.
+type sweep struct {
+	mu     sync.Mutex
+	plans  int
+	broken map[treatment.RuleID]int
+	shown  []string
+}
+
+func (w *sweep) run(t *testing.T, feed func(chan<- treatment.Situation), off ...treatment.RuleID) {
+	t.Helper()
+	w.broken = map[treatment.RuleID]int{}
+	in := make(chan treatment.Situation, 256)
+	go func() { feed(in); close(in) }()
+	var wg sync.WaitGroup
+	for range runtime.GOMAXPROCS(0) {
+		wg.Go(func() {
+			for s := range in {
+				w.one(s, off...)
+			}
+		})
+	}
+	wg.Wait()
+}
+
+func (w *sweep) one(s treatment.Situation, off ...treatment.RuleID) {
+	p, err := compose.Without(s, off...)
+	var list []check.Breach
+	if err == nil {
+		list, err = check.Plan(s, p)
+	}
+	words := ""
+	if err != nil {
+		words = "fails: " + err.Error()
+	} else {
+		words = sound(p)
+	}
+	w.mu.Lock()
+	defer w.mu.Unlock()
+	w.plans++
+	for i, b := range list {
+		if i == 0 || list[i-1].Rule != b.Rule {
+			w.broken[b.Rule]++
+		}
+	}
+	if words != "" {
+		w.broken["words"]++
+	}
+	if (len(list) > 0 || words != "") && len(w.shown) < 12 {
+		raw, _ := json.Marshal(s)
+		w.shown = append(w.shown, fmt.Sprintf("%+v %s\n   %s", list, words, raw))
+	}
+}
+
+// sound says what is wrong with a plan besides the rules: it must have
+// something to do or say why not, in the order of time, every step in words.
+func sound(p treatment.Plan) string {
+	if len(p.Sittings) == 0 && len(p.LeftOut) == 0 {
+		return "nothing is done, and nothing says why"
+	}
+	if p.Track == "" {
+		return "no track"
+	}
+	last, gates := 0, false
+	for _, s := range p.Sittings {
+		switch {
+		case s.Day == nil && s.Gate == "":
+			return "a sitting without day or gate"
+		case s.Day != nil && gates:
+			return "a day behind a gate"
+		case s.Day != nil && *s.Day < last:
+			return "days out of order"
+		}
+		if s.Day != nil {
+			last = *s.Day
+		} else {
+			gates = true
+		}
+		for _, x := range s.Steps {
+			if x.Words == "" || strings.Contains(x.Words, "%!") || x.Materials == nil {
+				return "a step without words: " + string(x.Op)
+			}
+		}
+	}
+	return ""
+}
+
+func (w *sweep) report(t *testing.T, what string) {
+	t.Helper()
+	t.Logf("%s: %d plans, broken: %v", what, w.plans, w.broken)
+	require.Empty(t, w.broken, strings.Join(w.shown, "\n"))
+}
+
+const seed = 20261125
+
+func anySituations(n int, from uint64) func(chan<- treatment.Situation) {
+	return func(in chan<- treatment.Situation) {
+		r, kinds := rand.New(rand.NewPCG(seed, from)), plant.Profiles()
+		for range n {
+			in <- anySituation(r, kinds)
+		}
+	}
+}
+
+func TestPlansBreakNoRule(t *testing.T) {
+	var plain, any sweep
+	plain.run(t, func(in chan<- treatment.Situation) {
+		plainSituations(sampled.kinds, func(s treatment.Situation) { in <- s })
+	})
+	plain.report(t, "every kind, cause, wish and season")
+	any.run(t, anySituations(sampled.random, 1))
+	any.report(t, "random situations")
+}
+
+// prone makes a situation more like those that a rule is about, where chance
+// alone meets them seldom.
+var prone = map[treatment.RuleID]func(*treatment.Situation){
+	"N03": accepting(cause.Virus), "N14": func(s *treatment.Situation) { s.Choices.CutDressing = "cinnamon" },
+	"N35": accepting(cause.RootMealybug), "N36": accepting(cause.MossSmothered), "N45": func(s *treatment.Situation) { s.Choices.School = "S1" },
+	"N64": func(s *treatment.Situation) { s.Choices.RootRinse = "soap" }, "N69": func(s *treatment.Situation) {
+		s.Kind, s.Habit, s.Choices.Drug = "nephrolepis-exaltata", "", "copper"
+		accepting(cause.SoftRot)(s)
+	},
+	"N70": accepting(cause.RootMealybug), "N74": func(s *treatment.Situation) { s.Choices.Also = "earth" },
+	"N75": func(s *treatment.Situation) { s.Choices.RootRinse, s.Choices.PeroxidePct = "peroxide", treatment.N(12) },
+	"N76": func(s *treatment.Situation) {
+		s.Choices.PestFirst, s.Choices.DipC = "hot-dip", treatment.N(48)
+		accepting(cause.BroadMite)(s)
+	},
+	"N80": accepting(cause.Virus), "N88": func(s *treatment.Situation) {
+		s.Kind, s.Habit, s.Answers.Pups = "guzmania-lingulata", "", treatment.N(2)
+		accepting(cause.SpentRosette)(s)
+	},
+	"N58": accepting(cause.ColdInjury), "N52": accepting(cause.PotBound), "N30": accepting(cause.PotBound), "N31": accepting(cause.PotBound),
+}
+
+// accepting accepts one cause only.
+func accepting(id cause.ID) func(*treatment.Situation) {
+	return func(s *treatment.Situation) { s.Causes = []cause.ID{id} }
+}
+
+// Switching any rule off in the composer makes the sweep fail with that rule.
+func TestEveryRuleIsNeeded(t *testing.T) {
+	for _, rule := range treatment.Rules() {
+		t.Run(string(rule.ID), func(t *testing.T) {
+			t.Parallel()
+			r, kinds := rand.New(rand.NewPCG(seed, 2)), plant.Profiles()
+			for range 20000 {
+				s := anySituation(r, kinds)
+				if f := prone[rule.ID]; f != nil {
+					f(&s)
+				}
+				p, err := compose.Without(s, rule.ID)
+				require.NoError(t, err)
+				list, err := check.Plan(s, p)
+				require.NoError(t, err)
+				if slices.ContainsFunc(list, func(b check.Breach) bool { return b.Rule == rule.ID }) {
+					return
+				}
+			}
+			assert.Fail(t, "no plan breaks it: the composer does not need it, or the checker does not see it", rule.Never)
+		})
+	}
+}
