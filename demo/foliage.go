@@ -2,7 +2,7 @@ package demo
 
 import (
 	"tendermend/core/roots"
-	"tendermend/core/treatment"
+	"tendermend/core/treatment/sheet"
 	"tendermend/record"
 	"tendermend/sim"
 )
@@ -16,8 +16,8 @@ func monstera(c *clinic) {
 	h.examine(171, []string{"leaf.yellow-many-fast", "leaf.drooping", "med.wet-long", "med.dense", "root.smell", "root.mushy", "care.water-often"},
 		[]string{"pest.cotton", "pest.webbing", "med.dry-through", "stem.soft-brown"})
 	h.accept(171, "root-rot", "pot-too-big")
-	h.plan(170, treatment.Answers{RootBallCM: p(9.0), LiveRoots: p(6), RootWash: "peroxide"})
-	h.did(170, "baseline", "unpot", "wash-roots", "tally", "root-wash-peroxide", "prepare-pot", "pot-up", "clear-cover")
+	h.plan(170, sheet.Answers{RootBallCM: p(9.0), LiveRoots: p(6), RootWash: "peroxide"})
+	h.carryOut(170)
 	h.life.plant.Treat()
 	h.life.plant.LoseRoots(0.25)
 	h.tally(170, roots.Count{Live: 6, Doubtful: 2, Mushy: 19}, 35, 0, 9)
@@ -38,8 +38,8 @@ func philodendron(c *clinic) {
 	h.begin(sim.Spec{LeafMM: 95, Roots: 0.25, Reserves: 0.6, Water: 0.9, Rot: 0.4, Vigour: 1.25, Still: 60})
 	h.examine(150, []string{"root.mushy", "leaf.yellow-many-fast", "med.wet-long", "root.smell"}, []string{"pest.cotton", "med.dry-through"})
 	h.accept(150, "root-rot")
-	h.plan(150, treatment.Answers{RootBallCM: p(7.0), LiveRoots: p(5), RootWash: "soap"})
-	h.did(150, "baseline", "unpot", "wash-roots", "tally", "root-wash-soap", "prepare-pot", "pot-up", "clear-cover")
+	h.plan(150, sheet.Answers{RootBallCM: p(7.0), LiveRoots: p(5), RootWash: "soap"})
+	h.carryOut(150)
 	h.life.plant.Treat()
 	h.life.plant.LoseRoots(0.3)
 	h.potted(150, 9.5, 8.5, "equal parts of soil, perlite and bark")
@@ -56,7 +56,7 @@ func haworthia(c *clinic) {
 	h.life.every = 30
 	h.examine(74, []string{"leaf.scorch-sunside", "course.one-side", "care.sun-jump", "new.clean", "course.sudden"}, []string{"course.spreading", "leaf.powder-white", "pest.cotton"})
 	h.accept(74, "sun-scorch")
-	h.plan(74, treatment.Answers{})
+	h.plan(74, sheet.Answers{})
 	h.check(73, "marked-leaves", 5)
 	h.live(55)
 	h.check(55, "marked-leaves", 5)
@@ -71,7 +71,7 @@ func maranta(c *clinic) {
 	h.begin(sim.Spec{LeafMM: 110, Roots: 0.7, Reserves: 0.6, Water: 0.01, Vigour: 1.3})
 	h.examine(205, []string{"med.dry-through", "leaf.curled-in", "leaf.drooping", "leaf.crisp", "med.repels"}, []string{"root.smell", "stem.soft-brown", "pest.webbing"})
 	h.accept(205, "drought", "medium-repels")
-	h.plan(205, treatment.Answers{})
+	h.plan(205, sheet.Answers{})
 	h.soak(205)
 	h.live(105)
 	h.close(105, record.OutcomeMended, "Water from below, once a week, and never let the peat dry through again.")
@@ -84,7 +84,7 @@ func nephrolepis(c *clinic) {
 	h.begin(sim.Spec{LeafMM: 260, Roots: 0.8, Reserves: 0.6, Water: 0.01, Vigour: 1})
 	h.examine(4, []string{"med.dry-through", "leaf.drooping", "leaf.crisp", "leaf.edges-brown", "care.water-missed"}, []string{"pest.scale-bumps", "root.smell"})
 	h.accept(4, "drought")
-	h.plan(4, treatment.Answers{})
+	h.plan(4, sheet.Answers{})
 	h.soak(4)
 	h.live(0)
 }
@@ -96,7 +96,7 @@ func pothos(c *clinic) {
 	h.life.every = 40
 	h.examine(240, []string{"med.dry-through", "leaf.curled-in", "leaf.yellow-many-fast", "care.water-missed"}, []string{"root.smell", "pest.cotton"})
 	h.accept(240, "drought")
-	h.plan(240, treatment.Answers{})
+	h.plan(240, sheet.Answers{})
 	h.soak(240)
 	h.live(200)
 	h.confirm(200, "mended-by", "drought")
@@ -111,7 +111,7 @@ func peaceLily(c *clinic) {
 	h.begin(sim.Spec{LeafMM: 210, Roots: 0.7, Reserves: 0.6, Water: 0.6, Vigour: 0.8})
 	h.examine(46, []string{"place.low-light", "leaf.stretched", "leaf.dark-floppy", "course.slow", "leaf.small-new"}, []string{"root.smell", "pest.webbing", "med.wet-long"})
 	h.accept(46, "low-light")
-	h.plan(46, treatment.Answers{})
+	h.plan(46, sheet.Answers{})
 	h.meter(46, 700, 8, 17, 22, 45)
 	h.live(10)
 	h.meter(10, 3800, 9, 17, 23, 45)
@@ -126,7 +126,7 @@ func inchPlant(c *clinic) {
 	h.begin(sim.Spec{LeafMM: 55, Leaves: 18, Roots: 0.8, Reserves: 0.6, Water: 0.6, Vigour: 1.4})
 	h.examine(129, []string{"leaf.stretched", "stem.bare", "place.low-light"}, []string{"pest.webbing", "med.wet-long"})
 	h.accept(129, "low-light")
-	h.plan(129, treatment.Answers{})
+	h.plan(129, sheet.Answers{})
 	h.live(90)
 	h.confirm(90, "mended-by", "self-shading", "low-light")
 	h.close(88, record.OutcomeGiven, "To the harbour school's window sill.")
@@ -139,7 +139,7 @@ func deliciosa(c *clinic) {
 	h.begin(sim.Spec{LeafMM: 310, Roots: 0.35, Reserves: 0.6, Water: 0.95, Rot: 0.5, Vigour: 1.25})
 	h.examine(232, []string{"leaf.yellow-many-fast", "med.wet-long", "root.mushy", "root.smell", "pot.oversize"}, []string{"pest.cotton", "stem.soft-brown", "med.dry-through"})
 	h.accept(232, "root-rot")
-	h.plan(231, treatment.Answers{RootBallCM: p(12.0), LiveRoots: p(8), RootWash: "soap"})
+	h.plan(231, sheet.Answers{RootBallCM: p(12.0), LiveRoots: p(8), RootWash: "soap"})
 	h.life.plant.Treat()
 	h.life.plant.LoseRoots(0.35)
 	h.live(30)
@@ -154,7 +154,7 @@ func syngonium(c *clinic) {
 	h.begin(sim.Spec{LeafMM: 120, Roots: 0.8, Reserves: 0.6, Water: 0.7, Vigour: 1.3})
 	h.examine(140, []string{"leaf.tips-brown", "place.dry-air", "leaf.edges-brown", "new.clean"}, []string{"pest.webbing", "root.smell", "med.crust"})
 	h.accept(140, "dry-air")
-	h.plan(140, treatment.Answers{})
+	h.plan(140, sheet.Answers{})
 	h.live(52)
 	h.confirm(52, "mended-by", "dry-air")
 	h.close(50, record.OutcomeKept, "Tips stay brown where they were; look again when the heating goes on.")
@@ -170,7 +170,7 @@ func calathea(c *clinic) {
 	h.life.stop = true
 	h.examine(88, []string{"root.mushy", "root.smell", "stem.soft-brown", "leaf.drooping", "med.wet-long"}, []string{"pest.webbing", "med.dry-through"})
 	h.accept(88, "root-rot", "base-rot")
-	h.plan(88, treatment.Answers{RootBallCM: p(4.0), LiveRoots: p(2), RootWash: "peroxide"})
+	h.plan(88, sheet.Answers{RootBallCM: p(4.0), LiveRoots: p(2), RootWash: "peroxide"})
 	h.live(70)
 	h.check(69, "wilt", 1, "smell", 1, "rot", 1)
 	h.shoot(h.on(69))
@@ -185,7 +185,7 @@ func hoya(c *clinic) {
 	h.begin(sim.Spec{LeafMM: 60, Roots: 0.02, Reserves: 0.7, Water: 0.5, Lag: 13, Every: 4, RootMM: 1.3, Vigour: 1})
 	h.examine(64, []string{"stem.severed", "course.sudden"}, []string{"root.mushy", "pest.cotton", "stem.soft-brown"})
 	h.accept(64, "detached")
-	h.plan(64, treatment.Answers{LiveRoots: p(0), WarmthC: p(23.0), HumidityPct: p(60.0)})
+	h.plan(64, sheet.Answers{LiveRoots: p(0), WarmthC: p(23.0), HumidityPct: p(60.0)})
 	h.life.plant.Treat()
 	h.live(0)
 }
@@ -197,7 +197,7 @@ func lyrata(c *clinic) {
 	h.begin(sim.Spec{LeafMM: 240, Roots: 0.8, Reserves: 0.7, Water: 0.6, Vigour: 1.2})
 	h.examine(110, []string{"leaf.dropping-fast", "place.draught", "course.sudden", "leaf.edges-brown"}, []string{"med.wet-long", "med.dry-through", "pest.scale-bumps"})
 	h.accept(110, "draught")
-	h.plan(110, treatment.Answers{})
+	h.plan(110, sheet.Answers{})
 	h.live(0)
 }
 
@@ -208,7 +208,7 @@ func aglaonema(c *clinic) {
 	h.begin(sim.Spec{LeafMM: 160, Roots: 0.25, Reserves: 0.6, Water: 0.9, Rot: 0.45, Pest: "mealybug", Pests: 0.3, WarmC: 22, Vigour: 1.1})
 	h.examine(52, []string{"root.mushy", "root.smell", "med.wet-long", "pest.cotton", "leaf.sticky"}, []string{"pest.webbing", "stem.soft-brown", "med.dry-through"})
 	h.accept(52, "root-rot", "mealybug")
-	h.plan(52, treatment.Answers{RootBallCM: p(7.0), LiveRoots: p(6), RootWash: "soap", WarmthC: p(22.0)})
+	h.plan(52, sheet.Answers{RootBallCM: p(7.0), LiveRoots: p(6), RootWash: "soap", WarmthC: p(22.0)})
 	h.life.plant.Treat()
 	h.life.plant.LoseRoots(0.4)
 	h.live(0)

@@ -15,6 +15,7 @@ import (
 	"tendermend/core/plant"
 	"tendermend/core/roots"
 	"tendermend/core/treatment"
+	"tendermend/core/treatment/sheet"
 	"tendermend/core/water"
 	"tendermend/record"
 	"tendermend/store"
@@ -130,15 +131,12 @@ func (h *hand) accept(daysAgo int, causes ...string) {
 	h.write(daysAgo, record.Body{Diagnosed: &record.Diagnosed{Causes: append([]string{}, causes...)}})
 }
 
-func (h *hand) plan(daysAgo int, a treatment.Answers) {
+func (h *hand) plan(daysAgo int, a sheet.Answers) {
 	h.write(daysAgo, record.Body{Planned: &record.Planned{Answers: a}})
 }
 
-func (h *hand) did(daysAgo int, steps ...string) {
-	for _, s := range steps {
-		h.write(daysAgo, record.Body{Did: &record.Did{Step: s}})
-	}
-}
+// carryOut does what the plan asks for by a day.
+func (h *hand) carryOut(daysAgo int) { h.tickDue(h.on(daysAgo)) }
 
 // tickDue ticks what was due by a day and is not ticked yet, as of that day.
 func (h *hand) tickDue(on day.Day) {
@@ -157,8 +155,13 @@ func (h *hand) tickDue(on day.Day) {
 	}
 }
 
-func (h *hand) skip(daysAgo int, step, why string) {
-	h.write(daysAgo, record.Body{Did: &record.Did{Step: step, Skipped: true, Reason: why}})
+// skip leaves out the open steps of an operator, and says why.
+func (h *hand) skip(daysAgo int, op treatment.OperatorID, why string) {
+	for _, step := range h.state().Plan.Steps {
+		if _, ticked := h.state().Ticks[step.ID]; step.Op == string(op) && !ticked {
+			h.write(daysAgo, record.Body{Did: &record.Did{Step: step.ID, Skipped: true, Reason: why}})
+		}
+	}
 }
 
 // water writes waterings about every so many days, from one day to a later one.

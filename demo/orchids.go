@@ -3,6 +3,7 @@ package demo
 import (
 	"tendermend/core/roots"
 	"tendermend/core/treatment"
+	"tendermend/core/treatment/sheet"
 	"tendermend/record"
 	"tendermend/sim"
 )
@@ -18,13 +19,13 @@ func zygopetalum(c *clinic) {
 	h.examine(262, []string{"care.new-arrival", "stem.shrivelled-newest", "med.broken-down", "med.wet-long", "root.mushy", "root.few-live", "root.no-tips", "root.smell"},
 		[]string{"pest.scale-bumps", "pest.cotton", "stem.soft-brown", "leaf.black-mush", "flower.in-spike"})
 	h.accept(262, "root-rot", "medium-collapsed")
-	h.plan(262, treatment.Answers{LiveRoots: p(3), LiveTips: p(0), RootBallCM: p(6.0), Reserves: treatment.Ridged, LookDays: p(2), WarmthC: p(22.0), HumidityPct: p(55.0), InSpike: p(false), School: "S1"})
-	h.did(262, "baseline", "unpot", "clean-base", "tally")
+	h.plan(262, sheet.Answers{LiveRoots: p(3), LiveTips: p(0), RootBallCM: p(6.0), Reserves: treatment.Ridged, LookDays: p(2), WarmthC: p(22.0), HumidityPct: p(55.0), InSpike: p(false), School: "S1"})
+	h.carryOut(262)
 	h.life.plant.Treat()
 	h.life.plant.LoseRoots(0.1)
 	h.tally(262, roots.Count{Live: 3, Doubtful: 2, DeadDry: 4, Mushy: 14}, 28, 0, 6)
 	h.potted(261, 9, 9, "no medium, a cup of water below")
-	h.did(261, "dry-cut", "cup", "warm-shade")
+	h.carryOut(261)
 	h.life.away = [][2]int{{124, 98}}
 	h.live(126)
 	h.note(125, "Trip to the islands; the sitter has the list of the ticket hall, the cage was not on it.")
@@ -61,12 +62,12 @@ func coelogyne(c *clinic) {
 	h.examine(118, []string{"care.new-arrival", "root.dry-dead", "root.few-live", "leaf.wrinkled", "stem.shrivelled-oldest", "root.no-tips"},
 		[]string{"root.mushy", "root.smell", "pest.scale-bumps", "stem.soft-brown", "flower.in-spike"})
 	h.accept(118, "dry-root-loss")
-	h.plan(117, treatment.Answers{LiveRoots: p(2), RootBallCM: p(8.0), Reserves: treatment.Plump, HumidityPct: p(62.0), WarmthC: p(19.0), LookDays: p(5), InSpike: p(false), School: "S3"})
-	h.did(117, "baseline", "unpot", "clean-base", "tally")
+	h.plan(117, sheet.Answers{LiveRoots: p(2), RootBallCM: p(8.0), Reserves: treatment.Plump, HumidityPct: p(62.0), WarmthC: p(19.0), LookDays: p(5), InSpike: p(false), School: "S3"})
+	h.carryOut(117)
 	h.life.plant.Treat()
 	h.life.plant.LoseRoots(0.1)
 	h.tally(117, roots.Count{Live: 2, Doubtful: 5, DeadDry: 31}, 40, 0, 8)
-	h.did(116, "dry-cut", "prepare-lean-pot", "stake-firm", "mist-leaves", "warm-shade")
+	h.carryOut(116)
 	h.live(0)
 }
 
@@ -78,13 +79,13 @@ func masdevallia(c *clinic) {
 	h.life.stop = true
 	h.examine(150, []string{"place.heat", "leaf.dropping-fast", "root.mushy", "med.wet-long", "leaf.yellow-from-base"}, []string{"pest.webbing", "leaf.mosaic"})
 	h.accept(150, "root-rot", "heat-stress")
-	h.plan(150, treatment.Answers{LiveRoots: p(1), RootBallCM: p(3.0), Reserves: treatment.Shrivelled, WarmthC: p(27.0), HumidityPct: p(50.0), LookDays: p(2), InSpike: p(false), School: "S1"})
+	h.plan(150, sheet.Answers{LiveRoots: p(1), RootBallCM: p(3.0), Reserves: treatment.Shrivelled, WarmthC: p(27.0), HumidityPct: p(50.0), LookDays: p(2), InSpike: p(false), School: "S1"})
 	h.life.now = h.on(150)
 	h.life.plant.Flood()
 	h.life.plant.LoseRoots(0)
 	h.shoot(h.on(150))
-	h.did(150, "baseline", "unpot", "clean-base", "tally", "dry-cut", "cup")
-	h.skip(148, "change-water", "the deck was closed for the storm")
+	h.carryOut(150)
+	h.skip(148, treatment.ChangeWater, "the deck was closed for the storm")
 	h.check(146, "wilt", 1, "smell", 1, "rot", 1, "live-tips", 0)
 	for range 9 {
 		h.life.plant.Step()
@@ -102,10 +103,10 @@ func slipper(c *clinic) {
 	h.life.stop = true // its gate is open, and nobody has passed it yet
 	h.examine(66, []string{"root.few-live", "root.dry-dead", "root.no-tips", "leaf.wrinkled", "stem.wobbly"}, []string{"root.mushy", "pest.scale-bumps", "flower.in-spike"})
 	h.accept(66, "dry-root-loss")
-	h.plan(66, treatment.Answers{LiveRoots: p(0), Reserves: treatment.Shrivelled, WarmthC: p(23.0), HumidityPct: p(42.0), LookDays: p(2), RootBallCM: p(4.0), InSpike: p(false), School: "S1"})
-	h.did(66, "baseline", "unpot", "clean-base", "tally")
+	h.plan(66, sheet.Answers{LiveRoots: p(0), Reserves: treatment.Shrivelled, WarmthC: p(23.0), HumidityPct: p(42.0), LookDays: p(2), RootBallCM: p(4.0), InSpike: p(false), School: "S1"})
+	h.carryOut(66)
 	h.life.plant.Treat()
-	h.did(65, "dry-cut", "cup", "warm-shade")
+	h.carryOut(65)
 	h.live(0)
 }
 
@@ -115,10 +116,10 @@ func moth(c *clinic) {
 	h.begin(sim.Spec{LeafMM: 210, Roots: 0.12, Reserves: 0.8, Water: 0.3, Lag: 60, Every: 8, RootMM: 0.8, Vigour: 1})
 	h.examine(29, []string{"root.moss-grown", "root.dry-dead", "root.few-live", "root.no-tips", "leaf.wrinkled"}, []string{"root.mushy", "stem.soft-brown", "pest.cotton", "flower.in-spike"})
 	h.accept(29, "dry-root-loss", "moss-smothered")
-	h.plan(29, treatment.Answers{LiveRoots: p(2), Reserves: treatment.Plump, HumidityPct: p(58.0), WarmthC: p(23.0), LookDays: p(4), RootBallCM: p(7.0), InSpike: p(false), School: "S3"})
-	h.did(29, "baseline", "unpot", "clean-base", "clean-moss", "tally")
+	h.plan(29, sheet.Answers{LiveRoots: p(2), Reserves: treatment.Plump, HumidityPct: p(58.0), WarmthC: p(23.0), LookDays: p(4), RootBallCM: p(7.0), InSpike: p(false), School: "S3"})
+	h.carryOut(29)
 	h.life.plant.Treat()
-	h.did(28, "dry-cut", "prepare-lean-pot", "stake-firm", "warm-shade", "mist-leaves")
+	h.carryOut(28)
 	h.live(0)
 }
 
@@ -129,7 +130,7 @@ func vanda(c *clinic) {
 	h.begin(sim.Spec{LeafMM: 240, Roots: 0.1, Reserves: 0.5, Water: 0.3, Lag: 70, Every: 10, RootMM: 0.85, WarmC: 24, Vigour: 1})
 	h.examine(236, []string{"root.dry-dead", "root.few-live", "root.no-tips", "leaf.wrinkled", "root.moss-grown"}, []string{"root.mushy", "stem.soft-brown", "pest.scale-bumps", "flower.in-spike"})
 	h.accept(236, "dry-root-loss")
-	h.plan(236, treatment.Answers{LiveRoots: p(2), Reserves: treatment.Ridged, HumidityPct: p(66.0), WarmthC: p(25.0), LookDays: p(1), RootBallCM: p(9.0), InSpike: p(false), School: "S6"})
+	h.plan(236, sheet.Answers{LiveRoots: p(2), Reserves: treatment.Ridged, HumidityPct: p(66.0), WarmthC: p(25.0), LookDays: p(1), RootBallCM: p(9.0), InSpike: p(false), School: "S6"})
 	h.life.plant.Treat()
 	h.life.every = 30
 	h.live(40)
@@ -144,7 +145,7 @@ func oncidium(c *clinic) {
 	h.begin(sim.Spec{LeafMM: 280, Roots: 0.25, Reserves: 0.7, Water: 0.5, Lag: 50, Every: 9, RootMM: 0.7, Vigour: 0.8})
 	h.examine(96, []string{"flower.in-spike", "stem.shrivelled-oldest", "leaf.wrinkled", "course.slow"}, []string{"root.mushy", "root.smell", "pest.scale-bumps", "med.wet-long"})
 	h.accept(96, "bloom-drain")
-	h.plan(96, treatment.Answers{LiveRoots: p(7), Reserves: treatment.Ridged, LookDays: p(6), InSpike: p(true), HumidityPct: p(55.0), WarmthC: p(20.0)})
+	h.plan(96, sheet.Answers{LiveRoots: p(7), Reserves: treatment.Ridged, LookDays: p(6), InSpike: p(true), HumidityPct: p(55.0), WarmthC: p(20.0)})
 	h.life.plant.Treat()
 	h.live(0)
 }
@@ -156,7 +157,7 @@ func dendrobium(c *clinic) {
 	h.begin(sim.Spec{LeafMM: 120, Roots: 0.14, Reserves: 0.8, Water: 0.3, Lag: 45, Every: 9, RootMM: 0.8, Vigour: 1.1})
 	h.examine(175, []string{"root.dry-dead", "root.few-live", "med.broken-down", "root.no-tips", "stem.shrivelled-oldest"}, []string{"root.mushy", "root.smell", "pest.scale-bumps", "flower.in-spike", "stem.soft-brown"})
 	h.accept(175, "dry-root-loss", "medium-collapsed")
-	h.plan(175, treatment.Answers{LiveRoots: p(3), Reserves: treatment.Plump, HumidityPct: p(52.0), WarmthC: p(21.0), LookDays: p(7), RootBallCM: p(7.0), InSpike: p(false), School: "S5"})
+	h.plan(175, sheet.Answers{LiveRoots: p(3), Reserves: treatment.Plump, HumidityPct: p(52.0), WarmthC: p(21.0), LookDays: p(7), RootBallCM: p(7.0), InSpike: p(false), School: "S5"})
 	h.life.plant.Treat()
 	h.live(0)
 }
@@ -168,7 +169,7 @@ func miltoniopsis(c *clinic) {
 	h.begin(sim.Spec{LeafMM: 180, Roots: 0.12, Reserves: 0.6, Water: 0.8, Rot: 0.4, Lag: 30, Every: 9, RootMM: 0.8, Vigour: 1})
 	h.examine(72, []string{"root.mushy", "root.few-live", "leaf.wrinkled", "med.wet-long"}, []string{"stem.soft-brown", "pest.scale-bumps", "root.smell", "flower.in-spike"})
 	h.accept(72, "root-rot")
-	h.plan(72, treatment.Answers{LiveRoots: p(3), Reserves: treatment.Ridged, HumidityPct: p(60.0), WarmthC: p(19.0), LookDays: p(3), RootBallCM: p(5.0), InSpike: p(false), School: "S4"})
+	h.plan(72, sheet.Answers{LiveRoots: p(3), Reserves: treatment.Ridged, HumidityPct: p(60.0), WarmthC: p(19.0), LookDays: p(3), RootBallCM: p(5.0), InSpike: p(false), School: "S4"})
 	h.life.plant.Treat()
 	h.live(0)
 }

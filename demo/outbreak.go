@@ -1,7 +1,7 @@
 package demo
 
 import (
-	"tendermend/core/treatment"
+	"tendermend/core/treatment/sheet"
 	"tendermend/record"
 	"tendermend/sim"
 )
@@ -21,10 +21,10 @@ func aeschynanthus(c *clinic) {
 	h.accept(15, "mealybug")
 	h.move(15, "Customs cage", record.Isolated, "mealybugs in the joints")
 	h.meter(15, 5200, 12, 20, 26, 50)
-	h.plan(15, treatment.Answers{WarmthC: p(24.0)})
-	h.did(15, "isolate", "baseline", "strip-worst", "wash-down", "dab")
+	h.plan(15, sheet.Answers{WarmthC: p(24.0)})
+	h.carryOut(15)
 	h.life.plant.Spray()
-	h.did(14, "soap-dusk", "fresh-medium", "neighbours")
+	h.carryOut(14)
 	h.check(12, "live-pests", 1, "wilt", 0, "smell", 0)
 	h.life.plant.Spray()
 	h.confirm(15, "seen", "mealybug")
@@ -42,7 +42,7 @@ func dischidia(c *clinic) {
 	h.life.now = h.on(164)
 	h.accept(164, "mealybug")
 	h.move(164, "Customs cage", record.Isolated, "mealybugs under the leaves")
-	h.plan(164, treatment.Answers{WarmthC: p(23.0)})
+	h.plan(164, sheet.Answers{WarmthC: p(23.0)})
 	h.live(60)
 	h.confirm(60, "mended-by", "mealybug")
 	h.move(58, "Boiler corner", record.Clean, "three clean looks over a whole generation")
@@ -58,6 +58,6 @@ func begonia(c *clinic) {
 	h.life.now = h.on(84)
 	h.accept(84, "spider-mite")
 	h.move(84, "Customs cage", record.Isolated, "webbing under the leaves")
-	h.plan(84, treatment.Answers{WarmthC: p(21.0)})
+	h.plan(84, sheet.Answers{WarmthC: p(21.0)})
 	h.live(0)
 }

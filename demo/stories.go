@@ -17,7 +17,7 @@ func yesNo(yes bool) int {
 
 // soak wets a dried-out root ball through, as its plan says.
 func (h *hand) soak(daysAgo int) {
-	h.did(daysAgo, "baseline", "soak-below", "check-core", "shade")
+	h.carryOut(daysAgo)
 	h.life.plant.GiveWater()
 	h.life.plant.Treat()
 	h.check(daysAgo, "core-wet", 1, "wilt", 1, "smell", 0)

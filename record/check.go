@@ -160,7 +160,7 @@ func (a *Arrived) check(s situation) (faults Faults) {
 		switch {
 		case !known:
 			faults = append(faults, Fault{Field: "arrived.profile", Message: fmt.Sprintf("the kind %q is not known; pick one from the list, or leave it empty and pick only its habit", a.Profile)})
-		case ok && p.Habit != habit.ID:
+		case ok && !p.GrowsAs(habit.ID):
 			faults = append(faults, Fault{Field: "arrived.habit", Message: fmt.Sprintf("%s does not grow like that; leave the habit to the kind", p.Botanical)})
 		}
 	}
@@ -242,10 +242,10 @@ func CheckPlan(p Planned, s State) Faults {
 }
 
 func (p *Planned) check(s situation) (faults Faults) {
-	if s.state.Verdict == nil || len(s.state.Verdict.Causes) == 0 {
-		faults = append(faults, Fault{Field: "planned", Message: "accept at least one cause before a plan is made", Conflict: true})
-	}
 	a := p.Answers
+	if (s.state.Verdict == nil || len(s.state.Verdict.Causes) == 0) && a.Wish == "" {
+		faults = append(faults, Fault{Field: "planned", Message: "accept at least one cause, or say what you wish to do, before a plan is made", Conflict: true})
+	}
 	between(&faults, "planned.answers.rootBallCm", a.RootBallCM, 0.5, 200, "cm")
 	between(&faults, "planned.answers.potWidthCm", a.PotWidthCM, 1, 200, "cm")
 	between(&faults, "planned.answers.warmthC", a.WarmthC, -10, 45, "°C")
@@ -253,6 +253,16 @@ func (p *Planned) check(s situation) (faults Faults) {
 	countBetween(&faults, "planned.answers.liveRoots", a.LiveRoots, 0, 500)
 	countBetween(&faults, "planned.answers.liveTips", a.LiveTips, 0, 500)
 	countBetween(&faults, "planned.answers.lookDays", a.LookDays, 1, 60)
+	countBetween(&faults, "planned.answers.deadRoots", a.DeadRoots, 0, 500)
+	countBetween(&faults, "planned.answers.offsetsSeen", a.OffsetsSeen, 0, 100)
+	countBetween(&faults, "planned.answers.growths", a.Growths, 0, 500)
+	countBetween(&faults, "planned.answers.ownedDays", a.OwnedDays, 0, 40000)
+	for i, e := range a.Edits {
+		between(&faults, fmt.Sprintf("planned.answers.edits[%d].potWidthCm", i), e.PotWidthCM, 1, 200, "cm")
+		if e.Day != nil {
+			countBetween(&faults, fmt.Sprintf("planned.answers.edits[%d].day", i), e.Day, 0, 400)
+		}
+	}
 	return faults
 }
 
@@ -260,13 +270,16 @@ func (d *Did) check(s situation) (faults Faults) {
 	if s.state.Plan == nil {
 		return Faults{{Field: "did.step", Message: "there is no plan to tick", Conflict: true}}
 	}
-	title := ""
+	title, recurs := "", false
 	for _, step := range s.state.Plan.Steps {
 		if step.ID == d.Step {
-			title = step.Title
+			title, recurs = step.Title, step.Every > 0
 		}
 	}
 	tick, ticked := s.state.Ticks[d.Step]
+	if recurs && tick.On != s.entry.On && !tick.Skipped {
+		ticked = false // it comes back
+	}
 	switch {
 	case title == "":
 		faults = append(faults, Fault{Field: "did.step", Message: fmt.Sprintf("the plan has no step %q; it may have been made anew", d.Step), Conflict: true})

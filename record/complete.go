@@ -3,13 +3,17 @@ package record
 import (
 	"encoding/json"
 	"fmt"
+	"slices"
+	"strings"
 
+	"tendermend/core/cause"
 	"tendermend/core/climate"
 	"tendermend/core/day"
 	"tendermend/core/diagnosis"
 	"tendermend/core/pest"
 	"tendermend/core/plant"
 	"tendermend/core/treatment"
+	"tendermend/core/treatment/sheet"
 )
 
 // keptChances is how many causes of the differential are kept with a diagnosis.
@@ -52,11 +56,17 @@ func Complete(e *Entry, entries []Entry, c Context) error {
 		}
 		e.Diagnosed = &d
 	case e.Planned != nil:
-		plan, err := treatment.Compose(state.Situation(e.Planned.Answers, e.On, c))
+		made, err := sheet.Of(state.Situation(e.Planned.Answers, e.Planned.Keeps, e.On, c))
 		if err != nil {
 			return err
 		}
-		e.Planned = &Planned{Answers: e.Planned.Answers, Keeps: e.Planned.Keeps, Plan: &plan}
+		for i, b := range made.Breaches {
+			if strings.TrimSpace(b.Reason) == "" {
+				rule, _ := treatment.RuleByID(b.Rule)
+				return Faults{{Field: fmt.Sprintf("planned.answers.edits[%d]", i), Message: fmt.Sprintf("this plan would %s (%s): %s; say why you do it all the same", rule.Never, b.Rule, b.Why)}}
+			}
+		}
+		e.Planned = &Planned{Answers: e.Planned.Answers, Keeps: e.Planned.Keeps, Plan: &made.Sheet}
 	case e.Staged != nil:
 		staged := *e.Staged
 		staged.GateOpen = situation{state: state, entry: *e}.gateOpen()
@@ -109,45 +119,89 @@ func (s State) Examination(on day.Day, south bool) diagnosis.Examination {
 	return e
 }
 
-// Situation gives what a plan is composed for: the causes last accepted, with
-// what the record knows where the carer did not answer.
-func (s State) Situation(a treatment.Answers, on day.Day, c Context) treatment.Situation {
+// Situation gives what a plan is made for, with the answers that the carer gave
+// and, where he did not, what the record knows. A plan made anew in the middle of
+// the same work takes what was done as it is.
+func (s State) Situation(a sheet.Answers, keeps bool, on day.Day, c Context) (treatment.Situation, sheet.Answers) {
 	if a.PotWidthCM == nil {
 		a.PotWidthCM = s.Pot.WidthCM
 	}
-	if a.InSpike == nil && s.Examined != nil {
-		for _, id := range s.Examined.Present {
-			if id == "flower.in-spike" {
-				yes := true
-				a.InSpike = &yes
-			}
-		}
-		for _, id := range s.Examined.Absent {
-			if id == "flower.in-spike" {
-				no := false
-				a.InSpike = &no
-			}
-		}
+	if a.InSpike == nil {
+		a.InSpike = s.sawSpike()
 	}
 	s.tallied(&a, on)
-	sit := treatment.Situation{Habit: s.Habit, Profile: s.Profile, Season: climate.SeasonOf(on, c.South), Start: on, Answers: a, Household: c.Household, Warmth: s.warmthFor(a)}
+	sit := treatment.Situation{Kind: s.kindID(), Habit: s.Habit.ID, Profile: s.Profile, Causes: []cause.ID{}, On: on, South: c.South, Household: c.Household}
 	if s.Verdict != nil {
-		sit.Causes, sit.Chances = s.Verdict.Causes, map[string]float64{}
+		sit.Chances, sit.Rivals = map[cause.ID]float64{}, map[cause.ID]float64{}
+		for _, id := range s.Verdict.Causes {
+			sit.Causes = append(sit.Causes, cause.ID(id))
+		}
 		for _, said := range s.Verdict.Chances {
-			sit.Chances[said.ID] = said.Chance
+			if slices.Contains(s.Verdict.Causes, said.ID) {
+				sit.Chances[cause.ID(said.ID)] = said.Chance
+			} else {
+				sit.Rivals[cause.ID(said.ID)] = said.Chance
+			}
 		}
 	}
-	return sit
+	w := s.warmthFor(a)
+	low, high := w.Of(on)
+	sit.Place.LowC, sit.Place.HighC = treatment.N(low), treatment.N(high)
+	sit.Answers.Isolated = treatment.Yes{Said: s.Isolation == Isolated, Known: s.Isolation == Isolated}
+	if a.OwnedDays == nil && on-s.ArrivedOn < fragileDays {
+		owned := int(on - s.ArrivedOn)
+		a.OwnedDays = &owned
+	}
+	if keeps {
+		sit.Answers.Done = s.done(on)
+	}
+	return sit, a
+}
+
+// kindID is the id of its kind, where it ships with the program.
+func (s State) kindID() string {
+	if s.Profile == nil || s.Profile.Own {
+		return ""
+	}
+	return s.Profile.ID
+}
+
+// sawSpike says whether the last look saw a flower spike; nil where it did not
+// look.
+func (s State) sawSpike() *bool {
+	if s.Examined == nil {
+		return nil
+	}
+	const sign = "flower.in-spike"
+	seen := slices.Contains(s.Examined.Present, sign)
+	if !seen && !slices.Contains(s.Examined.Absent, sign) {
+		return nil
+	}
+	return &seen
+}
+
+// done lists what was carried out of the plan that is replaced, with its day.
+func (s State) done(on day.Day) []treatment.Event {
+	var list []treatment.Event
+	if s.Plan == nil {
+		return nil
+	}
+	for _, step := range s.Plan.Steps {
+		if tick, ticked := s.Ticks[step.ID]; ticked && !tick.Skipped && step.Op != "" {
+			list = append(list, treatment.Event{Event: step.Op, Day: int(tick.On - on)})
+		}
+	}
+	return list
 }
 
 // warmthFor gives the warmth that a plan with these answers reckons with.
-func (s State) warmthFor(a treatment.Answers) pest.Warmth {
+func (s State) warmthFor(a sheet.Answers) pest.Warmth {
 	s.PlanAnswers = a
 	return s.Warmth()
 }
 
 // tallied answers from a fresh root tally what the carer did not.
-func (s State) tallied(a *treatment.Answers, on day.Day) {
+func (s State) tallied(a *sheet.Answers, on day.Day) {
 	if len(s.Tallies) == 0 || on-s.Tallies[len(s.Tallies)-1].On > readingDays {
 		return
 	}
@@ -155,6 +209,10 @@ func (s State) tallied(a *treatment.Answers, on day.Day) {
 	if a.LiveRoots == nil && last.Counted() > 0 {
 		n := last.InMedium.Live + last.InMedium.Doubtful + last.InAir.Live + last.InAir.Doubtful
 		a.LiveRoots = &n
+		if a.DeadRoots == nil {
+			dead := last.Counted() - n
+			a.DeadRoots = &dead
+		}
 	}
 	if a.LiveTips == nil {
 		a.LiveTips = last.Tips

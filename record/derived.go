@@ -195,17 +195,17 @@ func (d *deriver) growth(season climate.Season) {
 	}
 }
 
-// sprayingSteps are the steps of plans that put something on the leaves.
-var sprayingSteps = []string{"soap-dusk", "soap-or-oil", "fungicide", "systemic"}
-
 func (d *deriver) sprays() {
 	if n := len(d.state.Treatments); n > 0 && d.today-d.state.Treatments[n-1].On <= sprayedDays {
 		last := d.state.Treatments[n-1]
 		d.add("care.sprayed", true, last.On, last.Product+" was used on it.", "products used in the last 21 days", "as recorded")
 		return
 	}
-	for _, step := range sprayingSteps {
-		if t, ok := d.state.Ticks[step]; ok && !t.Skipped && d.today-t.On <= sprayedDays {
+	if d.state.Plan == nil {
+		return
+	}
+	for _, step := range d.state.Plan.Steps {
+		if t, ok := d.state.Ticks[step.ID]; ok && step.Sprays() && !t.Skipped && d.today-t.On <= sprayedDays {
 			d.add("care.sprayed", true, t.On, "A step of its plan sprayed it.", "spraying steps of the last 21 days", "as recorded")
 			return
 		}

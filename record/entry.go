@@ -16,7 +16,7 @@ import (
 	"tendermend/core/plant"
 	"tendermend/core/recovery"
 	"tendermend/core/roots"
-	"tendermend/core/treatment"
+	"tendermend/core/treatment/sheet"
 	"tendermend/core/water"
 	"tendermend/core/working"
 )
@@ -207,12 +207,12 @@ type Diagnosed struct {
 
 // Planned is the plan as composed on that day.
 type Planned struct {
-	Answers treatment.Answers `json:"answers"`
+	Answers sheet.Answers `json:"answers"`
 	// Keeps is true where a plan is made anew in the middle of the same work: the
 	// steps that were done stay done.
 	Keeps bool `json:"keeps,omitempty"`
 	// Plan is composed when it is recorded.
-	Plan *treatment.Plan `json:"plan,omitempty"`
+	Plan *sheet.Plan `json:"plan,omitempty"`
 }
 
 // Did ticks a step of the plan, or skips it with a reason.

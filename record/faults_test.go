@@ -9,7 +9,7 @@ import (
 
 	"tendermend/core/plant"
 	"tendermend/core/roots"
-	"tendermend/core/treatment"
+	"tendermend/core/treatment/sheet"
 	"tendermend/record"
 )
 
@@ -29,7 +29,7 @@ func TestWhatCannotBeRightIsRefusedByItsField(t *testing.T) {
 		{"diagnosed.causes[0]", record.Body{Diagnosed: &record.Diagnosed{Causes: []string{"curse"}}}, "no cause"},
 		{"diagnosed.causes[1]", record.Body{Diagnosed: &record.Diagnosed{Causes: []string{"rust", "rust"}}}, "twice"},
 		{"diagnosed.causes", record.Body{Diagnosed: &record.Diagnosed{Causes: []string{"rust", "aphid", "scale", "thrips", "virus", "drought", "low-light"}}}, "at most six"},
-		{"planned", record.Body{Planned: &record.Planned{Answers: treatment.Answers{}}}, "cause"},
+		{"planned", record.Body{Planned: &record.Planned{Answers: sheet.Answers{}}}, "cause"},
 		{"did.step", record.Body{Did: &record.Did{Step: "unpot"}}, ""},
 		{"watered.millilitres", record.Body{Watered: &record.Watered{Millilitres: p(-3.0)}}, ""},
 		{"weighed.grams", record.Body{Weighed: &record.Weighed{Grams: 0}}, ""},

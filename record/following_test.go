@@ -10,6 +10,7 @@ import (
 	"tendermend/core/day"
 	"tendermend/core/recovery"
 	"tendermend/core/treatment"
+	"tendermend/core/treatment/sheet"
 	"tendermend/record"
 )
 
@@ -39,26 +40,26 @@ func TestAGrowthIsAStrandOfItsOwn(t *testing.T) {
 func mealybugs(b *book, warmth *float64) {
 	b.write(40, record.Body{Examined: &record.Examined{Present: []string{"pest.cotton", "leaf.sticky"}, Absent: []string{"root.smell"}}})
 	b.write(40, record.Body{Diagnosed: &record.Diagnosed{Causes: []string{"mealybug"}}})
-	b.write(40, record.Body{Planned: &record.Planned{Answers: treatment.Answers{WarmthC: warmth}}})
+	b.write(40, record.Body{Planned: &record.Planned{Answers: sheet.Answers{WarmthC: warmth}}})
 }
 
 func TestTheWarmthOfThePlaceMovesTheTreatments(t *testing.T) {
 	b := newBook(t)
 	mealybugs(b, p(20.0))
 	s := b.state()
-	second := s.DueOn("look-again")
+	second := s.DueOn("soap@d10")
 	assert.Equal(t, today-40+10, second, "110 degree-days over 9 °C at 20 °C are ten days")
 	require.Len(t, s.PestClocks(), 1)
 	// The room turns out to be cool: everything comes later.
 	b.write(39, record.Body{Metered: &record.Metered{MinC: p(13.0), MaxC: p(17.0)}})
-	assert.Greater(t, b.state().DueOn("look-again"), second+5)
+	assert.Greater(t, b.state().DueOn("soap@d10"), second+5)
 	// The third treatment follows the second, when it was really done.
-	b.write(20, record.Body{Did: &record.Did{Step: "look-again"}})
-	third := b.state().DueOn("look-third")
+	b.write(20, record.Body{Did: &record.Did{Step: "soap@d10"}})
+	third := b.state().DueOn("soap@d20")
 	assert.Greater(t, third, today-20+10)
 	due := false
 	for _, task := range b.state().Tasks(false) {
-		due = due || task.Step == "look-third" && task.From == third
+		due = due || task.Step == "soap@d20" && task.From == third
 	}
 	assert.True(t, due, "the walk asks for it on that day")
 	g, ok := b.state().Readings.Last(recovery.GenerationKey)
@@ -151,7 +152,7 @@ func TestAReviewTellsWhatCameOfIt(t *testing.T) {
 	}
 	before, middle, after := shot(39), shot(20), shot(2)
 	soil := uuid.New()
-	b.write(40, record.Body{Did: &record.Did{Step: "unpot", Used: []record.Used{{Supply: soil, Amount: 2}}}})
+	b.write(40, record.Body{Did: &record.Did{Step: "unpot@d0", Used: []record.Used{{Supply: soil, Amount: 2}}}})
 	b.write(39, check("wilt", 0, "yellow", 0, "smell", 0, "new-leaves", 1))
 	b.write(30, check("wilt", 0, "yellow", 0, "smell", 0, "leaves-lost", 2))
 	b.write(30, record.Body{Staged: &record.Staged{Track: "foliage-rerooting", From: "stabilise", To: "re-root"}})
@@ -237,7 +238,7 @@ func TestReservesRunOutBesideTheWayToRoots(t *testing.T) {
 	b.write(60, record.Body{Arrived: &record.Arrived{Name: "Slipper", Habit: "sympodial-orchid"}})
 	b.write(60, record.Body{Examined: &record.Examined{Present: []string{"root.few-live", "root.dry-dead"}}})
 	b.write(60, record.Body{Diagnosed: &record.Diagnosed{Causes: []string{"dry-root-loss"}}})
-	b.write(60, record.Body{Planned: &record.Planned{Answers: treatment.Answers{LiveRoots: p(0), Reserves: treatment.Shrivelled, School: "S1"}}})
+	b.write(60, record.Body{Planned: &record.Planned{Answers: sheet.Answers{LiveRoots: p(0), Reserves: treatment.Shrivelled, School: "S1"}}})
 	way, ok := b.state().ReservesLast(today)
 	require.True(t, ok)
 	assert.Equal(t, []day.Day{today - 60 + 15, today - 60 + 40}, []day.Day{way.From, way.To}, "shrivelled: 15 to 40 days")

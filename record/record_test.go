@@ -13,7 +13,7 @@ import (
 	"tendermend/core/climate"
 	"tendermend/core/day"
 	"tendermend/core/plant"
-	"tendermend/core/treatment"
+	"tendermend/core/treatment/sheet"
 	"tendermend/record"
 )
 
@@ -64,7 +64,7 @@ func (b *book) rot() {
 	b.write(40, record.Body{Examined: &record.Examined{Present: []string{"root.mushy", "med.wet-long", "root.smell"}, Absent: []string{"pest.cotton"}}})
 	b.write(40, record.Body{Diagnosed: &record.Diagnosed{Causes: []string{"root-rot"}}})
 	ball := 7.0
-	b.write(40, record.Body{Planned: &record.Planned{Answers: treatment.Answers{RootBallCM: &ball}}})
+	b.write(40, record.Body{Planned: &record.Planned{Answers: sheet.Answers{RootBallCM: &ball}}})
 }
 
 func check(values ...any) record.Body {
@@ -173,7 +173,7 @@ func TestBadEntriesAreRefusedInPlainWords(t *testing.T) {
 		"negative weight":     {0, record.Body{Weighed: &record.Weighed{Grams: -3}}, "weighed.grams", "cannot be right"},
 		"absurd water":        {0, record.Body{Watered: &record.Watered{Millilitres: num(1e9)}}, "watered.millilitres", "cannot be right"},
 		"unknown step":        {0, record.Body{Did: &record.Did{Step: "sing"}}, "did.step", "no step"},
-		"skip without reason": {0, record.Body{Did: &record.Did{Step: "unpot", Skipped: true}}, "did.reason", "why it is skipped"},
+		"skip without reason": {0, record.Body{Did: &record.Did{Step: "unpot@d0", Skipped: true}}, "did.reason", "why it is skipped"},
 		"unknown measure":     {0, check("mood", 3), "checked.readings[0]", "measured"},
 		"reading twice":       {0, check("wilt", 1, "wilt", 0), "checked.readings[1]", "twice"},
 		"two stages at once":  {0, record.Body{Staged: &record.Staged{Track: "foliage-rerooting", From: "stabilise", To: "wean", Reason: "hurry"}}, "staged.to", "one at a time"},
@@ -181,8 +181,8 @@ func TestBadEntriesAreRefusedInPlainWords(t *testing.T) {
 		"empty note":          {0, record.Body{Noted: &record.Noted{Text: "  "}}, "noted.text", "write something"},
 		"lost without why":    {0, record.Body{Closed: &record.Closed{Outcome: record.OutcomeLost}}, "closed.reason", "died of"},
 		"open case reopened":  {0, record.Body{Reopened: &record.Reopened{}}, "reopened", "open"},
-		"absurd root ball":    {0, record.Body{Planned: &record.Planned{Answers: treatment.Answers{RootBallCM: num(-4)}}}, "planned.answers.rootBallCm", "cannot be right"},
-		"absurd root count":   {0, record.Body{Planned: &record.Planned{Answers: treatment.Answers{LiveRoots: count(9999)}}}, "planned.answers.liveRoots", "cannot be right"},
+		"absurd root ball":    {0, record.Body{Planned: &record.Planned{Answers: sheet.Answers{RootBallCM: num(-4)}}}, "planned.answers.rootBallCm", "cannot be right"},
+		"absurd root count":   {0, record.Body{Planned: &record.Planned{Answers: sheet.Answers{LiveRoots: count(9999)}}}, "planned.answers.liveRoots", "cannot be right"},
 	} {
 		faults := b.try(tc.daysAgo, tc.body)
 		if assert.NotEmpty(t, faults, name) {

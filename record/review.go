@@ -9,7 +9,7 @@ import (
 	"tendermend/core/day"
 	"tendermend/core/diagnosis"
 	"tendermend/core/recovery"
-	"tendermend/core/treatment"
+	"tendermend/core/treatment/sheet"
 	"tendermend/core/working"
 )
 
@@ -72,7 +72,7 @@ func (s State) Review(entries []Entry, from, to day.Day) Review {
 	r.Growths = recovery.Reckon(s.Strands, s.ArrivedOn, to)
 	inside := func(on day.Day) bool { return on >= from && on <= to }
 	live := Live(entries)
-	plans := map[string]treatment.Step{}
+	plans := map[string]sheet.Step{}
 	minutes := map[string]int{}
 	for _, e := range InOrder(entries) {
 		if !live[e.ID] {

@@ -11,13 +11,14 @@ import (
 	"tendermend/core/day"
 	"tendermend/core/recovery"
 	"tendermend/core/treatment"
+	"tendermend/core/treatment/sheet"
 	"tendermend/record"
 )
 
 // Whole cases as the trade tells them (common practice): the record of each is
 // followed through its stages, and what is told at the gates is what happened.
 
-func caseOf(t *testing.T, daysAgo int, habit string, causes []string, a treatment.Answers, present ...string) *book {
+func caseOf(t *testing.T, daysAgo int, habit string, causes []string, a sheet.Answers, present ...string) *book {
 	b := &book{t: t, plant: uuid.New()}
 	b.write(daysAgo, record.Body{Arrived: &record.Arrived{Name: "It", Habit: habit, Leaves: p(6)}})
 	b.write(daysAgo, record.Body{Examined: &record.Examined{Present: present}})
@@ -50,7 +51,7 @@ func (b *book) pass(daysAgo int) {
 // After 39 dry days in winter, leaves uncurl about four days after a half-hour
 // soak.
 func TestADroughtRevivesInAboutFourDays(t *testing.T) {
-	b := caseOf(t, 60, "rhizomatous-foliage", []string{"drought"}, treatment.Answers{}, "med.dry-through", "leaf.curled-in", "care.water-missed")
+	b := caseOf(t, 60, "rhizomatous-foliage", []string{"drought"}, sheet.Answers{}, "med.dry-through", "leaf.curled-in", "care.water-missed")
 	require.Equal(t, "drought-revive", b.state().Courses[0].Track)
 	assert.False(t, b.gate(60).Open, "nobody has felt the core yet")
 	b.write(60, check("core-wet", 1, "wilt", 1, "smell", 0))
@@ -79,7 +80,7 @@ func TestADroughtRevivesInAboutFourDays(t *testing.T) {
 // Four months after root rot: three new leaves, one a month, each nearly as
 // large as the one before.
 func TestRootRotMendsWithALeafAMonth(t *testing.T) {
-	b := caseOf(t, 130, "aroid-vine", []string{"root-rot"}, treatment.Answers{RootBallCM: p(8.0)}, "root.mushy", "root.smell", "med.wet-long")
+	b := caseOf(t, 130, "aroid-vine", []string{"root-rot"}, sheet.Answers{RootBallCM: p(8.0)}, "root.mushy", "root.smell", "med.wet-long")
 	quiet := func(d int, more ...any) {
 		b.write(d, check(append([]any{"wilt", 0, "yellow", 0, "smell", 0}, more...)...))
 	}
@@ -121,7 +122,7 @@ func TestRootRotMendsWithALeafAMonth(t *testing.T) {
 // A bare-root air orchid treated in late winter had many new roots by July:
 // about five months.
 func TestABareRootAirOrchidRootsInAboutFiveMonths(t *testing.T) {
-	b := caseOf(t, 270, "monopodial-orchid", []string{"dry-root-loss"}, treatment.Answers{LiveRoots: p(1), School: "S6", WarmthC: p(25.0), HumidityPct: p(65.0)}, "root.dry-dead", "root.few-live", "leaf.wrinkled")
+	b := caseOf(t, 270, "monopodial-orchid", []string{"dry-root-loss"}, sheet.Answers{LiveRoots: p(1), School: "S6", WarmthC: p(25.0), HumidityPct: p(65.0)}, "root.dry-dead", "root.few-live", "leaf.wrinkled")
 	require.Equal(t, "orchid-basket", b.state().Courses[0].Track)
 	b.write(269, check("drained", 1, "wilt", 1, "smell", 0))
 	b.pass(269)
@@ -146,7 +147,7 @@ func TestABareRootAirOrchidRootsInAboutFiveMonths(t *testing.T) {
 // A division that is moved on before its gate is met goes on without it in the
 // record, with what usually happens said beforehand, and its step back is kept.
 func TestRushingAStageIsKeptInTheRecord(t *testing.T) {
-	b := caseOf(t, 90, "sympodial-orchid", []string{"dry-root-loss"}, treatment.Answers{LiveRoots: p(0), Reserves: treatment.Plump, School: "S1"}, "root.few-live", "root.dry-dead")
+	b := caseOf(t, 90, "sympodial-orchid", []string{"dry-root-loss"}, sheet.Answers{LiveRoots: p(0), Reserves: treatment.Plump, School: "S1"}, "root.few-live", "root.dry-dead")
 	b.write(60, check("live-tips", 1, "wilt", 0, "smell", 0))
 	early := record.Body{Staged: &record.Staged{Track: "orchid-water-bridge", From: "cup", To: "falling-dish"}}
 	assert.Contains(t, b.try(60, early).Error(), "gate is not met")

@@ -8,6 +8,7 @@ import (
 	"tendermend/core/plant"
 	"tendermend/core/recovery"
 	"tendermend/core/treatment"
+	"tendermend/core/treatment/sheet"
 	"tendermend/core/water"
 )
 
@@ -32,9 +33,9 @@ type State struct {
 	Verdict  *Verdict  // the last diagnosis
 	Decided  bool      // whether that diagnosis came after the last examination
 
-	Plan        *treatment.Plan
+	Plan        *sheet.Plan
 	PlannedOn   day.Day
-	PlanAnswers treatment.Answers
+	PlanAnswers sheet.Answers
 	Ticks       map[string]Tick // steps of the plan done or skipped
 
 	Courses  []Course // the tracks it is on, the leading one first; none before a plan
@@ -224,6 +225,7 @@ func (s *State) apply(e Entry) {
 		s.Ticks[e.Did.Step] = Tick{e.On, e.ID, e.Did.Skipped, e.Did.Reason}
 		if !e.Did.Skipped {
 			s.looked(e.On)
+			s.isolates(e.Did.Step)
 		}
 	case e.Watered != nil:
 		s.WateredOn = append(s.WateredOn, e.On)
@@ -290,12 +292,34 @@ func (s *State) arrive(e Entry) {
 	s.Habit, _ = plant.HabitByID(e.Arrived.Habit)
 	if p, ok := s.kinds.ByID(e.Arrived.Profile); ok {
 		s.Profile = &p
+		if h, ok := plant.HabitByID(p.Habit); ok {
+			s.Habit = h // the tables may know its kind better than an older record
+		}
 	}
 	s.Pot = Pot{WidthCM: e.Arrived.PotWidthCM, DepthCM: e.Arrived.PotDepthCM, Medium: e.Arrived.Medium}
 	if e.Arrived.Isolated {
 		s.Isolation = Isolated
 	}
 	s.looked(e.On)
+}
+
+// isolates makes the plant isolated, or free again, when such a step of the plan
+// is ticked: a tick is not only a word.
+func (s *State) isolates(stepID string) {
+	if s.Plan == nil {
+		return
+	}
+	for _, step := range s.Plan.Steps {
+		if step.ID != stepID {
+			continue
+		}
+		switch treatment.OperatorID(step.Op) {
+		case treatment.Isolate, treatment.KeepApart:
+			s.Isolation = Isolated
+		case treatment.Release:
+			s.Isolation = Clean
+		}
+	}
 }
 
 func (s *State) looked(on day.Day) {

@@ -9,6 +9,7 @@ import (
 	"tendermend/core/day"
 	"tendermend/core/diagnosis"
 	"tendermend/core/recovery"
+	"tendermend/core/treatment/sheet"
 	"tendermend/core/water"
 )
 
@@ -99,18 +100,39 @@ func urgentDays(causes []string) day.Day {
 
 func (s State) mendingTasks(add func(Task), last day.Day) {
 	for _, step := range s.Plan.Steps {
-		if _, ticked := s.Ticks[step.ID]; !ticked {
-			why := "A step of the plan."
-			if len(step.Reasons) > 0 {
-				why = "For: " + step.Reasons[0] + "."
-			}
-			on := s.DueOn(step.ID)
-			add(Task{Kind: TaskStep, From: on, Until: on + 2, What: step.Title, Why: why, Minutes: step.Minutes, Step: step.ID, Weight: 4})
+		on, due := s.NextOn(step)
+		if !due {
+			continue
 		}
+		why := "A step of the plan."
+		if len(step.Reasons) > 0 {
+			why = "For: " + step.Reasons[0] + "."
+		}
+		if step.Gate != "" {
+			why = "Only when this is seen: " + step.Gate + "."
+		}
+		add(Task{Kind: TaskStep, From: on, Until: on + 2, What: step.Title, Why: why, Minutes: step.Minutes, Step: step.ID, Weight: 4})
 	}
 	for _, c := range s.Courses {
 		s.courseTasks(c, add, last)
 	}
+}
+
+// NextOn gives the day on which a step is due next; false when it is done, or
+// was left out. A step with an interval comes back until its end.
+func (s State) NextOn(step sheet.Step) (day.Day, bool) {
+	tick, ticked := s.Ticks[step.ID]
+	switch {
+	case !ticked:
+		return s.DueOn(step.ID), true
+	case tick.Skipped || step.Every == 0:
+		return 0, false
+	}
+	next := tick.On + day.Day(step.Every)
+	if end, known := step.EndsOn(s.PlannedOn); known && next > end {
+		return 0, false
+	}
+	return next, true
 }
 
 // courseTasks asks for what one track wants next.

@@ -9,6 +9,8 @@ import (
 	"tendermend/core/diagnosis"
 	"tendermend/core/prognosis"
 	"tendermend/core/treatment"
+	"tendermend/core/treatment/check"
+	"tendermend/core/treatment/sheet"
 	"tendermend/core/working"
 	"tendermend/record"
 	"tendermend/store"
@@ -57,18 +59,40 @@ type differentialInput struct {
 type planInput struct {
 	PlantPath
 	Body struct {
-		Answers treatment.Answers `json:"answers"`
+		Answers sheet.Answers `json:"answers"`
+		Keeps   bool          `json:"keeps,omitempty" doc:"Whether it is made anew in the middle of the same work."`
 	}
 }
 
-// PlanPreview is a plan before it is taken up, with the schools to choose from.
+// PlanPreview is a plan before it is taken up, with what there is to choose.
 type PlanPreview struct {
-	Plan    treatment.Plan     `json:"plan"`
-	Schools []treatment.School `json:"schools" doc:"Ways of treating an orchid with few roots, best first; empty for others."`
-	Answers treatment.Answers  `json:"answers" doc:"The answers it was made with, with what the record knew."`
-	Choices []treatment.Choice `json:"choices" doc:"Where the trade disagrees, with both sides."`
-	Odds    working.Amount     `json:"odds" doc:"Share of plants that live with what is accepted, treated, 0-1."`
-	Needs   []treatment.Need   `json:"needs" doc:"What its steps need, against the cupboard."`
+	Plan     sheet.Plan     `json:"plan"`
+	Schools  []sheet.School `json:"schools" doc:"Ways of re-establishing an orchid, best first; empty where its roots are not worked on."`
+	Answers  sheet.Answers  `json:"answers" doc:"The answers it was made with, with what the record knew."`
+	Choices  []sheet.Choice `json:"choices" doc:"Where the trade disagrees, with the sides that change this plan."`
+	Odds     working.Amount `json:"odds" doc:"Share of plants that live with what is accepted, treated, 0-1."`
+	Needs    []sheet.Need   `json:"needs" doc:"What its steps need, against the cupboard."`
+	Breaches []RuleBroken   `json:"breaches" doc:"Rules that a changed plan goes against."`
+}
+
+// RuleBroken is a rule that a plan goes against, in words.
+type RuleBroken struct {
+	Rule   string `json:"rule"`
+	Never  string `json:"never" doc:"What is never done."`
+	Why    string `json:"why" doc:"Why it is never done."`
+	Here   string `json:"here" doc:"What breaks it here."`
+	Step   string `json:"step" doc:"Title of the step; empty where the whole plan breaks it."`
+	Reason string `json:"reason" doc:"Why the carer does it all the same; empty where nobody said."`
+}
+
+func brokenRules(list []check.Breach) []RuleBroken {
+	out := []RuleBroken{}
+	for _, b := range list {
+		r, _ := treatment.RuleByID(b.Rule)
+		o, _ := treatment.OperatorByID(treatment.OperatorID(b.Step))
+		out = append(out, RuleBroken{string(b.Rule), r.Never, r.Why, b.Why, o.Title, b.Reason})
+	}
+	return out
 }
 
 func (srv *server) diagnosisOperations(api huma.API) {
@@ -103,19 +127,17 @@ func (srv *server) diagnosisOperations(api huma.API) {
 			if err != nil {
 				return nil, err
 			}
-			sit := state.Situation(in.Body.Answers, today, record.Context{South: a.Collection.South, Household: home})
-			plan, err := treatment.Compose(sit)
+			sit, answers := state.Situation(in.Body.Answers, in.Body.Keeps, today, record.Context{South: a.Collection.South, Household: home})
+			made, err := sheet.Of(sit, answers)
 			if err != nil {
 				return nil, huma.Error422UnprocessableEntity(err.Error())
 			}
-			list, err := srv.shopping(ctx, a, plan.Steps)
+			list, err := srv.shopping(ctx, a, made.Sheet.Steps)
 			if err != nil {
 				return nil, err
 			}
-			preview := PlanPreview{Plan: plan, Schools: []treatment.School{}, Answers: sit.Answers, Choices: treatment.ChoicesFor(sit), Odds: prognosis.Odds(sit.Causes), Needs: list.Body.Needs}
-			if sit.WantsSchool() {
-				preview.Schools = treatment.Schools(sit)
-			}
+			preview := PlanPreview{Plan: made.Sheet, Schools: sheet.SchoolsFor(made.Situation, made.Sheet), Answers: answers, Choices: sheet.ChoicesFor(made.Situation, answers),
+				Odds: prognosis.Odds(made.Sheet.Causes), Needs: list.Body.Needs, Breaches: brokenRules(made.Breaches)}
 			return &struct{ Body PlanPreview }{preview}, nil
 		}))
 }

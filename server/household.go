@@ -11,6 +11,7 @@ import (
 
 	"tendermend/core/day"
 	"tendermend/core/treatment"
+	"tendermend/core/treatment/sheet"
 	"tendermend/store"
 )
 
@@ -53,8 +54,8 @@ type suppliesOutput struct {
 
 type shoppingOutput struct {
 	Body struct {
-		Needs []treatment.Need `json:"needs" doc:"What the open steps of the plan need."`
-		Low   []store.Supply   `json:"low" doc:"What runs low in the cupboard."`
+		Needs []sheet.Need   `json:"needs" doc:"What the open steps of the plan need."`
+		Low   []store.Supply `json:"low" doc:"What runs low in the cupboard."`
 	}
 }
 
@@ -105,7 +106,7 @@ func (srv *server) householdOperations(api huma.API) {
 			if err != nil {
 				return nil, err
 			}
-			var open []treatment.Step
+			var open []sheet.Step
 			if state.Plan != nil {
 				for _, s := range state.Plan.Steps {
 					if _, done := state.Ticks[s.ID]; !done {
@@ -148,20 +149,20 @@ func (srv *server) saveSupply(ctx context.Context, a store.Account, in *supplyIn
 	return srv.supplies(ctx, a)
 }
 
-func (srv *server) shopping(ctx context.Context, a store.Account, steps []treatment.Step) (*shoppingOutput, error) {
+func (srv *server) shopping(ctx context.Context, a store.Account, steps []sheet.Step) (*shoppingOutput, error) {
 	list, err := srv.store.Supplies(ctx, a.Collection.ID)
 	if err != nil {
 		return nil, err
 	}
 	out := &shoppingOutput{}
 	out.Body.Low = []store.Supply{}
-	var cupboard []treatment.Item
+	var cupboard []sheet.Item
 	for _, s := range list {
-		cupboard = append(cupboard, treatment.Item{Name: s.Name, Unit: s.Unit, Stock: s.Stock, Price: s.Price})
+		cupboard = append(cupboard, sheet.Item{Name: s.Name, Unit: s.Unit, Stock: s.Stock, Price: s.Price})
 		if s.Stock <= s.Low {
 			out.Body.Low = append(out.Body.Low, s)
 		}
 	}
-	out.Body.Needs = treatment.Shopping(steps, cupboard)
+	out.Body.Needs = sheet.Shopping(steps, cupboard)
 	return out, nil
 }

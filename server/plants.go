@@ -12,7 +12,7 @@ import (
 	"tendermend/core/plant"
 	"tendermend/core/recovery"
 	"tendermend/core/roots"
-	"tendermend/core/treatment"
+	"tendermend/core/treatment/sheet"
 	"tendermend/core/water"
 	"tendermend/record"
 	"tendermend/store"
@@ -52,7 +52,7 @@ type PlantFile struct {
 	Recovery  *Recovery              `json:"recovery,omitempty"`
 	Beside    []Recovery             `json:"beside" doc:"The tracks that run beside it."`
 	Follow    Follow                 `json:"follow" doc:"What following it over months comes to."`
-	Plan      *treatment.Plan        `json:"plan,omitempty"`
+	Plan      *sheet.Plan            `json:"plan,omitempty"`
 	PlannedOn *day.Day               `json:"plannedOn,omitempty"`
 	Ticks     map[string]record.Tick `json:"ticks"`
 	Water     *WaterNeed             `json:"water,omitempty"`
@@ -70,7 +70,7 @@ type PlantFile struct {
 	Treated   []record.TreatedOn     `json:"treated" doc:"Products used, newest last."`
 	Mother    *store.Kin             `json:"mother,omitempty"`
 	Children  []store.Kin            `json:"children" doc:"Pieces taken of it."`
-	Answers   treatment.Answers      `json:"answers" doc:"The answers that its plan was made with."`
+	Answers   sheet.Answers          `json:"answers" doc:"The answers that its plan was made with."`
 	Entries   int                    `json:"entries"`
 }
 

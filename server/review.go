@@ -18,7 +18,7 @@ import (
 	"tendermend/core/diagnosis"
 	"tendermend/core/interval"
 	"tendermend/core/recovery"
-	"tendermend/core/treatment"
+	"tendermend/core/treatment/sheet"
 	"tendermend/core/working"
 	"tendermend/record"
 	"tendermend/store"
@@ -257,7 +257,7 @@ func (srv *server) collectionReview(ctx context.Context, a store.Account, span s
 		return r, err
 	}
 	for _, e := range schools {
-		r.BySchool = append(r.BySchool, share(e, treatment.SchoolName(e.Of)))
+		r.BySchool = append(r.BySchool, share(e, sheet.SchoolName(e.Of)))
 	}
 	times, err := srv.store.StageTimes(ctx, a.Collection.ID, r.From, r.To)
 	if err != nil {

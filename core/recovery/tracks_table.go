@@ -4,7 +4,7 @@ package recovery
 
 var newWilt = []string{"wilt", "yellow", "smell"}
 
-var tracks = []Track{
+var firstTracks = []Track{
 	{ID: "foliage-rerooting", Name: "Re-rooting a foliage plant", Stages: []Stage{
 		{ID: "stabilise", Name: "stabilise", Purpose: "Stop the loss; nothing is asked of it yet.", UsualWeeks: [2]float64{1, 2}, LookDays: 1,
 			Care: Care{Water: "barely moist; the first light watering 2-4 days after root work", Humidity: "clear cover, aired daily", Light: "bright shade, no sun", Feed: "none", Not: "No feed and no tipping out of the pot: fresh cuts need to close."},

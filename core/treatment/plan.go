@@ -45,6 +45,8 @@ type Sitting struct {
 	Slot Slot        `json:"slot"`
 	Gate string      `json:"gate" doc:"What must be seen first; empty where it has a day."`
 	Held string      `json:"held" doc:"Why it is held back: rest, newcomer, thirst, temp, bloom, tips, season; empty where it is not."`
+	// LookDay is about when to look whether the gate is met.
+	LookDay *int `json:"lookDay,omitempty" doc:"Where it waits for its gate: about when to look whether it is met."`
 	// OpenedBy is the event that met its gate.
 	OpenedBy *Event `json:"openedBy,omitempty"`
 	StageDay *int   `json:"stageDay,omitempty" doc:"The day on which the stage began that its gate belongs to."`

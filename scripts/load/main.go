@@ -30,10 +30,12 @@ import (
 	"github.com/google/uuid"
 	"github.com/jackc/pgx/v5"
 
+	"tendermend/core/cause"
 	"tendermend/core/day"
 	"tendermend/core/plant"
 	"tendermend/core/recovery"
 	"tendermend/core/treatment"
+	"tendermend/core/treatment/sheet"
 	"tendermend/localpg"
 	"tendermend/record"
 	"tendermend/server"
@@ -188,14 +190,13 @@ func story(chance *rand.Rand, profiles []plant.Profile, id uuid.UUID, today day.
 	put(began, record.Body{Arrived: &record.Arrived{Name: fmt.Sprintf("%s %d", p.Common, chance.IntN(10000)), Profile: p.ID, Habit: p.Habit, PotWidthCM: &width}})
 	put(began, record.Body{Examined: &record.Examined{Present: []string{"root.mushy", "leaf.drooping"}, Absent: []string{"pest.cotton"}}})
 	put(began, record.Body{Diagnosed: &record.Diagnosed{Causes: []string{"root-rot"}}})
-	h, _ := plant.HabitByID(p.Habit)
-	plan, err := treatment.Compose(treatment.Situation{Habit: h, Profile: &p, Causes: []string{"root-rot"}, Start: began})
+	made, err := sheet.Of(treatment.Situation{Kind: p.ID, Causes: []cause.ID{cause.RootRot}, On: began}, sheet.Answers{})
 	if err != nil {
 		panic(err)
 	}
-	put(began, record.Body{Planned: &record.Planned{Plan: &plan}})
+	put(began, record.Body{Planned: &record.Planned{Plan: &made.Sheet}})
 	// Half of them went through their stages; the others are in the first.
-	if track, _ := recovery.TrackByID(plan.Track); chance.IntN(2) == 0 {
+	if track, _ := recovery.TrackByID(made.Sheet.Track); chance.IntN(2) == 0 {
 		on := began
 		for i, stage := range track.Stages {
 			to := recovery.Mended
@@ -203,7 +204,7 @@ func story(chance *rand.Rand, profiles []plant.Profile, id uuid.UUID, today day.
 				to = track.Stages[i+1].ID
 			}
 			on += day.Day(10 + chance.IntN(40))
-			put(on, record.Body{Staged: &record.Staged{Track: plan.Track, From: stage.ID, To: to, GateOpen: true}})
+			put(on, record.Body{Staged: &record.Staged{Track: made.Sheet.Track, From: stage.ID, To: to, GateOpen: true}})
 			n--
 		}
 	}

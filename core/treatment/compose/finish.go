@@ -18,6 +18,7 @@ func (c *composer) finish() {
 	}
 	list = c.mend(list)
 	list = fedLast(c.settled(list))
+	estimate(list)
 	c.forgone(list)
 	for _, s := range list {
 		s.steps = tidy(s.steps)
@@ -29,10 +30,11 @@ func (c *composer) finish() {
 		if out.Kind == "" {
 			out.Kind = treatment.CareSit
 		}
+		day := s.day
 		if s.dated {
-			day := s.day
 			out.Day = &day
 		} else {
+			out.LookDay = &day
 			c.opened(&out)
 		}
 		for _, x := range s.steps {
@@ -166,7 +168,7 @@ func (c *composer) opened(s *treatment.Sitting) {
 }
 
 var schoolTracks = map[treatment.School]string{treatment.Bridge: "orchid-water-bridge", treatment.Rest: "orchid-rest", treatment.Lean: "orchid-lean",
-	treatment.ClayPot: "setup-change", treatment.BareRoots: "orchid-basket", treatment.OwnMix: "orchid-moss", treatment.MossWrap: "orchid-moss", treatment.MossBox: "batch"}
+	treatment.ClayPot: "orchid-clay", treatment.BareRoots: "orchid-basket", treatment.OwnMix: "orchid-moss", treatment.MossWrap: "orchid-moss", treatment.MossBox: "rejuvenation"}
 
 // tracks gives the track that leads, by the gravest cause, and those beside it.
 func (c *composer) tracks() (lead string, beside []string) {
@@ -178,11 +180,11 @@ func (c *composer) tracks() (lead string, beside []string) {
 	case c.has(cause.WokenEarly) || c.asleep() && c.code == treatment.DEC && rooted:
 		lead = "waking"
 	case c.pieces != nil:
-		lead = "batch"
+		lead = "rejuvenation"
 	case c.school != "":
 		lead = schoolTracks[c.school]
 	case c.change:
-		lead = "setup-change"
+		lead = "foliage-rerooting"
 	case c.neck, c.rescue(), rooted && c.has(cause.MediumCollapsed, cause.WaterRoots, cause.Congested, cause.RootGrub):
 		lead = "foliage-rerooting"
 		if treatment.MineralSet.Has(c.code) || c.code == treatment.BU && c.growing() {
@@ -190,8 +192,9 @@ func (c *composer) tracks() (lead string, beside []string) {
 		}
 	case c.has(cause.Drought, cause.MediumRepels):
 		lead = "drought-revive"
-	case c.has(cause.SettlingIn):
-		lead = "quarantine"
+	}
+	if c.has(cause.SettlingIn) {
+		beside = append(beside, "quarantine")
 	}
 	if c.has(cause.Virus, cause.Fusarium) {
 		beside = append(beside, "suspect")

@@ -1,0 +1,342 @@
+package sheet
+
+import (
+	"fmt"
+	"slices"
+	"strings"
+
+	"tendermend/core/cause"
+	"tendermend/core/day"
+	"tendermend/core/pest"
+	"tendermend/core/treatment"
+	"tendermend/core/treatment/check"
+	"tendermend/core/treatment/compose"
+)
+
+// Made is a plan with the situation that it was made for.
+type Made struct {
+	Sheet     Plan
+	Situation treatment.Situation
+	Breaches  []check.Breach
+}
+
+// Of makes a plan: it fills the answers into the situation, composes, takes the
+// carer's changes over, proves the result and dates it. It fails on an unknown
+// cause and where nothing was accepted or wished.
+func Of(s treatment.Situation, a Answers) (Made, error) {
+	a.fill(&s)
+	p, err := compose.Plan(s)
+	if err != nil {
+		return Made{}, err
+	}
+	ids := identify(p)
+	reasons := a.change(&p, ids)
+	breaches, err := check.Plan(s, p)
+	if err != nil {
+		return Made{}, err
+	}
+	for i := range breaches {
+		breaches[i].Reason = reasons.of(breaches[i], ids)
+	}
+	sheet := dated(s, p, ids)
+	sheet.Breaches = breaches
+	return Made{sheet, s, breaches}, nil
+}
+
+// identify gives every step of a plan an id: its operator and day, and a number
+// where that is not enough. The same plan always has the same ids.
+func identify(p treatment.Plan) [][]string {
+	seen := map[string]int{}
+	ids := make([][]string, len(p.Sittings))
+	for i, s := range p.Sittings {
+		when := fmt.Sprintf("gate%d", i)
+		if s.Day != nil {
+			when = fmt.Sprintf("d%d", *s.Day)
+		}
+		for _, x := range s.Steps {
+			id := string(x.Op) + "@" + when
+			if x.Organ != "" && x.Organ != "roots" && x.Organ != "leaf" {
+				id += "." + strings.ReplaceAll(x.Organ, " ", "-")
+			}
+			seen[id]++
+			if n := seen[id]; n > 1 {
+				id = fmt.Sprintf("%s.%d", id, n)
+			}
+			ids[i] = append(ids[i], id)
+		}
+	}
+	return ids
+}
+
+// said are the reasons that a carer gave for changes, by the step.
+type said map[string]string
+
+// of gives the reason for going against a rule at a step: the one that was given
+// for the step, or for any change of its sitting, or for any change at all where
+// the whole plan is concerned.
+func (r said) of(b check.Breach, ids [][]string) string {
+	if len(r) == 0 {
+		return ""
+	}
+	if b.Sitting < len(ids) {
+		if b.Index < len(ids[b.Sitting]) && r[ids[b.Sitting][b.Index]] != "" {
+			return r[ids[b.Sitting][b.Index]]
+		}
+		for _, id := range ids[b.Sitting] {
+			if r[id] != "" {
+				return r[id]
+			}
+		}
+	}
+	keys := make([]string, 0, len(r))
+	for k := range r {
+		keys = append(keys, k)
+	}
+	slices.Sort(keys)
+	return r[keys[0]]
+}
+
+// change does what the carer wants otherwise.
+func (a Answers) change(p *treatment.Plan, ids [][]string) said {
+	reasons := said{}
+	for _, e := range a.Edits {
+		for i := range p.Sittings {
+			k := slices.Index(ids[i], e.Step)
+			if k < 0 {
+				continue
+			}
+			if strings.TrimSpace(e.Reason) != "" {
+				reasons[e.Step] = e.Reason
+			}
+			if e.PotWidthCM != nil {
+				p.Sittings[i].Steps[k].Params.PotWidthCM = treatment.N(*e.PotWidthCM)
+			}
+			if e.Day != nil && p.Sittings[i].Day != nil {
+				d := *e.Day
+				p.Sittings[i].Day = &d
+			}
+		}
+	}
+	for _, e := range a.Edits {
+		for i := range p.Sittings {
+			if k := slices.Index(ids[i], e.Step); k >= 0 && e.LeaveOut {
+				p.Sittings[i].Steps = slices.Delete(slices.Clone(p.Sittings[i].Steps), k, k+1)
+				ids[i] = slices.Delete(slices.Clone(ids[i]), k, k+1)
+			}
+		}
+	}
+	return reasons
+}
+
+// SittingNames are what sittings are called on a screen.
+var sittingNames = map[treatment.SittingKind]string{treatment.RootWash: "Root work", treatment.RootWhole: "Repotting, the ball whole", treatment.CallusSit: "Cutting and healing",
+	treatment.CrownSit: "The rotten heart", treatment.LeafSit: "Marked leaves off", treatment.SpraySit: "Against the pest", treatment.PotPest: "Pest and roots in one go",
+	treatment.PiecesSit: "Pieces", treatment.ChangeSit: "Into its new set-up", treatment.CareSit: "Looking after it"}
+
+// stops say what to do when one must stop in the middle of a sitting.
+var stops = map[treatment.SittingKind]string{
+	treatment.RootWash:  "Called away? Wrap the roots in a damp cloth, out of the sun. Within six hours it is back in its pot, unwatered; fine roots within two.",
+	treatment.RootWhole: "Called away? Wrap the ball in a damp cloth and stand it in shade; pot it the same day.",
+	treatment.CallusSit: "It may lie bare and dry in shade; it does not hurry.",
+	treatment.CrownSit:  "Leave the crown dry above all; the rest can wait until evening, not longer.",
+	treatment.SpraySit:  "The rinse cannot wait: soap comes off within a few hours, crown and joints dry before evening.",
+	treatment.PotPest:   "Called away? Dry the crown, wrap the roots damp, and pot it the same day.",
+	treatment.PiecesSit: "Lay the pieces in a closed bag in shade; set them the same day.",
+	treatment.ChangeSit: "Called away? Wrap the roots in a damp cloth; set it the same day.",
+}
+
+// heldWords say what holds a sitting back.
+var heldWords = map[string]string{"rest": "it rests, and roots that break now are not replaced", "newcomer": "it has only just come, and one disturbance is enough",
+	"thirst": "it is thirsty, and limp roots snap", "temp": "it is too cold or too hot to make roots", "bloom": "it is in bloom, and the bloom is kept",
+	"tips": "no root tip is growing, and broken roots are not replaced", "season": "it is not its season for root work", "unsure": "what asks for it is not sure, and the rival would be harmed"}
+
+func heldIn(words string) string {
+	if words == "" {
+		return ""
+	}
+	var list []string
+	for _, w := range strings.Split(words, ", ") {
+		said := heldWords[w]
+		if said == "" {
+			said = w
+		}
+		list = append(list, said)
+	}
+	return strings.Join(list, "; ")
+}
+
+// dated writes a plan as it stands in the record.
+func dated(s treatment.Situation, p treatment.Plan, ids [][]string) Plan {
+	out := Plan{Edition: 2, Causes: []string{}, Wish: s.Wish, Protocols: []string{}, Names: []string{}, Track: p.Track, Beside: p.Beside, School: string(p.School), Steps: []Step{},
+		Rules: []Rule{}, Cautions: []Caution{}, Expect: []string{}, Ends: []string{}, Wrong: []string{}, Asks: asks(s), Outcome: p.Outcome}
+	for _, id := range s.Causes {
+		c, _ := cause.ByID(id)
+		out.Causes, out.Names = append(out.Causes, string(id)), append(out.Names, c.Label)
+	}
+	if s.Wish != "" {
+		out.Names = append(out.Names, wishNames[s.Wish])
+	}
+	if p.School != "" {
+		out.Names = append(out.Names, SchoolName(string(p.School)))
+	}
+	for _, t := range p.SchoolWhy {
+		out.SchoolWhy = append(out.SchoolWhy, fmt.Sprintf("%s (%+d)", t.Text, t.Weight))
+	}
+	for _, l := range p.LeftOut {
+		out.Rules = append(out.Rules, Rule{ID: l.Op, What: leftOut(l.Op), Why: capital(l.Why) + "."})
+	}
+	pests := pestRow(s, p)
+	for i, sit := range p.Sittings {
+		if len(sit.Steps) == 0 {
+			continue
+		}
+		on := s.On
+		switch {
+		case sit.Day != nil:
+			on += day.Day(*sit.Day)
+		case sit.LookDay != nil:
+			on += day.Day(*sit.LookDay)
+		}
+		head := Sitting{N: len(out.Sittings) + 1, Kind: sit.Kind, Name: sittingNames[sit.Kind], On: on, Slot: sit.Slot, Gate: sit.Gate, Held: heldIn(sit.Held), Stop: stops[sit.Kind]}
+		for k, x := range sit.Steps {
+			st := step(s, x, ids[i][k])
+			st.Sitting, st.On, st.Gate = head.N, on, sit.Gate
+			if t, ok := pests[[2]int{i, k}]; ok {
+				st.Pest = &t
+			}
+			out.Steps = append(out.Steps, st)
+			head.Minutes += st.Minutes
+			for _, m := range st.Materials {
+				if !slices.Contains(head.LayOut, m) {
+					head.LayOut = append(head.LayOut, m)
+				}
+				if !slices.Contains(out.Materials, m) {
+					out.Materials = append(out.Materials, m)
+				}
+			}
+		}
+		out.Sittings = append(out.Sittings, head)
+	}
+	for _, letter := range p.Cautions {
+		if c, ok := treatment.CautionByID(letter); ok {
+			out.Cautions = append(out.Cautions, Caution{c.ID, c.Text})
+		}
+	}
+	out.Cautions = append(out.Cautions, Caution{"estimate", treatment.Estimate})
+	return out
+}
+
+func capital(s string) string {
+	if s == "" {
+		return s
+	}
+	return strings.ToUpper(s[:1]) + s[1:]
+}
+
+// leftOut says what was left out, in words.
+func leftOut(op string) string {
+	if o, ok := treatment.OperatorByID(treatment.OperatorID(op)); ok {
+		return "Left out: " + strings.ToLower(o.Title[:1]) + o.Title[1:]
+	}
+	if school, found := strings.CutPrefix(op, "school "); found {
+		return SchoolName(school) + " is not followed"
+	}
+	if c, ok := cause.ByID(cause.ID(op)); ok {
+		return c.Label
+	}
+	return capital(op)
+}
+
+var wishNames = map[treatment.Wish]string{treatment.SetupChange: "Another way of growing", treatment.Propagate: "More of it", treatment.Refresh: "Fresh mix",
+	treatment.PartWish: "Dividing it", treatment.Prune: "Cutting it back"}
+
+// step writes one step.
+func step(s treatment.Situation, x treatment.Step, id string) Step {
+	o, _ := treatment.OperatorByID(x.Op)
+	st := Step{ID: id, Op: string(x.Op), Every: x.Every, Until: x.Until, Title: o.Title, How: o.How, Minutes: o.Minutes, WaitMinutes: wait(o, x), Ends: o.Done, Wrong: o.Wrong,
+		Reasons: reasons(s, o, x), Materials: x.Materials, Cautions: append([]string{}, x.Cautions...), Amounts: amounts(s, x), ForGood: o.ForGood}
+	if _, more, found := strings.Cut(x.Words, ": "); found {
+		st.How = capital(more) + ". " + o.How
+	}
+	return st
+}
+
+// wait is how many minutes a clock runs in a step.
+func wait(o treatment.Operator, x treatment.Step) int {
+	if x.Params.Hours.Known {
+		return int(x.Params.Hours.Value * 60)
+	}
+	return o.Wait
+}
+
+// reasons are what asks for a step: its cause, or all that was accepted.
+func reasons(s treatment.Situation, o treatment.Operator, x treatment.Step) []string {
+	var ids []cause.ID
+	switch {
+	case x.Cause != "":
+		ids = []cause.ID{x.Cause}
+	default:
+		for _, id := range s.Causes {
+			if o.For == "" || slices.Contains(strings.Fields(o.For), string(id)) {
+				ids = append(ids, id)
+			}
+		}
+		if ids == nil {
+			ids = s.Causes
+		}
+	}
+	list := []string{}
+	for _, id := range ids {
+		if c, ok := cause.ByID(id); ok {
+			list = append(list, c.Label)
+		}
+	}
+	if len(list) == 0 && s.Wish != "" {
+		list = append(list, wishNames[s.Wish])
+	}
+	return list
+}
+
+// asks says what to answer for a fuller plan.
+func asks(s treatment.Situation) []string {
+	list := []string{}
+	if !s.Answers.RootBallCM.Known {
+		list = append(list, "Measure the live root ball: pot and mix are sized to it.")
+	}
+	if !s.Answers.PotWidthCM.Known {
+		list = append(list, "Measure its present pot, inside.")
+	}
+	if s.Kind == "" && s.Profile == nil {
+		list = append(list, "Say which kind it is: without that the cautious value of its habit is taken.")
+	}
+	return list
+}
+
+// pestRow finds the treatments in the row against the pest that sets the pace.
+func pestRow(s treatment.Situation, p treatment.Plan) map[[2]int]PestTime {
+	row := map[[2]int]PestTime{}
+	for _, id := range s.Causes {
+		if _, timed := pest.ByCause(string(id)); !timed {
+			continue
+		}
+		foe, _ := treatment.FoeOf(id)
+		n := 0
+		for i, sit := range p.Sittings {
+			for k, x := range sit.Steps {
+				first := slices.IndexFunc(sit.Steps, func(y treatment.Step) bool { return y.Op == x.Op }) == k
+				if sit.Day != nil && first && x.Every == 0 && x.Op != treatment.WashDown && slices.Contains(foe.Reached, x.Op) && x.Op != treatment.Traps {
+					if !slices.ContainsFunc(sit.Steps[:k], func(y treatment.Step) bool {
+						return slices.Contains(foe.Reached, y.Op) && y.Op != treatment.WashDown && y.Op != treatment.Traps
+					}) {
+						row[[2]int{i, k}] = PestTime{string(id), n}
+						n++
+					}
+				}
+			}
+		}
+		if n > 0 {
+			return row
+		}
+	}
+	return row
+}

@@ -1,0 +1,103 @@
+package exchange_test
+
+import (
+	"compress/gzip"
+	"encoding/json"
+	"io"
+	"os"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"tendermend/core/day"
+	"tendermend/core/plant"
+	"tendermend/exchange"
+	"tendermend/record"
+)
+
+// The archive was written by the first edition of the program: 31 plants with
+// 2,039 entries. It must stay readable as long as there is a program; what its
+// plans say stays as it was written, and they can be finished.
+func TestTheFirstEditionsArchiveStaysReadable(t *testing.T) {
+	f, err := os.Open("testdata/collection-v1.json.gz")
+	require.NoError(t, err)
+	defer func() { assert.NoError(t, f.Close()) }()
+	zipped, err := gzip.NewReader(f)
+	require.NoError(t, err)
+	raw, err := io.ReadAll(zipped)
+	require.NoError(t, err)
+	a, err := exchange.Read(raw)
+	require.NoError(t, err)
+	require.Len(t, a.Plants, 31)
+	entries, plans, finished := 0, 0, 0
+	today := day.Day(1 << 30)
+	for _, p := range a.Plants {
+		entries += len(p.Entries)
+		for _, e := range p.Entries {
+			today = min(today, e.On)
+		}
+	}
+	require.Equal(t, 2039, entries)
+	for _, p := range a.Plants {
+		var told []record.Entry
+		last := p.Entries[0].On
+		for _, e := range p.Entries {
+			last = max(last, e.On)
+			faults := record.Check(e, told, plant.Kinds{}, e.On+400)
+			assert.Empty(t, faults, "%s on %s", e.Kind(), e.On)
+			told = append(told, e)
+		}
+		s := record.Fold(p.Entries[0].PlantID, told, plant.Kinds{})
+		if s.Plan == nil {
+			continue
+		}
+		plans++
+		// The plan stands as it was written: its steps read back to the same text.
+		for _, e := range p.Entries {
+			if e.Planned == nil || e.Planned.Plan == nil {
+				continue
+			}
+			assert.Zero(t, e.Planned.Plan.Edition)
+			assert.NotEmpty(t, e.Planned.Plan.Steps)
+			for _, step := range e.Planned.Plan.Steps {
+				assert.NotEmpty(t, step.Phase, step.ID)
+				assert.NotEmpty(t, step.Title, step.ID)
+				assert.Empty(t, step.Op, step.ID)
+			}
+		}
+		if s.Closed != nil {
+			continue
+		}
+		for _, step := range s.Plan.Steps { // every step that is open can still be ticked
+			if _, ticked := s.Ticks[step.ID]; ticked {
+				continue
+			}
+			did := record.Entry{ID: [16]byte{byte(finished), 1}, PlantID: p.Entries[0].PlantID, On: last, Body: record.Body{Did: &record.Did{Step: step.ID}}}
+			assert.Empty(t, record.Check(did, told, plant.Kinds{}, last+1), step.ID)
+			finished++
+		}
+	}
+	assert.Positive(t, plans)
+	assert.Positive(t, finished)
+	sameText(t, raw, a)
+}
+
+// sameText holds every entry as it is read now, and written again, against the
+// text of the archive: nothing is lost and nothing is said otherwise.
+func sameText(t *testing.T, raw []byte, a exchange.Archive) {
+	t.Helper()
+	var written struct {
+		Plants []struct {
+			Entries []json.RawMessage `json:"entries"`
+		} `json:"plants"`
+	}
+	require.NoError(t, json.Unmarshal(raw, &written))
+	for i, p := range a.Plants {
+		for k, e := range p.Entries {
+			again, err := json.Marshal(e)
+			require.NoError(t, err)
+			require.JSONEq(t, string(written.Plants[i].Entries[k]), string(again))
+		}
+	}
+}
