@@ -34,7 +34,7 @@ func kept(t *testing.T, s *store.Store, a store.Account) (plant, soil uuid.UUID)
 		entry(plant, today-9, record.Body{Arrived: &record.Arrived{Name: "Vine", Profile: kind.ID, Habit: kind.Habit, Place: &place}}),
 		entry(plant, today-2, record.Body{Diagnosed: &record.Diagnosed{Causes: []string{"root-rot"}}}),
 		entry(plant, today-2, record.Body{Planned: &record.Planned{}}),
-		entry(plant, today-2, record.Body{Did: &record.Did{Step: "prepare-pot", Used: []record.Used{{Supply: soil, Amount: 3}}}}),
+		entry(plant, today-2, record.Body{Did: &record.Did{Step: "ready-pot@d0", Used: []record.Used{{Supply: soil, Amount: 3}}}}),
 	} {
 		_, err := s.Append(t.Context(), a, e, today)
 		require.NoError(t, err)

@@ -120,7 +120,7 @@ func TestWhatAStepUsedComesBackWhenItIsUndone(t *testing.T) {
 	write(entry(plant, today, record.Body{Diagnosed: &record.Diagnosed{Causes: []string{"root-rot"}}}))
 	write(entry(plant, today, record.Body{Planned: &record.Planned{}}))
 	used := func(amount float64) record.Body {
-		return record.Body{Did: &record.Did{Step: "prepare-pot", Used: []record.Used{{Supply: soil.ID, Amount: amount}}}}
+		return record.Body{Did: &record.Did{Step: "ready-pot@d0", Used: []record.Used{{Supply: soil.ID, Amount: amount}}}}
 	}
 	did := entry(plant, today, used(0.75))
 	write(did)
@@ -137,7 +137,7 @@ func TestWhatAStepUsedComesBackWhenItIsUndone(t *testing.T) {
 	write(entry(plant, today, record.Body{Voided: &record.Voided{Entry: undo.ID}}))
 	assert.InDelta(t, 3.5, stockOf(t, s, a, soil.ID), 1e-9, "and the undoing undone")
 
-	_, err := s.Append(t.Context(), a, entry(plant, today, record.Body{Did: &record.Did{Step: "pot-up", Used: []record.Used{{Supply: newID(), Amount: 1}}}}), today)
+	_, err := s.Append(t.Context(), a, entry(plant, today, record.Body{Did: &record.Did{Step: "tally@d0", Used: []record.Used{{Supply: newID(), Amount: 1}}}}), today)
 	assert.ErrorContains(t, err, "no such supply")
 	assert.InDelta(t, 3.5, stockOf(t, s, a, soil.ID), 1e-9, "and nothing of it was recorded")
 }

@@ -111,9 +111,9 @@ func project(ctx context.Context, tx sqlx.ExecerContext, c Collection, s record.
 		}
 	}
 	botanical := ""
-	common := ""
+	var called []string
 	if s.Profile != nil {
-		botanical, common = s.Profile.Botanical, s.Profile.Common
+		botanical, called = s.Profile.Botanical, s.Profile.AllNames()
 	}
 	stage := ""
 	if _, st, in := s.CurrentStage(); in && s.Closed == nil {
@@ -131,7 +131,7 @@ func project(ctx context.Context, tx sqlx.ExecerContext, c Collection, s record.
 	if s.Plan != nil {
 		school, track = s.Plan.School, s.Plan.Track
 	}
-	search := strings.ToLower(strings.Join([]string{name, s.Arrival.Label, botanical, common, s.Habit.Label}, " "))
+	search := strings.ToLower(strings.Join(append(called, name, s.Arrival.Label, s.Habit.Label), " "))
 	_, err := tx.ExecContext(ctx, `
 		update plants set here = $3, name = $4, label = $5, habit = $6, profile = $7, botanical = $8, search = $9, place_id = $10,
 			isolation = $11, standing = $12, stage = $13, arrived_on = $14, last_look = $15, next_due = $16, stalls_on = $17,

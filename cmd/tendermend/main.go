@@ -21,6 +21,9 @@ const usage = `tendermend — find what ails a plant, treat it, follow it until 
   tendermend diagnose < EXAMINATION.json   what it may be, as JSON
   tendermend case-schema                   the JSON Schema of those files
   tendermend archive-schema                the JSON Schema of whole collections
+  tendermend plan < SITUATION.json         the plan for a situation, or a list of them, as JSON
+  tendermend check-plan < PLAN.json        what a plan breaks; exits with 1 where it breaks anything
+  tendermend plan-schema                   the JSON Schema of situations and plans
   tendermend cases FILE                    how often the differential is right
 `
 
@@ -32,6 +35,8 @@ func main() {
 	var bad badInput
 	switch {
 	case err == nil:
+	case errors.Is(err, errBroken):
+		os.Exit(1)
 	case errors.As(err, &bad):
 		fmt.Fprintln(os.Stderr, "tendermend:", err)
 		os.Exit(2)
@@ -52,6 +57,12 @@ func run(args []string, in io.Reader, out io.Writer) error {
 		return caseSchema(out)
 	case "archive-schema":
 		return archiveSchema(out)
+	case "plan":
+		return plan(in, out)
+	case "check-plan":
+		return checkPlan(in, out)
+	case "plan-schema":
+		return planSchema(out)
 	case "cases":
 		return scoreCases(args[1:], out)
 	case "demo":

@@ -143,8 +143,13 @@ func namesOf(p Profile) []name {
 	return split(p)
 }
 
+// AllNames are its botanical, common, folk and former names, in that order.
+func (p Profile) AllNames() []string {
+	return append([]string{p.Botanical, p.Common}, append(slices.Clone(p.Names), p.Synonyms...)...)
+}
+
 func split(p Profile) []name {
-	all := append([]string{p.Botanical, p.Common}, append(slices.Clone(p.Names), p.Synonyms...)...)
+	all := p.AllNames()
 	names := make([]name, 0, len(all))
 	for _, as := range all {
 		if words := wordsOf(as); len(words) > 0 {

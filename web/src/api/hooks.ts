@@ -70,12 +70,13 @@ export const useDifferential = (plant: string, present: string[], absent: string
     placeholderData: keepPreviousData,
   });
 
-export const usePlanPreview = (plant: string, answers: Answers, wanted: boolean) =>
+/** The plan of the answers given; keeps tells that it takes over the plan in hand, and what is done of it. */
+export const usePlanPreview = (plant: string, answers: Answers, keeps: boolean) =>
   useQuery({
-    queryKey: ["preview", plant, answers],
-    queryFn: () => answer(client.POST("/api/plants/{plant}/plan", { params: { path: { plant } }, body: { answers } })),
+    queryKey: ["preview", plant, answers, keeps],
+    queryFn: () =>
+      answer(client.POST("/api/plants/{plant}/plan", { params: { path: { plant } }, body: { answers, keeps } })),
     placeholderData: keepPreviousData,
-    enabled: wanted,
     retry: false,
   });
 

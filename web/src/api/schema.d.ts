@@ -890,18 +890,49 @@ export interface components {
         };
         Answers: {
             /**
+             * @description What a change of set-up aims at.
+             * @enum {string}
+             */
+            aim?: "S0" | "S4" | "S5" | "S6" | "mount";
+            /**
              * @description When newcomers are repotted.
              * @enum {string}
              */
             arrivals?: "two-weeks" | "needed" | "at-once";
+            /** @enum {string} */
+            cover?: "kind" | "open" | "none";
+            /** @enum {string} */
+            crownDose?: "dry" | "peroxide" | "label";
+            /** @enum {string} */
+            cutDressing?: "dry" | "cinnamon" | "powder";
+            /**
+             * Format: int64
+             * @description Dead roots counted.
+             */
+            deadRoots?: number;
             /**
              * @description What is done with roots that look dry.
              * @enum {string}
              */
-            dryRoots?: "cut" | "keep";
+            dryRoots?: "cut" | "keep" | "wait";
+            /** @description What the carer does otherwise than the plan. */
+            edits?: components["schemas"]["Edit"][];
+            /** @enum {string} */
+            firstWater?: "dry-day" | "at-once";
+            /** @enum {string} */
+            gnats?: "dry-top" | "grit" | "larvicide";
+            /** @description Whether a new leaf, growth or tip was seen within a month. */
+            growing?: boolean;
+            /**
+             * Format: int64
+             * @description Bulbs, canes, shoots or rosettes.
+             */
+            growths?: number;
             /** Format: double */
             humidityPct?: number;
             inSpike?: boolean;
+            /** @description Whether it hangs limp now. */
+            limp?: boolean;
             /**
              * Format: int64
              * @description Live roots counted.
@@ -915,18 +946,35 @@ export interface components {
              * @description How often the carer can look.
              */
             lookDays?: number;
-            /** @description Ids of rules that the carer sets aside. */
+            /**
+             * @description How wet its medium is.
+             * @enum {string}
+             */
+            moist?: "soaked" | "wet" | "right" | "due" | "dry" | "bone";
+            /**
+             * Format: int64
+             * @description Plantlets, pups or offsets on it.
+             */
+            offsetsSeen?: number;
+            /** @description Ids of rules that the carer sets aside, in plans of older records. */
             overruled?: string[];
+            /**
+             * Format: int64
+             * @description Days since it came; missing where nobody knows.
+             */
+            ownedDays?: number;
             /**
              * @description What is tried first against pests.
              * @enum {string}
              */
-            pestFirst?: "soap" | "neem" | "earth" | "alcohol" | "systemic" | "predators";
+            pestFirst?: "soap" | "oil" | "neem" | "earth" | "alcohol" | "systemic" | "predators" | "hot-dip";
             /**
              * @description When plantlets come off.
              * @enum {string}
              */
-            plantlets?: "now" | "wait";
+            plantlets?: "now" | "wait" | "stay";
+            /** @description Whether a nursery plug sits in its roots. */
+            plug?: boolean;
             /**
              * Format: double
              * @description Inner width of the present pot.
@@ -940,22 +988,31 @@ export interface components {
              */
             rootBallCm?: number;
             /**
-             * @description The school of root wash.
+             * @description The side taken of the root rinse.
              * @enum {string}
              */
-            rootWash?: "soap" | "peroxide" | "fungicide";
+            rootWash?: "soap" | "peroxide" | "fungicide" | "water";
             /** @description The orchid school taken. */
             school?: string;
             /**
              * @description What is done with flower spikes.
              * @enum {string}
              */
-            spikes?: "cut" | "keep-one";
+            spikes?: "cut" | "keep-one" | "keep";
+            /** @description Whether water stands in saucer or outer pot. */
+            standing?: boolean;
+            /** @enum {string} */
+            succulentWater?: "dry-day" | "at-roots";
             /**
              * Format: double
              * @description Room warmth.
              */
             warmthC?: number;
+            /**
+             * @description Something to be done without an illness.
+             * @enum {string}
+             */
+            wish?: "setup-change" | "propagate" | "refresh" | "part" | "prune";
         };
         Apart: {
             /**
@@ -1080,6 +1137,23 @@ export interface components {
              * @description How many of them were true.
              */
             true: number;
+        };
+        Breach: {
+            /**
+             * Format: int64
+             * @description Of the step in its sitting, from 0.
+             */
+            index: number;
+            reason?: string;
+            rule: string;
+            /**
+             * Format: int64
+             * @description Of the plan, from 0.
+             */
+            sitting: number;
+            /** @description The operator. */
+            step: string;
+            why: string;
         };
         Calibration: {
             /** @description Newest first, two hundred at most. */
@@ -1418,6 +1492,19 @@ export interface components {
             now: number;
             working: components["schemas"]["Working"];
         };
+        Edit: {
+            /**
+             * Format: int64
+             * @description Day of the plan to which its whole sitting moves.
+             */
+            day?: number;
+            leaveOut?: boolean;
+            /** Format: double */
+            potWidthCm?: number;
+            reason?: string;
+            /** @description Id of the step. */
+            step: string;
+        };
         Ending: {
             arrivedOn: string;
             /** @description Id of its main cause; empty where none was accepted. */
@@ -1536,6 +1623,8 @@ export interface components {
             strength: number;
         };
         Feed: {
+            /** @description How often: each-watering, weekly, fortnight, month, six-weeks, quarter, never. */
+            every?: string;
             /**
              * Format: double
              * @description Share of that in the low-light months, 0-1.
@@ -1695,6 +1784,8 @@ export interface components {
         Household: {
             asthma: boolean;
             children: boolean;
+            /** @description Parts of it are eaten. */
+            edible?: boolean;
             pets: boolean;
             /** @description Plants stand outdoors, or where bees reach them. */
             pollinators: boolean;
@@ -1991,6 +2082,11 @@ export interface components {
             to: string;
             working: components["schemas"]["Working"];
         };
+        Outcome: {
+            /** Format: int64 */
+            livingParts: number;
+            shown: string;
+        };
         Outcomes: {
             /**
              * Format: double
@@ -2045,6 +2141,16 @@ export interface components {
             what: string;
         };
         Pest: {
+            /** Format: int64 */
+            Days: number;
+            /** Format: int64 */
+            Generations: number;
+            /** Format: int64 */
+            Least: number;
+            /** Format: int64 */
+            Longest: number;
+            /** Format: int64 */
+            Treatments: number;
             /** @description Id of the cause that it is. */
             cause: string;
             /**
@@ -2055,6 +2161,7 @@ export interface components {
             /** @description Where the young hide. */
             hides: string;
             label: string;
+            lasting: boolean;
             /**
              * Format: double
              * @description °C under which it does not grow.
@@ -2143,41 +2250,58 @@ export interface components {
             asks: string[];
             /** @description Tracks that run beside the first one. */
             beside?: string[];
+            /** @description Rules that the carer goes against, with the reason. */
+            breaches?: components["schemas"]["Breach"][];
             causes: string[];
             cautions: components["schemas"]["Caution"][];
+            /**
+             * Format: int64
+             * @description 2 for plans of operators in sittings; missing in older records.
+             */
+            edition?: number;
             ends: string[];
             /** @description What must be so before it is begun. */
             entry?: string[];
             expect: string[];
             /** @description All that its steps need. */
             materials?: string[];
-            /** @description Their names. */
+            /** @description What it treats, in words. */
             names: string[];
-            /** @description Ids of the treatments it is composed of. */
+            outcome?: components["schemas"]["Outcome"];
+            /** @description Ids of the treatments it is composed of, in older records. */
             protocols: string[];
+            /** @description What was left out or done otherwise, with the reason. */
             rules: components["schemas"]["Rule"][];
             school?: string;
+            /** @description The three heaviest terms of its score. */
+            schoolWhy?: string[];
+            sittings?: components["schemas"]["Sitting"][];
             steps: components["schemas"]["Step"][];
             /** @description When to give up, and how to bin it. */
             stops?: string[];
             track: string;
+            wish?: string;
             /** @description What can go wrong. */
             wrong: string[];
         };
         PlanInputBody: {
             answers: components["schemas"]["Answers"];
+            /** @description Whether it is made anew in the middle of the same work. */
+            keeps?: boolean;
         };
         PlanPreview: {
             /** @description The answers it was made with, with what the record knew. */
             answers: components["schemas"]["Answers"];
-            /** @description Where the trade disagrees, with both sides. */
+            /** @description Rules that a changed plan goes against. */
+            breaches: components["schemas"]["RuleBroken"][];
+            /** @description Where the trade disagrees, with the sides that change this plan. */
             choices: components["schemas"]["Choice"][];
             /** @description What its steps need, against the cupboard. */
             needs: components["schemas"]["Need"][];
             /** @description Share of plants that live with what is accepted, treated, 0-1. */
             odds: components["schemas"]["Amount"];
             plan: components["schemas"]["Plan"];
-            /** @description Ways of treating an orchid with few roots, best first; empty for others. */
+            /** @description Ways of re-establishing an orchid, best first; empty where its roots are not worked on. */
             schools: components["schemas"]["School"][];
         };
         Planned: {
@@ -2335,7 +2459,7 @@ export interface components {
             standing: string;
         };
         Poison: {
-            /** @description How bad it is. */
+            /** @description How bad it is: none, mild, moderate, severe, deadly, or not known. */
             bad: string;
             what: string;
             /** @enum {string} */
@@ -2395,24 +2519,62 @@ export interface components {
         };
         Profile: {
             botanical: string;
+            /**
+             * @description Whether a cut stem makes it branch; missing where not known.
+             * @enum {string}
+             */
+            branches?: "yes" | "no" | "crown";
+            /**
+             * Format: double
+             * @description °C below which it is hurt within a night.
+             */
+            chill?: number;
             common: string;
+            /**
+             * @description The cover it bears after root loss.
+             * @enum {string}
+             */
+            cover?: "closed" | "open" | "none";
+            dryDays?: number[];
+            /** @description Whether it grows on trees, its roots in air. */
+            epiphyte?: boolean;
             feed: components["schemas"]["Feed"];
             habit: string;
             humidity: number[];
             id: string;
             light: number[];
+            /** @description What it is confused with in shops, and what follows from that. */
+            lookAlike?: string;
             /** @description Mixes by parts. */
             mixes: components["schemas"]["Mix"][];
+            /** @description Other trade and folk names. */
+            names?: string[];
+            /** @description What a rescuer of this kind must know. */
+            note?: string;
             /** @description Whether the collection added it. */
             own: boolean;
             perMonth: number[];
             /** @description How well pests like it; those not named come seldom. */
             pests: components["schemas"]["Liking"][];
-            /** @description What harms whom; empty where none is known. */
+            /** @description What harms whom; a severity of “not known” is not safe. */
             poisons: components["schemas"]["Poison"][];
+            /** @description How tight it likes its pot: snug, one-size, roomy. */
+            potFit?: string;
+            /** @description usual, deep, shallow, holes, clear or none. */
+            potShape?: string;
+            /** @description How it is multiplied. */
+            propagation?: string[];
             repotMonths: number[];
+            /** @description When it is best repotted: spring, new-roots, after-bloom … */
+            repotWhen?: string[];
             /** @description How it rests; empty where it does not. */
             rest?: string;
+            /** @description When it rests: winter-dry, leafless-winter, summer … */
+            restKind?: string;
+            /** Format: double */
+            rootsFirstCm?: number;
+            /** @description How it usually grows here, the usual one first: pot, basket, mounted, bare-root, cup, air. */
+            setups?: string[];
             /** @description Where its values come from, unless sources says otherwise. */
             source: string;
             sources: {
@@ -2420,8 +2582,18 @@ export interface components {
             };
             /** @description The most direct sun it bears indoors. */
             sun: string;
+            /** @description How sure its values are: high, fair or low. */
+            sure?: string;
+            /** @description Former and other botanical names. */
+            synonyms?: string[];
             temperature: number[];
+            /** @description What it shows when thirsty, before harm. */
+            thirst?: string;
             traits: string[];
+            /** @description What it is known for in homes. */
+            troubles?: string[];
+            /** @description Its water rule in low light and rest. */
+            waterLow?: string;
             waterRule: string;
             weeks: components["schemas"]["TrackWeeks"][];
         };
@@ -2568,6 +2740,19 @@ export interface components {
             what: string;
             why: string;
         };
+        RuleBroken: {
+            /** @description What breaks it here. */
+            here: string;
+            /** @description What is never done. */
+            never: string;
+            /** @description Why the carer does it all the same; empty where nobody said. */
+            reason: string;
+            rule: string;
+            /** @description Title of the step; empty where the whole plan breaks it. */
+            step: string;
+            /** @description Why it is never done. */
+            why: string;
+        };
         RunwayInput: {
             /** @enum {string} */
             reserves?: "plump" | "ridged" | "shrivelled" | "thin-stemmed";
@@ -2606,6 +2791,8 @@ export interface components {
             name: string;
             /** @description What weighed, heaviest first. */
             reasons: components["schemas"]["Reason"][];
+            /** @description Why it is not for this plant. */
+            refused?: string;
             /** Format: int64 */
             score: number;
             suits: string;
@@ -2789,6 +2976,27 @@ export interface components {
             causes: components["schemas"]["Shows"][];
             sign: components["schemas"]["Sign"];
         };
+        Sitting: {
+            /** @description What must be seen first. */
+            gate?: string;
+            /** @description Why it is held back, in words. */
+            held?: string;
+            kind: string;
+            /** @description What is laid out before it begins. */
+            layOut?: string[];
+            /** Format: int64 */
+            minutes: number;
+            /**
+             * Format: int64
+             * @description Its number in the plan, from 1.
+             */
+            n: number;
+            name: string;
+            /** @description Its day; where it waits for a gate, about when to look. */
+            on: string;
+            slot: string;
+            stop?: string;
+        };
         Sort: {
             /** @description How to tell it. */
             how: string;
@@ -2912,10 +3120,17 @@ export interface components {
             amounts: components["schemas"]["Amount"][];
             /** @description Ids of cautions. */
             cautions: string[];
-            /** @description What ends it. */
+            /** @description What is seen when it is done. */
             ends?: string;
             /** @description What must be so before it is begun. */
             entry?: string;
+            /**
+             * Format: int64
+             * @description Days after which it is done again.
+             */
+            every?: number;
+            /** @description Whether it cannot be undone. */
+            forGood?: boolean;
             /** @description What must be seen first: its day is only when to look. */
             gate?: string;
             how: string;
@@ -2926,12 +3141,22 @@ export interface components {
             /** Format: int64 */
             minutes: number;
             on: string;
+            /** @description The operator. */
+            op?: string;
             /** @description Set where a pest's clock sets its day: temperatures that are read later move it. */
             pest?: components["schemas"]["PestTime"];
-            phase: string;
-            /** @description The treatments that ask for it. */
+            /** @description Part of the work, in plans of older records. */
+            phase?: string;
+            /** @description What asks for it. */
             reasons: string[];
+            /**
+             * Format: int64
+             * @description Number of the sitting that it belongs to, from 1; 0 in plans of older records.
+             */
+            sitting?: number;
             title: string;
+            /** @description What ends a repeated step. */
+            until?: string;
             /**
              * Format: int64
              * @description Minutes that a clock runs: a soak, a drying cut.

@@ -1,4 +1,5 @@
 import { begonia, clump, fan, tiered, trailer, tree, vine, waxVine } from "./foliage";
+import { airTuft, bulb, cane, clumpGrass, cycad, ivy, segments, strands, traps, upright, violet } from "./more";
 import { bulbed, creeper, deciduous, singleStem } from "./orchids";
 import { column, cup, frond, palm, rosette } from "./others";
 import { type Counts, type Drawing, type Shape, soil, upTo } from "./strokes";
@@ -21,6 +22,17 @@ const drawings: Record<string, (counts: Counts) => Drawing> = {
   frond,
   palm,
   cup,
+  violet,
+  bulb,
+  "clump-grass": clumpGrass,
+  upright,
+  strands,
+  segments,
+  "air-tuft": airTuft,
+  traps,
+  ivy,
+  cane,
+  cycad,
 };
 
 /** The names under which a habit's drawing can stand. */

@@ -1,15 +1,16 @@
-import { Button, Group, Radio, Select, Stack } from "@mantine/core";
+import { Button, Group, Radio, Select, Stack, TextInput } from "@mantine/core";
 import { useDebouncedValue, useLocalStorage } from "@mantine/hooks";
 import { useMemo, useState } from "react";
 import type { Answers, Schemas } from "../../api/client";
 import { usePlanPreview, useRecord, useSaveChoices, useSettings } from "../../api/hooks";
 import { newId } from "../../api/id";
+import { daysBetween, shortDay } from "../../dates";
 import { How } from "../../shell/How";
 import { Failed, Refused, Waiting } from "../../shell/States";
 import { NumberField, QuantityInput } from "../../units";
 import { useUndo } from "../undo";
 import { WhoLivesHere } from "../WhoLivesHere";
-import { Needs, PlanHead, Rules, StepText } from "./PlanParts";
+import { Needs, PlanHead, Rules, type Seated, SittingHead, StepText, sittingsOf } from "./PlanParts";
 import { usePlantFile } from "./PlantPage";
 import classes from "./WhatToDo.module.css";
 
@@ -17,8 +18,6 @@ const yesNo = [
   { value: "yes", label: "yes" },
   { value: "no", label: "no" },
 ];
-
-type ChoiceKey = "rootWash" | "pestFirst" | "dryRoots" | "arrivals" | "spikes" | "plantlets";
 
 /** A plan before it is taken up: a few questions, both sides where the trade disagrees, the steps as they would be. */
 export function PlanDraft({ decideAgain, keeps }: { decideAgain: () => void; keeps?: boolean }) {
@@ -45,14 +44,18 @@ function Draft({ decideAgain, keeps, settled }: DraftProps) {
   // What this person usually takes stands until it is answered otherwise here.
   const full = useMemo(() => ({ ...(settled.choices as Partial<Answers>), ...answers }), [settled.choices, answers]);
   const [asked] = useDebouncedValue(full, 200);
-  const preview = usePlanPreview(file.id, asked, true);
+  const preview = usePlanPreview(file.id, asked, keeps ?? false);
   const record = useRecord(file.id);
   const undo = useUndo(file.id);
   const saveChoices = useSaveChoices();
   const [id] = useState(newId);
   const set = (part: Partial<Answers>) => setAnswers({ ...answers, ...part });
   const orchid = file.habitInfo.orchid;
-  const count = (key: "liveRoots" | "liveTips" | "lookDays", label: string, description: string) => (
+  const count = (
+    key: "liveRoots" | "deadRoots" | "liveTips" | "lookDays" | "offsetsSeen",
+    label: string,
+    description: string,
+  ) => (
     <NumberField
       label={label}
       description={description}
@@ -61,7 +64,7 @@ function Draft({ decideAgain, keeps, settled }: DraftProps) {
       onChange={(v) => set({ [key]: v })}
     />
   );
-  const yes = (key: "liveRot" | "inSpike", label: string) => (
+  const yes = (key: "liveRot" | "inSpike" | "limp" | "standing" | "plug", label: string) => (
     <Select
       label={label}
       placeholder="not looked"
@@ -74,11 +77,19 @@ function Draft({ decideAgain, keeps, settled }: DraftProps) {
   const plan = preview.data?.plan;
   const schools = preview.data?.schools ?? [];
   const choices = preview.data?.choices ?? [];
-  const choose = (key: ChoiceKey, side: string) => {
+  const choose = (key: string, side: string) => {
     set({ [key]: side } as Partial<Answers>);
     saveChoices.mutate({ ...settled.choices, [key]: side });
   };
-  const overruled = answers.overruled ?? [];
+  const edits = answers.edits ?? [];
+  const edit = (step: string, part: Partial<Edit>) => {
+    const others = edits.filter((e) => e.step !== step);
+    const mine = { ...edits.find((e) => e.step === step), ...part, step };
+    const says = mine.leaveOut || mine.day !== undefined || mine.potWidthCm !== undefined || mine.reason;
+    set({ edits: says ? [...others, mine] : others });
+  };
+  const breaches = preview.data?.breaches ?? [];
+  const unsaid = breaches.some((b) => !b.reason);
   const take = () =>
     record.mutate(
       { id, on: file.today, planned: { answers: full, keeps } },
@@ -102,23 +113,56 @@ function Draft({ decideAgain, keeps, settled }: DraftProps) {
               Of ten such plants about <b>{Math.round(preview.data.odds.value * 10)}</b> live.{" "}
               <How working={preview.data.odds.working} of="these odds" />
             </p>
-            <Rules
-              rules={plan.rules}
-              overruled={overruled}
-              toggle={(rule) =>
-                set({
-                  overruled: overruled.includes(rule) ? overruled.filter((r) => r !== rule) : [...overruled, rule],
-                })
-              }
-            />
+            <Rules rules={plan.rules} />
+            {breaches.length > 0 && <Broken breaches={breaches} edits={edits} edit={edit} />}
             <hr className="rule" />
-            <ol className="rows" style={{ listStyle: "none", padding: 0, margin: 0 }}>
-              {plan.steps?.map((s) => (
-                <li key={s.id} style={{ padding: "10px 0" }}>
-                  <StepText step={s} plan={plan} today={file.today} />
-                </li>
-              ))}
-            </ol>
+            {sittingsOf(plan).map(({ sitting, steps }) => (
+              <section key={sitting.n} className={classes.sat} aria-label={`Sitting ${sitting.n}`}>
+                <SittingHead sitting={sitting} today={file.today} />
+                {!sitting.gate && <Move sitting={sitting} steps={steps} edits={edits} edit={edit} />}
+                <ol>
+                  {steps.map((s) => (
+                    <li key={s.id} data-step={s.id}>
+                      <StepText step={s} plan={plan} today={file.today} />
+                      <button
+                        type="button"
+                        className="linkbutton soft small"
+                        aria-label={`Leave out: ${s.title}`}
+                        onClick={() => edit(s.id, { leaveOut: true })}
+                      >
+                        leave this out
+                      </button>
+                      {s.op === "ready-pot" && (
+                        <QuantityInput
+                          unit="cm"
+                          label="Another pot, width"
+                          w={180}
+                          value={edits.find((e) => e.step === s.id)?.potWidthCm}
+                          onChange={(v) => edit(s.id, { potWidthCm: v })}
+                        />
+                      )}
+                    </li>
+                  ))}
+                </ol>
+              </section>
+            ))}
+            {edits.filter((e) => e.leaveOut).length > 0 && (
+              <p className="soft small">
+                Left out by you:{" "}
+                {edits
+                  .filter((e) => e.leaveOut)
+                  .map((e) => (
+                    <button
+                      key={e.step}
+                      type="button"
+                      className="linkbutton"
+                      onClick={() => edit(e.step, { leaveOut: undefined, reason: undefined })}
+                    >
+                      put {e.step.split("@")[0]?.replaceAll("-", " ")} back
+                    </button>
+                  ))}
+              </p>
+            )}
           </>
         )}
       </section>
@@ -142,6 +186,25 @@ function Draft({ decideAgain, keeps, settled }: DraftProps) {
               onChange={(v) => set({ potWidthCm: v })}
             />
             {count("liveRoots", "Live roots", "In doubt, count it as live")}
+            {count("deadRoots", "Dead roots", "Mush or hollow string")}
+            {yes("limp", "Hangs limp now")}
+            <Select
+              label="The medium is"
+              placeholder="not felt"
+              clearable
+              data={[
+                { value: "wet", label: "wet" },
+                { value: "right", label: "moist, as it should be" },
+                { value: "due", label: "as dry as it likes" },
+                { value: "dry", label: "too dry" },
+                { value: "bone", label: "dry to the core" },
+              ]}
+              value={answers.moist ?? null}
+              onChange={(v) => set({ moist: (v as Answers["moist"]) ?? undefined })}
+            />
+            {yes("standing", "Water in saucer or outer pot")}
+            {yes("inSpike", "In spike")}
+            {count("offsetsSeen", "Plantlets or offsets", "On it now")}
             {orchid && (
               <>
                 {count("liveTips", "Growing tips", "Green, red or white ends")}
@@ -157,8 +220,7 @@ function Draft({ decideAgain, keeps, settled }: DraftProps) {
                   value={answers.reserves ?? null}
                   onChange={(v) => set({ reserves: (v as Answers["reserves"]) ?? undefined })}
                 />
-                {yes("liveRot", "Live rot at the base")}
-                {yes("inSpike", "In spike")}
+                {yes("plug", "A nursery plug in its roots")}
                 <QuantityInput
                   unit="°C"
                   label="Warmth of the room"
@@ -185,7 +247,7 @@ function Draft({ decideAgain, keeps, settled }: DraftProps) {
             <Radio.Group
               aria-label={c.ask}
               value={(full as Record<string, string | undefined>)[c.id] ?? c.sides[0]?.id}
-              onChange={(v) => choose(c.id as ChoiceKey, v)}
+              onChange={(v) => choose(c.id, v)}
             >
               <Stack gap="xs" mt="xs">
                 {c.sides.map((side) => (
@@ -205,7 +267,7 @@ function Draft({ decideAgain, keeps, settled }: DraftProps) {
         ))}
         <Needs needs={preview.data?.needs ?? []} />
         <Group>
-          <Button size="md" onClick={take} disabled={!plan} loading={record.isPending}>
+          <Button size="md" onClick={take} disabled={!plan || unsaid} loading={record.isPending}>
             {keeps ? "Go on with this plan" : "Take up this plan"}
           </Button>
           <Button variant="default" onClick={decideAgain}>
@@ -215,6 +277,76 @@ function Draft({ decideAgain, keeps, settled }: DraftProps) {
         <Refused error={record.error} />
       </div>
     </div>
+  );
+}
+
+type Edit = NonNullable<Answers["edits"]>[number];
+
+interface BrokenProps {
+  breaches: Schemas["RuleBroken"][];
+  edits: Edit[];
+  edit: (step: string, part: Partial<Edit>) => void;
+}
+
+interface MoveProps extends Seated {
+  edits: Edit[];
+  edit: (step: string, part: Partial<Edit>) => void;
+}
+
+/** Moves a whole sitting to another day: what belongs together stays together. */
+function Move({ sitting, steps, edits, edit }: MoveProps) {
+  const file = usePlantFile();
+  const [open, setOpen] = useState(false);
+  const moved = edits.find((e) => e.day !== undefined && steps.some((s) => s.id === e.step));
+  const first = moved?.step ?? steps[0]?.id;
+  if (!first) return null;
+  if (!open && !moved) {
+    return (
+      <button
+        type="button"
+        className="linkbutton soft small"
+        aria-label={`Another day: ${sitting.name}, ${shortDay(sitting.on)}`}
+        onClick={() => setOpen(true)}
+      >
+        on another day
+      </button>
+    );
+  }
+  return (
+    <NumberField
+      label="Days from today"
+      w={160}
+      allowDecimal={false}
+      value={moved?.day ?? daysBetween(file.today, sitting.on)}
+      onChange={(v) => edit(first, { day: v })}
+    />
+  );
+}
+
+/** The rules that a changed plan goes against: it can be done with a reason, never silently. */
+function Broken({ breaches, edits, edit }: BrokenProps) {
+  const changed = edits.find((e) => e.leaveOut || e.day !== undefined || e.potWidthCm !== undefined) ?? edits[0];
+  return (
+    <section className={classes.broken} aria-label="Against the rules">
+      <h3 className="red">This goes against what is never done</h3>
+      <ul style={{ margin: "4px 0", paddingLeft: 18 }}>
+        {breaches.map((b) => (
+          <li key={b.rule + b.step + b.here}>
+            <b>Never {b.never}</b>: {b.why}.{" "}
+            <span className="soft small">
+              {b.step && `${b.step}: `}
+              {b.here}. ({b.rule})
+            </span>
+          </li>
+        ))}
+      </ul>
+      <TextInput
+        label="Why you do it all the same"
+        description="It is kept with the plan."
+        value={edits.find((e) => e.reason)?.reason ?? ""}
+        onChange={(e) => edit(changed?.step ?? "plan", { reason: e.currentTarget.value || undefined })}
+      />
+    </section>
   );
 }
 
@@ -231,17 +363,19 @@ function Schools({ schools, value, onChange }: SchoolsProps) {
   const shown = schools.filter((s, i) => all || i < 3 || s.id === chosen);
   return (
     <section className="patch" aria-label="Schools">
-      <h2>Schools for few roots</h2>
+      <h2>Ways to re-establish it</h2>
       <Radio.Group value={chosen} onChange={onChange} aria-label="School">
         <Stack gap="sm" mt="xs">
           {shown.map((s) => (
             <Radio
               key={s.id}
               value={s.id}
+              disabled={!!s.refused}
               label={
                 <>
                   <b>{s.name}</b> <span className="soft small">{s.score > 0 ? `+${s.score}` : s.score}</span>
                   {s.id === schools[0]?.id && <span className="kelp"> · recommended here</span>}
+                  {s.refused && <span className="ochre"> · not for this plant: {s.refused}</span>}
                 </>
               }
               description={

@@ -1,3 +1,4 @@
+import { useState } from "react";
 import type { Plan, Schemas } from "../../api/client";
 import { distance, shortDay } from "../../dates";
 import { How } from "../../shell/How";
@@ -30,38 +31,45 @@ export function PlanHead({ plan }: { plan: Plan }) {
   );
 }
 
-interface RulesProps {
-  rules: Schemas["Rule"][];
-  overruled?: string[];
-  /** Missing where a plan is only read. */
-  toggle?: (rule: string) => void;
-}
-
-/** The rules that shaped the plan, each with its reason; the carer may set one aside. */
-export function Rules({ rules, overruled = [], toggle }: RulesProps) {
+/** What was left out or done otherwise, each with its reason. */
+export function Rules({ rules }: { rules: Schemas["Rule"][] }) {
+  const [all, setAll] = useState(false);
   if (rules.length === 0) return null;
+  const shown = all ? rules : rules.slice(0, 6);
   return (
     <>
-      <h3 style={{ marginTop: 8 }}>Where its parts disagreed</h3>
+      <h3 style={{ marginTop: 8 }}>Left out or done otherwise, and why</h3>
       <ul className="small" style={{ margin: "4px 0", paddingLeft: 18 }}>
-        {rules.map((r) => (
+        {shown.map((r) => (
           <li key={r.id + r.what}>
             <b style={r.overruled ? { textDecoration: "line-through" } : undefined}>{r.what}.</b> {r.why}{" "}
-            {r.overruled && !toggle && <span className="ochre">Set aside.</span>}
-            {toggle && (
-              <button
-                type="button"
-                className="linkbutton soft"
-                aria-label={`${overruled.includes(r.id) ? "Follow" : "Set aside"}: ${r.what}`}
-                onClick={() => toggle(r.id)}
-              >
-                {overruled.includes(r.id) ? "follow it after all" : "set aside"}
-              </button>
-            )}
+            {r.overruled && <span className="ochre">Set aside.</span>}
           </li>
         ))}
       </ul>
+      {shown.length < rules.length && (
+        <button type="button" className="linkbutton small soft" onClick={() => setAll(true)}>
+          {rules.length - shown.length} more
+        </button>
+      )}
     </>
+  );
+}
+
+/** The rules that a plan taken up goes against, with the carer's reason. */
+export function Against({ breaches }: { breaches: NonNullable<Plan["breaches"]> }) {
+  if (breaches.length === 0) return null;
+  return (
+    <div className={classes.broken}>
+      <h3 className="red">Against the rules, by your own decision</h3>
+      <ul className="small" style={{ margin: "4px 0", paddingLeft: 18 }}>
+        {breaches.map((b) => (
+          <li key={b.rule + b.step + b.index}>
+            {b.why} <span className="soft">({b.rule})</span> <b>Your reason:</b> {b.reason}
+          </li>
+        ))}
+      </ul>
+    </div>
   );
 }
 
@@ -108,37 +116,32 @@ export function Needs({ needs, low = [] }: { needs: Schemas["Need"][]; low?: Sch
   );
 }
 
-const phases: Record<string, string> = {
-  "pre-soak": "soak",
-  "tally-and-trim": "tally and trim",
-  "set-and-stake": "set and stake",
-  "clean-roots": "clean",
-};
-
 /** One step with its amounts and the cautions that belong to it. */
 export function StepText({ step, plan, today }: { step: Step; plan: Plan; today: string }) {
   const [system] = useUnits();
   const cautions = (plan.cautions ?? []).filter((c) => step.cautions?.includes(c.id));
+  const several = (plan.names?.length ?? 0) > 1 && (step.reasons?.length ?? 0) > 0;
   return (
     <div>
-      <span className={classes.phase}>
-        {phases[step.phase] ?? step.phase.replaceAll("-", " ")} · {shortDay(step.on)} ({distance(step.on, today)}) ·{" "}
-        {step.minutes} min
-        {(plan.names?.length ?? 0) > 1 && step.reasons && ` · for ${step.reasons.join(" and ").toLowerCase()}`}
-      </span>
       <h3>{step.title}</h3>
+      <span className={classes.phase}>
+        {!step.sitting ? `${shortDay(step.on)} (${distance(step.on, today)}) · ` : ""}
+        {step.minutes} min
+        {step.every ? ` · again ${step.every === 1 ? "every day" : `every ${step.every} days`}` : ""}
+        {several && ` · for ${step.reasons?.join(" and ").toLowerCase()}`}
+      </span>
       {step.if && (
         <p className="ochre" style={{ margin: "2px 0" }}>
           <b>{step.if}</b>
         </p>
       )}
       <p style={{ margin: "2px 0" }}>{sayProse(step.how, system)}</p>
-      {step.gate && (
+      {step.gate && !step.sitting && (
         <p className="soft small" style={{ margin: "2px 0" }}>
           Not by the day alone; first: {step.gate}
         </p>
       )}
-      {(step.materials?.length ?? 0) > 0 && (
+      {!step.sitting && (step.materials?.length ?? 0) > 0 && (
         <p className="soft small" style={{ margin: "2px 0" }}>
           At hand: {step.materials?.join(", ")}.
         </p>
@@ -152,6 +155,52 @@ export function StepText({ step, plan, today }: { step: Step; plan: Plan; today:
       ))}
     </div>
   );
+}
+
+export type Sitting = NonNullable<Plan["sittings"]>[number];
+
+/** When a sitting is, or what it waits for, and why it is held back. */
+export function SittingHead({ sitting, today }: { sitting: Sitting; today: string }) {
+  return (
+    <>
+      <h3 className={classes.sitting}>
+        {sitting.gate ? (
+          <span className="ochre">When this is seen: {sitting.gate}</span>
+        ) : (
+          <>
+            {shortDay(sitting.on)} <span className="soft">({distance(sitting.on, today)})</span>
+            {sitting.slot !== "morning" && `, ${sitting.slot}`}
+          </>
+        )}
+        <span className={classes.because}>
+          {" "}
+          {sitting.name} · {sitting.minutes} min
+          {sitting.gate && ` · look about ${shortDay(sitting.on)}`}
+        </span>
+      </h3>
+      {sitting.held && (
+        <p className="ochre small" style={{ margin: "2px 0 6px" }}>
+          <b>Held back:</b> {sitting.held}. What needs no unpotting is done meanwhile.
+        </p>
+      )}
+      {(sitting.layOut?.length ?? 0) > 0 && (
+        <p className="soft small" style={{ margin: "2px 0 4px" }}>
+          Lay out first: {sitting.layOut?.join(", ")}.
+        </p>
+      )}
+    </>
+  );
+}
+
+/** A sitting with the steps that belong to it. */
+export interface Seated {
+  sitting: Sitting;
+  steps: Step[];
+}
+
+/** The sittings of a plan with their steps, in order; none for a plan of older records. */
+export function sittingsOf(plan: Plan, steps: Step[] = plan.steps): Seated[] {
+  return (plan.sittings ?? []).map((sitting) => ({ sitting, steps: steps.filter((s) => s.sitting === sitting.n) }));
 }
 
 /** Amounts in the person's units, each open to its working. */

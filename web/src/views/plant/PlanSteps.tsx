@@ -6,7 +6,18 @@ import { distance, sayDay } from "../../dates";
 import { Refused } from "../../shell/States";
 import { useUndo } from "../undo";
 import { PlanDraft } from "./PlanDraft";
-import { Amounts, Needs, PlanHead, Rules, type Step, StepText } from "./PlanParts";
+import {
+  Against,
+  Amounts,
+  Needs,
+  PlanHead,
+  Rules,
+  type Seated,
+  SittingHead,
+  type Step,
+  StepText,
+  sittingsOf,
+} from "./PlanParts";
 import { usePlantFile } from "./PlantPage";
 import classes from "./WhatToDo.module.css";
 
@@ -37,15 +48,12 @@ export function PlanSteps({ decideAgain }: { decideAgain: () => void }) {
             Print plan and list
           </Button>
         </Group>
-        <ol className="rows" style={{ listStyle: "none", padding: 0, margin: "6px 0 0" }}>
-          {steps.map((s) => (
-            <StepRow key={s.id} step={s} />
-          ))}
-        </ol>
+        {plan.sittings ? <Sittings seated={sittingsOf(plan, steps)} /> : <Rows steps={steps} />}
       </section>
       <div style={{ display: "grid", gap: 18 }}>
         <section className="patch">
           <PlanHead plan={plan} />
+          <Against breaches={plan.breaches ?? []} />
           <Rules rules={plan.rules} />
           <hr className="rule" />
           <p style={{ margin: 0 }} className={classes.unprinted}>
@@ -71,6 +79,59 @@ export function PlanSteps({ decideAgain }: { decideAgain: () => void }) {
         </section>
       </div>
     </div>
+  );
+}
+
+/** Things for one day: more is not begun, it waits its turn. */
+const most = 5;
+
+/** The sittings in order of what is due: today's first, then dated ones, then what waits to be seen, then what is done. */
+function Sittings({ seated }: { seated: Seated[] }) {
+  const file = usePlantFile();
+  const day = (s: Seated) => s.steps.find((x) => !file.ticks[x.id])?.on ?? s.sitting.on;
+  const done = seated.filter((s) => s.steps.every((x) => file.ticks[x.id]));
+  const open = seated.filter((s) => !done.includes(s));
+  const waiting = open.filter((s) => s.sitting.gate);
+  const due = open.filter((s) => !s.sitting.gate && day(s) <= file.today).slice(0, most);
+  const later = open.filter((s) => !s.sitting.gate && !due.includes(s));
+  return (
+    <>
+      <Due title="Today" of={due} />
+      <Due title="Later, by the day" of={later} />
+      <Due title="When it is seen, not by the day" of={waiting} />
+      <Due title="Done" of={done} />
+    </>
+  );
+}
+
+function Due({ title, of }: { title: string; of: Seated[] }) {
+  const file = usePlantFile();
+  if (of.length === 0) return null;
+  return (
+    <section aria-label={title} style={{ marginTop: 14 }}>
+      <h2 style={{ fontSize: 18 }}>{title}</h2>
+      {of.map(({ sitting, steps }) => (
+        <section key={sitting.n} className={classes.sat} aria-label={`${sitting.name}, sitting ${sitting.n}`}>
+          <SittingHead sitting={sitting} today={file.today} />
+          <Rows steps={steps} />
+          {sitting.stop && steps.some((s) => !file.ticks[s.id]) && (
+            <p className="soft small" style={{ margin: "2px 0" }}>
+              If you must stop: {sitting.stop}
+            </p>
+          )}
+        </section>
+      ))}
+    </section>
+  );
+}
+
+function Rows({ steps }: { steps: Step[] }) {
+  return (
+    <ol className="rows" style={{ listStyle: "none", padding: 0, margin: "6px 0 0" }}>
+      {steps.map((s) => (
+        <StepRow key={s.id} step={s} />
+      ))}
+    </ol>
   );
 }
 

@@ -5,6 +5,7 @@ import { Link, useNavigate } from "react-router";
 import type { Plan } from "../../api/client";
 import { useRecord, useSupplies } from "../../api/hooks";
 import { newId } from "../../api/id";
+import { sayDay } from "../../dates";
 import { Bare, Refused } from "../../shell/States";
 import { sayProse, useUnits } from "../../units";
 import { useUndo } from "../undo";
@@ -29,7 +30,9 @@ const fresh = (): Draft => ({ ticked: [], note: "", used: {}, id: newId() });
 export function Work() {
   const file = usePlantFile();
   const plan = file.plan;
-  const open = (plan?.steps ?? []).filter((s) => !file.ticks[s.id]);
+  const open = (plan?.steps ?? [])
+    .map((s) => ({ ...s, on: file.follow.due[s.id] ?? s.on }))
+    .filter((s) => !file.ticks[s.id]);
   if (!plan || file.closed) {
     return (
       <Bare title="There is no plan to work through">
@@ -104,12 +107,42 @@ function AtTheBench({ plan, open }: { plan: Plan; open: Step[] }) {
     window.addEventListener("keydown", on);
     return () => window.removeEventListener("keydown", on);
   }, []);
+  const sitting = (plan.sittings ?? []).find((s) => s.n === step.sitting);
+  const together = plan.steps.filter((s) => sitting && s.sitting === sitting.n);
+  // Everything is laid out before the first step that is still to do; after that there is no gap.
+  const begins = !!sitting && open.find((s) => s.sitting === sitting.n)?.id === step.id;
+  const begun = together.some((s) => file.ticks[s.id]);
+  const lay = sitting ? (begins ? (sitting.layOut ?? []) : []) : (step.materials ?? []);
+  const early = !begun && (step.on > file.today || !!sitting?.gate);
   const cautions = plan.cautions.filter((c) => step.cautions.includes(c.id));
   return (
     <section className={`patch ${classes.work}`} aria-label="At the bench">
       <p className="soft" style={{ margin: 0 }}>
-        step {plan.steps.findIndex((s) => s.id === step.id) + 1} of {plan.steps.length}, {open.length} still to do
+        {sitting ? (
+          <>
+            <b>{sitting.name}</b>, step {together.findIndex((s) => s.id === step.id) + 1} of {together.length} in one
+            sitting; {open.length} of the whole plan still to do
+          </>
+        ) : (
+          <>
+            step {plan.steps.findIndex((s) => s.id === step.id) + 1} of {plan.steps.length}, {open.length} still to do
+          </>
+        )}
       </p>
+      {sitting?.held && (
+        <p className="ochre">
+          <b>Held back:</b> {sitting.held}. What needs no unpotting is done meanwhile.
+        </p>
+      )}
+      {sitting && early && (
+        <p className="ochre">
+          {sitting.gate ? (
+            <>This waits to be seen: {sitting.gate}</>
+          ) : (
+            <>This is not for today: {sayDay(step.on, file.today)}.</>
+          )}
+        </p>
+      )}
       <h2 ref={heading} tabIndex={-1} className={classes.title}>
         {step.title}
       </h2>
@@ -119,7 +152,7 @@ function AtTheBench({ plan, open }: { plan: Plan; open: Step[] }) {
         </p>
       )}
       {step.entry && <p className="soft">Only if: {step.entry}</p>}
-      {step.gate && <p className="soft">First: {step.gate}</p>}
+      {step.gate && !sitting && <p className="soft">First: {step.gate}</p>}
       <p className={classes.how}>{sayProse(step.how, system)}</p>
       {cautions.map((c) => (
         <p key={c.id} className="red" style={{ margin: "6px 0" }}>
@@ -128,10 +161,10 @@ function AtTheBench({ plan, open }: { plan: Plan; open: Step[] }) {
         </p>
       ))}
       <Amounts amounts={step.amounts} />
-      {(step.materials?.length ?? 0) > 0 && (
+      {lay.length > 0 && (
         <fieldset className={classes.materials}>
-          <legend className="soft">At hand?</legend>
-          {step.materials?.map((m) => (
+          <legend className="soft">{sitting ? "Lay out first, for the whole sitting" : "At hand?"}</legend>
+          {lay.map((m) => (
             <Checkbox
               key={m}
               size="md"
@@ -150,7 +183,7 @@ function AtTheBench({ plan, open }: { plan: Plan; open: Step[] }) {
       {step.waitMinutes ? (
         <Clock minutes={step.waitMinutes} until={draft.until} set={(until) => setDraft({ ...draft, until })} />
       ) : null}
-      {step.phase === "tally-and-trim" && (
+      {(step.op === "tally" || step.phase === "tally-and-trim") && (
         <p>
           <Link to={`/plants/${file.id}/measure`}>Count the roots</Link>{" "}
           <span className="soft">and come back; the plan can be made anew from what you find.</span>
@@ -164,6 +197,11 @@ function AtTheBench({ plan, open }: { plan: Plan; open: Step[] }) {
         value={draft.note}
         onChange={(e) => setDraft({ ...draft, note: e.currentTarget.value })}
       />
+      {sitting?.stop && begun && (
+        <p className="ochre small">
+          <b>If you must stop now:</b> {sitting.stop}
+        </p>
+      )}
       {step.ends && <p className="soft small">It ends with: {step.ends}</p>}
       {step.wrong && <p className="soft small">What can go wrong: {step.wrong}</p>}
       {skipping && (

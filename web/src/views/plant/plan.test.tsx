@@ -1,12 +1,15 @@
-import { cleanup, screen, waitFor } from "@testing-library/react";
+import { cleanup, screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { describe, expect, it, vi } from "vitest";
 import type { Plan } from "../../api/client";
 import { device, pageText, plantFile, Refusal, serve, show, working } from "../../testing/page";
-import { Needs, PlanHead, Rules, StepText } from "./PlanParts";
+import { Against, Needs, PlanHead, Rules, SittingHead, StepText, sittingsOf } from "./PlanParts";
+import { PlanSteps } from "./PlanSteps";
 import { Work } from "./Work";
 
 device();
+
+type Sitting = NonNullable<Plan["sittings"]>[number];
 
 const step = (id: string, more: Partial<Plan["steps"][number]> = {}): Plan["steps"][number] => ({
   id,
@@ -18,6 +21,16 @@ const step = (id: string, more: Partial<Plan["steps"][number]> = {}): Plan["step
   reasons: ["Root rot"],
   cautions: [],
   amounts: [],
+  ...more,
+});
+
+const sat = (n: number, more: Partial<Sitting> = {}): Sitting => ({
+  n,
+  kind: "ROOT-WASH",
+  name: `Sitting ${n}`,
+  on: "2026-11-24",
+  slot: "morning",
+  minutes: 40,
   ...more,
 });
 
@@ -52,18 +65,52 @@ describe("a plan", () => {
       expect(text).toContain(words);
   });
 
-  it("shows the rules that shaped it, and lets one be set aside", async () => {
-    const toggle = vi.fn();
-    const rules = [{ id: "R4", what: "No feed for now", why: "Few roots burn." }];
-    show(<Rules rules={rules} toggle={toggle} />);
-    await userEvent.click(screen.getByRole("button", { name: "Set aside: No feed for now" }));
-    expect(toggle).toHaveBeenCalledWith("R4");
+  it("shows what was left out and why, a few at first", async () => {
+    const rules = Array.from({ length: 8 }, (_, i) => ({ id: `r${i}`, what: `No feed ${i}`, why: "Few roots burn." }));
+    show(<Rules rules={rules} />);
+    expect(pageText()).toContain("No feed 5. Few roots burn.");
+    expect(pageText()).not.toContain("No feed 6");
+    await userEvent.click(screen.getByRole("button", { name: "2 more" }));
+    expect(pageText()).toContain("No feed 7");
     cleanup();
     show(<Rules rules={[{ id: "R4", what: "No feed for now", why: "Few roots burn.", overruled: true }]} />);
     expect(pageText()).toContain("Set aside.");
     cleanup();
     show(<Rules rules={[]} />);
     expect(pageText()).toBe("");
+  });
+
+  it("keeps the rules that the carer goes against in sight, with the reason", () => {
+    show(
+      <Against
+        breaches={[
+          {
+            rule: "N29",
+            why: "The pot is too large.",
+            reason: "it is all I have",
+            step: "ready-pot",
+            sitting: 1,
+            index: 0,
+          },
+        ]}
+      />,
+    );
+    expect(pageText()).toContain("The pot is too large. (N29) Your reason: it is all I have");
+    cleanup();
+    show(<Against breaches={[]} />);
+    expect(pageText()).toBe("");
+  });
+
+  it("says of a sitting when it is, what is laid out, and why it is held", () => {
+    show(<SittingHead sitting={sat(1, { layOut: ["clean blade", "towel"], slot: "evening" })} today="2026-11-24" />);
+    expect(pageText()).toContain("24 Nov (today), evening");
+    expect(pageText()).toContain("Lay out first: clean blade, towel.");
+    cleanup();
+    show(
+      <SittingHead sitting={sat(2, { gate: "a root tip of 1 cm", held: "sound medium at rest" })} today="2026-11-24" />,
+    );
+    expect(pageText()).toContain("When this is seen: a root tip of 1 cm");
+    expect(pageText()).toContain("Held back: sound medium at rest.");
   });
 
   it("shows a step with amounts, materials, its gate and its cautions", async () => {
@@ -112,6 +159,69 @@ describe("a plan", () => {
     expect(text).toContain("none left");
     expect(text).toContain("costs about 0.30");
     expect(text).toContain("Running low: soap (20 ml)");
+  });
+});
+
+describe("a plan in sittings", () => {
+  const sittings = [
+    sat(1, { layOut: ["gloves", "towel"], stop: "Roots stay damp under the towel." }),
+    sat(2, { on: "2026-11-30" }),
+    sat(3, { on: "2026-12-20", gate: "roots white through the wall" }),
+    ...[4, 5, 6, 7, 8].map((n) => sat(n)),
+  ];
+  const steps = [
+    step("unpot@d0", { phase: undefined, op: "unpot", sitting: 1 }),
+    step("tally@d0", { phase: undefined, op: "tally", sitting: 1 }),
+    step("look@d6", { phase: undefined, op: "look", sitting: 2, on: "2026-11-30" }),
+    step("feed@gate", { phase: undefined, op: "feed", sitting: 3, on: "2026-12-20" }),
+    ...[4, 5, 6, 7, 8].map((n) => step(`look@d0.${n}`, { phase: undefined, op: "look", sitting: n })),
+  ];
+  const file = (ticks = {}) => plantFile({ plan: { ...plan(steps), sittings }, ticks });
+  const answers = {
+    "GET /api/supplies": { supplies: [] },
+    "GET /api/session": { signedIn: true, today: "2026-11-24" },
+    "GET /api/plants/plant-1/shopping": { needs: [], low: [] },
+    "GET /api/knowledge": { causes: [], signs: [], moves: [], waterRules: {} },
+  };
+
+  it("keeps every step in its sitting", () => {
+    const seated = sittingsOf(file().plan as Plan);
+    expect(seated.flatMap((s) => s.steps.map((x) => x.id)).toSorted()).toEqual(steps.map((s) => s.id).toSorted());
+  });
+
+  it("gives at most five things for today; the rest is dated or waits to be seen", () => {
+    serve(answers);
+    show(<PlanSteps decideAgain={vi.fn()} />, file());
+    const seats = (name: string) => within(screen.getByRole("region", { name })).getAllByRole("region");
+    expect(seats("Today")).toHaveLength(5);
+    expect(seats("Later, by the day")).toHaveLength(2);
+    expect(seats("When it is seen, not by the day")).toHaveLength(1);
+    expect(screen.queryByRole("region", { name: "Done" })).toBeNull();
+  });
+
+  it("lays everything out before the first step, then goes on without a gap", async () => {
+    serve(answers);
+    show(<Work />, file());
+    expect(pageText()).toContain("Sitting 1, step 1 of 2 in one sitting");
+    expect(screen.getByRole("checkbox", { name: "towel" })).toBeTruthy();
+    expect(pageText()).not.toContain("If you must stop now");
+    cleanup();
+    window.localStorage.clear();
+    show(<Work />, file({ "unpot@d0": { on: "2026-11-24", entry: "e", skipped: false } }));
+    expect(pageText()).toContain("step 2 of 2 in one sitting");
+    expect(screen.queryByRole("checkbox", { name: "towel" })).toBeTruthy();
+    expect(pageText()).toContain("If you must stop now: Roots stay damp under the towel.");
+    expect(screen.getByRole("link", { name: "Count the roots" })).toBeTruthy();
+  });
+
+  it("says of a step that is not for today what it waits for", async () => {
+    serve(answers);
+    window.localStorage.setItem(
+      "work-plant-1",
+      JSON.stringify({ at: "feed@gate", ticked: [], note: "", used: {}, id: "x" }),
+    );
+    show(<Work />, file());
+    expect(pageText()).toContain("This waits to be seen: roots white through the wall");
   });
 });
 
