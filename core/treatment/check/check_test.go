@@ -105,3 +105,17 @@ func TestFurtherClausesOfTheRules(t *testing.T) {
 		})
 	}
 }
+
+func BenchmarkCheck(b *testing.B) {
+	raw, err := os.ReadFile("testdata/golden.json")
+	require.NoError(b, err)
+	var list []example
+	require.NoError(b, json.Unmarshal(raw, &list))
+	for b.Loop() {
+		for _, g := range list[:1] {
+			if _, err := check.Plan(g.Situation, g.Plan); err != nil {
+				b.Fatal(err)
+			}
+		}
+	}
+}

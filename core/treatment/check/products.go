@@ -338,7 +338,7 @@ func programmeLaw(r *replay, c *patient, no found) {
 // and where it goes.
 func reaches(f t.Foe, e *event) bool {
 	if e.op != t.LabelDrug {
-		return !onRoots(e) || f.Rests
+		return !onRoots(e) || f.Rests || e.op == t.Alcohol
 	}
 	low := e.p.Where == "soil" || e.p.Where == "roots" || e.p.Where == "crown" || slices.Contains([]string{"soil", "roots", "rhizome", "stem", "crown"}, e.s.Organ)
 	if low && !f.Rests {

@@ -850,7 +850,7 @@ func (c *composer) callusSitting(r rootWork) {
 	if head {
 		organOf = "stem"
 	}
-	wait := max(c.wholeDay(), int(math.Ceil(float64(c.stemDry[0]))))
+	wait := max(c.wholeDay(), c.stemDry[0])
 	first := max(days+wait, c.dryDay(organOf, live))
 	c.place(treatment.CallusSit, nil, before, sitting, []step{do(treatment.HoldFeed, until("growth"))})
 	var water []step

@@ -286,17 +286,6 @@ func (x *subject) resting() bool { return x.phase(0) == "resting" }
 // asleep says whether it is without leaves and roots until it wakes.
 func (x *subject) asleep() bool { return x.resting() && x.is(treatment.DEC, treatment.BU) }
 
-// grow gives the first day from which it grows again by the calendar, within a
-// year; false where the calendar does not tell.
-func (x *subject) grow(from int) (int, bool) {
-	for d := from; d < from+366; d++ {
-		if x.phase(d) == "growing" {
-			return d, true
-		}
-	}
-	return 0, false
-}
-
 // firstRoots says whether no water may come before new roots are long enough.
 func (x *subject) firstRoots() bool {
 	return x.kind.RootsFirstCM > 0 && (x.phase(0) == "resting" || x.phase(0) == "waking") && x.Answers.NewRootsCM.Or(0) < x.kind.RootsFirstCM
