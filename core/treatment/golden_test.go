@@ -214,7 +214,7 @@ func TestTheSameSituationGivesTheSameBytes(t *testing.T) {
 func TestTheSchoolsOfTheGoldenPlansAreTheBestByTheirScore(t *testing.T) {
 	// What the weights ask and the golden lines leave open.
 	told := map[string]func(*treatment.Situation){
-		"G04": func(s *treatment.Situation) { s.Answers.LiveTips, s.Answers.Growing = treatment.N(0), treatment.False },
+		"G04": func(s *treatment.Situation) { s.Answers.LiveTips, s.Answers.Phase = treatment.N(0), "idle" },
 		"G07": func(s *treatment.Situation) { s.Place.LookDays = treatment.N(1) },
 		"G10": func(s *treatment.Situation) { s.Choices.OneSetup, s.Choices.Stock = treatment.True, []string{"clay"} },
 	}
