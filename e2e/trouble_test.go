@@ -117,7 +117,7 @@ func TestExamineByKeyboardAlone(t *testing.T) {
 	p.see("What do you take it for?")
 	p.tabTo("Accept mealybugs, make the plan")
 	p.press(kb.Enter)
-	p.see("Mealybugs and scale")
+	p.see("Of ten such plants")
 }
 
 func TestUnitsAndClothSwitch(t *testing.T) {

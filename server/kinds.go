@@ -14,7 +14,7 @@ import (
 
 type profilesOutput struct {
 	Body struct {
-		Profiles []plant.Profile `json:"profiles"`
+		Profiles []plant.Match `json:"profiles"`
 	}
 }
 
@@ -39,7 +39,7 @@ const ownKind = "own:"
 func (srv *server) kindOperations(api huma.API) {
 	huma.Register(api, op("find-profiles", http.MethodGet, "/api/profiles", "Find a kind by name; the collection's own come first", "kinds"),
 		signedIn(srv, func(ctx context.Context, a store.Account, in *struct {
-			Words string `query:"q" maxLength:"80" doc:"Words of the botanical or common name."`
+			Words string `query:"q" maxLength:"80" doc:"Words of any of its names: botanical, former, common, trade or folk."`
 			Limit int    `query:"limit" default:"12" minimum:"1" maximum:"400"`
 		}) (*profilesOutput, error) {
 			kinds, err := srv.store.Kinds(ctx, a.Collection.ID)
@@ -47,7 +47,7 @@ func (srv *server) kindOperations(api huma.API) {
 				return nil, err
 			}
 			out := &profilesOutput{}
-			out.Body.Profiles = append([]plant.Profile{}, kinds.Find(in.Words, in.Limit)...)
+			out.Body.Profiles = append([]plant.Match{}, kinds.Matches(in.Words, in.Limit)...)
 			return out, nil
 		}))
 	huma.Register(api, op("get-kind", http.MethodGet, "/api/profiles/{kind}", "A kind with all that it wants", "kinds"),

@@ -170,10 +170,11 @@ func (c *composer) carersPot(w float64) float64 {
 		c.leave("pot", "the pot at hand is too wide: idle mix stays wet")
 		return w
 	}
-	if own.Value < w {
+	if c.heeds("N29") && c.rescue() && (own.Value > w || old > 0 && own.Value > old) {
+		c.leave("pot", "the pot at hand is too wide: it is sized to the live roots")
 		return w
 	}
-	return own.Value
+	return max(own.Value, w)
 }
 
 // rescues are the causes whose pot is sized to the live roots.

@@ -270,6 +270,13 @@ func (c *composer) also() {
 			c.leave(word, "nothing accepted asks for it")
 			continue
 		}
+		if op.ID == treatment.Earth && c.heeds("N67") && !slices.ContainsFunc(c.Causes, func(id cause.ID) bool {
+			foe, ok := treatment.FoeOf(id)
+			return ok && id != cause.Springtail && slices.Contains(foe.Reached, treatment.Earth)
+		}) {
+			c.leave(word, "it reaches nothing that does harm here")
+			continue
+		}
 		s := do(op.ID)
 		if op.ID == treatment.Flush && c.heeds("N44") {
 			s.Params.Water = or(c.betterWater(), "low-mineral")

@@ -22,7 +22,7 @@ const betweenSittings = 28
 // undecided leaves root work out for less than rot: after the day on which a
 // wilt must be decided, and beside a base that rots and cannot be cut.
 func (c *composer) undecided() {
-	if !c.rotLives || c.root == nil || !c.heeds("N83") || slices.ContainsFunc(c.asks, func(id cause.ID) bool { return slices.Contains(treatment.Rots, id) }) {
+	if !c.rotLives || c.root == nil && !c.change || !c.heeds("N83") || slices.ContainsFunc(c.asks, func(id cause.ID) bool { return slices.Contains(treatment.Rots, id) }) {
 		return
 	}
 	wilt := c.has(cause.Fusarium) && (c.gated || c.sat > 3)

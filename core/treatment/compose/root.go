@@ -1104,6 +1104,9 @@ func (c *composer) restFirst() {
 	c.school = treatment.OwnMix
 	r := rootWork{kind: washRoots}
 	w := c.rescueWidth(c.rootless)
+	if c.has(cause.PotBound) && !c.rescue() {
+		w = c.boundWidth()
+	}
 	steps := []step{c.ready(w, c.ball(false), false), c.blade()}
 	steps = append(steps, c.unpotting(r, false)...)
 	steps = append(steps, c.cleaning(r, false)...)

@@ -1915,6 +1915,89 @@ export interface components {
             on: string;
             why: string;
         };
+        Match: {
+            botanical: string;
+            /**
+             * @description Whether a cut stem makes it branch; missing where not known.
+             * @enum {string}
+             */
+            branches?: "yes" | "no" | "crown";
+            by?: string;
+            /**
+             * Format: double
+             * @description °C below which it is hurt within a night.
+             */
+            chill?: number;
+            common: string;
+            /**
+             * @description The cover it bears after root loss.
+             * @enum {string}
+             */
+            cover?: "closed" | "open" | "none";
+            dryDays?: number[];
+            /** @description Whether it grows on trees, its roots in air. */
+            epiphyte?: boolean;
+            feed: components["schemas"]["Feed"];
+            habit: string;
+            humidity: number[];
+            id: string;
+            light: number[];
+            /** @description What it is confused with in shops, and what follows from that. */
+            lookAlike?: string;
+            /** @description Mixes by parts. */
+            mixes: components["schemas"]["Mix"][];
+            /** @description Other trade and folk names. */
+            names?: string[];
+            /** @description What a rescuer of this kind must know. */
+            note?: string;
+            /** @description Whether the collection added it. */
+            own: boolean;
+            perMonth: number[];
+            /** @description How well pests like it; those not named come seldom. */
+            pests: components["schemas"]["Liking"][];
+            /** @description What harms whom; a severity of “not known” is not safe. */
+            poisons: components["schemas"]["Poison"][];
+            /** @description How tight it likes its pot: snug, one-size, roomy. */
+            potFit?: string;
+            /** @description usual, deep, shallow, holes, clear or none. */
+            potShape?: string;
+            /** @description How it is multiplied. */
+            propagation?: string[];
+            repotMonths: number[];
+            /** @description When it is best repotted: spring, new-roots, after-bloom … */
+            repotWhen?: string[];
+            /** @description How it rests; empty where it does not. */
+            rest?: string;
+            /** @description When it rests: winter-dry, leafless-winter, summer … */
+            restKind?: string;
+            /** Format: double */
+            rootsFirstCm?: number;
+            /** @description How it usually grows here, the usual one first: pot, basket, mounted, bare-root, cup, air. */
+            setups?: string[];
+            shared?: string[];
+            /** @description Where its values come from, unless sources says otherwise. */
+            source: string;
+            sources: {
+                [key: string]: string;
+            };
+            /** @description The most direct sun it bears indoors. */
+            sun: string;
+            /** @description How sure its values are: high, fair or low. */
+            sure?: string;
+            /** @description Former and other botanical names. */
+            synonyms?: string[];
+            temperature: number[];
+            /** @description What it shows when thirsty, before harm. */
+            thirst?: string;
+            traits: string[];
+            /** @description What it is known for in homes. */
+            troubles?: string[];
+            /** @description Its water rule in low light and rest. */
+            waterLow?: string;
+            waterRule: string;
+            weeks: components["schemas"]["TrackWeeks"][];
+            why?: string;
+        };
         Measure: {
             alarm: boolean;
             always: boolean;
@@ -2598,7 +2681,7 @@ export interface components {
             weeks: components["schemas"]["TrackWeeks"][];
         };
         ProfilesOutputBody: {
-            profiles: components["schemas"]["Profile"][];
+            profiles: components["schemas"]["Match"][];
         };
         Ratio: {
             against: string;
@@ -4744,7 +4827,7 @@ export interface operations {
     "find-profiles": {
         parameters: {
             query?: {
-                /** @description Words of the botanical or common name. */
+                /** @description Words of any of its names: botanical, former, common, trade or folk. */
                 q?: string;
                 limit?: number;
             };

@@ -99,6 +99,31 @@ export function TakeIn() {
   );
 }
 
+type Match = Schemas["Match"];
+
+const say = (p: Pick<Match, "botanical" | "common">) => `${p.botanical} (${p.common})`;
+
+/** Asks which one it is, where kinds that want different things go by one name. */
+function WhichOne({ matches, pick }: { matches: Match[]; pick: (kind: Match) => void }) {
+  const several = matches.filter((m) => (m.shared?.length ?? 0) > 0);
+  const why = several.find((m) => m.why)?.why;
+  if (several.length < 2) return null;
+  return (
+    <section aria-label="Which one is it?" style={{ margin: "10px 0 0" }}>
+      <p style={{ margin: 0 }}>
+        <b className="ochre">Several kinds go by this name.</b> {why}
+      </p>
+      <Group gap="xs" mt={6}>
+        {several.map((m) => (
+          <Button key={m.id} variant="default" size="compact-md" onClick={() => pick(m)}>
+            {say(m)}
+          </Button>
+        ))}
+      </Group>
+    </section>
+  );
+}
+
 interface ArrivalFormProps {
   value: Partial<Arrived>;
   on: string;
@@ -129,10 +154,11 @@ export function ArrivalForm({ value, on, kind, change, submit, submitLabel, erro
   const fields = error instanceof Problem ? error.fields : {};
   const fault = (key: string) => fields[`arrived.${key}`] ?? fields[key];
   const found = profiles.data?.profiles ?? [];
-  const say = (p: Schemas["Profile"]) => `${p.botanical} (${p.common})`;
+  const pickKind = (p: Match) => change({ ...value, profile: p.id, habit: p.habit }, on, say(p));
   const pick = (typed: string) => {
     const profile = found.find((p) => say(p) === typed);
-    change({ ...value, profile: profile?.id, ...(profile ? { habit: profile.habit } : {}) }, on, typed);
+    if (profile) pickKind(profile);
+    else change({ ...value, profile: undefined }, on, typed);
   };
   const habit = knowledge.data.habits?.find((h) => h.id === value.habit);
   // A kind that was typed and not picked is said to be unknown, not dropped.
@@ -183,6 +209,7 @@ export function ArrivalForm({ value, on, kind, change, submit, submitLabel, erro
             searchable
           />
         </div>
+        {!value.profile && kind.trim() && <WhichOne matches={found} pick={(p) => pickKind(p)} />}
         <hr className="rule" />
         <h2>How it came</h2>
         <div className={classes.two}>

@@ -55,6 +55,9 @@ const blank: Profile = {
   own: true,
 };
 
+/** How badly, mildest first; what is not known stands first and is not safe. */
+const severities = ["not known", "none", "mild", "moderate", "severe", "deadly"];
+
 function Form({ id, version, start }: { id: string; version: number; start: Profile }) {
   const k = useTables();
   const navigate = useNavigate();
@@ -72,6 +75,9 @@ function Form({ id, version, start }: { id: string; version: number; start: Prof
       { id, version, withdrawn, profile: p },
       { onSuccess: () => navigate(withdrawn ? "/handbook?list=kinds" : `/handbook/kinds/${id}?list=kinds`) },
     );
+  const poison = (whom: string) => p.poisons.find((x) => x.whom === whom);
+  const harm = (whom: "people" | "pets", part: { bad: string }) =>
+    set({ poisons: [...p.poisons.filter((x) => x.whom !== whom), { whom, what: poison(whom)?.what ?? "", ...part }] });
   const mix = p.mixes[0];
   const setMix = (text: string) => set({ mixes: readMix(text) });
   return (
@@ -203,6 +209,25 @@ function Form({ id, version, start }: { id: string; version: number; start: Prof
             ))}
           </Group>
         </Checkbox.Group>
+        <div className={classes.three}>
+          {(["people", "pets"] as const).map((whom) => (
+            <Select
+              key={whom}
+              label={`Harms ${whom}`}
+              allowDeselect={false}
+              data={severities}
+              value={poison(whom)?.bad ?? "not known"}
+              onChange={(v) => v && harm(whom, { bad: v })}
+            />
+          ))}
+          <TextInput
+            label="By what"
+            placeholder="sap, crystals, thorns …"
+            value={p.poisons.find((x) => x.what)?.what ?? ""}
+            onChange={(e) => set({ poisons: p.poisons.map((x) => ({ ...x, what: e.currentTarget.value })) })}
+            disabled={p.poisons.length === 0}
+          />
+        </div>
         <TextInput
           label="Where these values come from"
           value={p.source}

@@ -21,6 +21,7 @@ export function KindSheet() {
   const habit = k.habits.find((h) => h.id === p.habit);
   const cause = (id: string) => k.causes.find((c) => c.id === id)?.label ?? id;
   const track = (id: string) => k.tracks.find((t) => t.id === id)?.name ?? id;
+  const called = [...(p.names ?? []), ...(p.synonyms ?? [])];
   const t = p.temperature.map((v) => sayQuantity(v, "°C", system));
   const fact = (field: string, name: string, value: ReactNode) => (
     <>
@@ -43,15 +44,23 @@ export function KindSheet() {
         )}
         {p.own && " · added here"}
       </p>
-      {p.poisons.map((x) => (
-        <p key={x.whom + x.what} className="red" style={{ margin: "0 0 6px" }}>
-          <b>Harms {x.whom}</b> ({x.bad}): {x.what}. After swallowing, call a poison centre
-          {x.whom === "pets" ? " or a vet" : ""}.
+      {called.length > 0 && (
+        <p className="soft small" style={{ margin: "0 0 8px" }}>
+          Also called {called.join(", ")}.
         </p>
+      )}
+      {p.poisons.map((x) => (
+        <Harm key={x.whom + x.what} poison={x} />
       ))}
+      {p.note && <p style={{ margin: "0 0 6px" }}>{p.note}</p>}
+      {p.lookAlike && <p style={{ margin: "0 0 6px" }}>Taken for another: {p.lookAlike}.</p>}
       <dl className={classes.facts}>
         {fact("light", "Light", `${p.light[0]}-${p.light[2]} mol m⁻² a day, best ${p.light[1]}; ${suns[p.sun]}`)}
-        {fact("temperature", "Warmth", `${t[0]} to ${t[2]}, best ${t[1]}`)}
+        {fact(
+          "temperature",
+          "Warmth",
+          `${t[0]} to ${t[2]}, best ${t[1]}${p.chill === undefined ? "" : `; under ${sayQuantity(p.chill, "°C", system)} a night harms it`}`,
+        )}
         {fact("humidity", "Air", `at least ${p.humidity[0]} %, best ${p.humidity[1]} %`)}
         {fact("waterRule", "Water", sayProse(k.waterRules[p.waterRule] ?? p.waterRule, system))}
         {fact("rest", "Rest", p.rest || "no rest of its own")}
@@ -77,6 +86,11 @@ export function KindSheet() {
           "Makes",
           `${round(p.perMonth[0])}-${round(p.perMonth[1])} leaves or growths a month over the year`,
         )}
+        {p.setups?.length ? fact("setups", "Usually in", p.setups.join(", ").replaceAll("-", " ")) : null}
+        {p.propagation?.length
+          ? fact("propagation", "Multiplied by", p.propagation.join(", ").replaceAll("-", " "))
+          : null}
+        {p.troubles?.length ? fact("troubles", "Its usual troubles", p.troubles.join("; ")) : null}
         {p.traits.length > 0 && fact("traits", "Minds", p.traits.map((x) => k.traits[x] ?? x).join("; "))}
       </dl>
       <h3>Pests that come to it</h3>
@@ -111,6 +125,31 @@ export function KindSheet() {
         )}
       </Group>
     </article>
+  );
+}
+
+/** How it harms people or animals, by severity; what nobody knows is never shown as safe. */
+function Harm({ poison }: { poison: Schemas["Poison"] }) {
+  const whom = poison.whom;
+  if (poison.bad === "none") {
+    return (
+      <p className="soft small" style={{ margin: "0 0 6px" }}>
+        No harm known to {whom}; do not let anybody chew it all the same.
+      </p>
+    );
+  }
+  if (poison.bad === "not known") {
+    return (
+      <p className="ochre" style={{ margin: "0 0 6px" }}>
+        <b>Not known whether it harms {whom}:</b> treat it as if it did, out of reach.
+      </p>
+    );
+  }
+  return (
+    <p className="red" style={{ margin: "0 0 6px" }}>
+      <b>Harms {whom}</b> ({poison.bad}): {poison.what}. After swallowing, call a poison centre
+      {whom === "pets" ? " or a vet" : ""}.
+    </p>
   );
 }
 

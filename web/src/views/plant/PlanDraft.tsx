@@ -20,25 +20,27 @@ const yesNo = [
 ];
 
 /** A plan before it is taken up: a few questions, both sides where the trade disagrees, the steps as they would be. */
-export function PlanDraft({ decideAgain, keeps }: { decideAgain: () => void; keeps?: boolean }) {
+export function PlanDraft(props: Omit<DraftProps, "settled">) {
   const settings = useSettings();
   if (settings.isPending) return <Waiting />;
   if (settings.isError) return <Failed error={settings.error} retry={() => settings.refetch()} />;
-  return <Draft decideAgain={decideAgain} keeps={keeps} settled={settings.data} />;
+  return <Draft {...props} settled={settings.data} />;
 }
 
 interface DraftProps {
   decideAgain: () => void;
   /** A plan made anew in the middle of the same work: what is done stays done. */
   keeps?: boolean;
+  /** What is wished of a plant that nothing ails. */
+  wish?: Answers["wish"];
   settled: Schemas["Settled"];
 }
 
-function Draft({ decideAgain, keeps, settled }: DraftProps) {
+function Draft({ decideAgain, keeps, wish, settled }: DraftProps) {
   const file = usePlantFile();
   const [answers, setAnswers, clear] = useLocalStorage<Answers>({
-    key: `plan-${file.id}`,
-    defaultValue: keeps ? file.answers : {},
+    key: `plan-${file.id}${wish ? `-${wish}` : ""}`,
+    defaultValue: wish ? { wish } : keeps ? file.answers : {},
     getInitialValueInEffect: false,
   });
   // What this person usually takes stands until it is answered otherwise here.
@@ -97,7 +99,7 @@ function Draft({ decideAgain, keeps, settled }: DraftProps) {
         onSuccess: (e) => {
           clear();
           undo("plan taken up", e.id);
-          if (keeps) decideAgain();
+          if (keeps || wish) decideAgain();
         },
       },
     );
@@ -271,7 +273,7 @@ function Draft({ decideAgain, keeps, settled }: DraftProps) {
             {keeps ? "Go on with this plan" : "Take up this plan"}
           </Button>
           <Button variant="default" onClick={decideAgain}>
-            {keeps ? "Leave the plan as it is" : "Decide again"}
+            {keeps ? "Leave the plan as it is" : wish ? "Leave it" : "Decide again"}
           </Button>
         </Group>
         <Refused error={record.error} />

@@ -1,7 +1,7 @@
 import { Button, Group, Textarea } from "@mantine/core";
 import { useState } from "react";
 import { Link } from "react-router";
-import type { Differential, Knowledge } from "../../api/client";
+import type { Answers, Differential, Knowledge } from "../../api/client";
 import { useDifferential, useKnowledge, useRecord } from "../../api/hooks";
 import { newId } from "../../api/id";
 import { distance, sayDay } from "../../dates";
@@ -18,6 +18,7 @@ import classes from "./WhatToDo.module.css";
 export function WhatToDo() {
   const file = usePlantFile();
   const [again, setAgain] = useState(false);
+  const [wish, setWish] = useState<Wish>();
   const examinedSince = file.examined && file.verdict && file.examined.on > file.verdict.on;
   if (file.closed) {
     return (
@@ -27,6 +28,7 @@ export function WhatToDo() {
       </Bare>
     );
   }
+  if (wish) return <PlanDraft wish={wish} decideAgain={() => setWish(undefined)} />;
   if (file.plan && !again) {
     return (
       <>
@@ -49,11 +51,46 @@ export function WhatToDo() {
         <Button component={Link} to={`/plants/${file.id}/examine`}>
           Examine it
         </Button>
+        <WithoutIllness choose={setWish} />
       </Bare>
     );
   }
   if (file.standing === "diagnosed" && !again) return <PlanDraft decideAgain={() => setAgain(true)} />;
-  return <Decide done={() => setAgain(false)} />;
+  return (
+    <>
+      <Decide done={() => setAgain(false)} />
+      <WithoutIllness choose={setWish} />
+    </>
+  );
+}
+
+type Wish = NonNullable<Answers["wish"]>;
+
+const wishes: { id: Wish; label: string; says: string }[] = [
+  { id: "refresh", label: "Fresh mix", says: "its old mix off, the same way of growing" },
+  { id: "setup-change", label: "Another set-up", says: "clay and reservoir, moss, basket or mount" },
+  { id: "propagate", label: "Multiply it", says: "a plantlet, a cutting or a division" },
+  { id: "part", label: "Part it", says: "one plant becomes several" },
+  { id: "prune", label: "Cut it back", says: "for shape, or to make it branch" },
+];
+
+/** What may be wished of a plant that nothing ails. */
+function WithoutIllness({ choose }: { choose: (wish: Wish) => void }) {
+  return (
+    <section className="patch" aria-label="Without an illness" style={{ marginTop: 20 }}>
+      <h2>Nothing ails it, but you want something of it</h2>
+      <ul className={classes.wishes}>
+        {wishes.map((w) => (
+          <li key={w.id}>
+            <Button variant="default" onClick={() => choose(w.id)}>
+              {w.label}
+            </Button>{" "}
+            <span className="soft small">{w.says}</span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
 }
 
 function Decide({ done }: { done: () => void }) {

@@ -1,0 +1,181 @@
+// Command mutate changes the code of plans in one place at a time, runs the
+// tests, and lists the changes that no test noticed.
+//
+//	go run ./scripts/mutate [-n 200] [-seed 1] [-dir core/treatment]
+package main
+
+import (
+	"encoding/json"
+	"flag"
+	"fmt"
+	"go/ast"
+	"go/format"
+	"go/parser"
+	"go/token"
+	"math/rand/v2"
+	"os"
+	"os/exec"
+	"path/filepath"
+	"sort"
+	"strconv"
+	"strings"
+	"sync"
+)
+
+// mutant is one change: the file with it, and what it is in words.
+type mutant struct {
+	file, says string
+	source     []byte
+}
+
+// quick tests run first; what they let live meets the sweep as well.
+var stages = [][]string{
+	{"./core/treatment/check", "./core/treatment/compose", "./core/treatment/sheet"},
+	{"-run", "Golden|Approved|Schools|Newcomer|Rest", "./core/treatment"},
+	{"-run", "BreakNoRule", "./core/treatment"},
+}
+
+func main() {
+	n := flag.Int("n", 200, "how many mutants")
+	seed := flag.Uint64("seed", 1, "of the choice of mutants")
+	dir := flag.String("dir", "core/treatment", "where")
+	side := flag.Int("parallel", 2, "mutants side by side")
+	flag.Parse()
+	all, err := find(*dir)
+	if err != nil {
+		fmt.Fprintln(os.Stderr, err)
+		os.Exit(1)
+	}
+	r := rand.New(rand.NewPCG(*seed, *seed))
+	r.Shuffle(len(all), func(i, j int) { all[i], all[j] = all[j], all[i] })
+	chosen := all[:min(*n, len(all))]
+	var lived, unbuilt []string
+	var mu sync.Mutex
+	var wg sync.WaitGroup
+	queue := make(chan mutant)
+	for range *side {
+		wg.Go(func() {
+			for m := range queue {
+				fate := try(m)
+				mu.Lock()
+				switch fate {
+				case "lived":
+					lived = append(lived, m.says)
+				case "unbuilt":
+					unbuilt = append(unbuilt, m.says)
+				}
+				fmt.Println(fate, m.says)
+				mu.Unlock()
+			}
+		})
+	}
+	for _, m := range chosen {
+		queue <- m
+	}
+	close(queue)
+	wg.Wait()
+	sort.Strings(lived)
+	tried := len(chosen) - len(unbuilt)
+	fmt.Printf("\n%d places to change, %d tried (%d more did not build), %d killed: %.1f %%\n",
+		len(all), tried, len(unbuilt), tried-len(lived), 100*float64(tried-len(lived))/float64(max(tried, 1)))
+	for _, l := range lived {
+		fmt.Println("lived:", l)
+	}
+}
+
+// try builds and tests with one file replaced.
+func try(m mutant) string {
+	tmp, err := os.MkdirTemp("", "mutant")
+	if err != nil {
+		return "unbuilt"
+	}
+	defer func() { _ = os.RemoveAll(tmp) }()
+	changed, overlay := filepath.Join(tmp, "changed.go"), filepath.Join(tmp, "overlay.json")
+	abs, _ := filepath.Abs(m.file)
+	replace, _ := json.Marshal(map[string]any{"Replace": map[string]string{abs: changed}})
+	if os.WriteFile(changed, m.source, 0o600) != nil || os.WriteFile(overlay, replace, 0o600) != nil {
+		return "unbuilt"
+	}
+	if exec.Command("go", "build", "-overlay", overlay, "./core/treatment/...").Run() != nil {
+		return "unbuilt"
+	}
+	for _, stage := range stages {
+		args := append([]string{"test", "-vet=off", "-timeout", "180s", "-overlay", overlay}, stage...)
+		if exec.Command("go", args...).Run() != nil {
+			return "killed"
+		}
+	}
+	return "lived"
+}
+
+// find lists every place that can be changed.
+func find(dir string) (list []mutant, err error) {
+	err = filepath.WalkDir(dir, func(path string, d os.DirEntry, err error) error {
+		if err != nil || d.IsDir() || !strings.HasSuffix(path, ".go") || strings.HasSuffix(path, "_test.go") {
+			return err
+		}
+		made, err := inFile(path)
+		list = append(list, made...)
+		return err
+	})
+	return list, err
+}
+
+func inFile(path string) (list []mutant, err error) {
+	set := token.NewFileSet()
+	file, err := parser.ParseFile(set, path, nil, parser.ParseComments)
+	if err != nil {
+		return nil, err
+	}
+	keep := func(n ast.Node, what string) {
+		var b strings.Builder
+		if format.Node(&b, set, file) == nil {
+			list = append(list, mutant{path, fmt.Sprintf("%s:%d %s", path, set.Position(n.Pos()).Line, what), []byte(b.String())})
+		}
+	}
+	ast.Inspect(file, func(n ast.Node) bool {
+		switch x := n.(type) {
+		case *ast.GenDecl:
+			return x.Tok != token.IMPORT
+		case *ast.Field:
+			return false // types and tags
+		case *ast.BinaryExpr:
+			was := x.Op
+			if to, ok := other[was]; ok {
+				x.Op = to
+				keep(x, fmt.Sprintf("%s becomes %s", was, to))
+				x.Op = was
+			}
+		case *ast.IfStmt:
+			was := x.Cond
+			x.Cond = &ast.UnaryExpr{Op: token.NOT, X: &ast.ParenExpr{X: was}}
+			keep(x, "the branch is turned round")
+			x.Cond = was
+		case *ast.BasicLit:
+			was := x.Value
+			switch x.Kind {
+			case token.INT:
+				if v, err := strconv.Atoi(was); err == nil {
+					x.Value = strconv.Itoa(v + 1)
+				}
+			case token.FLOAT:
+				if v, err := strconv.ParseFloat(was, 64); err == nil {
+					x.Value = strconv.FormatFloat(v*1.25+0.01, 'f', -1, 64)
+				}
+			}
+			if x.Value != was {
+				keep(x, was+" becomes "+x.Value)
+				x.Value = was
+			}
+		}
+		return true
+	})
+	return list, nil
+}
+
+// other is what a comparison or an arithmetic sign becomes.
+var other = map[token.Token]token.Token{
+	token.LSS: token.LEQ, token.LEQ: token.LSS, token.GTR: token.GEQ, token.GEQ: token.GTR,
+	token.EQL: token.NEQ, token.NEQ: token.EQL, token.LAND: token.LOR, token.LOR: token.LAND,
+	token.SUB: token.ADD, token.MUL: token.QUO,
+}
