@@ -41,14 +41,20 @@ func main() {
 	dir := flag.String("dir", "core/treatment", "where")
 	side := flag.Int("parallel", 2, "mutants side by side")
 	flag.Parse()
-	all, err := find(*dir)
+	places, err := find(*dir, nil)
 	if err != nil {
 		fmt.Fprintln(os.Stderr, err)
 		os.Exit(1)
 	}
-	r := rand.New(rand.NewPCG(*seed, *seed))
-	r.Shuffle(len(all), func(i, j int) { all[i], all[j] = all[j], all[i] })
-	chosen := all[:min(*n, len(all))]
+	wanted := map[int]bool{}
+	for _, i := range rand.New(rand.NewPCG(*seed, *seed)).Perm(len(places))[:min(*n, len(places))] {
+		wanted[i] = true
+	}
+	chosen, err := find(*dir, wanted)
+	if err != nil {
+		fmt.Fprintln(os.Stderr, err)
+		os.Exit(1)
+	}
 	var lived, unbuilt []string
 	var mu sync.Mutex
 	var wg sync.WaitGroup
@@ -77,7 +83,7 @@ func main() {
 	sort.Strings(lived)
 	tried := len(chosen) - len(unbuilt)
 	fmt.Printf("\n%d places to change, %d tried (%d more did not build), %d killed: %.1f %%\n",
-		len(all), tried, len(unbuilt), tried-len(lived), 100*float64(tried-len(lived))/float64(max(tried, 1)))
+		len(places), tried, len(unbuilt), tried-len(lived), 100*float64(tried-len(lived))/float64(max(tried, 1)))
 	for _, l := range lived {
 		fmt.Println("lived:", l)
 	}
@@ -108,30 +114,41 @@ func try(m mutant) string {
 	return "lived"
 }
 
-// find lists every place that can be changed.
-func find(dir string) (list []mutant, err error) {
+// find lists every place that can be changed; with wanted, only those, written out.
+func find(dir string, wanted map[int]bool) (list []mutant, err error) {
+	n := 0
 	err = filepath.WalkDir(dir, func(path string, d os.DirEntry, err error) error {
 		if err != nil || d.IsDir() || !strings.HasSuffix(path, ".go") || strings.HasSuffix(path, "_test.go") {
 			return err
 		}
-		made, err := inFile(path)
+		made, err := inFile(path, &n, wanted)
 		list = append(list, made...)
 		return err
 	})
 	return list, err
 }
 
-func inFile(path string) (list []mutant, err error) {
+func inFile(path string, n *int, wanted map[int]bool) (list []mutant, err error) {
 	set := token.NewFileSet()
 	file, err := parser.ParseFile(set, path, nil, parser.ParseComments)
 	if err != nil {
 		return nil, err
 	}
-	keep := func(n ast.Node, what string) {
-		var b strings.Builder
-		if format.Node(&b, set, file) == nil {
-			list = append(list, mutant{path, fmt.Sprintf("%s:%d %s", path, set.Position(n.Pos()).Line, what), []byte(b.String())})
+	keep := func(at ast.Node, what string) {
+		i := *n
+		*n++
+		if wanted != nil && !wanted[i] {
+			return
 		}
+		m := mutant{file: path, says: fmt.Sprintf("%s:%d %s", path, set.Position(at.Pos()).Line, what)}
+		if wanted != nil {
+			var b strings.Builder
+			if format.Node(&b, set, file) != nil {
+				return
+			}
+			m.source = []byte(b.String())
+		}
+		list = append(list, m)
 	}
 	ast.Inspect(file, func(n ast.Node) bool {
 		switch x := n.(type) {

@@ -20,6 +20,9 @@ func (c *composer) finish() {
 	list = fedLast(c.settled(list))
 	estimate(list)
 	c.forgone(list)
+	if c.heeds("N72") {
+		c.unreached(list)
+	}
 	for _, s := range list {
 		s.steps = tidy(s.steps)
 		s.steps = trimmedHousekeeping(s.steps)
@@ -49,6 +52,17 @@ func (c *composer) finish() {
 	c.plan.Track, c.plan.Beside = c.tracks()
 	c.plan.Cautions = c.allCautions()
 	c.outcome()
+}
+
+// unreached says of every pest that no step reaches that it is only watched.
+func (c *composer) unreached(list []*sit) {
+	for _, p := range c.pests {
+		foe, _ := treatment.FoeOf(p)
+		ops := append(slices.Clone(foe.Reached), treatment.LabelDrug)
+		if !slices.ContainsFunc(list, func(s *sit) bool { return has(s.steps, ops...) }) {
+			c.leave(string(p), "nothing reaches it that the plant bears now: it is isolated, watched, and met when it can be")
+		}
+	}
 }
 
 // trimmedHousekeeping drops a blade that cuts nothing and a label or a bag that

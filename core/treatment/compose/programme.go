@@ -427,6 +427,10 @@ func (c *composer) spraying(list []cause.ID, chosen map[cause.ID]treatment.Opera
 			interval = max(k.interval, 5)
 		}
 	}
+	treated := k.treated
+	if start > 0 && c.any(treatment.Rots) && c.heeds("N72") {
+		treated += interval // the rot is cut meanwhile, and moves one of them
+	}
 	last := start
 	for i, r := range rounds {
 		offset := 0
@@ -436,7 +440,7 @@ func (c *composer) spraying(list []cause.ID, chosen map[cause.ID]treatment.Opera
 		}
 		n := 0
 		for day := start + offset; ; day += step1 {
-			if n >= k.least && day-step1 >= start+offset+k.treated {
+			if n >= k.least && day-step1 >= start+offset+treated {
 				break
 			}
 			c.spraySit(day, c.sprayOnce(list, r.op, r.class, n == 0 && i == 0))

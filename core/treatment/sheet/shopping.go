@@ -40,7 +40,8 @@ func Shopping(steps []Step, cupboard []Item) []Need {
 	list := []Need{}
 	at := map[string]int{}
 	add := func(what string, amount float64, unit string) {
-		if unit == "cm" || strings.Contains(what, "water") && !strings.Contains(what, "low-mineral") {
+		// A width, a strength or a number of days is nothing to buy.
+		if _, bought := inUnit(1, unit, unit); !bought || strings.Contains(what, "water") && !strings.Contains(what, "low-mineral") {
 			return
 		}
 		key := strings.ToLower(what)
