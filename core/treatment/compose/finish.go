@@ -20,9 +20,6 @@ func (c *composer) finish() {
 	list = fedLast(c.settled(list))
 	estimate(list)
 	c.forgone(list)
-	if c.heeds("N72") {
-		c.unreached(list)
-	}
 	for _, s := range list {
 		s.steps = tidy(s.steps)
 		s.steps = trimmedHousekeeping(s.steps)
@@ -52,17 +49,6 @@ func (c *composer) finish() {
 	c.plan.Track, c.plan.Beside = c.tracks()
 	c.plan.Cautions = c.allCautions()
 	c.outcome()
-}
-
-// unreached says of every pest that no step reaches that it is only watched.
-func (c *composer) unreached(list []*sit) {
-	for _, p := range c.pests {
-		foe, _ := treatment.FoeOf(p)
-		ops := append(slices.Clone(foe.Reached), treatment.LabelDrug)
-		if !slices.ContainsFunc(list, func(s *sit) bool { return has(s.steps, ops...) }) {
-			c.leave(string(p), "nothing reaches it that the plant bears now: it is isolated, watched, and met when it can be")
-		}
-	}
 }
 
 // trimmedHousekeeping drops a blade that cuts nothing and a label or a bag that
@@ -131,7 +117,9 @@ func (c *composer) forgone(list []*sit) {
 	}
 	for _, id := range c.causes {
 		f, ok := treatment.FoeOf(id)
-		if ok && id != cause.Springtail && !has(all, f.Reached...) {
+		// A spray on leaves is for another pest: it does not reach the roots.
+		below := id == cause.RootMealybug && c.root == nil && !c.change && !has(all, treatment.Systemic)
+		if ok && id != cause.Springtail && (below || !has(all, f.Reached...)) {
 			c.leave(string(id), "nothing that reaches it is borne now: it is isolated, watched, and treated when it can be")
 		}
 	}
