@@ -3,6 +3,7 @@ package record
 import (
 	"encoding/json"
 	"fmt"
+	"maps"
 	"slices"
 	"strings"
 
@@ -155,6 +156,10 @@ func (s State) Situation(a sheet.Answers, keeps bool, on day.Day, c Context) (tr
 	if keeps {
 		sit.Answers.Done = s.done(on)
 	}
+	// Another root sitting soon after would be one too many; today it is in the hand.
+	if out, unpotted := s.carriedOut()[string(treatment.Unpot)]; unpotted && out < on {
+		sit.Answers.LastSitting = treatment.N(float64(on - out))
+	}
 	return sit, a
 }
 
@@ -180,16 +185,13 @@ func (s State) sawSpike() *bool {
 	return &seen
 }
 
-// done lists what was carried out of the plan that is replaced, with its day.
+// done lists what was carried out of the plans that are replaced, with its day,
+// in order of name.
 func (s State) done(on day.Day) []treatment.Event {
 	var list []treatment.Event
-	if s.Plan == nil {
-		return nil
-	}
-	for _, step := range s.Plan.Steps {
-		if tick, ticked := s.Ticks[step.ID]; ticked && !tick.Skipped && step.Op != "" {
-			list = append(list, treatment.Event{Event: step.Op, Day: int(tick.On - on)})
-		}
+	last := s.carriedOut()
+	for _, op := range slices.Sorted(maps.Keys(last)) {
+		list = append(list, treatment.Event{Event: op, Day: int(last[op] - on)})
 	}
 	return list
 }

@@ -289,3 +289,21 @@ func TestWhatComesFirstForAPlantOnItsReserves(t *testing.T) {
 		assert.Equal(t, first, last.Against(gate).First)
 	}
 }
+
+func TestSecondThoughtsKeepWhatIsDoneAsState(t *testing.T) {
+	b := newBook(t)
+	b.rot() // forty days ago: root work
+	b.write(40, record.Body{Did: &record.Did{Step: "baseline@d0"}})
+	b.write(40, record.Body{Did: &record.Did{Step: "unpot@d0"}})
+	ball := 5.0
+	b.write(40, record.Body{Planned: &record.Planned{Keeps: true, Answers: sheet.Answers{RootBallCM: &ball}}})
+	s := b.state()
+	assert.Contains(t, s.Ticks, "unpot@d0", "it is in the hand")
+
+	b.write(20, record.Body{Planned: &record.Planned{Keeps: true, Answers: sheet.Answers{RootBallCM: &ball}}})
+	s = b.state()
+	assert.NotContains(t, s.Ticks, "unpot@d0", "another day, another sitting: nothing of it is done")
+	for _, step := range s.Plan.Steps {
+		assert.NotEqual(t, "baseline", step.Op, "the start was recorded already")
+	}
+}

@@ -2,6 +2,7 @@ package record
 
 import (
 	"github.com/google/uuid"
+	"maps"
 
 	"tendermend/core/day"
 	"tendermend/core/diagnosis"
@@ -37,6 +38,9 @@ type State struct {
 	PlannedOn   day.Day
 	PlanAnswers sheet.Answers
 	Ticks       map[string]Tick // steps of the plan done or skipped
+	// Before are operators that were carried out under plans that the plan in hand
+	// took the place of in the middle of the same work, with the last day of each.
+	Before map[string]day.Day
 
 	Courses  []Course // the tracks it is on, the leading one first; none before a plan
 	Stages   []Span   // in order of time, of all tracks
@@ -331,16 +335,58 @@ func (s *State) looked(on day.Day) {
 // plan takes up a plan and sets the plant at the first stage of its track. A
 // plan made anew on the same track keeps the stage that was reached.
 func (s *State) plan(e Entry) {
-	kept := map[string]Tick{}
+	kept, before := map[string]Tick{}, map[string]day.Day{}
 	if e.Planned.Keeps {
-		for _, step := range e.Planned.Plan.Steps {
-			if tick, done := s.Ticks[step.ID]; done {
-				kept[step.ID] = tick
+		kept, before = s.kept(e.Planned.Plan.Steps), s.carriedOut()
+	}
+	s.Before = before
+	s.Plan, s.PlannedOn, s.PlanAnswers, s.Ticks = e.Planned.Plan, e.On, e.Planned.Answers, kept
+	s.follow(append([]string{s.Plan.Track}, s.Plan.Beside...), e.On)
+}
+
+// carriedOut gives the operators that were carried out in this work, with the
+// last day of each.
+func (s State) carriedOut() map[string]day.Day {
+	last := map[string]day.Day{}
+	maps.Copy(last, s.Before)
+	if s.Plan == nil {
+		return last
+	}
+	for _, step := range s.Plan.Steps {
+		if tick, ticked := s.Ticks[step.ID]; ticked && !tick.Skipped && step.Op != "" {
+			if on, known := last[step.Op]; !known || tick.On > on {
+				last[step.Op] = tick.On
 			}
 		}
 	}
-	s.Plan, s.PlannedOn, s.PlanAnswers, s.Ticks = e.Planned.Plan, e.On, e.Planned.Answers, kept
-	s.follow(append([]string{s.Plan.Track}, s.Plan.Beside...), e.On)
+	return last
+}
+
+// kept gives what is done already of a plan that is made anew in the middle of
+// the same work. In plans of sittings it is what was done on the very day of the
+// step: what was done on another day is state, and the plan was made from it.
+func (s State) kept(steps []sheet.Step) map[string]Tick {
+	kept := map[string]Tick{}
+	if s.Plan == nil {
+		return kept
+	}
+	taken := map[string]bool{}
+	for _, step := range steps {
+		if step.Op == "" {
+			if tick, done := s.Ticks[step.ID]; done {
+				kept[step.ID] = tick
+			}
+			continue
+		}
+		for _, before := range s.Plan.Steps {
+			tick, done := s.Ticks[before.ID]
+			if done && !taken[before.ID] && before.Op == step.Op && tick.On == step.On {
+				kept[step.ID], taken[before.ID] = tick, true
+				break
+			}
+		}
+	}
+	return kept
 }
 
 // CurrentStage gives the stage of the leading track; when that is mended, of the

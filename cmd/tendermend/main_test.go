@@ -113,3 +113,63 @@ func TestUnknownCommandShowsTheUsage(t *testing.T) {
 	assert.Equal(t, 2, status)
 	assert.Contains(t, errs, "DATABASE_URL")
 }
+
+func TestPlansComeOutAndAreProvedFromTheCommandLine(t *testing.T) {
+	path := program(t)
+	const one = `{"kind":"phalaenopsis-hybrid","causes":["medium-collapsed"],"on":"2026-10-10","answers":{"liveRoots":9,"deadRoots":6,"liveTips":3,"rootBallCm":9,"potWidthCm":12,"plug":true},"choices":{"school":"S0"}}`
+	out, errs, status := call(t, path, one, "plan")
+	require.Zero(t, status, errs)
+	var p struct {
+		School   string
+		Sittings []struct {
+			Day   *int
+			Steps []struct {
+				Op     string
+				Params struct{ PotWidthCm, VolumeMl float64 }
+			}
+		}
+	}
+	require.NoError(t, json.Unmarshal([]byte(out), &p))
+	assert.Equal(t, "S0", p.School)
+	assert.Equal(t, "ready-pot", p.Sittings[0].Steps[1].Op)
+	assert.InDelta(t, 11, p.Sittings[0].Steps[1].Params.PotWidthCm, 0.01)
+	assert.InEpsilon(t, 680, p.Sittings[0].Steps[1].Params.VolumeMl, 0.1)
+	again, _, _ := call(t, path, one, "plan")
+	assert.Equal(t, out, again, "the same situation gives the same bytes")
+	list, _, status := call(t, path, "["+one+","+one+"]", "plan")
+	assert.Zero(t, status)
+	assert.Equal(t, "["+strings.TrimSpace(out)+","+strings.TrimSpace(out)+"]", strings.TrimSpace(list))
+
+	out, errs, status = call(t, path, `{"situation":`+one+`,"plan":`+out+`}`, "check-plan")
+	assert.Zero(t, status, errs)
+	assert.JSONEq(t, `[]`, out)
+	bad := `{"situation":` + one + `,"plan":{"sittings":[{"kind":"ROOT-WASH","day":0,"slot":"morning","steps":[{"op":"unpot"},{"op":"trim-dead"}]}]}}`
+	out, _, status = call(t, path, bad, "check-plan")
+	assert.Equal(t, 1, status)
+	var broken []struct{ Rule, Step, Why string }
+	require.NoError(t, json.Unmarshal([]byte(out), &broken))
+	rules := []string{}
+	for _, b := range broken {
+		rules = append(rules, b.Rule)
+		assert.NotEmpty(t, b.Why)
+	}
+	assert.Contains(t, rules, "N01", "the blade was not cleaned")
+	assert.Contains(t, rules, "N15", "it never comes back into its pot")
+
+	for in, says := range map[string]string{
+		``: "situation", `{"kind":"no-such","causes":["root-rot"]}`: "no-such", `{"habit":"fern","causes":["gout"]}`: "gout",
+		`{"habit":"fern"}`: "accept at least one cause", one + one: "one situation, or a list in brackets", `[{]`: "list of situations",
+	} {
+		_, errs, status := call(t, path, in, "plan")
+		assert.Equal(t, 2, status, in)
+		assert.Contains(t, errs, says, in)
+	}
+	_, errs, status = call(t, path, strings.Replace(bad, `"unpot"`, `"uproot"`, 1), "check-plan")
+	assert.Equal(t, 2, status)
+	assert.Contains(t, errs, "uproot")
+
+	out, _, status = call(t, path, "", "plan-schema")
+	assert.Zero(t, status)
+	assert.True(t, json.Valid([]byte(out)))
+	assert.Contains(t, out, `"liveRoots"`)
+}

@@ -29,6 +29,9 @@ func read[T any](raw []byte, what string) (v T, err error) {
 	strict := json.NewDecoder(bytes.NewReader(raw))
 	strict.DisallowUnknownFields()
 	if err = strict.Decode(&v); err == nil {
+		if strict.More() {
+			return v, badInput{fmt.Errorf("%s: something follows it; give one situation, or a list in brackets", what)}
+		}
 		return v, nil
 	}
 	lenient := new(T)

@@ -43,7 +43,28 @@ func shipped() []Profile {
 			list = append(list, p)
 		}
 	}
+	nameAlikes(list)
 	return list
+}
+
+var kindID = regexp.MustCompile(`[a-z]+(-[a-z]+)+`)
+
+// nameAlikes writes what a kind is confused with by name, where the tables say
+// it by id.
+func nameAlikes(list []Profile) {
+	names := make(map[string]string, len(list))
+	for _, p := range list {
+		names[p.ID] = p.Botanical
+	}
+	for i := range list {
+		said := kindID.ReplaceAllStringFunc(list[i].LookAlike, func(id string) string {
+			if name, ok := names[id]; ok {
+				return name
+			}
+			return id
+		})
+		list[i].LookAlike = strings.ReplaceAll(strings.ReplaceAll(said, "; ", ";"), ";", "; ")
+	}
 }
 
 // row is one line of a kinds' table; the first thing that cannot be read stays

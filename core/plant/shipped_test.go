@@ -191,3 +191,13 @@ func idsOf(list []plant.Profile) string {
 	}
 	return strings.Join(ids, " ")
 }
+
+func TestLookAlikesAreNamedNotNumbered(t *testing.T) {
+	for _, p := range plant.Profiles() {
+		for _, other := range plant.Profiles() {
+			if strings.Contains(other.ID, "-") {
+				assert.NotContains(t, strings.Fields(strings.NewReplacer(":", " ", ";", " ").Replace(p.LookAlike)), other.ID, p.ID)
+			}
+		}
+	}
+}

@@ -345,6 +345,10 @@ var classWords = map[string]string{"oomycete": "water moulds", "fungus": "fungi"
 	"copper": "bacteria, of copper"}
 
 // words says a step with what it is done with.
+// doubtfulWords say what is done with roots that look dry.
+var doubtfulWords = map[string]string{"keep": "roots in doubt stay", "cut": "a dry root goes where its core breaks too",
+	"wait": "roots in doubt are wetted and judged a week later"}
+
 func (c *composer) words(s step) string {
 	o, _ := treatment.OperatorByID(s.Op)
 	p := s.Params
@@ -376,6 +380,7 @@ func (c *composer) words(s step) string {
 	add(p.GapMM.Known, "the base %g mm above the water", p.GapMM.Value)
 	add(p.LevelCM.Known, "water %g cm deep", p.LevelCM.Value)
 	add(p.Class != "", "against %s, dose from its label", classWords[p.Class])
+	add(p.Doubtful != "", "%s", doubtfulWords[p.Doubtful])
 	add(p.Cover != "", "%s", p.Cover)
 	add(p.Method != "", "by %s", p.Method)
 	add(p.Water != "", "water: %s", p.Water)

@@ -1,0 +1,165 @@
+package sheet_test
+
+import (
+	"encoding/json"
+	"fmt"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"tendermend/core/cause"
+	"tendermend/core/day"
+	"tendermend/core/plant"
+	"tendermend/core/treatment"
+	"tendermend/core/treatment/sheet"
+)
+
+func p[T any](v T) *T { return &v }
+
+func situation(kind string, causes ...cause.ID) treatment.Situation {
+	return treatment.Situation{Kind: kind, Causes: causes, On: day.Of(2026, 10, 10)}
+}
+
+func made(t *testing.T, s treatment.Situation, a sheet.Answers) sheet.Made {
+	t.Helper()
+	m, err := sheet.Of(s, a)
+	require.NoError(t, err)
+	return m
+}
+
+// Every kind with a rot and with a pest: every step has one id, its day, its
+// sitting, a title and a known caution; everything it needs is laid out first.
+func TestEverySheetIsWhole(t *testing.T) {
+	for _, k := range plant.Profiles() {
+		for _, id := range []cause.ID{cause.RootRot, cause.Mealybug} {
+			c, _ := cause.ByID(id)
+			if !c.Fits(k.Habit) {
+				continue
+			}
+			s := situation(k.ID, id)
+			m := made(t, s, sheet.Answers{RootBallCM: p(8.0), PotWidthCM: p(14.0)})
+			ids, letters := map[string]bool{}, map[string]bool{}
+			for _, x := range m.Sheet.Cautions {
+				letters[x.ID] = true
+				assert.NotEmpty(t, x.Text)
+			}
+			for _, x := range m.Sheet.Steps {
+				assert.False(t, ids[x.ID], "%s: %s twice", k.ID, x.ID)
+				ids[x.ID] = true
+				assert.GreaterOrEqual(t, x.On, s.On)
+				assert.NotEmpty(t, x.Title, x.ID)
+				require.Positive(t, x.Sitting, x.ID)
+				sit := m.Sheet.Sittings[x.Sitting-1]
+				assert.Subset(t, sit.LayOut, x.Materials, "%s: %s", k.ID, x.ID)
+				for _, l := range x.Cautions {
+					assert.True(t, letters[l], "%s: caution %s of %s has no words", k.ID, l, x.ID)
+				}
+				for _, a := range x.Amounts {
+					assert.NotEmpty(t, a.Working.Formula, x.ID)
+					assert.NotEmpty(t, a.Working.Source, x.ID)
+				}
+			}
+			assert.Empty(t, m.Breaches, k.ID)
+		}
+	}
+}
+
+func TestAChangedPlanSaysWhatItGoesAgainst(t *testing.T) {
+	s := situation("monstera-deliciosa", cause.RootRot)
+	a := sheet.Answers{RootBallCM: p(8.0), PotWidthCM: p(14.0), Edits: []sheet.Edit{{Step: "ready-pot@d0", PotWidthCM: p(30.0)}}}
+	m := made(t, s, a)
+	require.NotEmpty(t, m.Breaches)
+	for _, b := range m.Breaches {
+		assert.Empty(t, b.Reason)
+	}
+	a.Edits[0].Reason = "it is all there is"
+	for _, b := range made(t, s, a).Breaches {
+		assert.Equal(t, "it is all there is", b.Reason)
+	}
+	a.Edits = []sheet.Edit{{Step: "clean-blade@d0", LeaveOut: true}}
+	left := made(t, s, a)
+	require.NotEmpty(t, left.Breaches)
+	assert.Equal(t, treatment.RuleID("N01"), left.Breaches[0].Rule)
+	a.Edits = []sheet.Edit{{Step: "unpot@d0", Day: p(3)}}
+	for _, x := range made(t, s, a).Sheet.Steps {
+		if x.Op == "wash-off" {
+			assert.Equal(t, s.On+3, x.On, "what belongs together moves together")
+		}
+	}
+	a.Edits = []sheet.Edit{{Step: "no-such@d0", LeaveOut: true}}
+	assert.Empty(t, made(t, s, a).Breaches)
+}
+
+// A choice that changes nothing is not shown; every side shown changes the plan
+// and breaks nothing.
+func TestChoicesShownMatter(t *testing.T) {
+	offered := 0
+	for i, k := range plant.Profiles() {
+		if i%29 != 0 {
+			continue
+		}
+		for _, id := range []cause.ID{cause.RootRot, cause.Mealybug, cause.Thrips, cause.FungusGnat} {
+			c, _ := cause.ByID(id)
+			if !c.Fits(k.Habit) {
+				continue
+			}
+			s := situation(k.ID, id)
+			for _, choice := range sheet.ChoicesFor(s, sheet.Answers{}) {
+				plans := map[string]bool{}
+				for _, side := range choice.Sides {
+					offered++
+					raw, err := json.Marshal(map[string]string{choice.ID: side.ID})
+					require.NoError(t, err)
+					var a sheet.Answers
+					require.NoError(t, json.Unmarshal(raw, &a))
+					m := made(t, s, a)
+					assert.Empty(t, m.Breaches, "%s %s %s", k.ID, id, side.ID)
+					steps, err := json.Marshal(m.Sheet.Steps)
+					require.NoError(t, err)
+					plans[string(steps)] = true
+				}
+				assert.Greater(t, len(plans), 1, "%s %s: %s changes nothing", k.ID, id, choice.ID)
+			}
+		}
+	}
+	assert.Positive(t, offered)
+}
+
+func TestRepeatedStepsEndByDayOrByWhatIsSeen(t *testing.T) {
+	on := day.Of(2026, 10, 10)
+	for until, want := range map[string]day.Day{"d35": on + 35, "d0": on, "14 d": on + 21} {
+		last, known := sheet.Step{On: on + 7, Until: until}.EndsOn(on)
+		assert.True(t, known, until)
+		assert.Equal(t, want, last, until)
+	}
+	for _, until := range []string{"", "2 new leaves", "growth", "day 4"} {
+		_, known := sheet.Step{On: on, Until: until}.EndsOn(on)
+		assert.False(t, known, until)
+	}
+}
+
+func TestShoppingAddsUpAndLeavesOutWhatIsNotBought(t *testing.T) {
+	m := made(t, situation("phalaenopsis-hybrid", cause.MediumCollapsed, cause.Mealybug), sheet.Answers{RootBallCM: p(9.0), PotWidthCM: p(12.0), LiveRoots: p(9), DeadRoots: p(2)})
+	price := 0.9
+	list := sheet.Shopping(m.Sheet.Steps, []sheet.Item{{Name: "medium bark", Unit: "l", Stock: 0.1, Price: &price}})
+	seen := map[string]sheet.Need{}
+	for _, n := range list {
+		assert.Contains(t, []string{"ml", "l", "g", "kg", "pieces"}, n.Unit, n.What)
+		assert.NotContains(t, seen, n.What)
+		seen[n.What] = n
+	}
+	total := 0.0
+	for _, x := range m.Sheet.Steps {
+		for _, a := range x.Amounts {
+			if a.What == "medium bark" {
+				total += map[string]float64{"ml": 0.001, "l": 1}[a.Unit] * a.Value
+			}
+		}
+	}
+	bark := seen["medium bark"]
+	scale := map[string]float64{"ml": 1000, "l": 1}[bark.Unit]
+	require.Positive(t, total, fmt.Sprint(list))
+	assert.InEpsilon(t, total*scale, bark.Need, 1e-6)
+	assert.InEpsilon(t, total*scale-0.1*scale, bark.Buy, 1e-6)
+}
