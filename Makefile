@@ -1,7 +1,7 @@
 # Two commands do all: make demo and make test.
 PORT ?= 4310
 
-.PHONY: demo test build reset-demo lint fast bench screenshots api load need-demo need-test
+.PHONY: demo test test-full mutate build reset-demo lint fast bench screenshots api load need-demo need-test
 
 demo: need-demo build ## start the program with the demo clinic
 	@exec ./bin/tendermend demo -addr 127.0.0.1:$(PORT)
@@ -9,6 +9,14 @@ demo: need-demo build ## start the program with the demo clinic
 test: need-test build lint ## everything that must pass
 	go test -timeout 30m ./...
 	cd web && npm test
+
+test-full: need-test build lint ## the same with the whole sweep of plans: some twenty minutes more
+	go test -tags full -count=1 -timeout 90m -v -run 'BreakNoRule|EveryRule' ./core/treatment
+	go test -timeout 30m ./...
+	cd web && npm test
+
+mutate: ## change the code of plans in 200 places, one at a time: which does no test notice?
+	go run ./scripts/mutate
 
 reset-demo: ## throw the demo's database away; the next make demo starts afresh
 	@if [ -f .tendermend/pg/postmaster.pid ] && kill -0 "$$(head -1 .tendermend/pg/postmaster.pid)" 2>/dev/null; then \

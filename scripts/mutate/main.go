@@ -16,7 +16,7 @@ import (
 	"os"
 	"os/exec"
 	"path/filepath"
-	"sort"
+	"slices"
 	"strconv"
 	"strings"
 	"sync"
@@ -39,6 +39,7 @@ func main() {
 	n := flag.Int("n", 200, "how many mutants")
 	seed := flag.Uint64("seed", 1, "of the choice of mutants")
 	dir := flag.String("dir", "core/treatment", "where")
+	again := flag.String("again", "", "a file with lines of an earlier run: only those that lived there")
 	side := flag.Int("parallel", 2, "mutants side by side")
 	flag.Parse()
 	places, err := find(*dir, nil)
@@ -54,6 +55,14 @@ func main() {
 	if err != nil {
 		fmt.Fprintln(os.Stderr, err)
 		os.Exit(1)
+	}
+	if *again != "" {
+		raw, err := os.ReadFile(*again)
+		if err != nil {
+			fmt.Fprintln(os.Stderr, err)
+			os.Exit(1)
+		}
+		chosen = slices.DeleteFunc(chosen, func(m mutant) bool { return !strings.Contains(string(raw), "lived "+m.says+"\n") })
 	}
 	var lived, unbuilt []string
 	var mu sync.Mutex
@@ -80,7 +89,7 @@ func main() {
 	}
 	close(queue)
 	wg.Wait()
-	sort.Strings(lived)
+	slices.Sort(lived)
 	tried := len(chosen) - len(unbuilt)
 	fmt.Printf("\n%d places to change, %d tried (%d more did not build), %d killed: %.1f %%\n",
 		len(places), tried, len(unbuilt), tried-len(lived), 100*float64(tried-len(lived))/float64(max(tried, 1)))
