@@ -18,7 +18,9 @@ import (
 // accountOf opens the database and finds a person's account in it.
 func accountOf(ctx context.Context, email string) (*store.Store, store.Account, error) {
 	if email == "" {
-		return nil, store.Account{}, badInput{errors.New("say whose collection: -email, with the address they sign in with")}
+		return nil, store.Account{}, badInput{
+			errors.New("say whose collection: -email, with the address they sign in with"),
+		}
 	}
 	s, err := newStore(os.Getenv("DATABASE_URL"))
 	if err != nil {
@@ -101,12 +103,23 @@ func importFile(args []string, out io.Writer) error {
 		return badInput{fmt.Errorf("nothing was taken over: %w", err)}
 	}
 	if errors.Is(err, store.ErrConflict) {
-		return badInput{fmt.Errorf("nothing was taken over, something is here under the same id and says otherwise: %w", err)}
+		return badInput{
+			fmt.Errorf("nothing was taken over, something is here under the same id and says otherwise: %w", err),
+		}
 	}
 	if err != nil {
 		return err
 	}
-	_, err = fmt.Fprintf(out, "%s, %s and %s taken over; %d were here already\n",
-		working.Count(added.Plants, "plant"), working.Count(added.Entries, "record"), working.Count(added.Pictures, "picture"), added.Known)
+	_, err = fmt.Fprintf(
+		out,
+		"%s, %s and %s taken over; %d were here already\n",
+		working.Count(
+			added.Plants,
+			"plant",
+		),
+		working.Count(added.Entries, "record"),
+		working.Count(added.Pictures, "picture"),
+		added.Known,
+	)
 	return err
 }

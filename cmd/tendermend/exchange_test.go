@@ -48,7 +48,12 @@ func TestACollectionGoesOutAndInFromTheCommandLine(t *testing.T) {
 	one := pgtest.Account(t, s, "one@example.org")
 	pgtest.Account(t, s, "two@example.org")
 	today := day.At(time.Now()) - 1
-	arrival := record.Entry{ID: uuid.Must(uuid.NewV7()), PlantID: uuid.Must(uuid.NewV7()), On: today, Body: record.Body{Arrived: &record.Arrived{Name: "Fern by the door", Habit: "fern"}}}
+	arrival := record.Entry{
+		ID:      uuid.Must(uuid.NewV7()),
+		PlantID: uuid.Must(uuid.NewV7()),
+		On:      today,
+		Body:    record.Body{Arrived: &record.Arrived{Name: "Fern by the door", Habit: "fern"}},
+	}
 	_, err := s.Append(t.Context(), one, arrival, today)
 	require.NoError(t, err)
 
@@ -66,7 +71,12 @@ func TestACollectionGoesOutAndInFromTheCommandLine(t *testing.T) {
 	require.Zero(t, status, errs)
 	assert.Equal(t, "1 plant, 1 record and 0 pictures taken over; 0 were here already\n", said)
 	said, _, _ = call("import", "-email", "two@example.org", file)
-	assert.Equal(t, "0 plants, 0 records and 0 pictures taken over; 1 were here already\n", said, "the same again does nothing twice")
+	assert.Equal(
+		t,
+		"0 plants, 0 records and 0 pictures taken over; 1 were here already\n",
+		said,
+		"the same again does nothing twice",
+	)
 	back, _, _ := call("export", "-email", "two@example.org")
 	var a, b exchange.Archive
 	require.NoError(t, json.Unmarshal([]byte(out), &a))
@@ -74,7 +84,10 @@ func TestACollectionGoesOutAndInFromTheCommandLine(t *testing.T) {
 	assert.Equal(t, a.Plants, b.Plants)
 
 	forged := filepath.Join(t.TempDir(), "forged.json")
-	require.NoError(t, os.WriteFile(forged, []byte(strings.ReplaceAll(out, "Fern by the door", "Fern by the gate")), 0o600))
+	require.NoError(
+		t,
+		os.WriteFile(forged, []byte(strings.ReplaceAll(out, "Fern by the door", "Fern by the gate")), 0o600),
+	)
 	for name, tc := range map[string]struct {
 		args []string
 		says string

@@ -96,7 +96,10 @@ func TestCasesCommand(t *testing.T) {
 	assert.Equal(t, 2, status)
 	assert.Contains(t, errs, "nowhere.json")
 	file := filepath.Join(t.TempDir(), "bad.json")
-	require.NoError(t, os.WriteFile(file, []byte(`[{"id":"x1","habit":"fern","present":[],"absent":[],"causes":["curse"]}]`), 0o600))
+	require.NoError(
+		t,
+		os.WriteFile(file, []byte(`[{"id":"x1","habit":"fern","present":[],"absent":[],"causes":["curse"]}]`), 0o600),
+	)
 	_, errs, status = call(t, path, "", "cases", file)
 	assert.Equal(t, 2, status)
 	assert.Contains(t, errs, `case x1: causes[0]: there is no cause "curse"`)

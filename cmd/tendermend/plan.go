@@ -30,7 +30,9 @@ func read[T any](raw []byte, what string) (v T, err error) {
 	strict.DisallowUnknownFields()
 	if err = strict.Decode(&v); err == nil {
 		if strict.More() {
-			return v, badInput{fmt.Errorf("%s: something follows it; give one situation, or a list in brackets", what)}
+			return v, badInput{
+				fmt.Errorf("%s: something follows it; give one situation, or a list in brackets", what),
+			}
 		}
 		return v, nil
 	}
@@ -137,7 +139,13 @@ func checkPlan(in io.Reader, out io.Writer) error {
 // planSchema prints the JSON Schema of situations and plans. It names every id,
 // so that any validator finds an unknown one.
 func planSchema(out io.Writer) error {
-	r := &jsonschema.Reflector{Mapper: mapped, DoNotReference: false, ExpandedStruct: false, RequiredFromJSONSchemaTags: true, AllowAdditionalProperties: true}
+	r := &jsonschema.Reflector{
+		Mapper:                     mapped,
+		DoNotReference:             false,
+		ExpandedStruct:             false,
+		RequiredFromJSONSchemaTags: true,
+		AllowAdditionalProperties:  true,
+	}
 	s := r.Reflect(planned{})
 	for _, t := range []reflect.Type{reflect.TypeFor[treatment.Situation](), reflect.TypeFor[treatment.Facts](), reflect.TypeFor[treatment.Choices](), reflect.TypeFor[treatment.Place](),
 		reflect.TypeFor[treatment.Household](), reflect.TypeFor[treatment.Plan](), reflect.TypeFor[treatment.Sitting](), reflect.TypeFor[treatment.Step](), reflect.TypeFor[treatment.Params]()} {

@@ -111,8 +111,16 @@ func read() []Cause {
 		if err != nil {
 			panic(fmt.Errorf("causes: days to act of %s: %w", cell("id"), err))
 		}
-		c := Cause{ID: ID(cell("id")), Label: cell("label"), Kind: cell("kind"), DaysToAct: days, Harmless: cell("harmless") == "yes",
-			Summary: cell("summary"), Spreads: split[Way](cell("spreads_by")), Parts: split[ID](cell("umbrella_of"))}
+		c := Cause{
+			ID:        ID(cell("id")),
+			Label:     cell("label"),
+			Kind:      cell("kind"),
+			DaysToAct: days,
+			Harmless:  cell("harmless") == "yes",
+			Summary:   cell("summary"),
+			Spreads:   split[Way](cell("spreads_by")),
+			Parts:     split[ID](cell("umbrella_of")),
+		}
 		if only, found := strings.CutPrefix(cell("habits"), "only:"); found {
 			c.only = split[string](only)
 		} else if not, found := strings.CutPrefix(cell("habits"), "not:"); found {

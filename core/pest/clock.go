@@ -107,21 +107,48 @@ func (p Pest) Run(first day.Day, w Warmth) (Clock, bool) {
 		sure = "a guess, until a temperature is read: " + sure
 	}
 	k := p.EggK
-	formula := fmt.Sprintf("days until %.0f degree-days have gathered (single sine), the time for the egg; at least %d days, at most a day under 0.8 × the time from hatching to laying", k, p.Least)
+	formula := fmt.Sprintf(
+		"days until %.0f degree-days have gathered (single sine), the time for the egg; at least %d days, at most a day under 0.8 × the time from hatching to laying",
+		k,
+		p.Least,
+	)
 	if k == 0 {
 		k = liveYoungShare * p.TotalK
-		formula = fmt.Sprintf("days until %.0f degree-days have gathered (single sine): half of its growing up, at most %d days, since it bears live young", k, liveYoungLatest)
+		formula = fmt.Sprintf(
+			"days until %.0f degree-days have gathered (single sine): half of its growing up, at most %d days, since it bears live young",
+			k,
+			liveYoungLatest,
+		)
 	}
 	if p.Longest > 0 {
 		formula += fmt.Sprintf("; never more than %d days", p.Longest)
 	}
-	inputs := []working.Input{{Name: "lowest of the day", Value: low, Unit: "°C"}, {Name: "highest of the day", Value: high, Unit: "°C"},
+	inputs := []working.Input{
+		{Name: "lowest of the day", Value: low, Unit: "°C"},
+		{Name: "highest of the day", Value: high, Unit: "°C"},
 		{Name: "grows above", Value: p.Threshold, Unit: "°C"},
-		{Name: "degree-days that day", Value: math.Round(DegreeDays(low, high, p.Threshold)*100) / 100}}
-	c.Interval = working.Amount{What: "days to the next treatment", Value: float64(c.Treatments[1] - first), Unit: "days",
-		Working: working.Working{Inputs: inputs, Formula: formula, Source: "Baskerville and Emin 1969; " + Source, Sure: sure}}
+		{Name: "degree-days that day", Value: math.Round(DegreeDays(low, high, p.Threshold)*100) / 100},
+	}
+	c.Interval = working.Amount{
+		What:  "days to the next treatment",
+		Value: float64(c.Treatments[1] - first),
+		Unit:  "days",
+		Working: working.Working{
+			Inputs:  inputs,
+			Formula: formula,
+			Source:  "Baskerville and Emin 1969; " + Source,
+			Sure:    sure,
+		},
+	}
 	c.Generation = working.Amount{What: "days of one generation", Value: float64(generation), Unit: "days",
-		Working: working.Working{Inputs: inputs, Formula: fmt.Sprintf("days until %.0f degree-days have gathered (single sine), from egg to adult", p.TotalK),
-			Source: "Baskerville and Emin 1969; " + Source, Sure: sure}}
+		Working: working.Working{
+			Inputs: inputs,
+			Formula: fmt.Sprintf(
+				"days until %.0f degree-days have gathered (single sine), from egg to adult",
+				p.TotalK,
+			),
+			Source: "Baskerville and Emin 1969; " + Source,
+			Sure:   sure,
+		}}
 	return c, true
 }

@@ -86,26 +86,62 @@ func TestTreatmentsMeetTheHatchBeforeTheYoungLay(t *testing.T) {
 				gap := int(c.Treatments[i] - c.Treatments[i-1])
 				grown, ok := w.DaysFor(p.TotalK-p.EggK, p.Threshold, c.Treatments[i-1])
 				require.True(t, ok)
-				assert.LessOrEqual(t, gap, grown, "%s at %g: the young of the first hatch could lay before the next treatment", p.Cause, warm)
+				assert.LessOrEqual(
+					t,
+					gap,
+					grown,
+					"%s at %g: the young of the first hatch could lay before the next treatment",
+					p.Cause,
+					warm,
+				)
 				assert.Positive(t, gap)
 			}
 			hatched, _ := w.DaysFor(p.EggK, p.Threshold, first)
-			assert.GreaterOrEqual(t, int(c.Treatments[len(c.Treatments)-1]-first), hatched, "%s at %g: eggs laid up to the first treatment have hatched before the last", p.Cause, warm)
+			assert.GreaterOrEqual(
+				t,
+				int(c.Treatments[len(c.Treatments)-1]-first),
+				hatched,
+				"%s at %g: eggs laid up to the first treatment have hatched before the last",
+				p.Cause,
+				warm,
+			)
 		}
 	}
 }
 
 func TestWarmthSetsTheClock(t *testing.T) {
-	cool, warm := run(t, "spider-mite", pest.Warmth{Low: 16, High: 16}), run(t, "spider-mite", pest.Warmth{Low: 26, High: 26})
+	cool, warm := run(
+		t,
+		"spider-mite",
+		pest.Warmth{Low: 16, High: 16},
+	), run(
+		t,
+		"spider-mite",
+		pest.Warmth{Low: 26, High: 26},
+	)
 	assert.Equal(t, 9.0, cool.Interval.Value, "45 degree-days at 5 a day")
-	assert.Equal(t, 5.0, warm.Interval.Value, "45 degree-days at 15 a day would be three days: not sooner than five, and before the young lay")
-	assert.Equal(t, 3.0, run(t, "spider-mite", pest.Warmth{Low: 32, High: 32}).Interval.Value, "in heat the young lay so soon that five days are too long")
+	assert.Equal(
+		t,
+		5.0,
+		warm.Interval.Value,
+		"45 degree-days at 15 a day would be three days: not sooner than five, and before the young lay",
+	)
+	assert.Equal(
+		t,
+		3.0,
+		run(t, "spider-mite", pest.Warmth{Low: 32, High: 32}).Interval.Value,
+		"in heat the young lay so soon that five days are too long",
+	)
 	assert.Greater(t, cool.Generation.Value, warm.Generation.Value)
 	guess := run(t, "mealybug", pest.UsualRoom)
 	assert.Contains(t, guess.Interval.Working.Sure, "guess")
 	// Readings taken later move the dates.
 	moved := pest.Warmth{Low: 20, High: 20, Read: []pest.Temperature{{On: first + 2, Low: 10, High: 12}}}
-	assert.Greater(t, run(t, "mealybug", moved).Treatments[1], run(t, "mealybug", pest.Warmth{Low: 20, High: 20}).Treatments[1])
+	assert.Greater(
+		t,
+		run(t, "mealybug", moved).Treatments[1],
+		run(t, "mealybug", pest.Warmth{Low: 20, High: 20}).Treatments[1],
+	)
 	low, high := moved.Of(first + 40)
 	assert.Equal(t, []float64{20, 20}, []float64{low, high}, "a reading is taken as true for a month")
 	p, _ := pest.ByCause("mealybug")

@@ -92,7 +92,10 @@ func (w Wishes) Faults() (faults []Fault) {
 	rising := func(field string, values []float64, least, most float64, unit string) {
 		for i, v := range values {
 			if v < least || v > most {
-				faults = append(faults, Fault{field, fmt.Sprintf("%g %s cannot be right; give %g to %g", v, unit, least, most)})
+				faults = append(
+					faults,
+					Fault{field, fmt.Sprintf("%g %s cannot be right; give %g to %g", v, unit, least, most)},
+				)
 				return
 			}
 			if i > 0 && v <= values[i-1] {
@@ -111,7 +114,10 @@ func (w Wishes) Faults() (faults []Fault) {
 		rising("humidity", w.Humidity[:], 5, 100, "%")
 	}
 	if w.WaterRule != "" && WaterRuleText[w.WaterRule] == "" {
-		faults = append(faults, Fault{"waterRule", fmt.Sprintf("there is no water rule %q; pick one from the list", w.WaterRule)})
+		faults = append(
+			faults,
+			Fault{"waterRule", fmt.Sprintf("there is no water rule %q; pick one from the list", w.WaterRule)},
+		)
 	}
 	return faults
 }

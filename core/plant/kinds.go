@@ -27,8 +27,13 @@ func (k Kinds) All() []Profile {
 
 // former are habits under which older records hold kinds that the tables now
 // know better.
-var former = map[string]string{"caladium-bicolor": "aroid-clump", "dracaena-fragrans": "woody", "crassula-ovata": "succulent-rosette",
-	"schlumbergera-truncata": "cactus", "rhipsalis-baccifera": "cactus"}
+var former = map[string]string{
+	"caladium-bicolor":       "aroid-clump",
+	"dracaena-fragrans":      "woody",
+	"crassula-ovata":         "succulent-rosette",
+	"schlumbergera-truncata": "cactus",
+	"rhipsalis-baccifera":    "cactus",
+}
 
 // GrowsAs says whether a kind grows, or was once said to grow, like a habit.
 func (p Profile) GrowsAs(habit string) bool { return p.Habit == habit || former[p.ID] == habit }

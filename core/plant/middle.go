@@ -44,7 +44,10 @@ func middle(h Habit) Profile {
 		p.RepotMonths[i] = int(over(func(k Profile) float64 { return float64(k.RepotMonths[i]) }))
 		p.PerMonth[i] = over(func(k Profile) float64 { return k.PerMonth[i] })
 	}
-	p.Feed = Feed{PpmN: over(func(k Profile) float64 { return k.Feed.PpmN }), Low: over(func(k Profile) float64 { return k.Feed.Low })}
+	p.Feed = Feed{
+		PpmN: over(func(k Profile) float64 { return k.Feed.PpmN }),
+		Low:  over(func(k Profile) float64 { return k.Feed.Low }),
+	}
 	suns := map[string]int{}
 	rests, pests := map[string]int{}, map[string]int{}
 	for _, k := range kinds {

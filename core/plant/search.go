@@ -161,7 +161,10 @@ func split(p Profile) []name {
 
 // wordsOf folds a name to plain lower-case words in the singular.
 func wordsOf(s string) []string {
-	words := strings.FieldsFunc(strings.ToLower(s), func(r rune) bool { return !unicode.IsLetter(r) && !unicode.IsDigit(r) })
+	words := strings.FieldsFunc(
+		strings.ToLower(s),
+		func(r rune) bool { return !unicode.IsLetter(r) && !unicode.IsDigit(r) },
+	)
 	words = slices.DeleteFunc(words, func(w string) bool { return w == "s" })
 	for i, w := range words {
 		words[i] = singular(w)

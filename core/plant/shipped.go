@@ -110,19 +110,49 @@ func (r *row) profile() Profile {
 	c := r.cells
 	names := r.list("common")
 	chill := r.number("chill")
-	p := Profile{ID: c["id"], Botanical: c["botanical"], Synonyms: r.list("synonyms"), Common: names[0], Names: names[1:],
-		Habit: c["habit"], Setups: r.list("setup"), Epiphyte: c["epiphyte"] == "yes", Branches: Branches(c["branches_when_cut"]),
+	p := Profile{
+		ID:          c["id"],
+		Botanical:   c["botanical"],
+		Synonyms:    r.list("synonyms"),
+		Common:      names[0],
+		Names:       names[1:],
+		Habit:       c["habit"],
+		Setups:      r.list("setup"),
+		Epiphyte:    c["epiphyte"] == "yes",
+		Branches:    Branches(c["branches_when_cut"]),
 		Light:       [3]float64{r.number("light_low"), r.number("light_best"), r.number("light_high")},
-		Temperature: [3]float64{r.number("temp_low"), r.number("temp_best"), r.number("temp_high")}, Chill: &chill,
-		Humidity: [2]float64{r.number("humidity_least"), r.number("humidity_best")}, Thirst: c["thirst_signal"], Sun: Sun(c["sun"]),
-		Feed:        Feed{r.number("feed_ppm_n"), r.number("feed_low_share"), c["feed_every"]},
-		RepotMonths: [2]int{int(r.number("repot_months_from")), int(r.number("repot_months_to"))}, RepotWhen: r.list("repot_when"),
-		PotFit: c["pot_fit"], PotShape: c["pot_shape"],
-		PerMonth: [2]float64{r.number("growths_per_month_from"), r.number("growths_per_month_to")},
-		DryDays:  &[2]int{int(r.number("after_root_cut_dry_days_from")), int(r.number("after_root_cut_dry_days_to"))},
-		Cover:    covers[c["cover_after_root_loss"]], Troubles: r.list("troubles"), Propagation: r.list("propagation"),
-		LookAlike: c["look_alike"], Note: c["note"], Weeks: weeksOf[c["habit"]], Source: c["source"], Sure: c["sure"], Traits: []Trait{},
-		Sources: map[string]string{"weeks": "common practice"}}
+		Temperature: [3]float64{r.number("temp_low"), r.number("temp_best"), r.number("temp_high")},
+		Chill:       &chill,
+		Humidity: [2]float64{
+			r.number("humidity_least"),
+			r.number("humidity_best"),
+		},
+		Thirst: c["thirst_signal"],
+		Sun:    Sun(c["sun"]),
+		Feed:   Feed{r.number("feed_ppm_n"), r.number("feed_low_share"), c["feed_every"]},
+		RepotMonths: [2]int{
+			int(r.number("repot_months_from")),
+			int(r.number("repot_months_to")),
+		},
+		RepotWhen: r.list("repot_when"),
+		PotFit:    c["pot_fit"],
+		PotShape:  c["pot_shape"],
+		PerMonth:  [2]float64{r.number("growths_per_month_from"), r.number("growths_per_month_to")},
+		DryDays: &[2]int{
+			int(r.number("after_root_cut_dry_days_from")),
+			int(r.number("after_root_cut_dry_days_to")),
+		},
+		Cover:       covers[c["cover_after_root_loss"]],
+		Troubles:    r.list("troubles"),
+		Propagation: r.list("propagation"),
+		LookAlike:   c["look_alike"],
+		Note:        c["note"],
+		Weeks:       weeksOf[c["habit"]],
+		Source:      c["source"],
+		Sure:        c["sure"],
+		Traits:      []Trait{},
+		Sources:     map[string]string{"weeks": "common practice"},
+	}
 	p.WaterRule, p.RootsFirstCM = r.rule("water_growth")
 	p.WaterLow, _ = r.rule("water_low")
 	if c["rest"] != "none" && c["rest"] != "" {

@@ -40,7 +40,14 @@ func TestEveryShippedKindHoldsTogether(t *testing.T) {
 func inRange(t *testing.T, p plant.Profile) {
 	t.Helper()
 	rising := func(what string, least, most float64, values ...float64) {
-		assert.True(t, slices.IsSorted(values) && values[0] >= least && values[len(values)-1] <= most, "%s of %s: %v", what, p.ID, values)
+		assert.True(
+			t,
+			slices.IsSorted(values) && values[0] >= least && values[len(values)-1] <= most,
+			"%s of %s: %v",
+			what,
+			p.ID,
+			values,
+		)
 	}
 	rising("light", 0.5, 60, p.Light[:]...)
 	rising("warmth", -15, 45, p.Temperature[:]...)
@@ -53,7 +60,14 @@ func inRange(t *testing.T, p plant.Profile) {
 	rising("feed in low light", 0, 1, p.Feed.Low)
 	// Sun agrees with the most light: none up to about 8, filtered 14, morning 24.
 	most := map[plant.Sun][2]float64{plant.Shade: {0, 9}, plant.Filtered: {6, 16}, plant.MorningSun: {10, 26}, plant.FullSun: {18, 60}}[p.Sun]
-	assert.True(t, most[0] <= p.Light[2] && p.Light[2] <= most[1], "sun %s of %s against its most light %g", p.Sun, p.ID, p.Light[2])
+	assert.True(
+		t,
+		most[0] <= p.Light[2] && p.Light[2] <= most[1],
+		"sun %s of %s against its most light %g",
+		p.Sun,
+		p.ID,
+		p.Light[2],
+	)
 }
 
 func inWords(t *testing.T, p plant.Profile) {
@@ -66,9 +80,32 @@ func inWords(t *testing.T, p plant.Profile) {
 	among("fit", p.PotFit, "snug", "one-size", "roomy")
 	among("shape", p.PotShape, "usual", "deep", "shallow", "holes", "clear", "none")
 	among("how sure", p.Sure, "high", "fair", "low")
-	among("thirst", p.Thirst, "limp", "curl-in", "wrinkled-leaf", "wrinkled-bulb", "thin-leaf", "pale-roots", "light-pot", "none")
+	among(
+		"thirst",
+		p.Thirst,
+		"limp",
+		"curl-in",
+		"wrinkled-leaf",
+		"wrinkled-bulb",
+		"thin-leaf",
+		"pale-roots",
+		"light-pot",
+		"none",
+	)
 	among("feeding", p.Feed.Every, "each-watering", "weekly", "fortnight", "month", "six-weeks", "quarter", "never")
-	among("rest", p.RestKind, "", "winter-cool-dry", "winter-dry", "winter-cool", "winter-drier", "leafless-winter", "tuber-winter", "summer", "after-bloom")
+	among(
+		"rest",
+		p.RestKind,
+		"",
+		"winter-cool-dry",
+		"winter-dry",
+		"winter-cool",
+		"winter-drier",
+		"leafless-winter",
+		"tuber-winter",
+		"summer",
+		"after-bloom",
+	)
 	assert.NotEmpty(t, plant.WaterRuleText[p.WaterRule], p.ID)
 	assert.NotEmpty(t, plant.WaterRuleText[p.WaterLow], p.ID)
 	assert.Equal(t, p.WaterRule == plant.DryRest, p.RootsFirstCM > 0, "%s waits for roots of a length", p.ID)
@@ -91,7 +128,10 @@ func inWords(t *testing.T, p plant.Profile) {
 			assert.True(t, known, "%s is mixed from %q", p.ID, part.What)
 		}
 	}
-	air := slices.Contains(p.Setups, "air") || slices.Contains(p.Setups, "bare-root") || slices.Contains(p.Setups, "mounted") || p.PotShape == "none" || slices.Contains(p.Setups, "basket")
+	air := slices.Contains(p.Setups, "air") || slices.Contains(p.Setups, "bare-root") ||
+		slices.Contains(p.Setups, "mounted") ||
+		p.PotShape == "none" ||
+		slices.Contains(p.Setups, "basket")
 	assert.True(t, len(p.Mixes) > 0 || air, "%s has no mix and needs one", p.ID)
 }
 
@@ -141,7 +181,13 @@ func TestEveryNameFindsItsKind(t *testing.T) {
 		for _, name := range append(append([]string{p.Botanical, p.Common}, p.Names...), p.Synonyms...) {
 			names++
 			found := plant.Kinds(nil).Find(name, 30)
-			assert.True(t, slices.ContainsFunc(found, func(f plant.Profile) bool { return f.ID == p.ID }), "%q does not find %s", name, p.ID)
+			assert.True(
+				t,
+				slices.ContainsFunc(found, func(f plant.Profile) bool { return f.ID == p.ID }),
+				"%q does not find %s",
+				name,
+				p.ID,
+			)
 		}
 	}
 	assert.GreaterOrEqual(t, names, 2400)
@@ -154,7 +200,13 @@ func TestNamesInPluralAndMisspeltAreFound(t *testing.T) {
 		"Tornelia fragrans": "monstera-deliciosa", "split leaf philodendron": "monstera-deliciosa", "venus fly traps": "dionaea-muscipula",
 	} {
 		found := plant.Kinds(nil).Find(query, 8)
-		assert.True(t, slices.ContainsFunc(found, func(p plant.Profile) bool { return p.ID == id }), "%q finds %s", query, idsOf(found))
+		assert.True(
+			t,
+			slices.ContainsFunc(found, func(p plant.Profile) bool { return p.ID == id }),
+			"%q finds %s",
+			query,
+			idsOf(found),
+		)
 	}
 	assert.Empty(t, plant.Kinds(nil).Find("xyzzyplugh", 5))
 	assert.Empty(t, plant.Kinds(nil).Find("qqq", 5), "a short word is not taken for any other")
@@ -196,7 +248,12 @@ func TestLookAlikesAreNamedNotNumbered(t *testing.T) {
 	for _, p := range plant.Profiles() {
 		for _, other := range plant.Profiles() {
 			if strings.Contains(other.ID, "-") {
-				assert.NotContains(t, strings.Fields(strings.NewReplacer(":", " ", ";", " ").Replace(p.LookAlike)), other.ID, p.ID)
+				assert.NotContains(
+					t,
+					strings.Fields(strings.NewReplacer(":", " ", ";", " ").Replace(p.LookAlike)),
+					other.ID,
+					p.ID,
+				)
 			}
 		}
 	}

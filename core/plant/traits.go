@@ -49,7 +49,13 @@ var TraitWords = map[Trait]string{
 }
 
 // traitCodes are the traits as the kinds' tables write them, where they differ.
-var traitCodes = map[string]Trait{"powder": PowderBloom, "soap": SoapTender, "oil": OilTender, "salt": SaltTender, "fluoride": FluorideTender}
+var traitCodes = map[string]Trait{
+	"powder":   PowderBloom,
+	"soap":     SoapTender,
+	"oil":      OilTender,
+	"salt":     SaltTender,
+	"fluoride": FluorideTender,
+}
 
 // Has says whether the kind has a trait.
 func (p Profile) Has(t Trait) bool { return slices.Contains(p.Traits, t) }

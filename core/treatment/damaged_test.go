@@ -57,7 +57,11 @@ var damages = []func(*rand.Rand, *treatment.Plan) string{
 		s, k := place(r, p)
 		all := treatment.Operators()
 		op := all[r.IntN(len(all))].ID
-		s.Steps = slices.Insert(s.Steps, k, treatment.Step{Op: op, Organ: pick(r, "", "roots", "leaf", "stem", "soil")})
+		s.Steps = slices.Insert(
+			s.Steps,
+			k,
+			treatment.Step{Op: op, Organ: pick(r, "", "roots", "leaf", "stem", "soil")},
+		)
 		return string(op) + " as well"
 	},
 	func(r *rand.Rand, p *treatment.Plan) string { // other amounts
@@ -82,7 +86,23 @@ var damages = []func(*rand.Rand, *treatment.Plan) string{
 	func(r *rand.Rand, p *treatment.Plan) string { // with other means
 		s, k := place(r, p)
 		q := &s.Steps[k].Params
-		q.Water, q.How, q.Class = pick(r, q.Water, "hard", "softened"), pick(r, q.How, "through", "light", "hand"), pick(r, q.Class, "insect", "fungus")
+		q.Water, q.How, q.Class = pick(
+			r,
+			q.Water,
+			"hard",
+			"softened",
+		), pick(
+			r,
+			q.How,
+			"through",
+			"light",
+			"hand",
+		), pick(
+			r,
+			q.Class,
+			"insect",
+			"fungus",
+		)
 		q.MixedWith, q.Flame, q.Reuse = pick(r, "", "vinegar", "bleach"), r.IntN(3) == 0, r.IntN(3) == 0
 		q.Seat = pick(r, q.Seat, treatment.InPot, treatment.InReservoir)
 		return "other means for " + string(s.Steps[k].Op)

@@ -40,7 +40,18 @@ func goldens(t *testing.T) (list []golden) {
 
 // housekeeping may stand in a plan where the golden line, written short, does
 // not say it: the blade cleaned once more, what is looked at, what comes later.
-var housekeeping = []treatment.OperatorID{"clean-blade", "by-rule", "feed", "release", "drain-saucer", "shade", "hold-feed", "bag-waste", "label", "look"}
+var housekeeping = []treatment.OperatorID{
+	"clean-blade",
+	"by-rule",
+	"feed",
+	"release",
+	"drain-saucer",
+	"shade",
+	"hold-feed",
+	"bag-waste",
+	"label",
+	"look",
+}
 
 var untilDay = regexp.MustCompile(`^d(\d+)$`)
 
@@ -151,7 +162,11 @@ func TestTheGoldenPlansComeOutAsWritten(t *testing.T) {
 
 func TestAHealthyNewcomerInATightPotIsHeldUntilItsQuarantineHasDayFourteen(t *testing.T) {
 	s := treatment.Situation{Kind: "monstera-deliciosa", Causes: []cause.ID{cause.PotBound}, On: day.Of(2026, 4, 10),
-		Answers: treatment.Facts{NewcomerDays: treatment.N(2), PotWidthCM: treatment.N(14), RootBallCM: treatment.N(14)}}
+		Answers: treatment.Facts{
+			NewcomerDays: treatment.N(2),
+			PotWidthCM:   treatment.N(14),
+			RootBallCM:   treatment.N(14),
+		}}
 	p, err := compose.Plan(s)
 	require.NoError(t, err)
 	var potted *treatment.Sitting
@@ -177,9 +192,19 @@ func TestAHealthyNewcomerInATightPotIsHeldUntilItsQuarantineHasDayFourteen(t *te
 }
 
 func TestAnOrchidAtRestInTiredMediumWaitsForItsFirstRoot(t *testing.T) {
-	s := treatment.Situation{Kind: "cattleya-labiata", Causes: []cause.ID{cause.MediumCollapsed}, On: day.Of(2026, 12, 10),
-		Answers: treatment.Facts{NewcomerDays: treatment.N(300), PotWidthCM: treatment.N(14), RootBallCM: treatment.N(11),
-			LiveRoots: treatment.N(8), DeadRoots: treatment.N(1), LiveTips: treatment.N(0)}}
+	s := treatment.Situation{
+		Kind:   "cattleya-labiata",
+		Causes: []cause.ID{cause.MediumCollapsed},
+		On:     day.Of(2026, 12, 10),
+		Answers: treatment.Facts{
+			NewcomerDays: treatment.N(300),
+			PotWidthCM:   treatment.N(14),
+			RootBallCM:   treatment.N(11),
+			LiveRoots:    treatment.N(8),
+			DeadRoots:    treatment.N(1),
+			LiveTips:     treatment.N(0),
+		},
+	}
 	p, err := compose.Plan(s)
 	require.NoError(t, err)
 	for _, z := range p.Sittings {

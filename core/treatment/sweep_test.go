@@ -22,7 +22,12 @@ import (
 	"tendermend/core/treatment/compose"
 )
 
-var seasons = []day.Day{day.Of(2026, time.April, 10), day.Of(2026, time.July, 5), day.Of(2026, time.October, 5), day.Of(2026, time.December, 10)}
+var seasons = []day.Day{
+	day.Of(2026, time.April, 10),
+	day.Of(2026, time.July, 5),
+	day.Of(2026, time.October, 5),
+	day.Of(2026, time.December, 10),
+}
 
 // fitting lists the causes that a kind can have.
 func fitting(p plant.Profile) (list []cause.ID) {
@@ -41,7 +46,11 @@ func plainSituations(step int, each func(treatment.Situation)) {
 			continue
 		}
 		for _, on := range seasons {
-			base := treatment.Situation{Kind: k.ID, On: on, Answers: treatment.Facts{PotWidthCM: treatment.N(14), RootBallCM: treatment.N(10)}}
+			base := treatment.Situation{
+				Kind:    k.ID,
+				On:      on,
+				Answers: treatment.Facts{PotWidthCM: treatment.N(14), RootBallCM: treatment.N(10)},
+			}
 			for _, id := range fitting(k) {
 				s := base
 				s.Causes = []cause.ID{id}
@@ -75,11 +84,21 @@ func anySituation(r *rand.Rand, kinds []plant.Profile) treatment.Situation {
 	if r.IntN(12) == 0 {
 		s.Wish = pick(r, treatment.Wishes...)
 	}
-	s.Place = treatment.Place{WarmthC: treatment.N(pick(r, 12.0, 14, 17, 20, 20, 22, 26, 31)), HumidityPct: treatment.N(pick(r, 35.0, 45, 55, 65, 75)), LookDays: treatment.N(pick(r, 1.0, 2, 4, 7))}
+	s.Place = treatment.Place{
+		WarmthC:     treatment.N(pick(r, 12.0, 14, 17, 20, 20, 22, 26, 31)),
+		HumidityPct: treatment.N(pick(r, 35.0, 45, 55, 65, 75)),
+		LookDays:    treatment.N(pick(r, 1.0, 2, 4, 7)),
+	}
 	if r.IntN(8) == 0 {
 		s.Place.Sun = treatment.True
 	}
-	s.Household = treatment.Household{Children: r.IntN(4) == 0, Pets: r.IntN(3) == 0, Pollinators: r.IntN(8) == 0, Asthma: r.IntN(8) == 0, Edible: r.IntN(12) == 0}
+	s.Household = treatment.Household{
+		Children:    r.IntN(4) == 0,
+		Pets:        r.IntN(3) == 0,
+		Pollinators: r.IntN(8) == 0,
+		Asthma:      r.IntN(8) == 0,
+		Edible:      r.IntN(12) == 0,
+	}
 	s.Answers, s.Choices = anyFacts(r, k), anyChoices(r)
 	return s
 }
@@ -99,7 +118,13 @@ func anyFacts(r *rand.Rand, k plant.Profile) (a treatment.Facts) {
 		a.PotWidthCM, a.RootBallCM = treatment.N(w), treatment.N(max(3, w-pick(r, 0.0, 1, 3, 6, 10)))
 	})
 	sometimes(2, func() {
-		a.LiveRoots, a.DeadRoots, a.LiveTips = treatment.N(float64(r.IntN(21))), treatment.N(float64(r.IntN(21))), treatment.N(float64(r.IntN(5)))
+		a.LiveRoots, a.DeadRoots, a.LiveTips = treatment.N(
+			float64(r.IntN(21)),
+		), treatment.N(
+			float64(r.IntN(21)),
+		), treatment.N(
+			float64(r.IntN(5)),
+		)
 	})
 	sometimes(3, func() {
 		a.Limp, a.Moist = treatment.True, pick(r, treatment.Dry, treatment.Bone, treatment.Right, treatment.Wet)
@@ -132,7 +157,9 @@ func anyFacts(r *rand.Rand, k plant.Profile) (a treatment.Facts) {
 	sometimes(16, yes(&a.WaterHeavy))
 	sometimes(16, yes(&a.Buds))
 	sometimes(8, func() {
-		a.Events = []treatment.Event{{Event: pick(r, "new tip", "tip", "leaf", "growth", "roots", "due"), Day: pick(r, -30, -3, 0, 40, 90)}}
+		a.Events = []treatment.Event{
+			{Event: pick(r, "new tip", "tip", "leaf", "growth", "roots", "due"), Day: pick(r, -30, -3, 0, 40, 90)},
+		}
 	})
 	return a
 }
@@ -295,7 +322,9 @@ func TestPlansBreakNoRule(t *testing.T) {
 // alone meets them seldom.
 var prone = map[treatment.RuleID]func(*treatment.Situation){
 	"N03": accepting(cause.Virus), "N14": func(s *treatment.Situation) { s.Choices.CutDressing = "cinnamon" },
-	"N35": accepting(cause.RootMealybug), "N36": accepting(cause.MossSmothered), "N45": func(s *treatment.Situation) { s.Choices.School = "S1" },
+	"N35": accepting(
+		cause.RootMealybug,
+	), "N36": accepting(cause.MossSmothered), "N45": func(s *treatment.Situation) { s.Choices.School = "S1" },
 	"N64": func(s *treatment.Situation) { s.Choices.RootRinse = "soap" }, "N69": func(s *treatment.Situation) {
 		s.Kind, s.Habit, s.Choices.Drug = "nephrolepis-exaltata", "", "copper"
 		accepting(cause.SoftRot)(s)
@@ -310,7 +339,9 @@ var prone = map[treatment.RuleID]func(*treatment.Situation){
 		s.Kind, s.Habit, s.Answers.Pups = "guzmania-lingulata", "", treatment.N(2)
 		accepting(cause.SpentRosette)(s)
 	},
-	"N58": accepting(cause.ColdInjury), "N52": accepting(cause.PotBound), "N30": accepting(cause.PotBound), "N31": accepting(cause.PotBound),
+	"N58": accepting(
+		cause.ColdInjury,
+	), "N52": accepting(cause.PotBound), "N30": accepting(cause.PotBound), "N31": accepting(cause.PotBound),
 }
 
 // accepting accepts one cause only.
@@ -337,7 +368,11 @@ func TestEveryRuleIsNeeded(t *testing.T) {
 					return
 				}
 			}
-			assert.Fail(t, "no plan breaks it: the composer does not need it, or the checker does not see it", rule.Never)
+			assert.Fail(
+				t,
+				"no plan breaks it: the composer does not need it, or the checker does not see it",
+				rule.Never,
+			)
 		})
 	}
 }

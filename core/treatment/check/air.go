@@ -16,14 +16,16 @@ var lawsOfAir = []law{
 	{"N53", func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, t.CoverIt) {
 			shut := e.p.Cover == "" || e.p.Cover == "closed"
-			if shut && (c.dry || c.kind.Cover == plant.CoverNone || c.anyOf(t.LeafDiseases) || c.has(cause.Edema, cause.BroadMite)) {
+			if shut &&
+				(c.dry || c.kind.Cover == plant.CoverNone || c.anyOf(t.LeafDiseases) || c.has(cause.Edema, cause.BroadMite)) {
 				no(e, "a closed cover would cook it, or spread what it has")
 			}
 		}
 	}},
 	{"N54", func(r *replay, c *patient, no found) {
 		for _, e := range r.of(true, t.CoverIt, t.Brighten) {
-			covers := e.op == t.CoverIt && e.p.Cover != "none" && (e.pre.sun || e.p.Sun) && len(r.later(e, t.ShadeIt)) == 0
+			covers := e.op == t.CoverIt && e.p.Cover != "none" && (e.pre.sun || e.p.Sun) &&
+				len(r.later(e, t.ShadeIt)) == 0
 			lights := e.op == t.Brighten && e.p.Sun && e.pre.cover != "" && e.pre.cover != "none"
 			if covers || lights {
 				no(e, "a cover in the sun cooks it")
@@ -112,7 +114,8 @@ var lawsOfAir = []law{
 func feedLaw(r *replay, c *patient, no found) {
 	for _, e := range r.of(true, t.FeedIt, t.Supplement) {
 		p := e.pre
-		if e.op == t.Supplement && (e.p.Where == "leaves" || strings.Contains(e.p.What+e.s.Args, "tonic") && (c.school() == t.Rest || c.school() == t.ClayPot)) {
+		if e.op == t.Supplement &&
+			(e.p.Where == "leaves" || strings.Contains(e.p.What+e.s.Args, "tonic") && (c.school() == t.Rest || c.school() == t.ClayPot)) {
 			continue
 		}
 		nd := c.Answers.NewcomerDays

@@ -51,7 +51,8 @@ var lawsOfCuts = []law{
 			if c.Answers.Plantlets.Or(0) > 0 && !leaves && !above && !r.earlier(e, t.TakeOffset) {
 				no(e, "the plantlet that stays would come off with it")
 			}
-			if c.code == t.WV && (e.s.Organ == "peduncle" || e.p.What != "" && !strings.Contains(e.p.What, "flower")) {
+			if c.code == t.WV &&
+				(e.s.Organ == "peduncle" || e.p.What != "" && !strings.Contains(e.p.What, "flower")) {
 				no(e, "an old flower stalk of a wax vine blooms again")
 			}
 		}
@@ -71,7 +72,8 @@ var lawsOfCuts = []law{
 	}},
 	{"N08", func(r *replay, c *patient, no found) {
 		marks := append(slices.Clone(static), harmless...)
-		only := len(c.Causes) > 0 && c.anyOf(static) && !slices.ContainsFunc(c.Causes, func(id cause.ID) bool { return !slices.Contains(marks, id) })
+		only := len(c.Causes) > 0 && c.anyOf(static) &&
+			!slices.ContainsFunc(c.Causes, func(id cause.ID) bool { return !slices.Contains(marks, id) })
 		only = only && c.Wish != t.Prune && c.Wish != t.Propagate
 		for _, e := range r.of(false, t.RemoveLeaves, t.TrimBranch, t.CutRot, t.Behead) {
 			if !e.p.Mush && (only || slices.Contains(static, e.s.Cause)) {
@@ -109,7 +111,10 @@ var lawsOfCuts = []law{
 				continue
 			}
 			dying := c.Answers.MotherDying.Said || c.has(cause.BaseRot)
-			onlyPests := !slices.ContainsFunc(c.Causes, func(id cause.ID) bool { return slices.Contains(goesOn, id) && !slices.Contains(pestsAll, id) })
+			onlyPests := !slices.ContainsFunc(
+				c.Causes,
+				func(id cause.ID) bool { return slices.Contains(goesOn, id) && !slices.Contains(pestsAll, id) },
+			)
 			apart := e.p.InfestedP || e.p.Isolated != nil && *e.p.Isolated
 			if dying && onlyPests && apart {
 				continue
@@ -218,7 +223,10 @@ func divideLaw(r *replay, c *patient, no found) {
 			continue // sorting pieces, or rot that parts them
 		}
 		words := e.s.Organ + " " + e.s.Args + " " + e.p.How
-		soft := slices.ContainsFunc([]string{"offset", "keiki", "lea", "pup"}, func(w string) bool { return strings.Contains(words, w) })
+		soft := slices.ContainsFunc(
+			[]string{"offset", "keiki", "lea", "pup"},
+			func(w string) bool { return strings.Contains(words, w) },
+		)
 		if c.single() && c.code != t.GE && !soft {
 			no(e, "of a single growing point only offsets, plantlets and leaves are taken")
 			continue

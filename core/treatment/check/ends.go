@@ -17,8 +17,23 @@ var (
 )
 
 // endless are operators whose repeat must say by itself when it ends.
-var endless = []t.OperatorID{t.Soap, t.Oil, t.Alcohol, t.LabelDrug, t.Systemic, t.WashDown, t.Flush, t.Supplement, t.HandPick, t.Larvicide, t.Earth, t.Scrape, t.HotDip,
-	t.Peroxide, t.Soak}
+var endless = []t.OperatorID{
+	t.Soap,
+	t.Oil,
+	t.Alcohol,
+	t.LabelDrug,
+	t.Systemic,
+	t.WashDown,
+	t.Flush,
+	t.Supplement,
+	t.HandPick,
+	t.Larvicide,
+	t.Earth,
+	t.Scrape,
+	t.HotDip,
+	t.Peroxide,
+	t.Soak,
+}
 
 var lawsOfEnds = []law{
 	{"N78", func(r *replay, c *patient, no found) {
@@ -28,7 +43,10 @@ var lawsOfEnds = []law{
 		apart := slices.ContainsFunc(r.of(false, t.Isolate, t.KeepApart), func(e *event) bool {
 			return e.day <= 0 && e.gate == "" && (e.p.Recorded == nil || *e.p.Recorded)
 		})
-		looked := slices.ContainsFunc(r.of(false, t.Neighbours), func(e *event) bool { return e.day <= 1 && e.gate == "" })
+		looked := slices.ContainsFunc(
+			r.of(false, t.Neighbours),
+			func(e *event) bool { return e.day <= 1 && e.gate == "" },
+		)
 		if !apart && !c.Answers.Isolated.Said {
 			no(&r.events[0], "it is not isolated on day 0")
 		}
@@ -60,7 +78,8 @@ var lawsOfEnds = []law{
 		}
 		clean := []cause.ID{cause.Virus, cause.SpiderMite, cause.Whitefly, cause.Aphid}
 		bad := slices.ContainsFunc(c.Causes, func(id cause.ID) bool {
-			return (slices.Contains(spreading, id) || id == cause.RootRot || id == cause.BaseRot || id == cause.MediumCollapsed) && !slices.Contains(clean, id)
+			return (slices.Contains(spreading, id) || id == cause.RootRot || id == cause.BaseRot || id == cause.MediumCollapsed) &&
+				!slices.Contains(clean, id)
 		})
 		seen := map[int]bool{}
 		for _, e := range r.of(false, t.WashOff, t.TrimDead, t.CutRot, t.RemoveLeaves, t.PickCrown, t.Behead) {
@@ -139,7 +158,13 @@ var lawsOfEnds = []law{
 				start = *s.StageDay
 			}
 			if s.OpenedBy.Day < start {
-				no(&event{sit: i, op: s.Steps[0].Op, s: &s.Steps[0]}, "“%s” was seen on day %d, its stage began on day %d", s.OpenedBy.Event, s.OpenedBy.Day, start)
+				no(
+					&event{sit: i, op: s.Steps[0].Op, s: &s.Steps[0]},
+					"“%s” was seen on day %d, its stage began on day %d",
+					s.OpenedBy.Event,
+					s.OpenedBy.Day,
+					start,
+				)
 			}
 		}
 	}},
@@ -151,9 +176,22 @@ var lawsOfEnds = []law{
 		}
 	}},
 	{"N89", func(r *replay, c *patient, no found) {
-		hopeless := append(slices.Clone(pestsAll), cause.Virus, cause.SouthernBlight, cause.RootNematode, cause.LeafNematode, cause.Fusarium, cause.BaseRot, cause.RootRot,
-			cause.BlackRot, cause.SoftRot, cause.ColdInjury, cause.Drought)
-		onlyHarmless := len(c.Causes) > 0 && !slices.ContainsFunc(c.Causes, func(id cause.ID) bool { return !slices.Contains(harmless, id) })
+		hopeless := append(
+			slices.Clone(pestsAll),
+			cause.Virus,
+			cause.SouthernBlight,
+			cause.RootNematode,
+			cause.LeafNematode,
+			cause.Fusarium,
+			cause.BaseRot,
+			cause.RootRot,
+			cause.BlackRot,
+			cause.SoftRot,
+			cause.ColdInjury,
+			cause.Drought,
+		)
+		onlyHarmless := len(c.Causes) > 0 &&
+			!slices.ContainsFunc(c.Causes, func(id cause.ID) bool { return !slices.Contains(harmless, id) })
 		for _, e := range r.of(false, t.Discard) {
 			pups := c.has(cause.SpentRosette) && (c.Answers.Plantlets.Or(0) > 0 || c.Answers.Pups.Or(0) > 0)
 			chosen := c.Choices.Discard != "" && !onlyHarmless
@@ -181,7 +219,10 @@ func releaseLaw(r *replay, c *patient, no found) {
 		}
 	}
 	for _, e := range r.of(false, t.Release) {
-		late := slices.ContainsFunc(r.of(true, t.Soap, t.Oil, t.Alcohol, t.LabelDrug, t.Systemic, t.HotDip), func(x *event) bool { return x.day > e.day && x.gate == "" })
+		late := slices.ContainsFunc(
+			r.of(true, t.Soap, t.Oil, t.Alcohol, t.LabelDrug, t.Systemic, t.HotDip),
+			func(x *event) bool { return x.day > e.day && x.gate == "" },
+		)
 		if late {
 			no(e, "before the last treatment")
 			continue
@@ -262,8 +303,13 @@ func (c *patient) asks(o t.Operator) bool {
 			if string(c.school()) == name {
 				return true
 			}
-		case word == "rot" && c.anyOf(t.Rots), word == "leaf-disease" && c.anyOf(t.LeafDiseases), word == "thirst" && (c.limp || c.code == t.AP),
-			word == "pest" && (c.anyOf(pestsAll) || c.has(cause.Springtail)), word == "insect" && c.anyOf(t.Classes["insect"]), c.has(cause.ID(word)):
+		case word == "rot" && c.anyOf(t.Rots),
+			word == "leaf-disease" && c.anyOf(t.LeafDiseases),
+			word == "thirst" && (c.limp || c.code == t.AP),
+			word == "pest" &&
+				(c.anyOf(pestsAll) || c.has(cause.Springtail)),
+			word == "insect" && c.anyOf(t.Classes["insect"]),
+			c.has(cause.ID(word)):
 			return true
 		}
 	}
@@ -343,12 +389,21 @@ func needs(r *replay, c *patient) map[string]*event {
 		put(e, "a", e.op == t.Alcohol || e.op == t.CleanBlade && (e.p.Method == "flame" || e.p.Method == "alcohol"))
 		put(e, "b", cutting || e.op == t.Stake)
 		put(e, "c", e.op == t.Peroxide || e.op == t.Soap || e.op == t.CleanBlade && e.p.Method == "bleach")
-		put(e, "d", e.op == t.Earth || e.op == t.DustCut || e.op == t.ReadyPot && holding(e.p.Mix, "perlite", "peat", "grit", "pumice") > 0)
+		put(
+			e,
+			"d",
+			e.op == t.Earth || e.op == t.DustCut ||
+				e.op == t.ReadyPot && holding(e.p.Mix, "perlite", "peat", "grit", "pumice") > 0,
+		)
 		put(e, "f", sprayed && eaten)
 		put(e, "h", e.op == t.ScaldPot || e.op == t.BakeGrit || e.op == t.HotDip)
 		put(e, "k", home && (sprayed || e.op == t.Alcohol || e.op == t.Earth))
 		put(e, "l", e.op == t.LabelDrug || e.op == t.Systemic)
-		put(e, "m", e.op == t.WrapMoss || e.op == t.ReadyPot && holding(e.p.Mix, "moss", "soil", "compost", "leaf mould") > 0)
+		put(
+			e,
+			"m",
+			e.op == t.WrapMoss || e.op == t.ReadyPot && holding(e.p.Mix, "moss", "soil", "compost", "leaf mould") > 0,
+		)
 		put(e, "p", e.op == t.Systemic)
 		put(e, "q", e.op == t.Isolate)
 		put(e, "s", poison && (cutting || e.op == t.Unpot || e.op == t.PullDead))
@@ -364,7 +419,10 @@ func needs(r *replay, c *patient) map[string]*event {
 
 // infectious says whether something other than a virus spreads from it.
 func (c *patient) infectious() bool {
-	return slices.ContainsFunc(c.Causes, func(id cause.ID) bool { return slices.Contains(spreading, id) && id != cause.Virus })
+	return slices.ContainsFunc(
+		c.Causes,
+		func(id cause.ID) bool { return slices.Contains(spreading, id) && id != cause.Virus },
+	)
 }
 
 func cautionLaw(r *replay, c *patient, no found) {

@@ -58,7 +58,9 @@ func read(s treatment.Situation, p *treatment.Plan) (*patient, bool) {
 	c.d, c.code = d, d.Code
 	c.orchid, c.dry = treatment.OrchidSet.Has(c.code), treatment.DrySet.Has(c.code)
 	c.epi = c.kind.Epiphyte || !c.known && c.orchid && c.code != treatment.JEW
-	bulbless := c.code == treatment.SYM && c.known && c.kind.Thirst != "wrinkled-bulb" && c.kind.WaterRule != plant.AirRoots && c.kind.WaterRule != plant.DryThrough
+	bulbless := c.code == treatment.SYM && c.known && c.kind.Thirst != "wrinkled-bulb" &&
+		c.kind.WaterRule != plant.AirRoots &&
+		c.kind.WaterRule != plant.DryThrough
 	c.ground = c.orchid && !c.epi || bulbless
 	c.readDry()
 	c.readRoots()
@@ -96,8 +98,17 @@ const (
 )
 
 var (
-	organWet = map[treatment.Organ]wetness{treatment.Leaves: wetLeaves, treatment.Crown: wetCrown, treatment.Joints: wetJoints, treatment.Cup: wetCup}
-	traitWet = map[plant.Trait]wetness{plant.DryCrown: wetCrown, plant.DryJoints: wetJoints, plant.DryLeaves: wetLeaves}
+	organWet = map[treatment.Organ]wetness{
+		treatment.Leaves: wetLeaves,
+		treatment.Crown:  wetCrown,
+		treatment.Joints: wetJoints,
+		treatment.Cup:    wetCup,
+	}
+	traitWet = map[plant.Trait]wetness{
+		plant.DryCrown:  wetCrown,
+		plant.DryJoints: wetJoints,
+		plant.DryLeaves: wetLeaves,
+	}
 )
 
 func (c *patient) readRoots() {
@@ -259,9 +270,11 @@ func causesOf(test func(cause.Cause) bool) (list []cause.ID) {
 
 // Groups of causes that rules speak of.
 var (
-	spreading = causesOf(func(x cause.Cause) bool { return len(x.Spreads) > 0 && x.ID != cause.RootRot && x.ID != cause.BaseRot })
-	harmless  = causesOf(func(x cause.Cause) bool { return x.Harmless })
-	pestsAll  = func() (list []cause.ID) {
+	spreading = causesOf(
+		func(x cause.Cause) bool { return len(x.Spreads) > 0 && x.ID != cause.RootRot && x.ID != cause.BaseRot },
+	)
+	harmless = causesOf(func(x cause.Cause) bool { return x.Harmless })
+	pestsAll = func() (list []cause.ID) {
 		for _, x := range cause.All() {
 			if _, ok := treatment.FoeOf(x.ID); ok && x.ID != cause.Springtail {
 				list = append(list, x.ID)
@@ -269,14 +282,73 @@ var (
 		}
 		return list
 	}()
-	rescued = []cause.ID{cause.RootRot, cause.DryRootLoss, cause.BaseRot, cause.BlackRot, cause.Fusarium, cause.Detached, cause.PotTooBig, cause.RootMealybug}
-	static  = []cause.ID{cause.SunScorch, cause.Edema, cause.SprayInjury, cause.ColdWaterMarks, cause.MesophyllCollapse, cause.Corking, cause.StressColour, cause.LampBurn}
-	burns   = []cause.ID{cause.SunScorch, cause.LampBurn, cause.SprayInjury}
-	goesOn  = []cause.ID{cause.Virus, cause.Fusarium, cause.SoftRot, cause.BlackRot, cause.BacterialSpot, cause.Acidovorax, cause.SouthernBlight, cause.LeafNematode,
-		cause.BroadMite, cause.FlatMite, cause.Thrips, cause.Mealybug, cause.RootMealybug, cause.SoftScale, cause.ArmouredScale}
+	rescued = []cause.ID{
+		cause.RootRot,
+		cause.DryRootLoss,
+		cause.BaseRot,
+		cause.BlackRot,
+		cause.Fusarium,
+		cause.Detached,
+		cause.PotTooBig,
+		cause.RootMealybug,
+	}
+	static = []cause.ID{
+		cause.SunScorch,
+		cause.Edema,
+		cause.SprayInjury,
+		cause.ColdWaterMarks,
+		cause.MesophyllCollapse,
+		cause.Corking,
+		cause.StressColour,
+		cause.LampBurn,
+	}
+	burns  = []cause.ID{cause.SunScorch, cause.LampBurn, cause.SprayInjury}
+	goesOn = []cause.ID{
+		cause.Virus,
+		cause.Fusarium,
+		cause.SoftRot,
+		cause.BlackRot,
+		cause.BacterialSpot,
+		cause.Acidovorax,
+		cause.SouthernBlight,
+		cause.LeafNematode,
+		cause.BroadMite,
+		cause.FlatMite,
+		cause.Thrips,
+		cause.Mealybug,
+		cause.RootMealybug,
+		cause.SoftScale,
+		cause.ArmouredScale,
+	}
 	// unpots are the causes whose recipe takes the plant out of its pot.
-	unpots = []cause.ID{cause.RootRot, cause.BaseRot, cause.BlackRot, cause.SoftRot, cause.DryRootLoss, cause.MediumCollapsed, cause.MediumRepels, cause.PotTooBig,
-		cause.PotBound, cause.NoDrainage, cause.BaseBuried, cause.Detached, cause.MossSmothered, cause.WokenEarly, cause.BloomDrain, cause.RootMealybug, cause.RootGrub,
-		cause.RootNematode, cause.Congested, cause.SoftenedWater, cause.PhOff, cause.Fusarium, cause.WaterRoots, cause.ColdInjury, cause.Drought, cause.Virus,
-		cause.Mealybug, cause.SlugSnail}
+	unpots = []cause.ID{
+		cause.RootRot,
+		cause.BaseRot,
+		cause.BlackRot,
+		cause.SoftRot,
+		cause.DryRootLoss,
+		cause.MediumCollapsed,
+		cause.MediumRepels,
+		cause.PotTooBig,
+		cause.PotBound,
+		cause.NoDrainage,
+		cause.BaseBuried,
+		cause.Detached,
+		cause.MossSmothered,
+		cause.WokenEarly,
+		cause.BloomDrain,
+		cause.RootMealybug,
+		cause.RootGrub,
+		cause.RootNematode,
+		cause.Congested,
+		cause.SoftenedWater,
+		cause.PhOff,
+		cause.Fusarium,
+		cause.WaterRoots,
+		cause.ColdInjury,
+		cause.Drought,
+		cause.Virus,
+		cause.Mealybug,
+		cause.SlugSnail,
+	}
 )

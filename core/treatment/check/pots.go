@@ -93,7 +93,10 @@ var lawsOfPots = []law{
 			return
 		}
 		for _, e := range r.of(false, t.ReadyPot) {
-			if share := holding(e.p.Mix, "perlite", "pumice", "grit", "sand", "clay pellets", "lava", "gravel"); len(e.p.Mix) > 0 && share < 0.5-1e-9 {
+			if share := holding(e.p.Mix, "perlite", "pumice", "grit", "sand", "clay pellets", "lava", "gravel"); len(
+				e.p.Mix,
+			) > 0 &&
+				share < 0.5-1e-9 {
 				no(e, "only %.0f %% of it is mineral", share*100)
 			}
 		}
@@ -107,7 +110,8 @@ var lawsOfPots = []law{
 			if !w.Known || e.p.For == "pieces" || e.gate != "" {
 				continue
 			}
-			beheaded := slices.ContainsFunc(e.sitting.Steps, func(s t.Step) bool { return s.Op == t.Behead }) || beforeIt(r, e, t.Behead)
+			beheaded := slices.ContainsFunc(e.sitting.Steps, func(s t.Step) bool { return s.Op == t.Behead }) ||
+				beforeIt(r, e, t.Behead)
 			switch {
 			case b.Known && c.share > 0 && !beheaded && w.Value > b.Value+3.05:
 				no(e, "%g cm round a live ball of %g cm", w.Value, b.Value)
@@ -158,7 +162,14 @@ var lawsOfPots = []law{
 		}
 	}},
 	{"N33", func(r *replay, c *patient, no found) {
-		bad := c.has(cause.MediumCollapsed, cause.RootRot, cause.RootMealybug, cause.BlackRot, cause.Fusarium, cause.RootGrub) ||
+		bad := c.has(
+			cause.MediumCollapsed,
+			cause.RootRot,
+			cause.RootMealybug,
+			cause.BlackRot,
+			cause.Fusarium,
+			cause.RootGrub,
+		) ||
 			slices.Contains([]string{"rotten", "sour", "infested"}, c.Answers.Medium)
 		if !c.epi || !c.orchid || !bad {
 			return
@@ -167,7 +178,10 @@ var lawsOfPots = []law{
 			if c.free() || e.gate != "" || len(r.later(e, sets...)) == 0 {
 				continue
 			}
-			full := slices.ContainsFunc(r.later(e, t.WashOff), func(s *t.Step) bool { return s.Params.How != "falls" })
+			full := slices.ContainsFunc(
+				r.later(e, t.WashOff),
+				func(s *t.Step) bool { return s.Params.How != "falls" },
+			)
 			switch {
 			case !full:
 				no(e, "the old medium stays in the roots")
@@ -197,7 +211,8 @@ var lawsOfPots = []law{
 				no(e, "the plant stands in the pot")
 			}
 		}
-		bad := c.anyOf(spreading) || c.has(cause.RootRot, cause.BaseRot, cause.MediumCollapsed) || slices.Contains([]string{"rotten", "sour", "infested"}, c.Answers.Medium)
+		bad := c.anyOf(spreading) || c.has(cause.RootRot, cause.BaseRot, cause.MediumCollapsed) ||
+			slices.Contains([]string{"rotten", "sour", "infested"}, c.Answers.Medium)
 		for _, e := range r.of(false, t.ReadyPot, t.PotIn, t.PotUp) {
 			if e.p.Reuse && bad {
 				no(e, "bad medium is used again")
@@ -252,7 +267,8 @@ func mixLaw(r *replay, c *patient, no found) {
 		}
 	}
 	for _, e := range r.of(false, t.ReadyPot) {
-		if len(e.p.Mix) == 0 || e.p.MixBy == "carer" || len(own) == 0 || slices.Contains([]t.Seat{t.InCup, t.InBox, t.Hung, t.OnMount}, e.p.Seat) {
+		if len(e.p.Mix) == 0 || e.p.MixBy == "carer" || len(own) == 0 ||
+			slices.Contains([]t.Seat{t.InCup, t.InBox, t.Hung, t.OnMount}, e.p.Seat) {
 			continue
 		}
 		lawful := append([][]plant.Part{own}, ofSchool[c.school()]...)
@@ -300,7 +316,9 @@ func labelLaw(r *replay, c *patient, no found) {
 				continue
 			}
 			labelled = labelled || x.op == t.Label || x.op == t.PotIn && strings.Contains(x.s.Args, "label")
-			potted = potted || slices.Contains([]t.OperatorID{t.PotIn, t.PotUp, t.SetReservoir, t.WrapMoss}, x.op) && x.p.For != "pieces"
+			potted = potted ||
+				slices.Contains([]t.OperatorID{t.PotIn, t.PotUp, t.SetReservoir, t.WrapMoss}, x.op) &&
+					x.p.For != "pieces"
 		}
 		if !labelled {
 			no(e, "no label")

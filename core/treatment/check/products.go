@@ -72,7 +72,10 @@ var lawsOfProducts = []law{
 		}
 	}},
 	{"N67", func(r *replay, c *patient, no found) {
-		insects := slices.DeleteFunc(slices.Clone(t.Classes["insect"]), func(id cause.ID) bool { return id == cause.Springtail })
+		insects := slices.DeleteFunc(
+			slices.Clone(t.Classes["insect"]),
+			func(id cause.ID) bool { return id == cause.Springtail },
+		)
 		for _, e := range r.of(true, t.LabelDrug, t.Systemic) {
 			class := e.p.Class
 			if touched, known := t.Classes[class]; known && !c.anyOf(touched) {
@@ -82,14 +85,16 @@ var lawsOfProducts = []law{
 			}
 		}
 		for _, e := range r.of(false, t.Soap, t.Oil, t.Earth, t.Predators) {
-			if !c.anyOf(pestsAll) && (c.anyOf(t.LeafDiseases) || c.has(cause.Virus)) && !onRoots(e) && !e.p.WetDrops.Known {
+			if !c.anyOf(pestsAll) && (c.anyOf(t.LeafDiseases) || c.has(cause.Virus)) && !onRoots(e) &&
+				!e.p.WetDrops.Known {
 				no(e, "%s does nothing against a disease", e.op)
 			}
 		}
 	}},
 	{"N68", func(r *replay, c *patient, no found) {
 		for _, e := range r.of(true, opsWith(t.ByLabel)...) {
-			amount := e.p.ML.Known || e.p.Grams.Known || e.p.Conc.Known || e.p.MLPerL.Known || e.p.GPerL.Known || e.p.Drops.Known
+			amount := e.p.ML.Known || e.p.Grams.Known || e.p.Conc.Known || e.p.MLPerL.Known || e.p.GPerL.Known ||
+				e.p.Drops.Known
 			typed := e.p.DoseTyped || strings.Contains(e.p.Dose+e.s.Args, "typed")
 			if e.op == t.Oil && !e.p.Conc.Known && !e.p.MLPerL.Known {
 				amount = false // how much is sprayed is no dose
@@ -103,7 +108,10 @@ var lawsOfProducts = []law{
 		tender := c.is(t.BR, t.FE) || strings.HasPrefix(c.kind.ID, "dendrobium")
 		for _, e := range r.of(true, t.LabelDrug) {
 			copper := e.p.Class == "copper" || strings.Contains(e.p.Product+e.s.Args, "copper")
-			beside := slices.ContainsFunc(e.sitting.Steps, func(s t.Step) bool { return s.Op == t.Peroxide || strings.Contains(s.Params.MixedWith, "acid") })
+			beside := slices.ContainsFunc(
+				e.sitting.Steps,
+				func(s t.Step) bool { return s.Op == t.Peroxide || strings.Contains(s.Params.MixedWith, "acid") },
+			)
 			switch {
 			case copper && tender:
 				no(e, "copper kills its leaves")
@@ -114,14 +122,17 @@ var lawsOfProducts = []law{
 	}},
 	{"N70", func(r *replay, c *patient, no found) {
 		h := c.Household
-		near := h.Pollinators || h.Edible || c.has2(plant.Edible) || c.Place.Outdoors.Said && c.Answers.Spikes.Or(0) > 0
+		near := h.Pollinators || h.Edible || c.has2(plant.Edible) ||
+			c.Place.Outdoors.Said && c.Answers.Spikes.Or(0) > 0
 		for _, e := range r.of(false, t.Systemic) {
 			before := slices.ContainsFunc(r.events, func(x event) bool {
 				behind := x.day > e.day || x.day == e.day && (x.sit > e.sit || x.sit == e.sit && x.step > e.step)
 				return slices.Contains(sets, x.op) && x.again == 0 && x.gate == "" && x.p.For != "pieces" && behind
 			})
-			dry := slices.Contains([]t.Moist{t.Dry, t.Bone, t.Due}, e.pre.moist) && !r.earlier(e, medium...) && e.gate == ""
-			unwatered := e.pre.lifted != notYet && (e.pre.watered == notYet || e.pre.watered < e.pre.lifted) && e.gate == ""
+			dry := slices.Contains([]t.Moist{t.Dry, t.Bone, t.Due}, e.pre.moist) && !r.earlier(e, medium...) &&
+				e.gate == ""
+			unwatered := e.pre.lifted != notYet && (e.pre.watered == notYet || e.pre.watered < e.pre.lifted) &&
+				e.gate == ""
 			switch {
 			case near:
 				no(e, "bees or food could meet it")
@@ -170,7 +181,8 @@ var lawsOfProducts = []law{
 	{"N74", func(r *replay, c *patient, no found) {
 		oils := r.of(true, t.Oil)
 		for _, e := range r.of(true, t.LabelDrug) {
-			if e.p.Class == "sulphur" && slices.ContainsFunc(oils, func(x *event) bool { return math.Abs(float64(e.day-x.day)) < 30 }) {
+			if e.p.Class == "sulphur" &&
+				slices.ContainsFunc(oils, func(x *event) bool { return math.Abs(float64(e.day-x.day)) < 30 }) {
 				no(e, "sulphur within a month of oil")
 			}
 		}
@@ -192,10 +204,15 @@ var lawsOfProducts = []law{
 		for i := range r.events {
 			e := &r.events[i]
 			mixed := e.p.MixedWith
-			if e.op == t.CleanBlade && e.p.Method == "bleach" && mixed != "" && mixed != "cold water" && mixed != "water" {
+			if e.op == t.CleanBlade && e.p.Method == "bleach" && mixed != "" && mixed != "cold water" &&
+				mixed != "water" {
 				no(e, "bleach with %s", mixed)
 			}
-			flame := e.p.Flame || slices.ContainsFunc(e.sitting.Steps, func(s t.Step) bool { return s.Op == t.CleanBlade && s.Params.Method == "flame" })
+			flame := e.p.Flame ||
+				slices.ContainsFunc(
+					e.sitting.Steps,
+					func(s t.Step) bool { return s.Op == t.CleanBlade && s.Params.Method == "flame" },
+				)
 			if e.op == t.Alcohol && e.again == 0 && flame {
 				no(e, "alcohol near a flame")
 			}
@@ -205,7 +222,9 @@ var lawsOfProducts = []law{
 		for _, e := range r.of(true, t.HotDip) {
 			warm := e.p.WaterC.Or(e.p.TempC.Or(43.5))
 			blooms := c.Answers.Spikes.Or(0) > 0 && !r.earlier(e, t.StripSpikes)
-			if warm < 43 || warm > 44 || e.p.Minutes.Or(15) > 20 || blooms || c.code == t.BU && e.pre.phase == "resting" || c.has2(plant.PowderBloom) {
+			if warm < 43 || warm > 44 || e.p.Minutes.Or(15) > 20 || blooms ||
+				c.code == t.BU && e.pre.phase == "resting" ||
+				c.has2(plant.PowderBloom) {
 				no(e, "outside what it bears")
 			}
 		}
@@ -246,7 +265,8 @@ func rinseLaw(r *replay, c *patient, no found) {
 				return h >= least && h <= most
 			}
 			after := hour(x) - hour(e)
-			return (x.sit > e.sit || x.sit == e.sit && x.step > e.step) && after >= least && after <= most && hour(x) <= next
+			return (x.sit > e.sit || x.sit == e.sit && x.step > e.step) && after >= least && after <= most &&
+				hour(x) <= next
 		})
 		if !rinsed {
 			no(e, "%s without its rinse", e.op)
@@ -279,7 +299,17 @@ func (c *patient) days(k, threshold float64) (float64, bool) {
 // needed is until which day after the first contact treatments go on.
 func (c *patient) needed(id cause.ID) (float64, bool) {
 	p, ok := pest.ByCause(string(id))
-	contact := []cause.ID{cause.SpiderMite, cause.Thrips, cause.Aphid, cause.Whitefly, cause.BroadMite, cause.Mealybug, cause.SoftScale, cause.ArmouredScale, cause.FlatMite}
+	contact := []cause.ID{
+		cause.SpiderMite,
+		cause.Thrips,
+		cause.Aphid,
+		cause.Whitefly,
+		cause.BroadMite,
+		cause.Mealybug,
+		cause.SoftScale,
+		cause.ArmouredScale,
+		cause.FlatMite,
+	}
 	if !ok || !slices.Contains(contact, id) {
 		return 0, false
 	}
@@ -306,7 +336,10 @@ func programmeLaw(r *replay, c *patient, no found) {
 		if !ok || !slices.Contains(pestsAll, id) {
 			continue
 		}
-		reached := slices.DeleteFunc(r.of(true, append(slices.Clone(foe.Reached), t.LabelDrug)...), func(e *event) bool { return !reaches(foe, e) })
+		reached := slices.DeleteFunc(
+			r.of(true, append(slices.Clone(foe.Reached), t.LabelDrug)...),
+			func(e *event) bool { return !reaches(foe, e) },
+		)
 		if id == cause.LeafMiner && c.is(t.CA, t.BR) {
 			continue
 		}
@@ -329,7 +362,13 @@ func programmeLaw(r *replay, c *patient, no found) {
 			last, first = max(last, day), min(first, e.day)
 		}
 		if float64(last) < float64(first)+end-1-1e-9 {
-			no(reached[len(reached)-1], "treated until day %d against %s, which takes until day %.0f", last, id, float64(first)+end)
+			no(
+				reached[len(reached)-1],
+				"treated until day %d against %s, which takes until day %.0f",
+				last,
+				id,
+				float64(first)+end,
+			)
 		}
 	}
 }
@@ -340,7 +379,8 @@ func reaches(f t.Foe, e *event) bool {
 	if e.op != t.LabelDrug {
 		return !onRoots(e) || f.Rests || e.op == t.Alcohol
 	}
-	low := e.p.Where == "soil" || e.p.Where == "roots" || e.p.Where == "crown" || slices.Contains([]string{"soil", "roots", "rhizome", "stem", "crown"}, e.s.Organ)
+	low := e.p.Where == "soil" || e.p.Where == "roots" || e.p.Where == "crown" ||
+		slices.Contains([]string{"soil", "roots", "rhizome", "stem", "crown"}, e.s.Organ)
 	if low && !f.Rests {
 		return false
 	}
@@ -348,7 +388,10 @@ func reaches(f t.Foe, e *event) bool {
 }
 
 func said(c *patient, word string) bool {
-	return slices.ContainsFunc(c.plan.LeftOut, func(l t.LeftOut) bool { return strings.Contains(l.Op, word) && l.Why != "" })
+	return slices.ContainsFunc(
+		c.plan.LeftOut,
+		func(l t.LeftOut) bool { return strings.Contains(l.Op, word) && l.Why != "" },
+	)
 }
 
 func saidAny(c *patient) bool {

@@ -107,7 +107,9 @@ var (
 	wordClean = regexp.MustCompile(`(\d+) clean d`)
 	wordDays  = regexp.MustCompile(`(\d+) d\b`)
 	wordWeeks = regexp.MustCompile(`(\d+) w(?:ee)?k`)
-	wordLong  = regexp.MustCompile(`growth|tip|shoot|crozier|lea[fv]|spear|root|pup|keiki|spring|winter|summer|autumn|season|bloom|flower|month|nub`)
+	wordLong  = regexp.MustCompile(
+		`growth|tip|shoot|crozier|lea[fv]|spear|root|pup|keiki|spring|winter|summer|autumn|season|bloom|flower|month|nub`,
+	)
 	wordGrow  = regexp.MustCompile(`growth|growing|tip|shoot|crozier|lea[fv]|spear|nub|new|spring|roots? \d`)
 	wordRoots = regexp.MustCompile(`roots? ([\d.]+)(?:[–-]([\d.]+))? ?cm`)
 	wordShare = regexp.MustCompile(`\br ?(?:≥|>=)? ?(0\.\d+)`)
@@ -169,8 +171,17 @@ func endOf(until string, start int) (int, bool) {
 // The longest a repeat without a day of its end is replayed.
 const openRepeats, openDays, mostRepeats = 3, 42, 400
 
-var treating = []treatment.OperatorID{treatment.Soap, treatment.Oil, treatment.Alcohol, treatment.LabelDrug, treatment.Systemic, treatment.Predators, treatment.Scrape,
-	treatment.HotDip, treatment.WashDown}
+var treating = []treatment.OperatorID{
+	treatment.Soap,
+	treatment.Oil,
+	treatment.Alcohol,
+	treatment.LabelDrug,
+	treatment.Systemic,
+	treatment.Predators,
+	treatment.Scrape,
+	treatment.HotDip,
+	treatment.WashDown,
+}
 
 // timeline lists every step on each of its days, in the order of time.
 func timeline(c *patient) (list []event, starts []int) {
@@ -211,7 +222,18 @@ func timeline(c *patient) (list []event, starts []int) {
 			if slices.Contains(treating, t.Op) {
 				treated = max(treated, start)
 			}
-			e := event{sit: i, step: j, op: t.Op, s: t, p: &t.Params, sitting: s, day: start, slot: slot, hour: clock, gate: gate}
+			e := event{
+				sit:     i,
+				step:    j,
+				op:      t.Op,
+				s:       t,
+				p:       &t.Params,
+				sitting: s,
+				day:     start,
+				slot:    slot,
+				hour:    clock,
+				gate:    gate,
+			}
 			list = append(list, e)
 			if t.Every <= 0 {
 				continue
@@ -230,7 +252,12 @@ func timeline(c *patient) (list []event, starts []int) {
 		}
 	}
 	slices.SortStableFunc(list, func(a, b event) int {
-		return cmp.Or(cmp.Compare(a.day, b.day), cmp.Compare(a.slot, b.slot), cmp.Compare(order(a), order(b)), cmp.Compare(a.step, b.step))
+		return cmp.Or(
+			cmp.Compare(a.day, b.day),
+			cmp.Compare(a.slot, b.slot),
+			cmp.Compare(order(a), order(b)),
+			cmp.Compare(a.step, b.step),
+		)
 	})
 	return list, starts
 }
@@ -248,9 +275,30 @@ func order(e event) float64 {
 func carryOut(c *patient) *replay {
 	r := &replay{c: c}
 	r.events, r.starts = timeline(c)
-	now := pose{blade: "away", seat: c.seat, ready: notYet, outDay: notYet, limp: c.limp, moist: c.moist, rot: c.rot, standing: c.Answers.Standing.Said, wetDay: notYet,
-		covered: notYet, sun: c.Place.Sun.Said || c.Answers.Sun.Said, shaded: notYet, soaked: notYet, watered: notYet, lifted: notYet, set: notYet, lost: notYet,
-		predator: notYet, phase: c.phase(0), newRoots: c.Answers.NewRootsCM.Or(0), share: c.share, salt: c.has(cause.SaltInjury)}
+	now := pose{
+		blade:    "away",
+		seat:     c.seat,
+		ready:    notYet,
+		outDay:   notYet,
+		limp:     c.limp,
+		moist:    c.moist,
+		rot:      c.rot,
+		standing: c.Answers.Standing.Said,
+		wetDay:   notYet,
+		covered:  notYet,
+		sun:      c.Place.Sun.Said || c.Answers.Sun.Said,
+		shaded:   notYet,
+		soaked:   notYet,
+		watered:  notYet,
+		lifted:   notYet,
+		set:      notYet,
+		lost:     notYet,
+		predator: notYet,
+		phase:    c.phase(0),
+		newRoots: c.Answers.NewRootsCM.Or(0),
+		share:    c.share,
+		salt:     c.has(cause.SaltInjury),
+	}
 	now.thirsty = c.limp && (c.moist == treatment.Dry || c.moist == treatment.Bone)
 	lastDay, lastSlot := notYet, 0
 	opened := map[int]bool{}
@@ -346,265 +394,20 @@ func (c *patient) open(p pose, words string) pose {
 	return p
 }
 
-var carried = []cause.ID{cause.Virus, cause.Fusarium, cause.SouthernBlight, cause.BacterialSpot, cause.Acidovorax, cause.SoftRot}
+var carried = []cause.ID{
+	cause.Virus,
+	cause.Fusarium,
+	cause.SouthernBlight,
+	cause.BacterialSpot,
+	cause.Acidovorax,
+	cause.SoftRot,
+}
 
 // infected says whether a cut goes through what a blade carries on.
 func (c *patient) infected(op treatment.OperatorID) bool {
 	through := op.Does(treatment.InRot) || op == treatment.RemoveLeaves
-	return through && c.anyOf(treatment.Rots) || op.Does(treatment.OnLeaves) && c.anyOf(treatment.LeafDiseases) || c.suspects(carried...)
+	return through && c.anyOf(treatment.Rots) || op.Does(treatment.OnLeaves) && c.anyOf(treatment.LeafDiseases) ||
+		c.suspects(carried...)
 }
 
 var lowDown = []string{"roots", "soil", "medium", "rhizome", "stem", "bulb", "body", "corm"}
-
-// step carries one operator out.
-func (c *patient) step(p pose, e *event) pose {
-	op, par := e.op, e.p
-	pieces := par.For == "pieces" || e.s.Organ == "pieces"
-	if op.Does(treatment.Cuts) {
-		p.blade = "used"
-		if c.infected(op) {
-			p.blade = "dirty"
-		}
-		p.slits = c.cut(p.slits, e)
-	}
-	p = c.seated(p, e, pieces)
-	p = c.wetted(p, e)
-	switch op {
-	case treatment.CleanBlade:
-		p.blade = "clean"
-	case treatment.CutRot, treatment.Behead, treatment.PickCrown:
-		p.rot = false
-	case treatment.TrimDead:
-		if !c.has(cause.BaseRot, cause.BlackRot, cause.SoftRot, cause.Fusarium) {
-			p.rot = false
-		}
-		if 1-c.share >= 0.25 {
-			p.lost = e.day
-		}
-	case treatment.RemoveLeaves:
-		if c.has(cause.SoftRot) && !c.has(cause.RootRot, cause.BaseRot, cause.BlackRot, cause.Fusarium) {
-			p.rot = false
-		}
-		if !par.Mush && !strings.Contains(par.What+e.s.Args, "mush") {
-			p.stripped = append(slices.Clip(p.stripped), stripped{e.day, c.leafShare(par)})
-		}
-	case treatment.ClearMoss:
-		p.cleared = true
-	case treatment.DrainSaucer:
-		p.standing = false
-	case treatment.CoverIt:
-		p = covered(p, e)
-	case treatment.Wean, treatment.Harden:
-		p.cover, p.covered = "none", notYet
-	case treatment.ShadeIt:
-		p.sun, p.shaded = false, e.day
-	case treatment.Brighten:
-		p.sun = p.sun || par.Sun
-	case treatment.Isolate, treatment.KeepApart:
-		if par.Recorded == nil || *par.Recorded {
-			p.isolated = true
-		}
-		p.free = false
-	case treatment.Release:
-		p.isolated, p.free = false, true
-	case treatment.Predators:
-		p.predator = e.day
-	case treatment.RinseOff:
-		p.residue = ""
-	case treatment.Soap, treatment.Oil, treatment.Earth, treatment.LabelDrug, treatment.Systemic, treatment.Alcohol:
-		if e.s.Organ != "roots" {
-			p.residue = op
-		}
-	}
-	if slices.Contains(treating, op) && op != treatment.WashDown {
-		p.treated = e.day
-	}
-	if par.SaucerHours.Or(0) > 1 {
-		p.standing = true
-	}
-	return p
-}
-
-func covered(p pose, e *event) pose {
-	p.cover = e.p.Cover
-	if p.cover == "" {
-		p.cover = "closed"
-	}
-	switch {
-	case p.cover == "none":
-		p.covered = notYet
-	case p.covered == notYet:
-		p.covered = e.day
-	}
-	return p
-}
-
-func (c *patient) leafShare(par *treatment.Params) float64 {
-	switch {
-	case par.Share.Known:
-		return par.Share.Value
-	case par.N.Known && c.Answers.Leaves.Or(0) > 0:
-		return par.N.Value / c.Answers.Leaves.Value
-	}
-	return 0
-}
-
-// cut adds the cut that a step makes.
-func (c *patient) cut(list []slit, e *event) []slit {
-	s := slit{day: e.day, open: true, wetted: true}
-	switch e.op {
-	case treatment.TrimDead, treatment.RootPrune:
-		s.organ, s.open = "roots", c.roots[0] > 0
-	case treatment.CutRot, treatment.Behead:
-		s.organ = e.s.Organ
-		if s.organ == "" {
-			s.organ = "stem"
-		}
-	case treatment.PartIt:
-		s.organ = "rhizome"
-	case treatment.TrimBranch:
-		s.organ, s.wetted = "stem", false
-	default:
-		return list
-	}
-	return append(slices.Clip(list), s)
-}
-
-// seated moves the plant: out of its pot, onto a tray, into its new place.
-func (c *patient) seated(p pose, e *event, pieces bool) pose {
-	switch e.op {
-	case treatment.ReadyPot:
-		if !pieces {
-			p.ready = e.day
-		}
-	case treatment.Unpot:
-		p.seat, p.out, p.outDay, p.lifted, p.standing, p.cleared = treatment.InHand, true, e.day, e.day, false, false
-		if e.p.To == "tray" {
-			p.seat = treatment.OnTray
-		}
-	case treatment.Callus:
-		p.seat = treatment.OnTray
-		p.slits = slices.Clone(p.slits)
-		for i := range p.slits {
-			p.slits[i].open, p.slits[i].healed = false, true
-		}
-	case treatment.DryCut:
-		p.slits = slices.Clone(p.slits)
-		for i := range p.slits {
-			p.slits[i].open = false
-		}
-		p.wet = 0
-	case treatment.Discard:
-		p.seat = treatment.InBin
-	}
-	o, _ := treatment.OperatorByID(e.op)
-	if pieces || o.Seat == "" || e.op == treatment.Discard {
-		return p
-	}
-	p.seat = o.Seat
-	if o.Does.Has(treatment.Sets) {
-		p.set, p.out, p.ready = e.day, false, notYet
-	}
-	return p
-}
-
-// wetted follows water: in the medium, and on what must be dry.
-func (c *patient) wetted(p pose, e *event) pose {
-	op, par := e.op, e.p
-	if op.Does(treatment.Waters) && op != treatment.PreWater {
-		if p.thirsty || op == treatment.Soak && c.has(cause.Drought) {
-			p.soaked = e.day
-		}
-		p.thirsty, p.limp, p.moist, p.watered = false, false, treatment.Right, e.day
-	}
-	switch op {
-	case treatment.PreWater:
-		p.moist, p.thirsty, p.limp = treatment.Right, false, false
-	case treatment.CrownDry:
-		p.wet = 0
-	case treatment.CrownDrain:
-		p.wet &^= wetCup | wetCrown
-	case treatment.Mist:
-		p.wet |= wetLeaves
-		if e.slot == 2 {
-			p.wet |= c.keep
-		}
-	}
-	low := slices.Contains(lowDown, e.s.Organ) || par.Where == "roots" || par.Where == "soil" || par.Where == "medium"
-	var now wetness
-	switch op {
-	case treatment.WashDown, treatment.RinseOff, treatment.Oil, treatment.HotDip:
-		now = c.keep | wetLeaves
-	case treatment.Soap:
-		if !low {
-			now = c.keep | wetLeaves
-		}
-	case treatment.LabelDrug:
-		if !low && (c.anyOf(treatment.LeafDiseases) || c.anyOf(pestsAll)) {
-			now = c.keep | wetLeaves
-		}
-	case treatment.WashOff:
-		if par.How != "dry" && par.How != "falls" {
-			now = c.keep &^ wetLeaves
-		}
-	case treatment.Peroxide:
-		if !low {
-			now = c.keep & wetCrown
-		}
-	}
-	if now != 0 {
-		if c.code == treatment.BR && op != treatment.WashOff {
-			now |= wetCup
-		}
-		p.wet, p.wetDay = p.wet|now, e.day
-	}
-	return p
-}
-
-// of gives the events of some operators; only those done for the first time
-// unless repeats are asked for.
-func (r *replay) of(again bool, ops ...treatment.OperatorID) (list []*event) {
-	for i := range r.events {
-		e := &r.events[i]
-		if (again || e.again == 0) && slices.Contains(ops, e.op) {
-			list = append(list, e)
-		}
-	}
-	return list
-}
-
-func (r *replay) has(ops ...treatment.OperatorID) bool {
-	return slices.ContainsFunc(r.events, func(e event) bool { return slices.Contains(ops, e.op) })
-}
-
-// earlier and later say whether the sitting of an event holds one of the
-// operators before or behind it.
-func (r *replay) earlier(e *event, ops ...treatment.OperatorID) bool {
-	return slices.ContainsFunc(e.sitting.Steps[:e.step], func(s treatment.Step) bool { return slices.Contains(ops, s.Op) })
-}
-
-func (r *replay) later(e *event, ops ...treatment.OperatorID) []*treatment.Step {
-	var list []*treatment.Step
-	for i := e.step + 1; i < len(e.sitting.Steps); i++ {
-		if slices.Contains(ops, e.sitting.Steps[i].Op) {
-			list = append(list, &e.sitting.Steps[i])
-		}
-	}
-	return list
-}
-
-func opsWith(d treatment.Does) (list []treatment.OperatorID) {
-	for _, o := range treatment.Operators() {
-		if o.Does.Has(d) {
-			list = append(list, o.ID)
-		}
-	}
-	return list
-}
-
-var (
-	cuts   = opsWith(treatment.Cuts)
-	sets   = opsWith(treatment.Sets)
-	medium = []treatment.OperatorID{treatment.FirstWater, treatment.Soak, treatment.BottomWater, treatment.Flush, treatment.ByRule}
-	waters = append(slices.Clone(medium), treatment.CupFill)
-)

@@ -37,7 +37,8 @@ var lawsOfRoots = []law{
 	{"N19", oneSittingLaw},
 	{"N20", heldLaw},
 	{"N21", func(r *replay, c *patient, no found) {
-		ok := c.anyOf(unpots) || c.code == t.CV && c.has(cause.SaltInjury, cause.WaterQuality) || c.orchid && c.has(cause.OffsetDrain) ||
+		ok := c.anyOf(unpots) || c.code == t.CV && c.has(cause.SaltInjury, cause.WaterQuality) ||
+			c.orchid && c.has(cause.OffsetDrain) ||
 			slices.Contains([]t.Wish{t.SetupChange, t.Refresh, t.PartWish, t.Propagate}, c.Wish)
 		for _, e := range r.of(false, t.Unpot) {
 			if !ok && !wordRot.MatchString(e.gate) {
@@ -51,7 +52,8 @@ var lawsOfRoots = []law{
 			last = -int(ago.Value)
 		}
 		for _, e := range r.of(false, t.Unpot) {
-			newRot := e.pre.rot && c.anyOf(t.Rots) || regexp.MustCompile(`rot|smell|mush|stain`).MatchString(strings.ReplaceAll(e.gate, "root", ""))
+			newRot := e.pre.rot && c.anyOf(t.Rots) ||
+				regexp.MustCompile(`rot|smell|mush|stain`).MatchString(strings.ReplaceAll(e.gate, "root", ""))
 			if last != notYet && e.day-last < 28 && !newRot {
 				no(e, "%d days after the last root work", e.day-last)
 			}
@@ -173,18 +175,25 @@ func (c *patient) held(e *event) (list []string) {
 		}
 	}
 	add(e.pre.phase == "resting", "rest")
-	add(a.NewcomerDays.Known && a.NewcomerDays.Value+float64(e.day) < 14 && c.Choices.Newcomer != "at once", "newcomer")
+	add(
+		a.NewcomerDays.Known && a.NewcomerDays.Value+float64(e.day) < 14 && c.Choices.Newcomer != "at once",
+		"newcomer",
+	)
 	add(e.pre.thirsty, "thirst")
 	add(c.known && (c.warm < c.kind.Temperature[0] || c.warm > c.kind.Temperature[2]), "warmth")
 	add(a.Spikes.Or(0) > 0 && strings.HasPrefix(c.Choices.Spikes, "keep"), "bloom")
-	add(c.orchid && a.LiveTips.Known && a.LiveTips.Value == 0 && e.pre.phase != "growing" && e.pre.phase != "waking", "tips")
+	add(
+		c.orchid && a.LiveTips.Known && a.LiveTips.Value == 0 && e.pre.phase != "growing" && e.pre.phase != "waking",
+		"tips",
+	)
 	m := c.northMonth(e.day)
 	add(c.is(t.WO, t.PA) && (m >= 11 || m <= 2), "season")
 	return list
 }
 
 func heldLaw(r *replay, c *patient, no found) {
-	if c.has(cause.RootMealybug) || c.Choices.Override.Said || c.Answers.MediumSour.Said || c.Answers.Medium == "sour" {
+	if c.has(cause.RootMealybug) || c.Choices.Override.Said || c.Answers.MediumSour.Said ||
+		c.Answers.Medium == "sour" {
 		return
 	}
 	for _, e := range r.of(false, t.Unpot) {
@@ -192,7 +201,8 @@ func heldLaw(r *replay, c *patient, no found) {
 			continue
 		}
 		for _, why := range c.held(e) {
-			excused := why == "rest" && c.has(cause.WokenEarly) || why == "bloom" && r.earlier(e, t.StripSpikes) || why == "tips" && c.has(cause.MossSmothered) ||
+			excused := why == "rest" && c.has(cause.WokenEarly) || why == "bloom" && r.earlier(e, t.StripSpikes) ||
+				why == "tips" && c.has(cause.MossSmothered) ||
 				(why == "tips" || why == "rest") && c.has(cause.Detached)
 			if excused || e.gate != "" && lifts[why].MatchString(e.gate) {
 				continue

@@ -22,7 +22,8 @@ var lawsOfWater = []law{
 				continue
 			}
 			i := slices.IndexFunc(e.pre.slits, func(s slit) bool { return s.open && s.wetted })
-			if i < 0 || e.op == t.ByRule && e.day > e.pre.slits[i].day && strings.Contains(e.s.Args+e.p.What, "medium only") {
+			if i < 0 ||
+				e.op == t.ByRule && e.day > e.pre.slits[i].day && strings.Contains(e.s.Args+e.p.What, "medium only") {
 				continue
 			}
 			no(e, "a cut of the %s is still open", e.pre.slits[i].organ)
@@ -48,7 +49,8 @@ var lawsOfWater = []law{
 			for i := range r.events {
 				x := &r.events[i]
 				behind := x.sit > e.sit || x.sit == e.sit && x.step > e.step
-				mine := x.op == t.FirstWater || x.op == t.WetRoots || airy && (x.op == t.Mist || x.op == t.ChangeWater)
+				mine := x.op == t.FirstWater || x.op == t.WetRoots ||
+					airy && (x.op == t.Mist || x.op == t.ChangeWater)
 				watered = watered || behind && x.sit <= last && mine && x.p.For != "pieces"
 			}
 			if !watered {
@@ -112,7 +114,8 @@ var lawsOfWater = []law{
 			width := c.Answers.PotWidthCM
 			for i := range r.events {
 				x := &r.events[i]
-				if x.op == t.ReadyPot && x.p.PotWidthCM.Known && (x.sit < e.sit || x.sit == e.sit && x.step < e.step) {
+				if x.op == t.ReadyPot && x.p.PotWidthCM.Known &&
+					(x.sit < e.sit || x.sit == e.sit && x.step < e.step) {
 					width = x.p.PotWidthCM
 				}
 			}
@@ -152,7 +155,10 @@ var lawsOfWater = []law{
 		}
 	}},
 	{"N48", func(r *replay, c *patient, no found) {
-		spots := slices.DeleteFunc(slices.Clone(t.LeafDiseases), func(id cause.ID) bool { return id == cause.PowderyMildew })
+		spots := slices.DeleteFunc(
+			slices.Clone(t.LeafDiseases),
+			func(id cause.ID) bool { return id == cause.PowderyMildew },
+		)
 		open := c.anyOf(spots) || c.has(cause.BlackRot)
 		virus := c.has(cause.Virus)
 		if !open && !virus {
@@ -175,8 +181,16 @@ var lawsOfWater = []law{
 			return
 		}
 		for _, n := range r.nights {
-			if n.pose.standing && !slices.Contains([]t.Seat{t.InCup, t.InDish, t.InReservoir, t.InBin, t.OnMount, t.Hung, t.InBasket}, n.pose.seat) {
-				no(&event{sit: n.sit, step: n.step, s: &t.Step{}}, "water stands in the saucer over the night of day %d", n.day)
+			if n.pose.standing &&
+				!slices.Contains(
+					[]t.Seat{t.InCup, t.InDish, t.InReservoir, t.InBin, t.OnMount, t.Hung, t.InBasket},
+					n.pose.seat,
+				) {
+				no(
+					&event{sit: n.sit, step: n.step, s: &t.Step{}},
+					"water stands in the saucer over the night of day %d",
+					n.day,
+				)
 				return
 			}
 		}
@@ -201,7 +215,8 @@ var lawsOfWater = []law{
 // driedLater says whether it is dried later that day.
 func driedLater(r *replay, e *event) bool {
 	return slices.ContainsFunc(r.events, func(x event) bool {
-		return x.day == e.day && (x.op == t.CrownDry || x.op == t.CrownDrain) && (x.sit > e.sit || x.sit == e.sit && x.step > e.step)
+		return x.day == e.day && (x.op == t.CrownDry || x.op == t.CrownDrain) &&
+			(x.sit > e.sit || x.sit == e.sit && x.step > e.step)
 	})
 }
 

@@ -178,7 +178,16 @@ func (c *composer) carersPot(w float64) float64 {
 }
 
 // rescues are the causes whose pot is sized to the live roots.
-var rescues = []cause.ID{cause.RootRot, cause.DryRootLoss, cause.BaseRot, cause.BlackRot, cause.Fusarium, cause.Detached, cause.PotTooBig, cause.RootMealybug}
+var rescues = []cause.ID{
+	cause.RootRot,
+	cause.DryRootLoss,
+	cause.BaseRot,
+	cause.BlackRot,
+	cause.Fusarium,
+	cause.Detached,
+	cause.PotTooBig,
+	cause.RootMealybug,
+}
 
 func (x *subject) rescue() bool { return x.any(rescues) }
 

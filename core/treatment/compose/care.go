@@ -88,7 +88,8 @@ func (c *composer) plainSteps() {
 			continue
 		case treatment.TakeOffset:
 			steps := append(c.cutting(s), c.labelled()...)
-			if strings.HasPrefix(c.Choices.Plantlets, "now") && c.has(cause.OffsetDrain) && len(c.travels()) == 0 && !dated {
+			if strings.HasPrefix(c.Choices.Plantlets, "now") && c.has(cause.OffsetDrain) && len(c.travels()) == 0 &&
+				!dated {
 				c.draft.sit(treatment.PiecesSit, 0, rankPieces, steps...)
 				continue
 			}
@@ -103,7 +104,15 @@ func (c *composer) plainSteps() {
 			if dated && c.sat == p.day {
 				rank = rankRoot + 1
 			}
-			c.draft.sit(treatment.LeafSit, p.day, rank, slices.Concat(c.cutting(s), []step{do(treatment.DryCut, organ("body"), with(func(q *treatment.Params) { q.Hours = num(4) }))}, c.bag())...)
+			c.draft.sit(
+				treatment.LeafSit,
+				p.day,
+				rank,
+				slices.Concat(
+					c.cutting(s),
+					[]step{do(treatment.DryCut, organ("body"), with(func(q *treatment.Params) { q.Hours = num(4) }))},
+					c.bag(),
+				)...)
 			continue
 		case treatment.LabelDrug:
 			s.Params.Where = s.Organ
@@ -192,7 +201,8 @@ func (c *composer) trimmed(p plain) {
 	cuts := []step{do(treatment.TrimBranch, organ("stem"))}
 	cuts[0].Cause = p.cause
 	var fill []step
-	if c.is(treatment.TR, treatment.IV) && c.has(cause.LowLight, cause.SelfShading, cause.Drought) && len(c.spreads()) == 0 {
+	if c.is(treatment.TR, treatment.IV) && c.has(cause.LowLight, cause.SelfShading, cause.Drought) &&
+		len(c.spreads()) == 0 {
 		cuts = append(cuts, do(treatment.TipCut, organ("tip"), with(func(q *treatment.Params) { q.N = num(8) })))
 		fill = []step{do(treatment.Refill, what("fresh tips"))}
 	}
@@ -206,14 +216,23 @@ func (c *composer) trimmed(p plain) {
 // refilled fills bare spots of soft trailers and ivies in growth; others pull
 // what is dead and wait.
 func (c *composer) refilled(p plain) {
-	if !c.is(treatment.TR, treatment.IV) || !branching(c.subject) || !c.branches && c.named || c.sick() || len(c.spreads()) > 0 || c.has(cause.LowLight, cause.SelfShading) {
+	if !c.is(treatment.TR, treatment.IV) || !branching(c.subject) || !c.branches && c.named || c.sick() ||
+		len(c.spreads()) > 0 ||
+		c.has(cause.LowLight, cause.SelfShading) {
 		return
 	}
 	var steps []step
 	if c.heeds("N01") {
 		steps = append(steps, c.blade())
 	}
-	c.draft.at(p.day, rankPieces+2, append(steps, do(treatment.TipCut, organ("tip"), with(func(q *treatment.Params) { q.N = num(8) })), do(treatment.Refill, what("fresh tips")))...)
+	c.draft.at(
+		p.day,
+		rankPieces+2,
+		append(
+			steps,
+			do(treatment.TipCut, organ("tip"), with(func(q *treatment.Params) { q.N = num(8) })),
+			do(treatment.Refill, what("fresh tips")),
+		)...)
 }
 
 // letGo says when it may be released: the longest of all that was accepted.
@@ -287,12 +306,14 @@ func (c *composer) also() {
 
 // hopeless says whether throwing it away is a choice that the trade respects.
 func (x *subject) hopeless() bool {
-	if len(x.Causes) == 0 || x.has(cause.SpentRosette) && (x.Answers.Plantlets.Or(0) > 0 || x.Answers.Pups.Or(0) > 0) {
+	if len(x.Causes) == 0 ||
+		x.has(cause.SpentRosette) && (x.Answers.Plantlets.Or(0) > 0 || x.Answers.Pups.Or(0) > 0) {
 		return false
 	}
 	for _, id := range x.Causes {
 		cc, _ := cause.ByID(id)
-		if !cc.Harmless && (cc.Kind == "pest" || cc.Kind == "disease" || slices.Contains(treatment.Rots, id) || id == cause.Drought) {
+		if !cc.Harmless &&
+			(cc.Kind == "pest" || cc.Kind == "disease" || slices.Contains(treatment.Rots, id) || id == cause.Drought) {
 			return true
 		}
 	}

@@ -61,7 +61,12 @@ func Without(s treatment.Situation, off ...treatment.RuleID) (treatment.Plan, er
 	if !ok {
 		return treatment.Plan{}, ErrHabit
 	}
-	c := &composer{agenda: &agenda{subject: x}, off: map[treatment.RuleID]bool{}, sat: -1, draft: draft{days: map[slotOfDay][]block{}}}
+	c := &composer{
+		agenda: &agenda{subject: x},
+		off:    map[treatment.RuleID]bool{},
+		sat:    -1,
+		draft:  draft{days: map[slotOfDay][]block{}},
+	}
 	for _, id := range off {
 		c.off[id] = true
 	}
@@ -209,7 +214,9 @@ func (c *composer) layOut() {
 	c.offsets()
 	c.letGo()
 	c.also()
-	if c.Answers.Standing.Said && c.heeds("N49") && c.kind.WaterRule != plant.WetTray && !c.untied && c.seat != treatment.InCup && c.seat != treatment.InDish {
+	if c.Answers.Standing.Said && c.heeds("N49") && c.kind.WaterRule != plant.WetTray && !c.untied &&
+		c.seat != treatment.InCup &&
+		c.seat != treatment.InDish {
 		c.draft.at(0, rankAfter, do(treatment.DrainSaucer))
 	}
 }
@@ -230,7 +237,12 @@ func (c *composer) agreeSchool() {
 	}
 	if c.root != nil && c.root.kind == wholeBall && !c.change {
 		switch c.school {
-		case treatment.Bridge, treatment.Lean, treatment.BareRoots, treatment.MossWrap, treatment.MossBox, treatment.ClayPot:
+		case treatment.Bridge,
+			treatment.Lean,
+			treatment.BareRoots,
+			treatment.MossWrap,
+			treatment.MossBox,
+			treatment.ClayPot:
 			if c.Choices.School == string(c.school) {
 				c.root.kind = washRoots // the carer wants another way of growing: the old medium goes
 				return

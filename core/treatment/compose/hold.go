@@ -22,7 +22,8 @@ const betweenSittings = 28
 // undecided leaves root work out for less than rot: after the day on which a
 // wilt must be decided, and beside a base that rots and cannot be cut.
 func (c *composer) undecided() {
-	if !c.rotLives || c.root == nil && !c.change || !c.heeds("N83") || slices.ContainsFunc(c.asks, func(id cause.ID) bool { return slices.Contains(treatment.Rots, id) }) {
+	if !c.rotLives || c.root == nil && !c.change || !c.heeds("N83") ||
+		slices.ContainsFunc(c.asks, func(id cause.ID) bool { return slices.Contains(treatment.Rots, id) }) {
 		return
 	}
 	wilt := c.has(cause.Fusarium) && (c.gated || c.sat > 3)
@@ -30,7 +31,10 @@ func (c *composer) undecided() {
 	if !wilt && !base {
 		return
 	}
-	c.leave(string(treatment.Unpot), "rot or a wilt is open that is not cut: until it has stopped nothing is unpotted for less")
+	c.leave(
+		string(treatment.Unpot),
+		"rot or a wilt is open that is not cut: until it has stopped nothing is unpotted for less",
+	)
 	c.root, c.change, c.sat, c.gated, c.held = nil, false, -1, false, ""
 	c.draft.gates = slices.DeleteFunc(c.draft.gates, func(g gated) bool { return g.kind == "?" })
 	for key, blocks := range c.draft.days {
@@ -48,12 +52,34 @@ func (c *composer) holds(d int) (list []hold) {
 		}
 	}
 	add(phase == "resting" && !c.has(cause.WokenEarly), "rest", "first new growth")
-	add(a.NewcomerDays.Known && a.NewcomerDays.Value+float64(d) < newcomerDays && !c.newcomerNow(), "newcomer", "day 14")
-	add(c.named && (c.airC < c.kind.Temperature[0] || c.airC > c.kind.Temperature[2]) || c.has(cause.ColdInjury, cause.HeatStress), "temp", "in range 3 d")
+	add(
+		a.NewcomerDays.Known && a.NewcomerDays.Value+float64(d) < newcomerDays && !c.newcomerNow(),
+		"newcomer",
+		"day 14",
+	)
+	add(
+		c.named && (c.airC < c.kind.Temperature[0] || c.airC > c.kind.Temperature[2]) ||
+			c.has(cause.ColdInjury, cause.HeatStress),
+		"temp",
+		"in range 3 d",
+	)
 	add(a.Spikes.Or(0) > 0 && strings.HasPrefix(c.Choices.Spikes, "keep"), "bloom", "last flower")
-	add(c.code == treatment.BU && a.Spikes.Or(0) > 0 && !strings.HasPrefix(c.Choices.Spikes, "keep"), "bloom", "last flower")
-	add(c.orchid && phase != "growing" && phase != "waking" && !c.tips && !c.has(cause.MossSmothered, cause.Detached), "tips", "a tip seen, growth begun")
-	add(c.is(treatment.WO, treatment.PA) && among(c.month(d), time.November, time.December, time.January, time.February), "season", "repot season: spring")
+	add(
+		c.code == treatment.BU && a.Spikes.Or(0) > 0 && !strings.HasPrefix(c.Choices.Spikes, "keep"),
+		"bloom",
+		"last flower",
+	)
+	add(
+		c.orchid && phase != "growing" && phase != "waking" && !c.tips && !c.has(cause.MossSmothered, cause.Detached),
+		"tips",
+		"a tip seen, growth begun",
+	)
+	add(
+		c.is(treatment.WO, treatment.PA) &&
+			among(c.month(d), time.November, time.December, time.January, time.February),
+		"season",
+		"repot season: spring",
+	)
 	add(c.unsure(), "unsure", "the rival looked for and not there")
 	return list
 }
@@ -89,8 +115,10 @@ func (c *composer) unsure() bool {
 
 // overrides says whether the root sitting cannot wait, whatever holds it.
 func (c *composer) overrides() bool {
-	rot := c.rotLives && c.heeds("N83") && slices.ContainsFunc(c.asks, func(id cause.ID) bool { return slices.Contains(treatment.Rots, id) })
-	drowned := c.Answers.MediumSour.Said || c.Answers.Medium == "sour" || c.has(cause.NoDrainage) && c.limp && !c.thirsty
+	rot := c.rotLives && c.heeds("N83") &&
+		slices.ContainsFunc(c.asks, func(id cause.ID) bool { return slices.Contains(treatment.Rots, id) })
+	drowned := c.Answers.MediumSour.Said || c.Answers.Medium == "sour" ||
+		c.has(cause.NoDrainage) && c.limp && !c.thirsty
 	return rot || c.has(cause.RootMealybug) || drowned || c.Choices.Override.Said
 }
 
@@ -180,7 +208,8 @@ func (c *composer) wait(reason, gate string) {
 	if c.kind.RestKind != "" && !strings.Contains(gate, "growth") && !strings.Contains(gate, "root") {
 		gate += "; in growth"
 	}
-	if c.is(treatment.WO, treatment.PA) && !among(c.month(0), time.March, time.April, time.May) && !strings.Contains(gate, "season") {
+	if c.is(treatment.WO, treatment.PA) && !among(c.month(0), time.March, time.April, time.May) &&
+		!strings.Contains(gate, "season") {
 		gate += "; repot season: spring"
 	}
 	if c.thirsty && !c.rotsBelow() {
@@ -201,7 +230,8 @@ func (x *subject) season() string {
 // whole; the sitting is a day later then.
 func (c *composer) preWater() {
 	r := c.root
-	if r == nil || r.kind != wholeBall || c.sat != 0 || c.untied || c.thirsty || c.has(cause.NoDrainage, cause.Overwatering) {
+	if r == nil || r.kind != wholeBall || c.sat != 0 || c.untied || c.thirsty ||
+		c.has(cause.NoDrainage, cause.Overwatering) {
 		return
 	}
 	wants := c.moist == treatment.Due || c.moist == treatment.Dry
@@ -209,7 +239,8 @@ func (c *composer) preWater() {
 	if !wants && !bound {
 		return
 	}
-	if c.heeds("N52") && (c.rotLives || c.dry || c.code == treatment.DEC || c.resting() || c.epiphyte && c.badMedium() || c.epiphyte && !wants) {
+	if c.heeds("N52") &&
+		(c.rotLives || c.dry || c.code == treatment.DEC || c.resting() || c.epiphyte && c.badMedium() || c.epiphyte && !wants) {
 		return
 	}
 	c.draft.at(0, rankSoak, do(treatment.PreWater))

@@ -159,7 +159,8 @@ func notBefore(day int) rootOption     { return func(w *rootWork) { w.later = da
 // most thorough of them, with all that each wants.
 func (a *agenda) wants(w rootWork, c cause.ID) {
 	a.asks = append(a.asks, c)
-	if w.kind == wholeBall && (a.has(cause.RootMealybug, cause.RootGrub) || c == cause.MediumCollapsed && a.has(cause.Mealybug) || a.Answers.Medium == "infested" || a.orchid && a.epiphyte && a.badMedium()) {
+	if w.kind == wholeBall &&
+		(a.has(cause.RootMealybug, cause.RootGrub) || c == cause.MediumCollapsed && a.has(cause.Mealybug) || a.Answers.Medium == "infested" || a.orchid && a.epiphyte && a.badMedium()) {
 		w.kind, w.scald = washRoots, true
 		if a.is(treatment.PA, treatment.CY) {
 			w.falls = true

@@ -11,7 +11,15 @@ import (
 
 // The schools of re-establishing an orchid, in the order in which ties fall:
 // the drier, reversible ones first.
-var schoolOrder = []treatment.School{treatment.Rest, treatment.Lean, treatment.OwnMix, treatment.MossWrap, treatment.Bridge, treatment.ClayPot, treatment.BareRoots}
+var schoolOrder = []treatment.School{
+	treatment.Rest,
+	treatment.Lean,
+	treatment.OwnMix,
+	treatment.MossWrap,
+	treatment.Bridge,
+	treatment.ClayPot,
+	treatment.BareRoots,
+}
 
 // term is one line of the score: what it says, on whom, and its weights for S0
 // to S6 (growers' schools as practised; the weights are judgement, to be
@@ -65,7 +73,11 @@ var terms = []term{
 	{"it is shrivelled", reserve(treatment.Shrivelled), [7]int{-1, 3, -4, -3, 2, -1, 1}},
 	{"its base rots", baseRots, [7]int{0, -5, 0, 2, -4, -3, 0}},
 	{"its medium is rotten, sour or infested", (*subject).badMedium, [7]int{2, 0, 0, 1, -1, 0, 1}},
-	{"it is only drained, its medium is sound", func(x *subject) bool { return x.only(cause.BloomDrain) && !x.badMedium() }, [7]int{-3, -4, 5, -2, -2, -3, -2}},
+	{
+		"it is only drained, its medium is sound",
+		func(x *subject) bool { return x.only(cause.BloomDrain) && !x.badMedium() },
+		[7]int{-3, -4, 5, -2, -2, -3, -2},
+	},
 	{"the air is humid", func(x *subject) bool { return x.humidity >= 60 }, [7]int{0, 0, 0, 2, 0, 0, 3}},
 	{"the air is dry", func(x *subject) bool { return x.humidity < 45 }, [7]int{0, 2, 0, -2, 2, 1, -5}},
 	{"the room is cool", func(x *subject) bool { return x.airC < 18 }, [7]int{0, -4, 1, 0, -3, -3, -3}},
@@ -78,14 +90,22 @@ var terms = []term{
 	{"its roots live in air", func(x *subject) bool { return x.airRooted }, [7]int{-3, 0, -1, -1, -3, -3, 5}},
 	{"its roots do not live in air", func(x *subject) bool { return !x.airRooted }, [7]int{0, 0, 0, 0, 0, 0, -3}},
 	{"it has no bulbs to live on", func(x *subject) bool { return x.bulbless }, [7]int{1, -1, -1, -9, 3, 0, -4}},
-	{"a single stem whose roots do not live in air", func(x *subject) bool { return x.code == treatment.MON && !x.airRooted }, [7]int{0, 1, 0, -3, 1, 0, 0}},
+	{
+		"a single stem whose roots do not live in air",
+		func(x *subject) bool { return x.code == treatment.MON && !x.airRooted },
+		[7]int{0, 1, 0, -3, 1, 0, 0},
+	},
 	{"nobody wishes for another set-up", func(x *subject) bool {
 		return x.Wish != treatment.SetupChange && !x.Choices.OneSetup.Said && x.Answers.GrewIn != "clay"
 	}, [7]int{0, 0, 0, 0, 0, -3, 0}},
 	{"it drops its leaves in winter", on(treatment.DEC), [7]int{2, 0, 2, 0, -1, 0, -1}},
 	{"a ground orchid of the forest floor", on(treatment.JEW), [7]int{3, -3, -5, -5, 6, -3, 0}},
 	{"it is not growing now", func(x *subject) bool { return !x.growing() }, [7]int{-1, 0, 2, 0, 0, -2, 0}},
-	{"one set-up for many plants", func(x *subject) bool { return x.Choices.OneSetup.Said }, [7]int{0, -1, 0, 0, 0, 4, 0}},
+	{
+		"one set-up for many plants",
+		func(x *subject) bool { return x.Choices.OneSetup.Said },
+		[7]int{0, -1, 0, 0, 0, 4, 0},
+	},
 	{"a clear cup is in stock", inStock("clear cup"), [7]int{0, 1, 0, 0, 0, 0, 0}},
 	{"clay is in stock", inStock("clay"), [7]int{0, 0, 0, 0, 0, 1, 0}},
 	{"a basket is in stock", inStock("basket"), [7]int{0, 0, 0, 0, 0, 0, 1}},
@@ -103,16 +123,28 @@ type refusal struct {
 }
 
 var refusals = []refusal{
-	{treatment.Rest, "live rot or an unsound medium cannot wait", func(x *subject) bool { return x.rotLives || x.badMedium() }},
+	{
+		treatment.Rest,
+		"live rot or an unsound medium cannot wait",
+		func(x *subject) bool { return x.rotLives || x.badMedium() },
+	},
 	{treatment.Bridge, "its base still rots", func(x *subject) bool { return baseRots(x) && x.Answers.Uncut.Said }},
 	{treatment.Bridge, "the room is under 18 °C", func(x *subject) bool { return x.airC < 18 }},
 	{treatment.Bridge, "it drops its leaves in winter", on(treatment.DEC)},
 	{treatment.ClayPot, "it is asleep", (*subject).asleep},
 	{treatment.ClayPot, "the room is under 18 °C", func(x *subject) bool { return x.airC < 18 }},
-	{treatment.ClayPot, "no tip is growing, and it rests", func(x *subject) bool { return !x.anyTips() && !x.growing() }},
+	{
+		treatment.ClayPot,
+		"no tip is growing, and it rests",
+		func(x *subject) bool { return !x.anyTips() && !x.growing() },
+	},
 	{treatment.BareRoots, "a ground orchid dries out", on(treatment.JEW)},
 	{treatment.BareRoots, "the air is under 40 % humid", func(x *subject) bool { return x.humidity < 40 }},
-	{treatment.MossWrap, "the moss box is for pieces without a root", func(x *subject) bool { return x.code == treatment.JEW && !x.rootless }},
+	{
+		treatment.MossWrap,
+		"the moss box is for pieces without a root",
+		func(x *subject) bool { return x.code == treatment.JEW && !x.rootless },
+	},
 	{treatment.MossWrap, "its base rots", func(x *subject) bool { return baseRots(x) && x.rotLives }},
 }
 
@@ -135,7 +167,10 @@ func scores(x *subject) []Scored {
 				sc.Terms = append(sc.Terms, treatment.Term{School: s, Text: t.text, Weight: w})
 			}
 		}
-		slices.SortStableFunc(sc.Terms, func(a, b treatment.Term) int { return cmp.Compare(max(b.Weight, -b.Weight), max(a.Weight, -a.Weight)) })
+		slices.SortStableFunc(
+			sc.Terms,
+			func(a, b treatment.Term) int { return cmp.Compare(max(b.Weight, -b.Weight), max(a.Weight, -a.Weight)) },
+		)
 		for _, r := range refusals {
 			if r.school == s && r.fits(x) && sc.Refused == "" {
 				sc.Refused = r.why
@@ -194,7 +229,10 @@ func (c *composer) chooseSchool() {
 			return
 		}
 		if c.heeds("N87") {
-			c.leave("school "+string(want), fmt.Sprintf("%s is refused: %s; the next best is %s", want, s.Refused, best.School))
+			c.leave(
+				"school "+string(want),
+				fmt.Sprintf("%s is refused: %s; the next best is %s", want, s.Refused, best.School),
+			)
 		}
 	}
 	c.school, c.plan.SchoolWhy = best.School, heaviest(best)

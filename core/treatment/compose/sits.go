@@ -27,7 +27,10 @@ var slotRank = map[treatment.Slot]int{treatment.Morning: 0, treatment.Noon: 1, t
 func (c *composer) assemble() []*sit {
 	var list []*sit
 	for key, blocks := range c.draft.days {
-		slices.SortFunc(blocks, func(a, b block) int { return cmp.Or(cmp.Compare(a.rank, b.rank), cmp.Compare(a.turn, b.turn)) })
+		slices.SortFunc(
+			blocks,
+			func(a, b block) int { return cmp.Or(cmp.Compare(a.rank, b.rank), cmp.Compare(a.turn, b.turn)) },
+		)
 		s := &sit{dated: true, day: key.day, slot: key.slot}
 		for _, b := range blocks {
 			s.kind = heavier(s.kind, b.kind)
@@ -37,7 +40,17 @@ func (c *composer) assemble() []*sit {
 	}
 	sortSits(list)
 	for _, g := range c.draft.gates {
-		list = append(list, &sit{kind: g.kind, slot: treatment.Morning, gate: g.words, held: g.held, after: g.after, steps: slices.Clone(g.steps)})
+		list = append(
+			list,
+			&sit{
+				kind:  g.kind,
+				slot:  treatment.Morning,
+				gate:  g.words,
+				held:  g.held,
+				after: g.after,
+				steps: slices.Clone(g.steps),
+			},
+		)
 	}
 	return list
 }
@@ -58,8 +71,19 @@ func sortSits(list []*sit) {
 }
 
 // weightOf orders kinds of sitting by how much they disturb.
-var weightOf = []treatment.SittingKind{"", treatment.CareSit, treatment.LeafSit, treatment.PiecesSit, treatment.SpraySit, treatment.CrownSit, treatment.RootWhole,
-	treatment.CallusSit, treatment.RootWash, treatment.ChangeSit, treatment.PotPest}
+var weightOf = []treatment.SittingKind{
+	"",
+	treatment.CareSit,
+	treatment.LeafSit,
+	treatment.PiecesSit,
+	treatment.SpraySit,
+	treatment.CrownSit,
+	treatment.RootWhole,
+	treatment.CallusSit,
+	treatment.RootWash,
+	treatment.ChangeSit,
+	treatment.PotPest,
+}
 
 // heavier names a sitting of two: a spray and root work together are a kind of
 // their own.
@@ -74,11 +98,44 @@ func heavier(a, b treatment.SittingKind) treatment.SittingKind {
 }
 
 // once are operators that one sitting holds once.
-var once = []treatment.OperatorID{treatment.Isolate, treatment.Baseline, treatment.Neighbours, treatment.ShadeIt, treatment.Air, treatment.Humidify, treatment.HoldFeed,
-	treatment.HoldWater, treatment.Undraught, treatment.DrainSaucer, treatment.Temper, treatment.KeepApart, treatment.ByRule, treatment.Soak, treatment.Turn,
-	treatment.Brighten, treatment.Flush, treatment.RaiseBase, treatment.Scrape, treatment.WashDown, treatment.FirstWater, treatment.CupFill, treatment.Look,
-	treatment.DryTop, treatment.PullDead, treatment.Mist, treatment.Release, treatment.FeedIt, treatment.Traps, treatment.SlideLook, treatment.CoverIt, treatment.Wean,
-	treatment.PreWater, treatment.BottomWater, treatment.Discard, treatment.HandPick}
+var once = []treatment.OperatorID{
+	treatment.Isolate,
+	treatment.Baseline,
+	treatment.Neighbours,
+	treatment.ShadeIt,
+	treatment.Air,
+	treatment.Humidify,
+	treatment.HoldFeed,
+	treatment.HoldWater,
+	treatment.Undraught,
+	treatment.DrainSaucer,
+	treatment.Temper,
+	treatment.KeepApart,
+	treatment.ByRule,
+	treatment.Soak,
+	treatment.Turn,
+	treatment.Brighten,
+	treatment.Flush,
+	treatment.RaiseBase,
+	treatment.Scrape,
+	treatment.WashDown,
+	treatment.FirstWater,
+	treatment.CupFill,
+	treatment.Look,
+	treatment.DryTop,
+	treatment.PullDead,
+	treatment.Mist,
+	treatment.Release,
+	treatment.FeedIt,
+	treatment.Traps,
+	treatment.SlideLook,
+	treatment.CoverIt,
+	treatment.Wean,
+	treatment.PreWater,
+	treatment.BottomWater,
+	treatment.Discard,
+	treatment.HandPick,
+}
 
 // tidy merges what the blocks of one sitting say twice, and leaves out idle
 // cleaning of the blade.
@@ -233,5 +290,14 @@ func estimate(list []*sit) {
 	}
 }
 
-var productOps = []treatment.OperatorID{treatment.Soap, treatment.Oil, treatment.Alcohol, treatment.LabelDrug, treatment.Systemic, treatment.Predators, treatment.Scrape,
-	treatment.HotDip, treatment.WashDown}
+var productOps = []treatment.OperatorID{
+	treatment.Soap,
+	treatment.Oil,
+	treatment.Alcohol,
+	treatment.LabelDrug,
+	treatment.Systemic,
+	treatment.Predators,
+	treatment.Scrape,
+	treatment.HotDip,
+	treatment.WashDown,
+}

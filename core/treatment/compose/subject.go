@@ -72,7 +72,8 @@ func read(s treatment.Situation) (*subject, bool) {
 		x.epiphyte = true // the cautious value: most orchids of these habits grow on trees
 	}
 	x.airRooted = x.kind.WaterRule == plant.AirRoots
-	x.bulbless = x.code == treatment.SYM && x.named && x.kind.Thirst != "wrinkled-bulb" && !x.airRooted && x.kind.WaterRule != plant.DryThrough
+	x.bulbless = x.code == treatment.SYM && x.named && x.kind.Thirst != "wrinkled-bulb" && !x.airRooted &&
+		x.kind.WaterRule != plant.DryThrough
 	x.readPlace()
 	x.readDays()
 	x.readRoots()
@@ -113,7 +114,8 @@ func (x *subject) has(ids ...cause.ID) bool {
 
 // only says whether nothing but these causes is accepted.
 func (x *subject) only(ids ...cause.ID) bool {
-	return len(x.Causes) > 0 && !slices.ContainsFunc(x.Causes, func(id cause.ID) bool { return !slices.Contains(ids, id) })
+	return len(x.Causes) > 0 &&
+		!slices.ContainsFunc(x.Causes, func(id cause.ID) bool { return !slices.Contains(ids, id) })
 }
 
 func (x *subject) any(list []cause.ID) bool { return x.has(list...) }
@@ -129,7 +131,13 @@ const (
 )
 
 func (x *subject) readPlace() {
-	x.airC, x.humidity, x.lookDays = x.Place.WarmthC.Or(usualC), x.Place.HumidityPct.Or(usualRH), x.Place.LookDays.Or(usualLook)
+	x.airC, x.humidity, x.lookDays = x.Place.WarmthC.Or(
+		usualC,
+	), x.Place.HumidityPct.Or(
+		usualRH,
+	), x.Place.LookDays.Or(
+		usualLook,
+	)
 	x.warmth = pest.Warmth{Low: x.airC, High: x.airC}
 	if x.Place.LowC.Known && x.Place.HighC.Known {
 		x.warmth = pest.Warmth{Low: x.Place.LowC.Value, High: x.Place.HighC.Value}
@@ -200,8 +208,14 @@ func (x *subject) readWater() {
 	x.rotLives = x.any(treatment.Rots) && (!a.RotAlive.Known || a.RotAlive.Said)
 }
 
-var seats = map[string]treatment.Seat{"pot": treatment.InPot, "basket": treatment.InBasket, "mounted": treatment.OnMount,
-	"bare-root": treatment.Hung, "cup": treatment.InPot, "air": treatment.Hung}
+var seats = map[string]treatment.Seat{
+	"pot":       treatment.InPot,
+	"basket":    treatment.InBasket,
+	"mounted":   treatment.OnMount,
+	"bare-root": treatment.Hung,
+	"cup":       treatment.InPot,
+	"air":       treatment.Hung,
+}
 
 func (x *subject) readSeat() {
 	x.seat = x.Answers.Seat
@@ -288,7 +302,8 @@ func (x *subject) asleep() bool { return x.resting() && x.is(treatment.DEC, trea
 
 // firstRoots says whether no water may come before new roots are long enough.
 func (x *subject) firstRoots() bool {
-	return x.kind.RootsFirstCM > 0 && (x.phase(0) == "resting" || x.phase(0) == "waking") && x.Answers.NewRootsCM.Or(0) < x.kind.RootsFirstCM
+	return x.kind.RootsFirstCM > 0 && (x.phase(0) == "resting" || x.phase(0) == "waking") &&
+		x.Answers.NewRootsCM.Or(0) < x.kind.RootsFirstCM
 }
 
 // one says whether it has a single growing point.

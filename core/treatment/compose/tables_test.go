@@ -19,7 +19,11 @@ import (
 
 func TestEveryCauseHasARecipe(t *testing.T) {
 	for _, c := range cause.All() {
-		assert.True(t, slices.ContainsFunc(recipes, func(r recipe) bool { return r.cause == c.ID }) || hasProgramme(c.ID), c.ID)
+		assert.True(
+			t,
+			slices.ContainsFunc(recipes, func(r recipe) bool { return r.cause == c.ID }) || hasProgramme(c.ID),
+			c.ID,
+		)
 	}
 }
 
@@ -90,8 +94,17 @@ func TestMixFillsThePotRoundTheBall(t *testing.T) {
 }
 
 func TestSchoolsAreScoredByTheirTable(t *testing.T) {
-	moss := treatment.Situation{Kind: "phalaenopsis-hybrid", Causes: []cause.ID{cause.MediumCollapsed}, On: day.Of(2026, 10, 10),
-		Answers: treatment.Facts{LiveRoots: treatment.N(9), DeadRoots: treatment.N(6), LiveTips: treatment.N(3), RootBallCM: treatment.N(9)}}
+	moss := treatment.Situation{
+		Kind:   "phalaenopsis-hybrid",
+		Causes: []cause.ID{cause.MediumCollapsed},
+		On:     day.Of(2026, 10, 10),
+		Answers: treatment.Facts{
+			LiveRoots:  treatment.N(9),
+			DeadRoots:  treatment.N(6),
+			LiveTips:   treatment.N(3),
+			RootBallCM: treatment.N(9),
+		},
+	}
 	list := Schools(moss)
 	require.NotEmpty(t, list)
 	assert.Equal(t, treatment.School("S0"), list[0].School, "roots enough: its own pot")
@@ -112,12 +125,25 @@ func TestSchoolsAreScoredByTheirTable(t *testing.T) {
 	for _, s := range []treatment.School{"S0", "S1", "S2", "S3", "S4", "S5", "S6"} {
 		assert.True(t, seen[s], "any orchid may take %s", s)
 	}
-	assert.Empty(t, Schools(treatment.Situation{Kind: "monstera-deliciosa", Causes: []cause.ID{cause.RootRot}}), "no orchid, no school")
+	assert.Empty(
+		t,
+		Schools(treatment.Situation{Kind: "monstera-deliciosa", Causes: []cause.ID{cause.RootRot}}),
+		"no orchid, no school",
+	)
 }
 
 func BenchmarkPlan(b *testing.B) {
-	s := treatment.Situation{Kind: "phalaenopsis-hybrid", Causes: []cause.ID{cause.MediumCollapsed, cause.Mealybug}, On: day.Of(2026, 10, 10),
-		Answers: treatment.Facts{LiveRoots: treatment.N(3), DeadRoots: treatment.N(6), PotWidthCM: treatment.N(12), RootBallCM: treatment.N(7)}}
+	s := treatment.Situation{
+		Kind:   "phalaenopsis-hybrid",
+		Causes: []cause.ID{cause.MediumCollapsed, cause.Mealybug},
+		On:     day.Of(2026, 10, 10),
+		Answers: treatment.Facts{
+			LiveRoots:  treatment.N(3),
+			DeadRoots:  treatment.N(6),
+			PotWidthCM: treatment.N(12),
+			RootBallCM: treatment.N(7),
+		},
+	}
 	for b.Loop() {
 		if _, err := Plan(s); err != nil {
 			b.Fatal(err)

@@ -18,7 +18,10 @@ func (c *composer) tops() {
 			day = max(day, drinkDays)
 		}
 		if day > 0 && c.rotLives && c.heeds("N83") && c.root == nil && c.crown == nil && c.pieces == nil && !c.neck {
-			c.leave(string(treatment.RemoveLeaves), "rot or a wilt is open that is not cut: nothing else is cut until it has stopped")
+			c.leave(
+				string(treatment.RemoveLeaves),
+				"rot or a wilt is open that is not cut: nothing else is cut until it has stopped",
+			)
 			c.leaf = nil
 		}
 	}
@@ -38,7 +41,8 @@ func (c *composer) tops() {
 		steps := append(c.cutting(l), c.bag()...)
 		c.draft.sit(treatment.LeafSit, day, rankLeaf, steps...)
 	}
-	if c.strip || c.rest || c.orchid && c.root != nil && c.sat == 0 && c.school != treatment.BareRoots && c.Answers.Spikes.Or(0) > 0 {
+	if c.strip || c.rest ||
+		c.orchid && c.root != nil && c.sat == 0 && c.school != treatment.BareRoots && c.Answers.Spikes.Or(0) > 0 {
 		c.spikes()
 	}
 	if c.crown != nil {
@@ -60,7 +64,11 @@ func (c *composer) spikes() {
 		c.leave(string(treatment.StripSpikes), "the carer keeps the spike")
 		return
 	}
-	s := do(treatment.StripSpikes, organ("spike"), with(func(p *treatment.Params) { p.What, p.CMAbove = "all", num(2) }))
+	s := do(
+		treatment.StripSpikes,
+		organ("spike"),
+		with(func(p *treatment.Params) { p.What, p.CMAbove = "all", num(2) }),
+	)
 	if keep {
 		s.Params.What, s.Params.Part = "all but one", "one kept"
 	}
@@ -107,7 +115,11 @@ func (c *composer) neckSitting() {
 	} else {
 		steps = c.cutting(cut, c.blade(), saved)
 	}
-	steps = append(steps, do(treatment.DryCut, organ("stem"), with(func(p *treatment.Params) { p.Hours = num(2) })), do(treatment.PotIn, with(func(p *treatment.Params) { p.Depth = "in" })))
+	steps = append(
+		steps,
+		do(treatment.DryCut, organ("stem"), with(func(p *treatment.Params) { p.Hours = num(2) })),
+		do(treatment.PotIn, with(func(p *treatment.Params) { p.Depth = "in" })),
+	)
 	steps = append(steps, c.labelled()...)
 	cover := c.covers("closed")
 	steps = append(steps, cover...)
@@ -116,7 +128,15 @@ func (c *composer) neckSitting() {
 	c.draft.at(0, rankReady, c.ready(w, 0, false))
 	c.draft.sit(treatment.RootWash, 0, rankBlade, steps...)
 	if c.heeds("N41") {
-		c.draft.at(c.dryDay("stem", true), rankPieces, do(treatment.FirstWater, how("light"), with(func(p *treatment.Params) { p.ML, p.From = c.lightML(w), "below" })))
+		c.draft.at(
+			c.dryDay("stem", true),
+			rankPieces,
+			do(
+				treatment.FirstWater,
+				how("light"),
+				with(func(p *treatment.Params) { p.ML, p.From = c.lightML(w), "below" }),
+			),
+		)
 	}
 	c.draft.at(21, rankLook, do(treatment.Look, every(7, "resists a nudge")))
 	if len(cover) > 0 {
@@ -160,11 +180,18 @@ func (c *composer) makePieces() {
 		}
 		organName = ""
 	}
-	if p.why == "piece" && organName == "tip" && c.is(treatment.WO, treatment.CF, treatment.BEG, treatment.TR, treatment.IV) && c.kind.Branches == "no" {
+	if p.why == "piece" && organName == "tip" &&
+		c.is(treatment.WO, treatment.CF, treatment.BEG, treatment.TR, treatment.IV) &&
+		c.kind.Branches == "no" {
 		c.rootWhole(p, nil)
 		return
 	}
-	organs := map[treatment.OperatorID]string{treatment.NodeBox: "node", treatment.TipCut: "tip", treatment.LeafCut: "leaf", treatment.Behead: "stem"}
+	organs := map[treatment.OperatorID]string{
+		treatment.NodeBox: "node",
+		treatment.TipCut:  "tip",
+		treatment.LeafCut: "leaf",
+		treatment.Behead:  "stem",
+	}
 	counts := map[treatment.OperatorID]float64{treatment.NodeBox: 12, treatment.TipCut: 4, treatment.LeafCut: 4}
 	var cuts []step
 	spread := len(c.spreads()) > 0
@@ -181,13 +208,30 @@ func (c *composer) makePieces() {
 	}
 	steps := c.cutting(cuts...)
 	if organName == "segment" {
-		steps = append(steps, do(treatment.DryCut, organ("segment"), with(func(q *treatment.Params) { q.Hours, q.For = num(20), "pieces" })))
+		steps = append(
+			steps,
+			do(
+				treatment.DryCut,
+				organ("segment"),
+				with(func(q *treatment.Params) { q.Hours, q.For = num(20), "pieces" }),
+			),
+		)
 	}
 	steps = append(steps, do(treatment.Label))
 	steps = append(steps, c.bag()...)
 	c.draft.sit(treatment.PiecesSit, day, rankPieces, steps...)
 	if organName == "segment" {
-		c.draft.at(day+1, rankBlade, c.forPieces(), do(treatment.PotIn, organ("pieces"), with(func(q *treatment.Params) { q.For, q.How = "pieces", "barely damp" })), do(treatment.Label, organ("pieces")))
+		c.draft.at(
+			day+1,
+			rankBlade,
+			c.forPieces(),
+			do(
+				treatment.PotIn,
+				organ("pieces"),
+				with(func(q *treatment.Params) { q.For, q.How = "pieces", "barely damp" }),
+			),
+			do(treatment.Label, organ("pieces")),
+		)
 	}
 	if has(steps, treatment.TipCut) && organName != "segment" {
 		c.draft.at(day, rankAfter, append(c.covers(p.cover), do(treatment.ShadeIt, share(0.4)))...)
@@ -211,8 +255,23 @@ func (c *composer) wishedPieces() []treatment.OperatorID {
 }
 
 // travelling are causes that go along with a piece.
-var travelling = []cause.ID{cause.Virus, cause.Fusarium, cause.SoftRot, cause.BlackRot, cause.BacterialSpot, cause.Acidovorax, cause.SouthernBlight, cause.LeafNematode,
-	cause.BroadMite, cause.FlatMite, cause.Thrips, cause.Mealybug, cause.RootMealybug, cause.SoftScale, cause.ArmouredScale}
+var travelling = []cause.ID{
+	cause.Virus,
+	cause.Fusarium,
+	cause.SoftRot,
+	cause.BlackRot,
+	cause.BacterialSpot,
+	cause.Acidovorax,
+	cause.SouthernBlight,
+	cause.LeafNematode,
+	cause.BroadMite,
+	cause.FlatMite,
+	cause.Thrips,
+	cause.Mealybug,
+	cause.RootMealybug,
+	cause.SoftScale,
+	cause.ArmouredScale,
+}
 
 func (x *subject) travels() (list []string) {
 	for _, id := range travelling {
@@ -227,7 +286,13 @@ func (x *subject) travels() (list []string) {
 // rootWhole roots a piece as it is: nothing is cut from it.
 func (c *composer) rootWhole(p *pieceWork, travels []string) {
 	if len(travels) > 0 {
-		c.leave("pieces", "what ails it travels with every piece ("+strings.Join(travels, ", ")+"): it is rooted whole and isolated")
+		c.leave(
+			"pieces",
+			"what ails it travels with every piece ("+strings.Join(
+				travels,
+				", ",
+			)+"): it is rooted whole and isolated",
+		)
 	}
 	if p.why == "mother" && c.rotLives { // rot in a mother that cannot be cut up
 		c.sat = 0
@@ -242,7 +307,11 @@ func (c *composer) rootWhole(p *pieceWork, travels []string) {
 	steps = append(steps, do(treatment.ShadeIt, share(0.4)))
 	c.draft.sit(treatment.PiecesSit, 0, rankRoot, steps...)
 	if c.heeds("N41") {
-		c.draft.at(max(c.dryDay("", false), b2n(c.dry)), rankWater, do(treatment.FirstWater, how("light"), with(func(q *treatment.Params) { q.ML = c.lightML(w) })))
+		c.draft.at(
+			max(c.dryDay("", false), b2n(c.dry)),
+			rankWater,
+			do(treatment.FirstWater, how("light"), with(func(q *treatment.Params) { q.ML = c.lightML(w) })),
+		)
 	}
 	c.draft.at(7, rankLook, do(treatment.Look, every(7, "d56")))
 	if len(cover) > 0 {
@@ -261,8 +330,15 @@ func b2n(b bool) int {
 // boxLater counts pieces, pots those with roots and hardens them.
 func (c *composer) boxLater(day int) {
 	c.draft.at(day+14, rankLook, do(treatment.BoxTally, every(14, "rooted")))
-	c.draft.hold("", "roots 2 cm", "", c.forPieces(), do(treatment.PotPieces, organ("pieces")), do(treatment.Label, organ("pieces")),
-		do(treatment.FirstWater, how("through"), with(func(p *treatment.Params) { p.For = "pieces" })))
+	c.draft.hold(
+		"",
+		"roots 2 cm",
+		"",
+		c.forPieces(),
+		do(treatment.PotPieces, organ("pieces")),
+		do(treatment.Label, organ("pieces")),
+		do(treatment.FirstWater, how("through"), with(func(p *treatment.Params) { p.For = "pieces" })),
+	)
 	c.draft.gate("new leaf", do(treatment.Harden, with(func(p *treatment.Params) { p.Days = num(12) })))
 }
 

@@ -59,10 +59,33 @@ type world struct {
 }
 
 func (c *composer) begin() *world {
-	return &world{c: c, blade: "elsewhere", ready: never, thirsty: c.thirsty, limp: c.limp, moist: c.moist, rot: c.rotLives, standing: c.Answers.Standing.Said,
-		wet: map[treatment.Organ]bool{}, soaked: never, watered: never, rooted: never, set: never, lost: never, seat: c.seat,
-		sun: c.Place.Sun.Said || c.Answers.Sun.Said, shaded: never, predator: never, oiled: never, earthed: never, roots: c.roots, salt: c.has(cause.SaltInjury), brighter: never,
-		apart: c.Answers.Isolated.Said}
+	return &world{
+		c:        c,
+		blade:    "elsewhere",
+		ready:    never,
+		thirsty:  c.thirsty,
+		limp:     c.limp,
+		moist:    c.moist,
+		rot:      c.rotLives,
+		standing: c.Answers.Standing.Said,
+		wet:      map[treatment.Organ]bool{},
+		soaked:   never,
+		watered:  never,
+		rooted:   never,
+		set:      never,
+		lost:     never,
+		seat:     c.seat,
+		sun: c.Place.Sun.Said ||
+			c.Answers.Sun.Said,
+		shaded:   never,
+		predator: never,
+		oiled:    never,
+		earthed:  never,
+		roots:    c.roots,
+		salt:     c.has(cause.SaltInjury),
+		brighter: never,
+		apart:    c.Answers.Isolated.Said,
+	}
 }
 
 // enter begins a sitting: what lay between has passed.
@@ -97,13 +120,22 @@ func (w *world) openWound() bool {
 	return slices.ContainsFunc(w.wounds, func(x wound) bool { return !x.closed && x.wetted })
 }
 
-var infecting = []cause.ID{cause.Virus, cause.Fusarium, cause.SouthernBlight, cause.BacterialSpot, cause.Acidovorax, cause.SoftRot}
+var infecting = []cause.ID{
+	cause.Virus,
+	cause.Fusarium,
+	cause.SouthernBlight,
+	cause.BacterialSpot,
+	cause.Acidovorax,
+	cause.SoftRot,
+}
 
 // infects says whether a cut goes through something that the blade carries on.
 func (w *world) infects(s step) bool {
 	d, c := s.Op, w.c
-	suspect := c.any(infecting) || slices.ContainsFunc(c.Suspected, func(id cause.ID) bool { return slices.Contains(infecting, id) })
-	return suspect || d.Does(treatment.InRot) && c.any(treatment.Rots) || s.Op == treatment.RemoveLeaves && c.any(treatment.Rots) ||
+	suspect := c.any(infecting) ||
+		slices.ContainsFunc(c.Suspected, func(id cause.ID) bool { return slices.Contains(infecting, id) })
+	return suspect || d.Does(treatment.InRot) && c.any(treatment.Rots) ||
+		s.Op == treatment.RemoveLeaves && c.any(treatment.Rots) ||
 		d.Does(treatment.OnLeaves) && c.any(treatment.LeafDiseases)
 }
 

@@ -18,10 +18,31 @@ func amounts(s treatment.Situation, x treatment.Step) []working.Amount {
 		list = pot(s, p)
 	case treatment.FirstWater:
 		if p.ML.Known {
-			list = append(list, amount("water, round the rim", p.ML.Value, "ml", "0.07 × the pot's volume", working.CommonPractice, "none in the saucer", in("water", p.ML.Value, "ml")))
+			list = append(
+				list,
+				amount(
+					"water, round the rim",
+					p.ML.Value,
+					"ml",
+					"0.07 × the pot's volume",
+					working.CommonPractice,
+					"none in the saucer",
+					in("water", p.ML.Value, "ml"),
+				),
+			)
 		}
 		if p.Share.Known {
-			list = append(list, amount("share of a full watering", p.Share.Value, "", "a quarter at first", working.CommonPractice, "by its roots"))
+			list = append(
+				list,
+				amount(
+					"share of a full watering",
+					p.Share.Value,
+					"",
+					"a quarter at first",
+					working.CommonPractice,
+					"by its roots",
+				),
+			)
 		}
 	case treatment.Soap:
 		list = soap(p)
@@ -29,24 +50,75 @@ func amounts(s treatment.Situation, x treatment.Step) []working.Amount {
 		list = peroxide(p)
 	case treatment.Flush:
 		if p.ML.Known {
-			list = append(list, amount("low-mineral water", p.ML.Value/1000, "l", "3 × the pot's volume", "geometry of a frustum; three volumes common practice", "more does no harm where it drains",
-				in("pot", s.Answers.PotWidthCM.Or(14), "cm")))
+			list = append(
+				list,
+				amount(
+					"low-mineral water",
+					p.ML.Value/1000,
+					"l",
+					"3 × the pot's volume",
+					"geometry of a frustum; three volumes common practice",
+					"more does no harm where it drains",
+					in("pot", s.Answers.PotWidthCM.Or(14), "cm"),
+				),
+			)
 		}
 	case treatment.Oil, treatment.LabelDrug:
 		if p.ML.Known {
-			list = append(list, amount("mixed spray, by its label", p.ML.Value, "ml", "by the size of the pot", working.CommonPractice, "the label sets the dose", in("pot", s.Answers.PotWidthCM.Or(14), "cm")))
+			list = append(
+				list,
+				amount(
+					"mixed spray, by its label",
+					p.ML.Value,
+					"ml",
+					"by the size of the pot",
+					working.CommonPractice,
+					"the label sets the dose",
+					in("pot", s.Answers.PotWidthCM.Or(14), "cm"),
+				),
+			)
 		}
 	case treatment.SetCup:
-		list = append(list, amount("base above the water", p.GapMM.Value/10, "cm", "0 to 5 mm", working.CommonPractice, "touching is the limit"))
+		list = append(
+			list,
+			amount(
+				"base above the water",
+				p.GapMM.Value/10,
+				"cm",
+				"0 to 5 mm",
+				working.CommonPractice,
+				"touching is the limit",
+			),
+		)
 	case treatment.SetDish, treatment.SetReservoir:
-		list = append(list, amount("depth of the water", p.LevelCM.Value, "cm", "at most a third of the pot; a reservoir a quarter", working.CommonPractice, "falls as the roots go down"))
+		list = append(
+			list,
+			amount(
+				"depth of the water",
+				p.LevelCM.Value,
+				"cm",
+				"at most a third of the pot; a reservoir a quarter",
+				working.CommonPractice,
+				"falls as the roots go down",
+			),
+		)
 	case treatment.WrapMoss:
 		list = moss(s)
 	case treatment.FeedIt:
 		list = feeding(s, p)
 	case treatment.Callus, treatment.Wean, treatment.Harden:
 		if p.Days.Known {
-			list = append(list, amount("days", p.Days.Value, "days", "by the width of the wound, or the weeks under cover", working.CommonPractice, "what is seen decides"))
+			list = append(
+				list,
+				amount(
+					"days",
+					p.Days.Value,
+					"days",
+					"by the width of the wound, or the weeks under cover",
+					working.CommonPractice,
+					"what is seen decides",
+				),
+			)
 		}
 	}
 	return list
@@ -60,7 +132,12 @@ func amount(what string, value float64, unit, formula, source, sure string, inpu
 	if inputs == nil {
 		inputs = []working.Input{}
 	}
-	return working.Amount{What: what, Value: value, Unit: unit, Working: working.Working{Inputs: inputs, Formula: formula, Source: source, Sure: sure}}
+	return working.Amount{
+		What:    what,
+		Value:   value,
+		Unit:    unit,
+		Working: working.Working{Inputs: inputs, Formula: formula, Source: source, Sure: sure},
+	}
 }
 
 // pot is the pot and its mix by parts.
@@ -79,17 +156,39 @@ func pot(s treatment.Situation, p treatment.Params) []working.Amount {
 	if !s.Answers.RootBallCM.Known {
 		sure = "a guess until the ball is measured"
 	}
-	list := []working.Amount{amount("inner width of the pot", p.PotWidthCM.Value, "cm", "live ball + 2.5 cm (dry kinds 1.5), rounded down, never over the old pot; a whole ball + 2 cm; pot-bound by its size",
-		working.CommonPractice, sure, inputs...)}
+	list := []working.Amount{
+		amount(
+			"inner width of the pot",
+			p.PotWidthCM.Value,
+			"cm",
+			"live ball + 2.5 cm (dry kinds 1.5), rounded down, never over the old pot; a whole ball + 2 cm; pot-bound by its size",
+			working.CommonPractice,
+			sure,
+			inputs...),
+	}
 	total := 0.0
 	for _, m := range p.Mix {
 		total += m.Parts
 	}
-	sized := append([]working.Input{in("pot", p.PotWidthCM.Value, "cm"), in("volume of such a pot", compose.PotML(p.PotWidthCM.Value, p.Shape)/1000, "l")}, inputs...)
+	sized := append(
+		[]working.Input{
+			in("pot", p.PotWidthCM.Value, "cm"),
+			in("volume of such a pot", compose.PotML(p.PotWidthCM.Value, p.Shape)/1000, "l"),
+		},
+		inputs...)
 	from := map[string]string{"kind": "its kind's mix", "habit": "the mix of its habit, the kind being silent", "school": "the school's mix", "reservoir": "the mix of a reservoir", "carer": "your own mix"}[p.MixFrom]
 	for _, m := range p.Mix {
-		list = append(list, amount(m.What, p.VolumeML.Value*m.Parts/total/1000, "l", fmt.Sprintf("%g of %g parts of 1.15 × (0.9 × pot − ball)", m.Parts, total),
-			"geometry of a frustum; shape and settling common practice; "+from, "within about a tenth", sized...))
+		list = append(
+			list,
+			amount(
+				m.What,
+				p.VolumeML.Value*m.Parts/total/1000,
+				"l",
+				fmt.Sprintf("%g of %g parts of 1.15 × (0.9 × pot − ball)", m.Parts, total),
+				"geometry of a frustum; shape and settling common practice; "+from,
+				"within about a tenth",
+				sized...),
+		)
 	}
 	return list
 }
@@ -101,8 +200,17 @@ func soap(p treatment.Params) []working.Amount {
 	inputs := []working.Input{in("spray", p.ML.Value, "ml"), in("strength", p.Conc.Value*100, "%")}
 	src := "extension fact sheets, from memory"
 	sure := "the label of your soap decides"
-	return []working.Amount{amount("insecticidal soap", p.ML.Value*p.Conc.Value, "ml", "volume × 1.5 %; 1-2 % is usual", src, sure, inputs...),
-		amount("water", p.ML.Value*(1-p.Conc.Value), "ml", "volume less the soap", "arithmetic", "exact", inputs...)}
+	return []working.Amount{
+		amount(
+			"insecticidal soap",
+			p.ML.Value*p.Conc.Value,
+			"ml",
+			"volume × 1.5 %; 1-2 % is usual",
+			src,
+			sure,
+			inputs...),
+		amount("water", p.ML.Value*(1-p.Conc.Value), "ml", "volume less the soap", "arithmetic", "exact", inputs...),
+	}
 }
 
 // peroxide is made weaker from 3 %: c₁v₁ = c₂v₂.
@@ -112,8 +220,21 @@ func peroxide(p treatment.Params) []working.Amount {
 	if err != nil {
 		return []working.Amount{}
 	}
-	inputs := []working.Input{in("stock", stock, "%"), in("wanted", p.Conc.Value*100, "%"), in("volume", p.ML.Value, "ml")}
-	list := []working.Amount{amount("peroxide of 3 %", of, "ml", "c₁v₁ = c₂v₂", "arithmetic; strength common practice", "exact, from 3 % as bought", inputs...)}
+	inputs := []working.Input{
+		in("stock", stock, "%"),
+		in("wanted", p.Conc.Value*100, "%"),
+		in("volume", p.ML.Value, "ml"),
+	}
+	list := []working.Amount{
+		amount(
+			"peroxide of 3 %",
+			of,
+			"ml",
+			"c₁v₁ = c₂v₂",
+			"arithmetic; strength common practice",
+			"exact, from 3 % as bought",
+			inputs...),
+	}
 	if waterML > 0 {
 		list = append(list, amount("water", waterML, "ml", "c₁v₁ = c₂v₂", "arithmetic", "exact", inputs...))
 	}
@@ -129,8 +250,24 @@ func moss(s treatment.Situation) []working.Amount {
 	grams := snugMoss * litres
 	least, most := mix.MossHolds(grams)
 	inputs := []working.Input{in("pot", w, "cm")}
-	return []working.Amount{amount("dry moss", grams, "g", "20 g for each litre, packed snug", working.CommonPractice, "rough", inputs...),
-		amount("water it takes up", (least+most)/2, "ml", "8-9 × its dry weight", working.CommonPractice, "squeezed until no drop falls", inputs...)}
+	return []working.Amount{
+		amount(
+			"dry moss",
+			grams,
+			"g",
+			"20 g for each litre, packed snug",
+			working.CommonPractice,
+			"rough",
+			inputs...),
+		amount(
+			"water it takes up",
+			(least+most)/2,
+			"ml",
+			"8-9 × its dry weight",
+			working.CommonPractice,
+			"squeezed until no drop falls",
+			inputs...),
+	}
 }
 
 // feeding is the nitrogen of the share given.
@@ -139,6 +276,16 @@ func feeding(s treatment.Situation, p treatment.Params) []working.Amount {
 		return []working.Amount{}
 	}
 	ppm := s.Profile.Feed.PpmN * p.Share.Value
-	return []working.Amount{amount("nitrogen in the water", ppm, "ppm", "share × what its kind is fed in growth", working.CommonPractice, "onto moist medium",
-		in("its kind's feed", s.Profile.Feed.PpmN, "ppm"), in("share", p.Share.Value, ""))}
+	return []working.Amount{
+		amount(
+			"nitrogen in the water",
+			ppm,
+			"ppm",
+			"share × what its kind is fed in growth",
+			working.CommonPractice,
+			"onto moist medium",
+			in("its kind's feed", s.Profile.Feed.PpmN, "ppm"),
+			in("share", p.Share.Value, ""),
+		),
+	}
 }

@@ -88,7 +88,17 @@ func (a Answers) fill(s *treatment.Situation) {
 	f.LiveRoots, f.DeadRoots, f.LiveTips = number(a.LiveRoots), number(a.DeadRoots), number(a.LiveTips)
 	f.RootBallCM, f.PotWidthCM = number(a.RootBallCM), number(a.PotWidthCM)
 	f.Reserves, f.Limp, f.Moist, f.Standing, f.Plug = a.Reserves, yes(a.Limp), a.Moist, yes(a.Standing), yes(a.Plug)
-	f.Spikes, f.Plantlets, f.Growths, f.Growing, f.NewcomerDays = flag(a.InSpike), number(a.OffsetsSeen), number(a.Growths), yes(a.Growing), number(a.OwnedDays)
+	f.Spikes, f.Plantlets, f.Growths, f.Growing, f.NewcomerDays = flag(
+		a.InSpike,
+	), number(
+		a.OffsetsSeen,
+	), number(
+		a.Growths,
+	), yes(
+		a.Growing,
+	), number(
+		a.OwnedDays,
+	)
 	if a.LiveRot != nil {
 		f.RotAlive = yes(a.LiveRot)
 	}
@@ -102,8 +112,16 @@ func (a Answers) fill(s *treatment.Situation) {
 }
 
 // inRecord are words that stand in records for sides that plans name otherwise.
-var inRecord = map[string]string{"fungicide": "label", "cut": "off today", "keep-one": "keep one", "two-weeks": "14 d", "at-once": "at once", "dry-day": "dry day",
-	"at-roots": "at roots", "dry-top": "dry top"}
+var inRecord = map[string]string{
+	"fungicide": "label",
+	"cut":       "off today",
+	"keep-one":  "keep one",
+	"two-weeks": "14 d",
+	"at-once":   "at once",
+	"dry-day":   "dry day",
+	"at-roots":  "at roots",
+	"dry-top":   "dry top",
+}
 
 func side(s string) string {
 	if known, ok := inRecord[s]; ok {
@@ -113,9 +131,24 @@ func side(s string) string {
 }
 
 func (a Answers) choices() treatment.Choices {
-	c := treatment.Choices{School: a.School, RootRinse: side(a.RootWash), Spikes: side(a.Spikes), Plantlets: a.Plantlets, DryRoots: a.DryRoots, PestFirst: a.PestFirst,
-		Newcomer: side(a.Arrivals), CutDressing: a.CutDressing, CrownDose: a.CrownDose, Cover: a.Cover, FirstWater: side(a.FirstWater), Succulent: side(a.Succulent),
-		Gnats: side(a.Gnats), Aim: a.Aim}
+	c := treatment.Choices{
+		School:    a.School,
+		RootRinse: side(a.RootWash),
+		Spikes:    side(a.Spikes),
+		Plantlets: a.Plantlets,
+		DryRoots:  a.DryRoots,
+		PestFirst: a.PestFirst,
+		Newcomer: side(
+			a.Arrivals,
+		),
+		CutDressing: a.CutDressing,
+		CrownDose:   a.CrownDose,
+		Cover:       a.Cover,
+		FirstWater:  side(a.FirstWater),
+		Succulent:   side(a.Succulent),
+		Gnats:       side(a.Gnats),
+		Aim:         a.Aim,
+	}
 	if a.RootWash == "soap" { // older records: a rinse of a few drops is meant
 		c.RootRinse = "soap"
 	}

@@ -33,7 +33,12 @@ var choices = []Choice{
 	{"rootWash", "Root rinse", []Side{
 		{"water", "water", "nothing that live tips could take amiss", "does nothing against what is inside the root"},
 		{"peroxide", "weak peroxide, once", "foams on dead tissue and shows it", "hard on live tips"},
-		{"fungicide", "a product against water moulds, by its label", "acts for weeks", "needs its label, gloves and air; useless against anything else"},
+		{
+			"fungicide",
+			"a product against water moulds, by its label",
+			"acts for weeks",
+			"needs its label, gloves and air; useless against anything else",
+		},
 		{"soap", "a few drops of soap in a litre", "wets what sheds water", "must be rinsed off within a minute"}}},
 	{"pestFirst", "First against the pest", []Side{
 		{"soap", "soap", "kills what it meets, leaves nothing behind", "eggs survive; marks tender leaves"},
@@ -42,15 +47,30 @@ var choices = []Choice{
 		{"alcohol", "alcohol, dabbed", "nothing on the leaf", "one insect at a time, every third day"},
 		{"systemic", "a systemic product", "reaches what hides", "poisons bees; label and law decide"},
 		{"predators", "predators", "go on by themselves", "want warmth and time; no spray beside them"},
-		{"hot-dip", "a warm bath", "kills every stage at once", "one degree too many cooks it; try one plant first"}}},
+		{
+			"hot-dip",
+			"a warm bath",
+			"kills every stage at once",
+			"one degree too many cooks it; try one plant first",
+		}}},
 	{"dryRoots", "Dry-looking roots", []Side{
 		{"keep", "keep them", "the core may live, and they hold it still", "dead ones may rot later"},
 		{"cut", "cut what is certainly dead", "room and air for new ones", "a dry skin may hide a live core"},
 		{"wait", "wet them, wait a week, then judge", "a live root shows itself", "a second look at the roots"}}},
 	{"arrivals", "Repotting a newcomer", []Side{
-		{"two-weeks", "left alone for two weeks", "one strain at a time", "what sits in its medium has two weeks more"},
+		{
+			"two-weeks",
+			"left alone for two weeks",
+			"one strain at a time",
+			"what sits in its medium has two weeks more",
+		},
 		{"needed", "not until it needs it", "nothing is disturbed for nothing", "dense medium is found late"},
-		{"at-once", "at once", "one sees the roots, and pests in the medium go", "moved and unpotted it loses twice"}}},
+		{
+			"at-once",
+			"at once",
+			"one sees the roots, and pests in the medium go",
+			"moved and unpotted it loses twice",
+		}}},
 	{"spikes", "Flower spikes", []Side{
 		{"cut", "off today", "all it has goes into roots", "the flower is lost for a year"},
 		{"keep-one", "keep one", "one sees what it is", "costs weeks that a weak plant may not have"},

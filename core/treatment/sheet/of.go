@@ -129,9 +129,18 @@ func (a Answers) change(p *treatment.Plan, ids [][]string) said {
 }
 
 // SittingNames are what sittings are called on a screen.
-var sittingNames = map[treatment.SittingKind]string{treatment.RootWash: "Root work", treatment.RootWhole: "Repotting, the ball whole", treatment.CallusSit: "Cutting and healing",
-	treatment.CrownSit: "The rotten heart", treatment.LeafSit: "Marked leaves off", treatment.SpraySit: "Against the pest", treatment.PotPest: "Pest and roots in one go",
-	treatment.PiecesSit: "Pieces", treatment.ChangeSit: "Into its new set-up", treatment.CareSit: "Looking after it"}
+var sittingNames = map[treatment.SittingKind]string{
+	treatment.RootWash:  "Root work",
+	treatment.RootWhole: "Repotting, the ball whole",
+	treatment.CallusSit: "Cutting and healing",
+	treatment.CrownSit:  "The rotten heart",
+	treatment.LeafSit:   "Marked leaves off",
+	treatment.SpraySit:  "Against the pest",
+	treatment.PotPest:   "Pest and roots in one go",
+	treatment.PiecesSit: "Pieces",
+	treatment.ChangeSit: "Into its new set-up",
+	treatment.CareSit:   "Looking after it",
+}
 
 // stops say what to do when one must stop in the middle of a sitting.
 var stops = map[treatment.SittingKind]string{
@@ -146,9 +155,16 @@ var stops = map[treatment.SittingKind]string{
 }
 
 // heldWords say what holds a sitting back.
-var heldWords = map[string]string{"rest": "it rests, and roots that break now are not replaced", "newcomer": "it has only just come, and one disturbance is enough",
-	"thirst": "it is thirsty, and limp roots snap", "temp": "it is too cold or too hot to make roots", "bloom": "it is in bloom, and the bloom is kept",
-	"tips": "no root tip is growing, and broken roots are not replaced", "season": "it is not its season for root work", "unsure": "what asks for it is not sure, and the rival would be harmed"}
+var heldWords = map[string]string{
+	"rest":     "it rests, and roots that break now are not replaced",
+	"newcomer": "it has only just come, and one disturbance is enough",
+	"thirst":   "it is thirsty, and limp roots snap",
+	"temp":     "it is too cold or too hot to make roots",
+	"bloom":    "it is in bloom, and the bloom is kept",
+	"tips":     "no root tip is growing, and broken roots are not replaced",
+	"season":   "it is not its season for root work",
+	"unsure":   "what asks for it is not sure, and the rival would be harmed",
+}
 
 func heldIn(words string) string {
 	if words == "" {
@@ -167,8 +183,24 @@ func heldIn(words string) string {
 
 // dated writes a plan as it stands in the record.
 func dated(s treatment.Situation, p treatment.Plan, ids [][]string) Plan {
-	out := Plan{Edition: 2, Causes: []string{}, Wish: s.Wish, Protocols: []string{}, Names: []string{}, Track: p.Track, Beside: p.Beside, School: string(p.School), Steps: []Step{},
-		Rules: []Rule{}, Cautions: []Caution{}, Expect: []string{}, Ends: []string{}, Wrong: []string{}, Asks: asks(s), Outcome: p.Outcome}
+	out := Plan{
+		Edition:   2,
+		Causes:    []string{},
+		Wish:      s.Wish,
+		Protocols: []string{},
+		Names:     []string{},
+		Track:     p.Track,
+		Beside:    p.Beside,
+		School:    string(p.School),
+		Steps:     []Step{},
+		Rules:     []Rule{},
+		Cautions:  []Caution{},
+		Expect:    []string{},
+		Ends:      []string{},
+		Wrong:     []string{},
+		Asks:      asks(s),
+		Outcome:   p.Outcome,
+	}
 	for _, id := range s.Causes {
 		c, _ := cause.ByID(id)
 		out.Causes, out.Names = append(out.Causes, string(id)), append(out.Names, c.Label)
@@ -197,7 +229,16 @@ func dated(s treatment.Situation, p treatment.Plan, ids [][]string) Plan {
 		case sit.LookDay != nil:
 			on += day.Day(*sit.LookDay)
 		}
-		head := Sitting{N: len(out.Sittings) + 1, Kind: sit.Kind, Name: sittingNames[sit.Kind], On: on, Slot: sit.Slot, Gate: sit.Gate, Held: heldIn(sit.Held), Stop: stops[sit.Kind]}
+		head := Sitting{
+			N:    len(out.Sittings) + 1,
+			Kind: sit.Kind,
+			Name: sittingNames[sit.Kind],
+			On:   on,
+			Slot: sit.Slot,
+			Gate: sit.Gate,
+			Held: heldIn(sit.Held),
+			Stop: stops[sit.Kind],
+		}
 		for k, x := range sit.Steps {
 			st := step(s, x, ids[i][k])
 			st.Sitting, st.On, st.Gate = head.N, on, sit.Gate
@@ -247,14 +288,38 @@ func leftOut(op string) string {
 	return capital(op)
 }
 
-var wishNames = map[treatment.Wish]string{treatment.SetupChange: "Another way of growing", treatment.Propagate: "More of it", treatment.Refresh: "Fresh mix",
-	treatment.PartWish: "Dividing it", treatment.Prune: "Cutting it back"}
+var wishNames = map[treatment.Wish]string{
+	treatment.SetupChange: "Another way of growing",
+	treatment.Propagate:   "More of it",
+	treatment.Refresh:     "Fresh mix",
+	treatment.PartWish:    "Dividing it",
+	treatment.Prune:       "Cutting it back",
+}
 
 // step writes one step.
 func step(s treatment.Situation, x treatment.Step, id string) Step {
 	o, _ := treatment.OperatorByID(x.Op)
-	st := Step{ID: id, Op: string(x.Op), Every: x.Every, Until: x.Until, Title: o.Title, How: o.How, Minutes: o.Minutes, WaitMinutes: wait(o, x), Ends: o.Done, Wrong: o.Wrong,
-		Reasons: reasons(s, o, x), Materials: x.Materials, Cautions: append([]string{}, x.Cautions...), Amounts: amounts(s, x), ForGood: o.ForGood}
+	st := Step{
+		ID:          id,
+		Op:          string(x.Op),
+		Every:       x.Every,
+		Until:       x.Until,
+		Title:       o.Title,
+		How:         o.How,
+		Minutes:     o.Minutes,
+		WaitMinutes: wait(o, x),
+		Ends:        o.Done,
+		Wrong:       o.Wrong,
+		Reasons: reasons(
+			s,
+			o,
+			x,
+		),
+		Materials: x.Materials,
+		Cautions:  append([]string{}, x.Cautions...),
+		Amounts:   amounts(s, x),
+		ForGood:   o.ForGood,
+	}
 	if _, more, found := strings.Cut(x.Words, ": "); found {
 		st.How = capital(more) + ". " + o.How
 	}
@@ -324,9 +389,12 @@ func pestRow(s treatment.Situation, p treatment.Plan) map[[2]int]PestTime {
 		for i, sit := range p.Sittings {
 			for k, x := range sit.Steps {
 				first := slices.IndexFunc(sit.Steps, func(y treatment.Step) bool { return y.Op == x.Op }) == k
-				if sit.Day != nil && first && x.Every == 0 && x.Op != treatment.WashDown && slices.Contains(foe.Reached, x.Op) && x.Op != treatment.Traps {
+				if sit.Day != nil && first && x.Every == 0 && x.Op != treatment.WashDown &&
+					slices.Contains(foe.Reached, x.Op) &&
+					x.Op != treatment.Traps {
 					if !slices.ContainsFunc(sit.Steps[:k], func(y treatment.Step) bool {
-						return slices.Contains(foe.Reached, y.Op) && y.Op != treatment.WashDown && y.Op != treatment.Traps
+						return slices.Contains(foe.Reached, y.Op) && y.Op != treatment.WashDown &&
+							y.Op != treatment.Traps
 					}) {
 						row[[2]int{i, k}] = PestTime{string(id), n}
 						n++

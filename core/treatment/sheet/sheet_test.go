@@ -67,7 +67,11 @@ func TestEverySheetIsWhole(t *testing.T) {
 
 func TestAChangedPlanSaysWhatItGoesAgainst(t *testing.T) {
 	s := situation("monstera-deliciosa", cause.RootRot)
-	a := sheet.Answers{RootBallCM: p(8.0), PotWidthCM: p(14.0), Edits: []sheet.Edit{{Step: "ready-pot@d0", PotWidthCM: p(30.0)}}}
+	a := sheet.Answers{
+		RootBallCM: p(8.0),
+		PotWidthCM: p(14.0),
+		Edits:      []sheet.Edit{{Step: "ready-pot@d0", PotWidthCM: p(30.0)}},
+	}
 	m := made(t, s, a)
 	require.NotEmpty(t, m.Breaches)
 	for _, b := range m.Breaches {
@@ -140,7 +144,11 @@ func TestRepeatedStepsEndByDayOrByWhatIsSeen(t *testing.T) {
 }
 
 func TestShoppingAddsUpAndLeavesOutWhatIsNotBought(t *testing.T) {
-	m := made(t, situation("phalaenopsis-hybrid", cause.MediumCollapsed, cause.Mealybug), sheet.Answers{RootBallCM: p(9.0), PotWidthCM: p(12.0), LiveRoots: p(9), DeadRoots: p(2)})
+	m := made(
+		t,
+		situation("phalaenopsis-hybrid", cause.MediumCollapsed, cause.Mealybug),
+		sheet.Answers{RootBallCM: p(9.0), PotWidthCM: p(12.0), LiveRoots: p(9), DeadRoots: p(2)},
+	)
 	price := 0.9
 	list := sheet.Shopping(m.Sheet.Steps, []sheet.Item{{Name: "medium bark", Unit: "l", Stock: 0.1, Price: &price}})
 	seen := map[string]sheet.Need{}

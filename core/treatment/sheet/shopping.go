@@ -41,7 +41,8 @@ func Shopping(steps []Step, cupboard []Item) []Need {
 	at := map[string]int{}
 	add := func(what string, amount float64, unit string) {
 		// A width, a strength or a number of days is nothing to buy.
-		if _, bought := inUnit(1, unit, unit); !bought || strings.Contains(what, "water") && !strings.Contains(what, "low-mineral") {
+		if _, bought := inUnit(1, unit, unit); !bought ||
+			strings.Contains(what, "water") && !strings.Contains(what, "low-mineral") {
 			return
 		}
 		key := strings.ToLower(what)
@@ -78,7 +79,8 @@ func Shopping(steps []Step, cupboard []Item) []Need {
 func (n *Need) against(cupboard []Item) {
 	n.Buy = n.Need
 	for _, item := range cupboard {
-		if !strings.EqualFold(item.Name, n.What) && !strings.HasPrefix(strings.ToLower(n.What), strings.ToLower(item.Name)+",") {
+		if !strings.EqualFold(item.Name, n.What) &&
+			!strings.HasPrefix(strings.ToLower(n.What), strings.ToLower(item.Name)+",") {
 			continue
 		}
 		stock, ok := inUnit(item.Stock, item.Unit, n.Unit)

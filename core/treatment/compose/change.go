@@ -1,0 +1,75 @@
+package compose
+
+import (
+	"math"
+
+	"tendermend/core/treatment"
+)
+
+// changeSetup is CHANGE: from any way of growing to another, when tips run.
+func (c *composer) changeSetup() {
+	r := rootWork{kind: washRoots, daily: 0}
+	if c.root != nil {
+		r = *c.root
+	}
+	aim := c.school
+	set := c.setting(r)
+	switch {
+	case c.Choices.Aim == "mount":
+		set = setting{
+			treatment.Mount,
+			[]step{do(treatment.ReadyPot, with(func(p *treatment.Params) { p.Seat = treatment.OnMount }))},
+			0,
+		}
+	case aim == treatment.ClayPot || !c.orchid && c.Choices.Aim == "S5":
+		c.school = treatment.ClayPot
+		w := min(c.ball(false)+2.5, c.Answers.PotWidthCM.Or(99))
+		w = math.Floor(w)
+		set = setting{treatment.SetReservoir, []step{do(treatment.BakeGrit), c.clayPot(w)}, w}
+	}
+	c.plan.School = c.school
+	if !c.orchid {
+		c.plan.School = ""
+	}
+	sitting := c.unpotting(r, false)
+	sitting = append(sitting, c.cleaning(r, false)...)
+	place := c.potIn(set.op)
+	if set.op == treatment.SetReservoir {
+		place = do(set.op, with(func(p *treatment.Params) { p.LevelCM = num(2.5) }))
+	}
+	sitting = append(sitting, place)
+	if set.op == treatment.PotIn {
+		sitting = append(sitting, do(treatment.Stake))
+	}
+	sitting = append(sitting, c.labelled()...)
+	sitting = append(sitting, c.bag()...)
+	if c.code == treatment.MON {
+		sitting = append(sitting, c.crownDry(treatment.Crown)...)
+	}
+	ready := set.ready
+	if !c.gated && c.sat > 0 && set.op == treatment.SetReservoir { // baked and soaked the day before
+		c.draft.at(c.sat-1, rankReady, ready...)
+		ready = nil
+	}
+	var before []step
+	if c.heeds("N01") {
+		before = append(before, c.blade())
+	}
+	live := c.rotLives && r.live
+	c.place(treatment.ChangeSit, ready, before, sitting, nil)
+	c.waterAfter(r, set, live, c.afterWash(r, set, live))
+	if !c.gated {
+		c.draft.at(c.sat+7, rankLook, do(treatment.Look, every(7, "tips"), note("level and tips")))
+		if set.op == treatment.PotIn || set.op == treatment.WrapMoss {
+			c.draft.at(c.sat+max(7, c.dryDay("", false)+4), rankLook+1, do(treatment.ByRule))
+		}
+		c.feedLater(set.op)
+	}
+}
+
+func (c *composer) clayPot(w float64) step {
+	return c.ready(w, c.ball(false), false, with(func(p *treatment.Params) {
+		p.Seat, p.Shape, p.Mix, p.MixFrom, p.MixBy = treatment.InReservoir, "usual", schoolMixes[treatment.ClayPot], "reservoir", ""
+		p.VolumeML = num(math.Round(MixML(w, c.ball(false), false, "usual")))
+	}))
+}

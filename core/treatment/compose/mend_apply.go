@@ -1,0 +1,165 @@
+package compose
+
+import (
+	"fmt"
+	"slices"
+
+	"tendermend/core/treatment"
+)
+
+// mostMends bounds how often a plan is simulated anew: each mend moves, drops or
+// adds one step, and none comes back.
+const mostMends = 400
+
+// mend simulates the plan, asks the guards at every step and mends the first
+// thing they name, until nothing is named any more.
+func (c *composer) mend(list []*sit) []*sit {
+	for range mostMends {
+		estimate(list)
+		next, changed := c.mendOnce(list)
+		list = next
+		if !changed {
+			break
+		}
+	}
+	return list
+}
+
+func (c *composer) mendOnce(list []*sit) ([]*sit, bool) {
+	w := c.begin()
+	for _, s := range list {
+		w.enter(s)
+		for i := range s.steps {
+			h := &here{world: w, s: s, i: i, step: s.steps[i], rest: s.steps[i+1:], gone: s.steps[:i], plans: list}
+			for _, g := range guards {
+				if !c.heeds(g.rule) || len(g.ops) > 0 && !slices.Contains(g.ops, h.step.Op) {
+					continue
+				}
+				if v := g.says(h); v.do != fine {
+					return c.apply(list, h, v), true
+				}
+			}
+			w.do(h.step)
+		}
+		if out, dried := c.dryEnd(w, s); dried {
+			s.steps = out
+			return list, true
+		}
+	}
+	return list, false
+}
+
+// dryEnd dries what must be dry by night, where the sitting left it wet.
+func (c *composer) dryEnd(w *world, s *sit) ([]step, bool) {
+	if len(s.steps) == 0 || s.steps[len(s.steps)-1].Op == treatment.CrownDry {
+		return nil, false
+	}
+	crown := c.heeds("N46") && w.drips()
+	night := c.heeds("N47") && c.wetNo && w.wet[treatment.Leaves] && s.slot == treatment.Evening
+	if !crown && !night {
+		return nil, false
+	}
+	return append(slices.Clone(s.steps), do(treatment.CrownDry)), true
+}
+
+// apply does what a guard says.
+func (c *composer) apply(list []*sit, h *here, v verdict) []*sit {
+	s := h.s
+	switch v.do {
+	case before:
+		s.steps = slices.Insert(slices.Clone(s.steps), h.i, v.step)
+		return list
+	case instead:
+		s.steps = slices.Clone(s.steps)
+		s.steps[h.i] = v.step
+		return list
+	}
+	if v.why != "" {
+		c.leave(string(h.step.Op), v.why)
+	}
+	moved := []step{h.step}
+	from, to := h.i, h.i+1
+	if v.do == drop && slices.Contains(sprays, h.step.Op) { // its rinse goes with it
+		if to < len(s.steps) && s.steps[to].Op == treatment.RinseOff {
+			to++
+		}
+	}
+	if v.do == delay && slices.Contains(sprays, h.step.Op) {
+		for to < len(s.steps) && (s.steps[to].Op == treatment.RinseOff || s.steps[to].Op == treatment.CrownDry || s.steps[to].Op == treatment.CrownDrain) {
+			moved = append(moved, s.steps[to])
+			to++
+		}
+	}
+	if v.do != drop && h.step.Op.Does(treatment.Cuts) && from > 0 && s.steps[from-1].Op == treatment.CleanBlade {
+		from--
+	}
+	if v.do == delay && h.step.Op == treatment.RemoveLeaves {
+		moved = append(moved, c.bag()...)
+	}
+	if v.do == wait {
+		moved[0] = c.waiting(moved[0], s.day)
+	}
+	s.steps = slices.Concat(s.steps[:from], s.steps[to:])
+	switch v.do {
+	case delay:
+		if !s.dated {
+			return c.behind(list, s, fmt.Sprintf("%d d later", max(1, v.day-s.day)), moved)
+		}
+		return c.onDay(list, v.day, moved)
+	case wait:
+		for _, g := range list {
+			if !g.dated && g.gate == v.gate && g.kind == "" {
+				if !has(g.steps, h.step.Op) {
+					g.steps = append(g.steps, moved...)
+				}
+				return list
+			}
+		}
+		return append(list, &sit{slot: treatment.Morning, gate: v.gate, steps: moved})
+	}
+	return list
+}
+
+// waiting lets a repeated step that now waits for its gate count from there. A
+// kind that rests is fed once, and after that by its routine.
+func (c *composer) waiting(s step, day int) step {
+	if s.Op == treatment.FeedIt && c.kind.RestKind != "" {
+		s.Every, s.Until = 0, ""
+		return s
+	}
+	if end, ok := dayOf(s.Until); ok {
+		s.Until = fmt.Sprintf("%d d", max(1, end-day))
+	}
+	return s
+}
+
+// behind puts steps into a sitting right after a gated one.
+func (c *composer) behind(list []*sit, s *sit, gate string, steps []step) []*sit {
+	i := slices.Index(list, s)
+	return slices.Insert(list, i+1, &sit{slot: treatment.Morning, gate: gate, after: true, steps: steps})
+}
+
+// onDay puts steps into the sitting of a day, or makes one.
+func (c *composer) onDay(list []*sit, day int, steps []step) []*sit {
+	for _, s := range list {
+		if s.dated && s.day == day && s.slot == treatment.Morning {
+			at := len(s.steps)
+			for i, x := range s.steps {
+				if orderOf(x.Op) > orderOf(steps[0].Op) && !slices.Contains(h2, x.Op) {
+					at = i
+					break
+				}
+			}
+			if has(s.steps, treatment.Unpot) { // never into the middle of a root sitting
+				at = 0
+			}
+			s.steps = tidy(slices.Insert(slices.Clone(s.steps), at, steps...))
+			return list
+		}
+	}
+	list = append(list, &sit{dated: true, day: day, slot: treatment.Morning, steps: steps})
+	sortSits(list)
+	return list
+}
+
+var h2 = ops(treatment.CleanBlade)

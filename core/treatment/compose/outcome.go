@@ -1,0 +1,22 @@
+package compose
+
+import (
+	"tendermend/core/cause"
+	"tendermend/core/treatment"
+)
+
+// outcome says how an ending counts: a rosette that ends lives on in its pups.
+func (c *composer) outcome() {
+	if !c.has(cause.SpentRosette) {
+		return
+	}
+	living := int(max(c.Answers.Pups.Or(0), c.Answers.Plantlets.Or(0)))
+	shown := "lives on in its pups"
+	if living == 0 {
+		shown = "ending; pups may come"
+	}
+	if !c.heeds("N88") {
+		shown = "loss"
+	}
+	c.plan.Outcome = &treatment.Outcome{Shown: shown, LivingParts: living}
+}

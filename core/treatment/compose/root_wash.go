@@ -1,0 +1,335 @@
+package compose
+
+import (
+	"fmt"
+	"math"
+	"slices"
+
+	"tendermend/core/cause"
+	"tendermend/core/plant"
+	"tendermend/core/treatment"
+)
+
+// washSitting is ROOT-WASH: all old medium off, what is dead trimmed, set again
+// in the way of its school or habit.
+func (c *composer) washSitting(r rootWork) {
+	set := c.setting(r)
+	live := r.live || c.rotLives && c.has(cause.RootRot, cause.BaseRot, cause.BlackRot, cause.Fusarium)
+	sitting := c.unpotting(r, false)
+	if !c.heeds("N35") {
+		sitting = append(c.scalded(r), sitting...)
+	}
+	sitting = append(sitting, c.cleaning(r, false)...)
+	place := c.potIn(set.op)
+	switch set.op {
+	case treatment.SetCup:
+		place = do(set.op, with(func(p *treatment.Params) { p.GapMM = num(3) }))
+		if !c.heeds("N45") {
+			place.Params.GapMM = num(-4)
+		}
+	case treatment.SetReservoir:
+		place = do(set.op, with(func(p *treatment.Params) { p.LevelCM = num(2.5) }))
+	case treatment.Hang, treatment.Mount:
+		place = do(set.op)
+	case treatment.WrapMoss:
+		place = do(set.op, with(func(p *treatment.Params) { p.TouchesBase = !c.heeds("N36") }))
+	case treatment.PotIn:
+		place.Params.Dry = c.firstRoots()
+	}
+	settled := []step{place}
+	if set.op == treatment.PotIn && (r.stake || c.orchid) {
+		n := 0.0
+		if c.school == treatment.Lean {
+			n = 2
+		}
+		s := do(treatment.Stake)
+		if n > 0 {
+			s.Params.N = num(n)
+		}
+		settled = append(settled, s)
+	}
+	settled = append(settled, c.labelled()...)
+	if set.op != treatment.SetCup {
+		settled = append(settled, c.bag()...)
+	}
+	settled = append(settled, c.scalded(r)...)
+	if c.code == treatment.MON || c.code == treatment.BEG || c.keepDry[treatment.Crown] && !c.orchid {
+		if !r.dryWash && !r.falls {
+			settled = append(settled, c.crownDry(treatment.Crown, treatment.Leaves)...)
+		}
+	}
+	if c.heeds("N25") {
+		sitting = append(sitting, settled...)
+	} else { // set first, trimmed afterwards
+		i := slices.IndexFunc(sitting, func(s step) bool { return s.Op == treatment.TrimDead })
+		sitting = slices.Concat(sitting[:i], settled[:1], sitting[i:], settled[1:])
+	}
+	after, wean := c.sheltered(r, set.op)
+	water := c.afterWash(r, set, live)
+	if !c.heeds("N18") && len(water) > 0 {
+		i := slices.IndexFunc(sitting, func(s step) bool { return s.Op == treatment.TrimDead })
+		sitting = slices.Insert(sitting, i, water[0])
+	}
+	before := []step{}
+	if c.heeds("N01") {
+		before = append(before, c.blade())
+	}
+	ready := set.ready
+	if !c.heeds("N17") {
+		ready = slices.DeleteFunc(slices.Clone(ready), func(s step) bool { return s.Op == treatment.ReadyPot })
+	}
+	saved := c.insure(r)
+	c.place(treatment.RootWash, ready, slices.Concat(before, saved), sitting, after)
+	c.waterAfter(r, set, live, water)
+	c.nurse(r, set, live, wean)
+	if len(saved) > 0 && c.code == treatment.FC {
+		c.following(
+			2,
+			rankBlade,
+			c.forPieces(),
+			do(
+				treatment.PotIn,
+				organ("pieces"),
+				with(func(p *treatment.Params) { p.For, p.How = "pieces", "barely damp" }),
+			),
+			do(treatment.Label, organ("pieces")),
+		)
+	}
+}
+
+// scalded scalds the old pot when the plant is out of it.
+func (c *composer) scalded(r rootWork) []step {
+	if !r.scald || c.untied {
+		return nil
+	}
+	return []step{do(treatment.ScaldPot, what("the old pot and tray"))}
+}
+
+// forPieces lays out a pot for pieces.
+func (c *composer) forPieces() step {
+	mix, from := c.mix()
+	return do(treatment.ReadyPot, with(func(p *treatment.Params) {
+		p.For, p.PotWidthCM, p.Mix, p.MixFrom = "pieces", num(6), mix, from
+		if mix != nil {
+			p.VolumeML = num(math.Round(MixML(6, 0, false, "usual")))
+		}
+		if from == "carer" {
+			p.MixBy = "carer"
+		}
+	}))
+}
+
+// sheltered is cover, shade and rest after the sitting, and whether the cover
+// has to be opened by steps.
+func (c *composer) sheltered(r rootWork, op treatment.OperatorID) (after []step, wean bool) {
+	if r.cover != "" && (op == treatment.PotIn || op == treatment.WrapMoss) {
+		most := r.cover
+		if c.bulbless && most == plant.CoverOpen {
+			most = plant.CoverClosed
+		}
+		if !c.orchid || c.code == treatment.JEW || c.humidity < 60 {
+			after = append(after, c.covers(most)...)
+		}
+	}
+	wean = len(after) > 0
+	if wean || r.insure && c.roots < 1.0/3 || c.rootless || c.school == treatment.Bridge ||
+		c.school == treatment.Lean ||
+		c.code == treatment.FC {
+		v := 0.4
+		if op == treatment.SetCup {
+			v = 0.3
+		}
+		after = append(after, do(treatment.ShadeIt, share(v)))
+	}
+	if op == treatment.SetCup {
+		after = append(after, c.bag()...)
+	}
+	if c.firstRoots() {
+		after = append(after, do(treatment.HoldWater, until(c.ownRoots())), do(treatment.HoldFeed, until("growth")))
+	}
+	return after, wean
+}
+
+// ownRoots says which roots a kind waits for that roots before it is watered.
+func (c *composer) ownRoots() string {
+	if c.kind.RootsFirstCM > 0 {
+		return fmt.Sprintf("roots %g cm", c.kind.RootsFirstCM)
+	}
+	return "roots 3 cm"
+}
+
+// afterWash is the first water in its own way.
+func (c *composer) afterWash(r rootWork, set setting, live bool) []step {
+	switch set.op {
+	case treatment.SetCup:
+		return nil
+	case treatment.Hang, treatment.Mount:
+		if !c.heeds("N41") {
+			return nil
+		}
+		return []step{do(treatment.WetRoots, every(1, "tips"))}
+	case treatment.SetReservoir:
+		if !c.heeds("N41") {
+			return nil
+		}
+		return append(
+			[]step{
+				do(treatment.FirstWater, how("reservoir"), with(func(p *treatment.Params) { p.LevelCM = num(2.5) })),
+			},
+			c.crownDry(treatment.Crown)...)
+	}
+	light := c.roots < 0.5 && c.rescue() || c.dry
+	out := c.firstWater(set.width, light)
+	if c.code == treatment.MON {
+		out = append(out, c.crownDry(treatment.Crown)...)
+	}
+	return out
+}
+
+// waterAfter dates the first water.
+func (c *composer) waterAfter(r rootWork, set setting, live bool, water []step) {
+	if c.firstRoots() {
+		c.draft.gate(c.ownRoots(), do(treatment.FirstWater, how("quarter"), share(0.25)))
+		return
+	}
+	days := c.dryDay(r.wound(), live)
+	switch {
+	case set.op == treatment.Hang || set.op == treatment.Mount:
+		days = max(1, min(days, 1))
+		if r.wound() != "" {
+			days = max(1, c.dryDay(r.wound(), live))
+		}
+	case c.code == treatment.PA && r.falls && r.cut == "":
+		days = 0 // a palm is watered again at once
+		if c.heeds("N40") {
+			days = c.rootDry[0]
+		}
+	}
+	if c.has(cause.ColdInjury) {
+		days = max(days, 3)
+	}
+	rank := rankPieces
+	if days == 0 {
+		rank = rankWater
+	}
+	c.following(days, rank, water...)
+	if c.code == treatment.BR && !c.rotsAtHeart() && set.op == treatment.PotIn {
+		c.following(
+			max(1, days),
+			rankWater+1,
+			do(treatment.CupFill, share(0.25), with(func(p *treatment.Params) { p.Water = "low-mineral" })),
+		)
+	}
+}
+
+func (x *subject) rotsAtHeart() bool {
+	return x.has(cause.BaseRot, cause.BlackRot, cause.CupFoul, cause.SoftRot)
+}
+
+// nurse looks after it from the sitting on.
+func (c *composer) nurse(r rootWork, set setting, live, wean bool) {
+	if c.gated {
+		return
+	}
+	look := func(days int, every1 int, end string, opts ...option) {
+		c.draft.at(c.sat+days, rankLook, do(treatment.Look, append(opts, every(every1, end))...))
+	}
+	switch {
+	case c.firstRoots():
+		look(7, 7, c.ownRoots(), note("new roots, through the wall"))
+		return
+	case set.op == treatment.SetCup:
+		c.draft.at(c.sat+3, rankPieces, do(treatment.ChangeWater, every(3, "tips")))
+		look(3, 7, "tips")
+		c.fromCup()
+		return
+	}
+	if c.rescue() && (live || c.has(cause.RootRot, cause.DryRootLoss, cause.Detached)) && r.daily > 0 {
+		look(1, 1, fmt.Sprintf("d%d", c.sat+r.daily))
+	}
+	look(7, 7, fmt.Sprintf("d%d", c.sat+28))
+	days := c.dryDay(r.wound(), live)
+	switch {
+	case c.school == treatment.Lean && set.op == treatment.PotIn:
+		if !c.wetNo && !c.has(cause.BlackRot, cause.Virus, cause.Fusarium) {
+			c.draft.at(c.sat+1, rankPieces, do(treatment.Mist, every(1, "nubs")))
+		}
+		look(21, 14, "nubs", note("root nubs"))
+		c.draft.at(
+			c.sat+max(14, days+7),
+			rankLook+1,
+			do(treatment.ByRule, what("sips round the rim"), every(14, "nubs")),
+		)
+	case set.op == treatment.Hang || set.op == treatment.Mount || set.op == treatment.SetReservoir || set.op == treatment.WrapMoss:
+		look(14, 14, "tips", note("tips"))
+		if set.op == treatment.WrapMoss {
+			c.draft.at(c.sat+max(7, days+4), rankLook+1, do(treatment.ByRule, what("when the moss is crisp on top")))
+		}
+	case c.code == treatment.AP:
+	default:
+		c.draft.at(c.sat+max(7, days+4), rankLook+1, do(treatment.ByRule, water(c.betterWater())))
+	}
+	if wean {
+		c.weaning("no rocking or a new point")
+	}
+	c.feedLater(set.op)
+}
+
+// weaning opens a cover by steps when its gate is met.
+func (c *composer) weaning(gate string) {
+	if c.heeds("N55") {
+		c.draft.gate(gate, do(treatment.Wean, with(func(p *treatment.Params) { p.Days = num(14) })))
+		return
+	}
+	c.draft.at(c.sat+14, rankAfter, do(treatment.CoverIt, with(func(p *treatment.Params) { p.Cover = "none" })))
+}
+
+// feedLater feeds again when roots can take it.
+func (c *composer) feedLater(op treatment.OperatorID) {
+	if c.code == treatment.CV || c.dry || c.firstRoots() {
+		return
+	}
+	// No new tip is waited for where it was only given another way of growing.
+	f := do(treatment.FeedIt, share(0.25))
+	gate := "28 d and a new tip or leaf, r 0.25"
+	if op == treatment.Hang {
+		gate = "28 d, 3 tips of 2 cm, r 0.25"
+		if c.kind.RestKind == "" {
+			f.Every, f.Until = 7, "stage ends"
+		}
+	}
+	if c.thirsty {
+		gate += ", firm, moist"
+	}
+	c.draft.gate(gate, f)
+}
+
+// fromCup takes it out of the cup when its tips run.
+func (c *composer) fromCup() {
+	width := 8.0
+	if c.has(cause.PotBound) && !c.rescue() {
+		width = c.boundWidth()
+	}
+	school := c.school
+	c.school = treatment.OwnMix
+	level := math.Round(0.92*width/3*10) / 10
+	if !c.heeds("N45") {
+		level = 0.92 * width
+	}
+	c.draft.hold(
+		treatment.RootWhole,
+		"2 new tips of 1 cm",
+		"",
+		c.ready(width, 0, false),
+		c.potIn(treatment.PotIn),
+		do(treatment.Stake),
+		do(treatment.Label),
+		do(
+			treatment.FirstWater,
+			how("through"),
+		),
+		do(treatment.SetDish, with(func(p *treatment.Params) { p.LevelCM = num(level) })),
+	)
+	c.school = school
+	c.feedLater(treatment.PotIn)
+}

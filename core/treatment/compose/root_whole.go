@@ -1,0 +1,195 @@
+package compose
+
+import (
+	"fmt"
+	"slices"
+
+	"tendermend/core/cause"
+	"tendermend/core/plant"
+	"tendermend/core/treatment"
+)
+
+// wholeSitting is ROOT-WHOLE: the ball stays whole.
+func (c *composer) wholeSitting(r rootWork) {
+	bound := r.bound && !c.rescue()
+	if c.untied && r.bound {
+		c.leave("pot-up", "it grows in no pot")
+		if c.seat == treatment.InBasket && c.growing() {
+			c.draft.at(14, rankPieces, do(treatment.TopDress))
+		}
+		c.draft.at(14, rankLook, do(treatment.Look))
+		c.root, c.sat, c.gated = nil, -1, false
+		return
+	}
+	if m, _ := c.mix(); m == nil || c.seat == treatment.Hung || c.seat == treatment.OnMount {
+		c.leave(string(treatment.Unpot), "it grows in no medium that could be renewed")
+		c.root, c.sat, c.gated = nil, -1, false
+		return
+	}
+	w := c.wholeWidth(r)
+	old := c.Answers.PotWidthCM
+	if bound && c.potWidth() >= 35 {
+		c.largePot()
+		return
+	}
+	op := treatment.PotIn
+	if w > old.Or(w-1) && !r.down && !r.mixOnly && !c.epiphyteCollapse() && c.growing() {
+		op = treatment.PotUp
+	}
+	ready := []step{c.ready(w, c.ball(true), true)}
+	if !c.heeds("N17") {
+		ready = nil
+	}
+	var saved []step
+	if r.tips && c.code == treatment.JEW {
+		saved = c.cutting(
+			do(
+				treatment.TipCut,
+				organ("tip"),
+				with(func(p *treatment.Params) { p.N, p.How = num(4), "beside the mother" }),
+			),
+			do(treatment.NodeBox, organ("node"), with(func(p *treatment.Params) { p.N = num(12) })),
+		)
+	}
+	lift := ""
+	if c.potWidth() >= 25 {
+		lift = "two persons"
+	}
+	sitting := []step{do(treatment.Unpot, with(func(p *treatment.Params) { p.To, p.How = "hand", lift }))}
+	switch {
+	case c.is(treatment.PA, treatment.CY) && c.heeds("N24"):
+		sitting = append(sitting, do(treatment.WashOff, how("falls")))
+	case c.heeds("N24") && (c.untied || c.code == treatment.MON && c.trait(plant.Brittle)):
+	default:
+		sitting = append(sitting, do(treatment.Loosen))
+	}
+	if c.Answers.Plug.Said {
+		sitting = append(sitting, do(treatment.RemovePlug))
+	}
+	set := c.potIn(op)
+	sitting = append(sitting, set)
+	if bound || r.stake {
+		sitting = append(sitting, do(treatment.Stake))
+	}
+	sitting = append(sitting, c.labelled()...)
+	if len(saved) > 0 || c.has(cause.MediumCollapsed) || len(c.spreads()) > 0 {
+		sitting = append(sitting, c.bag()...)
+	}
+	after := []step{}
+	var wean bool
+	if r.cover != "" {
+		after = c.covers(r.cover)
+		wean = len(after) > 0
+	}
+	days := c.wholeDay()
+	if c.has(cause.ColdInjury) {
+		days = max(days, 3)
+	}
+	first := c.firstWater(w, c.dry)
+	if c.code == treatment.MON {
+		first = append(first, c.crownDry(treatment.Crown)...)
+	}
+	if !c.heeds("N18") && len(first) > 0 {
+		sitting = slices.Insert(sitting, 1, first[0])
+	}
+	c.place(treatment.RootWhole, ready, saved, sitting, after)
+	if c.firstRoots() {
+		c.draft.gate(c.ownRoots(), do(treatment.FirstWater, how("quarter"), share(0.25)))
+	} else {
+		rank := rankPieces
+		if days == 0 {
+			rank = rankWater
+		}
+		c.following(days, rank, first...)
+	}
+	if c.gated {
+		return
+	}
+	c.draft.at(c.sat+14, rankLook, do(treatment.Look))
+	if !c.firstRoots() && !c.asleep() {
+		c.draft.at(c.sat+max(7, days+4), rankLook+1, do(treatment.ByRule, water(c.betterWater())))
+	}
+	if wean {
+		c.weaning("no rocking or a new point")
+	}
+	if len(saved) > 0 {
+		c.boxLater(c.sat)
+	}
+	if c.code != treatment.CV {
+		v := 0.5
+		if c.rescue() {
+			v = 0.25
+		}
+		part := "leaf or tip"
+		if c.is(treatment.GH, treatment.PA) {
+			part = "spear"
+		}
+		c.draft.gate("28 d, new "+part+", r 0.25", do(treatment.FeedIt, share(v)))
+	}
+}
+
+func (c *composer) epiphyteCollapse() bool { return c.epiphyte && c.has(cause.MediumCollapsed) }
+
+// largePot renews what it can of a pot too large to go up: the ball is shaved
+// where the habit bears it and it grows, else the top is renewed.
+func (c *composer) largePot() {
+	if !c.is(treatment.WO, treatment.GH, treatment.HC, treatment.CF) || !c.growing() {
+		steps := []step{do(treatment.TopDress)}
+		c.place("", nil, nil, steps, nil)
+		return
+	}
+	w := c.potWidth()
+	sitting := []step{do(treatment.Unpot, with(func(p *treatment.Params) { p.To, p.How = "hand", "two persons" })),
+		do(treatment.RootPrune, organ("roots"))}
+	sitting = append(sitting, c.labelled()...)
+	sitting = append(sitting, c.bag()...)
+	var before []step
+	if c.heeds("N01") {
+		before = append(before, c.blade())
+	}
+	c.place(treatment.RootWhole, []step{c.ready(w, c.ball(true), true)}, before, sitting, nil)
+	c.following(c.dryDay("roots", false), rankWater, c.firstWater(w, false)...)
+	if !c.gated {
+		c.draft.at(c.sat+14, rankLook, do(treatment.Look))
+		c.draft.at(c.sat+max(7, c.dryDay("roots", false)+4), rankLook+1, do(treatment.ByRule))
+	}
+}
+
+// restFirst strips and rests an orchid, and repots it when roots show on new
+// growth.
+func (c *composer) restFirst() {
+	c.draft.at(0, rankAfter, do(treatment.ShadeIt, share(0.5)), do(treatment.HoldFeed, until("growth")))
+	if !c.firstRoots() && !c.thirsty && !c.asleep() {
+		c.draft.at(0, rankWater, do(treatment.ByRule, how("sparingly")))
+	}
+	c.draft.at(7, rankAfter, do(treatment.Supplement, what("weak tonic"), every(14, "growth")))
+	c.draft.at(7, rankLook, do(treatment.Look, every(14, "growth"), note("pests too")))
+	if c.root != nil || c.untied {
+		return // its own root sitting waits for those roots
+	}
+	school := c.school
+	c.school = treatment.OwnMix
+	r := rootWork{kind: washRoots}
+	w := c.rescueWidth(c.rootless)
+	if c.has(cause.PotBound) && !c.rescue() {
+		w = c.boundWidth()
+	}
+	steps := []step{c.ready(w, c.ball(false), false), c.blade()}
+	steps = append(steps, c.unpotting(r, false)...)
+	steps = append(steps, c.cleaning(r, false)...)
+	steps = append(steps, c.potIn(treatment.PotIn), do(treatment.Stake))
+	steps = append(steps, c.labelled()...)
+	steps = append(steps, c.bag()...)
+	if c.code == treatment.MON {
+		steps = append(steps, c.crownDry(treatment.Crown)...)
+	}
+	c.draft.hold(treatment.RootWash, "roots 1-3 cm on new growth", "", steps...)
+	switch {
+	case !c.heeds("N41"):
+	case c.kind.RootsFirstCM > 0:
+		c.draft.hold("", c.ownRoots(), "", do(treatment.FirstWater, how("quarter"), share(0.25)))
+	default:
+		c.draft.then(fmt.Sprintf("%d d later", max(1, c.dryDay("", false))), do(treatment.FirstWater, how("through")))
+	}
+	c.school = school
+}

@@ -1,0 +1,184 @@
+package compose
+
+import (
+	"math"
+
+	"tendermend/core/cause"
+	"tendermend/core/plant"
+	"tendermend/core/treatment"
+)
+
+// setting is the operator that gives it a seat again, with the pot laid out.
+type setting struct {
+	op    treatment.OperatorID
+	ready []step
+	width float64
+}
+
+func (c *composer) setting(r rootWork) setting {
+	ballCM := c.ball(false)
+	w := c.rescueWidth(c.rootless)
+	if c.has(cause.PotBound) && !c.rescue() {
+		w = c.boundWidth()
+	}
+	if c.rootless {
+		ballCM = 0
+	}
+	pot := func(op treatment.OperatorID, opts ...option) setting {
+		return setting{op, []step{c.ready(w, ballCM, false, opts...)}, w}
+	}
+	seat := func(s treatment.Seat) option {
+		return with(func(p *treatment.Params) {
+			p.Seat, p.Mix, p.VolumeML, p.PotWidthCM, p.MixFrom, p.Shape = s, nil, treatment.Number{}, treatment.Number{}, "", ""
+		})
+	}
+	bare := func(op treatment.OperatorID, s treatment.Seat) setting {
+		return setting{op, []step{do(treatment.ReadyPot, seat(s))}, 0}
+	}
+	switch {
+	case c.orchid && c.school == treatment.Bridge:
+		return bare(treatment.SetCup, treatment.InCup)
+	case c.orchid && c.school == treatment.BareRoots && c.airRooted,
+		c.orchid && c.untied && c.airRooted && !c.inPotSchool():
+		return bare(treatment.Hang, treatment.Hung)
+	case c.orchid && (c.school == treatment.MossWrap) && c.code != treatment.JEW:
+		return pot(treatment.WrapMoss)
+	case c.orchid && c.school == treatment.ClayPot, c.seat == treatment.InReservoir:
+		return setting{
+			treatment.SetReservoir,
+			[]step{do(treatment.BakeGrit), c.ready(w, ballCM, false, with(func(p *treatment.Params) {
+				p.Seat, p.Shape = treatment.InReservoir, "usual"
+				p.VolumeML = num(math.Round(MixML(w, ballCM, false, "usual")))
+			}))},
+			w,
+		}
+	case c.seat == treatment.OnMount && !c.inPotSchool():
+		return bare(treatment.Mount, treatment.OnMount)
+	}
+	return pot(treatment.PotIn)
+}
+
+// inPotSchool says whether the school takes it into a pot, whatever it sat on.
+func (c *composer) inPotSchool() bool {
+	return c.orchid &&
+		(c.school == treatment.Bridge || c.school == treatment.Lean || c.school == treatment.ClayPot || c.school == treatment.MossWrap)
+}
+
+// potIn says how deep it is set.
+func (c *composer) potIn(op treatment.OperatorID, opts ...option) step {
+	s := do(op, opts...)
+	ground := c.orchid && !c.epiphyte || c.bulbless
+	switch {
+	case !c.heeds("N34"):
+		s.Params.UnderCM = num(2)
+	case c.orchid && c.epiphyte && !c.bulbless:
+		s.Params.Depth = "on"
+	case ground:
+		s.Params.Depth, s.Params.UnderCM = "just in", num(0.5)
+	}
+	return s
+}
+
+// covers is the cover after root loss: what the kind bears, capped by the
+// recipe and by the carer's choice.
+func (c *composer) covers(most plant.Cover) []step {
+	if most == "" {
+		return nil
+	}
+	got := c.habit.Cover
+	if c.kind.Cover != "" {
+		got = c.kind.Cover
+	}
+	if !c.named {
+		got = min2(got, plant.CoverOpen)
+	}
+	got = min2(got, most)
+	switch c.Choices.Cover {
+	case "open":
+		got = min2(got, plant.CoverOpen)
+	case "none":
+		got = plant.CoverNone
+	}
+	if c.heeds("N53") {
+		switch {
+		case c.dry && c.code != treatment.FC && c.code != treatment.AP && c.code != treatment.BU:
+			got = plant.CoverNone
+		case c.dry, c.any(treatment.LeafDiseases), c.has(cause.Edema, cause.BroadMite):
+			got = min2(got, plant.CoverOpen)
+		}
+		if c.any(treatment.LeafDiseases) || c.has(cause.Edema, cause.BroadMite, cause.GreyMould) {
+			got = plant.CoverNone
+		}
+	} else {
+		got = plant.CoverClosed
+	}
+	if got == plant.CoverNone {
+		return nil
+	}
+	return []step{do(treatment.CoverIt, every(1, "wean"), with(func(p *treatment.Params) { p.Cover = string(got) }))}
+}
+
+func min2(a, b plant.Cover) plant.Cover {
+	if drier(b, a) {
+		return b
+	}
+	return a
+}
+
+// firstWater is the dated first water after a sitting.
+func (c *composer) firstWater(w float64, light bool) []step {
+	if !c.heeds("N41") {
+		return nil
+	}
+	s := do(treatment.FirstWater, how("through"))
+	if light {
+		s = do(treatment.FirstWater, how("light"), with(func(p *treatment.Params) { p.ML = c.lightML(w) }))
+	}
+	if c.code == treatment.GE {
+		s.Params.From = "below"
+	}
+	s.Params.Water = c.betterWater()
+	out := []step{s}
+	if !light && c.seat == treatment.InPot && c.code != treatment.CV {
+		out = append(out, do(treatment.DrainSaucer))
+	}
+	return out
+}
+
+// betterWater names the water, where tap water is not right.
+func (c *composer) betterWater() string {
+	if c.code == treatment.CV || c.has(cause.WaterQuality, cause.SoftenedWater, cause.Fluoride) {
+		return "low-mineral"
+	}
+	if c.has(cause.Chlorine) {
+		return "stood for a day or filtered"
+	}
+	return ""
+}
+
+func (c *composer) labelled() []step {
+	if !c.heeds("N38") {
+		return nil
+	}
+	return []step{do(treatment.Label)}
+}
+
+func (c *composer) bag() []step {
+	if !c.heeds("N81") {
+		return nil
+	}
+	return []step{do(treatment.BagWaste)}
+}
+
+// crownDry dries crown and joints, where one of them must be dry.
+func (c *composer) crownDry(only ...treatment.Organ) []step {
+	if !c.heeds("N46") {
+		return nil
+	}
+	for _, o := range only {
+		if c.keepDry[o] {
+			return []step{do(treatment.CrownDry)}
+		}
+	}
+	return nil
+}

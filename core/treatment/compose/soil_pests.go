@@ -1,0 +1,162 @@
+package compose
+
+import (
+	"fmt"
+	"slices"
+
+	"tendermend/core/cause"
+	"tendermend/core/plant"
+	"tendermend/core/treatment"
+)
+
+// besides adds what belongs to single pests: the stage in the soil, cards, a
+// look at the roots, moister air.
+func (c *composer) besides(list []cause.ID) {
+	if slices.Contains(list, cause.Thrips) {
+		c.draft.at(0, rankLook, do(treatment.Traps, with(func(p *treatment.Params) { p.Colour = "blue" })))
+		if c.heeds("N73") {
+			c.soilStage()
+		}
+	}
+	if slices.Contains(list, cause.Whitefly) {
+		c.draft.at(0, rankLook, do(treatment.Traps, with(func(p *treatment.Params) { p.Colour = "yellow" })))
+	}
+	if slices.Contains(list, cause.SpiderMite) {
+		c.draft.at(0, rankAfter, do(treatment.Humidify))
+	}
+	if slices.Contains(list, cause.Mealybug) && c.root == nil && c.seat == treatment.InPot && !c.piece &&
+		!c.thirsty &&
+		c.pieces == nil &&
+		!(treatment.OneSet.Has(c.code) && c.Answers.Spikes.Or(0) > 0) {
+		c.draft.at(1, rankLook, do(treatment.SlideLook))
+	}
+	if c.heeds("N81") {
+		c.draft.at(0, rankPestBag, do(treatment.BagWaste))
+	}
+}
+
+// soilStage meets the pupae of thrips in the medium.
+func (c *composer) soilStage() {
+	if c.untied || c.code == treatment.AP {
+		c.leave("soil stage", "it grows in no medium where pupae rest")
+		return
+	}
+	for _, day := range []int{3, 17} {
+		if c.airC >= 12 && c.airC <= 27 {
+			c.draft.in(treatment.Evening, day, rankSpray, "", do(treatment.Nematodes))
+			continue
+		}
+		c.draft.at(day, rankSpray, c.label("insect", "soil", "soil"))
+	}
+}
+
+// rootMealybug watches bare roots for a generation, with a systemic product
+// where it is lawful and its roots can take it up.
+func (c *composer) rootMealybug() {
+	k := c.clockOf(cause.RootMealybug)
+	from := max(c.sat, 0)
+	lawful := !c.Household.Pollinators && !c.Household.Edible && !c.trait(plant.Edible)
+	inMedium := !c.untied || c.inPotSchool()
+	if c.root != nil && inMedium && c.roots >= 0.25 && (lawful || !c.heeds("N70")) && !c.thirsty &&
+		!treatment.MineralSet.Has(c.code) &&
+		!c.gated &&
+		!c.firstRoots() &&
+		c.code != treatment.AP {
+		c.draft.at(from+18, rankRoot, do(treatment.Systemic, with(func(p *treatment.Params) {
+			p.Class, p.DoseTyped = "insect", true
+			if !c.heeds("N68") {
+				p.DoseTyped, p.Grams = false, num(2)
+			}
+		})))
+	} else if !lawful {
+		c.leave("systemic", "bees or food could meet it")
+	}
+	if c.root == nil && !c.change {
+		c.noRoots(from)
+	}
+	for _, day := range []int{21, 42, max(k.clear, 49)} {
+		op := treatment.SlideLook
+		if c.seat != treatment.InPot && c.seat != treatment.InReservoir && c.seat != treatment.InDish || c.untied ||
+			c.orchid && (c.school == treatment.Bridge || c.school == treatment.BareRoots) {
+			op = treatment.Look
+		}
+		c.draft.at(from+day, rankLook, do(op))
+	}
+	c.clear = max(c.clear, k.clear, 49)
+}
+
+// noRoots says what is done at roots that no sitting reaches.
+func (c *composer) noRoots(from int) {
+	lawful := !c.Household.Pollinators && !c.Household.Edible && !c.trait(plant.Edible)
+	if !lawful || c.roots < 0.25 || c.thirsty || c.firstRoots() || c.asleep() {
+		c.leave(
+			"root-mealybug",
+			"nothing reaches its roots now: it is watched, isolated, and washed when it can be unpotted",
+		)
+		return
+	}
+	c.draft.at(
+		from+5,
+		rankRoot,
+		do(treatment.Systemic, with(func(p *treatment.Params) { p.Class, p.DoseTyped = "insect", true })),
+	)
+}
+
+// rootGrub meets grubs with nematodes, and adults by night.
+func (c *composer) rootGrub() {
+	from := max(c.sat, 0)
+	if c.airC >= 12 {
+		for _, day := range []int{2, 16} {
+			if c.code != treatment.AP && !c.untied {
+				c.draft.in(treatment.Evening, from+day, rankSpray, "", do(treatment.Nematodes))
+			}
+		}
+	}
+	c.draft.at(1, rankSpray, do(treatment.HandPick, every(2, c.ending(28))))
+	c.draft.at(14, rankLook, do(treatment.Look, every(14, "d84")))
+	c.clear = max(c.clear, 84)
+}
+
+func (c *composer) ending(day int) string {
+	if !c.heeds("N85") {
+		return ""
+	}
+	return fmt.Sprintf("d%d", day)
+}
+
+// gnats meets larvae in the medium and flies on cards.
+func (c *composer) gnats() {
+	k := c.clockOf(cause.FungusGnat)
+	rule := c.kind.WaterRule
+	dryable := !c.untied && c.seat == treatment.InPot && c.code != treatment.CV && !c.piece && rule != plant.Even &&
+		rule != plant.WetTray &&
+		rule != plant.CupWater &&
+		rule != plant.Reservoir
+	if c.heeds("N73") {
+		switch {
+		case dryable && c.Choices.Gnats == "grit":
+			c.draft.at(0, rankAfter, do(treatment.TopDress, what("1 cm of grit")))
+		case dryable:
+			c.draft.at(0, rankAfter, do(treatment.DryTop))
+		}
+		c.draft.at(
+			1,
+			rankRoot,
+			do(treatment.Larvicide, every(7, c.ending(22)), with(func(p *treatment.Params) { p.DoseTyped = true })),
+		)
+	}
+	c.draft.at(0, rankLook, do(treatment.Traps, with(func(p *treatment.Params) { p.Colour = "yellow" })))
+	c.draft.at(7, rankLook, do(treatment.Look, every(7, fmt.Sprintf("d%d", 22+max(14, k.clear)))))
+	c.clear = max(c.clear, k.clear)
+}
+
+// picked are slugs, snails and chewers: by torchlight.
+func (c *composer) picked(p cause.ID) {
+	days := 14
+	if p == cause.SlugSnail {
+		days = 28
+	}
+	c.draft.at(0, rankSpray, do(treatment.HandPick, every(2, c.ending(days))))
+	c.draft.at(14, rankLook, do(treatment.Look, every(7, fmt.Sprintf("d%d", days+28))))
+	c.clear = max(c.clear, 28)
+}

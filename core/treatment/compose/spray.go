@@ -1,0 +1,253 @@
+package compose
+
+import (
+	"fmt"
+	"slices"
+
+	"tendermend/core/cause"
+	"tendermend/core/pest"
+	"tendermend/core/plant"
+	"tendermend/core/treatment"
+)
+
+// wetOK says whether water over the leaves would not spread what else is open.
+func (c *composer) wetOK() bool {
+	if !c.heeds("N48") {
+		return true
+	}
+	for _, id := range treatment.LeafDiseases {
+		if id != cause.PowderyMildew && c.has(id) {
+			return false
+		}
+	}
+	return !c.has(cause.BlackRot)
+}
+
+// washing is the wash before a product, the crown dried after it.
+func (c *composer) washing(scrape bool) (steps []step) {
+	if c.holdsWater() {
+		steps = append(steps, do(treatment.CrownDrain))
+	}
+	if scrape && c.bears(treatment.Scrape) {
+		steps = append(steps, do(treatment.Scrape))
+	}
+	if c.wetOK() {
+		w := do(treatment.WashDown)
+		if c.trait(plant.PowderBloom, plant.Fuzzy) {
+			w.Params.How = "gentle"
+		}
+		steps = append(steps, w)
+		steps = append(steps, c.dried()...)
+	}
+	return steps
+}
+
+// holdsWater says whether its crown or cup holds what runs into it.
+func (c *composer) holdsWater() bool { return c.is(treatment.MON, treatment.BR) }
+
+// dried is the drying after water above, always.
+func (c *composer) dried() []step {
+	if !c.heeds("N46") {
+		return nil
+	}
+	return []step{do(treatment.CrownDry)}
+}
+
+// shielded says whether shields are scraped off first.
+func shielded(list []cause.ID) bool {
+	return slices.Contains(list, cause.SoftScale) || slices.Contains(list, cause.ArmouredScale)
+}
+
+// sprayOnce is SPRAY: wash, product, its rinse, everything dry.
+func (c *composer) sprayOnce(list []cause.ID, op treatment.OperatorID, class string, first bool) []step {
+	steps := c.washing(shielded(list))
+	p := treatment.Params{ML: c.sprayML()}
+	switch op {
+	case treatment.Soap:
+		if first && slices.Contains(list, cause.Mealybug) && !c.trait(plant.PowderBloom, plant.Fuzzy) {
+			steps = append(
+				steps,
+				do(treatment.Alcohol, with(func(q *treatment.Params) { q.Conc, q.Where = num(0.7), "singles" })),
+			)
+		}
+		p.Conc = num(0.015)
+		if own := c.Choices.SoapMLPerL; own.Known {
+			p.Conc = num(own.Value / 1000)
+			if own.Value > 20 && c.heeds("N64") {
+				c.leave("soap", fmt.Sprintf("%g ml/l strips living membranes: 15 ml/l is taken", own.Value))
+				p.Conc = num(0.015)
+			}
+		}
+		s := do(op, organ("leaf"))
+		s.Params = p
+		steps = append(steps, s)
+		steps = append(steps, c.rinsed()...)
+	case treatment.Oil:
+		s := do(op, organ("leaf"))
+		s.Params = treatment.Params{ML: p.ML, DoseTyped: true}
+		if !c.heeds("N68") {
+			s.Params.DoseTyped = false
+		}
+		steps = append(steps, s)
+		steps = append(steps, c.rinsed()...)
+	case treatment.LabelDrug:
+		steps = append(steps, c.label(class, "leaf", "leaves"))
+		steps = append(steps, c.dried()...)
+	}
+	return steps
+}
+
+// rinsed takes a product off after two hours.
+func (c *composer) rinsed() (steps []step) {
+	if c.heeds("N65") {
+		steps = append(steps, do(treatment.RinseOff, with(func(p *treatment.Params) { p.Hours = num(2) })))
+		if c.code == treatment.BR {
+			steps = append(steps, do(treatment.CrownDrain))
+		}
+	}
+	return append(steps, c.dried()...)
+}
+
+// classesFor lists the classes of label product that the pests want.
+func classesFor(list []cause.ID) (classes []string) {
+	for _, p := range list {
+		f, _ := treatment.FoeOf(p)
+		class := string(f.Group)
+		if class == string(treatment.Others) {
+			class = string(treatment.Insects)
+		}
+		if !slices.Contains(classes, class) {
+			classes = append(classes, class)
+		}
+	}
+	return classes
+}
+
+// spraying repeats the product until what hid has come out. Where two pests
+// need products of their own, the graver goes first and the other a week later.
+func (c *composer) spraying(list []cause.ID, chosen map[cause.ID]treatment.OperatorID, start int, k clock) {
+	if start > 0 && (c.wetOK() || shielded(list)) {
+		steps := c.washing(shielded(list))
+		for i := range steps {
+			if steps[i].Op == treatment.WashDown && c.thirsty {
+				steps[i].Params.How = "gentle"
+			}
+		}
+		c.spraySit(0, steps)
+	}
+	if c.airC > 30 && c.heeds("N63") {
+		c.tooHot(list, k)
+		return
+	}
+	groups := map[treatment.OperatorID][]cause.ID{}
+	var order []treatment.OperatorID
+	for _, p := range list {
+		op := chosen[p]
+		if op == treatment.Predators || op == treatment.Alcohol || op == treatment.HotDip {
+			op = treatment.LabelDrug
+		}
+		if groups[op] == nil {
+			order = append(order, op)
+		}
+		groups[op] = append(groups[op], p)
+	}
+	var rounds []programme
+	for _, op := range order {
+		if op != treatment.LabelDrug {
+			rounds = append(rounds, programme{groups[op][0], op, ""})
+			continue
+		}
+		for _, class := range classesFor(groups[op]) {
+			rounds = append(rounds, programme{groups[op][0], op, class})
+		}
+	}
+	interval := k.interval
+	if usesProduct(rounds, treatment.LabelDrug) {
+		interval = max(interval, 7)
+		if slices.Contains(list, cause.BroadMite) && len(rounds) == 1 {
+			interval = max(k.interval, 5)
+		}
+	}
+	treated := k.treated
+	if start > 0 && c.any(treatment.Rots) && c.heeds("N72") {
+		treated += interval // the rot is cut meanwhile, and moves one of them
+	}
+	last := start
+	for i, r := range rounds {
+		offset := 0
+		step1 := interval
+		if len(rounds) > 1 {
+			offset, step1 = 7*i, 7*len(rounds) // another product only on a residue a week old
+		}
+		n := 0
+		for day := start + offset; ; day += step1 {
+			if n >= k.least && day-step1 >= start+offset+treated {
+				break
+			}
+			c.spraySit(day, c.sprayOnce(list, r.op, r.class, n == 0 && i == 0))
+			last = max(last, day)
+			n++
+		}
+	}
+	c.lookAfter(list, last, k)
+}
+
+func usesProduct(rounds []programme, op treatment.OperatorID) bool {
+	return slices.ContainsFunc(rounds, func(r programme) bool { return r.op == op })
+}
+
+// tooHot only washes until it is cooler, and says so.
+func (c *composer) tooHot(list []cause.ID, k clock) {
+	c.leave("products", "over 30 °C every product burns: washed on the clock, products when it is cooler")
+	if c.wetOK() || shielded(list) {
+		last := 0
+		for n, day := 0, 0; n < k.least || day-k.interval < k.treated; n, day = n+1, day+k.interval {
+			if day > 0 {
+				c.spraySit(day, c.washing(shielded(list)))
+			}
+			last = day
+		}
+		c.lookAfter(list, last, k)
+		return
+	}
+	c.draft.at(7, rankLook, do(treatment.Look, every(7, fmt.Sprintf("d%d", 7+7*(k.clear/7+1)))))
+}
+
+// spraySit places one spray, with the cup of a bromeliad filled the next day.
+func (c *composer) spraySit(day int, steps []step) {
+	if len(steps) == 0 {
+		return
+	}
+	slot := treatment.Morning
+	if has(steps, treatment.Soap) && (!c.heeds("N66") || !c.heeds("N47") && c.wetNo) {
+		slot = treatment.Evening
+		if !c.heeds("N47") {
+			steps = slices.DeleteFunc(steps, func(s step) bool { return s.Op == treatment.CrownDry })
+		}
+	}
+	c.draft.in(slot, day, rankSpray, treatment.SpraySit, steps...)
+	if c.code == treatment.BR && has(steps, treatment.Soap, treatment.Oil, treatment.LabelDrug) &&
+		!c.any(treatment.Rots) &&
+		!c.has(cause.CupFoul) {
+		c.draft.at(day+1, rankPieces, do(treatment.CupFill, share(0.25), water("low-mineral")))
+	}
+}
+
+// lookAfter looks on after the last treatment until it may be released.
+func (c *composer) lookAfter(list []cause.ID, last int, k clock) {
+	lasting := false
+	for _, p := range list {
+		row, _ := pest.ByCause(string(p))
+		lasting = lasting || row.Lasting
+	}
+	step1, from, words := 7, last+7, ""
+	if lasting {
+		step1, from, words = k.interval, last+k.interval, "spot treatment where one is found"
+		if slices.Contains(list, cause.SoftScale) && len(list) == 1 {
+			from = last + 1
+		}
+	}
+	end := max(last+k.clear, from+2*step1)
+	n := (end - from + step1 - 1) / step1
+	c.draft.at(from, rankLook, do(treatment.Look, every(step1, fmt.Sprintf("d%d", from+n*step1)), note(words)))
+}

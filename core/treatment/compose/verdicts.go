@@ -1,0 +1,439 @@
+package compose
+
+import (
+	"fmt"
+	"slices"
+	"strings"
+
+	"tendermend/core/cause"
+	"tendermend/core/plant"
+	"tendermend/core/treatment"
+)
+
+func dropIf(is bool, why string) verdict { return verdict{do: onlyIf(drop, is), why: why} }
+
+func onlyIf(a action, is bool) action {
+	if is {
+		return a
+	}
+	return fine
+}
+
+// branchable says whether cutting its stem makes it branch.
+func (x *subject) branchable() bool {
+	if x.kind.Branches != "" {
+		return x.kind.Branches == plant.BranchesYes
+	}
+	return !x.is(
+		treatment.MON,
+		treatment.SYM,
+		treatment.DEC,
+		treatment.PA,
+		treatment.CY,
+		treatment.BR,
+		treatment.AP,
+		treatment.FE,
+		treatment.GH,
+		treatment.AC,
+		treatment.RH,
+		treatment.HC,
+		treatment.GE,
+		treatment.BU,
+		treatment.CA,
+	)
+}
+
+var lowOrgans = []string{"rhizome", "corm", "bulb", "crown", "base", ""}
+
+// cuttable says whether a rot cut leaves something that grows.
+func (x *subject) cuttable(s step) bool {
+	if s.Op == treatment.CutRot && slices.Contains(lowOrgans, s.Organ) {
+		pointGone := x.Answers.PointHit.Said && x.Answers.Growths.Or(0) <= 1 &&
+			(x.Answers.Points.Or(0) == 1 || !x.Answers.Points.Known && x.one())
+		return !x.is(treatment.PA, treatment.CY, treatment.AP, treatment.MON) && !pointGone
+	}
+	switch {
+	case x.branches,
+		x.is(treatment.RS, treatment.US, treatment.TS, treatment.CA, treatment.CF, treatment.AV, treatment.WO):
+		return true
+	case x.code == treatment.GE:
+		return s.Organ == "neck" || s.Organ == "stem" || s.Organ == ""
+	case x.code == treatment.MON:
+		return x.Answers.RootsAbove.Or(0) >= 3
+	case x.code == treatment.BR:
+		return x.has(cause.SpentRosette)
+	}
+	return x.kind.Branches != plant.BranchesNo &&
+		(x.branchable() || x.kind.Branches == plant.BranchesCrown && x.is(treatment.JEW, treatment.BEG, treatment.TR, treatment.WV, treatment.IV, treatment.FC, treatment.CV))
+}
+
+var marks = []cause.ID{
+	cause.SunScorch,
+	cause.Edema,
+	cause.SprayInjury,
+	cause.ColdWaterMarks,
+	cause.MesophyllCollapse,
+	cause.Corking,
+	cause.StressColour,
+	cause.LampBurn,
+}
+
+// onlyMarks says whether all that was accepted are marks that do not spread, or
+// harmless.
+func (x *subject) onlyMarks() bool {
+	if len(x.Causes) == 0 || !x.any(marks) {
+		return false
+	}
+	for _, id := range x.Causes {
+		cc, _ := cause.ByID(id)
+		if !cc.Harmless && !slices.Contains(marks, id) {
+			return false
+		}
+	}
+	return true
+}
+
+// divisible says whether enough stays on both sides of a division.
+func (x *subject) divisible(s step) bool {
+	sorted := s.Op == treatment.PartIt && (x.has(cause.Detached) || s.Organ == "pieces" || x.any(treatment.Rots))
+	if sorted {
+		return true
+	}
+	g := x.Answers.Growths
+	soft := s.Organ == "offset" || s.Organ == "keiki" || s.Organ == "leaf" || s.Organ == "pup"
+	if x.one() && !soft && x.code != treatment.GE {
+		return false
+	}
+	if !g.Known {
+		return true
+	}
+	switch {
+	case x.is(treatment.SYM, treatment.DEC) && s.Op == treatment.PartIt:
+		return g.Value >= 6
+	case x.is(treatment.SYM, treatment.DEC):
+		return g.Value >= 4 || s.Organ == "keiki"
+	case s.Op == treatment.PartIt:
+		return g.Value >= 4
+	}
+	return true
+}
+
+func (h *here) thirstyTidy() verdict {
+	if h.rot && h.c.any(treatment.Rots) {
+		return verdict{}
+	}
+	if h.thirsty && h.gate {
+		return verdict{}
+	}
+	if h.thirsty {
+		return verdict{do: drop, why: "it is thirsty: what looks lost comes back"}
+	}
+	return verdict{
+		do:  onlyIf(delay, h.soaked != never && h.day-h.soaked < 4),
+		day: h.soaked + 5,
+		why: "it has only just drunk",
+	}
+}
+
+const mostLeaves = 1.0 / 3
+
+func (h *here) leafLimit() verdict {
+	if h.step.Params.Mush {
+		return verdict{}
+	}
+	taken := 0.0
+	for _, t := range h.taken {
+		if h.day-t.day < 30 {
+			taken += t.share
+		}
+	}
+	want := h.leafShare(h.step.Params)
+	if taken+want <= mostLeaves+1e-9 {
+		return verdict{}
+	}
+	left := mostLeaves - taken
+	if left < 0.05 {
+		return verdict{do: drop, why: "a third of its leaves is off already this month"}
+	}
+	s := h.step
+	s.Params.N, s.Params.Share = treatment.Number{}, num(float64(int(left*20))/20)
+	h.c.leave("remove-leaves", "no more than a third of its leaves in a month")
+	return verdict{do: instead, step: s}
+}
+
+func (h *here) soaking() verdict {
+	s := h.step
+	switch {
+	case s.Params.WetDrops.Known && !h.rot && h.phase() != "resting" && !h.c.has(cause.NoDrainage):
+		return verdict{}
+	case h.rot:
+		return verdict{do: drop, why: "with live rot nothing is soaked"}
+	case h.c.has(cause.NoDrainage) && h.set == never && !has(h.gone, treatment.DrainSaucer):
+		if h.seat == treatment.InPot || h.seat == treatment.InReservoir {
+			return verdict{do: before, step: do(treatment.DrainSaucer)}
+		}
+		return verdict{do: drop, why: "the water has no way out"}
+	case h.c.firstRoots() && !h.gate && s.Op == treatment.Flush:
+		return verdict{do: wait, gate: h.c.ownRoots()}
+	case h.phase() == "resting" && h.c.code != treatment.AP:
+		if s.Op == treatment.Flush && !h.gate {
+			return verdict{do: wait, gate: "first new growth"}
+		}
+		if h.thirsty && !restingDry(h.c.subject) {
+			return verdict{
+				do:   instead,
+				step: do(treatment.ByRule, what("a little: it rests"), water(h.c.betterWater())),
+			}
+		}
+		return verdict{do: drop, why: "it rests"}
+	case s.Op == treatment.Soak && (h.moist == treatment.Wet || h.moist == treatment.Soaked):
+		return verdict{do: drop, why: "the medium is wet"}
+	case s.Op == treatment.Flush && h.c.code == treatment.AP:
+		return verdict{do: drop, why: "it has no medium"}
+	case s.Op == treatment.Flush && s.Every > 0 && h.c.kind.RestKind != "":
+		s.Every, s.Until = 0, "" // once, and again by its look: it would run into its rest
+		return verdict{do: instead, step: s}
+	}
+	return verdict{}
+}
+
+func (h *here) chilled() verdict {
+	if !h.c.has(cause.ColdInjury) || h.day > 1 || h.gate {
+		return verdict{}
+	}
+	switch h.step.Op {
+	case treatment.Temper:
+		return verdict{}
+	case treatment.FeedIt:
+		return verdict{do: wait, gate: "28 d, growing, firm, moist, r 0.25"}
+	case treatment.ByRule:
+		return verdict{}
+	}
+	return verdict{do: delay, day: 3, why: "nothing is watered in the first days after cold"}
+}
+
+// healed is the day on which every open wound has closed.
+func (h *here) healed() int {
+	day := h.day + 1
+	for _, x := range h.wounds {
+		if x.closed || !x.wetted {
+			continue
+		}
+		dry := h.c.stemDry[1]
+		if x.roots {
+			dry = h.c.rootDry[1]
+		}
+		day = max(day, x.day+max(2, dry))
+	}
+	return day
+}
+
+// opposed are pairs of operators that undo each other on one day: the second
+// gives way.
+var opposed = []struct{ first, second []treatment.OperatorID }{
+	{append(ops(treatment.CupFill), medium...), ops(treatment.HoldWater)},
+	{ops(treatment.ShadeIt), ops(treatment.Brighten)},
+	{ops(treatment.HoldFeed), ops(treatment.FeedIt)},
+	{ops(treatment.Isolate, treatment.KeepApart), ops(treatment.Release, treatment.Routine)},
+	{ops(treatment.Predators), poisons},
+}
+
+func (h *here) opposites() verdict {
+	if h.gate {
+		return verdict{}
+	}
+	same := h.sameDay()
+	op := h.step.Op
+	if op == treatment.Air &&
+		slices.ContainsFunc(
+			same,
+			func(s step) bool { return s.Op == treatment.CoverIt && s.Params.Cover == string(plant.CoverClosed) },
+		) {
+		return verdict{do: drop, why: "a closed cover stands; it is aired daily"}
+	}
+	if op == treatment.ByRule && has(same, treatment.HoldWater) && !h.c.thirsty &&
+		h.c.has(cause.Overwatering, cause.Springtail, cause.NoDrainage, cause.BaseRot, cause.BlackRot) &&
+		h.soaked != h.day {
+		return verdict{do: drop, why: "water is held until it is due"}
+	}
+	for _, o := range opposed {
+		if slices.Contains(o.second, op) && has(same, o.first...) {
+			if op == treatment.HoldWater && has(same, treatment.ByRule) &&
+				h.c.has(cause.Overwatering, cause.Springtail, cause.NoDrainage, cause.BaseRot, cause.BlackRot) &&
+				!h.c.thirsty &&
+				!has(
+					same,
+					treatment.Soak,
+					treatment.FirstWater,
+					treatment.BottomWater,
+					treatment.Flush,
+					treatment.CupFill,
+				) {
+				continue // the by-rule gives way
+			}
+			if op == treatment.FeedIt {
+				return verdict{do: wait, gate: "28 d, growing, firm, moist, r 0.25"}
+			}
+			if op == treatment.Brighten {
+				return verdict{do: delay, day: h.day + 14, why: "it stands shaded first"}
+			}
+			return verdict{do: drop, why: fmt.Sprintf("it would undo “%s” of the same day", has1(same, o.first))}
+		}
+	}
+	return verdict{}
+}
+
+func has1(steps []step, list []treatment.OperatorID) string {
+	for _, s := range steps {
+		if slices.Contains(list, s.Op) {
+			o, _ := treatment.OperatorByID(s.Op)
+			return o.Title
+		}
+	}
+	return ""
+}
+
+// sameDay lists all other steps of the day.
+func (h *here) sameDay() (list []step) {
+	for _, s := range h.plans {
+		if !s.dated || s.day != h.s.day {
+			continue
+		}
+		for i, x := range s.steps {
+			if s != h.s || i != h.i {
+				list = append(list, x)
+			}
+		}
+	}
+	return list
+}
+
+func (h *here) brighten() verdict {
+	burnt := h.c.has(cause.SunScorch, cause.LampBurn, cause.SprayInjury)
+	switch {
+	case h.gate:
+		return verdict{}
+	case h.thirsty:
+		return verdict{do: wait, gate: "firm, 14 d"}
+	case h.c.has(cause.HeatStress, cause.ColdInjury, cause.BloomDrain) || burnt && h.day < 14:
+		return verdict{do: wait, gate: "firm, 14 d, growing, no new mark"}
+	case h.lost != never && h.day-h.lost < 14,
+		h.c.root != nil && h.c.sat >= 0 && h.day < h.c.sat+14,
+		h.c.pieces != nil,
+		h.c.neck,
+		h.c.held != "" && h.c.roots < 0.5,
+		h.c.any(treatment.Rots):
+		return verdict{do: wait, gate: "firm, 14 d after the root work"}
+	}
+	return verdict{}
+}
+
+const tankShare = 0.25
+
+func (h *here) feedHow() verdict {
+	s := h.step
+	switch {
+	case h.c.code == treatment.CV:
+		return verdict{do: drop, why: "roots of a carnivore are never fed"}
+	case h.c.code == treatment.BR && s.Params.Share.Or(1) > tankShare:
+		s.Params.Share = num(tankShare)
+		return verdict{do: instead, step: s}
+	case !h.gate && (h.c.any(treatment.Rots) || h.c.has(cause.SunScorch, cause.LampBurn, cause.SprayInjury)):
+		return verdict{do: wait, gate: "28 d, growing, firm, moist, r 0.25"}
+	}
+	return verdict{}
+}
+
+const fedRoots = 0.25
+
+func (h *here) feedWhen() verdict {
+	c := h.c
+	tonic := h.step.Op == treatment.Supplement && strings.Contains(h.step.Params.What, "tonic") &&
+		(c.school == treatment.Rest || c.school == treatment.ClayPot)
+	if tonic {
+		resting := c.resting() || c.has(cause.SaltInjury, cause.ColdInjury, cause.Drought) || c.roots < 0.15
+		return dropIf(resting, "it rests, or could not take it up")
+	}
+	if h.gate {
+		return verdict{}
+	}
+	if h.step.Op == treatment.Supplement && c.code == treatment.CV {
+		return verdict{do: drop, why: "roots of a carnivore are never fed"}
+	}
+	nd := c.Answers.NewcomerDays
+	not := h.roots < fedRoots || h.openWound() || h.rooted != never && h.day-h.rooted < 28 || h.thirsty || h.phase() != "growing" || h.salt && h.day < 56 ||
+		nd.Known && nd.Value+float64(h.day) < newcomerDays || c.has(cause.Drought, cause.SettlingIn, cause.SpentRosette, cause.BloomDrain, cause.ColdInjury) || c.piece ||
+		c.gated ||
+		c.sat >= 0 && (c.root != nil || c.change) ||
+		c.any(treatment.Rots) ||
+		c.limp && h.soaked == never && h.watered == never
+	if not {
+		return verdict{do: wait, gate: "28 d, growing, firm, moist, r 0.25"}
+	}
+	// A repeated feed stops where the kind rests.
+	if h.step.Every > 0 {
+		if end, ok := dayOf(h.step.Until); ok || h.step.Until != "" {
+			if !ok {
+				end = h.day + 84
+			}
+			for d := h.day; d <= end; d++ {
+				if c.phase(d) == "resting" {
+					if d-h.step.Every <= h.day {
+						return verdict{do: wait, gate: "28 d, growing, firm, moist, r 0.25"}
+					}
+					s := h.step
+					s.Until = fmt.Sprintf("d%d", d-1)
+					if s.Until == h.step.Until {
+						return verdict{}
+					}
+					c.leave(string(s.Op), "it ends where the kind's rest begins")
+					return verdict{do: instead, step: s}
+				}
+			}
+		}
+	}
+	return verdict{}
+}
+
+func (h *here) spraying() verdict {
+	c, s := h.c, h.step
+	if s.Op == treatment.Soap && s.Params.Where == "roots" {
+		return dropIf(c.trait(plant.SoapTender, plant.PowderBloom), "its kind does not bear soap")
+	}
+	onLeaves := s.Op != treatment.LabelDrug ||
+		(c.any(treatment.LeafDiseases) || len(c.pests) > 0) && !slices.Contains(below, s.Organ) && s.Organ != "crown"
+	switch {
+	case s.Op == treatment.Soap && c.trait(plant.SoapTender, plant.PowderBloom):
+		return verdict{do: drop, why: "its leaves do not bear soap"}
+	case s.Op == treatment.Oil && c.trait(plant.OilTender, plant.PowderBloom, plant.Fuzzy):
+		return verdict{do: drop, why: "its leaves do not bear oil"}
+	case !onLeaves:
+		return verdict{}
+	case c.airC > 30:
+		return verdict{do: drop, why: "over 30 °C every product burns"}
+	case h.thirsty:
+		return verdict{do: drop, why: "a thirsty plant burns under it"}
+	case h.sun:
+		return verdict{do: before, step: do(treatment.ShadeIt, share(0.4))}
+	case h.soaked != never && h.day-h.soaked < drinkDays:
+		return verdict{do: delay, day: h.soaked + drinkDays, why: "it has only just drunk"}
+	case !h.gate && h.day < drinkDays && (c.has(cause.SunScorch, cause.LampBurn, cause.SprayInjury, cause.HeatStress, cause.ColdInjury)):
+		return verdict{do: delay, day: drinkDays, why: "burnt or chilled leaves bear no product yet"}
+	}
+	return verdict{}
+}
+
+func (h *here) systemic() verdict {
+	c := h.c
+	home := c.Household
+	dry := h.moist == treatment.Dry || h.moist == treatment.Bone || h.moist == treatment.Due
+	switch {
+	case home.Pollinators || home.Edible || c.trait(plant.Edible) || c.Place.Outdoors.Said && c.Answers.Spikes.Or(0) > 0:
+		return verdict{do: drop, why: "bees or food could meet it"}
+	case h.rooted != never && h.watered < h.rooted:
+		return verdict{do: wait, gate: "moist again, after the first water"}
+	case dry && !h.gate && !has(h.gone, medium...):
+		return verdict{do: before, step: do(treatment.ByRule)}
+	}
+	return verdict{}
+}
