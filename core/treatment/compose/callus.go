@@ -74,6 +74,9 @@ func (c *composer) callusSitting(r rootWork) {
 	sitting = append(sitting, do(treatment.Callus, with(func(p *treatment.Params) { p.Days = num(float64(days)) })))
 	sitting = append(sitting, c.bag()...)
 	w, ballCM := c.rescueWidth(head || c.rootless), c.ball(false)
+	if own := c.Answers.RootBallCM; !head && !c.rootless && own.Known && c.heeds("N29") {
+		w = min(w, own.Value+3)
+	}
 	if c.has(cause.PotBound) && !c.rescue() {
 		w = c.boundWidth()
 	}

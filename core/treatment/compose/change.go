@@ -3,6 +3,7 @@ package compose
 import (
 	"math"
 
+	"tendermend/core/cause"
 	"tendermend/core/treatment"
 )
 
@@ -25,6 +26,9 @@ func (c *composer) changeSetup() {
 		c.school = treatment.ClayPot
 		w := min(c.ball(false)+2.5, c.Answers.PotWidthCM.Or(99))
 		w = math.Floor(w)
+		if c.has(cause.PotBound) && !c.rescue() {
+			w = c.boundWidth()
+		}
 		set = setting{treatment.SetReservoir, []step{do(treatment.BakeGrit), c.clayPot(w)}, w}
 	}
 	c.plan.School = c.school

@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"slices"
 	"strings"
+	"time"
 
 	"tendermend/core/cause"
 	"tendermend/core/treatment"
@@ -18,6 +19,7 @@ func (c *composer) finish() {
 	list = c.mend(list)
 	list = fedLast(c.settled(list))
 	estimate(list)
+	c.unready(list)
 	c.forgone(list)
 	for _, s := range list {
 		s.steps = tidy(s.steps)
@@ -128,6 +130,32 @@ func lasting(op treatment.OperatorID) bool {
 		return true
 	}
 	return false
+}
+
+// unready adds to the gate of a root sitting what it must wait for besides, by
+// the time at which its gate may open.
+func (c *composer) unready(list []*sit) {
+	if c.overrides() {
+		return
+	}
+	drunk := false
+	for _, s := range list {
+		if !s.dated && has(s.steps, treatment.Unpot) {
+			phase := c.phase(s.day)
+			still := c.orchid && phase != "growing" && phase != "waking" && !c.tips && !c.has(cause.MossSmothered, cause.Detached)
+			if still && c.heeds("N20") && !strings.Contains(s.gate, "tip") && !strings.Contains(s.gate, "growth") {
+				s.gate += "; a tip seen, growth begun"
+			}
+			winter := among(c.month(s.day), time.November, time.December, time.January, time.February)
+			if winter && c.is(treatment.WO, treatment.PA) && c.heeds("N20") && !strings.Contains(s.gate, "season") {
+				s.gate += "; repot season: spring"
+			}
+			if c.thirsty && !drunk && c.heeds("N23") && !c.rotsBelow() && !strings.Contains(s.gate, "firm") {
+				s.gate += "; firm for a day"
+			}
+		}
+		drunk = drunk || has(s.steps, medium...)
+	}
 }
 
 // forgone says why nothing reaches a pest, where every product was left out.

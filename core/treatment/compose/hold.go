@@ -113,6 +113,12 @@ func (c *composer) unsure() bool {
 	return slices.ContainsFunc(hurt, func(id cause.ID) bool { return c.Rivals[id] >= rivalry && !c.has(id) })
 }
 
+// rotAsks says whether rot is what the roots are worked on for.
+func (c *composer) rotAsks() bool {
+	return c.root != nil &&
+		slices.ContainsFunc(c.asks, func(id cause.ID) bool { return slices.Contains(treatment.Rots, id) })
+}
+
 // overrides says whether the root sitting cannot wait, whatever holds it.
 func (c *composer) overrides() bool {
 	rot := c.rotLives && c.heeds("N83") &&
@@ -250,7 +256,7 @@ func (c *composer) preWater() {
 // drink soaks what is thirsty and has no recipe of its own for it; at rest a
 // dry kind is only looked at, and others get a little by their rule.
 func (c *composer) drink() {
-	if !c.thirsty || c.rotsBelow() || c.has(cause.Drought, cause.MediumRepels) || c.pieces != nil && c.piece {
+	if !c.thirsty || c.rotsBelow() || c.has(cause.Drought, cause.MediumRepels) || c.pieces != nil && c.piece && !c.change {
 		return
 	}
 	switch {
@@ -258,6 +264,8 @@ func (c *composer) drink() {
 		c.add(plain{day: 3, step: do(treatment.Look, every(7, "growth"), note("at rest: only look"))})
 	case c.resting():
 		c.add(plain{day: 0, step: do(treatment.ByRule, what("a little: it rests"))})
+	case c.has(cause.NoDrainage): // what is poured in does not come out again
+		c.add(plain{day: 0, step: do(treatment.FirstWater, how("light"))})
 	case c.code == treatment.BR:
 		c.add(plain{day: 0, step: do(treatment.CupFill, share(0.25), water("low-mineral"))})
 		c.add(plain{day: 0, step: do(treatment.FirstWater, how("light"))})

@@ -17,7 +17,7 @@ func (c *composer) tops() {
 		if c.thirsty && !c.leaf.mush {
 			day = max(day, drinkDays)
 		}
-		if day > 0 && c.rotLives && c.heeds("N83") && c.root == nil && c.crown == nil && c.pieces == nil && !c.neck {
+		if day > 0 && c.rotLives && c.heeds("N83") && !c.rotAsks() && c.crown == nil && !c.neck {
 			c.leave(
 				string(treatment.RemoveLeaves),
 				"rot or a wilt is open that is not cut: nothing else is cut until it has stopped",

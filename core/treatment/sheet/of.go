@@ -235,13 +235,13 @@ func dated(s treatment.Situation, p treatment.Plan, ids [][]string) Plan {
 			Name: sittingNames[sit.Kind],
 			On:   on,
 			Slot: sit.Slot,
-			Gate: sit.Gate,
+			Gate: SayGate(sit.Gate),
 			Held: heldIn(sit.Held),
 			Stop: stops[sit.Kind],
 		}
 		for k, x := range sit.Steps {
 			st := step(s, x, ids[i][k])
-			st.Sitting, st.On, st.Gate = head.N, on, sit.Gate
+			st.Sitting, st.On, st.Gate = head.N, on, SayGate(sit.Gate)
 			if t, ok := pests[[2]int{i, k}]; ok {
 				st.Pest = &t
 			}
