@@ -329,6 +329,10 @@ var prone = map[treatment.RuleID]func(*treatment.Situation){
 		s.Kind, s.Habit, s.Choices.Drug = "nephrolepis-exaltata", "", "copper"
 		accepting(cause.SoftRot)(s)
 	},
+	"N61": func(s *treatment.Situation) {
+		s.Answers.Limp, s.Answers.Moist = treatment.False, treatment.Dry
+		s.Causes = append(s.Causes, cause.NitrogenLow)
+	},
 	"N70": accepting(cause.RootMealybug), "N74": func(s *treatment.Situation) { s.Choices.Also = "earth" },
 	"N75": func(s *treatment.Situation) { s.Choices.RootRinse, s.Choices.PeroxidePct = "peroxide", treatment.N(12) },
 	"N76": func(s *treatment.Situation) {

@@ -289,10 +289,11 @@ func (c *composer) also() {
 			c.leave(word, "nothing accepted asks for it")
 			continue
 		}
-		if op.ID == treatment.Earth && c.heeds("N67") && !slices.ContainsFunc(c.Causes, func(id cause.ID) bool {
-			foe, ok := treatment.FoeOf(id)
-			return ok && id != cause.Springtail && slices.Contains(foe.Reached, treatment.Earth)
-		}) {
+		pests := slices.ContainsFunc(c.Causes, func(id cause.ID) bool {
+			_, ok := treatment.FoeOf(id)
+			return ok && id != cause.Springtail
+		})
+		if op.ID == treatment.Earth && c.heeds("N67") && !pests && (c.any(treatment.LeafDiseases) || c.has(cause.Virus)) {
 			c.leave(word, "it reaches nothing that does harm here")
 			continue
 		}
