@@ -72,7 +72,7 @@ func TestRescueFromTheDoorToTheFirstStagePassed(t *testing.T) {
 
 	p.see("Root rot")
 	p.fill("Live root ball, width", "7")
-	p.see("pot of 10 cm")
+	p.see("pot of 9.5 cm")
 	p.click(by("button", "Take up this plan"))
 	p.until(`/of \d+ steps to do/.test(document.body.innerText)`)
 	steps := eval[int](p, `Number(document.body.innerText.match(/of (\d+) steps to do/)[1])`)
