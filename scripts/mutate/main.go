@@ -40,6 +40,7 @@ func main() {
 	seed := flag.Uint64("seed", 1, "of the choice of mutants")
 	dir := flag.String("dir", "core/treatment", "where")
 	again := flag.String("again", "", "a file with lines of an earlier run: only those that lived there")
+	quick := flag.Bool("quick", false, "without the sweep: more of them live")
 	side := flag.Int("parallel", 2, "mutants side by side")
 	flag.Parse()
 	places, err := find(*dir, nil)
@@ -64,6 +65,11 @@ func main() {
 		}
 		chosen = slices.DeleteFunc(chosen, func(m mutant) bool { return !strings.Contains(string(raw), "lived "+m.says+"\n") })
 	}
+	if *quick {
+		stages = stages[:1]
+	}
+	shuffled := rand.New(rand.NewPCG(*seed, 2))
+	shuffled.Shuffle(len(chosen), func(i, j int) { chosen[i], chosen[j] = chosen[j], chosen[i] })
 	var lived, unbuilt []string
 	var mu sync.Mutex
 	var wg sync.WaitGroup
