@@ -76,7 +76,7 @@ func lines(t *testing.T, s treatment.Situation, p treatment.Plan) string {
 		for _, x := range z.Steps {
 			raw, err := json.Marshal(x.Params)
 			require.NoError(t, err)
-			fmt.Fprintf(&b, " %s %s", x.Op, raw)
+			fmt.Fprintf(&b, "\n  %s %s | %s | %v %v", x.Op, raw, x.Words, x.Materials, x.Cautions)
 			if x.Every > 0 {
 				fmt.Fprintf(&b, "/%d to %s", x.Every, x.Until)
 			}
