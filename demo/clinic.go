@@ -17,8 +17,11 @@ func Load(ctx context.Context, s *store.Store, today day.Day) (loaded bool, err 
 	if _, err := s.UserByEmail(ctx, Email); !errors.Is(err, store.ErrNotFound) {
 		return false, err
 	}
-	account, err := s.CreateAccount(ctx, store.NewAccount{Email: Email, Name: "Ilse", Password: Password, CollectionName: "Ferry terminal clinic",
-		CollectionID: id("collection"), UserID: id("user")})
+	account, err := s.CreateAccount(
+		ctx,
+		store.NewAccount{Email: Email, Name: "Ilse", Password: Password, CollectionName: "Ferry terminal clinic",
+			CollectionID: id("collection"), UserID: id("user")},
+	)
 	if err != nil {
 		return false, err
 	}

@@ -10,11 +10,38 @@ import (
 // Foliage plants: re-rooted, revived, moved into a better place.
 
 func monstera(c *clinic) {
-	h := c.arrive(171, "Ticket hall", record.Arrived{Label: "T-021", Name: "Monstera behind the ticket desk", Profile: "monstera-adansonii", Habit: "aroid-vine",
-		From: "an office that moved", Price: p(0.0), Packing: record.Unpacked, PotWidthCM: p(21.0), PotDepthCM: p(19.0), Medium: "dense peat", Leaves: p(11), Growths: p(2)})
+	h := c.arrive(
+		171,
+		"Ticket hall",
+		record.Arrived{
+			Label:      "T-021",
+			Name:       "Monstera behind the ticket desk",
+			Profile:    "monstera-adansonii",
+			Habit:      "aroid-vine",
+			From:       "an office that moved",
+			Price:      p(0.0),
+			Packing:    record.Unpacked,
+			PotWidthCM: p(21.0),
+			PotDepthCM: p(19.0),
+			Medium:     "dense peat",
+			Leaves:     p(11),
+			Growths:    p(2),
+		},
+	)
 	h.begin(sim.Spec{LeafMM: 190, Roots: 0.3, Reserves: 0.6, Water: 0.95, Rot: 0.5, Vigour: 0.85})
-	h.examine(171, []string{"leaf.yellow-many-fast", "leaf.drooping", "med.wet-long", "med.dense", "root.smell", "root.mushy", "care.water-often"},
-		[]string{"pest.cotton", "pest.webbing", "med.dry-through", "stem.soft-brown"})
+	h.examine(
+		171,
+		[]string{
+			"leaf.yellow-many-fast",
+			"leaf.drooping",
+			"med.wet-long",
+			"med.dense",
+			"root.smell",
+			"root.mushy",
+			"care.water-often",
+		},
+		[]string{"pest.cotton", "pest.webbing", "med.dry-through", "stem.soft-brown"},
+	)
 	h.accept(171, "root-rot", "pot-too-big")
 	h.plan(170, sheet.Answers{RootBallCM: p(9.0), LiveRoots: p(6), RootWash: "peroxide"})
 	h.carryOut(170)
@@ -33,10 +60,30 @@ func monstera(c *clinic) {
 // philodendron stands still: a pot too warm and dry over the boiler, nobody
 // looked below.
 func philodendron(c *clinic) {
-	h := c.arrive(150, "Boiler corner", record.Arrived{Label: "T-009", Name: "Philodendron on the timetable board", Profile: "philodendron-hederaceum", Habit: "aroid-vine",
-		From: "the café next door", Price: p(0.0), Packing: record.Unpacked, PotWidthCM: p(15.0), PotDepthCM: p(13.0), Medium: "peat mix", Leaves: p(14), Growths: p(3)})
+	h := c.arrive(
+		150,
+		"Boiler corner",
+		record.Arrived{
+			Label:      "T-009",
+			Name:       "Philodendron on the timetable board",
+			Profile:    "philodendron-hederaceum",
+			Habit:      "aroid-vine",
+			From:       "the café next door",
+			Price:      p(0.0),
+			Packing:    record.Unpacked,
+			PotWidthCM: p(15.0),
+			PotDepthCM: p(13.0),
+			Medium:     "peat mix",
+			Leaves:     p(14),
+			Growths:    p(3),
+		},
+	)
 	h.begin(sim.Spec{LeafMM: 95, Roots: 0.25, Reserves: 0.6, Water: 0.9, Rot: 0.4, Vigour: 1.25, Still: 60})
-	h.examine(150, []string{"root.mushy", "leaf.yellow-many-fast", "med.wet-long", "root.smell"}, []string{"pest.cotton", "med.dry-through"})
+	h.examine(
+		150,
+		[]string{"root.mushy", "leaf.yellow-many-fast", "med.wet-long", "root.smell"},
+		[]string{"pest.cotton", "med.dry-through"},
+	)
 	h.accept(150, "root-rot")
 	h.plan(150, sheet.Answers{RootBallCM: p(7.0), LiveRoots: p(5), RootWash: "soap"})
 	h.carryOut(150)
@@ -44,17 +91,41 @@ func philodendron(c *clinic) {
 	h.life.plant.LoseRoots(0.3)
 	h.potted(150, 9.5, 8.5, "equal parts of soil, perlite and bark")
 	h.live(12)
-	h.examine(12, []string{"new.none-in-season", "root.no-tips"}, []string{"root.smell", "leaf.drooping", "pest.cotton", "med.wet-long", "med.dry-through"})
+	h.examine(
+		12,
+		[]string{"new.none-in-season", "root.no-tips"},
+		[]string{"root.smell", "leaf.drooping", "pest.cotton", "med.wet-long", "med.dry-through"},
+	)
 	h.accept(12, "root-rot")
 	h.live(0)
 }
 
 func haworthia(c *clinic) {
-	h := c.arrive(74, "Stair landing", record.Arrived{Label: "S-002", Name: "Haworthia from the wheelhouse", Profile: "haworthia-attenuata", Habit: "succulent-rosette",
-		From: "left on the quay", Price: p(0.0), Packing: record.Unpacked, PotWidthCM: p(9.0), PotDepthCM: p(8.0), Medium: "gritty", Leaves: p(24), Growths: p(2)})
+	h := c.arrive(
+		74,
+		"Stair landing",
+		record.Arrived{
+			Label:      "S-002",
+			Name:       "Haworthia from the wheelhouse",
+			Profile:    "haworthia-attenuata",
+			Habit:      "succulent-rosette",
+			From:       "left on the quay",
+			Price:      p(0.0),
+			Packing:    record.Unpacked,
+			PotWidthCM: p(9.0),
+			PotDepthCM: p(8.0),
+			Medium:     "gritty",
+			Leaves:     p(24),
+			Growths:    p(2),
+		},
+	)
 	h.begin(sim.Spec{LeafMM: 70, Roots: 0.9, Reserves: 0.9, Water: 0.4, Vigour: 1})
 	h.life.every = 30
-	h.examine(74, []string{"leaf.scorch-sunside", "course.one-side", "care.sun-jump", "new.clean", "course.sudden"}, []string{"course.spreading", "leaf.powder-white", "pest.cotton"})
+	h.examine(
+		74,
+		[]string{"leaf.scorch-sunside", "course.one-side", "care.sun-jump", "new.clean", "course.sudden"},
+		[]string{"course.spreading", "leaf.powder-white", "pest.cotton"},
+	)
 	h.accept(74, "sun-scorch")
 	h.plan(74, sheet.Answers{})
 	h.check(73, "marked-leaves", 5)
@@ -66,10 +137,30 @@ func haworthia(c *clinic) {
 }
 
 func maranta(c *clinic) {
-	h := c.arrive(205, "Ticket hall", record.Arrived{Label: "T-003", Name: "Maranta of the lost-property office", Profile: "maranta-leuconeura", Habit: "rhizomatous-foliage",
-		From: "lost property", Price: p(0.0), Packing: record.WeeksInBox, PotWidthCM: p(13.0), PotDepthCM: p(11.0), Medium: "dry peat", Leaves: p(16), Growths: p(4)})
+	h := c.arrive(
+		205,
+		"Ticket hall",
+		record.Arrived{
+			Label:      "T-003",
+			Name:       "Maranta of the lost-property office",
+			Profile:    "maranta-leuconeura",
+			Habit:      "rhizomatous-foliage",
+			From:       "lost property",
+			Price:      p(0.0),
+			Packing:    record.WeeksInBox,
+			PotWidthCM: p(13.0),
+			PotDepthCM: p(11.0),
+			Medium:     "dry peat",
+			Leaves:     p(16),
+			Growths:    p(4),
+		},
+	)
 	h.begin(sim.Spec{LeafMM: 110, Roots: 0.7, Reserves: 0.6, Water: 0.01, Vigour: 1.3})
-	h.examine(205, []string{"med.dry-through", "leaf.curled-in", "leaf.drooping", "leaf.crisp", "med.repels"}, []string{"root.smell", "stem.soft-brown", "pest.webbing"})
+	h.examine(
+		205,
+		[]string{"med.dry-through", "leaf.curled-in", "leaf.drooping", "leaf.crisp", "med.repels"},
+		[]string{"root.smell", "stem.soft-brown", "pest.webbing"},
+	)
 	h.accept(205, "drought", "medium-repels")
 	h.plan(205, sheet.Answers{})
 	h.soak(205)
@@ -79,10 +170,30 @@ func maranta(c *clinic) {
 }
 
 func nephrolepis(c *clinic) {
-	h := c.arrive(4, "Ticket hall", record.Arrived{Label: "T-031", Name: "Sword fern from the barber's", Profile: "nephrolepis-exaltata", Habit: "fern",
-		From: "the barber across the quay", Price: p(0.0), Packing: record.Unpacked, PotWidthCM: p(17.0), PotDepthCM: p(15.0), Medium: "peat", Leaves: p(40), Growths: p(1)})
+	h := c.arrive(
+		4,
+		"Ticket hall",
+		record.Arrived{
+			Label:      "T-031",
+			Name:       "Sword fern from the barber's",
+			Profile:    "nephrolepis-exaltata",
+			Habit:      "fern",
+			From:       "the barber across the quay",
+			Price:      p(0.0),
+			Packing:    record.Unpacked,
+			PotWidthCM: p(17.0),
+			PotDepthCM: p(15.0),
+			Medium:     "peat",
+			Leaves:     p(40),
+			Growths:    p(1),
+		},
+	)
 	h.begin(sim.Spec{LeafMM: 260, Roots: 0.8, Reserves: 0.6, Water: 0.01, Vigour: 1})
-	h.examine(4, []string{"med.dry-through", "leaf.drooping", "leaf.crisp", "leaf.edges-brown", "care.water-missed"}, []string{"pest.scale-bumps", "root.smell"})
+	h.examine(
+		4,
+		[]string{"med.dry-through", "leaf.drooping", "leaf.crisp", "leaf.edges-brown", "care.water-missed"},
+		[]string{"pest.scale-bumps", "root.smell"},
+	)
 	h.accept(4, "drought")
 	h.plan(4, sheet.Answers{})
 	h.soak(4)
@@ -90,11 +201,31 @@ func nephrolepis(c *clinic) {
 }
 
 func pothos(c *clinic) {
-	h := c.arrive(240, "Ticket hall", record.Arrived{Label: "T-001", Name: "Pothos over the departures board", Profile: "epipremnum-aureum", Habit: "aroid-vine",
-		From: "came with the building", Price: p(0.0), Packing: record.Unpacked, PotWidthCM: p(20.0), PotDepthCM: p(18.0), Medium: "old peat", Leaves: p(52), Growths: p(6)})
+	h := c.arrive(
+		240,
+		"Ticket hall",
+		record.Arrived{
+			Label:      "T-001",
+			Name:       "Pothos over the departures board",
+			Profile:    "epipremnum-aureum",
+			Habit:      "aroid-vine",
+			From:       "came with the building",
+			Price:      p(0.0),
+			Packing:    record.Unpacked,
+			PotWidthCM: p(20.0),
+			PotDepthCM: p(18.0),
+			Medium:     "old peat",
+			Leaves:     p(52),
+			Growths:    p(6),
+		},
+	)
 	h.begin(sim.Spec{LeafMM: 110, Leaves: 22, Roots: 0.8, Reserves: 0.7, Water: 0.01, Vigour: 1.2})
 	h.life.every = 40
-	h.examine(240, []string{"med.dry-through", "leaf.curled-in", "leaf.yellow-many-fast", "care.water-missed"}, []string{"root.smell", "pest.cotton"})
+	h.examine(
+		240,
+		[]string{"med.dry-through", "leaf.curled-in", "leaf.yellow-many-fast", "care.water-missed"},
+		[]string{"root.smell", "pest.cotton"},
+	)
 	h.accept(240, "drought")
 	h.plan(240, sheet.Answers{})
 	h.soak(240)
@@ -106,10 +237,30 @@ func pothos(c *clinic) {
 }
 
 func peaceLily(c *clinic) {
-	h := c.arrive(47, "Ticket hall", record.Arrived{Label: "T-027", Name: "Peace lily under the stairs", Profile: "spathiphyllum-wallisii", Habit: "aroid-clump",
-		From: "waiting room", Price: p(0.0), Packing: record.Unpacked, PotWidthCM: p(16.0), PotDepthCM: p(14.0), Medium: "peat mix", Leaves: p(21), Growths: p(5)})
+	h := c.arrive(
+		47,
+		"Ticket hall",
+		record.Arrived{
+			Label:      "T-027",
+			Name:       "Peace lily under the stairs",
+			Profile:    "spathiphyllum-wallisii",
+			Habit:      "aroid-clump",
+			From:       "waiting room",
+			Price:      p(0.0),
+			Packing:    record.Unpacked,
+			PotWidthCM: p(16.0),
+			PotDepthCM: p(14.0),
+			Medium:     "peat mix",
+			Leaves:     p(21),
+			Growths:    p(5),
+		},
+	)
 	h.begin(sim.Spec{LeafMM: 210, Roots: 0.7, Reserves: 0.6, Water: 0.6, Vigour: 0.8})
-	h.examine(46, []string{"place.low-light", "leaf.stretched", "leaf.dark-floppy", "course.slow", "leaf.small-new"}, []string{"root.smell", "pest.webbing", "med.wet-long"})
+	h.examine(
+		46,
+		[]string{"place.low-light", "leaf.stretched", "leaf.dark-floppy", "course.slow", "leaf.small-new"},
+		[]string{"root.smell", "pest.webbing", "med.wet-long"},
+	)
 	h.accept(46, "low-light")
 	h.plan(46, sheet.Answers{})
 	h.meter(46, 700, 8, 17, 22, 45)
@@ -121,10 +272,30 @@ func peaceLily(c *clinic) {
 }
 
 func inchPlant(c *clinic) {
-	h := c.arrive(130, "Quay deck", record.Arrived{Label: "T-018", Name: "Inch plant cuttings in a mug", Profile: "tradescantia-zebrina", Habit: "soft-trailer",
-		From: "trimmings from the landing", Price: p(0.0), Packing: record.Unpacked, PotWidthCM: p(9.0), PotDepthCM: p(9.0), Medium: "potting soil", Leaves: p(30), Growths: p(8)})
+	h := c.arrive(
+		130,
+		"Quay deck",
+		record.Arrived{
+			Label:      "T-018",
+			Name:       "Inch plant cuttings in a mug",
+			Profile:    "tradescantia-zebrina",
+			Habit:      "soft-trailer",
+			From:       "trimmings from the landing",
+			Price:      p(0.0),
+			Packing:    record.Unpacked,
+			PotWidthCM: p(9.0),
+			PotDepthCM: p(9.0),
+			Medium:     "potting soil",
+			Leaves:     p(30),
+			Growths:    p(8),
+		},
+	)
 	h.begin(sim.Spec{LeafMM: 55, Leaves: 18, Roots: 0.8, Reserves: 0.6, Water: 0.6, Vigour: 1.4})
-	h.examine(129, []string{"leaf.stretched", "stem.bare", "place.low-light"}, []string{"pest.webbing", "med.wet-long"})
+	h.examine(
+		129,
+		[]string{"leaf.stretched", "stem.bare", "place.low-light"},
+		[]string{"pest.webbing", "med.wet-long"},
+	)
 	h.accept(129, "low-light")
 	h.plan(129, sheet.Answers{})
 	h.live(90)
@@ -134,10 +305,30 @@ func inchPlant(c *clinic) {
 
 // deliciosa is the second rot of the office that moved, further on than the first.
 func deliciosa(c *clinic) {
-	h := c.arrive(232, "Ticket hall", record.Arrived{Label: "T-005", Name: "Big Monstera of the customs officer", Profile: "monstera-deliciosa", Habit: "aroid-vine",
-		From: "the customs officer's hall", Price: p(20.0), Packing: record.Unpacked, PotWidthCM: p(27.0), PotDepthCM: p(24.0), Medium: "dense peat", Leaves: p(7), Growths: p(1)})
+	h := c.arrive(
+		232,
+		"Ticket hall",
+		record.Arrived{
+			Label:      "T-005",
+			Name:       "Big Monstera of the customs officer",
+			Profile:    "monstera-deliciosa",
+			Habit:      "aroid-vine",
+			From:       "the customs officer's hall",
+			Price:      p(20.0),
+			Packing:    record.Unpacked,
+			PotWidthCM: p(27.0),
+			PotDepthCM: p(24.0),
+			Medium:     "dense peat",
+			Leaves:     p(7),
+			Growths:    p(1),
+		},
+	)
 	h.begin(sim.Spec{LeafMM: 310, Roots: 0.35, Reserves: 0.6, Water: 0.95, Rot: 0.5, Vigour: 1.25})
-	h.examine(232, []string{"leaf.yellow-many-fast", "med.wet-long", "root.mushy", "root.smell", "pot.oversize"}, []string{"pest.cotton", "stem.soft-brown", "med.dry-through"})
+	h.examine(
+		232,
+		[]string{"leaf.yellow-many-fast", "med.wet-long", "root.mushy", "root.smell", "pot.oversize"},
+		[]string{"pest.cotton", "stem.soft-brown", "med.dry-through"},
+	)
 	h.accept(232, "root-rot")
 	h.plan(231, sheet.Answers{RootBallCM: p(12.0), LiveRoots: p(8), RootWash: "soap"})
 	h.life.plant.Treat()
@@ -149,10 +340,30 @@ func deliciosa(c *clinic) {
 
 // syngonium was mended and is kept under watch.
 func syngonium(c *clinic) {
-	h := c.arrive(140, "Stair landing", record.Arrived{Label: "T-013", Name: "Arrowhead on the banister", Profile: "syngonium-podophyllum", Habit: "aroid-vine",
-		From: "the landing's old tenant", Price: p(0.0), Packing: record.Unpacked, PotWidthCM: p(12.0), PotDepthCM: p(11.0), Medium: "peat mix", Leaves: p(12), Growths: p(3)})
+	h := c.arrive(
+		140,
+		"Stair landing",
+		record.Arrived{
+			Label:      "T-013",
+			Name:       "Arrowhead on the banister",
+			Profile:    "syngonium-podophyllum",
+			Habit:      "aroid-vine",
+			From:       "the landing's old tenant",
+			Price:      p(0.0),
+			Packing:    record.Unpacked,
+			PotWidthCM: p(12.0),
+			PotDepthCM: p(11.0),
+			Medium:     "peat mix",
+			Leaves:     p(12),
+			Growths:    p(3),
+		},
+	)
 	h.begin(sim.Spec{LeafMM: 120, Roots: 0.8, Reserves: 0.6, Water: 0.7, Vigour: 1.3})
-	h.examine(140, []string{"leaf.tips-brown", "place.dry-air", "leaf.edges-brown", "new.clean"}, []string{"pest.webbing", "root.smell", "med.crust"})
+	h.examine(
+		140,
+		[]string{"leaf.tips-brown", "place.dry-air", "leaf.edges-brown", "new.clean"},
+		[]string{"pest.webbing", "root.smell", "med.crust"},
+	)
 	h.accept(140, "dry-air")
 	h.plan(140, sheet.Answers{})
 	h.live(52)
@@ -164,11 +375,31 @@ func syngonium(c *clinic) {
 
 // calathea was drowned and lost; the lesson stands in its record.
 func calathea(c *clinic) {
-	h := c.arrive(88, "Ticket hall", record.Arrived{Label: "T-023", Name: "Calathea of the night porter", Profile: "calathea-orbifolia", Habit: "rhizomatous-foliage",
-		From: "the night porter", Price: p(7.0), Packing: record.PackedWet, PotWidthCM: p(14.0), PotDepthCM: p(12.0), Medium: "soaked peat", Leaves: p(9), Growths: p(2)})
+	h := c.arrive(
+		88,
+		"Ticket hall",
+		record.Arrived{
+			Label:      "T-023",
+			Name:       "Calathea of the night porter",
+			Profile:    "calathea-orbifolia",
+			Habit:      "rhizomatous-foliage",
+			From:       "the night porter",
+			Price:      p(7.0),
+			Packing:    record.PackedWet,
+			PotWidthCM: p(14.0),
+			PotDepthCM: p(12.0),
+			Medium:     "soaked peat",
+			Leaves:     p(9),
+			Growths:    p(2),
+		},
+	)
 	h.begin(sim.Spec{LeafMM: 180, Roots: 0.15, Reserves: 0.2, Water: 1, Rot: 0.8, Vigour: 0.6})
 	h.life.stop = true
-	h.examine(88, []string{"root.mushy", "root.smell", "stem.soft-brown", "leaf.drooping", "med.wet-long"}, []string{"pest.webbing", "med.dry-through"})
+	h.examine(
+		88,
+		[]string{"root.mushy", "root.smell", "stem.soft-brown", "leaf.drooping", "med.wet-long"},
+		[]string{"pest.webbing", "med.dry-through"},
+	)
 	h.accept(88, "root-rot", "base-rot")
 	h.plan(88, sheet.Answers{RootBallCM: p(4.0), LiveRoots: p(2), RootWash: "peroxide"})
 	h.live(70)
@@ -180,8 +411,24 @@ func calathea(c *clinic) {
 
 // hoya is a cutting from the landing, rooting under a bag.
 func hoya(c *clinic) {
-	h := c.arrive(64, "Boiler corner", record.Arrived{Label: "T-025", Name: "Wax vine, snapped at the rail", Profile: "hoya-carnosa", Habit: "wax-vine",
-		From: "snapped when a trunk was moved", Price: p(0.0), Packing: record.Unpacked, PotWidthCM: p(8.0), PotDepthCM: p(8.0), Medium: "half soil, half bark", Leaves: p(6), Growths: p(1)})
+	h := c.arrive(
+		64,
+		"Boiler corner",
+		record.Arrived{
+			Label:      "T-025",
+			Name:       "Wax vine, snapped at the rail",
+			Profile:    "hoya-carnosa",
+			Habit:      "wax-vine",
+			From:       "snapped when a trunk was moved",
+			Price:      p(0.0),
+			Packing:    record.Unpacked,
+			PotWidthCM: p(8.0),
+			PotDepthCM: p(8.0),
+			Medium:     "half soil, half bark",
+			Leaves:     p(6),
+			Growths:    p(1),
+		},
+	)
 	h.begin(sim.Spec{LeafMM: 60, Roots: 0.02, Reserves: 0.7, Water: 0.5, Lag: 13, Every: 4, RootMM: 1.3, Vigour: 1})
 	h.examine(64, []string{"stem.severed", "course.sudden"}, []string{"root.mushy", "pest.cotton", "stem.soft-brown"})
 	h.accept(64, "detached")
@@ -192,10 +439,18 @@ func hoya(c *clinic) {
 
 // lyrata dropped leaves in a draught and shows it by its new ones.
 func lyrata(c *clinic) {
-	h := c.arrive(110, "Ticket hall", record.Arrived{Label: "W-002", Name: "Fiddle fig beside the door", Profile: "ficus-lyrata", Habit: "woody",
-		From: "the ferry company", Price: p(10.0), Packing: record.PackedCold, PotWidthCM: p(22.0), PotDepthCM: p(20.0), Medium: "loam mix", Leaves: p(15), Growths: p(1)})
+	h := c.arrive(
+		110,
+		"Ticket hall",
+		record.Arrived{Label: "W-002", Name: "Fiddle fig beside the door", Profile: "ficus-lyrata", Habit: "woody",
+			From: "the ferry company", Price: p(10.0), Packing: record.PackedCold, PotWidthCM: p(22.0), PotDepthCM: p(20.0), Medium: "loam mix", Leaves: p(15), Growths: p(1)},
+	)
 	h.begin(sim.Spec{LeafMM: 240, Roots: 0.8, Reserves: 0.7, Water: 0.6, Vigour: 1.2})
-	h.examine(110, []string{"leaf.dropping-fast", "place.draught", "course.sudden", "leaf.edges-brown"}, []string{"med.wet-long", "med.dry-through", "pest.scale-bumps"})
+	h.examine(
+		110,
+		[]string{"leaf.dropping-fast", "place.draught", "course.sudden", "leaf.edges-brown"},
+		[]string{"med.wet-long", "med.dry-through", "pest.scale-bumps"},
+	)
 	h.accept(110, "draught")
 	h.plan(110, sheet.Answers{})
 	h.live(0)
@@ -203,10 +458,43 @@ func lyrata(c *clinic) {
 
 // aglaonema is rot and mealybugs at once: two tracks side by side.
 func aglaonema(c *clinic) {
-	h := c.arrive(52, "Customs cage", record.Arrived{Label: "T-028", Name: "Aglaonema with two troubles", Profile: "aglaonema-commutatum", Habit: "aroid-clump",
-		From: "a shop that closed", Price: p(3.0), Packing: record.PackedWet, PotWidthCM: p(14.0), PotDepthCM: p(12.0), Medium: "soaked peat", Leaves: p(13), Growths: p(3), Isolated: true})
-	h.begin(sim.Spec{LeafMM: 160, Roots: 0.25, Reserves: 0.6, Water: 0.9, Rot: 0.45, Pest: "mealybug", Pests: 0.3, WarmC: 22, Vigour: 1.1})
-	h.examine(52, []string{"root.mushy", "root.smell", "med.wet-long", "pest.cotton", "leaf.sticky"}, []string{"pest.webbing", "stem.soft-brown", "med.dry-through"})
+	h := c.arrive(
+		52,
+		"Customs cage",
+		record.Arrived{
+			Label:      "T-028",
+			Name:       "Aglaonema with two troubles",
+			Profile:    "aglaonema-commutatum",
+			Habit:      "aroid-clump",
+			From:       "a shop that closed",
+			Price:      p(3.0),
+			Packing:    record.PackedWet,
+			PotWidthCM: p(14.0),
+			PotDepthCM: p(12.0),
+			Medium:     "soaked peat",
+			Leaves:     p(13),
+			Growths:    p(3),
+			Isolated:   true,
+		},
+	)
+	h.begin(
+		sim.Spec{
+			LeafMM:   160,
+			Roots:    0.25,
+			Reserves: 0.6,
+			Water:    0.9,
+			Rot:      0.45,
+			Pest:     "mealybug",
+			Pests:    0.3,
+			WarmC:    22,
+			Vigour:   1.1,
+		},
+	)
+	h.examine(
+		52,
+		[]string{"root.mushy", "root.smell", "med.wet-long", "pest.cotton", "leaf.sticky"},
+		[]string{"pest.webbing", "stem.soft-brown", "med.dry-through"},
+	)
 	h.accept(52, "root-rot", "mealybug")
 	h.plan(52, sheet.Answers{RootBallCM: p(7.0), LiveRoots: p(6), RootWash: "soap", WarmthC: p(22.0)})
 	h.life.plant.Treat()

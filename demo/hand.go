@@ -71,7 +71,13 @@ func (h *hand) writeOn(on day.Day, b record.Body) uuid.UUID {
 		return uuid.Nil
 	}
 	n := len(h.entries) + 1
-	e := record.Entry{ID: id(fmt.Sprintf("%s/%d", h.label, n)), PlantID: h.plant, On: on, Body: b, By: carers[int(on)%len(carers)]}
+	e := record.Entry{
+		ID:      id(fmt.Sprintf("%s/%d", h.label, n)),
+		PlantID: h.plant,
+		On:      on,
+		Body:    b,
+		By:      carers[int(on)%len(carers)],
+	}
 	// Recorded at nine in the morning of its day, each entry a second later.
 	e.RecordedAt = e.On.Time().Add(9*time.Hour + time.Duration(n)*time.Second)
 	if faults := record.Check(e, h.entries, plant.Kinds{}, h.today); len(faults) > 0 {
@@ -210,7 +216,14 @@ func (h *hand) confirm(daysAgo int, how string, causes ...string) {
 
 // tally writes a count of roots in the medium, with the live root ball in cm.
 func (h *hand) tally(daysAgo int, c roots.Count, longest float64, tips int, ball float64) {
-	h.write(daysAgo, record.Body{Tallied: &record.Tallied{Tally: roots.Tally{InMedium: c, LongestMM: &longest, Tips: &tips, RootBallCM: &ball}}})
+	h.write(
+		daysAgo,
+		record.Body{
+			Tallied: &record.Tallied{
+				Tally: roots.Tally{InMedium: c, LongestMM: &longest, Tips: &tips, RootBallCM: &ball},
+			},
+		},
+	)
 }
 
 func (h *hand) potted(daysAgo int, width, depth float64, medium string) {
@@ -218,7 +231,12 @@ func (h *hand) potted(daysAgo int, width, depth float64, medium string) {
 }
 
 func (h *hand) meter(daysAgo int, lux, hours, low, high, humidity float64) {
-	h.write(daysAgo, record.Body{Metered: &record.Metered{Lux: &lux, Hours: &hours, MinC: &low, MaxC: &high, HumidityPct: &humidity}})
+	h.write(
+		daysAgo,
+		record.Body{
+			Metered: &record.Metered{Lux: &lux, Hours: &hours, MinC: &low, MaxC: &high, HumidityPct: &humidity},
+		},
+	)
 }
 
 func (h *hand) note(daysAgo int, text string) {

@@ -63,8 +63,19 @@ func (h *hand) begin(s sim.Spec) {
 	for _, r := range h.label {
 		seed = seed*131 + uint64(r)
 	}
-	h.life = &life{plant: sim.New(s, state.ArrivedOn, seed), now: state.ArrivedOn, nextLook: state.ArrivedOn, nextShot: state.ArrivedOn, every: 24,
-		leaves: map[int]uuid.UUID{}, bulbs: map[int]uuid.UUID{}, roots: map[int]uuid.UUID{}, written: map[uuid.UUID]float64{}, figure: state.Habit.Figure, careless: 0.2}
+	h.life = &life{
+		plant:    sim.New(s, state.ArrivedOn, seed),
+		now:      state.ArrivedOn,
+		nextLook: state.ArrivedOn,
+		nextShot: state.ArrivedOn,
+		every:    24,
+		leaves:   map[int]uuid.UUID{},
+		bulbs:    map[int]uuid.UUID{},
+		roots:    map[int]uuid.UUID{},
+		written:  map[uuid.UUID]float64{},
+		figure:   state.Habit.Figure,
+		careless: 0.2,
+	}
 	h.shoot(state.ArrivedOn)
 	h.life.nextShot += day.Day(h.life.every)
 }
@@ -233,7 +244,12 @@ func (h *hand) gates() {
 			continue
 		}
 		if back, found := track.FindSetback(c.Stage, state.Readings, c.Began, h.life.now); found {
-			h.writeOn(h.life.now, record.Body{Staged: &record.Staged{Track: c.Track, From: stage.ID, To: back.BackTo, Reason: back.Why}})
+			h.writeOn(
+				h.life.now,
+				record.Body{
+					Staged: &record.Staged{Track: c.Track, From: stage.ID, To: back.BackTo, Reason: back.Why},
+				},
+			)
 			h.life.plant.Treat()
 			continue
 		}
@@ -255,7 +271,17 @@ const mostStrands = 9
 func (h *hand) strands() {
 	l := h.life
 	for i, leaf := range l.plant.Leaves {
-		h.strand(l.leaves, i, recovery.Leaf, leaf.Came, leaf.Began, leaf.MM, leaf.Mature(), leaf.Lost, i >= len(l.plant.Leaves)-mostStrands || !leaf.Came)
+		h.strand(
+			l.leaves,
+			i,
+			recovery.Leaf,
+			leaf.Came,
+			leaf.Began,
+			leaf.MM,
+			leaf.Mature(),
+			leaf.Lost,
+			i >= len(l.plant.Leaves)-mostStrands || !leaf.Came,
+		)
 	}
 	for i, g := range l.plant.Growths {
 		sort := recovery.Shoot
@@ -286,7 +312,17 @@ func (h *hand) strands() {
 	}
 }
 
-func (h *hand) strand(known map[int]uuid.UUID, i int, sort recovery.GrowthSort, came bool, began day.Day, mm float64, mature bool, lost *day.Day, wanted bool) {
+func (h *hand) strand(
+	known map[int]uuid.UUID,
+	i int,
+	sort recovery.GrowthSort,
+	came bool,
+	began day.Day,
+	mm float64,
+	mature bool,
+	lost *day.Day,
+	wanted bool,
+) {
 	l := h.life
 	at, is := known[i]
 	if !is {
@@ -346,8 +382,16 @@ func (h *hand) countRoots(daysAgo int, c roots.Count, ball float64) {
 // shoot takes a picture: the program draws the plant as it is.
 func (h *hand) shoot(on day.Day) {
 	l, state := h.life, h.state()
-	scene := drawing.Scene{Figure: l.figure, Limp: l.plant.Limp, PotMM: 130, DeepMM: 110, Largest: l.plant.LeafMM * 1.15, Seed: uint64(len(h.label)) + uint64(l.plant.Age()),
-		Pests: l.plant.Colony, Clear: state.Habit.Orchid}
+	scene := drawing.Scene{
+		Figure:  l.figure,
+		Limp:    l.plant.Limp,
+		PotMM:   130,
+		DeepMM:  110,
+		Largest: l.plant.LeafMM * 1.15,
+		Seed:    uint64(len(h.label)) + uint64(l.plant.Age()),
+		Pests:   l.plant.Colony,
+		Clear:   state.Habit.Orchid,
+	}
 	if w := state.Pot.WidthCM; w != nil {
 		scene.PotMM = *w * 10
 		scene.DeepMM = *w * 8.5
@@ -381,7 +425,14 @@ func (h *hand) shoot(on day.Day) {
 	h.shots = append(h.shots, snapshot{shot, on, scene})
 	pot := drawing.Rim(scene)
 	h.writeOn(on, record.Body{Pictured: &record.Pictured{Picture: shot, Side: record.SideFront,
-		Scale: &record.Scale{X1: pot.X1 / drawing.Width, Y1: pot.Y / drawing.Width, X2: pot.X2 / drawing.Width, Y2: pot.Y / drawing.Width, MM: scene.PotMM, Of: "the pot"}}})
+		Scale: &record.Scale{
+			X1: pot.X1 / drawing.Width,
+			Y1: pot.Y / drawing.Width,
+			X2: pot.X2 / drawing.Width,
+			Y2: pot.Y / drawing.Width,
+			MM: scene.PotMM,
+			Of: "the pot",
+		}}})
 }
 
 // snapshot is a picture that is still to be drawn.
@@ -404,7 +455,16 @@ func (c *clinic) develop() error {
 				if err != nil {
 					return fmt.Errorf("demo picture of %s: %w", h.label, err)
 				}
-				h.pictures[i] = store.Picture{ID: shot.id, PlantID: h.plant, Width: kept.Width, Height: kept.Height, Digest: kept.Digest, Body: kept.Body, Small: kept.Small, RecordedAt: shot.on.Time()}
+				h.pictures[i] = store.Picture{
+					ID:         shot.id,
+					PlantID:    h.plant,
+					Width:      kept.Width,
+					Height:     kept.Height,
+					Digest:     kept.Digest,
+					Body:       kept.Body,
+					Small:      kept.Small,
+					RecordedAt: shot.on.Time(),
+				}
 				return nil
 			})
 		}

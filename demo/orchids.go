@@ -13,13 +13,67 @@ import (
 // zygopetalum is the longest story: a water bridge, a trip on which its dish ran
 // over, a step back, and slow roots again.
 func zygopetalum(c *clinic) {
-	h := c.arrive(262, "Customs cage", record.Arrived{Label: "T-014", Name: "Zygopetalum by the north stair", Profile: "zygopetalum-maculatum", Habit: "sympodial-orchid",
-		From: "clear-out table at the harbour market", Price: p(4.0), Packing: record.PackedWet, PotWidthCM: p(14.0), PotDepthCM: p(12.0), Medium: "fine bark gone to mud", Leaves: p(7), Growths: p(3), Isolated: true})
-	h.begin(sim.Spec{LeafMM: 260, Roots: 0.09, Reserves: 0.55, Water: 0.9, Rot: 0.6, Lag: 27, Every: 8, RootMM: 0.62, Vigour: 0.95})
-	h.examine(262, []string{"care.new-arrival", "stem.shrivelled-newest", "med.broken-down", "med.wet-long", "root.mushy", "root.few-live", "root.no-tips", "root.smell"},
-		[]string{"pest.scale-bumps", "pest.cotton", "stem.soft-brown", "leaf.black-mush", "flower.in-spike"})
+	h := c.arrive(
+		262,
+		"Customs cage",
+		record.Arrived{
+			Label:      "T-014",
+			Name:       "Zygopetalum by the north stair",
+			Profile:    "zygopetalum-maculatum",
+			Habit:      "sympodial-orchid",
+			From:       "clear-out table at the harbour market",
+			Price:      p(4.0),
+			Packing:    record.PackedWet,
+			PotWidthCM: p(14.0),
+			PotDepthCM: p(12.0),
+			Medium:     "fine bark gone to mud",
+			Leaves:     p(7),
+			Growths:    p(3),
+			Isolated:   true,
+		},
+	)
+	h.begin(
+		sim.Spec{
+			LeafMM:   260,
+			Roots:    0.09,
+			Reserves: 0.55,
+			Water:    0.9,
+			Rot:      0.6,
+			Lag:      27,
+			Every:    8,
+			RootMM:   0.62,
+			Vigour:   0.95,
+		},
+	)
+	h.examine(
+		262,
+		[]string{
+			"care.new-arrival",
+			"stem.shrivelled-newest",
+			"med.broken-down",
+			"med.wet-long",
+			"root.mushy",
+			"root.few-live",
+			"root.no-tips",
+			"root.smell",
+		},
+		[]string{"pest.scale-bumps", "pest.cotton", "stem.soft-brown", "leaf.black-mush", "flower.in-spike"},
+	)
 	h.accept(262, "root-rot", "medium-collapsed")
-	h.plan(262, sheet.Answers{LiveRoots: p(3), LiveTips: p(0), RootBallCM: p(6.0), Reserves: treatment.Ridged, LookDays: p(2), WarmthC: p(22.0), HumidityPct: p(55.0), InSpike: p(false), School: "S1"})
+	h.plan(
+		262,
+		sheet.Answers{
+			LiveRoots:   p(3),
+			LiveTips:    p(0),
+			RootBallCM:  p(6.0),
+			Reserves:    treatment.Ridged,
+			LookDays:    p(2),
+			WarmthC:     p(22.0),
+			HumidityPct: p(55.0),
+			InSpike:     p(false),
+			School:      "S1",
+		},
+	)
 	h.carryOut(262)
 	h.life.plant.Treat()
 	h.life.plant.LoseRoots(0.1)
@@ -35,7 +89,11 @@ func zygopetalum(c *clinic) {
 	h.live(99)
 	h.life.now = h.on(98)
 	h.check(98, "wilt", 1, "smell", 1, "rot", 1, "live-tips", 1, "longest-root", 18)
-	h.examine(98, []string{"root.smell", "leaf.drooping", "med.wet-long", "pot.stands-in-water", "stem.shrivelled-newest"}, []string{"stem.soft-brown", "pest.scale-bumps", "leaf.black-mush"})
+	h.examine(
+		98,
+		[]string{"root.smell", "leaf.drooping", "med.wet-long", "pot.stands-in-water", "stem.shrivelled-newest"},
+		[]string{"stem.soft-brown", "pest.scale-bumps", "leaf.black-mush"},
+	)
 	h.accept(98, "root-rot", "no-drainage")
 	h.tally(98, roots.Count{Live: 4, Doubtful: 1, Mushy: 6}, 18, 1, 5)
 	h.backTo(98, "cup", "nobody looked for 26 days; the dish ran over and rot came back")
@@ -47,7 +105,11 @@ func zygopetalum(c *clinic) {
 	h.live(20)
 	h.meter(20, 9000, 9, 17, 23, 54)
 	h.live(17)
-	h.examine(17, []string{"new.clean", "stem.shrivelled-oldest"}, []string{"root.smell", "leaf.drooping", "pest.scale-bumps", "pest.cotton", "stem.soft-brown", "new.rotting"})
+	h.examine(
+		17,
+		[]string{"new.clean", "stem.shrivelled-oldest"},
+		[]string{"root.smell", "leaf.drooping", "pest.scale-bumps", "pest.cotton", "stem.soft-brown", "new.rotting"},
+	)
 	h.accept(17, "root-rot")
 	h.confirm(17, "seen", "root-rot", "medium-collapsed")
 	h.live(9)
@@ -56,13 +118,51 @@ func zygopetalum(c *clinic) {
 }
 
 func coelogyne(c *clinic) {
-	h := c.arrive(118, "Stair landing", record.Arrived{Label: "C-003", Name: "Low-shelf Coelogyne", Profile: "coelogyne-cristata", Habit: "sympodial-orchid",
-		From: "a widow's conservatory", Price: p(12.0), Packing: record.PackedDry, PotWidthCM: p(16.0), PotDepthCM: p(10.0), Medium: "old bark, dust dry", Leaves: p(18), Growths: p(9)})
+	h := c.arrive(
+		118,
+		"Stair landing",
+		record.Arrived{
+			Label:      "C-003",
+			Name:       "Low-shelf Coelogyne",
+			Profile:    "coelogyne-cristata",
+			Habit:      "sympodial-orchid",
+			From:       "a widow's conservatory",
+			Price:      p(12.0),
+			Packing:    record.PackedDry,
+			PotWidthCM: p(16.0),
+			PotDepthCM: p(10.0),
+			Medium:     "old bark, dust dry",
+			Leaves:     p(18),
+			Growths:    p(9),
+		},
+	)
 	h.begin(sim.Spec{LeafMM: 190, Roots: 0.1, Reserves: 0.85, Water: 0.1, Lag: 62, Every: 9, RootMM: 0.8, Vigour: 1})
-	h.examine(118, []string{"care.new-arrival", "root.dry-dead", "root.few-live", "leaf.wrinkled", "stem.shrivelled-oldest", "root.no-tips"},
-		[]string{"root.mushy", "root.smell", "pest.scale-bumps", "stem.soft-brown", "flower.in-spike"})
+	h.examine(
+		118,
+		[]string{
+			"care.new-arrival",
+			"root.dry-dead",
+			"root.few-live",
+			"leaf.wrinkled",
+			"stem.shrivelled-oldest",
+			"root.no-tips",
+		},
+		[]string{"root.mushy", "root.smell", "pest.scale-bumps", "stem.soft-brown", "flower.in-spike"},
+	)
 	h.accept(118, "dry-root-loss")
-	h.plan(117, sheet.Answers{LiveRoots: p(2), RootBallCM: p(8.0), Reserves: treatment.Plump, HumidityPct: p(62.0), WarmthC: p(19.0), LookDays: p(5), InSpike: p(false), School: "S3"})
+	h.plan(
+		117,
+		sheet.Answers{
+			LiveRoots:   p(2),
+			RootBallCM:  p(8.0),
+			Reserves:    treatment.Plump,
+			HumidityPct: p(62.0),
+			WarmthC:     p(19.0),
+			LookDays:    p(5),
+			InSpike:     p(false),
+			School:      "S3",
+		},
+	)
 	h.carryOut(117)
 	h.life.plant.Treat()
 	h.life.plant.LoseRoots(0.1)
@@ -73,13 +173,45 @@ func coelogyne(c *clinic) {
 
 // masdevallia was lost: a cool grower in a hot week on the deck.
 func masdevallia(c *clinic) {
-	h := c.arrive(190, "Quay deck", record.Arrived{Label: "C-007", Name: "Masdevallia, last of three", Profile: "masdevallia-veitchiana", Habit: "sympodial-orchid",
-		From: "orchid society sale", Price: p(9.0), Packing: record.PackedWet, PotWidthCM: p(8.0), PotDepthCM: p(8.0), Medium: "moss", Leaves: p(12), Growths: p(10)})
+	h := c.arrive(
+		190,
+		"Quay deck",
+		record.Arrived{
+			Label:      "C-007",
+			Name:       "Masdevallia, last of three",
+			Profile:    "masdevallia-veitchiana",
+			Habit:      "sympodial-orchid",
+			From:       "orchid society sale",
+			Price:      p(9.0),
+			Packing:    record.PackedWet,
+			PotWidthCM: p(8.0),
+			PotDepthCM: p(8.0),
+			Medium:     "moss",
+			Leaves:     p(12),
+			Growths:    p(10),
+		},
+	)
 	h.begin(sim.Spec{LeafMM: 110, Roots: 0.5, Reserves: 0.3, Water: 0.9, WarmC: 27})
 	h.life.stop = true
-	h.examine(150, []string{"place.heat", "leaf.dropping-fast", "root.mushy", "med.wet-long", "leaf.yellow-from-base"}, []string{"pest.webbing", "leaf.mosaic"})
+	h.examine(
+		150,
+		[]string{"place.heat", "leaf.dropping-fast", "root.mushy", "med.wet-long", "leaf.yellow-from-base"},
+		[]string{"pest.webbing", "leaf.mosaic"},
+	)
 	h.accept(150, "root-rot", "heat-stress")
-	h.plan(150, sheet.Answers{LiveRoots: p(1), RootBallCM: p(3.0), Reserves: treatment.Shrivelled, WarmthC: p(27.0), HumidityPct: p(50.0), LookDays: p(2), InSpike: p(false), School: "S1"})
+	h.plan(
+		150,
+		sheet.Answers{
+			LiveRoots:   p(1),
+			RootBallCM:  p(3.0),
+			Reserves:    treatment.Shrivelled,
+			WarmthC:     p(27.0),
+			HumidityPct: p(50.0),
+			LookDays:    p(2),
+			InSpike:     p(false),
+			School:      "S1",
+		},
+	)
 	h.life.now = h.on(150)
 	h.life.plant.Flood()
 	h.life.plant.LoseRoots(0)
@@ -91,19 +223,55 @@ func masdevallia(c *clinic) {
 		h.life.plant.Step()
 	}
 	h.shoot(h.on(141))
-	h.close(139, record.OutcomeLost, "Heat on the deck for a week, then rot at the base. A cool grower belongs in the ticket hall in summer.")
+	h.close(
+		139,
+		record.OutcomeLost,
+		"Heat on the deck for a week, then rot at the base. A cool grower belongs in the ticket hall in summer.",
+	)
 	h.confirm(138, "died-of", "root-rot", "heat-stress")
 }
 
 // slipper lived on its reserves until tips came; it waits to be moved on.
 func slipper(c *clinic) {
-	h := c.arrive(66, "Boiler corner", record.Arrived{Label: "C-012", Name: "Slipper orchid, two fans", Profile: "paphiopedilum-callosum", Habit: "sympodial-orchid",
-		From: "a gift with no roots", Price: p(0.0), Packing: record.PackedDry, PotWidthCM: p(9.0), PotDepthCM: p(8.0), Medium: "bark", Leaves: p(8), Growths: p(2)})
+	h := c.arrive(
+		66,
+		"Boiler corner",
+		record.Arrived{
+			Label:      "C-012",
+			Name:       "Slipper orchid, two fans",
+			Profile:    "paphiopedilum-callosum",
+			Habit:      "sympodial-orchid",
+			From:       "a gift with no roots",
+			Price:      p(0.0),
+			Packing:    record.PackedDry,
+			PotWidthCM: p(9.0),
+			PotDepthCM: p(8.0),
+			Medium:     "bark",
+			Leaves:     p(8),
+			Growths:    p(2),
+		},
+	)
 	h.begin(sim.Spec{LeafMM: 150, Reserves: 0.45, Water: 0.2, Lag: 18, Every: 5, RootMM: 0.6, Vigour: 0.9})
 	h.life.stop = true // its gate is open, and nobody has passed it yet
-	h.examine(66, []string{"root.few-live", "root.dry-dead", "root.no-tips", "leaf.wrinkled", "stem.wobbly"}, []string{"root.mushy", "pest.scale-bumps", "flower.in-spike"})
+	h.examine(
+		66,
+		[]string{"root.few-live", "root.dry-dead", "root.no-tips", "leaf.wrinkled", "stem.wobbly"},
+		[]string{"root.mushy", "pest.scale-bumps", "flower.in-spike"},
+	)
 	h.accept(66, "dry-root-loss")
-	h.plan(66, sheet.Answers{LiveRoots: p(0), Reserves: treatment.Shrivelled, WarmthC: p(23.0), HumidityPct: p(42.0), LookDays: p(2), RootBallCM: p(4.0), InSpike: p(false), School: "S1"})
+	h.plan(
+		66,
+		sheet.Answers{
+			LiveRoots:   p(0),
+			Reserves:    treatment.Shrivelled,
+			WarmthC:     p(23.0),
+			HumidityPct: p(42.0),
+			LookDays:    p(2),
+			RootBallCM:  p(4.0),
+			InSpike:     p(false),
+			School:      "S1",
+		},
+	)
 	h.carryOut(66)
 	h.life.plant.Treat()
 	h.carryOut(65)
@@ -111,12 +279,44 @@ func slipper(c *clinic) {
 }
 
 func moth(c *clinic) {
-	h := c.arrive(30, "Boiler corner", record.Arrived{Label: "C-015", Name: "Moth orchid with the moss", Profile: "phalaenopsis-hybrid", Habit: "monopodial-orchid",
-		From: "supermarket bin", Price: p(2.0), Packing: record.Unpacked, PotWidthCM: p(12.0), PotDepthCM: p(12.0), Medium: "tight moss", Leaves: p(5), Growths: p(1)})
+	h := c.arrive(
+		30,
+		"Boiler corner",
+		record.Arrived{
+			Label:      "C-015",
+			Name:       "Moth orchid with the moss",
+			Profile:    "phalaenopsis-hybrid",
+			Habit:      "monopodial-orchid",
+			From:       "supermarket bin",
+			Price:      p(2.0),
+			Packing:    record.Unpacked,
+			PotWidthCM: p(12.0),
+			PotDepthCM: p(12.0),
+			Medium:     "tight moss",
+			Leaves:     p(5),
+			Growths:    p(1),
+		},
+	)
 	h.begin(sim.Spec{LeafMM: 210, Roots: 0.12, Reserves: 0.8, Water: 0.3, Lag: 60, Every: 8, RootMM: 0.8, Vigour: 1})
-	h.examine(29, []string{"root.moss-grown", "root.dry-dead", "root.few-live", "root.no-tips", "leaf.wrinkled"}, []string{"root.mushy", "stem.soft-brown", "pest.cotton", "flower.in-spike"})
+	h.examine(
+		29,
+		[]string{"root.moss-grown", "root.dry-dead", "root.few-live", "root.no-tips", "leaf.wrinkled"},
+		[]string{"root.mushy", "stem.soft-brown", "pest.cotton", "flower.in-spike"},
+	)
 	h.accept(29, "dry-root-loss", "moss-smothered")
-	h.plan(29, sheet.Answers{LiveRoots: p(2), Reserves: treatment.Plump, HumidityPct: p(58.0), WarmthC: p(23.0), LookDays: p(4), RootBallCM: p(7.0), InSpike: p(false), School: "S3"})
+	h.plan(
+		29,
+		sheet.Answers{
+			LiveRoots:   p(2),
+			Reserves:    treatment.Plump,
+			HumidityPct: p(58.0),
+			WarmthC:     p(23.0),
+			LookDays:    p(4),
+			RootBallCM:  p(7.0),
+			InSpike:     p(false),
+			School:      "S3",
+		},
+	)
 	h.carryOut(29)
 	h.life.plant.Treat()
 	h.carryOut(28)
@@ -125,12 +325,56 @@ func moth(c *clinic) {
 
 // vanda came bare-rooted in late winter and was hung in a basket.
 func vanda(c *clinic) {
-	h := c.arrive(236, "Boiler corner", record.Arrived{Label: "C-001", Name: "Vanda from the quay crane", Profile: "vanda-coerulea", Habit: "monopodial-orchid",
-		From: "hung on a fence", Price: p(0.0), Packing: record.PackedDry, PotWidthCM: p(14.0), PotDepthCM: p(12.0), Medium: "bare roots with dead moss", Leaves: p(9), Growths: p(1)})
-	h.begin(sim.Spec{LeafMM: 240, Roots: 0.1, Reserves: 0.5, Water: 0.3, Lag: 70, Every: 10, RootMM: 0.85, WarmC: 24, Vigour: 1})
-	h.examine(236, []string{"root.dry-dead", "root.few-live", "root.no-tips", "leaf.wrinkled", "root.moss-grown"}, []string{"root.mushy", "stem.soft-brown", "pest.scale-bumps", "flower.in-spike"})
+	h := c.arrive(
+		236,
+		"Boiler corner",
+		record.Arrived{
+			Label:      "C-001",
+			Name:       "Vanda from the quay crane",
+			Profile:    "vanda-coerulea",
+			Habit:      "monopodial-orchid",
+			From:       "hung on a fence",
+			Price:      p(0.0),
+			Packing:    record.PackedDry,
+			PotWidthCM: p(14.0),
+			PotDepthCM: p(12.0),
+			Medium:     "bare roots with dead moss",
+			Leaves:     p(9),
+			Growths:    p(1),
+		},
+	)
+	h.begin(
+		sim.Spec{
+			LeafMM:   240,
+			Roots:    0.1,
+			Reserves: 0.5,
+			Water:    0.3,
+			Lag:      70,
+			Every:    10,
+			RootMM:   0.85,
+			WarmC:    24,
+			Vigour:   1,
+		},
+	)
+	h.examine(
+		236,
+		[]string{"root.dry-dead", "root.few-live", "root.no-tips", "leaf.wrinkled", "root.moss-grown"},
+		[]string{"root.mushy", "stem.soft-brown", "pest.scale-bumps", "flower.in-spike"},
+	)
 	h.accept(236, "dry-root-loss")
-	h.plan(236, sheet.Answers{LiveRoots: p(2), Reserves: treatment.Ridged, HumidityPct: p(66.0), WarmthC: p(25.0), LookDays: p(1), RootBallCM: p(9.0), InSpike: p(false), School: "S6"})
+	h.plan(
+		236,
+		sheet.Answers{
+			LiveRoots:   p(2),
+			Reserves:    treatment.Ridged,
+			HumidityPct: p(66.0),
+			WarmthC:     p(25.0),
+			LookDays:    p(1),
+			RootBallCM:  p(9.0),
+			InSpike:     p(false),
+			School:      "S6",
+		},
+	)
 	h.life.plant.Treat()
 	h.life.every = 30
 	h.live(40)
@@ -140,36 +384,146 @@ func vanda(c *clinic) {
 
 // oncidium rests: stripped of its spike, waiting for a growth.
 func oncidium(c *clinic) {
-	h := c.arrive(96, "Stair landing", record.Arrived{Label: "C-009", Name: "Golden shower of the second mate", Profile: "oncidium-sphacelatum", Habit: "sympodial-orchid",
-		From: "the second mate's cabin", Price: p(5.0), Packing: record.Unpacked, PotWidthCM: p(13.0), PotDepthCM: p(11.0), Medium: "fine bark", Leaves: p(10), Growths: p(5)})
-	h.begin(sim.Spec{LeafMM: 280, Roots: 0.25, Reserves: 0.7, Water: 0.5, Lag: 50, Every: 9, RootMM: 0.7, Vigour: 0.8})
-	h.examine(96, []string{"flower.in-spike", "stem.shrivelled-oldest", "leaf.wrinkled", "course.slow"}, []string{"root.mushy", "root.smell", "pest.scale-bumps", "med.wet-long"})
+	h := c.arrive(
+		96,
+		"Stair landing",
+		record.Arrived{
+			Label:      "C-009",
+			Name:       "Golden shower of the second mate",
+			Profile:    "oncidium-sphacelatum",
+			Habit:      "sympodial-orchid",
+			From:       "the second mate's cabin",
+			Price:      p(5.0),
+			Packing:    record.Unpacked,
+			PotWidthCM: p(13.0),
+			PotDepthCM: p(11.0),
+			Medium:     "fine bark",
+			Leaves:     p(10),
+			Growths:    p(5),
+		},
+	)
+	h.begin(
+		sim.Spec{LeafMM: 280, Roots: 0.25, Reserves: 0.7, Water: 0.5, Lag: 50, Every: 9, RootMM: 0.7, Vigour: 0.8},
+	)
+	h.examine(
+		96,
+		[]string{"flower.in-spike", "stem.shrivelled-oldest", "leaf.wrinkled", "course.slow"},
+		[]string{"root.mushy", "root.smell", "pest.scale-bumps", "med.wet-long"},
+	)
 	h.accept(96, "bloom-drain")
-	h.plan(96, sheet.Answers{LiveRoots: p(7), Reserves: treatment.Ridged, LookDays: p(6), InSpike: p(true), HumidityPct: p(55.0), WarmthC: p(20.0)})
+	h.plan(
+		96,
+		sheet.Answers{
+			LiveRoots:   p(7),
+			Reserves:    treatment.Ridged,
+			LookDays:    p(6),
+			InSpike:     p(true),
+			HumidityPct: p(55.0),
+			WarmthC:     p(20.0),
+		},
+	)
 	h.life.plant.Treat()
 	h.live(0)
 }
 
 // dendrobium moved into clay over a reservoir.
 func dendrobium(c *clinic) {
-	h := c.arrive(175, "Boiler corner", record.Arrived{Label: "C-005", Name: "Pink rock orchid in clay", Profile: "dendrobium-kingianum", Habit: "sympodial-orchid",
-		From: "swapped for a fern", Price: p(3.0), Packing: record.PackedDry, PotWidthCM: p(11.0), PotDepthCM: p(11.0), Medium: "bark gone to dust", Leaves: p(14), Growths: p(11)})
-	h.begin(sim.Spec{LeafMM: 120, Roots: 0.14, Reserves: 0.8, Water: 0.3, Lag: 45, Every: 9, RootMM: 0.8, Vigour: 1.1})
-	h.examine(175, []string{"root.dry-dead", "root.few-live", "med.broken-down", "root.no-tips", "stem.shrivelled-oldest"}, []string{"root.mushy", "root.smell", "pest.scale-bumps", "flower.in-spike", "stem.soft-brown"})
+	h := c.arrive(
+		175,
+		"Boiler corner",
+		record.Arrived{
+			Label:      "C-005",
+			Name:       "Pink rock orchid in clay",
+			Profile:    "dendrobium-kingianum",
+			Habit:      "sympodial-orchid",
+			From:       "swapped for a fern",
+			Price:      p(3.0),
+			Packing:    record.PackedDry,
+			PotWidthCM: p(11.0),
+			PotDepthCM: p(11.0),
+			Medium:     "bark gone to dust",
+			Leaves:     p(14),
+			Growths:    p(11),
+		},
+	)
+	h.begin(
+		sim.Spec{LeafMM: 120, Roots: 0.14, Reserves: 0.8, Water: 0.3, Lag: 45, Every: 9, RootMM: 0.8, Vigour: 1.1},
+	)
+	h.examine(
+		175,
+		[]string{"root.dry-dead", "root.few-live", "med.broken-down", "root.no-tips", "stem.shrivelled-oldest"},
+		[]string{"root.mushy", "root.smell", "pest.scale-bumps", "flower.in-spike", "stem.soft-brown"},
+	)
 	h.accept(175, "dry-root-loss", "medium-collapsed")
-	h.plan(175, sheet.Answers{LiveRoots: p(3), Reserves: treatment.Plump, HumidityPct: p(52.0), WarmthC: p(21.0), LookDays: p(7), RootBallCM: p(7.0), InSpike: p(false), School: "S5"})
+	h.plan(
+		175,
+		sheet.Answers{
+			LiveRoots:   p(3),
+			Reserves:    treatment.Plump,
+			HumidityPct: p(52.0),
+			WarmthC:     p(21.0),
+			LookDays:    p(7),
+			RootBallCM:  p(7.0),
+			InSpike:     p(false),
+			School:      "S5",
+		},
+	)
 	h.life.plant.Treat()
 	h.live(0)
 }
 
 // miltoniopsis roots anew in moss.
 func miltoniopsis(c *clinic) {
-	h := c.arrive(72, "Ticket hall", record.Arrived{Label: "C-010", Name: "Pansy orchid of the pilot", Profile: "miltoniopsis-vexillaria", Habit: "sympodial-orchid",
-		From: "the pilot's wife", Price: p(0.0), Packing: record.Unpacked, PotWidthCM: p(10.0), PotDepthCM: p(9.0), Medium: "bark, wet", Leaves: p(8), Growths: p(4)})
-	h.begin(sim.Spec{LeafMM: 180, Roots: 0.12, Reserves: 0.6, Water: 0.8, Rot: 0.4, Lag: 30, Every: 9, RootMM: 0.8, Vigour: 1})
-	h.examine(72, []string{"root.mushy", "root.few-live", "leaf.wrinkled", "med.wet-long"}, []string{"stem.soft-brown", "pest.scale-bumps", "root.smell", "flower.in-spike"})
+	h := c.arrive(
+		72,
+		"Ticket hall",
+		record.Arrived{
+			Label:      "C-010",
+			Name:       "Pansy orchid of the pilot",
+			Profile:    "miltoniopsis-vexillaria",
+			Habit:      "sympodial-orchid",
+			From:       "the pilot's wife",
+			Price:      p(0.0),
+			Packing:    record.Unpacked,
+			PotWidthCM: p(10.0),
+			PotDepthCM: p(9.0),
+			Medium:     "bark, wet",
+			Leaves:     p(8),
+			Growths:    p(4),
+		},
+	)
+	h.begin(
+		sim.Spec{
+			LeafMM:   180,
+			Roots:    0.12,
+			Reserves: 0.6,
+			Water:    0.8,
+			Rot:      0.4,
+			Lag:      30,
+			Every:    9,
+			RootMM:   0.8,
+			Vigour:   1,
+		},
+	)
+	h.examine(
+		72,
+		[]string{"root.mushy", "root.few-live", "leaf.wrinkled", "med.wet-long"},
+		[]string{"stem.soft-brown", "pest.scale-bumps", "root.smell", "flower.in-spike"},
+	)
 	h.accept(72, "root-rot")
-	h.plan(72, sheet.Answers{LiveRoots: p(3), Reserves: treatment.Ridged, HumidityPct: p(60.0), WarmthC: p(19.0), LookDays: p(3), RootBallCM: p(5.0), InSpike: p(false), School: "S4"})
+	h.plan(
+		72,
+		sheet.Answers{
+			LiveRoots:   p(3),
+			Reserves:    treatment.Ridged,
+			HumidityPct: p(60.0),
+			WarmthC:     p(19.0),
+			LookDays:    p(3),
+			RootBallCM:  p(5.0),
+			InSpike:     p(false),
+			School:      "S4",
+		},
+	)
 	h.life.plant.Treat()
 	h.live(0)
 }

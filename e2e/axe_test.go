@@ -31,8 +31,13 @@ func (p *page) axe() []finding {
 	p.run(script(string(source)))
 	ctx, cancel := context.WithTimeout(p.ctx, 2*patience)
 	defer cancel()
-	raw, err := chromedp.Run(ctx, chromedp.Evaluate[string](`axe.run(document, {resultTypes: ["violations"]}).then(r => JSON.stringify(r.violations))`,
-		func(e *runtime.EvaluateParams) { yes := true; e.AwaitPromise = &yes }))
+	raw, err := chromedp.Run(
+		ctx,
+		chromedp.Evaluate[string](
+			`axe.run(document, {resultTypes: ["violations"]}).then(r => JSON.stringify(r.violations))`,
+			func(e *runtime.EvaluateParams) { yes := true; e.AwaitPromise = &yes },
+		),
+	)
 	require.NoError(p.t, err)
 	var found []finding
 	require.NoError(p.t, json.Unmarshal([]byte(raw), &found))

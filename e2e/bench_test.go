@@ -63,7 +63,12 @@ func TestWorkingThroughAPlan(t *testing.T) {
 		p.run(chromedp.Sleep(80_000_000))
 	}
 	p.see("Lay everything out")
-	p.run(chromedp.SendKeys(`//fieldset[contains(., "Taken from the cupboard")]//label[.="perlite"]/following::input[1]`, "0.5"))
+	p.run(
+		chromedp.SendKeys(
+			`//fieldset[contains(., "Taken from the cupboard")]//label[.="perlite"]/following::input[1]`,
+			"0.5",
+		),
+	)
 	p.click(`//button[.="Done"]`)
 	p.see("Recorded: done: lay everything out")
 	p.open("/bench/cupboard")

@@ -123,7 +123,12 @@ type page struct {
 func (p *page) prefer(feature, value string) {
 	p.t.Helper()
 	p.run(chromedp.Func(func(ctx context.Context, t *chromedp.Target) error {
-		_, err := cdp.Call(ctx, t, emulation.SetEmulatedMedia, emulation.SetEmulatedMediaParams{Features: []*emulation.MediaFeature{{Name: feature, Value: value}}})
+		_, err := cdp.Call(
+			ctx,
+			t,
+			emulation.SetEmulatedMedia,
+			emulation.SetEmulatedMediaParams{Features: []*emulation.MediaFeature{{Name: feature, Value: value}}},
+		)
 		return err
 	}))
 }

@@ -30,12 +30,22 @@ func TestTheSeamIsMovedByKeysWheelAndFingers(t *testing.T) {
 	p.run(chromedp.KeyEvent("0"))
 	p.hides("all of it")
 	assert.Equal(t, before, eval[string](p, knot), "the whole story again")
-	p.run(script(seam + `.dispatchEvent(new WheelEvent("wheel", {deltaY: -300, ctrlKey: true, bubbles: true, clientX: 600, clientY: 400}))`))
+	p.run(
+		script(
+			seam + `.dispatchEvent(new WheelEvent("wheel", {deltaY: -300, ctrlKey: true, bubbles: true, clientX: 600, clientY: 400}))`,
+		),
+	)
 	p.see("all of it")
 	p.click(by("button", "all of it"))
 	// Two fingers apart show fewer days.
 	touch := func(kind string, id, x int) string {
-		return fmt.Sprintf(`%s.dispatchEvent(new PointerEvent(%q, {pointerId: %d, clientX: %d, clientY: 300, bubbles: true}))`, seam, kind, id, x)
+		return fmt.Sprintf(
+			`%s.dispatchEvent(new PointerEvent(%q, {pointerId: %d, clientX: %d, clientY: 300, bubbles: true}))`,
+			seam,
+			kind,
+			id,
+			x,
+		)
 	}
 	p.run(script(seam + `.setPointerCapture = () => {}`))
 	for _, step := range []string{touch("pointerdown", 1, 500), touch("pointerdown", 2, 600), touch("pointermove", 2, 700), touch("pointermove", 2, 900), touch("pointerup", 1, 500), touch("pointerup", 2, 900)} {
@@ -47,7 +57,9 @@ func TestTheSeamIsMovedByKeysWheelAndFingers(t *testing.T) {
 	p.click(`//button[.="condition"]`)
 	p.see("of 100")
 	p.click(`(//*[@data-testid="story"]//*[@role="button"])[2]`)
-	p.until(`[...document.querySelectorAll('img[alt^="The plant on"]')].some(i => i.complete && i.naturalWidth > 100)`)
+	p.until(
+		`[...document.querySelectorAll('img[alt^="The plant on"]')].some(i => i.complete && i.naturalWidth > 100)`,
+	)
 	p.click(by("button", "Put it away"))
 	p.click(by("button", "As a table"))
 	p.until(`[...document.querySelectorAll("caption")].some(c => c.innerText === "Growths")`)
@@ -108,8 +120,16 @@ func TestALeafIsMeasuredOnAPicture(t *testing.T) {
 	p.see("Tap both ends of something whose size you know")
 	p.until(`document.querySelector('[aria-label^="The picture. Tap"] img').naturalWidth > 0`)
 	tap := func(x, y float64) {
-		p.run(script(fmt.Sprintf(`(() => { const b = document.querySelector('[aria-label^="The picture. Tap"]'), r = b.getBoundingClientRect();
-			b.dispatchEvent(new MouseEvent("click", {bubbles: true, detail: 1, clientX: r.left + %g * r.width, clientY: r.top + %g * r.width})); })()`, x, y)))
+		p.run(
+			script(
+				fmt.Sprintf(
+					`(() => { const b = document.querySelector('[aria-label^="The picture. Tap"]'), r = b.getBoundingClientRect();
+			b.dispatchEvent(new MouseEvent("click", {bubbles: true, detail: 1, clientX: r.left + %g * r.width, clientY: r.top + %g * r.width})); })()`,
+					x,
+					y,
+				),
+			),
+		)
 	}
 	tap(0.25, 0.5)
 	tap(0.75, 0.5)
@@ -118,7 +138,9 @@ func TestALeafIsMeasuredOnAPicture(t *testing.T) {
 	p.see("Tap both ends of what you want to measure")
 	tap(0.2, 0.1)
 	tap(0.2, 0.45)
-	p.until(`document.querySelector('[data-testid="length"]').innerText === "140 mm"`) // 0.35 of a picture that is 400 mm wide
+	p.until(
+		`document.querySelector('[data-testid="length"]').innerText === "140 mm"`,
+	) // 0.35 of a picture that is 400 mm wide
 	p.fill("It is", "a new leaf")
 	p.click(`//*[@role="option"][.="a new leaf"]`)
 	p.click(by("button", "Into the record"))
@@ -180,7 +202,11 @@ func TestLookingBackAndOut(t *testing.T) {
 	p.until(`document.querySelectorAll('section[aria-label="Before and after"] img').length === 2`)
 	p.click(`//label[.="Half a year"]`)
 	p.see("How long each stage took")
-	p.run(script(`fetch(document.querySelector('a[download][href*="review.html"]').href).then((r) => r.text()).then((t) => { window.given = t; })`))
+	p.run(
+		script(
+			`fetch(document.querySelector('a[download][href*="review.html"]').href).then((r) => r.text()).then((t) => { window.given = t; })`,
+		),
+	)
 	p.until(`window.given?.includes("data:image/jpeg;base64,")`) // one file with its pictures
 	p.open("/look-back")
 	p.see("of those that ended")
@@ -191,8 +217,16 @@ func TestLookingBackAndOut(t *testing.T) {
 	p.open("/exchange")
 	p.see("What you recorded is yours")
 	take := func(name, text string) {
-		p.run(script(fmt.Sprintf(`(() => { const files = new DataTransfer(); files.items.add(new File([%q], %q, {type: "text/csv"}));
-			const input = document.querySelector('input[type=file]'); input.files = files.files; input.dispatchEvent(new Event("change", {bubbles: true})); })()`, text, name)))
+		p.run(
+			script(
+				fmt.Sprintf(
+					`(() => { const files = new DataTransfer(); files.items.add(new File([%q], %q, {type: "text/csv"}));
+			const input = document.querySelector('input[type=file]'); input.files = files.files; input.dispatchEvent(new Event("change", {bubbles: true})); })()`,
+					text,
+					name,
+				),
+			),
+		)
 	}
 	take("wrong.csv", "name,price\nFern,3\n")
 	p.see("habit")

@@ -27,7 +27,11 @@ func TestACollectionMovesHouse(t *testing.T) {
 	p := s.page(t, 1280, 800)
 	p.openDemo("/exchange")
 	p.see("What you recorded is yours")
-	p.run(script(`fetch(document.querySelector('a[href="/api/archive.json"]').href).then((r) => r.text()).then((t) => { window.name = t; })`))
+	p.run(
+		script(
+			`fetch(document.querySelector('a[href="/api/archive.json"]').href).then((r) => r.text()).then((t) => { window.name = t; })`,
+		),
+	)
 	p.until(`window.name.includes("tender-mend archive 1")`) // a window's name outlives signing out
 	p.click(by("button", "Ferry terminal clinic"))
 	p.click(`//*[@role="menuitem"][.="Sign out"]`)
@@ -37,8 +41,12 @@ func TestACollectionMovesHouse(t *testing.T) {
 	p.open("/exchange")
 	p.see("What you recorded is yours")
 	take := func(change string) {
-		p.run(script(`(() => { const files = new DataTransfer(); files.items.add(new File([window.name` + change + `], "clinic.json", {type: "application/json"}));
-			const input = document.querySelector('input[type=file]'); input.files = files.files; input.dispatchEvent(new Event("change", {bubbles: true})); })()`))
+		p.run(
+			script(
+				`(() => { const files = new DataTransfer(); files.items.add(new File([window.name` + change + `], "clinic.json", {type: "application/json"}));
+			const input = document.querySelector('input[type=file]'); input.files = files.files; input.dispatchEvent(new Event("change", {bubbles: true})); })()`,
+			),
+		)
 	}
 	take(`.slice(0, 4000)`)
 	p.see("Nothing was taken over") // a file that was cut off
@@ -58,7 +66,9 @@ func TestACollectionMovesHouse(t *testing.T) {
 	p.open(plantPath("T-014")) // its id came along
 	p.see("looks in 262 days, 2 gates passed, 1 step back")
 	p.open(plantPath("T-021") + "/pictures")
-	p.until(`[...document.querySelectorAll("section[aria-label='Compare'] img")].length === 2 && [...document.querySelectorAll("section[aria-label='Compare'] img")].every((i) => i.naturalWidth > 100)`)
+	p.until(
+		`[...document.querySelectorAll("section[aria-label='Compare'] img")].length === 2 && [...document.querySelectorAll("section[aria-label='Compare'] img")].every((i) => i.naturalWidth > 100)`,
+	)
 	p.open("/look-back")
 	p.see("9 saved, 2 lost")
 }
@@ -70,7 +80,10 @@ func TestTheBarePlantIsWeighed(t *testing.T) {
 	p.openDemo(plantPath("C-015"))
 	reserves := func() string {
 		p.see("Its reserves run out between")
-		return eval[string](p, `[...document.querySelectorAll("li")].find((l) => l.innerText.includes("reserves run out")).innerText`)
+		return eval[string](
+			p,
+			`[...document.querySelectorAll("li")].find((l) => l.innerText.includes("reserves run out")).innerText`,
+		)
 	}
 	before := reserves()
 	weigh := func(grams string) {

@@ -42,7 +42,12 @@ func TestRescueFromTheDoorToTheFirstStagePassed(t *testing.T) {
 	p.fill("Pot, inner width", "999")
 	p.click(by("button", "Take it in"))
 	p.see("999 cm cannot be right")
-	assert.Equal(t, "Window-leaf from the office", eval[string](p, `[...document.querySelectorAll("input")].find(i => i.value.startsWith("Window")).value`), "what was typed stays")
+	assert.Equal(
+		t,
+		"Window-leaf from the office",
+		eval[string](p, `[...document.querySelectorAll("input")].find(i => i.value.startsWith("Window")).value`),
+		"what was typed stays",
+	)
 	p.fill("Pot, inner width", "18")
 	p.fill("Leaves", "11")
 	p.click(by("button", "Take it in"))
@@ -59,7 +64,9 @@ func TestRescueFromTheDoorToTheFirstStagePassed(t *testing.T) {
 	p.see("cannot both be true")
 	p.click(`//button[@aria-label="not there: Dry down to the bottom"]`)
 	p.hides("cannot both be true")
-	p.until(`document.querySelector('[data-cause="root-rot"]')?.innerText.includes("in 10") && document.querySelector('[data-cause]').dataset.cause === "root-rot"`)
+	p.until(
+		`document.querySelector('[data-cause="root-rot"]')?.innerText.includes("in 10") && document.querySelector('[data-cause]').dataset.cause === "root-rot"`,
+	)
 	p.see("for: a sour")
 	p.touch("joints")
 	p.click(by("button", "Looked: nothing else here"))
@@ -78,7 +85,12 @@ func TestRescueFromTheDoorToTheFirstStagePassed(t *testing.T) {
 	steps := eval[int](p, `Number(document.body.innerText.match(/of (\d+) steps to do/)[1])`)
 	left := func(n int) string { return fmt.Sprintf("%d of %d steps to do", steps-n, steps) }
 	p.see(left(0))
-	assert.Equal(t, 1, eval[int](p, `document.querySelectorAll('section[aria-label="Today"]').length`), "today's sitting stands first")
+	assert.Equal(
+		t,
+		1,
+		eval[int](p, `document.querySelectorAll('section[aria-label="Today"]').length`),
+		"today's sitting stands first",
+	)
 	p.click(`//button[@aria-label="Done: Record how it is now"]`)
 	p.see(left(1))
 	p.click(`//button[@aria-label="Skip: Wash the old medium off, the core too"]`)

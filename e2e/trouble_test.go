@@ -16,7 +16,11 @@ func TestWrongPasswordKeepsTheForm(t *testing.T) {
 	p.fill("Password", "not the password")
 	p.click(`//form//button[@type="submit"]`)
 	p.see("do not match")
-	assert.Equal(t, "clinic@ferry-terminal.example", eval[string](p, `document.querySelector('input[type=email]').value`))
+	assert.Equal(
+		t,
+		"clinic@ferry-terminal.example",
+		eval[string](p, `document.querySelector('input[type=email]').value`),
+	)
 }
 
 func TestServerGoneAndBackLosesNothing(t *testing.T) {
@@ -30,7 +34,15 @@ func TestServerGoneAndBackLosesNothing(t *testing.T) {
 	back := s.stopListening(t)
 	p.click(by("button", "Save this look"))
 	p.see("cannot be reached")
-	assert.Equal(t, "true", eval[string](p, `document.querySelector('button[aria-label="seen: Leaves rolled or folded inwards"]').getAttribute("aria-pressed")`), "the answer is still there")
+	assert.Equal(
+		t,
+		"true",
+		eval[string](
+			p,
+			`document.querySelector('button[aria-label="seen: Leaves rolled or folded inwards"]').getAttribute("aria-pressed")`,
+		),
+		"the answer is still there",
+	)
 	back()
 	p.click(by("button", "Save this look"))
 	p.see("What do you take it for?")
@@ -91,7 +103,13 @@ func (p *page) tabTo(words string) {
 	p.t.Helper()
 	for range 120 {
 		p.press(kb.Tab)
-		if strings.Contains(eval[string](p, `(document.activeElement.getAttribute("aria-label") ?? "") + document.activeElement.textContent`), words) {
+		if strings.Contains(
+			eval[string](
+				p,
+				`(document.activeElement.getAttribute("aria-label") ?? "") + document.activeElement.textContent`,
+			),
+			words,
+		) {
 			return
 		}
 	}
@@ -158,7 +176,9 @@ func TestTheRecordAnswersAndIsOverruled(t *testing.T) {
 	p.fill("Why the record is wrong here", "the sitter watered it and wrote nothing down")
 	p.click(by("button", "Set it aside"))
 	p.see("The record is set aside: the sitter watered it")
-	p.until(`document.querySelector('[data-cause]').dataset.cause !== "drought" || !document.querySelector('[data-cause="drought"]').innerText.includes("a dry gap")`)
+	p.until(
+		`document.querySelector('[data-cause]').dataset.cause !== "drought" || !document.querySelector('[data-cause="drought"]').innerText.includes("a dry gap")`,
+	)
 	p.click(by("button", "Save this look"))
 	p.see("What do you take it for?")
 	p.click(`//a[.="Record"]`)

@@ -41,14 +41,21 @@ func (a Archive) Faults() (faults record.Faults) {
 	for i, s := range a.Supplies {
 		named(fmt.Sprintf("supplies[%d].name", i), s.Name, 80)
 		if !supplyUnits[s.Unit] {
-			add(fmt.Sprintf("supplies[%d].unit", i), "the cupboard counts in ml, l, g, kg or pieces, not in %q", s.Unit)
+			add(
+				fmt.Sprintf("supplies[%d].unit", i),
+				"the cupboard counts in ml, l, g, kg or pieces, not in %q",
+				s.Unit,
+			)
 		}
 		if s.Low < 0 || s.Price != nil && *s.Price < 0 {
 			add(fmt.Sprintf("supplies[%d]", i), "neither what is low nor a price can be less than 0")
 		}
 		for j, m := range s.Moves {
 			if math.Abs(m.Amount) > 1e6 || utf8.RuneCountInString(m.Why) > 200 {
-				add(fmt.Sprintf("supplies[%d].moves[%d]", i, j), "this move cannot be right: an amount up to a million is wanted, and at most 200 characters of why")
+				add(
+					fmt.Sprintf("supplies[%d].moves[%d]", i, j),
+					"this move cannot be right: an amount up to a million is wanted, and at most 200 characters of why",
+				)
 			}
 		}
 	}

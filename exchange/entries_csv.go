@@ -44,7 +44,19 @@ func WriteEntries(w io.Writer, plants []Plant, places []Place) error {
 			if at := placeOf(e); at != nil {
 				place = names[*at]
 			}
-			err = out.Write([]string{p.ID.String(), e.ID.String(), e.On.String(), e.RecordedAt.UTC().Format(time.RFC3339Nano), guard(e.By), replaces, string(e.Kind()), guard(place), string(body)})
+			err = out.Write(
+				[]string{
+					p.ID.String(),
+					e.ID.String(),
+					e.On.String(),
+					e.RecordedAt.UTC().Format(time.RFC3339Nano),
+					guard(e.By),
+					replaces,
+					string(e.Kind()),
+					guard(place),
+					string(body),
+				},
+			)
 			if err != nil {
 				return err
 			}

@@ -27,13 +27,37 @@ var today = day.Of(2026, time.November, 24)
 func p[T any](v T) *T { return &v }
 
 // anyWords holds what breaks tables and texts.
-var anyWords = []string{"", "plain", "with, comma", `with "quotes"`, "two\nlines", "=SUM(A1)", "-3 °C", "+1", "@home", "'tis", "ümläut ✂ 苔", "\ttab"}
+var anyWords = []string{
+	"",
+	"plain",
+	"with, comma",
+	`with "quotes"`,
+	"two\nlines",
+	"=SUM(A1)",
+	"-3 °C",
+	"+1",
+	"@home",
+	"'tis",
+	"ümläut ✂ 苔",
+	"\ttab",
+}
 
 func randomEntries(chance *rand.Rand, plant uuid.UUID, place uuid.UUID, n int) []record.Entry {
 	word := func() string { return anyWords[chance.IntN(len(anyWords))] }
 	bodies := []func() record.Body{
 		func() record.Body {
-			return record.Body{Arrived: &record.Arrived{Name: "N" + word(), Habit: "fern", From: word(), Note: word(), Place: &place, Price: p(chance.Float64() * 50), Leaves: p(chance.IntN(40)), Isolated: chance.IntN(2) == 0}}
+			return record.Body{
+				Arrived: &record.Arrived{
+					Name:     "N" + word(),
+					Habit:    "fern",
+					From:     word(),
+					Note:     word(),
+					Place:    &place,
+					Price:    p(chance.Float64() * 50),
+					Leaves:   p(chance.IntN(40)),
+					Isolated: chance.IntN(2) == 0,
+				},
+			}
 		},
 		func() record.Body {
 			return record.Body{Watered: &record.Watered{Millilitres: p(chance.Float64() * 900)}}
@@ -41,21 +65,49 @@ func randomEntries(chance *rand.Rand, plant uuid.UUID, place uuid.UUID, n int) [
 		func() record.Body { return record.Body{Probed: &record.Probed{Moisture: water.Moist}} },
 		func() record.Body { return record.Body{Noted: &record.Noted{Text: "x" + word()}} },
 		func() record.Body {
-			return record.Body{Checked: &record.Checked{Note: word(), Readings: []record.Value{{Measure: "longest-root", Value: chance.Float64() * 100}, {Measure: "wilt", Value: float64(chance.IntN(2))}}}}
+			return record.Body{
+				Checked: &record.Checked{
+					Note: word(),
+					Readings: []record.Value{
+						{Measure: "longest-root", Value: chance.Float64() * 100},
+						{Measure: "wilt", Value: float64(chance.IntN(2))},
+					},
+				},
+			}
 		},
 		func() record.Body { return record.Body{Moved: &record.Moved{Place: &place, Reason: word()}} },
 		func() record.Body {
-			return record.Body{Grown: &record.Grown{Growth: uuid.New(), Sort: recovery.Root, Name: word(), SizeMM: p(chance.Float64() * 80)}}
+			return record.Body{
+				Grown: &record.Grown{
+					Growth: uuid.New(),
+					Sort:   recovery.Root,
+					Name:   word(),
+					SizeMM: p(chance.Float64() * 80),
+				},
+			}
 		},
 		func() record.Body {
-			return record.Body{Pictured: &record.Pictured{Picture: uuid.New(), Side: record.SideBase, Scale: &record.Scale{X1: chance.Float64(), X2: 2, MM: 140, Of: word()}}}
+			return record.Body{
+				Pictured: &record.Pictured{
+					Picture: uuid.New(),
+					Side:    record.SideBase,
+					Scale:   &record.Scale{X1: chance.Float64(), X2: 2, MM: 140, Of: word()},
+				},
+			}
 		},
 	}
 	var list []record.Entry
 	at := time.Date(2026, 1, 3, 8, 0, 0, 0, time.UTC)
 	for i := range n {
 		at = at.Add(time.Duration(chance.IntN(1e9)) * time.Microsecond)
-		e := record.Entry{ID: uuid.New(), PlantID: plant, On: today - day.Day(chance.IntN(300)), RecordedAt: at, By: "Marit" + word(), Body: bodies[chance.IntN(len(bodies))]()}
+		e := record.Entry{
+			ID:         uuid.New(),
+			PlantID:    plant,
+			On:         today - day.Day(chance.IntN(300)),
+			RecordedAt: at,
+			By:         "Marit" + word(),
+			Body:       bodies[chance.IntN(len(bodies))](),
+		}
 		if i > 0 && chance.IntN(9) == 0 {
 			e.Replaces = p(list[chance.IntN(i)].ID)
 		}
@@ -78,7 +130,10 @@ func TestEntriesGoOutAndComeInUnchanged(t *testing.T) {
 		var plants []exchange.Plant
 		for range 1 + chance.IntN(4) {
 			id := uuid.New()
-			plants = append(plants, exchange.Plant{ID: id, Entries: randomEntries(chance, id, place.ID, 1+chance.IntN(30))})
+			plants = append(
+				plants,
+				exchange.Plant{ID: id, Entries: randomEntries(chance, id, place.ID, 1+chance.IntN(30))},
+			)
 		}
 		var table bytes.Buffer
 		require.NoError(t, exchange.WriteEntries(&table, plants, []exchange.Place{place}))
@@ -103,12 +158,21 @@ func TestEntriesGoOutAndComeInUnchanged(t *testing.T) {
 
 func TestASpreadsheetNeverSeesAFormula(t *testing.T) {
 	id := uuid.New()
-	e := record.Entry{ID: uuid.New(), PlantID: id, On: today, By: "=HYPERLINK(1)", Body: record.Body{Noted: &record.Noted{Text: "x"}}}
+	e := record.Entry{
+		ID:      uuid.New(),
+		PlantID: id,
+		On:      today,
+		By:      "=HYPERLINK(1)",
+		Body:    record.Body{Noted: &record.Noted{Text: "x"}},
+	}
 	var table bytes.Buffer
 	require.NoError(t, exchange.WriteEntries(&table, []exchange.Plant{{ID: id, Entries: []record.Entry{e}}}, nil))
 	assert.NotContains(t, table.String(), ",=HYPERLINK")
 	table.Reset()
-	require.NoError(t, exchange.WriteRegister(&table, []exchange.Registered{{Arrival: record.Arrived{Name: "=1+1", Habit: "fern"}}}))
+	require.NoError(
+		t,
+		exchange.WriteRegister(&table, []exchange.Registered{{Arrival: record.Arrived{Name: "=1+1", Habit: "fern"}}}),
+	)
 	assert.Contains(t, table.String(), ",'=1+1,")
 }
 
@@ -127,7 +191,13 @@ func TestARegisterTakesPlantsIn(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, asText(t, a.Plants), asText(t, again.Plants), "the same table gives the same plants")
 	var out bytes.Buffer
-	require.NoError(t, exchange.WriteRegister(&out, []exchange.Registered{{ID: a.Plants[0].ID, On: first.On, Arrival: *first.Arrived, PlaceName: "Hall"}}))
+	require.NoError(
+		t,
+		exchange.WriteRegister(
+			&out,
+			[]exchange.Registered{{ID: a.Plants[0].ID, On: first.On, Arrival: *first.Arrived, PlaceName: "Hall"}},
+		),
+	)
 	back, err := exchange.Understand(out.Bytes(), today)
 	require.NoError(t, err)
 	assert.Equal(t, a.Plants[0].ID, back.Plants[0].ID)
@@ -170,14 +240,29 @@ func TestArchivesFollowTheirSchema(t *testing.T) {
 	schema, err := compiler.Compile("archive.json")
 	require.NoError(t, err)
 	id, place := uuid.New(), uuid.New()
-	a := exchange.Archive{Format: exchange.Format, Written: today, Collection: "C", Places: []exchange.Place{{ID: place, Name: "Hall"}}, Supplies: []exchange.Supply{},
-		Plants: []exchange.Plant{{ID: id, Name: "Fern", Pictures: []exchange.Picture{}, Entries: randomEntries(rand.New(rand.NewPCG(1, 2)), id, place, 40)}}}
+	a := exchange.Archive{
+		Format:     exchange.Format,
+		Written:    today,
+		Collection: "C",
+		Places:     []exchange.Place{{ID: place, Name: "Hall"}},
+		Supplies:   []exchange.Supply{},
+		Plants: []exchange.Plant{
+			{
+				ID:       id,
+				Name:     "Fern",
+				Pictures: []exchange.Picture{},
+				Entries:  randomEntries(rand.New(rand.NewPCG(1, 2)), id, place, 40),
+			},
+		},
+	}
 	a.Kinds = nil
 	text := strings.Replace(asText(t, a), `"kinds":null`, `"kinds":[]`, 1)
 	value, err := jsonschema.UnmarshalJSON(strings.NewReader(text))
 	require.NoError(t, err)
 	assert.NoError(t, schema.Validate(value))
-	broken, err := jsonschema.UnmarshalJSON(strings.NewReader(strings.Replace(text, `"habit":"fern"`, `"habit":7`, 1)))
+	broken, err := jsonschema.UnmarshalJSON(
+		strings.NewReader(strings.Replace(text, `"habit":"fern"`, `"habit":7`, 1)),
+	)
 	require.NoError(t, err)
 	if strings.Contains(text, `"habit":"fern"`) {
 		assert.Error(t, schema.Validate(broken))
@@ -188,14 +273,28 @@ func TestAPlantAloneTakesOnlyWhatItNames(t *testing.T) {
 	sill, bed, soil, other := uuid.New(), uuid.New(), uuid.New(), uuid.New()
 	id := uuid.New()
 	entries := []record.Entry{
-		{ID: uuid.New(), PlantID: id, Body: record.Body{Arrived: &record.Arrived{Name: "Vine", Profile: "own:vine", Place: &sill}}},
-		{ID: uuid.New(), PlantID: id, Body: record.Body{Did: &record.Did{Step: "pot-up", Used: []record.Used{{Supply: soil, Amount: 2}}}}},
+		{
+			ID:      uuid.New(),
+			PlantID: id,
+			Body:    record.Body{Arrived: &record.Arrived{Name: "Vine", Profile: "own:vine", Place: &sill}},
+		},
+		{
+			ID:      uuid.New(),
+			PlantID: id,
+			Body:    record.Body{Did: &record.Did{Step: "pot-up", Used: []record.Used{{Supply: soil, Amount: 2}}}},
+		},
 	}
 	whole := exchange.Archive{Format: exchange.Format,
-		Places:   []exchange.Place{{ID: bed, Name: "Bedroom"}, {ID: sill, Name: "Sill"}},
-		Kinds:    []exchange.Kind{{Profile: plant.Profile{ID: "own:fern"}}, {Profile: plant.Profile{ID: "own:vine"}, Withdrawn: true}},
-		Supplies: []exchange.Supply{{ID: other, Name: "wine"}, {ID: soil, Name: "soil", Low: 3, Moves: []exchange.SupplyMove{{ID: uuid.New(), Amount: 9}}}},
-		Plants:   []exchange.Plant{{ID: id, Entries: entries}}}
+		Places: []exchange.Place{{ID: bed, Name: "Bedroom"}, {ID: sill, Name: "Sill"}},
+		Kinds: []exchange.Kind{
+			{Profile: plant.Profile{ID: "own:fern"}},
+			{Profile: plant.Profile{ID: "own:vine"}, Withdrawn: true},
+		},
+		Supplies: []exchange.Supply{
+			{ID: other, Name: "wine"},
+			{ID: soil, Name: "soil", Low: 3, Moves: []exchange.SupplyMove{{ID: uuid.New(), Amount: 9}}},
+		},
+		Plants: []exchange.Plant{{ID: id, Entries: entries}}}
 	assert.Equal(t, map[uuid.UUID]bool{soil: true}, whole.Used())
 	alone := whole.Alone()
 	require.Len(t, alone.Places, 1)
@@ -203,6 +302,11 @@ func TestAPlantAloneTakesOnlyWhatItNames(t *testing.T) {
 	require.Len(t, alone.Kinds, 1)
 	assert.Equal(t, exchange.Kind{Profile: plant.Profile{ID: "own:vine"}, Withdrawn: true}, alone.Kinds[0])
 	require.Len(t, alone.Supplies, 1)
-	assert.Equal(t, exchange.Supply{ID: soil, Name: "soil", Withdrawn: true, Moves: []exchange.SupplyMove{}}, alone.Supplies[0], "without what went in and out of that cupboard")
+	assert.Equal(
+		t,
+		exchange.Supply{ID: soil, Name: "soil", Withdrawn: true, Moves: []exchange.SupplyMove{}},
+		alone.Supplies[0],
+		"without what went in and out of that cupboard",
+	)
 	assert.Equal(t, entries, alone.Plants[0].Entries)
 }

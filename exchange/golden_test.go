@@ -73,7 +73,12 @@ func TestTheFirstEditionsArchiveStaysReadable(t *testing.T) {
 			if _, ticked := s.Ticks[step.ID]; ticked {
 				continue
 			}
-			did := record.Entry{ID: [16]byte{byte(finished), 1}, PlantID: p.Entries[0].PlantID, On: last, Body: record.Body{Did: &record.Did{Step: step.ID}}}
+			did := record.Entry{
+				ID:      [16]byte{byte(finished), 1},
+				PlantID: p.Entries[0].PlantID,
+				On:      last,
+				Body:    record.Body{Did: &record.Did{Step: step.ID}},
+			}
 			assert.Empty(t, record.Check(did, told, plant.Kinds{}, last+1), step.ID)
 			finished++
 		}

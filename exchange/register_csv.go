@@ -16,8 +16,32 @@ import (
 
 // registerColumns are those of the register. The first ones can be read in to
 // take plants in; the last ones tell where a plant stands and are not read.
-var registerColumns = []string{"id", "label", "name", "kind", "habit", "place", "arrived", "from", "price", "packing", "pot_width_cm", "pot_depth_cm", "medium", "leaves", "growths", "isolated", "note",
-	"botanical", "standing", "stage", "isolation", "causes", "last_look", "ended"}
+var registerColumns = []string{
+	"id",
+	"label",
+	"name",
+	"kind",
+	"habit",
+	"place",
+	"arrived",
+	"from",
+	"price",
+	"packing",
+	"pot_width_cm",
+	"pot_depth_cm",
+	"medium",
+	"leaves",
+	"growths",
+	"isolated",
+	"note",
+	"botanical",
+	"standing",
+	"stage",
+	"isolation",
+	"causes",
+	"last_look",
+	"ended",
+}
 
 // Registered is one row of the register.
 type Registered struct {
@@ -58,9 +82,36 @@ func WriteRegister(w io.Writer, list []Registered) error {
 			ended = r.Ended.String()
 		}
 		a := r.Arrival
-		err := out.Write([]string{r.ID.String(), guard(a.Label), guard(a.Name), a.Profile, a.Habit, guard(r.PlaceName), r.On.String(), guard(a.From), number(a.Price), string(a.Packing),
-			number(a.PotWidthCM), number(a.PotDepthCM), guard(a.Medium), whole(a.Leaves), whole(a.Growths), strconv.FormatBool(a.Isolated), guard(a.Note),
-			r.Botanical, r.Standing, r.Stage, r.Isolation, strings.Join(r.Causes, " "), r.LastLook.String(), ended})
+		err := out.Write(
+			[]string{
+				r.ID.String(),
+				guard(a.Label),
+				guard(a.Name),
+				a.Profile,
+				a.Habit,
+				guard(r.PlaceName),
+				r.On.String(),
+				guard(a.From),
+				number(a.Price),
+				string(a.Packing),
+				number(
+					a.PotWidthCM,
+				),
+				number(a.PotDepthCM),
+				guard(a.Medium),
+				whole(a.Leaves),
+				whole(a.Growths),
+				strconv.FormatBool(a.Isolated),
+				guard(a.Note),
+				r.Botanical,
+				r.Standing,
+				r.Stage,
+				r.Isolation,
+				strings.Join(r.Causes, " "),
+				r.LastLook.String(),
+				ended,
+			},
+		)
 		if err != nil {
 			return err
 		}
@@ -85,8 +136,17 @@ func ReadRegister(raw []byte, today day.Day) (plants []Plant, places []Place, er
 		fail := func(column, wanted string) error {
 			return fmt.Errorf("row %d, column “%s”: %s", n+2, column, wanted)
 		}
-		a := record.Arrived{Label: row["label"], Name: row["name"], Profile: row["kind"], Habit: row["habit"], From: row["from"], Packing: record.Packing(row["packing"]), Medium: row["medium"], Note: row["note"],
-			Isolated: row["isolated"] == "true" || row["isolated"] == "yes"}
+		a := record.Arrived{
+			Label:    row["label"],
+			Name:     row["name"],
+			Profile:  row["kind"],
+			Habit:    row["habit"],
+			From:     row["from"],
+			Packing:  record.Packing(row["packing"]),
+			Medium:   row["medium"],
+			Note:     row["note"],
+			Isolated: row["isolated"] == "true" || row["isolated"] == "yes",
+		}
 		on := today
 		if row["arrived"] != "" {
 			if on, err = day.Parse(row["arrived"]); err != nil {
@@ -120,13 +180,34 @@ func ReadRegister(raw []byte, today day.Day) (plants []Plant, places []Place, er
 			}
 			a.Place = &at
 		}
-		id := uuid.NewSHA1(space, []byte(fmt.Sprint(row["label"], "\x00", row["name"], "\x00", row["habit"], "\x00", row["arrived"], "\x00", row["from"])))
+		id := uuid.NewSHA1(
+			space,
+			[]byte(
+				fmt.Sprint(
+					row["label"],
+					"\x00",
+					row["name"],
+					"\x00",
+					row["habit"],
+					"\x00",
+					row["arrived"],
+					"\x00",
+					row["from"],
+				),
+			),
+		)
 		if row["id"] != "" {
 			if id, err = uuid.Parse(row["id"]); err != nil {
 				return nil, nil, fail("id", "leave it empty, or give the id that the register wrote")
 			}
 		}
-		e := record.Entry{ID: uuid.NewSHA1(id, []byte("arrival")), PlantID: id, On: on, RecordedAt: time.Time{}, Body: record.Body{Arrived: &a}}
+		e := record.Entry{
+			ID:         uuid.NewSHA1(id, []byte("arrival")),
+			PlantID:    id,
+			On:         on,
+			RecordedAt: time.Time{},
+			Body:       record.Body{Arrived: &a},
+		}
 		plants = append(plants, Plant{ID: id, Name: a.Name, Entries: []record.Entry{e}})
 	}
 	return plants, places, nil

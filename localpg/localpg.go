@@ -102,7 +102,9 @@ func version(initdb string) int {
 func postgresUser() (*syscall.Credential, error) {
 	u, err := user.Lookup("postgres")
 	if err != nil {
-		return nil, errors.New("PostgreSQL does not run as root and there is no user postgres; install Debian's postgresql package, or start the program as another user")
+		return nil, errors.New(
+			"PostgreSQL does not run as root and there is no user postgres; install Debian's postgresql package, or start the program as another user",
+		)
 	}
 	uid, err := strconv.ParseUint(u.Uid, 10, 32)
 	if err != nil {
@@ -168,7 +170,10 @@ func (s *Server) canEnter(ctx context.Context) error {
 	cmd.Dir = "/"
 	cmd.SysProcAttr = &syscall.SysProcAttr{Credential: s.as}
 	if cmd.Run() != nil {
-		return fmt.Errorf("the user postgres cannot enter %s; start the program as another user than root, or set TENDERMEND_DATA to a folder that everybody can enter", s.dir)
+		return fmt.Errorf(
+			"the user postgres cannot enter %s; start the program as another user than root, or set TENDERMEND_DATA to a folder that everybody can enter",
+			s.dir,
+		)
 	}
 	return nil
 }
@@ -222,7 +227,8 @@ func (s *Server) createDatabase(ctx context.Context, name string) error {
 	ctx, cancel := context.WithTimeout(ctx, 30*time.Second)
 	defer cancel()
 	args := []string{"-h", "127.0.0.1", "-p", strconv.Itoa(s.port), "-U", "tendermend", "-d", "postgres", "-Atc"}
-	out, err := s.command(ctx, "psql", append(args, fmt.Sprintf("select 1 from pg_database where datname = '%s'", name))...).CombinedOutput()
+	out, err := s.command(ctx, "psql", append(args, fmt.Sprintf("select 1 from pg_database where datname = '%s'", name))...).
+		CombinedOutput()
 	if err != nil {
 		return fmt.Errorf("asking PostgreSQL for its databases: %w: %s", err, out)
 	}

@@ -18,7 +18,11 @@ func TestAHalfMadeClusterIsMadeAnewAndAFinishedOneKept(t *testing.T) {
 	require.NoError(t, os.Chmod(parent, 0o755))
 	dir := filepath.Join(parent, "pg")
 	require.NoError(t, os.MkdirAll(dir, 0o700))
-	require.NoError(t, os.WriteFile(filepath.Join(dir, "PG_VERSION"), []byte("15\n"), 0o644), "what an interrupted start leaves")
+	require.NoError(
+		t,
+		os.WriteFile(filepath.Join(dir, "PG_VERSION"), []byte("15\n"), 0o644),
+		"what an interrupted start leaves",
+	)
 
 	s, err := localpg.Start(t.Context(), dir, true)
 	require.NoError(t, err)

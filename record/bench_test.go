@@ -39,7 +39,16 @@ func thousand(b *testing.B) (uuid.UUID, []record.Entry) {
 			if i%100 == 5 {
 				leaves = append(leaves, uuid.New())
 			}
-			put(on, record.Body{Grown: &record.Grown{Growth: leaves[len(leaves)-1], Sort: recovery.Leaf, SizeMM: p(float64(20 + i%100))}})
+			put(
+				on,
+				record.Body{
+					Grown: &record.Grown{
+						Growth: leaves[len(leaves)-1],
+						Sort:   recovery.Leaf,
+						SizeMM: p(float64(20 + i%100)),
+					},
+				},
+			)
 		default:
 			put(on, check("wilt", 0, "smell", 0, "longest-root", i/4))
 		}

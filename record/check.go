@@ -68,9 +68,17 @@ const yearsBack = 30
 func Check(e Entry, entries []Entry, kinds plant.Kinds, today day.Day) Faults {
 	parts := e.parts()
 	if len(parts) != 1 {
-		return Faults{{Field: "body", Message: fmt.Sprintf("an entry records exactly one thing; this one has %d", len(parts))}}
+		return Faults{
+			{Field: "body", Message: fmt.Sprintf("an entry records exactly one thing; this one has %d", len(parts))},
+		}
 	}
-	s := situation{today: today, state: Fold(e.PlantID, withoutReplaced(entries, e), kinds), entries: entries, entry: e, kinds: kinds}
+	s := situation{
+		today:   today,
+		state:   Fold(e.PlantID, withoutReplaced(entries, e), kinds),
+		entries: entries,
+		entry:   e,
+		kinds:   kinds,
+	}
 	var faults Faults
 	add := func(field, format string, args ...any) {
 		faults = append(faults, Fault{Field: field, Message: fmt.Sprintf(format, args...)})
@@ -84,9 +92,17 @@ func Check(e Entry, entries []Entry, kinds plant.Kinds, today day.Day) Faults {
 		add("on", "%s is before it arrived on %s; correct this day, or the arrival's", e.On, s.state.ArrivedOn)
 	}
 	if e.Arrived == nil && e.Voided == nil && !s.state.Here {
-		return append(faults, Fault{"plant", "the arrival of this plant was undone; bring the arrival back before you record more", true})
+		return append(
+			faults,
+			Fault{
+				"plant",
+				"the arrival of this plant was undone; bring the arrival back before you record more",
+				true,
+			},
+		)
 	}
-	if s.state.Closed != nil && e.Replaces == nil && !alwaysTaken[e.Kind()] && !(s.state.Closed.Outcome == OutcomeKept && lookingAfter[e.Kind()]) {
+	if s.state.Closed != nil && e.Replaces == nil && !alwaysTaken[e.Kind()] &&
+		!(s.state.Closed.Outcome == OutcomeKept && lookingAfter[e.Kind()]) {
 		return append(faults, Fault{"plant", "this case is closed; reopen it before you record more", true})
 	}
 	faults = append(faults, s.replacing()...)
@@ -127,9 +143,20 @@ func (s situation) replacing() Faults {
 	case !found:
 		return Faults{{Field: "replaces", Message: "there is no such entry in this plant's record"}}
 	case old.Kind() != s.entry.Kind():
-		return Faults{{Field: "replaces", Message: fmt.Sprintf("a %s entry cannot correct one of the kind %s", s.entry.Kind(), old.Kind())}}
+		return Faults{
+			{
+				Field:   "replaces",
+				Message: fmt.Sprintf("a %s entry cannot correct one of the kind %s", s.entry.Kind(), old.Kind()),
+			},
+		}
 	case !Live(s.entries)[old.ID]:
-		return Faults{{Field: "replaces", Message: "somebody has corrected or undone this entry since you opened it; look at the record and correct the newest one", Conflict: true}}
+		return Faults{
+			{
+				Field:    "replaces",
+				Message:  "somebody has corrected or undone this entry since you opened it; look at the record and correct the newest one",
+				Conflict: true,
+			},
+		}
 	}
 	return nil
 }
@@ -137,35 +164,77 @@ func (s situation) replacing() Faults {
 // between refuses a number outside its sensible range.
 func between(faults *Faults, field string, value *float64, least, most float64, unit string) {
 	if value != nil && !(*value >= least && *value <= most) {
-		*faults = append(*faults, Fault{Field: field, Message: fmt.Sprintf("%g %s cannot be right; give a number from %g to %g", *value, unit, least, most)})
+		*faults = append(
+			*faults,
+			Fault{
+				Field:   field,
+				Message: fmt.Sprintf("%g %s cannot be right; give a number from %g to %g", *value, unit, least, most),
+			},
+		)
 	}
 }
 
 func countBetween(faults *Faults, field string, value *int, least, most int) {
 	if value != nil && (*value < least || *value > most) {
-		*faults = append(*faults, Fault{Field: field, Message: fmt.Sprintf("%d cannot be right; give a count from %d to %d", *value, least, most)})
+		*faults = append(
+			*faults,
+			Fault{
+				Field:   field,
+				Message: fmt.Sprintf("%d cannot be right; give a count from %d to %d", *value, least, most),
+			},
+		)
 	}
 }
 
 func (a *Arrived) check(s situation) (faults Faults) {
 	if strings.TrimSpace(a.Name) == "" && strings.TrimSpace(a.Label) == "" {
-		faults = append(faults, Fault{Field: "arrived.name", Message: "give it a name or a label code, so that it can be told from the others"})
+		faults = append(
+			faults,
+			Fault{
+				Field:   "arrived.name",
+				Message: "give it a name or a label code, so that it can be told from the others",
+			},
+		)
 	}
 	habit, ok := plant.HabitByID(a.Habit)
 	if !ok {
-		faults = append(faults, Fault{Field: "arrived.habit", Message: fmt.Sprintf("there is no growth habit %q; pick how it grows", a.Habit)})
+		faults = append(
+			faults,
+			Fault{
+				Field:   "arrived.habit",
+				Message: fmt.Sprintf("there is no growth habit %q; pick how it grows", a.Habit),
+			},
+		)
 	}
 	if a.Profile != "" {
 		p, known := s.kinds.ByID(a.Profile)
 		switch {
 		case !known:
-			faults = append(faults, Fault{Field: "arrived.profile", Message: fmt.Sprintf("the kind %q is not known; pick one from the list, or leave it empty and pick only its habit", a.Profile)})
+			faults = append(
+				faults,
+				Fault{
+					Field: "arrived.profile",
+					Message: fmt.Sprintf(
+						"the kind %q is not known; pick one from the list, or leave it empty and pick only its habit",
+						a.Profile,
+					),
+				},
+			)
 		case ok && !p.GrowsAs(habit.ID):
-			faults = append(faults, Fault{Field: "arrived.habit", Message: fmt.Sprintf("%s does not grow like that; leave the habit to the kind", p.Botanical)})
+			faults = append(
+				faults,
+				Fault{
+					Field:   "arrived.habit",
+					Message: fmt.Sprintf("%s does not grow like that; leave the habit to the kind", p.Botanical),
+				},
+			)
 		}
 	}
 	if a.Mother != nil && *a.Mother == s.entry.PlantID {
-		faults = append(faults, Fault{Field: "arrived.mother", Message: "a plant is not its own mother; pick another"})
+		faults = append(
+			faults,
+			Fault{Field: "arrived.mother", Message: "a plant is not its own mother; pick another"},
+		)
 	}
 	between(&faults, "arrived.potWidthCm", a.PotWidthCM, 1, 200, "cm")
 	between(&faults, "arrived.potDepthCm", a.PotDepthCM, 1, 200, "cm")
@@ -173,11 +242,27 @@ func (a *Arrived) check(s situation) (faults Faults) {
 	countBetween(&faults, "arrived.leaves", a.Leaves, 0, 10000)
 	countBetween(&faults, "arrived.growths", a.Growths, 0, 1000)
 	if s.state.Here {
-		faults = append(faults, Fault{Field: "arrived", Message: "this plant has arrived already; correct its arrival instead", Conflict: true})
+		faults = append(
+			faults,
+			Fault{
+				Field:    "arrived",
+				Message:  "this plant has arrived already; correct its arrival instead",
+				Conflict: true,
+			},
+		)
 	}
 	for _, e := range s.entries {
 		if e.Arrived == nil && e.On < s.entry.On && Live(s.entries)[e.ID] {
-			faults = append(faults, Fault{Field: "on", Message: fmt.Sprintf("there is an entry of %s, before this arrival; give that day or an earlier one", e.On)})
+			faults = append(
+				faults,
+				Fault{
+					Field: "on",
+					Message: fmt.Sprintf(
+						"there is an entry of %s, before this arrival; give that day or an earlier one",
+						e.On,
+					),
+				},
+			)
 			break
 		}
 	}
@@ -198,7 +283,16 @@ func (x *Examined) check(situation) (faults Faults) {
 				continue
 			}
 			if before := answered[id]; before != "" && before != list.field {
-				faults = append(faults, Fault{Field: field, Message: fmt.Sprintf("“%s” is said to be both seen and not there; keep one of the two", sign.Label)})
+				faults = append(
+					faults,
+					Fault{
+						Field: field,
+						Message: fmt.Sprintf(
+							"“%s” is said to be both seen and not there; keep one of the two",
+							sign.Label,
+						),
+					},
+				)
 			}
 			answered[id] = list.field
 		}
@@ -206,10 +300,23 @@ func (x *Examined) check(situation) (faults Faults) {
 	if a, b, found := diagnosis.Contradiction(x.Present); found {
 		signA, _ := diagnosis.SignByID(a)
 		signB, _ := diagnosis.SignByID(b)
-		faults = append(faults, Fault{Field: "examined.present", Message: fmt.Sprintf("“%s” and “%s” cannot both be true of one look; keep the one you are sure of", signA.Label, signB.Label)})
+		faults = append(
+			faults,
+			Fault{
+				Field: "examined.present",
+				Message: fmt.Sprintf(
+					"“%s” and “%s” cannot both be true of one look; keep the one you are sure of",
+					signA.Label,
+					signB.Label,
+				),
+			},
+		)
 	}
 	if len(answered) == 0 {
-		faults = append(faults, Fault{Field: "examined", Message: "answer at least one sign: seen, or looked for and not there"})
+		faults = append(
+			faults,
+			Fault{Field: "examined", Message: "answer at least one sign: seen, or looked for and not there"},
+		)
 	}
 	for i, o := range x.Overruled {
 		field := fmt.Sprintf("examined.overruled[%d]", i)
@@ -228,8 +335,21 @@ var alwaysTaken = map[Kind]bool{KindNoted: true, KindConfirmed: true, KindReopen
 
 // lookingAfter are kinds that a plant under watch takes: looks and ordinary
 // care, and another ending. Treatment wants its case reopened.
-var lookingAfter = map[Kind]bool{KindExamined: true, KindChecked: true, KindWatered: true, KindWeighed: true, KindProbed: true, KindTallied: true, KindFed: true,
-	KindPotted: true, KindMetered: true, KindMoved: true, KindGrown: true, KindPictured: true, KindClosed: true}
+var lookingAfter = map[Kind]bool{
+	KindExamined: true,
+	KindChecked:  true,
+	KindWatered:  true,
+	KindWeighed:  true,
+	KindProbed:   true,
+	KindTallied:  true,
+	KindFed:      true,
+	KindPotted:   true,
+	KindMetered:  true,
+	KindMoved:    true,
+	KindGrown:    true,
+	KindPictured: true,
+	KindClosed:   true,
+}
 
 func (d *Diagnosed) check(situation) Faults { return checkCauses("diagnosed.causes", d.Causes) }
 
@@ -244,7 +364,14 @@ func CheckPlan(p Planned, s State) Faults {
 func (p *Planned) check(s situation) (faults Faults) {
 	a := p.Answers
 	if (s.state.Verdict == nil || len(s.state.Verdict.Causes) == 0) && a.Wish == "" {
-		faults = append(faults, Fault{Field: "planned", Message: "accept at least one cause, or say what you wish to do, before a plan is made", Conflict: true})
+		faults = append(
+			faults,
+			Fault{
+				Field:    "planned",
+				Message:  "accept at least one cause, or say what you wish to do, before a plan is made",
+				Conflict: true,
+			},
+		)
 	}
 	between(&faults, "planned.answers.rootBallCm", a.RootBallCM, 0.5, 200, "cm")
 	between(&faults, "planned.answers.potWidthCm", a.PotWidthCM, 1, 200, "cm")
@@ -282,9 +409,23 @@ func (d *Did) check(s situation) (faults Faults) {
 	}
 	switch {
 	case title == "":
-		faults = append(faults, Fault{Field: "did.step", Message: fmt.Sprintf("the plan has no step %q; it may have been made anew", d.Step), Conflict: true})
+		faults = append(
+			faults,
+			Fault{
+				Field:    "did.step",
+				Message:  fmt.Sprintf("the plan has no step %q; it may have been made anew", d.Step),
+				Conflict: true,
+			},
+		)
 	case ticked:
-		faults = append(faults, Fault{Field: "did.step", Message: fmt.Sprintf("“%s” was ticked on %s already", title, tick.On), Conflict: true})
+		faults = append(
+			faults,
+			Fault{
+				Field:    "did.step",
+				Message:  fmt.Sprintf("“%s” was ticked on %s already", title, tick.On),
+				Conflict: true,
+			},
+		)
 	}
 	for i, u := range d.Used {
 		between(&faults, fmt.Sprintf("did.used[%d].amount", i), &u.Amount, 0.001, 1e6, "of it")
@@ -315,14 +456,20 @@ func (p *Probed) check(situation) Faults {
 
 func (c *Checked) check(situation) (faults Faults) {
 	if len(c.Readings) == 0 && strings.TrimSpace(c.Note) == "" {
-		faults = append(faults, Fault{Field: "checked.readings", Message: "answer at least one question, or write a note"})
+		faults = append(
+			faults,
+			Fault{Field: "checked.readings", Message: "answer at least one question, or write a note"},
+		)
 	}
 	seen := map[string]bool{}
 	for i, r := range c.Readings {
 		field := fmt.Sprintf("checked.readings[%d]", i)
 		m, ok := recovery.MeasureByID(r.Measure)
 		if !ok {
-			faults = append(faults, Fault{Field: field, Message: fmt.Sprintf("nothing called %q is measured", r.Measure)})
+			faults = append(
+				faults,
+				Fault{Field: field, Message: fmt.Sprintf("nothing called %q is measured", r.Measure)},
+			)
 			continue
 		}
 		if err := m.Check(r.Value); err != nil {
@@ -353,7 +500,13 @@ func (st *Staged) check(s situation) (faults Faults) {
 	}
 	course := s.state.course(st.Track)
 	if course == nil {
-		return Faults{{Field: "staged.track", Message: "it is no longer on that track; somebody made a new plan since you opened this page", Conflict: true}}
+		return Faults{
+			{
+				Field:    "staged.track",
+				Message:  "it is no longer on that track; somebody made a new plan since you opened this page",
+				Conflict: true,
+			},
+		}
 	}
 	track, stage, in := course.In()
 	current := recovery.Mended
@@ -361,7 +514,16 @@ func (st *Staged) check(s situation) (faults Faults) {
 		current = stage.ID
 	}
 	if st.From != current {
-		return Faults{{Field: "staged.from", Message: fmt.Sprintf("it is now in the stage “%s”; somebody moved it since you opened this page", current), Conflict: true}}
+		return Faults{
+			{
+				Field: "staged.from",
+				Message: fmt.Sprintf(
+					"it is now in the stage “%s”; somebody moved it since you opened this page",
+					current,
+				),
+				Conflict: true,
+			},
+		}
 	}
 	to, ok := track.StageIndex(st.To)
 	switch {
@@ -374,7 +536,13 @@ func (st *Staged) check(s situation) (faults Faults) {
 	case to < course.Stage && strings.TrimSpace(st.Reason) == "":
 		faults = append(faults, Fault{Field: "staged.reason", Message: "say in a few words why it goes a step back"})
 	case to > course.Stage && !s.gateOpen() && strings.TrimSpace(st.Reason) == "":
-		faults = append(faults, Fault{Field: "staged.reason", Message: "its gate is not met; check what is missing, or say why it moves on all the same"})
+		faults = append(
+			faults,
+			Fault{
+				Field:   "staged.reason",
+				Message: "its gate is not met; check what is missing, or say why it moves on all the same",
+			},
+		)
 	}
 	return faults
 }
@@ -391,7 +559,8 @@ func (s situation) gateOpen() bool {
 
 func (g *Grown) check(s situation) (faults Faults) {
 	known := s.state.strand(g.Growth.String()) != nil
-	if !known && !slices.ContainsFunc(recovery.GrowthSorts, func(x recovery.SortOfGrowth) bool { return x.ID == g.Sort }) {
+	if !known &&
+		!slices.ContainsFunc(recovery.GrowthSorts, func(x recovery.SortOfGrowth) bool { return x.ID == g.Sort }) {
 		faults = append(faults, Fault{Field: "grown.sort", Message: "say what grows: a leaf, a bulb, a root …"})
 	}
 	if known && g.SizeMM == nil && g.State == "" && strings.TrimSpace(g.Name) == "" {
@@ -399,7 +568,10 @@ func (g *Grown) check(s situation) (faults Faults) {
 	}
 	between(&faults, "grown.sizeMm", g.SizeMM, 0, 5000, "mm")
 	if g.State != "" && !slices.Contains(recovery.GrowthStates, g.State) {
-		faults = append(faults, Fault{Field: "grown.state", Message: "a growth is starting, growing, mature, stalled or lost"})
+		faults = append(
+			faults,
+			Fault{Field: "grown.state", Message: "a growth is starting, growing, mature, stalled or lost"},
+		)
 	}
 	return faults
 }
@@ -435,10 +607,19 @@ func (c *Closed) check(s situation) (faults Faults) {
 	switch c.Outcome {
 	case OutcomeMended, OutcomeGiven, OutcomeLost, OutcomeKept:
 	default:
-		faults = append(faults, Fault{Field: "closed.outcome", Message: "a case ends mended, given away, lost or kept under watch"})
+		faults = append(
+			faults,
+			Fault{Field: "closed.outcome", Message: "a case ends mended, given away, lost or kept under watch"},
+		)
 	}
 	if c.Outcome == OutcomeLost && strings.TrimSpace(c.Reason) == "" {
-		faults = append(faults, Fault{Field: "closed.reason", Message: "say what it died of, as far as you know; the next one may live by it"})
+		faults = append(
+			faults,
+			Fault{
+				Field:   "closed.reason",
+				Message: "say what it died of, as far as you know; the next one may live by it",
+			},
+		)
 	}
 	return faults
 }

@@ -48,10 +48,19 @@ func (m *Metered) check(situation) (faults Faults) {
 	between(&faults, "metered.maxC", m.MaxC, -40, 60, "°C")
 	between(&faults, "metered.humidityPct", m.HumidityPct, 1, 100, "%")
 	if m.MinC != nil && m.MaxC != nil && *m.MinC > *m.MaxC {
-		faults = append(faults, Fault{Field: "metered.minC", Message: "the night's lowest is above the day's highest; change them round"})
+		faults = append(
+			faults,
+			Fault{Field: "metered.minC", Message: "the night's lowest is above the day's highest; change them round"},
+		)
 	}
 	if m.Lamp != "" && !climate.LampKnown(m.Lamp) {
-		faults = append(faults, Fault{Field: "metered.lamp", Message: fmt.Sprintf("there is no lamp %q; pick what gives the light", m.Lamp)})
+		faults = append(
+			faults,
+			Fault{
+				Field:   "metered.lamp",
+				Message: fmt.Sprintf("there is no lamp %q; pick what gives the light", m.Lamp),
+			},
+		)
 	}
 	return faults
 }
@@ -75,10 +84,16 @@ func (p *Prepared) check(situation) (faults Faults) {
 
 func (t *Treated) check(situation) (faults Faults) {
 	if strings.TrimSpace(t.Product) == "" {
-		faults = append(faults, Fault{Field: "treated.product", Message: "name the product as it stands on its label"})
+		faults = append(
+			faults,
+			Fault{Field: "treated.product", Message: "name the product as it stands on its label"},
+		)
 	}
 	if _, ok := diagnosis.CauseByID(t.Against); t.Against != "" && !ok {
-		faults = append(faults, Fault{Field: "treated.against", Message: fmt.Sprintf("there is no cause %q", t.Against)})
+		faults = append(
+			faults,
+			Fault{Field: "treated.against", Message: fmt.Sprintf("there is no cause %q", t.Against)},
+		)
 	}
 	countBetween(&faults, "treated.intervalDays", &t.IntervalDays, 0, 365)
 	between(&faults, "treated.reentryHours", &t.ReentryHours, 0, 1000, "hours")
@@ -91,10 +106,23 @@ var howKnown = map[string]bool{"seen": true, "mended-by": true, "laboratory": tr
 func (c *Confirmed) check(s situation) (faults Faults) {
 	faults = checkCauses("confirmed.causes", c.Causes)
 	if !howKnown[c.How] {
-		faults = append(faults, Fault{Field: "confirmed.how", Message: "say how you know: seen, mended by its treatment, a laboratory, what it died of, or a guess"})
+		faults = append(
+			faults,
+			Fault{
+				Field:   "confirmed.how",
+				Message: "say how you know: seen, mended by its treatment, a laboratory, what it died of, or a guess",
+			},
+		)
 	}
 	if s.state.Examined == nil {
-		faults = append(faults, Fault{Field: "confirmed", Message: "it was never examined, so there is nothing to confirm; examine it first", Conflict: true})
+		faults = append(
+			faults,
+			Fault{
+				Field:    "confirmed",
+				Message:  "it was never examined, so there is nothing to confirm; examine it first",
+				Conflict: true,
+			},
+		)
 	}
 	return faults
 }
@@ -113,7 +141,10 @@ func checkCauses(field string, ids []string) (faults Faults) {
 		seen[id] = true
 	}
 	if len(ids) > 6 {
-		faults = append(faults, Fault{Field: field, Message: "name at most six causes; more cannot be told apart or treated at once"})
+		faults = append(
+			faults,
+			Fault{Field: field, Message: "name at most six causes; more cannot be told apart or treated at once"},
+		)
 	}
 	return faults
 }

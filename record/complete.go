@@ -64,7 +64,17 @@ func Complete(e *Entry, entries []Entry, c Context) error {
 		for i, b := range made.Breaches {
 			if strings.TrimSpace(b.Reason) == "" {
 				rule, _ := treatment.RuleByID(b.Rule)
-				return Faults{{Field: fmt.Sprintf("planned.answers.edits[%d]", i), Message: fmt.Sprintf("this plan would %s (%s): %s; say why you do it all the same", rule.Never, b.Rule, b.Why)}}
+				return Faults{
+					{
+						Field: fmt.Sprintf("planned.answers.edits[%d]", i),
+						Message: fmt.Sprintf(
+							"this plan would %s (%s): %s; say why you do it all the same",
+							rule.Never,
+							b.Rule,
+							b.Why,
+						),
+					},
+				}
 			}
 		}
 		e.Planned = &Planned{Answers: e.Planned.Answers, Keeps: e.Planned.Keeps, Plan: &made.Sheet}
@@ -113,7 +123,11 @@ const fragileDays = 14
 // the season, with what the record answers, with what the signs seen rule out,
 // and whether the plant is to be spared.
 func (s State) Examination(on day.Day, south bool) diagnosis.Examination {
-	e := diagnosis.Examination{Habit: s.Habit.ID, Season: climate.SeasonOf(on, south), Fragile: on-s.ArrivedOn < fragileDays}
+	e := diagnosis.Examination{
+		Habit:   s.Habit.ID,
+		Season:  climate.SeasonOf(on, south),
+		Fragile: on-s.ArrivedOn < fragileDays,
+	}
 	if s.Examined != nil {
 		e.Present, e.Absent = s.Examined.withRecord(s.Derive(on, south))
 	}
@@ -131,7 +145,15 @@ func (s State) Situation(a sheet.Answers, keeps bool, on day.Day, c Context) (tr
 		a.InSpike = s.sawSpike()
 	}
 	s.tallied(&a, on)
-	sit := treatment.Situation{Kind: s.kindID(), Habit: s.Habit.ID, Profile: s.Profile, Causes: []cause.ID{}, On: on, South: c.South, Household: c.Household}
+	sit := treatment.Situation{
+		Kind:      s.kindID(),
+		Habit:     s.Habit.ID,
+		Profile:   s.Profile,
+		Causes:    []cause.ID{},
+		On:        on,
+		South:     c.South,
+		Household: c.Household,
+	}
 	if s.Verdict != nil {
 		sit.Chances, sit.Rivals = map[cause.ID]float64{}, map[cause.ID]float64{}
 		for _, id := range s.Verdict.Causes {

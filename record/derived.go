@@ -79,21 +79,52 @@ func (d *deriver) add(sign string, present bool, on day.Day, why, formula, sure 
 	if !diagnosis.Fits(sign, d.state.Habit) {
 		return
 	}
-	d.found = append(d.found, Derived{sign, present, on, why, working.Working{Inputs: inputs, Formula: formula, Source: working.CommonPractice, Sure: sure}})
+	d.found = append(
+		d.found,
+		Derived{
+			sign,
+			present,
+			on,
+			why,
+			working.Working{Inputs: inputs, Formula: formula, Source: working.CommonPractice, Sure: sure},
+		},
+	)
 }
 
 func (d *deriver) arrival() {
 	here := int(d.today - d.state.ArrivedOn)
 	in := working.Input{Name: "days here", Value: float64(here)}
 	const formula, sure = "day of the look − day of arrival, against 42 days", "exact"
-	d.add("care.new-arrival", here < newcomerDays, d.state.ArrivedOn, fmt.Sprintf("It has been here for %s.", working.Count(here, "day")), formula, sure, in)
+	d.add(
+		"care.new-arrival",
+		here < newcomerDays,
+		d.state.ArrivedOn,
+		fmt.Sprintf("It has been here for %s.", working.Count(here, "day")),
+		formula,
+		sure,
+		in,
+	)
 	if p := d.state.Arrival.Packing; here < newcomerDays && p != "" && p != PackingOther {
 		rough := p == PackedWet || p == PackedCold
-		d.add("care.shipped-wet-cold", rough, d.state.ArrivedOn, "It came "+packingWords[p]+".", "as it was recorded on arrival", "as recorded", in)
+		d.add(
+			"care.shipped-wet-cold",
+			rough,
+			d.state.ArrivedOn,
+			"It came "+packingWords[p]+".",
+			"as it was recorded on arrival",
+			"as recorded",
+			in,
+		)
 	}
 }
 
-var packingWords = map[Packing]string{Unpacked: "unpacked", PackedDry: "packed dry", PackedWet: "packed wet", PackedCold: "through the cold", WeeksInBox: "after weeks in a box"}
+var packingWords = map[Packing]string{
+	Unpacked:   "unpacked",
+	PackedDry:  "packed dry",
+	PackedWet:  "packed wet",
+	PackedCold: "through the cold",
+	WeeksInBox: "after weeks in a box",
+}
 
 // moisture reads the last stick: wet for more than five days after the
 // watering before it, or dry to the bottom. It says whether a stick answered.
@@ -107,11 +138,25 @@ func (d *deriver) moisture() bool {
 	}
 	const formula, sure = "last stick, and days from the watering before it, against 5 days", "fair while nobody waters"
 	wet := last.Moisture == water.Moist || last.Moisture == water.Wet
-	d.add("med.dry-through", last.Moisture == water.Dry, last.On, "The stick came out "+string(last.Moisture)+".", "last stick", sure)
+	d.add(
+		"med.dry-through",
+		last.Moisture == water.Dry,
+		last.On,
+		"The stick came out "+string(last.Moisture)+".",
+		"last stick",
+		sure,
+	)
 	if before, ok := d.wateredBefore(last.On); ok && wet && int(last.On-before) > wetLongDays {
 		days := int(last.On - before)
-		d.add("med.wet-long", true, last.On, fmt.Sprintf("The stick came out %s, %s after watering.", last.Moisture, working.Count(days, "day")), formula, sure,
-			working.Input{Name: "days from watering to the stick", Value: float64(days)})
+		d.add(
+			"med.wet-long",
+			true,
+			last.On,
+			fmt.Sprintf("The stick came out %s, %s after watering.", last.Moisture, working.Count(days, "day")),
+			formula,
+			sure,
+			working.Input{Name: "days from watering to the stick", Value: float64(days)},
+		)
 	} else if !wet {
 		d.add("med.wet-long", false, last.On, "The stick came out "+string(last.Moisture)+".", formula, sure)
 	}
@@ -149,9 +194,24 @@ func (d *deriver) waterings() {
 		}
 	}
 	missed := longest > missedTimes*own && longest >= own+missedLonger
-	d.add("care.water-missed", missed, ended, fmt.Sprintf("The longest gap of the last two months was %s; its own is about %s.", working.Count(int(longest), "day"), working.Count(int(own), "day")),
-		"gap > 2 × its own median gap, and at least 7 days longer", "fair: its own record",
-		working.Input{Name: "longest gap", Value: longest, Unit: "days"}, working.Input{Name: "its own median gap", Value: own, Unit: "days"})
+	d.add(
+		"care.water-missed",
+		missed,
+		ended,
+		fmt.Sprintf(
+			"The longest gap of the last two months was %s; its own is about %s.",
+			working.Count(int(longest), "day"),
+			working.Count(int(own), "day"),
+		),
+		"gap > 2 × its own median gap, and at least 7 days longer",
+		"fair: its own record",
+		working.Input{
+			Name:  "longest gap",
+			Value: longest,
+			Unit:  "days",
+		},
+		working.Input{Name: "its own median gap", Value: own, Unit: "days"},
+	)
 	recent := gaps[max(0, len(gaps)-6):]
 	if len(recent) < swingGaps {
 		return
@@ -160,15 +220,38 @@ func (d *deriver) waterings() {
 	for _, g := range recent {
 		least, most = min(least, g), max(most, g)
 	}
-	d.add("care.water-swings", most > swingTimes*least && most >= least+swingLonger, last, fmt.Sprintf("Its last gaps ran from %s to %s.", working.Count(int(least), "day"), working.Count(int(most), "day")),
-		"longest of the last six gaps > 3 × the shortest, and at least 7 days longer", "fair: its own record",
-		working.Input{Name: "shortest", Value: least, Unit: "days"}, working.Input{Name: "longest", Value: most, Unit: "days"})
+	d.add(
+		"care.water-swings",
+		most > swingTimes*least && most >= least+swingLonger,
+		last,
+		fmt.Sprintf(
+			"Its last gaps ran from %s to %s.",
+			working.Count(int(least), "day"),
+			working.Count(int(most), "day"),
+		),
+		"longest of the last six gaps > 3 × the shortest, and at least 7 days longer",
+		"fair: its own record",
+		working.Input{
+			Name:  "shortest",
+			Value: least,
+			Unit:  "days",
+		},
+		working.Input{Name: "longest", Value: most, Unit: "days"},
+	)
 }
 
 func (d *deriver) growth(season climate.Season) {
-	if r, ok := d.state.Readings.Last("leaf-ratio"); ok && d.today-r.On <= readingDays && (r.Value < smallLeaf || r.Value >= wholeLeaf) {
-		d.add("leaf.small-new", r.Value < smallLeaf, r.On, fmt.Sprintf("The newest leaf was %g %% of the one before.", r.Value),
-			"newest leaf over the one before: below 80 % small, from 90 % whole", "as measured", working.Input{Name: "newest leaf", Value: r.Value, Unit: "%"})
+	if r, ok := d.state.Readings.Last("leaf-ratio"); ok && d.today-r.On <= readingDays &&
+		(r.Value < smallLeaf || r.Value >= wholeLeaf) {
+		d.add(
+			"leaf.small-new",
+			r.Value < smallLeaf,
+			r.On,
+			fmt.Sprintf("The newest leaf was %g %% of the one before.", r.Value),
+			"newest leaf over the one before: below 80 % small, from 90 % whole",
+			"as measured",
+			working.Input{Name: "newest leaf", Value: r.Value, Unit: "%"},
+		)
 	}
 	var looks int
 	var first, grown day.Day
@@ -188,17 +271,39 @@ func (d *deriver) growth(season climate.Season) {
 	resting := len(d.state.Habit.RestSeasons) > 0 && d.state.Habit.RestsIn(season)
 	switch {
 	case grown > 0 && quiet < growthLessDays:
-		d.add("new.none-in-season", false, grown, "New growth was seen.", "last new leaf or growth, against 60 days", "as recorded", working.Input{Name: "days since", Value: float64(quiet)})
+		d.add(
+			"new.none-in-season",
+			false,
+			grown,
+			"New growth was seen.",
+			"last new leaf or growth, against 60 days",
+			"as recorded",
+			working.Input{Name: "days since", Value: float64(quiet)},
+		)
 	case looks >= 2 && quiet >= growthLessDays && !resting:
-		d.add("new.none-in-season", true, since, fmt.Sprintf("No new leaf or growth for %s of looking.", working.Count(quiet, "day")), "last new leaf or growth, against 60 days outside its rest", "fair: only as good as the looks",
-			working.Input{Name: "days since", Value: float64(quiet)})
+		d.add(
+			"new.none-in-season",
+			true,
+			since,
+			fmt.Sprintf("No new leaf or growth for %s of looking.", working.Count(quiet, "day")),
+			"last new leaf or growth, against 60 days outside its rest",
+			"fair: only as good as the looks",
+			working.Input{Name: "days since", Value: float64(quiet)},
+		)
 	}
 }
 
 func (d *deriver) sprays() {
 	if n := len(d.state.Treatments); n > 0 && d.today-d.state.Treatments[n-1].On <= sprayedDays {
 		last := d.state.Treatments[n-1]
-		d.add("care.sprayed", true, last.On, last.Product+" was used on it.", "products used in the last 21 days", "as recorded")
+		d.add(
+			"care.sprayed",
+			true,
+			last.On,
+			last.Product+" was used on it.",
+			"products used in the last 21 days",
+			"as recorded",
+		)
 		return
 	}
 	if d.state.Plan == nil {
@@ -206,7 +311,14 @@ func (d *deriver) sprays() {
 	}
 	for _, step := range d.state.Plan.Steps {
 		if t, ok := d.state.Ticks[step.ID]; ok && step.Sprays() && !t.Skipped && d.today-t.On <= sprayedDays {
-			d.add("care.sprayed", true, t.On, "A step of its plan sprayed it.", "spraying steps of the last 21 days", "as recorded")
+			d.add(
+				"care.sprayed",
+				true,
+				t.On,
+				"A step of its plan sprayed it.",
+				"spraying steps of the last 21 days",
+				"as recorded",
+			)
 			return
 		}
 	}

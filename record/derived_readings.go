@@ -24,11 +24,16 @@ func (d *deriver) weight() {
 			lightest, heaviest = min(lightest, w.Value), max(heaviest, w.Value)
 		}
 	}
-	if n < leastWeighings || d.today-last.On > freshDays || d.wateredAfter(last.On) || heaviest-lightest < leastSpread*heaviest {
+	if n < leastWeighings || d.today-last.On > freshDays || d.wateredAfter(last.On) ||
+		heaviest-lightest < leastSpread*heaviest {
 		return
 	}
 	left := (last.Value - lightest) / (heaviest - lightest)
-	inputs := []working.Input{{Name: "last weighing", Value: last.Value, Unit: "g"}, {Name: "lightest of four months", Value: lightest, Unit: "g"}, {Name: "heaviest", Value: heaviest, Unit: "g"}}
+	inputs := []working.Input{
+		{Name: "last weighing", Value: last.Value, Unit: "g"},
+		{Name: "lightest of four months", Value: lightest, Unit: "g"},
+		{Name: "heaviest", Value: heaviest, Unit: "g"},
+	}
 	const formula, sure = "(last − lightest) ÷ (heaviest − lightest): up to 10 % is dry, from 50 % on after 5 days is wet", "fair: its lightest was not bone dry, and it grows"
 	why := fmt.Sprintf("It weighs %.0f g: about %.0f %% of its water is left.", last.Value, 100*left)
 	d.add("med.dry-through", left <= dryShare, last.On, why, formula, sure, inputs...)
@@ -63,8 +68,15 @@ func (d *deriver) feeding(season climate.Season) {
 	// Nobody who records neither feed nor water is told that it starves.
 	if kept := ever || len(d.state.WateredOn) >= keptRecord; kept {
 		why := fmt.Sprintf("Neither feed nor fresh medium is recorded for %s.", working.Count(hungry, "day"))
-		d.add("care.feed-none", hungry >= hungryDays, since, why, "days since the last feed, fresh medium or arrival, against 180", "as good as the record of feeds",
-			working.Input{Name: "days without", Value: float64(hungry)})
+		d.add(
+			"care.feed-none",
+			hungry >= hungryDays,
+			since,
+			why,
+			"days since the last feed, fresh medium or arrival, against 180",
+			"as good as the record of feeds",
+			working.Input{Name: "days without", Value: float64(hungry)},
+		)
 	}
 	var strongest float64
 	var recent int
@@ -79,9 +91,23 @@ func (d *deriver) feeding(season climate.Season) {
 	}
 	resting := len(d.state.Habit.RestSeasons) > 0 && d.state.Habit.RestsIn(season)
 	heavy := strongest > 1 || resting && recent >= offSeasonFeeds
-	d.add("care.feed-heavy", heavy, last, fmt.Sprintf("%s in two months, the strongest at %g of the label's rate.", working.Count(recent, "feed"), strongest),
-		"any feed above label rate in 60 days, or 3 and more while it may rest", "as recorded",
-		working.Input{Name: "strongest, of label rate", Value: strongest}, working.Input{Name: "feeds in 60 days", Value: float64(recent)})
+	d.add(
+		"care.feed-heavy",
+		heavy,
+		last,
+		fmt.Sprintf(
+			"%s in two months, the strongest at %g of the label's rate.",
+			working.Count(recent, "feed"),
+			strongest,
+		),
+		"any feed above label rate in 60 days, or 3 and more while it may rest",
+		"as recorded",
+		working.Input{
+			Name:  "strongest, of label rate",
+			Value: strongest,
+		},
+		working.Input{Name: "feeds in 60 days", Value: float64(recent)},
+	)
 }
 
 // roots reads the last tally, and the last count of tips where that is newer.
@@ -94,13 +120,27 @@ func (d *deriver) roots() {
 		tallied = last.On
 		for _, s := range reading.Signs {
 			if s.ID != "root.no-tips" || !counted || tips.On <= last.On {
-				d.add(s.ID, s.Present, last.On, capital(s.Why)+".", reading.Working.Formula, reading.Working.Sure, reading.Working.Inputs...)
+				d.add(
+					s.ID,
+					s.Present,
+					last.On,
+					capital(s.Why)+".",
+					reading.Working.Formula,
+					reading.Working.Sure,
+					reading.Working.Inputs...)
 			}
 		}
 	}
 	if counted && d.today-tips.On <= readingDays && tips.On > tallied {
-		d.add("root.no-tips", tips.Value == 0, tips.On, fmt.Sprintf("%s counted.", working.Count(int(tips.Value), "live tip")), "last count of live tips", "as counted",
-			working.Input{Name: "live tips", Value: tips.Value})
+		d.add(
+			"root.no-tips",
+			tips.Value == 0,
+			tips.On,
+			fmt.Sprintf("%s counted.", working.Count(int(tips.Value), "live tip")),
+			"last count of live tips",
+			"as counted",
+			working.Input{Name: "live tips", Value: tips.Value},
+		)
 	}
 }
 
@@ -124,9 +164,20 @@ func (d *deriver) pot() {
 		return
 	}
 	width := *d.state.Pot.WidthCM
-	d.add("pot.oversize", width > *ball+roots.Slack, on, fmt.Sprintf("A pot of %g cm round live roots of %g cm.", width, *ball),
-		"inner width > live root ball + 6 cm", "fair: roots grow on after they were measured",
-		working.Input{Name: "pot", Value: width, Unit: "cm"}, working.Input{Name: "live root ball", Value: *ball, Unit: "cm"})
+	d.add(
+		"pot.oversize",
+		width > *ball+roots.Slack,
+		on,
+		fmt.Sprintf("A pot of %g cm round live roots of %g cm.", width, *ball),
+		"inner width > live root ball + 6 cm",
+		"fair: roots grow on after they were measured",
+		working.Input{
+			Name:  "pot",
+			Value: width,
+			Unit:  "cm",
+		},
+		working.Input{Name: "live root ball", Value: *ball, Unit: "cm"},
+	)
 }
 
 // reserves reads the scale of plumpness.
@@ -134,14 +185,32 @@ func (d *deriver) reserves() {
 	newest, ok := d.state.Readings.Last("plump")
 	const formula, sure = "scale of 1 shrivelled to 5 full: 1-2 wrinkled, 4-5 not", "as read by eye"
 	if ok && d.today-newest.On <= readingDays && newest.Value != 3 {
-		d.add("stem.shrivelled-newest", newest.Value <= 2, newest.On, fmt.Sprintf("Plumpness was read as %g of 5.", newest.Value), formula, sure,
-			working.Input{Name: "plumpness of the newest", Value: newest.Value})
+		d.add(
+			"stem.shrivelled-newest",
+			newest.Value <= 2,
+			newest.On,
+			fmt.Sprintf("Plumpness was read as %g of 5.", newest.Value),
+			formula,
+			sure,
+			working.Input{Name: "plumpness of the newest", Value: newest.Value},
+		)
 	}
 	oldest, ok := d.state.Readings.Last("plump-oldest")
 	if ok && d.today-oldest.On <= readingDays && oldest.Value != 3 {
 		// The sign says that only the oldest are wrinkled.
-		d.add("stem.shrivelled-oldest", oldest.Value <= 2 && newest.Value != 1 && newest.Value != 2, oldest.On, fmt.Sprintf("The oldest bulbs were read as %g of 5.", oldest.Value), formula, sure,
-			working.Input{Name: "plumpness of the oldest", Value: oldest.Value}, working.Input{Name: "of the newest", Value: newest.Value})
+		d.add(
+			"stem.shrivelled-oldest",
+			oldest.Value <= 2 && newest.Value != 1 && newest.Value != 2,
+			oldest.On,
+			fmt.Sprintf("The oldest bulbs were read as %g of 5.", oldest.Value),
+			formula,
+			sure,
+			working.Input{
+				Name:  "plumpness of the oldest",
+				Value: oldest.Value,
+			},
+			working.Input{Name: "of the newest", Value: newest.Value},
+		)
 	}
 }
 
@@ -160,7 +229,11 @@ func (d *deriver) marks() {
 			continue
 		}
 		why := fmt.Sprintf("%g marked leaves, %g %s before.", last.Value, before.Value, working.Count(apart, "day"))
-		inputs := []working.Input{{Name: "marked before", Value: before.Value}, {Name: "marked now", Value: last.Value}, {Name: "days between", Value: float64(apart)}}
+		inputs := []working.Input{
+			{Name: "marked before", Value: before.Value},
+			{Name: "marked now", Value: last.Value},
+			{Name: "days between", Value: float64(apart)},
+		}
 		const formula, sure = "two counts: more after 5 days and longer spreads; no more after 14 days stands still", "as counted"
 		switch {
 		case last.Value > before.Value:
@@ -197,26 +270,63 @@ func (d *deriver) place() {
 	want := d.state.Wants
 	if lux != nil {
 		dli := climate.DLI(climate.PPFD(*lux.Lux, lux.Lamp), *lux.Hours)
-		d.add("place.low-light", dli < want.Light[0], lux.On, fmt.Sprintf("%.1f mol a day reach it; it wants at least %g.", dli, want.Light[0]),
-			"lux ÷ lux per µmol of the lamp × hours × 0.0036, against the least its kind wants", "rough: one reading stands for the day; Thimijan and Heins 1983 (from memory)",
-			working.Input{Name: "lux", Value: *lux.Lux}, working.Input{Name: "hours a day", Value: *lux.Hours}, working.Input{Name: "mol a day", Value: dli}, working.Input{Name: "least wanted", Value: want.Light[0]})
+		d.add(
+			"place.low-light",
+			dli < want.Light[0],
+			lux.On,
+			fmt.Sprintf("%.1f mol a day reach it; it wants at least %g.", dli, want.Light[0]),
+			"lux ÷ lux per µmol of the lamp × hours × 0.0036, against the least its kind wants",
+			"rough: one reading stands for the day; Thimijan and Heins 1983 (from memory)",
+			working.Input{
+				Name:  "lux",
+				Value: *lux.Lux,
+			},
+			working.Input{Name: "hours a day", Value: *lux.Hours},
+			working.Input{Name: "mol a day", Value: dli},
+			working.Input{Name: "least wanted", Value: want.Light[0]},
+		)
 	}
 	if low != nil {
-		d.add("place.cold", *low.MinC < want.Temperature[0], low.On, fmt.Sprintf("%s at the coldest; its limit is %s.", celsius(*low.MinC), celsius(want.Temperature[0])),
-			"coldest reading of 30 days against its kind's lower limit", "as read",
-			working.Input{Name: "coldest", Value: *low.MinC, Unit: "°C"}, working.Input{Name: "lower limit", Value: want.Temperature[0], Unit: "°C"})
+		d.add(
+			"place.cold",
+			*low.MinC < want.Temperature[0],
+			low.On,
+			fmt.Sprintf("%s at the coldest; its limit is %s.", celsius(*low.MinC), celsius(want.Temperature[0])),
+			"coldest reading of 30 days against its kind's lower limit",
+			"as read",
+			working.Input{
+				Name:  "coldest",
+				Value: *low.MinC,
+				Unit:  "°C",
+			},
+			working.Input{Name: "lower limit", Value: want.Temperature[0], Unit: "°C"},
+		)
 	}
 	if high != nil {
-		d.add("place.heat", *high.MaxC > want.Temperature[2], high.On, fmt.Sprintf("%s at the warmest; its limit is %s.", celsius(*high.MaxC), celsius(want.Temperature[2])),
-			"warmest reading of 30 days against its kind's upper limit", "as read",
-			working.Input{Name: "warmest", Value: *high.MaxC, Unit: "°C"}, working.Input{Name: "upper limit", Value: want.Temperature[2], Unit: "°C"})
+		d.add(
+			"place.heat",
+			*high.MaxC > want.Temperature[2],
+			high.On,
+			fmt.Sprintf("%s at the warmest; its limit is %s.", celsius(*high.MaxC), celsius(want.Temperature[2])),
+			"warmest reading of 30 days against its kind's upper limit",
+			"as read",
+			working.Input{
+				Name:  "warmest",
+				Value: *high.MaxC,
+				Unit:  "°C",
+			},
+			working.Input{Name: "upper limit", Value: want.Temperature[2], Unit: "°C"},
+		)
 	}
 	if air == nil {
 		return
 	}
 	humidity := *air.HumidityPct
 	limit := max(dryAir, want.Humidity[0]-driestBelow)
-	in := []working.Input{{Name: "humidity", Value: humidity, Unit: "%"}, {Name: "least it wants", Value: want.Humidity[0], Unit: "%"}}
+	in := []working.Input{
+		{Name: "humidity", Value: humidity, Unit: "%"},
+		{Name: "least it wants", Value: want.Humidity[0], Unit: "%"},
+	}
 	const formula, sure = "under 40 %, or 10 below the least its kind wants, is dry", "rough: one reading stands for weeks"
 	why := fmt.Sprintf("%g %% was read; it wants at least %g.", humidity, want.Humidity[0])
 	switch {

@@ -74,9 +74,16 @@ func (s State) Rates(today day.Day) []working.Amount {
 			unit = "mm"
 		}
 		week := func(v float64) float64 { return math.Round(v*70) / 10 }
-		rates = append(rates, working.Amount{What: m.Short, Value: week(slope.Value), Unit: unit, Working: working.Working{
-			Inputs:  []working.Input{{Name: "readings in 60 days", Value: float64(slope.N)}, {Name: "a week, at least", Value: week(slope.Low), Unit: unit}, {Name: "a week, at most", Value: week(slope.High), Unit: unit}},
-			Formula: "median of the slopes between all pairs of readings, × 7; 80 % interval from Kendall's S", Source: "Theil 1950; Sen 1968", Sure: "its own readings; single wrong ones do not move it"}})
+		rates = append(
+			rates,
+			working.Amount{What: m.Short, Value: week(slope.Value), Unit: unit, Working: working.Working{
+				Inputs: []working.Input{
+					{Name: "readings in 60 days", Value: float64(slope.N)},
+					{Name: "a week, at least", Value: week(slope.Low), Unit: unit},
+					{Name: "a week, at most", Value: week(slope.High), Unit: unit},
+				},
+				Formula: "median of the slopes between all pairs of readings, × 7; 80 % interval from Kendall's S", Source: "Theil 1950; Sen 1968", Sure: "its own readings; single wrong ones do not move it"}},
+		)
 	}
 	return rates
 }
@@ -89,7 +96,11 @@ func (s State) Stall(c Course, today day.Day, south bool) (recovery.Stall, bool)
 		return stall, false
 	}
 	if d, ok := recovery.DryingOf(s.WateredOn); ok && d.Faster {
-		stall.AtWork, stall.Why = true, fmt.Sprintf("Its pot dries faster: in %g days instead of %g. Roots are at work; this is no setback.", d.Now, d.Before)
+		stall.AtWork, stall.Why = true, fmt.Sprintf(
+			"Its pot dries faster: in %g days instead of %g. Roots are at work; this is no setback.",
+			d.Now,
+			d.Before,
+		)
 	} else if n := len(s.Tallies); n > 0 && s.Tallies[n-1].On >= stall.Since {
 		if share, ok := s.Tallies[n-1].liveShare(); ok && share >= 0.6 {
 			stall.AtWork, stall.Why = true, fmt.Sprintf("%.0f %% of its roots were alive on %s: new pots may stand still for months while roots run.", 100*share, s.Tallies[n-1].On)
@@ -170,8 +181,11 @@ func (s State) ReservesLast(today day.Day) (ReservesLast, bool) {
 		return ReservesLast{}, false
 	}
 	return ReservesLast{From: on + day.Day(way.Days[0]), To: on + day.Day(way.Days[1]), Working: working.Working{
-		Inputs: []working.Input{{Name: "reserves last, from", Value: way.Days[0], Unit: "days"}, {Name: "to", Value: way.Days[1], Unit: "days"},
-			{Name: "days since they were judged", Value: math.Max(0, float64(today-on))}},
+		Inputs: []working.Input{
+			{Name: "reserves last, from", Value: way.Days[0], Unit: "days"},
+			{Name: "to", Value: way.Days[1], Unit: "days"},
+			{Name: "days since they were judged", Value: math.Max(0, float64(today-on))},
+		},
 		Formula: "day on which they were judged (" + reserves + ") + how long such reserves last without roots", Source: working.CommonPractice, Sure: "wide: judged by eye; weigh the bare plant twice, a week apart, for better"}}, true
 }
 
@@ -187,16 +201,34 @@ func (s State) reservesByWeight() (ReservesLast, bool) {
 		return ReservesLast{}, false
 	}
 	first, last := weighed[0], weighed[len(weighed)-1]
-	return ReservesLast{From: last.On + day.Day(way.Days[0]), To: last.On + day.Day(way.Days[1]), Working: working.Working{
-		Inputs: []working.Input{{Name: "weighed first", Value: first.Value, Unit: "g"}, {Name: "weighed last", Value: last.Value, Unit: "g"},
-			{Name: "days between", Value: float64(last.On - first.On), Unit: "days"}, {Name: "loses a day", Value: math.Round(1000*way.Loss) / 10, Unit: "%"}},
-		Formula: "last weighing + ln(last ÷ share of the first) ÷ daily loss; from 60 % at the fastest loss between weighings to 50 % at the slowest",
-		Source:  working.CommonPractice, Sure: fmt.Sprintf("fair: from %d weighings of the bare plant", len(weighed))}}, true
+	return ReservesLast{
+		From: last.On + day.Day(way.Days[0]),
+		To:   last.On + day.Day(way.Days[1]),
+		Working: working.Working{
+			Inputs: []working.Input{
+				{Name: "weighed first", Value: first.Value, Unit: "g"},
+				{Name: "weighed last", Value: last.Value, Unit: "g"},
+				{
+					Name:  "days between",
+					Value: float64(last.On - first.On),
+					Unit:  "days",
+				},
+				{Name: "loses a day", Value: math.Round(1000*way.Loss) / 10, Unit: "%"},
+			},
+			Formula: "last weighing + ln(last ÷ share of the first) ÷ daily loss; from 60 % at the fastest loss between weighings to 50 % at the slowest",
+			Source:  working.CommonPractice, Sure: fmt.Sprintf("fair: from %d weighings of the bare plant", len(weighed))},
+	}, true
 }
 
 // Living gives what the odds of survival hang on.
 func (s State) Living(saved, lost int) prognosis.Living {
-	l := prognosis.Living{Causes: s.Plan.Causes, Habit: s.Habit, Reserves: string(s.PlanAnswers.Reserves), Saved: saved, Lost: lost}
+	l := prognosis.Living{
+		Causes:   s.Plan.Causes,
+		Habit:    s.Habit,
+		Reserves: string(s.PlanAnswers.Reserves),
+		Saved:    saved,
+		Lost:     lost,
+	}
 	if n := len(s.Tallies); n > 0 {
 		if share, ok := s.Tallies[n-1].liveShare(); ok {
 			l.LiveShare = &share

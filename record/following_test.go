@@ -17,8 +17,21 @@ import (
 func TestAGrowthIsAStrandOfItsOwn(t *testing.T) {
 	b := newBook(t)
 	leaf := uuid.New()
-	b.write(50, record.Body{Grown: &record.Grown{Growth: uuid.New(), Sort: recovery.Leaf, CameWith: true, SizeMM: p(200.0)}})
-	first := b.write(40, record.Body{Grown: &record.Grown{Growth: leaf, Sort: recovery.Leaf, State: recovery.Starting, Name: "the one by the window"}})
+	b.write(
+		50,
+		record.Body{Grown: &record.Grown{Growth: uuid.New(), Sort: recovery.Leaf, CameWith: true, SizeMM: p(200.0)}},
+	)
+	first := b.write(
+		40,
+		record.Body{
+			Grown: &record.Grown{
+				Growth: leaf,
+				Sort:   recovery.Leaf,
+				State:  recovery.Starting,
+				Name:   "the one by the window",
+			},
+		},
+	)
 	b.write(30, record.Body{Grown: &record.Grown{Growth: leaf, SizeMM: p(90.0), State: recovery.Growing}})
 	b.write(20, record.Body{Grown: &record.Grown{Growth: leaf, SizeMM: p(184.0), State: recovery.Mature}})
 	s := b.state()
@@ -38,7 +51,15 @@ func TestAGrowthIsAStrandOfItsOwn(t *testing.T) {
 }
 
 func mealybugs(b *book, warmth *float64) {
-	b.write(40, record.Body{Examined: &record.Examined{Present: []string{"pest.cotton", "leaf.sticky"}, Absent: []string{"root.smell"}}})
+	b.write(
+		40,
+		record.Body{
+			Examined: &record.Examined{
+				Present: []string{"pest.cotton", "leaf.sticky"},
+				Absent:  []string{"root.smell"},
+			},
+		},
+	)
 	b.write(40, record.Body{Diagnosed: &record.Diagnosed{Causes: []string{"mealybug"}}})
 	b.write(40, record.Body{Planned: &record.Planned{Answers: sheet.Answers{WarmthC: warmth}}})
 }
@@ -80,7 +101,11 @@ func TestRotAndPestsRunSideBySide(t *testing.T) {
 	stage(30, "pest-clearance", "knock-down", "repeats")
 	s = b.state()
 	assert.Equal(t, []int{0, 1}, []int{s.Courses[0].Stage, s.Courses[1].Stage}, "each has its own stage")
-	assert.NotEmpty(t, b.try(29, record.Body{Staged: &record.Staged{Track: "orchid-lean", From: "hold", To: "nubs"}}), "it is not on that track")
+	assert.NotEmpty(
+		t,
+		b.try(29, record.Body{Staged: &record.Staged{Track: "orchid-lean", From: "hold", To: "nubs"}}),
+		"it is not on that track",
+	)
 	checks := 0
 	for _, task := range s.Tasks(false) {
 		if task.Kind == record.TaskCheck {
@@ -111,7 +136,17 @@ func TestRotAndPestsRunSideBySide(t *testing.T) {
 func TestANewPlanKeepsWhatGoesOnAndEndsTheRest(t *testing.T) {
 	b := newBook(t)
 	mealybugs(b, nil)
-	b.write(30, record.Body{Staged: &record.Staged{Track: "pest-clearance", From: "knock-down", To: "repeats", Reason: "nothing seen"}})
+	b.write(
+		30,
+		record.Body{
+			Staged: &record.Staged{
+				Track:  "pest-clearance",
+				From:   "knock-down",
+				To:     "repeats",
+				Reason: "nothing seen",
+			},
+		},
+	)
 	b.rot()
 	s := b.state()
 	require.Len(t, s.Courses, 1, "root rot alone was accepted then")
@@ -135,7 +170,11 @@ func TestKeptUnderWatchIsStillLookedAt(t *testing.T) {
 	b.write(3, check("wilt", 0, "smell", 0))
 	b.write(3, record.Body{Watered: &record.Watered{}})
 	assert.Equal(t, today-3, b.state().LastLook(), "what is looked at can be recorded")
-	assert.NotEmpty(t, b.try(2, record.Body{Diagnosed: &record.Diagnosed{Causes: []string{"drought"}}}), "treatment wants the case reopened")
+	assert.NotEmpty(
+		t,
+		b.try(2, record.Body{Diagnosed: &record.Diagnosed{Causes: []string{"drought"}}}),
+		"treatment wants the case reopened",
+	)
 	assert.Nil(t, b.state().Seam().Ended, "its seam goes on")
 	b.write(0, record.Body{Reopened: &record.Reopened{}})
 	assert.Equal(t, "mending", b.state().Standing())
@@ -157,10 +196,16 @@ func TestAReviewTellsWhatCameOfIt(t *testing.T) {
 	b.write(30, check("wilt", 0, "yellow", 0, "smell", 0, "leaves-lost", 2))
 	b.write(30, record.Body{Staged: &record.Staged{Track: "foliage-rerooting", From: "stabilise", To: "re-root"}})
 	b.write(25, record.Body{Watered: &record.Watered{}})
-	b.write(24, record.Body{Staged: &record.Staged{Track: "foliage-rerooting", From: "re-root", To: "stabilise", Reason: "wilted"}})
+	b.write(
+		24,
+		record.Body{
+			Staged: &record.Staged{Track: "foliage-rerooting", From: "re-root", To: "stabilise", Reason: "wilted"},
+		},
+	)
 	b.write(1, record.Body{Closed: &record.Closed{Outcome: record.OutcomeLost, Reason: "Too wet, too long."}})
 	s := b.state()
-	r := s.Review(b.entries, 0, today-1).WithCost(p(4.0), map[uuid.UUID]record.Price{soil: {Name: "potting soil", Each: 0.5}})
+	r := s.Review(b.entries, 0, today-1).
+		WithCost(p(4.0), map[uuid.UUID]record.Price{soil: {Name: "potting soil", Each: 0.5}})
 	assert.Equal(t, before.ID, r.Before.Entry)
 	assert.Equal(t, after.ID, r.After.Entry)
 	assert.Equal(t, []int{1, 2}, []int{r.Made, r.Lost})
@@ -188,7 +233,10 @@ func TestTheDaysOfAllStagesAddUp(t *testing.T) {
 	b.rot()
 	for i, to := range []string{"re-root", "wean", "mended"} {
 		from := []string{"stabilise", "re-root", "wean"}[i]
-		b.write(30-10*i, record.Body{Staged: &record.Staged{Track: "foliage-rerooting", From: from, To: to, Reason: "seen"}})
+		b.write(
+			30-10*i,
+			record.Body{Staged: &record.Staged{Track: "foliage-rerooting", From: from, To: to, Reason: "seen"}},
+		)
 	}
 	s := b.state()
 	r := s.Review(b.entries, 0, today)
@@ -238,10 +286,22 @@ func TestReservesRunOutBesideTheWayToRoots(t *testing.T) {
 	b.write(60, record.Body{Arrived: &record.Arrived{Name: "Slipper", Habit: "sympodial-orchid"}})
 	b.write(60, record.Body{Examined: &record.Examined{Present: []string{"root.few-live", "root.dry-dead"}}})
 	b.write(60, record.Body{Diagnosed: &record.Diagnosed{Causes: []string{"dry-root-loss"}}})
-	b.write(60, record.Body{Planned: &record.Planned{Answers: sheet.Answers{LiveRoots: p(0), Reserves: treatment.Shrivelled, School: "S1"}}})
+	b.write(
+		60,
+		record.Body{
+			Planned: &record.Planned{
+				Answers: sheet.Answers{LiveRoots: p(0), Reserves: treatment.Shrivelled, School: "S1"},
+			},
+		},
+	)
 	way, ok := b.state().ReservesLast(today)
 	require.True(t, ok)
-	assert.Equal(t, []day.Day{today - 60 + 15, today - 60 + 40}, []day.Day{way.From, way.To}, "shrivelled: 15 to 40 days")
+	assert.Equal(
+		t,
+		[]day.Day{today - 60 + 15, today - 60 + 40},
+		[]day.Day{way.From, way.To},
+		"shrivelled: 15 to 40 days",
+	)
 	b.write(10, check("plump", 4))
 	way, _ = b.state().ReservesLast(today)
 	assert.Equal(t, today-10+90, way.From, "judged anew: plump")

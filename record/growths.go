@@ -20,7 +20,19 @@ func (s *State) grow(e Entry) {
 				number++
 			}
 		}
-		s.Strands = append(s.Strands, recovery.Strand{ID: g.Growth.String(), Sort: g.Sort, Number: number, CameWith: g.CameWith, Began: e.On, State: recovery.Growing, StateOn: e.On, Sizes: []recovery.Reading{}})
+		s.Strands = append(
+			s.Strands,
+			recovery.Strand{
+				ID:       g.Growth.String(),
+				Sort:     g.Sort,
+				Number:   number,
+				CameWith: g.CameWith,
+				Began:    e.On,
+				State:    recovery.Growing,
+				StateOn:  e.On,
+				Sizes:    []recovery.Reading{},
+			},
+		)
 		strand = &s.Strands[len(s.Strands)-1]
 		if g.CameWith {
 			strand.Began, strand.State = s.ArrivedOn, recovery.Mature

@@ -24,18 +24,28 @@ func anything(b *book, chance *rand.Rand) record.Body {
 	bodies := []func() record.Body{
 		func() record.Body { return record.Body{Watered: &record.Watered{}} },
 		func() record.Body {
-			return record.Body{Probed: &record.Probed{Moisture: []water.Moisture{water.Dry, water.Moist, water.Wet}[chance.IntN(3)]}}
+			return record.Body{
+				Probed: &record.Probed{Moisture: []water.Moisture{water.Dry, water.Moist, water.Wet}[chance.IntN(3)]},
+			}
 		},
 		func() record.Body {
 			c := &record.Checked{}
 			for range 1 + chance.IntN(5) {
 				m := measures[chance.IntN(len(measures))]
-				c.Readings = append(c.Readings, record.Value{Measure: m.ID, Value: float64(chance.IntN(int(min(m.Most, 60)) + 1))})
+				c.Readings = append(
+					c.Readings,
+					record.Value{Measure: m.ID, Value: float64(chance.IntN(int(min(m.Most, 60)) + 1))},
+				)
 			}
 			return record.Body{Checked: c}
 		},
 		func() record.Body {
-			g := &record.Grown{Growth: uuid.New(), Sort: recovery.GrowthSorts[chance.IntN(len(recovery.GrowthSorts))].ID, CameWith: chance.IntN(3) == 0, State: recovery.GrowthStates[chance.IntN(5)]}
+			g := &record.Grown{
+				Growth:   uuid.New(),
+				Sort:     recovery.GrowthSorts[chance.IntN(len(recovery.GrowthSorts))].ID,
+				CameWith: chance.IntN(3) == 0,
+				State:    recovery.GrowthStates[chance.IntN(5)],
+			}
 			if n := len(s.Strands); n > 0 && chance.IntN(3) > 0 {
 				g.Growth, g.Sort = uuid.MustParse(s.Strands[chance.IntN(n)].ID), ""
 			}
@@ -45,10 +55,17 @@ func anything(b *book, chance *rand.Rand) record.Body {
 			return record.Body{Grown: g}
 		},
 		func() record.Body {
-			return record.Body{Pictured: &record.Pictured{Picture: uuid.New(), Side: record.Sides[chance.IntN(len(record.Sides))]}}
+			return record.Body{
+				Pictured: &record.Pictured{Picture: uuid.New(), Side: record.Sides[chance.IntN(len(record.Sides))]},
+			}
 		},
 		func() record.Body {
-			return record.Body{Metered: &record.Metered{MinC: p(float64(5 + chance.IntN(15))), MaxC: p(float64(20 + chance.IntN(12)))}}
+			return record.Body{
+				Metered: &record.Metered{
+					MinC: p(float64(5 + chance.IntN(15))),
+					MaxC: p(float64(20 + chance.IntN(12))),
+				},
+			}
 		},
 		func() record.Body {
 			if len(s.Courses) == 0 {
@@ -70,7 +87,13 @@ func anything(b *book, chance *rand.Rand) record.Body {
 			if s.Plan == nil {
 				return record.Body{Noted: &record.Noted{Text: "no plan"}}
 			}
-			return record.Body{Did: &record.Did{Step: s.Plan.Steps[chance.IntN(len(s.Plan.Steps))].ID, Skipped: chance.IntN(5) == 0, Reason: "so"}}
+			return record.Body{
+				Did: &record.Did{
+					Step:    s.Plan.Steps[chance.IntN(len(s.Plan.Steps))].ID,
+					Skipped: chance.IntN(5) == 0,
+					Reason:  "so",
+				},
+			}
 		},
 		func() record.Body { return record.Body{Closed: &record.Closed{Outcome: record.OutcomeKept}} },
 		func() record.Body { return record.Body{Reopened: &record.Reopened{}} },
@@ -78,7 +101,13 @@ func anything(b *book, chance *rand.Rand) record.Body {
 			return record.Body{Voided: &record.Voided{Entry: b.entries[1+chance.IntN(len(b.entries)-1)].ID}}
 		},
 		func() record.Body {
-			causes := [][]string{{"root-rot"}, {"mealybug"}, {"root-rot", "mealybug"}, {"drought"}, {"low-light", "spider-mite"}}
+			causes := [][]string{
+				{"root-rot"},
+				{"mealybug"},
+				{"root-rot", "mealybug"},
+				{"drought"},
+				{"low-light", "spider-mite"},
+			}
 			return record.Body{Diagnosed: &record.Diagnosed{Causes: causes[chance.IntN(len(causes))]}}
 		},
 		func() record.Body { return record.Body{Planned: &record.Planned{Keeps: chance.IntN(2) == 0}} },
@@ -98,7 +127,8 @@ func TestWhateverIsRecordedHoldsTogether(t *testing.T) {
 				on--
 			}
 			e := b.entry(on, anything(b, chance))
-			if len(record.Check(e, b.entries, b.kinds, today)) > 0 || record.Complete(&e, b.entries, record.Context{}) != nil {
+			if len(record.Check(e, b.entries, b.kinds, today)) > 0 ||
+				record.Complete(&e, b.entries, record.Context{}) != nil {
 				continue
 			}
 			b.entries = append(b.entries, e)
@@ -183,7 +213,18 @@ func TestWhateverIsRecordedHoldsTogether(t *testing.T) {
 // told is all that follows from a record, as text.
 func told(t *testing.T, s record.State) string {
 	t.Helper()
-	raw, err := json.Marshal(map[string]any{"readings": s.Readings, "stages": s.Stages, "strands": s.Strands, "pictures": s.Pictures, "tasks": s.Tasks(false), "seam": s.Seam(), "events": s.Events, "scores": s.Scores()})
+	raw, err := json.Marshal(
+		map[string]any{
+			"readings": s.Readings,
+			"stages":   s.Stages,
+			"strands":  s.Strands,
+			"pictures": s.Pictures,
+			"tasks":    s.Tasks(false),
+			"seam":     s.Seam(),
+			"events":   s.Events,
+			"scores":   s.Scores(),
+		},
+	)
 	require.NoError(t, err)
 	return string(raw)
 }

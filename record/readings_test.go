@@ -38,7 +38,10 @@ func TestTheDishFallsWithTheLongestRoot(t *testing.T) {
 	assert.False(t, ok, "another pot, and nobody said how deep it is")
 	b.write(9, record.Body{Potted: &record.Potted{DepthCM: p(9.0)}})
 	// A tally measures the longest root as well.
-	b.write(5, record.Body{Tallied: &record.Tallied{Tally: roots.Tally{InMedium: roots.Count{Live: 4}, LongestMM: p(50.0)}}})
+	b.write(
+		5,
+		record.Body{Tallied: &record.Tallied{Tally: roots.Tally{InMedium: roots.Count{Live: 4}, LongestMM: p(50.0)}}},
+	)
 	level, _ := b.state().DishLevel()
 	assert.Equal(t, 30.0, level.Value, "what was measured last counts")
 }
@@ -173,6 +176,10 @@ func TestTheSameDayIsAnotherSeasonInTheSouth(t *testing.T) {
 		t.Fatal("the record of feeds says nothing")
 		return false
 	}
-	assert.Equal(t, len(b.state().Habit.RestSeasons) > 0 && b.state().Habit.RestsIn(climate.SeasonOf(today, false)), heavy(false))
+	assert.Equal(
+		t,
+		len(b.state().Habit.RestSeasons) > 0 && b.state().Habit.RestsIn(climate.SeasonOf(today, false)),
+		heavy(false),
+	)
 	assert.False(t, heavy(true), "late spring: it grows")
 }

@@ -30,7 +30,17 @@ type book struct {
 
 func newBook(t *testing.T) *book {
 	b := &book{t: t, plant: uuid.New(), at: time.Date(2026, 1, 1, 0, 0, 0, 0, time.UTC)}
-	b.write(60, record.Body{Arrived: &record.Arrived{Name: "Monstera", Profile: "monstera-adansonii", Habit: "aroid-vine", Isolated: true}})
+	b.write(
+		60,
+		record.Body{
+			Arrived: &record.Arrived{
+				Name:     "Monstera",
+				Profile:  "monstera-adansonii",
+				Habit:    "aroid-vine",
+				Isolated: true,
+			},
+		},
+	)
 	return b
 }
 
@@ -61,7 +71,15 @@ func (b *book) add(e record.Entry) record.Entry {
 func (b *book) state() record.State { return record.Fold(b.plant, b.entries, b.kinds) }
 
 func (b *book) rot() {
-	b.write(40, record.Body{Examined: &record.Examined{Present: []string{"root.mushy", "med.wet-long", "root.smell"}, Absent: []string{"pest.cotton"}}})
+	b.write(
+		40,
+		record.Body{
+			Examined: &record.Examined{
+				Present: []string{"root.mushy", "med.wet-long", "root.smell"},
+				Absent:  []string{"pest.cotton"},
+			},
+		},
+	)
 	b.write(40, record.Body{Diagnosed: &record.Diagnosed{Causes: []string{"root-rot"}}})
 	ball := 7.0
 	b.write(40, record.Body{Planned: &record.Planned{Answers: sheet.Answers{RootBallCM: &ball}}})
@@ -93,7 +111,12 @@ func TestACaseFromArrivalToItsFirstStagePassed(t *testing.T) {
 	assert.Equal(t, "root-rot", s.Verdict.Chances[0].ID, "a diagnosis keeps what the differential said")
 	assert.NotEmpty(t, s.Verdict.Tables)
 
-	assert.Contains(t, b.try(38, record.Body{Staged: &record.Staged{Track: "foliage-rerooting", From: "stabilise", To: "re-root"}}).Error(), "gate is not met")
+	assert.Contains(
+		t,
+		b.try(38, record.Body{Staged: &record.Staged{Track: "foliage-rerooting", From: "stabilise", To: "re-root"}}).
+			Error(),
+		"gate is not met",
+	)
 	b.write(39, check("wilt", 0, "yellow", 0, "smell", 0))
 	b.write(32, check("wilt", 0, "yellow", 0, "smell", 0))
 	b.write(32, record.Body{Staged: &record.Staged{Track: "foliage-rerooting", From: "stabilise", To: "re-root"}})
@@ -106,7 +129,12 @@ func TestACaseFromArrivalToItsFirstStagePassed(t *testing.T) {
 	assert.Len(t, seam.Knots, 1)
 	assert.Empty(t, seam.Loose)
 
-	b.write(20, record.Body{Staged: &record.Staged{Track: "foliage-rerooting", From: "re-root", To: "stabilise", Reason: "wilted"}})
+	b.write(
+		20,
+		record.Body{
+			Staged: &record.Staged{Track: "foliage-rerooting", From: "re-root", To: "stabilise", Reason: "wilted"},
+		},
+	)
 	seam = b.state().Seam()
 	assert.Equal(t, "wilted", seam.Loose[0].Why)
 	assert.Len(t, seam.Knots, 1, "a step back is no knot")
@@ -250,8 +278,18 @@ func TestTasksSayWhatIsNextAndWhy(t *testing.T) {
 		assert.LessOrEqual(t, task.From, task.Until)
 	}
 	b.write(30, check("rot", 1))
-	assert.NotContains(t, kinds(b.state().Tasks(false)), record.TaskBack, "in the first stage there is nowhere to go back to")
-	b.write(29, record.Body{Staged: &record.Staged{Track: "foliage-rerooting", From: "stabilise", To: "re-root", Reason: "hurry"}})
+	assert.NotContains(
+		t,
+		kinds(b.state().Tasks(false)),
+		record.TaskBack,
+		"in the first stage there is nowhere to go back to",
+	)
+	b.write(
+		29,
+		record.Body{
+			Staged: &record.Staged{Track: "foliage-rerooting", From: "stabilise", To: "re-root", Reason: "hurry"},
+		},
+	)
 	b.write(28, check("rot", 1))
 	assert.Contains(t, kinds(b.state().Tasks(false)), record.TaskBack)
 	b.write(27, record.Body{Watered: &record.Watered{}})
@@ -383,13 +421,38 @@ func TestALookAndACarerOverruleTheRecord(t *testing.T) {
 	}
 	b.write(0, record.Body{Examined: &record.Examined{Present: []string{"leaf.drooping"}}})
 	assert.Contains(t, b.state().Examination(today, false).Present, "care.water-missed")
-	b.write(0, record.Body{Examined: &record.Examined{Present: []string{"leaf.drooping"}, Overruled: []record.Overruled{{Sign: "care.water-missed", Reason: "the sitter watered it"}}}})
+	b.write(
+		0,
+		record.Body{
+			Examined: &record.Examined{
+				Present:   []string{"leaf.drooping"},
+				Overruled: []record.Overruled{{Sign: "care.water-missed", Reason: "the sitter watered it"}},
+			},
+		},
+	)
 	e := b.state().Examination(today, false)
 	assert.NotContains(t, e.Present, "care.water-missed")
 	assert.NotContains(t, e.Absent, "care.water-missed")
-	b.write(0, record.Body{Examined: &record.Examined{Present: []string{"leaf.drooping"}, Absent: []string{"care.water-missed"}}})
+	b.write(
+		0,
+		record.Body{
+			Examined: &record.Examined{Present: []string{"leaf.drooping"}, Absent: []string{"care.water-missed"}},
+		},
+	)
 	assert.Contains(t, b.state().Examination(today, false).Absent, "care.water-missed")
-	assert.ErrorContains(t, b.try(0, record.Body{Examined: &record.Examined{Present: []string{"leaf.drooping"}, Overruled: []record.Overruled{{Sign: "care.water-missed"}}}}), "say why")
+	assert.ErrorContains(
+		t,
+		b.try(
+			0,
+			record.Body{
+				Examined: &record.Examined{
+					Present:   []string{"leaf.drooping"},
+					Overruled: []record.Overruled{{Sign: "care.water-missed"}},
+				},
+			},
+		),
+		"say why",
+	)
 }
 
 // However entries arrive, the fold is the same: it depends on days and times of

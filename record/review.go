@@ -59,7 +59,20 @@ type StepDone struct {
 }
 
 // Minutes that records of a kind stand for where no plan says (common practice).
-var minutesOf = map[Kind]int{KindExamined: 5, KindWatered: 1, KindWeighed: 1, KindProbed: 1, KindChecked: 2, KindTallied: 8, KindFed: 2, KindPotted: 10, KindPictured: 1, KindGrown: 0, KindTreated: 10, KindMetered: 2}
+var minutesOf = map[Kind]int{
+	KindExamined: 5,
+	KindWatered:  1,
+	KindWeighed:  1,
+	KindProbed:   1,
+	KindChecked:  2,
+	KindTallied:  8,
+	KindFed:      2,
+	KindPotted:   10,
+	KindPictured: 1,
+	KindGrown:    0,
+	KindTreated:  10,
+	KindMetered:  2,
+}
 
 // Used gives what the steps of the review took from the cupboard.
 func (r Review) Used() []Used { return r.used }
@@ -68,7 +81,15 @@ func (r Review) Used() []Used { return r.used }
 // second.
 func (s State) Review(entries []Entry, from, to day.Day) Review {
 	from = max(from, s.ArrivedOn)
-	r := Review{From: from, To: to, Days: int(to - from), Standing: s.Standing(), Stages: []StageReview{}, Steps: []StepDone{}, Causes: []string{}}
+	r := Review{
+		From:     from,
+		To:       to,
+		Days:     int(to - from),
+		Standing: s.Standing(),
+		Stages:   []StageReview{},
+		Steps:    []StepDone{},
+		Causes:   []string{},
+	}
 	r.Growths = recovery.Reckon(s.Strands, s.ArrivedOn, to)
 	inside := func(on day.Day) bool { return on >= from && on <= to }
 	live := Live(entries)
@@ -122,11 +143,22 @@ func (s State) Review(entries []Entry, from, to day.Day) Review {
 			r.Lost += int(reading.Value)
 		}
 	}
-	r.Minutes = working.Amount{What: "minutes", Unit: "min", Working: working.Working{Formula: "minutes of the steps done, as planned, and the usual minutes of every other record", Source: working.CommonPractice, Sure: "rough: nobody held a watch"}}
+	r.Minutes = working.Amount{
+		What: "minutes",
+		Unit: "min",
+		Working: working.Working{
+			Formula: "minutes of the steps done, as planned, and the usual minutes of every other record",
+			Source:  working.CommonPractice,
+			Sure:    "rough: nobody held a watch",
+		},
+	}
 	for _, part := range []string{"steps of plans", "looks and measures", "waterings", "feeds", "products"} {
 		if minutes[part] > 0 {
 			r.Minutes.Value += float64(minutes[part])
-			r.Minutes.Working.Inputs = append(r.Minutes.Working.Inputs, working.Input{Name: part, Value: float64(minutes[part]), Unit: "min"})
+			r.Minutes.Working.Inputs = append(
+				r.Minutes.Working.Inputs,
+				working.Input{Name: part, Value: float64(minutes[part]), Unit: "min"},
+			)
 		}
 	}
 	s.reviewPictures(&r, inside)
@@ -234,7 +266,11 @@ type Price struct {
 // WithCost adds up what the plant cost: its price and what its steps used.
 // Supplies without a price count nothing, and it says so.
 func (r Review) WithCost(paid *float64, prices map[uuid.UUID]Price) Review {
-	w := working.Working{Formula: "price paid + what its steps took from the cupboard × price; hours are not counted", Source: "its own record", Sure: "as good as the record of what was used"}
+	w := working.Working{
+		Formula: "price paid + what its steps took from the cupboard × price; hours are not counted",
+		Source:  "its own record",
+		Sure:    "as good as the record of what was used",
+	}
 	var sum float64
 	if paid != nil {
 		sum += *paid

@@ -44,14 +44,29 @@ func (b *book) pass(daysAgo int) {
 	if c.Stage+1 < len(track.Stages) {
 		to = track.Stages[c.Stage+1].ID
 	}
-	require.Empty(b.t, b.try(daysAgo, record.Body{Staged: &record.Staged{Track: track.ID, From: stage.ID, To: to}}), "%s: %+v", stage.ID, b.gate(daysAgo).Conditions)
+	require.Empty(
+		b.t,
+		b.try(daysAgo, record.Body{Staged: &record.Staged{Track: track.ID, From: stage.ID, To: to}}),
+		"%s: %+v",
+		stage.ID,
+		b.gate(daysAgo).Conditions,
+	)
 	b.write(daysAgo, record.Body{Staged: &record.Staged{Track: track.ID, From: stage.ID, To: to}})
 }
 
 // After 39 dry days in winter, leaves uncurl about four days after a half-hour
 // soak.
 func TestADroughtRevivesInAboutFourDays(t *testing.T) {
-	b := caseOf(t, 60, "rhizomatous-foliage", []string{"drought"}, sheet.Answers{}, "med.dry-through", "leaf.curled-in", "care.water-missed")
+	b := caseOf(
+		t,
+		60,
+		"rhizomatous-foliage",
+		[]string{"drought"},
+		sheet.Answers{},
+		"med.dry-through",
+		"leaf.curled-in",
+		"care.water-missed",
+	)
 	require.Equal(t, "drought-revive", b.state().Courses[0].Track)
 	assert.False(t, b.gate(60).Open, "nobody has felt the core yet")
 	b.write(60, check("core-wet", 1, "wilt", 1, "smell", 0))
@@ -59,7 +74,13 @@ func TestADroughtRevivesInAboutFourDays(t *testing.T) {
 	c := b.state().Leading()[0]
 	_, perk, _ := c.In()
 	window := perk.Expect(b.state().Readings, climate.Winter, c.Began, today-60)
-	assert.True(t, window.From <= today-56 && today-56 <= window.To+1, "the fourth day is expected: %s to %s", window.From, window.To)
+	assert.True(
+		t,
+		window.From <= today-56 && today-56 <= window.To+1,
+		"the fourth day is expected: %s to %s",
+		window.From,
+		window.To,
+	)
 	for d := 59; d > 56; d-- {
 		b.write(d, check("uncurled", 0, "wilt", 0, "smell", 0))
 		assert.False(t, b.gate(d).Open)
@@ -80,7 +101,16 @@ func TestADroughtRevivesInAboutFourDays(t *testing.T) {
 // Four months after root rot: three new leaves, one a month, each nearly as
 // large as the one before.
 func TestRootRotMendsWithALeafAMonth(t *testing.T) {
-	b := caseOf(t, 130, "aroid-vine", []string{"root-rot"}, sheet.Answers{RootBallCM: p(8.0)}, "root.mushy", "root.smell", "med.wet-long")
+	b := caseOf(
+		t,
+		130,
+		"aroid-vine",
+		[]string{"root-rot"},
+		sheet.Answers{RootBallCM: p(8.0)},
+		"root.mushy",
+		"root.smell",
+		"med.wet-long",
+	)
 	quiet := func(d int, more ...any) {
 		b.write(d, check(append([]any{"wilt", 0, "yellow", 0, "smell", 0}, more...)...))
 	}
@@ -101,7 +131,10 @@ func TestRootRotMendsWithALeafAMonth(t *testing.T) {
 		b.write(d+20, record.Body{Grown: &record.Grown{Growth: at, Sort: recovery.Leaf, State: recovery.Starting}})
 		b.write(d, record.Body{Grown: &record.Grown{Growth: at, SizeMM: &mm, State: recovery.Mature}})
 	}
-	b.write(129, record.Body{Grown: &record.Grown{Growth: uuid.New(), Sort: recovery.Leaf, CameWith: true, SizeMM: p(180.0)}})
+	b.write(
+		129,
+		record.Body{Grown: &record.Grown{Growth: uuid.New(), Sort: recovery.Leaf, CameWith: true, SizeMM: p(180.0)}},
+	)
 	quiet(96, "out-of-chamber", 1, "leaves-lost", 0)
 	leaf(75, 150)
 	quiet(75, "out-of-chamber", 1, "leaves-lost", 0)
@@ -112,7 +145,13 @@ func TestRootRotMendsWithALeafAMonth(t *testing.T) {
 	leaf(15, 150)
 	quiet(14, "out-of-chamber", 1, "leaves-lost", 0)
 	b.pass(14)
-	assert.True(t, expected.From <= today-14 && today-14 <= expected.To, "the day was expected: %s to %s", expected.From, expected.To)
+	assert.True(
+		t,
+		expected.From <= today-14 && today-14 <= expected.To,
+		"the day was expected: %s to %s",
+		expected.From,
+		expected.To,
+	)
 	g := recovery.Reckon(b.state().Strands, b.state().ArrivedOn, today)
 	assert.Equal(t, 3, g.Made)
 	assert.Equal(t, 30.0, g.Interval.Value, "one leaf a month")
@@ -122,7 +161,16 @@ func TestRootRotMendsWithALeafAMonth(t *testing.T) {
 // A bare-root air orchid treated in late winter had many new roots by July:
 // about five months.
 func TestABareRootAirOrchidRootsInAboutFiveMonths(t *testing.T) {
-	b := caseOf(t, 270, "monopodial-orchid", []string{"dry-root-loss"}, sheet.Answers{LiveRoots: p(1), School: "S6", WarmthC: p(25.0), HumidityPct: p(65.0)}, "root.dry-dead", "root.few-live", "leaf.wrinkled")
+	b := caseOf(
+		t,
+		270,
+		"monopodial-orchid",
+		[]string{"dry-root-loss"},
+		sheet.Answers{LiveRoots: p(1), School: "S6", WarmthC: p(25.0), HumidityPct: p(65.0)},
+		"root.dry-dead",
+		"root.few-live",
+		"leaf.wrinkled",
+	)
 	require.Equal(t, "orchid-basket", b.state().Courses[0].Track)
 	b.write(269, check("drained", 1, "wilt", 1, "smell", 0))
 	b.pass(269)
@@ -135,19 +183,39 @@ func TestABareRootAirOrchidRootsInAboutFiveMonths(t *testing.T) {
 	assert.False(t, b.gate(160).Open)
 	b.write(145, check("tips-2cm", 6, "wilt", 0, "smell", 0))
 	b.pass(145)
-	assert.True(t, first.From <= today-145 && today-145 <= first.To, "124 days lie in the window: %s to %s", first.From, first.To)
+	assert.True(
+		t,
+		first.From <= today-145 && today-145 <= first.To,
+		"124 days lie in the window: %s to %s",
+		first.From,
+		first.To,
+	)
 	assert.False(t, b.gate(145).Open, "leaves fill weeks after the roots")
 	for d := 140; d >= 110; d -= 10 {
 		b.write(d, check("wilt", 0, "smell", 0))
 	}
 	b.pass(110)
-	assert.InDelta(t, 160, float64(today-day.Day(110)-b.state().ArrivedOn), 1, "about five months from treatment to normal")
+	assert.InDelta(
+		t,
+		160,
+		float64(today-day.Day(110)-b.state().ArrivedOn),
+		1,
+		"about five months from treatment to normal",
+	)
 }
 
 // A division that is moved on before its gate is met goes on without it in the
 // record, with what usually happens said beforehand, and its step back is kept.
 func TestRushingAStageIsKeptInTheRecord(t *testing.T) {
-	b := caseOf(t, 90, "sympodial-orchid", []string{"dry-root-loss"}, sheet.Answers{LiveRoots: p(0), Reserves: treatment.Plump, School: "S1"}, "root.few-live", "root.dry-dead")
+	b := caseOf(
+		t,
+		90,
+		"sympodial-orchid",
+		[]string{"dry-root-loss"},
+		sheet.Answers{LiveRoots: p(0), Reserves: treatment.Plump, School: "S1"},
+		"root.few-live",
+		"root.dry-dead",
+	)
 	b.write(60, check("live-tips", 1, "wilt", 0, "smell", 0))
 	early := record.Body{Staged: &record.Staged{Track: "orchid-water-bridge", From: "cup", To: "falling-dish"}}
 	assert.Contains(t, b.try(60, early).Error(), "gate is not met")
@@ -161,7 +229,12 @@ func TestRushingAStageIsKeptInTheRecord(t *testing.T) {
 	back, found := track.FindSetback(1, b.state().Readings, b.state().Leading()[0].Began, today-40)
 	require.True(t, found)
 	assert.Equal(t, "cup", back.BackTo)
-	b.write(40, record.Body{Staged: &record.Staged{Track: "orchid-water-bridge", From: "falling-dish", To: "cup", Reason: back.Why}})
+	b.write(
+		40,
+		record.Body{
+			Staged: &record.Staged{Track: "orchid-water-bridge", From: "falling-dish", To: "cup", Reason: back.Why},
+		},
+	)
 	assert.Equal(t, "cup", b.state().Stages[2].Stage)
 	assert.True(t, b.state().Stages[2].Back)
 }

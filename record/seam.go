@@ -43,7 +43,16 @@ const bareAfter = 2.5
 
 // Seam draws up the plant's story from its state.
 func (s State) Seam() Seam {
-	seam := Seam{From: s.ArrivedOn, Bands: []Span{}, Looks: len(s.Looks), Stitches: s.Looks, Knots: []day.Day{}, Beside: []Knot{}, Loose: []Loose{}, Bare: []Gap{}}
+	seam := Seam{
+		From:     s.ArrivedOn,
+		Bands:    []Span{},
+		Looks:    len(s.Looks),
+		Stitches: s.Looks,
+		Knots:    []day.Day{},
+		Beside:   []Knot{},
+		Loose:    []Loose{},
+		Bare:     []Gap{},
+	}
 	if seam.Stitches == nil {
 		seam.Stitches = []day.Day{}
 	}

@@ -194,7 +194,14 @@ type Span struct {
 
 // Fold reads a plant's entries into its state. Kinds are the collection's own.
 func Fold(plantID uuid.UUID, entries []Entry, kinds plant.Kinds) State {
-	s := State{kinds: kinds, PlantID: plantID, Entries: len(entries), Isolation: Clean, Ticks: map[string]Tick{}, Readings: recovery.History{}}
+	s := State{
+		kinds:     kinds,
+		PlantID:   plantID,
+		Entries:   len(entries),
+		Isolation: Clean,
+		Ticks:     map[string]Tick{},
+		Readings:  recovery.History{},
+	}
 	live := Live(entries)
 	for _, e := range InOrder(entries) {
 		if !live[e.ID] {

@@ -59,25 +59,87 @@ func (s State) Tasks(south bool) []Task {
 	last := s.LastLook()
 	switch s.Standing() {
 	case "arrived":
-		add(Task{Kind: TaskExamine, From: s.ArrivedOn, Until: s.ArrivedOn + 1, What: "Look it over from the outside in", Why: "It came and nobody has examined it yet.", Minutes: 5, Weight: 4})
+		add(
+			Task{
+				Kind:    TaskExamine,
+				From:    s.ArrivedOn,
+				Until:   s.ArrivedOn + 1,
+				What:    "Look it over from the outside in",
+				Why:     "It came and nobody has examined it yet.",
+				Minutes: 5,
+				Weight:  4,
+			},
+		)
 	case "examined":
-		add(Task{Kind: TaskDecide, From: s.Examined.On, Until: s.Examined.On + 1, What: "Decide what to do", Why: "It was examined; nothing has been decided.", Minutes: 3, Weight: 4})
+		add(
+			Task{
+				Kind:    TaskDecide,
+				From:    s.Examined.On,
+				Until:   s.Examined.On + 1,
+				What:    "Decide what to do",
+				Why:     "It was examined; nothing has been decided.",
+				Minutes: 3,
+				Weight:  4,
+			},
+		)
 	case "diagnosed":
-		add(Task{Kind: TaskPlan, From: s.Verdict.On, Until: s.Verdict.On + urgentDays(s.Verdict.Causes), What: "Make the plan", Why: "What ails it is accepted; there is no plan yet.", Minutes: 3, Weight: 5})
+		add(
+			Task{
+				Kind:    TaskPlan,
+				From:    s.Verdict.On,
+				Until:   s.Verdict.On + urgentDays(s.Verdict.Causes),
+				What:    "Make the plan",
+				Why:     "What ails it is accepted; there is no plan yet.",
+				Minutes: 3,
+				Weight:  5,
+			},
+		)
 	case "watched":
-		add(Task{Kind: TaskExamine, From: s.Verdict.On + watchDays, Until: s.Verdict.On + watchDays + 2, What: "Look again, same signs, same light", Why: "It was set aside to see what changes.", Minutes: 5, Weight: 3})
+		add(
+			Task{
+				Kind:    TaskExamine,
+				From:    s.Verdict.On + watchDays,
+				Until:   s.Verdict.On + watchDays + 2,
+				What:    "Look again, same signs, same light",
+				Why:     "It was set aside to see what changes.",
+				Minutes: 5,
+				Weight:  3,
+			},
+		)
 	case "mending":
 		s.mendingTasks(add, last)
 	default:
-		add(Task{Kind: TaskLook, From: last + day.Day(s.Habit.LookDays), Until: last + day.Day(2*s.Habit.LookDays), What: "Look it over", Why: fmt.Sprintf("A %s is looked at every %d days.", s.Habit.Label, s.Habit.LookDays), Minutes: 1, Weight: 1})
+		add(
+			Task{
+				Kind:    TaskLook,
+				From:    last + day.Day(s.Habit.LookDays),
+				Until:   last + day.Day(2*s.Habit.LookDays),
+				What:    "Look it over",
+				Why:     fmt.Sprintf("A %s is looked at every %d days.", s.Habit.Label, s.Habit.LookDays),
+				Minutes: 1,
+				Weight:  1,
+			},
+		)
 	}
 	if t, due := s.waterTask(south); due {
 		add(t)
 	}
 	if n := len(s.Treatments); n > 0 && s.Treatments[n-1].IntervalDays > 0 {
 		last := s.Treatments[n-1]
-		add(Task{Kind: TaskTreat, From: last.On + day.Day(last.IntervalDays), Until: last.On + day.Day(last.IntervalDays) + 3, What: "Look whether " + last.Product + " is needed again",
-			Why: fmt.Sprintf("Its label gives an interval of %s.", days(last.IntervalDays)), Minutes: 5, Weight: 3})
+		add(
+			Task{
+				Kind:  TaskTreat,
+				From:  last.On + day.Day(last.IntervalDays),
+				Until: last.On + day.Day(last.IntervalDays) + 3,
+				What:  "Look whether " + last.Product + " is needed again",
+				Why: fmt.Sprintf(
+					"Its label gives an interval of %s.",
+					days(last.IntervalDays),
+				),
+				Minutes: 5,
+				Weight:  3,
+			},
+		)
 	}
 	sort.SliceStable(tasks, func(a, b int) bool {
 		if tasks[a].From != tasks[b].From {
@@ -111,7 +173,18 @@ func (s State) mendingTasks(add func(Task), last day.Day) {
 		if step.Gate != "" {
 			why = "Only when this is seen: " + step.Gate + "."
 		}
-		add(Task{Kind: TaskStep, From: on, Until: on + 2, What: step.Title, Why: why, Minutes: step.Minutes, Step: step.ID, Weight: 4})
+		add(
+			Task{
+				Kind:    TaskStep,
+				From:    on,
+				Until:   on + 2,
+				What:    step.Title,
+				Why:     why,
+				Minutes: step.Minutes,
+				Step:    step.ID,
+				Weight:  4,
+			},
+		)
 	}
 	for _, c := range s.Courses {
 		s.courseTasks(c, add, last)
@@ -144,7 +217,17 @@ func (s State) courseTasks(c Course, add func(Task), last day.Day) {
 	// Conditions rest on readings, not on days gone by, so the gate stands as it
 	// did at the last look.
 	if back, found := track.FindSetback(c.Stage, s.Readings, c.Began, last); found {
-		add(Task{Kind: TaskBack, From: back.On, Until: back.On + 1, What: "Step back?", Why: capital(back.Why) + ".", Minutes: 3, Weight: 5})
+		add(
+			Task{
+				Kind:    TaskBack,
+				From:    back.On,
+				Until:   back.On + 1,
+				What:    "Step back?",
+				Why:     capital(back.Why) + ".",
+				Minutes: 3,
+				Weight:  5,
+			},
+		)
 	} else if stage.JudgeGate(s.Readings, c.Began, last).Open {
 		add(Task{Kind: TaskPass, From: last, Until: last + 7, What: "Pass to the next stage", Why: "Everything its gate wants has been seen.", Minutes: 2, Weight: 2})
 	}
@@ -154,8 +237,17 @@ func (s State) courseTasks(c Course, add func(Task), last day.Day) {
 			checked = max(checked, r.On)
 		}
 	}
-	add(Task{Kind: TaskCheck, From: checked + day.Day(stage.LookDays), Until: checked + day.Day(2*stage.LookDays), What: "Check in: " + stage.Name,
-		Why: fmt.Sprintf("In this stage it is looked at every %s.", days(stage.LookDays)), Minutes: 2, Weight: 3})
+	add(
+		Task{
+			Kind:    TaskCheck,
+			From:    checked + day.Day(stage.LookDays),
+			Until:   checked + day.Day(2*stage.LookDays),
+			What:    "Check in: " + stage.Name,
+			Why:     fmt.Sprintf("In this stage it is looked at every %s.", days(stage.LookDays)),
+			Minutes: 2,
+			Weight:  3,
+		},
+	)
 }
 
 func days(n int) string {
@@ -181,7 +273,12 @@ func (s State) WaterWindow(south bool) (water.Window, bool) {
 	if len(s.WateredOn) == 0 {
 		return water.Window{}, false
 	}
-	return water.NextLook(s.Habit, climate.SeasonOf(s.WateredOn[len(s.WateredOn)-1], south), s.WateredOn, s.StillMoist)
+	return water.NextLook(
+		s.Habit,
+		climate.SeasonOf(s.WateredOn[len(s.WateredOn)-1], south),
+		s.WateredOn,
+		s.StillMoist,
+	)
 }
 
 func (s State) waterTask(south bool) (Task, bool) {
@@ -193,7 +290,15 @@ func (s State) waterTask(south bool) (Task, bool) {
 	if w.Guess {
 		why = "A guess from its habit; its own gaps are not known yet."
 	}
-	return Task{Kind: TaskWater, From: w.From, Until: w.Until, What: "Feel whether it is dry enough to water", Why: why, Minutes: 1, Weight: 2}, true
+	return Task{
+		Kind:    TaskWater,
+		From:    w.From,
+		Until:   w.Until,
+		What:    "Feel whether it is dry enough to water",
+		Why:     why,
+		Minutes: 1,
+		Weight:  2,
+	}, true
 }
 
 // StallsOn gives the day on which the plant would count as stalled if nothing

@@ -16,7 +16,19 @@ func p[T any](v T) *T { return &v }
 func TestATallyAnswersForTheRootsAndForGates(t *testing.T) {
 	b := newBook(t)
 	b.write(20, record.Body{Potted: &record.Potted{WidthCM: p(16.0), Medium: "peat"}})
-	b.write(10, record.Body{Tallied: &record.Tallied{Tally: roots.Tally{InMedium: roots.Count{Live: 2, Mushy: 9, DeadDry: 3}, LongestMM: p(35.0), Tips: p(0), RootBallCM: p(6.0)}}})
+	b.write(
+		10,
+		record.Body{
+			Tallied: &record.Tallied{
+				Tally: roots.Tally{
+					InMedium:   roots.Count{Live: 2, Mushy: 9, DeadDry: 3},
+					LongestMM:  p(35.0),
+					Tips:       p(0),
+					RootBallCM: p(6.0),
+				},
+			},
+		},
+	)
 	for sign, present := range map[string]bool{"root.few-live": true, "root.firm": false, "root.mushy": true, "root.dry-dead": true, "root.no-tips": true, "pot.oversize": true} {
 		d := derived(b.state(), sign)
 		if assert.NotNil(t, d, sign) {
@@ -34,7 +46,10 @@ func TestATallyAnswersForTheRootsAndForGates(t *testing.T) {
 	b.write(2, record.Body{Potted: &record.Potted{WidthCM: p(9.0)}})
 	assert.False(t, derived(b.state(), "pot.oversize").Present, "in a smaller pot since")
 	assert.NotEmpty(t, b.try(0, record.Body{Tallied: &record.Tallied{}}))
-	assert.NotEmpty(t, b.try(0, record.Body{Tallied: &record.Tallied{Tally: roots.Tally{InAir: roots.Count{Live: -1}}}}))
+	assert.NotEmpty(
+		t,
+		b.try(0, record.Body{Tallied: &record.Tallied{Tally: roots.Tally{InAir: roots.Count{Live: -1}}}}),
+	)
 }
 
 func TestHungerAndExcessAreReadFromTheFeeds(t *testing.T) {
@@ -59,7 +74,18 @@ func TestHungerAndExcessAreReadFromTheFeeds(t *testing.T) {
 func TestReadingsOfThePlaceAreHeldAgainstTheKind(t *testing.T) {
 	b := newBook(t) // Monstera adansonii: DLI from 3, 13 to 33 °C, 45 % and more
 	assert.Nil(t, derived(b.state(), "place.cold"))
-	b.write(5, record.Body{Metered: &record.Metered{Lux: p(1500.0), Hours: p(8.0), MinC: p(11.0), MaxC: p(24.0), HumidityPct: p(34.0)}})
+	b.write(
+		5,
+		record.Body{
+			Metered: &record.Metered{
+				Lux:         p(1500.0),
+				Hours:       p(8.0),
+				MinC:        p(11.0),
+				MaxC:        p(24.0),
+				HumidityPct: p(34.0),
+			},
+		},
+	)
 	low := derived(b.state(), "place.low-light")
 	require.NotNil(t, low)
 	assert.True(t, low.Present)
@@ -68,7 +94,15 @@ func TestReadingsOfThePlaceAreHeldAgainstTheKind(t *testing.T) {
 	assert.False(t, derived(b.state(), "place.heat").Present)
 	assert.True(t, derived(b.state(), "place.dry-air").Present)
 
-	b.write(4, record.Body{Adjusted: &record.Adjusted{Wishes: plant.Wishes{Temperature: &[3]float64{8, 20, 30}}, Reason: "a hardy one, from outdoors"}})
+	b.write(
+		4,
+		record.Body{
+			Adjusted: &record.Adjusted{
+				Wishes: plant.Wishes{Temperature: &[3]float64{8, 20, 30}},
+				Reason: "a hardy one, from outdoors",
+			},
+		},
+	)
 	assert.False(t, derived(b.state(), "place.cold").Present, "this one bears more")
 	assert.Equal(t, 8.0, b.state().Profile.Temperature[0])
 	b.write(3, record.Body{Adjusted: &record.Adjusted{Reason: "it suffered after all"}})
@@ -77,7 +111,14 @@ func TestReadingsOfThePlaceAreHeldAgainstTheKind(t *testing.T) {
 	for _, bad := range []record.Metered{{}, {MinC: p(30.0), MaxC: p(10.0)}, {HumidityPct: p(140.0)}, {Lux: p(100.0), Lamp: "candle"}} {
 		assert.NotEmpty(t, b.try(0, record.Body{Metered: &bad}), "%+v", bad)
 	}
-	assert.ErrorContains(t, b.try(0, record.Body{Adjusted: &record.Adjusted{Wishes: plant.Wishes{Humidity: &[2]float64{80, 20}}, Reason: "r"}}), "rising")
+	assert.ErrorContains(
+		t,
+		b.try(
+			0,
+			record.Body{Adjusted: &record.Adjusted{Wishes: plant.Wishes{Humidity: &[2]float64{80, 20}}, Reason: "r"}},
+		),
+		"rising",
+	)
 	assert.ErrorContains(t, b.try(0, record.Body{Adjusted: &record.Adjusted{}}), "say why")
 }
 
@@ -109,7 +150,11 @@ func TestPlumpnessIsReadOnlyWhereThereAreBulbs(t *testing.T) {
 
 func TestWhatItTurnedOutToBeStandsBesideWhatWasSaidFirst(t *testing.T) {
 	b := newBook(t)
-	assert.ErrorContains(t, b.try(0, record.Body{Confirmed: &record.Confirmed{Causes: []string{"root-rot"}, How: "seen"}}), "never examined")
+	assert.ErrorContains(
+		t,
+		b.try(0, record.Body{Confirmed: &record.Confirmed{Causes: []string{"root-rot"}, How: "seen"}}),
+		"never examined",
+	)
 	b.rot()
 	b.write(30, record.Body{Examined: &record.Examined{Present: []string{"pest.cotton"}}})
 	require.Len(t, b.state().Said, 2, "every look keeps what it said")
@@ -122,7 +167,11 @@ func TestWhatItTurnedOutToBeStandsBesideWhatWasSaidFirst(t *testing.T) {
 	assert.Equal(t, "root-rot", cases[0].First.Chances[0].ID)
 
 	b.write(3, record.Body{Closed: &record.Closed{Outcome: record.OutcomeMended}})
-	assert.Empty(t, b.try(3, record.Body{Confirmed: &record.Confirmed{Causes: []string{"root-rot"}, How: "seen"}}), "a closed case can be confirmed")
+	assert.Empty(
+		t,
+		b.try(3, record.Body{Confirmed: &record.Confirmed{Causes: []string{"root-rot"}, How: "seen"}}),
+		"a closed case can be confirmed",
+	)
 	b.write(2, record.Body{Reopened: &record.Reopened{}})
 	b.write(1, record.Body{Examined: &record.Examined{Present: []string{"leaf.stippling", "pest.moving-dots"}}})
 	b.write(0, record.Body{Confirmed: &record.Confirmed{Causes: []string{"spider-mite"}, How: "seen"}})
@@ -137,7 +186,15 @@ func TestTheSmallDrawingFollowsTheRecord(t *testing.T) {
 	b := newBook(t)
 	b.entries[0].Arrived.Leaves, b.entries[0].Arrived.Growths = p(8), p(2)
 	b.write(20, check("new-leaves", 2, "leaves-lost", 3))
-	b.write(10, record.Body{Examined: &record.Examined{Present: []string{"leaf.tips-brown", "new.clean"}, Absent: []string{"pest.cotton"}}})
+	b.write(
+		10,
+		record.Body{
+			Examined: &record.Examined{
+				Present: []string{"leaf.tips-brown", "new.clean"},
+				Absent:  []string{"pest.cotton"},
+			},
+		},
+	)
 	f := b.state().Figure()
 	assert.Equal(t, 7, f.Leaves)
 	assert.Equal(t, 2, f.Growths)

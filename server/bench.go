@@ -23,25 +23,39 @@ type BenchTables struct {
 type benchOutput struct{ Body bench.Reckoning }
 
 // instrument makes an operation of a reckoning. Its refusals name the field.
-func instrument[I any](srv *server, api huma.API, id, summary string, reckon func(context.Context, store.Account, I) (bench.Reckoning, error)) {
+func instrument[I any](
+	srv *server,
+	api huma.API,
+	id, summary string,
+	reckon func(context.Context, store.Account, I) (bench.Reckoning, error),
+) {
 	huma.Register(api, op("bench-"+id, http.MethodPost, "/api/bench/"+id, summary+"; records nothing", "bench"),
 		signedIn(srv, func(ctx context.Context, a store.Account, in *struct{ Body I }) (*benchOutput, error) {
 			r, err := reckon(ctx, a, in.Body)
 			var fault bench.Fault
 			if errors.As(err, &fault) {
-				return nil, huma.Error422UnprocessableEntity("This cannot be reckoned: "+fault.Message+".", &huma.ErrorDetail{Location: "body." + fault.Field, Message: fault.Message})
+				return nil, huma.Error422UnprocessableEntity(
+					"This cannot be reckoned: "+fault.Message+".",
+					&huma.ErrorDetail{Location: "body." + fault.Field, Message: fault.Message},
+				)
 			}
 			return &benchOutput{r}, err
 		}))
 }
 
 // plainly turns a reckoning that needs nothing of the collection into one.
-func plainly[I any](reckon func(I) (bench.Reckoning, error)) func(context.Context, store.Account, I) (bench.Reckoning, error) {
+func plainly[I any](
+	reckon func(I) (bench.Reckoning, error),
+) func(context.Context, store.Account, I) (bench.Reckoning, error) {
 	return func(_ context.Context, _ store.Account, in I) (bench.Reckoning, error) { return reckon(in) }
 }
 
 // forKind lets a reckoning compare with a kind.
-func forKind[I any](srv *server, kindOf func(I) string, reckon func(I, *plant.Profile) (bench.Reckoning, error)) func(context.Context, store.Account, I) (bench.Reckoning, error) {
+func forKind[I any](
+	srv *server,
+	kindOf func(I) string,
+	reckon func(I, *plant.Profile) (bench.Reckoning, error),
+) func(context.Context, store.Account, I) (bench.Reckoning, error) {
 	return func(ctx context.Context, a store.Account, in I) (bench.Reckoning, error) {
 		id := kindOf(in)
 		if id == "" {
@@ -53,7 +67,10 @@ func forKind[I any](srv *server, kindOf func(I) string, reckon func(I, *plant.Pr
 		}
 		kind, ok := kinds.ByID(id)
 		if !ok {
-			return bench.Reckoning{}, bench.Fault{Field: "kind", Message: "there is no such kind here; pick one from the list"}
+			return bench.Reckoning{}, bench.Fault{
+				Field:   "kind",
+				Message: "there is no such kind here; pick one from the list",
+			}
 		}
 		return reckon(in, &kind)
 	}
@@ -71,16 +88,39 @@ type airInput struct {
 
 func (srv *server) benchOperations(api huma.API) {
 	tables := &struct{ Body BenchTables }{BenchTables{bench.Recipes, mix.Ingredients(), mix.Chemicals()}}
-	huma.Register(api, op("get-bench", http.MethodGet, "/api/bench", "Recipes, ingredients and what must not meet", "bench"),
+	huma.Register(
+		api,
+		op("get-bench", http.MethodGet, "/api/bench", "Recipes, ingredients and what must not meet", "bench"),
 		signedIn(srv, func(context.Context, store.Account, *struct{}) (*struct{ Body BenchTables }, error) {
 			return tables, nil
-		}))
+		}),
+	)
 	instrument(srv, api, "pot", "A pot for live roots", plainly(bench.Pot))
 	instrument(srv, api, "mix", "A mix by parts", plainly(bench.Mix))
 	instrument(srv, api, "dilution", "A dilution, guarded", plainly(bench.Dilution))
 	instrument(srv, api, "dose", "A label's dose multiplied", plainly(bench.Dose))
 	instrument(srv, api, "feed", "What feeds bring to the water", plainly(bench.Feed))
-	instrument(srv, api, "light", "A light reading over a day", forKind(srv, func(i lightInput) string { return i.Kind }, func(i lightInput, k *plant.Profile) (bench.Reckoning, error) { return bench.Light(i.LightInput, k) }))
-	instrument(srv, api, "air", "What air feels like to a leaf", forKind(srv, func(i airInput) string { return i.Kind }, func(i airInput, k *plant.Profile) (bench.Reckoning, error) { return bench.Air(i.AirInput, k) }))
+	instrument(
+		srv,
+		api,
+		"light",
+		"A light reading over a day",
+		forKind(
+			srv,
+			func(i lightInput) string { return i.Kind },
+			func(i lightInput, k *plant.Profile) (bench.Reckoning, error) { return bench.Light(i.LightInput, k) },
+		),
+	)
+	instrument(
+		srv,
+		api,
+		"air",
+		"What air feels like to a leaf",
+		forKind(
+			srv,
+			func(i airInput) string { return i.Kind },
+			func(i airInput, k *plant.Profile) (bench.Reckoning, error) { return bench.Air(i.AirInput, k) },
+		),
+	)
 	instrument(srv, api, "runway", "How long reserves last", plainly(bench.Runway))
 }

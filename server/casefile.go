@@ -31,7 +31,15 @@ type CaseRead struct {
 }
 
 func (srv *server) caseFileOperations(api huma.API) {
-	huma.Register(api, op("get-case", http.MethodGet, "/api/plants/{plant}/case", "The last look as a case file, with what the record answers and what was confirmed", "diagnosis"),
+	huma.Register(
+		api,
+		op(
+			"get-case",
+			http.MethodGet,
+			"/api/plants/{plant}/case",
+			"The last look as a case file, with what the record answers and what was confirmed",
+			"diagnosis",
+		),
 		signedIn(srv, func(ctx context.Context, a store.Account, in *PlantPath) (*caseOutput, error) {
 			state, err := srv.state(ctx, a, in.Plant)
 			if err != nil {
@@ -44,7 +52,12 @@ func (srv *server) caseFileOperations(api huma.API) {
 			if name == "" {
 				name = state.Arrival.Name
 			}
-			c := diagnosis.WorkedCase{ID: name, Story: state.Examined.Note, Examination: state.Examination(state.Examined.On, a.Collection.South), Causes: []string{}}
+			c := diagnosis.WorkedCase{
+				ID:          name,
+				Story:       state.Examined.Note,
+				Examination: state.Examination(state.Examined.On, a.Collection.South),
+				Causes:      []string{},
+			}
 			if c.Absent == nil {
 				c.Absent = []string{}
 			}
@@ -52,10 +65,17 @@ func (srv *server) caseFileOperations(api huma.API) {
 				c.Causes, c.Basis = state.Cases[n-1].Causes, state.Cases[n-1].How
 			}
 			return &caseOutput{Disposition: `attachment; filename="case.json"`, Body: c}, nil
-		}))
+		}),
+	)
 	// The reader of case files checks the body itself, so that a refusal names
 	// the case and the field in the words of the command line.
-	read := op("read-case", http.MethodPost, "/api/plants/{plant}/case", "Read a case file (docs/case.schema.json) for a plant; records nothing", "diagnosis")
+	read := op(
+		"read-case",
+		http.MethodPost,
+		"/api/plants/{plant}/case",
+		"Read a case file (docs/case.schema.json) for a plant; records nothing",
+		"diagnosis",
+	)
 	read.SkipValidateBody = true
 	huma.Register(api, read,
 		signedIn(srv, func(ctx context.Context, a store.Account, in *caseInput) (*struct{ Body CaseRead }, error) {
@@ -65,14 +85,18 @@ func (srv *server) caseFileOperations(api huma.API) {
 			}
 			cases, _, err := diagnosis.ReadCases(strings.NewReader(string(in.RawBody)))
 			if err != nil {
-				return nil, huma.Error422UnprocessableEntity("This case file was not taken over; nothing of it was. " + sentence(err.Error()))
+				return nil, huma.Error422UnprocessableEntity(
+					"This case file was not taken over; nothing of it was. " + sentence(err.Error()),
+				)
 			}
 			if len(cases) != 1 {
 				return nil, huma.Error422UnprocessableEntity("This file holds several cases; give one for one plant.")
 			}
 			c := cases[0]
-			return &struct{ Body CaseRead }{CaseRead{Present: append([]string{}, c.Present...), Absent: append([]string{}, c.Absent...),
-				Causes: append([]string{}, c.Causes...), Story: c.Story, Other: c.Habit != state.Habit.ID}}, nil
+			return &struct{ Body CaseRead }{
+				CaseRead{Present: append([]string{}, c.Present...), Absent: append([]string{}, c.Absent...),
+					Causes: append([]string{}, c.Causes...), Story: c.Story, Other: c.Habit != state.Habit.ID},
+			}, nil
 		}))
 }
 

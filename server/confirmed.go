@@ -37,7 +37,15 @@ const (
 )
 
 func (srv *server) confirmedOperations(api huma.API) {
-	huma.Register(api, op("get-calibration", http.MethodGet, "/api/confirmed", "The collection's confirmed cases, and how well the first look foretold them", "diagnosis"),
+	huma.Register(
+		api,
+		op(
+			"get-calibration",
+			http.MethodGet,
+			"/api/confirmed",
+			"The collection's confirmed cases, and how well the first look foretold them",
+			"diagnosis",
+		),
 		signedIn(srv, func(ctx context.Context, a store.Account, _ *struct{}) (*struct{ Body Calibration }, error) {
 			today := a.Collection.Today(srv.Clock())
 			cases, err := srv.store.ConfirmedCases(ctx, a.Collection.ID, today-caseYears*365)
@@ -50,7 +58,14 @@ func (srv *server) confirmedOperations(api huma.API) {
 				Source:  "Brier 1950, Monthly Weather Review 78:1", Sure: "few cases say little"}}
 			said := []diagnosis.Foretold{}
 			for _, c := range cases {
-				v := ConfirmedView{Plant: c.Plant, Name: c.Name, On: c.On, True: append([]string{}, c.Causes...), How: c.How, Said: []diagnosis.CauseChance{}}
+				v := ConfirmedView{
+					Plant: c.Plant,
+					Name:  c.Name,
+					On:    c.On,
+					True:  append([]string{}, c.Causes...),
+					How:   c.How,
+					Said:  []diagnosis.CauseChance{},
+				}
 				if c.First != nil {
 					v.Said = c.First.Chances
 					f := diagnosis.Foretold{Case: c.Name, Said: c.First.Chances, True: c.Causes}
@@ -66,5 +81,6 @@ func (srv *server) confirmedOperations(api huma.API) {
 				out.Score = &score
 			}
 			return &struct{ Body Calibration }{out}, nil
-		}))
+		}),
+	)
 }

@@ -96,24 +96,44 @@ func brokenRules(list []check.Breach) []RuleBroken {
 }
 
 func (srv *server) diagnosisOperations(api huma.API) {
-	huma.Register(api, op("differential", http.MethodPost, "/api/plants/{plant}/differential", "What the answers so far point to; records nothing", "diagnosis"),
-		signedIn(srv, func(ctx context.Context, a store.Account, in *differentialInput) (*struct{ Body Differential }, error) {
-			state, err := srv.state(ctx, a, in.Plant)
-			if err != nil {
-				return nil, err
-			}
-			look := record.Examined{Present: in.Body.Present, Absent: in.Body.Absent}
-			for _, sign := range in.Body.Overruled {
-				look.Overruled = append(look.Overruled, record.Overruled{Sign: sign})
-			}
-			state.Examined = &record.Look{Examined: look}
-			d, err := differential(state, a, srv)
-			if err != nil {
-				return nil, huma.Error422UnprocessableEntity("An answer could not be read: " + err.Error() + ".")
-			}
-			return &struct{ Body Differential }{d}, nil
-		}))
-	huma.Register(api, op("preview-plan", http.MethodPost, "/api/plants/{plant}/plan", "The plan for the accepted causes; records nothing", "diagnosis"),
+	huma.Register(
+		api,
+		op(
+			"differential",
+			http.MethodPost,
+			"/api/plants/{plant}/differential",
+			"What the answers so far point to; records nothing",
+			"diagnosis",
+		),
+		signedIn(
+			srv,
+			func(ctx context.Context, a store.Account, in *differentialInput) (*struct{ Body Differential }, error) {
+				state, err := srv.state(ctx, a, in.Plant)
+				if err != nil {
+					return nil, err
+				}
+				look := record.Examined{Present: in.Body.Present, Absent: in.Body.Absent}
+				for _, sign := range in.Body.Overruled {
+					look.Overruled = append(look.Overruled, record.Overruled{Sign: sign})
+				}
+				state.Examined = &record.Look{Examined: look}
+				d, err := differential(state, a, srv)
+				if err != nil {
+					return nil, huma.Error422UnprocessableEntity("An answer could not be read: " + err.Error() + ".")
+				}
+				return &struct{ Body Differential }{d}, nil
+			},
+		),
+	)
+	huma.Register(
+		api,
+		op(
+			"preview-plan",
+			http.MethodPost,
+			"/api/plants/{plant}/plan",
+			"The plan for the accepted causes; records nothing",
+			"diagnosis",
+		),
 		signedIn(srv, func(ctx context.Context, a store.Account, in *planInput) (*struct{ Body PlanPreview }, error) {
 			state, err := srv.state(ctx, a, in.Plant)
 			if err != nil {
@@ -127,7 +147,12 @@ func (srv *server) diagnosisOperations(api huma.API) {
 			if err != nil {
 				return nil, err
 			}
-			sit, answers := state.Situation(in.Body.Answers, in.Body.Keeps, today, record.Context{South: a.Collection.South, Household: home})
+			sit, answers := state.Situation(
+				in.Body.Answers,
+				in.Body.Keeps,
+				today,
+				record.Context{South: a.Collection.South, Household: home},
+			)
 			made, err := sheet.Of(sit, answers)
 			if err != nil {
 				return nil, huma.Error422UnprocessableEntity(err.Error())
@@ -136,10 +161,18 @@ func (srv *server) diagnosisOperations(api huma.API) {
 			if err != nil {
 				return nil, err
 			}
-			preview := PlanPreview{Plan: made.Sheet, Schools: sheet.SchoolsFor(made.Situation, made.Sheet), Answers: answers, Choices: sheet.ChoicesFor(made.Situation, answers),
-				Odds: prognosis.Odds(made.Sheet.Causes), Needs: list.Body.Needs, Breaches: brokenRules(made.Breaches)}
+			preview := PlanPreview{
+				Plan:     made.Sheet,
+				Schools:  sheet.SchoolsFor(made.Situation, made.Sheet),
+				Answers:  answers,
+				Choices:  sheet.ChoicesFor(made.Situation, answers),
+				Odds:     prognosis.Odds(made.Sheet.Causes),
+				Needs:    list.Body.Needs,
+				Breaches: brokenRules(made.Breaches),
+			}
 			return &struct{ Body PlanPreview }{preview}, nil
-		}))
+		}),
+	)
 }
 
 // state folds a plant's record.
@@ -150,7 +183,12 @@ func (srv *server) state(ctx context.Context, a store.Account, plant plantID) (r
 func differential(state record.State, a store.Account, srv *server) (Differential, error) {
 	today := a.Collection.Today(srv.Clock())
 	e := state.Examination(today, a.Collection.South)
-	out := Differential{Derived: append([]record.Derived{}, state.Derive(today, a.Collection.South)...), Clash: []string{}, Implied: append([]string{}, diagnosis.Implied(state.Examined.Present, state.Examined.Absent)...), Fragile: e.Fragile}
+	out := Differential{
+		Derived: append([]record.Derived{}, state.Derive(today, a.Collection.South)...),
+		Clash:   []string{},
+		Implied: append([]string{}, diagnosis.Implied(state.Examined.Present, state.Examined.Absent)...),
+		Fragile: e.Fragile,
+	}
 	if x, y, clash := diagnosis.Contradiction(e.Present); clash {
 		out.Clash = []string{x, y}
 	}
@@ -168,7 +206,11 @@ func differential(state record.State, a store.Account, srv *server) (Differentia
 	}
 	evidence := c.Evidence(ids)
 	for _, cc := range ranked[:suspectsShown] {
-		s := Suspect{cc, diagnosis.PriorFor(cc.ID, state.Habit, e.Season), append([]diagnosis.Weight{}, evidence[cc.ID]...)}
+		s := Suspect{
+			cc,
+			diagnosis.PriorFor(cc.ID, state.Habit, e.Season),
+			append([]diagnosis.Weight{}, evidence[cc.ID]...),
+		}
 		out.Causes = append(out.Causes, s)
 	}
 	if h, hangs := c.Hinge(evidence[ranked[0].ID]); hangs {
@@ -182,8 +224,11 @@ func differential(state record.State, a store.Account, srv *server) (Differentia
 	out.Minutes = diagnosis.Minutes(append(append([]string{}, state.Examined.Present...), state.Examined.Absent...))
 	out.Verdict = verdict(ranked, out)
 	out.Working = working.Working{
-		Inputs: []working.Input{{Name: "signs seen", Value: float64(len(e.Present))}, {Name: "looked for, not there", Value: float64(len(e.Absent))},
-			{Name: "causes thought of at the same time, at most", Value: 4}},
+		Inputs: []working.Input{
+			{Name: "signs seen", Value: float64(len(e.Present))},
+			{Name: "looked for, not there", Value: float64(len(e.Absent))},
+			{Name: "causes thought of at the same time, at most", Value: 4},
+		},
 		Formula: "P(sign absent) = (1 − background) × Π(1 − link); every set of up to four causes summed exactly",
 		Source:  "noisy-OR networks: Pearl 1988, ch. 4; Heckerman 1989; Shwe et al. 1991, Methods Inf Med 30:241. Priors and links: common practice",
 		Sure:    "as good as its tables; see the share of worked cases it gets right"}

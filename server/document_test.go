@@ -14,7 +14,13 @@ import (
 )
 
 // open are the operations that need no account.
-var open = map[string]bool{"POST /api/accounts": true, "GET /api/session": true, "POST /api/session": true, "DELETE /api/session": true, "POST /api/session/demo": true}
+var open = map[string]bool{
+	"POST /api/accounts":     true,
+	"GET /api/session":       true,
+	"POST /api/session":      true,
+	"DELETE /api/session":    true,
+	"POST /api/session/demo": true,
+}
 
 // documented lists the operations of the published document, with ids in their
 // addresses.
@@ -29,7 +35,20 @@ func documented(t *testing.T) (list [][2]string) {
 		} `json:"paths"`
 	}
 	require.NoError(t, json.Unmarshal(raw, &document))
-	fill := strings.NewReplacer("{plant}", uuid.NewString(), "{picture}", uuid.NewString(), "{kind}", "own:0123456789", "{cause}", "drought", "{sign}", "leaf.crisp", "{supply}", uuid.NewString())
+	fill := strings.NewReplacer(
+		"{plant}",
+		uuid.NewString(),
+		"{picture}",
+		uuid.NewString(),
+		"{kind}",
+		"own:0123456789",
+		"{cause}",
+		"drought",
+		"{sign}",
+		"leaf.crisp",
+		"{supply}",
+		uuid.NewString(),
+	)
 	for path, methods := range document.Paths {
 		for method, o := range methods {
 			assert.NotEmpty(t, o.Summary, "%s %s", method, path)

@@ -42,7 +42,15 @@ type entriesOutput struct {
 }
 
 func (srv *server) entryOperations(api huma.API) {
-	huma.Register(api, op("list-entries", http.MethodGet, "/api/plants/{plant}/entries", "A plant's whole record, newest first", "record"),
+	huma.Register(
+		api,
+		op(
+			"list-entries",
+			http.MethodGet,
+			"/api/plants/{plant}/entries",
+			"A plant's whole record, newest first",
+			"record",
+		),
 		signedIn(srv, func(ctx context.Context, a store.Account, in *PlantPath) (*entriesOutput, error) {
 			entries, err := srv.store.Entries(ctx, a.Collection.ID, in.Plant)
 			if err != nil {
@@ -55,17 +63,33 @@ func (srv *server) entryOperations(api huma.API) {
 				out.Body.Entries[len(sorted)-1-i] = EntryView{e, e.Kind(), live[e.ID]}
 			}
 			return out, nil
-		}))
-	huma.Register(api, op("add-entry", http.MethodPost, "/api/plants/{plant}/entries", "Record something; an arrival takes the plant in", "record"),
+		}),
+	)
+	huma.Register(
+		api,
+		op(
+			"add-entry",
+			http.MethodPost,
+			"/api/plants/{plant}/entries",
+			"Record something; an arrival takes the plant in",
+			"record",
+		),
 		signedIn(srv, func(ctx context.Context, a store.Account, in *struct {
 			PlantPath
 			Body NewEntry
 		}) (*entryOutput, error) {
-			e := record.Entry{ID: in.Body.ID, PlantID: in.Plant, On: in.Body.On, Replaces: in.Body.Replaces, Body: in.Body.Body}
+			e := record.Entry{
+				ID:       in.Body.ID,
+				PlantID:  in.Plant,
+				On:       in.Body.On,
+				Replaces: in.Body.Replaces,
+				Body:     in.Body.Body,
+			}
 			kept, err := srv.store.Append(ctx, a, e, a.Collection.Today(srv.Clock()))
 			if err != nil {
 				return nil, err
 			}
 			return &entryOutput{EntryView{kept, kept.Kind(), true}}, nil
-		}))
+		}),
+	)
 }

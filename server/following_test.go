@@ -41,7 +41,20 @@ func TestPicturesAreKeptAndShown(t *testing.T) {
 	assert.EqualValues(t, 1600, a.body["width"])
 	assert.Equal(t, 200, c.call("PUT", at, shot(t, 2000, 1000)).status, "the same again does nothing")
 	assert.Equal(t, 409, c.call("PUT", at, shot(t, 300, 200)).status, "its id stands for that one")
-	require.Equal(t, 200, c.record(plant, map[string]any{"pictured": map[string]any{"picture": picture, "side": "front", "scale": map[string]any{"x1": 0.2, "y1": 0.4, "x2": 0.6, "y2": 0.4, "mm": 120}}}).status)
+	require.Equal(
+		t,
+		200,
+		c.record(
+			plant,
+			map[string]any{
+				"pictured": map[string]any{
+					"picture": picture,
+					"side":    "front",
+					"scale":   map[string]any{"x1": 0.2, "y1": 0.4, "x2": 0.6, "y2": 0.4, "mm": 120},
+				},
+			},
+		).status,
+	)
 
 	whole := c.call("GET", at, nil)
 	assert.Equal(t, "image/jpeg", whole.header.Get("Content-Type"))
@@ -56,8 +69,17 @@ func TestPicturesAreKeptAndShown(t *testing.T) {
 	assert.Equal(t, 404, stranger.call("GET", at, nil).status)
 	assert.Equal(t, 404, stranger.call("PUT", "/api/plants/"+plant+"/pictures/"+newID(), shot(t, 30, 20)).status)
 	other := c.takeIn("Fig")
-	assert.Equal(t, 404, c.call("GET", "/api/plants/"+other+"/pictures/"+picture, nil).status, "it is of another plant")
-	assert.Equal(t, 422, c.record(other, map[string]any{"pictured": map[string]any{"picture": picture, "side": "front"}}).status)
+	assert.Equal(
+		t,
+		404,
+		c.call("GET", "/api/plants/"+other+"/pictures/"+picture, nil).status,
+		"it is of another plant",
+	)
+	assert.Equal(
+		t,
+		422,
+		c.record(other, map[string]any{"pictured": map[string]any{"picture": picture, "side": "front"}}).status,
+	)
 
 	for sent, status := range map[string]int{"words": 422, "": 400, strings.Repeat("x", 21<<20): 413} {
 		a := c.call("PUT", "/api/plants/"+plant+"/pictures/"+newID(), sent)
@@ -71,9 +93,22 @@ func TestLookingBackIsTheOwnersAlone(t *testing.T) {
 	c, stranger := member(t, url, "one@example.org"), member(t, url, "other@example.org")
 	plant, picture := c.takeIn("Fern of the <b>hall</b>"), newID()
 	require.Equal(t, 200, c.call("PUT", "/api/plants/"+plant+"/pictures/"+picture, shot(t, 60, 40)).status)
-	require.Equal(t, 200, c.record(plant, map[string]any{"pictured": map[string]any{"picture": picture, "side": "front"}}).status)
+	require.Equal(
+		t,
+		200,
+		c.record(plant, map[string]any{"pictured": map[string]any{"picture": picture, "side": "front"}}).status,
+	)
 	require.Equal(t, 200, c.record(plant, map[string]any{"watered": map[string]any{}}).status)
-	require.Equal(t, 200, c.record(plant, map[string]any{"closed": map[string]any{"outcome": "lost", "reason": "Frost at the <script>door</script>."}}).status)
+	require.Equal(
+		t,
+		200,
+		c.record(
+			plant,
+			map[string]any{
+				"closed": map[string]any{"outcome": "lost", "reason": "Frost at the <script>door</script>."},
+			},
+		).status,
+	)
 
 	review := c.call("GET", "/api/plants/"+plant+"/review?span=year", nil)
 	require.Equal(t, 200, review.status, review.raw)
@@ -118,7 +153,11 @@ func TestACollectionGoesOutAndIntoAnother(t *testing.T) {
 	_, url := serve(t, server.Options{OpenAccounts: true})
 	c, other := member(t, url, "one@example.org"), member(t, url, "other@example.org")
 	plant := c.takeIn("Fern")
-	require.Equal(t, 200, c.record(plant, map[string]any{"noted": map[string]any{"text": "by the east window"}}).status)
+	require.Equal(
+		t,
+		200,
+		c.record(plant, map[string]any{"noted": map[string]any{"text": "by the east window"}}).status,
+	)
 	for path, kind := range map[string]string{"/api/archive.json": "application/json", "/api/archive.json?pictures=false": "application/json", "/api/entries.csv": "text/csv", "/api/register.csv": "text/csv",
 		"/api/plants/" + plant + "/archive.json": "application/json", "/api/plants/" + plant + "/entries.csv": "text/csv"} {
 		a := c.call("GET", path, nil)
@@ -168,10 +207,23 @@ func TestThePlantsFileTellsWhatFollowingItComesTo(t *testing.T) {
 		a := c.record(plant, body)
 		require.Equal(t, 200, a.status, a.raw)
 	}
-	step(map[string]any{"examined": map[string]any{"present": []string{"root.mushy", "root.smell", "pest.cotton"}, "absent": []string{}}})
+	step(
+		map[string]any{
+			"examined": map[string]any{
+				"present": []string{"root.mushy", "root.smell", "pest.cotton"},
+				"absent":  []string{},
+			},
+		},
+	)
 	step(map[string]any{"diagnosed": map[string]any{"causes": []string{"root-rot", "mealybug"}}})
 	step(map[string]any{"planned": map[string]any{"answers": map[string]any{}}})
-	step(map[string]any{"checked": map[string]any{"readings": []map[string]any{{"measure": "wilt", "value": 1}, {"measure": "live-pests", "value": 1}}}})
+	step(
+		map[string]any{
+			"checked": map[string]any{
+				"readings": []map[string]any{{"measure": "wilt", "value": 1}, {"measure": "live-pests", "value": 1}},
+			},
+		},
+	)
 	step(map[string]any{"grown": map[string]any{"growth": newID(), "sort": "leaf", "state": "starting"}})
 	a := c.call("GET", "/api/plants/"+plant, nil)
 	follow := a.body["follow"].(map[string]any)

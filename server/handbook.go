@@ -18,7 +18,9 @@ type SignSheet struct {
 }
 
 func (srv *server) handbookOperations(api huma.API) {
-	huma.Register(api, op("get-cause", http.MethodGet, "/api/causes/{cause}", "All that the tables know of a cause", "handbook"),
+	huma.Register(
+		api,
+		op("get-cause", http.MethodGet, "/api/causes/{cause}", "All that the tables know of a cause", "handbook"),
 		signedIn(srv, func(_ context.Context, _ store.Account, in *struct {
 			Cause string `path:"cause"`
 		}) (*struct{ Body diagnosis.Sheet }, error) {
@@ -27,8 +29,11 @@ func (srv *server) handbookOperations(api huma.API) {
 				return nil, huma.Error404NotFound("The handbook has no such cause; pick one from the list.")
 			}
 			return &struct{ Body diagnosis.Sheet }{sheet}, nil
-		}))
-	huma.Register(api, op("get-sign", http.MethodGet, "/api/signs/{sign}", "A sign and the causes that show it", "handbook"),
+		}),
+	)
+	huma.Register(
+		api,
+		op("get-sign", http.MethodGet, "/api/signs/{sign}", "A sign and the causes that show it", "handbook"),
 		signedIn(srv, func(_ context.Context, _ store.Account, in *struct {
 			Sign string `path:"sign"`
 		}) (*struct{ Body SignSheet }, error) {
@@ -37,15 +42,27 @@ func (srv *server) handbookOperations(api huma.API) {
 				return nil, huma.Error404NotFound("The handbook has no such sign; pick one from the list.")
 			}
 			return &struct{ Body SignSheet }{SignSheet{sign, diagnosis.CausesShowing(in.Sign)}}, nil
-		}))
-	huma.Register(api, op("compare-causes", http.MethodGet, "/api/look-alikes", "Two or three causes side by side, and what tells them apart", "handbook"),
+		}),
+	)
+	huma.Register(
+		api,
+		op(
+			"compare-causes",
+			http.MethodGet,
+			"/api/look-alikes",
+			"Two or three causes side by side, and what tells them apart",
+			"handbook",
+		),
 		signedIn(srv, func(_ context.Context, _ store.Account, in *struct {
 			Causes string `query:"causes" maxLength:"120" doc:"Two or three ids with commas between."`
 		}) (*struct{ Body diagnosis.Comparison }, error) {
 			c, ok := diagnosis.Compare(strings.Split(in.Causes, ","))
 			if !ok {
-				return nil, huma.Error422UnprocessableEntity("Pick two or three different causes to put side by side.")
+				return nil, huma.Error422UnprocessableEntity(
+					"Pick two or three different causes to put side by side.",
+				)
 			}
 			return &struct{ Body diagnosis.Comparison }{c}, nil
-		}))
+		}),
+	)
 }

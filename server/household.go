@@ -60,47 +60,117 @@ type shoppingOutput struct {
 }
 
 func (srv *server) householdOperations(api huma.API) {
-	huma.Register(api, op("get-settings", http.MethodGet, "/api/settings", "Who lives there, and the sides usually taken", "settings"),
+	huma.Register(
+		api,
+		op(
+			"get-settings",
+			http.MethodGet,
+			"/api/settings",
+			"Who lives there, and the sides usually taken",
+			"settings",
+		),
 		signedIn(srv, func(ctx context.Context, a store.Account, _ *struct{}) (*settledOutput, error) {
 			return srv.settled(ctx, a)
-		}))
-	huma.Register(api, op("save-household", http.MethodPut, "/api/settings/household", "Say who lives there; every version is kept", "settings"),
-		signedIn(srv, func(ctx context.Context, a store.Account, in *struct{ Body treatment.Household }) (*settledOutput, error) {
-			if err := srv.store.SaveHousehold(ctx, a, in.Body); err != nil {
-				return nil, err
-			}
-			return srv.settled(ctx, a)
-		}))
-	huma.Register(api, op("save-choices", http.MethodPut, "/api/settings/choices", "Keep the sides one usually takes", "settings"),
-		signedIn(srv, func(ctx context.Context, a store.Account, in *struct{ Body map[string]string }) (*settledOutput, error) {
-			if len(in.Body) > 20 {
-				return nil, huma.Error422UnprocessableEntity("These are more choices than there are disagreements.")
-			}
-			if err := srv.store.SaveChoices(ctx, a, in.Body); err != nil {
-				return nil, err
-			}
-			return srv.settled(ctx, a)
-		}))
+		}),
+	)
+	huma.Register(
+		api,
+		op(
+			"save-household",
+			http.MethodPut,
+			"/api/settings/household",
+			"Say who lives there; every version is kept",
+			"settings",
+		),
+		signedIn(
+			srv,
+			func(ctx context.Context, a store.Account, in *struct{ Body treatment.Household }) (*settledOutput, error) {
+				if err := srv.store.SaveHousehold(ctx, a, in.Body); err != nil {
+					return nil, err
+				}
+				return srv.settled(ctx, a)
+			},
+		),
+	)
+	huma.Register(
+		api,
+		op("save-choices", http.MethodPut, "/api/settings/choices", "Keep the sides one usually takes", "settings"),
+		signedIn(
+			srv,
+			func(ctx context.Context, a store.Account, in *struct{ Body map[string]string }) (*settledOutput, error) {
+				if len(in.Body) > 20 {
+					return nil, huma.Error422UnprocessableEntity(
+						"These are more choices than there are disagreements.",
+					)
+				}
+				if err := srv.store.SaveChoices(ctx, a, in.Body); err != nil {
+					return nil, err
+				}
+				return srv.settled(ctx, a)
+			},
+		),
+	)
 	huma.Register(api, op("list-supplies", http.MethodGet, "/api/supplies", "What is in the cupboard", "supplies"),
 		signedIn(srv, func(ctx context.Context, a store.Account, _ *struct{}) (*suppliesOutput, error) {
 			return srv.supplies(ctx, a)
 		}))
-	huma.Register(api, op("save-supply", http.MethodPut, "/api/supplies/{supply}", "Add a supply, change or withdraw it", "supplies"), signedIn(srv, srv.saveSupply))
-	huma.Register(api, op("stock-supply", http.MethodPost, "/api/supplies/{supply}/stock", "Put something into the cupboard, or take it out", "supplies"),
+	huma.Register(
+		api,
+		op(
+			"save-supply",
+			http.MethodPut,
+			"/api/supplies/{supply}",
+			"Add a supply, change or withdraw it",
+			"supplies",
+		),
+		signedIn(srv, srv.saveSupply),
+	)
+	huma.Register(
+		api,
+		op(
+			"stock-supply",
+			http.MethodPost,
+			"/api/supplies/{supply}/stock",
+			"Put something into the cupboard, or take it out",
+			"supplies",
+		),
 		signedIn(srv, func(ctx context.Context, a store.Account, in *stockInput) (*suppliesOutput, error) {
 			if in.Body.Amount == 0 {
-				return nil, huma.Error422UnprocessableEntity("Say how much went in, or out.", &huma.ErrorDetail{Location: "body.amount", Message: "give more or less than 0"})
+				return nil, huma.Error422UnprocessableEntity(
+					"Say how much went in, or out.",
+					&huma.ErrorDetail{Location: "body.amount", Message: "give more or less than 0"},
+				)
 			}
 			if in.Body.On > a.Collection.Today(srv.Clock()) {
-				return nil, huma.Error422UnprocessableEntity("That day is still to come.", &huma.ErrorDetail{Location: "body.on", Message: "give today or an earlier day"})
+				return nil, huma.Error422UnprocessableEntity(
+					"That day is still to come.",
+					&huma.ErrorDetail{Location: "body.on", Message: "give today or an earlier day"},
+				)
 			}
-			err := srv.store.Stock(ctx, a, in.Body.ID, in.Supply, in.Body.On, in.Body.Amount, strings.TrimSpace(in.Body.Why))
+			err := srv.store.Stock(
+				ctx,
+				a,
+				in.Body.ID,
+				in.Supply,
+				in.Body.On,
+				in.Body.Amount,
+				strings.TrimSpace(in.Body.Why),
+			)
 			if err != nil {
 				return nil, err
 			}
 			return srv.supplies(ctx, a)
-		}))
-	huma.Register(api, op("get-shopping", http.MethodGet, "/api/plants/{plant}/shopping", "What the open steps of a plan need, and what is missing", "supplies"),
+		}),
+	)
+	huma.Register(
+		api,
+		op(
+			"get-shopping",
+			http.MethodGet,
+			"/api/plants/{plant}/shopping",
+			"What the open steps of a plan need, and what is missing",
+			"supplies",
+		),
 		signedIn(srv, func(ctx context.Context, a store.Account, in *PlantPath) (*shoppingOutput, error) {
 			state, err := srv.state(ctx, a, in.Plant)
 			if err != nil {
@@ -115,7 +185,8 @@ func (srv *server) householdOperations(api huma.API) {
 				}
 			}
 			return srv.shopping(ctx, a, open)
-		}))
+		}),
+	)
 }
 
 func (srv *server) settled(ctx context.Context, a store.Account) (*settledOutput, error) {
@@ -137,11 +208,28 @@ func (srv *server) supplies(ctx context.Context, a store.Account) (*suppliesOutp
 func (srv *server) saveSupply(ctx context.Context, a store.Account, in *supplyInput) (*suppliesOutput, error) {
 	name := strings.TrimSpace(in.Body.Name)
 	if name == "" {
-		return nil, huma.Error422UnprocessableEntity("Name it as you would on a shopping list.", &huma.ErrorDetail{Location: "body.name", Message: "give it a name"})
+		return nil, huma.Error422UnprocessableEntity(
+			"Name it as you would on a shopping list.",
+			&huma.ErrorDetail{Location: "body.name", Message: "give it a name"},
+		)
 	}
-	err := srv.store.SaveSupply(ctx, a, store.Supply{ID: in.Supply, Name: name, Unit: in.Body.Unit, Low: in.Body.Low, Price: in.Body.Price, Version: in.Body.Version}, in.Body.Withdrawn)
+	err := srv.store.SaveSupply(
+		ctx,
+		a,
+		store.Supply{
+			ID:      in.Supply,
+			Name:    name,
+			Unit:    in.Body.Unit,
+			Low:     in.Body.Low,
+			Price:   in.Body.Price,
+			Version: in.Body.Version,
+		},
+		in.Body.Withdrawn,
+	)
 	if errors.Is(err, store.ErrConflict) {
-		return nil, huma.Error409Conflict("Somebody changed this supply since you opened the page. Reload it and put your change in anew.")
+		return nil, huma.Error409Conflict(
+			"Somebody changed this supply since you opened the page. Reload it and put your change in anew.",
+		)
 	}
 	if err != nil {
 		return nil, err

@@ -47,20 +47,60 @@ func TestTheCupboardIsUsedUpBySteps(t *testing.T) {
 		require.Equal(t, 200, c.call("POST", "/api/supplies/"+perlite+"/stock", move).status)
 	}
 	assert.Equal(t, 5.0, c.stockOf("perlite"), "sent twice, counted once")
-	assert.Equal(t, 422, c.call("POST", "/api/supplies/"+perlite+"/stock", map[string]any{"id": newID(), "on": pgtest.Today.String(), "amount": 0}).status)
-	assert.Equal(t, 422, c.call("POST", "/api/supplies/"+perlite+"/stock", map[string]any{"id": newID(), "on": "2031-01-01", "amount": 1}).status)
+	assert.Equal(
+		t,
+		422,
+		c.call(
+			"POST",
+			"/api/supplies/"+perlite+"/stock",
+			map[string]any{"id": newID(), "on": pgtest.Today.String(), "amount": 0},
+		).status,
+	)
+	assert.Equal(
+		t,
+		422,
+		c.call(
+			"POST",
+			"/api/supplies/"+perlite+"/stock",
+			map[string]any{"id": newID(), "on": "2031-01-01", "amount": 1},
+		).status,
+	)
 	assert.Equal(t, 404, c.call("POST", "/api/supplies/"+newID()+"/stock", move2()).status)
 
 	plant := c.takeIn("Monstera")
-	require.Equal(t, 200, c.record(plant, map[string]any{"examined": map[string]any{"present": []string{"root.mushy", "root.smell"}, "absent": []string{}}}).status)
-	require.Equal(t, 200, c.record(plant, map[string]any{"diagnosed": map[string]any{"causes": []string{"root-rot"}}}).status)
-	require.Equal(t, 200, c.record(plant, map[string]any{"planned": map[string]any{"answers": map[string]any{"rootBallCm": 7}}}).status)
+	require.Equal(
+		t,
+		200,
+		c.record(
+			plant,
+			map[string]any{
+				"examined": map[string]any{"present": []string{"root.mushy", "root.smell"}, "absent": []string{}},
+			},
+		).status,
+	)
+	require.Equal(
+		t,
+		200,
+		c.record(plant, map[string]any{"diagnosed": map[string]any{"causes": []string{"root-rot"}}}).status,
+	)
+	require.Equal(
+		t,
+		200,
+		c.record(plant, map[string]any{"planned": map[string]any{"answers": map[string]any{"rootBallCm": 7}}}).status,
+	)
 	list := c.call("GET", "/api/plants/"+plant+"/shopping", nil)
 	assert.Contains(t, list.raw, `"what":"perlite"`)
 	assert.Contains(t, list.raw, `"stock":5`)
 
 	did := newID()
-	used := map[string]any{"id": did, "did": map[string]any{"step": "ready-pot@d0", "skipped": false, "used": []any{map[string]any{"supply": perlite, "amount": 0.5}}}}
+	used := map[string]any{
+		"id": did,
+		"did": map[string]any{
+			"step":    "ready-pot@d0",
+			"skipped": false,
+			"used":    []any{map[string]any{"supply": perlite, "amount": 0.5}},
+		},
+	}
 	for range 2 {
 		a := c.record(plant, used)
 		require.Equal(t, 200, a.status, a.raw)
@@ -71,13 +111,31 @@ func TestTheCupboardIsUsedUpBySteps(t *testing.T) {
 	assert.Equal(t, 5.0, c.stockOf("perlite"), "an undone step gives back what it took")
 	require.Equal(t, 200, c.record(plant, map[string]any{"voided": map[string]any{"entry": undo.body["id"]}}).status)
 	assert.Equal(t, 4.5, c.stockOf("perlite"), "and takes it again when it is brought back")
-	a := c.record(plant, map[string]any{"did": map[string]any{"step": "tally@d0", "skipped": false, "used": []any{map[string]any{"supply": newID(), "amount": 1}}}})
+	a := c.record(
+		plant,
+		map[string]any{
+			"did": map[string]any{
+				"step":    "tally@d0",
+				"skipped": false,
+				"used":    []any{map[string]any{"supply": newID(), "amount": 1}},
+			},
+		},
+	)
 	assert.Equal(t, 422, a.status)
 	assert.Contains(t, a.says(), "no such supply")
 
 	assert.NotContains(t, stranger.call("GET", "/api/supplies", nil).raw, "perlite")
 	assert.Equal(t, 404, stranger.call("POST", "/api/supplies/"+perlite+"/stock", move2()).status)
-	require.Equal(t, 200, stranger.call("PUT", "/api/supplies/"+perlite, map[string]any{"name": "mine", "unit": "l", "low": 0, "version": 0}).status, "the same id elsewhere is another supply")
+	require.Equal(
+		t,
+		200,
+		stranger.call(
+			"PUT",
+			"/api/supplies/"+perlite,
+			map[string]any{"name": "mine", "unit": "l", "low": 0, "version": 0},
+		).status,
+		"the same id elsewhere is another supply",
+	)
 	assert.Equal(t, 4.5, c.stockOf("perlite"))
 }
 
@@ -100,15 +158,33 @@ func TestHouseholdAndChoicesChangeThePlan(t *testing.T) {
 	assert.Empty(t, theirs.body["choices"])
 
 	plant := c.takeIn("Hoya")
-	require.Equal(t, 200, c.record(plant, map[string]any{"examined": map[string]any{"present": []string{"root.fluff"}, "absent": []string{}}}).status)
-	require.Equal(t, 200, c.record(plant, map[string]any{"diagnosed": map[string]any{"causes": []string{"root-mealybug"}}}).status)
+	require.Equal(
+		t,
+		200,
+		c.record(
+			plant,
+			map[string]any{"examined": map[string]any{"present": []string{"root.fluff"}, "absent": []string{}}},
+		).status,
+	)
+	require.Equal(
+		t,
+		200,
+		c.record(plant, map[string]any{"diagnosed": map[string]any{"causes": []string{"root-mealybug"}}}).status,
+	)
 	a = c.call("POST", "/api/plants/"+plant+"/plan", map[string]any{"answers": map[string]any{"rootBallCm": 8}})
 	require.Equal(t, 200, a.status, a.raw)
 	made := a.raw
 	assert.NotContains(t, made, `"op":"systemic"`, "bees reach it")
 	assert.Contains(t, made, "ees or food could meet it")
 	assert.Contains(t, made, "Children or animals in the house", "there are pets")
-	treated := map[string]any{"treated": map[string]any{"product": "Harbour soap", "against": "mealybug", "intervalDays": 7, "reentryHours": 2}}
+	treated := map[string]any{
+		"treated": map[string]any{
+			"product":      "Harbour soap",
+			"against":      "mealybug",
+			"intervalDays": 7,
+			"reentryHours": 2,
+		},
+	}
 	require.Equal(t, 200, c.record(plant, treated).status)
 	file := c.call("GET", "/api/plants/"+plant, nil)
 	assert.Contains(t, file.raw, "Look whether Harbour soap is needed again")
@@ -120,14 +196,44 @@ func TestAPlanMadeAnewKeepsWhatIsDone(t *testing.T) {
 	_, url := serve(t, server.Options{OpenAccounts: true})
 	c := member(t, url, "owner@example.org")
 	plant := c.takeIn("Monstera")
-	require.Equal(t, 200, c.record(plant, map[string]any{"examined": map[string]any{"present": []string{"root.mushy"}, "absent": []string{}}}).status)
-	require.Equal(t, 200, c.record(plant, map[string]any{"diagnosed": map[string]any{"causes": []string{"root-rot"}}}).status)
-	require.Equal(t, 200, c.record(plant, map[string]any{"planned": map[string]any{"answers": map[string]any{}}}).status)
-	require.Equal(t, 200, c.record(plant, map[string]any{"did": map[string]any{"step": "unpot@d0", "skipped": false}}).status)
-	require.Equal(t, 200, c.record(plant, map[string]any{"planned": map[string]any{"answers": map[string]any{"rootBallCm": 5}, "keeps": true}}).status)
+	require.Equal(
+		t,
+		200,
+		c.record(
+			plant,
+			map[string]any{"examined": map[string]any{"present": []string{"root.mushy"}, "absent": []string{}}},
+		).status,
+	)
+	require.Equal(
+		t,
+		200,
+		c.record(plant, map[string]any{"diagnosed": map[string]any{"causes": []string{"root-rot"}}}).status,
+	)
+	require.Equal(
+		t,
+		200,
+		c.record(plant, map[string]any{"planned": map[string]any{"answers": map[string]any{}}}).status,
+	)
+	require.Equal(
+		t,
+		200,
+		c.record(plant, map[string]any{"did": map[string]any{"step": "unpot@d0", "skipped": false}}).status,
+	)
+	require.Equal(
+		t,
+		200,
+		c.record(
+			plant,
+			map[string]any{"planned": map[string]any{"answers": map[string]any{"rootBallCm": 5}, "keeps": true}},
+		).status,
+	)
 	ticks := c.call("GET", "/api/plants/"+plant, nil).body["ticks"].(map[string]any)
 	assert.Contains(t, ticks, "unpot@d0")
-	require.Equal(t, 200, c.record(plant, map[string]any{"planned": map[string]any{"answers": map[string]any{}}}).status)
+	require.Equal(
+		t,
+		200,
+		c.record(plant, map[string]any{"planned": map[string]any{"answers": map[string]any{}}}).status,
+	)
 	assert.Empty(t, c.call("GET", "/api/plants/"+plant, nil).body["ticks"], "a plan for new work begins afresh")
 }
 
@@ -135,12 +241,23 @@ func TestAPieceKnowsItsMother(t *testing.T) {
 	_, url := serve(t, server.Options{OpenAccounts: true})
 	c, stranger := member(t, url, "owner@example.org"), member(t, url, "stranger@example.org")
 	mother, piece := c.takeIn("Mother"), newID()
-	arrived := map[string]any{"arrived": map[string]any{"name": "Piece", "habit": "aroid-vine", "isolated": false, "mother": mother}}
+	arrived := map[string]any{
+		"arrived": map[string]any{"name": "Piece", "habit": "aroid-vine", "isolated": false, "mother": mother},
+	}
 	a := c.record(piece, arrived)
 	require.Equal(t, 200, a.status, a.raw)
-	assert.Equal(t, "Piece", c.call("GET", "/api/plants/"+mother, nil).body["children"].([]any)[0].(map[string]any)["name"])
+	assert.Equal(
+		t,
+		"Piece",
+		c.call("GET", "/api/plants/"+mother, nil).body["children"].([]any)[0].(map[string]any)["name"],
+	)
 	assert.Equal(t, "Mother", c.call("GET", "/api/plants/"+piece, nil).body["mother"].(map[string]any)["name"])
-	a = stranger.record(newID(), map[string]any{"arrived": map[string]any{"name": "Thief", "habit": "aroid-vine", "isolated": false, "mother": mother}})
+	a = stranger.record(
+		newID(),
+		map[string]any{
+			"arrived": map[string]any{"name": "Thief", "habit": "aroid-vine", "isolated": false, "mother": mother},
+		},
+	)
 	assert.Equal(t, 422, a.status)
 	assert.NotContains(t, a.raw, "Mother\"")
 }
@@ -159,7 +276,11 @@ func TestTheBenchReckonsAndNamesFields(t *testing.T) {
 		require.Equal(t, 200, a.status, "%s: %s", path, a.raw)
 		assert.NotEmpty(t, a.body["amounts"], path)
 	}
-	a := c.call("POST", "/api/bench/dilution", map[string]any{"stockPct": 5, "wantedPct": 1, "volume": "1 l", "with": []string{"bleach", "ammonia"}})
+	a := c.call(
+		"POST",
+		"/api/bench/dilution",
+		map[string]any{"stockPct": 5, "wantedPct": 1, "volume": "1 l", "with": []string{"bleach", "ammonia"}},
+	)
 	assert.Equal(t, 422, a.status)
 	assert.Contains(t, a.says(), "body.with")
 	assert.Contains(t, a.says(), "never mix")

@@ -37,7 +37,15 @@ type kindInput struct {
 const ownKind = "own:"
 
 func (srv *server) kindOperations(api huma.API) {
-	huma.Register(api, op("find-profiles", http.MethodGet, "/api/profiles", "Find a kind by name; the collection's own come first", "kinds"),
+	huma.Register(
+		api,
+		op(
+			"find-profiles",
+			http.MethodGet,
+			"/api/profiles",
+			"Find a kind by name; the collection's own come first",
+			"kinds",
+		),
 		signedIn(srv, func(ctx context.Context, a store.Account, in *struct {
 			Words string `query:"q" maxLength:"80" doc:"Words of any of its names: botanical, former, common, trade or folk."`
 			Limit int    `query:"limit" default:"12" minimum:"1" maximum:"400"`
@@ -49,17 +57,31 @@ func (srv *server) kindOperations(api huma.API) {
 			out := &profilesOutput{}
 			out.Body.Profiles = append([]plant.Match{}, kinds.Matches(in.Words, in.Limit)...)
 			return out, nil
-		}))
-	huma.Register(api, op("get-kind", http.MethodGet, "/api/profiles/{kind}", "A kind with all that it wants", "kinds"),
+		}),
+	)
+	huma.Register(
+		api,
+		op("get-kind", http.MethodGet, "/api/profiles/{kind}", "A kind with all that it wants", "kinds"),
 		signedIn(srv, func(ctx context.Context, a store.Account, in *struct {
 			Kind string `path:"kind" maxLength:"80"`
 		}) (*struct{ Body KindView }, error) {
 			return srv.kind(ctx, a, in.Kind)
-		}))
-	huma.Register(api, op("save-kind", http.MethodPut, "/api/profiles/{kind}", "Add a kind of the collection's own, change or withdraw it; every version is kept", "kinds"),
+		}),
+	)
+	huma.Register(
+		api,
+		op(
+			"save-kind",
+			http.MethodPut,
+			"/api/profiles/{kind}",
+			"Add a kind of the collection's own, change or withdraw it; every version is kept",
+			"kinds",
+		),
 		signedIn(srv, func(ctx context.Context, a store.Account, in *kindInput) (*struct{ Body KindView }, error) {
 			if !strings.HasPrefix(in.Kind, ownKind) || len(in.Kind) < len(ownKind)+8 {
-				return nil, huma.Error422UnprocessableEntity("Kinds that ship with the program are not changed. Make a kind of your own from it, or overrule single values on one plant.")
+				return nil, huma.Error422UnprocessableEntity(
+					"Kinds that ship with the program are not changed. Make a kind of your own from it, or overrule single values on one plant.",
+				)
 			}
 			p := in.Body.Profile
 			p.ID, p.Own = in.Kind, true
@@ -71,18 +93,23 @@ func (srv *server) kindOperations(api huma.API) {
 				details = append(details, &huma.ErrorDetail{Location: "body.profile." + f.Field, Message: f.Message})
 			}
 			if len(details) > 0 {
-				return nil, huma.Error422UnprocessableEntity("Some values cannot be right; mend them and save again.", details...)
+				return nil, huma.Error422UnprocessableEntity(
+					"Some values cannot be right; mend them and save again.",
+					details...)
 			}
 			err := srv.store.SaveKind(ctx, a, p, in.Body.Version, in.Body.Withdrawn)
 			if errors.Is(err, store.ErrConflict) {
-				return nil, huma.Error409Conflict("Somebody changed this kind since you opened it. Open it again and put your change in anew.")
+				return nil, huma.Error409Conflict(
+					"Somebody changed this kind since you opened it. Open it again and put your change in anew.",
+				)
 			}
 			if err != nil {
 				return nil, err
 			}
 			version, err := srv.store.KindVersion(ctx, a.Collection.ID, p.ID)
 			return &struct{ Body KindView }{KindView{p, version}}, err
-		}))
+		}),
+	)
 }
 
 func (srv *server) kind(ctx context.Context, a store.Account, id string) (*struct{ Body KindView }, error) {

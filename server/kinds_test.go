@@ -35,7 +35,12 @@ func TestOwnKindsAreKeptVersionByVersionAndPrivate(t *testing.T) {
 
 	plant := newID()
 	a = owner.call("POST", "/api/plants/"+plant+"/entries", map[string]any{"id": newID(), "on": pgtest.Today.String(),
-		"arrived": map[string]any{"name": "Z", "habit": "sympodial-orchid", "profile": "own:0123456789", "isolated": true}})
+		"arrived": map[string]any{
+			"name":     "Z",
+			"habit":    "sympodial-orchid",
+			"profile":  "own:0123456789",
+			"isolated": true,
+		}})
 	require.Equal(t, 200, a.status, a.raw)
 	assert.Contains(t, owner.call("GET", "/api/plants?q=quay", nil).raw, plant)
 
@@ -49,8 +54,17 @@ func TestOwnKindsAreKeptVersionByVersionAndPrivate(t *testing.T) {
 		a = stranger.call("GET", path, nil)
 		assert.NotContains(t, a.raw, "of the pier", path)
 	}
-	a = stranger.call("POST", "/api/plants/"+newID()+"/entries", map[string]any{"id": newID(), "on": pgtest.Today.String(),
-		"arrived": map[string]any{"name": "Z", "habit": "sympodial-orchid", "profile": "own:0123456789", "isolated": true}})
+	a = stranger.call(
+		"POST",
+		"/api/plants/"+newID()+"/entries",
+		map[string]any{"id": newID(), "on": pgtest.Today.String(),
+			"arrived": map[string]any{
+				"name":     "Z",
+				"habit":    "sympodial-orchid",
+				"profile":  "own:0123456789",
+				"isolated": true,
+			}},
+	)
 	assert.Equal(t, 422, a.status, "a stranger's kind is no kind here")
 	a = stranger.call("PUT", kind, stranger.kindFrom("zygopetalum-maculatum", "Mine", 0))
 	assert.Equal(t, 200, a.status, "the same id elsewhere is another kind")
@@ -60,7 +74,12 @@ func TestOwnKindsAreKeptVersionByVersionAndPrivate(t *testing.T) {
 	withdrawn["withdrawn"] = true
 	require.Equal(t, 200, owner.call("PUT", kind, withdrawn).status)
 	assert.NotContains(t, owner.call("GET", "/api/profiles?q=pier", nil).raw, "of the pier")
-	assert.Contains(t, owner.call("GET", "/api/plants/"+plant, nil).raw, "Zygopetalum of the pier", "its plants keep it")
+	assert.Contains(
+		t,
+		owner.call("GET", "/api/plants/"+plant, nil).raw,
+		"Zygopetalum of the pier",
+		"its plants keep it",
+	)
 }
 
 func TestBadKindsAreRefusedFieldByField(t *testing.T) {
@@ -89,13 +108,24 @@ func TestAGuideATallyAndAnAppraisal(t *testing.T) {
 	assert.Equal(t, 422, c.call("GET", "/api/guide?habit=weed", nil).status)
 
 	none := map[string]any{"live": 0, "doubtful": 0, "deadDry": 0, "mushy": 0}
-	a = c.call("POST", "/api/tally", map[string]any{"potWidthCm": 14, "tally": map[string]any{"rootBallCm": 5, "inAir": none,
-		"inMedium": map[string]any{"live": 1, "doubtful": 0, "deadDry": 20, "mushy": 8}}})
+	a = c.call(
+		"POST",
+		"/api/tally",
+		map[string]any{"potWidthCm": 14, "tally": map[string]any{"rootBallCm": 5, "inAir": none,
+			"inMedium": map[string]any{"live": 1, "doubtful": 0, "deadDry": 20, "mushy": 8}}},
+	)
 	require.Equal(t, 200, a.status, a.raw)
 	assert.Contains(t, a.raw, "root.few-live")
 	assert.InDelta(t, 7.5, a.body["pot"].(map[string]any)["value"], 1e-9)
 
-	offer := map[string]any{"habit": "monopodial-orchid", "present": []string{"root.smell", "root.mushy"}, "absent": []string{}, "asked": 12, "sound": 18, "filling": 4}
+	offer := map[string]any{
+		"habit":   "monopodial-orchid",
+		"present": []string{"root.smell", "root.mushy"},
+		"absent":  []string{},
+		"asked":   12,
+		"sound":   18,
+		"filling": 4,
+	}
 	a = c.call("POST", "/api/appraisal", offer)
 	require.Equal(t, 200, a.status, a.raw)
 	assert.Equal(t, "bargain", a.body["advice"])
@@ -118,8 +148,20 @@ func TestACaseGoesOutAndComesInWhole(t *testing.T) {
 		body["id"], body["on"] = newID(), pgtest.Today.String()
 		return c.call("POST", "/api/plants/"+plant+"/entries", body)
 	}
-	require.Equal(t, 200, record(map[string]any{"examined": map[string]any{"present": []string{"root.mushy"}, "absent": []string{"pest.cotton"}}}).status)
-	require.Equal(t, 200, record(map[string]any{"confirmed": map[string]any{"causes": []string{"root-rot"}, "how": "seen"}}).status)
+	require.Equal(
+		t,
+		200,
+		record(
+			map[string]any{
+				"examined": map[string]any{"present": []string{"root.mushy"}, "absent": []string{"pest.cotton"}},
+			},
+		).status,
+	)
+	require.Equal(
+		t,
+		200,
+		record(map[string]any{"confirmed": map[string]any{"causes": []string{"root-rot"}, "how": "seen"}}).status,
+	)
 	out := c.call("GET", path, nil)
 	require.Equal(t, 200, out.status, out.raw)
 	assert.Equal(t, "aroid-vine", out.body["habit"])

@@ -42,9 +42,18 @@ type knowledgeOutput struct {
 }
 
 func (srv *server) knowledgeOperations(api huma.API) {
-	whole := &knowledgeOutput{CacheControl: "private, max-age=300", Body: Knowledge{Version: diagnosis.Version, Habits: plant.Habits(), Zones: diagnosis.Zones,
-		Signs: diagnosis.Signs(), Causes: diagnosis.Causes(), Moves: diagnosis.Moves(), Measures: recovery.Measures(), Tracks: recovery.Tracks(), Growths: recovery.GrowthSorts, GrowthStates: recovery.GrowthStates, Sides: record.Sides,
-		RootSorts: roots.Sorts, RootManner: roots.Manner, Lights: climate.Lights, WaterRules: plant.WaterRuleText, Traits: plant.TraitWords}}
-	huma.Register(api, op("get-knowledge", http.MethodGet, "/api/knowledge", "Names and facts of the trade", "knowledge"),
-		signedIn(srv, func(context.Context, store.Account, *struct{}) (*knowledgeOutput, error) { return whole, nil }))
+	whole := &knowledgeOutput{
+		CacheControl: "private, max-age=300",
+		Body: Knowledge{Version: diagnosis.Version, Habits: plant.Habits(), Zones: diagnosis.Zones,
+			Signs: diagnosis.Signs(), Causes: diagnosis.Causes(), Moves: diagnosis.Moves(), Measures: recovery.Measures(), Tracks: recovery.Tracks(), Growths: recovery.GrowthSorts, GrowthStates: recovery.GrowthStates, Sides: record.Sides,
+			RootSorts: roots.Sorts, RootManner: roots.Manner, Lights: climate.Lights, WaterRules: plant.WaterRuleText, Traits: plant.TraitWords},
+	}
+	huma.Register(
+		api,
+		op("get-knowledge", http.MethodGet, "/api/knowledge", "Names and facts of the trade", "knowledge"),
+		signedIn(
+			srv,
+			func(context.Context, store.Account, *struct{}) (*knowledgeOutput, error) { return whole, nil },
+		),
+	)
 }

@@ -51,7 +51,15 @@ type AppraisalView struct {
 }
 
 func (srv *server) lookingOperations(api huma.API) {
-	huma.Register(api, op("get-guide", http.MethodGet, "/api/guide", "The order of a first look, with the signs to ask first", "diagnosis"),
+	huma.Register(
+		api,
+		op(
+			"get-guide",
+			http.MethodGet,
+			"/api/guide",
+			"The order of a first look, with the signs to ask first",
+			"diagnosis",
+		),
 		signedIn(srv, func(_ context.Context, a store.Account, in *guideInput) (*guideOutput, error) {
 			habit, ok := plant.HabitByID(in.Habit)
 			if !ok {
@@ -60,31 +68,61 @@ func (srv *server) lookingOperations(api huma.API) {
 			out := &guideOutput{}
 			out.Body.Asks = diagnosis.Guide(habit, srv.season(a), in.At)
 			return out, nil
-		}))
-	huma.Register(api, op("read-tally", http.MethodPost, "/api/tally", "What a root tally comes to; records nothing", "diagnosis"),
+		}),
+	)
+	huma.Register(
+		api,
+		op("read-tally", http.MethodPost, "/api/tally", "What a root tally comes to; records nothing", "diagnosis"),
 		signedIn(srv, func(_ context.Context, _ store.Account, in *tallyInput) (*struct{ Body roots.Result }, error) {
 			width := 0.0
 			if in.Body.PotWidthCM != nil {
 				width = *in.Body.PotWidthCM
 			}
 			return &struct{ Body roots.Result }{in.Body.Tally.Read(width)}, nil
-		}))
-	huma.Register(api, op("appraise", http.MethodPost, "/api/appraisal", "What a plant that is for sale is worth; records nothing", "diagnosis"),
-		signedIn(srv, func(_ context.Context, a store.Account, in *appraisalInput) (*struct{ Body AppraisalView }, error) {
-			e := diagnosis.Examination{Habit: in.Body.Habit, Season: srv.season(a), Present: in.Body.Present, Fragile: true,
-				Absent: append(append([]string{}, in.Body.Absent...), diagnosis.Implied(in.Body.Present, in.Body.Absent)...)}
-			view := AppraisalView{Clash: []string{}, Checks: []diagnosis.Check{}}
-			if x, y, clash := diagnosis.Contradiction(e.Present); clash {
-				view.Clash = []string{x, y}
-			}
-			var err error
-			view.Appraisal, err = prognosis.Appraise(prognosis.Offer{Examination: e, Asked: in.Body.Asked, Sound: in.Body.Sound, Filling: in.Body.Filling})
-			if err != nil {
-				return nil, huma.Error422UnprocessableEntity("An answer could not be read: " + err.Error() + ".")
-			}
-			view.Checks, err = diagnosis.ChecksAtSale(e)
-			return &struct{ Body AppraisalView }{view}, err
-		}))
+		}),
+	)
+	huma.Register(
+		api,
+		op(
+			"appraise",
+			http.MethodPost,
+			"/api/appraisal",
+			"What a plant that is for sale is worth; records nothing",
+			"diagnosis",
+		),
+		signedIn(
+			srv,
+			func(_ context.Context, a store.Account, in *appraisalInput) (*struct{ Body AppraisalView }, error) {
+				e := diagnosis.Examination{
+					Habit:   in.Body.Habit,
+					Season:  srv.season(a),
+					Present: in.Body.Present,
+					Fragile: true,
+					Absent: append(
+						append([]string{}, in.Body.Absent...),
+						diagnosis.Implied(in.Body.Present, in.Body.Absent)...),
+				}
+				view := AppraisalView{Clash: []string{}, Checks: []diagnosis.Check{}}
+				if x, y, clash := diagnosis.Contradiction(e.Present); clash {
+					view.Clash = []string{x, y}
+				}
+				var err error
+				view.Appraisal, err = prognosis.Appraise(
+					prognosis.Offer{
+						Examination: e,
+						Asked:       in.Body.Asked,
+						Sound:       in.Body.Sound,
+						Filling:     in.Body.Filling,
+					},
+				)
+				if err != nil {
+					return nil, huma.Error422UnprocessableEntity("An answer could not be read: " + err.Error() + ".")
+				}
+				view.Checks, err = diagnosis.ChecksAtSale(e)
+				return &struct{ Body AppraisalView }{view}, err
+			},
+		),
+	)
 }
 
 func (srv *server) season(a store.Account) climate.Season {

@@ -21,7 +21,8 @@ import (
 func limitTime(next http.Handler) http.Handler {
 	short, long := middleware.Timeout(answerWithin)(next), middleware.Timeout(archiveWithin)(next)
 	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
-		if strings.HasPrefix(r.URL.Path, "/api/import") || strings.HasPrefix(r.URL.Path, "/api/archive") || r.URL.Path == "/api/entries.csv" {
+		if strings.HasPrefix(r.URL.Path, "/api/import") || strings.HasPrefix(r.URL.Path, "/api/archive") ||
+			r.URL.Path == "/api/entries.csv" {
 			long.ServeHTTP(w, r)
 			return
 		}
@@ -60,10 +61,14 @@ func caller(r *http.Request) (string, error) {
 func (srv *server) limitSignIns(next http.Handler) http.Handler {
 	limited := httprate.LimitBy(srv.SignInsPerMinute, time.Minute, caller,
 		httprate.WithLimitHandler(func(w http.ResponseWriter, _ *http.Request) {
-			writeProblem(w, huma.Error429TooManyRequests("Too many tries to sign in from here. Wait a minute, then try again."))
+			writeProblem(
+				w,
+				huma.Error429TooManyRequests("Too many tries to sign in from here. Wait a minute, then try again."),
+			)
 		}))(next)
 	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
-		if r.Method == http.MethodPost && (strings.HasPrefix(r.URL.Path, "/api/session") || r.URL.Path == "/api/accounts") {
+		if r.Method == http.MethodPost &&
+			(strings.HasPrefix(r.URL.Path, "/api/session") || r.URL.Path == "/api/accounts") {
 			limited.ServeHTTP(w, r)
 			return
 		}

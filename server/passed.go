@@ -23,7 +23,9 @@ func (passed[T]) Schema(r huma.Registry) *huma.Schema {
 func asWritten[T any](v T) passed[T] {
 	raw, err := json.Marshal(v)
 	if err != nil {
-		panic(fmt.Sprintf("a plain value cannot be written as JSON: %v", err)) // a fault of the program, not of its data
+		panic(
+			fmt.Sprintf("a plain value cannot be written as JSON: %v", err),
+		) // a fault of the program, not of its data
 	}
 	return passed[T]{raw}
 }

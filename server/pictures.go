@@ -48,39 +48,78 @@ const mostPicturesAtOnce = 2
 
 func (srv *server) pictureOperations(api huma.API) {
 	atWork := make(chan struct{}, mostPicturesAtOnce)
-	send := op("add-picture", http.MethodPut, "/api/plants/{plant}/pictures/{picture}", "Send a picture (JPEG, PNG or WebP); it is kept upright, resized and without private data. Record it with an entry", "pictures")
+	send := op(
+		"add-picture",
+		http.MethodPut,
+		"/api/plants/{plant}/pictures/{picture}",
+		"Send a picture (JPEG, PNG or WebP); it is kept upright, resized and without private data. Record it with an entry",
+		"pictures",
+	)
 	send.MaxBodyBytes = picture.MostBytes
 	send.SkipValidateBody = true
-	huma.Register(api, send, signedIn(srv, func(ctx context.Context, a store.Account, in *pictureInput) (*pictureAnswer, error) {
-		select {
-		case atWork <- struct{}{}:
-			defer func() { <-atWork }()
-		case <-ctx.Done():
-			return nil, ctx.Err()
-		}
-		kept, err := picture.Keep(in.RawBody)
-		switch {
-		case errors.Is(err, picture.ErrLarge):
-			return nil, huma.NewError(http.StatusRequestEntityTooLarge, sentence(picture.ErrLarge.Error()))
-		case err != nil:
-			return nil, huma.Error422UnprocessableEntity(sentence(err.Error()))
-		}
-		p := store.Picture{ID: in.Picture, PlantID: in.Plant, Width: kept.Width, Height: kept.Height, Digest: kept.Digest, Body: kept.Body, Small: kept.Small}
-		if err := srv.store.AddPicture(ctx, a, p); err != nil {
-			return nil, err
-		}
-		out := &pictureAnswer{}
-		out.Body.ID, out.Body.Width, out.Body.Height = p.ID, p.Width, p.Height
-		return out, nil
-	}))
-	show := op("get-picture", http.MethodGet, "/api/plants/{plant}/pictures/{picture}", "A picture as JPEG", "pictures")
-	show.Responses = map[string]*huma.Response{"200": {Description: "The picture", Content: map[string]*huma.MediaType{"image/jpeg": {Schema: &huma.Schema{Type: "string", Format: "binary"}}}}}
-	huma.Register(api, show, signedIn(srv, func(ctx context.Context, a store.Account, in *picturePixels) (*pictureBytes, error) {
-		body, err := srv.store.PictureBytes(ctx, a.Collection.ID, in.Plant, in.Picture, in.Small)
-		if err != nil {
-			return nil, err
-		}
-		// A picture never changes under its id.
-		return &pictureBytes{ContentType: "image/jpeg", CacheControl: "private, max-age=31536000, immutable", Body: body}, nil
-	}))
+	huma.Register(
+		api,
+		send,
+		signedIn(srv, func(ctx context.Context, a store.Account, in *pictureInput) (*pictureAnswer, error) {
+			select {
+			case atWork <- struct{}{}:
+				defer func() { <-atWork }()
+			case <-ctx.Done():
+				return nil, ctx.Err()
+			}
+			kept, err := picture.Keep(in.RawBody)
+			switch {
+			case errors.Is(err, picture.ErrLarge):
+				return nil, huma.NewError(http.StatusRequestEntityTooLarge, sentence(picture.ErrLarge.Error()))
+			case err != nil:
+				return nil, huma.Error422UnprocessableEntity(sentence(err.Error()))
+			}
+			p := store.Picture{
+				ID:      in.Picture,
+				PlantID: in.Plant,
+				Width:   kept.Width,
+				Height:  kept.Height,
+				Digest:  kept.Digest,
+				Body:    kept.Body,
+				Small:   kept.Small,
+			}
+			if err := srv.store.AddPicture(ctx, a, p); err != nil {
+				return nil, err
+			}
+			out := &pictureAnswer{}
+			out.Body.ID, out.Body.Width, out.Body.Height = p.ID, p.Width, p.Height
+			return out, nil
+		}),
+	)
+	show := op(
+		"get-picture",
+		http.MethodGet,
+		"/api/plants/{plant}/pictures/{picture}",
+		"A picture as JPEG",
+		"pictures",
+	)
+	show.Responses = map[string]*huma.Response{
+		"200": {
+			Description: "The picture",
+			Content: map[string]*huma.MediaType{
+				"image/jpeg": {Schema: &huma.Schema{Type: "string", Format: "binary"}},
+			},
+		},
+	}
+	huma.Register(
+		api,
+		show,
+		signedIn(srv, func(ctx context.Context, a store.Account, in *picturePixels) (*pictureBytes, error) {
+			body, err := srv.store.PictureBytes(ctx, a.Collection.ID, in.Plant, in.Picture, in.Small)
+			if err != nil {
+				return nil, err
+			}
+			// A picture never changes under its id.
+			return &pictureBytes{
+				ContentType:  "image/jpeg",
+				CacheControl: "private, max-age=31536000, immutable",
+				Body:         body,
+			}, nil
+		}),
+	)
 }

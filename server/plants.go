@@ -88,7 +88,11 @@ type WaterNeed struct {
 }
 
 func (srv *server) plantOperations(api huma.API) {
-	huma.Register(api, op("list-plants", http.MethodGet, "/api/plants", "The register, a page at a time", "plants"), signedIn(srv, srv.register))
+	huma.Register(
+		api,
+		op("list-plants", http.MethodGet, "/api/plants", "The register, a page at a time", "plants"),
+		signedIn(srv, srv.register),
+	)
 	huma.Register(api, op("get-plant", http.MethodGet, "/api/plants/{plant}", "A plant's file", "plants"),
 		signedIn(srv, func(ctx context.Context, a store.Account, in *PlantPath) (*struct{ Body PlantFile }, error) {
 			state, err := srv.state(ctx, a, in.Plant)
@@ -96,7 +100,9 @@ func (srv *server) plantOperations(api huma.API) {
 				return nil, err
 			}
 			if !state.Here {
-				return nil, huma.Error404NotFound("The arrival of this plant was undone. Its record is kept; bring the arrival back from there.")
+				return nil, huma.Error404NotFound(
+					"The arrival of this plant was undone. Its record is kept; bring the arrival back from there.",
+				)
 			}
 			placeName, apart := "", false
 			if state.Place != nil {
@@ -124,8 +130,19 @@ func (srv *server) plantOperations(api huma.API) {
 		}))
 }
 
-func (srv *server) register(ctx context.Context, a store.Account, in *registerInput) (*struct{ Body Register }, error) {
-	f := store.Filter{Words: in.Words, Standing: in.Standing, Stage: in.Stage, Isolation: in.Isolation, After: in.After, Limit: in.Limit}
+func (srv *server) register(
+	ctx context.Context,
+	a store.Account,
+	in *registerInput,
+) (*struct{ Body Register }, error) {
+	f := store.Filter{
+		Words:     in.Words,
+		Standing:  in.Standing,
+		Stage:     in.Stage,
+		Isolation: in.Isolation,
+		After:     in.After,
+		Limit:     in.Limit,
+	}
 	if in.Place != "" {
 		id, err := uuid.Parse(in.Place)
 		if err != nil {
@@ -150,11 +167,25 @@ func (srv *server) register(ctx context.Context, a store.Account, in *registerIn
 
 func plantFile(s record.State, place string, apart bool, today day.Day, south bool) PlantFile {
 	f := PlantFile{
-		PlantRow: PlantRow{ID: s.PlantID, Name: s.Arrival.Name, Label: s.Arrival.Label, Habit: s.Habit.ID, Place: place, Isolation: string(s.Isolation),
-			Standing: s.Standing(), ArrivedOn: s.ArrivedOn, LastLook: s.LastLook(), Causes: []string{}, Seam: asWritten(s.Seam()), Figure: asWritten(s.Figure())},
+		PlantRow: PlantRow{
+			ID:        s.PlantID,
+			Name:      s.Arrival.Name,
+			Label:     s.Arrival.Label,
+			Habit:     s.Habit.ID,
+			Place:     place,
+			Isolation: string(s.Isolation),
+			Standing:  s.Standing(),
+			ArrivedOn: s.ArrivedOn,
+			LastLook:  s.LastLook(),
+			Causes:    []string{},
+			Seam:      asWritten(s.Seam()),
+			Figure:    asWritten(s.Figure()),
+		},
 		Profile: s.Profile, HabitInfo: s.Habit, Arrival: s.Arrival, PlaceID: s.Place, Today: today, Examined: s.Examined, Verdict: s.Verdict,
 		Plan: s.Plan, Ticks: s.Ticks, Tasks: s.Tasks(south), Curves: s.Readings, Closed: s.Closed, Entries: s.Entries,
-		Said: append([]record.Said{}, s.Said...), Cases: append([]record.Case{}, s.Cases...), Pot: s.Pot, Wants: s.Wants, Adjusted: s.Adjusted,
+		Said: append(
+			[]record.Said{},
+			s.Said...), Cases: append([]record.Case{}, s.Cases...), Pot: s.Pot, Wants: s.Wants, Adjusted: s.Adjusted,
 		Beside: []Recovery{}, Prepared: []record.PreparedOn{}, Treated: append([]record.TreatedOn{}, s.Treatments...), Answers: s.PlanAnswers,
 	}
 	if f.Name == "" {

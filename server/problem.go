@@ -44,15 +44,21 @@ func (srv *server) problem(ctx context.Context, err error) huma.StatusError {
 	case errors.As(err, &faults):
 		return refusal(faults)
 	case errors.Is(err, store.ErrNotFound):
-		return huma.Error404NotFound("This collection has no such plant or page. It may have been undone, or the address is mistyped.")
+		return huma.Error404NotFound(
+			"This collection has no such plant or page. It may have been undone, or the address is mistyped.",
+		)
 	case errors.Is(err, store.ErrConflict):
 		return huma.Error409Conflict("This is taken by something else already. Reload the page and try again.")
 	case isDatabaseGone(err):
 		srv.logError(ctx, "database away", err)
-		return huma.Error503ServiceUnavailable("The record cannot be reached just now. What you typed is still here; try again in a moment.")
+		return huma.Error503ServiceUnavailable(
+			"The record cannot be reached just now. What you typed is still here; try again in a moment.",
+		)
 	}
 	srv.logError(ctx, "unexpected error", err)
-	return huma.Error500InternalServerError("Something went wrong on our side; it has been noted. What you typed is still here; try again.")
+	return huma.Error500InternalServerError(
+		"Something went wrong on our side; it has been noted. What you typed is still here; try again.",
+	)
 }
 
 func (srv *server) logError(ctx context.Context, what string, err error) {
@@ -80,9 +86,15 @@ func isDatabaseGone(err error) bool {
 	var network net.Error
 	var pg *pgconn.PgError
 	switch {
-	case errors.As(err, &connect), errors.As(err, &network), errors.Is(err, driver.ErrBadConn), errors.Is(err, sql.ErrConnDone),
-		errors.Is(err, io.EOF), errors.Is(err, io.ErrUnexpectedEOF), errors.Is(err, net.ErrClosed),
-		errors.Is(err, context.DeadlineExceeded), errors.Is(err, context.Canceled):
+	case errors.As(err, &connect),
+		errors.As(err, &network),
+		errors.Is(err, driver.ErrBadConn),
+		errors.Is(err, sql.ErrConnDone),
+		errors.Is(err, io.EOF),
+		errors.Is(err, io.ErrUnexpectedEOF),
+		errors.Is(err, net.ErrClosed),
+		errors.Is(err, context.DeadlineExceeded),
+		errors.Is(err, context.Canceled):
 		return true
 	case errors.As(err, &pg):
 		// Class 57P is operator intervention: shutdown, crash, not yet started.

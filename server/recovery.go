@@ -61,7 +61,9 @@ type PictureView struct {
 func recoveryOf(s record.State, c record.Course, today day.Day, south bool) Recovery {
 	track, stage, in := c.In()
 	r := Recovery{Track: track.ID, TrackName: track.Name, Stages: track.Stages, Index: c.Stage, Began: c.Began,
-		Gate: recovery.Gate{Conditions: []recovery.Standing{}}, Asks: []recovery.Measure{}, Weaning: []recovery.WeaningStep{}}
+		Gate: recovery.Gate{
+			Conditions: []recovery.Standing{},
+		}, Asks: []recovery.Measure{}, Weaning: []recovery.WeaningStep{}}
 	if !in {
 		return r
 	}
@@ -81,9 +83,17 @@ func recoveryOf(s record.State, c record.Course, today day.Day, south bool) Reco
 		}
 	}
 	if stage.LightShare > 0 {
-		r.Light = &working.Amount{What: "light", Value: stage.LightShare * s.Wants.Light[1], Unit: "mol/day", Working: working.Working{
-			Inputs:  []working.Input{{Name: "best for its kind", Value: s.Wants.Light[1], Unit: "mol/day"}, {Name: "share in this stage", Value: stage.LightShare}},
-			Formula: "what its kind likes best × the share of this stage", Source: working.CommonPractice, Sure: "rough"}}
+		r.Light = &working.Amount{
+			What:  "light",
+			Value: stage.LightShare * s.Wants.Light[1],
+			Unit:  "mol/day",
+			Working: working.Working{
+				Inputs: []working.Input{
+					{Name: "best for its kind", Value: s.Wants.Light[1], Unit: "mol/day"},
+					{Name: "share in this stage", Value: stage.LightShare},
+				},
+				Formula: "what its kind likes best × the share of this stage", Source: working.CommonPractice, Sure: "rough"},
+		}
 	}
 	if stage.Weans {
 		r.Weaning = recovery.Weaning(s.Readings, c.Began, today)
@@ -100,8 +110,17 @@ func recoveryOf(s record.State, c record.Course, today day.Day, south bool) Reco
 // follow gathers what following a plant comes to.
 func (srv *server) follow(ctx context.Context, a store.Account, s record.State) (Follow, error) {
 	today := a.Collection.Today(srv.Clock())
-	f := Follow{Strands: append([]recovery.Strand{}, s.Strands...), Sorts: recovery.SortsOf(s.Habit), Growths: recovery.Reckon(s.Strands, s.ArrivedOn, today),
-		Pictures: []PictureView{}, Scores: s.Scores(), Clocks: s.PestClocks(), Rates: s.Rates(today), Due: map[string]day.Day{}, Events: s.Events}
+	f := Follow{
+		Strands:  append([]recovery.Strand{}, s.Strands...),
+		Sorts:    recovery.SortsOf(s.Habit),
+		Growths:  recovery.Reckon(s.Strands, s.ArrivedOn, today),
+		Pictures: []PictureView{},
+		Scores:   s.Scores(),
+		Clocks:   s.PestClocks(),
+		Rates:    s.Rates(today),
+		Due:      map[string]day.Day{},
+		Events:   s.Events,
+	}
 	if f.Events == nil {
 		f.Events = []record.Event{}
 	}

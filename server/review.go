@@ -84,24 +84,56 @@ const (
 )
 
 func (srv *server) reviewOperations(api huma.API) {
-	huma.Register(api, op("get-review", http.MethodGet, "/api/plants/{plant}/review", "A look back over a plant: before and after, growths, stages, work, cost and lesson", "reviews"),
-		signedIn(srv, func(ctx context.Context, a store.Account, in *reviewInput) (*struct{ Body PlantReview }, error) {
-			review, err := srv.review(ctx, a, in.Plant, in.Span)
-			if err != nil {
-				return nil, err
-			}
-			return &struct{ Body PlantReview }{review}, nil
-		}))
-	page := op("get-review-page", http.MethodGet, "/api/plants/{plant}/review.html", "The same as one file to print or give away, pictures included", "reviews")
-	page.Responses = map[string]*huma.Response{"200": {Description: "A page that needs nothing else", Content: map[string]*huma.MediaType{"text/html": {Schema: &huma.Schema{Type: "string"}}}}}
+	huma.Register(
+		api,
+		op(
+			"get-review",
+			http.MethodGet,
+			"/api/plants/{plant}/review",
+			"A look back over a plant: before and after, growths, stages, work, cost and lesson",
+			"reviews",
+		),
+		signedIn(
+			srv,
+			func(ctx context.Context, a store.Account, in *reviewInput) (*struct{ Body PlantReview }, error) {
+				review, err := srv.review(ctx, a, in.Plant, in.Span)
+				if err != nil {
+					return nil, err
+				}
+				return &struct{ Body PlantReview }{review}, nil
+			},
+		),
+	)
+	page := op(
+		"get-review-page",
+		http.MethodGet,
+		"/api/plants/{plant}/review.html",
+		"The same as one file to print or give away, pictures included",
+		"reviews",
+	)
+	page.Responses = map[string]*huma.Response{
+		"200": {
+			Description: "A page that needs nothing else",
+			Content:     map[string]*huma.MediaType{"text/html": {Schema: &huma.Schema{Type: "string"}}},
+		},
+	}
 	huma.Register(api, page, signedIn(srv, srv.reviewPage))
-	huma.Register(api, op("get-collection-review", http.MethodGet, "/api/review", "A look back over the collection: saved and lost by cause and school, and what took long", "reviews"),
+	huma.Register(
+		api,
+		op(
+			"get-collection-review",
+			http.MethodGet,
+			"/api/review",
+			"A look back over the collection: saved and lost by cause and school, and what took long",
+			"reviews",
+		),
 		signedIn(srv, func(ctx context.Context, a store.Account, in *struct {
 			Span string `query:"span" default:"whole" enum:"half-year,year,whole"`
 		}) (*struct{ Body CollectionReview }, error) {
 			review, err := srv.collectionReview(ctx, a, in.Span)
 			return &struct{ Body CollectionReview }{review}, err
-		}))
+		}),
+	)
 }
 
 // since gives the first day of a span that ends today.
@@ -222,7 +254,11 @@ func (srv *server) reviewPage(ctx context.Context, a store.Account, in *reviewIn
 	if err != nil {
 		return nil, err
 	}
-	return &reviewPage{ContentType: "text/html; charset=utf-8", Disposition: `attachment; filename="look-back.html"`, Body: out.Bytes()}, nil
+	return &reviewPage{
+		ContentType: "text/html; charset=utf-8",
+		Disposition: `attachment; filename="look-back.html"`,
+		Body:        out.Bytes(),
+	}, nil
 }
 
 func share(e store.Ended, label string) Share {
@@ -236,8 +272,14 @@ func share(e store.Ended, label string) Share {
 
 func (srv *server) collectionReview(ctx context.Context, a store.Account, span string) (CollectionReview, error) {
 	today := a.Collection.Today(srv.Clock())
-	r := CollectionReview{From: since(span, today), To: today, ByCause: []Share{}, BySchool: []Share{}, Stages: []StageTime{},
-		Source: "Saved is what mended, was given away or lives on under watch. Share saved of those that ended, with the 95 % score interval (Wilson 1927; Newcombe 1998). Plants are counted by the day they came and by their main cause."}
+	r := CollectionReview{
+		From:     since(span, today),
+		To:       today,
+		ByCause:  []Share{},
+		BySchool: []Share{},
+		Stages:   []StageTime{},
+		Source:   "Saved is what mended, was given away or lives on under watch. Share saved of those that ended, with the 95 % score interval (Wilson 1927; Newcombe 1998). Plants are counted by the day they came and by their main cause.",
+	}
 	all, err := srv.store.EndedAll(ctx, a.Collection.ID, r.From, r.To)
 	if err != nil {
 		return r, err
@@ -270,7 +312,17 @@ func (srv *server) collectionReview(ctx context.Context, a store.Account, span s
 			continue
 		}
 		stage := track.Stages[at]
-		r.Stages = append(r.Stages, StageTime{Track: track.Name, Stage: stage.Name, N: t.N, Median: t.Median, Usual: stage.UsualWeeks, Long: t.Median > stage.UsualWeeks[1]*7})
+		r.Stages = append(
+			r.Stages,
+			StageTime{
+				Track:  track.Name,
+				Stage:  stage.Name,
+				N:      t.N,
+				Median: t.Median,
+				Usual:  stage.UsualWeeks,
+				Long:   t.Median > stage.UsualWeeks[1]*7,
+			},
+		)
 	}
 	r.Endings, err = srv.store.Endings(ctx, a.Collection.ID, r.From, r.To, shownEndings)
 	return r, err

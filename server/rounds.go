@@ -64,19 +64,34 @@ type Rounds struct {
 const walkLength = 40
 
 func (srv *server) roundsOperations(api huma.API) {
-	huma.Register(api, op("get-rounds", http.MethodGet, "/api/rounds", "Today's walk: clean places first, isolated plants last", "rounds"),
+	huma.Register(
+		api,
+		op(
+			"get-rounds",
+			http.MethodGet,
+			"/api/rounds",
+			"Today's walk: clean places first, isolated plants last",
+			"rounds",
+		),
 		signedIn(srv, func(ctx context.Context, a store.Account, _ *struct{}) (*struct{ Body Rounds }, error) {
 			today := a.Collection.Today(srv.Clock())
 			walk, err := srv.store.Due(ctx, a.Collection.ID, today, walkLength)
 			if err != nil {
 				return nil, err
 			}
-			r := Rounds{Today: today, Places: []WalkPlace{}, Looks: walk.Due, More: walk.Due - len(walk.Rows), Plants: walk.Plants}
+			r := Rounds{
+				Today:  today,
+				Places: []WalkPlace{},
+				Looks:  walk.Due,
+				More:   walk.Due - len(walk.Rows),
+				Plants: walk.Plants,
+			}
 			for _, row := range walk.Rows {
 				r.add(row, today)
 			}
 			return &struct{ Body Rounds }{r}, nil
-		}))
+		}),
+	)
 }
 
 func (r *Rounds) add(row store.Row, today day.Day) {
@@ -109,16 +124,42 @@ func dueTasks(row store.Row, today day.Day) []record.Task {
 		}
 	}
 	if row.StallsOn != nil && *row.StallsOn <= today {
-		due = append([]record.Task{{Kind: record.TaskCheck, From: *row.StallsOn, Until: *row.StallsOn + 7, What: "Look below: it stands still",
-			Why: "Nothing has been measured to grow for longer than is normal for its habit.", Minutes: 5, Weight: 4}}, due...)
+		due = append(
+			[]record.Task{
+				{
+					Kind:    record.TaskCheck,
+					From:    *row.StallsOn,
+					Until:   *row.StallsOn + 7,
+					What:    "Look below: it stands still",
+					Why:     "Nothing has been measured to grow for longer than is normal for its habit.",
+					Minutes: 5,
+					Weight:  4,
+				},
+			},
+			due...)
 	}
 	return due
 }
 
 func plantRow(row store.Row, today day.Day) PlantRow {
-	out := PlantRow{ID: row.ID, Name: row.Name, Label: row.Label, Habit: row.Habit, Botanical: row.Botanical, Isolation: row.Isolation,
-		Standing: row.Standing, Stage: row.Stage, ArrivedOn: row.ArrivedOn, LastLook: row.LastLook, NextDue: row.NextDue,
-		Stalled: row.StallsOn != nil && *row.StallsOn <= today, Causes: []string{}, Seam: passed[record.Seam]{row.Seam}, Figure: passed[record.Figure]{row.Figure}}
+	out := PlantRow{
+		ID:        row.ID,
+		Name:      row.Name,
+		Label:     row.Label,
+		Habit:     row.Habit,
+		Botanical: row.Botanical,
+		Isolation: row.Isolation,
+		Standing:  row.Standing,
+		Stage:     row.Stage,
+		ArrivedOn: row.ArrivedOn,
+		LastLook:  row.LastLook,
+		NextDue:   row.NextDue,
+		Stalled: row.StallsOn != nil &&
+			*row.StallsOn <= today,
+		Causes: []string{},
+		Seam:   passed[record.Seam]{row.Seam},
+		Figure: passed[record.Figure]{row.Figure},
+	}
 	if row.PlaceName != nil {
 		out.Place = *row.PlaceName
 	}

@@ -71,7 +71,14 @@ func New(s *store.Store, o Options) http.Handler {
 	r := chi.NewRouter()
 	r.Use(middleware.Recoverer, securityHeaders, middleware.Compress(2))
 	r.Group(func(r chi.Router) {
-		r.Use(limitTime, limitBody, http.NewCrossOriginProtection().Handler, noStore, srv.limitSignIns, srv.sessions.LoadAndSave)
+		r.Use(
+			limitTime,
+			limitBody,
+			http.NewCrossOriginProtection().Handler,
+			noStore,
+			srv.limitSignIns,
+			srv.sessions.LoadAndSave,
+		)
 		srv.operations(r)
 		r.NotFound(func(w http.ResponseWriter, r *http.Request) {
 			writeProblem(w, huma.Error404NotFound("There is nothing at this address."))

@@ -87,7 +87,11 @@ func (c *client) call(method, path string, body any) answer {
 func member(t *testing.T, url, email string) *client {
 	t.Helper()
 	c := visit(t, url)
-	a := c.call("POST", "/api/accounts", map[string]any{"name": "N", "email": email, "password": "a short sentence", "collection": "C"})
+	a := c.call(
+		"POST",
+		"/api/accounts",
+		map[string]any{"name": "N", "email": email, "password": "a short sentence", "collection": "C"},
+	)
 	require.Equal(t, 200, a.status, a.raw)
 	return c
 }
@@ -108,7 +112,11 @@ func operations(plant string) []struct{ method, path, body string } {
 	return []struct{ method, path, body string }{
 		{"GET", "/api/plants/" + plant, ""},
 		{"GET", "/api/plants/" + plant + "/entries", ""},
-		{"POST", "/api/plants/" + plant + "/entries", `{"id":"` + newID() + `","on":"2026-11-24","noted":{"text":"mine"}}`},
+		{
+			"POST",
+			"/api/plants/" + plant + "/entries",
+			`{"id":"` + newID() + `","on":"2026-11-24","noted":{"text":"mine"}}`,
+		},
 		{"POST", "/api/plants/" + plant + "/differential", `{"present":["leaf.crisp"],"absent":[]}`},
 		{"POST", "/api/plants/" + plant + "/plan", `{"answers":{}}`},
 		{"GET", "/api/plants/" + plant + "/case", ""},
@@ -160,7 +168,11 @@ func TestAccountsAndSessions(t *testing.T) {
 	_, url := serve(t, server.Options{})
 	c := visit(t, url)
 	assert.Equal(t, true, c.call("GET", "/api/session", nil).body["firstAccount"])
-	bad := c.call("POST", "/api/accounts", map[string]any{"name": " ", "email": "nonsense", "password": "short", "collection": ""})
+	bad := c.call(
+		"POST",
+		"/api/accounts",
+		map[string]any{"name": " ", "email": "nonsense", "password": "short", "collection": ""},
+	)
 	assert.Equal(t, 422, bad.status)
 	for _, field := range []string{"body.name", "body.email", "body.password", "body.collection"} {
 		assert.Contains(t, bad.raw, field)
@@ -172,15 +184,36 @@ func TestAccountsAndSessions(t *testing.T) {
 
 	second := visit(t, url)
 	first["email"] = "b@example.org"
-	assert.Equal(t, 403, second.call("POST", "/api/accounts", first).status, "only the first account is opened in the browser")
+	assert.Equal(
+		t,
+		403,
+		second.call("POST", "/api/accounts", first).status,
+		"only the first account is opened in the browser",
+	)
 	assert.Equal(t, 404, second.call("POST", "/api/session/demo", nil).status)
 	wrong := second.call("POST", "/api/session", map[string]any{"email": "a@example.org", "password": "wrong"})
 	unknown := second.call("POST", "/api/session", map[string]any{"email": "x@example.org", "password": "wrong"})
 	assert.Equal(t, 401, wrong.status)
 	assert.Equal(t, wrong.raw, unknown.raw, "it does not say which of the two is wrong")
-	assert.Equal(t, 200, second.call("POST", "/api/session", map[string]any{"email": "A@example.org", "password": "a short sentence"}).status)
+	assert.Equal(
+		t,
+		200,
+		second.call(
+			"POST",
+			"/api/session",
+			map[string]any{"email": "A@example.org", "password": "a short sentence"},
+		).status,
+	)
 
-	require.Equal(t, 200, c.call("POST", "/api/session", map[string]any{"email": "a@example.org", "password": "a short sentence"}).status)
+	require.Equal(
+		t,
+		200,
+		c.call(
+			"POST",
+			"/api/session",
+			map[string]any{"email": "a@example.org", "password": "a short sentence"},
+		).status,
+	)
 	assert.NotEqual(t, before, cookie(t, c), "signing in gives a fresh token")
 	assert.Equal(t, false, c.call("DELETE", "/api/session", nil).body["signedIn"])
 	assert.Equal(t, 401, c.call("GET", "/api/plants", nil).status)
@@ -201,7 +234,11 @@ func TestSignInsAreLimited(t *testing.T) {
 	_, url := serve(t, server.Options{SignInsPerMinute: 3})
 	c := visit(t, url)
 	for range 3 {
-		assert.Equal(t, 401, c.call("POST", "/api/session", map[string]any{"email": "a@example.org", "password": "guess"}).status)
+		assert.Equal(
+			t,
+			401,
+			c.call("POST", "/api/session", map[string]any{"email": "a@example.org", "password": "guess"}).status,
+		)
 	}
 	limited := c.call("POST", "/api/session", map[string]any{"email": "a@example.org", "password": "guess"})
 	assert.Equal(t, 429, limited.status)
@@ -310,7 +347,10 @@ func TestOtherSitesCannotWrite(t *testing.T) {
 }
 
 func TestThePageLoadsOnlyWhatShipsWithIt(t *testing.T) {
-	files := fstest.MapFS{"index.html": {Data: []byte(`<meta name="style-nonce" content="STYLE_NONCE">`)}, "assets/a.js": {Data: []byte("1")}}
+	files := fstest.MapFS{
+		"index.html":  {Data: []byte(`<meta name="style-nonce" content="STYLE_NONCE">`)},
+		"assets/a.js": {Data: []byte("1")},
+	}
 	_, url := serve(t, server.Options{Files: files})
 	c := visit(t, url)
 	page := c.call("GET", "/plants/anything", nil)

@@ -52,19 +52,36 @@ func (srv *server) sessionOperations(api huma.API) {
 		func(ctx context.Context, _ *struct{}) (*sessionOutput, error) { return srv.session(ctx) })
 	huma.Register(api, op("sign-in", http.MethodPost, "/api/session", "Sign in", "session"), srv.signIn)
 	huma.Register(api, op("sign-out", http.MethodDelete, "/api/session", "Sign out", "session"), srv.signOut)
-	huma.Register(api, op("open-demo", http.MethodPost, "/api/session/demo", "Open the demo clinic", "session"), srv.openDemo)
-	huma.Register(api, op("open-account", http.MethodPost, "/api/accounts", "Open an account with an empty collection", "session"), srv.openAccount)
+	huma.Register(
+		api,
+		op("open-demo", http.MethodPost, "/api/session/demo", "Open the demo clinic", "session"),
+		srv.openDemo,
+	)
+	huma.Register(
+		api,
+		op("open-account", http.MethodPost, "/api/accounts", "Open an account with an empty collection", "session"),
+		srv.openAccount,
+	)
 }
 
 // op describes an operation. Its id names it in the front end.
 func op(id, method, path, summary, tag string) huma.Operation {
-	return huma.Operation{OperationID: id, Method: method, Path: path, Summary: summary, Tags: []string{tag}, MaxBodyBytes: mostBody}
+	return huma.Operation{
+		OperationID:  id,
+		Method:       method,
+		Path:         path,
+		Summary:      summary,
+		Tags:         []string{tag},
+		MaxBodyBytes: mostBody,
+	}
 }
 
 func (srv *server) session(ctx context.Context) (*sessionOutput, error) {
 	out := Session{DemoOffered: srv.DemoEmail != "", Today: day.At(srv.Clock())}
 	if a, err := srv.account(ctx); err == nil {
-		out.SignedIn, out.Name, out.Collection, out.Today = true, a.User.Name, a.Collection.Name, a.Collection.Today(srv.Clock())
+		out.SignedIn, out.Name, out.Collection, out.Today = true, a.User.Name, a.Collection.Name, a.Collection.Today(
+			srv.Clock(),
+		)
 		return &sessionOutput{out}, nil
 	} else if isDatabaseGone(err) {
 		return nil, srv.problem(ctx, err)
@@ -140,14 +157,24 @@ func (srv *server) openAccount(ctx context.Context, in *accountInput) (*sessionO
 	if len(details) > 0 {
 		return nil, huma.Error422UnprocessableEntity("Some answers need another look.", details...)
 	}
-	a, err := srv.store.CreateAccount(ctx, store.NewAccount{Email: b.Email, Name: strings.TrimSpace(b.Name), Password: b.Password,
-		CollectionName: strings.TrimSpace(b.Collection), TimeZone: b.TimeZone, South: b.South, OnlyIfFirst: !srv.OpenAccounts})
+	a, err := srv.store.CreateAccount(
+		ctx,
+		store.NewAccount{Email: b.Email, Name: strings.TrimSpace(b.Name), Password: b.Password,
+			CollectionName: strings.TrimSpace(
+				b.Collection,
+			), TimeZone: b.TimeZone, South: b.South, OnlyIfFirst: !srv.OpenAccounts},
+	)
 	switch {
 	case errors.Is(err, store.ErrNotFirst):
 		return nil, huma.Error403Forbidden("Accounts here are opened by whoever runs this installation; ask them.")
 	case errors.Is(err, store.ErrConflict):
-		return nil, huma.Error409Conflict("There is an account for this e-mail address; sign in with it.",
-			&huma.ErrorDetail{Location: "body.email", Message: "there is an account for this address; sign in with it"})
+		return nil, huma.Error409Conflict(
+			"There is an account for this e-mail address; sign in with it.",
+			&huma.ErrorDetail{
+				Location: "body.email",
+				Message:  "there is an account for this address; sign in with it",
+			},
+		)
 	case err != nil:
 		return nil, srv.problem(ctx, err)
 	}
@@ -183,7 +210,10 @@ func (srv *server) signedInFirst(api huma.API) func(huma.Context, func(huma.Cont
 
 // signedIn makes an operation that only a signed-in user reaches, with every
 // error turned into a problem.
-func signedIn[In, Out any](srv *server, do func(context.Context, store.Account, *In) (*Out, error)) func(context.Context, *In) (*Out, error) {
+func signedIn[In, Out any](
+	srv *server,
+	do func(context.Context, store.Account, *In) (*Out, error),
+) func(context.Context, *In) (*Out, error) {
 	return func(ctx context.Context, in *In) (*Out, error) {
 		a, err := srv.account(ctx)
 		if err != nil {

@@ -36,7 +36,12 @@ func (c *client) arrive(daysAgo int, arrived map[string]any) (plant string) {
 // diagnose examines a plant, accepts causes and plans.
 func (c *client) diagnose(plant string, daysAgo int, causes ...string) {
 	c.t.Helper()
-	c.tell(plant, daysAgo, "examined", map[string]any{"present": []string{"root.mushy", "root.smell"}, "absent": []string{"pest.cotton"}})
+	c.tell(
+		plant,
+		daysAgo,
+		"examined",
+		map[string]any{"present": []string{"root.mushy", "root.smell"}, "absent": []string{"pest.cotton"}},
+	)
 	c.tell(plant, daysAgo, "diagnosed", map[string]any{"causes": causes})
 	c.tell(plant, daysAgo, "planned", map[string]any{"answers": map[string]any{"rootBallCm": 7}})
 }
@@ -71,7 +76,10 @@ func TestTheWalkGoesFromCleanPlacesToIsolatedOnes(t *testing.T) {
 	_, url := serve(t, server.Options{OpenAccounts: true})
 	c, stranger := member(t, url, "one@example.org"), member(t, url, "other@example.org")
 	cage, sill := c.place("Cage", true), c.place("Sill", false)
-	sick := c.arrive(30, map[string]any{"name": "In the cage", "habit": "aroid-vine", "place": cage, "isolated": true})
+	sick := c.arrive(
+		30,
+		map[string]any{"name": "In the cage", "habit": "aroid-vine", "place": cage, "isolated": true},
+	)
 	c.diagnose(sick, 30, "root-rot")
 	c.arrive(3, map[string]any{"name": "Newcomer", "habit": "fern", "place": sill})
 	c.arrive(2, map[string]any{"name": "Nowhere yet", "habit": "fern"})
@@ -116,9 +124,24 @@ func TestAStalledPlantIsOnTheWalkOnlyWhileItStandsStill(t *testing.T) {
 	c := member(t, url, "one@example.org")
 	plant := c.arrive(120, map[string]any{"name": "Stands still", "habit": "aroid-vine", "leaves": 5})
 	c.diagnose(plant, 120, "root-rot")
-	c.tell(plant, 110, "staged", map[string]any{"track": "foliage-rerooting", "from": "stabilise", "to": "re-root", "reason": "no smell"})
+	c.tell(
+		plant,
+		110,
+		"staged",
+		map[string]any{"track": "foliage-rerooting", "from": "stabilise", "to": "re-root", "reason": "no smell"},
+	)
 	for on := 108; on > 2; on -= 6 {
-		c.tell(plant, on, "checked", map[string]any{"readings": []any{map[string]any{"measure": "wilt", "value": 0}, map[string]any{"measure": "longest-root", "value": 12}}})
+		c.tell(
+			plant,
+			on,
+			"checked",
+			map[string]any{
+				"readings": []any{
+					map[string]any{"measure": "wilt", "value": 0},
+					map[string]any{"measure": "longest-root", "value": 12},
+				},
+			},
+		)
 	}
 	asked := func() string {
 		walk := c.call("GET", "/api/rounds", nil)
@@ -126,7 +149,12 @@ func TestAStalledPlantIsOnTheWalkOnlyWhileItStandsStill(t *testing.T) {
 		return walk.raw
 	}
 	assert.Contains(t, asked(), "Look below: it stands still")
-	c.tell(plant, 0, "checked", map[string]any{"readings": []any{map[string]any{"measure": "longest-root", "value": 31}}})
+	c.tell(
+		plant,
+		0,
+		"checked",
+		map[string]any{"readings": []any{map[string]any{"measure": "longest-root", "value": 31}}},
+	)
 	assert.NotContains(t, asked(), "Look below: it stands still", "its root has moved")
 }
 
@@ -136,13 +164,23 @@ func TestALookBackOverTheCollectionCountsByCauseAndSchool(t *testing.T) {
 	for i, outcome := range []string{"lost", "given-away", "kept-under-watch", ""} {
 		plant := c.arrive(200, map[string]any{"name": fmt.Sprintf("Vine %d", i), "habit": "aroid-vine"})
 		c.diagnose(plant, 190, "root-rot")
-		c.tell(plant, 190-20*(i+1), "staged", map[string]any{"track": "foliage-rerooting", "from": "stabilise", "to": "re-root", "reason": "no smell"})
+		c.tell(
+			plant,
+			190-20*(i+1),
+			"staged",
+			map[string]any{"track": "foliage-rerooting", "from": "stabilise", "to": "re-root", "reason": "no smell"},
+		)
 		if outcome != "" {
 			c.tell(plant, 60, "closed", map[string]any{"outcome": outcome, "reason": "told"})
 		}
 	}
 	slipper := c.arrive(100, map[string]any{"name": "Slipper", "habit": "sympodial-orchid"})
-	c.tell(slipper, 100, "examined", map[string]any{"present": []string{"root.few-live", "root.dry-dead"}, "absent": []string{}})
+	c.tell(
+		slipper,
+		100,
+		"examined",
+		map[string]any{"present": []string{"root.few-live", "root.dry-dead"}, "absent": []string{}},
+	)
 	c.tell(slipper, 100, "diagnosed", map[string]any{"causes": []string{"dry-root-loss"}})
 	c.tell(slipper, 100, "planned", map[string]any{"answers": map[string]any{"liveRoots": 0, "school": "S1"}})
 	c.tell(slipper, 50, "closed", map[string]any{"outcome": "lost", "reason": "dried out"})
@@ -150,15 +188,32 @@ func TestALookBackOverTheCollectionCountsByCauseAndSchool(t *testing.T) {
 
 	r := c.call("GET", "/api/review", nil)
 	require.Equal(t, 200, r.status, r.raw)
-	assert.Equal(t, []any{2.0, 2.0, 2.0}, []any{at(t, r.body, "all", "saved"), at(t, r.body, "all", "lost"), at(t, r.body, "all", "inWork")})
+	assert.Equal(
+		t,
+		[]any{2.0, 2.0, 2.0},
+		[]any{at(t, r.body, "all", "saved"), at(t, r.body, "all", "lost"), at(t, r.body, "all", "inWork")},
+	)
 	assert.Equal(t, "root-rot", at(t, r.body, "byCause", 0, "of"), "the commonest first")
-	assert.Equal(t, []any{2.0, 1.0, 1.0}, []any{at(t, r.body, "byCause", 0, "saved"), at(t, r.body, "byCause", 0, "lost"), at(t, r.body, "byCause", 0, "inWork")})
+	assert.Equal(
+		t,
+		[]any{2.0, 1.0, 1.0},
+		[]any{
+			at(t, r.body, "byCause", 0, "saved"),
+			at(t, r.body, "byCause", 0, "lost"),
+			at(t, r.body, "byCause", 0, "inWork"),
+		},
+	)
 	// The score interval (Newcombe 1998, method 3) of 2 of 3, worked by hand: 0.208 to 0.939.
 	assert.InDelta(t, 0.208, at(t, r.body, "byCause", 0, "low"), 5e-4)
 	assert.InDelta(t, 0.939, at(t, r.body, "byCause", 0, "high"), 5e-4)
 	assert.Equal(t, "Water bridge", at(t, r.body, "bySchool", 0, "label"))
 	stage := at(t, r.body, "stages", 0)
-	assert.Equal(t, []any{"stabilise", 4.0, 50.0, true}, []any{at(t, stage, "stage"), at(t, stage, "n"), at(t, stage, "median"), at(t, stage, "long")}, "20, 40, 60 and 80 days")
+	assert.Equal(
+		t,
+		[]any{"stabilise", 4.0, 50.0, true},
+		[]any{at(t, stage, "stage"), at(t, stage, "n"), at(t, stage, "median"), at(t, stage, "long")},
+		"20, 40, 60 and 80 days",
+	)
 	assert.Equal(t, "Slipper", at(t, r.body, "endings", 0, "name"), "what ended last stands first")
 	assert.Contains(t, fmt.Sprint(r.body["source"]), "Wilson 1927")
 
@@ -187,7 +242,11 @@ func TestTheVerdictSaysWhereTheDifferentialStands(t *testing.T) {
 		"something moves": {[]string{"leaf.drooping"}, []string{}, ""},
 	} {
 		plant := c.arrive(60, map[string]any{"name": name, "habit": "aroid-vine"})
-		a := c.call("POST", "/api/plants/"+plant+"/differential", map[string]any{"present": tc.present, "absent": tc.absent})
+		a := c.call(
+			"POST",
+			"/api/plants/"+plant+"/differential",
+			map[string]any{"present": tc.present, "absent": tc.absent},
+		)
 		require.Equal(t, 200, a.status, a.raw)
 		assert.Contains(t, fmt.Sprint(a.body["verdict"]), tc.says, name)
 		assert.NotEmpty(t, a.body["verdict"], name)

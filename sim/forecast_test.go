@@ -21,11 +21,56 @@ type stageCase struct {
 }
 
 var stageCases = []stageCase{
-	{"foliage-rerooting", "re-root", "aroid-vine", sim.Spec{Leaves: 8, LeafMM: 140, PotMM: 100, Roots: 0.08, Reserves: 0.6, Water: 0.5, Lag: 8, Every: 3, RootMM: 1.7}},
-	{"orchid-water-bridge", "cup", "sympodial-orchid", sim.Spec{Leaves: 6, LeafMM: 200, PotMM: 90, Reserves: 0.6, Water: 0.6, Lag: 32, Every: 6, RootMM: 0.9}},
-	{"orchid-water-bridge", "falling-dish", "sympodial-orchid", sim.Spec{Leaves: 6, LeafMM: 200, PotMM: 90, Reserves: 0.6, Water: 0.6, Lag: 5, Every: 8, RootMM: 1.5}},
-	{"orchid-moss", "re-root", "monopodial-orchid", sim.Spec{Leaves: 5, LeafMM: 180, PotMM: 90, Roots: 0.1, Reserves: 0.6, Water: 0.6, Lag: 36, Every: 9, RootMM: 0.9}},
-	{"rejuvenation", "root", "wax-vine", sim.Spec{Leaves: 6, LeafMM: 60, PotMM: 80, Reserves: 0.6, Water: 0.6, Lag: 15, Every: 3, RootMM: 1.4}},
+	{
+		"foliage-rerooting",
+		"re-root",
+		"aroid-vine",
+		sim.Spec{
+			Leaves:   8,
+			LeafMM:   140,
+			PotMM:    100,
+			Roots:    0.08,
+			Reserves: 0.6,
+			Water:    0.5,
+			Lag:      8,
+			Every:    3,
+			RootMM:   1.7,
+		},
+	},
+	{
+		"orchid-water-bridge",
+		"cup",
+		"sympodial-orchid",
+		sim.Spec{Leaves: 6, LeafMM: 200, PotMM: 90, Reserves: 0.6, Water: 0.6, Lag: 32, Every: 6, RootMM: 0.9},
+	},
+	{
+		"orchid-water-bridge",
+		"falling-dish",
+		"sympodial-orchid",
+		sim.Spec{Leaves: 6, LeafMM: 200, PotMM: 90, Reserves: 0.6, Water: 0.6, Lag: 5, Every: 8, RootMM: 1.5},
+	},
+	{
+		"orchid-moss",
+		"re-root",
+		"monopodial-orchid",
+		sim.Spec{
+			Leaves:   5,
+			LeafMM:   180,
+			PotMM:    90,
+			Roots:    0.1,
+			Reserves: 0.6,
+			Water:    0.6,
+			Lag:      36,
+			Every:    9,
+			RootMM:   0.9,
+		},
+	},
+	{
+		"rejuvenation",
+		"root",
+		"wax-vine",
+		sim.Spec{Leaves: 6, LeafMM: 60, PotMM: 80, Reserves: 0.6, Water: 0.6, Lag: 15, Every: 3, RootMM: 1.4},
+	},
 }
 
 // A forecast made at some look, and the day on which the gate opened.
@@ -107,10 +152,26 @@ func TestForecastsKeepTheirPromise(t *testing.T) {
 				}
 			}
 		}
-		t.Logf("%s %s: %d of %d windows held the day (%.1f %%)", c.track, c.stage, heldHere, here, 100*float64(heldHere)/float64(here))
+		t.Logf(
+			"%s %s: %d of %d windows held the day (%.1f %%)",
+			c.track,
+			c.stage,
+			heldHere,
+			here,
+			100*float64(heldHere)/float64(here),
+		)
 		held, n = held+heldHere, n+here
 	}
-	t.Logf("all: %d of %d (%.1f %%), mean width %.0f days; with its own pace %d of %d (%.1f %%)", held, n, 100*float64(held)/float64(n), width/float64(n), ownHeld, own, 100*float64(ownHeld)/float64(own))
+	t.Logf(
+		"all: %d of %d (%.1f %%), mean width %.0f days; with its own pace %d of %d (%.1f %%)",
+		held,
+		n,
+		100*float64(held)/float64(n),
+		width/float64(n),
+		ownHeld,
+		own,
+		100*float64(ownHeld)/float64(own),
+	)
 	require.Greater(t, n, 500)
 	assert.GreaterOrEqual(t, float64(held)/float64(n), 0.75)
 	assert.LessOrEqual(t, float64(held)/float64(n), 0.85)

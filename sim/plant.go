@@ -100,7 +100,16 @@ const spreadOfPace = 0.45
 
 // New begins a plant on a day.
 func New(s Spec, on day.Day, seed uint64) *Plant {
-	p := &Plant{Spec: s, Day: on, begun: on, chance: rand.New(rand.NewPCG(seed, 77)), Water: s.Water, Store: s.Reserves, Decay: s.Rot, Colony: s.Pests}
+	p := &Plant{
+		Spec:   s,
+		Day:    on,
+		begun:  on,
+		chance: rand.New(rand.NewPCG(seed, 77)),
+		Water:  s.Water,
+		Store:  s.Reserves,
+		Decay:  s.Rot,
+		Colony: s.Pests,
+	}
 	p.pace = s.Vigour
 	if p.pace == 0 {
 		p.pace = math.Exp(p.chance.NormFloat64() * spreadOfPace)
@@ -218,7 +227,10 @@ func (p *Plant) root(grows float64) {
 	}
 	p.nextIn -= grows
 	if p.nextIn <= 0 && p.count(0) < 14 {
-		p.Roots = append(p.Roots, Root{MM: 1, rate: p.RootMM * p.noise(0.25), Alive: true, Began: p.Day, OnNew: len(p.Growths) > 0})
+		p.Roots = append(
+			p.Roots,
+			Root{MM: 1, rate: p.RootMM * p.noise(0.25), Alive: true, Began: p.Day, OnNew: len(p.Growths) > 0},
+		)
 		p.nextIn = p.Every * p.noise(0.3)
 	}
 	for i := range p.Roots {

@@ -44,7 +44,11 @@ func read(t *testing.T, p *sim.Plant, measure string) float64 {
 
 // What the simulation gives must hang together, or the demo would lie.
 func TestAPlantThatIsTreatedRootsAndGrows(t *testing.T) {
-	p := living(t, "aroid-vine", sim.Spec{Roots: 0.1, Reserves: 0.6, Water: 0.6, Lag: 8, Every: 3, RootMM: 1.7, Vigour: 1})
+	p := living(
+		t,
+		"aroid-vine",
+		sim.Spec{Roots: 0.1, Reserves: 0.6, Water: 0.6, Lag: 8, Every: 3, RootMM: 1.7, Vigour: 1},
+	)
 	assert.Equal(t, 1.0, read(t, p, "rocks"))
 	days(p, 60, true)
 	assert.Zero(t, read(t, p, "longest-root"), "untreated it does not root")
@@ -69,7 +73,11 @@ func TestDroughtAndRotShowThemselves(t *testing.T) {
 	days(p, 1, true)
 	assert.Zero(t, read(t, p, "wilt"))
 
-	wet := living(t, "aroid-vine", sim.Spec{Roots: 0.9, Reserves: 0.6, Water: 0.8, Lag: 5, Every: 3, RootMM: 2, Vigour: 1})
+	wet := living(
+		t,
+		"aroid-vine",
+		sim.Spec{Roots: 0.9, Reserves: 0.6, Water: 0.8, Lag: 5, Every: 3, RootMM: 2, Vigour: 1},
+	)
 	wet.Treat()
 	days(wet, 60, true)
 	long := read(t, wet, "longest-root")
@@ -87,17 +95,29 @@ func TestDroughtAndRotShowThemselves(t *testing.T) {
 
 func TestPestsGrowByWarmthAndComeBackFromEggs(t *testing.T) {
 	grown := func(warm float64) float64 {
-		p := living(t, "wax-vine", sim.Spec{Roots: 0.9, Reserves: 0.8, Water: 0.7, Pest: "mealybug", Pests: 0.03, WarmC: warm, Vigour: 1})
+		p := living(
+			t,
+			"wax-vine",
+			sim.Spec{Roots: 0.9, Reserves: 0.8, Water: 0.7, Pest: "mealybug", Pests: 0.03, WarmC: warm, Vigour: 1},
+		)
 		days(p, 30, true)
 		return p.Colony
 	}
 	assert.Greater(t, grown(26), grown(16))
-	p := living(t, "wax-vine", sim.Spec{Roots: 0.9, Reserves: 0.8, Water: 0.7, Pest: "mealybug", Pests: 0.3, WarmC: 24, Vigour: 1})
+	p := living(
+		t,
+		"wax-vine",
+		sim.Spec{Roots: 0.9, Reserves: 0.8, Water: 0.7, Pest: "mealybug", Pests: 0.3, WarmC: 24, Vigour: 1},
+	)
 	p.Spray()
 	assert.Zero(t, read(t, p, "live-pests"), "nothing is seen after the first treatment")
 	days(p, 60, true)
 	assert.Equal(t, 1.0, read(t, p, "live-pests"), "treated once, they come back")
-	p = living(t, "wax-vine", sim.Spec{Roots: 0.9, Reserves: 0.8, Water: 0.7, Pest: "mealybug", Pests: 0.3, WarmC: 24, Vigour: 1})
+	p = living(
+		t,
+		"wax-vine",
+		sim.Spec{Roots: 0.9, Reserves: 0.8, Water: 0.7, Pest: "mealybug", Pests: 0.3, WarmC: 24, Vigour: 1},
+	)
 	for range 3 {
 		p.Spray()
 		days(p, 9, true)

@@ -97,7 +97,12 @@ func (s *Store) CreateAccount(ctx context.Context, n NewAccount) (Account, error
 			n.UserID, strings.TrimSpace(n.Email), n.Name, hash, now); err != nil {
 			return err
 		}
-		_, err := tx.ExecContext(ctx, `insert into members (collection_id, user_id) values ($1, $2)`, n.CollectionID, n.UserID)
+		_, err := tx.ExecContext(
+			ctx,
+			`insert into members (collection_id, user_id) values ($1, $2)`,
+			n.CollectionID,
+			n.UserID,
+		)
 		return err
 	})
 	if isUnique(err) {
@@ -146,7 +151,12 @@ func (s *Store) SignIn(ctx context.Context, email, password string) (User, error
 		User
 		Hash string `db:"password_hash"`
 	}
-	err := s.DB.GetContext(ctx, &row, `select id, email, name, password_hash from users where lower(email) = lower($1)`, strings.TrimSpace(email))
+	err := s.DB.GetContext(
+		ctx,
+		&row,
+		`select id, email, name, password_hash from users where lower(email) = lower($1)`,
+		strings.TrimSpace(email),
+	)
 	if errors.Is(err, sql.ErrNoRows) {
 		// An unknown address takes as long as a wrong password.
 		row.Hash = unknownHash
@@ -184,7 +194,8 @@ func passwordMatches(password, encoded string) bool {
 	if len(parts) != 6 || parts[1] != "argon2id" {
 		return false
 	}
-	if _, err := fmt.Sscanf(parts[2]+" "+parts[3], "v=%d m=%d,t=%d,p=%d", &version, &memory, &passes, &lanes); err != nil || version != argon2.Version {
+	if _, err := fmt.Sscanf(parts[2]+" "+parts[3], "v=%d m=%d,t=%d,p=%d", &version, &memory, &passes, &lanes); err != nil ||
+		version != argon2.Version {
 		return false
 	}
 	salt, err := base64.RawStdEncoding.DecodeString(parts[4])

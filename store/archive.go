@@ -14,8 +14,22 @@ import (
 // Archive gathers a collection, or one plant of it with the places, the kind and
 // the supplies that its record names; with pictures where they are wanted.
 // ErrNotFound means that the collection has no such plant.
-func (s *Store) Archive(ctx context.Context, c Collection, only *uuid.UUID, pictures bool, today day.Day) (exchange.Archive, error) {
-	a := exchange.Archive{Format: exchange.Format, Written: today, Collection: c.Name, Places: []exchange.Place{}, Kinds: []exchange.Kind{}, Supplies: []exchange.Supply{}, Plants: []exchange.Plant{}}
+func (s *Store) Archive(
+	ctx context.Context,
+	c Collection,
+	only *uuid.UUID,
+	pictures bool,
+	today day.Day,
+) (exchange.Archive, error) {
+	a := exchange.Archive{
+		Format:     exchange.Format,
+		Written:    today,
+		Collection: c.Name,
+		Places:     []exchange.Place{},
+		Kinds:      []exchange.Kind{},
+		Supplies:   []exchange.Supply{},
+		Plants:     []exchange.Plant{},
+	}
 	var ids []uuid.UUID
 	where, args := `collection_id = $1`, []any{c.ID}
 	if only != nil {
@@ -44,7 +58,18 @@ func (s *Store) Archive(ctx context.Context, c Collection, only *uuid.UUID, pict
 				return a, fmt.Errorf("reading pictures: %w", err)
 			}
 			for _, r := range rows {
-				p.Pictures = append(p.Pictures, exchange.Picture{ID: r.ID, Width: r.Width, Height: r.Height, RecordedAt: r.RecordedAt.UTC(), Digest: r.Digest, JPEG: r.Body, Small: r.Small})
+				p.Pictures = append(
+					p.Pictures,
+					exchange.Picture{
+						ID:         r.ID,
+						Width:      r.Width,
+						Height:     r.Height,
+						RecordedAt: r.RecordedAt.UTC(),
+						Digest:     r.Digest,
+						JPEG:       r.Body,
+						Small:      r.Small,
+					},
+				)
 			}
 		}
 		a.Plants = append(a.Plants, p)
@@ -95,7 +120,15 @@ func (s *Store) archivedSupplies(ctx context.Context, collection uuid.UUID) ([]e
 		return nil, err
 	}
 	for _, x := range supplies {
-		one := exchange.Supply{ID: x.ID, Name: x.Name, Unit: x.Unit, Low: x.Low, Price: x.Price, Withdrawn: x.Withdrawn, Moves: []exchange.SupplyMove{}}
+		one := exchange.Supply{
+			ID:        x.ID,
+			Name:      x.Name,
+			Unit:      x.Unit,
+			Low:       x.Low,
+			Price:     x.Price,
+			Withdrawn: x.Withdrawn,
+			Moves:     []exchange.SupplyMove{},
+		}
 		var moves []struct {
 			ID     uuid.UUID `db:"id"`
 			On     day.Day   `db:"on_day"`
@@ -140,7 +173,18 @@ func (s *Store) Registered(ctx context.Context, collection uuid.UUID) ([]exchang
 	}
 	list := make([]exchange.Registered, len(rows))
 	for i, r := range rows {
-		list[i] = exchange.Registered{ID: r.ID, On: r.On, Arrival: r.Arrival.V, Botanical: r.Botanical, Standing: r.Standing, Stage: r.Stage, Isolation: r.Isolation, Causes: r.Causes.V, LastLook: r.LastLook, Ended: r.Ended}
+		list[i] = exchange.Registered{
+			ID:        r.ID,
+			On:        r.On,
+			Arrival:   r.Arrival.V,
+			Botanical: r.Botanical,
+			Standing:  r.Standing,
+			Stage:     r.Stage,
+			Isolation: r.Isolation,
+			Causes:    r.Causes.V,
+			LastLook:  r.LastLook,
+			Ended:     r.Ended,
+		}
 		if r.PlaceName != nil {
 			list[i].PlaceName = *r.PlaceName
 		}

@@ -22,12 +22,18 @@ import (
 func kept(t *testing.T, s *store.Store, a store.Account) (plant, soil uuid.UUID) {
 	t.Helper()
 	place := newID()
-	require.NoError(t, s.AddPlace(t.Context(), a.Collection.ID, store.Place{ID: place, Name: "North sill", Light: "no sun"}))
+	require.NoError(
+		t,
+		s.AddPlace(t.Context(), a.Collection.ID, store.Place{ID: place, Name: "North sill", Light: "no sun"}),
+	)
 	kind := ownKind("Monstera of the pilot")
 	require.NoError(t, s.SaveKind(t.Context(), a, kind, 0, false))
 	price := 0.4
 	soil = newID()
-	require.NoError(t, s.SaveSupply(t.Context(), a, store.Supply{ID: soil, Name: "bark", Unit: "l", Low: 2, Price: &price}, false))
+	require.NoError(
+		t,
+		s.SaveSupply(t.Context(), a, store.Supply{ID: soil, Name: "bark", Unit: "l", Low: 2, Price: &price}, false),
+	)
 	require.NoError(t, s.Stock(t.Context(), a, newID(), soil, today-3, 8, "from the market stall"))
 	plant = newID()
 	for _, e := range []record.Entry{
@@ -133,7 +139,12 @@ func TestWhatIsHereIsNotOverwrittenByAnArchive(t *testing.T) {
 		assert.Nil(t, e.Noted)
 	}
 	// What was added here since stays, and counts.
-	later, err := s.Append(t.Context(), a, entry(id, today-1, record.Body{Noted: &record.Noted{Text: "a new leaf"}}), today)
+	later, err := s.Append(
+		t.Context(),
+		a,
+		entry(id, today-1, record.Body{Noted: &record.Noted{Text: "a new leaf"}}),
+		today,
+	)
 	require.NoError(t, err)
 	out, err = s.Archive(t.Context(), a.Collection, &id, false, today)
 	require.NoError(t, err)
@@ -169,7 +180,15 @@ func TestWhatWasWithdrawnComesAlong(t *testing.T) {
 	id, soil := kept(t, s, one)
 	require.NoError(t, s.SaveKind(t.Context(), one, ownKind("Monstera of the pilot"), 1, true))
 	price := 0.4
-	require.NoError(t, s.SaveSupply(t.Context(), one, store.Supply{ID: soil, Name: "bark", Unit: "l", Low: 2, Price: &price, Version: 1}, true))
+	require.NoError(
+		t,
+		s.SaveSupply(
+			t.Context(),
+			one,
+			store.Supply{ID: soil, Name: "bark", Unit: "l", Low: 2, Price: &price, Version: 1},
+			true,
+		),
+	)
 	out, err := s.Archive(t.Context(), one.Collection, nil, true, today)
 	require.NoError(t, err)
 	_, err = s.Import(t.Context(), two, out, today)
@@ -193,7 +212,10 @@ func TestAPlantGoesOutAloneAndTellsOfNothingElse(t *testing.T) {
 	id, soil := kept(t, s, one)
 	takeIn(t, s, one, "Another", today)
 	require.NoError(t, s.AddPlace(t.Context(), one.Collection.ID, store.Place{ID: newID(), Name: "Bedroom"}))
-	require.NoError(t, s.SaveSupply(t.Context(), one, store.Supply{ID: newID(), Name: "violet ink", Unit: "l"}, false))
+	require.NoError(
+		t,
+		s.SaveSupply(t.Context(), one, store.Supply{ID: newID(), Name: "violet ink", Unit: "l"}, false),
+	)
 	other := ownKind("Monstera of the pier")
 	other.ID += "9"
 	require.NoError(t, s.SaveKind(t.Context(), one, other, 0, false))
@@ -232,7 +254,15 @@ func photo(t *testing.T, of uuid.UUID, wide int) store.Picture {
 	t.Helper()
 	var body bytes.Buffer
 	require.NoError(t, jpeg.Encode(&body, image.NewGray(image.Rect(0, 0, wide, 20)), nil))
-	return store.Picture{ID: newID(), PlantID: of, Width: wide, Height: 20, Digest: bytes.Repeat([]byte{byte(wide)}, 32), Body: body.Bytes(), Small: body.Bytes()}
+	return store.Picture{
+		ID:      newID(),
+		PlantID: of,
+		Width:   wide,
+		Height:  20,
+		Digest:  bytes.Repeat([]byte{byte(wide)}, 32),
+		Body:    body.Bytes(),
+		Small:   body.Bytes(),
+	}
 }
 
 func TestPicturesBelongToOnePlantOfOneCollection(t *testing.T) {
@@ -245,7 +275,12 @@ func TestPicturesBelongToOnePlantOfOneCollection(t *testing.T) {
 	different := photo(t, mine, 31)
 	different.ID = picture.ID
 	assert.ErrorIs(t, s.AddPicture(t.Context(), one, different), store.ErrConflict)
-	assert.ErrorIs(t, s.AddPicture(t.Context(), two, photo(t, mine, 30)), store.ErrNotFound, "a stranger has no such plant")
+	assert.ErrorIs(
+		t,
+		s.AddPicture(t.Context(), two, photo(t, mine, 30)),
+		store.ErrNotFound,
+		"a stranger has no such plant",
+	)
 
 	body, err := s.PictureBytes(t.Context(), one.Collection.ID, mine, picture.ID, true)
 	require.NoError(t, err)

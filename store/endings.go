@@ -41,7 +41,14 @@ func (s *Store) EndedBy(ctx context.Context, collection uuid.UUID, school bool, 
 // EndedAll counts all plants that came between two days.
 func (s *Store) EndedAll(ctx context.Context, collection uuid.UUID, from, to day.Day) (Ended, error) {
 	var e Ended
-	err := s.DB.GetContext(ctx, &e, `select '' as of, `+endedColumns+` from plants where collection_id = $1 and here and arrived_on between $2 and $3`, collection, from, to)
+	err := s.DB.GetContext(
+		ctx,
+		&e,
+		`select '' as of, `+endedColumns+` from plants where collection_id = $1 and here and arrived_on between $2 and $3`,
+		collection,
+		from,
+		to,
+	)
 	return e, err
 }
 

@@ -27,7 +27,14 @@ type entryRow struct {
 }
 
 func (r entryRow) entry() (record.Entry, error) {
-	e := record.Entry{ID: r.ID, PlantID: r.PlantID, On: r.On, RecordedAt: r.RecordedAt.UTC(), By: r.By, Replaces: r.Replaces}
+	e := record.Entry{
+		ID:         r.ID,
+		PlantID:    r.PlantID,
+		On:         r.On,
+		RecordedAt: r.RecordedAt.UTC(),
+		By:         r.By,
+		Replaces:   r.Replaces,
+	}
 	if err := json.Unmarshal(r.Body, &e.Body); err != nil {
 		return record.Entry{}, fmt.Errorf("reading entry %s: %w", r.ID, err)
 	}
@@ -82,12 +89,19 @@ func (s *Store) Append(ctx context.Context, a Account, e record.Entry, today day
 			return record.Entry{}, err
 		}
 		if !there {
-			return record.Entry{}, record.Faults{{Field: "place", Message: "there is no such place here; pick one from the list"}}
+			return record.Entry{}, record.Faults{
+				{Field: "place", Message: "there is no such place here; pick one from the list"},
+			}
 		}
 	}
 	if mother := motherOf(e); mother != nil {
 		if _, err := s.Entries(ctx, collection, *mother); errors.Is(err, ErrNotFound) {
-			return record.Entry{}, record.Faults{{Field: "arrived.mother", Message: "the mother is no plant of this collection; pick one from the list"}}
+			return record.Entry{}, record.Faults{
+				{
+					Field:   "arrived.mother",
+					Message: "the mother is no plant of this collection; pick one from the list",
+				},
+			}
 		} else if err != nil {
 			return record.Entry{}, err
 		}
@@ -114,10 +128,17 @@ func (s *Store) Append(ctx context.Context, a Account, e record.Entry, today day
 				return err
 			}
 			if !there {
-				return record.Faults{{Field: "pictured.picture", Message: "the picture itself has not arrived; send it first"}}
+				return record.Faults{
+					{Field: "pictured.picture", Message: "the picture itself has not arrived; send it first"},
+				}
 			}
 		}
-		kinds, err := loadKinds(ctx, tx, collection, e.Arrived == nil || e.Replaces != nil) // no new plant of a withdrawn kind
+		kinds, err := loadKinds(
+			ctx,
+			tx,
+			collection,
+			e.Arrived == nil || e.Replaces != nil,
+		) // no new plant of a withdrawn kind
 		if err != nil {
 			return err
 		}
@@ -171,7 +192,13 @@ func lockPlant(ctx context.Context, tx *sqlx.Tx, collection uuid.UUID, e record.
 		}
 	}
 	var id uuid.UUID
-	err := tx.GetContext(ctx, &id, `select id from plants where collection_id = $1 and id = $2 for update`, collection, e.PlantID)
+	err := tx.GetContext(
+		ctx,
+		&id,
+		`select id from plants where collection_id = $1 and id = $2 for update`,
+		collection,
+		e.PlantID,
+	)
 	if errors.Is(err, sql.ErrNoRows) {
 		return ErrNotFound
 	}

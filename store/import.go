@@ -35,7 +35,13 @@ type Added struct {
 // as if they were recorded now, unless they are trusted; what is there already
 // is left alone, so that importing twice does nothing twice. Refusals are
 // record.Faults; ErrConflict means that an id is used for something else.
-func (s *Store) ImportPlant(ctx context.Context, a Account, p PlantRecord, today day.Day, trusted bool) (added Added, err error) {
+func (s *Store) ImportPlant(
+	ctx context.Context,
+	a Account,
+	p PlantRecord,
+	today day.Day,
+	trusted bool,
+) (added Added, err error) {
 	err = s.inTx(ctx, func(tx *sqlx.Tx) error {
 		added, err = s.importPlant(ctx, tx, a, p, today, trusted)
 		return err
@@ -43,9 +49,21 @@ func (s *Store) ImportPlant(ctx context.Context, a Account, p PlantRecord, today
 	return added, err
 }
 
-func (s *Store) importPlant(ctx context.Context, tx *sqlx.Tx, a Account, p PlantRecord, today day.Day, trusted bool) (added Added, err error) {
+func (s *Store) importPlant(
+	ctx context.Context,
+	tx *sqlx.Tx,
+	a Account,
+	p PlantRecord,
+	today day.Day,
+	trusted bool,
+) (added Added, err error) {
 	collection := a.Collection.ID
-	made, err := tx.ExecContext(ctx, `insert into plants (collection_id, id) values ($1, $2) on conflict do nothing`, collection, p.ID)
+	made, err := tx.ExecContext(
+		ctx,
+		`insert into plants (collection_id, id) values ($1, $2) on conflict do nothing`,
+		collection,
+		p.ID,
+	)
 	if err != nil {
 		return added, err
 	}
@@ -93,7 +111,9 @@ func (s *Store) importPlant(ctx context.Context, tx *sqlx.Tx, a Account, p Plant
 	}
 	added.Entries = len(fresh)
 	if len(entries)+len(fresh) == 0 {
-		return added, record.Faults{{Field: "entries", Message: "a plant without a single entry cannot be taken over"}}
+		return added, record.Faults{
+			{Field: "entries", Message: "a plant without a single entry cannot be taken over"},
+		}
 	}
 	if err := s.useUp(ctx, tx, a, append(entries, fresh...)); err != nil {
 		return added, err
@@ -109,7 +129,12 @@ func newOnes(there []record.Entry, p PlantRecord) (fresh []record.Entry, known i
 	}
 	for _, e := range p.Entries {
 		if e.PlantID != p.ID {
-			return nil, 0, record.Faults{{Field: "entries", Message: fmt.Sprintf("entry %s is of another plant than the record it stands in", e.ID)}}
+			return nil, 0, record.Faults{
+				{
+					Field:   "entries",
+					Message: fmt.Sprintf("entry %s is of another plant than the record it stands in", e.ID),
+				},
+			}
 		}
 		if old, is := byID[e.ID]; is {
 			if old.On != e.On || !record.SameSubmission(old, e) {
@@ -125,11 +150,22 @@ func newOnes(there []record.Entry, p PlantRecord) (fresh []record.Entry, known i
 	return fresh, known, nil
 }
 
-func (s *Store) checkImported(ctx context.Context, collection uuid.UUID, entries, fresh []record.Entry, kinds plant.Kinds, today day.Day) error {
+func (s *Store) checkImported(
+	ctx context.Context,
+	collection uuid.UUID,
+	entries, fresh []record.Entry,
+	kinds plant.Kinds,
+	today day.Day,
+) error {
 	all := append([]record.Entry{}, entries...)
 	for _, e := range fresh {
 		if faults := record.Check(e, all, kinds, today); len(faults) > 0 {
-			faults[0].Field, faults[0].Message = "entries", fmt.Sprintf("entry %s of %s: %s", e.ID, e.On, faults[0].Message)
+			faults[0].Field, faults[0].Message = "entries", fmt.Sprintf(
+				"entry %s of %s: %s",
+				e.ID,
+				e.On,
+				faults[0].Message,
+			)
 			return faults[:1]
 		}
 		if place := placeOf(e); place != nil {
@@ -138,7 +174,12 @@ func (s *Store) checkImported(ctx context.Context, collection uuid.UUID, entries
 				return err
 			}
 			if !there {
-				return record.Faults{{Field: "entries", Message: fmt.Sprintf("entry %s names a place that is neither here nor in the file", e.ID)}}
+				return record.Faults{
+					{
+						Field:   "entries",
+						Message: fmt.Sprintf("entry %s names a place that is neither here nor in the file", e.ID),
+					},
+				}
 			}
 		}
 		all = append(all, e)
@@ -159,7 +200,22 @@ func insertEntries(ctx context.Context, tx *sqlx.Tx, a Account, entries []record
 		if err != nil {
 			return fmt.Errorf("writing entry %s: %w", e.ID, err)
 		}
-		ids, plants, kinds, days, bodies = append(ids, e.ID.String()), append(plants, e.PlantID.String()), append(kinds, string(e.Kind())), append(days, e.On.String()), append(bodies, string(body))
+		ids, plants, kinds, days, bodies = append(
+			ids,
+			e.ID.String(),
+		), append(
+			plants,
+			e.PlantID.String(),
+		), append(
+			kinds,
+			string(e.Kind()),
+		), append(
+			days,
+			e.On.String(),
+		), append(
+			bodies,
+			string(body),
+		)
 		recorded = append(recorded, e.RecordedAt)
 		var name, old *string
 		if e.By != "" && e.By != a.User.Name {

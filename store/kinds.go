@@ -19,7 +19,12 @@ func (s *Store) Kinds(ctx context.Context, collection uuid.UUID) (plant.Kinds, e
 
 // loadKinds reads the newest version of each kind. A record still reads a kind
 // that was withdrawn after a plant of it had come.
-func loadKinds(ctx context.Context, q sqlx.QueryerContext, collection uuid.UUID, withdrawnToo bool) (plant.Kinds, error) {
+func loadKinds(
+	ctx context.Context,
+	q sqlx.QueryerContext,
+	collection uuid.UUID,
+	withdrawnToo bool,
+) (plant.Kinds, error) {
 	rows, err := newestKinds(ctx, q, collection)
 	if err != nil {
 		return nil, err
@@ -40,7 +45,13 @@ type kindRow struct {
 
 // newestKinds gives the newest version of each kind, by id, withdrawn ones too.
 func newestKinds(ctx context.Context, q sqlx.QueryerContext, collection uuid.UUID) (rows []kindRow, err error) {
-	err = sqlx.SelectContext(ctx, q, &rows, `select distinct on (id) withdrawn, body from kinds where collection_id = $1 order by id, version desc`, collection)
+	err = sqlx.SelectContext(
+		ctx,
+		q,
+		&rows,
+		`select distinct on (id) withdrawn, body from kinds where collection_id = $1 order by id, version desc`,
+		collection,
+	)
 	if err != nil {
 		return nil, fmt.Errorf("reading the kinds: %w", err)
 	}
@@ -62,7 +73,13 @@ func (s *Store) SaveKind(ctx context.Context, a Account, p plant.Profile, from i
 			Withdrawn bool                  `db:"withdrawn"`
 			Body      asJSON[plant.Profile] `db:"body"`
 		}
-		err := tx.SelectContext(ctx, &newest, `select version, withdrawn, body from kinds where collection_id = $1 and id = $2 order by version desc limit 1`, a.Collection.ID, p.ID)
+		err := tx.SelectContext(
+			ctx,
+			&newest,
+			`select version, withdrawn, body from kinds where collection_id = $1 and id = $2 order by version desc limit 1`,
+			a.Collection.ID,
+			p.ID,
+		)
 		if err != nil {
 			return err
 		}
@@ -76,8 +93,17 @@ func (s *Store) SaveKind(ctx context.Context, a Account, p plant.Profile, from i
 		if version != from {
 			return ErrConflict
 		}
-		_, err = tx.ExecContext(ctx, `insert into kinds (collection_id, id, version, withdrawn, body, recorded_at, by_user) values ($1, $2, $3, $4, $5, $6, $7)`,
-			a.Collection.ID, p.ID, version+1, withdrawn, asJSON[plant.Profile]{p}, s.now(), a.User.ID)
+		_, err = tx.ExecContext(
+			ctx,
+			`insert into kinds (collection_id, id, version, withdrawn, body, recorded_at, by_user) values ($1, $2, $3, $4, $5, $6, $7)`,
+			a.Collection.ID,
+			p.ID,
+			version+1,
+			withdrawn,
+			asJSON[plant.Profile]{p},
+			s.now(),
+			a.User.ID,
+		)
 		if err != nil {
 			return fmt.Errorf("saving a kind: %w", err)
 		}
@@ -88,7 +114,14 @@ func (s *Store) SaveKind(ctx context.Context, a Account, p plant.Profile, from i
 // KindVersion gives the newest version of a kind; 0 where the collection has
 // none of that id.
 func (s *Store) KindVersion(ctx context.Context, collection uuid.UUID, id string) (version int, err error) {
-	err = sqlx.GetContext(ctx, s.q(), &version, `select coalesce(max(version), 0) from kinds where collection_id = $1 and id = $2`, collection, id)
+	err = sqlx.GetContext(
+		ctx,
+		s.q(),
+		&version,
+		`select coalesce(max(version), 0) from kinds where collection_id = $1 and id = $2`,
+		collection,
+		id,
+	)
 	return version, err
 }
 

@@ -32,7 +32,16 @@ func TestKindsAreVersionedAndTheirPlantsFollow(t *testing.T) {
 	}
 	assert.Equal(t, 1, version(a.Collection.ID))
 	assert.Zero(t, version(stranger.Collection.ID))
-	_, err := s.Append(t.Context(), a, entry(newID(), today-9, record.Body{Arrived: &record.Arrived{Name: "M", Profile: "own:0123456789", Habit: "aroid-vine"}}), today)
+	_, err := s.Append(
+		t.Context(),
+		a,
+		entry(
+			newID(),
+			today-9,
+			record.Body{Arrived: &record.Arrived{Name: "M", Profile: "own:0123456789", Habit: "aroid-vine"}},
+		),
+		today,
+	)
 	require.NoError(t, err)
 
 	assert.ErrorIs(t, s.SaveKind(t.Context(), a, ownKind("Monstera of the pier"), 0, false), store.ErrConflict)
@@ -120,7 +129,9 @@ func TestWhatAStepUsedComesBackWhenItIsUndone(t *testing.T) {
 	write(entry(plant, today, record.Body{Diagnosed: &record.Diagnosed{Causes: []string{"root-rot"}}}))
 	write(entry(plant, today, record.Body{Planned: &record.Planned{}}))
 	used := func(amount float64) record.Body {
-		return record.Body{Did: &record.Did{Step: "ready-pot@d0", Used: []record.Used{{Supply: soil.ID, Amount: amount}}}}
+		return record.Body{
+			Did: &record.Did{Step: "ready-pot@d0", Used: []record.Used{{Supply: soil.ID, Amount: amount}}},
+		}
 	}
 	did := entry(plant, today, used(0.75))
 	write(did)
@@ -137,7 +148,16 @@ func TestWhatAStepUsedComesBackWhenItIsUndone(t *testing.T) {
 	write(entry(plant, today, record.Body{Voided: &record.Voided{Entry: undo.ID}}))
 	assert.InDelta(t, 3.5, stockOf(t, s, a, soil.ID), 1e-9, "and the undoing undone")
 
-	_, err := s.Append(t.Context(), a, entry(plant, today, record.Body{Did: &record.Did{Step: "tally@d0", Used: []record.Used{{Supply: newID(), Amount: 1}}}}), today)
+	_, err := s.Append(
+		t.Context(),
+		a,
+		entry(
+			plant,
+			today,
+			record.Body{Did: &record.Did{Step: "tally@d0", Used: []record.Used{{Supply: newID(), Amount: 1}}}},
+		),
+		today,
+	)
 	assert.ErrorContains(t, err, "no such supply")
 	assert.InDelta(t, 3.5, stockOf(t, s, a, soil.ID), 1e-9, "and nothing of it was recorded")
 }
@@ -186,10 +206,19 @@ func TestConfirmedCasesAreListedByDayAndCollection(t *testing.T) {
 			_, err := s.Append(t.Context(), a, e, today)
 			require.NoError(t, err)
 		}
-		e, err := s.Append(t.Context(), a, entry(plant, today, record.Body{Confirmed: &record.Confirmed{Causes: []string{cause}, How: "seen"}}), today)
+		e, err := s.Append(
+			t.Context(),
+			a,
+			entry(plant, today, record.Body{Confirmed: &record.Confirmed{Causes: []string{cause}, How: "seen"}}),
+			today,
+		)
 		require.NoError(t, err)
 		if ago > 0 {
-			old := entry(plant, today-1, record.Body{Confirmed: &record.Confirmed{Causes: []string{cause}, How: "seen"}})
+			old := entry(
+				plant,
+				today-1,
+				record.Body{Confirmed: &record.Confirmed{Causes: []string{cause}, How: "seen"}},
+			)
 			old.Replaces = &e.ID
 			_, err = s.Append(t.Context(), a, old, today)
 			require.NoError(t, err)

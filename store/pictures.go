@@ -70,7 +70,14 @@ func (s *Store) PictureBytes(ctx context.Context, collection, plant, id uuid.UUI
 		column = "small"
 	}
 	var body []byte
-	err := s.DB.GetContext(ctx, &body, `select `+column+` from pictures where collection_id = $1 and plant_id = $2 and id = $3`, collection, plant, id)
+	err := s.DB.GetContext(
+		ctx,
+		&body,
+		`select `+column+` from pictures where collection_id = $1 and plant_id = $2 and id = $3`,
+		collection,
+		plant,
+		id,
+	)
 	if errors.Is(err, sql.ErrNoRows) {
 		return nil, ErrNotFound
 	}
@@ -92,6 +99,13 @@ func (s *Store) Pictures(ctx context.Context, collection, plant uuid.UUID) (map[
 
 // hasPicture says whether the plant has the picture that an entry names.
 func hasPicture(ctx context.Context, tx *sqlx.Tx, collection, plant, id uuid.UUID) (there bool, err error) {
-	err = tx.GetContext(ctx, &there, `select exists (select from pictures where collection_id = $1 and plant_id = $2 and id = $3)`, collection, plant, id)
+	err = tx.GetContext(
+		ctx,
+		&there,
+		`select exists (select from pictures where collection_id = $1 and plant_id = $2 and id = $3)`,
+		collection,
+		plant,
+		id,
+	)
 	return there, err
 }

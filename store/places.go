@@ -45,13 +45,26 @@ func (s *Store) AddPlace(ctx context.Context, collection uuid.UUID, p Place) err
 }
 
 func (s *Store) hasPlace(ctx context.Context, collection, place uuid.UUID) (there bool, err error) {
-	err = sqlx.GetContext(ctx, s.q(), &there, `select exists (select from places where collection_id = $1 and id = $2)`, collection, place)
+	err = sqlx.GetContext(
+		ctx,
+		s.q(),
+		&there,
+		`select exists (select from places where collection_id = $1 and id = $2)`,
+		collection,
+		place,
+	)
 	return there, err
 }
 
 // PlaceName gives a place's name and whether it is for isolation.
 func (s *Store) PlaceName(ctx context.Context, collection, place uuid.UUID) (name string, isolation bool, err error) {
 	var p Place
-	err = s.DB.GetContext(ctx, &p, `select name, isolation from places where collection_id = $1 and id = $2`, collection, place)
+	err = s.DB.GetContext(
+		ctx,
+		&p,
+		`select name, isolation from places where collection_id = $1 and id = $2`,
+		collection,
+		place,
+	)
 	return p.Name, p.Isolation, err
 }

@@ -132,17 +132,46 @@ func project(ctx context.Context, tx sqlx.ExecerContext, c Collection, s record.
 		school, track = s.Plan.School, s.Plan.Track
 	}
 	search := strings.ToLower(strings.Join(append(called, name, s.Arrival.Label, s.Habit.Label), " "))
-	_, err := tx.ExecContext(ctx, `
+	_, err := tx.ExecContext(
+		ctx,
+		`
 		update plants set here = $3, name = $4, label = $5, habit = $6, profile = $7, botanical = $8, search = $9, place_id = $10,
 			isolation = $11, standing = $12, stage = $13, arrived_on = $14, last_look = $15, next_due = $16, stalls_on = $17,
 			weight = $18, causes = $19, tasks = $20, seam = $21, entries = $22, figure = $23, cases = $24, mother_id = $25,
 			main_cause = $26, school = $27, track = $28, ended_on = $29
 		where collection_id = $1 and id = $2`,
-		c.ID, s.PlantID, s.Here, name, s.Arrival.Label, s.Habit.ID, s.Arrival.Profile, botanical, search, s.Place,
-		string(s.Isolation), s.Standing(), stage, s.ArrivedOn, s.LastLook(), due, stalls,
-		weight, asJSON[[]string]{causes}, asJSON[[]record.Task]{tasks}, asJSON[record.Seam]{s.Seam().Thin(listedStitches)}, s.Entries,
-		asJSON[record.Figure]{s.Figure()}, asJSON[[]record.Case]{append([]record.Case{}, s.Cases...)}, s.Arrival.Mother,
-		s.MainCause(), school, track, s.EndedOn())
+		c.ID,
+		s.PlantID,
+		s.Here,
+		name,
+		s.Arrival.Label,
+		s.Habit.ID,
+		s.Arrival.Profile,
+		botanical,
+		search,
+		s.Place,
+		string(s.Isolation),
+		s.Standing(),
+		stage,
+		s.ArrivedOn,
+		s.LastLook(),
+		due,
+		stalls,
+		weight,
+		asJSON[[]string]{causes},
+		asJSON[[]record.Task]{tasks},
+		asJSON[record.Seam]{s.Seam().Thin(listedStitches)},
+		s.Entries,
+		asJSON[record.Figure]{
+			s.Figure(),
+		},
+		asJSON[[]record.Case]{append([]record.Case{}, s.Cases...)},
+		s.Arrival.Mother,
+		s.MainCause(),
+		school,
+		track,
+		s.EndedOn(),
+	)
 	if err != nil {
 		return fmt.Errorf("updating the lists: %w", err)
 	}
@@ -216,14 +245,20 @@ func (s *Store) Register(ctx context.Context, collection uuid.UUID, f Filter) (P
 	if f.After != "" {
 		name, after, err := readCursor(f.After)
 		if err != nil {
-			return Page{}, record.Faults{{Field: "after", Message: "this page mark is not one of ours; start from the first page"}}
+			return Page{}, record.Faults{
+				{Field: "after", Message: "this page mark is not one of ours; start from the first page"},
+			}
 		}
 		args = append(args, name, after)
 		where = append(where, fmt.Sprintf("(lower(p.name), p.id) > ($%d, $%d)", len(args)-1, len(args)))
 	}
 	args = append(args, f.Limit+1)
-	err := s.DB.SelectContext(ctx, &page.Rows, `select `+rowColumns+` from `+rowTables+` where `+strings.Join(where, " and ")+
-		fmt.Sprintf(` order by lower(p.name), p.id limit $%d`, len(args)), args...)
+	err := s.DB.SelectContext(
+		ctx,
+		&page.Rows,
+		`select `+rowColumns+` from `+rowTables+` where `+strings.Join(where, " and ")+
+			fmt.Sprintf(` order by lower(p.name), p.id limit $%d`, len(args)),
+		args...)
 	if err != nil {
 		return Page{}, fmt.Errorf("listing plants: %w", err)
 	}
@@ -256,7 +291,10 @@ func escapeLike(word string) string {
 }
 
 // Counts gives how many plants stand in each state, for the register's filters.
-func (s *Store) Counts(ctx context.Context, collection uuid.UUID) (standing, stage, isolation map[string]int, err error) {
+func (s *Store) Counts(
+	ctx context.Context,
+	collection uuid.UUID,
+) (standing, stage, isolation map[string]int, err error) {
 	var rows []struct {
 		Standing  string `db:"standing"`
 		Stage     string `db:"stage"`
@@ -286,14 +324,26 @@ type Kin struct {
 // Children lists the pieces that were taken of a plant, oldest first.
 func (s *Store) Children(ctx context.Context, collection, mother uuid.UUID) ([]Kin, error) {
 	kin := []Kin{}
-	err := s.DB.SelectContext(ctx, &kin, `select id, name, standing from plants where collection_id = $1 and mother_id = $2 and here order by arrived_on, id`, collection, mother)
+	err := s.DB.SelectContext(
+		ctx,
+		&kin,
+		`select id, name, standing from plants where collection_id = $1 and mother_id = $2 and here order by arrived_on, id`,
+		collection,
+		mother,
+	)
 	return kin, err
 }
 
 // KinOf gives a plant by name; false where the collection has no such plant.
 func (s *Store) KinOf(ctx context.Context, collection, id uuid.UUID) (kin Kin, found bool, err error) {
 	list := []Kin{}
-	err = s.DB.SelectContext(ctx, &list, `select id, name, standing from plants where collection_id = $1 and id = $2`, collection, id)
+	err = s.DB.SelectContext(
+		ctx,
+		&list,
+		`select id, name, standing from plants where collection_id = $1 and id = $2`,
+		collection,
+		id,
+	)
 	if err != nil || len(list) == 0 {
 		return Kin{}, false, err
 	}
@@ -310,7 +360,8 @@ type Walk struct {
 
 // Due gives the plants with something to do by today, at most limit of them.
 func (s *Store) Due(ctx context.Context, collection uuid.UUID, today day.Day, limit int) (w Walk, err error) {
-	err = s.DB.QueryRowxContext(ctx, `select count(*) filter (where next_due <= $2), count(*) from plants where collection_id = $1 and here`, collection, today).Scan(&w.Due, &w.Plants)
+	err = s.DB.QueryRowxContext(ctx, `select count(*) filter (where next_due <= $2), count(*) from plants where collection_id = $1 and here`, collection, today).
+		Scan(&w.Due, &w.Plants)
 	if err != nil {
 		return w, fmt.Errorf("counting the walk: %w", err)
 	}

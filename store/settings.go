@@ -41,7 +41,12 @@ func (s *Store) SaveChoices(ctx context.Context, a Account, choices map[string]s
 	return s.saveSetting(ctx, a, choicesKey(a.User.ID), choices)
 }
 
-func loadSetting[T any](ctx context.Context, q sqlx.QueryerContext, collection uuid.UUID, key string) (value T, known bool, err error) {
+func loadSetting[T any](
+	ctx context.Context,
+	q sqlx.QueryerContext,
+	collection uuid.UUID,
+	key string,
+) (value T, known bool, err error) {
 	var rows []json.RawMessage
 	if err := sqlx.SelectContext(ctx, q, &rows, `select body from settings where collection_id = $1 and key = $2 order by version desc limit 1`, collection, key); err != nil {
 		return value, false, fmt.Errorf("reading settings: %w", err)

@@ -26,7 +26,11 @@ func entry(plant uuid.UUID, on day.Day, b record.Body) record.Entry {
 }
 
 func arrival(name string, on day.Day) record.Entry {
-	return entry(newID(), on, record.Body{Arrived: &record.Arrived{Name: name, Profile: "monstera-adansonii", Habit: "aroid-vine"}})
+	return entry(
+		newID(),
+		on,
+		record.Body{Arrived: &record.Arrived{Name: name, Profile: "monstera-adansonii", Habit: "aroid-vine"}},
+	)
 }
 
 func takeIn(t *testing.T, s *store.Store, a store.Account, name string, on day.Day) uuid.UUID {
@@ -69,7 +73,12 @@ func TestAStrangerSeesAndChangesNothing(t *testing.T) {
 
 	_, err := s.Entries(t.Context(), stranger.Collection.ID, plant)
 	assert.ErrorIs(t, err, store.ErrNotFound)
-	_, err = s.Append(t.Context(), stranger, entry(plant, today, record.Body{Noted: &record.Noted{Text: "mine"}}), today)
+	_, err = s.Append(
+		t.Context(),
+		stranger,
+		entry(plant, today, record.Body{Noted: &record.Noted{Text: "mine"}}),
+		today,
+	)
 	assert.ErrorIs(t, err, store.ErrNotFound)
 	page, err := s.Register(t.Context(), stranger.Collection.ID, store.Filter{Limit: 10})
 	require.NoError(t, err)
@@ -130,7 +139,9 @@ func TestRecomputeGivesTheSameRows(t *testing.T) {
 		return all
 	}
 	before := rows()
-	_, err := s.DB.Exec(`update plants set name = '', tasks = '[]', seam = '{}', next_due = null, standing = '', stage = 'x'`)
+	_, err := s.DB.Exec(
+		`update plants set name = '', tasks = '[]', seam = '{}', next_due = null, standing = '', stage = 'x'`,
+	)
 	require.NoError(t, err)
 	n, err := s.Recompute(t.Context())
 	require.NoError(t, err)
@@ -172,10 +183,22 @@ func TestRegisterPagesSearchesAndFilters(t *testing.T) {
 
 func TestAccounts(t *testing.T) {
 	s := pgtest.Store(t)
-	first := store.NewAccount{Email: "a@example.org", Name: "A", Password: "correct horse", CollectionName: "Sill", TimeZone: "Pacific/Auckland", OnlyIfFirst: true}
+	first := store.NewAccount{
+		Email:          "a@example.org",
+		Name:           "A",
+		Password:       "correct horse",
+		CollectionName: "Sill",
+		TimeZone:       "Pacific/Auckland",
+		OnlyIfFirst:    true,
+	}
 	a, err := s.CreateAccount(t.Context(), first)
 	require.NoError(t, err)
-	assert.Equal(t, "2026-11-25", a.Collection.Today(time.Date(2026, 11, 24, 12, 0, 0, 0, time.UTC)).String(), "it is tomorrow there already")
+	assert.Equal(
+		t,
+		"2026-11-25",
+		a.Collection.Today(time.Date(2026, 11, 24, 12, 0, 0, 0, time.UTC)).String(),
+		"it is tomorrow there already",
+	)
 	second := first
 	second.Email = "b@example.org"
 	_, err = s.CreateAccount(t.Context(), second)

@@ -75,7 +75,8 @@ func (s *Store) SaveSupply(ctx context.Context, a Account, p Supply, withdrawn b
 		if len(newest) > 0 {
 			old := newest[0]
 			version = old.Version
-			if old.Name == p.Name && old.Unit == p.Unit && old.Low == p.Low && samePrice(old.Price, p.Price) && old.Withdrawn == withdrawn {
+			if old.Name == p.Name && old.Unit == p.Unit && old.Low == p.Low && samePrice(old.Price, p.Price) &&
+				old.Withdrawn == withdrawn {
 				return nil
 			}
 		}
@@ -96,7 +97,14 @@ func samePrice(a, b *float64) bool { return a == nil && b == nil || a != nil && 
 
 // Stock puts something into the cupboard, or takes it out. The same id again
 // does nothing; ErrNotFound means that there is no such supply.
-func (s *Store) Stock(ctx context.Context, a Account, id, supply uuid.UUID, on day.Day, amount float64, why string) error {
+func (s *Store) Stock(
+	ctx context.Context,
+	a Account,
+	id, supply uuid.UUID,
+	on day.Day,
+	amount float64,
+	why string,
+) error {
 	result, err := s.q().ExecContext(ctx, `
 		insert into supply_moves (collection_id, id, supply_id, on_day, amount, why, recorded_at, by_user)
 		select $1, $2, $3, $4, $5, $6, $7, $8 where exists (select from supplies where collection_id = $1 and id = $3)
@@ -139,17 +147,34 @@ func (s *Store) useUp(ctx context.Context, tx *sqlx.Tx, a Account, entries []rec
 	}
 	for k, want := range wanted {
 		var stands float64
-		err := tx.GetContext(ctx, &stands, `select coalesce(sum(amount), 0) from supply_moves where collection_id = $1 and entry_id = $2 and supply_id = $3`, a.Collection.ID, k.entry, k.supply)
+		err := tx.GetContext(
+			ctx,
+			&stands,
+			`select coalesce(sum(amount), 0) from supply_moves where collection_id = $1 and entry_id = $2 and supply_id = $3`,
+			a.Collection.ID,
+			k.entry,
+			k.supply,
+		)
 		if err != nil {
 			return err
 		}
 		if want == stands {
 			continue
 		}
-		result, err := tx.ExecContext(ctx, `
+		result, err := tx.ExecContext(
+			ctx,
+			`
 			insert into supply_moves (collection_id, id, supply_id, on_day, amount, why, entry_id, recorded_at, by_user)
 			select $1, $2, $3, $4, $5, 'a step of a plan', $6, $7, $8 where exists (select from supplies where collection_id = $1 and id = $3)`,
-			a.Collection.ID, uuid.Must(uuid.NewV7()), k.supply, days[k.entry], want-stands, k.entry, s.now(), a.User.ID)
+			a.Collection.ID,
+			uuid.Must(uuid.NewV7()),
+			k.supply,
+			days[k.entry],
+			want-stands,
+			k.entry,
+			s.now(),
+			a.User.ID,
+		)
 		if err != nil {
 			return fmt.Errorf("using up a supply: %w", err)
 		}

@@ -117,14 +117,30 @@ func (s *Store) recordOf(p exchange.Plant, moved map[uuid.UUID]uuid.UUID) PlantR
 		}
 	}
 	for _, x := range p.Pictures {
-		one.Pictures = append(one.Pictures, Picture{ID: x.ID, PlantID: p.ID, Width: x.Width, Height: x.Height, Digest: x.Digest, Body: x.JPEG, Small: x.Small, RecordedAt: x.RecordedAt})
+		one.Pictures = append(
+			one.Pictures,
+			Picture{
+				ID:         x.ID,
+				PlantID:    p.ID,
+				Width:      x.Width,
+				Height:     x.Height,
+				Digest:     x.Digest,
+				Body:       x.JPEG,
+				Small:      x.Small,
+				RecordedAt: x.RecordedAt,
+			},
+		)
 	}
 	return one
 }
 
 // importPlaces finds or makes the places of an archive and says under which id
 // each stands here.
-func (s *Store) importPlaces(ctx context.Context, collection uuid.UUID, places []exchange.Place) (map[uuid.UUID]uuid.UUID, error) {
+func (s *Store) importPlaces(
+	ctx context.Context,
+	collection uuid.UUID,
+	places []exchange.Place,
+) (map[uuid.UUID]uuid.UUID, error) {
 	here, err := s.Places(ctx, collection)
 	if err != nil {
 		return nil, err

@@ -29,7 +29,15 @@ func between(field string, v, least, most float64, unit string) error {
 }
 
 func (r *Reckoning) add(what string, value float64, unit, formula, source, sure string, inputs ...working.Input) {
-	r.Amounts = append(r.Amounts, working.Amount{What: what, Value: value, Unit: unit, Working: working.Working{Inputs: inputs, Formula: formula, Source: source, Sure: sure}})
+	r.Amounts = append(
+		r.Amounts,
+		working.Amount{
+			What:    what,
+			Value:   value,
+			Unit:    unit,
+			Working: working.Working{Inputs: inputs, Formula: formula, Source: source, Sure: sure},
+		},
+	)
 }
 
 func (r *Reckoning) warn(format string, args ...any) {

@@ -43,7 +43,13 @@ func TestPotForLiveRoots(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, 9.5, amount(t, r, "inner width"))
 	assert.InDelta(t, -11.5, amount(t, r, "step from the old pot"), 1e-9)
-	assert.InDelta(t, 100*(1-(11.0/21)*(11.0/21)*(11.0/21)), amount(t, r, "of the old pot stays wet for days"), 1e-9, "by hand")
+	assert.InDelta(
+		t,
+		100*(1-(11.0/21)*(11.0/21)*(11.0/21)),
+		amount(t, r, "of the old pot stays wet for days"),
+		1e-9,
+		"by hand",
+	)
 	assert.NotEmpty(t, r.Warnings)
 	r, err = bench.Pot(bench.PotInput{RootBallCM: 14, OldPotCM: p(14.0), Bound: true})
 	require.NoError(t, err)
@@ -56,14 +62,30 @@ func TestPotForLiveRoots(t *testing.T) {
 }
 
 func TestMixByParts(t *testing.T) {
-	r, err := bench.Mix(bench.MixInput{Parts: []plant.Part{{What: "medium bark", Parts: 1}, {What: "vermiculite", Parts: 1}, {What: "peat or coir", Parts: 3}}, Litres: p(5.0), MossDry: p(30.0)})
+	r, err := bench.Mix(
+		bench.MixInput{
+			Parts: []plant.Part{
+				{What: "medium bark", Parts: 1},
+				{What: "vermiculite", Parts: 1},
+				{What: "peat or coir", Parts: 3},
+			},
+			Litres:  p(5.0),
+			MossDry: p(30.0),
+		},
+	)
 	require.NoError(t, err)
 	assert.InDelta(t, 1, amount(t, r, "medium bark"), 1e-9, "5 l are 1 + 1 + 3: common practice")
 	assert.InDelta(t, 3, amount(t, r, "peat or coir"), 1e-9)
 	assert.InDelta(t, 240, amount(t, r, "water for the moss, least"), 1e-9, "30 g hold 240-270 ml: common practice")
 	assert.InDelta(t, 270, amount(t, r, "water for the moss, most"), 1e-9)
 	assert.NotEmpty(t, r.Warnings, "dust")
-	r, err = bench.Mix(bench.MixInput{Parts: []plant.Part{{What: "Perlite", Parts: 1}, {What: "stardust", Parts: 1}}, PotCM: p(12.0), Pots: 3})
+	r, err = bench.Mix(
+		bench.MixInput{
+			Parts: []plant.Part{{What: "Perlite", Parts: 1}, {What: "stardust", Parts: 1}},
+			PotCM: p(12.0),
+			Pots:  3,
+		},
+	)
 	require.NoError(t, err)
 	assert.Positive(t, amount(t, r, "stardust"))
 	assert.Contains(t, r.Warnings[0], "stardust")
@@ -81,21 +103,35 @@ func TestMixByParts(t *testing.T) {
 }
 
 func TestDilutions(t *testing.T) {
-	r, err := bench.Dilution(bench.DilutionInput{What: "peroxide", StockPct: p(3.0), WantedPct: p(1.5), Volume: "250 ml", With: []string{"water", "peroxide"}})
+	r, err := bench.Dilution(
+		bench.DilutionInput{
+			What:      "peroxide",
+			StockPct:  p(3.0),
+			WantedPct: p(1.5),
+			Volume:    "250 ml",
+			With:      []string{"water", "peroxide"},
+		},
+	)
 	require.NoError(t, err)
 	assert.InDelta(t, 125, amount(t, r, "peroxide"), 1e-9, "arithmetic")
 	r, err = bench.Dilution(bench.DilutionInput{What: "mild soap", Ratio: []float64{4, 1}, Volume: "1 l"})
 	require.NoError(t, err)
 	assert.InDelta(t, 200, amount(t, r, "mild soap"), 1e-9, "leaf wash 4 : 1: common practice")
 	// Extension fact sheets (from memory): 1-2 % is 2.5-5 tablespoons to a gallon.
-	r, err = bench.Dilution(bench.DilutionInput{What: "insecticidal soap", StockPct: p(100.0), WantedPct: p(1.95), Volume: "1 gal"})
+	r, err = bench.Dilution(
+		bench.DilutionInput{What: "insecticidal soap", StockPct: p(100.0), WantedPct: p(1.95), Volume: "1 gal"},
+	)
 	require.NoError(t, err)
 	assert.Contains(t, r.Warnings[0], "5 tbsp")
 
-	_, err = bench.Dilution(bench.DilutionInput{StockPct: p(5.0), WantedPct: p(1.0), Volume: "1 l", With: []string{"vinegar", "bleach"}})
+	_, err = bench.Dilution(
+		bench.DilutionInput{StockPct: p(5.0), WantedPct: p(1.0), Volume: "1 l", With: []string{"vinegar", "bleach"}},
+	)
 	assert.Equal(t, "with", field(err))
 	assert.ErrorContains(t, err, "chlorine gas")
-	_, err = bench.Dilution(bench.DilutionInput{StockPct: p(12.0), WantedPct: p(6.0), Volume: "1 l", With: []string{"peroxide"}})
+	_, err = bench.Dilution(
+		bench.DilutionInput{StockPct: p(12.0), WantedPct: p(6.0), Volume: "1 l", With: []string{"peroxide"}},
+	)
 	assert.Equal(t, "wantedPct", field(err))
 	for name, bad := range map[string]bench.DilutionInput{
 		"volume": {StockPct: p(3.0), WantedPct: p(1.0), Volume: "some"}, "wantedPct": {StockPct: p(1.0), WantedPct: p(3.0), Volume: "1 l"}, "stockPct": {StockPct: p(-1.0), WantedPct: p(1.0), Volume: "1 l"}, "ratio": {Ratio: []float64{4, 0}, Volume: "1 l"},
@@ -122,7 +158,16 @@ func TestALabelsDoseIsMultipliedNeverProposed(t *testing.T) {
 
 func TestFeed(t *testing.T) {
 	salt := feed.Label{Name: "calcium nitrate", N: 15.5, Ca: 19}
-	r, err := bench.Feed(bench.FeedInput{Doses: []feed.Dose{{Label: salt, PerLitre: 1}, {Label: feed.Label{Name: "PK", P2O5: 20}, PerLitre: 0.1}}, WantedN: p(75.0), PotCM: p(12.0)})
+	r, err := bench.Feed(
+		bench.FeedInput{
+			Doses: []feed.Dose{
+				{Label: salt, PerLitre: 1},
+				{Label: feed.Label{Name: "PK", P2O5: 20}, PerLitre: 0.1},
+			},
+			WantedN: p(75.0),
+			PotCM:   p(12.0),
+		},
+	)
 	require.NoError(t, err)
 	assert.InDelta(t, 155, amount(t, r, "N"), 1e-9)
 	assert.InDelta(t, 77.5, amount(t, r, "N at half strength"), 1e-9)

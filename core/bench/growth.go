@@ -43,29 +43,62 @@ func Feed(i FeedInput) (Reckoning, error) {
 		value float64
 	}{{"N", w.N}, {"P", w.P}, {"K", w.K}, {"Ca", w.Ca}, {"Mg", w.Mg}} {
 		if e.value > 0 || e.name == "N" {
-			r.add(e.name, e.value, "ppm", "g/l × % × 10, P₂O₅ × 0.436, K₂O × 0.830", source, "as sure as the scale", inputs...)
+			r.add(
+				e.name,
+				e.value,
+				"ppm",
+				"g/l × % × 10, P₂O₅ × 0.436, K₂O × 0.830",
+				source,
+				"as sure as the scale",
+				inputs...)
 		}
 	}
 	r.add("N at half strength", w.N/2, "ppm", "half of it", "arithmetic", "exact")
-	r.add("N at a quarter, each watering", w.N/4, "ppm", "a quarter of it: weakly, weekly", working.CommonPractice, "exact")
+	r.add(
+		"N at a quarter, each watering",
+		w.N/4,
+		"ppm",
+		"a quarter of it: weakly, weekly",
+		working.CommonPractice,
+		"exact",
+	)
 	if i.WantedN != nil {
 		grams, err := feed.ForNitrogen(i.Doses[0].Label, *i.WantedN)
 		if err != nil {
 			return r, Fault{"wantedN", err.Error()}
 		}
-		r.add(i.Doses[0].Label.Name+" for that much N", grams, "g/l", "ppm ÷ (% × 10)", source, "as sure as the label", in("wanted N", *i.WantedN, "ppm"), in("N on the label", i.Doses[0].Label.N, "%"))
+		r.add(
+			i.Doses[0].Label.Name+" for that much N",
+			grams,
+			"g/l",
+			"ppm ÷ (% × 10)",
+			source,
+			"as sure as the label",
+			in("wanted N", *i.WantedN, "ppm"),
+			in("N on the label", i.Doses[0].Label.N, "%"),
+		)
 	}
 	if i.PotCM != nil {
 		if err := between("potCm", *i.PotCM, 1, 200, "cm"); err != nil {
 			return r, err
 		}
-		r.add("clean water for a flush", 3*mix.PotLitres(*i.PotCM), "l", "3 × the volume of a usual pot", "geometry; three volumes common practice", "more does no harm where it drains", in("pot", *i.PotCM, "cm"))
+		r.add(
+			"clean water for a flush",
+			3*mix.PotLitres(*i.PotCM),
+			"l",
+			"3 × the volume of a usual pot",
+			"geometry; three volumes common practice",
+			"more does no harm where it drains",
+			in("pot", *i.PotCM, "cm"),
+		)
 	}
 	if w.N > 300 {
 		r.warn("Over 300 ppm N burns roots of most indoor plants.")
 	}
 	if calcium && phosphate && len(i.Doses) > 1 {
-		r.warn("Calcium with phosphate or sulphate falls out in a strong stock: keep two stock bottles, mix only in the watering can.")
+		r.warn(
+			"Calcium with phosphate or sulphate falls out in a strong stock: keep two stock bottles, mix only in the watering can.",
+		)
 	}
 	return r, nil
 }
@@ -95,9 +128,26 @@ func Light(i LightInput, kind *plant.Profile) (Reckoning, error) {
 	}
 	ppfd := climate.PPFD(lux, i.Lamp)
 	const source = "Thimijan and Heins 1983, HortScience 18:818 (from memory)"
-	r.add("PPFD", ppfd, "µmol m⁻² s⁻¹", "lux ÷ lux per µmol of the lamp", source, "within about a tenth; LEDs differ", in("lux", lux, "lux"))
+	r.add(
+		"PPFD",
+		ppfd,
+		"µmol m⁻² s⁻¹",
+		"lux ÷ lux per µmol of the lamp",
+		source,
+		"within about a tenth; LEDs differ",
+		in("lux", lux, "lux"),
+	)
 	dli := climate.DLI(ppfd, i.Hours)
-	r.add("light a day (DLI)", dli, "mol m⁻²", "PPFD × hours × 0.0036", "arithmetic", "rough: one reading stands for the day", in("PPFD", ppfd, ""), in("hours", i.Hours, ""))
+	r.add(
+		"light a day (DLI)",
+		dli,
+		"mol m⁻²",
+		"PPFD × hours × 0.0036",
+		"arithmetic",
+		"rough: one reading stands for the day",
+		in("PPFD", ppfd, ""),
+		in("hours", i.Hours, ""),
+	)
 	if kind == nil {
 		return r, nil
 	}
@@ -108,7 +158,15 @@ func Light(i LightInput, kind *plant.Profile) (Reckoning, error) {
 		}{{"hours for the least it wants", kind.Light[0]}, {"hours for its best", kind.Light[1]}} {
 			hours := climate.HoursFor(w.dli, ppfd)
 			if hours <= 24 {
-				r.add(w.what, hours, "h", "wanted DLI ÷ (PPFD × 0.0036)", "arithmetic; its wishes: "+kind.Source, "as sure as the reading", in("wanted", w.dli, "mol m⁻²"))
+				r.add(
+					w.what,
+					hours,
+					"h",
+					"wanted DLI ÷ (PPFD × 0.0036)",
+					"arithmetic; its wishes: "+kind.Source,
+					"as sure as the reading",
+					in("wanted", w.dli, "mol m⁻²"),
+				)
 			} else {
 				r.warn("Even 24 hours at this light do not give it %g mol: bring it nearer, or use a stronger lamp.", w.dli)
 			}
@@ -139,7 +197,14 @@ func Air(i AirInput, kind *plant.Profile) (Reckoning, error) {
 	inputs := []working.Input{in("air", i.TempC, "°C"), in("humidity", i.HumidityPct, "%")}
 	const source = "FAO Irrigation and Drainage Paper 56 (Allen et al. 1998), eq. 11"
 	vpd := climate.VPD(i.TempC, i.HumidityPct)
-	r.add("vapour pressure deficit", vpd, "kPa", "0.6108·exp(17.27T/(T+237.3)) × (1 − RH/100)", source, "leaf taken as warm as the air", inputs...)
+	r.add(
+		"vapour pressure deficit",
+		vpd,
+		"kPa",
+		"0.6108·exp(17.27T/(T+237.3)) × (1 − RH/100)",
+		source,
+		"leaf taken as warm as the air",
+		inputs...)
 	dew := climate.DewPoint(i.TempC, i.HumidityPct)
 	r.add("dew point", dew, "°C", "the same, turned round", source, "as sure as the readings", inputs...)
 	band, where := climate.LeafComfort, "Most foliage in growth is at ease"
@@ -201,7 +266,14 @@ func Runway(i RunwayInput) (Reckoning, error) {
 	r.add("days left, shortest", way.Days[0], "days", formula, source, sure)
 	r.add("days left, longest", way.Days[1], "days", formula, source, sure)
 	if way.Weighed {
-		r.add("loses a day", 100*way.Loss, "%", "ln(first ÷ last) ÷ days", "arithmetic", "from first and last weighing")
+		r.add(
+			"loses a day",
+			100*way.Loss,
+			"%",
+			"ln(first ÷ last) ÷ days",
+			"arithmetic",
+			"from first and last weighing",
+		)
 	}
 	r.warn("Hold it beside the time to roots of its school: what runs out first?")
 	return r, nil

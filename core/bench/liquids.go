@@ -60,7 +60,10 @@ func Dilution(i DilutionInput) (Reckoning, error) {
 		}
 		stock, water, err = mix.Dilute(*i.StockPct, *i.WantedPct, volume.Value)
 		if err != nil {
-			return r, Fault{"wantedPct", "a dilution is weaker than its stock; give a strength at or below that of the stock"}
+			return r, Fault{
+				"wantedPct",
+				"a dilution is weaker than its stock; give a strength at or below that of the stock",
+			}
 		}
 		formula = "c₁v₁ = c₂v₂"
 		inputs = append(inputs, in("stock", *i.StockPct, "%"), in("wanted", *i.WantedPct, "%"))
@@ -141,8 +144,17 @@ func Dose(i DoseInput) (Reckoning, error) {
 	if err := errors.Join(between("per", i.Per, 0.001, 100000, name), between("quantity", i.Quantity, 0.001, 100000, name)); err != nil {
 		return r, firstFault(err)
 	}
-	r.add(i.Product, says.Value*i.Quantity/i.Per, says.Unit, "what the label says × quantity ÷ the label's quantity", "the label of the product, typed in by you", "as sure as the typing: read the label twice",
-		in("the label says", says.Value, says.Unit), in("for", i.Per, name), in("to be treated", i.Quantity, name))
+	r.add(
+		i.Product,
+		says.Value*i.Quantity/i.Per,
+		says.Unit,
+		"what the label says × quantity ÷ the label's quantity",
+		"the label of the product, typed in by you",
+		"as sure as the typing: read the label twice",
+		in("the label says", says.Value, says.Unit),
+		in("for", i.Per, name),
+		in("to be treated", i.Quantity, name),
+	)
 	r.warn("The label and local rules decide whether, where and how often it may be used.")
 	return r, nil
 }

@@ -36,19 +36,55 @@ func Pot(i PotInput) (Reckoning, error) {
 		old = *i.OldPotCM
 		inputs = append(inputs, in("present pot", old, "cm"))
 	}
-	width, formula := mix.PotFor(i.RootBallCM, old), "root ball + 2.5 cm, in half centimetres, never wider than the old pot"
+	width, formula := mix.PotFor(
+		i.RootBallCM,
+		old,
+	), "root ball + 2.5 cm, in half centimetres, never wider than the old pot"
 	if i.Bound {
 		width, formula = max(i.RootBallCM, old)+upOneSize, "old pot + 3 cm, for healthy roots that fill it"
 	}
-	r.add("inner width", width, "cm", formula, working.CommonPractice, "2-3 cm is usual for a rescue, 2-5 cm for a healthy plant", inputs...)
-	r.add("depth", width*mix.DepthShare, "cm", "0.92 × the width, a usual pot", working.CommonPractice, "pots differ", in("inner width", width, "cm"))
-	r.add("volume", mix.PotLitres(width), "l", "πh/12·(D²+Dd+d²), d = 0.71 D, h = 0.92 D", "geometry of a frustum; shape common practice", "within about a tenth", in("inner width", width, "cm"))
+	r.add(
+		"inner width",
+		width,
+		"cm",
+		formula,
+		working.CommonPractice,
+		"2-3 cm is usual for a rescue, 2-5 cm for a healthy plant",
+		inputs...)
+	r.add(
+		"depth",
+		width*mix.DepthShare,
+		"cm",
+		"0.92 × the width, a usual pot",
+		working.CommonPractice,
+		"pots differ",
+		in("inner width", width, "cm"),
+	)
+	r.add(
+		"volume",
+		mix.PotLitres(width),
+		"l",
+		"πh/12·(D²+Dd+d²), d = 0.71 D, h = 0.92 D",
+		"geometry of a frustum; shape common practice",
+		"within about a tenth",
+		in("inner width", width, "cm"),
+	)
 	if old > 0 {
 		r.add("step from the old pot", width-old, "cm", "new width − old width", "arithmetic", "exact", inputs...)
 		idle := mix.Idle(i.RootBallCM, old)
-		r.add("of the old pot stays wet for days", 100*idle, "%", "1 − ((root ball + 4 cm) ÷ pot)³", working.CommonPractice, "rough: both are taken as the same shape", inputs...)
+		r.add(
+			"of the old pot stays wet for days",
+			100*idle,
+			"%",
+			"1 − ((root ball + 4 cm) ÷ pot)³",
+			working.CommonPractice,
+			"rough: both are taken as the same shape",
+			inputs...)
 		if idle > 0.4 && !i.Bound {
-			r.warn("In the old pot about %.0f %% of the medium has no live root within 2 cm: it stays wet and sours.", 100*idle)
+			r.warn(
+				"In the old pot about %.0f %% of the medium has no live root within 2 cm: it stays wet and sours.",
+				100*idle,
+			)
 		}
 	}
 	return r, nil
@@ -79,9 +115,25 @@ func Mix(i MixInput) (Reckoning, error) {
 	if err != nil {
 		return r, err
 	}
-	r.add("loose mix in all", litres, "l", formula, "geometry; settling common practice", "within about a tenth", inputs...)
+	r.add(
+		"loose mix in all",
+		litres,
+		"l",
+		formula,
+		"geometry; settling common practice",
+		"within about a tenth",
+		inputs...)
 	for n, share := range mix.Parts(litres, parts...) {
-		r.add(names[n], share, "l", "litres × parts ÷ all parts", "arithmetic", "exact", in("parts", parts[n], ""), in("loose mix", litres, "l"))
+		r.add(
+			names[n],
+			share,
+			"l",
+			"litres × parts ÷ all parts",
+			"arithmetic",
+			"exact",
+			in("parts", parts[n], ""),
+			in("loose mix", litres, "l"),
+		)
 	}
 	for _, u := range medium.Unknown {
 		r.warn("Nothing is known here of %s: it is measured out, but left out of the estimate of water and air.", u)
@@ -103,8 +155,24 @@ func Mix(i MixInput) (Reckoning, error) {
 			return r, err
 		}
 		least, most := mix.MossHolds(*i.MossDry)
-		r.add("water for the moss, least", least, "ml", "8 × its dry weight", working.CommonPractice, "handbooks say up to 20 × (from memory)", in("dry moss", *i.MossDry, "g"))
-		r.add("water for the moss, most", most, "ml", "9 × its dry weight", working.CommonPractice, "handbooks say up to 20 × (from memory)", in("dry moss", *i.MossDry, "g"))
+		r.add(
+			"water for the moss, least",
+			least,
+			"ml",
+			"8 × its dry weight",
+			working.CommonPractice,
+			"handbooks say up to 20 × (from memory)",
+			in("dry moss", *i.MossDry, "g"),
+		)
+		r.add(
+			"water for the moss, most",
+			most,
+			"ml",
+			"9 × its dry weight",
+			working.CommonPractice,
+			"handbooks say up to 20 × (from memory)",
+			in("dry moss", *i.MossDry, "g"),
+		)
 	}
 	r.Warnings = append(r.Warnings, dusty(names)...)
 	return r, nil
@@ -121,8 +189,17 @@ func loose(i MixInput) (litres float64, formula string, inputs []working.Input, 
 			return 0, "", nil, Fault{"pots", "give at most 1000 pots"}
 		}
 		one := mix.PotLitres(*i.PotCM)
-		return float64(pots) * one * mix.Settling, fmt.Sprintf("pots × volume of a usual pot × %g for settling", mix.Settling),
-			[]working.Input{in("pots", float64(pots), ""), in("pot", *i.PotCM, "cm"), in("volume of one", one, "l")}, nil
+		return float64(
+				pots,
+			) * one * mix.Settling, fmt.Sprintf(
+				"pots × volume of a usual pot × %g for settling",
+				mix.Settling,
+			),
+			[]working.Input{
+				in("pots", float64(pots), ""),
+				in("pot", *i.PotCM, "cm"),
+				in("volume of one", one, "l"),
+			}, nil
 	}
 	if i.Litres == nil {
 		return 0, "", nil, Fault{"litres", "say how much you want: litres, or the width of the pots"}
@@ -154,11 +231,43 @@ type Recipe struct {
 
 // Recipes: common practice.
 var Recipes = []Recipe{
-	{"airy soil", "climbing and clumping aroids", []plant.Part{{What: "potting soil", Parts: 1}, {What: "perlite", Parts: 1}, {What: "medium bark", Parts: 1}}},
-	{"light and airy", "begonias", []plant.Part{{What: "medium bark", Parts: 1}, {What: "vermiculite", Parts: 1}, {What: "peat or coir", Parts: 3}}},
-	{"soil and bark", "wax vines, for beginners", []plant.Part{{What: "potting soil", Parts: 1}, {What: "orchid bark", Parts: 1}}},
-	{"open bark", "bulbed and single-stem orchids", []plant.Part{{What: "medium bark", Parts: 4}, {What: "perlite", Parts: 1}, {What: "charcoal", Parts: 0.5}}},
-	{"fine bark with moss", "thin-rooted orchids", []plant.Part{{What: "fine bark", Parts: 3}, {What: "chopped moss", Parts: 1}, {What: "perlite", Parts: 1}}},
-	{"moist and open", "prayer plants, ferns, trailers", []plant.Part{{What: "potting soil", Parts: 2}, {What: "fine bark", Parts: 1}, {What: "perlite", Parts: 1}}},
-	{"gritty", "succulents and cacti", []plant.Part{{What: "potting soil", Parts: 1}, {What: "pumice", Parts: 1}, {What: "coarse grit", Parts: 1}}},
+	{
+		"airy soil",
+		"climbing and clumping aroids",
+		[]plant.Part{{What: "potting soil", Parts: 1}, {What: "perlite", Parts: 1}, {What: "medium bark", Parts: 1}},
+	},
+	{
+		"light and airy",
+		"begonias",
+		[]plant.Part{
+			{What: "medium bark", Parts: 1},
+			{What: "vermiculite", Parts: 1},
+			{What: "peat or coir", Parts: 3},
+		},
+	},
+	{
+		"soil and bark",
+		"wax vines, for beginners",
+		[]plant.Part{{What: "potting soil", Parts: 1}, {What: "orchid bark", Parts: 1}},
+	},
+	{
+		"open bark",
+		"bulbed and single-stem orchids",
+		[]plant.Part{{What: "medium bark", Parts: 4}, {What: "perlite", Parts: 1}, {What: "charcoal", Parts: 0.5}},
+	},
+	{
+		"fine bark with moss",
+		"thin-rooted orchids",
+		[]plant.Part{{What: "fine bark", Parts: 3}, {What: "chopped moss", Parts: 1}, {What: "perlite", Parts: 1}},
+	},
+	{
+		"moist and open",
+		"prayer plants, ferns, trailers",
+		[]plant.Part{{What: "potting soil", Parts: 2}, {What: "fine bark", Parts: 1}, {What: "perlite", Parts: 1}},
+	},
+	{
+		"gritty",
+		"succulents and cacti",
+		[]plant.Part{{What: "potting soil", Parts: 1}, {What: "pumice", Parts: 1}, {What: "coarse grit", Parts: 1}},
+	},
 }

@@ -25,7 +25,12 @@ func TestDewPointTurnsTheEquationRound(t *testing.T) {
 		assert.InDelta(t, temp, climate.DewPoint(temp, 100), 1e-9, "saturated air is at its dew point")
 		for _, rh := range []float64{5, 40, 75} {
 			dew := climate.DewPoint(temp, rh)
-			assert.InDelta(t, climate.SaturationVapourPressure(temp)*rh/100, climate.SaturationVapourPressure(dew), 1e-9)
+			assert.InDelta(
+				t,
+				climate.SaturationVapourPressure(temp)*rh/100,
+				climate.SaturationVapourPressure(dew),
+				1e-9,
+			)
 		}
 	}
 }

@@ -13,7 +13,12 @@ import (
 func TestLuxIsTurnedIntoDailyLight(t *testing.T) {
 	assert.InDelta(t, 200, climate.PPFD(10800, climate.Sunlight), 0.5)
 	assert.InDelta(t, 200, climate.PPFD(14800, climate.CoolWhite), 0.5)
-	assert.Equal(t, climate.PPFD(5000, climate.Sunlight), climate.PPFD(5000, ""), "a lamp nobody named is taken as daylight")
+	assert.Equal(
+		t,
+		climate.PPFD(5000, climate.Sunlight),
+		climate.PPFD(5000, ""),
+		"a lamp nobody named is taken as daylight",
+	)
 	// Arithmetic: 200 µmol for 12 hours.
 	assert.InDelta(t, 8.64, climate.DLI(200, 12), 1e-12)
 	assert.True(t, climate.LampKnown(climate.HighPressure))

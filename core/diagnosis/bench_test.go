@@ -6,16 +6,45 @@ import "testing"
 // heaviest case the differential is asked for.
 var twentySigns = Examination{
 	Habit: "aroid-vine",
-	Present: []string{"leaf.yellow-few-oldest", "leaf.drooping", "leaf.tips-brown", "leaf.spots-dark-dry", "leaf.dropping-fast",
-		"leaf.yellow-many-fast", "new.none-in-season", "med.wet-long", "course.slow", "root.no-tips", "pest.cotton", "leaf.sticky"},
-	Absent: []string{"pest.scale-bumps", "pest.webbing", "root.smell", "stem.soft-brown", "leaf.black-mush", "place.cold",
-		"med.dry-through", "leaf.stippling"},
+	Present: []string{
+		"leaf.yellow-few-oldest",
+		"leaf.drooping",
+		"leaf.tips-brown",
+		"leaf.spots-dark-dry",
+		"leaf.dropping-fast",
+		"leaf.yellow-many-fast",
+		"new.none-in-season",
+		"med.wet-long",
+		"course.slow",
+		"root.no-tips",
+		"pest.cotton",
+		"leaf.sticky",
+	},
+	Absent: []string{
+		"pest.scale-bumps",
+		"pest.webbing",
+		"root.smell",
+		"stem.soft-brown",
+		"leaf.black-mush",
+		"place.cold",
+		"med.dry-through",
+		"leaf.stippling",
+	},
 }
 
 var twentyPresent = Examination{
 	Habit: "aroid-vine",
-	Present: append(append([]string{}, twentySigns.Present...), "leaf.edges-brown", "leaf.pale-overall", "leaf.curled-in",
-		"stem.shrivelled-newest", "leaf.crisp", "course.neighbours", "root.tips-burnt", "leaf.small-new"),
+	Present: append(
+		append([]string{}, twentySigns.Present...),
+		"leaf.edges-brown",
+		"leaf.pale-overall",
+		"leaf.curled-in",
+		"stem.shrivelled-newest",
+		"leaf.crisp",
+		"course.neighbours",
+		"root.tips-burnt",
+		"leaf.small-new",
+	),
 }
 
 func benchmarkExamine(b *testing.B, e Examination) {

@@ -86,7 +86,13 @@ func decodeStrictly(raw []byte, into any) error {
 	case errors.As(err, &syntax):
 		return fmt.Errorf("line %d: broken JSON: %w", lineOf(raw, syntax.Offset), err)
 	case errors.As(err, &kind):
-		return fmt.Errorf("line %d: %s should be %s, not %s", lineOf(raw, kind.Offset), kind.Field, kind.Type, kind.Value)
+		return fmt.Errorf(
+			"line %d: %s should be %s, not %s",
+			lineOf(raw, kind.Offset),
+			kind.Field,
+			kind.Type,
+			kind.Value,
+		)
 	case errors.Is(err, io.ErrUnexpectedEOF):
 		return fmt.Errorf("line %d: the JSON ends too early", lineOf(raw, int64(len(raw))))
 	}

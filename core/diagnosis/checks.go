@@ -69,8 +69,11 @@ func (c *Case) nextChecks(can func(Sign) bool) []Check {
 	checks = checks[:min(len(checks), checksOffered)]
 	for i, ch := range checks {
 		checks[i].Working = working.Working{
-			Inputs: []working.Input{{Name: "settles, bits", Value: ch.Bits}, {Name: "cost: 2 + minutes + disturbance", Value: ch.Outcomes.Cost},
-				{Name: "worth", Value: ch.Worth}},
+			Inputs: []working.Input{
+				{Name: "settles, bits", Value: ch.Bits},
+				{Name: "cost: 2 + minutes + disturbance", Value: ch.Outcomes.Cost},
+				{Name: "worth", Value: ch.Worth},
+			},
 			Formula: "expected drop in the suspects' entropy, each × its urgency (3, 2 or 1), ÷ cost; under 0.01 it is time to act",
 			Source:  "entropy: Shannon 1948; costs and urgencies: common practice", Sure: "as good as its tables"}
 	}
@@ -113,7 +116,11 @@ func (c *Case) check(s int, suspects []int) Check {
 	}
 	check.Worth = weighted / cost
 	sort.SliceStable(swings, func(a, b int) bool {
-		return math.Abs(swings[a].ifSeen.Chance-swings[a].ifNot.Chance) > math.Abs(swings[b].ifSeen.Chance-swings[b].ifNot.Chance)
+		return math.Abs(
+			swings[a].ifSeen.Chance-swings[a].ifNot.Chance,
+		) > math.Abs(
+			swings[b].ifSeen.Chance-swings[b].ifNot.Chance,
+		)
 	})
 	for _, w := range swings[:min(len(swings), 3)] {
 		check.Outcomes.IfSeen = append(check.Outcomes.IfSeen, w.ifSeen)

@@ -88,7 +88,12 @@ func Examine(e Examination) (*Case, error) {
 			}
 			seen := contains(c.present, s)
 			if c.looked[s] && seen != (a.field == "present") {
-				return nil, fmt.Errorf("%s[%d]: %q is said to be both seen and not there; keep one of the two", a.field, i, id)
+				return nil, fmt.Errorf(
+					"%s[%d]: %q is said to be both seen and not there; keep one of the two",
+					a.field,
+					i,
+					id,
+				)
 			}
 			if !c.looked[s] {
 				c.looked[s] = true

@@ -95,14 +95,25 @@ func TestRelabellingCausesChangesNothing(t *testing.T) {
 }
 
 func TestEvidenceSaysWhatEachSignDid(t *testing.T) {
-	e := Examination{Habit: "aroid-vine", Present: []string{"leaf.yellow-many-fast", "med.wet-long", "root.smell"}, Absent: []string{"pest.cotton", "med.dry-through"}}
+	e := Examination{
+		Habit:   "aroid-vine",
+		Present: []string{"leaf.yellow-many-fast", "med.wet-long", "root.smell"},
+		Absent:  []string{"pest.cotton", "med.dry-through"},
+	}
 	c := examine(t, e)
 	weights := c.Evidence([]string{"root-rot", "drought"})
 	require.Len(t, weights["root-rot"], 5)
 	for _, w := range weights["root-rot"] {
 		without := e
 		without.Present, without.Absent = drop(e.Present, w.Sign), drop(e.Absent, w.Sign)
-		assert.InDelta(t, examine(t, without).Chance("root-rot"), w.Without, 1e-9, "as if %s had not been looked for", w.Sign)
+		assert.InDelta(
+			t,
+			examine(t, without).Chance("root-rot"),
+			w.Without,
+			1e-9,
+			"as if %s had not been looked for",
+			w.Sign,
+		)
 	}
 	assert.Equal(t, "root.smell", weights["root-rot"][0].Sign, "what a nose says weighs most")
 	assert.Greater(t, weights["root-rot"][0].Times, 5.0)
@@ -131,7 +142,10 @@ func TestNothingSeenIsNotEnoughToGoOnButHasANextCheck(t *testing.T) {
 }
 
 func TestNextCheckIsWhatAGoodGrowerAsks(t *testing.T) {
-	limpAndWet := Examination{Habit: "aroid-vine", Present: []string{"leaf.drooping", "leaf.yellow-many-fast", "med.wet-long"}}
+	limpAndWet := Examination{
+		Habit:   "aroid-vine",
+		Present: []string{"leaf.drooping", "leaf.yellow-many-fast", "med.wet-long"},
+	}
 	c := examine(t, limpAndWet)
 	checks := c.NextChecks()
 	require.NotEmpty(t, checks)
@@ -146,7 +160,13 @@ func TestNextCheckIsWhatAGoodGrowerAsks(t *testing.T) {
 			assert.InDelta(t, examine(t, with).Chance(cc.ID), cc.Chance, 1e-9, "what a yes would mean")
 			without := limpAndWet
 			without.Absent = []string{k.Sign}
-			assert.InDelta(t, examine(t, without).Chance(k.Outcomes.IfNot[i].ID), k.Outcomes.IfNot[i].Chance, 1e-9, "what a no would mean")
+			assert.InDelta(
+				t,
+				examine(t, without).Chance(k.Outcomes.IfNot[i].ID),
+				k.Outcomes.IfNot[i].Chance,
+				1e-9,
+				"what a no would mean",
+			)
 		}
 	}
 	assert.Contains(t, asked, "root.smell", "smell the drainage hole")
@@ -193,20 +213,36 @@ func TestOverTreatmentIsHeldBack(t *testing.T) {
 		}
 		return "left out"
 	}
-	burn := Examination{Habit: "succulent-rosette", Season: "summer", Present: []string{"leaf.scorch-sunside", "course.one-side", "care.sun-jump", "new.clean"}}
+	burn := Examination{
+		Habit:   "succulent-rosette",
+		Season:  "summer",
+		Present: []string{"leaf.scorch-sunside", "course.one-side", "care.sun-jump", "new.clean"},
+	}
 	assert.Equal(t, Not, adviceOn("soap-or-oil", burn), "a burn is not sprayed")
 	assert.Equal(t, Not, adviceOn("fungicide", burn))
 	assert.Equal(t, Now, adviceOn("move-from-sun", burn))
 
-	wetWilt := Examination{Habit: "aroid-vine", Present: []string{"leaf.drooping", "med.wet-long", "course.no-perk", "root.smell"}}
+	wetWilt := Examination{
+		Habit:   "aroid-vine",
+		Present: []string{"leaf.drooping", "med.wet-long", "course.no-perk", "root.smell"},
+	}
 	wetWilt.Absent = Implied(wetWilt.Present, nil)
 	assert.Equal(t, Not, adviceOn("soak", wetWilt), "a plant that wilts in wet medium is not watered")
 	assert.Equal(t, Now, adviceOn("hold-water", wetWilt))
 
-	resting := Examination{Habit: "winter-deciduous-orchid", Season: "winter", Present: []string{"leaf.dropping-fast", "new.none-in-season", "stem.shrivelled-oldest"}, Absent: []string{"root.mushy", "stem.soft-brown", "care.watered-asleep"}}
+	resting := Examination{
+		Habit:   "winter-deciduous-orchid",
+		Season:  "winter",
+		Present: []string{"leaf.dropping-fast", "new.none-in-season", "stem.shrivelled-oldest"},
+		Absent:  []string{"root.mushy", "stem.soft-brown", "care.watered-asleep"},
+	}
 	assert.Equal(t, Not, adviceOn("repot-fresh", resting), "an orchid at rest is not repotted")
 
-	noSpike := Examination{Habit: "sympodial-orchid", Present: []string{"root.mushy", "root.few-live"}, Absent: []string{"flower.in-spike"}}
+	noSpike := Examination{
+		Habit:   "sympodial-orchid",
+		Present: []string{"root.mushy", "root.few-live"},
+		Absent:  []string{"flower.in-spike"},
+	}
 	assert.Equal(t, "left out", adviceOn("strip-spikes", noSpike), "where there is no spike none is cut")
 	noSpike.Absent = nil
 	assert.NotEqual(t, "left out", adviceOn("strip-spikes", noSpike))

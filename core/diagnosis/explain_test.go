@@ -12,7 +12,10 @@ import (
 )
 
 func TestACauseThatHangsOnOneAnswerIsNamed(t *testing.T) {
-	c := examine(t, Examination{Habit: "aroid-vine", Present: []string{"pest.cotton"}, Absent: []string{"leaf.drooping"}})
+	c := examine(
+		t,
+		Examination{Habit: "aroid-vine", Present: []string{"pest.cotton"}, Absent: []string{"leaf.drooping"}},
+	)
 	h, hangs := c.Hinge(c.Evidence([]string{"mealybug"})["mealybug"])
 	require.True(t, hangs)
 	assert.Equal(t, "pest.cotton", h.Sign)
@@ -21,7 +24,20 @@ func TestACauseThatHangsOnOneAnswerIsNamed(t *testing.T) {
 	assert.InDelta(t, without, h.Without, 1e-9, "as if nobody had looked")
 
 	// Rot that is smelt, seen and felt hangs on none of the three.
-	c = examine(t, Examination{Habit: "aroid-vine", Present: []string{"root.mushy", "root.smell", "leaf.drooping", "med.wet-long", "root.few-live", "course.no-perk"}})
+	c = examine(
+		t,
+		Examination{
+			Habit: "aroid-vine",
+			Present: []string{
+				"root.mushy",
+				"root.smell",
+				"leaf.drooping",
+				"med.wet-long",
+				"root.few-live",
+				"course.no-perk",
+			},
+		},
+	)
 	_, hangs = c.Hinge(c.Evidence([]string{"root-rot"})["root-rot"])
 	assert.False(t, hangs)
 
@@ -31,7 +47,10 @@ func TestACauseThatHangsOnOneAnswerIsNamed(t *testing.T) {
 }
 
 func TestWhatWouldChangeOnesMindDoes(t *testing.T) {
-	e := Examination{Habit: "aroid-vine", Present: []string{"leaf.drooping", "leaf.yellow-few-oldest", "med.wet-long"}}
+	e := Examination{
+		Habit:   "aroid-vine",
+		Present: []string{"leaf.drooping", "leaf.yellow-few-oldest", "med.wet-long"},
+	}
 	c := examine(t, e)
 	turns := c.Turns()
 	require.NotEmpty(t, turns)
@@ -73,7 +92,12 @@ func TestAGuideGoesFromTheOutsideInAndFitsItsTime(t *testing.T) {
 					require.True(t, ok)
 					assert.Equal(t, ask.Zone, s.Zone)
 					assert.Less(t, s.Disturbance, Unpot)
-					assert.NotContains(t, []string{"new.clean", "root.firm", "new.stalled", "course.static"}, id, "nothing amiss does not deny it")
+					assert.NotContains(
+						t,
+						[]string{"new.clean", "root.firm", "new.stalled", "course.static"},
+						id,
+						"nothing amiss does not deny it",
+					)
 				}
 			}
 			assert.LessOrEqual(t, asked*secondsPerAnswer, seconds, "%s at %s", h.ID, at)

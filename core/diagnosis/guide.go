@@ -85,8 +85,18 @@ func Good(signID string) bool { return good[signID] }
 
 // notAtOnce are signs that one look cannot deny: they want a second one, or
 // days of waiting.
-var notAtOnce = map[string]bool{"new.stalled": true, "new.none-in-season": true, "leaf.dropping-fast": true, "leaf.yellow-many-fast": true, "pest.larvae": true,
-	"pest.small-flies": true, "course.spreading": true, "course.static": true, "course.perks-up": true, "course.no-perk": true}
+var notAtOnce = map[string]bool{
+	"new.stalled":           true,
+	"new.none-in-season":    true,
+	"leaf.dropping-fast":    true,
+	"leaf.yellow-many-fast": true,
+	"pest.larvae":           true,
+	"pest.small-flies":      true,
+	"course.spreading":      true,
+	"course.static":         true,
+	"course.perks-up":       true,
+	"course.no-perk":        true,
+}
 
 // quiet lists what "nothing amiss here" denies: what was asked, and on the plant
 // itself whatever plain eyes would have met.
@@ -117,7 +127,13 @@ func seenAtSale(s Sign) bool {
 		return s.ID == "course.one-side" || s.ID == "course.oldest-only" || s.ID == "course.neighbours"
 	}
 	switch s.ID {
-	case "med.wet-long", "new.stalled", "new.none-in-season", "leaf.yellow-many-fast", "leaf.dropping-fast", "pest.larvae", "leaf.pale-overall":
+	case "med.wet-long",
+		"new.stalled",
+		"new.none-in-season",
+		"leaf.yellow-many-fast",
+		"leaf.dropping-fast",
+		"pest.larvae",
+		"leaf.pale-overall":
 		return false
 	}
 	return true

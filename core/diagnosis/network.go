@@ -17,7 +17,12 @@ type network struct {
 }
 
 func newNetwork(prior, background []float64, linkOf func(cause, sign int) float64) *network {
-	n := &network{prior: prior, background: background, miss: make([][]float64, len(prior)), linked: make([][]int, len(background))}
+	n := &network{
+		prior:      prior,
+		background: background,
+		miss:       make([][]float64, len(prior)),
+		linked:     make([][]int, len(background)),
+	}
 	for c := range prior {
 		n.miss[c] = make([]float64, len(background))
 		for s := range background {

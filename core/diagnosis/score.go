@@ -135,7 +135,16 @@ func (s Score) Print(w io.Writer) error {
 			continue
 		}
 		n := float64(b.Stated)
-		fmt.Fprintf(table, "%d-%d %%\t%d\t%.1f %%\t%d\t%.1f %%\t\n", 10*i, 10*i+10, b.Stated, 100*b.Sum/n, b.True, 100*float64(b.True)/n)
+		fmt.Fprintf(
+			table,
+			"%d-%d %%\t%d\t%.1f %%\t%d\t%.1f %%\t\n",
+			10*i,
+			10*i+10,
+			b.Stated,
+			100*b.Sum/n,
+			b.True,
+			100*float64(b.True)/n,
+		)
 	}
 	if err := table.Flush(); err != nil {
 		return err

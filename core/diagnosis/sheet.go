@@ -55,7 +55,15 @@ func SheetOf(id string) (Sheet, bool) {
 	if !ok {
 		return Sheet{}, false
 	}
-	s := Sheet{Cause: c, Signs: []Shown{}, Helps: []Done{}, Harms: []Done{}, LookAlikes: lookAlikes(causeIndex[id]), More: []string{}, Less: []string{}}
+	s := Sheet{
+		Cause:      c,
+		Signs:      []Shown{},
+		Helps:      []Done{},
+		Harms:      []Done{},
+		LookAlikes: lookAlikes(causeIndex[id]),
+		More:       []string{},
+		Less:       []string{},
+	}
 	for _, l := range links[id] {
 		s.Signs = append(s.Signs, Shown{l.sign, l.frequency, frequencyWord(l.frequency)})
 	}

@@ -108,7 +108,14 @@ func TestEveryCauseIsFoundByItsOwnUsualSigns(t *testing.T) {
 			k, err := Examine(Examination{Habit: h.ID, Present: usual})
 			if assert.NoError(t, err) {
 				first := k.Causes()
-				assert.Contains(t, []string{first[0].ID, first[1].ID, first[2].ID}, c.ID, "on %s with %v", h.ID, usual)
+				assert.Contains(
+					t,
+					[]string{first[0].ID, first[1].ID, first[2].ID},
+					c.ID,
+					"on %s with %v",
+					h.ID,
+					usual,
+				)
 			}
 			break
 		}

@@ -27,7 +27,12 @@ func TestPPMFromTheLabel(t *testing.T) {
 	require.NoError(t, err)
 	assert.InDelta(t, 0.749, w.N, 5e-4)
 
-	w, err = feed.Water([]feed.Dose{{Label: calciumNitrate, PerLitre: 0.5}, {Label: feed.Label{Name: "20-20-20", N: 20, P2O5: 20, K2O: 20}, PerLitre: 0.5}})
+	w, err = feed.Water(
+		[]feed.Dose{
+			{Label: calciumNitrate, PerLitre: 0.5},
+			{Label: feed.Label{Name: "20-20-20", N: 20, P2O5: 20, K2O: 20}, PerLitre: 0.5},
+		},
+	)
 	require.NoError(t, err)
 	assert.InDelta(t, 77.5+100, w.N, 1e-9, "salts add up")
 	assert.InDelta(t, 43.64, w.P, 0.01)

@@ -87,7 +87,13 @@ func TestTheGuardKnowsEveryDangerousPair(t *testing.T) {
 func TestMediaHoldWaterAndAir(t *testing.T) {
 	for _, g := range mix.Ingredients() {
 		assert.True(t, 0 < g.Water[0] && g.Water[0] < g.Water[1] && 0 < g.Air[0] && g.Air[0] < g.Air[1], g.ID)
-		assert.LessOrEqual(t, (g.Water[0]+g.Water[1]+g.Air[0]+g.Air[1])/2, 1.0, "%s holds no more than its volume", g.ID)
+		assert.LessOrEqual(
+			t,
+			(g.Water[0]+g.Water[1]+g.Air[0]+g.Air[1])/2,
+			1.0,
+			"%s holds no more than its volume",
+			g.ID,
+		)
 	}
 	soil, err := mix.Holds([]string{"potting soil"}, []float64{1})
 	require.NoError(t, err)

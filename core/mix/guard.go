@@ -11,10 +11,22 @@ type Chemical struct {
 
 // chemicals by id, in the order in which they are offered.
 var chemicals = []Chemical{
-	{"water", "water"}, {"mild-soap", "mild soap, without ammonia"}, {"insecticidal-soap", "insecticidal soap"}, {"oil", "horticultural or neem oil"},
-	{"alcohol", "rubbing alcohol"}, {"peroxide", "hydrogen peroxide"}, {"bleach", "bleach"}, {"ammonia", "ammonia, or a cleaner with it"},
-	{"vinegar", "vinegar or another acid"}, {"descaler", "descaler"}, {"sulphur", "sulphur"}, {"copper", "copper"}, {"feed", "feed"},
-	{"calcium-feed", "calcium nitrate or another calcium feed"}, {"phosphate-feed", "phosphate or sulphate feed"}, {"baking-soda", "baking soda"}, {"pesticide", "any labelled pesticide"},
+	{
+		"water",
+		"water",
+	}, {"mild-soap", "mild soap, without ammonia"}, {"insecticidal-soap", "insecticidal soap"}, {"oil", "horticultural or neem oil"},
+	{
+		"alcohol",
+		"rubbing alcohol",
+	}, {"peroxide", "hydrogen peroxide"}, {"bleach", "bleach"}, {"ammonia", "ammonia, or a cleaner with it"},
+	{
+		"vinegar",
+		"vinegar or another acid",
+	}, {"descaler", "descaler"}, {"sulphur", "sulphur"}, {"copper", "copper"}, {"feed", "feed"},
+	{
+		"calcium-feed",
+		"calcium nitrate or another calcium feed",
+	}, {"phosphate-feed", "phosphate or sulphate feed"}, {"baking-soda", "baking soda"}, {"pesticide", "any labelled pesticide"},
 }
 
 // Clash is two things that must not be mixed.

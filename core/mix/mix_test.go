@@ -10,9 +10,21 @@ import (
 )
 
 func TestFrustumVolume(t *testing.T) {
-	assert.InDelta(t, 1.876, mix.FrustumLitres(15.2, 10.8, 14), 0.001, "geometry: frustum of a cone, a nominal 6 in pot")
+	assert.InDelta(
+		t,
+		1.876,
+		mix.FrustumLitres(15.2, 10.8, 14),
+		0.001,
+		"geometry: frustum of a cone, a nominal 6 in pot",
+	)
 	assert.InDelta(t, 0.785, mix.FrustumLitres(10, 10, 10), 0.001, "a cylinder is the frustum that does not taper")
-	assert.InDelta(t, mix.FrustumLitres(15.2, 10.8, 14), mix.PotLitres(15.2), 0.02, "the usual shape fits the nominal pot")
+	assert.InDelta(
+		t,
+		mix.FrustumLitres(15.2, 10.8, 14),
+		mix.PotLitres(15.2),
+		0.02,
+		"the usual shape fits the nominal pot",
+	)
 }
 
 func TestPotForARescueFitsTheLiveRoots(t *testing.T) {
@@ -33,6 +45,11 @@ func TestDilution(t *testing.T) {
 }
 
 func TestPartsAddUp(t *testing.T) {
-	assert.Equal(t, []float64{800, 200}, mix.Parts(1000, 4, 1), "leaf wash of 4 water : 1 mild soap, 1 l: common practice")
+	assert.Equal(
+		t,
+		[]float64{800, 200},
+		mix.Parts(1000, 4, 1),
+		"leaf wash of 4 water : 1 mild soap, 1 l: common practice",
+	)
 	assert.Equal(t, []float64{1, 1, 3}, mix.Parts(5, 1, 1, 3), "light begonia mix, 5 l: common practice")
 }

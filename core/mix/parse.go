@@ -24,12 +24,24 @@ type unit struct {
 // 811): a US gallon is 3785.411784 ml, a tablespoon 1/256 of it, an avoirdupois
 // ounce 28.349523125 g.
 var units = map[string]unit{
-	"ml": {"ml", 1}, "millilitre": {"ml", 1}, "milliliter": {"ml", 1}, "cc": {"ml", 1}, "cl": {"ml", 10}, "dl": {"ml", 100},
+	"ml": {
+		"ml",
+		1,
+	}, "millilitre": {"ml", 1}, "milliliter": {"ml", 1}, "cc": {"ml", 1}, "cl": {"ml", 10}, "dl": {"ml", 100},
 	"l": {"ml", 1000}, "litre": {"ml", 1000}, "liter": {"ml", 1000},
-	"tsp": {"ml", Teaspoon}, "teaspoon": {"ml", Teaspoon}, "tbsp": {"ml", Tablespoon}, "tablespoon": {"ml", Tablespoon},
-	"cup": {"ml", 16 * Tablespoon}, "fl oz": {"ml", 2 * Tablespoon}, "floz": {"ml", 2 * Tablespoon}, "pint": {"ml", 32 * Tablespoon}, "pt": {"ml", 32 * Tablespoon},
+	"tsp": {
+		"ml",
+		Teaspoon,
+	}, "teaspoon": {"ml", Teaspoon}, "tbsp": {"ml", Tablespoon}, "tablespoon": {"ml", Tablespoon},
+	"cup": {
+		"ml",
+		16 * Tablespoon,
+	}, "fl oz": {"ml", 2 * Tablespoon}, "floz": {"ml", 2 * Tablespoon}, "pint": {"ml", 32 * Tablespoon}, "pt": {"ml", 32 * Tablespoon},
 	"quart": {"ml", 64 * Tablespoon}, "qt": {"ml", 64 * Tablespoon}, "gal": {"ml", Gallon}, "gallon": {"ml", Gallon},
-	"mg": {"g", 0.001}, "g": {"g", 1}, "gram": {"g", 1}, "gramme": {"g", 1}, "kg": {"g", 1000}, "oz": {"g", 28.349523125}, "ounce": {"g", 28.349523125}, "lb": {"g", 453.59237}, "pound": {"g", 453.59237},
+	"mg": {
+		"g",
+		0.001,
+	}, "g": {"g", 1}, "gram": {"g", 1}, "gramme": {"g", 1}, "kg": {"g", 1000}, "oz": {"g", 28.349523125}, "ounce": {"g", 28.349523125}, "lb": {"g", 453.59237}, "pound": {"g", 453.59237},
 }
 
 // US kitchen measures in ml, exact by definition (NIST SP 811).
@@ -39,7 +51,18 @@ const (
 	Teaspoon   = Tablespoon / 3
 )
 
-var vulgar = map[rune]float64{'½': 1.0 / 2, '⅓': 1.0 / 3, '⅔': 2.0 / 3, '¼': 1.0 / 4, '¾': 3.0 / 4, '⅕': 1.0 / 5, '⅛': 1.0 / 8, '⅜': 3.0 / 8, '⅝': 5.0 / 8, '⅞': 7.0 / 8}
+var vulgar = map[rune]float64{
+	'½': 1.0 / 2,
+	'⅓': 1.0 / 3,
+	'⅔': 2.0 / 3,
+	'¼': 1.0 / 4,
+	'¾': 3.0 / 4,
+	'⅕': 1.0 / 5,
+	'⅛': 1.0 / 8,
+	'⅜': 3.0 / 8,
+	'⅝': 5.0 / 8,
+	'⅞': 7.0 / 8,
+}
 
 // ErrAmount means that words are no amount; the error that wraps it says why.
 var ErrAmount = errors.New("write a number and a unit, such as 250 ml, 1 1/2 tsp, ½ cup or 2 l")
@@ -62,7 +85,12 @@ func ParseAmount(text string) (Quantity, error) {
 	if at < 0 {
 		return refuse("%q has no unit", text)
 	}
-	number, name := strings.TrimSpace(words[:at]), strings.Join(strings.Fields(strings.TrimSuffix(words[at:], ".")), " ")
+	number, name := strings.TrimSpace(
+		words[:at],
+	), strings.Join(
+		strings.Fields(strings.TrimSuffix(words[at:], ".")),
+		" ",
+	)
 	u, ok := units[name]
 	if !ok {
 		u, ok = units[strings.TrimSuffix(name, "s")]

@@ -54,8 +54,11 @@ func rootsTake(share float64, h plant.Habit) float64 {
 // own closed cases (beta-binomial).
 func OddsOf(l Living) Chance {
 	start := Lives(l.Causes)
-	w := working.Working{Formula: "shares that live with each cause × what roots and reserves take = p; Beta(8p + saved, 8(1 − p) + lost): its mean and 95 % interval",
-		Source: working.CommonPractice + ", updated by one's own closed cases", Sure: "rough: as growers tell it, until own cases outweigh it"}
+	w := working.Working{
+		Formula: "shares that live with each cause × what roots and reserves take = p; Beta(8p + saved, 8(1 − p) + lost): its mean and 95 % interval",
+		Source:  working.CommonPractice + ", updated by one's own closed cases",
+		Sure:    "rough: as growers tell it, until own cases outweigh it",
+	}
 	for _, id := range l.Causes {
 		c, _ := diagnosis.CauseByID(id)
 		w.Inputs = append(w.Inputs, working.Input{Name: "live with " + c.Label, Value: outlooks[id].lives})
@@ -63,17 +66,31 @@ func OddsOf(l Living) Chance {
 	if l.LiveShare != nil {
 		take := rootsTake(*l.LiveShare, l.Habit)
 		start *= take
-		w.Inputs = append(w.Inputs, working.Input{Name: "share of live roots", Value: math.Round(*l.LiveShare*100) / 100}, working.Input{Name: "which takes, ×", Value: take})
+		w.Inputs = append(
+			w.Inputs,
+			working.Input{Name: "share of live roots", Value: math.Round(*l.LiveShare*100) / 100},
+			working.Input{Name: "which takes, ×", Value: take},
+		)
 	}
 	if take, ok := reservesTake[l.Reserves]; ok {
 		start *= take
 		w.Inputs = append(w.Inputs, working.Input{Name: "reserves " + l.Reserves + ", ×", Value: take})
 	}
 	start = min(max(start, 0.01), 0.99)
-	w.Inputs = append(w.Inputs, working.Input{Name: "own cases saved", Value: float64(l.Saved)}, working.Input{Name: "own cases lost", Value: float64(l.Lost)})
+	w.Inputs = append(
+		w.Inputs,
+		working.Input{Name: "own cases saved", Value: float64(l.Saved)},
+		working.Input{Name: "own cases lost", Value: float64(l.Lost)},
+	)
 	b := distuv.Beta{Alpha: priorCases*start + float64(l.Saved), Beta: priorCases*(1-start) + float64(l.Lost)}
 	if l.Saved+l.Lost >= int(priorCases) {
 		w.Sure = "fair: own cases weigh more than what is told"
 	}
-	return Chance{Lives: b.Mean(), Least: b.Quantile(0.025), Most: b.Quantile(0.975), Own: l.Saved + l.Lost, Working: w}
+	return Chance{
+		Lives:   b.Mean(),
+		Least:   b.Quantile(0.025),
+		Most:    b.Quantile(0.975),
+		Own:     l.Saved + l.Lost,
+		Working: w,
+	}
 }

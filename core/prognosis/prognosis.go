@@ -24,7 +24,12 @@ type Outlook struct {
 
 // Shares by which signs of spent reserves lower the chance to live (common
 // practice).
-var spent = map[string]float64{"root.few-live": 0.80, "stem.shrivelled-newest": 0.85, "stem.collapsed": 0.6, "leaf.wrinkled": 0.93}
+var spent = map[string]float64{
+	"root.few-live":          0.80,
+	"stem.shrivelled-newest": 0.85,
+	"stem.collapsed":         0.6,
+	"leaf.wrinkled":          0.93,
+}
 
 // spread is how far the truth may lie from the computed chance: the table is no
 // better than that.
@@ -44,7 +49,11 @@ func Lives(causes []string) float64 {
 
 // Odds gives Lives with its working.
 func Odds(causes []string) working.Amount {
-	w := working.Working{Formula: "the shares that live with each cause, treated, multiplied", Source: working.CommonPractice, Sure: "rough: as growers tell it, not counted"}
+	w := working.Working{
+		Formula: "the shares that live with each cause, treated, multiplied",
+		Source:  working.CommonPractice,
+		Sure:    "rough: as growers tell it, not counted",
+	}
 	for _, id := range causes {
 		cause, _ := diagnosis.CauseByID(id)
 		w.Inputs = append(w.Inputs, working.Input{Name: "live with " + cause.Label, Value: outlooks[id].lives})
@@ -150,16 +159,31 @@ func Appraise(o Offer) (Appraisal, error) {
 	if o.Sound != nil {
 		material := outlook.Fillings * o.Filling
 		fair := max(0, *o.Sound*outlook.Lives-material)
-		a.Fair = &working.Amount{What: "worth as it stands", Value: math.Round(fair*2) / 2, Unit: "money", Working: working.Working{
-			Inputs: []working.Input{{Name: "a sound one costs", Value: *o.Sound}, {Name: "chance to save it", Value: outlook.Lives},
-				{Name: "pots with fresh mix", Value: outlook.Fillings}, {Name: "one costs", Value: o.Filling}},
-			Formula: "price of a sound one × chance to save it − material; your hours are not counted", Source: working.CommonPractice, Sure: "as rough as the chance"}}
+		a.Fair = &working.Amount{
+			What:  "worth as it stands",
+			Value: math.Round(fair*2) / 2,
+			Unit:  "money",
+			Working: working.Working{
+				Inputs: []working.Input{
+					{Name: "a sound one costs", Value: *o.Sound},
+					{Name: "chance to save it", Value: outlook.Lives},
+					{Name: "pots with fresh mix", Value: outlook.Fillings},
+					{Name: "one costs", Value: o.Filling},
+				},
+				Formula: "price of a sound one × chance to save it − material; your hours are not counted", Source: working.CommonPractice, Sure: "as rough as the chance"},
+		}
 		if o.Asked != nil {
 			off := max(0, *o.Asked-a.Fair.Value)
 			a.Off = &off
 			if off > 0 {
 				a.Advice = Bargain
-				a.Reasons = append(a.Reasons, fmt.Sprintf("It costs more than a plant is worth that lives in %.0f of 10 cases.", outlook.Lives*10))
+				a.Reasons = append(
+					a.Reasons,
+					fmt.Sprintf(
+						"It costs more than a plant is worth that lives in %.0f of 10 cases.",
+						outlook.Lives*10,
+					),
+				)
 			}
 			if a.Fair.Value == 0 {
 				a.Advice = Leave
@@ -169,22 +193,34 @@ func Appraise(o Offer) (Appraisal, error) {
 	}
 	if outlook.Lives < poorOdds {
 		a.Advice = Leave
-		a.Reasons = append(a.Reasons, fmt.Sprintf("It lives in about %.0f of 10 cases, whatever is done.", outlook.Lives*10))
+		a.Reasons = append(
+			a.Reasons,
+			fmt.Sprintf("It lives in about %.0f of 10 cases, whatever is done.", outlook.Lives*10),
+		)
 	}
 	for _, id := range []string{"virus", "fusarium"} {
 		if p := c.Chance(id); p > incurable {
 			cause, _ := diagnosis.CauseByID(id)
 			a.Advice = Leave
-			a.Reasons = append(a.Reasons, fmt.Sprintf("%s cannot be cured and would endanger the others.", cause.Label))
+			a.Reasons = append(
+				a.Reasons,
+				fmt.Sprintf("%s cannot be cured and would endanger the others.", cause.Label),
+			)
 		}
 	}
 	for _, cc := range a.Causes {
 		if cause, _ := diagnosis.CauseByID(cc.ID); cause.Spreads && cc.Chance > carried && !cause.Harmless {
-			a.Reasons = append(a.Reasons, fmt.Sprintf("%s: only with a corner, a tray and tools of its own ready at home.", cause.Label))
+			a.Reasons = append(
+				a.Reasons,
+				fmt.Sprintf("%s: only with a corner, a tray and tools of its own ready at home.", cause.Label),
+			)
 		}
 	}
 	if !a.Enough {
-		a.Reasons = append(a.Reasons, "What was seen is not enough to go on: look at the undersides, the joints and the drainage hole before you pay.")
+		a.Reasons = append(
+			a.Reasons,
+			"What was seen is not enough to go on: look at the undersides, the joints and the drainage hole before you pay.",
+		)
 	}
 	if len(a.Reasons) == 0 {
 		a.Reasons = append(a.Reasons, "Nothing found that a few weeks of care would not mend.")

@@ -38,8 +38,16 @@ func look(habit string, present, absent []string) diagnosis.Examination {
 func TestOffersAreWeighed(t *testing.T) {
 	healthy := look("monopodial-orchid", []string{"new.clean", "root.firm"},
 		[]string{"pest.cotton", "leaf.stippling", "root.smell", "stem.soft-brown", "leaf.wrinkled", "leaf.mosaic"})
-	rotten := look("monopodial-orchid", []string{"root.smell", "root.mushy", "root.few-live", "leaf.wrinkled", "leaf.drooping"}, []string{"leaf.mosaic", "pest.cotton"})
-	mosaic := look("sympodial-orchid", []string{"leaf.mosaic", "new.marked", "leaf.yellow-patches"}, []string{"root.smell"})
+	rotten := look(
+		"monopodial-orchid",
+		[]string{"root.smell", "root.mushy", "root.few-live", "leaf.wrinkled", "leaf.drooping"},
+		[]string{"leaf.mosaic", "pest.cotton"},
+	)
+	mosaic := look(
+		"sympodial-orchid",
+		[]string{"leaf.mosaic", "new.marked", "leaf.yellow-patches"},
+		[]string{"root.smell"},
+	)
 
 	a, err := Appraise(Offer{Examination: healthy, Asked: p(12), Sound: p(18), Filling: 4})
 	require.NoError(t, err)
@@ -81,7 +89,20 @@ func TestWorseSignsNeverRaiseTheChanceToLive(t *testing.T) {
 	require.NoError(t, err)
 	bad, err := Of(look("aroid-vine", []string{"leaf.drooping", "med.wet-long", "root.mushy", "root.few-live"}, nil))
 	require.NoError(t, err)
-	worst, err := Of(look("aroid-vine", []string{"leaf.drooping", "med.wet-long", "root.mushy", "root.few-live", "stem.soft-brown", "stem.collapsed"}, nil))
+	worst, err := Of(
+		look(
+			"aroid-vine",
+			[]string{
+				"leaf.drooping",
+				"med.wet-long",
+				"root.mushy",
+				"root.few-live",
+				"stem.soft-brown",
+				"stem.collapsed",
+			},
+			nil,
+		),
+	)
 	require.NoError(t, err)
 	assert.Greater(t, good.Lives, bad.Lives)
 	assert.Greater(t, bad.Lives, worst.Lives)

@@ -24,9 +24,17 @@ func DishLevel(longestRoot, potDepth float64) (working.Amount, bool) {
 	case reach < 4.0/5:
 		share, of = 1.0/5, "a fifth of the pot's height"
 	}
-	return working.Amount{What: "level of the dish", Value: math.Round(share * potDepth), Unit: "mm", Working: working.Working{
-		Inputs:  []working.Input{{Name: "longest root", Value: longestRoot, Unit: "mm"}, {Name: "pot's height", Value: potDepth, Unit: "mm"}},
-		Formula: of + ": a third until the longest root has come down two thirds, a fifth until four fifths, then none", Source: working.CommonPractice, Sure: "fair: roots do not hang straight"}}, true
+	return working.Amount{
+		What:  "level of the dish",
+		Value: math.Round(share * potDepth),
+		Unit:  "mm",
+		Working: working.Working{
+			Inputs: []working.Input{
+				{Name: "longest root", Value: longestRoot, Unit: "mm"},
+				{Name: "pot's height", Value: potDepth, Unit: "mm"},
+			},
+			Formula: of + ": a third until the longest root has come down two thirds, a fifth until four fifths, then none", Source: working.CommonPractice, Sure: "fair: roots do not hang straight"},
+	}, true
 }
 
 // WeaningStep is one step of opening a cover.
@@ -97,7 +105,18 @@ func DryingOf(watered []day.Day) (DryDown, bool) {
 	early := gaps[max(0, cut-2*dryGaps):cut]
 	d := DryDown{Before: medianOf(early), Now: medianOf(gaps[cut:])}
 	d.Faster = d.Now <= fasterBy*d.Before
-	d.Working = working.Working{Inputs: []working.Input{{Name: "median gap before", Value: d.Before, Unit: "days"}, {Name: "median gap of late", Value: d.Now, Unit: "days"}, {Name: "gaps", Value: float64(len(gaps))}},
-		Formula: fmt.Sprintf("gaps of late ≤ %g × the gaps before: it dries faster", fasterBy), Source: working.CommonPractice, Sure: "a hint: warmth and light shorten gaps too"}
+	d.Working = working.Working{
+		Inputs: []working.Input{
+			{Name: "median gap before", Value: d.Before, Unit: "days"},
+			{Name: "median gap of late", Value: d.Now, Unit: "days"},
+			{Name: "gaps", Value: float64(len(gaps))},
+		},
+		Formula: fmt.Sprintf(
+			"gaps of late ≤ %g × the gaps before: it dries faster",
+			fasterBy,
+		),
+		Source: working.CommonPractice,
+		Sure:   "a hint: warmth and light shorten gaps too",
+	}
 	return d, true
 }

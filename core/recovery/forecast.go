@@ -203,10 +203,22 @@ func (s Stage) Expect(h History, season climate.Season, began, today day.Day) Op
 	slows := max(1, seasonSlows[season])
 	longest := s.UsualWeeks[1] * 7 * slows
 	shortest := max(s.UsualWeeks[0]*7, leastShare*s.UsualWeeks[1]*7) * slows
-	usual := distuv.LogNormal{Mu: (math.Log(shortest) + math.Log(longest)) / 2, Sigma: (math.Log(longest) - math.Log(shortest)) / (2 * z80)}
+	usual := distuv.LogNormal{
+		Mu:    (math.Log(shortest) + math.Log(longest)) / 2,
+		Sigma: (math.Log(longest) - math.Log(shortest)) / (2 * z80),
+	}
 	elapsed := float64(today - began)
-	w := Opening{Late: elapsed > longest, Working: working.Working{Source: working.CommonPractice + " for what is usual; Theil 1950 and Sen 1968 for its own pace",
-		Inputs: []working.Input{{Name: "shortest usual", Value: s.UsualWeeks[0], Unit: "weeks"}, {Name: "longest usual", Value: s.UsualWeeks[1], Unit: "weeks"}, {Name: "days in this stage", Value: elapsed}}}}
+	w := Opening{
+		Late: elapsed > longest,
+		Working: working.Working{
+			Source: working.CommonPractice + " for what is usual; Theil 1950 and Sen 1968 for its own pace",
+			Inputs: []working.Input{
+				{Name: "shortest usual", Value: s.UsualWeeks[0], Unit: "weeks"},
+				{Name: "longest usual", Value: s.UsualWeeks[1], Unit: "weeks"},
+				{Name: "days in this stage", Value: elapsed},
+			},
+		},
+	}
 	if slows > 1 {
 		w.Working.Inputs = append(w.Working.Inputs, working.Input{Name: "longer in little light, ×", Value: slows})
 	}
@@ -239,16 +251,38 @@ func (s Stage) Expect(h History, season climate.Season, began, today day.Day) Op
 	}
 	left := remaining(usual, elapsed, paces)
 	from, to := left.quantile(0.1), left.quantile(0.9)
-	w.From, w.To = max(today+day.Day(math.Floor(from)), put), max(today+day.Day(math.Ceil(to)), put+day.Day(s.LookDays))
+	w.From, w.To = max(
+		today+day.Day(math.Floor(from)),
+		put,
+	), max(
+		today+day.Day(math.Ceil(to)),
+		put+day.Day(s.LookDays),
+	)
 	w.Working.Formula = "80 % of: usual time of the stage (log-normal through its shortest and longest), given that it has lasted this long"
 	w.Working.Sure = "wide: from plants like it, not from its own pace"
 	for _, p := range paces {
 		w.Own = true
 		m := measureByID[p.measure]
-		w.Working.Inputs = append(w.Working.Inputs,
-			working.Input{Name: m.Short + " now, by its line", Value: round1(p.now), Unit: unitOf(m)}, working.Input{Name: "wanted", Value: p.wanted, Unit: unitOf(m)},
-			working.Input{Name: fmt.Sprintf("a week, from %d readings", p.slope.N), Value: round2(p.slope.Value * 7), Unit: unitOf(m)},
-			working.Input{Name: "a week, at least", Value: round2(p.slope.Low * 7), Unit: unitOf(m)}, working.Input{Name: "a week, at most", Value: round2(p.slope.High * 7), Unit: unitOf(m)})
+		w.Working.Inputs = append(
+			w.Working.Inputs,
+			working.Input{
+				Name:  m.Short + " now, by its line",
+				Value: round1(p.now),
+				Unit:  unitOf(m),
+			},
+			working.Input{Name: "wanted", Value: p.wanted, Unit: unitOf(m)},
+			working.Input{
+				Name:  fmt.Sprintf("a week, from %d readings", p.slope.N),
+				Value: round2(p.slope.Value * 7),
+				Unit:  unitOf(m),
+			},
+			working.Input{
+				Name:  "a week, at least",
+				Value: round2(p.slope.Low * 7),
+				Unit:  unitOf(m),
+			},
+			working.Input{Name: "a week, at most", Value: round2(p.slope.High * 7), Unit: unitOf(m)},
+		)
 	}
 	if w.Own {
 		w.Working.Formula += ", × its own pace: (wanted − now) ÷ robust slope, log-normal with the slope's interval and how far a pace so far misses the pace to come"

@@ -24,7 +24,22 @@ func TestItsOwnPaceMovesTheWindow(t *testing.T) {
 	fast, slow := recovery.History{}, recovery.History{}
 	grow(fast, "longest-root", 7, 21, 3, 2, 1.1)
 	grow(slow, "longest-root", 7, 21, 3, 2, 0.2)
-	quick, long, usual := s.Expect(fast, climate.Summer, began, at), s.Expect(slow, climate.Summer, began, at), s.Expect(recovery.History{}, climate.Summer, began, at)
+	quick, long, usual := s.Expect(
+		fast,
+		climate.Summer,
+		began,
+		at,
+	), s.Expect(
+		slow,
+		climate.Summer,
+		began,
+		at,
+	), s.Expect(
+		recovery.History{},
+		climate.Summer,
+		began,
+		at,
+	)
 	require.True(t, quick.Own && long.Own && !usual.Own)
 	assert.Less(t, quick.To, usual.To, "a root that has 17 of 20 mm after two weeks is soon there")
 	assert.Greater(t, long.From, quick.To)
@@ -75,11 +90,21 @@ func TestDaysThatAreMissingAreCounted(t *testing.T) {
 	assert.Equal(t, began+7, w.From, "seven quiet days from the first look")
 	assert.True(t, w.Own)
 	h.Add("wilt", recovery.Reading{On: began + 4, Value: 1})
-	assert.Equal(t, began+12, s.Expect(h, climate.Summer, began, began+4).From, "a wilt begins them anew on the next day")
+	assert.Equal(
+		t,
+		began+12,
+		s.Expect(h, climate.Summer, began, began+4).From,
+		"a wilt begins them anew on the next day",
+	)
 
 	wean := stage(t, "foliage-rerooting", "wean")
 	g := readings(map[int]map[string]float64{2: {"out-of-chamber": 1}, 20: {"new-leaves": 1}, 30: {"new-leaves": 1}})
-	assert.GreaterOrEqual(t, wean.Expect(g, climate.Summer, began, began+5).From, began+16, "two weeks out of the chamber cannot be hurried")
+	assert.GreaterOrEqual(
+		t,
+		wean.Expect(g, climate.Summer, began, began+5).From,
+		began+16,
+		"two weeks out of the chamber cannot be hurried",
+	)
 }
 
 func TestOutOfTheChamberMustBeHeld(t *testing.T) {
@@ -166,7 +191,19 @@ func TestConditionIsMadeOfItsParts(t *testing.T) {
 	b := recovery.Basis{Habit: fern, Leaves: 10}
 	_, ok := recovery.WellbeingOn(recovery.History{}, b, began)
 	assert.False(t, ok, "nothing read, nothing told")
-	h := readings(map[int]map[string]float64{0: {"wilt": 0, "new-leaves": 2, "leaves-lost": 0, "live-tips": 6, "plump": 5, "live-pests": 0, "longest-root": 100}})
+	h := readings(
+		map[int]map[string]float64{
+			0: {
+				"wilt":         0,
+				"new-leaves":   2,
+				"leaves-lost":  0,
+				"live-tips":    6,
+				"plump":        5,
+				"live-pests":   0,
+				"longest-root": 100,
+			},
+		},
+	)
 	full, ok := recovery.WellbeingOn(h, b, began)
 	require.True(t, ok)
 	assert.Equal(t, 100.0, full.Value)

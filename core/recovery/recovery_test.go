@@ -66,10 +66,19 @@ func readings(on map[int]map[string]float64) recovery.History {
 func TestSevenQuietDaysNeedLooksAtBothEnds(t *testing.T) {
 	s := stage(t, "foliage-rerooting", "stabilise")
 	quiet := map[string]float64{"wilt": 0, "yellow": 0, "smell": 0}
-	assert.False(t, s.JudgeGate(readings(map[int]map[string]float64{0: quiet}), began, began+30).Open, "one look and a month of nobody looking proves nothing")
+	assert.False(
+		t,
+		s.JudgeGate(readings(map[int]map[string]float64{0: quiet}), began, began+30).Open,
+		"one look and a month of nobody looking proves nothing",
+	)
 	assert.False(t, s.JudgeGate(readings(map[int]map[string]float64{0: quiet, 6: quiet}), began, began+6).Open)
-	assert.True(t, s.JudgeGate(readings(map[int]map[string]float64{0: quiet, 4: quiet, 7: quiet}), began, began+7).Open)
-	relapse := readings(map[int]map[string]float64{0: quiet, 5: {"wilt": 1, "yellow": 0, "smell": 0}, 8: quiet, 10: quiet})
+	assert.True(
+		t,
+		s.JudgeGate(readings(map[int]map[string]float64{0: quiet, 4: quiet, 7: quiet}), began, began+7).Open,
+	)
+	relapse := readings(
+		map[int]map[string]float64{0: quiet, 5: {"wilt": 1, "yellow": 0, "smell": 0}, 8: quiet, 10: quiet},
+	)
 	g := s.JudgeGate(relapse, began, began+10)
 	assert.False(t, g.Open, "the count starts again after a wilt")
 	assert.Contains(t, g.Conditions[0].Found, "2 of 7 days")
@@ -79,10 +88,27 @@ func TestSevenQuietDaysNeedLooksAtBothEnds(t *testing.T) {
 
 func TestReRootGateTakesRootsOrANewGrowthPoint(t *testing.T) {
 	s := stage(t, "foliage-rerooting", "re-root")
-	assert.False(t, s.JudgeGate(readings(map[int]map[string]float64{3: {"rocks": 0, "roots-3cm": 2}}), began, began+3).Open)
-	assert.True(t, s.JudgeGate(readings(map[int]map[string]float64{3: {"rocks": 0, "roots-3cm": 3}}), began, began+3).Open)
-	assert.True(t, s.JudgeGate(readings(map[int]map[string]float64{3: {"rocks": 0, "roots-3cm": 0, "new-growth": 1}}), began, began+3).Open)
-	assert.False(t, s.JudgeGate(readings(map[int]map[string]float64{3: {"rocks": 1, "roots-3cm": 5}}), began, began+3).Open, "it still rocks")
+	assert.False(
+		t,
+		s.JudgeGate(readings(map[int]map[string]float64{3: {"rocks": 0, "roots-3cm": 2}}), began, began+3).Open,
+	)
+	assert.True(
+		t,
+		s.JudgeGate(readings(map[int]map[string]float64{3: {"rocks": 0, "roots-3cm": 3}}), began, began+3).Open,
+	)
+	assert.True(
+		t,
+		s.JudgeGate(
+			readings(map[int]map[string]float64{3: {"rocks": 0, "roots-3cm": 0, "new-growth": 1}}),
+			began,
+			began+3,
+		).Open,
+	)
+	assert.False(
+		t,
+		s.JudgeGate(readings(map[int]map[string]float64{3: {"rocks": 1, "roots-3cm": 5}}), began, began+3).Open,
+		"it still rocks",
+	)
 	before := readings(map[int]map[string]float64{-2: {"rocks": 0, "new-growth": 1}})
 	assert.False(t, s.JudgeGate(before, began, began+3).Open, "answers from before the stage do not open it")
 }
@@ -104,7 +130,11 @@ func TestWeaningCountsLeavesSinceTheStageBegan(t *testing.T) {
 func TestCleanLooksMustLieApart(t *testing.T) {
 	s := stage(t, "pest-clearance", "knock-down")
 	none, some := map[string]float64{"live-pests": 0}, map[string]float64{"live-pests": 1}
-	assert.False(t, s.JudgeGate(readings(map[int]map[string]float64{1: none, 2: none, 3: none}), began, began+3).Open, "three looks in three days are one look")
+	assert.False(
+		t,
+		s.JudgeGate(readings(map[int]map[string]float64{1: none, 2: none, 3: none}), began, began+3).Open,
+		"three looks in three days are one look",
+	)
 	assert.True(t, s.JudgeGate(readings(map[int]map[string]float64{1: none, 6: none}), began, began+6).Open)
 	assert.False(t, s.JudgeGate(readings(map[int]map[string]float64{1: none, 6: none, 8: some}), began, began+8).Open)
 }
@@ -121,7 +151,12 @@ func TestSetbackSaysWhereToGoBackTo(t *testing.T) {
 	assert.Equal(t, "re-root", back.BackTo, "a wilt one stage")
 	_, found = tr.FindSetback(2, readings(map[int]map[string]float64{-5: {"rot": 1}}), began, began+3)
 	assert.False(t, found, "what was before the stage has been answered for")
-	back, found = tr.FindSetback(1, readings(map[int]map[string]float64{1: {"live-tips": 6}, 9: {"live-tips": 3}}), began, began+9)
+	back, found = tr.FindSetback(
+		1,
+		readings(map[int]map[string]float64{1: {"live-tips": 6}, 9: {"live-tips": 3}}),
+		began,
+		began+9,
+	)
 	require.True(t, found)
 	assert.Contains(t, back.Why, "live tips fell from 6 to 3")
 }
@@ -139,7 +174,9 @@ func TestStallByHabitAndSeason(t *testing.T) {
 	assert.False(t, stalled, "an orchid may stand for twelve")
 	_, stalled = recovery.FindStall(orchid, climate.Winter, still, began, began+30*7)
 	assert.False(t, stalled, "and rests in winter")
-	growing := readings(map[int]map[string]float64{10: {"longest-root": 8}, 40: {"longest-root": 15}, 50: {"longest-root": 15}})
+	growing := readings(
+		map[int]map[string]float64{10: {"longest-root": 8}, 40: {"longest-root": 15}, 50: {"longest-root": 15}},
+	)
 	s, stalled = recovery.FindStall(vine, climate.Spring, growing, began, began+90)
 	require.True(t, stalled)
 	assert.Equal(t, began+40, s.Since, "the last rise, not the last reading")

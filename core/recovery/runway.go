@@ -14,7 +14,9 @@ type Runway struct {
 }
 
 // ErrRunway means that no runway can be told from what was given.
-var ErrRunway = errors.New("give two weighings at least three days apart, the later one lighter, or say how its reserves look")
+var ErrRunway = errors.New(
+	"give two weighings at least three days apart, the later one lighter, or say how its reserves look",
+)
 
 // A plant on reserves gives up at about 55 % of its starting fresh weight (common
 // practice); "about" is taken as five points either way.
@@ -59,5 +61,9 @@ func RunwayByWeight(readings []Reading) (Runway, error) {
 		}
 	}
 	left := func(share, loss float64) float64 { return max(0, math.Log(last.Value/(share*first.Value))/loss) }
-	return Runway{Days: [2]float64{math.Floor(left(earliestShare, fast)), math.Ceil(left(latestShare, slow))}, Weighed: true, Loss: 1 - math.Exp(-rate)}, nil
+	return Runway{
+		Days:    [2]float64{math.Floor(left(earliestShare, fast)), math.Ceil(left(latestShare, slow))},
+		Weighed: true,
+		Loss:    1 - math.Exp(-rate),
+	}, nil
 }

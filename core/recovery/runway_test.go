@@ -26,7 +26,9 @@ func TestRunwayFollowsTheWeight(t *testing.T) {
 		assert.ErrorIs(t, err, recovery.ErrRunway)
 	}
 	for grams, most := range map[float64]float64{58: 14, 52: 3, 50: 0, 40: 0} {
-		late, err := recovery.RunwayByWeight([]recovery.Reading{{On: began, Value: 100}, {On: began + 40, Value: grams}})
+		late, err := recovery.RunwayByWeight(
+			[]recovery.Reading{{On: began, Value: 100}, {On: began + 40, Value: grams}},
+		)
 		require.NoError(t, err)
 		assert.Zero(t, late.Days[0], "%v g of 100: it may be at its end", grams)
 		assert.Equal(t, most, late.Days[1], "%v g of 100", grams)

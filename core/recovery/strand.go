@@ -188,9 +188,18 @@ func interval(began []day.Day) *working.Amount {
 	if len(gaps) > 1 {
 		sure = fmt.Sprintf("from %d gaps", len(gaps))
 	}
-	return &working.Amount{What: "days from leaf to leaf", Value: medianOf(gaps), Unit: "days", Working: working.Working{
-		Inputs:  []working.Input{{Name: "gaps", Value: float64(len(gaps))}, {Name: "shortest", Value: least, Unit: "days"}, {Name: "longest", Value: most, Unit: "days"}},
-		Formula: "median of the days between the beginnings of leaves that grew here", Source: "its own record", Sure: sure}}
+	return &working.Amount{
+		What:  "days from leaf to leaf",
+		Value: medianOf(gaps),
+		Unit:  "days",
+		Working: working.Working{
+			Inputs: []working.Input{
+				{Name: "gaps", Value: float64(len(gaps))},
+				{Name: "shortest", Value: least, Unit: "days"},
+				{Name: "longest", Value: most, Unit: "days"},
+			},
+			Formula: "median of the days between the beginnings of leaves that grew here", Source: "its own record", Sure: sure},
+	}
 }
 
 // halfYearly gives the growths of half a year with the exact interval of a count
@@ -202,10 +211,17 @@ func halfYearly(recent, made int, since, today day.Day) *working.Amount {
 	}
 	low, high := CountInterval(recent)
 	scale := halfYear / days
-	return &working.Amount{What: "growths in half a year", Value: round1(float64(recent) * scale), Working: working.Working{
-		Inputs: []working.Input{{Name: "growths begun", Value: float64(recent)}, {Name: "in days", Value: days},
-			{Name: "at least, in half a year", Value: round1(low * scale)}, {Name: "at most", Value: round1(high * scale)}},
-		Formula: "growths begun in the last 182 days (or since it came, scaled up); 95 % interval of a count", Source: "its own record; Garwood 1936", Sure: "wide while few have grown"}}
+	return &working.Amount{
+		What:  "growths in half a year",
+		Value: round1(float64(recent) * scale),
+		Working: working.Working{
+			Inputs: []working.Input{{Name: "growths begun", Value: float64(recent)}, {Name: "in days", Value: days},
+				{
+					Name:  "at least, in half a year",
+					Value: round1(low * scale),
+				}, {Name: "at most", Value: round1(high * scale)}},
+			Formula: "growths begun in the last 182 days (or since it came, scaled up); 95 % interval of a count", Source: "its own record; Garwood 1936", Sure: "wide while few have grown"},
+	}
 }
 
 // CountInterval gives the exact 95 % interval of a Poisson count (Garwood 1936).

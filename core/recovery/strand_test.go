@@ -13,19 +13,43 @@ import (
 
 func leaf(id string, on int, mm float64, state recovery.GrowthState) recovery.Strand {
 	at := began + day.Day(on)
-	return recovery.Strand{ID: id, Sort: recovery.Leaf, Began: at, State: state, StateOn: at + 20, Sizes: []recovery.Reading{{On: at + 20, Value: mm}}}
+	return recovery.Strand{
+		ID:      id,
+		Sort:    recovery.Leaf,
+		Began:   at,
+		State:   state,
+		StateOn: at + 20,
+		Sizes:   []recovery.Reading{{On: at + 20, Value: mm}},
+	}
 }
 
 // A leaf a month after root rot: four months, three new leaves (common practice).
 func TestALeafAMonthIsComputed(t *testing.T) {
-	came := recovery.Strand{ID: "old", Sort: recovery.Leaf, CameWith: true, Began: began, State: recovery.Mature, Sizes: []recovery.Reading{{On: began, Value: 200}}}
-	strands := []recovery.Strand{came, leaf("a", 35, 150, recovery.Mature), leaf("b", 66, 165, recovery.Mature), leaf("c", 95, 178, recovery.Mature)}
+	came := recovery.Strand{
+		ID:       "old",
+		Sort:     recovery.Leaf,
+		CameWith: true,
+		Began:    began,
+		State:    recovery.Mature,
+		Sizes:    []recovery.Reading{{On: began, Value: 200}},
+	}
+	strands := []recovery.Strand{
+		came,
+		leaf("a", 35, 150, recovery.Mature),
+		leaf("b", 66, 165, recovery.Mature),
+		leaf("c", 95, 178, recovery.Mature),
+	}
 	g := recovery.Reckon(strands, began, began+122)
 	assert.Equal(t, 3, g.Made)
 	require.NotNil(t, g.Interval)
 	assert.InDelta(t, 30, g.Interval.Value, 1, "one leaf a month")
 	require.Len(t, g.Ratios, 3)
-	assert.Equal(t, []float64{75, 110, 108}, []float64{g.Ratios[0].Percent, g.Ratios[1].Percent, g.Ratios[2].Percent}, "each against the one before")
+	assert.Equal(
+		t,
+		[]float64{75, 110, 108},
+		[]float64{g.Ratios[0].Percent, g.Ratios[1].Percent, g.Ratios[2].Percent},
+		"each against the one before",
+	)
 	require.NotNil(t, g.Pace)
 	assert.InDelta(t, 3*182.0/122, g.Pace.Value, 0.06)
 }
@@ -53,9 +77,28 @@ func TestALeafIsCountedOnceHoweverItIsRecorded(t *testing.T) {
 
 func TestStrandsAnswerWhatGatesAsk(t *testing.T) {
 	h := recovery.History{}
-	bulb := recovery.Strand{ID: "b", Sort: recovery.Bulb, Began: began + 4, State: recovery.Mature, StateOn: began + 90}
-	first := recovery.Strand{ID: "r1", Sort: recovery.Root, Began: began, State: recovery.Lost, StateOn: began + 30, Sizes: []recovery.Reading{{On: began + 10, Value: 30}, {On: began + 20, Value: 42}}}
-	second := recovery.Strand{ID: "r2", Sort: recovery.Root, Began: began, State: recovery.Growing, Sizes: []recovery.Reading{{On: began + 12, Value: 12}, {On: began + 35, Value: 25}}}
+	bulb := recovery.Strand{
+		ID:      "b",
+		Sort:    recovery.Bulb,
+		Began:   began + 4,
+		State:   recovery.Mature,
+		StateOn: began + 90,
+	}
+	first := recovery.Strand{
+		ID:      "r1",
+		Sort:    recovery.Root,
+		Began:   began,
+		State:   recovery.Lost,
+		StateOn: began + 30,
+		Sizes:   []recovery.Reading{{On: began + 10, Value: 30}, {On: began + 20, Value: 42}},
+	}
+	second := recovery.Strand{
+		ID:    "r2",
+		Sort:  recovery.Root,
+		Began: began,
+		State: recovery.Growing,
+		Sizes: []recovery.Reading{{On: began + 12, Value: 12}, {On: began + 35, Value: 25}},
+	}
 	recovery.FeedReadings(h, []recovery.Strand{bulb, first, second})
 	last, ok := h.Last("growth-mature")
 	assert.True(t, ok && last.On == began+90)
@@ -65,7 +108,12 @@ func TestStrandsAnswerWhatGatesAsk(t *testing.T) {
 	for _, r := range h["longest-root"] {
 		values = append(values, r.Value)
 	}
-	assert.Equal(t, []float64{30, 30, 42, 12, 25}, values, "the longest that lives on each day; when it is lost the next one counts")
+	assert.Equal(
+		t,
+		[]float64{30, 30, 42, 12, 25},
+		values,
+		"the longest that lives on each day; when it is lost the next one counts",
+	)
 }
 
 func TestEverySortBelongsToSomeHabit(t *testing.T) {

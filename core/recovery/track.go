@@ -62,8 +62,16 @@ const Mended = "mended"
 
 // lightShares are the shares that the tables' words for light stand for (common
 // practice).
-var lightShares = map[string]float64{"a third of its full light": 0.33, "a third to a half of its full light": 0.4, "half of its full light": 0.5,
-	"half to two thirds of its full light": 0.6, "bright shade": 0.4, "bright shade, no sun": 0.4, "full": 1, "as its kind likes": 1}
+var lightShares = map[string]float64{
+	"a third of its full light":            0.33,
+	"a third to a half of its full light":  0.4,
+	"half of its full light":               0.5,
+	"half to two thirds of its full light": 0.6,
+	"bright shade":                         0.4,
+	"bright shade, no sun":                 0.4,
+	"full":                                 1,
+	"as its kind likes":                    1,
+}
 
 var trackByID = func() map[string]Track {
 	m := make(map[string]Track, len(tracks))
@@ -166,7 +174,11 @@ func (t Track) FindSetback(stage int, h History, began, today day.Day) (Setback,
 	if tips := h.until("live-tips", today); len(tips) >= 2 {
 		a, b := tips[len(tips)-2], tips[len(tips)-1]
 		if b.On >= began && a.Value >= 3 && b.Value <= a.Value*2/3 {
-			return Setback{b.On, fmt.Sprintf("live tips fell from %g to %g", a.Value, b.Value), t.Stages[stage-1].ID}, true
+			return Setback{
+				b.On,
+				fmt.Sprintf("live tips fell from %g to %g", a.Value, b.Value),
+				t.Stages[stage-1].ID,
+			}, true
 		}
 	}
 	return Setback{}, false
@@ -219,5 +231,10 @@ func FindStall(habit plant.Habit, season climate.Season, h History, began, today
 	if weeks <= habit.StallWeeks {
 		return Stall{}, false
 	}
-	return Stall{Since: last, Weeks: weeks, Limit: habit.StallWeeks, Why: "Look below: roots tell whether it works or fails."}, true
+	return Stall{
+		Since: last,
+		Weeks: weeks,
+		Limit: habit.StallWeeks,
+		Why:   "Look below: roots tell whether it works or fails.",
+	}, true
 }

@@ -48,7 +48,10 @@ func WellbeingOn(h History, b Basis, today day.Day) (Wellbeing, bool) {
 			s.Unknown = append(s.Unknown, name)
 			return
 		}
-		s.Parts = append(s.Parts, ScorePart{Name: name, Value: math.Round(min(100, max(0, value))), Weight: partWeights[name], Why: why})
+		s.Parts = append(
+			s.Parts,
+			ScorePart{Name: name, Value: math.Round(min(100, max(0, value))), Weight: partWeights[name], Why: why},
+		)
 		weight += partWeights[name]
 	}
 	value, why, known := rootsPart(h, b, today)
@@ -63,7 +66,12 @@ func WellbeingOn(h History, b Basis, today day.Day) (Wellbeing, bool) {
 		add("reserves", 0, "", false)
 	}
 	if r, ok := fresh(h, "live-pests", today); ok {
-		add("free of pests", 100*(1-r.Value), map[bool]string{true: "pests were found", false: "none were found"}[r.Value > 0], true)
+		add(
+			"free of pests",
+			100*(1-r.Value),
+			map[bool]string{true: "pests were found", false: "none were found"}[r.Value > 0],
+			true,
+		)
 	} else {
 		add("free of pests", 0, "", false)
 	}
@@ -73,7 +81,10 @@ func WellbeingOn(h History, b Basis, today day.Day) (Wellbeing, bool) {
 	for i := range s.Parts {
 		s.Value += s.Parts[i].Value * s.Parts[i].Weight / weight
 		s.Parts[i].Weight = round2(s.Parts[i].Weight / weight)
-		s.Working.Inputs = append(s.Working.Inputs, working.Input{Name: s.Parts[i].Name + ", × " + inWords("", s.Parts[i].Weight), Value: s.Parts[i].Value})
+		s.Working.Inputs = append(
+			s.Working.Inputs,
+			working.Input{Name: s.Parts[i].Name + ", × " + inWords("", s.Parts[i].Weight), Value: s.Parts[i].Value},
+		)
 	}
 	s.Value = math.Round(s.Value)
 	s.Working.Formula, s.Working.Source = "weighted mean of the parts that were read in the last 90 days", working.CommonPractice

@@ -96,8 +96,12 @@ func (t Tally) Read(potWidth float64) Result {
 	r.Low, _ = interval.Wilson(live, all)
 	_, r.High = interval.Wilson(live+doubtful, all)
 	r.Working = working.Working{
-		Inputs: []working.Input{{Name: "live", Value: float64(live)}, {Name: "doubtful, kept", Value: float64(doubtful)},
-			{Name: "dead and dry", Value: float64(dry)}, {Name: "mushy", Value: float64(mushy)}},
+		Inputs: []working.Input{
+			{Name: "live", Value: float64(live)},
+			{Name: "doubtful, kept", Value: float64(doubtful)},
+			{Name: "dead and dry", Value: float64(dry)},
+			{Name: "mushy", Value: float64(mushy)},
+		},
 		Formula: "live ÷ (live + dead); range: 95 % score interval, doubtful roots once all dead, once all live",
 		Source:  "Wilson 1927; Newcombe 1998, Stat Med 17:857", Sure: sureOf(all)}
 	if all >= fewCounted {
@@ -117,7 +121,11 @@ func (t Tally) Read(potWidth float64) Result {
 			r.add("root.few-live", false, why)
 		}
 		r.add("root.mushy", float64(mushy) > rotShare*float64(all), fmt.Sprintf("%d of %d roots mushy", mushy, all))
-		r.add("root.dry-dead", float64(dry) > rotShare*float64(all), fmt.Sprintf("%d of %d roots dead and dry", dry, all))
+		r.add(
+			"root.dry-dead",
+			float64(dry) > rotShare*float64(all),
+			fmt.Sprintf("%d of %d roots dead and dry", dry, all),
+		)
 	}
 	if t.Tips != nil {
 		r.add("root.no-tips", *t.Tips == 0, fmt.Sprintf("%d growing tips counted", *t.Tips))
@@ -127,7 +135,11 @@ func (t Tally) Read(potWidth float64) Result {
 		inputs := []working.Input{{Name: "live root ball", Value: *t.RootBallCM, Unit: "cm"}}
 		if potWidth > 0 {
 			inputs = append(inputs, working.Input{Name: "present pot", Value: potWidth, Unit: "cm"})
-			r.add("pot.oversize", potWidth > *t.RootBallCM+Slack, fmt.Sprintf("a pot of %g cm round live roots of %g cm", potWidth, *t.RootBallCM))
+			r.add(
+				"pot.oversize",
+				potWidth > *t.RootBallCM+Slack,
+				fmt.Sprintf("a pot of %g cm round live roots of %g cm", potWidth, *t.RootBallCM),
+			)
 		}
 		r.Pot = &working.Amount{What: "the pot it can fill", Value: width, Unit: "cm", Working: working.Working{
 			Inputs: inputs, Formula: "root ball + 2.5 cm, never wider than the old pot", Source: working.CommonPractice, Sure: "2-3 cm is usual"}}

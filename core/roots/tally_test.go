@@ -26,12 +26,39 @@ func TestATallyGivesShareIntervalAndSigns(t *testing.T) {
 	// 1 of 29: Newcombe 1998, table I.
 	assert.InDelta(t, 0.0061, r.Low, 5e-5)
 	assert.InDelta(t, 0.1718, r.High, 5e-5)
-	assert.Equal(t, map[string]bool{"root.few-live": true, "root.firm": false, "root.mushy": true, "root.dry-dead": true, "root.no-tips": true, "pot.oversize": true}, signsOf(r))
+	assert.Equal(
+		t,
+		map[string]bool{
+			"root.few-live": true,
+			"root.firm":     false,
+			"root.mushy":    true,
+			"root.dry-dead": true,
+			"root.no-tips":  true,
+			"pot.oversize":  true,
+		},
+		signsOf(r),
+	)
 	require.NotNil(t, r.Pot)
 	assert.Equal(t, 7.5, r.Pot.Value)
 
-	r = roots.Tally{InMedium: roots.Count{Live: 12, DeadDry: 1}, InAir: roots.Count{Live: 3}, RootBallCM: p(9.0)}.Read(12)
-	assert.Equal(t, map[string]bool{"root.firm": true, "root.few-live": false, "root.mushy": false, "root.dry-dead": false, "pot.oversize": false}, signsOf(r))
+	r = roots.Tally{
+		InMedium:   roots.Count{Live: 12, DeadDry: 1},
+		InAir:      roots.Count{Live: 3},
+		RootBallCM: p(9.0),
+	}.Read(
+		12,
+	)
+	assert.Equal(
+		t,
+		map[string]bool{
+			"root.firm":     true,
+			"root.few-live": false,
+			"root.mushy":    false,
+			"root.dry-dead": false,
+			"pot.oversize":  false,
+		},
+		signsOf(r),
+	)
 	assert.Equal(t, 11.5, r.Pot.Value)
 }
 

@@ -81,7 +81,10 @@ func NextLook(h plant.Habit, season climate.Season, watered []day.Day, stillMois
 		m := Median(recent)
 		w.From, w.Until = last+day.Day(math.Round(0.8*m)), last+day.Day(math.Round(1.25*m))
 		w.Working = working.Working{
-			Inputs:  []working.Input{{Name: "median of its last gaps", Value: m, Unit: "days"}, {Name: "gaps", Value: float64(len(recent))}},
+			Inputs: []working.Input{
+				{Name: "median of its last gaps", Value: m, Unit: "days"},
+				{Name: "gaps", Value: float64(len(recent))},
+			},
 			Formula: "last watering + 0.8 to 1.25 × its own median gap",
 			Source:  working.CommonPractice, Sure: "fair: its own record",
 		}

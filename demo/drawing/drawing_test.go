@@ -12,7 +12,15 @@ import (
 )
 
 func scene(figure string) drawing.Scene {
-	return drawing.Scene{Figure: figure, Blades: []drawing.Blade{{MM: 90}, {MM: 110}, {MM: 100, Yellow: true}, {MM: 95}, {MM: 105}}, PotMM: 120, FrameMM: 160, DeepMM: 100, Largest: 120, Seed: 3}
+	return drawing.Scene{
+		Figure:  figure,
+		Blades:  []drawing.Blade{{MM: 90}, {MM: 110}, {MM: 100, Yellow: true}, {MM: 95}, {MM: 105}},
+		PotMM:   120,
+		FrameMM: 160,
+		DeepMM:  100,
+		Largest: 120,
+		Seed:    3,
+	}
 }
 
 // dark says whether a pixel is of the ink that outlines everything.

@@ -76,7 +76,10 @@ func Store(t testing.TB) *store.Store {
 // Account opens an account with an empty collection.
 func Account(t testing.TB, s *store.Store, email string) store.Account {
 	t.Helper()
-	a, err := s.CreateAccount(t.Context(), store.NewAccount{Email: email, Name: email, Password: "eight words", CollectionName: "Of " + email})
+	a, err := s.CreateAccount(
+		t.Context(),
+		store.NewAccount{Email: email, Name: email, Password: "eight words", CollectionName: "Of " + email},
+	)
 	require.NoError(t, err)
 	return a
 }

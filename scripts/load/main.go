@@ -109,7 +109,10 @@ func filled(ctx context.Context, s *store.Store, url string, plants, entries int
 	if !errors.Is(err, sql.ErrNoRows) {
 		return heavy, err
 	}
-	account, err := s.CreateAccount(ctx, store.NewAccount{Email: email, Name: "Load", Password: password, CollectionName: "Load"})
+	account, err := s.CreateAccount(
+		ctx,
+		store.NewAccount{Email: email, Name: "Load", Password: password, CollectionName: "Load"},
+	)
 	if err != nil {
 		return heavy, err
 	}
@@ -129,7 +132,13 @@ func filled(ctx context.Context, s *store.Store, url string, plants, entries int
 
 // fill copies plants and entries straight into the tables, then leaves the
 // lists to recompute. One plant gets a thousand entries; its id is given back.
-func fill(ctx context.Context, url string, a store.Account, today day.Day, plants, entries int) (heavy uuid.UUID, err error) {
+func fill(
+	ctx context.Context,
+	url string,
+	a store.Account,
+	today day.Day,
+	plants, entries int,
+) (heavy uuid.UUID, err error) {
 	conn, err := pgx.Connect(ctx, url)
 	if err != nil {
 		return heavy, err
@@ -155,11 +164,39 @@ func fill(ctx context.Context, url string, a store.Account, today day.Day, plant
 			if err != nil {
 				return err
 			}
-			batch = append(batch, []any{a.Collection.ID, uuid.Must(uuid.NewV7()), id, string(e.Kind()), e.On.Time(), e.RecordedAt, a.User.ID, nil, body})
+			batch = append(
+				batch,
+				[]any{
+					a.Collection.ID,
+					uuid.Must(uuid.NewV7()),
+					id,
+					string(e.Kind()),
+					e.On.Time(),
+					e.RecordedAt,
+					a.User.ID,
+					nil,
+					body,
+				},
+			)
 			return nil
 		})
 		written += len(batch)
-		_, err := conn.CopyFrom(ctx, pgx.Identifier{"entries"}, []string{"collection_id", "id", "plant_id", "kind", "on_day", "recorded_at", "by_user", "replaces", "body"}, pgx.CopyFromRows(batch))
+		_, err := conn.CopyFrom(
+			ctx,
+			pgx.Identifier{"entries"},
+			[]string{
+				"collection_id",
+				"id",
+				"plant_id",
+				"kind",
+				"on_day",
+				"recorded_at",
+				"by_user",
+				"replaces",
+				"body",
+			},
+			pgx.CopyFromRows(batch),
+		)
 		return err
 	}
 	for i, id := range ids {
@@ -176,7 +213,14 @@ func fill(ctx context.Context, url string, a store.Account, today day.Day, plant
 
 // story makes up n entries of one plant: taken in, examined, planned, then
 // check-ins and waterings until about today.
-func story(chance *rand.Rand, profiles []plant.Profile, id uuid.UUID, today day.Day, n int, write func(record.Entry) error) {
+func story(
+	chance *rand.Rand,
+	profiles []plant.Profile,
+	id uuid.UUID,
+	today day.Day,
+	n int,
+	write func(record.Entry) error,
+) {
 	p := profiles[chance.IntN(len(profiles))]
 	began := today - day.Day(300+chance.IntN(60))
 	recorded := time.Now()
@@ -187,10 +231,31 @@ func story(chance *rand.Rand, profiles []plant.Profile, id uuid.UUID, today day.
 		}
 	}
 	width := 12.0
-	put(began, record.Body{Arrived: &record.Arrived{Name: fmt.Sprintf("%s %d", p.Common, chance.IntN(10000)), Profile: p.ID, Habit: p.Habit, PotWidthCM: &width}})
-	put(began, record.Body{Examined: &record.Examined{Present: []string{"root.mushy", "leaf.drooping"}, Absent: []string{"pest.cotton"}}})
+	put(
+		began,
+		record.Body{
+			Arrived: &record.Arrived{
+				Name:       fmt.Sprintf("%s %d", p.Common, chance.IntN(10000)),
+				Profile:    p.ID,
+				Habit:      p.Habit,
+				PotWidthCM: &width,
+			},
+		},
+	)
+	put(
+		began,
+		record.Body{
+			Examined: &record.Examined{
+				Present: []string{"root.mushy", "leaf.drooping"},
+				Absent:  []string{"pest.cotton"},
+			},
+		},
+	)
 	put(began, record.Body{Diagnosed: &record.Diagnosed{Causes: []string{"root-rot"}}})
-	made, err := sheet.Of(treatment.Situation{Kind: p.ID, Causes: []cause.ID{cause.RootRot}, On: began}, sheet.Answers{})
+	made, err := sheet.Of(
+		treatment.Situation{Kind: p.ID, Causes: []cause.ID{cause.RootRot}, On: began},
+		sheet.Answers{},
+	)
 	if err != nil {
 		panic(err)
 	}
@@ -204,7 +269,10 @@ func story(chance *rand.Rand, profiles []plant.Profile, id uuid.UUID, today day.
 				to = track.Stages[i+1].ID
 			}
 			on += day.Day(10 + chance.IntN(40))
-			put(on, record.Body{Staged: &record.Staged{Track: made.Sheet.Track, From: stage.ID, To: to, GateOpen: true}})
+			put(
+				on,
+				record.Body{Staged: &record.Staged{Track: made.Sheet.Track, From: stage.ID, To: to, GateOpen: true}},
+			)
 			n--
 		}
 	}
@@ -220,7 +288,18 @@ func story(chance *rand.Rand, profiles []plant.Profile, id uuid.UUID, today day.
 			put(on, record.Body{Grown: &record.Grown{Growth: leaf, Sort: recovery.Leaf, SizeMM: &size}})
 			continue
 		}
-		put(on, record.Body{Checked: &record.Checked{Readings: []record.Value{{Measure: "wilt", Value: 0}, {Measure: "smell", Value: 0}, {Measure: "longest-root", Value: float64(i / 4)}}}})
+		put(
+			on,
+			record.Body{
+				Checked: &record.Checked{
+					Readings: []record.Value{
+						{Measure: "wilt", Value: 0},
+						{Measure: "smell", Value: 0},
+						{Measure: "longest-root", Value: float64(i / 4)},
+					},
+				},
+			},
+		)
 	}
 }
 
@@ -235,9 +314,30 @@ func measure(url string, heavy uuid.UUID, asks, at int) error {
 	}
 	file := "/api/plants/" + heavy.String()
 	signs := map[string][]string{
-		"present": {"leaf.yellow-few-oldest", "leaf.drooping", "leaf.tips-brown", "leaf.spots-dark-dry", "leaf.dropping-fast", "leaf.yellow-many-fast",
-			"new.none-in-season", "med.wet-long", "course.slow", "root.no-tips", "pest.cotton", "leaf.sticky"},
-		"absent": {"pest.scale-bumps", "pest.webbing", "root.smell", "stem.soft-brown", "leaf.black-mush", "place.cold", "leaf.stippling", "med.mould"},
+		"present": {
+			"leaf.yellow-few-oldest",
+			"leaf.drooping",
+			"leaf.tips-brown",
+			"leaf.spots-dark-dry",
+			"leaf.dropping-fast",
+			"leaf.yellow-many-fast",
+			"new.none-in-season",
+			"med.wet-long",
+			"course.slow",
+			"root.no-tips",
+			"pest.cotton",
+			"leaf.sticky",
+		},
+		"absent": {
+			"pest.scale-bumps",
+			"pest.webbing",
+			"root.smell",
+			"stem.soft-brown",
+			"leaf.black-mush",
+			"place.cold",
+			"leaf.stippling",
+			"med.mould",
+		},
 	}
 	fmt.Printf("%-34s %9s %9s %9s   (%d asks, %d at once)\n", "address", "median", "95 %", "slowest", asks, at)
 	for _, row := range []struct {
@@ -260,7 +360,13 @@ func measure(url string, heavy uuid.UUID, asks, at int) error {
 			return fmt.Errorf("%s: %w", row.name, err)
 		}
 		slices.Sort(times)
-		fmt.Printf("%-34s %9s %9s %9s\n", row.name, ms(times[len(times)/2]), ms(times[len(times)*95/100]), ms(times[len(times)-1]))
+		fmt.Printf(
+			"%-34s %9s %9s %9s\n",
+			row.name,
+			ms(times[len(times)/2]),
+			ms(times[len(times)*95/100]),
+			ms(times[len(times)-1]),
+		)
 	}
 	if *uploads == 0 {
 		return nil
@@ -308,20 +414,37 @@ func upload(c *http.Client, file string) error {
 			var m runtime.MemStats
 			runtime.GC()
 			runtime.ReadMemStats(&m)
-			fmt.Printf("after %3d: %.0f MB in use, %.0f MB taken from the system\n", n+1, float64(m.HeapAlloc)/(1<<20), float64(m.Sys)/(1<<20))
+			fmt.Printf(
+				"after %3d: %.0f MB in use, %.0f MB taken from the system\n",
+				n+1,
+				float64(m.HeapAlloc)/(1<<20),
+				float64(m.Sys)/(1<<20),
+			)
 		}
 		if _, err := ask(c, "POST", file+"/entries", map[string]any{"id": uuid.Must(uuid.NewV7()), "on": day.At(time.Now().UTC()), "pictured": map[string]any{"picture": id, "side": "front"}}); err != nil {
 			return err
 		}
 	}
 	slices.Sort(times)
-	fmt.Printf("%-34s %9s %9s %9s\n", "a picture stored", ms(times[len(times)/2]), ms(times[len(times)*95/100]), ms(times[len(times)-1]))
+	fmt.Printf(
+		"%-34s %9s %9s %9s\n",
+		"a picture stored",
+		ms(times[len(times)/2]),
+		ms(times[len(times)*95/100]),
+		ms(times[len(times)-1]),
+	)
 	times, err := askOften(c, "GET", file, nil, 100, 2)
 	if err != nil {
 		return err
 	}
 	slices.Sort(times)
-	fmt.Printf("%-34s %9s %9s %9s\n", "the plant's file with them", ms(times[len(times)/2]), ms(times[len(times)*95/100]), ms(times[len(times)-1]))
+	fmt.Printf(
+		"%-34s %9s %9s %9s\n",
+		"the plant's file with them",
+		ms(times[len(times)/2]),
+		ms(times[len(times)*95/100]),
+		ms(times[len(times)-1]),
+	)
 	return nil
 }
 

@@ -30,8 +30,13 @@ type mutant struct {
 
 // quick tests run first; what they let live meets the sweep as well.
 var stages = [][]string{
-	{"-run", "^(TestPlansStay|TestTheGolden|TestTheSchools|TestGolden|TestWrong|TestEachRule|TestFurther|TestMix|TestPots|TestAHealthy|TestAnOrchid)",
-		"./core/treatment", "./core/treatment/check", "./core/treatment/compose"},
+	{
+		"-run",
+		"^(TestPlansStay|TestTheGolden|TestTheSchools|TestGolden|TestWrong|TestEachRule|TestFurther|TestMix|TestPots|TestAHealthy|TestAnOrchid)",
+		"./core/treatment",
+		"./core/treatment/check",
+		"./core/treatment/compose",
+	},
 	{"-run", "^(TestSchools|TestPlansBreakNoRule)", "./core/treatment", "./core/treatment/compose"},
 }
 
@@ -63,7 +68,10 @@ func main() {
 			fmt.Fprintln(os.Stderr, err)
 			os.Exit(1)
 		}
-		chosen = slices.DeleteFunc(chosen, func(m mutant) bool { return !strings.Contains(string(raw), "lived "+m.says+"\n") })
+		chosen = slices.DeleteFunc(
+			chosen,
+			func(m mutant) bool { return !strings.Contains(string(raw), "lived "+m.says+"\n") },
+		)
 	}
 	if *quick {
 		stages = stages[:1]

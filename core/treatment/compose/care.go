@@ -293,7 +293,8 @@ func (c *composer) also() {
 			_, ok := treatment.FoeOf(id)
 			return ok && id != cause.Springtail
 		})
-		if op.ID == treatment.Earth && c.heeds("N67") && !pests && (c.any(treatment.LeafDiseases) || c.has(cause.Virus)) {
+		if op.ID == treatment.Earth && c.heeds("N67") && !pests &&
+			(c.any(treatment.LeafDiseases) || c.has(cause.Virus)) {
 			c.leave(word, "it reaches nothing that does harm here")
 			continue
 		}

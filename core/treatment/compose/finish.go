@@ -142,7 +142,8 @@ func (c *composer) unready(list []*sit) {
 	for _, s := range list {
 		if !s.dated && has(s.steps, treatment.Unpot) {
 			phase := c.phase(s.day)
-			still := c.orchid && phase != "growing" && phase != "waking" && !c.tips && !c.has(cause.MossSmothered, cause.Detached)
+			still := c.orchid && phase != "growing" && phase != "waking" && !c.tips &&
+				!c.has(cause.MossSmothered, cause.Detached)
 			if still && c.heeds("N20") && !strings.Contains(s.gate, "tip") && !strings.Contains(s.gate, "growth") {
 				s.gate += "; a tip seen, growth begun"
 			}

@@ -256,7 +256,8 @@ func (c *composer) preWater() {
 // drink soaks what is thirsty and has no recipe of its own for it; at rest a
 // dry kind is only looked at, and others get a little by their rule.
 func (c *composer) drink() {
-	if !c.thirsty || c.rotsBelow() || c.has(cause.Drought, cause.MediumRepels) || c.pieces != nil && c.piece && !c.change {
+	if !c.thirsty || c.rotsBelow() || c.has(cause.Drought, cause.MediumRepels) ||
+		c.pieces != nil && c.piece && !c.change {
 		return
 	}
 	switch {

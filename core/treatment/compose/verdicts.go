@@ -362,7 +362,9 @@ func (h *here) feedWhen() verdict {
 	}
 	nd := c.Answers.NewcomerDays
 	not := h.roots < fedRoots || h.openWound() || h.rooted != never && h.day-h.rooted < 28 || h.thirsty || h.phase() != "growing" || h.salt && h.day < 56 ||
-		nd.Known && nd.Value+float64(h.day) < newcomerDays || c.has(cause.Drought, cause.SettlingIn, cause.SpentRosette, cause.BloomDrain, cause.ColdInjury) || c.piece ||
+		nd.Known && nd.Value+float64(h.day) < newcomerDays ||
+		c.has(cause.Drought, cause.SettlingIn, cause.SpentRosette, cause.BloomDrain, cause.ColdInjury) ||
+		c.piece ||
 		c.gated ||
 		c.sat >= 0 && (c.root != nil || c.change) ||
 		c.any(treatment.Rots) ||

@@ -11,7 +11,14 @@ var (
 	gateShare = regexp.MustCompile(`\br (0\.\d+)`)
 	gateDays  = regexp.MustCompile(`\b(\d+) d\b`)
 	gateDay   = regexp.MustCompile(`\bd(\d+)\b`)
-	gateWords = strings.NewReplacer("28 d and a", "28 days gone by and a", "28 d,", "28 days gone by,", "due", "dry as it likes to be")
+	gateWords = strings.NewReplacer(
+		"28 d and a",
+		"28 days gone by and a",
+		"28 d,",
+		"28 days gone by,",
+		"due",
+		"dry as it likes to be",
+	)
 )
 
 // SayGate writes what a sitting waits for in plain words: plans say it short,
