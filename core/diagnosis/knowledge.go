@@ -177,12 +177,3 @@ func CauseByID(id string) (Cause, bool) {
 	}
 	return causes[i], true
 }
-
-// MoveByID finds a move; false when there is none of that id.
-func MoveByID(id string) (Move, bool) {
-	i, ok := moveIndex[id]
-	if !ok {
-		return Move{}, false
-	}
-	return moves[i], true
-}

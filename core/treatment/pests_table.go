@@ -59,12 +59,8 @@ func FoeOf(id cause.ID) (Foe, bool) {
 	return foes[i], true
 }
 
-// LeafDiseases spread on wet leaves.
-var LeafDiseases = []cause.ID{cause.BacterialSpot, cause.Acidovorax, cause.SoftRot, cause.FungalSpot, cause.Anthracnose, cause.PowderyMildew,
-	cause.Rust, cause.GreyMould, cause.PetalBlight, cause.LeafNematode}
-
-// Rots are taken as living unless the carer answers that they are dry and old.
-var Rots = []cause.ID{cause.RootRot, cause.BaseRot, cause.BlackRot, cause.SoftRot, cause.Fusarium}
+// Treating are the operators that meet a pest or a disease on the plant.
+var Treating = []OperatorID{Soap, Oil, Alcohol, LabelDrug, Systemic, Predators, Scrape, HotDip, WashDown}
 
 // Classes are the causes that a class of label product touches.
 var Classes = map[string][]cause.ID{

@@ -71,12 +71,12 @@ var lawsOfCuts = []law{
 		}
 	}},
 	{"N08", func(r *replay, c *patient, no found) {
-		marks := append(slices.Clone(static), harmless...)
-		only := len(c.Causes) > 0 && c.anyOf(static) &&
+		marks := append(slices.Clone(t.OldMarks), harmless...)
+		only := len(c.Causes) > 0 && c.anyOf(t.OldMarks) &&
 			!slices.ContainsFunc(c.Causes, func(id cause.ID) bool { return !slices.Contains(marks, id) })
 		only = only && c.Wish != t.Prune && c.Wish != t.Propagate
 		for _, e := range r.of(false, t.RemoveLeaves, t.TrimBranch, t.CutRot, t.Behead) {
-			if !e.p.Mush && (only || slices.Contains(static, e.s.Cause)) {
+			if !e.p.Mush && (only || slices.Contains(t.OldMarks, e.s.Cause)) {
 				no(e, "the marks do not spread, and the tissue still feeds it")
 			}
 		}
@@ -107,13 +107,13 @@ var lawsOfCuts = []law{
 	}},
 	{"N11", func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, taken...) {
-			if e.pre.free || !c.anyOf(goesOn) {
+			if e.pre.free || !c.anyOf(t.Travels) {
 				continue
 			}
 			dying := c.Answers.MotherDying.Said || c.has(cause.BaseRot)
 			onlyPests := !slices.ContainsFunc(
 				c.Causes,
-				func(id cause.ID) bool { return slices.Contains(goesOn, id) && !slices.Contains(pestsAll, id) },
+				func(id cause.ID) bool { return slices.Contains(t.Travels, id) && !slices.Contains(pestsAll, id) },
 			)
 			apart := e.p.InfestedP || e.p.Isolated != nil && *e.p.Isolated
 			if dying && onlyPests && apart {

@@ -282,44 +282,7 @@ var (
 		}
 		return list
 	}()
-	rescued = []cause.ID{
-		cause.RootRot,
-		cause.DryRootLoss,
-		cause.BaseRot,
-		cause.BlackRot,
-		cause.Fusarium,
-		cause.Detached,
-		cause.PotTooBig,
-		cause.RootMealybug,
-	}
-	static = []cause.ID{
-		cause.SunScorch,
-		cause.Edema,
-		cause.SprayInjury,
-		cause.ColdWaterMarks,
-		cause.MesophyllCollapse,
-		cause.Corking,
-		cause.StressColour,
-		cause.LampBurn,
-	}
-	burns  = []cause.ID{cause.SunScorch, cause.LampBurn, cause.SprayInjury}
-	goesOn = []cause.ID{
-		cause.Virus,
-		cause.Fusarium,
-		cause.SoftRot,
-		cause.BlackRot,
-		cause.BacterialSpot,
-		cause.Acidovorax,
-		cause.SouthernBlight,
-		cause.LeafNematode,
-		cause.BroadMite,
-		cause.FlatMite,
-		cause.Thrips,
-		cause.Mealybug,
-		cause.RootMealybug,
-		cause.SoftScale,
-		cause.ArmouredScale,
-	}
+	burns = []cause.ID{cause.SunScorch, cause.LampBurn, cause.SprayInjury}
 	// unpots are the causes whose recipe takes the plant out of its pot.
 	unpots = []cause.ID{
 		cause.RootRot,

@@ -68,7 +68,7 @@ func (c *patient) step(p pose, e *event) pose {
 			p.residue = op
 		}
 	}
-	if slices.Contains(treating, op) && op != treatment.WashDown {
+	if slices.Contains(treatment.Treating, op) && op != treatment.WashDown {
 		p.treated = e.day
 	}
 	if par.SaucerHours.Or(0) > 1 {

@@ -102,7 +102,7 @@ var lawsOfPots = []law{
 		}
 	}},
 	{"N29", func(r *replay, c *patient, no found) {
-		if !c.anyOf(rescued) {
+		if !c.anyOf(t.Rescued) {
 			return
 		}
 		for _, e := range r.of(false, t.ReadyPot) {
@@ -122,7 +122,7 @@ var lawsOfPots = []law{
 	}},
 	{"N30", func(r *replay, c *patient, no found) {
 		old := c.Answers.PotWidthCM
-		if !c.has(cause.PotBound) || !old.Known || c.anyOf(rescued) || r.has(t.RootPrune, t.TopDress, t.PartIt) {
+		if !c.has(cause.PotBound) || !old.Known || c.anyOf(t.Rescued) || r.has(t.RootPrune, t.TopDress, t.PartIt) {
 			return
 		}
 		for _, e := range r.of(false, t.ReadyPot) {

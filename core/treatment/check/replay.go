@@ -171,18 +171,6 @@ func endOf(until string, start int) (int, bool) {
 // The longest a repeat without a day of its end is replayed.
 const openRepeats, openDays, mostRepeats = 3, 42, 400
 
-var treating = []treatment.OperatorID{
-	treatment.Soap,
-	treatment.Oil,
-	treatment.Alcohol,
-	treatment.LabelDrug,
-	treatment.Systemic,
-	treatment.Predators,
-	treatment.Scrape,
-	treatment.HotDip,
-	treatment.WashDown,
-}
-
 // timeline lists every step on each of its days, in the order of time.
 func timeline(c *patient) (list []event, starts []int) {
 	before, treated, lifted := 0, 0, 0
@@ -219,7 +207,7 @@ func timeline(c *patient) (list []event, starts []int) {
 			case treatment.DryCut:
 				clock += t.Params.Hours.Or(2)
 			}
-			if slices.Contains(treating, t.Op) {
+			if slices.Contains(treatment.Treating, t.Op) {
 				treated = max(treated, start)
 			}
 			e := event{
@@ -239,7 +227,7 @@ func timeline(c *patient) (list []event, starts []int) {
 				continue
 			}
 			end, known := endOf(t.Until, start)
-			if known && slices.Contains(treating, t.Op) && t.Op != treatment.WashDown && t.Op != treatment.Scrape {
+			if known && slices.Contains(treatment.Treating, t.Op) && t.Op != treatment.WashDown && t.Op != treatment.Scrape {
 				treated = max(treated, end)
 			}
 			if !known {
@@ -394,20 +382,11 @@ func (c *patient) open(p pose, words string) pose {
 	return p
 }
 
-var carried = []cause.ID{
-	cause.Virus,
-	cause.Fusarium,
-	cause.SouthernBlight,
-	cause.BacterialSpot,
-	cause.Acidovorax,
-	cause.SoftRot,
-}
-
 // infected says whether a cut goes through what a blade carries on.
 func (c *patient) infected(op treatment.OperatorID) bool {
 	through := op.Does(treatment.InRot) || op == treatment.RemoveLeaves
 	return through && c.anyOf(treatment.Rots) || op.Does(treatment.OnLeaves) && c.anyOf(treatment.LeafDiseases) ||
-		c.suspects(carried...)
+		c.suspects(treatment.OnBlade...)
 }
 
 var lowDown = []string{"roots", "soil", "medium", "rhizome", "stem", "bulb", "body", "corm"}

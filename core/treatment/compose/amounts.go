@@ -177,19 +177,7 @@ func (c *composer) carersPot(w float64) float64 {
 	return max(own.Value, w)
 }
 
-// rescues are the causes whose pot is sized to the live roots.
-var rescues = []cause.ID{
-	cause.RootRot,
-	cause.DryRootLoss,
-	cause.BaseRot,
-	cause.BlackRot,
-	cause.Fusarium,
-	cause.Detached,
-	cause.PotTooBig,
-	cause.RootMealybug,
-}
-
-func (x *subject) rescue() bool { return x.any(rescues) }
+func (x *subject) rescue() bool { return x.any(treatment.Rescued) }
 
 // shape is the shape of the new pot.
 func (c *composer) shape(w float64) string {

@@ -255,7 +255,7 @@ func estimate(list []*sit) {
 			if has(s.steps, treatment.Unpot) {
 				root = s.day
 			}
-			if has(s.steps, productOps...) {
+			if has(s.steps, treatment.Treating...) {
 				treated = s.day
 			}
 			continue
@@ -288,16 +288,4 @@ func estimate(list []*sit) {
 			root = s.day
 		}
 	}
-}
-
-var productOps = []treatment.OperatorID{
-	treatment.Soap,
-	treatment.Oil,
-	treatment.Alcohol,
-	treatment.LabelDrug,
-	treatment.Systemic,
-	treatment.Predators,
-	treatment.Scrape,
-	treatment.HotDip,
-	treatment.WashDown,
 }

@@ -254,27 +254,9 @@ func (c *composer) wishedPieces() []treatment.OperatorID {
 	return nil
 }
 
-// travelling are causes that go along with a piece.
-var travelling = []cause.ID{
-	cause.Virus,
-	cause.Fusarium,
-	cause.SoftRot,
-	cause.BlackRot,
-	cause.BacterialSpot,
-	cause.Acidovorax,
-	cause.SouthernBlight,
-	cause.LeafNematode,
-	cause.BroadMite,
-	cause.FlatMite,
-	cause.Thrips,
-	cause.Mealybug,
-	cause.RootMealybug,
-	cause.SoftScale,
-	cause.ArmouredScale,
-}
-
+// travels names the accepted causes that would go along with a piece.
 func (x *subject) travels() (list []string) {
-	for _, id := range travelling {
+	for _, id := range treatment.Travels {
 		if x.has(id) {
 			cc, _ := cause.ByID(id)
 			list = append(list, strings.ToLower(cc.Label))

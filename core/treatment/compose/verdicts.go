@@ -67,26 +67,15 @@ func (x *subject) cuttable(s step) bool {
 		(x.branchable() || x.kind.Branches == plant.BranchesCrown && x.is(treatment.JEW, treatment.BEG, treatment.TR, treatment.WV, treatment.IV, treatment.FC, treatment.CV))
 }
 
-var marks = []cause.ID{
-	cause.SunScorch,
-	cause.Edema,
-	cause.SprayInjury,
-	cause.ColdWaterMarks,
-	cause.MesophyllCollapse,
-	cause.Corking,
-	cause.StressColour,
-	cause.LampBurn,
-}
-
 // onlyMarks says whether all that was accepted are marks that do not spread, or
 // harmless.
 func (x *subject) onlyMarks() bool {
-	if len(x.Causes) == 0 || !x.any(marks) {
+	if len(x.Causes) == 0 || !x.any(treatment.OldMarks) {
 		return false
 	}
 	for _, id := range x.Causes {
 		cc, _ := cause.ByID(id)
-		if !cc.Harmless && !slices.Contains(marks, id) {
+		if !cc.Harmless && !slices.Contains(treatment.OldMarks, id) {
 			return false
 		}
 	}

@@ -120,20 +120,11 @@ func (w *world) openWound() bool {
 	return slices.ContainsFunc(w.wounds, func(x wound) bool { return !x.closed && x.wetted })
 }
 
-var infecting = []cause.ID{
-	cause.Virus,
-	cause.Fusarium,
-	cause.SouthernBlight,
-	cause.BacterialSpot,
-	cause.Acidovorax,
-	cause.SoftRot,
-}
-
 // infects says whether a cut goes through something that the blade carries on.
 func (w *world) infects(s step) bool {
 	d, c := s.Op, w.c
-	suspect := c.any(infecting) ||
-		slices.ContainsFunc(c.Suspected, func(id cause.ID) bool { return slices.Contains(infecting, id) })
+	suspect := c.any(treatment.OnBlade) ||
+		slices.ContainsFunc(c.Suspected, func(id cause.ID) bool { return slices.Contains(treatment.OnBlade, id) })
 	return suspect || d.Does(treatment.InRot) && c.any(treatment.Rots) ||
 		s.Op == treatment.RemoveLeaves && c.any(treatment.Rots) ||
 		d.Does(treatment.OnLeaves) && c.any(treatment.LeafDiseases)
