@@ -14,23 +14,6 @@ import (
 // ID names a cause. Ids stand in stored records: never rename or reuse one.
 type ID string
 
-// The causes that code names; the others live in the table alone.
-const (
-	Overwatering, Springtail, RootRot, BaseRot, BlackRot, SoftRot             ID = "overwatering", "springtail", "root-rot", "base-rot", "black-rot", "soft-rot"
-	Fusarium, SouthernBlight, Drought, DryRootLoss, MediumCollapsed           ID = "fusarium", "southern-blight", "drought", "dry-root-loss", "medium-collapsed"
-	MediumRepels, PotTooBig, PotBound, NoDrainage, BaseBuried, Detached       ID = "medium-repels", "pot-too-big", "pot-bound", "no-drainage", "base-buried", "detached"
-	MossSmothered, Edema, LowLight, SelfShading, SunScorch, LampBurn          ID = "moss-smothered", "edema", "low-light", "self-shading", "sun-scorch", "lamp-burn"
-	ColdInjury, HeatStress, SaltInjury, WaterQuality, SoftenedWater, Chlorine ID = "cold-injury", "heat-stress", "salt-injury", "water-quality", "softened-water", "chlorine"
-	Fluoride, Dormancy, WokenEarly, SettlingIn, BloomDrain, OffsetDrain       ID = "fluoride", "dormancy", "woken-early", "settling-in", "bloom-drain", "offset-drain"
-	SpentRosette, SprayInjury, Mealybug, RootMealybug, SoftScale              ID = "spent-rosette", "spray-injury", "mealybug", "root-mealybug", "scale"
-	ArmouredScale, SpiderMite, FlatMite, BroadMite, Thrips, Aphid, Whitefly   ID = "armoured-scale", "spider-mite", "flat-mite", "broad-mite", "thrips", "aphid", "whitefly"
-	FungusGnat, LeafMiner, Chewer, RootGrub, SlugSnail, RootNematode          ID = "fungus-gnat", "leaf-miner", "chewer", "root-grub", "slug-snail", "root-nematode"
-	LeafNematode, BacterialSpot, Acidovorax, FungalSpot, Anthracnose          ID = "leaf-nematode", "bacterial-spot", "acidovorax", "fungal-spot", "anthracnose"
-	PowderyMildew, Rust, GreyMould, PetalBlight, Virus, Ethylene, Congested   ID = "powdery-mildew", "rust", "grey-mould", "petal-blight", "virus", "ethylene", "congested"
-	OldLeaf, WaterRoots, ColdWaterMarks, MesophyllCollapse, Corking           ID = "old-leaf", "water-roots", "cold-water-marks", "mesophyll-collapse", "corking"
-	StressColour, CupFoul, CrownWet, NitrogenLow, Girdled, PhOff, DryAir      ID = "stress-colour", "cup-foul", "crown-wet", "nitrogen-low", "girdled", "ph-off", "dry-air"
-)
-
 // Way is how a cause travels to other plants.
 type Way string
 
