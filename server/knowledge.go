@@ -11,6 +11,7 @@ import (
 	"tendermend/core/plant"
 	"tendermend/core/recovery"
 	"tendermend/core/roots"
+	"tendermend/core/treatment"
 	"tendermend/record"
 	"tendermend/store"
 )
@@ -33,6 +34,8 @@ type Knowledge struct {
 	Lights       []climate.Light         `json:"lights" doc:"What light comes from."`
 	// WaterRules and Traits say each id in words.
 	WaterRules map[plant.WaterRule]string `json:"waterRules"`
+	Severities []string                   `json:"severities" doc:"How bad a poison may be: not known first, then from none to deadly."`
+	Wishes     []treatment.WishWords      `json:"wishes" doc:"What may be wished of a plant that nothing ails."`
 	Traits     map[plant.Trait]string     `json:"traits"`
 }
 
@@ -46,7 +49,8 @@ func (srv *server) knowledgeOperations(api huma.API) {
 		CacheControl: "private, max-age=300",
 		Body: Knowledge{Version: diagnosis.Version, Habits: plant.Habits(), Zones: diagnosis.Zones,
 			Signs: diagnosis.Signs(), Causes: diagnosis.Causes(), Moves: diagnosis.Moves(), Measures: recovery.Measures(), Tracks: recovery.Tracks(), Growths: recovery.GrowthSorts, GrowthStates: recovery.GrowthStates, Sides: record.Sides,
-			RootSorts: roots.Sorts, RootManner: roots.Manner, Lights: climate.Lights, WaterRules: plant.WaterRuleText, Traits: plant.TraitWords},
+			RootSorts: roots.Sorts, RootManner: roots.Manner, Lights: climate.Lights, WaterRules: plant.WaterRuleText, Traits: plant.TraitWords,
+			Severities: plant.Severities(), Wishes: treatment.Offered},
 	}
 	huma.Register(
 		api,

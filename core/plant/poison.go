@@ -18,6 +18,10 @@ const (
 
 var severities = []string{Harmless, "mild", "moderate", "severe", "deadly"}
 
+// Severities lists what may be said of how bad a poison is: not known first,
+// then from none to deadly.
+func Severities() []string { return append([]string{NotKnown}, severities...) }
+
 // Severity ranks how bad a poison is: 0 for none, 4 for deadly; what is not
 // known ranks as mild, and never as none.
 func Severity(bad string) int {

@@ -191,3 +191,19 @@ const (
 
 // Wishes lists them all.
 var Wishes = []Wish{SetupChange, Propagate, Refresh, PartWish, Prune}
+
+// WishWords says a wish to somebody who may want it.
+type WishWords struct {
+	ID    Wish   `json:"id" enum:"setup-change,propagate,refresh,part,prune"`
+	Label string `json:"label"`
+	How   string `json:"how"`
+}
+
+// Offered are the wishes in words, the commonest first.
+var Offered = []WishWords{
+	{Refresh, "Fresh mix", "its old mix off, the same way of growing"},
+	{SetupChange, "Another set-up", "clay and reservoir, moss, basket or mount"},
+	{Propagate, "Multiply it", "a plantlet, a cutting or a division"},
+	{PartWish, "Part it", "one plant becomes several"},
+	{Prune, "Cut it back", "for shape, or to make it branch"},
+}

@@ -1844,6 +1844,8 @@ export interface components {
             rootManner: string;
             /** @description Into which roots are counted. */
             rootSorts: components["schemas"]["Sort"][];
+            /** @description How bad a poison may be: not known first, then from none to deadly. */
+            severities: string[];
             /** @description From where pictures are taken, the usual one first. */
             sides: ("front" | "left" | "right" | "back" | "top" | "base" | "roots")[];
             signs: components["schemas"]["Sign"][];
@@ -1855,6 +1857,8 @@ export interface components {
             waterRules: {
                 [key: string]: string;
             };
+            /** @description What may be wished of a plant that nothing ails. */
+            wishes: components["schemas"]["WishWords"][];
             /** @description In the order of a look from the outside in. */
             zones: components["schemas"]["Zone"][];
         };
@@ -3605,6 +3609,12 @@ export interface components {
             guess: boolean;
             until: string;
             working: components["schemas"]["Working"];
+        };
+        WishWords: {
+            how: string;
+            /** @enum {string} */
+            id: "setup-change" | "propagate" | "refresh" | "part" | "prune";
+            label: string;
         };
         WorkedCase: {
             absent: string[];

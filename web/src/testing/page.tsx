@@ -183,6 +183,8 @@ export const knowledge = {
   sides: ["front", "left", "right", "back", "top", "base", "roots"],
   lights: [{ id: "sun", label: "daylight" }],
   rootManner: "Pinch, wet, wait.",
+  severities: ["not known", "none", "mild", "moderate", "severe", "deadly"],
+  wishes: [{ id: "refresh", label: "Fresh mix", how: "its old mix off" }],
   waterRules: { "top-dry": "when the top 5-7 cm are dry" },
   traits: {},
 } as unknown as Knowledge;

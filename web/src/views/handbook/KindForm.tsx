@@ -55,9 +55,6 @@ const blank: Profile = {
   own: true,
 };
 
-/** How badly, mildest first; what is not known stands first and is not safe. */
-const severities = ["not known", "none", "mild", "moderate", "severe", "deadly"];
-
 function Form({ id, version, start }: { id: string; version: number; start: Profile }) {
   const k = useTables();
   const navigate = useNavigate();
@@ -215,8 +212,8 @@ function Form({ id, version, start }: { id: string; version: number; start: Prof
               key={whom}
               label={`Harms ${whom}`}
               allowDeselect={false}
-              data={severities}
-              value={poison(whom)?.bad ?? "not known"}
+              data={k.severities}
+              value={poison(whom)?.bad ?? k.severities[0]}
               onChange={(v) => v && harm(whom, { bad: v })}
             />
           ))}

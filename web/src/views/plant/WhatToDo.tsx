@@ -66,26 +66,19 @@ export function WhatToDo() {
 
 type Wish = NonNullable<Answers["wish"]>;
 
-const wishes: { id: Wish; label: string; says: string }[] = [
-  { id: "refresh", label: "Fresh mix", says: "its old mix off, the same way of growing" },
-  { id: "setup-change", label: "Another set-up", says: "clay and reservoir, moss, basket or mount" },
-  { id: "propagate", label: "Multiply it", says: "a plantlet, a cutting or a division" },
-  { id: "part", label: "Part it", says: "one plant becomes several" },
-  { id: "prune", label: "Cut it back", says: "for shape, or to make it branch" },
-];
-
 /** What may be wished of a plant that nothing ails. */
 function WithoutIllness({ choose }: { choose: (wish: Wish) => void }) {
+  const knowledge = useKnowledge();
   return (
     <section className="patch" aria-label="Without an illness" style={{ marginTop: 20 }}>
       <h2>Nothing ails it, but you want something of it</h2>
       <ul className={classes.wishes}>
-        {wishes.map((w) => (
+        {knowledge.data?.wishes.map((w) => (
           <li key={w.id}>
             <Button variant="default" onClick={() => choose(w.id)}>
               {w.label}
             </Button>{" "}
-            <span className="soft small">{w.says}</span>
+            <span className="soft small">{w.how}</span>
           </li>
         ))}
       </ul>
