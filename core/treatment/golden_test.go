@@ -163,7 +163,7 @@ func TestTheGoldenPlansComeOutAsWritten(t *testing.T) {
 func TestAHealthyNewcomerInATightPotIsHeldUntilItsQuarantineHasDayFourteen(t *testing.T) {
 	s := treatment.Situation{Kind: "monstera-deliciosa", Causes: []cause.ID{cause.PotBound}, On: day.Of(2026, 4, 10),
 		Answers: treatment.Facts{
-			NewcomerDays: treatment.N(2),
+			NewcomerDays: treatment.N(0),
 			PotWidthCM:   treatment.N(14),
 			RootBallCM:   treatment.N(14),
 		}}
@@ -177,12 +177,8 @@ func TestAHealthyNewcomerInATightPotIsHeldUntilItsQuarantineHasDayFourteen(t *te
 	}
 	require.NotNil(t, potted)
 	assert.Equal(t, "newcomer", string(potted.Held))
-	switch {
-	case potted.Day != nil:
-		assert.GreaterOrEqual(t, *potted.Day, 12)
-	default:
-		assert.GreaterOrEqual(t, *potted.LookDay, 12)
-	}
+	require.Nil(t, potted.Day, "it waits to be seen")
+	assert.Equal(t, 14, *potted.LookDay)
 	meanwhile := p.Sittings[0]
 	assert.Equal(t, 0, *meanwhile.Day, "what needs no unpotting is done meanwhile")
 	assert.NotEmpty(t, meanwhile.Steps)

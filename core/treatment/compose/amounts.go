@@ -88,17 +88,21 @@ func (c *composer) rescueWidth(rootless bool) float64 {
 		if !c.heeds("N29") {
 			more = 5
 		}
-		w = c.ball(false) + more
-		if w < 10 {
-			w = half(w)
-		} else {
-			w = math.Floor(w)
-		}
+		w = potSize(c.ball(false) + more)
 	}
 	if !c.heeds("N29") {
 		return w
 	}
 	return min(w, old)
+}
+
+// potSize is the next smaller pot that is sold: by half centimetres under 10 cm,
+// by whole ones from there.
+func potSize(w float64) float64 {
+	if w < 10 {
+		return half(w)
+	}
+	return math.Floor(w)
 }
 
 // boundWidth is the pot for a pot-bound plant.
@@ -130,12 +134,7 @@ func (c *composer) wholeWidth(r rootWork) float64 {
 		if !old.Known || !c.Answers.RootBallCM.Known {
 			w = max(4, c.potWidth()-5) + 2.5
 		}
-		if w < 10 {
-			w = half(w)
-		} else {
-			w = math.Floor(w)
-		}
-		w = min(w, old.Or(w))
+		w = min(potSize(w), old.Or(w))
 	case c.kind.Has(plant.SnugPot) && old.Known && !c.Answers.RootBallCM.Known:
 		w = old.Value
 	case c.Answers.RootBallCM.Known:

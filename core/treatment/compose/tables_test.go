@@ -51,8 +51,8 @@ func TestComposerAndCheckerDoNotKnowEachOther(t *testing.T) {
 }
 
 // A pot is a truncated cone: its volume is checked by integrating slices of it.
-// The usual pot is as deep as 0.85 of its width and tapers to 0.78 of it, a
-// pan is half as deep: common practice.
+// The usual pot is as deep as 0.85 of its width and tapers to 0.78 of it (common
+// practice, measured on nobody's pots: the volume agrees within two per cent).
 func coneML(w, depth, bottom float64) float64 {
 	const slices = 2000
 	sum := 0.0
@@ -66,7 +66,7 @@ func coneML(w, depth, bottom float64) float64 {
 
 func TestPotsHoldWhatTheirShapeHolds(t *testing.T) {
 	for w := 8.0; w <= 40; w++ {
-		assert.InEpsilon(t, coneML(w, 0.85, 0.786), PotML(w, "usual"), 0.02, "usual, %v cm", w)
+		assert.InEpsilon(t, coneML(w, 0.85, 0.78), PotML(w, "usual"), 0.02, "usual, %v cm", w)
 		assert.Less(t, PotML(w, "shallow"), PotML(w, "usual"))
 		assert.Greater(t, PotML(w, "deep"), PotML(w, "usual"))
 		assert.Greater(t, PotML(w+1, "usual"), PotML(w, "usual"))

@@ -1,0 +1,194 @@
+package check_test
+
+import (
+	"encoding/json"
+	"regexp"
+	"strconv"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"tendermend/core/treatment"
+	"tendermend/core/treatment/check"
+)
+
+var (
+	sitLine  = regexp.MustCompile(`^(?:d(\d+)|\[([^\]]+)\])([me]?): (.*)$`)
+	stepLine = regexp.MustCompile(`^([a-z-]+)(?:\(([a-z ]+)\))?(\{.*\})?(?:/(\d+)>(.+))?$`)
+)
+
+// written reads a plan as it is written in the table below: a sitting a line,
+// "d7m: look/7>d28; feed{"share":0.25}", with the organ in round brackets.
+func written(t *testing.T, text string) (p treatment.Plan) {
+	t.Helper()
+	for line := range strings.SplitSeq(strings.TrimSpace(text), "|") {
+		m := sitLine.FindStringSubmatch(strings.TrimSpace(line))
+		require.NotNil(t, m, line)
+		s := treatment.Sitting{Slot: treatment.Morning, Gate: m[2]}
+		if m[3] == "e" {
+			s.Slot = treatment.Evening
+		}
+		if m[1] != "" {
+			day, err := strconv.Atoi(m[1])
+			require.NoError(t, err)
+			s.Day = &day
+		}
+		for one := range strings.SplitSeq(m[4], "; ") {
+			w := stepLine.FindStringSubmatch(one)
+			require.NotNil(t, w, one)
+			x := treatment.Step{Op: treatment.OperatorID(w[1]), Organ: w[2], Until: w[5]}
+			_, known := treatment.OperatorByID(x.Op)
+			require.True(t, known, "operator %s", x.Op)
+			if w[3] != "" {
+				require.NoError(t, json.Unmarshal([]byte(w[3]), &x.Params), one)
+			}
+			x.Every, _ = strconv.Atoi(w[4])
+			s.Steps = append(s.Steps, x)
+		}
+		p.Sittings = append(p.Sittings, s)
+	}
+	return p
+}
+
+func breaks(t *testing.T, situation, text string, rule treatment.RuleID) bool {
+	t.Helper()
+	var s treatment.Situation
+	require.NoError(t, json.Unmarshal([]byte(situation), &s), situation)
+	list, err := check.Plan(s, written(t, text))
+	require.NoError(t, err)
+	for _, b := range list {
+		if b.Rule == rule {
+			return true
+		}
+	}
+	return false
+}
+
+const (
+	vine    = `"kind":"monstera-deliciosa","on":"2026-06-10"`
+	moth    = `"kind":"phalaenopsis-hybrid","on":"2026-06-10"`
+	cactus  = `"kind":"mammillaria-hahniana","on":"2026-06-10"`
+	rescue  = `{` + vine + `,"causes":["root-rot"],"answers":{"rootBallCm":8,"potWidthCm":14}}`
+	bound   = `{` + vine + `,"causes":["pot-bound"],"answers":{"rootBallCm":13,"potWidthCm":14}}`
+	tub     = `{` + vine + `,"causes":["pot-bound"],"answers":{"rootBallCm":29,"potWidthCm":30}}`
+	hungry  = `{` + vine + `,"causes":["nitrogen-low"],"answers":{"moist":"right"}}`
+	mites   = `{` + vine + `,"causes":["spider-mite"]}`
+	limpDry = `{` + vine + `,"causes":["spider-mite"],"answers":{"limp":true,"moist":"bone"}}`
+)
+
+// Every threshold of the rules on both sides of its limit. The limits are
+// common practice; this table was written from the rules and not from the code.
+func TestRulesHoldFromTheirLimitOn(t *testing.T) {
+	for _, c := range []struct {
+		rule            treatment.RuleID
+		what            string
+		situation       string
+		inside, outside string
+		outsideIn       string // another situation for the outside plan, where that is what changes
+	}{
+		{rule: "N07", what: "a third of the leaves", situation: `{` + vine + `,"causes":["fungal-spot"]}`,
+			inside: `d0m: remove-leaves{"share":0.33}`, outside: `d0m: remove-leaves{"share":0.36}`},
+		{rule: "N07", what: "within thirty days", situation: `{` + vine + `,"causes":["fungal-spot"]}`,
+			inside:  `d0m: remove-leaves{"share":0.2}|d30m: remove-leaves{"share":0.2}`,
+			outside: `d0m: remove-leaves{"share":0.2}|d29m: remove-leaves{"share":0.2}`},
+		{rule: "N09", what: "tidied four days after its soak", situation: limpDry,
+			inside: `d0m: soak|d4m: pull-dead`, outside: `d0m: soak|d3m: pull-dead`},
+		{rule: "N16", what: "six hours bare", situation: rescue,
+			inside: `d0m: dry-cut{"hours":6}`, outside: `d0m: dry-cut{"hours":6.5}`},
+		{rule: "N16", what: "a piece bare for a day", situation: `{` + vine + `,"causes":["detached"]}`,
+			inside: `d0m: dry-cut{"hours":24}`, outside: `d0m: dry-cut{"hours":25}`},
+		{rule: "N17", what: "a pot made ready two days before", situation: rescue,
+			inside: `d0m: ready-pot|d2m: unpot{"to":"hand"}; pot-in`, outside: `d0m: ready-pot|d3m: unpot{"to":"hand"}; pot-in`},
+		{rule: "N20", what: "a newcomer for fourteen days", situation: `{` + vine + `,"causes":["pot-bound"],"answers":{"newcomerDays":4}}`,
+			inside: `d10m: ready-pot; unpot; pot-up`, outside: `d9m: ready-pot; unpot; pot-up`},
+		{rule: "N22", what: "four weeks between two root sittings", situation: `{` + vine + `,"causes":["pot-bound"],"answers":{"rootSittingDaysAgo":20}}`,
+			inside: `d8m: ready-pot; unpot; pot-up`, outside: `d7m: ready-pot; unpot; pot-up`},
+		{rule: "N22", what: "four weeks between two of one plan", situation: bound,
+			inside:  `d0m: ready-pot; unpot; pot-up|d28m: ready-pot; unpot; pot-up`,
+			outside: `d0m: ready-pot; unpot; pot-up|d27m: ready-pot; unpot; pot-up`},
+		{rule: "N28", what: "half of it mineral", situation: `{` + cactus + `,"causes":["root-rot"]}`,
+			inside:  `d0m: ready-pot{"mix":[{"what":"pumice","parts":1},{"what":"potting soil","parts":1}]}`,
+			outside: `d0m: ready-pot{"mix":[{"what":"pumice","parts":9},{"what":"potting soil","parts":10}]}`},
+		{rule: "N29", what: "three centimetres round the live ball", situation: rescue,
+			inside: `d0m: ready-pot{"potWidthCm":11}`, outside: `d0m: ready-pot{"potWidthCm":11.5}`},
+		{rule: "N29", what: "never wider than the old pot", situation: `{` + vine + `,"causes":["root-rot"],"answers":{"potWidthCm":14}}`,
+			inside: `d0m: ready-pot{"potWidthCm":14}`, outside: `d0m: ready-pot{"potWidthCm":14.5}`},
+		{rule: "N30", what: "pot-bound: wider", situation: bound,
+			inside: `d0m: ready-pot{"potWidthCm":14.5}`, outside: `d0m: ready-pot{"potWidthCm":14}`},
+		{rule: "N31", what: "five centimetres at once", situation: bound,
+			inside: `d0m: pot-up{"potWidthCm":19}`, outside: `d0m: pot-up{"potWidthCm":19.5}`},
+		{rule: "N31", what: "seven from a tub of thirty", situation: tub,
+			inside: `d0m: pot-up{"potWidthCm":37}`, outside: `d0m: pot-up{"potWidthCm":37.5}`},
+		{rule: "N55", what: "out of its cover in a week", situation: rescue,
+			inside:  `d0m: cover{"cover":"closed"}|d8m: wean{"days":7}`,
+			outside: `d0m: cover{"cover":"closed"}|d8m: wean{"days":6}`},
+		{rule: "N55", what: "off at once in the first week", situation: rescue,
+			inside:  `d0m: cover{"cover":"closed"}|d7m: cover{"cover":"none"}`,
+			outside: `d0m: cover{"cover":"closed"}|d8m: cover{"cover":"none"}`},
+		{rule: "N56", what: "a quarter more light", situation: `{` + vine + `,"causes":["low-light"]}`,
+			inside: `d0m: brighten{"share":0.25}`, outside: `d0m: brighten{"share":0.3}`},
+		{rule: "N56", what: "every third day", situation: `{` + vine + `,"causes":["low-light"]}`,
+			inside: `d0m: brighten{"share":0.25}|d3m: brighten{"share":0.25}`, outside: `d0m: brighten{"share":0.25}|d2m: brighten{"share":0.25}`},
+		{rule: "N57", what: "two weeks after a burn", situation: `{` + vine + `,"causes":["sun-scorch"]}`,
+			inside: `d14m: brighten{"share":0.2}`, outside: `d13m: brighten{"share":0.2}`},
+		{rule: "N58", what: "two days after the cold", situation: `{` + vine + `,"causes":["cold-injury"]}`,
+			inside: `d2m: temper{"toC":22}`, outside: `d1m: temper{"toC":22}`},
+		{rule: "N58", what: "warmed to eighteen at most", situation: `{` + vine + `,"causes":["cold-injury"]}`,
+			inside: `d0m: temper{"toC":18}`, outside: `d0m: temper{"toC":19}`},
+		{rule: "N60", what: "a quarter of its roots", situation: `{` + vine + `,"causes":["nitrogen-low"],"answers":{"moist":"right","liveRoots":25,"deadRoots":75}}`,
+			inside: `d0m: feed{"share":0.5}`, outside: `d0m: feed{"share":0.5}`,
+			outsideIn: `{` + vine + `,"causes":["nitrogen-low"],"answers":{"moist":"right","liveRoots":24,"deadRoots":76}}`},
+		{rule: "N60", what: "four weeks after root work", situation: bound,
+			inside:  `d0m: ready-pot; unpot; pot-up; first-water{"how":"through"}|d28m: feed`,
+			outside: `d0m: ready-pot; unpot; pot-up; first-water{"how":"through"}|d27m: feed`},
+		{rule: "N60", what: "eight weeks after salt", situation: `{` + vine + `,"causes":["salt-injury"]}`,
+			inside: `d56m: feed`, outside: `d55m: feed`},
+		{rule: "N60", what: "a newcomer for fourteen days", situation: `{` + vine + `,"causes":["nitrogen-low"],"answers":{"moist":"right","newcomerDays":4}}`,
+			inside: `d10m: feed`, outside: `d9m: feed`},
+		{rule: "N63", what: "five days after its soak", situation: limpDry,
+			inside: `d0m: soak|d5m: soap`, outside: `d0m: soak|d4m: soap`},
+		{rule: "N63", what: "thirty degrees", situation: `{` + vine + `,"causes":["spider-mite"],"place":{"warmthC":30}}`,
+			inside: `d0m: soap`, outside: `d0m: soap`, outsideIn: `{` + vine + `,"causes":["spider-mite"],"place":{"warmthC":31}}`},
+		{rule: "N63", what: "five days after a burn", situation: `{` + vine + `,"causes":["spider-mite","sun-scorch"]}`,
+			inside: `d5m: soap`, outside: `d4m: soap`},
+		{rule: "N64", what: "soap of two per cent", situation: mites,
+			inside: `d0m: soap{"mlPerL":20}`, outside: `d0m: soap{"mlPerL":21}`},
+		{rule: "N64", what: "on roots half a millilitre in a litre", situation: rescue,
+			inside: `d0m: soap(roots){"mlPerL":0.5}`, outside: `d0m: soap(roots){"mlPerL":0.6}`},
+		{rule: "N71", what: "four weeks with predators", situation: mites,
+			inside: `d0m: predators|d28m: soap`, outside: `d0m: predators|d27m: soap`},
+		{rule: "N71", what: "predators a week after soap", situation: mites,
+			inside: `d0m: soap|d7m: predators`, outside: `d0m: soap|d6m: predators`},
+		{rule: "N71", what: "predators three weeks after a product", situation: mites,
+			inside:  `d0m: label-drug{"class":"mite"}|d21m: predators`,
+			outside: `d0m: label-drug{"class":"mite"}|d20m: predators`},
+		{rule: "N74", what: "sulphur a month from oil", situation: mites,
+			inside:  `d0m: oil|d30m: label-drug{"class":"sulphur"}`,
+			outside: `d0m: oil|d29m: label-drug{"class":"sulphur"}`},
+		{rule: "N74", what: "earth stays dry for four days", situation: `{` + vine + `,"causes":["thrips"]}`,
+			inside: `d0m: earth|d4m: wash-down`, outside: `d0m: earth|d3m: wash-down`},
+		{rule: "N75", what: "peroxide of three per cent", situation: rescue,
+			inside: `d0m: peroxide{"concentration":0.03}`, outside: `d0m: peroxide{"concentration":0.031}`},
+		{rule: "N76", what: "a bath of 44 degrees", situation: `{` + vine + `,"causes":["broad-mite"]}`,
+			inside: `d0m: hot-dip{"waterC":44}`, outside: `d0m: hot-dip{"waterC":44.5}`},
+		{rule: "N76", what: "a bath of 43 degrees", situation: `{` + vine + `,"causes":["broad-mite"]}`,
+			inside: `d0m: hot-dip{"waterC":43}`, outside: `d0m: hot-dip{"waterC":42.5}`},
+		{rule: "N76", what: "for twenty minutes", situation: `{` + vine + `,"causes":["broad-mite"]}`,
+			inside: `d0m: hot-dip{"minutes":20}`, outside: `d0m: hot-dip{"minutes":21}`},
+		{rule: "N79", what: "let go two weeks after the last mark", situation: `{` + vine + `,"causes":["fungal-spot"]}`,
+			inside: `d14m: release`, outside: `d13m: release`},
+		{rule: "N79", what: "let go after its quarantine", situation: `{` + vine + `,"causes":["settling-in"],"answers":{"newcomerDays":4}}`,
+			inside: `d10m: release`, outside: `d9m: release`},
+	} {
+		t.Run(string(c.rule)+" "+c.what, func(t *testing.T) {
+			assert.False(t, breaks(t, c.situation, c.inside, c.rule), "inside its limit")
+			in := c.situation
+			if c.outsideIn != "" {
+				in = c.outsideIn
+			}
+			assert.True(t, breaks(t, in, c.outside, c.rule), "outside its limit")
+		})
+	}
+}
