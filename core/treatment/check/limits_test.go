@@ -101,9 +101,11 @@ func TestRulesHoldFromTheirLimitOn(t *testing.T) {
 			inside: `d0m: dry-cut{"hours":24}`, outside: `d0m: dry-cut{"hours":25}`},
 		{rule: "N17", what: "a pot made ready two days before", situation: rescue,
 			inside: `d0m: ready-pot|d2m: unpot{"to":"hand"}; pot-in`, outside: `d0m: ready-pot|d3m: unpot{"to":"hand"}; pot-in`},
-		{rule: "N20", what: "a newcomer for fourteen days", situation: `{` + vine + `,"causes":["pot-bound"],"answers":{"newcomerDays":4}}`,
+		{rule: "N20", what: "a newcomer for fourteen days", situation: `{` + vine + `,` +
+			`"causes":["pot-bound"],"answers":{"newcomerDays":4}}`,
 			inside: `d10m: ready-pot; unpot; pot-up`, outside: `d9m: ready-pot; unpot; pot-up`},
-		{rule: "N22", what: "four weeks between two root sittings", situation: `{` + vine + `,"causes":["pot-bound"],"answers":{"rootSittingDaysAgo":20}}`,
+		{rule: "N22", what: "four weeks between two root sittings", situation: `{` + vine + `,` +
+			`"causes":["pot-bound"],"answers":{"rootSittingDaysAgo":20}}`,
 			inside: `d8m: ready-pot; unpot; pot-up`, outside: `d7m: ready-pot; unpot; pot-up`},
 		{rule: "N22", what: "four weeks between two of one plan", situation: bound,
 			inside:  `d0m: ready-pot; unpot; pot-up|d28m: ready-pot; unpot; pot-up`,
@@ -113,7 +115,8 @@ func TestRulesHoldFromTheirLimitOn(t *testing.T) {
 			outside: `d0m: ready-pot{"mix":[{"what":"pumice","parts":9},{"what":"potting soil","parts":10}]}`},
 		{rule: "N29", what: "three centimetres round the live ball", situation: rescue,
 			inside: `d0m: ready-pot{"potWidthCm":11}`, outside: `d0m: ready-pot{"potWidthCm":11.5}`},
-		{rule: "N29", what: "never wider than the old pot", situation: `{` + vine + `,"causes":["root-rot"],"answers":{"potWidthCm":14}}`,
+		{rule: "N29", what: "never wider than the old pot", situation: `{` + vine + `,` +
+			`"causes":["root-rot"],"answers":{"potWidthCm":14}}`,
 			inside: `d0m: ready-pot{"potWidthCm":14}`, outside: `d0m: ready-pot{"potWidthCm":14.5}`},
 		{rule: "N30", what: "pot-bound: wider", situation: bound,
 			inside: `d0m: ready-pot{"potWidthCm":14.5}`, outside: `d0m: ready-pot{"potWidthCm":14}`},
@@ -137,21 +140,27 @@ func TestRulesHoldFromTheirLimitOn(t *testing.T) {
 			inside: `d2m: temper{"toC":22}`, outside: `d1m: temper{"toC":22}`},
 		{rule: "N58", what: "warmed to eighteen at most", situation: `{` + vine + `,"causes":["cold-injury"]}`,
 			inside: `d0m: temper{"toC":18}`, outside: `d0m: temper{"toC":19}`},
-		{rule: "N60", what: "a quarter of its roots", situation: `{` + vine + `,"causes":["nitrogen-low"],"answers":{"moist":"right","liveRoots":25,"deadRoots":75}}`,
+		{rule: "N60", what: "a quarter of its roots", situation: `{` + vine + `,"causes":["nitrogen-low"],` +
+			`"answers":{"moist":"right","liveRoots":25,"deadRoots":75}}`,
 			inside: `d0m: feed{"share":0.5}`, outside: `d0m: feed{"share":0.5}`,
-			outsideIn: `{` + vine + `,"causes":["nitrogen-low"],"answers":{"moist":"right","liveRoots":24,"deadRoots":76}}`},
+			outsideIn: `{` + vine + `,"causes":["nitrogen-low"],"answers":{"moist":"right","liveRoots":24,` +
+				`"deadRoots":76}}`},
 		{rule: "N60", what: "four weeks after root work", situation: bound,
 			inside:  `d0m: ready-pot; unpot; pot-up; first-water{"how":"through"}|d28m: feed`,
 			outside: `d0m: ready-pot; unpot; pot-up; first-water{"how":"through"}|d27m: feed`},
 		{rule: "N60", what: "eight weeks after salt", situation: `{` + vine + `,"causes":["salt-injury"]}`,
 			inside: `d56m: feed`, outside: `d55m: feed`},
-		{rule: "N60", what: "a newcomer for fourteen days", situation: `{` + vine + `,"causes":["nitrogen-low"],"answers":{"moist":"right","newcomerDays":4}}`,
+		{rule: "N60", what: "a newcomer for fourteen days", situation: `{` + vine + `,` +
+			`"causes":["nitrogen-low"],"answers":{"moist":"right","newcomerDays":4}}`,
 			inside: `d10m: feed`, outside: `d9m: feed`},
 		{rule: "N63", what: "five days after its soak", situation: limpDry,
 			inside: `d0m: soak|d5m: soap`, outside: `d0m: soak|d4m: soap`},
-		{rule: "N63", what: "thirty degrees", situation: `{` + vine + `,"causes":["spider-mite"],"place":{"warmthC":30}}`,
-			inside: `d0m: soap`, outside: `d0m: soap`, outsideIn: `{` + vine + `,"causes":["spider-mite"],"place":{"warmthC":31}}`},
-		{rule: "N63", what: "five days after a burn", situation: `{` + vine + `,"causes":["spider-mite","sun-scorch"]}`,
+		{rule: "N63", what: "thirty degrees", situation: `{` + vine + `,"causes":["spider-mite"],` +
+			`"place":{"warmthC":30}}`,
+			inside: `d0m: soap`, outside: `d0m: soap`, outsideIn: `{` + vine + `,"causes":["spider-mite"],` +
+				`"place":{"warmthC":31}}`},
+		{rule: "N63", what: "five days after a burn", situation: `{` + vine + `,"causes":["spider-mite",` +
+			`"sun-scorch"]}`,
 			inside: `d5m: soap`, outside: `d4m: soap`},
 		{rule: "N64", what: "soap of two per cent", situation: mites,
 			inside: `d0m: soap{"mlPerL":20}`, outside: `d0m: soap{"mlPerL":21}`},
@@ -177,9 +186,11 @@ func TestRulesHoldFromTheirLimitOn(t *testing.T) {
 			inside: `d0m: hot-dip{"waterC":43}`, outside: `d0m: hot-dip{"waterC":42.5}`},
 		{rule: "N76", what: "for twenty minutes", situation: `{` + vine + `,"causes":["broad-mite"]}`,
 			inside: `d0m: hot-dip{"minutes":20}`, outside: `d0m: hot-dip{"minutes":21}`},
-		{rule: "N79", what: "let go two weeks after the last mark", situation: `{` + vine + `,"causes":["fungal-spot"]}`,
+		{rule: "N79", what: "let go two weeks after the last mark", situation: `{` + vine + `,` +
+			`"causes":["fungal-spot"]}`,
 			inside: `d14m: release`, outside: `d13m: release`},
-		{rule: "N79", what: "let go after its quarantine", situation: `{` + vine + `,"causes":["settling-in"],"answers":{"newcomerDays":4}}`,
+		{rule: "N79", what: "let go after its quarantine", situation: `{` + vine + `,` +
+			`"causes":["settling-in"],"answers":{"newcomerDays":4}}`,
 			inside: `d10m: release`, outside: `d9m: release`},
 	} {
 		t.Run(string(c.rule)+" "+c.what, func(t *testing.T) {

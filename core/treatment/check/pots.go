@@ -93,10 +93,8 @@ var lawsOfPots = []law{
 			return
 		}
 		for _, e := range r.of(false, t.ReadyPot) {
-			if share := holding(e.p.Mix, "perlite", "pumice", "grit", "sand", "clay pellets", "lava", "gravel"); len(
-				e.p.Mix,
-			) > 0 &&
-				share < 0.5-1e-9 {
+			share := holding(e.p.Mix, "perlite", "pumice", "grit", "sand", "clay pellets", "lava", "gravel")
+			if len(e.p.Mix) > 0 && share < 0.5-1e-9 {
 				no(e, "only %.0f %% of it is mineral", share*100)
 			}
 		}

@@ -131,13 +131,9 @@ const (
 )
 
 func (x *subject) readPlace() {
-	x.airC, x.humidity, x.lookDays = x.Place.WarmthC.Or(
-		usualC,
-	), x.Place.HumidityPct.Or(
-		usualRH,
-	), x.Place.LookDays.Or(
-		usualLook,
-	)
+	x.airC = x.Place.WarmthC.Or(usualC)
+	x.humidity = x.Place.HumidityPct.Or(usualRH)
+	x.lookDays = x.Place.LookDays.Or(usualLook)
 	x.warmth = pest.Warmth{Low: x.airC, High: x.airC}
 	if x.Place.LowC.Known && x.Place.HighC.Known {
 		x.warmth = pest.Warmth{Low: x.Place.LowC.Value, High: x.Place.HighC.Value}
