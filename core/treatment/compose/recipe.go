@@ -16,6 +16,15 @@ type recipe struct {
 	does  []item
 }
 
+// drowning says whether it hangs limp in wet medium.
+func drowning(x *subject) bool { return x.limp && !x.thirsty }
+
+// holeless says whether its pot has no hole that could be opened, and it can
+// wait for its season.
+func holeless(x *subject) bool {
+	return x.Answers.PotHoles.Known && !x.Answers.PotHoles.Said && !drowning(x)
+}
+
 // fits says whether a recipe is for a plant.
 type fits func(*subject) bool
 

@@ -136,7 +136,8 @@ var recipes = []recipe{
 	{cause.PotTooBig, untied, []item{at(3, t.Look)}},
 	{cause.PotTooBig, all, []item{roots(wholeBall, inSeason, smaller)}},
 	{cause.PotBound, all, []item{roots(wholeBall, inSeason, potBound)}},
-	{cause.NoDrainage, all, []item{at(0, t.DrainSaucer), given(func(x *subject) bool { return x.limp && !x.thirsty }, roots(wholeBall)), at(7, t.Look)}},
+	{cause.NoDrainage, all, []item{at(0, t.DrainSaucer), given(drowning, roots(wholeBall)),
+		given(holeless, roots(wholeBall, inSeason)), at(7, t.Look)}},
 	{cause.BaseBuried, all, []item{at(0, t.RaiseBase), at(14, t.Look, every(14, "d56"))}},
 	{cause.Congested, all, []item{roots(washRoots, parted, inSeason)}},
 

@@ -22,6 +22,7 @@ type Answers struct {
 	Moist       treatment.Moist    `json:"moist,omitempty" enum:"soaked,wet,right,due,dry,bone" doc:"How wet its medium is."`
 	Standing    *bool              `json:"standing,omitempty" doc:"Whether water stands in saucer or outer pot."`
 	Plug        *bool              `json:"plug,omitempty" doc:"Whether a nursery plug sits in its roots."`
+	PotHoles    *bool              `json:"potHoles,omitempty" doc:"Whether its pot has holes that water runs out of."`
 	OffsetsSeen *int               `json:"offsetsSeen,omitempty" doc:"Plantlets, pups or offsets on it."`
 	Growths     *int               `json:"growths,omitempty" doc:"Bulbs, canes, shoots or rosettes."`
 	Growing     *bool              `json:"growing,omitempty" doc:"Whether a new leaf, growth or tip was seen within a month."`
@@ -88,17 +89,9 @@ func (a Answers) fill(s *treatment.Situation) {
 	f.LiveRoots, f.DeadRoots, f.LiveTips = number(a.LiveRoots), number(a.DeadRoots), number(a.LiveTips)
 	f.RootBallCM, f.PotWidthCM = number(a.RootBallCM), number(a.PotWidthCM)
 	f.Reserves, f.Limp, f.Moist, f.Standing, f.Plug = a.Reserves, yes(a.Limp), a.Moist, yes(a.Standing), yes(a.Plug)
-	f.Spikes, f.Plantlets, f.Growths, f.Growing, f.NewcomerDays = flag(
-		a.InSpike,
-	), number(
-		a.OffsetsSeen,
-	), number(
-		a.Growths,
-	), yes(
-		a.Growing,
-	), number(
-		a.OwnedDays,
-	)
+	f.PotHoles = yes(a.PotHoles)
+	f.Spikes, f.Plantlets, f.Growths = flag(a.InSpike), number(a.OffsetsSeen), number(a.Growths)
+	f.Growing, f.NewcomerDays = yes(a.Growing), number(a.OwnedDays)
 	if a.LiveRot != nil {
 		f.RotAlive = yes(a.LiveRot)
 	}

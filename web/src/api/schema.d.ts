@@ -975,6 +975,8 @@ export interface components {
             plantlets?: "now" | "wait" | "stay";
             /** @description Whether a nursery plug sits in its roots. */
             plug?: boolean;
+            /** @description Whether its pot has holes that water runs out of. */
+            potHoles?: boolean;
             /**
              * Format: double
              * @description Inner width of the present pot.

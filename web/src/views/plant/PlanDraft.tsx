@@ -66,7 +66,7 @@ function Draft({ decideAgain, keeps, wish, settled }: DraftProps) {
       onChange={(v) => set({ [key]: v })}
     />
   );
-  const yes = (key: "liveRot" | "inSpike" | "limp" | "standing" | "plug", label: string) => (
+  const yes = (key: "liveRot" | "inSpike" | "limp" | "standing" | "plug" | "potHoles", label: string) => (
     <Select
       label={label}
       placeholder="not looked"
@@ -205,6 +205,7 @@ function Draft({ decideAgain, keeps, wish, settled }: DraftProps) {
               onChange={(v) => set({ moist: (v as Answers["moist"]) ?? undefined })}
             />
             {yes("standing", "Water in saucer or outer pot")}
+            {yes("potHoles", "Its pot has holes")}
             {yes("inSpike", "In spike")}
             {count("offsetsSeen", "Plantlets or offsets", "On it now")}
             {orchid && (

@@ -1,0 +1,138 @@
+package treatment_test
+
+import (
+	"encoding/json"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"tendermend/core/cause"
+	"tendermend/core/plant"
+	"tendermend/core/treatment"
+)
+
+func TestOperatorsAreWhole(t *testing.T) {
+	letters := map[string]bool{}
+	for _, c := range treatment.Cautions() {
+		letters[c.ID] = true
+		assert.NotEmpty(t, c.Text, c.ID)
+	}
+	titles := map[string]bool{}
+	assert.Len(t, treatment.Operators(), 99)
+	for _, o := range treatment.Operators() {
+		found, ok := treatment.OperatorByID(o.ID)
+		assert.True(t, ok)
+		assert.Equal(t, o.Title, found.Title)
+		assert.False(t, titles[o.Title], "%s: %q stands twice", o.ID, o.Title)
+		titles[o.Title] = true
+		assert.NotEmpty(t, o.How, o.ID)
+		assert.NotEmpty(t, o.Done, "%s: nobody sees when it is done", o.ID)
+		assert.Positive(t, o.Minutes, o.ID)
+		assert.LessOrEqual(t, o.Minutes, 120, o.ID)
+		assert.GreaterOrEqual(t, 3, o.Disturbs, o.ID)
+		for _, l := range o.Cautions {
+			assert.True(t, letters[string(l)], "%s: no caution %c", o.ID, l)
+		}
+		for word := range strings.FieldsSeq(o.For) {
+			_, isCause := cause.ByID(cause.ID(word))
+			kind := false
+			for _, c := range cause.All() {
+				kind = kind || c.Kind == word
+			}
+			assert.True(t, isCause || kind || len(word) > 1, "%s is asked for by %q, which is nothing", o.ID, word)
+		}
+	}
+	_, ok := treatment.OperatorByID("uproot")
+	assert.False(t, ok)
+}
+
+func TestRulesAreNumberedThrough(t *testing.T) {
+	rules := treatment.Rules()
+	require.Len(t, rules, 90)
+	for i, r := range rules {
+		assert.Equal(t, i+1, int(r.ID[1]-'0')*10+int(r.ID[2]-'0'), r.ID)
+		assert.NotEmpty(t, r.Never, r.ID)
+		assert.NotEmpty(t, r.Why, r.ID)
+		assert.False(t, strings.HasSuffix(r.Never, "."), r.ID)
+	}
+}
+
+func TestEveryPestHasSomethingThatReachesIt(t *testing.T) {
+	pests := 0
+	for _, c := range cause.All() {
+		foe, ok := treatment.FoeOf(c.ID)
+		if !ok {
+			continue
+		}
+		pests++
+		assert.NotEmpty(t, foe.Reached, c.ID)
+		for _, op := range foe.Reached {
+			_, known := treatment.OperatorByID(op)
+			assert.True(t, known, "%s: %s", c.ID, op)
+		}
+	}
+	assert.GreaterOrEqual(t, pests, 16)
+	for class, touched := range treatment.Classes {
+		assert.NotEmpty(t, touched, class)
+		for _, id := range touched {
+			_, known := cause.ByID(id)
+			assert.True(t, known, "%s: %s", class, id)
+		}
+	}
+}
+
+func TestEveryWishIsOfferedInWords(t *testing.T) {
+	var offered []treatment.Wish
+	for _, w := range treatment.Offered {
+		offered = append(offered, w.ID)
+		assert.NotEmpty(t, w.Label)
+		assert.NotEmpty(t, w.How)
+	}
+	assert.ElementsMatch(t, treatment.Wishes, offered)
+}
+
+// Situations are written by people and by other programs: numbers may come as
+// words, and what nobody answered stays unanswered.
+func TestSituationsAreReadAsTheyAreWritten(t *testing.T) {
+	for text, want := range map[string]treatment.Facts{
+		`{}`: {},
+		`{"liveRoots":0}`:                     {LiveRoots: treatment.N(0)},
+		`{"liveRoots":null}`:                  {},
+		`{"liveRoots":9,"rootBallCm":7.5}`:    {LiveRoots: treatment.N(9), RootBallCM: treatment.N(7.5)},
+		`{"limp":true,"plug":false}`:          {Limp: treatment.True, Plug: treatment.False},
+		`{"limp":1,"plug":0}`:                 {Limp: treatment.True, Plug: treatment.False},
+		`{"limp":null}`:                       {},
+		`{"moist":"bone","reserves":"plump"}`: {Moist: treatment.Bone, Reserves: treatment.Plump},
+	} {
+		var got treatment.Facts
+		require.NoError(t, json.Unmarshal([]byte(text), &got), text)
+		assert.Equal(t, want, got, text)
+		raw, err := json.Marshal(got)
+		require.NoError(t, err)
+		var again treatment.Facts
+		require.NoError(t, json.Unmarshal(raw, &again))
+		assert.Equal(t, got, again, "written and read again: %s", raw)
+	}
+	for _, text := range []string{`{"liveRoots":[1]}`, `{"limp":{}}`, `{"events":3}`} {
+		var got treatment.Facts
+		assert.Error(t, json.Unmarshal([]byte(text), &got), text)
+	}
+	assert.True(t, treatment.N(0).Known)
+	assert.Equal(t, 4.0, treatment.Number{}.Or(4))
+	assert.Equal(t, 0.0, treatment.N(0).Or(4), "nought was said")
+}
+
+func TestEveryHabitHasACode(t *testing.T) {
+	codes := map[treatment.Code]string{}
+	for _, h := range plant.Habits() {
+		row, ok := treatment.HabitDefaults(h.ID)
+		if assert.True(t, ok, h.ID) {
+			assert.Empty(t, codes[row.Code], "%s and %s", h.ID, codes[row.Code])
+			codes[row.Code] = h.ID
+			assert.LessOrEqual(t, row.StemDry[0], row.StemDry[1], h.ID)
+		}
+	}
+	assert.Len(t, codes, 28)
+}
