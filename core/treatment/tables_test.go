@@ -19,6 +19,8 @@ func TestOperatorsAreWhole(t *testing.T) {
 		letters[c.ID] = true
 		assert.NotEmpty(t, c.Text, c.ID)
 	}
+	// Words for several causes, or for a plant that is thirsty.
+	groups := []string{"pest", "insect", "rot", "leaf-disease", "thirst"}
 	titles := map[string]bool{}
 	assert.Len(t, treatment.Operators(), 99)
 	for _, o := range treatment.Operators() {
@@ -37,11 +39,16 @@ func TestOperatorsAreWhole(t *testing.T) {
 		}
 		for word := range strings.FieldsSeq(o.For) {
 			_, isCause := cause.ByID(cause.ID(word))
-			kind := false
-			for _, c := range cause.All() {
-				kind = kind || c.Kind == word
+			wish, isWish := strings.CutPrefix(word, "wish:")
+			school, isSchool := strings.CutPrefix(word, "school:")
+			switch {
+			case isWish:
+				assert.Contains(t, treatment.Wishes, treatment.Wish(wish), o.ID)
+			case isSchool:
+				assert.Regexp(t, `^(S[0-6]|J)$`, school, o.ID)
+			case !isCause:
+				assert.Contains(t, groups, word, "%s is asked for by nothing", o.ID)
 			}
-			assert.True(t, isCause || kind || len(word) > 1, "%s is asked for by %q, which is nothing", o.ID, word)
 		}
 	}
 	_, ok := treatment.OperatorByID("uproot")
@@ -97,7 +104,7 @@ func TestEveryWishIsOfferedInWords(t *testing.T) {
 // words, and what nobody answered stays unanswered.
 func TestSituationsAreReadAsTheyAreWritten(t *testing.T) {
 	for text, want := range map[string]treatment.Facts{
-		`{}`: {},
+		`{}`:                                  {},
 		`{"liveRoots":0}`:                     {LiveRoots: treatment.N(0)},
 		`{"liveRoots":null}`:                  {},
 		`{"liveRoots":9,"rootBallCm":7.5}`:    {LiveRoots: treatment.N(9), RootBallCM: treatment.N(7.5)},

@@ -1,4 +1,4 @@
-import { Button, Group, Radio, Select, Stack, TextInput } from "@mantine/core";
+import { Button, Group, Radio, Select, type SelectProps, Stack, TextInput } from "@mantine/core";
 import { useDebouncedValue, useLocalStorage } from "@mantine/hooks";
 import { useMemo, useState } from "react";
 import type { Answers, Schemas } from "../../api/client";
@@ -64,6 +64,16 @@ function Draft({ decideAgain, keeps, wish, settled }: DraftProps) {
       allowDecimal={false}
       value={answers[key] ?? preview.data?.answers[key]}
       onChange={(v) => set({ [key]: v })}
+    />
+  );
+  const pick = (key: "moist" | "reserves", label: string, placeholder: string, data: SelectProps["data"]) => (
+    <Select
+      label={label}
+      placeholder={placeholder}
+      clearable
+      data={data}
+      value={answers[key] ?? null}
+      onChange={(v) => set({ [key]: v ?? undefined })}
     />
   );
   const yes = (key: "liveRot" | "inSpike" | "limp" | "standing" | "plug" | "potHoles", label: string) => (
@@ -190,20 +200,13 @@ function Draft({ decideAgain, keeps, wish, settled }: DraftProps) {
             {count("liveRoots", "Live roots", "In doubt, count it as live")}
             {count("deadRoots", "Dead roots", "Mush or hollow string")}
             {yes("limp", "Hangs limp now")}
-            <Select
-              label="The medium is"
-              placeholder="not felt"
-              clearable
-              data={[
-                { value: "wet", label: "wet" },
-                { value: "right", label: "moist, as it should be" },
-                { value: "due", label: "as dry as it likes" },
-                { value: "dry", label: "too dry" },
-                { value: "bone", label: "dry to the core" },
-              ]}
-              value={answers.moist ?? null}
-              onChange={(v) => set({ moist: (v as Answers["moist"]) ?? undefined })}
-            />
+            {pick("moist", "The medium is", "not felt", [
+              { value: "wet", label: "wet" },
+              { value: "right", label: "moist, as it should be" },
+              { value: "due", label: "as dry as it likes" },
+              { value: "dry", label: "too dry" },
+              { value: "bone", label: "dry to the core" },
+            ])}
             {yes("standing", "Water in saucer or outer pot")}
             {yes("potHoles", "Its pot has holes")}
             {yes("inSpike", "In spike")}
@@ -211,18 +214,7 @@ function Draft({ decideAgain, keeps, wish, settled }: DraftProps) {
             {orchid && (
               <>
                 {count("liveTips", "Growing tips", "Green, red or white ends")}
-                <Select
-                  label="Reserves"
-                  placeholder="not looked"
-                  clearable
-                  data={[
-                    { value: "plump", label: "plump" },
-                    { value: "ridged", label: "ridged" },
-                    { value: "shrivelled", label: "shrivelled" },
-                  ]}
-                  value={answers.reserves ?? null}
-                  onChange={(v) => set({ reserves: (v as Answers["reserves"]) ?? undefined })}
-                />
+                {pick("reserves", "Reserves", "not looked", ["plump", "ridged", "shrivelled"])}
                 {yes("plug", "A nursery plug in its roots")}
                 <QuantityInput
                   unit="°C"
