@@ -1,4 +1,4 @@
-import { screen, waitFor } from "@testing-library/react";
+import { screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { describe, expect, it } from "vitest";
 import { device, knowledge, pageText, plantFile, Refusal, serve, show } from "../testing/page";
@@ -181,6 +181,33 @@ describe("taking a plant in", () => {
     first.unmount();
     show(<TakeIn />);
     expect(((await screen.findByRole("textbox", { name: "Name" })) as HTMLInputElement).value).toBe("Fern");
+  });
+
+  it("asks which one it is where several kinds go by one name, and says why it matters", async () => {
+    const shared = (id: string, botanical: string, habit: string, more: object = {}) => ({
+      id,
+      botanical,
+      common: "umbrella plant",
+      habit,
+      shared: ["another"],
+      ...more,
+    });
+    serve({
+      ...answers,
+      "GET /api/profiles": {
+        profiles: [
+          shared("a", "Heptapleurum arboricola", "woody"),
+          shared("b", "Cyperus alternifolius", "fern", { why: "This one stands in water." }),
+        ],
+      },
+    });
+    show(<TakeIn />);
+    await userEvent.type(await screen.findByRole("combobox", { name: "Kind" }), "umbrella plant");
+    const which = await screen.findByRole("region", { name: "Which one is it?" });
+    expect(which.textContent).toContain("This one stands in water.");
+    await userEvent.click(within(which).getByRole("button", { name: /Cyperus/ }));
+    expect(screen.queryByRole("region", { name: "Which one is it?" })).toBeNull();
+    expect((screen.getByRole("combobox", { name: "How it grows" }) as HTMLInputElement).value).toBe("fern");
   });
 
   it("shows beside its field what cannot be right", async () => {

@@ -70,6 +70,19 @@ describe("a kind", () => {
     expect(screen.getByRole("link", { name: "Change it" })).toBeTruthy();
   });
 
+  it("never shows as safe what nobody knows", async () => {
+    const poisons = [
+      { whom: "people", what: "none known", bad: "none" },
+      { whom: "pets", what: "not known to the books", bad: "not known" },
+    ];
+    serve({ "GET /api/profiles/own%3A12345678": { profile: { ...kind, poisons, names: ["trade one"] }, version: 3 } });
+    show(page, knowledge, "/handbook/kinds/own:12345678");
+    expect(await screen.findByText(/Alocasia of the cage/)).toBeTruthy();
+    expect(pageText()).toContain("No harm known to people");
+    expect(pageText()).toContain("Not known whether it harms pets: treat it as if it did");
+    expect(pageText()).toContain("Also called trade one.");
+  });
+
   it("is changed from the version it was opened at", async () => {
     const asked = serve({
       "GET /api/profiles/own%3A12345678": { profile: kind, version: 3 },
