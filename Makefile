@@ -1,18 +1,20 @@
 # Two commands do all: make demo and make test.
 PORT ?= 4310
 
-.PHONY: demo test test-full mutate build reset-demo lint fast bench screenshots api load need-demo need-test
+.PHONY: demo test test-full mutate build reset-demo lint fast bench screenshots api notices load fuzz need-demo need-test
 
 demo: need-demo build ## start the program with the demo clinic
 	@exec ./bin/tendermend demo -addr 127.0.0.1:$(PORT)
 
 test: need-test build lint ## everything that must pass
-	go test -timeout 30m ./...
+	go test -timeout 30m $$(go list ./... | grep -vE '/(store|server)$$')
+	go test -race -timeout 30m ./store ./server
 	cd web && npm test
 
 test-full: need-test build lint ## the same with the whole sweep of plans: some twenty minutes more
 	go test -tags full -count=1 -timeout 90m -v -run 'BreakNoRule|EveryRule' ./core/treatment
-	go test -timeout 30m ./...
+	go test -timeout 30m $$(go list ./... | grep -vE '/(store|server)$$')
+	go test -race -timeout 30m ./store ./server
 	cd web && npm test
 
 mutate: ## change the code of plans in 200 places, one at a time: which does no test notice?
@@ -27,7 +29,7 @@ need-demo:
 	@scripts/need.sh postgresql
 
 need-test:
-	@scripts/need.sh postgresql chromium
+	@scripts/need.sh postgresql chromium gcc
 
 build: web/dist/index.html ## the program with its front end, in bin/
 	go build -o bin/tendermend ./cmd/tendermend
@@ -47,6 +49,10 @@ lint: web/node_modules/.package-lock.json ## format, vet, static checks, types, 
 	go tool staticcheck ./...
 	cd web && npm run lint && npx tsc --noEmit
 	scripts/api.sh --check
+	go run ./scripts/notices -check
+
+notices: web/node_modules/.package-lock.json ## write the licences of all works that ship
+	go run ./scripts/notices
 
 api: ## write the OpenAPI document and the front end's types from the program
 	scripts/api.sh
@@ -56,6 +62,9 @@ bench: ## speed of the core, of the record and of pictures
 
 load: build ## answers under load: 10,000 plants and a million entries
 	go run ./scripts/load
+
+fuzz: ## 50,000 made-up requests to every operation: none is answered with 500 or above
+	go run ./scripts/fuzz
 
 screenshots: need-test build ## draw docs/screenshots from the demo
 	SCREENSHOTS=docs/screenshots go test ./e2e -run Screenshots -count=1

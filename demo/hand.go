@@ -109,7 +109,7 @@ func (c *clinic) keep() error {
 	}
 	for _, h := range c.hands {
 		p := store.PlantRecord{ID: h.plant, Entries: h.entries, Pictures: h.pictures}
-		if _, err := c.store.ImportPlant(c.ctx, c.account, p, c.today, true); err != nil {
+		if _, err := c.store.ImportPlant(c.ctx, c.account, p); err != nil {
 			return fmt.Errorf("demo plant %s: %w", h.label, err)
 		}
 	}

@@ -31,21 +31,19 @@ func TestTheClinicGoesOutAndComesInWhole(t *testing.T) {
 	require.NoError(t, err)
 	clinic, err := s.Account(t.Context(), user.ID)
 	require.NoError(t, err)
-	out, err := s.Archive(t.Context(), clinic.Collection, nil, true, pgtest.Today)
-	require.NoError(t, err)
+	out := pgtest.Archived(t, s, clinic.Collection, nil, true)
 	var file bytes.Buffer
-	require.NoError(t, exchange.Write(&file, out))
+	file.Write(pgtest.JSON(t, out))
 	t.Logf("%d plants, %d bytes", len(out.Plants), file.Len())
 
 	read, err := exchange.Understand(file.Bytes(), pgtest.Today)
 	require.NoError(t, err)
 	other := pgtest.Account(t, s, "other@example.org")
-	added, err := s.Import(t.Context(), other, read, pgtest.Today)
+	added, err := s.Import(t.Context(), other, read, pgtest.Today, nil)
 	require.NoError(t, err)
 	assert.Equal(t, len(out.Plants), added.Plants)
 	assert.Zero(t, added.Known)
-	back, err := s.Archive(t.Context(), other.Collection, nil, true, pgtest.Today)
-	require.NoError(t, err)
+	back := pgtest.Archived(t, s, other.Collection, nil, true)
 	back.Collection = out.Collection
 	assert.Equal(t, len(asText(t, out)), len(asText(t, back)))
 	require.True(t, asText(t, out) == asText(t, back), "the same archive comes out of the other collection")
@@ -57,22 +55,21 @@ func TestTheClinicGoesOutAndComesInWhole(t *testing.T) {
 		return asText(t, page.Rows)
 	}
 	assert.Equal(t, rows(clinic), rows(other))
-	again, err := s.Import(t.Context(), other, read, pgtest.Today)
+	again, err := s.Import(t.Context(), other, read, pgtest.Today, nil)
 	require.NoError(t, err)
 	assert.Zero(t, again.Plants+again.Entries+again.Pictures, "the same file twice does nothing twice")
 	assert.Equal(t, added.Entries+added.Pictures, again.Known)
 
 	// As a table of entries: all but the pictures themselves.
 	var table bytes.Buffer
-	require.NoError(t, exchange.WriteEntries(&table, out.Plants, out.Places))
+	table.Write(pgtest.Table(t, out.Plants, out.Places))
 	fromTable, err := exchange.Understand(table.Bytes(), pgtest.Today)
 	require.NoError(t, err)
 	third := pgtest.Account(t, s, "third@example.org")
-	added, err = s.Import(t.Context(), third, fromTable, pgtest.Today)
+	added, err = s.Import(t.Context(), third, fromTable, pgtest.Today, nil)
 	require.NoError(t, err)
 	assert.Equal(t, len(out.Plants), added.Plants)
-	tabled, err := s.Archive(t.Context(), third.Collection, nil, false, pgtest.Today)
-	require.NoError(t, err)
+	tabled := pgtest.Archived(t, s, third.Collection, nil, false)
 	for i := range out.Plants {
 		assert.Equal(t, asText(t, out.Plants[i].Entries), asText(t, tabled.Plants[i].Entries), out.Plants[i].Name)
 	}
@@ -85,10 +82,10 @@ func TestTheClinicGoesOutAndComesInWhole(t *testing.T) {
 	arrivals, err := exchange.Understand(table.Bytes(), pgtest.Today)
 	require.NoError(t, err)
 	fourth := pgtest.Account(t, s, "fourth@example.org")
-	added, err = s.Import(t.Context(), fourth, arrivals, pgtest.Today)
+	added, err = s.Import(t.Context(), fourth, arrivals, pgtest.Today, nil)
 	require.NoError(t, err)
 	assert.Equal(t, len(list), added.Plants)
-	again, err = s.Import(t.Context(), fourth, arrivals, pgtest.Today)
+	again, err = s.Import(t.Context(), fourth, arrivals, pgtest.Today, nil)
 	require.NoError(t, err)
 	assert.Zero(t, again.Entries)
 }

@@ -107,9 +107,9 @@ func TestTheBenchShowsItsFormulasAndRefusesDanger(t *testing.T) {
 	p.fill("How much is wanted", "250 ml")
 	p.see("125 ml")
 	p.fill("What meets in the bottle", "bleach")
-	p.click(`//*[@role="option"][.="bleach"]`)
+	p.choose(`//*[@role="option"][.="bleach"]`)
 	p.fill("What meets in the bottle", "vinegar")
-	p.click(`//*[@role="option"][contains(., "vinegar")]`)
+	p.choose(`//*[@role="option"][contains(., "vinegar")]`)
 	p.see("chlorine gas")
 	p.hides("125 ml")
 

@@ -48,13 +48,19 @@ func start(t *testing.T, withDemo bool) *site {
 	t.Helper()
 	_, err := web.Files().Open("index.html")
 	require.NoError(t, err, "the front end is not built: run make build first")
-	site := &site{Store: pgtest.Store(t)}
+	site := &site{}
+	if withDemo {
+		site.Store = pgtest.Copy(t, "clinic", func(ctx context.Context, s *store.Store) error {
+			_, err := demo.Load(ctx, s, pgtest.Today)
+			return err
+		})
+	} else {
+		site.Store = pgtest.Store(t)
+	}
 	site.Store.Clock = site.clock
 	o := server.Options{Clock: site.clock, Files: web.Files(), OpenAccounts: true, SignInsPerMinute: 100,
 		Log: slog.New(slog.NewTextHandler(os.Stderr, &slog.HandlerOptions{Level: slog.LevelError + 4}))}
 	if withDemo {
-		_, err := demo.Load(t.Context(), site.Store, pgtest.Today)
-		require.NoError(t, err)
 		o.DemoEmail = demo.Email
 	}
 	site.server = httptest.NewServer(server.New(site.Store, o))
@@ -151,9 +157,32 @@ func by(tag, words string) string {
 	return fmt.Sprintf(`//%s[contains(normalize-space(.), %q) or contains(@aria-label, %q)]`, tag, words, words)
 }
 
+// click clicks what the path finds once it rests and nothing lies over it: a
+// list that has just opened still moves, and a notice may cover a button.
 func (p *page) click(xpath string) {
 	p.t.Helper()
-	p.run(chromedp.WaitVisible(xpath), chromedp.ScrollIntoView(xpath), chromedp.Click(xpath, chromedp.NodeVisible))
+	p.run(chromedp.WaitVisible(xpath), chromedp.ScrollIntoView(xpath))
+	p.until(fmt.Sprintf(`(() => {
+		const e = document.evaluate(%q, document, null, XPathResult.FIRST_ORDERED_NODE_TYPE).singleNodeValue;
+		if (!e) return false;
+		const r = e.getBoundingClientRect(), at = [r.x, r.y, r.width, r.height].join();
+		const rests = e.dataset.restsAt === at;
+		e.dataset.restsAt = at;
+		const hit = document.elementFromPoint(r.x + r.width / 2, r.y + r.height / 2);
+		return rests && hit !== null && (e.contains(hit) || hit.contains(e) || e.disabled || hit.closest("label, svg") !== null);
+	})()`, xpath))
+	p.run(chromedp.Click(xpath, chromedp.NodeVisible))
+}
+
+// choose picks an option of the list that a field has just opened, and sees that
+// the list went away over it.
+func (p *page) choose(option string) {
+	p.t.Helper()
+	p.click(option)
+	p.until(fmt.Sprintf(`(() => {
+		const e = document.evaluate(%q, document, null, XPathResult.FIRST_ORDERED_NODE_TYPE).singleNodeValue;
+		return !e || e.getClientRects().length === 0 || e.getAttribute("aria-selected") === "true";
+	})()`, option))
 }
 
 // touch chooses a part of the figure by its label.

@@ -142,7 +142,7 @@ func TestALeafIsMeasuredOnAPicture(t *testing.T) {
 		`document.querySelector('[data-testid="length"]').innerText === "140 mm"`,
 	) // 0.35 of a picture that is 400 mm wide
 	p.fill("It is", "a new leaf")
-	p.click(`//*[@role="option"][.="a new leaf"]`)
+	p.choose(`//*[@role="option"][.="a new leaf"]`)
 	p.click(by("button", "Into the record"))
 	p.see("140 mm measured")
 	p.click(`//a[.="Growths"]`)

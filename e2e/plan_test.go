@@ -47,7 +47,7 @@ func TestAWishNeedsNoIllness(t *testing.T) {
 	p.openDemo("/plants/new")
 	p.fill("Name", "Sound one")
 	p.fill("Kind", "moth orchid")
-	p.click(`//*[@role="option"][contains(., "Phalaenopsis")][1]`)
+	p.choose(`//*[@role="option"][contains(., "Phalaenopsis")][1]`)
 	p.click(by("button", "Take it in"))
 	p.see("What it may be")
 	p.click(`//a[.="What to do"]`)

@@ -59,7 +59,7 @@ func TestScreenshots(t *testing.T) {
 		{name: "handbook", path: "/handbook/causes/sun-scorch", wait: "Mistaken for", width: 1280, height: 800},
 		{name: "at-sale", path: "/sale", wait: "At the sale", width: 1280, height: 800, then: func(p *page) {
 			p.fill("How it grows", "single-stem")
-			p.click(`//*[@role="option"][.="single-stem orchid"]`)
+			p.choose(`//*[@role="option"][.="single-stem orchid"]`)
 			p.fill("Price asked", "9")
 			p.fill("A sound one costs", "18")
 			p.touch("pot")

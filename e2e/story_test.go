@@ -21,7 +21,7 @@ func TestRescueFromTheDoorToTheFirstStagePassed(t *testing.T) {
 	p.fill("E-mail", "rosa@example")
 	p.fill("Password", "short")
 	p.click(by("button", "Begin"))
-	p.see("take at least 8 characters")
+	p.see("take at least 12 characters")
 	p.fill("Password", "a short sentence")
 	p.click(by("button", "Begin"))
 	p.see("No plants yet")
@@ -38,7 +38,8 @@ func TestRescueFromTheDoorToTheFirstStagePassed(t *testing.T) {
 	p.fill("Kind", "xylograph")
 	p.see("This kind is not known here")
 	p.fill("Kind", "adansonii")
-	p.click(by("div", "Monstera adansonii (Swiss cheese vine)") + `[@role="option"]`)
+	p.choose(by("div", "Monstera adansonii (Swiss cheese vine)") + `[@role="option"]`)
+	p.click(by("summary", "What it has"))
 	p.fill("Pot, inner width", "999")
 	p.click(by("button", "Take it in"))
 	p.see("999 cm cannot be right")
@@ -67,7 +68,7 @@ func TestRescueFromTheDoorToTheFirstStagePassed(t *testing.T) {
 	p.until(
 		`document.querySelector('[data-cause="root-rot"]')?.innerText.includes("in 10") && document.querySelector('[data-cause]').dataset.cause === "root-rot"`,
 	)
-	p.see("for: a sour")
+	p.see("for: “A sour, rotten or mouldy smell")
 	p.touch("joints")
 	p.click(by("button", "Looked: nothing else here"))
 	p.click(by("button", "Save this look"))

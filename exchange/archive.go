@@ -88,11 +88,50 @@ type Picture struct {
 	Small      []byte    `json:"small"`
 }
 
-// Write writes an archive as JSON.
-func Write(w io.Writer, a Archive) error {
-	out := json.NewEncoder(w)
-	out.SetIndent("", " ")
-	return out.Encode(a)
+// Writer writes an archive plant by plant, so that a large one never lies whole
+// in memory.
+type Writer struct {
+	to     io.Writer
+	plants int
+}
+
+// Begin writes all of an archive that stands before its plants.
+func Begin(w io.Writer, head Archive) (*Writer, error) {
+	head.Plants = []Plant{}
+	raw, err := json.MarshalIndent(head, "", " ")
+	if err != nil {
+		return nil, fmt.Errorf("writing the archive: %w", err)
+	}
+	_, err = w.Write(bytes.TrimSuffix(raw, []byte("]\n}")))
+	return &Writer{to: w}, err
+}
+
+// Plant writes the next plant.
+func (x *Writer) Plant(p Plant) error {
+	raw, err := json.MarshalIndent(p, "  ", " ")
+	if err != nil {
+		return fmt.Errorf("writing plant %s: %w", p.ID, err)
+	}
+	before := ",\n  "
+	if x.plants == 0 {
+		before = "\n  "
+	}
+	x.plants++
+	if _, err := io.WriteString(x.to, before); err != nil {
+		return err
+	}
+	_, err = x.to.Write(raw)
+	return err
+}
+
+// End writes what stands behind the plants.
+func (x *Writer) End() error {
+	end := "\n ]\n}\n"
+	if x.plants == 0 {
+		end = "]\n}\n"
+	}
+	_, err := io.WriteString(x.to, end)
+	return err
 }
 
 // ErrNotOurs means that a file is neither an archive, nor entries, nor a

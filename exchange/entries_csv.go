@@ -16,54 +16,74 @@ import (
 	"tendermend/record"
 )
 
-// entryColumns are those of a table of entries. What was recorded stands in the
-// last one as JSON, so that nothing is lost; the place's name stands beside its
-// id for collections that have other places.
-var entryColumns = []string{"plant", "entry", "on", "recorded_at", "by", "replaces", "kind", "place", "recorded"}
+// entryColumns are those of a table of entries. What was recorded, and what was
+// warned of, stand in the last ones as JSON, so that nothing is lost; the place's
+// name stands beside its id for collections that have other places.
+var entryColumns = []string{
+	"plant", "entry", "on", "recorded_at", "by", "replaces", "kind", "place", "recorded", "despite",
+}
 
-// WriteEntries writes entries as CSV, one row each. Names of places are by id.
-func WriteEntries(w io.Writer, plants []Plant, places []Place) error {
-	names := map[uuid.UUID]string{}
+// EntriesWriter writes entries as CSV, plant by plant, one row each.
+type EntriesWriter struct {
+	out    *csv.Writer
+	places map[uuid.UUID]string
+}
+
+// BeginEntries writes the names of the columns. Places are named by id.
+func BeginEntries(w io.Writer, places []Place) (*EntriesWriter, error) {
+	x := &EntriesWriter{out: csv.NewWriter(w), places: map[uuid.UUID]string{}}
 	for _, p := range places {
-		names[p.ID] = p.Name
+		x.places[p.ID] = p.Name
 	}
-	out := csv.NewWriter(w)
-	if err := out.Write(entryColumns); err != nil {
-		return err
-	}
-	for _, p := range plants {
-		for _, e := range p.Entries {
-			body, err := json.Marshal(e.Body)
+	return x, x.out.Write(entryColumns)
+}
+
+// Plant writes the entries of the next plant.
+func (x *EntriesWriter) Plant(p Plant) error {
+	for _, e := range p.Entries {
+		body, err := json.Marshal(e.Body)
+		if err != nil {
+			return fmt.Errorf("writing entry %s: %w", e.ID, err)
+		}
+		replaces, place, despite := "", "", ""
+		if len(e.Despite) > 0 {
+			raw, err := json.Marshal(e.Despite)
 			if err != nil {
-				return err
+				return fmt.Errorf("writing entry %s: %w", e.ID, err)
 			}
-			replaces, place := "", ""
-			if e.Replaces != nil {
-				replaces = e.Replaces.String()
-			}
-			if at := placeOf(e); at != nil {
-				place = names[*at]
-			}
-			err = out.Write(
-				[]string{
-					p.ID.String(),
-					e.ID.String(),
-					e.On.String(),
-					e.RecordedAt.UTC().Format(time.RFC3339Nano),
-					guard(e.By),
-					replaces,
-					string(e.Kind()),
-					guard(place),
-					string(body),
-				},
-			)
-			if err != nil {
-				return err
-			}
+			despite = string(raw)
+		}
+		if e.Replaces != nil {
+			replaces = e.Replaces.String()
+		}
+		if at := placeOf(e); at != nil {
+			place = x.places[*at]
+		}
+		err = x.out.Write(
+			[]string{
+				p.ID.String(),
+				e.ID.String(),
+				e.On.String(),
+				e.RecordedAt.UTC().Format(time.RFC3339Nano),
+				guard(e.By),
+				replaces,
+				string(e.Kind()),
+				guard(place),
+				string(body),
+				despite,
+			},
+		)
+		if err != nil {
+			return err
 		}
 	}
-	out.Flush()
-	return out.Error()
+	return nil
+}
+
+// End writes what is left.
+func (x *EntriesWriter) End() error {
+	x.out.Flush()
+	return x.out.Error()
 }
 
 func placeOf(e record.Entry) *uuid.UUID {
@@ -163,6 +183,11 @@ func ReadEntries(raw []byte) (plants []Plant, places []Place, err error) {
 		body.DisallowUnknownFields()
 		if err := body.Decode(&e.Body); err != nil {
 			return nil, nil, fail("recorded", err)
+		}
+		if row["despite"] != "" {
+			if err := json.Unmarshal([]byte(row["despite"]), &e.Despite); err != nil {
+				return nil, nil, fail("despite", err)
+			}
 		}
 		if e.Kind() == "" {
 			return nil, nil, fail("recorded", errors.New("it holds no entry of a known kind"))

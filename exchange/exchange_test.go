@@ -13,12 +13,15 @@ import (
 	"github.com/santhosh-tekuri/jsonschema/v6"
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
+	"golang.org/x/text/encoding/charmap"
+	"golang.org/x/text/encoding/unicode"
 
 	"tendermend/core/day"
 	"tendermend/core/plant"
 	"tendermend/core/recovery"
 	"tendermend/core/water"
 	"tendermend/exchange"
+	"tendermend/internal/pgtest"
 	"tendermend/record"
 )
 
@@ -111,6 +114,9 @@ func randomEntries(chance *rand.Rand, plant uuid.UUID, place uuid.UUID, n int) [
 		if i > 0 && chance.IntN(9) == 0 {
 			e.Replaces = p(list[chance.IntN(i)].ID)
 		}
+		if chance.IntN(6) == 0 {
+			e.Despite = []record.Concern{{ID: record.WateredToday, Said: "Watered " + word()}}
+		}
 		list = append(list, e)
 	}
 	return list
@@ -135,9 +141,7 @@ func TestEntriesGoOutAndComeInUnchanged(t *testing.T) {
 				exchange.Plant{ID: id, Entries: randomEntries(chance, id, place.ID, 1+chance.IntN(30))},
 			)
 		}
-		var table bytes.Buffer
-		require.NoError(t, exchange.WriteEntries(&table, plants, []exchange.Place{place}))
-		back, err := exchange.Understand(table.Bytes(), today)
+		back, err := exchange.Understand(pgtest.Table(t, plants, []exchange.Place{place}), today)
 		require.NoError(t, err)
 		require.Len(t, back.Plants, len(plants))
 		for i := range plants {
@@ -149,7 +153,7 @@ func TestEntriesGoOutAndComeInUnchanged(t *testing.T) {
 
 		whole := exchange.Archive{Format: exchange.Format, Written: today, Collection: "C", Plants: plants}
 		var file bytes.Buffer
-		require.NoError(t, exchange.Write(&file, whole))
+		file.Write(pgtest.JSON(t, whole))
 		read, err := exchange.Understand(file.Bytes(), today)
 		require.NoError(t, err)
 		assert.Equal(t, asText(t, whole), asText(t, read))
@@ -166,14 +170,17 @@ func TestASpreadsheetNeverSeesAFormula(t *testing.T) {
 		Body:    record.Body{Noted: &record.Noted{Text: "x"}},
 	}
 	var table bytes.Buffer
-	require.NoError(t, exchange.WriteEntries(&table, []exchange.Plant{{ID: id, Entries: []record.Entry{e}}}, nil))
+	table.Write(pgtest.Table(t, []exchange.Plant{{ID: id, Entries: []record.Entry{e}}}, nil))
 	assert.NotContains(t, table.String(), ",=HYPERLINK")
 	table.Reset()
 	require.NoError(
 		t,
-		exchange.WriteRegister(&table, []exchange.Registered{{Arrival: record.Arrived{Name: "=1+1", Habit: "fern"}}}),
+		exchange.WriteRegister(&table, []exchange.Registered{
+			{Arrival: record.Arrived{Name: "=1+1", Habit: "fern"}, Botanical: "=2+2"},
+		}),
 	)
 	assert.Contains(t, table.String(), ",'=1+1,")
+	assert.Contains(t, table.String(), ",'=2+2,", "the botanical name of an own kind as well")
 }
 
 func TestARegisterTakesPlantsIn(t *testing.T) {
@@ -309,4 +316,26 @@ func TestAPlantAloneTakesOnlyWhatItNames(t *testing.T) {
 		"without what went in and out of that cupboard",
 	)
 	assert.Equal(t, entries, alone.Plants[0].Entries)
+}
+
+// A table is read as its spreadsheet wrote it, or refused; no letter is lost in
+// silence.
+func TestTablesAreReadInTheLettersTheyAreWrittenIn(t *testing.T) {
+	const table = "name,habit,note\nGläserne Vanda,orchid-monopodial,Größe: 30 €\n"
+	latin, err := charmap.Windows1252.NewEncoder().Bytes([]byte(table))
+	require.NoError(t, err)
+	wide, err := unicode.UTF16(unicode.LittleEndian, unicode.UseBOM).NewEncoder().Bytes([]byte(table))
+	require.NoError(t, err)
+	for name, raw := range map[string][]byte{
+		"UTF-8": []byte(table), "UTF-8 with its mark": []byte("\ufeff" + table), "Latin": latin, "UTF-16": wide,
+	} {
+		a, err := exchange.Understand(raw, today)
+		require.NoError(t, err, name)
+		assert.Equal(t, "Gläserne Vanda", a.Plants[0].Entries[0].Arrived.Name, name)
+		assert.Equal(t, "Größe: 30 €", a.Plants[0].Entries[0].Arrived.Note, name)
+	}
+	_, err = exchange.Understand([]byte("name,habit\n\x81\x8d,fern\n"), today)
+	assert.ErrorContains(t, err, "save it as CSV in UTF-8")
+	_, err = exchange.Understand([]byte(`{"format":"tender-mend archive 1","collection":"Gl`+"\xe4"+`ser"}`), today)
+	assert.ErrorContains(t, err, "not written in UTF-8")
 }

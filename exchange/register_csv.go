@@ -34,6 +34,7 @@ var registerColumns = []string{
 	"growths",
 	"isolated",
 	"note",
+	"had",
 	"botanical",
 	"standing",
 	"stage",
@@ -94,16 +95,15 @@ func WriteRegister(w io.Writer, list []Registered) error {
 				guard(a.From),
 				number(a.Price),
 				string(a.Packing),
-				number(
-					a.PotWidthCM,
-				),
+				number(a.PotWidthCM),
 				number(a.PotDepthCM),
 				guard(a.Medium),
 				whole(a.Leaves),
 				whole(a.Growths),
 				strconv.FormatBool(a.Isolated),
 				guard(a.Note),
-				r.Botanical,
+				string(a.Had),
+				guard(r.Botanical),
 				r.Standing,
 				r.Stage,
 				r.Isolation,
@@ -125,7 +125,8 @@ func WriteRegister(w io.Writer, list []Registered) error {
 var space = uuid.NewSHA1(uuid.NameSpaceURL, []byte("tender-mend register"))
 
 // ReadRegister reads a register as arrivals: a table with at least a name and a
-// growth habit in each row. A row without a day came on the given one.
+// growth habit in each row. A row without a day is
+// taken in on the given one; how long it has been had is then unknown.
 func ReadRegister(raw []byte, today day.Day) (plants []Plant, places []Place, err error) {
 	list, err := rows(raw, []string{"name", "habit"})
 	if err != nil {
@@ -145,9 +146,13 @@ func ReadRegister(raw []byte, today day.Day) (plants []Plant, places []Place, er
 			Packing:  record.Packing(row["packing"]),
 			Medium:   row["medium"],
 			Note:     row["note"],
+			Had:      record.Had(row["had"]),
 			Isolated: row["isolated"] == "true" || row["isolated"] == "yes",
 		}
 		on := today
+		if row["arrived"] == "" && a.Had == "" {
+			a.Had = record.HadUnknown // taken in today, and nobody says since when it is had
+		}
 		if row["arrived"] != "" {
 			if on, err = day.Parse(row["arrived"]); err != nil {
 				return nil, nil, fail("arrived", "write the day as 2026-11-24")

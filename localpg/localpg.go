@@ -52,7 +52,7 @@ func Start(ctx context.Context, dir string, fast bool) (*Server, error) {
 	if err := s.run(ctx); err != nil {
 		return nil, err
 	}
-	return s, s.createDatabase(ctx, "tendermend")
+	return s, s.createDatabase(ctx, "tendermend", empty)
 }
 
 // URL is where the program's database is.
@@ -223,7 +223,7 @@ func lastLines(s string, n int) string {
 	return strings.Join(lines[max(0, len(lines)-n):], "\n")
 }
 
-func (s *Server) createDatabase(ctx context.Context, name string) error {
+func (s *Server) createDatabase(ctx context.Context, name, from string) error {
 	ctx, cancel := context.WithTimeout(ctx, 30*time.Second)
 	defer cancel()
 	args := []string{"-h", "127.0.0.1", "-p", strconv.Itoa(s.port), "-U", "tendermend", "-d", "postgres", "-Atc"}
@@ -235,13 +235,40 @@ func (s *Server) createDatabase(ctx context.Context, name string) error {
 	if strings.TrimSpace(string(out)) == "1" {
 		return nil
 	}
-	if out, err := s.command(ctx, "psql", append(args, fmt.Sprintf("create database %s", name))...).CombinedOutput(); err != nil {
+	if out, err := s.command(ctx, "psql", append(args, fmt.Sprintf("create database %s template %s", name, from))...).CombinedOutput(); err != nil {
 		return fmt.Errorf("making the database %s: %w: %s", name, err, out)
 	}
 	return nil
 }
 
+// empty is the database of which empty ones are copies.
+const empty = "template1"
+
 // CreateDatabase makes another, empty database and gives its URL.
 func (s *Server) CreateDatabase(ctx context.Context, name string) (string, error) {
-	return s.DatabaseURL(name), s.createDatabase(ctx, name)
+	return s.CopyDatabase(ctx, name, empty)
+}
+
+// CopyDatabase makes a copy of a database that nobody is connected to, and gives
+// its URL.
+func (s *Server) CopyDatabase(ctx context.Context, name, from string) (string, error) {
+	return s.DatabaseURL(name), s.createDatabase(ctx, name, from)
+}
+
+// Scratch starts a server in a folder of its own that goes with it: for tests and
+// scripts. Call stop when done.
+func Scratch(ctx context.Context, what string) (s *Server, stop func() error, err error) {
+	parent, err := os.MkdirTemp("", "tendermend-"+what+"-")
+	if err != nil {
+		return nil, nil, fmt.Errorf("making a folder for the database: %w", err)
+	}
+	clear := func() error { return os.RemoveAll(parent) }
+	// The user that runs the server has to enter it.
+	if err := os.Chmod(parent, 0o755); err != nil {
+		return nil, nil, errors.Join(err, clear())
+	}
+	if s, err = Start(ctx, filepath.Join(parent, "pg"), true); err != nil {
+		return nil, nil, errors.Join(err, clear())
+	}
+	return s, func() error { return errors.Join(s.Stop(), clear()) }, nil
 }

@@ -8,11 +8,12 @@ import (
 	"errors"
 	"fmt"
 	"image"
+	"image/color"
 	"image/draw"
 	"image/jpeg"
 	_ "image/png" // sent by some phones
 
-	"github.com/disintegration/imaging"
+	"github.com/kovidgoyal/imaging"
 	_ "golang.org/x/image/webp" // sent by some phones
 )
 
@@ -21,11 +22,14 @@ const (
 	MostBytes  = 20 << 20
 	mostPixels = 60_000_000 // more than any phone; a small file can promise more
 	mostSide   = 16_000
+	// MostUnpacked is what a picture may take in memory, bytes: a small file can
+	// hold a large picture.
+	MostUnpacked = 140 << 20
 )
 
 // Kept pictures have at most so many pixels on their longer side.
 const (
-	keptSide  = 1600
+	KeptSide  = 1600
 	smallSide = 360
 )
 
@@ -41,6 +45,7 @@ type Kept struct {
 var (
 	ErrFormat = errors.New("this is not a picture that can be read; send a JPEG, a PNG or a WebP")
 	ErrLarge  = errors.New("this picture is too large; send one of at most 20 MB and 60 megapixels")
+	ErrHeavy  = errors.New("this picture takes too much room when it is unpacked; send a smaller one, or a plain JPEG")
 )
 
 // Keep turns a JPEG, PNG or WebP upright, as its camera marked it, makes it
@@ -60,11 +65,55 @@ func Keep(sent []byte) (Kept, error) {
 	if config.Width < 1 || config.Height < 1 {
 		return Kept{}, ErrFormat
 	}
-	whole, err := imaging.Decode(bytes.NewReader(sent), imaging.AutoOrientation(true))
+	if unpacked(config, format, sent) > MostUnpacked {
+		return Kept{}, ErrHeavy
+	}
+	whole, err := unpack(sent, true)
+	if err != nil {
+		// What the camera wrote beside the picture may be broken; the picture is not.
+		whole, err = unpack(sent, false)
+	}
 	if err != nil {
 		return Kept{}, fmt.Errorf("%w: it is cut off or broken", ErrFormat)
 	}
 	return keep(whole, sent)
+}
+
+func unpack(sent []byte, upright bool) (image.Image, error) {
+	return imaging.Decode(bytes.NewReader(sent), imaging.AutoOrientation(upright),
+		imaging.Backends(imaging.GO_IMAGE), imaging.ColorSpace(imaging.NO_CHANGE_OF_COLORSPACE))
+}
+
+// Weight is what a picture takes in memory while it is made fit, bytes; as much
+// as any may where it cannot be told.
+func Weight(sent []byte) int64 {
+	config, format, err := image.DecodeConfig(bytes.NewReader(sent))
+	if err != nil {
+		return MostUnpacked
+	}
+	return min(unpacked(config, format, sent), MostUnpacked)
+}
+
+// unpacked is what a picture takes in memory, bytes: by its pixels and how its
+// format keeps them. A progressive JPEG is unpacked from numbers of four bytes.
+func unpacked(c image.Config, format string, sent []byte) int64 {
+	each := 4.0
+	switch {
+	case format == "jpeg":
+		s, whole := walk(sent)
+		if !whole {
+			s.samples, s.progressive = 3, true
+		}
+		each = s.samples
+		if s.progressive {
+			each += 4 * s.samples
+		}
+	case c.ColorModel == color.RGBA64Model || c.ColorModel == color.NRGBA64Model:
+		each = 8
+	case c.ColorModel == color.GrayModel:
+		each = 1
+	}
+	return int64(each * float64(c.Width) * float64(c.Height))
 }
 
 // Draw keeps a picture that the program drew.
@@ -72,8 +121,8 @@ func Draw(drawn image.Image) (Kept, error) { return keep(drawn, nil) }
 
 func keep(whole image.Image, sent []byte) (Kept, error) {
 	fit := whole
-	if b := whole.Bounds(); b.Dx() > keptSide || b.Dy() > keptSide {
-		fit = imaging.Fit(whole, keptSide, keptSide, imaging.Box)
+	if b := whole.Bounds(); b.Dx() > KeptSide || b.Dy() > KeptSide {
+		fit = imaging.Fit(whole, KeptSide, KeptSide, imaging.Box)
 	}
 	k := Kept{Width: fit.Bounds().Dx(), Height: fit.Bounds().Dy()}
 	var err error

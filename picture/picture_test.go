@@ -12,6 +12,7 @@ import (
 	"image/png"
 	"runtime"
 	"testing"
+	"time"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -181,4 +182,62 @@ func BenchmarkKeepTwelveMegapixels(b *testing.B) {
 			b.Fatal(err)
 		}
 	}
+}
+
+// What is let in from an archive is nothing but a picture.
+func TestPlainPicturesHoldNothingElse(t *testing.T) {
+	kept, err := picture.Keep(asJPEG(t, scene(400, 300)))
+	require.NoError(t, err)
+	w, h, plain := picture.Plain(kept.Body)
+	assert.True(t, plain)
+	assert.Equal(t, []int{400, 300}, []int{w, h})
+	comment := append([]byte{0xff, 0xd8, 0xff, 0xfe, 0, 6}, append([]byte("here"), kept.Body[2:]...)...)
+	for name, raw := range map[string][]byte{
+		"a camera's words": withExif(kept.Body, 1), "a comment": comment, "something behind its end": append(kept.Body[:len(kept.Body):len(kept.Body)], 'x'),
+		"cut off": kept.Body[:len(kept.Body)-2], "cut in its head": kept.Body[:12], "nothing": nil, "words": []byte("no picture"),
+	} {
+		_, _, plain := picture.Plain(raw)
+		assert.False(t, plain, name)
+	}
+}
+
+// A picture that takes more room than there is for one is refused before it is
+// unpacked: by pixels times bytes of each.
+func TestPicturesThatUnpackToTooMuchAreRefused(t *testing.T) {
+	_, err := picture.Keep(promising(8000, 7500)) // 60 megapixels of four bytes
+	assert.ErrorIs(t, err, picture.ErrHeavy)
+	assert.EqualValues(t, picture.MostUnpacked, picture.Weight(promising(8000, 7500)))
+	assert.EqualValues(t, 4*6000*6100, picture.Weight(promising(6000, 6100)))
+	// JPEG of Go's encoder: two samples of colour to four of light, 1.5 bytes a pixel.
+	assert.EqualValues(t, 400*300*3/2, picture.Weight(asJPEG(t, scene(400, 300))))
+}
+
+// The largest PNG that is taken needs at most 200 MB more.
+func TestALargePictureFitsInMemory(t *testing.T) {
+	m := image.NewNRGBA(image.Rect(0, 0, 6000, 6100)) // 146 MB unpacked
+	var out bytes.Buffer
+	require.NoError(t, (&png.Encoder{CompressionLevel: png.BestSpeed}).Encode(&out, m))
+	m = nil
+	sent := out.Bytes()
+	runtime.GC()
+	var before, now runtime.MemStats
+	runtime.ReadMemStats(&before)
+	stop, most := make(chan struct{}), make(chan uint64)
+	go func() {
+		var peak uint64
+		for {
+			select {
+			case <-stop:
+				most <- peak
+				return
+			case <-time.After(5 * time.Millisecond):
+				runtime.ReadMemStats(&now)
+				peak = max(peak, now.HeapAlloc)
+			}
+		}
+	}()
+	_, err := picture.Keep(sent)
+	close(stop)
+	require.NoError(t, err)
+	assert.Less(t, int64(<-most)-int64(before.HeapAlloc), int64(200<<20))
 }

@@ -86,3 +86,37 @@ func BenchmarkReviewOfAThousandEntries(b *testing.B) {
 		s.Review(list, 0, today)
 	}
 }
+
+// An archive of one plant is checked entry by entry: a tenth of it was recorded
+// late, and every fiftieth entry corrects another.
+func BenchmarkCheckingAnArchiveOfOnePlant(b *testing.B) {
+	const many = 20_000
+	id, list := thousand(b)
+	at := list[len(list)-1].RecordedAt
+	for i := len(list); i < many; i++ {
+		at = at.Add(time.Second)
+		e := record.Entry{ID: uuid.New(), PlantID: id, On: today - 2, RecordedAt: at}
+		switch {
+		case i%50 == 7:
+			old := list[i-5]
+			e.Replaces, e.On, e.Body = &old.ID, old.On, old.Body
+		case i%10 == 3:
+			e.On, e.Body = today-200, record.Body{Watered: &record.Watered{}}
+		case i%3 == 0:
+			e.Body = check("wilt", 0, "longest-root", i%900)
+		default:
+			e.Body = record.Body{Noted: &record.Noted{Text: "nothing new"}}
+		}
+		list = append(list, e)
+	}
+	for b.Loop() {
+		ledger := record.NewLedger(id, nil, nil)
+		for _, e := range list {
+			if faults := ledger.Check(e, today); len(faults) > 0 {
+				b.Fatal(faults)
+			}
+			ledger.Add(e)
+		}
+		ledger.State()
+	}
+}

@@ -5,7 +5,6 @@ import (
 	"fmt"
 	"maps"
 	"slices"
-	"strings"
 
 	"tendermend/core/cause"
 	"tendermend/core/climate"
@@ -32,57 +31,20 @@ type Context struct {
 // differential behind a look or a diagnosis, the composed plan, whether a gate
 // was open.
 func Complete(e *Entry, entries []Entry, c Context) error {
-	south := c.South
-	state := Fold(e.PlantID, entries, c.Kinds)
-	switch {
-	case e.Examined != nil:
-		x := *e.Examined
-		x.Tables, x.Chances = diagnosis.Version, nil
-		state.Examined = &Look{Examined: x}
-		c, err := diagnosis.Examine(state.Examination(e.On, south))
-		if err != nil {
-			return err
-		}
-		x.Chances = c.Causes()[:keptChances]
-		e.Examined = &x
-	case e.Diagnosed != nil:
-		d := *e.Diagnosed
-		d.Tables, d.Chances = diagnosis.Version, nil
-		if state.Examined != nil {
-			c, err := diagnosis.Examine(state.Examination(e.On, south))
-			if err != nil {
-				return err
-			}
-			d.Chances = c.Causes()[:keptChances]
-		}
-		e.Diagnosed = &d
-	case e.Planned != nil:
-		made, err := sheet.Of(state.Situation(e.Planned.Answers, e.Planned.Keeps, e.On, c))
-		if err != nil {
-			return err
-		}
-		for i, b := range made.Breaches {
-			if strings.TrimSpace(b.Reason) == "" {
-				rule, _ := treatment.RuleByID(b.Rule)
-				return Faults{
-					{
-						Field: fmt.Sprintf("planned.answers.edits[%d]", i),
-						Message: fmt.Sprintf(
-							"this plan would %s (%s): %s; say why you do it all the same",
-							rule.Never,
-							b.Rule,
-							b.Why,
-						),
-					},
-				}
-			}
-		}
-		e.Planned = &Planned{Answers: e.Planned.Answers, Keeps: e.Planned.Keeps, Plan: &made.Sheet}
-	case e.Staged != nil:
-		staged := *e.Staged
-		staged.GateOpen = situation{state: state, entry: *e}.gateOpen()
-		e.Staged = &staged
+	return NewLedger(e.PlantID, entries, c.Kinds).Complete(e, c)
+}
+
+// Complete fills in what an entry keeps of the moment it is recorded.
+func (l *Ledger) Complete(e *Entry, c Context) error {
+	k, keeps := e.Content().(keeper)
+	if !keeps {
+		return nil
 	}
+	done, err := k.completed(moment{on: e.On, state: l.State(), around: c})
+	if err != nil {
+		return err
+	}
+	e.Body = done
 	return nil
 }
 
@@ -91,21 +53,8 @@ func Complete(e *Entry, entries []Entry, c Context) error {
 func SameSubmission(recorded, sent Entry) bool {
 	bare := func(e Entry) string {
 		b := e.Body
-		if b.Examined != nil {
-			x := *b.Examined
-			x.Chances, x.Tables = nil, ""
-			b.Examined = &x
-		}
-		if b.Diagnosed != nil {
-			b.Diagnosed = &Diagnosed{Causes: b.Diagnosed.Causes, Reason: b.Diagnosed.Reason}
-		}
-		if b.Planned != nil {
-			b.Planned = &Planned{Answers: b.Planned.Answers, Keeps: b.Planned.Keeps}
-		}
-		if b.Staged != nil {
-			st := *b.Staged
-			st.GateOpen = false
-			b.Staged = &st
+		if k, keeps := e.Content().(keeper); keeps {
+			b = k.sent()
 		}
 		raw, err := json.Marshal(b)
 		if err != nil {
@@ -126,12 +75,12 @@ func (s State) Examination(on day.Day, south bool) diagnosis.Examination {
 	e := diagnosis.Examination{
 		Habit:   s.Habit.ID,
 		Season:  climate.SeasonOf(on, south),
-		Fragile: on-s.ArrivedOn < fragileDays,
+		Fragile: s.fragile(on),
 	}
 	if s.Examined != nil {
 		e.Present, e.Absent = s.Examined.withRecord(s.Derive(on, south))
 	}
-	return e
+	return e.WithImplied()
 }
 
 // Situation gives what a plan is made for, with the answers that the carer gave
@@ -171,8 +120,8 @@ func (s State) Situation(a sheet.Answers, keeps bool, on day.Day, c Context) (tr
 	low, high := w.Of(on)
 	sit.Place.LowC, sit.Place.HighC = treatment.N(low), treatment.N(high)
 	sit.Answers.Isolated = treatment.Yes{Said: s.Isolation == Isolated, Known: s.Isolation == Isolated}
-	if a.OwnedDays == nil && on-s.ArrivedOn < fragileDays {
-		owned := int(on - s.ArrivedOn)
+	if a.OwnedDays == nil && s.fragile(on) {
+		owned, _ := s.Owned(on)
 		a.OwnedDays = &owned
 	}
 	if keeps {

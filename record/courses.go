@@ -27,25 +27,6 @@ func (s *State) follow(tracks []string, on day.Day) {
 	s.Courses = courses
 }
 
-// stage passes a track's gate, or steps back.
-func (s *State) stage(e Entry) {
-	track, ok := recovery.TrackByID(e.Staged.Track)
-	if !ok {
-		return
-	}
-	to, ok := track.StageIndex(e.Staged.To)
-	course := s.course(e.Staged.Track)
-	if !ok || course == nil {
-		return
-	}
-	back := to <= course.Stage
-	course.Stage, course.Began = to, e.On
-	lane := slices.IndexFunc(s.Courses, func(c Course) bool { return c.Track == track.ID })
-	s.endSpan(track.ID, e.On)
-	s.enter(*course, lane, e.On, Span{Back: back, Early: !back && !e.Staged.GateOpen, Reason: e.Staged.Reason})
-	s.looked(e.On)
-}
-
 // enter begins the span of the stage that a course is in.
 func (s *State) enter(c Course, lane int, on day.Day, how Span) {
 	how.Track, how.Lane, how.From = c.Track, lane, on
@@ -61,26 +42,6 @@ func (s *State) endSpan(track string, on day.Day) {
 	for i := range s.Stages {
 		if s.Stages[i].Track == track && s.Stages[i].To == nil {
 			s.Stages[i].To = &on
-		}
-	}
-}
-
-func (s *State) close(e Entry) {
-	s.Closed, s.ClosedOn = e.Closed, e.On
-	for _, c := range s.Courses {
-		s.endSpan(c.Track, e.On)
-	}
-}
-
-// reopen takes every track up again where it was left.
-func (s *State) reopen(e Entry) {
-	s.Closed, s.caseFrom = nil, e.On
-	for _, c := range s.Courses {
-		for i := len(s.Stages) - 1; i >= 0; i-- {
-			if s.Stages[i].Track == c.Track {
-				s.Stages[i].To = nil
-				break
-			}
 		}
 	}
 }

@@ -92,14 +92,21 @@ func (d *deriver) add(sign string, present bool, on day.Day, why, formula, sure 
 }
 
 func (d *deriver) arrival() {
-	here := int(d.today - d.state.ArrivedOn)
-	in := working.Input{Name: "days here", Value: float64(here)}
-	const formula, sure = "day of the look − day of arrival, against 42 days", "exact"
+	here, known := d.state.Owned(d.today)
+	if !known {
+		return // nobody knows, and that is no evidence
+	}
+	in := working.Input{Name: "days had", Value: float64(here)}
+	const formula = "day of the look − day of arrival, and what it had been had before, against 42 days"
+	sure, why := "exact", fmt.Sprintf("You have had it for %s.", working.Count(here, "day"))
+	if d.state.Arrival.Had != "" {
+		sure, why = "as the carer said", fmt.Sprintf("You have had it for %s at least.", working.Count(here, "day"))
+	}
 	d.add(
 		"care.new-arrival",
 		here < newcomerDays,
 		d.state.ArrivedOn,
-		fmt.Sprintf("It has been here for %s.", working.Count(here, "day")),
+		why,
 		formula,
 		sure,
 		in,

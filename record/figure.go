@@ -1,6 +1,10 @@
 package record
 
-import "tendermend/core/diagnosis"
+import (
+	"tendermend/core/day"
+	"tendermend/core/diagnosis"
+	"tendermend/core/recovery"
+)
 
 // Figure is what a small drawing shows of a plant.
 type Figure struct {
@@ -8,6 +12,27 @@ type Figure struct {
 	Leaves  int      `json:"leaves" doc:"Leaves, as last recorded; 0 where nobody counted."`
 	Seen    []string `json:"seen" doc:"Parts on which the last look saw something."`
 	Looked  []string `json:"looked" doc:"Parts on which the last look saw nothing amiss."`
+}
+
+// wellSince says whether the plant was found well after a look: its tracks are
+// passed, or a later check-in read what would alarm and nothing did. What was seen
+// before is no longer how it is.
+func (s State) wellSince(look day.Day) bool {
+	if s.Mended() {
+		return true
+	}
+	calm := false
+	for _, m := range recovery.Measures() {
+		last, read := s.Readings.Last(m.ID)
+		if !m.Alarm || !read || last.On <= look {
+			continue
+		}
+		if last.Value > 0 {
+			return false
+		}
+		calm = true
+	}
+	return calm
 }
 
 // Figure gives what a small drawing shows.
@@ -44,9 +69,12 @@ func (s State) Figure() Figure {
 			looked[sign.Zone] = true
 		}
 	}
-	for _, z := range diagnosis.Zones {
+	faded := s.wellSince(s.Examined.On)
+	for _, z := range diagnosis.Zones() {
 		switch {
 		case !z.Drawn:
+		case seen[z.ID] && faded:
+			f.Looked = append(f.Looked, z.ID)
 		case seen[z.ID]:
 			f.Seen = append(f.Seen, z.ID)
 		case looked[z.ID]:

@@ -82,7 +82,10 @@ func (s State) Rates(today day.Day) []working.Amount {
 					{Name: "a week, at least", Value: week(slope.Low), Unit: unit},
 					{Name: "a week, at most", Value: week(slope.High), Unit: unit},
 				},
-				Formula: "median of the slopes between all pairs of readings, × 7; 80 % interval from Kendall's S", Source: "Theil 1950; Sen 1968", Sure: "its own readings; single wrong ones do not move it"}},
+				Formula: "median of the slopes between all pairs of readings, × 7; 80 % interval from Kendall's S",
+				Source:  "Theil 1950; Sen 1968",
+				Sure:    "its own readings; single wrong ones do not move it",
+			}},
 		)
 	}
 	return rates
@@ -96,14 +99,12 @@ func (s State) Stall(c Course, today day.Day, south bool) (recovery.Stall, bool)
 		return stall, false
 	}
 	if d, ok := recovery.DryingOf(s.WateredOn); ok && d.Faster {
-		stall.AtWork, stall.Why = true, fmt.Sprintf(
-			"Its pot dries faster: in %g days instead of %g. Roots are at work; this is no setback.",
-			d.Now,
-			d.Before,
-		)
+		const faster = "Its pot dries faster: in %g days instead of %g. Roots are at work; this is no setback."
+		stall.AtWork, stall.Why = true, fmt.Sprintf(faster, d.Now, d.Before)
 	} else if n := len(s.Tallies); n > 0 && s.Tallies[n-1].On >= stall.Since {
 		if share, ok := s.Tallies[n-1].liveShare(); ok && share >= 0.6 {
-			stall.AtWork, stall.Why = true, fmt.Sprintf("%.0f %% of its roots were alive on %s: new pots may stand still for months while roots run.", 100*share, s.Tallies[n-1].On)
+			const alive = "%.0f %% of its roots were alive on %s: new pots may stand still for months while roots run."
+			stall.AtWork, stall.Why = true, fmt.Sprintf(alive, 100*share, s.Tallies[n-1].On)
 		}
 	}
 	return stall, true
@@ -124,7 +125,7 @@ func (s State) DishLevel() (working.Amount, bool) {
 type ReservesLast struct {
 	From    day.Day         `json:"from" doc:"The first day on which they may be used up."`
 	To      day.Day         `json:"to"`
-	First   RunsOutFirst    `json:"first" enum:"roots,open,reserves" doc:"What comes first: its next gate, with its roots; either; or the end of its reserves."`
+	First   RunsOutFirst    `json:"first" enum:"roots,open,reserves" doc:"What comes first: its roots, with the gate; either; or the end of its reserves."`
 	Working working.Working `json:"working"`
 }
 
@@ -186,7 +187,10 @@ func (s State) ReservesLast(today day.Day) (ReservesLast, bool) {
 			{Name: "to", Value: way.Days[1], Unit: "days"},
 			{Name: "days since they were judged", Value: math.Max(0, float64(today-on))},
 		},
-		Formula: "day on which they were judged (" + reserves + ") + how long such reserves last without roots", Source: working.CommonPractice, Sure: "wide: judged by eye; weigh the bare plant twice, a week apart, for better"}}, true
+		Formula: "day on which they were judged (" + reserves + ") + how long such reserves last without roots",
+		Source:  working.CommonPractice,
+		Sure:    "wide: judged by eye; weigh the bare plant twice, a week apart, for better",
+	}}, true
 }
 
 func (s State) reservesByWeight() (ReservesLast, bool) {
@@ -215,8 +219,9 @@ func (s State) reservesByWeight() (ReservesLast, bool) {
 				},
 				{Name: "loses a day", Value: math.Round(1000*way.Loss) / 10, Unit: "%"},
 			},
-			Formula: "last weighing + ln(last ÷ share of the first) ÷ daily loss; from 60 % at the fastest loss between weighings to 50 % at the slowest",
-			Source:  working.CommonPractice, Sure: fmt.Sprintf("fair: from %d weighings of the bare plant", len(weighed))},
+			Formula: "last weighing + ln(last ÷ share of the first) ÷ daily loss; " +
+				"from 60 % at the fastest loss between weighings to 50 % at the slowest",
+			Source: working.CommonPractice, Sure: fmt.Sprintf("fair: from %d weighings of the bare plant", len(weighed))},
 	}, true
 }
 

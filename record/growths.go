@@ -6,50 +6,6 @@ import (
 	"tendermend/core/recovery"
 )
 
-// grow begins a strand, lengthens it, or says what became of it.
-func (s *State) grow(e Entry) {
-	g := e.Grown
-	strand := s.strand(g.Growth.String())
-	if strand == nil && g.Sort == "" {
-		return // its beginning was undone
-	}
-	if strand == nil {
-		number := 1
-		for _, other := range s.Strands {
-			if other.Sort == g.Sort {
-				number++
-			}
-		}
-		s.Strands = append(
-			s.Strands,
-			recovery.Strand{
-				ID:       g.Growth.String(),
-				Sort:     g.Sort,
-				Number:   number,
-				CameWith: g.CameWith,
-				Began:    e.On,
-				State:    recovery.Growing,
-				StateOn:  e.On,
-				Sizes:    []recovery.Reading{},
-			},
-		)
-		strand = &s.Strands[len(s.Strands)-1]
-		if g.CameWith {
-			strand.Began, strand.State = s.ArrivedOn, recovery.Mature
-		}
-	}
-	if g.Name != "" {
-		strand.Name = g.Name
-	}
-	if g.SizeMM != nil {
-		strand.Sizes = append(strand.Sizes, recovery.Reading{On: e.On, Value: *g.SizeMM})
-	}
-	if g.State != "" && g.State != strand.State {
-		strand.State, strand.StateOn = g.State, e.On
-	}
-	s.looked(e.On)
-}
-
 func (s *State) strand(id string) *recovery.Strand {
 	for i := range s.Strands {
 		if s.Strands[i].ID == id {

@@ -1,60 +1,78 @@
 package record
 
 import (
-	"sort"
+	"bytes"
+	"cmp"
+	"slices"
 
 	"github.com/google/uuid"
 )
 
+// undoes lists what an entry voids or replaces.
+func undoes(e Entry) (ids []uuid.UUID) {
+	if e.Voided != nil {
+		ids = append(ids, e.Voided.Entry)
+	}
+	if e.Replaces != nil {
+		ids = append(ids, *e.Replaces)
+	}
+	return ids
+}
+
 // Live marks the entries that count: those that no counting entry voids or
 // replaces. Taking back a taking-back brings the first entry to life again.
 func Live(entries []Entry) map[uuid.UUID]bool {
-	undoneBy := map[uuid.UUID][]uuid.UUID{}
+	undone := map[uuid.UUID][]uuid.UUID{}
 	for _, e := range entries {
-		if e.Voided != nil {
-			undoneBy[e.Voided.Entry] = append(undoneBy[e.Voided.Entry], e.ID)
-		}
-		if e.Replaces != nil {
-			undoneBy[*e.Replaces] = append(undoneBy[*e.Replaces], e.ID)
+		for _, id := range undoes(e) {
+			undone[id] = append(undone[id], e.ID)
 		}
 	}
 	live := make(map[uuid.UUID]bool, len(entries))
-	var judge func(id uuid.UUID) bool
-	judge = func(id uuid.UUID) bool {
-		if known, ok := live[id]; ok {
-			return known
-		}
-		live[id] = true // an entry cannot undo itself through a circle
-		alive := true
-		for _, by := range undoneBy[id] {
-			if judge(by) {
-				alive = false
-			}
-		}
-		live[id] = alive
-		return alive
-	}
 	for _, e := range entries {
-		judge(e.ID)
+		judge(e.ID, undone, live)
 	}
 	return live
+}
+
+// judge says whether an entry counts, given what undoes what and what is judged
+// already.
+func judge(id uuid.UUID, undone map[uuid.UUID][]uuid.UUID, live map[uuid.UUID]bool) bool {
+	if known, ok := live[id]; ok {
+		return known
+	}
+	live[id] = true // an entry cannot undo itself through a circle
+	alive := true
+	for _, by := range undone[id] {
+		if judge(by, undone, live) {
+			alive = false
+		}
+	}
+	live[id] = alive
+	return alive
 }
 
 // InOrder sorts entries by the day they happened, and within a day by when they
 // were recorded. The arrival comes first whatever its day.
 func InOrder(entries []Entry) []Entry {
-	sorted := append([]Entry{}, entries...)
-	sort.SliceStable(sorted, func(a, b int) bool {
-		x, y := sorted[a], sorted[b]
-		switch {
-		case (x.Arrived != nil) != (y.Arrived != nil):
-			return x.Arrived != nil
-		case x.On != y.On:
-			return x.On < y.On
-		case !x.RecordedAt.Equal(y.RecordedAt):
-			return x.RecordedAt.Before(y.RecordedAt)
-		}
-		return x.ID.String() < y.ID.String()
-	})
+	sorted := slices.Clone(entries)
+	slices.SortStableFunc(sorted, byRecord)
 	return sorted
+}
+
+// byRecord compares two entries by where they stand in the record.
+func byRecord(x, y Entry) int {
+	if (x.Arrived != nil) != (y.Arrived != nil) {
+		if x.Arrived != nil {
+			return -1
+		}
+		return 1
+	}
+	return cmp.Or(cmp.Compare(x.On, y.On), x.RecordedAt.Compare(y.RecordedAt), bytes.Compare(x.ID[:], y.ID[:]))
+}
+
+// Arrival is the arrival that counts: the last that nothing voids or replaces.
+// It needs no more than the arrivals of a plant and what was taken back.
+func Arrival(entries []Entry) (Entry, bool) {
+	return NewLedger(uuid.Nil, entries, nil).arrival(nil)
 }

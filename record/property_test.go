@@ -42,9 +42,9 @@ func anything(b *book, chance *rand.Rand) record.Body {
 		func() record.Body {
 			g := &record.Grown{
 				Growth:   uuid.New(),
-				Sort:     recovery.GrowthSorts[chance.IntN(len(recovery.GrowthSorts))].ID,
+				Sort:     recovery.GrowthSorts()[chance.IntN(len(recovery.GrowthSorts()))].ID,
 				CameWith: chance.IntN(3) == 0,
-				State:    recovery.GrowthStates[chance.IntN(5)],
+				State:    recovery.GrowthStates()[chance.IntN(5)],
 			}
 			if n := len(s.Strands); n > 0 && chance.IntN(3) > 0 {
 				g.Growth, g.Sort = uuid.MustParse(s.Strands[chance.IntN(n)].ID), ""
@@ -56,7 +56,7 @@ func anything(b *book, chance *rand.Rand) record.Body {
 		},
 		func() record.Body {
 			return record.Body{
-				Pictured: &record.Pictured{Picture: uuid.New(), Side: record.Sides[chance.IntN(len(record.Sides))]},
+				Pictured: &record.Pictured{Picture: uuid.New(), Side: record.Sides()[chance.IntN(len(record.Sides()))]},
 			}
 		},
 		func() record.Body {
@@ -122,18 +122,24 @@ func TestWhateverIsRecordedHoldsTogether(t *testing.T) {
 		b := newBook(t)
 		b.rot()
 		on := 39
+		// One ledger, kept while entries are added to it, against the record read anew.
+		ledger := record.NewLedger(b.plant, b.entries, b.kinds)
 		for range 90 {
 			if chance.IntN(3) == 0 && on > 0 {
 				on--
 			}
 			e := b.entry(on, anything(b, chance))
-			if len(record.Check(e, b.entries, b.kinds, today)) > 0 ||
+			faults := record.Check(e, b.entries, b.kinds, today)
+			require.Equal(t, faults, ledger.Check(e, today), "seed %d: %s", seed, e.Kind())
+			if len(faults) > 0 ||
 				record.Complete(&e, b.entries, record.Context{}) != nil {
 				continue
 			}
 			b.entries = append(b.entries, e)
+			ledger.Add(e)
 		}
 		s := b.state()
+		require.Equal(t, told(t, s), told(t, ledger.State()), "seed %d", seed)
 		name := fmt.Sprintf("seed %d", seed)
 
 		// Every course is on a track once, and its open span is the stage it is in.

@@ -183,3 +183,18 @@ func TestTheSameDayIsAnotherSeasonInTheSouth(t *testing.T) {
 	)
 	assert.False(t, heavy(true), "late spring: it grows")
 }
+
+// A drawing shows how the plant is: what was seen fades when a later check-in
+// found nothing that alarms, and comes back with an alarm.
+func TestWhatWasSeenFadesFromTheDrawing(t *testing.T) {
+	b := newBook(t)
+	b.rot()
+	assert.Contains(t, b.state().Figure().Seen, "roots")
+	b.write(40, check("wilt", 0, "smell", 0))
+	assert.Contains(t, b.state().Figure().Seen, "roots", "the check-in of the same day is no later one")
+	b.write(30, check("wilt", 0, "smell", 0))
+	assert.Empty(t, b.state().Figure().Seen)
+	assert.Contains(t, b.state().Figure().Looked, "roots")
+	b.write(29, check("smell", 1))
+	assert.Contains(t, b.state().Figure().Seen, "roots")
+}

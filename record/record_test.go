@@ -51,7 +51,9 @@ func (b *book) entry(daysAgo int, body record.Body) record.Entry {
 
 // try says what keeps an entry out.
 func (b *book) try(daysAgo int, body record.Body) record.Faults {
-	return record.Check(b.entry(daysAgo, body), b.entries, b.kinds, today)
+	sent := b.entry(daysAgo, body)
+	sent.RecordedAt = time.Time{} // it is not in the record yet
+	return record.Check(sent, b.entries, b.kinds, today)
 }
 
 // write checks, completes and adds an entry.
@@ -194,6 +196,7 @@ func TestBadEntriesAreRefusedInPlainWords(t *testing.T) {
 		"two things":          {0, record.Body{Watered: &record.Watered{}, Noted: &record.Noted{Text: "x"}}, "body", "exactly one thing"},
 		"second arrival":      {0, record.Body{Arrived: &record.Arrived{Name: "x", Habit: "fern"}}, "arrived", "arrived already"},
 		"both answers":        {0, record.Body{Examined: &record.Examined{Present: []string{"leaf.crisp"}, Absent: []string{"leaf.crisp"}}}, "examined.absent[0]", "both seen and not there"},
+		"stays what is not":   {0, record.Body{Examined: &record.Examined{Present: []string{"course.no-perk"}, Absent: []string{"leaf.drooping"}}}, "examined.present", "can only be seen where"},
 		"contradiction":       {0, record.Body{Examined: &record.Examined{Present: []string{"med.wet-long", "med.dry-through"}}}, "examined.present", "cannot both be true"},
 		"unknown sign":        {0, record.Body{Examined: &record.Examined{Present: []string{"leaf.blue"}}}, "examined.present[0]", "no sign"},
 		"no answer":           {0, record.Body{Examined: &record.Examined{}}, "examined", "at least one sign"},
@@ -471,4 +474,22 @@ func TestFoldDoesNotDependOnTheOrderOfReading(t *testing.T) {
 		got := b.state()
 		assert.Equal(t, want, fmt.Sprintf("%+v", got.Seam())+fmt.Sprintf("%+v", got.Readings))
 	}
+}
+
+func TestTheLoadOfAPlantAddsUpByDay(t *testing.T) {
+	task := func(from day.Day, minutes, weight int) record.Task {
+		return record.Task{From: from, Minutes: minutes, Weight: weight}
+	}
+	l := record.LoadOf([]record.Task{task(1, 2, 3), task(1, 5, 1), task(4, 1, 5), task(9, 3, 2)})
+	assert.Equal(t, record.Load{Days: []day.Day{1, 4, 9}, Minutes: []int{7, 8, 11}, Weights: []int{3, 5, 5}}, l)
+	assert.Equal(t, record.Load{Days: []day.Day{}, Minutes: []int{}, Weights: []int{}}, record.LoadOf(nil))
+	var many []record.Task
+	for i := range 100 {
+		many = append(many, task(day.Day(i), 1, 1))
+	}
+	l = record.LoadOf(many)
+	assert.Len(t, l.Days, 60)
+	assert.Equal(t, 100, l.Minutes[59], "nothing is left out")
+	due := record.DueBy([]record.Task{task(3, 1, 2), task(4, 2, 5), task(5, 3, 5), task(6, 4, 9)}, 5)
+	assert.Equal(t, []int{2, 3, 1}, []int{due[0].Minutes, due[1].Minutes, due[2].Minutes})
 }

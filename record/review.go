@@ -49,6 +49,7 @@ type StageReview struct {
 	Usual *[2]float64 `json:"usual,omitempty" doc:"Weeks that are usual, shortest and longest; missing after the last gate."`
 	Back  int         `json:"back" doc:"Times it fell back into it."`
 	Still bool        `json:"still" doc:"Whether it is in it now."`
+	Long  bool        `json:"long" doc:"Whether that is longer than is usual."`
 }
 
 // StepDone is a step of a plan that was done.
@@ -56,22 +57,6 @@ type StepDone struct {
 	On      day.Day `json:"on"`
 	Title   string  `json:"title"`
 	Minutes int     `json:"minutes"`
-}
-
-// Minutes that records of a kind stand for where no plan says (common practice).
-var minutesOf = map[Kind]int{
-	KindExamined: 5,
-	KindWatered:  1,
-	KindWeighed:  1,
-	KindProbed:   1,
-	KindChecked:  2,
-	KindTallied:  8,
-	KindFed:      2,
-	KindPotted:   10,
-	KindPictured: 1,
-	KindGrown:    0,
-	KindTreated:  10,
-	KindMetered:  2,
 }
 
 // Used gives what the steps of the review took from the cupboard.
@@ -115,16 +100,16 @@ func (s State) Review(entries []Entry, from, to day.Day) Review {
 			r.used = append(r.used, e.Did.Used...)
 		case e.Watered != nil:
 			r.Watered++
-			minutes["waterings"] += minutesOf[KindWatered]
+			minutes["waterings"] += e.Watered.minutes()
 		case e.Fed != nil:
 			r.Fed++
-			minutes["feeds"] += minutesOf[KindFed]
+			minutes["feeds"] += e.Fed.minutes()
 		case e.Treated != nil:
 			r.Treated++
-			minutes["products"] += minutesOf[KindTreated]
+			minutes["products"] += e.Treated.minutes()
 		default:
-			if m := minutesOf[e.Kind()]; m > 0 {
-				minutes["looks and measures"] += m
+			if c := e.Content(); c != nil {
+				minutes["looks and measures"] += c.minutes()
 			}
 		}
 	}
@@ -234,6 +219,10 @@ func (s State) reviewStages(r *Review, from, to day.Day) {
 			r.Stages[i].Back++
 		}
 		r.Stages[i].Still = span.To == nil
+		track, _ := recovery.TrackByID(span.Track)
+		if n, ok := track.StageIndex(span.Stage); ok && n < len(track.Stages) {
+			r.Stages[i].Long = track.Stages[n].Long(float64(r.Stages[i].Days))
+		}
 	}
 }
 

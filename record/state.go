@@ -1,14 +1,15 @@
 package record
 
 import (
-	"github.com/google/uuid"
 	"maps"
+	"slices"
+
+	"github.com/google/uuid"
 
 	"tendermend/core/day"
 	"tendermend/core/diagnosis"
 	"tendermend/core/plant"
 	"tendermend/core/recovery"
-	"tendermend/core/treatment"
 	"tendermend/core/treatment/sheet"
 	"tendermend/core/water"
 )
@@ -29,10 +30,13 @@ type State struct {
 	Isolation Isolation
 	Entries   int // all entries, voided ones too
 
-	Looks    []day.Day // days on which somebody looked, each once
-	Examined *Look     // the last examination
-	Verdict  *Verdict  // the last diagnosis
-	Decided  bool      // whether that diagnosis came after the last examination
+	Looks []day.Day // days on which somebody looked, each once
+	// SeenOn is the last day on which somebody looked at how it is; nil where
+	// nobody has since it came.
+	SeenOn   *day.Day
+	Examined *Look    // the last examination
+	Verdict  *Verdict // the last diagnosis
+	Decided  bool     // whether that diagnosis came after the last examination
 
 	Plan        *sheet.Plan
 	PlannedOn   day.Day
@@ -194,6 +198,11 @@ type Span struct {
 
 // Fold reads a plant's entries into its state. Kinds are the collection's own.
 func Fold(plantID uuid.UUID, entries []Entry, kinds plant.Kinds) State {
+	return read(plantID, entries, kinds).settled()
+}
+
+// read takes the counting entries in the order of the record.
+func read(plantID uuid.UUID, entries []Entry, kinds plant.Kinds) State {
 	s := State{
 		kinds:     kinds,
 		PlantID:   plantID,
@@ -204,151 +213,50 @@ func Fold(plantID uuid.UUID, entries []Entry, kinds plant.Kinds) State {
 	}
 	live := Live(entries)
 	for _, e := range InOrder(entries) {
-		if !live[e.ID] {
-			continue
-		}
-		s.apply(e)
-		if what, is := s.event(e); is {
-			s.Events = append(s.Events, Event{e.On, e.Kind(), what})
+		if live[e.ID] {
+			s.take(e)
 		}
 	}
+	return s
+}
+
+// take takes the next entry of the record; what an archive of another time holds
+// and nobody knows is passed by.
+func (s *State) take(e Entry) {
+	c := e.Content()
+	if c == nil {
+		return
+	}
+	c.apply(s, e)
+	if what, is := c.event(*s); is {
+		s.Events = append(s.Events, Event{e.On, c.Kind(), what})
+	}
+}
+
+// settled is the state with what only the whole record tells: what the plant
+// wants, and what strands, pot and clocks add to the readings.
+func (s State) settled() State {
+	readings := make(recovery.History, len(s.Readings))
+	for measure, list := range s.Readings {
+		readings[measure] = slices.Clone(list)
+	}
+	s.Readings = readings
 	s.settleWishes()
 	s.settleReadings()
 	return s
 }
 
-func (s *State) apply(e Entry) {
-	switch {
-	case e.Arrived != nil:
-		s.arrive(e)
-	case e.Examined != nil:
-		s.Examined, s.Decided = &Look{e.On, e.ID, *e.Examined}, false
-		if len(e.Examined.Chances) > 0 {
-			s.Said = append(s.Said, Said{e.On, e.ID, e.Examined.Chances, e.Examined.Tables})
-		}
-		s.looked(e.On)
-	case e.Diagnosed != nil:
-		s.Verdict, s.Decided = &Verdict{e.On, e.ID, *e.Diagnosed}, true
-		s.looked(e.On)
-	case e.Planned != nil && e.Planned.Plan != nil:
-		s.plan(e)
-	case e.Did != nil:
-		s.Ticks[e.Did.Step] = Tick{e.On, e.ID, e.Did.Skipped, e.Did.Reason}
-		if !e.Did.Skipped {
-			s.looked(e.On)
-			s.isolates(e.Did.Step)
-		}
-	case e.Watered != nil:
-		s.WateredOn = append(s.WateredOn, e.On)
-		s.looked(e.On)
-	case e.Weighed != nil:
-		if r := (recovery.Reading{On: e.On, Value: e.Weighed.Grams}); e.Weighed.Bare {
-			s.Bare = append(s.Bare, r)
-		} else {
-			s.Weights = append(s.Weights, r)
-		}
-		s.looked(e.On)
-	case e.Probed != nil:
-		s.Probes = append(s.Probes, Probe{e.On, e.Probed.Moisture})
-		if m := e.Probed.Moisture; m == water.Moist || m == water.Wet {
-			on := e.On
-			s.StillMoist = &on
-		}
-		s.looked(e.On)
-	case e.Checked != nil:
-		for _, r := range e.Checked.Readings {
-			s.Readings.Add(r.Measure, recovery.Reading{On: e.On, Value: r.Value})
-		}
-		s.looked(e.On)
-	case e.Moved != nil:
-		if e.Moved.Place != nil {
-			s.Place = e.Moved.Place
-		}
-		if e.Moved.Isolation != "" {
-			s.Isolation = e.Moved.Isolation
-		}
-	case e.Tallied != nil:
-		s.tally(e)
-	case e.Fed != nil:
-		s.Feeds = append(s.Feeds, Feeding{e.On, *e.Fed})
-	case e.Potted != nil:
-		s.repot(e)
-	case e.Metered != nil:
-		s.Meters = append(s.Meters, Meter{e.On, *e.Metered})
-	case e.Adjusted != nil:
-		s.Adjusted = e.Adjusted
-	case e.Prepared != nil:
-		s.Prepared = append(s.Prepared, PreparedOn{e.On, e.ID, *e.Prepared})
-	case e.Treated != nil:
-		s.Treatments = append(s.Treatments, TreatedOn{e.On, e.ID, *e.Treated})
-		s.looked(e.On)
-	case e.Confirmed != nil:
-		s.confirm(e)
-	case e.Staged != nil:
-		s.stage(e)
-	case e.Grown != nil:
-		s.grow(e)
-	case e.Pictured != nil:
-		s.Pictures = append(s.Pictures, PictureOn{e.On, e.ID, *e.Pictured})
-		s.looked(e.On)
-	case e.Closed != nil:
-		s.close(e)
-	case e.Reopened != nil:
-		s.reopen(e)
-	}
-}
-
-func (s *State) arrive(e Entry) {
-	s.Here, s.ArrivedOn, s.Arrival, s.Place = true, e.On, *e.Arrived, e.Arrived.Place
-	s.Habit, _ = plant.HabitByID(e.Arrived.Habit)
-	if p, ok := s.kinds.ByID(e.Arrived.Profile); ok {
-		s.Profile = &p
-		if h, ok := plant.HabitByID(p.Habit); ok {
-			s.Habit = h // the tables may know its kind better than an older record
-		}
-	}
-	s.Pot = Pot{WidthCM: e.Arrived.PotWidthCM, DepthCM: e.Arrived.PotDepthCM, Medium: e.Arrived.Medium}
-	if e.Arrived.Isolated {
-		s.Isolation = Isolated
-	}
-	s.looked(e.On)
-}
-
-// isolates makes the plant isolated, or free again, when such a step of the plan
-// is ticked: a tick is not only a word.
-func (s *State) isolates(stepID string) {
-	if s.Plan == nil {
-		return
-	}
-	for _, step := range s.Plan.Steps {
-		if step.ID != stepID {
-			continue
-		}
-		switch treatment.OperatorID(step.Op) {
-		case treatment.Isolate, treatment.KeepApart:
-			s.Isolation = Isolated
-		case treatment.Release:
-			s.Isolation = Clean
-		}
-	}
-}
-
 func (s *State) looked(on day.Day) {
+	s.SeenOn = &on
+	s.handled(on)
+}
+
+// handled notes that somebody had it in hand, for water or a weight: that alone
+// says nothing of how it is, and asks no less of the next look.
+func (s *State) handled(on day.Day) {
 	if n := len(s.Looks); n == 0 || s.Looks[n-1] != on {
 		s.Looks = append(s.Looks, on)
 	}
-}
-
-// plan takes up a plan and sets the plant at the first stage of its track. A
-// plan made anew on the same track keeps the stage that was reached.
-func (s *State) plan(e Entry) {
-	kept, before := map[string]Tick{}, map[string]day.Day{}
-	if e.Planned.Keeps {
-		kept, before = s.kept(e.Planned.Plan.Steps), s.carriedOut()
-	}
-	s.Before = before
-	s.Plan, s.PlannedOn, s.PlanAnswers, s.Ticks = e.Planned.Plan, e.On, e.Planned.Answers, kept
-	s.follow(append([]string{s.Plan.Track}, s.Plan.Beside...), e.On)
 }
 
 // carriedOut gives the operators that were carried out in this work, with the
@@ -367,33 +275,6 @@ func (s State) carriedOut() map[string]day.Day {
 		}
 	}
 	return last
-}
-
-// kept gives what is done already of a plan that is made anew in the middle of
-// the same work. In plans of sittings it is what was done on the very day of the
-// step: what was done on another day is state, and the plan was made from it.
-func (s State) kept(steps []sheet.Step) map[string]Tick {
-	kept := map[string]Tick{}
-	if s.Plan == nil {
-		return kept
-	}
-	taken := map[string]bool{}
-	for _, step := range steps {
-		if step.Op == "" {
-			if tick, done := s.Ticks[step.ID]; done {
-				kept[step.ID] = tick
-			}
-			continue
-		}
-		for _, before := range s.Plan.Steps {
-			tick, done := s.Ticks[before.ID]
-			if done && !taken[before.ID] && before.Op == step.Op && tick.On == step.On {
-				kept[step.ID], taken[before.ID] = tick, true
-				break
-			}
-		}
-	}
-	return kept
 }
 
 // CurrentStage gives the stage of the leading track; when that is mended, of the
@@ -443,8 +324,8 @@ func (s State) Mended() bool {
 
 // LastLook gives the last day on which somebody looked.
 func (s State) LastLook() day.Day {
-	if n := len(s.Looks); n > 0 {
-		return s.Looks[n-1]
+	if s.SeenOn != nil {
+		return *s.SeenOn
 	}
 	return s.ArrivedOn
 }

@@ -1,8 +1,9 @@
 package record
 
 import (
+	"cmp"
 	"fmt"
-	"sort"
+	"slices"
 	"strings"
 
 	"tendermend/core/climate"
@@ -28,11 +29,12 @@ const (
 	TaskLook    TaskKind = "look"    // a look at a plant that is well
 	TaskWater   TaskKind = "water"   // the look window for water
 	TaskTreat   TaskKind = "treat"   // a product may be repeated, by its label
+	TaskStall   TaskKind = "stall"   // it stands still for longer than is normal
 )
 
 // Task is one thing to do or look at, with why and since when.
 type Task struct {
-	Kind    TaskKind `json:"kind"`
+	Kind    TaskKind `json:"kind" enum:"examine,decide,plan,step,pass,back,check,look,water,treat,stall"`
 	From    day.Day  `json:"from" doc:"The first useful day."`
 	Until   day.Day  `json:"until" doc:"The last day that is still safe."`
 	What    string   `json:"what"`
@@ -128,26 +130,67 @@ func (s State) Tasks(south bool) []Task {
 		last := s.Treatments[n-1]
 		add(
 			Task{
-				Kind:  TaskTreat,
-				From:  last.On + day.Day(last.IntervalDays),
-				Until: last.On + day.Day(last.IntervalDays) + 3,
-				What:  "Look whether " + last.Product + " is needed again",
-				Why: fmt.Sprintf(
-					"Its label gives an interval of %s.",
-					days(last.IntervalDays),
-				),
+				Kind:    TaskTreat,
+				From:    last.On + day.Day(last.IntervalDays),
+				Until:   last.On + day.Day(last.IntervalDays) + 3,
+				What:    "Look whether " + last.Product + " is needed again",
+				Why:     fmt.Sprintf("Its label gives an interval of %s.", days(last.IntervalDays)),
 				Minutes: 5,
 				Weight:  3,
 			},
 		)
 	}
-	sort.SliceStable(tasks, func(a, b int) bool {
-		if tasks[a].From != tasks[b].From {
-			return tasks[a].From < tasks[b].From
-		}
-		return tasks[a].Weight > tasks[b].Weight
+	if on, can := s.StallsOn(south); can {
+		add(
+			Task{
+				Kind:    TaskStall,
+				From:    on,
+				Until:   on + 7,
+				What:    "Look below: it stands still",
+				Why:     "Nothing has been measured to grow for longer than is normal for its habit.",
+				Minutes: 5,
+				Weight:  4,
+			},
+		)
+	}
+	slices.SortStableFunc(tasks, func(a, b Task) int {
+		return cmp.Or(cmp.Compare(a.From, b.From), cmp.Compare(b.Weight, a.Weight))
 	})
 	return tasks
+}
+
+// DueBy gives the tasks that are due by a day, the weightiest first.
+func DueBy(tasks []Task, today day.Day) []Task {
+	due := slices.DeleteFunc(slices.Clone(tasks), func(t Task) bool { return t.From > today })
+	slices.SortStableFunc(due, func(a, b Task) int { return cmp.Compare(b.Weight, a.Weight) })
+	return due
+}
+
+// Load is what falls due of a plant by and by: by each of the days, which
+// ascend, the minutes in all and the greatest weight.
+type Load struct {
+	Days    []day.Day
+	Minutes []int
+	Weights []int
+}
+
+// mostLoads is how many days a load tells apart; what comes later counts on the
+// last of them.
+const mostLoads = 60
+
+// LoadOf adds up tasks, which stand by their first day.
+func LoadOf(tasks []Task) Load {
+	l := Load{Days: []day.Day{}, Minutes: []int{}, Weights: []int{}}
+	minutes, weight := 0, 0
+	for _, t := range tasks {
+		minutes, weight = minutes+t.Minutes, max(weight, t.Weight)
+		if last := len(l.Days) - 1; last >= 0 && (l.Days[last] == t.From || last+1 == mostLoads) {
+			l.Minutes[last], l.Weights[last] = minutes, weight
+			continue
+		}
+		l.Days, l.Minutes, l.Weights = append(l.Days, t.From), append(l.Minutes, minutes), append(l.Weights, weight)
+	}
+	return l
 }
 
 func urgentDays(causes []string) day.Day {
@@ -229,7 +272,17 @@ func (s State) courseTasks(c Course, add func(Task), last day.Day) {
 			},
 		)
 	} else if stage.JudgeGate(s.Readings, c.Began, last).Open {
-		add(Task{Kind: TaskPass, From: last, Until: last + 7, What: "Pass to the next stage", Why: "Everything its gate wants has been seen.", Minutes: 2, Weight: 2})
+		add(
+			Task{
+				Kind:    TaskPass,
+				From:    last,
+				Until:   last + 7,
+				What:    "Pass to the next stage",
+				Why:     "Everything its gate wants has been seen.",
+				Minutes: 2,
+				Weight:  2,
+			},
+		)
 	}
 	checked := c.Began
 	for _, m := range stage.Asks() {
@@ -243,7 +296,7 @@ func (s State) courseTasks(c Course, add func(Task), last day.Day) {
 			From:    checked + day.Day(stage.LookDays),
 			Until:   checked + day.Day(2*stage.LookDays),
 			What:    "Check in: " + stage.Name,
-			Why:     fmt.Sprintf("In this stage it is looked at every %s.", days(stage.LookDays)),
+			Why:     fmt.Sprintf("%s It is looked at every %s.", stage.Purpose, days(stage.LookDays)),
 			Minutes: 2,
 			Weight:  3,
 		},

@@ -230,3 +230,61 @@ func TestWeighingsTellWetFromDryWhereNoStickWasUsed(t *testing.T) {
 	b.write(0, record.Body{Probed: &record.Probed{Moisture: "moist"}})
 	assert.False(t, derived(b.state(), "med.dry-through").Present, "the stick stands above the scale")
 }
+
+// A tap records what its label says and no more: water, a weight or a finger in
+// the mix is no look, and takes no other task off the walk.
+func TestWaterIsNoLook(t *testing.T) {
+	b := newBook(t)
+	b.rot()
+	b.write(9, check("wilt", 0, "smell", 0))
+	looks := func() (due []record.Task) {
+		for _, task := range b.state().Tasks(false) {
+			if task.Kind != record.TaskWater {
+				due = append(due, task)
+			}
+		}
+		return due
+	}
+	before, last := looks(), b.state().LastLook()
+	require.NotEmpty(t, before)
+	b.write(1, record.Body{Watered: &record.Watered{}})
+	b.write(1, record.Body{Weighed: &record.Weighed{Grams: 410}})
+	b.write(0, record.Body{Probed: &record.Probed{Moisture: "moist"}})
+	assert.Equal(t, before, looks())
+	assert.Equal(t, last, b.state().LastLook())
+	b.write(0, check("wilt", 0))
+	assert.Equal(t, today, b.state().LastLook())
+}
+
+// How long it has been had is asked, and not knowing is no evidence: a vine owned
+// for years is no newcomer because it was written down today.
+func TestHowLongItHasBeenHadIsNotTheDayItWasWrittenDown(t *testing.T) {
+	for had, want := range map[record.Had]struct {
+		evidence *bool // of its being new; nil for none
+		fragile  bool
+	}{
+		"":                {p(true), true},
+		record.HadWeeks:   {p(true), false}, // 28 days: no longer fragile, still new
+		record.HadMonths:  {p(false), false},
+		record.HadYears:   {p(false), false},
+		record.HadUnknown: {nil, false},
+	} {
+		b := newBook(t)
+		first := b.entries[0]
+		b.entries = nil
+		first.On = today
+		first.Arrived.Had = had
+		b.add(first)
+		b.write(0, record.Body{Examined: &record.Examined{Present: []string{"leaf.drooping"}}})
+		s := b.state()
+		d := derived(s, "care.new-arrival")
+		if want.evidence == nil {
+			assert.Nil(t, d, had)
+		} else if assert.NotNil(t, d, had) {
+			assert.Equal(t, *want.evidence, d.Present, had)
+		}
+		assert.Equal(t, want.fragile, s.Examination(today, false).Fragile, had)
+	}
+	b := newBook(t)
+	assert.NotEmpty(t, b.try(0, record.Body{Arrived: &record.Arrived{Name: "Vine", Habit: "aroid-vine", Had: "ages"}}))
+}

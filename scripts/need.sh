@@ -1,5 +1,5 @@
 #!/usr/bin/env bash
-# Sees to what the program stands on: scripts/need.sh postgresql [chromium]
+# Sees to what the program stands on: scripts/need.sh postgresql [chromium] [gcc]
 # installs those Debian packages where they are missing; Go and Node are only
 # checked, because everybody installs them in their own way.
 set -euo pipefail
@@ -19,6 +19,7 @@ for package in "$@"; do
   case $package in
     postgresql) compgen -G '/usr/lib/postgresql/*/bin/initdb' >/dev/null || command -v initdb >/dev/null || missing+=(postgresql) ;;
     chromium) command -v chromium >/dev/null || command -v chromium-browser >/dev/null || missing+=(chromium) ;;
+    gcc) command -v gcc >/dev/null || missing+=(gcc libc6-dev) ;;
     *) fail "scripts/need.sh does not know $package." ;;
   esac
 done

@@ -87,7 +87,7 @@ type airInput struct {
 }
 
 func (srv *server) benchOperations(api huma.API) {
-	tables := &struct{ Body BenchTables }{BenchTables{bench.Recipes, mix.Ingredients(), mix.Chemicals()}}
+	tables := &struct{ Body BenchTables }{BenchTables{bench.Recipes(), mix.Ingredients(), mix.Chemicals()}}
 	huma.Register(
 		api,
 		op("get-bench", http.MethodGet, "/api/bench", "Recipes, ingredients and what must not meet", "bench"),

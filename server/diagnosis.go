@@ -18,22 +18,24 @@ import (
 
 // Differential is what the answers so far point to.
 type Differential struct {
-	Causes   []Suspect            `json:"causes" doc:"The likeliest causes with what speaks for and against them."`
-	Others   int                  `json:"others" doc:"How many other causes share the rest."`
-	Sets     []diagnosis.CauseSet `json:"sets"`
-	Checks   []diagnosis.Check    `json:"checks"`
-	Moves    []diagnosis.Advice   `json:"moves"`
-	Enough   bool                 `json:"enough"`
-	Implied  []string             `json:"implied" doc:"Signs taken as not there because one seen excludes them."`
-	Derived  []record.Derived     `json:"derived" doc:"What the record answers, overruled or not."`
-	Clash    []string             `json:"clash" doc:"Two signs said to be seen that exclude each other."`
-	Minutes  int                  `json:"minutes" doc:"What the answered looks usually take together."`
-	Working  working.Working      `json:"working"`
-	Verdict  string               `json:"verdict" doc:"Where it stands, in a sentence."`
-	Hinge    *diagnosis.Hinge     `json:"hinge,omitempty" doc:"The one answer on which the leading cause hangs."`
-	Turns    []diagnosis.Turn     `json:"turns" doc:"Looks that would change one's mind about the leading cause."`
-	Fragile  bool                 `json:"fragile" doc:"Whether looks that disturb it count double."`
-	Complete bool                 `json:"complete" doc:"Whether no further look is worth its trouble."`
+	Causes  []Suspect            `json:"causes" doc:"The likeliest causes with what speaks for and against them."`
+	Others  int                  `json:"others" doc:"How many other causes share the rest."`
+	Sets    []diagnosis.CauseSet `json:"sets"`
+	Checks  []diagnosis.Check    `json:"checks"`
+	Moves   []diagnosis.Advice   `json:"moves"`
+	Enough  bool                 `json:"enough"`
+	Implied []string             `json:"implied" doc:"Signs taken as not there because one seen excludes them."`
+	Derived []record.Derived     `json:"derived" doc:"What the record answers, overruled or not."`
+	Clash   []string             `json:"clash" doc:"Two answers that cannot both be true of one look."`
+	Minutes int                  `json:"minutes" doc:"What the answered looks usually take together."`
+	Working working.Working      `json:"working"`
+	Verdict string               `json:"verdict" doc:"Where it stands, in a sentence."`
+	// Suggested are the causes that stand out; the person decides.
+	Suggested []string         `json:"suggested" doc:"Causes that stand out: to be accepted, unless the person knows better."`
+	Hinge     *diagnosis.Hinge `json:"hinge,omitempty" doc:"The one answer on which the leading cause hangs."`
+	Turns     []diagnosis.Turn `json:"turns" doc:"Looks that would change one's mind about the leading cause."`
+	Fragile   bool             `json:"fragile" doc:"Whether looks that disturb it count double."`
+	Complete  bool             `json:"complete" doc:"Whether no further look is worth its trouble."`
 }
 
 // Suspect is a cause with its chance and evidence.
@@ -41,6 +43,8 @@ type Suspect struct {
 	diagnosis.CauseChance
 	Prior    float64            `json:"prior" doc:"Its chance before any sign, for this habit and season."`
 	Evidence []diagnosis.Weight `json:"evidence" doc:"Strongest first."`
+	// StandsOut is what the eye is drawn to.
+	StandsOut bool `json:"standsOut" doc:"Whether it is likelier than not, and needs treatment."`
 }
 
 // suspectsShown is how many causes are shown with their evidence.
@@ -64,15 +68,19 @@ type planInput struct {
 	}
 }
 
-// PlanPreview is a plan before it is taken up, with what there is to choose.
+// PlanPreview is a plan before it is taken up.
 type PlanPreview struct {
 	Plan     sheet.Plan     `json:"plan"`
 	Schools  []sheet.School `json:"schools" doc:"Ways of re-establishing an orchid, best first; empty where its roots are not worked on."`
 	Answers  sheet.Answers  `json:"answers" doc:"The answers it was made with, with what the record knew."`
-	Choices  []sheet.Choice `json:"choices" doc:"Where the trade disagrees, with the sides that change this plan."`
 	Odds     working.Amount `json:"odds" doc:"Share of plants that live with what is accepted, treated, 0-1."`
 	Needs    []sheet.Need   `json:"needs" doc:"What its steps need, against the cupboard."`
 	Breaches []RuleBroken   `json:"breaches" doc:"Rules that a changed plan goes against."`
+}
+
+// PlanChoices is where the trade disagrees about a plan.
+type PlanChoices struct {
+	Choices []sheet.Choice `json:"choices" doc:"With the sides that change this plan; the usual one first."`
 }
 
 // RuleBroken is a rule that a plan goes against, in words.
@@ -135,24 +143,10 @@ func (srv *server) diagnosisOperations(api huma.API) {
 			"diagnosis",
 		),
 		signedIn(srv, func(ctx context.Context, a store.Account, in *planInput) (*struct{ Body PlanPreview }, error) {
-			state, err := srv.state(ctx, a, in.Plant)
+			sit, answers, err := srv.situation(ctx, a, in)
 			if err != nil {
 				return nil, err
 			}
-			today := a.Collection.Today(srv.Clock())
-			if faults := record.CheckPlan(record.Planned{Answers: in.Body.Answers}, state); len(faults) > 0 {
-				return nil, faults
-			}
-			home, _, err := srv.store.Household(ctx, a.Collection.ID)
-			if err != nil {
-				return nil, err
-			}
-			sit, answers := state.Situation(
-				in.Body.Answers,
-				in.Body.Keeps,
-				today,
-				record.Context{South: a.Collection.South, Household: home},
-			)
 			made, err := sheet.Of(sit, answers)
 			if err != nil {
 				return nil, huma.Error422UnprocessableEntity(err.Error())
@@ -165,7 +159,6 @@ func (srv *server) diagnosisOperations(api huma.API) {
 				Plan:     made.Sheet,
 				Schools:  sheet.SchoolsFor(made.Situation, made.Sheet),
 				Answers:  answers,
-				Choices:  sheet.ChoicesFor(made.Situation, answers),
 				Odds:     prognosis.Odds(made.Sheet.Causes),
 				Needs:    list.Body.Needs,
 				Breaches: brokenRules(made.Breaches),
@@ -173,6 +166,44 @@ func (srv *server) diagnosisOperations(api huma.API) {
 			return &struct{ Body PlanPreview }{preview}, nil
 		}),
 	)
+	huma.Register(
+		api,
+		op(
+			"plan-choices",
+			http.MethodPost,
+			"/api/plants/{plant}/plan/choices",
+			"The disagreements of the trade that change this plan; records nothing",
+			"diagnosis",
+		),
+		signedIn(srv, func(ctx context.Context, a store.Account, in *planInput) (*struct{ Body PlanChoices }, error) {
+			sit, answers, err := srv.situation(ctx, a, in)
+			if err != nil {
+				return nil, err
+			}
+			return &struct{ Body PlanChoices }{PlanChoices{sheet.ChoicesFor(sit, answers)}}, nil
+		}),
+	)
+}
+
+// situation reads what a plan is asked for, from the record and the answers.
+func (srv *server) situation(
+	ctx context.Context, a store.Account, in *planInput,
+) (treatment.Situation, sheet.Answers, error) {
+	state, err := srv.state(ctx, a, in.Plant)
+	if err != nil {
+		return treatment.Situation{}, sheet.Answers{}, err
+	}
+	if faults := record.CheckPlan(record.Planned{Answers: in.Body.Answers}, state); len(faults) > 0 {
+		return treatment.Situation{}, sheet.Answers{}, faults
+	}
+	home, _, err := srv.store.Household(ctx, a.Collection.ID)
+	if err != nil {
+		return treatment.Situation{}, sheet.Answers{}, err
+	}
+	today := a.Collection.Today(srv.Clock())
+	sit, answers := state.Situation(in.Body.Answers, in.Body.Keeps, today,
+		record.Context{South: a.Collection.South, Household: home})
+	return sit, answers, nil
 }
 
 // state folds a plant's record.
@@ -189,7 +220,7 @@ func differential(state record.State, a store.Account, srv *server) (Differentia
 		Implied: append([]string{}, diagnosis.Implied(state.Examined.Present, state.Examined.Absent)...),
 		Fragile: e.Fragile,
 	}
-	if x, y, clash := diagnosis.Contradiction(e.Present); clash {
+	if x, y, clash := diagnosis.Contradiction(state.Examined.Present, state.Examined.Absent); clash {
 		out.Clash = []string{x, y}
 	}
 	c, err := diagnosis.Examine(e)
@@ -210,6 +241,7 @@ func differential(state record.State, a store.Account, srv *server) (Differentia
 			cc,
 			diagnosis.PriorFor(cc.ID, state.Habit, e.Season),
 			append([]diagnosis.Weight{}, evidence[cc.ID]...),
+			diagnosis.StandsOut(cc),
 		}
 		out.Causes = append(out.Causes, s)
 	}
@@ -222,7 +254,8 @@ func differential(state record.State, a store.Account, srv *server) (Differentia
 		}
 	}
 	out.Minutes = diagnosis.Minutes(append(append([]string{}, state.Examined.Present...), state.Examined.Absent...))
-	out.Verdict = verdict(ranked, out)
+	out.Verdict = diagnosis.Verdict(ranked, out.Sets, out.Enough, out.Complete)
+	out.Suggested = diagnosis.Suggested(ranked, out.Enough)
 	out.Working = working.Working{
 		Inputs: []working.Input{
 			{Name: "signs seen", Value: float64(len(e.Present))},
@@ -233,25 +266,4 @@ func differential(state record.State, a store.Account, srv *server) (Differentia
 		Source:  "noisy-OR networks: Pearl 1988, ch. 4; Heckerman 1989; Shwe et al. 1991, Methods Inf Med 30:241. Priors and links: common practice",
 		Sure:    "as good as its tables; see the share of worked cases it gets right"}
 	return out, nil
-}
-
-// verdict says in a sentence where the differential stands.
-func verdict(ranked []diagnosis.CauseChance, d Differential) string {
-	first, _ := diagnosis.CauseByID(ranked[0].ID)
-	switch {
-	case len(d.Sets) > 0 && len(d.Sets[0].Causes) == 0:
-		if d.Complete {
-			return "Nothing wrong: nothing amiss explains what was seen as well as anything."
-		}
-		return "Not enough to go on: so far nothing amiss explains it as well as anything."
-	case !d.Enough:
-		return "Not enough to go on yet: nothing reaches one in three."
-	case first.Harmless && ranked[0].Chance >= 0.5 && (d.Complete || ranked[1].Chance < 0.2):
-		return first.Label + ": it needs no treatment."
-	case d.Complete:
-		return "Time to act: no further look is worth its trouble."
-	case ranked[0].Chance >= 0.9:
-		return "Nearly sure. One more look may still show what else ails it."
-	}
-	return "It points to something; the next look tells more."
 }

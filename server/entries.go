@@ -23,6 +23,8 @@ type NewEntry struct {
 	ID       uuid.UUID  `json:"id"`
 	On       day.Day    `json:"on" doc:"The day it happened."`
 	Replaces *uuid.UUID `json:"replaces,omitempty" doc:"The entry that this one corrects."`
+	// Despite names what was warned of and is recorded all the same.
+	Despite []record.ConcernID `json:"despite,omitempty" maxItems:"10" doc:"Ids of concerns that are accepted."`
 	record.Body
 }
 
@@ -85,7 +87,7 @@ func (srv *server) entryOperations(api huma.API) {
 				Replaces: in.Body.Replaces,
 				Body:     in.Body.Body,
 			}
-			kept, err := srv.store.Append(ctx, a, e, a.Collection.Today(srv.Clock()))
+			kept, err := srv.store.Append(ctx, a, e, a.Collection.Today(srv.Clock()), in.Body.Despite...)
 			if err != nil {
 				return nil, err
 			}

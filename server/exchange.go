@@ -5,8 +5,10 @@ import (
 	"context"
 	"encoding/json"
 	"errors"
+	"io"
 	"net/http"
 	"reflect"
+	"strings"
 
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/google/uuid"
@@ -27,10 +29,19 @@ type archiveInput struct {
 }
 
 type importInput struct {
+	Accept  string `header:"Accept"`
 	RawBody []byte `contentType:"application/octet-stream"`
 }
 
-type importOutput struct{ Body store.Added }
+// ImportLine is one line of what is told while a file comes in.
+type ImportLine struct {
+	Progress *store.Progress  `json:"progress,omitempty"`
+	Added    *store.Added     `json:"added,omitempty" doc:"In the last line, when all of it came in."`
+	Problem  *huma.ErrorModel `json:"problem,omitempty" doc:"In the last line, when nothing of it did."`
+}
+
+// linesType is JSON in lines: one as soon as there is something to tell.
+const linesType = "application/x-ndjson"
 
 const csvType = "text/csv; charset=utf-8"
 
@@ -64,16 +75,12 @@ func (srv *server) exchangeOperations(api huma.API) {
 			"The whole collection as JSON (docs/archive.schema.json)",
 			"application/json",
 		),
-		signedIn(srv, func(ctx context.Context, a store.Account, in *archiveInput) (*fileOutput, error) {
-			archive, err := srv.store.Archive(ctx, a.Collection, nil, in.Pictures, today(a))
+		signedIn(srv, func(ctx context.Context, a store.Account, in *archiveInput) (*huma.StreamResponse, error) {
+			out, err := srv.store.Archive(ctx, a.Collection, nil, in.Pictures, today(a))
 			if err != nil {
 				return nil, err
 			}
-			return file(
-				"collection.json",
-				"application/json",
-				func(w *bytes.Buffer) error { return exchange.Write(w, archive) },
-			)
+			return srv.stream("collection.json", "application/json", out, out.JSON), nil
 		}),
 	)
 	huma.Register(
@@ -84,7 +91,7 @@ func (srv *server) exchangeOperations(api huma.API) {
 			"Every entry of the collection as CSV; nothing but pictures is left out",
 			csvType,
 		),
-		signedIn(srv, func(ctx context.Context, a store.Account, _ *struct{}) (*fileOutput, error) {
+		signedIn(srv, func(ctx context.Context, a store.Account, _ *struct{}) (*huma.StreamResponse, error) {
 			return srv.entriesTable(ctx, a, nil)
 		}),
 	)
@@ -108,22 +115,18 @@ func (srv *server) exchangeOperations(api huma.API) {
 			"A plant's record as JSON, with its pictures",
 			"application/json",
 		),
-		signedIn(srv, func(ctx context.Context, a store.Account, in *PlantPath) (*fileOutput, error) {
-			archive, err := srv.store.Archive(ctx, a.Collection, &in.Plant, true, today(a))
+		signedIn(srv, func(ctx context.Context, a store.Account, in *PlantPath) (*huma.StreamResponse, error) {
+			out, err := srv.store.Archive(ctx, a.Collection, &in.Plant, true, today(a))
 			if err != nil {
 				return nil, err
 			}
-			return file(
-				"plant.json",
-				"application/json",
-				func(w *bytes.Buffer) error { return exchange.Write(w, archive) },
-			)
+			return srv.stream("plant.json", "application/json", out, out.JSON), nil
 		}),
 	)
 	huma.Register(
 		api,
 		fileOp("get-plant-entries-table", "/api/plants/{plant}/entries.csv", "A plant's record as CSV", csvType),
-		signedIn(srv, func(ctx context.Context, a store.Account, in *PlantPath) (*fileOutput, error) {
+		signedIn(srv, func(ctx context.Context, a store.Account, in *PlantPath) (*huma.StreamResponse, error) {
 			return srv.entriesTable(ctx, a, &in.Plant)
 		}),
 	)
@@ -136,37 +139,89 @@ func (srv *server) exchangeOperations(api huma.API) {
 	)
 	take.MaxBodyBytes = mostArchive
 	take.SkipValidateBody = true
+	schemas := api.OpenAPI().Components.Schemas
+	take.Responses = map[string]*huma.Response{"200": {
+		Description: "What was taken over; in lines, where that is accepted, how far it has come as well",
+		Content: map[string]*huma.MediaType{
+			"application/json": {Schema: schemas.Schema(reflect.TypeFor[store.Added](), true, "Added")},
+			linesType:          {Schema: schemas.Schema(reflect.TypeFor[ImportLine](), true, "ImportLine")},
+		},
+	}}
 	huma.Register(api, take, signedIn(srv, srv.takeOver))
 }
 
-func (srv *server) entriesTable(ctx context.Context, a store.Account, only *uuid.UUID) (*fileOutput, error) {
-	archive, err := srv.store.Archive(ctx, a.Collection, only, false, a.Collection.Today(srv.Clock()))
+func (srv *server) entriesTable(ctx context.Context, a store.Account, only *uuid.UUID) (*huma.StreamResponse, error) {
+	out, err := srv.store.Archive(ctx, a.Collection, only, false, a.Collection.Today(srv.Clock()))
 	if err != nil {
 		return nil, err
 	}
-	return file(
-		"entries.csv",
-		csvType,
-		func(w *bytes.Buffer) error { return exchange.WriteEntries(w, archive.Plants, archive.Places) },
-	)
+	return srv.stream("entries.csv", csvType, out, out.Table), nil
 }
 
-func (srv *server) takeOver(ctx context.Context, a store.Account, in *importInput) (*importOutput, error) {
+// stream answers with a file while it is written. One that breaks off is cut so
+// that nobody takes it for whole: the answer ends without its end.
+func (srv *server) stream(name, kind string, out *store.Outgoing, write func(io.Writer) error) *huma.StreamResponse {
+	return &huma.StreamResponse{Body: func(ctx huma.Context) {
+		defer out.Close()
+		ctx.SetHeader("Content-Type", kind)
+		ctx.SetHeader("Content-Disposition", `attachment; filename="`+name+`"`)
+		if err := write(ctx.BodyWriter()); err != nil {
+			if ctx.Context().Err() == nil {
+				srv.logError(ctx.Context(), "a file broke off on its way out", err)
+			}
+			panic(http.ErrAbortHandler)
+		}
+	}}
+}
+
+func (srv *server) takeOver(ctx context.Context, a store.Account, in *importInput) (*huma.StreamResponse, error) {
 	today := a.Collection.Today(srv.Clock())
 	archive, err := exchange.Understand(in.RawBody, today)
 	if err != nil {
 		return nil, huma.Error422UnprocessableEntity("Nothing was taken over. " + sentence(err.Error()))
 	}
-	added, err := srv.store.Import(ctx, a, archive, today)
-	if errors.Is(err, store.ErrConflict) {
-		return nil, huma.Error409Conflict(
-			"Something in this file says otherwise than what is here already under the same id. Nothing was taken over, and nothing here was changed.",
-		)
+	if !strings.Contains(in.Accept, linesType) {
+		added, err := srv.store.Import(ctx, a, archive, today, nil)
+		if err != nil {
+			return nil, importProblem(err)
+		}
+		return &huma.StreamResponse{Body: func(ctx huma.Context) {
+			ctx.SetHeader("Content-Type", "application/json")
+			_ = json.NewEncoder(ctx.BodyWriter()).Encode(added)
+		}}, nil
 	}
-	if err != nil {
-		return nil, err
+	return &huma.StreamResponse{Body: func(out huma.Context) {
+		out.SetHeader("Content-Type", linesType)
+		lines := json.NewEncoder(out.BodyWriter())
+		say := func(line ImportLine) {
+			_ = lines.Encode(line) // who does not listen any more ends the context
+			if w, is := out.BodyWriter().(http.ResponseWriter); is {
+				_ = http.NewResponseController(w).Flush()
+			}
+		}
+		added, err := srv.store.Import(ctx, a, archive, today, func(p store.Progress) { say(ImportLine{Progress: &p}) })
+		if err == nil {
+			say(ImportLine{Added: &added})
+			return
+		}
+		var problem *huma.ErrorModel
+		if errors.As(srv.problem(ctx, importProblem(err)), &problem) {
+			problem.Instance = urn(requestID(ctx))
+			say(ImportLine{Problem: problem})
+		}
+	}}, nil
+}
+
+// importProblem says of a file in which something contradicts what is here that
+// nothing of it was taken over.
+func importProblem(err error) error {
+	if !errors.Is(err, store.ErrConflict) {
+		return err
 	}
-	return &importOutput{added}, nil
+	return huma.Error409Conflict(
+		"Something in this file says otherwise than what is here already under the same id. " +
+			"Nothing was taken over, and nothing here was changed.",
+	)
 }
 
 // ArchiveSchema gives the JSON Schema of archives, indented.

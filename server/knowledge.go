@@ -18,7 +18,7 @@ import (
 
 // Knowledge is what the screens need of the trade: names and how to look.
 type Knowledge struct {
-	Version      string                  `json:"version"`
+	diagnosis.Edition
 	Habits       []plant.Habit           `json:"habits"`
 	Zones        []diagnosis.Zone        `json:"zones" doc:"In the order of a look from the outside in."`
 	Signs        []diagnosis.Sign        `json:"signs"`
@@ -28,13 +28,15 @@ type Knowledge struct {
 	Tracks       []recovery.Track        `json:"tracks"`
 	Growths      []recovery.SortOfGrowth `json:"growths" doc:"Sorts of growth that are followed."`
 	GrowthStates []recovery.GrowthState  `json:"growthStates" enum:"starting,growing,mature,stalled,lost"`
-	Sides        []record.Side           `json:"sides" enum:"front,left,right,back,top,base,roots" doc:"From where pictures are taken, the usual one first."`
+	Sides        []record.Side           `json:"sides" enum:"front,left,right,back,top,base,roots" doc:"Of pictures."`
 	RootSorts    []roots.Sort            `json:"rootSorts" doc:"Into which roots are counted."`
 	RootManner   string                  `json:"rootManner" doc:"How roots are counted."`
 	Lights       []climate.Light         `json:"lights" doc:"What light comes from."`
+	// NewcomersIsolated is what an arrival begins with.
+	NewcomersIsolated bool `json:"newcomersIsolated" doc:"Whether a plant that comes is kept apart to begin with."`
 	// WaterRules and Traits say each id in words.
 	WaterRules map[plant.WaterRule]string `json:"waterRules"`
-	Severities []string                   `json:"severities" doc:"How bad a poison may be: not known first, then from none to deadly."`
+	Severities []string                   `json:"severities" doc:"Of poison: not known, then from none to deadly."`
 	Wishes     []treatment.WishWords      `json:"wishes" doc:"What may be wished of a plant that nothing ails."`
 	Traits     map[plant.Trait]string     `json:"traits"`
 }
@@ -47,10 +49,14 @@ type knowledgeOutput struct {
 func (srv *server) knowledgeOperations(api huma.API) {
 	whole := &knowledgeOutput{
 		CacheControl: "private, max-age=300",
-		Body: Knowledge{Version: diagnosis.Version, Habits: plant.Habits(), Zones: diagnosis.Zones,
-			Signs: diagnosis.Signs(), Causes: diagnosis.Causes(), Moves: diagnosis.Moves(), Measures: recovery.Measures(), Tracks: recovery.Tracks(), Growths: recovery.GrowthSorts, GrowthStates: recovery.GrowthStates, Sides: record.Sides,
-			RootSorts: roots.Sorts, RootManner: roots.Manner, Lights: climate.Lights, WaterRules: plant.WaterRuleText, Traits: plant.TraitWords,
-			Severities: plant.Severities(), Wishes: treatment.Offered},
+		Body: Knowledge{
+			Edition: diagnosis.Current(), Habits: plant.Habits(), Zones: diagnosis.Zones(), Signs: diagnosis.Signs(),
+			Causes: diagnosis.Causes(), Moves: diagnosis.Moves(), Measures: recovery.Measures(), Tracks: recovery.Tracks(),
+			Growths: recovery.GrowthSorts(), GrowthStates: recovery.GrowthStates(), Sides: record.Sides(),
+			RootSorts: roots.Sorts(), RootManner: roots.Manner, Lights: climate.Lights(),
+			WaterRules: plant.WaterRuleText(), Traits: plant.TraitWords(), Severities: plant.Severities(),
+			Wishes: treatment.Offered(), NewcomersIsolated: plant.NewcomersIsolated,
+		},
 	}
 	huma.Register(
 		api,

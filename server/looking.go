@@ -47,7 +47,7 @@ type appraisalInput struct {
 type AppraisalView struct {
 	prognosis.Appraisal
 	Checks []diagnosis.Check `json:"checks" doc:"The looks most worth their trouble before one pays."`
-	Clash  []string          `json:"clash" doc:"Two signs said to be seen that exclude each other."`
+	Clash  []string          `json:"clash" doc:"Two answers that cannot both be true of one look."`
 }
 
 func (srv *server) lookingOperations(api huma.API) {
@@ -98,12 +98,10 @@ func (srv *server) lookingOperations(api huma.API) {
 					Season:  srv.season(a),
 					Present: in.Body.Present,
 					Fragile: true,
-					Absent: append(
-						append([]string{}, in.Body.Absent...),
-						diagnosis.Implied(in.Body.Present, in.Body.Absent)...),
-				}
+					Absent:  in.Body.Absent,
+				}.WithImplied()
 				view := AppraisalView{Clash: []string{}, Checks: []diagnosis.Check{}}
-				if x, y, clash := diagnosis.Contradiction(e.Present); clash {
+				if x, y, clash := diagnosis.Contradiction(in.Body.Present, in.Body.Absent); clash {
 					view.Clash = []string{x, y}
 				}
 				var err error

@@ -4,9 +4,12 @@ import (
 	"bytes"
 	"crypto/rand"
 	"io/fs"
+	"mime"
 	"net"
 	"net/http"
 	"path"
+	"slices"
+	"strconv"
 	"strings"
 	"time"
 
@@ -17,31 +20,51 @@ import (
 	"tendermend/picture"
 )
 
-// limitTime ends what takes too long; archives may take longer.
+// limitTime ends what takes too long to answer once it has arrived; archives may
+// take longer, and one that goes out takes as long as it keeps going.
 func limitTime(next http.Handler) http.Handler {
-	short, long := middleware.Timeout(answerWithin)(next), middleware.Timeout(archiveWithin)(next)
 	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
-		if strings.HasPrefix(r.URL.Path, "/api/import") || strings.HasPrefix(r.URL.Path, "/api/archive") ||
-			r.URL.Path == "/api/entries.csv" {
-			long.ServeHTTP(w, r)
+		if goesOut(r) {
+			next.ServeHTTP(w, r)
 			return
 		}
-		short.ServeHTTP(w, r)
+		work := answerWithin
+		if strings.HasPrefix(r.URL.Path, "/api/import") {
+			work = archiveWithin
+		}
+		size := r.ContentLength
+		if size < 0 {
+			size = most(r)
+		}
+		if size > 0 {
+			work += sent(min(size, most(r)))
+		}
+		middleware.Timeout(work)(next).ServeHTTP(w, r)
 	})
+}
+
+// goesOut says whether a request asks for a file that is written while it goes.
+func goesOut(r *http.Request) bool {
+	return r.Method == http.MethodGet &&
+		(strings.HasSuffix(r.URL.Path, "/archive.json") || strings.HasSuffix(r.URL.Path, "/entries.csv"))
+}
+
+// most is how large the body of a request may be, bytes.
+func most(r *http.Request) int64 {
+	switch {
+	case strings.Contains(r.URL.Path, "/pictures/"):
+		return picture.MostBytes
+	case strings.HasPrefix(r.URL.Path, "/api/import"):
+		return mostArchive
+	}
+	return mostBody
 }
 
 // limitBody stops reading a request that is far larger than any entry; pictures
 // and archives may be larger.
 func limitBody(next http.Handler) http.Handler {
 	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
-		most := int64(mostBody)
-		switch {
-		case strings.Contains(r.URL.Path, "/pictures/"):
-			most = picture.MostBytes
-		case strings.HasPrefix(r.URL.Path, "/api/import"):
-			most = mostArchive
-		}
-		r.Body = http.MaxBytesReader(w, r.Body, most)
+		r.Body = http.MaxBytesReader(w, r.Body, most(r))
 		next.ServeHTTP(w, r)
 	})
 }
@@ -50,11 +73,36 @@ func limitBody(next http.Handler) http.Handler {
 // one, unless the proxy passes the connection on transparently. Headers are not
 // believed, since anybody can write them.
 func caller(r *http.Request) (string, error) {
-	host, _, err := net.SplitHostPort(r.RemoteAddr)
+	return callerOf(r.RemoteAddr), nil
+}
+
+// callerOf is the address of a connection without its port.
+func callerOf(remote string) string {
+	host, _, err := net.SplitHostPort(remote)
 	if err != nil {
-		host = r.RemoteAddr
+		host = remote
 	}
-	return httprate.CanonicalizeIP(host), nil
+	return httprate.CanonicalizeIP(host)
+}
+
+// onlyHosts answers to the names that the installation goes by, where they are
+// given; whoever asks how it is may do so by its number.
+func (srv *server) onlyHosts(next http.Handler) http.Handler {
+	if len(srv.Hosts) == 0 {
+		return next
+	}
+	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
+		host, _, err := net.SplitHostPort(r.Host)
+		if err != nil {
+			host = r.Host
+		}
+		asksHowItIs := r.URL.Path == "/healthz" || r.URL.Path == "/readyz"
+		if !asksHowItIs && !slices.Contains(srv.Hosts, strings.ToLower(host)) {
+			writeProblem(w, huma.NewError(http.StatusMisdirectedRequest, "This installation does not go by that name."))
+			return
+		}
+		next.ServeHTTP(w, r)
+	})
 }
 
 // limitSignIns slows down guessing of passwords from one address.
@@ -84,13 +132,21 @@ func noStore(next http.Handler) http.Handler {
 }
 
 // securityHeaders lets a page load only what ships with the program.
-func securityHeaders(next http.Handler) http.Handler {
+func (srv *server) securityHeaders(next http.Handler) http.Handler {
 	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
 		h := w.Header()
-		h.Set("Content-Security-Policy", policy(""))
 		h.Set("X-Content-Type-Options", "nosniff")
+		// What follows tells a page how to behave; scripts and fonts are no pages.
+		if strings.HasPrefix(r.URL.Path, "/assets/") {
+			next.ServeHTTP(w, r)
+			return
+		}
+		h.Set("Content-Security-Policy", policy(""))
 		h.Set("Referrer-Policy", "same-origin")
 		h.Set("X-Frame-Options", "DENY")
+		if srv.SecureCookies {
+			h.Set("Strict-Transport-Security", "max-age=31536000")
+		}
 		h.Set("Permissions-Policy", "geolocation=(), microphone=(), camera=(self)")
 		next.ServeHTTP(w, r)
 	})
@@ -108,6 +164,49 @@ func policy(styleNonce string) string {
 // noncePlace is what index.html holds where the style nonce goes.
 var noncePlace = []byte("STYLE_NONCE")
 
+// isFile says whether an address asks for a file and not for a view; ids of
+// signs hold points as well.
+func isFile(name string) bool {
+	if name != "" && strings.HasPrefix(path.Base(name), ".") {
+		return true
+	}
+	switch path.Ext(name) {
+	case ".js", ".css", ".map", ".png", ".jpg", ".jpeg", ".svg", ".ico", ".webp", ".woff2", ".txt", ".xml", ".json", ".php":
+		return true
+	}
+	return false
+}
+
+// packings are the ways in which built files lie packed, the tightest first.
+var packings = []struct{ coding, suffix string }{{"br", ".br"}, {"gzip", ".gz"}}
+
+// packed serves a built file as it lies packed, where the browser takes that.
+func (srv *server) packed(w http.ResponseWriter, r *http.Request, name string) bool {
+	var takes []string
+	for part := range strings.SplitSeq(r.Header.Get("Accept-Encoding"), ",") {
+		coding, quality, _ := strings.Cut(strings.TrimSpace(part), ";")
+		if strings.TrimSpace(quality) != "q=0" {
+			takes = append(takes, coding)
+		}
+	}
+	for _, p := range packings {
+		raw, err := fs.ReadFile(srv.Files, name+p.suffix)
+		if err != nil || !slices.Contains(takes, p.coding) {
+			continue
+		}
+		h := w.Header()
+		h.Set("Content-Type", mime.TypeByExtension(path.Ext(name)))
+		h.Set("Content-Encoding", p.coding)
+		h.Add("Vary", "Accept-Encoding")
+		h.Set("Content-Length", strconv.Itoa(len(raw)))
+		if r.Method != http.MethodHead {
+			_, _ = w.Write(raw)
+		}
+		return true
+	}
+	return false
+}
+
 // frontEnd serves the built files, and the page itself for every address that
 // is a view of it.
 func (srv *server) frontEnd() http.Handler {
@@ -122,10 +221,12 @@ func (srv *server) frontEnd() http.Handler {
 			if strings.HasPrefix(name, "assets/") {
 				w.Header().Set("Cache-Control", "public, max-age=31536000, immutable")
 			}
-			files.ServeHTTP(w, r)
+			if !srv.packed(w, r, name) {
+				files.ServeHTTP(w, r)
+			}
 			return
 		}
-		if strings.HasPrefix(name, "api/") || strings.HasPrefix(name, "assets/") {
+		if strings.HasPrefix(name, "assets/") || isFile(name) {
 			http.NotFound(w, r)
 			return
 		}

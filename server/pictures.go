@@ -7,6 +7,7 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/google/uuid"
+	"golang.org/x/sync/semaphore"
 
 	"tendermend/picture"
 	"tendermend/store"
@@ -43,11 +44,9 @@ type pictureAnswer struct {
 	}
 }
 
-// mostPicturesAtOnce bounds the memory that unpacked pictures take.
-const mostPicturesAtOnce = 2
-
 func (srv *server) pictureOperations(api huma.API) {
-	atWork := make(chan struct{}, mostPicturesAtOnce)
+	// All pictures that are unpacked at one time take no more than one may.
+	atWork := semaphore.NewWeighted(picture.MostUnpacked)
 	send := op(
 		"add-picture",
 		http.MethodPut,
@@ -61,16 +60,15 @@ func (srv *server) pictureOperations(api huma.API) {
 		api,
 		send,
 		signedIn(srv, func(ctx context.Context, a store.Account, in *pictureInput) (*pictureAnswer, error) {
-			select {
-			case atWork <- struct{}{}:
-				defer func() { <-atWork }()
-			case <-ctx.Done():
-				return nil, ctx.Err()
+			weight := picture.Weight(in.RawBody)
+			if err := atWork.Acquire(ctx, weight); err != nil {
+				return nil, err
 			}
+			defer atWork.Release(weight)
 			kept, err := picture.Keep(in.RawBody)
 			switch {
-			case errors.Is(err, picture.ErrLarge):
-				return nil, huma.NewError(http.StatusRequestEntityTooLarge, sentence(picture.ErrLarge.Error()))
+			case errors.Is(err, picture.ErrLarge), errors.Is(err, picture.ErrHeavy):
+				return nil, huma.NewError(http.StatusRequestEntityTooLarge, sentence(err.Error()))
 			case err != nil:
 				return nil, huma.Error422UnprocessableEntity(sentence(err.Error()))
 			}

@@ -12,6 +12,7 @@ import (
 	"tendermend/core/plant"
 	"tendermend/core/recovery"
 	"tendermend/core/roots"
+	"tendermend/core/treatment"
 	"tendermend/core/treatment/sheet"
 	"tendermend/core/water"
 	"tendermend/record"
@@ -59,19 +60,23 @@ type PlantFile struct {
 	Tasks     []record.Task          `json:"tasks" doc:"All that is to come, by day."`
 	Curves    recovery.History       `json:"curves" doc:"Readings by measure."`
 	Closed    *record.Closed         `json:"closed,omitempty"`
-	ClosedOn  *day.Day               `json:"closedOn,omitempty"`
-	Said      []record.Said          `json:"said" doc:"What each look said, oldest first."`
-	Cases     []record.Case          `json:"cases" doc:"What it turned out to be."`
-	Pot       record.Pot             `json:"pot"`
-	Tally     *TallyView             `json:"tally,omitempty" doc:"The last root tally."`
-	Wants     plant.Profile          `json:"wants" doc:"What it wants: its kind's values, or its habit's, with what was overruled."`
-	Adjusted  *record.Adjusted       `json:"adjusted,omitempty"`
-	Prepared  []record.PreparedOn    `json:"prepared" doc:"Results of the bench kept with it since its plan was made."`
-	Treated   []record.TreatedOn     `json:"treated" doc:"Products used, newest last."`
-	Mother    *store.Kin             `json:"mother,omitempty"`
-	Children  []store.Kin            `json:"children" doc:"Pieces taken of it."`
-	Answers   sheet.Answers          `json:"answers" doc:"The answers that its plan was made with."`
-	Entries   int                    `json:"entries"`
+	Over      bool                   `json:"over" doc:"Whether nobody looks after it here any more."`
+	// PieceIsolated is how a piece of it begins.
+	PieceIsolated bool                `json:"pieceIsolated" doc:"Whether a piece of it is kept apart to begin with."`
+	ClosedOn      *day.Day            `json:"closedOn,omitempty"`
+	Said          []record.Said       `json:"said" doc:"What each look said, oldest first."`
+	Cases         []record.Case       `json:"cases" doc:"What it turned out to be."`
+	Pot           record.Pot          `json:"pot"`
+	Tally         *TallyView          `json:"tally,omitempty" doc:"The last root tally."`
+	Wants         plant.Profile       `json:"wants" doc:"What it wants: its kind's values, or its habit's, with what was overruled."`
+	Adjusted      *record.Adjusted    `json:"adjusted,omitempty"`
+	Prepared      []record.PreparedOn `json:"prepared" doc:"Results of the bench kept with it since its plan was made."`
+	Treated       []record.TreatedOn  `json:"treated" doc:"Products used, newest last."`
+	Mother        *store.Kin          `json:"mother,omitempty"`
+	Children      []store.Kin         `json:"children" doc:"Pieces taken of it."`
+	Answers       sheet.Answers       `json:"answers" doc:"The answers that its plan was made with."`
+	Entries       int                 `json:"entries"`
+	MostToday     int                 `json:"mostToday" doc:"How many things are begun in one day at most."`
 }
 
 // TallyView is a root tally with what it comes to.
@@ -100,7 +105,7 @@ func (srv *server) plantOperations(api huma.API) {
 				return nil, err
 			}
 			if !state.Here {
-				return nil, huma.Error404NotFound(
+				return nil, huma.Error410Gone(
 					"The arrival of this plant was undone. Its record is kept; bring the arrival back from there.",
 				)
 			}
@@ -183,6 +188,7 @@ func plantFile(s record.State, place string, apart bool, today day.Day, south bo
 		},
 		Profile: s.Profile, HabitInfo: s.Habit, Arrival: s.Arrival, PlaceID: s.Place, Today: today, Examined: s.Examined, Verdict: s.Verdict,
 		Plan: s.Plan, Ticks: s.Ticks, Tasks: s.Tasks(south), Curves: s.Readings, Closed: s.Closed, Entries: s.Entries,
+		MostToday: treatment.MostToday,
 		Said: append(
 			[]record.Said{},
 			s.Said...), Cases: append([]record.Case{}, s.Cases...), Pot: s.Pot, Wants: s.Wants, Adjusted: s.Adjusted,
@@ -229,6 +235,7 @@ func plantFile(s record.State, place string, apart bool, today day.Day, south bo
 			}
 		}
 	}
+	f.Over, f.PieceIsolated = s.Over(), s.PieceIsolated()
 	if !s.Over() {
 		f.Water = waterNeed(s, south)
 	}
@@ -247,7 +254,7 @@ func widthOf(p record.Pot) float64 {
 }
 
 func waterNeed(s record.State, south bool) *WaterNeed {
-	need := &WaterNeed{Rule: plant.WaterRuleText[s.Wants.WaterRule]}
+	need := &WaterNeed{Rule: plant.WaterRuleText()[s.Wants.WaterRule]}
 	if n := len(s.WateredOn); n > 0 {
 		need.Last = &s.WateredOn[n-1]
 	}

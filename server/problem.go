@@ -38,17 +38,29 @@ func init() {
 func (srv *server) problem(ctx context.Context, err error) huma.StatusError {
 	var status huma.StatusError
 	var faults record.Faults
+	var concerns record.Concerns
 	switch {
 	case errors.As(err, &status):
 		return status
 	case errors.As(err, &faults):
 		return refusal(faults)
+	case errors.As(err, &concerns):
+		return doubt(concerns)
 	case errors.Is(err, store.ErrNotFound):
 		return huma.Error404NotFound(
 			"This collection has no such plant or page. It may have been undone, or the address is mistyped.",
 		)
 	case errors.Is(err, store.ErrConflict):
 		return huma.Error409Conflict("This is taken by something else already. Reload the page and try again.")
+	case errors.Is(err, context.Canceled) && ctx.Err() != nil:
+		// Whoever asked went away: nobody reads this, and nothing is wrong.
+		return huma.Error503ServiceUnavailable("You went away before the answer came; try again.")
+	case isFull(err):
+		srv.logError(ctx, "disk full", err)
+		return huma.Error503ServiceUnavailable(
+			"There is no room left where the record is kept. What you typed is still here; " +
+				"tell the one who runs this, and try again.",
+		)
 	case isDatabaseGone(err):
 		srv.logError(ctx, "database away", err)
 		return huma.Error503ServiceUnavailable(
@@ -63,7 +75,7 @@ func (srv *server) problem(ctx context.Context, err error) huma.StatusError {
 
 func (srv *server) logError(ctx context.Context, what string, err error) {
 	if srv.Log != nil {
-		srv.Log.ErrorContext(ctx, what, "error", err)
+		srv.Log.ErrorContext(ctx, what, "error", err, "request", requestID(ctx))
 	}
 }
 
@@ -77,6 +89,23 @@ func refusal(faults record.Faults) huma.StatusError {
 		return huma.NewError(http.StatusConflict, first, details...)
 	}
 	return huma.NewError(http.StatusUnprocessableEntity, first, details...)
+}
+
+// concernType is the type of the problem that only asks whether something is
+// meant: it is recorded when it is sent again with the concerns accepted.
+const concernType = "urn:problem:is-it-meant"
+
+func doubt(concerns record.Concerns) huma.StatusError {
+	p := &huma.ErrorModel{
+		Type:   concernType,
+		Title:  "Is it meant?",
+		Status: http.StatusUnprocessableEntity,
+		Detail: concerns.Error(),
+	}
+	for _, c := range concerns {
+		p.Errors = append(p.Errors, &huma.ErrorDetail{Location: "body.despite", Message: c.Said, Value: c.ID})
+	}
+	return p
 }
 
 // isDatabaseGone tells a database that is away, and may come back, from a fault
@@ -103,8 +132,17 @@ func isDatabaseGone(err error) bool {
 	return false
 }
 
+// isFull says whether the database has no room left.
+func isFull(err error) bool {
+	var pg *pgconn.PgError
+	return errors.As(err, &pg) && pg.Code == "53100"
+}
+
 // writeProblem answers with a problem where no operation is there to do it.
 func writeProblem(w http.ResponseWriter, p huma.StatusError) {
+	if problem, ok := p.(*huma.ErrorModel); ok {
+		problem.Instance = urn(w.Header().Get(requestHeader))
+	}
 	w.Header().Set("Content-Type", "application/problem+json")
 	w.WriteHeader(p.GetStatus())
 	_ = json.NewEncoder(w).Encode(p)

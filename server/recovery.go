@@ -42,6 +42,7 @@ type Follow struct {
 	Pictures []PictureView         `json:"pictures" doc:"Oldest first."`
 	Score    *recovery.Wellbeing   `json:"score,omitempty" doc:"Its condition today."`
 	Scores   []recovery.Reading    `json:"scores" doc:"Its condition at each look."`
+	Trend    *recovery.Trend       `json:"trend,omitempty" doc:"How its condition changed; missing where nobody looked so long ago."`
 	Odds     *prognosis.Chance     `json:"odds,omitempty" doc:"Odds of survival while it is in treatment."`
 	Rates    []working.Amount      `json:"rates" doc:"How fast what is measured grows, a week; the interval stands in its working."`
 	Drying   *recovery.DryDown     `json:"drying,omitempty"`
@@ -82,18 +83,8 @@ func recoveryOf(s record.State, c record.Course, today day.Day, south bool) Reco
 			r.Dish = &level
 		}
 	}
-	if stage.LightShare > 0 {
-		r.Light = &working.Amount{
-			What:  "light",
-			Value: stage.LightShare * s.Wants.Light[1],
-			Unit:  "mol/day",
-			Working: working.Working{
-				Inputs: []working.Input{
-					{Name: "best for its kind", Value: s.Wants.Light[1], Unit: "mol/day"},
-					{Name: "share in this stage", Value: stage.LightShare},
-				},
-				Formula: "what its kind likes best × the share of this stage", Source: working.CommonPractice, Sure: "rough"},
-		}
+	if light, follows := stage.Light(s.Wants.Light[1]); follows {
+		r.Light = &light
 	}
 	if stage.Weans {
 		r.Weaning = recovery.Weaning(s.Readings, c.Began, today)
@@ -126,6 +117,9 @@ func (srv *server) follow(ctx context.Context, a store.Account, s record.State) 
 	}
 	if score, ok := recovery.WellbeingOn(s.Readings, s.Basis(), today); ok && !s.Over() {
 		f.Score = &score
+		if trend, known := recovery.TrendOf(f.Scores, score.Value, today); known {
+			f.Trend = &trend
+		}
 	}
 	if drying, ok := recovery.DryingOf(s.WateredOn); ok {
 		f.Drying = &drying

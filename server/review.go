@@ -320,7 +320,7 @@ func (srv *server) collectionReview(ctx context.Context, a store.Account, span s
 				N:      t.N,
 				Median: t.Median,
 				Usual:  stage.UsualWeeks,
-				Long:   t.Median > stage.UsualWeeks[1]*7,
+				Long:   stage.Long(t.Median),
 			},
 		)
 	}

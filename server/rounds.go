@@ -9,6 +9,8 @@ import (
 
 	"tendermend/core/day"
 	"tendermend/core/diagnosis"
+	"tendermend/core/plant"
+	"tendermend/core/recovery"
 	"tendermend/record"
 	"tendermend/store"
 )
@@ -21,6 +23,7 @@ type PlantRow struct {
 	Name      string                `json:"name"`
 	Label     string                `json:"label"`
 	Habit     string                `json:"habit"`
+	Drawing   string                `json:"drawing" doc:"Which drawing stands for how it grows."`
 	Botanical string                `json:"botanical"`
 	Place     string                `json:"place"`
 	Isolation string                `json:"isolation" enum:"clean,watch,isolated"`
@@ -55,13 +58,16 @@ type Rounds struct {
 	Today   day.Day     `json:"today"`
 	Places  []WalkPlace `json:"places"`
 	Looks   int         `json:"looks" doc:"How many plants are due in all."`
-	Minutes int         `json:"minutes" doc:"For those listed."`
-	More    int         `json:"more" doc:"Due plants that are not listed; the weightiest come first."`
+	Minutes int         `json:"minutes" doc:"For all that are due."`
+	More    int         `json:"more" doc:"Due plants that are not listed; the most urgent are."`
 	Plants  int         `json:"plants" doc:"Plants in the collection."`
+	// Alarms are asked of any plant in passing.
+	Alarms []recovery.Measure `json:"alarms" doc:"What is asked of any plant in passing."`
 }
 
-// walkLength is how many plants one walk lists.
-const walkLength = 40
+type walkInput struct {
+	Limit int `query:"limit" minimum:"1" maximum:"1000" default:"40" doc:"How many plants to list."`
+}
 
 func (srv *server) roundsOperations(api huma.API) {
 	huma.Register(
@@ -73,18 +79,20 @@ func (srv *server) roundsOperations(api huma.API) {
 			"Today's walk: clean places first, isolated plants last",
 			"rounds",
 		),
-		signedIn(srv, func(ctx context.Context, a store.Account, _ *struct{}) (*struct{ Body Rounds }, error) {
+		signedIn(srv, func(ctx context.Context, a store.Account, in *walkInput) (*struct{ Body Rounds }, error) {
 			today := a.Collection.Today(srv.Clock())
-			walk, err := srv.store.Due(ctx, a.Collection.ID, today, walkLength)
+			walk, err := srv.store.Due(ctx, a.Collection.ID, today, in.Limit)
 			if err != nil {
 				return nil, err
 			}
 			r := Rounds{
-				Today:  today,
-				Places: []WalkPlace{},
-				Looks:  walk.Due,
-				More:   walk.Due - len(walk.Rows),
-				Plants: walk.Plants,
+				Today:   today,
+				Places:  []WalkPlace{},
+				Looks:   walk.Due,
+				More:    walk.Due - len(walk.Rows),
+				Minutes: walk.Minutes,
+				Plants:  walk.Plants,
+				Alarms:  recovery.InPassing(),
 			}
 			for _, row := range walk.Rows {
 				r.add(row, today)
@@ -95,11 +103,10 @@ func (srv *server) roundsOperations(api huma.API) {
 }
 
 func (r *Rounds) add(row store.Row, today day.Day) {
-	stop := WalkStop{PlantRow: plantRow(row, today), Tasks: dueTasks(row, today)}
+	stop := WalkStop{PlantRow: plantRow(row, today), Tasks: record.DueBy(row.Tasks.V, today)}
 	for _, t := range stop.Tasks {
 		stop.Minutes += t.Minutes
 	}
-	r.Minutes += stop.Minutes
 	apart := row.Apart || row.Isolation == string(record.Isolated)
 	place := "No place given"
 	if row.PlaceName != nil {
@@ -110,35 +117,6 @@ func (r *Rounds) add(row store.Row, today day.Day) {
 	}
 	last := &r.Places[len(r.Places)-1]
 	last.Stops = append(last.Stops, stop)
-}
-
-// dueTasks gives what is due of a plant's tasks today, weightiest first, with
-// plants that nobody looked at for long, and stalls, said in so many words.
-func dueTasks(row store.Row, today day.Day) []record.Task {
-	due := []record.Task{}
-	for weight := 5; weight > 0; weight-- {
-		for _, t := range row.Tasks.V {
-			if t.Weight == weight && t.From <= today {
-				due = append(due, t)
-			}
-		}
-	}
-	if row.StallsOn != nil && *row.StallsOn <= today {
-		due = append(
-			[]record.Task{
-				{
-					Kind:    record.TaskCheck,
-					From:    *row.StallsOn,
-					Until:   *row.StallsOn + 7,
-					What:    "Look below: it stands still",
-					Why:     "Nothing has been measured to grow for longer than is normal for its habit.",
-					Minutes: 5,
-					Weight:  4,
-				},
-			},
-			due...)
-	}
-	return due
 }
 
 func plantRow(row store.Row, today day.Day) PlantRow {
@@ -162,6 +140,9 @@ func plantRow(row store.Row, today day.Day) PlantRow {
 	}
 	if row.PlaceName != nil {
 		out.Place = *row.PlaceName
+	}
+	if habit, known := plant.HabitByID(row.Habit); known {
+		out.Drawing = habit.Figure
 	}
 	for _, id := range row.Causes.V {
 		if c, ok := diagnosis.CauseByID(id); ok {

@@ -9,6 +9,7 @@ import (
 	"io/fs"
 	"log/slog"
 	"net/http"
+	"strings"
 	"time"
 
 	"github.com/alexedwards/scs/postgresstore"
@@ -32,8 +33,13 @@ type Options struct {
 	// OpenAccounts lets anybody open an account with a collection of their own;
 	// otherwise only the first account is opened in the browser.
 	OpenAccounts bool
+	// Hosts are the names by which browsers ask for it, lower case and without a
+	// port; empty answers to any.
+	Hosts []string
 	// SecureCookies is for servers behind TLS.
 	SecureCookies bool
+	// Metrics counts the answers; nil counts nothing.
+	Metrics *Metrics
 	// SignInsPerMinute limits tries to sign in from one address; 0 means 10.
 	SignInsPerMinute int
 }
@@ -42,6 +48,7 @@ type server struct {
 	Options
 	store    *store.Store
 	sessions *scs.SessionManager
+	turns    *turns
 }
 
 // Limits on a request (the answer to a slow or greedy client).
@@ -49,13 +56,13 @@ const (
 	mostBody      = 256 << 10
 	mostArchive   = 256 << 20
 	answerWithin  = 10 * time.Second
-	archiveWithin = 5 * time.Minute
+	archiveWithin = 5 * time.Minute // for the work on it, beside the time on the way
 	sessionLength = 30 * 24 * time.Hour
 )
 
 // New makes the handler for everything the program serves.
 func New(s *store.Store, o Options) http.Handler {
-	srv := &server{Options: o, store: s, sessions: scs.New()}
+	srv := &server{Options: o, store: s, sessions: scs.New(), turns: &turns{open: map[string]*turn{}}}
 	if srv.SignInsPerMinute == 0 {
 		srv.SignInsPerMinute = 10
 	}
@@ -64,27 +71,40 @@ func New(s *store.Store, o Options) http.Handler {
 	srv.sessions.Cookie.Name = "tendermend"
 	srv.sessions.Cookie.SameSite = http.SameSiteLaxMode
 	srv.sessions.Cookie.Secure = o.SecureCookies
+	if o.SecureCookies {
+		srv.sessions.Cookie.Name = "__Host-tendermend" // of this very host, over TLS only (RFC 6265bis)
+	}
 	srv.sessions.ErrorFunc = func(w http.ResponseWriter, r *http.Request, err error) {
 		writeProblem(w, srv.problem(r.Context(), err))
 	}
 
 	r := chi.NewRouter()
-	r.Use(middleware.Recoverer, securityHeaders, middleware.Compress(2))
+	if o.Metrics != nil {
+		r.Use(o.Metrics.count)
+	}
+	r.Use(named, paced, middleware.Recoverer, srv.securityHeaders, srv.onlyHosts, middleware.Compress(2))
+	r.Get("/healthz", alive)
+	r.Get("/readyz", srv.ready)
 	r.Group(func(r chi.Router) {
 		r.Use(
 			limitTime,
 			limitBody,
+			refuseNUL,
 			http.NewCrossOriginProtection().Handler,
 			noStore,
 			srv.limitSignIns,
 			srv.sessions.LoadAndSave,
 		)
 		srv.operations(r)
-		r.NotFound(func(w http.ResponseWriter, r *http.Request) {
-			writeProblem(w, huma.Error404NotFound("There is nothing at this address."))
-		})
 	})
-	r.NotFound(srv.frontEnd().ServeHTTP)
+	page := srv.frontEnd()
+	r.NotFound(func(w http.ResponseWriter, r *http.Request) {
+		if strings.HasPrefix(r.URL.Path, "/api/") {
+			writeProblem(w, huma.Error404NotFound("There is nothing at this address."))
+			return
+		}
+		page.ServeHTTP(w, r)
+	})
 	return r
 }
 
@@ -111,9 +131,10 @@ func (srv *server) operations(r chi.Router) huma.API {
 	config.Info.Description = "Find what ails a plant, treat it and follow it until it mends. All quantities are metric; days are calendar days where the collection is."
 	config.OpenAPIPath, config.DocsPath, config.SchemasPath = "/api/openapi", "", ""
 	config.CreateHooks = nil // no $schema links in answers
+	config.Transformers = append(config.Transformers, instance)
 	api := humachi.New(r, config)
 	srv.sessionOperations(api)
-	api.UseMiddleware(srv.signedInFirst(api))
+	api.UseMiddleware(srv.signedInFirst(api), srv.inTurn(api))
 	srv.knowledgeOperations(api)
 	srv.placeOperations(api)
 	srv.plantOperations(api)

@@ -3,9 +3,12 @@ package server
 import (
 	"context"
 	"errors"
+	"fmt"
 	"net/http"
 	"net/mail"
+	"strconv"
 	"strings"
+	"time"
 
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/google/uuid"
@@ -34,6 +37,13 @@ type signInInput struct {
 		Email    string `json:"email" maxLength:"254"`
 		Password string `json:"password" maxLength:"200"`
 	}
+	caller string
+}
+
+// Resolve notes where the request comes from.
+func (in *signInInput) Resolve(ctx huma.Context) []error {
+	in.caller = callerOf(ctx.RemoteAddr())
+	return nil
 }
 
 type accountInput struct {
@@ -73,15 +83,16 @@ func op(id, method, path, summary, tag string) huma.Operation {
 		Summary:      summary,
 		Tags:         []string{tag},
 		MaxBodyBytes: mostBody,
+		// How long a body may take goes with its size (pace.go).
+		BodyReadTimeout: -1,
 	}
 }
 
 func (srv *server) session(ctx context.Context) (*sessionOutput, error) {
 	out := Session{DemoOffered: srv.DemoEmail != "", Today: day.At(srv.Clock())}
 	if a, err := srv.account(ctx); err == nil {
-		out.SignedIn, out.Name, out.Collection, out.Today = true, a.User.Name, a.Collection.Name, a.Collection.Today(
-			srv.Clock(),
-		)
+		out.SignedIn, out.Name = true, a.User.Name
+		out.Collection, out.Today = a.Collection.Name, a.Collection.Today(srv.Clock())
 		return &sessionOutput{out}, nil
 	} else if isDatabaseGone(err) {
 		return nil, srv.problem(ctx, err)
@@ -95,7 +106,15 @@ func (srv *server) session(ctx context.Context) (*sessionOutput, error) {
 }
 
 func (srv *server) signIn(ctx context.Context, in *signInInput) (*sessionOutput, error) {
-	user, err := srv.store.SignIn(ctx, in.Body.Email, in.Body.Password)
+	user, err := srv.store.SignIn(ctx, in.Body.Email, in.Body.Password, in.caller)
+	var wait store.WaitError
+	if errors.As(err, &wait) {
+		const said = "Too many wrong passwords were tried for this account. Wait %s, then try again."
+		return nil, huma.ErrorWithHeaders(
+			huma.Error429TooManyRequests(fmt.Sprintf(said, sayWait(wait.Left))),
+			http.Header{"Retry-After": {strconv.Itoa(int(wait.Left.Seconds()) + 1)}},
+		)
+	}
 	if errors.Is(err, store.ErrNotFound) {
 		return nil, huma.Error401Unauthorized("E-mail address and password do not match. Check both and try again.")
 	}
@@ -133,8 +152,13 @@ func (srv *server) openDemo(ctx context.Context, _ *struct{}) (*sessionOutput, e
 	return srv.begin(ctx, user.ID)
 }
 
-// leastPassword is the shortest password taken (NIST SP 800-63B: at least 8).
-const leastPassword = 8
+// sayWait says a wait in the unit that fits.
+func sayWait(d time.Duration) string {
+	if d >= time.Minute {
+		return fmt.Sprintf("%d min", int(d.Minutes()+1))
+	}
+	return fmt.Sprintf("%d s", int(d.Seconds()+1))
+}
 
 func (srv *server) openAccount(ctx context.Context, in *accountInput) (*sessionOutput, error) {
 	b := in.Body
@@ -148,8 +172,8 @@ func (srv *server) openAccount(ctx context.Context, in *accountInput) (*sessionO
 	if a, err := mail.ParseAddress(b.Email); err != nil || a.Address != strings.TrimSpace(b.Email) {
 		refuse("email", "this is not an e-mail address; it looks like name@example.org")
 	}
-	if len([]rune(b.Password)) < leastPassword {
-		refuse("password", "take at least 8 characters; a short sentence is good")
+	if why := weak(b.Password, b.Name, b.Email, b.Collection); why != "" {
+		refuse("password", why)
 	}
 	if strings.TrimSpace(b.Collection) == "" {
 		refuse("collection", "give the collection a name")
@@ -159,10 +183,12 @@ func (srv *server) openAccount(ctx context.Context, in *accountInput) (*sessionO
 	}
 	a, err := srv.store.CreateAccount(
 		ctx,
-		store.NewAccount{Email: b.Email, Name: strings.TrimSpace(b.Name), Password: b.Password,
-			CollectionName: strings.TrimSpace(
-				b.Collection,
-			), TimeZone: b.TimeZone, South: b.South, OnlyIfFirst: !srv.OpenAccounts},
+		store.NewAccount{
+			Email: b.Email, Name: strings.TrimSpace(b.Name), Password: b.Password,
+			CollectionName: strings.TrimSpace(b.Collection),
+			TimeZone:       b.TimeZone, South: b.South,
+			OnlyIfFirst: !srv.OpenAccounts,
+		},
 	)
 	switch {
 	case errors.Is(err, store.ErrNotFirst):

@@ -1,7 +1,10 @@
 package server_test
 
 import (
+	"encoding/json"
 	"fmt"
+	"net/http"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -269,4 +272,142 @@ func TestTheDemoIsOpenedOnlyWhereThereIsOne(t *testing.T) {
 	require.Equal(t, 200, a.status, a.raw)
 	assert.Equal(t, true, a.body["signedIn"])
 	assert.Equal(t, 200, guest.call("GET", "/api/rounds", nil).status)
+}
+
+// With more plants due than a walk lists, the count and the minutes are those of
+// all, and what is most urgent is listed wherever it stands.
+func TestTheMostUrgentAreNeverBeyondTheFold(t *testing.T) {
+	_, url := serve(t, server.Options{OpenAccounts: true})
+	c := member(t, url, "many@example.org")
+	sill, far := c.place("A sill", false), c.place("Far shelf", false)
+	const many = 45
+	for i := range many {
+		plant := c.arrive(40, map[string]any{"name": fmt.Sprintf("Fern %02d", i), "habit": "fern", "place": sill})
+		c.tell(plant, 40, "examined", map[string]any{"present": []string{}, "absent": []string{"pest.cotton"}})
+		c.tell(plant, 40, "diagnosed", map[string]any{"causes": []string{}})
+	}
+	today := c.arrive(0, map[string]any{"name": "Came today", "habit": "fern", "place": far})
+	grave := c.arrive(9, map[string]any{"name": "Grave", "habit": "fern", "place": far})
+	c.tell(grave, 9, "examined", map[string]any{"present": []string{"root.mushy"}, "absent": []string{}})
+	c.tell(grave, 9, "diagnosed", map[string]any{"causes": []string{"root-rot"}})
+
+	listed := func(limit string) (ids []string, minutes float64, walk map[string]any) {
+		walk = c.call("GET", "/api/rounds"+limit, nil).body
+		for _, p := range at(t, walk, "places").([]any) {
+			for _, s := range at(t, p, "stops").([]any) {
+				ids = append(ids, at(t, s, "id").(string))
+				minutes += at(t, s, "minutes").(float64)
+			}
+		}
+		return ids, minutes, walk
+	}
+	first, _, walk := listed("")
+	assert.Len(t, first, 40)
+	assert.Contains(t, first, today)
+	assert.Contains(t, first, grave)
+	assert.EqualValues(t, many+2, walk["looks"])
+	assert.EqualValues(t, many+2-40, walk["more"])
+	all, minutes, whole := listed("?limit=80")
+	assert.Len(t, all, many+2)
+	assert.EqualValues(t, minutes, whole["minutes"], "the minutes of all, as their stops give them")
+	assert.Equal(t, whole["minutes"], walk["minutes"])
+	assert.EqualValues(t, 0, whole["more"])
+	assert.Equal(t, "Far shelf", at(t, whole, "places", 1, "place"), "in the order of the places")
+	assert.Equal(t, 422, c.call("GET", "/api/rounds?limit=1001", nil).status)
+}
+
+// A file that comes in tells how far it has come, and in its last line what came
+// of it.
+func TestAFileTellsHowFarItHasComeIn(t *testing.T) {
+	_, url := serve(t, server.Options{OpenAccounts: true})
+	one, two := member(t, url, "one@example.org"), member(t, url, "two@example.org")
+	plant := one.arrive(30, map[string]any{"name": "Fern", "habit": "fern"})
+	for range 4 {
+		one.tell(plant, 3, "noted", map[string]any{"text": "nothing new"})
+	}
+	archive := one.call("GET", "/api/archive.json", nil).raw
+	lines := func(c *client, file string) (list []map[string]any) {
+		req, err := http.NewRequest("POST", url+"/api/import", strings.NewReader(file))
+		require.NoError(t, err)
+		req.Header.Set("Content-Type", "application/octet-stream")
+		req.Header.Set("Accept", "application/x-ndjson")
+		res, err := c.http.Do(req)
+		require.NoError(t, err)
+		defer res.Body.Close()
+		require.Equal(t, 200, res.StatusCode)
+		for in := json.NewDecoder(res.Body); in.More(); {
+			var line map[string]any
+			require.NoError(t, in.Decode(&line))
+			list = append(list, line)
+		}
+		return list
+	}
+	told := lines(two, archive)
+	assert.Equal(t, map[string]any{"done": 5.0, "of": 5.0}, told[0]["progress"])
+	assert.EqualValues(t, 5, at(t, told[len(told)-1], "added", "entries"))
+	// The same ids with other words: nothing of it comes in, and the line says so.
+	told = lines(two, strings.ReplaceAll(archive, "nothing new", "something else"))
+	assert.EqualValues(t, 409, at(t, told[len(told)-1], "problem", "status"))
+	assert.Contains(t, at(t, told[len(told)-1], "problem", "detail"), "nothing here was changed")
+}
+
+// A likely mistake is refused as a question of its own type; it is recorded when
+// it is sent again with what was said accepted, and the warning goes along.
+func TestALikelyMistakeIsAskedAboutAndKept(t *testing.T) {
+	_, url := serve(t, server.Options{OpenAccounts: true})
+	c, other := member(t, url, "asks@example.org"), member(t, url, "takes@example.org")
+	plant := c.arrive(30, map[string]any{"name": "Fern", "habit": "fern"})
+	c.tell(plant, 1, "watered", map[string]any{})
+	again := map[string]any{"id": newID(), "on": ago(1), "watered": map[string]any{}}
+	entries := "/api/plants/" + plant + "/entries"
+	asked := c.call("POST", entries, again)
+	assert.Equal(t, 422, asked.status)
+	assert.Equal(t, "urn:problem:is-it-meant", asked.body["type"])
+	assert.Equal(t, "watered-today", at(t, asked.body, "errors", 0, "value"))
+	assert.Contains(t, at(t, asked.body, "errors", 0, "message"), "by N already")
+	assert.Len(t, at(t, c.call("GET", entries, nil).body, "entries"), 2, "nothing was recorded")
+
+	again["despite"] = []string{"rot-watered"}
+	assert.Equal(t, 422, c.call("POST", entries, again).status, "something else was accepted")
+	again["despite"] = []string{"watered-today", "rot-watered"}
+	kept := c.call("POST", entries, again)
+	require.Equal(t, 200, kept.status, kept.raw)
+	assert.Len(t, kept.body["despite"], 1, "only what was warned of is kept")
+	assert.Equal(t, 200, c.call("POST", entries, again).status, "sent again it does nothing twice")
+
+	for _, path := range []string{"/api/archive.json", "/api/entries.csv"} {
+		file := c.call("GET", path, nil).raw
+		assert.Contains(t, file, "watered-today", path)
+		taken := other.call("POST", "/api/import", file)
+		require.Equal(t, 200, taken.status, taken.raw)
+	}
+	assert.Contains(t, other.call("GET", entries, nil).raw, "by N already")
+}
+
+// A plant whose arrival was undone is gone from lists, its record is not, and its
+// arrival comes back; a stranger finds nothing of it either way.
+func TestAnUndoneArrivalIsReachableAndComesBack(t *testing.T) {
+	_, url := serve(t, server.Options{OpenAccounts: true})
+	c, stranger := member(t, url, "undoes@example.org"), member(t, url, "looks@example.org")
+	plant := c.arrive(30, map[string]any{"name": "Fern", "habit": "fern"})
+	entries := "/api/plants/" + plant + "/entries"
+	arrival := at(t, c.call("GET", entries, nil).body, "entries", 0, "id")
+	undone := c.record(plant, map[string]any{"on": ago(0), "voided": map[string]any{"entry": arrival}})
+	require.Equal(t, 200, undone.status, undone.raw)
+
+	gone := c.call("GET", "/api/plants/"+plant, nil)
+	assert.Equal(t, 410, gone.status)
+	assert.Contains(t, gone.raw, "Its record is kept")
+	assert.EqualValues(t, 0, c.call("GET", "/api/plants", nil).body["total"])
+	assert.Len(t, at(t, c.call("GET", entries, nil).body, "entries"), 2)
+	for _, path := range []string{"/api/plants/" + plant, entries} {
+		assert.Equal(t, 404, stranger.call("GET", path, nil).status, path)
+	}
+	refused := c.record(plant, map[string]any{"on": ago(0), "watered": map[string]any{}})
+	assert.Equal(t, 409, refused.status)
+	assert.Contains(t, refused.raw, "bring the arrival back")
+
+	back := c.record(plant, map[string]any{"on": ago(0), "voided": map[string]any{"entry": undone.body["id"]}})
+	require.Equal(t, 200, back.status, back.raw)
+	assert.Equal(t, "Fern", c.call("GET", "/api/plants/"+plant, nil).body["name"])
 }

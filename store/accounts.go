@@ -89,11 +89,13 @@ func (s *Store) CreateAccount(ctx context.Context, n NewAccount) (Account, error
 			}
 		}
 		now := s.now()
-		if _, err := tx.ExecContext(ctx, `insert into collections (id, name, time_zone, south, created_at) values ($1, $2, $3, $4, $5)`,
+		if _, err := tx.ExecContext(ctx, `insert into collections (id, name, time_zone, south, created_at)
+			values ($1, $2, $3, $4, $5)`,
 			n.CollectionID, n.CollectionName, n.TimeZone, n.South, now); err != nil {
 			return err
 		}
-		if _, err := tx.ExecContext(ctx, `insert into users (id, email, name, password_hash, created_at) values ($1, $2, $3, $4, $5)`,
+		if _, err := tx.ExecContext(ctx, `insert into users (id, email, name, password_hash, created_at)
+			values ($1, $2, $3, $4, $5)`,
 			n.UserID, strings.TrimSpace(n.Email), n.Name, hash, now); err != nil {
 			return err
 		}
@@ -121,7 +123,7 @@ func isUnique(err error) bool {
 
 // HasAccounts says whether anybody has an account yet.
 func (s *Store) HasAccounts(ctx context.Context) (any bool, err error) {
-	err = s.DB.GetContext(ctx, &any, `select exists (select from users)`)
+	err = sqlx.GetContext(ctx, s.q(), &any, `select exists (select from users)`)
 	return any, err
 }
 
@@ -134,7 +136,7 @@ func (s *Store) Account(ctx context.Context, userID uuid.UUID) (Account, error) 
 		TimeZone     string    `db:"time_zone"`
 		South        bool      `db:"south"`
 	}
-	err := s.DB.GetContext(ctx, &row, `
+	err := sqlx.GetContext(ctx, s.q(), &row, `
 		select u.id, u.email, u.name, c.id as collection_id, c.name as collection, c.time_zone, c.south
 		from users u join members m on m.user_id = u.id join collections c on c.id = m.collection_id
 		where u.id = $1 order by c.created_at limit 1`, userID)
@@ -142,31 +144,6 @@ func (s *Store) Account(ctx context.Context, userID uuid.UUID) (Account, error) 
 		return Account{}, ErrNotFound
 	}
 	return Account{row.User, Collection{row.CollectionID, row.Collection, row.TimeZone, row.South}}, err
-}
-
-// SignIn gives the user of an e-mail address and password; ErrNotFound when
-// they do not match, without saying which.
-func (s *Store) SignIn(ctx context.Context, email, password string) (User, error) {
-	var row struct {
-		User
-		Hash string `db:"password_hash"`
-	}
-	err := s.DB.GetContext(
-		ctx,
-		&row,
-		`select id, email, name, password_hash from users where lower(email) = lower($1)`,
-		strings.TrimSpace(email),
-	)
-	if errors.Is(err, sql.ErrNoRows) {
-		// An unknown address takes as long as a wrong password.
-		row.Hash = unknownHash
-	} else if err != nil {
-		return User{}, err
-	}
-	if !passwordMatches(password, row.Hash) || row.ID == uuid.Nil {
-		return User{}, ErrNotFound
-	}
-	return row.User, nil
 }
 
 // argon2id parameters: RFC 9106's second recommended option (64 MiB, 3 passes,
@@ -213,7 +190,7 @@ func passwordMatches(password, encoded string) bool {
 // UserByEmail finds a user; ErrNotFound when nobody has the address.
 func (s *Store) UserByEmail(ctx context.Context, email string) (User, error) {
 	var u User
-	err := s.DB.GetContext(ctx, &u, `select id, email, name from users where lower(email) = lower($1)`, email)
+	err := sqlx.GetContext(ctx, s.q(), &u, `select id, email, name from users where lower(email) = lower($1)`, email)
 	if errors.Is(err, sql.ErrNoRows) {
 		return User{}, ErrNotFound
 	}

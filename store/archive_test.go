@@ -2,6 +2,7 @@ package store_test
 
 import (
 	"bytes"
+	"context"
 	"image"
 	"image/jpeg"
 	"strings"
@@ -70,13 +71,12 @@ func TestAnArchiveIsTakenOverWholeOrNotAtAll(t *testing.T) {
 	s := pgtest.Store(t)
 	one, two := pgtest.Account(t, s, "one@example.org"), pgtest.Account(t, s, "two@example.org")
 	_, soil := kept(t, s, one)
-	good, err := s.Archive(t.Context(), one.Collection, nil, true, today)
-	require.NoError(t, err)
+	good := pgtest.Archived(t, s, one.Collection, nil, true)
 	require.Len(t, good.Supplies[0].Moves, 1)
 
 	copied := func() exchange.Archive {
 		var file bytes.Buffer
-		require.NoError(t, exchange.Write(&file, good))
+		file.Write(pgtest.JSON(t, good))
 		a, err := exchange.Read(file.Bytes())
 		require.NoError(t, err)
 		return a
@@ -97,7 +97,7 @@ func TestAnArchiveIsTakenOverWholeOrNotAtAll(t *testing.T) {
 	} {
 		bad := copied()
 		spoil(&bad)
-		added, err := s.Import(t.Context(), two, bad, today)
+		added, err := s.Import(t.Context(), two, bad, today, nil)
 		var faults record.Faults
 		assert.ErrorAs(t, err, &faults, name)
 		assert.NotEmpty(t, faults.Error(), name)
@@ -111,14 +111,14 @@ func TestAnArchiveIsTakenOverWholeOrNotAtAll(t *testing.T) {
 		assert.Empty(t, page.Rows, name)
 	}
 
-	added, err := s.Import(t.Context(), two, copied(), today)
+	added, err := s.Import(t.Context(), two, copied(), today, nil)
 	require.NoError(t, err)
 	assert.Equal(t, store.Added{Plants: 1, Entries: 4}, added)
 	places, kinds, supplies := contents(t, s, two)
 	assert.Equal(t, []string{"North sill"}, places)
 	assert.Equal(t, 1, kinds)
 	assert.Equal(t, []string{"bark"}, supplies)
-	added, err = s.Import(t.Context(), two, copied(), today)
+	added, err = s.Import(t.Context(), two, copied(), today, nil)
 	require.NoError(t, err)
 	assert.Equal(t, store.Added{Known: 4}, added, "the same again adds nothing")
 	assert.Equal(t, 5.0, stockOf(t, s, two, soil), "bought 8, used 3, and nothing counted twice")
@@ -128,10 +128,9 @@ func TestWhatIsHereIsNotOverwrittenByAnArchive(t *testing.T) {
 	s := pgtest.Store(t)
 	a := pgtest.Account(t, s, "one@example.org")
 	id, _ := kept(t, s, a)
-	out, err := s.Archive(t.Context(), a.Collection, &id, false, today)
-	require.NoError(t, err)
+	out := pgtest.Archived(t, s, a.Collection, &id, false)
 	out.Plants[0].Entries[1].Body = record.Body{Noted: &record.Noted{Text: "something else"}}
-	_, err = s.Import(t.Context(), a, out, today)
+	_, err := s.Import(t.Context(), a, out, today, nil)
 	assert.ErrorIs(t, err, store.ErrConflict)
 	entries, err := s.Entries(t.Context(), a.Collection.ID, id)
 	require.NoError(t, err)
@@ -146,10 +145,9 @@ func TestWhatIsHereIsNotOverwrittenByAnArchive(t *testing.T) {
 		today,
 	)
 	require.NoError(t, err)
-	out, err = s.Archive(t.Context(), a.Collection, &id, false, today)
-	require.NoError(t, err)
+	out = pgtest.Archived(t, s, a.Collection, &id, false)
 	out.Plants[0].Entries = out.Plants[0].Entries[:4]
-	_, err = s.Import(t.Context(), a, out, today)
+	_, err = s.Import(t.Context(), a, out, today, nil)
 	require.NoError(t, err)
 	entries, err = s.Entries(t.Context(), a.Collection.ID, id)
 	require.NoError(t, err)
@@ -162,9 +160,8 @@ func TestPlacesOfAnArchiveAreFoundByTheirName(t *testing.T) {
 	id, _ := kept(t, s, one)
 	sill := newID()
 	require.NoError(t, s.AddPlace(t.Context(), two.Collection.ID, store.Place{ID: sill, Name: "NORTH sill"}))
-	out, err := s.Archive(t.Context(), one.Collection, nil, false, today)
-	require.NoError(t, err)
-	_, err = s.Import(t.Context(), two, out, today)
+	out := pgtest.Archived(t, s, one.Collection, nil, false)
+	_, err := s.Import(t.Context(), two, out, today, nil)
 	require.NoError(t, err)
 	places, _, _ := contents(t, s, two)
 	assert.Equal(t, []string{"NORTH sill"}, places, "no second one was made")
@@ -189,9 +186,8 @@ func TestWhatWasWithdrawnComesAlong(t *testing.T) {
 			true,
 		),
 	)
-	out, err := s.Archive(t.Context(), one.Collection, nil, true, today)
-	require.NoError(t, err)
-	_, err = s.Import(t.Context(), two, out, today)
+	out := pgtest.Archived(t, s, one.Collection, nil, true)
+	_, err := s.Import(t.Context(), two, out, today, nil)
 	require.NoError(t, err)
 	_, kinds, supplies := contents(t, s, two)
 	assert.Zero(t, kinds, "withdrawn there as well")
@@ -200,8 +196,7 @@ func TestWhatWasWithdrawnComesAlong(t *testing.T) {
 	require.NoError(t, err)
 	require.NotNil(t, state.Profile)
 	assert.Equal(t, "Monstera of the pilot", state.Profile.Botanical, "its plants keep it")
-	back, err := s.Archive(t.Context(), two.Collection, nil, true, today)
-	require.NoError(t, err)
+	back := pgtest.Archived(t, s, two.Collection, nil, true)
 	back.Collection = out.Collection
 	assert.Equal(t, out, back)
 }
@@ -220,14 +215,13 @@ func TestAPlantGoesOutAloneAndTellsOfNothingElse(t *testing.T) {
 	other.ID += "9"
 	require.NoError(t, s.SaveKind(t.Context(), one, other, 0, false))
 
-	out, err := s.Archive(t.Context(), one.Collection, &id, true, today)
-	require.NoError(t, err)
+	out := pgtest.Archived(t, s, one.Collection, &id, true)
 	var file bytes.Buffer
-	require.NoError(t, exchange.Write(&file, out))
+	file.Write(pgtest.JSON(t, out))
 	for _, private := range []string{"Another", "Bedroom", "violet ink", "pier", "market stall"} {
 		assert.False(t, strings.Contains(file.String(), private), private)
 	}
-	_, err = s.Import(t.Context(), two, out, today)
+	_, err := s.Import(t.Context(), two, out, today, nil)
 	require.NoError(t, err)
 	places, kinds, supplies := contents(t, s, two)
 	assert.Equal(t, []string{"North sill"}, places)
@@ -238,12 +232,12 @@ func TestAPlantGoesOutAloneAndTellsOfNothingElse(t *testing.T) {
 
 	// As a table there is room for ids alone.
 	file.Reset()
-	require.NoError(t, exchange.WriteEntries(&file, out.Plants, out.Places))
+	file.Write(pgtest.Table(t, out.Plants, out.Places))
 	table, err := exchange.Understand(file.Bytes(), today)
 	require.NoError(t, err)
 	table.Kinds = out.Kinds
 	third := pgtest.Account(t, s, "three@example.org")
-	_, err = s.Import(t.Context(), third, table, today)
+	_, err = s.Import(t.Context(), third, table, today, nil)
 	require.NoError(t, err)
 	_, _, supplies = contents(t, s, third)
 	assert.Empty(t, supplies)
@@ -292,4 +286,87 @@ func TestPicturesBelongToOnePlantOfOneCollection(t *testing.T) {
 		require.NoError(t, err)
 		assert.Empty(t, list, name)
 	}
+}
+
+// An arrival that was corrected, and the correction taken back: the register
+// and the archive say what the plant's own page says.
+func TestACorrectionTakenBackIsGoneEverywhere(t *testing.T) {
+	s := pgtest.Store(t)
+	a := pgtest.Account(t, s, "corrects@example.org")
+	plant := newID()
+	first := entry(plant, today-9, record.Body{Arrived: &record.Arrived{Name: "Vine", Habit: "aroid-vine", From: "market"}})
+	wrong := entry(plant, today-9, record.Body{Arrived: &record.Arrived{Name: "Ivy", Habit: "aroid-vine", From: "a friend"}})
+	wrong.Replaces = &first.ID
+	back := entry(plant, today, record.Body{Voided: &record.Voided{Entry: wrong.ID}})
+	for _, e := range []record.Entry{first, wrong, back} {
+		_, err := s.Append(t.Context(), a, e, today)
+		require.NoError(t, err)
+	}
+	state, err := s.State(t.Context(), a.Collection.ID, plant)
+	require.NoError(t, err)
+	require.Equal(t, "Vine", state.Arrival.Name)
+	list, err := s.Registered(t.Context(), a.Collection.ID)
+	require.NoError(t, err)
+	require.Len(t, list, 1)
+	assert.Equal(t, "Vine", list[0].Arrival.Name)
+	assert.Equal(t, "market", list[0].Arrival.From)
+	out := pgtest.Archived(t, s, a.Collection, nil, false)
+	assert.Equal(t, "Vine", out.Plants[0].Name)
+}
+
+// A picture of an archive comes in by the same door as one that is sent: without
+// what a camera wrote into it, and in the size that it has.
+func TestPicturesOfAnArchiveAreCleaned(t *testing.T) {
+	s := pgtest.Store(t)
+	one, two := pgtest.Account(t, s, "one@example.org"), pgtest.Account(t, s, "two@example.org")
+	plant := takeIn(t, s, one, "Monstera", today)
+	clean := photo(t, plant, 30)
+	require.NoError(t, s.AddPicture(t.Context(), one, clean))
+	out := pgtest.Archived(t, s, one.Collection, nil, true)
+	spoilt := &out.Plants[0].Pictures[0]
+	spoilt.JPEG = append(append([]byte{}, clean.Body[:2]...),
+		append([]byte{0xff, 0xe1, 0, 22, 'E', 'x', 'i', 'f', 0, 0, 'h', 'e', 'r', 'e', ' ', 'i', ' ', 'l', 'i', 'v', 'e', '.', '.', '.'},
+			append(clean.Body[2:len(clean.Body):len(clean.Body)], "and more behind its end"...)...)...)
+	spoilt.Width = 40_000
+	_, err := s.Import(t.Context(), two, out, today, nil)
+	require.NoError(t, err)
+	for _, small := range []bool{false, true} {
+		body, err := s.PictureBytes(t.Context(), two.Collection.ID, plant, clean.ID, small)
+		require.NoError(t, err)
+		assert.NotContains(t, string(body), "here i live")
+		assert.NotContains(t, string(body), "behind its end")
+	}
+	list, err := s.Pictures(t.Context(), two.Collection.ID, plant)
+	require.NoError(t, err)
+	assert.Equal(t, []int{clean.Width, clean.Height}, []int{list[clean.ID].Width, list[clean.ID].Height})
+
+	out = pgtest.Archived(t, s, one.Collection, nil, true)
+	out.Plants[0].Pictures[0].JPEG = clean.Body[:len(clean.Body)/2]
+	_, err = s.Import(t.Context(), pgtest.Account(t, s, "three@example.org"), out, today, nil)
+	assert.ErrorContains(t, err, "not a picture that can be read")
+}
+
+// Whoever goes away while a file comes in leaves nothing of it behind.
+func TestAnImportThatIsGivenUpLeavesNothing(t *testing.T) {
+	s := pgtest.Store(t)
+	a := pgtest.Account(t, s, "leaves@example.org")
+	plant := newID()
+	list := []record.Entry{entry(plant, today-9, record.Body{Arrived: &record.Arrived{Name: "Vine", Habit: "aroid-vine"}})}
+	for range 2000 {
+		list = append(list, entry(plant, today-2, record.Body{Noted: &record.Noted{Text: "nothing new"}}))
+	}
+	file := exchange.Archive{Format: exchange.Format, Plants: []exchange.Plant{{ID: plant, Entries: list}}}
+	ctx, leave := context.WithCancel(t.Context())
+	var told []store.Progress
+	_, err := s.Import(ctx, a, file, today, func(p store.Progress) {
+		told = append(told, p)
+		leave()
+	})
+	assert.ErrorIs(t, err, context.Canceled)
+	assert.Equal(t, []store.Progress{{Done: 500, Of: 2001}}, told, "it stops at once")
+	_, err = s.Entries(t.Context(), a.Collection.ID, plant)
+	assert.ErrorIs(t, err, store.ErrNotFound)
+	added, err := s.Import(t.Context(), a, file, today, nil)
+	require.NoError(t, err)
+	assert.Equal(t, 2001, added.Entries)
 }

@@ -5,6 +5,7 @@ import (
 	"fmt"
 
 	"github.com/google/uuid"
+	"github.com/jmoiron/sqlx"
 
 	"tendermend/core/day"
 	"tendermend/record"
@@ -27,7 +28,7 @@ func (s *Store) ConfirmedCases(ctx context.Context, collection uuid.UUID, since 
 		Case  asJSON[record.Case] `db:"one"`
 		Order day.Day             `db:"on_day"`
 	}
-	err := s.DB.SelectContext(ctx, &rows, `
+	err := sqlx.SelectContext(ctx, s.q(), &rows, `
 		select p.id, p.name, one, (one->>'on')::date as on_day from plants p, jsonb_array_elements(p.cases) one
 		where p.collection_id = $1 and p.here and p.cases <> '[]' and (one->>'on')::date >= $2
 		order by on_day desc, p.id`, collection, since)

@@ -5,6 +5,7 @@ import (
 	"fmt"
 
 	"github.com/google/uuid"
+	"github.com/jmoiron/sqlx"
 
 	"tendermend/core/day"
 )
@@ -30,8 +31,9 @@ func (s *Store) EndedBy(ctx context.Context, collection uuid.UUID, school bool, 
 		column = "school"
 	}
 	list := []Ended{}
-	err := s.DB.SelectContext(ctx, &list, `select `+column+` as of, `+endedColumns+` from plants
-		where collection_id = $1 and here and `+column+` <> '' and arrived_on between $2 and $3 group by 1 order by count(*) desc, 1`, collection, from, to)
+	err := sqlx.SelectContext(ctx, s.q(), &list, `select `+column+` as of, `+endedColumns+` from plants
+		where collection_id = $1 and here and `+column+` <> ''
+			and arrived_on between $2 and $3 group by 1 order by count(*) desc, 1`, collection, from, to)
 	if err != nil {
 		return nil, fmt.Errorf("counting endings: %w", err)
 	}
@@ -41,8 +43,8 @@ func (s *Store) EndedBy(ctx context.Context, collection uuid.UUID, school bool, 
 // EndedAll counts all plants that came between two days.
 func (s *Store) EndedAll(ctx context.Context, collection uuid.UUID, from, to day.Day) (Ended, error) {
 	var e Ended
-	err := s.DB.GetContext(
-		ctx,
+	err := sqlx.GetContext(
+		ctx, s.q(),
 		&e,
 		`select '' as of, `+endedColumns+` from plants where collection_id = $1 and here and arrived_on between $2 and $3`,
 		collection,
@@ -61,8 +63,10 @@ func (s *Store) OwnOdds(ctx context.Context, collection uuid.UUID, cause string)
 		Standing string `db:"standing"`
 		N        int    `db:"n"`
 	}
-	err = s.DB.SelectContext(ctx, &counts, `select standing, count(*) as n from plants
-		where collection_id = $1 and here and main_cause = $2 and standing in ('mended', 'given-away', 'kept-under-watch', 'lost') group by standing`, collection, cause)
+	err = sqlx.SelectContext(ctx, s.q(), &counts, `select standing, count(*) as n from plants
+		where collection_id = $1 and here
+			and main_cause = $2 and standing in ('mended', 'given-away', 'kept-under-watch', 'lost')
+		group by standing`, collection, cause)
 	for _, c := range counts {
 		if c.Standing == "lost" {
 			lost += c.N
@@ -85,9 +89,10 @@ type StageTimes struct {
 // StageTimes lists how long passed stages took.
 func (s *Store) StageTimes(ctx context.Context, collection uuid.UUID, from, to day.Day) ([]StageTimes, error) {
 	list := []StageTimes{}
-	err := s.DB.SelectContext(ctx, &list, `
+	err := sqlx.SelectContext(ctx, s.q(), &list, `
 		select track, stage, count(*) as n, percentile_cont(0.5) within group (order by days) as median
-		from passed_stages where collection_id = $1 and arrived_on between $2 and $3 group by track, stage order by track, stage`, collection, from, to)
+		from passed_stages where collection_id = $1
+			and arrived_on between $2 and $3 group by track, stage order by track, stage`, collection, from, to)
 	if err != nil {
 		return nil, fmt.Errorf("counting stages: %w", err)
 	}
@@ -107,7 +112,9 @@ type Ending struct {
 // Endings lists the last plants whose cases ended, newest first.
 func (s *Store) Endings(ctx context.Context, collection uuid.UUID, from, to day.Day, limit int) ([]Ending, error) {
 	list := []Ending{}
-	err := s.DB.SelectContext(ctx, &list, `select id, name, standing, arrived_on, ended_on, main_cause from plants
-		where collection_id = $1 and here and ended_on is not null and arrived_on between $2 and $3 order by ended_on desc, id limit $4`, collection, from, to, limit)
+	err := sqlx.SelectContext(ctx, s.q(), &list, `select id, name, standing, arrived_on, ended_on, main_cause from plants
+		where collection_id = $1 and here
+			and ended_on is not null
+			and arrived_on between $2 and $3 order by ended_on desc, id limit $4`, collection, from, to, limit)
 	return list, err
 }

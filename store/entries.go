@@ -23,6 +23,7 @@ type entryRow struct {
 	RecordedAt time.Time  `db:"recorded_at"`
 	By         string     `db:"by_name"`
 	Replaces   *uuid.UUID `db:"replaces"`
+	Despite    []byte     `db:"despite"`
 	Body       []byte     `db:"body"`
 }
 
@@ -38,18 +39,27 @@ func (r entryRow) entry() (record.Entry, error) {
 	if err := json.Unmarshal(r.Body, &e.Body); err != nil {
 		return record.Entry{}, fmt.Errorf("reading entry %s: %w", r.ID, err)
 	}
+	if r.Despite != nil {
+		if err := json.Unmarshal(r.Despite, &e.Despite); err != nil {
+			return record.Entry{}, fmt.Errorf("reading entry %s: %w", r.ID, err)
+		}
+	}
 	return e, nil
 }
 
-const selectEntries = `
-	select e.id, e.plant_id, e.on_day, e.recorded_at, coalesce(e.by_name, u.name) as by_name, e.replaces, e.body
+// collectionEntries selects entries as entryRow reads them, of one collection;
+// what follows it says which.
+const collectionEntries = `
+	select e.id, e.plant_id, e.on_day, e.recorded_at, coalesce(e.by_name, u.name) as by_name, e.replaces, e.despite, e.body
 	from entries e join users u on u.id = e.by_user
-	where e.collection_id = $1 and e.plant_id = $2 order by e.on_day, e.recorded_at, e.id`
+	where e.collection_id = $1 and `
+
+const inRecordOrder = ` order by e.on_day, e.recorded_at, e.id`
 
 // Entries gives a plant's whole record; ErrNotFound when the collection has no
 // such plant.
 func (s *Store) Entries(ctx context.Context, collection, plant uuid.UUID) ([]record.Entry, error) {
-	entries, err := loadEntries(ctx, s.DB, collection, plant)
+	entries, err := loadEntries(ctx, s.q(), collection, plant)
 	if err != nil {
 		return nil, err
 	}
@@ -61,8 +71,14 @@ func (s *Store) Entries(ctx context.Context, collection, plant uuid.UUID) ([]rec
 }
 
 func loadEntries(ctx context.Context, q sqlx.QueryerContext, collection, plant uuid.UUID) ([]record.Entry, error) {
+	return selectEntries(ctx, q, `e.plant_id = $2`, collection, plant)
+}
+
+// selectEntries reads the entries of a collection that a condition names, in the
+// order of the record; the collection is the first argument.
+func selectEntries(ctx context.Context, q sqlx.QueryerContext, which string, args ...any) ([]record.Entry, error) {
 	var rows []entryRow
-	if err := sqlx.SelectContext(ctx, q, &rows, selectEntries, collection, plant); err != nil {
+	if err := sqlx.SelectContext(ctx, q, &rows, collectionEntries+which+inRecordOrder, args...); err != nil {
 		return nil, fmt.Errorf("reading the record: %w", err)
 	}
 	entries := make([]record.Entry, len(rows))
@@ -80,8 +96,15 @@ func loadEntries(ctx context.Context, q sqlx.QueryerContext, collection, plant u
 // adds it, and rewrites what lists need of the plant, all in one transaction.
 // An arrival makes the plant. The same entry sent again gives back the one that
 // was recorded; ErrConflict means that its id was used for something else.
-// Refusals are record.Faults; ErrNotFound means an unknown plant or place.
-func (s *Store) Append(ctx context.Context, a Account, e record.Entry, today day.Day) (record.Entry, error) {
+// Refusals are record.Faults; ErrNotFound means an unknown plant or place. What
+// is likely a mistake is refused as record.Concerns, unless it was accepted.
+func (s *Store) Append(
+	ctx context.Context,
+	a Account,
+	e record.Entry,
+	today day.Day,
+	accepted ...record.ConcernID,
+) (record.Entry, error) {
 	collection := a.Collection.ID
 	if place := placeOf(e); place != nil {
 		there, err := s.hasPlace(ctx, collection, *place)
@@ -142,26 +165,32 @@ func (s *Store) Append(ctx context.Context, a Account, e record.Entry, today day
 		if err != nil {
 			return err
 		}
-		if faults := record.Check(e, entries, kinds, today); len(faults) > 0 {
+		ledger := record.NewLedger(e.PlantID, entries, kinds)
+		if faults := ledger.Check(e, today); len(faults) > 0 {
 			return faults
 		}
-		e.RecordedAt, e.By = s.now(), a.User.Name
 		home, _, err := loadSetting[treatment.Household](ctx, tx, collection, householdKey)
 		if err != nil {
 			return err
 		}
-		if err := record.Complete(&e, entries, record.Context{South: a.Collection.South, Kinds: kinds, Household: home}); err != nil {
+		around := record.Context{South: a.Collection.South, Kinds: kinds, Household: home}
+		concerns := ledger.Concerns(e, s.now(), around)
+		if unmet := concerns.Unmet(accepted); len(unmet) > 0 {
+			return unmet
+		}
+		e.RecordedAt, e.By, e.Despite = s.now(), a.User.Name, concerns
+		if err := ledger.Complete(&e, around); err != nil {
 			return record.Faults{{Field: string(e.Kind()), Message: err.Error()}}
 		}
 		if err := insertEntry(ctx, tx, a, e); err != nil {
 			return err
 		}
 		kept = e
-		entries = append(entries, e)
-		if err := s.useUp(ctx, tx, a, entries); err != nil {
+		ledger.Add(e)
+		if err := s.useUp(ctx, tx, a, append(entries, e)); err != nil {
 			return err
 		}
-		return project(ctx, tx, a.Collection, record.Fold(e.PlantID, entries, kinds))
+		return project(ctx, tx, a.Collection, ledger.State())
 	})
 	return kept, err
 }
@@ -187,7 +216,8 @@ func placeOf(e record.Entry) *uuid.UUID {
 // the plant's row.
 func lockPlant(ctx context.Context, tx *sqlx.Tx, collection uuid.UUID, e record.Entry) error {
 	if e.Arrived != nil {
-		if _, err := tx.ExecContext(ctx, `insert into plants (collection_id, id) values ($1, $2) on conflict do nothing`, collection, e.PlantID); err != nil {
+		if _, err := tx.ExecContext(ctx, `insert into plants (collection_id, id)
+			values ($1, $2) on conflict do nothing`, collection, e.PlantID); err != nil {
 			return fmt.Errorf("adding a plant: %w", err)
 		}
 	}
@@ -208,9 +238,7 @@ func lockPlant(ctx context.Context, tx *sqlx.Tx, collection uuid.UUID, e record.
 // sentBefore gives the recorded entry when this one was sent already.
 func sentBefore(ctx context.Context, tx *sqlx.Tx, collection uuid.UUID, e record.Entry) (*record.Entry, error) {
 	var row entryRow
-	err := tx.GetContext(ctx, &row, `
-		select e.id, e.plant_id, e.on_day, e.recorded_at, coalesce(e.by_name, u.name) as by_name, e.replaces, e.body
-		from entries e join users u on u.id = e.by_user where e.collection_id = $1 and e.id = $2`, collection, e.ID)
+	err := tx.GetContext(ctx, &row, collectionEntries+`e.id = $2`, collection, e.ID)
 	if errors.Is(err, sql.ErrNoRows) {
 		return nil, nil
 	}
@@ -232,12 +260,30 @@ func insertEntry(ctx context.Context, tx *sqlx.Tx, a Account, e record.Entry) er
 	if err != nil {
 		return fmt.Errorf("writing entry %s: %w", e.ID, err)
 	}
+	despite, err := writtenDespite(e)
+	if err != nil {
+		return err
+	}
 	_, err = tx.ExecContext(ctx, `
-		insert into entries (collection_id, id, plant_id, kind, on_day, recorded_at, by_user, replaces, body)
-		values ($1, $2, $3, $4, $5, $6, $7, $8, $9)`,
-		a.Collection.ID, e.ID, e.PlantID, string(e.Kind()), e.On, e.RecordedAt, a.User.ID, e.Replaces, body)
+		insert into entries (collection_id, id, plant_id, kind, on_day, recorded_at, by_user, replaces, despite, body)
+		values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)`,
+		a.Collection.ID, e.ID, e.PlantID, string(e.Kind()), e.On, e.RecordedAt, a.User.ID, e.Replaces, despite, body)
 	if err != nil {
 		return fmt.Errorf("recording entry %s: %w", e.ID, err)
 	}
 	return nil
+}
+
+// writtenDespite gives the JSON of what an entry was warned of; nil where of
+// nothing.
+func writtenDespite(e record.Entry) (*string, error) {
+	if len(e.Despite) == 0 {
+		return nil, nil
+	}
+	raw, err := json.Marshal(e.Despite)
+	if err != nil {
+		return nil, fmt.Errorf("writing entry %s: %w", e.ID, err)
+	}
+	text := string(raw)
+	return &text, nil
 }

@@ -31,31 +31,33 @@ type Added struct {
 }
 
 // ImportPlant takes a plant's record over as it was kept: ids, days, times of
-// recording and names stay. Entries are checked in the order of their recording
-// as if they were recorded now, unless they are trusted; what is there already
-// is left alone, so that importing twice does nothing twice. Refusals are
-// record.Faults; ErrConflict means that an id is used for something else.
-func (s *Store) ImportPlant(
-	ctx context.Context,
-	a Account,
-	p PlantRecord,
-	today day.Day,
-	trusted bool,
-) (added Added, err error) {
+// recording and names stay. Nothing is checked: it is for what the program made
+// up itself. What is there already is left alone, so that importing twice does
+// nothing twice. ErrConflict means that an id is used for something else.
+func (s *Store) ImportPlant(ctx context.Context, a Account, p PlantRecord) (added Added, err error) {
 	err = s.inTx(ctx, func(tx *sqlx.Tx) error {
-		added, err = s.importPlant(ctx, tx, a, p, today, trusted)
+		added, err = s.importPlant(ctx, tx, a, p, func(imported) error { return nil })
 		return err
 	})
 	return added, err
 }
 
+// imported is a plant's record on its way in: what is there already, and what is
+// not, in the order of recording.
+type imported struct {
+	plant        uuid.UUID
+	there, fresh []record.Entry
+	known        int // entries of the file that were there
+	kinds        plant.Kinds
+}
+
+// importPlant takes a plant's record over once check finds nothing against it.
 func (s *Store) importPlant(
 	ctx context.Context,
 	tx *sqlx.Tx,
 	a Account,
 	p PlantRecord,
-	today day.Day,
-	trusted bool,
+	check func(imported) error,
 ) (added Added, err error) {
 	collection := a.Collection.ID
 	made, err := tx.ExecContext(
@@ -71,7 +73,8 @@ func (s *Store) importPlant(
 		added.Plants = 1
 	}
 	var locked uuid.UUID
-	if err := tx.GetContext(ctx, &locked, `select id from plants where collection_id = $1 and id = $2 for update`, collection, p.ID); err != nil {
+	if err := tx.GetContext(ctx, &locked, `select id from plants
+		where collection_id = $1 and id = $2 for update`, collection, p.ID); err != nil {
 		return added, err
 	}
 	entries, err := loadEntries(ctx, tx, collection, p.ID)
@@ -101,10 +104,8 @@ func (s *Store) importPlant(
 			added.Pictures++
 		}
 	}
-	if !trusted {
-		if err := s.checkImported(ctx, collection, entries, fresh, kinds, today); err != nil {
-			return added, err
-		}
+	if err := check(imported{p.ID, entries, fresh, known, kinds}); err != nil {
+		return added, err
 	}
 	if err := insertEntries(ctx, tx, a, fresh); err != nil {
 		return added, err
@@ -150,39 +151,29 @@ func newOnes(there []record.Entry, p PlantRecord) (fresh []record.Entry, known i
 	return fresh, known, nil
 }
 
-func (s *Store) checkImported(
-	ctx context.Context,
-	collection uuid.UUID,
-	entries, fresh []record.Entry,
-	kinds plant.Kinds,
-	today day.Day,
-) error {
-	all := append([]record.Entry{}, entries...)
-	for _, e := range fresh {
-		if faults := record.Check(e, all, kinds, today); len(faults) > 0 {
-			faults[0].Field, faults[0].Message = "entries", fmt.Sprintf(
-				"entry %s of %s: %s",
-				e.ID,
-				e.On,
-				faults[0].Message,
-			)
+// check checks entries in the order of their recording as if they were recorded
+// now, and what place they name. Refusals are record.Faults.
+func (in imported) check(ctx context.Context, places map[uuid.UUID]bool, today day.Day, come *steps) error {
+	for range in.known {
+		come.step()
+	}
+	ledger := record.NewLedger(in.plant, in.there, in.kinds)
+	for i, e := range in.fresh {
+		// Checking is work without a wait in it: it looks up now and then.
+		if i%256 == 0 && ctx.Err() != nil {
+			return ctx.Err()
+		}
+		if faults := ledger.Check(e, today); len(faults) > 0 {
+			faults[0].Field = "entries"
+			faults[0].Message = fmt.Sprintf("entry %s of %s: %s", e.ID, e.On, faults[0].Message)
 			return faults[:1]
 		}
-		if place := placeOf(e); place != nil {
-			there, err := s.hasPlace(ctx, collection, *place)
-			if err != nil {
-				return err
-			}
-			if !there {
-				return record.Faults{
-					{
-						Field:   "entries",
-						Message: fmt.Sprintf("entry %s names a place that is neither here nor in the file", e.ID),
-					},
-				}
-			}
+		if place := placeOf(e); place != nil && !places[*place] {
+			const said = "entry %s names a place that is neither here nor in the file"
+			return record.Faults{{Field: "entries", Message: fmt.Sprintf(said, e.ID)}}
 		}
-		all = append(all, e)
+		ledger.Add(e)
+		come.step()
 	}
 	return nil
 }
@@ -193,29 +184,15 @@ func insertEntries(ctx context.Context, tx *sqlx.Tx, a Account, entries []record
 		return nil
 	}
 	var ids, plants, kinds, days, bodies []string
-	var by, replaces []*string
+	var by, replaces, despite []*string
 	var recorded []time.Time
 	for _, e := range entries {
 		body, err := json.Marshal(e.Body)
 		if err != nil {
 			return fmt.Errorf("writing entry %s: %w", e.ID, err)
 		}
-		ids, plants, kinds, days, bodies = append(
-			ids,
-			e.ID.String(),
-		), append(
-			plants,
-			e.PlantID.String(),
-		), append(
-			kinds,
-			string(e.Kind()),
-		), append(
-			days,
-			e.On.String(),
-		), append(
-			bodies,
-			string(body),
-		)
+		ids, plants = append(ids, e.ID.String()), append(plants, e.PlantID.String())
+		kinds, days, bodies = append(kinds, string(e.Kind())), append(days, e.On.String()), append(bodies, string(body))
 		recorded = append(recorded, e.RecordedAt)
 		var name, old *string
 		if e.By != "" && e.By != a.User.Name {
@@ -225,12 +202,18 @@ func insertEntries(ctx context.Context, tx *sqlx.Tx, a Account, entries []record
 			id := e.Replaces.String()
 			old = &id
 		}
-		by, replaces = append(by, name), append(replaces, old)
+		warned, err := writtenDespite(e)
+		if err != nil {
+			return err
+		}
+		by, replaces, despite = append(by, name), append(replaces, old), append(despite, warned)
 	}
 	_, err := tx.ExecContext(ctx, `
-		insert into entries (collection_id, by_user, id, plant_id, kind, on_day, recorded_at, by_name, replaces, body)
-		select $1, $2, * from unnest($3::uuid[], $4::uuid[], $5::text[], $6::date[], $7::timestamptz[], $8::text[], $9::uuid[], $10::jsonb[])`,
-		a.Collection.ID, a.User.ID, ids, plants, kinds, days, recorded, by, replaces, bodies)
+		insert into entries (collection_id, by_user, id, plant_id, kind, on_day, recorded_at, by_name, replaces,
+			despite, body)
+		select $1, $2, * from unnest($3::uuid[], $4::uuid[], $5::text[], $6::date[], $7::timestamptz[], $8::text[],
+			$9::uuid[], $10::jsonb[], $11::jsonb[])`,
+		a.Collection.ID, a.User.ID, ids, plants, kinds, days, recorded, by, replaces, despite, bodies)
 	if err != nil {
 		return fmt.Errorf("writing %d entries: %w", len(entries), err)
 	}

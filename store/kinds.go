@@ -14,7 +14,7 @@ import (
 // Kinds gives the kinds that a collection added, the newest version of each.
 // Withdrawn ones are left out.
 func (s *Store) Kinds(ctx context.Context, collection uuid.UUID) (plant.Kinds, error) {
-	return loadKinds(ctx, s.DB, collection, false)
+	return loadKinds(ctx, s.q(), collection, false)
 }
 
 // loadKinds reads the newest version of each kind. A record still reads a kind
@@ -95,7 +95,8 @@ func (s *Store) SaveKind(ctx context.Context, a Account, p plant.Profile, from i
 		}
 		_, err = tx.ExecContext(
 			ctx,
-			`insert into kinds (collection_id, id, version, withdrawn, body, recorded_at, by_user) values ($1, $2, $3, $4, $5, $6, $7)`,
+			`insert into kinds (collection_id, id, version, withdrawn, body, recorded_at, by_user)
+				values ($1, $2, $3, $4, $5, $6, $7)`,
 			a.Collection.ID,
 			p.ID,
 			version+1,
@@ -134,7 +135,8 @@ func sameJSON[T any](a, b asJSON[T]) bool {
 // projectKind rewrites the lists of the plants of a kind.
 func (s *Store) projectKind(ctx context.Context, tx *sqlx.Tx, c Collection, kind string) error {
 	var ids []uuid.UUID
-	if err := tx.SelectContext(ctx, &ids, `select id from plants where collection_id = $1 and profile = $2 order by id for update`, c.ID, kind); err != nil {
+	if err := tx.SelectContext(ctx, &ids, `select id from plants
+		where collection_id = $1 and profile = $2 order by id for update`, c.ID, kind); err != nil {
 		return err
 	}
 	kinds, err := loadKinds(ctx, tx, c.ID, true)
@@ -166,7 +168,7 @@ func (s *Store) Record(ctx context.Context, collection, id uuid.UUID) ([]record.
 	if err != nil {
 		return nil, record.State{}, err
 	}
-	kinds, err := loadKinds(ctx, s.DB, collection, true)
+	kinds, err := loadKinds(ctx, s.q(), collection, true)
 	if err != nil {
 		return nil, record.State{}, err
 	}

@@ -33,7 +33,8 @@ func (s *Store) AddPicture(ctx context.Context, a Account, p Picture) error {
 
 func (s *Store) insertPicture(ctx context.Context, tx *sqlx.Tx, a Account, p Picture) error {
 	var there bool
-	if err := tx.GetContext(ctx, &there, `select exists (select from plants where collection_id = $1 and id = $2)`, a.Collection.ID, p.PlantID); err != nil {
+	if err := tx.GetContext(ctx, &there, `select exists (select from plants
+		where collection_id = $1 and id = $2)`, a.Collection.ID, p.PlantID); err != nil {
 		return err
 	}
 	if !there {
@@ -53,7 +54,8 @@ func (s *Store) insertPicture(ctx context.Context, tx *sqlx.Tx, a Account, p Pic
 		return err
 	}
 	var known Picture
-	if err := tx.GetContext(ctx, &known, `select plant_id, digest from pictures where collection_id = $1 and id = $2`, a.Collection.ID, p.ID); err != nil {
+	if err := tx.GetContext(ctx, &known, `select plant_id, digest from pictures
+		where collection_id = $1 and id = $2`, a.Collection.ID, p.ID); err != nil {
 		return err
 	}
 	if known.PlantID != p.PlantID || !bytes.Equal(known.Digest, p.Digest) {
@@ -70,8 +72,8 @@ func (s *Store) PictureBytes(ctx context.Context, collection, plant, id uuid.UUI
 		column = "small"
 	}
 	var body []byte
-	err := s.DB.GetContext(
-		ctx,
+	err := sqlx.GetContext(
+		ctx, s.q(),
 		&body,
 		`select `+column+` from pictures where collection_id = $1 and plant_id = $2 and id = $3`,
 		collection,
@@ -87,7 +89,8 @@ func (s *Store) PictureBytes(ctx context.Context, collection, plant, id uuid.UUI
 // Pictures lists the sizes of a plant's pictures, by id.
 func (s *Store) Pictures(ctx context.Context, collection, plant uuid.UUID) (map[uuid.UUID]Picture, error) {
 	var rows []Picture
-	if err := s.DB.SelectContext(ctx, &rows, `select id, plant_id, width, height, recorded_at from pictures where collection_id = $1 and plant_id = $2`, collection, plant); err != nil {
+	if err := sqlx.SelectContext(ctx, s.q(), &rows, `select id, plant_id, width, height, recorded_at from pictures
+		where collection_id = $1 and plant_id = $2`, collection, plant); err != nil {
 		return nil, fmt.Errorf("listing the pictures: %w", err)
 	}
 	byID := make(map[uuid.UUID]Picture, len(rows))

@@ -59,8 +59,8 @@ func (s *Store) hasPlace(ctx context.Context, collection, place uuid.UUID) (ther
 // PlaceName gives a place's name and whether it is for isolation.
 func (s *Store) PlaceName(ctx context.Context, collection, place uuid.UUID) (name string, isolation bool, err error) {
 	var p Place
-	err = s.DB.GetContext(
-		ctx,
+	err = sqlx.GetContext(
+		ctx, s.q(),
 		&p,
 		`select name, isolation from places where collection_id = $1 and id = $2`,
 		collection,

@@ -78,8 +78,9 @@ type Row struct {
 }
 
 const rowColumns = `
-	p.id, p.name, lower(p.name) as sort_name, p.label, p.habit, p.botanical, p.place_id, pl.name as place_name, coalesce(pl.isolation, false) as apart,
-	p.isolation, p.standing, p.stage, p.arrived_on, p.last_look, p.next_due, p.stalls_on, p.causes, p.seam, p.entries, p.figure`
+	p.id, p.name, lower(p.name) as sort_name, p.label, p.habit, p.botanical, p.place_id, pl.name as place_name,
+	coalesce(pl.isolation, false) as apart, p.isolation, p.standing, p.stage, p.arrived_on, p.last_look, p.next_due,
+	p.stalls_on, p.causes, p.seam, p.entries, p.figure`
 
 const rowTables = `plants p left join places pl on pl.collection_id = p.collection_id and pl.id = p.place_id`
 
@@ -94,21 +95,13 @@ func project(ctx context.Context, tx sqlx.ExecerContext, c Collection, s record.
 		tasks = []record.Task{}
 	}
 	var due *day.Day
-	weight := 0
-	for _, t := range tasks {
-		if due == nil {
-			from := t.From
-			due = &from
-		}
-		weight = max(weight, t.Weight)
+	if len(tasks) > 0 {
+		due = &tasks[0].From
 	}
+	load := record.LoadOf(tasks)
 	var stalls *day.Day
 	if on, can := s.StallsOn(c.South); can {
 		stalls = &on
-		// A stall is a reason to look like any other.
-		if due == nil || on < *due {
-			due = &on
-		}
 	}
 	botanical := ""
 	var called []string
@@ -135,10 +128,12 @@ func project(ctx context.Context, tx sqlx.ExecerContext, c Collection, s record.
 	_, err := tx.ExecContext(
 		ctx,
 		`
-		update plants set here = $3, name = $4, label = $5, habit = $6, profile = $7, botanical = $8, search = $9, place_id = $10,
-			isolation = $11, standing = $12, stage = $13, arrived_on = $14, last_look = $15, next_due = $16, stalls_on = $17,
-			weight = $18, causes = $19, tasks = $20, seam = $21, entries = $22, figure = $23, cases = $24, mother_id = $25,
-			main_cause = $26, school = $27, track = $28, ended_on = $29
+		update plants set here = $3, name = $4, label = $5, habit = $6, profile = $7, botanical = $8, search = $9,
+			place_id = $10, isolation = $11, standing = $12, stage = $13, arrived_on = $14, last_look = $15,
+			next_due = $16, stalls_on = $17, causes = $18, tasks = $19, seam = $20, entries = $21,
+			figure = $22, cases = $23, mother_id = $24,
+			main_cause = $25, school = $26, track = $27, ended_on = $28,
+			due_days = $29, due_minutes = $30, due_weights = $31
 		where collection_id = $1 and id = $2`,
 		c.ID,
 		s.PlantID,
@@ -157,7 +152,6 @@ func project(ctx context.Context, tx sqlx.ExecerContext, c Collection, s record.
 		s.LastLook(),
 		due,
 		stalls,
-		weight,
 		asJSON[[]string]{causes},
 		asJSON[[]record.Task]{tasks},
 		asJSON[record.Seam]{s.Seam().Thin(listedStitches)},
@@ -171,6 +165,9 @@ func project(ctx context.Context, tx sqlx.ExecerContext, c Collection, s record.
 		school,
 		track,
 		s.EndedOn(),
+		load.Days,
+		load.Minutes,
+		load.Weights,
 	)
 	if err != nil {
 		return fmt.Errorf("updating the lists: %w", err)
@@ -186,9 +183,13 @@ func projectStages(ctx context.Context, tx sqlx.ExecerContext, c Collection, s r
 	}
 	_, err := tx.ExecContext(ctx, `
 		with now as (select track, stage, days from jsonb_to_recordset($3) as x(track text, stage text, days integer)),
-		gone as (delete from passed_stages where collection_id = $1 and plant_id = $2 and (track, stage) not in (select track, stage from now))
-		insert into passed_stages (collection_id, plant_id, track, stage, days, arrived_on) select $1, $2, track, stage, days, $4 from now
-		on conflict (collection_id, plant_id, track, stage) do update set days = excluded.days, arrived_on = excluded.arrived_on
+		gone as (
+			delete from passed_stages where collection_id = $1 and plant_id = $2
+			and (track, stage) not in (select track, stage from now))
+		insert into passed_stages (collection_id, plant_id, track, stage, days, arrived_on)
+		select $1, $2, track, stage, days, $4 from now
+		on conflict (collection_id, plant_id, track, stage)
+		do update set days = excluded.days, arrived_on = excluded.arrived_on
 		where (passed_stages.days, passed_stages.arrived_on) is distinct from (excluded.days, excluded.arrived_on)`,
 		c.ID, s.PlantID, asJSON[[]record.Passed]{passed}, s.ArrivedOn)
 	if err != nil {
@@ -239,7 +240,8 @@ func (s *Store) Register(ctx context.Context, collection uuid.UUID, f Filter) (P
 		add("p.isolation = $%d", f.Isolation)
 	}
 	page := Page{Rows: []Row{}}
-	if err := s.DB.GetContext(ctx, &page.Total, `select count(*) from plants p where `+strings.Join(where, " and "), args...); err != nil {
+	total := `select count(*) from plants p where ` + strings.Join(where, " and ")
+	if err := sqlx.GetContext(ctx, s.q(), &page.Total, total, args...); err != nil {
 		return Page{}, fmt.Errorf("counting plants: %w", err)
 	}
 	if f.After != "" {
@@ -253,8 +255,8 @@ func (s *Store) Register(ctx context.Context, collection uuid.UUID, f Filter) (P
 		where = append(where, fmt.Sprintf("(lower(p.name), p.id) > ($%d, $%d)", len(args)-1, len(args)))
 	}
 	args = append(args, f.Limit+1)
-	err := s.DB.SelectContext(
-		ctx,
+	err := sqlx.SelectContext(
+		ctx, s.q(),
 		&page.Rows,
 		`select `+rowColumns+` from `+rowTables+` where `+strings.Join(where, " and ")+
 			fmt.Sprintf(` order by lower(p.name), p.id limit $%d`, len(args)),
@@ -301,8 +303,9 @@ func (s *Store) Counts(
 		Isolation string `db:"isolation"`
 		N         int    `db:"n"`
 	}
-	err = s.DB.SelectContext(ctx, &rows, `
-		select standing, stage, isolation, count(*) as n from plants where collection_id = $1 and here group by standing, stage, isolation`, collection)
+	err = sqlx.SelectContext(ctx, s.q(), &rows, `
+		select standing, stage, isolation, count(*) as n from plants where collection_id = $1 and here
+		group by standing, stage, isolation`, collection)
 	standing, stage, isolation = map[string]int{}, map[string]int{}, map[string]int{}
 	for _, r := range rows {
 		standing[r.Standing] += r.N
@@ -324,10 +327,11 @@ type Kin struct {
 // Children lists the pieces that were taken of a plant, oldest first.
 func (s *Store) Children(ctx context.Context, collection, mother uuid.UUID) ([]Kin, error) {
 	kin := []Kin{}
-	err := s.DB.SelectContext(
-		ctx,
+	err := sqlx.SelectContext(
+		ctx, s.q(),
 		&kin,
-		`select id, name, standing from plants where collection_id = $1 and mother_id = $2 and here order by arrived_on, id`,
+		`select id, name, standing from plants where collection_id = $1 and mother_id = $2 and here
+		order by arrived_on, id`,
 		collection,
 		mother,
 	)
@@ -337,8 +341,8 @@ func (s *Store) Children(ctx context.Context, collection, mother uuid.UUID) ([]K
 // KinOf gives a plant by name; false where the collection has no such plant.
 func (s *Store) KinOf(ctx context.Context, collection, id uuid.UUID) (kin Kin, found bool, err error) {
 	list := []Kin{}
-	err = s.DB.SelectContext(
-		ctx,
+	err = sqlx.SelectContext(
+		ctx, s.q(),
 		&list,
 		`select id, name, standing from plants where collection_id = $1 and id = $2`,
 		collection,
@@ -350,58 +354,29 @@ func (s *Store) KinOf(ctx context.Context, collection, id uuid.UUID) (kin Kin, f
 	return list[0], true, nil
 }
 
-// Walk is what a walk begins with: the plants that are due, in the order in which
-// they are walked past, of how many, in a collection of how many.
-type Walk struct {
-	Rows   []Row
-	Due    int
-	Plants int
-}
-
-// Due gives the plants with something to do by today, at most limit of them.
-func (s *Store) Due(ctx context.Context, collection uuid.UUID, today day.Day, limit int) (w Walk, err error) {
-	err = s.DB.QueryRowxContext(ctx, `select count(*) filter (where next_due <= $2), count(*) from plants where collection_id = $1 and here`, collection, today).
-		Scan(&w.Due, &w.Plants)
-	if err != nil {
-		return w, fmt.Errorf("counting the walk: %w", err)
-	}
-	w.Rows = []Row{}
-	err = s.DB.SelectContext(ctx, &w.Rows, `select `+rowColumns+`, p.tasks from `+rowTables+`
-		where p.collection_id = $1 and p.id in (
-			select p.id from `+rowTables+` where p.collection_id = $1 and p.here and p.next_due <= $2`+walkOrder+` limit $3)`+walkOrder, collection, today, limit)
-	if err != nil {
-		return w, fmt.Errorf("listing the walk: %w", err)
-	}
-	return w, nil
-}
-
-// walkOrder is clean places first, isolated plants last, the weightiest first
-// in a place.
-const walkOrder = `
-	order by case when p.isolation = 'isolated' or pl.isolation then 2 when p.isolation = 'watch' then 1 else 0 end,
-		pl.position nulls last, p.weight desc, p.next_due, p.id`
-
 // Recompute rebuilds what lists need from the entries of every collection and
 // gives the number of plants.
 func (s *Store) Recompute(ctx context.Context) (int, error) {
 	var collections []Collection
-	if err := s.DB.SelectContext(ctx, &collections, `select id, name, time_zone, south from collections`); err != nil {
+	err := sqlx.SelectContext(ctx, s.q(), &collections, `select id, name, time_zone, south from collections`)
+	if err != nil {
 		return 0, err
 	}
 	done := 0
 	for _, c := range collections {
-		kinds, err := loadKinds(ctx, s.DB, c.ID, true)
+		kinds, err := loadKinds(ctx, s.q(), c.ID, true)
 		if err != nil {
 			return done, err
 		}
 		var ids []uuid.UUID
-		if err := s.DB.SelectContext(ctx, &ids, `select id from plants where collection_id = $1`, c.ID); err != nil {
+		if err := sqlx.SelectContext(ctx, s.q(), &ids, `select id from plants where collection_id = $1`, c.ID); err != nil {
 			return done, err
 		}
 		for _, id := range ids {
 			err := s.inTx(ctx, func(tx *sqlx.Tx) error {
 				var locked uuid.UUID
-				if err := tx.GetContext(ctx, &locked, `select id from plants where collection_id = $1 and id = $2 for update`, c.ID, id); err != nil {
+				const lock = `select id from plants where collection_id = $1 and id = $2 for update`
+				if err := tx.GetContext(ctx, &locked, lock, c.ID, id); err != nil {
 					return err
 				}
 				entries, err := loadEntries(ctx, tx, c.ID, id)

@@ -19,12 +19,12 @@ func choicesKey(user uuid.UUID) string { return "choices:" + user.String() }
 // Household gives who lives where the collection stands, and whether anybody
 // said so yet.
 func (s *Store) Household(ctx context.Context, collection uuid.UUID) (h treatment.Household, known bool, err error) {
-	return loadSetting[treatment.Household](ctx, s.DB, collection, householdKey)
+	return loadSetting[treatment.Household](ctx, s.q(), collection, householdKey)
 }
 
 // Choices gives the sides that a person usually takes where the trade disagrees.
 func (s *Store) Choices(ctx context.Context, a Account) (map[string]string, error) {
-	choices, _, err := loadSetting[map[string]string](ctx, s.DB, a.Collection.ID, choicesKey(a.User.ID))
+	choices, _, err := loadSetting[map[string]string](ctx, s.q(), a.Collection.ID, choicesKey(a.User.ID))
 	if choices == nil {
 		choices = map[string]string{}
 	}
@@ -48,7 +48,8 @@ func loadSetting[T any](
 	key string,
 ) (value T, known bool, err error) {
 	var rows []json.RawMessage
-	if err := sqlx.SelectContext(ctx, q, &rows, `select body from settings where collection_id = $1 and key = $2 order by version desc limit 1`, collection, key); err != nil {
+	if err := sqlx.SelectContext(ctx, q, &rows, `select body from settings
+		where collection_id = $1 and key = $2 order by version desc limit 1`, collection, key); err != nil {
 		return value, false, fmt.Errorf("reading settings: %w", err)
 	}
 	if len(rows) == 0 {

@@ -115,6 +115,13 @@ func TestEntriesCannotBeChangedOrRemoved(t *testing.T) {
 	assert.ErrorContains(t, err, "append-only")
 	_, err = s.DB.Exec(`delete from entries where plant_id = $1`, plant)
 	assert.ErrorContains(t, err, "append-only")
+	for _, table := range []string{"entries", "kinds", "settings", "supplies", "supply_moves", "pictures"} {
+		_, err = s.DB.Exec(`truncate ` + table + ` cascade`)
+		assert.ErrorContains(t, err, "append-only", table)
+	}
+	// A row points to what is there.
+	_, err = s.DB.Exec(`update plants set place_id = $1 where id = $2`, newID(), plant)
+	assert.ErrorContains(t, err, "foreign key")
 }
 
 func TestRecomputeGivesTheSameRows(t *testing.T) {
@@ -207,12 +214,12 @@ func TestAccounts(t *testing.T) {
 	_, err = s.CreateAccount(t.Context(), second)
 	assert.ErrorIs(t, err, store.ErrConflict, "one account for an address, however it is written")
 
-	u, err := s.SignIn(t.Context(), " A@example.org ", "correct horse")
+	u, err := s.SignIn(t.Context(), " A@example.org ", "correct horse", "192.0.2.7")
 	require.NoError(t, err)
 	assert.Equal(t, a.User.ID, u.ID)
-	_, err = s.SignIn(t.Context(), "a@example.org", "wrong horse")
+	_, err = s.SignIn(t.Context(), "a@example.org", "wrong horse", "192.0.2.7")
 	assert.ErrorIs(t, err, store.ErrNotFound)
-	_, err = s.SignIn(t.Context(), "nobody@example.org", "nobody has this password")
+	_, err = s.SignIn(t.Context(), "nobody@example.org", "nobody has this password", "192.0.2.7")
 	assert.ErrorIs(t, err, store.ErrNotFound)
 	var hash string
 	require.NoError(t, s.DB.Get(&hash, `select password_hash from users limit 1`))

@@ -3,6 +3,7 @@ package store
 import (
 	"context"
 	"fmt"
+	"slices"
 
 	"github.com/google/uuid"
 	"github.com/jmoiron/sqlx"
@@ -50,7 +51,8 @@ func (s *Store) newestSupplies(ctx context.Context, collection uuid.UUID) (rows 
 	err = sqlx.SelectContext(ctx, s.q(), &rows, `
 		select n.id, n.name, n.unit, n.low, n.price, n.version, n.withdrawn, coalesce(m.stock, 0) as stock
 		from (select distinct on (id) * from supplies where collection_id = $1 order by id, version desc) n
-		left join (select supply_id, sum(amount) as stock from supply_moves where collection_id = $1 group by supply_id) m on m.supply_id = n.id
+		left join (select supply_id, sum(amount) as stock from supply_moves where collection_id = $1
+			group by supply_id) m on m.supply_id = n.id
 		order by lower(n.name), n.id`, collection)
 	if err != nil {
 		return nil, fmt.Errorf("reading the cupboard: %w", err)
@@ -67,7 +69,8 @@ func (s *Store) SaveSupply(ctx context.Context, a Account, p Supply, withdrawn b
 		}
 		var newest []supplyRow
 		err := tx.SelectContext(ctx, &newest, `
-			select id, name, unit, low, price, version, withdrawn, 0 as stock from supplies where collection_id = $1 and id = $2 order by version desc limit 1`, a.Collection.ID, p.ID)
+			select id, name, unit, low, price, version, withdrawn, 0 as stock from supplies
+				where collection_id = $1 and id = $2 order by version desc limit 1`, a.Collection.ID, p.ID)
 		if err != nil {
 			return err
 		}
@@ -84,7 +87,8 @@ func (s *Store) SaveSupply(ctx context.Context, a Account, p Supply, withdrawn b
 			return ErrConflict
 		}
 		_, err = tx.ExecContext(ctx, `
-			insert into supplies (collection_id, id, version, name, unit, low, price, withdrawn, recorded_at, by_user) values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)`,
+			insert into supplies (collection_id, id, version, name, unit, low, price, withdrawn, recorded_at, by_user)
+				values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)`,
 			a.Collection.ID, p.ID, version+1, p.Name, p.Unit, p.Low, p.Price, withdrawn, s.now(), a.User.ID)
 		if err != nil {
 			return fmt.Errorf("saving a supply: %w", err)
@@ -116,7 +120,8 @@ func (s *Store) Stock(
 		return err
 	}
 	var known bool
-	if err := sqlx.GetContext(ctx, s.q(), &known, `select exists (select from supplies where collection_id = $1 and id = $2)`, a.Collection.ID, supply); err != nil {
+	if err := sqlx.GetContext(ctx, s.q(), &known, `select exists (select from supplies
+		where collection_id = $1 and id = $2)`, a.Collection.ID, supply); err != nil {
 		return err
 	}
 	if !known {
@@ -125,56 +130,71 @@ func (s *Store) Stock(
 	return nil
 }
 
-// useUp makes the cupboard agree with what a plant's counting entries used:
-// steps that were undone or corrected give back what they took.
-func (s *Store) useUp(ctx context.Context, tx *sqlx.Tx, a Account, entries []record.Entry) error {
-	type key struct{ entry, supply uuid.UUID }
-	wanted := map[key]float64{}
-	days := map[uuid.UUID]day.Day{}
+// use is what an entry takes of a supply.
+type use struct {
+	Entry  uuid.UUID `db:"entry_id"`
+	Supply uuid.UUID `db:"supply_id"`
+	Amount float64   `db:"amount"` // below 0 where it is taken
+	on     day.Day
+}
+
+// uses lists what a plant's entries take, those that no longer count with
+// nothing, in the order of the record.
+func uses(entries []record.Entry) (list []use) {
 	live := record.Live(entries)
 	for _, e := range entries {
 		if e.Did == nil {
 			continue
 		}
 		for _, u := range e.Did.Used {
-			days[e.ID] = e.On
+			taken := 0.0
 			if live[e.ID] {
-				wanted[key{e.ID, u.Supply}] -= u.Amount
-			} else {
-				wanted[key{e.ID, u.Supply}] += 0
+				taken = -u.Amount
 			}
+			same := func(x use) bool { return x.Entry == e.ID && x.Supply == u.Supply }
+			if i := slices.IndexFunc(list, same); i >= 0 {
+				list[i].Amount += taken
+				continue
+			}
+			list = append(list, use{e.ID, u.Supply, taken, e.On})
 		}
 	}
-	for k, want := range wanted {
-		var stands float64
-		err := tx.GetContext(
-			ctx,
-			&stands,
-			`select coalesce(sum(amount), 0) from supply_moves where collection_id = $1 and entry_id = $2 and supply_id = $3`,
-			a.Collection.ID,
-			k.entry,
-			k.supply,
-		)
-		if err != nil {
-			return err
-		}
-		if want == stands {
+	return list
+}
+
+// useUp makes the cupboard agree with what a plant's counting entries used:
+// steps that were undone or corrected give back what they took. It asks once for
+// what stands, however many steps there were, and writes what differs.
+func (s *Store) useUp(ctx context.Context, tx *sqlx.Tx, a Account, entries []record.Entry) error {
+	wanted := uses(entries)
+	if len(wanted) == 0 {
+		return nil
+	}
+	ids := make([]string, len(wanted))
+	for i, u := range wanted {
+		ids[i] = u.Entry.String()
+	}
+	var written []use
+	err := tx.SelectContext(ctx, &written, `
+		select entry_id, supply_id, sum(amount) as amount from supply_moves
+		where collection_id = $1 and entry_id = any($2::uuid[]) group by entry_id, supply_id`, a.Collection.ID, ids)
+	if err != nil {
+		return fmt.Errorf("reading what was used: %w", err)
+	}
+	stands := map[[2]uuid.UUID]float64{}
+	for _, u := range written {
+		stands[[2]uuid.UUID{u.Entry, u.Supply}] = u.Amount
+	}
+	for _, u := range wanted {
+		differs := u.Amount - stands[[2]uuid.UUID{u.Entry, u.Supply}]
+		if differs == 0 {
 			continue
 		}
-		result, err := tx.ExecContext(
-			ctx,
-			`
+		result, err := tx.ExecContext(ctx, `
 			insert into supply_moves (collection_id, id, supply_id, on_day, amount, why, entry_id, recorded_at, by_user)
-			select $1, $2, $3, $4, $5, 'a step of a plan', $6, $7, $8 where exists (select from supplies where collection_id = $1 and id = $3)`,
-			a.Collection.ID,
-			uuid.Must(uuid.NewV7()),
-			k.supply,
-			days[k.entry],
-			want-stands,
-			k.entry,
-			s.now(),
-			a.User.ID,
-		)
+			select $1, $2, $3, $4, $5, 'a step of a plan', $6, $7, $8
+			where exists (select from supplies where collection_id = $1 and id = $3)`,
+			a.Collection.ID, uuid.Must(uuid.NewV7()), u.Supply, u.on, differs, u.Entry, s.now(), a.User.ID)
 		if err != nil {
 			return fmt.Errorf("using up a supply: %w", err)
 		}

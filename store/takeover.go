@@ -11,19 +11,53 @@ import (
 
 	"tendermend/core/day"
 	"tendermend/exchange"
+	"tendermend/picture"
 	"tendermend/record"
 )
 
-// Import takes an archive over into a collection, all of it or nothing. What is
-// there already is left alone; places are found by name. Refusals are
-// record.Faults, ErrConflict means that an id is used for something else.
-func (s *Store) Import(ctx context.Context, a Account, in exchange.Archive, today day.Day) (added Added, err error) {
+// Progress is how far a file has come in.
+type Progress struct {
+	Done int `json:"done" doc:"Entries that were looked at."`
+	Of   int `json:"of" doc:"Entries in the file."`
+}
+
+// steps counts entries and tells of them now and then.
+type steps struct {
+	Progress
+	tell func(Progress)
+}
+
+// tellEvery is after how many entries it is told how far a file has come in.
+const tellEvery = 500
+
+func (x *steps) step() {
+	x.Done++
+	if x.tell != nil && (x.Done%tellEvery == 0 || x.Done == x.Of) {
+		x.tell(x.Progress)
+	}
+}
+
+// Import takes an archive over into a collection, all of it or nothing, and tells
+// how far it has come where somebody listens. What is there already is left
+// alone; places are found by name. Refusals are record.Faults, ErrConflict means
+// that an id is used for something else.
+func (s *Store) Import(
+	ctx context.Context,
+	a Account,
+	in exchange.Archive,
+	today day.Day,
+	tell func(Progress),
+) (added Added, err error) {
+	come := &steps{tell: tell}
+	for _, p := range in.Plants {
+		come.Of += len(p.Entries)
+	}
 	if faults := in.Faults(); len(faults) > 0 {
 		return added, faults
 	}
 	err = s.inTx(ctx, func(tx *sqlx.Tx) error {
 		s := s.within(tx)
-		moved, err := s.importPlaces(ctx, a.Collection.ID, in.Places)
+		moved, here, err := s.importPlaces(ctx, a.Collection.ID, in.Places)
 		if err != nil {
 			return err
 		}
@@ -34,7 +68,13 @@ func (s *Store) Import(ctx context.Context, a Account, in exchange.Archive, toda
 			return err
 		}
 		for _, p := range in.Plants {
-			got, err := s.importPlant(ctx, tx, a, s.recordOf(p, moved), today, false)
+			one, err := s.recordOf(p, moved)
+			if err != nil {
+				return err
+			}
+			got, err := s.importPlant(ctx, tx, a, one, func(in imported) error {
+				return in.check(ctx, here, today, come)
+			})
 			if errors.Is(err, ErrConflict) {
 				return fmt.Errorf("plant %s (%s): %w", p.ID, p.Name, err)
 			}
@@ -86,7 +126,8 @@ func (s *Store) importSupplies(ctx context.Context, a Account, in exchange.Archi
 	for _, x := range in.Supplies {
 		if !have[x.ID] {
 			have[x.ID] = true
-			if err := s.SaveSupply(ctx, a, Supply{ID: x.ID, Name: x.Name, Unit: x.Unit, Low: x.Low, Price: x.Price}, x.Withdrawn); err != nil {
+			supply := Supply{ID: x.ID, Name: x.Name, Unit: x.Unit, Low: x.Low, Price: x.Price}
+			if err := s.SaveSupply(ctx, a, supply, x.Withdrawn); err != nil {
 				return err
 			}
 		}
@@ -108,7 +149,7 @@ func (s *Store) importSupplies(ctx context.Context, a Account, in exchange.Archi
 }
 
 // recordOf gives a plant of an archive as it is kept here.
-func (s *Store) recordOf(p exchange.Plant, moved map[uuid.UUID]uuid.UUID) PlantRecord {
+func (s *Store) recordOf(p exchange.Plant, moved map[uuid.UUID]uuid.UUID) (PlantRecord, error) {
 	one := PlantRecord{ID: p.ID, Entries: make([]record.Entry, len(p.Entries))}
 	for i, e := range p.Entries {
 		one.Entries[i] = inPlaces(e, moved)
@@ -117,39 +158,49 @@ func (s *Store) recordOf(p exchange.Plant, moved map[uuid.UUID]uuid.UUID) PlantR
 		}
 	}
 	for _, x := range p.Pictures {
-		one.Pictures = append(
-			one.Pictures,
-			Picture{
-				ID:         x.ID,
-				PlantID:    p.ID,
-				Width:      x.Width,
-				Height:     x.Height,
-				Digest:     x.Digest,
-				Body:       x.JPEG,
-				Small:      x.Small,
-				RecordedAt: x.RecordedAt,
-			},
-		)
+		kept, err := keptOf(x)
+		if err != nil {
+			return one, record.Faults{{
+				Field:   "pictures",
+				Message: fmt.Sprintf("picture %s of %s: %s", x.ID, p.Name, err),
+			}}
+		}
+		one.Pictures = append(one.Pictures, Picture{
+			ID: x.ID, PlantID: p.ID, Digest: x.Digest, RecordedAt: x.RecordedAt,
+			Width: kept.Width, Height: kept.Height, Body: kept.Body, Small: kept.Small,
+		})
 	}
-	return one
+	return one, nil
+}
+
+// keptOf lets a picture of an archive in by the same door as one that is sent:
+// one in which nothing but the picture stands stays as it is, any other is made
+// fit anew.
+func keptOf(x exchange.Picture) (picture.Kept, error) {
+	width, height, plain := picture.Plain(x.JPEG)
+	_, _, small := picture.Plain(x.Small)
+	if plain && small && max(width, height) <= picture.KeptSide {
+		return picture.Kept{Width: width, Height: height, Body: x.JPEG, Small: x.Small}, nil
+	}
+	return picture.Keep(x.JPEG)
 }
 
 // importPlaces finds or makes the places of an archive and says under which id
-// each stands here.
+// each stands here, and which places there are then.
 func (s *Store) importPlaces(
 	ctx context.Context,
 	collection uuid.UUID,
 	places []exchange.Place,
-) (map[uuid.UUID]uuid.UUID, error) {
+) (moved map[uuid.UUID]uuid.UUID, there map[uuid.UUID]bool, err error) {
 	here, err := s.Places(ctx, collection)
 	if err != nil {
-		return nil, err
+		return nil, nil, err
 	}
 	byName, byID := map[string]uuid.UUID{}, map[uuid.UUID]bool{}
 	for _, p := range here {
 		byName[strings.ToLower(p.Name)], byID[p.ID] = p.ID, true
 	}
-	moved := map[uuid.UUID]uuid.UUID{}
+	moved = map[uuid.UUID]uuid.UUID{}
 	for _, p := range places {
 		if byID[p.ID] {
 			continue
@@ -158,12 +209,13 @@ func (s *Store) importPlaces(
 			moved[p.ID] = at
 			continue
 		}
-		if err := s.AddPlace(ctx, collection, Place{ID: p.ID, Name: p.Name, Light: p.Light, Isolation: p.Isolation}); err != nil {
-			return nil, err
+		place := Place{ID: p.ID, Name: p.Name, Light: p.Light, Isolation: p.Isolation}
+		if err := s.AddPlace(ctx, collection, place); err != nil {
+			return nil, nil, err
 		}
 		byName[strings.ToLower(p.Name)], byID[p.ID] = p.ID, true
 	}
-	return moved, nil
+	return moved, byID, nil
 }
 
 // inPlaces turns an entry's place into the one under which it stands here.

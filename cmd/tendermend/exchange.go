@@ -66,10 +66,11 @@ func exportCollection(args []string, out io.Writer) error {
 	if err != nil {
 		return err
 	}
+	defer archive.Close()
 	if *as == "entries" {
-		return exchange.WriteEntries(out, archive.Plants, archive.Places)
+		return archive.Table(out)
 	}
-	return exchange.Write(out, archive)
+	return archive.JSON(out)
 }
 
 // importFile takes a file in one of the open formats over into a collection.
@@ -97,7 +98,7 @@ func importFile(args []string, out io.Writer) error {
 	if err != nil {
 		return badInput{fmt.Errorf("nothing was taken over: %w", err)}
 	}
-	added, err := s.Import(ctx, a, archive, today)
+	added, err := s.Import(ctx, a, archive, today, nil)
 	var faults record.Faults
 	if errors.As(err, &faults) {
 		return badInput{fmt.Errorf("nothing was taken over: %w", err)}
@@ -113,10 +114,7 @@ func importFile(args []string, out io.Writer) error {
 	_, err = fmt.Fprintf(
 		out,
 		"%s, %s and %s taken over; %d were here already\n",
-		working.Count(
-			added.Plants,
-			"plant",
-		),
+		working.Count(added.Plants, "plant"),
 		working.Count(added.Entries, "record"),
 		working.Count(added.Pictures, "picture"),
 		added.Known,

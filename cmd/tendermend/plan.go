@@ -202,7 +202,7 @@ func mapped(t reflect.Type) *jsonschema.Schema {
 	case reflect.TypeFor[cause.ID]():
 		return ids(append(cause.All(), cause.Cause{}), func(c cause.Cause) string { return string(c.ID) })
 	case reflect.TypeFor[treatment.Wish]():
-		return ids(append(treatment.Wishes, ""), func(w treatment.Wish) string { return string(w) })
+		return ids(append(treatment.Wishes(), ""), func(w treatment.Wish) string { return string(w) })
 	case reflect.TypeFor[*plant.Profile]():
 		return &jsonschema.Schema{Type: "object"}
 	}

@@ -12,6 +12,7 @@ import (
 	"os"
 	"os/signal"
 	"path/filepath"
+	"strings"
 	"syscall"
 	"time"
 
@@ -53,6 +54,8 @@ func serve(args []string, out io.Writer) error {
 	addr := flags.String("addr", "127.0.0.1:4310", "address to listen on")
 	open := flags.Bool("open-accounts", false, "let anybody open an account; otherwise only the first")
 	secure := flags.Bool("secure-cookies", false, "send cookies only over TLS; for servers behind a TLS proxy")
+	watched := flags.String("metrics-addr", "", "address on which metrics are told, such as 127.0.0.1:9310; none by default")
+	hosts := flags.String("hosts", "", "names by which browsers ask for it, with commas between them; any by default")
 	if err := flags.Parse(args); err != nil {
 		return badInput{err}
 	}
@@ -65,7 +68,22 @@ func serve(args []string, out io.Writer) error {
 	if err := s.Migrate(ctx); err != nil {
 		return err
 	}
-	return listen(ctx, out, *addr, s, server.Options{OpenAccounts: *open, SecureCookies: *secure})
+	metrics := server.NewMetrics(s)
+	if *watched != "" {
+		m, err := take(*watched)
+		if err != nil {
+			return err
+		}
+		watching := &http.Server{Handler: metrics.Handler(), ReadHeaderTimeout: 5 * time.Second, WriteTimeout: time.Minute}
+		defer watching.Close()
+		go func() { _ = watching.Serve(m) }()
+	}
+	return listen(ctx, out, *addr, s, server.Options{
+		Metrics:       metrics,
+		OpenAccounts:  *open,
+		SecureCookies: *secure,
+		Hosts:         strings.FieldsFunc(strings.ToLower(*hosts), func(r rune) bool { return r == ',' || r == ' ' }),
+	})
 }
 
 // serveDemo starts a database of its own, fills it with the demo clinic where
@@ -136,9 +154,8 @@ func answer(ctx context.Context, out io.Writer, l net.Listener, s *store.Store, 
 	h := &http.Server{
 		Handler:           server.New(s, o),
 		ReadHeaderTimeout: 5 * time.Second,
-		ReadTimeout:       20 * time.Second,
-		WriteTimeout:      30 * time.Second,
 		IdleTimeout:       2 * time.Minute,
+		// Bodies and answers are timed by their size, in the handler.
 	}
 	failed := make(chan error, 1)
 	go func() { failed <- h.Serve(l) }()

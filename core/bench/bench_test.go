@@ -1,6 +1,7 @@
 package bench_test
 
 import (
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -93,13 +94,38 @@ func TestMixByParts(t *testing.T) {
 		_, err := bench.Mix(bad)
 		assert.Equal(t, name, field(err))
 	}
-	for _, recipe := range bench.Recipes {
+	for _, recipe := range bench.Recipes() {
 		r, err := bench.Mix(bench.MixInput{Parts: recipe.Parts, Litres: p(1.0)})
 		require.NoError(t, err, recipe.Name)
 		for _, w := range r.Warnings {
 			assert.NotContains(t, w, "Nothing is known", "%s is made of known things", recipe.Name)
 		}
 	}
+}
+
+// What burns is named, on both sides of its limit (common practice), by the words
+// as well as by what was ticked.
+func TestStrongStuffIsWarnedOf(t *testing.T) {
+	said := func(i bench.DilutionInput) string {
+		i.Volume = "1 l"
+		r, err := bench.Dilution(i)
+		if err != nil {
+			return err.Error()
+		}
+		return strings.Join(r.Warnings, " ")
+	}
+	stock := func(what string, stock, wanted float64) string {
+		return said(bench.DilutionInput{What: what, StockPct: &stock, WantedPct: &wanted})
+	}
+	assert.Contains(t, stock("Hydrogen peroxide", 35, 12), "at most 3 %")
+	assert.Contains(t, stock("peroxide", 35, 3.01), "at most 3 %")
+	assert.Contains(t, stock("peroxide", 3.5, 3), "gloves and goggles")
+	assert.NotContains(t, stock("peroxide", 3, 1.5), "gloves")
+	assert.Contains(t, said(bench.DilutionInput{What: "mild soap", Ratio: []float64{4, 1}}), "strips leaves", "20 %")
+	assert.Contains(t, stock("insecticidal soap", 100, 2.1), "strips leaves")
+	assert.NotContains(t, stock("insecticidal soap", 100, 2), "strips leaves")
+	assert.Contains(t, said(bench.DilutionInput{With: []string{"insecticidal-soap"}, Ratio: []float64{9, 1}}), "strips")
+	assert.Contains(t, said(bench.DilutionInput{What: "rubbing alcohol", Ratio: []float64{1, 1}}), "no flame")
 }
 
 func TestDilutions(t *testing.T) {

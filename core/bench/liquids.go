@@ -3,6 +3,7 @@ package bench
 import (
 	"errors"
 	"fmt"
+	"slices"
 	"strings"
 
 	"tendermend/core/mix"
@@ -21,6 +22,17 @@ type DilutionInput struct {
 
 // peroxideMost is the strongest peroxide used on plants as bought, per cent.
 const peroxideMost = 3.0
+
+// soapMost is the strongest soap sprayed on leaves, per cent of the bottle
+// (common practice).
+const soapMost = 2.0
+
+// holds says whether something is in the dilution, by its id or in the words for
+// what is diluted.
+func (i DilutionInput) holds(what string) bool {
+	return strings.Contains(strings.ToLower(i.What), what) ||
+		slices.ContainsFunc(i.With, func(id string) bool { return strings.Contains(id, what) })
+}
 
 // Dilution gives stock and water, in ml and in spoons. It refuses what would
 // harm the one who mixes it.
@@ -55,7 +67,11 @@ func Dilution(i DilutionInput) (Reckoning, error) {
 		water, stock, formula = shares[0], shares[1], "volume × parts ÷ all parts"
 		inputs = append(inputs, in("parts of water", i.Ratio[0], ""), in("parts of stock", i.Ratio[1], ""))
 	case i.StockPct != nil && i.WantedPct != nil:
-		if err := errors.Join(between("stockPct", *i.StockPct, 0.001, 100, "%"), between("wantedPct", *i.WantedPct, 0.0001, 100, "%")); err != nil {
+		err := errors.Join(
+			between("stockPct", *i.StockPct, 0.001, 100, "%"),
+			between("wantedPct", *i.WantedPct, 0.0001, 100, "%"),
+		)
+		if err != nil {
 			return r, firstFault(err)
 		}
 		stock, water, err = mix.Dilute(*i.StockPct, *i.WantedPct, volume.Value)
@@ -79,10 +95,22 @@ func Dilution(i DilutionInput) (Reckoning, error) {
 	if s := mix.Spoons(stock); s != "" {
 		r.warn("%s of %s is about %s in US spoons.", "That much", what, s)
 	}
-	if i.WantedPct != nil && contains(i.With, "peroxide") && *i.WantedPct > peroxideMost {
-		return fresh(), Fault{"wantedPct", "peroxide is at most 3 % on plants and as bought; 1-1.5 % rinses roots"}
+	strength := 100 * stock / volume.Value
+	if i.StockPct != nil {
+		strength *= *i.StockPct / 100
 	}
-	if contains(i.With, "alcohol") {
+	if i.holds("peroxide") {
+		if strength > peroxideMost && i.StockPct != nil {
+			return fresh(), Fault{"wantedPct", "peroxide is at most 3 % on plants and as bought; 1-1.5 % rinses roots"}
+		}
+		if i.StockPct != nil && *i.StockPct > peroxideMost {
+			r.warn("Peroxide over 3 %% burns skin and eyes: gloves and goggles; buy 3 %% instead where you can.")
+		}
+	}
+	if i.holds("soap") && strength > soapMost {
+		r.warn("Over 20 ml of soap in a litre strips leaves and kills roots: 15 ml is usual, rinsed off, never on roots.")
+	}
+	if i.holds("alcohol") {
 		r.warn("Alcohol burns: no flame near it.")
 	}
 	return r, nil
@@ -104,15 +132,6 @@ func labelOf(id string) string {
 		}
 	}
 	return id
-}
-
-func contains(list []string, id string) bool {
-	for _, x := range list {
-		if x == id {
-			return true
-		}
-	}
-	return false
 }
 
 // DoseInput is what a product's label says, and how much is to be treated. The
@@ -141,7 +160,8 @@ func Dose(i DoseInput) (Reckoning, error) {
 	if !ok {
 		return r, Fault{"unit", "a label doses by litre, by pot width, by area or by plant"}
 	}
-	if err := errors.Join(between("per", i.Per, 0.001, 100000, name), between("quantity", i.Quantity, 0.001, 100000, name)); err != nil {
+	err = errors.Join(between("per", i.Per, 0.001, 100000, name), between("quantity", i.Quantity, 0.001, 100000, name))
+	if err != nil {
 		return r, firstFault(err)
 	}
 	r.add(

@@ -2,6 +2,7 @@ package bench
 
 import (
 	"fmt"
+	"slices"
 	"strings"
 
 	"tendermend/core/mix"
@@ -36,10 +37,8 @@ func Pot(i PotInput) (Reckoning, error) {
 		old = *i.OldPotCM
 		inputs = append(inputs, in("present pot", old, "cm"))
 	}
-	width, formula := mix.PotFor(
-		i.RootBallCM,
-		old,
-	), "root ball + 2.5 cm, in half centimetres, never wider than the old pot"
+	width := mix.PotFor(i.RootBallCM, old)
+	formula := "root ball + 2.5 cm, in half centimetres, never wider than the old pot"
 	if i.Bound {
 		width, formula = max(i.RootBallCM, old)+upOneSize, "old pot + 3 cm, for healthy roots that fill it"
 	}
@@ -189,12 +188,8 @@ func loose(i MixInput) (litres float64, formula string, inputs []working.Input, 
 			return 0, "", nil, Fault{"pots", "give at most 1000 pots"}
 		}
 		one := mix.PotLitres(*i.PotCM)
-		return float64(
-				pots,
-			) * one * mix.Settling, fmt.Sprintf(
-				"pots × volume of a usual pot × %g for settling",
-				mix.Settling,
-			),
+		return float64(pots) * one * mix.Settling,
+			fmt.Sprintf("pots × volume of a usual pot × %g for settling", mix.Settling),
 			[]working.Input{
 				in("pots", float64(pots), ""),
 				in("pot", *i.PotCM, "cm"),
@@ -229,8 +224,10 @@ type Recipe struct {
 	Parts []plant.Part `json:"parts"`
 }
 
-// Recipes: common practice.
-var Recipes = []Recipe{
+// recipes: common practice.
+func Recipes() []Recipe { return slices.Clone(recipes) }
+
+var recipes = []Recipe{
 	{
 		"airy soil",
 		"climbing and clumping aroids",

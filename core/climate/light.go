@@ -1,5 +1,7 @@
 package climate
 
+import "slices"
+
 // Lamp is what gives the light that a lux meter reads.
 type Lamp string
 
@@ -19,7 +21,9 @@ type Light struct {
 }
 
 // Lights lists what light comes from, the commonest first.
-var Lights = []Light{
+func Lights() []Light { return slices.Clone(lights) }
+
+var lights = []Light{
 	{Sunlight, "daylight"}, {CoolWhite, "white tube or LED"}, {MetalHalide, "metal halide"},
 	{HighPressure, "high-pressure sodium"}, {Incandescent, "filament bulb"},
 }

@@ -26,8 +26,8 @@ func TestLuxIsTurnedIntoDailyLight(t *testing.T) {
 }
 
 func TestEveryLightThatCanBePickedIsReckonedWith(t *testing.T) {
-	assert.Len(t, climate.Lights, 5)
-	for _, l := range climate.Lights {
+	assert.Len(t, climate.Lights(), 5)
+	for _, l := range climate.Lights() {
 		assert.True(t, climate.LampKnown(l.ID), l.ID)
 		assert.NotEmpty(t, l.Label)
 	}

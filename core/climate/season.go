@@ -2,6 +2,7 @@
 package climate
 
 import (
+	"slices"
 	"time"
 
 	"tendermend/core/day"
@@ -19,7 +20,9 @@ const (
 )
 
 // Seasons lists the seasons in the order of the year.
-var Seasons = []Season{Spring, Summer, Autumn, Winter}
+func Seasons() []Season { return slices.Clone(seasons) }
+
+var seasons = []Season{Spring, Summer, Autumn, Winter}
 
 // SeasonOf gives the season of a day: spring begins on 1 March north of the
 // equator and on 1 September south of it.
@@ -28,5 +31,5 @@ func SeasonOf(d day.Day, south bool) Season {
 	if south {
 		quarter = (quarter + 2) % 4
 	}
-	return Seasons[quarter]
+	return seasons[quarter]
 }

@@ -46,7 +46,7 @@ func CaseSchema() map[string]any {
 					"story": text("What happened, in words."),
 					"habit": map[string]any{"enum": habitIDs, "description": "How the plant grows."},
 					"season": map[string]any{
-						"enum":        climate.Seasons,
+						"enum":        climate.Seasons(),
 						"description": "The season of the look, where it was.",
 					},
 					"present": list("Signs seen.", ref("sign")),

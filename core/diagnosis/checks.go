@@ -116,11 +116,8 @@ func (c *Case) check(s int, suspects []int) Check {
 	}
 	check.Worth = weighted / cost
 	sort.SliceStable(swings, func(a, b int) bool {
-		return math.Abs(
-			swings[a].ifSeen.Chance-swings[a].ifNot.Chance,
-		) > math.Abs(
-			swings[b].ifSeen.Chance-swings[b].ifNot.Chance,
-		)
+		return math.Abs(swings[a].ifSeen.Chance-swings[a].ifNot.Chance) >
+			math.Abs(swings[b].ifSeen.Chance-swings[b].ifNot.Chance)
 	})
 	for _, w := range swings[:min(len(swings), 3)] {
 		check.Outcomes.IfSeen = append(check.Outcomes.IfSeen, w.ifSeen)

@@ -62,8 +62,8 @@ type Case struct {
 // setsOffered is how many combinations are given.
 const setsOffered = 5
 
-// Examine checks an examination and computes its posterior. An error names the
-// field, the offending value and what to do.
+// Examine checks an examination and computes its posterior, from exactly what was
+// answered. An error names the field, the offending value and what to do.
 func Examine(e Examination) (*Case, error) {
 	habit, ok := plant.HabitByID(e.Habit)
 	if !ok {
@@ -118,9 +118,9 @@ func contains(list []int, v int) bool {
 	return false
 }
 
-// Diagnose examines and gives the whole result.
+// Diagnose examines, with what the signs seen exclude, and gives the whole result.
 func Diagnose(e Examination) (Result, error) {
-	c, err := Examine(e)
+	c, err := Examine(e.WithImplied())
 	if err != nil {
 		return Result{}, err
 	}

@@ -35,7 +35,7 @@ func TestPracticeCasesReachTheirFloor(t *testing.T) {
 }
 
 func randomExamination(r *rand.Rand) Examination {
-	e := Examination{Habit: plant.Habits()[r.IntN(len(plant.Habits()))].ID, Season: climate.Seasons[r.IntN(4)]}
+	e := Examination{Habit: plant.Habits()[r.IntN(len(plant.Habits()))].ID, Season: climate.Seasons()[r.IntN(4)]}
 	for _, i := range r.Perm(len(signs))[:r.IntN(13)] {
 		if r.IntN(2) == 0 {
 			e.Present = append(e.Present, signs[i].ID)

@@ -1,12 +1,17 @@
 package diagnosis
 
-import "sort"
+import (
+	"sort"
+	"strings"
+)
 
 // Weight is how much one observed sign speaks for or against a cause.
 type Weight struct {
 	Sign    string  `json:"sign"`
 	Present bool    `json:"present"`
 	Times   float64 `json:"times" doc:"Odds of the cause with this sign, over its odds without it; above 1 speaks for it."`
+	Told    string  `json:"told" doc:"The sign as it speaks: seen, or looked for and not there."`
+	Tells   bool    `json:"tells" doc:"Whether it weighs enough to be said."`
 	Without float64 `json:"without" doc:"Chance of the cause if this sign had not been looked for."`
 }
 
@@ -30,7 +35,7 @@ func (c *Case) Evidence(causeIDs []string) map[string][]Weight {
 		for i, cause := range of {
 			now, without := c.joint.chance(cause), with[i]/total
 			weights[causes[cause].ID] = append(weights[causes[cause].ID],
-				Weight{signs[sign].ID, present, odds(now) / odds(without), without})
+				weightOf(signs[sign], present, odds(now)/odds(without), without))
 		}
 	}
 	for _, s := range c.present {
@@ -43,6 +48,28 @@ func (c *Case) Evidence(causeIDs []string) map[string][]Weight {
 		sort.SliceStable(ws, func(a, b int) bool { return strength(ws[a].Times) > strength(ws[b].Times) })
 	}
 	return weights
+}
+
+// leastTelling is how much likelier or unlikelier a sign makes a cause before it
+// is said (common practice).
+const leastTelling = 1.15
+
+func weightOf(s Sign, present bool, times, without float64) Weight {
+	return Weight{
+		Sign: s.ID, Present: present, Times: times, Without: without,
+		Told: s.Told(present), Tells: strength(times) >= leastTelling,
+	}
+}
+
+// Told says a sign as it speaks for or against a cause, to its first halt. Labels
+// are sentences of many kinds, so that nothing is built into them.
+func (s Sign) Told(present bool) string {
+	words, _, _ := strings.Cut(s.Label, ";")
+	words, _, _ = strings.Cut(words, ":")
+	if present {
+		return "“" + words + "”"
+	}
+	return "“" + words + "” not there"
 }
 
 // odds of a chance, kept finite so that a ratio can be shown.

@@ -1,5 +1,7 @@
 package diagnosis
 
+import "slices"
+
 // exclusions are pairs of signs of which at most one can be true of the same
 // plant at the same look.
 var exclusions = [][2]string{
@@ -45,14 +47,31 @@ func Implied(present, absent []string) []string {
 	return implied
 }
 
-// Contradiction finds two signs said to be seen that exclude each other.
-func Contradiction(present []string) (a, b string, found bool) {
-	seen := map[string]bool{}
-	for _, id := range present {
-		seen[id] = true
-	}
+// WithImplied takes what the signs seen exclude as looked for and not there. Every
+// caller examines it so: the same look has the same chances everywhere.
+func (e Examination) WithImplied() Examination {
+	e.Absent = slices.Concat(e.Absent, Implied(e.Present, e.Absent))
+	return e
+}
+
+// supposes are signs that can only be seen where the other is there as well.
+var supposes = [][2]string{
+	{"course.perks-up", "leaf.drooping"},
+	{"course.no-perk", "leaf.drooping"},
+}
+
+// Contradiction finds two answers that cannot both be true of one look: two signs
+// seen that exclude each other, or one seen that supposes another which is said
+// not to be there.
+func Contradiction(present, absent []string) (a, b string, found bool) {
+	seen := func(id string) bool { return slices.Contains(present, id) }
 	for _, pair := range exclusions {
-		if seen[pair[0]] && seen[pair[1]] {
+		if seen(pair[0]) && seen(pair[1]) {
+			return pair[0], pair[1], true
+		}
+	}
+	for _, pair := range supposes {
+		if seen(pair[0]) && slices.Contains(absent, pair[1]) {
 			return pair[0], pair[1], true
 		}
 	}

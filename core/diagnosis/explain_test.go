@@ -76,7 +76,7 @@ func TestAGuideGoesFromTheOutsideInAndFitsItsTime(t *testing.T) {
 			guide := Guide(h, climate.Winter, at)
 			asked, zone := 0, -1
 			for _, ask := range guide {
-				place := index(Zones, func(z Zone) string { return z.ID })[ask.Zone]
+				place := index(zones, func(z Zone) string { return z.ID })[ask.Zone]
 				assert.Greater(t, place, zone, "%s: parts in order", h.ID)
 				zone = place
 				for _, id := range ask.Signs {

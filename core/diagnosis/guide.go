@@ -70,8 +70,8 @@ func Guide(habit plant.Habit, season climate.Season, at Occasion) []Ask {
 			left--
 		}
 	}
-	asks := make([]Ask, len(Zones))
-	for i, z := range Zones {
+	asks := make([]Ask, len(zones))
+	for i, z := range zones {
 		asks[i] = Ask{z.ID, append([]string{}, chosen[z.ID]...), quiet(z, habit, chosen[z.ID], at)}
 	}
 	return asks

@@ -3,7 +3,10 @@
 // worth its trouble, and which moves are safe while one is unsure.
 package diagnosis
 
-import "fmt"
+import (
+	"fmt"
+	"slices"
+)
 
 // Version names this state of the tables. It is kept with every diagnosis in
 // the record, so that an old one can be read as it was made.
@@ -44,7 +47,9 @@ type Zone struct {
 }
 
 // Zones lists the zones from the outside in.
-var Zones = []Zone{
+func Zones() []Zone { return slices.Clone(zones) }
+
+var zones = []Zone{
 	{"stance", "The whole plant", true},
 	{"leaves", "Leaves", true},
 	{"undersides", "Undersides", true},
@@ -152,13 +157,13 @@ func index[T any](list []T, id func(T) string) map[string]int {
 }
 
 // Signs lists all signs.
-func Signs() []Sign { return signs }
+func Signs() []Sign { return slices.Clone(signs) }
 
 // Causes lists all causes.
-func Causes() []Cause { return causes }
+func Causes() []Cause { return slices.Clone(causes) }
 
 // Moves lists all moves.
-func Moves() []Move { return moves }
+func Moves() []Move { return slices.Clone(moves) }
 
 // SignByID finds a sign; false when there is none of that id.
 func SignByID(id string) (Sign, bool) {

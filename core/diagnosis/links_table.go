@@ -307,11 +307,7 @@ var links = map[string][]link{
 		sometimes("flower.buds-lost", "course.neighbours"),
 		seldom("leaf.reddened"),
 	),
-	"springtail": shows(
-		always("pest.springing"),
-		often("med.wet-long"),
-		sometimes("med.mould"),
-	),
+	"springtail": shows(always("pest.springing"), often("med.wet-long"), sometimes("med.mould")),
 	"rust": shows(
 		always("leaf.pustules"),
 		usually("course.spreading"),

@@ -11,7 +11,8 @@ import (
 type Score struct {
 	Cases     int `json:"cases"`
 	FirstTrue int `json:"firstTrue" doc:"Cases whose first cause is one of the true ones."`
-	MainIn3   int `json:"mainIn3" doc:"Cases whose main cause is among the first three."`
+	Ill       int `json:"ill" doc:"Cases in which something was wrong."`
+	MainIn3   int `json:"mainIn3" doc:"Of these, those whose main cause is among the first three."`
 	// Brier is the mean over cases of Σ (chance − truth)² over all causes (Brier
 	// 1950); 0 is perfect, and the number of causes in the case is the score of
 	// calling every cause impossible.
@@ -67,10 +68,7 @@ func (f Foretold) place(id string) int {
 func ScoreCases(cases []WorkedCase) (Score, error) {
 	said := make([]Foretold, len(cases))
 	for i, wc := range cases {
-		if len(wc.Causes) == 0 {
-			return Score{}, fmt.Errorf("%scauses: name at least the main cause", wc.name(i, true))
-		}
-		c, err := Examine(wc.Examination)
+		c, err := Examine(wc.WithImplied())
 		if err != nil {
 			return Score{}, fmt.Errorf("%s%w", wc.name(i, true), err)
 		}
@@ -94,6 +92,9 @@ func ScoreForetold(cases []Foretold) Score {
 
 func (s *Score) add(f Foretold) {
 	first := f.Said[:min(3, len(f.Said))]
+	if len(f.True) > 0 {
+		s.Ill++
+	}
 	if f.FirstTrue() {
 		s.FirstTrue++
 	} else {
@@ -122,10 +123,10 @@ func (s *Score) add(f Foretold) {
 
 // Print writes the score as a table for people.
 func (s Score) Print(w io.Writer) error {
-	share := func(n int) float64 { return 100 * float64(n) / float64(max(s.Cases, 1)) }
+	share := func(n, of int) float64 { return 100 * float64(n) / float64(max(of, 1)) }
 	fmt.Fprintf(w, "cases                          %d\n", s.Cases)
-	fmt.Fprintf(w, "first cause true               %d (%.1f %%)\n", s.FirstTrue, share(s.FirstTrue))
-	fmt.Fprintf(w, "main cause in the first three  %d (%.1f %%)\n", s.MainIn3, share(s.MainIn3))
+	fmt.Fprintf(w, "first cause true               %d (%.1f %%)\n", s.FirstTrue, share(s.FirstTrue, s.Cases))
+	fmt.Fprintf(w, "main cause in the first three  %d (%.1f %%)\n", s.MainIn3, share(s.MainIn3, s.Ill))
 	fmt.Fprintf(w, "Brier score per case           %.4f (sum over causes)\n", s.Brier)
 	fmt.Fprintf(w, "Brier score per cause          %.5f\n\n", s.Brier/float64(len(causes)))
 	table := tabwriter.NewWriter(w, 0, 0, 3, ' ', tabwriter.AlignRight)

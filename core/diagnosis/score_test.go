@@ -16,6 +16,7 @@ func TestForetoldCasesAreScored(t *testing.T) {
 	assert.Equal(t, 4, score.Cases)
 	assert.Equal(t, 2, score.FirstTrue)
 	assert.Equal(t, 2, score.MainIn3)
+	assert.Equal(t, 3, score.Ill, "nothing was wrong in c")
 	assert.Len(t, score.Missed, 2)
 	// By hand: a .1² + .4²; b .6² + .7² + 1 for thrips, never named; c .2²; d 1.
 	assert.InDelta(t, (0.01+0.16+0.36+0.49+1+0.04+1)/4, score.Brier, 1e-12)

@@ -135,7 +135,7 @@ var notes = map[string]note{
 	"care.watered-asleep":   {"given water before the new roots were finger-long", "a sip when the back bulb withered in heat"},
 	"care.regulator":        {"very compact, many flowers, sold from a mass stand", "a small kind by nature"},
 
-	"place.low-light":   {"you could not read small print there at noon without a lamp", "north light close to the glass, which is enough for many"},
+	"place.low-light":   {"at noon a hand held a forearm above white paper at leaf height casts no shadow, or only a faint blur for a kind that wants more; as a reading under 1000 lux for shade kinds, 2500 for most foliage, 8000 for succulents and blooming orchids", "being able to read there: small print is read at 50 lux, at which every plant starves; north light close to the glass, which is enough for many"},
 	"place.hot-sun":     {"sharp shadows on the leaves between eleven and four", "early or late sun"},
 	"place.dry-air":     {"under 40 % for days on end", "one dry afternoon"},
 	"place.humid-still": {"over 80 %, and a strip of tissue hangs still", "humid but moving air"},

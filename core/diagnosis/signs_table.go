@@ -146,7 +146,7 @@ var signTable = []Sign{
 	{ID: "care.regulator", Zone: "care", Label: "Sold very small, probably dwarfed with a growth regulator", How: "Read how it arrived", Minutes: 1, Disturbance: Look, Background: 0.04},
 
 	// place
-	{ID: "place.low-light", Zone: "place", Label: "Too little light for its kind", How: "Meter at leaf height, or estimate from the window", Minutes: 2, Disturbance: Look, Background: 0.15},
+	{ID: "place.low-light", Zone: "place", Label: "Too little light for its kind", How: "At noon hold a hand a forearm above white paper at leaf height and look at its shadow; a lux reading at noon is better", Minutes: 2, Disturbance: Look, Background: 0.15},
 	{ID: "place.hot-sun", Zone: "place", Label: "Direct midday or afternoon sun on the leaves", How: "Look at midday", Minutes: 1, Disturbance: Look, Background: 0.06},
 	{ID: "place.dry-air", Zone: "place", Label: "Air below 40 % humidity for long", How: "Read the hygrometer", Minutes: 1, Disturbance: Look, Background: 0.20},
 	{ID: "place.humid-still", Zone: "place", Label: "Air above 80 % that does not move", How: "Hygrometer, and a strip of tissue", Minutes: 1, Disturbance: Look, Background: 0.06},

@@ -13,7 +13,7 @@ func TestTablesHoldTogether(t *testing.T) {
 	assert.Len(t, signs, 128)
 	assert.Len(t, causes, 55)
 	assert.Len(t, moves, 37)
-	zones := index(Zones, func(z Zone) string { return z.ID })
+	zones := index(zones, func(z Zone) string { return z.ID })
 	for _, s := range signs {
 		assert.Contains(t, zones, s.Zone, s.ID)
 		assert.NotEmpty(t, s.Label, s.ID)

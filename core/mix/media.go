@@ -17,42 +17,23 @@ type Ingredient struct {
 }
 
 var ingredients = []Ingredient{
-	{
-		"potting soil",
-		"potting soil",
-		[2]float64{0.50, 0.65},
-		[2]float64{0.10, 0.20},
-	}, {"peat or coir", "peat or coir", [2]float64{0.55, 0.75}, [2]float64{0.10, 0.20}},
-	{
-		"fine bark",
-		"fine bark",
-		[2]float64{0.30, 0.40},
-		[2]float64{0.30, 0.40},
-	}, {"medium bark", "medium bark", [2]float64{0.20, 0.30}, [2]float64{0.45, 0.55}}, {"coarse bark", "coarse bark", [2]float64{0.12, 0.22}, [2]float64{0.55, 0.65}},
-	{
-		"orchid bark",
-		"orchid bark",
-		[2]float64{0.20, 0.30},
-		[2]float64{0.45, 0.55},
-	}, {"perlite", "perlite", [2]float64{0.20, 0.35}, [2]float64{0.40, 0.55}}, {"pumice", "pumice", [2]float64{0.25, 0.35}, [2]float64{0.35, 0.45}},
-	{
-		"vermiculite",
-		"vermiculite",
-		[2]float64{0.45, 0.60},
-		[2]float64{0.25, 0.40},
-	}, {"coarse grit", "coarse grit", [2]float64{0.05, 0.12}, [2]float64{0.30, 0.40}}, {"charcoal", "charcoal", [2]float64{0.20, 0.30}, [2]float64{0.40, 0.50}},
-	{
-		"chopped moss",
-		"chopped moss",
-		[2]float64{0.60, 0.80},
-		[2]float64{0.12, 0.25},
-	}, {"clay pellets", "clay pellets", [2]float64{0.10, 0.20}, [2]float64{0.50, 0.60}}, {"leaf mould", "leaf mould", [2]float64{0.45, 0.60}, [2]float64{0.15, 0.25}},
-	{
-		"long moss",
-		"long moss",
-		[2]float64{0.60, 0.80},
-		[2]float64{0.15, 0.30},
-	}, {"coarse sand", "coarse sand", [2]float64{0.15, 0.25}, [2]float64{0.20, 0.30}}, {"tree fern", "tree fern", [2]float64{0.15, 0.30}, [2]float64{0.50, 0.65}},
+	{"potting soil", "potting soil", [2]float64{0.50, 0.65}, [2]float64{0.10, 0.20}},
+	{"peat or coir", "peat or coir", [2]float64{0.55, 0.75}, [2]float64{0.10, 0.20}},
+	{"fine bark", "fine bark", [2]float64{0.30, 0.40}, [2]float64{0.30, 0.40}},
+	{"medium bark", "medium bark", [2]float64{0.20, 0.30}, [2]float64{0.45, 0.55}},
+	{"coarse bark", "coarse bark", [2]float64{0.12, 0.22}, [2]float64{0.55, 0.65}},
+	{"orchid bark", "orchid bark", [2]float64{0.20, 0.30}, [2]float64{0.45, 0.55}},
+	{"perlite", "perlite", [2]float64{0.20, 0.35}, [2]float64{0.40, 0.55}},
+	{"pumice", "pumice", [2]float64{0.25, 0.35}, [2]float64{0.35, 0.45}},
+	{"vermiculite", "vermiculite", [2]float64{0.45, 0.60}, [2]float64{0.25, 0.40}},
+	{"coarse grit", "coarse grit", [2]float64{0.05, 0.12}, [2]float64{0.30, 0.40}},
+	{"charcoal", "charcoal", [2]float64{0.20, 0.30}, [2]float64{0.40, 0.50}},
+	{"chopped moss", "chopped moss", [2]float64{0.60, 0.80}, [2]float64{0.12, 0.25}},
+	{"clay pellets", "clay pellets", [2]float64{0.10, 0.20}, [2]float64{0.50, 0.60}},
+	{"leaf mould", "leaf mould", [2]float64{0.45, 0.60}, [2]float64{0.15, 0.25}},
+	{"long moss", "long moss", [2]float64{0.60, 0.80}, [2]float64{0.15, 0.30}},
+	{"coarse sand", "coarse sand", [2]float64{0.15, 0.25}, [2]float64{0.20, 0.30}},
+	{"tree fern", "tree fern", [2]float64{0.15, 0.30}, [2]float64{0.50, 0.65}},
 }
 
 // Ingredients lists what is known of media.

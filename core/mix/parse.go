@@ -85,12 +85,8 @@ func ParseAmount(text string) (Quantity, error) {
 	if at < 0 {
 		return refuse("%q has no unit", text)
 	}
-	number, name := strings.TrimSpace(
-		words[:at],
-	), strings.Join(
-		strings.Fields(strings.TrimSuffix(words[at:], ".")),
-		" ",
-	)
+	number := strings.TrimSpace(words[:at])
+	name := strings.Join(strings.Fields(strings.TrimSuffix(words[at:], ".")), " ")
 	u, ok := units[name]
 	if !ok {
 		u, ok = units[strings.TrimSuffix(name, "s")]

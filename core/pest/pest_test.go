@@ -110,15 +110,8 @@ func TestTreatmentsMeetTheHatchBeforeTheYoungLay(t *testing.T) {
 }
 
 func TestWarmthSetsTheClock(t *testing.T) {
-	cool, warm := run(
-		t,
-		"spider-mite",
-		pest.Warmth{Low: 16, High: 16},
-	), run(
-		t,
-		"spider-mite",
-		pest.Warmth{Low: 26, High: 26},
-	)
+	cool := run(t, "spider-mite", pest.Warmth{Low: 16, High: 16})
+	warm := run(t, "spider-mite", pest.Warmth{Low: 26, High: 26})
 	assert.Equal(t, 9.0, cool.Interval.Value, "45 degree-days at 5 a day")
 	assert.Equal(
 		t,

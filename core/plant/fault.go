@@ -49,7 +49,7 @@ func (p Profile) Faults() (faults []Fault) {
 		}
 	}
 	for i, t := range p.Traits {
-		if TraitWords[t] == "" {
+		if traitWords[t] == "" {
 			add(fmt.Sprintf("traits[%d]", i), "there is no trait %q", t)
 		}
 	}
@@ -113,7 +113,7 @@ func (w Wishes) Faults() (faults []Fault) {
 	if w.Humidity != nil {
 		rising("humidity", w.Humidity[:], 5, 100, "%")
 	}
-	if w.WaterRule != "" && WaterRuleText[w.WaterRule] == "" {
+	if w.WaterRule != "" && waterRuleText[w.WaterRule] == "" {
 		faults = append(
 			faults,
 			Fault{"waterRule", fmt.Sprintf("there is no water rule %q; pick one from the list", w.WaterRule)},

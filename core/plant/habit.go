@@ -2,7 +2,10 @@
 // plant has, what it wants, and when a stand-still is a stall.
 package plant
 
-import "tendermend/core/climate"
+import (
+	"slices"
+	"tendermend/core/climate"
+)
 
 // Habit is a way of growing. It decides which parts a plant has, how it is
 // drawn, which causes fit and when no progress means a stall.
@@ -126,9 +129,21 @@ var habits = []Habit{
 		WaterDays:  [2]int{4, 7},
 	},
 	{ID: "begonia", Label: "begonia", Figure: "begonia", Growth: "2 leaves a month", Roots: "fine",
-		WaterRule: QuarterDry, GrowthDays: [2]int{12, 20}, StallWeeks: 5, RestSeasons: coldHalf, LookDays: 7, WaterDays: [2]int{5, 9}},
+		WaterRule:   QuarterDry,
+		GrowthDays:  [2]int{12, 20},
+		StallWeeks:  5,
+		RestSeasons: coldHalf,
+		LookDays:    7,
+		WaterDays:   [2]int{5, 9},
+	},
 	{ID: "soft-trailer", Label: "soft-stemmed trailer", Figure: "trailer", Growth: "1 node a week", Roots: "fine",
-		WaterRule: QuarterDry, GrowthDays: [2]int{6, 12}, StallWeeks: 3, RestSeasons: []climate.Season{climate.Winter}, LookDays: 7, WaterDays: [2]int{5, 9}},
+		WaterRule:   QuarterDry,
+		GrowthDays:  [2]int{6, 12},
+		StallWeeks:  3,
+		RestSeasons: []climate.Season{climate.Winter},
+		LookDays:    7,
+		WaterDays:   [2]int{5, 9},
+	},
 	{ID: "woody", Label: "small indoor tree", Figure: "tree", Growth: "in flushes", Roots: "woody",
 		WaterRule: QuarterDry, GrowthDays: [2]int{30, 60}, StallWeeks: 8, LookDays: 7, WaterDays: [2]int{6, 11}},
 	{ID: "giant-herb", Label: "giant herb", Figure: "fan", Growth: "1 spear in 4-8 weeks", Roots: "thick, fleshy",
@@ -147,9 +162,21 @@ var habits = []Habit{
 		WaterDays:   [2]int{9, 16},
 	},
 	{ID: "succulent-rosette", Label: "succulent rosette", Figure: "rosette", Growth: "slow", Roots: "fine",
-		WaterRule: DryThrough, GrowthDays: [2]int{21, 60}, StallWeeks: 12, RestSeasons: []climate.Season{climate.Summer, climate.Winter}, LookDays: 14, WaterDays: [2]int{12, 24}},
+		WaterRule:   DryThrough,
+		GrowthDays:  [2]int{21, 60},
+		StallWeeks:  12,
+		RestSeasons: []climate.Season{climate.Summer, climate.Winter},
+		LookDays:    14,
+		WaterDays:   [2]int{12, 24},
+	},
 	{ID: "cactus", Label: "cactus", Figure: "column", Growth: "slow", Roots: "fine",
-		WaterRule: DryThrough, GrowthDays: [2]int{30, 120}, StallWeeks: 16, RestSeasons: coldHalf, LookDays: 14, WaterDays: [2]int{14, 30}},
+		WaterRule:   DryThrough,
+		GrowthDays:  [2]int{30, 120},
+		StallWeeks:  16,
+		RestSeasons: coldHalf,
+		LookDays:    14,
+		WaterDays:   [2]int{14, 30},
+	},
 	{ID: "fern", Label: "fern", Figure: "frond", Growth: "2 fronds a month", Roots: "fine",
 		WaterRule: Even, GrowthDays: [2]int{12, 20}, StallWeeks: 5, LookDays: 5, WaterDays: [2]int{3, 6}},
 	{ID: "palm", Label: "palm", Figure: "palm", Growth: "1 frond in 4-8 weeks", Roots: "fleshy, brittle",
@@ -194,7 +221,13 @@ var habits = []Habit{
 		WaterDays:  [2]int{5, 10},
 	},
 	{ID: "upright-succulent", Label: "upright succulent", Figure: "upright", Growth: "slow", Roots: "fine or fleshy",
-		WaterRule: DryThrough, GrowthDays: [2]int{21, 60}, StallWeeks: 12, RestSeasons: coldHalf, LookDays: 14, WaterDays: [2]int{12, 24}},
+		WaterRule:   DryThrough,
+		GrowthDays:  [2]int{21, 60},
+		StallWeeks:  12,
+		RestSeasons: coldHalf,
+		LookDays:    14,
+		WaterDays:   [2]int{12, 24},
+	},
 	{
 		ID:          "trailing-succulent",
 		Label:       "trailing succulent",
@@ -224,9 +257,21 @@ var habits = []Habit{
 	{ID: "air-plant", Label: "air plant", Figure: "air-tuft", Growth: "slow", Roots: "few, for anchor",
 		WaterRule: AirRoots, GrowthDays: [2]int{40, 120}, StallWeeks: 16, LookDays: 7, WaterDays: [2]int{3, 6}},
 	{ID: "carnivore", Label: "carnivorous plant", Figure: "traps", Growth: "1-3 traps a month", Roots: "few, fine",
-		WaterRule: WetTray, GrowthDays: [2]int{10, 30}, StallWeeks: 8, RestSeasons: coldHalf, LookDays: 7, WaterDays: [2]int{2, 5}},
+		WaterRule:   WetTray,
+		GrowthDays:  [2]int{10, 30},
+		StallWeeks:  8,
+		RestSeasons: coldHalf,
+		LookDays:    7,
+		WaterDays:   [2]int{2, 5},
+	},
 	{ID: "ivy", Label: "ivy", Figure: "ivy", Growth: "1 node a week", Roots: "fine, and at the nodes",
-		WaterRule: QuarterDry, GrowthDays: [2]int{7, 14}, StallWeeks: 5, RestSeasons: []climate.Season{climate.Winter}, LookDays: 7, WaterDays: [2]int{5, 9}},
+		WaterRule:   QuarterDry,
+		GrowthDays:  [2]int{7, 14},
+		StallWeeks:  5,
+		RestSeasons: []climate.Season{climate.Winter},
+		LookDays:    7,
+		WaterDays:   [2]int{5, 9},
+	},
 	{
 		ID:          "cane-foliage",
 		Label:       "cane with a tuft of leaves",
@@ -241,7 +286,13 @@ var habits = []Habit{
 		WaterDays:   [2]int{7, 14},
 	},
 	{ID: "cycad", Label: "cycad", Figure: "cycad", Growth: "a flush of fronds a year", Roots: "coral-like and fleshy",
-		WaterRule: DryThrough, GrowthDays: [2]int{180, 400}, StallWeeks: 0, RestSeasons: coldHalf, LookDays: 14, WaterDays: [2]int{10, 20}},
+		WaterRule:   DryThrough,
+		GrowthDays:  [2]int{180, 400},
+		StallWeeks:  0,
+		RestSeasons: coldHalf,
+		LookDays:    14,
+		WaterDays:   [2]int{10, 20},
+	},
 }
 
 var habitByID = func() map[string]Habit {
@@ -268,7 +319,7 @@ func HabitAliases() []string {
 }
 
 // Habits lists all growth habits.
-func Habits() []Habit { return habits }
+func Habits() []Habit { return slices.Clone(habits) }
 
 // HabitByID finds a habit by its id or an alias of it; false when there is none.
 func HabitByID(id string) (Habit, bool) {

@@ -11,7 +11,7 @@ import (
 func TestHabitsHoldTogether(t *testing.T) {
 	assert.Len(t, plant.Habits(), 28)
 	for _, h := range plant.Habits() {
-		assert.NotEmpty(t, plant.WaterRuleText[h.WaterRule], h.ID)
+		assert.NotEmpty(t, plant.WaterRuleText()[h.WaterRule], h.ID)
 		assert.NotEmpty(t, h.Figure, h.ID)
 		assert.True(t, h.GrowthDays[0] > 0 && h.GrowthDays[0] <= h.GrowthDays[1], h.ID)
 		assert.True(t, h.WaterDays[0] > 0 && h.WaterDays[0] <= h.WaterDays[1], h.ID)

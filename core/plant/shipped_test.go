@@ -106,8 +106,8 @@ func inWords(t *testing.T, p plant.Profile) {
 		"summer",
 		"after-bloom",
 	)
-	assert.NotEmpty(t, plant.WaterRuleText[p.WaterRule], p.ID)
-	assert.NotEmpty(t, plant.WaterRuleText[p.WaterLow], p.ID)
+	assert.NotEmpty(t, plant.WaterRuleText()[p.WaterRule], p.ID)
+	assert.NotEmpty(t, plant.WaterRuleText()[p.WaterLow], p.ID)
 	assert.Equal(t, p.WaterRule == plant.DryRest, p.RootsFirstCM > 0, "%s waits for roots of a length", p.ID)
 	assert.NotEmpty(t, p.Weeks, p.ID)
 	assert.NotEmpty(t, p.Pests, p.ID)
@@ -117,7 +117,7 @@ func inWords(t *testing.T, p plant.Profile) {
 		among("setup", s, "pot", "basket", "mounted", "bare-root", "cup", "air")
 	}
 	for _, tr := range p.Traits {
-		assert.NotEmpty(t, plant.TraitWords[tr], "trait %s of %s", tr, p.ID)
+		assert.NotEmpty(t, plant.TraitWords()[tr], "trait %s of %s", tr, p.ID)
 	}
 	for _, whom := range []string{"people", "pets"} {
 		among("poison", p.Toxicity(whom).Bad, "none", "mild", "moderate", "severe", "deadly", plant.NotKnown)

@@ -1,6 +1,9 @@
 package plant
 
-import "slices"
+import (
+	"maps"
+	"slices"
+)
 
 // Trait is a property of a kind that changes what may be done with it.
 type Trait string
@@ -35,7 +38,9 @@ const (
 )
 
 // TraitWords says each trait as a carer would.
-var TraitWords = map[Trait]string{
+func TraitWords() map[Trait]string { return maps.Clone(traitWords) }
+
+var traitWords = map[Trait]string{
 	ToxicPets: "harms animals that chew it", ToxicPeople: "sap or tissue harms people",
 	PowderBloom: "powdery bloom of its own: do not wipe or spray",
 	SoapTender:  "soap marks its leaves", OilTender: "oil marks its leaves",

@@ -1,5 +1,7 @@
 package plant
 
+import "maps"
+
 // WaterRule says how dry the medium becomes before the next watering.
 type WaterRule string
 
@@ -22,7 +24,9 @@ const (
 )
 
 // WaterRuleText says a water rule as a carer would.
-var WaterRuleText = map[WaterRule]string{
+func WaterRuleText() map[WaterRule]string { return maps.Clone(waterRuleText) }
+
+var waterRuleText = map[WaterRule]string{
 	Even:       "evenly moist: never let it dry",
 	SurfaceDry: "when the surface begins to dry",
 	QuarterDry: "when the top quarter of the pot is dry",

@@ -45,7 +45,7 @@ var outlooks = map[string]outlook{
 	"settling-in":       {0.98, [2]int{3, 8}, 0, 10},
 	"bloom-drain":       {0.90, [2]int{8, 26}, 0, 30},
 	"offset-drain":      {0.88, [2]int{8, 26}, 0.5, 45},
-	"spent-rosette":     {0, [2]int{12, 52}, 0.5, 30}, // the rosette ends; its offsets are plants of their own
+	"spent-rosette":     {0.9, [2]int{12, 52}, 0.5, 30}, // the rosette ends: it lives on in the offsets at its foot
 	"regulator-dwarfed": {0.99, [2]int{12, 40}, 0, 10},
 	"mealybug":          {0.85, [2]int{6, 14}, 1, 150},
 	"root-mealybug":     {0.80, [2]int{8, 16}, 1, 150},

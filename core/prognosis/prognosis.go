@@ -7,6 +7,7 @@ import (
 	"fmt"
 	"math"
 
+	"tendermend/core/cause"
 	"tendermend/core/diagnosis"
 	"tendermend/core/working"
 )
@@ -55,8 +56,8 @@ func Odds(causes []string) working.Amount {
 		Sure:    "rough: as growers tell it, not counted",
 	}
 	for _, id := range causes {
-		cause, _ := diagnosis.CauseByID(id)
-		w.Inputs = append(w.Inputs, working.Input{Name: "live with " + cause.Label, Value: outlooks[id].lives})
+		named, _ := diagnosis.CauseByID(id)
+		w.Inputs = append(w.Inputs, working.Input{Name: "live with " + named.Label, Value: outlooks[id].lives})
 	}
 	return working.Amount{What: "share that lives", Value: Lives(causes), Working: w}
 }
@@ -74,9 +75,9 @@ func Of(e diagnosis.Examination) (Outlook, error) {
 		Formula: "Σ over all sets of causes: chance of the set × Π share that lives, × what spent reserves take; ± 0.15",
 		Source:  working.CommonPractice, Sure: "rough: shares as growers tell them, not counted"}
 	for _, cc := range c.Causes()[:3] {
-		cause, _ := diagnosis.CauseByID(cc.ID)
+		named, _ := diagnosis.CauseByID(cc.ID)
 		w.Inputs = append(w.Inputs,
-			working.Input{Name: "chance of " + cause.Label, Value: cc.Chance},
+			working.Input{Name: "chance of " + named.Label, Value: cc.Chance},
 			working.Input{Name: "of those with it, live", Value: outlooks[cc.ID].lives})
 	}
 	for _, id := range e.Present {
@@ -198,22 +199,16 @@ func Appraise(o Offer) (Appraisal, error) {
 			fmt.Sprintf("It lives in about %.0f of 10 cases, whatever is done.", outlook.Lives*10),
 		)
 	}
-	for _, id := range []string{"virus", "fusarium"} {
-		if p := c.Chance(id); p > incurable {
-			cause, _ := diagnosis.CauseByID(id)
+	for _, id := range []cause.ID{cause.Virus, cause.Fusarium} {
+		if c.Chance(string(id)) > incurable {
+			named, _ := cause.ByID(id)
 			a.Advice = Leave
-			a.Reasons = append(
-				a.Reasons,
-				fmt.Sprintf("%s cannot be cured and would endanger the others.", cause.Label),
-			)
+			a.Reasons = append(a.Reasons, named.Label+" cannot be cured and would endanger the others.")
 		}
 	}
 	for _, cc := range a.Causes {
-		if cause, _ := diagnosis.CauseByID(cc.ID); cause.Spreads && cc.Chance > carried && !cause.Harmless {
-			a.Reasons = append(
-				a.Reasons,
-				fmt.Sprintf("%s: only with a corner, a tray and tools of its own ready at home.", cause.Label),
-			)
+		if named, _ := diagnosis.CauseByID(cc.ID); named.Spreads && cc.Chance > carried && !named.Harmless {
+			a.Reasons = append(a.Reasons, named.Label+": only with a corner, a tray and tools of its own ready at home.")
 		}
 	}
 	if !a.Enough {

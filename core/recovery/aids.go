@@ -111,12 +111,9 @@ func DryingOf(watered []day.Day) (DryDown, bool) {
 			{Name: "median gap of late", Value: d.Now, Unit: "days"},
 			{Name: "gaps", Value: float64(len(gaps))},
 		},
-		Formula: fmt.Sprintf(
-			"gaps of late ≤ %g × the gaps before: it dries faster",
-			fasterBy,
-		),
-		Source: working.CommonPractice,
-		Sure:   "a hint: warmth and light shorten gaps too",
+		Formula: fmt.Sprintf("gaps of late ≤ %g × the gaps before: it dries faster", fasterBy),
+		Source:  working.CommonPractice,
+		Sure:    "a hint: warmth and light shorten gaps too",
 	}
 	return d, true
 }

@@ -251,13 +251,8 @@ func (s Stage) Expect(h History, season climate.Season, began, today day.Day) Op
 	}
 	left := remaining(usual, elapsed, paces)
 	from, to := left.quantile(0.1), left.quantile(0.9)
-	w.From, w.To = max(
-		today+day.Day(math.Floor(from)),
-		put,
-	), max(
-		today+day.Day(math.Ceil(to)),
-		put+day.Day(s.LookDays),
-	)
+	w.From = max(today+day.Day(math.Floor(from)), put)
+	w.To = max(today+day.Day(math.Ceil(to)), put+day.Day(s.LookDays))
 	w.Working.Formula = "80 % of: usual time of the stage (log-normal through its shortest and longest), given that it has lasted this long"
 	w.Working.Sure = "wide: from plants like it, not from its own pace"
 	for _, p := range paces {

@@ -24,22 +24,9 @@ func TestItsOwnPaceMovesTheWindow(t *testing.T) {
 	fast, slow := recovery.History{}, recovery.History{}
 	grow(fast, "longest-root", 7, 21, 3, 2, 1.1)
 	grow(slow, "longest-root", 7, 21, 3, 2, 0.2)
-	quick, long, usual := s.Expect(
-		fast,
-		climate.Summer,
-		began,
-		at,
-	), s.Expect(
-		slow,
-		climate.Summer,
-		began,
-		at,
-	), s.Expect(
-		recovery.History{},
-		climate.Summer,
-		began,
-		at,
-	)
+	quick := s.Expect(fast, climate.Summer, began, at)
+	long := s.Expect(slow, climate.Summer, began, at)
+	usual := s.Expect(recovery.History{}, climate.Summer, began, at)
 	require.True(t, quick.Own && long.Own && !usual.Own)
 	assert.Less(t, quick.To, usual.To, "a root that has 17 of 20 mm after two weeks is soon there")
 	assert.Greater(t, long.From, quick.To)

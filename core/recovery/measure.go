@@ -2,7 +2,10 @@
 // seen before the next one, stalls and setbacks. Nobody is moved by a date.
 package recovery
 
-import "fmt"
+import (
+	"fmt"
+	"slices"
+)
 
 // MeasureKind says what a reading is.
 type MeasureKind string
@@ -35,6 +38,8 @@ type Measure struct {
 	// Word is what a yes is called where it is answered in one tap; empty where it
 	// is not.
 	Word string `json:"word"`
+	// Calm is what a no is called where it is answered in one tap.
+	Calm string `json:"calm"`
 	// SinceLook is true where it counts what came since the last look, so that it
 	// is never the same as last time.
 	SinceLook bool `json:"sinceLook"`
@@ -54,6 +59,7 @@ var measures = []Measure{
 		Always:   true,
 		Unstaged: true,
 		Word:     "limp",
+		Calm:     "firm",
 	},
 	{
 		ID:        "yellow",
@@ -336,7 +342,7 @@ var measureByID = func() map[string]Measure {
 }()
 
 // Measures lists everything that is read at check-ins.
-func Measures() []Measure { return measures }
+func Measures() []Measure { return slices.Clone(measures) }
 
 // MeasureByID finds a measure; false when there is none of that id.
 func MeasureByID(id string) (Measure, bool) {

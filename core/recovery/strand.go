@@ -1,9 +1,10 @@
 package recovery
 
 import (
+	"cmp"
 	"fmt"
 	"math"
-	"sort"
+	"slices"
 
 	"gonum.org/v1/gonum/stat/distuv"
 
@@ -37,7 +38,9 @@ type SortOfGrowth struct {
 }
 
 // GrowthSorts lists the sorts of growth.
-var GrowthSorts = []SortOfGrowth{
+func GrowthSorts() []SortOfGrowth { return slices.Clone(growthSorts) }
+
+var growthSorts = []SortOfGrowth{
 	{Leaf, "leaf", "leaves", "Length of the blade, without its stalk", true},
 	{Bulb, "pseudobulb", "pseudobulbs", "Height from its foot", true},
 	{Cane, "cane", "canes", "Length from its foot", true},
@@ -72,7 +75,9 @@ const (
 )
 
 // GrowthStates lists the states in the order in which they come.
-var GrowthStates = []GrowthState{Starting, Growing, Mature, Stalled, Lost}
+func GrowthStates() []GrowthState { return slices.Clone(growthStates) }
+
+var growthStates = []GrowthState{Starting, Growing, Mature, Stalled, Lost}
 
 // Strand is one growth that is followed: a leaf, a bulb, a root worth following.
 type Strand struct {
@@ -150,29 +155,61 @@ func Reckon(strands []Strand, since, today day.Day) Growths {
 	return g
 }
 
-// ratios holds each grown-up growth against the one of its sort before it.
+// ratios holds each grown-up growth against the one of its sort before it. What
+// came with the plant, or began on one day, has no order among itself: of such a
+// group the middle one by size stands for all, the larger of two, so that the
+// order in which they were typed changes nothing.
 func ratios(strands []Strand) (list []Ratio) {
-	last := map[GrowthSort]*Strand{}
-	sorted := append([]Strand{}, strands...)
-	sort.SliceStable(sorted, func(a, b int) bool { return sorted[a].Began < sorted[b].Began })
-	for i := range sorted {
-		s := &sorted[i]
-		size, measured := s.Size()
-		if !measured || s.State != Mature && !s.CameWith {
-			continue
+	grown := map[GrowthSort][]Strand{}
+	for _, s := range strands {
+		if _, measured := s.Size(); measured && (s.State == Mature || s.CameWith) {
+			grown[s.Sort] = append(grown[s.Sort], s)
 		}
-		if before := last[s.Sort]; before != nil && !s.CameWith {
-			if was, _ := before.Size(); was > 0 {
-				list = append(list, Ratio{s.ID, before.ID, s.Sizes[len(s.Sizes)-1].On, math.Round(100 * size / was)})
-			}
-		}
-		last[s.Sort] = s
 	}
+	for _, kind := range growthSorts {
+		of := grown[kind.ID]
+		slices.SortFunc(of, byAge)
+		var before *Strand
+		for len(of) > 0 {
+			n := 1
+			for n < len(of) && of[n].CameWith == of[0].CameWith && (of[0].CameWith || of[n].Began == of[0].Began) {
+				n++
+			}
+			for _, s := range of[:n] {
+				if before == nil || s.CameWith {
+					continue
+				}
+				if was, _ := before.Size(); was > 0 {
+					size, _ := s.Size()
+					list = append(list, Ratio{s.ID, before.ID, s.Sizes[len(s.Sizes)-1].On, math.Round(100 * size / was)})
+				}
+			}
+			before, of = &of[n/2], of[n:]
+		}
+	}
+	slices.SortStableFunc(list, func(a, b Ratio) int { return cmp.Compare(a.On, b.On) })
 	return list
 }
 
+// byAge orders growths: those that came with the plant first, then by the day
+// on which they began; growths of one age by their size.
+func byAge(a, b Strand) int {
+	if a.CameWith != b.CameWith {
+		if a.CameWith {
+			return -1
+		}
+		return 1
+	}
+	if !a.CameWith && a.Began != b.Began {
+		return cmp.Compare(a.Began, b.Began)
+	}
+	x, _ := a.Size()
+	y, _ := b.Size()
+	return cmp.Or(cmp.Compare(x, y), cmp.Compare(a.ID, b.ID))
+}
+
 func interval(began []day.Day) *working.Amount {
-	sort.Slice(began, func(a, b int) bool { return began[a] < began[b] })
+	slices.Sort(began)
 	var gaps []float64
 	for i := 1; i < len(began); i++ {
 		gaps = append(gaps, float64(began[i]-began[i-1]))
@@ -288,7 +325,7 @@ func longestRoots(h History, strands []Strand) {
 	for on := range changes {
 		days = append(days, on)
 	}
-	sort.Slice(days, func(a, b int) bool { return days[a] < days[b] })
+	slices.Sort(days)
 	now := map[string]float64{}
 	for _, on := range days {
 		for id, mm := range changes[on] {

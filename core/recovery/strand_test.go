@@ -1,6 +1,7 @@
 package recovery_test
 
 import (
+	"math/rand/v2"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -52,6 +53,36 @@ func TestALeafAMonthIsComputed(t *testing.T) {
 	)
 	require.NotNil(t, g.Pace)
 	assert.InDelta(t, 3*182.0/122, g.Pace.Value, 0.06)
+}
+
+// Several leaves came with the plant: which of them is the newest nobody said,
+// and the order in which they were typed does not decide it.
+func TestRatiosDoNotHangOnTheOrderOfTyping(t *testing.T) {
+	came := func(id string, mm float64) recovery.Strand {
+		s := leaf(id, 0, mm, recovery.Mature)
+		s.CameWith = true
+		return s
+	}
+	all := []recovery.Strand{
+		came("long", 200), came("short", 125), came("middle", 160),
+		leaf("new", 30, 150, recovery.Mature),
+		leaf("twin a", 60, 120, recovery.Mature), leaf("twin b", 60, 180, recovery.Mature),
+		leaf("last", 90, 162, recovery.Mature),
+	}
+	want := map[string]float64{
+		"new":    94,  // 150 of 160, the middle one
+		"twin a": 80,  // of 150
+		"twin b": 120, // of 150
+		"last":   90,  // of 180, the larger of two
+	}
+	for range 200 {
+		rand.Shuffle(len(all), func(i, j int) { all[i], all[j] = all[j], all[i] })
+		got := map[string]float64{}
+		for _, r := range recovery.Reckon(all, began, began+200).Ratios {
+			got[r.Strand] = r.Percent
+		}
+		require.Equal(t, want, got)
+	}
 }
 
 func TestRootsAndSpikesAreNoGain(t *testing.T) {
@@ -125,7 +156,7 @@ func TestEverySortBelongsToSomeHabit(t *testing.T) {
 			seen[s] = true
 		}
 	}
-	for _, s := range recovery.GrowthSorts {
+	for _, s := range recovery.GrowthSorts() {
 		assert.True(t, seen[s.ID], "%s", s.ID)
 		assert.NotEmpty(t, s.How)
 	}

@@ -84,8 +84,11 @@ var trackByID = func() map[string]Track {
 	return m
 }()
 
+// Long says whether so many days are longer than is usual for the stage.
+func (s Stage) Long(days float64) bool { return days > s.UsualWeeks[1]*7 }
+
 // Tracks lists all tracks.
-func Tracks() []Track { return tracks }
+func Tracks() []Track { return slices.Clone(tracks) }
 
 // TrackByID finds a track; false when there is none of that id.
 func TrackByID(id string) (Track, bool) {

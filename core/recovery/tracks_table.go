@@ -6,7 +6,7 @@ var newWilt = []string{"wilt", "yellow", "smell"}
 
 var firstTracks = []Track{
 	{ID: "foliage-rerooting", Name: "Re-rooting a foliage plant", Stages: []Stage{
-		{ID: "stabilise", Name: "stabilise", Purpose: "Stop the loss; nothing is asked of it yet.", UsualWeeks: [2]float64{1, 2}, LookDays: 1,
+		{ID: "stabilise", Name: "stabilise", Purpose: "Stop the loss; no growth is expected of it yet.", UsualWeeks: [2]float64{1, 2}, LookDays: 1,
 			Care: Care{Water: "barely moist; the first light watering 2-4 days after root work", Humidity: "clear cover, aired daily", Light: "bright shade, no sun", Feed: "none", Not: "No feed and no tipping out of the pot: fresh cuts need to close."},
 			Gate: []Condition{Quiet{newWilt, 7, "7 days without new wilt, yellowing or smell"}}, TooEarly: "Uncovered too soon it wilts again, and what is left of the roots is spent on the leaves."},
 		{ID: "re-root", Name: "re-root", Purpose: "New roots until it holds itself.", UsualWeeks: [2]float64{2, 8}, LookDays: 4, AlsoAsk: []string{"longest-root"}, Weans: true,

@@ -4,6 +4,7 @@ package roots
 
 import (
 	"fmt"
+	"slices"
 
 	"tendermend/core/interval"
 	"tendermend/core/mix"
@@ -26,7 +27,9 @@ type Sort struct {
 }
 
 // Sorts lists them from the best to the worst (common practice).
-var Sorts = []Sort{
+func Sorts() []Sort { return slices.Clone(sorts) }
+
+var sorts = []Sort{
 	{"live", "Live", "firm when pinched; an orchid's turns green once wetted"},
 	{"doubtful", "In doubt", "dry skin, but the core may live: wetted and still not green"},
 	{"deadDry", "Dead and dry", "hollow or papery, flat between the fingers, still so when wetted"},

@@ -45,9 +45,7 @@ func TestATallyGivesShareIntervalAndSigns(t *testing.T) {
 		InMedium:   roots.Count{Live: 12, DeadDry: 1},
 		InAir:      roots.Count{Live: 3},
 		RootBallCM: p(9.0),
-	}.Read(
-		12,
-	)
+	}.Read(12)
 	assert.Equal(
 		t,
 		map[string]bool{

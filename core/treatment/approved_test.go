@@ -4,17 +4,16 @@ import (
 	"encoding/json"
 	"fmt"
 	"math/rand/v2"
-	"os"
 	"strings"
 	"testing"
 
-	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
 	"tendermend/core/plant"
 	"tendermend/core/treatment"
 	"tendermend/core/treatment/check"
 	"tendermend/core/treatment/compose"
+	"tendermend/internal/approve"
 )
 
 const approved = "testdata/approved.txt"
@@ -48,23 +47,7 @@ func TestPlansStayAsTheyWereApproved(t *testing.T) {
 	for range 250 {
 		write(anySituation(r, kinds))
 	}
-	holdTo(t, approved, made.String(), "\n# ")
-}
-
-// holdTo compares what was made with what was approved, part by part.
-func holdTo(t *testing.T, file, made, between string) {
-	t.Helper()
-	if os.Getenv("APPROVE") != "" {
-		require.NoError(t, os.MkdirAll("testdata", 0o755))
-		require.NoError(t, os.WriteFile(file, []byte(made), 0o600))
-	}
-	want, err := os.ReadFile(file)
-	require.NoError(t, err)
-	a, b := strings.Split(string(want), between), strings.Split(made, between)
-	require.Equal(t, len(a), len(b))
-	for i := range a {
-		assert.Equal(t, a[i], b[i])
-	}
+	approve.Text(t, approved, made.String(), "\n# ")
 }
 
 // lines writes a plan for reading: a sitting a line, its steps with what they

@@ -16,17 +16,20 @@ var cautions = []Caution{
 	{"b", "Cut away from the hand. Cap the tips of stakes at eye height.", "blades, stakes"},
 	{
 		"c",
-		"Bleach, peroxide and soap are used alone and never mixed with anything but cold water. Gloves and goggles; bleach corrodes metal and never touches the plant.",
+		"Bleach, peroxide and soap are used alone and never mixed with anything but cold water. Gloves and " +
+			"goggles; bleach corrodes metal and never touches the plant.",
 		"bleach, peroxide, soap",
 	},
 	{
 		"d",
-		"Dry perlite, peat, grit, earth and cinnamon dust: mask on, damp it. With asthma in the house somebody else does it, outdoors.",
+		"Dry perlite, peat, grit, earth and cinnamon dust: mask on, damp it. With asthma in the house " +
+			"somebody else does it, outdoors.",
 		"dust",
 	},
 	{
 		"e",
-		"Lamps, fans and humidifiers near water: residual-current protection, a drip loop in the cable. Lamps are hot, and ultraviolet hurts eyes.",
+		"Lamps, fans and humidifiers near water: residual-current protection, a drip loop in the cable. " +
+			"Lamps are hot, and ultraviolet hurts eyes.",
 		"electricity",
 	},
 	{"f", "It is eaten: nothing that is not allowed on food, and wait with the harvest as the label says.", "food"},
@@ -38,22 +41,26 @@ var cautions = []Caution{
 	},
 	{
 		"k",
-		"Children or animals in the house: products, bags, cards and trimmings out of reach; plastic bags smother. Keep them away until it is dry, or for as long as the label says.",
+		"Children or animals in the house: products, bags, cards and trimmings out of reach; plastic bags " +
+			"smother. Keep them away until it is dry, or for as long as the label says.",
 		"children, pets",
 	},
 	{
 		"l",
-		"The label is the law. Type its dose in; this tool never proposes one. In doubt ask the local plant-health service or a licensed applicator.",
+		"The label is the law. Type its dose in; this tool never proposes one. In doubt ask the local " +
+			"plant-health service or a licensed applicator.",
 		"label products",
 	},
 	{
 		"m",
-		"Moss and compost: gloves, no open cuts, no dust; wash your hands. Moulds and bacteria in them make people ill.",
+		"Moss and compost: gloves, no open cuts, no dust; wash your hands. Moulds and bacteria in them " +
+			"make people ill.",
 		"moss, compost",
 	},
 	{
 		"n",
-		"The same gas or carbon monoxide harms people: no flame, no switch, windows open, everybody out, call the gas emergency. Then the plant.",
+		"The same gas or carbon monoxide harms people: no flame, no switch, windows open, everybody out, " +
+			"call the gas emergency. Then the plant.",
 		"gas, fumes",
 	},
 	{
@@ -64,14 +71,16 @@ var cautions = []Caution{
 	{"q", "Its own corner, tray and tools, and a list of what is looked at when.", "spread"},
 	{
 		"s",
-		"Its sap or tissue may be poisonous: gloves, eyes protected, no kitchen knives. After swallowing call a poison centre, for an animal a vet.",
+		"Its sap or tissue may be poisonous: gloves, eyes protected, no kitchen knives. After swallowing " +
+			"call a poison centre, for an animal a vet.",
 		"poison",
 	},
 	{"t", "Spines or sharp edges: tongs or folded paper, and mind the eyes.", "spines"},
 	{"u", "Heavy: two persons lift it.", "weight"},
 	{
 		"w",
-		"Infested waste is bagged and goes with household waste, where local rules do not say otherwise. Some pests must be reported; some plants are protected.",
+		"Infested waste is bagged and goes with household waste, where local rules do not say otherwise. " +
+			"Some pests must be reported; some plants are protected.",
 		"waste",
 	},
 }

@@ -236,7 +236,7 @@ var defaults = []Defaults{
 		1,
 		[]Organ{Leaves, Crown},
 	},
-	{CV, "carnivore", parts("peat or coir", 1, "perlite", 1), plant.CoverClosed, [2]int{0, 0}, 0, nil},
+	{CV, "carnivore", parts("peat", 1, "perlite", 1), plant.CoverClosed, [2]int{0, 0}, 0, nil},
 	{HC, "herb-clump", parts("potting soil", 3, "perlite", 1), plant.CoverOpen, [2]int{1, 3}, 0, nil},
 	{IV, "ivy", parts("potting soil", 3, "perlite", 1), plant.CoverOpen, [2]int{1, 2}, 0, nil},
 	{

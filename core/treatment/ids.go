@@ -1,5 +1,7 @@
 package treatment
 
+import "slices"
+
 // OperatorID names an operator. Ids stand in stored plans: never rename or
 // reuse one.
 type OperatorID string
@@ -190,7 +192,9 @@ const (
 )
 
 // Wishes lists them all.
-var Wishes = []Wish{SetupChange, Propagate, Refresh, PartWish, Prune}
+func Wishes() []Wish { return slices.Clone(wishes) }
+
+var wishes = []Wish{SetupChange, Propagate, Refresh, PartWish, Prune}
 
 // WishWords says a wish to somebody who may want it.
 type WishWords struct {
@@ -200,7 +204,9 @@ type WishWords struct {
 }
 
 // Offered are the wishes in words, the commonest first.
-var Offered = []WishWords{
+func Offered() []WishWords { return slices.Clone(offered) }
+
+var offered = []WishWords{
 	{Refresh, "Fresh mix", "its old mix off, the same way of growing"},
 	{SetupChange, "Another set-up", "clay and reservoir, moss, basket or mount"},
 	{Propagate, "Multiply it", "a plantlet, a cutting or a division"},

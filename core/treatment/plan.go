@@ -19,6 +19,10 @@ type Plan struct {
 	Outcome   *Outcome  `json:"outcome,omitempty"`
 }
 
+// MostToday is how many things are begun in one day at most: more is not done
+// well, and waits its turn (common practice).
+const MostToday = 5
+
 // Outcome says how an ending is to be counted.
 type Outcome struct {
 	Shown       string `json:"shown"`

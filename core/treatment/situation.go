@@ -35,6 +35,24 @@ type Situation struct {
 	Rivals map[cause.ID]float64 `json:"rivals,omitempty"`
 }
 
+// KindOf gives its kind: the collection's own, or a shipped one; false where
+// nobody named one that is known.
+func (s Situation) KindOf() (plant.Profile, bool) {
+	if s.Profile != nil {
+		return *s.Profile, true
+	}
+	return plant.Kinds(nil).ByID(s.Kind)
+}
+
+// HabitID is how the plant grows: its kind's habit, or the one that was said;
+// empty where neither is known.
+func (s Situation) HabitID() string {
+	if k, known := s.KindOf(); known {
+		return k.Habit
+	}
+	return s.Habit
+}
+
 // Number is a count or a measure that may be missing. It is read from a number,
 // from a word such as "none", and from true or false.
 type Number struct {

@@ -56,7 +56,7 @@ func plainSituations(step int, each func(treatment.Situation)) {
 				s.Causes = []cause.ID{id}
 				each(s)
 			}
-			for _, w := range treatment.Wishes {
+			for _, w := range treatment.Wishes() {
 				s := base
 				s.Wish, s.Answers.LiveTips = w, treatment.N(3)
 				each(s)
@@ -82,7 +82,7 @@ func anySituation(r *rand.Rand, kinds []plant.Profile) treatment.Situation {
 		}
 	}
 	if r.IntN(12) == 0 {
-		s.Wish = pick(r, treatment.Wishes...)
+		s.Wish = pick(r, treatment.Wishes()...)
 	}
 	s.Place = treatment.Place{
 		WarmthC:     treatment.N(pick(r, 12.0, 14, 17, 20, 20, 22, 26, 31)),
@@ -118,13 +118,8 @@ func anyFacts(r *rand.Rand, k plant.Profile) (a treatment.Facts) {
 		a.PotWidthCM, a.RootBallCM = treatment.N(w), treatment.N(max(3, w-pick(r, 0.0, 1, 3, 6, 10)))
 	})
 	sometimes(2, func() {
-		a.LiveRoots, a.DeadRoots, a.LiveTips = treatment.N(
-			float64(r.IntN(21)),
-		), treatment.N(
-			float64(r.IntN(21)),
-		), treatment.N(
-			float64(r.IntN(5)),
-		)
+		a.LiveRoots, a.DeadRoots = treatment.N(float64(r.IntN(21))), treatment.N(float64(r.IntN(21)))
+		a.LiveTips = treatment.N(float64(r.IntN(5)))
 	})
 	sometimes(3, func() {
 		a.Limp, a.Moist = treatment.True, pick(r, treatment.Dry, treatment.Bone, treatment.Right, treatment.Wet)
@@ -321,31 +316,36 @@ func TestPlansBreakNoRule(t *testing.T) {
 // prone makes a situation more like those that a rule is about, where chance
 // alone meets them seldom.
 var prone = map[treatment.RuleID]func(*treatment.Situation){
-	"N03": accepting(cause.Virus), "N14": func(s *treatment.Situation) { s.Choices.CutDressing = "cinnamon" },
-	"N35": accepting(
-		cause.RootMealybug,
-	), "N36": accepting(cause.MossSmothered), "N45": func(s *treatment.Situation) { s.Choices.School = "S1" },
-	"N64": func(s *treatment.Situation) { s.Choices.RootRinse = "soap" }, "N69": func(s *treatment.Situation) {
-		s.Kind, s.Habit, s.Choices.Drug = "nephrolepis-exaltata", "", "copper"
-		accepting(cause.SoftRot)(s)
-	},
+	"N03": accepting(cause.Virus),
+	"N14": func(s *treatment.Situation) { s.Choices.CutDressing = "cinnamon" },
+	"N30": accepting(cause.PotBound),
+	"N31": accepting(cause.PotBound),
+	"N35": accepting(cause.RootMealybug),
+	"N36": accepting(cause.MossSmothered),
+	"N45": func(s *treatment.Situation) { s.Choices.School = "S1" },
+	"N52": accepting(cause.PotBound),
+	"N58": accepting(cause.ColdInjury),
 	"N61": func(s *treatment.Situation) {
 		s.Answers.Limp, s.Answers.Moist = treatment.False, treatment.Dry
 		s.Causes = append(s.Causes, cause.NitrogenLow)
 	},
-	"N70": accepting(cause.RootMealybug), "N74": func(s *treatment.Situation) { s.Choices.Also = "earth" },
+	"N64": func(s *treatment.Situation) { s.Choices.RootRinse = "soap" },
+	"N69": func(s *treatment.Situation) {
+		s.Kind, s.Habit, s.Choices.Drug = "nephrolepis-exaltata", "", "copper"
+		accepting(cause.SoftRot)(s)
+	},
+	"N70": accepting(cause.RootMealybug),
+	"N74": func(s *treatment.Situation) { s.Choices.Also = "earth" },
 	"N75": func(s *treatment.Situation) { s.Choices.RootRinse, s.Choices.PeroxidePct = "peroxide", treatment.N(12) },
 	"N76": func(s *treatment.Situation) {
 		s.Choices.PestFirst, s.Choices.DipC = "hot-dip", treatment.N(48)
 		accepting(cause.BroadMite)(s)
 	},
-	"N80": accepting(cause.Virus), "N88": func(s *treatment.Situation) {
+	"N80": accepting(cause.Virus),
+	"N88": func(s *treatment.Situation) {
 		s.Kind, s.Habit, s.Answers.Pups = "guzmania-lingulata", "", treatment.N(2)
 		accepting(cause.SpentRosette)(s)
 	},
-	"N58": accepting(
-		cause.ColdInjury,
-	), "N52": accepting(cause.PotBound), "N30": accepting(cause.PotBound), "N31": accepting(cause.PotBound),
 }
 
 // accepting accepts one cause only.

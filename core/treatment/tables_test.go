@@ -43,7 +43,7 @@ func TestOperatorsAreWhole(t *testing.T) {
 			school, isSchool := strings.CutPrefix(word, "school:")
 			switch {
 			case isWish:
-				assert.Contains(t, treatment.Wishes, treatment.Wish(wish), o.ID)
+				assert.Contains(t, treatment.Wishes(), treatment.Wish(wish), o.ID)
 			case isSchool:
 				assert.Regexp(t, `^(S[0-6]|J)$`, school, o.ID)
 			case !isCause:
@@ -92,12 +92,39 @@ func TestEveryPestHasSomethingThatReachesIt(t *testing.T) {
 
 func TestEveryWishIsOfferedInWords(t *testing.T) {
 	var offered []treatment.Wish
-	for _, w := range treatment.Offered {
+	for _, w := range treatment.Offered() {
 		offered = append(offered, w.ID)
 		assert.NotEmpty(t, w.Label)
 		assert.NotEmpty(t, w.How)
 	}
-	assert.ElementsMatch(t, treatment.Wishes, offered)
+	assert.ElementsMatch(t, treatment.Wishes(), offered)
+}
+
+// Whatever is treated, the carer is told what is normal from then on; and where
+// days count, what would be the wrong way or when it was in vain.
+func TestEveryCauseAndWishLooksAhead(t *testing.T) {
+	for _, c := range cause.All() {
+		for _, h := range plant.Habits() {
+			d, _ := treatment.HabitDefaults(h.ID)
+			o, ok := treatment.OutlookOf(c.ID, d.Code)
+			require.True(t, ok, c.ID)
+			assert.NotEmpty(t, o.Expect, c.ID)
+			if c.DaysToAct <= 3 && !c.Harmless && c.DaysToAct > 0 {
+				assert.NotEmpty(t, o.Wrong+o.GiveUp, "%s: days count", c.ID)
+			}
+			if !c.Harmless {
+				assert.NotEmpty(t, o.Ends, c.ID)
+			}
+		}
+	}
+	for _, w := range treatment.Wishes() {
+		o, ok := treatment.OutlookOfWish(w)
+		require.True(t, ok, w)
+		assert.NotEmpty(t, o.Expect, w)
+		assert.NotEmpty(t, o.Ends, w)
+	}
+	pup, _ := treatment.OutlookOf(cause.BaseRot, treatment.BR)
+	assert.Contains(t, pup.GiveUp, "9 months", "a habit's own outlook stands above the one for all")
 }
 
 // Situations are written by people and by other programs: numbers may come as

@@ -9,7 +9,7 @@ import (
 	"math"
 	"math/rand/v2"
 
-	"github.com/fogleman/gg"
+	"git.sr.ht/~sbinet/gg"
 )
 
 // Size of a picture in pixels.

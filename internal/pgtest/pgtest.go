@@ -5,7 +5,7 @@ import (
 	"context"
 	"fmt"
 	"os"
-	"path/filepath"
+	"sync"
 	"sync/atomic"
 	"testing"
 	"time"
@@ -35,23 +35,14 @@ func Run(m *testing.M) {
 }
 
 func run(m *testing.M) int {
-	parent, err := os.MkdirTemp("", "tendermend-test-")
+	s, stop, err := localpg.Scratch(context.Background(), "test")
 	if err != nil {
 		fmt.Fprintln(os.Stderr, err)
 		return 1
 	}
-	defer os.RemoveAll(parent)
-	if err := os.Chmod(parent, 0o755); err != nil {
-		fmt.Fprintln(os.Stderr, err)
-		return 1
-	}
-	server, err = localpg.Start(context.Background(), filepath.Join(parent, "pg"), true)
-	if err != nil {
-		fmt.Fprintln(os.Stderr, err)
-		return 1
-	}
+	server = s
 	defer func() {
-		if err := server.Stop(); err != nil {
+		if err := stop(); err != nil {
 			fmt.Fprintln(os.Stderr, err)
 		}
 	}()
@@ -64,12 +55,35 @@ func Server() *localpg.Server { return server }
 // Store gives a store on an empty, migrated database of the test's own.
 func Store(t testing.TB) *store.Store {
 	t.Helper()
-	url, err := server.CreateDatabase(t.Context(), fmt.Sprintf("t%d_%d", os.Getpid(), count.Add(1)))
+	return Copy(t, "migrated", func(context.Context, *store.Store) error { return nil })
+}
+
+var (
+	making sync.Mutex
+	made   = map[string]bool{}
+)
+
+// Copy gives a store on a database of the test's own that is a copy of one which
+// was filled once, under a name of its own.
+func Copy(t testing.TB, name string, fill func(context.Context, *store.Store) error) *store.Store {
+	t.Helper()
+	making.Lock()
+	defer making.Unlock()
+	if !made[name] {
+		url, err := server.CreateDatabase(t.Context(), name)
+		require.NoError(t, err)
+		s, err := store.Open(url, Clock)
+		require.NoError(t, err)
+		require.NoError(t, s.Migrate(t.Context()))
+		require.NoError(t, fill(t.Context(), s))
+		require.NoError(t, s.DB.Close())
+		made[name] = true
+	}
+	url, err := server.CopyDatabase(t.Context(), fmt.Sprintf("t%d_%d", os.Getpid(), count.Add(1)), name)
 	require.NoError(t, err)
 	s, err := store.Open(url, Clock)
 	require.NoError(t, err)
 	t.Cleanup(func() { s.DB.Close() })
-	require.NoError(t, s.Migrate(t.Context()))
 	return s
 }
 

@@ -20,7 +20,6 @@ import (
 	"net/http/cookiejar"
 	"net/http/httptest"
 	"os"
-	"path/filepath"
 	"runtime"
 	"runtime/pprof"
 	"slices"
@@ -59,22 +58,11 @@ const email, password = "load@example.org", "a short sentence"
 
 func run(dir string, plants, entries, asks, at int) error {
 	ctx := context.Background()
-	if dir == "" {
-		parent, err := os.MkdirTemp("", "tendermend-load-")
-		if err != nil {
-			return err
-		}
-		defer os.RemoveAll(parent)
-		if err := os.Chmod(parent, 0o755); err != nil {
-			return err
-		}
-		dir = filepath.Join(parent, "pg")
-	}
-	pg, err := localpg.Start(ctx, dir, true)
+	pg, stop, err := started(ctx, dir)
 	if err != nil {
 		return err
 	}
-	defer func() { _ = pg.Stop() }()
+	defer func() { _ = stop() }()
 	s, err := store.Open(pg.URL(), time.Now)
 	if err != nil {
 		return err
@@ -100,6 +88,18 @@ func run(dir string, plants, entries, asks, at int) error {
 	h := httptest.NewServer(server.New(s, server.Options{Clock: time.Now, SignInsPerMinute: 1000}))
 	defer h.Close()
 	return measure(h.URL, heavy, asks, at)
+}
+
+// started starts a database in a folder that is kept, or in one that goes with it.
+func started(ctx context.Context, dir string) (*localpg.Server, func() error, error) {
+	if dir == "" {
+		return localpg.Scratch(ctx, "load")
+	}
+	pg, err := localpg.Start(ctx, dir, true)
+	if err != nil {
+		return nil, nil, err
+	}
+	return pg, pg.Stop, nil
 }
 
 // filled gives the plant with a thousand entries, writing everything first

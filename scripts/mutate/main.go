@@ -1,7 +1,9 @@
-// Command mutate changes the code of plans in one place at a time, runs the
-// tests, and lists the changes that no test noticed.
+// Command mutate changes the code in one place at a time, runs the tests, and
+// lists the changes that no test noticed. Outside of the code of plans a change
+// is tried by the tests of its own package, and by those of the record.
 //
 //	go run ./scripts/mutate [-n 200] [-seed 1] [-dir core/treatment]
+//	go run ./scripts/mutate -dir record,core/recovery,core/pest,core/bench,core/mix
 package main
 
 import (
@@ -28,27 +30,33 @@ type mutant struct {
 	source     []byte
 }
 
-// quick tests run first; what they let live meets the sweep as well.
+// sweeps are the tests of many thousand plans.
+const sweeps = "^(TestPlansBreakNoRule|TestPlansComeToTheirGoalOrSayWhyNot|TestPlansStayAsBrokenAsTheyWereApproved)$"
+
+// prints are the quickest tests of many plans: most mutants end there.
+const prints = "^(TestPrintsOfManyPlansStay|TestPlansStayAsTheyWereApproved|TestTheGoldenPlansComeOutAsWritten)$"
+
+// plans is the folder whose tests are run in stages.
+const plans = "core/treatment"
+
+// stages are what a mutant of the code of plans has to outlive: the quick tests
+// first, then the sweeps.
 var stages = [][]string{
-	{
-		"-run",
-		"^(TestPlansStay|TestTheGolden|TestTheSchools|TestGolden|TestWrong|TestEachRule|TestFurther|TestMix|TestPots|TestAHealthy|TestAnOrchid)",
-		"./core/treatment",
-		"./core/treatment/check",
-		"./core/treatment/compose",
-	},
-	{"-run", "^(TestSchools|TestPlansBreakNoRule)", "./core/treatment", "./core/treatment/compose"},
+	{"-run", prints, "./core/treatment"},
+	{"-skip", sweeps, "./core/treatment/..."},
+	{"-run", sweeps, "./core/treatment"},
 }
 
 func main() {
 	n := flag.Int("n", 200, "how many mutants")
 	seed := flag.Uint64("seed", 1, "of the choice of mutants")
-	dir := flag.String("dir", "core/treatment", "where")
+	dir := flag.String("dir", plans, "where: folders, with commas between them")
 	again := flag.String("again", "", "a file with lines of an earlier run: only those that lived there")
 	quick := flag.Bool("quick", false, "without the sweep: more of them live")
 	side := flag.Int("parallel", 2, "mutants side by side")
 	flag.Parse()
-	places, err := find(*dir, nil)
+	dirs := strings.Split(*dir, ",")
+	places, err := find(dirs, nil)
 	if err != nil {
 		fmt.Fprintln(os.Stderr, err)
 		os.Exit(1)
@@ -57,7 +65,7 @@ func main() {
 	for _, i := range rand.New(rand.NewPCG(*seed, *seed)).Perm(len(places))[:min(*n, len(places))] {
 		wanted[i] = true
 	}
-	chosen, err := find(*dir, wanted)
+	chosen, err := find(dirs, wanted)
 	if err != nil {
 		fmt.Fprintln(os.Stderr, err)
 		os.Exit(1)
@@ -74,7 +82,7 @@ func main() {
 		)
 	}
 	if *quick {
-		stages = stages[:1]
+		stages = stages[:2]
 	}
 	shuffled := rand.New(rand.NewPCG(*seed, 2))
 	shuffled.Shuffle(len(chosen), func(i, j int) { chosen[i], chosen[j] = chosen[j], chosen[i] })
@@ -125,8 +133,12 @@ func try(m mutant) string {
 	if os.WriteFile(changed, m.source, 0o600) != nil || os.WriteFile(overlay, replace, 0o600) != nil {
 		return "unbuilt"
 	}
-	for _, stage := range stages {
-		args := append([]string{"test", "-vet=off", "-timeout", "180s", "-overlay", overlay}, stage...)
+	run := stages
+	if !strings.HasPrefix(m.file, plans) {
+		run = [][]string{{"./" + filepath.Dir(m.file)}, {"./record"}}
+	}
+	for _, stage := range run {
+		args := append([]string{"test", "-vet=off", "-failfast", "-timeout", "180s", "-overlay", overlay}, stage...)
 		out, err := exec.Command("go", args...).CombinedOutput()
 		switch {
 		case strings.Contains(string(out), "[build failed]"):
@@ -139,13 +151,24 @@ func try(m mutant) string {
 }
 
 // find lists every place that can be changed; with wanted, only those, written out.
-func find(dir string, wanted map[int]bool) (list []mutant, err error) {
+func find(dirs []string, wanted map[int]bool) (list []mutant, err error) {
 	n := 0
+	for _, dir := range dirs {
+		made, err := in(dir, &n, wanted)
+		if err != nil {
+			return nil, err
+		}
+		list = append(list, made...)
+	}
+	return list, nil
+}
+
+func in(dir string, n *int, wanted map[int]bool) (list []mutant, err error) {
 	err = filepath.WalkDir(dir, func(path string, d os.DirEntry, err error) error {
 		if err != nil || d.IsDir() || !strings.HasSuffix(path, ".go") || strings.HasSuffix(path, "_test.go") {
 			return err
 		}
-		made, err := inFile(path, &n, wanted)
+		made, err := inFile(path, n, wanted)
 		list = append(list, made...)
 		return err
 	})

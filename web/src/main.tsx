@@ -1,17 +1,50 @@
 import "@fontsource-variable/atkinson-hyperlegible-next";
 import "@fontsource-variable/newsreader";
 import "@fontsource-variable/newsreader/wght-italic.css";
-import "@mantine/core/styles.css";
-import "@mantine/notifications/styles.css";
+import "@mantine/core/styles/baseline.css";
+import "@mantine/core/styles/default-css-variables.css";
+import "@mantine/core/styles/global.css";
+import "@mantine/core/styles/ScrollArea.css";
+import "@mantine/core/styles/UnstyledButton.css";
+import "@mantine/core/styles/VisuallyHidden.css";
+import "@mantine/core/styles/Paper.css";
+import "@mantine/core/styles/Popover.css";
+import "@mantine/core/styles/CloseButton.css";
+import "@mantine/core/styles/Group.css";
+import "@mantine/core/styles/Loader.css";
+import "@mantine/core/styles/Overlay.css";
+import "@mantine/core/styles/ModalBase.css";
+import "@mantine/core/styles/Input.css";
+import "@mantine/core/styles/InlineInput.css";
+import "@mantine/core/styles/Flex.css";
+import "@mantine/core/styles/FloatingIndicator.css";
+import "@mantine/core/styles/ActionIcon.css";
+import "@mantine/core/styles/Button.css";
+import "@mantine/core/styles/Checkbox.css";
+import "@mantine/core/styles/Combobox.css";
+import "@mantine/core/styles/Drawer.css";
+import "@mantine/core/styles/Menu.css";
+import "@mantine/core/styles/Modal.css";
+import "@mantine/core/styles/NumberInput.css";
+import "@mantine/core/styles/PasswordInput.css";
+import "@mantine/core/styles/Pill.css";
+import "@mantine/core/styles/PillsInput.css";
+import "@mantine/core/styles/Progress.css";
+import "@mantine/core/styles/Radio.css";
+import "@mantine/core/styles/SegmentedControl.css";
+import "@mantine/core/styles/Skeleton.css";
+import "@mantine/core/styles/Slider.css";
+import "@mantine/core/styles/Stack.css";
+import "@mantine/core/styles/Switch.css";
 import "./styles.css";
 import { MantineProvider } from "@mantine/core";
-import { Notifications } from "@mantine/notifications";
 import { MutationCache, QueryCache, QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { RouterProvider } from "react-router";
 import { Problem } from "./api/client";
 import { router } from "./routes";
+import { IfNotices } from "./shell/IfNotices";
 import { theme, variables } from "./theme";
 
 // A refusal will not change by asking again; a server that is away may come back.
@@ -24,7 +57,11 @@ const onError = (error: Error) => {
 const queries: QueryClient = new QueryClient({
   queryCache: new QueryCache({ onError }),
   mutationCache: new MutationCache({ onError }),
-  defaultOptions: { queries: { staleTime: 10_000, retry } },
+  // Without a connection a request fails at once and says so; it does not wait in silence.
+  defaultOptions: {
+    queries: { staleTime: 10_000, retry, networkMode: "always" },
+    mutations: { networkMode: "always" },
+  },
 });
 const nonce = document.querySelector('meta[name="style-nonce"]')?.getAttribute("content") ?? "";
 const root = document.getElementById("root");
@@ -38,7 +75,7 @@ createRoot(root).render(
       defaultColorScheme="auto"
       getStyleNonce={() => nonce}
     >
-      <Notifications position="bottom-center" autoClose={7000} />
+      <IfNotices />
       <QueryClientProvider client={queries}>
         <RouterProvider router={router} />
       </QueryClientProvider>

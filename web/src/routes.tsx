@@ -6,97 +6,124 @@ export const router = createBrowserRouter([
   {
     path: "/",
     element: <Shell />,
-    errorElement: <Lost />,
     children: [
-      { index: true, lazy: async () => ({ Component: (await import("./views/Rounds")).Rounds }) },
-      { path: "plants", lazy: async () => ({ Component: (await import("./views/Register")).Register }) },
-      { path: "plants/new", lazy: async () => ({ Component: (await import("./views/TakeIn")).TakeIn }) },
       {
-        path: "household",
-        lazy: async () => ({ Component: (await import("./views/WhoLivesHere")).HouseholdPage }),
-      },
-      { path: "exchange", lazy: async () => ({ Component: (await import("./views/Exchange")).Exchange }) },
-      {
-        path: "look-back",
-        lazy: async () => ({ Component: (await import("./views/back/CollectionBack")).CollectionBack }),
-      },
-      { path: "sale", lazy: async () => ({ Component: (await import("./views/AtSale")).AtSale }) },
-      {
-        path: "plants/:plant",
-        lazy: async () => ({ Component: (await import("./views/plant/PlantPage")).PlantPage }),
+        // A view that breaks leaves the frame round it.
+        errorElement: <Lost />,
         children: [
-          { index: true, lazy: async () => ({ Component: (await import("./views/plant/Standing")).Standing }) },
-          { path: "examine", lazy: async () => ({ Component: (await import("./views/plant/Examine")).Examine }) },
-          { path: "do", lazy: async () => ({ Component: (await import("./views/plant/WhatToDo")).WhatToDo }) },
-          { path: "work", lazy: async () => ({ Component: (await import("./views/plant/Work")).Work }) },
-          { path: "measure", lazy: async () => ({ Component: (await import("./views/plant/Measure")).Measure }) },
-          { path: "growths", lazy: async () => ({ Component: (await import("./views/plant/Growths")).Growths }) },
-          { path: "pictures", lazy: async () => ({ Component: (await import("./views/plant/Pictures")).Pictures }) },
-          { path: "look-back", lazy: async () => ({ Component: (await import("./views/back/LookBack")).LookBack }) },
+          { index: true, lazy: async () => ({ Component: (await import("./views/Rounds")).Rounds }) },
+          { path: "plants", lazy: async () => ({ Component: (await import("./views/Register")).Register }) },
+          { path: "plants/new", lazy: async () => ({ Component: (await import("./views/TakeIn")).TakeIn }) },
           {
-            path: "record",
-            lazy: async () => ({ Component: (await import("./views/plant/PlantRecord")).PlantRecord }),
+            path: "household",
+            lazy: async () => ({ Component: (await import("./views/WhoLivesHere")).HouseholdPage }),
           },
+          { path: "exchange", lazy: async () => ({ Component: (await import("./views/Exchange")).Exchange }) },
+          {
+            path: "about",
+            lazy: async () => ({ Component: (await import("./views/About")).About }),
+          },
+          {
+            path: "look-back",
+            lazy: async () => ({ Component: (await import("./views/back/CollectionBack")).CollectionBack }),
+          },
+          { path: "sale", lazy: async () => ({ Component: (await import("./views/AtSale")).AtSale }) },
+          {
+            path: "plants/:plant",
+            lazy: async () => ({ Component: (await import("./views/plant/PlantPage")).PlantPage }),
+            children: [
+              { index: true, lazy: async () => ({ Component: (await import("./views/plant/Standing")).Standing }) },
+              { path: "examine", lazy: async () => ({ Component: (await import("./views/plant/Examine")).Examine }) },
+              { path: "do", lazy: async () => ({ Component: (await import("./views/plant/WhatToDo")).WhatToDo }) },
+              { path: "work", lazy: async () => ({ Component: (await import("./views/plant/Work")).Work }) },
+              { path: "measure", lazy: async () => ({ Component: (await import("./views/plant/Measure")).Measure }) },
+              { path: "growths", lazy: async () => ({ Component: (await import("./views/plant/Growths")).Growths }) },
+              {
+                path: "pictures",
+                lazy: async () => ({ Component: (await import("./views/plant/Pictures")).Pictures }),
+              },
+              {
+                path: "look-back",
+                lazy: async () => ({ Component: (await import("./views/back/LookBack")).LookBack }),
+              },
+              {
+                path: "record",
+                lazy: async () => ({ Component: (await import("./views/plant/PlantRecord")).PlantRecord }),
+              },
+            ],
+          },
+          { path: "places", lazy: async () => ({ Component: (await import("./views/Places")).Places }) },
+          {
+            path: "bench",
+            lazy: async () => ({ Component: (await import("./views/bench/Bench")).Bench }),
+            children: [
+              { index: true, lazy: async () => ({ Component: (await import("./views/bench/PotBench")).PotBench }) },
+              { path: "mix", lazy: async () => ({ Component: (await import("./views/bench/MixBench")).MixBench }) },
+              {
+                path: "dilution",
+                lazy: async () => ({ Component: (await import("./views/bench/LiquidBench")).DilutionBench }),
+              },
+              {
+                path: "dose",
+                lazy: async () => ({ Component: (await import("./views/bench/LiquidBench")).DoseBench }),
+              },
+              {
+                path: "feed",
+                lazy: async () => ({ Component: (await import("./views/bench/GrowthBench")).FeedBench }),
+              },
+              {
+                path: "light",
+                lazy: async () => ({ Component: (await import("./views/bench/GrowthBench")).LightBench }),
+              },
+              { path: "air", lazy: async () => ({ Component: (await import("./views/bench/GrowthBench")).AirBench }) },
+              {
+                path: "runway",
+                lazy: async () => ({ Component: (await import("./views/bench/GrowthBench")).RunwayBench }),
+              },
+              {
+                path: "cupboard",
+                lazy: async () => ({ Component: (await import("./views/bench/Cupboard")).Cupboard }),
+              },
+            ],
+          },
+          {
+            path: "handbook",
+            lazy: async () => ({ Component: (await import("./views/handbook/Handbook")).Handbook }),
+            children: [
+              { index: true, lazy: async () => ({ Component: (await import("./views/handbook/Handbook")).Threshold }) },
+              {
+                path: "causes/:cause",
+                lazy: async () => ({ Component: (await import("./views/handbook/CauseSheet")).CauseSheet }),
+              },
+              {
+                path: "signs/:sign",
+                lazy: async () => ({ Component: (await import("./views/handbook/SignSheet")).SignSheet }),
+              },
+              {
+                path: "habits/:habit",
+                lazy: async () => ({ Component: (await import("./views/handbook/HabitSheet")).HabitSheet }),
+              },
+              {
+                path: "kinds/:kind",
+                lazy: async () => ({ Component: (await import("./views/handbook/KindSheet")).KindSheet }),
+              },
+              {
+                path: "kinds/:kind/edit",
+                lazy: async () => ({ Component: (await import("./views/handbook/KindForm")).KindForm }),
+              },
+              {
+                path: "confirmed",
+                lazy: async () => ({ Component: (await import("./views/handbook/Confirmed")).ConfirmedCases }),
+              },
+              {
+                path: "look-alikes",
+                lazy: async () => ({ Component: (await import("./views/handbook/LookAlikes")).LookAlikes }),
+              },
+            ],
+          },
+          { path: "*", element: <Lost /> },
         ],
       },
-      { path: "places", lazy: async () => ({ Component: (await import("./views/Places")).Places }) },
-      {
-        path: "bench",
-        lazy: async () => ({ Component: (await import("./views/bench/Bench")).Bench }),
-        children: [
-          { index: true, lazy: async () => ({ Component: (await import("./views/bench/PotBench")).PotBench }) },
-          { path: "mix", lazy: async () => ({ Component: (await import("./views/bench/MixBench")).MixBench }) },
-          {
-            path: "dilution",
-            lazy: async () => ({ Component: (await import("./views/bench/LiquidBench")).DilutionBench }),
-          },
-          { path: "dose", lazy: async () => ({ Component: (await import("./views/bench/LiquidBench")).DoseBench }) },
-          { path: "feed", lazy: async () => ({ Component: (await import("./views/bench/GrowthBench")).FeedBench }) },
-          { path: "light", lazy: async () => ({ Component: (await import("./views/bench/GrowthBench")).LightBench }) },
-          { path: "air", lazy: async () => ({ Component: (await import("./views/bench/GrowthBench")).AirBench }) },
-          {
-            path: "runway",
-            lazy: async () => ({ Component: (await import("./views/bench/GrowthBench")).RunwayBench }),
-          },
-          { path: "cupboard", lazy: async () => ({ Component: (await import("./views/bench/Cupboard")).Cupboard }) },
-        ],
-      },
-      {
-        path: "handbook",
-        lazy: async () => ({ Component: (await import("./views/handbook/Handbook")).Handbook }),
-        children: [
-          { index: true, lazy: async () => ({ Component: (await import("./views/handbook/Handbook")).Threshold }) },
-          {
-            path: "causes/:cause",
-            lazy: async () => ({ Component: (await import("./views/handbook/CauseSheet")).CauseSheet }),
-          },
-          {
-            path: "signs/:sign",
-            lazy: async () => ({ Component: (await import("./views/handbook/SignSheet")).SignSheet }),
-          },
-          {
-            path: "habits/:habit",
-            lazy: async () => ({ Component: (await import("./views/handbook/HabitSheet")).HabitSheet }),
-          },
-          {
-            path: "kinds/:kind",
-            lazy: async () => ({ Component: (await import("./views/handbook/KindSheet")).KindSheet }),
-          },
-          {
-            path: "kinds/:kind/edit",
-            lazy: async () => ({ Component: (await import("./views/handbook/KindForm")).KindForm }),
-          },
-          {
-            path: "confirmed",
-            lazy: async () => ({ Component: (await import("./views/handbook/Confirmed")).ConfirmedCases }),
-          },
-          {
-            path: "look-alikes",
-            lazy: async () => ({ Component: (await import("./views/handbook/LookAlikes")).LookAlikes }),
-          },
-        ],
-      },
-      { path: "*", element: <Lost /> },
     ],
   },
 ]);

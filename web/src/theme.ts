@@ -1,10 +1,8 @@
 import {
   type CSSVariablesResolver,
   createTheme,
-  Drawer,
   defaultVariantColorsResolver,
   type MantineColorsTuple,
-  Modal,
   type VariantColorsResolver,
 } from "@mantine/core";
 
@@ -97,8 +95,9 @@ const closeButtonProps = { "aria-label": "Close" };
 export const theme = createTheme({
   variantColorResolver,
   components: {
-    Modal: Modal.extend({ defaultProps: { closeButtonProps } }),
-    Drawer: Drawer.extend({ defaultProps: { closeButtonProps } }),
+    // Named and not imported: they are fetched with the views that open them.
+    Modal: { defaultProps: { closeButtonProps } },
+    Drawer: { defaultProps: { closeButtonProps } },
   },
   colors: { madder, kelp, slate, ochre, plum, ink },
   primaryColor: "ink",

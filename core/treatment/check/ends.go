@@ -193,7 +193,8 @@ var lawsOfEnds = []law{
 		onlyHarmless := len(c.Causes) > 0 &&
 			!slices.ContainsFunc(c.Causes, func(id cause.ID) bool { return !slices.Contains(harmless, id) })
 		for _, e := range r.of(false, t.Discard) {
-			pups := c.has(cause.SpentRosette) && (c.Answers.Plantlets.Or(0) > 0 || c.Answers.Pups.Or(0) > 0)
+			pups := c.has(cause.SpentRosette) && !c.has(cause.SouthernBlight, cause.RootNematode) &&
+				(c.Answers.Plantlets.Or(0) > 0 || c.Answers.Pups.Or(0) > 0)
 			chosen := c.Choices.Discard != "" && !onlyHarmless
 			if !chosen && (len(c.Causes) > 0 && !c.anyOf(hopeless) || pups) {
 				no(e, "it is harmless, or can be cured")

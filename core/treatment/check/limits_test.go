@@ -88,6 +88,33 @@ func TestRulesHoldFromTheirLimitOn(t *testing.T) {
 		inside, outside string
 		outsideIn       string // another situation for the outside plan, where that is what changes
 	}{
+		{rule: "N04", what: "a top with three roots of its own", situation: `{` + moth + `,"causes":["base-rot"],` +
+			`"answers":{"rootsAboveCut":3}}`,
+			inside: `d0m: behead(stem)`, outside: `d0m: behead(stem)`, outsideIn: `{` + moth + `,"causes":["base-rot"],` +
+				`"answers":{"rootsAboveCut":2}}`},
+		{rule: "N12", what: "pieces that came apart are sorted, a whole one of two growths is not parted",
+			situation: `{"kind":"cattleya-hybrid","on":"2026-06-10","causes":["detached"],"answers":{"growths":2}}`,
+			inside:    `d0m: part(rhizome)`, outside: `d0m: part(rhizome)`,
+			outsideIn: `{"kind":"cattleya-hybrid","on":"2026-06-10","causes":["pot-bound"],"answers":{"growths":2}}`},
+		{rule: "N53", what: "a cover of which nothing is said is closed", situation: `{` + cactus + `,"causes":["root-rot"]}`,
+			inside: `d0m: cover{"cover":"none"}`, outside: `d0m: cover`},
+		{rule: "N54", what: "no full sun while it is covered, however that was said", situation: mites,
+			inside: `d0m: cover{"cover":"none"}; brighten{"sun":true}`, outside: `d0m: cover; brighten{"sun":true}`},
+		{rule: "N55", what: "a week is counted from when it was covered", situation: mites,
+			inside: `d5m: cover|d12m: cover{"cover":"none"}`, outside: `d5m: cover|d13m: cover{"cover":"none"}`},
+		{rule: "N56", what: "out of the shade into sun, two days later", situation: mites,
+			inside: `d5m: shade|d7m: brighten{"sun":true}`, outside: `d5m: shade|d6m: brighten{"sun":true}`},
+		{rule: "N83", what: "wilt fungus waits three days, beside root rot one", situation: `{` + vine + `,"causes":["fusarium"]}`,
+			inside: `d3m: cut-rot(stem)`, outside: `d3m: cut-rot(stem)`,
+			outsideIn: `{` + vine + `,"causes":["fusarium","root-rot"]}`},
+		{rule: "N45", what: "a cup that reaches its base", situation: `{` + moth + `,"causes":["medium-collapsed"]}`,
+			inside: `d0m: set-cup`, outside: `d0m: set-cup{"gapMM":-1}`},
+		{rule: "N62", what: "a quarter of the strength into a tank", situation: `{"kind":"guzmania-lingulata",` +
+			`"on":"2026-06-10","causes":["nitrogen-low"],"answers":{"moist":"right"}}`,
+			inside: `d0m: feed{"share":0.25}`, outside: `d0m: feed{"share":0.3}`},
+		{rule: "N90", what: "dust of soil needs its caution", situation: rescue,
+			inside:  `d0m: ready-pot{"mix":[{"what":"clay pellets","parts":1}]}`,
+			outside: `d0m: ready-pot{"mix":[{"what":"potting soil","parts":1}]}`},
 		{rule: "N07", what: "a third of the leaves", situation: `{` + vine + `,"causes":["fungal-spot"]}`,
 			inside: `d0m: remove-leaves{"share":0.33}`, outside: `d0m: remove-leaves{"share":0.36}`},
 		{rule: "N07", what: "within thirty days", situation: `{` + vine + `,"causes":["fungal-spot"]}`,

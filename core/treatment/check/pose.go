@@ -25,7 +25,10 @@ func (c *patient) step(p pose, e *event) pose {
 	case treatment.CleanBlade:
 		p.blade = "clean"
 	case treatment.CutRot, treatment.Behead, treatment.PickCrown:
-		p.rot = false
+		// A soft spot cut out of a body is not the rot below it.
+		spot := op == treatment.CutRot && e.s.Organ == "body" && c.has(cause.SoftRot) &&
+			c.has(cause.RootRot, cause.BaseRot, cause.BlackRot, cause.Fusarium)
+		p.rot = p.rot && spot
 	case treatment.TrimDead:
 		if !c.has(cause.BaseRot, cause.BlackRot, cause.SoftRot, cause.Fusarium) {
 			p.rot = false

@@ -24,6 +24,22 @@ func onTop(c *patient, e *event) bool {
 
 func (c *patient) any2(traits ...plant.Trait) bool { return slices.ContainsFunc(traits, c.has2) }
 
+// freshlyHurt says whether the leaves were burnt, heated or chilled so few days
+// ago that no product goes on them yet.
+func (c *patient) freshlyHurt(day int) bool {
+	return day < 5 && (c.anyOf(burns) || c.has(cause.HeatStress, cause.ColdInjury))
+}
+
+// TooHurt says in words why no product goes onto the leaves of a plant on a day
+// counted from the situation's; empty where nothing speaks against it.
+func TooHurt(s t.Situation, day int) string {
+	c, ok := read(s, &t.Plan{})
+	if !ok || !c.freshlyHurt(day) {
+		return ""
+	}
+	return "it was burnt, heated or chilled less than five days ago"
+}
+
 var lawsOfProducts = []law{
 	{"N63", func(r *replay, c *patient, no found) {
 		for _, e := range r.of(true, t.Soap, t.Oil, t.LabelDrug) {
@@ -32,7 +48,7 @@ var lawsOfProducts = []law{
 			}
 			p := e.pre
 			leafy := e.op != t.LabelDrug || onTop(c, e)
-			fresh := e.day < 5 && e.gate == "" && (c.anyOf(burns) || c.has(cause.HeatStress, cause.ColdInjury))
+			fresh := e.gate == "" && c.freshlyHurt(e.day)
 			switch {
 			case e.op == t.Soap && c.any2(plant.SoapTender, plant.PowderBloom):
 				no(e, "its leaves do not bear soap")
@@ -377,7 +393,7 @@ func programmeLaw(r *replay, c *patient, no found) {
 // and where it goes.
 func reaches(f t.Foe, e *event) bool {
 	if e.op != t.LabelDrug {
-		return !onRoots(e) || f.Rests || e.op == t.Alcohol
+		return !onRoots(e) || f.Rests && e.op != t.Soap || e.op == t.Alcohol // a rinse of roots is none
 	}
 	low := e.p.Where == "soil" || e.p.Where == "roots" || e.p.Where == "crown" ||
 		slices.Contains([]string{"soil", "roots", "rhizome", "stem", "crown"}, e.s.Organ)

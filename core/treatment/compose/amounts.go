@@ -218,7 +218,7 @@ func (c *composer) mix() (parts []plant.Part, from string) {
 	if len(c.kind.Mixes) > 0 {
 		return c.kind.Mixes[0].Parts, "kind"
 	}
-	if c.named && c.kind.ID != "" && !c.kind.Own {
+	if c.named && c.kind.ID != "" && !c.kind.Own && c.seat != treatment.InPot {
 		return nil, "kind" // it grows in air
 	}
 	return c.habit.Mix, "habit"

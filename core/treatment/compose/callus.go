@@ -54,7 +54,9 @@ func (c *composer) callusDays(head bool) int {
 // callusSitting is CALLUS: bare on a tray until skins have grown, then potted
 // dry, then watered when it holds.
 func (c *composer) callusSitting(r rootWork) {
-	head := c.is(treatment.RS, treatment.US, treatment.TS, treatment.CA) && (r.head || c.Answers.StemStain.Or(0) > 0)
+	behead, _ := treatment.OperatorByID(treatment.Behead)
+	head := c.is(treatment.RS, treatment.US, treatment.TS, treatment.CA) &&
+		(r.head || c.Answers.StemStain.Or(0) > 0 && c.asked(behead))
 	live := r.live || c.rotLives
 	rr := r
 	rr.cut = ""

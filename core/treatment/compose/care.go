@@ -11,12 +11,32 @@ import (
 
 // order is where a single step stands in its slot.
 var order = map[treatment.OperatorID]int{
-	treatment.Isolate: rankStart, treatment.Baseline: rankStart, treatment.Neighbours: rankStart, treatment.KeepApart: rankStart,
-	treatment.Soak: rankSoak, treatment.Flush: rankSoak, treatment.PreWater: rankSoak, treatment.PullDead: rankPull, treatment.RaiseBase: rankPull,
-	treatment.FirstWater: rankPieces, treatment.BottomWater: rankPieces, treatment.CupFill: rankCrown + 2, treatment.TrimBranch: rankPieces + 2,
-	treatment.Refill: rankPieces + 3, treatment.TakeOffset: rankPieces, treatment.CutRot: rankLeaf, treatment.RemoveLeaves: rankLeaf,
-	treatment.CrownDrain: rankCrown, treatment.CrownDry: rankCrown + 1, treatment.RinseOff: rankCrown, treatment.LabelDrug: rankSpray + 1,
-	treatment.ByRule: rankWater, treatment.HoldFeed: rankWater + 1, treatment.Look: rankLook, treatment.SlideLook: rankLook, treatment.BoxTally: rankLook,
+	treatment.Isolate:      rankStart,
+	treatment.Baseline:     rankStart,
+	treatment.Neighbours:   rankStart,
+	treatment.KeepApart:    rankStart,
+	treatment.Soak:         rankSoak,
+	treatment.Flush:        rankSoak,
+	treatment.PreWater:     rankSoak,
+	treatment.PullDead:     rankPull,
+	treatment.RaiseBase:    rankPull,
+	treatment.FirstWater:   rankPieces,
+	treatment.BottomWater:  rankPieces,
+	treatment.CupFill:      rankCrown + 2,
+	treatment.TrimBranch:   rankPieces + 2,
+	treatment.Refill:       rankPieces + 3,
+	treatment.TakeOffset:   rankPieces,
+	treatment.CutRot:       rankLeaf,
+	treatment.RemoveLeaves: rankLeaf,
+	treatment.CrownDrain:   rankCrown,
+	treatment.CrownDry:     rankCrown + 1,
+	treatment.RinseOff:     rankCrown,
+	treatment.LabelDrug:    rankSpray + 1,
+	treatment.ByRule:       rankWater,
+	treatment.HoldFeed:     rankWater + 1,
+	treatment.Look:         rankLook,
+	treatment.SlideLook:    rankLook,
+	treatment.BoxTally:     rankLook,
 }
 
 func orderOf(op treatment.OperatorID) int {
@@ -54,7 +74,7 @@ func (c *composer) plainSteps() {
 			if dated && p.gate == "due" {
 				continue
 			}
-			if c.neck || c.pieces != nil && c.piece || c.pieces != nil && c.pieces.why == "mother" {
+			if c.neck || c.pieces != nil && !c.change && (c.piece || c.pieces.why == "mother") {
 				continue
 			}
 			if s.Params.Water == "" {

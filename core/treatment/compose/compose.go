@@ -90,7 +90,7 @@ func faults(s treatment.Situation) error {
 			return fmt.Errorf("causes[%d]: %s stands twice", i, id)
 		}
 	}
-	if s.Wish != "" && !slices.Contains(treatment.Wishes, s.Wish) {
+	if s.Wish != "" && !slices.Contains(treatment.Wishes(), s.Wish) {
 		return fmt.Errorf("wish: there is no wish %q", s.Wish)
 	}
 	if s.Profile == nil && s.Kind == "" && s.Habit == "" {
@@ -234,6 +234,8 @@ func (c *composer) agreeSchool() {
 		c.nextBest(treatment.Rest)
 	case c.school == treatment.Rest && c.change:
 		c.nextBest(treatment.Rest)
+	case c.school == treatment.Rest && c.rotLives && c.rotAsks() && c.heeds("N83"):
+		c.nextBest(treatment.Rest) // rot does not wait until it has rested
 	}
 	if c.root != nil && c.root.kind == wholeBall && !c.change {
 		switch c.school {

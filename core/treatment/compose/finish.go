@@ -16,7 +16,7 @@ func (c *composer) finish() {
 	for _, s := range list {
 		s.steps = tidy(s.steps)
 	}
-	list = c.mend(list)
+	list = c.covered(c.mend(list))
 	list = fedLast(c.settled(list))
 	estimate(list)
 	c.unready(list)
@@ -135,20 +135,17 @@ func lasting(op treatment.OperatorID) bool {
 // unready adds to the gate of a root sitting what it must wait for besides, by
 // the time at which its gate may open.
 func (c *composer) unready(list []*sit) {
-	if c.overrides() {
-		return
-	}
-	drunk := false
+	over, drunk := c.overrides(), false
 	for _, s := range list {
 		if !s.dated && has(s.steps, treatment.Unpot) {
 			phase := c.phase(s.day)
 			still := c.orchid && phase != "growing" && phase != "waking" && !c.tips &&
 				!c.has(cause.MossSmothered, cause.Detached)
-			if still && c.heeds("N20") && !strings.Contains(s.gate, "tip") && !strings.Contains(s.gate, "growth") {
+			if still && !over && c.heeds("N20") && !strings.Contains(s.gate, "tip") && !strings.Contains(s.gate, "growth") {
 				s.gate += "; a tip seen, growth begun"
 			}
 			winter := among(c.month(s.day), time.November, time.December, time.January, time.February)
-			if winter && c.is(treatment.WO, treatment.PA) && c.heeds("N20") && !strings.Contains(s.gate, "season") {
+			if winter && !over && c.is(treatment.WO, treatment.PA) && c.heeds("N20") && !strings.Contains(s.gate, "season") {
 				s.gate += "; repot season: spring"
 			}
 			if c.thirsty && !drunk && c.heeds("N23") && !c.rotsBelow() && !strings.Contains(s.gate, "firm") {
@@ -169,10 +166,9 @@ func (c *composer) forgone(list []*sit) {
 		all = append(all, s.steps...)
 	}
 	for _, id := range c.causes {
-		f, ok := treatment.FoeOf(id)
-		// A spray on leaves is for another pest: it does not reach the roots.
-		below := id == cause.RootMealybug && c.root == nil && !c.change && !has(all, treatment.Systemic)
-		if ok && id != cause.Springtail && (below || !has(all, f.Reached...)) {
+		_, pest := treatment.FoeOf(id)
+		met := slices.ContainsFunc(all, func(x step) bool { return meets(x, id) })
+		if pest && id != cause.Springtail && !met {
 			c.leave(
 				string(id),
 				"nothing that reaches it is borne now: it is isolated, watched, and treated when it can be",
@@ -203,7 +199,7 @@ func (c *composer) trust() {
 	if want := c.Choices.School; want != "" && c.plan.School != "" && string(c.plan.School) != want && !said(want) {
 		c.leave("school "+want, fmt.Sprintf("%s is followed: what was accepted leaves no other way", c.plan.School))
 	}
-	if c.Choices.RootRinse == "peroxide" && c.root != nil && c.root.kind == washRoots &&
+	if c.Choices.RootRinse == "peroxide" && c.root != nil && c.root.kind != wholeBall &&
 		!has(all, treatment.Peroxide) &&
 		!said("peroxide") {
 		c.leave("peroxide", "what the roots are treated with already must not meet it")

@@ -19,6 +19,8 @@ const newcomerDays = 14
 // betweenSittings is how many days lie between two root sittings at least.
 const betweenSittings = 28
 
+const rotStillOpen = "rot or a wilt is open that is not cut: until it has stopped nothing is unpotted for less"
+
 // undecided leaves root work out for less than rot: after the day on which a
 // wilt must be decided, and beside a base that rots and cannot be cut.
 func (c *composer) undecided() {
@@ -31,10 +33,7 @@ func (c *composer) undecided() {
 	if !wilt && !base {
 		return
 	}
-	c.leave(
-		string(treatment.Unpot),
-		"rot or a wilt is open that is not cut: until it has stopped nothing is unpotted for less",
-	)
+	c.leave(string(treatment.Unpot), rotStillOpen)
 	c.root, c.change, c.sat, c.gated, c.held = nil, false, -1, false, ""
 	c.draft.gates = slices.DeleteFunc(c.draft.gates, func(g gated) bool { return g.kind == "?" })
 	for key, blocks := range c.draft.days {
@@ -166,7 +165,7 @@ func (c *composer) dateRoots() {
 		c.sat = max(c.sat, r.later)
 	}
 	if c.thirsty && !c.rotsBelow() && c.heeds("N23") {
-		if restingDry(c.subject) || c.asleep() {
+		if restingDry(c.subject) || c.asleep() || c.firstRoots() {
 			c.wait("thirst", "firm for a day")
 			return
 		}
@@ -214,6 +213,9 @@ func (c *composer) wait(reason, gate string) {
 	if c.kind.RestKind != "" && !strings.Contains(gate, "growth") && !strings.Contains(gate, "root") {
 		gate += "; in growth"
 	}
+	if c.has(cause.Dormancy) && !strings.Contains(gate, "growth") {
+		gate += "; first new growth"
+	}
 	if c.is(treatment.WO, treatment.PA) && !among(c.month(0), time.March, time.April, time.May) &&
 		!strings.Contains(gate, "season") {
 		gate += "; repot season: spring"
@@ -237,7 +239,8 @@ func (x *subject) season() string {
 func (c *composer) preWater() {
 	r := c.root
 	if r == nil || r.kind != wholeBall || c.sat != 0 || c.untied || c.thirsty ||
-		c.has(cause.NoDrainage, cause.Overwatering) {
+		c.has(cause.NoDrainage, cause.Overwatering) ||
+		!c.overrides() && c.heeds("N20") && len(c.holds(1)) > 0 { // a day later it would be held
 		return
 	}
 	wants := c.moist == treatment.Due || c.moist == treatment.Dry

@@ -4,11 +4,14 @@ import (
 	"encoding/json"
 	"fmt"
 	"slices"
+	"strconv"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"tendermend/core/cause"
 	"tendermend/core/treatment"
 )
 
@@ -298,5 +301,218 @@ func TestProductsAreTakenFromTheirLimitOn(t *testing.T) {
 			}
 		}
 		assert.Positive(t, dips, "%v °C", warm)
+	}
+}
+
+// What else in a case speaks for or against a side, one thing at a time.
+func TestSidesGiveWayToWhatElseIsThere(t *testing.T) {
+	ops := func(text string) (list []treatment.OperatorID) {
+		p, err := Plan(situationOf(t, text))
+		require.NoError(t, err)
+		for _, s := range p.Sittings {
+			for _, x := range s.Steps {
+				list = append(list, x.Op)
+			}
+		}
+		return list
+	}
+	const vine = `{"kind":"monstera-deliciosa","on":"2026-06-10",`
+	wants := func(causes, side, more string) []treatment.OperatorID {
+		return ops(vine + `"causes":[` + causes + `],"choices":{"pestFirst":"` + side + `"},"place":{"warmthC":22,"humidityPct":70}` + more + `}`)
+	}
+	thrips := func(warm int) []treatment.OperatorID {
+		return ops(fmt.Sprintf(
+			vine+`"causes":["thrips"],"choices":{"pestFirst":"predators"},"place":{"warmthC":%d,"humidityPct":70}}`, warm))
+	}
+	assert.Contains(t, thrips(27), treatment.Predators)
+	assert.NotContains(t, thrips(28), treatment.Predators, "too warm for those that eat thrips")
+	assert.Contains(t, wants(`"spider-mite"`, "predators", ""), treatment.Predators)
+	assert.NotContains(t, wants(`"spider-mite","aphid"`, "predators", ""), treatment.Predators, "one eater, two pests")
+	assert.NotContains(t, wants(`"spider-mite","root-rot"`, "predators", ""), treatment.Predators, "beside rot")
+	assert.Contains(t, wants(`"mealybug"`, "systemic", ""), treatment.Systemic)
+	for what, more := range map[string]string{
+		"bees":           `,"household":{"pollinators":true}`,
+		"eaten":          `,"household":{"edible":true}`,
+		"outside, bloom": `,"answers":{"spikes":1},"place":{"warmthC":22,"outdoors":true}`,
+	} {
+		text := vine + `"causes":["mealybug"],"choices":{"pestFirst":"systemic"}` + more + `}`
+		assert.NotContains(t, ops(text), treatment.Systemic, what)
+	}
+	outside := vine + `"causes":["mealybug"],"choices":{"pestFirst":"systemic"},"answers":{"spikes":0},` +
+		`"place":{"warmthC":22,"outdoors":true}}`
+	assert.Contains(t, ops(outside), treatment.Systemic, "outside without bloom")
+}
+
+// A plant is thrown away by choice only where that is a choice.
+func TestDiscardingIsAChoiceOnlyWhereItIsGrave(t *testing.T) {
+	bins := func(text string) bool {
+		p, err := Plan(situationOf(t, text))
+		require.NoError(t, err)
+		return slices.ContainsFunc(p.Sittings, func(s treatment.Sitting) bool {
+			return slices.ContainsFunc(s.Steps, func(x treatment.Step) bool { return x.Op == treatment.Discard })
+		})
+	}
+	const now = `"on":"2026-06-10","choices":{"discard":"now"}`
+	for _, grave := range []string{"mealybug", "rust", "root-rot", "drought"} {
+		assert.True(t, bins(`{"kind":"monstera-deliciosa","causes":["`+grave+`"],`+now+`}`), grave)
+	}
+	for _, light := range []string{"pot-bound", "edema", "nectar", "low-light"} {
+		assert.False(t, bins(`{"kind":"monstera-deliciosa","causes":["`+light+`"],`+now+`}`), light)
+	}
+	assert.False(t, bins(`{"kind":"monstera-deliciosa","causes":[],"wish":"refresh",`+now+`}`), "a wish")
+	const spent = `{"kind":"guzmania-lingulata","causes":["spent-rosette","mealybug"],`
+	assert.True(t, bins(spent+`"answers":{"pups":0,"plantlets":0},`+now+`}`))
+	assert.False(t, bins(spent+`"answers":{"pups":1},`+now+`}`), "it lives on in its pup")
+	assert.False(t, bins(spent+`"answers":{"plantlets":1},`+now+`}`), "it lives on in its offset")
+}
+
+// What was done under the plan before is not asked for again.
+func TestAPlanMadeAnewLeavesOutWhatIsDone(t *testing.T) {
+	asked := func(done string) (list []treatment.OperatorID) {
+		p, err := Plan(situationOf(t, `{"kind":"monstera-deliciosa","causes":["mealybug"],"on":"2026-06-10","answers":{`+done+`}}`))
+		require.NoError(t, err)
+		for _, s := range p.Sittings {
+			for _, x := range s.Steps {
+				list = append(list, x.Op)
+			}
+		}
+		return list
+	}
+	assert.Subset(t, asked(""), []treatment.OperatorID{treatment.Isolate, treatment.Baseline, treatment.Soap})
+	again := asked(`"done":[{"event":"isolate","day":-3},{"event":"baseline","day":-3},{"event":"soap","day":-3}]`)
+	assert.NotContains(t, again, treatment.Isolate)
+	assert.NotContains(t, again, treatment.Baseline)
+	assert.Contains(t, again, treatment.Soap, "a spray is repeated")
+}
+
+// The weights of the schools, S0 to S6, as growers judge them (common practice),
+// written out once more by hand. "One value in a row of alternatives holds for
+// the first only."
+const schoolWeights = `
+half or more of its roots live               |  3 -3  1 -2  1  1  0
+some of its roots live                       |  1 -1  0  1  2  0  1
+few of its roots live                        | -2  2 -1  1  1 -2  1
+it has no live root                          | -4  3 -2  2 -1 -4 -2
+tips are growing                             |  1  1 -1  0  0  3  1
+no tip is growing                            |  0  0  1  0  1 -4  0
+it is plump                                  |  0  0  3  3  0  0  0
+its reserves are ridged                      |  0  1 -1  0  1  0  0
+it is shrivelled                             | -1  3 -4 -3  2 -1  1
+its base rots                                |  0 -5  0  2 -4 -3  0
+its medium is rotten, sour or infested       |  2  0  0  1 -1  0  1
+it is only drained, its medium is sound      | -3 -4  5 -2 -2 -3 -2
+the air is humid                             |  0  0  0  2  0  0  3
+the air is dry                               |  0  2  0 -2  2  1 -5
+the room is cool                             |  0 -4  1  0 -3 -3 -3
+the room is warm                             |  0  1  0  0  1  1  2
+you look every day or two                    |  0  2  0  0  0  0  3
+you look once a week or less                 |  1 -4  1  1  0  3 -5
+you water heavily                            |  0 -1 -1  2 -3  0  1
+its roots grew in moss                       |  0  0  0 -1  4 -2  0
+its roots grew in clay                       |  0  0  0  0  0  4  0
+its roots live in air                        | -3  0 -1 -1 -3 -3  5
+its roots do not live in air                 |  0  0  0  0  0  0 -3
+it has no bulbs to live on                   |  1 -1 -1 -9  3  0 -4
+a single stem whose roots do not live in air |  0  1  0 -3  1  0  0
+nobody wishes for another set-up             |  0  0  0  0  0 -3  0
+it drops its leaves in winter                |  2  0  2  0 -1  0 -1
+a ground orchid of the forest floor          |  3 -3 -5 -5  6 -3  0
+it is not growing now                        | -1  0  2  0  0 -2  0
+one set-up for many plants                   |  0 -1  0  0  0  4  0
+a clear cup is in stock                      |  0  1  0  0  0  0  0
+clay is in stock                             |  0  0  0  0  0  1  0
+a basket is in stock                         |  0  0  0  0  0  0  1
+`
+
+func TestSchoolsAreWeighedAsGrowersJudgeThem(t *testing.T) {
+	rows := strings.Split(strings.TrimSpace(schoolWeights), "\n")
+	require.Len(t, terms, len(rows))
+	for i, row := range rows {
+		name, weights, _ := strings.Cut(row, "|")
+		assert.Equal(t, strings.TrimSpace(name), terms[i].text)
+		var want [7]int
+		for k, w := range strings.Fields(weights) {
+			n, err := strconv.Atoi(w)
+			require.NoError(t, err)
+			want[k] = n
+		}
+		assert.Equal(t, want, terms[i].s, name)
+	}
+}
+
+// A pest is said to be out of reach only where nothing reaches it: a label
+// product counts by its class and by where it goes.
+func TestWhatReachesAPest(t *testing.T) {
+	drug := func(class, organ string) step {
+		return step{Op: treatment.LabelDrug, Organ: organ, Params: treatment.Params{Class: class}}
+	}
+	for _, c := range []struct {
+		step step
+		pest cause.ID
+		want bool
+	}{
+		{drug("insect", "leaf"), cause.Thrips, true}, // lives on leaves, rests in the medium
+		{drug("insect", "soil"), cause.Thrips, true},
+		{drug("mite", "leaf"), cause.Thrips, false},
+		{drug("insect", "leaf"), cause.RootMealybug, false},
+		{drug("insect", "soil"), cause.RootMealybug, true},
+		{drug("insect", "leaf"), cause.Aphid, true},
+		{drug("insect", "soil"), cause.Aphid, false},
+		{do(treatment.Soap, organ("leaf")), cause.Aphid, true},
+		{do(treatment.Soap, organ("leaf")), cause.ArmouredScale, false},
+		{do(treatment.WashOff), cause.RootMealybug, true},
+		{do(treatment.Soap), cause.RootRot, false}, // no pest
+	} {
+		assert.Equal(t, c.want, meets(c.step, c.pest), "%s %s %s: %s", c.step.Op, c.step.Params.Class, c.step.Organ, c.pest)
+	}
+	p, err := Plan(situationOf(t, `{"kind":"dieffenbachia-seguine","causes":["thrips","anthracnose"],"on":"2027-01-09"}`))
+	require.NoError(t, err)
+	for _, l := range p.LeftOut {
+		assert.NotEqual(t, "thrips", l.Op, "it is sprayed")
+	}
+}
+
+// What a step wets stands over what the evening's rule forbids: soap on bare
+// roots wets no leaf, soap on the plant wets all of it.
+func TestSoapOnTheRootsWetsNoLeaf(t *testing.T) {
+	for where, wet := range map[string]bool{"roots": false, "": true, "leaves": true} {
+		w := laid(t, `{"kind":"monstera-deliciosa","causes":["root-mealybug"]}`).begin()
+		w.wets(step{Op: treatment.Soap, Params: treatment.Params{Where: where}})
+		assert.Equal(t, wet, w.wet[treatment.Leaves], "soap on %q", where)
+	}
+}
+
+// A feed asked for beside root work waits for the roots, not for the calendar;
+// beside a wish that opens no root it is given in its time.
+func TestAFeedBesideRootWorkWaitsForTheRoots(t *testing.T) {
+	feeds := func(causes string) (gates []string) {
+		p, err := Plan(situationOf(t, `{"kind":"monstera-deliciosa","on":"2026-05-10","causes":[`+causes+`],`+
+			`"answers":{"moist":"right","newcomerDays":400,"liveRoots":20,"deadRoots":0,"rootBallCm":14,"potWidthCm":15}}`))
+		require.NoError(t, err)
+		for _, s := range p.Sittings {
+			for _, x := range s.Steps {
+				if x.Op == treatment.FeedIt {
+					gates = append(gates, s.Gate)
+				}
+			}
+		}
+		return gates
+	}
+	alone, beside := feeds(`"nitrogen-low"`), feeds(`"nitrogen-low","pot-bound"`)
+	require.NotEmpty(t, alone)
+	require.NotEmpty(t, beside)
+	assert.Contains(t, alone, "", "by the calendar")
+	assert.NotContains(t, beside, "", "by what is seen")
+}
+
+// Tonic is given to a plant that can take it up: not where it rests, and from
+// 0.15 of its roots on.
+func TestTonicWantsSomeRoots(t *testing.T) {
+	for live, given := range map[int]bool{14: false, 15: true} {
+		x := laid(t, fmt.Sprintf(`{"kind":"cattleya-hybrid","causes":["medium-collapsed"],"on":"2026-06-10",`+
+			`"answers":{"liveRoots":%d,"deadRoots":%d},"choices":{"school":"S2"}}`, live, 100-live))
+		x.school = treatment.Rest
+		h := &here{world: x.begin(), step: do(treatment.Supplement, with(func(p *treatment.Params) { p.What = "root tonic" }))}
+		assert.Equal(t, !given, h.feedWhen().do == drop, "%d live roots of a hundred", live)
 	}
 }

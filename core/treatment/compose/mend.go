@@ -218,6 +218,11 @@ var guards = []guard{
 		}
 		return verdict{do: delay, day: h.healed(), why: "the cuts have not closed"}
 	}},
+	{"N40", ops(treatment.FirstWater), func(h *here) verdict {
+		dry := h.stemCut() + h.c.stemDry[0]
+		early := h.day < dry && !h.gate && h.step.Params.For != "pieces"
+		return verdict{do: onlyIf(delay, early), day: dry, why: "the cut stays dry"}
+	}},
 	{"N51", nil, (*here).opposites},
 	{"N53", ops(treatment.CoverIt), func(h *here) verdict {
 		shut := h.step.Params.Cover == string(plant.CoverClosed) &&
@@ -240,6 +245,12 @@ var guards = []guard{
 	}},
 	{"N62", ops(treatment.FeedIt), (*here).feedHow},
 	{"N60", ops(treatment.FeedIt, treatment.Supplement), (*here).feedWhen},
+	{"N61", ops(treatment.FeedIt, treatment.Supplement), func(h *here) verdict {
+		return dropIf(
+			h.c.firstRoots() && !h.gate && h.step.Params.Where != "leaves",
+			"no water before its new roots are long enough",
+		)
+	}},
 	{"N61", ops(treatment.FeedIt, treatment.Supplement), func(h *here) verdict {
 		dry := h.moist != treatment.Right && h.moist != treatment.Wet && h.moist != treatment.Soaked
 		return verdict{

@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"slices"
 
+	"tendermend/core/cause"
 	"tendermend/core/treatment"
 )
 
@@ -103,9 +104,14 @@ func (c *composer) apply(list []*sit, h *here, v verdict) []*sit {
 	switch v.do {
 	case delay:
 		if !s.dated {
-			return c.behind(list, s, fmt.Sprintf("%d d later", max(1, v.day-s.day)), moved)
+			days := max(1, v.day-s.day)
+			if already, counts := s.later(); counts && len(s.steps) == 0 { // all of it waits longer
+				s.gate, s.steps = daysLater(already+days), moved
+				return list
+			}
+			return c.behind(list, s, daysLater(days), moved)
 		}
-		return c.onDay(list, v.day, moved)
+		return c.onDay(list, "", v.day, moved)
 	case wait:
 		for _, g := range list {
 			if !g.dated && g.gate == v.gate && g.kind == "" {
@@ -123,7 +129,8 @@ func (c *composer) apply(list []*sit, h *here, v verdict) []*sit {
 // waiting lets a repeated step that now waits for its gate count from there. A
 // kind that rests is fed once, and after that by its routine.
 func (c *composer) waiting(s step, day int) step {
-	if s.Op == treatment.FeedIt && c.kind.RestKind != "" {
+	feeds := s.Op == treatment.FeedIt || s.Op == treatment.Supplement
+	if c.has(cause.Dormancy) || feeds && c.kind.RestKind != "" {
 		s.Every, s.Until = 0, ""
 		return s
 	}
@@ -139,8 +146,8 @@ func (c *composer) behind(list []*sit, s *sit, gate string, steps []step) []*sit
 	return slices.Insert(list, i+1, &sit{slot: treatment.Morning, gate: gate, after: true, steps: steps})
 }
 
-// onDay puts steps into the sitting of a day, or makes one.
-func (c *composer) onDay(list []*sit, day int, steps []step) []*sit {
+// onDay puts steps into the sitting of a day, or makes one of the kind.
+func (c *composer) onDay(list []*sit, kind treatment.SittingKind, day int, steps []step) []*sit {
 	for _, s := range list {
 		if s.dated && s.day == day && s.slot == treatment.Morning {
 			at := len(s.steps)
@@ -153,11 +160,12 @@ func (c *composer) onDay(list []*sit, day int, steps []step) []*sit {
 			if has(s.steps, treatment.Unpot) { // never into the middle of a root sitting
 				at = 0
 			}
+			s.kind = heavier(s.kind, kind)
 			s.steps = tidy(slices.Insert(slices.Clone(s.steps), at, steps...))
 			return list
 		}
 	}
-	list = append(list, &sit{dated: true, day: day, slot: treatment.Morning, steps: steps})
+	list = append(list, &sit{kind: kind, dated: true, day: day, slot: treatment.Morning, steps: steps})
 	sortSits(list)
 	return list
 }

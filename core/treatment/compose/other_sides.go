@@ -4,6 +4,7 @@ import (
 	"fmt"
 
 	"tendermend/core/cause"
+	"tendermend/core/plant"
 	"tendermend/core/treatment"
 )
 
@@ -30,40 +31,78 @@ func (c *composer) release(k clock) {
 // dabbing kills single insects every third day.
 func (c *composer) dabbing(list []cause.ID, start int, k clock) {
 	c.spraySit(0, c.washing(shielded(list)))
-	c.draft.sit(
-		treatment.SpraySit,
-		start,
-		rankSpray+1,
-		do(treatment.Alcohol, with(func(p *treatment.Params) { p.Conc, p.Where = num(0.7), "a leaf tried first" })),
-	)
-	const each = 3
-	n := (max(k.treated, 28) + each - 1) / each
-	if !c.heeds("N72") {
-		n = 2
+	for i, x := range c.dabs(k, start) {
+		c.draft.sit(treatment.SpraySit, start+i*dabDays, rankSpray+1, x)
 	}
-	last := start + n*each
-	end := fmt.Sprintf("d%d", last)
-	if !c.heeds("N85") {
-		end = ""
-	}
-	c.draft.sit(
-		treatment.SpraySit,
-		start+each,
-		rankSpray+1,
-		do(
-			treatment.Alcohol,
-			every(each, end),
-			with(func(p *treatment.Params) { p.Conc, p.Where = num(0.7), "every joint and rim" }),
-		),
-	)
+	last := start + c.dabbed(k)
 	from := last + 3
 	step1 := 10
-	n = (max(last+k.clear, from+2*step1) - from + step1 - 1) / step1
+	n := (max(last+k.clear, from+2*step1) - from + step1 - 1) / step1
 	c.draft.at(
 		from,
 		rankLook,
 		do(treatment.Look, every(step1, fmt.Sprintf("d%d", from+n*step1)), note("spot treatment where one is found")),
 	)
+}
+
+const (
+	dabDays     = 3  // days between two dabs (common practice)
+	leastDabbed = 28 // days for which it is dabbed at least (common practice)
+)
+
+// dabbed is how many days after the first dab the last one comes, in whole steps.
+func (c *composer) dabbed(k clock) int {
+	if !c.heeds("N72") {
+		return 2 * dabDays
+	}
+	return (max(k.treated, leastDabbed) + dabDays - 1) / dabDays * dabDays
+}
+
+// dabs are the first dab, on one leaf as a trial, and those that follow it.
+func (c *composer) dabs(k clock, start int) []step {
+	end := c.ending(start + c.dabbed(k))
+	dab := func(where string, opts ...option) step {
+		opts = append(opts, with(func(p *treatment.Params) { p.Conc, p.Where = num(0.7), where }))
+		return do(treatment.Alcohol, opts...)
+	}
+	return []step{dab("a leaf tried first"), dab("every joint and rim", every(dabDays, end))}
+}
+
+const beesOrFood = "bees or food could meet it"
+
+// meetsBees says whether bees, or somebody who eats of it, could meet what it
+// takes up.
+func (x *subject) meetsBees() bool {
+	return x.Household.Pollinators || x.Household.Edible || x.trait(plant.Edible) ||
+		x.Place.Outdoors.Said && x.Answers.Spikes.Or(0) > 0
+}
+
+// takesSystemic says whether it could take a systemic product up from its medium.
+func (c *composer) takesSystemic() bool {
+	return !c.meetsBees() && !c.untied && c.code != treatment.AP && c.roots >= 0.25 && !c.thirsty &&
+		c.root == nil && !c.change && c.pieces == nil && !c.firstRoots() && !c.asleep() && !c.any(treatment.Rots)
+}
+
+// systemicDays is how long one dose goes on (common practice; its label decides).
+const systemicDays = 28
+
+// drenching gives a systemic product into moist medium, by its label, after one
+// wash, and again as long as it takes.
+func (c *composer) drenching(list []cause.ID, start int, k clock) {
+	c.spraySit(0, c.washing(shielded(list)))
+	last := start + 1
+	for day := last; ; day += systemicDays {
+		moist := do(treatment.ByRule, what("moist before the product"))
+		c.draft.at(day, rankRoot, moist, do(treatment.Systemic, with(func(p *treatment.Params) {
+			p.Class, p.DoseTyped = "insect", c.heeds("N68")
+		})))
+		last = day + systemicDays
+		if last >= start+1+k.treated || !c.heeds("N72") {
+			break
+		}
+	}
+	c.draft.at(start+8, rankLook, do(treatment.Look, every(7, fmt.Sprintf("d%d", last))))
+	c.lookAfter(list, last, k)
 }
 
 // dipping is the warm bath against mites that hide in tips.

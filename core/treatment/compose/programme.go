@@ -92,10 +92,11 @@ func sideOf(choice string) treatment.OperatorID {
 func (c *composer) sides(p cause.ID) (ops []treatment.OperatorID) {
 	f, _ := treatment.FoeOf(p)
 	for _, op := range f.Reached {
-		if op == treatment.WashDown || op == treatment.Scrape || op == treatment.Systemic || op == treatment.Earth ||
-			!c.bears(op) ||
-			c.barred(op, p) {
+		if op == treatment.WashDown || op == treatment.Scrape || op == treatment.Earth || !c.bears(op) || c.barred(op, p) {
 			continue
+		}
+		if op == treatment.Systemic && c.Choices.PestFirst != string(op) {
+			continue // never unless the carer wants it
 		}
 		if op == treatment.RemoveLeaves || op == treatment.Traps {
 			continue
@@ -108,6 +109,8 @@ func (c *composer) sides(p cause.ID) (ops []treatment.OperatorID) {
 // barred says whether something else in the case speaks against a product.
 func (c *composer) barred(op treatment.OperatorID, p cause.ID) bool {
 	switch op {
+	case treatment.Systemic:
+		return !c.takesSystemic()
 	case treatment.Predators:
 		mites := p == cause.SpiderMite || p == cause.FlatMite || p == cause.BroadMite
 		return mites && c.humidity < 55 || len(c.pests) > 1 || p == cause.Thrips && (c.airC > 27 || c.airC < 18) ||
@@ -145,7 +148,11 @@ func (c *composer) product(list []cause.ID) map[cause.ID]treatment.OperatorID {
 			if slices.Contains(sides, want) {
 				pick = want
 			} else if c.heeds("N87") {
-				c.leave(string(want), fmt.Sprintf("it reaches no stage of %s, or this plant does not bear it now", label(p)))
+				why := fmt.Sprintf("it reaches no stage of %s, or this plant does not bear it now", label(p))
+				if want == treatment.Systemic && c.meetsBees() {
+					why = beesOrFood
+				}
+				c.leave(string(want), why)
 				if c.Choices.PestFirst != string(want) {
 					c.leave(c.Choices.PestFirst, "as above")
 				}
@@ -167,7 +174,7 @@ func (c *composer) product(list []cause.ID) map[cause.ID]treatment.OperatorID {
 		for _, p := range list {
 			f, _ := treatment.FoeOf(p)
 			reaches = reaches && slices.Contains(f.Reached, op) && c.bears(op) &&
-				!(op == treatment.Soap && c.barred(op, p))
+				!((op == treatment.Soap || op == treatment.Systemic) && c.barred(op, p))
 			classes[string(f.Group)] = true
 		}
 		if op == treatment.LabelDrug {
@@ -193,6 +200,19 @@ type clock struct {
 	interval, treated, clear int
 	least                    int
 	cold                     bool
+}
+
+// between is how many days lie between two treatments with a product: a label
+// product comes once a week at most, every fifth day against mites that hide in
+// tips (common practice; the label decides).
+func (k clock) between(op treatment.OperatorID, pests ...cause.ID) int {
+	switch {
+	case op != treatment.LabelDrug:
+		return k.interval
+	case slices.Contains(pests, cause.BroadMite):
+		return max(k.interval, 5)
+	}
+	return max(k.interval, 7)
 }
 
 // coldInterval and coldDays are used where it is too cold to time a pest.
@@ -240,6 +260,8 @@ func (c *composer) onLeaves(list []cause.ID) {
 		c.release(k)
 	case treatment.Alcohol:
 		c.dabbing(list, start, k)
+	case treatment.Systemic:
+		c.drenching(list, start, k)
 	case treatment.HotDip:
 		c.dipping(k)
 	default:

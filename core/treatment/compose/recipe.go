@@ -168,8 +168,10 @@ func notBefore(day int) rootOption     { return func(w *rootWork) { w.later = da
 // most thorough of them, with all that each wants.
 func (a *agenda) wants(w rootWork, c cause.ID) {
 	a.asks = append(a.asks, c)
-	if w.kind == wholeBall &&
-		(a.has(cause.RootMealybug, cause.RootGrub) || c == cause.MediumCollapsed && a.has(cause.Mealybug) || a.Answers.Medium == "infested" || a.orchid && a.epiphyte && a.badMedium()) {
+	treeOrchid := a.orchid && a.epiphyte
+	mustWash := a.has(cause.RootMealybug, cause.RootGrub) || c == cause.MediumCollapsed && a.has(cause.Mealybug) ||
+		a.Answers.Medium == "infested" || treeOrchid && (a.has(cause.Fusarium) || a.badMedium())
+	if w.kind == wholeBall && mustWash {
 		w.kind, w.scald = washRoots, true
 		if a.is(treatment.PA, treatment.CY) {
 			w.falls = true
@@ -199,8 +201,9 @@ func (a *agenda) wants(w rootWork, c cause.ID) {
 	for _, flag := range []struct {
 		to   *bool
 		from bool
-	}{{&r.live, o.live}, {&r.stake, o.stake}, {&r.insure, o.insure}, {&r.sheaths, o.sheaths}, {&r.scales, o.scales}, {&r.falls, o.falls},
-		{&r.dryWash, o.dryWash}, {&r.moss, o.moss}, {&r.part, o.part}, {&r.bound, o.bound}, {&r.down, o.down}, {&r.head, o.head},
+	}{{&r.live, o.live}, {&r.stake, o.stake}, {&r.insure, o.insure}, {&r.sheaths, o.sheaths}, {&r.scales, o.scales},
+		{&r.falls, o.falls}, {&r.dryWash, o.dryWash}, {&r.moss, o.moss}, {&r.part, o.part}, {&r.bound, o.bound},
+		{&r.down, o.down}, {&r.head, o.head},
 		{&r.scald, o.scald}, {&r.tips, o.tips}} {
 		*flag.to = *flag.to || flag.from
 	}

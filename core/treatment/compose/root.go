@@ -109,7 +109,7 @@ func (c *composer) following(days, rank int, steps ...step) {
 			}
 		}
 	}
-	c.draft.then(fmt.Sprintf("%d d later", days), steps...)
+	c.draft.then(daysLater(days), steps...)
 }
 
 // dryDay is on which day after the sitting the first water comes: the middle of

@@ -324,10 +324,7 @@ func (c *composer) fromCup() {
 		c.potIn(treatment.PotIn),
 		do(treatment.Stake),
 		do(treatment.Label),
-		do(
-			treatment.FirstWater,
-			how("through"),
-		),
+		do(treatment.FirstWater, how("through")),
 		do(treatment.SetDish, with(func(p *treatment.Params) { p.LevelCM = num(level) })),
 	)
 	c.school = school

@@ -1,7 +1,6 @@
 package compose
 
 import (
-	"fmt"
 	"slices"
 
 	"tendermend/core/cause"
@@ -72,7 +71,7 @@ func (c *composer) wholeSitting(r rootWork) {
 		sitting = append(sitting, do(treatment.Stake))
 	}
 	sitting = append(sitting, c.labelled()...)
-	if len(saved) > 0 || c.has(cause.MediumCollapsed) || len(c.spreads()) > 0 {
+	if len(saved) > 0 || c.has(cause.MediumCollapsed) || c.any(treatment.Rots) || len(c.spreads()) > 0 {
 		sitting = append(sitting, c.bag()...)
 	}
 	after := []step{}
@@ -167,6 +166,10 @@ func (c *composer) restFirst() {
 	if c.root != nil || c.untied {
 		return // its own root sitting waits for those roots
 	}
+	if c.rotLives && c.has(cause.Fusarium, cause.BaseRot, cause.BlackRot) && c.heeds("N83") {
+		c.leave(string(treatment.Unpot), rotStillOpen)
+		return
+	}
 	school := c.school
 	c.school = treatment.OwnMix
 	r := rootWork{kind: washRoots}
@@ -189,7 +192,7 @@ func (c *composer) restFirst() {
 	case c.kind.RootsFirstCM > 0:
 		c.draft.hold("", c.ownRoots(), "", do(treatment.FirstWater, how("quarter"), share(0.25)))
 	default:
-		c.draft.then(fmt.Sprintf("%d d later", max(1, c.dryDay("", false))), do(treatment.FirstWater, how("through")))
+		c.draft.then(daysLater(max(1, c.dryDay("", false))), do(treatment.FirstWater, how("through")))
 	}
 	c.school = school
 }

@@ -2,6 +2,7 @@ package compose
 
 import (
 	"cmp"
+	"fmt"
 	"regexp"
 	"slices"
 	"strconv"
@@ -68,6 +69,21 @@ func sortSits(list []*sit) {
 		}
 		return cmp.Or(cmp.Compare(a.day, b.day), cmp.Compare(slotRank[a.slot], slotRank[b.slot]))
 	})
+}
+
+var dLater = regexp.MustCompile(`^(\d+) d later$`)
+
+// daysLater are the words of a gate that counts days from the sitting before it.
+func daysLater(days int) string { return fmt.Sprintf("%d d later", days) }
+
+// later says how many days after the one before it a sitting comes; false where
+// it waits for something else.
+func (s *sit) later() (days int, counts bool) {
+	if m := dLater.FindStringSubmatch(s.gate); m != nil && s.after {
+		days, err := strconv.Atoi(m[1])
+		return days, err == nil
+	}
+	return 0, false
 }
 
 // weightOf orders kinds of sitting by how much they disturb.

@@ -55,7 +55,7 @@ func (c *composer) soilStage() {
 func (c *composer) rootMealybug() {
 	k := c.clockOf(cause.RootMealybug)
 	from := max(c.sat, 0)
-	lawful := !c.Household.Pollinators && !c.Household.Edible && !c.trait(plant.Edible)
+	lawful := !c.meetsBees()
 	inMedium := !c.untied || c.inPotSchool()
 	if c.root != nil && inMedium && c.roots >= 0.25 && (lawful || !c.heeds("N70")) && !c.thirsty &&
 		!treatment.MineralSet.Has(c.code) &&
@@ -69,7 +69,7 @@ func (c *composer) rootMealybug() {
 			}
 		})))
 	} else if !lawful {
-		c.leave("systemic", "bees or food could meet it")
+		c.leave("systemic", beesOrFood)
 	}
 	if c.root == nil && !c.change {
 		c.noRoots(from)
@@ -87,8 +87,7 @@ func (c *composer) rootMealybug() {
 
 // noRoots says what is done at roots that no sitting reaches.
 func (c *composer) noRoots(from int) {
-	lawful := !c.Household.Pollinators && !c.Household.Edible && !c.trait(plant.Edible)
-	if !lawful || c.roots < 0.25 || c.thirsty || c.firstRoots() || c.asleep() {
+	if c.meetsBees() || c.roots < 0.25 || c.thirsty || c.firstRoots() || c.asleep() {
 		c.leave(
 			"root-mealybug",
 			"nothing reaches its roots now: it is watched, isolated, and washed when it can be unpotted",
@@ -134,6 +133,7 @@ func (c *composer) gnats() {
 		rule != plant.Reservoir
 	if c.heeds("N73") {
 		switch {
+		case c.Choices.Gnats == "larvicide": // alone
 		case dryable && c.Choices.Gnats == "grit":
 			c.draft.at(0, rankAfter, do(treatment.TopDress, what("1 cm of grit")))
 		case dryable:

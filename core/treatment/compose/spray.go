@@ -163,14 +163,7 @@ func (c *composer) spraying(list []cause.ID, chosen map[cause.ID]treatment.Opera
 	}
 	interval := k.interval
 	if usesProduct(rounds, treatment.LabelDrug) {
-		interval = max(interval, 7)
-		if slices.Contains(list, cause.BroadMite) && len(rounds) == 1 {
-			interval = max(k.interval, 5)
-		}
-	}
-	treated := k.treated
-	if start > 0 && c.any(treatment.Rots) && c.heeds("N72") {
-		treated += interval // the rot is cut meanwhile, and moves one of them
+		interval = k.between(treatment.LabelDrug, list...)
 	}
 	last := start
 	for i, r := range rounds {
@@ -181,7 +174,7 @@ func (c *composer) spraying(list []cause.ID, chosen map[cause.ID]treatment.Opera
 		}
 		n := 0
 		for day := start + offset; ; day += step1 {
-			if n >= k.least && day-step1 >= start+offset+treated {
+			if n >= k.least && day-step1 >= start+offset+k.treated {
 				break
 			}
 			c.spraySit(day, c.sprayOnce(list, r.op, r.class, n == 0 && i == 0))

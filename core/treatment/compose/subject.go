@@ -49,17 +49,9 @@ type subject struct {
 
 func read(s treatment.Situation) (*subject, bool) {
 	x := &subject{Situation: s}
-	if s.Profile != nil {
-		x.kind, x.named = *s.Profile, true
-	} else if s.Kind != "" {
-		x.kind, x.named = plant.Kinds(nil).ByID(s.Kind)
-	}
-	habit := s.Habit
-	if x.named {
-		habit = x.kind.Habit
-	}
+	x.kind, x.named = s.KindOf()
 	var ok bool
-	if x.habit, ok = treatment.HabitDefaults(habit); !ok {
+	if x.habit, ok = treatment.HabitDefaults(s.HabitID()); !ok {
 		return nil, false
 	}
 	x.code = x.habit.Code

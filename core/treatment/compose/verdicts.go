@@ -64,7 +64,8 @@ func (x *subject) cuttable(s step) bool {
 		return x.has(cause.SpentRosette)
 	}
 	return x.kind.Branches != plant.BranchesNo &&
-		(x.branchable() || x.kind.Branches == plant.BranchesCrown && x.is(treatment.JEW, treatment.BEG, treatment.TR, treatment.WV, treatment.IV, treatment.FC, treatment.CV))
+		(x.branchable() || x.kind.Branches == plant.BranchesCrown && x.is(treatment.JEW, treatment.BEG, treatment.TR,
+			treatment.WV, treatment.IV, treatment.FC, treatment.CV))
 }
 
 // onlyMarks says whether all that was accepted are marks that do not spread, or
@@ -217,9 +218,11 @@ func (h *here) healed() int {
 	return day
 }
 
+type opposition struct{ first, second []treatment.OperatorID }
+
 // opposed are pairs of operators that undo each other on one day: the second
 // gives way.
-var opposed = []struct{ first, second []treatment.OperatorID }{
+var opposed = []opposition{
 	{append(ops(treatment.CupFill), medium...), ops(treatment.HoldWater)},
 	{ops(treatment.ShadeIt), ops(treatment.Brighten)},
 	{ops(treatment.HoldFeed), ops(treatment.FeedIt)},
@@ -228,11 +231,13 @@ var opposed = []struct{ first, second []treatment.OperatorID }{
 }
 
 func (h *here) opposites() verdict {
-	if h.gate {
+	op := h.step.Op
+	givesWay := op == treatment.Air || op == treatment.ByRule ||
+		slices.ContainsFunc(opposed, func(o opposition) bool { return slices.Contains(o.second, op) })
+	if h.gate || !givesWay {
 		return verdict{}
 	}
 	same := h.sameDay()
-	op := h.step.Op
 	if op == treatment.Air &&
 		slices.ContainsFunc(
 			same,
@@ -350,7 +355,8 @@ func (h *here) feedWhen() verdict {
 		return verdict{do: drop, why: "roots of a carnivore are never fed"}
 	}
 	nd := c.Answers.NewcomerDays
-	not := h.roots < fedRoots || h.openWound() || h.rooted != never && h.day-h.rooted < 28 || h.thirsty || h.phase() != "growing" || h.salt && h.day < 56 ||
+	not := h.roots < fedRoots || h.openWound() || h.rooted != never && h.day-h.rooted < 28 ||
+		h.thirsty || h.phase() != "growing" || h.salt && h.day < 56 ||
 		nd.Known && nd.Value+float64(h.day) < newcomerDays ||
 		c.has(cause.Drought, cause.SettlingIn, cause.SpentRosette, cause.BloomDrain, cause.ColdInjury) ||
 		c.piece ||
@@ -408,7 +414,8 @@ func (h *here) spraying() verdict {
 		return verdict{do: before, step: do(treatment.ShadeIt, share(0.4))}
 	case h.soaked != never && h.day-h.soaked < drinkDays:
 		return verdict{do: delay, day: h.soaked + drinkDays, why: "it has only just drunk"}
-	case !h.gate && h.day < drinkDays && (c.has(cause.SunScorch, cause.LampBurn, cause.SprayInjury, cause.HeatStress, cause.ColdInjury)):
+	case !h.gate && h.day < drinkDays &&
+		c.has(cause.SunScorch, cause.LampBurn, cause.SprayInjury, cause.HeatStress, cause.ColdInjury):
 		return verdict{do: delay, day: drinkDays, why: "burnt or chilled leaves bear no product yet"}
 	}
 	return verdict{}
@@ -416,11 +423,10 @@ func (h *here) spraying() verdict {
 
 func (h *here) systemic() verdict {
 	c := h.c
-	home := c.Household
 	dry := h.moist == treatment.Dry || h.moist == treatment.Bone || h.moist == treatment.Due
 	switch {
-	case home.Pollinators || home.Edible || c.trait(plant.Edible) || c.Place.Outdoors.Said && c.Answers.Spikes.Or(0) > 0:
-		return verdict{do: drop, why: "bees or food could meet it"}
+	case c.meetsBees():
+		return verdict{do: drop, why: beesOrFood}
 	case h.rooted != never && h.watered < h.rooted:
 		return verdict{do: wait, gate: "moist again, after the first water"}
 	case dry && !h.gate && !has(h.gone, medium...):

@@ -120,6 +120,18 @@ func (w *world) openWound() bool {
 	return slices.ContainsFunc(w.wounds, func(x wound) bool { return !x.closed && x.wetted })
 }
 
+// stemCut is the day of the last cut through stem, base or body; never where
+// there was none.
+func (w *world) stemCut() int {
+	day := never
+	for _, x := range w.wounds {
+		if !x.roots {
+			day = max(day, x.day)
+		}
+	}
+	return day
+}
+
 // infects says whether a cut goes through something that the blade carries on.
 func (w *world) infects(s step) bool {
 	d, c := s.Op, w.c

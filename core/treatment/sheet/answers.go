@@ -19,21 +19,21 @@ type Answers struct {
 	HumidityPct *float64           `json:"humidityPct,omitempty"`
 	LookDays    *int               `json:"lookDays,omitempty" doc:"How often the carer can look."`
 	Limp        *bool              `json:"limp,omitempty" doc:"Whether it hangs limp now."`
-	Moist       treatment.Moist    `json:"moist,omitempty" enum:"soaked,wet,right,due,dry,bone" doc:"How wet its medium is."`
+	Moist       treatment.Moist    `json:"moist,omitempty" enum:"soaked,wet,right,due,dry,bone" doc:"Its medium."`
 	Standing    *bool              `json:"standing,omitempty" doc:"Whether water stands in saucer or outer pot."`
 	Plug        *bool              `json:"plug,omitempty" doc:"Whether a nursery plug sits in its roots."`
 	PotHoles    *bool              `json:"potHoles,omitempty" doc:"Whether its pot has holes that water runs out of."`
 	OffsetsSeen *int               `json:"offsetsSeen,omitempty" doc:"Plantlets, pups or offsets on it."`
 	Growths     *int               `json:"growths,omitempty" doc:"Bulbs, canes, shoots or rosettes."`
-	Growing     *bool              `json:"growing,omitempty" doc:"Whether a new leaf, growth or tip was seen within a month."`
+	Growing     *bool              `json:"growing,omitempty" doc:"Something new was seen within a month."`
 	OwnedDays   *int               `json:"ownedDays,omitempty" doc:"Days since it came; missing where nobody knows."`
 
-	RootWash    string `json:"rootWash,omitempty" enum:"soap,peroxide,fungicide,water" doc:"The side taken of the root rinse."`
+	RootWash    string `json:"rootWash,omitempty" enum:"soap,peroxide,fungicide,water" doc:"The root rinse."`
 	School      string `json:"school,omitempty" doc:"The orchid school taken."`
 	Spikes      string `json:"spikes,omitempty" enum:"cut,keep-one,keep" doc:"What is done with flower spikes."`
 	Plantlets   string `json:"plantlets,omitempty" enum:"now,wait,stay" doc:"When plantlets come off."`
 	DryRoots    string `json:"dryRoots,omitempty" enum:"cut,keep,wait" doc:"What is done with roots that look dry."`
-	PestFirst   string `json:"pestFirst,omitempty" enum:"soap,oil,neem,earth,alcohol,systemic,predators,hot-dip" doc:"What is tried first against pests."`
+	PestFirst   string `json:"pestFirst,omitempty" enum:"soap,oil,neem,earth,alcohol,systemic,predators,hot-dip"`
 	Arrivals    string `json:"arrivals,omitempty" enum:"two-weeks,needed,at-once" doc:"When newcomers are repotted."`
 	CutDressing string `json:"cutDressing,omitempty" enum:"dry,cinnamon,powder"`
 	CrownDose   string `json:"crownDose,omitempty" enum:"dry,peroxide,label"`
@@ -43,9 +43,9 @@ type Answers struct {
 	Gnats       string `json:"gnats,omitempty" enum:"dry-top,grit,larvicide"`
 	Aim         string `json:"aim,omitempty" enum:"S0,S4,S5,S6,mount" doc:"What a change of set-up aims at."`
 
-	Wish      treatment.Wish `json:"wish,omitempty" enum:"setup-change,propagate,refresh,part,prune" doc:"Something to be done without an illness."`
+	Wish      treatment.Wish `json:"wish,omitempty" enum:"setup-change,propagate,refresh,part,prune"`
 	Edits     []Edit         `json:"edits,omitempty" maxItems:"60" doc:"What the carer does otherwise than the plan."`
-	Overruled []string       `json:"overruled,omitempty" maxItems:"40" doc:"Ids of rules that the carer sets aside, in plans of older records."`
+	Overruled []string       `json:"overruled,omitempty" maxItems:"40" doc:"Rules set aside, in older records."`
 }
 
 // Edit is one thing that the carer does otherwise than the plan: a step left
@@ -53,7 +53,7 @@ type Answers struct {
 type Edit struct {
 	Step       string   `json:"step" maxLength:"60" doc:"Id of the step."`
 	LeaveOut   bool     `json:"leaveOut,omitempty"`
-	Day        *int     `json:"day,omitempty" minimum:"0" maximum:"400" doc:"Day of the plan to which its whole sitting moves."`
+	Day        *int     `json:"day,omitempty" minimum:"0" maximum:"400" doc:"To which its sitting moves."`
 	PotWidthCM *float64 `json:"potWidthCm,omitempty" minimum:"1" maximum:"200"`
 	// Reason is needed where the change goes against a rule.
 	Reason string `json:"reason,omitempty" maxLength:"300"`
@@ -125,15 +125,13 @@ func side(s string) string {
 
 func (a Answers) choices() treatment.Choices {
 	c := treatment.Choices{
-		School:    a.School,
-		RootRinse: side(a.RootWash),
-		Spikes:    side(a.Spikes),
-		Plantlets: a.Plantlets,
-		DryRoots:  a.DryRoots,
-		PestFirst: a.PestFirst,
-		Newcomer: side(
-			a.Arrivals,
-		),
+		School:      a.School,
+		RootRinse:   side(a.RootWash),
+		Spikes:      side(a.Spikes),
+		Plantlets:   a.Plantlets,
+		DryRoots:    a.DryRoots,
+		PestFirst:   a.PestFirst,
+		Newcomer:    side(a.Arrivals),
 		CutDressing: a.CutDressing,
 		CrownDose:   a.CrownDose,
 		Cover:       a.Cover,

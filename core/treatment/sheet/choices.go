@@ -99,7 +99,8 @@ var choices = []Choice{
 		{"label", "a labelled product", "acts for weeks", "its label decides"}}},
 	{"gnats", "Against gnat larvae", []Side{
 		{"dry-top", "a dry top", "costs nothing", "not for what must stay moist"},
-		{"grit", "a centimetre of grit", "they find no way in", "hides how wet the mix is"}}},
+		{"grit", "a centimetre of grit", "they find no way in", "hides how wet the mix is"},
+		{"larvicide", "a larvicide alone", "for what must stay moist", "its label decides; adults fly on for weeks"}}},
 	{"aim", "The new set-up", []Side{
 		{"S5", "clay over a reservoir", "forgives a week away", "old roots go"},
 		{"S0", "its own mix", "what its kind is used to", "wants a look each few days"},
@@ -110,18 +111,33 @@ var choices = []Choice{
 
 // with gives the answers with one side of a choice taken.
 func (a Answers) with(choice, side string) Answers {
-	to := map[string]*string{"rootWash": &a.RootWash, "pestFirst": &a.PestFirst, "dryRoots": &a.DryRoots, "arrivals": &a.Arrivals, "spikes": &a.Spikes, "plantlets": &a.Plantlets,
-		"cutDressing": &a.CutDressing, "firstWater": &a.FirstWater, "succulentWater": &a.Succulent, "cover": &a.Cover, "crownDose": &a.CrownDose, "gnats": &a.Gnats, "aim": &a.Aim}[choice]
+	to := map[string]*string{
+		"rootWash":       &a.RootWash,
+		"pestFirst":      &a.PestFirst,
+		"dryRoots":       &a.DryRoots,
+		"arrivals":       &a.Arrivals,
+		"spikes":         &a.Spikes,
+		"plantlets":      &a.Plantlets,
+		"cutDressing":    &a.CutDressing,
+		"firstWater":     &a.FirstWater,
+		"succulentWater": &a.Succulent,
+		"cover":          &a.Cover,
+		"crownDose":      &a.CrownDose,
+		"gnats":          &a.Gnats,
+		"aim":            &a.Aim,
+	}[choice]
 	if to != nil {
 		*to = side
 	}
 	return a
 }
 
-// ChoicesFor lists the disagreements that change this plan. A side that changes
+// ChoicesFor lists the disagreements that change the plan of a situation, with
+// the answers given. A side that changes
 // nothing, that is refused, or that would break a rule is not offered; nor is a
 // disagreement of which only one side is left.
 func ChoicesFor(s treatment.Situation, a Answers) []Choice {
+	a.fill(&s)
 	list := []Choice{}
 	for _, c := range choices {
 		if !concerns(c.ID, s) {

@@ -206,7 +206,7 @@ func dated(s treatment.Situation, p treatment.Plan, ids [][]string) Plan {
 		out.Causes, out.Names = append(out.Causes, string(id)), append(out.Names, c.Label)
 	}
 	if s.Wish != "" {
-		out.Names = append(out.Names, wishNames[s.Wish])
+		out.Names = append(out.Names, wishName(s.Wish))
 	}
 	if p.School != "" {
 		out.Names = append(out.Names, SchoolName(string(p.School)))
@@ -217,6 +217,7 @@ func dated(s treatment.Situation, p treatment.Plan, ids [][]string) Plan {
 	for _, l := range p.LeftOut {
 		out.Rules = append(out.Rules, Rule{ID: l.Op, What: leftOut(l.Op), Why: capital(l.Why) + "."})
 	}
+	out.lookAhead(s)
 	pests := pestRow(s, p)
 	for i, sit := range p.Sittings {
 		if len(sit.Steps) == 0 {
@@ -288,12 +289,13 @@ func leftOut(op string) string {
 	return capital(op)
 }
 
-var wishNames = map[treatment.Wish]string{
-	treatment.SetupChange: "Another way of growing",
-	treatment.Propagate:   "More of it",
-	treatment.Refresh:     "Fresh mix",
-	treatment.PartWish:    "Dividing it",
-	treatment.Prune:       "Cutting it back",
+// wishName is a wish in words.
+func wishName(w treatment.Wish) string {
+	i := slices.IndexFunc(treatment.Offered(), func(o treatment.WishWords) bool { return o.ID == w })
+	if i < 0 {
+		return string(w)
+	}
+	return treatment.Offered()[i].Label
 }
 
 // step writes one step.
@@ -310,15 +312,11 @@ func step(s treatment.Situation, x treatment.Step, id string) Step {
 		WaitMinutes: wait(o, x),
 		Ends:        o.Done,
 		Wrong:       o.Wrong,
-		Reasons: reasons(
-			s,
-			o,
-			x,
-		),
-		Materials: x.Materials,
-		Cautions:  append([]string{}, x.Cautions...),
-		Amounts:   amounts(s, x),
-		ForGood:   o.ForGood,
+		Reasons:     reasons(s, o, x),
+		Materials:   x.Materials,
+		Cautions:    append([]string{}, x.Cautions...),
+		Amounts:     amounts(s, x),
+		ForGood:     o.ForGood,
 	}
 	if _, more, found := strings.Cut(x.Words, ": "); found {
 		st.How = capital(more) + ". " + o.How
@@ -357,7 +355,7 @@ func reasons(s treatment.Situation, o treatment.Operator, x treatment.Step) []st
 		}
 	}
 	if len(list) == 0 && s.Wish != "" {
-		list = append(list, wishNames[s.Wish])
+		list = append(list, wishName(s.Wish))
 	}
 	return list
 }

@@ -3,6 +3,7 @@ package sheet_test
 import (
 	"encoding/json"
 	"fmt"
+	"slices"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -60,6 +61,8 @@ func TestEverySheetIsWhole(t *testing.T) {
 					assert.NotEmpty(t, a.Working.Source, x.ID)
 				}
 			}
+			assert.NotEmpty(t, m.Sheet.Expect, k.ID)
+			assert.NotEmpty(t, m.Sheet.Ends, k.ID)
 			assert.Empty(t, m.Breaches, k.ID)
 		}
 	}
@@ -184,4 +187,25 @@ func TestGatesAreSaidInWords(t *testing.T) {
 	} {
 		assert.Equal(t, words, sheet.SayGate(short))
 	}
+}
+
+func TestGnatsAreMetByTheSideChosen(t *testing.T) {
+	s := situation("monstera-deliciosa", cause.FungusGnat)
+	for side, want := range map[string][]string{
+		"":          {"dry-top", "larvicide"},
+		"grit":      {"top-dress", "larvicide"},
+		"larvicide": {"larvicide"},
+	} {
+		var ops []string
+		for _, x := range made(t, s, sheet.Answers{Gnats: side}).Sheet.Steps {
+			switch x.Op {
+			case "dry-top", "top-dress", "larvicide":
+				ops = append(ops, x.Op)
+			}
+		}
+		assert.ElementsMatch(t, want, ops, side)
+	}
+	i := slices.IndexFunc(sheet.ChoicesFor(s, sheet.Answers{}), func(c sheet.Choice) bool { return c.ID == "gnats" })
+	require.GreaterOrEqual(t, i, 0)
+	assert.Len(t, sheet.ChoicesFor(s, sheet.Answers{})[i].Sides, 3)
 }

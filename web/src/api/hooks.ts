@@ -1,8 +1,11 @@
 import { notifications } from "@mantine/notifications";
 import { keepPreviousData, useInfiniteQuery, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useRef } from "react";
-import { type Answers, answer, client, type NewEntry, Problem, type Schemas } from "./client";
+import { type Answers, answer, client, type NewEntry, Problem, problemOf, type Schemas } from "./client";
 import { newId } from "./id";
+import { keys, ofDecision, ofPlant, recorded } from "./keys";
+import { jsonLines } from "./lines";
+import { isItMeant } from "./meant";
 
 export const useSession = () =>
   useQuery({ queryKey: ["session"], queryFn: () => answer(client.GET("/api/session")), staleTime: 60_000 });
@@ -16,14 +19,22 @@ export const useKnowledge = () =>
 
 export const useProfiles = (words: string) =>
   useQuery({
-    queryKey: ["profiles", words],
+    queryKey: [...keys.profiles, words],
     queryFn: () => answer(client.GET("/api/profiles", { params: { query: { q: words } } })),
     placeholderData: keepPreviousData,
   });
 
-export const usePlaces = () => useQuery({ queryKey: ["places"], queryFn: () => answer(client.GET("/api/places")) });
+export const usePlaces = () => useQuery({ queryKey: keys.places, queryFn: () => answer(client.GET("/api/places")) });
 
-export const useRounds = () => useQuery({ queryKey: ["rounds"], queryFn: () => answer(client.GET("/api/rounds")) });
+/** The walk. Others may be walking too: it is asked again when it is looked at again, and every half minute. */
+export const useRounds = (limit: number) =>
+  useQuery({
+    queryKey: [...keys.rounds, limit],
+    queryFn: () => answer(client.GET("/api/rounds", { params: { query: { limit } } })),
+    placeholderData: keepPreviousData,
+    refetchInterval: 30_000,
+    refetchOnWindowFocus: "always",
+  });
 
 export interface RegisterFilter {
   q?: string;
@@ -35,7 +46,7 @@ export interface RegisterFilter {
 
 export const useRegister = (filter: RegisterFilter) =>
   useInfiniteQuery({
-    queryKey: ["plants", filter],
+    queryKey: keys.register(filter),
     queryFn: ({ pageParam }) =>
       answer(client.GET("/api/plants", { params: { query: { ...filter, after: pageParam, limit: 40 } } })),
     initialPageParam: "",
@@ -45,21 +56,21 @@ export const useRegister = (filter: RegisterFilter) =>
 
 export const usePlant = (plant: string) =>
   useQuery({
-    queryKey: ["plant", plant],
+    queryKey: keys.file(plant),
     queryFn: () => answer(client.GET("/api/plants/{plant}", { params: { path: { plant } } })),
     enabled: plant !== "",
   });
 
 export const useEntries = (plant: string) =>
   useQuery({
-    queryKey: ["entries", plant],
+    queryKey: keys.entries(plant),
     queryFn: () => answer(client.GET("/api/plants/{plant}/entries", { params: { path: { plant } } })),
   });
 
 /** The differential of the answers given; signs of the record that are overruled do not count. */
 export const useDifferential = (plant: string, present: string[], absent: string[], overruled: string[]) =>
   useQuery({
-    queryKey: ["differential", plant, [...present].sort(), [...absent].sort(), [...overruled].sort()],
+    queryKey: keys.differential(plant, present, absent, overruled),
     queryFn: () =>
       answer(
         client.POST("/api/plants/{plant}/differential", {
@@ -67,16 +78,37 @@ export const useDifferential = (plant: string, present: string[], absent: string
           body: { present, absent, overruled },
         }),
       ),
-    placeholderData: keepPreviousData,
+    placeholderData: ofPlant(plant),
   });
 
-/** The plan of the answers given; keeps tells that it takes over the plan in hand, and what is done of it. */
-export const usePlanPreview = (plant: string, answers: Answers, keeps: boolean) =>
+/**
+ * The plan of the answers given for what was decided (the id of that entry); keeps tells that it takes over the plan
+ * in hand, and what is done of it.
+ */
+export const usePlanPreview = (plant: string, decided: string, answers: Answers, keeps: boolean) =>
   useQuery({
-    queryKey: ["preview", plant, answers, keeps],
-    queryFn: () =>
-      answer(client.POST("/api/plants/{plant}/plan", { params: { path: { plant } }, body: { answers, keeps } })),
-    placeholderData: keepPreviousData,
+    queryKey: keys.preview(plant, decided, answers, keeps),
+    queryFn: ({ signal }) =>
+      answer(
+        client.POST("/api/plants/{plant}/plan", { params: { path: { plant } }, body: { answers, keeps }, signal }),
+      ),
+    placeholderData: ofDecision(plant, decided),
+    retry: false,
+  });
+
+/** Where the trade disagrees about that plan: each side is a plan of its own, so it comes after the plan itself. */
+export const usePlanChoices = (plant: string, decided: string, answers: Answers, keeps: boolean) =>
+  useQuery({
+    queryKey: keys.choices(plant, decided, answers, keeps),
+    queryFn: ({ signal }) =>
+      answer(
+        client.POST("/api/plants/{plant}/plan/choices", {
+          params: { path: { plant } },
+          body: { answers, keeps },
+          signal,
+        }),
+      ),
+    placeholderData: ofDecision(plant, decided),
     retry: false,
   });
 
@@ -126,19 +158,19 @@ export const useTally = (tally: Schemas["Tally"], potWidthCm: number | undefined
   });
 
 export const useConfirmed = () =>
-  useQuery({ queryKey: ["confirmed"], queryFn: () => answer(client.GET("/api/confirmed")) });
+  useQuery({ queryKey: keys.confirmed, queryFn: () => answer(client.GET("/api/confirmed")) });
 
 /** All kinds, the collection's own first. */
 export const useKinds = () =>
   useQuery({
-    queryKey: ["kinds"],
+    queryKey: keys.kinds,
     queryFn: () => answer(client.GET("/api/profiles", { params: { query: { limit: 400 } } })),
     staleTime: 60_000,
   });
 
 export const useKind = (kind: string) =>
   useQuery({
-    queryKey: ["kind", kind],
+    queryKey: keys.kind(kind),
     queryFn: () => answer(client.GET("/api/profiles/{kind}", { params: { path: { kind } } })),
     enabled: kind !== "",
   });
@@ -151,7 +183,9 @@ export function useSaveKind() {
       answer(client.PUT("/api/profiles/{kind}", { params: { path: { kind: id } }, body })),
     onSuccess: () =>
       Promise.all(
-        ["kinds", "kind", "profiles", "plant", "plants"].map((k) => cache.invalidateQueries({ queryKey: [k] })),
+        [keys.kinds, keys.profiles, keys.plants, keys.collection].map((queryKey) =>
+          cache.invalidateQueries({ queryKey }),
+        ),
       ),
   });
 }
@@ -168,15 +202,15 @@ export const useBench = () =>
   });
 
 export const useSettings = () =>
-  useQuery({ queryKey: ["settings"], queryFn: () => answer(client.GET("/api/settings")) });
+  useQuery({ queryKey: keys.settings, queryFn: () => answer(client.GET("/api/settings")) });
 
 export function useSaveHousehold() {
   const cache = useQueryClient();
   return useMutation({
     mutationFn: (body: Schemas["Household"]) => answer(client.PUT("/api/settings/household", { body })),
     onSuccess: (settled) => {
-      cache.setQueryData(["settings"], settled);
-      return cache.invalidateQueries({ queryKey: ["preview"] });
+      cache.setQueryData(keys.settings, settled);
+      return cache.invalidateQueries({ queryKey: keys.plants });
     },
   });
 }
@@ -185,20 +219,20 @@ export function useSaveChoices() {
   const cache = useQueryClient();
   return useMutation({
     mutationFn: (body: Record<string, string>) => answer(client.PUT("/api/settings/choices", { body })),
-    onSuccess: (settled) => cache.setQueryData(["settings"], settled),
+    onSuccess: (settled) => cache.setQueryData(keys.settings, settled),
   });
 }
 
 export const useSupplies = () =>
-  useQuery({ queryKey: ["supplies"], queryFn: () => answer(client.GET("/api/supplies")) });
+  useQuery({ queryKey: keys.supplies, queryFn: () => answer(client.GET("/api/supplies")) });
 
 export function useSaveSupply() {
   const cache = useQueryClient();
   return useMutation({
     mutationFn: ({ id, ...body }: { id: string } & Schemas["SupplyInputBody"]) =>
       answer(client.PUT("/api/supplies/{supply}", { params: { path: { supply: id } }, body })),
-    onSuccess: (list) => cache.setQueryData(["supplies"], list),
-    onError: () => void cache.invalidateQueries({ queryKey: ["supplies"] }),
+    onSuccess: (list) => cache.setQueryData(keys.supplies, list),
+    onError: () => void cache.invalidateQueries({ queryKey: keys.supplies }),
   });
 }
 
@@ -207,13 +241,13 @@ export function useStock() {
   return useMutation({
     mutationFn: ({ supply, ...body }: { supply: string } & Schemas["StockInputBody"]) =>
       answer(client.POST("/api/supplies/{supply}/stock", { params: { path: { supply } }, body })),
-    onSuccess: (list) => cache.setQueryData(["supplies"], list),
+    onSuccess: (list) => cache.setQueryData(keys.supplies, list),
   });
 }
 
 export const useShopping = (plant: string) =>
   useQuery({
-    queryKey: ["shopping", plant],
+    queryKey: keys.shopping(plant),
     queryFn: () => answer(client.GET("/api/plants/{plant}/shopping", { params: { path: { plant } } })),
   });
 
@@ -222,14 +256,14 @@ export type Span = "half-year" | "year" | "whole";
 /** A look back over a plant. */
 export const useReview = (plant: string, span: Span) =>
   useQuery({
-    queryKey: ["review", plant, span],
+    queryKey: keys.review(plant, span),
     queryFn: () => answer(client.GET("/api/plants/{plant}/review", { params: { path: { plant }, query: { span } } })),
   });
 
 /** A look back over the collection. */
 export const useCollectionReview = (span: Span) =>
   useQuery({
-    queryKey: ["collection-review", span],
+    queryKey: keys.collectionReview(span),
     queryFn: () => answer(client.GET("/api/review", { params: { query: { span } } })),
   });
 
@@ -252,11 +286,28 @@ export const useSendPicture = (plant: string) =>
       ),
   });
 
-/** Takes a file over into the collection. */
-export function useImport() {
+type ImportLine = Schemas["ImportLine"];
+
+/** Takes a file over into the collection, and tells how far it has come. */
+export function useImport(tell: (progress: Schemas["Progress"]) => void) {
   const cache = useQueryClient();
   return useMutation({
-    mutationFn: (file: Blob) => answer(client.POST("/api/import", { body: file as unknown as string, ...asBytes })),
+    mutationFn: async (file: Blob) => {
+      const call = client.POST("/api/import", {
+        body: file as unknown as string,
+        bodySerializer: asBytes.bodySerializer,
+        headers: { ...asBytes.headers, Accept: "application/x-ndjson" },
+        parseAs: "stream",
+      });
+      const lines = await answer<ReadableStream<Uint8Array> | null>(call);
+      let last: ImportLine = {};
+      for await (const line of jsonLines<ImportLine>(lines)) {
+        last = line;
+        if (line.progress) tell(line.progress);
+      }
+      if (last.added) return last.added;
+      throw problemOf(last.problem?.status ?? 0, last.problem);
+    },
     onSuccess: () => cache.invalidateQueries(),
   });
 }
@@ -272,29 +323,25 @@ export function useRecord(plant: string) {
   const cache = useQueryClient();
   const failed = useRef<{ said: string; id: string }>(undefined);
   return useMutation({
-    mutationFn: (draft: Draft) => {
+    mutationFn: async (draft: Draft) => {
       const said = JSON.stringify({ ...draft, id: undefined });
       const id = draft.id ?? (failed.current?.said === said ? failed.current.id : newId());
       failed.current = { said, id };
-      return answer(
-        client.POST("/api/plants/{plant}/entries", { params: { path: { plant } }, body: { ...draft, id } }),
-      );
+      const send = (despite?: NewEntry["despite"]) =>
+        answer(
+          client.POST("/api/plants/{plant}/entries", { params: { path: { plant } }, body: { ...draft, id, despite } }),
+        );
+      try {
+        return await send();
+      } catch (error) {
+        if (!(error instanceof Problem) || error.concerns.length === 0) throw error;
+        if (await isItMeant(error.concerns.map((c) => c.said))) return send(error.concerns.map((c) => c.id));
+        throw new Problem(error.status, `Not recorded. ${error.message}`, {}, error.concerns);
+      }
     },
     onSuccess: () => {
       failed.current = undefined;
-      return Promise.all([
-        cache.invalidateQueries({ queryKey: ["plant", plant] }),
-        cache.invalidateQueries({ queryKey: ["entries", plant] }),
-        cache.invalidateQueries({ queryKey: ["differential", plant] }),
-        cache.invalidateQueries({ queryKey: ["plants"] }),
-        cache.invalidateQueries({ queryKey: ["rounds"] }),
-        cache.invalidateQueries({ queryKey: ["places"] }),
-        cache.invalidateQueries({ queryKey: ["confirmed"] }),
-        cache.invalidateQueries({ queryKey: ["review", plant] }),
-        cache.invalidateQueries({ queryKey: ["collection-review"] }),
-        cache.invalidateQueries({ queryKey: ["supplies"] }),
-        cache.invalidateQueries({ queryKey: ["shopping", plant] }),
-      ]);
+      return recorded(cache, plant);
     },
     // A conflict means that the record moved on: show what it says now. Its words stay, since what they stood
     // beside may be gone by then.
@@ -303,7 +350,7 @@ export function useRecord(plant: string) {
         const fields = Object.values(error.fields);
         notifications.show({ message: [error.message, ...fields].join(" "), color: "ochre", autoClose: 15000 });
       }
-      void cache.invalidateQueries({ queryKey: ["plant", plant] });
+      void cache.invalidateQueries({ queryKey: keys.plant(plant) });
     },
   });
 }

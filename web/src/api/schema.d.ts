@@ -501,6 +501,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plants/{plant}/plan/choices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The disagreements of the trade that change this plan; records nothing */
+        post: operations["plan-choices"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plants/{plant}/review": {
         parameters: {
             query?: never;
@@ -921,7 +938,7 @@ export interface components {
             firstWater?: "dry-day" | "at-once";
             /** @enum {string} */
             gnats?: "dry-top" | "grit" | "larvicide";
-            /** @description Whether a new leaf, growth or tip was seen within a month. */
+            /** @description Something new was seen within a month. */
             growing?: boolean;
             /**
              * Format: int64
@@ -947,7 +964,7 @@ export interface components {
              */
             lookDays?: number;
             /**
-             * @description How wet its medium is.
+             * @description Its medium.
              * @enum {string}
              */
             moist?: "soaked" | "wet" | "right" | "due" | "dry" | "bone";
@@ -956,17 +973,14 @@ export interface components {
              * @description Plantlets, pups or offsets on it.
              */
             offsetsSeen?: number;
-            /** @description Ids of rules that the carer sets aside, in plans of older records. */
+            /** @description Rules set aside, in older records. */
             overruled?: string[];
             /**
              * Format: int64
              * @description Days since it came; missing where nobody knows.
              */
             ownedDays?: number;
-            /**
-             * @description What is tried first against pests.
-             * @enum {string}
-             */
+            /** @enum {string} */
             pestFirst?: "soap" | "oil" | "neem" | "earth" | "alcohol" | "systemic" | "predators" | "hot-dip";
             /**
              * @description When plantlets come off.
@@ -990,7 +1004,7 @@ export interface components {
              */
             rootBallCm?: number;
             /**
-             * @description The side taken of the root rinse.
+             * @description The root rinse.
              * @enum {string}
              */
             rootWash?: "soap" | "peroxide" | "fungicide" | "water";
@@ -1010,10 +1024,7 @@ export interface components {
              * @description Room warmth.
              */
             warmthC?: number;
-            /**
-             * @description Something to be done without an illness.
-             * @enum {string}
-             */
+            /** @enum {string} */
             wish?: "setup-change" | "propagate" | "refresh" | "part" | "prune";
         };
         Apart: {
@@ -1058,7 +1069,7 @@ export interface components {
             causes: components["schemas"]["CauseChance"][];
             /** @description The looks most worth their trouble before one pays. */
             checks: components["schemas"]["Check"][];
-            /** @description Two signs said to be seen that exclude each other. */
+            /** @description Two answers that cannot both be true of one look. */
             clash: string[];
             enough: boolean;
             fair?: components["schemas"]["Amount"];
@@ -1079,6 +1090,11 @@ export interface components {
             growths?: number;
             /** @description Its growth habit, enough when the kind is unknown. */
             habit: string;
+            /**
+             * @description How long it had been had when it was taken in; missing where it came that day.
+             * @enum {string}
+             */
+            had?: "weeks" | "months" | "years" | "unknown";
             isolated: boolean;
             /** @description The code on its label. */
             label?: string;
@@ -1317,6 +1333,11 @@ export interface components {
             /** @description Signs that they show about as often: no help. */
             shared: components["schemas"]["Apart"][];
         };
+        Concern: {
+            id: string;
+            /** @description What was warned of, in words. */
+            said: string;
+        };
         Confirmed: {
             /** @description What it was, the main one first; none means that nothing was wrong. */
             causes: string[];
@@ -1388,7 +1409,7 @@ export interface components {
             /** @description The likeliest causes with what speaks for and against them. */
             causes: components["schemas"]["Suspect"][];
             checks: components["schemas"]["Check"][];
-            /** @description Two signs said to be seen that exclude each other. */
+            /** @description Two answers that cannot both be true of one look. */
             clash: string[];
             /** @description Whether no further look is worth its trouble. */
             complete: boolean;
@@ -1413,6 +1434,8 @@ export interface components {
              */
             others: number;
             sets: components["schemas"]["CauseSet"][];
+            /** @description Causes that stand out: to be accepted, unless the person knows better. */
+            suggested: string[];
             /** @description Looks that would change one's mind about the leading cause. */
             turns: components["schemas"]["Turn"][];
             /** @description Where it stands, in a sentence. */
@@ -1497,7 +1520,7 @@ export interface components {
         Edit: {
             /**
              * Format: int64
-             * @description Day of the plan to which its whole sitting moves.
+             * @description To which its sitting moves.
              */
             day?: number;
             leaveOut?: boolean;
@@ -1528,6 +1551,8 @@ export interface components {
             checked?: components["schemas"]["Checked"];
             closed?: components["schemas"]["Closed"];
             confirmed?: components["schemas"]["Confirmed"];
+            /** @description What was warned of, and recorded all the same. */
+            despite?: components["schemas"]["Concern"][];
             diagnosed?: components["schemas"]["Diagnosed"];
             did?: components["schemas"]["Did"];
             examined?: components["schemas"]["Examined"];
@@ -1692,6 +1717,8 @@ export interface components {
             sorts: ("leaf" | "bulb" | "cane" | "shoot" | "spike" | "plantlet" | "root")[];
             /** @description Its growths, each one followed. */
             strands: components["schemas"]["Strand"][];
+            /** @description How its condition changed; missing where nobody looked so long ago. */
+            trend?: components["schemas"]["Trend"];
         };
         Gap: {
             from: string;
@@ -1792,6 +1819,13 @@ export interface components {
             /** @description Plants stand outdoors, or where bees reach them. */
             pollinators: boolean;
         };
+        ImportLine: {
+            /** @description In the last line, when all of it came in. */
+            added?: components["schemas"]["Added"];
+            /** @description In the last line, when nothing of it did. */
+            problem?: components["schemas"]["ErrorModel"];
+            progress?: components["schemas"]["Progress"];
+        };
         Ingredient: {
             air: number[];
             id: string;
@@ -1838,17 +1872,21 @@ export interface components {
             /** @description Sorts of growth that are followed. */
             growths: components["schemas"]["SortOfGrowth"][];
             habits: components["schemas"]["Habit"][];
+            /** @description SHA-256 of all tables: the same hash, the same answers. */
+            hash: string;
             /** @description What light comes from. */
             lights: components["schemas"]["Light"][];
             measures: components["schemas"]["Measure"][];
             moves: components["schemas"]["Move"][];
+            /** @description Whether a plant that comes is kept apart to begin with. */
+            newcomersIsolated: boolean;
             /** @description How roots are counted. */
             rootManner: string;
             /** @description Into which roots are counted. */
             rootSorts: components["schemas"]["Sort"][];
-            /** @description How bad a poison may be: not known first, then from none to deadly. */
+            /** @description Of poison: not known, then from none to deadly. */
             severities: string[];
-            /** @description From where pictures are taken, the usual one first. */
+            /** @description Of pictures. */
             sides: ("front" | "left" | "right" | "back" | "top" | "base" | "roots")[];
             signs: components["schemas"]["Sign"][];
             tracks: components["schemas"]["Track"][];
@@ -2009,6 +2047,7 @@ export interface components {
             always: boolean;
             /** @description The question as put to the carer. */
             ask: string;
+            calm: string;
             /** Format: int64 */
             curve: number;
             growing: boolean;
@@ -2133,6 +2172,8 @@ export interface components {
             checked?: components["schemas"]["Checked"];
             closed?: components["schemas"]["Closed"];
             confirmed?: components["schemas"]["Confirmed"];
+            /** @description Ids of concerns that are accepted. */
+            despite?: string[];
             diagnosed?: components["schemas"]["Diagnosed"];
             did?: components["schemas"]["Did"];
             examined?: components["schemas"]["Examined"];
@@ -2373,6 +2414,10 @@ export interface components {
             /** @description What can go wrong. */
             wrong: string[];
         };
+        PlanChoices: {
+            /** @description With the sides that change this plan; the usual one first. */
+            choices: components["schemas"]["Choice"][];
+        };
         PlanInputBody: {
             answers: components["schemas"]["Answers"];
             /** @description Whether it is made anew in the middle of the same work. */
@@ -2383,8 +2428,6 @@ export interface components {
             answers: components["schemas"]["Answers"];
             /** @description Rules that a changed plan goes against. */
             breaches: components["schemas"]["RuleBroken"][];
-            /** @description Where the trade disagrees, with the sides that change this plan. */
-            choices: components["schemas"]["Choice"][];
             /** @description What its steps need, against the cupboard. */
             needs: components["schemas"]["Need"][];
             /** @description Share of plants that live with what is accepted, treated, 0-1. */
@@ -2419,6 +2462,8 @@ export interface components {
             curves: {
                 [key: string]: components["schemas"]["Reading"][];
             };
+            /** @description Which drawing stands for how it grows. */
+            drawing: string;
             /** Format: int64 */
             entries: number;
             examined?: components["schemas"]["Look"];
@@ -2433,9 +2478,18 @@ export interface components {
             isolation: "clean" | "watch" | "isolated";
             label: string;
             lastLook: string;
+            /**
+             * Format: int64
+             * @description How many things are begun in one day at most.
+             */
+            mostToday: number;
             mother?: components["schemas"]["Kin"];
             name: string;
             nextDue?: string;
+            /** @description Whether nobody looks after it here any more. */
+            over: boolean;
+            /** @description Whether a piece of it is kept apart to begin with. */
+            pieceIsolated: boolean;
             place: string;
             placeId?: string;
             plan?: components["schemas"]["Plan"];
@@ -2531,6 +2585,8 @@ export interface components {
             botanical: string;
             /** @description Labels of the accepted causes. */
             causes: string[];
+            /** @description Which drawing stands for how it grows. */
+            drawing: string;
             /** @description What a small drawing of it shows. */
             figure: components["schemas"]["Figure"];
             habit: string;
@@ -2689,6 +2745,18 @@ export interface components {
         ProfilesOutputBody: {
             profiles: components["schemas"]["Match"][];
         };
+        Progress: {
+            /**
+             * Format: int64
+             * @description Entries that were looked at.
+             */
+            done: number;
+            /**
+             * Format: int64
+             * @description Entries in the file.
+             */
+            of: number;
+        };
         Ratio: {
             against: string;
             on: string;
@@ -2768,7 +2836,7 @@ export interface components {
         };
         ReservesLast: {
             /**
-             * @description What comes first: its next gate, with its roots; either; or the end of its reserves.
+             * @description What comes first: its roots, with the gate; either; or the end of its reserves.
              * @enum {string}
              */
             first: "roots" | "open" | "reserves";
@@ -2799,6 +2867,8 @@ export interface components {
             working: components["schemas"]["Working"];
         };
         Rounds: {
+            /** @description What is asked of any plant in passing. */
+            alarms: components["schemas"]["Measure"][];
             /**
              * Format: int64
              * @description How many plants are due in all.
@@ -2806,12 +2876,12 @@ export interface components {
             looks: number;
             /**
              * Format: int64
-             * @description For those listed.
+             * @description For all that are due.
              */
             minutes: number;
             /**
              * Format: int64
-             * @description Due plants that are not listed; the weightiest come first.
+             * @description Due plants that are not listed; the most urgent are.
              */
             more: number;
             places: components["schemas"]["WalkPlace"][];
@@ -2901,7 +2971,12 @@ export interface components {
             firstTrue: number;
             /**
              * Format: int64
-             * @description Cases whose main cause is among the first three.
+             * @description Cases in which something was wrong.
+             */
+            ill: number;
+            /**
+             * Format: int64
+             * @description Of these, those whose main cause is among the first three.
              */
             mainIn3: number;
             missed: components["schemas"]["Missed"][];
@@ -3147,6 +3222,8 @@ export interface components {
              * @description In all, every time it was in it.
              */
             days: number;
+            /** @description Whether that is longer than is usual. */
+            long: boolean;
             /** @description Its name. */
             stage: string;
             /** @description Whether it is in it now. */
@@ -3344,6 +3421,8 @@ export interface components {
              * @description Its chance before any sign, for this habit and season.
              */
             prior: number;
+            /** @description Whether it is likelier than not, and needs treatment. */
+            standsOut: boolean;
         };
         Tallied: {
             inAir: components["schemas"]["Count"];
@@ -3417,7 +3496,8 @@ export interface components {
         Task: {
             /** @description The first useful day. */
             from: string;
-            kind: string;
+            /** @enum {string} */
+            kind: "examine" | "decide" | "plan" | "step" | "pass" | "back" | "check" | "look" | "water" | "treat" | "stall";
             /** Format: int64 */
             minutes: number;
             step?: string;
@@ -3482,6 +3562,18 @@ export interface components {
              */
             reentryHours?: number;
         };
+        Trend: {
+            /**
+             * Format: int64
+             * @description How long ago it is compared with.
+             */
+            days: number;
+            /**
+             * Format: int64
+             * @description Points up, or down below 0; 0 where it is much the same.
+             */
+            points: number;
+        };
         Turn: {
             /**
              * Format: double
@@ -3536,6 +3628,8 @@ export interface components {
             botanical: string;
             /** @description Labels of the accepted causes. */
             causes: string[];
+            /** @description Which drawing stands for how it grows. */
+            drawing: string;
             /** @description What a small drawing of it shows. */
             figure: components["schemas"]["Figure"];
             habit: string;
@@ -3586,11 +3680,15 @@ export interface components {
         Weight: {
             present: boolean;
             sign: string;
+            /** @description Whether it weighs enough to be said. */
+            tells: boolean;
             /**
              * Format: double
              * @description Odds of the cause with this sign, over its odds without it; above 1 speaks for it.
              */
             times: number;
+            /** @description The sign as it speaks: seen, or looked for and not there. */
+            told: string;
             /**
              * Format: double
              * @description Chance of the cause if this sign had not been looked for.
@@ -3731,8 +3829,6 @@ export interface operations {
             /** @description The file */
             200: {
                 headers: {
-                    "Content-Disposition"?: string;
-                    "Content-Type"?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -4115,8 +4211,6 @@ export interface operations {
             /** @description The file */
             200: {
                 headers: {
-                    "Content-Disposition"?: string;
-                    "Content-Type"?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -4169,7 +4263,9 @@ export interface operations {
     import: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                Accept?: string;
+            };
             path?: never;
             cookie?: never;
         };
@@ -4179,13 +4275,14 @@ export interface operations {
             };
         };
         responses: {
-            /** @description OK */
+            /** @description What was taken over; in lines, where that is accepted, how far it has come as well */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
                     "application/json": components["schemas"]["Added"];
+                    "application/x-ndjson": components["schemas"]["ImportLine"];
                 };
             };
             /** @description Error */
@@ -4407,8 +4504,6 @@ export interface operations {
             /** @description The file */
             200: {
                 headers: {
-                    "Content-Disposition"?: string;
-                    "Content-Type"?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -4608,8 +4703,6 @@ export interface operations {
             /** @description The file */
             200: {
                 headers: {
-                    "Content-Disposition"?: string;
-                    "Content-Type"?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -4722,6 +4815,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanPreview"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "plan-choices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                plant: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanChoices"];
                 };
             };
             /** @description Error */
@@ -4999,7 +5127,10 @@ export interface operations {
     };
     "get-rounds": {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description How many plants to list. */
+                limit?: number;
+            };
             header?: never;
             path?: never;
             cookie?: never;

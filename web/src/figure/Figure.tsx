@@ -225,6 +225,18 @@ function Label({
   );
 }
 
+/** Strokes that look alike and follow each other, as one: a list draws many small figures. */
+function inRuns(shapes: Shape[]): Shape[] {
+  const runs: Shape[] = [];
+  for (const s of shapes) {
+    const last = runs.at(-1);
+    if (last && last.zone === s.zone && last.fill === s.fill && last.width === s.width) {
+      runs[runs.length - 1] = { ...last, d: `${last.d} ${s.d}` };
+    } else runs.push(s);
+  }
+  return runs;
+}
+
 interface SmallFigureProps {
   figure: string;
   marks: { growths: number; leaves: number; seen: string[]; looked: string[] };
@@ -244,20 +256,18 @@ export function SmallFigure({ figure, marks }: SmallFigureProps) {
         strokeWidth={6}
         strokeLinejoin="round"
       />
-      {drawing.shapes
-        .filter((s) => s.fill || (s.width ?? 0) >= 1.6)
-        .map((s, i) => (
-          <path
-            // biome-ignore lint/suspicious/noArrayIndexKey: a drawing's strokes never change places
-            key={i}
-            d={s.d}
-            fill={s.fill ? fills[s.fill] : "none"}
-            fillOpacity={marks.looked.includes(s.zone) || marks.seen.includes(s.zone) ? 1 : 0.6}
-            stroke={tone(s.zone)}
-            strokeWidth={(s.width ?? 2) <= 1 ? 2 : marks.seen.includes(s.zone) ? 7 : 5}
-            strokeLinejoin="round"
-          />
-        ))}
+      {inRuns(drawing.shapes.filter((s) => s.fill || (s.width ?? 0) >= 1.6)).map((s, i) => (
+        <path
+          // biome-ignore lint/suspicious/noArrayIndexKey: a drawing's strokes never change places
+          key={i}
+          d={s.d}
+          fill={s.fill ? fills[s.fill] : "none"}
+          fillOpacity={marks.looked.includes(s.zone) || marks.seen.includes(s.zone) ? 1 : 0.6}
+          stroke={tone(s.zone)}
+          strokeWidth={(s.width ?? 2) <= 1 ? 2 : marks.seen.includes(s.zone) ? 7 : 5}
+          strokeLinejoin="round"
+        />
+      ))}
       {marks.seen.includes("roots") && (
         <path d={ground.shapes[0]?.d} fill="none" stroke="var(--red)" strokeWidth={7} strokeLinecap="round" />
       )}

@@ -93,20 +93,16 @@ export function Cloth({ seam, x, end, y, height, bare }: ClothProps) {
 export function Thread({ seam, x, y, step }: { seam: SeamData; x: (day: string) => number; y: number; step: number }) {
   return (
     <>
-      {seam.stitches
-        .filter((_, i) => i % step === 0)
-        .map((s) => (
-          <line
-            key={s}
-            x1={x(s) - 2.6}
-            x2={x(s) + 2.6}
-            y1={y + 0.6}
-            y2={y - 0.6}
-            stroke="var(--red)"
-            strokeWidth={2.2}
-            strokeLinecap="round"
-          />
-        ))}
+      <path
+        d={seam.stitches
+          .filter((_, i) => i % step === 0)
+          .map((s) => `M${(x(s) - 2.6).toFixed(1)} ${y + 0.6}l5.2 -1.2`)
+          .join("")}
+        data-stitches={Math.ceil(seam.stitches.length / step)}
+        stroke="var(--red)"
+        strokeWidth={2.2}
+        strokeLinecap="round"
+      />
       {seam.loose.map((l) => (
         <path
           key={l.on}

@@ -1,4 +1,4 @@
-import { act, fireEvent, screen, within } from "@testing-library/react";
+import { act, fireEvent, screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { useState } from "react";
 import { describe, expect, it, vi } from "vitest";
@@ -118,7 +118,10 @@ async function open(file = story()) {
   serve({ "GET /api/knowledge": withCurves });
   show(<SeamOf file={file} />);
   await screen.findByRole("button", { name: "longest root" });
-  return screen.getByRole("group", { name: /^Seam:/ });
+  const box = screen.getByRole("group", { name: /^Seam:/ });
+  // The width is told in the next frame; what fits beside what is only then settled.
+  await waitFor(() => expect(within(box).getByTestId("story").getAttribute("width")).toBe("1000"));
+  return box;
 }
 
 describe("the seam, large", () => {
@@ -293,7 +296,10 @@ describe("the seam, small", () => {
     const svg = screen.getByRole("img", { name: "Seam of the vine" });
     expect(svg.querySelectorAll("rect")).toHaveLength(5); // four, and one thin below
     expect(svg.querySelectorAll("circle")).toHaveLength(2);
-    expect(svg.querySelectorAll("path")).toHaveLength(1); // the loose thread
+    const [stitches, loose, ...more] = svg.querySelectorAll("path");
+    expect(stitches?.getAttribute("d")?.split("M")).toHaveLength(1 + Number(stitches?.getAttribute("data-stitches")));
+    expect(loose?.getAttribute("d")).toContain("q5"); // the loose thread
+    expect(more).toHaveLength(0);
   });
 
   it("colours what was fallen back into, and what is mended, each by itself", () => {

@@ -1,13 +1,12 @@
-import { Menu, UnstyledButton, useComputedColorScheme, useMantineColorScheme } from "@mantine/core";
-import { useQueryClient } from "@tanstack/react-query";
-import { Suspense } from "react";
-import { Link, NavLink, Outlet, useNavigation } from "react-router";
-import { answer, client, Problem, type Session } from "../api/client";
+import { lazy, Suspense, useState } from "react";
+import { NavLink, Outlet, useNavigation } from "react-router";
+import { Problem, type Session } from "../api/client";
 import { useSession } from "../api/hooks";
-import { sayDay } from "../dates";
-import { useUnits } from "../units";
-import { SignIn } from "../views/SignIn";
+import { Connection } from "./Connection";
+import { IfMeant } from "./IfMeant";
+import { rarer } from "./rarer";
 import { Failed, Waiting } from "./States";
+import { Whose } from "./Whose";
 
 const views = [
   { to: "/", label: "Rounds", end: true },
@@ -17,12 +16,11 @@ const views = [
   { to: "/handbook", label: "Handbook", end: false },
 ];
 
-/** What a phone's thumb bar has no room for stands in the menu as well. */
-const rarer = { to: "/look-back", label: "Looking back" };
-
 /** The frame of every page: the masthead, the thumb bar on a phone, and whoever is signed in. */
 export function Shell() {
   const session = useSession();
+  // Whoever is signed in stays so while the server is away.
+  if (session.data?.signedIn) return <SignedIn session={session.data} />;
   if (session.isPending) {
     return (
       <div className="page" style={{ paddingTop: 24 }}>
@@ -30,19 +28,28 @@ export function Shell() {
       </div>
     );
   }
-  if (session.isError && !(session.error instanceof Problem && session.error.status === 401)) {
+  if (session.isLoadingError && !(session.error instanceof Problem && session.error.status === 401)) {
     return (
       <div className="page" style={{ paddingTop: 24 }}>
         <Failed error={session.error} retry={() => session.refetch()} />
       </div>
     );
   }
-  if (!session.data?.signedIn) return <SignIn session={session.data} />;
-  return <SignedIn session={session.data} />;
+  return (
+    <Suspense fallback={<Waiting />}>
+      <SignIn session={session.data} />
+    </Suspense>
+  );
 }
+
+const Household = lazy(() => import("./Household"));
+const SignIn = lazy(async () => ({ default: (await import("../views/SignIn")).SignIn }));
 
 function SignedIn({ session }: { session: Session }) {
   const navigation = useNavigation();
+  // The menu is fetched when somebody first opens it.
+  const [menu, setMenu] = useState(false);
+  const whose = <Whose session={session} />;
   return (
     <div className="page">
       <a className="skip" href="#main">
@@ -60,13 +67,29 @@ function SignedIn({ session }: { session: Session }) {
           ))}
           <NavLink to={rarer.to}>{rarer.label}</NavLink>
         </nav>
-        <Household session={session} />
+        {menu ? (
+          <Suspense fallback={whose}>
+            <Household session={session} />
+          </Suspense>
+        ) : (
+          <button
+            type="button"
+            className="whose"
+            aria-haspopup="menu"
+            aria-expanded="false"
+            onClick={() => setMenu(true)}
+          >
+            {whose}
+          </button>
+        )}
       </header>
+      <Connection />
       <main id="main" tabIndex={-1} style={{ outline: "none" }} aria-busy={navigation.state === "loading"}>
         <Suspense fallback={<Waiting />}>
           <Outlet />
         </Suspense>
       </main>
+      <IfMeant />
       <nav className="thumbbar" aria-label="Views, by thumb">
         {views.map((v) => (
           <NavLink key={v.to} to={v.to} end={v.end}>
@@ -75,47 +98,5 @@ function SignedIn({ session }: { session: Session }) {
         ))}
       </nav>
     </div>
-  );
-}
-
-function Household({ session }: { session: Session }) {
-  const cache = useQueryClient();
-  const { setColorScheme } = useMantineColorScheme();
-  const scheme = useComputedColorScheme("light");
-  const [system, setSystem] = useUnits();
-  const signOut = async () => {
-    await answer(client.DELETE("/api/session"));
-    cache.clear();
-    window.location.assign("/");
-  };
-  return (
-    <Menu position="bottom-end" withinPortal={false}>
-      <Menu.Target>
-        <UnstyledButton className="soft" style={{ marginLeft: "auto", textAlign: "right" }}>
-          <span className="not-phone">{session.collection} · </span>
-          {sayDay(session.today, session.today)} <span aria-hidden>▾</span>
-        </UnstyledButton>
-      </Menu.Target>
-      <Menu.Dropdown>
-        <Menu.Label>{session.name}</Menu.Label>
-        <Menu.Item onClick={() => setSystem(system === "metric" ? "us" : "metric")}>
-          {system === "metric" ? "Inches, ounces, °F" : "Centimetres, grams, °C"}
-        </Menu.Item>
-        <Menu.Item onClick={() => setColorScheme(scheme === "dark" ? "light" : "dark")}>
-          {scheme === "dark" ? "Light cloth" : "Dark cloth"}
-        </Menu.Item>
-        <Menu.Item component={Link} to={rarer.to} className="phone-only">
-          {rarer.label}
-        </Menu.Item>
-        <Menu.Item component={Link} to="/exchange">
-          Out and in
-        </Menu.Item>
-        <Menu.Item component={Link} to="/household">
-          Who lives here
-        </Menu.Item>
-        <Menu.Divider />
-        <Menu.Item onClick={signOut}>Sign out</Menu.Item>
-      </Menu.Dropdown>
-    </Menu>
   );
 }

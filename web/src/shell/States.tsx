@@ -1,7 +1,8 @@
-import { Button, Skeleton, Stack } from "@mantine/core";
-import type { ReactNode } from "react";
+import { Button, Group, Skeleton, Stack } from "@mantine/core";
+import { type ReactNode, useEffect, useRef } from "react";
 import { isRouteErrorResponse, Link, useRouteError } from "react-router";
 import { Problem } from "../api/client";
+import { useConnection } from "../api/connection";
 
 /** What stands where something is being fetched. */
 export function Waiting({ rows = 4 }: { rows?: number }) {
@@ -15,12 +16,25 @@ export function Waiting({ rows = 4 }: { rows?: number }) {
   );
 }
 
+/** How long something that passes is left before it is asked for again, ms. */
+const everyWhile = 8000;
+
 /** What went wrong, in the server's plain words, and a way to try again. */
 export function Failed({ error, retry }: { error: Error; retry?: () => void }) {
-  const away = error instanceof Problem && (error.status === 0 || error.status >= 500);
+  const status = error instanceof Problem ? error.status : undefined;
+  const passing = status === 0 || (status !== undefined && status >= 500);
+  const title = status === 0 ? "No connection" : passing ? "The server cannot answer just now" : "This did not work";
+  // What passes by itself is asked for again without a hand.
+  const again = useRef(retry);
+  again.current = retry;
+  useEffect(() => {
+    if (!passing) return;
+    const timer = window.setInterval(() => again.current?.(), everyWhile);
+    return () => window.clearInterval(timer);
+  }, [passing]);
   return (
     <div className="patch" role="alert">
-      <h2>{away ? "The thread is cut for a moment" : "This did not work"}</h2>
+      <h2>{title}</h2>
       <p>{error.message}</p>
       {retry && (
         <Button variant="default" onClick={retry}>
@@ -60,19 +74,39 @@ export function Bare({ title, children }: { title: string; children: ReactNode }
   );
 }
 
+/** What stands in place of a view that could not be shown. The frame round it stays, and it tries again by itself. */
 export function Lost() {
   const error = useRouteError();
+  const there = useConnection();
   const broken = error !== undefined && error !== null && !isRouteErrorResponse(error);
-  return (
-    <div className="page" style={{ paddingTop: 40 }}>
-      <Bare title={broken ? "This page tore" : "There is no such page"}>
-        <p>
-          {broken
-            ? "Something in this page went wrong; what is recorded is safe. Reload it, or go back to the walk."
-            : "The address may be mistyped, or what it showed was undone."}
-        </p>
+  // A browser remembers that a part of the program could not be fetched: only the page fetched anew asks again.
+  const again = () => window.location.reload();
+  const wasAway = useRef(!there);
+  useEffect(() => {
+    if (there && wasAway.current) window.location.reload();
+    wasAway.current = !there;
+  }, [there]);
+  if (!broken) {
+    return (
+      <Bare title="There is no such page">
+        <p>The address may be mistyped, or what it showed was undone.</p>
         <Link to="/">To today’s walk</Link>
       </Bare>
-    </div>
+    );
+  }
+  return (
+    <Bare title={there ? "This page could not be shown" : "No connection"}>
+      <p>
+        {there
+          ? "What is recorded is safe. Try again, or go on to another page."
+          : "This page was not fetched before. It is shown as soon as the connection is back."}
+      </p>
+      <Group gap="sm">
+        <Button variant="default" onClick={again}>
+          Try again
+        </Button>
+        <Link to="/">To today’s walk</Link>
+      </Group>
+    </Bare>
   );
 }

@@ -1,10 +1,11 @@
 import { MantineProvider } from "@mantine/core";
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { render, screen, waitFor } from "@testing-library/react";
+import { act, render, screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { createMemoryRouter, RouterProvider } from "react-router";
 import { afterEach, describe, expect, it, vi } from "vitest";
-import { Problem } from "../api/client";
+import { answer, client, Problem } from "../api/client";
+import { connection } from "../api/connection";
 import { device, pageText, Refusal, serve, show } from "../testing/page";
 import { How } from "./How";
 import { Shell } from "./Shell";
@@ -64,15 +65,16 @@ describe("the frame", () => {
 
   it("changes units and cloth for this person alone", async () => {
     open({ "GET /api/session": session });
-    const menu = await screen.findByRole("button", { name: /Ferry terminal clinic/ });
-    await userEvent.click(menu);
+    // The menu is fetched when it is first opened, and takes its button's place.
+    const menu = () => screen.findByRole("button", { name: /Ferry terminal clinic/ });
+    await userEvent.click(await menu());
     expect(await screen.findByText("Ilse")).toBeTruthy();
     await userEvent.click(screen.getByRole("menuitem", { name: "Inches, ounces, °F" }));
     expect(JSON.parse(window.localStorage.getItem("units") ?? "")).toBe("us");
-    await userEvent.click(menu);
+    await userEvent.click(await menu());
     await userEvent.click(await screen.findByRole("menuitem", { name: "Dark cloth" }));
     expect(document.documentElement.getAttribute("data-mantine-color-scheme")).toBe("dark");
-    await userEvent.click(menu);
+    await userEvent.click(await menu());
     expect(await screen.findByRole("menuitem", { name: "Light cloth" })).toBeTruthy();
     expect(screen.getByRole("menuitem", { name: "Centimetres, grams, °C" })).toBeTruthy();
   });
@@ -93,10 +95,37 @@ describe("the frame", () => {
       "GET /api/session": () =>
         away ? new Refusal({ status: 503, detail: "The record cannot be reached just now." }) : session,
     });
-    await screen.findByText("The thread is cut for a moment");
+    await screen.findByText("The server cannot answer just now");
     away = false;
     await userEvent.click(screen.getByRole("button", { name: "Try again" }));
     await screen.findByText("The page itself");
+  });
+});
+
+describe("the connection", () => {
+  it("is said to be away over the page that stays, and what comes back heals by itself", async () => {
+    open({ "GET /api/session": session });
+    await screen.findByText("The page itself");
+    act(() => connection.lost());
+    await screen.findByText("No connection.");
+    expect(screen.getByText("The page itself")).toBeTruthy();
+    const asked: unknown[] = [];
+    const served = window.fetch;
+    vi.stubGlobal("fetch", async (to: RequestInfo) => {
+      asked.push(to);
+      return to === "/healthz" ? new Response("alive") : served(to);
+    });
+    window.dispatchEvent(new Event("online"));
+    await waitFor(() => expect(screen.queryByText("No connection.")).toBeNull());
+    expect(asked).toContain("/healthz");
+    expect(screen.getByText("The page itself")).toBeTruthy();
+  });
+
+  it("is found lost by any request, which says so at once", async () => {
+    vi.stubGlobal("fetch", () => Promise.reject(new TypeError("failed to fetch")));
+    await expect(answer(client.GET("/api/places"))).rejects.toThrow(/^No connection\./);
+    expect(connection.there()).toBe(false);
+    connection.back();
   });
 });
 
@@ -136,7 +165,7 @@ describe("what went wrong", () => {
 
   it("is told apart: nobody answers, or it was refused", () => {
     const page = show(<Failed error={problem(0)} />);
-    expect(screen.getByRole("alert").textContent).toContain("The thread is cut for a moment");
+    expect(screen.getByRole("alert").textContent).toContain("No connection");
     expect(screen.queryByRole("button")).toBeNull();
     page.unmount();
     show(<Failed error={problem(404)} retry={() => {}} />);
@@ -176,7 +205,7 @@ describe("an address that leads nowhere", () => {
       throw new Error("torn");
     };
     at([{ path: "*", element: <Broken />, errorElement: <Lost /> }]);
-    await screen.findByText("This page tore");
-    expect(pageText()).toContain("what is recorded is safe");
+    await screen.findByText("This page could not be shown");
+    expect(pageText()).toContain("What is recorded is safe");
   });
 });

@@ -1,11 +1,15 @@
 import { MantineProvider } from "@mantine/core";
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { cleanup, render } from "@testing-library/react";
+import { cleanup, configure, render } from "@testing-library/react";
 import type { ReactNode } from "react";
 import { MemoryRouter, Outlet, Route, Routes } from "react-router";
 import { afterEach, beforeEach, vi } from "vitest";
 import type { Knowledge, PlantFile } from "../api/client";
 import { theme, variables } from "../theme";
+import { forgetRecent } from "../views/recent";
+
+// A busy machine is slow; what never comes still fails.
+configure({ asyncUtilTimeout: 5000 });
 
 /** What the pretended server was asked. */
 export interface Asked {
@@ -19,7 +23,8 @@ type Answer = (asked: Asked) => unknown;
 /** Pretends to be the server: answers by method and path; an Error is a refusal. */
 export function serve(answers: Record<string, Answer | unknown>): Asked[] {
   const asked: Asked[] = [];
-  vi.stubGlobal("fetch", async (request: Request) => {
+  vi.stubGlobal("fetch", async (asking: Request | string) => {
+    const request = asking instanceof Request ? asking : new Request(new URL(asking, window.location.origin));
     const url = new URL(request.url);
     const text = await request.text();
     const one: Asked = { method: request.method, path: url.pathname, body: parsed(text) };
@@ -27,6 +32,7 @@ export function serve(answers: Record<string, Answer | unknown>): Asked[] {
     const found = answers[`${one.method} ${one.path}`];
     if (found === undefined) return Response.json({ detail: "There is nothing at this address." }, { status: 404 });
     const value = typeof found === "function" ? (found as Answer)(one) : found;
+    if (value instanceof Response) return value;
     if (value instanceof Refusal) return Response.json(value.problem, { status: value.problem.status });
     return Response.json(value);
   });
@@ -44,7 +50,14 @@ function parsed(text: string): unknown {
 
 /** A refusal as the server would word it. */
 export class Refusal {
-  constructor(readonly problem: { status: number; detail: string; errors?: { location: string; message: string }[] }) {}
+  constructor(
+    readonly problem: {
+      type?: string;
+      status: number;
+      detail: string;
+      errors?: { location: string; message: string; value?: unknown }[];
+    },
+  ) {}
 }
 
 /** Renders a view as it stands in the program: theme, queries, and a plant's file around it. */
@@ -76,6 +89,7 @@ export function pageText(): string {
 export function device() {
   beforeEach(() => {
     window.localStorage.clear();
+    forgetRecent();
     vi.stubGlobal("matchMedia", (query: string) => ({
       matches: false,
       media: query,
@@ -104,6 +118,7 @@ export function device() {
 /** A few rows of the tables, enough for the views. */
 export const knowledge = {
   version: "test",
+  newcomersIsolated: true,
   zones: [
     { id: "leaves", label: "Leaves", drawn: true },
     { id: "pot", label: "Pot", drawn: true },
@@ -135,6 +150,7 @@ export const knowledge = {
       alarm: true,
       unstaged: true,
       word: "limp",
+      calm: "firm",
     },
     {
       id: "smell",
@@ -147,6 +163,7 @@ export const knowledge = {
       alarm: true,
       unstaged: true,
       word: "",
+      calm: "",
     },
     {
       id: "longest-root",
@@ -217,6 +234,7 @@ export const plantFile = (more: Partial<PlantFile> = {}): PlantFile =>
     habit: "fern",
     today: "2026-11-24",
     arrivedOn: "2026-10-01",
+    mostToday: 5,
     ticks: {},
     said: [],
     cases: [],

@@ -5,10 +5,10 @@ import { useNavigate } from "react-router";
 import type { Knowledge, Schemas } from "../api/client";
 import { useAppraisal, useGuide, useKnowledge } from "../api/hooks";
 import { newId } from "../api/id";
+import { NumberField } from "../fields";
 import { Figure } from "../figure/Figure";
 import { How } from "../shell/How";
 import { Failed, Waiting } from "../shell/States";
-import { NumberField } from "../units";
 import classes from "./look/Look.module.css";
 import { type Answers, answered, quiet } from "./look/look";
 import { NextChecks } from "./look/NextChecks";
@@ -28,7 +28,7 @@ const nothing: Offer = { habit: "", present: [], absent: [] };
 export function AtSale() {
   const knowledge = useKnowledge();
   if (knowledge.isPending) return <Waiting />;
-  if (knowledge.isError) return <Failed error={knowledge.error} retry={() => knowledge.refetch()} />;
+  if (knowledge.isLoadingError) return <Failed error={knowledge.error} retry={() => knowledge.refetch()} />;
   return <Sale knowledge={knowledge.data} />;
 }
 
@@ -158,7 +158,7 @@ function Sale({ knowledge }: { knowledge: Knowledge }) {
             )}
           </section>
           <section className="patch" aria-label="What it is worth">
-            {appraisal.isError && <Failed error={appraisal.error} retry={() => appraisal.refetch()} />}
+            {appraisal.isLoadingError && <Failed error={appraisal.error} retry={() => appraisal.refetch()} />}
             {a && (
               <Worth
                 appraisal={a}
@@ -231,7 +231,7 @@ function Worth({ appraisal: a, knowledge, count, asked, put, show }: WorthProps)
       )}
       {clash.length > 0 && (
         <p className="red" role="alert">
-          “{clash[0]}” and “{clash[1]}” cannot both be true. Keep the one you are sure of.
+          Your answers to “{clash[0]}” and “{clash[1]}” cannot both be true. Keep the one you are sure of.
         </p>
       )}
       <dl className={classes.worth}>

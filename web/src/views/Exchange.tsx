@@ -1,5 +1,6 @@
-import { Button, FileButton, Group } from "@mantine/core";
+import { Button, FileButton, Group, Progress } from "@mantine/core";
 import { useState } from "react";
+import type { Schemas } from "../api/client";
 import { useImport } from "../api/hooks";
 import { Refused } from "../shell/States";
 import { sayCount } from "./words";
@@ -29,7 +30,8 @@ const out = [
 
 /** What goes out of the collection and comes into it, in open formats. */
 export function Exchange() {
-  const take = useImport();
+  const [progress, setProgress] = useState<Schemas["Progress"]>();
+  const take = useImport(setProgress);
   const [name, setName] = useState("");
   const added = take.data;
   return (
@@ -65,6 +67,7 @@ export function Exchange() {
               onChange={(file) => {
                 if (!file) return;
                 setName(file.name);
+                setProgress(undefined);
                 take.mutate(file);
               }}
               inputProps={{ "aria-label": "A file to take in" }}
@@ -75,8 +78,19 @@ export function Exchange() {
                 </Button>
               )}
             </FileButton>
-            {take.isPending && <span className="soft">Reading {name}; large files take a minute.</span>}
           </Group>
+          {take.isPending && (
+            <div style={{ marginTop: 10 }}>
+              <span className="soft" role="status">
+                {progress ? `${name}: ${progress.done} of ${progress.of} entries` : `Sending ${name}`}
+              </span>
+              <Progress
+                value={progress ? (100 * progress.done) / Math.max(1, progress.of) : 0}
+                color="slate"
+                aria-label={`How far ${name} has come in`}
+              />
+            </div>
+          )}
           <Refused error={take.error} />
           {added && (
             <p role="status" style={{ margin: "10px 0 0" }}>

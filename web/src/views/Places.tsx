@@ -6,13 +6,14 @@ import { Link } from "react-router";
 import { answer, client, Problem } from "../api/client";
 import { usePlaces } from "../api/hooks";
 import { newId } from "../api/id";
+import { keys } from "../api/keys";
 import { Failed, Refused, Waiting } from "../shell/States";
 
 /** The rooms and corners of the walk, in its order. */
 export function Places() {
   const places = usePlaces();
   if (places.isPending) return <Waiting />;
-  if (places.isError) return <Failed error={places.error} retry={() => places.refetch()} />;
+  if (places.isLoadingError) return <Failed error={places.error} retry={() => places.refetch()} />;
   const list = places.data.places ?? [];
   return (
     <>
@@ -65,7 +66,7 @@ export function NewPlace({ onAdded }: { onAdded?: (id: string) => void }) {
   const add = useMutation({
     mutationFn: (body: typeof form.values) => answer(client.POST("/api/places", { body: { ...body, id } })),
     onSuccess: (all) => {
-      cache.setQueryData(["places"], all);
+      cache.setQueryData(keys.places, all);
       onAdded?.(id);
       setId(newId());
       form.reset();

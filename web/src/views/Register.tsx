@@ -111,7 +111,7 @@ export function Register() {
         />
       </div>
       {register.isPending && <Waiting rows={6} />}
-      {register.isError && <Failed error={register.error} retry={() => register.refetch()} />}
+      {register.isLoadingError && <Failed error={register.error} retry={() => register.refetch()} />}
       {first && rows.length === 0 && (
         <Bare title={filtered ? "Nothing matches" : "No plants yet"}>
           <p>

@@ -1,25 +1,31 @@
 import { Button, Group } from "@mantine/core";
-import { notifications } from "@mantine/notifications";
-import { Fragment } from "react";
+import { Fragment, useDeferredValue, useState } from "react";
 import { Link } from "react-router";
-import type { Schemas, Task } from "../api/client";
-import { useKnowledge, useRecord, useRounds } from "../api/hooks";
+import type { Measure, Schemas, Task } from "../api/client";
+import { useRecord, useRounds } from "../api/hooks";
 import { daysBetween, distance, shortDay } from "../dates";
 import { SmallFigure } from "../figure/Figure";
 import { SmallSeam } from "../seam/Seam";
 import { Bare, Failed, Refused, Waiting } from "../shell/States";
 import classes from "./Rounds.module.css";
-import { useUndo } from "./undo";
+import { taskPlace } from "./tasks";
+import { JustRecorded, useUndo } from "./undo";
+import { sayCount } from "./words";
 
 type Stop = Schemas["WalkStop"];
 
+/** How many plants the walk lists at first, and how many more each time. */
+const page = 40;
+
 /** Today's walk: what to look at, in which order, why now, with the answer taken right there. */
 export function Rounds() {
-  const rounds = useRounds();
-  const knowledge = useKnowledge();
-  if (rounds.isPending) return <Waiting />;
-  if (rounds.isError) return <Failed error={rounds.error} retry={() => rounds.refetch()} />;
-  const { today, places, looks, minutes, more, plants } = rounds.data;
+  const [listed, setListed] = useState(page);
+  const rounds = useRounds(listed);
+  // A long walk is drawn in small pieces, so that a tap in between is not kept waiting.
+  const data = useDeferredValue(rounds.data, undefined);
+  if (rounds.isLoadingError) return <Failed error={rounds.error} retry={() => rounds.refetch()} />;
+  if (!data) return <Waiting />;
+  const { today, places, looks, minutes, more, plants } = data;
   if (plants === 0) {
     return (
       <Bare title="No plants yet">
@@ -57,42 +63,43 @@ export function Rounds() {
               {p.place}
               {p.apart && <span className={classes.wash}> wash hands and tools first</span>}
             </h2>
-            <span className="soft">
-              {p.stops?.length} of {looks}
-            </span>
+            <span className="soft">{sayCount(p.stops?.length ?? 0, "plant")}</span>
           </div>
           <div className={classes.stops}>
             {p.stops?.map((s) => (
-              <StopRow
-                key={s.id}
-                stop={s}
-                today={today}
-                figure={knowledge.data?.habits.find((h) => h.id === s.habit)?.figure ?? ""}
-              />
+              <StopRow key={s.id} stop={s} today={today} alarms={data.alarms} />
             ))}
           </div>
         </section>
       ))}
-      {more > 0 && <p className="soft">{more} more are due; the weightiest stand above. They move up as you go.</p>}
+      {more > 0 && (
+        <Group mt="md" gap="sm">
+          <span className="soft">The most urgent {looks - more} are listed. The rest move up as you go.</span>
+          <Button variant="default" onClick={() => setListed(listed + page)} loading={rounds.isPlaceholderData}>
+            List {Math.min(page, more)} more
+          </Button>
+        </Group>
+      )}
+      <JustRecorded />
     </>
   );
 }
 
-function StopRow({ stop, today, figure }: { stop: Stop; today: string; figure: string }) {
+function StopRow({ stop, today, alarms }: { stop: Stop; today: string; alarms: Measure[] }) {
   const [first, ...rest] = stop.tasks ?? [];
   if (!first) return null;
   const late = daysBetween(first.until, today);
   return (
     <article className={classes.stop} data-testid="stop">
       <div className={classes.head}>
-        <SmallFigure figure={figure} marks={stop.figure} />
+        <SmallFigure figure={stop.drawing} marks={stop.figure} />
         <h3>
           <Link to={`/plants/${stop.id}`}>{stop.name}</Link>
         </h3>
         <span className="soft small">{stop.label}</span>
       </div>
       <p className={classes.why}>
-        <b className={late > 3 ? "red" : undefined}>{first.what}.</b> {first.why}{" "}
+        <b className={late > 0 ? "red" : undefined}>{first.what}.</b> {first.why}{" "}
         <span className={late > 0 ? "red" : "soft"}>
           {late > 0 ? `Due ${distance(first.from, today)}.` : `By ${shortDay(first.until)}.`}
         </span>{" "}
@@ -106,51 +113,58 @@ function StopRow({ stop, today, figure }: { stop: Stop; today: string; figure: s
         today={today}
         label={`${stop.name}: ${stop.seam.looks} looks, stage ${stop.stage || stop.standing}`}
       />
-      <Answers stop={stop} task={first} today={today} />
+      <Answers stop={stop} task={first} today={today} alarms={alarms} />
     </article>
   );
 }
 
+interface AnswersProps {
+  stop: Stop;
+  task: Task;
+  today: string;
+  alarms: Measure[];
+}
+
 /** The answers a task takes on the spot; what needs thought opens the plant's file. */
-function Answers({ stop, task, today }: { stop: Stop; task: Task; today: string }) {
+function Answers({ stop, task, today, alarms }: AnswersProps) {
   const record = useRecord(stop.id);
-  const undo = useUndo(stop.id);
-  const knowledge = useKnowledge();
+  const undo = useUndo(stop, true);
+  // The row may be gone when the answer has come: what it asked for is done.
   const send = (said: string, body: Parameters<typeof record.mutate>[0]) =>
-    record.mutate(body, {
-      onSuccess: (entry) => undo(`${stop.name}: ${said}`, entry.id),
-      onError: (e) => notifications.show({ message: e.message, color: "madder" }),
-    });
+    void record.mutateAsync(body).then(
+      (entry) => undo(said, entry.id),
+      () => {}, // it stands beside the answer
+    );
   const open = (to: string, label: string) => (
-    <Button component={Link} to={`/plants/${stop.id}${to}`} className={classes.answer}>
+    <Link to={`/plants/${stop.id}${to}`} className={`${classes.answer} ${classes.opens}`}>
       {label}
-    </Button>
+    </Link>
   );
   const quick = (label: string, body: Parameters<typeof record.mutate>[0]) => (
-    <Button variant="default" className={classes.answer} onClick={() => send(label, body)} loading={record.isPending}>
+    <button type="button" className={classes.answer} onClick={() => send(label, body)} disabled={record.isPending}>
       {label}
-    </Button>
+    </button>
   );
   const on = today;
-  // What is asked of any plant in passing.
-  const alarms = (knowledge.data?.measures ?? []).filter((m) => m.alarm && m.unstaged);
   const answers = () => {
     switch (task.kind) {
       case "examine":
-        return open("/examine", "look it over");
+        return open(taskPlace(task.kind), "look it over");
       case "decide":
       case "plan":
-        return open("/do", task.kind === "plan" ? "make the plan" : "decide");
+        return open(taskPlace(task.kind), task.kind === "plan" ? "make the plan" : "decide");
       case "pass":
       case "back":
-        return open("", task.kind === "pass" ? "see the gate" : "see the setback");
+        return open(taskPlace(task.kind), task.kind === "pass" ? "see the gate" : "see the setback");
       case "step":
         return (
           <>
             {quick("done", { on, did: { step: task.step ?? "", skipped: false } })}
-            {open("/do", "open the plan")}
+            {open(taskPlace(task.kind), "open the plan")}
           </>
         );
+      case "stall":
+        return open(taskPlace(task.kind), "count its roots");
       case "water":
         return (
           <>
@@ -161,16 +175,13 @@ function Answers({ stop, task, today }: { stop: Stop; task: Task; today: string 
       default:
         return (
           <>
-            {open("?check", "check in")}
-            {alarms.length > 0 &&
-              quick("firm", { on, checked: { readings: alarms.map((m) => ({ measure: m.id, value: 0 })) } })}
-            {alarms
-              .filter((m) => m.word)
-              .map((m) => (
-                <Fragment key={m.id}>
-                  {quick(m.word, { on, checked: { readings: [{ measure: m.id, value: 1 }] } })}
-                </Fragment>
-              ))}
+            {open(taskPlace("check"), "check in")}
+            {alarms.map((m) => (
+              <Fragment key={m.id}>
+                {m.calm && quick(m.calm, { on, checked: { readings: [{ measure: m.id, value: 0 }] } })}
+                {m.word && quick(m.word, { on, checked: { readings: [{ measure: m.id, value: 1 }] } })}
+              </Fragment>
+            ))}
           </>
         );
     }

@@ -152,7 +152,7 @@ function OpenAccount({ first, back }: { first: boolean; back?: () => void }) {
         <TextInput label="E-mail" type="email" autoComplete="username" {...form.getInputProps("email")} />
         <PasswordInput
           label="Password"
-          description="At least 8 characters; a short sentence is good"
+          description="At least 12 characters; a short sentence is good"
           autoComplete="new-password"
           {...form.getInputProps("password")}
         />

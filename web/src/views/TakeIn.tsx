@@ -1,17 +1,25 @@
 import { Autocomplete, Button, Group, Select, Switch, Textarea, TextInput } from "@mantine/core";
 import { useDebouncedValue, useLocalStorage } from "@mantine/hooks";
-import { useEffect, useState } from "react";
+import { type ReactNode, useEffect, useState } from "react";
 import { useNavigate, useSearchParams } from "react-router";
 import { Problem, type Schemas } from "../api/client";
 import { useKnowledge, usePlaces, usePlant, useProfiles, useRecord, useSession } from "../api/hooks";
 import { newId } from "../api/id";
+import { NumberField, QuantityInput } from "../fields";
 import { Figure } from "../figure/Figure";
 import { Failed, Refused, Waiting } from "../shell/States";
-import { NumberField, QuantityInput } from "../units";
 import { NewPlace } from "./Places";
 import classes from "./TakeIn.module.css";
 
 type Arrived = Schemas["Arrived"];
+
+const had = [
+  { value: "weeks", label: "some weeks" },
+  { value: "months", label: "some months" },
+  { value: "years", label: "a year or more" },
+  { value: "unknown", label: "I do not know" },
+  { value: "day", label: "since a day that I know" },
+];
 
 const packings = [
   { value: "unpacked", label: "unpacked, carried in the hand" },
@@ -35,7 +43,7 @@ export function TakeIn() {
     look?: { id: string; present: string[]; absent: string[] };
   }>({
     key: "take-in",
-    defaultValue: { id: newId(), plant: newId(), arrived: { isolated: true }, kind: "" },
+    defaultValue: { id: newId(), plant: newId(), arrived: { had: "unknown" }, kind: "" },
     getInitialValueInEffect: false,
   });
   const navigate = useNavigate();
@@ -55,7 +63,7 @@ export function TakeIn() {
         profile: piece.profile?.id,
         name: `${piece.name}, a piece`,
         from: piece.name,
-        isolated: piece.isolation !== "clean",
+        isolated: piece.pieceIsolated,
         place: piece.placeId,
       },
       kind: piece.profile ? `${piece.profile.botanical} (${piece.profile.common})` : "",
@@ -73,7 +81,7 @@ export function TakeIn() {
     } catch {
       return; // the form shows why, and keeps what was typed
     }
-    setDraft({ id: newId(), plant: newId(), arrived: { isolated: true }, kind: "" });
+    setDraft({ id: newId(), plant: newId(), arrived: { had: "unknown" }, kind: "" });
     navigate(`/plants/${draft.plant}/${seen ? "do" : "examine"}`);
   };
   return (
@@ -135,6 +143,16 @@ interface ArrivalFormProps {
   busy: boolean;
 }
 
+/** What can be given later as well; opened by itself where something in it is refused. */
+function Folded({ title, open, children }: { title: string; open: boolean; children: ReactNode }) {
+  return (
+    <details className={classes.folded} open={open || undefined}>
+      <summary>{title}</summary>
+      {children}
+    </details>
+  );
+}
+
 /** The fields of an arrival, for taking in and for correcting. */
 export function ArrivalForm({ value, on, kind, change, submit, submitLabel, error, busy }: ArrivalFormProps) {
   const knowledge = useKnowledge();
@@ -143,7 +161,7 @@ export function ArrivalForm({ value, on, kind, change, submit, submitLabel, erro
   const profiles = useProfiles(words);
   const [addingPlace, setAddingPlace] = useState(false);
   if (knowledge.isPending) return <Waiting />;
-  if (knowledge.isError) return <Failed error={knowledge.error} retry={() => knowledge.refetch()} />;
+  if (knowledge.isLoadingError) return <Failed error={knowledge.error} retry={() => knowledge.refetch()} />;
 
   const set = (part: Partial<Arrived>) => change({ ...value, ...part }, on, kind);
   const text = (key: "name" | "label" | "from" | "medium" | "note") => ({
@@ -162,6 +180,7 @@ export function ArrivalForm({ value, on, kind, change, submit, submitLabel, erro
   };
   const habit = knowledge.data.habits?.find((h) => h.id === value.habit);
   // A kind that was typed and not picked is said to be unknown, not dropped.
+  const alone = value.isolated ?? knowledge.data.newcomersIsolated;
   const unknownKind = kind.trim() !== "" && !value.profile;
   return (
     <div className={classes.form}>
@@ -175,7 +194,7 @@ export function ArrivalForm({ value, on, kind, change, submit, submitLabel, erro
               ...value,
               name: value.name ?? "",
               habit: value.habit ?? "",
-              isolated: value.isolated ?? false,
+              isolated: alone,
             } as Arrived,
             on,
           );
@@ -208,69 +227,26 @@ export function ArrivalForm({ value, on, kind, change, submit, submitLabel, erro
             error={fault("habit")}
             searchable
           />
+          <Select
+            label="How long have you had it?"
+            description="A newcomer is judged otherwise; not knowing is no evidence"
+            data={had}
+            value={value.had ?? "day"}
+            allowDeselect={false}
+            onChange={(v) => set({ had: v === "day" ? undefined : (v as Arrived["had"]) })}
+            error={fault("had")}
+          />
+          {!value.had && (
+            <TextInput
+              label="It came on"
+              type="date"
+              value={on}
+              onChange={(e) => change(value, e.currentTarget.value, kind)}
+              error={fault("on")}
+            />
+          )}
         </div>
         {!value.profile && kind.trim() && <WhichOne matches={found} pick={(p) => pickKind(p)} />}
-        <hr className="rule" />
-        <h2>How it came</h2>
-        <div className={classes.two}>
-          <TextInput
-            label="Arrived on"
-            type="date"
-            value={on}
-            onChange={(e) => change(value, e.currentTarget.value, kind)}
-            error={fault("on")}
-          />
-          <TextInput label="Where from" maxLength={120} {...text("from")} />
-          <NumberField
-            label="Price paid"
-            min={0}
-            decimalScale={2}
-            value={value.price}
-            onChange={(v) => set({ price: v })}
-            error={fault("price")}
-          />
-          <Select
-            label="How it was packed"
-            data={packings}
-            clearable
-            value={value.packing ?? null}
-            onChange={(v) => set({ packing: (v as Arrived["packing"]) ?? undefined })}
-          />
-        </div>
-        <hr className="rule" />
-        <h2>What it has</h2>
-        <div className={classes.two}>
-          <QuantityInput
-            unit="cm"
-            label="Pot, inner width"
-            value={value.potWidthCm}
-            onChange={(v) => set({ potWidthCm: v })}
-            error={fault("potWidthCm")}
-          />
-          <QuantityInput
-            unit="cm"
-            label="Pot, depth"
-            value={value.potDepthCm}
-            onChange={(v) => set({ potDepthCm: v })}
-            error={fault("potDepthCm")}
-          />
-          <NumberField
-            label="Leaves"
-            allowDecimal={false}
-            value={value.leaves}
-            onChange={(v) => set({ leaves: v })}
-            error={fault("leaves")}
-          />
-          <NumberField
-            label="Growths"
-            description="Bulbs, canes, rosettes or stems"
-            allowDecimal={false}
-            value={value.growths}
-            onChange={(v) => set({ growths: v })}
-            error={fault("growths")}
-          />
-        </div>
-        <TextInput label="Medium" mt="sm" placeholder="Bark, moss, peat mix …" maxLength={120} {...text("medium")} />
         <hr className="rule" />
         <h2>Where it goes</h2>
         <div className={classes.two}>
@@ -286,7 +262,7 @@ export function ArrivalForm({ value, on, kind, change, submit, submitLabel, erro
           <Switch
             mt={30}
             label="Isolated: own tray, own tools, at least two weeks"
-            checked={value.isolated ?? false}
+            checked={alone}
             onChange={(e) => set({ isolated: e.currentTarget.checked })}
           />
         </div>
@@ -300,7 +276,64 @@ export function ArrivalForm({ value, on, kind, change, submit, submitLabel, erro
             Add a place
           </button>
         )}
-        <Textarea label="Note" mt="sm" autosize minRows={2} maxLength={2000} {...text("note")} />
+        <Folded title="How it came" open={!!(fault("from") || fault("price") || fault("packing"))}>
+          <div className={classes.two}>
+            <TextInput label="Where from" maxLength={120} {...text("from")} />
+            <NumberField
+              label="Price paid"
+              min={0}
+              decimalScale={2}
+              value={value.price}
+              onChange={(v) => set({ price: v })}
+              error={fault("price")}
+            />
+            <Select
+              label="How it was packed"
+              data={packings}
+              clearable
+              value={value.packing ?? null}
+              onChange={(v) => set({ packing: (v as Arrived["packing"]) ?? undefined })}
+            />
+          </div>
+        </Folded>
+        <Folded
+          title="What it has"
+          open={["potWidthCm", "potDepthCm", "leaves", "growths", "medium", "note"].some((k) => fault(k))}
+        >
+          <div className={classes.two}>
+            <QuantityInput
+              unit="cm"
+              label="Pot, inner width"
+              value={value.potWidthCm}
+              onChange={(v) => set({ potWidthCm: v })}
+              error={fault("potWidthCm")}
+            />
+            <QuantityInput
+              unit="cm"
+              label="Pot, depth"
+              value={value.potDepthCm}
+              onChange={(v) => set({ potDepthCm: v })}
+              error={fault("potDepthCm")}
+            />
+            <NumberField
+              label="Leaves"
+              allowDecimal={false}
+              value={value.leaves}
+              onChange={(v) => set({ leaves: v })}
+              error={fault("leaves")}
+            />
+            <NumberField
+              label="Growths"
+              description="Bulbs, canes, rosettes or stems"
+              allowDecimal={false}
+              value={value.growths}
+              onChange={(v) => set({ growths: v })}
+              error={fault("growths")}
+            />
+          </div>
+          <TextInput label="Medium" mt="sm" placeholder="Bark, moss, peat mix …" maxLength={120} {...text("medium")} />
+          <Textarea label="Note" mt="sm" autosize minRows={2} maxLength={2000} {...text("note")} />
+        </Folded>
         <Group mt="md">
           <Button type="submit" loading={busy} size="md">
             {submitLabel}

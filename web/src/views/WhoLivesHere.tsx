@@ -47,7 +47,7 @@ export function WhoLivesHere({ household }: { household: Schemas["Household"] })
 export function HouseholdPage() {
   const settings = useSettings();
   if (settings.isPending) return <Waiting />;
-  if (settings.isError) return <Failed error={settings.error} retry={() => settings.refetch()} />;
+  if (settings.isLoadingError) return <Failed error={settings.error} retry={() => settings.refetch()} />;
   return (
     <div style={{ maxWidth: 560 }}>
       <title>Who lives here · Tender Mend</title>

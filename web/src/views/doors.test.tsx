@@ -37,15 +37,15 @@ describe("at the door", () => {
     const asked = serve({
       "POST /api/accounts": new Refusal({
         status: 422,
-        detail: "Take at least 8 characters.",
-        errors: [{ location: "body.password", message: "take at least 8 characters" }],
+        detail: "Take at least 12 characters.",
+        errors: [{ location: "body.password", message: "take at least 12 characters" }],
       }),
     });
     show(<SignIn session={session} />);
     await userEvent.click(await screen.findByRole("button", { name: "Start an empty collection of your own" }));
     await userEvent.type(screen.getByRole("textbox", { name: "Your name" }), "Rosa");
     await userEvent.click(screen.getByRole("button", { name: "Begin" }));
-    await screen.findByText("take at least 8 characters");
+    await screen.findByText("take at least 12 characters");
     expect(asked[0]?.body).toMatchObject({ name: "Rosa", south: false });
     await userEvent.click(screen.getByRole("button", { name: "Back to sign in" }));
     expect(screen.getByRole("button", { name: "Sign in" })).toBeTruthy();
@@ -152,7 +152,7 @@ describe("the register", () => {
       "GET /api/knowledge": knowledge,
     });
     show(<Register />);
-    await screen.findByText("The thread is cut for a moment");
+    await screen.findByText("The server cannot answer just now");
     expect(screen.getByRole("button", { name: "Try again" })).toBeTruthy();
   });
 });
@@ -181,6 +181,36 @@ describe("taking a plant in", () => {
     first.unmount();
     show(<TakeIn />);
     expect(((await screen.findByRole("textbox", { name: "Name" })) as HTMLInputElement).value).toBe("Fern");
+  });
+
+  it("asks how long it has been had, and takes not knowing for an answer", async () => {
+    window.localStorage.setItem(
+      "take-in",
+      JSON.stringify({
+        id: "0190aaaa-0000-7000-8000-000000000002",
+        plant: "plant-7",
+        arrived: { isolated: true, habit: "fern", had: "unknown" },
+        kind: "",
+      }),
+    );
+    const asked = serve({
+      ...answers,
+      "POST /api/plants/plant-7/entries": (a: { body: unknown }) => ({ ...(a.body as object), live: true }),
+    });
+    show(<TakeIn />);
+    await userEvent.type(await screen.findByRole("textbox", { name: "Name" }), "Fern");
+    expect((screen.getByRole("combobox", { name: "How long have you had it?" }) as HTMLInputElement).value).toBe(
+      "I do not know",
+    );
+    expect(screen.queryByLabelText("It came on")).toBeNull();
+    await userEvent.click(screen.getByRole("combobox", { name: "How long have you had it?" }));
+    await userEvent.click(await screen.findByRole("option", { name: "since a day that I know" }));
+    expect(screen.getByLabelText("It came on")).toBeTruthy();
+    await userEvent.click(screen.getByRole("combobox", { name: "How long have you had it?" }));
+    await userEvent.click(await screen.findByRole("option", { name: "a year or more" }));
+    await userEvent.click(screen.getByRole("button", { name: "Take it in" }));
+    await waitFor(() => expect(asked.some((a) => a.method === "POST")).toBe(true));
+    expect(asked.find((a) => a.method === "POST")?.body).toMatchObject({ arrived: { name: "Fern", had: "years" } });
   });
 
   it("asks which one it is where several kinds go by one name, and says why it matters", async () => {

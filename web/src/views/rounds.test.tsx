@@ -2,6 +2,7 @@ import { screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { describe, expect, it } from "vitest";
 import type { Schemas } from "../api/client";
+import { IfMeant } from "../shell/IfMeant";
 import { device, knowledge, pageText, Refusal, serve, show } from "../testing/page";
 import { Rounds } from "./Rounds";
 
@@ -37,6 +38,7 @@ const walk = (...stops: object[]) => ({
   looks: stops.length,
   minutes: 12,
   more: 0,
+  alarms: knowledge.measures.filter((m) => m.id === "wilt"),
   places: [{ place: "North sill", apart: false, stops }],
 });
 
@@ -74,24 +76,14 @@ describe("the walk", () => {
     ["water", "still moist", { probed: { moisture: "moist" } }],
     ["step", "done", { did: { step: "unpot", skipped: false } }],
     ["check", "limp", { checked: { readings: [{ measure: "wilt", value: 1 }] } }],
-    [
-      "check",
-      "firm",
-      {
-        checked: {
-          readings: [
-            { measure: "wilt", value: 0 },
-            { measure: "smell", value: 0 },
-          ],
-        },
-      },
-    ],
+    ["check", "firm", { checked: { readings: [{ measure: "wilt", value: 0 }] } }],
   ])("takes the answer to %s on the spot: %s", async (kind, button, body) => {
     const asked = serve(answers(walk(stop("Fern", task(kind, { step: "unpot" })))));
     show(<Rounds />);
     await userEvent.click(within(await card("Fern")).getByRole("button", { name: button }));
     await waitFor(() => expect(sent(asked)).toHaveLength(1));
     expect(sent(asked)[0]).toMatchObject({ on: today, ...body });
+    expect(Object.keys(sent(asked)[0] ?? {}).sort()).toEqual(["id", "on", ...Object.keys(body)].sort());
     expect(sent(asked)[0]?.id).toMatch(/^[0-9a-f-]{36}$/);
   });
 
@@ -101,6 +93,7 @@ describe("the walk", () => {
     ["plan", "make the plan", "/plants/fern/do"],
     ["pass", "see the gate", "/plants/fern"],
     ["back", "see the setback", "/plants/fern"],
+    ["stall", "count its roots", "/plants/fern/measure"],
   ])("opens the file where %s needs thought", async (kind, link, to) => {
     serve(answers(walk(stop("Fern", task(kind)))));
     show(<Rounds />);
@@ -119,6 +112,85 @@ describe("the walk", () => {
     show(<Rounds />);
     await userEvent.click(within(await card("Fern")).getByRole("button", { name: "watered" }));
     expect(await within(await card("Fern")).findByText("The record cannot be reached just now.")).toBeTruthy();
+  });
+
+  it("names a likely mistake at that moment, and records it all the same when it is meant", async () => {
+    const said = "Watered 20 s ago by Ida already.";
+    const doubt = new Refusal({
+      type: "urn:problem:is-it-meant",
+      status: 422,
+      detail: said,
+      errors: [{ location: "body.despite", message: said, value: "watered-today" }],
+    });
+    const asked = serve({
+      ...answers(walk(stop("Fern", task("water")))),
+      "POST /api/plants/fern/entries": (a: { body: { despite?: string[] } }) =>
+        a.body.despite ? { ...a.body, kind: "watered", live: true } : doubt,
+    });
+    show(
+      <>
+        <Rounds />
+        <IfMeant />
+      </>,
+    );
+    const water = async () => userEvent.click(within(await card("Fern")).getByRole("button", { name: "watered" }));
+    await water();
+    expect((await screen.findByRole("dialog")).textContent).toContain(said);
+    await userEvent.click(screen.getByRole("button", { name: "Leave it" }));
+    expect((await within(await card("Fern")).findByRole("alert")).textContent).toBe(`Not recorded. ${said}`);
+    expect(sent(asked)).toHaveLength(1);
+    await water();
+    await userEvent.click(await screen.findByRole("button", { name: "Record it all the same" }));
+    await waitFor(() => expect(sent(asked)).toHaveLength(3));
+    expect(sent(asked)[2]).toMatchObject({ watered: {}, despite: ["watered-today"] });
+    expect(sent(asked)[2]?.id).toBe(sent(asked)[1]?.id);
+  });
+
+  it("lists more of what is due when asked", async () => {
+    const asked = serve(answers({ ...walk(stop("Fern", task("water"))), looks: 55, more: 15 }));
+    show(<Rounds />);
+    expect(await screen.findByText(/most urgent 40 are listed/)).toBeTruthy();
+    await userEvent.click(screen.getByRole("button", { name: "List 15 more" }));
+    await waitFor(() => expect(asked.filter((a) => a.path === "/api/rounds")).toHaveLength(2));
+  });
+
+  it("keeps the last ten answers, each to be undone and brought back", async () => {
+    const asked = serve(answers(walk(stop("Fern", task("water")))));
+    show(<Rounds />);
+    for (let i = 1; i <= 11; i++) {
+      await userEvent.click(within(await card("Fern")).getByRole("button", { name: "watered" }));
+      await waitFor(() => expect(sent(asked)).toHaveLength(i));
+    }
+    await screen.findByText("Recorded just now: 10");
+    const undo = screen.getAllByRole("button", { name: "Undo: Fern, watered", hidden: true });
+    expect(undo).toHaveLength(10);
+    await userEvent.click(undo[9] as HTMLElement);
+    await waitFor(() => expect(sent(asked)).toHaveLength(12));
+    expect(sent(asked)[11]).toMatchObject({ voided: { entry: sent(asked)[1]?.id } });
+    await userEvent.click(await screen.findByRole("button", { name: "Bring back: Fern, watered", hidden: true }));
+    await waitFor(() => expect(sent(asked)).toHaveLength(13));
+    expect(sent(asked)[12]).toMatchObject({ voided: { entry: sent(asked)[11]?.id } });
+    await screen.findByText("Recorded just now: 10");
+  });
+
+  it("keeps an answer to be undone when its plant leaves the walk over it", async () => {
+    let due = true;
+    const asked = serve({
+      ...answers({}),
+      "GET /api/rounds": () => (due ? walk(stop("Fern", task("water"))) : { ...walk(), looks: 0, places: [] }),
+      "POST /api/plants/fern/entries": (a: { body: unknown }) => {
+        due = "voided" in (a.body as object);
+        return { ...(a.body as object), kind: "x", live: true };
+      },
+    });
+    show(<Rounds />);
+    await userEvent.click(within(await card("Fern")).getByRole("button", { name: "watered" }));
+    await screen.findByText("Recorded just now: 1");
+    expect(screen.queryByRole("link", { name: "Fern" })).toBeNull();
+    await userEvent.click(screen.getByRole("button", { name: "Undo: Fern, watered", hidden: true }));
+    await card("Fern");
+    expect(await screen.findByRole("button", { name: "Bring back: Fern, watered", hidden: true })).toBeTruthy();
+    expect(sent(asked)).toHaveLength(2);
   });
 
   it("warns before the isolated room", async () => {

@@ -2,32 +2,104 @@ import { Button, Group } from "@mantine/core";
 import { notifications } from "@mantine/notifications";
 import dayjs from "dayjs";
 import { useRecord, useSession } from "../api/hooks";
+import { noteUndone, type Recent, remember, useRecent } from "./recent";
 
-/** Says that something was recorded and offers to undo it, instead of asking "are you sure" before. */
-export function useUndo(plant: string) {
+/** Takes an entry back, or brings back one that was taken back. */
+function useTakeBack(plant: string) {
   const record = useRecord(plant);
   const session = useSession();
-  return (said: string, entry: string) => {
-    // One at a time: the newest is the one that people take back.
-    const id = "undo";
-    notifications.hide(id);
-    const undo = () => {
-      notifications.hide(id);
-      record.mutate(
-        { on: session.data?.today ?? dayjs().format("YYYY-MM-DD"), voided: { entry, reason: "undone at once" } },
-        { onSuccess: () => notifications.show({ message: `Undone: ${said}` }) },
-      );
-    };
-    notifications.show({
-      id,
-      message: (
-        <Group justify="space-between" wrap="nowrap">
-          <span>Recorded: {said}</span>
-          <Button size="compact-sm" variant="default" onClick={undo}>
-            Undo
-          </Button>
-        </Group>
-      ),
-    });
+  const on = session.data?.today ?? dayjs().format("YYYY-MM-DD");
+  // Whoever pressed it may be gone from the screen when the answer comes.
+  const voiding = (entry: string, reason: string, done: (id: string) => void) =>
+    record.mutateAsync({ on, voided: { entry, reason } }).then(
+      (e) => done(e.id),
+      () => {},
+    );
+  return {
+    pending: record.isPending,
+    undo: (one: Recent, then?: (undoneBy: string) => void) =>
+      voiding(one.entry, "undone at once", (id) => {
+        noteUndone(one.entry, id);
+        then?.(id);
+      }),
+    bringBack: (one: Recent, undoneBy: string) =>
+      voiding(undoneBy, "brought back at once", () => noteUndone(one.entry, undefined)),
   };
+}
+
+/**
+ * Says that something was recorded and offers to undo it, instead of asking "are you sure" before; named where other
+ * plants stand on the page as well.
+ */
+export function useUndo({ id: plant, name }: { id: string; name: string }, named = false) {
+  const take = useTakeBack(plant);
+  return (said: string, entry: string) => {
+    const one: Recent = { plant, name, said, entry };
+    const what = named ? `${name}: ${said}` : said;
+    remember(one);
+    // One at a time: the newest is the one that people take back; the walk keeps the others.
+    const id = "undo";
+    const show = (message: string, label: string, act: () => void) => {
+      notifications.hide(id);
+      notifications.show({
+        id,
+        message: (
+          <Group justify="space-between" wrap="nowrap">
+            <span>{message}</span>
+            <Button
+              size="compact-sm"
+              variant="default"
+              onClick={() => {
+                notifications.hide(id);
+                act();
+              }}
+            >
+              {label}
+            </Button>
+          </Group>
+        ),
+      });
+    };
+    show(`Recorded: ${what}`, "Undo", () =>
+      take.undo(one, (by) => show(`Undone: ${what}`, "Bring back", () => take.bringBack(one, by))),
+    );
+  };
+}
+
+/** What was recorded on this device just now, each of it to be undone and brought back. */
+export function JustRecorded() {
+  const recent = useRecent();
+  if (recent.length === 0) return null;
+  return (
+    <details style={{ marginTop: 18 }}>
+      <summary className="soft">Recorded just now: {recent.filter((r) => !r.undoneBy).length}</summary>
+      <ul className="rows" style={{ listStyle: "none", padding: 0, margin: "6px 0 0", maxWidth: 620 }}>
+        {recent.map((r) => (
+          <RecentRow key={r.entry} one={r} />
+        ))}
+      </ul>
+    </details>
+  );
+}
+
+function RecentRow({ one }: { one: Recent }) {
+  const take = useTakeBack(one.plant);
+  const { undoneBy } = one;
+  return (
+    <li style={{ display: "flex", gap: 12, alignItems: "center", justifyContent: "space-between", padding: "5px 0" }}>
+      <span className={undoneBy ? "soft" : undefined}>
+        <b>{one.name}</b>: {one.said}
+        {undoneBy && " · undone"}
+      </span>
+      <Button
+        size="compact-sm"
+        variant="default"
+        loading={take.pending}
+        onClick={() => (undoneBy ? take.bringBack(one, undoneBy) : take.undo(one))}
+        aria-label={`${undoneBy ? "Bring back" : "Undo"}: ${one.name}, ${one.said}`}
+      >
+        {undoneBy ? "Bring back" : "Undo"}
+      </Button>
+    </li>
+  );
 }

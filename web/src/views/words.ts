@@ -13,10 +13,6 @@ const standings: Record<string, string> = {
 /** Where a plant stands, in words. */
 export const standingWord = (standing: string) => standings[standing] ?? standing;
 
-/** Whether nobody looks after a plant here any more: its case is closed, and it is not kept under watch. */
-export const isOver = (closed: { outcome: string } | undefined) =>
-  closed !== undefined && closed.outcome !== "kept-under-watch";
-
 const isolations: Record<string, string> = { clean: "among the others", watch: "under watch", isolated: "isolated" };
 
 /** How freely a plant stands among the others, in words. */

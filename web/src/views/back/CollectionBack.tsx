@@ -24,7 +24,7 @@ export function CollectionBack() {
         <SpanPick span={span} setSpan={setSpan} />
       </Group>
       {review.isPending && <Waiting />}
-      {review.isError && <Failed error={review.error} retry={() => review.refetch()} />}
+      {review.isLoadingError && <Failed error={review.error} retry={() => review.refetch()} />}
       {r && r.all.saved + r.all.lost + r.all.inWork === 0 && (
         <Bare title="Nothing to look back on yet">
           <p>

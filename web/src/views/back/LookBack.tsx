@@ -58,7 +58,7 @@ export function LookBack() {
         </Group>
       </Group>
       {review.isPending && <Waiting />}
-      {review.isError && <Failed error={review.error} retry={() => review.refetch()} />}
+      {review.isLoadingError && <Failed error={review.error} retry={() => review.refetch()} />}
       {review.data && review.data.looks < 2 && (
         <Bare title="Too early to look back">
           <p>
@@ -128,22 +128,19 @@ function Told({ r, plant, today }: { r: Review; plant: string; today: string }) 
           {r.stages.length === 0 && <p className="soft">It was in no stage in this time.</p>}
           <table className={classes.table}>
             <tbody>
-              {r.stages.map((s) => {
-                const late = s.usual && s.days > (s.usual[1] ?? 0) * 7;
-                return (
-                  <tr key={s.track + s.stage}>
-                    <th scope="row">
-                      {s.stage} <span className="soft small">{s.track}</span>
-                    </th>
-                    <td className={late ? "ochre" : undefined}>
-                      <b>{sayDays(s.days)}</b>
-                      {s.still && ", still in it"}
-                      {s.back > 0 && `, fell back to it ${s.back === 1 ? "once" : `${s.back} times`}`}
-                    </td>
-                    <td className="soft small">{s.usual && `usual ${sayWeeks(s.usual)}`}</td>
-                  </tr>
-                );
-              })}
+              {r.stages.map((s) => (
+                <tr key={s.track + s.stage}>
+                  <th scope="row">
+                    {s.stage} <span className="soft small">{s.track}</span>
+                  </th>
+                  <td className={s.long ? "ochre" : undefined}>
+                    <b>{sayDays(s.days)}</b>
+                    {s.still && ", still in it"}
+                    {s.back > 0 && `, fell back to it ${s.back === 1 ? "once" : `${s.back} times`}`}
+                  </td>
+                  <td className="soft small">{s.usual && `usual ${sayWeeks(s.usual)}`}</td>
+                </tr>
+              ))}
             </tbody>
           </table>
         </section>

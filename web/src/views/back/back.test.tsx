@@ -183,7 +183,12 @@ describe("a look back over the collection", () => {
 
 describe("out and in", () => {
   it("takes a file over and says what came of it", async () => {
-    const asked = serve({ "POST /api/import": { plants: 2, entries: 40, pictures: 3, known: 1 } });
+    const asked = serve({
+      "POST /api/import": () =>
+        new Response(
+          `{"progress":{"done":20,"of":40}}\n{"added":${JSON.stringify({ plants: 2, entries: 40, pictures: 3, known: 1 })}}\n`,
+        ),
+    });
     show(<Exchange />);
     await userEvent.upload(
       document.querySelector("input[type=file]") as HTMLInputElement,
@@ -193,6 +198,36 @@ describe("out and in", () => {
       "From mine.csv: 2 plants, 40 entries and 3 pictures taken over; 1 were here already.",
     );
     expect(asked[0]?.path).toBe("/api/import");
+  });
+
+  it("says how far it has come, and what of a later line kept it out", async () => {
+    let end: ((line: string) => void) | undefined;
+    serve({
+      "POST /api/import": () =>
+        new Response(
+          new ReadableStream({
+            start(c) {
+              const put = (text: string) => c.enqueue(new TextEncoder().encode(text));
+              put('{"progress":{"done":500,"of"');
+              put(":2000}}\n");
+              end = (line) => {
+                put(line);
+                c.close();
+              };
+            },
+          }),
+        ),
+    });
+    show(<Exchange />);
+    await userEvent.upload(
+      document.querySelector("input[type=file]") as HTMLInputElement,
+      new File(["{}"], "mine.json", { type: "application/json" }),
+    );
+    await screen.findByText("mine.json: 500 of 2000 entries");
+    expect(screen.getByRole("progressbar").getAttribute("aria-valuenow")).toBe("25");
+    end?.('{"problem":{"status":409,"detail":"Nothing was taken over."}}\n');
+    expect((await screen.findByRole("alert")).textContent).toBe("Nothing was taken over.");
+    expect(screen.queryByRole("progressbar")).toBeNull();
   });
 
   it("says in the server's words what was wrong", async () => {

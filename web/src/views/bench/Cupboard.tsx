@@ -4,8 +4,8 @@ import { useState } from "react";
 import type { Schemas } from "../../api/client";
 import { useSaveSupply, useSession, useStock, useSupplies } from "../../api/hooks";
 import { newId } from "../../api/id";
+import { NumberField } from "../../fields";
 import { Failed, Refused, Waiting } from "../../shell/States";
-import { NumberField } from "../../units";
 import classes from "./Bench.module.css";
 
 type Supply = Schemas["Supply"];
@@ -22,7 +22,7 @@ const unitNames = [
 export function Cupboard() {
   const supplies = useSupplies();
   if (supplies.isPending) return <Waiting />;
-  if (supplies.isError) return <Failed error={supplies.error} retry={() => supplies.refetch()} />;
+  if (supplies.isLoadingError) return <Failed error={supplies.error} retry={() => supplies.refetch()} />;
   const list = supplies.data.supplies;
   return (
     <section className="patch" aria-label="Cupboard">

@@ -2,7 +2,7 @@ import { Button, SegmentedControl, Select, Switch, TextInput } from "@mantine/co
 import { useState } from "react";
 import type { Schemas } from "../../api/client";
 import { useKinds, useLights, useSession } from "../../api/hooks";
-import { NumberField, QuantityInput } from "../../units";
+import { NumberField, QuantityInput } from "../../fields";
 import classes from "./Bench.module.css";
 import { bench, KindPick, Sheet, useReckoning } from "./Instrument";
 

@@ -32,7 +32,7 @@ export function useReckoning<I>(
     retry: false,
   });
   const fields = query.error instanceof Problem ? query.error.fields : {};
-  return { result: ready && !query.isError ? query.data : undefined, error: ready ? query.error : null, fields };
+  return { result: ready && !query.isLoadingError ? query.data : undefined, error: ready ? query.error : null, fields };
 }
 
 export const bench = client;

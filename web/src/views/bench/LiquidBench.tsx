@@ -1,7 +1,7 @@
 import { MultiSelect, SegmentedControl, Select, TextInput } from "@mantine/core";
 import { useState } from "react";
 import { useBench, useKnowledge } from "../../api/hooks";
-import { NumberField } from "../../units";
+import { NumberField } from "../../fields";
 import classes from "./Bench.module.css";
 import { bench, Sheet, useReckoning } from "./Instrument";
 

@@ -2,8 +2,8 @@ import { Autocomplete, Button, Select } from "@mantine/core";
 import { useLocalStorage } from "@mantine/hooks";
 import { useState } from "react";
 import { useBench } from "../../api/hooks";
+import { NumberField, QuantityInput } from "../../fields";
 import { Failed, Waiting } from "../../shell/States";
-import { NumberField, QuantityInput } from "../../units";
 import classes from "./Bench.module.css";
 import { bench, Sheet, useReckoning } from "./Instrument";
 
@@ -37,7 +37,7 @@ export function MixBench() {
     (body) => bench.POST("/api/bench/mix", { body }),
   );
   if (tables.isPending) return <Waiting />;
-  if (tables.isError) return <Failed error={tables.error} retry={() => tables.refetch()} />;
+  if (tables.isLoadingError) return <Failed error={tables.error} retry={() => tables.refetch()} />;
   const recipes: Recipe[] = [...own, ...tables.data.recipes];
   const set = (i: number, part: Partial<(typeof parts)[number]>) =>
     setParts(parts.map((p, n) => (n === i ? { ...p, ...part } : p)));

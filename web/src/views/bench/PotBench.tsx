@@ -1,6 +1,6 @@
 import { Switch } from "@mantine/core";
 import { useState } from "react";
-import { QuantityInput } from "../../units";
+import { QuantityInput } from "../../fields";
 import classes from "./Bench.module.css";
 import { bench, Sheet, useReckoning } from "./Instrument";
 

@@ -11,7 +11,7 @@ export function CauseSheet() {
   const k = useTables();
   const sheet = useCause(cause);
   if (sheet.isPending) return <Waiting />;
-  if (sheet.isError) return <Failed error={sheet.error} />;
+  if (sheet.isLoadingError) return <Failed error={sheet.error} />;
   const { cause: c, signs, helps, harms, lookAlikes, more, less } = sheet.data;
   const sign = (id: string) => k.signs.find((s) => s.id === id);
   const label = (id: string) => k.causes.find((x) => x.id === id)?.label ?? id;

@@ -12,7 +12,7 @@ export function ConfirmedCases() {
   const k = useTables();
   const found = useConfirmed();
   if (found.isPending) return <Waiting />;
-  if (found.isError) return <Failed error={found.error} retry={() => found.refetch()} />;
+  if (found.isLoadingError) return <Failed error={found.error} retry={() => found.refetch()} />;
   const { cases, score, working, today } = found.data;
   const label = (c: string) => k.causes.find((x) => x.id === c)?.label ?? c;
   return (

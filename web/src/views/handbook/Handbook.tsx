@@ -28,7 +28,7 @@ export function Handbook() {
   const [search, setSearch] = useSearchParams();
   const [typed, setTyped] = useState("");
   if (knowledge.isPending) return <Waiting />;
-  if (knowledge.isError) return <Failed error={knowledge.error} retry={() => knowledge.refetch()} />;
+  if (knowledge.isLoadingError) return <Failed error={knowledge.error} retry={() => knowledge.refetch()} />;
   const k = knowledge.data;
   const list = lists.find((l) => l.value === search.get("list"))?.value ?? "causes";
   const items = contents(k, kinds.data?.profiles ?? [], list);

@@ -3,8 +3,8 @@ import { useState } from "react";
 import { useNavigate, useParams, useSearchParams } from "react-router";
 import { Problem, type Schemas } from "../../api/client";
 import { useKind, useSaveKind } from "../../api/hooks";
+import { NumberField, QuantityInput } from "../../fields";
 import { Failed, Refused, Waiting } from "../../shell/States";
-import { NumberField, QuantityInput } from "../../units";
 import { useTables } from "./Handbook";
 import classes from "./Handbook.module.css";
 import { suns } from "./KindSheet";
@@ -19,8 +19,8 @@ export function KindForm() {
   const found = useKind(from ?? kind);
   if (found.isPending) return <Waiting />;
   // A kind that does not stand yet is made anew.
-  const missing = found.isError && found.error instanceof Problem && found.error.status === 404;
-  if (found.isError && !missing) return <Failed error={found.error} retry={() => found.refetch()} />;
+  const missing = found.isLoadingError && found.error instanceof Problem && found.error.status === 404;
+  if (found.isLoadingError && !missing) return <Failed error={found.error} retry={() => found.refetch()} />;
   const start: Profile = found.data?.profile ?? blank;
   return (
     <Form

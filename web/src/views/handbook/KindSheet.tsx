@@ -16,7 +16,7 @@ export function KindSheet() {
   const [system] = useUnits();
   const found = useKind(kind);
   if (found.isPending) return <Waiting />;
-  if (found.isError) return <Failed error={found.error} />;
+  if (found.isLoadingError) return <Failed error={found.error} />;
   const p = found.data.profile;
   const habit = k.habits.find((h) => h.id === p.habit);
   const cause = (id: string) => k.causes.find((c) => c.id === id)?.label ?? id;

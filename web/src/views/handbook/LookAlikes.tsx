@@ -26,7 +26,7 @@ export function LookAlikes() {
         {causes.map((c) => k.causes.find((x) => x.id === c)?.label ?? c).join(" or ")}
         {causes.length > 1 && "?"}
       </h2>
-      {comparison.isError && <Failed error={comparison.error} />}
+      {comparison.isLoadingError && <Failed error={comparison.error} />}
       {comparison.isPending && causes.length > 1 && <Waiting />}
       {d && (
         <>

@@ -12,7 +12,7 @@ export function SignSheet() {
   const k = useTables();
   const sheet = useSign(sign);
   if (sheet.isPending) return <Waiting />;
-  if (sheet.isError) return <Failed error={sheet.error} />;
+  if (sheet.isLoadingError) return <Failed error={sheet.error} />;
   const s = sheet.data.sign;
   return (
     <article className="patch">

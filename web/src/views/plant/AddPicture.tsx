@@ -7,6 +7,7 @@ import { Refused } from "../../shell/States";
 import { useUndo } from "../undo";
 import { pictureUrl } from "./Beside";
 import classes from "./Pictures.module.css";
+import { shrink } from "./shrink";
 
 interface Taken {
   id: string;
@@ -20,7 +21,7 @@ export function AddPicture({ file, last, side: usual }: { file: PlantFile; last?
   const knowledge = useKnowledge();
   const send = useSendPicture(file.id);
   const record = useRecord(file.id);
-  const undo = useUndo(file.id);
+  const undo = useUndo(file);
   const [side, setSide] = useState<string>();
   const [taken, setTaken] = useState<Taken>();
   const [filming, setFilming] = useState(false);
@@ -45,7 +46,7 @@ export function AddPicture({ file, last, side: usual }: { file: PlantFile; last?
   const keep = async () => {
     if (!taken) return;
     try {
-      await send.mutateAsync({ id: taken.id, file: taken.file });
+      await send.mutateAsync({ id: taken.id, file: await shrink(taken.file) });
       const e = await record.mutateAsync({
         id: taken.entry,
         on,
@@ -88,9 +89,9 @@ export function AddPicture({ file, last, side: usual }: { file: PlantFile; last?
           />
         </div>
       )}
-      {!taken && !filming && (
-        <Group gap="xs">
-          <Button onClick={() => setFilming(true)}>With the camera</Button>
+      {!taken && (
+        <Group gap="xs" mt={filming ? "xs" : undefined}>
+          {!filming && <Button onClick={() => setFilming(true)}>With the camera</Button>}
           <FileButton
             accept="image/jpeg,image/png,image/webp"
             onChange={take}

@@ -7,7 +7,7 @@ import { How } from "../../shell/How";
 import { Refused } from "../../shell/States";
 import { sayProse, sayQuantity, useUnits } from "../../units";
 import { useUndo } from "../undo";
-import { isOver, sentence } from "../words";
+import { sentence } from "../words";
 import classes from "./Standing.module.css";
 
 /** Water, light, air and feed for the stage it is in, and the next step of its plan. */
@@ -15,7 +15,7 @@ export function CareNow({ file }: { file: PlantFile }) {
   const [system] = useUnits();
   const navigate = useNavigate();
   const record = useRecord(file.id);
-  const undo = useUndo(file.id);
+  const undo = useUndo(file);
   const stage = file.recovery?.stages?.[file.recovery.index];
   const open = file.plan?.steps?.filter((s) => !file.ticks[s.id]) ?? [];
   const dueOf = (s: { id: string; on: string }) => file.follow.due[s.id] ?? s.on;
@@ -23,7 +23,7 @@ export function CareNow({ file }: { file: PlantFile }) {
   const w = file.water;
   const send = (said: string, body: Parameters<typeof record.mutate>[0]) =>
     record.mutate(body, { onSuccess: (e) => undo(said, e.id) });
-  if (isOver(file.closed)) return <div />;
+  if (file.over) return <div />;
   return (
     <div className="patch">
       <h2>What it needs now</h2>

@@ -5,8 +5,9 @@ import type { Measure, PlantFile } from "../../api/client";
 import { useKnowledge, useRecord } from "../../api/hooks";
 import { newId } from "../../api/id";
 import { distance } from "../../dates";
+import { NumberField, QuantityInput } from "../../fields";
 import { Refused } from "../../shell/States";
-import { NumberField, QuantityInput, sayProse, sayQuantity, useUnits } from "../../units";
+import { sayProse, sayQuantity, useUnits } from "../../units";
 import { useUndo } from "../undo";
 
 interface Draft {
@@ -28,7 +29,7 @@ export function CheckIn({ file, opened, close }: { file: PlantFile; opened: bool
   });
   const [more, setMore] = useState(false);
   const record = useRecord(file.id);
-  const undo = useUndo(file.id);
+  const undo = useUndo(file);
   const asked = askedOf(file, knowledge.data?.measures ?? []);
   const rest = (knowledge.data?.measures ?? []).filter((m) => !asked.some((a) => a.id === m.id));
   const set = (id: string, value: number | undefined) => {

@@ -3,8 +3,9 @@ import { useState } from "react";
 import type { EntryView, Knowledge } from "../../api/client";
 import { type Draft, useRecord } from "../../api/hooks";
 import { newId } from "../../api/id";
+import { NumberField, QuantityInput } from "../../fields";
 import { Refused } from "../../shell/States";
-import { NumberField, QuantityInput, sayProse, useUnits } from "../../units";
+import { sayProse, useUnits } from "../../units";
 import { ArrivalForm } from "../TakeIn";
 import { type Moisture, moistures } from "../words";
 import { usePlantFile } from "./PlantPage";
@@ -57,7 +58,7 @@ const fields: Field[] = [
 ];
 
 /** What an entry said, without what the server adds to it. */
-function said({ plantId, recordedAt, by, kind, live, replaces, ...rest }: EntryView, id: string): Draft {
+function said({ plantId, recordedAt, by, kind, live, replaces, despite, ...rest }: EntryView, id: string): Draft {
   return { ...rest, id, replaces: rest.id };
 }
 

@@ -26,7 +26,7 @@ export function Examine() {
   const knowledge = useKnowledge();
   const entries = useEntries(file.id);
   if (knowledge.isPending || (replaces && entries.isPending)) return <Waiting />;
-  if (knowledge.isError) return <Failed error={knowledge.error} retry={() => knowledge.refetch()} />;
+  if (knowledge.isLoadingError) return <Failed error={knowledge.error} retry={() => knowledge.refetch()} />;
   const old = replaces ? entries.data?.entries?.find((e) => e.id === replaces) : undefined;
   return (
     <Look
@@ -189,7 +189,7 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
       </section>
       <section className="patch" aria-label="What it may be" aria-live="off">
         <h2>What it may be</h2>
-        {differential.isError && <Failed error={differential.error} retry={() => differential.refetch()} />}
+        {differential.isLoadingError && <Failed error={differential.error} retry={() => differential.refetch()} />}
         {d && (
           <>
             <p className="soft small" style={{ margin: "2px 0 8px" }} aria-live="polite">
@@ -199,8 +199,8 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
             </p>
             {(d.clash?.length ?? 0) > 0 && (
               <p className="red" role="alert">
-                “{byID.get(d.clash?.[0] ?? "")?.label}” and “{byID.get(d.clash?.[1] ?? "")?.label}” cannot both be true.
-                Keep the one you are sure of.
+                Your answers to “{byID.get(d.clash?.[0] ?? "")?.label}” and “{byID.get(d.clash?.[1] ?? "")?.label}”
+                cannot both be true. Keep the one you are sure of.
               </p>
             )}
             <SuspectList differential={d} knowledge={knowledge} most={3} />

@@ -4,11 +4,12 @@ import type { PlantFile, Strand } from "../../api/client";
 import { useKnowledge, useRecord } from "../../api/hooks";
 import { newId } from "../../api/id";
 import { distance, sayDay } from "../../dates";
+import { QuantityInput } from "../../fields";
 import { How } from "../../shell/How";
 import { Bare, Refused } from "../../shell/States";
-import { QuantityInput, sayQuantity, toMetric, useUnits } from "../../units";
+import { sayQuantity, toMetric, useUnits } from "../../units";
 import { useUndo } from "../undo";
-import { isOver, sentence } from "../words";
+import { sentence } from "../words";
 import classes from "./Growths.module.css";
 import { usePlantFile } from "./PlantPage";
 import { nameOfStrand } from "./SeamOf";
@@ -47,9 +48,7 @@ export function Growths() {
             <span className="soft">{growths.means}</span>
           </p>
         )}
-        {!isOver(file.closed) && (
-          <NewGrowth file={file} sorts={sorts.map((s) => ({ value: s, label: label(s)?.label ?? s }))} />
-        )}
+        {!file.over && <NewGrowth file={file} sorts={sorts.map((s) => ({ value: s, label: label(s)?.label ?? s }))} />}
       </section>
       {strands.length === 0 && (
         <Bare title="No growth is followed yet">
@@ -83,7 +82,7 @@ export function Growths() {
 /** One tap for the usual growth; name, size and "came with it" when wanted. */
 function NewGrowth({ file, sorts }: { file: PlantFile; sorts: { value: string; label: string }[] }) {
   const record = useRecord(file.id);
-  const undo = useUndo(file.id);
+  const undo = useUndo(file);
   const [more, setMore] = useState(false);
   const [sort, setSort] = useState<string>();
   const [name, setName] = useState("");
@@ -163,7 +162,7 @@ const steps: Record<string, number> = { metric: 5, us: 0.25 };
 function StrandRow({ file, strand, sort }: { file: PlantFile; strand: Strand; sort: string }) {
   const [system] = useUnits();
   const record = useRecord(file.id);
-  const undo = useUndo(file.id);
+  const undo = useUndo(file);
   const last = strand.sizes.at(-1);
   const [size, setSize] = useState<number>();
   const shown = size ?? last?.value ?? 0;
@@ -197,7 +196,7 @@ function StrandRow({ file, strand, sort }: { file: PlantFile; strand: Strand; so
             : "never measured"}
         </div>
       </div>
-      {!over && !isOver(file.closed) && (
+      {!over && !file.over && (
         <div className={classes.acts}>
           <span className={classes.stepper}>
             <button type="button" onClick={() => setSize(Math.max(0, shown - step))} aria-label={`Shorten ${name}`}>

@@ -3,8 +3,8 @@ import { type ReactNode, useState } from "react";
 import type { Draft } from "../../api/hooks";
 import { useLights, useRecord } from "../../api/hooks";
 import { newId } from "../../api/id";
+import { NumberField, QuantityInput } from "../../fields";
 import { Bare, Refused } from "../../shell/States";
-import { NumberField, QuantityInput } from "../../units";
 import { useUndo } from "../undo";
 import { type Moisture, moistures } from "../words";
 import classes from "./Measure.module.css";
@@ -41,7 +41,7 @@ export function Measure() {
 function useOneEntry(said: string, clear: () => void) {
   const file = usePlantFile();
   const record = useRecord(file.id);
-  const undo = useUndo(file.id);
+  const undo = useUndo(file);
   const [id, setId] = useState(newId);
   const send = (body: Partial<Draft>) =>
     record.mutate(

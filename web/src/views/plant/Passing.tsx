@@ -6,7 +6,7 @@ import { useRecord } from "../../api/hooks";
 import { sayDay } from "../../dates";
 import { Refused } from "../../shell/States";
 import { useUndo } from "../undo";
-import { isOver, sentence, standingWord } from "../words";
+import { sentence, standingWord } from "../words";
 import classes from "./Standing.module.css";
 
 export type Recovery = Schemas["Recovery"];
@@ -115,7 +115,7 @@ export function StepBack({ file, r }: { file: PlantFile; r: Recovery }) {
 
 function useStaging(file: PlantFile, r: Recovery, to: string, done: () => void) {
   const record = useRecord(file.id);
-  const undo = useUndo(file.id);
+  const undo = useUndo(file);
   const [reason, setReason] = useState("");
   const from = r.stages?.[r.index]?.id ?? "mended";
   const send = () =>
@@ -138,7 +138,7 @@ export function CloseCase({ file }: { file: PlantFile }) {
   const [outcome, setOutcome] = useState<"mended" | "given-away" | "lost" | "kept-under-watch">("mended");
   const [reason, setReason] = useState("");
   const record = useRecord(file.id);
-  const undo = useUndo(file.id);
+  const undo = useUndo(file);
   return (
     <>
       <button type="button" className="linkbutton soft" onClick={() => setAsking(true)}>
@@ -192,7 +192,7 @@ export function ClosedCase({ file, check }: { file: PlantFile; check: () => void
         {sentence(standingWord(file.closed?.outcome ?? "mended"))}
         {file.closedOn && (
           <span className={classes.stage}>
-            {isOver(file.closed) ? " on" : " since"} {sayDay(file.closedOn, file.today)}
+            {file.over ? " on" : " since"} {sayDay(file.closedOn, file.today)}
           </span>
         )}
       </h2>
@@ -201,7 +201,7 @@ export function ClosedCase({ file, check }: { file: PlantFile; check: () => void
         <Link to={`/plants/${file.id}/look-back`}>Look back over it</Link>
       </p>
       <Group>
-        {!isOver(file.closed) && <Button onClick={check}>Look at it now</Button>}
+        {!file.over && <Button onClick={check}>Look at it now</Button>}
         <Button
           variant="default"
           loading={record.isPending}
@@ -209,7 +209,7 @@ export function ClosedCase({ file, check }: { file: PlantFile; check: () => void
         >
           Reopen the case
         </Button>
-        {!isOver(file.closed) && <CloseCase file={file} />}
+        {!file.over && <CloseCase file={file} />}
       </Group>
       <Refused error={record.error} />
     </div>

@@ -4,7 +4,7 @@ import { useSearchParams } from "react-router";
 import type { PictureView, PlantFile } from "../../api/client";
 import { distance, sayDay } from "../../dates";
 import { Bare } from "../../shell/States";
-import { isOver, sentence } from "../words";
+import { sentence } from "../words";
 import { AddPicture } from "./AddPicture";
 import { Beside, drawnWidth, onOneScale, pictureUrl } from "./Beside";
 import { MeasurePicture } from "./MeasurePicture";
@@ -83,7 +83,7 @@ export function Pictures() {
           </section>
         )}
       </div>
-      {!isOver(file.closed) && <AddPicture file={file} last={ofSide.at(-1)} side={side} />}
+      {!file.over && <AddPicture file={file} last={ofSide.at(-1)} side={side} />}
     </div>
   );
 }

@@ -9,24 +9,21 @@ export type Step = NonNullable<Plan["steps"]>[number];
 
 /** What the plan is for, what to expect, when it ends and what to beware of. */
 export function PlanHead({ plan }: { plan: Plan }) {
-  const small = (label: string, list: string[] | undefined) =>
-    list?.map((e) => (
-      <p key={e} className="soft small" style={{ margin: "4px 0" }}>
-        {label}: {e}
+  const line = (label: string, list: string[] | undefined) =>
+    list &&
+    list.length > 0 && (
+      <p className="small" style={{ margin: "4px 0" }}>
+        <b>{label}:</b> <span className="soft">{list.join(" ")}</span>
       </p>
-    ));
+    );
   return (
     <>
       <h2>{plan.names?.join(" · ")}</h2>
-      {plan.expect?.map((e) => (
-        <p key={e} style={{ margin: "6px 0" }}>
-          {e}
-        </p>
-      ))}
-      {small("Begin only if", plan.entry)}
-      {small("It ends with", plan.ends)}
-      {small("What can go wrong", plan.wrong)}
-      {small("When to stop", plan.stops)}
+      {line("Begin only if", plan.entry)}
+      {line("Normal from now on", plan.expect)}
+      {line("It ends with", plan.ends)}
+      {line("Look again when", plan.wrong)}
+      {line("Give it up when", plan.stops)}
     </>
   );
 }
@@ -116,10 +113,30 @@ export function Needs({ needs, low = [] }: { needs: Schemas["Need"][]; low?: Sch
   );
 }
 
-/** One step with its amounts and the cautions that belong to it. */
-export function StepText({ step, plan, today }: { step: Step; plan: Plan; today: string }) {
+/** The cautions of each step that no step before it in the list has said yet. */
+export function saidOnce(steps: Step[]): Map<string, string[]> {
+  const said = new Set<string>();
+  return new Map(
+    steps.map((s) => {
+      const first = (s.cautions ?? []).filter((c) => !said.has(c));
+      for (const c of first) said.add(c);
+      return [s.id, first];
+    }),
+  );
+}
+
+interface StepTextProps {
+  step: Step;
+  plan: Pick<Plan, "cautions" | "names">;
+  today: string;
+  /** Ids of the cautions to say at it. */
+  say?: string[];
+}
+
+/** One step with its amounts and the cautions to say at it: all of its own, where nothing else is given. */
+export function StepText({ step, plan, today, say }: StepTextProps) {
   const [system] = useUnits();
-  const cautions = (plan.cautions ?? []).filter((c) => step.cautions?.includes(c.id));
+  const cautions = (plan.cautions ?? []).filter((c) => (say ?? step.cautions)?.includes(c.id));
   const several = (plan.names?.length ?? 0) > 1 && (step.reasons?.length ?? 0) > 0;
   return (
     <div>

@@ -16,6 +16,7 @@ import {
   SittingHead,
   type Step,
   StepText,
+  saidOnce,
   sittingsOf,
 } from "./PlanParts";
 import { usePlantFile } from "./PlantPage";
@@ -82,9 +83,6 @@ export function PlanSteps({ decideAgain }: { decideAgain: () => void }) {
   );
 }
 
-/** Things for one day: more is not begun, it waits its turn. */
-const most = 5;
-
 /** The sittings in order of what is due: today's first, then dated ones, then what waits to be seen, then what is done. */
 function Sittings({ seated }: { seated: Seated[] }) {
   const file = usePlantFile();
@@ -92,7 +90,7 @@ function Sittings({ seated }: { seated: Seated[] }) {
   const done = seated.filter((s) => s.steps.every((x) => file.ticks[x.id]));
   const open = seated.filter((s) => !done.includes(s));
   const waiting = open.filter((s) => s.sitting.gate);
-  const due = open.filter((s) => !s.sitting.gate && day(s) <= file.today).slice(0, most);
+  const due = open.filter((s) => !s.sitting.gate && day(s) <= file.today).slice(0, file.mostToday);
   const later = open.filter((s) => !s.sitting.gate && !due.includes(s));
   return (
     <>
@@ -126,10 +124,12 @@ function Due({ title, of }: { title: string; of: Seated[] }) {
 }
 
 function Rows({ steps }: { steps: Step[] }) {
+  const file = usePlantFile();
+  const say = saidOnce(steps.filter((s) => !file.ticks[s.id]));
   return (
     <ol className="rows" style={{ listStyle: "none", padding: 0, margin: "6px 0 0" }}>
       {steps.map((s) => (
-        <StepRow key={s.id} step={s} />
+        <StepRow key={s.id} step={s} say={say.get(s.id)} />
       ))}
     </ol>
   );
@@ -182,10 +182,10 @@ function Prepared() {
   );
 }
 
-function StepRow({ step }: { step: Step }) {
+function StepRow({ step, say }: { step: Step; say?: string[] }) {
   const file = usePlantFile();
   const record = useRecord(file.id);
-  const undo = useUndo(file.id);
+  const undo = useUndo(file);
   const [skipping, setSkipping] = useState(false);
   const [reason, setReason] = useState("");
   const tick = file.ticks[step.id];
@@ -218,7 +218,7 @@ function StepRow({ step }: { step: Step }) {
       <span className={due ? "red" : "soft"} aria-hidden>
         {due ? "–" : "·"}
       </span>
-      {file.plan && <StepText step={step} plan={file.plan} today={file.today} />}
+      {file.plan && <StepText step={step} plan={file.plan} today={file.today} say={say} />}
       <Group gap="xs" wrap="nowrap" align="start">
         <Button
           size="compact-md"

@@ -5,6 +5,7 @@ import { usePlant } from "../../api/hooks";
 import { distance, sayDay } from "../../dates";
 import { Bare, Failed, Waiting } from "../../shell/States";
 import { isolationWord, standingWord } from "../words";
+import { Undone } from "./Undone";
 
 /** A plant's file: who it is, and the sides of its case. */
 export function PlantPage() {
@@ -19,8 +20,9 @@ export function PlantPage() {
     const open = row?.querySelector<HTMLElement>('[aria-current="page"]');
     if (row && open) row.scrollLeft = open.offsetLeft - row.clientWidth / 2 + open.clientWidth / 2;
   }, [pathname, file.isSuccess]);
+  if (file.error instanceof Problem && file.error.status === 410) return <Undone plant={plant} />;
   if (file.isPending) return <Waiting />;
-  if (file.isError) {
+  if (file.isLoadingError) {
     if (file.error instanceof Problem && (file.error.status === 404 || file.error.status === 422)) {
       return (
         <Bare title="No such plant">

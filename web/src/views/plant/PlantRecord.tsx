@@ -20,8 +20,8 @@ export function PlantRecord() {
   const knowledge = useKnowledge();
   const [undone, setUndone] = useState(false);
   if (entries.isPending || knowledge.isPending) return <Waiting rows={6} />;
-  if (entries.isError) return <Failed error={entries.error} retry={() => entries.refetch()} />;
-  if (knowledge.isError) return <Failed error={knowledge.error} retry={() => knowledge.refetch()} />;
+  if (entries.isLoadingError) return <Failed error={entries.error} retry={() => entries.refetch()} />;
+  if (knowledge.isLoadingError) return <Failed error={knowledge.error} retry={() => knowledge.refetch()} />;
   const all = entries.data.entries ?? [];
   const shown = undone ? all : all.filter((e) => e.live && !e.voided);
   return (
@@ -88,6 +88,9 @@ function EntryRow({ entry, knowledge, all }: { entry: EntryView; knowledge: Know
           {entry.replaces && " · a correction"}
           {!entry.live && " · undone or corrected"}
         </div>
+        {entry.despite && (
+          <div className="ochre small">Recorded all the same: {entry.despite.map((c) => c.said).join(" ")}</div>
+        )}
         <Refused error={record.error} />
       </div>
       {entry.live && (

@@ -5,9 +5,10 @@ import type { Schemas } from "../../api/client";
 import { useKnowledge, useRecord, useTally } from "../../api/hooks";
 import { newId } from "../../api/id";
 import { distance } from "../../dates";
+import { NumberField, QuantityInput } from "../../fields";
 import { How } from "../../shell/How";
 import { Failed, Refused, Waiting } from "../../shell/States";
-import { NumberField, QuantityInput, sayQuantity, useUnits } from "../../units";
+import { sayQuantity, useUnits } from "../../units";
 import { useUndo } from "../undo";
 import { sayPercent } from "../words";
 import classes from "./Measure.module.css";
@@ -35,11 +36,11 @@ export function RootTally() {
     getInitialValueInEffect: false,
   });
   const record = useRecord(file.id);
-  const undo = useUndo(file.id);
+  const undo = useUndo(file);
   const { tally } = draft;
   const reading = useTally(tally, file.pot.widthCm);
   if (knowledge.isPending) return <Waiting />;
-  if (knowledge.isError) return <Failed error={knowledge.error} retry={() => knowledge.refetch()} />;
+  if (knowledge.isLoadingError) return <Failed error={knowledge.error} retry={() => knowledge.refetch()} />;
   const set = (part: Partial<Tally>) => setDraft({ ...draft, tally: { ...tally, ...part } });
   const count = (where: Where, sort: SortID, by: number) =>
     set({ [where]: { ...tally[where], [sort]: Math.max(0, tally[where][sort] + by) } });

@@ -1,5 +1,6 @@
 import { Button, Group } from "@mantine/core";
-import { Link, useSearchParams } from "react-router";
+import { useRef } from "react";
+import { Link, useNavigate, useSearchParams } from "react-router";
 import type { PlantFile } from "../../api/client";
 import { useKnowledge } from "../../api/hooks";
 import { daysBetween, distance, sayDay, shortDay } from "../../dates";
@@ -9,6 +10,7 @@ import { sayProse, sayQuantity, useUnits } from "../../units";
 import { sayChance, sayPercent, sentence } from "../words";
 import { CareNow } from "./CareNow";
 import { CheckIn } from "./CheckIn";
+import { DueNow } from "./DueNow";
 import { Opinion } from "./Opinion";
 import { CloseCase, ClosedCase, marks, nameOf, Pass, type Recovery, StepBack } from "./Passing";
 import { usePlantFile } from "./PlantPage";
@@ -23,9 +25,21 @@ export function Standing() {
   const knowledge = useKnowledge();
   const [search, setSearch] = useSearchParams();
   const checking = search.has("check");
-  const setChecking = (open: boolean) => setSearch(open ? { check: "" } : {}, { replace: true });
+  // Opening is a step of its own, so that going back closes the check-in and stays with the plant.
+  const navigate = useNavigate();
+  const opened = useRef(false);
+  const open = () => {
+    opened.current = true;
+    setSearch({ check: "" });
+  };
+  const close = () => {
+    if (opened.current) navigate(-1);
+    else setSearch({}, { replace: true });
+    opened.current = false;
+  };
   return (
     <>
+      <DueNow file={file} />
       <div className={classes.top}>
         <div className={classes.figure}>
           <Figure
@@ -36,7 +50,7 @@ export function Standing() {
             name={file.name}
           />
         </div>
-        <Now file={file} check={() => setChecking(true)} />
+        <Now file={file} check={open} />
         <CareNow file={file} />
       </div>
       <section className="patch" style={{ marginTop: 18 }} aria-label="Seam">
@@ -46,7 +60,7 @@ export function Standing() {
         {knowledge.data && <Opinion file={file} knowledge={knowledge.data} />}
         <TurnedOut />
       </div>
-      <CheckIn file={file} opened={checking} close={() => setChecking(false)} />
+      <CheckIn file={file} opened={checking} close={close} />
     </>
   );
 }
@@ -167,20 +181,17 @@ function TrackNow({
 /** Condition, odds, reserves and drying: each a number that opens. */
 function Facts({ file, r }: { file: PlantFile; r: Recovery }) {
   const [system] = useUnits();
-  const { score, odds, drying, scores } = file.follow;
-  const before = scores.filter((s) => daysBetween(s.on, file.today) >= 28).at(-1);
-  const trend = score && before ? score.value - before.value : undefined;
+  const { score, odds, drying, trend } = file.follow;
   if (!score && !odds && !drying && !r.runway) return null;
   return (
     <ul className={`${classes.facts} small`} aria-label="How it does">
       {score && (
         <li>
           Condition <b>{score.value}</b> of 100
-          {trend !== undefined && Math.abs(trend) >= 3
-            ? `, ${trend > 0 ? "up" : "down"} ${Math.abs(trend)} in four weeks`
-            : trend !== undefined
-              ? ", much as four weeks ago"
-              : ""}
+          {trend &&
+            (trend.points === 0
+              ? `, much as ${trend.days} days ago`
+              : `, ${trend.points > 0 ? "up" : "down"} ${Math.abs(trend.points)} in ${trend.days} days`)}
           {" ("}
           {score.parts.map((p) => `${p.name} ${p.value}`).join(", ")}
           {score.unknown.length > 0 && `; not read: ${score.unknown.join(", ")}`}

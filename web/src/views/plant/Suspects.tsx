@@ -126,14 +126,13 @@ interface SuspectRowProps {
 
 function SuspectRow({ suspect, knowledge, accepted, onAccept }: SuspectRowProps) {
   const cause = knowledge.causes?.find((c) => c.id === suspect.id);
-  const sign = (id: string) => knowledge.signs?.find((s) => s.id === id)?.label ?? id;
-  const strong = suspect.chance >= 0.5 && !cause?.harmless;
+  const strong = suspect.standsOut;
   const colour = cause?.harmless ? "var(--kelp)" : strong ? "var(--red)" : "var(--ochre)";
-  const telling = (suspect.evidence ?? []).filter((e) => Math.max(e.times, 1 / e.times) >= 1.15);
+  const telling = (suspect.evidence ?? []).filter((e) => e.tells);
   const speaks = (ws: typeof telling) =>
     ws
       .slice(0, whole ? 40 : 3)
-      .map((e) => `${e.present ? "" : "no "}${short(sign(e.sign))} ${sayTimes(e.times)}`)
+      .map((e) => `${e.told} ${sayTimes(e.times)}`)
       .join(" · ");
   const pro = telling.filter((e) => e.times > 1);
   const con = telling.filter((e) => e.times < 1);
@@ -194,12 +193,4 @@ function SuspectRow({ suspect, knowledge, accepted, onAccept }: SuspectRowProps)
       </div>
     </div>
   );
-}
-
-/** A sign's label cut to what can stand in a line of evidence. */
-function short(label: string): string {
-  const cut = (label.split(/[;,:]/)[0] ?? label).toLowerCase();
-  if (cut.length <= 40) return cut;
-  const words = `${cut.slice(0, cut.lastIndexOf(" ", 38))} …`;
-  return words;
 }

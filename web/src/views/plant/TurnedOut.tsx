@@ -22,7 +22,7 @@ export function TurnedOut() {
   const file = usePlantFile();
   const knowledge = useKnowledge();
   const record = useRecord(file.id);
-  const undo = useUndo(file.id);
+  const undo = useUndo(file);
   const [id, setId] = useState(newId);
   const [asking, setAsking] = useState(false);
   const [causes, setCauses] = useState<string[]>(file.verdict?.causes ?? []);

@@ -96,13 +96,13 @@ function Decide({ done }: { done: () => void }) {
   const [reason, setReason] = useState("");
   const [id, setId] = useState(newId);
   const record = useRecord(file.id);
-  const undo = useUndo(file.id);
+  const undo = useUndo(file);
   if (knowledge.isPending || differential.isPending) return <Waiting />;
-  if (knowledge.isError) return <Failed error={knowledge.error} retry={() => knowledge.refetch()} />;
-  if (differential.isError) return <Failed error={differential.error} retry={() => differential.refetch()} />;
+  if (knowledge.isLoadingError) return <Failed error={knowledge.error} retry={() => knowledge.refetch()} />;
+  if (differential.isLoadingError) return <Failed error={differential.error} retry={() => differential.refetch()} />;
   const d = differential.data;
   // What stands out is ticked to begin with; the person decides.
-  const ticked = accepted ?? (d.enough ? (d.causes ?? []).filter((c) => c.chance >= 0.5).map((c) => c.id) : []);
+  const ticked = accepted ?? d.suggested;
   const label = (cause: string) => knowledge.data.causes?.find((c) => c.id === cause)?.label ?? cause;
   const decide = (causes: string[]) =>
     record.mutate(

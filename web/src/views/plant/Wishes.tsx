@@ -3,8 +3,9 @@ import { useState } from "react";
 import type { Schemas } from "../../api/client";
 import { useKnowledge, useRecord } from "../../api/hooks";
 import { newId } from "../../api/id";
+import { NumberField, QuantityInput } from "../../fields";
 import { Refused } from "../../shell/States";
-import { NumberField, QuantityInput, sayQuantity, useUnits } from "../../units";
+import { sayQuantity, useUnits } from "../../units";
 import { useUndo } from "../undo";
 import { usePlantFile } from "./PlantPage";
 
@@ -48,7 +49,7 @@ function WishForm({ done }: { done: () => void }) {
   const file = usePlantFile();
   const knowledge = useKnowledge();
   const record = useRecord(file.id);
-  const undo = useUndo(file.id);
+  const undo = useUndo(file);
   const [id] = useState(newId);
   const [wants, setWants] = useState<Wants>(file.wants);
   const [reason, setReason] = useState("");

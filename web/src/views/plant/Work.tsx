@@ -54,7 +54,7 @@ function AtTheBench({ plan, open }: { plan: Plan; open: Step[] }) {
     getInitialValueInEffect: false,
   });
   const record = useRecord(file.id);
-  const undo = useUndo(file.id);
+  const undo = useUndo(file);
   const heading = useRef<HTMLHeadingElement>(null);
   const [skipping, setSkipping] = useState(false);
   const [reason, setReason] = useState("");

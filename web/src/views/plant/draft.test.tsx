@@ -61,21 +61,22 @@ const preview = (a: Asked) => {
     plan: plan(steps.filter((s) => !out.includes(s.id))),
     schools: [],
     answers: {},
-    choices: [
-      {
-        id: "rootWash",
-        ask: "Root rinse",
-        sides: [
-          { id: "water", label: "water", for: "nothing amiss", but: "does nothing" },
-          { id: "soap", label: "soap", for: "wets", but: "rinse it off" },
-        ],
-      },
-    ],
     odds: { what: "share that lives", value: 0.7, unit: "", working },
     needs: [],
     breaches: out.includes("clean-blade@d0") ? [{ ...breach, reason }] : [],
   };
 };
+
+const choices = [
+  {
+    id: "rootWash",
+    ask: "Root rinse",
+    sides: [
+      { id: "water", label: "water", for: "nothing amiss", but: "does nothing" },
+      { id: "soap", label: "soap", for: "wets", but: "rinse it off" },
+    ],
+  },
+];
 
 const answers = {
   "GET /api/settings": { asked: true, household: {}, choices: {} },
@@ -84,6 +85,7 @@ const answers = {
   "GET /api/session": { signedIn: true, today: "2026-11-24" },
   "PUT /api/settings/choices": { asked: true, household: {}, choices: {} },
   "POST /api/plants/plant-1/plan": preview,
+  "POST /api/plants/plant-1/plan/choices": { choices },
   "POST /api/plants/plant-1/entries": (a: Asked) => ({ ...(a.body as object), kind: "planned", live: true }),
 };
 
@@ -96,7 +98,7 @@ describe("a plan before it is taken up", () => {
     expect(await screen.findByText("Lay everything out")).toBeTruthy();
     expect(pageText()).toContain("Of ten such plants about 7 live");
     expect(pageText()).toContain("24 Nov (today)");
-    expect(screen.getByRole("region", { name: "Root rinse" })).toBeTruthy();
+    expect(await screen.findByRole("region", { name: "Root rinse" })).toBeTruthy();
     expect(taken().disabled).toBe(false);
   });
 

@@ -78,7 +78,7 @@ describe("growths", () => {
       interval: { what: "", value: 30, unit: "days", working },
     };
     const file = follow({ strands: [leaf({ state: "lost" })], growths });
-    show(<Growths />, { ...file, closed: { outcome: "lost" } } as PlantFile);
+    show(<Growths />, { ...file, closed: { outcome: "lost" }, over: true } as PlantFile);
     await screen.findByText(/A new leaf about every/);
     expect(pageText()).toContain("30 days");
     expect(pageText()).toContain("94 %");
@@ -318,6 +318,7 @@ describe("where it stands", () => {
     ...follow({
       score: { value: 62, parts: [{ name: "roots", value: 50, weight: 1, why: "" }], unknown: ["leaves"], working },
       scores: [{ on: "2026-10-20", value: 40 }],
+      trend: { days: 28, points: 22 },
       odds: { lives: 0.6, least: 0.3, most: 0.85, own: 0, working },
       drying: { before: 10, now: 7, faster: true, working },
       clocks: [
@@ -350,7 +351,7 @@ describe("where it stands", () => {
     await screen.findByText("62");
     const text = pageText();
     for (const said of [
-      "up 22 in four weeks",
+      "up 22 in 28 days",
       "about 6 in 10, between 30 % and 85 %",
       "before roots are likely",
       "in 7 days instead of 10",
@@ -366,6 +367,33 @@ describe("where it stands", () => {
     expect(screen.getByRole("region", { name: "Beside it: Clearing pests" })).toBeTruthy();
     await userEvent.click(screen.getByRole("button", { name: "How its odds came about" }));
     await screen.findByText(/1 \+ 1/);
+  });
+
+  it("says first what is due now, the rest in its plan", async () => {
+    serve({ "GET /api/knowledge": knowledge });
+    const task = (kind: string, what: string, from: string, until: string) => ({
+      kind,
+      what,
+      from,
+      until,
+      why: "Because.",
+      minutes: 4,
+      step: what,
+    });
+    const tasks = [
+      task("step", "Wash it down", "2026-11-20", "2026-11-22"),
+      ...[1, 2, 3, 4, 5].map((n) => task("step", `Step ${n}`, "2026-11-24", "2026-11-25")),
+      task("check", "Check in", "2026-11-29", "2026-11-30"),
+    ];
+    show(<Standing />, { ...file, tasks } as unknown as PlantFile);
+    const due = await screen.findByRole("region", { name: "Due now" });
+    expect(due.textContent).toContain("6 things, about 24 min");
+    expect(due.textContent).toContain("Was due 2 days ago.");
+    expect(due.textContent).toContain("1 more in its plan");
+    expect(due.textContent).not.toContain("Check in");
+    expect(screen.getByRole("link", { name: "Wash it down" }).getAttribute("href")).toBe("/plants/plant-1/do");
+    const regions = screen.getAllByRole("region");
+    expect(regions[0]).toBe(due);
   });
 
   it.each([
@@ -415,7 +443,7 @@ describe("where it stands", () => {
     expect(screen.getByRole("button", { name: "Watered" })).toBeTruthy();
     expect(screen.getByRole("button", { name: "Reopen the case" })).toBeTruthy();
     page.unmount();
-    show(<Standing />, { ...kept, closed: { outcome: "given-away" } } as unknown as PlantFile);
+    show(<Standing />, { ...kept, closed: { outcome: "given-away" }, over: true } as unknown as PlantFile);
     await screen.findByRole("button", { name: "Reopen the case" });
     expect(screen.queryByRole("button", { name: "Look at it now" })).toBeNull();
     expect(screen.queryByRole("button", { name: "Watered" })).toBeNull();

@@ -169,6 +169,7 @@ describe("the end of a case", () => {
   it("says how it ended, and is reopened under one id however often it is pressed", async () => {
     const asked = serve(refused("The record cannot be reached just now."));
     const file = plantFile({
+      over: true,
       closed: { outcome: "lost", reason: "Frost at the door." },
       closedOn: "2026-11-20",
     } as Partial<PlantFile>);

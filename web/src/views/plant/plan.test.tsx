@@ -3,7 +3,7 @@ import userEvent from "@testing-library/user-event";
 import { describe, expect, it, vi } from "vitest";
 import type { Plan } from "../../api/client";
 import { device, pageText, plantFile, Refusal, serve, show, working } from "../../testing/page";
-import { Against, Needs, PlanHead, Rules, SittingHead, StepText, sittingsOf } from "./PlanParts";
+import { Against, Needs, PlanHead, Rules, SittingHead, StepText, saidOnce, sittingsOf } from "./PlanParts";
 import { PlanSteps } from "./PlanSteps";
 import { Work } from "./Work";
 
@@ -46,7 +46,7 @@ const plan = (steps: Plan["steps"]): Plan => ({
   ends: ["Two new leaves."],
   wrong: ["A pot too large."],
   entry: ["Live roots are left."],
-  stops: ["Give up when the stem is soft."],
+  stops: ["The stem is soft."],
   asks: [],
 });
 
@@ -58,9 +58,9 @@ describe("a plan", () => {
       "Root rot of a foliage plant",
       "It droops at first.",
       "It ends with: Two new leaves.",
-      "What can go wrong: A pot too large.",
+      "Look again when: A pot too large.",
       "Begin only if: Live roots are left.",
-      "When to stop: Give up when the stem is soft.",
+      "Give it up when: The stem is soft.",
     ])
       expect(text).toContain(words);
   });
@@ -130,6 +130,15 @@ describe("a plan", () => {
     expect(text).toContain("250 ml");
     await userEvent.click(screen.getByRole("button", { name: "How water came about" }));
     expect(await screen.findByText("1 + 1")).toBeTruthy();
+  });
+
+  it("says a caution once in a sitting, where it first applies", () => {
+    const first = step("cut", { cautions: ["blade"] });
+    const again = step("trim", { cautions: ["blade", "bag"] });
+    const say = saidOnce([first, again]);
+    expect([...say.values()]).toEqual([["blade"], ["bag"]]);
+    show(<StepText step={again} plan={plan([first, again])} today="2026-11-24" say={say.get("trim")} />);
+    expect(pageText()).not.toContain("Cut away from the hand.");
   });
 
   it("says units as the person reads them", () => {

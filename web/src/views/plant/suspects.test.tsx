@@ -12,13 +12,15 @@ const evidence = ["leaf.drooping", "root.smell", "leaf.crisp", "leaf.tips-brown"
   sign,
   present: i !== 2,
   times: [12, 5, 3, 0.2][i] ?? 1,
+  told: ["“Leaves hang limp”", "“It smells”", "“Leaves crackle” not there", "“Dry brown leaf tips”"][i],
+  tells: true,
   without: 0.3,
 }));
 
 const differential = (more: Partial<Differential> = {}): Differential =>
   ({
     causes: [
-      { id: "root-rot", chance: 0.82, prior: 0.08, evidence },
+      { id: "root-rot", chance: 0.82, prior: 0.08, evidence, standsOut: true },
       { id: "drought", chance: 0.07, prior: 0.1, evidence: [] },
       { id: "old-leaf", chance: 0.03, prior: 0.15, evidence: [] },
     ],
@@ -40,9 +42,9 @@ describe("suspects", () => {
     expect(rows.map((r) => r.getAttribute("data-cause"))).toEqual(["root-rot", "drought"]);
     const rot = rows[0]?.textContent ?? "";
     expect(rot).toContain("8 in 10");
-    expect(rot).toContain("for: leaves hang limp ×12");
-    expect(rot).toContain("no leaves crackle ×3");
-    expect(rot).toContain("against: dry brown leaf tips ÷5");
+    expect(rot).toContain("for: “Leaves hang limp” ×12");
+    expect(rot).toContain("“Leaves crackle” not there ×3");
+    expect(rot).toContain("against: “Dry brown leaf tips” ÷5");
     expect(rows[1]?.textContent).toContain("Drought stress.");
     expect(pageText()).toContain("41 other causes");
   });

@@ -1,0 +1,11 @@
+package pest
+
+import (
+	"testing"
+
+	"tendermend/internal/approve"
+)
+
+func TestTablesStandAsTheyWereRead(t *testing.T) {
+	approve.Tables(t, map[string]any{"pests": pests})
+}

@@ -1,0 +1,150 @@
+package record
+
+import (
+	"fmt"
+	"strings"
+
+	"tendermend/core/plant"
+
+	"github.com/google/uuid"
+)
+
+// Arrived takes a plant in.
+type Arrived struct {
+	Name       string     `json:"name" maxLength:"120" doc:"What it is called here."`
+	Label      string     `json:"label,omitempty" maxLength:"24" doc:"The code on its label."`
+	Profile    string     `json:"profile,omitempty" doc:"Its kind; empty when unknown."`
+	Habit      string     `json:"habit" doc:"Its growth habit, enough when the kind is unknown."`
+	From       string     `json:"from,omitempty" maxLength:"120"`
+	Price      *float64   `json:"price,omitempty" doc:"What was paid, in the collection's money."`
+	Packing    Packing    `json:"packing,omitempty" enum:"unpacked,dry,wet,cold,weeks-in-box,unknown"`
+	PotWidthCM *float64   `json:"potWidthCm,omitempty" doc:"Inner width of its pot, cm."`
+	PotDepthCM *float64   `json:"potDepthCm,omitempty" doc:"Depth of its pot, cm."`
+	Medium     string     `json:"medium,omitempty" maxLength:"120"`
+	Leaves     *int       `json:"leaves,omitempty"`
+	Growths    *int       `json:"growths,omitempty" doc:"Bulbs, canes, rosettes or stems."`
+	Place      *uuid.UUID `json:"place,omitempty"`
+	Isolated   bool       `json:"isolated"`
+	Had        Had        `json:"had,omitempty" enum:"weeks,months,years,unknown" doc:"How long it had been had when it was taken in; missing where it came that day."`
+	Mother     *uuid.UUID `json:"mother,omitempty" doc:"The plant here that it is a piece of."`
+	Note       string     `json:"note,omitempty" maxLength:"2000"`
+}
+
+// Packing says how a plant travelled.
+type Packing string
+
+// How plants arrive.
+const (
+	Unpacked     Packing = "unpacked"
+	PackedDry    Packing = "dry"
+	PackedWet    Packing = "wet"
+	PackedCold   Packing = "cold"
+	WeeksInBox   Packing = "weeks-in-box"
+	PackingOther Packing = "unknown"
+)
+
+// KindArrived stands in stored records: it is never renamed or used for another.
+const KindArrived Kind = "arrived"
+
+// Kind names it.
+func (*Arrived) Kind() Kind { return KindArrived }
+
+func (a *Arrived) check(s *situation) (faults Faults) {
+	if strings.TrimSpace(a.Name) == "" && strings.TrimSpace(a.Label) == "" {
+		faults = append(
+			faults,
+			Fault{
+				Field:   "arrived.name",
+				Message: "give it a name or a label code, so that it can be told from the others",
+			},
+		)
+	}
+	if _, ok := hadDays[a.Had]; !ok && a.Had != HadUnknown {
+		faults = append(faults, Fault{
+			Field:   "arrived.had",
+			Message: fmt.Sprintf("%q is not weeks, months, years or unknown; pick one", a.Had),
+		})
+	}
+	habit, ok := plant.HabitByID(a.Habit)
+	if !ok {
+		faults = append(
+			faults,
+			Fault{
+				Field:   "arrived.habit",
+				Message: fmt.Sprintf("there is no growth habit %q; pick how it grows", a.Habit),
+			},
+		)
+	}
+	if a.Profile != "" {
+		p, known := s.ledger.kinds.ByID(a.Profile)
+		switch {
+		case !known:
+			faults = append(
+				faults,
+				Fault{
+					Field: "arrived.profile",
+					Message: fmt.Sprintf(
+						"the kind %q is not known; pick one from the list, or leave it empty and pick only its habit",
+						a.Profile,
+					),
+				},
+			)
+		case ok && !p.GrowsAs(habit.ID):
+			faults = append(
+				faults,
+				Fault{
+					Field:   "arrived.habit",
+					Message: fmt.Sprintf("%s does not grow like that; leave the habit to the kind", p.Botanical),
+				},
+			)
+		}
+	}
+	if a.Mother != nil && *a.Mother == s.entry.PlantID {
+		faults = append(
+			faults,
+			Fault{Field: "arrived.mother", Message: "a plant is not its own mother; pick another"},
+		)
+	}
+	between(&faults, "arrived.potWidthCm", a.PotWidthCM, 1, 200, "cm")
+	between(&faults, "arrived.potDepthCm", a.PotDepthCM, 1, 200, "cm")
+	between(&faults, "arrived.price", a.Price, 0, 100000, "as a price")
+	countBetween(&faults, "arrived.leaves", a.Leaves, 0, 10000)
+	countBetween(&faults, "arrived.growths", a.Growths, 0, 1000)
+	if _, here := s.ledger.arrival(s.entry.Replaces); here {
+		faults = append(
+			faults,
+			Fault{
+				Field:    "arrived",
+				Message:  "this plant has arrived already; correct its arrival instead",
+				Conflict: true,
+			},
+		)
+	}
+	if e, found := s.ledger.firstBefore(s.entry.On); found {
+		const said = "there is an entry of %s, before this arrival; give that day or an earlier one"
+		faults = append(faults, Fault{Field: "on", Message: fmt.Sprintf(said, e.On)})
+	}
+	return faults
+}
+
+func (a *Arrived) apply(s *State, e Entry) {
+	s.Here, s.ArrivedOn, s.Arrival, s.Place = true, e.On, *a, a.Place
+	s.Habit, _ = plant.HabitByID(a.Habit)
+	if p, ok := s.kinds.ByID(a.Profile); ok {
+		s.Profile = &p
+		if h, ok := plant.HabitByID(p.Habit); ok {
+			s.Habit = h // the tables may know its kind better than an older record
+		}
+	}
+	s.Pot = Pot{WidthCM: a.PotWidthCM, DepthCM: a.PotDepthCM, Medium: a.Medium}
+	if a.Isolated {
+		s.Isolation = Isolated
+	}
+	s.looked(e.On)
+}
+
+func (*Arrived) event(State) (string, bool) { return "arrived", true }
+
+func (*Arrived) taken() taken { return whileOpen }
+
+func (*Arrived) minutes() int { return 0 }

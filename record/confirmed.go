@@ -1,0 +1,63 @@
+package record
+
+// Confirmed is what it turned out to be in the end.
+type Confirmed struct {
+	Causes []string `json:"causes" doc:"What it was, the main one first; none means that nothing was wrong."`
+	How    string   `json:"how" enum:"seen,mended-by,laboratory,died-of,guess" doc:"How one knows."`
+	Note   string   `json:"note,omitempty" maxLength:"2000"`
+}
+
+// howKnown are the ways in which one knows what it was.
+var howKnown = map[string]bool{"seen": true, "mended-by": true, "laboratory": true, "died-of": true, "guess": true}
+
+// KindConfirmed stands in stored records: it is never renamed or used for another.
+const KindConfirmed Kind = "confirmed"
+
+// Kind names it.
+func (*Confirmed) Kind() Kind { return KindConfirmed }
+
+func (c *Confirmed) check(s *situation) (faults Faults) {
+	faults = checkCauses("confirmed.causes", c.Causes)
+	if !howKnown[c.How] {
+		faults = append(
+			faults,
+			Fault{
+				Field:   "confirmed.how",
+				Message: "say how you know: seen, mended by its treatment, a laboratory, what it died of, or a guess",
+			},
+		)
+	}
+	if s.state().Examined == nil {
+		faults = append(
+			faults,
+			Fault{
+				Field:    "confirmed",
+				Message:  "it was never examined, so there is nothing to confirm; examine it first",
+				Conflict: true,
+			},
+		)
+	}
+	return faults
+}
+
+func (c *Confirmed) apply(s *State, e Entry) {
+	one := Case{On: e.On, Entry: e.ID, Confirmed: *c}
+	for i := range s.Said {
+		if s.Said[i].On >= s.caseFrom {
+			first := s.Said[i]
+			one.First = &first
+			break
+		}
+	}
+	if n := len(s.Cases); n > 0 && s.Cases[n-1].On >= s.caseFrom {
+		s.Cases[n-1] = one
+		return
+	}
+	s.Cases = append(s.Cases, one)
+}
+
+func (*Confirmed) event(State) (string, bool) { return "", false }
+
+func (*Confirmed) taken() taken { return always }
+
+func (*Confirmed) minutes() int { return 0 }

@@ -1,0 +1,122 @@
+package record
+
+import (
+	"fmt"
+	"slices"
+	"strings"
+
+	"tendermend/core/diagnosis"
+)
+
+// Examined is one look for signs.
+type Examined struct {
+	Present []string `json:"present" doc:"Signs seen."`
+	Absent  []string `json:"absent" doc:"Signs looked for and not there."`
+	// Overruled are signs that the record suggests and the carer rejects.
+	Overruled []Overruled `json:"overruled,omitempty"`
+	Note      string      `json:"note,omitempty" maxLength:"2000"`
+	// What the differential said at the time, so that its history can be read and
+	// held against what was confirmed later. Filled in when it is recorded.
+	Chances []diagnosis.CauseChance `json:"chances,omitempty"`
+	Tables  string                  `json:"tables,omitempty"`
+}
+
+// Overruled is a derived sign set aside, with the reason.
+type Overruled struct {
+	Sign   string `json:"sign"`
+	Reason string `json:"reason" maxLength:"300"`
+}
+
+// KindExamined stands in stored records: it is never renamed or used for another.
+const KindExamined Kind = "examined"
+
+// Kind names it.
+func (*Examined) Kind() Kind { return KindExamined }
+
+func (x *Examined) check(s *situation) (faults Faults) {
+	answered := map[string]string{}
+	for _, list := range []struct {
+		field string
+		ids   []string
+	}{{"examined.present", x.Present}, {"examined.absent", x.Absent}} {
+		for i, id := range list.ids {
+			field := fmt.Sprintf("%s[%d]", list.field, i)
+			sign, ok := diagnosis.SignByID(id)
+			if !ok {
+				faults = append(faults, Fault{Field: field, Message: fmt.Sprintf("there is no sign %q", id)})
+				continue
+			}
+			if before := answered[id]; before != "" && before != list.field {
+				faults = append(
+					faults,
+					Fault{
+						Field: field,
+						Message: fmt.Sprintf(
+							"“%s” is said to be both seen and not there; keep one of the two",
+							sign.Label,
+						),
+					},
+				)
+			}
+			answered[id] = list.field
+		}
+	}
+	absent := x.Absent
+	if !s.entry.RecordedAt.IsZero() {
+		absent = nil // it was recorded before this was asked, and is kept as it is
+	}
+	if a, b, found := diagnosis.Contradiction(x.Present, absent); found {
+		signA, _ := diagnosis.SignByID(a)
+		signB, _ := diagnosis.SignByID(b)
+		said := "“%s” and “%s” cannot both be true of one look; keep the one you are sure of"
+		if slices.Contains(x.Absent, b) {
+			said = "“%s” can only be seen where “%s” is there as well, which is said not to be; keep the one you are sure of"
+		}
+		faults = append(faults, Fault{Field: "examined.present", Message: fmt.Sprintf(said, signA.Label, signB.Label)})
+	}
+	if len(answered) == 0 {
+		faults = append(
+			faults,
+			Fault{Field: "examined", Message: "answer at least one sign: seen, or looked for and not there"},
+		)
+	}
+	for i, o := range x.Overruled {
+		field := fmt.Sprintf("examined.overruled[%d]", i)
+		if _, ok := diagnosis.SignByID(o.Sign); !ok {
+			faults = append(faults, Fault{Field: field, Message: fmt.Sprintf("there is no sign %q", o.Sign)})
+		}
+		if strings.TrimSpace(o.Reason) == "" {
+			faults = append(faults, Fault{Field: field, Message: "say why the record is wrong here"})
+		}
+	}
+	return faults
+}
+
+func (x *Examined) apply(s *State, e Entry) {
+	s.Examined, s.Decided = &Look{e.On, e.ID, *x}, false
+	if len(x.Chances) > 0 {
+		s.Said = append(s.Said, Said{e.On, e.ID, x.Chances, x.Tables})
+	}
+	s.looked(e.On)
+}
+
+func (*Examined) event(State) (string, bool) { return "", false }
+
+func (*Examined) taken() taken { return underWatch }
+
+func (*Examined) minutes() int { return 5 }
+
+func (x *Examined) completed(m moment) (Body, error) {
+	done := *x
+	done.Tables, done.Chances = diagnosis.Version, nil
+	m.state.Examined = &Look{Examined: done}
+	var err error
+	done.Chances, err = m.chances()
+	return Body{Examined: &done}, err
+}
+
+func (x *Examined) sent() Body {
+	bare := *x
+	bare.Chances, bare.Tables = nil, ""
+	return Body{Examined: &bare}
+}

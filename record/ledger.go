@@ -1,0 +1,137 @@
+package record
+
+import (
+	"slices"
+
+	"github.com/google/uuid"
+
+	"tendermend/core/day"
+	"tendermend/core/plant"
+)
+
+// Ledger is a plant's record while entries are added to it: many entries are
+// checked one after the other without reading the whole record anew for each.
+type Ledger struct {
+	plant   uuid.UUID
+	kinds   plant.Kinds
+	entries []Entry
+	at      map[uuid.UUID]int         // where an entry stands in entries
+	undone  map[uuid.UUID][]uuid.UUID // the entries that void or replace one
+	ends    []int                     // arrivals, closings and reopenings
+
+	folded *State // nil when the record must be read anew
+	last   Entry  // the last entry in folded, in the order of the record
+}
+
+// NewLedger begins with the entries so far. Kinds are the collection's own.
+func NewLedger(plantID uuid.UUID, entries []Entry, kinds plant.Kinds) *Ledger {
+	l := &Ledger{
+		plant: plantID, kinds: kinds,
+		at: make(map[uuid.UUID]int, len(entries)), undone: map[uuid.UUID][]uuid.UUID{},
+	}
+	for _, e := range entries {
+		l.enter(e)
+	}
+	return l
+}
+
+// Add adds an entry that was checked.
+func (l *Ledger) Add(e Entry) {
+	l.enter(e)
+	switch {
+	case l.folded == nil:
+	case e.Voided != nil || e.Replaces != nil || e.Arrived != nil || byRecord(l.last, e) >= 0:
+		l.folded = nil
+	default:
+		l.folded.take(e)
+		l.folded.Entries++
+		l.last = e
+	}
+}
+
+func (l *Ledger) enter(e Entry) {
+	if e.Arrived != nil || e.Closed != nil || e.Reopened != nil {
+		l.ends = append(l.ends, len(l.entries))
+	}
+	l.at[e.ID] = len(l.entries)
+	l.entries = append(l.entries, e)
+	for _, id := range undoes(e) {
+		l.undone[id] = append(l.undone[id], e.ID)
+	}
+}
+
+func (l *Ledger) find(id uuid.UUID) (Entry, bool) {
+	i, known := l.at[id]
+	if !known {
+		return Entry{}, false
+	}
+	return l.entries[i], true
+}
+
+// live says whether an entry counts.
+func (l *Ledger) live(id uuid.UUID) bool {
+	return judge(id, l.undone, map[uuid.UUID]bool{})
+}
+
+// counting gives the counting ones among arrivals, closings and reopenings, in
+// the order of the record, but for one.
+func (l *Ledger) counting(but *uuid.UUID) []Entry {
+	var list []Entry
+	for _, i := range l.ends {
+		if e := l.entries[i]; l.live(e.ID) && (but == nil || *but != e.ID) {
+			list = append(list, e)
+		}
+	}
+	return InOrder(list)
+}
+
+// arrival is the arrival that counts, when one entry does not.
+func (l *Ledger) arrival(but *uuid.UUID) (last Entry, found bool) {
+	for _, e := range l.counting(but) {
+		if e.Arrived != nil {
+			last, found = e, true
+		}
+	}
+	return last, found
+}
+
+// ending is how the case ended; nil while it is open.
+func (l *Ledger) ending() (end *Closed) {
+	for _, e := range l.counting(nil) {
+		switch {
+		case e.Closed != nil:
+			end = e.Closed
+		case e.Reopened != nil:
+			end = nil
+		}
+	}
+	return end
+}
+
+// firstBefore gives the first counting entry before a day, arrivals left aside.
+func (l *Ledger) firstBefore(on day.Day) (Entry, bool) {
+	i := slices.IndexFunc(l.entries, func(e Entry) bool { return e.Arrived == nil && e.On < on && l.live(e.ID) })
+	if i < 0 {
+		return Entry{}, false
+	}
+	return l.entries[i], true
+}
+
+// State is the plant as the record tells it so far.
+func (l *Ledger) State() State { return l.without(nil) }
+
+// without is the plant as the record tells it, when one entry does not count.
+func (l *Ledger) without(but *uuid.UUID) State {
+	if but != nil {
+		kept := slices.DeleteFunc(slices.Clone(l.entries), func(e Entry) bool { return e.ID == *but })
+		return Fold(l.plant, kept, l.kinds)
+	}
+	if l.folded == nil {
+		state := read(l.plant, l.entries, l.kinds)
+		l.folded = &state
+		if sorted := InOrder(l.entries); len(sorted) > 0 {
+			l.last = sorted[len(sorted)-1]
+		}
+	}
+	return l.folded.settled()
+}

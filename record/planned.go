@@ -1,0 +1,133 @@
+package record
+
+import (
+	"fmt"
+	"strings"
+
+	"tendermend/core/day"
+	"tendermend/core/treatment"
+	"tendermend/core/treatment/sheet"
+)
+
+// Planned is the plan as composed on that day.
+type Planned struct {
+	Answers sheet.Answers `json:"answers"`
+	// Keeps is true where a plan is made anew in the middle of the same work: the
+	// steps that were done stay done.
+	Keeps bool `json:"keeps,omitempty"`
+	// Plan is composed when it is recorded.
+	Plan *sheet.Plan `json:"plan,omitempty"`
+}
+
+// KindPlanned stands in stored records: it is never renamed or used for another.
+const KindPlanned Kind = "planned"
+
+// Kind names it.
+func (*Planned) Kind() Kind { return KindPlanned }
+
+// CheckPlan says what keeps a plan from being made for a plant as it stands.
+func CheckPlan(p Planned, s State) Faults {
+	if s.Closed != nil {
+		return Faults{{"plant", "this case is closed; reopen it before you record more", true}}
+	}
+	return p.check(&situation{folded: &s})
+}
+
+func (p *Planned) check(s *situation) (faults Faults) {
+	a := p.Answers
+	if v := s.state().Verdict; (v == nil || len(v.Causes) == 0) && a.Wish == "" {
+		faults = append(
+			faults,
+			Fault{
+				Field:    "planned",
+				Message:  "accept at least one cause, or say what you wish to do, before a plan is made",
+				Conflict: true,
+			},
+		)
+	}
+	between(&faults, "planned.answers.rootBallCm", a.RootBallCM, 0.5, 200, "cm")
+	between(&faults, "planned.answers.potWidthCm", a.PotWidthCM, 1, 200, "cm")
+	between(&faults, "planned.answers.warmthC", a.WarmthC, -10, 45, "°C")
+	between(&faults, "planned.answers.humidityPct", a.HumidityPct, 5, 100, "%")
+	countBetween(&faults, "planned.answers.liveRoots", a.LiveRoots, 0, 500)
+	countBetween(&faults, "planned.answers.liveTips", a.LiveTips, 0, 500)
+	countBetween(&faults, "planned.answers.lookDays", a.LookDays, 1, 60)
+	countBetween(&faults, "planned.answers.deadRoots", a.DeadRoots, 0, 500)
+	countBetween(&faults, "planned.answers.offsetsSeen", a.OffsetsSeen, 0, 100)
+	countBetween(&faults, "planned.answers.growths", a.Growths, 0, 500)
+	countBetween(&faults, "planned.answers.ownedDays", a.OwnedDays, 0, 40000)
+	for i, e := range a.Edits {
+		between(&faults, fmt.Sprintf("planned.answers.edits[%d].potWidthCm", i), e.PotWidthCM, 1, 200, "cm")
+		if e.Day != nil {
+			countBetween(&faults, fmt.Sprintf("planned.answers.edits[%d].day", i), e.Day, 0, 400)
+		}
+	}
+	return faults
+}
+
+// kept gives what is done already of a plan that is made anew in the middle of
+// the same work. In plans of sittings it is what was done on the very day of the
+// step: what was done on another day is state, and the plan was made from it.
+func (s State) kept(steps []sheet.Step) map[string]Tick {
+	kept := map[string]Tick{}
+	if s.Plan == nil {
+		return kept
+	}
+	taken := map[string]bool{}
+	for _, step := range steps {
+		if step.Op == "" {
+			if tick, done := s.Ticks[step.ID]; done {
+				kept[step.ID] = tick
+			}
+			continue
+		}
+		for _, before := range s.Plan.Steps {
+			tick, done := s.Ticks[before.ID]
+			if done && !taken[before.ID] && before.Op == step.Op && tick.On == step.On {
+				kept[step.ID], taken[before.ID] = tick, true
+				break
+			}
+		}
+	}
+	return kept
+}
+
+func (p *Planned) apply(s *State, e Entry) {
+	if p.Plan == nil {
+		return
+	}
+	kept, before := map[string]Tick{}, map[string]day.Day{}
+	if p.Keeps {
+		kept, before = s.kept(p.Plan.Steps), s.carriedOut()
+	}
+	s.Before = before
+	s.Plan, s.PlannedOn, s.PlanAnswers, s.Ticks = p.Plan, e.On, p.Answers, kept
+	s.follow(append([]string{s.Plan.Track}, s.Plan.Beside...), e.On)
+}
+
+func (*Planned) event(State) (string, bool) { return "plan made", true }
+
+func (*Planned) taken() taken { return whileOpen }
+
+func (*Planned) minutes() int { return 0 }
+
+func (p *Planned) completed(m moment) (Body, error) {
+	made, err := sheet.Of(m.state.Situation(p.Answers, p.Keeps, m.on, m.around))
+	if err != nil {
+		return Body{}, err
+	}
+	for i, b := range made.Breaches {
+		if strings.TrimSpace(b.Reason) != "" {
+			continue
+		}
+		rule, _ := treatment.RuleByID(b.Rule)
+		const said = "this plan would %s (%s): %s; say why you do it all the same"
+		return Body{}, Faults{{
+			Field:   fmt.Sprintf("planned.answers.edits[%d]", i),
+			Message: fmt.Sprintf(said, rule.Never, b.Rule, b.Why),
+		}}
+	}
+	return Body{Planned: &Planned{Answers: p.Answers, Keeps: p.Keeps, Plan: &made.Sheet}}, nil
+}
+
+func (p *Planned) sent() Body { return Body{Planned: &Planned{Answers: p.Answers, Keeps: p.Keeps}} }

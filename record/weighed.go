@@ -1,0 +1,35 @@
+package record
+
+import "tendermend/core/recovery"
+
+// Weighed is one weighing of pot and plant, or of the bare plant.
+type Weighed struct {
+	Grams float64 `json:"grams"`
+	Bare  bool    `json:"bare,omitempty" doc:"Weighed without pot and medium: from such weighings the reserves of a plant without roots are reckoned."`
+}
+
+// KindWeighed stands in stored records: it is never renamed or used for another.
+const KindWeighed Kind = "weighed"
+
+// Kind names it.
+func (*Weighed) Kind() Kind { return KindWeighed }
+
+func (w *Weighed) check(*situation) (faults Faults) {
+	between(&faults, "weighed.grams", &w.Grams, 1, 200000, "g")
+	return faults
+}
+
+func (w *Weighed) apply(s *State, e Entry) {
+	if r := (recovery.Reading{On: e.On, Value: w.Grams}); w.Bare {
+		s.Bare = append(s.Bare, r)
+	} else {
+		s.Weights = append(s.Weights, r)
+	}
+	s.handled(e.On)
+}
+
+func (*Weighed) event(State) (string, bool) { return "", false }
+
+func (*Weighed) taken() taken { return underWatch }
+
+func (*Weighed) minutes() int { return 1 }

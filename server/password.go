@@ -1,0 +1,30 @@
+package server
+
+import (
+	"strings"
+
+	"github.com/trustelem/zxcvbn"
+)
+
+// leastPassword is the shortest password that a new account takes, characters.
+const leastPassword = 12
+
+// leastScore is the score under which a password is among those that are tried
+// first (zxcvbn, Wheeler 2016: 2 is fewer than 10^8 guesses).
+const leastScore = 2
+
+// weak says what is wrong with a password for a new account; empty where nothing
+// is. What belongs to the person is guessed first.
+func weak(password string, about ...string) string {
+	if len([]rune(password)) < leastPassword {
+		return "take at least 12 characters; a short sentence is good"
+	}
+	words := []string{"tender", "mend", "plant"}
+	for _, a := range about {
+		words = append(words, strings.FieldsFunc(a, func(r rune) bool { return strings.ContainsRune("@. -_", r) })...)
+	}
+	if zxcvbn.PasswordStrength(password, words).Score < leastScore {
+		return "this is among the first that are guessed; take a short sentence of your own"
+	}
+	return ""
+}

@@ -1,0 +1,59 @@
+package store
+
+import (
+	"context"
+	"fmt"
+
+	"github.com/google/uuid"
+	"github.com/jmoiron/sqlx"
+
+	"tendermend/core/day"
+)
+
+// Walk is what a walk begins with: the most urgent plants that are due, in the
+// order in which they are walked past.
+type Walk struct {
+	Rows    []Row
+	Due     int // plants due in all
+	Minutes int // for all of them
+	Plants  int // in the collection
+}
+
+// Due gives the plants with something to do by today, the most urgent ones, at
+// most limit of them.
+func (s *Store) Due(ctx context.Context, collection uuid.UUID, today day.Day, limit int) (w Walk, err error) {
+	err = s.q().QueryRowxContext(ctx, `
+		select count(*) filter (where next_due <= $2),
+			coalesce(sum(due_minutes[width_bucket($2::date, due_days)]) filter (where next_due <= $2), 0), count(*)
+		from plants where collection_id = $1 and here`,
+		collection, today).
+		Scan(&w.Due, &w.Minutes, &w.Plants)
+	if err != nil {
+		return w, fmt.Errorf("counting the walk: %w", err)
+	}
+	w.Rows = []Row{}
+	err = sqlx.SelectContext(ctx, s.q(), &w.Rows, `select `+rowColumns+`, p.tasks from `+rowTables+`
+		where p.collection_id = $1 and p.id in (
+			select p.id from plants p where p.collection_id = $1 and p.here and p.next_due <= $2`+byUrgency+` limit $3)`+
+		walkOrder,
+		collection, today, limit)
+	if err != nil {
+		return w, fmt.Errorf("listing the walk: %w", err)
+	}
+	return w, nil
+}
+
+// urgency is how much rides on what is due by the day, by the columns that
+// project writes.
+const urgency = `due_weights[width_bucket($2::date, due_days)]`
+
+// byUrgency is what rides most on first, then what nobody has looked at since it
+// came, then what has waited longest.
+const byUrgency = `
+	order by ` + urgency + ` desc, p.standing = 'arrived' desc, p.next_due, p.id`
+
+// walkOrder is clean places first, isolated plants last, the most urgent first
+// in a place.
+const walkOrder = `
+	order by case when p.isolation = 'isolated' or pl.isolation then 2 when p.isolation = 'watch' then 1 else 0 end,
+		pl.position nulls last, ` + urgency + ` desc, p.next_due, p.id`

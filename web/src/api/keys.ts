@@ -1,0 +1,54 @@
+import type { QueryClient } from "@tanstack/react-query";
+
+/**
+ * Keys of what is fetched. All that hangs on one plant's record stands under the plant, all that is summed over the
+ * collection stands under the collection, and the rest does not change with what is recorded.
+ */
+export const keys = {
+  plant: (plant: string) => ["plant", plant] as const,
+  file: (plant: string) => ["plant", plant, "file"] as const,
+  entries: (plant: string) => ["plant", plant, "entries"] as const,
+  differential: (plant: string, ...answers: string[][]) =>
+    ["plant", plant, "differential", ...answers.map((ids) => [...ids].sort())] as const,
+  preview: (plant: string, decided: string, ...asked: unknown[]) =>
+    ["plant", plant, "preview", decided, ...asked] as const,
+  choices: (plant: string, decided: string, ...asked: unknown[]) =>
+    ["plant", plant, "choices", decided, ...asked] as const,
+  review: (plant: string, span: string) => ["plant", plant, "review", span] as const,
+  shopping: (plant: string) => ["plant", plant, "shopping"] as const,
+  plants: ["plant"] as const,
+
+  collection: ["collection"] as const,
+  register: (filter: object) => ["collection", "plants", filter] as const,
+  rounds: ["collection", "rounds"] as const,
+  places: ["collection", "places"] as const,
+  confirmed: ["collection", "confirmed"] as const,
+  collectionReview: (span: string) => ["collection", "review", span] as const,
+  supplies: ["collection", "supplies"] as const,
+
+  kinds: ["kinds"] as const,
+  kind: (kind: string) => ["kinds", kind] as const,
+  profiles: ["profiles"] as const,
+  settings: ["settings"] as const,
+};
+
+type Query = { queryKey: readonly unknown[] } | undefined;
+
+/** Keeps what was there while the same plant is asked something else; never what was there of another. */
+export const ofPlant =
+  (plant: string) =>
+  <T>(before: T | undefined, query: Query) =>
+    query?.queryKey[1] === plant ? before : undefined;
+
+/** The same of one decision on a plant: the plan of another decision is never shown. */
+export const ofDecision =
+  (plant: string, decided: string) =>
+  <T>(before: T | undefined, query: Query) =>
+    query?.queryKey[1] === plant && query.queryKey[3] === decided ? before : undefined;
+
+/** What was recorded on a plant may change all that hangs on it, and every sum over the collection. */
+export const recorded = (cache: QueryClient, plant: string) =>
+  Promise.all([
+    cache.invalidateQueries({ queryKey: keys.plant(plant) }),
+    cache.invalidateQueries({ queryKey: keys.collection }),
+  ]);

@@ -1,0 +1,177 @@
+import { TextInput } from "@mantine/core";
+import { memo, useState } from "react";
+import type { Answers, Schemas } from "../../api/client";
+import { daysBetween, shortDay } from "../../dates";
+import { NumberField, QuantityInput } from "../../fields";
+import { How } from "../../shell/How";
+import { PlanHead, Rules, type Seated, SittingHead, type Step, StepText, saidOnce, sittingsOf } from "./PlanParts";
+import { usePlantFile } from "./PlantPage";
+import classes from "./WhatToDo.module.css";
+
+export type Edit = NonNullable<Answers["edits"]>[number];
+type Plan = Schemas["PlanPreview"]["plan"];
+
+interface DraftStepsProps {
+  preview: Schemas["PlanPreview"];
+  edits: Edit[];
+  edit: (step: string, part: Partial<Edit>) => void;
+  today: string;
+}
+
+/** The steps as they would be: each can be left out, moved, or done with another pot. */
+export const DraftSteps = memo(function DraftSteps({ preview, edits, edit, today }: DraftStepsProps) {
+  const { plan, odds, breaches } = preview;
+  const out = edits.filter((e) => e.leaveOut);
+  return (
+    <>
+      <PlanHead plan={plan} />
+      <p style={{ margin: "0 0 8px" }}>
+        Of ten such plants about <b>{Math.round(odds.value * 10)}</b> live.{" "}
+        <How working={odds.working} of="these odds" />
+      </p>
+      <Rules rules={plan.rules} />
+      {breaches.length > 0 && <Broken breaches={breaches} edits={edits} edit={edit} />}
+      <hr className="rule" />
+      {sittingsOf(plan).map(({ sitting, steps }) => {
+        const say = saidOnce(steps);
+        return (
+          <section key={sitting.n} className={classes.sat} aria-label={`Sitting ${sitting.n}`}>
+            <SittingHead sitting={sitting} today={today} />
+            {!sitting.gate && <Move sitting={sitting} steps={steps} edits={edits} edit={edit} />}
+            <ol>
+              {steps.map((s) => (
+                <DraftStep
+                  key={s.id}
+                  step={s}
+                  cautions={plan.cautions}
+                  names={plan.names}
+                  say={(say.get(s.id) ?? []).join(" ")}
+                  width={edits.find((e) => e.step === s.id)?.potWidthCm}
+                  edit={edit}
+                  today={today}
+                />
+              ))}
+            </ol>
+          </section>
+        );
+      })}
+      {out.length > 0 && (
+        <p className="soft small">
+          Left out by you:{" "}
+          {out.map((e) => (
+            <button
+              key={e.step}
+              type="button"
+              className="linkbutton"
+              onClick={() => edit(e.step, { leaveOut: undefined, reason: undefined })}
+            >
+              put {e.step.split("@")[0]?.replaceAll("-", " ")} back
+            </button>
+          ))}
+        </p>
+      )}
+    </>
+  );
+});
+
+interface DraftStepProps extends Pick<DraftStepsProps, "edit" | "today">, Pick<Plan, "cautions" | "names"> {
+  step: Step;
+  /** Ids of the cautions said at it, with spaces between. */
+  say: string;
+  /** The width of the pot that the carer has, where another was named. */
+  width: number | undefined;
+}
+
+/** One step: drawn anew only when it changes, so that a changed answer shows at once. */
+const DraftStep = memo(function DraftStep({ step, cautions, names, say, width, edit, today }: DraftStepProps) {
+  return (
+    <li data-step={step.id}>
+      <StepText step={step} plan={{ cautions, names }} today={today} say={say.split(" ")} />
+      <button
+        type="button"
+        className="linkbutton soft small"
+        aria-label={`Leave out: ${step.title}`}
+        onClick={() => edit(step.id, { leaveOut: true })}
+      >
+        leave this out
+      </button>
+      {step.op === "ready-pot" && (
+        <QuantityInput
+          unit="cm"
+          label="Another pot, width"
+          w={180}
+          value={width}
+          onChange={(v) => edit(step.id, { potWidthCm: v })}
+        />
+      )}
+    </li>
+  );
+});
+
+interface BrokenProps {
+  breaches: Schemas["RuleBroken"][];
+  edits: Edit[];
+  edit: (step: string, part: Partial<Edit>) => void;
+}
+
+interface MoveProps extends Seated {
+  edits: Edit[];
+  edit: (step: string, part: Partial<Edit>) => void;
+}
+
+/** Moves a whole sitting to another day: what belongs together stays together. */
+function Move({ sitting, steps, edits, edit }: MoveProps) {
+  const file = usePlantFile();
+  const [open, setOpen] = useState(false);
+  const moved = edits.find((e) => e.day !== undefined && steps.some((s) => s.id === e.step));
+  const first = moved?.step ?? steps[0]?.id;
+  if (!first) return null;
+  if (!open && !moved) {
+    return (
+      <button
+        type="button"
+        className="linkbutton soft small"
+        aria-label={`Another day: ${sitting.name}, ${shortDay(sitting.on)}`}
+        onClick={() => setOpen(true)}
+      >
+        on another day
+      </button>
+    );
+  }
+  return (
+    <NumberField
+      label="Days from today"
+      w={160}
+      allowDecimal={false}
+      value={moved?.day ?? daysBetween(file.today, sitting.on)}
+      onChange={(v) => edit(first, { day: v })}
+    />
+  );
+}
+
+/** The rules that a changed plan goes against: it can be done with a reason, never silently. */
+function Broken({ breaches, edits, edit }: BrokenProps) {
+  const changed = edits.find((e) => e.leaveOut || e.day !== undefined || e.potWidthCm !== undefined) ?? edits[0];
+  return (
+    <section className={classes.broken} aria-label="Against the rules">
+      <h3 className="red">This goes against what is never done</h3>
+      <ul style={{ margin: "4px 0", paddingLeft: 18 }}>
+        {breaches.map((b) => (
+          <li key={b.rule + b.step + b.here}>
+            <b>Never {b.never}</b>: {b.why}.{" "}
+            <span className="soft small">
+              {b.step && `${b.step}: `}
+              {b.here}. ({b.rule})
+            </span>
+          </li>
+        ))}
+      </ul>
+      <TextInput
+        label="Why you do it all the same"
+        description="It is kept with the plan."
+        value={edits.find((e) => e.reason)?.reason ?? ""}
+        onChange={(e) => edit(changed?.step ?? "plan", { reason: e.currentTarget.value || undefined })}
+      />
+    </section>
+  );
+}

@@ -1,0 +1,41 @@
+import { Link } from "react-router";
+import type { PlantFile } from "../../api/client";
+import { distance, shortDay } from "../../dates";
+import { taskPlace } from "../tasks";
+import { sayCount } from "../words";
+import classes from "./Standing.module.css";
+
+/** What is due now, before anything else that could be said of the plant. */
+export function DueNow({ file }: { file: PlantFile }) {
+  const due = (file.tasks ?? []).filter((t) => t.from <= file.today);
+  if (due.length === 0) return null;
+  const minutes = due.reduce((sum, t) => sum + t.minutes, 0);
+  return (
+    <section className={`patch ${classes.due}`} aria-label="Due now">
+      <h2>
+        Due now{" "}
+        <span className={classes.stage}>
+          {sayCount(due.length, "thing")}, about {minutes} min
+        </span>
+      </h2>
+      <ul>
+        {due.slice(0, file.mostToday).map((t) => (
+          <li key={t.kind + t.what + (t.step ?? "")}>
+            {taskPlace(t.kind) ? <Link to={`/plants/${file.id}${taskPlace(t.kind)}`}>{t.what}</Link> : <b>{t.what}</b>}{" "}
+            <span className="soft small">
+              {t.why}{" "}
+              <span className={t.until < file.today ? "red" : undefined}>
+                {t.until < file.today ? `Was due ${distance(t.until, file.today)}.` : `By ${shortDay(t.until)}.`}
+              </span>
+            </span>
+          </li>
+        ))}
+      </ul>
+      {due.length > file.mostToday && (
+        <p className="small" style={{ margin: "4px 0 0" }}>
+          <Link to={`/plants/${file.id}/do`}>{due.length - file.mostToday} more in its plan</Link>
+        </p>
+      )}
+    </section>
+  );
+}
