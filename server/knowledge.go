@@ -32,6 +32,7 @@ type Knowledge struct {
 	RootSorts    []roots.Sort            `json:"rootSorts" doc:"Into which roots are counted."`
 	RootManner   string                  `json:"rootManner" doc:"How roots are counted."`
 	Lights       []climate.Light         `json:"lights" doc:"What light comes from."`
+	Likelihoods  []diagnosis.Likelihood  `json:"likelihoods" doc:"Chances in words, the greatest first."`
 	// NewcomersIsolated is what an arrival begins with.
 	NewcomersIsolated bool `json:"newcomersIsolated" doc:"Whether a plant that comes is kept apart to begin with."`
 	// WaterRules and Traits say each id in words.
@@ -56,6 +57,7 @@ func (srv *server) knowledgeOperations(api huma.API) {
 			RootSorts: roots.Sorts(), RootManner: roots.Manner, Lights: climate.Lights(),
 			WaterRules: plant.WaterRuleText(), Traits: plant.TraitWords(), Severities: plant.Severities(),
 			Wishes: treatment.Offered(), NewcomersIsolated: plant.NewcomersIsolated,
+			Likelihoods: diagnosis.Likelihoods(),
 		},
 	}
 	huma.Register(

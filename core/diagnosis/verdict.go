@@ -1,5 +1,7 @@
 package diagnosis
 
+import "slices"
+
 // Chances at which a differential is read in words (common practice).
 const (
 	standsOut   = 0.5 // from here on a cause is suggested
@@ -7,6 +9,26 @@ const (
 	hardlyRival = 0.2 // under it a second cause does not speak against the first
 	hopeless    = 0.005
 )
+
+// Likelihood is a range of chances in words.
+type Likelihood struct {
+	From float64 `json:"from" doc:"The least chance that is called so, 0-1."`
+	Word string  `json:"word"`
+	// Folded causes are listed only when all are asked for.
+	Folded bool `json:"folded" doc:"Whether a cause of this chance is listed only when asked for."`
+}
+
+// likelihoods from the greatest down (common practice).
+var likelihoods = [...]Likelihood{
+	{0.9, "almost certain", false},
+	{standsOut, "likely", false},
+	{hardlyRival, "possible", false},
+	{0.05, "less likely", false},
+	{0, "hardly", true},
+}
+
+// Likelihoods gives the words for chances, the greatest first.
+func Likelihoods() []Likelihood { return slices.Clone(likelihoods[:]) }
 
 // Hopeless says whether the signs give a cause no chance: one that is shown as
 // 0 %.

@@ -1,6 +1,7 @@
 package diagnosis_test
 
 import (
+	"slices"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -43,4 +44,19 @@ func TestVerdictsChangeAtTheirLimits(t *testing.T) {
 	assert.False(t, diagnosis.StandsOut(diagnosis.CauseChance{ID: "old-leaf", Chance: 0.9}), "it needs no treatment")
 	assert.True(t, diagnosis.Hopeless(diagnosis.CauseChance{ID: "drought", Chance: 0.0049}))
 	assert.False(t, diagnosis.Hopeless(diagnosis.CauseChance{ID: "drought", Chance: 0.005}))
+}
+
+func TestChancesHaveWords(t *testing.T) {
+	list := diagnosis.Likelihoods()
+	for _, c := range []struct {
+		chance float64
+		word   string
+	}{
+		{1, "almost certain"}, {0.9, "almost certain"}, {0.899, "likely"}, {0.5, "likely"}, {0.499, "possible"},
+		{0.2, "possible"}, {0.199, "less likely"}, {0.05, "less likely"}, {0.0499, "hardly"}, {0, "hardly"},
+	} {
+		i := slices.IndexFunc(list, func(l diagnosis.Likelihood) bool { return c.chance >= l.From })
+		assert.Equal(t, c.word, list[i].Word, c.chance)
+		assert.Equal(t, c.chance < 0.05, list[i].Folded, c.chance)
+	}
 }

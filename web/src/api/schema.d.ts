@@ -1876,6 +1876,8 @@ export interface components {
             hash: string;
             /** @description What light comes from. */
             lights: components["schemas"]["Light"][];
+            /** @description Chances in words, the greatest first. */
+            likelihoods: components["schemas"]["Likelihood"][];
             measures: components["schemas"]["Measure"][];
             moves: components["schemas"]["Move"][];
             /** @description Whether a plant that comes is kept apart to begin with. */
@@ -1936,6 +1938,16 @@ export interface components {
              * @enum {string}
              */
             unit: "lux" | "fc";
+        };
+        Likelihood: {
+            /** @description Whether a cause of this chance is listed only when asked for. */
+            folded: boolean;
+            /**
+             * Format: double
+             * @description The least chance that is called so, 0-1.
+             */
+            from: number;
+            word: string;
         };
         Liking: {
             /** @enum {string} */

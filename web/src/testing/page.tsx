@@ -119,6 +119,11 @@ export function device() {
 export const knowledge = {
   version: "test",
   newcomersIsolated: true,
+  likelihoods: [
+    { from: 0.5, word: "likely", folded: false },
+    { from: 0.05, word: "less likely", folded: false },
+    { from: 0, word: "hardly", folded: true },
+  ],
   zones: [
     { id: "leaves", label: "Leaves", drawn: true },
     { id: "pot", label: "Pot", drawn: true },

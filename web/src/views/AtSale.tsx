@@ -14,7 +14,7 @@ import { type Answers, answered, quiet } from "./look/look";
 import { NextChecks } from "./look/NextChecks";
 import { PartPanel } from "./look/PartPanel";
 import { zoneStates } from "./plant/zones";
-import { sayChance, sayPercent } from "./words";
+import { likelihood, sayPercent } from "./words";
 
 interface Offer extends Answers {
   habit: string;
@@ -265,7 +265,7 @@ function Worth({ appraisal: a, knowledge, count, asked, put, show }: WorthProps)
         <dd>
           {a.causes
             .slice(0, 3)
-            .map((c) => `${label(c.id).toLowerCase()} ${sayChance(c.chance)}`)
+            .map((c) => `${label(c.id).toLowerCase()} (${likelihood(knowledge, c.chance).word})`)
             .join(", ")}
         </dd>
       </dl>

@@ -1,3 +1,5 @@
+import type { Knowledge } from "../api/client";
+
 const standings: Record<string, string> = {
   arrived: "just arrived",
   examined: "examined",
@@ -20,6 +22,10 @@ export const isolationWord = (isolation: string) => isolations[isolation] ?? iso
 
 /** How many of a thing: "1 look", "3 looks". */
 export const sayCount = (n: number, one: string) => `${n} ${one}${n === 1 ? "" : "s"}`;
+
+/** How likely a cause is, in the words that the trade's tables give to its chance. */
+export const likelihood = (knowledge: Knowledge, chance: number) =>
+  knowledge.likelihoods?.find((l) => chance >= l.from) ?? { word: sayPercent(chance), folded: false };
 
 /** A chance as people say it: "7 in 10", "1 in 12", "nearly sure". */
 export function sayChance(chance: number): string {

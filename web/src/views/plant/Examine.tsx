@@ -12,7 +12,7 @@ import classes from "../look/Look.module.css";
 import { answered, type Draft, emptyLook, quiet, type Sign } from "../look/look";
 import { NextChecks } from "../look/NextChecks";
 import { PartPanel } from "../look/PartPanel";
-import { sayChance, sentence } from "../words";
+import { likelihood, sentence } from "../words";
 import { CaseFile } from "./CaseFile";
 import { usePlantFile } from "./PlantPage";
 import { Doubts, SuspectList } from "./Suspects";
@@ -244,7 +244,8 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
       {phone && count > 0 && d?.causes[0] && (
         <div className={classes.bar}>
           <span>
-            <b>{knowledge.causes.find((c) => c.id === d.causes[0]?.id)?.label}</b> {sayChance(d.causes[0].chance)}
+            <b>{knowledge.causes.find((c) => c.id === d.causes[0]?.id)?.label}</b>{" "}
+            {likelihood(knowledge, d.causes[0].chance).word}
           </span>
           <Button onClick={save} loading={record.isPending}>
             Save

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { Link } from "react-router";
 import type { Differential, Knowledge } from "../../api/client";
 import { How } from "../../shell/How";
-import { sayChance, sayPercent, sayTimes } from "../words";
+import { likelihood, sayPercent, sayTimes } from "../words";
 
 type Suspect = NonNullable<Differential["causes"]>[number];
 
@@ -19,8 +19,10 @@ interface SuspectListProps {
 /** The differential as stitching: the longer the thread, the likelier the cause. */
 export function SuspectList({ differential, knowledge, most, accepted, onAccept }: SuspectListProps) {
   const [all, setAll] = useState(false);
-  const shown = (differential.causes ?? []).slice(0, all ? 8 : most);
-  const rest = (differential.causes ?? []).length - shown.length + differential.others;
+  const causes = differential.causes ?? [];
+  const open = causes.filter((c) => !likelihood(knowledge, c.chance).folded).slice(0, most);
+  const shown = all ? causes : open.length > 0 ? open : causes.slice(0, 1);
+  const rest = causes.length - shown.length + differential.others;
   return (
     <>
       <div className="rows">
@@ -35,7 +37,8 @@ export function SuspectList({ differential, knowledge, most, accepted, onAccept 
         ))}
       </div>
       <p className="soft small" style={{ margin: "4px 0 10px" }}>
-        {rest} other causes share the rest.{" "}
+        {shown.length > 1 && "Several can be true at once, so these need not add up to 100 %. "}
+        {rest} other causes come after these.{" "}
         {!all && (
           <button type="button" className="linkbutton" onClick={() => setAll(true)}>
             more causes
@@ -152,10 +155,9 @@ function SuspectRow({ suspect, knowledge, accepted, onAccept }: SuspectRowProps)
         )}
         <span
           className="numbers"
-          title={percent}
           style={{ fontWeight: 700, color: strong ? "var(--red)" : undefined, whiteSpace: "nowrap" }}
         >
-          {sayChance(suspect.chance)} <span className="soft small">{percent}</span>
+          {likelihood(knowledge, suspect.chance).word} <span className="soft small">{percent}</span>
         </span>
       </div>
       <svg

@@ -7,7 +7,7 @@ import { newId } from "../../api/id";
 import { distance, sayDay } from "../../dates";
 import { Bare, Failed, Refused, Waiting } from "../../shell/States";
 import { useUndo } from "../undo";
-import { sayChance } from "../words";
+import { likelihood } from "../words";
 import { PlanDraft } from "./PlanDraft";
 import { PlanSteps } from "./PlanSteps";
 import { usePlantFile } from "./PlantPage";
@@ -220,7 +220,7 @@ function MoveGroup({
                 {move?.how}. {m.helps && m.advice !== "not" && `Helps ${cause(m.helps)}. `}
                 {m.worst &&
                   (m.advice === "not" || m.advice === "wait") &&
-                  `Harms if it is ${cause(m.worst.cause)} (${sayChance(m.worst.chance)}). `}
+                  `Harms if it is ${cause(m.worst.cause)} (${likelihood(knowledge, m.worst.chance).word}). `}
                 {m.check && `First: ${sign(m.check)?.toLowerCase()}.`}
               </span>
             </li>

@@ -41,12 +41,28 @@ describe("suspects", () => {
     const rows = [...document.querySelectorAll("[data-cause]")];
     expect(rows.map((r) => r.getAttribute("data-cause"))).toEqual(["root-rot", "drought"]);
     const rot = rows[0]?.textContent ?? "";
-    expect(rot).toContain("8 in 10");
+    expect(rot).toContain("likely 82 %");
     expect(rot).toContain("for: “Leaves hang limp” ×12");
     expect(rot).toContain("“Leaves crackle” not there ×3");
     expect(rot).toContain("against: “Dry brown leaf tips” ÷5");
     expect(rows[1]?.textContent).toContain("Drought stress.");
-    expect(pageText()).toContain("41 other causes");
+    expect(pageText()).toContain("41 other causes come after these");
+    expect(pageText()).toContain("Several can be true at once");
+  });
+
+  it("that are hardly likely are folded, but for the first of all", async () => {
+    show(<SuspectList differential={differential()} knowledge={knowledge} most={3} />);
+    expect([...document.querySelectorAll("[data-cause]")].map((r) => r.getAttribute("data-cause"))).toEqual([
+      "root-rot",
+      "drought",
+    ]);
+    await userEvent.click(screen.getByRole("button", { name: "more causes" }));
+    expect(document.querySelectorAll("[data-cause]")).toHaveLength(3);
+    const faint = differential({
+      causes: differential().causes?.slice(2),
+    });
+    show(<SuspectList differential={faint} knowledge={knowledge} most={3} />);
+    expect(document.querySelectorAll('[data-cause="old-leaf"]')).toHaveLength(2);
   });
 
   it("open to more causes and to what comes together", async () => {
