@@ -45,8 +45,7 @@ web/dist/index.html: web/node_modules/.package-lock.json $(WEB)
 
 lint: web/node_modules/.package-lock.json ## format, vet, static checks, types, and that the API document is current
 	@test -z "$$(gofmt -l $$(git ls-files '*.go'))" || { echo "gofmt these:"; gofmt -l $$(git ls-files '*.go'); exit 1; }
-	go vet ./...
-	go tool staticcheck ./...
+	go tool -modfile=scripts/lint/go.mod golangci-lint run --timeout 20m ./...
 	cd web && npm run lint && npx tsc --noEmit
 	scripts/api.sh --check
 	go run ./scripts/notices -check

@@ -307,7 +307,8 @@ func lyrata(c *clinic) {
 		110,
 		"Ticket hall",
 		record.Arrived{Label: "W-002", Name: "Fiddle fig beside the door", Profile: "ficus-lyrata", Habit: "woody",
-			From: "the ferry company", Price: p(10.0), Packing: record.PackedCold, PotWidthCM: p(22.0), PotDepthCM: p(20.0), Medium: "loam mix", Leaves: p(15), Growths: p(1)},
+			From: "the ferry company", Price: p(10.0), Packing: record.PackedCold, PotWidthCM: p(22.0), PotDepthCM: p(20.0),
+			Medium: "loam mix", Leaves: p(15), Growths: p(1)},
 	)
 	h.begin(sim.Spec{LeafMM: 240, Roots: 0.8, Reserves: 0.7, Water: 0.6, Vigour: 1.2})
 	h.examine(

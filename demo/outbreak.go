@@ -115,7 +115,8 @@ func begonia(c *clinic) {
 		86,
 		"Stair landing",
 		record.Arrived{Label: "T-022", Name: "Rex begonia of the purser", Profile: "begonia-rex", Habit: "begonia",
-			From: "the purser's desk", Price: p(0.0), Packing: record.Unpacked, PotWidthCM: p(12.0), PotDepthCM: p(10.0), Medium: "peat mix", Leaves: p(11), Growths: p(2)},
+			From: "the purser's desk", Price: p(0.0), Packing: record.Unpacked, PotWidthCM: p(12.0), PotDepthCM: p(10.0),
+			Medium: "peat mix", Leaves: p(11), Growths: p(2)},
 	)
 	h.begin(
 		sim.Spec{

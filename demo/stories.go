@@ -3,7 +3,8 @@ package demo
 // stories are told in the order in which nothing hangs on another.
 var stories = []func(*clinic){
 	zygopetalum, coelogyne, masdevallia, slipper, moth, vanda, oncidium, dendrobium, miltoniopsis,
-	monstera, philodendron, haworthia, maranta, nephrolepis, pothos, peaceLily, inchPlant, deliciosa, syngonium, calathea, hoya, lyrata, aglaonema,
+	monstera, philodendron, haworthia, maranta, nephrolepis, pothos, peaceLily, inchPlant, deliciosa, syngonium,
+	calathea, hoya, lyrata, aglaonema,
 	aeschynanthus, dischidia, begonia,
 	stephanotis, ficus, alocasia, anthurium, peperomia,
 }

@@ -66,7 +66,10 @@ func TestTheFrameOutlivesTheConnection(t *testing.T) {
 	back()
 	// The page fetches itself anew: what runs on it until then ends with it.
 	require.Eventually(t, func() bool {
-		shown, err := chromedp.Run(p.ctx, chromedp.Evaluate[bool](`document.body.innerText.includes("Open a cause, a sign")`))
+		shown, err := chromedp.Run(
+			p.ctx,
+			chromedp.Evaluate[bool](`document.body.innerText.includes("Open a cause, a sign")`),
+		)
 		return err == nil && shown
 	}, patience, 200*time.Millisecond)
 	p.hides("No connection")

@@ -137,7 +137,8 @@ func (x *Writer) End() error {
 // ErrNotOurs means that a file is neither an archive, nor entries, nor a
 // register.
 var ErrNotOurs = errors.New(
-	"this is neither an archive, nor a table of entries, nor a register; the columns and fields are described in docs/exchange.md",
+	"this is neither an archive, nor a table of entries, nor a register; the columns and fields are described in " +
+		"docs/exchange.md",
 )
 
 // Read reads an archive. Fields that it does not know are refused, so that

@@ -158,7 +158,8 @@ func ReadRegister(raw []byte, today day.Day) (plants []Plant, places []Place, er
 				return nil, nil, fail("arrived", "write the day as 2026-11-24")
 			}
 		}
-		for column, to := range map[string]**float64{"price": &a.Price, "pot_width_cm": &a.PotWidthCM, "pot_depth_cm": &a.PotDepthCM} {
+		for column, to := range map[string]**float64{"price": &a.Price, "pot_width_cm": &a.PotWidthCM,
+			"pot_depth_cm": &a.PotDepthCM} {
 			if row[column] != "" {
 				v, err := strconv.ParseFloat(row[column], 64)
 				if err != nil {

@@ -103,7 +103,8 @@ func postgresUser() (*syscall.Credential, error) {
 	u, err := user.Lookup("postgres")
 	if err != nil {
 		return nil, errors.New(
-			"PostgreSQL does not run as root and there is no user postgres; install Debian's postgresql package, or start the program as another user",
+			"PostgreSQL does not run as root and there is no user postgres; install Debian's postgresql package, " +
+				"or start the program as another user",
 		)
 	}
 	uid, err := strconv.ParseUint(u.Uid, 10, 32)
@@ -171,7 +172,8 @@ func (s *Server) canEnter(ctx context.Context) error {
 	cmd.SysProcAttr = &syscall.SysProcAttr{Credential: s.as}
 	if cmd.Run() != nil {
 		return fmt.Errorf(
-			"the user postgres cannot enter %s; start the program as another user than root, or set TENDERMEND_DATA to a folder that everybody can enter",
+			"the user postgres cannot enter %s; start the program as another user than root, or set "+
+				"TENDERMEND_DATA to a folder that everybody can enter",
 			s.dir,
 		)
 	}
@@ -199,7 +201,7 @@ func freePort() (int, error) {
 	if err != nil {
 		return 0, err
 	}
-	defer l.Close()
+	defer func() { _ = l.Close() }()
 	return l.Addr().(*net.TCPAddr).Port, nil
 }
 
@@ -227,7 +229,8 @@ func (s *Server) createDatabase(ctx context.Context, name, from string) error {
 	ctx, cancel := context.WithTimeout(ctx, 30*time.Second)
 	defer cancel()
 	args := []string{"-h", "127.0.0.1", "-p", strconv.Itoa(s.port), "-U", "tendermend", "-d", "postgres", "-Atc"}
-	out, err := s.command(ctx, "psql", append(args, fmt.Sprintf("select 1 from pg_database where datname = '%s'", name))...).
+	out, err := s.command(ctx, "psql", append(args, fmt.Sprintf("select 1 from pg_database where datname = '%s'",
+		name))...).
 		CombinedOutput()
 	if err != nil {
 		return fmt.Errorf("asking PostgreSQL for its databases: %w: %s", err, out)
@@ -235,7 +238,8 @@ func (s *Server) createDatabase(ctx context.Context, name, from string) error {
 	if strings.TrimSpace(string(out)) == "1" {
 		return nil
 	}
-	if out, err := s.command(ctx, "psql", append(args, fmt.Sprintf("create database %s template %s", name, from))...).CombinedOutput(); err != nil {
+	if out, err := s.command(ctx, "psql", append(args, fmt.Sprintf("create database %s template %s", name,
+		from))...).CombinedOutput(); err != nil {
 		return fmt.Errorf("making the database %s: %w: %s", name, err, out)
 	}
 	return nil
@@ -262,13 +266,13 @@ func Scratch(ctx context.Context, what string) (s *Server, stop func() error, er
 	if err != nil {
 		return nil, nil, fmt.Errorf("making a folder for the database: %w", err)
 	}
-	clear := func() error { return os.RemoveAll(parent) }
+	remove := func() error { return os.RemoveAll(parent) }
 	// The user that runs the server has to enter it.
 	if err := os.Chmod(parent, 0o755); err != nil {
-		return nil, nil, errors.Join(err, clear())
+		return nil, nil, errors.Join(err, remove())
 	}
 	if s, err = Start(ctx, filepath.Join(parent, "pg"), true); err != nil {
-		return nil, nil, errors.Join(err, clear())
+		return nil, nil, errors.Join(err, remove())
 	}
-	return s, func() error { return errors.Join(s.Stop(), clear()) }, nil
+	return s, func() error { return errors.Join(s.Stop(), remove()) }, nil
 }

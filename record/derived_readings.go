@@ -34,7 +34,8 @@ func (d *deriver) weight() {
 		{Name: "lightest of four months", Value: lightest, Unit: "g"},
 		{Name: "heaviest", Value: heaviest, Unit: "g"},
 	}
-	const formula, sure = "(last − lightest) ÷ (heaviest − lightest): up to 10 % is dry, from 50 % on after 5 days is wet", "fair: its lightest was not bone dry, and it grows"
+	const formula, sure = "(last − lightest) ÷ (heaviest − lightest): up to 10 % is dry, from 50 % on after 5 " +
+		"days is wet", "fair: its lightest was not bone dry, and it grows"
 	why := fmt.Sprintf("It weighs %.0f g: about %.0f %% of its water is left.", last.Value, 100*left)
 	d.add("med.dry-through", left <= dryShare, last.On, why, formula, sure, inputs...)
 	before, ok := d.wateredBefore(last.On)
@@ -234,7 +235,8 @@ func (d *deriver) marks() {
 			{Name: "marked now", Value: last.Value},
 			{Name: "days between", Value: float64(apart)},
 		}
-		const formula, sure = "two counts: more after 5 days and longer spreads; no more after 14 days stands still", "as counted"
+		const formula, sure = "two counts: more after 5 days and longer spreads; no more after 14 days stands still",
+			"as counted"
 		switch {
 		case last.Value > before.Value:
 			d.add("course.spreading", true, last.On, why, formula, sure, inputs...)

@@ -70,7 +70,8 @@ func (x *Examined) check(s *situation) (faults Faults) {
 		signB, _ := diagnosis.SignByID(b)
 		said := "“%s” and “%s” cannot both be true of one look; keep the one you are sure of"
 		if slices.Contains(x.Absent, b) {
-			said = "“%s” can only be seen where “%s” is there as well, which is said not to be; keep the one you are sure of"
+			said = "“%s” can only be seen where “%s” is there as well, which is said not to be; keep the one you " +
+				"are sure of"
 		}
 		faults = append(faults, Fault{Field: "examined.present", Message: fmt.Sprintf(said, signA.Label, signB.Label)})
 	}

@@ -52,7 +52,11 @@ func TestAnArrivalLiesBeforeWhatCounts(t *testing.T) {
 		return record.Check(e, b.entries, b.kinds, today)
 	}
 	if faults := later(); assert.Len(t, faults, 1) {
-		assert.Equal(t, fmt.Sprintf("there is an entry of %s, before this arrival; give that day or an earlier one", watering.On), faults[0].Message)
+		assert.Equal(
+			t,
+			fmt.Sprintf("there is an entry of %s, before this arrival; give that day or an earlier one", watering.On),
+			faults[0].Message,
+		)
 	}
 	b.write(0, record.Body{Voided: &record.Voided{Entry: watering.ID}})
 	assert.Empty(t, later(), "what was undone does not count")

@@ -86,5 +86,12 @@ func tell(said map[string][]any, s record.State, entries []record.Entry, on day.
 		}
 	}
 	sit, answers := s.Situation(sheet.Answers{}, true, on, record.Context{})
-	put("situation", fmt.Sprintf("%+v", sit.Answers), fmt.Sprintf("%+v", sit.Place), sit.Causes, answers, s.Examination(on, false))
+	put(
+		"situation",
+		fmt.Sprintf("%+v", sit.Answers),
+		fmt.Sprintf("%+v", sit.Place),
+		sit.Causes,
+		answers,
+		s.Examination(on, false),
+	)
 }

@@ -23,7 +23,8 @@ func (t *Tallied) check(*situation) (faults Faults) {
 	if t.Counted() == 0 && t.LongestMM == nil && t.Tips == nil && t.RootBallCM == nil {
 		faults = append(faults, Fault{Field: "tallied", Message: "count at least one root, or measure something"})
 	}
-	for name, c := range map[string][4]int{"inMedium": {t.InMedium.Live, t.InMedium.Doubtful, t.InMedium.DeadDry, t.InMedium.Mushy},
+	for name, c := range map[string][4]int{"inMedium": {t.InMedium.Live, t.InMedium.Doubtful, t.InMedium.DeadDry,
+		t.InMedium.Mushy},
 		"inAir": {t.InAir.Live, t.InAir.Doubtful, t.InAir.DeadDry, t.InAir.Mushy}} {
 		for i := range c {
 			countBetween(&faults, "tallied."+name, &c[i], 0, 500)

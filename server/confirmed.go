@@ -53,9 +53,10 @@ func (srv *server) confirmedOperations(api huma.API) {
 				return nil, err
 			}
 			out := Calibration{Cases: []ConfirmedView{}, Today: today, Working: working.Working{
-				Inputs:  []working.Input{{Name: "confirmed cases of ten years", Value: float64(len(cases))}},
-				Formula: "Brier score: mean over cases of Σ (chance said − 1 if true, 0 if not)² over the causes named at the first look; a true cause that was not named adds 1",
-				Source:  "Brier 1950, Monthly Weather Review 78:1", Sure: "few cases say little"}}
+				Inputs: []working.Input{{Name: "confirmed cases of ten years", Value: float64(len(cases))}},
+				Formula: "Brier score: mean over cases of Σ (chance said − 1 if true, 0 if not)² over the causes " +
+					"named at the first look; a true cause that was not named adds 1",
+				Source: "Brier 1950, Monthly Weather Review 78:1", Sure: "few cases say little"}}
 			said := []diagnosis.Foretold{}
 			for _, c := range cases {
 				v := ConfirmedView{

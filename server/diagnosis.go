@@ -263,7 +263,8 @@ func differential(state record.State, a store.Account, srv *server) (Differentia
 			{Name: "causes thought of at the same time, at most", Value: 4},
 		},
 		Formula: "P(sign absent) = (1 − background) × Π(1 − link); every set of up to four causes summed exactly",
-		Source:  "noisy-OR networks: Pearl 1988, ch. 4; Heckerman 1989; Shwe et al. 1991, Methods Inf Med 30:241. Priors and links: common practice",
-		Sure:    "as good as its tables; see the share of worked cases it gets right"}
+		Source: "noisy-OR networks: Pearl 1988, ch. 4; Heckerman 1989; Shwe et al. 1991, Methods Inf Med 30:241. " +
+			"Priors and links: common practice",
+		Sure: "as good as its tables; see the share of worked cases it gets right"}
 	return out, nil
 }

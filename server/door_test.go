@@ -31,7 +31,11 @@ func TestPasswordsThatAreGuessedFirstAreRefused(t *testing.T) {
 		assert.Contains(t, a.raw, says)
 		assert.NotContains(t, a.raw, password, "it is not said back")
 	}
-	a := c.call("POST", "/api/accounts", `{"name":"R","email":"r@example.org","collection":"S","password":["my secret word"]}`)
+	a := c.call(
+		"POST",
+		"/api/accounts",
+		`{"name":"R","email":"r@example.org","collection":"S","password":["my secret word"]}`,
+	)
 	assert.Equal(t, 422, a.status)
 	assert.NotContains(t, a.raw, "secret word")
 	assert.Equal(t, 200, open("moss under bark").status)
@@ -96,7 +100,9 @@ func TestBehindTLSAndUnderItsName(t *testing.T) {
 func TestMetricsTellOfAnswersAndNotOfPlants(t *testing.T) {
 	s := pgtest.Store(t)
 	m := server.NewMetrics(s)
-	h := httptest.NewServer(server.New(s, server.Options{Clock: pgtest.Clock, OpenAccounts: true, Metrics: m, SignInsPerMinute: 100}))
+	h := httptest.NewServer(
+		server.New(s, server.Options{Clock: pgtest.Clock, OpenAccounts: true, Metrics: m, SignInsPerMinute: 100}),
+	)
 	t.Cleanup(h.Close)
 	c := member(t, h.URL, "counted@example.org")
 	plant := c.takeIn("Fern")

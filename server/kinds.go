@@ -80,7 +80,8 @@ func (srv *server) kindOperations(api huma.API) {
 		signedIn(srv, func(ctx context.Context, a store.Account, in *kindInput) (*struct{ Body KindView }, error) {
 			if !strings.HasPrefix(in.Kind, ownKind) || len(in.Kind) < len(ownKind)+8 {
 				return nil, huma.Error422UnprocessableEntity(
-					"Kinds that ship with the program are not changed. Make a kind of your own from it, or overrule single values on one plant.",
+					"Kinds that ship with the program are not changed. Make a kind of your own from it, or " +
+						"overrule single values on one plant.",
 				)
 			}
 			p := in.Body.Profile

@@ -158,7 +158,8 @@ func policy(styleNonce string) string {
 		style += " 'nonce-" + styleNonce + "'"
 	}
 	return "default-src 'none'; script-src 'self'; style-src " + style +
-		"; img-src 'self' data: blob:; font-src 'self'; connect-src 'self'; manifest-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'"
+		"; img-src 'self' data: blob:; font-src 'self'; connect-src 'self'; manifest-src 'self'; base-uri 'none'; " +
+		"form-action 'self'; frame-ancestors 'none'"
 }
 
 // noncePlace is what index.html holds where the style nonce goes.
@@ -171,7 +172,20 @@ func isFile(name string) bool {
 		return true
 	}
 	switch path.Ext(name) {
-	case ".js", ".css", ".map", ".png", ".jpg", ".jpeg", ".svg", ".ico", ".webp", ".woff2", ".txt", ".xml", ".json", ".php":
+	case ".js",
+		".css",
+		".map",
+		".png",
+		".jpg",
+		".jpeg",
+		".svg",
+		".ico",
+		".webp",
+		".woff2",
+		".txt",
+		".xml",
+		".json",
+		".php":
 		return true
 	}
 	return false

@@ -36,7 +36,10 @@ func refuseNUL(next http.Handler) http.Handler {
 				writeProblem(w, huma.NewError(http.StatusRequestEntityTooLarge, much))
 				return
 			case err != nil:
-				writeProblem(w, huma.NewError(http.StatusRequestTimeout, "What was sent did not arrive whole; send it again."))
+				writeProblem(
+					w,
+					huma.NewError(http.StatusRequestTimeout, "What was sent did not arrive whole; send it again."),
+				)
 				return
 			case holdsNUL(body):
 				writeProblem(w, huma.Error422UnprocessableEntity(said))

@@ -109,13 +109,13 @@ func (srv *server) plantOperations(api huma.API) {
 					"The arrival of this plant was undone. Its record is kept; bring the arrival back from there.",
 				)
 			}
-			placeName, apart := "", false
+			placeName := ""
 			if state.Place != nil {
-				if placeName, apart, err = srv.store.PlaceName(ctx, a.Collection.ID, *state.Place); err != nil {
+				if placeName, err = srv.store.PlaceName(ctx, a.Collection.ID, *state.Place); err != nil {
 					return nil, err
 				}
 			}
-			file := plantFile(state, placeName, apart, a.Collection.Today(srv.Clock()), a.Collection.South)
+			file := plantFile(state, placeName, a.Collection.Today(srv.Clock()), a.Collection.South)
 			if file.Children, err = srv.store.Children(ctx, a.Collection.ID, in.Plant); err != nil {
 				return nil, err
 			}
@@ -170,7 +170,7 @@ func (srv *server) register(
 	return &struct{ Body Register }{out}, nil
 }
 
-func plantFile(s record.State, place string, apart bool, today day.Day, south bool) PlantFile {
+func plantFile(s record.State, place string, today day.Day, south bool) PlantFile {
 	f := PlantFile{
 		PlantRow: PlantRow{
 			ID:        s.PlantID,
@@ -186,13 +186,15 @@ func plantFile(s record.State, place string, apart bool, today day.Day, south bo
 			Seam:      asWritten(s.Seam()),
 			Figure:    asWritten(s.Figure()),
 		},
-		Profile: s.Profile, HabitInfo: s.Habit, Arrival: s.Arrival, PlaceID: s.Place, Today: today, Examined: s.Examined, Verdict: s.Verdict,
-		Plan: s.Plan, Ticks: s.Ticks, Tasks: s.Tasks(south), Curves: s.Readings, Closed: s.Closed, Entries: s.Entries,
+		Profile: s.Profile, HabitInfo: s.Habit, Arrival: s.Arrival, PlaceID: s.Place, Today: today, Examined: s.Examined,
+		Verdict: s.Verdict,
+		Plan:    s.Plan, Ticks: s.Ticks, Tasks: s.Tasks(south), Curves: s.Readings, Closed: s.Closed, Entries: s.Entries,
 		MostToday: treatment.MostToday,
 		Said: append(
 			[]record.Said{},
 			s.Said...), Cases: append([]record.Case{}, s.Cases...), Pot: s.Pot, Wants: s.Wants, Adjusted: s.Adjusted,
-		Beside: []Recovery{}, Prepared: []record.PreparedOn{}, Treated: append([]record.TreatedOn{}, s.Treatments...), Answers: s.PlanAnswers,
+		Beside: []Recovery{}, Prepared: []record.PreparedOn{}, Treated: append([]record.TreatedOn{}, s.Treatments...),
+		Answers: s.PlanAnswers,
 	}
 	if f.Name == "" {
 		f.Name = f.Label

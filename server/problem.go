@@ -19,7 +19,8 @@ import (
 )
 
 // notUnderstood is what a request gets that does not fit its description.
-const notUnderstood = "Something in what was sent is missing or cannot be right. Look at what each field says, put it right and send it again."
+const notUnderstood = "Something in what was sent is missing or cannot be right. Look at what each field says, " +
+	"put it right and send it again."
 
 // Requests are checked against the document before an operation sees them; what
 // comes of it is said in the same plain words as everything else.

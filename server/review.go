@@ -278,7 +278,9 @@ func (srv *server) collectionReview(ctx context.Context, a store.Account, span s
 		ByCause:  []Share{},
 		BySchool: []Share{},
 		Stages:   []StageTime{},
-		Source:   "Saved is what mended, was given away or lives on under watch. Share saved of those that ended, with the 95 % score interval (Wilson 1927; Newcombe 1998). Plants are counted by the day they came and by their main cause.",
+		Source: "Saved is what mended, was given away or lives on under watch. Share saved of those that ended, " +
+			"with the 95 % score interval (Wilson 1927; Newcombe 1998). Plants are counted by the day they came " +
+			"and by their main cause.",
 	}
 	all, err := srv.store.EndedAll(ctx, a.Collection.ID, r.From, r.To)
 	if err != nil {

@@ -128,7 +128,8 @@ func DocumentJSON() ([]byte, error) {
 func (srv *server) operations(r chi.Router) huma.API {
 	huma.DefaultArrayNullable = false // every list is answered, empty ones as []
 	config := huma.DefaultConfig("Tender Mend", "1")
-	config.Info.Description = "Find what ails a plant, treat it and follow it until it mends. All quantities are metric; days are calendar days where the collection is."
+	config.Info.Description = "Find what ails a plant, treat it and follow it until it mends. All quantities are " +
+		"metric; days are calendar days where the collection is."
 	config.OpenAPIPath, config.DocsPath, config.SchemasPath = "/api/openapi", "", ""
 	config.CreateHooks = nil // no $schema links in answers
 	config.Transformers = append(config.Transformers, instance)

@@ -97,11 +97,11 @@ func (srv *server) session(ctx context.Context) (*sessionOutput, error) {
 	} else if isDatabaseGone(err) {
 		return nil, srv.problem(ctx, err)
 	}
-	any, err := srv.store.HasAccounts(ctx)
+	some, err := srv.store.HasAccounts(ctx)
 	if err != nil {
 		return nil, srv.problem(ctx, err)
 	}
-	out.FirstAccount, out.OpenAccounts = !any, srv.OpenAccounts
+	out.FirstAccount, out.OpenAccounts = !some, srv.OpenAccounts
 	return &sessionOutput{out}, nil
 }
 

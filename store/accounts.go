@@ -76,15 +76,15 @@ func (s *Store) CreateAccount(ctx context.Context, n NewAccount) (Account, error
 	hash := hashPassword(n.Password)
 	err := s.inTx(ctx, func(tx *sqlx.Tx) error {
 		if n.OnlyIfFirst {
-			var any bool
+			var some bool
 			// The lock keeps two first accounts from being opened at once.
 			if _, err := tx.ExecContext(ctx, `lock table users in exclusive mode`); err != nil {
 				return err
 			}
-			if err := tx.GetContext(ctx, &any, `select exists (select from users)`); err != nil {
+			if err := tx.GetContext(ctx, &some, `select exists (select from users)`); err != nil {
 				return err
 			}
-			if any {
+			if some {
 				return ErrNotFirst
 			}
 		}
@@ -122,9 +122,9 @@ func isUnique(err error) bool {
 }
 
 // HasAccounts says whether anybody has an account yet.
-func (s *Store) HasAccounts(ctx context.Context) (any bool, err error) {
-	err = sqlx.GetContext(ctx, s.q(), &any, `select exists (select from users)`)
-	return any, err
+func (s *Store) HasAccounts(ctx context.Context) (some bool, err error) {
+	err = sqlx.GetContext(ctx, s.q(), &some, `select exists (select from users)`)
+	return some, err
 }
 
 // Account gives a user with the collection they work in.
@@ -171,7 +171,8 @@ func passwordMatches(password, encoded string) bool {
 	if len(parts) != 6 || parts[1] != "argon2id" {
 		return false
 	}
-	if _, err := fmt.Sscanf(parts[2]+" "+parts[3], "v=%d m=%d,t=%d,p=%d", &version, &memory, &passes, &lanes); err != nil ||
+	if _, err := fmt.Sscanf(parts[2]+" "+parts[3], "v=%d m=%d,t=%d,p=%d", &version, &memory, &passes,
+		&lanes); err != nil ||
 		version != argon2.Version {
 		return false
 	}

@@ -294,8 +294,16 @@ func TestACorrectionTakenBackIsGoneEverywhere(t *testing.T) {
 	s := pgtest.Store(t)
 	a := pgtest.Account(t, s, "corrects@example.org")
 	plant := newID()
-	first := entry(plant, today-9, record.Body{Arrived: &record.Arrived{Name: "Vine", Habit: "aroid-vine", From: "market"}})
-	wrong := entry(plant, today-9, record.Body{Arrived: &record.Arrived{Name: "Ivy", Habit: "aroid-vine", From: "a friend"}})
+	first := entry(
+		plant,
+		today-9,
+		record.Body{Arrived: &record.Arrived{Name: "Vine", Habit: "aroid-vine", From: "market"}},
+	)
+	wrong := entry(
+		plant,
+		today-9,
+		record.Body{Arrived: &record.Arrived{Name: "Ivy", Habit: "aroid-vine", From: "a friend"}},
+	)
 	wrong.Replaces = &first.ID
 	back := entry(plant, today, record.Body{Voided: &record.Voided{Entry: wrong.ID}})
 	for _, e := range []record.Entry{first, wrong, back} {
@@ -324,8 +332,35 @@ func TestPicturesOfAnArchiveAreCleaned(t *testing.T) {
 	require.NoError(t, s.AddPicture(t.Context(), one, clean))
 	out := pgtest.Archived(t, s, one.Collection, nil, true)
 	spoilt := &out.Plants[0].Pictures[0]
-	spoilt.JPEG = append(append([]byte{}, clean.Body[:2]...),
-		append([]byte{0xff, 0xe1, 0, 22, 'E', 'x', 'i', 'f', 0, 0, 'h', 'e', 'r', 'e', ' ', 'i', ' ', 'l', 'i', 'v', 'e', '.', '.', '.'},
+	spoilt.JPEG = append(
+		append([]byte{}, clean.Body[:2]...),
+		append(
+			[]byte{
+				0xff,
+				0xe1,
+				0,
+				22,
+				'E',
+				'x',
+				'i',
+				'f',
+				0,
+				0,
+				'h',
+				'e',
+				'r',
+				'e',
+				' ',
+				'i',
+				' ',
+				'l',
+				'i',
+				'v',
+				'e',
+				'.',
+				'.',
+				'.',
+			},
 			append(clean.Body[2:len(clean.Body):len(clean.Body)], "and more behind its end"...)...)...)
 	spoilt.Width = 40_000
 	_, err := s.Import(t.Context(), two, out, today, nil)
@@ -351,7 +386,9 @@ func TestAnImportThatIsGivenUpLeavesNothing(t *testing.T) {
 	s := pgtest.Store(t)
 	a := pgtest.Account(t, s, "leaves@example.org")
 	plant := newID()
-	list := []record.Entry{entry(plant, today-9, record.Body{Arrived: &record.Arrived{Name: "Vine", Habit: "aroid-vine"}})}
+	list := []record.Entry{
+		entry(plant, today-9, record.Body{Arrived: &record.Arrived{Name: "Vine", Habit: "aroid-vine"}}),
+	}
 	for range 2000 {
 		list = append(list, entry(plant, today-2, record.Body{Noted: &record.Noted{Text: "nothing new"}}))
 	}

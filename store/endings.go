@@ -44,7 +44,8 @@ func (s *Store) EndedBy(ctx context.Context, collection uuid.UUID, school bool, 
 func (s *Store) EndedAll(ctx context.Context, collection uuid.UUID, from, to day.Day) (Ended, error) {
 	var e Ended
 	err := sqlx.GetContext(
-		ctx, s.q(),
+		ctx,
+		s.q(),
 		&e,
 		`select '' as of, `+endedColumns+` from plants where collection_id = $1 and here and arrived_on between $2 and $3`,
 		collection,
@@ -112,9 +113,18 @@ type Ending struct {
 // Endings lists the last plants whose cases ended, newest first.
 func (s *Store) Endings(ctx context.Context, collection uuid.UUID, from, to day.Day, limit int) ([]Ending, error) {
 	list := []Ending{}
-	err := sqlx.SelectContext(ctx, s.q(), &list, `select id, name, standing, arrived_on, ended_on, main_cause from plants
+	err := sqlx.SelectContext(
+		ctx,
+		s.q(),
+		&list,
+		`select id, name, standing, arrived_on, ended_on, main_cause from plants
 		where collection_id = $1 and here
 			and ended_on is not null
-			and arrived_on between $2 and $3 order by ended_on desc, id limit $4`, collection, from, to, limit)
+			and arrived_on between $2 and $3 order by ended_on desc, id limit $4`,
+		collection,
+		from,
+		to,
+		limit,
+	)
 	return list, err
 }

@@ -56,15 +56,14 @@ func (s *Store) hasPlace(ctx context.Context, collection, place uuid.UUID) (ther
 	return there, err
 }
 
-// PlaceName gives a place's name and whether it is for isolation.
-func (s *Store) PlaceName(ctx context.Context, collection, place uuid.UUID) (name string, isolation bool, err error) {
-	var p Place
+// PlaceName gives a place's name.
+func (s *Store) PlaceName(ctx context.Context, collection, place uuid.UUID) (name string, err error) {
 	err = sqlx.GetContext(
 		ctx, s.q(),
-		&p,
-		`select name, isolation from places where collection_id = $1 and id = $2`,
+		&name,
+		`select name from places where collection_id = $1 and id = $2`,
 		collection,
 		place,
 	)
-	return p.Name, p.Isolation, err
+	return name, err
 }

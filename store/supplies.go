@@ -201,7 +201,8 @@ func (s *Store) useUp(ctx context.Context, tx *sqlx.Tx, a Account, entries []rec
 		if n, err := result.RowsAffected(); err != nil {
 			return err
 		} else if n == 0 {
-			return record.Faults{{Field: "did.used", Message: "there is no such supply in the cupboard; pick one from the list"}}
+			return record.Faults{{Field: "did.used", Message: "there is no such supply in the cupboard; pick one " +
+				"from the list"}}
 		}
 	}
 	return nil

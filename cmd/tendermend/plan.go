@@ -147,13 +147,16 @@ func planSchema(out io.Writer) error {
 		AllowAdditionalProperties:  true,
 	}
 	s := r.Reflect(planned{})
-	for _, t := range []reflect.Type{reflect.TypeFor[treatment.Situation](), reflect.TypeFor[treatment.Facts](), reflect.TypeFor[treatment.Choices](), reflect.TypeFor[treatment.Place](),
-		reflect.TypeFor[treatment.Household](), reflect.TypeFor[treatment.Plan](), reflect.TypeFor[treatment.Sitting](), reflect.TypeFor[treatment.Step](), reflect.TypeFor[treatment.Params]()} {
+	for _, t := range []reflect.Type{reflect.TypeFor[treatment.Situation](), reflect.TypeFor[treatment.Facts](),
+		reflect.TypeFor[treatment.Choices](), reflect.TypeFor[treatment.Place](),
+		reflect.TypeFor[treatment.Household](), reflect.TypeFor[treatment.Plan](), reflect.TypeFor[treatment.Sitting](),
+		reflect.TypeFor[treatment.Step](), reflect.TypeFor[treatment.Params]()} {
 		tagged(s.Definitions[t.Name()], t)
 	}
 	s.ID = ""
 	s.Title = "Tender Mend plans"
-	s.Description = "A situation with the plan for it: what check-plan reads. plan reads the situation alone and writes the plan alone."
+	s.Description = "A situation with the plan for it: what check-plan reads. plan reads the situation alone and " +
+		"writes the plan alone."
 	e := json.NewEncoder(out)
 	e.SetEscapeHTML(false)
 	e.SetIndent("", "  ")

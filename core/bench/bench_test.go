@@ -1,6 +1,7 @@
 package bench_test
 
 import (
+	"errors"
 	"strings"
 	"testing"
 
@@ -32,8 +33,8 @@ func amount(t *testing.T, r bench.Reckoning, what string) float64 {
 
 // field gives the field of a refusal.
 func field(err error) string {
-	f, ok := err.(bench.Fault)
-	if !ok {
+	var f bench.Fault
+	if !errors.As(err, &f) {
 		return ""
 	}
 	return f.Field

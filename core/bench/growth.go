@@ -97,7 +97,8 @@ func Feed(i FeedInput) (Reckoning, error) {
 	}
 	if calcium && phosphate && len(i.Doses) > 1 {
 		r.warn(
-			"Calcium with phosphate or sulphate falls out in a strong stock: keep two stock bottles, mix only in the watering can.",
+			"Calcium with phosphate or sulphate falls out in a strong stock: keep two stock bottles, mix only in " +
+				"the watering can.",
 		)
 	}
 	return r, nil
@@ -115,7 +116,8 @@ type LightInput struct {
 // reach what it wants.
 func Light(i LightInput, kind *plant.Profile) (Reckoning, error) {
 	r := fresh()
-	if err := errors.Join(between("reading", i.Reading, 0, 200000, i.Unit), between("hours", i.Hours, 0.1, 24, "hours")); err != nil {
+	if err := errors.Join(between("reading", i.Reading, 0, 200000, i.Unit), between("hours", i.Hours, 0.1, 24,
+		"hours")); err != nil {
 		return r, firstFault(err)
 	}
 	if !climate.LampKnown(i.Lamp) {
@@ -191,7 +193,8 @@ type AirInput struct {
 // Air gives VPD and dew point, with comfort against the usual and the kind.
 func Air(i AirInput, kind *plant.Profile) (Reckoning, error) {
 	r := fresh()
-	if err := errors.Join(between("tempC", i.TempC, -20, 60, "°C"), between("humidityPct", i.HumidityPct, 1, 100, "%")); err != nil {
+	if err := errors.Join(between("tempC", i.TempC, -20, 60, "°C"), between("humidityPct", i.HumidityPct, 1, 100,
+		"%")); err != nil {
 		return r, firstFault(err)
 	}
 	inputs := []working.Input{in("air", i.TempC, "°C"), in("humidity", i.HumidityPct, "%")}
@@ -256,7 +259,8 @@ func Runway(i RunwayInput) (Reckoning, error) {
 		readings = append(readings, recovery.Reading{On: w.On, Value: w.Grams})
 	}
 	way, err := recovery.RunwayByWeight(readings)
-	formula, source, sure := "weight falls exponentially to about 55 % of where it started: 60 % at the fastest loss, 50 % at the slowest", working.CommonPractice, "a range, widest at first"
+	formula, source, sure := "weight falls exponentially to about 55 % of where it started: 60 % at the fastest "+
+		"loss, 50 % at the slowest", working.CommonPractice, "a range, widest at first"
 	if err != nil {
 		if way, err = recovery.RunwayByEye(i.Reserves); err != nil {
 			return r, Fault{"weighings", recovery.ErrRunway.Error()}

@@ -108,7 +108,9 @@ func Dilution(i DilutionInput) (Reckoning, error) {
 		}
 	}
 	if i.holds("soap") && strength > soapMost {
-		r.warn("Over 20 ml of soap in a litre strips leaves and kills roots: 15 ml is usual, rinsed off, never on roots.")
+		r.warn(
+			"Over 20 ml of soap in a litre strips leaves and kills roots: 15 ml is usual, rinsed off, never on roots.",
+		)
 	}
 	if i.holds("alcohol") {
 		r.warn("Alcohol burns: no flame near it.")

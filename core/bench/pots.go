@@ -224,7 +224,7 @@ type Recipe struct {
 	Parts []plant.Part `json:"parts"`
 }
 
-// recipes: common practice.
+// Recipes gives the mixes that ship with the program (common practice).
 func Recipes() []Recipe { return slices.Clone(recipes) }
 
 var recipes = []Recipe{

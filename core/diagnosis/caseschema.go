@@ -30,10 +30,11 @@ func CaseSchema() map[string]any {
 		sort.Strings(ids)
 	}
 	return map[string]any{
-		"$schema":     "https://json-schema.org/draft/2020-12/schema",
-		"title":       "Tender Mend case file",
-		"description": "One examination of a plant, or a list of them: what was seen, what was looked for and not there, and the causes where they are known.",
-		"oneOf":       []any{ref("case"), map[string]any{"type": "array", "items": ref("case")}},
+		"$schema": "https://json-schema.org/draft/2020-12/schema",
+		"title":   "Tender Mend case file",
+		"description": "One examination of a plant, or a list of them: what was seen, what was looked for and not " +
+			"there, and the causes where they are known.",
+		"oneOf": []any{ref("case"), map[string]any{"type": "array", "items": ref("case")}},
 		"$defs": map[string]any{
 			"sign":  map[string]any{"enum": signIDs},
 			"cause": map[string]any{"enum": causeIDs},

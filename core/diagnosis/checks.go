@@ -74,8 +74,9 @@ func (c *Case) nextChecks(can func(Sign) bool) []Check {
 				{Name: "cost: 2 + minutes + disturbance", Value: ch.Outcomes.Cost},
 				{Name: "worth", Value: ch.Worth},
 			},
-			Formula: "expected drop in the suspects' entropy, each × its urgency (3, 2 or 1), ÷ cost; under 0.01 it is time to act",
-			Source:  "entropy: Shannon 1948; costs and urgencies: common practice", Sure: "as good as its tables"}
+			Formula: "expected drop in the suspects' entropy, each × its urgency (3, 2 or 1), ÷ cost; under 0.01 " +
+				"it is time to act",
+			Source: "entropy: Shannon 1948; costs and urgencies: common practice", Sure: "as good as its tables"}
 	}
 	return checks
 }

@@ -7,5 +7,14 @@ import (
 )
 
 func TestTablesStandAsTheyWereRead(t *testing.T) {
-	approve.Tables(t, map[string]any{"ingredients": ingredients, "chemicals": chemicals, "clashes": clashes, "units": units, "fractions": vulgar})
+	approve.Tables(
+		t,
+		map[string]any{
+			"ingredients": ingredients,
+			"chemicals":   chemicals,
+			"clashes":     clashes,
+			"units":       units,
+			"fractions":   vulgar,
+		},
+	)
 }

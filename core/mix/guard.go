@@ -14,7 +14,8 @@ var chemicals = []Chemical{
 	{
 		"water",
 		"water",
-	}, {"mild-soap", "mild soap, without ammonia"}, {"insecticidal-soap", "insecticidal soap"}, {"oil", "horticultural or neem oil"},
+	}, {"mild-soap", "mild soap, without ammonia"}, {"insecticidal-soap", "insecticidal soap"},
+	{"oil", "horticultural or neem oil"},
 	{
 		"alcohol",
 		"rubbing alcohol",
@@ -26,7 +27,8 @@ var chemicals = []Chemical{
 	{
 		"calcium-feed",
 		"calcium nitrate or another calcium feed",
-	}, {"phosphate-feed", "phosphate or sulphate feed"}, {"baking-soda", "baking soda"}, {"pesticide", "any labelled pesticide"},
+	}, {"phosphate-feed", "phosphate or sulphate feed"}, {"baking-soda", "baking soda"},
+	{"pesticide", "any labelled pesticide"},
 }
 
 // Clash is two things that must not be mixed.

@@ -36,12 +36,14 @@ var units = map[string]unit{
 	"cup": {
 		"ml",
 		16 * Tablespoon,
-	}, "fl oz": {"ml", 2 * Tablespoon}, "floz": {"ml", 2 * Tablespoon}, "pint": {"ml", 32 * Tablespoon}, "pt": {"ml", 32 * Tablespoon},
+	}, "fl oz": {"ml", 2 * Tablespoon}, "floz": {"ml", 2 * Tablespoon}, "pint": {"ml", 32 * Tablespoon},
+	"pt":    {"ml", 32 * Tablespoon},
 	"quart": {"ml", 64 * Tablespoon}, "qt": {"ml", 64 * Tablespoon}, "gal": {"ml", Gallon}, "gallon": {"ml", Gallon},
 	"mg": {
 		"g",
 		0.001,
-	}, "g": {"g", 1}, "gram": {"g", 1}, "gramme": {"g", 1}, "kg": {"g", 1000}, "oz": {"g", 28.349523125}, "ounce": {"g", 28.349523125}, "lb": {"g", 453.59237}, "pound": {"g", 453.59237},
+	}, "g": {"g", 1}, "gram": {"g", 1}, "gramme": {"g", 1}, "kg": {"g", 1000}, "oz": {"g", 28.349523125},
+	"ounce": {"g", 28.349523125}, "lb": {"g", 453.59237}, "pound": {"g", 453.59237},
 }
 
 // US kitchen measures in ml, exact by definition (NIST SP 811).

@@ -108,14 +108,16 @@ func (p Pest) Run(first day.Day, w Warmth) (Clock, bool) {
 	}
 	k := p.EggK
 	formula := fmt.Sprintf(
-		"days until %.0f degree-days have gathered (single sine), the time for the egg; at least %d days, at most a day under 0.8 × the time from hatching to laying",
+		"days until %.0f degree-days have gathered (single sine), the time for the egg; at least %d days, at most "+
+			"a day under 0.8 × the time from hatching to laying",
 		k,
 		p.Least,
 	)
 	if k == 0 {
 		k = liveYoungShare * p.TotalK
 		formula = fmt.Sprintf(
-			"days until %.0f degree-days have gathered (single sine): half of its growing up, at most %d days, since it bears live young",
+			"days until %.0f degree-days have gathered (single sine): half of its growing up, at most %d days, "+
+				"since it bears live young",
 			k,
 			liveYoungLatest,
 		)

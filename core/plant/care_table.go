@@ -3,8 +3,16 @@ package plant
 // weeksOf are the usual weeks of a habit's recovery tracks from start to mended
 // (common practice).
 var weeksOf = map[string][]TrackWeeks{
-	"sympodial-orchid":        {{"orchid-water-bridge", [2]int{16, 50}}, {"orchid-lean", [2]int{26, 72}}, {"orchid-rest", [2]int{19, 69}}},
-	"monopodial-orchid":       {{"orchid-water-bridge", [2]int{16, 50}}, {"orchid-basket", [2]int{14, 41}}, {"crown-recovery", [2]int{14, 44}}},
+	"sympodial-orchid": {
+		{"orchid-water-bridge", [2]int{16, 50}},
+		{"orchid-lean", [2]int{26, 72}},
+		{"orchid-rest", [2]int{19, 69}},
+	},
+	"monopodial-orchid": {
+		{"orchid-water-bridge", [2]int{16, 50}},
+		{"orchid-basket", [2]int{14, 41}},
+		{"crown-recovery", [2]int{14, 44}},
+	},
 	"winter-deciduous-orchid": {{"orchid-rest", [2]int{19, 69}}, {"waking", [2]int{8, 26}}},
 	"jewel-orchid":            {{"rejuvenation", [2]int{8, 23}}, {"foliage-rerooting", [2]int{7, 26}}},
 	"aroid-vine":              {{"foliage-rerooting", [2]int{7, 26}}},

@@ -178,7 +178,8 @@ func singular(w string) string {
 		return w[:len(w)-3] + "y"
 	case len(w) > 4 && (strings.HasSuffix(w, "xes") || strings.HasSuffix(w, "shes") || strings.HasSuffix(w, "ches")):
 		return w[:len(w)-2]
-	case len(w) > 3 && strings.HasSuffix(w, "s") && !strings.HasSuffix(w, "ss") && !strings.HasSuffix(w, "us") && !strings.HasSuffix(w, "is"):
+	case len(w) > 3 && strings.HasSuffix(w, "s") && !strings.HasSuffix(w, "ss") && !strings.HasSuffix(w, "us") &&
+		!strings.HasSuffix(w, "is"):
 		return w[:len(w)-1]
 	}
 	return w

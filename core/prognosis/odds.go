@@ -55,9 +55,10 @@ func rootsTake(share float64, h plant.Habit) float64 {
 func OddsOf(l Living) Chance {
 	start := Lives(l.Causes)
 	w := working.Working{
-		Formula: "shares that live with each cause × what roots and reserves take = p; Beta(8p + saved, 8(1 − p) + lost): its mean and 95 % interval",
-		Source:  working.CommonPractice + ", updated by one's own closed cases",
-		Sure:    "rough: as growers tell it, until own cases outweigh it",
+		Formula: "shares that live with each cause × what roots and reserves take = p; Beta(8p + saved, 8(1 − p) " +
+			"+ lost): its mean and 95 % interval",
+		Source: working.CommonPractice + ", updated by one's own closed cases",
+		Sure:   "rough: as growers tell it, until own cases outweigh it",
 	}
 	for _, id := range l.Causes {
 		c, _ := diagnosis.CauseByID(id)

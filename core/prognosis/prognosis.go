@@ -72,8 +72,9 @@ func Of(e diagnosis.Examination) (Outlook, error) {
 	}
 	o := Outlook{Lives: c.Expect(func(id string) float64 { return outlooks[id].lives })}
 	w := working.Working{
-		Formula: "Σ over all sets of causes: chance of the set × Π share that lives, × what spent reserves take; ± 0.15",
-		Source:  working.CommonPractice, Sure: "rough: shares as growers tell them, not counted"}
+		Formula: "Σ over all sets of causes: chance of the set × Π share that lives, × what spent reserves take; " +
+			"± 0.15",
+		Source: working.CommonPractice, Sure: "rough: shares as growers tell them, not counted"}
 	for _, cc := range c.Causes()[:3] {
 		named, _ := diagnosis.CauseByID(cc.ID)
 		w.Inputs = append(w.Inputs,
@@ -171,7 +172,8 @@ func Appraise(o Offer) (Appraisal, error) {
 					{Name: "pots with fresh mix", Value: outlook.Fillings},
 					{Name: "one costs", Value: o.Filling},
 				},
-				Formula: "price of a sound one × chance to save it − material; your hours are not counted", Source: working.CommonPractice, Sure: "as rough as the chance"},
+				Formula: "price of a sound one × chance to save it − material; your hours are not counted",
+				Source:  working.CommonPractice, Sure: "as rough as the chance"},
 		}
 		if o.Asked != nil {
 			off := max(0, *o.Asked-a.Fair.Value)
@@ -208,13 +210,17 @@ func Appraise(o Offer) (Appraisal, error) {
 	}
 	for _, cc := range a.Causes {
 		if named, _ := diagnosis.CauseByID(cc.ID); named.Spreads && cc.Chance > carried && !named.Harmless {
-			a.Reasons = append(a.Reasons, named.Label+": only with a corner, a tray and tools of its own ready at home.")
+			a.Reasons = append(
+				a.Reasons,
+				named.Label+": only with a corner, a tray and tools of its own ready at home.",
+			)
 		}
 	}
 	if !a.Enough {
 		a.Reasons = append(
 			a.Reasons,
-			"What was seen is not enough to go on: look at the undersides, the joints and the drainage hole before you pay.",
+			"What was seen is not enough to go on: look at the undersides, the joints and the drainage hole "+
+				"before you pay.",
 		)
 	}
 	if len(a.Reasons) == 0 {

@@ -33,7 +33,8 @@ func DishLevel(longestRoot, potDepth float64) (working.Amount, bool) {
 				{Name: "longest root", Value: longestRoot, Unit: "mm"},
 				{Name: "pot's height", Value: potDepth, Unit: "mm"},
 			},
-			Formula: of + ": a third until the longest root has come down two thirds, a fifth until four fifths, then none", Source: working.CommonPractice, Sure: "fair: roots do not hang straight"},
+			Formula: of + ": a third until the longest root has come down two thirds, a fifth until four fifths, " +
+				"then none", Source: working.CommonPractice, Sure: "fair: roots do not hang straight"},
 	}, true
 }
 

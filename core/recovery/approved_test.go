@@ -7,5 +7,15 @@ import (
 )
 
 func TestTablesStandAsTheyWereRead(t *testing.T) {
-	approve.Tables(t, map[string]any{"tracks": tracks, "measures": measures, "seasons": seasonSlows, "reserves": reserveDays, "light": lightShares, "weights": partWeights})
+	approve.Tables(
+		t,
+		map[string]any{
+			"tracks":   tracks,
+			"measures": measures,
+			"seasons":  seasonSlows,
+			"reserves": reserveDays,
+			"light":    lightShares,
+			"weights":  partWeights,
+		},
+	)
 }

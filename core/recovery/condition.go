@@ -78,8 +78,9 @@ func inWords(measure string, v float64) string {
 		return fmt.Sprintf("%g mm", v)
 	case Percent:
 		return fmt.Sprintf("%g %%", v)
+	default:
+		return fmt.Sprintf("%g", v)
 	}
-	return fmt.Sprintf("%g", v)
 }
 
 // Yes wants the last answer to be yes, given in this stage.

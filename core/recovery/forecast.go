@@ -180,7 +180,7 @@ func (c CleanLooks) earliest(h History, began, today day.Day) day.Day {
 	return last + day.Day((c.Looks-clean)*c.Apart)
 }
 
-func (c Generation) earliest(h History, began, today day.Day) day.Day {
+func (c Generation) earliest(h History, _, today day.Day) day.Day {
 	wanted := day.Day(usualGeneration)
 	if g, known := h.Last(GenerationKey); known {
 		wanted = day.Day(g.Value)
@@ -253,7 +253,8 @@ func (s Stage) Expect(h History, season climate.Season, began, today day.Day) Op
 	from, to := left.quantile(0.1), left.quantile(0.9)
 	w.From = max(today+day.Day(math.Floor(from)), put)
 	w.To = max(today+day.Day(math.Ceil(to)), put+day.Day(s.LookDays))
-	w.Working.Formula = "80 % of: usual time of the stage (log-normal through its shortest and longest), given that it has lasted this long"
+	w.Working.Formula = "80 % of: usual time of the stage (log-normal through its shortest and longest), given " +
+		"that it has lasted this long"
 	w.Working.Sure = "wide: from plants like it, not from its own pace"
 	for _, p := range paces {
 		w.Own = true
@@ -280,7 +281,8 @@ func (s Stage) Expect(h History, season climate.Season, began, today day.Day) Op
 		)
 	}
 	if w.Own {
-		w.Working.Formula += ", × its own pace: (wanted − now) ÷ robust slope, log-normal with the slope's interval and how far a pace so far misses the pace to come"
+		w.Working.Formula += ", × its own pace: (wanted − now) ÷ robust slope, log-normal with the slope's " +
+			"interval and how far a pace so far misses the pace to come"
 		w.Working.Sure = "fair: its own pace and what is usual, together"
 	}
 	return w
@@ -292,8 +294,9 @@ func unitOf(m Measure) string {
 		return "mm"
 	case Percent:
 		return "%"
+	default:
+		return ""
 	}
-	return ""
 }
 
 func round1(v float64) float64 { return math.Round(v*10) / 10 }

@@ -181,7 +181,10 @@ func ratios(strands []Strand) (list []Ratio) {
 				}
 				if was, _ := before.Size(); was > 0 {
 					size, _ := s.Size()
-					list = append(list, Ratio{s.ID, before.ID, s.Sizes[len(s.Sizes)-1].On, math.Round(100 * size / was)})
+					list = append(
+						list,
+						Ratio{s.ID, before.ID, s.Sizes[len(s.Sizes)-1].On, math.Round(100 * size / was)},
+					)
 				}
 			}
 			before, of = &of[n/2], of[n:]
@@ -257,7 +260,8 @@ func halfYearly(recent, made int, since, today day.Day) *working.Amount {
 					Name:  "at least, in half a year",
 					Value: round1(low * scale),
 				}, {Name: "at most", Value: round1(high * scale)}},
-			Formula: "growths begun in the last 182 days (or since it came, scaled up); 95 % interval of a count", Source: "its own record; Garwood 1936", Sure: "wide while few have grown"},
+			Formula: "growths begun in the last 182 days (or since it came, scaled up); 95 % interval of a count",
+			Source:  "its own record; Garwood 1936", Sure: "wide while few have grown"},
 	}
 }
 
@@ -282,13 +286,10 @@ func FeedReadings(h History, strands []Strand) {
 		if s.Sort == Leaf && s.State == Lost {
 			lost[s.StateOn]++
 		}
-		switch s.Sort {
-		case Bulb, Cane, Shoot:
-			if !s.CameWith {
-				h.Add("new-growth", Reading{s.Began, 1})
-				if s.State == Mature {
-					h.Add("growth-mature", Reading{s.StateOn, 1})
-				}
+		if whole := s.Sort == Bulb || s.Sort == Cane || s.Sort == Shoot; whole && !s.CameWith {
+			h.Add("new-growth", Reading{s.Began, 1})
+			if s.State == Mature {
+				h.Add("growth-mature", Reading{s.StateOn, 1})
 			}
 		}
 	}

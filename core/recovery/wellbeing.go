@@ -87,7 +87,8 @@ func WellbeingOn(h History, b Basis, today day.Day) (Wellbeing, bool) {
 		)
 	}
 	s.Value = math.Round(s.Value)
-	s.Working.Formula, s.Working.Source = "weighted mean of the parts that were read in the last 90 days", working.CommonPractice
+	s.Working.Formula, s.Working.Source = "weighted mean of the parts that were read in the last 90 days",
+		working.CommonPractice
 	s.Working.Sure = "for its trend only; never a reason by itself"
 	return s, true
 }

@@ -37,7 +37,8 @@ var sorts = []Sort{
 }
 
 // Manner says how a tally is taken (common practice).
-const Manner = "Pinch each root, wet it, and wait ten minutes for green. A dry skin is no dead core: when in doubt, keep it."
+const Manner = "Pinch each root, wet it, and wait ten minutes for green. A dry skin is no dead core: when in " +
+	"doubt, keep it."
 
 func (c Count) total() int { return c.Live + c.Doubtful + c.DeadDry + c.Mushy }
 
@@ -145,7 +146,8 @@ func (t Tally) Read(potWidth float64) Result {
 			)
 		}
 		r.Pot = &working.Amount{What: "the pot it can fill", Value: width, Unit: "cm", Working: working.Working{
-			Inputs: inputs, Formula: "root ball + 2.5 cm, never wider than the old pot", Source: working.CommonPractice, Sure: "2-3 cm is usual"}}
+			Inputs: inputs, Formula: "root ball + 2.5 cm, never wider than the old pot", Source: working.CommonPractice,
+			Sure: "2-3 cm is usual"}}
 	}
 	return r
 }

@@ -20,42 +20,52 @@ import (
 // the trade's book, not from the recipes (common practice, from memory). What is
 // tied in air is trimmed, dried or soaked; palms are never cut at the base.
 var goals = map[cause.ID][]string{
-	cause.Overwatering:      {"by-rule", "look"},
-	cause.RootRot:           {"unpot discard node-box tip-cut pot-in remove-leaves", "look"},
-	cause.BaseRot:           {"cut-rot trim-dead crown-dry behead tip-cut node-box unpot discard remove-leaves raise-base", "look box-tally"},
-	cause.Drought:           {"soak look", "shade"},
-	cause.UnevenWater:       {"by-rule", "look"},
-	cause.DryRootLoss:       {"unpot wet-roots soak", "trim-dead tally wet-roots soak"},
-	cause.MediumCollapsed:   {"unpot", "pot-in pot-up set-cup hang mount wrap-moss set-reservoir"},
-	cause.MediumRepels:      {"soak flush bottom-water"},
-	cause.PotTooBig:         {"unpot look"},
-	cause.PotBound:          {"pot-up pot-in top-dress root-prune look by-rule"},
-	cause.NoDrainage:        {"drain-saucer"},
-	cause.BaseBuried:        {"raise-base"},
-	cause.Detached:          {"pot-in node-box tip-cut callus stake hang mount set-cup wrap-moss set-reservoir discard"},
-	cause.MossSmothered:     {"clear-moss", "trim-dead"},
-	cause.Edema:             {"air", "by-rule"},
-	cause.LowLight:          {"brighten look"},
-	cause.SelfShading:       {"turn", "pull-dead trim-branch"},
-	cause.SunScorch:         {"shade"},
-	cause.DryAir:            {"humidify look"},
-	cause.Draught:           {"undraught"},
-	cause.ColdInjury:        {"temper", "shade"},
-	cause.HeatStress:        {"temper", "shade", "air"},
-	cause.SaltInjury:        {"flush unpot look", "hold-feed"},
-	cause.WaterQuality:      {"flush by-rule unpot"},
-	cause.NitrogenLow:       {"feed look"},
-	cause.IronLow:           {"supplement look"},
-	cause.MagnesiumLow:      {"supplement look"},
-	cause.PotassiumLow:      {"feed look"},
-	cause.CalciumLow:        {"supplement air"},
-	cause.Dormancy:          {"look"},
-	cause.WokenEarly:        {"hold-water"},
-	cause.SettlingIn:        {"isolate", "release"},
-	cause.BloomDrain:        {"strip-spikes by-rule"},
-	cause.OffsetDrain:       {"take-offset"},
-	cause.SpentRosette:      {"take-offset"},
-	cause.Mealybug:          {"isolate", "neighbours", "wash-down crown-dry hot-dip discard", "soap oil alcohol label-drug discard"},
+	cause.Overwatering: {"by-rule", "look"},
+	cause.RootRot:      {"unpot discard node-box tip-cut pot-in remove-leaves", "look"},
+	cause.BaseRot: {
+		"cut-rot trim-dead crown-dry behead tip-cut node-box unpot discard remove-leaves raise-base",
+		"look box-tally",
+	},
+	cause.Drought:         {"soak look", "shade"},
+	cause.UnevenWater:     {"by-rule", "look"},
+	cause.DryRootLoss:     {"unpot wet-roots soak", "trim-dead tally wet-roots soak"},
+	cause.MediumCollapsed: {"unpot", "pot-in pot-up set-cup hang mount wrap-moss set-reservoir"},
+	cause.MediumRepels:    {"soak flush bottom-water"},
+	cause.PotTooBig:       {"unpot look"},
+	cause.PotBound:        {"pot-up pot-in top-dress root-prune look by-rule"},
+	cause.NoDrainage:      {"drain-saucer"},
+	cause.BaseBuried:      {"raise-base"},
+	cause.Detached: {
+		"pot-in node-box tip-cut callus stake hang mount set-cup wrap-moss set-reservoir discard",
+	},
+	cause.MossSmothered: {"clear-moss", "trim-dead"},
+	cause.Edema:         {"air", "by-rule"},
+	cause.LowLight:      {"brighten look"},
+	cause.SelfShading:   {"turn", "pull-dead trim-branch"},
+	cause.SunScorch:     {"shade"},
+	cause.DryAir:        {"humidify look"},
+	cause.Draught:       {"undraught"},
+	cause.ColdInjury:    {"temper", "shade"},
+	cause.HeatStress:    {"temper", "shade", "air"},
+	cause.SaltInjury:    {"flush unpot look", "hold-feed"},
+	cause.WaterQuality:  {"flush by-rule unpot"},
+	cause.NitrogenLow:   {"feed look"},
+	cause.IronLow:       {"supplement look"},
+	cause.MagnesiumLow:  {"supplement look"},
+	cause.PotassiumLow:  {"feed look"},
+	cause.CalciumLow:    {"supplement air"},
+	cause.Dormancy:      {"look"},
+	cause.WokenEarly:    {"hold-water"},
+	cause.SettlingIn:    {"isolate", "release"},
+	cause.BloomDrain:    {"strip-spikes by-rule"},
+	cause.OffsetDrain:   {"take-offset"},
+	cause.SpentRosette:  {"take-offset"},
+	cause.Mealybug: {
+		"isolate",
+		"neighbours",
+		"wash-down crown-dry hot-dip discard",
+		"soap oil alcohol label-drug discard",
+	},
 	cause.RootMealybug:      {"isolate", "neighbours", "slide-look look"},
 	cause.SoftScale:         {"isolate", "scrape soap oil discard label-drug"},
 	cause.ArmouredScale:     {"isolate", "scrape oil label-drug discard"},
@@ -124,11 +134,21 @@ func TestPlansComeToTheirGoalOrSayWhyNot(t *testing.T) {
 			p, err := compose.Plan(treatment.Situation{Kind: k.ID, Causes: []cause.ID{id}, On: seasons[i%len(seasons)]})
 			require.NoError(t, err)
 			for _, words := range groups {
-				any := strings.Fields(words)
+				wanted := strings.Fields(words)
 				met := slices.ContainsFunc(p.Sittings, func(s treatment.Sitting) bool {
-					return slices.ContainsFunc(s.Steps, func(x treatment.Step) bool { return slices.Contains(any, string(x.Op)) })
+					return slices.ContainsFunc(
+						s.Steps,
+						func(x treatment.Step) bool { return slices.Contains(wanted, string(x.Op)) },
+					)
 				})
-				assert.True(t, met || len(p.LeftOut) > 0, "%s with %s: none of %s, and nothing says why", k.ID, id, words)
+				assert.True(
+					t,
+					met || len(p.LeftOut) > 0,
+					"%s with %s: none of %s, and nothing says why",
+					k.ID,
+					id,
+					words,
+				)
 			}
 		}
 	}
@@ -138,7 +158,14 @@ func TestPlansComeToTheirGoalOrSayWhyNot(t *testing.T) {
 // else in its season.
 func TestAPotWithoutHolesIsReplaced(t *testing.T) {
 	replaced := func(a treatment.Facts) (now, ever bool) {
-		p, err := compose.Plan(treatment.Situation{Kind: "monstera-deliciosa", Causes: []cause.ID{cause.NoDrainage}, On: day.Of(2026, 12, 10), Answers: a})
+		p, err := compose.Plan(
+			treatment.Situation{
+				Kind:    "monstera-deliciosa",
+				Causes:  []cause.ID{cause.NoDrainage},
+				On:      day.Of(2026, 12, 10),
+				Answers: a,
+			},
+		)
 		require.NoError(t, err)
 		for _, s := range p.Sittings {
 			for _, x := range s.Steps {

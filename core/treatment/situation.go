@@ -84,11 +84,11 @@ func (n Number) MarshalJSON() ([]byte, error) {
 
 // UnmarshalJSON reads a number in any of the ways in which it may be written.
 func (n *Number) UnmarshalJSON(raw []byte) error {
-	var any any
-	if err := json.Unmarshal(raw, &any); err != nil {
+	var said any
+	if err := json.Unmarshal(raw, &said); err != nil {
 		return err
 	}
-	switch v := any.(type) {
+	switch v := said.(type) {
 	case nil:
 		*n = Number{}
 	case float64:
@@ -119,7 +119,7 @@ func (n *Number) UnmarshalJSON(raw []byte) error {
 	return nil
 }
 
-// Schema describes a Number to those who write one.
+// JSONType describes a Number to those who write one.
 func (Number) JSONType() string { return "number" }
 
 // Yes is an answer of yes or no; nil was not answered. It is read from true and
@@ -145,11 +145,11 @@ func (y Yes) MarshalJSON() ([]byte, error) {
 
 // UnmarshalJSON reads an answer.
 func (y *Yes) UnmarshalJSON(raw []byte) error {
-	var any any
-	if err := json.Unmarshal(raw, &any); err != nil {
+	var said any
+	if err := json.Unmarshal(raw, &said); err != nil {
 		return err
 	}
-	switch v := any.(type) {
+	switch v := said.(type) {
 	case nil:
 		*y = Yes{}
 	case bool:

@@ -304,13 +304,13 @@ func anySituations(n int, from uint64) func(chan<- treatment.Situation) {
 }
 
 func TestPlansBreakNoRule(t *testing.T) {
-	var plain, any sweep
+	var plain, drawn sweep
 	plain.run(t, func(in chan<- treatment.Situation) {
 		plainSituations(sampled.kinds, func(s treatment.Situation) { in <- s })
 	})
 	plain.report(t, "every kind, cause, wish and season")
-	any.run(t, anySituations(sampled.random, 1))
-	any.report(t, "random situations")
+	drawn.run(t, anySituations(sampled.random, 1))
+	drawn.report(t, "random situations")
 }
 
 // prone makes a situation more like those that a rule is about, where chance
@@ -353,7 +353,7 @@ func accepting(id cause.ID) func(*treatment.Situation) {
 	return func(s *treatment.Situation) { s.Causes = []cause.ID{id} }
 }
 
-// Switching any rule off in the composer makes the sweep fail with that rule.
+// Switching drawn rule off in the composer makes the sweep fail with that rule.
 func TestEveryRuleIsNeeded(t *testing.T) {
 	for _, rule := range treatment.Rules() {
 		t.Run(string(rule.ID), func(t *testing.T) {

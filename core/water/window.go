@@ -95,7 +95,8 @@ func NextLook(h plant.Habit, season climate.Season, watered []day.Day, stillMois
 		}
 		w.From, w.Until, w.Guess = last+day.Day(math.Round(from)), last+day.Day(math.Round(until)), true
 		w.Working = working.Working{
-			Inputs:  []working.Input{{Name: "earliest", Value: math.Round(from), Unit: "days"}, {Name: "latest", Value: math.Round(until), Unit: "days"}},
+			Inputs: []working.Input{{Name: "earliest", Value: math.Round(from), Unit: "days"},
+				{Name: "latest", Value: math.Round(until), Unit: "days"}},
 			Formula: fmt.Sprintf("last watering + the usual gap of a %s, × %g in winter", h.Label, winterStretch),
 			Source:  working.CommonPractice, Sure: "a guess, until three gaps of its own are known",
 		}

@@ -86,9 +86,9 @@ func TestRootsShowInAClearPotAlone(t *testing.T) {
 	s.Roots, s.Bulbs = []float64{40, 60}, []float64{50, 60}
 	clay := drawing.Draw(s)
 	s.Clear = true
-	clear := drawing.Draw(s)
-	assert.NotEqual(t, clay, clear)
+	pot := drawing.Draw(s)
+	assert.NotEqual(t, clay, pot)
 	more := s
 	more.Roots = []float64{70, 90}
-	assert.NotEqual(t, clear, drawing.Draw(more))
+	assert.NotEqual(t, pot, drawing.Draw(more))
 }

@@ -83,7 +83,7 @@ func Copy(t testing.TB, name string, fill func(context.Context, *store.Store) er
 	require.NoError(t, err)
 	s, err := store.Open(url, Clock)
 	require.NoError(t, err)
-	t.Cleanup(func() { s.DB.Close() })
+	t.Cleanup(func() { _ = s.DB.Close() })
 	return s
 }
 

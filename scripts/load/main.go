@@ -143,7 +143,7 @@ func fill(
 	if err != nil {
 		return heavy, err
 	}
-	defer conn.Close(ctx)
+	defer func() { _ = conn.Close(ctx) }()
 	chance := rand.New(rand.NewPCG(1, 2))
 	ids := make([]uuid.UUID, plants)
 	rows := make([][]any, plants)
@@ -151,7 +151,8 @@ func fill(
 		ids[i] = uuid.Must(uuid.NewV7())
 		rows[i] = []any{a.Collection.ID, ids[i]}
 	}
-	if _, err := conn.CopyFrom(ctx, pgx.Identifier{"plants"}, []string{"collection_id", "id"}, pgx.CopyFromRows(rows)); err != nil {
+	if _, err := conn.CopyFrom(ctx, pgx.Identifier{"plants"}, []string{"collection_id", "id"},
+		pgx.CopyFromRows(rows)); err != nil {
 		return heavy, err
 	}
 	profiles := plant.Profiles()
@@ -421,7 +422,8 @@ func upload(c *http.Client, file string) error {
 				float64(m.Sys)/(1<<20),
 			)
 		}
-		if _, err := ask(c, "POST", file+"/entries", map[string]any{"id": uuid.Must(uuid.NewV7()), "on": day.At(time.Now().UTC()), "pictured": map[string]any{"picture": id, "side": "front"}}); err != nil {
+		if _, err := ask(c, "POST", file+"/entries", map[string]any{"id": uuid.Must(uuid.NewV7()),
+			"on": day.At(time.Now().UTC()), "pictured": map[string]any{"picture": id, "side": "front"}}); err != nil {
 			return err
 		}
 	}

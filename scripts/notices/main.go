@@ -111,7 +111,8 @@ func npmPackages() ([]work, error) {
 	var list []work
 	for path, p := range lock.Packages {
 		dir := filepath.Join("web", path)
-		if _, err := os.Stat(dir); path == "" || p.Dev || p.Optional || strings.Contains(path, "/@types/") || err != nil {
+		if _, err := os.Stat(dir); path == "" || p.Dev || p.Optional || strings.Contains(path, "/@types/") ||
+			err != nil {
 			continue
 		}
 		list = append(list, work{strings.TrimPrefix(path, "node_modules/"), p.Version, dir})
@@ -132,7 +133,8 @@ func licenceOf(dir string) (string, error) {
 		name := strings.ToUpper(e.Name())
 		if e.IsDir() || !slices.ContainsFunc([]string{"LICEN", "COPYING", "NOTICE", "OFL", "PATENTS"}, func(s string) bool {
 			return strings.HasPrefix(name, s)
-		}) || strings.HasSuffix(name, ".GO") {
+		}) ||
+			strings.HasSuffix(name, ".GO") {
 			continue
 		}
 		raw, err := os.ReadFile(filepath.Join(dir, e.Name()))

@@ -115,7 +115,8 @@ func feedLaw(r *replay, c *patient, no found) {
 	for _, e := range r.of(true, t.FeedIt, t.Supplement) {
 		p := e.pre
 		if e.op == t.Supplement &&
-			(e.p.Where == "leaves" || strings.Contains(e.p.What+e.s.Args, "tonic") && (c.school() == t.Rest || c.school() == t.ClayPot)) {
+			(e.p.Where == "leaves" || strings.Contains(e.p.What+e.s.Args, "tonic") &&
+				(c.school() == t.Rest || c.school() == t.ClayPot)) {
 			continue
 		}
 		nd := c.Answers.NewcomerDays

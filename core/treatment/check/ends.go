@@ -78,7 +78,8 @@ var lawsOfEnds = []law{
 		}
 		clean := []cause.ID{cause.Virus, cause.SpiderMite, cause.Whitefly, cause.Aphid}
 		bad := slices.ContainsFunc(c.Causes, func(id cause.ID) bool {
-			return (slices.Contains(spreading, id) || id == cause.RootRot || id == cause.BaseRot || id == cause.MediumCollapsed) &&
+			return (slices.Contains(spreading, id) || id == cause.RootRot || id == cause.BaseRot ||
+				id == cause.MediumCollapsed) &&
 				!slices.Contains(clean, id)
 		})
 		seen := map[int]bool{}

@@ -227,7 +227,8 @@ func timeline(c *patient) (list []event, starts []int) {
 				continue
 			}
 			end, known := endOf(t.Until, start)
-			if known && slices.Contains(treatment.Treating, t.Op) && t.Op != treatment.WashDown && t.Op != treatment.Scrape {
+			if known && slices.Contains(treatment.Treating, t.Op) && t.Op != treatment.WashDown &&
+				t.Op != treatment.Scrape {
 				treated = max(treated, end)
 			}
 			if !known {

@@ -230,7 +230,8 @@ func (c *composer) carersMix() []plant.Part {
 	switch {
 	case parts == nil || c.code == treatment.AP:
 		return nil
-	case c.heeds("N26") && c.treeBorn() && (shareOf(parts, "soil", "compost") > 0 || shareOf(parts, "peat", "coir") >= 0.5):
+	case c.heeds("N26") && c.treeBorn() && (shareOf(parts, "soil", "compost") > 0 ||
+		shareOf(parts, "peat", "coir") >= 0.5):
 		c.leave("mix", "soil or much peat smothers roots that live on trees; its own mix is taken")
 		return nil
 	case c.heeds("N28") && treatment.MineralSet.Has(c.code) && shareOf(parts, minerals...) < 0.5:

@@ -14,7 +14,7 @@ func (c *composer) changeSetup() {
 		r = *c.root
 	}
 	aim := c.school
-	set := c.setting(r)
+	set := c.setting()
 	switch {
 	case c.Choices.Aim == "mount":
 		set = setting{
@@ -61,7 +61,7 @@ func (c *composer) changeSetup() {
 	}
 	live := c.rotLives && r.live
 	c.place(treatment.ChangeSit, ready, before, sitting, nil)
-	c.waterAfter(r, set, live, c.afterWash(r, set, live))
+	c.waterAfter(r, set, live, c.afterWash(set))
 	if !c.gated {
 		c.draft.at(c.sat+7, rankLook, do(treatment.Look, every(7, "tips"), note("level and tips")))
 		if set.op == treatment.PotIn || set.op == treatment.WrapMoss {
@@ -73,7 +73,8 @@ func (c *composer) changeSetup() {
 
 func (c *composer) clayPot(w float64) step {
 	return c.ready(w, c.ball(false), false, with(func(p *treatment.Params) {
-		p.Seat, p.Shape, p.Mix, p.MixFrom, p.MixBy = treatment.InReservoir, "usual", schoolMixes[treatment.ClayPot], "reservoir", ""
+		p.Seat, p.Shape, p.Mix, p.MixFrom, p.MixBy = treatment.InReservoir, "usual", schoolMixes[treatment.ClayPot],
+			"reservoir", ""
 		p.VolumeML = num(math.Round(MixML(w, c.ball(false), false, "usual")))
 	}))
 }

@@ -250,6 +250,7 @@ func (c *composer) agreeSchool() {
 				return
 			}
 			c.school = treatment.OwnMix
+		default: // these keep the ball as it is
 		}
 	}
 }

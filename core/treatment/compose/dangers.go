@@ -33,7 +33,8 @@ func (c *composer) cautionsOf(s step) (letters []string) {
 		{"f", c.eaten() && (s.Op.Does(treatment.LeafFilm) || s.Op == treatment.Systemic)},
 		{"b", o.Does.Has(treatment.Cuts)},
 		{"n", c.has(cause.Ethylene) && (s.Op == treatment.Air || s.Op == treatment.Baseline)},
-		{"g", c.code == treatment.BU && (s.Op == treatment.Unpot || s.Op == treatment.TakeOffset || s.Op == treatment.PartIt)},
+		{"g", c.code == treatment.BU && (s.Op == treatment.Unpot || s.Op == treatment.TakeOffset ||
+			s.Op == treatment.PartIt)},
 		{"w", s.Op == treatment.Discard},
 	} {
 		if extra.is && !slices.Contains(letters, extra.letter) {

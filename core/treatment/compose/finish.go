@@ -141,11 +141,13 @@ func (c *composer) unready(list []*sit) {
 			phase := c.phase(s.day)
 			still := c.orchid && phase != "growing" && phase != "waking" && !c.tips &&
 				!c.has(cause.MossSmothered, cause.Detached)
-			if still && !over && c.heeds("N20") && !strings.Contains(s.gate, "tip") && !strings.Contains(s.gate, "growth") {
+			if still && !over && c.heeds("N20") && !strings.Contains(s.gate, "tip") &&
+				!strings.Contains(s.gate, "growth") {
 				s.gate += "; a tip seen, growth begun"
 			}
 			winter := among(c.month(s.day), time.November, time.December, time.January, time.February)
-			if winter && !over && c.is(treatment.WO, treatment.PA) && c.heeds("N20") && !strings.Contains(s.gate, "season") {
+			if winter && !over && c.is(treatment.WO, treatment.PA) && c.heeds("N20") &&
+				!strings.Contains(s.gate, "season") {
 				s.gate += "; repot season: spring"
 			}
 			if c.thirsty && !drunk && c.heeds("N23") && !c.rotsBelow() && !strings.Contains(s.gate, "firm") {

@@ -249,7 +249,8 @@ func (c *composer) preWater() {
 		return
 	}
 	if c.heeds("N52") &&
-		(c.rotLives || c.dry || c.code == treatment.DEC || c.resting() || c.epiphyte && c.badMedium() || c.epiphyte && !wants) {
+		(c.rotLives || c.dry || c.code == treatment.DEC || c.resting() || c.epiphyte && c.badMedium() || c.epiphyte &&
+			!wants) {
 		return
 	}
 	c.draft.at(0, rankSoak, do(treatment.PreWater))

@@ -318,11 +318,15 @@ func TestSidesGiveWayToWhatElseIsThere(t *testing.T) {
 	}
 	const vine = `{"kind":"monstera-deliciosa","on":"2026-06-10",`
 	wants := func(causes, side, more string) []treatment.OperatorID {
-		return ops(vine + `"causes":[` + causes + `],"choices":{"pestFirst":"` + side + `"},"place":{"warmthC":22,"humidityPct":70}` + more + `}`)
+		return ops(
+			vine + `"causes":[` + causes + `],"choices":{"pestFirst":"` + side + `"},"place":{"warmthC":22,"humidityPct":70}` + more + `}`,
+		)
 	}
 	thrips := func(warm int) []treatment.OperatorID {
 		return ops(fmt.Sprintf(
-			vine+`"causes":["thrips"],"choices":{"pestFirst":"predators"},"place":{"warmthC":%d,"humidityPct":70}}`, warm))
+			vine+`"causes":["thrips"],"choices":{"pestFirst":"predators"},"place":{"warmthC":%d,"humidityPct":70}}`,
+			warm,
+		))
 	}
 	assert.Contains(t, thrips(27), treatment.Predators)
 	assert.NotContains(t, thrips(28), treatment.Predators, "too warm for those that eat thrips")
@@ -369,7 +373,12 @@ func TestDiscardingIsAChoiceOnlyWhereItIsGrave(t *testing.T) {
 // What was done under the plan before is not asked for again.
 func TestAPlanMadeAnewLeavesOutWhatIsDone(t *testing.T) {
 	asked := func(done string) (list []treatment.OperatorID) {
-		p, err := Plan(situationOf(t, `{"kind":"monstera-deliciosa","causes":["mealybug"],"on":"2026-06-10","answers":{`+done+`}}`))
+		p, err := Plan(
+			situationOf(
+				t,
+				`{"kind":"monstera-deliciosa","causes":["mealybug"],"on":"2026-06-10","answers":{`+done+`}}`,
+			),
+		)
 		require.NoError(t, err)
 		for _, s := range p.Sittings {
 			for _, x := range s.Steps {
@@ -463,9 +472,20 @@ func TestWhatReachesAPest(t *testing.T) {
 		{do(treatment.WashOff), cause.RootMealybug, true},
 		{do(treatment.Soap), cause.RootRot, false}, // no pest
 	} {
-		assert.Equal(t, c.want, meets(c.step, c.pest), "%s %s %s: %s", c.step.Op, c.step.Params.Class, c.step.Organ, c.pest)
+		assert.Equal(
+			t,
+			c.want,
+			meets(c.step, c.pest),
+			"%s %s %s: %s",
+			c.step.Op,
+			c.step.Params.Class,
+			c.step.Organ,
+			c.pest,
+		)
 	}
-	p, err := Plan(situationOf(t, `{"kind":"dieffenbachia-seguine","causes":["thrips","anthracnose"],"on":"2027-01-09"}`))
+	p, err := Plan(
+		situationOf(t, `{"kind":"dieffenbachia-seguine","causes":["thrips","anthracnose"],"on":"2027-01-09"}`),
+	)
 	require.NoError(t, err)
 	for _, l := range p.LeftOut {
 		assert.NotEqual(t, "thrips", l.Op, "it is sprayed")
@@ -512,7 +532,10 @@ func TestTonicWantsSomeRoots(t *testing.T) {
 		x := laid(t, fmt.Sprintf(`{"kind":"cattleya-hybrid","causes":["medium-collapsed"],"on":"2026-06-10",`+
 			`"answers":{"liveRoots":%d,"deadRoots":%d},"choices":{"school":"S2"}}`, live, 100-live))
 		x.school = treatment.Rest
-		h := &here{world: x.begin(), step: do(treatment.Supplement, with(func(p *treatment.Params) { p.What = "root tonic" }))}
+		h := &here{
+			world: x.begin(),
+			step:  do(treatment.Supplement, with(func(p *treatment.Params) { p.What = "root tonic" })),
+		}
 		assert.Equal(t, !given, h.feedWhen().do == drop, "%d live roots of a hundred", live)
 	}
 }

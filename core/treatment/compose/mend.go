@@ -226,7 +226,8 @@ var guards = []guard{
 	{"N51", nil, (*here).opposites},
 	{"N53", ops(treatment.CoverIt), func(h *here) verdict {
 		shut := h.step.Params.Cover == string(plant.CoverClosed) &&
-			(h.c.dry || h.c.kind.Cover == plant.CoverNone || h.c.any(treatment.LeafDiseases) || h.c.has(cause.Edema, cause.BroadMite))
+			(h.c.dry || h.c.kind.Cover == plant.CoverNone || h.c.any(treatment.LeafDiseases) ||
+				h.c.has(cause.Edema, cause.BroadMite))
 		return dropIf(shut, "still wet air would harm it")
 	}},
 	{"N54", ops(treatment.CoverIt), func(h *here) verdict {

@@ -74,6 +74,7 @@ func (c *composer) apply(list []*sit, h *here, v verdict) []*sit {
 		s.steps = slices.Clone(s.steps)
 		s.steps[h.i] = v.step
 		return list
+	default: // something is moved or left out
 	}
 	if v.why != "" {
 		c.leave(string(h.step.Op), v.why)
@@ -86,7 +87,8 @@ func (c *composer) apply(list []*sit, h *here, v verdict) []*sit {
 		}
 	}
 	if v.do == delay && slices.Contains(sprays, h.step.Op) {
-		for to < len(s.steps) && (s.steps[to].Op == treatment.RinseOff || s.steps[to].Op == treatment.CrownDry || s.steps[to].Op == treatment.CrownDrain) {
+		for to < len(s.steps) && (s.steps[to].Op == treatment.RinseOff || s.steps[to].Op == treatment.CrownDry ||
+			s.steps[to].Op == treatment.CrownDrain) {
 			moved = append(moved, s.steps[to])
 			to++
 		}
@@ -122,8 +124,9 @@ func (c *composer) apply(list []*sit, h *here, v verdict) []*sit {
 			}
 		}
 		return append(list, &sit{slot: treatment.Morning, gate: v.gate, steps: moved})
+	default:
+		return list
 	}
-	return list
 }
 
 // waiting lets a repeated step that now waits for its gate count from there. A

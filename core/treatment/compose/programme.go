@@ -92,7 +92,8 @@ func sideOf(choice string) treatment.OperatorID {
 func (c *composer) sides(p cause.ID) (ops []treatment.OperatorID) {
 	f, _ := treatment.FoeOf(p)
 	for _, op := range f.Reached {
-		if op == treatment.WashDown || op == treatment.Scrape || op == treatment.Earth || !c.bears(op) || c.barred(op, p) {
+		if op == treatment.WashDown || op == treatment.Scrape || op == treatment.Earth || !c.bears(op) ||
+			c.barred(op, p) {
 			continue
 		}
 		if op == treatment.Systemic && c.Choices.PestFirst != string(op) {

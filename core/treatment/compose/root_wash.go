@@ -13,7 +13,7 @@ import (
 // washSitting is ROOT-WASH: all old medium off, what is dead trimmed, set again
 // in the way of its school or habit.
 func (c *composer) washSitting(r rootWork) {
-	set := c.setting(r)
+	set := c.setting()
 	live := r.live || c.rotLives && c.has(cause.RootRot, cause.BaseRot, cause.BlackRot, cause.Fusarium)
 	sitting := c.unpotting(r, false)
 	if !c.heeds("N35") {
@@ -65,7 +65,7 @@ func (c *composer) washSitting(r rootWork) {
 		sitting = slices.Concat(sitting[:i], settled[:1], sitting[i:], settled[1:])
 	}
 	after, wean := c.sheltered(r, set.op)
-	water := c.afterWash(r, set, live)
+	water := c.afterWash(set)
 	if !c.heeds("N18") && len(water) > 0 {
 		i := slices.IndexFunc(sitting, func(s step) bool { return s.Op == treatment.TrimDead })
 		sitting = slices.Insert(sitting, i, water[0])
@@ -159,7 +159,7 @@ func (c *composer) ownRoots() string {
 }
 
 // afterWash is the first water in its own way.
-func (c *composer) afterWash(r rootWork, set setting, live bool) []step {
+func (c *composer) afterWash(set setting) []step {
 	switch set.op {
 	case treatment.SetCup:
 		return nil
@@ -260,7 +260,8 @@ func (c *composer) nurse(r rootWork, set setting, live, wean bool) {
 			rankLook+1,
 			do(treatment.ByRule, what("sips round the rim"), every(14, "nubs")),
 		)
-	case set.op == treatment.Hang || set.op == treatment.Mount || set.op == treatment.SetReservoir || set.op == treatment.WrapMoss:
+	case set.op == treatment.Hang || set.op == treatment.Mount || set.op == treatment.SetReservoir ||
+		set.op == treatment.WrapMoss:
 		look(14, 14, "tips", note("tips"))
 		if set.op == treatment.WrapMoss {
 			c.draft.at(c.sat+max(7, days+4), rankLook+1, do(treatment.ByRule, what("when the moss is crisp on top")))

@@ -15,7 +15,7 @@ type setting struct {
 	width float64
 }
 
-func (c *composer) setting(r rootWork) setting {
+func (c *composer) setting() setting {
 	ballCM := c.ball(false)
 	w := c.rescueWidth(c.rootless)
 	if c.has(cause.PotBound) && !c.rescue() {
@@ -61,7 +61,8 @@ func (c *composer) setting(r rootWork) setting {
 // inPotSchool says whether the school takes it into a pot, whatever it sat on.
 func (c *composer) inPotSchool() bool {
 	return c.orchid &&
-		(c.school == treatment.Bridge || c.school == treatment.Lean || c.school == treatment.ClayPot || c.school == treatment.MossWrap)
+		(c.school == treatment.Bridge || c.school == treatment.Lean || c.school == treatment.ClayPot ||
+			c.school == treatment.MossWrap)
 }
 
 // potIn says how deep it is set.

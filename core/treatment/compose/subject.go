@@ -227,7 +227,8 @@ func (x *subject) readWet() {
 	for _, o := range x.habit.KeepDry {
 		x.keepDry[o] = true
 	}
-	for t, o := range map[plant.Trait]treatment.Organ{plant.DryCrown: treatment.Crown, plant.DryJoints: treatment.Joints, plant.DryLeaves: treatment.Leaves} {
+	for t, o := range map[plant.Trait]treatment.Organ{plant.DryCrown: treatment.Crown,
+		plant.DryJoints: treatment.Joints, plant.DryLeaves: treatment.Leaves} {
 		if x.kind.Has(t) {
 			x.keepDry[o] = true
 		}
@@ -273,10 +274,10 @@ func (x *subject) phase(d int) string {
 // restsIn says whether its kind rests in a month (of the north).
 func (x *subject) restsIn(m int) bool {
 	rest := x.kind.RestKind
-	switch {
-	case rest == "" || rest == "none" || rest == "after-bloom":
+	switch rest {
+	case "", "none", "after-bloom":
 		return false
-	case rest == "summer":
+	case "summer":
 		return among(m, time.June, time.July, time.August)
 	}
 	return among(m, time.November, time.December, time.January, time.February)

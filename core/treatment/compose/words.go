@@ -127,13 +127,14 @@ func (c *composer) potWords(s step) string {
 	for _, m := range p.Mix {
 		parts = append(parts, fmt.Sprintf("%s %g", m.What, m.Parts))
 	}
-	switch {
-	case p.Seat == treatment.InCup:
+	switch p.Seat {
+	case treatment.InCup:
 		return "Lay everything out: a clear cup, props, a label"
-	case p.Seat == treatment.Hung:
+	case treatment.Hung:
 		return "Lay everything out: hook, wisps of dead moss, label"
-	case p.Seat == treatment.OnMount:
+	case treatment.OnMount:
 		return "Lay everything out: slab, thin pad, ties, label"
+	default: // a pot
 	}
 	said := fmt.Sprintf("Lay everything out: pot of %g cm", p.PotWidthCM.Value)
 	if p.Shape != "" && p.Shape != "usual" {
@@ -148,7 +149,8 @@ func (c *composer) potWords(s step) string {
 	if len(parts) > 0 {
 		said += " (" + strings.Join(parts, ", ") + ")"
 	}
-	from := map[string]string{"kind": "its kind's mix", "habit": "the habit's mix, its kind being silent", "school": "the school's mix", "reservoir": "the mix of a reservoir", "carer": "your own mix"}[p.MixFrom]
+	from := map[string]string{"kind": "its kind's mix", "habit": "the habit's mix, its kind being silent",
+		"school": "the school's mix", "reservoir": "the mix of a reservoir", "carer": "your own mix"}[p.MixFrom]
 	if from != "" {
 		said += ": " + from
 	}

@@ -161,7 +161,8 @@ func pot(s treatment.Situation, p treatment.Params) []working.Amount {
 			"inner width of the pot",
 			p.PotWidthCM.Value,
 			"cm",
-			"live ball + 2.5 cm (dry kinds 1.5), rounded down, never over the old pot; a whole ball + 2 cm; pot-bound by its size",
+			"live ball + 2.5 cm (dry kinds 1.5), rounded down, never over the old pot; a whole ball + 2 cm; "+
+				"pot-bound by its size",
 			working.CommonPractice,
 			sure,
 			inputs...),
@@ -176,7 +177,8 @@ func pot(s treatment.Situation, p treatment.Params) []working.Amount {
 			in("volume of such a pot", compose.PotML(p.PotWidthCM.Value, p.Shape)/1000, "l"),
 		},
 		inputs...)
-	from := map[string]string{"kind": "its kind's mix", "habit": "the mix of its habit, the kind being silent", "school": "the school's mix", "reservoir": "the mix of a reservoir", "carer": "your own mix"}[p.MixFrom]
+	from := map[string]string{"kind": "its kind's mix", "habit": "the mix of its habit, the kind being silent",
+		"school": "the school's mix", "reservoir": "the mix of a reservoir", "carer": "your own mix"}[p.MixFrom]
 	for _, m := range p.Mix {
 		list = append(
 			list,

@@ -144,11 +144,13 @@ var sittingNames = map[treatment.SittingKind]string{
 
 // stops say what to do when one must stop in the middle of a sitting.
 var stops = map[treatment.SittingKind]string{
-	treatment.RootWash:  "Called away? Wrap the roots in a damp cloth, out of the sun. Within six hours it is back in its pot, unwatered; fine roots within two.",
+	treatment.RootWash: "Called away? Wrap the roots in a damp cloth, out of the sun. Within six hours it is " +
+		"back in its pot, unwatered; fine roots within two.",
 	treatment.RootWhole: "Called away? Wrap the ball in a damp cloth and stand it in shade; pot it the same day.",
 	treatment.CallusSit: "It may lie bare and dry in shade; it does not hurry.",
 	treatment.CrownSit:  "Leave the crown dry above all; the rest can wait until evening, not longer.",
-	treatment.SpraySit:  "The rinse cannot wait: soap comes off within a few hours, crown and joints dry before evening.",
+	treatment.SpraySit: "The rinse cannot wait: soap comes off within a few hours, crown and joints dry before " +
+		"evening.",
 	treatment.PotPest:   "Called away? Dry the crown, wrap the roots damp, and pot it the same day.",
 	treatment.PiecesSit: "Lay the pieces in a closed bag in shade; set them the same day.",
 	treatment.ChangeSit: "Called away? Wrap the roots in a damp cloth; set it the same day.",

@@ -31,8 +31,9 @@ var schools = map[treatment.School]School{
 		Against: "no live root and thin reserves",
 	},
 	treatment.Lean: {
-		Name:    "Lean and staked",
-		Idea:    "All that is dead comes off; a little coarse bark, firm stakes, misted leaves, and three to four months of patience.",
+		Name: "Lean and staked",
+		Idea: "All that is dead comes off; a little coarse bark, firm stakes, misted leaves, and three to four " +
+			"months of patience.",
 		Suits:   "plump bulbs, good leaves, a humid room, people who water heavily",
 		Against: "thin reserves, hot dry rooms",
 	},
@@ -43,26 +44,30 @@ var schools = map[treatment.School]School{
 		Against: "active rot, sour or collapsed medium",
 	},
 	treatment.Bridge: {
-		Name:    "Water bridge",
-		Idea:    "The base stands just above shallow water in a cup until root tips show, then in bark over a dish whose level falls as roots go down.",
+		Name: "Water bridge",
+		Idea: "The base stands just above shallow water in a cup until root tips show, then in bark over a " +
+			"dish whose level falls as roots go down.",
 		Suits:   "small divisions, warm dry homes, someone who looks often",
 		Against: "stem rot, cold rooms; potting up too early shocks it",
 	},
 	treatment.MossWrap: {
-		Name:    "Moss wrap",
-		Idea:    "The roots wrapped in damp squeezed moss, none at the base, a snug pot; roots that knew moss stay in moss.",
+		Name: "Moss wrap",
+		Idea: "The roots wrapped in damp squeezed moss, none at the base, a snug pot; roots that knew moss " +
+			"stay in moss.",
 		Suits:   "hot dry climates, thin leaves, roots alive with idle tips",
 		Against: "cool rooms, a heavy hand with water",
 	},
 	treatment.ClayPot: {
-		Name:    "Clay and reservoir",
-		Idea:    "Rinsed clay pellets, set tight over a shallow reservoir; old roots go, new ones that know the clay come.",
+		Name: "Clay and reservoir",
+		Idea: "Rinsed clay pellets, set tight over a shallow reservoir; old roots go, new ones that know the " +
+			"clay come.",
 		Suits:   "people who forget, collections, warm rooms, active tips",
 		Against: "no active tips, kinds that rest dry, cold",
 	},
 	treatment.BareRoots: {
-		Name:    "Bare roots in a basket",
-		Idea:    "Moss and dead roots off, wisps of dead moss tied round the live ones, wet each morning in warm moving humid air.",
+		Name: "Bare roots in a basket",
+		Idea: "Moss and dead roots off, wisps of dead moss tied round the live ones, wet each morning in warm " +
+			"moving humid air.",
 		Suits:   "air-rooted kinds, over 60 % humidity, about 25 °C",
 		Against: "dry rooms without a humidifier",
 	},
