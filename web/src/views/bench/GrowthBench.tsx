@@ -24,8 +24,15 @@ export function FeedBench() {
   const [pot, setPot] = useState<number>();
   const set = (i: number, d: Dose) => setDoses(doses.map((x, n) => (n === i ? d : x)));
   const some = doses.some((d) => elements.some((e) => d.label[e.key] > 0));
-  const { result, error, fields } = useReckoning("feed", { doses, wantedN: wanted, potCm: pot }, some, (body) =>
-    bench.POST("/api/bench/feed", { body }),
+  const { result, error, fields, example } = useReckoning(
+    "feed",
+    { doses, wantedN: wanted, potCm: pot },
+    some,
+    (body) => bench.POST("/api/bench/feed", { body }),
+    {
+      words: "1 g of a 10-5-10 feed in each litre",
+      input: { doses: [{ label: { name: "a 10-5-10 feed", n: 10, p2o5: 5, k2o: 10, ca: 0, mg: 0 }, perLitre: 1 }] },
+    },
   );
   return (
     <Sheet
@@ -33,6 +40,7 @@ export function FeedBench() {
       about="From the percentages on the label and grams in each litre. Several salts add up."
       result={result}
       error={error}
+      example={example}
       empty="Type the percentages from the label."
       what="feed"
     >
@@ -81,7 +89,7 @@ export function LightBench() {
   const [lamp, setLamp] = useState("sun");
   const [hours, setHours] = useState<number | undefined>(10);
   const [kind, setKind] = useState<string | null>(null);
-  const { result, error, fields } = useReckoning(
+  const { result, error, fields, example } = useReckoning(
     "light",
     {
       reading: reading ?? 0,
@@ -92,6 +100,7 @@ export function LightBench() {
     },
     reading !== undefined && hours !== undefined,
     (body) => bench.POST("/api/bench/light", { body }),
+    { words: "9000 lux of daylight for ten hours", input: { reading: 9000, unit: "lux", lamp: "sun", hours: 10 } },
   );
   return (
     <Sheet
@@ -99,6 +108,7 @@ export function LightBench() {
       about="Hold the meter at leaf height, facing the light."
       result={result}
       error={error}
+      example={example}
       empty="Give a reading."
       what="light"
     >
@@ -134,11 +144,12 @@ export function AirBench() {
   const [humidity, setHumidity] = useState<number>();
   const [chamber, setChamber] = useState(false);
   const [kind, setKind] = useState<string | null>(null);
-  const { result, error, fields } = useReckoning(
+  const { result, error, fields, example } = useReckoning(
     "air",
     { tempC: temp ?? 0, humidityPct: humidity ?? 0, chamber, kind: kind ?? undefined },
     temp !== undefined && humidity !== undefined,
     (body) => bench.POST("/api/bench/air", { body }),
+    { words: "a room of 21 °C and 45 %", input: { tempC: 21, humidityPct: 45, chamber: false } },
   );
   return (
     <Sheet
@@ -146,6 +157,7 @@ export function AirBench() {
       about="How much a leaf loses to it, and when it drips."
       result={result}
       error={error}
+      example={example}
       empty="Give warmth and humidity."
       what="air"
     >
@@ -176,11 +188,12 @@ export function RunwayBench() {
   const [reserves, setReserves] = useState<string | null>(null);
   const [weighings, setWeighings] = useState<{ on: string; grams?: number }[]>([{ on: "" }, { on: "" }]);
   const full = weighings.flatMap((w) => (w.on && w.grams !== undefined ? [{ on: w.on, grams: w.grams }] : []));
-  const { result, error, fields } = useReckoning(
+  const { result, error, fields, example } = useReckoning(
     "runway",
     { reserves: (reserves as Schemas["RunwayInput"]["reserves"]) ?? undefined, weighings: full },
     reserves !== null || full.length > 1,
     (body) => bench.POST("/api/bench/runway", { body }),
+    { words: "an orchid without roots whose bulbs are ridged", input: { reserves: "ridged", weighings: [] } },
   );
   return (
     <Sheet
@@ -188,6 +201,7 @@ export function RunwayBench() {
       about="For a plant without roots: weigh it bare, twice, some days apart; or go by the eye."
       result={result}
       error={error}
+      example={example}
       empty="Say how its reserves look, or give two weighings."
       what="reserves"
     >

@@ -14,12 +14,22 @@ import classes from "./Bench.module.css";
 
 type Reckoning = Schemas["Reckoning"];
 
-/** Asks the server to reckon as one types; a refusal names the field. */
+/** An instrument's worked example: what it is about, and what goes in. */
+export interface Example<I> {
+  words: string;
+  input: I;
+}
+
+/**
+ * Asks the server to reckon as one types; a refusal names the field. Until
+ * enough is typed it reckons the example.
+ */
 export function useReckoning<I>(
   id: string,
   input: I,
   ready: boolean,
   ask: (input: I) => Parameters<typeof answer<Reckoning>>[0],
+  example?: Example<Partial<NoInfer<I>>>,
 ) {
   // It settles as text, which is the same where nothing changed, and with
   // whether it was ready.
@@ -31,8 +41,19 @@ export function useReckoning<I>(
     enabled: ready && settled !== "",
     retry: false,
   });
+  const shown = useQuery({
+    queryKey: ["reckon", id, "example"],
+    queryFn: () => answer(ask(example?.input as I)),
+    enabled: example !== undefined && !ready,
+    retry: false,
+  });
   const fields = query.error instanceof Problem ? query.error.fields : {};
-  return { result: ready && !query.isLoadingError ? query.data : undefined, error: ready ? query.error : null, fields };
+  return {
+    result: ready && !query.isLoadingError ? query.data : undefined,
+    error: ready ? query.error : null,
+    fields,
+    example: !ready && example && shown.data ? { words: example.words, result: shown.data } : undefined,
+  };
 }
 
 export const bench = client;
@@ -43,6 +64,8 @@ interface SheetProps {
   children: ReactNode;
   result: Reckoning | undefined;
   error: Error | null;
+  /** Reckoned until enough is typed. */
+  example?: { words: string; result: Reckoning };
   /** Said where nothing has been typed yet. */
   empty: string;
   /** What the result is called when it is kept with a plant. */
@@ -52,7 +75,7 @@ interface SheetProps {
 }
 
 /** One instrument: what goes in at the left, what comes out at the right. */
-export function Sheet({ title, about, children, result, error, empty, what, keep }: SheetProps) {
+export function Sheet({ title, about, children, result, error, example, empty, what, keep }: SheetProps) {
   const [system] = useUnits();
   return (
     <section className="patch" aria-label={title}>
@@ -64,30 +87,46 @@ export function Sheet({ title, about, children, result, error, empty, what, keep
         <div className={classes.fields}>{children}</div>
         <div aria-live="polite" data-testid="reckoning">
           {!result && !error && <p className="soft">{empty}</p>}
+          {example && (
+            <figure className={classes.example}>
+              <figcaption>For example: {sayProse(example.words, system)}</figcaption>
+              <Results reckoning={example.result} />
+            </figure>
+          )}
           <Refused error={error} />
           {result && (
             <>
-              <ul className={classes.results}>
-                {result.amounts.map((a) => (
-                  <li key={a.what}>
-                    <span>{a.what}</span>
-                    <b className="numbers">{sayQuantity(a.value, a.unit, system)}</b>
-                    <How working={a.working} of={a.what} />
-                  </li>
-                ))}
-              </ul>
-              {result.warnings.map((w) => (
-                <p key={w} className="ochre small" style={{ margin: "8px 0 0" }}>
-                  <b aria-hidden>! </b>
-                  {sayProse(w, system)}
-                </p>
-              ))}
+              <Results reckoning={result} />
               <Keep what={what} amounts={result.amounts} body={keep} />
             </>
           )}
         </div>
       </div>
     </section>
+  );
+}
+
+/** What was reckoned, each number with its working, and what to beware of. */
+function Results({ reckoning }: { reckoning: Reckoning }) {
+  const [system] = useUnits();
+  return (
+    <>
+      <ul className={classes.results}>
+        {reckoning.amounts.map((a) => (
+          <li key={a.what}>
+            <span>{a.what}</span>
+            <b className="numbers">{sayQuantity(a.value, a.unit, system)}</b>
+            <How working={a.working} of={a.what} />
+          </li>
+        ))}
+      </ul>
+      {reckoning.warnings.map((w) => (
+        <p key={w} className="ochre small" style={{ margin: "8px 0 0" }}>
+          <b aria-hidden>! </b>
+          {sayProse(w, system)}
+        </p>
+      ))}
+    </>
   );
 }
 

@@ -17,7 +17,7 @@ export function DilutionBench() {
   const [volume, setVolume] = useState("");
   const [meets, setMeets] = useState<string[]>([]);
   const strong = by === "strength";
-  const { result, error, fields } = useReckoning(
+  const { result, error, fields, example } = useReckoning(
     "dilution",
     {
       what,
@@ -27,6 +27,10 @@ export function DilutionBench() {
     },
     volume.trim() !== "" && (!strong || (stock !== undefined && wanted !== undefined)),
     (body) => bench.POST("/api/bench/dilution", { body }),
+    {
+      words: "alcohol of 96 % taken to 70 %, 250 ml of it",
+      input: { what: "alcohol", volume: "250 ml", with: [], stockPct: 96, wantedPct: 70 },
+    },
   );
   return (
     <Sheet
@@ -34,6 +38,7 @@ export function DilutionBench() {
       about="Say everything that goes into the bottle, and what was in it before: some things must never meet."
       result={result}
       error={error}
+      example={example}
       empty="Give the strengths and how much you want, such as 250 ml or 1 1/2 cups."
       what={`dilution of ${what || "stock"}`}
     >

@@ -30,11 +30,12 @@ export function MixBench() {
   const [litres, setLitres] = useState<number>();
   const [moss, setMoss] = useState<number>();
   const wanted = pot !== undefined || litres !== undefined;
-  const { result, error, fields } = useReckoning(
+  const { result, error, fields, example } = useReckoning(
     "mix",
     { parts: parts.filter((p) => p.what.trim() !== ""), potCm: pot, pots: pots ?? 1, litres, mossDryG: moss },
     wanted,
     (body) => bench.POST("/api/bench/mix", { body }),
+    { words: "these parts, for two pots of 14 cm", input: { parts, potCm: 14, pots: 2 } },
   );
   if (tables.isPending) return <Waiting />;
   if (tables.isLoadingError) return <Failed error={tables.error} retry={() => tables.refetch()} />;
@@ -47,6 +48,7 @@ export function MixBench() {
       about="Litres of each, what settling takes, and the water and air it holds."
       result={result}
       error={error}
+      example={example}
       empty="Say how much: the pots to fill, or litres."
       what={`mix: ${parts.map((p) => `${p.parts} ${p.what}`).join(" : ")}`}
     >

@@ -9,11 +9,15 @@ export function PotBench() {
   const [ball, setBall] = useState<number>();
   const [old, setOld] = useState<number>();
   const [bound, setBound] = useState(false);
-  const { result, error, fields } = useReckoning(
+  const { result, error, fields, example } = useReckoning(
     "pot",
     { rootBallCm: ball ?? 0, oldPotCm: old, bound },
     ball !== undefined,
     (body) => bench.POST("/api/bench/pot", { body }),
+    {
+      words: "a live root ball of 7 cm that stood in a pot of 15 cm",
+      input: { rootBallCm: 7, oldPotCm: 15, bound: false },
+    },
   );
   return (
     <Sheet
@@ -21,6 +25,7 @@ export function PotBench() {
       about="Sized to what lives below, not to the leaves above."
       result={result}
       error={error}
+      example={example}
       empty="Give the width of the live root ball."
       what="pot"
     >

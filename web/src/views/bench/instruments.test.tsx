@@ -38,12 +38,15 @@ const result = () => screen.getByTestId("reckoning");
 const field = (name: string) => screen.findByRole("textbox", { name });
 
 describe("a pot for live roots", () => {
-  it("asks nothing before there is a root ball, and opens its number", async () => {
+  it("shows an example until there is a root ball, and opens its number", async () => {
     const asked = serve({ ...tables, "POST /api/bench/pot": reckoned("inner width", 11.5, "cm") });
     show(<PotBench />);
     expect(result().textContent).toContain("Give the width of the live root ball.");
-    expect(bodies(asked, "pot")).toHaveLength(0);
+    await screen.findByText("For example: a live root ball of 7 cm that stood in a pot of 15 cm");
+    expect(bodies(asked, "pot")).toEqual([{ rootBallCm: 7, oldPotCm: 15, bound: false }]);
+    expect(screen.queryByRole("button", { name: "Keep it" })).toBeNull(); // an example is nobody's
     await userEvent.type(await field("Live root ball, width"), "7");
+    await waitFor(() => expect(screen.queryByText(/For example/)).toBeNull());
     await waitFor(() => expect(result().textContent).toContain("11.5 cm"));
     await userEvent.click(screen.getByRole("switch", { name: /pot-bound/ }));
     await waitFor(() => expect(bodies(asked, "pot").at(-1)).toMatchObject({ rootBallCm: 7, bound: true }));

@@ -23,9 +23,16 @@ export function LookAlikes() {
   return (
     <article className="patch">
       <h2 style={{ fontSize: 26 }}>
+        {causes.length === 0 && "Which two are hard to tell apart?"}
         {causes.map((c) => k.causes.find((x) => x.id === c)?.label ?? c).join(" or ")}
         {causes.length > 1 && "?"}
       </h2>
+      {causes.length < 2 && (
+        <p className="soft">
+          Pick {causes.length === 0 ? "two causes" : "another cause"}: they are put side by side, with the look that
+          tells them apart first.
+        </p>
+      )}
       {comparison.isLoadingError && <Failed error={comparison.error} />}
       {comparison.isPending && causes.length > 1 && <Waiting />}
       {d && (
@@ -68,6 +75,7 @@ function Table({ title, rows, causes }: { title: string; rows: Schemas["Apart"][
           <thead>
             <tr>
               <th>Sign</th>
+              {causes.length === 0 && "Which two are hard to tell apart?"}
               {causes.map((c) => (
                 <th key={c.id}>
                   <Link to={`/handbook/causes/${c.id}`} style={{ color: "inherit" }}>

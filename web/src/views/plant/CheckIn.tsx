@@ -68,7 +68,7 @@ export function CheckIn({ file, opened, close }: { file: PlantFile; opened: bool
       onClose={close}
       position={phone ? "bottom" : "right"}
       size={phone ? "92%" : 460}
-      title={<h2>Check in: {file.name}</h2>}
+      title={`Check in: ${file.name}`}
     >
       <Stack gap="sm">
         <Group gap="xs">
