@@ -1,11 +1,25 @@
 import react from "@vitejs/plugin-react";
+import type { Plugin } from "vite";
 import { compression } from "vite-plugin-compression2";
 import { defineConfig } from "vitest/config";
+
+/** Lets the shell be painted before the styles have come: they stand behind it, and scripts still wait for them. */
+const stylesAfterShell: Plugin = {
+  name: "styles-after-shell",
+  transformIndexHtml: {
+    order: "post",
+    handler: (html) => {
+      const styles = html.match(/\n\s*<link rel="stylesheet"[^>]*>/g) ?? [];
+      return styles.reduce((page, link) => page.replace(link, ""), html).replace("<noscript>", `${styles.join("")}$&`);
+    },
+  },
+};
 
 export default defineConfig({
   // Files are packed once, when they are built, and served as they lie.
   plugins: [
     react(),
+    stylesAfterShell,
     compression({ algorithms: ["gzip", "brotliCompress"], include: /\.(js|css|svg|txt)$/, threshold: 1024 }),
   ],
   server: { proxy: { "/api": "http://127.0.0.1:4310" } },
