@@ -7,6 +7,7 @@ var stories = []func(*clinic){
 	calathea, hoya, lyrata, aglaonema,
 	aeschynanthus, dischidia, begonia,
 	stephanotis, ficus, alocasia, anthurium, peperomia,
+	scindapsus, spathiphyllum, tradescantia, cymbidium, sansevieria, mammillaria,
 }
 
 func yesNo(yes bool) int {

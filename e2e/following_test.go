@@ -187,9 +187,9 @@ func TestTwoTracksStandSideBySide(t *testing.T) {
 	p.click(by("button", "Close the case"))
 	p.click(by("label", "Kept under watch"))
 	p.click(`//section[@role="dialog"]//button[.="Close the case"]`)
-	p.see("Reopen the case")
+	p.see("Kept under watch")
 	p.see("Look at it now")
-	p.click(by("button", "Reopen the case"))
+	p.click(by("button", "take it up again"))
 	p.see("Clearing pests")
 }
 
@@ -209,7 +209,7 @@ func TestLookingBackAndOut(t *testing.T) {
 	)
 	p.until(`window.given?.includes("data:image/jpeg;base64,")`) // one file with its pictures
 	p.open("/look-back")
-	p.see("of those that ended")
+	p.see("of those saved and lost")
 	p.see("Water bridge")
 	p.click(`//a[.="Masdevallia, last of three"]`)
 	p.see("Heat on the deck")

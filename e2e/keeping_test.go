@@ -56,7 +56,7 @@ func TestACollectionMovesHouse(t *testing.T) {
 	p.open("/exchange")
 	p.see("What you recorded is yours")
 	take(``)
-	p.see("From clinic.json: 31 plants")
+	p.see("From clinic.json: 37 plants")
 	p.see("0 were here already")
 	p.open("/exchange")
 	p.see("What you recorded is yours")
@@ -70,7 +70,7 @@ func TestACollectionMovesHouse(t *testing.T) {
 		`[...document.querySelectorAll("section[aria-label='Compare'] img")].length === 2 && [...document.querySelectorAll("section[aria-label='Compare'] img")].every((i) => i.naturalWidth > 100)`,
 	)
 	p.open("/look-back")
-	p.see("9 saved, 2 lost")
+	p.see("11 saved, 2 lost")
 }
 
 // Weighed bare twice, a plant on its reserves tells how long they last.
@@ -112,14 +112,14 @@ func TestACaseEndsAndIsTakenUpAgain(t *testing.T) {
 	p.openDemo(plantPath("T-009"))
 	p.see("looks in")
 	looks := eval[string](p, `document.body.innerText.match(/\d+ looks in/)[0]`)
-	for _, end := range []struct{ choice, says string }{
-		{"Kept under watch", "Kept under watch since 24 November"},
-		{"Given away", "Given away on 24 November"},
+	for _, end := range []struct{ button, choice, says string }{
+		{"Close the case", "Kept under watch", "Kept under watch"},
+		{"It is no longer here", "Given away", "Given away on 24 November"},
 	} {
-		p.click(by("button", "Close the case"))
+		p.click(by("button", end.button))
 		p.click(fmt.Sprintf(`//*[@role="dialog"]//label[starts-with(., %q)]`, end.choice))
 		p.fill("Anything to remember", "By the east window.")
-		p.click(`//*[@role="dialog"]//button[.="Close the case"]`)
+		p.click(fmt.Sprintf(`//*[@role="dialog"]//button[.=%q]`, end.button))
 		p.see(end.says)
 		p.see("By the east window.")
 		p.see(looks)
@@ -129,9 +129,10 @@ func TestACaseEndsAndIsTakenUpAgain(t *testing.T) {
 		}
 		p.hides("Look at it now")
 	}
-	p.click(by("button", "Reopen the case"))
+	p.click(by("button", "It is here again"))
 	p.see("Look at it now")
-	p.see("wean and grow") // where it stood before
+	p.click(by("button", "take it up again"))
+	p.see("growing again") // where it stood before
 	p.open(plantPath("T-009") + "/record")
 	p.see("Reopened")
 }

@@ -66,7 +66,7 @@ func TestRescueFromTheDoorToTheFirstStagePassed(t *testing.T) {
 	p.click(`//button[@aria-label="not there: Dry down to the bottom"]`)
 	p.hides("cannot both be true")
 	p.until(
-		`document.querySelector('[data-cause="root-rot"]')?.innerText.includes("in 10") && document.querySelector('[data-cause]').dataset.cause === "root-rot"`,
+		`document.querySelector('[data-cause="root-rot"]')?.innerText.includes("likely") && document.querySelector('[data-cause]').dataset.cause === "root-rot"`,
 	)
 	p.see("for: “A sour, rotten or mouldy smell")
 	p.touch("joints")
@@ -109,8 +109,8 @@ func TestRescueFromTheDoorToTheFirstStagePassed(t *testing.T) {
 	p.run(chromedp.Reload())
 	p.see("7 days without new wilt")
 	quietCheck(p)
-	p.click(by("button", "Pass to “re-root”"))
-	p.see("stage 2 of 3")
+	p.click(by("button", "Pass to “waiting for new roots”"))
+	p.see("stage 2 of 4")
 	p.see("1 gate passed")
 
 	p.click(by("button", "Pass anyway"))
@@ -122,13 +122,13 @@ func TestRescueFromTheDoorToTheFirstStagePassed(t *testing.T) {
 	p.click(by("button", "Step back"))
 	p.fill("Why", "it wilted in the evening")
 	p.click(`//section[@role="dialog"]//button[.="Step back"]`)
-	p.see("stage 1 of 3")
+	p.see("stage 1 of 4")
 	p.see("1 step back")
 
 	p.click(`//a[.="Record"]`)
-	p.see("re-root → stabilise")
+	p.see("waiting for new roots → stopping the loss")
 	p.click(`//li[@data-kind="staged"][1]//button[contains(@aria-label, "Undo")]`)
-	p.hides("re-root → stabilise")
+	p.hides("waiting for new roots → stopping the loss")
 	p.hides("Recorded:")
 	p.click(`//li[@data-kind="arrived"]//button[contains(@aria-label, "Correct")]`)
 	p.see("Correct the arrival")

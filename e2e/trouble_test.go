@@ -168,11 +168,11 @@ func TestTwoTabsOnOnePlant(t *testing.T) {
 	here, there := s.page(t, 1280, 800), s.page(t, 1280, 800)
 	for _, p := range []*page{here, there} {
 		p.openDemo(plantPath("C-012"))
-		p.see("Pass to “falling dish”")
+		p.see("Pass to “roots follow the water down”")
 	}
-	here.click(by("button", "Pass to “falling dish”"))
+	here.click(by("button", "Pass to “roots follow the water down”"))
 	here.see("stage 2 of 3")
-	there.click(by("button", "Pass to “falling dish”"))
+	there.click(by("button", "Pass to “roots follow the water down”"))
 	there.see("somebody moved it since you opened this page")
 	there.see("stage 2 of 3")
 	there.see("1 gate passed")

@@ -20,7 +20,7 @@ import (
 // warned of, stand in the last ones as JSON, so that nothing is lost; the place's
 // name stands beside its id for collections that have other places.
 var entryColumns = []string{
-	"plant", "entry", "on", "recorded_at", "by", "replaces", "kind", "place", "recorded", "despite",
+	"plant", "entry", "on", "recorded_at", "by", "replaces", "kind", "place", "recorded", "despite", "case",
 }
 
 // EntriesWriter writes entries as CSV, plant by plant, one row each.
@@ -45,7 +45,10 @@ func (x *EntriesWriter) Plant(p Plant) error {
 		if err != nil {
 			return fmt.Errorf("writing entry %s: %w", e.ID, err)
 		}
-		replaces, place, despite := "", "", ""
+		replaces, place, despite, of := "", "", "", ""
+		if e.Case != nil {
+			of = e.Case.String()
+		}
 		if len(e.Despite) > 0 {
 			raw, err := json.Marshal(e.Despite)
 			if err != nil {
@@ -71,6 +74,7 @@ func (x *EntriesWriter) Plant(p Plant) error {
 				guard(place),
 				string(body),
 				despite,
+				of,
 			},
 		)
 		if err != nil {
@@ -178,6 +182,13 @@ func ReadEntries(raw []byte) (plants []Plant, places []Place, err error) {
 				return nil, nil, fail("replaces", err)
 			}
 			e.Replaces = &old
+		}
+		if row["case"] != "" {
+			of, err := uuid.Parse(row["case"])
+			if err != nil {
+				return nil, nil, fail("case", err)
+			}
+			e.Case = &of
 		}
 		body := json.NewDecoder(strings.NewReader(row["recorded"]))
 		body.DisallowUnknownFields()

@@ -339,3 +339,32 @@ func TestTablesAreReadInTheLettersTheyAreWrittenIn(t *testing.T) {
 	_, err = exchange.Understand([]byte(`{"format":"tender-mend archive 1","collection":"Gl`+"\xe4"+`ser"}`), today)
 	assert.ErrorContains(t, err, "not written in UTF-8")
 }
+
+// A table of entries keeps the case that an entry belongs to, and what it was
+// warned of.
+func TestATableKeepsCasesAndWarnings(t *testing.T) {
+	of := uuid.New()
+	p := exchange.Plant{ID: uuid.New()}
+	opened := record.Entry{
+		ID: of, PlantID: p.ID, On: day.Of(2026, time.May, 1), RecordedAt: time.Unix(1777600000, 0).UTC(), By: "Ida",
+		Body: record.Body{Opened: &record.Opened{Why: "white fluff"}},
+	}
+	ended := record.Entry{
+		ID: uuid.New(), PlantID: p.ID, On: day.Of(2026, time.May, 9), RecordedAt: time.Unix(1778300000, 0).UTC(), By: "Ida",
+		Case: &of, Body: record.Body{Closed: &record.Closed{Outcome: record.OutcomeMended}},
+		Despite: []record.Concern{{ID: record.CourseOpen, Said: "too early"}},
+	}
+	p.Entries = []record.Entry{opened, ended}
+	var out bytes.Buffer
+	w, err := exchange.BeginEntries(&out, nil)
+	require.NoError(t, err)
+	require.NoError(t, w.Plant(p))
+	require.NoError(t, w.End())
+	plants, _, err := exchange.ReadEntries(out.Bytes())
+	require.NoError(t, err)
+	require.Len(t, plants, 1)
+	assert.Equal(t, p.Entries, plants[0].Entries)
+	wrong := strings.Replace(out.String(), of.String()+"\n", "not-an-id\n", 1)
+	_, _, err = exchange.ReadEntries([]byte(wrong))
+	assert.ErrorContains(t, err, "case")
+}

@@ -3,8 +3,10 @@ package exchange_test
 import (
 	"compress/gzip"
 	"encoding/json"
+	"fmt"
 	"io"
 	"os"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -83,9 +85,25 @@ func TestTheFirstEditionsArchiveStaysReadable(t *testing.T) {
 			finished++
 		}
 	}
+	told, err := os.ReadFile("testdata/told-v1.txt")
+	require.NoError(t, err)
+	assert.Equal(t, string(told), standings(a), "what the first edition told of each plant: standing and events")
 	assert.Positive(t, plans)
 	assert.Positive(t, finished)
 	sameText(t, raw, a)
+}
+
+// standings tells where each plant stands and what happened to it.
+func standings(a exchange.Archive) string {
+	var b strings.Builder
+	for _, p := range a.Plants {
+		s := record.Fold(p.Entries[0].PlantID, p.Entries, plant.Kinds{})
+		fmt.Fprintf(&b, "%s: %s\n", s.Arrival.Label, s.Standing())
+		for _, e := range s.Events {
+			fmt.Fprintf(&b, "\t%s %s\n", e.On, e.What)
+		}
+	}
+	return b.String()
 }
 
 // sameText holds every entry as it is read now, and written again, against the

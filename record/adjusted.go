@@ -33,6 +33,6 @@ func (a *Adjusted) apply(s *State, e Entry) { s.Adjusted = a }
 
 func (*Adjusted) event(State) (string, bool) { return "", false }
 
-func (*Adjusted) taken() taken { return whileOpen }
+func (*Adjusted) taken() taken { return whileHere }
 
 func (*Adjusted) minutes() int { return 0 }

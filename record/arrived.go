@@ -26,6 +26,8 @@ type Arrived struct {
 	Place      *uuid.UUID `json:"place,omitempty"`
 	Isolated   bool       `json:"isolated"`
 	Had        Had        `json:"had,omitempty" enum:"weeks,months,years,unknown" doc:"How long it had been had when it was taken in; missing where it came that day."`
+	Suspect    bool       `json:"suspect,omitempty" doc:"Whether where it comes from is suspect: pests were seen there, or it is not known."`
+	Well       bool       `json:"well,omitempty" doc:"Taken in as well: nothing ails it as far as one sees."`
 	Mother     *uuid.UUID `json:"mother,omitempty" doc:"The plant here that it is a piece of."`
 	Note       string     `json:"note,omitempty" maxLength:"2000"`
 }
@@ -138,13 +140,17 @@ func (a *Arrived) apply(s *State, e Entry) {
 	}
 	s.Pot = Pot{WidthCM: a.PotWidthCM, DepthCM: a.PotDepthCM, Medium: a.Medium}
 	if a.Isolated {
-		s.Isolation = Isolated
+		s.keep(Isolated, e.On)
+	}
+	if a.Well {
+		on := e.On
+		s.FoundWell = &on
 	}
 	s.looked(e.On)
 }
 
 func (*Arrived) event(State) (string, bool) { return "arrived", true }
 
-func (*Arrived) taken() taken { return whileOpen }
+func (*Arrived) taken() taken { return whileHere }
 
 func (*Arrived) minutes() int { return 0 }

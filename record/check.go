@@ -56,6 +56,20 @@ func (s *situation) state() State {
 	return *s.folded
 }
 
+// caseState is the same, read for the case that the entry names.
+func (s *situation) caseState() State {
+	state := s.state()
+	if s.entry.Case != nil {
+		if c, known := state.CaseByID(*s.entry.Case); known {
+			return state.As(c)
+		}
+	}
+	if s.entry.Planned != nil && !state.Case.Open() {
+		return state.As(Case{}) // it begins a case of its own
+	}
+	return state
+}
+
 // yearsBack is how far back something may be recorded.
 const yearsBack = 30
 
@@ -92,9 +106,11 @@ func (l *Ledger) Check(e Entry, today day.Day) Faults {
 		const said = "the arrival of this plant was undone; bring the arrival back before you record more"
 		return append(faults, Fault{"plant", said, true})
 	}
-	if e.Replaces == nil && !contents[0].taken().onto(l.ending()) {
-		return append(faults, Fault{"plant", "this case is closed; reopen it before you record more", true})
+	if left, on := l.leaving(); left != nil && e.Replaces == nil && contents[0].taken() == whileHere && e.On > on {
+		const said = "this plant is %s since %s; give an earlier day, or say that it is here again"
+		return append(faults, Fault{"plant", fmt.Sprintf(said, outcomeWords[left.Outcome], on), true})
 	}
+	faults = append(faults, s.checkCase()...)
 	faults = append(faults, l.replacing(e)...)
 	return append(faults, contents[0].check(s)...)
 }

@@ -63,6 +63,6 @@ func (c *Checked) apply(s *State, e Entry) {
 
 func (*Checked) event(State) (string, bool) { return "", false }
 
-func (*Checked) taken() taken { return underWatch }
+func (*Checked) taken() taken { return whileHere }
 
 func (*Checked) minutes() int { return 2 }

@@ -6,6 +6,8 @@ import (
 	"maps"
 	"slices"
 
+	"github.com/google/uuid"
+
 	"tendermend/core/cause"
 	"tendermend/core/climate"
 	"tendermend/core/day"
@@ -40,7 +42,7 @@ func (l *Ledger) Complete(e *Entry, c Context) error {
 	if !keeps {
 		return nil
 	}
-	done, err := k.completed(moment{on: e.On, state: l.State(), around: c})
+	done, err := k.completed(moment{on: e.On, state: l.asOf(*e), around: c})
 	if err != nil {
 		return err
 	}
@@ -62,7 +64,11 @@ func SameSubmission(recorded, sent Entry) bool {
 		}
 		return string(raw)
 	}
-	return bare(recorded) == bare(sent)
+	return bare(recorded) == bare(sent) && sameID(recorded.Case, sent.Case)
+}
+
+func sameID(a, b *uuid.UUID) bool {
+	return a == nil && b == nil || a != nil && b != nil && *a == *b
 }
 
 // fragileDays is how long a newcomer is disturbed only at double price.

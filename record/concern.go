@@ -28,6 +28,10 @@ const (
 	RotWatered    ConcernID = "rot-watered"    // its roots rot and nobody has worked on them
 	FreshlyHurt   ConcernID = "freshly-hurt"   // its leaves were burnt or chilled
 	NothingSpeaks ConcernID = "nothing-speaks" // the signs give a cause no chance
+	CourseOpen    ConcernID = "course-open"    // its case is to end while a stage is not passed
+	ReleasedEarly ConcernID = "released-early" // what keeps it apart is not over
+	FedAtRest     ConcernID = "fed-at-rest"    // its kind rests
+	FedFewRoots   ConcernID = "fed-few-roots"  // too few roots live to take the feed up
 )
 
 // Concerns is what keeps an entry back until its sender says that it is meant.
@@ -54,7 +58,7 @@ func (l *Ledger) Concerns(e Entry, now time.Time, c Context) Concerns {
 		return nil
 	}
 	s := &situation{entry: e, ledger: l}
-	return w.concerns(s, moment{on: e.On, at: now, state: s.state(), around: c})
+	return w.concerns(s, moment{on: e.On, at: now, state: l.asOf(e), around: c})
 }
 
 // Unmet leaves out the concerns that were accepted.
@@ -87,7 +91,7 @@ func (l *Ledger) watered(on day.Day, but Entry) (last Entry, found bool) {
 // firstWater gives the step of the plan in hand with which water comes back
 // after work on roots; false where it was done, or no such step stands.
 func (s State) firstWater() (on day.Day, gate string, waits bool) {
-	if s.Plan == nil || s.Closed != nil {
+	if s.Plan == nil || !s.Case.Open() {
 		return 0, "", false
 	}
 	if _, worked := s.carriedOut()[string(treatment.Unpot)]; !worked {
@@ -104,7 +108,7 @@ func (s State) firstWater() (on day.Day, gate string, waits bool) {
 // rotsUntouched says whether rot of roots or base was accepted and the plant has
 // not been out of its pot since.
 func (s State) rotsUntouched() bool {
-	if s.Verdict == nil || s.Closed != nil || s.Mended() {
+	if s.Verdict == nil || !s.Case.Open() {
 		return false
 	}
 	rots := slices.ContainsFunc(treatment.Rots, func(id cause.ID) bool {

@@ -1,5 +1,7 @@
 package record
 
+import "slices"
+
 // Confirmed is what it turned out to be in the end.
 type Confirmed struct {
 	Causes []string `json:"causes" doc:"What it was, the main one first; none means that nothing was wrong."`
@@ -41,19 +43,23 @@ func (c *Confirmed) check(s *situation) (faults Faults) {
 }
 
 func (c *Confirmed) apply(s *State, e Entry) {
-	one := Case{On: e.On, Entry: e.ID, Confirmed: *c}
+	one := Confirmation{On: e.On, Entry: e.ID, Confirmed: *c}
+	from := s.confirmedFrom
+	if s.Case.Is() {
+		from, one.Case = max(from, s.Case.From), s.Case.ID
+	}
 	for i := range s.Said {
-		if s.Said[i].On >= s.caseFrom {
+		if s.Said[i].On >= from {
 			first := s.Said[i]
 			one.First = &first
 			break
 		}
 	}
-	if n := len(s.Cases); n > 0 && s.Cases[n-1].On >= s.caseFrom {
-		s.Cases[n-1] = one
-		return
+	same := func(before Confirmation) bool {
+		return before.Case == one.Case && before.On >= s.confirmedFrom
 	}
-	s.Cases = append(s.Cases, one)
+	s.Confirmations = append(slices.DeleteFunc(slices.Clone(s.Confirmations), same), one)
+	s.Case.Confirmed = &one
 }
 
 func (*Confirmed) event(State) (string, bool) { return "", false }

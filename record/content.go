@@ -33,19 +33,13 @@ type keeper interface {
 	sent() Body
 }
 
-// taken says on which plants a kind is taken, once a case was closed.
+// taken says whether a kind is taken on a plant that has left.
 type taken int
 
 const (
-	whileOpen  taken = iota // treatment: wants its case open
-	underWatch              // looks and ordinary care, and another ending
-	always                  // notes and what concerns the record itself
+	whileHere taken = iota // wants the plant to be here on that day
+	always                 // notes and what concerns the record itself
 )
-
-// onto says whether it is taken on a plant whose case ended so; nil while open.
-func (t taken) onto(end *Closed) bool {
-	return end == nil || t == always || t == underWatch && end.Outcome == OutcomeKept
-}
 
 // moment is when an entry is recorded, with what the record tells by then.
 type moment struct {

@@ -29,7 +29,7 @@ func (s *State) follow(tracks []string, on day.Day) {
 
 // enter begins the span of the stage that a course is in.
 func (s *State) enter(c Course, lane int, on day.Day, how Span) {
-	how.Track, how.Lane, how.From = c.Track, lane, on
+	how.Case, how.Track, how.Lane, how.From = s.Case.ID, c.Track, lane+s.lanesTaken(), on
 	how.Stage, how.Name = recovery.Mended, recovery.Mended
 	if _, stage, in := c.In(); in {
 		how.Stage, how.Name = stage.ID, stage.Name
@@ -37,10 +37,21 @@ func (s *State) enter(c Course, lane int, on day.Day, how Span) {
 	s.Stages = append(s.Stages, how)
 }
 
+// lanesTaken is how many lanes of the seam other cases take that are in work.
+func (s *State) lanesTaken() int {
+	taken := 0
+	for _, span := range s.Stages {
+		if other, known := s.CaseByID(span.Case); known && other.ID != s.Case.ID && other.Open() {
+			taken = max(taken, span.Lane+1)
+		}
+	}
+	return taken
+}
+
 // endSpan ends the open span of a track.
 func (s *State) endSpan(track string, on day.Day) {
 	for i := range s.Stages {
-		if s.Stages[i].Track == track && s.Stages[i].To == nil {
+		if s.Stages[i].Track == track && s.Stages[i].Case == s.Case.ID && s.Stages[i].To == nil {
 			s.Stages[i].To = &on
 		}
 	}

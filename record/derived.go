@@ -51,7 +51,7 @@ const (
 
 // Derive reads the signs that a plant's record answers on a day.
 func (s State) Derive(today day.Day, south bool) []Derived {
-	d := deriver{state: s, today: today}
+	d := deriver{state: s, today: today, south: south}
 	d.arrival()
 	if !d.moisture() {
 		d.weight()
@@ -71,6 +71,7 @@ func (s State) Derive(today day.Day, south bool) []Derived {
 type deriver struct {
 	state State
 	today day.Day
+	south bool
 	found []Derived
 }
 
@@ -182,69 +183,6 @@ func (d *deriver) wateredBefore(on day.Day) (before day.Day, ok bool) {
 		}
 	}
 	return before, ok
-}
-
-// waterings finds a gap far beyond the plant's own, the present one among
-// them, and swings between short gaps and long ones.
-func (d *deriver) waterings() {
-	gaps := water.Gaps(d.state.WateredOn)
-	if len(gaps) < 3 {
-		return
-	}
-	own := water.Median(gaps)
-	last := d.state.WateredOn[len(d.state.WateredOn)-1]
-	longest, ended := float64(d.today-last), d.today
-	for i := 1; i < len(d.state.WateredOn); i++ {
-		on := d.state.WateredOn[i]
-		if gap := float64(on - d.state.WateredOn[i-1]); d.today-on <= missedWithin && gap > longest {
-			longest, ended = gap, on
-		}
-	}
-	missed := longest > missedTimes*own && longest >= own+missedLonger
-	d.add(
-		"care.water-missed",
-		missed,
-		ended,
-		fmt.Sprintf(
-			"The longest gap of the last two months was %s; its own is about %s.",
-			working.Count(int(longest), "day"),
-			working.Count(int(own), "day"),
-		),
-		"gap > 2 × its own median gap, and at least 7 days longer",
-		"fair: its own record",
-		working.Input{
-			Name:  "longest gap",
-			Value: longest,
-			Unit:  "days",
-		},
-		working.Input{Name: "its own median gap", Value: own, Unit: "days"},
-	)
-	recent := gaps[max(0, len(gaps)-6):]
-	if len(recent) < swingGaps {
-		return
-	}
-	least, most := recent[0], recent[0]
-	for _, g := range recent {
-		least, most = min(least, g), max(most, g)
-	}
-	d.add(
-		"care.water-swings",
-		most > swingTimes*least && most >= least+swingLonger,
-		last,
-		fmt.Sprintf(
-			"Its last gaps ran from %s to %s.",
-			working.Count(int(least), "day"),
-			working.Count(int(most), "day"),
-		),
-		"longest of the last six gaps > 3 × the shortest, and at least 7 days longer",
-		"fair: its own record",
-		working.Input{
-			Name:  "shortest",
-			Value: least,
-			Unit:  "days",
-		},
-		working.Input{Name: "longest", Value: most, Unit: "days"},
-	)
 }
 
 func (d *deriver) growth(season climate.Season) {

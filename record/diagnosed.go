@@ -11,7 +11,10 @@ import (
 // Diagnosed accepts causes, or sets the plant aside to be watched.
 type Diagnosed struct {
 	Causes []string `json:"causes" doc:"Accepted causes, the main one first; none means to watch."`
-	Reason string   `json:"reason,omitempty" maxLength:"2000"`
+	// Nothing says that nothing was found: the look ends there, and so does a case
+	// that was opened for it.
+	Nothing bool   `json:"nothing,omitempty" doc:"Looked at, nothing found: it is well."`
+	Reason  string `json:"reason,omitempty" maxLength:"2000"`
 	// What the differential said at the time, kept so that it can be read as it
 	// was made. Filled in when it is recorded.
 	Chances []diagnosis.CauseChance `json:"chances,omitempty"`
@@ -24,16 +27,28 @@ const KindDiagnosed Kind = "diagnosed"
 // Kind names it.
 func (*Diagnosed) Kind() Kind { return KindDiagnosed }
 
-func (d *Diagnosed) check(*situation) Faults { return checkCauses("diagnosed.causes", d.Causes) }
+func (d *Diagnosed) check(*situation) Faults {
+	faults := checkCauses("diagnosed.causes", d.Causes)
+	if d.Nothing && len(d.Causes) > 0 {
+		const said = "say either what it is, or that nothing was found"
+		faults = append(faults, Fault{Field: "diagnosed.nothing", Message: said})
+	}
+	return faults
+}
 
 func (d *Diagnosed) apply(s *State, e Entry) {
 	s.Verdict, s.Decided = &Verdict{e.On, e.ID, *d}, true
 	s.looked(e.On)
+	if d.Nothing {
+		on := e.On
+		s.FoundWell = &on
+		s.nothing = s.Case.Is() && s.Plan == nil
+	}
 }
 
 func (d *Diagnosed) event(State) (string, bool) {
 	if len(d.Causes) == 0 {
-		return "", false
+		return "looked at, nothing found", d.Nothing
 	}
 	var names []string
 	for _, id := range d.Causes {
@@ -44,7 +59,7 @@ func (d *Diagnosed) event(State) (string, bool) {
 	return "taken for " + strings.Join(names, ", "), true
 }
 
-func (*Diagnosed) taken() taken { return whileOpen }
+func (*Diagnosed) taken() taken { return whileHere }
 
 func (*Diagnosed) minutes() int { return 0 }
 
@@ -59,7 +74,7 @@ func (d *Diagnosed) completed(m moment) (Body, error) {
 }
 
 func (d *Diagnosed) sent() Body {
-	return Body{Diagnosed: &Diagnosed{Causes: d.Causes, Reason: d.Reason}}
+	return Body{Diagnosed: &Diagnosed{Causes: d.Causes, Nothing: d.Nothing, Reason: d.Reason}}
 }
 
 func (d *Diagnosed) concerns(_ *situation, m moment) (list []Concern) {

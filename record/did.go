@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"strings"
 
+	"tendermend/core/day"
 	"tendermend/core/treatment"
 
 	"github.com/google/uuid"
@@ -30,18 +31,30 @@ const KindDid Kind = "did"
 // Kind names it.
 func (*Did) Kind() Kind { return KindDid }
 
+// stepState is the state read for the case whose plan has a step.
+func (s *situation) stepState(step string) State {
+	state := s.caseState()
+	if s.entry.Case == nil {
+		if i := state.caseOf(Entry{Body: Body{Did: &Did{Step: step}}}); i >= 0 {
+			return state.As(state.Cases[i])
+		}
+	}
+	return state
+}
+
 func (d *Did) check(s *situation) (faults Faults) {
-	if s.state().Plan == nil {
+	state := s.stepState(d.Step)
+	if state.Plan == nil {
 		return Faults{{Field: "did.step", Message: "there is no plan to tick", Conflict: true}}
 	}
 	title, recurs := "", false
-	for _, step := range s.state().Plan.Steps {
+	for _, step := range state.Plan.Steps {
 		if step.ID == d.Step {
 			title, recurs = step.Title, step.Every > 0
 		}
 	}
-	tick, ticked := s.state().Ticks[d.Step]
-	if recurs && tick.On != s.entry.On && !tick.Skipped {
+	tick, ticked := state.Ticks[d.Step]
+	if recurs && tick.On != s.entry.On {
 		ticked = false // it comes back
 	}
 	switch {
@@ -75,7 +88,7 @@ func (d *Did) check(s *situation) (faults Faults) {
 
 // isolates makes the plant isolated, or free again, when such a step of the plan
 // is ticked: a tick is not only a word.
-func (s *State) isolates(stepID string) {
+func (s *State) isolates(stepID string, on day.Day) {
 	if s.Plan == nil {
 		return
 	}
@@ -85,9 +98,9 @@ func (s *State) isolates(stepID string) {
 		}
 		switch treatment.OperatorID(step.Op) {
 		case treatment.Isolate, treatment.KeepApart:
-			s.Isolation = Isolated
+			s.keep(Isolated, on)
 		case treatment.Release:
-			s.Isolation = Clean
+			s.keep(Clean, on)
 		}
 	}
 }
@@ -96,7 +109,7 @@ func (d *Did) apply(s *State, e Entry) {
 	s.Ticks[d.Step] = Tick{e.On, e.ID, d.Skipped, d.Reason}
 	if !d.Skipped {
 		s.looked(e.On)
-		s.isolates(d.Step)
+		s.isolates(d.Step, e.On)
 	}
 }
 
@@ -112,6 +125,22 @@ func (d *Did) event(s State) (string, bool) {
 	return "", false
 }
 
-func (*Did) taken() taken { return whileOpen }
+func (*Did) taken() taken { return whileHere }
 
 func (*Did) minutes() int { return 0 }
+
+func (d *Did) concerns(s *situation, m moment) []Concern {
+	if d.Skipped {
+		return nil
+	}
+	state := s.stepState(d.Step)
+	if state.Plan == nil {
+		return nil
+	}
+	for _, step := range state.Plan.Steps {
+		if step.ID == d.Step && treatment.OperatorID(step.Op) == treatment.Release {
+			return m.state.early(m.on)
+		}
+	}
+	return nil
+}

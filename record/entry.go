@@ -25,6 +25,7 @@ type Entry struct {
 	RecordedAt time.Time  `json:"recordedAt"`
 	By         string     `json:"by" doc:"Who recorded it."`
 	Replaces   *uuid.UUID `json:"replaces,omitempty" doc:"The entry that this one corrects."`
+	Case       *uuid.UUID `json:"case,omitempty" doc:"The case that it belongs to; missing where it says none: then to the case in hand."`
 	Despite    []Concern  `json:"despite,omitempty" doc:"What was warned of, and recorded all the same."`
 	Body
 }
@@ -53,6 +54,10 @@ type Body struct {
 	Grown     *Grown     `json:"grown,omitempty"`
 	Pictured  *Pictured  `json:"pictured,omitempty"`
 	Noted     *Noted     `json:"noted,omitempty"`
+	Opened    *Opened    `json:"opened,omitempty"`
+	Dismissed *Dismissed `json:"dismissed,omitempty"`
+	Tended    *Tended    `json:"tended,omitempty"`
+	Snoozed   *Snoozed   `json:"snoozed,omitempty"`
 	Closed    *Closed    `json:"closed,omitempty"`
 	Reopened  *Reopened  `json:"reopened,omitempty"`
 	Voided    *Voided    `json:"voided,omitempty"`

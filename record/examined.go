@@ -103,7 +103,7 @@ func (x *Examined) apply(s *State, e Entry) {
 
 func (*Examined) event(State) (string, bool) { return "", false }
 
-func (*Examined) taken() taken { return underWatch }
+func (*Examined) taken() taken { return whileHere }
 
 func (*Examined) minutes() int { return 5 }
 

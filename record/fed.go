@@ -25,6 +25,25 @@ func (f *Fed) event(State) (string, bool) {
 	return fmt.Sprintf("fed at %g of label rate", f.Strength), true
 }
 
-func (*Fed) taken() taken { return underWatch }
+func (*Fed) taken() taken { return whileHere }
 
 func (*Fed) minutes() int { return 2 }
+
+// leastFedShare is the share of live roots under which a feed does harm (common
+// practice).
+const leastFedShare = 0.4
+
+func (f *Fed) concerns(_ *situation, m moment) (list []Concern) {
+	if m.state.Rests(m.on, m.around.South) {
+		const said = "It rests now: what is fed stays in the medium and burns the roots."
+		list = append(list, Concern{FedAtRest, said})
+	}
+	if n := len(m.state.Tallies); n > 0 {
+		last := m.state.Tallies[n-1]
+		if share, ok := last.liveShare(); ok && share < leastFedShare && m.on-last.On <= readingDays {
+			const said = "Only %.0f %% of its roots lived on %s: too few to take feed up."
+			list = append(list, Concern{FedFewRoots, fmt.Sprintf(said, 100*share, last.On)})
+		}
+	}
+	return list
+}

@@ -91,6 +91,6 @@ func (g *Grown) apply(s *State, e Entry) {
 
 func (*Grown) event(State) (string, bool) { return "", false }
 
-func (*Grown) taken() taken { return underWatch }
+func (*Grown) taken() taken { return whileHere }
 
 func (*Grown) minutes() int { return 0 }

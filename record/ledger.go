@@ -95,17 +95,17 @@ func (l *Ledger) arrival(but *uuid.UUID) (last Entry, found bool) {
 	return last, found
 }
 
-// ending is how the case ended; nil while it is open.
-func (l *Ledger) ending() (end *Closed) {
+// leaving is how and when the plant left; nil while it is here.
+func (l *Ledger) leaving() (left *Closed, on day.Day) {
 	for _, e := range l.counting(nil) {
 		switch {
-		case e.Closed != nil:
-			end = e.Closed
+		case e.Closed != nil && e.Closed.leaves():
+			left, on = e.Closed, e.On
 		case e.Reopened != nil:
-			end = nil
+			left = nil
 		}
 	}
-	return end
+	return left, on
 }
 
 // firstBefore gives the first counting entry before a day, arrivals left aside.
@@ -134,4 +134,15 @@ func (l *Ledger) without(but *uuid.UUID) State {
 		}
 	}
 	return l.folded.settled()
+}
+
+// asOf is the plant as the record told it on the day of an entry, read for the case
+// that the entry belongs to: what was said then is judged by then.
+func (l *Ledger) asOf(e Entry) State {
+	state := l.State()
+	if e.On < l.last.On {
+		then := slices.DeleteFunc(slices.Clone(l.entries), func(x Entry) bool { return x.Arrived == nil && x.On > e.On })
+		state = Fold(l.plant, then, l.kinds)
+	}
+	return (&situation{entry: e, folded: &state}).caseState()
 }

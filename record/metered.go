@@ -53,6 +53,6 @@ func (m *Metered) apply(s *State, e Entry) { s.Meters = append(s.Meters, Meter{e
 
 func (*Metered) event(State) (string, bool) { return "", false }
 
-func (*Metered) taken() taken { return underWatch }
+func (*Metered) taken() taken { return whileHere }
 
 func (*Metered) minutes() int { return 2 }

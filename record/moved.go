@@ -1,6 +1,13 @@
 package record
 
-import "github.com/google/uuid"
+import (
+	"fmt"
+	"strings"
+
+	"github.com/google/uuid"
+
+	"tendermend/core/day"
+)
 
 // Moved puts the plant in another place or state of isolation.
 type Moved struct {
@@ -41,7 +48,7 @@ func (m *Moved) apply(s *State, e Entry) {
 		s.Place = m.Place
 	}
 	if m.Isolation != "" {
-		s.Isolation = m.Isolation
+		s.keep(m.Isolation, e.On)
 	}
 }
 
@@ -52,6 +59,29 @@ func (m *Moved) event(State) (string, bool) {
 	return "moved", true
 }
 
-func (*Moved) taken() taken { return underWatch }
+func (*Moved) taken() taken { return whileHere }
 
 func (*Moved) minutes() int { return 0 }
+
+func (m *Moved) concerns(_ *situation, at moment) []Concern {
+	if m.Isolation != Clean {
+		return nil
+	}
+	return at.state.early(at.on)
+}
+
+// early names what is missing before the plant may go back among the others.
+func (s State) early(on day.Day) []Concern {
+	a := s.Apart(on)
+	if a == nil || a.Release.Open {
+		return nil
+	}
+	var missing []string
+	for _, c := range a.Release.Conditions {
+		if !c.Met {
+			missing = append(missing, c.Wanted)
+		}
+	}
+	const said = "It is too early to let it back: still wanted is %s."
+	return []Concern{{ReleasedEarly, fmt.Sprintf(said, strings.Join(missing, ", and "))}}
+}

@@ -88,6 +88,6 @@ func (p *Pictured) apply(s *State, e Entry) {
 
 func (*Pictured) event(State) (string, bool) { return "", false }
 
-func (*Pictured) taken() taken { return underWatch }
+func (*Pictured) taken() taken { return whileHere }
 
 func (*Pictured) minutes() int { return 1 }

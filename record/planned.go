@@ -4,6 +4,8 @@ import (
 	"fmt"
 	"strings"
 
+	"github.com/google/uuid"
+
 	"tendermend/core/day"
 	"tendermend/core/treatment"
 	"tendermend/core/treatment/sheet"
@@ -25,17 +27,20 @@ const KindPlanned Kind = "planned"
 // Kind names it.
 func (*Planned) Kind() Kind { return KindPlanned }
 
-// CheckPlan says what keeps a plan from being made for a plant as it stands.
-func CheckPlan(p Planned, s State) Faults {
-	if s.Closed != nil {
-		return Faults{{"plant", "this case is closed; reopen it before you record more", true}}
+// ForPlan reads the state for the case that a plan is made for: the one named, or
+// the one in hand. Faults say what keeps a plan from being made.
+func ForPlan(p Planned, s State, of *uuid.UUID) (State, error) {
+	at := &situation{entry: Entry{Case: of, Body: Body{Planned: &p}}, folded: &s}
+	faults := append(at.checkCase(), p.check(at)...)
+	if len(faults) > 0 {
+		return s, faults
 	}
-	return p.check(&situation{folded: &s})
+	return at.caseState(), nil
 }
 
 func (p *Planned) check(s *situation) (faults Faults) {
 	a := p.Answers
-	if v := s.state().Verdict; (v == nil || len(v.Causes) == 0) && a.Wish == "" {
+	if v := s.caseState().Verdict; (v == nil || len(v.Causes) == 0) && a.Wish == "" {
 		faults = append(
 			faults,
 			Fault{
@@ -93,7 +98,7 @@ func (s State) kept(steps []sheet.Step) map[string]Tick {
 }
 
 func (p *Planned) apply(s *State, e Entry) {
-	if p.Plan == nil {
+	if p.Plan == nil || s.Closed != nil {
 		return
 	}
 	kept, before := map[string]Tick{}, map[string]day.Day{}
@@ -107,7 +112,7 @@ func (p *Planned) apply(s *State, e Entry) {
 
 func (*Planned) event(State) (string, bool) { return "plan made", true }
 
-func (*Planned) taken() taken { return whileOpen }
+func (*Planned) taken() taken { return whileHere }
 
 func (*Planned) minutes() int { return 0 }
 

@@ -48,6 +48,6 @@ func (p *Potted) event(State) (string, bool) {
 	return "another pot", true
 }
 
-func (*Potted) taken() taken { return underWatch }
+func (*Potted) taken() taken { return whileHere }
 
 func (*Potted) minutes() int { return 10 }

@@ -33,6 +33,6 @@ func (p *Prepared) apply(s *State, e Entry) {
 
 func (*Prepared) event(State) (string, bool) { return "", false }
 
-func (*Prepared) taken() taken { return whileOpen }
+func (*Prepared) taken() taken { return whileHere }
 
 func (*Prepared) minutes() int { return 0 }

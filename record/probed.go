@@ -32,6 +32,6 @@ func (p *Probed) apply(s *State, e Entry) {
 
 func (*Probed) event(State) (string, bool) { return "", false }
 
-func (*Probed) taken() taken { return underWatch }
+func (*Probed) taken() taken { return whileHere }
 
 func (*Probed) minutes() int { return 1 }

@@ -12,17 +12,41 @@ const KindReopened Kind = "reopened"
 func (*Reopened) Kind() Kind { return KindReopened }
 
 func (r *Reopened) check(s *situation) Faults {
-	if s.ledger.ending() == nil {
+	state := s.caseState()
+	if state.Left == nil && (!state.Case.Is() || state.Case.Open()) {
 		return Faults{{Field: "reopened", Message: "this case is open", Conflict: true}}
 	}
 	return nil
 }
 
 func (*Reopened) apply(s *State, e Entry) {
-	s.Closed, s.caseFrom = nil, e.On
+	s.confirmedFrom = e.On
+	left := s.Left
+	if left == nil {
+		s.reopen()
+		return
+	}
+	// It is here again, and so are the cases that went with it.
+	s.Left = nil
+	in := s.Case
+	for i := range s.Cases {
+		if s.Case = s.Cases[i]; s.Case.Closed == left {
+			s.reopen()
+			s.Cases[i] = s.Case
+		}
+		if s.Case.ID == in.ID {
+			in = s.Case
+		}
+	}
+	s.Case = in
+}
+
+// reopen takes the case in hand up again, in the stages in which it was.
+func (s *State) reopen() {
+	s.Closed, s.nothing = nil, false
 	for _, c := range s.Courses {
 		for i := len(s.Stages) - 1; i >= 0; i-- {
-			if s.Stages[i].Track == c.Track {
+			if s.Stages[i].Track == c.Track && s.Stages[i].Case == s.Case.ID {
 				s.Stages[i].To = nil
 				break
 			}

@@ -228,13 +228,11 @@ func (s State) reviewStages(r *Review, from, to day.Day) {
 
 func (s State) reviewCause(r *Review) {
 	var ids []string
-	switch n := len(s.Cases); {
+	switch n := len(s.Confirmations); {
+	case s.Case.Is():
+		ids, r.Known = s.Case.Causes(), s.Confirmed != nil
 	case n > 0:
-		ids, r.Known = s.Cases[n-1].Causes, true
-	case s.Plan != nil:
-		ids = s.Plan.Causes
-	case s.Verdict != nil:
-		ids = s.Verdict.Causes
+		ids, r.Known = s.Confirmations[n-1].Causes, true
 	}
 	for _, id := range ids {
 		if c, ok := diagnosis.CauseByID(id); ok {

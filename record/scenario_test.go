@@ -123,9 +123,6 @@ func TestRootRotMendsWithALeafAMonth(t *testing.T) {
 	assert.False(t, b.gate(110).Open)
 	quiet(98, "rocks", 0, "roots-3cm", 4, "new-growth", 1)
 	b.pass(98)
-	c := b.state().Leading()[0]
-	_, wean, _ := c.In()
-	expected := wean.Expect(b.state().Readings, climate.Summer, c.Began, today-98)
 	leaf := func(d int, mm float64) {
 		at := uuid.New()
 		b.write(d+20, record.Body{Grown: &record.Grown{Growth: at, Sort: recovery.Leaf, State: recovery.Starting}})
@@ -136,6 +133,11 @@ func TestRootRotMendsWithALeafAMonth(t *testing.T) {
 		record.Body{Grown: &record.Grown{Growth: uuid.New(), Sort: recovery.Leaf, CameWith: true, SizeMM: p(180.0)}},
 	)
 	quiet(96, "out-of-chamber", 1, "leaves-lost", 0)
+	quiet(82, "out-of-chamber", 1, "leaves-lost", 0)
+	b.pass(82)
+	c := b.state().Leading()[0]
+	_, grow, _ := c.In()
+	expected := grow.Expect(b.state().Readings, climate.Summer, c.Began, today-82)
 	leaf(75, 150)
 	quiet(75, "out-of-chamber", 1, "leaves-lost", 0)
 	assert.False(t, b.gate(75).Open, "one leaf, and smaller than the old ones")

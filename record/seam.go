@@ -1,6 +1,8 @@
 package record
 
 import (
+	"github.com/google/uuid"
+
 	"tendermend/core/day"
 )
 
@@ -37,6 +39,12 @@ type Gap struct {
 	To   day.Day `json:"to"`
 }
 
+// spanKey tells the stages of one track in one case from all others.
+type spanKey struct {
+	of    uuid.UUID
+	track string
+}
+
 // bareAfter is how many times the usual interval between looks makes a gap
 // (common practice).
 const bareAfter = 2.5
@@ -56,17 +64,17 @@ func (s State) Seam() Seam {
 	if seam.Stitches == nil {
 		seam.Stitches = []day.Day{}
 	}
-	begun := map[string]bool{}
+	begun := map[spanKey]bool{}
 	for _, span := range s.Stages {
 		switch {
 		case span.Back:
 			seam.Loose = append(seam.Loose, Loose{span.From, span.Reason})
-		case begun[span.Track] && span.Lane == 0:
+		case begun[spanKey{span.Case, span.Track}] && span.Lane == 0:
 			seam.Knots = append(seam.Knots, span.From)
-		case begun[span.Track]:
+		case begun[spanKey{span.Case, span.Track}]:
 			seam.Beside = append(seam.Beside, Knot{span.From, span.Lane})
 		}
-		begun[span.Track] = true
+		begun[spanKey{span.Case, span.Track}] = true
 		// A stage left on the day it was entered has no cloth to show.
 		if span.To == nil || *span.To > span.From {
 			seam.Bands = append(seam.Bands, span)
@@ -79,7 +87,7 @@ func (s State) Seam() Seam {
 		}
 	}
 	if s.Over() {
-		on := s.ClosedOn
+		on := s.LeftOn
 		seam.Ended = &on
 	}
 	return seam

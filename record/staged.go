@@ -26,7 +26,16 @@ const KindStaged Kind = "staged"
 func (*Staged) Kind() Kind { return KindStaged }
 
 func (st *Staged) check(s *situation) (faults Faults) {
-	state := s.state()
+	state := s.caseState()
+	if s.entry.Case == nil {
+		if i := state.caseOf(s.entry); i >= 0 {
+			state = state.As(state.Cases[i])
+		}
+	}
+	if state.Closed != nil {
+		const said = "this case ended on %s; take it up again, or open a new one"
+		return Faults{{Field: "staged", Message: fmt.Sprintf(said, state.ClosedOn), Conflict: true}}
+	}
 	if len(state.Courses) == 0 {
 		return Faults{{Field: "staged", Message: "it is on no recovery track yet; make a plan first", Conflict: true}}
 	}
@@ -58,11 +67,13 @@ func (st *Staged) check(s *situation) (faults Faults) {
 		}
 	}
 	to, ok := track.StageIndex(st.To)
+	recorded := !s.entry.RecordedAt.IsZero() // it was judged when it was recorded, by the gates of its time
 	switch {
 	case !ok:
 		faults = append(faults, Fault{Field: "staged.to", Message: fmt.Sprintf("this track has no stage %q", st.To)})
 	case to == course.Stage:
 		faults = append(faults, Fault{Field: "staged.to", Message: "it is in that stage already"})
+	case recorded:
 	case to > course.Stage+1:
 		faults = append(faults, Fault{Field: "staged.to", Message: "stages are passed one at a time"})
 	case to < course.Stage && strings.TrimSpace(st.Reason) == "":
@@ -91,7 +102,7 @@ func (st *Staged) gateOpen(s State, on day.Day) bool {
 
 func (st *Staged) apply(s *State, e Entry) {
 	track, ok := recovery.TrackByID(st.Track)
-	if !ok {
+	if !ok || s.Closed != nil {
 		return
 	}
 	to, ok := track.StageIndex(st.To)
@@ -109,7 +120,7 @@ func (st *Staged) apply(s *State, e Entry) {
 
 func (*Staged) event(State) (string, bool) { return "", false }
 
-func (*Staged) taken() taken { return whileOpen }
+func (*Staged) taken() taken { return whileHere }
 
 func (*Staged) minutes() int { return 0 }
 

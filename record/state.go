@@ -6,11 +6,11 @@ import (
 
 	"github.com/google/uuid"
 
+	"tendermend/core/care"
 	"tendermend/core/day"
 	"tendermend/core/diagnosis"
 	"tendermend/core/plant"
 	"tendermend/core/recovery"
-	"tendermend/core/treatment/sheet"
 	"tendermend/core/water"
 )
 
@@ -34,20 +34,16 @@ type State struct {
 	// SeenOn is the last day on which somebody looked at how it is; nil where
 	// nobody has since it came.
 	SeenOn   *day.Day
-	Examined *Look    // the last examination
-	Verdict  *Verdict // the last diagnosis
-	Decided  bool     // whether that diagnosis came after the last examination
+	Examined *Look // the last examination
+	Decided  bool  // whether it was decided on after the last examination
+	// FoundWell is the last day on which it was looked at and nothing was found, or
+	// it was taken in as well; nil where neither.
+	FoundWell *day.Day
 
-	Plan        *sheet.Plan
-	PlannedOn   day.Day
-	PlanAnswers sheet.Answers
-	Ticks       map[string]Tick // steps of the plan done or skipped
-	// Before are operators that were carried out under plans that the plan in hand
-	// took the place of in the middle of the same work, with the last day of each.
-	Before map[string]day.Day
+	Case         // the case in hand: the gravest open one, or the one that ended last
+	Cases []Case // all of them, in the order in which they were opened
 
-	Courses  []Course // the tracks it is on, the leading one first; none before a plan
-	Stages   []Span   // in order of time, of all tracks
+	Stages   []Span // in order of time, of all cases and tracks
 	Strands  []recovery.Strand
 	Pictures []PictureOn
 	Events   []Event // what was done and what happened, oldest first
@@ -64,14 +60,24 @@ type State struct {
 	Treatments []TreatedOn
 	Meters     []Meter
 
-	Said  []Said // what each look said, oldest first
-	Cases []Case // what it turned out to be, one for each case
+	Said []Said // what each look said, oldest first
+	// Confirmations are what it turned out to be, one for each case.
+	Confirmations []Confirmation
+	Dismissed     []DismissedOn // signals that were seen and found harmless
 
-	Closed   *Closed
-	ClosedOn day.Day
+	Jobs    map[care.Job]day.Day // ordinary care, with the last day of each
+	Snoozes map[care.Job]day.Day // jobs that were put off, until when
+	JobsOff map[care.Job]day.Day // jobs that were switched off, since when
 
-	kinds    plant.Kinds
-	caseFrom day.Day // the day on which the present case began
+	apartOn    *day.Day // when it was put apart last
+	releasedOn *day.Day // when it was last let back among the others
+
+	// Left is how it left: given away or lost; nil while it is here.
+	Left   *Closed
+	LeftOn day.Day
+
+	kinds         plant.Kinds
+	confirmedFrom day.Day // the day on which the present case began, for what it turned out to be
 }
 
 // Course is one track that a plant is on.
@@ -167,12 +173,14 @@ type Said struct {
 	Tables  string                  `json:"tables" doc:"The state of the tables then."`
 }
 
-// Case is what a plant's trouble turned out to be, beside what was said first.
-type Case struct {
+// Confirmation is what a plant's trouble turned out to be, beside what was said
+// first.
+type Confirmation struct {
 	On    day.Day   `json:"on"`
 	Entry uuid.UUID `json:"entry"`
 	Confirmed
-	First *Said `json:"first,omitempty" doc:"What the first look of this case said."`
+	Case  uuid.UUID `json:"case" doc:"The case; all zeros where what it turned out to be was said without one."`
+	First *Said     `json:"first,omitempty" doc:"What the first look of this case said."`
 }
 
 // Tick is a step done or skipped.
@@ -185,15 +193,16 @@ type Tick struct {
 
 // Span is the time spent in one stage.
 type Span struct {
-	Track  string   `json:"track"`
-	Lane   int      `json:"lane" doc:"0 for the leading track, from 1 for those beside it."`
-	Stage  string   `json:"stage"`
-	Name   string   `json:"name"`
-	From   day.Day  `json:"from"`
-	To     *day.Day `json:"to,omitempty" doc:"Missing while it lasts."`
-	Back   bool     `json:"back" doc:"Whether it was entered by stepping back."`
-	Early  bool     `json:"early" doc:"Whether it was entered without the gate."`
-	Reason string   `json:"reason,omitempty"`
+	Case   uuid.UUID `json:"case" doc:"The case that it is a stage of."`
+	Track  string    `json:"track"`
+	Lane   int       `json:"lane" doc:"0 for the leading track, from 1 for those beside it."`
+	Stage  string    `json:"stage"`
+	Name   string    `json:"name"`
+	From   day.Day   `json:"from"`
+	To     *day.Day  `json:"to,omitempty" doc:"Missing while it lasts."`
+	Back   bool      `json:"back" doc:"Whether it was entered by stepping back."`
+	Early  bool      `json:"early" doc:"Whether it was entered without the gate."`
+	Reason string    `json:"reason,omitempty"`
 }
 
 // Fold reads a plant's entries into its state. Kinds are the collection's own.
@@ -208,7 +217,6 @@ func read(plantID uuid.UUID, entries []Entry, kinds plant.Kinds) State {
 		PlantID:   plantID,
 		Entries:   len(entries),
 		Isolation: Clean,
-		Ticks:     map[string]Tick{},
 		Readings:  recovery.History{},
 	}
 	live := Live(entries)
@@ -227,9 +235,17 @@ func (s *State) take(e Entry) {
 	if c == nil {
 		return
 	}
+	at := s.caseOf(e)
+	s.Case = Case{Ticks: map[string]Tick{}}
+	if at >= 0 {
+		s.Case = s.Cases[at]
+	}
 	c.apply(s, e)
+	if at >= 0 {
+		s.Cases[at] = s.Case
+	}
 	if what, is := c.event(*s); is {
-		s.Events = append(s.Events, Event{e.On, c.Kind(), what})
+		s.Events = append(s.Events, Event{e.On, c.Kind(), what, s.Case.ID})
 	}
 }
 
@@ -240,7 +256,11 @@ func (s State) settled() State {
 	for measure, list := range s.Readings {
 		readings[measure] = slices.Clone(list)
 	}
-	s.Readings = readings
+	s.Readings, s.Cases = readings, slices.Clone(s.Cases)
+	s.Case = Case{Ticks: map[string]Tick{}}
+	if at := s.leading(); at >= 0 {
+		s.Case = s.Cases[at]
+	}
 	s.settleWishes()
 	s.settleReadings()
 	return s
@@ -277,10 +297,14 @@ func (s State) carriedOut() map[string]day.Day {
 	return last
 }
 
-// CurrentStage gives the stage of the leading track; when that is mended, of the
-// first track beside it that is not. False before a plan and when all are.
+// CurrentStage gives the stage of the leading track of the case in hand; when that
+// is passed, of the first track beside it that is not. False before a plan and
+// when all are.
 func (s State) CurrentStage() (recovery.Track, recovery.Stage, bool) {
 	track, stage, in := recovery.Track{}, recovery.Stage{}, false
+	if !s.Case.Open() {
+		return track, stage, false
+	}
 	for _, c := range s.Leading() {
 		if track, stage, in = c.In(); in {
 			break
@@ -312,14 +336,9 @@ func (s *State) course(track string) *Course {
 	return nil
 }
 
-// Mended says whether the plant has passed the last gate of all its tracks.
+// Mended says whether its last case ended well and none is open.
 func (s State) Mended() bool {
-	for _, c := range s.Courses {
-		if _, _, in := c.In(); in {
-			return false
-		}
-	}
-	return len(s.Courses) > 0
+	return s.Left == nil && s.Case.Is() && !s.Case.Open() && s.Case.Outcome() == OutcomeMended
 }
 
 // LastLook gives the last day on which somebody looked.
@@ -330,23 +349,34 @@ func (s State) LastLook() day.Day {
 	return s.ArrivedOn
 }
 
-// Standing says in one word where the plant stands.
+// Standing says in one word where the plant stands: by its open cases, the gravest
+// first, otherwise by its last look and by how its last case ended.
 func (s State) Standing() string {
 	switch {
 	case !s.Here:
 		return "undone"
-	case s.Closed != nil:
-		return string(s.Closed.Outcome)
-	case s.Mended():
-		return "mended"
-	case s.Plan != nil:
-		return "mending"
-	case s.Decided && len(s.Verdict.Causes) == 0:
-		return "watched"
-	case s.Decided:
-		return "diagnosed"
-	case s.Examined != nil:
+	case s.Left != nil:
+		return string(s.Left.Outcome)
+	case s.Case.Open():
+		return s.CaseStanding()
+	case s.undecided():
 		return "examined"
+	case s.FoundWell != nil && *s.FoundWell >= s.quietSince():
+		return "well"
+	case s.Case.Is():
+		return s.Case.standing()
 	}
 	return "arrived"
+}
+
+// undecided says whether it was looked at since the case in hand began, or since
+// the last one ended, and nobody has decided on it.
+func (s State) undecided() bool {
+	if s.Examined == nil || s.Decided {
+		return false
+	}
+	if s.Case.Open() {
+		return s.Examined.On >= s.Case.From
+	}
+	return s.Examined.On >= s.quietSince()
 }

@@ -51,6 +51,6 @@ func (t *Tallied) event(State) (string, bool) {
 	return fmt.Sprintf("%d roots counted", t.Counted()), true
 }
 
-func (*Tallied) taken() taken { return underWatch }
+func (*Tallied) taken() taken { return whileHere }
 
 func (*Tallied) minutes() int { return 8 }

@@ -6,10 +6,14 @@ import (
 	"slices"
 	"strings"
 
+	"github.com/google/uuid"
+
+	"tendermend/core/care"
 	"tendermend/core/climate"
 	"tendermend/core/day"
 	"tendermend/core/diagnosis"
 	"tendermend/core/recovery"
+	"tendermend/core/treatment"
 	"tendermend/core/treatment/sheet"
 	"tendermend/core/water"
 )
@@ -30,11 +34,14 @@ const (
 	TaskWater   TaskKind = "water"   // the look window for water
 	TaskTreat   TaskKind = "treat"   // a product may be repeated, by its label
 	TaskStall   TaskKind = "stall"   // it stands still for longer than is normal
+	TaskSignal  TaskKind = "signal"  // something alarms and nobody has answered it
+	TaskPests   TaskKind = "pests"   // a look for pests that quarantine asks for
+	TaskRelease TaskKind = "release" // nothing keeps it apart any more
 )
 
 // Task is one thing to do or look at, with why and since when.
 type Task struct {
-	Kind    TaskKind `json:"kind" enum:"examine,decide,plan,step,pass,back,check,look,water,treat,stall"`
+	Kind    TaskKind `json:"kind" enum:"examine,decide,plan,step,pass,back,check,look,water,treat,stall,signal,pests,release"`
 	From    day.Day  `json:"from" doc:"The first useful day."`
 	Until   day.Day  `json:"until" doc:"The last day that is still safe."`
 	What    string   `json:"what"`
@@ -44,85 +51,43 @@ type Task struct {
 	// Weight is how much rides on it, 1-5: it orders the walk inside a place
 	// when time is short.
 	Weight int `json:"weight"`
+	// Case is the case that asks for it.
+	Case   uuid.UUID  `json:"case" doc:"The case that asks for it; all zeros where none does."`
+	Signal string     `json:"signal,omitempty" doc:"The signal that is to be answered."`
+	Jobs   []care.Due `json:"jobs,omitempty" doc:"Ordinary care that joins the look, each with its day."`
 }
+
+// mostWeight is that on which most rides.
+const mostWeight = 5
 
 // watchDays is when a plant set aside to be watched is looked at again (common
 // practice: 5-7 days).
 const watchDays = 5
 
-// Tasks lists what the record asks for next, by first day. It does not know
-// today; south tells the hemisphere, for the season.
+// Tasks lists what the record asks for next, by first day: what alarms, what each
+// open case wants, what a newcomer's quarantine wants, and the ordinary care of a
+// plant that is well. It does not know today; south tells the hemisphere, for the
+// season.
 func (s State) Tasks(south bool) []Task {
 	if !s.Here || s.Over() {
 		return nil
 	}
 	var tasks []Task
 	add := func(t Task) { tasks = append(tasks, t) }
-	last := s.LastLook()
-	switch s.Standing() {
-	case "arrived":
-		add(
-			Task{
-				Kind:    TaskExamine,
-				From:    s.ArrivedOn,
-				Until:   s.ArrivedOn + 1,
-				What:    "Look it over from the outside in",
-				Why:     "It came and nobody has examined it yet.",
-				Minutes: 5,
-				Weight:  4,
-			},
-		)
-	case "examined":
-		add(
-			Task{
-				Kind:    TaskDecide,
-				From:    s.Examined.On,
-				Until:   s.Examined.On + 1,
-				What:    "Decide what to do",
-				Why:     "It was examined; nothing has been decided.",
-				Minutes: 3,
-				Weight:  4,
-			},
-		)
-	case "diagnosed":
-		add(
-			Task{
-				Kind:    TaskPlan,
-				From:    s.Verdict.On,
-				Until:   s.Verdict.On + urgentDays(s.Verdict.Causes),
-				What:    "Make the plan",
-				Why:     "What ails it is accepted; there is no plan yet.",
-				Minutes: 3,
-				Weight:  5,
-			},
-		)
-	case "watched":
-		add(
-			Task{
-				Kind:    TaskExamine,
-				From:    s.Verdict.On + watchDays,
-				Until:   s.Verdict.On + watchDays + 2,
-				What:    "Look again, same signs, same light",
-				Why:     "It was set aside to see what changes.",
-				Minutes: 5,
-				Weight:  3,
-			},
-		)
-	case "mending":
-		s.mendingTasks(add, last)
-	default:
-		add(
-			Task{
-				Kind:    TaskLook,
-				From:    last + day.Day(s.Habit.LookDays),
-				Until:   last + day.Day(2*s.Habit.LookDays),
-				What:    "Look it over",
-				Why:     fmt.Sprintf("A %s is looked at every %d days.", s.Habit.Label, s.Habit.LookDays),
-				Minutes: 1,
-				Weight:  1,
-			},
-		)
+	for _, alarm := range s.Alarms() {
+		add(Task{
+			Kind: TaskSignal, From: alarm.On, Until: alarm.On + 1, Minutes: 3, Weight: mostWeight,
+			What: alarm.Title, Why: alarm.Said + " " + alarm.First[0], Signal: alarm.ID,
+		})
 	}
+	open := s.OpenCases()
+	for _, c := range open {
+		s.As(c).caseTasks(add)
+	}
+	if len(open) == 0 {
+		s.restingTasks(add, south)
+	}
+	s.apartTasks(add)
 	if t, due := s.waterTask(south); due {
 		add(t)
 	}
@@ -150,6 +115,7 @@ func (s State) Tasks(south bool) []Task {
 				Why:     "Nothing has been measured to grow for longer than is normal for its habit.",
 				Minutes: 5,
 				Weight:  4,
+				Case:    s.Case.ID,
 			},
 		)
 	}
@@ -162,6 +128,12 @@ func (s State) Tasks(south bool) []Task {
 // DueBy gives the tasks that are due by a day, the weightiest first.
 func DueBy(tasks []Task, today day.Day) []Task {
 	due := slices.DeleteFunc(slices.Clone(tasks), func(t Task) bool { return t.From > today })
+	for i := range due {
+		due[i].Jobs = care.By(due[i].Jobs, today)
+		for _, job := range due[i].Jobs {
+			due[i].Minutes += job.Minutes
+		}
+	}
 	slices.SortStableFunc(due, func(a, b Task) int { return cmp.Compare(b.Weight, a.Weight) })
 	return due
 }
@@ -203,6 +175,118 @@ func urgentDays(causes []string) day.Day {
 	return day.Day(least)
 }
 
+// caseTasks asks for what the case in hand wants next.
+func (s State) caseTasks(add func(Task)) {
+	c := s.Case
+	mine := func(t Task) {
+		t.Case = c.ID
+		add(t)
+	}
+	if s.Plan == nil && s.undecided() {
+		mine(s.decideTask())
+		return
+	}
+	switch c.standing() {
+	case "opened":
+		mine(Task{
+			Kind: TaskExamine, From: c.OpenedOn, Until: c.OpenedOn + 1, What: "Look it over from the outside in",
+			Why: "A case was opened: " + lower(strings.TrimSuffix(c.Why, ".")) + ".", Minutes: 5, Weight: 4,
+		})
+	case "diagnosed":
+		mine(Task{
+			Kind: TaskPlan, From: c.Verdict.On, Until: c.Verdict.On + urgentDays(c.Verdict.Causes),
+			What: "Make the plan", Why: "What ails it is accepted; there is no plan yet.", Minutes: 3, Weight: mostWeight,
+		})
+	case "watched":
+		mine(Task{
+			Kind: TaskExamine, From: c.Verdict.On + watchDays, Until: c.Verdict.On + watchDays + 2,
+			What: "Look again, same signs, same light", Why: "It was set aside to see what changes.",
+			Minutes: 5, Weight: 3,
+		})
+	case "mending":
+		s.mendingTasks(mine, s.LastLook())
+	}
+}
+
+func (s State) decideTask() Task {
+	return Task{
+		Kind: TaskDecide, From: s.Examined.On, Until: s.Examined.On + 1, What: "Decide what to do",
+		Why: "It was examined; nothing has been decided.", Minutes: 3, Weight: 4,
+	}
+}
+
+// restingTasks asks of a plant with no case in work: to be looked at for the first
+// time, to be decided on, or to be cared for as usual.
+func (s State) restingTasks(add func(Task), south bool) {
+	switch s.Standing() {
+	case "arrived":
+		add(Task{
+			Kind: TaskExamine, From: s.ArrivedOn, Until: s.ArrivedOn + 1, What: "Look it over from the outside in",
+			Why: "It came and nobody has examined it yet.", Minutes: 5, Weight: 4,
+		})
+	case "examined":
+		add(s.decideTask())
+	default:
+		add(s.routineTask(south))
+	}
+}
+
+// routineTask is the next look at a plant that is well, with the jobs of its
+// routine: they join the look on which they are due.
+func (s State) routineTask(south bool) Task {
+	last, every := s.LastLook(), s.Habit.LookDays
+	from := last + day.Day(every)
+	why := fmt.Sprintf("A %s is looked at every %s.", s.Habit.Label, days(every))
+	if s.Rests(from, south) {
+		why = fmt.Sprintf("It rests now: no water and no feed because of the calendar. A look every %s.", days(every))
+	}
+	t := Task{
+		Kind: TaskLook, From: from, Until: last + day.Day(2*every), What: "Look it over", Why: why,
+		Minutes: 1, Weight: 1, Jobs: s.Routine(south),
+	}
+	for _, job := range t.Jobs {
+		if job.Job == care.PestLook && job.On < from { // who saw that it stands well has not looked for pests
+			t.From, t.Until, t.What, t.Why = job.On, max(job.On, last)+day.Day(every), job.Title, job.Why
+		}
+	}
+	return t
+}
+
+// apartTasks asks for the looks of a newcomer's quarantine, and whether a plant
+// that is kept apart may go back.
+func (s State) apartTasks(add func(Task)) {
+	if s.Isolation == Clean {
+		return
+	}
+	if q := s.quarantine(); q != nil {
+		for i, on := range q.Looks {
+			if last, read := s.Readings.Last("live-pests"); read && last.On >= on {
+				continue
+			}
+			const why = "Quarantine, look %d of %d. %s It ends on %s."
+			add(Task{
+				Kind: TaskPests, From: on, Until: on + 2, What: "Look for pests", Minutes: 2, Weight: 4,
+				Why: fmt.Sprintf(why, i+1, len(q.Looks), q.Why, q.Until.Words()),
+			})
+			break
+		}
+		if a := s.Apart(q.Until); a.Release.Open {
+			add(s.releaseTask(q.Until))
+		}
+		return
+	}
+	if a := s.Apart(s.LastLook()); a != nil && a.Release.Open {
+		add(s.releaseTask(s.LastLook()))
+	}
+}
+
+func (s State) releaseTask(on day.Day) Task {
+	return Task{
+		Kind: TaskRelease, From: on, Until: on + 7, What: "Back among the others?",
+		Why: "All that keeps it apart is over.", Minutes: 1, Weight: 2,
+	}
+}
+
 func (s State) mendingTasks(add func(Task), last day.Day) {
 	for _, step := range s.Plan.Steps {
 		on, due := s.NextOn(step)
@@ -216,39 +300,62 @@ func (s State) mendingTasks(add func(Task), last day.Day) {
 		if step.Gate != "" {
 			why = "Only when this is seen: " + step.Gate + "."
 		}
-		add(
-			Task{
-				Kind:    TaskStep,
-				From:    on,
-				Until:   on + 2,
-				What:    step.Title,
-				Why:     why,
-				Minutes: step.Minutes,
-				Step:    step.ID,
-				Weight:  4,
-			},
-		)
+		add(Task{
+			Kind: TaskStep, From: on, Until: on + 2, What: step.Title, Why: why,
+			Minutes: step.Minutes, Step: step.ID, Weight: 4,
+		})
 	}
 	for _, c := range s.Courses {
 		s.courseTasks(c, add, last)
 	}
 }
 
+// leftBehind says whether a step belonged to a stage that was left: it stood to be
+// done before the stage began in which the leading track is now. Steps that wait to
+// be seen, steps against pests and what lets it out of isolation are never left.
+func (s State) leftBehind(step sheet.Step, due day.Day) bool {
+	if step.Gate != "" || step.Pest != nil || treatment.OperatorID(step.Op) == treatment.Release || len(s.Courses) == 0 {
+		return false
+	}
+	lead := s.Courses[0]
+	return lead.Stage > 0 && s.PlannedOn < lead.Began && due < lead.Began
+}
+
 // NextOn gives the day on which a step is due next; false when it is done, or
 // was left out. A step with an interval comes back until its end.
 func (s State) NextOn(step sheet.Step) (day.Day, bool) {
+	first := s.DueOn(step.ID)
 	tick, ticked := s.Ticks[step.ID]
+	if on, done := s.doneUnticked(step, first); done && (!ticked || tick.On < on) {
+		tick, ticked = Tick{On: on}, true
+	}
 	switch {
 	case !ticked:
-		return s.DueOn(step.ID), true
-	case tick.Skipped || step.Every == 0:
+		return first, !s.leftBehind(step, first)
+	case step.Every == 0:
 		return 0, false
 	}
 	next := tick.On + day.Day(step.Every)
-	if end, known := step.EndsOn(s.PlannedOn); known && next > end {
+	if end, known := step.EndsOn(s.PlannedOn); known && next > end || s.leftBehind(step, first) {
 		return 0, false
 	}
 	return next, true
+}
+
+// doneUnticked says whether a step was done since it fell due without a tick of its
+// own: who looks at the plant has looked again, and who waters it has watered it.
+func (s State) doneUnticked(step sheet.Step, due day.Day) (on day.Day, done bool) {
+	switch treatment.OperatorID(step.Op) {
+	case treatment.Look:
+		on = s.LastLook()
+	case treatment.ByRule:
+		if n := len(s.WateredOn); n > 0 {
+			on = s.WateredOn[n-1]
+		}
+	default:
+		return 0, false
+	}
+	return on, on >= due && on > s.PlannedOn
 }
 
 // courseTasks asks for what one track wants next.
@@ -320,18 +427,48 @@ func capital(s string) string {
 // WaterWindow gives the next look window for water; false when none is kept:
 // never watered here, or its stage or its rest holds water back.
 func (s State) WaterWindow(south bool) (water.Window, bool) {
-	if _, stage, ok := s.CurrentStage(); ok && stage.HoldsWater {
-		return water.Window{}, false
+	for _, c := range s.OpenCases() {
+		if _, stage, ok := s.As(c).CurrentStage(); ok && stage.HoldsWater {
+			return water.Window{}, false
+		}
 	}
 	if len(s.WateredOn) == 0 {
 		return water.Window{}, false
 	}
-	return water.NextLook(
+	w, known := water.NextLook(
 		s.Habit,
 		climate.SeasonOf(s.WateredOn[len(s.WateredOn)-1], south),
 		s.WateredOn,
 		s.StillMoist,
 	)
+	if known && s.restsDry() {
+		w = s.afterRest(w, south)
+	}
+	return w, known
+}
+
+// restsDry says whether it is kept dry while it rests: a cactus is, whatever its
+// kind.
+func (s State) restsDry() bool {
+	return s.Habit.ID == "cactus" || s.Profile != nil && s.Profile.RestsDry()
+}
+
+// afterRest moves a window for water behind a dry rest, where it lies in one or
+// reaches into one: a plant that is dry for its rest has missed nothing.
+func (s State) afterRest(w water.Window, south bool) water.Window {
+	const longest = 370
+	for on := w.From; on <= w.Until; on++ {
+		if !s.Rests(on, south) {
+			continue
+		}
+		end := on
+		for end < on+longest && s.Rests(end, south) {
+			end++
+		}
+		w.From, w.Until = end, end+(w.Until-w.From)
+		return w
+	}
+	return w
 }
 
 func (s State) waterTask(south bool) (Task, bool) {
@@ -357,9 +494,9 @@ func (s State) waterTask(south bool) (Task, bool) {
 // StallsOn gives the day on which the plant would count as stalled if nothing
 // were measured to grow before; false when it cannot stall, or rests by then.
 func (s State) StallsOn(south bool) (day.Day, bool) {
-	if _, _, ok := s.CurrentStage(); !ok || s.Habit.StallWeeks == 0 || s.Closed != nil {
+	if _, _, ok := s.CurrentStage(); !ok || s.Habit.StallWeeks == 0 {
 		return 0, false
 	}
 	on := recovery.LastProgress(s.Readings, s.Leading()[0].Began, s.LastLook()) + day.Day(7*(s.Habit.StallWeeks+1))
-	return on, !s.Habit.RestsIn(climate.SeasonOf(on, south))
+	return on, !s.Rests(on, south)
 }

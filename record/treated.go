@@ -52,7 +52,7 @@ func (t *Treated) apply(s *State, e Entry) {
 
 func (t *Treated) event(State) (string, bool) { return t.Product + " used", true }
 
-func (*Treated) taken() taken { return whileOpen }
+func (*Treated) taken() taken { return whileHere }
 
 func (*Treated) minutes() int { return 10 }
 

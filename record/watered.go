@@ -25,7 +25,7 @@ func (*Watered) apply(s *State, e Entry) {
 
 func (*Watered) event(State) (string, bool) { return "", false }
 
-func (*Watered) taken() taken { return underWatch }
+func (*Watered) taken() taken { return whileHere }
 
 func (*Watered) minutes() int { return 1 }
 

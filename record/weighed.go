@@ -30,6 +30,6 @@ func (w *Weighed) apply(s *State, e Entry) {
 
 func (*Weighed) event(State) (string, bool) { return "", false }
 
-func (*Weighed) taken() taken { return underWatch }
+func (*Weighed) taken() taken { return whileHere }
 
 func (*Weighed) minutes() int { return 1 }

@@ -61,8 +61,8 @@ func (srv *server) caseFileOperations(api huma.API) {
 			if c.Absent == nil {
 				c.Absent = []string{}
 			}
-			if n := len(state.Cases); n > 0 {
-				c.Causes, c.Basis = state.Cases[n-1].Causes, state.Cases[n-1].How
+			if n := len(state.Confirmations); n > 0 {
+				c.Causes, c.Basis = state.Confirmations[n-1].Causes, state.Confirmations[n-1].How
 			}
 			return &caseOutput{Disposition: `attachment; filename="case.json"`, Body: c}, nil
 		}),

@@ -5,6 +5,7 @@ import (
 	"net/http"
 
 	"github.com/danielgtaylor/huma/v2"
+	"github.com/google/uuid"
 
 	"tendermend/core/diagnosis"
 	"tendermend/core/prognosis"
@@ -64,6 +65,7 @@ type planInput struct {
 	PlantPath
 	Body struct {
 		Answers sheet.Answers `json:"answers"`
+		Case    *uuid.UUID    `json:"case,omitempty" doc:"The case that it is for; the case in hand where it names none."`
 		Keeps   bool          `json:"keeps,omitempty" doc:"Whether it is made anew in the middle of the same work."`
 	}
 }
@@ -193,8 +195,9 @@ func (srv *server) situation(
 	if err != nil {
 		return treatment.Situation{}, sheet.Answers{}, err
 	}
-	if faults := record.CheckPlan(record.Planned{Answers: in.Body.Answers}, state); len(faults) > 0 {
-		return treatment.Situation{}, sheet.Answers{}, faults
+	planned := record.Planned{Answers: in.Body.Answers}
+	if state, err = record.ForPlan(planned, state, in.Body.Case); err != nil {
+		return treatment.Situation{}, sheet.Answers{}, err
 	}
 	home, _, err := srv.store.Household(ctx, a.Collection.ID)
 	if err != nil {

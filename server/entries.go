@@ -23,6 +23,7 @@ type NewEntry struct {
 	ID       uuid.UUID  `json:"id"`
 	On       day.Day    `json:"on" doc:"The day it happened."`
 	Replaces *uuid.UUID `json:"replaces,omitempty" doc:"The entry that this one corrects."`
+	Case     *uuid.UUID `json:"case,omitempty" doc:"The case that it belongs to; the case in hand where it names none."`
 	// Despite names what was warned of and is recorded all the same.
 	Despite []record.ConcernID `json:"despite,omitempty" maxItems:"10" doc:"Ids of concerns that are accepted."`
 	record.Body
@@ -85,6 +86,7 @@ func (srv *server) entryOperations(api huma.API) {
 				PlantID:  in.Plant,
 				On:       in.Body.On,
 				Replaces: in.Body.Replaces,
+				Case:     in.Body.Case,
 				Body:     in.Body.Body,
 			}
 			kept, err := srv.store.Append(ctx, a, e, a.Collection.Today(srv.Clock()), in.Body.Despite...)

@@ -7,6 +7,7 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/google/uuid"
 
+	"tendermend/core/care"
 	"tendermend/core/day"
 	"tendermend/core/diagnosis"
 	"tendermend/core/plant"
@@ -40,6 +41,23 @@ type registerInput struct {
 	Limit     int    `query:"limit" default:"40" minimum:"1" maximum:"100"`
 }
 
+type fileInput struct {
+	PlantPath
+	Case string `query:"case" doc:"Id of the case that is read; the case in hand where none is named."`
+}
+
+// of reads a state for the case that is asked for.
+func (in fileInput) of(s record.State) (record.State, error) {
+	if in.Case == "" {
+		return s, nil
+	}
+	id, err := uuid.Parse(in.Case)
+	if c, known := s.CaseByID(id); err == nil && known {
+		return s.As(c), nil
+	}
+	return s, huma.Error404NotFound("This plant has no such case; pick one of those it has.")
+}
+
 // PlantFile is all that a plant's page shows, but its single entries.
 type PlantFile struct {
 	PlantRow
@@ -59,24 +77,30 @@ type PlantFile struct {
 	Water     *WaterNeed             `json:"water,omitempty"`
 	Tasks     []record.Task          `json:"tasks" doc:"All that is to come, by day."`
 	Curves    recovery.History       `json:"curves" doc:"Readings by measure."`
-	Closed    *record.Closed         `json:"closed,omitempty"`
+	Closed    *record.Closed         `json:"closed,omitempty" doc:"How it left; missing while it is here."`
 	Over      bool                   `json:"over" doc:"Whether nobody looks after it here any more."`
 	// PieceIsolated is how a piece of it begins.
-	PieceIsolated bool                `json:"pieceIsolated" doc:"Whether a piece of it is kept apart to begin with."`
-	ClosedOn      *day.Day            `json:"closedOn,omitempty"`
-	Said          []record.Said       `json:"said" doc:"What each look said, oldest first."`
-	Cases         []record.Case       `json:"cases" doc:"What it turned out to be."`
-	Pot           record.Pot          `json:"pot"`
-	Tally         *TallyView          `json:"tally,omitempty" doc:"The last root tally."`
-	Wants         plant.Profile       `json:"wants" doc:"What it wants: its kind's values, or its habit's, with what was overruled."`
-	Adjusted      *record.Adjusted    `json:"adjusted,omitempty"`
-	Prepared      []record.PreparedOn `json:"prepared" doc:"Results of the bench kept with it since its plan was made."`
-	Treated       []record.TreatedOn  `json:"treated" doc:"Products used, newest last."`
-	Mother        *store.Kin          `json:"mother,omitempty"`
-	Children      []store.Kin         `json:"children" doc:"Pieces taken of it."`
-	Answers       sheet.Answers       `json:"answers" doc:"The answers that its plan was made with."`
-	Entries       int                 `json:"entries"`
-	MostToday     int                 `json:"mostToday" doc:"How many things are begun in one day at most."`
+	PieceIsolated bool                 `json:"pieceIsolated" doc:"Whether a piece of it is kept apart to begin with."`
+	ClosedOn      *day.Day             `json:"closedOn,omitempty"`
+	Said          []record.Said        `json:"said" doc:"What each look said, oldest first."`
+	Case          uuid.UUID            `json:"case" doc:"The case that plan, verdict and steps are of; all zeros where there is none."`
+	Confirmed     *record.Confirmation `json:"confirmed,omitempty" doc:"What the case in hand turned out to be; without a case, what was said last."`
+	Cases         []CaseView           `json:"cases" doc:"Open ones first, the gravest first."`
+	Alarms        []record.Alarm       `json:"alarms" doc:"Signals that nobody has answered yet."`
+	Apart         *record.KeptApart    `json:"apart,omitempty" doc:"Why it is kept apart; missing where it is not."`
+	Routine       []care.Due           `json:"routine" doc:"Ordinary care, each job with its next day; empty while a case is in work."`
+	Resting       bool                 `json:"resting" doc:"Whether its kind rests now."`
+	Pot           record.Pot           `json:"pot"`
+	Tally         *TallyView           `json:"tally,omitempty" doc:"The last root tally."`
+	Wants         plant.Profile        `json:"wants" doc:"What it wants: its kind's values, or its habit's, with what was overruled."`
+	Adjusted      *record.Adjusted     `json:"adjusted,omitempty"`
+	Prepared      []record.PreparedOn  `json:"prepared" doc:"Results of the bench kept with it since its plan was made."`
+	Treated       []record.TreatedOn   `json:"treated" doc:"Products used, newest last."`
+	Mother        *store.Kin           `json:"mother,omitempty"`
+	Children      []store.Kin          `json:"children" doc:"Pieces taken of it."`
+	Answers       sheet.Answers        `json:"answers" doc:"The answers that its plan was made with."`
+	Entries       int                  `json:"entries"`
+	MostToday     int                  `json:"mostToday" doc:"How many things are begun in one day at most."`
 }
 
 // TallyView is a root tally with what it comes to.
@@ -99,9 +123,13 @@ func (srv *server) plantOperations(api huma.API) {
 		signedIn(srv, srv.register),
 	)
 	huma.Register(api, op("get-plant", http.MethodGet, "/api/plants/{plant}", "A plant's file", "plants"),
-		signedIn(srv, func(ctx context.Context, a store.Account, in *PlantPath) (*struct{ Body PlantFile }, error) {
+		signedIn(srv, func(ctx context.Context, a store.Account, in *fileInput) (*struct{ Body PlantFile }, error) {
 			state, err := srv.state(ctx, a, in.Plant)
 			if err != nil {
+				return nil, err
+			}
+			standing := state.Standing()
+			if state, err = in.of(state); err != nil {
 				return nil, err
 			}
 			if !state.Here {
@@ -116,6 +144,12 @@ func (srv *server) plantOperations(api huma.API) {
 				}
 			}
 			file := plantFile(state, placeName, a.Collection.Today(srv.Clock()), a.Collection.South)
+			file.Standing = standing
+			routine, err := srv.store.Routine(ctx, a.Collection.ID)
+			if err != nil {
+				return nil, err
+			}
+			file.Routine = without(file.Routine, routine.Off)
 			if file.Children, err = srv.store.Children(ctx, a.Collection.ID, in.Plant); err != nil {
 				return nil, err
 			}
@@ -188,11 +222,11 @@ func plantFile(s record.State, place string, today day.Day, south bool) PlantFil
 		},
 		Profile: s.Profile, HabitInfo: s.Habit, Arrival: s.Arrival, PlaceID: s.Place, Today: today, Examined: s.Examined,
 		Verdict: s.Verdict,
-		Plan:    s.Plan, Ticks: s.Ticks, Tasks: s.Tasks(south), Curves: s.Readings, Closed: s.Closed, Entries: s.Entries,
+		Plan:    s.Plan, Ticks: s.Ticks, Tasks: s.Tasks(south), Curves: s.Readings, Entries: s.Entries,
 		MostToday: treatment.MostToday,
 		Said: append(
 			[]record.Said{},
-			s.Said...), Cases: append([]record.Case{}, s.Cases...), Pot: s.Pot, Wants: s.Wants, Adjusted: s.Adjusted,
+			s.Said...), Case: s.Case.ID, Cases: casesOf(s), Pot: s.Pot, Wants: s.Wants, Adjusted: s.Adjusted,
 		Beside: []Recovery{}, Prepared: []record.PreparedOn{}, Treated: append([]record.TreatedOn{}, s.Treatments...),
 		Answers: s.PlanAnswers,
 	}
@@ -205,11 +239,21 @@ func plantFile(s record.State, place string, today day.Day, south bool) PlantFil
 	if s.Profile != nil {
 		f.Botanical = s.Profile.Botanical
 	}
-	if s.Verdict != nil {
-		for _, id := range s.Verdict.Causes {
-			if c, ok := diagnosis.CauseByID(id); ok {
+	for _, of := range f.Cases {
+		for _, id := range of.Causes {
+			if c, ok := diagnosis.CauseByID(id); ok && (of.Open || of.ID == s.Case.ID) {
 				f.Causes = append(f.Causes, c.Label)
 			}
+		}
+	}
+	f.Confirmed = s.Confirmed
+	if n := len(s.Confirmations); f.Confirmed == nil && !s.Case.Is() && n > 0 {
+		f.Confirmed = &s.Confirmations[n-1]
+	}
+	f.Alarms, f.Apart, f.Routine, f.Resting = s.Alarms(), s.Apart(today), []care.Due{}, s.Rests(today, south)
+	if len(s.OpenCases()) == 0 && !s.Over() {
+		for _, job := range s.Routine(south) {
+			f.Routine = append(f.Routine, job.At(today))
 		}
 	}
 	for _, p := range s.Prepared {
@@ -225,18 +269,10 @@ func plantFile(s record.State, place string, today day.Day, south bool) PlantFil
 		on := s.PlannedOn
 		f.PlannedOn = &on
 	}
-	if s.Closed != nil {
-		f.ClosedOn = &s.ClosedOn
-	} else {
-		for i, course := range s.Leading() {
-			r := recoveryOf(s, course, today, south)
-			if i == 0 {
-				f.Recovery = &r
-			} else {
-				f.Beside = append(f.Beside, r)
-			}
-		}
+	if s.Left != nil {
+		f.Closed, f.ClosedOn = s.Left, &s.LeftOn
 	}
+	f.Recovery, f.Beside = recoveries(s, today, south)
 	f.Over, f.PieceIsolated = s.Over(), s.PieceIsolated()
 	if !s.Over() {
 		f.Water = waterNeed(s, south)

@@ -1,8 +1,10 @@
 package server
 
 import (
+	"cmp"
 	"context"
 	"fmt"
+	"slices"
 
 	"github.com/google/uuid"
 
@@ -18,6 +20,7 @@ import (
 
 // Recovery says where a plant stands on a track.
 type Recovery struct {
+	Case      uuid.UUID              `json:"case" doc:"The case that it is the recovery from."`
 	Track     string                 `json:"track"`
 	TrackName string                 `json:"trackName"`
 	Stages    []recovery.Stage       `json:"stages"`
@@ -61,10 +64,19 @@ type PictureView struct {
 
 func recoveryOf(s record.State, c record.Course, today day.Day, south bool) Recovery {
 	track, stage, in := c.In()
-	r := Recovery{Track: track.ID, TrackName: track.Name, Stages: track.Stages, Index: c.Stage, Began: c.Began,
+	r := Recovery{
+		Case:      s.Case.ID,
+		Track:     track.ID,
+		TrackName: track.Name,
+		Stages:    track.Stages,
+		Index:     c.Stage,
+		Began:     c.Began,
 		Gate: recovery.Gate{
 			Conditions: []recovery.Standing{},
-		}, Asks: []recovery.Measure{}, Weaning: []recovery.WeaningStep{}}
+		},
+		Asks:    []recovery.Measure{},
+		Weaning: []recovery.WeaningStep{},
+	}
 	if !in {
 		return r
 	}
@@ -96,6 +108,34 @@ func recoveryOf(s record.State, c record.Course, today day.Day, south bool) Reco
 		}
 	}
 	return r
+}
+
+// recoveries gives the recoveries of all open cases, the leading one first.
+func recoveries(s record.State, today day.Day, south bool) (first *Recovery, beside []Recovery) {
+	beside = []Recovery{}
+	cases := s.OpenCases()
+	slices.SortStableFunc(cases, func(a, b record.Case) int { // the one that is read stands first
+		return cmp.Compare(btoi(b.ID == s.Case.ID), btoi(a.ID == s.Case.ID))
+	})
+	for _, c := range cases {
+		of := s.As(c)
+		for _, course := range of.Leading() {
+			r := recoveryOf(of, course, today, south)
+			if first == nil {
+				first = &r
+				continue
+			}
+			beside = append(beside, r)
+		}
+	}
+	return first, beside
+}
+
+func btoi(b bool) int {
+	if b {
+		return 1
+	}
+	return 0
 }
 
 // follow gathers what following a plant comes to.
@@ -130,7 +170,7 @@ func (srv *server) follow(ctx context.Context, a store.Account, s record.State) 
 				f.Due[step.ID] = s.DueOn(step.ID)
 			}
 		}
-		if s.Closed == nil && !s.Mended() {
+		if s.Case.Open() {
 			saved, lost, err := srv.store.OwnOdds(ctx, a.Collection.ID, s.MainCause())
 			if err != nil {
 				return f, err

@@ -154,7 +154,7 @@ func (srv *server) review(ctx context.Context, a store.Account, plant uuid.UUID,
 	}
 	today := a.Collection.Today(srv.Clock())
 	to := today
-	if ended := state.EndedOn(); state.Closed != nil && ended != nil {
+	if ended := state.EndedOn(); state.Left != nil && ended != nil {
 		to = *ended
 	}
 	r := state.Review(entries, since(span, to), to)
@@ -278,15 +278,15 @@ func (srv *server) collectionReview(ctx context.Context, a store.Account, span s
 		ByCause:  []Share{},
 		BySchool: []Share{},
 		Stages:   []StageTime{},
-		Source: "Saved is what mended, was given away or lives on under watch. Share saved of those that ended, " +
-			"with the 95 % score interval (Wilson 1927; Newcombe 1998). Plants are counted by the day they came " +
-			"and by their main cause.",
+		Source: "Cases are counted, by the day they began and by their main cause. Saved is what mended or lives on " +
+			"under watch; what was given away is neither saved nor lost, and a rest is no case. Share saved of those " +
+			"saved and lost, with the 95 % score interval (Wilson 1927; Newcombe 1998).",
 	}
 	all, err := srv.store.EndedAll(ctx, a.Collection.ID, r.From, r.To)
 	if err != nil {
 		return r, err
 	}
-	r.All = share(all, "all plants")
+	r.All = share(all, "all cases")
 	causes, err := srv.store.EndedBy(ctx, a.Collection.ID, false, r.From, r.To)
 	if err != nil {
 		return r, err

@@ -7,6 +7,7 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/google/uuid"
 
+	"tendermend/core/care"
 	"tendermend/core/day"
 	"tendermend/core/diagnosis"
 	"tendermend/core/plant"
@@ -85,6 +86,10 @@ func (srv *server) roundsOperations(api huma.API) {
 			if err != nil {
 				return nil, err
 			}
+			routine, err := srv.store.Routine(ctx, a.Collection.ID)
+			if err != nil {
+				return nil, err
+			}
 			r := Rounds{
 				Today:   today,
 				Places:  []WalkPlace{},
@@ -95,16 +100,17 @@ func (srv *server) roundsOperations(api huma.API) {
 				Alarms:  recovery.InPassing(),
 			}
 			for _, row := range walk.Rows {
-				r.add(row, today)
+				r.add(row, today, routine.Off)
 			}
 			return &struct{ Body Rounds }{r}, nil
 		}),
 	)
 }
 
-func (r *Rounds) add(row store.Row, today day.Day) {
+func (r *Rounds) add(row store.Row, today day.Day, off []care.Job) {
 	stop := WalkStop{PlantRow: plantRow(row, today), Tasks: record.DueBy(row.Tasks.V, today)}
-	for _, t := range stop.Tasks {
+	for i, t := range stop.Tasks {
+		stop.Tasks[i].Jobs = without(t.Jobs, off)
 		stop.Minutes += t.Minutes
 	}
 	apart := row.Apart || row.Isolation == string(record.Isolated)

@@ -143,6 +143,7 @@ func (srv *server) operations(r chi.Router) huma.API {
 	srv.pictureOperations(api)
 	srv.diagnosisOperations(api)
 	srv.roundsOperations(api)
+	srv.routineOperations(api)
 	srv.handbookOperations(api)
 	srv.kindOperations(api)
 	srv.lookingOperations(api)

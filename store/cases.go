@@ -16,21 +16,21 @@ import (
 type ConfirmedCase struct {
 	Plant uuid.UUID
 	Name  string
-	record.Case
+	record.Confirmation
 }
 
 // ConfirmedCases lists the collection's confirmed cases, newest first, those
 // that happened on or after a day.
 func (s *Store) ConfirmedCases(ctx context.Context, collection uuid.UUID, since day.Day) ([]ConfirmedCase, error) {
 	var rows []struct {
-		ID    uuid.UUID           `db:"id"`
-		Name  string              `db:"name"`
-		Case  asJSON[record.Case] `db:"one"`
-		Order day.Day             `db:"on_day"`
+		ID    uuid.UUID                   `db:"id"`
+		Name  string                      `db:"name"`
+		Case  asJSON[record.Confirmation] `db:"one"`
+		Order day.Day                     `db:"on_day"`
 	}
 	err := sqlx.SelectContext(ctx, s.q(), &rows, `
-		select p.id, p.name, one, (one->>'on')::date as on_day from plants p, jsonb_array_elements(p.cases) one
-		where p.collection_id = $1 and p.here and p.cases <> '[]' and (one->>'on')::date >= $2
+		select p.id, p.name, one, (one->>'on')::date as on_day from plants p, jsonb_array_elements(p.confirmations) one
+		where p.collection_id = $1 and p.here and p.confirmations <> '[]' and (one->>'on')::date >= $2
 		order by on_day desc, p.id`, collection, since)
 	if err != nil {
 		return nil, fmt.Errorf("listing the confirmed cases: %w", err)

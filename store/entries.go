@@ -23,6 +23,7 @@ type entryRow struct {
 	RecordedAt time.Time  `db:"recorded_at"`
 	By         string     `db:"by_name"`
 	Replaces   *uuid.UUID `db:"replaces"`
+	Case       *uuid.UUID `db:"case_id"`
 	Despite    []byte     `db:"despite"`
 	Body       []byte     `db:"body"`
 }
@@ -35,6 +36,7 @@ func (r entryRow) entry() (record.Entry, error) {
 		RecordedAt: r.RecordedAt.UTC(),
 		By:         r.By,
 		Replaces:   r.Replaces,
+		Case:       r.Case,
 	}
 	if err := json.Unmarshal(r.Body, &e.Body); err != nil {
 		return record.Entry{}, fmt.Errorf("reading entry %s: %w", r.ID, err)
@@ -50,7 +52,8 @@ func (r entryRow) entry() (record.Entry, error) {
 // collectionEntries selects entries as entryRow reads them, of one collection;
 // what follows it says which.
 const collectionEntries = `
-	select e.id, e.plant_id, e.on_day, e.recorded_at, coalesce(e.by_name, u.name) as by_name, e.replaces, e.despite, e.body
+	select e.id, e.plant_id, e.on_day, e.recorded_at, coalesce(e.by_name, u.name) as by_name, e.replaces, e.case_id,
+		e.despite, e.body
 	from entries e join users u on u.id = e.by_user
 	where e.collection_id = $1 and `
 
@@ -265,9 +268,10 @@ func insertEntry(ctx context.Context, tx *sqlx.Tx, a Account, e record.Entry) er
 		return err
 	}
 	_, err = tx.ExecContext(ctx, `
-		insert into entries (collection_id, id, plant_id, kind, on_day, recorded_at, by_user, replaces, despite, body)
-		values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)`,
-		a.Collection.ID, e.ID, e.PlantID, string(e.Kind()), e.On, e.RecordedAt, a.User.ID, e.Replaces, despite, body)
+		insert into entries (collection_id, id, plant_id, kind, on_day, recorded_at, by_user, replaces,
+			case_id, despite, body)
+		values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)`,
+		a.Collection.ID, e.ID, e.PlantID, string(e.Kind()), e.On, e.RecordedAt, a.User.ID, e.Replaces, e.Case, despite, body)
 	if err != nil {
 		return fmt.Errorf("recording entry %s: %w", e.ID, err)
 	}

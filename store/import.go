@@ -184,7 +184,7 @@ func insertEntries(ctx context.Context, tx *sqlx.Tx, a Account, entries []record
 		return nil
 	}
 	var ids, plants, kinds, days, bodies []string
-	var by, replaces, despite []*string
+	var by, replaces, cases, despite []*string
 	var recorded []time.Time
 	for _, e := range entries {
 		body, err := json.Marshal(e.Body)
@@ -194,7 +194,7 @@ func insertEntries(ctx context.Context, tx *sqlx.Tx, a Account, entries []record
 		ids, plants = append(ids, e.ID.String()), append(plants, e.PlantID.String())
 		kinds, days, bodies = append(kinds, string(e.Kind())), append(days, e.On.String()), append(bodies, string(body))
 		recorded = append(recorded, e.RecordedAt)
-		var name, old *string
+		var name, old, of *string
 		if e.By != "" && e.By != a.User.Name {
 			name = &e.By
 		}
@@ -202,18 +202,23 @@ func insertEntries(ctx context.Context, tx *sqlx.Tx, a Account, entries []record
 			id := e.Replaces.String()
 			old = &id
 		}
+		if e.Case != nil {
+			id := e.Case.String()
+			of = &id
+		}
 		warned, err := writtenDespite(e)
 		if err != nil {
 			return err
 		}
-		by, replaces, despite = append(by, name), append(replaces, old), append(despite, warned)
+		by, replaces, cases = append(by, name), append(replaces, old), append(cases, of)
+		despite = append(despite, warned)
 	}
 	_, err := tx.ExecContext(ctx, `
 		insert into entries (collection_id, by_user, id, plant_id, kind, on_day, recorded_at, by_name, replaces,
-			despite, body)
+			case_id, despite, body)
 		select $1, $2, * from unnest($3::uuid[], $4::uuid[], $5::text[], $6::date[], $7::timestamptz[], $8::text[],
-			$9::uuid[], $10::jsonb[], $11::jsonb[])`,
-		a.Collection.ID, a.User.ID, ids, plants, kinds, days, recorded, by, replaces, despite, bodies)
+			$9::uuid[], $10::uuid[], $11::jsonb[], $12::jsonb[])`,
+		a.Collection.ID, a.User.ID, ids, plants, kinds, days, recorded, by, replaces, cases, despite, bodies)
 	if err != nil {
 		return fmt.Errorf("writing %d entries: %w", len(entries), err)
 	}

@@ -109,20 +109,19 @@ func project(ctx context.Context, tx sqlx.ExecerContext, c Collection, s record.
 		botanical, called = s.Profile.Botanical, s.Profile.AllNames()
 	}
 	stage := ""
-	if _, st, in := s.CurrentStage(); in && s.Closed == nil {
+	if _, st, in := s.CurrentStage(); in {
 		stage = st.Name
 	}
 	causes := []string{}
-	if s.Verdict != nil {
-		causes = append(causes, s.Verdict.Causes...)
+	for _, of := range s.OpenCases() {
+		causes = append(causes, of.Causes()...)
+	}
+	if len(causes) == 0 {
+		causes = append(causes, s.Case.Causes()...)
 	}
 	name := s.Arrival.Name
 	if name == "" {
 		name = s.Arrival.Label
-	}
-	school, track := "", ""
-	if s.Plan != nil {
-		school, track = s.Plan.School, s.Plan.Track
 	}
 	search := strings.ToLower(strings.Join(append(called, name, s.Arrival.Label, s.Habit.Label), " "))
 	_, err := tx.ExecContext(
@@ -131,9 +130,9 @@ func project(ctx context.Context, tx sqlx.ExecerContext, c Collection, s record.
 		update plants set here = $3, name = $4, label = $5, habit = $6, profile = $7, botanical = $8, search = $9,
 			place_id = $10, isolation = $11, standing = $12, stage = $13, arrived_on = $14, last_look = $15,
 			next_due = $16, stalls_on = $17, causes = $18, tasks = $19, seam = $20, entries = $21,
-			figure = $22, cases = $23, mother_id = $24,
-			main_cause = $25, school = $26, track = $27, ended_on = $28,
-			due_days = $29, due_minutes = $30, due_weights = $31
+			figure = $22, confirmations = $23, mother_id = $24,
+			ended_on = $25,
+			due_days = $26, due_minutes = $27, due_weights = $28
 		where collection_id = $1 and id = $2`,
 		c.ID,
 		s.PlantID,
@@ -159,11 +158,8 @@ func project(ctx context.Context, tx sqlx.ExecerContext, c Collection, s record.
 		asJSON[record.Figure]{
 			s.Figure(),
 		},
-		asJSON[[]record.Case]{append([]record.Case{}, s.Cases...)},
+		asJSON[[]record.Confirmation]{append([]record.Confirmation{}, s.Confirmations...)},
 		s.Arrival.Mother,
-		s.MainCause(),
-		school,
-		track,
 		s.EndedOn(),
 		load.Days,
 		load.Minutes,
@@ -172,30 +168,10 @@ func project(ctx context.Context, tx sqlx.ExecerContext, c Collection, s record.
 	if err != nil {
 		return fmt.Errorf("updating the lists: %w", err)
 	}
+	if err := projectCases(ctx, tx, c, s); err != nil {
+		return err
+	}
 	return projectStages(ctx, tx, c, s)
-}
-
-// projectStages writes how long each passed stage took, where that has changed.
-func projectStages(ctx context.Context, tx sqlx.ExecerContext, c Collection, s record.State) error {
-	passed := []record.Passed{}
-	if s.Here {
-		passed = s.PassedStages()
-	}
-	_, err := tx.ExecContext(ctx, `
-		with now as (select track, stage, days from jsonb_to_recordset($3) as x(track text, stage text, days integer)),
-		gone as (
-			delete from passed_stages where collection_id = $1 and plant_id = $2
-			and (track, stage) not in (select track, stage from now))
-		insert into passed_stages (collection_id, plant_id, track, stage, days, arrived_on)
-		select $1, $2, track, stage, days, $4 from now
-		on conflict (collection_id, plant_id, track, stage)
-		do update set days = excluded.days, arrived_on = excluded.arrived_on
-		where (passed_stages.days, passed_stages.arrived_on) is distinct from (excluded.days, excluded.arrived_on)`,
-		c.ID, s.PlantID, asJSON[[]record.Passed]{passed}, s.ArrivedOn)
-	if err != nil {
-		return fmt.Errorf("updating the stages: %w", err)
-	}
-	return nil
 }
 
 // Filter narrows the register. Empty fields do not.

@@ -3,14 +3,19 @@ import type { Plugin } from "vite";
 import { compression } from "vite-plugin-compression2";
 import { defineConfig } from "vitest/config";
 
-/** Lets the shell be painted before the styles have come: they stand behind it, and scripts still wait for them. */
+/**
+ * Lets the shell be painted before the styles have come: they stand behind it and before what is drawn later, whose
+ * own variables come after them. Scripts still wait for them.
+ */
 const stylesAfterShell: Plugin = {
   name: "styles-after-shell",
   transformIndexHtml: {
     order: "post",
     handler: (html) => {
       const styles = html.match(/\n\s*<link rel="stylesheet"[^>]*>/g) ?? [];
-      return styles.reduce((page, link) => page.replace(link, ""), html).replace("<noscript>", `${styles.join("")}$&`);
+      return styles
+        .reduce((page, link) => page.replace(link, ""), html)
+        .replace(/\n\s*<div id="root">/, `${styles.join("")}$&`);
     },
   },
 };

@@ -66,3 +66,6 @@ func (d *Day) Scan(src any) error {
 	}
 	return fmt.Errorf("cannot read a day from %T", src)
 }
+
+// Words says the day as people do, "15 November 2026".
+func (d Day) Words() string { return d.Time().Format("2 January 2006") }

@@ -50,11 +50,16 @@ type AtLeast struct {
 // Reads names the measure.
 func (c AtLeast) Reads() []string { return []string{c.Measure} }
 
-// Judge compares the last reading with the wanted value.
-func (c AtLeast) Judge(h History, _, today day.Day) Standing {
+// Judge compares the last reading of the stage with the wanted value. What was read
+// before is where it began, and opens nothing.
+func (c AtLeast) Judge(h History, began, today day.Day) Standing {
 	s := notLooked(c.Words, c.Measure)
-	seen := h.until(c.Measure, today)
+	seen := h.counting(c.Measure, began, today)
 	if len(seen) == 0 {
+		if before := h.until(c.Measure, min(began, today)); len(before) > 0 {
+			last := before[len(before)-1]
+			s.Found = fmt.Sprintf("%s when this stage began; read it again", inWords(c.Measure, last.Value))
+		}
 		return s
 	}
 	last := seen[len(seen)-1]
@@ -92,7 +97,7 @@ func (c Yes) Reads() []string { return []string{c.Measure} }
 // Judge looks at the last answer since the stage began.
 func (c Yes) Judge(h History, began, today day.Day) Standing {
 	s := notLooked(c.Words, c.Measure)
-	for _, r := range h.within(c.Measure, began, today) {
+	for _, r := range h.counting(c.Measure, began, today) {
 		on := r.On
 		s.Since, s.Found, s.Status = &on, inWords(c.Measure, r.Value), Missing
 		if r.Value == 1 {
@@ -163,7 +168,7 @@ func (c Quiet) Judge(h History, began, today day.Day) Standing {
 	}
 	s.Status = Missing
 	if alarm != nil {
-		s.Found += ", last trouble " + alarm.String()
+		s.Found += ", last trouble on " + alarm.Words()
 	}
 	return s
 }
@@ -183,7 +188,7 @@ func (c Sum) Reads() []string { return []string{c.Measure} }
 func (c Sum) Judge(h History, began, today day.Day) Standing {
 	s := notLooked(c.Words, c.Measure)
 	var sum float64
-	for _, r := range h.within(c.Measure, began, today) {
+	for _, r := range h.counting(c.Measure, began, today) {
 		on := r.On
 		sum += r.Value
 		s.Since, s.Status = &on, Missing
@@ -345,7 +350,7 @@ func (c Each) Reads() []string { return []string{c.Measure} }
 func (c Each) Judge(h History, began, today day.Day) Standing {
 	s := notLooked(c.Words, c.Measure)
 	reached := 0
-	for _, r := range h.within(c.Measure, began, today) {
+	for _, r := range h.counting(c.Measure, began, today) {
 		on := r.On
 		s.Since, s.Status = &on, Missing
 		if r.Value >= c.Value {

@@ -55,3 +55,13 @@ func (h History) within(measure string, from, to day.Day) []Reading {
 	at := sort.Search(len(list), func(i int) bool { return list[i].On > to })
 	return list[:at]
 }
+
+// counting gives the readings that count for a stage from its first day to another.
+// Of what grows that day's are where it began: what was there when a stage began
+// is not what came in it.
+func (h History) counting(measure string, began, to day.Day) []Reading {
+	if measureByID[measure].Growing {
+		began++
+	}
+	return h.within(measure, began, to)
+}

@@ -114,17 +114,51 @@ func TestReRootGateTakesRootsOrANewGrowthPoint(t *testing.T) {
 }
 
 // One leaf a month, two leaves: common practice after root rot.
-func TestWeaningCountsLeavesSinceTheStageBegan(t *testing.T) {
+func TestRoomAirIsBorneForTwoWeeks(t *testing.T) {
 	s := stage(t, "foliage-rerooting", "wean")
+	h := readings(map[int]map[string]float64{5: {"out-of-chamber": 1}, 18: {"out-of-chamber": 1}})
+	assert.False(t, s.JudgeGate(h, began, began+18).Open, "13 days")
+	h.Add("out-of-chamber", recovery.Reading{On: began + 19, Value: 1})
+	assert.True(t, s.JudgeGate(h, began, began+19).Open, "14 days")
+}
+
+func TestGrowingAgainCountsLeavesSinceTheStageBegan(t *testing.T) {
+	s := stage(t, "foliage-rerooting", "grow")
 	h := readings(map[int]map[string]float64{
-		5:  {"out-of-chamber": 1, "leaves-lost": 0},
-		28: {"out-of-chamber": 1, "new-leaves": 1, "leaf-ratio": 94, "leaves-lost": 0},
+		0:  {"new-leaves": 5, "leaf-ratio": 99},
+		5:  {"leaves-lost": 0},
+		28: {"new-leaves": 1, "leaf-ratio": 94, "leaves-lost": 0},
 		58: {"new-leaves": 1, "leaf-ratio": 97, "leaves-lost": 0},
 	})
-	assert.False(t, s.JudgeGate(h, began, began+40).Open)
+	assert.False(t, s.JudgeGate(h, began, began+40).Open, "what was there on the first day opens nothing")
 	assert.True(t, s.JudgeGate(h, began, began+58).Open)
 	h.Add("leaf-ratio", recovery.Reading{On: began + 60, Value: 70})
 	assert.False(t, s.JudgeGate(h, began, began+60).Open, "a smaller leaf closes it again")
+}
+
+// Growth of the day on which a stage began is where it began; other answers of that
+// day count.
+func TestGrowthOfTheFirstDayOpensNothing(t *testing.T) {
+	for _, c := range []struct {
+		gate    recovery.Condition
+		measure string
+		value   float64
+		first   bool // whether an answer of the first day counts
+	}{
+		{recovery.AtLeast{Measure: "live-tips", Value: 2, Words: "tips"}, "live-tips", 3, false},
+		{recovery.Yes{Measure: "new-growth", Words: "growth"}, "new-growth", 1, false},
+		{recovery.Sum{Measure: "new-leaves", Value: 1, Words: "a leaf"}, "new-leaves", 1, false},
+		{recovery.Yes{Measure: "core-wet", Words: "wet"}, "core-wet", 1, true},
+		{recovery.AtLeast{Measure: "plump", Value: 4, Words: "plump"}, "plump", 5, true},
+	} {
+		h := recovery.History{}
+		h.Add(c.measure, recovery.Reading{On: began - 3, Value: c.value})
+		assert.NotEqual(t, recovery.Met, c.gate.Judge(h, began, began+9).Status, "%s before it began", c.measure)
+		h.Add(c.measure, recovery.Reading{On: began, Value: c.value})
+		assert.Equal(t, c.first, c.gate.Judge(h, began, began+9).Status == recovery.Met, "%s on its first day", c.measure)
+		h.Add(c.measure, recovery.Reading{On: began + 1, Value: c.value})
+		assert.Equal(t, recovery.Met, c.gate.Judge(h, began, began+9).Status, "%s on the day after", c.measure)
+	}
 }
 
 func TestCleanLooksMustLieApart(t *testing.T) {

@@ -157,8 +157,8 @@ func (t Track) FindSetback(stage int, h History, began, today day.Day) (Setback,
 		return Setback{}, false
 	}
 	for _, m := range measures {
-		if !m.Alarm {
-			continue
+		if !m.Alarm || (m.ID == livePests) != ClearsPests(t.ID) {
+			continue // pests are the matter of their own track, and nothing else is
 		}
 		seen := h.until(m.ID, today)
 		if len(seen) == 0 {
@@ -172,9 +172,9 @@ func (t Track) FindSetback(stage int, h History, began, today day.Day) (Setback,
 		if m.ID == "wilt" {
 			back = t.Stages[stage-1].ID
 		}
-		return Setback{last.On, fmt.Sprintf("%s found on %s", m.Short, last.On), back}, true
+		return Setback{last.On, fmt.Sprintf("%s found on %s", m.Short, last.On.Words()), back}, true
 	}
-	if tips := h.until("live-tips", today); len(tips) >= 2 {
+	if tips := h.until("live-tips", today); len(tips) >= 2 && !t.Beside {
 		a, b := tips[len(tips)-2], tips[len(tips)-1]
 		if b.On >= began && a.Value >= 3 && b.Value <= a.Value*2/3 {
 			return Setback{

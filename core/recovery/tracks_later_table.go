@@ -117,6 +117,24 @@ var laterTracks = []Track{
 			},
 			TooEarly: "Without a shoot it lives on what it has.",
 		},
+		{
+			ID:         "raise",
+			Name:       "raising the shoot",
+			Purpose:    "Roots of its own.",
+			UsualWeeks: [2]float64{8, 30},
+			LookDays:   10,
+			Care: Care{
+				Water:    "by its own water rule, crown dry",
+				Humidity: "as its kind likes",
+				Light:    "stepwise to what its kind likes",
+				Feed:     "quarter rate in growth",
+				Not:      "Not taken from the old base before it has roots.",
+			},
+			Gate: []Condition{
+				AtLeast{"roots-7cm", 3, "3 roots of 7.5 cm"},
+			},
+			TooEarly: "With short roots it stands still for a year.",
+		},
 	}},
 	{ID: "waking", Name: "Waking from rest", Stages: []Stage{
 		{
@@ -193,7 +211,7 @@ var laterTracks = []Track{
 		},
 	}},
 	{ID: "suspect", Name: "Keeping a suspect apart", Beside: true, Stages: []Stage{
-		{ID: "test", Name: "test", Purpose: "Know what it is.", UsualWeeks: [2]float64{0, 3}, LookDays: 7,
+		{ID: "test", Name: "finding out what it is", Purpose: "Know what it is.", UsualWeeks: [2]float64{0, 3}, LookDays: 7,
 			Care: Care{
 				Water:    "by its own water rule, from its own can",
 				Humidity: "as its kind likes",
@@ -206,7 +224,7 @@ var laterTracks = []Track{
 			}, TooEarly: "A blade carries it through the collection."},
 		{
 			ID:         "kept",
-			Name:       "kept apart",
+			Name:       "kept apart and cared for",
 			Purpose:    "Care as its kind, with its own tools.",
 			UsualWeeks: [2]float64{12, 52},
 			LookDays:   28,

@@ -8,7 +8,7 @@ var firstTracks = []Track{
 	{ID: "foliage-rerooting", Name: "Re-rooting a foliage plant", Stages: []Stage{
 		{
 			ID:         "stabilise",
-			Name:       "stabilise",
+			Name:       "stopping the loss",
 			Purpose:    "Stop the loss; no growth is expected of it yet.",
 			UsualWeeks: [2]float64{1, 2},
 			LookDays:   1,
@@ -26,7 +26,7 @@ var firstTracks = []Track{
 		},
 		{
 			ID:         "re-root",
-			Name:       "re-root",
+			Name:       "waiting for new roots",
 			Purpose:    "New roots until it holds itself.",
 			UsualWeeks: [2]float64{2, 8},
 			LookDays:   4,
@@ -46,19 +46,35 @@ var firstTracks = []Track{
 		},
 		{
 			ID:         "wean",
-			Name:       "wean and grow",
-			Purpose:    "Room air, and leaves as large as before.",
-			UsualWeeks: [2]float64{4, 16},
-			LookDays:   7,
+			Name:       "getting used to room air",
+			Purpose:    "Leaves that bear the air of the room.",
+			UsualWeeks: [2]float64{2, 4},
+			LookDays:   4,
 			Care: Care{
 				Water:    "by its own water rule",
 				Humidity: "room air, no cold draught",
 				Light:    "stepwise to what its kind likes",
+				Feed:     "none",
+				Not:      "Not into a larger pot before it has filled this one.",
+			},
+			Gate: []Condition{
+				Held{"out-of-chamber", 14, "out of the chamber for 14 days"}},
+			TooEarly: "Box leaves crisp in a day of dry air.",
+		},
+		{
+			ID:         "grow",
+			Name:       "growing again",
+			Purpose:    "Leaves as large as before.",
+			UsualWeeks: [2]float64{4, 16},
+			LookDays:   7,
+			Care: Care{
+				Water:    "by its own water rule",
+				Humidity: "as its kind likes",
+				Light:    "as its kind likes",
 				Feed:     "quarter rate from the first clean leaf",
 				Not:      "Not into a larger pot before it has filled this one.",
 			},
 			Gate: []Condition{
-				Held{"out-of-chamber", 14, "out of the chamber for 14 days"},
 				Sum{"new-leaves", 2, "2 new leaves"},
 				Each{"leaf-ratio", keepsUp, 2, "each at least 90 % of the one before"},
 				Quiet{[]string{"leaves-lost"}, 21, "no leaf lost in 21 days"}},
@@ -68,7 +84,7 @@ var firstTracks = []Track{
 	{ID: "orchid-water-bridge", Name: "Water bridge for an orchid", Stages: []Stage{
 		{
 			ID:         "cup",
-			Name:       "cup",
+			Name:       "waiting for root tips",
 			Purpose:    "Root tips, tempted by water just below the base.",
 			UsualWeeks: [2]float64{4, 12},
 			LookDays:   3,
@@ -89,7 +105,7 @@ var firstTracks = []Track{
 		},
 		{
 			ID:         "falling-dish",
-			Name:       "falling dish",
+			Name:       "roots follow the water down",
 			Purpose:    "Roots follow a dish whose level falls.",
 			UsualWeeks: [2]float64{4, 12},
 			LookDays:   4,
@@ -112,7 +128,7 @@ var firstTracks = []Track{
 		},
 		{
 			ID:         "normal",
-			Name:       "normal pot",
+			Name:       "growing in a normal pot",
 			Purpose:    "Grow as its kind grows.",
 			UsualWeeks: [2]float64{8, 26},
 			LookDays:   7,
@@ -131,7 +147,12 @@ var firstTracks = []Track{
 		},
 	}},
 	{ID: "orchid-rest", Name: "Rest first, repot later", Stages: []Stage{
-		{ID: "strip", Name: "strip", Purpose: "Take off what drains it.", UsualWeeks: [2]float64{0, 1}, LookDays: 3,
+		{
+			ID:         "strip",
+			Name:       "what drains it comes off",
+			Purpose:    "Take off what drains it.",
+			UsualWeeks: [2]float64{0, 1},
+			LookDays:   3,
 			Care: Care{
 				Water:    "lightly",
 				Humidity: "50 % or more",
@@ -141,10 +162,12 @@ var firstTracks = []Track{
 			},
 			Gate: []Condition{
 				Yes{"drained", "spikes and plantlets off"},
-			}, TooEarly: "Spikes go on taking what it cannot spare."},
+			},
+			TooEarly: "Spikes go on taking what it cannot spare.",
+		},
 		{
 			ID:         "rest",
-			Name:       "rest",
+			Name:       "resting until growth starts",
 			Purpose:    "Hold until it wants to grow.",
 			UsualWeeks: [2]float64{8, 26},
 			LookDays:   7,
@@ -164,7 +187,7 @@ var firstTracks = []Track{
 		},
 		{
 			ID:         "active",
-			Name:       "active growth",
+			Name:       "new growth makes roots",
 			Purpose:    "Roots on the new growth, just long enough.",
 			UsualWeeks: [2]float64{3, 10},
 			LookDays:   4,
@@ -180,7 +203,12 @@ var firstTracks = []Track{
 			},
 			TooEarly: "Repotted before roots show it stands still.",
 		},
-		{ID: "repot", Name: "repot", Purpose: "Fresh medium while tips run.", UsualWeeks: [2]float64{0, 2}, LookDays: 2,
+		{
+			ID:         "repot",
+			Name:       "time to repot",
+			Purpose:    "Fresh medium while tips run.",
+			UsualWeeks: [2]float64{0, 2},
+			LookDays:   2,
 			Care: Care{
 				Water:    "1-3 days after repotting",
 				Humidity: "60 % for a while",
@@ -188,10 +216,12 @@ var firstTracks = []Track{
 				Feed:     "none",
 				Not:      "Do not break the tips.",
 			},
-			Gate: []Condition{Yes{"repotted", "repotted"}}, TooEarly: "The old medium goes on souring."},
+			Gate:     []Condition{Yes{"repotted", "repotted"}},
+			TooEarly: "The old medium goes on souring.",
+		},
 		{
 			ID:         "re-establish",
-			Name:       "re-establish",
+			Name:       "taking hold in its pot",
 			Purpose:    "The growth matures on its own roots.",
 			UsualWeeks: [2]float64{8, 30},
 			LookDays:   7,
@@ -212,7 +242,7 @@ var firstTracks = []Track{
 	{ID: "orchid-lean", Name: "Lean and staked", Stages: []Stage{
 		{
 			ID:         "hold",
-			Name:       "hold",
+			Name:       "waiting for root nubs",
 			Purpose:    "Live on reserves, still and shaded, until nubs show.",
 			UsualWeeks: [2]float64{8, 20},
 			LookDays:   4,
@@ -227,13 +257,13 @@ var firstTracks = []Track{
 				Not:      "No soaking: a bare base in wet bark rots. No rocking: loose nubs break.",
 			},
 			Gate: []Condition{
-				Any{Yes{"new-growth", "new growth"}, AtLeast{"live-tips", 1, "root nubs"}},
+				AtLeast{"live-tips", 1, "a new root nub: growth alone feeds nothing"},
 			},
 			TooEarly: "Watered like a rooted plant, the base rots before roots come.",
 		},
 		{
 			ID:         "nubs",
-			Name:       "nubs",
+			Name:       "nubs become roots",
 			Purpose:    "From nubs to roots.",
 			UsualWeeks: [2]float64{4, 10},
 			LookDays:   4,
@@ -250,7 +280,7 @@ var firstTracks = []Track{
 			},
 			TooEarly: "Nubs dry off if the mix dries through, and rot if it stays wet.",
 		},
-		{ID: "grow-in", Name: "grow in", Purpose: "Roots take hold.", UsualWeeks: [2]float64{6, 16}, LookDays: 7,
+		{ID: "grow-in", Name: "roots take hold", Purpose: "Roots take hold.", UsualWeeks: [2]float64{6, 16}, LookDays: 7,
 			Care: Care{
 				Water:    "when half dry",
 				Humidity: "50 % or more",
@@ -261,7 +291,12 @@ var firstTracks = []Track{
 			Gate: []Condition{
 				Yes{"steady", "steady without stakes"},
 			}, TooEarly: "Unstaked early it saws through its own new roots."},
-		{ID: "normal", Name: "normal", Purpose: "Grow as its kind grows.", UsualWeeks: [2]float64{8, 26}, LookDays: 7,
+		{
+			ID:         "normal",
+			Name:       "growing as its kind grows",
+			Purpose:    "Grow as its kind grows.",
+			UsualWeeks: [2]float64{8, 26},
+			LookDays:   7,
 			Care: Care{
 				Water:    "by its own water rule",
 				Humidity: "as its kind likes",
@@ -272,10 +307,12 @@ var firstTracks = []Track{
 			Gate: []Condition{
 				Yes{"new-growth", "a growth started"},
 				Quiet{[]string{"wilt", "rot"}, 30, "30 days normal"},
-			}, TooEarly: "Not proven yet."},
+			},
+			TooEarly: "Not proven yet.",
+		},
 	}},
 	{ID: "orchid-moss", Name: "Re-rooting an orchid in its medium", Stages: []Stage{
-		{ID: "settle", Name: "settle", Purpose: "No more loss.", UsualWeeks: [2]float64{2, 4}, LookDays: 3,
+		{ID: "settle", Name: "losing no more roots", Purpose: "No more loss.", UsualWeeks: [2]float64{2, 4}, LookDays: 3,
 			Care: Care{
 				Water:    "moss barely moist",
 				Humidity: "60 % or more",
@@ -286,7 +323,12 @@ var firstTracks = []Track{
 			Gate: []Condition{
 				Quiet{[]string{"rot", "smell"}, 14, "no further root loss in 14 days"},
 			}, TooEarly: "Rot in moss is seen late."},
-		{ID: "re-root", Name: "re-root", Purpose: "Tips start to run.", UsualWeeks: [2]float64{6, 16}, LookDays: 5,
+		{
+			ID:         "re-root",
+			Name:       "root tips start to run",
+			Purpose:    "Tips start to run.",
+			UsualWeeks: [2]float64{6, 16},
+			LookDays:   5,
 			Care: Care{
 				Water:    "when the moss is crisp on top",
 				Humidity: "60 % or more",
@@ -296,8 +338,15 @@ var firstTracks = []Track{
 			},
 			Gate: []Condition{
 				AtLeast{"live-tips", 3, "3 live tips"},
-			}, TooEarly: "Two tips feed one leaf, not a plant."},
-		{ID: "normal", Name: "normal", Purpose: "Grow as its kind grows.", UsualWeeks: [2]float64{6, 26}, LookDays: 7,
+			},
+			TooEarly: "Two tips feed one leaf, not a plant.",
+		},
+		{
+			ID:         "normal",
+			Name:       "growing as its kind grows",
+			Purpose:    "Grow as its kind grows.",
+			UsualWeeks: [2]float64{6, 26},
+			LookDays:   7,
 			Care: Care{
 				Water:    "by its own water rule",
 				Humidity: "as its kind likes",
@@ -307,12 +356,14 @@ var firstTracks = []Track{
 			},
 			Gate: []Condition{
 				Any{Sum{"new-leaves", 1, "a new leaf"}, Yes{"new-growth", "a growth started"}},
-			}, TooEarly: "Not proven yet."},
+			},
+			TooEarly: "Not proven yet.",
+		},
 	}},
 	{ID: "orchid-clay", Name: "Clay and reservoir", Stages: []Stage{
 		{
 			ID:         "adapt",
-			Name:       "adapt",
+			Name:       "old roots go, new tips come",
 			Purpose:    "Old roots go, new ones know the clay.",
 			UsualWeeks: [2]float64{6, 12},
 			LookDays:   7,
@@ -330,7 +381,7 @@ var firstTracks = []Track{
 		},
 		{
 			ID:         "root-in",
-			Name:       "root in",
+			Name:       "roots reach the water",
 			Purpose:    "Roots reach the reservoir.",
 			UsualWeeks: [2]float64{8, 16},
 			LookDays:   7,
@@ -348,7 +399,7 @@ var firstTracks = []Track{
 		},
 		{
 			ID:         "normal",
-			Name:       "normal",
+			Name:       "growths as large as before",
 			Purpose:    "Growths as large as before.",
 			UsualWeeks: [2]float64{8, 26},
 			LookDays:   7,
@@ -369,7 +420,7 @@ var firstTracks = []Track{
 	{ID: "orchid-basket", Name: "Bare roots in a basket", Stages: []Stage{
 		{
 			ID:         "clean",
-			Name:       "clean and wrap",
+			Name:       "cleaned and wrapped",
 			Purpose:    "Dead roots and moss off.",
 			UsualWeeks: [2]float64{0, 1},
 			LookDays:   2,
@@ -385,7 +436,7 @@ var firstTracks = []Track{
 		},
 		{
 			ID:         "tips",
-			Name:       "tips",
+			Name:       "waiting for new tips",
 			Purpose:    "New green or red tips.",
 			UsualWeeks: [2]float64{8, 20},
 			LookDays:   4,
@@ -402,7 +453,7 @@ var firstTracks = []Track{
 			},
 			TooEarly: "Old roots drink but do not last.",
 		},
-		{ID: "normal", Name: "normal", Purpose: "Leaves fill again.", UsualWeeks: [2]float64{6, 20}, LookDays: 7,
+		{ID: "normal", Name: "leaves fill again", Purpose: "Leaves fill again.", UsualWeeks: [2]float64{6, 20}, LookDays: 7,
 			Care: Care{
 				Water:    "each morning",
 				Humidity: "as its kind likes",
@@ -415,7 +466,12 @@ var firstTracks = []Track{
 			}, TooEarly: "Leaves fill weeks after the roots."},
 	}},
 	{ID: "drought-revive", Name: "Reviving after drought", Stages: []Stage{
-		{ID: "soak", Name: "soak", Purpose: "Wet the core once, properly.", UsualWeeks: [2]float64{0, 1}, LookDays: 1,
+		{
+			ID:         "soak",
+			Name:       "wetting the dry core",
+			Purpose:    "Wet the core once, properly.",
+			UsualWeeks: [2]float64{0, 1},
+			LookDays:   1,
 			Care: Care{
 				Water:    "half an hour from below, drained; once more if the core stayed dry",
 				Humidity: "shade, still air",
@@ -423,10 +479,12 @@ var firstTracks = []Track{
 				Feed:     "none for a month",
 				Not:      "Never flooded to make up for it.",
 			},
-			Gate: []Condition{Yes{"core-wet", "the core is wet"}}, TooEarly: "A dry core sheds the next water too."},
+			Gate:     []Condition{Yes{"core-wet", "the core is wet"}},
+			TooEarly: "A dry core sheds the next water too.",
+		},
 		{
 			ID:         "perk",
-			Name:       "perk",
+			Name:       "waiting for the leaves to lift",
 			Purpose:    "Wait for the leaves to lift.",
 			UsualWeeks: [2]float64{0.3, 1},
 			LookDays:   1,
@@ -445,7 +503,7 @@ var firstTracks = []Track{
 		},
 		{
 			ID:         "refill",
-			Name:       "tidy and refill",
+			Name:       "yellow goes, bare parts fill",
 			Purpose:    "Yellow leaves off in sittings, bare parts filled.",
 			UsualWeeks: [2]float64{4, 12},
 			LookDays:   7,
@@ -466,7 +524,7 @@ var firstTracks = []Track{
 	{ID: "pest-clearance", Name: "Clearing pests", Beside: true, Stages: []Stage{
 		{
 			ID:         "knock-down",
-			Name:       "knock down",
+			Name:       "until nothing alive is found",
 			Purpose:    "Nothing alive is found.",
 			UsualWeeks: [2]float64{1, 3},
 			LookDays:   3,
@@ -482,7 +540,7 @@ var firstTracks = []Track{
 			},
 			TooEarly: "Eggs hatch after the first treatment; stopped now it starts again.",
 		},
-		{ID: "repeats", Name: "repeats", Purpose: "Meet each hatch.", UsualWeeks: [2]float64{2, 8}, LookDays: 5,
+		{ID: "repeats", Name: "meeting each hatch", Purpose: "Meet each hatch.", UsualWeeks: [2]float64{2, 8}, LookDays: 5,
 			Care: Care{
 				Water:    "by its own water rule",
 				Humidity: "room air",
@@ -495,7 +553,7 @@ var firstTracks = []Track{
 			}, TooEarly: "Treating once and stopping is how they come back."},
 		{
 			ID:         "proving",
-			Name:       "proving",
+			Name:       "proving that it is clean",
 			Purpose:    "One whole generation of clean looks.",
 			UsualWeeks: [2]float64{4, 10},
 			LookDays:   7,
@@ -516,7 +574,7 @@ var firstTracks = []Track{
 	{ID: "place-correction", Name: "Putting its place right", Stages: []Stage{
 		{
 			ID:         "moved",
-			Name:       "put right",
+			Name:       "stress gone, marks stay",
 			Purpose:    "The stress is gone; old marks stay as they are.",
 			UsualWeeks: [2]float64{1, 3},
 			LookDays:   5,
@@ -534,7 +592,7 @@ var firstTracks = []Track{
 		},
 		{
 			ID:         "judge-new",
-			Name:       "judge by new growth",
+			Name:       "waiting for clean new leaves",
 			Purpose:    "Only new leaves tell.",
 			UsualWeeks: [2]float64{4, 12},
 			LookDays:   7,
@@ -555,7 +613,7 @@ var firstTracks = []Track{
 	{ID: "rejuvenation", Name: "Rejuvenation and cuttings", Stages: []Stage{
 		{
 			ID:         "root",
-			Name:       "root",
+			Name:       "pieces make roots",
 			Purpose:    "Roots on each piece.",
 			UsualWeeks: [2]float64{2, 9},
 			LookDays:   4,
@@ -574,7 +632,7 @@ var firstTracks = []Track{
 		},
 		{
 			ID:         "pot-and-bag",
-			Name:       "pot and bag",
+			Name:       "a first leaf in the pot",
 			Purpose:    "A leaf of its own in the pot.",
 			UsualWeeks: [2]float64{3, 8},
 			LookDays:   4,
@@ -592,7 +650,7 @@ var firstTracks = []Track{
 		},
 		{
 			ID:         "harden",
-			Name:       "harden",
+			Name:       "getting used to room air",
 			Purpose:    "Room air by steps.",
 			UsualWeeks: [2]float64{1.5, 4},
 			LookDays:   3,
@@ -611,7 +669,7 @@ var firstTracks = []Track{
 		},
 		{
 			ID:         "joined",
-			Name:       "joined",
+			Name:       "filling the pot",
 			Purpose:    "Back in the pot it came to fill.",
 			UsualWeeks: [2]float64{2, 8},
 			LookDays:   7,
@@ -629,7 +687,7 @@ var firstTracks = []Track{
 	{ID: "plantlet", Name: "Raising a plantlet", Stages: []Stage{
 		{
 			ID:         "on-mother",
-			Name:       "on the mother",
+			Name:       "rooting on its mother",
 			Purpose:    "Roots of its own.",
 			UsualWeeks: [2]float64{8, 30},
 			LookDays:   10,
@@ -645,7 +703,12 @@ var firstTracks = []Track{
 			},
 			TooEarly: "With short roots it stands still for a year.",
 		},
-		{ID: "own-pot", Name: "own pot", Purpose: "A leaf of its own.", UsualWeeks: [2]float64{8, 26}, LookDays: 7,
+		{
+			ID:         "own-pot",
+			Name:       "a leaf of its own",
+			Purpose:    "A leaf of its own.",
+			UsualWeeks: [2]float64{8, 26},
+			LookDays:   7,
 			Care: Care{
 				Water:    "when half dry",
 				Humidity: "60 % at first",
@@ -653,6 +716,8 @@ var firstTracks = []Track{
 				Feed:     "quarter rate",
 				Not:      "Not potted up.",
 			},
-			Gate: []Condition{Sum{"new-leaves", 1, "a new leaf"}}, TooEarly: "Not proven yet."},
+			Gate:     []Condition{Sum{"new-leaves", 1, "a new leaf"}},
+			TooEarly: "Not proven yet.",
+		},
 	}},
 }

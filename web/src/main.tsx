@@ -39,7 +39,7 @@ import "@mantine/core/styles/Switch.css";
 import "./styles.css";
 import { MantineProvider } from "@mantine/core";
 import { MutationCache, QueryCache, QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { StrictMode } from "react";
+import { type ReactNode, StrictMode, useLayoutEffect } from "react";
 import { createRoot } from "react-dom/client";
 import { RouterProvider } from "react-router";
 import { Problem } from "./api/client";
@@ -67,6 +67,12 @@ const nonce = document.querySelector('meta[name="style-nonce"]')?.getAttribute("
 const root = document.getElementById("root");
 if (!root) throw new Error("the page has no root");
 
+/** The page as it was drawn before any script goes when there is something in its place. */
+function InsteadOfShell({ children }: { children: ReactNode }) {
+  useLayoutEffect(() => document.getElementById("shell")?.remove(), []);
+  return children;
+}
+
 createRoot(root).render(
   <StrictMode>
     <MantineProvider
@@ -77,7 +83,9 @@ createRoot(root).render(
     >
       <IfNotices />
       <QueryClientProvider client={queries}>
-        <RouterProvider router={router} />
+        <InsteadOfShell>
+          <RouterProvider router={router} />
+        </InsteadOfShell>
       </QueryClientProvider>
     </MantineProvider>
   </StrictMode>,

@@ -18,6 +18,10 @@ export const router = createBrowserRouter([
             path: "household",
             lazy: async () => ({ Component: (await import("./views/WhoLivesHere")).HouseholdPage }),
           },
+          {
+            path: "routine",
+            lazy: async () => ({ Component: (await import("./views/RoutinePage")).RoutinePage }),
+          },
           { path: "exchange", lazy: async () => ({ Component: (await import("./views/Exchange")).Exchange }) },
           {
             path: "about",

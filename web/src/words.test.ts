@@ -57,7 +57,16 @@ describe("figure", () => {
 
 describe("seam", () => {
   it("shows a stage that was fallen back into in red", () => {
-    const band = { track: "t", lane: 0, stage: "cup", name: "cup", from: "2026-01-01", back: true, early: false };
+    const band = {
+      case: "c",
+      track: "t",
+      lane: 0,
+      stage: "cup",
+      name: "cup",
+      from: "2026-01-01",
+      back: true,
+      early: false,
+    };
     expect(bandColour(band, 0)).toBe("var(--red-cloth)");
     expect(bandColour({ ...band, back: false }, 0)).not.toBe("var(--red-cloth)");
   });

@@ -263,24 +263,12 @@ func (x *subject) phase(d int) string {
 		return "resting"
 	case d < seenDays && (a.Growing.Said || a.NewGrowth.Said || x.tips):
 		return "growing"
-	case x.restsIn(m):
+	case x.kind.RestsIn(time.Month(m)):
 		return "resting"
 	case among(m, time.November, time.December, time.January):
 		return "idle"
 	}
 	return "growing"
-}
-
-// restsIn says whether its kind rests in a month (of the north).
-func (x *subject) restsIn(m int) bool {
-	rest := x.kind.RestKind
-	switch rest {
-	case "", "none", "after-bloom":
-		return false
-	case "summer":
-		return among(m, time.June, time.July, time.August)
-	}
-	return among(m, time.November, time.December, time.January, time.February)
 }
 
 func (x *subject) growing() bool { return x.phase(0) == "growing" }

@@ -54,10 +54,13 @@ export const useRegister = (filter: RegisterFilter) =>
     placeholderData: keepPreviousData,
   });
 
-export const usePlant = (plant: string) =>
+/** A plant's file, read for one of its cases; for the case in hand where none is named. */
+export const usePlant = (plant: string, of = "") =>
   useQuery({
-    queryKey: keys.file(plant),
-    queryFn: () => answer(client.GET("/api/plants/{plant}", { params: { path: { plant } } })),
+    queryKey: keys.file(plant, of),
+    queryFn: () =>
+      answer(client.GET("/api/plants/{plant}", { params: { path: { plant }, query: of ? { case: of } : {} } })),
+    placeholderData: ofPlant(plant),
     enabled: plant !== "",
   });
 
@@ -85,26 +88,30 @@ export const useDifferential = (plant: string, present: string[], absent: string
  * The plan of the answers given for what was decided (the id of that entry); keeps tells that it takes over the plan
  * in hand, and what is done of it.
  */
-export const usePlanPreview = (plant: string, decided: string, answers: Answers, keeps: boolean) =>
+export const usePlanPreview = (plant: string, decided: string, answers: Answers, keeps: boolean, of?: string) =>
   useQuery({
-    queryKey: keys.preview(plant, decided, answers, keeps),
+    queryKey: keys.preview(plant, decided, answers, keeps, of),
     queryFn: ({ signal }) =>
       answer(
-        client.POST("/api/plants/{plant}/plan", { params: { path: { plant } }, body: { answers, keeps }, signal }),
+        client.POST("/api/plants/{plant}/plan", {
+          params: { path: { plant } },
+          body: { answers, keeps, case: of },
+          signal,
+        }),
       ),
     placeholderData: ofDecision(plant, decided),
     retry: false,
   });
 
 /** Where the trade disagrees about that plan: each side is a plan of its own, so it comes after the plan itself. */
-export const usePlanChoices = (plant: string, decided: string, answers: Answers, keeps: boolean) =>
+export const usePlanChoices = (plant: string, decided: string, answers: Answers, keeps: boolean, of?: string) =>
   useQuery({
-    queryKey: keys.choices(plant, decided, answers, keeps),
+    queryKey: keys.choices(plant, decided, answers, keeps, of),
     queryFn: ({ signal }) =>
       answer(
         client.POST("/api/plants/{plant}/plan/choices", {
           params: { path: { plant } },
-          body: { answers, keeps },
+          body: { answers, keeps, case: of },
           signal,
         }),
       ),
@@ -211,6 +218,23 @@ export function useSaveHousehold() {
     onSuccess: (settled) => {
       cache.setQueryData(keys.settings, settled);
       return cache.invalidateQueries({ queryKey: keys.plants });
+    },
+  });
+}
+
+export const useRoutine = () => useQuery({ queryKey: keys.routine, queryFn: () => answer(client.GET("/api/routine")) });
+
+/** Switches jobs of ordinary care off for the whole collection, or on again. */
+export function useSaveRoutine() {
+  const cache = useQueryClient();
+  return useMutation({
+    mutationFn: (off: string[]) => answer(client.PUT("/api/routine", { body: { off } })),
+    onSuccess: (settled) => {
+      cache.setQueryData(keys.routine, settled);
+      return Promise.all([
+        cache.invalidateQueries({ queryKey: keys.plants }),
+        cache.invalidateQueries({ queryKey: keys.rounds }),
+      ]);
     },
   });
 }

@@ -6,7 +6,7 @@ import type { QueryClient } from "@tanstack/react-query";
  */
 export const keys = {
   plant: (plant: string) => ["plant", plant] as const,
-  file: (plant: string) => ["plant", plant, "file"] as const,
+  file: (plant: string, of = "") => ["plant", plant, "file", of] as const,
   entries: (plant: string) => ["plant", plant, "entries"] as const,
   differential: (plant: string, ...answers: string[][]) =>
     ["plant", plant, "differential", ...answers.map((ids) => [...ids].sort())] as const,
@@ -25,6 +25,7 @@ export const keys = {
   confirmed: ["collection", "confirmed"] as const,
   collectionReview: (span: string) => ["collection", "review", span] as const,
   supplies: ["collection", "supplies"] as const,
+  routine: ["collection", "routine"] as const,
 
   kinds: ["kinds"] as const,
   kind: (kind: string) => ["kinds", kind] as const,

@@ -655,6 +655,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/routine": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The jobs of ordinary care, and which are switched off */
+        get: operations["get-routine"];
+        /** Switch jobs of ordinary care off for the collection */
+        put: operations["save-routine"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session": {
         parameters: {
             query?: never;
@@ -892,6 +910,21 @@ export interface components {
             /** Format: double */
             tempC: number;
         };
+        Alarm: {
+            /** @enum {string} */
+            family: "pests" | "other";
+            /** @description What to do first, in order. */
+            first: string[];
+            id: string;
+            isolate: boolean;
+            lasts: boolean;
+            /** @description The day of the reading. */
+            on: string;
+            /** @description What was read, in words. */
+            said: string;
+            /** @description What was found. */
+            title: string;
+        };
         Amount: {
             /** @description ml, l, cm, g or a count; always metric, turned into others by the screen. */
             unit: string;
@@ -1042,6 +1075,14 @@ export interface components {
              */
             worth: number;
         };
+        ApartReason: {
+            /** @description Whether it stays apart for good. */
+            forGood: boolean;
+            since: string;
+            /** @description How it travels. */
+            ways: string[];
+            what: string;
+        };
         AppraisalInputBody: {
             absent: string[];
             /**
@@ -1126,6 +1167,10 @@ export interface components {
             price?: number;
             /** @description Its kind; empty when unknown. */
             profile?: string;
+            /** @description Whether where it comes from is suspect: pests were seen there, or it is not known. */
+            suspect?: boolean;
+            /** @description Taken in as well: nothing ails it as far as one sees. */
+            well?: boolean;
         };
         Ask: {
             /** @description Signs that are not there when nothing amiss is seen on the part. */
@@ -1189,20 +1234,6 @@ export interface components {
             not: string;
             water: string;
         };
-        Case: {
-            /** @description What it was, the main one first; none means that nothing was wrong. */
-            causes: string[];
-            entry: string;
-            /** @description What the first look of this case said. */
-            first?: components["schemas"]["Said"];
-            /**
-             * @description How one knows.
-             * @enum {string}
-             */
-            how: "seen" | "mended-by" | "laboratory" | "died-of" | "guess";
-            note?: string;
-            on: string;
-        };
         CaseRead: {
             absent: string[];
             /** @description What the file says it was. */
@@ -1211,6 +1242,33 @@ export interface components {
             other: boolean;
             present: string[];
             story: string;
+        };
+        CaseView: {
+            /** @description Ids, the main one first. */
+            causes: string[];
+            confirmed?: components["schemas"]["Confirmation"];
+            /** @description State of the tables by which it was judged. */
+            edition?: string;
+            endedOn?: string;
+            /** @description The first look that belongs to it, or the day it was opened. */
+            from: string;
+            id: string;
+            /** @description What was written when it was closed. */
+            lesson?: string;
+            /** @description What it is about, in words. */
+            name: string;
+            /** @description Whether the tables have changed since. */
+            older: boolean;
+            open: boolean;
+            openedOn: string;
+            outcome?: string;
+            plan?: components["schemas"]["Plan"];
+            plannedOn?: string;
+            /** @description The stage it is in; empty where in none. */
+            stage: string;
+            standing: string;
+            /** @description What made one look; empty where nobody said. */
+            why: string;
         };
         Cause: {
             /** Format: int64 */
@@ -1310,7 +1368,7 @@ export interface components {
         };
         Closed: {
             /** @enum {string} */
-            outcome: "mended" | "given-away" | "lost" | "kept-under-watch";
+            outcome: "mended" | "given-away" | "lost" | "kept-under-watch" | "nothing-found";
             reason?: string;
         };
         CollectionReview: {
@@ -1337,6 +1395,22 @@ export interface components {
             id: string;
             /** @description What was warned of, in words. */
             said: string;
+        };
+        Confirmation: {
+            /** @description The case; all zeros where what it turned out to be was said without one. */
+            case: string;
+            /** @description What it was, the main one first; none means that nothing was wrong. */
+            causes: string[];
+            entry: string;
+            /** @description What the first look of this case said. */
+            first?: components["schemas"]["Said"];
+            /**
+             * @description How one knows.
+             * @enum {string}
+             */
+            how: "seen" | "mended-by" | "laboratory" | "died-of" | "guess";
+            note?: string;
+            on: string;
         };
         Confirmed: {
             /** @description What it was, the main one first; none means that nothing was wrong. */
@@ -1394,6 +1468,8 @@ export interface components {
             /** @description Accepted causes, the main one first; none means to watch. */
             causes: string[];
             chances?: components["schemas"]["CauseChance"][];
+            /** @description Looked at, nothing found: it is well. */
+            nothing?: boolean;
             reason?: string;
             tables?: string;
         };
@@ -1467,6 +1543,12 @@ export interface components {
             /** @description Ids of everything that goes in or was in the bottle before. */
             with?: string[];
         };
+        Dismissed: {
+            /** @description Why it is harmless. */
+            reason: string;
+            /** @description The signal. */
+            signal: string;
+        };
         Done: {
             /**
              * Format: int64
@@ -1517,6 +1599,27 @@ export interface components {
             now: number;
             working: components["schemas"]["Working"];
         };
+        Due: {
+            /** @description What it is called where it is answered in one tap. */
+            done: string;
+            how: string;
+            job: string;
+            /** @description When it was done last; missing where it never was. */
+            last?: string;
+            /** Format: int64 */
+            minutes: number;
+            /** @description The day from which it is due. */
+            on: string;
+            /** @description The time in which it waits though it is due. */
+            pauses?: components["schemas"]["Pause"];
+            /**
+             * Format: double
+             * @description Share of the label's rate at which it is fed; missing for other jobs.
+             */
+            strength?: number;
+            title: string;
+            why: string;
+        };
         Edit: {
             /**
              * Format: int64
@@ -1531,13 +1634,14 @@ export interface components {
             step: string;
         };
         Ending: {
-            arrivedOn: string;
             /** @description Id of its main cause; empty where none was accepted. */
             cause: string;
             endedOn: string;
+            /** @description The plant. */
             id: string;
             name: string;
-            standing: string;
+            openedOn: string;
+            outcome: string;
         };
         EntriesOutputBody: {
             /** @description Newest first. */
@@ -1548,6 +1652,8 @@ export interface components {
             arrived?: components["schemas"]["Arrived"];
             /** @description Who recorded it. */
             by: string;
+            /** @description The case that it belongs to; missing where it says none: then to the case in hand. */
+            case?: string;
             checked?: components["schemas"]["Checked"];
             closed?: components["schemas"]["Closed"];
             confirmed?: components["schemas"]["Confirmed"];
@@ -1555,6 +1661,7 @@ export interface components {
             despite?: components["schemas"]["Concern"][];
             diagnosed?: components["schemas"]["Diagnosed"];
             did?: components["schemas"]["Did"];
+            dismissed?: components["schemas"]["Dismissed"];
             examined?: components["schemas"]["Examined"];
             fed?: components["schemas"]["Fed"];
             grown?: components["schemas"]["Grown"];
@@ -1567,6 +1674,7 @@ export interface components {
             noted?: components["schemas"]["Noted"];
             /** @description The day it happened. */
             on: string;
+            opened?: components["schemas"]["Opened"];
             pictured?: components["schemas"]["Pictured"];
             planned?: components["schemas"]["Planned"];
             plantId: string;
@@ -1578,8 +1686,10 @@ export interface components {
             reopened?: components["schemas"]["Reopened"];
             /** @description The entry that this one corrects. */
             replaces?: string;
+            snoozed?: components["schemas"]["Snoozed"];
             staged?: components["schemas"]["Staged"];
             tallied?: components["schemas"]["Tallied"];
+            tended?: components["schemas"]["Tended"];
             treated?: components["schemas"]["Treated"];
             voided?: components["schemas"]["Voided"];
             watered?: components["schemas"]["Watered"];
@@ -1627,6 +1737,8 @@ export interface components {
             type: string;
         };
         Event: {
+            /** @description The case that it belongs to; all zeros where to none. */
+            case: string;
             kind: string;
             on: string;
             what: string;
@@ -1837,6 +1949,13 @@ export interface components {
             unit?: string;
             /** Format: double */
             value: number;
+        };
+        KeptApart: {
+            /** @description What that means for tray, tools and order of work. */
+            means: string[];
+            quarantine?: components["schemas"]["Quarantine"];
+            reasons: components["schemas"]["ApartReason"][];
+            release: components["schemas"]["Release"];
         };
         Kin: {
             id: string;
@@ -2181,6 +2300,8 @@ export interface components {
         NewEntry: {
             adjusted?: components["schemas"]["Adjusted"];
             arrived?: components["schemas"]["Arrived"];
+            /** @description The case that it belongs to; the case in hand where it names none. */
+            case?: string;
             checked?: components["schemas"]["Checked"];
             closed?: components["schemas"]["Closed"];
             confirmed?: components["schemas"]["Confirmed"];
@@ -2188,6 +2309,7 @@ export interface components {
             despite?: string[];
             diagnosed?: components["schemas"]["Diagnosed"];
             did?: components["schemas"]["Did"];
+            dismissed?: components["schemas"]["Dismissed"];
             examined?: components["schemas"]["Examined"];
             fed?: components["schemas"]["Fed"];
             grown?: components["schemas"]["Grown"];
@@ -2197,6 +2319,7 @@ export interface components {
             noted?: components["schemas"]["Noted"];
             /** @description The day it happened. */
             on: string;
+            opened?: components["schemas"]["Opened"];
             pictured?: components["schemas"]["Pictured"];
             planned?: components["schemas"]["Planned"];
             potted?: components["schemas"]["Potted"];
@@ -2205,8 +2328,10 @@ export interface components {
             reopened?: components["schemas"]["Reopened"];
             /** @description The entry that this one corrects. */
             replaces?: string;
+            snoozed?: components["schemas"]["Snoozed"];
             staged?: components["schemas"]["Staged"];
             tallied?: components["schemas"]["Tallied"];
+            tended?: components["schemas"]["Tended"];
             treated?: components["schemas"]["Treated"];
             voided?: components["schemas"]["Voided"];
             watered?: components["schemas"]["Watered"];
@@ -2214,6 +2339,12 @@ export interface components {
         };
         Noted: {
             text: string;
+        };
+        Opened: {
+            /** @description The signal that it answers. */
+            signal?: string;
+            /** @description What made you look, in your words. */
+            why: string;
         };
         Opening: {
             from: string;
@@ -2281,6 +2412,10 @@ export interface components {
             /** Format: double */
             parts: number;
             what: string;
+        };
+        Pause: {
+            from: string;
+            to: string;
         };
         Pest: {
             /** Format: int64 */
@@ -2432,6 +2567,8 @@ export interface components {
         };
         PlanInputBody: {
             answers: components["schemas"]["Answers"];
+            /** @description The case that it is for; the case in hand where it names none. */
+            case?: string;
             /** @description Whether it is made anew in the middle of the same work. */
             keeps?: boolean;
         };
@@ -2455,21 +2592,30 @@ export interface components {
         };
         PlantFile: {
             adjusted?: components["schemas"]["Adjusted"];
+            /** @description Signals that nobody has answered yet. */
+            alarms: components["schemas"]["Alarm"][];
             /** @description The answers that its plan was made with. */
             answers: components["schemas"]["Answers"];
+            /** @description Why it is kept apart; missing where it is not. */
+            apart?: components["schemas"]["KeptApart"];
             arrival: components["schemas"]["Arrived"];
             arrivedOn: string;
             /** @description The tracks that run beside it. */
             beside: components["schemas"]["Recovery"][];
             botanical: string;
-            /** @description What it turned out to be. */
-            cases: components["schemas"]["Case"][];
+            /** @description The case that plan, verdict and steps are of; all zeros where there is none. */
+            case: string;
+            /** @description Open ones first, the gravest first. */
+            cases: components["schemas"]["CaseView"][];
             /** @description Labels of the accepted causes. */
             causes: string[];
             /** @description Pieces taken of it. */
             children: components["schemas"]["Kin"][];
+            /** @description How it left; missing while it is here. */
             closed?: components["schemas"]["Closed"];
             closedOn?: string;
+            /** @description What the case in hand turned out to be; without a case, what was said last. */
+            confirmed?: components["schemas"]["Confirmation"];
             /** @description Readings by measure. */
             curves: {
                 [key: string]: components["schemas"]["Reading"][];
@@ -2511,6 +2657,10 @@ export interface components {
             prepared: components["schemas"]["PreparedOn"][];
             profile?: components["schemas"]["Profile"];
             recovery?: components["schemas"]["Recovery"];
+            /** @description Whether its kind rests now. */
+            resting: boolean;
+            /** @description Ordinary care, each job with its next day; empty while a case is in work. */
+            routine: components["schemas"]["Due"][];
             /** @description What each look said, oldest first. */
             said: components["schemas"]["Said"][];
             seam: components["schemas"]["Seam"];
@@ -2769,6 +2919,14 @@ export interface components {
              */
             of: number;
         };
+        Quarantine: {
+            from: string;
+            /** @description Days of its pest looks. */
+            looks: string[];
+            /** @description The first day on which it may be released. */
+            until: string;
+            why: string;
+        };
         Ratio: {
             against: string;
             on: string;
@@ -2800,6 +2958,8 @@ export interface components {
             /** @description What to read at a check-in. */
             asks: components["schemas"]["Measure"][];
             began: string;
+            /** @description The case that it is the recovery from. */
+            case: string;
             /** @description Level of the falling dish. */
             dish?: components["schemas"]["Amount"];
             /** @description When the gate may open. */
@@ -2842,6 +3002,16 @@ export interface components {
              * @description Plants that match.
              */
             total: number;
+        };
+        Release: {
+            conditions: components["schemas"]["ReleaseCondition"][];
+            earliest?: string;
+            open: boolean;
+        };
+        ReleaseCondition: {
+            found: string;
+            met: boolean;
+            wanted: string;
         };
         Reopened: {
             reason?: string;
@@ -2903,6 +3073,16 @@ export interface components {
              */
             plants: number;
             today: string;
+        };
+        Routine: {
+            /** @description Jobs that are switched off for the whole collection. */
+            off: string[];
+        };
+        RoutineView: {
+            /** @description In the order in which they are done at a plant. */
+            jobs: components["schemas"]["Words"][];
+            /** @description Switched off for the whole collection. */
+            off: string[];
         };
         Rule: {
             id: string;
@@ -3055,6 +3235,11 @@ export interface components {
             household: components["schemas"]["Household"];
         };
         Share: {
+            /**
+             * Format: int64
+             * @description Given away: neither saved nor lost.
+             */
+            given: number;
             /** Format: double */
             high?: number;
             /** Format: int64 */
@@ -3070,7 +3255,7 @@ export interface components {
             of: string;
             /**
              * Format: int64
-             * @description Mended, given away or kept under watch.
+             * @description Mended, or kept under watch.
              */
             saved: number;
         };
@@ -3173,6 +3358,13 @@ export interface components {
             slot: string;
             stop?: string;
         };
+        Snoozed: {
+            job: string;
+            /** @description Switched off for this plant; neither a day nor this switches it on again. */
+            off?: boolean;
+            /** @description Not before that day. */
+            until?: string;
+        };
         Sort: {
             /** @description How to tell it. */
             how: string;
@@ -3192,6 +3384,8 @@ export interface components {
         Span: {
             /** @description Whether it was entered by stepping back. */
             back: boolean;
+            /** @description The case that it is a stage of. */
+            case: string;
             /** @description Whether it was entered without the gate. */
             early: boolean;
             from: string;
@@ -3506,12 +3700,18 @@ export interface components {
             tips?: number;
         };
         Task: {
+            /** @description The case that asks for it; all zeros where none does. */
+            case: string;
             /** @description The first useful day. */
             from: string;
+            /** @description Ordinary care that joins the look, each with its day. */
+            jobs?: components["schemas"]["Due"][];
             /** @enum {string} */
-            kind: "examine" | "decide" | "plan" | "step" | "pass" | "back" | "check" | "look" | "water" | "treat" | "stall";
+            kind: "examine" | "decide" | "plan" | "step" | "pass" | "back" | "check" | "look" | "water" | "treat" | "stall" | "signal" | "pests" | "release";
             /** Format: int64 */
             minutes: number;
+            /** @description The signal that is to be answered. */
+            signal?: string;
             step?: string;
             /** @description The last day that is still safe. */
             until: string;
@@ -3519,6 +3719,10 @@ export interface components {
             weight: number;
             what: string;
             why: string;
+        };
+        Tended: {
+            /** @description What was done. */
+            jobs: string[];
         };
         Tick: {
             entry: string;
@@ -3621,6 +3825,8 @@ export interface components {
             causes: string[];
             chances?: components["schemas"]["CauseChance"][];
             entry: string;
+            /** @description Looked at, nothing found: it is well. */
+            nothing?: boolean;
             on: string;
             reason?: string;
             tables?: string;
@@ -3727,6 +3933,15 @@ export interface components {
             /** @enum {string} */
             id: "setup-change" | "propagate" | "refresh" | "part" | "prune";
             label: string;
+        };
+        Words: {
+            /** @description What it is called where it is answered in one tap. */
+            done: string;
+            how: string;
+            id: string;
+            /** Format: int64 */
+            minutes: number;
+            title: string;
         };
         WorkedCase: {
             absent: string[];
@@ -4473,7 +4688,10 @@ export interface operations {
     };
     "get-plant": {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description Id of the case that is read; the case in hand where none is named. */
+                case?: string;
+            };
             header?: never;
             path: {
                 plant: string;
@@ -5156,6 +5374,68 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Rounds"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "get-routine": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RoutineView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "save-routine": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Routine"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RoutineView"];
                 };
             };
             /** @description Error */

@@ -40,6 +40,9 @@ export default function Household({ session }: { session: Session }) {
         <Menu.Item component={Link} to="/exchange">
           Out and in
         </Menu.Item>
+        <Menu.Item component={Link} to="/routine">
+          Routine
+        </Menu.Item>
         <Menu.Item component={Link} to="/household">
           Who lives here
         </Menu.Item>

@@ -7,6 +7,7 @@ import { daysBetween, distance, shortDay } from "../dates";
 import { SmallFigure } from "../figure/Figure";
 import { SmallSeam } from "../seam/Seam";
 import { Bare, Failed, Refused, Waiting } from "../shell/States";
+import { doneBody } from "./plant/Routine";
 import classes from "./Rounds.module.css";
 import { taskPlace } from "./tasks";
 import { JustRecorded, useUndo } from "./undo";
@@ -55,6 +56,7 @@ export function Rounds() {
           Take a plant in
         </Button>
       </Group>
+      <Alarming places={places ?? []} />
       {places?.map((p) => (
         <section key={p.place + p.apart} aria-label={p.place}>
           <div className={classes.place}>
@@ -85,6 +87,28 @@ export function Rounds() {
   );
 }
 
+/** What alarms, above all places: it cannot wait for its turn. */
+function Alarming({ places }: { places: Schemas["WalkPlace"][] }) {
+  const stops = places.flatMap((p) =>
+    (p.stops ?? []).flatMap((s) =>
+      (s.tasks ?? []).filter((t) => t.kind === "signal").map((t) => ({ stop: s, task: t, place: p.place })),
+    ),
+  );
+  if (stops.length === 0) return null;
+  return (
+    <section className={classes.alarming} aria-label="What cannot wait" role="alert">
+      <ul>
+        {stops.map(({ stop, task, place }) => (
+          <li key={stop.id + task.signal}>
+            <b className="red">{task.what}</b>: <Link to={`/plants/${stop.id}`}>{stop.name}</Link>{" "}
+            <span className="soft">in {place}.</span> {task.why}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
 function StopRow({ stop, today, alarms }: { stop: Stop; today: string; alarms: Measure[] }) {
   const [first, ...rest] = stop.tasks ?? [];
   if (!first) return null;
@@ -105,6 +129,9 @@ function StopRow({ stop, today, alarms }: { stop: Stop; today: string; alarms: M
         </span>{" "}
         <span className="soft">Last look {distance(stop.lastLook, today)}.</span>
       </p>
+      {first.jobs && first.jobs.length > 0 && (
+        <p className={`${classes.why} small`}>With it: {first.jobs.map((j) => j.title.toLowerCase()).join("; ")}.</p>
+      )}
       {rest.length > 0 && (
         <p className={`${classes.why} soft small`}>Also: {rest.map((t) => t.what.toLowerCase()).join("; ")}.</p>
       )}
@@ -159,8 +186,35 @@ function Answers({ stop, task, today, alarms }: AnswersProps) {
       case "step":
         return (
           <>
-            {quick("done", { on, did: { step: task.step ?? "", skipped: false } })}
+            {quick("done", { on, case: task.case, did: { step: task.step ?? "", skipped: false } })}
             {open(taskPlace(task.kind), "open the plan")}
+          </>
+        );
+      case "signal":
+        return (
+          <>
+            {quick("open a case", { on, opened: { why: task.what, signal: task.signal } })}
+            {open("", "see what to do first")}
+          </>
+        );
+      case "pests":
+        return (
+          <>
+            {alarms
+              .filter((m) => m.id === "live-pests")
+              .map((m) => (
+                <Fragment key={m.id}>
+                  {quick(m.calm, { on, checked: { readings: [{ measure: m.id, value: 0 }] } })}
+                  {quick(m.word, { on, checked: { readings: [{ measure: m.id, value: 1 }] } })}
+                </Fragment>
+              ))}
+          </>
+        );
+      case "release":
+        return (
+          <>
+            {quick("back among the others", { on, moved: { isolation: "clean" } })}
+            {open("", "see what kept it")}
           </>
         );
       case "stall":
@@ -182,6 +236,11 @@ function Answers({ stop, task, today, alarms }: AnswersProps) {
                 {m.word && quick(m.word, { on, checked: { readings: [{ measure: m.id, value: 1 }] } })}
               </Fragment>
             ))}
+            {task.jobs
+              ?.filter((j) => j.job !== "pest-look")
+              .map((j) => (
+                <Fragment key={j.job}>{quick(j.done, doneBody(j, on))}</Fragment>
+              ))}
           </>
         );
     }

@@ -82,7 +82,7 @@ export function TakeIn() {
       return; // the form shows why, and keeps what was typed
     }
     setDraft({ id: newId(), plant: newId(), arrived: { had: "unknown" }, kind: "" });
-    navigate(`/plants/${draft.plant}/${seen ? "do" : "examine"}`);
+    navigate(`/plants/${draft.plant}${seen ? "/do" : arrived.well ? "" : "/examine"}`);
   };
   return (
     <>
@@ -247,6 +247,22 @@ export function ArrivalForm({ value, on, kind, change, submit, submitLabel, erro
           )}
         </div>
         {!value.profile && kind.trim() && <WhichOne matches={found} pick={(p) => pickKind(p)} />}
+        <div className={classes.two}>
+          <Switch
+            mt="md"
+            label="It is well, as far as you see: it gets its routine"
+            checked={value.well ?? false}
+            onChange={(e) => set({ well: e.currentTarget.checked || undefined })}
+          />
+          {!value.had && (
+            <Switch
+              mt="md"
+              label="Where it comes from is suspect: pests, or not known"
+              checked={value.suspect ?? false}
+              onChange={(e) => set({ suspect: e.currentTarget.checked || undefined })}
+            />
+          )}
+        </div>
         <hr className="rule" />
         <h2>Where it goes</h2>
         <div className={classes.two}>

@@ -12,6 +12,9 @@ const places: Record<Task["kind"], string> = {
   pass: "",
   back: "",
   water: "",
+  signal: "",
+  pests: "?check",
+  release: "",
 };
 
 /** Where a task of a kind is done, behind the address of its plant; empty where its page itself answers it. */

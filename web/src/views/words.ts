@@ -3,6 +3,8 @@ import type { Knowledge } from "../api/client";
 const standings: Record<string, string> = {
   arrived: "just arrived",
   examined: "examined",
+  opened: "to be looked at",
+  well: "well",
   watched: "watched",
   diagnosed: "diagnosed",
   mending: "mending",
@@ -10,6 +12,7 @@ const standings: Record<string, string> = {
   "given-away": "given away",
   lost: "lost",
   "kept-under-watch": "kept under watch",
+  "nothing-found": "nothing found",
 };
 
 /** Where a plant stands, in words. */

@@ -25,7 +25,7 @@ export function CollectionBack() {
       </Group>
       {review.isPending && <Waiting />}
       {review.isLoadingError && <Failed error={review.error} retry={() => review.refetch()} />}
-      {r && r.all.saved + r.all.lost + r.all.inWork === 0 && (
+      {r && r.all.saved + r.all.lost + r.all.given + r.all.inWork === 0 && (
         <Bare title="Nothing to look back on yet">
           <p>
             When plants have come and cases have ended, this page tells what was saved, what was lost and what took
@@ -33,16 +33,16 @@ export function CollectionBack() {
           </p>
         </Bare>
       )}
-      {r && r.all.saved + r.all.lost + r.all.inWork > 0 && (
+      {r && r.all.saved + r.all.lost + r.all.given + r.all.inWork > 0 && (
         <div className={classes.page}>
           <section className="patch" aria-label="Saved and lost">
             <h2>
-              {r.all.saved} saved, {r.all.lost} lost, {r.all.inWork} in work
+              {r.all.saved} saved, {r.all.lost} lost, {r.all.given} given away, {r.all.inWork} in work
             </h2>
             {r.all.low !== undefined && r.all.high !== undefined && (
               <p style={{ margin: "2px 0 10px" }}>
-                Of those that ended, <b>{sayPercent(r.all.saved / (r.all.saved + r.all.lost))}</b> were saved; with so
-                few cases the true share lies between {sayPercent(r.all.low)} and {sayPercent(r.all.high)}.
+                Of those saved and lost, <b>{sayPercent(r.all.saved / (r.all.saved + r.all.lost))}</b> were saved; with
+                so few cases the true share lies between {sayPercent(r.all.low)} and {sayPercent(r.all.high)}.
               </p>
             )}
             <h3>By what it was</h3>
@@ -83,11 +83,11 @@ export function CollectionBack() {
                 {r.endings.map((e) => (
                   <li key={e.id}>
                     <Link to={`/plants/${e.id}/look-back`}>{e.name}</Link>{" "}
-                    <span className={e.standing === "lost" ? "red small" : "small"}>
-                      {standingWord(e.standing)} {sayDay(e.endedOn, r.to)}
+                    <span className={e.outcome === "lost" ? "red small" : "small"}>
+                      {standingWord(e.outcome)} {sayDay(e.endedOn, r.to)}
                     </span>{" "}
                     <span className="soft small">
-                      after {daysBetween(e.arrivedOn, e.endedOn)} days
+                      after {daysBetween(e.openedOn, e.endedOn)} days
                       {e.cause && `, ${cause(e.cause).toLowerCase()}`}
                     </span>
                   </li>

@@ -128,7 +128,7 @@ describe("a look back over a plant", () => {
 const collection = {
   from: "1970-01-01",
   to: "2026-11-24",
-  all: { of: "", label: "", saved: 9, lost: 2, inWork: 20, low: 0.52, high: 0.95 },
+  all: { of: "", label: "", saved: 9, lost: 2, given: 3, inWork: 20, low: 0.52, high: 0.95 },
   byCause: [
     { of: "root-rot", label: "Root rot", saved: 2, lost: 2, inWork: 4, low: 0.15, high: 0.85 },
     { of: "drought", label: "Drought stress", saved: 0, lost: 0, inWork: 1 },
@@ -139,8 +139,8 @@ const collection = {
     {
       id: "p",
       name: "Masdevallia",
-      standing: "lost",
-      arrivedOn: "2026-05-01",
+      outcome: "lost",
+      openedOn: "2026-05-01",
       endedOn: "2026-06-01",
       cause: "root-rot",
     },
@@ -152,7 +152,7 @@ describe("a look back over the collection", () => {
   it("tells shares with their intervals, and what took long", async () => {
     serve({ "GET /api/review": collection, "GET /api/knowledge": knowledge });
     show(<CollectionBack />);
-    await screen.findByText("9 saved, 2 lost, 20 in work");
+    await screen.findByText("9 saved, 2 lost, 3 given away, 20 in work");
     const text = pageText();
     for (const said of [
       "82 %",
@@ -170,7 +170,7 @@ describe("a look back over the collection", () => {
     serve({
       "GET /api/review": {
         ...collection,
-        all: { of: "", label: "", saved: 0, lost: 0, inWork: 0 },
+        all: { of: "", label: "", saved: 0, lost: 0, given: 0, inWork: 0 },
         byCause: [],
         stages: [],
         endings: [],

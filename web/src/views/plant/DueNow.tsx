@@ -5,9 +5,17 @@ import { taskPlace } from "../tasks";
 import { sayCount } from "../words";
 import classes from "./Standing.module.css";
 
+/** Where a task is done: its page, read for its case where the plant has several in work. */
+function placeOf(file: PlantFile, t: NonNullable<PlantFile["tasks"]>[number]) {
+  const place = taskPlace(t.kind);
+  const many = file.cases.filter((c) => c.open).length > 1 && file.cases.some((c) => c.id === t.case);
+  return `/plants/${file.id}${place}${many && !place.includes("?") ? `?case=${t.case}` : ""}`;
+}
+
 /** What is due now, before anything else that could be said of the plant. */
 export function DueNow({ file }: { file: PlantFile }) {
-  const due = (file.tasks ?? []).filter((t) => t.from <= file.today);
+  // What alarms stands above it, in a place of its own.
+  const due = (file.tasks ?? []).filter((t) => t.from <= file.today && t.kind !== "signal");
   if (due.length === 0) return null;
   const minutes = due.reduce((sum, t) => sum + t.minutes, 0);
   return (
@@ -20,8 +28,8 @@ export function DueNow({ file }: { file: PlantFile }) {
       </h2>
       <ul>
         {due.slice(0, file.mostToday).map((t) => (
-          <li key={t.kind + t.what + (t.step ?? "")}>
-            {taskPlace(t.kind) ? <Link to={`/plants/${file.id}${taskPlace(t.kind)}`}>{t.what}</Link> : <b>{t.what}</b>}{" "}
+          <li key={t.kind + t.what + t.case + (t.step ?? "")}>
+            {taskPlace(t.kind) ? <Link to={placeOf(file, t)}>{t.what}</Link> : <b>{t.what}</b>}{" "}
             <span className="soft small">
               {t.why}{" "}
               <span className={t.until < file.today ? "red" : undefined}>

@@ -14,6 +14,7 @@ import { NextChecks } from "../look/NextChecks";
 import { PartPanel } from "../look/PartPanel";
 import { likelihood, sentence } from "../words";
 import { CaseFile } from "./CaseFile";
+import { openCase } from "./Cases";
 import { usePlantFile } from "./PlantPage";
 import { Doubts, SuspectList } from "./Suspects";
 import { zoneStates } from "./zones";
@@ -129,12 +130,13 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
         id: draft.id,
         on: on ?? file.today,
         replaces: replaces ?? undefined,
+        case: openCase(file),
         examined: { present: draft.present, absent: draft.absent, overruled: draft.overruled },
       },
       {
         onSuccess: () => {
           clearDraft();
-          navigate(`/plants/${file.id}/do`);
+          navigate(`/plants/${file.id}/do${openCase(file) ? `?case=${openCase(file)}` : ""}`);
         },
       },
     );

@@ -4,7 +4,7 @@ import type { Draft } from "../../api/hooks";
 import { useLights, useRecord } from "../../api/hooks";
 import { newId } from "../../api/id";
 import { NumberField, QuantityInput } from "../../fields";
-import { Bare, Refused } from "../../shell/States";
+import { Refused } from "../../shell/States";
 import { useUndo } from "../undo";
 import { type Moisture, moistures } from "../words";
 import classes from "./Measure.module.css";
@@ -14,14 +14,6 @@ import { Wishes } from "./Wishes";
 
 /** What is counted, read and given: the record answers signs from it, so that nobody has to remember. */
 export function Measure() {
-  const file = usePlantFile();
-  if (file.closed) {
-    return (
-      <Bare title="This case is closed">
-        <p>Reopen it where it stands before you measure more.</p>
-      </Bare>
-    );
-  }
   return (
     <div className={classes.measure}>
       <RootTally />

@@ -1,13 +1,9 @@
 import { Button, Group, Modal, Radio, Stack, Textarea } from "@mantine/core";
 import { useState } from "react";
-import { Link } from "react-router";
 import type { PlantFile, Schemas } from "../../api/client";
 import { useRecord } from "../../api/hooks";
-import { sayDay } from "../../dates";
 import { Refused } from "../../shell/States";
 import { useUndo } from "../undo";
-import { sentence, standingWord } from "../words";
-import classes from "./Standing.module.css";
 
 export type Recovery = Schemas["Recovery"];
 
@@ -120,7 +116,7 @@ function useStaging(file: PlantFile, r: Recovery, to: string, done: () => void) 
   const from = r.stages?.[r.index]?.id ?? "mended";
   const send = () =>
     record.mutate(
-      { on: file.today, staged: { track: r.track, from, to, reason: reason || undefined } },
+      { on: file.today, case: r.case, staged: { track: r.track, from, to, reason: reason || undefined } },
       {
         onSuccess: (e) => {
           setReason("");
@@ -130,88 +126,4 @@ function useStaging(file: PlantFile, r: Recovery, to: string, done: () => void) 
       },
     );
   return { send, record, reason, setReason };
-}
-
-/** Ends a case: mended, given away or lost. */
-export function CloseCase({ file }: { file: PlantFile }) {
-  const [asking, setAsking] = useState(false);
-  const [outcome, setOutcome] = useState<"mended" | "given-away" | "lost" | "kept-under-watch">("mended");
-  const [reason, setReason] = useState("");
-  const record = useRecord(file.id);
-  const undo = useUndo(file);
-  return (
-    <>
-      <button type="button" className="linkbutton soft" onClick={() => setAsking(true)}>
-        Close the case
-      </button>
-      <Modal opened={asking} onClose={() => setAsking(false)} title="How did it end?">
-        <Radio.Group label="Outcome" value={outcome} onChange={(v) => setOutcome(v as typeof outcome)}>
-          <Stack gap={6} mt={6}>
-            <Radio value="mended" label="Mended: normal care from here" />
-            <Radio value="kept-under-watch" label="Kept under watch: no treatment, but still looked at" />
-            <Radio value="given-away" label="Given away" />
-            <Radio value="lost" label="Lost" />
-          </Stack>
-        </Radio.Group>
-        <Textarea
-          mt="sm"
-          label={outcome === "lost" ? "What it died of, as far as you know" : "Anything to remember"}
-          value={reason}
-          onChange={(e) => setReason(e.currentTarget.value)}
-        />
-        <Refused error={record.error} />
-        <Group mt="md">
-          <Button
-            loading={record.isPending}
-            onClick={() =>
-              record.mutate(
-                { on: file.today, closed: { outcome, reason: reason || undefined } },
-                {
-                  onSuccess: (e) => {
-                    setAsking(false);
-                    undo("case closed", e.id);
-                  },
-                },
-              )
-            }
-          >
-            Close the case
-          </Button>
-        </Group>
-      </Modal>
-    </>
-  );
-}
-
-/** A closed case, and the way to reopen it. */
-export function ClosedCase({ file, check }: { file: PlantFile; check: () => void }) {
-  const record = useRecord(file.id);
-  return (
-    <div className="patch">
-      <h2>
-        {sentence(standingWord(file.closed?.outcome ?? "mended"))}
-        {file.closedOn && (
-          <span className={classes.stage}>
-            {file.over ? " on" : " since"} {sayDay(file.closedOn, file.today)}
-          </span>
-        )}
-      </h2>
-      <p>{file.closed?.reason || "The case is closed; its record is kept."}</p>
-      <p>
-        <Link to={`/plants/${file.id}/look-back`}>Look back over it</Link>
-      </p>
-      <Group>
-        {!file.over && <Button onClick={check}>Look at it now</Button>}
-        <Button
-          variant="default"
-          loading={record.isPending}
-          onClick={() => record.mutate({ on: file.today, reopened: {} })}
-        >
-          Reopen the case
-        </Button>
-        {!file.over && <CloseCase file={file} />}
-      </Group>
-      <Refused error={record.error} />
-    </div>
-  );
 }

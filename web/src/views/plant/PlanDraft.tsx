@@ -7,6 +7,7 @@ import { newId } from "../../api/id";
 import { Failed, Refused, Waiting } from "../../shell/States";
 import { useUndo } from "../undo";
 import { WhoLivesHere } from "../WhoLivesHere";
+import { openCase } from "./Cases";
 import { Disagreements } from "./Disagreements";
 import { DraftQuestions } from "./DraftQuestions";
 import { DraftSteps, type Edit } from "./DraftSteps";
@@ -46,8 +47,10 @@ function Draft({ decideAgain, keeps, wish, settled }: DraftProps) {
   const full = useMemo(() => ({ ...(settled.choices as Partial<Answers>), ...answers }), [settled.choices, answers]);
   const decided = file.verdict?.entry ?? "";
   const [settledOn] = useDebouncedValue(full, 400);
-  const preview = usePlanPreview(file.id, decided, full, keeps ?? false);
-  const disagreements = usePlanChoices(file.id, decided, settledOn, keeps ?? false);
+  // A wish of a plant that is well begins a case of its own.
+  const of = openCase(file);
+  const preview = usePlanPreview(file.id, decided, full, keeps ?? false, of);
+  const disagreements = usePlanChoices(file.id, decided, settledOn, keeps ?? false, of);
   const record = useRecord(file.id);
   const undo = useUndo(file);
   const saveChoices = useSaveChoices();
@@ -81,7 +84,7 @@ function Draft({ decideAgain, keeps, wish, settled }: DraftProps) {
   const unsaid = breaches.some((b) => !b.reason);
   const take = () =>
     record.mutate(
-      { id, on: file.today, planned: { answers: full, keeps } },
+      { id, on: file.today, case: of, planned: { answers: full, keeps } },
       {
         onSuccess: (e) => {
           clear();

@@ -5,6 +5,7 @@ import { useKnowledge, useRecord, useShopping } from "../../api/hooks";
 import { distance, sayDay } from "../../dates";
 import { Refused } from "../../shell/States";
 import { useUndo } from "../undo";
+import { caseInHand } from "./Cases";
 import { PlanDraft } from "./PlanDraft";
 import {
   Against,
@@ -191,7 +192,7 @@ function StepRow({ step, say }: { step: Step; say?: string[] }) {
   const tick = file.ticks[step.id];
   const send = (skipped: boolean) =>
     record.mutate(
-      { on: file.today, did: { step: step.id, skipped, reason: skipped ? reason : undefined } },
+      { on: file.today, case: caseInHand(file), did: { step: step.id, skipped, reason: skipped ? reason : undefined } },
       {
         onSuccess: (e) => {
           setSkipping(false);

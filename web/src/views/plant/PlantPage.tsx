@@ -1,5 +1,5 @@
 import { useEffect, useRef } from "react";
-import { Link, NavLink, Outlet, useLocation, useOutletContext, useParams } from "react-router";
+import { Link, NavLink, Outlet, useLocation, useOutletContext, useParams, useSearchParams } from "react-router";
 import { type PlantFile, Problem } from "../../api/client";
 import { usePlant } from "../../api/hooks";
 import { distance, sayDay } from "../../dates";
@@ -10,7 +10,9 @@ import { Undone } from "./Undone";
 /** A plant's file: who it is, and the sides of its case. */
 export function PlantPage() {
   const { plant = "" } = useParams();
-  const file = usePlant(plant);
+  const [search] = useSearchParams();
+  const of = search.get("case") ?? "";
+  const file = usePlant(plant, of);
   const { pathname } = useLocation();
   const tabs = useRef<HTMLElement>(null);
   // On a phone the row of tabs is longer than the screen: the one that is open is brought into it.
@@ -35,6 +37,7 @@ export function PlantPage() {
   }
   const p = file.data;
   const causes = p.causes?.join(", ").toLowerCase();
+  const at = (page: string) => `/plants/${plant}${page}${of ? `?case=${of}` : ""}`;
   return (
     <>
       <title>{`${p.name} · Tender Mend`}</title>
@@ -81,16 +84,16 @@ export function PlantPage() {
         </p>
       )}
       <nav className="tabs" aria-label="This plant" ref={tabs}>
-        <NavLink to={`/plants/${plant}`} end>
+        <NavLink to={at("")} end>
           Where it stands
         </NavLink>
-        <NavLink to={`/plants/${plant}/examine`}>Examine</NavLink>
-        <NavLink to={`/plants/${plant}/do`}>What to do</NavLink>
-        <NavLink to={`/plants/${plant}/measure`}>Measure</NavLink>
-        <NavLink to={`/plants/${plant}/growths`}>Growths</NavLink>
-        <NavLink to={`/plants/${plant}/pictures`}>Pictures</NavLink>
-        <NavLink to={`/plants/${plant}/record`}>Record</NavLink>
-        <NavLink to={`/plants/${plant}/look-back`}>Look back</NavLink>
+        <NavLink to={at("/examine")}>Examine</NavLink>
+        <NavLink to={at("/do")}>What to do</NavLink>
+        <NavLink to={at("/measure")}>Measure</NavLink>
+        <NavLink to={at("/growths")}>Growths</NavLink>
+        <NavLink to={at("/pictures")}>Pictures</NavLink>
+        <NavLink to={at("/record")}>Record</NavLink>
+        <NavLink to={at("/look-back")}>Look back</NavLink>
       </nav>
       <Outlet context={p} />
     </>

@@ -1,6 +1,6 @@
 import { Button, Group, Select, Switch, Textarea } from "@mantine/core";
 import { useState } from "react";
-import { Link } from "react-router";
+import { Link, useSearchParams } from "react-router";
 import type { EntryView, Knowledge } from "../../api/client";
 import { useEntries, useKnowledge, usePlaces, useRecord } from "../../api/hooks";
 import { newId } from "../../api/id";
@@ -19,16 +19,30 @@ export function PlantRecord() {
   const entries = useEntries(file.id);
   const knowledge = useKnowledge();
   const [undone, setUndone] = useState(false);
+  const [search, setSearch] = useSearchParams();
   if (entries.isPending || knowledge.isPending) return <Waiting rows={6} />;
   if (entries.isLoadingError) return <Failed error={entries.error} retry={() => entries.refetch()} />;
   if (knowledge.isLoadingError) return <Failed error={knowledge.error} retry={() => knowledge.refetch()} />;
   const all = entries.data.entries ?? [];
-  const shown = undone ? all : all.filter((e) => e.live && !e.voided);
+  const of = file.cases.find((c) => c.id === search.get("case"));
+  const inCase = (e: EntryView) =>
+    !of || e.case === of.id || (!e.case && e.on >= of.from && e.on <= (of.endedOn ?? e.on));
+  const shown = (undone ? all : all.filter((e) => e.live && !e.voided)).filter(inCase);
   return (
     <div className={classes.record}>
       <section className="patch" aria-label="Entries">
         <Group justify="space-between">
-          <h2>{all.filter((e) => e.live && !e.voided).length} entries</h2>
+          <h2>{shown.filter((e) => e.live && !e.voided).length} entries</h2>
+          {file.cases.length > 0 && (
+            <Select
+              aria-label="Of which case"
+              placeholder="of all cases"
+              clearable
+              data={file.cases.map((c) => ({ value: c.id, label: `${c.name}, from ${sayDay(c.from, file.today)}` }))}
+              value={of?.id ?? null}
+              onChange={(v) => setSearch(v ? { case: v } : {})}
+            />
+          )}
           <Switch
             label="Show what was undone or corrected"
             checked={undone}

@@ -7,13 +7,18 @@ import { daysBetween, distance, sayDay, shortDay } from "../../dates";
 import { Figure } from "../../figure/Figure";
 import { How } from "../../shell/How";
 import { sayProse, sayQuantity, useUnits } from "../../units";
-import { sayChance, sayPercent, sentence } from "../words";
+import { sayChance, sayPercent, sentence, standingWord } from "../words";
+import { Alarms } from "./Alarms";
 import { CareNow } from "./CareNow";
+import { Cases } from "./Cases";
 import { CheckIn } from "./CheckIn";
 import { DueNow } from "./DueNow";
+import { CloseCase, Leave, LeftHere } from "./Ending";
+import { KeptApart } from "./KeptApart";
 import { Opinion } from "./Opinion";
-import { CloseCase, ClosedCase, marks, nameOf, Pass, type Recovery, StepBack } from "./Passing";
+import { marks, nameOf, Pass, type Recovery, StepBack } from "./Passing";
 import { usePlantFile } from "./PlantPage";
+import { Routine } from "./Routine";
 import { SeamOf } from "./SeamOf";
 import classes from "./Standing.module.css";
 import { TurnedOut } from "./TurnedOut";
@@ -39,6 +44,7 @@ export function Standing() {
   };
   return (
     <>
+      <Alarms file={file} />
       <DueNow file={file} />
       <div className={classes.top}>
         <div className={classes.figure}>
@@ -52,6 +58,13 @@ export function Standing() {
         </div>
         <Now file={file} check={open} />
         <CareNow file={file} />
+      </div>
+      <div className={classes.pair}>
+        <div>
+          <Cases file={file} />
+          <KeptApart file={file} />
+        </div>
+        <Routine file={file} />
       </div>
       <section className="patch" style={{ marginTop: 18 }} aria-label="Seam">
         <SeamOf file={file} />
@@ -67,27 +80,33 @@ export function Standing() {
 
 function Now({ file, check }: { file: PlantFile; check: () => void }) {
   const r = file.recovery;
-  if (file.closed) return <ClosedCase file={file} check={check} />;
-  if (!r) return <BeforePlan file={file} />;
-  const stage = r.stages?.[r.index];
-  if (!stage) {
+  if (file.closed) return <LeftHere file={file} />;
+  const waiting = file.cases.filter((c) => c.open && !c.plan);
+  if (waiting.length > 0 || ["arrived", "examined", "watched"].includes(file.standing)) {
+    const stage = r?.stages?.[r.index];
     return (
-      <div className="patch">
-        <h2>Mended</h2>
-        <p>
-          It passed the last gate of “{r.trackName.toLowerCase()}” on {sayDay(r.began, file.today)}. Keep looking at it
-          now and then, or close the case.
-        </p>
-        <Group>
-          <Button onClick={check}>Look at it now</Button>
-          <CloseCase file={file} />
-        </Group>
-        <p className="small">
-          <Link to={`/plants/${file.id}/look-back`}>Look back over it</Link>
-        </p>
+      <div className={classes.stacked}>
+        <BeforePlan file={file} of={waiting[0]} />
+        {r && stage && <InStage file={file} r={r} stage={stage} check={check} />}
       </div>
     );
   }
+  const stage = r?.stages?.[r.index];
+  if (!r || !stage) return <NoCase file={file} check={check} />;
+  return <InStage file={file} r={r} stage={stage} check={check} />;
+}
+
+type Stage = NonNullable<Recovery["stages"]>[number];
+
+interface InStageProps {
+  file: PlantFile;
+  r: Recovery;
+  stage: Stage;
+  check: () => void;
+}
+
+/** The gravest case in its stage, with the tracks that run beside it. */
+function InStage({ file, r, stage, check }: InStageProps) {
   return (
     <div className="patch">
       <TrackNow file={file} r={r} stage={stage} />
@@ -95,18 +114,18 @@ function Now({ file, check }: { file: PlantFile; check: () => void }) {
         <Button onClick={check}>Look at it now</Button>
         <Pass key={`${r.track}${r.index}`} file={file} r={r} />
         {r.index > 0 && <StepBack key={`back${r.track}${r.index}`} file={file} r={r} />}
-        <CloseCase file={file} />
+        <CloseCase file={file} of={r.case} />
       </Group>
       <Facts file={file} r={r} />
       {file.beside.map((b) => (
-        <Beside key={b.track} file={file} r={b} />
+        <Beside key={b.case + b.track} file={file} r={b} of={b.case === r.case ? undefined : b.case} />
       ))}
     </div>
   );
 }
 
 /** A track that runs beside the leading one. */
-function Beside({ file, r }: { file: PlantFile; r: Recovery }) {
+function Beside({ file, r, of }: { file: PlantFile; r: Recovery; of?: string }) {
   const stage = r.stages?.[r.index];
   return (
     <section className={classes.beside} aria-label={`Beside it: ${r.trackName}`}>
@@ -116,6 +135,7 @@ function Beside({ file, r }: { file: PlantFile; r: Recovery }) {
           <Group mt="sm" gap="sm">
             <Pass key={`${r.track}${r.index}`} file={file} r={r} />
             {r.index > 0 && <StepBack key={`back${r.track}${r.index}`} file={file} r={r} />}
+            {of && <CloseCase file={file} of={of} />}
           </Group>
         </>
       ) : (
@@ -127,15 +147,7 @@ function Beside({ file, r }: { file: PlantFile; r: Recovery }) {
   );
 }
 
-function TrackNow({
-  file,
-  r,
-  stage,
-}: {
-  file: PlantFile;
-  r: Recovery;
-  stage: NonNullable<Recovery["stages"]>[number];
-}) {
+function TrackNow({ file, r, stage }: { file: PlantFile; r: Recovery; stage: Stage }) {
   return (
     <>
       <h2>
@@ -272,8 +284,41 @@ function GateList({ r, today }: { r: Recovery; today: string }) {
   );
 }
 
-function BeforePlan({ file }: { file: PlantFile }) {
+/** Nothing is in work: how it is, how its last case ended, and the ordinary look. */
+function NoCase({ file, check }: { file: PlantFile; check: () => void }) {
+  const last = file.cases[0];
+  return (
+    <div className="patch">
+      <h2>{sentence(standingWord(file.standing))}</h2>
+      <p>
+        {last?.endedOn
+          ? `Its last case, ${last.name.toLowerCase()}, ended on ${sayDay(last.endedOn, file.today)}. `
+          : "Nothing has ailed it here. "}
+        It has its routine, and a look every now and then.
+      </p>
+      {last?.lesson && <p className="soft">“{last.lesson}”</p>}
+      <Group>
+        <Button onClick={check}>Look at it now</Button>
+        <Button component={Link} to={`/plants/${file.id}/examine`} variant="default">
+          Examine it
+        </Button>
+        <Leave file={file} />
+      </Group>
+      <p className="small">
+        <Link to={`/plants/${file.id}/look-back`}>Look back over it</Link>
+      </p>
+    </div>
+  );
+}
+
+function BeforePlan({ file, of }: { file: PlantFile; of?: PlantFile["cases"][number] }) {
   const next: Record<string, { title: string; text: string; to: string; label: string }> = {
+    opened: {
+      title: of ? `A case to be looked at: ${of.name.toLowerCase()}` : "A case to be looked at",
+      text: "Go over it from the outside in; what you see decides what it is.",
+      to: "examine",
+      label: "Examine it",
+    },
     arrived: {
       title: "Nobody has looked yet",
       text: "Go over it from the outside in. Each sign you see, and each you look for in vain, moves the picture.",
@@ -299,17 +344,17 @@ function BeforePlan({ file }: { file: PlantFile }) {
       label: "Make the plan",
     },
   };
-  const n = next[file.standing] ?? next.arrived;
+  const n = next[of?.standing ?? file.standing] ?? next.arrived;
   if (!n) return null;
   return (
     <div className="patch">
       <h2>{n.title}</h2>
       <p>{n.text}</p>
       <Group>
-        <Button component={Link} to={`/plants/${file.id}/${n.to}`}>
+        <Button component={Link} to={`/plants/${file.id}/${n.to}${of ? `?case=${of.id}` : ""}`}>
           {n.label}
         </Button>
-        <CloseCase file={file} />
+        {of ? <CloseCase file={file} of={of.id} /> : <Leave file={file} />}
       </Group>
     </div>
   );

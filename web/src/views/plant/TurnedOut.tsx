@@ -7,6 +7,7 @@ import { distance } from "../../dates";
 import { Refused } from "../../shell/States";
 import { useUndo } from "../undo";
 import { sayPercent } from "../words";
+import { caseInHand } from "./Cases";
 import { usePlantFile } from "./PlantPage";
 
 const ways: { value: Schemas["Confirmed"]["how"]; label: string }[] = [
@@ -30,7 +31,8 @@ export function TurnedOut() {
   const [note, setNote] = useState("");
   if (!file.examined) return null;
   const label = (c: string) => knowledge.data?.causes.find((x) => x.id === c)?.label ?? c;
-  const last = file.cases.at(-1);
+  const of = caseInHand(file);
+  const last = file.confirmed;
   return (
     <section className="patch" style={{ marginTop: 18 }} aria-label="What it turned out to be">
       <h2>What it turned out to be</h2>
@@ -77,7 +79,7 @@ export function TurnedOut() {
               loading={record.isPending}
               onClick={() =>
                 record.mutate(
-                  { id, on: file.today, confirmed: { causes, how, note: note || undefined } },
+                  { id, on: file.today, case: of, confirmed: { causes, how, note: note || undefined } },
                   {
                     onSuccess: (e) => {
                       setId(newId());
@@ -97,7 +99,7 @@ export function TurnedOut() {
         </>
       ) : (
         <button type="button" className="linkbutton small" onClick={() => setAsking(true)}>
-          {last ? "say it anew" : "say what it was"}
+          {last ? "say it again" : "say what it was"}
         </button>
       )}
     </section>

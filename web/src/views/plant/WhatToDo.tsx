@@ -1,6 +1,6 @@
 import { Button, Group, Textarea } from "@mantine/core";
 import { useState } from "react";
-import { Link } from "react-router";
+import { Link, useSearchParams } from "react-router";
 import type { Answers, Differential, Knowledge } from "../../api/client";
 import { useDifferential, useKnowledge, useRecord } from "../../api/hooks";
 import { newId } from "../../api/id";
@@ -8,6 +8,7 @@ import { distance, sayDay } from "../../dates";
 import { Bare, Failed, Refused, Waiting } from "../../shell/States";
 import { useUndo } from "../undo";
 import { likelihood } from "../words";
+import { openCase, WhichCase } from "./Cases";
 import { PlanDraft } from "./PlanDraft";
 import { PlanSteps } from "./PlanSteps";
 import { usePlantFile } from "./PlantPage";
@@ -17,19 +18,22 @@ import classes from "./WhatToDo.module.css";
 /** From what it may be to what is done: moves while unsure, the causes accepted, the plan. */
 export function WhatToDo() {
   const file = usePlantFile();
+  const [search] = useSearchParams();
   const [again, setAgain] = useState(false);
   const [wish, setWish] = useState<Wish>();
+  const inHand = file.cases.find((c) => c.id === file.case);
+  const inWork = inHand?.open || file.cases.length === 0;
   const examinedSince = file.examined && file.verdict && file.examined.on > file.verdict.on;
   if (file.closed) {
     return (
-      <Bare title="This case is closed">
-        <p>Reopen it where it stands, and the work goes on from there.</p>
+      <Bare title="It is no longer here">
+        <p>Say where it stands that it is here again, and the work goes on from there.</p>
         <Link to={`/plants/${file.id}`}>Where it stands</Link>
       </Bare>
     );
   }
   if (wish) return <PlanDraft wish={wish} decideAgain={() => setWish(undefined)} />;
-  if (file.plan && !again) {
+  if (file.plan && !again && (inWork || search.has("case"))) {
     return (
       <>
         {examinedSince && (
@@ -40,6 +44,7 @@ export function WhatToDo() {
             </button>
           </p>
         )}
+        <WhichCase file={file} to="do" />
         <PlanSteps decideAgain={() => setAgain(true)} />
       </>
     );
@@ -55,7 +60,7 @@ export function WhatToDo() {
       </Bare>
     );
   }
-  if (file.standing === "diagnosed" && !again) return <PlanDraft decideAgain={() => setAgain(true)} />;
+  if (inHand?.standing === "diagnosed" && !again) return <PlanDraft decideAgain={() => setAgain(true)} />;
   return (
     <>
       <Decide done={() => setAgain(false)} />
@@ -104,14 +109,20 @@ function Decide({ done }: { done: () => void }) {
   // What stands out is ticked to begin with; the person decides.
   const ticked = accepted ?? d.suggested;
   const label = (cause: string) => knowledge.data.causes?.find((c) => c.id === cause)?.label ?? cause;
-  const decide = (causes: string[]) =>
+  const decide = (causes: string[], nothing = false) =>
     record.mutate(
-      { id, on: file.today, diagnosed: { causes, reason: reason || undefined } },
+      {
+        id,
+        on: file.today,
+        case: openCase(file),
+        diagnosed: { causes, nothing: nothing || undefined, reason: reason || undefined },
+      },
       {
         onSuccess: (e) => {
           setId(newId());
           done();
-          undo(causes.length ? `accepted: ${causes.map(label).join(", ")}` : "set aside and watched", e.id);
+          const looked = nothing ? "looked at, nothing found" : "set aside and watched";
+          undo(causes.length ? `accepted: ${causes.map(label).join(", ")}` : looked, e.id);
         },
       },
     );
@@ -149,6 +160,11 @@ function Decide({ done }: { done: () => void }) {
           <Button variant="default" loading={record.isPending} onClick={() => decide([])}>
             Set aside and watch
           </Button>
+          {!file.plan && (
+            <Button variant="default" loading={record.isPending} onClick={() => decide([], true)}>
+              Nothing found: it is well
+            </Button>
+          )}
         </Group>
         <Refused error={record.error} />
         <Doubts differential={d} knowledge={knowledge.data} />

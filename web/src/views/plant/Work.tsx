@@ -9,6 +9,7 @@ import { sayDay } from "../../dates";
 import { Bare, Refused } from "../../shell/States";
 import { sayProse, useUnits } from "../../units";
 import { useUndo } from "../undo";
+import { caseInHand } from "./Cases";
 import { Amounts, type Step } from "./PlanParts";
 import { usePlantFile } from "./PlantPage";
 import classes from "./Work.module.css";
@@ -75,6 +76,7 @@ function AtTheBench({ plan, open }: { plan: Plan; open: Step[] }) {
       {
         id: draft.id,
         on: file.today,
+        case: caseInHand(file),
         did: {
           step: step.id,
           skipped,

@@ -42,7 +42,7 @@ export function sayEntry(
   if (e.diagnosed) {
     const causes = e.diagnosed.causes ?? [];
     return {
-      title: causes.length ? "Diagnosed" : "Set aside to watch",
+      title: causes.length ? "Diagnosed" : e.diagnosed.nothing ? "Looked at, nothing found" : "Set aside to watch",
       text: [causes.map(cause).join(", "), e.diagnosed.reason].filter(Boolean).join(". "),
     };
   }
@@ -152,6 +152,14 @@ export function sayEntry(
         e.confirmed.causes.length ? e.confirmed.causes.map(cause).join(", ") : "nothing wrong",
         e.confirmed.note,
       ]),
+    };
+  if (e.opened) return { title: "A case opened", text: e.opened.why };
+  if (e.dismissed) return { title: "Seen, and harmless", text: e.dismissed.reason };
+  if (e.tended) return { title: "Cared for", text: list(e.tended.jobs.map((j) => j.replaceAll("-", " "))) };
+  if (e.snoozed)
+    return {
+      title: e.snoozed.off ? "Switched off" : e.snoozed.until ? "Put off" : "Switched on",
+      text: list([e.snoozed.job.replaceAll("-", " "), e.snoozed.until && `until ${e.snoozed.until}`]),
     };
   if (e.noted) return { title: "Note", text: e.noted.text };
   if (e.closed) return { title: "Closed", text: list([e.closed.outcome.replaceAll("-", " "), e.closed.reason]) };

@@ -435,16 +435,17 @@ describe("where it stands", () => {
       ...file,
       recovery: undefined,
       beside: [],
-      closed: { outcome: "kept-under-watch" },
+      cases: [{ id: "c", name: "Root rot", from: "2026-10-01", endedOn: "2026-11-20", lesson: "Less water." }],
       standing: "kept-under-watch",
     } as unknown as PlantFile;
     const page = show(<Standing />, kept);
     await screen.findByRole("button", { name: "Look at it now" });
     expect(screen.getByRole("button", { name: "Watered" })).toBeTruthy();
-    expect(screen.getByRole("button", { name: "Reopen the case" })).toBeTruthy();
+    expect(pageText()).toContain("Its last case, root rot, ended on 20 November");
+    expect(screen.getByRole("button", { name: "take it up again" })).toBeTruthy();
     page.unmount();
     show(<Standing />, { ...kept, closed: { outcome: "given-away" }, over: true } as unknown as PlantFile);
-    await screen.findByRole("button", { name: "Reopen the case" });
+    await screen.findByRole("button", { name: "It is here again" });
     expect(screen.queryByRole("button", { name: "Look at it now" })).toBeNull();
     expect(screen.queryByRole("button", { name: "Watered" })).toBeNull();
   });

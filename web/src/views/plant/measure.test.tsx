@@ -1,6 +1,7 @@
 import { screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { describe, expect, it } from "vitest";
+import type { PlantFile } from "../../api/client";
 import { device, knowledge, pageText, plantFile, Refusal, serve, show, working } from "../../testing/page";
 import { Measure } from "./Measure";
 import { Opinion } from "./Opinion";
@@ -118,12 +119,6 @@ describe("measuring", () => {
     expect((await screen.findByTestId("refused")).textContent).toContain("840 g cannot be right");
     expect((field as HTMLInputElement).value).toBe("840 g");
   });
-
-  it("is closed with its case", () => {
-    serve(answers);
-    show(<Measure />, plantFile({ closed: { outcome: "mended" } }));
-    expect(pageText()).toContain("This case is closed");
-  });
 });
 
 describe("what it turned out to be", () => {
@@ -139,19 +134,17 @@ describe("what it turned out to be", () => {
     const file = plantFile({
       examined: look,
       verdict: { on: "2026-11-20", entry: "v", causes: ["root-rot"] },
-      cases: [
-        {
-          on: "2026-11-22",
-          entry: "c",
-          causes: ["drought"],
-          how: "seen",
-          first: { on: "2026-11-20", entry: "e", tables: "t", chances: [{ id: "root-rot", chance: 0.6 }] },
-        },
-      ],
-    });
+      confirmed: {
+        on: "2026-11-22",
+        entry: "c",
+        causes: ["drought"],
+        how: "seen",
+        first: { on: "2026-11-20", entry: "e", tables: "t", chances: [{ id: "root-rot", chance: 0.6 }] },
+      },
+    } as unknown as Partial<PlantFile>);
     show(<TurnedOut />, file);
     expect(await screen.findByText(/had said root rot, 60 %/)).toBeTruthy();
-    await userEvent.click(screen.getByRole("button", { name: "say it anew" }));
+    await userEvent.click(screen.getByRole("button", { name: "say it again" }));
     await userEvent.type(screen.getByRole("textbox", { name: "Note" }), "seen below");
     await userEvent.click(screen.getByRole("button", { name: "Confirm it" }));
     await waitFor(() => expect(entries(asked)).toHaveLength(1));

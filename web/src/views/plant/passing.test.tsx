@@ -5,7 +5,8 @@ import { useState } from "react";
 import { describe, expect, it } from "vitest";
 import type { PlantFile } from "../../api/client";
 import { type Asked, device, pageText, plantFile, Refusal, serve, show } from "../../testing/page";
-import { CloseCase, ClosedCase, Pass, type Recovery, StepBack } from "./Passing";
+import { CloseCase, Leave, LeftHere } from "./Ending";
+import { Pass, type Recovery, StepBack } from "./Passing";
 
 device();
 
@@ -155,7 +156,7 @@ describe("a step back", () => {
 describe("the end of a case", () => {
   it("asks how it ended, and of what it died", async () => {
     const asked = serve(kept);
-    show(<CloseCase file={plantFile()} />);
+    show(<CloseCase file={plantFile()} of="case-1" />);
     await userEvent.click(screen.getByRole("button", { name: "Close the case" }));
     const asking = await screen.findByRole("dialog");
     expect(within(asking).getAllByRole("radio")).toHaveLength(4);
@@ -164,6 +165,7 @@ describe("the end of a case", () => {
     await userEvent.type(within(asking).getByRole("textbox", { name: /What it died of/ }), "frost");
     await userEvent.click(within(asking).getByRole("button", { name: "Close the case" }));
     await waitFor(() => expect(entries(asked)[0]?.closed).toEqual({ outcome: "lost", reason: "frost" }));
+    expect(entries(asked)[0]?.case).toBe("case-1");
   });
 
   it("says how it ended, and is reopened under one id however often it is pressed", async () => {
@@ -173,14 +175,14 @@ describe("the end of a case", () => {
       closed: { outcome: "lost", reason: "Frost at the door." },
       closedOn: "2026-11-20",
     } as Partial<PlantFile>);
-    show(<ClosedCase file={file} check={() => {}} />);
+    show(<LeftHere file={file} />);
     expect(pageText()).toContain("Lost on 20 November");
     expect(pageText()).toContain("Frost at the door.");
     expect(screen.getByRole("link", { name: "Look back over it" }).getAttribute("href")).toBe(
       "/plants/plant-1/look-back",
     );
     expect(screen.queryByRole("button", { name: "Look at it now" })).toBeNull();
-    const reopen = screen.getByRole("button", { name: "Reopen the case" });
+    const reopen = screen.getByRole("button", { name: "It is here again" });
     await userEvent.click(reopen);
     await screen.findByText(/cannot be reached/);
     await userEvent.click(reopen);
@@ -188,16 +190,14 @@ describe("the end of a case", () => {
     expect(entries(asked)[0]).toEqual(entries(asked)[1]);
   });
 
-  it("leaves what is kept under watch to be looked at, and to be ended otherwise", () => {
-    serve(kept);
-    show(
-      <ClosedCase
-        file={plantFile({ closed: { outcome: "kept-under-watch" }, closedOn: "2026-11-20" } as Partial<PlantFile>)}
-        check={() => {}}
-      />,
-    );
-    expect(pageText()).toContain("Kept under watch since 20 November");
-    expect(screen.getByRole("button", { name: "Look at it now" })).toBeTruthy();
-    expect(screen.getByRole("button", { name: "Close the case" })).toBeTruthy();
+  it("lets a plant leave without a case of its own", async () => {
+    const asked = serve(kept);
+    show(<Leave file={plantFile()} />);
+    await userEvent.click(screen.getByRole("button", { name: "It is no longer here" }));
+    const asking = await screen.findByRole("dialog");
+    expect(within(asking).getAllByRole("radio")).toHaveLength(2);
+    await userEvent.click(within(asking).getByRole("button", { name: "It is no longer here" }));
+    await waitFor(() => expect(entries(asked)[0]?.closed).toEqual({ outcome: "given-away" }));
+    expect(entries(asked)[0]?.case).toBeUndefined();
   });
 });

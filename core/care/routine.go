@@ -1,0 +1,311 @@
+package care
+
+import (
+	"fmt"
+	"slices"
+	"time"
+
+	"tendermend/core/day"
+	"tendermend/core/plant"
+)
+
+// Plant is what a routine is worked out from.
+type Plant struct {
+	Kind  *plant.Profile // nil where it is not known
+	Wants plant.Profile  // its kind's wishes, or its habit's
+	Habit plant.Habit
+	South bool
+	Had   day.Day // about since when it has been had; the earliest day where that is long ago
+	New   bool    // whether it is known to have come not long ago
+	// FreshOn is the day on which it last came into fresh medium; nil where never.
+	FreshOn *day.Day
+	// LiveShare is the share of its roots that live; nil where nobody counted.
+	LiveShare *float64
+	Watched   bool // whether it is kept under watch: its pests are looked for weekly
+	InBud     bool
+	Fed       int // feeds since it was flushed
+	Last      map[Job]day.Day
+	// Snoozed are jobs that were put off, with the day.
+	Snoozed map[Job]day.Day
+	Off     []Job // jobs that are switched off for it
+}
+
+// Due is a job of the routine with its next day.
+type Due struct {
+	Job   Job      `json:"job"`
+	Title string   `json:"title"`
+	On    day.Day  `json:"on" doc:"The day from which it is due."`
+	Last  *day.Day `json:"last,omitempty" doc:"When it was done last; missing where it never was."`
+	Why   string   `json:"why"`
+	How   string   `json:"how"`
+	Done  string   `json:"done" doc:"What it is called where it is answered in one tap."`
+	// Pauses is the time after its day in which it waits: the plant rests, or grows
+	// too little.
+	Pauses *Pause `json:"pauses,omitempty" doc:"The time in which it waits though it is due."`
+	// Minutes it takes beside a look (common practice).
+	Minutes int `json:"minutes"`
+	// Strength is set for feeds.
+	Strength float64 `json:"strength,omitempty" doc:"Share of the label's rate at which it is fed; missing for other jobs."`
+}
+
+// strengths at which a plant that is well is fed, in growth and in the dark months,
+// with what they are called (common practice: half of what labels say).
+var strengths = map[lightSeason]struct {
+	share float64
+	said  string
+}{
+	growth: {0.5, "fed at half the label’s rate"},
+	low:    {0.25, "fed at a quarter of the label’s rate"},
+}
+
+// Seasons of light for a plant.
+type lightSeason int
+
+const (
+	growth lightSeason = iota
+	low                // short days: it grows little
+	rest               // it rests
+)
+
+// seasonOn gives the light season of a plant on a day: its rest, the three months
+// of the shortest days, or growth (common practice).
+func (p Plant) seasonOn(d day.Day) lightSeason {
+	switch m := plant.NorthMonth(d, p.South); {
+	case plant.RestsOn(p.Kind, p.Habit, d, p.South):
+		return rest
+	case m == time.November, m == time.December, m == time.January:
+		return low
+	}
+	return growth
+}
+
+// Intervals and limits of the routine, in days (common practice).
+const (
+	pestDays      = 14
+	pestDaysLow   = 21
+	pestDaysWatch = 7
+	washDays      = 56
+	flushDays     = 56
+	flushDaysSalt = 35
+	feedsToFlush  = 4
+	turnDays      = 14
+	pinchDays     = 30
+	stakeDays     = 60
+	freshDays     = 30 // nothing is fed in fresh medium for so long
+	newDays       = 30 // nor to a plant that is new here
+	monthDays     = 30
+	leastRoots    = 0.4 // share of live roots under which nothing is fed
+	longestRest   = 370
+)
+
+// feedDays is how many days lie between feeds in growth.
+var feedDays = map[string]day.Day{
+	"each-watering": 7, "weekly": 7, "fortnight": 14, "month": 30, "six-weeks": 42, "quarter": 91,
+}
+
+// usualFeed is taken where the kind does not say (common practice).
+const usualFeed = "month"
+
+// Routine gives the next day of each job that the plant wants, in the order in
+// which they are done at it.
+func Routine(p Plant) []Due {
+	list := []Due{}
+	add := func(job Job, on day.Day, wanted bool, why string) {
+		if !wanted || slices.Contains(p.Off, job) {
+			return
+		}
+		words, _ := ByID(job)
+		due := Due{
+			Job: job, Title: words.Title, On: max(on, p.Snoozed[job]), Why: why,
+			How: words.How, Done: words.Done, Minutes: words.Minutes,
+		}
+		if last, done := p.Last[job]; done {
+			due.Last = &last
+		}
+		due.Pauses = p.pause(job, due.On)
+		if job == Feed {
+			how := strengths[p.seasonOn(due.On)]
+			due.Strength, due.Done = how.share, how.said
+		}
+		list = append(list, due)
+	}
+	for _, words := range jobs {
+		on, wanted, why := p.next(words.ID)
+		add(words.ID, on, wanted, why)
+	}
+	return list
+}
+
+// since is the day from which an interval counts: the last time, or since when it
+// has been had.
+func (p Plant) since(job Job) day.Day {
+	if last, done := p.Last[job]; done {
+		return last
+	}
+	return p.Had
+}
+
+// next gives the next day of a job and why; false where the plant does not want
+// it.
+func (p Plant) next(job Job) (on day.Day, wanted bool, why string) {
+	since := p.since(job)
+	switch job {
+	case PestLook:
+		return p.pestLook(since)
+	case Feed:
+		return p.feed(since)
+	case Flush:
+		return p.flush(since)
+	case LeafWash:
+		marked := p.Wants.Has(plant.PowderBloom) || p.Wants.Has(plant.Fuzzy) || p.Wants.Has(plant.DryLeaves)
+		return p.awake(since + washDays), !marked && !p.Wants.Has(plant.Spines), "Dust takes light; mites like it."
+	case Turn:
+		still := p.Wants.Has(plant.SulksMoved) || p.InBud
+		return p.awake(since + turnDays), !still, "It grows towards the window."
+	case Pinch:
+		return p.growing(since + pinchDays), p.Habit.ID == "soft-trailer", "Unpinched it grows bare and long."
+	case Stake:
+		climbs := p.Habit.ID == "aroid-vine" || p.Habit.ID == "wax-vine" || p.InBud
+		return p.growing(since + stakeDays), climbs, "Ties that held a young shoot cut into an old one."
+	case RepotCheck:
+		return p.repot(since)
+	}
+	return 0, false, ""
+}
+
+func (p Plant) pestLook(since day.Day) (day.Day, bool, string) {
+	if p.Watched {
+		return since + pestDaysWatch, true, "It is under watch."
+	}
+	every, when := day.Day(pestDays), "while it grows"
+	if p.seasonOn(since+pestDays) != growth {
+		every, when = pestDaysLow, "in the dark months and in rest"
+	}
+	return since + every, true, fmt.Sprintf("Every %d days %s.%s", every, when, p.likings())
+}
+
+// likings names the pests that come to its kind often.
+func (p Plant) likings() string {
+	often := ""
+	for _, l := range p.Wants.Pests {
+		if l.How == plant.Often {
+			often = " Its kind draws some pests more than others: look for those first."
+		}
+	}
+	return often
+}
+
+func (p Plant) feed(since day.Day) (day.Day, bool, string) {
+	every := p.Wants.Feed.Every
+	if every == "" {
+		every = usualFeed
+	}
+	apart, feeds := feedDays[every]
+	if !feeds || p.LiveShare != nil && *p.LiveShare < leastRoots {
+		return 0, false, ""
+	}
+	why := fmt.Sprintf("Every %d days while it grows.", apart)
+	on := since + apart
+	if p.seasonOn(on) == low {
+		on, why = since+2*apart, fmt.Sprintf("Every %d days in the dark months, weaker.", 2*apart)
+	}
+	if p.FreshOn != nil {
+		on = max(on, *p.FreshOn+freshDays)
+	}
+	if p.New {
+		on = max(on, p.Had+newDays)
+	}
+	return p.awake(on), true, why + " Water first where it is thirsty, feed at the next."
+}
+
+func (p Plant) flush(since day.Day) (day.Day, bool, string) {
+	every := day.Day(flushDays)
+	if p.Wants.Has(plant.SaltTender) {
+		every = flushDaysSalt
+	}
+	return p.awake(since + every), p.Fed >= feedsToFlush, fmt.Sprintf("Fed %d times since; salts gather.", p.Fed)
+}
+
+func (p Plant) repot(since day.Day) (day.Day, bool, string) {
+	months := p.Wants.RepotMonths
+	if months[0] == 0 {
+		return 0, false, ""
+	}
+	if p.FreshOn != nil {
+		since = max(since, *p.FreshOn)
+	}
+	on := since + day.Day((months[0]+months[1])/2*monthDays)
+	const words = "Usually after %d to %d months; a look tells, not the date."
+	return p.growing(on), true, fmt.Sprintf(words, months[0], months[1])
+}
+
+// Pause is a time in which a job waits: from a day up to, and without, another.
+type Pause struct {
+	From day.Day `json:"from"`
+	To   day.Day `json:"to"`
+}
+
+// anyTime are the jobs that a rest does not put off.
+var anyTime = []Job{PestLook}
+
+// grows are the jobs that want a plant in growth; the others only want it awake.
+var grows = []Job{Pinch, Stake, RepotCheck}
+
+// pause is the next time after a day in which a job waits; nil where none comes
+// within a year.
+func (p Plant) pause(job Job, on day.Day) *Pause {
+	if slices.Contains(anyTime, job) {
+		return nil
+	}
+	fits := func(s lightSeason) bool { return s != rest }
+	if slices.Contains(grows, job) {
+		fits = func(s lightSeason) bool { return s == growth }
+	}
+	from := p.first(on, func(s lightSeason) bool { return !fits(s) })
+	if fits(p.seasonOn(from)) {
+		return nil
+	}
+	return &Pause{from, p.first(from, fits)}
+}
+
+// At is a job as it stands on a day: one that fell due before a rest waits until
+// that is over.
+func (d Due) At(today day.Day) Due {
+	if d.Pauses != nil && today >= d.Pauses.From && today < d.Pauses.To {
+		d.On = max(d.On, d.Pauses.To)
+	}
+	return d
+}
+
+// awake is a day, or the first after it on which the plant does not rest.
+func (p Plant) awake(d day.Day) day.Day {
+	return p.first(d, func(s lightSeason) bool { return s != rest })
+}
+
+// growing is a day, or the first after it on which the plant grows.
+func (p Plant) growing(d day.Day) day.Day {
+	return p.first(d, func(s lightSeason) bool { return s == growth })
+}
+
+func (p Plant) first(d day.Day, fits func(lightSeason) bool) day.Day {
+	for next := d; next < d+longestRest; next++ {
+		if fits(p.seasonOn(next)) {
+			return next
+		}
+	}
+	return d
+}
+
+// joinDays is how much earlier a job may be done to join a look (common practice).
+const joinDays = 3
+
+// By gives the jobs that are done on a look of a day: those that are due, or nearly.
+func By(list []Due, today day.Day) []Due {
+	var due []Due
+	for _, d := range list {
+		if d = d.At(today); d.On <= today+joinDays {
+			due = append(due, d)
+		}
+	}
+	return due
+}

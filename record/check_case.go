@@ -1,0 +1,74 @@
+package record
+
+import (
+	"fmt"
+	"slices"
+
+	"tendermend/core/diagnosis"
+)
+
+// outcomeWords says how a plant is after each outcome.
+var outcomeWords = map[Outcome]string{
+	OutcomeMended: "mended", OutcomeGiven: "given away", OutcomeLost: "lost",
+	OutcomeKept: "kept under watch", OutcomeNothing: "found well",
+}
+
+// checkCase says what keeps an entry from belonging to the case that it names, or
+// to the one in hand. Records of an archive are taken as they were written.
+func (s *situation) checkCase() Faults {
+	e := s.entry
+	if !e.RecordedAt.IsZero() {
+		return nil
+	}
+	bound := e.Diagnosed != nil || e.Planned != nil || e.Did != nil || e.Staged != nil || e.Closed != nil
+	if e.Case == nil && !bound {
+		return nil
+	}
+	state := s.state()
+	c := state.Case
+	if e.Case != nil {
+		named, known := state.CaseByID(*e.Case)
+		if !known {
+			return Faults{{Field: "case", Message: "this plant has no such case; look at its cases and pick one"}}
+		}
+		c = named
+	}
+	switch {
+	case e.Closed != nil && !c.Is() && !e.Closed.leaves():
+		const said = "it has no case that could end; look at it, or say that it is well"
+		return Faults{{Field: "closed.outcome", Message: said, Conflict: true}}
+	case !c.Is():
+		return nil
+	case e.Case != nil && e.On != 0 && e.On < c.From:
+		const said = "%s is before its case, which began on %s; correct the day, or name another case"
+		return Faults{{Field: "on", Message: fmt.Sprintf(said, e.On, c.From)}}
+	case (e.Planned != nil || e.Diagnosed != nil) && e.Case != nil && !c.Open():
+		const said = "this case ended on %s; open a new one, or take this one up again"
+		return Faults{{Field: "case", Message: fmt.Sprintf(said, *c.EndedOn()), Conflict: true}}
+	case e.Diagnosed != nil:
+		return state.oneCaseEach(c, e.Diagnosed.Causes)
+	}
+	return nil
+}
+
+// oneCaseEach refuses causes that another open case is about already.
+func (s State) oneCaseEach(but Case, causes []string) (faults Faults) {
+	for _, other := range s.OpenCases() {
+		if other.ID == but.ID {
+			continue
+		}
+		for i, id := range causes {
+			if !slices.Contains(other.Causes(), id) {
+				continue
+			}
+			known, _ := diagnosis.CauseByID(id)
+			const said = "%s is in work here since %s in a case of its own; go on with that one"
+			faults = append(faults, Fault{
+				Field:    fmt.Sprintf("diagnosed.causes[%d]", i),
+				Message:  fmt.Sprintf(said, known.Label, other.OpenedOn),
+				Conflict: true,
+			})
+		}
+	}
+	return faults
+}

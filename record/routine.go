@@ -1,0 +1,54 @@
+package record
+
+import (
+	"maps"
+	"slices"
+
+	"tendermend/core/care"
+	"tendermend/core/day"
+	"tendermend/core/plant"
+)
+
+// newHereDays is how long a plant counts as new for its routine (common practice).
+const newHereDays = 30
+
+// Routine gives the jobs of ordinary care, each with its next day. A plant with a
+// case in work follows its plan and has none, but for the look for pests.
+func (s State) Routine(south bool) []care.Due {
+	p := care.Plant{
+		Kind: s.Profile, Wants: s.Wants, Habit: s.Habit, South: south,
+		Had: s.ArrivedOn, FreshOn: s.Pot.FreshOn, Watched: s.Isolation == UnderWatch,
+		Last: map[care.Job]day.Day{}, Snoozed: s.Snoozes,
+	}
+	maps.Copy(p.Last, s.Jobs)
+	before, known := hadDays[s.Arrival.Had]
+	p.New = known && before < newHereDays
+	if n := len(s.Tallies); n > 0 {
+		if share, ok := s.Tallies[n-1].liveShare(); ok {
+			p.LiveShare = &share
+		}
+	}
+	if spike := s.sawSpike(); spike != nil {
+		p.InBud = *spike
+	}
+	later := func(job care.Job, on day.Day) { p.Last[job] = max(p.Last[job], on) }
+	if r, read := s.Readings.Last("live-pests"); read {
+		later(care.PestLook, r.On)
+	}
+	if s.Examined != nil {
+		later(care.PestLook, s.Examined.On)
+	}
+	for _, f := range s.Feeds {
+		later(care.Feed, f.On)
+		if f.On > p.Last[care.Flush] {
+			p.Fed++
+		}
+	}
+	p.Off = slices.Sorted(maps.Keys(s.JobsOff))
+	return care.Routine(p)
+}
+
+// Rests says whether its kind, or its habit, rests on a day.
+func (s State) Rests(on day.Day, south bool) bool {
+	return plant.RestsOn(s.Profile, s.Habit, on, south)
+}

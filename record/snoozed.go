@@ -1,0 +1,67 @@
+package record
+
+import (
+	"fmt"
+	"maps"
+
+	"tendermend/core/care"
+	"tendermend/core/day"
+)
+
+// Snoozed puts a job of the routine off, switches it off for this plant, or on
+// again.
+type Snoozed struct {
+	Job   care.Job `json:"job"`
+	Until *day.Day `json:"until,omitempty" doc:"Not before that day."`
+	Off   bool     `json:"off,omitempty" doc:"Switched off for this plant; neither a day nor this switches it on again."`
+}
+
+// mostSnoozed is how far a job is put off at once, days (common practice).
+const mostSnoozed = 90
+
+// KindSnoozed stands in stored records: it is never renamed or used for another.
+const KindSnoozed Kind = "snoozed"
+
+// Kind names it.
+func (*Snoozed) Kind() Kind { return KindSnoozed }
+
+func (z *Snoozed) check(s *situation) (faults Faults) {
+	if _, known := care.ByID(z.Job); !known {
+		faults = append(faults, Fault{Field: "snoozed.job", Message: fmt.Sprintf("there is no job %q", z.Job)})
+	}
+	switch {
+	case z.Until == nil:
+	case z.Off:
+		faults = append(faults, Fault{Field: "snoozed.until", Message: "give a day, or switch it off; not both"})
+	case *z.Until <= s.entry.On || *z.Until > s.entry.On+mostSnoozed:
+		const said = "put it off by 1 to %d days; switch it off where it is not wanted"
+		faults = append(faults, Fault{Field: "snoozed.until", Message: fmt.Sprintf(said, mostSnoozed)})
+	}
+	return faults
+}
+
+func (z *Snoozed) apply(s *State, e Entry) {
+	s.Snoozes, s.JobsOff = cloned(s.Snoozes), cloned(s.JobsOff)
+	delete(s.Snoozes, z.Job)
+	delete(s.JobsOff, z.Job)
+	switch {
+	case z.Off:
+		s.JobsOff[z.Job] = e.On
+	case z.Until != nil:
+		s.Snoozes[z.Job] = *z.Until
+	}
+}
+
+func (*Snoozed) event(State) (string, bool) { return "", false }
+
+func (*Snoozed) taken() taken { return whileHere }
+
+func (*Snoozed) minutes() int { return 0 }
+
+// cloned is a map to write to, so that states that were given out stay as they are.
+func cloned(m map[care.Job]day.Day) map[care.Job]day.Day {
+	if m == nil {
+		return map[care.Job]day.Day{}
+	}
+	return maps.Clone(m)
+}

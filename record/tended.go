@@ -1,0 +1,63 @@
+package record
+
+import (
+	"fmt"
+
+	"tendermend/core/care"
+)
+
+// Tended is ordinary care that was given.
+type Tended struct {
+	Jobs []care.Job `json:"jobs" maxItems:"12" doc:"What was done."`
+}
+
+// KindTended stands in stored records: it is never renamed or used for another.
+const KindTended Kind = "tended"
+
+// Kind names it.
+func (*Tended) Kind() Kind { return KindTended }
+
+func (t *Tended) check(*situation) (faults Faults) {
+	if len(t.Jobs) == 0 {
+		faults = append(faults, Fault{Field: "tended.jobs", Message: "say what was done"})
+	}
+	seen := map[care.Job]bool{}
+	for i, job := range t.Jobs {
+		field := fmt.Sprintf("tended.jobs[%d]", i)
+		switch _, known := care.ByID(job); {
+		case !known:
+			faults = append(faults, Fault{Field: field, Message: fmt.Sprintf("there is no job %q", job)})
+		case job == care.Feed:
+			const said = "feeding is recorded as a feed, with its strength"
+			faults = append(faults, Fault{Field: field, Message: said})
+		case seen[job]:
+			faults = append(faults, Fault{Field: field, Message: fmt.Sprintf("%q stands twice; name it once", job)})
+		}
+		seen[job] = true
+	}
+	return faults
+}
+
+func (t *Tended) apply(s *State, e Entry) {
+	s.Jobs = cloned(s.Jobs)
+	for _, job := range t.Jobs {
+		s.Jobs[job] = max(s.Jobs[job], e.On)
+	}
+	s.looked(e.On)
+}
+
+func (t *Tended) event(State) (string, bool) {
+	said := ""
+	for _, job := range t.Jobs {
+		words, _ := care.ByID(job)
+		if said != "" {
+			said += ", "
+		}
+		said += words.Done
+	}
+	return said, true
+}
+
+func (*Tended) taken() taken { return whileHere }
+
+func (t *Tended) minutes() int { return 2 }

@@ -1,0 +1,116 @@
+import { Button, Group, Modal, Radio, Stack, Textarea } from "@mantine/core";
+import { useState } from "react";
+import { Link } from "react-router";
+import type { PlantFile, Schemas } from "../../api/client";
+import { useRecord } from "../../api/hooks";
+import { sayDay } from "../../dates";
+import { Refused } from "../../shell/States";
+import { useUndo } from "../undo";
+import { sentence, standingWord } from "../words";
+import classes from "./Standing.module.css";
+
+type Outcome = Schemas["Closed"]["outcome"];
+
+const ends: { value: Outcome; label: string }[] = [
+  { value: "mended", label: "Mended: normal care from here" },
+  { value: "nothing-found", label: "Nothing was wrong" },
+  { value: "kept-under-watch", label: "Kept under watch: no treatment, but still looked at" },
+  { value: "lost", label: "Lost" },
+];
+
+const leaving: { value: Outcome; label: string }[] = [
+  { value: "given-away", label: "Given away" },
+  { value: "lost", label: "Lost" },
+];
+
+/** Ends one case of a plant. */
+export function CloseCase({ file, of }: { file: PlantFile; of: string }) {
+  return <Ending file={file} of={of} label="Close the case" title="How did it end?" outcomes={ends} />;
+}
+
+/** The plant itself goes: given away, or lost. */
+export function Leave({ file }: { file: PlantFile }) {
+  return <Ending file={file} label="It is no longer here" title="How did it leave?" outcomes={leaving} />;
+}
+
+interface EndingProps {
+  file: PlantFile;
+  of?: string;
+  label: string;
+  title: string;
+  outcomes: { value: Outcome; label: string }[];
+}
+
+function Ending({ file, of, label, title, outcomes }: EndingProps) {
+  const [asking, setAsking] = useState(false);
+  const [outcome, setOutcome] = useState(outcomes[0]?.value ?? "mended");
+  const [reason, setReason] = useState("");
+  const record = useRecord(file.id);
+  const undo = useUndo(file);
+  return (
+    <>
+      <button type="button" className="linkbutton soft" onClick={() => setAsking(true)}>
+        {label}
+      </button>
+      <Modal opened={asking} onClose={() => setAsking(false)} title={title}>
+        <Radio.Group label="Outcome" value={outcome} onChange={(v) => setOutcome(v as Outcome)}>
+          <Stack gap={6} mt={6}>
+            {outcomes.map((o) => (
+              <Radio key={o.value} value={o.value} label={o.label} />
+            ))}
+          </Stack>
+        </Radio.Group>
+        <Textarea
+          mt="sm"
+          label={outcome === "lost" ? "What it died of, as far as you know" : "Anything to remember"}
+          value={reason}
+          onChange={(e) => setReason(e.currentTarget.value)}
+        />
+        <Refused error={record.error} />
+        <Group mt="md">
+          <Button
+            loading={record.isPending}
+            onClick={() =>
+              record.mutate(
+                { on: file.today, case: of, closed: { outcome, reason: reason || undefined } },
+                {
+                  onSuccess: (e) => {
+                    setAsking(false);
+                    undo(of ? "case closed" : standingWord(outcome), e.id);
+                  },
+                },
+              )
+            }
+          >
+            {label}
+          </Button>
+        </Group>
+      </Modal>
+    </>
+  );
+}
+
+/** A plant that has left, and the way to say that it is here again. */
+export function LeftHere({ file }: { file: PlantFile }) {
+  const record = useRecord(file.id);
+  return (
+    <div className="patch">
+      <h2>
+        {sentence(standingWord(file.closed?.outcome ?? "lost"))}
+        {file.closedOn && <span className={classes.stage}> on {sayDay(file.closedOn, file.today)}</span>}
+      </h2>
+      <p>{file.closed?.reason || "Its record is kept."}</p>
+      <p>
+        <Link to={`/plants/${file.id}/look-back`}>Look back over it</Link>
+      </p>
+      <Button
+        variant="default"
+        loading={record.isPending}
+        onClick={() => record.mutate({ on: file.today, reopened: {} })}
+      >
+        It is here again
+      </Button>
+      <Refused error={record.error} />
+    </div>
+  );
+}

@@ -1,0 +1,77 @@
+import { Button, Group } from "@mantine/core";
+import type { PlantFile } from "../../api/client";
+import { useRecord } from "../../api/hooks";
+import { distance, sayDay, shortDay } from "../../dates";
+import { Refused } from "../../shell/States";
+import { useUndo } from "../undo";
+import classes from "./Cases.module.css";
+
+/** Why it is kept apart, what that means at the shelf, and what is missing before it may go back. */
+export function KeptApart({ file }: { file: PlantFile }) {
+  const record = useRecord(file.id);
+  const undo = useUndo(file);
+  const a = file.apart;
+  if (!a) return null;
+  const good = a.reasons.some((r) => r.forGood);
+  return (
+    <section className="patch" aria-label="Kept apart" style={{ marginTop: 18 }}>
+      <h2 className="plum">
+        {file.isolation === "isolated" ? "Kept apart" : "Under watch"}{" "}
+        <span className={classes.when}>
+          {good ? "for good" : a.release.open ? "nothing keeps it any more" : "not yet to be released"}
+        </span>
+      </h2>
+      <p style={{ margin: "2px 0" }}>
+        {a.reasons.map((r) => `${r.what} Since ${sayDay(r.since, file.today)}.`).join(" ")}
+        {a.quarantine && (
+          <>
+            {" "}
+            {a.quarantine.why} Pest looks on {a.quarantine.looks.map(shortDay).join(", ")}.
+          </>
+        )}
+      </p>
+      {a.means.length > 0 && (
+        <ul style={{ margin: "4px 0", paddingLeft: 18 }}>
+          {a.means.map((m) => (
+            <li key={m}>{m}</li>
+          ))}
+        </ul>
+      )}
+      {a.release.conditions.length > 0 && (
+        <ul className={classes.conditions} aria-label="Before it may go back">
+          {a.release.conditions.map((c) => (
+            <li key={c.wanted}>
+              <span className={c.met ? "kelp" : "ochre"} aria-hidden>
+                {c.met ? "✕✕" : "– –"}
+              </span>
+              <span>
+                {c.wanted} <b className={c.met ? "kelp" : "ochre"}>{c.met ? "met" : "not yet"}</b>{" "}
+                {c.found && <span className="soft small">{c.found}</span>}
+              </span>
+            </li>
+          ))}
+        </ul>
+      )}
+      {a.release.earliest && a.release.earliest > file.today && (
+        <p className="soft small" style={{ margin: "2px 0 6px" }}>
+          Not before {sayDay(a.release.earliest, file.today)}, {distance(a.release.earliest, file.today)}.
+        </p>
+      )}
+      <Group>
+        <Button
+          variant={a.release.open ? "filled" : "default"}
+          loading={record.isPending}
+          onClick={() =>
+            record.mutate(
+              { on: file.today, moved: { isolation: "clean" } },
+              { onSuccess: (e) => undo("back among the others", e.id) },
+            )
+          }
+        >
+          Back among the others
+        </Button>
+      </Group>
+      <Refused error={record.error} />
+    </section>
+  );
+}

@@ -1,0 +1,105 @@
+import { Button } from "@mantine/core";
+import type { PlantFile, Schemas } from "../../api/client";
+import { useRecord } from "../../api/hooks";
+import { addDays, distance, shortDay } from "../../dates";
+import { Refused } from "../../shell/States";
+import { useUndo } from "../undo";
+import classes from "./Cases.module.css";
+
+/** How long a job is put off by one tap, days. */
+const putOff = 7;
+
+/** The ordinary care of a plant that is well: each job with its reason, its last time and its next. */
+export function Routine({ file }: { file: PlantFile }) {
+  const record = useRecord(file.id);
+  const undo = useUndo(file);
+  if (file.over || file.cases.some((c) => c.open)) return null;
+  const send = (said: string, body: Parameters<typeof record.mutate>[0]) =>
+    record.mutate(body, { onSuccess: (e) => undo(said, e.id) });
+  const jobs = [...file.routine].sort((a, b) => a.on.localeCompare(b.on));
+  return (
+    <section className="patch" aria-label="Its routine" style={{ marginTop: 18 }}>
+      <h2>
+        Its routine{" "}
+        <span className={classes.when}>{file.resting ? "it rests now" : "joined to the next look when due"}</span>
+      </h2>
+      {file.resting && (
+        <p style={{ margin: "2px 0 6px" }}>
+          Its kind rests in these months. Standing still is no stall, and a long time without water no drought.
+        </p>
+      )}
+      {jobs.length === 0 && <p className="soft">Nothing but a look now and then.</p>}
+      <ul className={classes.jobs}>
+        {jobs.map((j) => (
+          <JobRow key={j.job} job={j} today={file.today} send={send} pending={record.isPending} />
+        ))}
+      </ul>
+      <Refused error={record.error} />
+    </section>
+  );
+}
+
+interface JobRowProps {
+  job: Schemas["Due"];
+  today: string;
+  send: (said: string, body: Parameters<ReturnType<typeof useRecord>["mutate"]>[0]) => void;
+  pending: boolean;
+}
+
+function JobRow({ job, today, send, pending }: JobRowProps) {
+  const due = job.on <= today;
+  return (
+    <li data-job={job.job}>
+      <div>
+        <b className={due ? "ochre" : undefined}>{job.title}</b>{" "}
+        <span className="small">{due ? "due" : `from ${shortDay(job.on)}`}</span>
+        <div className="soft small">
+          {job.why} {job.last ? `Last ${distance(job.last, today)}.` : "Never recorded here."}
+        </div>
+      </div>
+      <div className={classes.acts}>
+        <Button
+          size="compact-sm"
+          variant="default"
+          disabled={pending}
+          onClick={() => send(job.done, doneBody(job, today))}
+        >
+          {job.done}
+        </Button>
+        <button
+          type="button"
+          className="linkbutton small"
+          aria-label={`Put off: ${job.title.toLowerCase()}`}
+          onClick={() =>
+            send(`put off: ${job.title.toLowerCase()}`, {
+              on: today,
+              snoozed: { job: job.job, until: addDays(today, putOff) },
+            })
+          }
+        >
+          in a week
+        </button>
+        <button
+          type="button"
+          className="linkbutton small"
+          aria-label={`Not for this plant: ${job.title.toLowerCase()}`}
+          onClick={() =>
+            send(`switched off: ${job.title.toLowerCase()}`, { on: today, snoozed: { job: job.job, off: true } })
+          }
+        >
+          not for this plant
+        </button>
+      </div>
+    </li>
+  );
+}
+
+/** What is recorded when a job is answered in one tap: exactly what its label says. */
+export function doneBody(
+  job: { job: string; strength?: number },
+  on: string,
+): Parameters<ReturnType<typeof useRecord>["mutate"]>[0] {
+  if (job.strength) return { on, fed: { strength: job.strength } };
+  if (job.job === "pest-look") return { on, checked: { readings: [{ measure: "live-pests", value: 0 }] } };
+  return { on, tended: { jobs: [job.job as Schemas["Due"]["job"]] } };
+}
