@@ -1,6 +1,7 @@
 package record_test
 
 import (
+	"slices"
 	"strings"
 	"testing"
 
@@ -11,6 +12,7 @@ import (
 	"tendermend/core/care"
 	"tendermend/core/day"
 	"tendermend/core/recovery"
+	"tendermend/core/roots"
 	"tendermend/record"
 )
 
@@ -274,4 +276,38 @@ func TestStepsAreDoneByWhatIsDoneAndLeaveWithTheirStage(t *testing.T) {
 	on := record.Body{Staged: &record.Staged{Track: "foliage-rerooting", From: "stabilise", To: "re-root", Reason: "seen"}}
 	b.write(1, on)
 	assert.Zero(t, steps(), "what belonged to the stage before is past")
+}
+
+// Feed harms a plant that rests or has few roots: it is asked about.
+func TestAFeedThatHarmsIsAskedAbout(t *testing.T) {
+	asked := func(b *book) (ids []record.ConcernID) {
+		e := b.entry(0, record.Body{Fed: &record.Fed{Strength: 0.5}})
+		for _, c := range record.NewLedger(b.plant, b.entries, b.kinds).Concerns(e, b.at, record.Context{}) {
+			ids = append(ids, c.ID)
+		}
+		return ids
+	}
+	assert.Empty(t, asked(kept(t, "fern", "", 100)))
+	assert.Equal(t, []record.ConcernID{record.FedAtRest}, asked(kept(t, "cactus", "mammillaria-hahniana", 100)), "in November")
+	for live, want := range map[int]int{39: 1, 40: 0} {
+		b := kept(t, "fern", "", 100)
+		tally := roots.Tally{InMedium: roots.Count{Live: live, Mushy: 100 - live}}
+		b.write(9, record.Body{Tallied: &record.Tallied{Tally: tally}})
+		assert.Len(t, asked(b), want, "%d %% of the roots live", live)
+		old := kept(t, "fern", "", 100)
+		old.write(40, record.Body{Tallied: &record.Tallied{Tally: tally}})
+		assert.Empty(t, asked(old), "a count of six weeks ago says nothing")
+	}
+}
+
+// Pests are asked for at every look, in every stage.
+func TestEveryLookAsksForPests(t *testing.T) {
+	for _, track := range recovery.Tracks() {
+		for _, stage := range track.Stages {
+			asks := func(m recovery.Measure) bool { return m.ID == "live-pests" }
+			assert.True(t, slices.ContainsFunc(stage.Asks(), asks), "%s, %s", track.ID, stage.ID)
+		}
+	}
+	asks := func(m recovery.Measure) bool { return m.ID == "live-pests" }
+	assert.True(t, slices.ContainsFunc(recovery.InPassing(), asks), "and of any plant in passing")
 }

@@ -150,6 +150,9 @@ func (srv *server) plantOperations(api huma.API) {
 				return nil, err
 			}
 			file.Routine = without(file.Routine, routine.Off)
+			for i, task := range file.Tasks {
+				file.Tasks[i].Jobs = without(task.Jobs, routine.Off)
+			}
 			if file.Children, err = srv.store.Children(ctx, a.Collection.ID, in.Plant); err != nil {
 				return nil, err
 			}

@@ -617,6 +617,7 @@ var firstTracks = []Track{
 			Purpose:    "Roots on each piece.",
 			UsualWeeks: [2]float64{2, 9},
 			LookDays:   4,
+			AlsoAsk:    []string{"pieces-alive", "pieces-rotted"},
 			OnReserves: true,
 			Care: Care{
 				Water:    "evenly moist, never wet",
@@ -626,7 +627,10 @@ var firstTracks = []Track{
 				Not:      "No tugging.",
 			},
 			Gate: []Condition{
-				AtLeast{"longest-root", 20, "roots of 2-3 cm"},
+				Any{
+					AtLeast{"pieces-rooted", 1, "a piece with roots of 2-3 cm"},
+					AtLeast{"longest-root", 20, "roots of 2-3 cm"},
+				},
 			},
 			TooEarly: "Short roots break in potting.",
 		},
