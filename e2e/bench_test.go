@@ -22,7 +22,7 @@ func TestWorkingThroughAPlan(t *testing.T) {
 	p.until(`document.querySelector('[data-supply="perlite"]')?.innerText.includes("7")`)
 
 	p.open(plantPath("T-032") + "/do")
-	p.see("What do you take it for?")
+	p.see("What do you think it is?")
 	p.click(`//*[@data-cause="root-rot"]//input`)
 	p.click(`//*[@data-cause="cold-injury"]//input`)
 	p.click(by("button", "Accept root rot, make the plan"))
@@ -75,7 +75,7 @@ func TestWorkingThroughAPlan(t *testing.T) {
 	p.until(`document.querySelector('[data-supply="perlite"]')?.innerText.includes("6.5")`)
 	p.open(plantPath("T-032") + "/do")
 	p.see("skipped: the camera is broken")
-	p.click(by("button", "Make it anew"))
+	p.click(by("button", "Make the plan again"))
 	p.see("Go on with this plan")
 	p.fill("Live root ball, width", "5")
 	p.click(by("button", "Go on with this plan"))

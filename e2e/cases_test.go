@@ -23,7 +23,7 @@ func TestATroubleThatComesAgain(t *testing.T) {
 	p.touch("joints")
 	p.click(`//button[@aria-label="seen: White cottony tufts in joints or under leaves"]`)
 	p.click(by("button", "Save this look"))
-	p.see("What do you take it for?")
+	p.see("What do you think it is?")
 	p.click(by("button", "Accept mealybugs, make the plan"))
 	p.click(by("button", "Take up this plan"))
 	p.see("steps to do")

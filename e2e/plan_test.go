@@ -10,7 +10,7 @@ import (
 func TestAPlanIsChangedAgainstARuleOnlyWithAReason(t *testing.T) {
 	p := start(t, true).page(t, 1280, 800)
 	p.openDemo(plantPath("T-032") + "/do")
-	p.see("What do you take it for?")
+	p.see("What do you think it is?")
 	p.click(`//*[@data-cause="root-rot"]//input`)
 	p.click(by("button", "Accept"))
 	p.see("Of ten such plants")
@@ -31,7 +31,7 @@ func TestAPlanIsChangedAgainstARuleOnlyWithAReason(t *testing.T) {
 func TestWhatIsLeftOutCanBePutBack(t *testing.T) {
 	p := start(t, true).page(t, 1280, 800)
 	p.openDemo(plantPath("T-032") + "/do")
-	p.see("What do you take it for?")
+	p.see("What do you think it is?")
 	p.click(`//*[@data-cause="root-rot"]//input`)
 	p.click(by("button", "Accept"))
 	p.see("Of ten such plants")

@@ -73,7 +73,7 @@ func TestRescueFromTheDoorToTheFirstStagePassed(t *testing.T) {
 	p.click(by("button", "Looked: nothing else here"))
 	p.click(by("button", "Save this look"))
 
-	p.see("What do you take it for?")
+	p.see("What do you think it is?")
 	p.until(`document.querySelector('[data-advice="now"]')?.innerText.includes("Hold water")`)
 	p.until(`document.querySelector('[data-advice="not"]')?.innerText.includes("Soak")`)
 	p.click(by("button", "Accept root rot, make the plan"))

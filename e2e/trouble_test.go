@@ -47,7 +47,7 @@ func TestServerGoneAndBackLosesNothing(t *testing.T) {
 	)
 	back()
 	p.click(by("button", "Save this look"))
-	p.see("What do you take it for?")
+	p.see("What do you think it is?")
 }
 
 // Without a connection the frame stays, says so, and heals by itself.
@@ -220,7 +220,7 @@ func TestExamineByKeyboardAlone(t *testing.T) {
 	p.see("2 answers")
 	p.tabTo("Save this look")
 	p.press(kb.Enter)
-	p.see("What do you take it for?")
+	p.see("What do you think it is?")
 	p.tabTo("Accept mealybugs, make the plan")
 	p.press(kb.Enter)
 	p.see("Of ten such plants")
@@ -271,7 +271,7 @@ func TestTheRecordAnswersAndIsOverruled(t *testing.T) {
 		`document.querySelector('[data-cause]').dataset.cause !== "drought" || !document.querySelector('[data-cause="drought"]').innerText.includes("a dry gap")`,
 	)
 	p.click(by("button", "Save this look"))
-	p.see("What do you take it for?")
+	p.see("What do you think it is?")
 	p.click(`//a[.="Record"]`)
 	p.see("Record set aside on")
 }

@@ -63,7 +63,7 @@ func (d *Did) check(s *situation) (faults Faults) {
 			faults,
 			Fault{
 				Field:    "did.step",
-				Message:  fmt.Sprintf("the plan has no step %q; it may have been made anew", d.Step),
+				Message:  fmt.Sprintf("the plan has no step %q; it may have been made again since", d.Step),
 				Conflict: true,
 			},
 		)

@@ -66,7 +66,7 @@ type planInput struct {
 	Body struct {
 		Answers sheet.Answers `json:"answers"`
 		Case    *uuid.UUID    `json:"case,omitempty" doc:"The case that it is for; the case in hand where it names none."`
-		Keeps   bool          `json:"keeps,omitempty" doc:"Whether it is made anew in the middle of the same work."`
+		Keeps   bool          `json:"keeps,omitempty" doc:"Whether it is made again in the middle of the same work."`
 	}
 }
 

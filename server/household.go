@@ -228,7 +228,7 @@ func (srv *server) saveSupply(ctx context.Context, a store.Account, in *supplyIn
 	)
 	if errors.Is(err, store.ErrConflict) {
 		return nil, huma.Error409Conflict(
-			"Somebody changed this supply since you opened the page. Reload it and put your change in anew.",
+			"Somebody changed this supply since you opened the page. Reload it and put your change in again.",
 		)
 	}
 	if err != nil {

@@ -101,7 +101,7 @@ func (srv *server) kindOperations(api huma.API) {
 			err := srv.store.SaveKind(ctx, a, p, in.Body.Version, in.Body.Withdrawn)
 			if errors.Is(err, store.ErrConflict) {
 				return nil, huma.Error409Conflict(
-					"Somebody changed this kind since you opened it. Open it again and put your change in anew.",
+					"Somebody changed this kind since you opened it. Open it again and put your change in again.",
 				)
 			}
 			if err != nil {

@@ -2569,7 +2569,7 @@ export interface components {
             answers: components["schemas"]["Answers"];
             /** @description The case that it is for; the case in hand where it names none. */
             case?: string;
-            /** @description Whether it is made anew in the middle of the same work. */
+            /** @description Whether it is made again in the middle of the same work. */
             keeps?: boolean;
         };
         PlanPreview: {

@@ -144,7 +144,7 @@ export function MeasurePicture({ file, picture, close }: { file: PlantFile; pict
               Into the record
             </Button>
             <button type="button" className="linkbutton" onClick={() => begin("scale")}>
-              Set the scale anew
+              Set the scale again
             </button>
           </Group>
         )}

@@ -60,11 +60,11 @@ export function PlanSteps({ decideAgain }: { decideAgain: () => void }) {
           <hr className="rule" />
           <p style={{ margin: 0 }} className={classes.unprinted}>
             <button type="button" className="linkbutton" onClick={() => setAnew(true)}>
-              Make it anew
+              Make the plan again
             </button>
             <span className="soft small"> when the roots look different; what is done stays done. </span>
             <button type="button" className="linkbutton" onClick={decideAgain}>
-              Decide anew
+              Decide again
             </button>
             <span className="soft small"> what it is.</span>
           </p>

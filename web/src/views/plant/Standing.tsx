@@ -170,7 +170,7 @@ function TrackNow({ file, r, stage }: { file: PlantFile; r: Recovery; stage: Sta
             <>
               {" "}
               <Link to={`/plants/${file.id}/measure`}>Count its roots</Link>, or{" "}
-              <Link to={`/plants/${file.id}/examine`}>examine it anew</Link>.
+              <Link to={`/plants/${file.id}/examine`}>examine it again</Link>.
             </>
           )}
         </p>

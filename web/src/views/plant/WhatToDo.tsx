@@ -129,7 +129,7 @@ function Decide({ done }: { done: () => void }) {
   return (
     <div className={classes.decide}>
       <section className="patch" aria-label="What it is">
-        <h2>What do you take it for?</h2>
+        <h2>What do you think it is?</h2>
         <p className="soft small">
           From the look of {sayDay(file.examined?.on ?? file.today, file.today)},{" "}
           {distance(file.examined?.on ?? file.today, file.today)}. {d.verdict}{" "}

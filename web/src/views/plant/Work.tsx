@@ -188,7 +188,7 @@ function AtTheBench({ plan, open }: { plan: Plan; open: Step[] }) {
       {(step.op === "tally" || step.phase === "tally-and-trim") && (
         <p>
           <Link to={`/plants/${file.id}/measure`}>Count the roots</Link>{" "}
-          <span className="soft">and come back; the plan can be made anew from what you find.</span>
+          <span className="soft">and come back; the plan can be made again from what you find.</span>
         </p>
       )}
       <UsedUp step={step} used={draft.used} set={(used) => setDraft({ ...draft, used })} />

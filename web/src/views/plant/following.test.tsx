@@ -414,7 +414,7 @@ describe("where it stands", () => {
     expect((await screen.findByRole("link", { name: "Count its roots" })).getAttribute("href")).toBe(
       "/plants/plant-1/measure",
     );
-    expect(screen.getByRole("link", { name: "examine it anew" }).getAttribute("href")).toBe("/plants/plant-1/examine");
+    expect(screen.getByRole("link", { name: "examine it again" }).getAttribute("href")).toBe("/plants/plant-1/examine");
     page.unmount();
     show(<Standing />, still(true));
     await screen.findByText(/It stands still/);
