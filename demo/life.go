@@ -405,6 +405,7 @@ func (h *hand) shoot(on day.Day) {
 			scene.Blades = append(scene.Blades, drawing.Blade{MM: leaf.MM, Yellow: leaf.Yellow})
 		}
 	}
+	h.showTrouble(&scene)
 	if n := state.Arrival.Growths; n != nil && state.Habit.Orchid {
 		for i := range min(*n, 6) {
 			scene.Bulbs = append(scene.Bulbs, l.plant.LeafMM*(0.3+0.03*float64(i)))
@@ -470,4 +471,20 @@ func (c *clinic) develop() error {
 		}
 	}
 	return work.Wait()
+}
+
+// Shares of what a picture shows of a plant that looks as ill as can be.
+const (
+	mostYellow = 0.55 // of its leaves, the oldest first
+	limpFrom   = 0.4  // how ill it must look to hang
+)
+
+// showTrouble draws the trouble that a plant is in: its oldest leaves yellow, all
+// of it limp. Both pass as it mends.
+func (h *hand) showTrouble(scene *drawing.Scene) {
+	ill := h.life.plant.Ailing()
+	scene.Limp = scene.Limp || ill >= limpFrom
+	for i := range int(math.Round(mostYellow * ill * float64(len(scene.Blades)))) {
+		scene.Blades[i].Yellow = true
+	}
 }

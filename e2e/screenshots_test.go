@@ -37,14 +37,12 @@ func TestScreenshots(t *testing.T) {
 		{name: "seam", path: plantPath("T-014"), wait: "looks in", width: 1280, height: 800, then: func(p *page) {
 			eval[bool](p, `(document.querySelector("[data-testid=story]").closest("section").scrollIntoView(), true)`)
 		}},
-		{name: "seam-phone", path: plantPath("T-021"), wait: "looks in", width: 390, height: 844, then: func(p *page) {
-			eval[bool](p, `(document.querySelector("[data-testid=story]").closest("section").scrollIntoView(), true)`)
-		}},
 		{name: "growths", path: plantPath("T-021") + "/growths", wait: "What it grew", width: 1280, height: 800},
 		{name: "pictures", path: plantPath("T-021") + "/pictures", wait: "Then and now", width: 1280, height: 800},
 		{name: "look-back", path: plantPath("T-003") + "/look-back", wait: "How long each stage took", width: 1280, height: 800},
 		{name: "looking-back", path: "/look-back", wait: "How they ended", width: 1280, height: 800},
 		{name: "plant-dark", path: plantPath("T-009"), wait: "looks in", width: 1280, height: 800, dark: true},
+		{name: "alarm", path: plantPath("W-004"), wait: "Move it away", width: 1280, height: 800},
 		{name: "examine", path: plantPath("T-032") + "/examine", wait: "What it may be", width: 1280, height: 800, then: func(p *page) {
 			p.touch("leaves")
 			p.click(`//button[@aria-label="seen: Many leaves went yellow within days"]`)

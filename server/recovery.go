@@ -147,10 +147,13 @@ func (srv *server) follow(ctx context.Context, a store.Account, s record.State) 
 		Growths:  recovery.Reckon(s.Strands, s.ArrivedOn, today),
 		Pictures: []PictureView{},
 		Scores:   s.Scores(),
-		Clocks:   s.PestClocks(),
+		Clocks:   []pest.Clock{},
 		Rates:    s.Rates(today),
 		Due:      map[string]day.Day{},
 		Events:   s.Events,
+	}
+	if s.Case.Open() {
+		f.Clocks = s.PestClocks()
 	}
 	if f.Events == nil {
 		f.Events = []record.Event{}

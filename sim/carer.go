@@ -101,6 +101,24 @@ func (p *Plant) Read(measure string) (float64, bool) {
 		return yes(p.Water > 0.6)
 	case "out-of-chamber":
 		return yes(p.Open)
+	case "pieces-alive":
+		n := 0
+		for _, leaf := range p.Leaves {
+			if leaf.Lost == nil {
+				n++
+			}
+		}
+		return float64(n), true
+	case "pieces-rooted":
+		n := 0
+		for _, r := range p.Roots {
+			if r.Alive && r.MM >= 20 {
+				n++
+			}
+		}
+		return float64(n), true
+	case "pieces-rotted":
+		return float64(p.gone), true
 	case "live-pests":
 		return yes(p.Colony > 0.02)
 	case "marked-new":

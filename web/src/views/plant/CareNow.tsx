@@ -8,6 +8,7 @@ import { Refused } from "../../shell/States";
 import { sayProse, sayQuantity, useUnits } from "../../units";
 import { useUndo } from "../undo";
 import { sentence } from "../words";
+import { openCase } from "./Cases";
 import classes from "./Standing.module.css";
 
 /** Water, light, air and feed for the stage it is in, and the next step of its plan. */
@@ -17,7 +18,8 @@ export function CareNow({ file }: { file: PlantFile }) {
   const record = useRecord(file.id);
   const undo = useUndo(file);
   const stage = file.recovery?.stages?.[file.recovery.index];
-  const open = file.plan?.steps?.filter((s) => !file.ticks[s.id]) ?? [];
+  const inWork = openCase(file) !== undefined;
+  const open = inWork ? (file.plan?.steps?.filter((s) => !file.ticks[s.id]) ?? []) : [];
   const dueOf = (s: { id: string; on: string }) => file.follow.due[s.id] ?? s.on;
   const care = stage?.care;
   const w = file.water;
