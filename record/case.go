@@ -229,14 +229,19 @@ func (s State) leading() int {
 	return last
 }
 
-// opens begins a case with an entry. Looks since the last case ended belong to it.
+// opens begins a case with an entry. Looks since the last case ended belong to it,
+// but those of another that was opened since.
 func (s *State) opens(e Entry) int {
 	c := Case{ID: e.ID, From: e.On, OpenedOn: e.On, Ticks: map[string]Tick{}}
+	taken := day.Day(math.MinInt32)
+	for _, other := range s.Cases {
+		taken = max(taken, other.OpenedOn)
+	}
 	if s.Examined != nil && !s.Decided && s.Examined.On >= s.quietSince() {
 		c.From = min(c.From, s.Examined.On)
 	}
 	for _, said := range s.Said {
-		if said.On >= s.quietSince() {
+		if said.On >= s.quietSince() && said.On > taken {
 			c.From = min(c.From, said.On)
 			break
 		}

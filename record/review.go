@@ -162,8 +162,11 @@ func (s State) Review(entries []Entry, from, to day.Day) Review {
 			break
 		}
 	}
-	if s.Closed != nil {
+	switch {
+	case s.Closed != nil:
 		r.Lesson = s.Closed.Reason
+	case s.Left != nil:
+		r.Lesson = s.Left.Reason
 	}
 	return r
 }

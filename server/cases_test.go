@@ -36,6 +36,16 @@ func TestAPlantsFileIsReadForEachOfItsCases(t *testing.T) {
 	}
 	assert.Equal(t, 404, stranger.call("GET", "/api/plants/"+plant+"?case="+first.(string), nil).status)
 
+	c.tell(plant, 60, "fed", map[string]any{"strength": 0.5})
+	c.tell(plant, 10, "watered", map[string]any{})
+	back := c.call("GET", "/api/plants/"+plant+"/review?case="+second.(string), nil)
+	require.Equal(t, 200, back.status, back.raw)
+	assert.EqualValues(t, 20, at(t, back.body, "days"), "from the day on which it was opened")
+	assert.EqualValues(t, 0, at(t, back.body, "fed"), "what was done before is another case's")
+	assert.EqualValues(t, 1, at(t, back.body, "watered"))
+	assert.NotNil(t, at(t, back.body, "cost"))
+	assert.Equal(t, 404, c.call("GET", "/api/plants/"+plant+"/review?case=nonsense", nil).status)
+
 	preview := c.call("POST", "/api/plants/"+plant+"/plan", map[string]any{"answers": map[string]any{}, "case": first})
 	require.Equal(t, 200, preview.status, preview.raw)
 	none := c.call("POST", "/api/plants/"+plant+"/plan", map[string]any{"answers": map[string]any{}, "case": second})

@@ -27,6 +27,7 @@ import (
 type reviewInput struct {
 	PlantPath
 	Span string `query:"span" default:"whole" enum:"half-year,year,whole" doc:"The last half year, the last year, or its whole time here."`
+	Case string `query:"case" doc:"Id of a case: from its beginning to its end, whatever the span."`
 }
 
 // PlantReview is a look back over a plant, with its pictures' sizes.
@@ -96,7 +97,7 @@ func (srv *server) reviewOperations(api huma.API) {
 		signedIn(
 			srv,
 			func(ctx context.Context, a store.Account, in *reviewInput) (*struct{ Body PlantReview }, error) {
-				review, err := srv.review(ctx, a, in.Plant, in.Span)
+				review, err := srv.review(ctx, a, in)
 				if err != nil {
 					return nil, err
 				}
@@ -147,8 +148,8 @@ func since(span string, today day.Day) day.Day {
 	return 0
 }
 
-func (srv *server) review(ctx context.Context, a store.Account, plant uuid.UUID, span string) (PlantReview, error) {
-	entries, state, err := srv.store.Record(ctx, a.Collection.ID, plant)
+func (srv *server) review(ctx context.Context, a store.Account, in *reviewInput) (PlantReview, error) {
+	entries, state, err := srv.store.Record(ctx, a.Collection.ID, in.Plant)
 	if err != nil {
 		return PlantReview{}, err
 	}
@@ -157,7 +158,20 @@ func (srv *server) review(ctx context.Context, a store.Account, plant uuid.UUID,
 	if ended := state.EndedOn(); state.Left != nil && ended != nil {
 		to = *ended
 	}
-	r := state.Review(entries, since(span, to), to)
+	from := since(in.Span, to)
+	if state, err = (fileInput{in.PlantPath, in.Case}).of(state); err != nil {
+		return PlantReview{}, err
+	}
+	if in.Case != "" {
+		from = state.From
+		if ended := state.Case.EndedOn(); ended != nil {
+			to = *ended
+		}
+	}
+	r := state.Review(entries, from, to)
+	if in.Case != "" {
+		r.Standing = state.CaseStanding()
+	}
 	supplies, err := srv.store.Supplies(ctx, a.Collection.ID)
 	if err != nil {
 		return PlantReview{}, err
@@ -175,7 +189,7 @@ func (srv *server) review(ctx context.Context, a store.Account, plant uuid.UUID,
 	if state.Profile != nil {
 		out.Botanical = state.Profile.Botanical
 	}
-	sizes, err := srv.store.Pictures(ctx, a.Collection.ID, plant)
+	sizes, err := srv.store.Pictures(ctx, a.Collection.ID, in.Plant)
 	if err != nil {
 		return PlantReview{}, err
 	}
@@ -222,7 +236,7 @@ var reviewHTML = template.Must(template.New("review").Funcs(template.FuncMap{
 
 // reviewPage writes a look back as one file that needs no server.
 func (srv *server) reviewPage(ctx context.Context, a store.Account, in *reviewInput) (*reviewPage, error) {
-	review, err := srv.review(ctx, a, in.Plant, in.Span)
+	review, err := srv.review(ctx, a, in)
 	if err != nil {
 		return nil, err
 	}

@@ -225,3 +225,31 @@ func TestAccounts(t *testing.T) {
 	require.NoError(t, s.DB.Get(&hash, `select password_hash from users limit 1`))
 	assert.Contains(t, hash, "$argon2id$v=19$m=65536,t=3,p=4$")
 }
+
+// Lists that an earlier version wrote are rebuilt once, from the record.
+func TestListsOfAnEarlierVersionAreRebuiltOnce(t *testing.T) {
+	s := pgtest.Store(t)
+	a := pgtest.Account(t, s, "one@example.org")
+	plant := takeIn(t, s, a, "Monstera", today-40)
+	for _, e := range []record.Entry{
+		entry(plant, today-39, record.Body{Examined: &record.Examined{Present: []string{"root.mushy"}}}),
+		entry(plant, today-39, record.Body{Diagnosed: &record.Diagnosed{Causes: []string{"root-rot"}}}),
+	} {
+		_, err := s.Append(t.Context(), a, e, today)
+		require.NoError(t, err)
+	}
+	cases := func() (n int) {
+		require.NoError(t, s.DB.Get(&n, `select count(*) from plant_cases where main_cause = 'root-rot'`))
+		return n
+	}
+	require.Equal(t, 1, cases())
+	_, err := s.DB.Exec(`delete from plant_cases; delete from folded`)
+	require.NoError(t, err)
+	n, err := s.Refold(t.Context())
+	require.NoError(t, err)
+	assert.Equal(t, 1, n)
+	assert.Equal(t, 1, cases())
+	n, err = s.Refold(t.Context())
+	require.NoError(t, err)
+	assert.Zero(t, n, "once")
+}

@@ -169,6 +169,7 @@ func answer(ctx context.Context, out io.Writer, l net.Listener, s *store.Store, 
 	}
 	failed := make(chan error, 1)
 	go func() { failed <- h.Serve(l) }()
+	go refold(ctx, s, o.Log)
 	fmt.Fprintf(out, "Tender Mend is at http://%s — Ctrl-C stops it\n", l.Addr())
 	select {
 	case err := <-failed:
@@ -179,6 +180,18 @@ func answer(ctx context.Context, out io.Writer, l net.Listener, s *store.Store, 
 	ending, cancel := context.WithTimeout(context.Background(), 10*time.Second)
 	defer cancel()
 	return h.Shutdown(ending)
+}
+
+// refold rebuilds the lists while the server answers, where an earlier version of
+// the program wrote them.
+func refold(ctx context.Context, s *store.Store, log *slog.Logger) {
+	n, err := s.Refold(ctx)
+	switch {
+	case err != nil && ctx.Err() == nil:
+		log.Error("rebuilding the lists", "error", err)
+	case n > 0:
+		log.Info("the lists were rebuilt from the record", "plants", n)
+	}
 }
 
 // recompute rebuilds what lists need from the entries.

@@ -277,11 +277,16 @@ export const useShopping = (plant: string) =>
 
 export type Span = "half-year" | "year" | "whole";
 
-/** A look back over a plant. */
-export const useReview = (plant: string, span: Span) =>
+/** A look back over a plant, or over one of its cases. */
+export const useReview = (plant: string, span: Span, of = "") =>
   useQuery({
-    queryKey: keys.review(plant, span),
-    queryFn: () => answer(client.GET("/api/plants/{plant}/review", { params: { path: { plant }, query: { span } } })),
+    queryKey: keys.review(plant, span, of),
+    queryFn: () =>
+      answer(
+        client.GET("/api/plants/{plant}/review", {
+          params: { path: { plant }, query: of ? { span, case: of } : { span } },
+        }),
+      ),
   });
 
 /** A look back over the collection. */

@@ -9,7 +9,7 @@ describe("what is recorded on a plant", () => {
     keys.differential("a", ["x"], [], []),
     keys.preview("a", "first", {}, false),
     keys.choices("a", "first", {}, false),
-    keys.review("a", "year"),
+    keys.review("a", "year", ""),
     keys.shopping("a"),
     keys.rounds,
     keys.places,

@@ -14,7 +14,7 @@ export const keys = {
     ["plant", plant, "preview", decided, ...asked] as const,
   choices: (plant: string, decided: string, ...asked: unknown[]) =>
     ["plant", plant, "choices", decided, ...asked] as const,
-  review: (plant: string, span: string) => ["plant", plant, "review", span] as const,
+  review: (plant: string, span: string, of: string) => ["plant", plant, "review", span, of] as const,
   shopping: (plant: string) => ["plant", plant, "shopping"] as const,
   plants: ["plant"] as const,
 

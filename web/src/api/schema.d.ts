@@ -5098,6 +5098,8 @@ export interface operations {
             query?: {
                 /** @description The last half year, the last year, or its whole time here. */
                 span?: "half-year" | "year" | "whole";
+                /** @description Id of a case: from its beginning to its end, whatever the span. */
+                case?: string;
             };
             header?: never;
             path: {
@@ -5132,6 +5134,8 @@ export interface operations {
             query?: {
                 /** @description The last half year, the last year, or its whole time here. */
                 span?: "half-year" | "year" | "whole";
+                /** @description Id of a case: from its beginning to its end, whatever the span. */
+                case?: string;
             };
             header?: never;
             path: {

@@ -1,6 +1,6 @@
 import { Button, Group, SegmentedControl } from "@mantine/core";
 import { useState } from "react";
-import { Link } from "react-router";
+import { Link, useSearchParams } from "react-router";
 import type { Review } from "../../api/client";
 import { type Span, useReview } from "../../api/hooks";
 import { sayDay } from "../../dates";
@@ -43,16 +43,26 @@ export function SpanPick({ span, setSpan }: { span: Span; setSpan: (s: Span) => 
 export function LookBack() {
   const file = usePlantFile();
   const [span, setSpan] = useState<Span>("whole");
-  const review = useReview(file.id, span);
+  const [search] = useSearchParams();
+  const one = file.cases.find((c) => c.id === search.get("case"));
+  const review = useReview(file.id, span, one?.id);
+  const page = `/api/plants/${file.id}/review.html?span=${span}${one ? `&case=${one.id}` : ""}`;
   return (
     <>
       <Group justify="space-between" mb="md">
-        <SpanPick span={span} setSpan={setSpan} />
+        {one ? (
+          <span>
+            The case of <b>{one.name.toLowerCase()}</b>.{" "}
+            <Link to={`/plants/${file.id}/look-back`}>Its whole time here</Link>
+          </span>
+        ) : (
+          <SpanPick span={span} setSpan={setSpan} />
+        )}
         <Group gap="xs" className={classes.unprinted}>
           <Button variant="default" onClick={() => window.print()}>
             Print it
           </Button>
-          <Button component="a" variant="default" href={`/api/plants/${file.id}/review.html?span=${span}`} download>
+          <Button component="a" variant="default" href={page} download>
             As one file to give away
           </Button>
         </Group>

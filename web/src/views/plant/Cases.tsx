@@ -57,6 +57,8 @@ function CaseRow({ file, one }: { file: PlantFile; one: CaseView }) {
         {one.plan && <Link to={`/plants/${file.id}/do?case=${one.id}`}>its plan</Link>}
         {one.plan && " · "}
         <Link to={`/plants/${file.id}/record?case=${one.id}`}>its record</Link>
+        {" · "}
+        <Link to={`/plants/${file.id}/look-back?case=${one.id}`}>look back</Link>
         {!one.open && !file.over && (
           <>
             {" · "}
