@@ -7,7 +7,7 @@ import { daysBetween, distance, shortDay } from "../dates";
 import { SmallFigure } from "../figure/Figure";
 import { SmallSeam } from "../seam/Seam";
 import { Bare, Failed, Refused, Waiting } from "../shell/States";
-import { doneBody } from "./plant/Routine";
+import { doneBody } from "./jobs";
 import classes from "./Rounds.module.css";
 import { taskPlace } from "./tasks";
 import { JustRecorded, useUndo } from "./undo";

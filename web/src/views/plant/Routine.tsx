@@ -3,6 +3,7 @@ import type { PlantFile, Schemas } from "../../api/client";
 import { useRecord } from "../../api/hooks";
 import { addDays, distance, shortDay } from "../../dates";
 import { Refused } from "../../shell/States";
+import { doneBody } from "../jobs";
 import { useUndo } from "../undo";
 import classes from "./Cases.module.css";
 
@@ -92,14 +93,4 @@ function JobRow({ job, today, send, pending }: JobRowProps) {
       </div>
     </li>
   );
-}
-
-/** What is recorded when a job is answered in one tap: exactly what its label says. */
-export function doneBody(
-  job: { job: string; strength?: number },
-  on: string,
-): Parameters<ReturnType<typeof useRecord>["mutate"]>[0] {
-  if (job.strength) return { on, fed: { strength: job.strength } };
-  if (job.job === "pest-look") return { on, checked: { readings: [{ measure: "live-pests", value: 0 }] } };
-  return { on, tended: { jobs: [job.job as Schemas["Due"]["job"]] } };
 }
