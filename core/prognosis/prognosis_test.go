@@ -172,3 +172,42 @@ func TestOutlooksAreRanges(t *testing.T) {
 		assert.LessOrEqual(t, o.Weeks[0], o.Weeks[1], "%v", present)
 	}
 }
+
+// Weeks, minutes and material of an outlook, worked out again from the chances of
+// the differential: the longest of the causes that are as likely as not, otherwise
+// the likeliest; minutes to the next five, material of at most one and a half pots.
+func TestAnOutlookIsWorkedOutFromTheChances(t *testing.T) {
+	for _, e := range []diagnosis.Examination{
+		look("aroid-vine", []string{"root.mushy", "root.smell", "med.wet-long"}, nil),
+		look("aroid-vine", []string{"pest.cotton", "leaf.sticky"}, []string{"root.smell"}),
+		look("fern", []string{"leaf.crisp"}, nil),
+		look("sympodial-orchid", []string{"leaf.wrinkled", "root.dry-dead"}, []string{"root.smell"}),
+	} {
+		got, err := Of(e)
+		require.NoError(t, err)
+		c, err := diagnosis.Examine(e)
+		require.NoError(t, err)
+		var weeks [2]int
+		var minutes, fillings float64
+		for _, one := range c.Causes() {
+			at := outlooks[one.ID]
+			minutes += one.Chance * float64(at.minutes)
+			fillings += one.Chance * at.fillings
+			if one.Chance >= 0.4 && at.weeks[1] > weeks[1] {
+				weeks[1] = at.weeks[1]
+			}
+			if one.Chance >= 0.4 && at.weeks[0] > weeks[0] {
+				weeks[0] = at.weeks[0]
+			}
+		}
+		if weeks[1] == 0 {
+			weeks = outlooks[c.Causes()[0].ID].weeks
+		}
+		assert.Equal(t, weeks, got.Weeks, e.Present)
+		assert.Zero(t, got.Minutes%5)
+		assert.InDelta(t, minutes, got.Minutes, 2.5, e.Present)
+		assert.InDelta(t, min(fillings, 1.5), got.Fillings, 0.0501, e.Present)
+		assert.InDelta(t, got.Lives, got.Least+0.15, 0.15)
+		assert.True(t, got.Least >= 0 && got.Most <= 1)
+	}
+}
