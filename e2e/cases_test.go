@@ -43,7 +43,7 @@ func TestATroubleThatComesAgain(t *testing.T) {
 // is three taps.
 func TestAHealthyPlantIsAdopted(t *testing.T) {
 	s := start(t, true)
-	p := s.page(t, 1280, 800)
+	p := s.page(t, 390, 844)
 	p.openDemo("/plants/new")
 	p.see("How it grows")
 	p.fill("Name", "Zz of the pilot")
