@@ -272,6 +272,9 @@ func (s *State) caseOf(e Entry) int {
 	if e.Opened != nil {
 		return s.opens(e)
 	}
+	if !bound(e) {
+		return -1
+	}
 	lead := s.leading()
 	open := lead >= 0 && s.Cases[lead].Open()
 	switch {
@@ -291,6 +294,13 @@ func (s *State) caseOf(e Entry) int {
 		})
 	}
 	return lead
+}
+
+// bound says whether an entry is of a kind that belongs to a case; what is read of
+// the plant belongs to all of them.
+func bound(e Entry) bool {
+	return e.Examined != nil || e.Diagnosed != nil || e.Planned != nil || e.Did != nil || e.Staged != nil ||
+		e.Confirmed != nil || e.Closed != nil || e.Reopened != nil
 }
 
 // caseWith gives the first case for which something holds, the one in hand before
