@@ -13,6 +13,7 @@ test: need-test build lint ## everything that must pass
 
 test-full: need-test build lint ## the same with the whole sweep of plans: some twenty minutes more
 	go test -tags full -count=1 -timeout 90m -v -run 'BreakNoRule|EveryRule' ./core/treatment
+	go test -tags full -count=1 -timeout 30m -run HoldsTogether ./record
 	go test -timeout 30m $$(go list ./... | grep -vE '/(store|server)$$')
 	go test -race -timeout 30m ./store ./server
 	cd web && npm test

@@ -136,7 +136,7 @@ func anything(b *book, chance *rand.Rand) record.Body {
 
 // Whatever is recorded, in whatever order: what follows from it holds together.
 func TestWhateverIsRecordedHoldsTogether(t *testing.T) {
-	for seed := range uint64(200) {
+	for seed := range uint64(histories) {
 		chance := rand.New(rand.NewPCG(seed, 21))
 		b := newBook(t)
 		b.rot()
