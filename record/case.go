@@ -229,9 +229,9 @@ func (s State) leading() int {
 	return last
 }
 
-// opens begins a case with an entry. Looks since the last case ended belong to it,
-// but those of another that was opened since.
-func (s *State) opens(e Entry) int {
+// begin begins a case with an entry and gives its index. Looks since the last case
+// ended belong to it, but those of another that was opened since.
+func (s *State) begin(e Entry) int {
 	c := Case{ID: e.ID, From: e.On, OpenedOn: e.On, Ticks: map[string]Tick{}}
 	taken := day.Day(math.MinInt32)
 	for _, other := range s.Cases {
@@ -261,39 +261,40 @@ func (s State) quietSince() day.Day {
 	return since
 }
 
-// caseOf gives the index of the case that an entry belongs to; -1 where to none.
-// Entries of older records name none: they belong to the case in hand.
-func (s *State) caseOf(e Entry) int {
+// belongs says to which case an entry belongs: one of them by its index, one that
+// it begins, or none (-1). Entries of older records name none: they belong to the
+// case in hand.
+func (s State) belongs(e Entry) (at int, begins bool) {
 	if e.Case != nil {
 		if i := slices.IndexFunc(s.Cases, func(c Case) bool { return c.ID == *e.Case }); i >= 0 {
-			return i
+			return i, false
 		}
 	}
 	if e.Opened != nil {
-		return s.opens(e)
+		return -1, true
 	}
 	if !bound(e) {
-		return -1
+		return -1, false
 	}
 	lead := s.leading()
 	open := lead >= 0 && s.Cases[lead].Open()
 	switch {
 	case e.Diagnosed != nil && !open && !e.Diagnosed.Nothing, e.Planned != nil && !open:
-		return s.opens(e)
+		return -1, true
 	case (e.Diagnosed != nil || e.Examined != nil) && !open:
-		return -1
+		return -1, false
 	case e.Closed != nil && lead < 0 && !e.Closed.leaves():
-		return s.opens(e) // older records ended what nobody had named
+		return -1, true // older records ended what nobody had named
 	case e.Did != nil:
 		return s.caseWith(lead, func(c Case) bool {
 			return c.Plan != nil && slices.ContainsFunc(c.Plan.Steps, func(x sheet.Step) bool { return x.ID == e.Did.Step })
-		})
+		}), false
 	case e.Staged != nil:
 		return s.caseWith(lead, func(c Case) bool {
 			return slices.ContainsFunc(c.Courses, func(x Course) bool { return x.Track == e.Staged.Track })
-		})
+		}), false
 	}
-	return lead
+	return lead, false
 }
 
 // bound says whether an entry is of a kind that belongs to a case; what is read of
@@ -305,7 +306,7 @@ func bound(e Entry) bool {
 
 // caseWith gives the first case for which something holds, the one in hand before
 // the newest; the one in hand where it holds for none.
-func (s *State) caseWith(lead int, holds func(Case) bool) int {
+func (s State) caseWith(lead int, holds func(Case) bool) int {
 	if lead >= 0 && holds(s.Cases[lead]) {
 		return lead
 	}

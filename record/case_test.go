@@ -77,6 +77,44 @@ func TestATroubleThatComesAgainIsACaseOfItsOwn(t *testing.T) {
 	assert.Equal(t, record.ResultOpen, s.Case.Result())
 }
 
+// Who takes a case up again finds it in work, however it had ended.
+func TestACaseThatEndedIsTakenUpAgain(t *testing.T) {
+	closed := func(o record.Outcome) func(*book) {
+		return func(b *book) {
+			mealybugs(b, nil)
+			b.write(9, record.Body{Closed: &record.Closed{Outcome: o, Reason: "so it was"}})
+		}
+	}
+	found := func(b *book) {
+		b.write(20, record.Body{Opened: &record.Opened{Why: "a spot"}})
+		b.write(9, record.Body{Diagnosed: &record.Diagnosed{Nothing: true}})
+	}
+	for how, c := range map[string]struct {
+		ended func(*book)
+		stage string
+	}{
+		"its last gate passed": {(*book).mended, "proving"},
+		"kept under watch":     {closed(record.OutcomeKept), "knock-down"},
+		"given away":           {closed(record.OutcomeGiven), "knock-down"},
+		"lost":                 {closed(record.OutcomeLost), "knock-down"},
+		"nothing found":        {found, ""},
+	} {
+		b := newBook(t)
+		c.ended(b)
+		require.Empty(t, b.state().OpenCases(), how)
+		was := b.state().Case.ID
+		b.in(5, was, record.Body{Reopened: &record.Reopened{Reason: "it shows again"}})
+		s := b.state()
+		require.Len(t, s.OpenCases(), 1, how)
+		assert.Equal(t, was, s.Case.ID, how)
+		_, stage, _ := s.CurrentStage()
+		assert.Equal(t, c.stage, stage.ID, how)
+		assert.NotEmpty(t, s.Tasks(false), how)
+		faults := b.tryIn(4, was, record.Body{Reopened: &record.Reopened{}})
+		assert.True(t, faults.Conflict(), "%s: it is open already", how)
+	}
+}
+
 func TestTwoCasesGoSideBySideTheGravestFirst(t *testing.T) {
 	b := newBook(t)
 	b.write(40, record.Body{Examined: &record.Examined{Present: []string{"leaf.crisp"}}})

@@ -56,16 +56,15 @@ func (s *situation) state() State {
 	return *s.folded
 }
 
-// caseState is the same, read for the case that the entry names.
+// caseState is the same, read for the case that the entry belongs to: for none yet
+// where it begins one of its own, and for the case in hand where it belongs to none.
 func (s *situation) caseState() State {
 	state := s.state()
-	if s.entry.Case != nil {
-		if c, known := state.CaseByID(*s.entry.Case); known {
-			return state.As(c)
-		}
-	}
-	if s.entry.Planned != nil && !state.Case.Open() {
-		return state.As(Case{}) // it begins a case of its own
+	switch at, begins := state.belongs(s.entry); {
+	case begins:
+		return state.As(Case{})
+	case at >= 0:
+		return state.As(state.Cases[at])
 	}
 	return state
 }

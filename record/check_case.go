@@ -20,18 +20,13 @@ func (s *situation) checkCase() Faults {
 	if !e.RecordedAt.IsZero() {
 		return nil
 	}
-	bound := e.Diagnosed != nil || e.Planned != nil || e.Did != nil || e.Staged != nil || e.Closed != nil
-	if e.Case == nil && !bound {
+	if e.Case == nil && !bound(e) {
 		return nil
 	}
-	state := s.state()
+	state := s.caseState()
 	c := state.Case
-	if e.Case != nil {
-		named, known := state.CaseByID(*e.Case)
-		if !known {
-			return Faults{{Field: "case", Message: "this plant has no such case; look at its cases and pick one"}}
-		}
-		c = named
+	if e.Case != nil && c.ID != *e.Case {
+		return Faults{{Field: "case", Message: "this plant has no such case; look at its cases and pick one"}}
 	}
 	switch {
 	case e.Closed != nil && !c.Is() && !e.Closed.leaves():

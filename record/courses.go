@@ -27,6 +27,14 @@ func (s *State) follow(tracks []string, on day.Day) {
 	s.Courses = courses
 }
 
+// move takes a course of the case in hand into another of its stages.
+func (s *State) move(c *Course, to int, on day.Day, how Span) {
+	c.Stage, c.Began = to, on
+	s.endSpan(c.Track, on)
+	lane := slices.IndexFunc(s.Courses, func(one Course) bool { return one.Track == c.Track })
+	s.enter(*c, lane, on, how)
+}
+
 // enter begins the span of the stage that a course is in.
 func (s *State) enter(c Course, lane int, on day.Day, how Span) {
 	how.Case, how.Track, how.Lane, how.From = s.Case.ID, c.Track, lane+s.lanesTaken(), on

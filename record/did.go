@@ -31,19 +31,8 @@ const KindDid Kind = "did"
 // Kind names it.
 func (*Did) Kind() Kind { return KindDid }
 
-// stepState is the state read for the case whose plan has a step.
-func (s *situation) stepState(step string) State {
-	state := s.caseState()
-	if s.entry.Case == nil {
-		if i := state.caseOf(Entry{Body: Body{Did: &Did{Step: step}}}); i >= 0 {
-			return state.As(state.Cases[i])
-		}
-	}
-	return state
-}
-
 func (d *Did) check(s *situation) (faults Faults) {
-	state := s.stepState(d.Step)
+	state := s.caseState()
 	if state.Plan == nil {
 		return Faults{{Field: "did.step", Message: "there is no plan to tick", Conflict: true}}
 	}
@@ -129,15 +118,11 @@ func (*Did) taken() taken { return whileHere }
 
 func (*Did) minutes() int { return 0 }
 
-func (d *Did) concerns(s *situation, m moment) []Concern {
-	if d.Skipped {
+func (d *Did) concerns(_ *situation, m moment) []Concern {
+	if d.Skipped || m.state.Plan == nil {
 		return nil
 	}
-	state := s.stepState(d.Step)
-	if state.Plan == nil {
-		return nil
-	}
-	for _, step := range state.Plan.Steps {
+	for _, step := range m.state.Plan.Steps {
 		if step.ID == d.Step && treatment.OperatorID(step.Op) == treatment.Release {
 			return m.state.early(m.on)
 		}

@@ -114,25 +114,22 @@ func (s State) answered(signal recovery.Signal, on day.Day) bool {
 	}
 	for _, c := range s.Cases {
 		ended := c.EndedOn()
-		if ended != nil && *ended < on || ended != nil && *ended == on && c.OpenedOn < on {
-			continue // it was over by then
-		}
-		if c.covers(signal, on) {
+		over := ended != nil && (*ended < on || *ended == on && c.OpenedOn < on)
+		if !over && c.covers(signal, on) {
 			return true
 		}
 	}
 	return false
 }
 
-// covers says whether a case that had not ended is about a signal's trouble. One
-// that was opened later was opened with the signal before one's eyes; so was one
-// of which nobody knows yet what it is.
+// covers says whether a case that had not ended is about a signal's trouble. So is
+// one that was opened for it, and one in work of which nobody knows yet what it is.
 func (c Case) covers(signal recovery.Signal, on day.Day) bool {
 	switch {
 	case c.Signal == signal.ID && c.OpenedOn >= on:
 		return true
 	case c.Verdict == nil || len(c.Verdict.Causes) == 0:
-		return c.OpenedOn <= on || c.From <= on || c.Signal == ""
+		return c.From <= on || c.Signal == ""
 	case signal.Family == recovery.PestTrouble:
 		return c.treatsPests()
 	}

@@ -2,7 +2,6 @@ package record
 
 import (
 	"fmt"
-	"slices"
 	"strings"
 
 	"tendermend/core/day"
@@ -27,11 +26,6 @@ func (*Staged) Kind() Kind { return KindStaged }
 
 func (st *Staged) check(s *situation) (faults Faults) {
 	state := s.caseState()
-	if s.entry.Case == nil {
-		if i := state.caseOf(s.entry); i >= 0 {
-			state = state.As(state.Cases[i])
-		}
-	}
 	if state.Closed != nil {
 		const said = "this case ended on %s; take it up again, or open a new one"
 		return Faults{{Field: "staged", Message: fmt.Sprintf(said, state.ClosedOn), Conflict: true}}
@@ -111,10 +105,7 @@ func (st *Staged) apply(s *State, e Entry) {
 		return
 	}
 	back := to <= course.Stage
-	course.Stage, course.Began = to, e.On
-	lane := slices.IndexFunc(s.Courses, func(c Course) bool { return c.Track == track.ID })
-	s.endSpan(track.ID, e.On)
-	s.enter(*course, lane, e.On, Span{Back: back, Early: !back && !st.GateOpen, Reason: st.Reason})
+	s.move(course, to, e.On, Span{Back: back, Early: !back && !st.GateOpen, Reason: st.Reason})
 	s.looked(e.On)
 }
 

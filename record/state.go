@@ -235,7 +235,10 @@ func (s *State) take(e Entry) {
 	if c == nil {
 		return
 	}
-	at := s.caseOf(e)
+	at, begins := s.belongs(e)
+	if begins {
+		at = s.begin(e)
+	}
 	s.Case = Case{Ticks: map[string]Tick{}}
 	if at >= 0 {
 		s.Case = s.Cases[at]
