@@ -9,6 +9,7 @@ import (
 	"tendermend/core/day"
 	"tendermend/core/diagnosis"
 	"tendermend/core/isolation"
+	"tendermend/core/recovery"
 )
 
 // KeptApart is why a plant is kept apart, what that means, and when it may go back.
@@ -133,7 +134,7 @@ func (s State) quarantine() *isolation.Quarantine {
 // after the one before; a find begins the count anew.
 func (s State) cleanLooks(from day.Day) int {
 	n, counted := 0, day.Day(0)
-	for _, r := range s.Readings["live-pests"] {
+	for _, r := range s.Readings[recovery.LivePests] {
 		switch {
 		case r.On < from:
 		case r.Value > 0:

@@ -3,7 +3,6 @@ package record
 import (
 	"fmt"
 
-	"tendermend/core/climate"
 	"tendermend/core/day"
 	"tendermend/core/diagnosis"
 	"tendermend/core/water"
@@ -57,10 +56,10 @@ func (s State) Derive(today day.Day, south bool) []Derived {
 		d.weight()
 	}
 	d.waterings()
-	d.feeding(climate.SeasonOf(today, south))
+	d.feeding()
 	d.roots()
 	d.pot()
-	d.growth(climate.SeasonOf(today, south))
+	d.growth()
 	d.reserves()
 	d.marks()
 	d.sprays()
@@ -185,7 +184,7 @@ func (d *deriver) wateredBefore(on day.Day) (before day.Day, ok bool) {
 	return before, ok
 }
 
-func (d *deriver) growth(season climate.Season) {
+func (d *deriver) growth() {
 	if r, ok := d.state.Readings.Last("leaf-ratio"); ok && d.today-r.On <= readingDays &&
 		(r.Value < smallLeaf || r.Value >= wholeLeaf) {
 		d.add(
@@ -213,7 +212,7 @@ func (d *deriver) growth(season climate.Season) {
 	}
 	since := max(first, grown)
 	quiet := int(d.today - since)
-	resting := len(d.state.Habit.RestSeasons) > 0 && d.state.Habit.RestsIn(season)
+	resting := d.state.Rests(d.today, d.south)
 	switch {
 	case grown > 0 && quiet < growthLessDays:
 		d.add(

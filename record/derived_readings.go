@@ -56,7 +56,7 @@ func (d *deriver) pottedOn() day.Day {
 }
 
 // feeding finds hunger and excess in the record of feeds.
-func (d *deriver) feeding(season climate.Season) {
+func (d *deriver) feeding() {
 	last, ever := d.state.ArrivedOn, false
 	if n := len(d.state.Feeds); n > 0 {
 		last, ever = d.state.Feeds[n-1].On, true
@@ -90,7 +90,7 @@ func (d *deriver) feeding(season climate.Season) {
 	if recent == 0 {
 		return
 	}
-	resting := len(d.state.Habit.RestSeasons) > 0 && d.state.Habit.RestsIn(season)
+	resting := d.state.Rests(d.today, d.south)
 	heavy := strongest > 1 || resting && recent >= offSeasonFeeds
 	d.add(
 		"care.feed-heavy",

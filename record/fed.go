@@ -1,6 +1,10 @@
 package record
 
-import "fmt"
+import (
+	"fmt"
+
+	"tendermend/core/care"
+)
 
 // Fed is one feeding.
 type Fed struct {
@@ -29,10 +33,6 @@ func (*Fed) taken() taken { return whileHere }
 
 func (*Fed) minutes() int { return 2 }
 
-// leastFedShare is the share of live roots under which a feed does harm (common
-// practice).
-const leastFedShare = 0.4
-
 func (f *Fed) concerns(_ *situation, m moment) (list []Concern) {
 	if m.state.Rests(m.on, m.around.South) {
 		const said = "It rests now: what is fed stays in the medium and burns the roots."
@@ -40,7 +40,7 @@ func (f *Fed) concerns(_ *situation, m moment) (list []Concern) {
 	}
 	if n := len(m.state.Tallies); n > 0 {
 		last := m.state.Tallies[n-1]
-		if share, ok := last.liveShare(); ok && share < leastFedShare && m.on-last.On <= readingDays {
+		if share, ok := last.liveShare(); ok && share < care.LeastRoots && m.on-last.On <= readingDays {
 			const said = "Only %.0f %% of its roots lived on %s: too few to take feed up."
 			list = append(list, Concern{FedFewRoots, fmt.Sprintf(said, 100*share, last.On)})
 		}

@@ -31,7 +31,7 @@ func (s *State) settleReadings() {
 			continue
 		}
 		from := s.PlannedOn
-		for _, r := range s.Readings["live-pests"] {
+		for _, r := range s.Readings[recovery.LivePests] {
 			if r.Value > 0 {
 				from = r.On
 			}

@@ -64,7 +64,7 @@ func TestPrintsOfAWholeClinicStay(t *testing.T) {
 // tell gathers what a state tells on a day.
 func tell(said map[string][]any, s record.State, entries []record.Entry, on day.Day) {
 	put := func(what string, v ...any) { said[what] = append(said[what], v...) }
-	put("tasks", s.Tasks(false), s.Tasks(true), record.LoadOf(s.Tasks(false)), record.DueBy(s.Tasks(false), on))
+	put("tasks", s.Tasks(false), s.Tasks(true), record.LoadOf(s.Tasks(false)), record.DueBy(s.Tasks(false), on, nil))
 	put("derived", s.Derive(on, false), s.Derive(on, true))
 	put("review", s.Review(entries, s.ArrivedOn, on), s.Review(entries, on-30, on))
 	put("figure", s.Figure(), s.Standing(), s.MainCause(), s.Over(), s.EndedOn(), s.PieceIsolated(), s.LastLook())

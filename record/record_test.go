@@ -10,6 +10,7 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"tendermend/core/care"
 	"tendermend/core/climate"
 	"tendermend/core/day"
 	"tendermend/core/plant"
@@ -492,6 +493,39 @@ func TestTheLoadOfAPlantAddsUpByDay(t *testing.T) {
 	l = record.LoadOf(many)
 	assert.Len(t, l.Days, 60)
 	assert.Equal(t, 100, l.Minutes[59], "nothing is left out")
-	due := record.DueBy([]record.Task{task(3, 1, 2), task(4, 2, 5), task(5, 3, 5), task(6, 4, 9)}, 5)
+	due := record.DueBy([]record.Task{task(3, 1, 2), task(4, 2, 5), task(5, 3, 5), task(6, 4, 9)}, 5, nil)
 	assert.Equal(t, []int{2, 3, 1}, []int{due[0].Minutes, due[1].Minutes, due[2].Minutes})
+}
+
+// What the walk says in all is what its stops add up to, on any day: jobs that join
+// a look take their time, and none while they wait or are switched off.
+func TestTheLoadCountsTheJobsThatJoinALook(t *testing.T) {
+	job := func(id care.Job, on day.Day, minutes int, pause *care.Pause) care.Due {
+		return care.Due{Job: id, On: on, Minutes: minutes, Pauses: pause}
+	}
+	tasks := []record.Task{
+		{From: 10, Minutes: 1, Weight: 1, Jobs: []care.Due{
+			job(care.Feed, 20, 4, &care.Pause{From: 40, To: 60}), job(care.Turn, 5, 2, nil), job(care.LeafWash, 13, 8, nil),
+		}},
+		{From: 30, Minutes: 16, Weight: 4},
+	}
+	l := record.LoadOf(tasks)
+	for on, minutes := range map[day.Day]int{
+		9: 0, 10: 11, 16: 11, 17: 15, 29: 15, 30: 31, 39: 31, 40: 27, 56: 27, 57: 31, 300: 31,
+	} {
+		at, stop := -1, 0
+		for at+1 < len(l.Days) && l.Days[at+1] <= on {
+			at++
+		}
+		for _, due := range record.DueBy(tasks, on, nil) {
+			stop += due.Minutes
+		}
+		assert.Equal(t, minutes, stop, "day %d", on)
+		if at >= 0 {
+			assert.Equal(t, minutes, l.Minutes[at], "day %d", on)
+		}
+	}
+	off := record.DueBy(tasks, 20, []care.Job{care.LeafWash, care.Turn})
+	require.Len(t, off[0].Jobs, 1)
+	assert.Equal(t, 1+4, off[0].Minutes, "what is switched off takes no time")
 }

@@ -7,13 +7,11 @@ import (
 	"tendermend/core/care"
 	"tendermend/core/day"
 	"tendermend/core/plant"
+	"tendermend/core/recovery"
 )
 
-// newHereDays is how long a plant counts as new for its routine (common practice).
-const newHereDays = 30
-
-// Routine gives the jobs of ordinary care, each with its next day. A plant with a
-// case in work follows its plan and has none, but for the look for pests.
+// Routine gives the jobs of ordinary care, each with its next day. It is asked for
+// a plant that is well: one with a case in work follows its plan.
 func (s State) Routine(south bool) []care.Due {
 	p := care.Plant{
 		Kind: s.Profile, Wants: s.Wants, Habit: s.Habit, South: south,
@@ -22,7 +20,7 @@ func (s State) Routine(south bool) []care.Due {
 	}
 	maps.Copy(p.Last, s.Jobs)
 	before, known := hadDays[s.Arrival.Had]
-	p.New = known && before < newHereDays
+	p.New = known && before < care.NewDays
 	if n := len(s.Tallies); n > 0 {
 		if share, ok := s.Tallies[n-1].liveShare(); ok {
 			p.LiveShare = &share
@@ -32,7 +30,7 @@ func (s State) Routine(south bool) []care.Due {
 		p.InBud = *spike
 	}
 	later := func(job care.Job, on day.Day) { p.Last[job] = max(p.Last[job], on) }
-	if r, read := s.Readings.Last("live-pests"); read {
+	if r, read := s.Readings.Last(recovery.LivePests); read {
 		later(care.PestLook, r.On)
 	}
 	if s.Examined != nil {

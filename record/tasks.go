@@ -50,6 +50,8 @@ type Task struct {
 	Case   uuid.UUID  `json:"case" doc:"The case that asks for it; all zeros where none does."`
 	Signal string     `json:"signal,omitempty" doc:"The signal that is to be answered."`
 	Jobs   []care.Due `json:"jobs,omitempty" doc:"Ordinary care that joins the look, each with its day."`
+	// Measure is what a look for one thing reads.
+	Measure string `json:"measure,omitempty" doc:"The measure that the look reads; missing where it reads several."`
 }
 
 // mostWeight is that on which most rides.
@@ -116,11 +118,12 @@ func (s State) Tasks(south bool) []Task {
 	return tasks
 }
 
-// DueBy gives the tasks that are due by a day, the weightiest first.
-func DueBy(tasks []Task, today day.Day) []Task {
+// DueBy gives the tasks that are due by a day, the weightiest first, with the
+// ordinary care that joins them but for the jobs that are switched off.
+func DueBy(tasks []Task, today day.Day, off []care.Job) []Task {
 	due := slices.DeleteFunc(slices.Clone(tasks), func(t Task) bool { return t.From > today })
 	for i := range due {
-		due[i].Jobs = care.By(due[i].Jobs, today)
+		due[i].Jobs = care.By(care.Without(due[i].Jobs, off), today)
 		for _, job := range due[i].Jobs {
 			due[i].Minutes += job.Minutes
 		}
@@ -141,17 +144,28 @@ type Load struct {
 // last of them.
 const mostLoads = 60
 
-// LoadOf adds up tasks, which stand by their first day.
+// LoadOf adds up what tasks come to on each of the days on which that changes.
 func LoadOf(tasks []Task) Load {
-	l := Load{Days: []day.Day{}, Minutes: []int{}, Weights: []int{}}
-	minutes, weight := 0, 0
+	days := []day.Day{}
 	for _, t := range tasks {
-		minutes, weight = minutes+t.Minutes, max(weight, t.Weight)
-		if last := len(l.Days) - 1; last >= 0 && (l.Days[last] == t.From || last+1 == mostLoads) {
-			l.Minutes[last], l.Weights[last] = minutes, weight
-			continue
+		days = append(days, t.From)
+		for _, job := range t.Jobs {
+			for _, on := range job.Changes() {
+				days = append(days, max(on, t.From))
+			}
 		}
-		l.Days, l.Minutes, l.Weights = append(l.Days, t.From), append(l.Minutes, minutes), append(l.Weights, weight)
+	}
+	slices.Sort(days)
+	days = slices.Compact(days)
+	if len(days) > mostLoads {
+		days = append(days[:mostLoads-1], days[len(days)-1])
+	}
+	l := Load{Days: days, Minutes: make([]int, len(days)), Weights: make([]int, len(days))}
+	for i, on := range days {
+		for _, t := range DueBy(tasks, on, nil) {
+			l.Minutes[i] += t.Minutes
+			l.Weights[i] = max(l.Weights[i], t.Weight)
+		}
 	}
 	return l
 }

@@ -5,6 +5,7 @@ import (
 
 	"tendermend/core/care"
 	"tendermend/core/day"
+	"tendermend/core/recovery"
 )
 
 // restingTasks asks of a plant with no case in work: to be looked at for the first
@@ -52,13 +53,14 @@ func (s State) apartTasks(add func(Task)) {
 	}
 	if q := s.quarantine(); q != nil {
 		for i, on := range q.Looks {
-			if last, read := s.Readings.Last("live-pests"); read && last.On >= on {
+			if last, read := s.Readings.Last(recovery.LivePests); read && last.On >= on {
 				continue
 			}
 			const why = "Quarantine, look %d of %d. %s It ends on %s."
 			add(Task{
 				Kind: TaskPests, From: on, Until: on + 2, What: "Look for pests", Minutes: 2, Weight: 4,
-				Why: fmt.Sprintf(why, i+1, len(q.Looks), q.Why, q.Until.Words()),
+				Measure: recovery.LivePests,
+				Why:     fmt.Sprintf(why, i+1, len(q.Looks), q.Why, q.Until.Words()),
 			})
 			break
 		}

@@ -149,9 +149,9 @@ func (srv *server) plantOperations(api huma.API) {
 			if err != nil {
 				return nil, err
 			}
-			file.Routine = without(file.Routine, routine.Off)
+			file.Routine = care.Without(file.Routine, routine.Off)
 			for i, task := range file.Tasks {
-				file.Tasks[i].Jobs = without(task.Jobs, routine.Off)
+				file.Tasks[i].Jobs = care.Without(task.Jobs, routine.Off)
 			}
 			if file.Children, err = srv.store.Children(ctx, a.Collection.ID, in.Plant); err != nil {
 				return nil, err

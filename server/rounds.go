@@ -62,8 +62,8 @@ type Rounds struct {
 	Minutes int         `json:"minutes" doc:"For all that are due."`
 	More    int         `json:"more" doc:"Due plants that are not listed; the most urgent are."`
 	Plants  int         `json:"plants" doc:"Plants in the collection."`
-	// Alarms are asked of any plant in passing.
-	Alarms []recovery.Measure `json:"alarms" doc:"What is asked of any plant in passing."`
+	// Asks are asked of any plant in passing.
+	Asks []recovery.Measure `json:"asks" doc:"What is asked of any plant in passing."`
 }
 
 type walkInput struct {
@@ -97,7 +97,7 @@ func (srv *server) roundsOperations(api huma.API) {
 				More:    walk.Due - len(walk.Rows),
 				Minutes: walk.Minutes,
 				Plants:  walk.Plants,
-				Alarms:  recovery.InPassing(),
+				Asks:    recovery.InPassing(),
 			}
 			for _, row := range walk.Rows {
 				r.add(row, today, routine.Off)
@@ -108,9 +108,8 @@ func (srv *server) roundsOperations(api huma.API) {
 }
 
 func (r *Rounds) add(row store.Row, today day.Day, off []care.Job) {
-	stop := WalkStop{PlantRow: plantRow(row, today), Tasks: record.DueBy(row.Tasks.V, today)}
-	for i, t := range stop.Tasks {
-		stop.Tasks[i].Jobs = without(t.Jobs, off)
+	stop := WalkStop{PlantRow: plantRow(row, today), Tasks: record.DueBy(row.Tasks.V, today, off)}
+	for _, t := range stop.Tasks {
 		stop.Minutes += t.Minutes
 	}
 	apart := row.Apart || row.Isolation == string(record.Isolated)

@@ -4,7 +4,6 @@ import (
 	"context"
 	"fmt"
 	"net/http"
-	"slices"
 
 	"github.com/danielgtaylor/huma/v2"
 
@@ -50,9 +49,4 @@ func (srv *server) routineOperations(api huma.API) {
 			return view(ctx, a)
 		}),
 	)
-}
-
-// without leaves out the jobs that the collection switched off.
-func without(list []care.Due, off []care.Job) []care.Due {
-	return slices.DeleteFunc(slices.Clone(list), func(d care.Due) bool { return slices.Contains(off, d.Job) })
 }

@@ -27,6 +27,7 @@ type Words struct {
 	How     string `json:"how"`
 	Done    string `json:"done" doc:"What it is called where it is answered in one tap."`
 	Minutes int    `json:"minutes"`
+	Measure string `json:"measure,omitempty" doc:"The measure that a look for it reads; missing for other jobs."`
 }
 
 // jobs in the order in which they are done at the plant: look, clean, feed, turn
@@ -35,42 +36,42 @@ var jobs = [...]Words{
 	{
 		PestLook, "Look for pests",
 		"Undersides, joints, newest growth and pot rim, with a lens.",
-		"no pests", 2,
+		"no pests", 2, "live-pests",
 	},
 	{
 		LeafWash, "Wash the leaves",
 		"In the morning, both sides, with lukewarm water; dry by evening.",
-		"leaves washed", 3,
+		"leaves washed", 3, "",
 	},
 	{
 		Flush, "Flush the medium",
 		"Wet it first; then three times the pot's volume through, and let it drain.",
-		"flushed", 4,
+		"flushed", 4, "",
 	},
 	{
 		Feed, "Feed it",
 		"Into moist medium, never into dry.",
-		"fed", 1,
+		"fed", 1, "",
 	},
 	{
 		Pinch, "Pinch it",
 		"Take the tip above a leaf, so that it branches.",
-		"pinched", 2,
+		"pinched", 2, "",
 	},
 	{
 		Stake, "Look at its ties",
 		"Loosen what cuts in, tie what has grown on.",
-		"ties looked at", 2,
+		"ties looked at", 2, "",
 	},
 	{
 		Turn, "Turn it",
 		"A quarter turn, always the same way.",
-		"turned", 1,
+		"turned", 1, "",
 	},
 	{
 		RepotCheck, "Does it want a new pot?",
 		"Roots out of the holes, the ball lifting, medium gone fine or sour?",
-		"pot looked at", 2,
+		"pot looked at", 2, "",
 	},
 }
 

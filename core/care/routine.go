@@ -3,8 +3,10 @@ package care
 import (
 	"fmt"
 	"slices"
+	"strings"
 	"time"
 
+	"tendermend/core/cause"
 	"tendermend/core/day"
 	"tendermend/core/plant"
 )
@@ -43,7 +45,8 @@ type Due struct {
 	// too little.
 	Pauses *Pause `json:"pauses,omitempty" doc:"The time in which it waits though it is due."`
 	// Minutes it takes beside a look (common practice).
-	Minutes int `json:"minutes"`
+	Minutes int    `json:"minutes"`
+	Measure string `json:"measure,omitempty" doc:"The measure that a look for it reads; missing for other jobs."`
 	// Strength is set for feeds.
 	Strength float64 `json:"strength,omitempty" doc:"Share of the label's rate at which it is fed; missing for other jobs."`
 }
@@ -92,11 +95,17 @@ const (
 	pinchDays     = 30
 	stakeDays     = 60
 	freshDays     = 30 // nothing is fed in fresh medium for so long
-	newDays       = 30 // nor to a plant that is new here
 	monthDays     = 30
-	leastRoots    = 0.4 // share of live roots under which nothing is fed
 	longestRest   = 370
 )
+
+// NewDays is how long a plant counts as new: for so long it is not fed (common
+// practice).
+const NewDays = 30
+
+// LeastRoots is the share of live roots under which a feed does harm (common
+// practice).
+const LeastRoots = 0.4
 
 // feedDays is how many days lie between feeds in growth.
 var feedDays = map[string]day.Day{
@@ -117,7 +126,7 @@ func Routine(p Plant) []Due {
 		words, _ := ByID(job)
 		due := Due{
 			Job: job, Title: words.Title, On: max(on, p.Snoozed[job]), Why: why,
-			How: words.How, Done: words.Done, Minutes: words.Minutes,
+			How: words.How, Done: words.Done, Minutes: words.Minutes, Measure: words.Measure,
 		}
 		if last, done := p.Last[job]; done {
 			due.Last = &last
@@ -186,13 +195,16 @@ func (p Plant) pestLook(since day.Day) (day.Day, bool, string) {
 
 // likings names the pests that come to its kind often.
 func (p Plant) likings() string {
-	often := ""
+	var often []string
 	for _, l := range p.Wants.Pests {
-		if l.How == plant.Often {
-			often = " Its kind draws some pests more than others: look for those first."
+		if pest, known := cause.ByID(cause.ID(l.Pest)); known && l.How == plant.Often {
+			often = append(often, strings.ToLower(pest.Label))
 		}
 	}
-	return often
+	if len(often) == 0 {
+		return ""
+	}
+	return " Its kind draws these most: " + strings.Join(often, ", ") + "."
 }
 
 func (p Plant) feed(since day.Day) (day.Day, bool, string) {
@@ -201,7 +213,7 @@ func (p Plant) feed(since day.Day) (day.Day, bool, string) {
 		every = usualFeed
 	}
 	apart, feeds := feedDays[every]
-	if !feeds || p.LiveShare != nil && *p.LiveShare < leastRoots {
+	if !feeds || p.LiveShare != nil && *p.LiveShare < LeastRoots {
 		return 0, false, ""
 	}
 	why := fmt.Sprintf("Every %d days while it grows.", apart)
@@ -213,7 +225,7 @@ func (p Plant) feed(since day.Day) (day.Day, bool, string) {
 		on = max(on, *p.FreshOn+freshDays)
 	}
 	if p.New {
-		on = max(on, p.Had+newDays)
+		on = max(on, p.Had+NewDays)
 	}
 	return p.awake(on), true, why + " Water first where it is thirsty, feed at the next."
 }
@@ -308,4 +320,18 @@ func By(list []Due, today day.Day) []Due {
 		}
 	}
 	return due
+}
+
+// Changes gives the days on which a job begins or ceases to join looks.
+func (d Due) Changes() []day.Day {
+	changes := []day.Day{d.On - joinDays}
+	if d.Pauses != nil {
+		changes = append(changes, d.Pauses.From, d.Pauses.To-joinDays)
+	}
+	return changes
+}
+
+// Without leaves jobs out of a routine.
+func Without(list []Due, off []Job) []Due {
+	return slices.DeleteFunc(slices.Clone(list), func(d Due) bool { return slices.Contains(off, d.Job) })
 }

@@ -238,7 +238,7 @@ var measures = []Measure{
 		Most:  1,
 	},
 	{
-		ID:       "live-pests",
+		ID:       LivePests,
 		Ask:      "Live pests found?",
 		Short:    "live pests",
 		How:      "Joints, undersides, tips and pot rim, with a lens",

@@ -195,23 +195,23 @@ func TestSetbackSaysWhereToGoBackTo(t *testing.T) {
 	assert.Contains(t, back.Why, "live tips fell from 6 to 3")
 }
 
-func TestStallByHabitAndSeason(t *testing.T) {
+func TestStallByHabitAndRest(t *testing.T) {
 	vine, _ := plant.HabitByID("aroid-vine")
 	orchid, _ := plant.HabitByID("sympodial-orchid")
 	still := recovery.History{}
-	_, stalled := recovery.FindStall(vine, climate.Spring, still, began, began+6*7)
+	_, stalled := recovery.FindStall(vine, false, still, began, began+6*7)
 	assert.False(t, stalled, "six weeks are normal")
-	s, stalled := recovery.FindStall(vine, climate.Spring, still, began, began+8*7)
+	s, stalled := recovery.FindStall(vine, false, still, began, began+8*7)
 	require.True(t, stalled)
 	assert.Equal(t, 8, s.Weeks)
-	_, stalled = recovery.FindStall(orchid, climate.Spring, still, began, began+8*7)
+	_, stalled = recovery.FindStall(orchid, false, still, began, began+8*7)
 	assert.False(t, stalled, "an orchid may stand for twelve")
-	_, stalled = recovery.FindStall(orchid, climate.Winter, still, began, began+30*7)
-	assert.False(t, stalled, "and rests in winter")
+	_, stalled = recovery.FindStall(orchid, true, still, began, began+30*7)
+	assert.False(t, stalled, "and does not while it rests")
 	growing := readings(
 		map[int]map[string]float64{10: {"longest-root": 8}, 40: {"longest-root": 15}, 50: {"longest-root": 15}},
 	)
-	s, stalled = recovery.FindStall(vine, climate.Spring, growing, began, began+90)
+	s, stalled = recovery.FindStall(vine, false, growing, began, began+90)
 	require.True(t, stalled)
 	assert.Equal(t, began+40, s.Since, "the last rise, not the last reading")
 }

@@ -49,7 +49,7 @@ const (
 // (common practice).
 var signals = [...]Signal{
 	{
-		ID: "live-pests", Title: "Live pests seen", Family: PestTrouble, Isolate: true, Lasts: true,
+		ID: LivePests, Title: "Live pests seen", Family: PestTrouble, Isolate: true, Lasts: true,
 		First: []string{
 			"Move it away from the others now, with a tray and tools of its own.",
 			"Look at every plant that touched it or shared its tray.",
@@ -124,8 +124,8 @@ func RootsLost(h History) (Reading, bool) {
 	return Reading{}, false
 }
 
-// livePests is the measure that finds them.
-const livePests = "live-pests"
+// LivePests is the measure that finds them.
+const LivePests = "live-pests"
 
 // clearsPests is the track on which pests are cleared.
 const clearsPests = "pest-clearance"

@@ -4,7 +4,6 @@ import (
 	"fmt"
 	"slices"
 
-	"tendermend/core/climate"
 	"tendermend/core/day"
 	"tendermend/core/plant"
 )
@@ -157,7 +156,7 @@ func (t Track) FindSetback(stage int, h History, began, today day.Day) (Setback,
 		return Setback{}, false
 	}
 	for _, m := range measures {
-		if !m.Alarm || (m.ID == livePests) != ClearsPests(t.ID) {
+		if !m.Alarm || (m.ID == LivePests) != ClearsPests(t.ID) {
 			continue // pests are the matter of their own track, and nothing else is
 		}
 		seen := h.until(m.ID, today)
@@ -224,9 +223,9 @@ func LastProgress(h History, began, today day.Day) day.Day {
 }
 
 // FindStall says whether nothing has been measured to grow for longer than the
-// habit's limit. Plants at rest do not stall; an empty season counts as growth.
-func FindStall(habit plant.Habit, season climate.Season, h History, began, today day.Day) (Stall, bool) {
-	if habit.StallWeeks == 0 || season != "" && habit.RestsIn(season) {
+// habit's limit. A plant that rests does not stall.
+func FindStall(habit plant.Habit, rests bool, h History, began, today day.Day) (Stall, bool) {
+	if habit.StallWeeks == 0 || rests {
 		return Stall{}, false
 	}
 	last := LastProgress(h, began, today)

@@ -65,7 +65,7 @@ func WellbeingOn(h History, b Basis, today day.Day) (Wellbeing, bool) {
 	} else {
 		add("reserves", 0, "", false)
 	}
-	if r, ok := fresh(h, "live-pests", today); ok {
+	if r, ok := fresh(h, LivePests, today); ok {
 		add(
 			"free of pests",
 			100*(1-r.Value),

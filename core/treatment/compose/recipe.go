@@ -2,6 +2,7 @@ package compose
 
 import (
 	"slices"
+	"time"
 
 	"tendermend/core/cause"
 	"tendermend/core/plant"
@@ -48,7 +49,7 @@ func restingDry(x *subject) bool {
 // branching says whether a cut makes it branch now; soft trailers and ivies are
 // cut in the first light of the year as well.
 func branching(x *subject) bool {
-	return x.growing() || x.is(treatment.TR, treatment.IV) && x.month(0) == 2
+	return x.growing() || x.is(treatment.TR, treatment.IV) && x.month(0) == time.February
 }
 
 // item is one row of a recipe: it puts something on the agenda.

@@ -236,16 +236,10 @@ func (x *subject) readWet() {
 	x.wetNo = x.kind.Has(plant.DryLeaves) || treatment.WetNoSet.Has(x.code) || x.any(treatment.LeafDiseases)
 }
 
-// month gives the month of a day of the plan as it would be in the north, 1-12.
-func (x *subject) month(d int) int {
-	m := int((x.On + day.Day(d)).Month())
-	if x.South {
-		m = (m+5)%12 + 1
-	}
-	return m
-}
+// month gives the month of a day of the plan as it would be in the north.
+func (x *subject) month(d int) time.Month { return plant.NorthMonth(x.On+day.Day(d), x.South) }
 
-func among(m int, months ...time.Month) bool { return slices.Contains(months, time.Month(m)) }
+func among(m time.Month, months ...time.Month) bool { return slices.Contains(months, m) }
 
 // seenDays is for how long a new leaf, growth or tip proves that it grows.
 const seenDays = 30
@@ -263,7 +257,7 @@ func (x *subject) phase(d int) string {
 		return "resting"
 	case d < seenDays && (a.Growing.Said || a.NewGrowth.Said || x.tips):
 		return "growing"
-	case x.kind.RestsIn(time.Month(m)):
+	case x.kind.RestsIn(m):
 		return "resting"
 	case among(m, time.November, time.December, time.January):
 		return "idle"

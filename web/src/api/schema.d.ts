@@ -1606,6 +1606,8 @@ export interface components {
             job: string;
             /** @description When it was done last; missing where it never was. */
             last?: string;
+            /** @description The measure that a look for it reads; missing for other jobs. */
+            measure?: string;
             /** Format: int64 */
             minutes: number;
             /** @description The day from which it is due. */
@@ -3050,7 +3052,7 @@ export interface components {
         };
         Rounds: {
             /** @description What is asked of any plant in passing. */
-            alarms: components["schemas"]["Measure"][];
+            asks: components["schemas"]["Measure"][];
             /**
              * Format: int64
              * @description How many plants are due in all.
@@ -3708,6 +3710,8 @@ export interface components {
             jobs?: components["schemas"]["Due"][];
             /** @enum {string} */
             kind: "examine" | "decide" | "plan" | "step" | "pass" | "back" | "check" | "look" | "water" | "treat" | "stall" | "signal" | "pests" | "release";
+            /** @description The measure that the look reads; missing where it reads several. */
+            measure?: string;
             /** Format: int64 */
             minutes: number;
             /** @description The signal that is to be answered. */
@@ -3939,6 +3943,8 @@ export interface components {
             done: string;
             how: string;
             id: string;
+            /** @description The measure that a look for it reads; missing for other jobs. */
+            measure?: string;
             /** Format: int64 */
             minutes: number;
             title: string;

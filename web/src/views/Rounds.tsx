@@ -69,7 +69,7 @@ export function Rounds() {
           </div>
           <div className={classes.stops}>
             {p.stops?.map((s) => (
-              <StopRow key={s.id} stop={s} today={today} alarms={data.alarms} />
+              <StopRow key={s.id} stop={s} today={today} asks={data.asks} />
             ))}
           </div>
         </section>
@@ -109,7 +109,7 @@ function Alarming({ places }: { places: Schemas["WalkPlace"][] }) {
   );
 }
 
-function StopRow({ stop, today, alarms }: { stop: Stop; today: string; alarms: Measure[] }) {
+function StopRow({ stop, today, asks }: { stop: Stop; today: string; asks: Measure[] }) {
   const [first, ...rest] = stop.tasks ?? [];
   if (!first) return null;
   const late = daysBetween(first.until, today);
@@ -140,7 +140,7 @@ function StopRow({ stop, today, alarms }: { stop: Stop; today: string; alarms: M
         today={today}
         label={`${stop.name}: ${stop.seam.looks} looks, stage ${stop.stage || stop.standing}`}
       />
-      <Answers stop={stop} task={first} today={today} alarms={alarms} />
+      <Answers stop={stop} task={first} today={today} asks={asks} />
     </article>
   );
 }
@@ -149,11 +149,11 @@ interface AnswersProps {
   stop: Stop;
   task: Task;
   today: string;
-  alarms: Measure[];
+  asks: Measure[];
 }
 
 /** The answers a task takes on the spot; what needs thought opens the plant's file. */
-function Answers({ stop, task, today, alarms }: AnswersProps) {
+function Answers({ stop, task, today, asks }: AnswersProps) {
   const record = useRecord(stop.id);
   const undo = useUndo(stop, true);
   // The row may be gone when the answer has come: what it asked for is done.
@@ -200,8 +200,8 @@ function Answers({ stop, task, today, alarms }: AnswersProps) {
       case "pests":
         return (
           <>
-            {alarms
-              .filter((m) => m.id === "live-pests")
+            {asks
+              .filter((m) => m.id === task.measure)
               .map((m) => (
                 <Fragment key={m.id}>
                   {quick(m.calm, { on, checked: { readings: [{ measure: m.id, value: 0 }] } })}
@@ -230,14 +230,14 @@ function Answers({ stop, task, today, alarms }: AnswersProps) {
         return (
           <>
             {open(taskPlace("check"), "check in")}
-            {alarms.map((m) => (
+            {asks.map((m) => (
               <Fragment key={m.id}>
                 {m.calm && quick(m.calm, { on, checked: { readings: [{ measure: m.id, value: 0 }] } })}
                 {m.word && quick(m.word, { on, checked: { readings: [{ measure: m.id, value: 1 }] } })}
               </Fragment>
             ))}
             {task.jobs
-              ?.filter((j) => j.job !== "pest-look")
+              ?.filter((j) => !j.measure)
               .map((j) => (
                 <Fragment key={j.job}>{quick(j.done, doneBody(j, on))}</Fragment>
               ))}

@@ -38,7 +38,7 @@ const walk = (...stops: object[]) => ({
   looks: stops.length,
   minutes: 12,
   more: 0,
-  alarms: knowledge.measures.filter((m) => m.id === "wilt"),
+  asks: knowledge.measures.filter((m) => m.id === "wilt"),
   places: [{ place: "North sill", apart: false, stops }],
 });
 

@@ -179,6 +179,7 @@ describe("a routine", () => {
       how: "",
       done: "no pests",
       minutes: 2,
+      measure: "live-pests",
     },
   ];
 
