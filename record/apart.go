@@ -27,6 +27,7 @@ type ApartReason struct {
 	Since   day.Day     `json:"since"`
 	Ways    []cause.Way `json:"ways" doc:"How it travels."`
 	ForGood bool        `json:"forGood" doc:"Whether it stays apart for good."`
+	until   string      // what must hold before it may go back
 }
 
 // Release says whether a plant may go back among the others.
@@ -59,7 +60,7 @@ func (s State) Apart(on day.Day) *KeptApart {
 	for _, c := range s.Cases {
 		for _, r := range c.apart() {
 			a.Reasons, ways = append(a.Reasons, r), append(ways, r.Ways...)
-			a.Release.wants(!c.Open() && !r.ForGood, c.stands(r))
+			a.Release.wants(!c.Open() && !r.ForGood, r.until, "")
 		}
 	}
 	if q := s.quarantine(); q != nil {
@@ -90,9 +91,9 @@ func (s State) Apart(on day.Day) *KeptApart {
 	return a
 }
 
-func (r *Release) wants(met bool, wanted string, found ...string) {
+func (r *Release) wants(met bool, wanted, found string) {
 	r.Open = r.Open && met
-	r.Conditions = append(r.Conditions, ReleaseCondition{wanted, met, strings.Join(found, "; ")})
+	r.Conditions = append(r.Conditions, ReleaseCondition{wanted, met, found})
 }
 
 // apart gives what of a case wants the plant kept apart: what travels, while the
@@ -104,20 +105,16 @@ func (c Case) apart() (reasons []ApartReason) {
 			continue
 		}
 		known, _ := diagnosis.CauseByID(id)
-		reasons = append(reasons, ApartReason{
+		r := ApartReason{
 			What: known.Label + ".", Since: c.OpenedOn, Ways: ways, ForGood: isolation.ForGood(id),
-		})
+			until: "the case of " + strings.ToLower(known.Label) + " has ended",
+		}
+		if r.ForGood {
+			r.until = "kept apart for good: nothing cures " + strings.ToLower(known.Label)
+		}
+		reasons = append(reasons, r)
 	}
 	return reasons
-}
-
-// stands says what is wanted of a reason's case before the plant is released.
-func (c Case) stands(r ApartReason) string {
-	name := strings.ToLower(strings.TrimSuffix(r.What, "."))
-	if r.ForGood {
-		return "kept apart for good: nothing cures " + name
-	}
-	return "the case of " + name + " has ended"
 }
 
 // quarantine is the newcomer's; nil where it was had before, or came back among the

@@ -304,6 +304,22 @@ func bound(e Entry) bool {
 		e.Confirmed != nil || e.Closed != nil || e.Reopened != nil
 }
 
+// CasesOf gives the cases that an entry is part of: its own, or for what is read of
+// the plant, and for what was undone, those that were in work on its day.
+func (s State) CasesOf(e Entry) []uuid.UUID {
+	if own, known := s.caseOf[e.ID]; known {
+		return []uuid.UUID{own}
+	}
+	in := []uuid.UUID{}
+	for _, c := range s.Cases {
+		ended := c.EndedOn()
+		if e.Case != nil && *e.Case == c.ID || e.Case == nil && e.On >= c.From && (ended == nil || e.On <= *ended) {
+			in = append(in, c.ID)
+		}
+	}
+	return in
+}
+
 // caseWith gives the first case for which something holds, the one in hand before
 // the newest; the one in hand where it holds for none.
 func (s State) caseWith(lead int, holds func(Case) bool) int {

@@ -115,6 +115,36 @@ func TestACaseThatEndedIsTakenUpAgain(t *testing.T) {
 	}
 }
 
+// What is done in a case is of that case alone; what is read of the plant is of all
+// that were in work that day.
+func TestAnEntryIsPartOfItsCases(t *testing.T) {
+	b := newBook(t)
+	opened := func(daysAgo int) record.Entry {
+		return b.write(daysAgo, record.Body{Opened: &record.Opened{Why: "a spot"}})
+	}
+	before := b.write(50, check("wilt", 0))
+	first, second := opened(40), opened(30)
+	both := b.write(25, check("wilt", 1))
+	mine := b.in(20, first.ID, record.Body{Diagnosed: &record.Diagnosed{Nothing: true}})
+	after := b.write(10, check("wilt", 0))
+	s := b.state()
+	for _, c := range []struct {
+		of   record.Entry
+		want []uuid.UUID
+	}{
+		{before, []uuid.UUID{}},
+		{first, []uuid.UUID{first.ID}},
+		{second, []uuid.UUID{second.ID}},
+		{both, []uuid.UUID{first.ID, second.ID}},
+		{mine, []uuid.UUID{first.ID}},
+		{after, []uuid.UUID{second.ID}},
+	} {
+		assert.Equal(t, c.want, s.CasesOf(c.of), "%s", c.of.Kind())
+	}
+	b.write(5, record.Body{Voided: &record.Voided{Entry: mine.ID}})
+	assert.Equal(t, []uuid.UUID{first.ID}, b.state().CasesOf(mine), "undone, it was still meant for that case")
+}
+
 func TestTwoCasesGoSideBySideTheGravestFirst(t *testing.T) {
 	b := newBook(t)
 	b.write(40, record.Body{Examined: &record.Examined{Present: []string{"leaf.crisp"}}})

@@ -42,6 +42,8 @@ type State struct {
 
 	Case         // the case in hand: the gravest open one, or the one that ended last
 	Cases []Case // all of them, in the order in which they were opened
+	// caseOf is the case of each entry that belongs to one.
+	caseOf map[uuid.UUID]uuid.UUID
 
 	Stages   []Span // in order of time, of all cases and tracks
 	Strands  []recovery.Strand
@@ -218,6 +220,7 @@ func read(plantID uuid.UUID, entries []Entry, kinds plant.Kinds) State {
 		Entries:   len(entries),
 		Isolation: Clean,
 		Readings:  recovery.History{},
+		caseOf:    map[uuid.UUID]uuid.UUID{},
 	}
 	live := Live(entries)
 	for _, e := range InOrder(entries) {
@@ -245,7 +248,7 @@ func (s *State) take(e Entry) {
 	}
 	c.apply(s, e)
 	if at >= 0 {
-		s.Cases[at] = s.Case
+		s.Cases[at], s.caseOf[e.ID] = s.Case, s.Case.ID
 	}
 	if what, is := c.event(*s); is {
 		s.Events = append(s.Events, Event{e.On, c.Kind(), what, s.Case.ID})

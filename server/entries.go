@@ -38,9 +38,15 @@ type EntryView struct {
 
 type entryOutput struct{ Body EntryView }
 
+// ListedEntry is an entry with the cases that it is part of.
+type ListedEntry struct {
+	EntryView
+	Cases []uuid.UUID `json:"cases" doc:"Its own case, or those that were in work on its day."`
+}
+
 type entriesOutput struct {
 	Body struct {
-		Entries []EntryView `json:"entries" doc:"Newest first."`
+		Entries []ListedEntry `json:"entries" doc:"Newest first."`
 	}
 }
 
@@ -55,15 +61,15 @@ func (srv *server) entryOperations(api huma.API) {
 			"record",
 		),
 		signedIn(srv, func(ctx context.Context, a store.Account, in *PlantPath) (*entriesOutput, error) {
-			entries, err := srv.store.Entries(ctx, a.Collection.ID, in.Plant)
+			entries, state, err := srv.store.Record(ctx, a.Collection.ID, in.Plant)
 			if err != nil {
 				return nil, err
 			}
 			live, sorted := record.Live(entries), record.InOrder(entries)
 			out := &entriesOutput{}
-			out.Body.Entries = make([]EntryView, len(sorted))
+			out.Body.Entries = make([]ListedEntry, len(sorted))
 			for i, e := range sorted {
-				out.Body.Entries[len(sorted)-1-i] = EntryView{e, e.Kind(), live[e.ID]}
+				out.Body.Entries[len(sorted)-1-i] = ListedEntry{EntryView{e, e.Kind(), live[e.ID]}, state.CasesOf(e)}
 			}
 			return out, nil
 		}),

@@ -46,12 +46,13 @@ type fileInput struct {
 	Case string `query:"case" doc:"Id of the case that is read; the case in hand where none is named."`
 }
 
-// of reads a state for the case that is asked for.
-func (in fileInput) of(s record.State) (record.State, error) {
-	if in.Case == "" {
+// readFor reads a state for a case by its id; for the one in hand where none is
+// asked for.
+func readFor(s record.State, of string) (record.State, error) {
+	if of == "" {
 		return s, nil
 	}
-	id, err := uuid.Parse(in.Case)
+	id, err := uuid.Parse(of)
 	if c, known := s.CaseByID(id); err == nil && known {
 		return s.As(c), nil
 	}
@@ -129,7 +130,7 @@ func (srv *server) plantOperations(api huma.API) {
 				return nil, err
 			}
 			standing := state.Standing()
-			if state, err = in.of(state); err != nil {
+			if state, err = readFor(state, in.Case); err != nil {
 				return nil, err
 			}
 			if !state.Here {

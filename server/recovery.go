@@ -1,7 +1,6 @@
 package server
 
 import (
-	"cmp"
 	"context"
 	"fmt"
 	"slices"
@@ -114,9 +113,9 @@ func recoveryOf(s record.State, c record.Course, today day.Day, south bool) Reco
 func recoveries(s record.State, today day.Day, south bool) (first *Recovery, beside []Recovery) {
 	beside = []Recovery{}
 	cases := s.OpenCases()
-	slices.SortStableFunc(cases, func(a, b record.Case) int { // the one that is read stands first
-		return cmp.Compare(btoi(b.ID == s.Case.ID), btoi(a.ID == s.Case.ID))
-	})
+	if at := slices.IndexFunc(cases, func(c record.Case) bool { return c.ID == s.Case.ID }); at > 0 {
+		cases = append([]record.Case{cases[at]}, slices.Delete(cases, at, at+1)...) // what is read stands first
+	}
 	for _, c := range cases {
 		of := s.As(c)
 		for _, course := range of.Leading() {
@@ -129,13 +128,6 @@ func recoveries(s record.State, today day.Day, south bool) (first *Recovery, bes
 		}
 	}
 	return first, beside
-}
-
-func btoi(b bool) int {
-	if b {
-		return 1
-	}
-	return 0
 }
 
 // follow gathers what following a plant comes to.

@@ -159,7 +159,7 @@ func (srv *server) review(ctx context.Context, a store.Account, in *reviewInput)
 		to = *ended
 	}
 	from := since(in.Span, to)
-	if state, err = (fileInput{in.PlantPath, in.Case}).of(state); err != nil {
+	if state, err = readFor(state, in.Case); err != nil {
 		return PlantReview{}, err
 	}
 	if in.Case != "" {

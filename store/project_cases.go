@@ -29,7 +29,7 @@ func caseRows(s record.State) []caseRow {
 	if !s.Here {
 		return rows
 	}
-	lost := s.Left == nil || s.Left.Outcome != record.OutcomeLost
+	counted := s.Left == nil || s.Left.Outcome != record.OutcomeLost
 	for _, c := range s.Cases {
 		row := caseRow{
 			Case: c.ID, Opened: c.From, Ended: c.EndedOn(), Result: string(c.Result()), Outcome: string(c.Outcome()),
@@ -38,10 +38,10 @@ func caseRows(s record.State) []caseRow {
 		if c.Plan != nil {
 			row.School = c.Plan.School
 		}
-		lost = lost || c.Outcome() == record.OutcomeLost
+		counted = counted || c.Outcome() == record.OutcomeLost
 		rows = append(rows, row)
 	}
-	if !lost {
+	if !counted {
 		on := s.LeftOn
 		rows = append(rows, caseRow{
 			Case: s.PlantID, Opened: s.ArrivedOn, Ended: &on,

@@ -1647,7 +1647,7 @@ export interface components {
         };
         EntriesOutputBody: {
             /** @description Newest first. */
-            entries: components["schemas"]["EntryView"][];
+            entries: components["schemas"]["ListedEntry"][];
         };
         EntryView: {
             adjusted?: components["schemas"]["Adjusted"];
@@ -2075,6 +2075,56 @@ export interface components {
             how: "sometimes" | "often";
             /** @description Id of a cause. */
             pest: string;
+        };
+        ListedEntry: {
+            adjusted?: components["schemas"]["Adjusted"];
+            arrived?: components["schemas"]["Arrived"];
+            /** @description Who recorded it. */
+            by: string;
+            /** @description The case that it belongs to; missing where it says none: then to the case in hand. */
+            case?: string;
+            /** @description Its own case, or those that were in work on its day. */
+            cases: string[];
+            checked?: components["schemas"]["Checked"];
+            closed?: components["schemas"]["Closed"];
+            confirmed?: components["schemas"]["Confirmed"];
+            /** @description What was warned of, and recorded all the same. */
+            despite?: components["schemas"]["Concern"][];
+            diagnosed?: components["schemas"]["Diagnosed"];
+            did?: components["schemas"]["Did"];
+            dismissed?: components["schemas"]["Dismissed"];
+            examined?: components["schemas"]["Examined"];
+            fed?: components["schemas"]["Fed"];
+            grown?: components["schemas"]["Grown"];
+            id: string;
+            kind: string;
+            /** @description False when it was undone or corrected. */
+            live: boolean;
+            metered?: components["schemas"]["Metered"];
+            moved?: components["schemas"]["Moved"];
+            noted?: components["schemas"]["Noted"];
+            /** @description The day it happened. */
+            on: string;
+            opened?: components["schemas"]["Opened"];
+            pictured?: components["schemas"]["Pictured"];
+            planned?: components["schemas"]["Planned"];
+            plantId: string;
+            potted?: components["schemas"]["Potted"];
+            prepared?: components["schemas"]["Prepared"];
+            probed?: components["schemas"]["Probed"];
+            /** Format: date-time */
+            recordedAt: string;
+            reopened?: components["schemas"]["Reopened"];
+            /** @description The entry that this one corrects. */
+            replaces?: string;
+            snoozed?: components["schemas"]["Snoozed"];
+            staged?: components["schemas"]["Staged"];
+            tallied?: components["schemas"]["Tallied"];
+            tended?: components["schemas"]["Tended"];
+            treated?: components["schemas"]["Treated"];
+            voided?: components["schemas"]["Voided"];
+            watered?: components["schemas"]["Watered"];
+            weighed?: components["schemas"]["Weighed"];
         };
         Look: {
             /** @description Signs looked for and not there. */

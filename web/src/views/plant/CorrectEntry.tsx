@@ -1,6 +1,6 @@
 import { Button, Group, Modal, Select, Textarea, TextInput } from "@mantine/core";
 import { useState } from "react";
-import type { EntryView, Knowledge } from "../../api/client";
+import type { Knowledge, ListedEntry } from "../../api/client";
 import { type Draft, useRecord } from "../../api/hooks";
 import { newId } from "../../api/id";
 import { NumberField, QuantityInput } from "../../fields";
@@ -58,7 +58,10 @@ const fields: Field[] = [
 ];
 
 /** What an entry said, without what the server adds to it. */
-function said({ plantId, recordedAt, by, kind, live, replaces, despite, ...rest }: EntryView, id: string): Draft {
+function said(
+  { plantId, recordedAt, by, kind, live, cases, replaces, despite, ...rest }: ListedEntry,
+  id: string,
+): Draft {
   return { ...rest, id, replaces: rest.id };
 }
 
@@ -68,7 +71,7 @@ export function CorrectEntry({
   knowledge,
   close,
 }: {
-  entry: EntryView;
+  entry: ListedEntry;
   knowledge: Knowledge;
   close: () => void;
 }) {

@@ -1,7 +1,7 @@
 import { Button, Group, Select, Switch, Textarea } from "@mantine/core";
 import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
-import type { EntryView, Knowledge } from "../../api/client";
+import type { Knowledge, ListedEntry } from "../../api/client";
 import { useEntries, useKnowledge, usePlaces, useRecord } from "../../api/hooks";
 import { newId } from "../../api/id";
 import { distance, sayDay } from "../../dates";
@@ -25,14 +25,14 @@ export function PlantRecord() {
   if (knowledge.isLoadingError) return <Failed error={knowledge.error} retry={() => knowledge.refetch()} />;
   const all = entries.data.entries ?? [];
   const of = file.cases.find((c) => c.id === search.get("case"));
-  const inCase = (e: EntryView) =>
-    !of || e.case === of.id || (!e.case && e.on >= of.from && e.on <= (of.endedOn ?? e.on));
+  const inCase = (e: ListedEntry) => !of || e.cases.includes(of.id);
   const shown = (undone ? all : all.filter((e) => e.live && !e.voided)).filter(inCase);
+  const counting = shown.filter((e) => e.live && !e.voided).length;
   return (
     <div className={classes.record}>
       <section className="patch" aria-label="Entries">
         <Group justify="space-between">
-          <h2>{shown.filter((e) => e.live && !e.voided).length} entries</h2>
+          <h2>{counting === 1 ? "1 entry" : `${counting} entries`}</h2>
           {file.cases.length > 0 && (
             <Select
               aria-label="Of which case"
@@ -82,7 +82,7 @@ export function PlantRecord() {
   );
 }
 
-function EntryRow({ entry, knowledge, all }: { entry: EntryView; knowledge: Knowledge; all: EntryView[] }) {
+function EntryRow({ entry, knowledge, all }: { entry: ListedEntry; knowledge: Knowledge; all: ListedEntry[] }) {
   const file = usePlantFile();
   const record = useRecord(file.id);
   const [correcting, setCorrecting] = useState(false);

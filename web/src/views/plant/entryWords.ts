@@ -1,4 +1,4 @@
-import type { EntryView, Knowledge, PlantFile } from "../../api/client";
+import type { Knowledge, ListedEntry, PlantFile } from "../../api/client";
 import { type System, sayQuantity } from "../../units";
 import { isolationWord } from "../words";
 
@@ -6,10 +6,10 @@ const list = (words: (string | undefined)[]) => words.filter(Boolean).join(", ")
 
 /** An entry of the record as a heading and a sentence, in the person's units. */
 export function sayEntry(
-  e: EntryView,
+  e: ListedEntry,
   k: Knowledge,
   file: PlantFile,
-  all: EntryView[],
+  all: ListedEntry[],
   system: System,
 ): { title: string; text: string } {
   const say = (before: string, value: number | undefined, unit: string, after = "") =>

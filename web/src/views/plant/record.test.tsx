@@ -1,14 +1,14 @@
 import { screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { describe, expect, it } from "vitest";
-import type { EntryView } from "../../api/client";
+import type { ListedEntry } from "../../api/client";
 import { device, knowledge, plantFile, Refusal, serve, show } from "../../testing/page";
 import { sayEntry } from "./entryWords";
 import { PlantRecord } from "./PlantRecord";
 
 device();
 
-const entry = (id: string, body: object, more: object = {}): EntryView =>
+const entry = (id: string, body: object, more: object = {}): ListedEntry =>
   ({
     id,
     plantId: "plant-1",
@@ -17,9 +17,10 @@ const entry = (id: string, body: object, more: object = {}): EntryView =>
     by: "Someone",
     kind: Object.keys(body)[0],
     live: true,
+    cases: [],
     ...body,
     ...more,
-  }) as unknown as EntryView;
+  }) as unknown as ListedEntry;
 
 const say = (body: object, system: "metric" | "us" = "metric") => {
   const e = entry("e", body);
@@ -120,6 +121,32 @@ describe("the record", () => {
     expect(document.querySelector('li[data-kind="noted"]')?.textContent).toContain("undone or corrected");
   });
 
+  it("shows what is of one case, and of all again", async () => {
+    const cases = [
+      {
+        id: "case-1",
+        name: "Root rot",
+        from: "2026-11-01",
+        openedOn: "2026-11-01",
+        open: true,
+        older: false,
+        causes: [],
+      },
+    ];
+    serve({
+      ...answers,
+      "GET /api/plants/plant-1/entries": {
+        entries: [entry("mine", { noted: { text: "of it" } }, { cases: ["case-1"] }), ...list],
+      },
+    });
+    show(<PlantRecord />, plantFile({ cases }), "/?case=case-1");
+    expect(await screen.findByText("1 entry")).toBeTruthy();
+    expect([...document.querySelectorAll("li[data-kind]")].map((r) => r.getAttribute("data-kind"))).toEqual(["noted"]);
+    await userEvent.click(screen.getByRole("combobox", { name: "Of which case" }));
+    await userEvent.click(await screen.findByRole("option", { name: /^Root rot/ }));
+    await waitFor(() => expect(document.querySelectorAll("li[data-kind]")).toHaveLength(3));
+  });
+
   it("undoes by an entry of its own", async () => {
     const asked = serve(answers);
     show(<PlantRecord />, plantFile());
@@ -144,7 +171,7 @@ describe("the record", () => {
     expect(body?.replaces).toBe("weigh");
     expect(body?.id).not.toBe("weigh");
     expect((body?.weighed as { grams: number } | undefined)?.grams).toBeCloseTo(283.495, 2);
-    expect(body).not.toHaveProperty("recordedAt");
+    for (const own of ["recordedAt", "cases", "kind"]) expect(body).not.toHaveProperty(own);
   });
 
   it("corrects an answer as it was asked, and keeps the form when it is refused", async () => {
