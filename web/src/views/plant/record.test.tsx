@@ -131,6 +131,9 @@ describe("the record", () => {
         open: true,
         older: false,
         causes: [],
+        standing: "mending",
+        stage: "",
+        why: "",
       },
     ];
     serve({
