@@ -56,9 +56,15 @@ func TestEveryComputationGivesTheSameBytesTwice(t *testing.T) {
 		}
 		for name, compute := range map[string]func() string{
 			"diagnosis": func() string { r, err := diagnosis.Diagnose(e); return text(t, r, err) },
-			"at a sale": func() string { r, err := diagnosis.ChecksAtSale(e); return text(t, r, err) },
-			"guide":     func() string { return text(t, diagnosis.Guide(habit, e.Season, diagnosis.AtHome), nil) },
-			"outlook":   func() string { r, err := prognosis.Of(e); return text(t, r, err) },
+			"at a sale": func() string {
+				c, err := diagnosis.Examine(e)
+				if err != nil {
+					return text(t, nil, err)
+				}
+				return text(t, c.ChecksAtSale(), nil)
+			},
+			"guide":   func() string { return text(t, diagnosis.Guide(habit, e.Season, diagnosis.AtHome), nil) },
+			"outlook": func() string { r, err := prognosis.Of(e); return text(t, r, err) },
 			"plan": func() string {
 				made, err := sheet.Of(s, sheet.Answers{})
 				return text(t, made, err)

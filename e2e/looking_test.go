@@ -19,7 +19,7 @@ func TestFromTheSaleToTheRegister(t *testing.T) {
 	p.see("Pick how it grows")
 	p.fill("How it grows", "single-stem")
 	p.choose(`//*[@role="option"][.="single-stem orchid"]`)
-	p.fill("Price asked", "9")
+	p.fill("Price asked", "16")
 	p.fill("A sound one costs", "18")
 	p.touch("joints")
 	p.click(by("button", "Looked: nothing else here"))

@@ -60,7 +60,7 @@ func TestRescueFromTheDoorToTheFirstStagePassed(t *testing.T) {
 	p.touch("pot")
 	p.click(`//button[@aria-label="seen: A sour, rotten or mouldy smell at the drainage hole"]`)
 	p.touch("medium")
-	p.click(`//button[@aria-label="seen: Still wet more than five days after watering"]`)
+	p.click(`//button[@aria-label="seen: Still wet deep down long after it should have dried"]`)
 	p.click(`//button[@aria-label="seen: Dry down to the bottom"]`)
 	p.see("cannot both be true")
 	p.click(`//button[@aria-label="not there: Dry down to the bottom"]`)
@@ -68,7 +68,7 @@ func TestRescueFromTheDoorToTheFirstStagePassed(t *testing.T) {
 	p.until(
 		`document.querySelector('[data-cause="root-rot"]')?.innerText.includes("likely") && document.querySelector('[data-cause]').dataset.cause === "root-rot"`,
 	)
-	p.see("for: “A sour, rotten or mouldy smell")
+	p.see("“A sour, rotten or mouldy smell")
 	p.touch("joints")
 	p.click(by("button", "Looked: nothing else here"))
 	p.click(by("button", "Save this look"))

@@ -215,7 +215,7 @@ func TestExamineByKeyboardAlone(t *testing.T) {
 	p.tabTo("seen: White cottony tufts in joints")
 	p.press(" ")
 	p.until(`document.querySelector('[data-cause]').dataset.cause === "mealybug"`)
-	p.tabTo("not there: Ants visit")
+	p.tabTo("not there: A sticky film")
 	p.press(kb.Enter)
 	p.see("2 answers")
 	p.tabTo("Save this look")

@@ -27,7 +27,19 @@ type Context struct {
 	South     bool
 	Kinds     plant.Kinds
 	Household treatment.Household
+	// Knowledge is what the collection judges by; nil for the shipped tables.
+	Knowledge *diagnosis.Knowledge
 }
+
+func (c Context) knowledge() *diagnosis.Knowledge {
+	if c.Knowledge == nil {
+		return diagnosis.Standard()
+	}
+	return c.Knowledge
+}
+
+// edition names the tables that the collection judges by, as it is kept.
+func (c Context) edition() string { return c.knowledge().Edition().String() }
 
 // Complete fills in what an entry keeps of the moment it is recorded: the
 // differential behind a look or a diagnosis, the composed plan, whether a gate
@@ -78,15 +90,13 @@ const fragileDays = 14
 // the season, with what the record answers, with what the signs seen rule out,
 // and whether the plant is to be spared.
 func (s State) Examination(on day.Day, south bool) diagnosis.Examination {
-	e := diagnosis.Examination{
-		Habit:   s.Habit.ID,
-		Season:  climate.SeasonOf(on, south),
-		Fragile: s.fragile(on),
-	}
+	var e diagnosis.Examination
 	if s.Examined != nil {
-		e.Present, e.Absent = s.Examined.withRecord(s.Derive(on, south))
+		e = s.Examined.withRecord(s.Derive(on, south))
 	}
-	return e.WithImplied()
+	e.Habit, e.Season = s.Habit.ID, climate.SeasonOf(on, south)
+	e.Fragile, e.Traits = s.fragile(on), s.Wants.Traits
+	return e
 }
 
 // Situation gives what a plan is made for, with the answers that the carer gave

@@ -94,7 +94,7 @@ func TestACauseThatNothingSpeaksForIsNamed(t *testing.T) {
 		Absent:  []string{"pest.cotton"},
 	}})
 	assert.Empty(t, accept("root-rot"))
-	assert.Empty(t, accept("mealybug"), "hardly, but not nothing")
+	assert.Empty(t, accept("fungus-gnat"), "hardly, but not nothing")
 	list := accept("root-rot", "spent-rosette")
 	if assert.Equal(t, []record.ConcernID{record.NothingSpeaks}, ids(list)) {
 		assert.Contains(t, list[0].Said, "0 %")

@@ -51,7 +51,7 @@ func (c *Confirmed) apply(s *State, e Entry) {
 	for i := range s.Said {
 		if s.Said[i].On >= from {
 			first := s.Said[i]
-			one.First = &first
+			one.First, one.Look = &first, &first.look
 			break
 		}
 	}

@@ -51,7 +51,7 @@ type moment struct {
 
 // causes gives what the differential says then, the likeliest first.
 func (m moment) causes() ([]diagnosis.CauseChance, error) {
-	c, err := diagnosis.Examine(m.state.Examination(m.on, m.around.South))
+	c, err := m.around.knowledge().Examine(m.state.Examination(m.on, m.around.South))
 	if err != nil {
 		return nil, err
 	}

@@ -2,6 +2,7 @@ package record
 
 import (
 	"fmt"
+	"slices"
 
 	"tendermend/core/day"
 	"tendermend/core/diagnosis"
@@ -268,13 +269,14 @@ func (d *deriver) sprays() {
 	}
 }
 
-// withRecord adds what the record answers to what was answered by looking, and
-// what the signs seen rule out. A look overrules the record, and so does a
-// carer with a reason.
-func (x Examined) withRecord(derived []Derived) (present, absent []string) {
-	present, absent = append(present, x.Present...), append(absent, x.Absent...)
+// withRecord adds what the record answers to what was answered by looking. A look
+// overrules the record, also by what it implies, and so does a carer with a reason.
+func (x Examined) withRecord(derived []Derived) diagnosis.Examination {
+	e := x.look()
+	e.Present, e.Absent = slices.Clone(e.Present), slices.Clone(e.Absent)
 	settled := map[string]bool{}
-	for _, list := range [][]string{x.Present, x.Absent} {
+	there, not := diagnosis.Implied(e)
+	for _, list := range [][]string{x.Present, x.Absent, there, not} {
 		for _, id := range list {
 			settled[id] = true
 		}
@@ -282,21 +284,14 @@ func (x Examined) withRecord(derived []Derived) (present, absent []string) {
 	for _, o := range x.Overruled {
 		settled[o.Sign] = true
 	}
-	for _, id := range diagnosis.Implied(x.Present, x.Absent) {
-		if !settled[id] {
-			settled[id] = true
-			absent = append(absent, id)
-		}
-	}
 	for _, d := range derived {
-		if settled[d.Sign] {
-			continue
-		}
-		if d.Present {
-			present = append(present, d.Sign)
-		} else {
-			absent = append(absent, d.Sign)
+		switch {
+		case settled[d.Sign]:
+		case d.Present:
+			e.Present = append(e.Present, d.Sign)
+		default:
+			e.Absent = append(e.Absent, d.Sign)
 		}
 	}
-	return present, absent
+	return e
 }

@@ -65,7 +65,7 @@ func (*Diagnosed) minutes() int { return 0 }
 
 func (d *Diagnosed) completed(m moment) (Body, error) {
 	done := *d
-	done.Tables, done.Chances = diagnosis.Version, nil
+	done.Tables, done.Chances = m.around.edition(), nil
 	var err error
 	if m.state.Examined != nil {
 		done.Chances, err = m.chances()

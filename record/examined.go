@@ -2,6 +2,7 @@ package record
 
 import (
 	"fmt"
+	"maps"
 	"slices"
 	"strings"
 
@@ -12,6 +13,11 @@ import (
 type Examined struct {
 	Present []string `json:"present" doc:"Signs seen."`
 	Absent  []string `json:"absent" doc:"Signs looked for and not there."`
+	// Unsure are the signs of either list that one only thinks to be so.
+	Unsure []string `json:"unsure,omitempty" doc:"Signs of either list that one only thinks to be so."`
+	// Unknown are signs that were asked and that nobody can answer.
+	Unknown []string                    `json:"unknown,omitempty" doc:"Signs that were asked and that nobody can answer."`
+	Degrees map[string]diagnosis.Degree `json:"degrees,omitempty" doc:"How much of a graded sign there is: few, some, many or mild, clear, strong."`
 	// Overruled are signs that the record suggests and the carer rejects.
 	Overruled []Overruled `json:"overruled,omitempty"`
 	Note      string      `json:"note,omitempty" maxLength:"2000"`
@@ -61,20 +67,10 @@ func (x *Examined) check(s *situation) (faults Faults) {
 			answered[id] = list.field
 		}
 	}
-	absent := x.Absent
-	if !s.entry.RecordedAt.IsZero() {
-		absent = nil // it was recorded before this was asked, and is kept as it is
+	if s.entry.RecordedAt.IsZero() { // what was recorded before this was asked is kept as it is
+		faults = append(faults, x.clash()...)
 	}
-	if a, b, found := diagnosis.Contradiction(x.Present, absent); found {
-		signA, _ := diagnosis.SignByID(a)
-		signB, _ := diagnosis.SignByID(b)
-		said := "“%s” and “%s” cannot both be true of one look; keep the one you are sure of"
-		if slices.Contains(x.Absent, b) {
-			said = "“%s” can only be seen where “%s” is there as well, which is said not to be; keep the one you " +
-				"are sure of"
-		}
-		faults = append(faults, Fault{Field: "examined.present", Message: fmt.Sprintf(said, signA.Label, signB.Label)})
-	}
+	faults = append(faults, x.checkMore(answered)...)
 	if len(answered) == 0 {
 		faults = append(
 			faults,
@@ -93,10 +89,59 @@ func (x *Examined) check(s *situation) (faults Faults) {
 	return faults
 }
 
+// clash finds two sure answers that cannot both be true.
+func (x *Examined) clash() Faults {
+	a, b, found := diagnosis.Contradiction(x.look())
+	if !found {
+		return nil
+	}
+	signA, _ := diagnosis.SignByID(a)
+	signB, _ := diagnosis.SignByID(b)
+	said := "“%s” and “%s” cannot both be true of one look; keep the one you are sure of"
+	if slices.Contains(x.Absent, b) {
+		said = "“%s” can only be seen where “%s” is there as well, which is said not to be; keep the one you are sure of"
+	}
+	return Faults{{Field: "examined.present", Message: fmt.Sprintf(said, signA.Label, signB.Label)}}
+}
+
+// checkMore says what is wrong with how sure one is, and with how much there is.
+func (x *Examined) checkMore(answered map[string]string) (faults Faults) {
+	for i, id := range x.Unsure {
+		if answered[id] == "" {
+			const said = "“%s” was not answered, so nobody can be unsure of it"
+			faults = append(faults, Fault{Field: fmt.Sprintf("examined.unsure[%d]", i), Message: fmt.Sprintf(said, id)})
+		}
+	}
+	for i, id := range x.Unknown {
+		if _, ok := diagnosis.SignByID(id); !ok {
+			field := fmt.Sprintf("examined.unknown[%d]", i)
+			faults = append(faults, Fault{Field: field, Message: fmt.Sprintf("there is no sign %q", id)})
+		}
+	}
+	for _, id := range slices.Sorted(maps.Keys(x.Degrees)) {
+		sign, _ := diagnosis.SignByID(id)
+		if answered[id] != "examined.present" || !slices.Contains(sign.Degrees(), x.Degrees[id]) {
+			const said = "“%s” cannot be so of “%s”; say a degree only of a sign seen that has them"
+			message := fmt.Sprintf(said, x.Degrees[id], id)
+			faults = append(faults, Fault{Field: "examined.degrees." + id, Message: message})
+		}
+	}
+	return faults
+}
+
+// look is what was answered by looking.
+func (x *Examined) look() diagnosis.Examination {
+	return diagnosis.Examination{
+		Present: x.Present, Absent: x.Absent, Unsure: x.Unsure, Unknown: x.Unknown, Degrees: x.Degrees,
+	}
+}
+
 func (x *Examined) apply(s *State, e Entry) {
 	s.Examined, s.Decided = &Look{e.On, e.ID, *x}, false
 	if len(x.Chances) > 0 {
-		s.Said = append(s.Said, Said{e.On, e.ID, x.Chances, x.Tables})
+		look := x.look()
+		look.Habit = s.Habit.ID
+		s.Said = append(s.Said, Said{e.On, e.ID, x.Chances, x.Tables, look})
 	}
 	s.looked(e.On)
 }
@@ -109,7 +154,7 @@ func (*Examined) minutes() int { return 5 }
 
 func (x *Examined) completed(m moment) (Body, error) {
 	done := *x
-	done.Tables, done.Chances = diagnosis.Version, nil
+	done.Tables, done.Chances = m.around.edition(), nil
 	m.state.Examined = &Look{Examined: done}
 	var err error
 	done.Chances, err = m.chances()

@@ -173,6 +173,7 @@ type Said struct {
 	Entry   uuid.UUID               `json:"entry"`
 	Chances []diagnosis.CauseChance `json:"chances" doc:"The likeliest causes, as they stood then."`
 	Tables  string                  `json:"tables" doc:"The state of the tables then."`
+	look    diagnosis.Examination   // what was answered then
 }
 
 // Confirmation is what a plant's trouble turned out to be, beside what was said
@@ -180,6 +181,8 @@ type Said struct {
 type Confirmation struct {
 	On    day.Day   `json:"on"`
 	Entry uuid.UUID `json:"entry"`
+	// Look is what was answered at the first look, for what the cases teach.
+	Look *diagnosis.Examination `json:"look,omitempty"`
 	Confirmed
 	Case  uuid.UUID `json:"case" doc:"The case; all zeros where what it turned out to be was said without one."`
 	First *Said     `json:"first,omitempty" doc:"What the first look of this case said."`

@@ -2,6 +2,7 @@ package server
 
 import (
 	"context"
+	"encoding/json"
 	"net/http"
 	"strings"
 
@@ -13,7 +14,8 @@ import (
 
 type caseOutput struct {
 	Disposition string `header:"Content-Disposition"`
-	Body        diagnosis.WorkedCase
+	ContentType string `header:"Content-Type"`
+	Body        []byte
 }
 
 type caseInput struct {
@@ -23,11 +25,10 @@ type caseInput struct {
 
 // CaseRead is a case file read for a plant, before anything is recorded.
 type CaseRead struct {
-	Present []string `json:"present"`
-	Absent  []string `json:"absent"`
-	Causes  []string `json:"causes" doc:"What the file says it was."`
-	Story   string   `json:"story"`
-	Other   bool     `json:"other" doc:"Whether the case is of another growth habit than this plant."`
+	Answered
+	Causes []string `json:"causes" doc:"What the file says it was."`
+	Story  string   `json:"story"`
+	Other  bool     `json:"other" doc:"Whether the case is of another growth habit than this plant."`
 }
 
 func (srv *server) caseFileOperations(api huma.API) {
@@ -58,13 +59,11 @@ func (srv *server) caseFileOperations(api huma.API) {
 				Examination: state.Examination(state.Examined.On, a.Collection.South),
 				Causes:      []string{},
 			}
-			if c.Absent == nil {
-				c.Absent = []string{}
-			}
 			if n := len(state.Confirmations); n > 0 {
 				c.Causes, c.Basis = state.Confirmations[n-1].Causes, state.Confirmations[n-1].How
 			}
-			return &caseOutput{Disposition: `attachment; filename="case.json"`, Body: c}, nil
+			body, err := json.Marshal(c)
+			return &caseOutput{`attachment; filename="case.json"`, "application/json", body}, err
 		}),
 	)
 	// The reader of case files checks the body itself, so that a refusal names
@@ -94,7 +93,7 @@ func (srv *server) caseFileOperations(api huma.API) {
 			}
 			c := cases[0]
 			return &struct{ Body CaseRead }{
-				CaseRead{Present: append([]string{}, c.Present...), Absent: append([]string{}, c.Absent...),
+				CaseRead{Answered: Answered{c.Present, c.Absent, c.Unsure, c.Unknown, c.Degrees},
 					Causes: append([]string{}, c.Causes...), Story: c.Story, Other: c.Habit != state.Habit.ID},
 			}, nil
 		}))

@@ -16,6 +16,7 @@ import (
 type Calibration struct {
 	Cases   []ConfirmedView  `json:"cases" doc:"Newest first, two hundred at most."`
 	Score   *diagnosis.Score `json:"score,omitempty" doc:"Over every case that was examined; missing where there is none."`
+	Enough  bool             `json:"enough" doc:"Whether there are enough cases for a share to mean something."`
 	Today   day.Day          `json:"today"`
 	Working working.Working  `json:"working"`
 }
@@ -79,7 +80,7 @@ func (srv *server) confirmedOperations(api huma.API) {
 			}
 			if len(said) > 0 {
 				score := diagnosis.ScoreForetold(said)
-				out.Score = &score
+				out.Score, out.Enough = &score, len(said) >= diagnosis.CasesForAShare
 			}
 			return &struct{ Body Calibration }{out}, nil
 		}),

@@ -19,24 +19,29 @@ import (
 
 // Differential is what the answers so far point to.
 type Differential struct {
-	Causes  []Suspect            `json:"causes" doc:"The likeliest causes with what speaks for and against them."`
-	Others  int                  `json:"others" doc:"How many other causes share the rest."`
-	Sets    []diagnosis.CauseSet `json:"sets"`
-	Checks  []diagnosis.Check    `json:"checks"`
-	Moves   []diagnosis.Advice   `json:"moves"`
-	Enough  bool                 `json:"enough"`
-	Implied []string             `json:"implied" doc:"Signs taken as not there because one seen excludes them."`
-	Derived []record.Derived     `json:"derived" doc:"What the record answers, overruled or not."`
-	Clash   []string             `json:"clash" doc:"Two answers that cannot both be true of one look."`
-	Minutes int                  `json:"minutes" doc:"What the answered looks usually take together."`
-	Working working.Working      `json:"working"`
-	Verdict string               `json:"verdict" doc:"Where it stands, in a sentence."`
+	Causes    []Suspect               `json:"causes" doc:"The causes that are listed, with what speaks for and against them."`
+	ToRuleOut []diagnosis.CauseChance `json:"toRuleOut" doc:"Causes that kill fast, not likely but not out of the question."`
+	Others    int                     `json:"others" doc:"How many other causes share the rest."`
+	Sets      []diagnosis.CauseSet    `json:"sets"`
+	Checks    []diagnosis.Check       `json:"checks"`
+	Moves     []diagnosis.Advice      `json:"moves"`
+	Verdict   diagnosis.Judgement     `json:"verdict" doc:"Where it stands."`
+	Outside   diagnosis.Outside       `json:"outside" doc:"Whether something that is not on the list may be at work."`
+	// Unexplained are signs seen that nothing likely explains.
+	Unexplained []string         `json:"unexplained"`
+	Conditions  []string         `json:"conditions" doc:"Causes that were seen as such, and not reckoned."`
+	Implied     []string         `json:"implied" doc:"Signs taken as not there because one seen excludes them."`
+	ImpliedSeen []string         `json:"impliedSeen" doc:"Signs taken as seen because another cannot be seen without them."`
+	Derived     []record.Derived `json:"derived" doc:"What the record answers, overruled or not."`
+	Clash       []string         `json:"clash" doc:"Two answers that cannot both be true of one look."`
+	Minutes     int              `json:"minutes" doc:"What the answered looks usually take together."`
+	Working     working.Working  `json:"working"`
 	// Suggested are the causes that stand out; the person decides.
 	Suggested []string         `json:"suggested" doc:"Causes that stand out: to be accepted, unless the person knows better."`
 	Hinge     *diagnosis.Hinge `json:"hinge,omitempty" doc:"The one answer on which the leading cause hangs."`
 	Turns     []diagnosis.Turn `json:"turns" doc:"Looks that would change one's mind about the leading cause."`
 	Fragile   bool             `json:"fragile" doc:"Whether looks that disturb it count double."`
-	Complete  bool             `json:"complete" doc:"Whether no further look is worth its trouble."`
+	Learned   bool             `json:"learned" doc:"Whether what the collection's own cases taught was used."`
 }
 
 // Suspect is a cause with its chance and evidence.
@@ -45,20 +50,29 @@ type Suspect struct {
 	Prior    float64            `json:"prior" doc:"Its chance before any sign, for this habit and season."`
 	Evidence []diagnosis.Weight `json:"evidence" doc:"Strongest first."`
 	// StandsOut is what the eye is drawn to.
-	StandsOut bool `json:"standsOut" doc:"Whether it is likelier than not, and needs treatment."`
+	StandsOut bool `json:"standsOut" doc:"Whether it is likelier than not, and not harmless."`
+	Folded    bool `json:"folded" doc:"Whether it is listed only when asked for."`
 }
 
-// suspectsShown is how many causes are shown with their evidence.
+// suspectsShown is how many causes are shown at most with their evidence.
 const suspectsShown = 8
 
 type differentialInput struct {
 	PlantPath
 	Body struct {
-		Present []string `json:"present" maxItems:"128"`
-		Absent  []string `json:"absent" maxItems:"128"`
+		Answered
 		// Overruled are signs of the record that the carer sets aside.
-		Overruled []string `json:"overruled,omitempty" maxItems:"128"`
+		Overruled []string `json:"overruled,omitempty" maxItems:"200"`
 	}
+}
+
+// Answered is what was answered at a look.
+type Answered struct {
+	Present []string                    `json:"present" maxItems:"200"`
+	Absent  []string                    `json:"absent" maxItems:"200"`
+	Unsure  []string                    `json:"unsure,omitempty" maxItems:"200" doc:"Signs of either list that one only thinks to be so."`
+	Unknown []string                    `json:"unknown,omitempty" maxItems:"200" doc:"Signs that were asked and that nobody can answer."`
+	Degrees map[string]diagnosis.Degree `json:"degrees,omitempty" doc:"How much of a graded sign seen there is."`
 }
 
 type planInput struct {
@@ -122,14 +136,17 @@ func (srv *server) diagnosisOperations(api huma.API) {
 				if err != nil {
 					return nil, err
 				}
-				look := record.Examined{Present: in.Body.Present, Absent: in.Body.Absent}
+				said := in.Body.Answered
+				look := record.Examined{
+					Present: said.Present, Absent: said.Absent, Unsure: said.Unsure, Unknown: said.Unknown, Degrees: said.Degrees,
+				}
 				for _, sign := range in.Body.Overruled {
 					look.Overruled = append(look.Overruled, record.Overruled{Sign: sign})
 				}
 				state.Examined = &record.Look{Examined: look}
-				d, err := differential(state, a, srv)
+				d, err := srv.differential(ctx, state, a)
 				if err != nil {
-					return nil, huma.Error422UnprocessableEntity("An answer could not be read: " + err.Error() + ".")
+					return nil, err
 				}
 				return &struct{ Body Differential }{d}, nil
 			},
@@ -214,39 +231,46 @@ func (srv *server) state(ctx context.Context, a store.Account, plant plantID) (r
 	return srv.store.State(ctx, a.Collection.ID, plant)
 }
 
-func differential(state record.State, a store.Account, srv *server) (Differential, error) {
+func (srv *server) differential(ctx context.Context, state record.State, a store.Account) (Differential, error) {
 	today := a.Collection.Today(srv.Clock())
 	e := state.Examination(today, a.Collection.South)
-	out := Differential{
-		Derived: append([]record.Derived{}, state.Derive(today, a.Collection.South)...),
-		Clash:   []string{},
-		Implied: append([]string{}, diagnosis.Implied(state.Examined.Present, state.Examined.Absent)...),
-		Fragile: e.Fragile,
+	answered := diagnosis.Examination{
+		Habit: e.Habit, Present: state.Examined.Present, Absent: state.Examined.Absent, Unsure: state.Examined.Unsure,
 	}
-	if x, y, clash := diagnosis.Contradiction(state.Examined.Present, state.Examined.Absent); clash {
+	there, not := diagnosis.Implied(answered)
+	out := Differential{
+		Derived:     append([]record.Derived{}, state.Derive(today, a.Collection.South)...),
+		Clash:       []string{},
+		Implied:     append([]string{}, not...),
+		ImpliedSeen: append([]string{}, there...),
+		Fragile:     e.Fragile,
+	}
+	if x, y, clash := diagnosis.Contradiction(answered); clash {
 		out.Clash = []string{x, y}
 	}
-	c, err := diagnosis.Examine(e)
+	knowledge, err := srv.store.Knowledge(ctx, a.Collection.ID)
 	if err != nil {
 		return out, err
 	}
-	out.Sets, out.Checks, out.Enough = c.Sets(), c.NextChecks(), c.Enough()
-	out.Moves, out.Turns = c.Moves(out.Checks), c.Turns()
-	out.Complete = len(out.Checks) == 0
+	c, err := knowledge.Examine(e)
+	if err != nil {
+		return out, huma.Error422UnprocessableEntity("An answer could not be read: " + err.Error() + ".")
+	}
+	out.Learned = knowledge.Edition().Learned
+	out.Verdict, out.Outside, out.Unexplained, out.Conditions = c.Verdict(), c.Outside(), c.Unexplained(), c.Conditions()
+	out.Sets, out.Checks, out.Turns = c.Sets(), c.NextChecks(), c.Turns()
+	out.Moves, out.ToRuleOut, out.Suggested = c.Moves(out.Checks), c.ToRuleOut(), c.Suggested()
 	ranked := c.Causes()
 	var ids []string
 	for _, cc := range ranked[:suspectsShown] {
 		ids = append(ids, cc.ID)
 	}
 	evidence := c.Evidence(ids)
-	for _, cc := range ranked[:suspectsShown] {
-		s := Suspect{
-			cc,
-			diagnosis.PriorFor(cc.ID, state.Habit, e.Season),
-			append([]diagnosis.Weight{}, evidence[cc.ID]...),
-			diagnosis.StandsOut(cc),
-		}
-		out.Causes = append(out.Causes, s)
+	shown := len(c.Listed())
+	for i, cc := range ranked[:suspectsShown] {
+		out.Causes = append(out.Causes, Suspect{
+			cc, c.Prior(cc.ID), append([]diagnosis.Weight{}, evidence[cc.ID]...), diagnosis.StandsOut(cc), i >= shown,
+		})
 	}
 	if h, hangs := c.Hinge(evidence[ranked[0].ID]); hangs {
 		out.Hinge = &h
@@ -257,17 +281,17 @@ func differential(state record.State, a store.Account, srv *server) (Differentia
 		}
 	}
 	out.Minutes = diagnosis.Minutes(append(append([]string{}, state.Examined.Present...), state.Examined.Absent...))
-	out.Verdict = diagnosis.Verdict(ranked, out.Sets, out.Enough, out.Complete)
-	out.Suggested = diagnosis.Suggested(ranked, out.Enough)
 	out.Working = working.Working{
 		Inputs: []working.Input{
 			{Name: "signs seen", Value: float64(len(e.Present))},
 			{Name: "looked for, not there", Value: float64(len(e.Absent))},
-			{Name: "causes thought of at the same time, at most", Value: 4},
+			{Name: "causes thought of at the same time, at most", Value: diagnosis.MostTogether},
+			{Name: "share that rarer mixtures may have, at most; left out", Value: c.Left()},
 		},
-		Formula: "P(sign absent) = (1 − background) × Π(1 − link); every set of up to four causes summed exactly",
+		Formula: "P(sign absent) = (1 − background) × Π(1 − link); P(cause) = 1 − (1 − prior) × Π(1 − strength) over " +
+			"what brings it on; summed over the sets of causes; a condition that was seen counts as true",
 		Source: "noisy-OR networks: Pearl 1988, ch. 4; Heckerman 1989; Shwe et al. 1991, Methods Inf Med 30:241. " +
-			"Priors and links: common practice",
+			"Priors, links and strengths: common practice",
 		Sure: "as good as its tables; see the share of worked cases it gets right"}
 	return out, nil
 }

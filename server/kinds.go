@@ -8,6 +8,7 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
+	"tendermend/core/diagnosis"
 	"tendermend/core/plant"
 	"tendermend/store"
 )
@@ -22,6 +23,13 @@ type profilesOutput struct {
 type KindView struct {
 	Profile plant.Profile `json:"profile"`
 	Version int           `json:"version" doc:"0 for kinds that ship with the program."`
+}
+
+// KeyView is a printed key to the troubles of a kind.
+type KeyView struct {
+	Botanical string             `json:"botanical"`
+	Common    string             `json:"common"`
+	Rows      []diagnosis.KeyRow `json:"rows" doc:"In the order of a look from the outside in."`
 }
 
 type kindInput struct {
@@ -66,6 +74,26 @@ func (srv *server) kindOperations(api huma.API) {
 			Kind string `path:"kind" maxLength:"80"`
 		}) (*struct{ Body KindView }, error) {
 			return srv.kind(ctx, a, in.Kind)
+		}),
+	)
+	huma.Register(
+		api,
+		op("get-key", http.MethodGet, "/api/profiles/{kind}/key", "A one-page key to the commonest troubles of a kind",
+			"kinds"),
+		signedIn(srv, func(ctx context.Context, a store.Account, in *struct {
+			Kind string `path:"kind" maxLength:"80"`
+		}) (*struct{ Body KeyView }, error) {
+			found, err := srv.kind(ctx, a, in.Kind)
+			if err != nil {
+				return nil, err
+			}
+			p := found.Body.Profile
+			habit, _ := plant.HabitByID(p.Habit)
+			pests := []string{}
+			for _, l := range p.Pests {
+				pests = append(pests, l.Pest)
+			}
+			return &struct{ Body KeyView }{KeyView{p.Botanical, p.Common, diagnosis.KeyOf(habit, pests)}}, nil
 		}),
 	)
 	huma.Register(

@@ -8,6 +8,7 @@ import (
 
 	"tendermend/core/climate"
 	"tendermend/core/diagnosis"
+	"tendermend/core/glossary"
 	"tendermend/core/plant"
 	"tendermend/core/recovery"
 	"tendermend/core/roots"
@@ -33,6 +34,7 @@ type Knowledge struct {
 	RootManner   string                  `json:"rootManner" doc:"How roots are counted."`
 	Lights       []climate.Light         `json:"lights" doc:"What light comes from."`
 	Likelihoods  []diagnosis.Likelihood  `json:"likelihoods" doc:"Chances in words, the greatest first."`
+	Glossary     []glossary.Word         `json:"glossary" doc:"Words of the trade by the alphabet."`
 	// NewcomersIsolated is what an arrival begins with.
 	NewcomersIsolated bool `json:"newcomersIsolated" doc:"Whether a plant that comes is kept apart to begin with."`
 	// WaterRules and Traits say each id in words.
@@ -57,7 +59,7 @@ func (srv *server) knowledgeOperations(api huma.API) {
 			RootSorts: roots.Sorts(), RootManner: roots.Manner, Lights: climate.Lights(),
 			WaterRules: plant.WaterRuleText(), Traits: plant.TraitWords(), Severities: plant.Severities(),
 			Wishes: treatment.Offered(), NewcomersIsolated: plant.NewcomersIsolated,
-			Likelihoods: diagnosis.Likelihoods(),
+			Likelihoods: diagnosis.Likelihoods(), Glossary: glossary.Words(),
 		},
 	}
 	huma.Register(

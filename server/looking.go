@@ -22,6 +22,7 @@ type guideInput struct {
 type guideOutput struct {
 	Body struct {
 		Asks []diagnosis.Ask `json:"asks" doc:"Parts from the outside in, with the signs to ask first."`
+		Fits []string        `json:"fits" doc:"Signs that a plant of this habit can show."`
 	}
 }
 
@@ -34,9 +35,8 @@ type tallyInput struct {
 
 type appraisalInput struct {
 	Body struct {
-		Habit   string   `json:"habit"`
-		Present []string `json:"present" maxItems:"128"`
-		Absent  []string `json:"absent" maxItems:"128"`
+		Habit string `json:"habit"`
+		Answered
 		Asked   *float64 `json:"asked,omitempty" minimum:"0" maximum:"100000" doc:"The price asked, in the collection's money."`
 		Sound   *float64 `json:"sound,omitempty" minimum:"0" maximum:"100000" doc:"What a sound one costs."`
 		Filling float64  `json:"filling" minimum:"0" maximum:"10000" doc:"What a pot with fresh mix costs."`
@@ -46,8 +46,7 @@ type appraisalInput struct {
 // AppraisalView is an appraisal with the looks to take before paying.
 type AppraisalView struct {
 	prognosis.Appraisal
-	Checks []diagnosis.Check `json:"checks" doc:"The looks most worth their trouble before one pays."`
-	Clash  []string          `json:"clash" doc:"Two answers that cannot both be true of one look."`
+	Clash []string `json:"clash" doc:"Two answers that cannot both be true of one look."`
 }
 
 func (srv *server) lookingOperations(api huma.API) {
@@ -66,7 +65,7 @@ func (srv *server) lookingOperations(api huma.API) {
 				return nil, huma.Error422UnprocessableEntity("There is no such growth habit; pick how it grows.")
 			}
 			out := &guideOutput{}
-			out.Body.Asks = diagnosis.Guide(habit, srv.season(a), in.At)
+			out.Body.Asks, out.Body.Fits = diagnosis.Guide(habit, srv.season(a), in.At), diagnosis.SignsOf(habit)
 			return out, nil
 		}),
 	)
@@ -99,9 +98,12 @@ func (srv *server) lookingOperations(api huma.API) {
 					Present: in.Body.Present,
 					Fragile: true,
 					Absent:  in.Body.Absent,
-				}.WithImplied()
-				view := AppraisalView{Clash: []string{}, Checks: []diagnosis.Check{}}
-				if x, y, clash := diagnosis.Contradiction(in.Body.Present, in.Body.Absent); clash {
+					Unsure:  in.Body.Unsure,
+					Unknown: in.Body.Unknown,
+					Degrees: in.Body.Degrees,
+				}
+				view := AppraisalView{Clash: []string{}}
+				if x, y, clash := diagnosis.Contradiction(e); clash {
 					view.Clash = []string{x, y}
 				}
 				var err error
@@ -116,8 +118,7 @@ func (srv *server) lookingOperations(api huma.API) {
 				if err != nil {
 					return nil, huma.Error422UnprocessableEntity("An answer could not be read: " + err.Error() + ".")
 				}
-				view.Checks, err = diagnosis.ChecksAtSale(e)
-				return &struct{ Body AppraisalView }{view}, err
+				return &struct{ Body AppraisalView }{view}, nil
 			},
 		),
 	)

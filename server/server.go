@@ -149,6 +149,7 @@ func (srv *server) operations(r chi.Router) huma.API {
 	srv.lookingOperations(api)
 	srv.caseFileOperations(api)
 	srv.confirmedOperations(api)
+	srv.learningOperations(api)
 	srv.benchOperations(api)
 	srv.householdOperations(api)
 	srv.reviewOperations(api)

@@ -244,8 +244,8 @@ func TestTheVerdictSaysWhereTheDifferentialStands(t *testing.T) {
 		present, absent []string
 		says            string
 	}{
-		"nothing seen":    {[]string{}, []string{"root.smell"}, "Not enough to go on"},
-		"plain root rot":  {[]string{"root.mushy", "root.smell", "med.wet-long", "root.few-live", "leaf.yellow-from-base"}, []string{"pest.cotton", "pest.webbing"}, "sure"},
+		"nothing seen":    {[]string{}, []string{"root.smell"}, "look-further"},
+		"plain mealybugs": {[]string{"pest.cotton", "leaf.sticky", "leaf.sooty"}, []string{"pest.webbing"}, "act"},
 		"something moves": {[]string{"leaf.drooping"}, []string{}, ""},
 	} {
 		plant := c.arrive(60, map[string]any{"name": name, "habit": "aroid-vine"})

@@ -176,7 +176,11 @@ func (s *Store) Append(
 		if err != nil {
 			return err
 		}
-		around := record.Context{South: a.Collection.South, Kinds: kinds, Household: home}
+		judged, err := knowledge(ctx, tx, collection)
+		if err != nil {
+			return err
+		}
+		around := record.Context{South: a.Collection.South, Kinds: kinds, Household: home, Knowledge: judged}
 		concerns := ledger.Concerns(e, s.now(), around)
 		if unmet := concerns.Unmet(accepted); len(unmet) > 0 {
 			return unmet

@@ -27,7 +27,8 @@ export default defineConfig({
     stylesAfterShell,
     compression({ algorithms: ["gzip", "brotliCompress"], include: /\.(js|css|svg|txt)$/, threshold: 1024 }),
   ],
-  server: { proxy: { "/api": "http://127.0.0.1:4310" } },
+  // The tests of pictures read the table that the core ships.
+  server: { proxy: { "/api": "http://127.0.0.1:4310" }, fs: { allow: [".."] } },
   build: { target: "es2022", emptyOutDir: true },
   // A slow machine types slowly.
   test: { environment: "jsdom", testTimeout: 20_000 },

@@ -49,15 +49,29 @@ func TestDiagnoseCommand(t *testing.T) {
 		}
 		Moves []struct{ Move, Advice string }
 		// A pointer tells a missing answer from a no.
-		Enough *bool
+		Enough      *bool
+		Verdict     string
+		Outside     *struct{ Chance float64 }
+		Unexplained []string
+		Conditions  []string
 	}
 	require.NoError(t, json.Unmarshal([]byte(out), &result))
 	assert.Equal(t, "drought", result.Causes[0].ID)
-	assert.Len(t, result.Causes, 55, "all causes")
+	assert.Len(t, result.Causes, 90, "all causes but the umbrella of older records")
 	assert.Len(t, result.Sets, 5)
 	assert.NotEmpty(t, result.Checks)
 	assert.NotEmpty(t, result.Moves)
 	require.NotNil(t, result.Enough)
+	assert.Equal(t, "look-further", result.Verdict)
+	require.NotNil(t, result.Outside)
+	assert.NotNil(t, result.Unexplained)
+	assert.NotNil(t, result.Conditions)
+
+	const more = `{"habit":"aroid-vine","present":["pot.no-drain",{"sign":"leaf.tips-brown","sure":false,"degree":"strong"}]}`
+	out, errs, status = call(t, path, more, "diagnose")
+	require.Zero(t, status, errs)
+	require.NoError(t, json.Unmarshal([]byte(out), &result))
+	assert.Equal(t, []string{"no-drainage"}, result.Conditions)
 
 	out, _, status = call(t, path, "["+one+","+one+"]", "diagnose")
 	require.Zero(t, status)
@@ -87,15 +101,21 @@ func TestCasesCommand(t *testing.T) {
 	path := program(t)
 	out, errs, status := call(t, path, "", "cases", "../../core/diagnosis/testdata/cases_practice.json")
 	require.Zero(t, status, errs)
-	assert.Contains(t, out, "first cause true               60 (98.4 %)")
-	assert.Contains(t, out, "main cause in the first three  61 (100.0 %)")
+	assert.Contains(t, out, "first cause true               60 (98.4 %, 95 %: ")
+	assert.Contains(t, out, "main cause in the first three  61 (100.0 %, 95 %: 100.0-100.0 %)")
 	assert.Contains(t, out, "Brier")
+	assert.Contains(t, out, "log loss per case")
+	file := filepath.Join(t.TempDir(), "none.json")
+	require.NoError(t, os.WriteFile(file, []byte(`[{"habit":"fern","present":["new.clean"],"absent":[],"causes":[]}]`), 0o600))
+	out, errs, status = call(t, path, "", "cases", file)
+	require.Zero(t, status, errs)
+	assert.Contains(t, out, "cases                          1")
 	assert.Contains(t, out, "90-100 %")
 
 	_, errs, status = call(t, path, "", "cases", "nowhere.json")
 	assert.Equal(t, 2, status)
 	assert.Contains(t, errs, "nowhere.json")
-	file := filepath.Join(t.TempDir(), "bad.json")
+	file = filepath.Join(t.TempDir(), "bad.json")
 	require.NoError(
 		t,
 		os.WriteFile(file, []byte(`[{"id":"x1","habit":"fern","present":[],"absent":[],"causes":["curse"]}]`), 0o600),

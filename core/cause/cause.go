@@ -35,12 +35,30 @@ type Cause struct {
 	Spreads   []Way
 	DaysToAct int // within how many days one must act
 	Harmless  bool
+	// Ails is false for what is only wished of a plant, and is never diagnosed.
+	Ails bool
+	// Prior is the share of examined plants that have it though no other cause
+	// brought it on, before any sign, 0-1.
+	Prior float64
+	// Condition is the sign that this cause simply is: seen, it is true.
+	Condition string
+	// Defining are the signs by which one knows it.
+	Defining []string
+	// FirstMove is what an expert does first.
+	FirstMove string
+	Mild      bool // it never shows a sign strongly
 	// Parts are the narrower causes that an umbrella of older records stands for.
 	Parts   []ID
 	Summary string
 
 	only, not []string // habits
 }
+
+// Only lists the habits that alone can have it; nil where Not says which cannot.
+func (c Cause) Only() []string { return slices.Clone(c.only) }
+
+// Not lists the habits that cannot have it.
+func (c Cause) Not() []string { return slices.Clone(c.not) }
 
 // Fits says whether a plant of the habit can have it.
 func (c Cause) Fits(habit string) bool {
@@ -103,6 +121,16 @@ func read() []Cause {
 			Summary:   cell("summary"),
 			Spreads:   split[Way](cell("spreads_by")),
 			Parts:     split[ID](cell("umbrella_of")),
+			Condition: cell("condition_sign"),
+			Defining:  split[string](cell("defining_signs")),
+			FirstMove: cell("first_move"),
+			Mild:      cell("degree") == "mild",
+		}
+		c.Ails = cell("prior") != "" || len(c.Parts) > 0
+		if cell("prior") != "" {
+			if c.Prior, err = strconv.ParseFloat(cell("prior"), 64); err != nil {
+				panic(fmt.Errorf("causes: prior of %s: %w", cell("id"), err))
+			}
 		}
 		if only, found := strings.CutPrefix(cell("habits"), "only:"); found {
 			c.only = split[string](only)

@@ -1,12 +1,17 @@
 package diagnosis
 
-import "sort"
+import (
+	"slices"
+	"sort"
+
+	"tendermend/core/cause"
+)
 
 // The sorts of advice on a move.
 const (
-	Now  = "now"  // good, or at least harmless, whichever plausible cause is true
+	Now  = "now"  // good whichever likely cause is true, five at most, the first one first
 	If   = "if"   // worth doing once its cause is accepted
-	Wait = "wait" // look first: it helps one plausible cause and harms another
+	Wait = "wait" // look first: it helps one likely cause and harms a rival
 	Not  = "not"  // it would do more harm than good
 )
 
@@ -21,45 +26,61 @@ type Harm struct {
 type Advice struct {
 	Move   string  `json:"move"`
 	Advice string  `json:"advice" enum:"now,if,wait,not"`
-	Good   float64 `json:"good" doc:"Expected good: the sum of chance × effect, less the move's own stress."`
+	Good   float64 `json:"good" doc:"Expected good: the sum of chance × effect, less half the move's own stress."`
+	Harms  float64 `json:"harms" doc:"Chance that it does grave harm, 0-1."`
 	Helps  string  `json:"helps,omitempty" doc:"The cause for which the move is worth most."`
 	Worst  *Harm   `json:"worst,omitempty"`
 	Check  string  `json:"check,omitempty" doc:"For wait: the sign to look for first."`
 	Needs  string  `json:"needs,omitempty" doc:"A sign without which there is nothing to do, and which nobody has looked for."`
+	// Hinge is the one answer on which it hangs: asked again before anything that
+	// cannot be undone.
+	Hinge string `json:"hinge,omitempty" doc:"The one answer on which it hangs; look again before you do it."`
+
+	move  Move
+	worth float64
 }
 
+// Limits of advice (common practice; set while looking at worked cases).
 const (
-	// actThreshold is the chance over which something irreversible may be done
-	// (common practice).
-	actThreshold = 0.60
-	graveHarm    = -3
-	// leastChance keeps the worst harm named from being a mere curiosity.
-	leastChance = 0.01
+	mostNow = 5
+	// graveHarm is the value of a move for a set of causes that counts as grave.
+	graveHarm = -2.5
+	// outweighed is what the harm to a slow cause counts beside help for a fast one.
+	outweighed = 0.34
+	// The chance of grave harm that is taken: for a fast and likely cause, for
+	// what can be undone, and for what cannot.
+	harmForFast       = 0.25
+	harmReversible    = 0.15
+	harmIrreversible  = 0.08
+	fastAndLikely     = 0.60
+	actThreshold      = 0.60 // chance over which something irreversible may be done
+	actThresholdFast  = 0.50 // the same with one day left
+	matters           = 0.30 // chance × effect under which a move is not named
+	goodForNow        = 0.50
+	leastEffect       = 2
+	strongEffect      = 3
+	chanceForNow      = 0.35
+	chanceForAgent    = 0.50 // of what is sprayed or poured
+	firstMoveFrom     = 0.40
+	nearlyAsGood      = 0.60 // a gentler move of the same aim is taken from here on
+	leastNamedHarm    = 0.01
+	stressShare       = 0.50
+	barelyLikely      = 0.05
+	barelyHarmful     = 0.02
+	slowestDays       = 365
+	harmlessWatchFrom = standsOut
 )
-
-// doable says which sign must not have been found absent for a move to be
-// possible at all: no spike, nothing to cut. Where several are named, one that
-// may still be there is enough.
-var doable = map[string][]string{
-	"strip-spikes": {"flower.in-spike"},
-	"take-offsets": {"flower.offsets-on-weak"},
-	"clean-moss":   {"root.moss-grown"},
-	"raise-base":   {"pot.base-buried"},
-	"stake":        {"stem.wobbly"},
-	"empty-saucer": {"pot.stands-in-water", "pot.no-drain"},
-}
 
 // canDo says whether a move has anything to work on, and which sign it needs
 // that nobody has looked for.
-func (c *Case) canDo(move string) (needs string, can bool) {
-	signs := doable[move]
-	can = len(signs) == 0
-	for _, id := range signs {
-		s := signIndex[id]
+func (c *Case) canDo(m Move) (needs string, can bool) {
+	can = len(m.needs) == 0
+	for _, id := range m.needs {
+		s := c.k.signAt[id]
 		switch {
-		case contains(c.present, s):
+		case c.saw(s):
 			return "", true
-		case !contains(c.absent, s):
+		case !c.answers.given[s]:
 			can = true
 			if needs == "" {
 				needs = id
@@ -69,93 +90,310 @@ func (c *Case) canDo(move string) (needs string, can bool) {
 	return needs, can
 }
 
-// Moves sorts every move that can be done and would matter, most good first
-// within each sort.
-func (c *Case) Moves(checks []Check) []Advice {
-	advice := []Advice{}
-	for _, m := range moves {
-		needs, can := c.canDo(m.ID)
-		if !can {
-			continue
-		}
-		if a, matters := c.advise(m, checks); matters {
-			a.Needs = needs
-			advice = append(advice, a)
+// allowed says whether a plant of this habit and these traits can have a move.
+func (c *Case) allowed(m Move) bool {
+	if !m.fits.habit(c.habit.ID) {
+		return false
+	}
+	for _, t := range c.examination.Traits {
+		if slices.Contains(m.notTraits, string(t)) {
+			return false
 		}
 	}
-	order := map[string]int{Now: 0, Wait: 1, If: 2, Not: 3}
-	sort.SliceStable(advice, func(a, b int) bool {
-		x, y := advice[a], advice[b]
+	return m.ID != "unpot-look" || !c.rootsSeen()
+}
+
+// rootsSeen says whether the roots were looked at.
+func (c *Case) rootsSeen() bool {
+	for s := range c.answers.asked {
+		if c.k.signs[s].Disturbance == Unpot {
+			return true
+		}
+	}
+	return false
+}
+
+// Moves sorts every move that can be done and would matter: now first, in the
+// order in which they are done.
+func (c *Case) Moves(checks []Check) []Advice {
+	var all []Advice
+	for _, m := range c.k.moves {
+		needs, can := c.canDo(m)
+		if !can || !c.allowed(m) {
+			continue
+		}
+		if a, is := c.advise(m, needs, checks); is {
+			all = append(all, a)
+		}
+	}
+	now := c.chooseNow(all)
+	list := append([]Advice{}, now...)
+	if slices.ContainsFunc(now, func(a Advice) bool { return !a.move.Reversible }) {
+		hinge, _ := c.irreversibleHinge()
+		for i := range list {
+			if !list[i].move.Reversible {
+				list[i].Hinge = hinge
+			}
+		}
+	}
+	order := map[string]int{Wait: 0, If: 1, Not: 2}
+	var rest []Advice
+	for _, a := range all {
+		if a.Advice == Now && slices.ContainsFunc(now, func(n Advice) bool { return n.Move == a.Move }) {
+			continue
+		}
+		if a.Advice == Now {
+			a.Advice = If
+		}
+		rest = append(rest, a)
+	}
+	sort.SliceStable(rest, func(a, b int) bool {
+		x, y := rest[a], rest[b]
 		if x.Advice != y.Advice {
 			return order[x.Advice] < order[y.Advice]
 		}
 		if x.Advice == Not {
 			return x.Good < y.Good
 		}
-		return x.Good > y.Good
+		return x.worth > y.worth
 	})
-	return advice
+	return append(list, rest...)
 }
 
-func (c *Case) advise(m Move, checks []Check) (a Advice, matters bool) {
-	a = Advice{Move: m.ID, Good: -float64(m.Stress)}
-	var helps, bestHelp float64 // chance of the cause it helps most, and what that is worth
-	var plausibleHarm, remoteHarm *Harm
-	suspect := map[int]bool{}
-	for _, s := range c.suspects() {
-		suspect[s] = true
-	}
-	for i, cause := range causes {
-		effect, chance := m.Effects[cause.ID], c.joint.chance(i)
-		worth := chance * float64(effect)
-		a.Good += worth
+// value is what a move is worth for a set of causes. A cause that is there
+// together with the one that is helped never vetoes: it only takes its harm off.
+func (c *Case) value(m Move, causes []int) float64 {
+	up, down := 0, 0
+	var urgentUp, urgentDown float64
+	for _, i := range causes {
+		e, u := m.effect[i], c.k.causes[i].urgency()
 		switch {
-		case effect > 0 && chance > plausible && worth > bestHelp:
-			a.Helps, helps, bestHelp = cause.ID, chance, worth
-		// A mild harm by a cause that is merely common, to which nothing points,
-		// holds nobody back.
-		case effect < 0 && chance > plausible && (effect <= graveHarm || suspect[i]):
-			plausibleHarm = graver(plausibleHarm, Harm{cause.ID, effect, chance})
-		case effect < 0 && chance > leastChance:
-			remoteHarm = graver(remoteHarm, Harm{cause.ID, effect, chance})
+		case e > 0:
+			up, urgentUp = max(up, e), max(urgentUp, u)
+		case e < 0:
+			down, urgentDown = min(down, e), max(urgentDown, u)
 		}
 	}
-	if a.Worst = plausibleHarm; a.Worst == nil {
-		a.Worst = remoteHarm
+	loss := float64(down)
+	if up > 0 && urgentUp > urgentDown {
+		loss *= outweighed
 	}
-	certain := m.Reversible || helps >= actThreshold
-	switch {
-	case a.Helps == "" && plausibleHarm == nil:
+	return float64(up) + loss
+}
+
+func (c *Case) advise(m Move, needs string, checks []Check) (a Advice, named bool) {
+	a = Advice{Move: m.ID, Needs: needs, move: m, Good: -m.Stress * stressShare}
+	harmful := 0.0
+	for _, s := range c.likely() {
+		v := c.value(m, s.causes)
+		a.Good += s.share * v
+		if v <= graveHarm {
+			a.Harms += s.share
+		}
+		if v < 0 {
+			harmful += s.share
+		}
+	}
+	var touched, helpsBy, likely float64
+	helps := -1
+	for i, known := range c.k.causes {
+		e := m.effect[i]
+		if e == 0 || len(known.parts) > 0 {
+			continue
+		}
+		by := c.chances[i] * float64(e)
+		touched = max(touched, by, -by)
+		if by > helpsBy {
+			helps, helpsBy = i, by
+		}
+		if e > 0 {
+			likely = max(likely, c.chances[i])
+		}
+		if e < 0 && c.chances[i] > leastNamedHarm {
+			a.Worst = graver(a.Worst, Harm{known.ID, e, c.chances[i]})
+		}
+	}
+	if touched < matters || a.Good <= 0 && harmful < barelyHarmful && likely < barelyLikely {
 		return a, false
-	case plausibleHarm == nil && certain && a.Good > 0:
-		a.Advice = Now
-	case plausibleHarm == nil:
-		a.Advice = If
-	case a.Helps == "" || a.Good <= 0 || plausibleHarm.Effect <= graveHarm && plausibleHarm.Chance > helps:
-		a.Advice = Not
-	case plausibleHarm.Effect > graveHarm:
-		a.Advice = If
-	default:
-		a.Advice = Wait
-		a.Check = c.separating(a.Helps, plausibleHarm.Cause, checks)
 	}
+	a.decide(c, helps, checks)
 	return a, true
 }
 
+// decide sorts a move by what it does to the cause it helps most.
+func (a *Advice) decide(c *Case, helps int, checks []Check) {
+	m := a.move
+	days, chance, effect, urgency := slowestDays, 0.0, 0, 1.0
+	if helps >= 0 {
+		known := c.k.causes[helps]
+		a.Helps, days, chance = known.ID, known.DaysToAct, c.chances[helps]
+		effect, urgency = m.Effects[known.ID], known.urgency()
+	}
+	limit := harmIrreversible
+	switch {
+	case days <= pressingDays && chance >= fastAndLikely:
+		limit = harmForFast
+	case m.Reversible:
+		limit = harmReversible
+	}
+	least := chanceForNow
+	if m.group == "agent" {
+		least = chanceForAgent
+	}
+	certain := m.Reversible || c.sureEnough(m, days)
+	a.worth = a.Good * map[float64]float64{3: 1.5, 2: 1.2, 1: 1, 0.3: 0.8}[urgency]
+	switch {
+	case a.Harms > limit && a.Good <= 0:
+		a.Advice = Not
+	case a.Harms > limit:
+		a.Advice = Wait
+		a.Check = c.separating(a.Helps, a.Worst, checks)
+	case a.Good >= goodForNow && certain && a.Needs == "" && effect >= leastEffect && chance >= least:
+		a.Advice = Now
+	case a.Good > 0:
+		a.Advice = If
+	default:
+		a.Advice = Not
+	}
+	lead, leads := c.lead()
+	if a.Advice == Now && m.ID == "watch" && (!lead.Harmless || leads < harmlessWatchFrom) {
+		a.Advice = If
+	}
+}
+
+// sureEnough says whether a cause that the move cures is likely enough for
+// something that cannot be undone; where it cures none, one that it helps.
+func (c *Case) sureEnough(m Move, days int) bool {
+	best := c.likeliestOf(m, strongEffect)
+	if best == 0 {
+		best = c.likeliestOf(m, leastEffect)
+	}
+	if days <= 1 {
+		return best >= actThresholdFast
+	}
+	return best >= actThreshold
+}
+
+// likeliestOf is the chance of the likeliest cause that a move helps by so much.
+func (c *Case) likeliestOf(m Move, effect int) (best float64) {
+	for id, e := range m.Effects {
+		if e >= effect {
+			best = max(best, c.Chance(id))
+		}
+	}
+	return best
+}
+
+// standIns are what is done where the plant cannot have the first move (common
+// practice).
+var standIns = map[string][]string{
+	"cut-to-clean":    {"lift-rot-out", "cut-leaf"},
+	"cut-leaf":        {"cut-to-clean", "lift-rot-out"},
+	"soak":            {"fill-cup", "dip-plant"},
+	"humid-chamber":   {"even-water"},
+	"humidity-up":     {"watch"},
+	"trim-dead-roots": {"unpot-look"},
+	"repot-fresh":     {"unpot-look", "hold-water"},
+	"clean-moss":      {"unpot-look"},
+}
+
+// softBase are signs that a rot has reached the stem: it is cut there and not at
+// the leaf.
+var softBase = []string{
+	"stem.soft-brown", "stem.collapsed", "leaf.yellow-from-base", "stem.black-creep", "stem.crown-wet",
+}
+
+// chooseNow takes at most five of the moves that may be done now: first what an
+// expert does first, one of those with the same aim, the rest by tier.
+func (c *Case) chooseNow(all []Advice) []Advice {
+	var now []Advice
+	for _, a := range all {
+		if a.Advice == Now {
+			now = append(now, a)
+		}
+	}
+	first := c.firstMove(now)
+	sort.SliceStable(now, func(a, b int) bool {
+		if x, y := now[a].Move == first, now[b].Move == first; x != y {
+			return x
+		}
+		return now[a].worth > now[b].worth
+	})
+	var kept []Advice
+	for _, a := range now {
+		twin := slices.IndexFunc(kept, func(k Advice) bool { return k.move.group == a.move.group })
+		switch {
+		case twin < 0:
+			kept = append(kept, a)
+		case kept[twin].Move != first && a.move.Reversible && !kept[twin].move.Reversible &&
+			a.Good >= nearlyAsGood*kept[twin].Good:
+			kept[twin] = a
+		}
+	}
+	kept = kept[:min(len(kept), mostNow)]
+	if len(kept) > 1 {
+		rest := kept[1:]
+		sort.SliceStable(rest, func(a, b int) bool {
+			if x, y := rest[a].move.tier, rest[b].move.tier; x != y {
+				return x < y
+			}
+			return rest[a].worth > rest[b].worth
+		})
+	}
+	return kept
+}
+
+// firstMove is what an expert does first for the cause that presses most, or what
+// stands in for it here; empty where none may be done now.
+func (c *Case) firstMove(now []Advice) string {
+	can := func(move string) bool {
+		return slices.ContainsFunc(now, func(a Advice) bool { return a.Move == move })
+	}
+	var leads []int
+	for _, cc := range c.ranked {
+		if cc.Chance >= firstMoveFrom {
+			leads = append(leads, c.k.causeAt[cc.ID])
+		}
+	}
+	presses := func(i int) float64 { return c.chances[i] * c.k.causes[i].urgency() }
+	sort.SliceStable(leads, func(a, b int) bool { return presses(leads[a]) > presses(leads[b]) })
+	for _, i := range leads {
+		known := c.k.causes[i]
+		move := known.firstMove
+		if cause.ID(known.ID) == cause.SoftRot && c.sawAny(softBase) {
+			move = "cut-to-clean"
+		}
+		for _, one := range append([]string{move}, standIns[move]...) {
+			if can(one) {
+				return one
+			}
+		}
+	}
+	return ""
+}
+
+func (c *Case) sawAny(ids []string) bool {
+	return slices.ContainsFunc(ids, func(id string) bool { return c.saw(c.k.signAt[id]) })
+}
+
 func graver(known *Harm, h Harm) *Harm {
-	if known == nil || h.Effect < known.Effect || h.Effect == known.Effect && h.Chance > known.Chance {
+	if known == nil || float64(h.Effect)*h.Chance < float64(known.Effect)*known.Chance {
 		return &h
 	}
 	return known
 }
 
-// separating picks the check that tells the cause a move helps from the cause
-// it harms: of those offered, the one that moves their chances furthest apart.
-func (c *Case) separating(helped, harmed string, checks []Check) string {
+// separating picks the check that tells the cause a move helps from the cause it
+// harms: of those offered, the one that moves their chances furthest apart.
+func (c *Case) separating(helped string, harmed *Harm, checks []Check) string {
+	if harmed == nil {
+		return ""
+	}
 	best, name := 0.0, ""
 	for _, check := range checks {
-		s := signIndex[check.Sign]
-		if gap := linkMatrix[causeIndex[helped]][s] - linkMatrix[causeIndex[harmed]][s]; gap*gap > best {
+		s := c.k.signAt[check.Sign]
+		gap := c.k.link[c.k.causeAt[helped]][s] - c.k.link[c.k.causeAt[harmed.Cause]][s]
+		if gap*gap > best {
 			best, name = gap*gap, check.Sign
 		}
 	}

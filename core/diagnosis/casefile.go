@@ -6,16 +6,21 @@ import (
 	"errors"
 	"fmt"
 	"io"
+
+	"tendermend/core/plant"
 )
 
 // WorkedCase is an examination, with its causes where they are known, the main
 // one first. It is what a case file holds; see CaseSchema.
 type WorkedCase struct {
-	ID    string `json:"id,omitempty"`
-	Story string `json:"story,omitempty"`
+	ID    string
+	Story string
 	Examination
-	Causes []string `json:"causes,omitempty"`
-	Basis  string   `json:"basis,omitempty"`
+	// Causes are what it was; none where Known says that nothing on the list was.
+	Causes  []string
+	Known   bool
+	Outside bool // something that is on no list was at work
+	Basis   string
 }
 
 // ReadCases reads one examination or case, or a JSON array of them. Array says
@@ -51,6 +56,11 @@ func ReadCases(r io.Reader) (cases []WorkedCase, array bool, err error) {
 func (c WorkedCase) check() error {
 	if _, err := Examine(c.Examination); err != nil {
 		return err
+	}
+	for i, trait := range c.Traits {
+		if _, ok := plant.TraitWords()[trait]; !ok {
+			return fmt.Errorf("traits[%d]: there is no trait %q", i, trait)
+		}
 	}
 	for i, id := range c.Causes {
 		if _, ok := CauseByID(id); !ok {

@@ -1,6 +1,8 @@
 package diagnosis
 
 import (
+	"maps"
+	"slices"
 	"sort"
 
 	"tendermend/core/climate"
@@ -16,16 +18,17 @@ func CaseSchema() map[string]any {
 	}
 	ref := func(name string) map[string]any { return map[string]any{"$ref": "#/$defs/" + name} }
 	var signIDs, causeIDs, habitIDs []string
-	for _, s := range signs {
+	for _, s := range Signs() {
 		signIDs = append(signIDs, s.ID)
 	}
-	for _, c := range causes {
+	for _, c := range Causes() {
 		causeIDs = append(causeIDs, c.ID)
 	}
 	for _, h := range plant.Habits() {
 		habitIDs = append(habitIDs, h.ID)
 	}
 	habitIDs = append(habitIDs, plant.HabitAliases()...)
+	traits := slices.Sorted(maps.Keys(plant.TraitWords()))
 	for _, ids := range [][]string{signIDs, causeIDs, habitIDs} {
 		sort.Strings(ids)
 	}
@@ -36,7 +39,20 @@ func CaseSchema() map[string]any {
 			"there, and the causes where they are known.",
 		"oneOf": []any{ref("case"), map[string]any{"type": "array", "items": ref("case")}},
 		"$defs": map[string]any{
-			"sign":  map[string]any{"enum": signIDs},
+			"sign": map[string]any{"enum": signIDs},
+			"answer": map[string]any{
+				"description": "The id of a sign; an object where one only thinks so, or says how much of it there is.",
+				"oneOf": []any{ref("sign"), map[string]any{
+					"type":                 "object",
+					"additionalProperties": false,
+					"required":             []string{"sign"},
+					"properties": map[string]any{
+						"sign":   ref("sign"),
+						"sure":   map[string]any{"type": "boolean", "description": "False where one only thinks so."},
+						"degree": map[string]any{"enum": []Degree{Few, Some, Many, Mild, Clear, Strong}},
+					},
+				}},
+			},
 			"cause": map[string]any{"enum": causeIDs},
 			"case": map[string]any{
 				"type":                 "object",
@@ -50,13 +66,19 @@ func CaseSchema() map[string]any {
 						"enum":        climate.Seasons(),
 						"description": "The season of the look, where it was.",
 					},
-					"present": list("Signs seen.", ref("sign")),
+					"present": list("Signs seen.", ref("answer")),
 					"absent": list(
 						"Signs looked for and not there. A sign in neither list was not looked for.",
-						ref("sign"),
+						ref("answer"),
 					),
-					"causes": list("What it was, the main cause first.", ref("cause")),
-					"basis":  text("How the causes are known."),
+					"unknown": list("Signs that were asked and that nobody could answer.", ref("sign")),
+					"traits":  list("Properties of its kind that rule out some moves.", map[string]any{"enum": traits}),
+					"causes":  list("What it was, the main cause first; none where it was nothing on the list.", ref("cause")),
+					"outside": map[string]any{
+						"type":        "boolean",
+						"description": "Whether what ails it is on no list.",
+					},
+					"basis": text("How the causes are known."),
 				},
 			},
 		},

@@ -29,20 +29,29 @@ func TestCaseSchemaAndReaderAgree(t *testing.T) {
 		return schema.Validate(instance) == nil
 	}
 
-	cases, err := os.ReadFile("testdata/cases_practice.json")
-	require.NoError(t, err)
-	assert.True(t, valid(string(cases)))
+	for _, name := range []string{"practice", "new", "outside"} {
+		file, err := os.ReadFile("testdata/cases_" + name + ".json")
+		require.NoError(t, err)
+		assert.True(t, valid(string(file)), name)
+	}
 	for file, good := range map[string]bool{
 		`{"habit":"fern"}`: true,
 		`{"habit":"fern","season":"winter","present":["leaf.crisp"],"absent":[],"causes":["dry-air"]}`: true,
 		`[]`:                         true,
 		`{"present":["leaf.crisp"]}`: false,
 		`{"habit":"weed"}`:           false,
-		`{"habit":"fern","present":["leaf.blue"]}`: false,
-		`{"habit":"fern","causes":["curse"]}`:      false,
-		`{"habit":"fern","season":"monsoon"}`:      false,
-		`{"habit":"fern","presnt":["leaf.crisp"]}`: false,
-		`{"habit":"fern","present":"leaf.crisp"}`:  false,
+		`{"habit":"fern","present":["leaf.blue"]}`:                                                  false,
+		`{"habit":"fern","causes":["curse"]}`:                                                       false,
+		`{"habit":"fern","season":"monsoon"}`:                                                       false,
+		`{"habit":"fern","presnt":["leaf.crisp"]}`:                                                  false,
+		`{"habit":"fern","present":"leaf.crisp"}`:                                                   false,
+		`{"habit":"fern","present":[{"sign":"leaf.tips-brown","sure":false,"degree":"strong"}]}`:    true,
+		`{"habit":"fern","absent":[{"sign":"leaf.crisp","sure":false}],"causes":[],"outside":true}`: true,
+		`{"habit":"fern","present":[{"sign":"leaf.blue"}]}`:                                         false,
+		`{"habit":"fern","present":[{"sign":"leaf.crisp","degree":"much"}]}`:                        false,
+		`{"habit":"fern","present":[{"sign":"leaf.crisp","certain":true}]}`:                         false,
+		`{"habit":"fern","traits":["soap-tender"]}`:                                                 true,
+		`{"habit":"fern","traits":["grumpy"]}`:                                                      false,
 	} {
 		assert.Equal(t, good, valid(file), "schema on %s", file)
 		_, _, err := ReadCases(strings.NewReader(file))

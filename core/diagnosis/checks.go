@@ -2,18 +2,22 @@ package diagnosis
 
 import (
 	"math"
+	"slices"
 	"sort"
 
+	"tendermend/core/cause"
 	"tendermend/core/working"
 )
 
 // Check is a look at one sign not yet looked for, and what it would settle.
 type Check struct {
 	Sign    string  `json:"sign"`
-	Bits    float64 `json:"bits" doc:"Expected drop in the suspects' uncertainty, in bits."`
 	Minutes int     `json:"minutes"`
-	Worth   float64 `json:"worth" doc:"Bits weighted by urgency, over the cost of the look."`
-	// Outcomes says what each answer would mean for the suspects it moves most.
+	Bits    float64 `json:"bits" doc:"Expected drop in the uncertainty over all causes, in bits."`
+	Worth   float64 `json:"worth" doc:"What it settles weighted by urgency, over the cost of the look."`
+	// RulesOut is the lethal cause for which it is asked before all others.
+	RulesOut string `json:"rulesOut,omitempty" doc:"The cause that it rules out before anything else."`
+	// Outcomes says what each answer would mean for the causes it moves most.
 	Outcomes Outcomes        `json:"outcomes"`
 	Working  working.Working `json:"working"`
 }
@@ -28,113 +32,287 @@ type Outcomes struct {
 
 const (
 	checksOffered = 3
-	leastWorth    = 0.01 // under this no check is worth its trouble: time to act
+	leastWorth    = 0.004 // under this a check is not worth its trouble
+	mostHistory   = 1     // of the checks offered, at most so many ask for its past
+	// setsForChecks is how many of the likeliest sets a check is weighed by.
+	setsForChecks = 400
+	// asGoodAsKnown is a chance of an answer under which it is not reckoned with.
+	asGoodAsKnown = 1e-4
+	// Root rot is smelt for first; then it is unpotted from these chances on.
+	unpotAfterSmell   = 0.15
+	unpotWithoutSmell = 0.30
+	// animalFrom is the chance of a leading pest from which the animal itself is
+	// looked for before anything else.
+	animalFrom = 0.5
 )
 
 // disturbancePrice is what each grade of disturbance adds to a look's cost, in
 // minutes' worth (common practice).
 var disturbancePrice = [...]float64{Look: 0, Touch: 1, Lift: 3, Unpot: 20}
 
-// NextChecks gives the three looks most worth their trouble, best first. None
-// means that it is time to act.
+// NextChecks gives the looks most worth their trouble, best first, three at most.
 func (c *Case) NextChecks() []Check {
-	return c.nextChecks(func(Sign) bool { return true })
+	if c.checks == nil {
+		c.checks = c.nextChecks(func(Sign) bool { return true })
+	}
+	return slices.Clone(c.checks)
 }
 
-// ChecksAtSale gives the three looks most worth their trouble that a stranger
-// can take at a plant for sale.
-func ChecksAtSale(e Examination) ([]Check, error) {
-	c, err := Examine(e)
-	if err != nil {
-		return nil, err
+// ChecksAtSale gives the looks most worth their trouble that a stranger can take
+// at a plant for sale.
+func (c *Case) ChecksAtSale() []Check { return c.nextChecks(seenAtSale) }
+
+// openLook is a cause that must be ruled out, and the sign to look for.
+type openLook struct{ cause, sign int }
+
+// openLethal finds the causes that kill fast and are still open, likeliest first.
+func (c *Case) openLethal() (open []openLook) {
+	for _, id := range lethal {
+		i := c.k.causeAt[string(id)]
+		p := c.chances[i]
+		if p <= plausible || p <= suspicion*c.prior[i] {
+			continue
+		}
+		if sign, is := c.openSign(id, i, p); is {
+			open = append(open, openLook{i, sign})
+		}
 	}
-	return c.nextChecks(seenAtSale), nil
+	sort.SliceStable(open, func(a, b int) bool { return c.chances[open[a].cause] > c.chances[open[b].cause] })
+	return open
+}
+
+// openSign is the sign by which a lethal cause is ruled out; false where one was
+// asked for.
+func (c *Case) openSign(id cause.ID, i int, p float64) (sign int, open bool) {
+	if id == cause.RootRot {
+		return c.openRootLook(p)
+	}
+	first := -1
+	for _, defining := range c.k.causes[i].Defining {
+		s := c.k.signAt[defining]
+		switch {
+		case c.answers.asked[s]:
+			return 0, false
+		case first < 0 && c.k.signs[s].fits.habit(c.habit.ID):
+			first = s
+		}
+	}
+	return first, first >= 0
+}
+
+// openRootLook smells before it unpots.
+func (c *Case) openRootLook(p float64) (sign int, open bool) {
+	smell, mushy := c.k.signAt["root.smell"], c.k.signAt["root.mushy"]
+	switch {
+	case c.answers.asked[mushy] || c.answers.asked[c.k.signAt["root.firm"]]:
+		return 0, false
+	case !c.answers.given[smell] && c.k.signs[smell].fits.habit(c.habit.ID):
+		return smell, true
+	case c.saw(smell):
+		return mushy, p >= unpotAfterSmell
+	}
+	return mushy, p >= unpotWithoutSmell && c.k.signs[mushy].fits.habit(c.habit.ID)
+}
+
+// animals are the signs of a pest that are the animal itself.
+func (c *Case) animals(known Cause) (signs []int) {
+	for _, id := range known.Defining {
+		if len(id) > 5 && id[:5] == "pest." {
+			signs = append(signs, c.k.signAt[id])
+		}
+	}
+	return signs
+}
+
+// animalOpen is the animal of a leading pest that nobody looked for.
+func (c *Case) animalOpen() (open openLook, is bool) {
+	lead, chance := c.lead()
+	signs := c.animals(lead)
+	if lead.Kind != "pest" || chance < animalFrom || len(signs) == 0 {
+		return open, false
+	}
+	for _, s := range signs {
+		if c.answers.asked[s] {
+			return open, false
+		}
+	}
+	return openLook{c.k.causeAt[lead.ID], signs[len(signs)-1]}, true
+}
+
+// history says whether a sign is answered by the plant's past and not by looking.
+func history(s Sign) bool {
+	switch s.Zone {
+	case "course", "care", "place":
+		return true
+	}
+	return s.Source != FromLook
 }
 
 func (c *Case) nextChecks(can func(Sign) bool) []Check {
-	checks := []Check{}
-	suspects := c.suspects()
-	if len(suspects) == 0 {
-		suspects = c.leadingCauses()
+	all := c.askable(can)
+	chosen := []Check{}
+	has := func(sign string) bool {
+		return slices.ContainsFunc(chosen, func(x Check) bool { return x.Sign == sign })
 	}
-	for s, sign := range signs {
-		if c.looked[s] || !Fits(sign.ID, c.habit) || !can(sign) {
+	open := c.openLethal()
+	if animal, is := c.animalOpen(); is {
+		open = append(open, animal)
+	}
+	for _, o := range open {
+		if s := c.k.signs[o.sign]; can(s) && !has(s.ID) && c.open(o.sign) {
+			check := c.check(o.sign)
+			check.RulesOut = c.k.causes[o.cause].ID
+			chosen = append(chosen, check)
+		}
+	}
+	asked := 0
+	for _, check := range all {
+		if check.Worth < leastWorth || len(chosen) >= checksOffered {
+			break
+		}
+		s, _ := SignByID(check.Sign)
+		past := history(s)
+		if has(check.Sign) || past && asked >= mostHistory {
 			continue
 		}
-		if check := c.check(s, suspects); check.Worth >= leastWorth {
-			checks = append(checks, check)
+		if past {
+			asked++
+		}
+		chosen = append(chosen, check)
+	}
+	chosen = c.unseenParts(chosen, all)
+	chosen = chosen[:min(len(chosen), checksOffered)]
+	for i := range chosen {
+		chosen[i].explain()
+	}
+	return chosen
+}
+
+// unseenParts fills up with one cheap sign of each part that nobody looked at.
+func (c *Case) unseenParts(chosen, all []Check) []Check {
+	for _, part := range c.Missing() {
+		here := func(x Check) bool {
+			s, _ := SignByID(x.Sign)
+			return s.Zone == part
+		}
+		if len(chosen) >= checksOffered || slices.ContainsFunc(chosen, here) {
+			continue
+		}
+		at := slices.IndexFunc(all, func(x Check) bool {
+			s, _ := SignByID(x.Sign)
+			return here(x) && s.Disturbance <= Touch
+		})
+		if at >= 0 {
+			chosen = append(chosen, all[at])
 		}
 	}
-	sort.SliceStable(checks, func(a, b int) bool { return checks[a].Worth > checks[b].Worth })
-	checks = checks[:min(len(checks), checksOffered)]
-	for i, ch := range checks {
-		checks[i].Working = working.Working{
-			Inputs: []working.Input{
-				{Name: "settles, bits", Value: ch.Bits},
-				{Name: "cost: 2 + minutes + disturbance", Value: ch.Outcomes.Cost},
-				{Name: "worth", Value: ch.Worth},
-			},
-			Formula: "expected drop in the suspects' entropy, each × its urgency (3, 2 or 1), ÷ cost; under 0.01 " +
-				"it is time to act",
-			Source: "entropy: Shannon 1948; costs and urgencies: common practice", Sure: "as good as its tables"}
-	}
-	return checks
+	return chosen
 }
 
-// leadingCauses stand in for suspects while nothing has been raised by
-// evidence, so that a first look has somewhere to begin.
-func (c *Case) leadingCauses() []int {
-	var lead []int
-	for _, cc := range c.Causes()[:6] {
-		lead = append(lead, causeIndex[cc.ID])
+// open says whether a sign can still be asked.
+func (c *Case) open(sign int) bool { return !c.answers.given[sign] && !c.answers.unknown[sign] }
+
+// askable weighs every sign that can still be asked, the worthiest first.
+func (c *Case) askable(can func(Sign) bool) []Check {
+	var all []Check
+	for s, sign := range c.k.signs {
+		if !c.open(s) || !sign.fits.habit(c.habit.ID) || !can(sign) {
+			continue
+		}
+		if check := c.check(s); check.Outcomes.Seen > asGoodAsKnown && check.Outcomes.Seen < 1-asGoodAsKnown {
+			all = append(all, check)
+		}
 	}
-	return lead
+	sort.SliceStable(all, func(a, b int) bool { return all[a].Worth > all[b].Worth })
+	return all
 }
 
-func (c *Case) check(s int, suspects []int) Check {
-	sign := signs[s]
-	price := disturbancePrice[sign.Disturbance]
-	if c.fragile() {
+// bestWorth is the worth of the best check that is not asked to rule something
+// out: what is left to settle.
+func bestWorth(checks []Check) (best float64) {
+	for _, check := range checks {
+		if check.RulesOut == "" {
+			best = max(best, check.Worth)
+		}
+	}
+	return best
+}
+
+// ifAnswered gives the chance that a sign will be seen, and of each cause before
+// and together with it, over the likeliest sets.
+func (c *Case) ifAnswered(sign int) (seen float64, before, with []float64) {
+	before, with = make([]float64, len(c.k.causes)), make([]float64, len(c.k.causes))
+	b, whole := c.background(sign), 0.0
+	for _, s := range c.sets[:min(len(c.sets), setsForChecks)] {
+		fails := 1 - b
+		for _, cause := range s.causes {
+			fails *= 1 - c.k.link[cause][sign]
+		}
+		p := s.share * (1 - fails)
+		whole += s.share
+		seen += p
+		for _, cause := range s.causes {
+			before[cause] += s.share
+			with[cause] += p
+		}
+	}
+	for cause := range before {
+		before[cause] /= whole
+		with[cause] /= whole
+	}
+	return seen / whole, before, with
+}
+
+// price is what a look costs, in minutes' worth.
+func (c *Case) price(s Sign) float64 {
+	price := disturbancePrice[s.Disturbance]
+	if c.examination.Fragile || c.saw(c.k.signAt["root.few-live"]) {
 		price *= 2
 	}
-	cost := 2 + float64(sign.Minutes) + price
+	return 2 + float64(s.Minutes) + price
+}
 
-	left := 1 - c.network.background[s]
-	notSeen, with := c.joint.reweigh(c.network, s, func(p float64) float64 { return left * p }, suspects)
-	check := Check{Sign: sign.ID, Minutes: sign.Minutes, Outcomes: Outcomes{Cost: cost, Seen: 1 - notSeen}}
-	type swing struct{ ifSeen, ifNot CauseChance }
-	swings := make([]swing, len(suspects))
-	var weighted float64
-	for i, cause := range suspects {
-		now := c.joint.chance(cause)
-		ifNot := with[i] / notSeen
-		ifSeen := (now - with[i]) / (1 - notSeen)
-		drop := entropy(now) - notSeen*entropy(ifNot) - (1-notSeen)*entropy(ifSeen)
-		check.Bits += drop
-		weighted += drop * causes[cause].urgency()
-		id := causes[cause].ID
-		swings[i] = swing{CauseChance{id, ifSeen}, CauseChance{id, ifNot}}
+func (c *Case) check(sign int) Check {
+	s := c.k.signs[sign]
+	seen, before, with := c.ifAnswered(sign)
+	check := Check{Sign: s.ID, Minutes: s.Minutes, Outcomes: Outcomes{Cost: c.price(s), Seen: seen}}
+	type swing struct {
+		cause       int
+		ifSeen, not float64
 	}
-	check.Worth = weighted / cost
+	var swings []swing
+	settles := 0.0
+	for i := range c.k.causes {
+		p := before[i]
+		if p == 0 || slices.Contains(c.conditionsSeen, i) {
+			continue
+		}
+		w := swing{i, with[i] / max(seen, asGoodAsKnown), (p - with[i]) / max(1-seen, asGoodAsKnown)}
+		settles += c.k.causes[i].urgency() * 4 * (seen*(w.ifSeen-p)*(w.ifSeen-p) + (1-seen)*(w.not-p)*(w.not-p))
+		check.Bits += entropy(p) - seen*entropy(w.ifSeen) - (1-seen)*entropy(w.not)
+		swings = append(swings, w)
+	}
+	check.Worth = settles / check.Outcomes.Cost
 	sort.SliceStable(swings, func(a, b int) bool {
-		return math.Abs(swings[a].ifSeen.Chance-swings[a].ifNot.Chance) >
-			math.Abs(swings[b].ifSeen.Chance-swings[b].ifNot.Chance)
+		return math.Abs(swings[a].ifSeen-swings[a].not) > math.Abs(swings[b].ifSeen-swings[b].not)
 	})
 	for _, w := range swings[:min(len(swings), 3)] {
-		check.Outcomes.IfSeen = append(check.Outcomes.IfSeen, w.ifSeen)
-		check.Outcomes.IfNot = append(check.Outcomes.IfNot, w.ifNot)
+		id := c.k.causes[w.cause].ID
+		check.Outcomes.IfSeen = append(check.Outcomes.IfSeen, CauseChance{id, w.ifSeen})
+		check.Outcomes.IfNot = append(check.Outcomes.IfNot, CauseChance{id, w.not})
 	}
 	return check
 }
 
-func (c *Case) fragile() bool {
-	return c.examination.Fragile || contains(c.present, signIndex["root.few-live"])
-}
-
-// entropy of a yes/no question, in bits.
-func entropy(p float64) float64 {
-	if p <= 0 || p >= 1 {
-		return 0
-	}
-	return -p*math.Log2(p) - (1-p)*math.Log2(1-p)
+// explain adds how its worth was worked out.
+func (k *Check) explain() {
+	k.Working = working.Working{
+		Inputs: []working.Input{
+			{Name: "chance that it will be seen", Value: k.Outcomes.Seen},
+			{Name: "cost: 2 + minutes + disturbance", Value: k.Outcomes.Cost},
+			{Name: "worth", Value: k.Worth},
+		},
+		Formula: "Σ over all causes of urgency (3, 2, 1; harmless 0.3) × 4 × the expected square of what the answer " +
+			"moves its chance by, ÷ cost",
+		Source: working.CommonPractice, Sure: "as good as its tables"}
 }

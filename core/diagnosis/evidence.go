@@ -1,6 +1,7 @@
 package diagnosis
 
 import (
+	"slices"
 	"sort"
 	"strings"
 )
@@ -15,39 +16,152 @@ type Weight struct {
 	Without float64 `json:"without" doc:"Chance of the cause if this sign had not been looked for."`
 }
 
-// Evidence gives for each of the causes asked for the weight of every observed
-// sign, strongest first. Unknown ids get none.
+// Evidence gives for each of the causes asked for the weight of every answer,
+// strongest first. Unknown ids get none.
 func (c *Case) Evidence(causeIDs []string) map[string][]Weight {
-	var of []int
-	for _, id := range causeIDs {
-		if i, ok := causeIndex[id]; ok && c.joint.place[i] >= 0 {
-			of = append(of, i)
+	weights := make(map[string][]Weight, len(causeIDs))
+	for _, side := range []struct {
+		of      []answer
+		present bool
+	}{{c.answers.seen, true}, {c.answers.denied, false}} {
+		for _, a := range side.of {
+			if a.implied {
+				continue // it comes and goes with the answer that it follows from
+			}
+			without := c.without(a, side.present)
+			for _, id := range causeIDs {
+				i, known := c.k.causeAt[id]
+				if !known || c.prior[i] == 0 {
+					continue
+				}
+				sign, now, then := c.k.signs[a.sign], c.chances[i], without(i)
+				weights[id] = append(weights[id], weightOf(sign, side.present, odds(now)/odds(then), then))
+			}
 		}
-	}
-	weights := make(map[string][]Weight, len(of))
-	weigh := func(sign int, present bool) {
-		left := 1 - c.network.background[sign]
-		unsee := func(p float64) float64 { return 1 / (left * p) }
-		if present {
-			unsee = func(p float64) float64 { return 1 / (1 - left*p) }
-		}
-		total, with := c.joint.reweigh(c.network, sign, unsee, of)
-		for i, cause := range of {
-			now, without := c.joint.chance(cause), with[i]/total
-			weights[causes[cause].ID] = append(weights[causes[cause].ID],
-				weightOf(signs[sign], present, odds(now)/odds(without), without))
-		}
-	}
-	for _, s := range c.present {
-		weigh(s, true)
-	}
-	for _, s := range c.absent {
-		weigh(s, false)
 	}
 	for _, ws := range weights {
 		sort.SliceStable(ws, func(a, b int) bool { return strength(ws[a].Times) > strength(ws[b].Times) })
 	}
 	return weights
+}
+
+// without gives the chances as they would be had one answer not been given: each
+// set loses what the answer gave it. Where other answers hang on this one, the sums
+// are made anew.
+func (c *Case) without(a answer, present bool) func(cause int) float64 {
+	if c.carries(a) {
+		e := c.examination
+		not := func(id string) bool { return id == c.k.signs[a.sign].ID }
+		e.Present = slices.DeleteFunc(slices.Clone(e.Present), not)
+		e.Absent = slices.DeleteFunc(slices.Clone(e.Absent), not)
+		other := &Case{k: c.k, examination: e, habit: c.habit}
+		other.answers, _ = c.k.answers(e) // the same answers but one have been checked
+		other.solve()
+		return func(cause int) float64 { return other.chances[cause] }
+	}
+	gave := []func([]int) float64{c.denies(a)}
+	if present {
+		gave[0] = c.showing(a)
+	}
+	there, not := c.alone(a, present)
+	for _, implied := range there {
+		gave = append(gave, c.showing(implied))
+	}
+	for _, implied := range not {
+		gave = append(gave, c.denies(implied))
+	}
+	whole, with := 0.0, make([]float64, len(c.k.causes))
+	for _, s := range c.sets {
+		share := s.share
+		for _, by := range gave {
+			share /= by(s.causes)
+		}
+		whole += share
+		for _, cause := range s.causes {
+			with[cause] += share
+		}
+	}
+	return func(cause int) float64 {
+		if slices.Contains(c.conditionsSeen, cause) {
+			return chanceSeen
+		}
+		return with[cause] / whole
+	}
+}
+
+// showing is how likely a set of causes shows a sign as it was seen.
+func (c *Case) showing(a answer) func(causes []int) float64 {
+	fails := c.fails(a)
+	return func(causes []int) float64 {
+		p := fails
+		for _, cause := range causes {
+			if !slices.Contains(c.conditionsSeen, cause) {
+				p *= 1 - c.k.linkAt(cause, a)
+			}
+		}
+		return 1 - p
+	}
+}
+
+// denies is what a sign that is not there leaves of a set of causes.
+func (c *Case) denies(a answer) func(causes []int) float64 {
+	missed := c.k.missed(a)
+	return func(causes []int) float64 {
+		left := 1.0
+		for _, cause := range causes {
+			if !slices.Contains(c.conditionsSeen, cause) {
+				left *= 1 - c.k.link[cause][a.sign]*(1-missed)
+			}
+		}
+		return left
+	}
+}
+
+// alone lists the answers that follow from one sign seen and from no other.
+func (c *Case) alone(a answer, present bool) (there, not []answer) {
+	if !present || !a.sure {
+		return nil, nil
+	}
+	follows := func(of func(Sign) []string, id string) bool {
+		return !slices.ContainsFunc(c.answers.seen, func(other answer) bool {
+			return other.sign != a.sign && other.sure && slices.Contains(of(c.k.signs[other.sign]), id)
+		})
+	}
+	for _, side := range []struct {
+		answers []answer
+		of      func(Sign) []string
+		to      *[]answer
+	}{{c.answers.seen, impliedThere, &there}, {c.answers.denied, impliedAbsent, &not}} {
+		for _, one := range side.answers {
+			id := c.k.signs[one.sign].ID
+			if one.implied && slices.Contains(side.of(c.k.signs[a.sign]), id) && follows(side.of, id) {
+				*side.to = append(*side.to, one)
+			}
+		}
+	}
+	return there, not
+}
+
+// carries says whether the sums must be made anew without an answer: it is a
+// condition or speaks for one, or makes another sign commoner.
+func (c *Case) carries(a answer) bool {
+	sign := c.k.signs[a.sign]
+	if c.isCondition(sign.ID) || slices.ContainsFunc(sign.impliesAbsent, c.isCondition) {
+		return true
+	}
+	for i, known := range c.k.causes {
+		if _, denied := c.denial(c.k.signAt[known.Condition]); denied && known.Condition != "" &&
+			c.k.link[i][a.sign] >= defining {
+			return true
+		}
+	}
+	return slices.ContainsFunc(c.k.signs, func(s Sign) bool {
+		return slices.ContainsFunc(s.given, func(g given) bool { return g.what == sign.ID })
+	})
+}
+
+func (c *Case) isCondition(sign string) bool {
+	return slices.ContainsFunc(c.k.causes, func(known Cause) bool { return known.Condition == sign })
 }
 
 // leastTelling is how much likelier or unlikelier a sign makes a cause before it

@@ -41,22 +41,16 @@ func Guide(habit plant.Habit, season climate.Season, at Occasion) []Ask {
 	if err != nil {
 		return []Ask{}
 	}
-	var possible []int
-	for i, p := range c.network.prior {
-		if p > 0 {
-			possible = append(possible, i)
-		}
-	}
 	type worth struct {
 		sign  Sign
 		worth float64
 	}
 	var all []worth
-	for s, sign := range signs {
-		if sign.Disturbance == Unpot || !Fits(sign.ID, habit) || at == AtSale && !seenAtSale(sign) {
+	for s, sign := range c.k.signs {
+		if sign.Disturbance == Unpot || !sign.fits.habit(habit.ID) || at == AtSale && !seenAtSale(sign) {
 			continue
 		}
-		all = append(all, worth{sign, c.check(s, possible).Worth})
+		all = append(all, worth{sign, c.check(s).Worth})
 	}
 	sort.SliceStable(all, func(a, b int) bool { return all[a].worth > all[b].worth })
 	left := secondsAtHome / secondsPerAnswer
@@ -77,33 +71,16 @@ func Guide(habit plant.Habit, season climate.Season, at Occasion) []Ask {
 	return asks
 }
 
-// good are signs that all is well; they are not amiss.
-var good = map[string]bool{"new.clean": true, "root.firm": true}
-
-// Good says whether a sign tells that a part is well.
-func Good(signID string) bool { return good[signID] }
-
-// notAtOnce are signs that one look cannot deny: they want a second one, or
-// days of waiting.
-var notAtOnce = map[string]bool{
-	"new.stalled":           true,
-	"new.none-in-season":    true,
-	"leaf.dropping-fast":    true,
-	"leaf.yellow-many-fast": true,
-	"pest.larvae":           true,
-	"pest.small-flies":      true,
-	"course.spreading":      true,
-	"course.static":         true,
-	"course.perks-up":       true,
-	"course.no-perk":        true,
-}
+// atOnce says whether one look can deny a sign: not what wants a second one, days
+// of waiting, an instrument or somebody to ask.
+func atOnce(s Sign) bool { return s.Source == FromLook }
 
 // quiet lists what "nothing amiss here" denies: what was asked, and on the plant
 // itself whatever plain eyes would have met.
 func quiet(z Zone, habit plant.Habit, asked []string, at Occasion) []string {
 	denied := []string{}
-	for _, s := range signs {
-		if s.Zone != z.ID || good[s.ID] || notAtOnce[s.ID] || !Fits(s.ID, habit) || at == AtSale && !seenAtSale(s) {
+	for _, s := range Standard().signs {
+		if s.Zone != z.ID || s.Good || !atOnce(s) || !s.fits.habit(habit.ID) || at == AtSale && !seenAtSale(s) {
 			continue
 		}
 		was := false
@@ -126,17 +103,7 @@ func seenAtSale(s Sign) bool {
 	case "course":
 		return s.ID == "course.one-side" || s.ID == "course.oldest-only" || s.ID == "course.neighbours"
 	}
-	switch s.ID {
-	case "med.wet-long",
-		"new.stalled",
-		"new.none-in-season",
-		"leaf.yellow-many-fast",
-		"leaf.dropping-fast",
-		"pest.larvae",
-		"leaf.pale-overall":
-		return false
-	}
-	return true
+	return s.Source == FromLook && s.ID != "med.wet-long" && s.ID != "leaf.pale-overall"
 }
 
 // Minutes says what the looks behind some answers take together, in minutes:

@@ -1,5 +1,7 @@
 package diagnosis
 
+import "slices"
+
 // Hinge says that the leading cause hangs on a single answer: take that answer
 // away, and it no longer stands out.
 type Hinge struct {
@@ -10,17 +12,38 @@ type Hinge struct {
 	Without float64 `json:"without" doc:"Its chance if that sign had not been looked at."`
 }
 
+// shaky is the chance under which a cause leads no longer.
+const shaky = 1.0 / 3
+
 // Hinge finds the one answer on which the leading cause hangs; false when it
 // would still reach one third, and half of its chance, without any one answer,
-// or when nothing leads. The evidence is that of the leading cause.
+// or when nothing leads. What was seen as a condition hangs on nothing. The
+// evidence is that of the leading cause.
 func (c *Case) Hinge(evidence []Weight) (Hinge, bool) {
-	lead := c.Causes()[0]
-	h := Hinge{Cause: lead.ID, Chance: lead.Chance, Without: lead.Chance}
+	lead, chance := c.lead()
+	h := Hinge{Cause: lead.ID, Chance: chance, Without: chance}
+	if slices.Contains(c.conditionsSeen, c.k.causeAt[lead.ID]) {
+		return h, false
+	}
 	for _, w := range evidence {
 		if w.Without < h.Without {
 			h.Sign, h.Present, h.Without = w.Sign, w.Present, w.Without
 		}
 	}
-	hangs := h.Sign != "" && (h.Without < shaky || h.Without < lead.Chance/2)
-	return h, lead.Chance >= shaky && hangs
+	hangs := h.Sign != "" && (h.Without < shaky || h.Without < chance/2)
+	return h, chance >= shaky && hangs
+}
+
+// irreversibleHinge is the answer to look for again before anything that cannot
+// be undone; false where the leading cause hangs on none.
+func (c *Case) irreversibleHinge() (sign string, hangs bool) {
+	lead, chance := c.lead()
+	if chance < actThresholdFast {
+		return "", false
+	}
+	h, hangs := c.Hinge(c.Evidence([]string{lead.ID})[lead.ID])
+	if !hangs {
+		return "", false
+	}
+	return h.Sign, true
 }

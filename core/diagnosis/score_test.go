@@ -20,6 +20,12 @@ func TestForetoldCasesAreScored(t *testing.T) {
 	assert.Len(t, score.Missed, 2)
 	// By hand: a .1² + .4²; b .6² + .7² + 1 for thrips, never named; c .2²; d 1.
 	assert.InDelta(t, (0.01+0.16+0.36+0.49+1+0.04+1)/4, score.Brier, 1e-12)
+	// By hand: a ln .9 + ln .6; b ln .4 + ln .3 + ln .0001 for thrips; c ln .8; d ln .0001.
+	assert.InDelta(t, (0.105361+0.510826+0.916291+1.203973+9.210340+0.223144+9.210340)/4, score.LogLoss, 1e-5)
 	assert.Equal(t, Bin{1, 0.9, 1}, score.Reliability[9])
+	assert.LessOrEqual(t, score.Intervals.FirstTrue[0], 0.5)
+	assert.GreaterOrEqual(t, score.Intervals.FirstTrue[1], 0.5)
+	assert.Less(t, score.Intervals.Brier[0], score.Brier)
+	assert.Greater(t, score.Intervals.LogLoss[1], score.LogLoss)
 	assert.Equal(t, Score{Missed: []Missed{}}, ScoreForetold(nil))
 }

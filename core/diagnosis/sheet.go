@@ -28,7 +28,10 @@ type Sheet struct {
 	Harms      []Done   `json:"harms"`
 	LookAlikes []string `json:"lookAlikes" doc:"The causes that share most of its signs."`
 	More       []string `json:"more" doc:"Habits that meet it more often than others."`
-	Less       []string `json:"less" doc:"Habits that meet it less often, or never."`
+	Less       []string `json:"less" doc:"Habits that meet it less often."`
+	Never      []string `json:"never" doc:"Habits that cannot have it."`
+	BringsOn   []string `json:"bringsOn" doc:"Causes that it can bring on."`
+	BroughtBy  []string `json:"broughtBy" doc:"Causes that can bring it on."`
 }
 
 // frequencyWord says a link's grade.
@@ -60,15 +63,21 @@ func SheetOf(id string) (Sheet, bool) {
 		Signs:      []Shown{},
 		Helps:      []Done{},
 		Harms:      []Done{},
-		LookAlikes: lookAlikes(causeIndex[id]),
+		LookAlikes: Standard().lookAlikes(id),
 		More:       []string{},
 		Less:       []string{},
+		Never:      []string{},
+		BringsOn:   []string{},
+		BroughtBy:  []string{},
 	}
-	for _, l := range links[id] {
-		s.Signs = append(s.Signs, Shown{l.sign, l.frequency, frequencyWord(l.frequency)})
+	k := Standard()
+	for i, often := range k.link[k.causeAt[id]] {
+		if often > 0 {
+			s.Signs = append(s.Signs, Shown{k.signs[i].ID, often, frequencyWord(often)})
+		}
 	}
 	sort.SliceStable(s.Signs, func(a, b int) bool { return s.Signs[a].Frequency > s.Signs[b].Frequency })
-	for _, m := range moves {
+	for _, m := range k.moves {
 		switch e := m.Effects[id]; {
 		case e > 0:
 			s.Helps = append(s.Helps, Done{m.ID, e})
@@ -79,11 +88,23 @@ func SheetOf(id string) (Sheet, bool) {
 	sort.SliceStable(s.Helps, func(a, b int) bool { return s.Helps[a].Effect > s.Helps[b].Effect })
 	sort.SliceStable(s.Harms, func(a, b int) bool { return s.Harms[a].Effect < s.Harms[b].Effect })
 	for _, h := range plant.Habits() {
-		switch f, named := habitFactors[h.ID][id]; {
+		switch f, named := k.factors[h.ID][id]; {
+		case !c.fits.habit(h.ID):
+			s.Never = append(s.Never, h.ID)
 		case named && f > 1:
 			s.More = append(s.More, h.ID)
 		case named && f < 1:
 			s.Less = append(s.Less, h.ID)
+		}
+	}
+	for from, effects := range k.starts {
+		for _, e := range effects {
+			switch {
+			case from == k.causeAt[id]:
+				s.BringsOn = append(s.BringsOn, k.causes[e.to].ID)
+			case e.to == k.causeAt[id]:
+				s.BroughtBy = append(s.BroughtBy, k.causes[from].ID)
+			}
 		}
 	}
 	return s, true
@@ -100,12 +121,13 @@ type Shows struct {
 // often first; none for an unknown id.
 func CausesShowing(signID string) []Shows {
 	list := []Shows{}
-	s, ok := signIndex[signID]
+	k := Standard()
+	s, ok := k.signAt[signID]
 	if !ok {
 		return list
 	}
-	for c, cause := range causes {
-		if f := linkMatrix[c][s]; f > 0 {
+	for c, cause := range k.causes {
+		if f := k.link[c][s]; f > 0 && len(cause.parts) == 0 {
 			list = append(list, Shows{cause.ID, f, frequencyWord(f)})
 		}
 	}
@@ -115,20 +137,21 @@ func CausesShowing(signID string) []Shows {
 
 // lookAlikes ranks the other causes by the share of signs they have in common:
 // Σ min(a, b) / Σ max(a, b) over all signs (Ruzicka's similarity).
-func lookAlikes(c int) []string {
+func (k *Knowledge) lookAlikes(id string) []string {
+	c := k.causeAt[id]
 	type alike struct {
 		id    string
 		share float64
 	}
 	var all []alike
-	for o, other := range causes {
-		if o == c {
+	for o, other := range k.causes {
+		if o == c || len(other.parts) > 0 {
 			continue
 		}
 		var least, most float64
-		for s := range signs {
-			least += min(linkMatrix[c][s], linkMatrix[o][s])
-			most += max(linkMatrix[c][s], linkMatrix[o][s])
+		for s := range k.signs {
+			least += min(k.link[c][s], k.link[o][s])
+			most += max(k.link[c][s], k.link[o][s])
 		}
 		all = append(all, alike{other.ID, least / most})
 	}
@@ -176,11 +199,12 @@ func Compare(ids []string) (Comparison, bool) {
 		c.Causes = append(c.Causes, cause)
 	}
 	best := 0.0
-	for s, sign := range signs {
+	k := Standard()
+	for s, sign := range k.signs {
 		a := Apart{Sign: sign.ID, Chance: make([]float64, len(ids))}
 		linked := 0.0
 		for i, id := range ids {
-			l := linkMatrix[causeIndex[id]][s]
+			l := k.link[k.causeAt[id]][s]
 			linked = max(linked, l)
 			a.Chance[i] = 1 - (1-sign.Background)*(1-l)
 		}
@@ -212,4 +236,12 @@ func settles(chance []float64) float64 {
 		within += entropy(p) / float64(len(chance))
 	}
 	return math.Max(0, entropy(mean)-within)
+}
+
+// entropy of a yes/no question, in bits.
+func entropy(p float64) float64 {
+	if p <= 0 || p >= 1 {
+		return 0
+	}
+	return -p*math.Log2(p) - (1-p)*math.Log2(1-p)
 }

@@ -22,7 +22,7 @@ func TestASheetGathersWhatTheTablesKnow(t *testing.T) {
 	assert.Empty(t, CausesShowing("leaf.blue"))
 	_, ok = SheetOf("curse")
 	assert.False(t, ok)
-	for _, c := range causes {
+	for _, c := range Causes() {
 		s, ok := SheetOf(c.ID)
 		assert.True(t, ok)
 		assert.NotContains(t, s.LookAlikes, c.ID)

@@ -16,8 +16,6 @@ const (
 	turnsOffered = 3
 	// unlikelyAnswer is the chance under which an answer is not worth naming.
 	unlikelyAnswer = 0.03
-	// rivals is how many of the leading causes are followed through an answer.
-	rivals = 8
 )
 
 // Turns names the looks that could overthrow the leading cause: after the
@@ -26,51 +24,40 @@ const (
 // no single further look would change one's mind.
 func (c *Case) Turns() []Turn {
 	turns := []Turn{}
-	ranked := c.Causes()
-	lead := causeIndex[ranked[0].ID]
-	followed := []int{}
-	for _, cc := range ranked[:rivals] {
-		followed = append(followed, causeIndex[cc.ID])
-	}
-	for s, sign := range signs {
-		if c.looked[s] || !Fits(sign.ID, c.habit) {
+	lead, chance := c.lead()
+	at := c.k.causeAt[lead.ID]
+	for s, sign := range c.k.signs {
+		if !c.open(s) || !sign.fits.habit(c.habit.ID) {
 			continue
 		}
-		of := append([]int{}, followed...)
-		for _, cause := range c.network.linked[s] {
-			if linkMatrix[cause][s] >= 0.45 && !contains(of, cause) {
-				of = append(of, cause)
-			}
-		}
-		left := 1 - c.network.background[s]
-		notSeen, with := c.joint.reweigh(c.network, s, func(p float64) float64 { return left * p }, of)
+		seen, before, with := c.ifAnswered(s)
 		for _, present := range []bool{true, false} {
-			answer := notSeen
+			answer := 1 - seen
 			if present {
-				answer = 1 - notSeen
+				answer = seen
 			}
 			if answer < unlikelyAnswer {
 				continue
 			}
 			t := Turn{Sign: sign.ID, Present: present, Answer: answer}
-			for i, cause := range of {
-				after := with[i] / answer
+			for i, known := range c.k.causes {
+				after := (before[i] - with[i]) / answer
 				if present {
-					after = (c.joint.chance(cause) - with[i]) / answer
+					after = with[i] / answer
 				}
-				if cause == lead {
+				if i == at {
 					t.Falls = after
 				}
 				if after > t.Leads.Chance {
-					t.Leads = CauseChance{causes[cause].ID, after}
+					t.Leads = CauseChance{known.ID, after}
 				}
 			}
-			if t.Leads.ID != causes[lead].ID || t.Falls < c.joint.chance(lead)/2 {
+			if t.Leads.ID != lead.ID || t.Falls < chance/2 {
 				turns = append(turns, t)
 			}
 		}
 	}
-	worth := func(t Turn) float64 { return t.Answer * (c.joint.chance(lead) - t.Falls) }
+	worth := func(t Turn) float64 { return t.Answer * (chance - t.Falls) }
 	sort.SliceStable(turns, func(a, b int) bool { return worth(turns[a]) > worth(turns[b]) })
 	return turns[:min(len(turns), turnsOffered)]
 }

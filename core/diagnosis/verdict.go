@@ -1,14 +1,175 @@
 package diagnosis
 
-import "slices"
+import (
+	"slices"
+	"strings"
 
-// Chances at which a differential is read in words (common practice).
-const (
-	standsOut   = 0.5 // from here on a cause is suggested
-	nearlySure  = 0.9
-	hardlyRival = 0.2 // under it a second cause does not speak against the first
-	hopeless    = 0.005
+	"tendermend/core/cause"
 )
+
+// VerdictKind says where a differential stands.
+type VerdictKind string
+
+// The verdicts.
+const (
+	SomethingElse VerdictKind = "something-else" // what is at work is probably not on the list
+	LookFurther   VerdictKind = "look-further"
+	NothingFound  VerdictKind = "nothing-found" // on the parts that were looked at
+	Harmless      VerdictKind = "harmless"
+	Act           VerdictKind = "act"
+	NotEnough     VerdictKind = "not-enough" // nothing more to look for, and nothing stands out
+)
+
+// Limits of the verdicts (common practice; set while looking at worked cases).
+const (
+	standsOut      = 0.50 // from here on a cause is suggested
+	nearlySure     = 0.90 // a pest that is named without its animal
+	surelyHarmful  = 0.80 // it is time to act
+	likelyHarmful  = 0.60 // so it is once the parts are looked at and little is left to settle
+	soundAtMost    = 0.10 // no harmful cause is likelier where nothing is found
+	worthForAct    = 0.10 // a check worth more is taken even where days are few
+	worthForLikely = 0.03
+	worthForSound  = 0.02
+)
+
+// Judgement is where a differential stands, with what hinders more.
+type Judgement struct {
+	Kind VerdictKind `json:"kind" enum:"look-further,act,harmless,nothing-found,not-enough,something-else"`
+	// Words say it in a sentence or two.
+	Words string `json:"words"`
+	// Cause is what it is about: the harmless cause, or the one to act on.
+	Cause string `json:"cause,omitempty"`
+	// Missing are the parts of the plant that nobody looked at yet.
+	Missing []string `json:"missing" doc:"Parts that every look takes in and this one has not."`
+	// Again is in how many days it is looked at again, where it is left alone.
+	Again int `json:"again,omitempty" doc:"In how many days to look again, where nothing is done."`
+}
+
+// againDays is when a plant that is left alone is looked at again (common
+// practice).
+const againDays = 7
+
+// sixParts are what a look takes in before anything is called well.
+func (c *Case) sixParts() []string {
+	switch c.habit.ID {
+	case "cactus":
+		return []string{"stem", "joints", "new", "base", "surface"}
+	case "air-plant":
+		return []string{"leaves", "undersides", "joints", "new", "base"}
+	}
+	return []string{"leaves", "undersides", "joints", "new", "base", "surface"}
+}
+
+// Missing lists the parts of which nothing was looked at.
+func (c *Case) Missing() []string {
+	looked := map[string]bool{}
+	for s := range c.answers.asked {
+		looked[c.k.signs[s].Zone] = true
+	}
+	missing := []string{}
+	for _, part := range c.sixParts() {
+		if !looked[part] {
+			missing = append(missing, part)
+		}
+	}
+	return missing
+}
+
+// animalLacking says whether the leading cause is a pest of which nobody has
+// looked for the animal, or nobody has found it and it is not all but sure.
+func (c *Case) animalLacking() bool {
+	lead, chance := c.lead()
+	signs := c.animals(lead)
+	if lead.Kind != "pest" || lead.Harmless || len(signs) == 0 {
+		return false
+	}
+	asked := slices.ContainsFunc(signs, func(s int) bool { return c.answers.asked[s] })
+	found := slices.ContainsFunc(signs, c.saw)
+	return !asked || !found && chance < nearlySure
+}
+
+// harmful is the likeliest cause that harms.
+func (c *Case) harmful() (known Cause, chance float64) {
+	for _, cc := range c.ranked {
+		if one := c.k.causes[c.k.causeAt[cc.ID]]; !one.Harmless {
+			return one, cc.Chance
+		}
+	}
+	return Cause{}, 0
+}
+
+// Verdict says where it stands. The order is that of what must not be overlooked.
+func (c *Case) Verdict() Judgement {
+	checks := c.NextChecks()
+	v := Judgement{Missing: c.Missing()}
+	v.Kind, v.Cause = c.judge(checks, v.Missing)
+	if v.Kind == NothingFound || v.Kind == Harmless {
+		v.Again = againDays
+	}
+	v.Words = c.words(v)
+	return v
+}
+
+func (c *Case) judge(checks []Check, missing []string) (kind VerdictKind, about string) {
+	lead, leads := c.lead()
+	worst, chance := c.harmful()
+	worth := bestWorth(checks)
+	open := len(c.openLethal()) > 0
+	whole := len(missing) == 0
+	further := LookFurther
+	if len(checks) == 0 {
+		further = NotEnough
+	}
+	switch {
+	case c.elseProbably() && whole:
+		return SomethingElse, ""
+	case c.elseProbably() || c.animalLacking():
+		return LookFurther, ""
+	case !c.symptomSeen() && len(c.conditionsSeen) == 0:
+		if !whole || open || len(c.suspects()) > 0 && worth >= worthForSound {
+			return LookFurther, ""
+		}
+		if chance <= soundAtMost {
+			return NothingFound, ""
+		}
+		return further, ""
+	case lead.Harmless && leads >= standsOut && len(c.suspects()) == 0 && whole && !open && len(c.Unexplained()) == 0:
+		return Harmless, lead.ID
+	case open:
+		return further, ""
+	case chance >= surelyHarmful,
+		chance >= standsOut && worst.DaysToAct <= pressingDays && worth < worthForAct,
+		chance >= likelyHarmful && whole && worth < worthForLikely:
+		return Act, worst.ID
+	}
+	return further, ""
+}
+
+// words say a verdict.
+func (c *Case) words(v Judgement) string {
+	about := c.k.causes[c.k.causeAt[v.Cause]].Label
+	switch v.Kind {
+	case SomethingElse:
+		return "Something that is not on the list is probably at work. Keep it apart, do nothing that cannot be undone, " +
+			"and show pictures to a plant society, an extension office or a plant clinic."
+	case NothingFound:
+		return "Nothing found on the parts looked at."
+	case Harmless:
+		return "This looks like " + strings.ToLower(about[:1]) + about[1:] + ". If more of it follows, it is not that."
+	case Act:
+		return "Time to act: " + strings.ToLower(about[:1]) + about[1:] + "."
+	case NotEnough:
+		return "Not enough to go on: nothing stands out, and no further look is worth its trouble. Watch it."
+	case LookFurther:
+	}
+	switch {
+	case c.outside >= elseMay && c.symptomSeen():
+		return "Look further: something that is not on the list may be at work."
+	case len(v.Missing) > 0:
+		return "Look further: parts of it have not been looked at yet."
+	}
+	return "Look further: the next look tells more."
+}
 
 // Likelihood is a range of chances in words.
 type Likelihood struct {
@@ -18,60 +179,68 @@ type Likelihood struct {
 	Folded bool `json:"folded" doc:"Whether a cause of this chance is listed only when asked for."`
 }
 
-// likelihoods from the greatest down (common practice).
+// How chances are shown (common practice).
+const (
+	veryLikely = 0.80
+	possible   = 0.20
+	// listed is the least chance of a cause that is listed, six at most.
+	listed     = 0.10
+	mostListed = 6
+	// A lethal cause of these chances is named though it is not listed.
+	toRuleOutFrom = 0.03
+	hopeless      = 0.005
+)
+
 var likelihoods = [...]Likelihood{
-	{0.9, "almost certain", false},
+	{veryLikely, "very likely", false},
 	{standsOut, "likely", false},
-	{hardlyRival, "possible", false},
-	{0.05, "less likely", false},
-	{0, "hardly", true},
+	{possible, "possible", false},
+	{0, "less likely", true},
 }
 
 // Likelihoods gives the words for chances, the greatest first.
 func Likelihoods() []Likelihood { return slices.Clone(likelihoods[:]) }
 
-// Hopeless says whether the signs give a cause no chance: one that is shown as
-// 0 %.
-func Hopeless(c CauseChance) bool { return c.Chance < hopeless }
+// Listed gives the causes that are shown, likeliest first: those of 10 % and
+// more, six at most, and at least one.
+func (c *Case) Listed() []CauseChance {
+	n := 0
+	for n < mostListed && c.ranked[n].Chance >= listed {
+		n++
+	}
+	return slices.Clone(c.ranked[:max(n, 1)])
+}
 
-// Suggested gives the causes that stand out of a differential with enough to go
-// on; the likeliest first.
-func Suggested(ranked []CauseChance, enough bool) []string {
-	list := []string{}
-	for _, c := range ranked {
-		if enough && c.Chance >= standsOut {
-			list = append(list, c.ID)
+// ToRuleOut gives the causes that kill fast and are not likely, but not out of
+// the question either.
+func (c *Case) ToRuleOut() []CauseChance {
+	list := []CauseChance{}
+	for _, cc := range c.ranked {
+		isLethal := slices.ContainsFunc(lethal, func(id cause.ID) bool { return string(id) == cc.ID })
+		if isLethal && cc.Chance >= toRuleOutFrom && cc.Chance < possible {
+			list = append(list, cc)
 		}
 	}
 	return list
 }
 
-// StandsOut says whether a cause is likelier than not, and none that needs no
-// treatment.
+// Hopeless says whether the signs give a cause no chance: one that is shown as
+// 0 %.
+func Hopeless(c CauseChance) bool { return c.Chance < hopeless }
+
+// Suggested gives the causes that stand out; the likeliest first.
+func (c *Case) Suggested() []string {
+	list := []string{}
+	for _, cc := range c.ranked {
+		if cc.Chance >= standsOut && !c.elseProbably() {
+			list = append(list, cc.ID)
+		}
+	}
+	return list
+}
+
+// StandsOut says whether a cause is likelier than not, and not harmless.
 func StandsOut(c CauseChance) bool {
 	known, _ := CauseByID(c.ID)
 	return c.Chance >= standsOut && !known.Harmless
-}
-
-// Verdict says in a sentence where a differential stands: the likeliest causes
-// first, the likeliest sets, whether there is enough to go on and whether no
-// further look is worth its trouble.
-func Verdict(ranked []CauseChance, sets []CauseSet, enough, complete bool) string {
-	first, _ := CauseByID(ranked[0].ID)
-	switch {
-	case len(sets) > 0 && len(sets[0].Causes) == 0:
-		if complete {
-			return "Nothing wrong: nothing amiss explains what was seen as well as anything."
-		}
-		return "Not enough to go on: so far nothing amiss explains it as well as anything."
-	case !enough:
-		return "Not enough to go on yet: nothing reaches one in three."
-	case first.Harmless && ranked[0].Chance >= standsOut && (complete || ranked[1].Chance < hardlyRival):
-		return first.Label + ": it needs no treatment."
-	case complete:
-		return "Time to act: no further look is worth its trouble."
-	case ranked[0].Chance >= nearlySure:
-		return "Nearly sure. One more look may still show what else ails it."
-	}
-	return "It points to something; the next look tells more."
 }

@@ -70,6 +70,10 @@ func Of(e diagnosis.Examination) (Outlook, error) {
 	if err != nil {
 		return Outlook{}, err
 	}
+	return ofCase(c, e), nil
+}
+
+func ofCase(c *diagnosis.Case, e diagnosis.Examination) Outlook {
 	o := Outlook{Lives: c.Expect(func(id string) float64 { return outlooks[id].lives })}
 	w := working.Working{
 		Formula: "Σ over all sets of causes: chance of the set × Π share that lives, × what spent reserves take; " +
@@ -104,7 +108,7 @@ func Of(e diagnosis.Examination) (Outlook, error) {
 	}
 	o.Minutes, o.Fillings = int(math.Round(minutes/5))*5, math.Round(min(fillings, 1.5)*10)/10
 	o.Working = w
-	return o, nil
+	return o
 }
 
 // The advice at a sale.
@@ -126,7 +130,9 @@ type Offer struct {
 type Appraisal struct {
 	Outlook Outlook                 `json:"outlook"`
 	Causes  []diagnosis.CauseChance `json:"causes" doc:"The likeliest troubles."`
-	Enough  bool                    `json:"enough"`
+	Verdict diagnosis.Judgement     `json:"verdict"`
+	Outside diagnosis.Outside       `json:"outside"`
+	Checks  []diagnosis.Check       `json:"checks" doc:"The looks most worth their trouble before one pays."`
 	Advice  string                  `json:"advice" enum:"take,bargain,leave"`
 	Reasons []string                `json:"reasons"`
 	// Fair is what it is worth as it stands; missing where nobody knows what a
@@ -149,15 +155,20 @@ const (
 // Appraise weighs an offer: worth = price of a sound one × chance to save it −
 // material. A trouble that cannot be cured and spreads is left at any price.
 func Appraise(o Offer) (Appraisal, error) {
-	outlook, err := Of(o.Examination)
-	if err != nil {
-		return Appraisal{}, err
-	}
 	c, err := diagnosis.Examine(o.Examination)
 	if err != nil {
 		return Appraisal{}, err
 	}
-	a := Appraisal{Outlook: outlook, Causes: c.Causes()[:5], Enough: c.Enough(), Advice: Take, Reasons: []string{}}
+	outlook := ofCase(c, o.Examination)
+	a := Appraisal{
+		Outlook: outlook,
+		Causes:  c.Listed(),
+		Verdict: c.Verdict(),
+		Outside: c.Outside(),
+		Checks:  c.ChecksAtSale(),
+		Advice:  Take,
+		Reasons: []string{},
+	}
 	if o.Sound != nil {
 		material := outlook.Fillings * o.Filling
 		fair := max(0, *o.Sound*outlook.Lives-material)
@@ -216,15 +227,14 @@ func Appraise(o Offer) (Appraisal, error) {
 			)
 		}
 	}
-	if !a.Enough {
-		a.Reasons = append(
-			a.Reasons,
-			"What was seen is not enough to go on: look at the undersides, the joints and the drainage hole "+
-				"before you pay.",
-		)
+	if a.Verdict.Kind != diagnosis.Act && a.Verdict.Kind != diagnosis.NothingFound {
+		a.Reasons = append(a.Reasons, a.Verdict.Words)
+	}
+	if a.Verdict.Kind == diagnosis.LookFurther || a.Verdict.Kind == diagnosis.NotEnough {
+		a.Reasons = append(a.Reasons, "Look at the undersides, the joints and the drainage hole before you pay.")
 	}
 	if len(a.Reasons) == 0 {
-		a.Reasons = append(a.Reasons, "Nothing found that a few weeks of care would not mend.")
+		a.Reasons = append(a.Reasons, a.Verdict.Words)
 	}
 	return a, nil
 }

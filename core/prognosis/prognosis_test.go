@@ -101,7 +101,7 @@ func TestOffersAreWeighed(t *testing.T) {
 	a, err = Appraise(Offer{Examination: look("fern", nil, nil)})
 	require.NoError(t, err)
 	assert.Nil(t, a.Fair)
-	assert.Contains(t, a.Reasons[0], "not enough")
+	assert.Contains(t, a.Reasons[0], "not been looked at")
 	_, err = Appraise(Offer{Examination: look("weed", nil, nil)})
 	assert.Error(t, err)
 }

@@ -108,6 +108,14 @@ export const router = createBrowserRouter([
                 lazy: async () => ({ Component: (await import("./views/handbook/HabitSheet")).HabitSheet }),
               },
               {
+                path: "kinds/:kind/key",
+                lazy: async () => ({ Component: (await import("./views/handbook/KindKey")).KindKey }),
+              },
+              {
+                path: "glossary",
+                lazy: async () => ({ Component: (await import("./views/handbook/Glossary")).Glossary }),
+              },
+              {
                 path: "kinds/:kind",
                 lazy: async () => ({ Component: (await import("./views/handbook/KindSheet")).KindSheet }),
               },

@@ -10,6 +10,8 @@ export type PlantFile = Schemas["PlantFile"];
 export type Task = Schemas["Task"];
 export type Differential = Schemas["Differential"];
 export type Derived = Schemas["Derived"];
+/** What was answered at a look. */
+export type LookAnswers = Omit<Schemas["DifferentialInputBody"], "overruled" | "$schema">;
 export type ListedEntry = Schemas["ListedEntry"];
 export type NewEntry = Schemas["NewEntry"];
 export type Working = Schemas["Working"];

@@ -1,7 +1,16 @@
 import { notifications } from "@mantine/notifications";
 import { keepPreviousData, useInfiniteQuery, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useRef } from "react";
-import { type Answers, answer, client, type NewEntry, Problem, problemOf, type Schemas } from "./client";
+import {
+  type Answers,
+  answer,
+  client,
+  type LookAnswers,
+  type NewEntry,
+  Problem,
+  problemOf,
+  type Schemas,
+} from "./client";
 import { newId } from "./id";
 import { keys, ofDecision, ofPlant, recorded } from "./keys";
 import { jsonLines } from "./lines";
@@ -71,14 +80,14 @@ export const useEntries = (plant: string) =>
   });
 
 /** The differential of the answers given; signs of the record that are overruled do not count. */
-export const useDifferential = (plant: string, present: string[], absent: string[], overruled: string[]) =>
+export const useDifferential = (plant: string, answered: LookAnswers, overruled: string[]) =>
   useQuery({
-    queryKey: keys.differential(plant, present, absent, overruled),
+    queryKey: keys.differential(plant, answered, overruled),
     queryFn: () =>
       answer(
         client.POST("/api/plants/{plant}/differential", {
           params: { path: { plant } },
-          body: { present, absent, overruled },
+          body: { ...answered, overruled },
         }),
       ),
     placeholderData: ofPlant(plant),
@@ -166,6 +175,45 @@ export const useTally = (tally: Schemas["Tally"], potWidthCm: number | undefined
 
 export const useConfirmed = () =>
   useQuery({ queryKey: keys.confirmed, queryFn: () => answer(client.GET("/api/confirmed")) });
+
+export const useLearning = () =>
+  useQuery({ queryKey: keys.learning, queryFn: () => answer(client.GET("/api/learning")) });
+
+/** Switches on or off what the cases teach. */
+export function useSaveSwitches() {
+  const cache = useQueryClient();
+  return useMutation({
+    mutationFn: (body: Schemas["Switches"]) => answer(client.PUT("/api/learning", { body })),
+    onSuccess: (learning) => {
+      cache.setQueryData(keys.learning, learning);
+      return cache.invalidateQueries({ queryKey: keys.plants });
+    },
+  });
+}
+
+/** Takes in a file of confirmed cases of other collections. */
+export function useTakeCases() {
+  const cache = useQueryClient();
+  return useMutation({
+    mutationFn: async (file: File) =>
+      answer(
+        client.POST("/api/confirmed/cases", {
+          body: await file.text(),
+          // The file goes as it is: the server reads it and names what is wrong in it.
+          bodySerializer: (text) => text,
+          headers: { "Content-Type": "application/json" },
+        }),
+      ),
+    onSuccess: () => cache.invalidateQueries({ queryKey: keys.learning }),
+  });
+}
+
+/** The printed key of a kind. */
+export const useKey = (kind: string) =>
+  useQuery({
+    queryKey: ["key", kind],
+    queryFn: () => answer(client.GET("/api/profiles/{kind}/key", { params: { path: { kind } } })),
+  });
 
 /** All kinds, the collection's own first. */
 export const useKinds = () =>

@@ -6,7 +6,7 @@ describe("what is recorded on a plant", () => {
   const mine = [
     keys.file("a"),
     keys.entries("a"),
-    keys.differential("a", ["x"], [], []),
+    keys.differential("a", { present: ["x"], absent: [] }, []),
     keys.preview("a", "first", {}, false),
     keys.choices("a", "first", {}, false),
     keys.review("a", "year", ""),
@@ -38,11 +38,13 @@ describe("what is recorded on a plant", () => {
     expect(ofDecision("a", "first")("plan", earlier("first"))).toBe("plan");
     expect(ofDecision("a", "second")("plan", earlier("first"))).toBeUndefined();
     expect(ofDecision("b", "first")("plan", earlier("first"))).toBeUndefined();
-    expect(ofPlant("a")("look", { queryKey: keys.differential("a", [], [], []) })).toBe("look");
-    expect(ofPlant("b")("look", { queryKey: keys.differential("a", [], [], []) })).toBeUndefined();
+    expect(ofPlant("a")("look", { queryKey: keys.differential("a", { present: [], absent: [] }, []) })).toBe("look");
+    expect(ofPlant("b")("look", { queryKey: keys.differential("a", { present: [], absent: [] }, []) })).toBeUndefined();
   });
 
   it("does not ask again because answers came in another order", () => {
-    expect(keys.differential("a", ["y", "x"], [], [])).toEqual(keys.differential("a", ["x", "y"], [], []));
+    expect(keys.differential("a", { present: ["y", "x"], absent: [] }, [])).toEqual(
+      keys.differential("a", { present: ["x", "y"], absent: [] }, []),
+    );
   });
 });

@@ -1,4 +1,5 @@
 import type { QueryClient } from "@tanstack/react-query";
+import type { LookAnswers } from "./client";
 
 /**
  * Keys of what is fetched. All that hangs on one plant's record stands under the plant, all that is summed over the
@@ -8,8 +9,14 @@ export const keys = {
   plant: (plant: string) => ["plant", plant] as const,
   file: (plant: string, of = "") => ["plant", plant, "file", of] as const,
   entries: (plant: string) => ["plant", plant, "entries"] as const,
-  differential: (plant: string, ...answers: string[][]) =>
-    ["plant", plant, "differential", ...answers.map((ids) => [...ids].sort())] as const,
+  differential: (plant: string, said: LookAnswers, overruled: string[]) =>
+    [
+      "plant",
+      plant,
+      "differential",
+      ...[said.present, said.absent, said.unsure ?? [], said.unknown ?? [], overruled].map((ids) => [...ids].sort()),
+      said.degrees ?? {},
+    ] as const,
   preview: (plant: string, decided: string, ...asked: unknown[]) =>
     ["plant", plant, "preview", decided, ...asked] as const,
   choices: (plant: string, decided: string, ...asked: unknown[]) =>
@@ -23,6 +30,7 @@ export const keys = {
   rounds: ["collection", "rounds"] as const,
   places: ["collection", "places"] as const,
   confirmed: ["collection", "confirmed"] as const,
+  learning: ["collection", "learning"] as const,
   collectionReview: (span: string) => ["collection", "review", span] as const,
   supplies: ["collection", "supplies"] as const,
   routine: ["collection", "routine"] as const,

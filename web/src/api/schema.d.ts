@@ -242,6 +242,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/confirmed/cases": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The confirmed cases as an open file, without names */
+        get: operations["get-cases"];
+        put?: never;
+        /** Take in confirmed cases of other collections */
+        post: operations["take-cases"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/entries.csv": {
         parameters: {
             query?: never;
@@ -303,6 +321,24 @@ export interface paths {
         /** Names and facts of the trade */
         get: operations["get-knowledge"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/learning": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What confirmed cases would make of the tables */
+        get: operations["get-learning"];
+        /** Switch on or off what the cases teach */
+        put: operations["save-switches"];
         post?: never;
         delete?: never;
         options?: never;
@@ -604,6 +640,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/profiles/{kind}/key": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A one-page key to the commonest troubles of a kind */
+        get: operations["get-key"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/register.csv": {
         parameters: {
             query?: never;
@@ -890,11 +943,18 @@ export interface components {
             check?: string;
             /**
              * Format: double
-             * @description Expected good: the sum of chance × effect, less the move's own stress.
+             * @description Expected good: the sum of chance × effect, less half the move's own stress.
              */
             good: number;
+            /**
+             * Format: double
+             * @description Chance that it does grave harm, 0-1.
+             */
+            harms: number;
             /** @description The cause for which the move is worth most. */
             helps?: string;
+            /** @description The one answer on which it hangs; look again before you do it. */
+            hinge?: string;
             move: string;
             /** @description A sign without which there is nothing to do, and which nobody has looked for. */
             needs?: string;
@@ -1090,6 +1150,10 @@ export interface components {
              * @description The price asked, in the collection's money.
              */
             asked?: number;
+            /** @description How much of a graded sign seen there is. */
+            degrees?: {
+                [key: string]: string;
+            };
             /**
              * Format: double
              * @description What a pot with fresh mix costs.
@@ -1102,6 +1166,10 @@ export interface components {
              * @description What a sound one costs.
              */
             sound?: number;
+            /** @description Signs that were asked and that nobody can answer. */
+            unknown?: string[];
+            /** @description Signs of either list that one only thinks to be so. */
+            unsure?: string[];
         };
         AppraisalView: {
             /** @enum {string} */
@@ -1112,7 +1180,6 @@ export interface components {
             checks: components["schemas"]["Check"][];
             /** @description Two answers that cannot both be true of one look. */
             clash: string[];
-            enough: boolean;
             fair?: components["schemas"]["Amount"];
             /**
              * Format: double
@@ -1120,7 +1187,9 @@ export interface components {
              */
             off?: number;
             outlook: components["schemas"]["Outlook"];
+            outside: components["schemas"]["Outside"];
             reasons: string[];
+            verdict: components["schemas"]["Judgement"];
         };
         Arrived: {
             from?: string;
@@ -1221,6 +1290,8 @@ export interface components {
         Calibration: {
             /** @description Newest first, two hundred at most. */
             cases: components["schemas"]["ConfirmedView"][];
+            /** @description Whether there are enough cases for a share to mean something. */
+            enough: boolean;
             /** @description Over every case that was examined; missing where there is none. */
             score?: components["schemas"]["Score"];
             today: string;
@@ -1238,10 +1309,18 @@ export interface components {
             absent: string[];
             /** @description What the file says it was. */
             causes: string[];
+            /** @description How much of a graded sign seen there is. */
+            degrees?: {
+                [key: string]: string;
+            };
             /** @description Whether the case is of another growth habit than this plant. */
             other: boolean;
             present: string[];
             story: string;
+            /** @description Signs that were asked and that nobody can answer. */
+            unknown?: string[];
+            /** @description Signs of either list that one only thinks to be so. */
+            unsure?: string[];
         };
         CaseView: {
             /** @description Ids, the main one first. */
@@ -1270,17 +1349,31 @@ export interface components {
             /** @description What made one look; empty where nobody said. */
             why: string;
         };
+        CasesTaken: {
+            /**
+             * Format: int64
+             * @description Cases that were new here.
+             */
+            added: number;
+            /**
+             * Format: int64
+             * @description Cases that were here already.
+             */
+            known: number;
+        };
         Cause: {
+            condition?: string;
             /** Format: int64 */
             daysToAct: number;
-            /** @description Whether it needs no treatment. */
+            defining?: string[];
+            /** @description Whether it harms nothing. */
             harmless: boolean;
             id: string;
             kind: string;
             label: string;
             /**
              * Format: double
-             * @description Chance before any sign is known, 0-1.
+             * @description Share of examined plants that have it before any sign is known, 0-1.
              */
             prior: number;
             /** @description Whether it can pass to other plants. */
@@ -1327,17 +1420,19 @@ export interface components {
         Check: {
             /**
              * Format: double
-             * @description Expected drop in the suspects' uncertainty, in bits.
+             * @description Expected drop in the uncertainty over all causes, in bits.
              */
             bits: number;
             /** Format: int64 */
             minutes: number;
             outcomes: components["schemas"]["Outcomes"];
+            /** @description The cause that it rules out before anything else. */
+            rulesOut?: string;
             sign: string;
             working: components["schemas"]["Working"];
             /**
              * Format: double
-             * @description Bits weighted by urgency, over the cost of the look.
+             * @description What it settles weighted by urgency, over the cost of the look.
              */
             worth: number;
         };
@@ -1409,6 +1504,7 @@ export interface components {
              * @enum {string}
              */
             how: "seen" | "mended-by" | "laboratory" | "died-of" | "guess";
+            look?: components["schemas"]["Examination"];
             note?: string;
             on: string;
         };
@@ -1482,22 +1578,25 @@ export interface components {
             used?: components["schemas"]["Used"][];
         };
         Differential: {
-            /** @description The likeliest causes with what speaks for and against them. */
+            /** @description The causes that are listed, with what speaks for and against them. */
             causes: components["schemas"]["Suspect"][];
             checks: components["schemas"]["Check"][];
             /** @description Two answers that cannot both be true of one look. */
             clash: string[];
-            /** @description Whether no further look is worth its trouble. */
-            complete: boolean;
+            /** @description Causes that were seen as such, and not reckoned. */
+            conditions: string[];
             /** @description What the record answers, overruled or not. */
             derived: components["schemas"]["Derived"][];
-            enough: boolean;
             /** @description Whether looks that disturb it count double. */
             fragile: boolean;
             /** @description The one answer on which the leading cause hangs. */
             hinge?: components["schemas"]["Hinge"];
             /** @description Signs taken as not there because one seen excludes them. */
             implied: string[];
+            /** @description Signs taken as seen because another cannot be seen without them. */
+            impliedSeen: string[];
+            /** @description Whether what the collection's own cases taught was used. */
+            learned: boolean;
             /**
              * Format: int64
              * @description What the answered looks usually take together.
@@ -1509,19 +1608,32 @@ export interface components {
              * @description How many other causes share the rest.
              */
             others: number;
+            /** @description Whether something that is not on the list may be at work. */
+            outside: components["schemas"]["Outside"];
             sets: components["schemas"]["CauseSet"][];
             /** @description Causes that stand out: to be accepted, unless the person knows better. */
             suggested: string[];
+            /** @description Causes that kill fast, not likely but not out of the question. */
+            toRuleOut: components["schemas"]["CauseChance"][];
             /** @description Looks that would change one's mind about the leading cause. */
             turns: components["schemas"]["Turn"][];
-            /** @description Where it stands, in a sentence. */
-            verdict: string;
+            unexplained: string[];
+            /** @description Where it stands. */
+            verdict: components["schemas"]["Judgement"];
             working: components["schemas"]["Working"];
         };
         DifferentialInputBody: {
             absent: string[];
+            /** @description How much of a graded sign seen there is. */
+            degrees?: {
+                [key: string]: string;
+            };
             overruled?: string[];
             present: string[];
+            /** @description Signs that were asked and that nobody can answer. */
+            unknown?: string[];
+            /** @description Signs of either list that one only thinks to be so. */
+            unsure?: string[];
         };
         DilutionInput: {
             /** @description Parts of water and parts of stock, such as 4 and 1, instead of strengths. */
@@ -1745,15 +1857,39 @@ export interface components {
             on: string;
             what: string;
         };
+        Examination: {
+            absent: string[];
+            /** @description How much of a graded sign seen there is. */
+            degrees?: {
+                [key: string]: string;
+            };
+            habit: string;
+            present: string[];
+            season?: string;
+            /** @description Properties of its kind that rule out some moves. */
+            traits?: string[];
+            /** @description Signs that were asked and that nobody can answer. */
+            unknown?: string[];
+            /** @description Signs of either list that one only thinks to be so. */
+            unsure?: string[];
+        };
         Examined: {
             /** @description Signs looked for and not there. */
             absent: string[];
             chances?: components["schemas"]["CauseChance"][];
+            /** @description How much of a graded sign there is: few, some, many or mild, clear, strong. */
+            degrees?: {
+                [key: string]: string;
+            };
             note?: string;
             overruled?: components["schemas"]["Overruled"][];
             /** @description Signs seen. */
             present: string[];
             tables?: string;
+            /** @description Signs that were asked and that nobody can answer. */
+            unknown?: string[];
+            /** @description Signs of either list that one only thinks to be so. */
+            unsure?: string[];
         };
         Fed: {
             product?: string;
@@ -1882,6 +2018,8 @@ export interface components {
         GuideOutputBody: {
             /** @description Parts from the outside in, with the signs to ask first. */
             asks: components["schemas"]["Ask"][];
+            /** @description Signs that a plant of this habit can show. */
+            fits: string[];
         };
         Habit: {
             /** @description The line drawing that stands for this habit. */
@@ -1952,12 +2090,54 @@ export interface components {
             /** Format: double */
             value: number;
         };
+        Intervals: {
+            brier: number[];
+            /** @description Share, 0-1. */
+            firstTrue: number[];
+            logLoss: number[];
+            /** @description Share, 0-1. */
+            mainIn3: number[];
+        };
+        Judgement: {
+            /**
+             * Format: int64
+             * @description In how many days to look again, where nothing is done.
+             */
+            again?: number;
+            cause?: string;
+            /** @enum {string} */
+            kind: "look-further" | "act" | "harmless" | "nothing-found" | "not-enough" | "something-else";
+            /** @description Parts that every look takes in and this one has not. */
+            missing: string[];
+            words: string;
+        };
         KeptApart: {
             /** @description What that means for tray, tools and order of work. */
             means: string[];
             quarantine?: components["schemas"]["Quarantine"];
             reasons: components["schemas"]["ApartReason"][];
             release: components["schemas"]["Release"];
+        };
+        KeyRow: {
+            alike?: string;
+            apart?: string;
+            cause: string;
+            /** Format: int64 */
+            daysToAct: number;
+            /** @description The move an expert does first; empty where the habit cannot have it. */
+            first: string;
+            /** @description The sign that tells most of it. */
+            sign: string;
+            /** @description A second sign that goes with it. */
+            with?: string;
+            /** @description The part to look at. */
+            zone: string;
+        };
+        KeyView: {
+            botanical: string;
+            common: string;
+            /** @description In the order of a look from the outside in. */
+            rows: components["schemas"]["KeyRow"][];
         };
         Kin: {
             id: string;
@@ -1989,12 +2169,16 @@ export interface components {
         };
         Knowledge: {
             causes: components["schemas"]["Cause"][];
+            /** @description Words of the trade by the alphabet. */
+            glossary: components["schemas"]["Word"][];
             growthStates: ("starting" | "growing" | "mature" | "stalled" | "lost")[];
             /** @description Sorts of growth that are followed. */
             growths: components["schemas"]["SortOfGrowth"][];
             habits: components["schemas"]["Habit"][];
             /** @description SHA-256 of all tables: the same hash, the same answers. */
             hash: string;
+            /** @description Whether what the collection's own cases taught was switched on. */
+            learned?: boolean;
             /** @description What light comes from. */
             lights: components["schemas"]["Light"][];
             /** @description Chances in words, the greatest first. */
@@ -2037,6 +2221,56 @@ export interface components {
             name: string;
             /** Format: double */
             p2o5: number;
+        };
+        LearningView: {
+            /** @description By sign; the most changed first. */
+            backgrounds: components["schemas"]["Learnt"][];
+            /**
+             * Format: int64
+             * @description Confirmed cases that it rests on.
+             */
+            cases: number;
+            learned?: components["schemas"]["Score"];
+            /** @description By cause and sign; the most changed first. */
+            links: components["schemas"]["Learnt"][];
+            /**
+             * Format: int64
+             * @description Confirmed cases of this collection; guesses do not count.
+             */
+            own: number;
+            /** @description By habit and cause; the most changed first. */
+            priors: components["schemas"]["Learnt"][];
+            /** @description Which tables follow the cases. */
+            switches: components["schemas"]["Switches"];
+            table?: components["schemas"]["Score"];
+            /**
+             * Format: int64
+             * @description Confirmed cases of other collections that were taken in.
+             */
+            taken: number;
+            working: components["schemas"]["Working"];
+        };
+        Learnt: {
+            cause?: string;
+            /**
+             * Format: double
+             * @description Cases that it rests on.
+             */
+            count: number;
+            habit?: string;
+            /** @description 80 % interval. */
+            interval: number[];
+            /**
+             * Format: double
+             * @description What it is with the cases, 0-1.
+             */
+            mean: number;
+            sign?: string;
+            /**
+             * Format: double
+             * @description The figure of the table, 0-1.
+             */
+            table: number;
         };
         Light: {
             id: string;
@@ -2130,6 +2364,10 @@ export interface components {
             /** @description Signs looked for and not there. */
             absent: string[];
             chances?: components["schemas"]["CauseChance"][];
+            /** @description How much of a graded sign there is: few, some, many or mild, clear, strong. */
+            degrees?: {
+                [key: string]: string;
+            };
             entry: string;
             note?: string;
             on: string;
@@ -2137,6 +2375,10 @@ export interface components {
             /** @description Signs seen. */
             present: string[];
             tables?: string;
+            /** @description Signs that were asked and that nobody can answer. */
+            unknown?: string[];
+            /** @description Signs of either list that one only thinks to be so. */
+            unsure?: string[];
         };
         Loose: {
             on: string;
@@ -2314,7 +2556,7 @@ export interface components {
             label: string;
             reversible: boolean;
             /**
-             * Format: int64
+             * Format: double
              * @description What the move itself costs the plant, 0-2.
              */
             stress: number;
@@ -2455,6 +2697,17 @@ export interface components {
             /** @description Weeks until it is mended, shortest and longest usual. */
             weeks: number[];
             working: components["schemas"]["Working"];
+        };
+        Outside: {
+            /**
+             * Format: double
+             * @description 0-1.
+             */
+            chance: number;
+            /** @description Whether it may be at work. */
+            flag: boolean;
+            /** @description Whether it probably is. */
+            probably: boolean;
         };
         Overruled: {
             reason: string;
@@ -3218,6 +3471,13 @@ export interface components {
              * @description Cases in which something was wrong.
              */
             ill: number;
+            /** @description 95 % bootstrap intervals. */
+            intervals: components["schemas"]["Intervals"];
+            /**
+             * Format: double
+             * @description Mean of the sum over causes of −ln(chance given to what was so); 0 is perfect.
+             */
+            logLoss: number;
             /**
              * Format: int64
              * @description Of these, those whose main cause is among the first three.
@@ -3312,15 +3572,21 @@ export interface components {
             saved: number;
         };
         Sheet: {
+            /** @description Causes that it can bring on. */
+            bringsOn: string[];
+            /** @description Causes that can bring it on. */
+            broughtBy: string[];
             cause: components["schemas"]["Cause"];
             harms: components["schemas"]["Done"][];
             helps: components["schemas"]["Done"][];
-            /** @description Habits that meet it less often, or never. */
+            /** @description Habits that meet it less often. */
             less: string[];
             /** @description The causes that share most of its signs. */
             lookAlikes: string[];
             /** @description Habits that meet it more often than others. */
             more: string[];
+            /** @description Habits that cannot have it. */
+            never: string[];
             /** @description Most frequent first. */
             signs: components["schemas"]["Shown"][];
         };
@@ -3362,12 +3628,22 @@ export interface components {
              * @description 0 look, 1 touch, 2 lift or probe, 3 unpot.
              */
             disturbance: number;
+            /** @description How its small picture is drawn: a part, then its marks. */
+            drawing: string;
+            /** @description Other words people search it by. */
+            everyday?: string;
+            /** @description Whether it wants a lens, a nose or a trained eye. */
+            expert: boolean;
             /** @description Whether it tells that a part is well. */
             good: boolean;
+            /** @description few-many or mild-strong, where it can be graded. */
+            grades?: string;
             /** @description How to look. */
             how: string;
             id: string;
             label: string;
+            /** @description The sign or thing it is commonest taken for, drawn the same way. */
+            lookAlike: string;
             /** @description What it looks like. */
             looks: string;
             /**
@@ -3377,6 +3653,15 @@ export interface components {
             minutes: number;
             /** @description What it is easily taken for. */
             notThis: string;
+            /**
+             * Format: double
+             * @description How often a look misses it, 0-1.
+             */
+            overlooked: number;
+            /** @enum {string} */
+            source: "look" | "ask" | "record" | "measure";
+            /** @description Whether it shows on the plant, and is no fact of care or place. */
+            symptom: boolean;
             /** @description The touchable part of the figure. */
             zone: string;
         };
@@ -3673,14 +3958,24 @@ export interface components {
             chance: number;
             /** @description Strongest first. */
             evidence: components["schemas"]["Weight"][];
+            /** @description Whether it is listed only when asked for. */
+            folded: boolean;
             id: string;
             /**
              * Format: double
              * @description Its chance before any sign, for this habit and season.
              */
             prior: number;
-            /** @description Whether it is likelier than not, and needs treatment. */
+            /** @description Whether it is likelier than not, and not harmless. */
             standsOut: boolean;
+        };
+        Switches: {
+            /** @description How common a sign is with no cause. */
+            backgrounds: boolean;
+            /** @description How often a cause shows a sign. */
+            links: boolean;
+            /** @description How common each cause is on a habit. */
+            priors: boolean;
         };
         Tallied: {
             inAir: components["schemas"]["Count"];
@@ -3988,6 +4283,12 @@ export interface components {
             id: "setup-change" | "propagate" | "refresh" | "part" | "prune";
             label: string;
         };
+        Word: {
+            /** @description Another name for it. */
+            also?: string;
+            meaning: string;
+            term: string;
+        };
         Words: {
             /** @description What it is called where it is answered in one tap. */
             done: string;
@@ -3998,16 +4299,6 @@ export interface components {
             /** Format: int64 */
             minutes: number;
             title: string;
-        };
-        WorkedCase: {
-            absent: string[];
-            basis?: string;
-            causes?: string[];
-            habit: string;
-            id?: string;
-            present: string[];
-            season?: string;
-            story?: string;
         };
         Working: {
             formula: string;
@@ -4482,6 +4773,70 @@ export interface operations {
             };
         };
     };
+    "get-cases": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "take-cases": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CasesTaken"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     "get-entries-table": {
         parameters: {
             query?: never;
@@ -4596,6 +4951,68 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Knowledge"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "get-learning": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LearningView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "save-switches": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Switches"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LearningView"];
                 };
             };
             /** @description Error */
@@ -4822,10 +5239,11 @@ export interface operations {
             200: {
                 headers: {
                     "Content-Disposition"?: string;
+                    "Content-Type"?: string;
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["WorkedCase"];
+                    "application/json": string;
                 };
             };
             /** @description Error */
@@ -5340,6 +5758,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["KindView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "get-key": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeyView"];
                 };
             };
             /** @description Error */

@@ -119,6 +119,7 @@ export function device() {
 export const knowledge = {
   version: "test",
   newcomersIsolated: true,
+  glossary: [{ term: "crown", meaning: "The point from which the leaves grow." }],
   likelihoods: [
     { from: 0.5, word: "likely", folded: false },
     { from: 0.05, word: "less likely", folded: false },
@@ -221,6 +222,9 @@ function sign(id: string, zone: string, label: string, disturbance = 0) {
     disturbance,
     background: 0.1,
     looks: "like this",
+    drawing: "leaf spots/b",
+    lookAlike: "leaf halo/b",
+    expert: false,
     notThis: "not that",
     good: false,
   };

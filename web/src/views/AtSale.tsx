@@ -9,10 +9,12 @@ import { NumberField } from "../fields";
 import { Figure } from "../figure/Figure";
 import { How } from "../shell/How";
 import { Failed, Waiting } from "../shell/States";
+import { Judgement } from "./look/Judgement";
 import classes from "./look/Look.module.css";
-import { type Answers, answered, quiet } from "./look/look";
+import { type Answers, answered, answersOf, graded, quiet, sureOf } from "./look/look";
 import { NextChecks } from "./look/NextChecks";
 import { PartPanel } from "./look/PartPanel";
+import type { Answering } from "./look/SignRow";
 import { zoneStates } from "./plant/zones";
 import { likelihood, sayPercent } from "./words";
 
@@ -49,7 +51,7 @@ function Sale({ knowledge }: { knowledge: Knowledge }) {
   };
   const guide = useGuide(offer.habit, "sale");
   const { habit, present, absent, asked, sound } = offer;
-  const appraisal = useAppraisal({ habit, present, absent, asked, sound, filling }, habit !== "");
+  const appraisal = useAppraisal({ habit, ...answersOf(offer), asked, sound, filling }, habit !== "");
   const kind = knowledge.habits.find((h) => h.id === habit);
   const asks = guide.data?.asks ?? [];
   const zones = knowledge.zones.filter((z) => asks.some((a) => a.zone === z.id && a.quiet.length + a.signs.length > 0));
@@ -59,7 +61,11 @@ function Sale({ knowledge }: { knowledge: Knowledge }) {
   // What cannot be seen at a sale is not asked, not even under "rarer".
   const askable = new Set(asks.flatMap((a) => [...a.signs, ...a.quiet]));
   const signs = knowledge.signs.filter((s) => s.zone === zone && askable.has(s.id));
-  const put = (id: string, to: "present" | "absent") => setOffer(answered(offer, id, to));
+  const answering: Answering = {
+    put: (sign, to) => setOffer(answered(offer, sign, to)),
+    sure: (sign, sure) => setOffer(sureOf(offer, sign.id, sure)),
+    grade: (sign, degree) => setOffer(graded(offer, sign.id, degree)),
+  };
   const a = appraisal.data;
   const count = present.length + absent.length;
   const bought = () => {
@@ -70,7 +76,7 @@ function Sale({ knowledge }: { knowledge: Knowledge }) {
         plant: newId(),
         arrived: { isolated: true, habit, price: asked, from: "at a sale" },
         kind: "",
-        look: { id: newId(), present, absent },
+        look: { id: newId(), ...answersOf(offer) },
       }),
     );
     setOffer(nothing);
@@ -144,7 +150,6 @@ function Sale({ knowledge }: { knowledge: Knowledge }) {
                 ask={ask}
                 wanted={(a?.checks ?? []).map((c) => c.sign)}
                 draft={offer}
-                put={put}
                 quiet={() => {
                   setOffer(quiet(offer, ask?.quiet ?? []));
                   const next = zones[at + 1];
@@ -152,6 +157,7 @@ function Sale({ knowledge }: { knowledge: Knowledge }) {
                 }}
                 go={setZone}
                 ruledOut={[]}
+                {...answering}
               />
             ) : (
               <Waiting rows={3} />
@@ -165,8 +171,9 @@ function Sale({ knowledge }: { knowledge: Knowledge }) {
                 knowledge={knowledge}
                 count={count}
                 asked={asked}
-                put={put}
+                draft={offer}
                 show={(id) => setZone(id)}
+                {...answering}
               />
             )}
             {!a && appraisal.isPending && <Waiting rows={3} />}
@@ -196,16 +203,16 @@ const verdicts: Record<string, { title: string; tone: string; sign: string }> = 
   leave: { title: "Walk away", tone: "red", sign: "╱" },
 };
 
-interface WorthProps {
+interface WorthProps extends Answering {
   appraisal: Schemas["AppraisalView"];
   knowledge: Knowledge;
   count: number;
   asked?: number;
-  put: (id: string, to: "present" | "absent") => void;
+  draft: Answers;
   show: (zone: string) => void;
 }
 
-function Worth({ appraisal: a, knowledge, count, asked, put, show }: WorthProps) {
+function Worth({ appraisal: a, knowledge, count, asked, draft, show, ...answering }: WorthProps) {
   const label = (id: string) => knowledge.causes.find((c) => c.id === id)?.label ?? id;
   const verdict = verdicts[a.advice];
   const o = a.outlook;
@@ -222,6 +229,7 @@ function Worth({ appraisal: a, knowledge, count, asked, put, show }: WorthProps)
           </>
         )}
       </h2>
+      {count > 0 && <Judgement of={a} knowledge={knowledge} />}
       {count > 0 && (
         <ul style={{ margin: "4px 0 10px", paddingLeft: 18 }}>
           {a.reasons.map((r) => (
@@ -269,13 +277,7 @@ function Worth({ appraisal: a, knowledge, count, asked, put, show }: WorthProps)
             .join(", ")}
         </dd>
       </dl>
-      <NextChecks
-        checks={a.checks}
-        knowledge={knowledge}
-        put={put}
-        show={(s) => show(s.zone)}
-        done="Nothing more that can be seen here would settle it."
-      />
+      <NextChecks checks={a.checks} knowledge={knowledge} draft={draft} show={(s) => show(s.zone)} {...answering} />
     </>
   );
 }

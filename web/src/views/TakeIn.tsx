@@ -2,7 +2,7 @@ import { Autocomplete, Button, Group, Select, Switch, Textarea, TextInput } from
 import { useDebouncedValue, useLocalStorage } from "@mantine/hooks";
 import { type ReactNode, useEffect, useState } from "react";
 import { useNavigate, useSearchParams } from "react-router";
-import { Problem, type Schemas } from "../api/client";
+import { type LookAnswers, Problem, type Schemas } from "../api/client";
 import { useKnowledge, usePlaces, usePlant, useProfiles, useRecord, useSession } from "../api/hooks";
 import { newId } from "../api/id";
 import { NumberField, QuantityInput } from "../fields";
@@ -40,7 +40,7 @@ export function TakeIn() {
     arrived: Partial<Arrived>;
     kind: string;
     /** What was answered before it was bought, recorded as its first look. */
-    look?: { id: string; present: string[]; absent: string[] };
+    look?: { id: string } & LookAnswers;
   }>({
     key: "take-in",
     defaultValue: { id: newId(), plant: newId(), arrived: { had: "unknown" }, kind: "" },

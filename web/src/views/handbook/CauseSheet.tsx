@@ -12,7 +12,7 @@ export function CauseSheet() {
   const sheet = useCause(cause);
   if (sheet.isPending) return <Waiting />;
   if (sheet.isLoadingError) return <Failed error={sheet.error} />;
-  const { cause: c, signs, helps, harms, lookAlikes, more, less } = sheet.data;
+  const { cause: c, signs, helps, harms, lookAlikes, never, bringsOn, broughtBy, more, less } = sheet.data;
   const sign = (id: string) => k.signs.find((s) => s.id === id);
   const label = (id: string) => k.causes.find((x) => x.id === id)?.label ?? id;
   const move = (id: string) => k.moves.find((m) => m.id === id)?.label ?? id;
@@ -30,7 +30,9 @@ export function CauseSheet() {
         {c.spreads && " It can pass to other plants."} Before any sign it is thought of in{" "}
         {Number((c.prior * 100).toFixed(1))} of 100 failing plants.
         {more.length > 0 && ` More often on: ${more.map(habit).join(", ")}.`}
-        {less.length > 0 && ` Seldom or never on: ${less.map(habit).join(", ")}.`}
+        {less.length > 0 && ` Seldom on: ${less.map(habit).join(", ")}.`}
+        {never.length > 0 && ` Never on: ${never.map(habit).join(", ")}.`}
+        {c.condition && ` It is seen and not reckoned: ${sign(c.condition)?.label.toLowerCase()}.`}
       </p>
       <div className={classes.columns}>
         <section>
@@ -68,6 +70,8 @@ export function CauseSheet() {
           </section>
         </div>
       </div>
+      <Leads title="It can bring on" causes={bringsOn} label={label} />
+      <Leads title="It can come from" causes={broughtBy} label={label} />
       <h3 style={{ marginTop: 16 }}>Mistaken for</h3>
       <Group gap="xs" mt={6}>
         {lookAlikes.map((o) => (
@@ -86,5 +90,28 @@ export function CauseSheet() {
         Source: common practice. Effects run from +4 (helps most) to −5 (harms most).
       </p>
     </article>
+  );
+}
+
+interface LeadsProps {
+  title: string;
+  causes: string[];
+  label: (id: string) => string;
+}
+
+/** Causes that one brings on, or that bring it on. */
+function Leads({ title, causes, label }: LeadsProps) {
+  if (causes.length === 0) return null;
+  return (
+    <p style={{ margin: "12px 0 0" }}>
+      <b>{title}:</b>{" "}
+      {causes.map((c, i) => (
+        <span key={c}>
+          {i > 0 && ", "}
+          <Link to={`/handbook/causes/${c}`}>{label(c)}</Link>
+        </span>
+      ))}
+      .
+    </p>
   );
 }

@@ -47,6 +47,9 @@ export function Handbook() {
           </p>
         </div>
         <Group gap="sm" mb="sm">
+          <Button component={Link} to="/handbook/glossary" variant="default">
+            Words of the trade
+          </Button>
           <Button component={Link} to="/handbook/confirmed" variant="default">
             How often it was right
           </Button>
@@ -111,7 +114,7 @@ function contents(k: Knowledge, kinds: Kind[], list: string): Item[] {
         id: s.id,
         label: s.label,
         group: k.zones.find((z) => z.id === s.zone)?.label ?? s.zone,
-        words: [s.label, s.how, s.looks],
+        words: [s.label, s.how, s.looks, s.everyday ?? ""],
       }));
     case "habits":
       return k.habits.map((h) => ({

@@ -44,6 +44,9 @@ export function KindSheet() {
         )}
         {p.own && " · added here"}
       </p>
+      <p style={{ margin: "0 0 8px" }}>
+        <Link to={`/handbook/kinds/${kind}/key?list=kinds`}>A key to its commonest troubles, to print</Link>
+      </p>
       {called.length > 0 && (
         <p className="soft small" style={{ margin: "0 0 8px" }}>
           Also called {called.join(", ")}.

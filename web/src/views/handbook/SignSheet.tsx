@@ -1,6 +1,7 @@
 import { Link, useParams } from "react-router";
 import { useSign } from "../../api/hooks";
 import { Failed, Waiting } from "../../shell/States";
+import { LikeWhat } from "../look/SignRow";
 import { useTables } from "./Handbook";
 import classes from "./Handbook.module.css";
 
@@ -18,11 +19,7 @@ export function SignSheet() {
     <article className="patch">
       <h2 style={{ fontSize: 26 }}>{s.label}</h2>
       <p>{s.how}.</p>
-      <p>
-        <b>Looks like:</b> {s.looks}.
-        <br />
-        <b>Not to be taken for it:</b> {s.notThis}.
-      </p>
+      <LikeWhat sign={s} />
       <p className="soft small">
         {s.minutes} min, {disturbs[s.disturbance]}. Seen with none of the causes in{" "}
         {Number((s.background * 100).toFixed(1))} of 100 plants.

@@ -123,6 +123,14 @@ describe("how often it was right", () => {
     expect(await screen.findByText(/No case of yours is confirmed yet/)).toBeTruthy();
   });
 
+  it("shows no share while there are too few", async () => {
+    const score = { cases: 49, firstTrue: 40, mainIn3: 45, brier: 0.5, reliability: [], missed: [] };
+    serve({ "GET /api/confirmed": { cases: [], enough: false, score, today: "2026-11-24", working } });
+    show(<ConfirmedCases />, knowledge);
+    expect(await screen.findByText(/49 confirmed cases. Too few/)).toBeTruthy();
+    expect(screen.queryByText(/named a true cause first/)).toBeNull();
+  });
+
   it("shows scores, the table and the cases", async () => {
     const reliability = Array.from({ length: 10 }, (_, i) => ({
       stated: i === 8 ? 4 : 0,
@@ -133,6 +141,7 @@ describe("how often it was right", () => {
       "GET /api/confirmed": {
         today: "2026-11-24",
         working,
+        enough: true,
         score: { cases: 4, firstTrue: 3, mainIn3: 4, brier: 0.5, reliability, missed: [] },
         cases: [
           {

@@ -1,34 +1,33 @@
 import { useState } from "react";
 import type { Knowledge, Schemas } from "../../api/client";
 import { How } from "../../shell/How";
-import type { Sign } from "./look";
-import { SeenOrNot } from "./PartPanel";
+import type { Answers, Sign } from "./look";
+import { type Answering, SeenOrNot } from "./SignRow";
 
-interface NextChecksProps {
+interface NextChecksProps extends Answering {
   checks: Schemas["Check"][];
   knowledge: Knowledge;
-  put: (id: string, to: "present" | "absent") => void;
+  draft: Answers;
   show: (sign: Sign) => void;
-  /** Said when nothing more is worth it. */
-  done: string;
 }
 
 /** The look most worth its trouble, what each answer would mean, and two others. */
-export function NextChecks({ checks, knowledge, put, show, done }: NextChecksProps) {
+export function NextChecks({ checks, knowledge, draft, show, ...answering }: NextChecksProps) {
   const [more, setMore] = useState(false);
   const signOf = (c: Schemas["Check"]) => knowledge.signs.find((s) => s.id === c.sign);
   const [first, ...rest] = checks.filter(signOf);
   const sign = first && signOf(first);
   if (!first || !sign) {
     return (
-      <div className="next">
-        <b>Time to act.</b> {done}
-      </div>
+      <p className="next" data-testid="no-check">
+        No further look is worth its trouble.
+      </p>
     );
   }
+  const shared = { knowledge, draft, show, ...answering };
   return (
     <div className="next" data-testid="next-check">
-      <One check={first} sign={sign} knowledge={knowledge} put={put} show={show} lead="Next: " />
+      <One check={first} sign={sign} lead="Next: " {...shared} />
       {rest.length > 0 &&
         (more ? (
           rest.map((c) => {
@@ -36,7 +35,7 @@ export function NextChecks({ checks, knowledge, put, show, done }: NextChecksPro
             return (
               other && (
                 <div key={c.sign} style={{ marginTop: 10, borderTop: "1px solid var(--basting)", paddingTop: 8 }}>
-                  <One check={c} sign={other} knowledge={knowledge} put={put} show={show} lead="Or: " />
+                  <One check={c} sign={other} lead="Or: " {...shared} />
                 </div>
               )
             );
@@ -57,16 +56,16 @@ export function NextChecks({ checks, knowledge, put, show, done }: NextChecksPro
 
 const disturbs = ["look only", "a touch", "lift or probe", "unpot"];
 
-interface OneProps {
+interface OneProps extends Answering {
   check: Schemas["Check"];
   sign: Sign;
   knowledge: Knowledge;
-  put: (id: string, to: "present" | "absent") => void;
+  draft: Answers;
   show: (sign: Sign) => void;
   lead: string;
 }
 
-function One({ check, sign, knowledge, put, show, lead }: OneProps) {
+function One({ check, sign, knowledge, draft, show, lead, ...answering }: OneProps) {
   const label = (id: string) => knowledge.causes.find((c) => c.id === id)?.label.toLowerCase() ?? id;
   const say = (list: { id: string; chance: number }[] | null | undefined) =>
     (list ?? [])
@@ -82,13 +81,22 @@ function One({ check, sign, knowledge, put, show, lead }: OneProps) {
       <button type="button" className="linkbutton small soft" onClick={() => show(sign)}>
         {sign.label.toLowerCase()}?
       </button>
+      {check.rulesOut && (
+        <div className="small">
+          {sign.id.startsWith("pest.")
+            ? "Before all else: nobody has looked for the animal of "
+            : "Before all else, to rule out "}
+          {label(check.rulesOut)}
+          {sign.id.startsWith("pest.") ? "." : ", which is quick to kill."}
+        </div>
+      )}
       <div className="small soft">
         {check.minutes} min, {disturbs[sign.disturbance]}; likely to be seen in {Math.round(check.outcomes.seen * 100)}{" "}
         of 100. If so: {say(check.outcomes.ifSeen)}. If not: {say(check.outcomes.ifNot)}.{" "}
         <How of={`the choice of “${sign.label}”`} working={check.working} />
       </div>
       <div style={{ marginTop: 8 }}>
-        <SeenOrNot sign={sign} seen={false} absent={false} put={put} where="next look" />
+        <SeenOrNot sign={sign} draft={draft} where="next look" {...answering} />
       </div>
     </>
   );

@@ -3,10 +3,11 @@ import { type ReactNode, useState } from "react";
 import type { Knowledge } from "../../api/client";
 import classes from "./Look.module.css";
 import type { Answers, Ask, Sign } from "./look";
+import { type Answering, SignRow } from "./SignRow";
 
 type Zone = Knowledge["zones"][number];
 
-interface PartPanelProps {
+interface PartPanelProps extends Answering {
   zone: Zone;
   next?: Zone;
   at: number;
@@ -16,7 +17,6 @@ interface PartPanelProps {
   /** Signs that must be shown though the guide does not ask them. */
   wanted: string[];
   draft: Answers;
-  put: (id: string, to: "present" | "absent") => void;
   quiet: () => void;
   go: (zone: string) => void;
   /** Says more of a sign, such as what the record answers. */
@@ -26,7 +26,7 @@ interface PartPanelProps {
 
 /** The signs of one part: those worth asking first, the rarer ones folded away. */
 export function PartPanel(props: PartPanelProps) {
-  const { zone, next, at, of, signs, ask, wanted, draft, put, quiet, go, beside, ruledOut } = props;
+  const { zone, next, at, of, signs, ask, wanted, draft, put, sure, grade, quiet, go, beside, ruledOut } = props;
   const [all, setAll] = useState(false);
   const first = ask?.signs ?? [];
   const shown = (s: Sign) =>
@@ -69,6 +69,8 @@ export function PartPanel(props: PartPanelProps) {
             sign={s}
             draft={draft}
             put={put}
+            sure={sure}
+            grade={grade}
             beside={beside?.(s)}
             ruledOut={ruledOut.includes(s.id)}
           />
@@ -80,83 +82,5 @@ export function PartPanel(props: PartPanelProps) {
         </button>
       )}
     </>
-  );
-}
-
-interface SignRowProps {
-  sign: Sign;
-  draft: Answers;
-  put: (id: string, to: "present" | "absent") => void;
-  beside?: ReactNode;
-  ruledOut: boolean;
-}
-
-function SignRow({ sign, draft, put, beside, ruledOut }: SignRowProps) {
-  const [open, setOpen] = useState(false);
-  const seen = draft.present.includes(sign.id);
-  const absent = draft.absent.includes(sign.id);
-  return (
-    <div className={beside ? `${classes.sign} ${classes.known}` : classes.sign} data-sign={sign.id}>
-      <div id={`sign-${sign.id}`}>
-        {sign.label}
-        <span className="soft small" style={{ display: "block" }}>
-          {sign.how}
-          {sign.disturbance === 3 && " · unpots it"}
-          {ruledOut && !seen && !absent && " · ruled out by what you saw"}{" "}
-          <button
-            type="button"
-            className="linkbutton"
-            aria-expanded={open}
-            aria-label={`Like what: ${sign.label}`}
-            onClick={() => setOpen(!open)}
-          >
-            like what?
-          </button>
-        </span>
-      </div>
-      <SeenOrNot sign={sign} seen={seen} absent={absent} put={put} />
-      {open && (
-        <p className={`small ${classes.beside}`}>
-          <b>Looks like:</b> {sign.looks}. <b>Not to be taken for it:</b> {sign.notThis}.
-        </p>
-      )}
-      {beside}
-    </div>
-  );
-}
-
-interface SeenOrNotProps {
-  sign: Sign;
-  seen: boolean;
-  absent: boolean;
-  put: (id: string, to: "present" | "absent") => void;
-  /** Tells two pairs of buttons for one sign apart. */
-  where?: string;
-}
-
-/** The two answers to a sign; neither pressed means that nobody looked. */
-export function SeenOrNot({ sign, seen, absent, put, where }: SeenOrNotProps) {
-  const label = where ? `${sign.label} (${where})` : sign.label;
-  return (
-    <fieldset className="answers" aria-label={label} style={{ border: 0, margin: 0, padding: 0 }}>
-      <button
-        type="button"
-        className="seen"
-        aria-pressed={seen}
-        aria-label={`seen: ${label}`}
-        onClick={() => put(sign.id, "present")}
-      >
-        seen
-      </button>
-      <button
-        type="button"
-        className="absent"
-        aria-pressed={absent}
-        aria-label={`not there: ${label}`}
-        onClick={() => put(sign.id, "absent")}
-      >
-        not there
-      </button>
-    </fieldset>
   );
 }

@@ -3,30 +3,68 @@ import userEvent from "@testing-library/user-event";
 import { describe, expect, it, vi } from "vitest";
 import type { Schemas } from "../../api/client";
 import { device, knowledge, pageText, show, working } from "../../testing/page";
-import { answered, emptyLook, quiet } from "./look";
+import { answered, answersOf, emptyLook, find, graded, quiet, type Sign, sureOf } from "./look";
 import { NextChecks } from "./NextChecks";
 import { PartPanel } from "./PartPanel";
 
 device();
 
+const crisp = { id: "leaf.crisp", expert: false };
+const plain = { put: vi.fn(), sure: vi.fn(), grade: vi.fn() };
+
 describe("answers", () => {
   it("move a sign from one answer to the other, and back to not looked", () => {
-    const seen = answered(emptyLook(), "leaf.crisp", "present");
+    const seen = answered(emptyLook(), crisp, "present");
     expect(seen.present).toEqual(["leaf.crisp"]);
-    const absent = answered(seen, "leaf.crisp", "absent");
+    const absent = answered(seen, crisp, "absent");
     expect(absent.present).toEqual([]);
     expect(absent.absent).toEqual(["leaf.crisp"]);
-    const open = answered(absent, "leaf.crisp", "absent");
+    const open = answered(absent, crisp, "absent");
     expect(open.absent).toEqual([]);
     expect(open.id).toBe(seen.id);
   });
 
   it("deny what a quiet part denies, but never overrule an answer", () => {
-    const seen = answered(emptyLook(), "leaf.crisp", "present");
+    const seen = answered(emptyLook(), crisp, "present");
     const all = quiet(seen, ["leaf.crisp", "leaf.drooping"]);
     expect(all.present).toEqual(["leaf.crisp"]);
     expect(all.absent).toEqual(["leaf.drooping"]);
     expect(quiet(all, ["leaf.drooping"]).absent).toEqual(["leaf.drooping"]);
+    expect(all.unsure).toEqual(["leaf.drooping"]);
+  });
+
+  it("are only thought so where they want a trained eye, until one is sure", () => {
+    const lens = { id: "pest.flat-red", expert: true };
+    const seen = answered(emptyLook(), lens, "present");
+    expect(seen.unsure).toEqual(["pest.flat-red"]);
+    expect(sureOf(seen, "pest.flat-red", true).unsure).toEqual([]);
+    expect(sureOf(sureOf(seen, "pest.flat-red", true), "pest.flat-red", false).unsure).toEqual(["pest.flat-red"]);
+    expect(answered(emptyLook(), lens, "absent").unsure).toEqual([]);
+    const open = answered(seen, lens, "unknown");
+    expect([open.present, open.unsure, open.unknown]).toEqual([[], [], ["pest.flat-red"]]);
+  });
+
+  it("say how much there is, which goes with the answer", () => {
+    const seen = graded(answered(emptyLook(), crisp, "present"), "leaf.crisp", "many");
+    expect(answersOf(seen).degrees).toEqual({ "leaf.crisp": "many" });
+    expect(answersOf(graded(seen, "leaf.crisp", "many")).degrees).toBeUndefined();
+    expect(answersOf(answered(seen, crisp, "absent")).degrees).toBeUndefined();
+  });
+});
+
+describe("signs", () => {
+  const of = (id: string, label: string, everyday = "", looks = "") => ({ id, label, everyday, looks }) as Sign;
+  const signs = [
+    of("a", "A sticky film", "syrup glue"),
+    of("b", "White cottony tufts", "white fluff", "in joints"),
+    of("c", "Holes eaten in the leaf", "eaten", "not sticky at all"),
+  ];
+  it("are found by everyday words first, then by what they look like", () => {
+    expect(find(signs, "white fluff").map((s) => s.id)).toEqual(["b"]);
+    expect(find(signs, "sticky").map((s) => s.id)).toEqual(["a", "c"]);
+    expect(find(signs, "HOLES").map((s) => s.id)).toEqual(["c"]);
+    expect(find(signs, " ")).toEqual([]);
+    expect(find(signs, "purple")).toEqual([]);
   });
 });
 
@@ -47,10 +85,11 @@ function panel(more: Partial<Parameters<typeof PartPanel>[0]> = {}) {
       ask={{ zone: "leaves", signs: ["leaf.tips-brown", "leaf.drooping"], quiet: ["leaf.tips-brown"] }}
       wanted={[]}
       draft={{ present: [], absent: [] }}
-      put={put}
       quiet={nothing}
       go={go}
       ruledOut={[]}
+      {...plain}
+      put={put}
       {...more}
     />,
   );
@@ -84,9 +123,9 @@ describe("the signs of a part", () => {
   it("take the answers, each by its name", async () => {
     const { put, nothing, go } = panel();
     await userEvent.click(screen.getByRole("button", { name: "seen: Leaves hang limp" }));
-    expect(put).toHaveBeenCalledWith("leaf.drooping", "present");
+    expect(put).toHaveBeenCalledWith(expect.objectContaining({ id: "leaf.drooping" }), "present");
     await userEvent.click(screen.getByRole("button", { name: "not there: Dry brown leaf tips" }));
-    expect(put).toHaveBeenCalledWith("leaf.tips-brown", "absent");
+    expect(put).toHaveBeenCalledWith(expect.objectContaining({ id: "leaf.tips-brown" }), "absent");
     await userEvent.click(screen.getByRole("button", { name: "Looked: nothing else here" }));
     expect(nothing).toHaveBeenCalled();
     await userEvent.click(screen.getByRole("button", { name: "next: pot" }));
@@ -111,8 +150,8 @@ describe("the signs of a part", () => {
 
 const check = (sign: string): Schemas["Check"] => ({
   sign,
-  bits: 0.4,
   minutes: 1,
+  bits: 0.4,
   worth: 0.1,
   working,
   outcomes: {
@@ -134,9 +173,10 @@ describe("the next look", () => {
       <NextChecks
         checks={[check("root.smell"), check("leaf.crisp")]}
         knowledge={knowledge}
-        put={put}
+        draft={emptyLook()}
         show={see}
-        done="Done."
+        {...plain}
+        put={put}
       />,
     );
     const box = screen.getByTestId("next-check");
@@ -147,13 +187,13 @@ describe("the next look", () => {
     await userEvent.click(screen.getByRole("button", { name: "or another look" }));
     expect(box.textContent).toContain("Leaves crackle");
     await userEvent.click(screen.getByRole("button", { name: "seen: A sour smell (next look)" }));
-    expect(put).toHaveBeenCalledWith("root.smell", "present");
+    expect(put).toHaveBeenCalledWith(expect.objectContaining({ id: "root.smell" }), "present");
     await userEvent.click(screen.getByRole("button", { name: "a sour smell?" }));
     expect(see.mock.calls[0]?.[0].id).toBe("root.smell");
   });
 
-  it("says when it is time to act", () => {
-    show(<NextChecks checks={[]} knowledge={knowledge} put={vi.fn()} show={vi.fn()} done="Nothing is worth it." />);
-    expect(pageText()).toContain("Time to act. Nothing is worth it.");
+  it("says when no look is worth it", () => {
+    show(<NextChecks checks={[]} knowledge={knowledge} draft={emptyLook()} show={vi.fn()} {...plain} />);
+    expect(pageText()).toContain("No further look is worth its trouble.");
   });
 });

@@ -1,14 +1,12 @@
-import type { Knowledge, Schemas } from "../../api/client";
+import type { Knowledge, LookAnswers, Schemas } from "../../api/client";
 import { newId } from "../../api/id";
 
 export type Sign = Knowledge["signs"][number];
 export type Ask = Schemas["Ask"];
+export type Degree = NonNullable<LookAnswers["degrees"]>[string];
 
 /** What was answered at a look, before it is recorded. */
-export interface Answers {
-  present: string[];
-  absent: string[];
-}
+export type Answers = LookAnswers;
 
 /** A look as it is kept on this device until it is recorded. */
 export interface Draft extends Answers {
@@ -16,21 +14,80 @@ export interface Draft extends Answers {
   overruled: { sign: string; reason: string }[];
 }
 
+export type Side = "present" | "absent" | "unknown";
+
 export const emptyLook = (): Draft => ({ id: newId(), present: [], absent: [], overruled: [] });
 
-/** Answers a sign; the same answer again takes it back. */
-export function answered<T extends Answers>(draft: T, sign: string, to: "present" | "absent"): T {
-  const was = draft[to].includes(sign);
-  const without = {
+/** What of a draft is an answer, as it is sent. */
+export const answersOf = ({ present, absent, unsure, unknown, degrees }: Answers): Answers => ({
+  present,
+  absent,
+  unsure: unsure?.length ? unsure : undefined,
+  unknown: unknown?.length ? unknown : undefined,
+  degrees: degrees && Object.keys(degrees).length > 0 ? degrees : undefined,
+});
+
+/**
+ * Answers a sign; the same answer again takes it back. What wants a lens, a nose or a trained eye is only thought to
+ * be seen until one says that one is sure.
+ */
+export function answered<T extends Answers>(draft: T, sign: Pick<Sign, "id" | "expert"> | undefined, to: Side): T {
+  if (!sign) return draft;
+  const id = sign.id;
+  const was = (draft[to] ?? []).includes(id);
+  const not = (list: string[] | undefined) => (list ?? []).filter((s) => s !== id);
+  const { [id]: _, ...degrees } = draft.degrees ?? {};
+  const open = {
     ...draft,
-    present: draft.present.filter((s) => s !== sign),
-    absent: draft.absent.filter((s) => s !== sign),
+    present: not(draft.present),
+    absent: not(draft.absent),
+    unknown: not(draft.unknown),
+    unsure: not(draft.unsure),
+    degrees,
   };
-  return was ? without : { ...without, [to]: [...without[to], sign] };
+  if (was) return open;
+  const thought = to === "present" && sign.expert ? [...open.unsure, id] : open.unsure;
+  return { ...open, [to]: [...open[to], id], unsure: thought };
 }
 
-/** Answers a whole part with "nothing amiss": what it denies and nobody answered is not there. */
+/** Says whether one is sure of an answer. */
+export const sureOf = <T extends Answers>(draft: T, id: string, sure: boolean): T => ({
+  ...draft,
+  unsure: [...(draft.unsure ?? []).filter((s) => s !== id), ...(sure ? [] : [id])],
+});
+
+/** Says how much there is of a sign seen; the same again takes it back. */
+export function graded<T extends Answers>(draft: T, id: string, degree: Degree): T {
+  const { [id]: was, ...others } = draft.degrees ?? {};
+  return { ...draft, degrees: was === degree ? others : { ...others, [id]: degree } };
+}
+
+/** Answers a whole part with "nothing amiss": what it denies and nobody answered is thought not to be there. */
 export function quiet<T extends Answers>(draft: T, denied: string[]): T {
   const open = denied.filter((s) => !draft.present.includes(s) && !draft.absent.includes(s));
-  return { ...draft, absent: [...draft.absent, ...open] };
+  return { ...draft, absent: [...draft.absent, ...open], unsure: [...(draft.unsure ?? []), ...open] };
+}
+
+export const degreesOf = (sign: Pick<Sign, "grades">): Degree[] =>
+  sign.grades === "few-many"
+    ? ["few", "some", "many"]
+    : sign.grades === "mild-strong"
+      ? ["mild", "clear", "strong"]
+      : [];
+
+/** Signs that a few words find: in what they are called, look like, or are called every day. */
+export function find(signs: Sign[], words: string): Sign[] {
+  const asked = words.toLowerCase().split(/\s+/).filter(Boolean);
+  if (asked.length === 0) return [];
+  const rank = (s: Sign) => {
+    const [name, every, looks] = [s.label, s.everyday ?? "", s.looks].map((t) => t.toLowerCase());
+    if (asked.every((w) => every?.includes(w))) return 3;
+    if (asked.every((w) => name?.includes(w))) return 2;
+    return asked.every((w) => `${name} ${every} ${looks}`.includes(w)) ? 1 : 0;
+  };
+  return signs
+    .map((s) => ({ s, r: rank(s) }))
+    .filter((x) => x.r > 0)
+    .sort((a, b) => b.r - a.r)
+    .map((x) => x.s);
 }

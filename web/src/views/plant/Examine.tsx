@@ -8,10 +8,13 @@ import { distance } from "../../dates";
 import { Figure } from "../../figure/Figure";
 import { How } from "../../shell/How";
 import { Failed, Refused, Waiting } from "../../shell/States";
+import { FindSign } from "../look/FindSign";
+import { Judgement } from "../look/Judgement";
 import classes from "../look/Look.module.css";
-import { answered, type Draft, emptyLook, quiet, type Sign } from "../look/look";
+import { answered, answersOf, type Draft, emptyLook, graded, quiet, type Sign, sureOf } from "../look/look";
 import { NextChecks } from "../look/NextChecks";
 import { PartPanel } from "../look/PartPanel";
+import type { Answering } from "../look/SignRow";
 import { likelihood, sentence } from "../words";
 import { CaseFile } from "./CaseFile";
 import { openCase } from "./Cases";
@@ -35,11 +38,7 @@ export function Examine() {
       knowledge={knowledge.data}
       replaces={old?.id}
       on={old?.on}
-      start={
-        old?.examined
-          ? { present: old.examined.present, absent: old.examined.absent, overruled: old.examined.overruled ?? [] }
-          : undefined
-      }
+      start={old?.examined ? { ...answersOf(old.examined), overruled: old.examined.overruled ?? [] } : undefined}
     />
   );
 }
@@ -72,8 +71,7 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
   };
   const differential = useDifferential(
     file.id,
-    draft.present,
-    draft.absent,
+    answersOf(draft),
     draft.overruled.map((o) => o.sign),
   );
   const guide = useGuide(file.habit, "home");
@@ -84,6 +82,7 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
   const at = zones.findIndex((z) => z.id === zone);
   const current = zones[at];
   const ask = guide.data?.asks.find((a) => a.zone === zone);
+  const fits = new Set(guide.data?.fits ?? []);
 
   // What the record answers counts until a look or the carer says otherwise.
   const fromRecord = (sign: string) => {
@@ -97,7 +96,11 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
     const others = draft.overruled.filter((o) => o.sign !== sign);
     setDraft({ ...draft, overruled: reason === undefined ? others : [...others, { sign, reason }] });
   };
-  const put = (id: string, to: "present" | "absent") => setDraft(answered(draft, id, to));
+  const answering: Answering = {
+    put: (sign, to) => setDraft(answered(draft, sign, to)),
+    sure: (sign, sure) => setDraft(sureOf(draft, sign.id, sure)),
+    grade: (sign, degree) => setDraft(graded(draft, sign.id, degree)),
+  };
   const nothingHere = () => {
     setDraft(
       quiet(
@@ -131,7 +134,7 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
         on: on ?? file.today,
         replaces: replaces ?? undefined,
         case: openCase(file),
-        examined: { present: draft.present, absent: draft.absent, overruled: draft.overruled },
+        examined: { ...answersOf(draft), overruled: draft.overruled },
       },
       {
         onSuccess: () => {
@@ -165,11 +168,12 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
         </fieldset>
         <CaseFile
           file={file}
-          take={(read) => setDraft({ ...draft, present: read.present, absent: read.absent })}
+          take={(read) => setDraft({ ...draft, ...answersOf(read) })}
           examined={Boolean(file.examined)}
         />
       </div>
       <section className="patch" aria-label="Signs of this part" ref={part}>
+        <FindSign knowledge={knowledge} fits={(id) => fits.has(id)} draft={draft} {...answering} />
         {current && (
           <PartPanel
             key={zone}
@@ -177,15 +181,15 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
             next={zones[at + 1]}
             at={at}
             of={zones.length}
-            signs={signs.filter((s) => s.zone === zone)}
+            signs={signs.filter((s) => s.zone === zone && fits.has(s.id))}
             ask={ask}
             wanted={[...(d?.derived ?? []).map((x) => x.sign), ...checks.map((c) => c.sign)]}
             draft={draft}
-            put={put}
             quiet={nothingHere}
             go={setZone}
             beside={beside}
             ruledOut={d?.implied ?? []}
+            {...answering}
           />
         )}
       </section>
@@ -197,22 +201,23 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
             <p className="soft small" style={{ margin: "2px 0 8px" }} aria-live="polite">
               {count === 0
                 ? "Before any sign: only how common things are."
-                : `${count} ${count === 1 ? "answer" : "answers"}, about ${d.minutes} min of looking. ${d.verdict}`}
+                : `${count} ${count === 1 ? "answer" : "answers"}, about ${d.minutes} min of looking.`}
             </p>
+            {count > 0 && <Judgement of={d} knowledge={knowledge} />}
             {(d.clash?.length ?? 0) > 0 && (
               <p className="red" role="alert">
                 Your answers to “{byID.get(d.clash?.[0] ?? "")?.label}” and “{byID.get(d.clash?.[1] ?? "")?.label}”
                 cannot both be true. Keep the one you are sure of.
               </p>
             )}
-            <SuspectList differential={d} knowledge={knowledge} most={3} />
+            <SuspectList differential={d} knowledge={knowledge} />
             {(count > 0 || checks.length > 0) && (
               <NextChecks
                 checks={checks}
                 knowledge={knowledge}
-                put={put}
+                draft={draft}
                 show={(s) => setZone(s.zone)}
-                done="No further look is worth its trouble."
+                {...answering}
               />
             )}
             {count > 0 && <Doubts differential={d} knowledge={knowledge} />}

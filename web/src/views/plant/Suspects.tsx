@@ -10,18 +10,16 @@ type Suspect = NonNullable<Differential["causes"]>[number];
 interface SuspectListProps {
   differential: Differential;
   knowledge: Knowledge;
-  most: number;
   /** With accepted causes the list lets them be ticked. */
   accepted?: string[];
   onAccept?: (cause: string, accept: boolean) => void;
 }
 
 /** The differential as stitching: the longer the thread, the likelier the cause. */
-export function SuspectList({ differential, knowledge, most, accepted, onAccept }: SuspectListProps) {
+export function SuspectList({ differential, knowledge, accepted, onAccept }: SuspectListProps) {
   const [all, setAll] = useState(false);
   const causes = differential.causes ?? [];
-  const open = causes.filter((c) => !likelihood(knowledge, c.chance).folded).slice(0, most);
-  const shown = all ? causes : open.length > 0 ? open : causes.slice(0, 1);
+  const shown = all ? causes : causes.filter((c) => !c.folded);
   const rest = causes.length - shown.length + differential.others;
   return (
     <>
@@ -31,6 +29,7 @@ export function SuspectList({ differential, knowledge, most, accepted, onAccept 
             key={s.id}
             suspect={s}
             knowledge={knowledge}
+            seen={differential.conditions.includes(s.id)}
             accepted={accepted?.includes(s.id)}
             onAccept={onAccept}
           />
@@ -123,11 +122,13 @@ const labelOf = (knowledge: Knowledge, cause: string) => knowledge.causes?.find(
 interface SuspectRowProps {
   suspect: Suspect;
   knowledge: Knowledge;
+  /** Whether it is a condition that was seen, and not reckoned. */
+  seen: boolean;
   accepted?: boolean;
   onAccept?: (cause: string, accept: boolean) => void;
 }
 
-function SuspectRow({ suspect, knowledge, accepted, onAccept }: SuspectRowProps) {
+function SuspectRow({ suspect, knowledge, seen, accepted, onAccept }: SuspectRowProps) {
   const cause = knowledge.causes?.find((c) => c.id === suspect.id);
   const strong = suspect.standsOut;
   const colour = cause?.harmless ? "var(--kelp)" : strong ? "var(--red)" : "var(--ochre)";
@@ -141,6 +142,8 @@ function SuspectRow({ suspect, knowledge, accepted, onAccept }: SuspectRowProps)
   const con = telling.filter((e) => e.times < 1);
   const percent = sayPercent(suspect.chance);
   const [whole, setWhole] = useState(false);
+  const [figures, setFigures] = useState(false);
+  const word = likelihood(knowledge, suspect.chance);
   return (
     <div style={{ padding: "8px 0" }} data-cause={suspect.id}>
       <div style={{ display: "flex", justifyContent: "space-between", gap: 10 }}>
@@ -157,7 +160,18 @@ function SuspectRow({ suspect, knowledge, accepted, onAccept }: SuspectRowProps)
           className="numbers"
           style={{ fontWeight: 700, color: strong ? "var(--red)" : undefined, whiteSpace: "nowrap" }}
         >
-          {likelihood(knowledge, suspect.chance).word} <span className="soft small">{percent}</span>
+          {seen ? "seen" : word.word}{" "}
+          {!seen && (!word.folded || figures) && <span className="soft small">{percent}</span>}
+          {!seen && word.folded && !figures && (
+            <button
+              type="button"
+              className="linkbutton soft small"
+              aria-label={`how likely? ${cause?.label}`}
+              onClick={() => setFigures(true)}
+            >
+              how likely?
+            </button>
+          )}
         </span>
       </div>
       <svg

@@ -6,6 +6,8 @@ import { useDifferential, useKnowledge, useRecord } from "../../api/hooks";
 import { newId } from "../../api/id";
 import { distance, sayDay } from "../../dates";
 import { Bare, Failed, Refused, Waiting } from "../../shell/States";
+import { Judgement } from "../look/Judgement";
+import { answersOf, emptyLook } from "../look/look";
 import { useUndo } from "../undo";
 import { likelihood } from "../words";
 import { openCase, WhichCase } from "./Cases";
@@ -96,7 +98,7 @@ function Decide({ done }: { done: () => void }) {
   const knowledge = useKnowledge();
   const look = file.examined;
   const overruled = look?.overruled?.map((o) => o.sign) ?? [];
-  const differential = useDifferential(file.id, look?.present ?? [], look?.absent ?? [], overruled);
+  const differential = useDifferential(file.id, answersOf(look ?? emptyLook()), overruled);
   const [accepted, setAccepted] = useState<string[]>();
   const [reason, setReason] = useState("");
   const [id, setId] = useState(newId);
@@ -132,15 +134,15 @@ function Decide({ done }: { done: () => void }) {
         <h2>What do you think it is?</h2>
         <p className="soft small">
           From the look of {sayDay(file.examined?.on ?? file.today, file.today)},{" "}
-          {distance(file.examined?.on ?? file.today, file.today)}. {d.verdict}{" "}
+          {distance(file.examined?.on ?? file.today, file.today)}.{" "}
           <Link to={`/plants/${file.id}/examine`} style={{ color: "inherit" }}>
             Look again
           </Link>
         </p>
+        <Judgement of={d} knowledge={knowledge.data} />
         <SuspectList
           differential={d}
           knowledge={knowledge.data}
-          most={5}
           accepted={ticked}
           onAccept={(c, on) => setAccepted(on ? [...ticked, c] : ticked.filter((x) => x !== c))}
         />
@@ -180,7 +182,7 @@ const groups = [
     title: "Do now",
     tone: "kelp",
     sign: "✕✕",
-    text: "Good, or harmless, whichever of the likely causes is true.",
+    text: "In this order: good whichever of the likely causes is true.",
   },
   {
     advice: "wait",
@@ -215,9 +217,11 @@ function MoveGroup({
 }) {
   const [all, setAll] = useState(false);
   const list = (differential.moves ?? []).filter((m) => m.advice === group.advice);
-  const shown = all ? list : list.slice(0, 4);
+  const shown = all || group.advice === "now" ? list : list.slice(0, 4);
+  const List = group.advice === "now" ? "ol" : "ul";
   if (list.length === 0) return null;
   const cause = (id: string | undefined) => knowledge.causes?.find((c) => c.id === id)?.label.toLowerCase();
+  const name = (id: string) => knowledge.signs?.find((s) => s.id === id)?.label;
   const sign = (id: string | undefined) => knowledge.signs?.find((s) => s.id === id)?.how;
   return (
     <div className={classes.group} data-advice={group.advice}>
@@ -225,7 +229,7 @@ function MoveGroup({
         <span aria-hidden>{group.sign} </span>
         {group.title} <span className={classes.because}>{group.text}</span>
       </h3>
-      <ul>
+      <List>
         {shown.map((m) => {
           const move = knowledge.moves?.find((x) => x.id === m.move);
           return (
@@ -238,11 +242,18 @@ function MoveGroup({
                   (m.advice === "not" || m.advice === "wait") &&
                   `Harms if it is ${cause(m.worst.cause)} (${likelihood(knowledge, m.worst.chance).word}). `}
                 {m.check && `First: ${sign(m.check)?.toLowerCase()}.`}
+                {m.needs && ` There must be: ${name(m.needs)?.toLowerCase()}.`}
+                {m.hinge && (
+                  <b className="ochre">
+                    {" "}
+                    It cannot be undone, and hangs on one answer: {sign(m.hinge)?.toLowerCase()} again first.
+                  </b>
+                )}
               </span>
             </li>
           );
         })}
-      </ul>
+      </List>
       {list.length > shown.length && (
         <button type="button" className="linkbutton small soft" onClick={() => setAll(true)}>
           {list.length - shown.length} more

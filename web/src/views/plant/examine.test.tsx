@@ -17,14 +17,27 @@ const differential = (a: { body: unknown }) => {
   const { present, absent } = a.body as { present: string[]; absent: string[] };
   return {
     causes: [
-      { id: "root-rot", chance: present.length ? 0.7 : 0.08, prior: 0.08, evidence: [] },
-      { id: "drought", chance: 0.1, prior: 0.1, evidence: [] },
+      { id: "root-rot", chance: present.length ? 0.7 : 0.08, prior: 0.08, evidence: [], folded: false },
+      { id: "drought", chance: 0.1, prior: 0.1, evidence: [], folded: false },
     ],
     others: 40,
     sets: [],
     turns: [],
     working,
-    verdict: "Root rot stands out.",
+    verdict: {
+      kind: "look-further",
+      words: "Look further: parts of it have not been looked at yet.",
+      missing: ["leaves"],
+    },
+    outside: { chance: 0.35, flag: present.length > 0, probably: false },
+    unexplained: present.length > 0 ? ["leaf.crisp"] : [],
+    conditions: [],
+    toRuleOut: [{ id: "root-rot", chance: 0.1 }],
+    impliedSeen: [],
+    suggested: [],
+    moves: [],
+    fragile: false,
+    learned: false,
     minutes: present.length + absent.length,
     checks: [],
     implied: [],
@@ -43,7 +56,10 @@ const differential = (a: { body: unknown }) => {
 
 const answers = {
   "GET /api/knowledge": { ...knowledge, zones },
-  "GET /api/guide": { asks: [{ zone: "leaves", signs: ["leaf.drooping", "leaf.crisp"], quiet: ["leaf.tips-brown"] }] },
+  "GET /api/guide": {
+    asks: [{ zone: "leaves", signs: ["leaf.drooping", "leaf.crisp"], quiet: ["leaf.tips-brown"] }],
+    fits: knowledge.signs.map((x) => x.id),
+  },
   "POST /api/plants/plant-1/differential": differential,
   "POST /api/plants/plant-1/entries": (a: { body: unknown }) => ({
     ...(a.body as object),
@@ -70,7 +86,13 @@ describe("a look", () => {
     expect(await screen.findByText(/Before any sign: only how common things are/)).toBeTruthy();
     await toLeaves();
     await userEvent.click(screen.getByRole("button", { name: "seen: Leaves hang limp" }));
-    expect(await screen.findByText(/1 answer, about 1 min of looking. Root rot stands out./)).toBeTruthy();
+    expect(await screen.findByText(/1 answer, about 1 min of looking./)).toBeTruthy();
+    const verdict = await screen.findByTestId("verdict-of-look");
+    expect(verdict.getAttribute("data-verdict")).toBe("look-further");
+    expect(verdict.textContent).toContain("Not looked at yet: leaves.");
+    expect(verdict.textContent).toContain("Something that is not on this list may be at work");
+    expect(verdict.textContent).toContain("Nothing on the list explains: “Leaves crackle”");
+    expect(verdict.textContent).toContain("To rule out, because it is quick to kill: root rot");
     await userEvent.click(screen.getByRole("button", { name: "Looked: nothing else here" }));
     await userEvent.click(save);
     await waitFor(() => expect(sent(asked)).toHaveLength(1));

@@ -20,9 +20,9 @@ const evidence = ["leaf.drooping", "root.smell", "leaf.crisp", "leaf.tips-brown"
 const differential = (more: Partial<Differential> = {}): Differential =>
   ({
     causes: [
-      { id: "root-rot", chance: 0.82, prior: 0.08, evidence, standsOut: true },
-      { id: "drought", chance: 0.07, prior: 0.1, evidence: [] },
-      { id: "old-leaf", chance: 0.03, prior: 0.15, evidence: [] },
+      { id: "root-rot", chance: 0.82, prior: 0.08, evidence, standsOut: true, folded: false },
+      { id: "drought", chance: 0.12, prior: 0.1, evidence: [], folded: false },
+      { id: "old-leaf", chance: 0.03, prior: 0.15, evidence: [], folded: true },
     ],
     others: 40,
     sets: [
@@ -30,6 +30,7 @@ const differential = (more: Partial<Differential> = {}): Differential =>
       { causes: [], chance: 0.05 },
       { causes: ["drought", "root-rot"], chance: 0.02 },
     ],
+    conditions: [],
     turns: [],
     working,
     ...more,
@@ -37,7 +38,7 @@ const differential = (more: Partial<Differential> = {}): Differential =>
 
 describe("suspects", () => {
   it("stand by falling chance with what speaks for and against", async () => {
-    show(<SuspectList differential={differential()} knowledge={knowledge} most={2} />);
+    show(<SuspectList differential={differential()} knowledge={knowledge} />);
     const rows = [...document.querySelectorAll("[data-cause]")];
     expect(rows.map((r) => r.getAttribute("data-cause"))).toEqual(["root-rot", "drought"]);
     const rot = rows[0]?.textContent ?? "";
@@ -50,23 +51,29 @@ describe("suspects", () => {
     expect(pageText()).toContain("Several can be true at once");
   });
 
-  it("that are hardly likely are folded, but for the first of all", async () => {
-    show(<SuspectList differential={differential()} knowledge={knowledge} most={3} />);
+  it("that the server folds are listed only when asked for, their figures one touch away", async () => {
+    show(<SuspectList differential={differential()} knowledge={knowledge} />);
     expect([...document.querySelectorAll("[data-cause]")].map((r) => r.getAttribute("data-cause"))).toEqual([
       "root-rot",
       "drought",
     ]);
     await userEvent.click(screen.getByRole("button", { name: "more causes" }));
     expect(document.querySelectorAll("[data-cause]")).toHaveLength(3);
-    const faint = differential({
-      causes: differential().causes?.slice(2),
-    });
-    show(<SuspectList differential={faint} knowledge={knowledge} most={3} />);
-    expect(document.querySelectorAll('[data-cause="old-leaf"]')).toHaveLength(2);
+    const faint = document.querySelector('[data-cause="old-leaf"]');
+    expect(faint?.textContent).not.toContain("3.0 %");
+    await userEvent.click(screen.getByRole("button", { name: /^how likely\? Ordinary/ }));
+    expect(faint?.textContent).toContain("3.0 %");
+  });
+
+  it("that were seen as conditions have no figure", () => {
+    show(<SuspectList differential={differential({ conditions: ["root-rot"] })} knowledge={knowledge} />);
+    const rot = document.querySelector('[data-cause="root-rot"]')?.textContent;
+    expect(rot).toContain("seen");
+    expect(rot).not.toContain("82 %");
   });
 
   it("open to more causes and to what comes together", async () => {
-    show(<SuspectList differential={differential()} knowledge={knowledge} most={1} />);
+    show(<SuspectList differential={differential()} knowledge={knowledge} />);
     await userEvent.click(screen.getByRole("button", { name: "more causes" }));
     expect(document.querySelectorAll("[data-cause]")).toHaveLength(3);
     expect(pageText()).toContain("none of these");
@@ -75,15 +82,7 @@ describe("suspects", () => {
 
   it("let causes be accepted", async () => {
     const accept = vi.fn();
-    show(
-      <SuspectList
-        differential={differential()}
-        knowledge={knowledge}
-        most={2}
-        accepted={["root-rot"]}
-        onAccept={accept}
-      />,
-    );
+    show(<SuspectList differential={differential()} knowledge={knowledge} accepted={["root-rot"]} onAccept={accept} />);
     await userEvent.click(screen.getByRole("checkbox", { name: "Drought stress" }));
     expect(accept).toHaveBeenCalledWith("drought", true);
     await userEvent.click(screen.getByRole("checkbox", { name: "Root rot" }));
@@ -91,7 +90,7 @@ describe("suspects", () => {
   });
 
   it("open a number to its working", async () => {
-    show(<SuspectList differential={differential()} knowledge={knowledge} most={1} />);
+    show(<SuspectList differential={differential()} knowledge={knowledge} />);
     await userEvent.click(screen.getByRole("button", { name: "How these chances came about" }));
     expect(await screen.findByText("1 + 1")).toBeTruthy();
   });

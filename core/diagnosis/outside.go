@@ -1,0 +1,82 @@
+package diagnosis
+
+import "math"
+
+// Something that is not on the list: how common it is taken to be, how often it
+// shows any symptom, and what each symptom that was denied takes from it (common
+// practice; set while looking at worked cases).
+const (
+	elsePrior  = 0.04
+	elseShows  = 0.30
+	elseDenied = 0.04
+	// elseMay is the chance from which it is said that it may be at work, and
+	// elseProbably from which it probably is while no cause leads by elseLead.
+	elseMay      = 0.30
+	elseProbably = 0.45
+	elseLead     = 0.85
+	// unexplainedFrom is the chance that nothing likely explains a sign, from
+	// which it is named.
+	unexplainedFrom = 0.5
+)
+
+// Outside says whether something that is not on the list may be at work. It
+// stands beside the list and is never a row in it.
+type Outside struct {
+	Chance float64 `json:"chance" doc:"0-1."`
+	Flag   bool    `json:"flag" doc:"Whether it may be at work."`
+	// Probably is the stronger word.
+	Probably bool `json:"probably" doc:"Whether it probably is."`
+}
+
+// Outside gives the chance of something that is not on the list.
+func (c *Case) Outside() Outside {
+	return Outside{c.outside, c.outside >= elseMay, c.elseProbably()}
+}
+
+func (c *Case) elseProbably() bool {
+	return c.outside >= elseProbably && c.ranked[0].Chance < elseLead && c.symptomSeen()
+}
+
+// somethingElse weighs the causes against the same causes with one more that is
+// unknown, which shows every symptom now and then.
+func (c *Case) somethingElse(p problem) float64 {
+	with := p
+	with.fail = append([]float64{}, p.fail...)
+	for slot, a := range c.answers.seen {
+		if c.k.signs[a.sign].Symptom {
+			with.fail[slot] *= 1 - elseShows
+		}
+	}
+	denied := 0
+	for _, a := range c.answers.denied {
+		if c.k.signs[a.sign].Symptom && !a.implied {
+			denied++
+		}
+	}
+	more := elsePrior * with.sum(false).total * math.Pow(1-elseDenied, float64(denied))
+	return more / (more + (1-elsePrior)*c.posterior.total)
+}
+
+// Unexplained lists the symptoms seen that nothing likely explains.
+func (c *Case) Unexplained() []string {
+	ids := []string{}
+	for _, a := range c.answers.seen {
+		if c.k.signs[a.sign].Symptom && c.unexplained(a) > unexplainedFrom {
+			ids = append(ids, c.k.signs[a.sign].ID)
+		}
+	}
+	return ids
+}
+
+// unexplained is the chance that a sign seen came from none of the causes.
+func (c *Case) unexplained(a answer) (chance float64) {
+	b := min(maxBackground, c.background(a.sign)*degreeBackground[a.degree])
+	for _, s := range c.likely() {
+		fails := 1.0
+		for _, cause := range s.causes {
+			fails *= 1 - c.k.link[cause][a.sign]
+		}
+		chance += s.share * b * fails / (1 - (1-b)*fails)
+	}
+	return chance
+}

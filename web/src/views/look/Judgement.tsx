@@ -1,0 +1,58 @@
+import type { Differential, Knowledge, Schemas } from "../../api/client";
+import { How } from "../../shell/How";
+import { sentence } from "../words";
+
+type Judged = Pick<Differential, "verdict" | "outside"> &
+  Partial<Pick<Differential, "unexplained" | "conditions" | "toRuleOut" | "working">>;
+
+const tones: Record<Schemas["Judgement"]["kind"], string> = {
+  act: "red",
+  harmless: "kelp",
+  "nothing-found": "kelp",
+  "look-further": "ochre",
+  "not-enough": "ochre",
+  "something-else": "red",
+};
+
+/** Where a look stands: the verdict, and what it must not make one overlook. */
+export function Judgement({ of, knowledge }: { of: Judged; knowledge: Knowledge }) {
+  const { verdict, outside, unexplained = [], conditions = [], toRuleOut = [] } = of;
+  const cause = (id: string) => knowledge.causes.find((c) => c.id === id)?.label ?? id;
+  const sign = (id: string) => knowledge.signs.find((s) => s.id === id)?.label ?? id;
+  const part = (id: string) => knowledge.zones.find((z) => z.id === id)?.label.toLowerCase() ?? id;
+  const list = (ids: string[], say: (id: string) => string) => ids.map(say).join(", ");
+  return (
+    <div data-testid="verdict-of-look" data-verdict={verdict.kind} style={{ marginBottom: 10 }}>
+      <p className={tones[verdict.kind]} style={{ margin: "2px 0 4px", fontWeight: 700 }} aria-live="polite">
+        {verdict.words}
+      </p>
+      <ul className="small" style={{ margin: 0, paddingLeft: 18 }}>
+        {verdict.missing.length > 0 && <li>Not looked at yet: {list(verdict.missing, part)}.</li>}
+        {verdict.again !== undefined && verdict.again > 0 && <li>Look again in {verdict.again} days.</li>}
+        {outside.flag && (
+          <li>
+            Something that is not on this list {outside.probably ? "is probably" : "may be"} at work: keep it apart, do
+            nothing that cannot be undone, and show pictures to a plant society, an extension office or a plant clinic.
+          </li>
+        )}
+        {unexplained.length > 0 && <li>Nothing on the list explains: {list(unexplained, (s) => `“${sign(s)}”`)}.</li>}
+        {conditions.length > 0 && <li>Seen, and so not reckoned: {list(conditions, cause)}.</li>}
+        {toRuleOut.length > 0 && (
+          <li>
+            To rule out, because it is quick to kill:{" "}
+            {list(
+              toRuleOut.map((c) => c.id),
+              cause,
+            ).toLowerCase()}
+            .
+          </li>
+        )}
+      </ul>
+      {of.working && (
+        <span className="soft small">
+          {sentence("how this is judged")} <How working={of.working} of="where it stands" />
+        </span>
+      )}
+    </div>
+  );
+}

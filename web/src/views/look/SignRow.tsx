@@ -1,0 +1,131 @@
+import { type ReactNode, useState } from "react";
+import classes from "./Look.module.css";
+import { type Answers, type Degree, degreesOf, type Side, type Sign } from "./look";
+import { SignPicture } from "./SignPicture";
+
+/** What a row can change of the answers. */
+export interface Answering {
+  put: (sign: Sign, to: Side) => void;
+  sure: (sign: Sign, sure: boolean) => void;
+  grade: (sign: Sign, degree: Degree) => void;
+}
+
+interface SignRowProps extends Answering {
+  sign: Sign;
+  draft: Answers;
+  beside?: ReactNode;
+  ruledOut: boolean;
+  /** Named where the row stands among those of other parts. */
+  part?: string;
+}
+
+/** One sign to be answered: seen, not there, or nobody knows; how sure, and how much of it. */
+export function SignRow({ sign, draft, beside, ruledOut, part, ...answering }: SignRowProps) {
+  const [open, setOpen] = useState(false);
+  const seen = draft.present.includes(sign.id);
+  const absent = draft.absent.includes(sign.id);
+  return (
+    <div className={beside ? `${classes.sign} ${classes.known}` : classes.sign} data-sign={sign.id}>
+      <div id={`sign-${sign.id}`}>
+        {part && <span className="soft small">{part}: </span>}
+        {sign.label}
+        <span className="soft small" style={{ display: "block" }}>
+          {sign.how}
+          {sign.disturbance === 3 && " · unpots it"}
+          {ruledOut && !seen && !absent && " · ruled out by what you saw"}{" "}
+          <button
+            type="button"
+            className="linkbutton"
+            aria-expanded={open}
+            aria-label={`Like what: ${sign.label}`}
+            onClick={() => setOpen(!open)}
+          >
+            like what?
+          </button>
+        </span>
+      </div>
+      <SeenOrNot sign={sign} draft={draft} {...answering} />
+      {open && <LikeWhat sign={sign} />}
+      {beside}
+    </div>
+  );
+}
+
+/** What a sign looks like, beside what it is commonest taken for. */
+export function LikeWhat({ sign }: { sign: Sign }) {
+  return (
+    <div className={`small ${classes.beside} ${classes.pictures}`}>
+      <figure>
+        <SignPicture drawing={sign.drawing} />
+        <figcaption>
+          <b>Looks like:</b> {sign.looks}.
+        </figcaption>
+      </figure>
+      <figure>
+        <SignPicture drawing={sign.lookAlike} />
+        <figcaption>
+          <b>Not to be taken for it:</b> {sign.notThis}.
+        </figcaption>
+      </figure>
+    </div>
+  );
+}
+
+interface SeenOrNotProps extends Answering {
+  sign: Sign;
+  draft: Answers;
+  /** Tells two pairs of buttons for one sign apart. */
+  where?: string;
+}
+
+/** The answers to a sign; none pressed means that nobody looked. */
+export function SeenOrNot({ sign, draft, put, sure, grade, where }: SeenOrNotProps) {
+  const label = where ? `${sign.label} (${where})` : sign.label;
+  const seen = draft.present.includes(sign.id);
+  const absent = draft.absent.includes(sign.id);
+  const unknown = (draft.unknown ?? []).includes(sign.id);
+  const thinks = (draft.unsure ?? []).includes(sign.id);
+  return (
+    <fieldset className={classes.answering} aria-label={label}>
+      <div className="answers">
+        <Answer word="seen" tone="seen" on={seen} label={label} act={() => put(sign, "present")} />
+        <Answer word="not there" tone="absent" on={absent} label={label} act={() => put(sign, "absent")} />
+        <Answer word="don’t know" on={unknown} label={label} act={() => put(sign, "unknown")} />
+      </div>
+      {(seen || absent) && (
+        <div className={classes.howSure}>
+          <Chip word="sure" on={!thinks} label={label} act={() => sure(sign, true)} />
+          <Chip word="I think so" on={thinks} label={label} act={() => sure(sign, false)} />
+          {seen &&
+            degreesOf(sign).map((d) => (
+              <Chip key={d} word={d} on={draft.degrees?.[sign.id] === d} label={label} act={() => grade(sign, d)} />
+            ))}
+        </div>
+      )}
+    </fieldset>
+  );
+}
+
+interface AnswerProps {
+  word: string;
+  tone?: string;
+  on: boolean;
+  label: string;
+  act: () => void;
+}
+
+function Answer({ word, tone, on, label, act }: AnswerProps) {
+  return (
+    <button type="button" className={tone} aria-pressed={on} aria-label={`${word}: ${label}`} onClick={act}>
+      {word}
+    </button>
+  );
+}
+
+function Chip({ word, on, label, act }: AnswerProps) {
+  return (
+    <button type="button" aria-pressed={on} aria-label={`${word}: ${label}`} onClick={act}>
+      {word}
+    </button>
+  );
+}
