@@ -116,16 +116,7 @@ func (c *Case) rootsSeen() bool {
 // Moves sorts every move that can be done and would matter: now first, in the
 // order in which they are done.
 func (c *Case) Moves(checks []Check) []Advice {
-	var all []Advice
-	for _, m := range c.k.moves {
-		needs, can := c.canDo(m)
-		if !can || !c.allowed(m) {
-			continue
-		}
-		if a, is := c.advise(m, needs, checks); is {
-			all = append(all, a)
-		}
-	}
+	all := c.weighed(checks)
 	now := c.chooseNow(all)
 	list := append([]Advice{}, now...)
 	if slices.ContainsFunc(now, func(a Advice) bool { return !a.move.Reversible }) {
@@ -158,6 +149,20 @@ func (c *Case) Moves(checks []Check) []Advice {
 		return x.worth > y.worth
 	})
 	return append(list, rest...)
+}
+
+// weighed sorts each move that can be done by itself.
+func (c *Case) weighed(checks []Check) (all []Advice) {
+	for _, m := range c.k.moves {
+		needs, can := c.canDo(m)
+		if !can || !c.allowed(m) {
+			continue
+		}
+		if a, is := c.advise(m, needs, checks); is {
+			all = append(all, a)
+		}
+	}
+	return all
 }
 
 // value is what a move is worth for a set of causes. A cause that is there

@@ -276,7 +276,7 @@ func TestNothingAdvisedNowHarms(t *testing.T) {
 			}
 			c := examine(t, e)
 			where := fmt.Sprintf("%s on %s", known.ID, h.ID)
-			list := now(c)
+			list := c.chooseNow(c.weighed(nil))
 			assert.LessOrEqual(t, len(list), 5, where)
 			for _, a := range list {
 				assert.True(t, a.move.fits.habit(h.ID), "%s: %s", where, a.Move)
