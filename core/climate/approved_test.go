@@ -7,5 +7,5 @@ import (
 )
 
 func TestTablesStandAsTheyWereRead(t *testing.T) {
-	approve.Tables(t, map[string]any{"lights": lights, "lux": luxPerPPFD})
+	approve.Tables(t, map[string]any{"lights": lights, "lux": luxPerPPFD, "chamber": ChamberComfort})
 }

@@ -7,5 +7,8 @@ import (
 )
 
 func TestTablesStandAsTheyWereRead(t *testing.T) {
-	approve.Tables(t, map[string]any{"pests": pests})
+	approve.Tables(t, map[string]any{
+		"pests":  pests,
+		"limits": []float64{beforeLaying, liveYoungShare, liveYoungLatest, lastingEggs, lastingDays, clearLeast},
+	})
 }

@@ -1,0 +1,40 @@
+package bench_test
+
+import (
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"tendermend/core/bench"
+	"tendermend/core/climate"
+	"tendermend/core/plant"
+)
+
+func TestReadingsAreTakenUpToTheirLimits(t *testing.T) {
+	light := func(reading, hours float64) error {
+		_, err := bench.Light(bench.LightInput{Reading: reading, Unit: "lux", Lamp: climate.Sunlight, Hours: hours}, nil)
+		return err
+	}
+	for _, v := range []float64{0, 200000} {
+		assert.NoError(t, light(v, 12))
+	}
+	for _, v := range []float64{-1, 200000.5} {
+		assert.Error(t, light(v, 12))
+	}
+	for hours, fine := range map[float64]bool{0.1: true, 24: true, 0.09: false, 24.01: false} {
+		assert.Equal(t, fine, light(100, hours) == nil, hours)
+	}
+}
+
+func TestWarmthThatAKindDoesNotBearIsSaid(t *testing.T) {
+	kind := plant.Profile{Temperature: [3]float64{10, 20, 30}, Humidity: [2]float64{40, 60}}
+	for warmth, says := range map[float64]string{9.9: "10 to 30", 10: "", 30: "", 30.1: "10 to 30"} {
+		r, err := bench.Air(bench.AirInput{TempC: warmth, HumidityPct: 60}, &kind)
+		require.NoError(t, err)
+		said := strings.Join(r.Warnings, " ")
+		assert.Equal(t, says != "", strings.Contains(said, "Outside what it bears"), warmth)
+		assert.Contains(t, said, says)
+	}
+}
