@@ -191,6 +191,18 @@ func (p *page) touch(zone string) {
 	p.click(fmt.Sprintf(`//*[@data-zone=%q]/*[name()="text"][1]`, zone))
 }
 
+// tickOnly accepts one cause and no other.
+func (p *page) tickOnly(cause string) {
+	p.t.Helper()
+	p.until(fmt.Sprintf(`(() => {
+		for (const box of document.querySelectorAll("[data-cause] input")) {
+			const wanted = box.closest("[data-cause]").dataset.cause === %q
+			if (box.checked !== wanted) { box.click(); return false }
+		}
+		return true
+	})()`, cause))
+}
+
 // see waits until the page shows the words.
 func (p *page) see(words string) {
 	p.t.Helper()

@@ -91,7 +91,7 @@ func TestATallyAnswersAndACaseIsConfirmed(t *testing.T) {
 	p.click(by("button", "Confirm it"))
 	p.see("its treatment mended it today")
 	p.open("/handbook/confirmed")
-	p.see("Of 17 confirmed cases")
+	p.see("17 confirmed cases. Too few")
 	p.see("Anthurium from the night ferry")
 }
 

@@ -76,6 +76,7 @@ func TestRescueFromTheDoorToTheFirstStagePassed(t *testing.T) {
 	p.see("What do you think it is?")
 	p.until(`document.querySelector('[data-advice="now"]')?.innerText.includes("Hold water")`)
 	p.until(`document.querySelector('[data-advice="not"]')?.innerText.includes("Soak")`)
+	p.tickOnly("root-rot")
 	p.click(by("button", "Accept root rot, make the plan"))
 
 	p.see("Root rot")
