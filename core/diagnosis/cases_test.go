@@ -105,6 +105,16 @@ func TestCasesOutsideTheListAreNotTalkedAway(t *testing.T) {
 		}
 	}
 	assert.Equal(t, 10, flagged)
+	ordinary := 0
+	for _, name := range []string{"practice", "new"} {
+		for _, wc := range cases(t, name) {
+			if examine(t, wc.Examination).Outside().Flag {
+				ordinary++
+			}
+		}
+	}
+	t.Logf("%d of 91 ordinary cases flagged", ordinary)
+	assert.LessOrEqual(t, ordinary, 4)
 }
 
 // Each cause in turn is taken from the list: plants that have it must not be called

@@ -184,7 +184,10 @@ func TestSomethingElseIsFlaggedAtItsLimits(t *testing.T) {
 	}
 	lead := made(t, look("aroid-vine", "leaf.torn"), map[string]float64{"breakage": 0.85})
 	lead.outside = 0.9
-	assert.False(t, lead.Outside().Probably, "one cause leads clearly")
+	assert.Equal(t, Outside{0.9, false, false}, lead.Outside(), "one cause leads clearly and explains all")
+	odd := made(t, look("aroid-vine", "leaf.torn", "leaf.sticky"), map[string]float64{"breakage": 0.9})
+	odd.outside = 0.9
+	assert.Equal(t, Outside{0.9, true, false}, odd.Outside(), "but a sign is left over")
 	fact := made(t, look("aroid-vine", "care.hard-water"), nil)
 	fact.outside = 0.9
 	assert.False(t, fact.Outside().Probably, "no symptom was seen")

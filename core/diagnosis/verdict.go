@@ -163,7 +163,7 @@ func (c *Case) words(v Judgement) string {
 	case LookFurther:
 	}
 	switch {
-	case c.outside >= elseMay && c.symptomSeen():
+	case c.elseMay() && c.symptomSeen():
 		return "Look further: something that is not on the list may be at work."
 	case len(v.Missing) > 0:
 		return "Look further: parts of it have not been looked at yet."
