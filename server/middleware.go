@@ -8,6 +8,7 @@ import (
 	"net"
 	"net/http"
 	"path"
+	"regexp"
 	"slices"
 	"strconv"
 	"strings"
@@ -165,6 +166,10 @@ func policy(styleNonce string) string {
 // noncePlace is what index.html holds where the style nonce goes.
 var noncePlace = []byte("STYLE_NONCE")
 
+// door is what index.html shows of the sign-in before any script runs; whoever has a
+// session is not shown it.
+var door = regexp.MustCompile(`(?s)<!--door-->.*<!--/door-->`)
+
 // isFile says whether an address asks for a file and not for a view; ids of
 // signs hold points as well.
 func isFile(name string) bool {
@@ -248,6 +253,9 @@ func (srv *server) frontEnd() http.Handler {
 		if err != nil {
 			http.Error(w, "The front end has not been built; run make build.", http.StatusNotFound)
 			return
+		}
+		if _, err := r.Cookie(srv.sessions.Cookie.Name); err == nil {
+			page = door.ReplaceAll(page, nil)
 		}
 		nonce := rand.Text()
 		w.Header().Set("Content-Security-Policy", policy(nonce))

@@ -350,6 +350,13 @@ func TestOtherSitesCannotWrite(t *testing.T) {
 	assert.Equal(t, http.StatusForbidden, res.StatusCode)
 }
 
+func TestTheDoorStandsBeforeAnyScriptAndOnlyForStrangers(t *testing.T) {
+	files := fstest.MapFS{"index.html": {Data: []byte("a<!--door-->\nwords\n<!--/door-->b")}}
+	_, url := serve(t, server.Options{Files: files, OpenAccounts: true})
+	assert.Contains(t, visit(t, url).call("GET", "/", nil).raw, "words")
+	assert.Equal(t, "ab", member(t, url, "one@example.org").call("GET", "/", nil).raw)
+}
+
 func TestThePageLoadsOnlyWhatShipsWithIt(t *testing.T) {
 	files := fstest.MapFS{
 		"index.html":  {Data: []byte(`<meta name="style-nonce" content="STYLE_NONCE">`)},
