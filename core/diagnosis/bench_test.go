@@ -64,6 +64,7 @@ func BenchmarkNextChecks(b *testing.B) {
 		b.Fatal(err)
 	}
 	for b.Loop() {
+		c.checks = nil
 		c.NextChecks()
 	}
 }
