@@ -179,3 +179,57 @@ func TestAWaitNamesTheCheckThatSeparates(t *testing.T) {
 	assert.Equal(t, &Harm{"b", -2, 0.5}, graver(&Harm{"a", -4, 0.1}, Harm{"b", -2, 0.5}))
 	assert.Equal(t, &Harm{"a", -4, 0.3}, graver(&Harm{"a", -4, 0.3}, Harm{"b", -2, 0.5}))
 }
+
+// Now stands first, what waits next, then what hangs on its cause, and what harms last;
+// the worthiest first, and of what harms the worst.
+func TestMovesStandInTheirOrder(t *testing.T) {
+	order := map[string]int{Now: 0, Wait: 1, If: 2, Not: 3}
+	seen := map[string]bool{}
+	for _, e := range []Examination{
+		look("aroid-vine", "leaf.drooping", "med.wet-long", "course.no-perk", "root.smell"),
+		look("succulent-rosette", "leaf.scorch-sunside", "leaf.translucent"),
+		look("sympodial-orchid", "leaf.wrinkled", "pest.cotton"),
+		look("fern", "leaf.crisp", "leaf.tips-brown"),
+		look("aroid-clump", "care.shipped-wet-cold", "leaf.drooping", "leaf.yellow-many-fast", "med.wet-long", "care.new-arrival"),
+	} {
+		c := examine(t, e)
+		list := c.Moves(c.NextChecks())
+		for i, a := range list {
+			seen[a.Advice] = true
+			if i == 0 {
+				continue
+			}
+			before := list[i-1]
+			assert.GreaterOrEqual(t, order[a.Advice], order[before.Advice])
+			switch {
+			case a.Advice != before.Advice || a.Advice == Now:
+			case a.Advice == Not:
+				assert.GreaterOrEqual(t, a.Good, before.Good, "what harms most first")
+			default:
+				assert.LessOrEqual(t, a.worth, before.worth, "the worthiest first")
+			}
+		}
+	}
+	assert.Len(t, seen, 4)
+}
+
+// A move that cures nothing wants the cause that it helps to be sure enough; one that
+// cures something is not let through by what it only helps.
+func TestWhatCannotBeUndoneHangsOnWhatItCures(t *testing.T) {
+	c := made(t, look("aroid-vine", "leaf.torn"), map[string]float64{"nitrogen-low": 0.6, "pot-bound": 0.599})
+	for _, tc := range []struct {
+		effects map[string]int
+		want    bool
+	}{
+		{map[string]int{"nitrogen-low": 2}, true},
+		{map[string]int{"pot-bound": 2}, false},
+		{map[string]int{"nitrogen-low": 2, "pot-bound": 3}, false},
+		{map[string]int{"nitrogen-low": 3, "pot-bound": 2}, true},
+		{map[string]int{"nitrogen-low": 1}, false},
+		{map[string]int{"nitrogen-low": 2, "drought": 3}, true},
+	} {
+		assert.Equal(t, tc.want, c.sureEnough(Move{Effects: tc.effects}, 7), tc.effects)
+	}
+	assert.True(t, c.sureEnough(Move{Effects: map[string]int{"pot-bound": 3}}, 1), "with a day left half is enough")
+	assert.False(t, c.sureEnough(Move{Effects: map[string]int{"pot-bound": 3}}, 2))
+}

@@ -57,6 +57,9 @@ func (c WorkedCase) check() error {
 	if _, err := Examine(c.Examination); err != nil {
 		return err
 	}
+	if a, b, clash := Contradiction(c.Examination); clash {
+		return fmt.Errorf("%q and %q cannot both be true of one look; keep the one you are sure of", a, b)
+	}
 	for i, trait := range c.Traits {
 		if _, ok := plant.TraitWords()[trait]; !ok {
 			return fmt.Errorf("traits[%d]: there is no trait %q", i, trait)

@@ -57,6 +57,8 @@ func TestCaseSchemaAndReaderAgree(t *testing.T) {
 		_, _, err := ReadCases(strings.NewReader(file))
 		assert.Equal(t, good, err == nil, "reader on %s: %v", file, err)
 	}
+	_, _, err = ReadCases(strings.NewReader(`{"habit":"fern","present":["med.wet-long","med.dry-through"]}`))
+	assert.ErrorContains(t, err, `"med.wet-long" and "med.dry-through" cannot both be true`)
 	published, err := os.ReadFile("../../docs/case.schema.json")
 	require.NoError(t, err)
 	assert.JSONEq(t, string(raw), string(published), "run make api")
