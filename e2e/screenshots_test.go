@@ -49,16 +49,17 @@ func TestScreenshots(t *testing.T) {
 			p.touch("stance")
 			p.click(`//button[@aria-label="seen: Leaves hang limp"]`)
 			p.touch("medium")
-			p.click(`//button[@aria-label="seen: Still wet more than five days after watering"]`)
+			p.click(`//button[@aria-label="seen: Still wet deep down long after it should have dried"]`)
+			p.click(by("button", "Like what: Still wet deep down"))
 			p.see("Next:")
 		}},
 		{name: "plan", path: plantPath("T-008") + "/do", wait: "steps to do", width: 1280, height: 800},
 		{name: "check-in-phone", path: plantPath("T-014") + "?check", wait: "Record the check-in", width: 390, height: 844},
-		{name: "handbook", path: "/handbook/causes/sun-scorch", wait: "Mistaken for", width: 1280, height: 800},
+		{name: "handbook", path: "/handbook/kinds/monstera-adansonii/key?list=kinds", wait: "commonest troubles", width: 1280, height: 800},
 		{name: "at-sale", path: "/sale", wait: "At the sale", width: 1280, height: 800, then: func(p *page) {
 			p.fill("How it grows", "single-stem")
 			p.choose(`//*[@role="option"][.="single-stem orchid"]`)
-			p.fill("Price asked", "9")
+			p.fill("Price asked", "16")
 			p.fill("A sound one costs", "18")
 			p.touch("pot")
 			p.click(`//button[@aria-label="seen: A sour, rotten or mouldy smell at the drainage hole"]`)

@@ -114,7 +114,7 @@ func TestAtASaleOnlyWhatAStrangerSeesIsAsked(t *testing.T) {
 	for id, want := range map[string]bool{
 		"care.regulator": true, "care.water-often": false, "course.one-side": true, "course.sudden": false,
 		"course.oldest-only": true, "course.neighbours": true, "place.cold": false, "leaf.drooping": true,
-		"med.wet-long": false, "leaf.pale-overall": false, "new.stalled": false,
+		"root.mushy": false, "root.smell": true, "med.wet-long": false, "leaf.pale-overall": false, "new.stalled": false,
 	} {
 		s, _ := SignByID(id)
 		assert.Equal(t, want, seenAtSale(s), id)

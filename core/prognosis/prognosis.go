@@ -227,9 +227,6 @@ func Appraise(o Offer) (Appraisal, error) {
 			)
 		}
 	}
-	if a.Verdict.Kind != diagnosis.Act && a.Verdict.Kind != diagnosis.NothingFound {
-		a.Reasons = append(a.Reasons, a.Verdict.Words)
-	}
 	if a.Verdict.Kind == diagnosis.LookFurther || a.Verdict.Kind == diagnosis.NotEnough {
 		a.Reasons = append(a.Reasons, "Look at the undersides, the joints and the drainage hole before you pay.")
 	}

@@ -101,7 +101,8 @@ func TestOffersAreWeighed(t *testing.T) {
 	a, err = Appraise(Offer{Examination: look("fern", nil, nil)})
 	require.NoError(t, err)
 	assert.Nil(t, a.Fair)
-	assert.Contains(t, a.Reasons[0], "not been looked at")
+	assert.Equal(t, diagnosis.LookFurther, a.Verdict.Kind)
+	assert.Contains(t, a.Reasons[0], "before you pay")
 	_, err = Appraise(Offer{Examination: look("weed", nil, nil)})
 	assert.Error(t, err)
 }
