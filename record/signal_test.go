@@ -1,6 +1,7 @@
 package record_test
 
 import (
+	"fmt"
 	"slices"
 	"strings"
 	"testing"
@@ -310,4 +311,15 @@ func TestEveryLookAsksForPests(t *testing.T) {
 	}
 	asks := func(m recovery.Measure) bool { return m.ID == "live-pests" }
 	assert.True(t, slices.ContainsFunc(recovery.InPassing(), asks), "and of any plant in passing")
+}
+
+func TestAPlantThatDoesNotDrinkSaysForHowLong(t *testing.T) {
+	b := newBook(t)
+	b.write(8, record.Body{Watered: &record.Watered{}})
+	b.write(7, record.Body{Weighed: &record.Weighed{Grams: 1000}})
+	b.write(2, record.Body{Weighed: &record.Weighed{Grams: 990}})
+	alarms := b.state().Alarms()
+	if assert.Len(t, alarms, 1) {
+		assert.Contains(t, fmt.Sprint(alarms[0]), "990 g, 5 days after 1000 g")
+	}
 }

@@ -146,6 +146,43 @@ func TestPlumpnessIsReadOnlyWhereThereAreBulbs(t *testing.T) {
 	b.write(2, check("plump", 4, "plump-oldest", 2))
 	assert.False(t, derived(b.state(), "stem.shrivelled-newest").Present)
 	assert.True(t, derived(b.state(), "stem.shrivelled-oldest").Present)
+	for newest, alone := range map[int]bool{1: false, 2: false, 3: true, 4: true, 5: true} {
+		b.write(1, check("plump", newest, "plump-oldest", 2))
+		assert.Equal(t, alone, derived(b.state(), "stem.shrivelled-oldest").Present, "the newest reads %d", newest)
+	}
+}
+
+// Light without its hours says nothing of a day; the coldest and the warmest reading
+// are each taken from where they were read.
+func TestReadingsOfAPlaceAreTakenWhereTheyWereRead(t *testing.T) {
+	b := newBook(t)
+	b.write(5, record.Body{Metered: &record.Metered{Lux: pointer(100)}})
+	assert.Nil(t, derived(b.state(), "place.low-light"))
+	b.write(4, record.Body{Metered: &record.Metered{Lux: pointer(100), Hours: pointer(10)}})
+	assert.True(t, derived(b.state(), "place.low-light").Present)
+	b.write(3, record.Body{Metered: &record.Metered{Lux: pointer(100000)}})
+	assert.True(t, derived(b.state(), "place.low-light").Present, "the last with its hours counts")
+	b.write(3, record.Body{Metered: &record.Metered{MaxC: pointer(25)}})
+	assert.Nil(t, derived(b.state(), "place.cold"), "nobody read the night")
+	b.write(2, record.Body{Metered: &record.Metered{MinC: pointer(2)}})
+	b.write(1, record.Body{Metered: &record.Metered{MinC: pointer(18)}})
+	cold := derived(b.state(), "place.cold")
+	if assert.NotNil(t, cold) {
+		assert.True(t, cold.Present)
+		assert.Equal(t, today-2, cold.On)
+	}
+}
+
+// The live root ball is the last that was measured, and the pot is held against it.
+func TestTheLastRootBallCounts(t *testing.T) {
+	b := newBook(t)
+	b.write(30, record.Body{Potted: &record.Potted{WidthCM: pointer(20), Medium: "bark"}})
+	b.write(20, record.Body{Tallied: &record.Tallied{Tally: roots.Tally{RootBallCM: pointer(5)}}})
+	assert.True(t, derived(b.state(), "pot.oversize").Present)
+	b.write(10, record.Body{Tallied: &record.Tallied{Tally: roots.Tally{LongestMM: pointer(50)}}})
+	assert.True(t, derived(b.state(), "pot.oversize").Present, "a tally without it changes nothing")
+	b.write(5, record.Body{Tallied: &record.Tallied{Tally: roots.Tally{RootBallCM: pointer(17)}}})
+	assert.False(t, derived(b.state(), "pot.oversize").Present)
 }
 
 func TestWhatItTurnedOutToBeStandsBesideWhatWasSaidFirst(t *testing.T) {

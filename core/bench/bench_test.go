@@ -101,6 +101,15 @@ func TestMixByParts(t *testing.T) {
 		for _, w := range r.Warnings {
 			assert.NotContains(t, w, "Nothing is known", "%s is made of known things", recipe.Name)
 		}
+		shares := map[string]float64{}
+		for _, a := range r.Amounts {
+			shares[a.What] = a.Value
+			if a.Unit == "%" {
+				assert.True(t, a.Value > 1 && a.Value < 100, "%s: %s %g %%", recipe.Name, a.What, a.Value)
+			}
+		}
+		assert.LessOrEqual(t, shares["stays air, least"], shares["stays air, most"], recipe.Name)
+		assert.LessOrEqual(t, shares["holds water, least"], shares["holds water, most"], recipe.Name)
 	}
 }
 

@@ -38,3 +38,12 @@ func TestWarmthThatAKindDoesNotBearIsSaid(t *testing.T) {
 		assert.Contains(t, said, says)
 	}
 }
+
+// The first thing that cannot be right is named with its field.
+func TestAFaultNamesItsField(t *testing.T) {
+	_, err := bench.Light(bench.LightInput{Reading: -1, Unit: "lux", Lamp: climate.Sunlight, Hours: 99}, nil)
+	var f bench.Fault
+	require.ErrorAs(t, err, &f)
+	assert.Equal(t, "reading", f.Field)
+	assert.NotContains(t, err.Error(), "\n", "one thing at a time")
+}
