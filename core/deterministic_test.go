@@ -64,7 +64,13 @@ func TestEveryComputationGivesTheSameBytesTwice(t *testing.T) {
 				return text(t, c.ChecksAtSale(), nil)
 			},
 			"guide":   func() string { return text(t, diagnosis.Guide(habit, e.Season, diagnosis.AtHome), nil) },
-			"outlook": func() string { r, err := prognosis.Of(e); return text(t, r, err) },
+			"outlook": func() string {
+				c, err := diagnosis.Examine(e)
+				if err != nil {
+					return text(t, nil, err)
+				}
+				return text(t, prognosis.Of(c, e), nil)
+			},
 			"plan": func() string {
 				made, err := sheet.Of(s, sheet.Answers{})
 				return text(t, made, err)

@@ -65,15 +65,7 @@ func Odds(causes []string) working.Amount {
 // Of gives the outlook of an examined plant: the share that lives summed over
 // every set of causes, each weighed with its chance; weeks, minutes and
 // material of the causes that are plausible, the longest cause deciding.
-func Of(e diagnosis.Examination) (Outlook, error) {
-	c, err := diagnosis.Examine(e)
-	if err != nil {
-		return Outlook{}, err
-	}
-	return ofCase(c, e), nil
-}
-
-func ofCase(c *diagnosis.Case, e diagnosis.Examination) Outlook {
+func Of(c *diagnosis.Case, e diagnosis.Examination) Outlook {
 	o := Outlook{Lives: c.Expect(func(id string) float64 { return outlooks[id].lives })}
 	w := working.Working{
 		Formula: "Σ over all sets of causes: chance of the set × Π share that lives, × what spent reserves take; " +
@@ -159,7 +151,7 @@ func Appraise(o Offer) (Appraisal, error) {
 	if err != nil {
 		return Appraisal{}, err
 	}
-	outlook := ofCase(c, o.Examination)
+	outlook := Of(c, o.Examination)
 	a := Appraisal{
 		Outlook: outlook,
 		Causes:  c.Listed(),

@@ -115,11 +115,11 @@ func TestOddsAreTheProductOfTheShares(t *testing.T) {
 }
 
 func TestWorseSignsNeverRaiseTheChanceToLive(t *testing.T) {
-	good, err := Of(look("aroid-vine", []string{"leaf.drooping", "med.wet-long"}, nil))
+	good, err := outlookOf(look("aroid-vine", []string{"leaf.drooping", "med.wet-long"}, nil))
 	require.NoError(t, err)
-	bad, err := Of(look("aroid-vine", []string{"leaf.drooping", "med.wet-long", "root.mushy", "root.few-live"}, nil))
+	bad, err := outlookOf(look("aroid-vine", []string{"leaf.drooping", "med.wet-long", "root.mushy", "root.few-live"}, nil))
 	require.NoError(t, err)
-	worst, err := Of(
+	worst, err := outlookOf(
 		look(
 			"aroid-vine",
 			[]string{
@@ -165,7 +165,7 @@ func TestOwnCasesUpdateTheOdds(t *testing.T) {
 // Every outlook is a range round its middle, and every trouble takes some weeks.
 func TestOutlooksAreRanges(t *testing.T) {
 	for _, present := range [][]string{{"root.mushy", "root.smell"}, {"pest.cotton"}, {"leaf.drooping", "med.dry-through"}} {
-		o, err := Of(diagnosis.Examination{Habit: "aroid-vine", Season: climate.Summer, Present: present})
+		o, err := outlookOf(diagnosis.Examination{Habit: "aroid-vine", Season: climate.Summer, Present: present})
 		require.NoError(t, err)
 		assert.InDelta(t, max(0, o.Lives-0.15), o.Least, 1e-9, "%v", present)
 		assert.InDelta(t, min(1, o.Lives+0.15), o.Most, 1e-9, "%v", present)
@@ -184,7 +184,7 @@ func TestAnOutlookIsWorkedOutFromTheChances(t *testing.T) {
 		look("fern", []string{"leaf.crisp"}, nil),
 		look("sympodial-orchid", []string{"leaf.wrinkled", "root.dry-dead"}, []string{"root.smell"}),
 	} {
-		got, err := Of(e)
+		got, err := outlookOf(e)
 		require.NoError(t, err)
 		c, err := diagnosis.Examine(e)
 		require.NoError(t, err)
@@ -211,4 +211,12 @@ func TestAnOutlookIsWorkedOutFromTheChances(t *testing.T) {
 		assert.InDelta(t, got.Lives, got.Least+0.15, 0.15)
 		assert.True(t, got.Least >= 0 && got.Most <= 1)
 	}
+}
+
+func outlookOf(e diagnosis.Examination) (Outlook, error) {
+	c, err := diagnosis.Examine(e)
+	if err != nil {
+		return Outlook{}, err
+	}
+	return Of(c, e), nil
 }
