@@ -63,7 +63,7 @@ func TestEveryComputationGivesTheSameBytesTwice(t *testing.T) {
 				}
 				return text(t, c.ChecksAtSale(), nil)
 			},
-			"guide":   func() string { return text(t, diagnosis.Guide(habit, e.Season, diagnosis.AtHome), nil) },
+			"guide": func() string { return text(t, diagnosis.Guide(habit, e.Season, diagnosis.AtHome), nil) },
 			"outlook": func() string {
 				c, err := diagnosis.Examine(e)
 				if err != nil {
