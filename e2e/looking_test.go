@@ -137,3 +137,28 @@ func TestAKindOfOnesOwn(t *testing.T) {
 	p.click(by("a", "prayer-plant family"))
 	p.see("Kinds that grow so")
 }
+
+// A sign is found by everyday words, answered as one thinks, and shown beside what it
+// is taken for; the verdict says what was not looked at.
+func TestASignIsFoundByEverydayWords(t *testing.T) {
+	p := start(t, true).page(t, 390, 844)
+	p.openDemo(plantPath("T-033") + "/examine")
+	p.see("What it may be")
+	p.fill("Find a sign by your own words", "white fluff")
+	p.see("White cottony tufts in joints")
+	p.click(by("button", "Like what: White cottony"))
+	p.until(`document.querySelectorAll("svg[data-drawing]").length >= 2`)
+	p.click(by("button", "seen: White cottony"))
+	p.until(`document.querySelector('[data-cause]').dataset.cause === "mealybug"`)
+	p.until(`document.querySelector('[data-cause="mealybug"]').innerText.includes("very likely")`)
+	p.click(by("button", "I think so: White cottony"))
+	p.until(`!document.querySelector('[data-cause="mealybug"]').innerText.includes("very likely")`)
+	p.until(`document.querySelector('[data-testid="verdict-of-look"]').dataset.verdict === "look-further"`)
+	p.see("Not looked at yet")
+	p.click(by("button", "Save this look"))
+	p.see("What do you think it is?")
+	p.open("/handbook/kinds/monstera-adansonii/key?list=kinds")
+	p.see("its commonest troubles")
+	p.open("/handbook/glossary")
+	p.see("The point from which the leaves of a rosette")
+}
