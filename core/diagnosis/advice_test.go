@@ -233,3 +233,29 @@ func TestWhatCannotBeUndoneHangsOnWhatItCures(t *testing.T) {
 	assert.True(t, c.sureEnough(Move{Effects: map[string]int{"pot-bound": 3}}, 1), "with a day left half is enough")
 	assert.False(t, c.sureEnough(Move{Effects: map[string]int{"pot-bound": 3}}, 2))
 }
+
+// What has nothing to work on until somebody has looked says what must be there, and
+// is not done now; where every such sign was looked for in vain it is left out.
+func TestAMoveNamesWhatMustBeThere(t *testing.T) {
+	saucer := func(e Examination) (a Advice, offered bool) {
+		for _, a := range examine(t, e).Moves(nil) {
+			if a.Move == "empty-saucer" {
+				return a, true
+			}
+		}
+		return a, false
+	}
+	wet := look("aroid-vine", "med.wet-long", "leaf.yellow-few-oldest", "care.water-often")
+	a, offered := saucer(wet)
+	require.True(t, offered)
+	assert.Equal(t, "pot.stands-in-water", a.Needs, "the first of those that nobody looked for")
+	assert.NotEqual(t, Now, a.Advice)
+	a, offered = saucer(wet.without("pot.stands-in-water"))
+	require.True(t, offered, "the holes may still be closed")
+	assert.Equal(t, "pot.no-drain", a.Needs)
+	_, offered = saucer(wet.without("pot.stands-in-water", "pot.no-drain"))
+	assert.False(t, offered, "nothing to empty")
+	a, offered = saucer(look("aroid-vine", "med.wet-long", "pot.stands-in-water"))
+	require.True(t, offered)
+	assert.Empty(t, a.Needs, "it was seen")
+}
