@@ -9,6 +9,8 @@ import (
 
 	"tendermend/core/bench"
 	"tendermend/core/climate"
+	"tendermend/core/feed"
+	"tendermend/core/mix"
 	"tendermend/core/plant"
 )
 
@@ -46,4 +48,21 @@ func TestAFaultNamesItsField(t *testing.T) {
 	require.ErrorAs(t, err, &f)
 	assert.Equal(t, "reading", f.Field)
 	assert.NotContains(t, err.Error(), "\n", "one thing at a time")
+}
+
+// A flush is three volumes of the pot (common practice).
+func TestAFlushIsThreePots(t *testing.T) {
+	for _, pot := range []float64{8, 12, 30} {
+		r, err := bench.Feed(bench.FeedInput{
+			Doses: []feed.Dose{{Label: feed.Label{Name: "feed", N: 10}, PerLitre: 1}}, PotCM: &pot,
+		})
+		require.NoError(t, err)
+		found := 0.0
+		for _, a := range r.Amounts {
+			if a.What == "clean water for a flush" {
+				found = a.Value
+			}
+		}
+		assert.InDelta(t, 3*mix.PotLitres(pot), found, 1e-9, pot)
+	}
 }
