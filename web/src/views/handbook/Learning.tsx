@@ -121,8 +121,7 @@ function Figures({ list, knowledge }: { list: Learnt[]; knowledge: Knowledge }) 
         <thead>
           <tr>
             <th>Figure</th>
-            <th>Table</th>
-            <th>With the cases</th>
+            <th>Table → with the cases</th>
             <th>80 % lie in</th>
             <th>Cases</th>
           </tr>
@@ -131,8 +130,9 @@ function Figures({ list, knowledge }: { list: Learnt[]; knowledge: Knowledge }) 
           {list.map((l) => (
             <tr key={`${l.habit}${l.cause}${l.sign}`}>
               <td>{words(l)}</td>
-              <td>{sayPercent(l.table)}</td>
-              <td>{sayPercent(l.mean)}</td>
+              <td>
+                {sayPercent(l.table)} → {sayPercent(l.mean)}
+              </td>
               <td>
                 {sayPercent(l.interval[0] ?? 0)} to {sayPercent(l.interval[1] ?? 0)}
               </td>
