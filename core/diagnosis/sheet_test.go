@@ -64,3 +64,15 @@ func TestWhatALookSettles(t *testing.T) {
 	// By hand: H(.5) − (H(.9)+H(.1))/2 = 1 − 0.468996.
 	assert.InDelta(t, 0.531004, settles([]float64{0.9, 0.1}), 1e-6)
 }
+
+func TestHowOftenIsSaidInWords(t *testing.T) {
+	for _, c := range []struct {
+		often float64
+		word  string
+	}{
+		{0.9, "nearly always"}, {0.899, "usually"}, {0.7, "usually"}, {0.699, "often"}, {0.45, "often"},
+		{0.449, "sometimes"}, {0.2, "sometimes"}, {0.199, "seldom"}, {0.07, "seldom"},
+	} {
+		assert.Equal(t, c.word, frequencyWord(c.often), c.often)
+	}
+}

@@ -1,6 +1,7 @@
 package diagnosis
 
 import (
+	"math"
 	"math/rand/v2"
 	"testing"
 
@@ -217,4 +218,24 @@ func TestSetsReachAsFarAsTheyAreSaidTo(t *testing.T) {
 	s := n.folded().sum(true)
 	assert.Len(t, s.sets, 1+20+190+560+70+56+28+8+1, "all of one and two, threes of sixteen, all of eight")
 	assert.Greater(t, s.left, 0.0)
+}
+
+// By hand: ten causes, of which eight are the few. With W(∅) = 1, the few alone 2 and
+// in pairs 1, a rarer one alone 0.1, beside one of the few 0.1 and beside two 0.08: a
+// rarer one comes with two of the few in 2 × 0.08/1 = 0.16, more than beside one.
+func TestWhatIsLeftOutByHand(t *testing.T) {
+	g := &grower{problem: problem{odds: make([]float64, 10)}}
+	g.sums.total = 5
+	g.met.core[0], g.met.core[1], g.met.core[2] = 1, 2, 1
+	g.met.rare[0][1], g.met.rare[1][1], g.met.rare[2][1] = 0.1, 0.1, 0.08
+	const alone, beside = 0.2, 0.16
+	unmet := math.Exp(alone) - 1 - alone - alone*alone/2 // three rarer ones and no other
+	unmet += 2 * (math.Exp(beside) - 1 - beside)         // one of the few with two rarer ones
+	unmet += math.Exp(beside) - 1 - 0.08                 // two of the few with one, less those met
+	assert.InDelta(t, unmet/(5+unmet), g.left(), 1e-12)
+	g.met.rare[0][3], g.met.rare[1][2] = 9, 9 // all of it was met
+	more := math.Exp(beside) - 1 - 0.08
+	assert.InDelta(t, more/(5+more), g.left(), 1e-12)
+	g.odds = make([]float64, allAmong)
+	assert.Zero(t, g.left(), "nothing is left out of eight")
 }
