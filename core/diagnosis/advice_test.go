@@ -194,8 +194,11 @@ func TestMovesStandInTheirOrder(t *testing.T) {
 	} {
 		c := examine(t, e)
 		list := c.Moves(c.NextChecks())
+		stands := map[string]bool{}
 		for i, a := range list {
 			seen[a.Advice] = true
+			assert.False(t, stands[a.Move], "%s stands twice", a.Move)
+			stands[a.Move] = true
 			if i == 0 {
 				continue
 			}
