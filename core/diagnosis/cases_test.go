@@ -58,11 +58,9 @@ func atMostFiveNow(t *testing.T, c *Case, wc WorkedCase) {
 	for _, a := range list {
 		assert.False(t, groups[a.move.group], "%s: two moves of one aim", wc.ID)
 		groups[a.move.group] = true
-		helped, hurt := 0, 0
 		for _, id := range wc.Causes {
-			helped, hurt = max(helped, a.move.Effects[id]), min(hurt, a.move.Effects[id])
+			assert.Greater(t, a.move.Effects[id], -3, "%s: %s harms %s", wc.ID, a.Move, id)
 		}
-		assert.False(t, hurt <= -3 && helped == 0, "%s: %s harms what is true", wc.ID, a.Move)
 	}
 }
 
@@ -168,43 +166,47 @@ func drawn(r *rand.Rand, h plant.Habit, causes ...int) (shown map[string]bool) {
 	return shown
 }
 
-// Sound plants, drawn at background rates, are found sound after a whole look and
-// never treated.
-func TestSoundPlantsAreNotTreated(t *testing.T) {
-	r := rand.New(rand.NewPCG(41, 42))
-	found, acted := 0, 0
-	list := plant.Habits()[:16]
-	for _, h := range list {
-		for range 2 {
-			e := Examination{Habit: h.ID, Season: climate.Summer}
-			k := Standard()
-			for s := range k.signs {
-				sign := k.signs[s]
-				if !slices.Contains((&Case{habit: h}).sixParts(), sign.Zone) || sign.Source != FromLook ||
-					!Fits(sign.ID, h) || sign.Disturbance >= Unpot {
-					continue
-				}
-				switch {
-				case sign.Good || r.Float64() > sign.Background*0.15:
-					if !sign.Good {
-						e.Absent = append(e.Absent, sign.ID)
-					}
-				default:
-					e.Present = append(e.Present, sign.ID)
-				}
-			}
-			v := examine(t, e).Verdict()
-			switch v.Kind {
-			case NothingFound, Harmless:
-				found++
-			case Act:
-				acted++
-			case LookFurther, NotEnough, SomethingElse:
+// Sound plants show each sign as often as its background says; somebody answers what
+// is asked and nothing else. Three in four are found sound. The others show something
+// by chance: most end in "not enough to go on", a few are flagged, and one or two in a
+// hundred show what only a trouble shows, such as tufts that look like mealybugs.
+func TestSoundPlantsAreFoundSound(t *testing.T) {
+	ends := map[VerdictKind]int{}
+	for seed := range uint64(3) {
+		r := rand.New(rand.NewPCG(seed+1, 42))
+		for _, h := range plant.Habits()[:16] {
+			for range 2 {
+				e := Examination{Habit: h.ID, Season: climate.Summer}
+				c := answerAll(t, e, drawn(r, h), 60, func(c *Case) bool { return c.Verdict().Kind != LookFurther })
+				ends[c.Verdict().Kind]++
 			}
 		}
 	}
-	t.Logf("%d of 32 found sound, %d treated", found, acted)
-	assert.Zero(t, acted)
+	t.Logf("96 sound plants: %v", ends)
+	assert.GreaterOrEqual(t, ends[NothingFound], 68)
+	assert.LessOrEqual(t, ends[Act], 3)
+}
+
+// answerAll answers every look that is offered by what a plant shows, until it is
+// enough, nothing is offered any more or so many were answered.
+func answerAll(t *testing.T, e Examination, shown map[string]bool, most int, enough func(*Case) bool) *Case {
+	t.Helper()
+	e.Present, e.Absent = slices.Clone(e.Present), slices.Clone(e.Absent)
+	for asked := 0; ; {
+		c := examine(t, e)
+		checks := c.NextChecks()
+		if enough(c) || len(checks) == 0 || asked >= most {
+			return c
+		}
+		for _, check := range checks {
+			asked++
+			if shown[check.Sign] {
+				e.Present = append(e.Present, check.Sign)
+			} else {
+				e.Absent = append(e.Absent, check.Sign)
+			}
+		}
+	}
 }
 
 // Somebody who sees two signs and then answers what is asked comes to the cause.
@@ -236,26 +238,11 @@ func TestTwoSignsAndAFewChecksLeadToTheCause(t *testing.T) {
 			}
 			tried++
 			e.Present = own[:2]
-			asked := 0
-			for asked <= 30 {
-				c := examine(t, e)
-				if c.ranked[0].ID == known.ID && c.ranked[0].Chance > 0.6 {
-					reached++
-					steps = append(steps, asked)
-					break
-				}
-				checks := c.NextChecks()
-				if len(checks) == 0 {
-					break
-				}
-				for _, check := range checks {
-					asked++
-					if shown[check.Sign] {
-						e.Present = append(e.Present, check.Sign)
-					} else {
-						e.Absent = append(e.Absent, check.Sign)
-					}
-				}
+			found := func(c *Case) bool { return c.ranked[0].ID == known.ID && c.ranked[0].Chance > 0.6 }
+			c := answerAll(t, e, shown, 30, found)
+			if found(c) {
+				reached++
+				steps = append(steps, len(c.examination.Present)+len(c.examination.Absent)-2)
 			}
 		}
 	}
@@ -290,7 +277,7 @@ func TestNothingAdvisedNowHarms(t *testing.T) {
 			assert.LessOrEqual(t, len(list), 5, where)
 			for _, a := range list {
 				assert.True(t, a.move.fits.habit(h.ID), "%s: %s", where, a.Move)
-				assert.False(t, c.Chance(known.ID) > 0.6 && a.move.Effects[known.ID] <= -3, "%s: %s", where, a.Move)
+				assert.Greater(t, a.move.Effects[known.ID], -3, "%s: %s at %.2f", where, a.Move, c.Chance(known.ID))
 				assert.Empty(t, a.Needs, "%s: %s has nothing to work on", where, a.Move)
 			}
 		}
