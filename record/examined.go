@@ -120,7 +120,7 @@ func (x *Examined) checkMore(answered map[string]string) (faults Faults) {
 	}
 	for _, id := range slices.Sorted(maps.Keys(x.Degrees)) {
 		sign, _ := diagnosis.SignByID(id)
-		if answered[id] != "examined.present" || !slices.Contains(sign.Degrees(), x.Degrees[id]) {
+		if answered[id] != "examined.present" || !slices.Contains(sign.Degrees, x.Degrees[id]) {
 			const said = "“%s” cannot be so of “%s”; say a degree only of a sign seen that has them"
 			message := fmt.Sprintf(said, x.Degrees[id], id)
 			faults = append(faults, Fault{Field: "examined.degrees." + id, Message: message})

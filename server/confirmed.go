@@ -17,6 +17,7 @@ type Calibration struct {
 	Cases   []ConfirmedView  `json:"cases" doc:"Newest first, two hundred at most."`
 	Score   *diagnosis.Score `json:"score,omitempty" doc:"Over every case that was examined; missing where there is none."`
 	Enough  bool             `json:"enough" doc:"Whether there are enough cases for a share to mean something."`
+	Wanted  int              `json:"wanted" doc:"How many cases are wanted for that."`
 	Today   day.Day          `json:"today"`
 	Working working.Working  `json:"working"`
 }
@@ -53,7 +54,7 @@ func (srv *server) confirmedOperations(api huma.API) {
 			if err != nil {
 				return nil, err
 			}
-			out := Calibration{Cases: []ConfirmedView{}, Today: today, Working: working.Working{
+			out := Calibration{Cases: []ConfirmedView{}, Today: today, Wanted: diagnosis.CasesForAShare, Working: working.Working{
 				Inputs: []working.Input{{Name: "confirmed cases of ten years", Value: float64(len(cases))}},
 				Formula: "Brier score: mean over cases of Σ (chance said − 1 if true, 0 if not)² over the causes " +
 					"named at the first look; a true cause that was not named adds 1",

@@ -21,10 +21,14 @@ type LearningView struct {
 	Own      int                `json:"own" doc:"Confirmed cases of this collection; guesses do not count."`
 	Taken    int                `json:"taken" doc:"Confirmed cases of other collections that were taken in."`
 	Switches diagnosis.Switches `json:"switches" doc:"Which tables follow the cases."`
-	// Table and Learned score both on the same cases, each judged by the others.
+	Working  working.Working    `json:"working"`
+}
+
+// LearningScores hold the tables and what the cases teach against the same cases.
+type LearningScores struct {
+	// Table and Learned are missing where there are too few cases to leave one out.
 	Table   *diagnosis.Score `json:"table,omitempty"`
-	Learned *diagnosis.Score `json:"learned,omitempty"`
-	Working working.Working  `json:"working"`
+	Learned *diagnosis.Score `json:"learned,omitempty" doc:"Each case judged by what the others teach."`
 }
 
 const (
@@ -58,6 +62,13 @@ func (srv *server) learningOperations(api huma.API) {
 		signedIn(srv, func(ctx context.Context, a store.Account, _ *struct{}) (*struct{ Body LearningView }, error) {
 			view, err := srv.learning(ctx, a)
 			return &struct{ Body LearningView }{view}, err
+		}))
+	huma.Register(api,
+		op("score-learning", http.MethodGet, "/api/learning/scores",
+			"The tables, and what the cases teach, scored on the same cases; takes a moment", "diagnosis"),
+		signedIn(srv, func(ctx context.Context, a store.Account, _ *struct{}) (*struct{ Body LearningScores }, error) {
+			scores, err := srv.learningScores(ctx, a)
+			return &struct{ Body LearningScores }{scores}, err
 		}))
 	huma.Register(api,
 		op("save-switches", http.MethodPut, "/api/learning", "Switch on or off what the cases teach", "diagnosis"),
@@ -121,26 +132,36 @@ func (srv *server) learning(ctx context.Context, a store.Account) (LearningView,
 		return view, err
 	}
 	view.Own, view.Taken = len(own), len(taken)
-	cases := slices.Concat(own, taken)
-	k := diagnosis.Standard()
-	view.Learning = k.Learn(cases)
-	for _, list := range []*[]diagnosis.Learnt{&view.Priors, &view.Links, &view.Backgrounds} {
-		*list = (*list)[:min(len(*list), rowsShown)]
-	}
+	view.Learning = diagnosis.Standard().Learn(slices.Concat(own, taken)).Most(rowsShown)
 	view.Working.Inputs = []working.Input{
 		{Name: "own confirmed cases", Value: float64(len(own))},
 		{Name: "taken in from others", Value: float64(len(taken))},
 	}
-	if cases = cases[:min(len(cases), casesScored)]; len(cases) > 1 {
-		on := view.Switches
-		if !on.Any() {
-			on = diagnosis.Switches{Priors: true, Links: true, Backgrounds: true}
-		}
-		table, learned, err := k.LeaveOneOut(cases, on)
-		if err != nil {
-			return view, err
-		}
-		view.Table, view.Learned = &table, &learned
-	}
 	return view, nil
+}
+
+// learningScores leaves each case out in turn; where nothing is switched on, all
+// tables are tried.
+func (srv *server) learningScores(ctx context.Context, a store.Account) (scores LearningScores, err error) {
+	own, err := srv.store.OwnCases(ctx, a.Collection.ID)
+	if err != nil {
+		return scores, err
+	}
+	taken, err := srv.store.TakenCases(ctx, a.Collection.ID)
+	if err != nil {
+		return scores, err
+	}
+	on, err := srv.store.Switches(ctx, a.Collection.ID)
+	if err != nil {
+		return scores, err
+	}
+	if !on.Any() {
+		on = diagnosis.Switches{Priors: true, Links: true, Backgrounds: true}
+	}
+	cases := slices.Concat(own, taken)
+	if cases = cases[:min(len(cases), casesScored)]; len(cases) < 2 {
+		return scores, nil
+	}
+	table, learned, err := diagnosis.Standard().LeaveOneOut(cases, on)
+	return LearningScores{&table, &learned}, err
 }

@@ -28,7 +28,11 @@ func TestConfirmedCasesTeachOnlyWhenSwitchedOn(t *testing.T) {
 	require.Equal(t, 200, l.status, l.raw)
 	assert.EqualValues(t, 3, l.body["own"], "guesses do not count")
 	assert.NotEmpty(t, l.body["links"])
-	assert.NotNil(t, l.body["table"])
+	scores := c.call("GET", "/api/learning/scores", nil)
+	require.Equal(t, 200, scores.status, scores.raw)
+	assert.EqualValues(t, 3, at(t, scores.body, "table", "cases"))
+	assert.EqualValues(t, 3, at(t, scores.body, "learned", "cases"))
+	assert.Nil(t, stranger.call("GET", "/api/learning/scores", nil).body["table"])
 	assert.EqualValues(t, 0, stranger.call("GET", "/api/learning", nil).body["own"])
 
 	ask := func() any {

@@ -15,8 +15,9 @@ import (
 
 const (
 	switchesKey = "learning"
-	// casesTaught is how many cases are learned from at most, the newest first.
-	casesTaught = 2000
+	// casesTaught is how many own cases, and how many of others, are learned from at
+	// most, the newest first: a differential reads them all while it is switched on.
+	casesTaught = 500
 )
 
 // Switches gives which tables follow the collection's own cases; none to begin with.

@@ -1,6 +1,7 @@
 package diagnosis
 
 import (
+	"slices"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -261,4 +262,37 @@ func TestAMoveNamesWhatMustBeThere(t *testing.T) {
 	a, offered = saucer(look("aroid-vine", "med.wet-long", "pot.stands-in-water"))
 	require.True(t, offered)
 	assert.Empty(t, a.Needs, "it was seen")
+}
+
+// Rot that is all but sure is cut or unpotted at once, also on a plant that is settling
+// in; and no habit is given what it cannot have (common practice).
+func TestRotIsWorkedOnAlsoInANewcomer(t *testing.T) {
+	newcomer := []string{
+		"care.new-arrival", "course.after-move", "course.sudden", "flower.buds-lost", "new.none-in-season",
+		"leaf.tips-brown", "leaf.stuck-unfurling",
+	}
+	for id, signs := range map[string][]string{
+		"soft-rot":  {"leaf.black-mush", "leaf.smell", "course.spreading", "course.sudden", "care.wet-leaves", "leaf.translucent"},
+		"base-rot":  {"stem.soft-brown", "stem.collapsed", "leaf.yellow-from-base", "course.spreading", "stem.wobbly"},
+		"black-rot": {"stem.black-creep", "course.spreading", "course.sudden"},
+		"root-rot":  {"root.mushy", "root.smell", "med.wet-long", "root.few-live"},
+	} {
+		c := examine(t, look("sympodial-orchid", append(slices.Clone(signs), newcomer...)...))
+		require.GreaterOrEqual(t, c.Chance(id), 0.9, id)
+		require.GreaterOrEqual(t, c.Chance("settling-in"), 0.5, id)
+		worked := slices.ContainsFunc(now(c), func(a Advice) bool {
+			return a.move.group == "cut" || a.move.group == "trim" || a.move.group == "root"
+		})
+		assert.True(t, worked, "%s: %v", id, now(c))
+	}
+	for move, habits := range map[string][]string{
+		"humid-chamber": {"succulent-rosette", "cactus", "upright-succulent", "trailing-succulent"},
+		"cut-to-clean":  {"monopodial-orchid", "palm", "cycad", "fern"},
+		"strip-spikes":  {"fern"},
+	} {
+		k := Standard()
+		for _, h := range habits {
+			assert.False(t, k.moves[k.moveAt[move]].fits.habit(h), "%s on %s", move, h)
+		}
+	}
 }

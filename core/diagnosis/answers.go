@@ -23,17 +23,8 @@ const (
 	Strong   Degree = "strong"
 )
 
-// Degrees lists the degrees that a sign's grades allow; none for a sign that is
-// not graded.
-func (s Sign) Degrees() []Degree {
-	switch s.Grades {
-	case "few-many":
-		return []Degree{Few, Some, Many}
-	case "mild-strong":
-		return []Degree{Mild, Clear, Strong}
-	}
-	return nil
-}
+// degreesOf are the degrees of the two kinds of grades.
+var degreesOf = map[string][]Degree{"few-many": {Few, Some, Many}, "mild-strong": {Mild, Clear, Strong}}
 
 // Examination is what is known of a plant at one look. A sign in neither list
 // was not looked for.
@@ -106,7 +97,7 @@ func (k *Knowledge) answers(e Examination) (answers, error) {
 			said := answer{sign: s, sure: !slices.Contains(e.Unsure, id)}
 			if list.field == "present" {
 				said.degree = e.Degrees[id]
-				if said.degree != NoDegree && !slices.Contains(k.signs[s].Degrees(), said.degree) {
+				if said.degree != NoDegree && !slices.Contains(k.signs[s].Degrees, said.degree) {
 					const wrong = "degrees: %q is not a degree of %q"
 					return a, fmt.Errorf(wrong, said.degree, id)
 				}

@@ -1,6 +1,10 @@
 package diagnosis
 
-import "testing"
+import (
+	"bytes"
+	"os"
+	"testing"
+)
 
 // twentySigns are observed on a plant in as many troubles as it can have: the
 // heaviest case the differential is asked for.
@@ -88,6 +92,24 @@ func BenchmarkWholeResult(b *testing.B) {
 		if _, err := Diagnose(twentyPresent); err != nil {
 			b.Fatal(err)
 		}
+	}
+}
+
+func BenchmarkLearnFromTwoThousandCases(b *testing.B) {
+	raw, err := os.ReadFile("testdata/cases_practice.json")
+	if err != nil {
+		b.Fatal(err)
+	}
+	cases, _, err := ReadCases(bytes.NewReader(raw))
+	if err != nil {
+		b.Fatal(err)
+	}
+	for len(cases) < 2000 {
+		cases = append(cases, cases...)
+	}
+	k := Standard()
+	for b.Loop() {
+		k.Learned(k.Learn(cases[:2000]), Switches{Priors: true, Links: true, Backgrounds: true})
 	}
 }
 

@@ -4,6 +4,7 @@ import (
 	"math"
 	"slices"
 	"sort"
+	"strings"
 
 	"tendermend/core/cause"
 	"tendermend/core/working"
@@ -17,6 +18,8 @@ type Check struct {
 	Worth   float64 `json:"worth" doc:"What it settles weighted by urgency, over the cost of the look."`
 	// RulesOut is the lethal cause for which it is asked before all others.
 	RulesOut string `json:"rulesOut,omitempty" doc:"The cause that it rules out before anything else."`
+	// Reason says why it comes before all others.
+	Reason string `json:"reason,omitempty"`
 	// Outcomes says what each answer would mean for the causes it moves most.
 	Outcomes Outcomes        `json:"outcomes"`
 	Working  working.Working `json:"working"`
@@ -64,6 +67,26 @@ func (c *Case) ChecksAtSale() []Check { return c.nextChecks(seenAtSale) }
 
 // openLook is a cause that must be ruled out, and the sign to look for.
 type openLook struct{ cause, sign int }
+
+// reason says why it is looked for before anything else.
+func (o openLook) reason(k *Knowledge) string {
+	of := lower(k.causes[o.cause].Label)
+	if animal(k.signs[o.sign].ID) {
+		return "Before all else: nobody has looked for the animal of " + of + "."
+	}
+	return "Before all else, to rule out " + of + ", which is quick to kill."
+}
+
+// animal says whether a sign is the animal itself.
+func animal(sign string) bool { return strings.HasPrefix(sign, "pest.") }
+
+// lower begins a label as it stands within a sentence.
+func lower(label string) string {
+	if label == "" {
+		return ""
+	}
+	return strings.ToLower(label[:1]) + label[1:]
+}
 
 // openLethal finds the causes that kill fast and are still open, likeliest first.
 func (c *Case) openLethal() (open []openLook) {
@@ -117,7 +140,7 @@ func (c *Case) openRootLook(p float64) (sign int, open bool) {
 // animals are the signs of a pest that are the animal itself.
 func (c *Case) animals(known Cause) (signs []int) {
 	for _, id := range known.Defining {
-		if len(id) > 5 && id[:5] == "pest." {
+		if animal(id) {
 			signs = append(signs, c.k.signAt[id])
 		}
 	}
@@ -161,7 +184,7 @@ func (c *Case) nextChecks(can func(Sign) bool) []Check {
 	for _, o := range open {
 		if s := c.k.signs[o.sign]; can(s) && !has(s.ID) && c.open(o.sign) {
 			check := c.check(o.sign)
-			check.RulesOut = c.k.causes[o.cause].ID
+			check.RulesOut, check.Reason = c.k.causes[o.cause].ID, o.reason(c.k)
 			chosen = append(chosen, check)
 		}
 	}
@@ -170,7 +193,7 @@ func (c *Case) nextChecks(can func(Sign) bool) []Check {
 		if check.Worth < leastWorth || len(chosen) >= checksOffered {
 			break
 		}
-		s, _ := SignByID(check.Sign)
+		s := c.k.signs[c.k.signAt[check.Sign]]
 		past := history(s)
 		if has(check.Sign) || past && asked >= mostHistory {
 			continue
@@ -192,14 +215,14 @@ func (c *Case) nextChecks(can func(Sign) bool) []Check {
 func (c *Case) unseenParts(chosen, all []Check) []Check {
 	for _, part := range c.Missing() {
 		here := func(x Check) bool {
-			s, _ := SignByID(x.Sign)
+			s := c.k.signs[c.k.signAt[x.Sign]]
 			return s.Zone == part
 		}
 		if len(chosen) >= checksOffered || slices.ContainsFunc(chosen, here) {
 			continue
 		}
 		at := slices.IndexFunc(all, func(x Check) bool {
-			s, _ := SignByID(x.Sign)
+			s := c.k.signs[c.k.signAt[x.Sign]]
 			return here(x) && s.Disturbance <= Touch
 		})
 		if at >= 0 {

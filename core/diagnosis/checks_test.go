@@ -17,6 +17,7 @@ func TestNextCheckIsWhatAGoodGrowerAsks(t *testing.T) {
 	require.NotEmpty(t, checks)
 	assert.Equal(t, "root.smell", checks[0].Sign, "smell the drainage hole")
 	assert.Equal(t, "root-rot", checks[0].RulesOut)
+	assert.Equal(t, "Before all else, to rule out root rot, which is quick to kill.", checks[0].Reason)
 	for _, k := range checks {
 		s, _ := SignByID(k.Sign)
 		assert.Less(t, s.Disturbance, Unpot, "it is not unpotted while gentler looks settle more for less")

@@ -19,6 +19,7 @@ type KeyRow struct {
 	Alike     string `json:"alike,omitempty"`
 	Apart     string `json:"apart,omitempty"`
 	DaysToAct int    `json:"daysToAct"`
+	Soon      bool   `json:"soon" doc:"Whether few days are left to act."`
 	First     string `json:"first" doc:"The move an expert does first; empty where the habit cannot have it."`
 }
 
@@ -68,6 +69,7 @@ func (k *Knowledge) keyRow(i int, h plant.Habit) (row KeyRow, ok bool) {
 	sort.SliceStable(telling, func(a, b int) bool { return times(telling[a]) > times(telling[b]) })
 	first := k.signs[telling[0]]
 	row = KeyRow{Zone: first.Zone, Sign: first.ID, Cause: known.ID, DaysToAct: known.DaysToAct}
+	row.Soon = !known.Harmless && known.DaysToAct <= soonDays
 	if len(telling) > 1 {
 		row.With = k.signs[telling[1]].ID
 	}

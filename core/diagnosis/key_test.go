@@ -13,7 +13,7 @@ func TestAKeyFitsAPageAndItsKind(t *testing.T) {
 	k := Standard()
 	for _, h := range plant.Habits() {
 		pest := "thrips"
-		if PriorOf("thrips", h) == 0 {
+		if priorOf("thrips", h) == 0 {
 			pest = "mealybug"
 		}
 		rows := KeyOf(h, []string{pest})
@@ -25,9 +25,11 @@ func TestAKeyFitsAPageAndItsKind(t *testing.T) {
 			at := slices.IndexFunc(zones, func(z Zone) bool { return z.ID == r.Zone })
 			assert.GreaterOrEqual(t, at, before, "in the order of a look")
 			before = at
-			assert.Positive(t, PriorOf(r.Cause, h), "%s cannot have %s", h.ID, r.Cause)
+			assert.Positive(t, priorOf(r.Cause, h), "%s cannot have %s", h.ID, r.Cause)
 			assert.GreaterOrEqual(t, k.link[k.causeAt[r.Cause]][k.signAt[r.Sign]], 0.45)
 			assert.NotEqual(t, r.Sign, r.With)
+			known, _ := CauseByID(r.Cause)
+			assert.Equal(t, known.DaysToAct <= 7 && !known.Harmless, r.Soon, r.Cause)
 			assert.NotEqual(t, r.Cause, r.Alike)
 			if r.First != "" {
 				assert.True(t, k.moves[k.moveAt[r.First]].fits.habit(h.ID))

@@ -38,90 +38,146 @@ type Learnt struct {
 	Sign  string  `json:"sign,omitempty"`
 	Table float64 `json:"table" doc:"The figure of the table, 0-1."`
 	Mean  float64 `json:"mean" doc:"What it is with the cases, 0-1."`
-	// Interval holds the true figure in 80 of 100.
+	// Interval holds the true figure in 80 of 100; see Most.
 	Interval [2]float64 `json:"interval" doc:"80 % interval."`
 	Count    float64    `json:"count" doc:"Cases that it rests on."`
+
+	alpha, beta float64
 }
 
 // tally counts for and against a figure.
 type tally struct{ yes, no float64 }
 
-func (t tally) learnt(table, weight float64) Learnt {
-	b := distuv.Beta{Alpha: table*weight + t.yes, Beta: (1-table)*weight + t.no}
-	return Learnt{
-		Table: table, Mean: b.Mean(), Count: t.yes + t.no,
-		Interval: [2]float64{b.Quantile(intervalFrom), b.Quantile(intervalTo)},
-	}
+func (t tally) any() bool { return t.yes+t.no > 0 }
+
+// by is a figure of the table, worth so many cases, with what was counted.
+func (l Learnt) by(t tally, table, weight float64) Learnt {
+	l.alpha, l.beta = table*weight+t.yes, (1-table)*weight+t.no
+	l.Table, l.Mean, l.Count = table, l.alpha/(l.alpha+l.beta), t.yes+t.no
+	return l
 }
 
 // Learning is what confirmed cases make of the tables. Chains are not learned: that
 // would want some hundred cases.
 type Learning struct {
 	Cases       int      `json:"cases" doc:"Confirmed cases that it rests on."`
-	Priors      []Learnt `json:"priors" doc:"By habit and cause; the most changed first."`
-	Links       []Learnt `json:"links" doc:"By cause and sign; the most changed first."`
-	Backgrounds []Learnt `json:"backgrounds" doc:"By sign; the most changed first."`
+	Priors      []Learnt `json:"priors" doc:"By habit and cause."`
+	Links       []Learnt `json:"links" doc:"By cause and sign."`
+	Backgrounds []Learnt `json:"backgrounds" doc:"By sign."`
 }
 
-// place is a figure of the tables.
-type place struct{ habit, cause, sign string }
+// counts are what cases say of each figure of the tables.
+type counts struct {
+	cases       int
+	priors      map[string][]tally // by habit, then by cause
+	links       [][]tally          // by cause, then by sign
+	backgrounds []tally            // by sign
+}
 
-// Learn updates the tables by confirmed cases, as beta distributions: each figure of
-// the table is worth a number of cases, and each confirmed case is worth one.
-func (k *Knowledge) Learn(cases []WorkedCase) Learning {
-	l := Learning{Cases: len(cases), Priors: []Learnt{}, Links: []Learnt{}, Backgrounds: []Learnt{}}
-	priors, links, backgrounds := map[place]tally{}, map[place]tally{}, map[place]tally{}
+func (k *Knowledge) count(cases []WorkedCase) *counts {
+	n := &counts{priors: map[string][]tally{}, backgrounds: make([]tally, len(k.signs))}
+	for range k.causes {
+		n.links = append(n.links, make([]tally, len(k.signs)))
+	}
 	for _, wc := range cases {
-		said, err := k.answers(wc.Examination)
-		habit, known := plant.HabitByID(wc.Habit)
-		if err != nil || !known {
-			continue // it was checked when it was taken in; a sign may have gone since
-		}
-		truth := k.parts(wc.Causes)
-		for i, c := range k.causes {
-			if k.prior(i, habit, "") > 0 {
-				priors[place{habit: habit.ID, cause: c.ID}] = priors[place{habit: habit.ID, cause: c.ID}].
-					with(1, slices.Contains(truth, i))
-			}
-		}
-		k.countSigns(said, truth, links, backgrounds)
+		n.add(k, wc, 1)
 	}
-	for at, t := range priors {
-		habit, _ := plant.HabitByID(at.habit)
-		l.Priors = append(l.Priors, at.name(t.learnt(k.PriorFor(at.cause, habit, ""), priorWeight)))
-	}
-	for at, t := range links {
-		l.Links = append(l.Links, at.name(t.learnt(k.link[k.causeAt[at.cause]][k.signAt[at.sign]], linkWeight)))
-	}
-	for at, t := range backgrounds {
-		l.Backgrounds = append(l.Backgrounds, at.name(t.learnt(k.signs[k.signAt[at.sign]].Background, backgroundWeight)))
-	}
-	for _, list := range [][]Learnt{l.Priors, l.Links, l.Backgrounds} {
-		sort.Slice(list, func(a, b int) bool {
-			x, y := list[a].moved(), list[b].moved()
-			if x != y {
-				return x > y
-			}
-			return list[a].Habit+list[a].Cause+list[a].Sign < list[b].Habit+list[b].Cause+list[b].Sign
-		})
-	}
-	return l
+	return n
 }
 
-func (l Learnt) moved() float64 { return max(l.Mean-l.Table, l.Table-l.Mean) }
-
-func (p place) name(l Learnt) Learnt {
-	l.Habit, l.Cause, l.Sign = p.habit, p.cause, p.sign
-	return l
+// add counts a case, or takes it out again with −1. A case that cannot be read is left
+// out: it was checked when it was taken in, but a sign may have gone since.
+func (n *counts) add(k *Knowledge, wc WorkedCase, times float64) {
+	said, err := k.answers(wc.Examination)
+	habit, known := plant.HabitByID(wc.Habit)
+	if err != nil || !known {
+		return
+	}
+	n.cases += int(times)
+	truth := k.parts(wc.Causes)
+	if n.priors[habit.ID] == nil {
+		n.priors[habit.ID] = make([]tally, len(k.causes))
+	}
+	for i := range k.causes {
+		n.priors[habit.ID][i].count(times, slices.Contains(truth, i))
+	}
+	for _, a := range said.seen {
+		by := times
+		if !a.sure {
+			by *= thoughtCounts
+		}
+		if !a.implied {
+			n.sign(k, a.sign, truth, by, true)
+		}
+	}
+	for _, a := range said.denied {
+		if !a.implied {
+			n.sign(k, a.sign, truth, times*(1-k.missed(a)), false)
+		}
+	}
 }
 
-func (t tally) with(by float64, yes bool) tally {
+// sign counts an answer for the links of what was true, and for the background where
+// nothing that was true shows the sign. Where several of the true causes show what was
+// seen, each counts by its share.
+func (n *counts) sign(k *Knowledge, sign int, truth []int, by float64, seen bool) {
+	all := 0.0
+	for _, c := range truth {
+		all += k.link[c][sign]
+	}
+	if all == 0 {
+		n.backgrounds[sign].count(by, seen)
+		return
+	}
+	for _, c := range truth {
+		share := 1.0
+		if seen {
+			share = k.link[c][sign] / all
+		}
+		if k.link[c][sign] > 0 {
+			n.links[c][sign].count(by*share, seen)
+		}
+	}
+}
+
+func (t *tally) count(by float64, yes bool) {
 	if yes {
 		t.yes += by
 	} else {
 		t.no += by
 	}
-	return t
+}
+
+// Learn updates the tables by confirmed cases, as beta distributions: each figure of
+// the table is worth a number of cases, and each confirmed case is worth one.
+func (k *Knowledge) Learn(cases []WorkedCase) Learning { return k.learned(k.count(cases)) }
+
+func (k *Knowledge) learned(n *counts) Learning {
+	l := Learning{Cases: n.cases, Priors: []Learnt{}, Links: []Learnt{}, Backgrounds: []Learnt{}}
+	for _, id := range slices.Sorted(maps.Keys(n.priors)) {
+		habit, _ := plant.HabitByID(id)
+		for i, t := range n.priors[id] {
+			if prior := k.prior(i, habit, ""); prior > 0 && t.any() {
+				at := Learnt{Habit: id, Cause: k.causes[i].ID}
+				l.Priors = append(l.Priors, at.by(t, prior, priorWeight))
+			}
+		}
+	}
+	for c, signs := range n.links {
+		for s, t := range signs {
+			if t.any() {
+				at := Learnt{Cause: k.causes[c].ID, Sign: k.signs[s].ID}
+				l.Links = append(l.Links, at.by(t, k.link[c][s], linkWeight))
+			}
+		}
+	}
+	for s, t := range n.backgrounds {
+		if t.any() {
+			at := Learnt{Sign: k.signs[s].ID}
+			l.Backgrounds = append(l.Backgrounds, at.by(t, k.signs[s].Background, backgroundWeight))
+		}
+	}
+	return l
 }
 
 // parts are the causes of a truth, an umbrella taken for all its parts.
@@ -141,45 +197,22 @@ func (k *Knowledge) parts(ids []string) (truth []int) {
 	return truth
 }
 
-// countSigns counts each answer for the links of what was true, and for the
-// background where nothing that was true shows the sign. Where several of the true
-// causes show it, each counts by its share.
-func (k *Knowledge) countSigns(said answers, truth []int, links, backgrounds map[place]tally) {
-	count := func(a answer, by float64, seen bool) {
-		id, all := k.signs[a.sign].ID, 0.0
-		for _, c := range truth {
-			all += k.link[c][a.sign]
-		}
-		if all == 0 {
-			backgrounds[place{sign: id}] = backgrounds[place{sign: id}].with(by, seen)
-			return
-		}
-		for _, c := range truth {
-			share := 1.0
-			if seen {
-				share = k.link[c][a.sign] / all
-			}
-			if at := (place{cause: k.causes[c].ID, sign: id}); k.link[c][a.sign] > 0 {
-				links[at] = links[at].with(by*share, seen)
-			}
+// Most gives of each table the figures that move most, so many at most. Their 80 %
+// interval is worked out here.
+func (l Learning) Most(n int) Learning {
+	for _, list := range []*[]Learnt{&l.Priors, &l.Links, &l.Backgrounds} {
+		*list = slices.Clone(*list)
+		sort.SliceStable(*list, func(a, b int) bool { return (*list)[a].moved() > (*list)[b].moved() })
+		*list = (*list)[:min(len(*list), n)]
+		for i := range *list {
+			b := distuv.Beta{Alpha: (*list)[i].alpha, Beta: (*list)[i].beta}
+			(*list)[i].Interval = [2]float64{b.Quantile(intervalFrom), b.Quantile(intervalTo)}
 		}
 	}
-	for _, a := range said.seen {
-		if a.implied {
-			continue
-		}
-		by := 1.0
-		if !a.sure {
-			by = thoughtCounts
-		}
-		count(a, by, true)
-	}
-	for _, a := range said.denied {
-		if !a.implied {
-			count(a, 1-k.missed(a), false)
-		}
-	}
+	return l
 }
+
+func (l Learnt) moved() float64 { return max(l.Mean-l.Table, l.Table-l.Mean) }
 
 // Learned is the knowledge with those figures replaced that are switched on.
 func (k *Knowledge) Learned(l Learning, on Switches) *Knowledge {
@@ -224,9 +257,11 @@ func (k *Knowledge) LeaveOneOut(cases []WorkedCase, on Switches) (table, learned
 		return table, learned, err
 	}
 	said := make([]Foretold, len(cases))
+	n := k.count(cases)
 	for i, wc := range cases {
-		others := slices.Delete(slices.Clone(cases), i, i+1)
-		c, err := k.Learned(k.Learn(others), on).Examine(wc.Examination)
+		n.add(k, wc, -1)
+		c, err := k.Learned(k.learned(n), on).Examine(wc.Examination)
+		n.add(k, wc, 1)
 		if err != nil {
 			return table, learned, err
 		}

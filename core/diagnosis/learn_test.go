@@ -38,7 +38,12 @@ func TestCasesUpdateTheTablesByHand(t *testing.T) {
 	assert.InDelta(t, (p*40+2)/(40+3), prior.Mean, 1e-12)
 	assert.InDelta(t, p, prior.Table, 1e-12)
 	assert.InDelta(t, 3, prior.Count, 1e-12)
-	assert.True(t, prior.Interval[0] < prior.Mean && prior.Mean < prior.Interval[1])
+	most := l.Most(5)
+	assert.Len(t, most.Priors, 5)
+	for i, p := range most.Priors {
+		assert.True(t, p.Interval[0] < p.Mean && p.Mean < p.Interval[1], p.Cause)
+		assert.True(t, i == 0 || p.moved() <= most.Priors[i-1].moved(), "those that move most")
+	}
 	other, _ := figure(l.Priors, "fern", "drought", "")
 	assert.Less(t, other.Mean, other.Table, "it was none of them")
 	_, ok = figure(l.Priors, "cactus", "spider-mite", "")
@@ -107,6 +112,15 @@ func TestWhatIsLearnedIsScoredOnTheOthers(t *testing.T) {
 	assert.Equal(t, 12, table.Cases)
 	assert.Equal(t, 12, learned.Cases)
 	assert.NotEqual(t, table.Brier, learned.Brier)
+	said := make([]Foretold, len(list))
+	for i, wc := range list {
+		others := slices.Delete(slices.Clone(list), i, i+1)
+		k := Standard()
+		c, err := k.Learned(k.Learn(others), Switches{Priors: true, Links: true}).Examine(wc.Examination)
+		require.NoError(t, err)
+		said[i] = Foretold{wc.ID, c.toldFor(wc.Causes), wc.Causes}
+	}
+	assert.InDelta(t, ScoreForetold(said).Brier, learned.Brier, 1e-9, "as if each had never been counted")
 	assert.Equal(t, "", list[0].Anonymous("a").Story)
 	assert.Equal(t, "a", list[0].Anonymous("a").ID)
 }

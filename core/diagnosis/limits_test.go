@@ -2,6 +2,7 @@ package diagnosis
 
 import (
 	"slices"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -176,18 +177,22 @@ func TestWhichCausesAreListed(t *testing.T) {
 
 func TestSomethingElseIsFlaggedAtItsLimits(t *testing.T) {
 	c := made(t, look("aroid-vine", "leaf.torn"), map[string]float64{"breakage": 0.849})
-	for chance, want := range map[float64]Outside{
-		0.299: {0.299, false, false}, 0.30: {0.30, true, false}, 0.449: {0.449, true, false}, 0.45: {0.45, true, true},
+	for chance, want := range map[float64]string{
+		0.299: "", 0.30: "may be at work", 0.449: "may be at work", 0.45: "is probably at work",
 	} {
 		c.outside = chance
-		assert.Equal(t, want, c.Outside())
+		o := c.Outside()
+		assert.Equal(t, want != "", o.Flag, chance)
+		assert.Equal(t, strings.Contains(want, "probably"), o.Probably, chance)
+		assert.Contains(t, o.Words, want)
+		assert.Equal(t, o.Flag, strings.Contains(o.Words, "plant clinic"), chance)
 	}
 	lead := made(t, look("aroid-vine", "leaf.torn"), map[string]float64{"breakage": 0.85})
 	lead.outside = 0.9
-	assert.Equal(t, Outside{0.9, false, false}, lead.Outside(), "one cause leads clearly and explains all")
+	assert.Equal(t, Outside{Chance: 0.9}, lead.Outside(), "one cause leads clearly and explains all")
 	odd := made(t, look("aroid-vine", "leaf.torn", "leaf.sticky"), map[string]float64{"breakage": 0.9})
 	odd.outside = 0.9
-	assert.Equal(t, Outside{0.9, true, false}, odd.Outside(), "but a sign is left over")
+	assert.True(t, odd.Outside().Flag && !odd.Outside().Probably, "but a sign is left over")
 	fact := made(t, look("aroid-vine", "care.hard-water"), nil)
 	fact.outside = 0.9
 	assert.False(t, fact.Outside().Probably, "no symptom was seen")
@@ -267,6 +272,7 @@ func TestTheAnimalOfALeadingPestIsLookedFor(t *testing.T) {
 	checks := made(t, look("aroid-vine", "leaf.silver-scars"), map[string]float64{"thrips": 0.6}).NextChecks()
 	require.NotEmpty(t, checks)
 	assert.Equal(t, "thrips", checks[0].RulesOut)
+	assert.Equal(t, "Before all else: nobody has looked for the animal of thrips.", checks[0].Reason)
 }
 
 func TestSuspectsAreRaisedByEvidence(t *testing.T) {

@@ -26,11 +26,24 @@ type Outside struct {
 	Flag   bool    `json:"flag" doc:"Whether it may be at work."`
 	// Probably is the stronger word.
 	Probably bool `json:"probably" doc:"Whether it probably is."`
+	// Words say what to do then; empty where it is not flagged.
+	Words string `json:"words,omitempty"`
 }
+
+// beside is what is done where something may be at work that is on no list.
+const beside = "Keep it apart, do nothing that cannot be undone, and show pictures to a plant society, an extension " +
+	"office or a plant clinic."
 
 // Outside gives the chance of something that is not on the list.
 func (c *Case) Outside() Outside {
-	return Outside{c.outside, c.elseMay(), c.elseProbably()}
+	o := Outside{Chance: c.outside, Flag: c.elseMay(), Probably: c.elseProbably()}
+	switch {
+	case o.Probably:
+		o.Words = "Something that is not on the list is probably at work. " + beside
+	case o.Flag:
+		o.Words = "Something that is not on the list may be at work. " + beside
+	}
+	return o
 }
 
 // elseMay says whether something that is not on the list may be at work: not where

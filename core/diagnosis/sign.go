@@ -42,14 +42,15 @@ type Sign struct {
 	Background float64 `json:"background"`
 	// Overlooked is how often somebody who looks does not see it though it is there.
 	Overlooked float64 `json:"overlooked" doc:"How often a look misses it, 0-1."`
-	Grades     string  `json:"grades,omitempty" doc:"few-many or mild-strong, where it can be graded."`
-	Source     Source  `json:"source" enum:"look,ask,record,measure"`
-	Symptom    bool    `json:"symptom" doc:"Whether it shows on the plant, and is no fact of care or place."`
-	Good       bool    `json:"good" doc:"Whether it tells that a part is well."`
-	Expert     bool    `json:"expert" doc:"Whether it wants a lens, a nose or a trained eye."`
-	Everyday   string  `json:"everyday,omitempty" doc:"Other words people search it by."`
-	Drawing    string  `json:"drawing" doc:"How its small picture is drawn: a part, then its marks."`
-	LookAlike  string  `json:"lookAlike" doc:"The sign or thing it is commonest taken for, drawn the same way."`
+	// Degrees are how much of it there can be, the least first; none where it is not graded.
+	Degrees   []Degree `json:"degrees,omitempty" doc:"How much of it there can be, the least first."`
+	Source    Source   `json:"source" enum:"look,ask,record,measure"`
+	Symptom   bool     `json:"symptom" doc:"Whether it shows on the plant, and is no fact of care or place."`
+	Good      bool     `json:"good" doc:"Whether it tells that a part is well."`
+	Expert    bool     `json:"expert" doc:"Whether it wants a lens, a nose or a trained eye."`
+	Everyday  string   `json:"everyday,omitempty" doc:"Other words people search it by."`
+	Drawing   string   `json:"drawing" doc:"How its small picture is drawn: a part, then its marks."`
+	LookAlike string   `json:"lookAlike" doc:"The sign or thing it is commonest taken for, drawn the same way."`
 
 	given         []given // what raises its background
 	impliesThere  []string

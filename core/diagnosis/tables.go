@@ -201,13 +201,11 @@ func (r row) sign() Sign {
 		Source:        Source(r.text("known_from")),
 		Symptom:       r.yes("symptom"),
 		Expert:        r.yes("expert"),
+		Degrees:       degreesOf[r.text("graded")],
 		Good:          slices.Contains(good, r.text("id")),
 		impliesThere:  r.list("implies_present"),
 		impliesAbsent: r.list("implies_absent"),
 		fits:          r.habits("habits"),
-	}
-	if graded := r.text("graded"); graded != "no" {
-		s.Grades = graded
 	}
 	for _, raise := range r.list("background_given") {
 		what, to, _ := strings.Cut(raise, "=")

@@ -2,7 +2,6 @@ package diagnosis
 
 import (
 	"slices"
-	"strings"
 
 	"tendermend/core/cause"
 )
@@ -150,14 +149,13 @@ func (c *Case) words(v Judgement) string {
 	about := c.k.causes[c.k.causeAt[v.Cause]].Label
 	switch v.Kind {
 	case SomethingElse:
-		return "Something that is not on the list is probably at work. Keep it apart, do nothing that cannot be undone, " +
-			"and show pictures to a plant society, an extension office or a plant clinic."
+		return "Something that is not on the list is probably at work."
 	case NothingFound:
 		return "Nothing found on the parts looked at."
 	case Harmless:
-		return "This looks like " + strings.ToLower(about[:1]) + about[1:] + ". If more of it follows, it is not that."
+		return "This looks like " + lower(about) + ". If more of it follows, it is not that."
 	case Act:
-		return "Time to act: " + strings.ToLower(about[:1]) + about[1:] + "."
+		return "Time to act: " + lower(about) + "."
 	case NotEnough:
 		return "Not enough to go on: nothing stands out, and no further look is worth its trouble. Watch it."
 	case LookFurther:

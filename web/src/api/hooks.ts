@@ -179,6 +179,14 @@ export const useConfirmed = () =>
 export const useLearning = () =>
   useQuery({ queryKey: keys.learning, queryFn: () => answer(client.GET("/api/learning")) });
 
+/** The tables and what the cases teach on the same cases; asked for, since it takes a moment. */
+export const useLearningScores = (wanted: boolean) =>
+  useQuery({
+    queryKey: keys.learningScores,
+    queryFn: () => answer(client.GET("/api/learning/scores")),
+    enabled: wanted,
+  });
+
 /** Switches on or off what the cases teach. */
 export function useSaveSwitches() {
   const cache = useQueryClient();
@@ -186,6 +194,7 @@ export function useSaveSwitches() {
     mutationFn: (body: Schemas["Switches"]) => answer(client.PUT("/api/learning", { body })),
     onSuccess: (learning) => {
       cache.setQueryData(keys.learning, learning);
+      void cache.invalidateQueries({ queryKey: keys.learningScores });
       return cache.invalidateQueries({ queryKey: keys.plants });
     },
   });

@@ -31,6 +31,7 @@ export const keys = {
   places: ["collection", "places"] as const,
   confirmed: ["collection", "confirmed"] as const,
   learning: ["collection", "learning"] as const,
+  learningScores: ["collection", "learning", "scores"] as const,
   collectionReview: (span: string) => ["collection", "review", span] as const,
   supplies: ["collection", "supplies"] as const,
   routine: ["collection", "routine"] as const,

@@ -346,6 +346,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/learning/scores": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The tables, and what the cases teach, scored on the same cases; takes a moment */
+        get: operations["score-learning"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/look-alikes": {
         parameters: {
             query?: never;
@@ -1295,6 +1312,11 @@ export interface components {
             /** @description Over every case that was examined; missing where there is none. */
             score?: components["schemas"]["Score"];
             today: string;
+            /**
+             * Format: int64
+             * @description How many cases are wanted for that.
+             */
+            wanted: number;
             working: components["schemas"]["Working"];
         };
         Care: {
@@ -1426,6 +1448,7 @@ export interface components {
             /** Format: int64 */
             minutes: number;
             outcomes: components["schemas"]["Outcomes"];
+            reason?: string;
             /** @description The cause that it rules out before anything else. */
             rulesOut?: string;
             sign: string;
@@ -2128,6 +2151,8 @@ export interface components {
             first: string;
             /** @description The sign that tells most of it. */
             sign: string;
+            /** @description Whether few days are left to act. */
+            soon: boolean;
             /** @description A second sign that goes with it. */
             with?: string;
             /** @description The part to look at. */
@@ -2222,27 +2247,30 @@ export interface components {
             /** Format: double */
             p2o5: number;
         };
+        LearningScores: {
+            /** @description Each case judged by what the others teach. */
+            learned?: components["schemas"]["Score"];
+            table?: components["schemas"]["Score"];
+        };
         LearningView: {
-            /** @description By sign; the most changed first. */
+            /** @description By sign. */
             backgrounds: components["schemas"]["Learnt"][];
             /**
              * Format: int64
              * @description Confirmed cases that it rests on.
              */
             cases: number;
-            learned?: components["schemas"]["Score"];
-            /** @description By cause and sign; the most changed first. */
+            /** @description By cause and sign. */
             links: components["schemas"]["Learnt"][];
             /**
              * Format: int64
              * @description Confirmed cases of this collection; guesses do not count.
              */
             own: number;
-            /** @description By habit and cause; the most changed first. */
+            /** @description By habit and cause. */
             priors: components["schemas"]["Learnt"][];
             /** @description Which tables follow the cases. */
             switches: components["schemas"]["Switches"];
-            table?: components["schemas"]["Score"];
             /**
              * Format: int64
              * @description Confirmed cases of other collections that were taken in.
@@ -2708,6 +2736,7 @@ export interface components {
             flag: boolean;
             /** @description Whether it probably is. */
             probably: boolean;
+            words?: string;
         };
         Overruled: {
             reason: string;
@@ -3623,6 +3652,8 @@ export interface components {
         Sign: {
             /** Format: double */
             background: number;
+            /** @description How much of it there can be, the least first. */
+            degrees?: string[];
             /**
              * Format: int64
              * @description 0 look, 1 touch, 2 lift or probe, 3 unpot.
@@ -3636,8 +3667,6 @@ export interface components {
             expert: boolean;
             /** @description Whether it tells that a part is well. */
             good: boolean;
-            /** @description few-many or mild-strong, where it can be graded. */
-            grades?: string;
             /** @description How to look. */
             how: string;
             id: string;
@@ -5013,6 +5042,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LearningView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "score-learning": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LearningScores"];
                 };
             };
             /** @description Error */

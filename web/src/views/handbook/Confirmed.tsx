@@ -14,7 +14,7 @@ export function ConfirmedCases() {
   const found = useConfirmed();
   if (found.isPending) return <Waiting />;
   if (found.isLoadingError) return <Failed error={found.error} retry={() => found.refetch()} />;
-  const { cases, score, enough, working, today } = found.data;
+  const { cases, score, enough, wanted, working, today } = found.data;
   const label = (c: string) => k.causes.find((x) => x.id === c)?.label ?? c;
   return (
     <>
@@ -28,7 +28,7 @@ export function ConfirmedCases() {
         ) : !enough ? (
           <p>
             {score.cases} confirmed {score.cases === 1 ? "case" : "cases"}. Too few for a share of right first looks to
-            mean anything: it is shown from fifty on.
+            mean anything: it is shown from {wanted} on.
           </p>
         ) : (
           <>

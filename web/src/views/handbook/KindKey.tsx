@@ -47,7 +47,7 @@ export function KindKey() {
               </td>
               <td>
                 <Link to={`/handbook/causes/${r.cause}`}>{cause(r.cause)}</Link>
-                {r.daysToAct <= 7 && (
+                {r.soon && (
                   <span className="red small"> act within {r.daysToAct === 1 ? "a day" : `${r.daysToAct} days`}</span>
                 )}
               </td>

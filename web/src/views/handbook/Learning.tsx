@@ -1,6 +1,7 @@
 import { Button, FileButton, Group, Switch } from "@mantine/core";
+import { useState } from "react";
 import type { Knowledge, Schemas } from "../../api/client";
-import { useLearning, useSaveSwitches, useTakeCases } from "../../api/hooks";
+import { useLearning, useLearningScores, useSaveSwitches, useTakeCases } from "../../api/hooks";
 import { How } from "../../shell/How";
 import { Failed, Refused, Waiting } from "../../shell/States";
 import { sayPercent } from "../words";
@@ -31,21 +32,7 @@ export function Learning({ knowledge }: { knowledge: Knowledge }) {
         not count. Nothing changes until you switch it on, table by table; each diagnosis keeps by what it was made.{" "}
         <How of="what the cases teach" working={l.working} />
       </p>
-      {l.table && l.learned && (
-        <table className={classes.table} data-testid="learned-scores">
-          <thead>
-            <tr>
-              <th>On {l.table.cases} cases, each left out in turn</th>
-              <th>Brier score</th>
-              <th>Log loss</th>
-            </tr>
-          </thead>
-          <tbody className="numbers">
-            <Scored name="the tables as they ship" score={l.table} />
-            <Scored name="with what the cases teach" score={l.learned} />
-          </tbody>
-        </table>
-      )}
+      {l.cases > 1 && <BothScored />}
       <Refused error={save.error} />
       {tables.map((t) => (
         <section key={t.key} aria-label={t.title} style={{ marginTop: 14 }}>
@@ -85,6 +72,39 @@ export function Learning({ knowledge }: { knowledge: Knowledge }) {
       )}
       <Refused error={take.error} />
     </article>
+  );
+}
+
+/** The score of both, worked out when it is asked for: each case is left out in turn. */
+function BothScored() {
+  const [wanted, setWanted] = useState(false);
+  const scores = useLearningScores(wanted);
+  if (!wanted)
+    return (
+      <Button variant="default" onClick={() => setWanted(true)}>
+        Score both on these cases
+      </Button>
+    );
+  if (scores.isPending) return <Waiting rows={2} />;
+  if (scores.isLoadingError) return <Failed error={scores.error} retry={() => scores.refetch()} />;
+  const { table, learned } = scores.data;
+  return (
+    table &&
+    learned && (
+      <table className={classes.table} data-testid="learned-scores">
+        <thead>
+          <tr>
+            <th>On {table.cases} cases, each left out in turn</th>
+            <th>Brier score</th>
+            <th>Log loss</th>
+          </tr>
+        </thead>
+        <tbody className="numbers">
+          <Scored name="the tables as they ship" score={table} />
+          <Scored name="with what the cases teach" score={learned} />
+        </tbody>
+      </table>
+    )
   );
 }
 

@@ -125,7 +125,7 @@ describe("how often it was right", () => {
 
   it("shows no share while there are too few", async () => {
     const score = { cases: 49, firstTrue: 40, mainIn3: 45, brier: 0.5, reliability: [], missed: [] };
-    serve({ "GET /api/confirmed": { cases: [], enough: false, score, today: "2026-11-24", working } });
+    serve({ "GET /api/confirmed": { cases: [], enough: false, wanted: 50, score, today: "2026-11-24", working } });
     show(<ConfirmedCases />, knowledge);
     expect(await screen.findByText(/49 confirmed cases. Too few/)).toBeTruthy();
     expect(screen.queryByText(/named a true cause first/)).toBeNull();

@@ -25,8 +25,6 @@ const learning = {
   priors: [],
   links: [learnt],
   backgrounds: [],
-  table: score(0.31),
-  learned: score(0.29),
   working,
 };
 const whole = knowledge as unknown as Knowledge;
@@ -35,9 +33,11 @@ describe("what the cases teach", () => {
   it("stands beside the tables with the score of both, and is switched on table by table", async () => {
     const asked = serve({
       "GET /api/learning": learning,
+      "GET /api/learning/scores": { table: score(0.31), learned: score(0.29) },
       "PUT /api/learning": (a: { body: unknown }) => ({ ...learning, switches: a.body }),
     });
     show(<Learning knowledge={whole} />);
+    await userEvent.click(await screen.findByRole("button", { name: "Score both on these cases" }));
     const scores = await screen.findByTestId("learned-scores");
     expect(scores.textContent).toContain("0.310");
     expect(scores.textContent).toContain("0.290");
@@ -95,6 +95,7 @@ describe("the printed key and the glossary", () => {
             alike: "drought",
             apart: "leaf.crisp",
             daysToAct: 2,
+            soon: true,
             first: "",
           },
         ],

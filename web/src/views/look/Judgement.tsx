@@ -1,9 +1,7 @@
 import type { Differential, Knowledge, Schemas } from "../../api/client";
-import { How } from "../../shell/How";
-import { sentence } from "../words";
 
 type Judged = Pick<Differential, "verdict" | "outside"> &
-  Partial<Pick<Differential, "unexplained" | "conditions" | "toRuleOut" | "working">>;
+  Partial<Pick<Differential, "unexplained" | "conditions" | "toRuleOut">>;
 
 const tones: Record<Schemas["Judgement"]["kind"], string> = {
   act: "red",
@@ -29,12 +27,7 @@ export function Judgement({ of, knowledge }: { of: Judged; knowledge: Knowledge 
       <ul className="small" style={{ margin: 0, paddingLeft: 18 }}>
         {verdict.missing.length > 0 && <li>Not looked at yet: {list(verdict.missing, part)}.</li>}
         {verdict.again !== undefined && verdict.again > 0 && <li>Look again in {verdict.again} days.</li>}
-        {outside.flag && (
-          <li>
-            Something that is not on this list {outside.probably ? "is probably" : "may be"} at work: keep it apart, do
-            nothing that cannot be undone, and show pictures to a plant society, an extension office or a plant clinic.
-          </li>
-        )}
+        {outside.words && <li>{outside.words}</li>}
         {unexplained.length > 0 && <li>Nothing on the list explains: {list(unexplained, (s) => `“${sign(s)}”`)}.</li>}
         {conditions.length > 0 && <li>Seen, and so not reckoned: {list(conditions, cause)}.</li>}
         {toRuleOut.length > 0 && (
@@ -48,11 +41,6 @@ export function Judgement({ of, knowledge }: { of: Judged; knowledge: Knowledge 
           </li>
         )}
       </ul>
-      {of.working && (
-        <span className="soft small">
-          {sentence("how this is judged")} <How working={of.working} of="where it stands" />
-        </span>
-      )}
     </div>
   );
 }

@@ -81,15 +81,7 @@ function One({ check, sign, knowledge, draft, show, lead, ...answering }: OnePro
       <button type="button" className="linkbutton small soft" onClick={() => show(sign)}>
         {sign.label.toLowerCase()}?
       </button>
-      {check.rulesOut && (
-        <div className="small">
-          {sign.id.startsWith("pest.")
-            ? "Before all else: nobody has looked for the animal of "
-            : "Before all else, to rule out "}
-          {label(check.rulesOut)}
-          {sign.id.startsWith("pest.") ? "." : ", which is quick to kill."}
-        </div>
-      )}
+      {check.reason && <div className="small">{check.reason}</div>}
       <div className="small soft">
         {check.minutes} min, {disturbs[sign.disturbance]}; likely to be seen in {Math.round(check.outcomes.seen * 100)}{" "}
         of 100. If so: {say(check.outcomes.ifSeen)}. If not: {say(check.outcomes.ifNot)}.{" "}

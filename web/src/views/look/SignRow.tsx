@@ -1,6 +1,6 @@
 import { type ReactNode, useState } from "react";
 import classes from "./Look.module.css";
-import { type Answers, type Degree, degreesOf, type Side, type Sign } from "./look";
+import type { Answers, Degree, Side, Sign } from "./look";
 import { SignPicture } from "./SignPicture";
 
 /** What a row can change of the answers. */
@@ -97,7 +97,7 @@ export function SeenOrNot({ sign, draft, put, sure, grade, where }: SeenOrNotPro
           <Chip word="sure" on={!thinks} label={label} act={() => sure(sign, true)} />
           <Chip word="I think so" on={thinks} label={label} act={() => sure(sign, false)} />
           {seen &&
-            degreesOf(sign).map((d) => (
+            (sign.degrees ?? []).map((d) => (
               <Chip key={d} word={d} on={draft.degrees?.[sign.id] === d} label={label} act={() => grade(sign, d)} />
             ))}
         </div>

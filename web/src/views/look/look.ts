@@ -68,13 +68,6 @@ export function quiet<T extends Answers>(draft: T, denied: string[]): T {
   return { ...draft, absent: [...draft.absent, ...open], unsure: [...(draft.unsure ?? []), ...open] };
 }
 
-export const degreesOf = (sign: Pick<Sign, "grades">): Degree[] =>
-  sign.grades === "few-many"
-    ? ["few", "some", "many"]
-    : sign.grades === "mild-strong"
-      ? ["mild", "clear", "strong"]
-      : [];
-
 /** Signs that a few words find: in what they are called, look like, or are called every day. */
 export function find(signs: Sign[], words: string): Sign[] {
   const asked = words.toLowerCase().split(/\s+/).filter(Boolean);

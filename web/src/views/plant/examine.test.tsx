@@ -29,7 +29,12 @@ const differential = (a: { body: unknown }) => {
       words: "Look further: parts of it have not been looked at yet.",
       missing: ["leaves"],
     },
-    outside: { chance: 0.35, flag: present.length > 0, probably: false },
+    outside: {
+      chance: 0.35,
+      flag: present.length > 0,
+      probably: false,
+      words: present.length ? "Something that is not on the list may be at work." : undefined,
+    },
     unexplained: present.length > 0 ? ["leaf.crisp"] : [],
     conditions: [],
     toRuleOut: [{ id: "root-rot", chance: 0.1 }],
@@ -90,7 +95,7 @@ describe("a look", () => {
     const verdict = await screen.findByTestId("verdict-of-look");
     expect(verdict.getAttribute("data-verdict")).toBe("look-further");
     expect(verdict.textContent).toContain("Not looked at yet: leaves.");
-    expect(verdict.textContent).toContain("Something that is not on this list may be at work");
+    expect(verdict.textContent).toContain("Something that is not on the list may be at work");
     expect(verdict.textContent).toContain("Nothing on the list explains: “Leaves crackle”");
     expect(verdict.textContent).toContain("To rule out, because it is quick to kill: root rot");
     await userEvent.click(screen.getByRole("button", { name: "Looked: nothing else here" }));
