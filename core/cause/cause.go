@@ -54,12 +54,6 @@ type Cause struct {
 	only, not []string // habits
 }
 
-// Only lists the habits that alone can have it; nil where Not says which cannot.
-func (c Cause) Only() []string { return slices.Clone(c.only) }
-
-// Not lists the habits that cannot have it.
-func (c Cause) Not() []string { return slices.Clone(c.not) }
-
 // Fits says whether a plant of the habit can have it.
 func (c Cause) Fits(habit string) bool {
 	if c.only != nil {

@@ -228,11 +228,11 @@ func (c *Case) advise(m Move, needs string, checks []Check) (a Advice, named boo
 // decide sorts a move by what it does to the cause it helps most.
 func (a *Advice) decide(c *Case, helps int, checks []Check) {
 	m := a.move
-	days, chance, effect, urgency := slowestDays, 0.0, 0, 1.0
+	days, chance, effect, presses := slowestDays, 0.0, 0, 1.0
 	if helps >= 0 {
 		known := c.k.causes[helps]
 		a.Helps, days, chance = known.ID, known.DaysToAct, c.chances[helps]
-		effect, urgency = m.Effects[known.ID], known.urgency()
+		effect, presses = m.Effects[known.ID], known.presses()
 	}
 	limit := harmIrreversible
 	switch {
@@ -246,7 +246,7 @@ func (a *Advice) decide(c *Case, helps int, checks []Check) {
 		least = chanceForAgent
 	}
 	certain := m.Reversible || c.sureEnough(m, days)
-	a.worth = a.Good * map[float64]float64{3: 1.5, 2: 1.2, 1: 1, 0.3: 0.8}[urgency]
+	a.worth = a.Good * presses
 	switch {
 	case a.Harms > limit && a.Good <= 0:
 		a.Advice = Not

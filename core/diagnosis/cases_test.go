@@ -146,7 +146,7 @@ func TestWhatIsTakenFromTheListIsNotTalkedAway(t *testing.T) {
 func without(cause int) *Knowledge {
 	k := *Standard()
 	k.causes = slices.Clone(k.causes)
-	k.causes[cause].fits = habits{only: []string{}}
+	k.causes[cause].fits = func(string) bool { return false }
 	return &k
 }
 

@@ -21,7 +21,7 @@ type Cause struct {
 	parts     []string // of an umbrella
 	firstMove string
 	mild      bool // it does not show a sign strongly
-	fits      habits
+	fits      func(habit string) bool
 }
 
 // Urgencies by the days that are left to act (common practice).
@@ -40,6 +40,20 @@ func (c Cause) urgency() float64 {
 		return 3
 	case c.DaysToAct <= soonDays:
 		return 2
+	}
+	return 1
+}
+
+// presses is what a move is worth more for a cause that waits less, beside 1 for one
+// that waits long (common practice).
+func (c Cause) presses() float64 {
+	switch {
+	case c.Harmless:
+		return 0.8
+	case c.DaysToAct <= pressingDays:
+		return 1.5
+	case c.DaysToAct <= soonDays:
+		return 1.2
 	}
 	return 1
 }

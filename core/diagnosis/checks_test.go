@@ -58,6 +58,16 @@ func TestUrgencies(t *testing.T) {
 	}
 }
 
+func TestWhatPressesIsWorthMore(t *testing.T) {
+	for _, c := range []struct {
+		days     int
+		harmless bool
+		want     float64
+	}{{2, false, 1.5}, {3, false, 1.2}, {7, false, 1.2}, {8, false, 1}, {2, true, 0.8}} {
+		assert.InDelta(t, c.want, Cause{DaysToAct: c.days, Harmless: c.harmless}.presses(), 1e-12, c)
+	}
+}
+
 func TestLooksHaveTheirPrice(t *testing.T) {
 	plain := examine(t, look("sympodial-orchid", "leaf.wrinkled"))
 	price := func(c *Case, d Disturbance) float64 { return c.price(Sign{Minutes: 5, Disturbance: d}) }

@@ -63,6 +63,7 @@ type Case struct {
 	outside        float64
 	ranked         []CauseChance // without umbrellas, likeliest first
 	checks         []Check       // once they were asked for
+	without        map[int]func(cause int) float64
 }
 
 // combination is a set of causes with its chance.

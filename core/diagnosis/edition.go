@@ -6,6 +6,8 @@ import (
 	"encoding/json"
 	"fmt"
 	"io/fs"
+
+	"tendermend/core/plant"
 )
 
 // Edition is the state of the tables by which something was judged.
@@ -49,7 +51,10 @@ func (k *Knowledge) hash() string {
 		_, _ = sum.Write(raw)
 	}
 	for _, c := range k.causes {
-		fmt.Fprint(sum, c.parts, c.firstMove, c.mild, c.fits)
+		fmt.Fprint(sum, c.parts, c.firstMove, c.mild)
+		for _, h := range plant.Habits() {
+			fmt.Fprint(sum, c.fits(h.ID))
+		}
 	}
 	return hex.EncodeToString(sum.Sum(nil))
 }

@@ -28,7 +28,7 @@ func (c *Case) Evidence(causeIDs []string) map[string][]Weight {
 			if a.implied {
 				continue // it comes and goes with the answer that it follows from
 			}
-			without := c.without(a, side.present)
+			without := c.withoutOne(a, side.present)
 			for _, id := range causeIDs {
 				i, known := c.k.causeAt[id]
 				if !known || c.prior[i] == 0 {
@@ -45,10 +45,22 @@ func (c *Case) Evidence(causeIDs []string) map[string][]Weight {
 	return weights
 }
 
-// without gives the chances as they would be had one answer not been given: each
+// withoutOne works out what takenOut gives once for each answer: the hinge and the evidence of all
+// causes ask for the same.
+func (c *Case) withoutOne(a answer, present bool) func(cause int) float64 {
+	if c.without == nil {
+		c.without = map[int]func(int) float64{}
+	}
+	if c.without[a.sign] == nil {
+		c.without[a.sign] = c.takenOut(a, present)
+	}
+	return c.without[a.sign]
+}
+
+// takenOut gives the chances as they would be had one answer not been given: each
 // set loses what the answer gave it. Where other answers hang on this one, the sums
 // are made anew.
-func (c *Case) without(a answer, present bool) func(cause int) float64 {
+func (c *Case) takenOut(a answer, present bool) func(cause int) float64 {
 	if c.carries(a) {
 		e := c.examination
 		not := func(id string) bool { return id == c.k.signs[a.sign].ID }

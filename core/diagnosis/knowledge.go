@@ -91,7 +91,7 @@ const maxPrior = 0.5
 // nothing else brought on, before any sign; an empty season counts as unknown.
 func (k *Knowledge) prior(c int, habit plant.Habit, season climate.Season) float64 {
 	known := k.causes[c]
-	if len(known.parts) > 0 || !known.fits.habit(habit.ID) {
+	if len(known.parts) > 0 || !known.fits(habit.ID) {
 		return 0
 	}
 	if cause.ID(known.ID) == cause.Dormancy && !habit.RestsIn(season) {

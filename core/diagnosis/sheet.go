@@ -89,7 +89,7 @@ func SheetOf(id string) (Sheet, bool) {
 	sort.SliceStable(s.Harms, func(a, b int) bool { return s.Harms[a].Effect < s.Harms[b].Effect })
 	for _, h := range plant.Habits() {
 		switch f, named := k.factors[h.ID][id]; {
-		case !c.fits.habit(h.ID):
+		case !c.fits(h.ID):
 			s.Never = append(s.Never, h.ID)
 		case named && f > 1:
 			s.More = append(s.More, h.ID)

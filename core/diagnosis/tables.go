@@ -236,7 +236,7 @@ func ofCause(c cause.Cause) (Cause, bool) {
 		Condition: c.Condition,
 		firstMove: c.FirstMove,
 		mild:      c.Mild,
-		fits:      habits{c.Only(), c.Not()},
+		fits:      c.Fits,
 	}
 	for _, part := range c.Parts {
 		known.parts = append(known.parts, string(part))
