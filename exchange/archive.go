@@ -57,7 +57,7 @@ type Supply struct {
 	Price *float64  `json:"price,omitempty"`
 	// A plant that goes out alone takes what was used on it along as withdrawn:
 	// it is on nobody's shelf where the plant comes in.
-	Withdrawn bool         `json:"withdrawn,omitempty" doc:"Whether it stands in the cupboard no longer; what was used of it is still told."`
+	Withdrawn bool         `json:"withdrawn,omitempty" doc:"Whether it stands in the cupboard no longer."`
 	Moves     []SupplyMove `json:"moves" doc:"What steps of plans used stands in their entries."`
 }
 

@@ -25,8 +25,8 @@ type Arrived struct {
 	Growths    *int       `json:"growths,omitempty" doc:"Bulbs, canes, rosettes or stems."`
 	Place      *uuid.UUID `json:"place,omitempty"`
 	Isolated   bool       `json:"isolated"`
-	Had        Had        `json:"had,omitempty" enum:"weeks,months,years,unknown" doc:"How long it had been had when it was taken in; missing where it came that day."`
-	Suspect    bool       `json:"suspect,omitempty" doc:"Whether where it comes from is suspect: pests were seen there, or it is not known."`
+	Had        Had        `json:"had,omitempty" enum:"weeks,months,years,unknown" doc:"How long it had been had before."`
+	Suspect    bool       `json:"suspect,omitempty" doc:"Whether where it comes from is suspect."`
 	Well       bool       `json:"well,omitempty" doc:"Taken in as well: nothing ails it as far as one sees."`
 	Mother     *uuid.UUID `json:"mother,omitempty" doc:"The plant here that it is a piece of."`
 	Note       string     `json:"note,omitempty" maxLength:"2000"`

@@ -25,7 +25,7 @@ type Entry struct {
 	RecordedAt time.Time  `json:"recordedAt"`
 	By         string     `json:"by" doc:"Who recorded it."`
 	Replaces   *uuid.UUID `json:"replaces,omitempty" doc:"The entry that this one corrects."`
-	Case       *uuid.UUID `json:"case,omitempty" doc:"The case that it belongs to; missing where it says none: then to the case in hand."`
+	Case       *uuid.UUID `json:"case,omitempty" doc:"Its case; where it says none, the case in hand."`
 	Despite    []Concern  `json:"despite,omitempty" doc:"What was warned of, and recorded all the same."`
 	Body
 }

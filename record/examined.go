@@ -17,7 +17,7 @@ type Examined struct {
 	Unsure []string `json:"unsure,omitempty" doc:"Signs of either list that one only thinks to be so."`
 	// Unknown are signs that were asked and that nobody can answer.
 	Unknown []string                    `json:"unknown,omitempty" doc:"Signs that were asked and that nobody can answer."`
-	Degrees map[string]diagnosis.Degree `json:"degrees,omitempty" doc:"How much of a graded sign there is: few, some, many or mild, clear, strong."`
+	Degrees map[string]diagnosis.Degree `json:"degrees,omitempty" doc:"How much of a sign there is."`
 	// Overruled are signs that the record suggests and the carer rejects.
 	Overruled []Overruled `json:"overruled,omitempty"`
 	Note      string      `json:"note,omitempty" maxLength:"2000"`
@@ -99,7 +99,8 @@ func (x *Examined) clash() Faults {
 	signB, _ := diagnosis.SignByID(b)
 	said := "“%s” and “%s” cannot both be true of one look; keep the one you are sure of"
 	if slices.Contains(x.Absent, b) {
-		said = "“%s” can only be seen where “%s” is there as well, which is said not to be; keep the one you are sure of"
+		said = "“%s” can only be seen where “%s” is there as well, which is said not to be; keep the one you are " +
+			"sure of"
 	}
 	return Faults{{Field: "examined.present", Message: fmt.Sprintf(said, signA.Label, signB.Label)}}
 }

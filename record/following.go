@@ -124,7 +124,7 @@ func (s State) DishLevel() (working.Amount, bool) {
 type ReservesLast struct {
 	From    day.Day         `json:"from" doc:"The first day on which they may be used up."`
 	To      day.Day         `json:"to"`
-	First   RunsOutFirst    `json:"first" enum:"roots,open,reserves" doc:"What comes first: its roots, with the gate; either; or the end of its reserves."`
+	First   RunsOutFirst    `json:"first" enum:"roots,open,reserves" doc:"Its roots, either, or the end of its reserves."`
 	Working working.Working `json:"working"`
 }
 

@@ -13,7 +13,7 @@ import (
 // lengthen it or say what became of it. What is empty stays as it was.
 type Grown struct {
 	Growth   uuid.UUID            `json:"growth" doc:"Id of the strand, made by the sender when it begins."`
-	Sort     recovery.GrowthSort  `json:"sort,omitempty" enum:"leaf,bulb,cane,shoot,spike,plantlet,root" doc:"Wanted when it begins."`
+	Sort     recovery.GrowthSort  `json:"sort,omitempty" enum:"leaf,bulb,cane,shoot,spike,plantlet,root"`
 	Name     string               `json:"name,omitempty" maxLength:"60"`
 	CameWith bool                 `json:"cameWith,omitempty" doc:"Whether it came with the plant."`
 	SizeMM   *float64             `json:"sizeMm,omitempty"`

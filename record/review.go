@@ -18,7 +18,7 @@ type Review struct {
 	From     day.Day          `json:"from"`
 	To       day.Day          `json:"to"`
 	Days     int              `json:"days"`
-	Before   *PictureOn       `json:"before,omitempty" doc:"The first picture of that time, from the side of the last one."`
+	Before   *PictureOn       `json:"before,omitempty" doc:"The first of that time, from the same side."`
 	After    *PictureOn       `json:"after,omitempty"`
 	Growths  recovery.Growths `json:"growths"`
 	Made     int              `json:"made" doc:"Leaves that opened."`
@@ -46,7 +46,7 @@ type StageReview struct {
 	Track string      `json:"track" doc:"Its name."`
 	Stage string      `json:"stage" doc:"Its name."`
 	Days  int         `json:"days" doc:"In all, every time it was in it."`
-	Usual *[2]float64 `json:"usual,omitempty" doc:"Weeks that are usual, shortest and longest; missing after the last gate."`
+	Usual *[2]float64 `json:"usual,omitempty" doc:"Usual weeks, shortest and longest."`
 	Back  int         `json:"back" doc:"Times it fell back into it."`
 	Still bool        `json:"still" doc:"Whether it is in it now."`
 	Long  bool        `json:"long" doc:"Whether that is longer than is usual."`

@@ -36,13 +36,14 @@ const (
 
 // Task is one thing to do or look at, with why and since when.
 type Task struct {
-	Kind    TaskKind `json:"kind" enum:"examine,decide,plan,step,pass,back,check,look,water,treat,stall,signal,pests,release"`
-	From    day.Day  `json:"from" doc:"The first useful day."`
-	Until   day.Day  `json:"until" doc:"The last day that is still safe."`
-	What    string   `json:"what"`
-	Why     string   `json:"why"`
-	Minutes int      `json:"minutes"`
-	Step    string   `json:"step,omitempty"`
+	Kind TaskKind `json:"kind" enum:"examine,decide,plan,step,pass,back,check,look,water,treat,stall,signal,pests,release"`
+
+	From    day.Day `json:"from" doc:"The first useful day."`
+	Until   day.Day `json:"until" doc:"The last day that is still safe."`
+	What    string  `json:"what"`
+	Why     string  `json:"why"`
+	Minutes int     `json:"minutes"`
+	Step    string  `json:"step,omitempty"`
 	// Weight is how much rides on it, 1-5: it orders the walk inside a place
 	// when time is short.
 	Weight int `json:"weight"`

@@ -16,8 +16,8 @@ type Treated struct {
 	Batch        string           `json:"batch,omitempty" maxLength:"60"`
 	Against      string           `json:"against,omitempty" doc:"Id of a cause."`
 	Amounts      []working.Amount `json:"amounts,omitempty" maxItems:"10"`
-	IntervalDays int              `json:"intervalDays,omitempty" doc:"Days until it may be repeated, by its label; 0 where it is not repeated."`
-	ReentryHours float64          `json:"reentryHours,omitempty" doc:"Hours for which people and animals stay away, by its label."`
+	IntervalDays int              `json:"intervalDays,omitempty" doc:"By its label; 0 where it is not repeated."`
+	ReentryHours float64          `json:"reentryHours,omitempty" doc:"Hours to stay away, by its label."`
 	Note         string           `json:"note,omitempty" maxLength:"2000"`
 }
 

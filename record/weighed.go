@@ -5,7 +5,7 @@ import "tendermend/core/recovery"
 // Weighed is one weighing of pot and plant, or of the bare plant.
 type Weighed struct {
 	Grams float64 `json:"grams"`
-	Bare  bool    `json:"bare,omitempty" doc:"Weighed without pot and medium: from such weighings the reserves of a plant without roots are reckoned."`
+	Bare  bool    `json:"bare,omitempty" doc:"Without pot and medium: its reserves are reckoned from it."`
 }
 
 // KindWeighed stands in stored records: it is never renamed or used for another.

@@ -29,7 +29,7 @@ type ConfirmedView struct {
 	On    day.Day                 `json:"on"`
 	True  []string                `json:"true" doc:"What it was."`
 	How   string                  `json:"how"`
-	Said  []diagnosis.CauseChance `json:"said" doc:"What the first look said, likeliest first; empty where nothing was said."`
+	Said  []diagnosis.CauseChance `json:"said" doc:"What the first look said, likeliest first."`
 	Right bool                    `json:"right" doc:"Whether the first cause said was one of the true ones."`
 }
 
@@ -54,11 +54,12 @@ func (srv *server) confirmedOperations(api huma.API) {
 			if err != nil {
 				return nil, err
 			}
-			out := Calibration{Cases: []ConfirmedView{}, Today: today, Wanted: diagnosis.CasesForAShare, Working: working.Working{
+			out := Calibration{Cases: []ConfirmedView{}, Today: today, Wanted: diagnosis.CasesForAShare}
+			out.Working = working.Working{
 				Inputs: []working.Input{{Name: "confirmed cases of ten years", Value: float64(len(cases))}},
 				Formula: "Brier score: mean over cases of Σ (chance said − 1 if true, 0 if not)² over the causes " +
 					"named at the first look; a true cause that was not named adds 1",
-				Source: "Brier 1950, Monthly Weather Review 78:1", Sure: "few cases say little"}}
+				Source: "Brier 1950, Monthly Weather Review 78:1", Sure: "few cases say little"}
 			said := []diagnosis.Foretold{}
 			for _, c := range cases {
 				v := ConfirmedView{

@@ -19,8 +19,8 @@ import (
 
 // Differential is what the answers so far point to.
 type Differential struct {
-	Causes    []Suspect               `json:"causes" doc:"The causes that are listed, with what speaks for and against them."`
-	ToRuleOut []diagnosis.CauseChance `json:"toRuleOut" doc:"Causes that kill fast, not likely but not out of the question."`
+	Causes    []Suspect               `json:"causes" doc:"With what speaks for and against each."`
+	ToRuleOut []diagnosis.CauseChance `json:"toRuleOut" doc:"They kill fast and are not out of the question."`
 	Others    int                     `json:"others" doc:"How many other causes share the rest."`
 	Sets      []diagnosis.CauseSet    `json:"sets"`
 	Checks    []diagnosis.Check       `json:"checks"`
@@ -31,13 +31,13 @@ type Differential struct {
 	Unexplained []string         `json:"unexplained"`
 	Conditions  []string         `json:"conditions" doc:"Causes that were seen as such, and not reckoned."`
 	Implied     []string         `json:"implied" doc:"Signs taken as not there because one seen excludes them."`
-	ImpliedSeen []string         `json:"impliedSeen" doc:"Signs taken as seen because another cannot be seen without them."`
+	ImpliedSeen []string         `json:"impliedSeen" doc:"Signs that come with one that was seen."`
 	Derived     []record.Derived `json:"derived" doc:"What the record answers, overruled or not."`
 	Clash       []string         `json:"clash" doc:"Two answers that cannot both be true of one look."`
 	Minutes     int              `json:"minutes" doc:"What the answered looks usually take together."`
 	Working     working.Working  `json:"working"`
 	// Suggested are the causes that stand out; the person decides.
-	Suggested []string         `json:"suggested" doc:"Causes that stand out: to be accepted, unless the person knows better."`
+	Suggested []string         `json:"suggested" doc:"Causes that stand out; the person decides."`
 	Hinge     *diagnosis.Hinge `json:"hinge,omitempty" doc:"The one answer on which the leading cause hangs."`
 	Turns     []diagnosis.Turn `json:"turns" doc:"Looks that would change one's mind about the leading cause."`
 	Fragile   bool             `json:"fragile" doc:"Whether looks that disturb it count double."`
@@ -70,8 +70,8 @@ type differentialInput struct {
 type Answered struct {
 	Present []string                    `json:"present" maxItems:"200"`
 	Absent  []string                    `json:"absent" maxItems:"200"`
-	Unsure  []string                    `json:"unsure,omitempty" maxItems:"200" doc:"Signs of either list that one only thinks to be so."`
-	Unknown []string                    `json:"unknown,omitempty" maxItems:"200" doc:"Signs that were asked and that nobody can answer."`
+	Unsure  []string                    `json:"unsure,omitempty" maxItems:"200" doc:"Signs that one only thinks to be so."`
+	Unknown []string                    `json:"unknown,omitempty" maxItems:"200" doc:"Asked, and nobody can answer."`
 	Degrees map[string]diagnosis.Degree `json:"degrees,omitempty" doc:"How much of a graded sign seen there is."`
 }
 
@@ -87,7 +87,7 @@ type planInput struct {
 // PlanPreview is a plan before it is taken up.
 type PlanPreview struct {
 	Plan     sheet.Plan     `json:"plan"`
-	Schools  []sheet.School `json:"schools" doc:"Ways of re-establishing an orchid, best first; empty where its roots are not worked on."`
+	Schools  []sheet.School `json:"schools" doc:"Ways of re-establishing an orchid, best first."`
 	Answers  sheet.Answers  `json:"answers" doc:"The answers it was made with, with what the record knew."`
 	Odds     working.Amount `json:"odds" doc:"Share of plants that live with what is accepted, treated, 0-1."`
 	Needs    []sheet.Need   `json:"needs" doc:"What its steps need, against the cupboard."`
@@ -288,8 +288,8 @@ func (srv *server) differential(ctx context.Context, state record.State, a store
 			{Name: "causes thought of at the same time, at most", Value: diagnosis.MostTogether},
 			{Name: "share that rarer mixtures may have, at most; left out", Value: c.Left()},
 		},
-		Formula: "P(sign absent) = (1 − background) × Π(1 − link); P(cause) = 1 − (1 − prior) × Π(1 − strength) over " +
-			"what brings it on; summed over the sets of causes; a condition that was seen counts as true",
+		Formula: "P(sign absent) = (1 − background) × Π(1 − link); P(cause) = 1 − (1 − prior) × Π(1 − strength) " +
+			"over what brings it on; summed over the sets of causes; a condition that was seen counts as true",
 		Source: "noisy-OR networks: Pearl 1988, ch. 4; Heckerman 1989; Shwe et al. 1991, Methods Inf Med 30:241. " +
 			"Priors, links and strengths: common practice",
 		Sure: "as good as its tables; see the share of worked cases it gets right"}

@@ -37,7 +37,7 @@ type appraisalInput struct {
 	Body struct {
 		Habit string `json:"habit"`
 		Answered
-		Asked   *float64 `json:"asked,omitempty" minimum:"0" maximum:"100000" doc:"The price asked, in the collection's money."`
+		Asked   *float64 `json:"asked,omitempty" minimum:"0" maximum:"100000" doc:"In the collection's money."`
 		Sound   *float64 `json:"sound,omitempty" minimum:"0" maximum:"100000" doc:"What a sound one costs."`
 		Filling float64  `json:"filling" minimum:"0" maximum:"10000" doc:"What a pot with fresh mix costs."`
 	}

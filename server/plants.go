@@ -84,16 +84,16 @@ type PlantFile struct {
 	PieceIsolated bool                 `json:"pieceIsolated" doc:"Whether a piece of it is kept apart to begin with."`
 	ClosedOn      *day.Day             `json:"closedOn,omitempty"`
 	Said          []record.Said        `json:"said" doc:"What each look said, oldest first."`
-	Case          uuid.UUID            `json:"case" doc:"The case that plan, verdict and steps are of; all zeros where there is none."`
-	Confirmed     *record.Confirmation `json:"confirmed,omitempty" doc:"What the case in hand turned out to be; without a case, what was said last."`
+	Case          uuid.UUID            `json:"case" doc:"That plan and steps are of; all zeros where there is none."`
+	Confirmed     *record.Confirmation `json:"confirmed,omitempty" doc:"What the case in hand turned out to be."`
 	Cases         []CaseView           `json:"cases" doc:"Open ones first, the gravest first."`
 	Alarms        []record.Alarm       `json:"alarms" doc:"Signals that nobody has answered yet."`
 	Apart         *record.KeptApart    `json:"apart,omitempty" doc:"Why it is kept apart; missing where it is not."`
-	Routine       []care.Due           `json:"routine" doc:"Ordinary care, each job with its next day; empty while a case is in work."`
+	Routine       []care.Due           `json:"routine" doc:"Ordinary care; empty while a case is in work."`
 	Resting       bool                 `json:"resting" doc:"Whether its kind rests now."`
 	Pot           record.Pot           `json:"pot"`
 	Tally         *TallyView           `json:"tally,omitempty" doc:"The last root tally."`
-	Wants         plant.Profile        `json:"wants" doc:"What it wants: its kind's values, or its habit's, with what was overruled."`
+	Wants         plant.Profile        `json:"wants" doc:"Its kind's values, or its habit's, as overruled."`
 	Adjusted      *record.Adjusted     `json:"adjusted,omitempty"`
 	Prepared      []record.PreparedOn  `json:"prepared" doc:"Results of the bench kept with it since its plan was made."`
 	Treated       []record.TreatedOn   `json:"treated" doc:"Products used, newest last."`

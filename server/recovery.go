@@ -39,14 +39,14 @@ type Recovery struct {
 // Follow is what following a plant over months comes to.
 type Follow struct {
 	Strands  []recovery.Strand     `json:"strands" doc:"Its growths, each one followed."`
-	Sorts    []recovery.GrowthSort `json:"sorts" enum:"leaf,bulb,cane,shoot,spike,plantlet,root" doc:"The sorts of growth of its habit, the usual one first."`
+	Sorts    []recovery.GrowthSort `json:"sorts" enum:"leaf,bulb,cane,shoot,spike,plantlet,root" doc:"Usual one first."`
 	Growths  recovery.Growths      `json:"growths"`
 	Pictures []PictureView         `json:"pictures" doc:"Oldest first."`
 	Score    *recovery.Wellbeing   `json:"score,omitempty" doc:"Its condition today."`
 	Scores   []recovery.Reading    `json:"scores" doc:"Its condition at each look."`
-	Trend    *recovery.Trend       `json:"trend,omitempty" doc:"How its condition changed; missing where nobody looked so long ago."`
+	Trend    *recovery.Trend       `json:"trend,omitempty" doc:"How its condition changed, where somebody looked."`
 	Odds     *prognosis.Chance     `json:"odds,omitempty" doc:"Odds of survival while it is in treatment."`
-	Rates    []working.Amount      `json:"rates" doc:"How fast what is measured grows, a week; the interval stands in its working."`
+	Rates    []working.Amount      `json:"rates" doc:"How fast what is measured grows, a week."`
 	Drying   *recovery.DryDown     `json:"drying,omitempty"`
 	Clocks   []pest.Clock          `json:"clocks" doc:"The clocks of its pests."`
 	Due      map[string]day.Day    `json:"due" doc:"Days of plan steps that a pest's clock sets."`

@@ -26,7 +26,7 @@ import (
 
 type reviewInput struct {
 	PlantPath
-	Span string `query:"span" default:"whole" enum:"half-year,year,whole" doc:"The last half year, the last year, or its whole time here."`
+	Span string `query:"span" default:"whole" enum:"half-year,year,whole" doc:"How far back."`
 	Case string `query:"case" doc:"Id of a case: from its beginning to its end, whatever the span."`
 }
 
@@ -49,7 +49,7 @@ type reviewPage struct {
 type Share struct {
 	store.Ended
 	Label string   `json:"label"`
-	Low   *float64 `json:"low,omitempty" doc:"Lower end of the 95 % interval of the share saved, 0-1; missing while none has ended."`
+	Low   *float64 `json:"low,omitempty" doc:"Lower end of its 95 % interval, 0-1."`
 	High  *float64 `json:"high,omitempty"`
 }
 

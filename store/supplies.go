@@ -19,7 +19,7 @@ type Supply struct {
 	Unit  string    `db:"unit" json:"unit" enum:"ml,l,g,kg,pieces"`
 	Low   float64   `db:"low" json:"low" minimum:"0" doc:"At or under this much it stands on the shopping list."`
 	Price *float64  `db:"price" json:"price,omitempty" minimum:"0" doc:"Of one unit, in the collection's money."`
-	Stock float64   `db:"stock" json:"stock" doc:"How much is left; may fall below 0 when more was used than was written down."`
+	Stock float64   `db:"stock" json:"stock" doc:"How much is left; below 0 where more was used than written down."`
 	// Version is the one that a change must be made from; 0 for a new supply.
 	Version int `db:"version" json:"version"`
 }

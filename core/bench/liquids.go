@@ -15,9 +15,9 @@ type DilutionInput struct {
 	What      string    `json:"what,omitempty" maxLength:"80" doc:"What is diluted."`
 	StockPct  *float64  `json:"stockPct,omitempty" doc:"Strength of the stock, per cent."`
 	WantedPct *float64  `json:"wantedPct,omitempty" doc:"Strength wanted, per cent."`
-	Ratio     []float64 `json:"ratio,omitempty" minItems:"2" maxItems:"2" doc:"Parts of water and parts of stock, such as 4 and 1, instead of strengths."`
+	Ratio     []float64 `json:"ratio,omitempty" minItems:"2" maxItems:"2" doc:"Parts of water and of stock."`
 	Volume    string    `json:"volume" maxLength:"40" doc:"How much is wanted, as written: 250 ml, 1 1/2 cups, 2 l."`
-	With      []string  `json:"with,omitempty" maxItems:"12" doc:"Ids of everything that goes in or was in the bottle before."`
+	With      []string  `json:"with,omitempty" maxItems:"12" doc:"What goes in, or was in the bottle before."`
 }
 
 // peroxideMost is the strongest peroxide used on plants as bought, per cent.
@@ -142,7 +142,7 @@ type DoseInput struct {
 	Product  string  `json:"product" maxLength:"120"`
 	Says     string  `json:"says" maxLength:"40" doc:"The label's amount, as written: 5 ml, 1/2 tsp, 2 g."`
 	Per      float64 `json:"per" doc:"… for so many of the unit."`
-	Unit     string  `json:"unit" enum:"l,cm,m2,plant" doc:"Litres of spray or water, centimetres of pot width, square metres, or plants."`
+	Unit     string  `json:"unit" enum:"l,cm,m2,plant" doc:"Of spray or water, of pot width, of area, or plants."`
 	Quantity float64 `json:"quantity" doc:"How many of the unit are to be treated."`
 }
 

@@ -48,7 +48,7 @@ type Due struct {
 	Minutes int    `json:"minutes"`
 	Measure string `json:"measure,omitempty" doc:"The measure that a look for it reads; missing for other jobs."`
 	// Strength is set for feeds.
-	Strength float64 `json:"strength,omitempty" doc:"Share of the label's rate at which it is fed; missing for other jobs."`
+	Strength float64 `json:"strength,omitempty" doc:"Share of the label's rate, for feeding."`
 }
 
 // strengths at which a plant that is well is fed, in growth and in the dark months,

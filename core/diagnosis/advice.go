@@ -31,7 +31,7 @@ type Advice struct {
 	Helps  string  `json:"helps,omitempty" doc:"The cause for which the move is worth most."`
 	Worst  *Harm   `json:"worst,omitempty"`
 	Check  string  `json:"check,omitempty" doc:"For wait: the sign to look for first."`
-	Needs  string  `json:"needs,omitempty" doc:"A sign without which there is nothing to do, and which nobody has looked for."`
+	Needs  string  `json:"needs,omitempty" doc:"A sign that must be there, and that nobody has looked for."`
 	// Hinge is the one answer on which it hangs: asked again before anything that
 	// cannot be undone.
 	Hinge string `json:"hinge,omitempty" doc:"The one answer on which it hangs; look again before you do it."`

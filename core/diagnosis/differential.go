@@ -32,8 +32,8 @@ type Result struct {
 	Conditions  []string      `json:"conditions" doc:"Causes that were seen as such, and not reckoned."`
 	Checks      []Check       `json:"checks" doc:"The looks most worth their trouble."`
 	Moves       []Advice      `json:"moves"`
-	Enough      bool          `json:"enough" doc:"False while no cause reaches one in three, or none at all explains it as well."`
-	Left        float64       `json:"left" doc:"Share of all weight that rarer mixtures may have, at most; they are left out on purpose."`
+	Enough      bool          `json:"enough" doc:"False while no cause reaches one in three."`
+	Left        float64       `json:"left" doc:"Share that rarer mixtures may have, at most; left out."`
 }
 
 // plausible is the chance above which a cause must be reckoned with.

@@ -10,7 +10,7 @@ import (
 // Ask is a part to look at and the few signs that are worth asking of it first.
 type Ask struct {
 	Zone  string   `json:"zone"`
-	Signs []string `json:"signs" doc:"Most worth its trouble first; the part's other signs are rare or dear. Empty where none is asked at first."`
+	Signs []string `json:"signs" doc:"Most worth its trouble first; empty where none is asked at first."`
 	// Quiet are the signs that "looked here: nothing amiss" answers as not there.
 	Quiet []string `json:"quiet" doc:"Signs that are not there when nothing amiss is seen on the part."`
 }

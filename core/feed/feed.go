@@ -28,7 +28,7 @@ type Label struct {
 // Dose is a feed and how much of it goes into each litre.
 type Dose struct {
 	Label    Label   `json:"label"`
-	PerLitre float64 `json:"perLitre" minimum:"0" maximum:"50" doc:"Grams in each litre; for liquids millilitres × their density."`
+	PerLitre float64 `json:"perLitre" minimum:"0" maximum:"50" doc:"Grams a litre; for liquids ml × density."`
 }
 
 // PPM is what is in the water, in mg per litre.

@@ -12,9 +12,9 @@ type Profile struct {
 	Common    string   `json:"common"`
 	Names     []string `json:"names,omitempty" doc:"Other trade and folk names."`
 	Habit     string   `json:"habit"`
-	Setups    []string `json:"setups,omitempty" doc:"How it usually grows here, the usual one first: pot, basket, mounted, bare-root, cup, air."`
+	Setups    []string `json:"setups,omitempty" doc:"The usual first: pot, basket, mounted, bare-root, cup, air."`
 	Epiphyte  bool     `json:"epiphyte,omitempty" doc:"Whether it grows on trees, its roots in air."`
-	Branches  Branches `json:"branches,omitempty" enum:"yes,no,crown" doc:"Whether a cut stem makes it branch; missing where not known."`
+	Branches  Branches `json:"branches,omitempty" enum:"yes,no,crown" doc:"Whether a cut stem branches."`
 	// Light is the daily light integral in mol m⁻² d⁻¹: least, best, most.
 	Light [3]float64 `json:"light"`
 	// Temperature in °C: lower limit, best, upper limit.
@@ -97,7 +97,7 @@ const (
 type Feed struct {
 	PpmN  float64 `json:"ppmN" doc:"Nitrogen in the water while it grows, ppm (mg/l)."`
 	Low   float64 `json:"low" doc:"Share of that in the low-light months, 0-1."`
-	Every string  `json:"every,omitempty" doc:"How often: each-watering, weekly, fortnight, month, six-weeks, quarter, never."`
+	Every string  `json:"every,omitempty" doc:"each-watering, weekly, fortnight, month, six-weeks, quarter, never."`
 }
 
 // Mix is a medium by parts.

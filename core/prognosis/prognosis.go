@@ -130,7 +130,7 @@ type Appraisal struct {
 	// Fair is what it is worth as it stands; missing where nobody knows what a
 	// sound one costs.
 	Fair *working.Amount `json:"fair,omitempty"`
-	Off  *float64        `json:"off,omitempty" doc:"A fair reduction of the price asked; missing where no price or no fair price is known."`
+	Off  *float64        `json:"off,omitempty" doc:"A fair reduction of the price asked, where it is known."`
 }
 
 const (

@@ -17,7 +17,7 @@ type Opening struct {
 	From    day.Day         `json:"from"`
 	To      day.Day         `json:"to"`
 	Late    bool            `json:"late" doc:"Whether it takes longer than is usual."`
-	Own     bool            `json:"own" doc:"Whether its own pace was measured; otherwise it rests on what is usual alone."`
+	Own     bool            `json:"own" doc:"Whether its own pace was measured."`
 	Working working.Working `json:"working"`
 }
 

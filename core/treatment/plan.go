@@ -48,7 +48,7 @@ type Sitting struct {
 	Day  *int        `json:"day" doc:"Days after the plan was accepted; null where it waits for its gate."`
 	Slot Slot        `json:"slot"`
 	Gate string      `json:"gate" doc:"What must be seen first; empty where it has a day."`
-	Held string      `json:"held" doc:"Why it is held back: rest, newcomer, thirst, temp, bloom, tips, season; empty where it is not."`
+	Held string      `json:"held" doc:"Why it is held back: rest, newcomer, thirst, temp, bloom, tips, season."`
 	// LookDay is about when to look whether the gate is met.
 	LookDay *int `json:"lookDay,omitempty" doc:"Where it waits for its gate: about when to look whether it is met."`
 	// OpenedBy is the event that met its gate.

@@ -286,7 +286,8 @@ func (m *making) text(schema object) string {
 // words are ids of the trade, and what breaks things.
 var words = []string{
 	"", "a", "monstera-deliciosa", "phalaenopsis-hybrid", "root-rot", "mealybug", "root.mushy", "leaf.drooping", "fern",
-	"aroid-vine", "2026-11-20", "9999-99-99", "0001-01-01", "\x00", "é\u202eabc", "'; drop table plants; --", "%", "../..",
+	"aroid-vine", "2026-11-20", "9999-99-99", "0001-01-01", "\x00", "é\u202eabc", "'; drop table plants; --", "%",
+	"../..",
 	"NaN", "1e999", "wilt", "unpot@d0", "foliage-rerooting", strings.Repeat("long ", 60), "😀", "=1+1", "bark", "bleach",
 }
 

@@ -15,7 +15,7 @@ type Step struct {
 	ID          string   `json:"id"`
 	Phase       string   `json:"phase,omitempty" doc:"Part of the work, in plans of older records."`
 	Op          string   `json:"op,omitempty" doc:"The operator."`
-	Sitting     int      `json:"sitting,omitempty" doc:"Number of the sitting that it belongs to, from 1; 0 in plans of older records."`
+	Sitting     int      `json:"sitting,omitempty" doc:"Its sitting, from 1; 0 in plans of older records."`
 	On          day.Day  `json:"on"`
 	Every       int      `json:"every,omitempty" doc:"Days after which it is done again."`
 	Until       string   `json:"until,omitempty" doc:"What ends a repeated step."`
@@ -33,7 +33,7 @@ type Step struct {
 	Cautions    []string `json:"cautions" doc:"Ids of cautions."`
 	// Amounts are what it takes, each with its working.
 	Amounts []working.Amount `json:"amounts"`
-	Pest    *PestTime        `json:"pest,omitempty" doc:"Set where a pest's clock sets its day: temperatures that are read later move it."`
+	Pest    *PestTime        `json:"pest,omitempty" doc:"Where a pest's clock sets its day."`
 	ForGood bool             `json:"forGood,omitempty" doc:"Whether it cannot be undone."`
 }
 
@@ -74,7 +74,7 @@ type Caution struct {
 
 // Plan is an ordered list of dated steps with what they are for.
 type Plan struct {
-	Edition   int                `json:"edition,omitempty" doc:"2 for plans of operators in sittings; missing in older records."`
+	Edition   int                `json:"edition,omitempty" doc:"2 for plans in sittings; missing in older records."`
 	Causes    []string           `json:"causes"`
 	Wish      treatment.Wish     `json:"wish,omitempty"`
 	Protocols []string           `json:"protocols" doc:"Ids of the treatments it is composed of, in older records."`

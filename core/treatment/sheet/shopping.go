@@ -15,7 +15,7 @@ type Need struct {
 	What  string   `json:"what"`
 	Need  float64  `json:"need" doc:"How much the open steps take; 0 where only some of it is needed."`
 	Unit  string   `json:"unit"`
-	Stock *float64 `json:"stock,omitempty" doc:"What the cupboard holds, in the same unit; missing where it is not kept there."`
+	Stock *float64 `json:"stock,omitempty" doc:"What the cupboard holds, in the same unit."`
 	Buy   float64  `json:"buy" doc:"What is missing."`
 	Cost  *float64 `json:"cost,omitempty" doc:"Of what is used up, at your own price."`
 }

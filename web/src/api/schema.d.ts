@@ -973,7 +973,7 @@ export interface components {
             /** @description The one answer on which it hangs; look again before you do it. */
             hinge?: string;
             move: string;
-            /** @description A sign without which there is nothing to do, and which nobody has looked for. */
+            /** @description A sign that must be there, and that nobody has looked for. */
             needs?: string;
             worst?: components["schemas"]["Harm"];
         };
@@ -1164,7 +1164,7 @@ export interface components {
             absent: string[];
             /**
              * Format: double
-             * @description The price asked, in the collection's money.
+             * @description In the collection's money.
              */
             asked?: number;
             /** @description How much of a graded sign seen there is. */
@@ -1183,9 +1183,9 @@ export interface components {
              * @description What a sound one costs.
              */
             sound?: number;
-            /** @description Signs that were asked and that nobody can answer. */
+            /** @description Asked, and nobody can answer. */
             unknown?: string[];
-            /** @description Signs of either list that one only thinks to be so. */
+            /** @description Signs that one only thinks to be so. */
             unsure?: string[];
         };
         AppraisalView: {
@@ -1200,7 +1200,7 @@ export interface components {
             fair?: components["schemas"]["Amount"];
             /**
              * Format: double
-             * @description A fair reduction of the price asked; missing where no price or no fair price is known.
+             * @description A fair reduction of the price asked, where it is known.
              */
             off?: number;
             outlook: components["schemas"]["Outlook"];
@@ -1218,7 +1218,7 @@ export interface components {
             /** @description Its growth habit, enough when the kind is unknown. */
             habit: string;
             /**
-             * @description How long it had been had when it was taken in; missing where it came that day.
+             * @description How long it had been had before.
              * @enum {string}
              */
             had?: "weeks" | "months" | "years" | "unknown";
@@ -1253,7 +1253,7 @@ export interface components {
             price?: number;
             /** @description Its kind; empty when unknown. */
             profile?: string;
-            /** @description Whether where it comes from is suspect: pests were seen there, or it is not known. */
+            /** @description Whether where it comes from is suspect. */
             suspect?: boolean;
             /** @description Taken in as well: nothing ails it as far as one sees. */
             well?: boolean;
@@ -1261,7 +1261,7 @@ export interface components {
         Ask: {
             /** @description Signs that are not there when nothing amiss is seen on the part. */
             quiet: string[];
-            /** @description Most worth its trouble first; the part's other signs are rare or dear. Empty where none is asked at first. */
+            /** @description Most worth its trouble first; empty where none is asked at first. */
             signs: string[];
             zone: string;
         };
@@ -1339,9 +1339,9 @@ export interface components {
             other: boolean;
             present: string[];
             story: string;
-            /** @description Signs that were asked and that nobody can answer. */
+            /** @description Asked, and nobody can answer. */
             unknown?: string[];
-            /** @description Signs of either list that one only thinks to be so. */
+            /** @description Signs that one only thinks to be so. */
             unsure?: string[];
         };
         CaseView: {
@@ -1548,7 +1548,7 @@ export interface components {
             plant: string;
             /** @description Whether the first cause said was one of the true ones. */
             right: boolean;
-            /** @description What the first look said, likeliest first; empty where nothing was said. */
+            /** @description What the first look said, likeliest first. */
             said: components["schemas"]["CauseChance"][];
             /** @description What it was. */
             true: string[];
@@ -1601,7 +1601,7 @@ export interface components {
             used?: components["schemas"]["Used"][];
         };
         Differential: {
-            /** @description The causes that are listed, with what speaks for and against them. */
+            /** @description With what speaks for and against each. */
             causes: components["schemas"]["Suspect"][];
             checks: components["schemas"]["Check"][];
             /** @description Two answers that cannot both be true of one look. */
@@ -1616,7 +1616,7 @@ export interface components {
             hinge?: components["schemas"]["Hinge"];
             /** @description Signs taken as not there because one seen excludes them. */
             implied: string[];
-            /** @description Signs taken as seen because another cannot be seen without them. */
+            /** @description Signs that come with one that was seen. */
             impliedSeen: string[];
             /** @description Whether what the collection's own cases taught was used. */
             learned: boolean;
@@ -1634,9 +1634,9 @@ export interface components {
             /** @description Whether something that is not on the list may be at work. */
             outside: components["schemas"]["Outside"];
             sets: components["schemas"]["CauseSet"][];
-            /** @description Causes that stand out: to be accepted, unless the person knows better. */
+            /** @description Causes that stand out; the person decides. */
             suggested: string[];
-            /** @description Causes that kill fast, not likely but not out of the question. */
+            /** @description They kill fast and are not out of the question. */
             toRuleOut: components["schemas"]["CauseChance"][];
             /** @description Looks that would change one's mind about the leading cause. */
             turns: components["schemas"]["Turn"][];
@@ -1653,13 +1653,13 @@ export interface components {
             };
             overruled?: string[];
             present: string[];
-            /** @description Signs that were asked and that nobody can answer. */
+            /** @description Asked, and nobody can answer. */
             unknown?: string[];
-            /** @description Signs of either list that one only thinks to be so. */
+            /** @description Signs that one only thinks to be so. */
             unsure?: string[];
         };
         DilutionInput: {
-            /** @description Parts of water and parts of stock, such as 4 and 1, instead of strengths. */
+            /** @description Parts of water and of stock. */
             ratio?: number[];
             /**
              * Format: double
@@ -1675,7 +1675,7 @@ export interface components {
             wantedPct?: number;
             /** @description What is diluted. */
             what?: string;
-            /** @description Ids of everything that goes in or was in the bottle before. */
+            /** @description What goes in, or was in the bottle before. */
             with?: string[];
         };
         Dismissed: {
@@ -1696,7 +1696,7 @@ export interface components {
             label: components["schemas"]["Label"];
             /**
              * Format: double
-             * @description Grams in each litre; for liquids millilitres × their density.
+             * @description Grams a litre; for liquids ml × density.
              */
             perLitre: number;
         };
@@ -1715,7 +1715,7 @@ export interface components {
             /** @description The label's amount, as written: 5 ml, 1/2 tsp, 2 g. */
             says: string;
             /**
-             * @description Litres of spray or water, centimetres of pot width, square metres, or plants.
+             * @description Of spray or water, of pot width, of area, or plants.
              * @enum {string}
              */
             unit: "l" | "cm" | "m2" | "plant";
@@ -1751,7 +1751,7 @@ export interface components {
             pauses?: components["schemas"]["Pause"];
             /**
              * Format: double
-             * @description Share of the label's rate at which it is fed; missing for other jobs.
+             * @description Share of the label's rate, for feeding.
              */
             strength?: number;
             title: string;
@@ -1789,7 +1789,7 @@ export interface components {
             arrived?: components["schemas"]["Arrived"];
             /** @description Who recorded it. */
             by: string;
-            /** @description The case that it belongs to; missing where it says none: then to the case in hand. */
+            /** @description Its case; where it says none, the case in hand. */
             case?: string;
             checked?: components["schemas"]["Checked"];
             closed?: components["schemas"]["Closed"];
@@ -1900,7 +1900,7 @@ export interface components {
             /** @description Signs looked for and not there. */
             absent: string[];
             chances?: components["schemas"]["CauseChance"][];
-            /** @description How much of a graded sign there is: few, some, many or mild, clear, strong. */
+            /** @description How much of a sign there is. */
             degrees?: {
                 [key: string]: string;
             };
@@ -1923,7 +1923,7 @@ export interface components {
             strength: number;
         };
         Feed: {
-            /** @description How often: each-watering, weekly, fortnight, month, six-weeks, quarter, never. */
+            /** @description each-watering, weekly, fortnight, month, six-weeks, quarter, never. */
             every?: string;
             /**
              * Format: double
@@ -1980,17 +1980,17 @@ export interface components {
             odds?: components["schemas"]["Chance"];
             /** @description Oldest first. */
             pictures: components["schemas"]["PictureView"][];
-            /** @description How fast what is measured grows, a week; the interval stands in its working. */
+            /** @description How fast what is measured grows, a week. */
             rates: components["schemas"]["Amount"][];
             /** @description Its condition today. */
             score?: components["schemas"]["Wellbeing"];
             /** @description Its condition at each look. */
             scores: components["schemas"]["Reading"][];
-            /** @description The sorts of growth of its habit, the usual one first. */
+            /** @description Usual one first. */
             sorts: ("leaf" | "bulb" | "cane" | "shoot" | "spike" | "plantlet" | "root")[];
             /** @description Its growths, each one followed. */
             strands: components["schemas"]["Strand"][];
-            /** @description How its condition changed; missing where nobody looked so long ago. */
+            /** @description How its condition changed, where somebody looked. */
             trend?: components["schemas"]["Trend"];
         };
         Gap: {
@@ -2012,10 +2012,7 @@ export interface components {
             picture?: string;
             /** Format: double */
             sizeMm?: number;
-            /**
-             * @description Wanted when it begins.
-             * @enum {string}
-             */
+            /** @enum {string} */
             sort?: "leaf" | "bulb" | "cane" | "shoot" | "spike" | "plantlet" | "root";
             /** @enum {string} */
             state?: "starting" | "growing" | "mature" | "stalled" | "lost";
@@ -2343,7 +2340,7 @@ export interface components {
             arrived?: components["schemas"]["Arrived"];
             /** @description Who recorded it. */
             by: string;
-            /** @description The case that it belongs to; missing where it says none: then to the case in hand. */
+            /** @description Its case; where it says none, the case in hand. */
             case?: string;
             /** @description Its own case, or those that were in work on its day. */
             cases: string[];
@@ -2392,7 +2389,7 @@ export interface components {
             /** @description Signs looked for and not there. */
             absent: string[];
             chances?: components["schemas"]["CauseChance"][];
-            /** @description How much of a graded sign there is: few, some, many or mild, clear, strong. */
+            /** @description How much of a sign there is. */
             degrees?: {
                 [key: string]: string;
             };
@@ -2415,7 +2412,7 @@ export interface components {
         Match: {
             botanical: string;
             /**
-             * @description Whether a cut stem makes it branch; missing where not known.
+             * @description Whether a cut stem branches.
              * @enum {string}
              */
             branches?: "yes" | "no" | "crown";
@@ -2469,7 +2466,7 @@ export interface components {
             restKind?: string;
             /** Format: double */
             rootsFirstCm?: number;
-            /** @description How it usually grows here, the usual one first: pot, basket, mounted, bare-root, cup, air. */
+            /** @description The usual first: pot, basket, mounted, bare-root, cup, air. */
             setups?: string[];
             shared?: string[];
             /** @description Where its values come from, unless sources says otherwise. */
@@ -2613,7 +2610,7 @@ export interface components {
             need: number;
             /**
              * Format: double
-             * @description What the cupboard holds, in the same unit; missing where it is not kept there.
+             * @description What the cupboard holds, in the same unit.
              */
             stock?: number;
             unit: string;
@@ -2672,7 +2669,7 @@ export interface components {
             from: string;
             /** @description Whether it takes longer than is usual. */
             late: boolean;
-            /** @description Whether its own pace was measured; otherwise it rests on what is usual alone. */
+            /** @description Whether its own pace was measured. */
             own: boolean;
             to: string;
             working: components["schemas"]["Working"];
@@ -2867,7 +2864,7 @@ export interface components {
             cautions: components["schemas"]["Caution"][];
             /**
              * Format: int64
-             * @description 2 for plans of operators in sittings; missing in older records.
+             * @description 2 for plans in sittings; missing in older records.
              */
             edition?: number;
             ends: string[];
@@ -2916,7 +2913,7 @@ export interface components {
             /** @description Share of plants that live with what is accepted, treated, 0-1. */
             odds: components["schemas"]["Amount"];
             plan: components["schemas"]["Plan"];
-            /** @description Ways of re-establishing an orchid, best first; empty where its roots are not worked on. */
+            /** @description Ways of re-establishing an orchid, best first. */
             schools: components["schemas"]["School"][];
         };
         Planned: {
@@ -2937,7 +2934,7 @@ export interface components {
             /** @description The tracks that run beside it. */
             beside: components["schemas"]["Recovery"][];
             botanical: string;
-            /** @description The case that plan, verdict and steps are of; all zeros where there is none. */
+            /** @description That plan and steps are of; all zeros where there is none. */
             case: string;
             /** @description Open ones first, the gravest first. */
             cases: components["schemas"]["CaseView"][];
@@ -2948,7 +2945,7 @@ export interface components {
             /** @description How it left; missing while it is here. */
             closed?: components["schemas"]["Closed"];
             closedOn?: string;
-            /** @description What the case in hand turned out to be; without a case, what was said last. */
+            /** @description What the case in hand turned out to be. */
             confirmed?: components["schemas"]["Confirmation"];
             /** @description Readings by measure. */
             curves: {
@@ -2993,7 +2990,7 @@ export interface components {
             recovery?: components["schemas"]["Recovery"];
             /** @description Whether its kind rests now. */
             resting: boolean;
-            /** @description Ordinary care, each job with its next day; empty while a case is in work. */
+            /** @description Ordinary care; empty while a case is in work. */
             routine: components["schemas"]["Due"][];
             /** @description What each look said, oldest first. */
             said: components["schemas"]["Said"][];
@@ -3012,7 +3009,7 @@ export interface components {
             /** @description Products used, newest last. */
             treated: components["schemas"]["TreatedOn"][];
             verdict?: components["schemas"]["Verdict"];
-            /** @description What it wants: its kind's values, or its habit's, with what was overruled. */
+            /** @description Its kind's values, or its habit's, as overruled. */
             wants: components["schemas"]["Profile"];
             water?: components["schemas"]["WaterNeed"];
         };
@@ -3161,7 +3158,7 @@ export interface components {
         Profile: {
             botanical: string;
             /**
-             * @description Whether a cut stem makes it branch; missing where not known.
+             * @description Whether a cut stem branches.
              * @enum {string}
              */
             branches?: "yes" | "no" | "crown";
@@ -3214,7 +3211,7 @@ export interface components {
             restKind?: string;
             /** Format: double */
             rootsFirstCm?: number;
-            /** @description How it usually grows here, the usual one first: pot, basket, mounted, bare-root, cup, air. */
+            /** @description The usual first: pot, basket, mounted, bare-root, cup, air. */
             setups?: string[];
             /** @description Where its values come from, unless sources says otherwise. */
             source: string;
@@ -3352,7 +3349,7 @@ export interface components {
         };
         ReservesLast: {
             /**
-             * @description What comes first: its roots, with the gate; either; or the end of its reserves.
+             * @description Its roots, either, or the end of its reserves.
              * @enum {string}
              */
             first: "roots" | "open" | "reserves";
@@ -3590,7 +3587,7 @@ export interface components {
             lost: number;
             /**
              * Format: double
-             * @description Lower end of the 95 % interval of the share saved, 0-1; missing while none has ended.
+             * @description Lower end of its 95 % interval, 0-1.
              */
             low?: number;
             of: string;
@@ -3802,7 +3799,7 @@ export interface components {
             still: boolean;
             /** @description Its name. */
             track: string;
-            /** @description Weeks that are usual, shortest and longest; missing after the last gate. */
+            /** @description Usual weeks, shortest and longest. */
             usual?: number[];
         };
         StageTime: {
@@ -3881,7 +3878,7 @@ export interface components {
             on: string;
             /** @description The operator. */
             op?: string;
-            /** @description Set where a pest's clock sets its day: temperatures that are read later move it. */
+            /** @description Where a pest's clock sets its day. */
             pest?: components["schemas"]["PestTime"];
             /** @description Part of the work, in plans of older records. */
             phase?: string;
@@ -3889,7 +3886,7 @@ export interface components {
             reasons: string[];
             /**
              * Format: int64
-             * @description Number of the sitting that it belongs to, from 1; 0 in plans of older records.
+             * @description Its sitting, from 1; 0 in plans of older records.
              */
             sitting?: number;
             title: string;
@@ -3959,7 +3956,7 @@ export interface components {
             price?: number;
             /**
              * Format: double
-             * @description How much is left; may fall below 0 when more was used than was written down.
+             * @description How much is left; below 0 where more was used than written down.
              */
             stock: number;
             /** @enum {string} */
@@ -4125,14 +4122,14 @@ export interface components {
             batch?: string;
             /**
              * Format: int64
-             * @description Days until it may be repeated, by its label; 0 where it is not repeated.
+             * @description By its label; 0 where it is not repeated.
              */
             intervalDays?: number;
             note?: string;
             product: string;
             /**
              * Format: double
-             * @description Hours for which people and animals stay away, by its label.
+             * @description Hours to stay away, by its label.
              */
             reentryHours?: number;
         };
@@ -4144,7 +4141,7 @@ export interface components {
             entry: string;
             /**
              * Format: int64
-             * @description Days until it may be repeated, by its label; 0 where it is not repeated.
+             * @description By its label; 0 where it is not repeated.
              */
             intervalDays?: number;
             note?: string;
@@ -4152,7 +4149,7 @@ export interface components {
             product: string;
             /**
              * Format: double
-             * @description Hours for which people and animals stay away, by its label.
+             * @description Hours to stay away, by its label.
              */
             reentryHours?: number;
         };
@@ -4263,7 +4260,7 @@ export interface components {
             what: string;
         };
         Weighed: {
-            /** @description Weighed without pot and medium: from such weighings the reserves of a plant without roots are reckoned. */
+            /** @description Without pot and medium: its reserves are reckoned from it. */
             bare?: boolean;
             /** Format: double */
             grams: number;
@@ -5628,7 +5625,7 @@ export interface operations {
     "get-review": {
         parameters: {
             query?: {
-                /** @description The last half year, the last year, or its whole time here. */
+                /** @description How far back. */
                 span?: "half-year" | "year" | "whole";
                 /** @description Id of a case: from its beginning to its end, whatever the span. */
                 case?: string;
@@ -5664,7 +5661,7 @@ export interface operations {
     "get-review-page": {
         parameters: {
             query?: {
-                /** @description The last half year, the last year, or its whole time here. */
+                /** @description How far back. */
                 span?: "half-year" | "year" | "whole";
                 /** @description Id of a case: from its beginning to its end, whatever the span. */
                 case?: string;
