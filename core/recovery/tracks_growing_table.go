@@ -1,88 +1,101 @@
 package recovery
 
-import "slices"
-
-var tracks = slices.Concat(firstTracks, laterTracks)
-
-// laterTracks came with the second edition of the plans; stages, usual weeks and
-// gates are common practice.
-var laterTracks = []Track{
-	{ID: "succulent-rerooting", Name: "Re-rooting a succulent", Stages: []Stage{
+// growingTracks are those of plants that keep their roots: stages, usual weeks and gates
+// are common practice.
+var growingTracks = []Track{
+	{ID: "drought-revive", Name: "Reviving after drought", Stages: []Stage{
 		{
-			ID:         "callus",
-			Name:       "healing the cut",
-			Purpose:    "A dry skin over every wound.",
+			ID:         "soak",
+			Name:       "wetting the dry core",
+			Purpose:    "Wet the core once, properly.",
+			UsualWeeks: [2]float64{0, 1},
+			LookDays:   1,
+			Care: Care{
+				Water:    "half an hour from below, drained; once more if the core stayed dry",
+				Humidity: "shade, still air",
+				Light:    "bright shade",
+				Feed:     "none for a month",
+				Not:      "Never flooded to make up for it.",
+			},
+			Gate:     []Condition{Yes{"core-wet", "the core is wet"}},
+			TooEarly: "A dry core sheds the next water too.",
+		},
+		{
+			ID:         "perk",
+			Name:       "waiting for the leaves to lift",
+			Purpose:    "Wait for the leaves to lift.",
+			UsualWeeks: [2]float64{0.3, 1},
+			LookDays:   1,
+			HoldsWater: true,
+			Care: Care{
+				Water:    "none until its own dryness",
+				Humidity: "shade",
+				Light:    "bright shade",
+				Feed:     "none for a month",
+				Not:      "No trimming yet: leaves that look lost may come back within four days.",
+			},
+			Gate: []Condition{
+				Yes{"uncurled", "leaves uncurled"},
+			},
+			TooEarly: "Trimmed too soon it loses leaves that would have lived.",
+		},
+		{
+			ID:         "refill",
+			Name:       "yellow goes, bare parts fill",
+			Purpose:    "Yellow leaves off in sittings, bare parts filled.",
+			UsualWeeks: [2]float64{4, 12},
+			LookDays:   7,
+			Care: Care{
+				Water:    "by its own water rule, evenly",
+				Humidity: "room air",
+				Light:    "as its kind likes",
+				Feed:     "none for the first month, then quarter rate",
+				Not:      "Not soaked again without need.",
+			},
+			Gate: []Condition{
+				Quiet{[]string{"yellow"}, 21, "no new yellow for 21 days"},
+				Sum{"new-leaves", 2, "2 new leaves"},
+			},
+			TooEarly: "Later yellow leaves are still the old drought.",
+		},
+	}},
+	{ID: "place-correction", Name: "Putting its place right", Stages: []Stage{
+		{
+			ID:         "moved",
+			Name:       "stress gone, marks stay",
+			Purpose:    "The stress is gone; old marks stay as they are.",
 			UsualWeeks: [2]float64{1, 3},
-			LookDays:   3,
-			HoldsWater: true,
-			OnReserves: true,
+			LookDays:   5,
 			Care: Care{
-				Water:    "none",
-				Humidity: "dry, moving air",
-				Light:    "bright shade",
+				Water:    "by its own water rule",
+				Humidity: "as its kind likes",
+				Light:    "as the plan says",
 				Feed:     "none",
-				Not:      "Not potted before the skin is dry.",
+				Not:      "Marked leaves stay while they feed the plant. Nothing sprayed.",
 			},
 			Gate: []Condition{
-				Quiet{[]string{"rot", "smell"}, 7, "7 days dry, no new stain or smell"},
+				Quiet{[]string{"wilt", "yellow"}, 7, "7 days without new wilt or yellowing"},
 			},
-			TooEarly: "An open wound in mix rots.",
+			TooEarly: "Later marks may still be the old stress.",
 		},
 		{
-			ID:         "dry-set",
-			Name:       "waiting for roots, dry",
-			Purpose:    "Roots come to dry mix.",
-			UsualWeeks: [2]float64{2, 8},
+			ID:         "judge-new",
+			Name:       "waiting for clean new leaves",
+			Purpose:    "Only new leaves tell.",
+			UsualWeeks: [2]float64{4, 12},
 			LookDays:   7,
-			AlsoAsk:    []string{"plump"},
-			HoldsWater: true,
-			OnReserves: true,
-			Care: Care{
-				Water:    "none but a sip every two weeks where it wrinkles",
-				Humidity: "as its kind likes",
-				Light:    "bright shade",
-				Feed:     "none",
-				Not:      "Not watered because it looks thirsty.",
-			},
-			Gate: []Condition{
-				Any{No{"rocks", "resists a nudge"}, AtLeast{"longest-root", 10, "roots of 1 cm"}},
-			},
-			TooEarly: "Water without roots stands and rots the base.",
-		},
-		{
-			ID:         "sip",
-			Name:       "first sips",
-			Purpose:    "It drinks and fills again.",
-			UsualWeeks: [2]float64{4, 8},
-			LookDays:   7,
-			AlsoAsk:    []string{"plump"},
-			Care: Care{
-				Water:    "sips, dry through between them",
-				Humidity: "as its kind likes",
-				Light:    "stepwise to what its kind likes",
-				Feed:     "none",
-				Not:      "Not soaked yet.",
-			},
-			Gate:     []Condition{AtLeast{"plump", 4, "plump again"}},
-			TooEarly: "Few roots cannot drink a wet pot dry.",
-		},
-		{
-			ID:         "grow",
-			Name:       "growing again",
-			Purpose:    "New growth of its own.",
-			UsualWeeks: [2]float64{8, 26},
-			LookDays:   14,
 			Care: Care{
 				Water:    "by its own water rule",
 				Humidity: "as its kind likes",
 				Light:    "as its kind likes",
 				Feed:     "quarter rate in growth",
-				Not:      "Not repotted this season.",
+				Not:      "Not judged by the old leaves: their marks never heal.",
 			},
 			Gate: []Condition{
-				Any{Sum{"new-leaves", 1, "a new leaf"}, Yes{"new-growth", "new growth"}},
+				Sum{"new-leaves", 2, "2 new leaves"},
+				No{"marked-new", "new leaves clean"},
 			},
-			TooEarly: "Not proven yet.",
+			TooEarly: "One clean leaf can be luck.",
 		},
 	}},
 	{ID: "crown-recovery", Name: "After a rotten heart", Stages: []Stage{
@@ -208,57 +221,6 @@ var laterTracks = []Track{
 			},
 			Gate:     []Condition{Yes{"growth-mature", "the growth has matured"}},
 			TooEarly: "Not proven yet.",
-		},
-	}},
-	{ID: "suspect", Name: "Keeping a suspect apart", Beside: true, Stages: []Stage{
-		{ID: "test", Name: "finding out what it is", Purpose: "Know what it is.", UsualWeeks: [2]float64{0, 3}, LookDays: 7,
-			Care: Care{
-				Water:    "by its own water rule, from its own can",
-				Humidity: "as its kind likes",
-				Light:    "as its kind likes",
-				Feed:     "as usual",
-				Not:      "No shared blade, tray or water.",
-			},
-			Gate: []Condition{
-				Yes{"treated", "tested, or decided to keep it apart for good"},
-			}, TooEarly: "A blade carries it through the collection."},
-		{
-			ID:         "kept",
-			Name:       "kept apart and cared for",
-			Purpose:    "Care as its kind, with its own tools.",
-			UsualWeeks: [2]float64{12, 52},
-			LookDays:   28,
-			Care: Care{
-				Water:    "by its own water rule, from its own can",
-				Humidity: "as its kind likes",
-				Light:    "as its kind likes",
-				Feed:     "as usual",
-				Not:      "Nothing is cut from it for others.",
-			},
-			Gate: []Condition{
-				Yes{"treated", "two clean tests three months apart"},
-			},
-			TooEarly: "A suspect is never released by time alone.",
-		},
-	}},
-	{ID: "quarantine", Name: "Quarantine of a newcomer", Beside: true, Stages: []Stage{
-		{
-			ID:         "watched",
-			Name:       "two weeks apart",
-			Purpose:    "What came along shows itself.",
-			UsualWeeks: [2]float64{2, 6},
-			LookDays:   7,
-			Care: Care{
-				Water:    "by its own water rule",
-				Humidity: "as its kind likes",
-				Light:    "as its kind likes",
-				Feed:     "none",
-				Not:      "Not repotted, not moved again.",
-			},
-			Gate: []Condition{
-				CleanLooks{"live-pests", 2, 5, "2 clean looks, 5 days apart"},
-			},
-			TooEarly: "Eggs hatch after the first look.",
 		},
 	}},
 }
