@@ -16,6 +16,7 @@ import (
 // Worked cases: common practice, put down by hand from many kinds of sheet, none of
 // them opened for it. The floors are what the tables reached when they were written.
 func TestWorkedCasesReachTheirFloor(t *testing.T) {
+	tried := 0
 	for _, c := range []struct {
 		name              string
 		cases, ill, first int
@@ -25,6 +26,7 @@ func TestWorkedCasesReachTheirFloor(t *testing.T) {
 		{"new", 30, 30, 29, 0.10, 0.90},
 	} {
 		list := cases(t, c.name)
+		tried += len(list)
 		score, err := ScoreCases(list)
 		require.NoError(t, err)
 		assert.Equal(t, c.cases, score.Cases)
@@ -38,6 +40,7 @@ func TestWorkedCasesReachTheirFloor(t *testing.T) {
 			atMostFiveNow(t, k, wc)
 		}
 	}
+	assert.Equal(t, CasesTriedOn, tried)
 }
 
 // now are the moves that may be done now.

@@ -40,6 +40,10 @@ type Intervals struct {
 	LogLoss   [2]float64 `json:"logLoss"`
 }
 
+// CasesTriedOn is how many worked cases the tables were tried on when they were made.
+// People wrote them down; they are no outcomes.
+const CasesTriedOn = 91
+
 // CasesForAShare is how many confirmed cases there must be before a share of right
 // first looks is shown (common practice).
 const CasesForAShare = 50

@@ -1,0 +1,69 @@
+package compose
+
+import (
+	"tendermend/core/cause"
+	t "tendermend/core/treatment"
+)
+
+// feedingRecipes are those of water quality and feeding.
+var feedingRecipes = []recipe{
+	// water quality and feeding
+	{cause.SaltInjury, on(t.CV), []item{roots(washRoots, inSeason), at(0, t.HoldFeed, until("d56"))}},
+	{
+		cause.SaltInjury,
+		all,
+		[]item{
+			at(0, t.Flush),
+			at(0, t.HoldFeed, until("d56")),
+			at(30, t.Flush, every(30, "crust gone")),
+			at(14, t.Look),
+		},
+	},
+	{
+		cause.WaterQuality,
+		on(t.CV),
+		[]item{
+			at(0, t.Flush),
+			at(0, t.ByRule, water("low-mineral"), what("tray 1-2 cm")),
+			at(0, t.HoldFeed, until("growth")),
+			at(14, t.Look),
+			roots(washRoots, lateWinter),
+		},
+	},
+	{cause.WaterQuality, all, []item{at(0, t.Flush), at(1, t.ByRule, water("low-mineral")), at(28, t.Look)}},
+	{cause.Fluoride, all, []item{at(0, t.ByRule, water("low-mineral, without fluoride")), at(28, t.Look)}},
+	{cause.Chlorine, all, []item{at(0, t.ByRule, water("stood for a day or filtered")), at(28, t.Look)}},
+	{
+		cause.SoftenedWater,
+		all,
+		[]item{at(0, t.Flush), at(7, t.Flush), at(8, t.ByRule, water("low-mineral")), at(28, t.Look)},
+	},
+	{cause.PhOff, all, []item{at(0, t.ByRule, water("low-mineral")), at(14, t.Look), roots(wholeBall, inSeason)}},
+	{cause.NitrogenLow, on(t.CV), []item{at(14, t.Look)}},
+	{cause.NitrogenLow, all, []item{at(0, t.FeedIt, share(0.5), every(14, "green")), at(28, t.Look)}},
+	{cause.IronLow, all, []item{at(0, t.Supplement, what("iron chelate")), at(14, t.Look), at(28, t.Look)}},
+	{
+		cause.MagnesiumLow,
+		all,
+		[]item{
+			at(0, t.Supplement, what("magnesium"), with(func(p *t.Params) { p.GPerL = num(1) })),
+			at(14, t.Supplement, what("magnesium"), with(func(p *t.Params) { p.GPerL = num(1) })),
+			at(28, t.Look),
+		},
+	},
+	{
+		cause.PotassiumLow,
+		all,
+		[]item{at(0, t.FeedIt, share(0.5), every(14, "d84"), what("complete, with manganese")), at(28, t.Look)},
+	},
+	{
+		cause.CalciumLow,
+		all,
+		[]item{at(0, t.Air), at(0, t.ByRule), at(0, t.Supplement, what("calcium")), at(28, t.Look)},
+	},
+	{
+		cause.MicronutrientLow,
+		all,
+		[]item{at(0, t.SlideLook), at(14, t.FeedIt, share(0.5), every(28, "d84")), at(28, t.Look)},
+	},
+}

@@ -1,0 +1,51 @@
+package compose
+
+import (
+	"tendermend/core/cause"
+	t "tendermend/core/treatment"
+)
+
+// pestRecipes are those of pests and diseases of leaves and flowers.
+var pestRecipes = []recipe{
+	// pests
+	{
+		cause.SpiderMite,
+		all,
+		[]item{pests},
+	}, {cause.FlatMite, all, []item{pests}}, {cause.BroadMite, all, []item{pests}}, {cause.Thrips, all, []item{pests}},
+	{
+		cause.Aphid,
+		all,
+		[]item{pests},
+	}, {cause.Whitefly, all, []item{pests}}, {cause.Mealybug, all, []item{pests}}, {cause.RootMealybug, all,
+		[]item{pests}},
+	{
+		cause.SoftScale,
+		all,
+		[]item{pests},
+	}, {cause.ArmouredScale, all, []item{pests}}, {cause.FungusGnat, all, []item{pests}},
+	{cause.LeafMiner, all, []item{pests}},
+	{cause.Chewer, all, []item{pests}}, {cause.SlugSnail, all, []item{pests}}, {cause.RootGrub, all, []item{pests}},
+
+	// diseases of leaves and flowers
+	{
+		cause.BacterialSpot,
+		all,
+		spots,
+	}, {cause.FungalSpot, all, spots}, {cause.Anthracnose, all, spots}, {cause.Rust, all, spots},
+	{cause.GreyMould, all, spots}, {cause.LeafNematode, all, spots}, {cause.PowderyMildew, all, spots},
+	{cause.Acidovorax, all, []item{at(0, t.Air), at(0, t.ByRule, what("medium only, morning")), leaves(false, 0),
+		at(
+			1,
+			t.LabelDrug,
+			organ("leaf"),
+			with(func(p *t.Params) { p.Class, p.DoseTyped = "bacteria", true }),
+		), at(5, t.Look, every(5, "14 d without a new mark"))}},
+	{cause.PetalBlight, all, []item{stripIt, at(0, t.Air), at(5, t.Look, every(5, "14 d without a new mark"))}},
+	{cause.SprayInjury, all, []item{at(0, t.RinseOff), at(0, t.CrownDry), at(0, t.ShadeIt), at(14, t.Look)}},
+	{
+		cause.Virus,
+		all,
+		[]item{at(0, t.VirusTest), at(0, t.KeepApart), at(1, t.ByRule), at(28, t.Look, every(90, "d365"))},
+	},
+}

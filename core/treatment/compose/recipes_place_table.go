@@ -1,0 +1,79 @@
+package compose
+
+import (
+	"tendermend/core/cause"
+	t "tendermend/core/treatment"
+)
+
+// placeRecipes are those of medium, pot, light, air and warmth.
+var placeRecipes = []recipe{
+	// medium and pot
+	{cause.MediumCollapsed, untied, []item{roots(washRoots)}},
+	{cause.MediumCollapsed, on(t.MON, t.SYM, t.DEC, t.BR), []item{roots(washRoots, staked)}},
+	{cause.MediumCollapsed, func(x *subject) bool { return x.code == t.FE && x.epiphyte }, []item{roots(washRoots)}},
+	{cause.MediumCollapsed, on(t.JEW), []item{roots(wholeBall, withTips)}},
+	{cause.MediumCollapsed, all, []item{roots(wholeBall)}},
+	{cause.PotTooBig, untied, []item{at(3, t.Look)}},
+	{cause.PotTooBig, all, []item{roots(wholeBall, inSeason, smaller)}},
+	{cause.PotBound, all, []item{roots(wholeBall, inSeason, potBound)}},
+	{cause.NoDrainage, all, []item{at(0, t.DrainSaucer), given(drowning, roots(wholeBall)),
+		given(holeless, roots(wholeBall, inSeason)), at(7, t.Look)}},
+	{cause.BaseBuried, all, []item{at(0, t.RaiseBase), at(14, t.Look, every(14, "d56"))}},
+	{cause.Congested, all, []item{roots(washRoots, parted, inSeason)}},
+
+	// light, air and warmth
+	{cause.LowLight, dryKinds, join([]item{at(0, t.Brighten, share(0.25), every(3, "light_best"))}, judged)},
+	{
+		cause.LowLight,
+		all,
+		join(
+			[]item{
+				given(branching, at(5, t.TrimBranch)),
+				at(5, t.Brighten, share(0.25), every(3, "light_best")),
+				at(5, t.Turn, every(7, "d84")),
+			},
+			judged,
+		),
+	},
+	{
+		cause.SelfShading,
+		all,
+		[]item{
+			at(5, t.PullDead),
+			given(branching, at(5, t.TrimBranch)),
+			at(5, t.Turn, every(7, "d84")),
+			at(28, t.Look),
+		},
+	},
+	{cause.SunScorch, all, join([]item{at(0, t.ShadeIt)}, judged)},
+	{cause.LampBurn, all, join([]item{at(0, t.ShadeIt, what("lamp 30 cm or more away"))}, judged)},
+	{cause.DryAir, on(t.RS, t.CA, t.US), judged},
+	{cause.DryAir, all, join([]item{at(0, t.Humidify)}, judged)},
+	{cause.Draught, all, join([]item{at(0, t.Undraught)}, judged)},
+	{
+		cause.ColdInjury,
+		all,
+		[]item{
+			at(0, t.Temper, with(func(p *t.Params) { p.ToC = num(16) })),
+			at(0, t.ShadeIt),
+			at(3, t.Look),
+			leaves(true, 9),
+			at(14, t.Look),
+		},
+	},
+	{
+		cause.HeatStress,
+		all,
+		[]item{at(0, t.Temper, what("shade and air")), at(0, t.ShadeIt), at(0, t.Air), at(1, t.Look, every(1, "d5"))},
+	},
+	{
+		cause.MesophyllCollapse,
+		all,
+		[]item{at(0, t.Temper, with(func(p *t.Params) { p.ToC = num(18) })), at(28, t.Look)},
+	},
+	{
+		cause.Ethylene,
+		all,
+		[]item{at(0, t.Air, what("fruit, smoke and fresh paint away, the room aired")), at(28, t.Look)},
+	},
+}

@@ -1,0 +1,111 @@
+package compose
+
+import (
+	"tendermend/core/cause"
+	t "tendermend/core/treatment"
+)
+
+// rotRecipes are those of rot and roots.
+var rotRecipes = []recipe{
+	// rot
+	{cause.RootRot, on(t.AP), airy},
+	{cause.RootRot, on(t.PA), []item{roots(washRoots, whatFalls, covered(open))}},
+	{cause.RootRot, untied, []item{roots(washRoots)}},
+	{cause.RootRot, on(t.JEW), []item{roots(washRoots, covered(closed), insured)}},
+	{cause.RootRot, orchids, []item{roots(washRoots, covered(open), sheathsOff)}},
+	{cause.RootRot, on(t.FC), []item{roots(washRoots, covered(none), insured)}},
+	{cause.RootRot, on(t.BU), []item{roots(washRoots, covered(none), scalesOff)}},
+	{cause.RootRot, on(t.CY), []item{roots(washRoots, whatFalls, washedDry)}},
+	{cause.RootRot, dryKinds, []item{roots(callusDry)}},
+	{cause.RootRot, on(t.FE, t.CV), []item{roots(washRoots, covered(closed))}},
+	{cause.RootRot, on(t.BR), []item{roots(washRoots, covered(none), staked)}},
+	{cause.RootRot, all, []item{roots(washRoots, covered(closed), insured, staked)}},
+	{cause.BaseRot, on(t.MON, t.BR), join([]item{crown(""), at(1, t.Look, every(1, "d7"))}, heart)},
+	{cause.BaseRot, on(t.SYM, t.DEC), []item{roots(washRoots, cutting("rhizome"))}},
+	{cause.BaseRot, on(t.GE), []item{neckCut}},
+	{cause.BaseRot, on(t.RS, t.US, t.TS, t.CA), []item{roots(callusDry, beheaded, cutting(""))}},
+	{cause.BaseRot, on(t.JEW), []item{pieces("mother", "node", closed, t.NodeBox, t.TipCut)}},
+	{cause.BaseRot, on(t.FC), []item{pieces("mother", "segment", none, t.TipCut)}},
+	{cause.BaseRot, on(t.FE, t.RH, t.HC, t.CV), []item{roots(washRoots, cutting("crown"), parted, covered(closed))}},
+	{cause.BaseRot, on(t.BU), []item{roots(washRoots, cutting("bulb"), covered(none))}},
+	{cause.BaseRot, on(t.PA, t.CY, t.GH), join(uncut, []item{at(1, t.Look, every(1, "d7"))})},
+	{cause.BaseRot, on(t.AP), airy},
+	{cause.BaseRot, on(t.AC), []item{roots(washRoots, cutting("corm"), covered(open), insured)}},
+	{cause.BaseRot, on(t.CF), []item{roots(washRoots, cutting("stem"), covered(none), insured)}},
+	{cause.BaseRot, all, []item{roots(washRoots, cutting("stem"), covered(open), insured)}},
+	{cause.BlackRot, on(t.MON, t.BR), join([]item{crown("oomycete"), at(1, t.Look, every(1, "d14"))}, heart)},
+	{cause.BlackRot, on(t.SYM, t.DEC), []item{roots(washRoots, cutting("rhizome"), drug("oomycete"), daily(14))}},
+	{cause.BlackRot, on(t.RS, t.US, t.TS), []item{roots(callusDry, beheaded, cutting(""), daily(14))}},
+	{cause.BlackRot, on(t.GE), []item{neckCut}},
+	{
+		cause.BlackRot,
+		on(t.PA, t.CY, t.GH),
+		join(
+			uncut,
+			[]item{
+				at(1, t.LabelDrug, organ("stem"), with(func(p *t.Params) { p.Class, p.DoseTyped = "oomycete", true })),
+				at(1, t.Look, every(1, "d14")),
+			},
+		),
+	},
+	{cause.BlackRot, on(t.AP), airy},
+	{cause.BlackRot, on(t.FC), []item{roots(washRoots, cutting("body"), drug("oomycete"), covered(none), daily(14))}},
+	{cause.BlackRot, on(t.BU), []item{roots(washRoots, cutting("bulb"), drug("oomycete"), daily(14))}},
+	{cause.BlackRot, on(t.AC), []item{roots(washRoots, cutting("corm"), drug("oomycete"), covered(open), daily(14))}},
+	{
+		cause.BlackRot,
+		on(t.FE, t.RH, t.HC, t.CV),
+		[]item{roots(washRoots, cutting("crown"), parted, drug("oomycete"), covered(closed), daily(14))},
+	},
+	{cause.BlackRot, all, []item{roots(washRoots, cutting("stem"), drug("oomycete"), covered(open), daily(14))}},
+	{
+		cause.SoftRot,
+		leafless,
+		[]item{
+			at(0, t.CutRot, organ("body"), with(func(p *t.Params) { p.BeyondCM = num(2) })),
+			at(0, t.Air),
+			at(0, t.HoldWater, until("due")),
+			at(1, t.Look, every(1, "d7")),
+			when("d14, due", t.ByRule, what("medium only")),
+		},
+	},
+	{
+		cause.SoftRot,
+		all,
+		[]item{
+			leaves(true, 0),
+			at(0, t.Air),
+			at(1, t.LabelDrug, organ("leaf"), with(func(p *t.Params) { p.Class, p.DoseTyped = "bacteria", true })),
+			at(1, t.Look, every(1, "d7")),
+			at(3, t.ByRule, what("medium only, morning")),
+		},
+	},
+	{cause.Fusarium, on(t.SYM, t.DEC), []item{roots(washRoots, cutting("rhizome")), at(28, t.Look)}},
+	{cause.Fusarium, all, []item{at(0, t.KeepApart), at(28, t.Look, every(28, "d365"))}},
+	{cause.SouthernBlight, all, []item{binIt}},
+
+	// roots
+	{cause.DryRootLoss, on(t.AP), []item{at(0, t.Soak), at(7, t.Look, every(7, "d28"))}},
+	{cause.DryRootLoss, untied, []item{roots(washRoots)}},
+	{cause.DryRootLoss, on(t.JEW), []item{roots(washRoots, covered(closed))}},
+	{cause.DryRootLoss, orchids, []item{roots(washRoots, covered(open))}},
+	{cause.DryRootLoss, on(t.FC, t.BU), []item{roots(washRoots, covered(none))}},
+	{cause.DryRootLoss, on(t.CY, t.PA), []item{roots(washRoots, whatFalls, covered(open))}},
+	{cause.DryRootLoss, dryKinds, []item{roots(callusDry)}},
+	{cause.DryRootLoss, all, []item{roots(washRoots, covered(closed), staked)}},
+	{cause.Detached, on(t.AP), []item{at(0, t.Stake), at(7, t.Look, every(7, "d56"))}},
+	{cause.Detached, on(t.JEW, t.AV, t.WV), []item{pieces("piece", "node", closed, t.NodeBox)}},
+	{cause.Detached, orchids, []item{roots(washRoots)}},
+	{cause.Detached, on(t.TR, t.IV, t.BEG), []item{pieces("piece", "tip", closed, t.TipCut)}},
+	{cause.Detached, on(t.WO, t.CF), []item{pieces("piece", "tip", open, t.TipCut)}},
+	{cause.Detached, on(t.FC), []item{pieces("piece", "segment", none, t.TipCut)}},
+	{cause.Detached, on(t.CY), []item{roots(washRoots, whatFalls, washedDry)}},
+	{cause.Detached, on(t.PA), []item{roots(washRoots, whatFalls, covered(open))}},
+	{cause.Detached, dryKinds, []item{roots(callusDry)}},
+	{cause.Detached, on(t.BR), []item{roots(washRoots, staked)}},
+	{cause.Detached, all, []item{roots(washRoots, covered(closed))}},
+	{cause.MossSmothered, all, []item{roots(washRoots, mossOff)}},
+	{cause.WaterRoots, all, []item{roots(wholeBall, covered(open), freshMix), at(14, t.Look)}},
+	{cause.RootNematode, on(t.TR, t.AV, t.WV, t.BEG), []item{pieces("mother", "tip", closed, t.TipCut), binIt}},
+	{cause.RootNematode, all, []item{binIt}},
+}

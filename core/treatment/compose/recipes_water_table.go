@@ -1,0 +1,118 @@
+package compose
+
+import (
+	"tendermend/core/cause"
+	t "tendermend/core/treatment"
+)
+
+// waterRecipes are those of water: too much, too little, in the wrong place.
+var waterRecipes = []recipe{
+	// water
+	{cause.Overwatering, on(t.CV), []item{at(0, t.ByRule, what("tray lower")), at(3, t.Look), at(7, t.Look)}},
+	{
+		cause.Overwatering,
+		all,
+		[]item{
+			at(0, t.DrainSaucer),
+			at(0, t.HoldWater, until("due")),
+			given(limp, at(0, t.ShadeIt)),
+			at(0, t.Air),
+			at(3, t.Look),
+			at(7, t.Look, note("limp, smell or no better: plan for root rot")),
+			when("due", t.ByRule),
+		},
+	},
+	{cause.Springtail, all, []item{at(0, t.HoldWater, until("due")), at(3, t.Look), when("due", t.ByRule)}},
+	{cause.UnevenWater, all, []item{at(0, t.ByRule, every(3, "2 new leaves")), at(14, t.Look, every(7, "d42"))}},
+	{cause.Edema, all, join([]item{at(0, t.Air), at(0, t.ByRule, what("morning"))}, judged)},
+	{cause.ColdWaterMarks, all, []item{at(0, t.ByRule, water("at room warmth, from below")), at(28, t.Look)}},
+	{cause.CrownWet, all, []item{at(0, t.CrownDrain), at(0, t.CrownDry), at(1, t.Look, every(1, "d7"))}},
+	{
+		cause.CupFoul,
+		all,
+		[]item{
+			at(0, t.CrownDrain),
+			at(0, t.CrownDry),
+			at(1, t.CupFill, share(0.25), water("low-mineral")),
+			at(7, t.Look),
+		},
+	},
+
+	// drought
+	{
+		cause.Drought,
+		restingDry,
+		[]item{at(0, t.ShadeIt), at(3, t.Look, every(7, "growth"), note("at rest: only look; a sip if it shrivels"))},
+	},
+	{
+		cause.Drought,
+		on(t.AP),
+		[]item{at(0, t.Soak), at(0, t.ShadeIt), at(1, t.Look, every(1, "d4")), at(3, t.ByRule), at(5, t.PullDead)},
+	},
+	{
+		cause.Drought,
+		on(t.BR),
+		[]item{
+			at(0, t.CrownDrain),
+			at(0, t.CupFill, share(0.25), water("low-mineral")),
+			at(0, t.FirstWater, how("light")),
+			at(0, t.ShadeIt),
+			at(0, t.HoldFeed, until("d28")),
+			at(1, t.Look, every(1, "d4")),
+			at(5, t.PullDead),
+			at(5, t.ByRule),
+		},
+	},
+	{
+		cause.Drought,
+		on(t.JEW),
+		[]item{
+			at(0, t.Soak),
+			at(0, t.ShadeIt),
+			at(0, t.HoldFeed, until("d28")),
+			at(1, t.Look, every(1, "d4")),
+			at(5, t.ByRule),
+		},
+	},
+	{
+		cause.Drought,
+		dryKinds,
+		[]item{
+			at(0, t.Soak),
+			at(0, t.ShadeIt),
+			at(0, t.HoldFeed, until("d28")),
+			at(1, t.Look, every(3, "d14")),
+			at(5, t.PullDead),
+			at(7, t.ByRule),
+		},
+	},
+	{
+		cause.Drought,
+		all,
+		[]item{
+			at(0, t.Soak),
+			at(0, t.ShadeIt),
+			at(0, t.HoldFeed, until("d28")),
+			at(1, t.Look, every(1, "d4")),
+			at(5, t.PullDead),
+			at(5, t.Refill),
+			at(5, t.ByRule),
+			when("28 d, new growth, r 0.25", t.FeedIt, share(0.25)),
+		},
+	},
+	{cause.MediumRepels, on(t.AP), []item{at(0, t.Soak)}},
+	{
+		cause.MediumRepels,
+		all,
+		[]item{
+			at(0, t.Soak, with(func(p *t.Params) { p.WetDrops = num(3) })),
+			at(1, t.Look, note("a stick to the core: dry, then soak once more")),
+			at(
+				5,
+				t.PullDead,
+			),
+			at(5, t.BottomWater, with(func(p *t.Params) { p.N = num(3) })),
+			roots(wholeBall, inSeason, notBefore(14)),
+		},
+	},
+}

@@ -1,0 +1,107 @@
+package treatment
+
+// waterOperators are those of water.
+var waterOperators = []Operator{
+	{
+		ID:      FirstWater,
+		Title:   "First water",
+		How:     "On its day, not before: the cuts must have closed.",
+		Minutes: 3,
+		Does:    Waters | Gentle,
+		Done:    "It has drained.",
+		Wrong:   "Too early it draws rot into the cuts; forgotten, it is a drought.",
+	},
+	{
+		ID:    Soak,
+		Title: "Soak it",
+		How: "Stand it in water to a third of the pot's height for half an hour, then let it drain. Once " +
+			"more if the core stayed dry.",
+		Minutes:   5,
+		Wait:      30,
+		Does:      Waters,
+		Materials: []string{"tub"},
+		Done:      "A stick says that the core is wet.",
+		For:       "drought medium-repels pot-bound dry-air heat-stress uneven-water dry-root-loss detached thirst",
+	},
+	{
+		ID:      BottomWater,
+		Title:   "Water from below",
+		How:     "From a dish, emptied after half an hour; the surface stays dry.",
+		Minutes: 5,
+		Wait:    30,
+		Does:    Waters | Gentle,
+		Done:    "The dish is empty.",
+	},
+	{
+		ID:        CupFill,
+		Title:     "Fill the cup a little",
+		How:       "A quarter to a third, with low-mineral water.",
+		Minutes:   3,
+		Does:      FillsCup | Gentle,
+		Materials: []string{"low-mineral water"},
+		Done:      "The level is seen.",
+	},
+	{
+		ID:      WetRoots,
+		Title:   "Wet the bare roots",
+		How:     "In the morning until they are green; twice on a hot dry day.",
+		Minutes: 3,
+		Does:    Recurs | Gentle,
+		Done:    "They are grey again by evening.",
+	},
+	{
+		ID:      Mist,
+		Title:   "Mist it in the morning",
+		How:     "Once or twice, dry again by noon.",
+		Minutes: 2,
+		Does:    WetsTop | Recurs,
+		Done:    "Dry within two hours.",
+		For: "dry-air detached dry-root-loss rot drought moss-smothered medium-collapsed spider-mite " +
+			"heat-stress bloom-drain root-mealybug water-roots root-grub woken-early school:S1 school:S2 " +
+			"school:S3 school:S4 school:S6 wish:setup-change",
+	},
+	{
+		ID:      ChangeWater,
+		Title:   "Change the water, wipe the base",
+		How:     "Fresh water at the old level; the base is wiped dry.",
+		Minutes: 5,
+		Does:    Recurs | Gentle,
+		Done:    "The water is clear.",
+	},
+	{
+		ID:        Flush,
+		Title:     "Flush the medium",
+		How:       "Three pot volumes of better water, slowly, and all of it away.",
+		Minutes:   15,
+		Does:      Waters,
+		Materials: []string{"low-mineral water"},
+		Done:      "What runs out is clear.",
+		For: "salt-injury water-quality softened-water chlorine fluoride ph-off iron-low potassium-low " +
+			"calcium-low magnesium-low cup-foul micronutrient-low",
+	},
+	{
+		ID:      HoldWater,
+		Title:   "Hold the water",
+		How:     "None until the named dryness is seen.",
+		Minutes: 2,
+		Does:    Gentle,
+		Done:    "A stick says that it is due.",
+		Wrong:   "Without an end it becomes a drought.",
+	},
+	{
+		ID:      ByRule,
+		Title:   "Water by its own rule",
+		How:     "Look first, with a stick; water evenly all round when its own dryness is reached.",
+		Minutes: 3,
+		Does:    Waters | Recurs | Gentle,
+		Done:    "The stick is read.",
+	},
+	{
+		ID:      DrainSaucer,
+		Title:   "Empty saucer and outer pot",
+		How:     "And open the holes. A reservoir stays empty for two days.",
+		Minutes: 3,
+		Does:    Gentle,
+		Done:    "Dry to the touch.",
+	},
+}

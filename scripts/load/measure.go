@@ -1,0 +1,82 @@
+package main
+
+import (
+	"fmt"
+	"net/http"
+	"net/http/cookiejar"
+	"slices"
+	"time"
+
+	"github.com/google/uuid"
+)
+
+func measure(url string, heavy uuid.UUID, asks, at int) error {
+	jar, err := cookiejar.New(nil)
+	if err != nil {
+		return err
+	}
+	c := &http.Client{Jar: jar, Timeout: 30 * time.Second}
+	if _, err := ask(c, "POST", url+"/api/session", map[string]string{"email": email, "password": password}); err != nil {
+		return err
+	}
+	file := "/api/plants/" + heavy.String()
+	signs := map[string][]string{
+		"present": {
+			"leaf.yellow-few-oldest",
+			"leaf.drooping",
+			"leaf.tips-brown",
+			"leaf.spots-dark-dry",
+			"leaf.dropping-fast",
+			"leaf.yellow-many-fast",
+			"new.none-in-season",
+			"med.wet-long",
+			"course.slow",
+			"root.no-tips",
+			"pest.cotton",
+			"leaf.sticky",
+		},
+		"absent": {
+			"pest.scale-bumps",
+			"pest.webbing",
+			"root.smell",
+			"stem.soft-brown",
+			"leaf.black-mush",
+			"place.cold",
+			"leaf.stippling",
+			"med.mould",
+		},
+	}
+	fmt.Printf("%-34s %9s %9s %9s   (%d asks, %d at once)\n", "address", "median", "95 %", "slowest", asks, at)
+	for _, row := range []struct {
+		name, method, path string
+		body               any
+	}{
+		{"the walk", "GET", "/api/rounds", nil},
+		{"register, first page", "GET", "/api/plants", nil},
+		{"register, words", "GET", "/api/plants?q=orchid+moth", nil},
+		{"register, by stage", "GET", "/api/plants?stage=stabilise", nil},
+		{"places", "GET", "/api/places", nil},
+		{"a plant's file, 1,000 entries", "GET", file, nil},
+		{"its record", "GET", file + "/entries", nil},
+		{"a look back over it", "GET", file + "/review", nil},
+		{"a look back over all", "GET", "/api/review", nil},
+		{"differential, 20 signs", "POST", file + "/differential", signs},
+	} {
+		times, err := askOften(c, row.method, url+row.path, row.body, asks, at)
+		if err != nil {
+			return fmt.Errorf("%s: %w", row.name, err)
+		}
+		slices.Sort(times)
+		fmt.Printf(
+			"%-34s %9s %9s %9s\n",
+			row.name,
+			ms(times[len(times)/2]),
+			ms(times[len(times)*95/100]),
+			ms(times[len(times)-1]),
+		)
+	}
+	if *uploads == 0 {
+		return nil
+	}
+	return upload(c, url+file)
+}
