@@ -15,6 +15,8 @@ type Examined struct {
 	Absent  []string `json:"absent" doc:"Signs looked for and not there."`
 	// Unsure are the signs of either list that one only thinks to be so.
 	Unsure []string `json:"unsure,omitempty" doc:"Signs of either list that one only thinks to be so."`
+	// Again are the signs seen that were looked for a second time, and seen again.
+	Again []string `json:"again,omitempty" doc:"Signs seen that were looked for a second time, and seen again."`
 	// Unknown are signs that were asked and that nobody can answer.
 	Unknown []string                    `json:"unknown,omitempty" doc:"Signs that were asked and that nobody can answer."`
 	Degrees map[string]diagnosis.Degree `json:"degrees,omitempty" doc:"How much of a sign there is."`
@@ -113,6 +115,12 @@ func (x *Examined) checkMore(answered map[string]string) (faults Faults) {
 			faults = append(faults, Fault{Field: fmt.Sprintf("examined.unsure[%d]", i), Message: fmt.Sprintf(said, id)})
 		}
 	}
+	for i, id := range x.Again {
+		if answered[id] != "examined.present" {
+			const said = "“%s” was not seen, so it was not seen again"
+			faults = append(faults, Fault{Field: fmt.Sprintf("examined.again[%d]", i), Message: fmt.Sprintf(said, id)})
+		}
+	}
 	for i, id := range x.Unknown {
 		if _, ok := diagnosis.SignByID(id); !ok {
 			field := fmt.Sprintf("examined.unknown[%d]", i)
@@ -133,7 +141,8 @@ func (x *Examined) checkMore(answered map[string]string) (faults Faults) {
 // look is what was answered by looking.
 func (x *Examined) look() diagnosis.Examination {
 	return diagnosis.Examination{
-		Present: x.Present, Absent: x.Absent, Unsure: x.Unsure, Unknown: x.Unknown, Degrees: x.Degrees,
+		Present: x.Present, Absent: x.Absent, Unsure: x.Unsure, Again: x.Again, Unknown: x.Unknown,
+		Degrees: x.Degrees,
 	}
 }
 

@@ -26,6 +26,8 @@ func TestWhatCannotBeRightIsRefusedByItsField(t *testing.T) {
 		{"examined.present[0]", record.Body{Examined: &record.Examined{Present: []string{"leaf.blue"}}}, "no sign"},
 		{"examined", record.Body{Examined: &record.Examined{}}, ""},
 		{"examined.absent[0]", record.Body{Examined: &record.Examined{Present: []string{"leaf.crisp"}, Absent: []string{"leaf.crisp"}}}, ""},
+		{"examined.again[0]", record.Body{Examined: &record.Examined{Absent: []string{"leaf.crisp"}, Again: []string{"leaf.crisp"}}}, "was not seen"},
+		{"examined.unsure[0]", record.Body{Examined: &record.Examined{Absent: []string{"leaf.crisp"}, Unsure: []string{"leaf.torn"}}}, "nobody can be unsure"},
 		{"diagnosed.causes[0]", record.Body{Diagnosed: &record.Diagnosed{Causes: []string{"curse"}}}, "no cause"},
 		{"diagnosed.causes[1]", record.Body{Diagnosed: &record.Diagnosed{Causes: []string{"rust", "rust"}}}, "twice"},
 		{"diagnosed.causes", record.Body{Diagnosed: &record.Diagnosed{Causes: []string{"rust", "aphid", "scale", "thrips", "virus", "drought", "low-light"}}}, "at most six"},

@@ -93,7 +93,7 @@ func (srv *server) caseFileOperations(api huma.API) {
 			}
 			c := cases[0]
 			return &struct{ Body CaseRead }{
-				CaseRead{Answered: Answered{c.Present, c.Absent, c.Unsure, c.Unknown, c.Degrees},
+				CaseRead{Answered: Answered{c.Present, c.Absent, c.Unsure, c.Again, c.Unknown, c.Degrees},
 					Causes: append([]string{}, c.Causes...), Story: c.Story, Other: c.Habit != state.Habit.ID},
 			}, nil
 		}))

@@ -72,6 +72,7 @@ type Answered struct {
 	Present []string                    `json:"present" maxItems:"200"`
 	Absent  []string                    `json:"absent" maxItems:"200"`
 	Unsure  []string                    `json:"unsure,omitempty" maxItems:"200" doc:"Signs that one only thinks to be so."`
+	Again   []string                    `json:"again,omitempty" maxItems:"200" doc:"Signs seen, and seen again at a second look."`
 	Unknown []string                    `json:"unknown,omitempty" maxItems:"200" doc:"Asked, and nobody can answer."`
 	Degrees map[string]diagnosis.Degree `json:"degrees,omitempty" doc:"How much of a graded sign seen there is."`
 }
@@ -139,7 +140,8 @@ func (srv *server) diagnosisOperations(api huma.API) {
 				}
 				said := in.Body.Answered
 				look := record.Examined{
-					Present: said.Present, Absent: said.Absent, Unsure: said.Unsure, Unknown: said.Unknown, Degrees: said.Degrees,
+					Present: said.Present, Absent: said.Absent, Unsure: said.Unsure, Again: said.Again,
+					Unknown: said.Unknown, Degrees: said.Degrees,
 				}
 				for _, sign := range in.Body.Overruled {
 					look.Overruled = append(look.Overruled, record.Overruled{Sign: sign})

@@ -99,6 +99,7 @@ func (srv *server) lookingOperations(api huma.API) {
 					Fragile: true,
 					Absent:  in.Body.Absent,
 					Unsure:  in.Body.Unsure,
+					Again:   in.Body.Again,
 					Unknown: in.Body.Unknown,
 					Degrees: in.Body.Degrees,
 				}

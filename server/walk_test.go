@@ -265,6 +265,27 @@ func TestTheVerdictSaysWhereTheDifferentialStands(t *testing.T) {
 	}
 }
 
+// One sign on which all hangs is asked for once more; seen again it is enough, also in
+// the record and in the case file.
+func TestOneSignAloneIsLookedForOnceMore(t *testing.T) {
+	_, url := serve(t, server.Options{OpenAccounts: true})
+	c := member(t, url, "one@example.org")
+	plant := c.arrive(60, map[string]any{"name": "Tufts", "habit": "cactus"})
+	said := map[string]any{
+		"present": []string{"pest.cotton"},
+		"absent":  []string{"stem.soft-brown", "new.distorted", "root.out-of-pot", "med.mould", "leaf.sticky"},
+	}
+	ask := func() answer { return c.call("POST", "/api/plants/"+plant+"/differential", said) }
+	first := ask()
+	require.Equal(t, 200, first.status, first.raw)
+	assert.Equal(t, true, at(t, first.body, "checks", 0, "again"))
+	assert.Equal(t, "look-further", at(t, first.body, "verdict", "kind"))
+	said["again"] = []string{"pest.cotton"}
+	assert.Equal(t, "act", at(t, ask().body, "verdict", "kind"))
+	c.tell(plant, 0, "examined", said)
+	assert.Contains(t, c.call("GET", "/api/plants/"+plant+"/case", nil).raw, `"again":true`)
+}
+
 func TestTheDemoIsOpenedOnlyWhereThereIsOne(t *testing.T) {
 	_, url := serve(t, server.Options{OpenAccounts: true})
 	assert.Equal(t, 404, visit(t, url).call("POST", "/api/session/demo", nil).status)

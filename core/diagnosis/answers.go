@@ -35,6 +35,8 @@ type Examination struct {
 	Absent  []string       `json:"absent"`
 	// Unsure are the signs of either list that one only thinks to be so.
 	Unsure []string `json:"unsure,omitempty" doc:"Signs of either list that one only thinks to be so."`
+	// Again are the signs seen that were looked for a second time, and seen again.
+	Again []string `json:"again,omitempty" doc:"Signs seen that were looked for a second time, and seen again."`
 	// Unknown are signs that were asked and that nobody can answer: no evidence, and
 	// not asked again.
 	Unknown []string `json:"unknown,omitempty" doc:"Signs that were asked and that nobody can answer."`
@@ -52,6 +54,7 @@ type answer struct {
 	sign   int
 	sure   bool
 	degree Degree
+	again  bool // seen a second time as well
 	// implied answers follow from another that was sure.
 	implied bool
 }
@@ -60,6 +63,8 @@ type answer struct {
 const (
 	thinkSeen   = 0.15 // added to the background of a sign that one thinks to see
 	thinkAbsent = 0.35 // how often what one thinks is not there is overlooked
+	// seenTwice is the share of what is taken for a sign that is taken for it at a second look too.
+	seenTwice   = 0.25
 	missImplied = 0.02 // how often what a sure answer rules out is there all the same
 )
 
@@ -96,13 +101,18 @@ func (k *Knowledge) answers(e Examination) (answers, error) {
 			side[s], a.given[s], a.asked[s] = list.field, true, true
 			said := answer{sign: s, sure: !slices.Contains(e.Unsure, id)}
 			if list.field == "present" {
-				said.degree = e.Degrees[id]
+				said.degree, said.again = e.Degrees[id], slices.Contains(e.Again, id)
 				if said.degree != NoDegree && !slices.Contains(k.signs[s].Degrees, said.degree) {
 					const wrong = "degrees: %q is not a degree of %q"
 					return a, fmt.Errorf(wrong, said.degree, id)
 				}
 			}
 			*list.to = append(*list.to, said)
+		}
+	}
+	for i, id := range e.Again {
+		if !slices.Contains(e.Present, id) {
+			return a, fmt.Errorf("again[%d]: %q was not seen, so it was not seen again", i, id)
 		}
 	}
 	for i, id := range e.Unknown {

@@ -29,6 +29,7 @@ type caseForm struct {
 type formAnswer struct {
 	Sign   string `json:"sign"`
 	Sure   *bool  `json:"sure,omitempty"`
+	Again  bool   `json:"again,omitempty"`
 	Degree Degree `json:"degree,omitempty"`
 }
 
@@ -43,7 +44,7 @@ func (a *formAnswer) UnmarshalJSON(raw []byte) error {
 
 // MarshalJSON writes the id alone where nothing more is said.
 func (a formAnswer) MarshalJSON() ([]byte, error) {
-	if a.Sure == nil && a.Degree == NoDegree {
+	if a.Sure == nil && a.Degree == NoDegree && !a.Again {
 		return json.Marshal(a.Sign)
 	}
 	type plain formAnswer
@@ -82,6 +83,12 @@ func (c *WorkedCase) UnmarshalJSON(raw []byte) error {
 			if a.Sure != nil && !*a.Sure {
 				c.Unsure = append(c.Unsure, a.Sign)
 			}
+			if list.field == "absent" && a.Again {
+				return fmt.Errorf("absent[%d]: a sign that is not there was not seen again", i)
+			}
+			if a.Again {
+				c.Again = append(c.Again, a.Sign)
+			}
 			if a.Degree == NoDegree {
 				continue
 			}
@@ -117,7 +124,7 @@ func (c WorkedCase) MarshalJSON() ([]byte, error) {
 		to *[]formAnswer
 	}{{c.Present, &f.Present}, {c.Absent, &f.Absent}} {
 		for _, id := range list.of {
-			a := formAnswer{Sign: id, Degree: c.Degrees[id]}
+			a := formAnswer{Sign: id, Degree: c.Degrees[id], Again: slices.Contains(c.Again, id)}
 			if slices.Contains(c.Unsure, id) {
 				a.Sure = new(bool)
 			}

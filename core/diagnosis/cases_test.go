@@ -2,14 +2,12 @@ package diagnosis
 
 import (
 	"fmt"
-	"math/rand/v2"
 	"slices"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
-	"tendermend/core/climate"
 	"tendermend/core/plant"
 )
 
@@ -151,109 +149,6 @@ func without(cause int) *Knowledge {
 	k.causes = slices.Clone(k.causes)
 	k.causes[cause].fits = func(string) bool { return false }
 	return &k
-}
-
-// drawn shows the signs of a plant with these causes as the tables have them.
-func drawn(r *rand.Rand, h plant.Habit, causes ...int) (shown map[string]bool) {
-	k := Standard()
-	shown = map[string]bool{}
-	for s, sign := range k.signs {
-		fails := 1 - sign.Background
-		for _, c := range causes {
-			fails *= 1 - k.link[c][s]
-		}
-		if Fits(sign.ID, h) && r.Float64() > fails {
-			shown[sign.ID] = true
-		}
-	}
-	return shown
-}
-
-// Sound plants show each sign as often as its background says; somebody answers what
-// is asked and nothing else. Three in four are found sound. The others show something
-// by chance: most end in "not enough to go on", a few are flagged, and one or two in a
-// hundred show what only a trouble shows, such as tufts that look like mealybugs.
-func TestSoundPlantsAreFoundSound(t *testing.T) {
-	ends := map[VerdictKind]int{}
-	for seed := range uint64(3) {
-		r := rand.New(rand.NewPCG(seed+1, 42))
-		for _, h := range plant.Habits()[:16] {
-			for range 2 {
-				e := Examination{Habit: h.ID, Season: climate.Summer}
-				c := answerAll(t, e, drawn(r, h), 60, func(c *Case) bool { return c.Verdict().Kind != LookFurther })
-				ends[c.Verdict().Kind]++
-			}
-		}
-	}
-	t.Logf("96 sound plants: %v", ends)
-	assert.GreaterOrEqual(t, ends[NothingFound], 68)
-	assert.LessOrEqual(t, ends[Act], 3)
-}
-
-// answerAll answers every look that is offered by what a plant shows, until it is
-// enough, nothing is offered any more or so many were answered.
-func answerAll(t *testing.T, e Examination, shown map[string]bool, most int, enough func(*Case) bool) *Case {
-	t.Helper()
-	e.Present, e.Absent = slices.Clone(e.Present), slices.Clone(e.Absent)
-	for asked := 0; ; {
-		c := examine(t, e)
-		checks := c.NextChecks()
-		if enough(c) || len(checks) == 0 || asked >= most {
-			return c
-		}
-		for _, check := range checks {
-			asked++
-			if shown[check.Sign] {
-				e.Present = append(e.Present, check.Sign)
-			} else {
-				e.Absent = append(e.Absent, check.Sign)
-			}
-		}
-	}
-}
-
-// Somebody who sees two signs and then answers what is asked comes to the cause.
-func TestTwoSignsAndAFewChecksLeadToTheCause(t *testing.T) {
-	r := rand.New(rand.NewPCG(51, 52))
-	k := Standard()
-	reached, tried := 0, 0
-	var steps []int
-	habits := plant.Habits()
-	for i, known := range k.causes {
-		if len(known.parts) > 0 || known.Harmless {
-			continue
-		}
-		for range 2 {
-			h := habits[r.IntN(len(habits))]
-			if k.prior(i, h, climate.Summer) == 0 {
-				continue
-			}
-			shown := drawn(r, h, i)
-			e := Examination{Habit: h.ID, Season: climate.Summer}
-			var own []string
-			for s, often := range k.link[i] {
-				if often >= 0.45 && shown[k.signs[s].ID] && !k.signs[s].Expert && !history(k.signs[s]) && k.signs[s].Disturbance < Unpot {
-					own = append(own, k.signs[s].ID)
-				}
-			}
-			if len(own) < 2 {
-				continue
-			}
-			tried++
-			e.Present = own[:2]
-			found := func(c *Case) bool { return c.ranked[0].ID == known.ID && c.ranked[0].Chance > 0.6 }
-			c := answerAll(t, e, shown, 30, found)
-			if found(c) {
-				reached++
-				steps = append(steps, len(c.examination.Present)+len(c.examination.Absent)-2)
-			}
-		}
-	}
-	slices.Sort(steps)
-	median := steps[len(steps)/2]
-	t.Logf("%d of %d reached, median %d checks", reached, tried, median)
-	assert.LessOrEqual(t, median, 4)
-	assert.GreaterOrEqual(t, float64(reached), 0.85*float64(tried))
 }
 
 // For every habit and cause: nothing that is said to be done now is forbidden to the

@@ -41,7 +41,8 @@ func CaseSchema() map[string]any {
 		"$defs": map[string]any{
 			"sign": map[string]any{"enum": signIDs},
 			"answer": map[string]any{
-				"description": "The id of a sign; an object where one only thinks so, or says how much of it there is.",
+				"description": "The id of a sign; an object where one only thinks so, has looked twice, or says how much of it " +
+					"there is.",
 				"oneOf": []any{ref("sign"), map[string]any{
 					"type":                 "object",
 					"additionalProperties": false,
@@ -49,6 +50,7 @@ func CaseSchema() map[string]any {
 					"properties": map[string]any{
 						"sign":   ref("sign"),
 						"sure":   map[string]any{"type": "boolean", "description": "False where one only thinks so."},
+						"again":  map[string]any{"type": "boolean", "description": "True where it was seen at a second look too."},
 						"degree": map[string]any{"enum": []Degree{Few, Some, Many, Mild, Clear, Strong}},
 					},
 				}},

@@ -47,6 +47,7 @@ func TestCaseSchemaAndReaderAgree(t *testing.T) {
 		`{"habit":"fern","present":"leaf.crisp"}`:                                                   false,
 		`{"habit":"fern","present":[{"sign":"leaf.tips-brown","sure":false,"degree":"strong"}]}`:    true,
 		`{"habit":"fern","absent":[{"sign":"leaf.crisp","sure":false}],"causes":[],"outside":true}`: true,
+		`{"habit":"fern","present":[{"sign":"leaf.crisp","again":true}]}`:                           true,
 		`{"habit":"fern","present":[{"sign":"leaf.blue"}]}`:                                         false,
 		`{"habit":"fern","present":[{"sign":"leaf.crisp","degree":"much"}]}`:                        false,
 		`{"habit":"fern","present":[{"sign":"leaf.crisp","certain":true}]}`:                         false,

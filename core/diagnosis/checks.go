@@ -18,6 +18,8 @@ type Check struct {
 	Worth   float64 `json:"worth" doc:"What it settles weighted by urgency, over the cost of the look."`
 	// RulesOut is the lethal cause for which it is asked before all others.
 	RulesOut string `json:"rulesOut,omitempty" doc:"The cause that it rules out before anything else."`
+	// Again says that it was seen, and that all hangs on it: it is looked for once more.
+	Again bool `json:"again,omitempty" doc:"Whether it was seen, all hangs on it, and it is looked for once more."`
 	// Reason says why it comes before all others.
 	Reason string `json:"reason,omitempty"`
 	// Outcomes says what each answer would mean for the causes it moves most.
@@ -204,6 +206,9 @@ func (c *Case) nextChecks(can func(Sign) bool) []Check {
 		chosen = append(chosen, check)
 	}
 	chosen = c.unseenParts(chosen, all)
+	if again, is := c.secondLook(chosen); is && can(c.k.signs[c.k.signAt[again.Sign]]) {
+		chosen = append([]Check{again}, chosen...)
+	}
 	chosen = chosen[:min(len(chosen), checksOffered)]
 	for i := range chosen {
 		chosen[i].explain()
@@ -251,10 +256,10 @@ func (c *Case) askable(can func(Sign) bool) []Check {
 }
 
 // bestWorth is the worth of the best check that is not asked to rule something
-// out: what is left to settle.
+// out or to make sure: what is left to settle.
 func bestWorth(checks []Check) (best float64) {
 	for _, check := range checks {
-		if check.RulesOut == "" {
+		if check.RulesOut == "" && !check.Again {
 			best = max(best, check.Worth)
 		}
 	}
@@ -296,33 +301,38 @@ func (c *Case) price(s Sign) float64 {
 }
 
 func (c *Case) check(sign int) Check {
-	s := c.k.signs[sign]
 	seen, before, with := c.ifAnswered(sign)
-	check := Check{Sign: s.ID, Minutes: s.Minutes, Outcomes: Outcomes{Cost: c.price(s), Seen: seen}}
-	type swing struct {
-		cause       int
-		ifSeen, not float64
+	not := make([]float64, len(with))
+	for i := range with {
+		not[i] = (before[i] - with[i]) / max(1-seen, asGoodAsKnown)
+		with[i] /= max(seen, asGoodAsKnown)
 	}
-	var swings []swing
+	return c.weigh(sign, seen, before, with, not)
+}
+
+// weigh makes a check of a sign from the chance that it will be seen, and from that
+// of each cause before it, if it is seen and if it is not.
+func (c *Case) weigh(sign int, seen float64, before, ifSeen, ifNot []float64) Check {
+	s := c.k.signs[sign]
+	check := Check{Sign: s.ID, Minutes: s.Minutes, Outcomes: Outcomes{Cost: c.price(s), Seen: seen}}
+	var moved []int
 	settles := 0.0
-	for i := range c.k.causes {
-		p := before[i]
+	for i, p := range before {
 		if p == 0 || slices.Contains(c.conditionsSeen, i) {
 			continue
 		}
-		w := swing{i, with[i] / max(seen, asGoodAsKnown), (p - with[i]) / max(1-seen, asGoodAsKnown)}
-		settles += c.k.causes[i].urgency() * 4 * (seen*(w.ifSeen-p)*(w.ifSeen-p) + (1-seen)*(w.not-p)*(w.not-p))
-		check.Bits += entropy(p) - seen*entropy(w.ifSeen) - (1-seen)*entropy(w.not)
-		swings = append(swings, w)
+		up, down := ifSeen[i]-p, ifNot[i]-p
+		settles += c.k.causes[i].urgency() * 4 * (seen*up*up + (1-seen)*down*down)
+		check.Bits += entropy(p) - seen*entropy(ifSeen[i]) - (1-seen)*entropy(ifNot[i])
+		moved = append(moved, i)
 	}
 	check.Worth = settles / check.Outcomes.Cost
-	sort.SliceStable(swings, func(a, b int) bool {
-		return math.Abs(swings[a].ifSeen-swings[a].not) > math.Abs(swings[b].ifSeen-swings[b].not)
-	})
-	for _, w := range swings[:min(len(swings), 3)] {
-		id := c.k.causes[w.cause].ID
-		check.Outcomes.IfSeen = append(check.Outcomes.IfSeen, CauseChance{id, w.ifSeen})
-		check.Outcomes.IfNot = append(check.Outcomes.IfNot, CauseChance{id, w.not})
+	swing := func(i int) float64 { return math.Abs(ifSeen[i] - ifNot[i]) }
+	sort.SliceStable(moved, func(a, b int) bool { return swing(moved[a]) > swing(moved[b]) })
+	for _, i := range moved[:min(len(moved), 3)] {
+		id := c.k.causes[i].ID
+		check.Outcomes.IfSeen = append(check.Outcomes.IfSeen, CauseChance{id, ifSeen[i]})
+		check.Outcomes.IfNot = append(check.Outcomes.IfNot, CauseChance{id, ifNot[i]})
 	}
 	return check
 }

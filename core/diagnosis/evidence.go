@@ -66,9 +66,7 @@ func (c *Case) takenOut(a answer, present bool) func(cause int) float64 {
 		not := func(id string) bool { return id == c.k.signs[a.sign].ID }
 		e.Present = slices.DeleteFunc(slices.Clone(e.Present), not)
 		e.Absent = slices.DeleteFunc(slices.Clone(e.Absent), not)
-		other := &Case{k: c.k, examination: e, habit: c.habit}
-		other.answers, _ = c.k.answers(e) // the same answers but one have been checked
-		other.solve()
+		other := c.as(e)
 		return func(cause int) float64 { return other.chances[cause] }
 	}
 	gave := []func([]int) float64{c.denies(a)}

@@ -17,16 +17,21 @@ const shaky = 1.0 / 3
 
 // Hinge finds the one answer on which the leading cause hangs; false when it
 // would still reach one third, and half of its chance, without any one answer,
-// or when nothing leads. What was seen as a condition hangs on nothing. The
-// evidence is that of the leading cause.
+// or when nothing leads. What was seen as a condition or seen twice hangs on
+// nothing. The evidence is that of the leading cause.
 func (c *Case) Hinge(evidence []Weight) (Hinge, bool) {
-	lead, chance := c.lead()
-	h := Hinge{Cause: lead.ID, Chance: chance, Without: chance}
-	if slices.Contains(c.conditionsSeen, c.k.causeAt[lead.ID]) {
+	lead, _ := c.lead()
+	return c.hingeOf(lead.ID, evidence)
+}
+
+func (c *Case) hingeOf(of string, evidence []Weight) (Hinge, bool) {
+	chance := c.Chance(of)
+	h := Hinge{Cause: of, Chance: chance, Without: chance}
+	if slices.Contains(c.conditionsSeen, c.k.causeAt[of]) {
 		return h, false
 	}
 	for _, w := range evidence {
-		if w.Without < h.Without {
+		if w.Without < h.Without && !slices.Contains(c.examination.Again, w.Sign) {
 			h.Sign, h.Present, h.Without = w.Sign, w.Present, w.Without
 		}
 	}

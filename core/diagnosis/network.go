@@ -33,6 +33,16 @@ func (c *Case) background(sign int) float64 {
 	return b
 }
 
+// backgroundOf is how often a sign is seen with no cause in the degree in which it was
+// seen, and twice where it was seen again.
+func (c *Case) backgroundOf(a answer) float64 {
+	b := min(maxBackground, c.background(a.sign)*degreeBackground[a.degree])
+	if a.again {
+		b *= seenTwice
+	}
+	return b
+}
+
 // saw says whether a sign was seen, for sure or not.
 func (c *Case) saw(sign int) bool {
 	return slices.ContainsFunc(c.answers.seen, func(a answer) bool { return a.sign == sign })
@@ -107,7 +117,7 @@ func (c *Case) spokenFor(cause int) bool {
 // fails is how likely a sign that was seen would have failed to show by none of the causes that are
 // reckoned: by its background and the conditions seen alone.
 func (c *Case) fails(a answer) float64 {
-	b := min(maxBackground, c.background(a.sign)*degreeBackground[a.degree])
+	b := c.backgroundOf(a)
 	if !a.sure {
 		b = 1 - (1-b)*(1-thinkSeen)
 	}

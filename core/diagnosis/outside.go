@@ -90,7 +90,7 @@ func (c *Case) Unexplained() []string {
 
 // unexplained is the chance that a sign seen came from none of the causes.
 func (c *Case) unexplained(a answer) (chance float64) {
-	b := min(maxBackground, c.background(a.sign)*degreeBackground[a.degree])
+	b := c.backgroundOf(a)
 	for _, s := range c.likely() {
 		fails := 1.0
 		for _, cause := range s.causes {

@@ -42,6 +42,8 @@ type Judgement struct {
 	Missing []string `json:"missing" doc:"Parts that every look takes in and this one has not."`
 	// Again is in how many days it is looked at again, where it is left alone.
 	Again int `json:"again,omitempty" doc:"In how many days to look again, where nothing is done."`
+
+	hangs bool // on one sign, which is looked for once more
 }
 
 // againDays is when a plant that is left alone is looked at again (common
@@ -102,6 +104,9 @@ func (c *Case) Verdict() Judgement {
 	checks := c.NextChecks()
 	v := Judgement{Missing: c.Missing()}
 	v.Kind, v.Cause = c.judge(checks, v.Missing)
+	if v.hangs = len(checks) > 0 && checks[0].Again; v.hangs {
+		v.Kind, v.Cause = LookFurther, ""
+	}
 	if v.Kind == NothingFound || v.Kind == Harmless {
 		v.Again = againDays
 	}
@@ -140,8 +145,23 @@ func (c *Case) judge(checks []Check, missing []string) (kind VerdictKind, about 
 		chance >= standsOut && worst.DaysToAct <= pressingDays && worth < worthForAct,
 		chance >= likelyHarmful && whole && worth < worthForLikely:
 		return Act, worst.ID
+	case further == NotEnough && whole && chance <= soundAtMost && c.onlyOrdinary() && !c.elseMay():
+		return NothingFound, ""
 	}
 	return further, ""
+}
+
+// ordinary is the background from which a symptom is one that sound plants often
+// show: one in twenty does (common practice).
+const ordinary = 0.05
+
+// onlyOrdinary says whether nothing amiss was seen but what sound plants often show,
+// and not much of that.
+func (c *Case) onlyOrdinary() bool {
+	return len(c.conditionsSeen) == 0 && !slices.ContainsFunc(c.answers.seen, func(a answer) bool {
+		s := c.k.signs[a.sign]
+		return s.Symptom && s.Background*degreeBackground[a.degree] < ordinary
+	})
 }
 
 // words say a verdict.
@@ -151,6 +171,10 @@ func (c *Case) words(v Judgement) string {
 	case SomethingElse:
 		return "Something that is not on the list is probably at work."
 	case NothingFound:
+		if c.symptomSeen() {
+			return "Nothing found on the parts looked at that would explain it. Sound plants often show that much; if " +
+				"there is more of it by then, or anything new, it is something else."
+		}
 		return "Nothing found on the parts looked at."
 	case Harmless:
 		return "This looks like " + lower(about) + ". If more of it follows, it is not that."
@@ -161,6 +185,8 @@ func (c *Case) words(v Judgement) string {
 	case LookFurther:
 	}
 	switch {
+	case v.hangs:
+		return "Look further: all hangs on one sign. Look at it once more before anything is done."
 	case c.elseMay() && c.symptomSeen():
 		return "Look further: something that is not on the list may be at work."
 	case len(v.Missing) > 0:

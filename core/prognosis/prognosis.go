@@ -219,7 +219,10 @@ func Appraise(o Offer) (Appraisal, error) {
 			)
 		}
 	}
-	if a.Verdict.Kind == diagnosis.LookFurther || a.Verdict.Kind == diagnosis.NotEnough {
+	switch {
+	case len(a.Checks) > 0 && a.Checks[0].Again:
+		a.Reasons = append(a.Reasons, "All hangs on one sign: look at it once more before you pay.")
+	case a.Verdict.Kind == diagnosis.LookFurther, a.Verdict.Kind == diagnosis.NotEnough:
 		a.Reasons = append(a.Reasons, "Look at the undersides, the joints and the drainage hole before you pay.")
 	}
 	if len(a.Reasons) == 0 {

@@ -14,7 +14,9 @@ export const keys = {
       "plant",
       plant,
       "differential",
-      ...[said.present, said.absent, said.unsure ?? [], said.unknown ?? [], overruled].map((ids) => [...ids].sort()),
+      ...[said.present, said.absent, said.unsure ?? [], said.again ?? [], said.unknown ?? [], overruled].map((ids) =>
+        [...ids].sort(),
+      ),
       said.degrees ?? {},
     ] as const,
   preview: (plant: string, decided: string, ...asked: unknown[]) =>

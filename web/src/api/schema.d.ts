@@ -1162,6 +1162,8 @@ export interface components {
         };
         AppraisalInputBody: {
             absent: string[];
+            /** @description Signs seen, and seen again at a second look. */
+            again?: string[];
             /**
              * Format: double
              * @description In the collection's money.
@@ -1329,6 +1331,8 @@ export interface components {
         };
         CaseRead: {
             absent: string[];
+            /** @description Signs seen, and seen again at a second look. */
+            again?: string[];
             /** @description What the file says it was. */
             causes: string[];
             /** @description How much of a graded sign seen there is. */
@@ -1440,6 +1444,8 @@ export interface components {
             working: components["schemas"]["Working"];
         };
         Check: {
+            /** @description Whether it was seen, all hangs on it, and it is looked for once more. */
+            again?: boolean;
             /**
              * Format: double
              * @description Expected drop in the uncertainty over all causes, in bits.
@@ -1647,6 +1653,8 @@ export interface components {
         };
         DifferentialInputBody: {
             absent: string[];
+            /** @description Signs seen, and seen again at a second look. */
+            again?: string[];
             /** @description How much of a graded sign seen there is. */
             degrees?: {
                 [key: string]: string;
@@ -1882,6 +1890,8 @@ export interface components {
         };
         Examination: {
             absent: string[];
+            /** @description Signs seen that were looked for a second time, and seen again. */
+            again?: string[];
             /** @description How much of a graded sign seen there is. */
             degrees?: {
                 [key: string]: string;
@@ -1899,6 +1909,8 @@ export interface components {
         Examined: {
             /** @description Signs looked for and not there. */
             absent: string[];
+            /** @description Signs seen that were looked for a second time, and seen again. */
+            again?: string[];
             chances?: components["schemas"]["CauseChance"][];
             /** @description How much of a sign there is. */
             degrees?: {
@@ -2388,6 +2400,8 @@ export interface components {
         Look: {
             /** @description Signs looked for and not there. */
             absent: string[];
+            /** @description Signs seen that were looked for a second time, and seen again. */
+            again?: string[];
             chances?: components["schemas"]["CauseChance"][];
             /** @description How much of a sign there is. */
             degrees?: {

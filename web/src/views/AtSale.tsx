@@ -63,7 +63,7 @@ function Sale({ knowledge }: { knowledge: Knowledge }) {
   const signs = knowledge.signs.filter((s) => s.zone === zone && askable.has(s.id));
   const answering: Answering = {
     put: (sign, to) => setOffer(answered(offer, sign, to)),
-    sure: (sign, sure) => setOffer(sureOf(offer, sign.id, sure)),
+    sure: (sign, how) => setOffer(sureOf(offer, sign.id, how)),
     grade: (sign, degree) => setOffer(graded(offer, sign.id, degree)),
   };
   const a = appraisal.data;

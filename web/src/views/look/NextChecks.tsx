@@ -2,7 +2,7 @@ import { useState } from "react";
 import type { Knowledge, Schemas } from "../../api/client";
 import { How } from "../../shell/How";
 import type { Answers, Sign } from "./look";
-import { type Answering, SeenOrNot } from "./SignRow";
+import { type Answering, LikeWhat, SeenOrNot, StillThere } from "./SignRow";
 
 interface NextChecksProps extends Answering {
   checks: Schemas["Check"][];
@@ -27,7 +27,7 @@ export function NextChecks({ checks, knowledge, draft, show, ...answering }: Nex
   const shared = { knowledge, draft, show, ...answering };
   return (
     <div className="next" data-testid="next-check">
-      <One check={first} sign={sign} lead="Next: " {...shared} />
+      <One check={first} sign={sign} lead={first.again ? "Once more: " : "Next: "} {...shared} />
       {rest.length > 0 &&
         (more ? (
           rest.map((c) => {
@@ -87,8 +87,13 @@ function One({ check, sign, knowledge, draft, show, lead, ...answering }: OnePro
         of 100. If so: {say(check.outcomes.ifSeen)}. If not: {say(check.outcomes.ifNot)}.{" "}
         <How of={`the choice of “${sign.label}”`} working={check.working} />
       </div>
+      {check.again && <LikeWhat sign={sign} />}
       <div style={{ marginTop: 8 }}>
-        <SeenOrNot sign={sign} draft={draft} where="next look" {...answering} />
+        {check.again ? (
+          <StillThere sign={sign} {...answering} />
+        ) : (
+          <SeenOrNot sign={sign} draft={draft} where="next look" {...answering} />
+        )}
       </div>
     </>
   );

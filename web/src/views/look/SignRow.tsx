@@ -1,12 +1,12 @@
 import { type ReactNode, useState } from "react";
 import classes from "./Look.module.css";
-import type { Answers, Degree, Side, Sign } from "./look";
+import type { Answers, Degree, Side, Sign, Sureness } from "./look";
 import { SignPicture } from "./SignPicture";
 
 /** What a row can change of the answers. */
 export interface Answering {
   put: (sign: Sign, to: Side) => void;
-  sure: (sign: Sign, sure: boolean) => void;
+  sure: (sign: Sign, how: Sureness) => void;
   grade: (sign: Sign, degree: Degree) => void;
 }
 
@@ -85,6 +85,7 @@ export function SeenOrNot({ sign, draft, put, sure, grade, where }: SeenOrNotPro
   const absent = draft.absent.includes(sign.id);
   const unknown = (draft.unknown ?? []).includes(sign.id);
   const thinks = (draft.unsure ?? []).includes(sign.id);
+  const twice = (draft.again ?? []).includes(sign.id);
   return (
     <fieldset className={classes.answering} aria-label={label}>
       <div className="answers">
@@ -94,14 +95,28 @@ export function SeenOrNot({ sign, draft, put, sure, grade, where }: SeenOrNotPro
       </div>
       {(seen || absent) && (
         <div className={classes.howSure}>
-          <Chip word="sure" on={!thinks} label={label} act={() => sure(sign, true)} />
-          <Chip word="I think so" on={thinks} label={label} act={() => sure(sign, false)} />
+          <Chip word="I think so" on={thinks} label={label} act={() => sure(sign, "thought")} />
+          <Chip word="sure" on={!thinks && !twice} label={label} act={() => sure(sign, "sure")} />
+          {seen && <Chip word="looked twice" on={twice} label={label} act={() => sure(sign, "twice")} />}
           {seen &&
             (sign.degrees ?? []).map((d) => (
               <Chip key={d} word={d} on={draft.degrees?.[sign.id] === d} label={label} act={() => grade(sign, d)} />
             ))}
         </div>
       )}
+    </fieldset>
+  );
+}
+
+/** The answers to a second look at a sign that was seen. */
+export function StillThere({ sign, put, sure }: Pick<Answering, "put" | "sure"> & { sign: Sign }) {
+  const label = `${sign.label} (second look)`;
+  return (
+    <fieldset className={classes.answering} aria-label={label}>
+      <div className="answers">
+        <Answer word="still there" tone="seen" on={false} label={label} act={() => sure(sign, "twice")} />
+        <Answer word="not there after all" tone="absent" on={false} label={label} act={() => put(sign, "absent")} />
+      </div>
     </fieldset>
   );
 }

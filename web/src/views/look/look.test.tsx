@@ -37,11 +37,22 @@ describe("answers", () => {
     const lens = { id: "pest.flat-red", expert: true };
     const seen = answered(emptyLook(), lens, "present");
     expect(seen.unsure).toEqual(["pest.flat-red"]);
-    expect(sureOf(seen, "pest.flat-red", true).unsure).toEqual([]);
-    expect(sureOf(sureOf(seen, "pest.flat-red", true), "pest.flat-red", false).unsure).toEqual(["pest.flat-red"]);
+    expect(sureOf(seen, "pest.flat-red", "sure").unsure).toEqual([]);
+    const sure = sureOf(seen, "pest.flat-red", "sure");
+    expect(sureOf(sure, "pest.flat-red", "thought").unsure).toEqual(["pest.flat-red"]);
     expect(answered(emptyLook(), lens, "absent").unsure).toEqual([]);
     const open = answered(seen, lens, "unknown");
     expect([open.present, open.unsure, open.unknown]).toEqual([[], [], ["pest.flat-red"]]);
+  });
+
+  it("are looked for twice, which makes them sure and goes with the answer", () => {
+    const lens = { id: "pest.flat-red", expert: true };
+    const twice = sureOf(answered(emptyLook(), lens, "present"), lens.id, "twice");
+    expect([twice.unsure, twice.again]).toEqual([[], ["pest.flat-red"]]);
+    expect(answersOf(twice).again).toEqual(["pest.flat-red"]);
+    expect(sureOf(emptyLook(), "leaf.crisp", "twice").present).toEqual(["leaf.crisp"]);
+    expect(answersOf(sureOf(twice, lens.id, "thought")).again).toBeUndefined();
+    expect(answersOf(answered(twice, lens, "absent")).again).toBeUndefined();
   });
 
   it("say how much there is, which goes with the answer", () => {
@@ -190,6 +201,32 @@ describe("the next look", () => {
     expect(put).toHaveBeenCalledWith(expect.objectContaining({ id: "root.smell" }), "present");
     await userEvent.click(screen.getByRole("button", { name: "a sour smell?" }));
     expect(see.mock.calls[0]?.[0].id).toBe("root.smell");
+  });
+
+  it("asks once more for the one sign on which all hangs, beside what it is taken for", async () => {
+    const put = vi.fn();
+    const sure = vi.fn();
+    const draft = { ...emptyLook(), present: ["root.smell"] };
+    const again = { ...check("root.smell"), again: true, reason: "All hangs on this one sign." };
+    show(
+      <NextChecks
+        checks={[again]}
+        knowledge={knowledge}
+        draft={draft}
+        show={vi.fn()}
+        {...plain}
+        put={put}
+        sure={sure}
+      />,
+    );
+    const box = screen.getByTestId("next-check");
+    expect(box.textContent).toContain("Once more: ");
+    expect(box.textContent).toContain("All hangs on this one sign.");
+    expect(box.textContent).toContain("Not to be taken for it:");
+    await userEvent.click(screen.getByRole("button", { name: "still there: A sour smell (second look)" }));
+    expect(sure).toHaveBeenCalledWith(expect.objectContaining({ id: "root.smell" }), "twice");
+    await userEvent.click(screen.getByRole("button", { name: "not there after all: A sour smell (second look)" }));
+    expect(put).toHaveBeenCalledWith(expect.objectContaining({ id: "root.smell" }), "absent");
   });
 
   it("says when no look is worth it", () => {

@@ -19,10 +19,11 @@ export type Side = "present" | "absent" | "unknown";
 export const emptyLook = (): Draft => ({ id: newId(), present: [], absent: [], overruled: [] });
 
 /** What of a draft is an answer, as it is sent. */
-export const answersOf = ({ present, absent, unsure, unknown, degrees }: Answers): Answers => ({
+export const answersOf = ({ present, absent, unsure, again, unknown, degrees }: Answers): Answers => ({
   present,
   absent,
   unsure: unsure?.length ? unsure : undefined,
+  again: again?.length ? again : undefined,
   unknown: unknown?.length ? unknown : undefined,
   degrees: degrees && Object.keys(degrees).length > 0 ? degrees : undefined,
 });
@@ -43,6 +44,7 @@ export function answered<T extends Answers>(draft: T, sign: Pick<Sign, "id" | "e
     absent: not(draft.absent),
     unknown: not(draft.unknown),
     unsure: not(draft.unsure),
+    again: not(draft.again),
     degrees,
   };
   if (was) return open;
@@ -50,10 +52,15 @@ export function answered<T extends Answers>(draft: T, sign: Pick<Sign, "id" | "e
   return { ...open, [to]: [...open[to], id], unsure: thought };
 }
 
-/** Says whether one is sure of an answer. */
-export const sureOf = <T extends Answers>(draft: T, id: string, sure: boolean): T => ({
+/** How sure one is of an answer; a sign seen can be looked for a second time. */
+export type Sureness = "thought" | "sure" | "twice";
+
+/** Says how sure one is of an answer. What is seen twice is seen, also where only the record said so. */
+export const sureOf = <T extends Answers>(draft: T, id: string, how: Sureness): T => ({
   ...draft,
-  unsure: [...(draft.unsure ?? []).filter((s) => s !== id), ...(sure ? [] : [id])],
+  present: how === "twice" && !draft.present.includes(id) ? [...draft.present, id] : draft.present,
+  unsure: [...(draft.unsure ?? []).filter((s) => s !== id), ...(how === "thought" ? [id] : [])],
+  again: [...(draft.again ?? []).filter((s) => s !== id), ...(how === "twice" ? [id] : [])],
 });
 
 /** Says how much there is of a sign seen; the same again takes it back. */

@@ -98,7 +98,7 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
   };
   const answering: Answering = {
     put: (sign, to) => setDraft(answered(draft, sign, to)),
-    sure: (sign, sure) => setDraft(sureOf(draft, sign.id, sure)),
+    sure: (sign, how) => setDraft(sureOf(draft, sign.id, how)),
     grade: (sign, degree) => setDraft(graded(draft, sign.id, degree)),
   };
   const nothingHere = () => {

@@ -1,0 +1,79 @@
+package diagnosis
+
+import "slices"
+
+// secondLook asks once more for the one sign seen on which a grave verdict hangs: time
+// to act, or something that is not on the list. False where there is no such verdict,
+// or where it would stand without any one sign that is looked for. The checks are those that are offered
+// otherwise.
+func (c *Case) secondLook(checks []Check) (again Check, wanted bool) {
+	switch kind, about := c.judge(checks, c.Missing()); kind {
+	case Act:
+		h, hangs := c.hingeOf(about, c.Evidence([]string{about})[about])
+		if !hangs || !h.Present || history(c.k.signs[c.k.signAt[h.Sign]]) {
+			return again, false
+		}
+		again = c.checkAgain(c.k.signAt[h.Sign])
+		again.Reason = "Before you act: all hangs on this one sign. Look at it once more."
+	case SomethingElse:
+		sign, hangs := c.strange()
+		if !hangs {
+			return again, false
+		}
+		again = c.checkAgain(sign)
+		again.Reason = "It is this one sign that fits nothing on the list. Look at it once more."
+	default:
+		return again, false
+	}
+	return again, true
+}
+
+// strange is the symptom that the causes explain least, if something else would not be
+// thought of without it.
+func (c *Case) strange() (sign int, hangs bool) {
+	most := unexplainedFrom
+	for _, a := range c.answers.seen {
+		if p := c.unexplained(a); c.k.signs[a.sign].Symptom && !a.again && !a.implied && p > most {
+			sign, most, hangs = a.sign, p, true
+		}
+	}
+	if !hangs {
+		return 0, false
+	}
+	without, _ := c.withSign(sign)
+	return sign, !without.elseProbably()
+}
+
+// checkAgain weighs a second look at a sign that was seen. It will be seen again where
+// a cause shows it, and now and then where it was something else.
+func (c *Case) checkAgain(sign int) Check {
+	at := slices.IndexFunc(c.answers.seen, func(a answer) bool { return a.sign == sign })
+	mistaken := c.unexplained(c.answers.seen[at])
+	not, still := c.withSign(sign)
+	check := c.weigh(sign, 1-mistaken*(1-seenTwice), c.chances, still.chances, not.chances)
+	check.Again = true
+	return check
+}
+
+// withSign solves the same look with a sign seen that is not there after all, and
+// with one that is there still.
+func (c *Case) withSign(sign int) (not, still *Case) {
+	id := c.k.signs[sign].ID
+	without := func(ids []string) []string {
+		return slices.DeleteFunc(slices.Clone(ids), func(one string) bool { return one == id })
+	}
+	e := c.examination
+	e.Unsure = without(e.Unsure)
+	seen := e
+	seen.Again = append(slices.Clone(e.Again), id)
+	e.Present, e.Absent = without(e.Present), append(slices.Clone(e.Absent), id)
+	return c.as(e), c.as(seen)
+}
+
+// as solves the same look with an answer changed; the answers have been checked.
+func (c *Case) as(e Examination) *Case {
+	other := &Case{k: c.k, examination: e, habit: c.habit}
+	other.answers, _ = c.k.answers(e)
+	other.solve()
+	return other
+}
