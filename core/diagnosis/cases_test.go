@@ -155,7 +155,8 @@ func without(cause int) *Knowledge {
 // habit, or hurts that cause gravely, when its own signs are seen.
 func TestNothingAdvisedNowHarms(t *testing.T) {
 	k := Standard()
-	for _, h := range plant.Habits() {
+	allAtOnce(len(plant.Habits()), func(i int) {
+		h := plant.Habits()[i]
 		for i, known := range k.causes {
 			if k.prior(i, h, "") == 0 {
 				continue
@@ -179,7 +180,7 @@ func TestNothingAdvisedNowHarms(t *testing.T) {
 				assert.Empty(t, a.Needs, "%s: %s has nothing to work on", where, a.Move)
 			}
 		}
-	}
+	})
 }
 
 func TestTraitsRuleOutMoves(t *testing.T) {
