@@ -48,7 +48,7 @@ func TestConfirmedCasesTeachOnlyWhenSwitchedOn(t *testing.T) {
 	assert.Equal(t, true, ask())
 	plant := c.arrive(60, map[string]any{"name": "Judged", "habit": "fern"})
 	e := c.record(plant, map[string]any{"on": ago(5), "examined": look})
-	assert.Equal(t, "2026.2+learned", at(t, e.body, "examined", "tables"))
+	assert.Equal(t, "2026.3+learned", at(t, e.body, "examined", "tables"))
 	off := c.call("PUT", "/api/learning", map[string]any{"priors": false, "links": false, "backgrounds": false})
 	require.Equal(t, 200, off.status)
 	assert.Equal(t, false, ask())

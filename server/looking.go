@@ -7,6 +7,7 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 
 	"tendermend/core/climate"
+	"tendermend/core/day"
 	"tendermend/core/diagnosis"
 	"tendermend/core/plant"
 	"tendermend/core/prognosis"
@@ -47,6 +48,7 @@ type appraisalInput struct {
 type AppraisalView struct {
 	prognosis.Appraisal
 	Clash []string `json:"clash" doc:"Two answers that cannot both be true of one look."`
+	Today day.Day  `json:"today"`
 }
 
 func (srv *server) lookingOperations(api huma.API) {
@@ -103,7 +105,7 @@ func (srv *server) lookingOperations(api huma.API) {
 					Unknown: in.Body.Unknown,
 					Degrees: in.Body.Degrees,
 				}
-				view := AppraisalView{Clash: []string{}}
+				view := AppraisalView{Clash: []string{}, Today: a.Collection.Today(srv.Clock())}
 				if x, y, clash := diagnosis.Contradiction(e); clash {
 					view.Clash = []string{x, y}
 				}

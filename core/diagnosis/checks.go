@@ -12,10 +12,12 @@ import (
 
 // Check is a look at one sign not yet looked for, and what it would settle.
 type Check struct {
-	Sign    string  `json:"sign"`
-	Minutes int     `json:"minutes"`
-	Bits    float64 `json:"bits" doc:"Expected drop in the uncertainty over all causes, in bits."`
-	Worth   float64 `json:"worth" doc:"What it settles weighted by urgency, over the cost of the look."`
+	Sign    string `json:"sign"`
+	Minutes int    `json:"minutes"`
+	// Days are how long it takes until it can be answered; nothing urgent waits for it.
+	Days  int     `json:"days,omitempty" doc:"In how many days it can be answered; nothing urgent waits for it."`
+	Bits  float64 `json:"bits" doc:"Expected drop in the uncertainty over all causes, in bits."`
+	Worth float64 `json:"worth" doc:"What it settles weighted by urgency, over the cost of the look."`
 	// RulesOut is the lethal cause for which it is asked before all others.
 	RulesOut string `json:"rulesOut,omitempty" doc:"The cause that it rules out before anything else."`
 	// Again says that it was seen, and that all hangs on it: it is looked for once more.
@@ -255,11 +257,11 @@ func (c *Case) askable(can func(Sign) bool) []Check {
 	return all
 }
 
-// bestWorth is the worth of the best check that is not asked to rule something
-// out or to make sure: what is left to settle.
-func bestWorth(checks []Check) (best float64) {
+// bestWorth is the worth of the best check that can be answered within so many days
+// and is not asked to rule something out or to make sure: what is left to settle.
+func bestWorth(checks []Check, days int) (best float64) {
 	for _, check := range checks {
-		if check.RulesOut == "" && !check.Again {
+		if check.RulesOut == "" && !check.Again && check.Days <= days {
 			best = max(best, check.Worth)
 		}
 	}
@@ -314,7 +316,7 @@ func (c *Case) check(sign int) Check {
 // of each cause before it, if it is seen and if it is not.
 func (c *Case) weigh(sign int, seen float64, before, ifSeen, ifNot []float64) Check {
 	s := c.k.signs[sign]
-	check := Check{Sign: s.ID, Minutes: s.Minutes, Outcomes: Outcomes{Cost: c.price(s), Seen: seen}}
+	check := Check{Sign: s.ID, Minutes: s.Minutes, Days: s.Days, Outcomes: Outcomes{Cost: c.price(s), Seen: seen}}
 	var moved []int
 	settles := 0.0
 	for i, p := range before {

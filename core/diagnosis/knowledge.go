@@ -16,7 +16,7 @@ import (
 
 // Version names this state of the tables. It is kept with every diagnosis in
 // the record, so that an old one can be read as it was made.
-const Version = "2026.2"
+const Version = "2026.3"
 
 // Knowledge is all that the tables know: signs, causes, how often a cause shows
 // a sign, what brings on what, and what each move does. It is built and checked

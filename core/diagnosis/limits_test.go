@@ -98,7 +98,34 @@ func TestWhatIsLeftToSettleDecides(t *testing.T) {
 	assert.Equal(t, NotEnough, got, "and nothing left to look for")
 	got, _ = likely.judge([]Check{{Worth: 0.2, RulesOut: "root-rot"}}, nil)
 	assert.Equal(t, LookFurther, got)
-	assert.InDelta(t, 0.1, bestWorth([]Check{{Worth: 0.2, RulesOut: "root-rot"}, {Worth: 0.1}}), 1e-12)
+	assert.InDelta(t, 0.1, bestWorth([]Check{{Worth: 0.2, RulesOut: "root-rot"}, {Worth: 0.1}}, 0), 1e-12)
+	assert.InDelta(t, 0.1, bestWorth([]Check{{Worth: 0.2, Again: true}, {Worth: 0.1}}, 0), 1e-12)
+}
+
+// A look that needs days is not waited for where there are none, and never where days are
+// few.
+func TestNothingUrgentWaitsForALookThatNeedsDays(t *testing.T) {
+	days := map[string]int{}
+	for _, s := range Signs() {
+		if s.Days > 0 {
+			days[s.ID] = s.Days
+			assert.False(t, seenAtSale(s), s.ID)
+		}
+	}
+	assert.Equal(t, map[string]int{
+		"course.perks-up": 1, "pest.larvae": 2, "course.spreading": 5, "course.static": 14, "new.stalled": 14,
+	}, days)
+	c := examine(t, look("aroid-vine"))
+	assert.Equal(t, 14, c.check(c.k.signAt["course.static"]).Days)
+	for left, want := range map[int]float64{4: 0, 5: 0.2, 6: 0.2} {
+		assert.InDelta(t, want, bestWorth([]Check{{Worth: 0.2, Days: 5}}, left), 1e-12, left)
+	}
+	part := look("aroid-vine", "leaf.spots-dark-dry")
+	drought := made(t, part, map[string]float64{"drought": 0.50})
+	for days, want := range map[int]VerdictKind{0: LookFurther, 1: Act} {
+		got, _ := drought.judge([]Check{{Worth: 0.5, Days: days}}, drought.Missing())
+		assert.Equal(t, want, got, days)
+	}
 }
 
 func TestVerdictsAreSaidPlainly(t *testing.T) {

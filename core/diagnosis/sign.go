@@ -30,13 +30,15 @@ const (
 
 // Sign is something that can be observed on a plant or read from its record.
 type Sign struct {
-	ID          string      `json:"id"`
-	Zone        string      `json:"zone" doc:"The touchable part of the figure."`
-	Label       string      `json:"label"`
-	How         string      `json:"how" doc:"How to look."`
-	Looks       string      `json:"looks" doc:"What it looks like."`
-	NotThis     string      `json:"notThis" doc:"What it is easily taken for."`
-	Minutes     int         `json:"minutes" doc:"What the look takes, in minutes."`
+	ID      string `json:"id"`
+	Zone    string `json:"zone" doc:"The touchable part of the figure."`
+	Label   string `json:"label"`
+	How     string `json:"how" doc:"How to look."`
+	Looks   string `json:"looks" doc:"What it looks like."`
+	NotThis string `json:"notThis" doc:"What it is easily taken for."`
+	Minutes int    `json:"minutes" doc:"What the look takes, in minutes."`
+	// Days are how long it takes until it can be answered: 0 at once.
+	Days        int         `json:"days" doc:"How many days it takes until it can be answered; 0 at once."`
 	Disturbance Disturbance `json:"disturbance" doc:"0 look, 1 touch, 2 lift or probe, 3 unpot."`
 	// Background is how often the sign is seen with none of the causes present.
 	Background float64 `json:"background"`

@@ -195,6 +195,7 @@ func (r row) sign() Sign {
 		Looks:         r.text("looks_like"),
 		NotThis:       r.text("confused_with"),
 		Minutes:       int(r.number("minutes")),
+		Days:          int(r.number("days")),
 		Disturbance:   Disturbance(r.number("disturbance")),
 		Background:    r.number("background"),
 		Overlooked:    r.number("overlooked"),

@@ -117,7 +117,7 @@ func (c *Case) Verdict() Judgement {
 func (c *Case) judge(checks []Check, missing []string) (kind VerdictKind, about string) {
 	lead, leads := c.lead()
 	worst, chance := c.harmful()
-	worth := bestWorth(checks)
+	worth := bestWorth(checks, worst.DaysToAct)
 	open := len(c.openLethal()) > 0
 	whole := len(missing) == 0
 	further := LookFurther
@@ -142,7 +142,7 @@ func (c *Case) judge(checks []Check, missing []string) (kind VerdictKind, about 
 	case open:
 		return further, ""
 	case chance >= surelyHarmful,
-		chance >= standsOut && worst.DaysToAct <= pressingDays && worth < worthForAct,
+		chance >= standsOut && worst.DaysToAct <= pressingDays && bestWorth(checks, 0) < worthForAct,
 		chance >= likelyHarmful && whole && worth < worthForLikely:
 		return Act, worst.ID
 	case further == NotEnough && whole && chance <= soundAtMost && c.onlyOrdinary() && !c.elseMay():

@@ -1208,6 +1208,7 @@ export interface components {
             outlook: components["schemas"]["Outlook"];
             outside: components["schemas"]["Outside"];
             reasons: string[];
+            today: string;
             verdict: components["schemas"]["Judgement"];
         };
         Arrived: {
@@ -1451,6 +1452,11 @@ export interface components {
              * @description Expected drop in the uncertainty over all causes, in bits.
              */
             bits: number;
+            /**
+             * Format: int64
+             * @description In how many days it can be answered; nothing urgent waits for it.
+             */
+            days?: number;
             /** Format: int64 */
             minutes: number;
             outcomes: components["schemas"]["Outcomes"];
@@ -3663,6 +3669,11 @@ export interface components {
         Sign: {
             /** Format: double */
             background: number;
+            /**
+             * Format: int64
+             * @description How many days it takes until it can be answered; 0 at once.
+             */
+            days: number;
             /** @description How much of it there can be, the least first. */
             degrees?: string[];
             /**

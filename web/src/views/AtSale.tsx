@@ -229,7 +229,7 @@ function Worth({ appraisal: a, knowledge, count, asked, draft, show, ...answerin
           </>
         )}
       </h2>
-      {count > 0 && <Judgement of={a} knowledge={knowledge} />}
+      {count > 0 && <Judgement of={a} knowledge={knowledge} today={a.today} />}
       {count > 0 && (
         <ul style={{ margin: "4px 0 10px", paddingLeft: 18 }}>
           {a.reasons.map((r) => (
@@ -277,7 +277,14 @@ function Worth({ appraisal: a, knowledge, count, asked, draft, show, ...answerin
             .join(", ")}
         </dd>
       </dl>
-      <NextChecks checks={a.checks} knowledge={knowledge} draft={draft} show={(s) => show(s.zone)} {...answering} />
+      <NextChecks
+        checks={a.checks}
+        knowledge={knowledge}
+        draft={draft}
+        today={a.today}
+        show={(s) => show(s.zone)}
+        {...answering}
+      />
     </>
   );
 }

@@ -1,4 +1,5 @@
 import type { Differential, Knowledge, Schemas } from "../../api/client";
+import { addDays, sayDay } from "../../dates";
 
 type Judged = Pick<Differential, "verdict" | "outside"> &
   Partial<Pick<Differential, "unexplained" | "conditions" | "toRuleOut">>;
@@ -13,7 +14,7 @@ const tones: Record<Schemas["Judgement"]["kind"], string> = {
 };
 
 /** Where a look stands: the verdict, and what it must not make one overlook. */
-export function Judgement({ of, knowledge }: { of: Judged; knowledge: Knowledge }) {
+export function Judgement({ of, knowledge, today }: { of: Judged; knowledge: Knowledge; today: string }) {
   const { verdict, outside, unexplained = [], conditions = [], toRuleOut = [] } = of;
   const cause = (id: string) => knowledge.causes.find((c) => c.id === id)?.label ?? id;
   const sign = (id: string) => knowledge.signs.find((s) => s.id === id)?.label ?? id;
@@ -26,7 +27,9 @@ export function Judgement({ of, knowledge }: { of: Judged; knowledge: Knowledge 
       </p>
       <ul className="small" style={{ margin: 0, paddingLeft: 18 }}>
         {verdict.missing.length > 0 && <li>Not looked at yet: {list(verdict.missing, part)}.</li>}
-        {verdict.again !== undefined && verdict.again > 0 && <li>Look again in {verdict.again} days.</li>}
+        {verdict.again !== undefined && verdict.again > 0 && (
+          <li>Look again on {sayDay(addDays(today, verdict.again), today)}.</li>
+        )}
         {outside.words && <li>{outside.words}</li>}
         {unexplained.length > 0 && <li>Nothing on the list explains: {list(unexplained, (s) => `“${sign(s)}”`)}.</li>}
         {conditions.length > 0 && <li>Seen, and so not reckoned: {list(conditions, cause)}.</li>}

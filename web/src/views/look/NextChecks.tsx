@@ -1,5 +1,6 @@
 import { useState } from "react";
 import type { Knowledge, Schemas } from "../../api/client";
+import { addDays, sayDay } from "../../dates";
 import { How } from "../../shell/How";
 import type { Answers, Sign } from "./look";
 import { type Answering, LikeWhat, SeenOrNot, StillThere } from "./SignRow";
@@ -8,11 +9,13 @@ interface NextChecksProps extends Answering {
   checks: Schemas["Check"][];
   knowledge: Knowledge;
   draft: Answers;
+  /** The day from which a look that needs days is counted. */
+  today: string;
   show: (sign: Sign) => void;
 }
 
 /** The look most worth its trouble, what each answer would mean, and two others. */
-export function NextChecks({ checks, knowledge, draft, show, ...answering }: NextChecksProps) {
+export function NextChecks({ checks, knowledge, draft, today, show, ...answering }: NextChecksProps) {
   const [more, setMore] = useState(false);
   const signOf = (c: Schemas["Check"]) => knowledge.signs.find((s) => s.id === c.sign);
   const [first, ...rest] = checks.filter(signOf);
@@ -24,7 +27,7 @@ export function NextChecks({ checks, knowledge, draft, show, ...answering }: Nex
       </p>
     );
   }
-  const shared = { knowledge, draft, show, ...answering };
+  const shared = { knowledge, draft, today, show, ...answering };
   return (
     <div className="next" data-testid="next-check">
       <One check={first} sign={sign} lead={first.again ? "Once more: " : "Next: "} {...shared} />
@@ -61,11 +64,12 @@ interface OneProps extends Answering {
   sign: Sign;
   knowledge: Knowledge;
   draft: Answers;
+  today: string;
   show: (sign: Sign) => void;
   lead: string;
 }
 
-function One({ check, sign, knowledge, draft, show, lead, ...answering }: OneProps) {
+function One({ check, sign, knowledge, draft, today, show, lead, ...answering }: OneProps) {
   const label = (id: string) => knowledge.causes.find((c) => c.id === id)?.label.toLowerCase() ?? id;
   const say = (list: { id: string; chance: number }[] | null | undefined) =>
     (list ?? [])
@@ -82,6 +86,11 @@ function One({ check, sign, knowledge, draft, show, lead, ...answering }: OnePro
         {sign.label.toLowerCase()}?
       </button>
       {check.reason && <div className="small">{check.reason}</div>}
+      {check.days !== undefined && check.days > 0 && (
+        <div className="small">
+          Begin today, answer on <b>{sayDay(addDays(today, check.days), today)}</b>. Nothing urgent waits for it.
+        </div>
+      )}
       <div className="small soft">
         {check.minutes} min, {disturbs[sign.disturbance]}; likely to be seen in {Math.round(check.outcomes.seen * 100)}{" "}
         of 100. If so: {say(check.outcomes.ifSeen)}. If not: {say(check.outcomes.ifNot)}.{" "}

@@ -182,9 +182,10 @@ describe("the next look", () => {
     const see = vi.fn();
     show(
       <NextChecks
-        checks={[check("root.smell"), check("leaf.crisp")]}
+        checks={[check("root.smell"), { ...check("leaf.crisp"), days: 14 }]}
         knowledge={knowledge}
         draft={emptyLook()}
+        today="2026-11-24"
         show={see}
         {...plain}
         put={put}
@@ -197,6 +198,7 @@ describe("the next look", () => {
     expect(box.textContent).not.toContain("crackle");
     await userEvent.click(screen.getByRole("button", { name: "or another look" }));
     expect(box.textContent).toContain("Leaves crackle");
+    expect(box.textContent).toContain("Begin today, answer on 8 December.");
     await userEvent.click(screen.getByRole("button", { name: "seen: A sour smell (next look)" }));
     expect(put).toHaveBeenCalledWith(expect.objectContaining({ id: "root.smell" }), "present");
     await userEvent.click(screen.getByRole("button", { name: "a sour smell?" }));
@@ -213,6 +215,7 @@ describe("the next look", () => {
         checks={[again]}
         knowledge={knowledge}
         draft={draft}
+        today="2026-11-24"
         show={vi.fn()}
         {...plain}
         put={put}
@@ -230,7 +233,7 @@ describe("the next look", () => {
   });
 
   it("says when no look is worth it", () => {
-    show(<NextChecks checks={[]} knowledge={knowledge} draft={emptyLook()} show={vi.fn()} {...plain} />);
+    show(<NextChecks checks={[]} knowledge={knowledge} draft={emptyLook()} today="" show={vi.fn()} {...plain} />);
     expect(pageText()).toContain("No further look is worth its trouble.");
   });
 });

@@ -203,7 +203,7 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
                 ? "Before any sign: only how common things are."
                 : `${count} ${count === 1 ? "answer" : "answers"}, about ${d.minutes} min of looking.`}
             </p>
-            {count > 0 && <Judgement of={d} knowledge={knowledge} />}
+            {count > 0 && <Judgement of={d} knowledge={knowledge} today={file.today} />}
             {(d.clash?.length ?? 0) > 0 && (
               <p className="red" role="alert">
                 Your answers to “{byID.get(d.clash?.[0] ?? "")?.label}” and “{byID.get(d.clash?.[1] ?? "")?.label}”
@@ -216,6 +216,7 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
                 checks={checks}
                 knowledge={knowledge}
                 draft={draft}
+                today={file.today}
                 show={(s) => setZone(s.zone)}
                 {...answering}
               />

@@ -139,7 +139,7 @@ function Decide({ done }: { done: () => void }) {
             Look again
           </Link>
         </p>
-        <Judgement of={d} knowledge={knowledge.data} />
+        <Judgement of={d} knowledge={knowledge.data} today={file.today} />
         <SuspectList
           differential={d}
           knowledge={knowledge.data}
