@@ -35,6 +35,8 @@ type Advice struct {
 	// Hinge is the one answer on which it hangs: asked again before anything that
 	// cannot be undone.
 	Hinge string `json:"hinge,omitempty" doc:"The one answer on which it hangs; look again before you do it."`
+	// Before says what is done before a cut.
+	Before string `json:"before,omitempty" doc:"What is done before a cut."`
 
 	move  Move
 	worth float64
@@ -117,7 +119,7 @@ func (c *Case) rootsSeen() bool {
 // order in which they are done.
 func (c *Case) Moves(checks []Check) []Advice {
 	all := c.weighed(checks)
-	now := c.chooseNow(all)
+	now := c.beforeCuts(c.chooseNow(all))
 	list := append([]Advice{}, now...)
 	if slices.ContainsFunc(now, func(a Advice) bool { return !a.move.Reversible }) {
 		hinge, _ := c.irreversibleHinge()

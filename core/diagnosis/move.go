@@ -10,6 +10,7 @@ type Move struct {
 	Effects    map[string]int `json:"-"`
 
 	effect    []int  // by cause, as Effects
+	blade     bool   // something is cut
 	tier      int    // 1 stop the harm, 2 cut, 3 roots, 4 treat, 5 place and feed, 6 watch
 	group     string // of several with one aim, one is done
 	needs     []string

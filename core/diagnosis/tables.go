@@ -252,6 +252,7 @@ func (r row) move() Move {
 		How:        r.text("how"),
 		Stress:     r.number("stress"),
 		Reversible: r.yes("reversible"),
+		blade:      r.yes("blade"),
 		Effects:    map[string]int{},
 		tier:       int(r.number("tier")),
 		group:      r.text("group"),

@@ -956,6 +956,8 @@ export interface components {
         Advice: {
             /** @enum {string} */
             advice: "now" | "if" | "wait" | "not";
+            /** @description What is done before a cut. */
+            before?: string;
             /** @description For wait: the sign to look for first. */
             check?: string;
             /**

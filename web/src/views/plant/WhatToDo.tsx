@@ -243,6 +243,7 @@ function MoveGroup({
                   `Harms if it is ${cause(m.worst.cause)} (${likelihood(knowledge, m.worst.chance).word}). `}
                 {m.check && `First: ${sign(m.check)?.toLowerCase()}.`}
                 {m.needs && ` There must be: ${name(m.needs)?.toLowerCase()}.`}
+                {m.before && ` ${m.before}`}
                 {m.hinge && (
                   <b className="ochre">
                     {" "}
