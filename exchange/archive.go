@@ -16,6 +16,7 @@ import (
 	"github.com/google/uuid"
 
 	"tendermend/core/day"
+	"tendermend/core/diagnosis"
 	"tendermend/core/plant"
 	"tendermend/record"
 )
@@ -31,7 +32,9 @@ type Archive struct {
 	Places     []Place  `json:"places"`
 	Kinds      []Kind   `json:"kinds" doc:"Kinds that the collection added."`
 	Supplies   []Supply `json:"supplies"`
-	Plants     []Plant  `json:"plants"`
+	// Cases are confirmed cases of other collections that were taken in to learn from.
+	Cases  []diagnosis.WorkedCase `json:"cases,omitempty" doc:"Confirmed cases that were taken in from others."`
+	Plants []Plant                `json:"plants"`
 }
 
 // Place is a place of the collection.

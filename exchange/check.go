@@ -59,5 +59,10 @@ func (a Archive) Faults() (faults record.Faults) {
 			}
 		}
 	}
+	for i, c := range a.Cases {
+		if err := c.Teaches(); err != nil {
+			add(fmt.Sprintf("cases[%d]", i), "%s", err)
+		}
+	}
 	return faults
 }

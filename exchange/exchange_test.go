@@ -17,6 +17,7 @@ import (
 	"golang.org/x/text/encoding/unicode"
 
 	"tendermend/core/day"
+	"tendermend/core/diagnosis"
 	"tendermend/core/plant"
 	"tendermend/core/recovery"
 	"tendermend/core/water"
@@ -253,6 +254,10 @@ func TestArchivesFollowTheirSchema(t *testing.T) {
 		Collection: "C",
 		Places:     []exchange.Place{{ID: place, Name: "Hall"}},
 		Supplies:   []exchange.Supply{},
+		Cases: []diagnosis.WorkedCase{{
+			Examination: diagnosis.Examination{Habit: "fern", Present: []string{"leaf.crisp"}, Again: []string{"leaf.crisp"}},
+			Causes:      []string{"dry-air"}, Known: true, Basis: "seen",
+		}},
 		Plants: []exchange.Plant{
 			{
 				ID:       id,
@@ -267,6 +272,9 @@ func TestArchivesFollowTheirSchema(t *testing.T) {
 	value, err := jsonschema.UnmarshalJSON(strings.NewReader(text))
 	require.NoError(t, err)
 	assert.NoError(t, schema.Validate(value))
+	odd, err := jsonschema.UnmarshalJSON(strings.NewReader(strings.Replace(text, "dry-air", "curse", 1)))
+	require.NoError(t, err)
+	assert.Error(t, schema.Validate(odd), "a case of an unknown cause")
 	broken, err := jsonschema.UnmarshalJSON(
 		strings.NewReader(strings.Replace(text, `"habit":"fern"`, `"habit":7`, 1)),
 	)

@@ -6,6 +6,7 @@ import (
 	"encoding/json"
 	"errors"
 	"io"
+	"maps"
 	"net/http"
 	"reflect"
 	"strings"
@@ -14,6 +15,7 @@ import (
 	"github.com/google/uuid"
 
 	"tendermend/core/day"
+	"tendermend/core/diagnosis"
 	"tendermend/exchange"
 	"tendermend/store"
 )
@@ -228,12 +230,20 @@ func importProblem(err error) error {
 func ArchiveSchema() ([]byte, error) {
 	registry := huma.NewMapRegistry("#/$defs/", huma.DefaultSchemaNamer)
 	whole := registry.Schema(reflect.TypeFor[exchange.Archive](), true, "")
+	defs := map[string]any{}
+	for name, schema := range registry.Map() {
+		defs[name] = schema
+	}
+	// Cases stand as they do in case files.
+	registry.Map()["Archive"].Properties["cases"].Items = &huma.Schema{Ref: "#/$defs/case"}
+	delete(defs, "WorkedCase")
+	maps.Copy(defs, diagnosis.CaseSchema()["$defs"].(map[string]any))
 	raw, err := json.MarshalIndent(
 		map[string]any{
 			"$schema": "https://json-schema.org/draft/2020-12/schema",
 			"title":   "Tender Mend archive",
 			"$ref":    whole.Ref,
-			"$defs":   registry.Map(),
+			"$defs":   defs,
 		},
 		"",
 		"  ",

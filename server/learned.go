@@ -103,9 +103,9 @@ func (srv *server) learningOperations(api huma.API) {
 				return nil, huma.Error422UnprocessableEntity("Nothing of this file was taken in. " + sentence(err.Error()))
 			}
 			for i, c := range cases {
-				if !c.Known || c.Outside {
-					return nil, huma.Error422UnprocessableEntity(fmt.Sprintf("Nothing of this file was taken in: case %d does "+
-						"not say what it was; give the causes of each case, or an empty list where nothing was wrong.", i+1))
+				if err := c.Teaches(); err != nil {
+					const said = "Nothing of this file was taken in. Case %d cannot teach: %s."
+					return nil, huma.Error422UnprocessableEntity(fmt.Sprintf(said, i+1, err))
 				}
 			}
 			added, err := srv.store.TakeCases(ctx, a, cases)

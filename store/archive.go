@@ -86,7 +86,8 @@ func (o *Outgoing) begin(only *uuid.UUID, today day.Day) (err error) {
 		return err
 	}
 	if only == nil {
-		return nil
+		o.head.Cases, err = takenCases(o.ctx, o.tx, o.c.ID, 0)
+		return err
 	}
 	one, err := o.plant(*only)
 	if err != nil {

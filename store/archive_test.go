@@ -12,6 +12,7 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"tendermend/core/diagnosis"
 	"tendermend/exchange"
 	"tendermend/internal/pgtest"
 	"tendermend/record"
@@ -36,6 +37,11 @@ func kept(t *testing.T, s *store.Store, a store.Account) (plant, soil uuid.UUID)
 		s.SaveSupply(t.Context(), a, store.Supply{ID: soil, Name: "bark", Unit: "l", Low: 2, Price: &price}, false),
 	)
 	require.NoError(t, s.Stock(t.Context(), a, newID(), soil, today-3, 8, "from the market stall"))
+	_, err := s.TakeCases(t.Context(), a, []diagnosis.WorkedCase{{
+		Examination: diagnosis.Examination{Habit: "fern", Present: []string{"pest.webbing"}, Again: []string{"pest.webbing"}},
+		Causes:      []string{"spider-mite"}, Known: true, Basis: "seen",
+	}})
+	require.NoError(t, err)
 	plant = newID()
 	for _, e := range []record.Entry{
 		entry(plant, today-9, record.Body{Arrived: &record.Arrived{Name: "Vine", Profile: kind.ID, Habit: kind.Habit, Place: &place}}),
@@ -73,6 +79,7 @@ func TestAnArchiveIsTakenOverWholeOrNotAtAll(t *testing.T) {
 	_, soil := kept(t, s, one)
 	good := pgtest.Archived(t, s, one.Collection, nil, true)
 	require.Len(t, good.Supplies[0].Moves, 1)
+	require.Len(t, good.Cases, 1)
 
 	copied := func() exchange.Archive {
 		var file bytes.Buffer
@@ -93,6 +100,8 @@ func TestAnArchiveIsTakenOverWholeOrNotAtAll(t *testing.T) {
 		"a place with a long light": func(a *exchange.Archive) { a.Places[0].Light = strings.Repeat("x", 121) },
 		"an unknown unit":           func(a *exchange.Archive) { a.Supplies[0].Unit = "barrels" },
 		"a price below nothing":     func(a *exchange.Archive) { *a.Supplies[0].Price = -1 },
+		"a case of an unknown end":  func(a *exchange.Archive) { a.Cases[0].Known = false },
+		"a case of nothing known":   func(a *exchange.Archive) { a.Cases[0].Present = []string{"leaf.blue"} },
 		"an absurd move":            func(a *exchange.Archive) { a.Supplies[0].Moves[0].Amount = 1e9 },
 	} {
 		bad := copied()
@@ -106,6 +115,9 @@ func TestAnArchiveIsTakenOverWholeOrNotAtAll(t *testing.T) {
 		assert.Empty(t, places, name)
 		assert.Zero(t, kinds, name)
 		assert.Empty(t, supplies, name)
+		taken, err := s.TakenCases(t.Context(), two.Collection.ID)
+		require.NoError(t, err)
+		assert.Empty(t, taken, name)
 		page, err := s.Register(t.Context(), two.Collection.ID, store.Filter{Limit: 10})
 		require.NoError(t, err)
 		assert.Empty(t, page.Rows, name)
@@ -113,7 +125,10 @@ func TestAnArchiveIsTakenOverWholeOrNotAtAll(t *testing.T) {
 
 	added, err := s.Import(t.Context(), two, copied(), today, nil)
 	require.NoError(t, err)
-	assert.Equal(t, store.Added{Plants: 1, Entries: 4}, added)
+	assert.Equal(t, store.Added{Plants: 1, Entries: 4, Cases: 1}, added)
+	taken, err := s.TakenCases(t.Context(), two.Collection.ID)
+	require.NoError(t, err)
+	assert.Equal(t, good.Cases, taken)
 	places, kinds, supplies := contents(t, s, two)
 	assert.Equal(t, []string{"North sill"}, places)
 	assert.Equal(t, 1, kinds)

@@ -27,6 +27,7 @@ type Added struct {
 	Plants   int `json:"plants"`
 	Entries  int `json:"entries"`
 	Pictures int `json:"pictures"`
+	Cases    int `json:"cases" doc:"Confirmed cases of other collections to learn from."`
 	Known    int `json:"known" doc:"Entries and pictures that were there already."`
 }
 

@@ -60,14 +60,20 @@ func ownCases(ctx context.Context, q sqlx.QueryerContext, collection uuid.UUID) 
 
 // TakenCases lists the cases that were taken in from other collections, newest first.
 func (s *Store) TakenCases(ctx context.Context, collection uuid.UUID) ([]diagnosis.WorkedCase, error) {
-	return takenCases(ctx, s.q(), collection)
+	return takenCases(ctx, s.q(), collection, casesTaught)
 }
 
-func takenCases(ctx context.Context, q sqlx.QueryerContext, collection uuid.UUID) ([]diagnosis.WorkedCase, error) {
+// takenCases lists the newest, so many at most; 0 means all.
+func takenCases(
+	ctx context.Context,
+	q sqlx.QueryerContext,
+	collection uuid.UUID,
+	most int,
+) ([]diagnosis.WorkedCase, error) {
 	var rows []asJSON[diagnosis.WorkedCase]
 	err := sqlx.SelectContext(ctx, q, &rows,
-		`select body from taken_cases where collection_id = $1 order by taken_at desc, hash limit $2`,
-		collection, casesTaught)
+		`select body from taken_cases where collection_id = $1 order by taken_at desc, hash
+		limit nullif($2::int, 0)`, collection, most)
 	if err != nil {
 		return nil, fmt.Errorf("listing the cases taken in: %w", err)
 	}
@@ -121,7 +127,7 @@ func knowledge(ctx context.Context, q sqlx.QueryerContext, collection uuid.UUID)
 	if err != nil {
 		return nil, err
 	}
-	taken, err := takenCases(ctx, q, collection)
+	taken, err := takenCases(ctx, q, collection, casesTaught)
 	if err != nil {
 		return nil, err
 	}

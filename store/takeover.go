@@ -67,6 +67,9 @@ func (s *Store) Import(
 		if err := s.importSupplies(ctx, a, in); err != nil {
 			return err
 		}
+		if added.Cases, err = s.TakeCases(ctx, a, in.Cases); err != nil {
+			return err
+		}
 		for _, p := range in.Plants {
 			one, err := s.recordOf(p, moved)
 			if err != nil {

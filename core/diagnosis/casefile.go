@@ -46,14 +46,16 @@ func ReadCases(r io.Reader) (cases []WorkedCase, array bool, err error) {
 		return nil, array, err
 	}
 	for i, c := range cases {
-		if err := c.check(); err != nil {
+		if err := c.Check(); err != nil {
 			return nil, array, fmt.Errorf("%s%w", c.name(i, array), err)
 		}
 	}
 	return cases, array, nil
 }
 
-func (c WorkedCase) check() error {
+// Check says what of a case cannot be: an unknown id, or two answers that contradict
+// each other.
+func (c WorkedCase) Check() error {
 	if _, err := Examine(c.Examination); err != nil {
 		return err
 	}

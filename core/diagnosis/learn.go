@@ -1,6 +1,7 @@
 package diagnosis
 
 import (
+	"errors"
 	"maps"
 	"slices"
 	"sort"
@@ -268,6 +269,15 @@ func (k *Knowledge) LeaveOneOut(cases []WorkedCase, on Switches) (table, learned
 		said[i] = Foretold{wc.ID, c.toldFor(wc.Causes), wc.Causes}
 	}
 	return table, ScoreForetold(said), nil
+}
+
+// Teaches says why a case cannot be learned from; nil where it can.
+func (c WorkedCase) Teaches() error {
+	if !c.Known || c.Outside {
+		return errors.New("it does not say what it was; give the causes of each case, or an empty list where nothing " +
+			"was wrong")
+	}
+	return c.Check()
 }
 
 // Anonymous is a case without what could tell whose it is: no name, no story.

@@ -931,6 +931,11 @@ export interface components {
             timeZone?: string;
         };
         Added: {
+            /**
+             * Format: int64
+             * @description Confirmed cases of other collections to learn from.
+             */
+            cases: number;
             /** Format: int64 */
             entries: number;
             /**

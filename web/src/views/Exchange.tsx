@@ -95,8 +95,9 @@ export function Exchange() {
           {added && (
             <p role="status" style={{ margin: "10px 0 0" }}>
               From {name}: <b>{sayCount(added.plants, "plant")}</b>, {added.entries}{" "}
-              {added.entries === 1 ? "entry" : "entries"} and {sayCount(added.pictures, "picture")} taken over;{" "}
-              {added.known} were here already.
+              {added.entries === 1 ? "entry" : "entries"} and {sayCount(added.pictures, "picture")}
+              {added.cases > 0 && `, ${sayCount(added.cases, "case")} to learn from`} taken over; {added.known} were
+              here already.
             </p>
           )}
         </section>
