@@ -159,7 +159,7 @@ func TestWhatSoundPlantsOftenShowIsNoTrouble(t *testing.T) {
 		assert.Equal(t, c.want, kind, c.name)
 	}
 	k := made(t, tips, map[string]float64{"dry-air": 0.05})
-	assert.Contains(t, k.words(Judgement{Kind: NothingFound}), "Sound plants often show that much")
+	assert.Contains(t, k.words(Judgement{Kind: NothingFound}), "Sound plants often show as much")
 	k = made(t, wholeLook(vine), map[string]float64{"dry-air": 0.05})
 	assert.Equal(t, "Nothing found on the parts looked at.", k.words(Judgement{Kind: NothingFound}))
 }

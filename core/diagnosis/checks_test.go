@@ -148,6 +148,13 @@ func TestWhatWouldChangeOnesMindDoes(t *testing.T) {
 		assert.GreaterOrEqual(t, turn.Answer, 0.03)
 	}
 	assert.LessOrEqual(t, len(turns), 3)
+	// Where nothing is likely before or after, there is no mind to change.
+	for _, h := range plant.Habits() {
+		c := examine(t, wholeLook(h.ID))
+		for _, turn := range c.Turns() {
+			assert.GreaterOrEqual(t, max(c.ranked[0].Chance, turn.Leads.Chance), 0.20, "%s: %s", h.ID, turn.Sign)
+		}
+	}
 }
 
 func TestAGuideGoesFromTheOutsideInAndFitsItsTime(t *testing.T) {

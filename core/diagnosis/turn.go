@@ -21,7 +21,8 @@ const (
 // Turns names the looks that could overthrow the leading cause: after the
 // answer another cause leads, or the first falls to half. Those that would turn
 // the most, weighed with how likely the answer is, come first. None means that
-// no single further look would change one's mind.
+// no single further look would change one's mind; where the cause that would lead is
+// less likely than possible, there is nothing to overthrow.
 func (c *Case) Turns() []Turn {
 	turns := []Turn{}
 	lead, chance := c.lead()
@@ -52,7 +53,7 @@ func (c *Case) Turns() []Turn {
 					t.Leads = CauseChance{known.ID, after}
 				}
 			}
-			if t.Leads.ID != lead.ID || t.Falls < chance/2 {
+			if max(chance, t.Leads.Chance) >= possible && (t.Leads.ID != lead.ID || t.Falls < chance/2) {
 				turns = append(turns, t)
 			}
 		}

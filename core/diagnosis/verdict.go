@@ -172,8 +172,8 @@ func (c *Case) words(v Judgement) string {
 		return "Something that is not on the list is probably at work."
 	case NothingFound:
 		if c.symptomSeen() {
-			return "Nothing found on the parts looked at that would explain it. Sound plants often show that much; if " +
-				"there is more of it by then, or anything new, it is something else."
+			return "Nothing found on the parts looked at. Sound plants often show as much; more of it, or anything new, " +
+				"would be something else."
 		}
 		return "Nothing found on the parts looked at."
 	case Harmless:

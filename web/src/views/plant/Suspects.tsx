@@ -77,7 +77,9 @@ function Together({ differential, knowledge }: { differential: Differential; kno
 /** What the leading cause hangs on, and what would change one's mind. */
 export function Doubts({ differential, knowledge }: { differential: Differential; knowledge: Knowledge }) {
   const sign = (id: string) => knowledge.signs.find((s) => s.id === id);
-  const { hinge, turns } = differential;
+  const { turns } = differential;
+  // What is looked for once more next is said there.
+  const hinge = differential.checks?.[0]?.again ? undefined : differential.hinge;
   const lead = labelOf(knowledge, differential.causes[0]?.id ?? "").toLowerCase();
   if (!hinge && turns.length === 0) {
     return (
