@@ -6,9 +6,11 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"tendermend/core/care"
 	"tendermend/core/day"
 	"tendermend/demo"
 	"tendermend/internal/pgtest"
+	"tendermend/record"
 	"tendermend/store"
 )
 
@@ -56,9 +58,30 @@ func TestTheClinicShowsEveryKindOfCase(t *testing.T) {
 	assert.Greater(t, pictures, 60)
 	assert.Greater(t, strands, 80)
 	assert.Positive(t, beside, "two tracks on one plant")
-	walk, err := s.Due(t.Context(), account.Collection.ID, pgtest.Today, 100)
+	walk, err := s.Due(t.Context(), account.Collection.ID, pgtest.Today, nil, 100)
 	require.NoError(t, err)
 	assert.Greater(t, walk.Due, 5)
+	// What the walk says in all is what its stops add up to, whatever is switched off.
+	offs, spared := [][]care.Job{nil, {care.LeafWash}, {care.LeafWash, care.Turn, care.Feed, care.PestLook}}, 0
+	whole := 0
+	for ahead := range day.Day(40) {
+		for _, off := range offs {
+			walk, err := s.Due(t.Context(), account.Collection.ID, pgtest.Today+ahead, off, 100)
+			require.NoError(t, err)
+			stops := 0
+			for _, row := range walk.Rows {
+				for _, due := range record.DueBy(row.Tasks.V, pgtest.Today+ahead, off) {
+					stops += due.Minutes
+				}
+			}
+			require.Equal(t, stops, walk.Minutes, "in %d days, without %v", ahead, off)
+			if off == nil {
+				whole = stops
+			}
+			spared += whole - stops
+		}
+	}
+	assert.Positive(t, spared)
 }
 
 // The dates are relative to the day of loading, whatever day that is.

@@ -484,8 +484,8 @@ func TestTheLoadOfAPlantAddsUpByDay(t *testing.T) {
 		return record.Task{From: from, Minutes: minutes, Weight: weight}
 	}
 	l := record.LoadOf([]record.Task{task(1, 2, 3), task(1, 5, 1), task(4, 1, 5), task(9, 3, 2)})
-	assert.Equal(t, record.Load{Days: []day.Day{1, 4, 9}, Minutes: []int{7, 8, 11}, Weights: []int{3, 5, 5}}, l)
-	assert.Equal(t, record.Load{Days: []day.Day{}, Minutes: []int{}, Weights: []int{}}, record.LoadOf(nil))
+	assert.Equal(t, record.Load{Days: []day.Day{1, 4, 9}, Minutes: []int{7, 8, 11}, Weights: []int{3, 5, 5}, Jobs: map[care.Job][]int{}}, l)
+	assert.Equal(t, record.Load{Days: []day.Day{}, Minutes: []int{}, Weights: []int{}, Jobs: map[care.Job][]int{}}, record.LoadOf(nil))
 	var many []record.Task
 	for i := range 100 {
 		many = append(many, task(day.Day(i), 1, 1))
@@ -523,6 +523,12 @@ func TestTheLoadCountsTheJobsThatJoinALook(t *testing.T) {
 		assert.Equal(t, minutes, stop, "day %d", on)
 		if at >= 0 {
 			assert.Equal(t, minutes, l.Minutes[at], "day %d", on)
+			without := 0
+			for _, due := range record.DueBy(tasks, on, []care.Job{care.LeafWash, care.Turn}) {
+				without += due.Minutes
+			}
+			spared := l.Jobs[care.LeafWash][at] + l.Jobs[care.Turn][at]
+			assert.Equal(t, without, l.Minutes[at]-spared, "day %d", on)
 		}
 	}
 	off := record.DueBy(tasks, 20, []care.Job{care.LeafWash, care.Turn})

@@ -139,6 +139,8 @@ type Load struct {
 	Days    []day.Day
 	Minutes []int
 	Weights []int
+	// Jobs are the minutes among them that each job of ordinary care takes.
+	Jobs map[care.Job][]int
 }
 
 // mostLoads is how many days a load tells apart; what comes later counts on the
@@ -161,11 +163,17 @@ func LoadOf(tasks []Task) Load {
 	if len(days) > mostLoads {
 		days = append(days[:mostLoads-1], days[len(days)-1])
 	}
-	l := Load{Days: days, Minutes: make([]int, len(days)), Weights: make([]int, len(days))}
+	l := Load{Days: days, Minutes: make([]int, len(days)), Weights: make([]int, len(days)), Jobs: map[care.Job][]int{}}
 	for i, on := range days {
 		for _, t := range DueBy(tasks, on, nil) {
 			l.Minutes[i] += t.Minutes
 			l.Weights[i] = max(l.Weights[i], t.Weight)
+			for _, job := range t.Jobs {
+				if l.Jobs[job.Job] == nil {
+					l.Jobs[job.Job] = make([]int, len(days))
+				}
+				l.Jobs[job.Job][i] += job.Minutes
+			}
 		}
 	}
 	return l

@@ -82,11 +82,11 @@ func (srv *server) roundsOperations(api huma.API) {
 		),
 		signedIn(srv, func(ctx context.Context, a store.Account, in *walkInput) (*struct{ Body Rounds }, error) {
 			today := a.Collection.Today(srv.Clock())
-			walk, err := srv.store.Due(ctx, a.Collection.ID, today, in.Limit)
+			routine, err := srv.store.Routine(ctx, a.Collection.ID)
 			if err != nil {
 				return nil, err
 			}
-			routine, err := srv.store.Routine(ctx, a.Collection.ID)
+			walk, err := srv.store.Due(ctx, a.Collection.ID, today, routine.Off, in.Limit)
 			if err != nil {
 				return nil, err
 			}

@@ -12,6 +12,7 @@ import (
 	"github.com/google/uuid"
 	"github.com/jmoiron/sqlx"
 
+	"tendermend/core/care"
 	"tendermend/core/day"
 	"tendermend/record"
 )
@@ -132,7 +133,7 @@ func project(ctx context.Context, tx sqlx.ExecerContext, c Collection, s record.
 			next_due = $16, stalls_on = $17, causes = $18, tasks = $19, seam = $20, entries = $21,
 			figure = $22, confirmations = $23, mother_id = $24,
 			ended_on = $25,
-			due_days = $26, due_minutes = $27, due_weights = $28
+			due_days = $26, due_minutes = $27, due_weights = $28, due_jobs = $29
 		where collection_id = $1 and id = $2`,
 		c.ID,
 		s.PlantID,
@@ -164,6 +165,7 @@ func project(ctx context.Context, tx sqlx.ExecerContext, c Collection, s record.
 		load.Days,
 		load.Minutes,
 		load.Weights,
+		asJSON[map[care.Job][]int]{load.Jobs},
 	)
 	if err != nil {
 		return fmt.Errorf("updating the lists: %w", err)

@@ -83,7 +83,7 @@ func TestAStrangerSeesAndChangesNothing(t *testing.T) {
 	page, err := s.Register(t.Context(), stranger.Collection.ID, store.Filter{Limit: 10})
 	require.NoError(t, err)
 	assert.Empty(t, page.Rows)
-	walk, err := s.Due(t.Context(), stranger.Collection.ID, today, 10)
+	walk, err := s.Due(t.Context(), stranger.Collection.ID, today, nil, 10)
 	require.NoError(t, err)
 	assert.Equal(t, store.Walk{Rows: []store.Row{}}, walk)
 	places, err := s.Places(t.Context(), stranger.Collection.ID)

@@ -7,6 +7,7 @@ import (
 	"github.com/google/uuid"
 	"github.com/jmoiron/sqlx"
 
+	"tendermend/core/care"
 	"tendermend/core/day"
 )
 
@@ -20,8 +21,14 @@ type Walk struct {
 }
 
 // Due gives the plants with something to do by today, the most urgent ones, at
-// most limit of them.
-func (s *Store) Due(ctx context.Context, collection uuid.UUID, today day.Day, limit int) (w Walk, err error) {
+// most limit of them. Jobs that the collection switched off take no time.
+func (s *Store) Due(
+	ctx context.Context,
+	collection uuid.UUID,
+	today day.Day,
+	off []care.Job,
+	limit int,
+) (w Walk, err error) {
 	err = s.q().QueryRowxContext(ctx, `
 		select count(*) filter (where next_due <= $2),
 			coalesce(sum(due_minutes[width_bucket($2::date, due_days)]) filter (where next_due <= $2), 0), count(*)
@@ -30,6 +37,18 @@ func (s *Store) Due(ctx context.Context, collection uuid.UUID, today day.Day, li
 		Scan(&w.Due, &w.Minutes, &w.Plants)
 	if err != nil {
 		return w, fmt.Errorf("counting the walk: %w", err)
+	}
+	if len(off) > 0 {
+		spared := 0
+		err = sqlx.GetContext(ctx, s.q(), &spared, `
+			select coalesce(sum((due_jobs -> job ->> width_bucket($2::date, due_days) - 1)::int), 0)
+			from plants, unnest($3::text[]) as job
+			where collection_id = $1 and here and next_due <= $2 and due_jobs ? job`,
+			collection, today, off)
+		if err != nil {
+			return w, fmt.Errorf("counting what is switched off: %w", err)
+		}
+		w.Minutes -= spared
 	}
 	w.Rows = []Row{}
 	err = sqlx.SelectContext(ctx, s.q(), &w.Rows, `select `+rowColumns+`, p.tasks from `+rowTables+`
