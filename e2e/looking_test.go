@@ -151,6 +151,11 @@ func TestASignIsFoundByEverydayWords(t *testing.T) {
 	p.click(by("button", "seen: White cottony"))
 	p.until(`document.querySelector('[data-cause]').dataset.cause === "mealybug"`)
 	p.until(`document.querySelector('[data-cause="mealybug"]').innerText.includes("very likely")`)
+	// All hangs on this one sign: it is looked for once more, beside what it is taken for.
+	p.see("all hangs on one sign")
+	p.see("Not to be taken for it:")
+	p.click(by("button", "still there: White cottony"))
+	p.until(`document.querySelector('[data-testid="verdict-of-look"]').dataset.verdict === "act"`)
 	p.click(by("button", "I think so: White cottony"))
 	p.until(`!document.querySelector('[data-cause="mealybug"]').innerText.includes("very likely")`)
 	p.until(`document.querySelector('[data-testid="verdict-of-look"]').dataset.verdict === "look-further"`)

@@ -167,17 +167,6 @@ var pests = []Pest{
 	},
 }
 
-// Pests lists the pests whose clock is known, with the cause's label.
-func Pests() []Pest {
-	list := slices.Clone(pests)
-	for i := range list {
-		if c, ok := cause.ByID(cause.ID(list[i].Cause)); ok {
-			list[i].Label = c.Label
-		}
-	}
-	return list
-}
-
 // ByCause finds the pest that a cause is; false where its growth is not known.
 func ByCause(id string) (Pest, bool) {
 	i := slices.IndexFunc(pests, func(p Pest) bool { return p.Cause == id })
