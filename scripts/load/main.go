@@ -62,9 +62,13 @@ func run(dir string, plants, entries, asks, at int) error {
 		}
 		defer pprof.StopCPUProfile()
 	}
-	h := httptest.NewServer(server.New(s, server.Options{Clock: time.Now, SignInsPerMinute: 1000}))
+	asked, bare, err := timed(pg.URL())
+	if err != nil {
+		return err
+	}
+	h := httptest.NewServer(server.New(asked, server.Options{Clock: time.Now, SignInsPerMinute: 1000}))
 	defer h.Close()
-	return measure(h.URL, heavy, asks, at)
+	return measure(h.URL, heavy, bare, asks, at)
 }
 
 // started starts a database in a folder that is kept, or in one that goes with it.

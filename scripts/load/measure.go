@@ -10,7 +10,9 @@ import (
 	"github.com/google/uuid"
 )
 
-func measure(url string, heavy uuid.UUID, asks, at int) error {
+// measure asks each address often, and says beside how long it took how much of that
+// were its statements alone.
+func measure(url string, heavy uuid.UUID, bare *sqlTime, asks, at int) error {
 	jar, err := cookiejar.New(nil)
 	if err != nil {
 		return err
@@ -46,7 +48,8 @@ func measure(url string, heavy uuid.UUID, asks, at int) error {
 			"med.mould",
 		},
 	}
-	fmt.Printf("%-34s %9s %9s %9s   (%d asks, %d at once)\n", "address", "median", "95 %", "slowest", asks, at)
+	fmt.Printf("%-34s %9s %9s %9s %9s %8s   (%d asks, %d at once)\n",
+		"address", "median", "95 %", "slowest", "SQL alone", "times", asks, at)
 	for _, row := range []struct {
 		name, method, path string
 		body               any
@@ -62,17 +65,24 @@ func measure(url string, heavy uuid.UUID, asks, at int) error {
 		{"a look back over all", "GET", "/api/review", nil},
 		{"differential, 20 signs", "POST", file + "/differential", signs},
 	} {
+		bare.taken()
 		times, err := askOften(c, row.method, url+row.path, row.body, asks, at)
 		if err != nil {
 			return fmt.Errorf("%s: %w", row.name, err)
 		}
 		slices.Sort(times)
+		inSQL, whole := bare.taken()/time.Duration(len(times)), time.Duration(0)
+		for _, t := range times {
+			whole += t / time.Duration(len(times))
+		}
 		fmt.Printf(
-			"%-34s %9s %9s %9s\n",
+			"%-34s %9s %9s %9s %9s %8.1f\n",
 			row.name,
 			ms(times[len(times)/2]),
 			ms(times[len(times)*95/100]),
 			ms(times[len(times)-1]),
+			ms(inSQL),
+			float64(whole)/float64(inSQL),
 		)
 	}
 	if *uploads == 0 {
