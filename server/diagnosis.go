@@ -72,7 +72,7 @@ type Answered struct {
 	Present []string                    `json:"present" maxItems:"200"`
 	Absent  []string                    `json:"absent" maxItems:"200"`
 	Unsure  []string                    `json:"unsure,omitempty" maxItems:"200" doc:"Signs that one only thinks to be so."`
-	Again   []string                    `json:"again,omitempty" maxItems:"200" doc:"Signs seen, and seen again at a second look."`
+	Again   []string                    `json:"again,omitempty" maxItems:"200" doc:"Signs that were seen twice."`
 	Unknown []string                    `json:"unknown,omitempty" maxItems:"200" doc:"Asked, and nobody can answer."`
 	Degrees map[string]diagnosis.Degree `json:"degrees,omitempty" doc:"How much of a graded sign seen there is."`
 }

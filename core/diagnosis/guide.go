@@ -103,7 +103,8 @@ func seenAtSale(s Sign) bool {
 	case "course":
 		return s.ID == "course.one-side" || s.ID == "course.oldest-only" || s.ID == "course.neighbours"
 	}
-	return s.Source == FromLook && s.Days == 0 && s.Disturbance < Unpot && s.ID != "med.wet-long" && s.ID != "leaf.pale-overall"
+	atOnce := s.Source == FromLook && s.Days == 0 && s.Disturbance < Unpot
+	return atOnce && s.ID != "med.wet-long" && s.ID != "leaf.pale-overall"
 }
 
 // Minutes says what the looks behind some answers take together, in minutes:

@@ -1169,7 +1169,7 @@ export interface components {
         };
         AppraisalInputBody: {
             absent: string[];
-            /** @description Signs seen, and seen again at a second look. */
+            /** @description Signs that were seen twice. */
             again?: string[];
             /**
              * Format: double
@@ -1339,7 +1339,7 @@ export interface components {
         };
         CaseRead: {
             absent: string[];
-            /** @description Signs seen, and seen again at a second look. */
+            /** @description Signs that were seen twice. */
             again?: string[];
             /** @description What the file says it was. */
             causes: string[];
@@ -1666,7 +1666,7 @@ export interface components {
         };
         DifferentialInputBody: {
             absent: string[];
-            /** @description Signs seen, and seen again at a second look. */
+            /** @description Signs that were seen twice. */
             again?: string[];
             /** @description How much of a graded sign seen there is. */
             degrees?: {
