@@ -95,13 +95,18 @@ export function SeenOrNot({ sign, draft, put, sure, grade, where }: SeenOrNotPro
       </div>
       {(seen || absent) && (
         <div className={classes.howSure}>
-          <Chip word="I think so" on={thinks} label={label} act={() => sure(sign, "thought")} />
-          <Chip word="sure" on={!thinks && !twice} label={label} act={() => sure(sign, "sure")} />
-          {seen && <Chip word="looked twice" on={twice} label={label} act={() => sure(sign, "twice")} />}
-          {seen &&
-            (sign.degrees ?? []).map((d) => (
-              <Chip key={d} word={d} on={draft.degrees?.[sign.id] === d} label={label} act={() => grade(sign, d)} />
-            ))}
+          <span>
+            <Chip word="I think so" on={thinks} label={label} act={() => sure(sign, "thought")} />
+            <Chip word="sure" on={!thinks && !twice} label={label} act={() => sure(sign, "sure")} />
+            {seen && <Chip word="looked twice" on={twice} label={label} act={() => sure(sign, "twice")} />}
+          </span>
+          {seen && (sign.degrees ?? []).length > 0 && (
+            <span>
+              {(sign.degrees ?? []).map((d) => (
+                <Chip key={d} word={d} on={draft.degrees?.[sign.id] === d} label={label} act={() => grade(sign, d)} />
+              ))}
+            </span>
+          )}
         </div>
       )}
     </fieldset>
