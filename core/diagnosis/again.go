@@ -10,10 +10,11 @@ func (c *Case) secondLook(checks []Check) (again Check, wanted bool) {
 	switch kind, about := c.judge(checks, c.Missing()); kind {
 	case Act:
 		h, hangs := c.hingeOf(about, c.Evidence([]string{about})[about])
-		if !hangs || !h.Present || history(c.k.signs[c.k.signAt[h.Sign]]) {
+		sign := c.k.signAt[h.Sign]
+		if !hangs || !h.Present || !lookedAgain(c.k.signs[sign]) || c.borneOut(about, sign) {
 			return again, false
 		}
-		again = c.checkAgain(c.k.signAt[h.Sign])
+		again = c.checkAgain(sign)
 		again.Reason = "Before you act: all hangs on this one sign. Look at it once more."
 	case SomethingElse:
 		sign, hangs := c.strange()
@@ -28,12 +29,28 @@ func (c *Case) secondLook(checks []Check) (again Check, wanted bool) {
 	return again, true
 }
 
+// lookedAgain says whether a second look at a sign is worth its trouble: its past is not
+// looked at, and nothing is unpotted twice.
+func lookedAgain(s Sign) bool { return !history(s) && s.Disturbance < Unpot }
+
+// bearsOut is how often a cause must show another sign seen for it to be borne out.
+const bearsOut = 0.20
+
+// borneOut says whether another sign seen speaks for a cause too.
+func (c *Case) borneOut(about string, sign int) bool {
+	link := c.k.link[c.k.causeAt[about]]
+	return slices.ContainsFunc(c.answers.seen, func(a answer) bool {
+		return a.sign != sign && !a.implied && link[a.sign] >= bearsOut
+	})
+}
+
 // strange is the symptom that the causes explain least, if something else would not be
 // thought of without it.
 func (c *Case) strange() (sign int, hangs bool) {
 	most := unexplainedFrom
 	for _, a := range c.answers.seen {
-		if p := c.unexplained(a); c.k.signs[a.sign].Symptom && !a.again && !a.implied && p > most {
+		s := c.k.signs[a.sign]
+		if p := c.unexplained(a); s.Symptom && lookedAgain(s) && !a.again && !a.implied && p > most {
 			sign, most, hangs = a.sign, p, true
 		}
 	}

@@ -43,6 +43,29 @@ func TestActingOnOneSignAloneAsksForItOnceMore(t *testing.T) {
 	assert.InDelta(t, checks[0].Outcomes.IfNot[0].Chance, not.Chance(checks[0].Outcomes.IfNot[0].ID), 1e-9)
 }
 
+// A cause is borne out by another sign that it shows now and then, not by one that it
+// shows rarely.
+func TestASignThatIsBorneOutIsNotAskedAgain(t *testing.T) {
+	k := Standard()
+	h, _ := plant.HabitByID("aroid-vine")
+	both := map[bool]int{}
+	for s, sign := range k.signs {
+		if sign.ID == "pest.cotton" || !Fits(sign.ID, h) {
+			continue
+		}
+		c := examine(t, look(h.ID, "pest.cotton", sign.ID))
+		want := k.link[k.causeAt["mealybug"]][s] >= 0.20
+		both[want]++
+		assert.Equal(t, want, c.borneOut("mealybug", k.signAt["pest.cotton"]), sign.ID)
+	}
+	assert.Greater(t, min(both[true], both[false]), 2)
+	often := examine(t, look(h.ID, "pest.cotton", "leaf.sticky"))
+	assert.False(t, often.NextChecks()[0].Again)
+	for _, s := range Signs() {
+		assert.Equal(t, s.Disturbance < 3 && !history(s), lookedAgain(s), s.ID)
+	}
+}
+
 // What is seen by looking twice is asked for once: neither history nor a condition, which
 // hangs on nothing, nor what two signs say.
 func TestWhatDoesNotHangOnALookIsNotAskedAgain(t *testing.T) {
