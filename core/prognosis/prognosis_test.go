@@ -97,6 +97,8 @@ func TestOffersAreWeighed(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, Leave, a.Advice, "a virus at no price")
 	assert.Contains(t, strings.Join(a.Reasons, " "), "irus")
+	a, err = Appraise(Offer{Examination: look("cactus", []string{"pest.cotton"}, []string{"stem.soft-brown"})})
+	require.NoError(t, err)
 	assert.Contains(t, a.Reasons[len(a.Reasons)-1], "once more before you pay")
 
 	a, err = Appraise(Offer{Examination: look("fern", nil, nil)})
