@@ -296,3 +296,45 @@ func TestRotIsWorkedOnAlsoInANewcomer(t *testing.T) {
 		}
 	}
 }
+
+// Every move that matters stands in the list once, and those to be done now by tier
+// after the first.
+func TestEveryMoveThatMattersIsListedOnce(t *testing.T) {
+	later := 0
+	for _, wc := range cases(t, "practice") {
+		c := examine(t, wc.Examination)
+		all := c.weighed(nil)
+		count := map[string]int{}
+		for _, a := range all {
+			count[a.Move]++
+			if a.Worst != nil {
+				assert.Negative(t, a.Worst.Effect, "%s: %s", wc.ID, a.Move)
+				assert.Greater(t, a.Worst.Chance, 0.01)
+			}
+		}
+		for _, a := range c.Moves(nil) {
+			count[a.Move]--
+		}
+		for move, n := range count {
+			assert.Zero(t, n, "%s: %s", wc.ID, move)
+		}
+		now := c.chooseNow(all)
+		for i := 2; i < len(now); i++ {
+			assert.LessOrEqual(t, now[i-1].move.tier, now[i].move.tier, wc.ID)
+			if now[i-1].move.tier < now[i].move.tier {
+				later++
+			}
+		}
+	}
+	assert.Positive(t, later)
+}
+
+// Both sides of the chance from which a harm is named.
+func TestAHardlyPossibleHarmIsNotNamed(t *testing.T) {
+	for chance, named := range map[float64]bool{0.0099: false, 0.0101: true} {
+		c := made(t, look("aroid-vine"), map[string]float64{"overwatering": 0.9, "drought": chance})
+		at := slices.IndexFunc(c.weighed(nil), func(a Advice) bool { return a.Move == "hold-water" })
+		worst := c.weighed(nil)[at].Worst
+		assert.Equal(t, named, worst != nil && worst.Cause == "drought", chance)
+	}
+}

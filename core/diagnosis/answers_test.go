@@ -1,8 +1,11 @@
 package diagnosis
 
 import (
+	"bytes"
+	"encoding/json"
 	"math/rand/v2"
 	"slices"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -291,4 +294,59 @@ func TestEvidenceSaysWhatEachSignDid(t *testing.T) {
 	}
 	assert.Contains(t, []string{weights["root-rot"][0].Sign, weights["root-rot"][1].Sign}, "root.smell")
 	assert.Greater(t, weights["root-rot"][0].Times, 2.0)
+}
+
+// A case comes back from its file as it went, and says no more of an answer than is to
+// be said.
+func TestACaseComesBackFromItsFile(t *testing.T) {
+	c := WorkedCase{Known: true, Causes: []string{"drought"}, Examination: Examination{
+		Habit: "aroid-vine", Present: []string{"leaf.drooping", "pest.cotton", "leaf.tips-brown", "leaf.crisp"},
+		Absent: []string{"root.smell", "pest.webbing"}, Unsure: []string{"leaf.drooping", "pest.webbing"},
+		Again: []string{"pest.cotton"}, Degrees: map[string]Degree{"leaf.tips-brown": Strong},
+	}}
+	raw, err := json.Marshal(c)
+	require.NoError(t, err)
+	assert.JSONEq(t, `{"habit":"aroid-vine","causes":["drought"],"present":[{"sign":"leaf.drooping","sure":false},
+		{"sign":"pest.cotton","again":true},{"sign":"leaf.tips-brown","degree":"strong"},"leaf.crisp"],
+		"absent":["root.smell",{"sign":"pest.webbing","sure":false}]}`, string(raw))
+	back, _, err := ReadCases(bytes.NewReader(raw))
+	require.NoError(t, err)
+	assert.Equal(t, c, back[0])
+	_, _, err = ReadCases(strings.NewReader("7"))
+	require.Error(t, err)
+	assert.NotContains(t, err.Error(), "empty")
+	_, _, err = ReadCases(strings.NewReader(" "))
+	assert.ErrorContains(t, err, "empty")
+	_, _, err = ReadCases(strings.NewReader(`{"habit":"fern","absent":[{"sign":"leaf.crisp","again":true}]}`))
+	assert.ErrorContains(t, err, "not seen again")
+}
+
+// What a cause would be without an answer is what it is where that was never given, also
+// where the answer speaks for a condition that was denied.
+func TestWithoutAnAnswerIsAsIfItWereNeverGiven(t *testing.T) {
+	tried := 0
+	for i, known := range Causes() {
+		if known.Condition == "" {
+			continue
+		}
+		for s, often := range Standard().link[i] {
+			sign := Signs()[s].ID
+			h, _ := plant.HabitByID("aroid-vine")
+			if often != 0.70 || sign == known.Condition || !Fits(sign, h) || !Fits(known.Condition, h) {
+				continue
+			}
+			e := look(h.ID, sign).without(known.Condition)
+			if _, _, clash := Contradiction(e); clash {
+				continue
+			}
+			tried++
+			without := examine(t, look(h.ID).without(known.Condition))
+			for _, w := range examine(t, e).Evidence([]string{known.ID})[known.ID] {
+				if w.Sign == sign {
+					assert.InDelta(t, without.Chance(known.ID), w.Without, 1e-9, "%s on %s", known.ID, sign)
+				}
+			}
+		}
+	}
+	assert.Positive(t, tried)
 }

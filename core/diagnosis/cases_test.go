@@ -237,9 +237,14 @@ func TestWhatHangsOnOneAnswerIsAskedAgain(t *testing.T) {
 	assert.False(t, hangs, "smelt, seen and felt")
 	_, hangs = examine(t, look("aroid-vine", "pot.no-drain")).Hinge(nil)
 	assert.False(t, hangs, "a condition that was seen hangs on nothing")
-	made := made(t, look("aroid-vine", "leaf.torn"), map[string]float64{"breakage": 0.5})
-	for without, want := range map[float64]bool{0.24: true, 0.26: true, 0.34: false} {
-		_, hangs = made.Hinge([]Weight{{Sign: "leaf.torn", Without: without}})
-		assert.Equal(t, want, hangs, without)
+	for chance, limits := range map[float64]map[float64]bool{
+		0.5: {0.24: true, 0.26: true, 0.34: false},
+		0.9: {0.44: true, 0.46: false},
+	} {
+		c := made(t, look("aroid-vine", "leaf.torn"), map[string]float64{"breakage": chance})
+		for without, want := range limits {
+			_, hangs = c.Hinge([]Weight{{Sign: "leaf.torn", Without: without}})
+			assert.Equal(t, want, hangs, "%v of %v", without, chance)
+		}
 	}
 }

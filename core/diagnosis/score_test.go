@@ -1,9 +1,11 @@
 package diagnosis
 
 import (
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
 )
 
 func TestForetoldCasesAreScored(t *testing.T) {
@@ -28,4 +30,24 @@ func TestForetoldCasesAreScored(t *testing.T) {
 	assert.Less(t, score.Intervals.Brier[0], score.Brier)
 	assert.Greater(t, score.Intervals.LogLoss[1], score.LogLoss)
 	assert.Equal(t, Score{Missed: []Missed{}}, ScoreForetold(nil))
+}
+
+// One case has an interval too, and a table in words is what the figures are.
+func TestAScoreIsPrinted(t *testing.T) {
+	score := ScoreForetold([]Foretold{{"a", []CauseChance{{"root-rot", 0.95}, {"rust", 0.125}}, []string{"root-rot"}}})
+	assert.Equal(t, [2]float64{1, 1}, score.Intervals.FirstTrue)
+	assert.InDelta(t, 0.05*0.05+0.125*0.125, score.Intervals.Brier[0], 1e-12)
+	var b strings.Builder
+	require.NoError(t, score.Print(&b))
+	rows := map[string]bool{}
+	for line := range strings.Lines(b.String()) {
+		rows[strings.Join(strings.Fields(line), " ")] = true
+	}
+	for _, row := range []string{
+		"first cause true 1 (100.0 %, 95 %: 100.0-100.0 %)",
+		"90-100 % 1 95.0 % 1 100.0 %",
+		"10-20 % 1 12.5 % 0 0.0 %",
+	} {
+		assert.True(t, rows[row], "%s in\n%s", row, b.String())
+	}
 }
