@@ -25,6 +25,7 @@ type Differential struct {
 	Others    int                     `json:"others" doc:"How many other causes share the rest."`
 	Sets      []diagnosis.CauseSet    `json:"sets"`
 	Checks    []diagnosis.Check       `json:"checks"`
+	Waits     map[string]record.Wait  `json:"waits" doc:"By sign: when a check that takes days can be answered."`
 	Moves     []diagnosis.Advice      `json:"moves"`
 	Verdict   diagnosis.Judgement     `json:"verdict" doc:"Where it stands."`
 	Outside   diagnosis.Outside       `json:"outside" doc:"Whether something that is not on the list may be at work."`
@@ -262,6 +263,7 @@ func (srv *server) differential(ctx context.Context, state record.State, a store
 	out.Learned = knowledge.Edition().Learned
 	out.Verdict, out.Outside, out.Unexplained, out.Conditions = c.Verdict(), c.Outside(), c.Unexplained(), c.Conditions()
 	out.Sets, out.Checks, out.Turns = c.Sets(), c.NextChecks(), c.Turns()
+	out.Waits = state.Waits(out.Checks, today)
 	out.Moves, out.ToRuleOut, out.Suggested = c.Moves(out.Checks), c.ToRuleOut(), c.Suggested()
 	ranked := c.Causes()
 	var ids []string

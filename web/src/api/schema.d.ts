@@ -1662,6 +1662,10 @@ export interface components {
             unexplained: string[];
             /** @description Where it stands. */
             verdict: components["schemas"]["Judgement"];
+            /** @description By sign: when a check that takes days can be answered. */
+            waits: {
+                [key: string]: components["schemas"]["Wait"];
+            };
             working: components["schemas"]["Working"];
         };
         DifferentialInputBody: {
@@ -4241,6 +4245,12 @@ export interface components {
         Voided: {
             entry: string;
             reason?: string;
+        };
+        Wait: {
+            /** @description From when it can be answered. */
+            on: string;
+            /** @description The look with which it is compared. */
+            since: string;
         };
         WalkPlace: {
             /** @description Isolated plants: wash hands and tools before and after. */

@@ -9,13 +9,14 @@ interface NextChecksProps extends Answering {
   checks: Schemas["Check"][];
   knowledge: Knowledge;
   draft: Answers;
-  /** The day from which a look that needs days is counted. */
   today: string;
+  /** By sign: when what takes days can be answered, where there is a look to compare with. */
+  waits?: Record<string, Schemas["Wait"]>;
   show: (sign: Sign) => void;
 }
 
 /** The look most worth its trouble, what each answer would mean, and two others. */
-export function NextChecks({ checks, knowledge, draft, today, show, ...answering }: NextChecksProps) {
+export function NextChecks({ checks, knowledge, draft, today, waits, show, ...answering }: NextChecksProps) {
   const [more, setMore] = useState(false);
   const signOf = (c: Schemas["Check"]) => knowledge.signs.find((s) => s.id === c.sign);
   const [first, ...rest] = checks.filter(signOf);
@@ -27,7 +28,7 @@ export function NextChecks({ checks, knowledge, draft, today, show, ...answering
       </p>
     );
   }
-  const shared = { knowledge, draft, today, show, ...answering };
+  const shared = { knowledge, draft, today, waits, show, ...answering };
   return (
     <div className="next" data-testid="next-check">
       <One check={first} sign={sign} lead={first.again ? "Once more: " : "Next: "} {...shared} />
@@ -65,11 +66,12 @@ interface OneProps extends Answering {
   knowledge: Knowledge;
   draft: Answers;
   today: string;
+  waits?: Record<string, Schemas["Wait"]>;
   show: (sign: Sign) => void;
   lead: string;
 }
 
-function One({ check, sign, knowledge, draft, today, show, lead, ...answering }: OneProps) {
+function One({ check, sign, knowledge, draft, today, waits, show, lead, ...answering }: OneProps) {
   const label = (id: string) => knowledge.causes.find((c) => c.id === id)?.label.toLowerCase() ?? id;
   const say = (list: { id: string; chance: number }[] | null | undefined) =>
     (list ?? [])
@@ -87,9 +89,7 @@ function One({ check, sign, knowledge, draft, today, show, lead, ...answering }:
       </button>
       {check.reason && <div className="small">{check.reason}</div>}
       {check.days !== undefined && check.days > 0 && (
-        <div className="small">
-          Begin today, answer on <b>{sayDay(addDays(today, check.days), today)}</b>. Nothing urgent waits for it.
-        </div>
+        <When days={check.days} wait={waits?.[check.sign]} today={today} />
       )}
       <div className="small soft">
         {check.minutes} min, {disturbs[sign.disturbance]}; likely to be seen in {Math.round(check.outcomes.seen * 100)}{" "}
@@ -105,5 +105,18 @@ function One({ check, sign, knowledge, draft, today, show, lead, ...answering }:
         )}
       </div>
     </>
+  );
+}
+
+/** When a look that takes days can be answered. */
+function When({ days, wait, today }: { days: number; wait?: Schemas["Wait"]; today: string }) {
+  if (wait && wait.on <= today) {
+    return <div className="small">Compare with the look of {sayDay(wait.since, today)}.</div>;
+  }
+  return (
+    <div className="small">
+      {wait && wait.since < today ? `Begun on ${sayDay(wait.since, today)}` : "Begin today"}, answer on{" "}
+      <b>{sayDay(wait?.on ?? addDays(today, days), today)}</b>. Nothing urgent waits for it.
+    </div>
   );
 }

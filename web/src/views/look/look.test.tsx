@@ -182,10 +182,14 @@ describe("the next look", () => {
     const see = vi.fn();
     show(
       <NextChecks
-        checks={[check("root.smell"), { ...check("leaf.crisp"), days: 14 }]}
+        checks={[
+          { ...check("root.smell"), days: 5 },
+          { ...check("leaf.crisp"), days: 14 },
+        ]}
         knowledge={knowledge}
         draft={emptyLook()}
         today="2026-11-24"
+        waits={{ "root.smell": { since: "2026-11-01", on: "2026-11-24" } }}
         show={see}
         {...plain}
         put={put}
@@ -195,6 +199,7 @@ describe("the next look", () => {
     expect(box.textContent).toContain("how to see: A sour smell");
     expect(box.textContent).toContain("root rot 80 %, drought stress 10 %");
     expect(box.textContent).toContain("If not: drought stress 60 %");
+    expect(box.textContent).toContain("Compare with the look of 1 November.");
     expect(box.textContent).not.toContain("crackle");
     await userEvent.click(screen.getByRole("button", { name: "or another look" }));
     expect(box.textContent).toContain("Leaves crackle");

@@ -217,6 +217,7 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
                 knowledge={knowledge}
                 draft={draft}
                 today={file.today}
+                waits={d.waits}
                 show={(s) => setZone(s.zone)}
                 {...answering}
               />
