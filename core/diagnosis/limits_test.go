@@ -43,6 +43,7 @@ func TestVerdictsChangeAtTheirLimits(t *testing.T) {
 		{"a pest without its animal looked for", look(vine, spots...), map[string]float64{"thrips": 0.95}, 0, LookFurther},
 		{"looked for in vain", look(vine, spots...).without("pest.slender"), map[string]float64{"thrips": 0.899}, 0, LookFurther},
 		{"all but sure all the same", look(vine, spots...).without("pest.slender"), map[string]float64{"thrips": 0.90}, 0, Act},
+		{"it does not stand out", look(vine, spots...).without("pest.slender"), map[string]float64{"thrips": 0.499}, 0, LookFurther},
 		{"a lethal look is open", look(vine, spots...), map[string]float64{"salt-injury": 0.9, "base-rot": 0.051}, 0, LookFurther},
 		{"it is not", look(vine, spots...), map[string]float64{"salt-injury": 0.9, "base-rot": 0.05}, 0, Act},
 		{"nothing seen on the whole plant", wholeLook(vine), map[string]float64{"salt-injury": 0.05}, 0, NothingFound},
@@ -98,6 +99,15 @@ func TestWhatIsLeftToSettleDecides(t *testing.T) {
 	assert.Equal(t, NotEnough, got, "and nothing left to look for")
 	got, _ = likely.judge([]Check{{Worth: 0.2, RulesOut: "root-rot"}}, nil)
 	assert.Equal(t, LookFurther, got)
+	// A pest whose animal was looked for in vain: with nothing left to look for, that is not enough.
+	vain := made(t, wholeLook("aroid-vine", "leaf.spots-dark-dry"), map[string]float64{"thrips": 0.80})
+	got, _ = vain.judge(nil, nil)
+	assert.Equal(t, NotEnough, got)
+	assert.True(t, vain.animalLacking())
+	for chance, want := range map[float64]bool{0.499: false, 0.50: true, 0.899: true, 0.90: false} {
+		pest := made(t, wholeLook("aroid-vine", "leaf.spots-dark-dry"), map[string]float64{"thrips": chance})
+		assert.Equal(t, want, pest.animalLacking(), chance)
+	}
 	assert.InDelta(t, 0.1, bestWorth([]Check{{Worth: 0.2, RulesOut: "root-rot"}, {Worth: 0.1}}, 0), 1e-12)
 	assert.InDelta(t, 0.1, bestWorth([]Check{{Worth: 0.2, Again: true}, {Worth: 0.1}}, 0), 1e-12)
 }

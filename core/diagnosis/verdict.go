@@ -76,12 +76,12 @@ func (c *Case) Missing() []string {
 	return missing
 }
 
-// animalLacking says whether the leading cause is a pest of which nobody has
-// looked for the animal, or nobody has found it and it is not all but sure.
+// animalLacking says whether a pest stands out of which nobody has looked for the
+// animal, or nobody has found it and it is not all but sure.
 func (c *Case) animalLacking() bool {
 	lead, chance := c.lead()
 	signs := c.animals(lead)
-	if lead.Kind != "pest" || lead.Harmless || len(signs) == 0 {
+	if lead.Kind != "pest" || lead.Harmless || len(signs) == 0 || chance < standsOut {
 		return false
 	}
 	asked := slices.ContainsFunc(signs, func(s int) bool { return c.answers.asked[s] })
@@ -128,7 +128,7 @@ func (c *Case) judge(checks []Check, missing []string) (kind VerdictKind, about 
 	case c.elseProbably() && whole:
 		return SomethingElse, ""
 	case c.elseProbably() || c.animalLacking():
-		return LookFurther, ""
+		return further, ""
 	case !c.symptomSeen() && len(c.conditionsSeen) == 0:
 		if !whole || open || len(c.suspects()) > 0 && worth >= worthForSound {
 			return LookFurther, ""

@@ -153,6 +153,60 @@ func TestSoundPlantsAreFoundSound(t *testing.T) {
 	assert.LessOrEqual(t, ends[Act], 2)
 }
 
+// wholeLookAt has every quiet sign of the six parts answered by what a plant shows: what
+// is not seen is only thought not to be there. What wants a trained eye is left out.
+func wholeLookAt(habit string, shown map[string]shownAt) Examination {
+	h, _ := plant.HabitByID(habit)
+	e := Examination{Habit: habit, Season: climate.Summer}
+	for _, id := range quietLook(h) {
+		switch s, _ := SignByID(id); {
+		case s.Expert:
+		case shown[id].first:
+			e.Present = append(e.Present, id)
+		default:
+			e.Absent, e.Unsure = append(e.Absent, id), append(e.Unsure, id)
+		}
+	}
+	if a, _, clash := Contradiction(e); clash {
+		e.Present = slices.DeleteFunc(e.Present, func(id string) bool { return id == a })
+	}
+	return e
+}
+
+// Somebody looks at every part first, and then answers what is asked, on sound plants and
+// on ill ones. Whatever comes of it, nobody is told to look further with nothing to look
+// for.
+func TestALookAtTheWholePlantComesToAnEnd(t *testing.T) {
+	const each = 96
+	var mu sync.Mutex
+	sound, ill := map[VerdictKind]int{}, map[VerdictKind]int{}
+	right := 0
+	end := func(habit string, shown map[string]shownAt) Judgement {
+		c := answerAll(t, wholeLookAt(habit, shown), shown, 60, decided)
+		v := c.Verdict()
+		assert.False(t, v.Kind == LookFurther && len(c.NextChecks()) == 0, "%s: %v", habit, c.examination.Present)
+		return v
+	}
+	allAtOnce(each, func(i int) {
+		h := plant.Habits()[i%16]
+		v := end(h.ID, drawn(rand.New(rand.NewPCG(uint64(i), 91)), h))
+		p := patientOf(rand.New(rand.NewPCG(uint64(i), 92)))
+		w := end(p.Habit, p.shown)
+		mu.Lock()
+		defer mu.Unlock()
+		sound[v.Kind]++
+		ill[w.Kind]++
+		if w.Kind == Act && w.Cause == Standard().causes[p.cause].ID {
+			right++
+		}
+	})
+	t.Logf("of %d: sound %v; ill %v, %d acted on rightly", each, sound, ill, right)
+	assert.GreaterOrEqual(t, sound[NothingFound], each/2)
+	assert.LessOrEqual(t, sound[Act], 2)
+	assert.GreaterOrEqual(t, float64(right), 0.70*each)
+	assert.LessOrEqual(t, float64(ill[NothingFound]), 0.12*each)
+}
+
 // decided says whether a look came to an end.
 func decided(c *Case) bool { return c.Verdict().Kind != LookFurther }
 
