@@ -194,8 +194,9 @@ func TestChancesHaveWords(t *testing.T) {
 }
 
 func TestWhichCausesAreListed(t *testing.T) {
-	c := made(t, look("aroid-vine"), map[string]float64{"drought": 0.10, "salt-injury": 0.0999, "root-rot": 0.03})
-	assert.Equal(t, []CauseChance{{"drought", 0.10}}, c.Listed())
+	c := made(t, look("aroid-vine"),
+		map[string]float64{"drought": 0.3, "dry-air": 0.10, "salt-injury": 0.0999, "root-rot": 0.03})
+	assert.Equal(t, []CauseChance{{"drought", 0.3}, {"dry-air", 0.10}}, c.Listed())
 	assert.Equal(t, []CauseChance{{"root-rot", 0.03}}, c.ToRuleOut())
 	many := map[string]float64{}
 	for _, id := range []string{"drought", "salt-injury", "dry-air", "draught", "old-leaf", "edema", "low-light"} {
