@@ -68,6 +68,7 @@ func (c *Case) checkAgain(sign int) Check {
 	mistaken := c.unexplained(c.answers.seen[at])
 	not, still := c.withSign(sign)
 	check := c.weigh(sign, 1-mistaken*(1-seenTwice), c.chances, still.chances, not.chances)
+	c.tell(&check, c.chances, still.chances, not.chances)
 	check.Again = true
 	return check
 }

@@ -205,7 +205,7 @@ func (c *Case) nextChecks(can func(Sign) bool) []Check {
 		if past {
 			asked++
 		}
-		chosen = append(chosen, check)
+		chosen = append(chosen, c.check(c.k.signAt[check.Sign]))
 	}
 	chosen = c.unseenParts(chosen, all)
 	if again, is := c.secondLook(chosen); is && can(c.k.signs[c.k.signAt[again.Sign]]) {
@@ -233,7 +233,7 @@ func (c *Case) unseenParts(chosen, all []Check) []Check {
 			return here(x) && s.Disturbance <= Touch
 		})
 		if at >= 0 {
-			chosen = append(chosen, all[at])
+			chosen = append(chosen, c.check(c.k.signAt[all[at].Sign]))
 		}
 	}
 	return chosen
@@ -242,14 +242,16 @@ func (c *Case) unseenParts(chosen, all []Check) []Check {
 // open says whether a sign can still be asked.
 func (c *Case) open(sign int) bool { return !c.answers.given[sign] && !c.answers.unknown[sign] }
 
-// askable weighs every sign that can still be asked, the worthiest first.
+// askable weighs every sign that can still be asked, the worthiest first. What their
+// answers would mean is left to be told of those that are chosen.
 func (c *Case) askable(can func(Sign) bool) []Check {
 	var all []Check
 	for s, sign := range c.k.signs {
 		if !c.open(s) || !sign.fits.habit(c.habit.ID) || !can(sign) {
 			continue
 		}
-		if check := c.check(s); check.Outcomes.Seen > asGoodAsKnown && check.Outcomes.Seen < 1-asGoodAsKnown {
+		seen, before, ifSeen, ifNot := c.moved(s)
+		if check := c.weigh(s, seen, before, ifSeen, ifNot); check.Outcomes.Seen > asGoodAsKnown && check.Outcomes.Seen < 1-asGoodAsKnown {
 			all = append(all, check)
 		}
 	}
@@ -302,22 +304,31 @@ func (c *Case) price(s Sign) float64 {
 	return 2 + float64(s.Minutes) + price
 }
 
-func (c *Case) check(sign int) Check {
-	seen, before, with := c.ifAnswered(sign)
-	not := make([]float64, len(with))
-	for i := range with {
-		not[i] = (before[i] - with[i]) / max(1-seen, asGoodAsKnown)
-		with[i] /= max(seen, asGoodAsKnown)
+// moved gives the chance that a sign will be seen, and that of each cause before it, if
+// it is seen and if it is not.
+func (c *Case) moved(sign int) (seen float64, before, ifSeen, ifNot []float64) {
+	seen, before, ifSeen = c.ifAnswered(sign)
+	ifNot = make([]float64, len(ifSeen))
+	for i := range ifSeen {
+		ifNot[i] = (before[i] - ifSeen[i]) / max(1-seen, asGoodAsKnown)
+		ifSeen[i] /= max(seen, asGoodAsKnown)
 	}
-	return c.weigh(sign, seen, before, with, not)
+	return seen, before, ifSeen, ifNot
 }
 
-// weigh makes a check of a sign from the chance that it will be seen, and from that
-// of each cause before it, if it is seen and if it is not.
+// check weighs a sign and tells what its answers would mean.
+func (c *Case) check(sign int) Check {
+	seen, before, ifSeen, ifNot := c.moved(sign)
+	check := c.weigh(sign, seen, before, ifSeen, ifNot)
+	c.tell(&check, before, ifSeen, ifNot)
+	return check
+}
+
+// weigh gives a check its worth, from the chance that the sign will be seen, and from
+// that of each cause before it, if it is seen and if it is not.
 func (c *Case) weigh(sign int, seen float64, before, ifSeen, ifNot []float64) Check {
 	s := c.k.signs[sign]
 	check := Check{Sign: s.ID, Minutes: s.Minutes, Days: s.Days, Outcomes: Outcomes{Cost: c.price(s), Seen: seen}}
-	var moved []int
 	settles := 0.0
 	for i, p := range before {
 		if p == 0 || slices.Contains(c.conditionsSeen, i) {
@@ -325,18 +336,29 @@ func (c *Case) weigh(sign int, seen float64, before, ifSeen, ifNot []float64) Ch
 		}
 		up, down := ifSeen[i]-p, ifNot[i]-p
 		settles += c.k.causes[i].urgency() * 4 * (seen*up*up + (1-seen)*down*down)
-		check.Bits += entropy(p) - seen*entropy(ifSeen[i]) - (1-seen)*entropy(ifNot[i])
-		moved = append(moved, i)
 	}
 	check.Worth = settles / check.Outcomes.Cost
+	return check
+}
+
+// tell adds to a check how much it would settle, and the causes that it moves most.
+func (c *Case) tell(check *Check, before, ifSeen, ifNot []float64) {
+	seen := check.Outcomes.Seen
+	var list []int
+	for i, p := range before {
+		if p == 0 || slices.Contains(c.conditionsSeen, i) {
+			continue
+		}
+		check.Bits += entropy(p) - seen*entropy(ifSeen[i]) - (1-seen)*entropy(ifNot[i])
+		list = append(list, i)
+	}
 	swing := func(i int) float64 { return math.Abs(ifSeen[i] - ifNot[i]) }
-	sort.SliceStable(moved, func(a, b int) bool { return swing(moved[a]) > swing(moved[b]) })
-	for _, i := range moved[:min(len(moved), 3)] {
+	sort.SliceStable(list, func(a, b int) bool { return swing(list[a]) > swing(list[b]) })
+	for _, i := range list[:min(len(list), 3)] {
 		id := c.k.causes[i].ID
 		check.Outcomes.IfSeen = append(check.Outcomes.IfSeen, CauseChance{id, ifSeen[i]})
 		check.Outcomes.IfNot = append(check.Outcomes.IfNot, CauseChance{id, ifNot[i]})
 	}
-	return check
 }
 
 // explain adds how its worth was worked out.

@@ -102,12 +102,11 @@ func (c *Case) takenOut(a answer, present bool) func(cause int) float64 {
 // showing is how likely a set of causes shows a sign as it was seen.
 func (c *Case) showing(a answer) func(causes []int) float64 {
 	fails := c.fails(a)
+	misses := c.perCause(func(cause int) float64 { return 1 - c.k.linkAt(cause, a) })
 	return func(causes []int) float64 {
 		p := fails
 		for _, cause := range causes {
-			if !slices.Contains(c.conditionsSeen, cause) {
-				p *= 1 - c.k.linkAt(cause, a)
-			}
+			p *= misses[cause]
 		}
 		return 1 - p
 	}
@@ -116,15 +115,26 @@ func (c *Case) showing(a answer) func(causes []int) float64 {
 // denies is what a sign that is not there leaves of a set of causes.
 func (c *Case) denies(a answer) func(causes []int) float64 {
 	missed := c.k.missed(a)
+	leaves := c.perCause(func(cause int) float64 { return 1 - c.k.link[cause][a.sign]*(1-missed) })
 	return func(causes []int) float64 {
 		left := 1.0
 		for _, cause := range causes {
-			if !slices.Contains(c.conditionsSeen, cause) {
-				left *= 1 - c.k.link[cause][a.sign]*(1-missed)
-			}
+			left *= leaves[cause]
 		}
 		return left
 	}
+}
+
+// perCause works out a factor once for each cause; a condition that was seen has none.
+func (c *Case) perCause(factor func(cause int) float64) []float64 {
+	list := make([]float64, len(c.k.causes))
+	for cause := range list {
+		list[cause] = 1
+		if !slices.Contains(c.conditionsSeen, cause) {
+			list[cause] = factor(cause)
+		}
+	}
+	return list
 }
 
 // alone lists the answers that follow from one sign seen and from no other.
