@@ -251,8 +251,8 @@ func (c *Case) askable(can func(Sign) bool) []Check {
 			continue
 		}
 		seen, before, ifSeen, ifNot := c.moved(s)
-		if check := c.weigh(s, seen, before, ifSeen, ifNot); check.Outcomes.Seen > asGoodAsKnown && check.Outcomes.Seen < 1-asGoodAsKnown {
-			all = append(all, check)
+		if seen > asGoodAsKnown && seen < 1-asGoodAsKnown {
+			all = append(all, c.weigh(s, seen, before, ifSeen, ifNot))
 		}
 	}
 	sort.SliceStable(all, func(a, b int) bool { return all[a].Worth > all[b].Worth })
