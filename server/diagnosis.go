@@ -293,8 +293,9 @@ func (srv *server) differential(ctx context.Context, state record.State, a store
 			{Name: "causes thought of at the same time, at most", Value: diagnosis.MostTogether},
 			{Name: "share that rarer mixtures may have, at most; left out", Value: c.Left()},
 		},
-		Formula: "P(sign absent) = (1 − background) × Π(1 − link); P(cause) = 1 − (1 − prior) × Π(1 − strength) " +
-			"over what brings it on; summed over the sets of causes; a condition that was seen counts as true",
+		Formula: "P(sign absent) = (1 − background) × Π(1 − link); P(cause) = 1 − (1 − prior) × " +
+			"Π(1 − strength) over what brings it on; summed over the sets of causes; a condition that was seen " +
+			"counts as true",
 		Source: "noisy-OR networks: Pearl 1988, ch. 4; Heckerman 1989; Shwe et al. 1991, Methods Inf Med 30:241. " +
 			"Priors, links and strengths: common practice",
 		Sure: fmt.Sprintf("as good as its tables; these were tried on %d worked cases that people wrote down, which are "+

@@ -4,8 +4,8 @@ import "slices"
 
 // secondLook asks once more for the one sign seen on which a grave verdict hangs: time
 // to act, or something that is not on the list. False where there is no such verdict,
-// or where it would stand without any one sign that is looked for. The checks are those that are offered
-// otherwise.
+// or where it would stand without any one sign that is looked for. The checks are those
+// that are offered otherwise.
 func (c *Case) secondLook(checks []Check) (again Check, wanted bool) {
 	switch kind, about := c.judge(checks, c.Missing()); kind {
 	case Act:
@@ -67,8 +67,9 @@ func (c *Case) checkAgain(sign int) Check {
 	at := slices.IndexFunc(c.answers.seen, func(a answer) bool { return a.sign == sign })
 	mistaken := c.unexplained(c.answers.seen[at])
 	not, still := c.withSign(sign)
-	check := c.weigh(sign, 1-mistaken*(1-seenTwice), c.chances, still.chances, not.chances)
-	c.tell(&check, c.chances, still.chances, not.chances)
+	w := swing{1 - mistaken*(1-seenTwice), c.chances, still.chances, not.chances}
+	check := c.weigh(sign, w)
+	c.tell(&check, w)
 	check.Again = true
 	return check
 }
@@ -77,15 +78,19 @@ func (c *Case) checkAgain(sign int) Check {
 // with one that is there still.
 func (c *Case) withSign(sign int) (not, still *Case) {
 	id := c.k.signs[sign].ID
-	without := func(ids []string) []string {
-		return slices.DeleteFunc(slices.Clone(ids), func(one string) bool { return one == id })
+	e := c.examination.unanswered(id)
+	absent, seen := e, e
+	absent.Absent = append(slices.Clone(e.Absent), id)
+	seen.Present, seen.Again = append(slices.Clone(e.Present), id), append(slices.Clone(e.Again), id)
+	return c.as(absent), c.as(seen)
+}
+
+// unanswered takes back what was said of a sign.
+func (e Examination) unanswered(sign string) Examination {
+	for _, list := range []*[]string{&e.Present, &e.Absent, &e.Unsure, &e.Again} {
+		*list = slices.DeleteFunc(slices.Clone(*list), func(id string) bool { return id == sign })
 	}
-	e := c.examination
-	e.Unsure = without(e.Unsure)
-	seen := e
-	seen.Again = append(slices.Clone(e.Again), id)
-	e.Present, e.Absent = without(e.Present), append(slices.Clone(e.Absent), id)
-	return c.as(e), c.as(seen)
+	return e
 }
 
 // as solves the same look with an answer changed; the answers have been checked.

@@ -131,6 +131,16 @@ func TestASecondLookLowersTheBackground(t *testing.T) {
 		}
 		assert.InDelta(t, of(c)*0.25, of(twice), 1e-12, s.ID)
 	}
+	// Without it is as if it were never given, also where other answers hang on it.
+	e := look("aroid-vine", "care.new-arrival", "leaf.drooping", "pest.cotton")
+	e.Again, e.Unsure = []string{"care.new-arrival"}, []string{"leaf.drooping"}
+	without := examine(t, e.unanswered("care.new-arrival"))
+	assert.Equal(t, []string{"leaf.drooping", "pest.cotton"}, without.examination.Present)
+	for _, w := range examine(t, e).Evidence([]string{"settling-in"})["settling-in"] {
+		if w.Sign == "care.new-arrival" {
+			assert.InDelta(t, without.Chance("settling-in"), w.Without, 1e-9)
+		}
+	}
 	_, err := Examine(Examination{Habit: "fern", Absent: []string{"leaf.crisp"}, Again: []string{"leaf.crisp"}})
 	require.Error(t, err)
 	assert.Contains(t, err.Error(), "again[0]")

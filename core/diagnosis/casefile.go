@@ -46,16 +46,14 @@ func ReadCases(r io.Reader) (cases []WorkedCase, array bool, err error) {
 		return nil, array, err
 	}
 	for i, c := range cases {
-		if err := c.Check(); err != nil {
+		if err := c.check(); err != nil {
 			return nil, array, fmt.Errorf("%s%w", c.name(i, array), err)
 		}
 	}
 	return cases, array, nil
 }
 
-// Check says what of a case cannot be: an unknown id, or two answers that contradict
-// each other.
-func (c WorkedCase) Check() error {
+func (c WorkedCase) check() error {
 	if _, err := Examine(c.Examination); err != nil {
 		return err
 	}

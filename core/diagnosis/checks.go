@@ -250,9 +250,8 @@ func (c *Case) askable(can func(Sign) bool) []Check {
 		if !c.open(s) || !sign.fits.habit(c.habit.ID) || !can(sign) {
 			continue
 		}
-		seen, before, ifSeen, ifNot := c.moved(s)
-		if seen > asGoodAsKnown && seen < 1-asGoodAsKnown {
-			all = append(all, c.weigh(s, seen, before, ifSeen, ifNot))
+		if w := c.swing(s); w.seen > asGoodAsKnown && w.seen < 1-asGoodAsKnown {
+			all = append(all, c.weigh(s, w))
 		}
 	}
 	sort.SliceStable(all, func(a, b int) bool { return all[a].Worth > all[b].Worth })
@@ -304,60 +303,68 @@ func (c *Case) price(s Sign) float64 {
 	return 2 + float64(s.Minutes) + price
 }
 
-// moved gives the chance that a sign will be seen, and that of each cause before it, if
-// it is seen and if it is not.
-func (c *Case) moved(sign int) (seen float64, before, ifSeen, ifNot []float64) {
-	seen, before, ifSeen = c.ifAnswered(sign)
-	ifNot = make([]float64, len(ifSeen))
+// swing is the chance that a sign will be seen, and that of each cause before it, if it
+// is seen and if it is not.
+type swing struct {
+	seen                  float64
+	before, ifSeen, ifNot []float64
+}
+
+// swing works out what the answer to a sign moves.
+func (c *Case) swing(sign int) swing {
+	seen, before, ifSeen := c.ifAnswered(sign)
+	ifNot := make([]float64, len(ifSeen))
 	for i := range ifSeen {
 		ifNot[i] = (before[i] - ifSeen[i]) / max(1-seen, asGoodAsKnown)
 		ifSeen[i] /= max(seen, asGoodAsKnown)
 	}
-	return seen, before, ifSeen, ifNot
+	return swing{seen, before, ifSeen, ifNot}
 }
 
 // check weighs a sign and tells what its answers would mean.
 func (c *Case) check(sign int) Check {
-	seen, before, ifSeen, ifNot := c.moved(sign)
-	check := c.weigh(sign, seen, before, ifSeen, ifNot)
-	c.tell(&check, before, ifSeen, ifNot)
+	w := c.swing(sign)
+	check := c.weigh(sign, w)
+	c.tell(&check, w)
 	return check
 }
 
-// weigh gives a check its worth, from the chance that the sign will be seen, and from
-// that of each cause before it, if it is seen and if it is not.
-func (c *Case) weigh(sign int, seen float64, before, ifSeen, ifNot []float64) Check {
+// moves says whether a cause is one that answers move: it is possible, and neither a
+// condition that was seen nor an umbrella.
+func (c *Case) moves(cause int, before float64) bool {
+	return before > 0 && len(c.k.causes[cause].parts) == 0 && !slices.Contains(c.conditionsSeen, cause)
+}
+
+// weigh gives a check its worth.
+func (c *Case) weigh(sign int, w swing) Check {
 	s := c.k.signs[sign]
-	check := Check{Sign: s.ID, Minutes: s.Minutes, Days: s.Days, Outcomes: Outcomes{Cost: c.price(s), Seen: seen}}
+	check := Check{Sign: s.ID, Minutes: s.Minutes, Days: s.Days, Outcomes: Outcomes{Cost: c.price(s), Seen: w.seen}}
 	settles := 0.0
-	for i, p := range before {
-		if p == 0 || slices.Contains(c.conditionsSeen, i) {
-			continue
+	for i, p := range w.before {
+		if c.moves(i, p) {
+			up, down := w.ifSeen[i]-p, w.ifNot[i]-p
+			settles += c.k.causes[i].urgency() * 4 * (w.seen*up*up + (1-w.seen)*down*down)
 		}
-		up, down := ifSeen[i]-p, ifNot[i]-p
-		settles += c.k.causes[i].urgency() * 4 * (seen*up*up + (1-seen)*down*down)
 	}
 	check.Worth = settles / check.Outcomes.Cost
 	return check
 }
 
 // tell adds to a check how much it would settle, and the causes that it moves most.
-func (c *Case) tell(check *Check, before, ifSeen, ifNot []float64) {
-	seen := check.Outcomes.Seen
-	var list []int
-	for i, p := range before {
-		if p == 0 || slices.Contains(c.conditionsSeen, i) {
-			continue
+func (c *Case) tell(check *Check, w swing) {
+	var moved []int
+	for i, p := range w.before {
+		if c.moves(i, p) {
+			check.Bits += entropy(p) - w.seen*entropy(w.ifSeen[i]) - (1-w.seen)*entropy(w.ifNot[i])
+			moved = append(moved, i)
 		}
-		check.Bits += entropy(p) - seen*entropy(ifSeen[i]) - (1-seen)*entropy(ifNot[i])
-		list = append(list, i)
 	}
-	swing := func(i int) float64 { return math.Abs(ifSeen[i] - ifNot[i]) }
-	sort.SliceStable(list, func(a, b int) bool { return swing(list[a]) > swing(list[b]) })
-	for _, i := range list[:min(len(list), 3)] {
+	by := func(i int) float64 { return math.Abs(w.ifSeen[i] - w.ifNot[i]) }
+	sort.SliceStable(moved, func(a, b int) bool { return by(moved[a]) > by(moved[b]) })
+	for _, i := range moved[:min(len(moved), 3)] {
 		id := c.k.causes[i].ID
-		check.Outcomes.IfSeen = append(check.Outcomes.IfSeen, CauseChance{id, ifSeen[i]})
-		check.Outcomes.IfNot = append(check.Outcomes.IfNot, CauseChance{id, ifNot[i]})
+		check.Outcomes.IfSeen = append(check.Outcomes.IfSeen, CauseChance{id, w.ifSeen[i]})
+		check.Outcomes.IfNot = append(check.Outcomes.IfNot, CauseChance{id, w.ifNot[i]})
 	}
 }
 

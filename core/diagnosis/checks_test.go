@@ -148,6 +148,12 @@ func TestWhatWouldChangeOnesMindDoes(t *testing.T) {
 		assert.GreaterOrEqual(t, turn.Answer, 0.03)
 	}
 	assert.LessOrEqual(t, len(turns), 3)
+	// Both sides of the chance from which there is something to overthrow.
+	for chance, want := range map[float64]bool{0.199: false, 0.20: true} {
+		c := made(t, look("aroid-vine"), map[string]float64{"breakage": chance})
+		falls := slices.ContainsFunc(c.Turns(), func(turn Turn) bool { return !turn.Present })
+		assert.Equal(t, want, falls, chance)
+	}
 	// Where nothing is likely before or after, there is no mind to change.
 	for _, h := range plant.Habits() {
 		c := examine(t, wholeLook(h.ID))

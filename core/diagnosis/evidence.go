@@ -62,11 +62,7 @@ func (c *Case) withoutOne(a answer, present bool) func(cause int) float64 {
 // are made anew.
 func (c *Case) takenOut(a answer, present bool) func(cause int) float64 {
 	if c.carries(a) {
-		e := c.examination
-		not := func(id string) bool { return id == c.k.signs[a.sign].ID }
-		e.Present = slices.DeleteFunc(slices.Clone(e.Present), not)
-		e.Absent = slices.DeleteFunc(slices.Clone(e.Absent), not)
-		other := c.as(e)
+		other := c.as(c.examination.unanswered(c.k.signs[a.sign].ID))
 		return func(cause int) float64 { return other.chances[cause] }
 	}
 	gave := []func([]int) float64{c.denies(a)}

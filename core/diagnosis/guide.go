@@ -50,7 +50,7 @@ func Guide(habit plant.Habit, season climate.Season, at Occasion) []Ask {
 		if sign.Disturbance == Unpot || !sign.fits.habit(habit.ID) || at == AtSale && !seenAtSale(sign) {
 			continue
 		}
-		all = append(all, worth{sign, c.check(s).Worth})
+		all = append(all, worth{sign, c.weigh(s, c.swing(s)).Worth})
 	}
 	sort.SliceStable(all, func(a, b int) bool { return all[a].worth > all[b].worth })
 	left := secondsAtHome / secondsPerAnswer
@@ -73,7 +73,7 @@ func Guide(habit plant.Habit, season climate.Season, at Occasion) []Ask {
 
 // atOnce says whether one look can deny a sign: not what wants a second one, days
 // of waiting, an instrument or somebody to ask.
-func atOnce(s Sign) bool { return s.Source == FromLook }
+func atOnce(s Sign) bool { return s.Source == FromLook && s.Days == 0 }
 
 // quiet lists what "nothing amiss here" denies: what was asked, and on the plant
 // itself whatever plain eyes would have met.
@@ -103,8 +103,7 @@ func seenAtSale(s Sign) bool {
 	case "course":
 		return s.ID == "course.one-side" || s.ID == "course.oldest-only" || s.ID == "course.neighbours"
 	}
-	atOnce := s.Source == FromLook && s.Days == 0 && s.Disturbance < Unpot
-	return atOnce && s.ID != "med.wet-long" && s.ID != "leaf.pale-overall"
+	return atOnce(s) && s.Disturbance < Unpot && s.ID != "med.wet-long" && s.ID != "leaf.pale-overall"
 }
 
 // Minutes says what the looks behind some answers take together, in minutes:

@@ -277,7 +277,7 @@ func (c WorkedCase) Teaches() error {
 		return errors.New("it does not say what it was; give the causes of each case, or an empty list where nothing " +
 			"was wrong")
 	}
-	return c.Check()
+	return c.check()
 }
 
 // Anonymous is a case without what could tell whose it is: no name, no story.

@@ -70,23 +70,21 @@ func measure(url string, heavy uuid.UUID, bare *sqlTime, asks, at int) error {
 		if err != nil {
 			return fmt.Errorf("%s: %w", row.name, err)
 		}
-		slices.Sort(times)
 		inSQL, whole := bare.taken()/time.Duration(len(times)), time.Duration(0)
 		for _, t := range times {
 			whole += t / time.Duration(len(times))
 		}
-		fmt.Printf(
-			"%-34s %9s %9s %9s %9s %8.1f\n",
-			row.name,
-			ms(times[len(times)/2]),
-			ms(times[len(times)*95/100]),
-			ms(times[len(times)-1]),
-			ms(inSQL),
-			float64(whole)/float64(inSQL),
-		)
+		fmt.Printf("%s %9s %8.1f\n", figures(row.name, times), ms(inSQL), float64(whole)/float64(inSQL))
 	}
 	if *uploads == 0 {
 		return nil
 	}
 	return upload(c, url+file)
+}
+
+// figures puts the median, the 95th percentile and the slowest behind a name.
+func figures(name string, times []time.Duration) string {
+	slices.Sort(times)
+	n := len(times)
+	return fmt.Sprintf("%-34s %9s %9s %9s", name, ms(times[n/2]), ms(times[n*95/100]), ms(times[n-1]))
 }

@@ -7,7 +7,6 @@ import (
 
 	"github.com/jackc/pgx/v5"
 	"github.com/jackc/pgx/v5/stdlib"
-	"github.com/jmoiron/sqlx"
 
 	"tendermend/store"
 )
@@ -39,8 +38,6 @@ func timed(url string) (*store.Store, *sqlTime, error) {
 	}
 	bare := &sqlTime{}
 	config.Tracer = bare
-	db := sqlx.NewDb(stdlib.OpenDB(*config), "pgx")
-	db.SetMaxOpenConns(20)
-	db.SetMaxIdleConns(10)
-	return &store.Store{DB: db, Clock: time.Now}, bare, nil
+	s, err := store.Open(stdlib.RegisterConnConfig(config), time.Now)
+	return s, bare, err
 }

@@ -10,7 +10,6 @@ import (
 	"math/rand/v2"
 	"net/http"
 	"runtime"
-	"slices"
 	"time"
 
 	"github.com/google/uuid"
@@ -70,25 +69,11 @@ func upload(c *http.Client, file string) error {
 			return err
 		}
 	}
-	slices.Sort(times)
-	fmt.Printf(
-		"%-34s %9s %9s %9s\n",
-		"a picture stored",
-		ms(times[len(times)/2]),
-		ms(times[len(times)*95/100]),
-		ms(times[len(times)-1]),
-	)
+	fmt.Println(figures("a picture stored", times))
 	times, err := askOften(c, "GET", file, nil, 100, 2)
 	if err != nil {
 		return err
 	}
-	slices.Sort(times)
-	fmt.Printf(
-		"%-34s %9s %9s %9s\n",
-		"the plant's file with them",
-		ms(times[len(times)/2]),
-		ms(times[len(times)*95/100]),
-		ms(times[len(times)-1]),
-	)
+	fmt.Println(figures("the plant's file with them", times))
 	return nil
 }

@@ -4249,8 +4249,8 @@ export interface components {
         Wait: {
             /** @description From when it can be answered. */
             on: string;
-            /** @description The look with which it is compared. */
-            since: string;
+            /** @description The look with which it is compared; missing where it is begun by hand. */
+            since?: string;
         };
         WalkPlace: {
             /** @description Isolated plants: wash hands and tools before and after. */

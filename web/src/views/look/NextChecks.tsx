@@ -1,6 +1,6 @@
 import { useState } from "react";
 import type { Knowledge, Schemas } from "../../api/client";
-import { addDays, sayDay } from "../../dates";
+import { sayDay } from "../../dates";
 import { How } from "../../shell/How";
 import type { Answers, Sign } from "./look";
 import { type Answering, LikeWhat, SeenOrNot, StillThere } from "./SignRow";
@@ -10,7 +10,7 @@ interface NextChecksProps extends Answering {
   knowledge: Knowledge;
   draft: Answers;
   today: string;
-  /** By sign: when what takes days can be answered, where there is a look to compare with. */
+  /** By sign: when what takes days can be answered. */
   waits?: Record<string, Schemas["Wait"]>;
   show: (sign: Sign) => void;
 }
@@ -72,6 +72,7 @@ interface OneProps extends Answering {
 }
 
 function One({ check, sign, knowledge, draft, today, waits, show, lead, ...answering }: OneProps) {
+  const wait = waits?.[check.sign];
   const label = (id: string) => knowledge.causes.find((c) => c.id === id)?.label.toLowerCase() ?? id;
   const say = (list: { id: string; chance: number }[] | null | undefined) =>
     (list ?? [])
@@ -88,9 +89,7 @@ function One({ check, sign, knowledge, draft, today, waits, show, lead, ...answe
         {sign.label.toLowerCase()}?
       </button>
       {check.reason && <div className="small">{check.reason}</div>}
-      {check.days !== undefined && check.days > 0 && (
-        <When days={check.days} wait={waits?.[check.sign]} today={today} />
-      )}
+      {wait && <When wait={wait} today={today} />}
       <div className="small soft">
         {check.minutes} min, {disturbs[sign.disturbance]}; likely to be seen in {Math.round(check.outcomes.seen * 100)}{" "}
         of 100. If so: {say(check.outcomes.ifSeen)}. If not: {say(check.outcomes.ifNot)}.{" "}
@@ -109,14 +108,14 @@ function One({ check, sign, knowledge, draft, today, waits, show, lead, ...answe
 }
 
 /** When a look that takes days can be answered. */
-function When({ days, wait, today }: { days: number; wait?: Schemas["Wait"]; today: string }) {
-  if (wait && wait.on <= today) {
-    return <div className="small">Compare with the look of {sayDay(wait.since, today)}.</div>;
+function When({ wait: { since, on }, today }: { wait: Schemas["Wait"]; today: string }) {
+  if (since && on <= today) {
+    return <div className="small">Compare with the look of {sayDay(since, today)}.</div>;
   }
   return (
     <div className="small">
-      {wait && wait.since < today ? `Begun on ${sayDay(wait.since, today)}` : "Begin today"}, answer on{" "}
-      <b>{sayDay(wait?.on ?? addDays(today, days), today)}</b>. Nothing urgent waits for it.
+      {since && since < today ? `Begun on ${sayDay(since, today)}` : "Begin today"}, answer on{" "}
+      <b>{sayDay(on, today)}</b>. Nothing urgent waits for it.
     </div>
   );
 }

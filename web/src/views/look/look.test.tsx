@@ -182,14 +182,11 @@ describe("the next look", () => {
     const see = vi.fn();
     show(
       <NextChecks
-        checks={[
-          { ...check("root.smell"), days: 5 },
-          { ...check("leaf.crisp"), days: 14 },
-        ]}
+        checks={[check("root.smell"), check("leaf.crisp")]}
         knowledge={knowledge}
         draft={emptyLook()}
         today="2026-11-24"
-        waits={{ "root.smell": { since: "2026-11-01", on: "2026-11-24" } }}
+        waits={{ "root.smell": { since: "2026-11-01", on: "2026-11-24" }, "leaf.crisp": { on: "2026-12-08" } }}
         show={see}
         {...plain}
         put={put}
