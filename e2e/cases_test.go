@@ -13,6 +13,8 @@ func TestATroubleThatComesAgain(t *testing.T) {
 	p.see("Move it away from the others now")
 	p.click(by("button", "It is kept apart now"))
 	p.see("Kept apart")
+	// Until the first is recorded and shown everywhere the second waits.
+	p.until(`![...document.querySelectorAll("button")].some((b) => b.dataset.loading)`)
 	p.click(by("button", "Open a case and look it over"))
 	p.see("What it may be")
 	p.touch("joints")

@@ -49,14 +49,13 @@ function AlarmPatch({ file, alarm }: { file: PlantFile; alarm: Schemas["Alarm"] 
           variant={alarm.isolate && file.isolation !== "isolated" ? "default" : "filled"}
           loading={record.isPending}
           onClick={() =>
-            record.mutate(
-              { on: file.today, opened: { why: alarm.title, signal: alarm.id } },
-              {
-                onSuccess: (e) => {
-                  undo("a case opened", e.id);
-                  navigate(`/plants/${file.id}/examine?case=${e.id}`);
-                },
+            // The alarm is answered and gone by then: what follows must not hang on it.
+            record.mutateAsync({ on: file.today, opened: { why: alarm.title, signal: alarm.id } }).then(
+              (e) => {
+                undo("a case opened", e.id);
+                navigate(`/plants/${file.id}/examine?case=${e.id}`);
               },
+              () => undefined, // shown below
             )
           }
         >
