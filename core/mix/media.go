@@ -19,6 +19,7 @@ type Ingredient struct {
 var ingredients = []Ingredient{
 	{"potting soil", "potting soil", [2]float64{0.50, 0.65}, [2]float64{0.10, 0.20}},
 	{"peat or coir", "peat or coir", [2]float64{0.55, 0.75}, [2]float64{0.10, 0.20}},
+	{"peat", "peat", [2]float64{0.60, 0.80}, [2]float64{0.08, 0.18}},
 	{"fine bark", "fine bark", [2]float64{0.30, 0.40}, [2]float64{0.30, 0.40}},
 	{"medium bark", "medium bark", [2]float64{0.20, 0.30}, [2]float64{0.45, 0.55}},
 	{"coarse bark", "coarse bark", [2]float64{0.12, 0.22}, [2]float64{0.55, 0.65}},

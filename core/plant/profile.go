@@ -23,7 +23,7 @@ type Profile struct {
 	// Humidity in per cent: least, best.
 	Humidity  [2]float64 `json:"humidity"`
 	WaterRule WaterRule  `json:"waterRule"`
-	WaterLow  WaterRule  `json:"waterLow,omitempty" doc:"Its water rule in low light and rest."`
+	WaterLow  WaterRule  `json:"waterLow,omitempty" doc:"Its water rule in leaf in the dark months."`
 	// RootsFirstCM is how long new roots must be before its first water after
 	// rest, cm; 0 where it does not wait for them.
 	RootsFirstCM float64 `json:"rootsFirstCm,omitempty"`
@@ -31,6 +31,10 @@ type Profile struct {
 	Sun          Sun     `json:"sun" doc:"The most direct sun it bears indoors."`
 	Rest         string  `json:"rest,omitempty" doc:"How it rests; empty where it does not."`
 	RestKind     string  `json:"restKind,omitempty" doc:"When it rests: winter-dry, leafless-winter, summer …"`
+	// RestSeen is how a rest looks, so that it can be asked.
+	RestSeen RestLook `json:"restSeen,omitempty" enum:"none,slows,leafless,hard" doc:"How its rest looks."`
+	// RestWater is the rule of a plant that is seen at rest.
+	RestWater RestWater `json:"restWater,omitempty" enum:"growth,low,none,roots-first" doc:"Its water while seen at rest."`
 	Feed         Feed    `json:"feed"`
 	Mixes        []Mix   `json:"mixes" doc:"Mixes by parts."`
 	// RepotMonths is the usual time between repottings, in months.
@@ -44,6 +48,21 @@ type Profile struct {
 	// and most; missing where only the habit tells.
 	DryDays *[2]int `json:"dryDays,omitempty"`
 	Cover   Cover   `json:"cover,omitempty" enum:"closed,open,none" doc:"The cover it bears after root loss."`
+	// Size is how large it grows in a room; a plant that was measured stands above it.
+	Size Size `json:"size,omitempty" enum:"small,usual,large,huge" doc:"Its full size in a room."`
+	// SoldIn is what it usually stands in when bought: what is assumed of a newcomer
+	// until somebody says.
+	SoldIn string `json:"soldIn,omitempty" doc:"pot, pot-bark, pot-moss, pot-plug, basket, mounted or bare."`
+	// CutDryDays is how many days a living cut of a piece lies dry before it is set,
+	// fewest and most; 0 and 1 mean some hours. Roots that were trimmed have DryDays.
+	CutDryDays *[2]int `json:"cutDryDays,omitempty" doc:"Days that a cut piece lies dry before it is set."`
+	// RootIn is what its pieces root in, the best first.
+	RootIn     []string `json:"rootIn,omitempty" doc:"water, moss, mix, gritty, pinned, mount; the best first."`
+	RootsWeeks [2]int   `json:"rootsWeeks,omitzero" doc:"Weeks to roots of 2-3 cm in growth; zeros where it is not done."`
+	// Piece is the smallest piece of it that lives, as "1 tip"; empty where none does.
+	Piece string `json:"piece,omitempty" doc:"The smallest piece that lives: 1 tip, 3 growths …"`
+	// Never is what is not taken of it for increase.
+	Never []string `json:"never,omitempty" doc:"top, node, leaf, division, section: not taken for increase."`
 	Traits  []Trait `json:"traits"`
 	// Poisons says what harms whom. A kind that nobody knows about says so: the
 	// severity "not known" is never to be read as safe.
@@ -70,6 +89,39 @@ const (
 	BranchesYes   Branches = "yes"   // it branches
 	BranchesNo    Branches = "no"    // it has a single growing point, or no stem
 	BranchesCrown Branches = "crown" // new growth comes from the base
+)
+
+// RestLook is how a rest looks.
+type RestLook string
+
+// How rests look.
+const (
+	RestNone     RestLook = "none"     // it grows all year
+	RestSlows    RestLook = "slows"    // it keeps its leaves and hardly grows
+	RestLeafless RestLook = "leafless" // it drops its leaves or dies back
+	RestHard     RestLook = "hard"     // it keeps leaves or bulbs and really stops
+)
+
+// RestWater is how a plant is watered while it is seen at rest.
+type RestWater string
+
+// How plants at rest are watered.
+const (
+	RestAsGrowth   RestWater = "growth"
+	RestLow        RestWater = "low"
+	RestDry        RestWater = "none"
+	RestRootsFirst RestWater = "roots-first" // none until its new roots are long enough
+)
+
+// Size is how large a kind grows in a room.
+type Size string
+
+// The sizes: up to 25 cm, up to 60 cm, what one person carries, and what takes two.
+const (
+	SmallSize Size = "small"
+	UsualSize Size = "usual"
+	LargeSize Size = "large"
+	HugeSize  Size = "huge"
 )
 
 // Cover is a cover over a plant whose roots cannot feed it.

@@ -89,6 +89,31 @@ func (r *row) list(column string) []string {
 	return strings.Split(r.cells[column], ";")
 }
 
+// several reads a list in which "none" stands for nothing.
+func (r *row) several(column string) []string {
+	if some(r.cells[column]) == "" {
+		return nil
+	}
+	return r.list(column)
+}
+
+// some is a cell in which "none" stands for nothing.
+func some(cell string) string {
+	if cell == "none" {
+		return ""
+	}
+	return cell
+}
+
+// span reads two whole numbers with a dash between, the fewer first.
+func (r *row) span(column string) *[2]int {
+	var span [2]int
+	if _, err := fmt.Sscanf(r.cells[column], "%d-%d", &span[0], &span[1]); err != nil && r.err == nil {
+		r.err = fmt.Errorf("%s: %w", column, err)
+	}
+	return &span
+}
+
 var rootsFirst = regexp.MustCompile(`^roots-first\((\d+) cm\)$`)
 
 // rule reads a water rule, with the roots that it waits for, in cm.
@@ -150,11 +175,20 @@ func (r *row) profile() Profile {
 		Weeks:       weeksOf[c["habit"]],
 		Source:      c["source"],
 		Sure:        c["sure"],
+		Size:        Size(c["size"]),
+		SoldIn:      c["sold_in"],
+		CutDryDays:  r.span("cut_callus_days"),
+		RootIn:      r.several("root_in"),
+		Piece:       some(c["piece"]),
+		Never:       r.several("never"),
+		RestSeen:    RestLook(c["rest_seen"]),
+		RestWater:   RestWater(c["rest_water"]),
 		Traits:      []Trait{},
 		Sources:     map[string]string{"weeks": "common practice"},
 	}
 	p.WaterRule, p.RootsFirstCM = r.rule("water_growth")
 	p.WaterLow, _ = r.rule("water_low")
+	p.RootsWeeks = *r.span("roots_weeks")
 	if c["rest"] != "none" && c["rest"] != "" {
 		p.RestKind, p.Rest = c["rest"], c["rest_how"]
 	}

@@ -106,6 +106,17 @@ func inWords(t *testing.T, p plant.Profile) {
 		"summer",
 		"after-bloom",
 	)
+	among("how its rest looks", string(p.RestSeen), "none", "slows", "leafless", "hard")
+	among("water at rest", string(p.RestWater), "growth", "low", "none", "roots-first")
+	among("size", string(p.Size), "small", "usual", "large", "huge")
+	among("sold in", p.SoldIn, "pot", "pot-bark", "pot-moss", "pot-plug", "basket", "mounted", "bare")
+	for _, in := range p.RootIn {
+		among("rooting in", in, "water", "moss", "mix", "gritty", "pinned", "mount")
+	}
+	for _, part := range p.Never {
+		among("never taken", part, "top", "node", "leaf", "division", "section")
+	}
+	agree(t, p)
 	assert.NotEmpty(t, plant.WaterRuleText()[p.WaterRule], p.ID)
 	assert.NotEmpty(t, plant.WaterRuleText()[p.WaterLow], p.ID)
 	assert.Equal(t, p.WaterRule == plant.DryRest, p.RootsFirstCM > 0, "%s waits for roots of a length", p.ID)
@@ -133,6 +144,27 @@ func inWords(t *testing.T, p plant.Profile) {
 		p.PotShape == "none" ||
 		slices.Contains(p.Setups, "basket")
 	assert.True(t, len(p.Mixes) > 0 || air, "%s has no mix and needs one", p.ID)
+}
+
+// agree holds the words of a row against each other: rest, pieces and their roots.
+func agree(t *testing.T, p plant.Profile) {
+	t.Helper()
+	assert.Equal(t, p.RestSeen == plant.RestNone, p.RestWater == plant.RestAsGrowth, "%s: no rest, no other water", p.ID)
+	if p.RestWater == plant.RestDry {
+		assert.Contains(t, []plant.RestLook{plant.RestLeafless, plant.RestHard}, p.RestSeen, "%s goes dry in leaf", p.ID)
+	}
+	assert.Equal(t, p.RestWater == plant.RestRootsFirst, p.WaterRule == plant.DryRest, "%s waits for roots", p.ID)
+	assert.Equal(t, p.Piece == "", p.RootIn == nil, "%s: a piece and what it roots in", p.ID)
+	assert.Equal(t, p.Piece == "", p.RootsWeeks[1] == 0, "%s: a piece and its weeks", p.ID)
+	assert.LessOrEqual(t, p.RootsWeeks[0], p.RootsWeeks[1], p.ID)
+	assert.LessOrEqual(t, p.CutDryDays[0], p.CutDryDays[1], p.ID)
+	if p.Size == plant.HugeSize {
+		assert.Equal(t, plant.CoverNone, p.Cover, "%s is too large for a cover", p.ID)
+	}
+	dry := p.Habit == "cactus" || p.ID == "lithops-hybrid" || p.WaterRule == plant.DryRest
+	if p.WaterLow == plant.NoWater {
+		assert.True(t, dry, "%s in leaf is given nothing in the dark months", p.ID)
+	}
 }
 
 // Kinds keep the ids that stand in records; five of the first 96 grow otherwise

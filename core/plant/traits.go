@@ -35,6 +35,7 @@ const (
 	ShallowPot     Trait = "shallow-pot" // roots stay near the surface
 	WinterRest     Trait = "winter-rest" // rests in winter
 	AirHoles       Trait = "air-holes"   // wants holes in the pot's sides, or no pot
+	Grafted        Trait = "grafted"     // its top lives by another plant's stock
 )
 
 // TraitWords says each trait as a carer would.
@@ -51,7 +52,7 @@ var traitWords = map[Trait]string{
 	Fuzzy: "hairy leaves", Edible: "eaten", SulksMoved: "sulks when moved", Bolts: "runs to seed",
 	ResentsRepot: "resents repotting", MakesKeiki: "makes plantlets", SpikeReblooms: "an old spike blooms again",
 	SnugPot: "likes a snug pot", ShallowPot: "shallow roots, shallow pot", WinterRest: "rests in winter",
-	AirHoles: "holes in the pot's sides, or no pot",
+	AirHoles: "holes in the pot's sides, or no pot", Grafted: "its top lives by the stock that it was grafted on",
 }
 
 // traitCodes are the traits as the kinds' tables write them, where they differ.
