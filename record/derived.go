@@ -213,7 +213,7 @@ func (d *deriver) growth() {
 	}
 	since := max(first, grown)
 	quiet := int(d.today - since)
-	resting := d.state.Rests(d.today, d.south)
+	resting := d.state.MayRest(d.today, d.south)
 	switch {
 	case grown > 0 && quiet < growthLessDays:
 		d.add(

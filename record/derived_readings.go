@@ -90,7 +90,7 @@ func (d *deriver) feeding() {
 	if recent == 0 {
 		return
 	}
-	resting := d.state.Rests(d.today, d.south)
+	resting := d.state.MayRest(d.today, d.south)
 	heavy := strongest > 1 || resting && recent >= offSeasonFeeds
 	d.add(
 		"care.feed-heavy",

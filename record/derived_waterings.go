@@ -2,111 +2,84 @@ package record
 
 import (
 	"fmt"
-	"time"
 
 	"tendermend/core/day"
-	"tendermend/core/plant"
 	"tendermend/core/water"
 	"tendermend/core/working"
 )
 
-// light tells gaps between waterings apart: winter is not drought.
-type light int
-
-const (
-	resting light = iota // its kind rests: no gap is too long
-	dark                 // October to March
-	bright               // April to September
-)
-
-// lightOn gives the part of the year that a gap belongs to which ends on a day.
-func (d *deriver) lightOn(on day.Day) light {
-	switch m := plant.NorthMonth(on, d.south); {
-	case d.state.Rests(on, d.south):
-		return resting
-	case m >= time.April && m <= time.September:
-		return bright
-	}
-	return dark
+// gaps lists the gaps between its waterings, the one that is still open last.
+func (d *deriver) gaps() []water.Gap {
+	rule := d.state.waterLines(d.south)
+	return water.GapsOf(d.state.WateredOn, d.today, d.south, func(on day.Day) bool { return !rule(on).Days })
 }
-
-// gap is the time between two waterings, or since the last one.
-type gap struct {
-	days  float64
-	ended day.Day
-	of    light
-	open  bool // since the last watering
-}
-
-// gaps lists the gaps between waterings, the one that is still open last.
-func (d *deriver) gaps() []gap {
-	var list []gap
-	on := d.state.WateredOn
-	for i := 1; i < len(on); i++ {
-		list = append(list, gap{days: float64(on[i] - on[i-1]), ended: on[i], of: d.lightOn(on[i])})
-	}
-	if n := len(on); n > 0 {
-		list = append(list, gap{days: float64(d.today - on[n-1]), ended: d.today, of: d.lightOn(d.today), open: true})
-	}
-	return list
-}
-
-// leastGaps is how many gaps of the same part of the year are wanted before one is
-// called too long (common practice).
-const leastGaps = 3
 
 // waterings finds a gap far beyond the plant's own of the same part of the year,
 // the present one among them, and swings between short gaps and long ones. Of a
-// plant that rests no gap is too long.
+// plant that is given no water no gap is too long. That none was missed only the
+// gap since the last watering can say; what cannot be judged is no evidence.
 func (d *deriver) waterings() {
 	all := d.gaps()
-	missed, longest, own, judged := false, gap{}, 0.0, false
+	var missed, open *water.Gap
+	var own, openOwn water.Usual
 	for i, one := range all {
-		if one.of == resting || d.today-one.ended > missedWithin {
+		if one.Asleep || d.today-one.Ended > missedWithin {
 			continue
 		}
-		var same []float64
-		for k, other := range all {
-			if k != i && other.of == one.of && !other.open {
-				same = append(same, other.days)
-			}
-		}
-		if len(same) < leastGaps {
+		usual, known := water.UsualOf(all, one.Dark, i)
+		if !known {
 			continue
 		}
-		usual := water.Median(same)
-		late := one.days > missedTimes*usual && one.days >= usual+missedLonger
-		if !judged || late && !missed || late == missed && one.days > longest.days {
-			missed, longest, own, judged = late, one, usual, true
+		if late := one.Days > missedTimes*usual.Days && one.Days >= usual.Days+missedLonger; late &&
+			(missed == nil || one.Days > missed.Days) {
+			missed, own = &all[i], usual
+		}
+		if one.Open {
+			open, openOwn = &all[i], usual
 		}
 	}
-	if judged {
-		d.add(
-			"care.water-missed",
-			missed,
-			longest.ended,
-			fmt.Sprintf(
-				"The longest gap of the last two months was %s; its own at this time of the year is about %s.",
-				working.Count(int(longest.days), "day"), working.Count(int(own), "day"),
-			),
-			"gap > 2 × its own median gap of the same half of the year, and at least 7 days longer; none while it rests",
-			"fair: its own record",
-			working.Input{Name: "longest gap", Value: longest.days, Unit: "days"},
-			working.Input{Name: "its own median gap", Value: own, Unit: "days"},
-		)
+	if missed == nil {
+		missed, own = open, openOwn
+	}
+	if missed != nil {
+		d.waterMissed(*missed, own, missed != open || missed.Days > missedTimes*own.Days &&
+			missed.Days >= own.Days+missedLonger)
 	}
 	d.swings(all)
+}
+
+// waterMissed says that a watering was missed, or that none was since the last.
+func (d *deriver) waterMissed(g water.Gap, usual water.Usual, missed bool) {
+	since := "The longest gap of the last two months was %s"
+	if g.Open {
+		since = "Its last watering was %s ago"
+	}
+	const own = "; its own at this time of the year is about %s."
+	d.add(
+		"care.water-missed",
+		missed,
+		g.Ended,
+		fmt.Sprintf(since+own, working.Count(int(g.Days), "day"), working.Count(int(usual.Days+0.5), "day")),
+		"gap > 2 × its own median gap of the same half of the year, and at least 7 days longer; gaps of the other "+
+			"half, with the season's factor, where there are too few; none while its rule gives no water",
+		"fair: its own record",
+		working.Input{Name: "gap", Value: g.Days, Unit: "days"},
+		working.Input{Name: "its own median gap", Value: usual.Days, Unit: "days"},
+	)
 }
 
 // swingsOf is how many gaps are looked at for swings.
 const swingsOf = 6
 
 // swings finds short gaps beside long ones in the present part of the year.
-func (d *deriver) swings(all []gap) {
-	now := d.lightOn(d.today)
-	var recent []gap
+func (d *deriver) swings(all []water.Gap) {
+	if len(all) == 0 {
+		return
+	}
+	now := all[len(all)-1] // since the last watering
+	var recent []water.Gap
 	for _, one := range all {
-		if one.of == now && now != resting && !one.open {
+		if one.Dark == now.Dark && !one.Asleep && !one.Open {
 			recent = append(recent, one)
 		}
 	}
@@ -114,14 +87,14 @@ func (d *deriver) swings(all []gap) {
 	if len(recent) < swingGaps {
 		return
 	}
-	least, most := recent[0].days, recent[0].days
+	least, most := recent[0].Days, recent[0].Days
 	for _, g := range recent {
-		least, most = min(least, g.days), max(most, g.days)
+		least, most = min(least, g.Days), max(most, g.Days)
 	}
 	d.add(
 		"care.water-swings",
 		most > swingTimes*least && most >= least+swingLonger,
-		recent[len(recent)-1].ended,
+		recent[len(recent)-1].Ended,
 		fmt.Sprintf(
 			"Its last gaps of this time of the year ran from %s to %s.",
 			working.Count(int(least), "day"), working.Count(int(most), "day"),

@@ -34,8 +34,8 @@ func (*Fed) taken() taken { return whileHere }
 func (*Fed) minutes() int { return 2 }
 
 func (f *Fed) concerns(_ *situation, m moment) (list []Concern) {
-	if m.state.Rests(m.on, m.around.South) {
-		const said = "It rests now: what is fed stays in the medium and burns the roots."
+	if why, rests := m.state.noFeed(m.on, m.around.South); rests {
+		said := capital(why) + ": what is fed stays in the medium and burns the roots."
 		list = append(list, Concern{FedAtRest, said})
 	}
 	if n := len(m.state.Tallies); n > 0 {

@@ -93,7 +93,7 @@ func (s State) Rates(today day.Day) []working.Amount {
 // Stall says whether the plant stands still on a course for longer than is
 // normal. Firm roots or a pot that dries faster say that it works below.
 func (s State) Stall(c Course, today day.Day, south bool) (recovery.Stall, bool) {
-	stall, found := recovery.FindStall(s.Habit, s.Rests(today, south), s.Readings, c.Began, today)
+	stall, found := recovery.FindStall(s.Habit, s.MayRest(today, south), s.Readings, c.Began, today)
 	if !found {
 		return stall, false
 	}

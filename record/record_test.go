@@ -370,7 +370,7 @@ func TestAMissedWateringIsFoundByTheProgram(t *testing.T) {
 	missed := derived(b.state(), "care.water-missed")
 	require.NotNil(t, missed)
 	assert.True(t, missed.Present)
-	assert.Contains(t, missed.Why, "34 days; its own at this time of the year is about 8 days")
+	assert.Contains(t, missed.Why, "34 days ago; its own at this time of the year is about 8 days")
 	assert.NotEmpty(t, missed.Working.Formula)
 	b.write(8, record.Body{Watered: &record.Watered{}})
 	assert.True(t, derived(b.state(), "care.water-missed").Present, "the gap of 26 days lies within two months")

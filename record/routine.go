@@ -6,7 +6,6 @@ import (
 
 	"tendermend/core/care"
 	"tendermend/core/day"
-	"tendermend/core/plant"
 	"tendermend/core/recovery"
 )
 
@@ -14,7 +13,7 @@ import (
 // a plant that is well: one with a case in work follows its plan.
 func (s State) Routine(south bool) []care.Due {
 	p := care.Plant{
-		Kind: s.Profile, Wants: s.Wants, Habit: s.Habit, South: south,
+		Wants: s.Wants, Habit: s.Habit, South: south, Rule: s.waterLines(south),
 		Had: s.ArrivedOn, FreshOn: s.Pot.FreshOn, Watched: s.Isolation == UnderWatch,
 		Last: map[care.Job]day.Day{}, Snoozed: s.Snoozes,
 	}
@@ -44,9 +43,4 @@ func (s State) Routine(south bool) []care.Due {
 	}
 	p.Off = slices.Sorted(maps.Keys(s.JobsOff))
 	return care.Routine(p)
-}
-
-// Rests says whether its kind, or its habit, rests on a day.
-func (s State) Rests(on day.Day, south bool) bool {
-	return plant.RestsOn(s.Profile, s.Habit, on, south)
 }

@@ -27,6 +27,7 @@ const (
 	TaskCheck   TaskKind = "check"   // the stage's check-in
 	TaskLook    TaskKind = "look"    // a look at a plant that is well
 	TaskWater   TaskKind = "water"   // the look window for water
+	TaskAsleep  TaskKind = "asleep"  // a look at a plant that gets no water now
 	TaskTreat   TaskKind = "treat"   // a product may be repeated, by its label
 	TaskStall   TaskKind = "stall"   // it stands still for longer than is normal
 	TaskSignal  TaskKind = "signal"  // something alarms and nobody has answered it
@@ -36,7 +37,7 @@ const (
 
 // Task is one thing to do or look at, with why and since when.
 type Task struct {
-	Kind TaskKind `json:"kind" enum:"examine,decide,plan,step,pass,back,check,look,water,treat,stall,signal,pests,release"`
+	Kind TaskKind `json:"kind" enum:"examine,decide,plan,step,pass,back,check,look,water,asleep,treat,stall,signal,pests,release"`
 
 	From    day.Day `json:"from" doc:"The first useful day."`
 	Until   day.Day `json:"until" doc:"The last day that is still safe."`
@@ -83,6 +84,9 @@ func (s State) Tasks(south bool) []Task {
 	}
 	s.apartTasks(add)
 	if t, due := s.waterTask(south); due {
+		add(t)
+	}
+	if t, due := s.asleepTask(south); due {
 		add(t)
 	}
 	if n := len(s.Treatments); n > 0 && s.Treatments[n-1].IntervalDays > 0 {
@@ -200,5 +204,5 @@ func (s State) StallsOn(south bool) (day.Day, bool) {
 		return 0, false
 	}
 	on := recovery.LastProgress(s.Readings, s.Leading()[0].Began, s.LastLook()) + day.Day(7*(s.Habit.StallWeeks+1))
-	return on, !s.Rests(on, south)
+	return on, !s.MayRest(on, south)
 }

@@ -1,55 +1,14 @@
 package record
 
 import (
-	"tendermend/core/climate"
+	"tendermend/core/day"
 	"tendermend/core/water"
 )
 
-// WaterWindow gives the next look window for water; false when none is kept:
-// never watered here, or its stage or its rest holds water back.
+// WaterWindow gives the next look window for water; false when none is kept: it was
+// never watered here, or nobody knows when its rule gives water again.
 func (s State) WaterWindow(south bool) (water.Window, bool) {
-	for _, c := range s.OpenCases() {
-		if _, stage, ok := s.As(c).CurrentStage(); ok && stage.HoldsWater {
-			return water.Window{}, false
-		}
-	}
-	if len(s.WateredOn) == 0 {
-		return water.Window{}, false
-	}
-	w, known := water.NextLook(
-		s.Habit,
-		climate.SeasonOf(s.WateredOn[len(s.WateredOn)-1], south),
-		s.WateredOn,
-		s.StillMoist,
-	)
-	if known && s.restsDry() {
-		w = s.afterRest(w, south)
-	}
-	return w, known
-}
-
-// restsDry says whether it is kept dry while it rests: a cactus is, whatever its
-// kind.
-func (s State) restsDry() bool {
-	return s.Habit.ID == "cactus" || s.Profile != nil && s.Profile.RestsDry()
-}
-
-// afterRest moves a window for water behind a dry rest, where it lies in one or
-// reaches into one: a plant that is dry for its rest has missed nothing.
-func (s State) afterRest(w water.Window, south bool) water.Window {
-	const longest = 370
-	for on := w.From; on <= w.Until; on++ {
-		if !s.Rests(on, south) {
-			continue
-		}
-		end := on
-		for end < on+longest && s.Rests(end, south) {
-			end++
-		}
-		w.From, w.Until = end, end+(w.Until-w.From)
-		return w
-	}
-	return w
+	return water.NextLook(s.Habit, s.WateredOn, s.StillMoist, south, s.waterLines(south))
 }
 
 func (s State) waterTask(south bool) (Task, bool) {
@@ -61,6 +20,8 @@ func (s State) waterTask(south bool) (Task, bool) {
 	if w.Guess {
 		why = "A guess from its habit; its own gaps are not known yet."
 	}
+	line := s.WaterLine(w.From, south)
+	why += " Its rule then: " + line.Words + " (" + line.Why + ")."
 	return Task{
 		Kind:    TaskWater,
 		From:    w.From,
@@ -70,4 +31,25 @@ func (s State) waterTask(south bool) (Task, bool) {
 		Minutes: 1,
 		Weight:  2,
 	}, true
+}
+
+// asleepTask asks of a plant that gets no water now whether it wakes, or how long
+// the roots are that its water waits for.
+func (s State) asleepTask(south bool) (Task, bool) {
+	last := s.LastLook()
+	line := s.WaterLine(last+water.AsleepDays, south)
+	if line.Days || line.LookDays == 0 {
+		return Task{}, false
+	}
+	if r, read := s.Readings.Last(line.Asks); read {
+		last = max(last, r.On)
+	}
+	t := Task{
+		Kind: TaskAsleep, From: last + day.Day(line.LookDays), Until: last + day.Day(2*line.LookDays), Minutes: 2,
+		Weight: 2, Measure: line.Asks, What: "See whether it wakes: firm, any new shoot?", Why: capital(line.Why) + ".",
+	}
+	if line.Asks == water.RootsMeasure {
+		t.What = "New roots: how long?"
+	}
+	return t, true
 }

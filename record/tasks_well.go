@@ -30,8 +30,8 @@ func (s State) routineTask(south bool) Task {
 	last, every := s.LastLook(), s.Habit.LookDays
 	from := last + day.Day(every)
 	why := fmt.Sprintf("A %s is looked at every %s.", s.Habit.Label, days(every))
-	if s.Rests(from, south) {
-		why = fmt.Sprintf("It rests now: no water and no feed because of the calendar. A look every %s.", days(every))
+	if line := s.WaterLine(from, south); line.Rest {
+		why = fmt.Sprintf("%s. Water: %s. A look every %s.", capital(line.Why), line.Words, days(every))
 	}
 	t := Task{
 		Kind: TaskLook, From: from, Until: last + day.Day(2*every), What: "Look it over", Why: why,

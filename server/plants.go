@@ -254,7 +254,7 @@ func plantFile(s record.State, place string, today day.Day, south bool) PlantFil
 	if n := len(s.Confirmations); f.Confirmed == nil && !s.Case.Is() && n > 0 {
 		f.Confirmed = &s.Confirmations[n-1]
 	}
-	f.Alarms, f.Apart, f.Routine, f.Resting = s.Alarms(), s.Apart(today), []care.Due{}, s.Rests(today, south)
+	f.Alarms, f.Apart, f.Routine, f.Resting = s.Alarms(), s.Apart(today), []care.Due{}, s.AtRest(today, south)
 	if len(s.OpenCases()) == 0 && !s.Over() {
 		for _, job := range s.Routine(south) {
 			f.Routine = append(f.Routine, job.At(today))
@@ -296,7 +296,7 @@ func widthOf(p record.Pot) float64 {
 }
 
 func waterNeed(s record.State, south bool) *WaterNeed {
-	need := &WaterNeed{Rule: plant.WaterRuleText()[s.Wants.WaterRule]}
+	need := &WaterNeed{Rule: s.Wants.WaterRule.Words()}
 	if n := len(s.WateredOn); n > 0 {
 		need.Last = &s.WateredOn[n-1]
 	}

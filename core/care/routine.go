@@ -9,16 +9,18 @@ import (
 	"tendermend/core/cause"
 	"tendermend/core/day"
 	"tendermend/core/plant"
+	"tendermend/core/water"
 )
 
 // Plant is what a routine is worked out from.
 type Plant struct {
-	Kind  *plant.Profile // nil where it is not known
-	Wants plant.Profile  // its kind's wishes, or its habit's
+	Wants plant.Profile // its kind's wishes, or its habit's
 	Habit plant.Habit
 	South bool
-	Had   day.Day // about since when it has been had; the earliest day where that is long ago
-	New   bool    // whether it is known to have come not long ago
+	// Rule is its water rule on a day; nil where nothing is known but its kind.
+	Rule func(day.Day) water.Line
+	Had  day.Day // about since when it has been had; the earliest day where that is long ago
+	New  bool    // whether it is known to have come not long ago
 	// FreshOn is the day on which it last came into fresh medium; nil where never.
 	FreshOn *day.Day
 	// LiveShare is the share of its roots that live; nil where nobody counted.
@@ -70,16 +72,34 @@ const (
 	rest               // it rests
 )
 
-// seasonOn gives the light season of a plant on a day: its rest, the three months
-// of the shortest days, or growth (common practice).
+// seasonOn gives the light season of a plant on a day: its rest where it is seen
+// or known, the three months of the shortest days, or growth (common practice).
 func (p Plant) seasonOn(d day.Day) lightSeason {
 	switch m := plant.NorthMonth(d, p.South); {
-	case plant.RestsOn(p.Kind, p.Habit, d, p.South):
+	case p.rule(d).Rest:
 		return rest
 	case m == time.November, m == time.December, m == time.January:
 		return low
 	}
 	return growth
+}
+
+// rule is its water rule on a day, from which its rest is read.
+func (p Plant) rule(d day.Day) water.Line {
+	if p.Rule != nil {
+		return p.Rule(d)
+	}
+	return water.LineOn(water.Asked{Kind: p.Wants, Habit: p.Habit, On: d, South: p.South})
+}
+
+// fed says whether it may be fed on a day: never in a rest of its kind, and in the
+// dark months only where its kind is.
+func (p Plant) fed(d day.Day) bool {
+	if p.rule(d).NoFeed {
+		return false
+	}
+	unfedInTheDark := p.Wants.Feed.PpmN > 0 && p.Wants.Feed.Low == 0
+	return !unfedInTheDark || p.seasonOn(d) != low
 }
 
 // Intervals and limits of the routine, in days (common practice).
@@ -227,7 +247,7 @@ func (p Plant) feed(since day.Day) (day.Day, bool, string) {
 	if p.New {
 		on = max(on, p.Had+NewDays)
 	}
-	return p.awake(on), true, why + " Water first where it is thirsty, feed at the next."
+	return p.first(on, p.fed), true, why + " Water first where it is thirsty, feed at the next."
 }
 
 func (p Plant) flush(since day.Day) (day.Day, bool, string) {
@@ -235,7 +255,7 @@ func (p Plant) flush(since day.Day) (day.Day, bool, string) {
 	if p.Wants.Has(plant.SaltTender) {
 		every = flushDaysSalt
 	}
-	return p.awake(since + every), p.Fed >= feedsToFlush, fmt.Sprintf("Fed %d times since; salts gather.", p.Fed)
+	return p.first(since+every, p.fed), p.Fed >= feedsToFlush, fmt.Sprintf("Fed %d times since; salts gather.", p.Fed)
 }
 
 func (p Plant) repot(since day.Day) (day.Day, bool, string) {
@@ -269,12 +289,15 @@ func (p Plant) pause(job Job, on day.Day) *Pause {
 	if slices.Contains(anyTime, job) {
 		return nil
 	}
-	fits := func(s lightSeason) bool { return s != rest }
-	if slices.Contains(grows, job) {
-		fits = func(s lightSeason) bool { return s == growth }
+	fits := p.isAwake
+	switch {
+	case job == Feed, job == Flush:
+		fits = p.fed
+	case slices.Contains(grows, job):
+		fits = p.isGrowing
 	}
-	from := p.first(on, func(s lightSeason) bool { return !fits(s) })
-	if fits(p.seasonOn(from)) {
+	from := p.first(on, func(d day.Day) bool { return !fits(d) })
+	if fits(from) {
 		return nil
 	}
 	return &Pause{from, p.first(from, fits)}
@@ -289,19 +312,18 @@ func (d Due) At(today day.Day) Due {
 	return d
 }
 
+func (p Plant) isAwake(d day.Day) bool   { return p.seasonOn(d) != rest }
+func (p Plant) isGrowing(d day.Day) bool { return p.seasonOn(d) == growth }
+
 // awake is a day, or the first after it on which the plant does not rest.
-func (p Plant) awake(d day.Day) day.Day {
-	return p.first(d, func(s lightSeason) bool { return s != rest })
-}
+func (p Plant) awake(d day.Day) day.Day { return p.first(d, p.isAwake) }
 
 // growing is a day, or the first after it on which the plant grows.
-func (p Plant) growing(d day.Day) day.Day {
-	return p.first(d, func(s lightSeason) bool { return s == growth })
-}
+func (p Plant) growing(d day.Day) day.Day { return p.first(d, p.isGrowing) }
 
-func (p Plant) first(d day.Day, fits func(lightSeason) bool) day.Day {
+func (p Plant) first(d day.Day, fits func(day.Day) bool) day.Day {
 	for next := d; next < d+longestRest; next++ {
-		if fits(p.seasonOn(next)) {
+		if fits(next) {
 			return next
 		}
 	}

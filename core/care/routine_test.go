@@ -68,7 +68,7 @@ func TestWhoIsNotFed(t *testing.T) {
 
 func TestARestMovesWhatFeedsAndFlushes(t *testing.T) {
 	kind := plant.Profile{RestKind: "winter-dry", Feed: plant.Feed{Every: "month"}}
-	rests := func(p *care.Plant) { p.Kind, p.Wants, p.Had, p.Fed = &kind, kind, winter, 4 }
+	rests := func(p *care.Plant) { p.Wants, p.Had, p.Fed = kind, winter, 4 }
 	jobs := vine(t, rests)
 	assert.Equal(t, day.Of(2027, time.March, 1), jobs[care.Feed].On, "not before the rest is over")
 	assert.Equal(t, day.Of(2027, time.March, 1), jobs[care.Flush].On)
@@ -128,7 +128,7 @@ func is(job care.Job) func(care.Words) bool { return func(w care.Words) bool { r
 func TestAJobThatFellDueBeforeARestWaitsForItsEnd(t *testing.T) {
 	kind := plant.Profile{RestKind: "winter-dry", Feed: plant.Feed{Every: "month"}}
 	autumn := day.Of(2026, time.September, 20)
-	jobs := vine(t, func(p *care.Plant) { p.Kind, p.Wants, p.Had = &kind, kind, autumn })
+	jobs := vine(t, func(p *care.Plant) { p.Wants, p.Had = kind, autumn })
 	feed := jobs[care.Feed]
 	assert.Equal(t, autumn+30, feed.On)
 	november, march := day.Of(2026, time.November, 1), day.Of(2027, time.March, 1)

@@ -50,14 +50,21 @@ func middle(h Habit) Profile {
 	}
 	suns := map[string]int{}
 	rests, pests := map[string]int{}, map[string]int{}
+	codes, looks, atRest, low := map[string]int{}, map[string]int{}, map[string]int{}, map[string]int{}
 	for _, k := range kinds {
 		suns[string(k.Sun)]++
 		rests[k.Rest]++
+		codes[k.RestKind]++
+		looks[string(k.RestSeen)]++
+		atRest[string(k.RestWater)]++
+		low[string(k.WaterLow)]++
 		for _, l := range k.Pests {
 			pests[l.Pest]++
 		}
 	}
 	p.Sun, p.Rest = Sun(commonest(suns)), commonest(rests)
+	p.RestKind, p.WaterLow = commonest(codes), WaterRule(commonest(low))
+	p.RestSeen, p.RestWater = RestLook(commonest(looks)), RestWater(commonest(atRest))
 	p.Mixes = kinds[0].Mixes
 	p.Poisons = []Poison{worstCommon(kinds, "people"), worstCommon(kinds, "pets")}
 	for pest, n := range pests {

@@ -35,8 +35,8 @@ type Profile struct {
 	RestSeen RestLook `json:"restSeen,omitempty" enum:"none,slows,leafless,hard" doc:"How its rest looks."`
 	// RestWater is the rule of a plant that is seen at rest.
 	RestWater RestWater `json:"restWater,omitempty" enum:"growth,low,none,roots-first" doc:"Its water while seen at rest."`
-	Feed         Feed    `json:"feed"`
-	Mixes        []Mix   `json:"mixes" doc:"Mixes by parts."`
+	Feed      Feed      `json:"feed"`
+	Mixes     []Mix     `json:"mixes" doc:"Mixes by parts."`
 	// RepotMonths is the usual time between repottings, in months.
 	RepotMonths [2]int   `json:"repotMonths"`
 	RepotWhen   []string `json:"repotWhen,omitempty" doc:"When it is best repotted: spring, new-roots, after-bloom …"`
@@ -62,8 +62,8 @@ type Profile struct {
 	// Piece is the smallest piece of it that lives, as "1 tip"; empty where none does.
 	Piece string `json:"piece,omitempty" doc:"The smallest piece that lives: 1 tip, 3 growths …"`
 	// Never is what is not taken of it for increase.
-	Never []string `json:"never,omitempty" doc:"top, node, leaf, division, section: not taken for increase."`
-	Traits  []Trait `json:"traits"`
+	Never  []string `json:"never,omitempty" doc:"top, node, leaf, division, section: not taken for increase."`
+	Traits []Trait  `json:"traits"`
 	// Poisons says what harms whom. A kind that nobody knows about says so: the
 	// severity "not known" is never to be read as safe.
 	Poisons     []Poison `json:"poisons" doc:"What harms whom; a severity of “not known” is not safe."`

@@ -1,7 +1,6 @@
 package plant
 
 import (
-	"slices"
 	"time"
 
 	"tendermend/core/climate"
@@ -20,10 +19,35 @@ func (p Profile) RestsIn(m time.Month) bool {
 	return m >= time.November || m <= time.February
 }
 
-// RestsDry says whether the kind is kept dry while it rests: then no watering is
-// due, however long ago the last one was (common practice).
-func (p Profile) RestsDry() bool {
-	return slices.Contains([]string{"winter-dry", "leafless-winter", "tuber-winter"}, p.RestKind)
+// HowItRests says how its rest looks: as its table says, or for a kind that says
+// nothing of it by the code of its rest (common practice).
+func (p Profile) HowItRests() RestLook {
+	if p.RestSeen != "" {
+		return p.RestSeen
+	}
+	switch p.RestKind {
+	case "", "none":
+		return RestNone
+	case "leafless-winter", "tuber-winter", "summer":
+		return RestLeafless
+	case "winter-cool-dry":
+		return RestHard
+	}
+	return RestSlows
+}
+
+// WaterAtRest says how it is watered while it is seen at rest: as its table says,
+// or for a kind that says nothing of it the cautious way, low and never none.
+func (p Profile) WaterAtRest() RestWater {
+	switch {
+	case p.RestWater != "":
+		return p.RestWater
+	case p.WaterRule == DryRest:
+		return RestRootsFirst
+	case p.HowItRests() == RestNone:
+		return RestAsGrowth
+	}
+	return RestLow
 }
 
 // NorthMonth gives the month that a day has in the northern half of the year.

@@ -26,6 +26,9 @@ const (
 // WaterRuleText says a water rule as a carer would.
 func WaterRuleText() map[WaterRule]string { return maps.Clone(waterRuleText) }
 
+// Words says the rule as a carer would; empty where there is no such rule.
+func (r WaterRule) Words() string { return waterRuleText[r] }
+
 var waterRuleText = map[WaterRule]string{
 	Even:       "evenly moist: never let it dry",
 	SurfaceDry: "when the surface begins to dry",

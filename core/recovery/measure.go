@@ -183,6 +183,22 @@ var measures = []Measure{
 		Growing: true,
 	},
 	{
+		ID:    "growing",
+		Ask:   "Has anything new grown in the last month?",
+		Short: "growing",
+		How:   "A leaf, a shoot, a root tip or length that was not there a month ago",
+		Kind:  YesNo,
+		Most:  1,
+	},
+	{
+		ID:    "at-rest",
+		Ask:   "Has it gone to rest?",
+		Short: "at rest",
+		How:   "Its leaves gone or going, or it has stopped growing and is firm",
+		Kind:  YesNo,
+		Most:  1,
+	},
+	{
 		ID:        "new-leaves",
 		Ask:       "New leaves opened since the last look",
 		Short:     "new leaves",
@@ -374,6 +390,11 @@ var measureByID = func() map[string]Measure {
 
 // Measures lists everything that is read at check-ins.
 func Measures() []Measure { return slices.Clone(measures) }
+
+// GrowthMeasures lists the measures of which a rise is growth.
+func GrowthMeasures() []Measure { return growing }
+
+var growing = slices.DeleteFunc(Measures(), func(m Measure) bool { return !m.Growing })
 
 // MeasureByID finds a measure; false when there is none of that id.
 func MeasureByID(id string) (Measure, bool) {

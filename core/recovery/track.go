@@ -29,6 +29,8 @@ type Stage struct {
 	LookDays int `json:"lookDays"`
 	// HoldsWater is true where no watering is due whatever the water rule says.
 	HoldsWater bool `json:"holdsWater"`
+	// NoSprays is true where no product goes on the plant.
+	NoSprays bool `json:"noSprays"`
 	// OnReserves is true where it has no roots to live on yet, so that its
 	// reserves run out.
 	OnReserves bool `json:"onReserves"`

@@ -26,7 +26,6 @@ var growingTracks = []Track{
 			Purpose:    "Wait for the leaves to lift.",
 			UsualWeeks: [2]float64{0.3, 1},
 			LookDays:   1,
-			HoldsWater: true,
 			Care: Care{
 				Water:    "none until its own dryness",
 				Humidity: "shade",
@@ -73,6 +72,7 @@ var growingTracks = []Track{
 				Feed:     "none",
 				Not:      "Marked leaves stay while they feed the plant. Nothing sprayed.",
 			},
+			NoSprays: true,
 			Gate: []Condition{
 				Quiet{[]string{"wilt", "yellow"}, 7, "7 days without new wilt or yellowing"},
 			},

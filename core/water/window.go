@@ -7,7 +7,6 @@ import (
 	"math"
 	"sort"
 
-	"tendermend/core/climate"
 	"tendermend/core/day"
 	"tendermend/core/plant"
 	"tendermend/core/working"
@@ -33,23 +32,8 @@ type Window struct {
 	Working working.Working `json:"working"`
 }
 
-// ownGaps is how many gaps of its own are wanted before they replace the
-// habit's guess.
-const ownGaps = 3
-
-// winterStretch lengthens a guessed gap in winter light (common practice).
+// winterStretch lengthens a gap in winter light (common practice).
 const winterStretch = 1.4
-
-// Gaps gives the days between successive waterings, oldest first.
-func Gaps(watered []day.Day) []float64 {
-	var gaps []float64
-	for i := 1; i < len(watered); i++ {
-		if g := int(watered[i] - watered[i-1]); g > 0 {
-			gaps = append(gaps, float64(g))
-		}
-	}
-	return gaps
-}
 
 // Median of a list of numbers; 0 for an empty one.
 func Median(values []float64) float64 {
@@ -64,47 +48,75 @@ func Median(values []float64) float64 {
 	return s[len(s)/2]
 }
 
-// NextLook gives the window after the last watering. With three gaps of its
-// own it runs from 0.8 to 1.25 times their median over the last six; without,
-// from the habit's usual gaps, longer in winter. When the medium was found
-// still moist after that, the window moves to at least two days after the look.
-// All factors are common practice. False when it was never watered here.
-func NextLook(h plant.Habit, season climate.Season, watered []day.Day, stillMoist *day.Day) (Window, bool) {
+// longestSleep is how far ahead the end of a rest is looked for, days.
+const longestSleep = 370
+
+// NextLook gives the window after the last watering, by the plant's rule of its
+// days: from 0.8 to 1.25 times its own usual gap of that half of the year; without
+// one, from the habit's usual gaps, longer by a drier rule. When the medium was
+// found still moist after that, the window moves to at least two days after the
+// look; where the rule gives no water, behind the rest. All factors are common
+// practice. False when it was never watered here, or when nobody knows the day on
+// which its rule gives water again.
+func NextLook(h plant.Habit, watered []day.Day, stillMoist *day.Day, south bool, rule func(day.Day) Line) (Window, bool) {
 	if len(watered) == 0 {
 		return Window{}, false
 	}
 	last := watered[len(watered)-1]
-	gaps := Gaps(watered)
-	w := Window{}
-	if len(gaps) >= ownGaps {
-		recent := gaps[max(0, len(gaps)-6):]
-		m := Median(recent)
-		w.From, w.Until = last+day.Day(math.Round(0.8*m)), last+day.Day(math.Round(1.25*m))
-		w.Working = working.Working{
-			Inputs: []working.Input{
-				{Name: "median of its last gaps", Value: m, Unit: "days"},
-				{Name: "gaps", Value: float64(len(recent))},
-			},
-			Formula: "last watering + 0.8 to 1.25 × its own median gap",
-			Source:  working.CommonPractice, Sure: "fair: its own record",
-		}
-	} else {
-		from, until := float64(h.WaterDays[0]), float64(h.WaterDays[1])
-		if season == climate.Winter {
-			from, until = from*winterStretch, until*winterStretch
-		}
-		w.From, w.Until, w.Guess = last+day.Day(math.Round(from)), last+day.Day(math.Round(until)), true
-		w.Working = working.Working{
-			Inputs: []working.Input{{Name: "earliest", Value: math.Round(from), Unit: "days"},
-				{Name: "latest", Value: math.Round(until), Unit: "days"}},
-			Formula: fmt.Sprintf("last watering + the usual gap of a %s, × %g in winter", h.Label, winterStretch),
-			Source:  working.CommonPractice, Sure: "a guess, until three gaps of its own are known",
-		}
-	}
+	asleep := func(on day.Day) bool { return !rule(on).Days }
+	gaps := GapsOf(watered, last, south, asleep)
+	w := windowBy(h, last, gaps, south, rule(last))
+	w = windowBy(h, last, gaps, south, rule(w.From))
 	if stillMoist != nil && *stillMoist >= last {
 		w.From = max(w.From, *stillMoist+2)
 		w.Until = max(w.Until, w.From+2)
 	}
 	w.Until = max(w.Until, w.From+1)
-	return w, true
+	for on := w.From; on < w.From+longestSleep; on++ {
+		if rule(on).Days {
+			w.From, w.Until = on, on+(w.Until-w.From)
+			return w, true
+		}
+	}
+	return Window{}, false
+}
+
+// windowBy is the window by one rule.
+func windowBy(h plant.Habit, last day.Day, gaps []Gap, south bool, line Line) Window {
+	middle := last + day.Day(h.WaterDays[0])/2
+	if usual, known := UsualOf(gaps, dark(middle, south), -1); known {
+		stretch := 1.0
+		if line.Rest {
+			stretch = line.Stretch
+		}
+		how := "last watering + 0.8 to 1.25 × its own median gap of this half of the year"
+		if usual.Borrowed {
+			how += fmt.Sprintf("; gaps of the other half count × %g in the dark", winterStretch)
+		}
+		m := usual.Days * stretch
+		return Window{
+			From: last + day.Day(math.Round(0.8*m)), Until: last + day.Day(math.Round(1.25*m)),
+			Working: working.Working{
+				Inputs: []working.Input{
+					{Name: "median of its last gaps", Value: math.Round(10*usual.Days) / 10, Unit: "days"},
+					{Name: "gaps", Value: float64(usual.Gaps)},
+					{Name: "longer at rest ×", Value: stretch},
+				},
+				Formula: how, Source: working.CommonPractice, Sure: "fair: its own record",
+			},
+		}
+	}
+	from, until := float64(h.WaterDays[0])*line.Stretch, float64(h.WaterDays[1])*line.Stretch
+	return Window{
+		From: last + day.Day(math.Round(from)), Until: last + day.Day(math.Round(until)), Guess: true,
+		Working: working.Working{
+			Inputs: []working.Input{
+				{Name: "earliest", Value: math.Round(from), Unit: "days"},
+				{Name: "latest", Value: math.Round(until), Unit: "days"},
+				{Name: "longer by its rule ×", Value: line.Stretch},
+			},
+			Formula: fmt.Sprintf("last watering + the usual gap of a %s × how much longer its rule is now", h.Label),
+			Source:  working.CommonPractice, Sure: "a guess, until three gaps of its own are known",
+		},
+	}
 }
