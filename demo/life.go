@@ -253,7 +253,7 @@ func (h *hand) gates() {
 			h.life.plant.Treat()
 			continue
 		}
-		if !stage.JudgeGate(state.Readings, c.Began, h.life.now).Open {
+		if !state.Gate(c, h.life.now).Open {
 			continue
 		}
 		to := recovery.Mended

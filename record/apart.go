@@ -10,10 +10,14 @@ import (
 	"tendermend/core/diagnosis"
 	"tendermend/core/isolation"
 	"tendermend/core/recovery"
+	"tendermend/core/working"
 )
 
-// KeptApart is why a plant is kept apart, what that means, and when it may go back.
+// KeptApart is why a plant is kept apart, or should be, what that means, and when it
+// may go back.
 type KeptApart struct {
+	// Wanted is true where it stands among the others and should not.
+	Wanted  bool          `json:"wanted" doc:"Whether it stands among the others and should not."`
 	Reasons []ApartReason `json:"reasons"`
 	Means   []string      `json:"means" doc:"What that means for tray, tools and order of work."`
 	// Quarantine is a newcomer's; missing where it is over or was none.
@@ -28,6 +32,7 @@ type ApartReason struct {
 	Ways    []cause.Way `json:"ways" doc:"How it travels."`
 	ForGood bool        `json:"forGood" doc:"Whether it stays apart for good."`
 	until   string      // what must hold before it may go back
+	travel  []isolation.Travel
 }
 
 // Release says whether a plant may go back among the others.
@@ -45,10 +50,10 @@ type ReleaseCondition struct {
 	Found  string `json:"found"`
 }
 
-// Apart gives why the plant is kept apart as of a day; nil where it stands among
-// the others.
+// Apart gives why the plant is kept apart as of a day, or should be; nil where it
+// stands among the others and nothing speaks against it.
 func (s State) Apart(on day.Day) *KeptApart {
-	if s.Isolation == Clean || s.Left != nil {
+	if s.Left != nil || !s.Here {
 		return nil
 	}
 	a := &KeptApart{
@@ -56,44 +61,97 @@ func (s State) Apart(on day.Day) *KeptApart {
 		Means:   []string{},
 		Release: Release{Open: true, Conditions: []ReleaseCondition{}},
 	}
-	var ways []cause.Way
+	a.reasons(s, on)
+	if s.Isolation == Clean {
+		if len(a.Reasons) == 0 {
+			return nil
+		}
+		a.Wanted = true
+	}
+	if q := s.quarantine(); q != nil && s.Isolation != Clean {
+		a.newcomer(s, *q, on)
+	}
+	if what, since, bad := s.Bad(); bad {
+		a.Release.wants(false, "nothing bad at the last look", lower(what)+" on "+since.Words())
+	}
+	for _, alarm := range s.Alarms() {
+		if !a.Release.names(alarm.On.Words()) {
+			a.Release.wants(false, "no open question", lower(alarm.Title)+" on "+alarm.On.Words())
+		}
+	}
+	if len(a.Reasons) == 0 {
+		a.Reasons = append(a.Reasons, ApartReason{What: s.apartWords(), Since: s.apartSince(), Ways: []cause.Way{}})
+	}
+	var ways []isolation.Travel
+	for _, r := range a.Reasons {
+		ways = append(ways, r.travel...)
+	}
+	a.Means = isolation.Means(ways)
+	return a
+}
+
+// reasons gathers what of the plant's troubles, and of those that came with it, is a
+// reason of its own to keep it apart.
+func (a *KeptApart) reasons(s State, on day.Day) {
 	for _, c := range s.Cases {
 		for _, r := range c.apart() {
-			a.Reasons, ways = append(a.Reasons, r), append(ways, r.Ways...)
+			a.Reasons = append(a.Reasons, r)
 			a.Release.wants(!c.Open() && !r.ForGood, r.until, "")
 		}
 	}
-	if q := s.quarantine(); q != nil {
-		a.Quarantine = q
-		a.Reasons = append(a.Reasons, ApartReason{What: "It is new here.", Since: q.From, Ways: []cause.Way{}})
-		left := int(q.Until - on)
-		found := "it is over"
-		if left > 0 {
-			found = fmt.Sprintf("%d days to go", left)
+	for _, x := range s.Suspected() {
+		if x.Decided {
+			continue // said above, with its case
 		}
-		a.Release.wants(left <= 0, "in quarantine until "+q.Until.Words(), found)
-		n := s.cleanLooks(q.From)
-		a.Release.wants(n >= isolation.LeastLooks, fmt.Sprintf("%d pest looks without a find", isolation.LeastLooks),
-			fmt.Sprintf("%d so far", n))
-		a.Release.Earliest = &q.Until
+		a.Reasons = append(a.Reasons, ApartReason{
+			What: x.What + ".", Since: x.Since, Ways: isolation.WaysOf(x.Cause), travel: x.travel(),
+		})
+		a.Release.wants(false, "decided on: "+lower(x.What), "open since "+x.Since.Words())
 	}
-	for _, alarm := range s.Alarms() {
-		a.Release.wants(false, "no open question", lower(alarm.Title)+" on "+alarm.On.Words())
+	for _, sister := range s.Sisters {
+		if sister.over(on) {
+			continue
+		}
+		const came = "It came on one day from one source with “%s”: %s."
+		a.Reasons = append(a.Reasons, ApartReason{
+			What: fmt.Sprintf(came, sister.Name, lower(sister.What)), Since: sister.Since,
+			Ways: isolation.WaysOf(sister.Cause), travel: sister.travel(),
+		})
+		until := "“" + sister.Name + "” is decided on"
+		if isolation.ForGood(sister.Cause) && sister.Decided {
+			until = "watched until " + (sister.Since + isolation.SisterDays).Words()
+		}
+		a.Release.wants(false, until, "")
 	}
-	if len(a.Reasons) == 0 {
-		a.Reasons = append(
-			a.Reasons,
-			ApartReason{What: "Somebody put it apart.", Since: s.apartSince(), Ways: []cause.Way{}},
-		)
+}
+
+// newcomer adds a newcomer's quarantine.
+func (a *KeptApart) newcomer(s State, q isolation.Quarantine, on day.Day) {
+	a.Quarantine = &q
+	const why = "Kept apart since it came, as newcomers are."
+	a.Reasons = append(a.Reasons, ApartReason{What: why, Since: q.From, Ways: []cause.Way{}})
+	left := int(q.Until - on)
+	found := "it is over"
+	if left > 0 {
+		found = working.Count(left, "day") + " to go"
 	}
-	slices.Sort(ways)
-	a.Means = isolation.Means(slices.Compact(ways))
-	return a
+	a.Release.wants(left <= 0, "in quarantine until "+q.Until.Words(), found)
+	n := s.cleanLooks(q.From)
+	a.Release.wants(n >= isolation.LeastLooks, working.Count(isolation.LeastLooks, "pest look")+" without a find",
+		fmt.Sprintf("%d so far", n))
+	a.Release.Earliest = &q.Until
 }
 
 func (r *Release) wants(met bool, wanted, found string) {
 	r.Open = r.Open && met
 	r.Conditions = append(r.Conditions, ReleaseCondition{wanted, met, found})
+}
+
+// names says whether a condition that is not met tells of something already.
+func (r *Release) names(what string) bool {
+	return slices.ContainsFunc(r.Conditions, func(c ReleaseCondition) bool {
+		return !c.Met && strings.HasSuffix(c.Found, what)
+	})
 }
 
 // apart gives what of a case wants the plant kept apart: what travels, while the
@@ -107,7 +165,7 @@ func (c Case) apart() (reasons []ApartReason) {
 		known, _ := diagnosis.CauseByID(id)
 		r := ApartReason{
 			What: known.Label + ".", Since: c.OpenedOn, Ways: ways, ForGood: isolation.ForGood(id),
-			until: "the case of " + strings.ToLower(known.Label) + " has ended",
+			until: "the case of " + strings.ToLower(known.Label) + " has ended", travel: isolation.TravelOf(id),
 		}
 		if r.ForGood {
 			r.until = "kept apart for good: nothing cures " + strings.ToLower(known.Label)
@@ -115,6 +173,18 @@ func (c Case) apart() (reasons []ApartReason) {
 		reasons = append(reasons, r)
 	}
 	return reasons
+}
+
+// apartWords says who put it apart, where nothing else is known.
+func (s State) apartWords() string {
+	words := "Put apart"
+	if s.apartOn != nil && *s.apartOn == s.ArrivedOn && s.Arrival.Isolated {
+		words = "Kept apart since it was taken in"
+	}
+	if s.apartWhy != "" {
+		words += ": " + strings.TrimSuffix(lower(s.apartWhy), ".")
+	}
+	return words + "."
 }
 
 // quarantine is the newcomer's; nil where it was had before, or came back among the
@@ -152,12 +222,12 @@ func (s State) apartSince() day.Day {
 }
 
 // keep puts the plant apart or back among the others.
-func (s *State) keep(how Isolation, on day.Day) {
+func (s *State) keep(how Isolation, on day.Day, why string) {
 	if how == Clean && s.Isolation != Clean {
 		s.releasedOn = &on
 	}
 	if how != Clean && s.Isolation == Clean {
-		s.apartOn = &on
+		s.apartOn, s.apartWhy = &on, why
 	}
 	s.Isolation = how
 }

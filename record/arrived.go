@@ -140,7 +140,7 @@ func (a *Arrived) apply(s *State, e Entry) {
 	}
 	s.Pot = Pot{WidthCM: a.PotWidthCM, DepthCM: a.PotDepthCM, Medium: a.Medium}
 	if a.Isolated {
-		s.keep(Isolated, e.On)
+		s.keep(Isolated, e.On, "")
 	}
 	if a.Well {
 		on := e.On

@@ -40,6 +40,10 @@ type Case struct {
 	Closed   *Closed
 	ClosedOn day.Day
 
+	// took are the signals that sounded when what ails it was accepted last, with the
+	// days of what they were read from.
+	took map[string]*day.Day
+
 	// nothing is true where a look ended it: nothing was found.
 	nothing bool
 }

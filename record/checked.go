@@ -5,12 +5,15 @@ import (
 	"strings"
 
 	"tendermend/core/recovery"
+	"tendermend/core/treatment"
 )
 
 // Checked is a check-in: the same things read in the same way.
 type Checked struct {
 	Readings []Value `json:"readings"`
-	Note     string  `json:"note,omitempty" maxLength:"2000"`
+	// Seen are warnings of its plan that were seen to come true.
+	Seen []string `json:"seen,omitempty" maxItems:"20" doc:"Ids of warnings of its plan that were seen to come true."`
+	Note string   `json:"note,omitempty" maxLength:"2000"`
 }
 
 // Value is one reading at a check-in.
@@ -26,7 +29,7 @@ const KindChecked Kind = "checked"
 func (*Checked) Kind() Kind { return KindChecked }
 
 func (c *Checked) check(*situation) (faults Faults) {
-	if len(c.Readings) == 0 && strings.TrimSpace(c.Note) == "" {
+	if len(c.Readings) == 0 && len(c.Seen) == 0 && strings.TrimSpace(c.Note) == "" {
 		faults = append(
 			faults,
 			Fault{Field: "checked.readings", Message: "answer at least one question, or write a note"},
@@ -51,12 +54,21 @@ func (c *Checked) check(*situation) (faults Faults) {
 		}
 		seen[r.Measure] = true
 	}
+	for i, id := range c.Seen {
+		if !treatment.IsWarning(id) {
+			field := fmt.Sprintf("checked.seen[%d]", i)
+			faults = append(faults, Fault{Field: field, Message: fmt.Sprintf("no plan warns of %q", id)})
+		}
+	}
 	return faults
 }
 
 func (c *Checked) apply(s *State, e Entry) {
 	for _, r := range c.Readings {
 		s.Readings.Add(r.Measure, recovery.Reading{On: e.On, Value: r.Value})
+	}
+	for _, id := range c.Seen {
+		s.WarningsSeen = append(s.WarningsSeen, WarningSeen{e.On, id})
 	}
 	s.looked(e.On)
 }

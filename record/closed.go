@@ -98,6 +98,10 @@ func (c *Closed) concerns(s *situation, m moment) []Concern {
 	if c.Outcome != OutcomeMended {
 		return nil
 	}
+	if what, on, bad := m.state.Bad(); bad {
+		const said = "Its last look was bad: %s on %s. A plant that has mended shows nothing of the kind."
+		return []Concern{{BadAtLastLook, fmt.Sprintf(said, lower(what), on.Words())}}
+	}
 	for _, course := range m.state.Courses {
 		if _, stage, in := course.In(); in {
 			const said = "It is not past “%s” yet: what it waits for has not been seen. Ended now, nobody asks for it again."

@@ -32,6 +32,13 @@ const (
 	ReleasedEarly ConcernID = "released-early" // what keeps it apart is not over
 	FedAtRest     ConcernID = "fed-at-rest"    // its kind rests
 	FedFewRoots   ConcernID = "fed-few-roots"  // too few roots live to take the feed up
+	WaterHeld     ConcernID = "water-held"     // its plan, its stage or its rest holds water back
+	WateredWet    ConcernID = "watered-wet"    // the stick came out wet
+	FeedHeld      ConcernID = "feed-held"      // its stage is not fed
+	SprayBarred   ConcernID = "spray-barred"   // its stage says that nothing is sprayed
+	ProductsClose ConcernID = "products-close" // another product was used days ago
+	MarksLeaves   ConcernID = "marks-leaves"   // it marks hairy or powdery leaves
+	BadAtLastLook ConcernID = "bad-last-look"  // it is to be mended while its last look was bad
 )
 
 // Concerns is what keeps an entry back until its sender says that it is meant.

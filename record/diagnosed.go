@@ -38,6 +38,9 @@ func (d *Diagnosed) check(*situation) Faults {
 
 func (d *Diagnosed) apply(s *State, e Entry) {
 	s.Verdict, s.Decided = &Verdict{e.On, e.ID, *d}, true
+	if s.Case.Is() && len(d.Causes) > 0 {
+		s.took = s.sounding()
+	}
 	s.looked(e.On)
 	if d.Nothing {
 		on := e.On

@@ -87,9 +87,9 @@ func (s *State) isolates(stepID string, on day.Day) {
 		}
 		switch treatment.OperatorID(step.Op) {
 		case treatment.Isolate, treatment.KeepApart:
-			s.keep(Isolated, on)
+			s.keep(Isolated, on, "by its plan")
 		case treatment.Release:
-			s.keep(Clean, on)
+			s.keep(Clean, on, "")
 		}
 	}
 }

@@ -6,6 +6,7 @@ import (
 
 	"tendermend/core/day"
 	"tendermend/core/recovery"
+	"tendermend/core/treatment"
 )
 
 // Dismissed answers a signal without a case: it was looked at and is harmless.
@@ -27,7 +28,7 @@ const KindDismissed Kind = "dismissed"
 func (*Dismissed) Kind() Kind { return KindDismissed }
 
 func (d *Dismissed) check(s *situation) (faults Faults) {
-	if _, known := recovery.SignalByID(d.Signal); !known {
+	if _, known := recovery.SignalByID(d.Signal); !known && !treatment.IsWarning(d.Signal) {
 		const said = "there is no signal %q"
 		faults = append(faults, Fault{Field: "dismissed.signal", Message: fmt.Sprintf(said, d.Signal)})
 	}
@@ -44,8 +45,10 @@ func (d *Dismissed) apply(s *State, e Entry) {
 }
 
 func (d *Dismissed) event(State) (string, bool) {
-	signal, _ := recovery.SignalByID(d.Signal)
-	return "harmless: " + lower(signal.Title), true
+	if signal, known := recovery.SignalByID(d.Signal); known {
+		return "harmless: " + lower(signal.Title), true
+	}
+	return "looked at: what its plan warned of", true
 }
 
 func (*Dismissed) taken() taken { return whileHere }

@@ -38,6 +38,13 @@ func (f *Fed) concerns(_ *situation, m moment) (list []Concern) {
 		said := capital(why) + ": what is fed stays in the medium and burns the roots."
 		list = append(list, Concern{FedAtRest, said})
 	}
+	for _, c := range m.state.OpenCases() {
+		if _, stage, in := m.state.As(c).CurrentStage(); in && stage.OnReserves {
+			const said = "In its stage, “%s”, it has no roots that could take feed up. Record it all the same?"
+			list = append(list, Concern{FeedHeld, fmt.Sprintf(said, stage.Name)})
+			break
+		}
+	}
 	if n := len(m.state.Tallies); n > 0 {
 		last := m.state.Tallies[n-1]
 		if share, ok := last.liveShare(); ok && share < care.LeastRoots && m.on-last.On <= readingDays {

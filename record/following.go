@@ -3,10 +3,13 @@ package record
 import (
 	"fmt"
 	"math"
+	"slices"
 
+	"tendermend/core/cause"
 	"tendermend/core/day"
 	"tendermend/core/prognosis"
 	"tendermend/core/recovery"
+	"tendermend/core/treatment"
 	"tendermend/core/working"
 )
 
@@ -227,7 +230,7 @@ func (s State) reservesByWeight() (ReservesLast, bool) {
 // Living gives what the odds of survival hang on.
 func (s State) Living(saved, lost int) prognosis.Living {
 	l := prognosis.Living{
-		Causes:   s.Plan.Causes,
+		Causes:   s.livingWith(),
 		Habit:    s.Habit,
 		Reserves: string(s.PlanAnswers.Reserves),
 		Saved:    saved,
@@ -239,4 +242,18 @@ func (s State) Living(saved, lost int) prognosis.Living {
 		}
 	}
 	return l
+}
+
+// livingWith gives what the plant must survive: what its plan treats, and the rot
+// that its last look found where the plan treats none.
+func (s State) livingWith() []string {
+	causes := slices.Clone(s.Plan.Causes)
+	rots := func(id string) bool { return slices.Contains(treatment.Rots, cause.ID(id)) }
+	for _, measure := range []string{"rot", "smell"} {
+		r, read := s.Readings.Last(measure)
+		if read && r.Value > 0 && !s.harmless(measure, r.On) && !slices.ContainsFunc(causes, rots) {
+			causes = append(causes, string(cause.RootRot))
+		}
+	}
+	return causes
 }

@@ -48,7 +48,7 @@ func (m *Moved) apply(s *State, e Entry) {
 		s.Place = m.Place
 	}
 	if m.Isolation != "" {
-		s.keep(m.Isolation, e.On)
+		s.keep(m.Isolation, e.On, m.Reason)
 	}
 }
 

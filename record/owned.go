@@ -16,6 +16,10 @@ const (
 // hadDays is what the words stand for, in days at least (common practice).
 var hadDays = map[Had]int{"": 0, HadWeeks: 28, HadMonths: 90, HadYears: 365}
 
+// Isolated says whether a plant that was had for so long is kept apart to begin
+// with: newcomers are, one that was owned for months is not (common practice).
+func (h Had) Isolated() bool { return h != HadMonths && h != HadYears }
+
 // Owned gives for how many days the carer has had it on a day, at least; false
 // where nobody knows.
 func (s State) Owned(on day.Day) (days int, known bool) {

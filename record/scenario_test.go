@@ -69,7 +69,7 @@ func TestADroughtRevivesInAboutFourDays(t *testing.T) {
 	)
 	require.Equal(t, "drought-revive", b.state().Courses[0].Track)
 	assert.False(t, b.gate(60).Open, "nobody has felt the core yet")
-	b.write(60, check("core-wet", 1, "wilt", 1, "smell", 0))
+	b.write(60, check("core-wet", 1, "wilt", 0, "smell", 0))
 	b.pass(60)
 	c := b.state().Leading()[0]
 	_, perk, _ := c.In()
@@ -174,7 +174,7 @@ func TestABareRootAirOrchidRootsInAboutFiveMonths(t *testing.T) {
 		"leaf.wrinkled",
 	)
 	require.Equal(t, "orchid-basket", b.state().Courses[0].Track)
-	b.write(269, check("drained", 1, "wilt", 1, "smell", 0))
+	b.write(269, check("drained", 1, "wilt", 0, "smell", 0))
 	b.pass(269)
 	c := b.state().Leading()[0]
 	_, tips, _ := c.In()

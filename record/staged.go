@@ -90,8 +90,8 @@ func (st *Staged) gateOpen(s State, on day.Day) bool {
 	if course == nil {
 		return false
 	}
-	_, stage, in := course.In()
-	return in && stage.JudgeGate(s.Readings, course.Began, on).Open
+	_, _, in := course.In()
+	return in && s.Gate(*course, on).Open
 }
 
 func (st *Staged) apply(s *State, e Entry) {

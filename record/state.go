@@ -66,12 +66,18 @@ type State struct {
 	// Confirmations are what it turned out to be, one for each case.
 	Confirmations []Confirmation
 	Dismissed     []DismissedOn // signals that were seen and found harmless
+	WarningsSeen  []WarningSeen // what plans warned of and was seen
 
 	Jobs    map[care.Job]day.Day // ordinary care, with the last day of each
 	Snoozes map[care.Job]day.Day // jobs that were put off, until when
 	JobsOff map[care.Job]day.Day // jobs that were switched off, since when
 
+	// Sisters are plants that came on one day from one source with it and may have
+	// what travels. The record of one plant does not tell: the store does.
+	Sisters []Sister
+
 	apartOn    *day.Day // when it was put apart last
+	apartWhy   string   // and why, where somebody said
 	releasedOn *day.Day // when it was last let back among the others
 
 	// Left is how it left: given away or lost; nil while it is here.

@@ -32,12 +32,13 @@ const (
 	TaskStall   TaskKind = "stall"   // it stands still for longer than is normal
 	TaskSignal  TaskKind = "signal"  // something alarms and nobody has answered it
 	TaskPests   TaskKind = "pests"   // a look for pests that quarantine asks for
+	TaskApart   TaskKind = "apart"   // what came with a suspect stands among the others
 	TaskRelease TaskKind = "release" // nothing keeps it apart any more
 )
 
 // Task is one thing to do or look at, with why and since when.
 type Task struct {
-	Kind TaskKind `json:"kind" enum:"examine,decide,plan,step,pass,back,check,look,water,asleep,treat,stall,signal,pests,release"`
+	Kind TaskKind `json:"kind" enum:"examine,decide,plan,step,pass,back,check,look,water,asleep,treat,stall,signal,pests,apart,release"`
 
 	From    day.Day `json:"from" doc:"The first useful day."`
 	Until   day.Day `json:"until" doc:"The last day that is still safe."`

@@ -6,6 +6,7 @@ import (
 
 	"tendermend/core/day"
 	"tendermend/core/diagnosis"
+	"tendermend/core/recovery"
 	"tendermend/core/treatment"
 	"tendermend/core/treatment/sheet"
 )
@@ -65,9 +66,11 @@ func (s State) decideTask() Task {
 }
 
 func (s State) mendingTasks(add func(Task), last day.Day) {
+	called := s.calledFor()
+	_, _, bad := s.Bad()
 	for _, step := range s.Plan.Steps {
 		on, due := s.NextOn(step)
-		if !due {
+		if !due || bad && treatment.OperatorID(step.Op) == treatment.Release {
 			continue
 		}
 		why := "A step of the plan."
@@ -77,6 +80,9 @@ func (s State) mendingTasks(add func(Task), last day.Day) {
 		if step.Gate != "" {
 			why = "Only when this is seen: " + step.Gate + "."
 		}
+		if call, is := called[step.ID]; is {
+			on, why = min(on, call.on), call.why
+		}
 		add(Task{
 			Kind: TaskStep, From: on, Until: on + 2, What: step.Title, Why: why,
 			Minutes: step.Minutes, Step: step.ID, Weight: 4,
@@ -85,6 +91,32 @@ func (s State) mendingTasks(add func(Task), last day.Day) {
 	for _, c := range s.Courses {
 		s.courseTasks(c, add, last)
 	}
+}
+
+// call is a reading that makes a step due at once.
+type call struct {
+	on  day.Day
+	why string
+}
+
+// calledFor gives the steps of the plan in hand that answer what sounds: they are
+// due on the day of the reading. A treatment that is repeated keeps its pest's clock.
+func (s State) calledFor() map[string]call {
+	calls := map[string]call{}
+	for _, signal := range recovery.Signals() {
+		on, said, found := s.sounds(signal)
+		if !found || !s.Case.fits(signal) || s.harmless(signal.ID, on) || s.didAnswer(signal.ID, on) || on < s.PlannedOn {
+			continue
+		}
+		step, pending := s.stepFor(signal.ID)
+		if !pending || step.Pest != nil && step.Pest.Nth > 0 {
+			continue
+		}
+		if known, is := calls[step.ID]; !is || on < known.on {
+			calls[step.ID] = call{on, said + " This step answers it."}
+		}
+	}
+	return calls
 }
 
 // leftBehind says whether a step belonged to a stage that was left: it stood to be
@@ -155,7 +187,7 @@ func (s State) courseTasks(c Course, add func(Task), last day.Day) {
 				Weight:  5,
 			},
 		)
-	} else if stage.JudgeGate(s.Readings, c.Began, last).Open {
+	} else if s.Gate(c, last).Open {
 		add(
 			Task{
 				Kind:    TaskPass,

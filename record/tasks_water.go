@@ -8,7 +8,7 @@ import (
 // WaterWindow gives the next look window for water; false when none is kept: it was
 // never watered here, or nobody knows when its rule gives water again.
 func (s State) WaterWindow(south bool) (water.Window, bool) {
-	return water.NextLook(s.Habit, s.WateredOn, s.StillMoist, south, s.waterLines(south))
+	return water.NextLook(s.Habit, s.WateredOn, s.StillMoist, s.LastLook(), south, s.waterLines(south))
 }
 
 func (s State) waterTask(south bool) (Task, bool) {

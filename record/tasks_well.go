@@ -2,6 +2,7 @@ package record
 
 import (
 	"fmt"
+	"slices"
 
 	"tendermend/core/care"
 	"tendermend/core/day"
@@ -49,6 +50,7 @@ func (s State) routineTask(south bool) Task {
 // that is kept apart may go back.
 func (s State) apartTasks(add func(Task)) {
 	if s.Isolation == Clean {
+		s.sisterTask(add)
 		return
 	}
 	if q := s.quarantine(); q != nil {
@@ -78,5 +80,20 @@ func (s State) releaseTask(on day.Day) Task {
 	return Task{
 		Kind: TaskRelease, From: on, Until: on + 7, What: "Back among the others?",
 		Why: "All that keeps it apart is over.", Minutes: 1, Weight: 2,
+	}
+}
+
+// sisterTask asks to keep apart what came with a plant that may have what travels.
+func (s State) sisterTask(add func(Task)) {
+	a := s.Apart(s.LastLook())
+	if a == nil || len(s.Sisters) == 0 {
+		return
+	}
+	for _, r := range slices.Backward(a.Reasons) {
+		add(Task{
+			Kind: TaskApart, From: r.Since, Until: r.Since + 1, What: "Keep it apart from the others", Why: r.What,
+			Minutes: 3, Weight: mostWeight,
+		})
+		return
 	}
 }

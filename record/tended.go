@@ -2,6 +2,7 @@ package record
 
 import (
 	"fmt"
+	"slices"
 
 	"tendermend/core/care"
 )
@@ -61,3 +62,12 @@ func (t *Tended) event(State) (string, bool) {
 func (*Tended) taken() taken { return whileHere }
 
 func (t *Tended) minutes() int { return 2 }
+
+func (t *Tended) concerns(_ *situation, m moment) []Concern {
+	if !slices.Contains(t.Jobs, care.LeafWash) || !m.state.Wants.ShedsNoShine() {
+		return nil
+	}
+	const said = "Such leaves, hairy or with a powdery bloom, are marked by washing: a soft dry brush takes the dust. " +
+		"Record it all the same?"
+	return []Concern{{MarksLeaves, said}}
+}

@@ -4,7 +4,9 @@ import (
 	"fmt"
 	"strings"
 
+	"tendermend/core/day"
 	"tendermend/core/diagnosis"
+	"tendermend/core/treatment"
 	"tendermend/core/treatment/check"
 	"tendermend/core/working"
 )
@@ -56,14 +58,55 @@ func (*Treated) taken() taken { return whileHere }
 
 func (*Treated) minutes() int { return 10 }
 
-func (*Treated) concerns(_ *situation, m moment) []Concern {
-	v := m.state.Verdict
-	if v == nil {
-		return nil
+func (t *Treated) concerns(_ *situation, m moment) (list []Concern) {
+	if v := m.state.Verdict; v != nil {
+		sit, _ := m.state.Situation(m.state.PlanAnswers, false, v.On, m.around)
+		if why := check.TooHurt(sit, int(m.on-v.On)); why != "" {
+			said := "No product goes on it yet: " + why + ", and it would burn."
+			list = append(list, Concern{FreshlyHurt, said})
+		}
 	}
-	sit, _ := m.state.Situation(m.state.PlanAnswers, false, v.On, m.around)
-	if why := check.TooHurt(sit, int(m.on-v.On)); why != "" {
-		return []Concern{{FreshlyHurt, "No product goes on it yet: " + why + ", and it would burn."}}
+	for _, c := range m.state.OpenCases() {
+		if _, stage, in := m.state.As(c).CurrentStage(); in && stage.NoSprays {
+			const said = "In its stage, “%s”, nothing is sprayed: %s Record it all the same?"
+			list = append(list, Concern{SprayBarred, fmt.Sprintf(said, stage.Name, stage.Care.Not)})
+			break
+		}
 	}
-	return nil
+	if last, apart, close := m.state.productBefore(m.on); close {
+		const said = "%s was used %s. Two products within %s burn leaves. Record it all the same?"
+		when := working.Count(int(m.on-last.On), "day") + " ago"
+		if last.On == m.on {
+			when = "the same day"
+		}
+		list = append(list, Concern{ProductsClose, fmt.Sprintf(said, last.Product, when, working.Count(apart, "day"))})
+	}
+	if treatment.Shines(t.Product) && m.state.Wants.ShedsNoShine() {
+		const said = "Leaf shine stays in the hairs or the bloom of such leaves, and the marks do not go. " +
+			"Record it all the same?"
+		list = append(list, Concern{MarksLeaves, said})
+	}
+	return list
+}
+
+// productBefore gives the product that was used last, by a step of its plan or
+// besides, where that is too few days ago, and how many are wanted between the two.
+func (s State) productBefore(on day.Day) (last TreatedOn, apart int, close bool) {
+	for _, t := range s.Treatments {
+		wanted := max(t.IntervalDays, treatment.ProductsApart)
+		if t.On <= on && int(on-t.On) < wanted && !treatment.Shines(t.Product) {
+			last, apart, close = t, wanted, true
+		}
+	}
+	if s.Plan == nil {
+		return last, apart, close
+	}
+	for _, step := range s.Plan.Steps {
+		tick, ticked := s.Ticks[step.ID]
+		recent := ticked && !tick.Skipped && tick.On <= on && int(on-tick.On) < treatment.ProductsApart
+		if step.Sprays() && recent && (!close || tick.On >= last.On) {
+			last, apart, close = TreatedOn{On: tick.On, Treated: Treated{Product: step.Title}}, treatment.ProductsApart, true
+		}
+	}
+	return last, apart, close
 }

@@ -1,6 +1,10 @@
 package record
 
-import "fmt"
+import (
+	"fmt"
+
+	"tendermend/core/plant"
+)
 
 // Watered is one watering.
 type Watered struct {
@@ -34,17 +38,19 @@ func (*Watered) concerns(s *situation, m moment) (list []Concern) {
 		said := fmt.Sprintf("Watered %s by %s already.", ago(m.at.Sub(last.RecordedAt)), last.By)
 		list = append(list, Concern{WateredToday, said})
 	}
-	on, gate, waits := m.state.firstWater()
-	switch {
-	case waits && gate != "":
-		said := "Its plan keeps it dry until this is seen: " + gate + "."
-		list = append(list, Concern{CutsOpen, said})
-	case waits && on > m.on:
-		said := fmt.Sprintf("Its plan waters it first on %s: until then its cuts close.", on)
-		list = append(list, Concern{CutsOpen, said})
+	line := m.state.WaterLine(m.on, m.around.South)
+	switch _, _, waits := m.state.firstWater(); {
+	case waits && !line.Days:
+		list = append(list, Concern{CutsOpen, capital(line.Why) + ". Record it all the same?"})
+	case !line.Days:
+		const said = "Hold water: %s. Record it all the same?"
+		list = append(list, Concern{WaterHeld, fmt.Sprintf(said, line.Why)})
 	case m.state.rotsUntouched():
 		const said = "It was accepted that it rots, and nobody has had its roots out yet: water feeds the rot."
 		list = append(list, Concern{RotWatered, said})
+	case m.state.wetAt(m.on) && m.state.Wants.WaterRule != plant.WetTray && m.state.Wants.WaterRule != plant.Even:
+		const said = "The last stick came out wet. Wait until it is drier: %s. Record it all the same?"
+		list = append(list, Concern{WateredWet, fmt.Sprintf(said, line.Words)})
 	}
 	return list
 }

@@ -127,7 +127,9 @@ func TestPestsGrowByWarmthAndComeBackFromEggs(t *testing.T) {
 }
 
 func TestEveryMeasureOfTheTracksCanBeRead(t *testing.T) {
-	carers := map[string]bool{"drained": true, "repotted": true, "treated": true, "marked-leaves": true}
+	carers := map[string]bool{
+		"drained": true, "repotted": true, "treated": true, "marked-leaves": true, "growing": true, "at-rest": true,
+	}
 	seen := map[string]bool{}
 	for _, habit := range []string{"sympodial-orchid", "aroid-vine"} {
 		p := living(t, habit, sim.Spec{Roots: 0.3, Reserves: 0.7, Water: 0.5, Lag: 5, Every: 3, RootMM: 1, Vigour: 1})

@@ -18,7 +18,7 @@ import (
 // meaning says what each way means for the work at the shelf (common practice).
 var meaning = map[cause.Way]string{
 	cause.ByContact: "It crawls or clings: a tray of its own, no leaf that touches another, hands washed, tended last.",
-	cause.ByAir:     "It goes by air: leaves kept dry, air moving, dead leaves into a bag at once.",
+	cause.ByAir:     "Its spores go by air: leaves kept dry, air moving, dead leaves into a bag at once.",
 	cause.BySoil:    "It sits in the medium: old medium into a closed bag, pot and tools washed.",
 	cause.ByTools:   "It goes with sap: a blade of its own, or flamed before the next plant.",
 	cause.ByVector:  "It flies or is carried: yellow cards beside it, another room where there is one.",
@@ -37,18 +37,51 @@ func WaysOf(ids ...string) []cause.Way {
 	return slices.Compact(ways)
 }
 
-// Means says what ways of travel mean for tray, tools and order of work.
-func Means(ways []cause.Way) []string {
-	said := make([]string, 0, len(ways))
-	for _, w := range ways {
-		said = append(said, meaning[w])
+// flies is what going by air means of an animal (common practice).
+const flies = "It flies or drifts: yellow cards beside it, no draught from it to the others, dead leaves into a bag."
+
+// Travel is a way by which something travels, and whether that is an animal.
+type Travel struct {
+	Way  cause.Way
+	Pest bool
+}
+
+// TravelOf gives how a cause travels.
+func TravelOf(id string) (list []Travel) {
+	one, _ := cause.ByID(cause.ID(id))
+	for _, w := range one.Spreads {
+		list = append(list, Travel{w, one.Kind == "pest"})
 	}
+	return list
+}
+
+// Means says what ways of travel mean for tray, tools and order of work, each once.
+func Means(ways []Travel) []string {
+	said := []string{}
+	for _, w := range ways {
+		words := meaning[w.Way]
+		if w.Pest && w.Way == cause.ByAir {
+			words = flies
+		}
+		if !slices.Contains(said, words) {
+			said = append(said, words)
+		}
+	}
+	slices.Sort(said)
 	return said
 }
 
 // ForGood says whether a plant with a cause is kept apart for good: nothing cures
 // it (common practice).
 func ForGood(id string) bool { return cause.ID(id) == cause.Virus }
+
+// SisterDays is for how long plants that came with one that has what nothing cures
+// are watched (common practice).
+const SisterDays = 90
+
+// LeastChance is from which chance on something that travels is a reason to keep a
+// plant apart while nobody has decided on it (common practice).
+const LeastChance = 0.15
 
 // Limits of a newcomer's quarantine, in days (common practice).
 const (

@@ -42,13 +42,17 @@ func TestWhatTravelsSaysWhatThatMeans(t *testing.T) {
 	for _, id := range []string{"mealybug", "spider-mite", "virus", "soft-rot", "fungal-spot", "fungus-gnat"} {
 		ways := isolation.WaysOf(id)
 		assert.NotEmpty(t, ways, id)
-		assert.Len(t, isolation.Means(ways), len(ways))
+		assert.Len(t, isolation.Means(isolation.TravelOf(id)), len(ways))
 	}
 	assert.Empty(t, isolation.WaysOf("drought"), "thirst does not spread")
 	assert.Len(t, isolation.WaysOf("mealybug", "mealybug"), len(isolation.WaysOf("mealybug")), "each once")
 	for _, one := range cause.All() {
-		for _, said := range isolation.Means(one.Spreads) {
+		for _, said := range isolation.Means(isolation.TravelOf(string(one.ID))) {
 			assert.NotEmpty(t, said, "every way has its words: %s", one.ID)
+			if one.Kind == "pest" {
+				assert.NotContains(t, said, "leaves kept dry", "%s is an animal and no mould", one.ID)
+				assert.NotContains(t, said, "spores", one.ID)
+			}
 		}
 	}
 	assert.True(t, isolation.ForGood("virus"))

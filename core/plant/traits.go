@@ -66,3 +66,7 @@ var traitCodes = map[string]Trait{
 
 // Has says whether the kind has a trait.
 func (p Profile) Has(t Trait) bool { return slices.Contains(p.Traits, t) }
+
+// ShedsNoShine says whether leaf shine and washing mark its leaves: they are hairy
+// or have a powdery bloom (common practice).
+func (p Profile) ShedsNoShine() bool { return p.Has(Fuzzy) || p.Has(PowderBloom) }

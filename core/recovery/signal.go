@@ -31,6 +31,7 @@ const (
 	SignalCold      = "too-cold"
 	SignalHot       = "too-hot"
 	SignalNoDrink   = "does-not-drink"
+	SignalWetWater  = "watered-when-wet"
 )
 
 // What signals are read from (common practice).
@@ -43,6 +44,10 @@ const (
 	DrinkDays = 4
 	// DrinkShare is how much of its weight with water it loses at least by then.
 	DrinkShare = 0.03
+	// WetWaterings is how many waterings in a row on a wet stick are a signal.
+	WetWaterings = 3
+	// StickDays is for how many days before a watering a stick tells of it.
+	StickDays = 2
 )
 
 // signals by how much rides on them; the ids of answers are those of measures
@@ -90,6 +95,13 @@ var signals = [...]Signal{
 	{
 		ID: SignalNoDrink, Title: "It does not drink", Family: OtherTrouble,
 		First: []string{"No more water until it is lighter.", "Smell the drainage hole; look at the roots if it smells."},
+	},
+	{
+		ID: SignalWetWater, Title: "Watered again and again while wet", Family: OtherTrouble,
+		First: []string{
+			"No more water until the stick comes out dry at its depth.",
+			"Empty the saucer, smell the drainage hole.",
+		},
 	},
 }
 

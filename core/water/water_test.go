@@ -18,7 +18,7 @@ var bright = func(day.Day) water.Line { return water.Line{Days: true, Stretch: 1
 func next(t *testing.T, watered []day.Day, moist *day.Day, rule func(day.Day) water.Line) water.Window {
 	t.Helper()
 	vine, _ := plant.HabitByID("aroid-vine")
-	w, ok := water.NextLook(vine, watered, moist, false, rule)
+	w, ok := water.NextLook(vine, watered, moist, 0, false, rule)
 	require.True(t, ok)
 	return w
 }
@@ -28,7 +28,7 @@ var may = day.Of(2026, time.May, 1)
 
 func TestLookWindowIsAGuessUntilItsOwnGapsAreKnown(t *testing.T) {
 	vine, _ := plant.HabitByID("aroid-vine")
-	_, ok := water.NextLook(vine, nil, nil, false, bright)
+	_, ok := water.NextLook(vine, nil, nil, 0, false, bright)
 	assert.False(t, ok, "never watered here: nothing to count from")
 
 	w := next(t, []day.Day{may}, nil, bright)
@@ -57,8 +57,10 @@ func TestAWindowLiesBehindARestAndThereIsNoneWithoutAnEnd(t *testing.T) {
 	w := next(t, []day.Day{may}, nil, asleep(may+3, may+40))
 	assert.Equal(t, []day.Day{may + 40, may + 45}, []day.Day{w.From, w.Until})
 	vine, _ := plant.HabitByID("aroid-vine")
-	_, ok := water.NextLook(vine, []day.Day{may}, nil, false, asleep(may+3, may+4000))
+	_, ok := water.NextLook(vine, []day.Day{may}, nil, 0, false, asleep(may+3, may+4000))
 	assert.False(t, ok)
+	_, ok = water.NextLook(vine, []day.Day{may}, nil, may+20, false, asleep(may+15, may+4000))
+	assert.False(t, ok, "it has gone to rest since its window began")
 }
 
 // Three gaps of the same half of the year tell; with fewer the other half counts,

@@ -48,17 +48,21 @@ func Median(values []float64) float64 {
 	return s[len(s)/2]
 }
 
-// longestSleep is how far ahead the end of a rest is looked for, days.
-const longestSleep = 370
+// longestSleep is how far ahead the end of a rest is looked for that the months tell,
+// days. A rest that was seen ends by what is seen.
+const longestSleep = 200
 
 // NextLook gives the window after the last watering, by the plant's rule of its
 // days: from 0.8 to 1.25 times its own usual gap of that half of the year; without
 // one, from the habit's usual gaps, longer by a drier rule. When the medium was
 // found still moist after that, the window moves to at least two days after the
-// look; where the rule gives no water, behind the rest. All factors are common
+// look; where the rule gives no water then, or on the day on which it was seen last,
+// behind the rest. All factors are common
 // practice. False when it was never watered here, or when nobody knows the day on
 // which its rule gives water again.
-func NextLook(h plant.Habit, watered []day.Day, stillMoist *day.Day, south bool, rule func(day.Day) Line) (Window, bool) {
+func NextLook(
+	h plant.Habit, watered []day.Day, stillMoist *day.Day, seen day.Day, south bool, rule func(day.Day) Line,
+) (Window, bool) {
 	if len(watered) == 0 {
 		return Window{}, false
 	}
@@ -72,7 +76,11 @@ func NextLook(h plant.Habit, watered []day.Day, stillMoist *day.Day, south bool,
 		w.Until = max(w.Until, w.From+2)
 	}
 	w.Until = max(w.Until, w.From+1)
-	for on := w.From; on < w.From+longestSleep; on++ {
+	from := w.From
+	if seen > from && !rule(seen).Days {
+		from = seen // it has gone to rest since
+	}
+	for on := from; on < from+longestSleep; on++ {
 		if rule(on).Days {
 			w.From, w.Until = on, on+(w.Until-w.From)
 			return w, true
