@@ -27,6 +27,8 @@ type Context struct {
 	South     bool
 	Kinds     plant.Kinds
 	Household treatment.Household
+	// Sisters are plants that came with it and may have what travels.
+	Sisters []Sister
 	// Knowledge is what the collection judges by; nil for the shipped tables.
 	Knowledge *diagnosis.Knowledge
 }

@@ -65,7 +65,9 @@ func (l *Ledger) Concerns(e Entry, now time.Time, c Context) Concerns {
 		return nil
 	}
 	s := &situation{entry: e, ledger: l}
-	return w.concerns(s, moment{on: e.On, at: now, state: l.asOf(e), around: c})
+	state := l.asOf(e)
+	state.Sisters = c.Sisters
+	return w.concerns(s, moment{on: e.On, at: now, state: state, around: c})
 }
 
 // Unmet leaves out the concerns that were accepted.

@@ -134,6 +134,9 @@ func (s *Store) Append(
 	}
 	var kept record.Entry
 	err := s.inTx(ctx, func(tx *sqlx.Tx) error {
+		if err := lockOrigins(ctx, tx, collection, e); err != nil {
+			return err
+		}
 		if err := lockPlant(ctx, tx, collection, e); err != nil {
 			return err
 		}
@@ -180,7 +183,13 @@ func (s *Store) Append(
 		if err != nil {
 			return err
 		}
-		around := record.Context{South: a.Collection.South, Kinds: kinds, Household: home, Knowledge: judged}
+		came, err := sisters(ctx, tx, collection, e.PlantID, originOf(ledger.State()))
+		if err != nil {
+			return err
+		}
+		around := record.Context{
+			South: a.Collection.South, Kinds: kinds, Household: home, Knowledge: judged, Sisters: came,
+		}
 		concerns := ledger.Concerns(e, s.now(), around)
 		if unmet := concerns.Unmet(accepted); len(unmet) > 0 {
 			return unmet
@@ -197,7 +206,7 @@ func (s *Store) Append(
 		if err := s.useUp(ctx, tx, a, append(entries, e)); err != nil {
 			return err
 		}
-		return project(ctx, tx, a.Collection, ledger.State())
+		return projectWithSisters(ctx, tx, a.Collection, ledger.State())
 	})
 	return kept, err
 }

@@ -120,7 +120,7 @@ func (s *Store) importPlant(
 	if err := s.useUp(ctx, tx, a, append(entries, fresh...)); err != nil {
 		return added, err
 	}
-	return added, project(ctx, tx, a.Collection, record.Fold(p.ID, append(entries, fresh...), kinds))
+	return added, projectWithSisters(ctx, tx, a.Collection, record.Fold(p.ID, append(entries, fresh...), kinds))
 }
 
 // newOnes gives the entries that are not there yet, in the order of recording.

@@ -172,5 +172,7 @@ func (s *Store) Record(ctx context.Context, collection, id uuid.UUID) ([]record.
 	if err != nil {
 		return nil, record.State{}, err
 	}
-	return entries, record.Fold(id, entries, kinds), nil
+	state := record.Fold(id, entries, kinds)
+	state.Sisters, err = sisters(ctx, s.q(), collection, id, originOf(state))
+	return entries, state, err
 }

@@ -14,6 +14,7 @@ import (
 
 	"tendermend/core/care"
 	"tendermend/core/day"
+	"tendermend/core/plant"
 	"tendermend/record"
 )
 
@@ -88,9 +89,14 @@ const rowTables = `plants p left join places pl on pl.collection_id = p.collecti
 // listedStitches is how many stitches of a seam a list can show.
 const listedStitches = 60
 
-// project writes what lists need of a plant. It depends on the record alone,
-// so recompute gives the same rows.
-func project(ctx context.Context, tx sqlx.ExecerContext, c Collection, s record.State) error {
+// project writes what lists need of a plant. It depends on the record alone, its own
+// and what those that came with it are suspected of by theirs, so recompute gives the
+// same rows.
+func project(ctx context.Context, tx *sqlx.Tx, c Collection, s record.State) error {
+	var err error
+	if s.Sisters, err = sisters(ctx, tx, c.ID, s.PlantID, originOf(s)); err != nil {
+		return err
+	}
 	tasks := s.Tasks(c.South)
 	if tasks == nil {
 		tasks = []record.Task{}
@@ -125,7 +131,7 @@ func project(ctx context.Context, tx sqlx.ExecerContext, c Collection, s record.
 		name = s.Arrival.Label
 	}
 	search := strings.ToLower(strings.Join(append(called, name, s.Arrival.Label, s.Habit.Label), " "))
-	_, err := tx.ExecContext(
+	_, err = tx.ExecContext(
 		ctx,
 		`
 		update plants set here = $3, name = $4, label = $5, habit = $6, profile = $7, botanical = $8, search = $9,
@@ -133,7 +139,8 @@ func project(ctx context.Context, tx sqlx.ExecerContext, c Collection, s record.
 			next_due = $16, stalls_on = $17, causes = $18, tasks = $19, seam = $20, entries = $21,
 			figure = $22, confirmations = $23, mother_id = $24,
 			ended_on = $25,
-			due_days = $26, due_minutes = $27, due_weights = $28, due_jobs = $29
+			due_days = $26, due_minutes = $27, due_weights = $28, due_jobs = $29,
+			source = $30, suspected = $31
 		where collection_id = $1 and id = $2`,
 		c.ID,
 		s.PlantID,
@@ -166,6 +173,8 @@ func project(ctx context.Context, tx sqlx.ExecerContext, c Collection, s record.
 		load.Minutes,
 		load.Weights,
 		asJSON[map[care.Job][]int]{load.Jobs},
+		sourceOf(s.Arrival),
+		asJSON[[]record.Suspicion]{s.Suspected()},
 	)
 	if err != nil {
 		return fmt.Errorf("updating the lists: %w", err)
@@ -350,6 +359,9 @@ func (s *Store) Recompute(ctx context.Context) (int, error) {
 		if err := sqlx.SelectContext(ctx, s.q(), &ids, `select id from plants where collection_id = $1`, c.ID); err != nil {
 			return done, err
 		}
+		if err := s.writeSuspects(ctx, c.ID, ids, kinds); err != nil {
+			return done, err
+		}
 		for _, id := range ids {
 			err := s.inTx(ctx, func(tx *sqlx.Tx) error {
 				var locked uuid.UUID
@@ -370,4 +382,23 @@ func (s *Store) Recompute(ctx context.Context) (int, error) {
 		}
 	}
 	return done, nil
+}
+
+// writeSuspects writes anew what each plant of a collection is suspected of, before
+// its lists are: those of a plant rest on what came with it.
+func (s *Store) writeSuspects(ctx context.Context, c uuid.UUID, ids []uuid.UUID, kinds plant.Kinds) error {
+	for _, id := range ids {
+		entries, err := loadEntries(ctx, s.q(), c, id)
+		if err != nil {
+			return err
+		}
+		state := record.Fold(id, entries, kinds)
+		_, err = s.q().ExecContext(ctx, `update plants set source = $3, arrived_on = $4, suspected = $5
+			where collection_id = $1 and id = $2`,
+			c, id, sourceOf(state.Arrival), state.ArrivedOn, asJSON[[]record.Suspicion]{state.Suspected()})
+		if err != nil {
+			return fmt.Errorf("writing what plant %s is suspected of: %w", id, err)
+		}
+	}
+	return nil
 }

@@ -7,8 +7,10 @@ import (
 	"context"
 	"errors"
 	"fmt"
+	"slices"
 	"time"
 
+	"github.com/jackc/pgx/v5/pgconn"
 	_ "github.com/jackc/pgx/v5/stdlib" // the database driver
 	"github.com/jmoiron/sqlx"
 	"github.com/pressly/goose/v3"
@@ -67,12 +69,33 @@ func (s *Store) q() sqlx.ExtContext {
 // within gives a store whose work is part of a transaction.
 func (s *Store) within(tx *sqlx.Tx) *Store { return &Store{DB: s.DB, Clock: s.Clock, tx: tx} }
 
+// mostTries is how often work is tried whose transaction another one stood in the way
+// of.
+const mostTries = 3
+
 // inTx runs work in one transaction and commits when it succeeds; within a
-// transaction it is part of that one.
-func (s *Store) inTx(ctx context.Context, work func(*sqlx.Tx) error) error {
+// transaction it is part of that one. Work whose transaction PostgreSQL broke off,
+// because two waited for each other, is done again.
+func (s *Store) inTx(ctx context.Context, work func(*sqlx.Tx) error) (err error) {
 	if s.tx != nil {
 		return work(s.tx)
 	}
+	for range mostTries {
+		if err = s.tryTx(ctx, work); !brokenOff(err) {
+			return err
+		}
+	}
+	return err
+}
+
+// brokenOff says whether PostgreSQL broke a transaction off that may be tried again:
+// for a deadlock, or because it could not be put in a row with another.
+func brokenOff(err error) bool {
+	var said *pgconn.PgError
+	return errors.As(err, &said) && slices.Contains([]string{"40P01", "40001"}, said.Code)
+}
+
+func (s *Store) tryTx(ctx context.Context, work func(*sqlx.Tx) error) error {
 	tx, err := s.DB.BeginTxx(ctx, nil)
 	if err != nil {
 		return err
