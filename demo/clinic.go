@@ -63,7 +63,7 @@ func (c *clinic) fillCupboard() error {
 	}{
 		{"potting soil", "l", 5, 0.35, 22}, {"perlite", "l", 4, 0.60, 3}, {"fine bark", "l", 3, 0.90, 9},
 		{"medium bark", "l", 3, 0.85, 14}, {"coarse bark", "l", 2, 0.95, 6},
-		{"insecticidal soap", "ml", 100, 0.02, 420}, {"rubbing alcohol", "ml", 100, 0.008, 650}, {"peroxide of 3 %", "ml",
+		{"mild liquid soap", "ml", 100, 0.02, 420}, {"rubbing alcohol", "ml", 100, 0.008, 650}, {"peroxide of 3 %", "ml",
 			200, 0.006, 900}, {"moss", "g", 50, 0.04, 180},
 		{"sterile blade", "pieces", 5, 0.30, 17}, {"label", "pieces", 20, 0.04, 140},
 	} {

@@ -2,10 +2,13 @@ package record
 
 import (
 	"fmt"
+	"slices"
 	"strings"
 
 	"tendermend/core/day"
+	"tendermend/core/recovery"
 	"tendermend/core/treatment"
+	"tendermend/core/treatment/sheet"
 
 	"github.com/google/uuid"
 )
@@ -17,6 +20,8 @@ type Did struct {
 	Reason  string `json:"reason,omitempty" maxLength:"300"`
 	Note    string `json:"note,omitempty" maxLength:"2000"`
 	Used    []Used `json:"used,omitempty" maxItems:"30" doc:"What it took from the cupboard."`
+	// Seen says that what the step waited for was seen.
+	Seen bool `json:"seen,omitempty" doc:"Whether what the step waited for was seen."`
 }
 
 // Used is what a step took of a supply.
@@ -40,6 +45,9 @@ func (d *Did) check(s *situation) (faults Faults) {
 	for _, step := range state.Plan.Steps {
 		if step.ID == d.Step {
 			title, recurs = step.Title, step.Every > 0
+			if s.entry.RecordedAt.IsZero() { // older records were not asked
+				faults = append(faults, d.tooEarly(state, step, s.entry.On)...)
+			}
 		}
 	}
 	tick, ticked := state.Ticks[d.Step]
@@ -73,6 +81,49 @@ func (d *Did) check(s *situation) (faults Faults) {
 		faults = append(faults, Fault{Field: "did.reason", Message: "say in a few words why it is skipped"})
 	}
 	return faults
+}
+
+// tooEarly says what keeps a step from being done on a day: it waits for something
+// that nobody says was seen, its day is still to come, or there is nothing yet of what
+// it is to record. With a reason it can be done all the same.
+func (d *Did) tooEarly(state State, step sheet.Step, on day.Day) Faults {
+	if d.Skipped || strings.TrimSpace(d.Reason) != "" {
+		return nil
+	}
+	due := state.DueOn(step.ID)
+	tick, ticked := state.Ticks[step.ID]
+	if ticked && !tick.Skipped && step.Every > 0 {
+		return nil // it comes back, and a look too many does no harm
+	}
+	switch {
+	case step.Gate != "" && !d.Seen:
+		const said = "“%s” waits for this: %s. Say that it was seen, or why it is done all the same"
+		return Faults{{Field: "did.seen", Message: fmt.Sprintf(said, step.Title, step.Gate)}}
+	case step.Gate == "" && due > on:
+		const said = "“%s” is for %s; say in a few words why it is done early"
+		return Faults{{Field: "did.reason", Message: fmt.Sprintf(said, step.Title, due.Words())}}
+	case treatment.OperatorID(step.Op) == treatment.Baseline && !state.recordedOn(on) && strings.TrimSpace(d.Note) == "":
+		const said = "take a picture or count first, or say that none was made"
+		return Faults{{Field: "did.note", Message: said}}
+	}
+	return nil
+}
+
+// recordedOn says whether a day holds a picture, a count or a reading of how the plant
+// is.
+func (s State) recordedOn(on day.Day) bool {
+	if slices.ContainsFunc(s.Pictures, func(p PictureOn) bool { return p.On == on }) ||
+		slices.ContainsFunc(s.Tallies, func(t TallyOn) bool { return t.On == on }) {
+		return true
+	}
+	for _, list := range s.Readings {
+		if slices.ContainsFunc(list, func(r recovery.Reading) bool { return r.On == on }) {
+			return true
+		}
+	}
+	return slices.ContainsFunc(s.Strands, func(x recovery.Strand) bool {
+		return x.Began == on || slices.ContainsFunc(x.Sizes, func(r recovery.Reading) bool { return r.On == on })
+	})
 }
 
 // isolates makes the plant isolated, or free again, when such a step of the plan

@@ -7,6 +7,7 @@ type Had string
 
 // How long it had been had; empty where it came on the day of the arrival.
 const (
+	HadNew     Had = ""
 	HadWeeks   Had = "weeks"
 	HadMonths  Had = "months"
 	HadYears   Had = "years"
@@ -19,6 +20,15 @@ var hadDays = map[Had]int{"": 0, HadWeeks: 28, HadMonths: 90, HadYears: 365}
 // Isolated says whether a plant that was had for so long is kept apart to begin
 // with: newcomers are, one that was owned for months is not (common practice).
 func (h Had) Isolated() bool { return h != HadMonths && h != HadYears }
+
+// IsolatedAtFirst says for each answer whether an arrival is kept apart to begin with.
+func IsolatedAtFirst() map[Had]bool {
+	all := map[Had]bool{}
+	for _, had := range []Had{HadNew, HadWeeks, HadMonths, HadYears, HadUnknown} {
+		all[had] = had.Isolated()
+	}
+	return all
+}
 
 // Owned gives for how many days the carer has had it on a day, at least; false
 // where nobody knows.

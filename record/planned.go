@@ -2,6 +2,7 @@ package record
 
 import (
 	"fmt"
+	"slices"
 	"strings"
 
 	"github.com/google/uuid"
@@ -121,14 +122,15 @@ func (p *Planned) completed(m moment) (Body, error) {
 	if err != nil {
 		return Body{}, err
 	}
-	for i, b := range made.Breaches {
+	for _, b := range made.Breaches {
 		if strings.TrimSpace(b.Reason) != "" {
 			continue
 		}
 		rule, _ := treatment.RuleByID(b.Rule)
-		const said = "this plan would %s (%s): %s; say why you do it all the same"
+		const said = "this plan would %s (%s): %s; say of this change why you do it all the same"
+		of := slices.IndexFunc(p.Answers.Edits, func(e sheet.Edit) bool { return e.Step == b.Edit })
 		return Body{}, Faults{{
-			Field:   fmt.Sprintf("planned.answers.edits[%d]", i),
+			Field:   fmt.Sprintf("planned.answers.edits[%d].reason", max(of, 0)),
 			Message: fmt.Sprintf(said, rule.Never, b.Rule, b.Why),
 		}}
 	}

@@ -54,6 +54,12 @@ func (s State) MayRest(on day.Day, south bool) bool {
 	return plant.RestsOn(s.Profile, s.Habit, on, south) || s.AtRest(on, south)
 }
 
+// SeasonAsks lists the measures that would change its water rule today and that
+// nobody has read lately.
+func (s State) SeasonAsks(on day.Day, south bool) []string {
+	return water.Asks(s.asked(on, south, s.growthSeen(), s.waterHolds()))
+}
+
 // noFeed says whether nothing is fed on a day, and why.
 func (s State) noFeed(on day.Day, south bool) (why string, rests bool) {
 	line := s.WaterLine(on, south)

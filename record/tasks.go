@@ -46,6 +46,7 @@ type Task struct {
 	Why     string  `json:"why"`
 	Minutes int     `json:"minutes"`
 	Step    string  `json:"step,omitempty"`
+	Gate    string  `json:"gate,omitempty" doc:"What must be seen before the step is done."`
 	// Weight is how much rides on it, 1-5: it orders the walk inside a place
 	// when time is short.
 	Weight int `json:"weight"`

@@ -85,7 +85,7 @@ func (s State) mendingTasks(add func(Task), last day.Day) {
 		}
 		add(Task{
 			Kind: TaskStep, From: on, Until: on + 2, What: step.Title, Why: why,
-			Minutes: step.Minutes, Step: step.ID, Weight: 4,
+			Minutes: step.Minutes, Step: step.ID, Gate: step.Gate, Weight: 4,
 		})
 	}
 	for _, c := range s.Courses {

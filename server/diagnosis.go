@@ -110,6 +110,7 @@ type RuleBroken struct {
 	Here   string `json:"here" doc:"What breaks it here."`
 	Step   string `json:"step" doc:"Title of the step; empty where the whole plan breaks it."`
 	Reason string `json:"reason" doc:"Why the carer does it all the same; empty where nobody said."`
+	Edit   string `json:"edit" doc:"The step of the change that it comes of; empty where of no single one."`
 }
 
 func brokenRules(list []check.Breach) []RuleBroken {
@@ -117,7 +118,7 @@ func brokenRules(list []check.Breach) []RuleBroken {
 	for _, b := range list {
 		r, _ := treatment.RuleByID(b.Rule)
 		o, _ := treatment.OperatorByID(treatment.OperatorID(b.Step))
-		out = append(out, RuleBroken{string(b.Rule), r.Never, r.Why, b.Why, o.Title, b.Reason})
+		out = append(out, RuleBroken{string(b.Rule), r.Never, r.Why, b.Why, o.Title, b.Reason, b.Edit})
 	}
 	return out
 }

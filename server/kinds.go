@@ -1,6 +1,7 @@
 package server
 
 import (
+	"cmp"
 	"context"
 	"errors"
 	"net/http"
@@ -10,6 +11,7 @@ import (
 
 	"tendermend/core/diagnosis"
 	"tendermend/core/plant"
+	"tendermend/core/water"
 	"tendermend/store"
 )
 
@@ -23,6 +25,7 @@ type profilesOutput struct {
 type KindView struct {
 	Profile plant.Profile `json:"profile"`
 	Version int           `json:"version" doc:"0 for kinds that ship with the program."`
+	Water   []water.Phase `json:"water" doc:"When it is watered in each part of its year."`
 }
 
 // KeyView is a printed key to the troubles of a kind.
@@ -56,14 +59,14 @@ func (srv *server) kindOperations(api huma.API) {
 		),
 		signedIn(srv, func(ctx context.Context, a store.Account, in *struct {
 			Words string `query:"q" maxLength:"80" doc:"Words of any of its names: botanical, former, common, trade or folk."`
-			Limit int    `query:"limit" default:"12" minimum:"1" maximum:"400"`
+			Limit int    `query:"limit" default:"12" minimum:"0" doc:"How many at most; 0 gives all of them."`
 		}) (*profilesOutput, error) {
 			kinds, err := srv.store.Kinds(ctx, a.Collection.ID)
 			if err != nil {
 				return nil, err
 			}
 			out := &profilesOutput{}
-			out.Body.Profiles = append([]plant.Match{}, kinds.Matches(in.Words, in.Limit)...)
+			out.Body.Profiles = append([]plant.Match{}, kinds.Matches(in.Words, cmp.Or(in.Limit, len(kinds)+len(plant.Profiles())))...)
 			return out, nil
 		}),
 	)
@@ -136,7 +139,7 @@ func (srv *server) kindOperations(api huma.API) {
 				return nil, err
 			}
 			version, err := srv.store.KindVersion(ctx, a.Collection.ID, p.ID)
-			return &struct{ Body KindView }{KindView{p, version}}, err
+			return &struct{ Body KindView }{KindView{p, version, water.PhasesOf(p)}}, err
 		}),
 	)
 }
@@ -151,5 +154,5 @@ func (srv *server) kind(ctx context.Context, a store.Account, id string) (*struc
 		return nil, huma.Error404NotFound("There is no such kind here; pick one from the list.")
 	}
 	version, err := srv.store.KindVersion(ctx, a.Collection.ID, id)
-	return &struct{ Body KindView }{KindView{p, version}}, err
+	return &struct{ Body KindView }{KindView{p, version, water.PhasesOf(p)}}, err
 }

@@ -35,8 +35,8 @@ type Knowledge struct {
 	Lights       []climate.Light         `json:"lights" doc:"What light comes from."`
 	Likelihoods  []diagnosis.Likelihood  `json:"likelihoods" doc:"Chances in words, the greatest first."`
 	Glossary     []glossary.Word         `json:"glossary" doc:"Words of the trade by the alphabet."`
-	// NewcomersIsolated is what an arrival begins with.
-	NewcomersIsolated bool `json:"newcomersIsolated" doc:"Whether a plant that comes is kept apart to begin with."`
+	// Isolated is what an arrival begins with, by how long it had been had.
+	Isolated map[record.Had]bool `json:"isolated" doc:"Whether an arrival is kept apart to begin with, by how long it had been had."`
 	// WaterRules and Traits say each id in words.
 	WaterRules map[plant.WaterRule]string `json:"waterRules"`
 	Severities []string                   `json:"severities" doc:"Of poison: not known, then from none to deadly."`
@@ -58,7 +58,7 @@ func (srv *server) knowledgeOperations(api huma.API) {
 			Growths: recovery.GrowthSorts(), GrowthStates: recovery.GrowthStates(), Sides: record.Sides(),
 			RootSorts: roots.Sorts(), RootManner: roots.Manner, Lights: climate.Lights(),
 			WaterRules: plant.WaterRuleText(), Traits: plant.TraitWords(), Severities: plant.Severities(),
-			Wishes: treatment.Offered(), NewcomersIsolated: plant.NewcomersIsolated,
+			Wishes: treatment.Offered(), Isolated: record.IsolatedAtFirst(),
 			Likelihoods: diagnosis.Likelihoods(), Glossary: glossary.Words(),
 		},
 	}

@@ -3,6 +3,7 @@ package server
 import (
 	"context"
 	"net/http"
+	"slices"
 
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/google/uuid"
@@ -88,9 +89,10 @@ type PlantFile struct {
 	Confirmed     *record.Confirmation `json:"confirmed,omitempty" doc:"What the case in hand turned out to be."`
 	Cases         []CaseView           `json:"cases" doc:"Open ones first, the gravest first."`
 	Alarms        []record.Alarm       `json:"alarms" doc:"Signals that nobody has answered yet."`
+	Warnings      []Warning            `json:"warnings" doc:"What its plans warn of: asked at the check-in."`
 	Apart         *record.KeptApart    `json:"apart,omitempty" doc:"Why it is kept apart; missing where it is not."`
 	Routine       []care.Due           `json:"routine" doc:"Ordinary care; empty while a case is in work."`
-	Resting       bool                 `json:"resting" doc:"Whether its kind rests now."`
+	Resting       bool                 `json:"resting" doc:"Whether it is seen at rest, or known to rest in this month."`
 	Pot           record.Pot           `json:"pot"`
 	Tally         *TallyView           `json:"tally,omitempty" doc:"The last root tally."`
 	Wants         plant.Profile        `json:"wants" doc:"Its kind's values, or its habit's, as overruled."`
@@ -110,11 +112,34 @@ type TallyView struct {
 	Reading roots.Result `json:"reading"`
 }
 
+// Warning is what a plan warns of.
+type Warning struct {
+	ID     string `json:"id"`
+	Words  string `json:"words"`
+	GiveUp bool   `json:"giveUp" doc:"Whether nothing can be saved once it is seen."`
+}
+
+// warningsOf gives what the plans in work warn of, each once.
+func warningsOf(s record.State) []Warning {
+	list := []Warning{}
+	for _, c := range s.OpenCases() {
+		for _, w := range s.As(c).Warnings() {
+			one := Warning{w.ID, w.Words, w.GiveUp}
+			if !slices.Contains(list, one) {
+				list = append(list, one)
+			}
+		}
+	}
+	return list
+}
+
 // WaterNeed is the look window for water, or why there is none.
 type WaterNeed struct {
-	Rule   string        `json:"rule" doc:"When it is watered, in words."`
-	Last   *day.Day      `json:"last,omitempty"`
-	Window *water.Window `json:"window,omitempty"`
+	water.Line
+	// Asks is what nobody has said lately and would change the rule.
+	Asks   []recovery.Measure `json:"seasonAsks" doc:"What nobody has said lately and would change the rule."`
+	Last   *day.Day           `json:"last,omitempty"`
+	Window *water.Window      `json:"window,omitempty"`
 }
 
 func (srv *server) plantOperations(api huma.API) {
@@ -254,6 +279,7 @@ func plantFile(s record.State, place string, today day.Day, south bool) PlantFil
 	if n := len(s.Confirmations); f.Confirmed == nil && !s.Case.Is() && n > 0 {
 		f.Confirmed = &s.Confirmations[n-1]
 	}
+	f.Warnings = warningsOf(s)
 	f.Alarms, f.Apart, f.Routine, f.Resting = s.Alarms(), s.Apart(today), []care.Due{}, s.AtRest(today, south)
 	if len(s.OpenCases()) == 0 && !s.Over() {
 		for _, job := range s.Routine(south) {
@@ -279,7 +305,7 @@ func plantFile(s record.State, place string, today day.Day, south bool) PlantFil
 	f.Recovery, f.Beside = recoveries(s, today, south)
 	f.Over, f.PieceIsolated = s.Over(), s.PieceIsolated()
 	if !s.Over() {
-		f.Water = waterNeed(s, south)
+		f.Water = waterNeed(s, today, south)
 	}
 	if f.Recovery != nil && f.Recovery.Index < len(f.Recovery.Stages) {
 		f.Stage = f.Recovery.Stages[f.Recovery.Index].Name
@@ -295,8 +321,13 @@ func widthOf(p record.Pot) float64 {
 	return *p.WidthCM
 }
 
-func waterNeed(s record.State, south bool) *WaterNeed {
-	need := &WaterNeed{Rule: s.Wants.WaterRule.Words()}
+func waterNeed(s record.State, today day.Day, south bool) *WaterNeed {
+	need := &WaterNeed{Line: s.WaterLine(today, south), Asks: []recovery.Measure{}}
+	for _, id := range s.SeasonAsks(today, south) {
+		if m, known := recovery.MeasureByID(id); known {
+			need.Asks = append(need.Asks, m)
+		}
+	}
 	if n := len(s.WateredOn); n > 0 {
 		need.Last = &s.WateredOn[n-1]
 	}

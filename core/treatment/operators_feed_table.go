@@ -8,7 +8,6 @@ var feedOperators = []Operator{
 		How:       "At the share given, onto moist medium.",
 		Minutes:   5,
 		Does:      Recurs | Gentle,
-		Cautions:  "l",
 		Materials: []string{"feed"},
 		Done:      "The dose is noted.",
 		Wrong:     "Feed onto dry or rotten roots burns them.",
@@ -19,7 +18,6 @@ var feedOperators = []Operator{
 		How:       "Calcium, magnesium, iron or a weak tonic, each for its own sign.",
 		Minutes:   5,
 		Does:      Recurs,
-		Cautions:  "l",
 		Materials: []string{"supplement"},
 		Done:      "The dose is noted.",
 		For: "magnesium-low iron-low potassium-low calcium-low micronutrient-low bloom-drain nitrogen-low " +

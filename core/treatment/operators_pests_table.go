@@ -13,15 +13,15 @@ var pestOperators = []Operator{
 	},
 	{
 		ID:    Soap,
-		Title: "Insecticidal soap",
-		How: "Until it drips, undersides too, in the shade; one leaf is tried first. Rinsed after an hour " +
-			"or two.",
+		Title: "Home-made soap spray",
+		How: "Mild liquid soap without scent or colour, in soft water. Until it drips, undersides too, in the " +
+			"shade; one leaf is tried first. Rinsed after an hour or two. A soap sold against pests goes by its label.",
 		Minutes:   15,
 		ForGood:   true,
 		Disturbs:  1,
 		Does:      WetsTop | LeafFilm,
-		Cautions:  "lck",
-		Materials: []string{"insecticidal soap", "sprayer"},
+		Cautions:  "ck",
+		Materials: []string{"mild liquid soap", "sprayer"},
 		Done:      "The undersides are wet.",
 		For:       "pest",
 	},

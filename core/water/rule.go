@@ -254,3 +254,55 @@ func shortDays(on day.Day, south bool) bool {
 	}
 	return false
 }
+
+// Asks lists the measures that would change the rule of a day and that nobody has
+// read lately: whether it grows and whether it rests, in the dark months and in those
+// of its rest; how long new roots are, where its water waits for them.
+func Asks(a Asked) (ids []string) {
+	line := LineOn(a)
+	if line.Asks == RootsMeasure {
+		ids = append(ids, RootsMeasure)
+	}
+	inRest := a.Kind.HowItRests() != plant.RestNone && a.Kind.RestsIn(plant.NorthMonth(a.On, a.South))
+	if inRest && a.Resting == nil && !line.Rest {
+		ids = append(ids, RestMeasure)
+	}
+	if a.Growing == nil && (line.Rest || inRest || shortDays(a.On, a.South)) {
+		ids = append(ids, GrowingMeasure)
+	}
+	return ids
+}
+
+// Phase is a kind's water rule in one part of its year.
+type Phase struct {
+	When  string `json:"when"`
+	Words string `json:"words"`
+}
+
+// PhasesOf gives a kind's water rules: in growth, in the dark months in leaf, and
+// while it is seen at rest.
+func PhasesOf(kind plant.Profile) []Phase {
+	grown := kind.WaterRule.Words()
+	if kind.RootsFirstCM > 0 {
+		grown = fmt.Sprintf("none before its new roots are %g cm long, then %s", kind.RootsFirstCM, plant.SurfaceDry.Words())
+	}
+	list := []Phase{{"in growth", grown}}
+	switch kind.WaterLow {
+	case "", plant.NoWater:
+	default:
+		list = append(list, Phase{"in leaf in the dark months", kind.WaterLow.Words()})
+	}
+	switch kind.WaterAtRest() {
+	case plant.RestDry, plant.RestRootsFirst:
+		list = append(list, Phase{"seen at rest", plant.NoWater.Words() + "; looked at every four weeks"})
+	case plant.RestLow:
+		low := kind.WaterLow
+		if low == plant.NoWater {
+			list = append(list, Phase{"at rest", plant.NoWater.Words() + "; looked at every four weeks"})
+		} else if low != "" {
+			list = append(list, Phase{"seen at rest", low.Words()})
+		}
+	case plant.RestAsGrowth:
+	}
+	return list
+}

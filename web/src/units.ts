@@ -23,9 +23,13 @@ const units: Record<string, Unit> = {
   "°C": { us: "°F", factor: 5 / 9, offset: 32, digits: 1 },
 };
 
+/** A US teaspoon in ml, exact by definition: less than a fluid ounce is told in it. */
+const teaspoon = 4.92892159375;
+
 export function toShown(value: number, unit: string, system: System): { value: number; unit: string } {
   const u = units[unit];
   if (system === "metric" || !u) return { value, unit };
+  if (unit === "ml" && value > 0 && value < u.factor) return { value: value / teaspoon, unit: "tsp" };
   return { value: value / u.factor + (u.offset ?? 0), unit: u.us };
 }
 
@@ -38,8 +42,11 @@ export function toMetric(shown: number, unit: string, system: System): number {
 /** A metric quantity in the person's units, rounded as one would say it. */
 export function sayQuantity(value: number, unit: string, system: System): string {
   const shown = toShown(value, unit, system);
-  const digits =
-    system === "us"
+  // Small amounts keep their digits: 1 ml for 0.75 ml would be a third stronger.
+  const small = shown.unit === "tsp" || ((unit === "ml" || unit === "g") && Math.abs(value) < 10);
+  const digits = small
+    ? 2
+    : system === "us"
       ? (units[unit]?.digits ?? 1)
       : unit === "l"
         ? 2

@@ -18,6 +18,8 @@ type Breach struct {
 	Index   int              `json:"index" doc:"Of the step in its sitting, from 0."`
 	Step    string           `json:"step" doc:"The operator."`
 	Why     string           `json:"why"`
+	// Edit is the step of the carer's change that it comes of; empty where of none.
+	Edit string `json:"edit,omitempty" doc:"The step of the change that it comes of."`
 	// Reason is why the carer goes against the rule; empty where nobody said.
 	Reason string `json:"reason,omitempty"`
 }

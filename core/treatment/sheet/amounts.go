@@ -2,6 +2,7 @@ package sheet
 
 import (
 	"fmt"
+	"math"
 
 	"tendermend/core/mix"
 	"tendermend/core/treatment"
@@ -195,23 +196,24 @@ func pot(s treatment.Situation, p treatment.Params) []working.Amount {
 	return list
 }
 
+// leastSoap is the smallest amount of soap that a syringe or a spoon measures, ml;
+// soap is measured in such steps (common practice).
+const leastSoap = 0.5
+
+// soap is a home preparation with its usual strength: the soap is rounded to what can
+// be measured, and the water to it, so that the strength stays.
 func soap(p treatment.Params) []working.Amount {
-	if !p.Conc.Known || !p.ML.Known {
+	if !p.Conc.Known || !p.ML.Known || p.Conc.Value <= 0 {
 		return []working.Amount{}
 	}
-	inputs := []working.Input{in("spray", p.ML.Value, "ml"), in("strength", p.Conc.Value*100, "%")}
+	of := math.Max(leastSoap, math.Round(p.ML.Value*p.Conc.Value/leastSoap)*leastSoap)
+	water := math.Round(of/p.Conc.Value - of)
+	inputs := []working.Input{in("spray wanted", p.ML.Value, "ml"), in("strength", p.Conc.Value*100, "%")}
 	src := "extension fact sheets, from memory"
-	sure := "the label of your soap decides"
 	return []working.Amount{
-		amount(
-			"insecticidal soap",
-			p.ML.Value*p.Conc.Value,
-			"ml",
-			"volume × 1.5 %; 1-2 % is usual",
-			src,
-			sure,
-			inputs...),
-		amount("water", p.ML.Value*(1-p.Conc.Value), "ml", "volume less the soap", "arithmetic", "exact", inputs...),
+		amount("mild liquid soap", of, "ml", "spray wanted × strength, to the nearest half ml; 1-2 % is the usual strength",
+			src, "a home preparation; try one leaf first", inputs...),
+		amount("water", water, "ml", "soap ÷ strength − soap, so that the strength stays", "arithmetic", "exact", inputs...),
 	}
 }
 

@@ -1,6 +1,9 @@
 package sheet
 
 import (
+	"slices"
+	"strings"
+
 	"tendermend/core/treatment"
 )
 
@@ -55,8 +58,21 @@ type Edit struct {
 	LeaveOut   bool     `json:"leaveOut,omitempty"`
 	Day        *int     `json:"day,omitempty" minimum:"0" maximum:"400" doc:"To which its sitting moves."`
 	PotWidthCM *float64 `json:"potWidthCm,omitempty" minimum:"1" maximum:"200"`
-	// Reason is needed where the change goes against a rule.
-	Reason string `json:"reason,omitempty" maxLength:"300"`
+	// Reason is needed where the change goes against rules, which are named: it is of
+	// this change and of no other.
+	Reason  string   `json:"reason,omitempty" maxLength:"300"`
+	Against []string `json:"against,omitempty" maxItems:"30" doc:"Ids of the rules that it goes against."`
+}
+
+// changes says whether it changes anything.
+func (e Edit) changes() bool { return e.LeaveOut || e.Day != nil || e.PotWidthCM != nil }
+
+// covers gives its reason for going against a rule; empty where it has none.
+func (e Edit) covers(rule treatment.RuleID) string {
+	if !slices.Contains(e.Against, string(rule)) {
+		return ""
+	}
+	return strings.TrimSpace(e.Reason)
 }
 
 func number[T int | float64](v *T) treatment.Number {

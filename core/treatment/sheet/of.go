@@ -29,14 +29,14 @@ func Of(s treatment.Situation, a Answers) (Made, error) {
 	if err != nil {
 		return Made{}, err
 	}
-	ids := identify(p)
-	reasons := a.change(&p, ids)
+	composed := p
+	p, ids := a.change(composed)
 	breaches, err := check.Plan(s, p)
 	if err != nil {
 		return Made{}, err
 	}
-	for i := range breaches {
-		breaches[i].Reason = reasons.of(breaches[i], ids)
+	if err := a.answerFor(breaches, s, composed, ids); err != nil {
+		return Made{}, err
 	}
 	sheet := dated(s, p, ids)
 	sheet.Breaches = breaches
@@ -66,66 +66,6 @@ func identify(p treatment.Plan) [][]string {
 		}
 	}
 	return ids
-}
-
-// said are the reasons that a carer gave for changes, by the step.
-type said map[string]string
-
-// of gives the reason for going against a rule at a step: the one that was given
-// for the step, or for any change of its sitting, or for any change at all where
-// the whole plan is concerned.
-func (r said) of(b check.Breach, ids [][]string) string {
-	if len(r) == 0 {
-		return ""
-	}
-	if b.Sitting < len(ids) {
-		if b.Index < len(ids[b.Sitting]) && r[ids[b.Sitting][b.Index]] != "" {
-			return r[ids[b.Sitting][b.Index]]
-		}
-		for _, id := range ids[b.Sitting] {
-			if r[id] != "" {
-				return r[id]
-			}
-		}
-	}
-	keys := make([]string, 0, len(r))
-	for k := range r {
-		keys = append(keys, k)
-	}
-	slices.Sort(keys)
-	return r[keys[0]]
-}
-
-// change does what the carer wants otherwise.
-func (a Answers) change(p *treatment.Plan, ids [][]string) said {
-	reasons := said{}
-	for _, e := range a.Edits {
-		for i := range p.Sittings {
-			k := slices.Index(ids[i], e.Step)
-			if k < 0 {
-				continue
-			}
-			if strings.TrimSpace(e.Reason) != "" {
-				reasons[e.Step] = e.Reason
-			}
-			if e.PotWidthCM != nil {
-				p.Sittings[i].Steps[k].Params.PotWidthCM = treatment.N(*e.PotWidthCM)
-			}
-			if e.Day != nil && p.Sittings[i].Day != nil {
-				d := *e.Day
-				p.Sittings[i].Day = &d
-			}
-		}
-	}
-	for _, e := range a.Edits {
-		for i := range p.Sittings {
-			if k := slices.Index(ids[i], e.Step); k >= 0 && e.LeaveOut {
-				p.Sittings[i].Steps = slices.Delete(slices.Clone(p.Sittings[i].Steps), k, k+1)
-				ids[i] = slices.Delete(slices.Clone(ids[i]), k, k+1)
-			}
-		}
-	}
-	return reasons
 }
 
 // SittingNames are what sittings are called on a screen.
@@ -245,6 +185,9 @@ func dated(s treatment.Situation, p treatment.Plan, ids [][]string) Plan {
 		for k, x := range sit.Steps {
 			st := step(s, x, ids[i][k])
 			st.Sitting, st.On, st.Gate = head.N, on, SayGate(sit.Gate)
+			if x.Op == treatment.ByRule && x.Params.What == "" {
+				st.How = ruleOn(s, on) + " " + st.How
+			}
 			if t, ok := pests[[2]int{i, k}]; ok {
 				st.Pest = &t
 			}

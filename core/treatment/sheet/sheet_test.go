@@ -13,6 +13,7 @@ import (
 	"tendermend/core/day"
 	"tendermend/core/plant"
 	"tendermend/core/treatment"
+	"tendermend/core/treatment/check"
 	"tendermend/core/treatment/sheet"
 )
 
@@ -82,8 +83,21 @@ func TestAChangedPlanSaysWhatItGoesAgainst(t *testing.T) {
 	}
 	a.Edits[0].Reason = "it is all there is"
 	for _, b := range made(t, s, a).Breaches {
-		assert.Equal(t, "it is all there is", b.Reason)
+		assert.Empty(t, b.Reason, "it names no rule")
+		a.Edits[0].Against = append(a.Edits[0].Against, string(b.Rule))
 	}
+	for _, b := range made(t, s, a).Breaches {
+		assert.Equal(t, "it is all there is", b.Reason)
+		assert.Equal(t, "ready-pot@d0", b.Edit)
+	}
+	a.Edits = append(a.Edits, sheet.Edit{Step: "clean-blade@d0", LeaveOut: true})
+	both := made(t, s, a).Breaches
+	blade := slices.IndexFunc(both, func(b check.Breach) bool { return b.Edit == "clean-blade@d0" })
+	require.GreaterOrEqual(t, blade, 0)
+	assert.Empty(t, both[blade].Reason, "the reason of another pot is not that of a dirty blade")
+	assert.Equal(t, len(both)-1, len(slices.DeleteFunc(slices.Clone(both), func(b check.Breach) bool {
+		return b.Reason == ""
+	})), "and the pot keeps its own")
 	a.Edits = []sheet.Edit{{Step: "clean-blade@d0", LeaveOut: true}}
 	left := made(t, s, a)
 	require.NotEmpty(t, left.Breaches)

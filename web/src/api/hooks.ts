@@ -228,7 +228,7 @@ export const useKey = (kind: string) =>
 export const useKinds = () =>
   useQuery({
     queryKey: keys.kinds,
-    queryFn: () => answer(client.GET("/api/profiles", { params: { query: { limit: 400 } } })),
+    queryFn: () => answer(client.GET("/api/profiles", { params: { query: { limit: 0 } } })),
     staleTime: 60_000,
   });
 

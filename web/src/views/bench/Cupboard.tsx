@@ -28,7 +28,7 @@ export function Cupboard() {
     <section className="patch" aria-label="Cupboard">
       <h2>Cupboard</h2>
       <p className="soft small" style={{ margin: "2px 0 10px" }}>
-        Named as on a plan (“perlite”, “insecticidal soap”), a supply is counted against its steps. What runs low stands
+        Named as on a plan (“perlite”, “mild liquid soap”), a supply is counted against its steps. What runs low stands
         on every shopping list.
       </p>
       {list.length === 0 ? (

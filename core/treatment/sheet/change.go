@@ -1,0 +1,94 @@
+package sheet
+
+import (
+	"slices"
+
+	"tendermend/core/treatment"
+	"tendermend/core/treatment/check"
+)
+
+// change gives a plan with what the carer wants otherwise, and the ids of its steps.
+// The plan that it is made from stays as it is.
+func (a Answers) change(composed treatment.Plan) (treatment.Plan, [][]string) {
+	p, ids := composed, identify(composed)
+	p.Sittings = slices.Clone(composed.Sittings)
+	for i := range p.Sittings {
+		p.Sittings[i].Steps = slices.Clone(p.Sittings[i].Steps)
+	}
+	for _, e := range a.Edits {
+		for i := range p.Sittings {
+			k := slices.Index(ids[i], e.Step)
+			if k < 0 {
+				continue
+			}
+			if e.PotWidthCM != nil {
+				p.Sittings[i].Steps[k].Params.PotWidthCM = treatment.N(*e.PotWidthCM)
+			}
+			if e.Day != nil && p.Sittings[i].Day != nil {
+				d := *e.Day
+				p.Sittings[i].Day = &d
+			}
+		}
+	}
+	for _, e := range a.Edits {
+		for i := range p.Sittings {
+			if k := slices.Index(ids[i], e.Step); k >= 0 && e.LeaveOut {
+				p.Sittings[i].Steps = slices.Delete(p.Sittings[i].Steps, k, k+1)
+				ids[i] = slices.Delete(ids[i], k, k+1)
+			}
+		}
+	}
+	return p, ids
+}
+
+// broken names a breach by its rule and its step, however the steps are counted.
+type broken struct {
+	rule treatment.RuleID
+	step string
+}
+
+func brokenAt(b check.Breach, ids [][]string) broken {
+	if b.Step != "" && b.Sitting < len(ids) && b.Index < len(ids[b.Sitting]) {
+		return broken{b.Rule, ids[b.Sitting][b.Index]}
+	}
+	return broken{rule: b.Rule}
+}
+
+// answerFor says of each breach of which change it comes, and takes the reason from
+// that change alone: without it the plan would not break the rule there. What no
+// single change brought about is answered by any that names the rule.
+func (a Answers) answerFor(
+	list []check.Breach, s treatment.Situation, composed treatment.Plan, ids [][]string,
+) error {
+	if len(list) == 0 {
+		return nil
+	}
+	for i, e := range a.Edits {
+		if !e.changes() {
+			continue
+		}
+		others := Answers{Edits: slices.Delete(slices.Clone(a.Edits), i, i+1)}
+		p, was := others.change(composed)
+		left, err := check.Plan(s, p)
+		if err != nil {
+			return err
+		}
+		still := map[broken]bool{}
+		for _, b := range left {
+			still[brokenAt(b, was)] = true
+		}
+		for k := range list {
+			if !still[brokenAt(list[k], ids)] && list[k].Edit == "" {
+				list[k].Edit, list[k].Reason = e.Step, e.covers(list[k].Rule)
+			}
+		}
+	}
+	for k := range list {
+		for _, e := range a.Edits {
+			if list[k].Edit == "" && list[k].Reason == "" {
+				list[k].Reason = e.covers(list[k].Rule)
+			}
+		}
+	}
+	return nil
+}
