@@ -6,6 +6,7 @@ import (
 
 	"tendermend/core/day"
 	"tendermend/core/plant"
+	"tendermend/core/working"
 )
 
 // Fault is one thing that keeps an entry from being recorded: the field, and in
@@ -97,7 +98,7 @@ func (l *Ledger) Check(e Entry, today day.Day) Faults {
 	case e.On > today:
 		add("on", "%s is still to come; give today or an earlier day", e.On)
 	case e.On < today-yearsBack*366:
-		add("on", "%s is more than %d years ago; check the year", e.On, yearsBack)
+		add("on", "%s is more than %s ago; check the year", e.On, working.Count(yearsBack, "year"))
 	case e.Arrived == nil && here && e.On < arrival.On:
 		add("on", "%s is before it arrived on %s; correct this day, or the arrival's", e.On, arrival.On)
 	}
@@ -124,7 +125,7 @@ func (l *Ledger) replacing(e Entry) Faults {
 	case !found:
 		return Faults{{Field: "replaces", Message: "there is no such entry in this plant's record"}}
 	case old.Kind() != e.Kind():
-		const said = "a %s entry cannot correct one of the kind %s"
+		const said = "an entry of the kind %s cannot correct one of the kind %s"
 		return Faults{{Field: "replaces", Message: fmt.Sprintf(said, e.Kind(), old.Kind())}}
 	case !l.live(old.ID):
 		const said = "somebody has corrected or undone this entry since you opened it; " +

@@ -38,6 +38,7 @@ const (
 	SprayBarred   ConcernID = "spray-barred"   // its stage says that nothing is sprayed
 	ProductsClose ConcernID = "products-close" // another product was used days ago
 	MarksLeaves   ConcernID = "marks-leaves"   // it marks hairy or powdery leaves
+	LookOld       ConcernID = "look-old"       // the look that it is planned from is old
 	BadAtLastLook ConcernID = "bad-last-look"  // it is to be mended while its last look was bad
 )
 

@@ -101,8 +101,8 @@ func (s State) Stall(c Course, today day.Day, south bool) (recovery.Stall, bool)
 		return stall, false
 	}
 	if d, ok := recovery.DryingOf(s.WateredOn); ok && d.Faster {
-		const faster = "Its pot dries faster: in %g days instead of %g. Roots are at work; this is no setback."
-		stall.AtWork, stall.Why = true, fmt.Sprintf(faster, d.Now, d.Before)
+		const faster = "Its pot dries faster: in %s instead of %g. Roots are at work; this is no setback."
+		stall.AtWork, stall.Why = true, fmt.Sprintf(faster, working.Measured(d.Now, "day"), d.Before)
 	} else if n := len(s.Tallies); n > 0 && s.Tallies[n-1].On >= stall.Since {
 		if share, ok := s.Tallies[n-1].liveShare(); ok && share >= 0.6 {
 			const alive = "%.0f %% of its roots were alive on %s: new pots may stand still for months while roots run."

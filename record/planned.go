@@ -10,6 +10,7 @@ import (
 	"tendermend/core/day"
 	"tendermend/core/treatment"
 	"tendermend/core/treatment/sheet"
+	"tendermend/core/working"
 )
 
 // Planned is the plan as composed on that day.
@@ -138,3 +139,16 @@ func (p *Planned) completed(m moment) (Body, error) {
 }
 
 func (p *Planned) sent() Body { return Body{Planned: &Planned{Answers: p.Answers, Keeps: p.Keeps}} }
+
+// oldLook is from how many days on a look is too old to plan from: roots and leaves
+// are not any more as they were (common practice).
+const oldLook = 30
+
+func (p *Planned) concerns(_ *situation, m moment) []Concern {
+	s := m.state
+	if s.Examined == nil || p.Keeps || m.on-s.Examined.On <= oldLook {
+		return nil
+	}
+	const said = "Its last look is %s old: what was true then may not be now. Look it over first."
+	return []Concern{{LookOld, fmt.Sprintf(said, working.Count(int(m.on-s.Examined.On), "day"))}}
+}

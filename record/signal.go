@@ -12,6 +12,7 @@ import (
 	"tendermend/core/treatment"
 	"tendermend/core/treatment/sheet"
 	"tendermend/core/water"
+	"tendermend/core/working"
 )
 
 // Alarm is a signal on a plant that nobody has answered yet.
@@ -117,8 +118,8 @@ func (s State) doesNotDrink() (on day.Day, said string, found bool) {
 	if wet == nil || last == nil || last.On-wet.On < recovery.DrinkDays {
 		return 0, "", false
 	}
-	const words = "%g g, %d days after %g g: it has not lost water."
-	return last.On, fmt.Sprintf(words, last.Value, int(last.On-wet.On), wet.Value),
+	const words = "%g g, %s after %g g: it has not lost water."
+	return last.On, fmt.Sprintf(words, last.Value, working.Count(int(last.On-wet.On), "day"), wet.Value),
 		last.Value > wet.Value*(1-recovery.DrinkShare)
 }
 
@@ -133,8 +134,8 @@ func (s State) wateredWet() (on day.Day, said string, found bool) {
 			return 0, "", false
 		}
 	}
-	const words = "Its last %d waterings each came onto a wet stick."
-	return s.WateredOn[n-1], fmt.Sprintf(words, recovery.WetWaterings), true
+	const words = "Its last %s each came onto a wet stick."
+	return s.WateredOn[n-1], fmt.Sprintf(words, working.Count(recovery.WetWaterings, "watering")), true
 }
 
 // wetAt says whether the last stick before a watering, of that day or of a few days

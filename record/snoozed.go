@@ -6,6 +6,7 @@ import (
 
 	"tendermend/core/care"
 	"tendermend/core/day"
+	"tendermend/core/working"
 )
 
 // Snoozed puts a job of the routine off, switches it off for this plant, or on
@@ -34,8 +35,8 @@ func (z *Snoozed) check(s *situation) (faults Faults) {
 	case z.Off:
 		faults = append(faults, Fault{Field: "snoozed.until", Message: "give a day, or switch it off; not both"})
 	case *z.Until <= s.entry.On || *z.Until > s.entry.On+mostSnoozed:
-		const said = "put it off by 1 to %d days; switch it off where it is not wanted"
-		faults = append(faults, Fault{Field: "snoozed.until", Message: fmt.Sprintf(said, mostSnoozed)})
+		const said = "put it off by a day to %s; switch it off where it is not wanted"
+		faults = append(faults, Fault{Field: "snoozed.until", Message: fmt.Sprintf(said, working.Count(mostSnoozed, "day"))})
 	}
 	return faults
 }

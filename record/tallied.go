@@ -1,10 +1,9 @@
 package record
 
 import (
-	"fmt"
-
 	"tendermend/core/recovery"
 	"tendermend/core/roots"
+	"tendermend/core/working"
 )
 
 // Tallied is a count of live and dead roots.
@@ -48,7 +47,7 @@ func (t *Tallied) apply(s *State, e Entry) {
 }
 
 func (t *Tallied) event(State) (string, bool) {
-	return fmt.Sprintf("%d roots counted", t.Counted()), true
+	return working.Count(t.Counted(), "root") + " counted", true
 }
 
 func (*Tallied) taken() taken { return whileHere }

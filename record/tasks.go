@@ -11,6 +11,7 @@ import (
 	"tendermend/core/care"
 	"tendermend/core/day"
 	"tendermend/core/recovery"
+	"tendermend/core/working"
 )
 
 // TaskKind says what a task on the walk asks for.
@@ -189,7 +190,7 @@ func days(n int) string {
 	if n == 1 {
 		return "day"
 	}
-	return fmt.Sprintf("%d days", n)
+	return working.Count(n, "day")
 }
 
 func capital(s string) string {

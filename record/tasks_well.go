@@ -7,6 +7,7 @@ import (
 	"tendermend/core/care"
 	"tendermend/core/day"
 	"tendermend/core/recovery"
+	"tendermend/core/working"
 )
 
 // restingTasks asks of a plant with no case in work: to be looked at for the first
@@ -30,7 +31,7 @@ func (s State) restingTasks(add func(Task), south bool) {
 func (s State) routineTask(south bool) Task {
 	last, every := s.LastLook(), s.Habit.LookDays
 	from := last + day.Day(every)
-	why := fmt.Sprintf("A %s is looked at every %s.", s.Habit.Label, days(every))
+	why := fmt.Sprintf("%s is looked at every %s.", capital(working.A(s.Habit.Label)), days(every))
 	if line := s.WaterLine(from, south); line.Rest {
 		why = fmt.Sprintf("%s. Water: %s. A look every %s.", capital(line.Why), line.Words, days(every))
 	}

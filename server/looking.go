@@ -93,7 +93,11 @@ func (srv *server) lookingOperations(api huma.API) {
 		),
 		signedIn(
 			srv,
-			func(_ context.Context, a store.Account, in *appraisalInput) (*struct{ Body AppraisalView }, error) {
+			func(ctx context.Context, a store.Account, in *appraisalInput) (*struct{ Body AppraisalView }, error) {
+				judged, err := srv.store.Knowledge(ctx, a.Collection.ID)
+				if err != nil {
+					return nil, err
+				}
 				e := diagnosis.Examination{
 					Habit:   in.Body.Habit,
 					Season:  srv.season(a),
@@ -109,8 +113,8 @@ func (srv *server) lookingOperations(api huma.API) {
 				if x, y, clash := diagnosis.Contradiction(e); clash {
 					view.Clash = []string{x, y}
 				}
-				var err error
 				view.Appraisal, err = prognosis.Appraise(
+					judged,
 					prognosis.Offer{
 						Examination: e,
 						Asked:       in.Body.Asked,

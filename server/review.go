@@ -207,7 +207,7 @@ func (srv *server) review(ctx context.Context, a store.Account, in *reviewInput)
 // sayWeeks says a span of weeks, a short one in days.
 func sayWeeks(u *[2]float64) string {
 	if u[1] > 2 {
-		return fmt.Sprintf("%g–%g weeks", u[0], u[1])
+		return fmt.Sprintf("%g–%s", u[0], working.Measured(u[1], "week"))
 	}
 	return fmt.Sprintf("%.0f–%s", u[0]*7, working.Count(int(math.Round(u[1]*7)), "day"))
 }

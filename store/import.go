@@ -12,6 +12,7 @@ import (
 
 	"tendermend/core/day"
 	"tendermend/core/plant"
+	"tendermend/core/working"
 	"tendermend/record"
 )
 
@@ -221,7 +222,7 @@ func insertEntries(ctx context.Context, tx *sqlx.Tx, a Account, entries []record
 			$9::uuid[], $10::uuid[], $11::jsonb[], $12::jsonb[])`,
 		a.Collection.ID, a.User.ID, ids, plants, kinds, days, recorded, by, replaces, cases, despite, bodies)
 	if err != nil {
-		return fmt.Errorf("writing %d entries: %w", len(entries), err)
+		return fmt.Errorf("writing %s: %w", working.Count(len(entries), "entry"), err)
 	}
 	return nil
 }

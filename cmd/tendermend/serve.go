@@ -17,6 +17,7 @@ import (
 	"time"
 
 	"tendermend/core/day"
+	"tendermend/core/working"
 	"tendermend/demo"
 	"tendermend/localpg"
 	"tendermend/server"
@@ -203,7 +204,7 @@ func recompute(out io.Writer) error {
 	ctx, stop := signalled()
 	defer stop()
 	n, err := s.Recompute(ctx)
-	fmt.Fprintf(out, "%d plants recomputed\n", n)
+	fmt.Fprintf(out, "%s recomputed\n", working.Count(n, "plant"))
 	return err
 }
 

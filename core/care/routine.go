@@ -10,6 +10,7 @@ import (
 	"tendermend/core/day"
 	"tendermend/core/plant"
 	"tendermend/core/water"
+	"tendermend/core/working"
 )
 
 // Plant is what a routine is worked out from.
@@ -210,7 +211,7 @@ func (p Plant) pestLook(since day.Day) (day.Day, bool, string) {
 	if p.seasonOn(since+pestDays) != growth {
 		every, when = pestDaysLow, "in the dark months and in rest"
 	}
-	return since + every, true, fmt.Sprintf("Every %d days %s.%s", every, when, p.likings())
+	return since + every, true, fmt.Sprintf("Every %s %s.%s", working.Count(int(every), "day"), when, p.likings())
 }
 
 // likings names the pests that come to its kind often.
@@ -236,10 +237,10 @@ func (p Plant) feed(since day.Day) (day.Day, bool, string) {
 	if !feeds || p.LiveShare != nil && *p.LiveShare < LeastRoots {
 		return 0, false, ""
 	}
-	why := fmt.Sprintf("Every %d days while it grows.", apart)
+	why := fmt.Sprintf("Every %s while it grows.", working.Count(int(apart), "day"))
 	on := since + apart
 	if p.seasonOn(on) == low {
-		on, why = since+2*apart, fmt.Sprintf("Every %d days in the dark months, weaker.", 2*apart)
+		on, why = since+2*apart, fmt.Sprintf("Every %s in the dark months, weaker.", working.Count(int(2*apart), "day"))
 	}
 	if p.FreshOn != nil {
 		on = max(on, *p.FreshOn+freshDays)
@@ -255,7 +256,7 @@ func (p Plant) flush(since day.Day) (day.Day, bool, string) {
 	if p.Wants.Has(plant.SaltTender) {
 		every = flushDaysSalt
 	}
-	return p.first(since+every, p.fed), p.Fed >= feedsToFlush, fmt.Sprintf("Fed %d times since; salts gather.", p.Fed)
+	return p.first(since+every, p.fed), p.Fed >= feedsToFlush, fmt.Sprintf("Fed %s since; salts gather.", working.Count(p.Fed, "time"))
 }
 
 func (p Plant) repot(since day.Day) (day.Day, bool, string) {
@@ -267,8 +268,8 @@ func (p Plant) repot(since day.Day) (day.Day, bool, string) {
 		since = max(since, *p.FreshOn)
 	}
 	on := since + day.Day((months[0]+months[1])/2*monthDays)
-	const words = "Usually after %d to %d months; a look tells, not the date."
-	return p.growing(on), true, fmt.Sprintf(words, months[0], months[1])
+	const words = "Usually after %d to %s; a look tells, not the date."
+	return p.growing(on), true, fmt.Sprintf(words, months[0], working.Count(months[1], "month"))
 }
 
 // Pause is a time in which a job waits: from a day up to, and without, another.

@@ -108,22 +108,22 @@ func (p Pest) Run(first day.Day, w Warmth) (Clock, bool) {
 	}
 	k := p.EggK
 	formula := fmt.Sprintf(
-		"days until %.0f degree-days have gathered (single sine), the time for the egg; at least %d days, at most "+
+		"days until %.0f degree-days have gathered (single sine), the time for the egg; at least %s, at most "+
 			"a day under 0.8 × the time from hatching to laying",
 		k,
-		p.Least,
+		working.Count(p.Least, "day"),
 	)
 	if k == 0 {
 		k = liveYoungShare * p.TotalK
 		formula = fmt.Sprintf(
-			"days until %.0f degree-days have gathered (single sine): half of its growing up, at most %d days, "+
+			"days until %.0f degree-days have gathered (single sine): half of its growing up, at most %s, "+
 				"since it bears live young",
 			k,
-			liveYoungLatest,
+			working.Count(liveYoungLatest, "day"),
 		)
 	}
 	if p.Longest > 0 {
-		formula += fmt.Sprintf("; never more than %d days", p.Longest)
+		formula += "; never more than " + working.Count(p.Longest, "day")
 	}
 	inputs := []working.Input{
 		{Name: "lowest of the day", Value: low, Unit: "°C"},

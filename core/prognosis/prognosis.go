@@ -146,8 +146,9 @@ const (
 
 // Appraise weighs an offer: worth = price of a sound one × chance to save it −
 // material. A trouble that cannot be cured and spreads is left at any price.
-func Appraise(o Offer) (Appraisal, error) {
-	c, err := diagnosis.Examine(o.Examination)
+// It is judged by what the collection knows: the tables, or what its cases taught.
+func Appraise(k *diagnosis.Knowledge, o Offer) (Appraisal, error) {
+	c, err := k.Examine(o.Examination)
 	if err != nil {
 		return Appraisal{}, err
 	}

@@ -38,7 +38,7 @@ func look(habit string, present, absent []string) diagnosis.Examination {
 
 // A tank bromeliad that has flowered lives on in its offsets (common practice).
 func TestARosetteThatFlowersIsTakenForItsOffsets(t *testing.T) {
-	a, err := Appraise(Offer{
+	a, err := Appraise(diagnosis.Standard(), Offer{
 		Examination: look("bromeliad", []string{"flower.rosette-flowered", "new.clean", "root.firm"},
 			[]string{"pest.cotton", "leaf.stippling", "root.smell", "stem.soft-brown", "leaf.mosaic"}),
 		Asked: p(8), Sound: p(14), Filling: 3,
@@ -52,7 +52,7 @@ func TestARosetteThatFlowersIsTakenForItsOffsets(t *testing.T) {
 // are those of the causes.
 func TestAVirusOrAWiltIsLeftAtAnyPrice(t *testing.T) {
 	for sign, id := range map[string]cause.ID{"leaf.mosaic": cause.Virus, "stem.ring-purple": cause.Fusarium} {
-		a, err := Appraise(Offer{
+		a, err := Appraise(diagnosis.Standard(), Offer{
 			Examination: look("sympodial-orchid", []string{sign}, nil), Asked: p(0.5), Sound: p(60), Filling: 1,
 		})
 		require.NoError(t, err)
@@ -78,12 +78,12 @@ func TestOffersAreWeighed(t *testing.T) {
 		[]string{"root.smell"},
 	)
 
-	a, err := Appraise(Offer{Examination: healthy, Asked: p(12), Sound: p(18), Filling: 4})
+	a, err := Appraise(diagnosis.Standard(), Offer{Examination: healthy, Asked: p(12), Sound: p(18), Filling: 4})
 	require.NoError(t, err)
 	assert.Equal(t, Take, a.Advice)
 	assert.Greater(t, a.Outlook.Lives, 0.85)
 
-	a, err = Appraise(Offer{Examination: rotten, Asked: p(12), Sound: p(18), Filling: 4})
+	a, err = Appraise(diagnosis.Standard(), Offer{Examination: rotten, Asked: p(12), Sound: p(18), Filling: 4})
 	require.NoError(t, err)
 	assert.Equal(t, Bargain, a.Advice)
 	assert.Less(t, a.Fair.Value, 8.0)
@@ -93,20 +93,20 @@ func TestOffersAreWeighed(t *testing.T) {
 	in := a.Fair.Working.Inputs
 	assert.InDelta(t, in[0].Value*in[1].Value-in[2].Value*in[3].Value, a.Fair.Value, 0.26)
 
-	a, err = Appraise(Offer{Examination: mosaic, Asked: p(1), Sound: p(30), Filling: 4})
+	a, err = Appraise(diagnosis.Standard(), Offer{Examination: mosaic, Asked: p(1), Sound: p(30), Filling: 4})
 	require.NoError(t, err)
 	assert.Equal(t, Leave, a.Advice, "a virus at no price")
 	assert.Contains(t, strings.Join(a.Reasons, " "), "irus")
-	a, err = Appraise(Offer{Examination: look("cactus", []string{"pest.cotton"}, []string{"stem.soft-brown"})})
+	a, err = Appraise(diagnosis.Standard(), Offer{Examination: look("cactus", []string{"pest.cotton"}, []string{"stem.soft-brown"})})
 	require.NoError(t, err)
 	assert.Contains(t, a.Reasons[len(a.Reasons)-1], "once more before you pay")
 
-	a, err = Appraise(Offer{Examination: look("fern", nil, nil)})
+	a, err = Appraise(diagnosis.Standard(), Offer{Examination: look("fern", nil, nil)})
 	require.NoError(t, err)
 	assert.Nil(t, a.Fair)
 	assert.Equal(t, diagnosis.LookFurther, a.Verdict.Kind)
 	assert.Contains(t, a.Reasons[0], "before you pay")
-	_, err = Appraise(Offer{Examination: look("weed", nil, nil)})
+	_, err = Appraise(diagnosis.Standard(), Offer{Examination: look("weed", nil, nil)})
 	assert.Error(t, err)
 }
 

@@ -5,6 +5,7 @@ import (
 	"strings"
 
 	"tendermend/core/day"
+	"tendermend/core/working"
 )
 
 // Status says how a condition of a gate stands.
@@ -161,9 +162,9 @@ func (c Quiet) Judge(h History, began, today day.Day) Standing {
 			shortest = run
 		}
 	}
-	s.Found = fmt.Sprintf("%d of %d days", shortest, c.Days)
+	s.Found = working.Of(max(shortest, 0), c.Days, "day")
 	if shortest >= c.Days {
-		s.Found = fmt.Sprintf("quiet for %d days", shortest)
+		s.Found = "quiet for " + working.Count(shortest, "day")
 		return s
 	}
 	s.Status = Missing
@@ -233,7 +234,7 @@ func (c CleanLooks) Judge(h History, began, today day.Day) Standing {
 	if s.Status == Unknown {
 		return s
 	}
-	s.Found = fmt.Sprintf("%d of %d clean looks", clean, c.Looks)
+	s.Found = working.Of(clean, c.Looks, "clean look")
 	if clean >= c.Looks {
 		s.Status = Met
 	}
@@ -325,12 +326,12 @@ func (c Held) Judge(h History, began, today day.Day) Standing {
 	if s.Status == Unknown {
 		return s
 	}
-	s.Found = fmt.Sprintf("%d of %d days", run, c.Days)
+	s.Found = working.Of(run, c.Days, "day")
 	if first == nil {
 		s.Found = "not yet"
 	}
 	if first != nil && run >= c.Days {
-		s.Status, s.Found = Met, fmt.Sprintf("for %d days", run)
+		s.Status, s.Found = Met, "for "+working.Count(run, "day")
 	}
 	return s
 }
@@ -406,9 +407,9 @@ func (c Generation) Judge(h History, began, today day.Day) Standing {
 			clean = int(on - *from)
 		}
 	}
-	s.Status, s.Found = Missing, fmt.Sprintf("%d of %d days", clean, wanted)
+	s.Status, s.Found = Missing, working.Of(clean, wanted, "day")
 	if clean >= wanted {
-		s.Status, s.Found = Met, fmt.Sprintf("clean for %d days", clean)
+		s.Status, s.Found = Met, "clean for "+working.Count(clean, "day")
 	}
 	return s
 }

@@ -1,7 +1,6 @@
 package recovery
 
 import (
-	"fmt"
 	"math"
 
 	"gonum.org/v1/gonum/stat/distuv"
@@ -14,9 +13,11 @@ import (
 // Opening is when the gate of a stage may open: the middle 80 % of what is
 // likely.
 type Opening struct {
-	From    day.Day         `json:"from"`
-	To      day.Day         `json:"to"`
-	Late    bool            `json:"late" doc:"Whether it takes longer than is usual."`
+	From day.Day `json:"from"`
+	To   day.Day `json:"to"`
+	Late bool    `json:"late" doc:"Whether it takes longer than is usual."`
+	// Waits is true where only days without trouble are missing.
+	Waits   bool            `json:"waits" doc:"Whether only days without trouble are missing."`
 	Own     bool            `json:"own" doc:"Whether its own pace was measured."`
 	Working working.Working `json:"working"`
 }
@@ -244,7 +245,7 @@ func (s Stage) Expect(h History, season climate.Season, began, today day.Day) Op
 	if grow == 0 {
 		w.From = max(put, today)
 		w.To = w.From + day.Day(s.LookDays) + 2
-		w.Own = open > 0
+		w.Waits = open > 0
 		w.Working.Formula = "only days without trouble are missing: the first day on which they can be full, + one look"
 		w.Working.Sure = "if nothing happens"
 		return w
@@ -268,7 +269,7 @@ func (s Stage) Expect(h History, season climate.Season, began, today day.Day) Op
 			},
 			working.Input{Name: "wanted", Value: p.wanted, Unit: unitOf(m)},
 			working.Input{
-				Name:  fmt.Sprintf("a week, from %d readings", p.slope.N),
+				Name:  "a week, from " + working.Count(p.slope.N, "reading"),
 				Value: round2(p.slope.Value * 7),
 				Unit:  unitOf(m),
 			},

@@ -75,7 +75,8 @@ func TestDaysThatAreMissingAreCounted(t *testing.T) {
 	h := readings(map[int]map[string]float64{0: quiet, 3: quiet})
 	w := s.Expect(h, climate.Summer, began, began+3)
 	assert.Equal(t, began+7, w.From, "seven quiet days from the first look")
-	assert.True(t, w.Own)
+	assert.True(t, w.Waits)
+	assert.False(t, w.Own, "no pace was measured")
 	h.Add("wilt", recovery.Reading{On: began + 4, Value: 1})
 	assert.Equal(
 		t,

@@ -110,7 +110,7 @@ func (t Tally) Read(potWidth float64) Result {
 		Source:  "Wilson 1927; Newcombe 1998, Stat Med 17:857", Sure: sureOf(all)}
 	if all >= fewCounted {
 		least, most := float64(live)/float64(all), float64(live+doubtful)/float64(all)
-		why := fmt.Sprintf("%d of %d roots live", live, all)
+		why := fmt.Sprintf("%d of %s live", live, working.Count(all, "root"))
 		if doubtful > 0 {
 			why += fmt.Sprintf(", %d in doubt", doubtful)
 		}
@@ -124,15 +124,15 @@ func (t Tally) Read(potWidth float64) Result {
 		case least >= fewShare:
 			r.add("root.few-live", false, why)
 		}
-		r.add("root.mushy", float64(mushy) > rotShare*float64(all), fmt.Sprintf("%d of %d roots mushy", mushy, all))
+		r.add("root.mushy", float64(mushy) > rotShare*float64(all), fmt.Sprintf("%d of %s mushy", mushy, working.Count(all, "root")))
 		r.add(
 			"root.dry-dead",
 			float64(dry) > rotShare*float64(all),
-			fmt.Sprintf("%d of %d roots dead and dry", dry, all),
+			fmt.Sprintf("%d of %s dead and dry", dry, working.Count(all, "root")),
 		)
 	}
 	if t.Tips != nil {
-		r.add("root.no-tips", *t.Tips == 0, fmt.Sprintf("%d growing tips counted", *t.Tips))
+		r.add("root.no-tips", *t.Tips == 0, working.Count(*t.Tips, "growing tip")+" counted")
 	}
 	if t.RootBallCM != nil {
 		width := mix.PotFor(*t.RootBallCM, potWidth)

@@ -123,7 +123,7 @@ func windowBy(h plant.Habit, last day.Day, gaps []Gap, south bool, line Line) Wi
 				{Name: "latest", Value: math.Round(until), Unit: "days"},
 				{Name: "longer by its rule ×", Value: line.Stretch},
 			},
-			Formula: fmt.Sprintf("last watering + the usual gap of a %s × how much longer its rule is now", h.Label),
+			Formula: fmt.Sprintf("last watering + the usual gap of %s × how much longer its rule is now", working.A(h.Label)),
 			Source:  working.CommonPractice, Sure: "a guess, until three gaps of its own are known",
 		},
 	}

@@ -1,4 +1,5 @@
 import dayjs from "dayjs";
+import { sayCount } from "./views/words";
 
 /** A day as "24 November", with the year when it is not this one's. */
 export function sayDay(day: string, today: string): string {
@@ -20,7 +21,11 @@ export function distance(day: string, today: string): string {
   if (n === -1) return "tomorrow";
   const far = Math.abs(n);
   const size =
-    far < 60 ? `${far} days` : far < 700 ? `${Math.round(far / 30.4)} months` : `${Math.round(far / 365)} years`;
+    far < 60
+      ? sayCount(far, "day")
+      : far < 700
+        ? sayCount(Math.round(far / 30.4), "month")
+        : sayCount(Math.round(far / 365), "year");
   return n > 0 ? `${size} ago` : `in ${size}`;
 }
 

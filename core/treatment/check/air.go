@@ -8,6 +8,7 @@ import (
 	"tendermend/core/cause"
 	"tendermend/core/plant"
 	t "tendermend/core/treatment"
+	"tendermend/core/working"
 )
 
 var fedWords = regexp.MustCompile(`r ?(?:≥|>=)? ?0\.\d|new leaf|leaves|growth|growing|roots? \d`)
@@ -39,7 +40,7 @@ var lawsOfAir = []law{
 			case e.op == t.CoverIt && e.p.Cover == "none" && long:
 				no(e, "off in one step")
 			case e.op != t.CoverIt && e.p.Days.Or(12) < 7 && (long || e.op == t.Harden):
-				no(e, "in only %g days", e.p.Days.Value)
+				no(e, "in only %s", working.Measured(e.p.Days.Value, "day"))
 			}
 		}
 	}},
@@ -126,7 +127,7 @@ func feedLaw(r *replay, c *patient, no found) {
 		case slices.ContainsFunc(p.slits, func(s slit) bool { return s.open && s.wetted }):
 			no(e, "cuts are open")
 		case p.lifted != notYet && e.day-p.lifted < 28:
-			no(e, "%d days after root work", e.day-p.lifted)
+			no(e, "%s after root work", working.Count(e.day-p.lifted, "day"))
 		case p.thirsty:
 			no(e, "it is thirsty")
 		case p.phase == "resting":

@@ -7,6 +7,7 @@ import (
 	"tendermend/core/cause"
 	"tendermend/core/plant"
 	t "tendermend/core/treatment"
+	"tendermend/core/working"
 )
 
 var (
@@ -245,7 +246,7 @@ func divideLaw(r *replay, c *patient, no found) {
 			least = 4
 		}
 		if g.Value < least {
-			no(e, "%g growths are fewer than the %g that both sides need", g.Value, least)
+			no(e, "%s, where both sides need %g", working.Measured(g.Value, "growth"), least)
 		}
 	}
 }

@@ -9,6 +9,7 @@ import (
 	"tendermend/core/pest"
 	"tendermend/core/plant"
 	t "tendermend/core/treatment"
+	"tendermend/core/working"
 )
 
 var (
@@ -137,7 +138,7 @@ var lawsOfEnds = []law{
 			until := e.s.Until + e.p.Until + e.p.Stage
 			switch end, known := endOf(until, e.day); {
 			case e.s.Every > 0 && until == "" && slices.Contains(endless, e.op):
-				no(e, "every %d days, without an end", e.s.Every)
+				no(e, "every %s, without an end", working.Count(e.s.Every, "day"))
 			case e.s.Every > 0 && known && end < e.day:
 				no(e, "it ends before it begins")
 			case e.p.PastStage:
@@ -241,7 +242,7 @@ func releaseLaw(r *replay, c *patient, no found) {
 				looks = n
 			}
 			if clean < need-1.01 || looks < 3 || !r.has(t.Look, t.SlideLook) {
-				no(e, "%.0f clean days of %.0f, %d looks", clean, need, looks)
+				no(e, "%s of %.0f, %s", working.Count(int(clean), "clean day"), need, working.Count(looks, "look"))
 			}
 		case c.anyOf(t.LeafDiseases) && e.gate == "" && e.day < 14:
 			no(e, "14 days without a new mark are not over")

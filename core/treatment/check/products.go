@@ -9,6 +9,7 @@ import (
 	"tendermend/core/pest"
 	"tendermend/core/plant"
 	t "tendermend/core/treatment"
+	"tendermend/core/working"
 )
 
 func onRoots(e *event) bool { return e.s.Organ == "roots" || e.p.Where == "roots" }
@@ -172,7 +173,7 @@ var lawsOfProducts = []law{
 					wait = 7
 				}
 				if x.day <= e.day && e.day-x.day < wait {
-					no(e, "%d days after %s", e.day-x.day, x.op)
+					no(e, "%s after %s", working.Count(e.day-x.day, "day"), x.op)
 					break
 				}
 			}

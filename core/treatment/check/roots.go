@@ -8,6 +8,7 @@ import (
 	"tendermend/core/cause"
 	"tendermend/core/plant"
 	t "tendermend/core/treatment"
+	"tendermend/core/working"
 )
 
 var lawsOfRoots = []law{
@@ -55,7 +56,7 @@ var lawsOfRoots = []law{
 			newRot := e.pre.rot && c.anyOf(t.Rots) ||
 				regexp.MustCompile(`rot|smell|mush|stain`).MatchString(strings.ReplaceAll(e.gate, "root", ""))
 			if last != notYet && e.day-last < 28 && !newRot {
-				no(e, "%d days after the last root work", e.day-last)
+				no(e, "%s after the last root work", working.Count(e.day-last, "day"))
 			}
 			last = e.day
 		}
@@ -110,9 +111,9 @@ func bareLaw(r *replay, c *patient, no found) {
 		rooted := slices.ContainsFunc(e.pre.slits, func(s slit) bool { return s.organ == "roots" }) && e.pre.out
 		switch {
 		case hours > 24, hours > 6 && !mine:
-			no(e, "%g hours bare", hours)
+			no(e, "%s bare", working.Measured(hours, "hour"))
 		case hours > 2 && c.roots[0] == 0 && !mine && rooted:
-			no(e, "fine roots bare for %g hours", hours)
+			no(e, "fine roots bare for %s", working.Measured(hours, "hour"))
 		}
 	}
 	for _, e := range r.of(false, t.Callus) {

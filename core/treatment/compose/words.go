@@ -6,6 +6,7 @@ import (
 	"strings"
 
 	"tendermend/core/treatment"
+	"tendermend/core/working"
 )
 
 // materials are what a step needs: its operator's, with what it was told.
@@ -85,8 +86,8 @@ func (c *composer) words(s step) string {
 	add(p.Share.Known && s.Op == treatment.Brighten, "a quarter more each time")
 	add(p.Share.Known && s.Op == treatment.CupFill, "to a quarter")
 	add(p.N.Known, "%g", p.N.Value)
-	add(p.Hours.Known, "%g hours", p.Hours.Value)
-	add(p.Days.Known, "%g days", p.Days.Value)
+	add(p.Hours.Known, "%s", working.Measured(p.Hours.Value, "hour"))
+	add(p.Days.Known, "%s", working.Measured(p.Days.Value, "day"))
 	add(p.WaterC.Known, "%g °C", p.WaterC.Value)
 	add(p.ToC.Known, "to %g °C", p.ToC.Value)
 	add(p.GapMM.Known, "the base %g mm above the water", p.GapMM.Value)
@@ -102,7 +103,7 @@ func (c *composer) words(s step) string {
 	if s.Every > 0 {
 		every := "every day"
 		if s.Every > 1 {
-			every = fmt.Sprintf("every %d days", s.Every)
+			every = "every " + working.Count(s.Every, "day")
 		}
 		more = append(more, strings.TrimSpace(every+" until "+untilWords(s.Until)))
 	} else if s.Until != "" {

@@ -995,6 +995,8 @@ export interface components {
             tempC: number;
         };
         Alarm: {
+            /** @description The case of that plan; all zeros for what alarms on any plant. */
+            case: string;
             /** @enum {string} */
             family: "pests" | "other";
             /** @description What to do first, in order. */
@@ -1004,6 +1006,8 @@ export interface components {
             lasts: boolean;
             /** @description The day of the reading. */
             on: string;
+            /** @description Whether its plan warned of it: the plan is made again, or given up. */
+            plan: boolean;
             /** @description What was read, in words. */
             said: string;
             /** @description What was found. */
@@ -1298,6 +1302,8 @@ export interface components {
             true: number;
         };
         Breach: {
+            /** @description The step of the change that it comes of. */
+            edit?: string;
             /**
              * Format: int64
              * @description Of the step in its sitting, from 0.
@@ -1481,6 +1487,8 @@ export interface components {
         Checked: {
             note?: string;
             readings: components["schemas"]["Value"][];
+            /** @description Ids of warnings of its plan that were seen to come true. */
+            seen?: string[];
         };
         Chemical: {
             id: string;
@@ -1614,6 +1622,8 @@ export interface components {
         Did: {
             note?: string;
             reason?: string;
+            /** @description Whether what the step waited for was seen. */
+            seen?: boolean;
             skipped: boolean;
             step: string;
             /** @description What it took from the cupboard. */
@@ -1783,6 +1793,8 @@ export interface components {
             why: string;
         };
         Edit: {
+            /** @description Ids of the rules that it goes against. */
+            against?: string[];
             /**
              * Format: int64
              * @description To which its sitting moves.
@@ -2166,6 +2178,8 @@ export interface components {
             quarantine?: components["schemas"]["Quarantine"];
             reasons: components["schemas"]["ApartReason"][];
             release: components["schemas"]["Release"];
+            /** @description Whether it stands among the others and should not. */
+            wanted: boolean;
         };
         KeyRow: {
             alike?: string;
@@ -2212,6 +2226,8 @@ export interface components {
              * @description 0 for kinds that ship with the program.
              */
             version: number;
+            /** @description When it is watered in each part of its year. */
+            water: components["schemas"]["Phase"][];
         };
         Knot: {
             /** Format: int64 */
@@ -2228,6 +2244,10 @@ export interface components {
             habits: components["schemas"]["Habit"][];
             /** @description SHA-256 of all tables: the same hash, the same answers. */
             hash: string;
+            /** @description Whether an arrival is kept apart to begin with, by how long it had been had. */
+            isolated: {
+                [key: string]: boolean;
+            };
             /** @description Whether what the collection's own cases taught was switched on. */
             learned?: boolean;
             /** @description What light comes from. */
@@ -2236,8 +2256,6 @@ export interface components {
             likelihoods: components["schemas"]["Likelihood"][];
             measures: components["schemas"]["Measure"][];
             moves: components["schemas"]["Move"][];
-            /** @description Whether a plant that comes is kept apart to begin with. */
-            newcomersIsolated: boolean;
             /** @description How roots are counted. */
             rootManner: string;
             /** @description Into which roots are counted. */
@@ -2459,6 +2477,8 @@ export interface components {
              * @enum {string}
              */
             cover?: "closed" | "open" | "none";
+            /** @description Days that a cut piece lies dry before it is set. */
+            cutDryDays?: number[];
             dryDays?: number[];
             /** @description Whether it grows on trees, its roots in air. */
             epiphyte?: boolean;
@@ -2473,6 +2493,8 @@ export interface components {
             mixes: components["schemas"]["Mix"][];
             /** @description Other trade and folk names. */
             names?: string[];
+            /** @description top, node, leaf, division, section: not taken for increase. */
+            never?: string[];
             /** @description What a rescuer of this kind must know. */
             note?: string;
             /** @description Whether the collection added it. */
@@ -2480,6 +2502,8 @@ export interface components {
             perMonth: number[];
             /** @description How well pests like it; those not named come seldom. */
             pests: components["schemas"]["Liking"][];
+            /** @description The smallest piece that lives: 1 tip, 3 growths … */
+            piece?: string;
             /** @description What harms whom; a severity of “not known” is not safe. */
             poisons: components["schemas"]["Poison"][];
             /** @description How tight it likes its pot: snug, one-size, roomy. */
@@ -2495,11 +2519,32 @@ export interface components {
             rest?: string;
             /** @description When it rests: winter-dry, leafless-winter, summer … */
             restKind?: string;
+            /**
+             * @description How its rest looks.
+             * @enum {string}
+             */
+            restSeen?: "none" | "slows" | "leafless" | "hard";
+            /**
+             * @description Its water while seen at rest.
+             * @enum {string}
+             */
+            restWater?: "growth" | "low" | "none" | "roots-first";
+            /** @description water, moss, mix, gritty, pinned, mount; the best first. */
+            rootIn?: string[];
             /** Format: double */
             rootsFirstCm?: number;
+            /** @description Weeks to roots of 2-3 cm in growth; zeros where it is not done. */
+            rootsWeeks?: number[];
             /** @description The usual first: pot, basket, mounted, bare-root, cup, air. */
             setups?: string[];
             shared?: string[];
+            /**
+             * @description Its full size in a room.
+             * @enum {string}
+             */
+            size?: "small" | "usual" | "large" | "huge";
+            /** @description pot, pot-bark, pot-moss, pot-plug, basket, mounted or bare. */
+            soldIn?: string;
             /** @description Where its values come from, unless sources says otherwise. */
             source: string;
             sources: {
@@ -2517,7 +2562,7 @@ export interface components {
             traits: string[];
             /** @description What it is known for in homes. */
             troubles?: string[];
-            /** @description Its water rule in low light and rest. */
+            /** @description Its water rule in leaf in the dark months. */
             waterLow?: string;
             waterRule: string;
             weeks: components["schemas"]["TrackWeeks"][];
@@ -2703,6 +2748,8 @@ export interface components {
             /** @description Whether its own pace was measured. */
             own: boolean;
             to: string;
+            /** @description Whether only days without trouble are missing. */
+            waits: boolean;
             working: components["schemas"]["Working"];
         };
         Outcome: {
@@ -2819,6 +2866,10 @@ export interface components {
              * @description 0 is the first treatment.
              */
             nth: number;
+        };
+        Phase: {
+            when: string;
+            words: string;
         };
         PictureAnswerBody: {
             /** Format: int64 */
@@ -3019,7 +3070,7 @@ export interface components {
             prepared: components["schemas"]["PreparedOn"][];
             profile?: components["schemas"]["Profile"];
             recovery?: components["schemas"]["Recovery"];
-            /** @description Whether its kind rests now. */
+            /** @description Whether it is seen at rest, or known to rest in this month. */
             resting: boolean;
             /** @description Ordinary care; empty while a case is in work. */
             routine: components["schemas"]["Due"][];
@@ -3042,6 +3093,8 @@ export interface components {
             verdict?: components["schemas"]["Verdict"];
             /** @description Its kind's values, or its habit's, as overruled. */
             wants: components["schemas"]["Profile"];
+            /** @description What its plans warn of: asked at the check-in. */
+            warnings: components["schemas"]["Warning"][];
             water?: components["schemas"]["WaterNeed"];
         };
         PlantReview: {
@@ -3204,6 +3257,8 @@ export interface components {
              * @enum {string}
              */
             cover?: "closed" | "open" | "none";
+            /** @description Days that a cut piece lies dry before it is set. */
+            cutDryDays?: number[];
             dryDays?: number[];
             /** @description Whether it grows on trees, its roots in air. */
             epiphyte?: boolean;
@@ -3218,6 +3273,8 @@ export interface components {
             mixes: components["schemas"]["Mix"][];
             /** @description Other trade and folk names. */
             names?: string[];
+            /** @description top, node, leaf, division, section: not taken for increase. */
+            never?: string[];
             /** @description What a rescuer of this kind must know. */
             note?: string;
             /** @description Whether the collection added it. */
@@ -3225,6 +3282,8 @@ export interface components {
             perMonth: number[];
             /** @description How well pests like it; those not named come seldom. */
             pests: components["schemas"]["Liking"][];
+            /** @description The smallest piece that lives: 1 tip, 3 growths … */
+            piece?: string;
             /** @description What harms whom; a severity of “not known” is not safe. */
             poisons: components["schemas"]["Poison"][];
             /** @description How tight it likes its pot: snug, one-size, roomy. */
@@ -3240,10 +3299,31 @@ export interface components {
             rest?: string;
             /** @description When it rests: winter-dry, leafless-winter, summer … */
             restKind?: string;
+            /**
+             * @description How its rest looks.
+             * @enum {string}
+             */
+            restSeen?: "none" | "slows" | "leafless" | "hard";
+            /**
+             * @description Its water while seen at rest.
+             * @enum {string}
+             */
+            restWater?: "growth" | "low" | "none" | "roots-first";
+            /** @description water, moss, mix, gritty, pinned, mount; the best first. */
+            rootIn?: string[];
             /** Format: double */
             rootsFirstCm?: number;
+            /** @description Weeks to roots of 2-3 cm in growth; zeros where it is not done. */
+            rootsWeeks?: number[];
             /** @description The usual first: pot, basket, mounted, bare-root, cup, air. */
             setups?: string[];
+            /**
+             * @description Its full size in a room.
+             * @enum {string}
+             */
+            size?: "small" | "usual" | "large" | "huge";
+            /** @description pot, pot-bark, pot-moss, pot-plug, basket, mounted or bare. */
+            soldIn?: string;
             /** @description Where its values come from, unless sources says otherwise. */
             source: string;
             sources: {
@@ -3261,7 +3341,7 @@ export interface components {
             traits: string[];
             /** @description What it is known for in homes. */
             troubles?: string[];
-            /** @description Its water rule in low light and rest. */
+            /** @description Its water rule in leaf in the dark months. */
             waterLow?: string;
             waterRule: string;
             weeks: components["schemas"]["TrackWeeks"][];
@@ -3454,6 +3534,8 @@ export interface components {
             why: string;
         };
         RuleBroken: {
+            /** @description The step of the change that it comes of; empty where of no single one. */
+            edit: string;
             /** @description What breaks it here. */
             here: string;
             /** @description What is never done. */
@@ -3810,6 +3892,7 @@ export interface components {
             /** Format: int64 */
             lookDays: number;
             name: string;
+            noSprays: boolean;
             onReserves: boolean;
             purpose: string;
             tooEarly: string;
@@ -4113,10 +4196,12 @@ export interface components {
             case: string;
             /** @description The first useful day. */
             from: string;
+            /** @description What must be seen before the step is done. */
+            gate?: string;
             /** @description Ordinary care that joins the look, each with its day. */
             jobs?: components["schemas"]["Due"][];
             /** @enum {string} */
-            kind: "examine" | "decide" | "plan" | "step" | "pass" | "back" | "check" | "look" | "water" | "treat" | "stall" | "signal" | "pests" | "release";
+            kind: "examine" | "decide" | "plan" | "step" | "pass" | "back" | "check" | "look" | "water" | "asleep" | "treat" | "stall" | "signal" | "pests" | "apart" | "release";
             /** @description The measure that the look reads; missing where it reads several. */
             measure?: string;
             /** Format: int64 */
@@ -4285,11 +4370,40 @@ export interface components {
             /** @description What to do or look at, weightiest first. */
             tasks: components["schemas"]["Task"][];
         };
+        Warning: {
+            /** @description Whether nothing can be saved once it is seen. */
+            giveUp: boolean;
+            id: string;
+            words: string;
+        };
         WaterNeed: {
+            /** @description Whether a look for water falls due by days. */
+            days: boolean;
+            /** @description Whether it is given half the usual amount. */
+            half?: boolean;
             last?: string;
-            /** @description When it is watered, in words. */
+            /**
+             * Format: int64
+             * @description Where no water falls due: it is looked at so often.
+             */
+            lookDays?: number;
+            /** @description Whether nothing is fed: it rests, or may rest in these months. */
+            noFeed: boolean;
+            /** @description Whether it is at rest. */
+            rest: boolean;
             rule: string;
+            /** @description What nobody has said lately and would change the rule. */
+            seasonAsks: components["schemas"]["Measure"][];
+            /**
+             * Format: double
+             * @description How much longer than in growth the time between two waterings is.
+             */
+            stretch: number;
+            /** @description What makes it this rule today. */
+            why: string;
             window?: components["schemas"]["Window"];
+            /** @description The rule as a carer would say it. */
+            words: string;
         };
         Watered: {
             /** Format: double */
@@ -5774,6 +5888,7 @@ export interface operations {
             query?: {
                 /** @description Words of any of its names: botanical, former, common, trade or folk. */
                 q?: string;
+                /** @description How many at most; 0 gives all of them. */
                 limit?: number;
             };
             header?: never;

@@ -1,5 +1,6 @@
 import type { Schemas } from "../api/client";
 import { daysBetween } from "../dates";
+import { sayCount } from "../views/words";
 
 type SeamData = Schemas["Seam"];
 
@@ -27,7 +28,7 @@ export function placeWords(seam: SeamData, x: (d: string) => number, w: number, 
     ...seam.loose.map((l) => ({ on: l.on, text: `stepped back: ${l.why}` })),
     ...seam.bare
       .filter((b) => !seam.loose.some((l) => l.on === b.to))
-      .map((b) => ({ on: b.from, text: `nobody looked for ${daysBetween(b.from, b.to)} days` })),
+      .map((b) => ({ on: b.from, text: `nobody looked for ${sayCount(daysBetween(b.from, b.to), "day")}` })),
   ]
     .filter((word) => inView(word.on))
     .sort((a, b) => (a.on < b.on ? -1 : 1));

@@ -16,7 +16,7 @@ import { NextChecks } from "./look/NextChecks";
 import { PartPanel } from "./look/PartPanel";
 import type { Answering } from "./look/SignRow";
 import { zoneStates } from "./plant/zones";
-import { likelihood, sayPercent } from "./words";
+import { likelihood, sayCount, sayPercent } from "./words";
 
 interface Offer extends Answers {
   habit: string;
@@ -253,7 +253,7 @@ function Worth({ appraisal: a, knowledge, count, asked, draft, show, ...answerin
         </dd>
         <dt>It takes</dt>
         <dd>
-          {o.weeks[0]}-{o.weeks[1]} weeks, about {o.minutes} minutes of work,{" "}
+          {o.weeks[0]}-{o.weeks[1]} weeks, about {sayCount(o.minutes, "minute")} of work,{" "}
           {o.fillings === 0 ? "no fresh mix" : `${o.fillings} pots with fresh mix`}
         </dd>
         {a.fair && (

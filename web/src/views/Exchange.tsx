@@ -82,7 +82,7 @@ export function Exchange() {
           {take.isPending && (
             <div style={{ marginTop: 10 }}>
               <span className="soft" role="status">
-                {progress ? `${name}: ${progress.done} of ${progress.of} entries` : `Sending ${name}`}
+                {progress ? `${name}: ${progress.done} of ${sayCount(progress.of, "entry")}` : `Sending ${name}`}
               </span>
               <Progress
                 value={progress ? (100 * progress.done) / Math.max(1, progress.of) : 0}

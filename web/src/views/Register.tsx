@@ -9,7 +9,7 @@ import { SmallFigure } from "../figure/Figure";
 import { SmallSeam } from "../seam/Seam";
 import { Bare, Failed, Waiting } from "../shell/States";
 import classes from "./Register.module.css";
-import { isolationWord, standingWord } from "./words";
+import { isolationWord, sayCount, standingWord } from "./words";
 
 /** The register of all plants with their seams, a page at a time. */
 export function Register() {
@@ -172,7 +172,7 @@ function Row({ row, today, figure }: { row: PlantRow; today: string; figure: str
         <SmallSeam
           seam={row.seam}
           today={today}
-          label={`${row.seam.looks} looks since it came ${distance(row.arrivedOn, today)}`}
+          label={`${sayCount(row.seam.looks, "look")} since it came ${distance(row.arrivedOn, today)}`}
         />
       </div>
       <div className="small">

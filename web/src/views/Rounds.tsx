@@ -49,7 +49,7 @@ export function Rounds() {
           <p className="soft" style={{ margin: "4px 0 0" }}>
             {looks === 0
               ? "Nothing is due. A glance never harms."
-              : `${looks} ${looks === 1 ? "plant" : "plants"}, about ${minutes} minutes. Clean rooms first, the isolated ones last.`}
+              : `${sayCount(looks, "plant")}, about ${sayCount(minutes, "minute")}. Clean rooms first, the isolated ones last.`}
           </p>
         </div>
         <Button component={Link} to="/plants/new" variant="default">
@@ -125,9 +125,11 @@ function StopRow({ stop, today, asks }: { stop: Stop; today: string; asks: Measu
       <p className={classes.why}>
         <b className={late > 0 ? "red" : undefined}>{first.what}.</b> {first.why}{" "}
         <span className={late > 0 ? "red" : "soft"}>
-          {late > 0 ? `Due ${distance(first.from, today)}.` : `By ${shortDay(first.until)}.`}
+          {late > 0 ? `Open for ${sayCount(daysBetween(first.from, today), "day")}.` : `By ${shortDay(first.until)}.`}
         </span>{" "}
-        <span className="soft">Last look {distance(stop.lastLook, today)}.</span>
+        <span className="soft">
+          {stop.standing === "arrived" ? "Nobody has looked at it yet." : `Last look ${distance(stop.lastLook, today)}.`}
+        </span>
       </p>
       {first.jobs && first.jobs.length > 0 && (
         <p className={`${classes.why} small`}>With it: {first.jobs.map((j) => j.title.toLowerCase()).join("; ")}.</p>
@@ -138,7 +140,7 @@ function StopRow({ stop, today, asks }: { stop: Stop; today: string; asks: Measu
       <SmallSeam
         seam={stop.seam}
         today={today}
-        label={`${stop.name}: ${stop.seam.looks} looks, stage ${stop.stage || stop.standing}`}
+        label={`${stop.name}: ${sayCount(stop.seam.looks, "look")}, stage ${stop.stage || stop.standing}`}
       />
       <Answers stop={stop} task={first} today={today} asks={asks} />
     </article>

@@ -10,6 +10,7 @@ import { Figure } from "../figure/Figure";
 import { Failed, Refused, Waiting } from "../shell/States";
 import { NewPlace } from "./Places";
 import classes from "./TakeIn.module.css";
+import { sayCount } from "./words";
 
 type Arrived = Schemas["Arrived"];
 
@@ -91,7 +92,7 @@ export function TakeIn() {
       <p className="soft">
         A name and how it grows are enough. The rest helps later; give what you know.
         {seen &&
-          ` What you saw at the sale (${seen.present.length + seen.absent.length} answers) is recorded as its first look.`}
+          ` What you saw at the sale (${sayCount(seen.present.length + seen.absent.length, "answer")}) is recorded as its first look.`}
       </p>
       <ArrivalForm
         value={draft.arrived}

@@ -24,7 +24,15 @@ const isolations: Record<string, string> = { clean: "among the others", watch: "
 export const isolationWord = (isolation: string) => isolations[isolation] ?? isolation;
 
 /** How many of a thing: "1 look", "3 looks". */
-export const sayCount = (n: number, one: string) => `${n} ${one}${n === 1 ? "" : "s"}`;
+export const sayCount = (n: number, one: string) => `${n} ${n === 1 ? one : (many[one] ?? `${one}s`)}`;
+
+const many: Record<string, string> = { leaf: "leaves", entry: "entries", person: "persons" };
+
+/** How often something is so: "11 times in 100", "once in 100". */
+export const sayTimesIn100 = (chance: number) => {
+  const n = Math.max(1, Math.round(chance * 100));
+  return `${n === 1 ? "once" : sayCount(n, "time")} in 100`;
+};
 
 /** How likely a cause is, in the words that the trade's tables give to its chance. */
 export const likelihood = (knowledge: Knowledge, chance: number) =>

@@ -5,7 +5,7 @@ import type { Schemas } from "../../api/client";
 import { type Span, useCollectionReview, useKnowledge } from "../../api/hooks";
 import { daysBetween, sayDay } from "../../dates";
 import { Bare, Failed, Waiting } from "../../shell/States";
-import { sayPercent, standingWord } from "../words";
+import { sayCount, sayPercent, standingWord } from "../words";
 import { SpanPick, sayDays, sayWeeks } from "./LookBack";
 import classes from "./LookBack.module.css";
 
@@ -87,7 +87,7 @@ export function CollectionBack() {
                       {standingWord(e.outcome)} {sayDay(e.endedOn, r.to)}
                     </span>{" "}
                     <span className="soft small">
-                      after {daysBetween(e.openedOn, e.endedOn)} days
+                      after {sayCount(daysBetween(e.openedOn, e.endedOn), "day")}
                       {e.cause && `, ${cause(e.cause).toLowerCase()}`}
                     </span>
                   </li>

@@ -117,11 +117,11 @@ function Told({ r, plant, today }: { r: Review; plant: string; today: string }) 
         <section className="patch" aria-label="What it grew">
           <h2>What it grew</h2>
           <p style={{ margin: "4px 0" }}>
-            <b>{r.made}</b> leaves opened, <b>{r.lost}</b> were lost.
+            <b>{sayCount(r.made, "leaf")}</b> opened, <b>{r.lost}</b> lost.
             {r.growths.interval && (
               <>
                 {" "}
-                A new leaf about every <b>{r.growths.interval.value} days</b>{" "}
+                A new leaf about every <b>{sayCount(r.growths.interval.value, "day")}</b>{" "}
                 <How working={r.growths.interval.working} of="the time from leaf to leaf" />.
               </>
             )}
@@ -146,7 +146,7 @@ function Told({ r, plant, today }: { r: Review; plant: string; today: string }) 
                   <td className={s.long ? "ochre" : undefined}>
                     <b>{sayDays(s.days)}</b>
                     {s.still && ", still in it"}
-                    {s.back > 0 && `, fell back to it ${s.back === 1 ? "once" : `${s.back} times`}`}
+                    {s.back > 0 && `, fell back to it ${s.back === 1 ? "once" : sayCount(s.back, "time")}`}
                   </td>
                   <td className="soft small">{s.usual && `usual ${sayWeeks(s.usual)}`}</td>
                 </tr>
@@ -158,7 +158,7 @@ function Told({ r, plant, today }: { r: Review; plant: string; today: string }) 
           <h2>What was done</h2>
           <p style={{ margin: "4px 0" }}>
             {sayCount(r.looks, "look")}, {sayCount(r.watered, "watering")}, {sayCount(r.fed, "feed")}
-            {r.treated > 0 && `, ${sayCount(r.treated, "product")}`}. About <b>{r.minutes.value} minutes</b>{" "}
+            {r.treated > 0 && `, ${sayCount(r.treated, "product")}`}. About <b>{sayCount(r.minutes.value, "minute")}</b>{" "}
             <How working={r.minutes.working} of="the minutes" />, material and price <b>{r.cost.value.toFixed(2)}</b>{" "}
             <How working={r.cost.working} of="the cost" />.
           </p>
@@ -172,7 +172,7 @@ function Told({ r, plant, today }: { r: Review; plant: string; today: string }) 
           </ul>
           {r.steps.length > 8 && (
             <button type="button" className="linkbutton soft small" onClick={() => setAll(!all)} aria-expanded={all}>
-              {all ? "Only the first" : `All ${r.steps.length} steps`}
+              {all ? "Only the first" : `All ${sayCount(r.steps.length, "step")}`}
             </button>
           )}
         </section>

@@ -4,6 +4,7 @@ import { useCause } from "../../api/hooks";
 import { Failed, Waiting } from "../../shell/States";
 import { useTables } from "./Handbook";
 import classes from "./Handbook.module.css";
+import { sayCount } from "../words";
 
 /** A cause: its signs, what helps and harms it, and what it is mistaken for. */
 export function CauseSheet() {
@@ -26,7 +27,7 @@ export function CauseSheet() {
           ? "Needs no treatment."
           : c.daysToAct === 0
             ? "Act at once."
-            : `Act within ${c.daysToAct === 1 ? "a day" : `${c.daysToAct} days`}.`}
+            : `Act within ${sayCount(c.daysToAct, "day")}.`}
         {c.spreads && " It can pass to other plants."} Before any sign it is thought of in{" "}
         {Number((c.prior * 100).toFixed(1))} of 100 failing plants.
         {more.length > 0 && ` More often on: ${more.map(habit).join(", ")}.`}

@@ -5,6 +5,7 @@ import { Bare } from "../../shell/States";
 import { sayProse, useUnits } from "../../units";
 import { useTables } from "./Handbook";
 import classes from "./Handbook.module.css";
+import { sayCount } from "../words";
 
 /** A way of growing: how it is drawn, what is usual, and the kinds that grow so. */
 export function HabitSheet() {
@@ -38,13 +39,13 @@ export function HabitSheet() {
             <dt>Stands still</dt>
             <dd>
               {h.stallWeeks > 0
-                ? `${h.stallWeeks} weeks without measured growth in season are still normal`
+                ? `${sayCount(h.stallWeeks, "week")} without measured growth in season are still normal`
                 : "rests, and is never called stalled by time alone"}
             </dd>
             <dt>Rests</dt>
             <dd>{h.restSeasons.length > 0 ? `possible in ${h.restSeasons.join(", ")}` : "has no rest of its own"}</dd>
             <dt>Looked at</dt>
-            <dd>every {h.lookDays} days while it is well</dd>
+            <dd>every {sayCount(h.lookDays, "day")} while it is well</dd>
           </dl>
           <h3>Kinds that grow so</h3>
           <ul className={classes.shown}>

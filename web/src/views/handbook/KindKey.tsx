@@ -4,6 +4,7 @@ import { Failed, Waiting } from "../../shell/States";
 import { SignPicture } from "../look/SignPicture";
 import { useTables } from "./Handbook";
 import classes from "./Handbook.module.css";
+import { sayCount } from "../words";
 
 /** A page to print and hang by the bench: what is seen on a kind, what it may be, what is done first. */
 export function KindKey() {
@@ -48,7 +49,7 @@ export function KindKey() {
               <td>
                 <Link to={`/handbook/causes/${r.cause}`}>{cause(r.cause)}</Link>
                 {r.soon && (
-                  <span className="red small"> act within {r.daysToAct === 1 ? "a day" : `${r.daysToAct} days`}</span>
+                  <span className="red small"> act within {sayCount(r.daysToAct, "day")}</span>
                 )}
               </td>
               <td className="small">

@@ -8,6 +8,7 @@ import { Failed, Waiting } from "../../shell/States";
 import { sayProse, sayQuantity, useUnits } from "../../units";
 import { useTables } from "./Handbook";
 import classes from "./Handbook.module.css";
+import { sayCount } from "../words";
 
 /** A kind with all that it wants, each value with its source. */
 export function KindSheet() {
@@ -81,7 +82,7 @@ export function KindSheet() {
           "repotMonths",
           "Fresh mix",
           p.repotMonths[0] === p.repotMonths[1]
-            ? `every ${p.repotMonths[0]} months`
+            ? `every ${sayCount(p.repotMonths[0], "month")}`
             : `every ${p.repotMonths[0]}-${p.repotMonths[1]} months`,
         )}
         {fact(

@@ -4,7 +4,7 @@ import type { Knowledge, Schemas } from "../../api/client";
 import { useLearning, useLearningScores, useSaveSwitches, useTakeCases } from "../../api/hooks";
 import { How } from "../../shell/How";
 import { Failed, Refused, Waiting } from "../../shell/States";
-import { sayPercent } from "../words";
+import { sayCount, sayPercent } from "../words";
 import classes from "./Handbook.module.css";
 
 type Learnt = Schemas["Learnt"];
@@ -94,7 +94,7 @@ function BothScored() {
       <table className={classes.table} data-testid="learned-scores">
         <thead>
           <tr>
-            <th>On {table.cases} cases, each left out in turn</th>
+            <th>On {sayCount(table.cases, "case")}, each left out in turn</th>
             <th>Brier score</th>
             <th>Log loss</th>
           </tr>

@@ -7,7 +7,7 @@ import { How } from "../../shell/How";
 import { Refused } from "../../shell/States";
 import { sayProse, sayQuantity, useUnits } from "../../units";
 import { useUndo } from "../undo";
-import { sentence } from "../words";
+import { sayCount, sentence } from "../words";
 import { openCase } from "./Cases";
 import classes from "./Standing.module.css";
 
@@ -118,7 +118,7 @@ export function CareNow({ file }: { file: PlantFile }) {
         )}
         {file.follow.clocks.map((c) => (
           <li key={c.pest.cause}>
-            {c.pest.label}: again every <b>{c.interval.value} days</b> at this warmth{" "}
+            {c.pest.label}: again every <b>{sayCount(c.interval.value, "day")}</b> at this warmth{" "}
             <How working={c.interval.working} of="the treatment interval" />, clear after {c.generation.value} clean
             days <How working={c.generation.working} of="the generation" />. They hide in {c.pest.hides}.
           </li>

@@ -2,6 +2,7 @@ import { FileButton } from "@mantine/core";
 import { useMutation } from "@tanstack/react-query";
 import { answer, client, type PlantFile, type Schemas } from "../../api/client";
 import { Refused } from "../../shell/States";
+import { sayCount } from "../words";
 
 interface CaseFileProps {
   file: PlantFile;
@@ -45,7 +46,7 @@ export function CaseFile({ file, examined, take }: CaseFileProps) {
       {read.data && (
         <span role="status">
           {" "}
-          {read.data.present.length + read.data.absent.length} answers taken over
+          {sayCount(read.data.present.length + read.data.absent.length, "answer")} taken over
           {read.data.other && ", from a plant that grows otherwise"}. Nothing is recorded until you save.
         </span>
       )}

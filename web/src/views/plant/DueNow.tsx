@@ -1,6 +1,6 @@
 import { Link } from "react-router";
 import type { PlantFile } from "../../api/client";
-import { distance, shortDay } from "../../dates";
+import { daysBetween, shortDay } from "../../dates";
 import { taskPlace } from "../tasks";
 import { sayCount } from "../words";
 import classes from "./Standing.module.css";
@@ -33,7 +33,7 @@ export function DueNow({ file }: { file: PlantFile }) {
             <span className="soft small">
               {t.why}{" "}
               <span className={t.until < file.today ? "red" : undefined}>
-                {t.until < file.today ? `Was due ${distance(t.until, file.today)}.` : `By ${shortDay(t.until)}.`}
+                {t.until < file.today ? `Open for ${sayCount(daysBetween(t.from, file.today), "day")}.` : `By ${shortDay(t.until)}.`}
               </span>
             </span>
           </li>

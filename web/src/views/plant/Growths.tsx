@@ -9,7 +9,7 @@ import { How } from "../../shell/How";
 import { Bare, Refused } from "../../shell/States";
 import { sayQuantity, toMetric, useUnits } from "../../units";
 import { useUndo } from "../undo";
-import { sentence } from "../words";
+import { sayCount, sentence } from "../words";
 import classes from "./Growths.module.css";
 import { usePlantFile } from "./PlantPage";
 import { nameOfStrand } from "./SeamOf";
@@ -30,7 +30,7 @@ export function Growths() {
           {growths.interval && (
             <>
               {" "}
-              A new leaf about every <b>{growths.interval.value} days</b>{" "}
+              A new leaf about every <b>{sayCount(growths.interval.value, "day")}</b>{" "}
               <How working={growths.interval.working} of="the time from leaf to leaf" />.
             </>
           )}

@@ -4,6 +4,7 @@ import { distance, shortDay } from "../../dates";
 import { How } from "../../shell/How";
 import { sayProse, sayQuantity, useUnits } from "../../units";
 import classes from "./WhatToDo.module.css";
+import { sayCount } from "../words";
 
 export type Step = NonNullable<Plan["steps"]>[number];
 
@@ -144,7 +145,7 @@ export function StepText({ step, plan, today, say }: StepTextProps) {
       <span className={classes.phase}>
         {!step.sitting ? `${shortDay(step.on)} (${distance(step.on, today)}) · ` : ""}
         {step.minutes} min
-        {step.every ? ` · again ${step.every === 1 ? "every day" : `every ${step.every} days`}` : ""}
+        {step.every ? ` · again ${step.every === 1 ? "every day" : `every ${sayCount(step.every, "day")}`}` : ""}
         {several && ` · for ${step.reasons?.join(" and ").toLowerCase()}`}
       </span>
       {step.if && (

@@ -22,6 +22,7 @@ import {
 } from "./PlanParts";
 import { usePlantFile } from "./PlantPage";
 import classes from "./WhatToDo.module.css";
+import { sayCount } from "../words";
 
 /** The plan taken up: its steps in working order, ticked or skipped. */
 export function PlanSteps({ decideAgain }: { decideAgain: () => void }) {
@@ -37,7 +38,7 @@ export function PlanSteps({ decideAgain }: { decideAgain: () => void }) {
     <div className={classes.plan}>
       <section className="patch" aria-label="Steps">
         <h2>
-          {open.length === 0 ? "Every step is done" : `${open.length} of ${steps.length} steps to do`}
+          {open.length === 0 ? "Every step is done" : `${open.length} of ${sayCount(steps.length, "step")} to do`}
           <span className={classes.because}> plan of {sayDay(file.plannedOn ?? file.today, file.today)}</span>
         </h2>
         <Group gap="sm" mt={6} className={classes.unprinted}>
@@ -163,7 +164,7 @@ function Prepared() {
       ))}
       {away?.reentryHours ? (
         <p className="red small" style={{ margin: "4px 0" }}>
-          By its label people and animals keep away from it for {away.reentryHours} hours.
+          By its label people and animals keep away from it for {sayCount(away.reentryHours, "hour")}.
         </p>
       ) : null}
       <p className={`small ${classes.unprinted}`} style={{ margin: "6px 0 0" }}>

@@ -7,7 +7,7 @@ import { newId } from "../../api/id";
 import { distance, sayDay } from "../../dates";
 import { Failed, Refused, Waiting } from "../../shell/States";
 import { useUnits } from "../../units";
-import { isolationWord } from "../words";
+import { isolationWord, sayCount } from "../words";
 import { CorrectEntry } from "./CorrectEntry";
 import { sayEntry } from "./entryWords";
 import { usePlantFile } from "./PlantPage";
@@ -32,7 +32,7 @@ export function PlantRecord() {
     <div className={classes.record}>
       <section className="patch" aria-label="Entries">
         <Group justify="space-between">
-          <h2>{counting === 1 ? "1 entry" : `${counting} entries`}</h2>
+          <h2>{sayCount(counting, "entry")}</h2>
           {file.cases.length > 0 && (
             <Select
               aria-label="Of which case"

@@ -7,7 +7,7 @@ import { daysBetween, distance, sayDay, shortDay } from "../../dates";
 import { Figure } from "../../figure/Figure";
 import { How } from "../../shell/How";
 import { sayProse, sayQuantity, useUnits } from "../../units";
-import { sayChance, sayPercent, sentence, standingWord } from "../words";
+import { sayChance, sayCount, sayPercent, sentence, standingWord } from "../words";
 import { Alarms } from "./Alarms";
 import { CareNow } from "./CareNow";
 import { Cases } from "./Cases";
@@ -164,7 +164,7 @@ function TrackNow({ file, r, stage }: { file: PlantFile; r: Recovery; stage: Sta
       )}
       {r.stall && !r.setback && (
         <p className={r.stall.atWork ? "kelp" : "ochre"} role="status">
-          <b>It stands still:</b> nothing measured to grow for {r.stall.weeks} weeks (since {shortDay(r.stall.since)});{" "}
+          <b>It stands still:</b> nothing measured to grow for {sayCount(r.stall.weeks, "week")} (since {shortDay(r.stall.since)});{" "}
           {r.stall.limit} are normal for its habit. {r.stall.why}
           {!r.stall.atWork && (
             <>
@@ -182,7 +182,11 @@ function TrackNow({ file, r, stage }: { file: PlantFile; r: Recovery; stage: Sta
             {r.expected.late ? "Later than usual; perhaps between " : "Likely between "}
             {sayDay(r.expected.from, file.today)} and {sayDay(r.expected.to, file.today)}
           </b>
-          {r.expected.own ? ", by its own pace." : ", as is usual; its own pace is not known yet."}{" "}
+          {r.expected.waits
+            ? ", if no trouble comes until then."
+            : r.expected.own
+              ? ", by its own pace."
+              : ", as is usual; its own pace is not known yet."}{" "}
           <How working={r.expected.working} of="this time" />
         </p>
       )}
@@ -202,8 +206,8 @@ function Facts({ file, r }: { file: PlantFile; r: Recovery }) {
           Condition <b>{score.value}</b> of 100
           {trend &&
             (trend.points === 0
-              ? `, much as ${trend.days} days ago`
-              : `, ${trend.points > 0 ? "up" : "down"} ${Math.abs(trend.points)} in ${trend.days} days`)}
+              ? `, much as ${sayCount(trend.days, "day")} ago`
+              : `, ${trend.points > 0 ? "up" : "down"} ${Math.abs(trend.points)} in ${sayCount(trend.days, "day")}`)}
           {" ("}
           {score.parts.map((p) => `${p.name} ${p.value}`).join(", ")}
           {score.unknown.length > 0 && `; not read: ${score.unknown.join(", ")}`}
@@ -238,11 +242,11 @@ function Facts({ file, r }: { file: PlantFile; r: Recovery }) {
         <li>
           {drying.faster ? (
             <>
-              Its pot dries faster than before, in <b>{drying.now} days</b> instead of {drying.before}: roots at work{" "}
+              Its pot dries faster than before, in <b>{sayCount(drying.now, "day")}</b> instead of {drying.before}: roots at work{" "}
             </>
           ) : (
             <>
-              Its pot dries in about {drying.now} days, before in {drying.before}{" "}
+              Its pot dries in about {sayCount(drying.now, "day")}, before in {drying.before}{" "}
             </>
           )}
           <How working={drying.working} of="its drying" />
@@ -250,7 +254,7 @@ function Facts({ file, r }: { file: PlantFile; r: Recovery }) {
       )}
       {file.follow.growths.interval && (
         <li>
-          A new leaf about every <b>{file.follow.growths.interval.value} days</b>{" "}
+          A new leaf about every <b>{sayCount(file.follow.growths.interval.value, "day")}</b>{" "}
           <How working={file.follow.growths.interval.working} of="the time from leaf to leaf" />
         </li>
       )}

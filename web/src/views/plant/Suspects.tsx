@@ -3,7 +3,7 @@ import { useState } from "react";
 import { Link } from "react-router";
 import type { Differential, Knowledge } from "../../api/client";
 import { How } from "../../shell/How";
-import { likelihood, sayPercent, sayTimes } from "../words";
+import { likelihood, sayPercent, sayTimes, sayTimesIn100 } from "../words";
 
 type Suspect = NonNullable<Differential["causes"]>[number];
 
@@ -106,7 +106,7 @@ export function Doubts({ differential, knowledge }: { differential: Differential
                 {t.present ? "" : "not: "}
                 {sign(t.sign)?.label.toLowerCase()}{" "}
                 <span className="soft">
-                  (likely in {Math.max(1, Math.round(t.answer * 100))} of 100): {lead} falls to {sayPercent(t.falls)}
+                  ({sayTimesIn100(t.answer)}): {lead} goes to {sayPercent(t.falls)}
                   {t.leads.id !== differential.causes[0]?.id &&
                     `, ${labelOf(knowledge, t.leads.id).toLowerCase()} leads with ${sayPercent(t.leads.chance)}`}
                 </span>

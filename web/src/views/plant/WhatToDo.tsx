@@ -9,7 +9,7 @@ import { Bare, Failed, Refused, Waiting } from "../../shell/States";
 import { Judgement } from "../look/Judgement";
 import { answersOf, emptyLook } from "../look/look";
 import { useUndo } from "../undo";
-import { likelihood } from "../words";
+import { likelihood, sayCount } from "../words";
 import { openCase, WhichCase } from "./Cases";
 import { PlanDraft } from "./PlanDraft";
 import { PlanSteps } from "./PlanSteps";
@@ -157,7 +157,7 @@ function Decide({ done }: { done: () => void }) {
           <Button disabled={ticked.length === 0} loading={record.isPending} onClick={() => decide(ticked)}>
             {ticked.length === 0
               ? "Accept a cause"
-              : `Accept ${ticked.length === 1 ? label(ticked[0] ?? "").toLowerCase() : `${ticked.length} causes`}, make the plan`}
+              : `Accept ${ticked.length === 1 ? label(ticked[0] ?? "").toLowerCase() : sayCount(ticked.length, "cause")}, make the plan`}
           </Button>
           <Button variant="default" loading={record.isPending} onClick={() => decide([])}>
             Set aside and watch

@@ -13,6 +13,7 @@ import { caseInHand } from "./Cases";
 import { Amounts, type Step } from "./PlanParts";
 import { usePlantFile } from "./PlantPage";
 import classes from "./Work.module.css";
+import { sayCount } from "../words";
 
 interface Draft {
   /** The step that is open, so that interrupted work goes on where it was. */
@@ -261,7 +262,7 @@ function Clock({ minutes, until, set }: { minutes: number; until?: number; set: 
           set(start + minutes * 60_000);
         }}
       >
-        Start the clock: {minutes >= 120 ? `${minutes / 60} hours` : `${minutes} minutes`}
+        Start the clock: {minutes >= 120 ? sayCount(minutes / 60, "hour") : sayCount(minutes, "minute")}
       </Button>
     );
   }

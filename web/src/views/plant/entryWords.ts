@@ -1,6 +1,6 @@
 import type { Knowledge, ListedEntry, PlantFile } from "../../api/client";
 import { type System, sayQuantity } from "../../units";
-import { isolationWord } from "../words";
+import { isolationWord, sayCount } from "../words";
 
 const list = (words: (string | undefined)[]) => words.filter(Boolean).join(", ");
 
@@ -23,7 +23,7 @@ export function sayEntry(
     const a = e.arrived;
     return {
       title: "Arrived",
-      text: list([a.from && `from ${a.from}`, a.medium, a.leaves !== undefined ? `${a.leaves} leaves` : "", a.note]),
+      text: list([a.from && `from ${a.from}`, a.medium, a.leaves !== undefined ? sayCount(a.leaves, "leaf") : "", a.note]),
     };
   }
   if (e.examined) {
@@ -47,7 +47,7 @@ export function sayEntry(
     };
   }
   if (e.planned)
-    return { title: "Planned", text: `${e.planned.plan?.names?.join(", ")}, ${e.planned.plan?.steps?.length} steps` };
+    return { title: "Planned", text: `${e.planned.plan?.names?.join(", ")}, ${sayCount(e.planned.plan?.steps?.length ?? 0, "step")}` };
   if (e.did) {
     const title =
       all.flatMap((x) => x.planned?.plan?.steps ?? []).find((s) => s.id === e.did?.step)?.title ??
@@ -109,7 +109,7 @@ export function sayEntry(
       title: "Counted roots",
       text: list([
         ...sorts,
-        t.tips !== undefined ? `${t.tips} tips` : "",
+        t.tips !== undefined ? sayCount(t.tips, "tip") : "",
         say("longest ", t.longestMm, "mm"),
         say("root ball ", t.rootBallCm, "cm"),
       ]),
@@ -126,7 +126,7 @@ export function sayEntry(
     return {
       title: "Read light and air",
       text: list([
-        m.lux !== undefined ? `${m.lux} lux${m.hours !== undefined ? ` for ${m.hours} hours` : ""}` : "",
+        m.lux !== undefined ? `${m.lux} lux${m.hours !== undefined ? ` for ${sayCount(m.hours, "hour")}` : ""}` : "",
         say("coldest ", m.minC, "°C"),
         say("warmest ", m.maxC, "°C"),
         m.humidityPct !== undefined ? `${m.humidityPct} % air` : "",

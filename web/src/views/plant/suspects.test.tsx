@@ -124,10 +124,10 @@ describe("doubts", () => {
     );
     const text = pageText();
     expect(text).toContain(
-      "leaves crackle (likely in 10 of 100): root rot falls to 10 %, drought stress leads with 70 %",
+      "leaves crackle (10 times in 100): root rot goes to 10 %, drought stress leads with 70 %",
     );
-    expect(text).toContain("not: roots brown and soft (likely in 30 of 100): root rot falls to 30 %");
-    expect(text).not.toContain("falls to 30 %, root rot leads");
+    expect(text).toContain("not: roots brown and soft (30 times in 100): root rot goes to 30 %");
+    expect(text).not.toContain("goes to 30 %, root rot leads");
   });
 
   it("say so when nothing would", () => {
