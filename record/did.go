@@ -2,7 +2,6 @@ package record
 
 import (
 	"fmt"
-	"slices"
 	"strings"
 
 	"tendermend/core/day"
@@ -102,28 +101,39 @@ func (d *Did) tooEarly(state State, step sheet.Step, on day.Day) Faults {
 	case step.Gate == "" && due > on:
 		const said = "“%s” is for %s; say in a few words why it is done early"
 		return Faults{{Field: "did.reason", Message: fmt.Sprintf(said, step.Title, due.Words())}}
-	case treatment.OperatorID(step.Op) == treatment.Baseline && !state.recordedOn(on) && strings.TrimSpace(d.Note) == "":
-		const said = "take a picture or count first, or say that none was made"
-		return Faults{{Field: "did.note", Message: said}}
+	case treatment.OperatorID(step.Op) == treatment.Baseline && strings.TrimSpace(d.Note) == "":
+		if last, recorded := state.lastRecorded(); !recorded || last < on {
+			const said = "take a picture or count first, or say in the note that none was made"
+			return Faults{{Field: "did.note", Message: said}}
+		}
 	}
 	return nil
 }
 
-// recordedOn says whether a day holds a picture, a count or a reading of how the plant
-// is.
-func (s State) recordedOn(on day.Day) bool {
-	if slices.ContainsFunc(s.Pictures, func(p PictureOn) bool { return p.On == on }) ||
-		slices.ContainsFunc(s.Tallies, func(t TallyOn) bool { return t.On == on }) {
-		return true
+// lastRecorded is the last day that holds a picture, a count or a size of how the plant
+// is; false where none does.
+func (s State) lastRecorded() (last day.Day, found bool) {
+	see := func(on day.Day) { last, found = max(last, on), true }
+	for _, p := range s.Pictures {
+		see(p.On)
 	}
-	for _, list := range s.Readings {
-		if slices.ContainsFunc(list, func(r recovery.Reading) bool { return r.On == on }) {
-			return true
+	for _, t := range s.Tallies {
+		see(t.On)
+	}
+	for _, measure := range recovery.Measures() {
+		if measure.Kind == recovery.YesNo {
+			continue // an answer is no count
+		}
+		if r, read := s.Readings.Last(measure.ID); read {
+			see(r.On)
 		}
 	}
-	return slices.ContainsFunc(s.Strands, func(x recovery.Strand) bool {
-		return x.Began == on || slices.ContainsFunc(x.Sizes, func(r recovery.Reading) bool { return r.On == on })
-	})
+	for _, strand := range s.Strands {
+		for _, size := range strand.Sizes {
+			see(size.On)
+		}
+	}
+	return last, found
 }
 
 // isolates makes the plant isolated, or free again, when such a step of the plan

@@ -2,6 +2,7 @@ package record
 
 import (
 	"fmt"
+	"maps"
 	"strings"
 
 	"tendermend/core/day"
@@ -151,12 +152,39 @@ func (s State) NextOn(step sheet.Step) (day.Day, bool) {
 	return next, true
 }
 
+// Done gives the steps of the plan in hand that were done or skipped, with their ticks:
+// those that were done by what was recorded too.
+func (s State) Done() map[string]Tick {
+	done := maps.Clone(s.Ticks)
+	if done == nil {
+		done = map[string]Tick{}
+	}
+	if s.Plan == nil {
+		return done
+	}
+	for _, step := range s.Plan.Steps {
+		if _, ticked := done[step.ID]; ticked || step.Every > 0 || step.Gate != "" {
+			continue
+		}
+		if on, is := s.doneUnticked(step, s.DueOn(step.ID)); is {
+			done[step.ID] = Tick{On: on}
+		}
+	}
+	return done
+}
+
 // doneUnticked says whether a step was done since it fell due without a tick of its
-// own: who looks at the plant has looked again, and who waters it has watered it.
+// own: who looks at the plant has looked again, who waters it has watered it, and who
+// takes its picture or counts has recorded how it is.
 func (s State) doneUnticked(step sheet.Step, due day.Day) (on day.Day, done bool) {
 	switch treatment.OperatorID(step.Op) {
 	case treatment.Look:
 		on = s.LastLook()
+	case treatment.Baseline:
+		if on, done := s.lastRecorded(); done && on >= due {
+			return on, true
+		}
+		return 0, false
 	case treatment.ByRule:
 		if n := len(s.WateredOn); n > 0 {
 			on = s.WateredOn[n-1]

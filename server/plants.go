@@ -251,7 +251,7 @@ func plantFile(s record.State, place string, today day.Day, south bool) PlantFil
 		},
 		Profile: s.Profile, HabitInfo: s.Habit, Arrival: s.Arrival, PlaceID: s.Place, Today: today, Examined: s.Examined,
 		Verdict: s.Verdict,
-		Plan:    s.Plan, Ticks: s.Ticks, Tasks: s.Tasks(south), Curves: s.Readings, Entries: s.Entries,
+		Plan:    s.Plan, Ticks: s.Done(), Tasks: s.Tasks(south), Curves: s.Readings, Entries: s.Entries,
 		MostToday: treatment.MostToday,
 		Said: append(
 			[]record.Said{},

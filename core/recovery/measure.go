@@ -189,6 +189,8 @@ var measures = []Measure{
 		How:   "A leaf, a shoot, a root tip or length that was not there a month ago",
 		Kind:  YesNo,
 		Most:  1,
+		Word:  "it grows",
+		Calm:  "nothing new",
 	},
 	{
 		ID:    "at-rest",

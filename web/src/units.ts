@@ -29,7 +29,6 @@ const teaspoon = 4.92892159375;
 export function toShown(value: number, unit: string, system: System): { value: number; unit: string } {
   const u = units[unit];
   if (system === "metric" || !u) return { value, unit };
-  if (unit === "ml" && value > 0 && value < u.factor) return { value: value / teaspoon, unit: "tsp" };
   return { value: value / u.factor + (u.offset ?? 0), unit: u.us };
 }
 
@@ -41,7 +40,8 @@ export function toMetric(shown: number, unit: string, system: System): number {
 
 /** A metric quantity in the person's units, rounded as one would say it. */
 export function sayQuantity(value: number, unit: string, system: System): string {
-  const shown = toShown(value, unit, system);
+  const spoons = system === "us" && unit === "ml" && value > 0 && value < (units.ml?.factor ?? 0);
+  const shown = spoons ? { value: value / teaspoon, unit: "tsp" } : toShown(value, unit, system);
   // Small amounts keep their digits: 1 ml for 0.75 ml would be a third stronger.
   const small = shown.unit === "tsp" || ((unit === "ml" || unit === "g") && Math.abs(value) < 10);
   const digits = small

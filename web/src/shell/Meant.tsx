@@ -4,7 +4,7 @@ import type { Question } from "../api/meant";
 /** A mistake about to be made is named at that moment; it can be made all the same. */
 export default function Meant({ question }: { question: Question }) {
   return (
-    <Modal opened onClose={() => question.answer(false)} title="Is it meant?">
+    <Modal opened onClose={() => question.answer(false)} title="Record it all the same?">
       {question.said.map((s) => (
         <p key={s} style={{ marginTop: 0 }}>
           {s}

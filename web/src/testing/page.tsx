@@ -118,7 +118,7 @@ export function device() {
 /** A few rows of the tables, enough for the views. */
 export const knowledge = {
   version: "test",
-  newcomersIsolated: true,
+  isolated: { "": true, weeks: true, months: false, years: false, unknown: true },
   glossary: [{ term: "crown", meaning: "The point from which the leaves grow." }],
   likelihoods: [
     { from: 0.5, word: "likely", folded: false },
@@ -249,6 +249,7 @@ export const plantFile = (more: Partial<PlantFile> = {}): PlantFile =>
     cases: [],
     case: "00000000-0000-0000-0000-000000000000",
     alarms: [],
+    warnings: [],
     routine: [],
     resting: false,
     isolation: "clean",

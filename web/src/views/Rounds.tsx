@@ -2,7 +2,7 @@ import { Button, Group } from "@mantine/core";
 import { Fragment, useDeferredValue, useState } from "react";
 import { Link } from "react-router";
 import type { Measure, Schemas, Task } from "../api/client";
-import { useRecord, useRounds } from "../api/hooks";
+import { useKnowledge, useRecord, useRounds } from "../api/hooks";
 import { daysBetween, distance, shortDay } from "../dates";
 import { SmallFigure } from "../figure/Figure";
 import { SmallSeam } from "../seam/Seam";
@@ -128,7 +128,9 @@ function StopRow({ stop, today, asks }: { stop: Stop; today: string; asks: Measu
           {late > 0 ? `Open for ${sayCount(daysBetween(first.from, today), "day")}.` : `By ${shortDay(first.until)}.`}
         </span>{" "}
         <span className="soft">
-          {stop.standing === "arrived" ? "Nobody has looked at it yet." : `Last look ${distance(stop.lastLook, today)}.`}
+          {stop.standing === "arrived"
+            ? "Nobody has looked at it yet."
+            : `Last look ${distance(stop.lastLook, today)}.`}
         </span>
       </p>
       {first.jobs && first.jobs.length > 0 && (
@@ -175,6 +177,7 @@ function Answers({ stop, task, today, asks }: AnswersProps) {
     </button>
   );
   const on = today;
+  const asked = useKnowledge().data?.measures.find((m) => m.id === task.measure);
   const answers = () => {
     switch (task.kind) {
       case "examine":
@@ -188,7 +191,11 @@ function Answers({ stop, task, today, asks }: AnswersProps) {
       case "step":
         return (
           <>
-            {quick("done", { on, case: task.case, did: { step: task.step ?? "", skipped: false } })}
+            {quick(task.gate ? "seen, and done" : "done", {
+              on,
+              case: task.case,
+              did: { step: task.step ?? "", skipped: false, seen: task.gate ? true : undefined },
+            })}
             {open(taskPlace(task.kind), "open the plan")}
           </>
         );
@@ -210,6 +217,21 @@ function Answers({ stop, task, today, asks }: AnswersProps) {
                   {quick(m.word, { on, checked: { readings: [{ measure: m.id, value: 1 }] } })}
                 </Fragment>
               ))}
+          </>
+        );
+      case "apart":
+        return (
+          <>
+            {quick("kept apart now", { on, moved: { isolation: "isolated", reason: task.why } })}
+            {open("", "see why")}
+          </>
+        );
+      case "asleep":
+        return (
+          <>
+            {asked?.calm && quick(asked.calm, { on, checked: { readings: [{ measure: asked.id, value: 0 }] } })}
+            {asked?.word && quick(asked.word, { on, checked: { readings: [{ measure: asked.id, value: 1 }] } })}
+            {open(taskPlace(task.kind), asked?.word ? "check in" : "measure it")}
           </>
         );
       case "release":

@@ -181,7 +181,7 @@ export function ArrivalForm({ value, on, kind, change, submit, submitLabel, erro
   };
   const habit = knowledge.data.habits?.find((h) => h.id === value.habit);
   // A kind that was typed and not picked is said to be unknown, not dropped.
-  const alone = value.isolated ?? knowledge.data.newcomersIsolated;
+  const alone = value.isolated ?? knowledge.data.isolated[value.had ?? ""] ?? true;
   const unknownKind = kind.trim() !== "" && !value.profile;
   return (
     <div className={classes.form}>
@@ -230,7 +230,7 @@ export function ArrivalForm({ value, on, kind, change, submit, submitLabel, erro
           />
           <Select
             label="How long have you had it?"
-            description="A newcomer is judged otherwise; not knowing is no evidence"
+            description="New plants often sulk. Leave it if you do not know"
             data={had}
             value={value.had ?? "day"}
             allowDeselect={false}

@@ -68,7 +68,7 @@ describe("the walk", () => {
   it("says since when something is late", async () => {
     serve(answers(walk(stop("Fern", task("water", { from: "2026-11-10", until: "2026-11-14" })))));
     show(<Rounds />);
-    expect((await card("Fern")).textContent).toContain("Due 14 days ago");
+    expect((await card("Fern")).textContent).toContain("Open for 14 days");
   });
 
   it.each([

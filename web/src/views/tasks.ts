@@ -12,8 +12,10 @@ const places: Record<Task["kind"], string> = {
   pass: "",
   back: "",
   water: "",
+  asleep: "?check",
   signal: "",
   pests: "?check",
+  apart: "",
   release: "",
 };
 

@@ -2,9 +2,9 @@ import { Button, Group } from "@mantine/core";
 import { Link, useParams } from "react-router";
 import { useCause } from "../../api/hooks";
 import { Failed, Waiting } from "../../shell/States";
+import { sayCount } from "../words";
 import { useTables } from "./Handbook";
 import classes from "./Handbook.module.css";
-import { sayCount } from "../words";
 
 /** A cause: its signs, what helps and harms it, and what it is mistaken for. */
 export function CauseSheet() {

@@ -3,9 +3,9 @@ import { useKinds } from "../../api/hooks";
 import { Figure } from "../../figure/Figure";
 import { Bare } from "../../shell/States";
 import { sayProse, useUnits } from "../../units";
+import { sayCount } from "../words";
 import { useTables } from "./Handbook";
 import classes from "./Handbook.module.css";
-import { sayCount } from "../words";
 
 /** A way of growing: how it is drawn, what is usual, and the kinds that grow so. */
 export function HabitSheet() {

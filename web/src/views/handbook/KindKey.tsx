@@ -2,9 +2,9 @@ import { Link, useParams } from "react-router";
 import { useKey } from "../../api/hooks";
 import { Failed, Waiting } from "../../shell/States";
 import { SignPicture } from "../look/SignPicture";
+import { sayCount } from "../words";
 import { useTables } from "./Handbook";
 import classes from "./Handbook.module.css";
-import { sayCount } from "../words";
 
 /** A page to print and hang by the bench: what is seen on a kind, what it may be, what is done first. */
 export function KindKey() {
@@ -48,9 +48,7 @@ export function KindKey() {
               </td>
               <td>
                 <Link to={`/handbook/causes/${r.cause}`}>{cause(r.cause)}</Link>
-                {r.soon && (
-                  <span className="red small"> act within {sayCount(r.daysToAct, "day")}</span>
-                )}
+                {r.soon && <span className="red small"> act within {sayCount(r.daysToAct, "day")}</span>}
               </td>
               <td className="small">
                 {r.alike && (

@@ -6,9 +6,9 @@ import { useKind } from "../../api/hooks";
 import { newId } from "../../api/id";
 import { Failed, Waiting } from "../../shell/States";
 import { sayProse, sayQuantity, useUnits } from "../../units";
+import { sayCount } from "../words";
 import { useTables } from "./Handbook";
 import classes from "./Handbook.module.css";
-import { sayCount } from "../words";
 
 /** A kind with all that it wants, each value with its source. */
 export function KindSheet() {
@@ -18,7 +18,7 @@ export function KindSheet() {
   const found = useKind(kind);
   if (found.isPending) return <Waiting />;
   if (found.isLoadingError) return <Failed error={found.error} />;
-  const p = found.data.profile;
+  const { profile: p, water } = found.data;
   const habit = k.habits.find((h) => h.id === p.habit);
   const cause = (id: string) => k.causes.find((c) => c.id === id)?.label ?? id;
   const track = (id: string) => k.tracks.find((t) => t.id === id)?.name ?? id;
@@ -66,7 +66,7 @@ export function KindSheet() {
           `${t[0]} to ${t[2]}, best ${t[1]}${p.chill === undefined ? "" : `; under ${sayQuantity(p.chill, "°C", system)} a night harms it`}`,
         )}
         {fact("humidity", "Air", `at least ${p.humidity[0]} %, best ${p.humidity[1]} %`)}
-        {fact("waterRule", "Water", sayProse(k.waterRules[p.waterRule] ?? p.waterRule, system))}
+        {fact("waterRule", "Water", water.map((w) => `${w.when}: ${sayProse(w.words, system)}`).join("; "))}
         {fact("rest", "Rest", p.rest || "no rest of its own")}
         {fact(
           "feed",
@@ -82,7 +82,7 @@ export function KindSheet() {
           "repotMonths",
           "Fresh mix",
           p.repotMonths[0] === p.repotMonths[1]
-            ? `every ${sayCount(p.repotMonths[0], "month")}`
+            ? `every ${sayCount(p.repotMonths[0] ?? 0, "month")}`
             : `every ${p.repotMonths[0]}-${p.repotMonths[1]} months`,
         )}
         {fact(

@@ -158,7 +158,7 @@ describe("a cause", () => {
     await screen.findByRole("heading", { name: "Root rot" });
     const text = pageText();
     for (const said of [
-      "Act within a day.",
+      "Act within 1 day.",
       "It can pass to other plants.",
       "12.3 of 100 failing plants",
       "More often on: fern.",

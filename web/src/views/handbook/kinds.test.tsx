@@ -58,7 +58,13 @@ const page = (
 
 describe("a kind", () => {
   it("shows all that it wants, each value with its source", async () => {
-    serve({ "GET /api/profiles/own%3A12345678": { profile: kind, version: 3 } });
+    serve({
+      "GET /api/profiles/own%3A12345678": {
+        profile: kind,
+        version: 3,
+        water: [{ when: "in growth", words: "when the top quarter is dry" }],
+      },
+    });
     show(page, knowledge, "/handbook/kinds/own:12345678");
     expect(await screen.findByText(/Alocasia of the cage/)).toBeTruthy();
     const text = pageText();
@@ -75,7 +81,13 @@ describe("a kind", () => {
       { whom: "people", what: "none known", bad: "none" },
       { whom: "pets", what: "not known to the books", bad: "not known" },
     ];
-    serve({ "GET /api/profiles/own%3A12345678": { profile: { ...kind, poisons, names: ["trade one"] }, version: 3 } });
+    serve({
+      "GET /api/profiles/own%3A12345678": {
+        profile: { ...kind, poisons, names: ["trade one"] },
+        version: 3,
+        water: [],
+      },
+    });
     show(page, knowledge, "/handbook/kinds/own:12345678");
     expect(await screen.findByText(/Alocasia of the cage/)).toBeTruthy();
     expect(pageText()).toContain("No harm known to people");
@@ -85,8 +97,12 @@ describe("a kind", () => {
 
   it("is changed from the version it was opened at", async () => {
     const asked = serve({
-      "GET /api/profiles/own%3A12345678": { profile: kind, version: 3 },
-      "PUT /api/profiles/own%3A12345678": { profile: kind, version: 4 },
+      "GET /api/profiles/own%3A12345678": {
+        profile: kind,
+        version: 3,
+        water: [{ when: "in growth", words: "when the top quarter is dry" }],
+      },
+      "PUT /api/profiles/own%3A12345678": { profile: kind, version: 4, water: [] },
     });
     show(page, knowledge, "/handbook/kinds/own:12345678/edit");
     const name = await screen.findByRole("textbox", { name: "Botanical name" });

@@ -1,6 +1,6 @@
 import { Button, Group, TextInput } from "@mantine/core";
 import { useState } from "react";
-import { useNavigate } from "react-router";
+import { Link, useNavigate } from "react-router";
 import type { PlantFile, Schemas } from "../../api/client";
 import { useRecord } from "../../api/hooks";
 import { distance } from "../../dates";
@@ -45,25 +45,36 @@ function AlarmPatch({ file, alarm }: { file: PlantFile; alarm: Schemas["Alarm"] 
             It is kept apart now
           </Button>
         )}
-        <Button
-          variant={alarm.isolate && file.isolation !== "isolated" ? "default" : "filled"}
-          loading={record.isPending}
-          onClick={() =>
-            // The alarm is answered and gone by then: what follows must not hang on it.
-            record.mutateAsync({ on: file.today, opened: { why: alarm.title, signal: alarm.id } }).then(
-              (e) => {
-                undo("a case opened", e.id);
-                navigate(`/plants/${file.id}/examine?case=${e.id}`);
-              },
-              () => undefined, // shown below
-            )
-          }
-        >
-          Open a case and look it over
-        </Button>
+        {alarm.plan ? (
+          <>
+            <Button component={Link} to={`/plants/${file.id}/examine?case=${alarm.case}`}>
+              Look it over again
+            </Button>
+            <Button component={Link} variant="default" to={`/plants/${file.id}/do?case=${alarm.case}`}>
+              Make the plan again
+            </Button>
+          </>
+        ) : (
+          <Button
+            variant={alarm.isolate && file.isolation !== "isolated" ? "default" : "filled"}
+            loading={record.isPending}
+            onClick={() =>
+              // The alarm is answered and gone by then: what follows must not hang on it.
+              record.mutateAsync({ on: file.today, opened: { why: alarm.title, signal: alarm.id } }).then(
+                (e) => {
+                  undo("a case opened", e.id);
+                  navigate(`/plants/${file.id}/examine?case=${e.id}`);
+                },
+                () => undefined, // shown below
+              )
+            }
+          >
+            Open a case and look it over
+          </Button>
+        )}
         {!harmless && (
           <button type="button" className="linkbutton" onClick={() => setHarmless(true)}>
-            Seen, and harmless
+            {alarm.plan ? "I looked: …" : "Seen, and harmless"}
           </button>
         )}
       </Group>
@@ -74,12 +85,12 @@ function AlarmPatch({ file, alarm }: { file: PlantFile; alarm: Schemas["Alarm"] 
             e.preventDefault();
             record.mutate(
               { on: file.today, dismissed: { signal: alarm.id, reason } },
-              { onSuccess: (done) => undo("seen, and harmless", done.id) },
+              { onSuccess: (done) => undo(alarm.plan ? "looked at" : "seen, and harmless", done.id) },
             );
           }}
         >
           <TextInput
-            label="Harmless because"
+            label={alarm.plan ? "What I found" : "Harmless because"}
             value={reason}
             onChange={(e) => setReason(e.currentTarget.value)}
             data-autofocus

@@ -1,6 +1,6 @@
 import { Button, Group } from "@mantine/core";
 import { Link, useNavigate } from "react-router";
-import type { PlantFile } from "../../api/client";
+import type { Measure, PlantFile } from "../../api/client";
 import { useRecord } from "../../api/hooks";
 import { shortDay } from "../../dates";
 import { How } from "../../shell/How";
@@ -10,6 +10,47 @@ import { useUndo } from "../undo";
 import { sayCount, sentence } from "../words";
 import { openCase } from "./Cases";
 import classes from "./Standing.module.css";
+
+/** The rule by which it is watered today, in words. */
+const waterWords = (w: PlantFile["water"]) =>
+  !w ? "" : w.days ? `Water ${w.words}${w.half ? ", half the usual amount" : ""}` : "No water now";
+
+/** One thing that nobody has said lately and that would change its water rule. */
+function SeasonQuestion({
+  file,
+  measure,
+  send,
+}: {
+  file: PlantFile;
+  measure: Measure;
+  send: (said: string, body: Parameters<ReturnType<typeof useRecord>["mutate"]>[0]) => void;
+}) {
+  if (measure.kind !== "yes-no") {
+    return (
+      <span style={{ display: "block" }}>
+        {measure.ask}? <Link to={`/plants/${file.id}?check`}>Measure it</Link>
+      </span>
+    );
+  }
+  const say = (value: number) =>
+    send(`${measure.short}: ${value ? "yes" : "no"}`, {
+      on: file.today,
+      checked: { readings: [{ measure: measure.id, value }] },
+    });
+  return (
+    <span className="answers" style={{ display: "flex", flexWrap: "wrap", alignItems: "center", gap: 8, marginTop: 6 }}>
+      <span>
+        {measure.ask} <span className="soft small">{measure.how}.</span>
+      </span>
+      <button type="button" className="absent" aria-label={`${measure.ask} Yes`} onClick={() => say(1)}>
+        yes
+      </button>
+      <button type="button" className="absent" aria-label={`${measure.ask} No`} onClick={() => say(0)}>
+        no
+      </button>
+    </span>
+  );
+}
 
 /** Water, light, air and feed for the stage it is in, and the next step of its plan. */
 export function CareNow({ file }: { file: PlantFile }) {
@@ -34,17 +75,27 @@ export function CareNow({ file }: { file: PlantFile }) {
           <span className="slate" aria-hidden>
             ≈{" "}
           </span>
-          {sayProse(care ? sentence(care.water) : `Water ${w?.rule}`, system)}.{" "}
+          {sayProse(care ? sentence(care.water) : waterWords(w), system)}.{" "}
+          {w && !care && <span className="soft">({sayProse(w.why, system)}.) </span>}
           {w?.window ? (
             <>
               Feel it from <b>{shortDay(w.window.from)}</b>, not after {shortDay(w.window.until)}.{" "}
               <How working={w.window.working} of="this window" />
             </>
-          ) : stage?.holdsWater ? (
-            <span className="soft">It is not watered as a pot in this stage.</span>
+          ) : stage?.holdsWater || (w && !w.days) ? (
+            <span className="soft">
+              {care
+                ? "It is not watered as a pot in this stage."
+                : w?.lookDays
+                  ? `A look every ${sayCount(w.lookDays, "day")} instead.`
+                  : ""}
+            </span>
           ) : (
             <span className="soft">No watering is recorded here yet, so no day is guessed.</span>
           )}
+          {w?.seasonAsks?.map((m) => (
+            <SeasonQuestion key={m.id} file={file} measure={m} send={send} />
+          ))}
           <Group gap="xs" mt={6}>
             <Button
               size="compact-sm"

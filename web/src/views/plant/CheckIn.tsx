@@ -1,4 +1,4 @@
-import { Button, Drawer, Group, Stack, Textarea } from "@mantine/core";
+import { Button, Checkbox, Drawer, Group, Stack, Textarea } from "@mantine/core";
 import { useLocalStorage, useMediaQuery } from "@mantine/hooks";
 import { useState } from "react";
 import type { Measure, PlantFile } from "../../api/client";
@@ -14,6 +14,8 @@ interface Draft {
   id: string;
   on?: string;
   values: Record<string, number>;
+  /** Warnings of its plan that were seen. */
+  seen?: string[];
   note: string;
 }
 
@@ -30,6 +32,7 @@ export function CheckIn({ file, opened, close }: { file: PlantFile; opened: bool
   const [more, setMore] = useState(false);
   const record = useRecord(file.id);
   const undo = useUndo(file);
+  const [system] = useUnits();
   const asked = askedOf(file, knowledge.data?.measures ?? []);
   const rest = (knowledge.data?.measures ?? []).filter((m) => !asked.some((a) => a.id === m.id));
   const set = (id: string, value: number | undefined) => {
@@ -51,6 +54,7 @@ export function CheckIn({ file, opened, close }: { file: PlantFile; opened: bool
         on: draft.on ?? file.today,
         checked: {
           readings: Object.entries(draft.values).map(([measure, value]) => ({ measure, value })),
+          seen: draft.seen?.length ? draft.seen : undefined,
           note: draft.note || undefined,
         },
       },
@@ -96,6 +100,19 @@ export function CheckIn({ file, opened, close }: { file: PlantFile; opened: bool
             today={file.today}
           />
         ))}
+        {file.warnings.length > 0 && (
+          <Checkbox.Group
+            label="What its plan warns of. Seen any of it?"
+            value={draft.seen ?? []}
+            onChange={(seen) => setDraft({ ...draft, seen })}
+          >
+            <Stack gap={6} mt={6}>
+              {file.warnings.map((w) => (
+                <Checkbox key={w.id} value={w.id} label={sayProse(w.words, system)} />
+              ))}
+            </Stack>
+          </Checkbox.Group>
+        )}
         {more &&
           rest.map((m) => (
             <Reading
@@ -137,10 +154,11 @@ export function CheckIn({ file, opened, close }: { file: PlantFile; opened: bool
   );
 }
 
-/** What is asked: what the gates of all its tracks need, or of a plant in no stage what is asked of any. */
+/** What is asked: what the gates of all its tracks need, or of a plant in no stage what is asked of any; and what would change its water rule. */
 function askedOf(file: PlantFile, measures: Measure[]): Measure[] {
   const ids = new Set([file.recovery, ...file.beside].flatMap((r) => r?.asks ?? []).map((m) => m.id));
-  return measures.filter((m) => (ids.size > 0 ? ids.has(m.id) : m.unstaged));
+  const season = new Set(file.water?.seasonAsks?.map((m) => m.id));
+  return measures.filter((m) => season.has(m.id) || (ids.size > 0 ? ids.has(m.id) : m.unstaged));
 }
 
 interface ReadingProps {

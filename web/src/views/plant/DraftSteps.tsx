@@ -63,7 +63,7 @@ export const DraftSteps = memo(function DraftSteps({ preview, edits, edit, today
               key={e.step}
               type="button"
               className="linkbutton"
-              onClick={() => edit(e.step, { leaveOut: undefined, reason: undefined })}
+              onClick={() => edit(e.step, { leaveOut: undefined, reason: undefined, against: undefined })}
             >
               put {e.step.split("@")[0]?.replaceAll("-", " ")} back
             </button>
@@ -149,12 +149,42 @@ function Move({ sitting, steps, edits, edit }: MoveProps) {
   );
 }
 
-/** The rules that a changed plan goes against: it can be done with a reason, never silently. */
+/** The rules that a changed plan goes against: each change with a reason of its own, never silently. */
 function Broken({ breaches, edits, edit }: BrokenProps) {
-  const changed = edits.find((e) => e.leaveOut || e.day !== undefined || e.potWidthCm !== undefined) ?? edits[0];
+  const changes = edits.filter((e) => e.leaveOut || e.day !== undefined || e.potWidthCm !== undefined);
+  // What no single change brought about is said with the first.
+  const of = (b: Schemas["RuleBroken"]) => b.edit || changes[0]?.step || "plan";
   return (
-    <section className={classes.broken} aria-label="Against the rules">
-      <h3 className="red">This goes against what is never done</h3>
+    <>
+      {[...new Set(breaches.map(of))].map((step) => (
+        <BrokenBy
+          key={step}
+          step={step}
+          breaches={breaches.filter((b) => of(b) === step)}
+          change={edits.find((e) => e.step === step)}
+          edit={edit}
+        />
+      ))}
+    </>
+  );
+}
+
+/** What one change goes against, and why it is made all the same. */
+function BrokenBy({
+  step,
+  breaches,
+  change,
+  edit,
+}: { step: string; change?: Edit } & Pick<BrokenProps, "breaches" | "edit">) {
+  const named = step.split("@")[0]?.replaceAll("-", " ") ?? step;
+  const what = change?.leaveOut
+    ? `Leaving out “${named}”`
+    : change?.day !== undefined
+      ? `The other day for “${named}”`
+      : `The other pot for “${named}”`;
+  return (
+    <section className={classes.broken} aria-label={`Against the rules: ${what}`}>
+      <h3 className="red">{what} goes against what is never done</h3>
       <ul style={{ margin: "4px 0", paddingLeft: 18 }}>
         {breaches.map((b) => (
           <li key={b.rule + b.step + b.here}>
@@ -168,9 +198,14 @@ function Broken({ breaches, edits, edit }: BrokenProps) {
       </ul>
       <TextInput
         label="Why you do it all the same"
-        description="It is kept with the plan."
-        value={edits.find((e) => e.reason)?.reason ?? ""}
-        onChange={(e) => edit(changed?.step ?? "plan", { reason: e.currentTarget.value || undefined })}
+        description="It is kept with the plan, for this change alone."
+        value={change?.reason ?? ""}
+        onChange={(e) =>
+          edit(step, {
+            reason: e.currentTarget.value || undefined,
+            against: [...new Set(breaches.map((b) => b.rule))],
+          })
+        }
       />
     </section>
   );

@@ -33,7 +33,9 @@ export function DueNow({ file }: { file: PlantFile }) {
             <span className="soft small">
               {t.why}{" "}
               <span className={t.until < file.today ? "red" : undefined}>
-                {t.until < file.today ? `Open for ${sayCount(daysBetween(t.from, file.today), "day")}.` : `By ${shortDay(t.until)}.`}
+                {t.until < file.today
+                  ? `Open for ${sayCount(daysBetween(t.from, file.today), "day")}.`
+                  : `By ${shortDay(t.until)}.`}
               </span>
             </span>
           </li>

@@ -16,9 +16,15 @@ export function KeptApart({ file }: { file: PlantFile }) {
   return (
     <section className="patch" aria-label="Kept apart" style={{ marginTop: 18 }}>
       <h2 className="plum">
-        {file.isolation === "isolated" ? "Kept apart" : "Under watch"}{" "}
+        {a.wanted ? "Keep it apart" : file.isolation === "isolated" ? "Kept apart" : "Under watch"}{" "}
         <span className={classes.when}>
-          {good ? "for good" : a.release.open ? "nothing keeps it any more" : "not yet to be released"}
+          {a.wanted
+            ? "it stands among the others"
+            : good
+              ? "for good"
+              : a.release.open
+                ? "nothing keeps it any more"
+                : "not yet to be released"}
         </span>
       </h2>
       <p style={{ margin: "2px 0" }}>
@@ -58,18 +64,33 @@ export function KeptApart({ file }: { file: PlantFile }) {
         </p>
       )}
       <Group>
-        <Button
-          variant={a.release.open ? "filled" : "default"}
-          loading={record.isPending}
-          onClick={() =>
-            record.mutate(
-              { on: file.today, moved: { isolation: "clean" } },
-              { onSuccess: (e) => undo("back among the others", e.id) },
-            )
-          }
-        >
-          Back among the others
-        </Button>
+        {a.wanted ? (
+          <Button
+            color="plum"
+            loading={record.isPending}
+            onClick={() =>
+              record.mutate(
+                { on: file.today, moved: { isolation: "isolated", reason: a.reasons[0]?.what } },
+                { onSuccess: (e) => undo("kept apart", e.id) },
+              )
+            }
+          >
+            It is kept apart now
+          </Button>
+        ) : (
+          <Button
+            variant={a.release.open ? "filled" : "default"}
+            loading={record.isPending}
+            onClick={() =>
+              record.mutate(
+                { on: file.today, moved: { isolation: "clean" } },
+                { onSuccess: (e) => undo("back among the others", e.id) },
+              )
+            }
+          >
+            {a.release.open ? "Back among the others" : "Back among the others all the same"}
+          </Button>
+        )}
       </Group>
       <Refused error={record.error} />
     </section>

@@ -3,8 +3,8 @@ import type { Plan, Schemas } from "../../api/client";
 import { distance, shortDay } from "../../dates";
 import { How } from "../../shell/How";
 import { sayProse, sayQuantity, useUnits } from "../../units";
-import classes from "./WhatToDo.module.css";
 import { sayCount } from "../words";
+import classes from "./WhatToDo.module.css";
 
 export type Step = NonNullable<Plan["steps"]>[number];
 

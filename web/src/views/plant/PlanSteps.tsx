@@ -5,6 +5,7 @@ import { useKnowledge, useRecord, useShopping } from "../../api/hooks";
 import { distance, sayDay } from "../../dates";
 import { Refused } from "../../shell/States";
 import { useUndo } from "../undo";
+import { sayCount } from "../words";
 import { caseInHand } from "./Cases";
 import { PlanDraft } from "./PlanDraft";
 import {
@@ -22,7 +23,6 @@ import {
 } from "./PlanParts";
 import { usePlantFile } from "./PlantPage";
 import classes from "./WhatToDo.module.css";
-import { sayCount } from "../words";
 
 /** The plan taken up: its steps in working order, ticked or skipped. */
 export function PlanSteps({ decideAgain }: { decideAgain: () => void }) {
@@ -188,15 +188,25 @@ function StepRow({ step, say }: { step: Step; say?: string[] }) {
   const file = usePlantFile();
   const record = useRecord(file.id);
   const undo = useUndo(file);
-  const [skipping, setSkipping] = useState(false);
+  // Why it is skipped, or why it was done early.
+  const [asking, setAsking] = useState<"skip" | "early">();
   const [reason, setReason] = useState("");
   const tick = file.ticks[step.id];
   const send = (skipped: boolean) =>
     record.mutate(
-      { on: file.today, case: caseInHand(file), did: { step: step.id, skipped, reason: skipped ? reason : undefined } },
+      {
+        on: file.today,
+        case: caseInHand(file),
+        did: {
+          step: step.id,
+          skipped,
+          reason: asking ? reason : undefined,
+          seen: (step.gate && !skipped) || undefined,
+        },
+      },
       {
         onSuccess: (e) => {
-          setSkipping(false);
+          setAsking(undefined);
           undo(`${skipped ? "skipped" : "done"}: ${step.title.toLowerCase()}`, e.id);
         },
       },
@@ -214,7 +224,8 @@ function StepRow({ step, say }: { step: Step; say?: string[] }) {
       </li>
     );
   }
-  const due = step.on <= file.today;
+  const due = step.on <= file.today && !step.gate;
+  const early = step.on > file.today && !step.gate;
   return (
     <li className={classes.step} data-step={step.id}>
       <span className={due ? "red" : "soft"} aria-hidden>
@@ -225,33 +236,33 @@ function StepRow({ step, say }: { step: Step; say?: string[] }) {
         <Button
           size="compact-md"
           variant={due ? "filled" : "default"}
-          onClick={() => send(false)}
-          loading={record.isPending && !skipping}
-          aria-label={`Done: ${step.title}`}
+          onClick={() => (early ? setAsking("early") : send(false))}
+          loading={record.isPending && !asking}
+          aria-label={`${step.gate ? "Seen, and done" : "Done"}: ${step.title}`}
         >
-          Done
+          {step.gate ? "Seen, and done" : early ? "I did it early" : "Done"}
         </Button>
         <Button
           size="compact-md"
           variant="default"
-          onClick={() => setSkipping(!skipping)}
-          aria-expanded={skipping}
+          onClick={() => setAsking(asking === "skip" ? undefined : "skip")}
+          aria-expanded={asking === "skip"}
           aria-label={`Skip: ${step.title}`}
         >
           Skip
         </Button>
       </Group>
-      {skipping && (
+      {asking && (
         <Group style={{ gridColumn: "2 / -1" }} align="end" wrap="nowrap">
           <TextInput
-            label="Why it is skipped"
+            label={asking === "skip" ? "Why it is skipped" : "Why it was done early"}
             value={reason}
             onChange={(e) => setReason(e.currentTarget.value)}
             style={{ flex: 1 }}
             data-autofocus
           />
-          <Button variant="default" onClick={() => send(true)} loading={record.isPending}>
-            Skip it
+          <Button variant="default" onClick={() => send(asking === "skip")} loading={record.isPending}>
+            {asking === "skip" ? "Skip it" : "Record it"}
           </Button>
         </Group>
       )}

@@ -164,8 +164,8 @@ function TrackNow({ file, r, stage }: { file: PlantFile; r: Recovery; stage: Sta
       )}
       {r.stall && !r.setback && (
         <p className={r.stall.atWork ? "kelp" : "ochre"} role="status">
-          <b>It stands still:</b> nothing measured to grow for {sayCount(r.stall.weeks, "week")} (since {shortDay(r.stall.since)});{" "}
-          {r.stall.limit} are normal for its habit. {r.stall.why}
+          <b>It stands still:</b> nothing measured to grow for {sayCount(r.stall.weeks, "week")} (since{" "}
+          {shortDay(r.stall.since)}); {r.stall.limit} are normal for its habit. {r.stall.why}
           {!r.stall.atWork && (
             <>
               {" "}
@@ -207,7 +207,7 @@ function Facts({ file, r }: { file: PlantFile; r: Recovery }) {
           {trend &&
             (trend.points === 0
               ? `, much as ${sayCount(trend.days, "day")} ago`
-              : `, ${trend.points > 0 ? "up" : "down"} ${Math.abs(trend.points)} in ${sayCount(trend.days, "day")}`)}
+              : `, ${trend.points > 0 ? "up" : "down"} ${Math.max(trend.points, -trend.points)} in ${sayCount(trend.days, "day")}`)}
           {" ("}
           {score.parts.map((p) => `${p.name} ${p.value}`).join(", ")}
           {score.unknown.length > 0 && `; not read: ${score.unknown.join(", ")}`}
@@ -242,7 +242,8 @@ function Facts({ file, r }: { file: PlantFile; r: Recovery }) {
         <li>
           {drying.faster ? (
             <>
-              Its pot dries faster than before, in <b>{sayCount(drying.now, "day")}</b> instead of {drying.before}: roots at work{" "}
+              Its pot dries faster than before, in <b>{sayCount(drying.now, "day")}</b> instead of {drying.before}:
+              roots at work{" "}
             </>
           ) : (
             <>

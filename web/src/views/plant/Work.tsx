@@ -9,11 +9,11 @@ import { sayDay } from "../../dates";
 import { Bare, Refused } from "../../shell/States";
 import { sayProse, useUnits } from "../../units";
 import { useUndo } from "../undo";
+import { sayCount } from "../words";
 import { caseInHand } from "./Cases";
 import { Amounts, type Step } from "./PlanParts";
 import { usePlantFile } from "./PlantPage";
 import classes from "./Work.module.css";
-import { sayCount } from "../words";
 
 interface Draft {
   /** The step that is open, so that interrupted work goes on where it was. */
@@ -33,7 +33,11 @@ export function Work() {
   const file = usePlantFile();
   const plan = file.plan;
   const open = (plan?.steps ?? [])
-    .map((s) => ({ ...s, on: file.follow.due[s.id] ?? s.on }))
+    .map((s) => ({
+      ...s,
+      on: file.follow.due[s.id] ?? s.on,
+      gate: s.gate ?? plan?.sittings?.find((x) => x.n === s.sitting)?.gate,
+    }))
     .filter((s) => !file.ticks[s.id]);
   if (!plan || file.closed) {
     return (
@@ -44,6 +48,39 @@ export function Work() {
   }
   if (open.length === 0) return <Finished plan={plan} />;
   return <AtTheBench plan={plan} open={open} />;
+}
+
+/** Whether a step may be done by pressing Done: its day has come and it waits for nothing. */
+const isDue = (s: Step, today: string) => !s.gate && s.on <= today;
+
+/** What is seen when nothing of today is left: the plan goes on later. */
+function EnoughForToday({ open, goOn }: { open: Step[]; goOn: () => void }) {
+  const file = usePlantFile();
+  const next = open.filter((s) => !s.gate).sort((a, b) => a.on.localeCompare(b.on))[0];
+  const waiting = open.find((s) => s.gate);
+  return (
+    <section className={`patch ${classes.work}`} aria-label="That is all for today">
+      <h2 className={classes.title}>That is all for today</h2>
+      {next && (
+        <p>
+          Next on {sayDay(next.on, file.today)}: <b>{next.title.toLowerCase()}</b>.
+        </p>
+      )}
+      {waiting && (
+        <p>
+          <b>{waiting.title}</b> waits for this to be seen: {waiting.gate}.
+        </p>
+      )}
+      <Group mt="sm">
+        <Button component={Link} to={`/plants/${file.id}`}>
+          Where it stands
+        </Button>
+        <Button variant="default" onClick={goOn}>
+          I did something early, or saw what it waits for
+        </Button>
+      </Group>
+    </section>
+  );
 }
 
 function AtTheBench({ plan, open }: { plan: Plan; open: Step[] }) {
@@ -60,19 +97,23 @@ function AtTheBench({ plan, open }: { plan: Plan; open: Step[] }) {
   const heading = useRef<HTMLHeadingElement>(null);
   const [skipping, setSkipping] = useState(false);
   const [reason, setReason] = useState("");
-  const at = Math.max(
-    0,
-    open.findIndex((s) => s.id === draft.at),
-  );
+  const [early, setEarly] = useState("");
+  const [beyond, setBeyond] = useState(false);
+  const today = open.filter((s) => isDue(s, file.today));
+  const chosen = open.findIndex((s) => s.id === draft.at);
+  const first = open.findIndex((s) => isDue(s, file.today));
+  const at = Math.max(0, chosen >= 0 ? chosen : first);
   const step = open[at] as Step;
   const go = (to: number) => {
     const next = open[to];
     if (!next) return;
     setSkipping(false);
+    setEarly("");
+    setBeyond(true);
     setDraft({ ...fresh(), at: next.id });
     heading.current?.focus();
   };
-  const send = (skipped: boolean) =>
+  const send = (skipped: boolean, seen = false) =>
     record.mutate(
       {
         id: draft.id,
@@ -81,7 +122,8 @@ function AtTheBench({ plan, open }: { plan: Plan; open: Step[] }) {
         did: {
           step: step.id,
           skipped,
-          reason: skipped ? reason : undefined,
+          reason: skipped ? reason : early || undefined,
+          seen: seen || undefined,
           note: draft.note || undefined,
           used: Object.entries(draft.used)
             .filter(([, amount]) => amount > 0)
@@ -93,7 +135,10 @@ function AtTheBench({ plan, open }: { plan: Plan; open: Step[] }) {
           undo(`${skipped ? "skipped" : "done"}: ${step.title.toLowerCase()}`, e.id);
           setSkipping(false);
           setReason("");
-          setDraft({ ...fresh(), at: (open[at + 1] ?? open[at - 1])?.id });
+          setEarly("");
+          setBeyond(false);
+          // On to the next step of today; when there is none the sitting ends.
+          setDraft({ ...fresh(), at: today.find((s) => s.id !== step.id && open.indexOf(s) > at)?.id });
           heading.current?.focus();
         },
       },
@@ -110,13 +155,16 @@ function AtTheBench({ plan, open }: { plan: Plan; open: Step[] }) {
     window.addEventListener("keydown", on);
     return () => window.removeEventListener("keydown", on);
   }, []);
+  if (!beyond && today.length === 0) {
+    return <EnoughForToday open={open} goOn={() => setBeyond(true)} />;
+  }
+  const due = isDue(step, file.today);
   const sitting = (plan.sittings ?? []).find((s) => s.n === step.sitting);
   const together = plan.steps.filter((s) => sitting && s.sitting === sitting.n);
   // Everything is laid out before the first step that is still to do; after that there is no gap.
   const begins = !!sitting && open.find((s) => s.sitting === sitting.n)?.id === step.id;
   const begun = together.some((s) => file.ticks[s.id]);
   const lay = sitting ? (begins ? (sitting.layOut ?? []) : []) : (step.materials ?? []);
-  const early = !begun && (step.on > file.today || !!sitting?.gate);
   const cautions = plan.cautions.filter((c) => step.cautions.includes(c.id));
   return (
     <section className={`patch ${classes.work}`} aria-label="At the bench">
@@ -137,10 +185,10 @@ function AtTheBench({ plan, open }: { plan: Plan; open: Step[] }) {
           <b>Held back:</b> {sitting.held}. What needs no unpotting is done meanwhile.
         </p>
       )}
-      {sitting && early && (
+      {!due && (
         <p className="ochre">
-          {sitting.gate ? (
-            <>This waits to be seen: {sitting.gate}</>
+          {step.gate ? (
+            <>This waits to be seen: {step.gate}</>
           ) : (
             <>This is not for today: {sayDay(step.on, file.today)}.</>
           )}
@@ -155,7 +203,6 @@ function AtTheBench({ plan, open }: { plan: Plan; open: Step[] }) {
         </p>
       )}
       {step.entry && <p className="soft">Only if: {step.entry}</p>}
-      {step.gate && !sitting && <p className="soft">First: {step.gate}</p>}
       <p className={classes.how}>{sayProse(step.how, system)}</p>
       {cautions.map((c) => (
         <p key={c.id} className="red" style={{ margin: "6px 0" }}>
@@ -192,6 +239,30 @@ function AtTheBench({ plan, open }: { plan: Plan; open: Step[] }) {
           <span className="soft">and come back; the plan can be made again from what you find.</span>
         </p>
       )}
+      {step.op === "look" && (
+        <p>
+          <Button component={Link} to={`/plants/${file.id}?check`} variant="default">
+            Open the check-in
+          </Button>{" "}
+          <span className="soft">Recording it ticks this step.</span>
+        </p>
+      )}
+      {step.op === "baseline" && (
+        <p>
+          <Link to={`/plants/${file.id}/pictures`}>Take a picture</Link>
+          {" or "}
+          <Link to={`/plants/${file.id}?check`}>count and measure</Link>{" "}
+          <span className="soft">and come back; or write in the note that neither was made.</span>
+        </p>
+      )}
+      {!due && !step.gate && (
+        <TextInput
+          mt="sm"
+          label="I did it early, because"
+          value={early}
+          onChange={(e) => setEarly(e.currentTarget.value)}
+        />
+      )}
       <UsedUp step={step} used={draft.used} set={(used) => setDraft({ ...draft, used })} />
       <Textarea
         mt="sm"
@@ -225,9 +296,21 @@ function AtTheBench({ plan, open }: { plan: Plan; open: Step[] }) {
         <Button size="lg" variant="default" onClick={() => go(at - 1)} disabled={at === 0}>
           Back
         </Button>
-        <Button size="lg" className={classes.done} onClick={() => send(false)} loading={record.isPending && !skipping}>
-          Done
-        </Button>
+        {step.op === "look" && due ? (
+          <Button size="lg" className={classes.done} component={Link} to={`/plants/${file.id}?check`}>
+            Look again
+          </Button>
+        ) : (
+          <Button
+            size="lg"
+            className={classes.done}
+            onClick={() => send(false, !!step.gate)}
+            disabled={!due && !step.gate && !early.trim()}
+            loading={record.isPending && !skipping}
+          >
+            {step.gate ? "Seen, and done" : due ? "Done" : "Done early"}
+          </Button>
+        )}
         <Button size="lg" variant="default" onClick={() => go(at + 1)} disabled={at === open.length - 1}>
           Next
         </Button>
@@ -237,7 +320,7 @@ function AtTheBench({ plan, open }: { plan: Plan; open: Step[] }) {
           Skip this step
         </button>
         <button type="button" className="linkbutton soft" onClick={() => navigate(`/plants/${file.id}/do`)}>
-          Stop here; it goes on where it was
+          Enough for today
         </button>
       </Group>
     </section>

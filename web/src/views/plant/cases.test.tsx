@@ -144,7 +144,7 @@ describe("a plant that is kept apart", () => {
     expect(wanted[0]?.textContent).toContain("not yet");
     expect(wanted[1]?.textContent).toContain("met 2 so far");
     expect(pageText()).toContain("Not before 1 December");
-    await userEvent.click(screen.getByRole("button", { name: "Back among the others" }));
+    await userEvent.click(screen.getByRole("button", { name: "Back among the others all the same" }));
     await waitFor(() => expect(entries(asked)[0]?.moved).toEqual({ isolation: "clean" }));
   });
 });

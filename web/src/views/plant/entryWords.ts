@@ -23,7 +23,12 @@ export function sayEntry(
     const a = e.arrived;
     return {
       title: "Arrived",
-      text: list([a.from && `from ${a.from}`, a.medium, a.leaves !== undefined ? sayCount(a.leaves, "leaf") : "", a.note]),
+      text: list([
+        a.from && `from ${a.from}`,
+        a.medium,
+        a.leaves !== undefined ? sayCount(a.leaves, "leaf") : "",
+        a.note,
+      ]),
     };
   }
   if (e.examined) {
@@ -47,7 +52,10 @@ export function sayEntry(
     };
   }
   if (e.planned)
-    return { title: "Planned", text: `${e.planned.plan?.names?.join(", ")}, ${sayCount(e.planned.plan?.steps?.length ?? 0, "step")}` };
+    return {
+      title: "Planned",
+      text: `${e.planned.plan?.names?.join(", ")}, ${sayCount(e.planned.plan?.steps?.length ?? 0, "step")}`,
+    };
   if (e.did) {
     const title =
       all.flatMap((x) => x.planned?.plan?.steps ?? []).find((s) => s.id === e.did?.step)?.title ??

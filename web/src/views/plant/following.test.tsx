@@ -388,7 +388,7 @@ describe("where it stands", () => {
     show(<Standing />, { ...file, tasks } as unknown as PlantFile);
     const due = await screen.findByRole("region", { name: "Due now" });
     expect(due.textContent).toContain("6 things, about 24 min");
-    expect(due.textContent).toContain("Was due 2 days ago.");
+    expect(due.textContent).toContain("Open for 4 days.");
     expect(due.textContent).toContain("1 more in its plan");
     expect(due.textContent).not.toContain("Check in");
     expect(screen.getByRole("link", { name: "Wash it down" }).getAttribute("href")).toBe("/plants/plant-1/do");

@@ -123,9 +123,7 @@ describe("doubts", () => {
       />,
     );
     const text = pageText();
-    expect(text).toContain(
-      "leaves crackle (10 times in 100): root rot goes to 10 %, drought stress leads with 70 %",
-    );
+    expect(text).toContain("leaves crackle (10 times in 100): root rot goes to 10 %, drought stress leads with 70 %");
     expect(text).toContain("not: roots brown and soft (30 times in 100): root rot goes to 30 %");
     expect(text).not.toContain("goes to 30 %, root rot leads");
   });
