@@ -49,6 +49,15 @@ type Place struct {
 type Kind struct {
 	plant.Profile
 	Withdrawn bool `json:"withdrawn,omitempty" doc:"Whether it can no longer be chosen; its plants keep it."`
+	// Versions are all of it, the oldest first; archives of before hold the newest alone.
+	Versions []KindVersion `json:"versions,omitempty" doc:"All versions of it, the oldest first."`
+}
+
+// KindVersion is one version of a kind that the collection added.
+type KindVersion struct {
+	Profile    plant.Profile `json:"profile"`
+	Withdrawn  bool          `json:"withdrawn,omitempty"`
+	RecordedAt time.Time     `json:"recordedAt"`
 }
 
 // Supply is a supply of the cupboard with what went in and out by hand.

@@ -34,8 +34,10 @@ func (a Archive) Faults() (faults record.Faults) {
 		if !strings.HasPrefix(k.ID, "own:") {
 			add(fmt.Sprintf("kinds[%d].id", i), "the kind %q is none that a collection added", k.ID)
 		}
-		for _, f := range k.Faults() {
-			add(fmt.Sprintf("kinds[%d].%s", i, f.Field), "%s", f.Message)
+		for j, v := range k.Versions {
+			if v.Profile.ID != k.ID {
+				add(fmt.Sprintf("kinds[%d].versions[%d]", i, j), "a version of %q stands among those of %q", v.Profile.ID, k.ID)
+			}
 		}
 	}
 	for i, s := range a.Supplies {

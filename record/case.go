@@ -26,6 +26,7 @@ type Case struct {
 	Verdict *Verdict // what was accepted last
 
 	Plan        *sheet.Plan
+	PlanEntry   uuid.UUID // the entry with which it was taken up
 	PlannedOn   day.Day
 	PlanAnswers sheet.Answers
 	Ticks       map[string]Tick // steps of the plan done or skipped

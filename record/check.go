@@ -57,6 +57,16 @@ func (s *situation) state() State {
 	return *s.folded
 }
 
+// unsettled is the same without what only the whole record tells: enough for a check
+// that asks what was recorded of one thing, and much cheaper.
+func (s *situation) unsettled() *State {
+	if s.folded != nil || s.entry.Replaces != nil {
+		state := s.state()
+		return &state
+	}
+	return s.ledger.fold()
+}
+
 // caseState is the same, read for the case that the entry belongs to: for none yet
 // where it begins one of its own, and for the case in hand where it belongs to none.
 func (s *situation) caseState() State {

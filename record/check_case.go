@@ -29,6 +29,13 @@ func (s *situation) checkCase() Faults {
 		return Faults{{Field: "case", Message: "this plant has no such case; look at its cases and pick one"}}
 	}
 	switch {
+	case e.Closed != nil && e.Closed.leaves() && state.Left != nil:
+		const said = "it is %s since %s already"
+		message := fmt.Sprintf(said, outcomeWords[state.Left.Outcome], state.LeftOn.Words())
+		return Faults{{Field: "closed", Message: message, Conflict: true}}
+	case e.Closed != nil && !e.Closed.leaves() && c.Is() && !c.Open():
+		const said = "this case ended on %s already; take it up again first"
+		return Faults{{Field: "closed", Message: fmt.Sprintf(said, c.EndedOn().Words()), Conflict: true}}
 	case e.Closed != nil && !c.Is() && !e.Closed.leaves():
 		const said = "it has no case that could end; look at it, or say that it is well"
 		return Faults{{Field: "closed.outcome", Message: said, Conflict: true}}

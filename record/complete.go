@@ -64,9 +64,13 @@ func (l *Ledger) Complete(e *Entry, c Context) error {
 	return nil
 }
 
-// SameSubmission says whether a sent entry is the recorded one sent again:
-// equal but for what is filled in when it is recorded.
+// SameSubmission says whether a sent entry is the recorded one sent again: the whole
+// of it is equal but for what is filled in when it is recorded.
 func SameSubmission(recorded, sent Entry) bool {
+	if recorded.ID != sent.ID || recorded.PlantID != sent.PlantID || recorded.On != sent.On ||
+		!sameID(recorded.Replaces, sent.Replaces) {
+		return false
+	}
 	bare := func(e Entry) string {
 		b := e.Body
 		if k, keeps := e.Content().(keeper); keeps {

@@ -28,7 +28,7 @@ const KindGrown Kind = "grown"
 func (*Grown) Kind() Kind { return KindGrown }
 
 func (g *Grown) check(s *situation) (faults Faults) {
-	state := s.state()
+	state := s.unsettled()
 	known := state.strand(g.Growth.String()) != nil
 	if !known &&
 		!slices.ContainsFunc(recovery.GrowthSorts(), func(x recovery.SortOfGrowth) bool { return x.ID == g.Sort }) {

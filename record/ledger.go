@@ -126,6 +126,11 @@ func (l *Ledger) without(but *uuid.UUID) State {
 		kept := slices.DeleteFunc(slices.Clone(l.entries), func(e Entry) bool { return e.ID == *but })
 		return Fold(l.plant, kept, l.kinds)
 	}
+	return l.fold().settled()
+}
+
+// fold is the plant as read so far, not settled.
+func (l *Ledger) fold() *State {
 	if l.folded == nil {
 		state := read(l.plant, l.entries, l.kinds)
 		l.folded = &state
@@ -133,7 +138,7 @@ func (l *Ledger) without(but *uuid.UUID) State {
 			l.last = sorted[len(sorted)-1]
 		}
 	}
-	return l.folded.settled()
+	return l.folded
 }
 
 // asOf is the plant as the record told it on the day of an entry, read for the case

@@ -19,6 +19,8 @@ type Planned struct {
 	// Keeps is true where a plan is made anew in the middle of the same work: the
 	// steps that were done stay done.
 	Keeps bool `json:"keeps,omitempty"`
+	// Instead is the plan whose place it takes, so that an old page wipes nobody's ticks.
+	Instead *uuid.UUID `json:"instead,omitempty" doc:"The plan whose place it takes; missing for the first of its case."`
 	// Plan is composed when it is recorded.
 	Plan *sheet.Plan `json:"plan,omitempty"`
 }
@@ -63,6 +65,9 @@ func (p *Planned) check(s *situation) (faults Faults) {
 	countBetween(&faults, "planned.answers.offsetsSeen", a.OffsetsSeen, 0, 100)
 	countBetween(&faults, "planned.answers.growths", a.Growths, 0, 500)
 	countBetween(&faults, "planned.answers.ownedDays", a.OwnedDays, 0, 40000)
+	if s.ledger != nil && s.entry.RecordedAt.IsZero() { // a preview replaces nothing
+		faults = append(faults, p.stale(s.caseState().Case)...)
+	}
 	for i, e := range a.Edits {
 		between(&faults, fmt.Sprintf("planned.answers.edits[%d].potWidthCm", i), e.PotWidthCM, 1, 200, "cm")
 		if e.Day != nil {
@@ -70,6 +75,16 @@ func (p *Planned) check(s *situation) (faults Faults) {
 		}
 	}
 	return faults
+}
+
+// stale says whether the case has another plan than the one whose place this one
+// takes: it was made on a page that is not of today any more.
+func (p *Planned) stale(c Case) Faults {
+	if c.Plan == nil || p.Instead != nil && *p.Instead == c.PlanEntry {
+		return nil
+	}
+	const said = "a plan was made on %s since you opened this page; look at it, and make it again from there"
+	return Faults{{Field: "planned.instead", Message: fmt.Sprintf(said, c.PlannedOn.Words()), Conflict: true}}
 }
 
 // kept gives what is done already of a plan that is made anew in the middle of
@@ -109,6 +124,7 @@ func (p *Planned) apply(s *State, e Entry) {
 	}
 	s.Before = before
 	s.Plan, s.PlannedOn, s.PlanAnswers, s.Ticks = p.Plan, e.On, p.Answers, kept
+	s.PlanEntry = e.ID
 	s.follow(append([]string{s.Plan.Track}, s.Plan.Beside...), e.On)
 }
 
@@ -135,10 +151,16 @@ func (p *Planned) completed(m moment) (Body, error) {
 			Message: fmt.Sprintf(said, rule.Never, b.Rule, b.Why),
 		}}
 	}
-	return Body{Planned: &Planned{Answers: p.Answers, Keeps: p.Keeps, Plan: &made.Sheet}}, nil
+	done := *p
+	done.Plan = &made.Sheet
+	return Body{Planned: &done}, nil
 }
 
-func (p *Planned) sent() Body { return Body{Planned: &Planned{Answers: p.Answers, Keeps: p.Keeps}} }
+func (p *Planned) sent() Body {
+	bare := *p
+	bare.Plan = nil
+	return Body{Planned: &bare}
+}
 
 // oldLook is from how many days on a look is too old to plan from: roots and leaves
 // are not any more as they were (common practice).

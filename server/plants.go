@@ -75,6 +75,7 @@ type PlantFile struct {
 	Follow    Follow                 `json:"follow" doc:"What following it over months comes to."`
 	Plan      *sheet.Plan            `json:"plan,omitempty"`
 	PlannedOn *day.Day               `json:"plannedOn,omitempty"`
+	PlanEntry *uuid.UUID             `json:"planEntry,omitempty" doc:"The entry with which its plan was taken up."`
 	Ticks     map[string]record.Tick `json:"ticks"`
 	Water     *WaterNeed             `json:"water,omitempty"`
 	Tasks     []record.Task          `json:"tasks" doc:"All that is to come, by day."`
@@ -297,7 +298,7 @@ func plantFile(s record.State, place string, today day.Day, south bool) PlantFil
 	}
 	if s.Plan != nil {
 		on := s.PlannedOn
-		f.PlannedOn = &on
+		f.PlannedOn, f.PlanEntry = &on, &s.PlanEntry
 	}
 	if s.Left != nil {
 		f.Closed, f.ClosedOn = s.Left, &s.LeftOn

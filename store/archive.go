@@ -5,6 +5,8 @@ import (
 	"database/sql"
 	"fmt"
 	"io"
+	"maps"
+	"slices"
 
 	"github.com/google/uuid"
 	"github.com/jmoiron/sqlx"
@@ -177,12 +179,20 @@ func (s *Store) archivedPlaces(ctx context.Context, collection uuid.UUID) ([]exc
 
 func (s *Store) archivedKinds(ctx context.Context, collection uuid.UUID) ([]exchange.Kind, error) {
 	list := []exchange.Kind{}
-	rows, err := newestKinds(ctx, s.q(), collection)
+	all, err := s.kindVersions(ctx, collection)
 	if err != nil {
 		return nil, err
 	}
-	for _, r := range rows {
-		list = append(list, exchange.Kind{Profile: r.Body.V, Withdrawn: r.Withdrawn})
+	for _, id := range slices.Sorted(maps.Keys(all)) {
+		versions := all[id]
+		newest := versions[len(versions)-1]
+		kind := exchange.Kind{Profile: newest.Body.V, Withdrawn: newest.Withdrawn}
+		for _, v := range versions {
+			kind.Versions = append(kind.Versions, exchange.KindVersion{
+				Profile: v.Body.V, Withdrawn: v.Withdrawn, RecordedAt: v.RecordedAt.UTC(),
+			})
+		}
+		list = append(list, kind)
 	}
 	return list, nil
 }

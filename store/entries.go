@@ -265,7 +265,7 @@ func sentBefore(ctx context.Context, tx *sqlx.Tx, collection uuid.UUID, e record
 	if err != nil {
 		return nil, err
 	}
-	if known.PlantID != e.PlantID || known.On != e.On || !record.SameSubmission(known, e) {
+	if !record.SameSubmission(known, e) {
 		return nil, ErrConflict
 	}
 	return &known, nil

@@ -1,9 +1,11 @@
 package store
 
 import (
+	"cmp"
 	"context"
 	"encoding/json"
 	"fmt"
+	"slices"
 	"sort"
 	"time"
 
@@ -21,6 +23,9 @@ type PlantRecord struct {
 	ID       uuid.UUID
 	Entries  []record.Entry
 	Pictures []Picture
+	// Typed are entries that were typed by hand into a table and carry no time of
+	// recording of their own: they are judged by today's rules.
+	Typed map[uuid.UUID]bool
 }
 
 // Added counts what an import added, and what was there already.
@@ -30,6 +35,19 @@ type Added struct {
 	Pictures int `json:"pictures"`
 	Cases    int `json:"cases" doc:"Confirmed cases of other collections to learn from."`
 	Known    int `json:"known" doc:"Entries and pictures that were there already."`
+	// Unfit counts what was taken over as it was and does not fit the rules of today.
+	Unfit int      `json:"unfit" doc:"Entries that were taken over as they were and do not fit the rules of today."`
+	Notes []string `json:"notes" doc:"What is to be said of the file, in words."`
+}
+
+// mostNotes is how many of the entries that do not fit are told one by one.
+const mostNotes = 5
+
+// note adds something to be said of the file, up to a number.
+func (a *Added) note(format string, args ...any) {
+	if len(a.Notes) < 4*mostNotes {
+		a.Notes = append(a.Notes, fmt.Sprintf(format, args...))
+	}
 }
 
 // ImportPlant takes a plant's record over as it was kept: ids, days, times of
@@ -38,7 +56,7 @@ type Added struct {
 // nothing twice. ErrConflict means that an id is used for something else.
 func (s *Store) ImportPlant(ctx context.Context, a Account, p PlantRecord) (added Added, err error) {
 	err = s.inTx(ctx, func(tx *sqlx.Tx) error {
-		added, err = s.importPlant(ctx, tx, a, p, func(imported) error { return nil })
+		added, err = s.importPlant(ctx, tx, a, p, func(*imported) error { return nil })
 		return err
 	})
 	return added, err
@@ -51,6 +69,8 @@ type imported struct {
 	there, fresh []record.Entry
 	known        int // entries of the file that were there
 	kinds        plant.Kinds
+	typed        map[uuid.UUID]bool
+	unfit        []record.Unfit
 }
 
 // importPlant takes a plant's record over once check finds nothing against it.
@@ -59,7 +79,7 @@ func (s *Store) importPlant(
 	tx *sqlx.Tx,
 	a Account,
 	p PlantRecord,
-	check func(imported) error,
+	check func(*imported) error,
 ) (added Added, err error) {
 	collection := a.Collection.ID
 	made, err := tx.ExecContext(
@@ -106,8 +126,13 @@ func (s *Store) importPlant(
 			added.Pictures++
 		}
 	}
-	if err := check(imported{p.ID, entries, fresh, known, kinds}); err != nil {
+	in := imported{plant: p.ID, there: entries, fresh: fresh, known: known, kinds: kinds, typed: p.Typed}
+	if err := check(&in); err != nil {
 		return added, err
+	}
+	added.Unfit = len(in.unfit)
+	for _, x := range in.unfit[:min(len(in.unfit), mostNotes)] {
+		added.note("an entry of %s: %s", x.On.Words(), x.Why)
 	}
 	if err := insertEntries(ctx, tx, a, fresh); err != nil {
 		return added, err
@@ -140,7 +165,7 @@ func newOnes(there []record.Entry, p PlantRecord) (fresh []record.Entry, known i
 			}
 		}
 		if old, is := byID[e.ID]; is {
-			if old.On != e.On || !record.SameSubmission(old, e) {
+			if !record.SameSubmission(old, e) {
 				return nil, 0, ErrConflict
 			}
 			known++
@@ -153,31 +178,94 @@ func newOnes(there []record.Entry, p PlantRecord) (fresh []record.Entry, known i
 	return fresh, known, nil
 }
 
-// check checks entries in the order of their recording as if they were recorded
-// now, and what place they name. Refusals are record.Faults.
-func (in imported) check(ctx context.Context, places map[uuid.UUID]bool, today day.Day, come *steps) error {
+// check judges what a file brings. What was recorded once is taken over if its form
+// holds, and what of it does not fit the rules of today is told; what was typed by hand
+// is judged as if it were recorded now. Refusals are record.Faults.
+func (in *imported) check(ctx context.Context, kindsAt func(record.Entry) plant.Kinds, today day.Day, come *steps) error {
 	for range in.known {
 		come.step()
 	}
-	ledger := record.NewLedger(in.plant, in.there, in.kinds)
-	for i, e := range in.fresh {
+	all := slices.Concat(in.there, in.fresh)
+	among, arrived := make(map[uuid.UUID]bool, len(all)), false
+	for _, e := range all {
+		among[e.ID] = true
+		arrived = arrived || e.Arrived != nil
+	}
+	refuse := func(e record.Entry, faults record.Faults) error {
+		faults[0].Field = "entries"
+		faults[0].Message = fmt.Sprintf("entry %s of %s: %s", e.ID, e.On, faults[0].Message)
+		return faults[:1]
+	}
+	var typed []record.Entry
+	kept := slices.Clone(in.there)
+	for _, e := range in.fresh {
+		if in.typed[e.ID] {
+			typed = append(typed, e)
+			continue
+		}
+		if faults := record.Form(e, among, arrived); len(faults) > 0 {
+			return refuse(e, faults)
+		}
+		kept = append(kept, e)
+		come.step()
+	}
+	if len(kept) > len(in.there) {
+		fresh := map[uuid.UUID]bool{}
+		for _, e := range in.fresh {
+			fresh[e.ID] = true
+		}
+		for _, x := range record.Misfits(in.plant, kept, kindsAt, today) {
+			if fresh[x.Entry] {
+				in.unfit = append(in.unfit, x)
+			}
+		}
+	}
+	return in.judge(ctx, kept, typed, today, come, refuse)
+}
+
+// judge judges what was typed by hand, day by day, so that a table in any order takes
+// time in proportion to its length.
+func (in *imported) judge(
+	ctx context.Context, kept, typed []record.Entry, today day.Day, come *steps,
+	refuse func(record.Entry, record.Faults) error,
+) error {
+	if len(typed) == 0 {
+		return nil
+	}
+	ledger := record.NewLedger(in.plant, kept, in.kinds)
+	for i, e := range byDay(typed) {
 		// Checking is work without a wait in it: it looks up now and then.
 		if i%256 == 0 && ctx.Err() != nil {
 			return ctx.Err()
 		}
-		if faults := ledger.Check(e, today); len(faults) > 0 {
-			faults[0].Field = "entries"
-			faults[0].Message = fmt.Sprintf("entry %s of %s: %s", e.ID, e.On, faults[0].Message)
-			return faults[:1]
-		}
-		if place := placeOf(e); place != nil && !places[*place] {
-			const said = "entry %s names a place that is neither here nor in the file"
-			return record.Faults{{Field: "entries", Message: fmt.Sprintf(said, e.ID)}}
+		judged := e
+		judged.RecordedAt = time.Time{}
+		if faults := ledger.Check(judged, today); len(faults) > 0 {
+			return refuse(e, faults)
 		}
 		ledger.Add(e)
 		come.step()
 	}
 	return nil
+}
+
+// byDay orders what was typed by hand: arrivals, then by day, and what corrects or
+// undoes something last.
+func byDay(typed []record.Entry) []record.Entry {
+	rank := func(e record.Entry) int {
+		switch {
+		case e.Arrived != nil && e.Replaces == nil:
+			return 0
+		case e.Voided != nil || e.Replaces != nil:
+			return 2
+		}
+		return 1
+	}
+	sorted := slices.Clone(typed)
+	slices.SortStableFunc(sorted, func(a, b record.Entry) int {
+		return cmp.Or(cmp.Compare(rank(a), rank(b)), cmp.Compare(a.On, b.On))
+	})
+	return sorted
 }
 
 // insertEntries writes many entries of one plant at once.

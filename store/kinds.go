@@ -3,6 +3,7 @@ package store
 import (
 	"context"
 	"fmt"
+	"time"
 
 	"github.com/google/uuid"
 	"github.com/jmoiron/sqlx"
@@ -110,6 +111,63 @@ func (s *Store) SaveKind(ctx context.Context, a Account, p plant.Profile, from i
 		}
 		return s.projectKind(ctx, tx, a.Collection, p.ID)
 	})
+}
+
+// insertKind adds a version of a kind as it was recorded elsewhere.
+func (s *Store) insertKind(
+	ctx context.Context, a Account, p plant.Profile, version int, withdrawn bool, recordedAt time.Time,
+) error {
+	_, err := s.q().ExecContext(
+		ctx,
+		`insert into kinds (collection_id, id, version, withdrawn, body, recorded_at, by_user)
+			values ($1, $2, $3, $4, $5, $6, $7)`,
+		a.Collection.ID, p.ID, version, withdrawn, asJSON[plant.Profile]{p}, recordedAt, a.User.ID,
+	)
+	if err != nil {
+		return fmt.Errorf("taking a kind over: %w", err)
+	}
+	return nil
+}
+
+// kindRecord is every version of every kind that a collection added, by id, the oldest
+// first.
+type kindRecord map[string][]versionRow
+
+type versionRow struct {
+	ID         string                `db:"id"`
+	Withdrawn  bool                  `db:"withdrawn"`
+	Body       asJSON[plant.Profile] `db:"body"`
+	RecordedAt time.Time             `db:"recorded_at"`
+}
+
+// kindVersions reads every version of every kind of a collection.
+func (s *Store) kindVersions(ctx context.Context, collection uuid.UUID) (kindRecord, error) {
+	var rows []versionRow
+	err := sqlx.SelectContext(ctx, s.q(), &rows, `select id, withdrawn, body, recorded_at from kinds
+		where collection_id = $1 order by id, version`, collection)
+	if err != nil {
+		return nil, fmt.Errorf("reading the kinds: %w", err)
+	}
+	all := kindRecord{}
+	for _, r := range rows {
+		all[r.ID] = append(all[r.ID], r)
+	}
+	return all, nil
+}
+
+// at gives the kinds as they were when an entry was recorded; the first version of one
+// that came later.
+func (k kindRecord) at(e record.Entry) plant.Kinds {
+	kinds := plant.Kinds{}
+	for id, versions := range k {
+		kinds[id] = versions[0].Body.V
+		for _, v := range versions {
+			if !v.RecordedAt.After(e.RecordedAt) {
+				kinds[id] = v.Body.V
+			}
+		}
+	}
+	return kinds
 }
 
 // KindVersion gives the newest version of a kind; 0 where the collection has

@@ -10,6 +10,7 @@ import (
 	"github.com/jmoiron/sqlx"
 
 	"tendermend/core/day"
+	"tendermend/core/working"
 	"tendermend/exchange"
 	"tendermend/picture"
 	"tendermend/record"
@@ -61,7 +62,14 @@ func (s *Store) Import(
 		if err != nil {
 			return err
 		}
-		if err := s.importKinds(ctx, a, in.Kinds); err != nil {
+		if err := s.importStrangePlaces(ctx, a.Collection.ID, in, moved, here, &added); err != nil {
+			return err
+		}
+		if err := s.importKinds(ctx, a, in.Kinds, &added); err != nil {
+			return err
+		}
+		versions, err := s.kindVersions(ctx, a.Collection.ID)
+		if err != nil {
 			return err
 		}
 		if err := s.importSupplies(ctx, a, in); err != nil {
@@ -75,8 +83,8 @@ func (s *Store) Import(
 			if err != nil {
 				return err
 			}
-			got, err := s.importPlant(ctx, tx, a, one, func(in imported) error {
-				return in.check(ctx, here, today, come)
+			got, err := s.importPlant(ctx, tx, a, one, func(in *imported) error {
+				return in.check(ctx, versions.at, today, come)
 			})
 			if errors.Is(err, ErrConflict) {
 				return fmt.Errorf("plant %s (%s): %w", p.ID, p.Name, err)
@@ -88,17 +96,28 @@ func (s *Store) Import(
 			added.Entries += got.Entries
 			added.Pictures += got.Pictures
 			added.Known += got.Known
+			added.Unfit += got.Unfit
+			for _, said := range got.Notes {
+				added.note("%s: %s", p.Name, said)
+			}
 		}
 		return nil
 	})
 	if err != nil {
 		return Added{}, err
 	}
+	if added.Unfit > 0 {
+		const said = "Taken over as it was. Kept, though not by the rules of today: %s."
+		added.Notes = append([]string{fmt.Sprintf(said, working.Count(added.Unfit, "entry"))}, added.Notes...)
+	}
+	if added.Notes == nil {
+		added.Notes = []string{}
+	}
 	return added, nil
 }
 
 // importKinds adds the kinds of an archive that the collection does not have.
-func (s *Store) importKinds(ctx context.Context, a Account, kinds []exchange.Kind) error {
+func (s *Store) importKinds(ctx context.Context, a Account, kinds []exchange.Kind, added *Added) error {
 	for _, k := range kinds {
 		version, err := s.KindVersion(ctx, a.Collection.ID, k.ID)
 		if err != nil {
@@ -107,8 +126,42 @@ func (s *Store) importKinds(ctx context.Context, a Account, kinds []exchange.Kin
 		if version > 0 {
 			continue
 		}
+		if faults := k.Faults(); len(faults) > 0 {
+			added.note("the kind %s was taken over as it was: %s", k.Botanical, faults[0].Message)
+		}
+		for i, v := range k.Versions {
+			if err := s.insertKind(ctx, a, v.Profile, i+1, v.Withdrawn, v.RecordedAt); err != nil {
+				return err
+			}
+		}
+		if len(k.Versions) > 0 {
+			continue
+		}
 		if err := s.SaveKind(ctx, a, k.Profile, 0, k.Withdrawn); err != nil {
 			return err
+		}
+	}
+	return nil
+}
+
+// importStrangePlaces makes places for those that entries name and nobody describes,
+// so that a record is not lost for the name of a shelf.
+func (s *Store) importStrangePlaces(
+	ctx context.Context, collection uuid.UUID, in exchange.Archive, moved map[uuid.UUID]uuid.UUID,
+	here map[uuid.UUID]bool, added *Added,
+) error {
+	for _, p := range in.Plants {
+		for _, e := range p.Entries {
+			at := placeOf(e)
+			if at == nil || here[*at] || moved[*at] != uuid.Nil {
+				continue
+			}
+			name := "A place that the file does not describe, " + at.String()[:8]
+			if err := s.AddPlace(ctx, collection, Place{ID: *at, Name: name}); err != nil {
+				return err
+			}
+			here[*at] = true
+			added.note("the file names a place that it does not describe: it stands here as “%s”", name)
 		}
 	}
 	return nil
@@ -153,11 +206,12 @@ func (s *Store) importSupplies(ctx context.Context, a Account, in exchange.Archi
 
 // recordOf gives a plant of an archive as it is kept here.
 func (s *Store) recordOf(p exchange.Plant, moved map[uuid.UUID]uuid.UUID) (PlantRecord, error) {
-	one := PlantRecord{ID: p.ID, Entries: make([]record.Entry, len(p.Entries))}
+	one := PlantRecord{ID: p.ID, Entries: make([]record.Entry, len(p.Entries)), Typed: map[uuid.UUID]bool{}}
 	for i, e := range p.Entries {
 		one.Entries[i] = inPlaces(e, moved)
-		if e.RecordedAt.IsZero() { // a row of a register: it is recorded now
+		if e.RecordedAt.IsZero() { // a row that was typed by hand: it is recorded now
 			one.Entries[i].RecordedAt = s.now()
+			one.Typed[e.ID] = true
 		}
 	}
 	for _, x := range p.Pictures {

@@ -943,10 +943,17 @@ export interface components {
              * @description Entries and pictures that were there already.
              */
             known: number;
+            /** @description What is to be said of the file, in words. */
+            notes: string[];
             /** Format: int64 */
             pictures: number;
             /** Format: int64 */
             plants: number;
+            /**
+             * Format: int64
+             * @description Entries that were taken over as they were and do not fit the rules of today.
+             */
+            unfit: number;
         };
         Adjusted: {
             /** @description Per cent: least, best. */
@@ -3000,6 +3007,8 @@ export interface components {
         };
         Planned: {
             answers: components["schemas"]["Answers"];
+            /** @description The plan whose place it takes; missing for the first of its case. */
+            instead?: string;
             keeps?: boolean;
             plan?: components["schemas"]["Plan"];
         };
@@ -3064,6 +3073,8 @@ export interface components {
             place: string;
             placeId?: string;
             plan?: components["schemas"]["Plan"];
+            /** @description The entry with which its plan was taken up. */
+            planEntry?: string;
             plannedOn?: string;
             pot: components["schemas"]["Pot"];
             /** @description Results of the bench kept with it since its plan was made. */

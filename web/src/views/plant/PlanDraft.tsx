@@ -84,7 +84,7 @@ function Draft({ decideAgain, keeps, wish, settled }: DraftProps) {
   const unsaid = breaches.some((b) => !b.reason);
   const take = () =>
     record.mutate(
-      { id, on: file.today, case: of, planned: { answers: full, keeps } },
+      { id, on: file.today, case: of, planned: { answers: full, keeps, instead: file.planEntry } },
       {
         onSuccess: (e) => {
           clear();
