@@ -142,7 +142,7 @@ func (h *hand) look() {
 	for _, c := range state.Courses {
 		if _, stage, in := c.In(); in {
 			every = min(every, stage.LookDays)
-			for _, m := range stage.Asks() {
+			for _, m := range state.Asks(stage) {
 				asked[m.ID] = true
 			}
 		}

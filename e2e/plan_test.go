@@ -15,9 +15,9 @@ func TestAPlanIsChangedAgainstARuleOnlyWithAReason(t *testing.T) {
 	p.click(by("button", "Accept"))
 	p.see("Of ten such plants")
 	p.fill("Live root ball, width", "8")
-	p.hides("This goes against what is never done")
+	p.hides("goes against what is never done")
 	p.click(`//button[@aria-label="Leave out: Clean blade and hands"]`)
-	p.see("This goes against what is never done")
+	p.see("goes against what is never done")
 	p.see("N01")
 	taken := `[...document.querySelectorAll("button")].find(b => b.innerText === "Take up this plan").disabled`
 	p.until(taken)

@@ -98,7 +98,7 @@ func TestASecondWateringIsNamedAndKept(t *testing.T) {
 	ida.click(water)
 	ida.see("Recorded: Pothos over the departures board: watered")
 	ben.click(water)
-	ben.see("Is it meant?")
+	ben.see("If you record it all the same")
 	ben.see("ago by")
 	ben.click(by("button", "Record it all the same"))
 	ben.see("Recorded: Pothos over the departures board: watered")

@@ -10,6 +10,7 @@ import (
 	"tendermend/core/diagnosis"
 	"tendermend/core/isolation"
 	"tendermend/core/recovery"
+	"tendermend/core/treatment"
 	"tendermend/core/working"
 )
 
@@ -63,7 +64,7 @@ func (s State) Apart(on day.Day) *KeptApart {
 	}
 	a.reasons(s, on)
 	if s.Isolation == Clean {
-		if len(a.Reasons) == 0 {
+		if !s.wantsApart(on) {
 			return nil
 		}
 		a.Wanted = true
@@ -123,6 +124,39 @@ func (a *KeptApart) reasons(s State, on day.Day) {
 		}
 		a.Release.wants(false, until, "")
 	}
+}
+
+// wantsApart says whether a plant that stands among the others should not: something
+// that crawls, flies or cannot be cured is on it or may be, or came with it; or its
+// plan wants it kept apart. What only goes with its own water and soil stays in its pot.
+func (s State) wantsApart(on day.Day) bool {
+	roams := func(x Suspicion) bool {
+		return slices.ContainsFunc(x.travel(), func(t isolation.Travel) bool {
+			return t.Pest || t.Way == cause.ByContact || t.Way == cause.ByAir || t.Way == cause.ByVector
+		}) || isolation.ForGood(x.Cause)
+	}
+	for _, x := range s.Suspected() {
+		if roams(x) {
+			return true
+		}
+	}
+	for _, sister := range s.Sisters {
+		if roams(sister.Suspicion) && !sister.over(on) {
+			return true
+		}
+	}
+	for _, c := range s.OpenCases() {
+		if c.Plan == nil {
+			continue
+		}
+		for _, step := range c.Plan.Steps {
+			_, ticked := c.Ticks[step.ID]
+			if op := treatment.OperatorID(step.Op); !ticked && (op == treatment.Isolate || op == treatment.KeepApart) {
+				return true
+			}
+		}
+	}
+	return false
 }
 
 // newcomer adds a newcomer's quarantine.

@@ -2,24 +2,48 @@ package record
 
 import (
 	"fmt"
+	"slices"
 
 	"tendermend/core/day"
 	"tendermend/core/recovery"
 )
 
 // Bad says whether the last look was bad: the last reading of something that alarms
-// was a yes, and nobody has said why it is harmless.
+// was a yes, nobody has said why it is harmless, and it was not answered by work with a
+// look after it.
 func (s State) Bad() (what string, on day.Day, bad bool) {
-	for _, m := range recovery.Measures() {
-		r, read := s.Readings.Last(m.ID)
-		if !m.Alarm || !read || r.Value <= 0 || s.harmless(m.ID, r.On) || s.FoundWell != nil && *s.FoundWell > r.On {
-			continue
-		}
-		if !bad || r.On > on {
+	for _, m := range s.badMeasures() {
+		if r, _ := s.Readings.Last(m.ID); !bad || r.On > on {
 			what, on, bad = capital(m.Short), r.On, true
 		}
 	}
 	return what, on, bad
+}
+
+// badMeasures lists what was bad when it was read last.
+func (s State) badMeasures() (list []recovery.Measure) {
+	for _, m := range recovery.Measures() {
+		r, read := s.Readings.Last(m.ID)
+		switch {
+		case !m.Alarm || !read || r.Value <= 0, s.harmless(m.ID, r.On), s.FoundWell != nil && *s.FoundWell > r.On:
+		case s.LastLook() > r.On && slices.ContainsFunc(s.Cases, func(c Case) bool { return s.As(c).didAnswer(m.ID, r.On) }):
+		default:
+			list = append(list, m)
+		}
+	}
+	return list
+}
+
+// Asks lists what is read at a check-in of the plant in a stage: what its gate wants,
+// and what was bad when it was read last, so that it can be seen to be over.
+func (s State) Asks(stage recovery.Stage) []recovery.Measure {
+	asks := stage.Asks()
+	for _, m := range s.badMeasures() {
+		if !slices.ContainsFunc(asks, func(a recovery.Measure) bool { return a.ID == m.ID }) {
+			asks = append(asks, m)
+		}
+	}
+	return asks
 }
 
 // Gate is where the plant stands on a course before its next stage. Whatever its

@@ -6,6 +6,7 @@ import (
 	"math"
 	"slices"
 	"sort"
+	"strings"
 
 	"tendermend/core/cause"
 	"tendermend/core/climate"
@@ -75,7 +76,7 @@ func (s State) noFeed(on day.Day, south bool) (why string, rests bool) {
 // asked is what its water rule of a day hangs on.
 func (s *State) asked(on day.Day, south bool, grew []grownOn, holds []hold) water.Asked {
 	a := water.Asked{
-		Kind: s.Wants, Habit: s.Habit, On: on, South: south, Held: heldOn(holds, on), Potted: s.Pot.WidthCM != nil,
+		Kind: s.Wants, Habit: s.Habit, On: on, South: south, Held: heldOn(holds, on), Potted: s.potted(),
 		Growing: s.growing(on, grew), Resting: s.resting(on, grew), RootsCM: s.newRootsCM(on),
 	}
 	a.Leaves = s.hasLeaves(on, a.Resting)
@@ -93,6 +94,12 @@ func (s *State) asked(on day.Day, south bool, grew []grownOn, holds []hold) wate
 		}
 	}
 	return a
+}
+
+// potted says whether it is known to stand in a pot with a medium: a width was given,
+// and its kind is one that is sold in pots.
+func (s State) potted() bool {
+	return s.Pot.WidthCM != nil && strings.HasPrefix(s.Wants.SoldIn, "pot")
 }
 
 // grownOn is something that was seen to have grown, with its day.

@@ -80,7 +80,7 @@ func recoveryOf(s record.State, c record.Course, today day.Day, south bool) Reco
 		return r
 	}
 	season := climate.SeasonOf(today, south)
-	r.Gate, r.Asks = s.Gate(c, today), stage.Asks()
+	r.Gate, r.Asks = s.Gate(c, today), s.Asks(stage)
 	window := stage.Expect(s.Readings, season, c.Began, today)
 	r.Expected = &window
 	if back, found := track.FindSetback(c.Stage, s.Readings, c.Began, today); found {

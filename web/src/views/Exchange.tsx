@@ -94,12 +94,13 @@ export function Exchange() {
           <Refused error={take.error} />
           {added && (
             <p role="status" style={{ margin: "10px 0 0" }}>
-              From {name}: <b>{sayCount(added.plants, "plant")}</b>, {sayCount(added.entries, "entry")} and {sayCount(added.pictures, "picture")}
+              From {name}: <b>{sayCount(added.plants, "plant")}</b>, {sayCount(added.entries, "entry")} and{" "}
+              {sayCount(added.pictures, "picture")}
               {added.cases > 0 && `, ${sayCount(added.cases, "case")} to learn from`} taken over; {added.known} were
               here already.
             </p>
           )}
-          {added && added.notes && added.notes.length > 0 && (
+          {added?.notes && added.notes.length > 0 && (
             <ul aria-label="What is to be said of the file" className="small">
               {added.notes.map((n) => (
                 <li key={n}>{n}</li>

@@ -192,7 +192,7 @@ function StepRow({ step, say }: { step: Step; say?: string[] }) {
   const [asking, setAsking] = useState<"skip" | "early">();
   const [reason, setReason] = useState("");
   const tick = file.ticks[step.id];
-  const send = (skipped: boolean) =>
+  const send = (skipped: boolean, note?: string) =>
     record.mutate(
       {
         on: file.today,
@@ -201,6 +201,7 @@ function StepRow({ step, say }: { step: Step; say?: string[] }) {
           step: step.id,
           skipped,
           reason: asking ? reason : undefined,
+          note,
           seen: (step.gate && !skipped) || undefined,
         },
       },
@@ -226,6 +227,13 @@ function StepRow({ step, say }: { step: Step; say?: string[] }) {
   }
   const due = step.on <= file.today && !step.gate;
   const early = step.on > file.today && !step.gate;
+  const answer = step.gate
+    ? "Seen, and done"
+    : early
+      ? "I did it early"
+      : step.op === "baseline"
+        ? "No picture, no count"
+        : "Done";
   return (
     <li className={classes.step} data-step={step.id}>
       <span className={due ? "red" : "soft"} aria-hidden>
@@ -233,15 +241,39 @@ function StepRow({ step, say }: { step: Step; say?: string[] }) {
       </span>
       {file.plan && <StepText step={step} plan={file.plan} today={file.today} say={say} />}
       <Group gap="xs" wrap="nowrap" align="start">
-        <Button
-          size="compact-md"
-          variant={due ? "filled" : "default"}
-          onClick={() => (early ? setAsking("early") : send(false))}
-          loading={record.isPending && !asking}
-          aria-label={`${step.gate ? "Seen, and done" : "Done"}: ${step.title}`}
-        >
-          {step.gate ? "Seen, and done" : early ? "I did it early" : "Done"}
-        </Button>
+        {step.op === "baseline" && (
+          <Button
+            size="compact-md"
+            variant="default"
+            component={Link}
+            to={`/plants/${file.id}/pictures`}
+            aria-label={`Take a picture: ${step.title}`}
+          >
+            Take a picture
+          </Button>
+        )}
+        {step.op === "look" && due ? (
+          <Button
+            size="compact-md"
+            component={Link}
+            to={`/plants/${file.id}?check`}
+            aria-label={`Check in: ${step.title}`}
+          >
+            Check in
+          </Button>
+        ) : (
+          <Button
+            size="compact-md"
+            variant={due && step.op !== "baseline" ? "filled" : "default"}
+            onClick={() =>
+              early ? setAsking("early") : send(false, step.op === "baseline" ? "neither was made" : undefined)
+            }
+            loading={record.isPending && !asking}
+            aria-label={`${answer}: ${step.title}`}
+          >
+            {answer}
+          </Button>
+        )}
         <Button
           size="compact-md"
           variant="default"
