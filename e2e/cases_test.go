@@ -30,7 +30,7 @@ func TestATroubleThatComesAgain(t *testing.T) {
 	p.see("stage 1 of 3")
 	p.hides("Move it away from the others now")
 	p.click(`(//section[@aria-label="Its cases"]//a[.="its record"])[2]`)
-	p.see("mild liquid soap")
+	p.see("Home-made soap spray")
 	p.hides("A case opened")
 	p.open("/")
 	p.hides("Live pests seen")

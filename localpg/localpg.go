@@ -63,13 +63,46 @@ func (s *Server) DatabaseURL(name string) string {
 	return fmt.Sprintf("postgres://tendermend@127.0.0.1:%d/%s?sslmode=disable", s.port, name)
 }
 
-// Stop shuts the server down and waits for it.
+// How long PostgreSQL may take to stop, in seconds, when it is asked and when it is
+// told to at once.
+const (
+	stopsWithin = 20
+	endsWithin  = 10
+)
+
+// Stop shuts the server down and waits for it: once more where the first try failed,
+// then at once, which loses nothing but asks for recovery at the next start. It never
+// waits for ever.
 func (s *Server) Stop() error {
-	out, err := s.command(context.Background(), "pg_ctl", "-D", s.dir, "-m", "fast", "-w", "stop").CombinedOutput()
+	var failed error
+	for _, how := range []struct {
+		mode    string
+		seconds int
+	}{{"fast", stopsWithin}, {"fast", stopsWithin}, {"immediate", endsWithin}} {
+		err := s.stop(how.mode, how.seconds)
+		if err == nil || !s.runs() {
+			return nil
+		}
+		failed = errors.Join(failed, err)
+	}
+	return failed
+}
+
+func (s *Server) stop(mode string, seconds int) error {
+	ctx, cancel := context.WithTimeout(context.Background(), time.Duration(seconds+5)*time.Second)
+	defer cancel()
+	out, err := s.command(ctx, "pg_ctl", "-D", s.dir, "-m", mode, "-w", "-t", strconv.Itoa(seconds), "stop").CombinedOutput()
 	if err != nil {
-		return fmt.Errorf("stopping PostgreSQL: %w: %s", err, out)
+		return fmt.Errorf("stopping PostgreSQL (%s): %w: %s", mode, err, out)
 	}
 	return nil
+}
+
+// runs says whether a server runs on the cluster.
+func (s *Server) runs() bool {
+	ctx, cancel := context.WithTimeout(context.Background(), endsWithin*time.Second)
+	defer cancel()
+	return s.command(ctx, "pg_ctl", "-D", s.dir, "status").Run() == nil
 }
 
 // Restart stops the server and starts it again on the same port, which is how
@@ -183,7 +216,7 @@ func (s *Server) canEnter(ctx context.Context) error {
 // run starts the server, on its last port if that is free. A server that an
 // earlier program left running on the cluster is taken over.
 func (s *Server) run(ctx context.Context) error {
-	if s.command(ctx, "pg_ctl", "-D", s.dir, "status").Run() == nil {
+	if s.runs() {
 		if err := s.Stop(); err != nil {
 			return err
 		}

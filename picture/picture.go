@@ -68,20 +68,12 @@ func Keep(sent []byte) (Kept, error) {
 	if unpacked(config, format, sent) > MostUnpacked {
 		return Kept{}, ErrHeavy
 	}
-	whole, err := unpack(sent, true)
-	if err != nil {
-		// What the camera wrote beside the picture may be broken; the picture is not.
-		whole, err = unpack(sent, false)
-	}
+	whole, err := imaging.Decode(bytes.NewReader(sent), imaging.AutoOrientation(false),
+		imaging.Backends(imaging.GO_IMAGE), imaging.ColorSpace(imaging.NO_CHANGE_OF_COLORSPACE))
 	if err != nil {
 		return Kept{}, fmt.Errorf("%w: it is cut off or broken", ErrFormat)
 	}
-	return keep(whole, sent)
-}
-
-func unpack(sent []byte, upright bool) (image.Image, error) {
-	return imaging.Decode(bytes.NewReader(sent), imaging.AutoOrientation(upright),
-		imaging.Backends(imaging.GO_IMAGE), imaging.ColorSpace(imaging.NO_CHANGE_OF_COLORSPACE))
+	return keep(upright(whole, turned(sent, format)), sent)
 }
 
 // Weight is what a picture takes in memory while it is made fit, bytes; as much

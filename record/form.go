@@ -31,6 +31,12 @@ func Form(e Entry, among map[uuid.UUID]bool, arrived bool) Faults {
 	case !finite(reflect.ValueOf(contents[0])):
 		return Faults{{Field: string(e.Kind()), Message: "a number in it is none that can be"}}
 	}
+	if a := e.Arrived; a != nil {
+		if _, known := plant.HabitByID(a.Habit); !known {
+			const said = "there is no growth habit %q; habits are never taken away"
+			return Faults{{Field: "arrived.habit", Message: fmt.Sprintf(said, a.Habit)}}
+		}
+	}
 	for _, id := range undoes(e) {
 		if !among[id] || id == e.ID {
 			const said = "it corrects or undoes entry %s, which is not in the plant's record"

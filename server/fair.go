@@ -12,6 +12,10 @@ import (
 // rest wait, so that nobody takes all connections to the database.
 const mostAtOnce = 4
 
+// downloads is what stands behind an account's name for its turns at files that go
+// out: they take long, and take none of the turns of everything else.
+const downloads = " goes out"
+
 // turns lets each account work on so many things at once.
 type turns struct {
 	mu   sync.Mutex
@@ -53,7 +57,11 @@ func (t *turns) take(ctx context.Context, account string) (done func(), ok bool)
 // inTurn makes an account's requests wait for each other when there are many.
 func (srv *server) inTurn(api huma.API) func(huma.Context, func(huma.Context)) {
 	return func(ctx huma.Context, next func(huma.Context)) {
-		done, ok := srv.turns.take(ctx.Context(), srv.sessions.GetString(ctx.Context(), userKey))
+		whose := srv.sessions.GetString(ctx.Context(), userKey)
+		if url := ctx.URL(); goesOutAt(ctx.Method(), url.Path) {
+			whose += downloads
+		}
+		done, ok := srv.turns.take(ctx.Context(), whose)
 		if !ok {
 			const said = "Too much was asked for at once from this account; try again in a moment."
 			_ = huma.WriteErr(api, ctx, http.StatusServiceUnavailable, said)

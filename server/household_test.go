@@ -224,15 +224,25 @@ func TestAPlanMadeAnewKeepsWhatIsDone(t *testing.T) {
 		200,
 		c.record(
 			plant,
-			map[string]any{"planned": map[string]any{"answers": map[string]any{"rootBallCm": 5}, "keeps": true}},
+			map[string]any{"planned": map[string]any{
+				"answers": map[string]any{"rootBallCm": 5}, "keeps": true, "instead": planOf(c, plant),
+			}},
 		).status,
 	)
 	ticks := c.call("GET", "/api/plants/"+plant, nil).body["ticks"].(map[string]any)
 	assert.Contains(t, ticks, "unpot@d0")
 	require.Equal(
 		t,
-		200,
+		409,
 		c.record(plant, map[string]any{"planned": map[string]any{"answers": map[string]any{}}}).status,
+		"a page that does not know of the plan wipes nothing",
+	)
+	require.Equal(
+		t,
+		200,
+		c.record(plant, map[string]any{"planned": map[string]any{
+			"answers": map[string]any{}, "instead": planOf(c, plant),
+		}}).status,
 	)
 	assert.Empty(t, c.call("GET", "/api/plants/"+plant, nil).body["ticks"], "a plan for new work begins afresh")
 }
@@ -288,3 +298,6 @@ func TestTheBenchReckonsAndNamesFields(t *testing.T) {
 	assert.Equal(t, 422, a.status)
 	assert.Contains(t, a.says(), "no such kind")
 }
+
+// planOf is the entry with which a plant's plan was taken up.
+func planOf(c *client, plant string) any { return c.call("GET", "/api/plants/"+plant, nil).body["planEntry"] }

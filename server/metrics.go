@@ -38,8 +38,11 @@ func NewMetrics(s *store.Store) *Metrics {
 }
 
 // Handler writes the counts in the usual text format.
+// It answers at /metrics alone.
 func (m *Metrics) Handler() http.Handler {
-	return promhttp.HandlerFor(m.registry, promhttp.HandlerOpts{Registry: m.registry})
+	at := http.NewServeMux()
+	at.Handle("GET /metrics", promhttp.HandlerFor(m.registry, promhttp.HandlerOpts{Registry: m.registry}))
+	return at
 }
 
 // count notes every answer by the pattern of its address, never by the address.

@@ -45,9 +45,11 @@ func limitTime(next http.Handler) http.Handler {
 }
 
 // goesOut says whether a request asks for a file that is written while it goes.
-func goesOut(r *http.Request) bool {
-	return r.Method == http.MethodGet &&
-		(strings.HasSuffix(r.URL.Path, "/archive.json") || strings.HasSuffix(r.URL.Path, "/entries.csv"))
+func goesOut(r *http.Request) bool { return goesOutAt(r.Method, r.URL.Path) }
+
+func goesOutAt(method, path string) bool {
+	return method == http.MethodGet &&
+		(strings.HasSuffix(path, "/archive.json") || strings.HasSuffix(path, "/entries.csv"))
 }
 
 // most is how large the body of a request may be, bytes.
@@ -123,6 +125,16 @@ func (srv *server) limitSignIns(next http.Handler) http.Handler {
 		}
 		next.ServeHTTP(w, r)
 	})
+}
+
+// fromHere refuses what another site's page asks to be changed here.
+func fromHere(next http.Handler) http.Handler {
+	protection := http.NewCrossOriginProtection()
+	protection.SetDenyHandler(http.HandlerFunc(func(w http.ResponseWriter, _ *http.Request) {
+		writeProblem(w, huma.Error403Forbidden(
+			"This was asked for by a page of another site, and nothing was changed. Do it from here."))
+	}))
+	return protection.Handler(next)
 }
 
 func noStore(next http.Handler) http.Handler {

@@ -5,8 +5,10 @@ import (
 	"errors"
 	"io"
 	"net/http"
+	"net/url"
 	"regexp"
 	"strings"
+	"unicode/utf8"
 
 	"github.com/danielgtaylor/huma/v2"
 )
@@ -18,13 +20,19 @@ var escapedNUL = regexp.MustCompile(`(?:^|[^\\])(?:\\\\)*\\u0000`)
 // the record can hold.
 func holdsNUL(text []byte) bool { return bytes.IndexByte(text, 0) >= 0 || escapedNUL.Match(text) }
 
-// refuseNUL refuses a NUL in an address and in a JSON body before anything is
-// made of it.
+// refuseNUL refuses a NUL in an address and in a JSON body, and an address that is no
+// text, before anything is made of it.
 func refuseNUL(next http.Handler) http.Handler {
 	const said = "There is an unwritable character (NUL) in what was sent. Take it out and send it again."
 	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
+		query, err := url.QueryUnescape(r.URL.RawQuery)
 		if strings.ContainsRune(r.URL.Path, 0) || strings.Contains(r.URL.RawQuery, "%00") {
 			writeProblem(w, huma.Error422UnprocessableEntity(said))
+			return
+		}
+		if err != nil || !utf8.ValidString(r.URL.Path) || !utf8.ValidString(query) {
+			const broken = "The address holds letters that cannot be read (no UTF-8). Correct it and try again."
+			writeProblem(w, huma.Error422UnprocessableEntity(broken))
 			return
 		}
 		if most(r) == mostBody && r.Body != nil {

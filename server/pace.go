@@ -1,7 +1,9 @@
 package server
 
 import (
+	"context"
 	"io"
+	"net"
 	"net/http"
 	"time"
 )
@@ -24,7 +26,7 @@ func paced(next http.Handler) http.Handler {
 	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
 		on := http.NewResponseController(w)
 		_ = on.SetWriteDeadline(time.Time{}) // that of the request before on this connection
-		r.Body = &pacedBody{ReadCloser: r.Body, on: on, begun: time.Now()}
+		r.Body = &pacedBody{ReadCloser: r.Body, on: on}
 		next.ServeHTTP(&pacedWriter{ResponseWriter: w, on: on}, r)
 	})
 }
@@ -32,21 +34,35 @@ func paced(next http.Handler) http.Handler {
 type pacedBody struct {
 	io.ReadCloser
 	on    *http.ResponseController
-	begun time.Time
+	spent time.Duration // on reading: a body that waits for its turn spends nothing
 	read  int64
 }
 
 func (b *pacedBody) Read(p []byte) (int, error) {
+	begun := time.Now()
 	// A connection that knows no deadlines is a test's.
-	_ = b.on.SetReadDeadline(b.begun.Add(sent(b.read)))
+	_ = b.on.SetReadDeadline(begun.Add(sent(b.read) - b.spent))
 	n, err := b.ReadCloser.Read(p)
 	b.read += int64(n)
+	b.spent += time.Since(begun)
 	return n, err
 }
 
 type pacedWriter struct {
 	http.ResponseWriter
 	on *http.ResponseController
+}
+
+// sendBuffer is how much of an answer the system may hold for a slow reader, bytes:
+// little, so that a piece that was written is a piece that goes.
+const sendBuffer = 64 << 10
+
+// SmallBuffers keeps what is on its way to a reader small; for http.Server.ConnContext.
+func SmallBuffers(ctx context.Context, c net.Conn) context.Context {
+	if tcp, is := c.(*net.TCPConn); is {
+		_ = tcp.SetWriteBuffer(sendBuffer)
+	}
+	return ctx
 }
 
 // Unwrap gives the writer behind it to those who look for what it can do.

@@ -127,10 +127,12 @@ func isDatabaseGone(err error) bool {
 		errors.Is(err, context.Canceled):
 		return true
 	case errors.As(err, &pg):
-		// Class 57P is operator intervention: shutdown, crash, not yet started.
-		return strings.HasPrefix(pg.Code, "57P")
+		// Class 57P is operator intervention: shutdown, crash, not yet started; 08 is
+		// the connection itself; 53300 that there are too many.
+		return strings.HasPrefix(pg.Code, "57P") || strings.HasPrefix(pg.Code, "08") || pg.Code == "53300"
 	}
-	return false
+	// A connection that was found closed before anything was sent ("conn closed").
+	return pgconn.SafeToRetry(err)
 }
 
 // isFull says whether the database has no room left.

@@ -90,7 +90,7 @@ func New(s *store.Store, o Options) http.Handler {
 			limitTime,
 			limitBody,
 			refuseNUL,
-			http.NewCrossOriginProtection().Handler,
+			fromHere,
 			noStore,
 			srv.limitSignIns,
 			srv.sessions.LoadAndSave,

@@ -309,6 +309,9 @@ func insertEntries(ctx context.Context, tx *sqlx.Tx, a Account, entries []record
 		select $1, $2, * from unnest($3::uuid[], $4::uuid[], $5::text[], $6::date[], $7::timestamptz[], $8::text[],
 			$9::uuid[], $10::uuid[], $11::jsonb[], $12::jsonb[])`,
 		a.Collection.ID, a.User.ID, ids, plants, kinds, days, recorded, by, replaces, cases, despite, bodies)
+	if isUnique(err) {
+		return ErrConflict // an id stands for something else of this collection
+	}
 	if err != nil {
 		return fmt.Errorf("writing %s: %w", working.Count(len(entries), "entry"), err)
 	}

@@ -113,7 +113,7 @@ func randomLife(draw *rand.Rand, now time.Time) exchange.Plant {
 	}
 	pick := func(list ...string) string { return list[draw.IntN(len(list))] }
 	began := today - day.Day(30+draw.IntN(300))
-	put(began, record.Body{Arrived: &record.Arrived{Name: "Life", Habit: pick("aroid-vine", "woody", "fern", "gone-habit")}})
+	put(began, record.Body{Arrived: &record.Arrived{Name: "Life", Habit: pick("aroid-vine", "woody", "fern")}})
 	causes := []string{"root-rot", "mealybug", "drought", "virus", "no-such-cause"}
 	stages := []string{"stabilise", "re-root", "mended", "knock-down", "callus"}
 	for range 10 + draw.IntN(50) {

@@ -166,6 +166,7 @@ func answer(ctx context.Context, out io.Writer, l net.Listener, s *store.Store, 
 		Handler:           server.New(s, o),
 		ReadHeaderTimeout: 5 * time.Second,
 		IdleTimeout:       2 * time.Minute,
+		ConnContext:       server.SmallBuffers,
 		// Bodies and answers are timed by their size, in the handler.
 	}
 	failed := make(chan error, 1)

@@ -98,6 +98,9 @@ type MixInput struct {
 	MossDry *float64     `json:"mossDryG,omitempty" doc:"Dry moss to be wetted, grams."`
 }
 
+// mostParts is the largest number of parts that makes sense of one ingredient.
+const mostParts = 1000
+
 // Mix gives the litres of each ingredient, with what is lost by settling, and
 // estimates the water and air that the mix holds.
 func Mix(i MixInput) (Reckoning, error) {
@@ -105,6 +108,9 @@ func Mix(i MixInput) (Reckoning, error) {
 	names, parts := make([]string, len(i.Parts)), make([]float64, len(i.Parts))
 	for n, p := range i.Parts {
 		names[n], parts[n] = strings.ToLower(strings.TrimSpace(p.What)), p.Parts
+		if err := between(fmt.Sprintf("parts[%d].parts", n), p.Parts, 0, mostParts, "parts"); err != nil {
+			return r, err
+		}
 	}
 	medium, err := mix.Holds(names, parts)
 	if err != nil {

@@ -26,7 +26,7 @@ func At(t time.Time) Day { return Of(t.Year(), t.Month(), t.Day()) }
 // Parse reads a day written as 2026-11-24.
 func Parse(s string) (Day, error) {
 	t, err := time.Parse(layout, s)
-	if err != nil {
+	if err != nil || t.Year() < 1 { // the calendar of the record knows no year 0
 		return 0, fmt.Errorf("%q is not a day written as year-month-day, for example 2026-11-24", s)
 	}
 	return fromTime(t), nil

@@ -87,30 +87,39 @@ func decodeStrictly(raw []byte, into any) error {
 	d := json.NewDecoder(bytes.NewReader(raw))
 	d.DisallowUnknownFields()
 	err := d.Decode(into)
+	at := func(offset int64, err error) error { return atLine{lineOf(raw, offset), err} }
 	if err == nil {
 		if _, extra := d.Token(); !errors.Is(extra, io.EOF) {
-			return fmt.Errorf("line %d: there is more after the end of the JSON value", lineOf(raw, d.InputOffset()))
+			return at(d.InputOffset(), errors.New("there is more after the end of the JSON value"))
 		}
 		return nil
+	}
+	var inner atLine
+	if errors.As(err, &inner) { // what stands in it was read alone, and counts its own lines
+		return at(d.InputOffset(), inner.err)
 	}
 	var syntax *json.SyntaxError
 	var kind *json.UnmarshalTypeError
 	switch {
 	case errors.As(err, &syntax):
-		return fmt.Errorf("line %d: broken JSON: %w", lineOf(raw, syntax.Offset), err)
+		return at(syntax.Offset, fmt.Errorf("broken JSON: %w", err))
 	case errors.As(err, &kind):
-		return fmt.Errorf(
-			"line %d: %s should be %s, not %s",
-			lineOf(raw, kind.Offset),
-			kind.Field,
-			kind.Type,
-			kind.Value,
-		)
+		return at(kind.Offset, fmt.Errorf("%s should be %s, not %s", kind.Field, kind.Type, kind.Value))
 	case errors.Is(err, io.ErrUnexpectedEOF):
-		return fmt.Errorf("line %d: the JSON ends too early", lineOf(raw, int64(len(raw))))
+		return at(int64(len(raw)), errors.New("the JSON ends too early"))
 	}
-	return fmt.Errorf("line %d: %w", lineOf(raw, d.InputOffset()), err)
+	return at(d.InputOffset(), err)
 }
+
+// atLine is something wrong in a file, with the line at which it was found.
+type atLine struct {
+	line int
+	err  error
+}
+
+func (a atLine) Error() string { return fmt.Sprintf("line %d: %s", a.line, a.err) }
+
+func (a atLine) Unwrap() error { return a.err }
 
 func lineOf(raw []byte, offset int64) int {
 	return 1 + bytes.Count(raw[:min(offset, int64(len(raw)))], []byte("\n"))

@@ -2,7 +2,9 @@ package plant
 
 import (
 	"fmt"
+	"slices"
 	"strings"
+	"unicode/utf8"
 )
 
 // Fault is a value of a profile that cannot be right: the field, and in plain
@@ -48,11 +50,57 @@ func (p Profile) Faults() (faults []Fault) {
 			}
 		}
 	}
+	faults = append(faults, p.tooLong()...)
 	for i, t := range p.Traits {
 		if traitWords[t] == "" {
 			add(fmt.Sprintf("traits[%d]", i), "there is no trait %q", t)
 		}
 	}
+	return faults
+}
+
+// How long the words of a kind may be, characters, and how many may stand in a list.
+const (
+	mostName = 120
+	mostText = 2000
+	mostList = 60
+)
+
+// tooLong says which words of a profile are longer than anything here shows.
+func (p Profile) tooLong() (faults []Fault) {
+	add := func(field string, words string, most int) {
+		if utf8.RuneCountInString(words) > most {
+			faults = append(faults, Fault{field, fmt.Sprintf("say it in at most %d characters", most)})
+		}
+	}
+	for field, words := range map[string]string{
+		"botanical": p.Botanical, "common": p.Common, "thirst": p.Thirst, "restKind": p.RestKind, "potFit": p.PotFit,
+		"potShape": p.PotShape, "soldIn": p.SoldIn, "piece": p.Piece, "sure": p.Sure,
+	} {
+		add(field, words, mostName)
+	}
+	for field, words := range map[string]string{
+		"rest": p.Rest, "lookAlike": p.LookAlike, "note": p.Note, "source": p.Source,
+	} {
+		add(field, words, mostText)
+	}
+	for field, list := range map[string][]string{
+		"names": p.Names, "synonyms": p.Synonyms, "setups": p.Setups, "repotWhen": p.RepotWhen, "troubles": p.Troubles,
+		"propagation": p.Propagation, "rootIn": p.RootIn, "never": p.Never,
+	} {
+		if len(list) > mostList {
+			faults = append(faults, Fault{field, fmt.Sprintf("give at most %d of them", mostList)})
+			continue
+		}
+		for _, words := range list {
+			add(field, words, mostName)
+		}
+	}
+	if len(p.Poisons) > mostList || len(p.Pests) > mostList || len(p.Traits) > mostList || len(p.Mixes) > mostList ||
+		len(p.Weeks) > mostList || len(p.Sources) > mostList {
+		faults = append(faults, Fault{"traits", fmt.Sprintf("no list of a kind holds more than %d", mostList)})
+	}
+	slices.SortFunc(faults, func(a, b Fault) int { return strings.Compare(a.Field, b.Field) })
 	return faults
 }
 
