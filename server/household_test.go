@@ -300,4 +300,6 @@ func TestTheBenchReckonsAndNamesFields(t *testing.T) {
 }
 
 // planOf is the entry with which a plant's plan was taken up.
-func planOf(c *client, plant string) any { return c.call("GET", "/api/plants/"+plant, nil).body["planEntry"] }
+func planOf(c *client, plant string) any {
+	return c.call("GET", "/api/plants/"+plant, nil).body["planEntry"]
+}

@@ -72,22 +72,6 @@ func limitBody(next http.Handler) http.Handler {
 	})
 }
 
-// caller is the address that a request comes from: the proxy's, where there is
-// one, unless the proxy passes the connection on transparently. Headers are not
-// believed, since anybody can write them.
-func caller(r *http.Request) (string, error) {
-	return callerOf(r.RemoteAddr), nil
-}
-
-// callerOf is the address of a connection without its port.
-func callerOf(remote string) string {
-	host, _, err := net.SplitHostPort(remote)
-	if err != nil {
-		host = remote
-	}
-	return httprate.CanonicalizeIP(host)
-}
-
 // onlyHosts answers to the names that the installation goes by, where they are
 // given; whoever asks how it is may do so by its number.
 func (srv *server) onlyHosts(next http.Handler) http.Handler {
@@ -119,7 +103,8 @@ func (srv *server) limitSignIns(next http.Handler) http.Handler {
 		}))(next)
 	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
 		if r.Method == http.MethodPost &&
-			(strings.HasPrefix(r.URL.Path, "/api/session") || r.URL.Path == "/api/accounts") {
+			(strings.HasPrefix(r.URL.Path, "/api/session") || r.URL.Path == "/api/accounts" ||
+				strings.HasPrefix(r.URL.Path, "/api/reset")) {
 			limited.ServeHTTP(w, r)
 			return
 		}

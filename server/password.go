@@ -4,6 +4,7 @@ import (
 	"strings"
 
 	"github.com/trustelem/zxcvbn"
+	"github.com/trustelem/zxcvbn/frequency"
 )
 
 // leastPassword is the shortest password that a new account takes, characters.
@@ -13,11 +14,24 @@ const leastPassword = 12
 // first (zxcvbn, Wheeler 2016: 2 is fewer than 10^8 guesses).
 const leastScore = 2
 
+// commonest are the passwords that are taken most often (the list of zxcvbn, of some
+// forty thousand).
+var commonest = func() map[string]bool {
+	set := map[string]bool{}
+	for _, p := range frequency.FrequencyLists["passwords"] {
+		set[p] = true
+	}
+	return set
+}()
+
 // weak says what is wrong with a password for a new account; empty where nothing
 // is. What belongs to the person is guessed first.
 func weak(password string, about ...string) string {
 	if len([]rune(password)) < leastPassword {
 		return "take at least 12 characters; a short sentence is good"
+	}
+	if commonest[strings.ToLower(password)] {
+		return "this is one of the commonest passwords, the first that are guessed; take a short sentence of your own"
 	}
 	words := []string{"tender", "mend", "plant"}
 	for _, a := range about {

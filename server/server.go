@@ -42,6 +42,13 @@ type Options struct {
 	Metrics *Metrics
 	// SignInsPerMinute limits tries to sign in from one address; 0 means 10.
 	SignInsPerMinute int
+	// Proxies are the addresses and ranges of proxies before it, whose word on where a
+	// request comes from is taken; empty where there is none.
+	Proxies []string
+	// URL is where browsers find it, for links in letters; empty where none is sent.
+	URL string
+	// Mail sends letters; nil where none is sent.
+	Mail Mail
 }
 
 type server struct {
@@ -49,6 +56,7 @@ type server struct {
 	store    *store.Store
 	sessions *scs.SessionManager
 	turns    *turns
+	proxies  *proxies
 }
 
 // Limits on a request (the answer to a slow or greedy client).
@@ -57,17 +65,21 @@ const (
 	mostArchive   = 256 << 20
 	answerWithin  = 10 * time.Second
 	archiveWithin = 5 * time.Minute // for the work on it, beside the time on the way
-	sessionLength = 30 * 24 * time.Hour
 )
 
 // New makes the handler for everything the program serves.
 func New(s *store.Store, o Options) http.Handler {
-	srv := &server{Options: o, store: s, sessions: scs.New(), turns: &turns{open: map[string]*turn{}}}
+	behind, err := behindProxies(o.Proxies)
+	if err != nil {
+		panic(err) // asked of ValidProxies before
+	}
+	srv := &server{proxies: behind, Options: o, store: s, sessions: scs.New(), turns: &turns{open: map[string]*turn{}}}
 	if srv.SignInsPerMinute == 0 {
 		srv.SignInsPerMinute = 10
 	}
 	srv.sessions.Store = postgresstore.NewWithCleanupInterval(s.DB.DB, time.Hour)
-	srv.sessions.Lifetime = sessionLength
+	srv.sessions.Lifetime, srv.sessions.IdleTimeout = store.SessionLength, store.SessionIdle
+	srv.sessions.HashTokenInStore = true
 	srv.sessions.Cookie.Name = "tendermend"
 	srv.sessions.Cookie.SameSite = http.SameSiteLaxMode
 	srv.sessions.Cookie.Secure = o.SecureCookies
@@ -82,7 +94,7 @@ func New(s *store.Store, o Options) http.Handler {
 	if o.Metrics != nil {
 		r.Use(o.Metrics.count)
 	}
-	r.Use(named, paced, middleware.Recoverer, srv.securityHeaders, srv.onlyHosts, middleware.Compress(2))
+	r.Use(named, srv.calledBy, paced, middleware.Recoverer, srv.securityHeaders, srv.onlyHosts, middleware.Compress(2))
 	r.Get("/healthz", alive)
 	r.Get("/readyz", srv.ready)
 	r.Group(func(r chi.Router) {
@@ -135,7 +147,9 @@ func (srv *server) operations(r chi.Router) huma.API {
 	config.Transformers = append(config.Transformers, instance)
 	api := humachi.New(r, config)
 	srv.sessionOperations(api)
+	srv.resetOperations(api)
 	api.UseMiddleware(srv.signedInFirst(api), srv.inTurn(api))
+	srv.accountOperations(api)
 	srv.knowledgeOperations(api)
 	srv.placeOperations(api)
 	srv.plantOperations(api)

@@ -17,7 +17,11 @@ import (
 	"tendermend/store"
 )
 
-const userKey = "user"
+// What a session holds.
+const (
+	userKey    = "user"
+	sessionKey = "session"
+)
 
 // Session says who is signed in and what the sign-in page should offer.
 type Session struct {
@@ -36,13 +40,20 @@ type signInInput struct {
 	Body struct {
 		Email    string `json:"email" maxLength:"254"`
 		Password string `json:"password" maxLength:"200"`
+		Code     string `json:"code,omitempty" maxLength:"20" doc:"Of the second factor, where one is set up."`
 	}
-	caller string
+	From
+}
+
+// From is where a request comes from; for inputs of operations that begin a session.
+type From struct {
+	caller, agent string
 }
 
 // Resolve notes where the request comes from.
-func (in *signInInput) Resolve(ctx huma.Context) []error {
-	in.caller = callerOf(ctx.RemoteAddr())
+func (f *From) Resolve(ctx huma.Context) []error {
+	f.caller, _ = ctx.Context().Value(callerKey{}).(string)
+	f.agent = ctx.Header("User-Agent")
 	return nil
 }
 
@@ -55,6 +66,7 @@ type accountInput struct {
 		TimeZone   string `json:"timeZone,omitempty" maxLength:"60" doc:"IANA name, for example Europe/Lisbon."`
 		South      bool   `json:"south,omitempty" doc:"South of the equator."`
 	}
+	From
 }
 
 func (srv *server) sessionOperations(api huma.API) {
@@ -106,42 +118,76 @@ func (srv *server) session(ctx context.Context) (*sessionOutput, error) {
 }
 
 func (srv *server) signIn(ctx context.Context, in *signInInput) (*sessionOutput, error) {
-	user, err := srv.store.SignIn(ctx, in.Body.Email, in.Body.Password, in.caller)
+	user, err := srv.store.SignIn(ctx, in.Body.Email, in.Body.Password, in.Body.Code, in.caller)
+	switch {
+	case errors.Is(err, store.ErrSecondFactor):
+		return nil, &huma.ErrorModel{
+			Type: codeType, Title: "A code is wanted", Status: http.StatusUnauthorized,
+			Detail: "Give the code that your app shows now, or one of your recovery codes.",
+		}
+	case errors.Is(err, store.ErrNotFound):
+		const said = "E-mail address and password do not match, or the code is not right. Check them and try again."
+		return nil, huma.Error401Unauthorized(said)
+	case err != nil:
+		return nil, srv.passwordProblem(ctx, err)
+	}
+	return srv.begin(ctx, user.ID, in.From)
+}
+
+// codeType is the type of the problem that asks for the code of a second factor.
+const codeType = "urn:problem:second-factor"
+
+// passwordProblem turns what can come of looking at a password into a problem.
+func (srv *server) passwordProblem(ctx context.Context, err error) error {
 	var wait store.WaitError
-	if errors.As(err, &wait) {
+	switch {
+	case errors.As(err, &wait):
 		const said = "Too many wrong passwords were tried for this account. Wait %s, then try again."
-		return nil, huma.ErrorWithHeaders(
+		return huma.ErrorWithHeaders(
 			huma.Error429TooManyRequests(fmt.Sprintf(said, sayWait(wait.Left))),
 			http.Header{"Retry-After": {strconv.Itoa(int(wait.Left.Seconds()) + 1)}},
 		)
+	case errors.Is(err, store.ErrBusy):
+		return huma.ErrorWithHeaders(
+			huma.Error503ServiceUnavailable("Many people sign in just now. Try again in a moment."),
+			http.Header{"Retry-After": {"5"}},
+		)
+	case errors.Is(err, store.ErrPassword):
+		const said = "the password is not right"
+		return huma.Error422UnprocessableEntity("Your present password is wanted, and this is not it.",
+			&huma.ErrorDetail{Location: "body.password", Message: said})
 	}
-	if errors.Is(err, store.ErrNotFound) {
-		return nil, huma.Error401Unauthorized("E-mail address and password do not match. Check both and try again.")
-	}
-	if err != nil {
-		return nil, srv.problem(ctx, err)
-	}
-	return srv.begin(ctx, user.ID)
+	return srv.problem(ctx, err)
 }
 
 // begin starts a session under a fresh token, so that one planted before
 // sign-in is worth nothing.
-func (srv *server) begin(ctx context.Context, user uuid.UUID) (*sessionOutput, error) {
+func (srv *server) begin(ctx context.Context, user uuid.UUID, at From) (*sessionOutput, error) {
 	if err := srv.sessions.RenewToken(ctx); err != nil {
 		return nil, srv.problem(ctx, err)
 	}
+	id, err := srv.store.BeginSession(ctx, user, at.caller, at.agent)
+	if err != nil {
+		return nil, srv.problem(ctx, err)
+	}
 	srv.sessions.Put(ctx, userKey, user.String())
+	srv.sessions.Put(ctx, sessionKey, id.String())
 	return srv.session(ctx)
 }
 
 func (srv *server) signOut(ctx context.Context, _ *struct{}) (*sessionOutput, error) {
+	if user, session, ok := srv.whose(ctx); ok {
+		if err := srv.store.EndSession(ctx, user, session); err != nil && !errors.Is(err, store.ErrNotFound) {
+			return nil, srv.problem(ctx, err)
+		}
+	}
 	if err := srv.sessions.Destroy(ctx); err != nil {
 		return nil, srv.problem(ctx, err)
 	}
 	return srv.session(ctx)
 }
 
-func (srv *server) openDemo(ctx context.Context, _ *struct{}) (*sessionOutput, error) {
+func (srv *server) openDemo(ctx context.Context, in *struct{ From }) (*sessionOutput, error) {
 	if srv.DemoEmail == "" {
 		return nil, huma.Error404NotFound("This installation has no demo clinic.")
 	}
@@ -149,7 +195,7 @@ func (srv *server) openDemo(ctx context.Context, _ *struct{}) (*sessionOutput, e
 	if err != nil {
 		return nil, srv.problem(ctx, err)
 	}
-	return srv.begin(ctx, user.ID)
+	return srv.begin(ctx, user.ID, in.From)
 }
 
 // sayWait says a wait in the unit that fits.
@@ -202,24 +248,35 @@ func (srv *server) openAccount(ctx context.Context, in *accountInput) (*sessionO
 			},
 		)
 	case err != nil:
-		return nil, srv.problem(ctx, err)
+		return nil, srv.passwordProblem(ctx, err)
 	}
-	return srv.begin(ctx, a.User.ID)
+	return srv.begin(ctx, a.User.ID, in.From)
 }
 
 var errSignedOut = huma.Error401Unauthorized("You are not signed in. Sign in, and what you typed can be sent again.")
 
 // account gives whose data this request may see.
 func (srv *server) account(ctx context.Context) (store.Account, error) {
-	id, err := uuid.Parse(srv.sessions.GetString(ctx, userKey))
-	if err != nil {
+	user, session, ok := srv.whose(ctx)
+	if !ok {
 		return store.Account{}, errSignedOut
 	}
-	a, err := srv.store.Account(ctx, id)
+	a, err := srv.store.AccountIn(ctx, user, session)
 	if errors.Is(err, store.ErrNotFound) {
 		return a, errSignedOut
 	}
 	return a, err
+}
+
+// whose gives the user of a request and which of their sessions it is; false where
+// nobody is signed in.
+func (srv *server) whose(ctx context.Context) (user, session uuid.UUID, ok bool) {
+	user, err := uuid.Parse(srv.sessions.GetString(ctx, userKey))
+	if err != nil {
+		return user, session, false
+	}
+	session, err = uuid.Parse(srv.sessions.GetString(ctx, sessionKey))
+	return user, session, err == nil
 }
 
 // signedInFirst turns strangers away before anything that they sent is read, so

@@ -73,8 +73,11 @@ func (s *Store) CreateAccount(ctx context.Context, n NewAccount) (Account, error
 	if _, err := time.LoadLocation(n.TimeZone); err != nil || n.TimeZone == "" {
 		n.TimeZone = "UTC"
 	}
-	hash := hashPassword(n.Password)
-	err := s.inTx(ctx, func(tx *sqlx.Tx) error {
+	hash, err := s.hashed(ctx, n.Password)
+	if err != nil {
+		return Account{}, err
+	}
+	err = s.inTx(ctx, func(tx *sqlx.Tx) error {
 		if n.OnlyIfFirst {
 			var some bool
 			// The lock keeps two first accounts from being opened at once.
@@ -164,6 +167,19 @@ func hashPassword(password string) string {
 }
 
 var unknownHash = hashPassword("nobody has this password")
+
+// hashed is a password as it is kept, made when it is its turn.
+func (s *Store) hashed(ctx context.Context, password string) (hash string, err error) {
+	err = s.hash.do(ctx, func() { hash = hashPassword(password) })
+	return hash, err
+}
+
+// matches says whether a password is the one that is kept, looked at when it is its
+// turn.
+func (s *Store) matches(ctx context.Context, password, encoded string) (is bool, err error) {
+	err = s.hash.do(ctx, func() { is = passwordMatches(password, encoded) })
+	return is, err
+}
 
 func passwordMatches(password, encoded string) bool {
 	var version, memory, passes, lanes int

@@ -27,6 +27,7 @@ var ErrConflict = errors.New("taken by something else")
 type Store struct {
 	DB    *sqlx.DB
 	Clock func() time.Time
+	hash  *hashing
 	tx    *sqlx.Tx // the transaction that all its work is part of; nil outside of one
 }
 
@@ -40,7 +41,7 @@ func Open(url string, clock func() time.Time) (*Store, error) {
 	db.SetMaxOpenConns(20)
 	db.SetMaxIdleConns(10)
 	db.SetConnMaxLifetime(30 * time.Minute)
-	return &Store{DB: db, Clock: clock}, nil
+	return &Store{DB: db, Clock: clock, hash: newHashing()}, nil
 }
 
 // Migrate brings the database's tables up to this version of the program.
@@ -67,7 +68,9 @@ func (s *Store) q() sqlx.ExtContext {
 }
 
 // within gives a store whose work is part of a transaction.
-func (s *Store) within(tx *sqlx.Tx) *Store { return &Store{DB: s.DB, Clock: s.Clock, tx: tx} }
+func (s *Store) within(tx *sqlx.Tx) *Store {
+	return &Store{DB: s.DB, Clock: s.Clock, hash: s.hash, tx: tx}
+}
 
 // mostTries is how often work is tried whose transaction another one stood in the way
 // of.

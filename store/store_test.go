@@ -214,12 +214,12 @@ func TestAccounts(t *testing.T) {
 	_, err = s.CreateAccount(t.Context(), second)
 	assert.ErrorIs(t, err, store.ErrConflict, "one account for an address, however it is written")
 
-	u, err := s.SignIn(t.Context(), " A@example.org ", "correct horse", "192.0.2.7")
+	u, err := s.SignIn(t.Context(), " A@example.org ", "correct horse", "", "192.0.2.7")
 	require.NoError(t, err)
 	assert.Equal(t, a.User.ID, u.ID)
-	_, err = s.SignIn(t.Context(), "a@example.org", "wrong horse", "192.0.2.7")
+	_, err = s.SignIn(t.Context(), "a@example.org", "wrong horse", "", "192.0.2.7")
 	assert.ErrorIs(t, err, store.ErrNotFound)
-	_, err = s.SignIn(t.Context(), "nobody@example.org", "nobody has this password", "192.0.2.7")
+	_, err = s.SignIn(t.Context(), "nobody@example.org", "nobody has this password", "", "192.0.2.7")
 	assert.ErrorIs(t, err, store.ErrNotFound)
 	var hash string
 	require.NoError(t, s.DB.Get(&hash, `select password_hash from users limit 1`))

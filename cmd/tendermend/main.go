@@ -17,6 +17,8 @@ const usage = `tendermend — find what ails a plant, treat it, follow it until 
   tendermend export -email WHOSE [-as archive|entries|register] [-pictures=false]
                                            a collection, to standard output
   tendermend import -email WHOSE FILE      take any of these files over into a collection
+  tendermend reset-link -email WHOSE [-url WHERE]
+                                           a link with which somebody sets a lost password, once
   tendermend openapi                       the OpenAPI document of all operations
   tendermend diagnose < EXAMINATION.json   what it may be, as JSON
   tendermend case-schema                   the JSON Schema of those files
@@ -77,6 +79,8 @@ func run(args []string, in io.Reader, out io.Writer) error {
 		return exportCollection(args[1:], out)
 	case "import":
 		return importFile(args[1:], out)
+	case "reset-link":
+		return resetLink(args[1:], out)
 	case "openapi":
 		return openAPI(out)
 	case "help", "-h", "--help":

@@ -12,6 +12,7 @@ import (
 	"os"
 	"os/signal"
 	"path/filepath"
+	"strconv"
 	"strings"
 	"syscall"
 	"time"
@@ -61,8 +62,25 @@ func serve(args []string, out io.Writer) error {
 		"",
 		"address on which metrics are told, such as 127.0.0.1:9310; none by default",
 	)
+	behind := flags.String("proxies", "", "addresses and ranges of proxies before it, with commas between them; their "+
+		"X-Forwarded-For is believed, nobody else's")
+	public := flags.String("url", "", "where browsers find it, such as https://plants.example.org, for links in letters")
+	smtp := flags.String("smtp", "", "mail server for letters, HOST:PORT; user and password in SMTP_USER and "+
+		"SMTP_PASSWORD; none by default")
+	sender := flags.String("smtp-from", "", "the address that letters come from")
+	plain := flags.Bool("smtp-plain", false, "send letters without TLS, to a mail server on the same machine")
 	hosts := flags.String("hosts", "", "names by which browsers ask for it, with commas between them; any by default")
 	if err := flags.Parse(args); err != nil {
+		return badInput{err}
+	}
+	listed := func(text string) []string {
+		return strings.FieldsFunc(strings.ToLower(text), func(r rune) bool { return r == ',' || r == ' ' })
+	}
+	if err := server.ValidProxies(listed(*behind)); err != nil {
+		return badInput{err}
+	}
+	letters, err := mailer(*smtp, *sender, *public, *plain)
+	if err != nil {
 		return badInput{err}
 	}
 	s, err := newStore(os.Getenv("DATABASE_URL"))
@@ -92,8 +110,53 @@ func serve(args []string, out io.Writer) error {
 		Metrics:       metrics,
 		OpenAccounts:  *open,
 		SecureCookies: *secure,
-		Hosts:         strings.FieldsFunc(strings.ToLower(*hosts), func(r rune) bool { return r == ',' || r == ' ' }),
+		Hosts:         listed(*hosts),
+		Proxies:       listed(*behind),
+		URL:           strings.TrimSuffix(*public, "/"),
+		Mail:          letters,
 	})
+}
+
+// mailer gives what sends letters; nil where no mail server is named.
+func mailer(at, sender, public string, plain bool) (server.Mail, error) {
+	if at == "" {
+		return nil, nil
+	}
+	host, port, err := net.SplitHostPort(at)
+	if err != nil {
+		return nil, fmt.Errorf("-smtp is HOST:PORT: %w", err)
+	}
+	number, err := strconv.Atoi(port)
+	if err != nil || sender == "" || public == "" {
+		return nil, errors.New("letters want -smtp HOST:PORT, -smtp-from ADDRESS and -url https://…")
+	}
+	return server.SMTP{
+		Host: host, Port: number, From: sender, Plain: plain,
+		User: os.Getenv("SMTP_USER"), Password: os.Getenv("SMTP_PASSWORD"),
+	}, nil
+}
+
+// resetLink prints a link with which a person sets their password, once.
+func resetLink(args []string, out io.Writer) error {
+	flags := flag.NewFlagSet("reset-link", flag.ContinueOnError)
+	email := flags.String("email", "", "whose password, by the address they sign in with")
+	public := flags.String("url", "", "where browsers find the installation")
+	if err := flags.Parse(args); err != nil {
+		return badInput{err}
+	}
+	ctx, stop := signalled()
+	defer stop()
+	s, a, err := accountOf(ctx, *email)
+	if err != nil {
+		return err
+	}
+	token, until, err := s.NewResetLink(ctx, a.User.ID)
+	if err != nil {
+		return err
+	}
+	_, err = fmt.Fprintf(out, "%s/reset/%s\ngood once, until %s\n", strings.TrimSuffix(*public, "/"), token,
+		until.UTC().Format(time.RFC1123))
+	return err
 }
 
 // serveDemo starts a database of its own, fills it with the demo clinic where

@@ -4,6 +4,144 @@
  */
 
 export interface paths {
+    "/api/account": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The account with its sessions */
+        get: operations["get-account"];
+        /** Change name and address */
+        put: operations["change-account"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/erase": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Delete the account with everything in it */
+        post: operations["erase-account"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change the password; every other session ends */
+        put: operations["change-password"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/reset-links": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A link with which somebody of this collection sets their password, once */
+        post: operations["make-reset-link"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/second-factor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Take the key into use; gives the recovery codes, once */
+        put: operations["confirm-second-factor"];
+        /** A key for a second factor, to be confirmed with a code */
+        post: operations["new-second-factor"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/second-factor/drop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take the second factor away */
+        post: operations["drop-second-factor"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/sessions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** End every other session */
+        delete: operations["end-sessions"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/sessions/{session}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** End one session */
+        delete: operations["end-session"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/accounts": {
         parameters: {
             query?: never;
@@ -691,6 +829,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/reset": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Ask for a letter with a link that sets a password; the answer is the same for every address */
+        post: operations["ask-reset"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/reset/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Whose password a link sets */
+        get: operations["get-reset"];
+        put?: never;
+        /** Set a password by a link, once; every session of the account ends */
+        post: operations["use-reset"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/review": {
         parameters: {
             query?: never;
@@ -929,6 +1102,21 @@ export interface components {
             south?: boolean;
             /** @description IANA name, for example Europe/Lisbon. */
             timeZone?: string;
+        };
+        AccountView: {
+            /**
+             * Format: int64
+             * @description Recovery codes that were not used yet.
+             */
+            codesLeft: number;
+            email: string;
+            name: string;
+            /** @description Whether a code is wanted beside the password. */
+            secondFactor: boolean;
+            /** @description Whether this installation sends letters. */
+            sendsLetters: boolean;
+            /** @description Where one is signed in, the last used first. */
+            sessions: components["schemas"]["SessionView"][];
         };
         Added: {
             /**
@@ -1286,6 +1474,9 @@ export interface components {
             signs: string[];
             zone: string;
         };
+        "Ask-resetRequest": {
+            email: string;
+        };
         BenchTables: {
             chemicals: components["schemas"]["Chemical"][];
             ingredients: components["schemas"]["Ingredient"][];
@@ -1326,6 +1517,12 @@ export interface components {
             /** @description The operator. */
             step: string;
             why: string;
+        };
+        ByOwner: {
+            /** @description Of the second factor, where one is set up. */
+            code?: string;
+            /** @description The present password. */
+            password: string;
         };
         Calibration: {
             /** @description Newest first, two hundred at most. */
@@ -1464,6 +1661,21 @@ export interface components {
             own: number;
             working: components["schemas"]["Working"];
         };
+        "Change-accountRequest": {
+            /** @description Of the second factor, where one is set up. */
+            code?: string;
+            email: string;
+            name: string;
+            /** @description The present password. */
+            password: string;
+        };
+        "Change-passwordRequest": {
+            /** @description Of the second factor, where one is set up. */
+            code?: string;
+            new: string;
+            /** @description The present password. */
+            password: string;
+        };
         Check: {
             /** @description Whether it was seen, all hangs on it, and it is looked for once more. */
             again?: boolean;
@@ -1547,6 +1759,13 @@ export interface components {
             id: string;
             /** @description What was warned of, in words. */
             said: string;
+        };
+        "Confirm-second-factorRequest": {
+            code: string;
+        };
+        "Confirm-second-factorResponse": {
+            /** @description Recovery codes, each for one use. They are shown this once. */
+            codes: string[];
         };
         Confirmation: {
             /** @description The case; all zeros where what it turned out to be was said without one. */
@@ -2389,6 +2608,12 @@ export interface components {
             /** @description Id of a cause. */
             pest: string;
         };
+        LinkView: {
+            /** @description Its address, without the name of the host where that is not known. */
+            link: string;
+            /** Format: date-time */
+            until: string;
+        };
         ListedEntry: {
             adjusted?: components["schemas"]["Adjusted"];
             arrived?: components["schemas"]["Arrived"];
@@ -2464,6 +2689,14 @@ export interface components {
         Loose: {
             on: string;
             why: string;
+        };
+        "Make-reset-linkRequest": {
+            /** @description Of the second factor, where one is set up. */
+            code?: string;
+            /** @description Of somebody who works in this collection. */
+            email: string;
+            /** @description The present password. */
+            password: string;
         };
         Match: {
             botanical: string;
@@ -3480,6 +3713,9 @@ export interface components {
             to: string;
             working: components["schemas"]["Working"];
         };
+        ResetView: {
+            name: string;
+        };
         Result: {
             /**
              * Format: double
@@ -3668,6 +3904,12 @@ export interface components {
             loose: components["schemas"]["Loose"][];
             stitches: string[];
         };
+        SecondFactorKey: {
+            /** @description The same as a picture, a PNG in a data address. */
+            picture: string;
+            /** @description To be typed where a picture cannot be read. */
+            secret: string;
+        };
         Session: {
             collection?: string;
             /** @description Whether the demo can be opened in one click. */
@@ -3680,6 +3922,22 @@ export interface components {
             signedIn: boolean;
             /** @description The day it is where the collection is. */
             today: string;
+        };
+        SessionView: {
+            /** @description What the browser calls itself. */
+            agent: string;
+            /** Format: date-time */
+            began: string;
+            /** @description The address that it began from. */
+            caller: string;
+            id: string;
+            /**
+             * Format: date-time
+             * @description When it was last in use, to ten minutes.
+             */
+            last: string;
+            /** @description Whether it is the one that asks. */
+            this: boolean;
         };
         Setback: {
             /** @description The stage to go back to. */
@@ -3821,6 +4079,8 @@ export interface components {
             zone: string;
         };
         SignInInputBody: {
+            /** @description Of the second factor, where one is set up. */
+            code?: string;
             email: string;
             password: string;
         };
@@ -4314,6 +4574,9 @@ export interface components {
             present: boolean;
             sign: string;
         };
+        "Use-resetRequest": {
+            password: string;
+        };
         Used: {
             /**
              * Format: double
@@ -4515,6 +4778,316 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    "get-account": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccountView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "change-account": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Change-accountRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccountView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "erase-account": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ByOwner"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "change-password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Change-passwordRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "make-reset-link": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Make-reset-linkRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LinkView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "confirm-second-factor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Confirm-second-factorRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Confirm-second-factorResponse"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "new-second-factor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ByOwner"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SecondFactorKey"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "drop-second-factor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ByOwner"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "end-sessions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "end-session": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     "open-account": {
         parameters: {
             query?: never;
@@ -6044,6 +6617,101 @@ export interface operations {
                 content: {
                     "text/csv; charset=utf-8": string;
                 };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "ask-reset": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Ask-resetRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "get-reset": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ResetView"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "use-reset": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Use-resetRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Error */
             default: {

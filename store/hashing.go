@@ -1,0 +1,49 @@
+package store
+
+import (
+	"context"
+	"errors"
+	"runtime/debug"
+	"sync/atomic"
+	"time"
+
+	"golang.org/x/sync/semaphore"
+)
+
+// ErrBusy means that more passwords wait to be checked than can be in time.
+var ErrBusy = errors.New("too many passwords are checked just now")
+
+// Passwords are checked a few at once: each takes 64 MiB for a tenth of a second.
+const (
+	hashedAtOnce = 2
+	mostWaiting  = 64
+	waitsAtMost  = 15 * time.Second
+)
+
+// hashing lets a few passwords be checked at once; the others wait in a short queue.
+type hashing struct {
+	slots *semaphore.Weighted
+	inUse atomic.Int64 // checked or waiting
+}
+
+func newHashing() *hashing { return &hashing{slots: semaphore.NewWeighted(hashedAtOnce)} }
+
+// do runs work on a password when it is its turn; ErrBusy when too many wait.
+func (h *hashing) do(ctx context.Context, work func()) error {
+	defer func() {
+		if h.inUse.Add(-1) == 0 {
+			debug.FreeOSMemory() // what a burst took goes back at once
+		}
+	}()
+	if h.inUse.Add(1) > mostWaiting+hashedAtOnce {
+		return ErrBusy
+	}
+	ctx, cancel := context.WithTimeout(ctx, waitsAtMost)
+	defer cancel()
+	if h.slots.Acquire(ctx, 1) != nil {
+		return ErrBusy
+	}
+	defer h.slots.Release(1)
+	work()
+	return nil
+}
