@@ -24,7 +24,6 @@ type AccountView struct {
 	SecondFactor bool          `json:"secondFactor" doc:"Whether a code is wanted beside the password."`
 	CodesLeft    int           `json:"codesLeft" doc:"Recovery codes that were not used yet."`
 	Sessions     []SessionView `json:"sessions" doc:"Where one is signed in, the last used first."`
-	SendsLetters bool          `json:"sendsLetters" doc:"Whether this installation sends letters."`
 }
 
 // SessionView is a place at which one is signed in.
@@ -116,7 +115,7 @@ func (srv *server) accountOperations(api huma.API) {
 
 func (srv *server) accountView(ctx context.Context, a store.Account) (AccountView, error) {
 	view := AccountView{
-		Name: a.User.Name, Email: a.User.Email, Sessions: []SessionView{}, SendsLetters: srv.Mail != nil,
+		Name: a.User.Name, Email: a.User.Email, Sessions: []SessionView{},
 	}
 	_, mine, _ := srv.whose(ctx)
 	list, err := srv.store.UserSessions(ctx, a.User.ID)

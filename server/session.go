@@ -32,6 +32,7 @@ type Session struct {
 	DemoOffered  bool    `json:"demoOffered" doc:"Whether the demo can be opened in one click."`
 	FirstAccount bool    `json:"firstAccount" doc:"Whether nobody has an account here yet."`
 	OpenAccounts bool    `json:"openAccounts" doc:"Whether anybody may open an account."`
+	SendsLetters bool    `json:"sendsLetters" doc:"Whether a letter can be asked for when a password is lost."`
 }
 
 type sessionOutput struct{ Body Session }
@@ -101,7 +102,7 @@ func op(id, method, path, summary, tag string) huma.Operation {
 }
 
 func (srv *server) session(ctx context.Context) (*sessionOutput, error) {
-	out := Session{DemoOffered: srv.DemoEmail != "", Today: day.At(srv.Clock())}
+	out := Session{DemoOffered: srv.DemoEmail != "", SendsLetters: srv.Mail != nil, Today: day.At(srv.Clock())}
 	if a, err := srv.account(ctx); err == nil {
 		out.SignedIn, out.Name = true, a.User.Name
 		out.Collection, out.Today = a.Collection.Name, a.Collection.Today(srv.Clock())

@@ -4,6 +4,11 @@ import { Lost } from "./shell/States";
 
 export const router = createBrowserRouter([
   {
+    path: "/reset/:token",
+    errorElement: <Lost />,
+    lazy: async () => ({ Component: (await import("./views/account/Reset")).Reset }),
+  },
+  {
     path: "/",
     element: <Shell />,
     children: [
@@ -23,6 +28,10 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import("./views/RoutinePage")).RoutinePage }),
           },
           { path: "exchange", lazy: async () => ({ Component: (await import("./views/Exchange")).Exchange }) },
+          {
+            path: "account",
+            lazy: async () => ({ Component: (await import("./views/account/AccountPage")).AccountPage }),
+          },
           {
             path: "about",
             lazy: async () => ({ Component: (await import("./views/About")).About }),

@@ -33,6 +33,8 @@ export class Problem extends Error {
     readonly fields: Record<string, string> = {},
     /** What is likely a mistake, by the id with which it is accepted; empty for every other problem. */
     readonly concerns: { id: string; said: string }[] = [],
+    /** Which problem it is, where that matters. */
+    readonly type = "",
   ) {
     super(message);
   }
@@ -72,12 +74,14 @@ interface ErrorModel {
   errors?: { location?: string; message?: string; value?: unknown }[] | null;
 }
 
+/** The password was right, and the code of a second factor is wanted too. */
+export const codeWanted = "urn:problem:second-factor";
 const isItMeant = "urn:problem:is-it-meant";
 
 /** Unwraps an answer, or throws what the server said as a Problem. */
 export async function answer<T>(call: Promise<{ data?: T; error?: ErrorModel; response: Response }>): Promise<T> {
   const { data, error, response } = await call;
-  if (response.ok && data !== undefined) return data;
+  if (response.ok && (data !== undefined || response.status === 204)) return data as T;
   throw problemOf(response.status, error);
 }
 
@@ -94,5 +98,6 @@ export function problemOf(status: number, error?: ErrorModel): Problem {
     error?.detail ?? error?.title ?? (status === 0 || status >= 500 ? unreachable : "This was refused."),
     concerns.length > 0 ? {} : fields,
     concerns,
+    error?.type,
   );
 }

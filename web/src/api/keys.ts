@@ -42,6 +42,7 @@ export const keys = {
   kind: (kind: string) => ["kinds", kind] as const,
   profiles: ["profiles"] as const,
   settings: ["settings"] as const,
+  account: ["account"] as const,
 };
 
 type Query = { queryKey: readonly unknown[] } | undefined;

@@ -1113,8 +1113,6 @@ export interface components {
             name: string;
             /** @description Whether a code is wanted beside the password. */
             secondFactor: boolean;
-            /** @description Whether this installation sends letters. */
-            sendsLetters: boolean;
             /** @description Where one is signed in, the last used first. */
             sessions: components["schemas"]["SessionView"][];
         };
@@ -3919,6 +3917,8 @@ export interface components {
             name?: string;
             /** @description Whether anybody may open an account. */
             openAccounts: boolean;
+            /** @description Whether a letter can be asked for when a password is lost. */
+            sendsLetters: boolean;
             signedIn: boolean;
             /** @description The day it is where the collection is. */
             today: string;

@@ -46,6 +46,9 @@ export default function Household({ session }: { session: Session }) {
         <Menu.Item component={Link} to="/household">
           Who lives here
         </Menu.Item>
+        <Menu.Item component={Link} to="/account">
+          Your account
+        </Menu.Item>
         <Menu.Item component={Link} to="/about">
           About
         </Menu.Item>

@@ -2,7 +2,8 @@ import { Button, Checkbox, PasswordInput, Stack, TextInput } from "@mantine/core
 import { useForm } from "@mantine/form";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { answer, client, Problem, type Session } from "../api/client";
+import { account } from "../api/account";
+import { answer, client, codeWanted, Problem, type Session } from "../api/client";
 import { Figure } from "../figure/Figure";
 import { Refused } from "../shell/States";
 
@@ -76,10 +77,15 @@ function useEnter() {
 function SignInForm({ session, open }: { session: Session | undefined; open?: () => void }) {
   const enter = useEnter();
   const form = useForm({ initialValues: { email: "", password: "" } });
+  const [code, setCode] = useState("");
+  const [asksCode, setAsksCode] = useState(false);
   const signIn = useMutation({
-    mutationFn: (body: { email: string; password: string }) => answer(client.POST("/api/session", { body })),
+    mutationFn: (body: { email: string; password: string; code?: string }) =>
+      answer(client.POST("/api/session", { body })),
     onSuccess: enter,
+    onError: (e) => e instanceof Problem && e.type === codeWanted && setAsksCode(true),
   });
+  const [lost, setLost] = useState(false);
   const demo = useMutation({ mutationFn: () => answer(client.POST("/api/session/demo")), onSuccess: enter });
   return (
     <Stack gap="md">
@@ -96,7 +102,7 @@ function SignInForm({ session, open }: { session: Session | undefined; open?: ()
           <hr className="rule" style={{ width: "100%" }} />
         </>
       )}
-      <form onSubmit={form.onSubmit((v) => signIn.mutate(v))}>
+      <form onSubmit={form.onSubmit((v) => signIn.mutate(asksCode ? { ...v, code } : v))}>
         <Stack gap="sm">
           <h2>Sign in</h2>
           <TextInput label="E-mail" type="email" autoComplete="username" required {...form.getInputProps("email")} />
@@ -106,18 +112,79 @@ function SignInForm({ session, open }: { session: Session | undefined; open?: ()
             required
             {...form.getInputProps("password")}
           />
+          {asksCode && (
+            <TextInput
+              label="Code"
+              description="The one your app shows now, or a recovery code"
+              autoComplete="one-time-code"
+              data-autofocus
+              autoFocus
+              value={code}
+              onChange={(e) => setCode(e.currentTarget.value)}
+            />
+          )}
           <Refused error={signIn.error} />
           <Button type="submit" variant={session?.demoOffered ? "default" : "filled"} loading={signIn.isPending}>
             Sign in
           </Button>
         </Stack>
       </form>
+      {lost ? (
+        <LostPassword letters={session?.sendsLetters ?? false} email={form.values.email} />
+      ) : (
+        <button type="button" className="linkbutton" onClick={() => setLost(true)}>
+          I lost my password
+        </button>
+      )}
       {open && (
         <button type="button" className="linkbutton" onClick={open}>
           Start an empty collection of your own
         </button>
       )}
     </Stack>
+  );
+}
+
+function LostPassword({ letters, email }: { letters: boolean; email: string }) {
+  const [to, setTo] = useState(email);
+  const ask = useMutation({ mutationFn: account.askLetter });
+  if (!letters) {
+    return (
+      <p role="status" style={{ margin: 0 }}>
+        Ask somebody who works in the same collection for a link (Your account, A lost password), or whoever runs this
+        installation. With the link you set a new one.
+      </p>
+    );
+  }
+  if (ask.isSuccess) {
+    return (
+      <p role="status" style={{ margin: 0 }}>
+        If there is an account for this address, a letter with a link is on its way. The link is good once, for a day.
+      </p>
+    );
+  }
+  return (
+    <form
+      onSubmit={(e) => {
+        e.preventDefault();
+        ask.mutate(to);
+      }}
+    >
+      <Stack gap="sm">
+        <TextInput
+          label="Where the letter goes"
+          type="email"
+          autoComplete="username"
+          required
+          value={to}
+          onChange={(e) => setTo(e.currentTarget.value)}
+        />
+        <Refused error={ask.error} />
+        <Button type="submit" variant="default" loading={ask.isPending}>
+          Send me a link
+        </Button>
+      </Stack>
+    </form>
   );
 }
 

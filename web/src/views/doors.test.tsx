@@ -10,7 +10,14 @@ import { HouseholdPage } from "./WhoLivesHere";
 
 device();
 
-const session = { signedIn: false, today: "2026-11-24", demoOffered: true, firstAccount: false, openAccounts: true };
+const session = {
+  signedIn: false,
+  today: "2026-11-24",
+  demoOffered: true,
+  firstAccount: false,
+  openAccounts: true,
+  sendsLetters: false,
+};
 
 describe("at the door", () => {
   it("signs in with what was typed, and keeps it when it is refused", async () => {
