@@ -91,7 +91,8 @@ func (s *Server) Stop() error {
 func (s *Server) stop(mode string, seconds int) error {
 	ctx, cancel := context.WithTimeout(context.Background(), time.Duration(seconds+5)*time.Second)
 	defer cancel()
-	out, err := s.command(ctx, "pg_ctl", "-D", s.dir, "-m", mode, "-w", "-t", strconv.Itoa(seconds), "stop").CombinedOutput()
+	within := strconv.Itoa(seconds)
+	out, err := s.command(ctx, "pg_ctl", "-D", s.dir, "-m", mode, "-w", "-t", within, "stop").CombinedOutput()
 	if err != nil {
 		return fmt.Errorf("stopping PostgreSQL (%s): %w: %s", mode, err, out)
 	}

@@ -74,6 +74,7 @@ func finite(v reflect.Value) bool {
 				return false
 			}
 		}
+	default:
 	}
 	return true
 }

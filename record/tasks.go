@@ -39,7 +39,7 @@ const (
 
 // Task is one thing to do or look at, with why and since when.
 type Task struct {
-	Kind TaskKind `json:"kind" enum:"examine,decide,plan,step,pass,back,check,look,water,asleep,treat,stall,signal,pests,apart,release"`
+	Kind TaskKind `json:"kind" enum:"examine,decide,plan,step,pass,back,check,look,water,asleep,treat,stall,signal,pests,apart,release"` //nolint:lll // one list
 
 	From    day.Day `json:"from" doc:"The first useful day."`
 	Until   day.Day `json:"until" doc:"The last day that is still safe."`

@@ -73,7 +73,7 @@ func (t *Treated) concerns(_ *situation, m moment) (list []Concern) {
 			break
 		}
 	}
-	if last, apart, close := m.state.productBefore(m.on); close {
+	if last, apart, soon := m.state.productBefore(m.on); soon {
 		const said = "%s was used %s. Two products within %s burn leaves. Record it all the same?"
 		when := working.Count(int(m.on-last.On), "day") + " ago"
 		if last.On == m.on {
@@ -91,22 +91,23 @@ func (t *Treated) concerns(_ *situation, m moment) (list []Concern) {
 
 // productBefore gives the product that was used last, by a step of its plan or
 // besides, where that is too few days ago, and how many are wanted between the two.
-func (s State) productBefore(on day.Day) (last TreatedOn, apart int, close bool) {
+func (s State) productBefore(on day.Day) (last TreatedOn, apart int, soon bool) {
 	for _, t := range s.Treatments {
 		wanted := max(t.IntervalDays, treatment.ProductsApart)
 		if t.On <= on && int(on-t.On) < wanted && !treatment.Shines(t.Product) {
-			last, apart, close = t, wanted, true
+			last, apart, soon = t, wanted, true
 		}
 	}
 	if s.Plan == nil {
-		return last, apart, close
+		return last, apart, soon
 	}
 	for _, step := range s.Plan.Steps {
 		tick, ticked := s.Ticks[step.ID]
 		recent := ticked && !tick.Skipped && tick.On <= on && int(on-tick.On) < treatment.ProductsApart
-		if step.Sprays() && recent && (!close || tick.On >= last.On) {
-			last, apart, close = TreatedOn{On: tick.On, Treated: Treated{Product: step.Title}}, treatment.ProductsApart, true
+		if step.Sprays() && recent && (!soon || tick.On >= last.On) {
+			last = TreatedOn{On: tick.On, Treated: Treated{Product: step.Title}}
+			apart, soon = treatment.ProductsApart, true
 		}
 	}
-	return last, apart, close
+	return last, apart, soon
 }

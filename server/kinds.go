@@ -66,7 +66,8 @@ func (srv *server) kindOperations(api huma.API) {
 				return nil, err
 			}
 			out := &profilesOutput{}
-			out.Body.Profiles = append([]plant.Match{}, kinds.Matches(in.Words, cmp.Or(in.Limit, len(kinds)+len(plant.Profiles())))...)
+			most := cmp.Or(in.Limit, len(kinds)+len(plant.Profiles()))
+			out.Body.Profiles = append([]plant.Match{}, kinds.Matches(in.Words, most)...)
 			return out, nil
 		}),
 	)

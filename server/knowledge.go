@@ -36,7 +36,7 @@ type Knowledge struct {
 	Likelihoods  []diagnosis.Likelihood  `json:"likelihoods" doc:"Chances in words, the greatest first."`
 	Glossary     []glossary.Word         `json:"glossary" doc:"Words of the trade by the alphabet."`
 	// Isolated is what an arrival begins with, by how long it had been had.
-	Isolated map[record.Had]bool `json:"isolated" doc:"Whether an arrival is kept apart to begin with, by how long it had been had."`
+	Isolated map[record.Had]bool `json:"isolated" doc:"Whether an arrival is kept apart, by how long it had been had."`
 	// WaterRules and Traits say each id in words.
 	WaterRules map[plant.WaterRule]string `json:"waterRules"`
 	Severities []string                   `json:"severities" doc:"Of poison: not known, then from none to deadly."`

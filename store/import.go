@@ -181,7 +181,9 @@ func newOnes(there []record.Entry, p PlantRecord) (fresh []record.Entry, known i
 // check judges what a file brings. What was recorded once is taken over if its form
 // holds, and what of it does not fit the rules of today is told; what was typed by hand
 // is judged as if it were recorded now. Refusals are record.Faults.
-func (in *imported) check(ctx context.Context, kindsAt func(record.Entry) plant.Kinds, today day.Day, come *steps) error {
+func (in *imported) check(
+	ctx context.Context, kindsAt func(record.Entry) plant.Kinds, today day.Day, come *steps,
+) error {
 	for range in.known {
 		come.step()
 	}

@@ -39,7 +39,9 @@ func (s *Store) NewSecondFactor(ctx context.Context, user User) (*otp.Key, error
 
 // ConfirmSecondFactor takes the key that waits into use where the code is its own, and
 // gives the recovery codes; false where the code is not right.
-func (s *Store) ConfirmSecondFactor(ctx context.Context, user uuid.UUID, code string) (codes []string, ok bool, err error) {
+func (s *Store) ConfirmSecondFactor(
+	ctx context.Context, user uuid.UUID, code string,
+) (codes []string, ok bool, err error) {
 	err = s.inTx(ctx, func(tx *sqlx.Tx) error {
 		var pending *string
 		if err := tx.GetContext(ctx, &pending, `select totp_pending from users where id = $1 for update`, user); err != nil {

@@ -256,7 +256,8 @@ func (p Plant) flush(since day.Day) (day.Day, bool, string) {
 	if p.Wants.Has(plant.SaltTender) {
 		every = flushDaysSalt
 	}
-	return p.first(since+every, p.fed), p.Fed >= feedsToFlush, fmt.Sprintf("Fed %s since; salts gather.", working.Count(p.Fed, "time"))
+	why := fmt.Sprintf("Fed %s since; salts gather.", working.Count(p.Fed, "time"))
+	return p.first(since+every, p.fed), p.Fed >= feedsToFlush, why
 }
 
 func (p Plant) repot(since day.Day) (day.Day, bool, string) {

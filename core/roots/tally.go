@@ -124,7 +124,11 @@ func (t Tally) Read(potWidth float64) Result {
 		case least >= fewShare:
 			r.add("root.few-live", false, why)
 		}
-		r.add("root.mushy", float64(mushy) > rotShare*float64(all), fmt.Sprintf("%d of %s mushy", mushy, working.Count(all, "root")))
+		r.add(
+			"root.mushy",
+			float64(mushy) > rotShare*float64(all),
+			fmt.Sprintf("%d of %s mushy", mushy, working.Count(all, "root")),
+		)
 		r.add(
 			"root.dry-dead",
 			float64(dry) > rotShare*float64(all),

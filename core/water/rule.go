@@ -251,8 +251,9 @@ func shortDays(on day.Day, south bool) bool {
 		return true
 	case time.February:
 		return d <= 1
+	default:
+		return false
 	}
-	return false
 }
 
 // Asks lists the measures that would change the rule of a day and that nobody has

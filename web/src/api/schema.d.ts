@@ -2468,7 +2468,7 @@ export interface components {
             habits: components["schemas"]["Habit"][];
             /** @description SHA-256 of all tables: the same hash, the same answers. */
             hash: string;
-            /** @description Whether an arrival is kept apart to begin with, by how long it had been had. */
+            /** @description Whether an arrival is kept apart, by how long it had been had. */
             isolated: {
                 [key: string]: boolean;
             };
