@@ -48,6 +48,7 @@ type ByOwner struct {
 // confirm says whether whoever asks is the owner of the account.
 func (srv *server) confirm(ctx context.Context, a store.Account, by ByOwner) error {
 	if err := srv.store.VerifyPassword(ctx, a.User, by.Password); err != nil {
+		srv.tell(ctx, "a change was refused: the password", "user", a.User.ID)
 		return srv.passwordProblem(ctx, err)
 	}
 	good, err := srv.store.CodeMatches(ctx, a.User.ID, by.Code)
@@ -95,7 +96,11 @@ func (srv *server) accountOperations(api huma.API) {
 			if err := srv.confirm(ctx, a, in.Body); err != nil {
 				return nil, err
 			}
-			return nil, srv.store.DropSecondFactor(ctx, a.User.ID)
+			if err := srv.store.DropSecondFactor(ctx, a.User.ID); err != nil {
+				return nil, err
+			}
+			srv.letKnow(ctx, a.User, "the second factor was taken away")
+			return nil, nil
 		}))
 	huma.Register(api, register("erase-account", http.MethodPost, "/api/account/erase",
 		"Delete the account with everything in it"),
@@ -109,6 +114,7 @@ func (srv *server) accountOperations(api huma.API) {
 			if err := srv.store.Erase(ctx, a.User); err != nil {
 				return nil, err
 			}
+			srv.tell(ctx, "an account was deleted by its owner", "user", a.User.ID)
 			return nil, srv.sessions.Destroy(ctx)
 		}))
 }
@@ -163,6 +169,7 @@ func (srv *server) changeAccount(ctx context.Context, a store.Account, in *struc
 	if err != nil {
 		return nil, err
 	}
+	srv.letKnow(ctx, a.User, "name or address were changed") // to the address it had
 	a.User.Name, a.User.Email = strings.TrimSpace(in.Body.Name), strings.TrimSpace(in.Body.Email)
 	view, err := srv.accountView(ctx, a)
 	return &struct{ Body AccountView }{view}, err
@@ -189,6 +196,7 @@ func (srv *server) changePassword(ctx context.Context, a store.Account, in *stru
 	if err := srv.store.SetPassword(ctx, a.User.ID, in.Body.New, mine); err != nil {
 		return nil, srv.passwordProblem(ctx, err)
 	}
+	srv.letKnow(ctx, a.User, "the password was changed")
 	return nil, srv.sessions.RenewToken(ctx)
 }
 
@@ -220,6 +228,7 @@ func (srv *server) makeLink(ctx context.Context, a store.Account, in *struct {
 		return nil, err
 	}
 	token, until, err := srv.store.NewResetLink(ctx, user.ID)
+	srv.letKnow(ctx, user, "somebody who shares your collection made a link that sets your password")
 	return &struct{ Body LinkView }{LinkView{srv.linkTo(token), until}}, err
 }
 
@@ -269,6 +278,7 @@ func (srv *server) confirmSecondFactor(ctx context.Context, a store.Account, in 
 		return nil, huma.Error422UnprocessableEntity("This is not the code that the app shows now. Try the next one.",
 			&huma.ErrorDetail{Location: "body.code", Message: "the code is not right"})
 	}
+	srv.letKnow(ctx, a.User, "a second factor was set up")
 	out := &struct {
 		Body struct {
 			Codes []string `json:"codes" doc:"Recovery codes, each for one use. They are shown this once."`

@@ -1,10 +1,12 @@
 package server_test
 
 import (
+	"log/slog"
 	"net/http"
 	"net/http/httptest"
 	"regexp"
 	"strings"
+	"sync"
 	"testing"
 	"time"
 
@@ -317,4 +319,48 @@ func TestAForwardedAddressIsBelievedOfANamedProxyAlone(t *testing.T) {
 	}
 	assert.Error(t, server.ValidProxies([]string{"everybody"}))
 	assert.NoError(t, server.ValidProxies([]string{"10.0.0.0/8", "::1"}))
+}
+
+// What is done to an account stands in the log, without what gets anybody in, and its
+// owner hears of it.
+func TestChangesOfAnAccountAreTold(t *testing.T) {
+	var log told
+	box := postBox(t)
+	_, url, _ := ticking(t, server.Options{
+		Log: slog.New(slog.NewTextHandler(&log, nil)),
+		Mail: server.SMTP{
+			Host: "127.0.0.1", Port: box.port, From: "clinic@mend.example", Plain: true,
+		},
+	})
+	c := member(t, url, "owner@example.org")
+	visit(t, url).signIn("owner@example.org", "a guessed word", "")
+	require.Equal(t, 204, c.call("PUT", "/api/account/password",
+		map[string]any{"password": old, "new": "moss under old bark"}).status)
+	require.Eventually(t, func() bool { return box.count() == 1 }, 10*time.Second, 10*time.Millisecond)
+	assert.Contains(t, box.first(), "the password was changed")
+	text := log.String()
+	for _, says := range []string{"signed in", "a sign-in was refused", "the password was changed", "from=127.0.0.1"} {
+		assert.Contains(t, text, says)
+	}
+	for _, secret := range []string{old, "a guessed word", "moss under old bark"} {
+		assert.NotContains(t, text, secret)
+	}
+}
+
+// told is a log that is written from several places at once.
+type told struct {
+	mu sync.Mutex
+	b  strings.Builder
+}
+
+func (l *told) Write(p []byte) (int, error) {
+	l.mu.Lock()
+	defer l.mu.Unlock()
+	return l.b.Write(p)
+}
+
+func (l *told) String() string {
+	l.mu.Lock()
+	defer l.mu.Unlock()
+	return l.b.String()
 }

@@ -10,6 +10,9 @@ import (
 // leastPassword is the shortest password that a new account takes, characters.
 const leastPassword = 12
 
+// mostPassword is the longest one (OWASP ASVS 4.0.3, 2.1.2), characters.
+const mostPassword = 128
+
 // leastScore is the score under which a password is among those that are tried
 // first (zxcvbn, Wheeler 2016: 2 is fewer than 10^8 guesses).
 const leastScore = 2
@@ -29,6 +32,9 @@ var commonest = func() map[string]bool {
 func weak(password string, about ...string) string {
 	if len([]rune(password)) < leastPassword {
 		return "take at least 12 characters; a short sentence is good"
+	}
+	if len([]rune(password)) > mostPassword {
+		return "take at most 128 characters"
 	}
 	if commonest[strings.ToLower(password)] {
 		return "this is one of the commonest passwords, the first that are guessed; take a short sentence of your own"

@@ -74,6 +74,7 @@ func (srv *server) resetOperations(api huma.API) {
 			if _, err := srv.store.Reset(ctx, in.Token, in.Body.Password); err != nil {
 				return nil, srv.linkProblem(ctx, err)
 			}
+			srv.letKnow(ctx, user, "the password was set by a link")
 			return nil, nil
 		})
 }
@@ -90,13 +91,8 @@ func (srv *server) linkTo(token string) string { return srv.URL + "/reset/" + to
 
 // sendReset sends the letter with a link.
 func (srv *server) sendReset(user store.User, link string, until time.Time) {
-	ctx, cancel := context.WithTimeout(context.Background(), sendsWithin)
-	defer cancel()
 	const text = "%s,\n\nsomebody asked to set the password of your account at Tender Mend anew. With this link you do:" +
 		"\n\n%s\n\nIt is good once, until %s. If it was not you, do nothing: your password stays as it is.\n"
-	err := srv.Mail.Send(ctx, user.Email, "A link to set your password",
+	srv.send(user.Email, "A link to set your password",
 		fmt.Sprintf(text, user.Name, link, until.UTC().Format("2 January, 15:04 UTC")))
-	if err != nil {
-		srv.logError(ctx, "a letter could not be sent", err)
-	}
 }

@@ -120,6 +120,9 @@ func (srv *server) session(ctx context.Context) (*sessionOutput, error) {
 
 func (srv *server) signIn(ctx context.Context, in *signInInput) (*sessionOutput, error) {
 	user, err := srv.store.SignIn(ctx, in.Body.Email, in.Body.Password, in.Body.Code, in.caller)
+	if err != nil {
+		srv.tell(ctx, "a sign-in was refused", "why", err)
+	}
 	switch {
 	case errors.Is(err, store.ErrSecondFactor):
 		return nil, &huma.ErrorModel{
@@ -171,6 +174,7 @@ func (srv *server) begin(ctx context.Context, user uuid.UUID, at From) (*session
 	if err != nil {
 		return nil, srv.problem(ctx, err)
 	}
+	srv.tell(ctx, "signed in", "user", user)
 	srv.sessions.Put(ctx, userKey, user.String())
 	srv.sessions.Put(ctx, sessionKey, id.String())
 	return srv.session(ctx)
