@@ -40,8 +40,14 @@ type site struct {
 
 func (s *site) clock() time.Time { return pgtest.Clock().AddDate(0, 0, int(s.days.Load())) }
 
-// wait lets days go by.
-func (s *site) wait(days int) { s.days.Add(int64(days)) }
+// wait lets days go by, on which whoever is signed in came by as well.
+func (s *site) wait(t *testing.T, days int) {
+	t.Helper()
+	s.days.Add(int64(days))
+	_, err := s.Store.DB.Exec(`update user_sessions set began_at = began_at + $1 * interval '1 day',
+		last_at = last_at + $1 * interval '1 day'`, days)
+	require.NoError(t, err)
+}
 
 // start serves an empty installation, or the demo clinic, on a port of its own.
 func start(t *testing.T, withDemo bool) *site {

@@ -62,7 +62,7 @@ func TestAHealthyPlantIsAdopted(t *testing.T) {
 	p.click(`//button[@aria-label="Not for this plant: turn it"]`)
 	p.see("switched off: turn it")
 	p.hides("It grows towards the window.")
-	s.wait(22) // three weeks: in the dark months pests are looked for so often
+	s.wait(t, 22) // three weeks: in the dark months pests are looked for so often
 	p.open("/")
 	for _, tap := range []string{"firm", "no pests"} {
 		p.click(`//article//button[.="` + tap + `"]`)

@@ -94,7 +94,7 @@ func TestTheBarePlantIsWeighed(t *testing.T) {
 		p.see("Recorded: weight")
 	}
 	weigh("120")
-	s.wait(8)
+	s.wait(t, 8)
 	weigh("114")
 	p.open(plantPath("C-015"))
 	assert.NotEqual(t, before, reserves())

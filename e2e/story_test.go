@@ -106,7 +106,7 @@ func TestRescueFromTheDoorToTheFirstStagePassed(t *testing.T) {
 	p.click(`//a[.="Where it stands"]`)
 	p.see("7 days without new wilt")
 	quietCheck(p)
-	s.wait(8)
+	s.wait(t, 8)
 	p.run(chromedp.Reload())
 	p.see("7 days without new wilt")
 	quietCheck(p)
@@ -138,7 +138,7 @@ func TestRescueFromTheDoorToTheFirstStagePassed(t *testing.T) {
 	p.hides("Correct the arrival")
 	p.see("Window-leaf, third shelf")
 
-	s.wait(9)
+	s.wait(t, 9)
 	p.open("/")
 	p.see("Today’s walk")
 	p.see("Window-leaf, third shelf")
