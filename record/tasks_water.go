@@ -21,7 +21,7 @@ func (s State) waterTask(south bool) (Task, bool) {
 		why = "A guess from its habit; its own gaps are not known yet."
 	}
 	line := s.WaterLine(w.From, south)
-	why += " Its rule then: " + line.Words + " (" + line.Why + ")."
+	why += " Its rule: " + line.Words + " (" + line.Why + ")."
 	return Task{
 		Kind:    TaskWater,
 		From:    w.From,

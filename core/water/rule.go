@@ -98,7 +98,7 @@ func (a Asked) ruleOf(resting bool, why string) Line {
 		}
 		return l
 	}
-	return a.line(a.Kind.WaterRule, "its rule in growth", 1)
+	return a.line(a.Kind.WaterRule, "as long as it grows", 1)
 }
 
 // atRest is the rule of a plant that is seen at rest.

@@ -2,6 +2,7 @@ import { useState } from "react";
 import type { Knowledge, Schemas } from "../../api/client";
 import { sayDay } from "../../dates";
 import { How } from "../../shell/How";
+import { sayTimesIn100 } from "../words";
 import type { Answers, Sign } from "./look";
 import { type Answering, LikeWhat, SeenOrNot, StillThere } from "./SignRow";
 
@@ -91,8 +92,8 @@ function One({ check, sign, knowledge, draft, today, waits, show, lead, ...answe
       {check.reason && <div className="small">{check.reason}</div>}
       {wait && <When wait={wait} today={today} />}
       <div className="small soft">
-        {check.minutes} min, {disturbs[sign.disturbance]}; likely to be seen in {Math.round(check.outcomes.seen * 100)}{" "}
-        of 100. If so: {say(check.outcomes.ifSeen)}. If not: {say(check.outcomes.ifNot)}.{" "}
+        {check.minutes} min, {disturbs[sign.disturbance]}; to be expected {sayTimesIn100(check.outcomes.seen)}. If so:{" "}
+        {say(check.outcomes.ifSeen)}. If not: {say(check.outcomes.ifNot)}.{" "}
         <How of={`the choice of “${sign.label}”`} working={check.working} />
       </div>
       {check.again && <LikeWhat sign={sign} />}

@@ -38,16 +38,16 @@ function SeasonQuestion({
       checked: { readings: [{ measure: measure.id, value }] },
     });
   return (
-    <span className="answers" style={{ display: "flex", flexWrap: "wrap", alignItems: "center", gap: 8, marginTop: 6 }}>
-      <span>
-        {measure.ask} <span className="soft small">{measure.how}.</span>
+    <span style={{ display: "block", marginTop: 6 }}>
+      {measure.ask} <span className="soft small">{measure.how}.</span>
+      <span className="answers" style={{ display: "flex", margin: "4px 0 8px" }}>
+        <button type="button" className="absent" aria-label={`${measure.ask} Yes`} onClick={() => say(1)}>
+          yes
+        </button>
+        <button type="button" className="absent" aria-label={`${measure.ask} No`} onClick={() => say(0)}>
+          no
+        </button>
       </span>
-      <button type="button" className="absent" aria-label={`${measure.ask} Yes`} onClick={() => say(1)}>
-        yes
-      </button>
-      <button type="button" className="absent" aria-label={`${measure.ask} No`} onClick={() => say(0)}>
-        no
-      </button>
     </span>
   );
 }
