@@ -290,6 +290,8 @@ func PhasesOf(kind plant.Profile) []Phase {
 	list := []Phase{{"in growth", grown}}
 	switch kind.WaterLow {
 	case "", plant.NoWater:
+	case kind.WaterRule:
+		list[0].When = "in leaf, all year"
 	default:
 		list = append(list, Phase{"in leaf in the dark months", kind.WaterLow.Words()})
 	}

@@ -1,6 +1,7 @@
 package water_test
 
 import (
+	"strings"
 	"testing"
 	"time"
 
@@ -167,4 +168,18 @@ func TestNothingIsFedInAnyRestOfAKind(t *testing.T) {
 	assert.False(t, of(t, "monstera-deliciosa", november).NoFeed, "it only grows less")
 	assert.True(t, of(t, "cyclamen-persicum", july).NoFeed)
 	assert.False(t, of(t, "cyclamen-persicum", november).NoFeed)
+}
+
+// A rule that is the same all year is said once.
+func TestARuleOfTheWholeYearIsSaidOnce(t *testing.T) {
+	for _, p := range plant.Profiles() {
+		said := map[string]bool{}
+		for _, phase := range water.PhasesOf(p) {
+			leaf := strings.HasPrefix(phase.When, "in ")
+			assert.False(t, leaf && said[phase.Words], "%s: %s", p.ID, phase.Words)
+			if leaf {
+				said[phase.Words] = true
+			}
+		}
+	}
 }

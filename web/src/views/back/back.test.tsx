@@ -186,7 +186,7 @@ describe("out and in", () => {
     const asked = serve({
       "POST /api/import": () =>
         new Response(
-          `{"progress":{"done":20,"of":40}}\n{"added":${JSON.stringify({ plants: 2, entries: 40, pictures: 3, known: 1 })}}\n`,
+          `{"progress":{"done":20,"of":40}}\n{"added":${JSON.stringify({ plants: 2, entries: 40, pictures: 3, known: 1, notes: ["Fern, 3 May: a step that its plan does not have"] })}}\n`,
         ),
     });
     show(<Exchange />);
@@ -197,6 +197,7 @@ describe("out and in", () => {
     expect((await screen.findByRole("status")).textContent).toBe(
       "From mine.csv: 2 plants, 40 entries and 3 pictures taken over; 1 were here already.",
     );
+    expect(screen.getByRole("list", { name: "What is to be said of the file" }).textContent).toContain("Fern, 3 May");
     expect(asked[0]?.path).toBe("/api/import");
   });
 
