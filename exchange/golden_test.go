@@ -22,15 +22,7 @@ import (
 // 2,039 entries. It must stay readable as long as there is a program; what its
 // plans say stays as it was written, and they can be finished.
 func TestTheFirstEditionsArchiveStaysReadable(t *testing.T) {
-	f, err := os.Open("testdata/collection-v1.json.gz")
-	require.NoError(t, err)
-	defer func() { assert.NoError(t, f.Close()) }()
-	zipped, err := gzip.NewReader(f)
-	require.NoError(t, err)
-	raw, err := io.ReadAll(zipped)
-	require.NoError(t, err)
-	a, err := exchange.Read(raw)
-	require.NoError(t, err)
+	raw, a := golden(t, "collection-v1.json.gz")
 	require.Len(t, a.Plants, 31)
 	entries, plans, finished := 0, 0, 0
 	today := day.Day(1 << 30)
@@ -91,6 +83,43 @@ func TestTheFirstEditionsArchiveStaysReadable(t *testing.T) {
 	assert.Positive(t, plans)
 	assert.Positive(t, finished)
 	sameText(t, raw, a)
+}
+
+// The archive was written by the second edition, with cases and sittings: 37 plants with
+// 2,427 entries. Each reads as it was written, and where the plants stand and what
+// happened to them is what that edition told.
+func TestTheSecondEditionsArchiveStaysReadable(t *testing.T) {
+	raw, a := golden(t, "collection-v2.json.gz")
+	require.Len(t, a.Plants, 37)
+	entries := 0
+	for _, p := range a.Plants {
+		entries += len(p.Entries)
+		for _, e := range p.Entries {
+			if e.Planned != nil && e.Planned.Plan != nil {
+				assert.NotEmpty(t, e.Planned.Plan.Sittings, p.Name)
+			}
+		}
+	}
+	assert.Equal(t, 2427, entries)
+	told, err := os.ReadFile("testdata/told-v2.txt")
+	require.NoError(t, err)
+	assert.Equal(t, string(told), standings(a))
+	sameText(t, raw, a)
+}
+
+// golden reads an archive of an earlier edition.
+func golden(t *testing.T, name string) (raw []byte, a exchange.Archive) {
+	t.Helper()
+	f, err := os.Open("testdata/" + name)
+	require.NoError(t, err)
+	defer func() { assert.NoError(t, f.Close()) }()
+	zipped, err := gzip.NewReader(f)
+	require.NoError(t, err)
+	raw, err = io.ReadAll(zipped)
+	require.NoError(t, err)
+	a, err = exchange.Read(raw)
+	require.NoError(t, err)
+	return raw, a
 }
 
 // standings tells where each plant stands and what happened to it.

@@ -65,9 +65,16 @@ func comesBack(t *testing.T, s *store.Store, file exchange.Archive, now time.Tim
 	}
 }
 
-// The archive of the first edition comes back whole in any zone.
-func TestTheFirstEditionsArchiveComesBack(t *testing.T) {
-	f, err := os.Open("../exchange/testdata/collection-v1.json.gz")
+// The archives of earlier editions come back whole in any zone.
+func TestEarlierEditionsArchivesComeBack(t *testing.T) {
+	for _, name := range []string{"collection-v1.json.gz", "collection-v2.json.gz"} {
+		t.Run(name, func(t *testing.T) { editionComesBack(t, "../exchange/testdata/"+name) })
+	}
+}
+
+func editionComesBack(t *testing.T, path string) {
+	t.Helper()
+	f, err := os.Open(path)
 	require.NoError(t, err)
 	defer f.Close()
 	z, err := gzip.NewReader(f)
