@@ -27,6 +27,9 @@ func TestWhatIsNotThereIsToldApart(t *testing.T) {
 		"went away":     {gone, fmt.Errorf("reading: %w", context.Canceled), 503, "went away", ""},
 		"disk full":     {t.Context(), &pgconn.PgError{Code: "53100"}, 503, "no room left", "disk full"},
 		"shutting down": {t.Context(), &pgconn.PgError{Code: "57P01"}, 503, "cannot be reached", "database away"},
+		"too many":      {t.Context(), &pgconn.PgError{Code: "53300"}, 503, "cannot be reached", "database away"},
+		"broken off":    {t.Context(), &pgconn.PgError{Code: "08006"}, 503, "cannot be reached", "database away"},
+		"conn closed":   {t.Context(), fmt.Errorf("reading: %w", notSent{}), 503, "cannot be reached", "database away"},
 		"a fault":       {t.Context(), errors.New("nil map"), 500, "our side", "unexpected error"},
 	} {
 		var log bytes.Buffer
@@ -41,3 +44,10 @@ func TestWhatIsNotThereIsToldApart(t *testing.T) {
 		}
 	}
 }
+
+// notSent is how the driver says that it found a connection closed before it sent
+// anything.
+type notSent struct{}
+
+func (notSent) Error() string     { return "conn closed" }
+func (notSent) SafeToRetry() bool { return true }
