@@ -126,14 +126,20 @@ func TestManySignInsAtOnceTakeLittleMemory(t *testing.T) {
 		}
 	}()
 	var all sync.WaitGroup
+	var in atomic.Int64
 	for i := range 40 {
 		all.Go(func() {
 			from := fmt.Sprintf("192.0.2.%d", i)
 			_, err := s.SignIn(t.Context(), fmt.Sprintf("grower%d@example.org", i%4), "eight words", "", from)
-			assert.NoError(t, err)
+			if err == nil {
+				in.Add(1)
+			} else { // on a slow machine the last are told to come again
+				assert.ErrorIs(t, err, store.ErrBusy)
+			}
 		})
 	}
 	all.Wait()
+	assert.GreaterOrEqual(t, in.Load(), int64(4))
 	close(done)
 	<-watched
 	const most40 = 400 << 20
