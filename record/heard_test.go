@@ -408,3 +408,39 @@ func TestALeafyPlantStaysOnTheWalkInWinter(t *testing.T) {
 	}
 	assert.Equal(t, []day.Day{today - 10 + 28}, asleep, fmt.Sprint(caladium.state().WaterLine(today, false)))
 }
+
+// A look for water that nobody made is told by the rule of the day on which it is read,
+// not of that on which it fell due: the row of the lists knows no today.
+func TestAWaterLookReadsByTheRuleOfItsDay(t *testing.T) {
+	turned := 0
+	for _, kind := range []string{"monstera-adansonii", "maranta-leuconeura", "alocasia-amazonica", "phalaenopsis-hybrid"} {
+		for _, ago := range []int{330, 240, 150, 60} {
+			b := newBook(t)
+			b.entries = nil
+			profile, known := plant.Kinds{}.ByID(kind)
+			if !known {
+				continue
+			}
+			b.write(ago+40, record.Body{Arrived: &record.Arrived{Name: kind, Profile: kind, Habit: profile.Habit}})
+			for i := range 4 {
+				b.write(ago+30-10*i, record.Body{Watered: &record.Watered{}})
+			}
+			s := b.state()
+			for _, task := range s.Tasks(false) {
+				if task.Kind != record.TaskWater {
+					continue
+				}
+				for on := task.From; on < task.From+200; on += 3 {
+					line := s.WaterLine(on, false)
+					want := "No water now"
+					if line.Days {
+						want = line.Words + " (" + line.Why + ")"
+					}
+					assert.Contains(t, task.At(on).Why, want, "%s on %s", kind, on)
+				}
+				turned += len(task.Turns)
+			}
+		}
+	}
+	assert.Positive(t, turned)
+}

@@ -48,6 +48,8 @@ type Task struct {
 	Minutes int     `json:"minutes"`
 	Step    string  `json:"step,omitempty"`
 	Gate    string  `json:"gate,omitempty" doc:"What must be seen before the step is done."`
+	// Turns is how the reason reads from later days on: a row of the lists knows no today.
+	Turns []LaterWhy `json:"turns,omitempty" doc:"How the reason reads from later days on."`
 	// Weight is how much rides on it, 1-5: it orders the walk inside a place
 	// when time is short.
 	Weight int `json:"weight"`
@@ -57,6 +59,23 @@ type Task struct {
 	Jobs   []care.Due `json:"jobs,omitempty" doc:"Ordinary care that joins the look, each with its day."`
 	// Measure is what a look for one thing reads.
 	Measure string `json:"measure,omitempty" doc:"The measure that the look reads; missing where it reads several."`
+}
+
+// LaterWhy is the reason of a task from a day on.
+type LaterWhy struct {
+	From day.Day `json:"from"`
+	Why  string  `json:"why"`
+}
+
+// At gives the task as it reads on a day.
+func (t Task) At(today day.Day) Task {
+	for _, turn := range t.Turns {
+		if turn.From <= today {
+			t.Why = turn.Why
+		}
+	}
+	t.Turns = nil
+	return t
 }
 
 // mostWeight is that on which most rides.
@@ -131,6 +150,7 @@ func (s State) Tasks(south bool) []Task {
 func DueBy(tasks []Task, today day.Day, off []care.Job) []Task {
 	due := slices.DeleteFunc(slices.Clone(tasks), func(t Task) bool { return t.From > today })
 	for i := range due {
+		due[i] = due[i].At(today)
 		due[i].Jobs = care.By(care.Without(due[i].Jobs, off), today)
 		for _, job := range due[i].Jobs {
 			due[i].Minutes += job.Minutes

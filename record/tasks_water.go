@@ -20,18 +20,35 @@ func (s State) waterTask(south bool) (Task, bool) {
 	if w.Guess {
 		why = "A guess from its habit; its own gaps are not known yet."
 	}
-	line := s.WaterLine(w.From, south)
-	why += " Its rule: " + line.Words + " (" + line.Why + ")."
-	return Task{
+	lines := s.waterLines(south)
+	said := func(on day.Day) string {
+		line := lines(on)
+		if !line.Days {
+			return "No water now: " + line.Why + ". Look only."
+		}
+		return why + " Its rule: " + line.Words + " (" + line.Why + ")."
+	}
+	t := Task{
 		Kind:    TaskWater,
 		From:    w.From,
 		Until:   w.Until,
 		What:    "Feel whether it is dry enough to water",
-		Why:     why,
+		Why:     said(w.From),
 		Minutes: 1,
 		Weight:  2,
-	}, true
+	}
+	last := t.Why
+	for on := w.From + 1; on <= w.From+turnsFor; on++ {
+		if now := said(on); now != last {
+			t.Turns, last = append(t.Turns, LaterWhy{on, now}), now
+		}
+	}
+	return t, true
 }
+
+// turnsFor is for how many days a look for water that nobody made is told by the rule
+// of the day.
+const turnsFor = 200
 
 // asleepTask asks of a plant that gets no water now whether it wakes, or how long
 // the roots are that its water waits for.

@@ -137,6 +137,9 @@ func warningsOf(s record.State) []Warning {
 // WaterNeed is the look window for water, or why there is none.
 type WaterNeed struct {
 	water.Line
+	// ByRule says that its stage goes by its own rule, and Also what the stage adds.
+	ByRule bool   `json:"byRule" doc:"Whether it is watered by its own rule now."`
+	Also   string `json:"also,omitempty" doc:"What its stage adds to the rule."`
 	// Asks is what nobody has said lately and would change the rule.
 	Asks   []recovery.Measure `json:"seasonAsks" doc:"What nobody has said lately and would change the rule."`
 	Last   *day.Day           `json:"last,omitempty"`
@@ -263,6 +266,9 @@ func plantFile(s record.State, place string, today day.Day, south bool) PlantFil
 	if f.Name == "" {
 		f.Name = f.Label
 	}
+	for i := range f.Tasks {
+		f.Tasks[i] = f.Tasks[i].At(today)
+	}
 	if f.Tasks == nil {
 		f.Tasks = []record.Task{}
 	}
@@ -306,7 +312,7 @@ func plantFile(s record.State, place string, today day.Day, south bool) PlantFil
 	f.Recovery, f.Beside = recoveries(s, today, south)
 	f.Over, f.PieceIsolated = s.Over(), s.PieceIsolated()
 	if !s.Over() {
-		f.Water = waterNeed(s, today, south)
+		f.Water = waterNeed(s, f.Recovery, today, south)
 	}
 	if f.Recovery != nil && f.Recovery.Index < len(f.Recovery.Stages) {
 		f.Stage = f.Recovery.Stages[f.Recovery.Index].Name
@@ -322,8 +328,11 @@ func widthOf(p record.Pot) float64 {
 	return *p.WidthCM
 }
 
-func waterNeed(s record.State, today day.Day, south bool) *WaterNeed {
-	need := &WaterNeed{Line: s.WaterLine(today, south), Asks: []recovery.Measure{}}
+func waterNeed(s record.State, stage *Recovery, today day.Day, south bool) *WaterNeed {
+	need := &WaterNeed{Line: s.WaterLine(today, south), Asks: []recovery.Measure{}, ByRule: true}
+	if stage != nil && stage.Index < len(stage.Stages) {
+		need.Also, need.ByRule = stage.Stages[stage.Index].Care.ByRule()
+	}
 	for _, id := range s.SeasonAsks(today, south) {
 		if m, known := recovery.MeasureByID(id); known {
 			need.Asks = append(need.Asks, m)

@@ -3,6 +3,7 @@ package recovery
 import (
 	"fmt"
 	"slices"
+	"strings"
 
 	"tendermend/core/day"
 	"tendermend/core/plant"
@@ -15,6 +16,16 @@ type Care struct {
 	Light    string `json:"light"`
 	Feed     string `json:"feed"`
 	Not      string `json:"not" doc:"What must not be done in this stage, and why."`
+}
+
+// byItsRule is how a stage says that the plant is watered by the rule of its kind.
+const byItsRule = "by its own water rule"
+
+// ByRule says whether the plant is watered by the rule of its kind in the stage, and what
+// the stage adds to it.
+func (c Care) ByRule() (also string, is bool) {
+	also, is = strings.CutPrefix(c.Water, byItsRule)
+	return strings.TrimPrefix(also, ", "), is
 }
 
 // Stage is one step of a recovery with its gate.

@@ -2515,6 +2515,10 @@ export interface components {
             /** Format: double */
             p2o5: number;
         };
+        LaterWhy: {
+            from: string;
+            why: string;
+        };
         LearningScores: {
             /** @description Each case judged by what the others teach. */
             learned?: components["schemas"]["Score"];
@@ -4480,6 +4484,8 @@ export interface components {
             /** @description The signal that is to be answered. */
             signal?: string;
             step?: string;
+            /** @description How the reason reads from later days on. */
+            turns?: components["schemas"]["LaterWhy"][];
             /** @description The last day that is still safe. */
             until: string;
             /** Format: int64 */
@@ -4651,6 +4657,10 @@ export interface components {
             words: string;
         };
         WaterNeed: {
+            /** @description What its stage adds to the rule. */
+            also?: string;
+            /** @description Whether it is watered by its own rule now. */
+            byRule: boolean;
             /** @description Whether a look for water falls due by days. */
             days: boolean;
             /** @description Whether it is given half the usual amount. */

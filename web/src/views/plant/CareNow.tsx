@@ -75,8 +75,9 @@ export function CareNow({ file }: { file: PlantFile }) {
           <span className="slate" aria-hidden>
             ≈{" "}
           </span>
-          {sayProse(care ? sentence(care.water) : waterWords(w), system)}.{" "}
-          {w && !care && <span className="soft">({sayProse(w.why, system)}.) </span>}
+          {sayProse(care && !w?.byRule ? sentence(care.water) : waterWords(w), system)}
+          {w?.also && `, ${sayProse(w.also, system)}`}.{" "}
+          {w?.byRule && <span className="soft">({sayProse(w.why, system)}.) </span>}
           {w?.window ? (
             <>
               Feel it from <b>{shortDay(w.window.from)}</b>, not after {shortDay(w.window.until)}.{" "}

@@ -91,7 +91,7 @@ describe("when it wants water", () => {
     kind: "yes-no",
     most: 1,
   };
-  const water = { words: "none", why: "it rests dry", days: false, lookDays: 28, seasonAsks: [rests] };
+  const water = { words: "none", why: "it rests dry", byRule: true, days: false, lookDays: 28, seasonAsks: [rests] };
 
   it("says the rule and why, looks instead where it gets none, and asks what the season cannot tell", async () => {
     const asked = serve(kept);
