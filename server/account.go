@@ -47,19 +47,16 @@ type ByOwner struct {
 
 // confirm says whether whoever asks is the owner of the account.
 func (srv *server) confirm(ctx context.Context, a store.Account, by ByOwner) error {
-	if err := srv.store.VerifyPassword(ctx, a.User, by.Password); err != nil {
-		srv.tell(ctx, "a change was refused: the password", "user", a.User.ID)
-		return srv.passwordProblem(ctx, err)
+	err := srv.store.VerifyOwner(ctx, a.User, by.Password, by.Code)
+	if err == nil {
+		return nil
 	}
-	good, err := srv.store.CodeMatches(ctx, a.User.ID, by.Code)
-	switch {
-	case err != nil:
-		return err
-	case !good:
+	srv.tell(ctx, "a change was refused", "user", a.User.ID, "why", err)
+	if errors.Is(err, store.ErrCode) {
 		return huma.Error422UnprocessableEntity("The code of your second factor is wanted, and this is not it.",
 			&huma.ErrorDetail{Location: "body.code", Message: "the code is not right"})
 	}
-	return nil
+	return srv.passwordProblem(ctx, err)
 }
 
 func (srv *server) accountOperations(api huma.API) {
@@ -219,17 +216,21 @@ func (srv *server) makeLink(ctx context.Context, a store.Account, in *struct {
 	if err := srv.confirm(ctx, a, in.Body.ByOwner); err != nil {
 		return nil, err
 	}
-	user, err := srv.store.SharesCollection(ctx, a.Collection.ID, in.Body.Email)
+	user, err := srv.store.SharesCollection(ctx, a, in.Body.Email)
 	if errors.Is(err, store.ErrNotFound) {
-		return nil, huma.Error422UnprocessableEntity("Nobody of this address works in your collection.",
-			&huma.ErrorDetail{Location: "body.email", Message: "nobody of this address works in your collection"})
+		const said = "nobody of this address works in your collection and in no other"
+		return nil, huma.Error422UnprocessableEntity("No link can be made for this address: "+said+".",
+			&huma.ErrorDetail{Location: "body.email", Message: said})
 	}
 	if err != nil {
 		return nil, err
 	}
 	token, until, err := srv.store.NewResetLink(ctx, user.ID)
+	if err != nil {
+		return nil, err
+	}
 	srv.letKnow(ctx, user, "somebody who shares your collection made a link that sets your password")
-	return &struct{ Body LinkView }{LinkView{srv.linkTo(token), until}}, err
+	return &struct{ Body LinkView }{LinkView{srv.linkTo(token), until}}, nil
 }
 
 func (srv *server) newSecondFactor(ctx context.Context, a store.Account, in *struct{ Body ByOwner }) (

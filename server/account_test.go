@@ -182,6 +182,15 @@ func TestASecondFactorIsAskedForAndTakenOnce(t *testing.T) {
 
 	drop := map[string]any{"password": old}
 	assert.Equal(t, 422, c.call("POST", "/api/account/second-factor/drop", drop).status, "a code is wanted for this too")
+	for range 3 {
+		drop["code"] = "000000"
+		assert.Equal(t, 422, c.call("POST", "/api/account/second-factor/drop", drop).status)
+	}
+	for range 2 {
+		a = c.call("POST", "/api/account/second-factor/drop", drop)
+	}
+	assert.Equal(t, 429, a.status, "codes are guessed no further than passwords")
+	pass(15 * time.Minute)
 	drop["code"] = recovery[1]
 	require.Equal(t, 204, c.call("POST", "/api/account/second-factor/drop", drop).status)
 	assert.Equal(t, 200, in(""))
@@ -198,6 +207,12 @@ func TestALinkOfTheOwnerSetsAPasswordOnce(t *testing.T) {
 	_, err := s.DB.Exec(`insert into members (collection_id, user_id) select m.collection_id, u.id
 		from users u, members m join users o on o.id = m.user_id
 		where u.email = 'stranger@example.org' and o.email = 'owner@example.org'`)
+	require.NoError(t, err)
+	own, err := s.UserByEmail(t.Context(), "stranger@example.org")
+	require.NoError(t, err)
+	assert.Equal(t, 422, ask("stranger@example.org").status, "nor for who works elsewhere too: it would open that as well")
+	_, err = s.DB.Exec(`delete from members where user_id = $1 and collection_id not in (
+		select m.collection_id from members m join users o on o.id = m.user_id where o.email = 'owner@example.org')`, own.ID)
 	require.NoError(t, err)
 	link := func() string {
 		a := ask("stranger@example.org")

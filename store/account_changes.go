@@ -16,9 +16,13 @@ import (
 // ErrPassword means that the password asked for is not the account's.
 var ErrPassword = fmt.Errorf("the password is not right")
 
-// VerifyPassword gives nil where a password is the user's own, ErrPassword where it is
-// not, and a WaitError where too many were tried.
-func (s *Store) VerifyPassword(ctx context.Context, user User, password string) error {
+// ErrCode means that the code asked for is not one of the account's second factor.
+var ErrCode = fmt.Errorf("the code is not right")
+
+// VerifyOwner gives nil where a password is the user's own, with a code where a second
+// factor is set up; ErrPassword or ErrCode where it is not, and a WaitError where too
+// many of either were tried.
+func (s *Store) VerifyOwner(ctx context.Context, user User, password, code string) error {
 	// Counted like tries to sign in, for the account alone: who holds an open session
 	// guesses no further than anybody else.
 	const session = "session"
@@ -35,6 +39,19 @@ func (s *Store) VerifyPassword(ctx context.Context, user User, password string) 
 		return err
 	case !right:
 		return ErrPassword
+	}
+	on, _, err := s.SecondFactor(ctx, user.ID)
+	if err != nil {
+		return err
+	}
+	if on {
+		good, err := s.codeMatches(ctx, user.ID, code)
+		if err != nil {
+			return err
+		}
+		if !good {
+			return ErrCode
+		}
 	}
 	_, err = s.q().ExecContext(ctx, `delete from sign_in_tries where email = lower($1) and caller = $2`,
 		user.Email, session)
@@ -144,13 +161,16 @@ func (s *Store) Reset(ctx context.Context, token, password string) (User, error)
 	})
 }
 
-// SharesCollection gives the user of an address who works in a collection; ErrNotFound
-// where nobody of that address does.
-func (s *Store) SharesCollection(ctx context.Context, collection uuid.UUID, email string) (User, error) {
+// SharesCollection gives the user of an address who works in a collection, and in none in
+// which somebody else does not work as well; ErrNotFound where nobody does. Whoever
+// gets into their account so gets into nothing that is not theirs.
+func (s *Store) SharesCollection(ctx context.Context, a Account, email string) (User, error) {
 	var list []User
 	err := sqlx.SelectContext(ctx, s.q(), &list, `select u.id, u.email, u.name from users u
-		join members m on m.user_id = u.id where m.collection_id = $1 and lower(u.email) = lower($2)`,
-		collection, strings.TrimSpace(email))
+		join members m on m.user_id = u.id where m.collection_id = $1 and lower(u.email) = lower($2)
+			and not exists (select from members o where o.user_id = u.id and o.collection_id not in (
+				select collection_id from members where user_id = $3))`,
+		a.Collection.ID, strings.TrimSpace(email), a.User.ID)
 	if err != nil {
 		return User{}, fmt.Errorf("looking for the account: %w", err)
 	}

@@ -197,6 +197,14 @@ func (s *Store) projectKind(ctx context.Context, tx *sqlx.Tx, c Collection, kind
 		where collection_id = $1 and profile = $2 order by id for update`, c.ID, kind); err != nil {
 		return err
 	}
+	return projectAll(ctx, tx, c, ids)
+}
+
+// projectAll rewrites the lists of plants that are locked.
+func projectAll(ctx context.Context, tx *sqlx.Tx, c Collection, ids []uuid.UUID) error {
+	if len(ids) == 0 {
+		return nil
+	}
 	kinds, err := loadKinds(ctx, tx, c.ID, true)
 	if err != nil {
 		return err

@@ -132,15 +132,6 @@ func (s *Store) codeMatches(ctx context.Context, user uuid.UUID, code string) (g
 	return good, err
 }
 
-// CodeMatches says whether a code is right where a second factor is set up; without one
-// every code is.
-func (s *Store) CodeMatches(ctx context.Context, user uuid.UUID, code string) (bool, error) {
-	if on, _, err := s.SecondFactor(ctx, user); err != nil || !on {
-		return err == nil, err
-	}
-	return s.codeMatches(ctx, user, code)
-}
-
 // stepOf gives the step of time that a code belongs to: this one, or one to either
 // side; false where it belongs to none.
 func stepOf(secret, code string, now time.Time) (step int64, good bool) {

@@ -83,8 +83,12 @@ func (s *Store) SignIn(ctx context.Context, email, password, code, caller string
 		// The password was right: that is no guess, and the code is asked for.
 		return User{}, errors.Join(ErrSecondFactor, s.forgiveTry(ctx, email, caller))
 	}
-	if good, err := s.codeMatches(ctx, row.ID, code); err != nil || !good {
-		return User{}, errors.Join(ErrNotFound, err)
+	good, err := s.codeMatches(ctx, row.ID, code)
+	if err != nil {
+		return User{}, err
+	}
+	if !good {
+		return User{}, ErrNotFound
 	}
 	return row.User, s.noteSignIn(ctx, row.User, caller)
 }

@@ -128,21 +128,5 @@ func projectSisters(ctx context.Context, tx *sqlx.Tx, c Collection, o origin, bu
 	if err != nil {
 		return fmt.Errorf("locking what came with it: %w", err)
 	}
-	if len(ids) == 0 {
-		return nil
-	}
-	kinds, err := loadKinds(ctx, tx, c.ID, true)
-	if err != nil {
-		return err
-	}
-	for _, id := range ids {
-		entries, err := loadEntries(ctx, tx, c.ID, id)
-		if err != nil {
-			return err
-		}
-		if err := project(ctx, tx, c, record.Fold(id, entries, kinds)); err != nil {
-			return err
-		}
-	}
-	return nil
+	return projectAll(ctx, tx, c, ids)
 }

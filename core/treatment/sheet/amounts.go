@@ -213,7 +213,8 @@ func soap(p treatment.Params) []working.Amount {
 	return []working.Amount{
 		amount("mild liquid soap", of, "ml", "spray wanted × strength, to the nearest half ml; 1-2 % is the usual strength",
 			src, "a home preparation; try one leaf first", inputs...),
-		amount("water", water, "ml", "soap ÷ strength − soap, so that the strength stays", "arithmetic", "exact", inputs...),
+		amount("water", water, "ml",
+			"soap ÷ strength − soap, so that the strength stays", "arithmetic", "exact", inputs...),
 	}
 }
 

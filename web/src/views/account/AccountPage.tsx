@@ -141,8 +141,8 @@ function LinkFor({ owner, done }: { owner: ByOwner; done: () => void }) {
     <section className="patch" aria-label="A lost password">
       <h2>A lost password</h2>
       <p className="soft small">
-        For somebody who works in this collection with you: a link with which they set their password, once, within a
-        day. Give it to them alone; whoever has it gets in.
+        For somebody who works in this collection with you, and in no other: a link with which they set their password,
+        once, within a day. Give it to them alone; whoever has it gets in.
       </p>
       <form
         onSubmit={(e) => {
