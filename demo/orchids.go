@@ -1,6 +1,7 @@
 package demo
 
 import (
+	"tendermend/core/facts"
 	"tendermend/core/roots"
 	"tendermend/core/treatment"
 	"tendermend/core/treatment/sheet"
@@ -66,7 +67,7 @@ func zygopetalum(c *clinic) {
 			LiveRoots:   p(3),
 			LiveTips:    p(0),
 			RootBallCM:  p(6.0),
-			Reserves:    treatment.Ridged,
+			Reserves:    facts.Ridged,
 			LookDays:    p(2),
 			WarmthC:     p(22.0),
 			HumidityPct: p(55.0),
@@ -150,7 +151,7 @@ func masdevallia(c *clinic) {
 		sheet.Answers{
 			LiveRoots:   p(1),
 			RootBallCM:  p(3.0),
-			Reserves:    treatment.Shrivelled,
+			Reserves:    facts.Shrivelled,
 			WarmthC:     p(27.0),
 			HumidityPct: p(50.0),
 			LookDays:    p(2),
@@ -209,7 +210,7 @@ func slipper(c *clinic) {
 		66,
 		sheet.Answers{
 			LiveRoots:   p(0),
-			Reserves:    treatment.Shrivelled,
+			Reserves:    facts.Shrivelled,
 			WarmthC:     p(23.0),
 			HumidityPct: p(42.0),
 			LookDays:    p(2),
@@ -257,7 +258,7 @@ func oncidium(c *clinic) {
 		96,
 		sheet.Answers{
 			LiveRoots:   p(7),
-			Reserves:    treatment.Ridged,
+			Reserves:    facts.Ridged,
 			LookDays:    p(6),
 			InSpike:     p(true),
 			HumidityPct: p(55.0),

@@ -1,8 +1,8 @@
 package demo
 
 import (
+	"tendermend/core/facts"
 	"tendermend/core/roots"
-	"tendermend/core/treatment"
 	"tendermend/core/treatment/sheet"
 	"tendermend/record"
 	"tendermend/sim"
@@ -48,7 +48,7 @@ func coelogyne(c *clinic) {
 		sheet.Answers{
 			LiveRoots:   p(2),
 			RootBallCM:  p(8.0),
-			Reserves:    treatment.Plump,
+			Reserves:    facts.Plump,
 			HumidityPct: p(62.0),
 			WarmthC:     p(19.0),
 			LookDays:    p(5),
@@ -94,7 +94,7 @@ func moth(c *clinic) {
 		29,
 		sheet.Answers{
 			LiveRoots:   p(2),
-			Reserves:    treatment.Plump,
+			Reserves:    facts.Plump,
 			HumidityPct: p(58.0),
 			WarmthC:     p(23.0),
 			LookDays:    p(4),
@@ -152,7 +152,7 @@ func vanda(c *clinic) {
 		236,
 		sheet.Answers{
 			LiveRoots:   p(2),
-			Reserves:    treatment.Ridged,
+			Reserves:    facts.Ridged,
 			HumidityPct: p(66.0),
 			WarmthC:     p(25.0),
 			LookDays:    p(1),
@@ -201,7 +201,7 @@ func dendrobium(c *clinic) {
 		175,
 		sheet.Answers{
 			LiveRoots:   p(3),
-			Reserves:    treatment.Plump,
+			Reserves:    facts.Plump,
 			HumidityPct: p(52.0),
 			WarmthC:     p(21.0),
 			LookDays:    p(7),
@@ -257,7 +257,7 @@ func miltoniopsis(c *clinic) {
 		72,
 		sheet.Answers{
 			LiveRoots:   p(3),
-			Reserves:    treatment.Ridged,
+			Reserves:    facts.Ridged,
 			HumidityPct: p(60.0),
 			WarmthC:     p(19.0),
 			LookDays:    p(3),

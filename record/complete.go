@@ -3,7 +3,6 @@ package record
 import (
 	"encoding/json"
 	"fmt"
-	"maps"
 	"slices"
 
 	"github.com/google/uuid"
@@ -12,6 +11,7 @@ import (
 	"tendermend/core/climate"
 	"tendermend/core/day"
 	"tendermend/core/diagnosis"
+	"tendermend/core/facts"
 	"tendermend/core/pest"
 	"tendermend/core/plant"
 	"tendermend/core/treatment"
@@ -26,7 +26,7 @@ const keptChances = 10
 type Context struct {
 	South     bool
 	Kinds     plant.Kinds
-	Household treatment.Household
+	Household facts.Household
 	// Sisters are plants that came with it and may have what travels.
 	Sisters []Sister
 	// Knowledge is what the collection judges by; nil for the shipped tables.
@@ -105,25 +105,17 @@ func (s State) Examination(on day.Day, south bool) diagnosis.Examination {
 	return e
 }
 
-// Situation gives what a plan is made for, with the answers that the carer gave
-// and, where he did not, what the record knows. A plan made anew in the middle of
-// the same work takes what was done as it is.
-func (s State) Situation(a sheet.Answers, keeps bool, on day.Day, c Context) (treatment.Situation, sheet.Answers) {
-	if a.PotWidthCM == nil {
-		a.PotWidthCM = s.Pot.WidthCM
-	}
-	if a.InSpike == nil {
-		a.InSpike = s.sawSpike()
-	}
-	s.tallied(&a, on)
+// Situation gives what a plan is made for: what the record knows of the plant, with
+// what the carer answered now above it. A plan made anew in the middle of the same
+// work takes what was done as it is.
+func (s State) Situation(a sheet.Answers, keeps bool, on day.Day, c Context) treatment.Situation {
 	sit := treatment.Situation{
-		Kind:      s.kindID(),
-		Habit:     s.Habit.ID,
-		Profile:   s.Profile,
-		Causes:    []cause.ID{},
-		On:        on,
-		South:     c.South,
-		Household: c.Household,
+		Kind:    s.kindID(),
+		Habit:   s.Habit.ID,
+		Profile: s.Profile,
+		Causes:  []cause.ID{},
+		On:      on,
+		Facts:   s.Facts(on, c),
 	}
 	if s.Verdict != nil {
 		sit.Chances, sit.Rivals = map[cause.ID]float64{}, map[cause.ID]float64{}
@@ -138,22 +130,12 @@ func (s State) Situation(a sheet.Answers, keeps bool, on day.Day, c Context) (tr
 			}
 		}
 	}
-	w := s.warmthFor(a)
-	low, high := w.Of(on)
-	sit.Place.LowC, sit.Place.HighC = treatment.N(low), treatment.N(high)
-	sit.Answers.Isolated = treatment.Yes{Said: s.Isolation == Isolated, Known: s.Isolation == Isolated}
-	if a.OwnedDays == nil && s.fragile(on) {
-		owned, _ := s.Owned(on)
-		a.OwnedDays = &owned
-	}
+	low, high := s.warmthFor(a).Of(on)
+	sit.Facts.Place.LowC, sit.Facts.Place.HighC = facts.Said(low), facts.Said(high)
 	if keeps {
-		sit.Answers.Done = s.done(on)
+		sit.Facts.Done = s.done(on)
 	}
-	// Another root sitting soon after would be one too many; today it is in the hand.
-	if out, unpotted := s.carriedOut()[string(treatment.Unpot)]; unpotted && out < on {
-		sit.Answers.LastSitting = treatment.N(float64(on - out))
-	}
-	return sit, a
+	return sit
 }
 
 // kindID is the id of its kind, where it ships with the program.
@@ -178,41 +160,8 @@ func (s State) sawSpike() *bool {
 	return &seen
 }
 
-// done lists what was carried out of the plans that are replaced, with its day,
-// in order of name.
-func (s State) done(on day.Day) []treatment.Event {
-	var list []treatment.Event
-	last := s.carriedOut()
-	for _, op := range slices.Sorted(maps.Keys(last)) {
-		list = append(list, treatment.Event{Event: op, Day: int(last[op] - on)})
-	}
-	return list
-}
-
 // warmthFor gives the warmth that a plan with these answers reckons with.
 func (s State) warmthFor(a sheet.Answers) pest.Warmth {
 	s.PlanAnswers = a
 	return s.Warmth()
-}
-
-// tallied answers from a fresh root tally what the carer did not.
-func (s State) tallied(a *sheet.Answers, on day.Day) {
-	if len(s.Tallies) == 0 || on-s.Tallies[len(s.Tallies)-1].On > readingDays {
-		return
-	}
-	last := s.Tallies[len(s.Tallies)-1]
-	if a.LiveRoots == nil && last.Counted() > 0 {
-		n := last.InMedium.Live + last.InMedium.Doubtful + last.InAir.Live + last.InAir.Doubtful
-		a.LiveRoots = &n
-		if a.DeadRoots == nil {
-			dead := last.Counted() - n
-			a.DeadRoots = &dead
-		}
-	}
-	if a.LiveTips == nil {
-		a.LiveTips = last.Tips
-	}
-	if a.RootBallCM == nil {
-		a.RootBallCM = last.RootBallCM
-	}
 }

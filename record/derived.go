@@ -239,8 +239,9 @@ func (d *deriver) growth() {
 }
 
 func (d *deriver) sprays() {
-	if n := len(d.state.Treatments); n > 0 && d.today-d.state.Treatments[n-1].On <= sprayedDays {
-		last := d.state.Treatments[n-1]
+	products := slices.DeleteFunc(slices.Clone(d.state.Treatments), func(t TreatedOn) bool { return !t.isProduct() })
+	if n := len(products); n > 0 && d.today-products[n-1].On <= sprayedDays {
+		last := products[n-1]
 		d.add(
 			"care.sprayed",
 			true,

@@ -2,6 +2,7 @@ package record
 
 import (
 	"fmt"
+	"slices"
 	"strings"
 
 	"tendermend/core/day"
@@ -19,6 +20,11 @@ type Did struct {
 	Reason  string `json:"reason,omitempty" maxLength:"300"`
 	Note    string `json:"note,omitempty" maxLength:"2000"`
 	Used    []Used `json:"used,omitempty" maxItems:"30" doc:"What it took from the cupboard."`
+	// Made is what came out otherwise than the plan has it.
+	Made *Made `json:"made,omitempty" doc:"What came out otherwise than planned."`
+	// Writes says whether what the step makes so was recorded beside the tick, as
+	// entries of their own; ticks of older records were only ticks.
+	Writes bool `json:"writes,omitempty" doc:"Whether what it makes so is recorded beside it."`
 	// Seen says that what the step waited for was seen.
 	Seen bool `json:"seen,omitempty" doc:"Whether what the step waited for was seen."`
 }
@@ -72,6 +78,9 @@ func (d *Did) check(s *situation) (faults Faults) {
 				Conflict: true,
 			},
 		)
+	}
+	if d.Made != nil {
+		faults = append(faults, d.Made.check()...)
 	}
 	for i, u := range d.Used {
 		between(&faults, fmt.Sprintf("did.used[%d].amount", i), &u.Amount, 0.001, 1e6, "of it")
@@ -159,7 +168,9 @@ func (d *Did) apply(s *State, e Entry) {
 	s.Ticks[d.Step] = Tick{e.On, e.ID, d.Skipped, d.Reason}
 	if !d.Skipped {
 		s.looked(e.On)
-		s.isolates(d.Step, e.On)
+		if !d.Writes {
+			s.isolates(d.Step, e.On)
+		}
 	}
 }
 
@@ -189,4 +200,32 @@ func (d *Did) concerns(_ *situation, m moment) []Concern {
 		}
 	}
 	return nil
+}
+
+// completed says whether the step writes what it makes so.
+func (d *Did) completed(m moment) (Body, error) {
+	done := *d
+	done.Writes = false
+	if step, found := m.state.step(d.Step); found && !d.Skipped {
+		done.Writes = step.Makes != nil
+	}
+	return Body{Did: &done}, nil
+}
+
+func (d *Did) sent() Body {
+	bare := *d
+	bare.Writes = false
+	return Body{Did: &bare}
+}
+
+// step finds a step of the plan in hand.
+func (s State) step(id string) (sheet.Step, bool) {
+	if s.Plan == nil {
+		return sheet.Step{}, false
+	}
+	i := slices.IndexFunc(s.Plan.Steps, func(x sheet.Step) bool { return x.ID == id })
+	if i < 0 {
+		return sheet.Step{}, false
+	}
+	return s.Plan.Steps[i], true
 }

@@ -26,6 +26,7 @@ type Entry struct {
 	By         string     `json:"by" doc:"Who recorded it."`
 	Replaces   *uuid.UUID `json:"replaces,omitempty" doc:"The entry that this one corrects."`
 	Case       *uuid.UUID `json:"case,omitempty" doc:"Its case; where it says none, the case in hand."`
+	With       *uuid.UUID `json:"with,omitempty" doc:"What it is an effect of: it counts while that does."`
 	Despite    []Concern  `json:"despite,omitempty" doc:"What was warned of, and recorded all the same."`
 	Body
 }
@@ -54,6 +55,8 @@ type Body struct {
 	Grown     *Grown     `json:"grown,omitempty"`
 	Pictured  *Pictured  `json:"pictured,omitempty"`
 	Noted     *Noted     `json:"noted,omitempty"`
+	Stated    *Stated    `json:"stated,omitempty"`
+	Cut       *Cut       `json:"cut,omitempty"`
 	Opened    *Opened    `json:"opened,omitempty"`
 	Dismissed *Dismissed `json:"dismissed,omitempty"`
 	Tended    *Tended    `json:"tended,omitempty"`

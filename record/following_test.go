@@ -9,8 +9,8 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"tendermend/core/day"
+	"tendermend/core/facts"
 	"tendermend/core/recovery"
-	"tendermend/core/treatment"
 	"tendermend/core/treatment/sheet"
 	"tendermend/record"
 )
@@ -291,7 +291,7 @@ func TestReservesRunOutBesideTheWayToRoots(t *testing.T) {
 		60,
 		record.Body{
 			Planned: &record.Planned{
-				Answers: sheet.Answers{LiveRoots: p(0), Reserves: treatment.Shrivelled, School: "S1"},
+				Answers: sheet.Answers{LiveRoots: p(0), Reserves: facts.Shrivelled, School: "S1"},
 			},
 		},
 	)

@@ -17,6 +17,7 @@ type Ledger struct {
 	entries []Entry
 	at      map[uuid.UUID]int         // where an entry stands in entries
 	undone  map[uuid.UUID][]uuid.UUID // the entries that void or replace one
+	with    map[uuid.UUID]uuid.UUID   // the entry that one is an effect of
 	ends    []int                     // arrivals, closings and reopenings
 
 	folded *State // nil when the record must be read anew
@@ -27,7 +28,7 @@ type Ledger struct {
 func NewLedger(plantID uuid.UUID, entries []Entry, kinds plant.Kinds) *Ledger {
 	l := &Ledger{
 		plant: plantID, kinds: kinds,
-		at: make(map[uuid.UUID]int, len(entries)), undone: map[uuid.UUID][]uuid.UUID{},
+		at: make(map[uuid.UUID]int, len(entries)), undone: map[uuid.UUID][]uuid.UUID{}, with: map[uuid.UUID]uuid.UUID{},
 	}
 	for _, e := range entries {
 		l.enter(e)
@@ -55,6 +56,9 @@ func (l *Ledger) enter(e Entry) {
 	}
 	l.at[e.ID] = len(l.entries)
 	l.entries = append(l.entries, e)
+	if e.With != nil {
+		l.with[e.ID] = *e.With
+	}
 	for _, id := range undoes(e) {
 		l.undone[id] = append(l.undone[id], e.ID)
 	}
@@ -70,7 +74,7 @@ func (l *Ledger) find(id uuid.UUID) (Entry, bool) {
 
 // live says whether an entry counts.
 func (l *Ledger) live(id uuid.UUID) bool {
-	return judge(id, l.undone, map[uuid.UUID]bool{})
+	return judge(id, l.undone, l.with, map[uuid.UUID]bool{})
 }
 
 // counting gives the counting ones among arrivals, closings and reopenings, in
@@ -150,4 +154,16 @@ func (l *Ledger) asOf(e Entry) State {
 		state = Fold(l.plant, then, l.kinds)
 	}
 	return (&situation{entry: e, folded: &state}).caseState()
+}
+
+// With gives the entry that one belongs to as its effect: what corrects an effect is an
+// effect of the same; nil for all others.
+func (l *Ledger) With(e Entry) *uuid.UUID {
+	if e.Replaces == nil {
+		return e.With
+	}
+	if old, found := l.find(*e.Replaces); found {
+		return old.With
+	}
+	return e.With
 }

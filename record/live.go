@@ -20,7 +20,8 @@ func undoes(e Entry) (ids []uuid.UUID) {
 }
 
 // Live marks the entries that count: those that no counting entry voids or
-// replaces. Taking back a taking-back brings the first entry to life again.
+// replaces, and of what another brought about only while that one counts. Taking
+// back a taking-back brings the first entry to life again.
 func Live(entries []Entry) map[uuid.UUID]bool {
 	undone := map[uuid.UUID][]uuid.UUID{}
 	for _, e := range entries {
@@ -28,25 +29,34 @@ func Live(entries []Entry) map[uuid.UUID]bool {
 			undone[id] = append(undone[id], e.ID)
 		}
 	}
+	with := map[uuid.UUID]uuid.UUID{}
+	for _, e := range entries {
+		if e.With != nil {
+			with[e.ID] = *e.With
+		}
+	}
 	live := make(map[uuid.UUID]bool, len(entries))
 	for _, e := range entries {
-		judge(e.ID, undone, live)
+		judge(e.ID, undone, with, live)
 	}
 	return live
 }
 
-// judge says whether an entry counts, given what undoes what and what is judged
-// already.
-func judge(id uuid.UUID, undone map[uuid.UUID][]uuid.UUID, live map[uuid.UUID]bool) bool {
+// judge says whether an entry counts, given what undoes what, what is the effect of
+// what, and what is judged already.
+func judge(id uuid.UUID, undone map[uuid.UUID][]uuid.UUID, with map[uuid.UUID]uuid.UUID, live map[uuid.UUID]bool) bool {
 	if known, ok := live[id]; ok {
 		return known
 	}
 	live[id] = true // an entry cannot undo itself through a circle
 	alive := true
 	for _, by := range undone[id] {
-		if judge(by, undone, live) {
+		if judge(by, undone, with, live) {
 			alive = false
 		}
+	}
+	if of, is := with[id]; is && !judge(of, undone, with, live) {
+		alive = false
 	}
 	live[id] = alive
 	return alive

@@ -125,6 +125,10 @@ func (p *Planned) apply(s *State, e Entry) {
 	s.Before = before
 	s.Plan, s.PlannedOn, s.PlanAnswers, s.Ticks = p.Plan, e.On, p.Answers, kept
 	s.PlanEntry = e.ID
+	p.Answers.Tell(&s.Known, e.On)
+	if p.Answers.PotWidthCM != nil {
+		s.Pot.WidthCM = p.Answers.PotWidthCM
+	}
 	s.follow(append([]string{s.Plan.Track}, s.Plan.Beside...), e.On)
 }
 
@@ -135,7 +139,7 @@ func (*Planned) taken() taken { return whileHere }
 func (*Planned) minutes() int { return 0 }
 
 func (p *Planned) completed(m moment) (Body, error) {
-	made, err := sheet.Of(m.state.Situation(p.Answers, p.Keeps, m.on, m.around))
+	made, err := sheet.Of(m.state.Situation(p.Answers, p.Keeps, m.on, m.around), p.Answers)
 	if err != nil {
 		return Body{}, err
 	}

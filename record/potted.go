@@ -1,12 +1,20 @@
 package record
 
-import "strings"
+import (
+	"strings"
+
+	"tendermend/core/facts"
+)
 
 // Potted is a new pot or medium.
 type Potted struct {
 	WidthCM *float64 `json:"widthCm,omitempty" doc:"Inner width of the pot, cm."`
 	DepthCM *float64 `json:"depthCm,omitempty" doc:"Depth of the pot, cm."`
 	Medium  string   `json:"medium,omitempty" maxLength:"120" doc:"Fresh medium; empty where the old one stayed."`
+	// What it stands in now, where that is no plain pot, and of what sort the medium is.
+	Seat    facts.Seat        `json:"seat,omitempty" enum:"pot,basket,mount,hung,cup,dish,reservoir,jar,box" doc:"What it stands in now."` //nolint:lll // one list
+	Class   facts.MediumClass `json:"mediumClass,omitempty" enum:"soil,bark,moss,stones,peat,water,none"`
+	LevelCM *float64          `json:"levelCm,omitempty" doc:"Level of its reservoir, cm."`
 }
 
 // KindPotted stands in stored records: it is never renamed or used for another.
@@ -16,11 +24,12 @@ const KindPotted Kind = "potted"
 func (*Potted) Kind() Kind { return KindPotted }
 
 func (p *Potted) check(*situation) (faults Faults) {
-	if p.WidthCM == nil && p.DepthCM == nil && strings.TrimSpace(p.Medium) == "" {
+	if p.WidthCM == nil && p.DepthCM == nil && p.Seat == "" && strings.TrimSpace(p.Medium) == "" {
 		faults = append(faults, Fault{Field: "potted", Message: "say what is new: the pot's width, or the medium"})
 	}
 	between(&faults, "potted.widthCm", p.WidthCM, 1, 200, "cm")
 	between(&faults, "potted.depthCm", p.DepthCM, 1, 200, "cm")
+	between(&faults, "potted.levelCm", p.LevelCM, 0.1, 30, "cm")
 	return faults
 }
 
@@ -38,7 +47,40 @@ func (p *Potted) apply(s *State, e Entry) {
 		on := e.On
 		s.Pot.Medium, s.Pot.FreshOn = p.Medium, &on
 	}
+	p.stands(s, e)
 	s.looked(e.On)
+}
+
+// stands says what the plant stands in from then on: a width or a fresh medium that
+// says no other means a pot.
+func (p *Potted) stands(s *State, e Entry) {
+	f, from := &s.Known, facts.Typed
+	if e.With != nil {
+		from = facts.Done
+	}
+	seat := p.Seat
+	if seat == "" && (p.WidthCM != nil || p.Medium != "" && !f.Seat.Known) {
+		seat = facts.InPot
+	}
+	setWord(&f.Seat, seat, e.On, from)
+	if f.Seat.Value == facts.OnMount || f.Seat.Value == facts.Hung {
+		s.Pot.WidthCM, s.Pot.DepthCM = nil, nil
+	}
+	if p.WidthCM != nil {
+		f.PotHoles, f.Standing = facts.Yes{}, facts.Yes{}
+	}
+	set(&f.LevelCM, p.LevelCM, e.On, from)
+	if p.Medium == "" {
+		return
+	}
+	class := p.Class
+	if class == "" {
+		class = facts.ClassOf(p.Medium)
+	}
+	setWord(&f.MediumClass, class, e.On, from)
+	f.Medium = facts.Seen(facts.Sound, e.On, from)
+	f.Plug = facts.Yes{}
+	s.PottedOn = append(s.PottedOn, e.On)
 }
 
 func (p *Potted) event(State) (string, bool) {

@@ -85,13 +85,11 @@ func tell(said map[string][]any, s record.State, entries []record.Entry, on day.
 			put("follow", s.DueOn(step.ID), next, due)
 		}
 	}
-	sit, answers := s.Situation(sheet.Answers{}, true, on, record.Context{})
+	sit := s.Situation(sheet.Answers{}, true, on, record.Context{})
 	put(
 		"situation",
-		fmt.Sprintf("%+v", sit.Answers),
-		fmt.Sprintf("%+v", sit.Place),
+		sit,
 		sit.Causes,
-		answers,
 		s.Examination(on, false),
 	)
 }

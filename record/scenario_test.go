@@ -9,8 +9,8 @@ import (
 
 	"tendermend/core/climate"
 	"tendermend/core/day"
+	"tendermend/core/facts"
 	"tendermend/core/recovery"
-	"tendermend/core/treatment"
 	"tendermend/core/treatment/sheet"
 	"tendermend/record"
 )
@@ -214,7 +214,7 @@ func TestRushingAStageIsKeptInTheRecord(t *testing.T) {
 		90,
 		"sympodial-orchid",
 		[]string{"dry-root-loss"},
-		sheet.Answers{LiveRoots: p(0), Reserves: treatment.Plump, School: "S1"},
+		sheet.Answers{LiveRoots: p(0), Reserves: facts.Plump, School: "S1"},
 		"root.few-live",
 		"root.dry-dead",
 	)

@@ -237,24 +237,36 @@ func (s *State) hasLeaves(on day.Day, r *water.Fact) *bool {
 	if r != nil && r.Is && s.Wants.HowItRests() == plant.RestLeafless {
 		return answer(false)
 	}
-	leaves, known := 0, false
+	leaves, known := s.leafCount(on)
+	if !known {
+		return nil
+	}
+	return answer(leaves > 0)
+}
+
+// leafCount is how many leaves it has on a day; false where nobody counted any.
+func (s *State) leafCount(on day.Day) (leaves int, known bool) {
+	since := s.ArrivedOn
 	if s.Arrival.Leaves != nil {
 		leaves, known = *s.Arrival.Leaves, true
 	}
+	if said := s.Known.Leaves; said.Known && said.On <= on {
+		leaves, known, since = int(said.Value), true, said.On+1
+	}
 	for _, r := range s.Readings["new-leaves"] {
-		if r.On <= on {
+		if r.On <= on && r.On >= since {
 			leaves, known = leaves+int(r.Value), known || r.Value > 0
 		}
 	}
 	if !known {
-		return nil
+		return 0, false
 	}
 	for _, r := range s.Readings["leaves-lost"] {
-		if r.On <= on {
+		if r.On <= on && r.On >= since {
 			leaves -= int(r.Value)
 		}
 	}
-	return answer(leaves > 0)
+	return leaves, true
 }
 
 // newRootsCM is how long the roots on its new growth are, cm; nil where nobody

@@ -9,6 +9,7 @@ import (
 	"tendermend/core/care"
 	"tendermend/core/day"
 	"tendermend/core/diagnosis"
+	"tendermend/core/facts"
 	"tendermend/core/plant"
 	"tendermend/core/recovery"
 	"tendermend/core/water"
@@ -26,6 +27,9 @@ type State struct {
 	Wants     plant.Profile  // as Profile, or what its habit usually wants
 	Adjusted  *Adjusted      // what was overruled for this plant
 	Pot       Pot
+	// Known are the facts that entries stated, or steps made so, as they stood last;
+	// Facts adds what was read and derived.
+	Known     facts.Facts
 	Place     *uuid.UUID
 	Isolation Isolation
 	Entries   int // all entries, voided ones too
@@ -54,6 +58,8 @@ type State struct {
 	Weights    []recovery.Reading // grams, with its pot
 	Bare       []recovery.Reading // grams, without pot and medium
 	WateredOn  []day.Day
+	PottedOn   []day.Day // days on which it came into fresh medium
+	FlushedOn  []day.Day
 	StillMoist *day.Day // the last stick that came out moist or wet
 	Probes     []Probe
 	Tallies    []TallyOn
@@ -259,7 +265,7 @@ func (s *State) take(e Entry) {
 	if at >= 0 {
 		s.Cases[at], s.caseOf[e.ID] = s.Case, s.Case.ID
 	}
-	if what, is := c.event(*s); is {
+	if what, is := c.event(*s); is && e.With == nil { // its tick says it
 		s.Events = append(s.Events, Event{e.On, c.Kind(), what, s.Case.ID})
 	}
 }

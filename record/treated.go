@@ -6,6 +6,7 @@ import (
 
 	"tendermend/core/day"
 	"tendermend/core/diagnosis"
+	"tendermend/core/facts"
 	"tendermend/core/treatment"
 	"tendermend/core/treatment/check"
 	"tendermend/core/working"
@@ -17,6 +18,8 @@ type Treated struct {
 	Product      string           `json:"product" maxLength:"120"`
 	Batch        string           `json:"batch,omitempty" maxLength:"60"`
 	Against      string           `json:"against,omitempty" doc:"Id of a cause."`
+	Class        string           `json:"class,omitempty" maxLength:"40" doc:"The step of its plan that it was."`
+	Where        string           `json:"where,omitempty" maxLength:"120" doc:"Where it went."`
 	Amounts      []working.Amount `json:"amounts,omitempty" maxItems:"10"`
 	IntervalDays int              `json:"intervalDays,omitempty" doc:"By its label; 0 where it is not repeated."`
 	ReentryHours float64          `json:"reentryHours,omitempty" doc:"Hours to stay away, by its label."`
@@ -49,6 +52,7 @@ func (t *Treated) check(*situation) (faults Faults) {
 
 func (t *Treated) apply(s *State, e Entry) {
 	s.Treatments = append(s.Treatments, TreatedOn{e.On, e.ID, *t})
+	s.Known.Treated = append(s.Known.Treated, facts.Treated{Class: t.Class, Target: t.Against, Where: t.Where, On: e.On})
 	s.looked(e.On)
 }
 
@@ -60,7 +64,7 @@ func (*Treated) minutes() int { return 10 }
 
 func (t *Treated) concerns(_ *situation, m moment) (list []Concern) {
 	if v := m.state.Verdict; v != nil {
-		sit, _ := m.state.Situation(m.state.PlanAnswers, false, v.On, m.around)
+		sit := m.state.Situation(m.state.PlanAnswers, false, v.On, m.around)
 		if why := check.TooHurt(sit, int(m.on-v.On)); why != "" {
 			said := "No product goes on it yet: " + why + ", and it would burn."
 			list = append(list, Concern{FreshlyHurt, said})
@@ -89,12 +93,18 @@ func (t *Treated) concerns(_ *situation, m moment) (list []Concern) {
 	return list
 }
 
+// isProduct says whether something stays on the plant of it, or in it.
+func (t *Treated) isProduct() bool {
+	op := treatment.OperatorID(t.Class)
+	return t.Class == "" || op.Does(treatment.LeafFilm) || op == treatment.Systemic
+}
+
 // productBefore gives the product that was used last, by a step of its plan or
 // besides, where that is too few days ago, and how many are wanted between the two.
 func (s State) productBefore(on day.Day) (last TreatedOn, apart int, soon bool) {
 	for _, t := range s.Treatments {
 		wanted := max(t.IntervalDays, treatment.ProductsApart)
-		if t.On <= on && int(on-t.On) < wanted && !treatment.Shines(t.Product) {
+		if t.On <= on && int(on-t.On) < wanted && t.isProduct() && !treatment.Shines(t.Product) {
 			last, apart, soon = t, wanted, true
 		}
 	}

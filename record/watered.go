@@ -3,12 +3,14 @@ package record
 import (
 	"fmt"
 
+	"tendermend/core/facts"
 	"tendermend/core/plant"
 )
 
 // Watered is one watering.
 type Watered struct {
-	Millilitres *float64 `json:"millilitres,omitempty"`
+	How         facts.Watering `json:"how,omitempty" enum:"through,light,soak,below,flush,reservoir,roots,cup,leaves" doc:"How; through where nobody says."` //nolint:lll // one list
+	Millilitres *float64       `json:"millilitres,omitempty"`
 }
 
 // KindWatered stands in stored records: it is never renamed or used for another.
@@ -22,8 +24,14 @@ func (w *Watered) check(*situation) (faults Faults) {
 	return faults
 }
 
-func (*Watered) apply(s *State, e Entry) {
-	s.WateredOn = append(s.WateredOn, e.On)
+func (w *Watered) apply(s *State, e Entry) {
+	if w.How.WetsRoots() {
+		s.WateredOn = append(s.WateredOn, e.On)
+		s.Known.NoWater = facts.Yes{}
+	}
+	if w.How == facts.WateredFlush {
+		s.FlushedOn = append(s.FlushedOn, e.On)
+	}
 	s.handled(e.On)
 }
 

@@ -182,7 +182,7 @@ func (srv *server) diagnosisOperations(api huma.API) {
 			preview := PlanPreview{
 				Plan:     made.Sheet,
 				Schools:  sheet.SchoolsFor(made.Situation, made.Sheet),
-				Answers:  answers,
+				Answers:  sheet.Known(made.Situation.Facts),
 				Odds:     prognosis.Odds(made.Sheet.Causes),
 				Needs:    list.Body.Needs,
 				Breaches: brokenRules(made.Breaches),
@@ -226,9 +226,9 @@ func (srv *server) situation(
 		return treatment.Situation{}, sheet.Answers{}, err
 	}
 	today := a.Collection.Today(srv.Clock())
-	sit, answers := state.Situation(in.Body.Answers, in.Body.Keeps, today,
+	sit := state.Situation(in.Body.Answers, in.Body.Keeps, today,
 		record.Context{South: a.Collection.South, Household: home})
-	return sit, answers, nil
+	return sit, in.Body.Answers, nil
 }
 
 // state folds a plant's record.

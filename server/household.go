@@ -10,16 +10,16 @@ import (
 	"github.com/google/uuid"
 
 	"tendermend/core/day"
-	"tendermend/core/treatment"
+	"tendermend/core/facts"
 	"tendermend/core/treatment/sheet"
 	"tendermend/store"
 )
 
 // Settled is what a collection and a person settled on.
 type Settled struct {
-	Household treatment.Household `json:"household"`
-	Asked     bool                `json:"asked" doc:"Whether anybody said who lives there."`
-	Choices   map[string]string   `json:"choices" doc:"The sides that this person usually takes, by disagreement."`
+	Household facts.Household   `json:"household"`
+	Asked     bool              `json:"asked" doc:"Whether anybody said who lives there."`
+	Choices   map[string]string `json:"choices" doc:"The sides that this person usually takes, by disagreement."`
 }
 
 type settledOutput struct{ Body Settled }
@@ -84,7 +84,7 @@ func (srv *server) householdOperations(api huma.API) {
 		),
 		signedIn(
 			srv,
-			func(ctx context.Context, a store.Account, in *struct{ Body treatment.Household }) (*settledOutput, error) {
+			func(ctx context.Context, a store.Account, in *struct{ Body facts.Household }) (*settledOutput, error) {
 				if err := srv.store.SaveHousehold(ctx, a, in.Body); err != nil {
 					return nil, err
 				}

@@ -154,6 +154,7 @@ func (srv *server) operations(r chi.Router) huma.API {
 	srv.placeOperations(api)
 	srv.plantOperations(api)
 	srv.entryOperations(api)
+	srv.sittingOperations(api)
 	srv.pictureOperations(api)
 	srv.diagnosisOperations(api)
 	srv.roundsOperations(api)

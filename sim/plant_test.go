@@ -129,6 +129,7 @@ func TestPestsGrowByWarmthAndComeBackFromEggs(t *testing.T) {
 func TestEveryMeasureOfTheTracksCanBeRead(t *testing.T) {
 	carers := map[string]bool{
 		"drained": true, "repotted": true, "treated": true, "marked-leaves": true, "growing": true, "at-rest": true,
+		"tips-1cm": true, "in-range": true, "flowers-over": true, "offsets": true, "offset-grown": true, "rival-absent": true,
 	}
 	seen := map[string]bool{}
 	for _, habit := range []string{"sympodial-orchid", "aroid-vine"} {

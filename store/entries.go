@@ -12,7 +12,8 @@ import (
 	"github.com/jmoiron/sqlx"
 
 	"tendermend/core/day"
-	"tendermend/core/treatment"
+	"tendermend/core/facts"
+	"tendermend/core/plant"
 	"tendermend/record"
 )
 
@@ -24,6 +25,7 @@ type entryRow struct {
 	By         string     `db:"by_name"`
 	Replaces   *uuid.UUID `db:"replaces"`
 	Case       *uuid.UUID `db:"case_id"`
+	With       *uuid.UUID `db:"with_id"`
 	Despite    []byte     `db:"despite"`
 	Body       []byte     `db:"body"`
 }
@@ -37,6 +39,7 @@ func (r entryRow) entry() (record.Entry, error) {
 		By:         r.By,
 		Replaces:   r.Replaces,
 		Case:       r.Case,
+		With:       r.With,
 	}
 	if err := json.Unmarshal(r.Body, &e.Body); err != nil {
 		return record.Entry{}, fmt.Errorf("reading entry %s: %w", r.ID, err)
@@ -53,7 +56,7 @@ func (r entryRow) entry() (record.Entry, error) {
 // what follows it says which.
 const collectionEntries = `
 	select e.id, e.plant_id, e.on_day, e.recorded_at, coalesce(e.by_name, u.name) as by_name, e.replaces, e.case_id,
-		e.despite, e.body
+		e.with_id, e.despite, e.body
 	from entries e join users u on u.id = e.by_user
 	where e.collection_id = $1 and `
 
@@ -132,83 +135,143 @@ func (s *Store) Append(
 			return record.Entry{}, err
 		}
 	}
-	var kept record.Entry
-	err := s.inTx(ctx, func(tx *sqlx.Tx) error {
-		if err := lockOrigins(ctx, tx, collection, e); err != nil {
+	kept, err := s.AppendAll(ctx, a, []record.Entry{e}, today, accepted...)
+	if err != nil {
+		return record.Entry{}, err
+	}
+	return kept[0], nil
+}
+
+// AppendAll adds several entries of one plant, the one after the other, as Append does:
+// all of them or none. What a tick brings about is added with it.
+func (s *Store) AppendAll(
+	ctx context.Context, a Account, list []record.Entry, today day.Day, accepted ...record.ConcernID,
+) (kept []record.Entry, err error) {
+	collection, plant := a.Collection.ID, list[0].PlantID
+	err = s.inTx(ctx, func(tx *sqlx.Tx) error {
+		for _, e := range list {
+			if err := lockOrigins(ctx, tx, collection, e); err != nil {
+				return err
+			}
+		}
+		if err := lockPlant(ctx, tx, collection, list[0]); err != nil {
 			return err
 		}
-		if err := lockPlant(ctx, tx, collection, e); err != nil {
-			return err
-		}
-		entries, err := loadEntries(ctx, tx, collection, e.PlantID)
+		entries, err := loadEntries(ctx, tx, collection, plant)
 		if err != nil {
 			return err
 		}
-		again, err := sentBefore(ctx, tx, collection, e)
-		if err != nil || again != nil {
-			if again != nil {
-				kept = *again
-			}
+		// No new plant of a withdrawn kind.
+		kinds, err := loadKinds(ctx, tx, collection, list[0].Arrived == nil || list[0].Replaces != nil)
+		if err != nil {
 			return err
 		}
-		if e.Pictured != nil {
-			there, err := hasPicture(ctx, tx, collection, e.PlantID, e.Pictured.Picture)
+		add := adding{store: s, tx: tx, account: a, today: today, accepted: accepted}
+		add.ledger = record.NewLedger(plant, entries, kinds)
+		if add.around, err = around(ctx, tx, a.Collection, kinds); err != nil {
+			return err
+		}
+		if add.around.Sisters, err = sisters(ctx, tx, collection, plant, originOf(add.ledger.State())); err != nil {
+			return err
+		}
+		for _, e := range list {
+			done, err := add.one(ctx, e)
 			if err != nil {
 				return err
 			}
-			if !there {
-				return record.Faults{
-					{Field: "pictured.picture", Message: "the picture itself has not arrived; send it first"},
-				}
-			}
+			kept = append(kept, done)
 		}
-		kinds, err := loadKinds(
-			ctx,
-			tx,
-			collection,
-			e.Arrived == nil || e.Replaces != nil,
-		) // no new plant of a withdrawn kind
-		if err != nil {
+		if len(add.added) == 0 {
+			return nil // all of it was sent before
+		}
+		if err := s.useUp(ctx, tx, a, append(entries, add.added...)); err != nil {
 			return err
 		}
-		ledger := record.NewLedger(e.PlantID, entries, kinds)
-		if faults := ledger.Check(e, today); len(faults) > 0 {
-			return faults
-		}
-		home, _, err := loadSetting[treatment.Household](ctx, tx, collection, householdKey)
-		if err != nil {
-			return err
-		}
-		judged, err := knowledge(ctx, tx, collection)
-		if err != nil {
-			return err
-		}
-		came, err := sisters(ctx, tx, collection, e.PlantID, originOf(ledger.State()))
-		if err != nil {
-			return err
-		}
-		around := record.Context{
-			South: a.Collection.South, Kinds: kinds, Household: home, Knowledge: judged, Sisters: came,
-		}
-		concerns := ledger.Concerns(e, s.now(), around)
-		if unmet := concerns.Unmet(accepted); len(unmet) > 0 {
-			return unmet
-		}
-		e.RecordedAt, e.By, e.Despite = s.now(), a.User.Name, concerns
-		if err := ledger.Complete(&e, around); err != nil {
-			return record.Faults{{Field: string(e.Kind()), Message: err.Error()}}
-		}
-		if err := insertEntry(ctx, tx, a, e); err != nil {
-			return err
-		}
-		kept = e
-		ledger.Add(e)
-		if err := s.useUp(ctx, tx, a, append(entries, e)); err != nil {
-			return err
-		}
-		return projectWithSisters(ctx, tx, a.Collection, ledger.State())
+		return projectWithSisters(ctx, tx, a.Collection, add.ledger.State())
 	})
 	return kept, err
+}
+
+// around is what a collection adds to the trade.
+func around(ctx context.Context, tx *sqlx.Tx, c Collection, kinds plant.Kinds) (record.Context, error) {
+	home, _, err := loadSetting[facts.Household](ctx, tx, c.ID, householdKey)
+	if err != nil {
+		return record.Context{}, err
+	}
+	judged, err := knowledge(ctx, tx, c.ID)
+	return record.Context{South: c.South, Kinds: kinds, Household: home, Knowledge: judged}, err
+}
+
+// adding adds entries to a plant's record in one transaction.
+type adding struct {
+	store    *Store
+	tx       *sqlx.Tx
+	account  Account
+	today    day.Day
+	accepted []record.ConcernID
+	ledger   *record.Ledger
+	around   record.Context
+	added    []record.Entry
+}
+
+// one adds an entry with what it brings about; one that was sent before is given back
+// as it was recorded.
+func (add *adding) one(ctx context.Context, e record.Entry) (record.Entry, error) {
+	collection := add.account.Collection.ID
+	again, err := sentBefore(ctx, add.tx, collection, e)
+	if err != nil {
+		return record.Entry{}, err
+	}
+	if again != nil {
+		return *again, nil
+	}
+	if e.Pictured != nil {
+		there, err := hasPicture(ctx, add.tx, collection, e.PlantID, e.Pictured.Picture)
+		if err != nil {
+			return record.Entry{}, err
+		}
+		if !there {
+			const said = "the picture itself has not arrived; send it first"
+			return record.Entry{}, record.Faults{{Field: "pictured.picture", Message: said}}
+		}
+	}
+	if faults := add.ledger.Check(e, add.today); len(faults) > 0 {
+		return record.Entry{}, faults
+	}
+	concerns := add.ledger.Concerns(e, add.store.now(), add.around)
+	if unmet := concerns.Unmet(add.accepted); len(unmet) > 0 {
+		return record.Entry{}, unmet
+	}
+	e.RecordedAt, e.By, e.Despite = add.store.now(), add.account.User.Name, concerns
+	if n := len(add.added); n > 0 && !e.RecordedAt.After(add.added[n-1].RecordedAt) {
+		e.RecordedAt = add.added[n-1].RecordedAt.Add(time.Microsecond) // in the order in which they were sent
+	}
+	e.With = add.ledger.With(e)
+	if err := add.ledger.Complete(&e, add.around); err != nil {
+		return record.Entry{}, record.Faults{{Field: string(e.Kind()), Message: err.Error()}}
+	}
+	if err := add.keep(ctx, e); err != nil {
+		return record.Entry{}, err
+	}
+	for i, effect := range add.ledger.Effects(e) {
+		effect.RecordedAt = e.RecordedAt.Add(time.Duration(i+1) * time.Microsecond)
+		if faults := add.ledger.Check(effect, add.today); len(faults) > 0 {
+			return record.Entry{}, faults
+		}
+		if err := add.keep(ctx, effect); err != nil {
+			return record.Entry{}, err
+		}
+	}
+	return e, nil
+}
+
+func (add *adding) keep(ctx context.Context, e record.Entry) error {
+	if err := insertEntry(ctx, add.tx, add.account, e); err != nil {
+		return err
+	}
+	add.ledger.Add(e)
+	add.added = append(add.added, e)
+	return nil
 }
 
 func motherOf(e record.Entry) *uuid.UUID {
@@ -282,9 +345,10 @@ func insertEntry(ctx context.Context, tx *sqlx.Tx, a Account, e record.Entry) er
 	}
 	_, err = tx.ExecContext(ctx, `
 		insert into entries (collection_id, id, plant_id, kind, on_day, recorded_at, by_user, replaces,
-			case_id, despite, body)
-		values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)`,
-		a.Collection.ID, e.ID, e.PlantID, string(e.Kind()), e.On, e.RecordedAt, a.User.ID, e.Replaces, e.Case, despite, body)
+			case_id, with_id, despite, body)
+		values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12)`,
+		a.Collection.ID, e.ID, e.PlantID, string(e.Kind()), e.On, e.RecordedAt, a.User.ID, e.Replaces, e.Case, e.With,
+		despite, body)
 	if err != nil {
 		return fmt.Errorf("recording entry %s: %w", e.ID, err)
 	}

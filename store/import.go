@@ -276,7 +276,7 @@ func insertEntries(ctx context.Context, tx *sqlx.Tx, a Account, entries []record
 		return nil
 	}
 	var ids, plants, kinds, days, bodies []string
-	var by, replaces, cases, despite []*string
+	var by, replaces, cases, withs, despite []*string
 	var recorded []time.Time
 	for _, e := range entries {
 		body, err := json.Marshal(e.Body)
@@ -286,31 +286,24 @@ func insertEntries(ctx context.Context, tx *sqlx.Tx, a Account, entries []record
 		ids, plants = append(ids, e.ID.String()), append(plants, e.PlantID.String())
 		kinds, days, bodies = append(kinds, string(e.Kind())), append(days, e.On.String()), append(bodies, string(body))
 		recorded = append(recorded, e.RecordedAt)
-		var name, old, of *string
+		var name *string
 		if e.By != "" && e.By != a.User.Name {
 			name = &e.By
-		}
-		if e.Replaces != nil {
-			id := e.Replaces.String()
-			old = &id
-		}
-		if e.Case != nil {
-			id := e.Case.String()
-			of = &id
 		}
 		warned, err := writtenDespite(e)
 		if err != nil {
 			return err
 		}
-		by, replaces, cases = append(by, name), append(replaces, old), append(cases, of)
+		by, replaces = append(by, name), append(replaces, maybeID(e.Replaces))
+		cases, withs = append(cases, maybeID(e.Case)), append(withs, maybeID(e.With))
 		despite = append(despite, warned)
 	}
 	_, err := tx.ExecContext(ctx, `
 		insert into entries (collection_id, by_user, id, plant_id, kind, on_day, recorded_at, by_name, replaces,
-			case_id, despite, body)
+			case_id, with_id, despite, body)
 		select $1, $2, * from unnest($3::uuid[], $4::uuid[], $5::text[], $6::date[], $7::timestamptz[], $8::text[],
-			$9::uuid[], $10::uuid[], $11::jsonb[], $12::jsonb[])`,
-		a.Collection.ID, a.User.ID, ids, plants, kinds, days, recorded, by, replaces, cases, despite, bodies)
+			$9::uuid[], $10::uuid[], $11::uuid[], $12::jsonb[], $13::jsonb[])`,
+		a.Collection.ID, a.User.ID, ids, plants, kinds, days, recorded, by, replaces, cases, withs, despite, bodies)
 	if isUnique(err) {
 		return ErrConflict // an id stands for something else of this collection
 	}
@@ -318,4 +311,13 @@ func insertEntries(ctx context.Context, tx *sqlx.Tx, a Account, entries []record
 		return fmt.Errorf("writing %s: %w", working.Count(len(entries), "entry"), err)
 	}
 	return nil
+}
+
+// maybeID writes an id that may be missing.
+func maybeID(id *uuid.UUID) *string {
+	if id == nil {
+		return nil
+	}
+	text := id.String()
+	return &text
 }

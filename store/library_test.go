@@ -7,8 +7,8 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"tendermend/core/facts"
 	"tendermend/core/plant"
-	"tendermend/core/treatment"
 	"tendermend/internal/pgtest"
 	"tendermend/record"
 	"tendermend/store"
@@ -168,14 +168,14 @@ func TestSettingsBelongToTheCollectionAndChoicesToThePerson(t *testing.T) {
 	_, known, err := s.Household(t.Context(), a.Collection.ID)
 	require.NoError(t, err)
 	assert.False(t, known, "nobody said so yet")
-	require.NoError(t, s.SaveHousehold(t.Context(), a, treatment.Household{Pets: true}))
-	require.NoError(t, s.SaveHousehold(t.Context(), a, treatment.Household{Pets: true, Asthma: true}))
+	require.NoError(t, s.SaveHousehold(t.Context(), a, facts.Household{Pets: true}))
+	require.NoError(t, s.SaveHousehold(t.Context(), a, facts.Household{Pets: true, Asthma: true}))
 	require.NoError(t, s.SaveChoices(t.Context(), a, map[string]string{"rootWash": "peroxide"}))
 
 	household, known, err := s.Household(t.Context(), a.Collection.ID)
 	require.NoError(t, err)
 	assert.True(t, known)
-	assert.Equal(t, treatment.Household{Pets: true, Asthma: true}, household)
+	assert.Equal(t, facts.Household{Pets: true, Asthma: true}, household)
 	_, known, err = s.Household(t.Context(), stranger.Collection.ID)
 	require.NoError(t, err)
 	assert.False(t, known)

@@ -8,7 +8,7 @@ import (
 	"github.com/google/uuid"
 	"github.com/jmoiron/sqlx"
 
-	"tendermend/core/treatment"
+	"tendermend/core/facts"
 )
 
 const householdKey = "household"
@@ -18,8 +18,8 @@ func choicesKey(user uuid.UUID) string { return "choices:" + user.String() }
 
 // Household gives who lives where the collection stands, and whether anybody
 // said so yet.
-func (s *Store) Household(ctx context.Context, collection uuid.UUID) (h treatment.Household, known bool, err error) {
-	return loadSetting[treatment.Household](ctx, s.q(), collection, householdKey)
+func (s *Store) Household(ctx context.Context, collection uuid.UUID) (h facts.Household, known bool, err error) {
+	return loadSetting[facts.Household](ctx, s.q(), collection, householdKey)
 }
 
 // Choices gives the sides that a person usually takes where the trade disagrees.
@@ -32,7 +32,7 @@ func (s *Store) Choices(ctx context.Context, a Account) (map[string]string, erro
 }
 
 // SaveHousehold keeps a new version of who lives there.
-func (s *Store) SaveHousehold(ctx context.Context, a Account, h treatment.Household) error {
+func (s *Store) SaveHousehold(ctx context.Context, a Account, h facts.Household) error {
 	return s.saveSetting(ctx, a, householdKey, h)
 }
 

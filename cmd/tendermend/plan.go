@@ -14,6 +14,8 @@ import (
 
 	"tendermend/core/cause"
 	"tendermend/core/day"
+	"tendermend/core/facts"
+	"tendermend/core/gate"
 	"tendermend/core/plant"
 	"tendermend/core/treatment"
 	"tendermend/core/treatment/check"
@@ -146,10 +148,13 @@ func planSchema(out io.Writer) error {
 		RequiredFromJSONSchemaTags: true,
 		AllowAdditionalProperties:  true,
 	}
-	s := r.Reflect(planned{})
-	for _, t := range []reflect.Type{reflect.TypeFor[treatment.Situation](), reflect.TypeFor[treatment.Facts](),
-		reflect.TypeFor[treatment.Choices](), reflect.TypeFor[treatment.Place](),
-		reflect.TypeFor[treatment.Household](), reflect.TypeFor[treatment.Plan](), reflect.TypeFor[treatment.Sitting](),
+	s := r.Reflect(struct {
+		planned
+		Situation treatment.Written `json:"situation"`
+	}{})
+	for _, t := range []reflect.Type{reflect.TypeFor[treatment.Written](), reflect.TypeFor[facts.Facts](),
+		reflect.TypeFor[treatment.Choices](), reflect.TypeFor[facts.Place](),
+		reflect.TypeFor[facts.Household](), reflect.TypeFor[treatment.Plan](), reflect.TypeFor[treatment.Sitting](),
 		reflect.TypeFor[treatment.Step](), reflect.TypeFor[treatment.Params]()} {
 		tagged(s.Definitions[t.Name()], t)
 	}
@@ -191,11 +196,12 @@ func ids[T any](list []T, id func(T) string) *jsonschema.Schema {
 }
 
 func mapped(t reflect.Type) *jsonschema.Schema {
+	if named, is := reflect.Zero(t).Interface().(interface{ JSONType() string }); is {
+		return &jsonschema.Schema{Type: named.JSONType()}
+	}
 	switch t {
-	case reflect.TypeFor[treatment.Number]():
-		return &jsonschema.Schema{Type: "number"}
-	case reflect.TypeFor[treatment.Yes]():
-		return &jsonschema.Schema{Type: "boolean"}
+	case reflect.TypeFor[gate.Gate]():
+		return &jsonschema.Schema{Description: "A list of conditions, or a gate written short."}
 	case reflect.TypeFor[day.Day]():
 		return &jsonschema.Schema{Type: "string", Format: "date"}
 	case reflect.TypeFor[treatment.OperatorID]():

@@ -39,7 +39,8 @@ func TestNoSentenceCountsByHand(t *testing.T) {
 			switch {
 			case err != nil || d.IsDir() || rule == nil:
 				return err
-			case strings.Contains(path, "_test.") || strings.Contains(path, ".test.") || strings.Contains(path, "schema.d"):
+			case strings.Contains(path, "_test.") || strings.Contains(path, ".test.") || strings.Contains(path, "schema.d"),
+				strings.HasSuffix(path, "gate/notation.go"): // what it reads is never said
 				return nil
 			}
 			seen++

@@ -4,6 +4,7 @@ package plant
 
 import (
 	"slices"
+
 	"tendermend/core/climate"
 )
 

@@ -57,7 +57,7 @@ func lines(t *testing.T, s treatment.Situation, p treatment.Plan) string {
 	var b strings.Builder
 	fmt.Fprintf(&b, "%s %v %s cautions %v\n", p.Track, p.Beside, p.School, p.Cautions)
 	for _, z := range p.Sittings {
-		day := "[" + z.Gate + "]"
+		day := "[" + z.Gate.Words() + "]"
 		if z.Day != nil {
 			day = fmt.Sprint("d", *z.Day)
 		}
@@ -67,7 +67,7 @@ func lines(t *testing.T, s treatment.Situation, p treatment.Plan) string {
 			require.NoError(t, err)
 			fmt.Fprintf(&b, "\n  %s %s | %s | %v %v", x.Op, raw, x.Words, x.Materials, x.Cautions)
 			if x.Every > 0 {
-				fmt.Fprintf(&b, "/%d to %s", x.Every, x.Until)
+				fmt.Fprintf(&b, "/%d to %s", x.Every, x.Until.Words())
 			}
 		}
 		b.WriteString("\n")

@@ -10,6 +10,8 @@ import (
 
 	"github.com/stretchr/testify/require"
 
+	"tendermend/core/facts"
+	"tendermend/core/gate"
 	"tendermend/core/plant"
 	"tendermend/core/treatment"
 	"tendermend/core/treatment/check"
@@ -40,7 +42,7 @@ var damages = []func(*rand.Rand, *treatment.Plan) string{
 		s, _ := place(r, p)
 		if s.Day == nil {
 			day := r.IntN(20)
-			s.Day, s.Gate, s.LookDay = &day, "", nil
+			s.Day, s.Gate, s.LookDay = &day, nil, nil
 			return fmt.Sprintf("%s by the day, %d", s.Kind, day)
 		}
 		day := max(0, *s.Day+pick(r, -7, -3, -2, -1, 1, 2, 3, 5, 9, 21))
@@ -79,8 +81,8 @@ var damages = []func(*rand.Rand, *treatment.Plan) string{
 		if x.Every == 0 {
 			return ""
 		}
-		x.Every, x.Until = pick(r, 1, 2, 4, 9, 21), pick(r, x.Until, "", "d9", "d20", "d60")
-		return fmt.Sprintf("%s every %d until %s", x.Op, x.Every, x.Until)
+		x.Every, x.Until = pick(r, 1, 2, 4, 9, 21), pick(r, x.Until, nil, toDay(9), toDay(20), toDay(60))
+		return fmt.Sprintf("%s every %d until %s", x.Op, x.Every, x.Until.Words())
 	},
 	func(r *rand.Rand, p *treatment.Plan) string { // with other means
 		s, k := place(r, p)
@@ -89,7 +91,7 @@ var damages = []func(*rand.Rand, *treatment.Plan) string{
 		q.How = pick(r, q.How, "through", "light", "hand")
 		q.Class = pick(r, q.Class, "insect", "fungus")
 		q.MixedWith, q.Flame, q.Reuse = pick(r, "", "vinegar", "bleach"), r.IntN(3) == 0, r.IntN(3) == 0
-		q.Seat = pick(r, q.Seat, treatment.InPot, treatment.InReservoir)
+		q.Seat = pick(r, q.Seat, facts.InPot, facts.InReservoir)
 		return "other means for " + string(s.Steps[k].Op)
 	},
 }
@@ -132,3 +134,5 @@ func TestPlansStayAsBrokenAsTheyWereApproved(t *testing.T) {
 	}
 	approve.Text(t, approvedDamage, made.String(), "\n")
 }
+
+func toDay(n int) gate.Gate { return gate.Gate{gate.OnDay(n)} }

@@ -53,12 +53,12 @@ func TestAThirstyPlantIsDabbedWhereNoSprayIsBorne(t *testing.T) {
 			require.NotContains(t, []treatment.OperatorID{treatment.Soap, treatment.Oil}, x.Op)
 			if x.Op == treatment.Alcohol {
 				require.NotNil(t, sit.Day)
-				dabs = append(dabs, dab{*sit.Day, x.Every, x.Until})
+				dabs = append(dabs, dab{*sit.Day, x.Every, x.Until.Words()})
 			}
 		}
 	}
 	// The programme takes until day 42: the next of every third day from 5 on.
-	assert.Equal(t, []dab{{5, 0, ""}, {8, 3, "d44"}}, dabs)
+	assert.Equal(t, []dab{{5, 0, ""}, {8, 3, "day 44 of the plan"}}, dabs)
 	assert.True(t, slices.IsSortedFunc(p.Sittings, func(a, b treatment.Sitting) int {
 		if a.Day == nil || b.Day == nil {
 			return 0

@@ -10,6 +10,7 @@ import (
 
 	"tendermend/core/cause"
 	"tendermend/core/day"
+	"tendermend/core/facts"
 	"tendermend/core/plant"
 	"tendermend/core/treatment"
 	"tendermend/core/treatment/compose"
@@ -157,13 +158,13 @@ func TestPlansComeToTheirGoalOrSayWhyNot(t *testing.T) {
 // A pot without holes cannot be watered: it is repotted, at once where it drowns,
 // else in its season.
 func TestAPotWithoutHolesIsReplaced(t *testing.T) {
-	replaced := func(a treatment.Facts) (now, ever bool) {
+	replaced := func(a facts.Facts) (now, ever bool) {
 		p, err := compose.Plan(
 			treatment.Situation{
-				Kind:    "monstera-deliciosa",
-				Causes:  []cause.ID{cause.NoDrainage},
-				On:      day.Of(2026, 12, 10),
-				Answers: a,
+				Kind:   "monstera-deliciosa",
+				Causes: []cause.ID{cause.NoDrainage},
+				On:     day.Of(2026, 12, 10),
+				Facts:  a,
 			},
 		)
 		require.NoError(t, err)
@@ -176,10 +177,10 @@ func TestAPotWithoutHolesIsReplaced(t *testing.T) {
 		}
 		return now, ever
 	}
-	now, ever := replaced(treatment.Facts{PotHoles: treatment.True})
+	now, ever := replaced(facts.Facts{PotHoles: facts.Said(true)})
 	assert.False(t, now || ever, "holes are opened")
-	now, ever = replaced(treatment.Facts{PotHoles: treatment.False})
+	now, ever = replaced(facts.Facts{PotHoles: facts.Said(false)})
 	assert.True(t, ever && !now, "it waits for its season")
-	now, _ = replaced(treatment.Facts{PotHoles: treatment.False, Limp: treatment.True, Moist: treatment.Wet})
+	now, _ = replaced(facts.Facts{PotHoles: facts.Said(false), Limp: facts.Said(true), Moist: facts.Said(facts.Wet)})
 	assert.True(t, now, "it drowns")
 }

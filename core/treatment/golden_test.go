@@ -5,9 +5,7 @@ import (
 	"fmt"
 	"math"
 	"os"
-	"regexp"
 	"slices"
-	"strconv"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -15,6 +13,7 @@ import (
 
 	"tendermend/core/cause"
 	"tendermend/core/day"
+	"tendermend/core/facts"
 	"tendermend/core/treatment"
 	"tendermend/core/treatment/check"
 	"tendermend/core/treatment/compose"
@@ -53,8 +52,6 @@ var housekeeping = []treatment.OperatorID{
 	"look",
 }
 
-var untilDay = regexp.MustCompile(`^d(\d+)$`)
-
 // looks lists the days on which a plan looks at the plant.
 func looks(p treatment.Plan) map[int]bool {
 	days := map[int]bool{}
@@ -64,8 +61,8 @@ func looks(p treatment.Plan) map[int]bool {
 				continue
 			}
 			end, every := *s.Day+200, 400
-			if m := untilDay.FindStringSubmatch(z.Until); m != nil {
-				end, _ = strconv.Atoi(m[1])
+			if n, is := z.Until.Since(facts.Planned); is {
+				end = n
 			}
 			if z.Every > 0 {
 				every = z.Every
@@ -162,10 +159,10 @@ func TestTheGoldenPlansComeOutAsWritten(t *testing.T) {
 
 func TestAHealthyNewcomerInATightPotIsHeldUntilItsQuarantineHasDayFourteen(t *testing.T) {
 	s := treatment.Situation{Kind: "monstera-deliciosa", Causes: []cause.ID{cause.PotBound}, On: day.Of(2026, 4, 10),
-		Answers: treatment.Facts{
-			NewcomerDays: treatment.N(0),
-			PotWidthCM:   treatment.N(14),
-			RootBallCM:   treatment.N(14),
+		Facts: facts.Facts{
+			NewcomerDays: facts.Said[float64](0),
+			PotWidthCM:   facts.Said[float64](14),
+			RootBallCM:   facts.Said[float64](14),
 		}}
 	p, err := compose.Plan(s)
 	require.NoError(t, err)
@@ -192,13 +189,13 @@ func TestAnOrchidAtRestInTiredMediumWaitsForItsFirstRoot(t *testing.T) {
 		Kind:   "cattleya-labiata",
 		Causes: []cause.ID{cause.MediumCollapsed},
 		On:     day.Of(2026, 12, 10),
-		Answers: treatment.Facts{
-			NewcomerDays: treatment.N(300),
-			PotWidthCM:   treatment.N(14),
-			RootBallCM:   treatment.N(11),
-			LiveRoots:    treatment.N(8),
-			DeadRoots:    treatment.N(1),
-			LiveTips:     treatment.N(0),
+		Facts: facts.Facts{
+			NewcomerDays: facts.Said[float64](300),
+			PotWidthCM:   facts.Said[float64](14),
+			RootBallCM:   facts.Said[float64](11),
+			LiveRoots:    facts.Said[float64](8),
+			DeadRoots:    facts.Said[float64](1),
+			LiveTips:     facts.Said[float64](0),
 		},
 	}
 	p, err := compose.Plan(s)
@@ -235,9 +232,11 @@ func TestTheSameSituationGivesTheSameBytes(t *testing.T) {
 func TestTheSchoolsOfTheGoldenPlansAreTheBestByTheirScore(t *testing.T) {
 	// What the weights ask and the golden lines leave open.
 	told := map[string]func(*treatment.Situation){
-		"G04": func(s *treatment.Situation) { s.Answers.LiveTips, s.Answers.Phase = treatment.N(0), "idle" },
-		"G07": func(s *treatment.Situation) { s.Place.LookDays = treatment.N(1) },
-		"G10": func(s *treatment.Situation) { s.Choices.OneSetup, s.Choices.Stock = treatment.True, []string{"clay"} },
+		"G04": func(s *treatment.Situation) {
+			s.Facts.LiveTips, s.Facts.Phase = facts.Said[float64](0), facts.Said(facts.Idle)
+		},
+		"G07": func(s *treatment.Situation) { s.Facts.Place.LookDays = facts.Said[float64](1) },
+		"G10": func(s *treatment.Situation) { s.Choices.OneSetup, s.Choices.Stock = facts.Said(true), []string{"clay"} },
 	}
 	scored := map[string]int{"G01": 6, "G04": 12, "G05": 7, "G06": 10, "G07": 15, "G10": 9}
 	for _, g := range goldens(t) {

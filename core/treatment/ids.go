@@ -146,24 +146,6 @@ const (
 	CareSit   SittingKind = "CARE" // looks, water, light: nothing is disturbed
 )
 
-// Seat is what a plant stands in.
-type Seat string
-
-// The seats.
-const (
-	InPot       Seat = "pot"
-	InBasket    Seat = "basket"
-	OnMount     Seat = "mount"
-	Hung        Seat = "hung"
-	InCup       Seat = "cup"
-	InDish      Seat = "dish"
-	InReservoir Seat = "reservoir"
-	InBox       Seat = "box"
-	OnTray      Seat = "tray"
-	InHand      Seat = "hand"
-	InBin       Seat = "bin"
-)
-
 // School is a way of re-establishing an orchid.
 type School string
 

@@ -1,6 +1,10 @@
 package treatment
 
-import "slices"
+import (
+	"slices"
+
+	"tendermend/core/facts"
+)
 
 // Does are effects of an operator on plant, pot, blade or leaves.
 type Does uint32
@@ -35,7 +39,7 @@ type Operator struct {
 	ForGood       bool // cannot be undone
 	Disturbs      int  // 0 not at all, to 3
 	Does          Does
-	Seat          Seat // where the plant stands after it, for an operator that sets
+	Seat          facts.Seat // where the plant stands after it, for an operator that sets
 	// Cautions are the letters of the cautions that belong to it.
 	Cautions  string
 	Materials []string

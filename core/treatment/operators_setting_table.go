@@ -1,5 +1,7 @@
 package treatment
 
+import "tendermend/core/facts"
+
 // settingOperators are those of setting a plant into something.
 var settingOperators = []Operator{
 	{
@@ -11,7 +13,7 @@ var settingOperators = []Operator{
 		ForGood:  true,
 		Disturbs: 1,
 		Does:     Sets | Gentle,
-		Seat:     InPot,
+		Seat:     facts.InPot,
 		Cautions: "d",
 		Done:     "It does not sink.",
 		Wrong:    "A base set too deep rots.",
@@ -24,7 +26,7 @@ var settingOperators = []Operator{
 		ForGood:  true,
 		Disturbs: 1,
 		Does:     Sets,
-		Seat:     InPot,
+		Seat:     facts.InPot,
 		Cautions: "du",
 		Done:     "It sits firm.",
 		For: "pot-bound medium-collapsed root-rot softened-water no-drainage base-buried ph-off drought " +
@@ -38,7 +40,7 @@ var settingOperators = []Operator{
 		ForGood:  true,
 		Disturbs: 2,
 		Does:     Cuts | Sets,
-		Seat:     InPot,
+		Seat:     facts.InPot,
 		Cautions: "b",
 		Done:     "The ball fits.",
 		For:      "pot-bound wish:refresh",
@@ -69,7 +71,7 @@ var settingOperators = []Operator{
 		Minutes:   15,
 		Disturbs:  1,
 		Does:      Sets | Gentle,
-		Seat:      InPot,
+		Seat:      facts.InPot,
 		Cautions:  "md",
 		Materials: []string{"long moss"},
 		Done:      "The base is dry.",
@@ -81,7 +83,7 @@ var settingOperators = []Operator{
 		Minutes:   15,
 		Disturbs:  1,
 		Does:      Sets | Gentle,
-		Seat:      Hung,
+		Seat:      facts.Hung,
 		Cautions:  "e",
 		Materials: []string{"hook", "wisps of dead moss"},
 		Done:      "Air reaches every root.",
@@ -93,7 +95,7 @@ var settingOperators = []Operator{
 		Minutes:   20,
 		Disturbs:  1,
 		Does:      Sets | Gentle,
-		Seat:      OnMount,
+		Seat:      facts.OnMount,
 		Materials: []string{"slab", "ties"},
 		Done:      "It does not rock.",
 	},
@@ -104,7 +106,7 @@ var settingOperators = []Operator{
 		Minutes:   10,
 		Disturbs:  1,
 		Does:      Sets | Gentle,
-		Seat:      InCup,
+		Seat:      facts.InCup,
 		Materials: []string{"clear cup"},
 		Done:      "It cannot slip.",
 		Wrong:     "A base under water rots.",
@@ -115,7 +117,7 @@ var settingOperators = []Operator{
 		How:       "Mark the level; it falls as the roots go down.",
 		Minutes:   5,
 		Does:      Gentle,
-		Seat:      InDish,
+		Seat:      facts.InDish,
 		Materials: []string{"dish"},
 		Done:      "The level is marked.",
 	},
@@ -127,7 +129,7 @@ var settingOperators = []Operator{
 		ForGood:  true,
 		Disturbs: 2,
 		Does:     Sets | Gentle,
-		Seat:     InReservoir,
+		Seat:     facts.InReservoir,
 		Cautions: "d",
 		Done:     "Nothing rocks.",
 	},

@@ -1,5 +1,7 @@
 package treatment
 
+import "tendermend/core/facts"
+
 // shapeOperators are those of shape, and the end of a treatment.
 var shapeOperators = []Operator{
 	{
@@ -49,7 +51,7 @@ var shapeOperators = []Operator{
 		ForGood:   true,
 		Disturbs:  3,
 		Does:      Gentle,
-		Seat:      InBin,
+		Seat:      facts.InBin,
 		Cautions:  "w",
 		Materials: []string{"waste bag"},
 		Done:      "The bag is out of the house.",

@@ -2,6 +2,8 @@ package treatment
 
 import (
 	"tendermend/core/cause"
+	"tendermend/core/facts"
+	"tendermend/core/gate"
 	"tendermend/core/plant"
 )
 
@@ -47,14 +49,14 @@ type Sitting struct {
 	Kind SittingKind `json:"kind"`
 	Day  *int        `json:"day" doc:"Days after the plan was accepted; null where it waits for its gate."`
 	Slot Slot        `json:"slot"`
-	Gate string      `json:"gate" doc:"What must be seen first; empty where it has a day."`
+	Gate gate.Gate   `json:"waits,omitempty" doc:"What must be so first; none where it has a day."`
 	Held string      `json:"held" doc:"Why it is held back: rest, newcomer, thirst, temp, bloom, tips, season."`
 	// LookDay is about when to look whether the gate is met.
 	LookDay *int `json:"lookDay,omitempty" doc:"Where it waits for its gate: about when to look whether it is met."`
 	// OpenedBy is the event that met its gate.
-	OpenedBy *Event `json:"openedBy,omitempty"`
-	StageDay *int   `json:"stageDay,omitempty" doc:"The day on which the stage began that its gate belongs to."`
-	Steps    []Step `json:"steps"`
+	OpenedBy *facts.Event `json:"openedBy,omitempty"`
+	StageDay *int         `json:"stageDay,omitempty" doc:"The day on which the stage began that its gate belongs to."`
+	Steps    []Step       `json:"steps"`
 }
 
 // Step is one operator in a sitting.
@@ -62,7 +64,7 @@ type Step struct {
 	Op        OperatorID `json:"op"`
 	Organ     string     `json:"organ"`
 	Every     int        `json:"every" doc:"Days after which it is done again; 0 for once."`
-	Until     string     `json:"until" doc:"What ends a repeated step."`
+	Until     gate.Gate  `json:"until" doc:"What ends it."`
 	Params    Params     `json:"params"`
 	Cause     cause.ID   `json:"cause,omitempty" doc:"The cause that asks for it, where one alone does."`
 	Materials []string   `json:"materials"`
@@ -80,7 +82,7 @@ type Params struct {
 	PotDepthCM  Number       `json:"potDepthCm,omitzero"`
 	VolumeML    Number       `json:"volumeMl,omitzero"`
 	Shape       string       `json:"shape,omitempty"`
-	Seat        Seat         `json:"seat,omitempty"`
+	Seat        facts.Seat   `json:"seat,omitempty"`
 	For         string       `json:"for,omitempty" doc:"pieces, where it is for the pieces and not for the mother"`
 	Dry         bool         `json:"dry,omitempty"`
 	Mix         []plant.Part `json:"mix,omitempty"`
@@ -146,7 +148,7 @@ type Params struct {
 	Note        string       `json:"note,omitempty"`
 	Ends        bool         `json:"ends,omitempty"`
 	PastStage   bool         `json:"pastStage,omitempty"`
-	Until       string       `json:"until,omitempty"`
+	Until       gate.Gate    `json:"until,omitempty"`
 	Stage       string       `json:"stage,omitempty"`
 	At          string       `json:"at,omitempty"`
 	Part        string       `json:"part,omitempty"`

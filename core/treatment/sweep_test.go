@@ -16,6 +16,7 @@ import (
 
 	"tendermend/core/cause"
 	"tendermend/core/day"
+	"tendermend/core/facts"
 	"tendermend/core/plant"
 	"tendermend/core/treatment"
 	"tendermend/core/treatment/check"
@@ -47,9 +48,9 @@ func plainSituations(step int, each func(treatment.Situation)) {
 		}
 		for _, on := range seasons {
 			base := treatment.Situation{
-				Kind:    k.ID,
-				On:      on,
-				Answers: treatment.Facts{PotWidthCM: treatment.N(14), RootBallCM: treatment.N(10)},
+				Kind:  k.ID,
+				On:    on,
+				Facts: facts.Facts{PotWidthCM: facts.Said[float64](14), RootBallCM: facts.Said[float64](10)},
 			}
 			for _, id := range fitting(k) {
 				s := base
@@ -58,7 +59,7 @@ func plainSituations(step int, each func(treatment.Situation)) {
 			}
 			for _, w := range treatment.Wishes() {
 				s := base
-				s.Wish, s.Answers.LiveTips = w, treatment.N(3)
+				s.Wish, s.Facts.LiveTips = w, facts.Said[float64](3)
 				each(s)
 			}
 		}
@@ -71,7 +72,8 @@ func pick[T any](r *rand.Rand, list ...T) T { return list[r.IntN(len(list))] }
 // whatever a plant, a place, a carer and a household may be.
 func anySituation(r *rand.Rand, kinds []plant.Profile) treatment.Situation {
 	k := pick(r, kinds...)
-	s := treatment.Situation{Kind: k.ID, On: pick(r, seasons...) + day.Day(r.IntN(60)), South: r.IntN(6) == 0}
+	s := treatment.Situation{Kind: k.ID, On: pick(r, seasons...) + day.Day(r.IntN(60))}
+	s.Facts.South = r.IntN(6) == 0
 	if r.IntN(20) == 0 {
 		s.Kind, s.Habit = "", k.Habit
 	}
@@ -84,45 +86,47 @@ func anySituation(r *rand.Rand, kinds []plant.Profile) treatment.Situation {
 	if r.IntN(12) == 0 {
 		s.Wish = pick(r, treatment.Wishes()...)
 	}
-	s.Place = treatment.Place{
-		WarmthC:     treatment.N(pick(r, 12.0, 14, 17, 20, 20, 22, 26, 31)),
-		HumidityPct: treatment.N(pick(r, 35.0, 45, 55, 65, 75)),
-		LookDays:    treatment.N(pick(r, 1.0, 2, 4, 7)),
+	s.Facts.Place = facts.Place{
+		WarmthC:     facts.Said[float64](pick(r, 12.0, 14, 17, 20, 20, 22, 26, 31)),
+		HumidityPct: facts.Said[float64](pick(r, 35.0, 45, 55, 65, 75)),
+		LookDays:    facts.Said[float64](pick(r, 1.0, 2, 4, 7)),
 	}
 	if r.IntN(8) == 0 {
-		s.Place.Sun = treatment.True
+		s.Facts.Place.Sun = facts.Said(true)
 	}
-	s.Household = treatment.Household{
+	s.Facts.Household = facts.Household{
 		Children:    r.IntN(4) == 0,
 		Pets:        r.IntN(3) == 0,
 		Pollinators: r.IntN(8) == 0,
 		Asthma:      r.IntN(8) == 0,
 		Edible:      r.IntN(12) == 0,
 	}
-	s.Answers, s.Choices = anyFacts(r, k), anyChoices(r)
+	place, home, south := s.Facts.Place, s.Facts.Household, s.Facts.South
+	s.Facts, s.Choices = anyFacts(r, k), anyChoices(r)
+	s.Facts.Place, s.Facts.Household, s.Facts.South = place, home, south
 	return s
 }
 
-func anyFacts(r *rand.Rand, k plant.Profile) (a treatment.Facts) {
+func anyFacts(r *rand.Rand, k plant.Profile) (a facts.Facts) {
 	sometimes := func(one int, set func()) {
 		if r.IntN(one) == 0 {
 			set()
 		}
 	}
-	yes := func(y *treatment.Yes) func() { return func() { *y = treatment.True } }
-	n := func(x *treatment.Number, list ...float64) func() {
-		return func() { *x = treatment.N(pick(r, list...)) }
+	yes := func(y *facts.Yes) func() { return func() { *y = facts.Said(true) } }
+	n := func(x *facts.Number, list ...float64) func() {
+		return func() { *x = facts.Said[float64](pick(r, list...)) }
 	}
 	sometimes(2, func() {
 		w := pick(r, 8.0, 12, 15, 20, 28, 40)
-		a.PotWidthCM, a.RootBallCM = treatment.N(w), treatment.N(max(3, w-pick(r, 0.0, 1, 3, 6, 10)))
+		a.PotWidthCM, a.RootBallCM = facts.Said[float64](w), facts.Said[float64](max(3, w-pick(r, 0.0, 1, 3, 6, 10)))
 	})
 	sometimes(2, func() {
-		a.LiveRoots, a.DeadRoots = treatment.N(float64(r.IntN(21))), treatment.N(float64(r.IntN(21)))
-		a.LiveTips = treatment.N(float64(r.IntN(5)))
+		a.LiveRoots, a.DeadRoots = facts.Said[float64](float64(r.IntN(21))), facts.Said[float64](float64(r.IntN(21)))
+		a.LiveTips = facts.Said[float64](float64(r.IntN(5)))
 	})
 	sometimes(3, func() {
-		a.Limp, a.Moist = treatment.True, pick(r, treatment.Dry, treatment.Bone, treatment.Right, treatment.Wet)
+		a.Limp, a.Moist = facts.Said(true), facts.Said(pick(r, facts.Dry, facts.Bone, facts.Right, facts.Wet))
 	})
 	sometimes(5, n(&a.NewcomerDays, 0, 3, 9, 13, 20))
 	spikeless := []string{"fern", "palm", "cycad", "ivy"}
@@ -138,21 +142,23 @@ func anyFacts(r *rand.Rand, k plant.Profile) (a treatment.Facts) {
 	sometimes(8, yes(&a.Standing))
 	sometimes(12, yes(&a.Piece))
 	sometimes(12, yes(&a.PointHit))
-	sometimes(10, func() { a.RotAlive = pick(r, treatment.True, treatment.False) })
-	sometimes(10, func() { a.Medium = pick(r, "sound", "tired", "rotten", "sour", "infested") })
-	sometimes(10, func() { a.Reserves = pick(r, treatment.Plump, treatment.Ridged, treatment.Shrivelled) })
-	sometimes(10, func() { a.GrewIn = pick(r, "moss", "bark", "clay", "air", "water") })
-	sometimes(12, func() { a.Seat = pick(r, treatment.InPot, treatment.InReservoir) })
+	sometimes(10, func() { a.RotAlive = pick(r, facts.Said(true), facts.Said(false)) })
+	sometimes(10, func() {
+		a.Medium = facts.Said(pick[facts.MediumState](r, "sound", "tired", "rotten", "sour", "infested"))
+	})
+	sometimes(10, func() { a.Reserves = facts.Said(pick(r, facts.Plump, facts.Ridged, facts.Shrivelled)) })
+	sometimes(10, func() { a.GrewIn = facts.Said(pick[facts.MediumClass](r, "moss", "bark", "clay", "air", "water")) })
+	sometimes(12, func() { a.Seat = facts.Said(pick(r, facts.InPot, facts.InReservoir)) })
 	if slices.Contains([]string{"sympodial-orchid", "monopodial-orchid", "bromeliad"}, k.Habit) && k.Epiphyte {
-		sometimes(8, func() { a.Seat = pick(r, treatment.InBasket, treatment.OnMount) })
+		sometimes(8, func() { a.Seat = facts.Said(pick(r, facts.InBasket, facts.OnMount)) })
 	}
-	sometimes(14, func() { a.Phase = pick(r, "growing", "idle", "resting") })
+	sometimes(14, func() { a.Phase = facts.Said(pick[facts.Phase](r, "growing", "idle", "resting")) })
 	sometimes(14, n(&a.LastSitting, 5, 20, 40))
 	sometimes(14, n(&a.StemStain, 1, 3))
 	sometimes(16, yes(&a.WaterHeavy))
 	sometimes(16, yes(&a.Buds))
 	sometimes(8, func() {
-		a.Events = []treatment.Event{
+		a.Events = []facts.Event{
 			{Event: pick(r, "new tip", "tip", "leaf", "growth", "roots", "due"), Day: pick(r, -30, -3, 0, 40, 90)},
 		}
 	})
@@ -192,10 +198,10 @@ func anyChoices(r *rand.Rand) (ch treatment.Choices) {
 		}
 	}
 	if r.IntN(20) == 0 {
-		ch.Override = treatment.True
+		ch.Override = facts.Said(true)
 	}
 	if r.IntN(12) == 0 {
-		ch.OneSetup = treatment.True
+		ch.OneSetup = facts.Said(true)
 	}
 	return ch
 }
@@ -265,7 +271,7 @@ func sound(p treatment.Plan) string {
 	last, gates := 0, false
 	for _, s := range p.Sittings {
 		switch {
-		case s.Day == nil && s.Gate == "":
+		case s.Day == nil && len(s.Gate) == 0:
 			return "a sitting without day or gate"
 		case s.Day != nil && gates:
 			return "a day behind a gate"
@@ -326,7 +332,7 @@ var prone = map[treatment.RuleID]func(*treatment.Situation){
 	"N52": accepting(cause.PotBound),
 	"N58": accepting(cause.ColdInjury),
 	"N61": func(s *treatment.Situation) {
-		s.Answers.Limp, s.Answers.Moist = treatment.False, treatment.Dry
+		s.Facts.Limp, s.Facts.Moist = facts.Said(false), facts.Said(facts.Dry)
 		s.Causes = append(s.Causes, cause.NitrogenLow)
 	},
 	"N64": func(s *treatment.Situation) { s.Choices.RootRinse = "soap" },
@@ -343,7 +349,7 @@ var prone = map[treatment.RuleID]func(*treatment.Situation){
 	},
 	"N80": accepting(cause.Virus),
 	"N88": func(s *treatment.Situation) {
-		s.Kind, s.Habit, s.Answers.Pups = "guzmania-lingulata", "", treatment.N(2)
+		s.Kind, s.Habit, s.Facts.Pups = "guzmania-lingulata", "", facts.Said[float64](2)
 		accepting(cause.SpentRosette)(s)
 	},
 }

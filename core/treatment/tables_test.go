@@ -9,6 +9,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"tendermend/core/cause"
+	"tendermend/core/facts"
 	"tendermend/core/plant"
 	"tendermend/core/treatment"
 )
@@ -130,27 +131,27 @@ func TestEveryCauseAndWishLooksAhead(t *testing.T) {
 // Situations are written by people and by other programs: numbers may come as
 // words, and what nobody answered stays unanswered.
 func TestSituationsAreReadAsTheyAreWritten(t *testing.T) {
-	for text, want := range map[string]treatment.Facts{
+	for text, want := range map[string]facts.Facts{
 		`{}`:                                  {},
-		`{"liveRoots":0}`:                     {LiveRoots: treatment.N(0)},
+		`{"liveRoots":0}`:                     {LiveRoots: facts.Said(0.0)},
 		`{"liveRoots":null}`:                  {},
-		`{"liveRoots":9,"rootBallCm":7.5}`:    {LiveRoots: treatment.N(9), RootBallCM: treatment.N(7.5)},
-		`{"limp":true,"plug":false}`:          {Limp: treatment.True, Plug: treatment.False},
-		`{"limp":1,"plug":0}`:                 {Limp: treatment.True, Plug: treatment.False},
+		`{"liveRoots":9,"rootBallCm":7.5}`:    {LiveRoots: facts.Said(9.0), RootBallCM: facts.Said(7.5)},
+		`{"limp":true,"plug":false}`:          {Limp: facts.Said(true), Plug: facts.Said(false)},
+		`{"limp":1,"plug":0}`:                 {Limp: facts.Said(true), Plug: facts.Said(false)},
 		`{"limp":null}`:                       {},
-		`{"moist":"bone","reserves":"plump"}`: {Moist: treatment.Bone, Reserves: treatment.Plump},
+		`{"moist":"bone","reserves":"plump"}`: {Moist: facts.Said(facts.Bone), Reserves: facts.Said(facts.Plump)},
 	} {
-		var got treatment.Facts
+		var got facts.Facts
 		require.NoError(t, json.Unmarshal([]byte(text), &got), text)
 		assert.Equal(t, want, got, text)
 		raw, err := json.Marshal(got)
 		require.NoError(t, err)
-		var again treatment.Facts
+		var again facts.Facts
 		require.NoError(t, json.Unmarshal(raw, &again))
 		assert.Equal(t, got, again, "written and read again: %s", raw)
 	}
 	for _, text := range []string{`{"liveRoots":[1]}`, `{"limp":{}}`, `{"events":3}`} {
-		var got treatment.Facts
+		var got facts.Facts
 		assert.Error(t, json.Unmarshal([]byte(text), &got), text)
 	}
 	assert.True(t, treatment.N(0).Known)

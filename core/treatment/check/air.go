@@ -1,17 +1,23 @@
 package check
 
 import (
-	"regexp"
 	"slices"
 	"strings"
 
 	"tendermend/core/cause"
+	"tendermend/core/facts"
+	"tendermend/core/gate"
 	"tendermend/core/plant"
 	t "tendermend/core/treatment"
 	"tendermend/core/working"
 )
 
-var fedWords = regexp.MustCompile(`r ?(?:≥|>=)? ?0\.\d|new leaf|leaves|growth|growing|roots? \d`)
+// mayFeed says whether a gate proves roots or growth that take feed up.
+func mayFeed(g gate.Gate) bool {
+	return g.Wants(func(x gate.Condition) bool {
+		return x.Is == gate.Share || x.Is == gate.Counted || x.Is == gate.Seen && slices.Contains(grown, x.Sight)
+	})
+}
 
 var lawsOfAir = []law{
 	{"N53", func(r *replay, c *patient, no found) {
@@ -59,7 +65,7 @@ var lawsOfAir = []law{
 	}},
 	{"N57", func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, t.Brighten) {
-			burnt := c.anyOf(burns) && e.gate == "" && e.day < 14
+			burnt := c.anyOf(burns) && !e.gated && e.day < 14
 			lost := e.pre.lost != notYet && e.day-e.pre.lost < 14
 			if e.pre.thirsty || burnt || lost {
 				no(e, "no roots cool the leaves yet")
@@ -72,10 +78,10 @@ var lawsOfAir = []law{
 		}
 		for i := range r.events {
 			e := &r.events[i]
-			if e.day > 1 || e.gate != "" {
+			if e.day > 1 || e.gated {
 				continue
 			}
-			moist := slices.Contains([]t.Moist{t.Right, t.Wet, t.Soaked}, e.pre.moist)
+			moist := slices.Contains([]facts.Moist{facts.Right, facts.Wet, facts.Soaked}, e.pre.moist)
 			waters := slices.Contains(medium, e.op) && e.op != t.ByRule && moist
 			if e.op == t.Temper && e.p.ToC.Or(15) > 18 || waters || e.op == t.FeedIt {
 				no(e, "within two days of the cold")
@@ -92,7 +98,7 @@ var lawsOfAir = []law{
 	{"N60", feedLaw},
 	{"N61", func(r *replay, c *patient, no found) {
 		for _, e := range r.of(true, t.FeedIt) {
-			if (e.pre.moist == t.Dry || e.pre.moist == t.Bone) && !r.earlier(e, medium...) && e.p.Where != "leaves" {
+			if (e.pre.moist == facts.Dry || e.pre.moist == facts.Bone) && !r.earlier(e, medium...) && e.p.Where != "leaves" {
 				no(e, "the medium is dry")
 			}
 		}
@@ -105,7 +111,7 @@ var lawsOfAir = []law{
 				no(e, "roots of a carnivore are never fed")
 			case c.code == t.BR && e.p.Share.Or(1) > 0.25 && (where == "" || where == "tank"):
 				no(e, "more than a quarter into a tank")
-			case e.gate == "" && (c.anyOf(t.Rots) || c.anyOf(burns)):
+			case !e.gated && (c.anyOf(t.Rots) || c.anyOf(burns)):
 				no(e, "rot, wilt or a burn is open")
 			}
 		}
@@ -120,9 +126,9 @@ func feedLaw(r *replay, c *patient, no found) {
 				(c.school() == t.Rest || c.school() == t.ClayPot)) {
 			continue
 		}
-		nd := c.Answers.NewcomerDays
+		nd := c.Facts.NewcomerDays
 		switch {
-		case p.share < 0.25 && !(e.gate != "" && fedWords.MatchString(e.gate)):
+		case p.share < 0.25 && !(e.gated && mayFeed(e.gate)):
 			no(e, "only %.0f %% of its roots live", p.share*100)
 		case slices.ContainsFunc(p.slits, func(s slit) bool { return s.open && s.wetted }):
 			no(e, "cuts are open")
@@ -132,7 +138,7 @@ func feedLaw(r *replay, c *patient, no found) {
 			no(e, "it is thirsty")
 		case p.phase == "resting":
 			no(e, "it rests")
-		case p.salt && e.day < 56 && e.gate == "":
+		case p.salt && e.day < 56 && !e.gated:
 			no(e, "salt injury is open")
 		case nd.Known && nd.Value+float64(e.day) < 14:
 			no(e, "it is a newcomer")

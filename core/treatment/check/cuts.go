@@ -49,7 +49,7 @@ var lawsOfCuts = []law{
 		leaves := strings.HasPrefix(c.Choices.Plantlets, "now")
 		for _, e := range r.of(false, t.StripSpikes) {
 			above := e.p.OverKeiki || strings.Contains(e.p.At, "above the")
-			if c.Answers.Plantlets.Or(0) > 0 && !leaves && !above && !r.earlier(e, t.TakeOffset) {
+			if c.Facts.Plantlets.Or(0) > 0 && !leaves && !above && !r.earlier(e, t.TakeOffset) {
 				no(e, "the plantlet that stays would come off with it")
 			}
 			if c.code == t.WV &&
@@ -111,7 +111,7 @@ var lawsOfCuts = []law{
 			if e.pre.free || !c.anyOf(t.Travels) {
 				continue
 			}
-			dying := c.Answers.MotherDying.Said || c.has(cause.BaseRot)
+			dying := c.Facts.MotherDying.Value || c.has(cause.BaseRot)
 			onlyPests := !slices.ContainsFunc(
 				c.Causes,
 				func(id cause.ID) bool { return slices.Contains(t.Travels, id) && !slices.Contains(pestsAll, id) },
@@ -126,7 +126,7 @@ var lawsOfCuts = []law{
 	{"N12", divideLaw},
 	{"N13", func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, t.Insurance) {
-			if c.Answers.Piece.Said || c.has(cause.Detached) {
+			if c.Facts.Piece.Value || c.has(cause.Detached) {
 				no(e, "it is itself a piece")
 			}
 		}
@@ -168,12 +168,12 @@ func stemLaw(r *replay, c *patient, no found) {
 	for _, e := range r.of(false, t.CutRot, t.Behead) {
 		organ := e.s.Organ
 		if e.op == t.CutRot && slices.Contains(underS, organ) {
-			points := c.Answers.Points
+			points := c.Facts.Points
 			last := points.Known && points.Value == 1 || !points.Known && c.single()
 			switch {
 			case c.is(onlyOn...):
 				no(e, "it has a single growing point")
-			case last && c.Answers.PointHit.Said && c.Answers.Growths.Or(0) <= 1:
+			case last && c.Facts.PointHit.Value && c.Facts.Growths.Or(0) <= 1:
 				no(e, "no sound growing point stays")
 			case c.code == t.MON:
 				no(e, "the base of a single-stem orchid is never cut")
@@ -182,7 +182,7 @@ func stemLaw(r *replay, c *patient, no found) {
 		}
 		ok := branches || !c.is(noStem...) && c.kind.Branches != plant.BranchesNo || c.is(topsOn...) ||
 			c.code == t.GE && (organ == "neck" || organ == "stem" || organ == "") ||
-			c.code == t.MON && c.Answers.RootsAbove.Or(0) >= 3 || c.code == t.BR && c.has(cause.SpentRosette)
+			c.code == t.MON && c.Facts.RootsAbove.Or(0) >= 3 || c.code == t.BR && c.has(cause.SpentRosette)
 		if !ok {
 			no(e, "nothing grows again from below this cut")
 		}
@@ -200,7 +200,7 @@ func partsLaw(r *replay, c *patient, no found) {
 		if e.again > 0 {
 			continue
 		}
-		a := c.Answers
+		a := c.Facts
 		switch {
 		case e.op == t.StripSpikes && (c.is(t.FE, t.PA, t.CY, t.IV) || a.Spikes.Known && a.Spikes.Value == 0):
 			no(e, "it has no spike")
@@ -212,7 +212,7 @@ func partsLaw(r *replay, c *patient, no found) {
 			no(e, "it has no spear")
 		case e.s.Organ == "bulb" && e.op == t.CutRot && c.code != t.BU && c.known && c.kind.Thirst != "wrinkled-bulb":
 			no(e, "it has no bulb")
-		case e.op == t.TakeOffset && a.Plantlets.Known && a.Plantlets.Value == 0 && e.gate == "":
+		case e.op == t.TakeOffset && a.Plantlets.Known && a.Plantlets.Value == 0 && !e.gated:
 			no(e, "no offset was seen")
 		}
 	}
@@ -232,7 +232,7 @@ func divideLaw(r *replay, c *patient, no found) {
 			no(e, "of a single growing point only offsets, plantlets and leaves are taken")
 			continue
 		}
-		g := c.Answers.Growths
+		g := c.Facts.Growths
 		if !g.Known {
 			continue
 		}

@@ -1,20 +1,16 @@
 package check
 
 import (
-	"regexp"
 	"slices"
 	"strings"
 
 	"tendermend/core/cause"
+	"tendermend/core/facts"
+	"tendermend/core/gate"
 	"tendermend/core/pest"
 	"tendermend/core/plant"
 	t "tendermend/core/treatment"
 	"tendermend/core/working"
-)
-
-var (
-	cleanDays  = regexp.MustCompile(`(\d+) clean`)
-	cleanLooks = regexp.MustCompile(`(\d+) looks`)
 )
 
 // endless are operators whose repeat must say by itself when it ends.
@@ -42,16 +38,16 @@ var lawsOfEnds = []law{
 			return
 		}
 		apart := slices.ContainsFunc(r.of(false, t.Isolate, t.KeepApart), func(e *event) bool {
-			return e.day <= 0 && e.gate == "" && (e.p.Recorded == nil || *e.p.Recorded)
+			return e.day <= 0 && !e.gated && (e.p.Recorded == nil || *e.p.Recorded)
 		})
 		looked := slices.ContainsFunc(
 			r.of(false, t.Neighbours),
-			func(e *event) bool { return e.day <= 1 && e.gate == "" },
+			func(e *event) bool { return e.day <= 1 && !e.gated },
 		)
-		if !apart && !c.Answers.Isolated.Said {
+		if !apart && !c.Facts.Isolated.Value {
 			no(&r.events[0], "it is not isolated on day 0")
 		}
-		if !looked && !(c.Answers.Isolated.Said && donePart(c, t.Neighbours)) {
+		if !looked && !(c.Facts.Isolated.Value && donePart(c, t.Neighbours)) {
 			no(&r.events[0], "nobody looks at its neighbours")
 		}
 	}},
@@ -100,7 +96,7 @@ var lawsOfEnds = []law{
 		}
 		for _, e := range r.of(false, t.Insurance, t.TipCut, t.NodeBox, t.LeafCut, t.TakeOffset, t.Layer, t.PartIt) {
 			told := e.p.Isolated
-			isolated := e.pre.isolated || c.Answers.Isolated.Said || told != nil && *told ||
+			isolated := e.pre.isolated || c.Facts.Isolated.Value || told != nil && *told ||
 				slices.ContainsFunc(r.events, func(x event) bool { return x.op == t.Isolate && x.day <= e.day })
 			if !e.pre.free && (told != nil && !*told || !isolated) {
 				no(e, "the piece stands free while its mother is isolated")
@@ -121,7 +117,7 @@ var lawsOfEnds = []law{
 				no(e, "there is no operator %q", e.op)
 			case o.For == "" || c.asks(o):
 				continue
-			case e.op == t.Discard && (c.Choices.Discard != "" || e.gate != ""):
+			case e.op == t.Discard && (c.Choices.Discard != "" || e.gated):
 				continue
 			default:
 				no(e, "nothing accepted asks for it")
@@ -135,9 +131,9 @@ var lawsOfEnds = []law{
 			if e.again > 0 {
 				continue
 			}
-			until := e.s.Until + e.p.Until + e.p.Stage
+			until := e.s.Until.With(e.p.Until...)
 			switch end, known := endOf(until, e.day); {
-			case e.s.Every > 0 && until == "" && slices.Contains(endless, e.op):
+			case e.s.Every > 0 && len(until) == 0 && e.p.Stage == "" && slices.Contains(endless, e.op):
 				no(e, "every %s, without an end", working.Count(e.s.Every, "day"))
 			case e.s.Every > 0 && known && end < e.day:
 				no(e, "it ends before it begins")
@@ -196,7 +192,7 @@ var lawsOfEnds = []law{
 			!slices.ContainsFunc(c.Causes, func(id cause.ID) bool { return !slices.Contains(harmless, id) })
 		for _, e := range r.of(false, t.Discard) {
 			pups := c.has(cause.SpentRosette) && !c.has(cause.SouthernBlight, cause.RootNematode) &&
-				(c.Answers.Plantlets.Or(0) > 0 || c.Answers.Pups.Or(0) > 0)
+				(c.Facts.Plantlets.Or(0) > 0 || c.Facts.Pups.Or(0) > 0)
 			chosen := c.Choices.Discard != "" && !onlyHarmless
 			if !chosen && (len(c.Causes) > 0 && !c.anyOf(hopeless) || pups) {
 				no(e, "it is harmless, or can be cured")
@@ -208,7 +204,7 @@ var lawsOfEnds = []law{
 
 // donePart says whether an operator was carried out under an earlier plan.
 func donePart(c *patient, op t.OperatorID) bool {
-	return slices.ContainsFunc(c.Answers.Done, func(e t.Event) bool { return e.Event == string(op) })
+	return slices.ContainsFunc(c.Facts.Done, func(e facts.Event) bool { return e.Event == string(op) })
 }
 
 // releaseLaw: out only when every condition is met, a day either way.
@@ -224,29 +220,31 @@ func releaseLaw(r *replay, c *patient, no found) {
 	for _, e := range r.of(false, t.Release) {
 		late := slices.ContainsFunc(
 			r.of(true, t.Soap, t.Oil, t.Alcohol, t.LabelDrug, t.Systemic, t.HotDip),
-			func(x *event) bool { return x.day > e.day && x.gate == "" },
+			func(x *event) bool { return x.day > e.day && !x.gated },
 		)
 		if late {
 			no(e, "before the last treatment")
 			continue
 		}
-		nd := c.Answers.NewcomerDays
+		nd := c.Facts.NewcomerDays
 		switch {
 		case c.anyOf(pestsAll):
 			clean := float64(e.day - e.pre.treated)
-			if n, ok := number(cleanDays, e.gate); ok {
-				clean = float64(n)
-			}
 			looks := 3
-			if n, ok := number(cleanLooks, e.gate); ok {
-				looks = n
+			if x, ok := e.gate.Of(gate.Clean); ok {
+				if x.Days > 0 {
+					clean = float64(x.Days)
+				}
+				if x.Looks > 0 {
+					looks = x.Looks
+				}
 			}
 			if clean < need-1.01 || looks < 3 || !r.has(t.Look, t.SlideLook) {
 				no(e, "%s of %.0f, %s", working.Count(int(clean), "clean day"), need, working.Count(looks, "look"))
 			}
-		case c.anyOf(t.LeafDiseases) && e.gate == "" && e.day < 14:
+		case c.anyOf(t.LeafDiseases) && !e.gated && e.day < 14:
 			no(e, "14 days without a new mark are not over")
-		case c.has(cause.Virus) && !strings.Contains(e.gate, "test"):
+		case c.has(cause.Virus):
 			no(e, "a suspect is released by a test only")
 		case e.pre.rot:
 			no(e, "rot is alive")
@@ -281,14 +279,14 @@ func rotLaw(r *replay, c *patient, no found) {
 	}
 	if first == nil {
 		for _, e := range r.of(false, t.Unpot) {
-			if e.day > most || e.gate != "" {
+			if e.day > most || e.gated {
 				no(e, "living rot is put off")
 				return
 			}
 		}
 		return
 	}
-	if first.day > most || first.gate != "" {
+	if first.day > most || first.gated {
 		no(first, "living rot is cut on day %d only", first.day)
 	}
 }
@@ -362,12 +360,12 @@ func trustLaw(r *replay, c *patient, no found) {
 		}
 	}
 	for _, e := range r.of(false, t.StripSpikes) {
-		if strings.HasPrefix(ch.Spikes, "keep") && e.gate == "" && e.p.Part == "" && !told(c, "spike") {
+		if strings.HasPrefix(ch.Spikes, "keep") && !e.gated && e.p.Part == "" && !told(c, "spike") {
 			no(e, "the carer keeps the spike")
 		}
 	}
 	for _, e := range r.of(false, t.TakeOffset) {
-		if (ch.Plantlets == "wait" || ch.Plantlets == "stay") && e.gate == "" && !told(c, "offset", "plantlet") {
+		if (ch.Plantlets == "wait" || ch.Plantlets == "stay") && !e.gated && !told(c, "offset", "plantlet") {
 			no(e, "the carer lets the plantlet stay")
 		}
 	}
@@ -383,8 +381,8 @@ func needs(r *replay, c *patient) map[string]*event {
 	}
 	poison := !c.known || c.kind.Harms("people") || c.has2(plant.Latex) || c.has2(plant.Oxalate)
 	spiny := c.has2(plant.Spines) || c.is(t.CA, t.CY)
-	eaten := c.Household.Edible || c.has2(plant.Edible)
-	home := c.Household.Children || c.Household.Pets
+	eaten := c.Facts.Household.Edible || c.has2(plant.Edible)
+	home := c.Facts.Household.Children || c.Facts.Household.Pets
 	for i := range r.events {
 		e := &r.events[i]
 		cutting := e.op.Does(t.Cuts)
@@ -411,7 +409,7 @@ func needs(r *replay, c *patient) map[string]*event {
 		put(e, "q", e.op == t.Isolate)
 		put(e, "s", poison && (cutting || e.op == t.Unpot || e.op == t.PullDead))
 		put(e, "t", spiny && (cutting || e.op == t.Unpot || e.op == t.PotIn))
-		put(e, "u", c.Answers.PotWidthCM.Or(0) >= 25 && (e.op == t.Unpot || e.op == t.PotUp))
+		put(e, "u", c.Facts.PotWidthCM.Or(0) >= 25 && (e.op == t.Unpot || e.op == t.PotUp))
 		put(e, "w", e.op == t.Discard || e.op == t.BagWaste && c.infectious())
 	}
 	if c.has(cause.Ethylene) && len(r.events) > 0 {

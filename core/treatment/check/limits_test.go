@@ -10,6 +10,7 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"tendermend/core/gate"
 	"tendermend/core/treatment"
 	"tendermend/core/treatment/check"
 )
@@ -26,7 +27,9 @@ func written(t *testing.T, text string) (p treatment.Plan) {
 	for line := range strings.SplitSeq(strings.TrimSpace(text), "|") {
 		m := sitLine.FindStringSubmatch(strings.TrimSpace(line))
 		require.NotNil(t, m, line)
-		s := treatment.Sitting{Slot: treatment.Morning, Gate: m[2]}
+		waits, err := gate.Read(m[2])
+		require.NoError(t, err)
+		s := treatment.Sitting{Slot: treatment.Morning, Gate: waits}
 		if m[3] == "e" {
 			s.Slot = treatment.Evening
 		}
@@ -38,7 +41,9 @@ func written(t *testing.T, text string) (p treatment.Plan) {
 		for one := range strings.SplitSeq(m[4], "; ") {
 			w := stepLine.FindStringSubmatch(one)
 			require.NotNil(t, w, one)
-			x := treatment.Step{Op: treatment.OperatorID(w[1]), Organ: w[2], Until: w[5]}
+			until, err := gate.Read(w[5])
+			require.NoError(t, err)
+			x := treatment.Step{Op: treatment.OperatorID(w[1]), Organ: w[2], Until: until}
 			_, known := treatment.OperatorByID(x.Op)
 			require.True(t, known, "operator %s", x.Op)
 			if w[3] != "" {

@@ -6,6 +6,7 @@ import (
 
 	"tendermend/core/cause"
 	"tendermend/core/day"
+	"tendermend/core/facts"
 	"tendermend/core/plant"
 	"tendermend/core/treatment"
 )
@@ -28,16 +29,16 @@ type patient struct {
 	roots  [2]float64
 	stem   [2]float64
 	limp   bool
-	moist  treatment.Moist
+	moist  facts.Moist
 	rot    bool
-	seat   treatment.Seat
+	seat   facts.Seat
 	warm   float64
 	keep   wetness // parts that must be dry by night
 	wetNo  bool
 }
 
 func read(s treatment.Situation, p *treatment.Plan) (*patient, bool) {
-	c := &patient{Situation: s, plan: p, warm: s.Place.WarmthC.Or(20)}
+	c := &patient{Situation: s, plan: p, warm: s.Facts.Place.WarmthC.Or(20)}
 	switch {
 	case s.Profile != nil:
 		c.kind, c.known = *s.Profile, true
@@ -52,8 +53,8 @@ func read(s treatment.Situation, p *treatment.Plan) (*patient, bool) {
 	if !ok {
 		return nil, false
 	}
-	if !s.Place.WarmthC.Known && s.Place.LowC.Known && s.Place.HighC.Known {
-		c.warm = (s.Place.LowC.Value + s.Place.HighC.Value) / 2
+	if !s.Facts.Place.WarmthC.Known && s.Facts.Place.LowC.Known && s.Facts.Place.HighC.Known {
+		c.warm = (s.Facts.Place.LowC.Value + s.Facts.Place.HighC.Value) / 2
 	}
 	c.d, c.code = d, d.Code
 	c.orchid, c.dry = treatment.OrchidSet.Has(c.code), treatment.DrySet.Has(c.code)
@@ -112,14 +113,14 @@ var (
 )
 
 func (c *patient) readRoots() {
-	a := c.Answers
+	a := c.Facts
 	all := a.LiveRoots.Or(0) + a.DeadRoots.Or(0)
 	switch {
 	case a.LiveRoots.Known && all > 0:
 		c.share = a.LiveRoots.Value / all
 	case a.LiveRoots.Known || c.has(cause.Detached):
 		c.share = 0
-	case a.FewRoots.Said:
+	case a.FewRoots.Value:
 		c.share = 0.1
 	case c.has(cause.RootRot, cause.DryRootLoss):
 		c.share = 0.3
@@ -129,27 +130,27 @@ func (c *patient) readRoots() {
 }
 
 func (c *patient) readWater() {
-	a := c.Answers
-	c.moist = a.Moist
+	a := c.Facts
+	c.moist = a.Moist.Value
 	if c.moist == "" {
-		c.moist = treatment.Right
+		c.moist = facts.Right
 		if c.has(cause.Drought) {
-			c.moist = treatment.Dry
+			c.moist = facts.Dry
 		}
 		if c.has(cause.Overwatering, cause.RootRot, cause.NoDrainage) {
-			c.moist = treatment.Wet
+			c.moist = facts.Wet
 		}
 	}
 	c.limp = c.has(cause.Drought)
 	if a.Limp.Known {
-		c.limp = a.Limp.Said
+		c.limp = a.Limp.Value
 	}
-	c.rot = c.anyOf(treatment.Rots) && (!a.RotAlive.Known || a.RotAlive.Said)
+	c.rot = c.anyOf(treatment.Rots) && (!a.RotAlive.Known || a.RotAlive.Value)
 }
 
 func (c *patient) readSeat() {
-	c.seat = c.Answers.Seat
-	if c.seat != "" {
+	c.seat = c.Facts.Seat.Value
+	if c.Facts.Seat.Known {
 		return
 	}
 	setup := "pot"
@@ -158,13 +159,13 @@ func (c *patient) readSeat() {
 	}
 	switch {
 	case setup == "mounted":
-		c.seat = treatment.OnMount
+		c.seat = facts.OnMount
 	case setup == "bare-root" || setup == "air" || c.code == treatment.AP:
-		c.seat = treatment.Hung
+		c.seat = facts.Hung
 	case setup == "basket" && c.orchid:
-		c.seat = treatment.InBasket
+		c.seat = facts.InBasket
 	default:
-		c.seat = treatment.InPot
+		c.seat = facts.InPot
 	}
 }
 
@@ -172,6 +173,11 @@ func (c *patient) readSeat() {
 func (c *patient) has(ids ...cause.ID) bool { return overlap(c.Causes, ids) }
 
 func (c *patient) anyOf(list []cause.ID) bool { return overlap(c.Causes, list) }
+
+// badMedium says whether roots cannot stay in such a medium.
+func badMedium(m facts.MediumState) bool {
+	return m == facts.Rotten || m == facts.Sour || m == facts.Infested
+}
 
 // suspects says whether one of the causes is accepted or suspected.
 func (c *patient) suspects(ids ...cause.ID) bool {
@@ -192,13 +198,13 @@ func (c *patient) has2(t plant.Trait) bool { return slices.Contains(c.kind.Trait
 func (c *patient) is(codes ...treatment.Code) bool { return slices.Contains(codes, c.code) }
 
 func (c *patient) free() bool { // it sits in no pot
-	return c.seat == treatment.InBasket || c.seat == treatment.OnMount || c.seat == treatment.Hung
+	return c.seat == facts.InBasket || c.seat == facts.OnMount || c.seat == facts.Hung
 }
 
 // northMonth is the month of a day of the plan as it would be in the north.
 func (c *patient) northMonth(d int) int {
 	m := int((c.On + day.Day(d)).Month())
-	if c.South {
+	if c.Facts.South {
 		m += 6
 		if m > 12 {
 			m -= 12
@@ -214,16 +220,16 @@ const proves = 30
 // phase is how it stands on a day by what was said of it and by the calendar.
 // Its kind rests in winter from December to February for certain.
 func (c *patient) phase(d int) string {
-	a := c.Answers
+	a := c.Facts
 	switch {
-	case a.Phase != "" && d < proves:
-		return a.Phase
+	case a.Phase.Known && d < proves:
+		return string(a.Phase.Value)
 	case c.has(cause.WokenEarly):
 		return "waking"
-	case c.has(cause.Dormancy) || a.Resting.Said && d < proves:
+	case c.has(cause.Dormancy) || a.Resting.Value && d < proves:
 		return "resting"
 	case d >= proves:
-	case a.NewGrowth.Said || a.Growing.Said || a.LiveTips.Or(0) > 0:
+	case a.NewGrowth.Value || a.Growing.Value || a.LiveTips.Or(0) > 0:
 		return "growing"
 	}
 	m, rest := c.northMonth(d), c.kind.RestKind
@@ -239,7 +245,7 @@ func (c *patient) phase(d int) string {
 
 // single says whether it has one growing point.
 func (c *patient) single() bool {
-	return treatment.OneSet.Has(c.code) || c.kind.Branches == plant.BranchesNo && c.Answers.Points.Or(1) <= 1
+	return treatment.OneSet.Has(c.code) || c.kind.Branches == plant.BranchesNo && c.Facts.Points.Or(1) <= 1
 }
 
 // waitsFor is how long new roots must be before it is watered, cm; 0 for none.

@@ -5,6 +5,7 @@ import (
 	"strings"
 
 	"tendermend/core/cause"
+	"tendermend/core/facts"
 	"tendermend/core/treatment"
 )
 
@@ -98,8 +99,8 @@ func (c *patient) leafShare(par *treatment.Params) float64 {
 	switch {
 	case par.Share.Known:
 		return par.Share.Value
-	case par.N.Known && c.Answers.Leaves.Or(0) > 0:
-		return par.N.Value / c.Answers.Leaves.Value
+	case par.N.Known && c.Facts.Leaves.Or(0) > 0:
+		return par.N.Value / c.Facts.Leaves.Value
 	}
 	return 0
 }
@@ -133,12 +134,12 @@ func (c *patient) seated(p pose, e *event, pieces bool) pose {
 			p.ready = e.day
 		}
 	case treatment.Unpot:
-		p.seat, p.out, p.outDay, p.lifted, p.standing, p.cleared = treatment.InHand, true, e.day, e.day, false, false
+		p.seat, p.out, p.outDay, p.lifted, p.standing, p.cleared = facts.InHand, true, e.day, e.day, false, false
 		if e.p.To == "tray" {
-			p.seat = treatment.OnTray
+			p.seat = facts.OnTray
 		}
 	case treatment.Callus:
-		p.seat = treatment.OnTray
+		p.seat = facts.OnTray
 		p.slits = slices.Clone(p.slits)
 		for i := range p.slits {
 			p.slits[i].open, p.slits[i].healed = false, true
@@ -150,7 +151,7 @@ func (c *patient) seated(p pose, e *event, pieces bool) pose {
 		}
 		p.wet = 0
 	case treatment.Discard:
-		p.seat = treatment.InBin
+		p.seat = facts.InBin
 	}
 	o, _ := treatment.OperatorByID(e.op)
 	if pieces || o.Seat == "" || e.op == treatment.Discard {
@@ -170,11 +171,11 @@ func (c *patient) wetted(p pose, e *event) pose {
 		if p.thirsty || op == treatment.Soak && c.has(cause.Drought) {
 			p.soaked = e.day
 		}
-		p.thirsty, p.limp, p.moist, p.watered = false, false, treatment.Right, e.day
+		p.thirsty, p.limp, p.moist, p.watered = false, false, facts.Right, e.day
 	}
 	switch op {
 	case treatment.PreWater:
-		p.moist, p.thirsty, p.limp = treatment.Right, false, false
+		p.moist, p.thirsty, p.limp = facts.Right, false, false
 	case treatment.CrownDry:
 		p.wet = 0
 	case treatment.CrownDrain:

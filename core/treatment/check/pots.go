@@ -6,6 +6,7 @@ import (
 	"strings"
 
 	"tendermend/core/cause"
+	"tendermend/core/facts"
 	"tendermend/core/plant"
 	t "tendermend/core/treatment"
 )
@@ -104,8 +105,8 @@ var lawsOfPots = []law{
 			return
 		}
 		for _, e := range r.of(false, t.ReadyPot) {
-			w, b, old := e.p.PotWidthCM, c.Answers.RootBallCM, c.Answers.PotWidthCM
-			if !w.Known || e.p.For == "pieces" || e.gate != "" {
+			w, b, old := e.p.PotWidthCM, c.Facts.RootBallCM, c.Facts.PotWidthCM
+			if !w.Known || e.p.For == "pieces" || e.gated {
 				continue
 			}
 			beheaded := slices.ContainsFunc(e.sitting.Steps, func(s t.Step) bool { return s.Op == t.Behead }) ||
@@ -119,7 +120,7 @@ var lawsOfPots = []law{
 		}
 	}},
 	{"N30", func(r *replay, c *patient, no found) {
-		old := c.Answers.PotWidthCM
+		old := c.Facts.PotWidthCM
 		if !c.has(cause.PotBound) || !old.Known || c.anyOf(t.Rescued) || r.has(t.RootPrune, t.TopDress, t.PartIt) {
 			return
 		}
@@ -130,7 +131,7 @@ var lawsOfPots = []law{
 		}
 	}},
 	{"N31", func(r *replay, c *patient, no found) {
-		old := c.Answers.PotWidthCM
+		old := c.Facts.PotWidthCM
 		for _, e := range r.of(false, t.PotUp) {
 			w := e.p.PotWidthCM
 			for i := range r.events {
@@ -154,7 +155,7 @@ var lawsOfPots = []law{
 	{"N32", func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, t.ReadyPot, t.PotIn, t.PotUp) {
 			closed := e.p.Holes != nil && !*e.p.Holes
-			if closed && !slices.Contains([]t.Seat{t.InCup, t.InBox, t.InReservoir, t.InDish}, e.p.Seat) {
+			if closed && !slices.Contains([]facts.Seat{facts.InCup, facts.InBox, facts.InReservoir, facts.InDish}, e.p.Seat) {
 				no(e, "the pot has no holes")
 			}
 		}
@@ -168,12 +169,12 @@ var lawsOfPots = []law{
 			cause.Fusarium,
 			cause.RootGrub,
 		) ||
-			slices.Contains([]string{"rotten", "sour", "infested"}, c.Answers.Medium)
+			badMedium(c.Facts.Medium.Value)
 		if !c.epi || !c.orchid || !bad {
 			return
 		}
 		for _, e := range r.of(false, t.Unpot) {
-			if c.free() || e.gate != "" || len(r.later(e, sets...)) == 0 {
+			if c.free() || e.gated || len(r.later(e, sets...)) == 0 {
 				continue
 			}
 			full := slices.ContainsFunc(
@@ -183,7 +184,7 @@ var lawsOfPots = []law{
 			switch {
 			case !full:
 				no(e, "the old medium stays in the roots")
-			case c.Answers.Plug.Said && len(r.later(e, t.RemovePlug)) == 0:
+			case c.Facts.Plug.Value && len(r.later(e, t.RemovePlug)) == 0:
 				no(e, "the plug stays in the roots")
 			}
 		}
@@ -204,13 +205,13 @@ var lawsOfPots = []law{
 	}},
 	{"N35", func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, t.ScaldPot) {
-			out := e.pre.seat == t.InHand || e.pre.seat == t.OnTray || e.pre.seat == t.InBin || e.pre.set != notYet
+			out := e.pre.seat == facts.InHand || e.pre.seat == facts.OnTray || e.pre.seat == facts.InBin || e.pre.set != notYet
 			if !out {
 				no(e, "the plant stands in the pot")
 			}
 		}
 		bad := c.anyOf(spreading) || c.has(cause.RootRot, cause.BaseRot, cause.MediumCollapsed) ||
-			slices.Contains([]string{"rotten", "sour", "infested"}, c.Answers.Medium)
+			badMedium(c.Facts.Medium.Value)
 		for _, e := range r.of(false, t.ReadyPot, t.PotIn, t.PotUp) {
 			if e.p.Reuse && bad {
 				no(e, "bad medium is used again")
@@ -233,9 +234,9 @@ var lawsOfPots = []law{
 		}
 	}},
 	{"N37", func(r *replay, c *patient, no found) {
-		ok := []t.Seat{t.InPot, t.InDish, t.InReservoir, t.InHand, t.OnTray}
+		ok := []facts.Seat{facts.InPot, facts.InDish, facts.InReservoir, facts.InHand, facts.OnTray}
 		for _, e := range r.of(false, t.SlideLook, t.DrainSaucer, t.Loosen, t.TopDress, t.RootPrune, t.PotUp, t.DryTop) {
-			if !slices.Contains(ok, e.pre.seat) && !(e.op == t.TopDress && e.pre.seat == t.InBasket) {
+			if !slices.Contains(ok, e.pre.seat) && !(e.op == t.TopDress && e.pre.seat == facts.InBasket) {
 				no(e, "it stands in no pot (%s)", e.pre.seat)
 			}
 		}
@@ -266,11 +267,11 @@ func mixLaw(r *replay, c *patient, no found) {
 	}
 	for _, e := range r.of(false, t.ReadyPot) {
 		if len(e.p.Mix) == 0 || e.p.MixBy == "carer" || len(own) == 0 ||
-			slices.Contains([]t.Seat{t.InCup, t.InBox, t.Hung, t.OnMount}, e.p.Seat) {
+			slices.Contains([]facts.Seat{facts.InCup, facts.InBox, facts.Hung, facts.OnMount}, e.p.Seat) {
 			continue
 		}
 		lawful := append([][]plant.Part{own}, ofSchool[c.school()]...)
-		if c.seat == t.InReservoir || e.p.Seat == t.InReservoir || c.Wish == t.SetupChange {
+		if c.seat == facts.InReservoir || e.p.Seat == facts.InReservoir || c.Wish == t.SetupChange {
 			lawful = append(lawful, ofSeat...)
 		}
 		if e.p.For == "pieces" {
@@ -308,7 +309,7 @@ func labelLaw(r *replay, c *patient, no found) {
 				if laid == nil {
 					laid = x
 				}
-				sized = sized || x.p.PotWidthCM.Known && (x.p.VolumeML.Known || x.p.Seat == t.InCup)
+				sized = sized || x.p.PotWidthCM.Known && (x.p.VolumeML.Known || x.p.Seat == facts.InCup)
 			}
 			if !near || x.again > 0 {
 				continue
@@ -321,8 +322,8 @@ func labelLaw(r *replay, c *patient, no found) {
 		if !labelled {
 			no(e, "no label")
 		}
-		measured := c.Answers.RootBallCM.Known || c.Answers.PotWidthCM.Known
-		if potted && measured && e.gate == "" && laid != nil && !sized {
+		measured := c.Facts.RootBallCM.Known || c.Facts.PotWidthCM.Known
+		if potted && measured && !e.gated && laid != nil && !sized {
 			no(laid, "pot width and amount of mix are not both given")
 		}
 	}

@@ -6,6 +6,7 @@ import (
 	"strings"
 
 	"tendermend/core/cause"
+	"tendermend/core/facts"
 	"tendermend/core/pest"
 	"tendermend/core/plant"
 	t "tendermend/core/treatment"
@@ -20,7 +21,7 @@ func onTop(c *patient, e *event) bool {
 	if slices.Contains(low, e.s.Organ) || slices.Contains([]string{"roots", "soil", "medium", "crown"}, e.p.Where) {
 		return false
 	}
-	return (c.anyOf(t.LeafDiseases) || c.anyOf(pestsAll)) && e.pre.seat != t.InHand && e.pre.seat != t.OnTray
+	return (c.anyOf(t.LeafDiseases) || c.anyOf(pestsAll)) && e.pre.seat != facts.InHand && e.pre.seat != facts.OnTray
 }
 
 func (c *patient) any2(traits ...plant.Trait) bool { return slices.ContainsFunc(traits, c.has2) }
@@ -49,7 +50,7 @@ var lawsOfProducts = []law{
 			}
 			p := e.pre
 			leafy := e.op != t.LabelDrug || onTop(c, e)
-			fresh := e.gate == "" && c.freshlyHurt(e.day)
+			fresh := !e.gated && c.freshlyHurt(e.day)
 			switch {
 			case e.op == t.Soap && c.any2(plant.SoapTender, plant.PowderBloom):
 				no(e, "its leaves do not bear soap")
@@ -138,18 +139,18 @@ var lawsOfProducts = []law{
 		}
 	}},
 	{"N70", func(r *replay, c *patient, no found) {
-		h := c.Household
+		h := c.Facts.Household
 		near := h.Pollinators || h.Edible || c.has2(plant.Edible) ||
-			c.Place.Outdoors.Said && c.Answers.Spikes.Or(0) > 0
+			c.Facts.Place.Outdoors.Value && c.Facts.Spikes.Or(0) > 0
 		for _, e := range r.of(false, t.Systemic) {
 			before := slices.ContainsFunc(r.events, func(x event) bool {
 				behind := x.day > e.day || x.day == e.day && (x.sit > e.sit || x.sit == e.sit && x.step > e.step)
-				return slices.Contains(sets, x.op) && x.again == 0 && x.gate == "" && x.p.For != "pieces" && behind
+				return slices.Contains(sets, x.op) && x.again == 0 && !x.gated && x.p.For != "pieces" && behind
 			})
-			dry := slices.Contains([]t.Moist{t.Dry, t.Bone, t.Due}, e.pre.moist) && !r.earlier(e, medium...) &&
-				e.gate == ""
+			dry := slices.Contains([]facts.Moist{facts.Dry, facts.Bone, facts.Due}, e.pre.moist) && !r.earlier(e, medium...) &&
+				!e.gated
 			unwatered := e.pre.lifted != notYet && (e.pre.watered == notYet || e.pre.watered < e.pre.lifted) &&
-				e.gate == ""
+				!e.gated
 			switch {
 			case near:
 				no(e, "bees or food could meet it")
@@ -238,7 +239,7 @@ var lawsOfProducts = []law{
 	{"N76", func(r *replay, c *patient, no found) {
 		for _, e := range r.of(true, t.HotDip) {
 			warm := e.p.WaterC.Or(e.p.TempC.Or(43.5))
-			blooms := c.Answers.Spikes.Or(0) > 0 && !r.earlier(e, t.StripSpikes)
+			blooms := c.Facts.Spikes.Or(0) > 0 && !r.earlier(e, t.StripSpikes)
 			if warm < 43 || warm > 44 || e.p.Minutes.Or(15) > 20 || blooms ||
 				c.code == t.BU && e.pre.phase == "resting" ||
 				c.has2(plant.PowderBloom) {
@@ -299,7 +300,7 @@ func (c *patient) days(k, threshold float64) (float64, bool) {
 		return 0, true
 	}
 	perDay := c.warm - threshold
-	if low, high := c.Place.LowC, c.Place.HighC; low.Known && high.Known {
+	if low, high := c.Facts.Place.LowC, c.Facts.Place.HighC; low.Known && high.Known {
 		const steps = 288
 		perDay = 0
 		for i := range steps {

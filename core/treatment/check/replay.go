@@ -2,12 +2,11 @@ package check
 
 import (
 	"cmp"
-	"regexp"
 	"slices"
-	"strconv"
-	"strings"
 
 	"tendermend/core/cause"
+	"tendermend/core/facts"
+	"tendermend/core/gate"
 	"tendermend/core/treatment"
 )
 
@@ -25,14 +24,14 @@ type slit struct {
 // pose is how plant, pot and tools stand between two steps.
 type pose struct {
 	blade    string // away, clean, used, dirty
-	seat     treatment.Seat
+	seat     facts.Seat
 	ready    int
 	out      bool
 	outDay   int
 	cleared  bool
 	limp     bool
 	thirsty  bool
-	moist    treatment.Moist
+	moist    facts.Moist
 	rot      bool
 	standing bool
 	wet      wetness
@@ -74,8 +73,9 @@ type event struct {
 	day       int
 	slot      int
 	hour      float64
-	again     int // 0 for the first time
-	gate      string
+	again     int       // 0 for the first time
+	gate      gate.Gate // what its sitting waits for
+	gated     bool      // whether it waits
 	pre, post pose
 	last      bool // of its sitting on that day
 }
@@ -100,70 +100,56 @@ var hourOf = []float64{8, 13, 19}
 
 func slotOf(s treatment.Slot) int { return max(0, slices.Index(slots, s)) }
 
-// Words of gates.
-var (
-	wordDay   = regexp.MustCompile(`\bd(?:ay )?(\d+)\b`)
-	wordLater = regexp.MustCompile(`(\d+) d (?:later|after potting|after it|on the tray|of callus)`)
-	wordClean = regexp.MustCompile(`(\d+) clean d`)
-	wordDays  = regexp.MustCompile(`(\d+) d\b`)
-	wordWeeks = regexp.MustCompile(`(\d+) w(?:ee)?k`)
-	wordLong  = regexp.MustCompile(
-		`growth|tip|shoot|crozier|lea[fv]|spear|root|pup|keiki|spring|winter|summer|autumn|season|bloom|flower|month|nub`,
-	)
-	wordGrow  = regexp.MustCompile(`growth|growing|tip|shoot|crozier|lea[fv]|spear|nub|new|spring|roots? \d`)
-	wordRoots = regexp.MustCompile(`roots? ([\d.]+)(?:[–-]([\d.]+))? ?cm`)
-	wordShare = regexp.MustCompile(`\br ?(?:≥|>=)? ?(0\.\d+)`)
-	wordWell  = regexp.MustCompile(`no (?:live )?rot|clean d|without a new mark|no new brown`)
-	wordRot   = regexp.MustCompile(`smell|mush|\brot\b`)
-	wordMoist = regexp.MustCompile(`\bmoist\b|\bwet\b`)
-	wordDue   = regexp.MustCompile(`\bdue\b|dry\b`)
-)
-
-func number(re *regexp.Regexp, words string) (int, bool) {
-	m := re.FindStringSubmatch(words)
-	if m == nil {
-		return 0, false
-	}
-	n, err := strconv.Atoi(m[1])
-	return n, err == nil
-}
-
 // opens guesses the day on which a gate opens, so that what stands behind it is
 // replayed at a sensible time.
-func opens(words string, before, treated, lifted int) int {
-	if n, ok := number(wordDay, words); ok {
-		return max(n, before)
+func opens(g gate.Gate, before, treated, lifted int) int {
+	for _, from := range []facts.Happening{facts.Planned, facts.Came} {
+		if n, ok := g.Since(from); ok {
+			return max(n, before)
+		}
 	}
-	if n, ok := number(wordLater, words); ok {
-		return before + n
+	for _, from := range []facts.Happening{facts.Before, facts.Potted, facts.OnATray} {
+		if n, ok := g.Since(from); ok {
+			return before + n
+		}
 	}
-	if n, ok := number(wordClean, words); ok {
-		return max(before, treated+n)
-	}
-	days, ok := number(wordDays, words)
-	if w, isWeeks := number(wordWeeks, words); isWeeks {
-		days, ok = max(days, 7*w), true
+	days := 0
+	for _, c := range g {
+		switch c.Is {
+		case gate.Clean, gate.Quiet:
+			if c.Days > 0 {
+				return max(before, treated+c.Days)
+			}
+		case gate.Days, gate.Warmth:
+			days = max(days, c.Days)
+		default:
+		}
 	}
 	switch {
-	case ok && days > 0:
+	case days > 0:
 		return max(before, lifted+days)
-	case wordLong.MatchString(words):
+	case g.Wants(func(c gate.Condition) bool {
+		return slices.Contains(slow, c.Is) || c.Is == gate.Seen && c.Sight != gate.Nudge
+	}):
 		return before + 30
 	}
 	return before + 1
 }
 
-var untilDay = regexp.MustCompile(`\bd(?:ay )?(\d+)`)
-var untilLong = regexp.MustCompile(`^(\d+) ?(?:days|d)\b`)
+// slow are conditions that take weeks.
+var slow = []gate.Is{gate.Counted, gate.Season}
 
 // endOf gives the day on which a repeated step ends; false where only its stage
 // ends it.
-func endOf(until string, start int) (int, bool) {
-	if n, ok := number(untilDay, until); ok {
+func endOf(until gate.Gate, start int) (int, bool) {
+	if n, ok := until.Since(facts.Planned); ok {
 		return n, true
 	}
-	if n, ok := number(untilLong, until); ok {
+	if n, ok := until.Since(facts.Begun); ok {
 		return start + n, true
+	}
+	if len(until) == 1 && until[0].Is == gate.Quiet { // counted from when it is begun
+		return start + until[0].Days, true
 	}
 	return 0, false
 }
@@ -176,14 +162,10 @@ func timeline(c *patient) (list []event, starts []int) {
 	before, treated, lifted := 0, 0, 0
 	for i := range c.plan.Sittings {
 		s := &c.plan.Sittings[i]
-		start, gate := 0, ""
+		start := 0
 		if s.Day != nil {
 			start = *s.Day
 		} else {
-			gate = s.Gate
-			if gate == "" {
-				gate = "gate"
-			}
 			start = opens(s.Gate, before, treated, lifted)
 		}
 		starts = append(starts, start)
@@ -220,7 +202,8 @@ func timeline(c *patient) (list []event, starts []int) {
 				day:     start,
 				slot:    slot,
 				hour:    clock,
-				gate:    gate,
+				gate:    s.Gate,
+				gated:   s.Day == nil,
 			}
 			list = append(list, e)
 			if t.Every <= 0 {
@@ -272,10 +255,10 @@ func carryOut(c *patient) *replay {
 		limp:     c.limp,
 		moist:    c.moist,
 		rot:      c.rot,
-		standing: c.Answers.Standing.Said,
+		standing: c.Facts.Standing.Value,
 		wetDay:   notYet,
 		covered:  notYet,
-		sun:      c.Place.Sun.Said || c.Answers.Sun.Said,
+		sun:      c.Facts.Place.Sun.Value || c.Facts.Sun.Value,
 		shaded:   notYet,
 		soaked:   notYet,
 		watered:  notYet,
@@ -284,11 +267,11 @@ func carryOut(c *patient) *replay {
 		lost:     notYet,
 		predator: notYet,
 		phase:    c.phase(0),
-		newRoots: c.Answers.NewRootsCM.Or(0),
+		newRoots: c.Facts.NewRootsCM.Or(0),
 		share:    c.share,
 		salt:     c.has(cause.SaltInjury),
 	}
-	now.thirsty = c.limp && (c.moist == treatment.Dry || c.moist == treatment.Bone)
+	now.thirsty = c.limp && (c.moist == facts.Dry || c.moist == facts.Bone)
 	lastDay, lastSlot := notYet, 0
 	opened := map[int]bool{}
 	for n := range r.events {
@@ -302,7 +285,7 @@ func carryOut(c *patient) *replay {
 			now.wet &^= wetLeaves
 			now.blade = "away"
 		}
-		if e.gate != "" && e.again == 0 && !opened[e.sit] {
+		if e.gated && e.again == 0 && !opened[e.sit] {
 			opened[e.sit] = true
 			now.blade = "away"
 			now = c.open(now, e.gate)
@@ -341,46 +324,61 @@ func (r *replay) pass(p pose, from, to int) pose {
 		}
 	}
 	if p.watered != notYet && to-p.watered >= 21 {
-		p.moist = treatment.Due
+		p.moist = facts.Due
 	}
 	return p
 }
 
-// open makes true what a gate's words say.
-func (c *patient) open(p pose, words string) pose {
-	if wordDue.MatchString(words) {
-		p.moist = treatment.Due
+// open makes true what a gate wants.
+func (c *patient) open(p pose, g gate.Gate) pose {
+	clean := false
+	for _, x := range g {
+		clean = clean || x.Is == gate.Clean || x.Is == gate.Quiet
 	}
-	if strings.Contains(words, "firm") {
+	g.Wants(func(x gate.Condition) bool {
+		p = c.grants(p, x, clean)
+		return false
+	})
+	return p
+}
+
+// grants makes true what one condition wants.
+func (c *patient) grants(p pose, x gate.Condition, clean bool) pose {
+	switch x.Is {
+	case gate.Dry:
+		p.moist = facts.Due
+	case gate.Moist:
+		p.moist = facts.Right
+	case gate.Firm:
 		p.limp, p.thirsty = false, false
-	}
-	if wordGrow.MatchString(words) && (!strings.Contains(words, "clean") || strings.Contains(words, "growing")) {
-		p.phase = "growing"
-	}
-	if m := wordRoots.FindStringSubmatch(words); m != nil && !strings.Contains(words, "clean") {
-		long := m[1]
-		if m[2] != "" {
-			long = m[2]
-		}
-		if v, err := strconv.ParseFloat(long, 64); err == nil {
-			p.newRoots = max(p.newRoots, v)
-		}
-	}
-	if m := wordShare.FindStringSubmatch(words); m != nil {
-		if v, err := strconv.ParseFloat(m[1], 64); err == nil {
-			p.share = max(p.share, v)
-		}
-	}
-	switch {
-	case wordWell.MatchString(words):
+	case gate.Share:
+		p.share = max(p.share, x.Share)
+	case gate.NoRot, gate.Clean, gate.Quiet:
 		p.rot = false
-	case wordRot.MatchString(words):
-		p.rot = true
-	}
-	if wordMoist.MatchString(words) {
-		p.moist = treatment.Right
+	case gate.Season:
+		if x.Months != nil {
+			p.phase = "growing"
+		}
+	case gate.Counted:
+		if !clean {
+			p.phase = "growing"
+		}
+		if x.Sight == gate.NewRoot || x.Sight == gate.PieceRoot {
+			p.newRoots = max(p.newRoots, x.FromCM, x.ToCM)
+		}
+	case gate.Seen:
+		if slices.Contains(grown, x.Sight) && (!clean || x.Sight == gate.Growth) {
+			p.phase = "growing"
+		}
+	default:
 	}
 	return p
+}
+
+// grown are sights that prove that it grows.
+var grown = []gate.Sight{
+	gate.NewGrowth, gate.Growth, gate.NewLeaf, gate.NewSpear, gate.Tip, gate.NewRoot, gate.Offset,
+	gate.Nub, gate.CleanLeaf,
 }
 
 // infected says whether a cut goes through what a blade carries on.

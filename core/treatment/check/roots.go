@@ -1,11 +1,12 @@
 package check
 
 import (
-	"regexp"
 	"slices"
 	"strings"
 
 	"tendermend/core/cause"
+	"tendermend/core/facts"
+	"tendermend/core/gate"
 	"tendermend/core/plant"
 	t "tendermend/core/treatment"
 	"tendermend/core/working"
@@ -42,19 +43,18 @@ var lawsOfRoots = []law{
 			c.orchid && c.has(cause.OffsetDrain) ||
 			slices.Contains([]t.Wish{t.SetupChange, t.Refresh, t.PartWish, t.Propagate}, c.Wish)
 		for _, e := range r.of(false, t.Unpot) {
-			if !ok && !wordRot.MatchString(e.gate) {
+			if !ok {
 				no(e, "nothing accepted or wished takes it out of its pot")
 			}
 		}
 	}},
 	{"N22", func(r *replay, c *patient, no found) {
 		last := notYet
-		if ago := c.Answers.LastSitting; ago.Known {
+		if ago := c.Facts.LastSitting; ago.Known {
 			last = -int(ago.Value)
 		}
 		for _, e := range r.of(false, t.Unpot) {
-			newRot := e.pre.rot && c.anyOf(t.Rots) ||
-				regexp.MustCompile(`rot|smell|mush|stain`).MatchString(strings.ReplaceAll(e.gate, "root", ""))
+			newRot := e.pre.rot && c.anyOf(t.Rots)
 			if last != notYet && e.day-last < 28 && !newRot {
 				no(e, "%s after the last root work", working.Count(e.day-last, "day"))
 			}
@@ -62,7 +62,7 @@ var lawsOfRoots = []law{
 		}
 	}},
 	{"N23", func(r *replay, c *patient, no found) {
-		if !c.limp || c.moist != t.Dry && c.moist != t.Bone {
+		if !c.limp || c.moist != facts.Dry && c.moist != facts.Bone {
 			return
 		}
 		for _, e := range r.of(false, t.Unpot) {
@@ -99,12 +99,12 @@ var lawsOfRoots = []law{
 func bareLaw(r *replay, c *patient, no found) {
 	for i := range r.events {
 		e := &r.events[i]
-		if e.last && e.again == 0 && e.post.seat == t.InHand && e.post.outDay == e.day &&
+		if e.last && e.again == 0 && e.post.seat == facts.InHand && e.post.outDay == e.day &&
 			slices.ContainsFunc(e.sitting.Steps, func(s t.Step) bool { return s.Op == t.Unpot }) {
 			no(e, "it is in the hand when the sitting ends")
 		}
 	}
-	piece := c.has(cause.Detached) || c.share == 0 || c.Answers.Piece.Said
+	piece := c.has(cause.Detached) || c.share == 0 || c.Facts.Piece.Value
 	for _, e := range r.of(false, t.DryCut) {
 		hours := e.p.Hours.Or(2)
 		mine := piece || e.p.For == "pieces"
@@ -117,7 +117,7 @@ func bareLaw(r *replay, c *patient, no found) {
 		}
 	}
 	for _, e := range r.of(false, t.Callus) {
-		latex := c.has2(plant.Latex) && (c.Answers.Piece.Said || c.has(cause.Detached) || e.p.For == "pieces")
+		latex := c.has2(plant.Latex) && (c.Facts.Piece.Value || c.has(cause.Detached) || e.p.For == "pieces")
 		if !(c.dry && c.code != t.AP || latex) {
 			no(e, "overnight on a tray, and it is no dry kind")
 		}
@@ -149,27 +149,40 @@ func oneSittingLaw(r *replay, c *patient, no found) {
 			out = nil
 		case e.op == t.WashOff || e.op == t.RemovePlug:
 			seat := e.pre.seat
-			if seat != t.InHand && seat != t.OnTray && seat != t.InBasket && seat != t.OnMount && seat != t.Hung {
+			if !slices.Contains([]facts.Seat{facts.InHand, facts.OnTray, facts.InBasket, facts.OnMount, facts.Hung}, seat) {
 				no(e, "outside a root sitting")
 			}
 		}
 	}
 }
 
-// lifts are the words of a gate behind which a reason no longer holds.
-var lifts = map[string]*regexp.Regexp{
-	"rest":     regexp.MustCompile(`growth|growing|wak|shoot|spring|tip|root|season|crozier|end of rest|late winter`),
-	"newcomer": regexp.MustCompile(`day ?14|d ?14|14 d|quarantine|\d+ d|month|root|growth|bloom|season|winter`),
-	"thirst":   regexp.MustCompile(`firm|d later|soak|limp|root|growth|tip|bloom`),
-	"warmth":   regexp.MustCompile(`range|warm|°C|season|spring|growth|root|tip|bloom`),
-	"bloom":    regexp.MustCompile(`bloom|flower|root|growth|season|limp`),
-	"tips":     regexp.MustCompile(`tip|root|growth|growing|shoot|spring|season`),
-	"season":   regexp.MustCompile(`season|month|spring|bright|growth|bloom|shoot|crozier|spear|root|lea[fv]|winter`),
+// lifts says whether behind a gate a reason for waiting no longer holds.
+func lifts(why string, g gate.Gate) bool {
+	return g.Wants(func(x gate.Condition) bool {
+		spring := x.Is == gate.Season
+		grows := x.Is == gate.Counted || x.Is == gate.Seen && slices.Contains(grown, x.Sight)
+		bloomed := x.Is == gate.Seen && x.Sight == gate.Bloomed
+		switch why {
+		case "rest", "tips":
+			return spring || grows
+		case "newcomer":
+			return x.Is == gate.Days || x.Is == gate.Warmth || x.Days >= 14 || spring || grows || bloomed
+		case "thirst":
+			return x.Is == gate.Firm || x.Since == facts.Before || grows || bloomed
+		case "warmth":
+			return x.Is == gate.Warmth || spring || grows || bloomed
+		case "bloom":
+			return bloomed || grows || spring
+		case "season":
+			return spring || grows || bloomed
+		}
+		return false
+	})
 }
 
 // held lists why a root sitting should wait at an event.
 func (c *patient) held(e *event) (list []string) {
-	a := c.Answers
+	a := c.Facts
 	add := func(is bool, reason string) {
 		if is {
 			list = append(list, reason)
@@ -193,8 +206,8 @@ func (c *patient) held(e *event) (list []string) {
 }
 
 func heldLaw(r *replay, c *patient, no found) {
-	if c.has(cause.RootMealybug) || c.Choices.Override.Said || c.Answers.MediumSour.Said ||
-		c.Answers.Medium == "sour" {
+	if c.has(cause.RootMealybug) || c.Choices.Override.Value || c.Facts.MediumSour.Value ||
+		c.Facts.Medium.Value == facts.Sour {
 		return
 	}
 	for _, e := range r.of(false, t.Unpot) {
@@ -205,7 +218,7 @@ func heldLaw(r *replay, c *patient, no found) {
 			excused := why == "rest" && c.has(cause.WokenEarly) || why == "bloom" && r.earlier(e, t.StripSpikes) ||
 				why == "tips" && c.has(cause.MossSmothered) ||
 				(why == "tips" || why == "rest") && c.has(cause.Detached)
-			if excused || e.gate != "" && lifts[why].MatchString(e.gate) {
+			if excused || e.gated && lifts(why, e.gate) {
 				continue
 			}
 			no(e, "it is held back: %s", why)

@@ -6,6 +6,7 @@ import (
 	"strings"
 
 	"tendermend/core/cause"
+	"tendermend/core/facts"
 	"tendermend/core/plant"
 	t "tendermend/core/treatment"
 )
@@ -71,7 +72,7 @@ var lawsOfWater = []law{
 				no(e, "the water has no way out")
 			case rests && (e.op == t.Flush || c.kind.RestKind != ""):
 				no(e, "it rests")
-			case e.op == t.Soak && (e.pre.moist == t.Wet || e.pre.moist == t.Soaked):
+			case e.op == t.Soak && (e.pre.moist == facts.Wet || e.pre.moist == facts.Soaked):
 				no(e, "the medium is wet")
 			}
 		}
@@ -83,7 +84,7 @@ var lawsOfWater = []law{
 		}
 		const sip = 20
 		for _, e := range r.of(true, medium...) {
-			if e.p.For == "pieces" || e.op == t.ByRule && e.gate != "" || e.p.ML.Known && e.p.ML.Value <= sip {
+			if e.p.For == "pieces" || e.op == t.ByRule && e.gated || e.p.ML.Known && e.p.ML.Value <= sip {
 				continue
 			}
 			if e.pre.newRoots+1e-9 < want {
@@ -111,7 +112,7 @@ var lawsOfWater = []law{
 			if !e.p.LevelCM.Known {
 				continue
 			}
-			width := c.Answers.PotWidthCM
+			width := t.Number{Value: c.Facts.PotWidthCM.Value, Known: c.Facts.PotWidthCM.Known}
 			for i := range r.events {
 				x := &r.events[i]
 				if x.op == t.ReadyPot && x.p.PotWidthCM.Known &&
@@ -121,7 +122,7 @@ var lawsOfWater = []law{
 			}
 			depth := e.p.PotDepthCM.Or(0.92 * width.Or(0))
 			if !width.Known && !e.p.PotDepthCM.Known {
-				depth = c.Answers.PotDepthCM.Or(0)
+				depth = c.Facts.PotDepthCM.Or(0)
 			}
 			if depth > 0 && e.p.LevelCM.Value >= depth-1 {
 				no(e, "water of %g cm reaches the base in a pot %.1f cm deep", e.p.LevelCM.Value, depth)
@@ -183,7 +184,7 @@ var lawsOfWater = []law{
 		for _, n := range r.nights {
 			if n.pose.standing &&
 				!slices.Contains(
-					[]t.Seat{t.InCup, t.InDish, t.InReservoir, t.InBin, t.OnMount, t.Hung, t.InBasket},
+					[]facts.Seat{facts.InCup, facts.InDish, facts.InReservoir, facts.InBin, facts.OnMount, facts.Hung, facts.InBasket},
 					n.pose.seat,
 				) {
 				no(
@@ -197,7 +198,7 @@ var lawsOfWater = []law{
 	}},
 	{"N50", func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, t.HoldWater) {
-			if e.s.Until == "" && e.p.Until == "" {
+			if len(e.s.Until) == 0 && len(e.p.Until) == 0 {
 				no(e, "it does not say which dryness ends it")
 			}
 		}
@@ -286,7 +287,7 @@ func oppositeLaw(r *replay, c *patient, no found) {
 					continue
 				}
 				// Behind gates, only what stands in one sitting is done on one day for certain.
-				if x.sit == y.sit || x.gate == "" && y.gate == "" {
+				if x.sit == y.sit || !x.gated && !y.gated {
 					late := y
 					if y.sit < x.sit || y.sit == x.sit && y.step < x.step {
 						late = x

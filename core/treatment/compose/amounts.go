@@ -5,6 +5,7 @@ import (
 	"strings"
 
 	"tendermend/core/cause"
+	"tendermend/core/facts"
 	"tendermend/core/plant"
 	"tendermend/core/treatment"
 )
@@ -57,19 +58,19 @@ func MixML(w, ball float64, whole bool, shape string) float64 {
 
 // ball gives the width of the root ball, measured or guessed from the pot.
 func (c *composer) ball(whole bool) float64 {
-	if c.Answers.RootBallCM.Known {
-		return c.Answers.RootBallCM.Value
+	if c.Facts.RootBallCM.Known {
+		return c.Facts.RootBallCM.Value
 	}
 	if whole {
 		return max(4, c.potWidth()-1)
 	}
-	return max(4, c.Answers.PotWidthCM.Or(12)-4)
+	return max(4, c.Facts.PotWidthCM.Or(12)-4)
 }
 
 // rescueWidth is the pot for roots that were washed: the live ball and 2.5 cm,
 // 1.5 for dry kinds, never wider than the old pot.
 func (c *composer) rescueWidth(rootless bool) float64 {
-	old := c.Answers.PotWidthCM.Or(math.Inf(1))
+	old := c.Facts.PotWidthCM.Or(math.Inf(1))
 	var w float64
 	switch {
 	case rootless && c.orchid && c.school == treatment.Lean:
@@ -124,30 +125,30 @@ func (c *composer) boundWidth() float64 {
 
 // wholeWidth is the pot for a ball that stays whole.
 func (c *composer) wholeWidth(r rootWork) float64 {
-	old := c.Answers.PotWidthCM
+	old := c.Facts.PotWidthCM
 	var w float64
 	switch {
 	case r.bound && !c.rescue():
 		w = c.boundWidth()
 	case r.down:
 		w = c.ball(true) + 2.5
-		if !old.Known || !c.Answers.RootBallCM.Known {
+		if !old.Known || !c.Facts.RootBallCM.Known {
 			w = max(4, c.potWidth()-5) + 2.5
 		}
 		w = min(potSize(w), old.Or(w))
-	case c.kind.Has(plant.SnugPot) && old.Known && !c.Answers.RootBallCM.Known:
+	case c.kind.Has(plant.SnugPot) && old.Known && !c.Facts.RootBallCM.Known:
 		w = old.Value
-	case c.Answers.RootBallCM.Known:
-		w = max(c.Answers.RootBallCM.Value+2, old.Or(0))
-		if !old.Known || c.Answers.RootBallCM.Value >= old.Value {
-			w = c.Answers.RootBallCM.Value + 2
+	case c.Facts.RootBallCM.Known:
+		w = max(c.Facts.RootBallCM.Value+2, old.Or(0))
+		if !old.Known || c.Facts.RootBallCM.Value >= old.Value {
+			w = c.Facts.RootBallCM.Value + 2
 		}
 	default:
 		w = c.potWidth()
 	}
 	if c.rescue() && c.heeds("N29") {
 		w = min(w, old.Or(w))
-		if b := c.Answers.RootBallCM; b.Known {
+		if b := c.Facts.RootBallCM; b.Known {
 			w = min(w, half(b.Value+2.5))
 		}
 	}
@@ -181,8 +182,8 @@ func (x *subject) rescue() bool { return x.any(treatment.Rescued) }
 // shape is the shape of the new pot.
 func (c *composer) shape(w float64) string {
 	switch {
-	case c.Answers.PotShape != "":
-		return c.Answers.PotShape
+	case c.Facts.PotShape.Known:
+		return c.Facts.PotShape.Value
 	case w > smallPot && (c.kind.PotShape == "shallow" || c.kind.PotShape == "deep"):
 		return c.kind.PotShape
 	}
@@ -212,13 +213,13 @@ func (c *composer) mix() (parts []plant.Part, from string) {
 	if m, ok := schoolMixes[c.school]; ok && c.orchid {
 		return m, "school"
 	}
-	if c.seat == treatment.InReservoir {
+	if c.seat == facts.InReservoir {
 		return schoolMixes[treatment.ClayPot], "reservoir"
 	}
 	if len(c.kind.Mixes) > 0 {
 		return c.kind.Mixes[0].Parts, "kind"
 	}
-	if c.named && c.kind.ID != "" && !c.kind.Own && c.seat != treatment.InPot {
+	if c.named && c.kind.ID != "" && !c.kind.Own && c.seat != facts.InPot {
 		return nil, "kind" // it grows in air
 	}
 	return c.habit.Mix, "habit"
@@ -278,10 +279,10 @@ func (c *composer) ready(w, ball float64, whole bool, opts ...option) step {
 	p.VolumeML = num(math.Round(MixML(w, ball, whole, p.Shape)))
 	p.Dry = c.dry && !c.is(treatment.FC, treatment.BU) || c.firstRoots()
 	if p.Mix == nil {
-		p.VolumeML, p.PotWidthCM, p.Seat = treatment.Number{}, treatment.Number{}, treatment.Hung
+		p.VolumeML, p.PotWidthCM, p.Seat = treatment.Number{}, treatment.Number{}, facts.Hung
 	}
 	holes := true
-	if c.has(cause.NoDrainage) || c.Answers.PotHoles.Known {
+	if c.has(cause.NoDrainage) || c.Facts.PotHoles.Known {
 		p.Holes = &holes
 		if !c.heeds("N32") {
 			holes = false
@@ -301,7 +302,7 @@ func (c *composer) lightML(w float64) treatment.Number {
 // sprayML is how much is sprayed on a plant of its size, in ml.
 func (c *composer) sprayML() treatment.Number {
 	switch w := c.potWidth(); {
-	case c.seat == treatment.Hung:
+	case c.seat == facts.Hung:
 		return num(150)
 	case w <= 12:
 		return num(50)

@@ -1,9 +1,9 @@
 package compose
 
 import (
-	"fmt"
-
 	"tendermend/core/cause"
+	"tendermend/core/facts"
+	"tendermend/core/gate"
 	"tendermend/core/treatment"
 )
 
@@ -33,7 +33,7 @@ func (c *composer) insure(r rootWork) []step {
 // callusDays is how long wounds heal on a tray, by their width.
 func (c *composer) callusDays(head bool) int {
 	wound := c.ball(false)
-	if !c.Answers.RootBallCM.Known {
+	if !c.Facts.RootBallCM.Known {
 		wound = 5
 	}
 	switch {
@@ -56,7 +56,7 @@ func (c *composer) callusDays(head bool) int {
 func (c *composer) callusSitting(r rootWork) {
 	behead, _ := treatment.OperatorByID(treatment.Behead)
 	head := c.is(treatment.RS, treatment.US, treatment.TS, treatment.CA) &&
-		(r.head || c.Answers.StemStain.Or(0) > 0 && c.asked(behead))
+		(r.head || c.Facts.StemStain.Or(0) > 0 && c.asked(behead))
 	live := r.live || c.rotLives
 	rr := r
 	rr.cut = ""
@@ -76,7 +76,7 @@ func (c *composer) callusSitting(r rootWork) {
 	sitting = append(sitting, do(treatment.Callus, with(func(p *treatment.Params) { p.Days = num(float64(days)) })))
 	sitting = append(sitting, c.bag()...)
 	w, ballCM := c.rescueWidth(head || c.rootless), c.ball(false)
-	if own := c.Answers.RootBallCM; !head && !c.rootless && own.Known && c.heeds("N29") {
+	if own := c.Facts.RootBallCM; !head && !c.rootless && own.Known && c.heeds("N29") {
 		w = min(w, own.Value+3)
 	}
 	if c.has(cause.PotBound) && !c.rescue() {
@@ -85,7 +85,7 @@ func (c *composer) callusSitting(r rootWork) {
 	if head {
 		w, ballCM = 7, 0
 		if c.heeds("N29") {
-			w = min(w, c.Answers.PotWidthCM.Or(w))
+			w = min(w, c.Facts.PotWidthCM.Or(w))
 		}
 	}
 	pot := []step{
@@ -97,7 +97,7 @@ func (c *composer) callusSitting(r rootWork) {
 	if head {
 		pot = append(pot, do(treatment.ShadeIt, share(0.4)))
 	} else if !c.growing() {
-		pot = append(pot, do(treatment.HoldWater, until("growth")))
+		pot = append(pot, do(treatment.HoldWater, until(growth)))
 	}
 	var before []step
 	if c.heeds("N01") {
@@ -109,7 +109,7 @@ func (c *composer) callusSitting(r rootWork) {
 	}
 	wait := max(c.wholeDay(), c.stemDry[0])
 	first := max(days+wait, c.dryDay(organOf, live))
-	c.place(treatment.CallusSit, nil, before, sitting, []step{do(treatment.HoldFeed, until("growth"))})
+	c.place(treatment.CallusSit, nil, before, sitting, []step{do(treatment.HoldFeed, until(growth))})
 	var water []step
 	if c.heeds("N41") {
 		water = []step{
@@ -117,28 +117,28 @@ func (c *composer) callusSitting(r rootWork) {
 		}
 	}
 	if c.gated {
-		c.draft.then(fmt.Sprintf("%d d on the tray", days), pot...)
+		c.draft.then(gate.Gate{gate.DaysSince(facts.OnATray, days)}, pot...)
 		if len(water) > 0 {
-			c.draft.then(fmt.Sprintf("%d d after potting, resists a nudge", wait), water...)
+			c.draft.then(gate.Gate{gate.DaysSince(facts.Potted, wait), gate.See(gate.Nudge)}, water...)
 		}
 		return
 	}
 	c.draft.sit(treatment.CallusSit, c.sat+days, rankRoot, pot...)
-	gate := fmt.Sprintf("d%d, resists a nudge", c.sat+first)
+	waits := gate.Gate{gate.OnDay(c.sat + first), gate.See(gate.Nudge)}
 	if !c.heeds("N40") {
-		gate = fmt.Sprintf("d%d", c.sat+days)
+		waits = toDay(c.sat + days)
 	} else if !c.growing() {
-		gate = fmt.Sprintf("spring warmth, growth begun, d%d at least", c.sat+first)
+		waits = gate.Gate{gate.In(gate.Spring()...), gate.See(gate.Growth), gate.OnDay(c.sat + first)}
 	}
 	if c.firstRoots() {
-		gate = c.ownRoots()
+		waits = c.ownRoots()
 	}
 	if c.Choices.Succulent == "at roots" {
-		gate = fmt.Sprintf("d%d at least, roots 1 cm", c.sat+first)
+		waits = gate.Gate{gate.OnDay(c.sat + first), gate.Count(gate.NewRoot, 0, 1)}
 	}
-	c.draft.hold("", gate, "", water...)
-	c.draft.at(c.sat+days+7, rankLook, do(treatment.Look, every(7, fmt.Sprintf("d%d", c.sat+days+28))))
+	c.draft.hold("", waits, "", water...)
+	c.draft.at(c.sat+days+7, rankLook, do(treatment.Look, every(7, toDay(c.sat+days+28))))
 	if r.daily > 7 {
-		c.draft.at(c.sat+1, rankLook, do(treatment.Look, every(1, fmt.Sprintf("d%d", c.sat+r.daily))))
+		c.draft.at(c.sat+1, rankLook, do(treatment.Look, every(1, toDay(c.sat+r.daily))))
 	}
 }

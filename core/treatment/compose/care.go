@@ -1,11 +1,12 @@
 package compose
 
 import (
-	"fmt"
 	"slices"
 	"strings"
 
 	"tendermend/core/cause"
+	"tendermend/core/facts"
+	"tendermend/core/gate"
 	"tendermend/core/treatment"
 )
 
@@ -55,23 +56,22 @@ func (c *composer) plainSteps() {
 	dated := c.sat >= 0 && (c.root != nil || c.change)
 	for _, p := range c.plain {
 		s := p.step
-		s.Until = strings.ReplaceAll(s.Until, "its roots", c.ownRoots())
-		p.gate = strings.ReplaceAll(p.gate, "its roots", c.ownRoots())
-		if s.Every > 0 && s.Until == "" && c.heeds("N85") {
-			s.Until = fmt.Sprintf("d%d", max(p.day, 0)+84)
+		s.Until, p.gate = c.itsOwn(s.Until), c.itsOwn(p.gate)
+		if s.Every > 0 && len(s.Until) == 0 && c.heeds("N85") {
+			s.Until = toDay(max(p.day, 0) + 84)
 		}
 		if !c.heeds("N85") && s.Op != treatment.Look {
-			s.Until = ""
+			s.Until = nil
 		}
 		if !c.heeds("N50") && s.Op == treatment.HoldWater {
-			s.Until = ""
+			s.Until = nil
 		}
 		switch s.Op {
 		case treatment.ByRule, treatment.BottomWater, treatment.FirstWater:
-			if dated && p.gate == "" && p.day >= c.sat && p.day <= c.sat+14 {
+			if dated && len(p.gate) == 0 && p.day >= c.sat && p.day <= c.sat+14 {
 				continue // the root sitting brings its own water
 			}
-			if dated && p.gate == "due" {
+			if dated && p.gate.Same(due) {
 				continue
 			}
 			if c.neck || c.pieces != nil && !c.change && (c.piece || c.pieces.why == "mother") {
@@ -80,7 +80,7 @@ func (c *composer) plainSteps() {
 			if s.Params.Water == "" {
 				s.Params.Water = c.betterWater()
 			}
-			if c.thirsty && p.gate == "due" {
+			if c.thirsty && p.gate.Same(due) {
 				continue
 			}
 		case treatment.Flush:
@@ -88,7 +88,7 @@ func (c *composer) plainSteps() {
 				s.Params.Water = or(c.betterWater(), "low-mineral")
 			}
 			s.Params.ML = num(3 * float64(int(PotML(c.potWidth(), c.shape(c.potWidth())))))
-			if dated && p.gate == "" && p.day <= c.sat+28 {
+			if dated && len(p.gate) == 0 && p.day <= c.sat+28 {
 				c.leave(string(s.Op), "the fresh mix does it")
 				continue
 			}
@@ -160,22 +160,22 @@ func (c *composer) plainSteps() {
 				continue // the longest of all that was accepted decides
 			}
 			if c.rotLives {
-				p.gate += ", no live rot"
+				p.gate = p.gate.With(gate.WithoutRot())
 			}
 		case treatment.SlideLook:
 			if dated || c.piece {
 				continue
 			}
 		case treatment.Turn:
-			if c.Answers.Buds.Said || c.Answers.Spikes.Or(0) > 0 {
+			if c.Facts.Buds.Value || c.Facts.Spikes.Or(0) > 0 {
 				c.leave(string(s.Op), "not turned while it is in bud")
 				continue
 			}
 		case treatment.Supplement, treatment.FeedIt:
-			if c.dry && s.Op == treatment.FeedIt && c.has(cause.Drought) && p.gate != "" {
+			if c.dry && s.Op == treatment.FeedIt && c.has(cause.Drought) && len(p.gate) > 0 {
 				continue
 			}
-			if dated && p.gate != "" {
+			if dated && len(p.gate) > 0 {
 				continue // fed after the root work, by its own gate
 			}
 		case treatment.Brighten:
@@ -191,7 +191,7 @@ func (c *composer) plainSteps() {
 			c.leave(string(s.Op), "with a leaf disease open nothing is showered")
 			continue
 		}
-		if p.gate != "" {
+		if len(p.gate) > 0 {
 			c.draft.gate(p.gate, s)
 			continue
 		}
@@ -200,7 +200,7 @@ func (c *composer) plainSteps() {
 	if c.has(cause.Virus) && !c.heeds("N80") {
 		c.draft.at(60, rankLook, do(treatment.Routine))
 	}
-	if !c.heeds("N21") && c.root == nil && !c.change && c.seat == treatment.InPot && c.pieces == nil && !c.neck {
+	if !c.heeds("N21") && c.root == nil && !c.change && c.seat == facts.InPot && c.pieces == nil && !c.neck {
 		c.root = &rootWork{kind: wholeBall}
 		c.sat = 0
 		c.wholeSitting(*c.root)
@@ -260,33 +260,26 @@ func (c *composer) letGo() {
 	if c.has(cause.Virus, cause.Fusarium) || len(c.spreads()) == 0 || c.discard != "" {
 		return
 	}
-	words := ""
+	var waits gate.Gate
 	switch {
 	case c.clear > 0 && !c.heeds("N79"):
-		words = "7 clean days, 1 looks"
+		waits = gate.Gate{gate.CleanFor(7, 1)}
 	case c.clear > 0:
-		words = fmt.Sprintf("%d clean days, 3 looks", c.clear)
+		waits = gate.Gate{gate.CleanFor(c.clear, 3)}
 	}
-	if c.cold {
-		words = "after a warm generation: " + words
-	}
-	if c.any(treatment.LeafDiseases) || c.has(cause.BlackRot) || words == "" {
-		less := words
-		words = "14 clean days without a new mark, 3 looks"
-		if less != "" {
-			words = less + ", 14 d without a new mark"
-		}
+	if c.any(treatment.LeafDiseases) || c.has(cause.BlackRot) || len(waits) == 0 {
+		waits = waits.With(gate.QuietFor(14, 3))
 	}
 	if c.rotLives {
-		words += ", no live rot"
+		waits = waits.With(gate.WithoutRot())
 	}
-	if nd := c.Answers.NewcomerDays; nd.Known && nd.Value < newcomerDays {
-		words += ", day 14 of quarantine over"
+	if nd := c.Facts.NewcomerDays; nd.Known && nd.Value < newcomerDays {
+		waits = waits.With(gate.DaysSince(facts.Came, newcomerDays))
 	}
 	if has(c.allSteps(), treatment.Release) {
 		return
 	}
-	c.draft.gates = append(c.draft.gates, gated{words: words, steps: []step{do(treatment.Release)}, kind: ""})
+	c.draft.gates = append(c.draft.gates, gated{waits: waits, steps: []step{do(treatment.Release)}, kind: ""})
 }
 
 func (c *composer) allSteps() (all []step) {
@@ -329,7 +322,7 @@ func (c *composer) also() {
 // hopeless says whether throwing it away is a choice that the trade respects.
 func (x *subject) hopeless() bool {
 	if len(x.Causes) == 0 ||
-		x.has(cause.SpentRosette) && (x.Answers.Plantlets.Or(0) > 0 || x.Answers.Pups.Or(0) > 0) {
+		x.has(cause.SpentRosette) && (x.Facts.Plantlets.Or(0) > 0 || x.Facts.Pups.Or(0) > 0) {
 		return false
 	}
 	for _, id := range x.Causes {

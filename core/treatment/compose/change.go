@@ -4,6 +4,7 @@ import (
 	"math"
 
 	"tendermend/core/cause"
+	"tendermend/core/facts"
 	"tendermend/core/treatment"
 )
 
@@ -19,12 +20,12 @@ func (c *composer) changeSetup() {
 	case c.Choices.Aim == "mount":
 		set = setting{
 			treatment.Mount,
-			[]step{do(treatment.ReadyPot, with(func(p *treatment.Params) { p.Seat = treatment.OnMount }))},
+			[]step{do(treatment.ReadyPot, with(func(p *treatment.Params) { p.Seat = facts.OnMount }))},
 			0,
 		}
 	case aim == treatment.ClayPot || !c.orchid && c.Choices.Aim == "S5":
 		c.school = treatment.ClayPot
-		w := min(c.ball(false)+2.5, c.Answers.PotWidthCM.Or(99))
+		w := min(c.ball(false)+2.5, c.Facts.PotWidthCM.Or(99))
 		w = math.Floor(w)
 		if c.has(cause.PotBound) && !c.rescue() {
 			w = c.boundWidth()
@@ -63,7 +64,7 @@ func (c *composer) changeSetup() {
 	c.place(treatment.ChangeSit, ready, before, sitting, nil)
 	c.waterAfter(r, set, live, c.afterWash(set))
 	if !c.gated {
-		c.draft.at(c.sat+7, rankLook, do(treatment.Look, every(7, "tips"), note("level and tips")))
+		c.draft.at(c.sat+7, rankLook, do(treatment.Look, every(7, tips), note("level and tips")))
 		if set.op == treatment.PotIn || set.op == treatment.WrapMoss {
 			c.draft.at(c.sat+max(7, c.dryDay("", false)+4), rankLook+1, do(treatment.ByRule))
 		}
@@ -73,7 +74,7 @@ func (c *composer) changeSetup() {
 
 func (c *composer) clayPot(w float64) step {
 	return c.ready(w, c.ball(false), false, with(func(p *treatment.Params) {
-		p.Seat, p.Shape, p.Mix, p.MixFrom, p.MixBy = treatment.InReservoir, "usual", schoolMixes[treatment.ClayPot],
+		p.Seat, p.Shape, p.Mix, p.MixFrom, p.MixBy = facts.InReservoir, "usual", schoolMixes[treatment.ClayPot],
 			"reservoir", ""
 		p.VolumeML = num(math.Round(MixML(w, c.ball(false), false, "usual")))
 	}))

@@ -9,6 +9,7 @@ import (
 	"slices"
 
 	"tendermend/core/cause"
+	"tendermend/core/facts"
 	"tendermend/core/plant"
 	"tendermend/core/treatment"
 )
@@ -214,9 +215,9 @@ func (c *composer) layOut() {
 	c.offsets()
 	c.letGo()
 	c.also()
-	if c.Answers.Standing.Said && c.heeds("N49") && c.kind.WaterRule != plant.WetTray && !c.untied &&
-		c.seat != treatment.InCup &&
-		c.seat != treatment.InDish {
+	if c.Facts.Standing.Value && c.heeds("N49") && c.kind.WaterRule != plant.WetTray && !c.untied &&
+		c.seat != facts.InCup &&
+		c.seat != facts.InDish {
 		c.draft.at(0, rankAfter, do(treatment.DrainSaucer))
 	}
 }
@@ -292,7 +293,7 @@ func (x *subject) spreads() (ways []string) {
 func (c *composer) start() {
 	var steps []step
 	ways := c.spreads()
-	if len(ways) > 0 && c.heeds("N78") && !c.Answers.Isolated.Said {
+	if len(ways) > 0 && c.heeds("N78") && !c.Facts.Isolated.Value {
 		steps = append(steps, do(treatment.Isolate, with(func(p *treatment.Params) { p.Ways = ways })))
 	}
 	steps = append(steps, do(treatment.Baseline))

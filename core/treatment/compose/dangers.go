@@ -25,11 +25,12 @@ func (c *composer) cautionsOf(s step) (letters []string) {
 		!slices.Contains(letters, "t") {
 		letters = append(letters, "t")
 	}
+	home := c.Facts.Household
 	for _, extra := range []struct {
 		letter string
 		is     bool
 	}{
-		{"k", (c.Household.Children || c.Household.Pets) && (s.Op.Does(treatment.LeafFilm) || s.Op == treatment.Systemic)},
+		{"k", (home.Children || home.Pets) && (s.Op.Does(treatment.LeafFilm) || s.Op == treatment.Systemic)},
 		{"f", c.eaten() && (s.Op.Does(treatment.LeafFilm) || s.Op == treatment.Systemic)},
 		{"b", o.Does.Has(treatment.Cuts)},
 		{"n", c.has(cause.Ethylene) && (s.Op == treatment.Air || s.Op == treatment.Baseline)},
@@ -48,7 +49,7 @@ func (c *composer) cautionsOf(s step) (letters []string) {
 	return letters
 }
 
-func (c *composer) eaten() bool { return c.trait(plant.Edible) || c.Household.Edible }
+func (c *composer) eaten() bool { return c.trait(plant.Edible) || c.Facts.Household.Edible }
 
 // dangers says whether the danger of a caution is in a step.
 func (c *composer) dangers(letter string, s step) bool {
@@ -67,7 +68,7 @@ func (c *composer) dangers(letter string, s step) bool {
 	case "f":
 		return c.eaten()
 	case "k":
-		return c.Household.Children || c.Household.Pets
+		return c.Facts.Household.Children || c.Facts.Household.Pets
 	case "s":
 		return !c.named || c.kind.Harms("people") || c.kind.Harms("pets") || c.trait(plant.Latex, plant.Oxalate)
 	case "t":

@@ -3,6 +3,7 @@ package compose
 import (
 	"slices"
 
+	"tendermend/core/gate"
 	"tendermend/core/treatment"
 )
 
@@ -21,11 +22,11 @@ func do(op treatment.OperatorID, opts ...option) step {
 
 func organ(o string) option { return func(s *step) { s.Organ = o } }
 
-func every(days int, until string) option {
+func every(days int, until gate.Gate) option {
 	return func(s *step) { s.Every, s.Until = days, until }
 }
 
-func until(what string) option { return func(s *step) { s.Until = what } }
+func until(what gate.Gate) option { return func(s *step) { s.Until = what } }
 
 func with(f func(p *treatment.Params)) option { return func(s *step) { f(&s.Params) } }
 
@@ -71,10 +72,11 @@ type slotOfDay struct {
 
 // gated is a sitting that waits for something to be seen.
 type gated struct {
-	words, held string
-	kind        treatment.SittingKind
-	steps       []step
-	// after is true where its words count days from the gated sitting before it.
+	waits gate.Gate
+	held  string
+	kind  treatment.SittingKind
+	steps []step
+	// after is true where it counts days from the gated sitting before it.
 	after bool
 }
 
@@ -100,30 +102,30 @@ func (d *draft) in(slot treatment.Slot, day, rank int, kind treatment.SittingKin
 	d.days[key] = append(d.days[key], block{rank, d.turn, kind, steps})
 }
 
-// gate adds steps that wait for words to come true. Steps with the same words
+// gate adds steps that wait for something. Steps that wait for the same
 // stand together, unless they are a sitting of their own.
-func (d *draft) gate(words string, steps ...step) {
+func (d *draft) gate(waits gate.Gate, steps ...step) {
 	if len(steps) == 0 {
 		return
 	}
 	for i := range d.gates {
-		if g := &d.gates[i]; g.words == words && g.held == "" && g.kind == "" && !g.after {
+		if g := &d.gates[i]; g.waits.Same(waits) && g.held == "" && g.kind == "" && !g.after {
 			g.steps = append(g.steps, steps...)
 			return
 		}
 	}
-	d.gates = append(d.gates, gated{words: words, steps: steps})
+	d.gates = append(d.gates, gated{waits: waits, steps: steps})
 }
 
 // hold adds a whole sitting that waits for its gate, with what holds it.
-func (d *draft) hold(kind treatment.SittingKind, words, held string, steps ...step) {
-	d.gates = append(d.gates, gated{words: words, held: held, kind: kind, steps: steps})
+func (d *draft) hold(kind treatment.SittingKind, waits gate.Gate, held string, steps ...step) {
+	d.gates = append(d.gates, gated{waits: waits, held: held, kind: kind, steps: steps})
 }
 
 // then adds steps that come days after the gated sitting before them.
-func (d *draft) then(words string, steps ...step) {
+func (d *draft) then(waits gate.Gate, steps ...step) {
 	if len(steps) > 0 {
-		d.gates = append(d.gates, gated{words: words, steps: steps, after: true})
+		d.gates = append(d.gates, gated{waits: waits, steps: steps, after: true})
 	}
 }
 

@@ -7,6 +7,8 @@ import (
 	"time"
 
 	"tendermend/core/cause"
+	"tendermend/core/facts"
+	"tendermend/core/gate"
 	"tendermend/core/treatment"
 )
 
@@ -95,14 +97,14 @@ func fedLast(list []*sit) []*sit {
 // settled leaves out what was done under an earlier plan for the same trouble:
 // it is state now.
 func (c *composer) settled(list []*sit) []*sit {
-	if len(c.Answers.Done) == 0 {
+	if len(c.Facts.Done) == 0 {
 		return list
 	}
 	for _, s := range list {
 		s.steps = slices.DeleteFunc(slices.Clone(s.steps), func(x step) bool {
 			return slices.ContainsFunc(
-				c.Answers.Done,
-				func(e treatment.Event) bool { return e.Event == string(x.Op) && lasting(x.Op) },
+				c.Facts.Done,
+				func(e facts.Event) bool { return e.Event == string(x.Op) && lasting(x.Op) },
 			)
 		})
 	}
@@ -141,17 +143,16 @@ func (c *composer) unready(list []*sit) {
 			phase := c.phase(s.day)
 			still := c.orchid && phase != "growing" && phase != "waking" && !c.tips &&
 				!c.has(cause.MossSmothered, cause.Detached)
-			if still && !over && c.heeds("N20") && !strings.Contains(s.gate, "tip") &&
-				!strings.Contains(s.gate, "growth") {
-				s.gate += "; a tip seen, growth begun"
+			if still && !over && c.heeds("N20") && !s.gate.Sees(gate.Tip, gate.Growth, gate.NewGrowth, gate.NewRoot) {
+				s.gate = s.gate.With(gate.See(gate.Tip), gate.See(gate.Growth))
 			}
 			winter := among(c.month(s.day), time.November, time.December, time.January, time.February)
 			if winter && !over && c.is(treatment.WO, treatment.PA) && c.heeds("N20") &&
-				!strings.Contains(s.gate, "season") {
-				s.gate += "; repot season: spring"
+				!waitsForSeason(s.gate) {
+				s.gate = s.gate.With(gate.In(gate.Spring()...))
 			}
-			if c.thirsty && !drunk && c.heeds("N23") && !c.rotsBelow() && !strings.Contains(s.gate, "firm") {
-				s.gate += "; firm for a day"
+			if c.thirsty && !drunk && c.heeds("N23") && !c.rotsBelow() && !waitsFirm(s.gate) {
+				s.gate = s.gate.With(gate.FirmFor(1))
 			}
 		}
 		drunk = drunk || has(s.steps, medium...)
@@ -216,8 +217,8 @@ func (c *composer) opened(s *treatment.Sitting) {
 			stage = *done.Day
 		}
 	}
-	for _, e := range c.Answers.Events {
-		if e.Event == "" || !strings.Contains(s.Gate, e.Event) {
+	for _, e := range c.Facts.Events {
+		if !met(s.Gate, e.Event) {
 			continue
 		}
 		if e.Day < stage && c.heeds("N86") {

@@ -1,17 +1,21 @@
 package compose
 
 import (
-	"fmt"
 	"slices"
 	"strings"
 	"time"
 
 	"tendermend/core/cause"
+	"tendermend/core/facts"
+	"tendermend/core/gate"
 	"tendermend/core/treatment"
 )
 
 // hold is a reason why a root sitting waits, with what is waited for.
-type hold struct{ reason, gate string }
+type hold struct {
+	reason string
+	gate   gate.Gate
+}
 
 // newcomerDays is how long a newcomer is left alone (common practice).
 const newcomerDays = 14
@@ -44,42 +48,42 @@ func (c *composer) undecided() {
 // holds lists why a root sitting waits on a day.
 func (c *composer) holds(d int) (list []hold) {
 	phase := c.phase(d)
-	a := c.Answers
-	add := func(is bool, reason, gate string) {
+	a := c.Facts
+	add := func(is bool, reason string, waits ...gate.Condition) {
 		if is {
-			list = append(list, hold{reason, gate})
+			list = append(list, hold{reason, waits})
 		}
 	}
-	add(phase == "resting" && !c.has(cause.WokenEarly), "rest", "first new growth")
+	add(phase == "resting" && !c.has(cause.WokenEarly), "rest", gate.See(gate.NewGrowth))
 	add(
 		a.NewcomerDays.Known && a.NewcomerDays.Value+float64(d) < newcomerDays && !c.newcomerNow(),
 		"newcomer",
-		"day 14",
+		gate.DaysSince(facts.Came, newcomerDays),
 	)
 	add(
 		c.named && (c.airC < c.kind.Temperature[0] || c.airC > c.kind.Temperature[2]) ||
 			c.has(cause.ColdInjury, cause.HeatStress),
 		"temp",
-		"in range 3 d",
+		gate.InRange(3),
 	)
-	add(a.Spikes.Or(0) > 0 && strings.HasPrefix(c.Choices.Spikes, "keep"), "bloom", "last flower")
+	add(a.Spikes.Or(0) > 0 && strings.HasPrefix(c.Choices.Spikes, "keep"), "bloom", gate.See(gate.Bloomed))
 	add(
 		c.code == treatment.BU && a.Spikes.Or(0) > 0 && !strings.HasPrefix(c.Choices.Spikes, "keep"),
 		"bloom",
-		"last flower",
+		gate.See(gate.Bloomed),
 	)
 	add(
 		c.orchid && phase != "growing" && phase != "waking" && !c.tips && !c.has(cause.MossSmothered, cause.Detached),
 		"tips",
-		"a tip seen, growth begun",
+		gate.See(gate.Tip), gate.See(gate.Growth),
 	)
 	add(
 		c.is(treatment.WO, treatment.PA) &&
 			among(c.month(d), time.November, time.December, time.January, time.February),
 		"season",
-		"repot season: spring",
+		gate.In(gate.Spring()...),
 	)
-	add(c.unsure(), "unsure", "the rival looked for and not there")
+	add(c.unsure(), "unsure", gate.See(gate.RivalAbsent))
 	return list
 }
 
@@ -122,9 +126,9 @@ func (c *composer) rotAsks() bool {
 func (c *composer) overrides() bool {
 	rot := c.rotLives && c.heeds("N83") &&
 		slices.ContainsFunc(c.asks, func(id cause.ID) bool { return slices.Contains(treatment.Rots, id) })
-	drowned := c.Answers.MediumSour.Said || c.Answers.Medium == "sour" ||
+	drowned := c.Facts.MediumSour.Value || c.Facts.Medium.Value == facts.Sour ||
 		c.has(cause.NoDrainage) && c.limp && !c.thirsty
-	return rot || c.has(cause.RootMealybug) || drowned || c.Choices.Override.Said
+	return rot || c.has(cause.RootMealybug) || drowned || c.Choices.Override.Value
 }
 
 // dateRoots finds the day of the root sitting, or what it waits for.
@@ -134,31 +138,32 @@ func (c *composer) dateRoots() {
 	}
 	c.sat = 0
 	over := c.overrides()
-	var reasons, gates []string
+	var reasons []string
+	var waits gate.Gate
 	if !over && c.heeds("N20") {
 		for _, h := range c.holds(0) {
-			reasons, gates = append(reasons, h.reason), append(gates, h.gate)
+			reasons, waits = append(reasons, h.reason), waits.With(h.gate...)
 		}
 	}
 	r := c.root
 	switch {
 	case r != nil && r.lateWinter:
-		c.wait(strings.Join(reasons, ", "), strings.Join(append([]string{"late winter"}, gates...), "; "))
+		c.wait(strings.Join(reasons, ", "), gate.Gate{gate.In(gate.LateWinter()...)}.With(waits...))
 		return
 	case len(reasons) > 0:
 	case !over && r != nil && r.season && !c.growing() && c.heeds("N20"):
-		reasons, gates = []string{"season"}, []string{"repot season: " + c.season()}
+		reasons, waits = []string{"season"}, c.rootSeason()
 	}
 	if !c.heeds("N83") && c.rotLives && len(reasons) == 0 {
 		c.sat = 5
 	}
 	if len(reasons) > 0 {
 		// A newcomer alone waits for a day that is known.
-		c.wait(strings.Join(slices.Compact(reasons), ", "), strings.Join(slices.Compact(gates), "; "))
+		c.wait(strings.Join(slices.Compact(reasons), ", "), waits)
 		return
 	}
 	if c.waitsForRoots() {
-		c.wait("", "roots 1-3 cm on new growth")
+		c.wait("", onNewRoot)
 		return
 	}
 	if r != nil && r.season {
@@ -166,20 +171,20 @@ func (c *composer) dateRoots() {
 	}
 	if c.thirsty && !c.rotsBelow() && c.heeds("N23") {
 		if restingDry(c.subject) || c.asleep() || c.firstRoots() {
-			c.wait("thirst", "firm for a day")
+			c.wait("thirst", gate.Gate{gate.FirmFor(1)})
 			return
 		}
 		c.sat = max(c.sat, c.drinks()+4)
 	}
-	if last := c.Answers.LastSitting; last.Known && c.heeds("N22") && !c.rotsBelow() {
+	if last := c.Facts.LastSitting; last.Known && c.heeds("N22") && !c.rotsBelow() {
 		c.sat = max(c.sat, betweenSittings-int(last.Value))
 	}
 	if c.sat > 0 && !over && c.heeds("N20") {
 		if later := c.holds(c.sat); len(later) > 0 { // by then it would be held
 			for _, h := range later {
-				reasons, gates = append(reasons, h.reason), append(gates, h.gate)
+				reasons, waits = append(reasons, h.reason), waits.With(h.gate...)
 			}
-			c.wait(strings.Join(reasons, ", "), strings.Join(gates, "; "))
+			c.wait(strings.Join(reasons, ", "), waits)
 			return
 		}
 	}
@@ -204,34 +209,28 @@ func (x *subject) drinks() int {
 	return 0
 }
 
-func (c *composer) wait(reason, gate string) {
-	if last := c.Answers.LastSitting; last.Known && last.Value < betweenSittings && c.heeds("N22") {
+func (c *composer) wait(reason string, waits gate.Gate) {
+	if last := c.Facts.LastSitting; last.Known && last.Value < betweenSittings && c.heeds("N22") {
 		days := max(newcomerDays, betweenSittings-int(last.Value))
-		gate = strings.TrimPrefix(strings.ReplaceAll(gate, "day 14", ""), "; ")
-		gate = strings.TrimSuffix(fmt.Sprintf("%d d; %s", days, gate), "; ")
+		waits = slices.DeleteFunc(slices.Clone(waits), func(g gate.Condition) bool { return g.Since == facts.Came })
+		waits = gate.Gate{gate.OnDay(days)}.With(waits...)
 	}
-	if c.kind.RestKind != "" && !strings.Contains(gate, "growth") && !strings.Contains(gate, "root") {
-		gate += "; in growth"
+	growing := waits.Sees(gate.NewGrowth, gate.Growth, gate.NewRoot)
+	if c.kind.RestKind != "" && !growing {
+		waits = waits.With(gate.See(gate.Growth))
 	}
-	if c.has(cause.Dormancy) && !strings.Contains(gate, "growth") {
-		gate += "; first new growth"
+	if c.has(cause.Dormancy) && !growing && c.kind.RestKind == "" {
+		waits = waits.With(gate.See(gate.NewGrowth))
 	}
 	if c.is(treatment.WO, treatment.PA) && !among(c.month(0), time.March, time.April, time.May) &&
-		!strings.Contains(gate, "season") {
-		gate += "; repot season: spring"
+		!waitsForSeason(waits) {
+		waits = waits.With(gate.In(gate.Spring()...))
 	}
 	if c.thirsty && !c.rotsBelow() {
-		gate += "; firm for a day"
+		waits = waits.With(gate.FirmFor(1))
 	}
 	c.sat, c.held, c.gated = -1, reason, true
-	c.draft.gates = append(c.draft.gates, gated{words: gate, held: reason, kind: "?"})
-}
-
-func (x *subject) season() string {
-	if len(x.kind.RepotWhen) == 0 {
-		return "spring"
-	}
-	return strings.ReplaceAll(strings.Join(x.kind.RepotWhen, " or "), "-", " ")
+	c.draft.gates = append(c.draft.gates, gated{waits: waits, held: reason, kind: "?"})
 }
 
 // preWater waters a thirsty medium through the day before a ball is lifted
@@ -243,8 +242,8 @@ func (c *composer) preWater() {
 		!c.overrides() && c.heeds("N20") && len(c.holds(1)) > 0 { // a day later it would be held
 		return
 	}
-	wants := c.moist == treatment.Due || c.moist == treatment.Dry
-	bound := r.bound && c.growing() && c.moist != treatment.Wet && c.moist != treatment.Soaked
+	wants := c.moist == facts.Due || c.moist == facts.Dry
+	bound := r.bound && c.growing() && c.moist != facts.Wet && c.moist != facts.Soaked
 	if !wants && !bound {
 		return
 	}
@@ -266,7 +265,7 @@ func (c *composer) drink() {
 	}
 	switch {
 	case restingDry(c.subject) || c.asleep():
-		c.add(plain{day: 3, step: do(treatment.Look, every(7, "growth"), note("at rest: only look"))})
+		c.add(plain{day: 3, step: do(treatment.Look, every(7, growth), note("at rest: only look"))})
 	case c.resting():
 		c.add(plain{day: 0, step: do(treatment.ByRule, what("a little: it rests"))})
 	case c.has(cause.NoDrainage): // what is poured in does not come out again

@@ -512,7 +512,7 @@ func TestAFeedBesideRootWorkWaitsForTheRoots(t *testing.T) {
 		for _, s := range p.Sittings {
 			for _, x := range s.Steps {
 				if x.Op == treatment.FeedIt {
-					gates = append(gates, s.Gate)
+					gates = append(gates, s.Gate.Words())
 				}
 			}
 		}

@@ -4,6 +4,8 @@ import (
 	"slices"
 
 	"tendermend/core/cause"
+	"tendermend/core/facts"
+	"tendermend/core/gate"
 	"tendermend/core/plant"
 	"tendermend/core/treatment"
 )
@@ -12,9 +14,9 @@ import (
 type verdict struct {
 	do   action
 	why  string
-	step step   // put before it, or in its place
-	day  int    // the day it is delayed to
-	gate string // the gate it waits for
+	step step      // put before it, or in its place
+	day  int       // the day it is delayed to
+	gate gate.Gate // the gate it waits for
 }
 
 type action int
@@ -70,7 +72,7 @@ var guards = []guard{
 	{"N05", ops(treatment.StripSpikes), func(h *here) verdict {
 		return dropIf(
 			h.c.is(treatment.FE, treatment.PA, treatment.CY, treatment.IV) ||
-				h.c.Answers.Spikes.Known && h.c.Answers.Spikes.Value == 0,
+				h.c.Facts.Spikes.Known && h.c.Facts.Spikes.Value == 0,
 			"it has no spike",
 		)
 	}},
@@ -86,7 +88,7 @@ var guards = []guard{
 	},
 	{"N05", ops(treatment.TakeOffset), func(h *here) verdict {
 		return dropIf(
-			h.c.Answers.Plantlets.Known && h.c.Answers.Plantlets.Value == 0 && !h.gate,
+			h.c.Facts.Plantlets.Known && h.c.Facts.Plantlets.Value == 0 && !h.gate,
 			"no offset was seen",
 		)
 	}},
@@ -109,17 +111,17 @@ var guards = []guard{
 		),
 		func(h *here) verdict {
 			in := slices.Contains(
-				[]treatment.Seat{
-					treatment.InPot,
-					treatment.InDish,
-					treatment.InReservoir,
-					treatment.InHand,
-					treatment.OnTray,
+				[]facts.Seat{
+					facts.InPot,
+					facts.InDish,
+					facts.InReservoir,
+					facts.InHand,
+					facts.OnTray,
 				},
 				h.seat,
 			)
 			return dropIf(
-				!in && !(h.step.Op == treatment.TopDress && h.seat == treatment.InBasket),
+				!in && !(h.step.Op == treatment.TopDress && h.seat == facts.InBasket),
 				"it stands in no pot",
 			)
 		},
@@ -199,8 +201,8 @@ var guards = []guard{
 	}},
 	{"N42", ops(treatment.Soak, treatment.Flush), (*here).soaking},
 	{"N42", ops(treatment.Flush), func(h *here) verdict {
-		dry := treatment.MineralSet.Has(h.c.code) && h.moist != treatment.Due && h.moist != treatment.Dry
-		return verdict{do: onlyIf(wait, dry && !h.gate), gate: "due, growing"}
+		dry := treatment.MineralSet.Has(h.c.code) && h.moist != facts.Due && h.moist != facts.Dry
+		return verdict{do: onlyIf(wait, dry && !h.gate), gate: due.With(growth...)}
 	}},
 	{"N43", append(ops(treatment.CupFill), medium...), func(h *here) verdict {
 		return dropIf(
@@ -253,7 +255,7 @@ var guards = []guard{
 		)
 	}},
 	{"N61", ops(treatment.FeedIt, treatment.Supplement), func(h *here) verdict {
-		dry := h.moist != treatment.Right && h.moist != treatment.Wet && h.moist != treatment.Soaked
+		dry := h.moist != facts.Right && h.moist != facts.Wet && h.moist != facts.Soaked
 		return verdict{
 			do: onlyIf(
 				before,

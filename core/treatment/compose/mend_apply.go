@@ -1,10 +1,10 @@
 package compose
 
 import (
-	"fmt"
 	"slices"
 
 	"tendermend/core/cause"
+	"tendermend/core/gate"
 	"tendermend/core/treatment"
 )
 
@@ -116,7 +116,7 @@ func (c *composer) apply(list []*sit, h *here, v verdict) []*sit {
 		return c.onDay(list, "", v.day, moved)
 	case wait:
 		for _, g := range list {
-			if !g.dated && g.gate == v.gate && g.kind == "" {
+			if !g.dated && g.gate.Same(v.gate) && g.kind == "" {
 				if !has(g.steps, h.step.Op) {
 					g.steps = append(g.steps, moved...)
 				}
@@ -134,19 +134,19 @@ func (c *composer) apply(list []*sit, h *here, v verdict) []*sit {
 func (c *composer) waiting(s step, day int) step {
 	feeds := s.Op == treatment.FeedIt || s.Op == treatment.Supplement
 	if c.has(cause.Dormancy) || feeds && c.kind.RestKind != "" {
-		s.Every, s.Until = 0, ""
+		s.Every, s.Until = 0, nil
 		return s
 	}
 	if end, ok := dayOf(s.Until); ok {
-		s.Until = fmt.Sprintf("%d d", max(1, end-day))
+		s.Until = forDays(max(1, end-day))
 	}
 	return s
 }
 
 // behind puts steps into a sitting right after a gated one.
-func (c *composer) behind(list []*sit, s *sit, gate string, steps []step) []*sit {
+func (c *composer) behind(list []*sit, s *sit, waits gate.Gate, steps []step) []*sit {
 	i := slices.Index(list, s)
-	return slices.Insert(list, i+1, &sit{slot: treatment.Morning, gate: gate, after: true, steps: steps})
+	return slices.Insert(list, i+1, &sit{slot: treatment.Morning, gate: waits, after: true, steps: steps})
 }
 
 // onDay puts steps into the sitting of a day, or makes one of the kind.

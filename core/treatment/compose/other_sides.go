@@ -1,8 +1,6 @@
 package compose
 
 import (
-	"fmt"
-
 	"tendermend/core/cause"
 	"tendermend/core/plant"
 	"tendermend/core/treatment"
@@ -21,7 +19,7 @@ func (c *composer) release(k clock) {
 	c.draft.at(
 		first+7,
 		rankLook,
-		do(treatment.Look, every(7, fmt.Sprintf("d%d", max(first+35, first+again+k.clear)))),
+		do(treatment.Look, every(7, toDay(max(first+35, first+again+k.clear)))),
 	)
 	if !c.heeds("N71") {
 		c.draft.at(first+4, rankSpray, c.sprayOnce(c.pests, treatment.LabelDrug, "insect", false)...)
@@ -41,7 +39,7 @@ func (c *composer) dabbing(list []cause.ID, start int, k clock) {
 	c.draft.at(
 		from,
 		rankLook,
-		do(treatment.Look, every(step1, fmt.Sprintf("d%d", from+n*step1)), note("spot treatment where one is found")),
+		do(treatment.Look, every(step1, toDay(from+n*step1)), note("spot treatment where one is found")),
 	)
 }
 
@@ -73,8 +71,8 @@ const beesOrFood = "bees or food could meet it"
 // meetsBees says whether bees, or somebody who eats of it, could meet what it
 // takes up.
 func (x *subject) meetsBees() bool {
-	return x.Household.Pollinators || x.Household.Edible || x.trait(plant.Edible) ||
-		x.Place.Outdoors.Said && x.Answers.Spikes.Or(0) > 0
+	return x.Facts.Household.Pollinators || x.Facts.Household.Edible || x.trait(plant.Edible) ||
+		x.Facts.Place.Outdoors.Value && x.Facts.Spikes.Or(0) > 0
 }
 
 // takesSystemic says whether it could take a systemic product up from its medium.
@@ -101,7 +99,7 @@ func (c *composer) drenching(list []cause.ID, start int, k clock) {
 			break
 		}
 	}
-	c.draft.at(start+8, rankLook, do(treatment.Look, every(7, fmt.Sprintf("d%d", last))))
+	c.draft.at(start+8, rankLook, do(treatment.Look, every(7, toDay(last))))
 	c.lookAfter(list, last, k)
 }
 

@@ -10,7 +10,7 @@ func (c *composer) outcome() {
 	if !c.has(cause.SpentRosette) {
 		return
 	}
-	living := int(max(c.Answers.Pups.Or(0), c.Answers.Plantlets.Or(0)))
+	living := int(max(c.Facts.Pups.Or(0), c.Facts.Plantlets.Or(0)))
 	shown := "lives on in its pups"
 	if living == 0 {
 		shown = "ending; pups may come"

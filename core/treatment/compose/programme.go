@@ -6,6 +6,7 @@ import (
 	"strings"
 
 	"tendermend/core/cause"
+	"tendermend/core/facts"
 	"tendermend/core/pest"
 	"tendermend/core/plant"
 	"tendermend/core/treatment"
@@ -69,8 +70,8 @@ func (c *composer) bears(op treatment.OperatorID) bool {
 	case treatment.Predators:
 		return c.airC >= 18
 	case treatment.HotDip:
-		return !c.trait(plant.PowderBloom) && c.seat == treatment.InPot && !c.asleep() &&
-			c.Answers.Spikes.Or(0) == 0 &&
+		return !c.trait(plant.PowderBloom) && c.seat == facts.InPot && !c.asleep() &&
+			c.Facts.Spikes.Or(0) == 0 &&
 			!c.thirsty
 	}
 	return true
@@ -293,7 +294,7 @@ func (c *composer) stripInfested(list []cause.ID) {
 		return
 	}
 	s := do(treatment.RemoveLeaves, organ("leaf"), what("infested"))
-	n := c.Answers.Infested
+	n := c.Facts.Infested
 	switch {
 	case c.Choices.RemoveShare.Known:
 		s.Params.Share = c.Choices.RemoveShare
@@ -302,7 +303,7 @@ func (c *composer) stripInfested(list []cause.ID) {
 	case slices.Contains(list, cause.Thrips):
 		s.Params.N = num(max(1, n.Or(1)))
 		if n.Known && n.Value < 1 {
-			s.Params.N, s.Params.Share = treatment.Number{}, n
+			s.Params.N, s.Params.Share = treatment.Number{}, num(n.Value)
 		}
 	case n.Known && n.Value > 0 && slices.Contains(list, cause.Mealybug):
 		s.Params.Share = num(min(n.Value, 0.2))

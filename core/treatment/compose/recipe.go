@@ -5,6 +5,8 @@ import (
 	"time"
 
 	"tendermend/core/cause"
+	"tendermend/core/facts"
+	"tendermend/core/gate"
 	"tendermend/core/plant"
 	"tendermend/core/treatment"
 )
@@ -23,7 +25,7 @@ func drowning(x *subject) bool { return x.limp && !x.thirsty }
 // holeless says whether its pot has no hole that could be opened, and it can
 // wait for its season.
 func holeless(x *subject) bool {
-	return x.Answers.PotHoles.Known && !x.Answers.PotHoles.Said && !drowning(x)
+	return x.Facts.PotHoles.Known && !x.Facts.PotHoles.Value && !drowning(x)
 }
 
 // fits says whether a recipe is for a plant.
@@ -76,7 +78,7 @@ type agenda struct {
 type plain struct {
 	cause cause.ID
 	day   int
-	gate  string
+	gate  gate.Gate
 	step  step
 }
 
@@ -90,9 +92,9 @@ func at(day int, op treatment.OperatorID, opts ...option) item {
 	return func(a *agenda, c cause.ID) { a.add(plain{cause: c, day: day, step: do(op, opts...)}) }
 }
 
-// when waits for words to come true.
-func when(gate string, op treatment.OperatorID, opts ...option) item {
-	return func(a *agenda, c cause.ID) { a.add(plain{cause: c, day: -1, gate: gate, step: do(op, opts...)}) }
+// when waits for a gate.
+func when(waits gate.Gate, op treatment.OperatorID, opts ...option) item {
+	return func(a *agenda, c cause.ID) { a.add(plain{cause: c, day: -1, gate: waits, step: do(op, opts...)}) }
 }
 
 // given takes items only for some plants.
@@ -171,7 +173,7 @@ func (a *agenda) wants(w rootWork, c cause.ID) {
 	a.asks = append(a.asks, c)
 	treeOrchid := a.orchid && a.epiphyte
 	mustWash := a.has(cause.RootMealybug, cause.RootGrub) || c == cause.MediumCollapsed && a.has(cause.Mealybug) ||
-		a.Answers.Medium == "infested" || treeOrchid && (a.has(cause.Fusarium) || a.badMedium())
+		a.Facts.Medium.Value == facts.Infested || treeOrchid && (a.has(cause.Fusarium) || a.badMedium())
 	if w.kind == wholeBall && mustWash {
 		w.kind, w.scald = washRoots, true
 		if a.is(treatment.PA, treatment.CY) {

@@ -8,14 +8,14 @@ import (
 // feedingRecipes are those of water quality and feeding.
 var feedingRecipes = []recipe{
 	// water quality and feeding
-	{cause.SaltInjury, on(t.CV), []item{roots(washRoots, inSeason), at(0, t.HoldFeed, until("d56"))}},
+	{cause.SaltInjury, on(t.CV), []item{roots(washRoots, inSeason), at(0, t.HoldFeed, until(toDay(56)))}},
 	{
 		cause.SaltInjury,
 		all,
 		[]item{
 			at(0, t.Flush),
-			at(0, t.HoldFeed, until("d56")),
-			at(30, t.Flush, every(30, "crust gone")),
+			at(0, t.HoldFeed, until(toDay(56))),
+			at(30, t.Flush, every(30, crustGone)),
 			at(14, t.Look),
 		},
 	},
@@ -25,7 +25,7 @@ var feedingRecipes = []recipe{
 		[]item{
 			at(0, t.Flush),
 			at(0, t.ByRule, water("low-mineral"), what("tray 1-2 cm")),
-			at(0, t.HoldFeed, until("growth")),
+			at(0, t.HoldFeed, until(growth)),
 			at(14, t.Look),
 			roots(washRoots, lateWinter),
 		},
@@ -40,7 +40,7 @@ var feedingRecipes = []recipe{
 	},
 	{cause.PhOff, all, []item{at(0, t.ByRule, water("low-mineral")), at(14, t.Look), roots(wholeBall, inSeason)}},
 	{cause.NitrogenLow, on(t.CV), []item{at(14, t.Look)}},
-	{cause.NitrogenLow, all, []item{at(0, t.FeedIt, share(0.5), every(14, "green")), at(28, t.Look)}},
+	{cause.NitrogenLow, all, []item{at(0, t.FeedIt, share(0.5), every(14, greened)), at(28, t.Look)}},
 	{cause.IronLow, all, []item{at(0, t.Supplement, what("iron chelate")), at(14, t.Look), at(28, t.Look)}},
 	{
 		cause.MagnesiumLow,
@@ -54,7 +54,7 @@ var feedingRecipes = []recipe{
 	{
 		cause.PotassiumLow,
 		all,
-		[]item{at(0, t.FeedIt, share(0.5), every(14, "d84"), what("complete, with manganese")), at(28, t.Look)},
+		[]item{at(0, t.FeedIt, share(0.5), every(14, toDay(84)), what("complete, with manganese")), at(28, t.Look)},
 	},
 	{
 		cause.CalciumLow,
@@ -64,6 +64,6 @@ var feedingRecipes = []recipe{
 	{
 		cause.MicronutrientLow,
 		all,
-		[]item{at(0, t.SlideLook), at(14, t.FeedIt, share(0.5), every(28, "d84")), at(28, t.Look)},
+		[]item{at(0, t.SlideLook), at(14, t.FeedIt, share(0.5), every(28, toDay(84))), at(28, t.Look)},
 	},
 }

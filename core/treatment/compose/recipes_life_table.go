@@ -2,6 +2,8 @@ package compose
 
 import (
 	"tendermend/core/cause"
+	"tendermend/core/facts"
+	"tendermend/core/gate"
 	t "tendermend/core/treatment"
 )
 
@@ -12,15 +14,15 @@ var lifeRecipes = []recipe{
 	{cause.Breakage, all, []item{at(0, t.Stake, what("tie or clean a torn stem")), at(14, t.Look)}},
 	{cause.AnimalDamage, all, []item{at(0, t.PullDead, what("tidy torn parts, and out of reach")), at(14, t.Look)}},
 	{cause.RegulatorDwarfed, all, []item{at(28, t.Look)}},
-	{cause.Dormancy, all, []item{at(28, t.Look, every(28, "growth"), note("soft means rot: act"))}},
+	{cause.Dormancy, all, []item{at(28, t.Look, every(28, growth), note("soft means rot: act"))}},
 	{
 		cause.WokenEarly,
 		all,
 		[]item{
-			at(0, t.HoldWater, until("its roots")),
-			at(0, t.HoldFeed, until("growth")),
-			at(7, t.Look, every(7, "its roots")),
-			when("its roots", t.FirstWater, share(0.25)),
+			at(0, t.HoldWater, until(itsRoots)),
+			at(0, t.HoldFeed, until(growth)),
+			at(7, t.Look, every(7, itsRoots)),
+			when(itsRoots, t.FirstWater, share(0.25)),
 		},
 	},
 	{
@@ -31,7 +33,7 @@ var lifeRecipes = []recipe{
 			at(0, t.ByRule),
 			at(7, t.Look),
 			at(14, t.Look),
-			when("day 14, 2 clean looks", t.Release),
+			when(gate.Gate{gate.DaysSince(facts.Came, newcomerDays), gate.CleanFor(0, 2)}, t.Release),
 		},
 	},
 	{cause.BloomDrain, orchids, []item{restIt}},
@@ -39,22 +41,22 @@ var lifeRecipes = []recipe{
 	{
 		cause.OffsetDrain,
 		all,
-		[]item{when("own roots: plantlet 3 roots of 7.5 cm, pup a third of its mother", t.TakeOffset)},
+		[]item{when(gate.Gate{gate.OneOf(gate.Count(gate.OffsetRoot, 3, 7.5), gate.See(gate.GrownOffset))}, t.TakeOffset)},
 	},
 	{
 		cause.SpentRosette,
 		all,
 		[]item{
-			at(0, t.HoldFeed, until("d365")),
+			at(0, t.HoldFeed, until(toDay(365))),
 			at(28, t.Look),
-			when("pups 1/3 of the mother", t.TakeOffset, organ("pup")),
+			when(gate.Gate{gate.See(gate.GrownOffset)}, t.TakeOffset, organ("pup")),
 		},
 	},
 	{cause.BudBlast, all, []item{at(0, t.ByRule), at(28, t.Look)}},
 	{
 		cause.Girdled,
 		all,
-		[]item{at(0, t.Stake, what("the tie or wire cut away first")), at(14, t.Look, every(14, "d84"))},
+		[]item{at(0, t.Stake, what("the tie or wire cut away first")), at(14, t.Look, every(14, toDay(84)))},
 	},
 	{cause.Nectar, all, []item{at(14, t.Look, note("ants: look for scale"))}},
 	{

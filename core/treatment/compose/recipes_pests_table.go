@@ -40,12 +40,12 @@ var pestRecipes = []recipe{
 			t.LabelDrug,
 			organ("leaf"),
 			with(func(p *t.Params) { p.Class, p.DoseTyped = "bacteria", true }),
-		), at(5, t.Look, every(5, "14 d without a new mark"))}},
-	{cause.PetalBlight, all, []item{stripIt, at(0, t.Air), at(5, t.Look, every(5, "14 d without a new mark"))}},
+		), at(5, t.Look, every(5, fortnight))}},
+	{cause.PetalBlight, all, []item{stripIt, at(0, t.Air), at(5, t.Look, every(5, fortnight))}},
 	{cause.SprayInjury, all, []item{at(0, t.RinseOff), at(0, t.CrownDry), at(0, t.ShadeIt), at(14, t.Look)}},
 	{
 		cause.Virus,
 		all,
-		[]item{at(0, t.VirusTest), at(0, t.KeepApart), at(1, t.ByRule), at(28, t.Look, every(90, "d365"))},
+		[]item{at(0, t.VirusTest), at(0, t.KeepApart), at(1, t.ByRule), at(28, t.Look, every(90, toDay(365)))},
 	},
 }

@@ -18,19 +18,19 @@ var placeRecipes = []recipe{
 	{cause.PotBound, all, []item{roots(wholeBall, inSeason, potBound)}},
 	{cause.NoDrainage, all, []item{at(0, t.DrainSaucer), given(drowning, roots(wholeBall)),
 		given(holeless, roots(wholeBall, inSeason)), at(7, t.Look)}},
-	{cause.BaseBuried, all, []item{at(0, t.RaiseBase), at(14, t.Look, every(14, "d56"))}},
+	{cause.BaseBuried, all, []item{at(0, t.RaiseBase), at(14, t.Look, every(14, toDay(56)))}},
 	{cause.Congested, all, []item{roots(washRoots, parted, inSeason)}},
 
 	// light, air and warmth
-	{cause.LowLight, dryKinds, join([]item{at(0, t.Brighten, share(0.25), every(3, "light_best"))}, judged)},
+	{cause.LowLight, dryKinds, join([]item{at(0, t.Brighten, share(0.25), every(3, bestLight))}, judged)},
 	{
 		cause.LowLight,
 		all,
 		join(
 			[]item{
 				given(branching, at(5, t.TrimBranch)),
-				at(5, t.Brighten, share(0.25), every(3, "light_best")),
-				at(5, t.Turn, every(7, "d84")),
+				at(5, t.Brighten, share(0.25), every(3, bestLight)),
+				at(5, t.Turn, every(7, toDay(84))),
 			},
 			judged,
 		),
@@ -41,7 +41,7 @@ var placeRecipes = []recipe{
 		[]item{
 			at(5, t.PullDead),
 			given(branching, at(5, t.TrimBranch)),
-			at(5, t.Turn, every(7, "d84")),
+			at(5, t.Turn, every(7, toDay(84))),
 			at(28, t.Look),
 		},
 	},
@@ -64,7 +64,7 @@ var placeRecipes = []recipe{
 	{
 		cause.HeatStress,
 		all,
-		[]item{at(0, t.Temper, what("shade and air")), at(0, t.ShadeIt), at(0, t.Air), at(1, t.Look, every(1, "d5"))},
+		[]item{at(0, t.Temper, what("shade and air")), at(0, t.ShadeIt), at(0, t.Air), at(1, t.Look, every(1, toDay(5)))},
 	},
 	{
 		cause.MesophyllCollapse,

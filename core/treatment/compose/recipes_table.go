@@ -4,6 +4,7 @@ import (
 	"slices"
 
 	"tendermend/core/cause"
+	"tendermend/core/gate"
 	"tendermend/core/plant"
 	t "tendermend/core/treatment"
 )
@@ -11,28 +12,28 @@ import (
 // Parts of recipes that many causes share.
 var (
 	// judged by new growth: the marks stay, nothing is cut.
-	judged = []item{at(14, t.Look, every(14, "2 clean new leaves"), note("marks against the picture"))}
+	judged = []item{at(14, t.Look, every(14, twoClean), note("marks against the picture"))}
 	// spots on leaves: marked leaves off, air, water on the medium only.
 	spots = []item{
 		at(0, t.Air),
 		at(0, t.ByRule, what("medium only, morning")),
 		leaves(false, 0),
-		at(5, t.Look, every(5, "14 d without a new mark")),
+		at(5, t.Look, every(5, fortnight)),
 	}
 	// a heart that rots: dry, no unpotting, and patience for side shoots.
 	heart = []item{at(0, t.Air), at(4, t.ByRule, what("medium only, morning")),
-		when("new keiki, side shoot or pup, up to 9 months", t.Look)}
+		when(gate.Gate{gate.See(gate.Offset)}, t.Look)}
 	// a crown that is not cut: freed, dry, watched.
 	uncut = []item{
 		at(0, t.RaiseBase),
-		at(0, t.HoldWater, until("due")),
+		at(0, t.HoldWater, until(due)),
 		at(0, t.Air),
-		when("due", t.ByRule, what("medium only, morning")),
+		when(due, t.ByRule, what("medium only, morning")),
 	}
 	// an air plant: what is mush off, and dry.
-	airy = []item{leaves(true, 0), at(0, t.Air), at(7, t.Look, every(7, "d28"))}
+	airy = []item{leaves(true, 0), at(0, t.Air), at(7, t.Look, every(7, toDay(28)))}
 	// look and leave.
-	static = []item{at(14, t.Look, every(14, "d56"))}
+	static = []item{at(14, t.Look, every(14, toDay(56)))}
 )
 
 const (

@@ -6,6 +6,7 @@ import (
 	"slices"
 
 	"tendermend/core/cause"
+	"tendermend/core/facts"
 	"tendermend/core/treatment"
 )
 
@@ -181,11 +182,11 @@ func (c *composer) unpotting(r rootWork, tray bool) []step {
 			out = append(out, wash)
 		}
 		out = append(out, do(treatment.ClearMoss))
-	case c.seat == treatment.Hung || c.seat == treatment.OnMount:
+	case c.seat == facts.Hung || c.seat == facts.OnMount:
 	case c.heeds("N33") || !c.orchid:
 		out = append(out, wash)
 	}
-	if c.Answers.Plug.Said && c.heeds("N33") {
+	if c.Facts.Plug.Value && c.heeds("N33") {
 		out = append(out, do(treatment.RemovePlug))
 	}
 	if r.sheaths && c.code == treatment.SYM {

@@ -1,11 +1,12 @@
 package compose
 
 import (
-	"fmt"
 	"math"
 	"slices"
 
 	"tendermend/core/cause"
+	"tendermend/core/facts"
+	"tendermend/core/gate"
 	"tendermend/core/plant"
 	"tendermend/core/treatment"
 )
@@ -145,17 +146,18 @@ func (c *composer) sheltered(r rootWork, op treatment.OperatorID) (after []step,
 		after = append(after, c.bag()...)
 	}
 	if c.firstRoots() {
-		after = append(after, do(treatment.HoldWater, until(c.ownRoots())), do(treatment.HoldFeed, until("growth")))
+		after = append(after, do(treatment.HoldWater, until(c.ownRoots())), do(treatment.HoldFeed, until(growth)))
 	}
 	return after, wean
 }
 
 // ownRoots says which roots a kind waits for that roots before it is watered.
-func (c *composer) ownRoots() string {
-	if c.kind.RootsFirstCM > 0 {
-		return fmt.Sprintf("roots %g cm", c.kind.RootsFirstCM)
+func (c *composer) ownRoots() gate.Gate {
+	cm := c.kind.RootsFirstCM
+	if cm == 0 {
+		cm = 3
 	}
-	return "roots 3 cm"
+	return gate.Gate{gate.Count(gate.NewRoot, 0, cm)}
 }
 
 // afterWash is the first water in its own way.
@@ -167,7 +169,7 @@ func (c *composer) afterWash(set setting) []step {
 		if !c.heeds("N41") {
 			return nil
 		}
-		return []step{do(treatment.WetRoots, every(1, "tips"))}
+		return []step{do(treatment.WetRoots, every(1, tips))}
 	case treatment.SetReservoir:
 		if !c.heeds("N41") {
 			return nil
@@ -231,7 +233,7 @@ func (c *composer) nurse(r rootWork, set setting, live, wean bool) {
 	if c.gated {
 		return
 	}
-	look := func(days int, every1 int, end string, opts ...option) {
+	look := func(days int, every1 int, end gate.Gate, opts ...option) {
 		c.draft.at(c.sat+days, rankLook, do(treatment.Look, append(opts, every(every1, end))...))
 	}
 	switch {
@@ -239,30 +241,30 @@ func (c *composer) nurse(r rootWork, set setting, live, wean bool) {
 		look(7, 7, c.ownRoots(), note("new roots, through the wall"))
 		return
 	case set.op == treatment.SetCup:
-		c.draft.at(c.sat+3, rankPieces, do(treatment.ChangeWater, every(3, "tips")))
-		look(3, 7, "tips")
+		c.draft.at(c.sat+3, rankPieces, do(treatment.ChangeWater, every(3, tips)))
+		look(3, 7, tips)
 		c.fromCup()
 		return
 	}
 	if c.rescue() && (live || c.has(cause.RootRot, cause.DryRootLoss, cause.Detached)) && r.daily > 0 {
-		look(1, 1, fmt.Sprintf("d%d", c.sat+r.daily))
+		look(1, 1, toDay(c.sat+r.daily))
 	}
-	look(7, 7, fmt.Sprintf("d%d", c.sat+28))
+	look(7, 7, toDay(c.sat+28))
 	days := c.dryDay(r.wound(), live)
 	switch {
 	case c.school == treatment.Lean && set.op == treatment.PotIn:
 		if !c.wetNo && !c.has(cause.BlackRot, cause.Virus, cause.Fusarium) {
-			c.draft.at(c.sat+1, rankPieces, do(treatment.Mist, every(1, "nubs")))
+			c.draft.at(c.sat+1, rankPieces, do(treatment.Mist, every(1, nubs)))
 		}
-		look(21, 14, "nubs", note("root nubs"))
+		look(21, 14, nubs, note("root nubs"))
 		c.draft.at(
 			c.sat+max(14, days+7),
 			rankLook+1,
-			do(treatment.ByRule, what("sips round the rim"), every(14, "nubs")),
+			do(treatment.ByRule, what("sips round the rim"), every(14, nubs)),
 		)
 	case set.op == treatment.Hang || set.op == treatment.Mount || set.op == treatment.SetReservoir ||
 		set.op == treatment.WrapMoss:
-		look(14, 14, "tips", note("tips"))
+		look(14, 14, tips, note("tips"))
 		if set.op == treatment.WrapMoss {
 			c.draft.at(c.sat+max(7, days+4), rankLook+1, do(treatment.ByRule, what("when the moss is crisp on top")))
 		}
@@ -271,15 +273,15 @@ func (c *composer) nurse(r rootWork, set setting, live, wean bool) {
 		c.draft.at(c.sat+max(7, days+4), rankLook+1, do(treatment.ByRule, water(c.betterWater())))
 	}
 	if wean {
-		c.weaning("no rocking or a new point")
+		c.weaning(steady)
 	}
 	c.feedLater(set.op)
 }
 
 // weaning opens a cover by steps when its gate is met.
-func (c *composer) weaning(gate string) {
+func (c *composer) weaning(waits gate.Gate) {
 	if c.heeds("N55") {
-		c.draft.gate(gate, do(treatment.Wean, with(func(p *treatment.Params) { p.Days = num(14) })))
+		c.draft.gate(waits, do(treatment.Wean, with(func(p *treatment.Params) { p.Days = num(14) })))
 		return
 	}
 	c.draft.at(c.sat+14, rankAfter, do(treatment.CoverIt, with(func(p *treatment.Params) { p.Cover = "none" })))
@@ -292,17 +294,18 @@ func (c *composer) feedLater(op treatment.OperatorID) {
 	}
 	// No new tip is waited for where it was only given another way of growing.
 	f := do(treatment.FeedIt, share(0.25))
-	gate := "28 d and a new tip or leaf, r 0.25"
+	month := gate.DaysSince(facts.SatRoots, 28)
+	waits := gate.Gate{month, gate.OneOf(gate.See(gate.Tip), gate.See(gate.NewLeaf)), gate.Alive(0.25)}
 	if op == treatment.Hang {
-		gate = "28 d, 3 tips of 2 cm, r 0.25"
+		waits = gate.Gate{month, gate.Count(gate.Tip, 3, 2), gate.Alive(0.25)}
 		if c.kind.RestKind == "" {
-			f.Every, f.Until = 7, "stage ends"
+			f.Every, f.Until = 7, stageEnds
 		}
 	}
 	if c.thirsty {
-		gate += ", firm, moist"
+		waits = waits.With(gate.FirmFor(0), gate.IsMoist())
 	}
-	c.draft.gate(gate, f)
+	c.draft.gate(waits, f)
 }
 
 // fromCup takes it out of the cup when its tips run.
@@ -319,7 +322,7 @@ func (c *composer) fromCup() {
 	}
 	c.draft.hold(
 		treatment.RootWhole,
-		"2 new tips of 1 cm",
+		gate.Gate{gate.Count(gate.Tip, 2, 1)},
 		"",
 		c.ready(width, 0, false),
 		c.potIn(treatment.PotIn),

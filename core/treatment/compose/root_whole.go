@@ -4,6 +4,8 @@ import (
 	"slices"
 
 	"tendermend/core/cause"
+	"tendermend/core/facts"
+	"tendermend/core/gate"
 	"tendermend/core/plant"
 	"tendermend/core/treatment"
 )
@@ -13,20 +15,20 @@ func (c *composer) wholeSitting(r rootWork) {
 	bound := r.bound && !c.rescue()
 	if c.untied && r.bound {
 		c.leave("pot-up", "it grows in no pot")
-		if c.seat == treatment.InBasket && c.growing() {
+		if c.seat == facts.InBasket && c.growing() {
 			c.draft.at(14, rankPieces, do(treatment.TopDress))
 		}
 		c.draft.at(14, rankLook, do(treatment.Look))
 		c.root, c.sat, c.gated = nil, -1, false
 		return
 	}
-	if m, _ := c.mix(); m == nil || c.seat == treatment.Hung || c.seat == treatment.OnMount {
+	if m, _ := c.mix(); m == nil || c.seat == facts.Hung || c.seat == facts.OnMount {
 		c.leave(string(treatment.Unpot), "it grows in no medium that could be renewed")
 		c.root, c.sat, c.gated = nil, -1, false
 		return
 	}
 	w := c.wholeWidth(r)
-	old := c.Answers.PotWidthCM
+	old := c.Facts.PotWidthCM
 	if bound && c.potWidth() >= 35 {
 		c.largePot()
 		return
@@ -62,7 +64,7 @@ func (c *composer) wholeSitting(r rootWork) {
 	default:
 		sitting = append(sitting, do(treatment.Loosen))
 	}
-	if c.Answers.Plug.Said {
+	if c.Facts.Plug.Value {
 		sitting = append(sitting, do(treatment.RemovePlug))
 	}
 	set := c.potIn(op)
@@ -109,7 +111,7 @@ func (c *composer) wholeSitting(r rootWork) {
 		c.draft.at(c.sat+max(7, days+4), rankLook+1, do(treatment.ByRule, water(c.betterWater())))
 	}
 	if wean {
-		c.weaning("no rocking or a new point")
+		c.weaning(steady)
 	}
 	if len(saved) > 0 {
 		c.boxLater(c.sat)
@@ -119,11 +121,11 @@ func (c *composer) wholeSitting(r rootWork) {
 		if c.rescue() {
 			v = 0.25
 		}
-		part := "leaf or tip"
+		part := gate.OneOf(gate.See(gate.NewLeaf), gate.See(gate.Tip))
 		if c.is(treatment.GH, treatment.PA) {
-			part = "spear"
+			part = gate.See(gate.NewSpear)
 		}
-		c.draft.gate("28 d, new "+part+", r 0.25", do(treatment.FeedIt, share(v)))
+		c.draft.gate(gate.Gate{gate.DaysSince(facts.SatRoots, 28), part, gate.Alive(0.25)}, do(treatment.FeedIt, share(v)))
 	}
 }
 
@@ -157,12 +159,12 @@ func (c *composer) largePot() {
 // restFirst strips and rests an orchid, and repots it when roots show on new
 // growth.
 func (c *composer) restFirst() {
-	c.draft.at(0, rankAfter, do(treatment.ShadeIt, share(0.5)), do(treatment.HoldFeed, until("growth")))
+	c.draft.at(0, rankAfter, do(treatment.ShadeIt, share(0.5)), do(treatment.HoldFeed, until(growth)))
 	if !c.firstRoots() && !c.thirsty && !c.asleep() {
 		c.draft.at(0, rankWater, do(treatment.ByRule, how("sparingly")))
 	}
-	c.draft.at(7, rankAfter, do(treatment.Supplement, what("weak tonic"), every(14, "growth")))
-	c.draft.at(7, rankLook, do(treatment.Look, every(14, "growth"), note("pests too")))
+	c.draft.at(7, rankAfter, do(treatment.Supplement, what("weak tonic"), every(14, growth)))
+	c.draft.at(7, rankLook, do(treatment.Look, every(14, growth), note("pests too")))
 	if c.root != nil || c.untied {
 		return // its own root sitting waits for those roots
 	}
@@ -186,7 +188,7 @@ func (c *composer) restFirst() {
 	if c.code == treatment.MON {
 		steps = append(steps, c.crownDry(treatment.Crown)...)
 	}
-	c.draft.hold(treatment.RootWash, "roots 1-3 cm on new growth", "", steps...)
+	c.draft.hold(treatment.RootWash, onNewRoot, "", steps...)
 	switch {
 	case !c.heeds("N41"):
 	case c.kind.RootsFirstCM > 0:

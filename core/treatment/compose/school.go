@@ -6,6 +6,7 @@ import (
 	"slices"
 
 	"tendermend/core/cause"
+	"tendermend/core/facts"
 	"tendermend/core/treatment"
 )
 
@@ -34,23 +35,23 @@ func rootsAtLeast(from, below float64) func(*subject) bool {
 	return func(x *subject) bool { return x.roots >= from && x.roots < below && x.roots > 0 }
 }
 
-func (x *subject) reserves() treatment.Reserves {
+func (x *subject) reserves() facts.Reserves {
 	switch {
-	case x.Answers.Reserves != "":
-		return x.Answers.Reserves
+	case x.Facts.Reserves.Known:
+		return x.Facts.Reserves.Value
 	case x.thirsty:
-		return treatment.Shrivelled
+		return facts.Shrivelled
 	}
-	return treatment.Plump
+	return facts.Plump
 }
 
-func reserve(r treatment.Reserves) func(*subject) bool {
+func reserve(r facts.Reserves) func(*subject) bool {
 	return func(x *subject) bool { return x.reserves() == r }
 }
 
 // anyTips says whether tips grow: counted, or as usual in its season.
 func (x *subject) anyTips() bool {
-	if x.Answers.LiveTips.Known {
+	if x.Facts.LiveTips.Known {
 		return x.tips
 	}
 	return x.roots > 0 && x.growing()
@@ -58,7 +59,7 @@ func (x *subject) anyTips() bool {
 
 func baseRots(x *subject) bool { return x.has(cause.BaseRot, cause.BlackRot, cause.Fusarium) }
 func grew(in string) func(*subject) bool {
-	return func(x *subject) bool { return x.Answers.GrewIn == in && x.roots >= 0.15 }
+	return func(x *subject) bool { return string(x.Facts.GrewIn.Value) == in && x.roots >= 0.15 }
 }
 
 var terms = []term{
@@ -68,9 +69,9 @@ var terms = []term{
 	{"it has no live root", func(x *subject) bool { return x.roots == 0 }, [7]int{-4, 3, -2, 2, -1, -4, -2}},
 	{"tips are growing", (*subject).anyTips, [7]int{1, 1, -1, 0, 0, 3, 1}},
 	{"no tip is growing", func(x *subject) bool { return !x.anyTips() }, [7]int{0, 0, 1, 0, 1, -4, 0}},
-	{"it is plump", reserve(treatment.Plump), [7]int{0, 0, 3, 3, 0, 0, 0}},
-	{"its reserves are ridged", reserve(treatment.Ridged), [7]int{0, 1, -1, 0, 1, 0, 0}},
-	{"it is shrivelled", reserve(treatment.Shrivelled), [7]int{-1, 3, -4, -3, 2, -1, 1}},
+	{"it is plump", reserve(facts.Plump), [7]int{0, 0, 3, 3, 0, 0, 0}},
+	{"its reserves are ridged", reserve(facts.Ridged), [7]int{0, 1, -1, 0, 1, 0, 0}},
+	{"it is shrivelled", reserve(facts.Shrivelled), [7]int{-1, 3, -4, -3, 2, -1, 1}},
 	{"its base rots", baseRots, [7]int{0, -5, 0, 2, -4, -3, 0}},
 	{"its medium is rotten, sour or infested", (*subject).badMedium, [7]int{2, 0, 0, 1, -1, 0, 1}},
 	{
@@ -84,7 +85,7 @@ var terms = []term{
 	{"the room is warm", func(x *subject) bool { return x.airC >= 24 }, [7]int{0, 1, 0, 0, 1, 1, 2}},
 	{"you look every day or two", func(x *subject) bool { return x.lookDays <= 2 }, [7]int{0, 2, 0, 0, 0, 0, 3}},
 	{"you look once a week or less", func(x *subject) bool { return x.lookDays >= 7 }, [7]int{1, -4, 1, 1, 0, 3, -5}},
-	{"you water heavily", func(x *subject) bool { return x.Answers.WaterHeavy.Said }, [7]int{0, -1, -1, 2, -3, 0, 1}},
+	{"you water heavily", func(x *subject) bool { return x.Facts.WaterHeavy.Value }, [7]int{0, -1, -1, 2, -3, 0, 1}},
 	{"its roots grew in moss", grew("moss"), [7]int{0, 0, 0, -1, 4, -2, 0}},
 	{"its roots grew in clay", grew("clay"), [7]int{0, 0, 0, 0, 0, 4, 0}},
 	{"its roots live in air", func(x *subject) bool { return x.airRooted }, [7]int{-3, 0, -1, -1, -3, -3, 5}},
@@ -96,14 +97,14 @@ var terms = []term{
 		[7]int{0, 1, 0, -3, 1, 0, 0},
 	},
 	{"nobody wishes for another set-up", func(x *subject) bool {
-		return x.Wish != treatment.SetupChange && !x.Choices.OneSetup.Said && x.Answers.GrewIn != "clay"
+		return x.Wish != treatment.SetupChange && !x.Choices.OneSetup.Value && x.Facts.GrewIn.Value != "clay"
 	}, [7]int{0, 0, 0, 0, 0, -3, 0}},
 	{"it drops its leaves in winter", on(treatment.DEC), [7]int{2, 0, 2, 0, -1, 0, -1}},
 	{"a ground orchid of the forest floor", on(treatment.JEW), [7]int{3, -3, -5, -5, 6, -3, 0}},
 	{"it is not growing now", func(x *subject) bool { return !x.growing() }, [7]int{-1, 0, 2, 0, 0, -2, 0}},
 	{
 		"one set-up for many plants",
-		func(x *subject) bool { return x.Choices.OneSetup.Said },
+		func(x *subject) bool { return x.Choices.OneSetup.Value },
 		[7]int{0, -1, 0, 0, 0, 4, 0},
 	},
 	{"a clear cup is in stock", inStock("clear cup"), [7]int{0, 1, 0, 0, 0, 0, 0}},
@@ -128,7 +129,7 @@ var refusals = []refusal{
 		"live rot or an unsound medium cannot wait",
 		func(x *subject) bool { return x.rotLives || x.badMedium() },
 	},
-	{treatment.Bridge, "its base still rots", func(x *subject) bool { return baseRots(x) && x.Answers.Uncut.Said }},
+	{treatment.Bridge, "its base still rots", func(x *subject) bool { return baseRots(x) && x.Facts.Uncut.Value }},
 	{treatment.Bridge, "the room is under 18 °C", func(x *subject) bool { return x.airC < 18 }},
 	{treatment.Bridge, "it drops its leaves in winter", on(treatment.DEC)},
 	{treatment.ClayPot, "it is asleep", (*subject).asleep},

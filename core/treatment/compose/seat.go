@@ -4,6 +4,7 @@ import (
 	"math"
 
 	"tendermend/core/cause"
+	"tendermend/core/facts"
 	"tendermend/core/plant"
 	"tendermend/core/treatment"
 )
@@ -27,33 +28,33 @@ func (c *composer) setting() setting {
 	pot := func(op treatment.OperatorID, opts ...option) setting {
 		return setting{op, []step{c.ready(w, ballCM, false, opts...)}, w}
 	}
-	seat := func(s treatment.Seat) option {
+	seat := func(s facts.Seat) option {
 		return with(func(p *treatment.Params) {
 			p.Seat, p.Mix, p.VolumeML, p.PotWidthCM, p.MixFrom, p.Shape = s, nil, treatment.Number{}, treatment.Number{}, "", ""
 		})
 	}
-	bare := func(op treatment.OperatorID, s treatment.Seat) setting {
+	bare := func(op treatment.OperatorID, s facts.Seat) setting {
 		return setting{op, []step{do(treatment.ReadyPot, seat(s))}, 0}
 	}
 	switch {
 	case c.orchid && c.school == treatment.Bridge:
-		return bare(treatment.SetCup, treatment.InCup)
+		return bare(treatment.SetCup, facts.InCup)
 	case c.orchid && c.school == treatment.BareRoots && c.airRooted,
 		c.orchid && c.untied && c.airRooted && !c.inPotSchool():
-		return bare(treatment.Hang, treatment.Hung)
+		return bare(treatment.Hang, facts.Hung)
 	case c.orchid && (c.school == treatment.MossWrap) && c.code != treatment.JEW:
 		return pot(treatment.WrapMoss)
-	case c.orchid && c.school == treatment.ClayPot, c.seat == treatment.InReservoir:
+	case c.orchid && c.school == treatment.ClayPot, c.seat == facts.InReservoir:
 		return setting{
 			treatment.SetReservoir,
 			[]step{do(treatment.BakeGrit), c.ready(w, ballCM, false, with(func(p *treatment.Params) {
-				p.Seat, p.Shape = treatment.InReservoir, "usual"
+				p.Seat, p.Shape = facts.InReservoir, "usual"
 				p.VolumeML = num(math.Round(MixML(w, ballCM, false, "usual")))
 			}))},
 			w,
 		}
-	case c.seat == treatment.OnMount && !c.inPotSchool():
-		return bare(treatment.Mount, treatment.OnMount)
+	case c.seat == facts.OnMount && !c.inPotSchool():
+		return bare(treatment.Mount, facts.OnMount)
 	}
 	return pot(treatment.PotIn)
 }
@@ -116,7 +117,7 @@ func (c *composer) covers(most plant.Cover) []step {
 	if got == plant.CoverNone {
 		return nil
 	}
-	return []step{do(treatment.CoverIt, every(1, "wean"), with(func(p *treatment.Params) { p.Cover = string(got) }))}
+	return []step{do(treatment.CoverIt, every(1, weaned), with(func(p *treatment.Params) { p.Cover = string(got) }))}
 }
 
 func min2(a, b plant.Cover) plant.Cover {
@@ -140,7 +141,7 @@ func (c *composer) firstWater(w float64, light bool) []step {
 	}
 	s.Params.Water = c.betterWater()
 	out := []step{s}
-	if !light && c.seat == treatment.InPot && c.code != treatment.CV {
+	if !light && c.seat == facts.InPot && c.code != treatment.CV {
 		out = append(out, do(treatment.DrainSaucer))
 	}
 	return out

@@ -2,23 +2,23 @@ package compose
 
 import (
 	"cmp"
-	"fmt"
-	"regexp"
 	"slices"
-	"strconv"
 
+	"tendermend/core/facts"
+	"tendermend/core/gate"
 	"tendermend/core/treatment"
 )
 
 // sit is a sitting in the making.
 type sit struct {
-	kind       treatment.SittingKind
-	dated      bool
-	day        int // of a gated one: about when its gate may open
-	slot       treatment.Slot
-	gate, held string
-	after      bool // its gate counts from the sitting before it
-	steps      []step
+	kind  treatment.SittingKind
+	dated bool
+	day   int // of a gated one: about when its gate may open
+	slot  treatment.Slot
+	gate  gate.Gate
+	held  string
+	after bool // its gate counts from the sitting before it
+	steps []step
 }
 
 var slotRank = map[treatment.Slot]int{treatment.Morning: 0, treatment.Noon: 1, treatment.Evening: 2}
@@ -46,7 +46,7 @@ func (c *composer) assemble() []*sit {
 			&sit{
 				kind:  g.kind,
 				slot:  treatment.Morning,
-				gate:  g.words,
+				gate:  g.waits,
 				held:  g.held,
 				after: g.after,
 				steps: slices.Clone(g.steps),
@@ -71,19 +71,16 @@ func sortSits(list []*sit) {
 	})
 }
 
-var dLater = regexp.MustCompile(`^(\d+) d later$`)
-
-// daysLater are the words of a gate that counts days from the sitting before it.
-func daysLater(days int) string { return fmt.Sprintf("%d d later", days) }
+// daysLater counts days from the sitting before.
+func daysLater(days int) gate.Gate { return gate.Gate{gate.DaysSince(facts.Before, days)} }
 
 // later says how many days after the one before it a sitting comes; false where
 // it waits for something else.
 func (s *sit) later() (days int, counts bool) {
-	if m := dLater.FindStringSubmatch(s.gate); m != nil && s.after {
-		days, err := strconv.Atoi(m[1])
-		return days, err == nil
+	if !s.after || len(s.gate) != 1 {
+		return 0, false
 	}
-	return 0, false
+	return s.gate.Since(facts.Before)
 }
 
 // weightOf orders kinds of sitting by how much they disturb.
@@ -243,24 +240,6 @@ func merged(a, b step) step {
 	return a
 }
 
-var dayWord = regexp.MustCompile(`^d(\d+)`)
-
-func dayOf(until string) (int, bool) {
-	m := dayWord.FindStringSubmatch(until)
-	if m == nil {
-		return 0, false
-	}
-	n, err := strconv.Atoi(m[1])
-	return n, err == nil
-}
-
-var (
-	gateDay   = regexp.MustCompile(`\bd(?:ay )?(\d+)\b`)
-	gateLater = regexp.MustCompile(`(\d+) d (?:later|after potting|on the tray)`)
-	gateClean = regexp.MustCompile(`(\d+) clean d`)
-	gateDays  = regexp.MustCompile(`(\d+) d\b`)
-)
-
 // estimate guesses when gates may open, so that the simulation knows how far a
 // plant is by then: their own day, or days after the sitting before.
 func estimate(list []*sit) {
@@ -276,32 +255,42 @@ func estimate(list []*sit) {
 			}
 			continue
 		}
-		n := func(re *regexp.Regexp) (int, bool) {
-			m := re.FindStringSubmatch(s.gate)
-			if m == nil {
-				return 0, false
-			}
-			v, err := strconv.Atoi(m[1])
-			return v, err == nil
-		}
-		switch {
-		case s.after:
-			d, _ := n(gateLater)
-			s.day = last + d
-		default:
-			if d, ok := n(gateClean); ok {
-				s.day = max(last, treated+d)
-			} else if d, ok := n(gateDay); ok {
-				s.day = max(last, d)
-			} else if d, ok := n(gateDays); ok {
-				s.day = max(last, root+d)
-			} else {
-				s.day = last + 30
-			}
-		}
+		s.day = s.opensAbout(last, root, treated)
 		last = s.day
 		if has(s.steps, treatment.Unpot) {
 			root = s.day
 		}
 	}
+}
+
+// opensAbout guesses the day on which the gate of a sitting opens.
+func (s *sit) opensAbout(last, root, treated int) int {
+	if s.after {
+		for _, from := range []facts.Happening{facts.Before, facts.Potted, facts.OnATray} {
+			if d, ok := s.gate.Since(from); ok {
+				return last + d
+			}
+		}
+		return last
+	}
+	if c, ok := s.gate.Of(gate.Clean); ok && c.Days > 0 {
+		return max(last, treated+c.Days)
+	}
+	if len(s.gate) > 0 && s.gate[0].Is == gate.Quiet {
+		return max(last, treated+s.gate[0].Days)
+	}
+	for _, from := range []facts.Happening{facts.Planned, facts.Came} {
+		if d, ok := s.gate.Since(from); ok {
+			return max(last, d)
+		}
+	}
+	if d, ok := s.gate.Since(facts.SatRoots); ok {
+		return max(last, root+d)
+	}
+	for _, is := range []gate.Is{gate.Quiet, gate.Warmth} {
+		if c, ok := s.gate.Of(is); ok {
+			return max(last, root+c.Days)
+		}
+	}
+	return last + 30
 }

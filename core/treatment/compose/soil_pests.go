@@ -1,10 +1,11 @@
 package compose
 
 import (
-	"fmt"
 	"slices"
 
 	"tendermend/core/cause"
+	"tendermend/core/facts"
+	"tendermend/core/gate"
 	"tendermend/core/plant"
 	"tendermend/core/treatment"
 )
@@ -24,10 +25,10 @@ func (c *composer) besides(list []cause.ID) {
 	if slices.Contains(list, cause.SpiderMite) {
 		c.draft.at(0, rankAfter, do(treatment.Humidify))
 	}
-	if slices.Contains(list, cause.Mealybug) && c.root == nil && c.seat == treatment.InPot && !c.piece &&
+	if slices.Contains(list, cause.Mealybug) && c.root == nil && c.seat == facts.InPot && !c.piece &&
 		!c.thirsty &&
 		c.pieces == nil &&
-		!(treatment.OneSet.Has(c.code) && c.Answers.Spikes.Or(0) > 0) {
+		!(treatment.OneSet.Has(c.code) && c.Facts.Spikes.Or(0) > 0) {
 		c.draft.at(1, rankLook, do(treatment.SlideLook))
 	}
 	if c.heeds("N81") {
@@ -76,7 +77,7 @@ func (c *composer) rootMealybug() {
 	}
 	for _, day := range []int{21, 42, max(k.clear, 49)} {
 		op := treatment.SlideLook
-		if c.seat != treatment.InPot && c.seat != treatment.InReservoir && c.seat != treatment.InDish || c.untied ||
+		if c.seat != facts.InPot && c.seat != facts.InReservoir && c.seat != facts.InDish || c.untied ||
 			c.orchid && (c.school == treatment.Bridge || c.school == treatment.BareRoots) {
 			op = treatment.Look
 		}
@@ -112,22 +113,22 @@ func (c *composer) rootGrub() {
 		}
 	}
 	c.draft.at(1, rankSpray, do(treatment.HandPick, every(2, c.ending(28))))
-	c.draft.at(14, rankLook, do(treatment.Look, every(14, "d84")))
+	c.draft.at(14, rankLook, do(treatment.Look, every(14, toDay(84))))
 	c.clear = max(c.clear, 84)
 }
 
-func (c *composer) ending(day int) string {
+func (c *composer) ending(day int) gate.Gate {
 	if !c.heeds("N85") {
-		return ""
+		return nil
 	}
-	return fmt.Sprintf("d%d", day)
+	return toDay(day)
 }
 
 // gnats meets larvae in the medium and flies on cards.
 func (c *composer) gnats() {
 	k := c.clockOf(cause.FungusGnat)
 	rule := c.kind.WaterRule
-	dryable := !c.untied && c.seat == treatment.InPot && c.code != treatment.CV && !c.piece && rule != plant.Even &&
+	dryable := !c.untied && c.seat == facts.InPot && c.code != treatment.CV && !c.piece && rule != plant.Even &&
 		rule != plant.WetTray &&
 		rule != plant.CupWater &&
 		rule != plant.Reservoir
@@ -146,7 +147,7 @@ func (c *composer) gnats() {
 		)
 	}
 	c.draft.at(0, rankLook, do(treatment.Traps, with(func(p *treatment.Params) { p.Colour = "yellow" })))
-	c.draft.at(7, rankLook, do(treatment.Look, every(7, fmt.Sprintf("d%d", 22+max(14, k.clear)))))
+	c.draft.at(7, rankLook, do(treatment.Look, every(7, toDay(22+max(14, k.clear)))))
 	c.clear = max(c.clear, k.clear)
 }
 
@@ -157,6 +158,6 @@ func (c *composer) picked(p cause.ID) {
 		days = 28
 	}
 	c.draft.at(0, rankSpray, do(treatment.HandPick, every(2, c.ending(days))))
-	c.draft.at(14, rankLook, do(treatment.Look, every(7, fmt.Sprintf("d%d", days+28))))
+	c.draft.at(14, rankLook, do(treatment.Look, every(7, toDay(days+28))))
 	c.clear = max(c.clear, 28)
 }

@@ -203,7 +203,7 @@ func (c *composer) tooHot(list []cause.ID, k clock) {
 		c.lookAfter(list, last, k)
 		return
 	}
-	c.draft.at(7, rankLook, do(treatment.Look, every(7, fmt.Sprintf("d%d", 7+7*(k.clear/7+1)))))
+	c.draft.at(7, rankLook, do(treatment.Look, every(7, toDay(7+7*(k.clear/7+1)))))
 }
 
 // spraySit places one spray, with the cup of a bromeliad filled the next day.
@@ -242,5 +242,5 @@ func (c *composer) lookAfter(list []cause.ID, last int, k clock) {
 	}
 	end := max(last+k.clear, from+2*step1)
 	n := (end - from + step1 - 1) / step1
-	c.draft.at(from, rankLook, do(treatment.Look, every(step1, fmt.Sprintf("d%d", from+n*step1)), note(words)))
+	c.draft.at(from, rankLook, do(treatment.Look, every(step1, toDay(from+n*step1)), note(words)))
 }

@@ -9,6 +9,7 @@ import (
 
 	"tendermend/core/cause"
 	"tendermend/core/day"
+	"tendermend/core/facts"
 	"tendermend/core/pest"
 	"tendermend/core/plant"
 	"tendermend/core/treatment"
@@ -29,11 +30,11 @@ type subject struct {
 	counted  bool    // whether they were counted
 	tips     bool    // whether a tip was seen
 	rootless bool    // no live root, for certain
-	moist    treatment.Moist
+	moist    facts.Moist
 	limp     bool
 	thirsty  bool
 	rotLives bool
-	seat     treatment.Seat
+	seat     facts.Seat
 	untied   bool // it sits in no pot: mounted, hung, or an orchid's slatted basket
 	piece    bool
 
@@ -123,13 +124,13 @@ const (
 )
 
 func (x *subject) readPlace() {
-	x.airC = x.Place.WarmthC.Or(usualC)
-	x.humidity = x.Place.HumidityPct.Or(usualRH)
-	x.lookDays = x.Place.LookDays.Or(usualLook)
+	x.airC = x.Facts.Place.WarmthC.Or(usualC)
+	x.humidity = x.Facts.Place.HumidityPct.Or(usualRH)
+	x.lookDays = x.Facts.Place.LookDays.Or(usualLook)
 	x.warmth = pest.Warmth{Low: x.airC, High: x.airC}
-	if x.Place.LowC.Known && x.Place.HighC.Known {
-		x.warmth = pest.Warmth{Low: x.Place.LowC.Value, High: x.Place.HighC.Value}
-		if !x.Place.WarmthC.Known {
+	if x.Facts.Place.LowC.Known && x.Facts.Place.HighC.Known {
+		x.warmth = pest.Warmth{Low: x.Facts.Place.LowC.Value, High: x.Facts.Place.HighC.Value}
+		if !x.Facts.Place.WarmthC.Known {
 			x.airC = (x.warmth.Low + x.warmth.High) / 2
 		}
 	}
@@ -156,7 +157,7 @@ const (
 )
 
 func (x *subject) readRoots() {
-	a := x.Answers
+	a := x.Facts
 	live, dead := a.LiveRoots, a.DeadRoots
 	x.counted = live.Known
 	switch {
@@ -166,7 +167,7 @@ func (x *subject) readRoots() {
 		x.roots = 0
 	case x.has(cause.Detached):
 		x.roots = 0
-	case a.FewRoots.Said:
+	case a.FewRoots.Value:
 		x.roots = 0.1
 	case x.has(cause.RootRot, cause.DryRootLoss):
 		x.roots = unknownLost
@@ -174,52 +175,52 @@ func (x *subject) readRoots() {
 		x.roots = unknownWell
 	}
 	x.tips = a.LiveTips.Or(0) > 0
-	x.piece = a.Piece.Said || x.has(cause.Detached)
+	x.piece = a.Piece.Value || x.has(cause.Detached)
 	x.rootless = x.roots == 0
 }
 
 func (x *subject) readWater() {
-	a := x.Answers
-	x.moist = a.Moist
+	a := x.Facts
+	x.moist = a.Moist.Value
 	if x.moist == "" {
 		switch {
 		case x.has(cause.Overwatering, cause.RootRot, cause.NoDrainage):
-			x.moist = treatment.Wet
+			x.moist = facts.Wet
 		case x.has(cause.Drought, cause.MediumRepels):
-			x.moist = treatment.Dry
+			x.moist = facts.Dry
 		default:
-			x.moist = treatment.Right
+			x.moist = facts.Right
 		}
 	}
-	x.limp = a.Limp.Said || !a.Limp.Known && x.has(cause.Drought)
-	x.thirsty = x.limp && (x.moist == treatment.Dry || x.moist == treatment.Bone)
-	x.rotLives = x.any(treatment.Rots) && (!a.RotAlive.Known || a.RotAlive.Said)
+	x.limp = a.Limp.Value || !a.Limp.Known && x.has(cause.Drought)
+	x.thirsty = x.limp && (x.moist == facts.Dry || x.moist == facts.Bone)
+	x.rotLives = x.any(treatment.Rots) && (!a.RotAlive.Known || a.RotAlive.Value)
 }
 
-var seats = map[string]treatment.Seat{
-	"pot":       treatment.InPot,
-	"basket":    treatment.InBasket,
-	"mounted":   treatment.OnMount,
-	"bare-root": treatment.Hung,
-	"cup":       treatment.InPot,
-	"air":       treatment.Hung,
+var seats = map[string]facts.Seat{
+	"pot":       facts.InPot,
+	"basket":    facts.InBasket,
+	"mounted":   facts.OnMount,
+	"bare-root": facts.Hung,
+	"cup":       facts.InPot,
+	"air":       facts.Hung,
 }
 
 func (x *subject) readSeat() {
-	x.seat = x.Answers.Seat
+	x.seat = x.Facts.Seat.Value
 	if x.seat == "" {
-		x.seat = treatment.InPot
+		x.seat = facts.InPot
 		if len(x.kind.Setups) > 0 {
 			x.seat = seats[x.kind.Setups[0]]
 		}
 		if x.code == treatment.AP {
-			x.seat = treatment.Hung
+			x.seat = facts.Hung
 		}
-		if x.seat == treatment.InBasket && !x.orchid {
-			x.seat = treatment.InPot // a foliage plant's hanging basket is a pot
+		if x.seat == facts.InBasket && !x.orchid {
+			x.seat = facts.InPot // a foliage plant's hanging basket is a pot
 		}
 	}
-	x.untied = x.seat == treatment.OnMount || x.seat == treatment.Hung || x.seat == treatment.InBasket
+	x.untied = x.seat == facts.OnMount || x.seat == facts.Hung || x.seat == facts.InBasket
 }
 
 func (x *subject) readWet() {
@@ -237,7 +238,7 @@ func (x *subject) readWet() {
 }
 
 // month gives the month of a day of the plan as it would be in the north.
-func (x *subject) month(d int) time.Month { return plant.NorthMonth(x.On+day.Day(d), x.South) }
+func (x *subject) month(d int) time.Month { return plant.NorthMonth(x.On+day.Day(d), x.Facts.South) }
 
 func among(m time.Month, months ...time.Month) bool { return slices.Contains(months, m) }
 
@@ -246,16 +247,16 @@ const seenDays = 30
 
 // phase says how it stands on a day: growing, idle, resting or waking.
 func (x *subject) phase(d int) string {
-	a := x.Answers
+	a := x.Facts
 	m := x.month(d)
 	switch {
-	case a.Phase != "" && d < seenDays:
-		return a.Phase
+	case a.Phase.Known && d < seenDays:
+		return string(a.Phase.Value)
 	case x.has(cause.WokenEarly) && d < 2*seenDays:
 		return "waking"
-	case x.has(cause.Dormancy) || a.Resting.Said && d < seenDays:
+	case x.has(cause.Dormancy) || a.Resting.Value && d < seenDays:
 		return "resting"
-	case d < seenDays && (a.Growing.Said || a.NewGrowth.Said || x.tips):
+	case d < seenDays && (a.Growing.Value || a.NewGrowth.Value || x.tips):
 		return "growing"
 	case x.kind.RestsIn(m):
 		return "resting"
@@ -274,18 +275,18 @@ func (x *subject) asleep() bool { return x.resting() && x.is(treatment.DEC, trea
 // firstRoots says whether no water may come before new roots are long enough.
 func (x *subject) firstRoots() bool {
 	return x.kind.RootsFirstCM > 0 && (x.phase(0) == "resting" || x.phase(0) == "waking") &&
-		x.Answers.NewRootsCM.Or(0) < x.kind.RootsFirstCM
+		x.Facts.NewRootsCM.Or(0) < x.kind.RootsFirstCM
 }
 
 // one says whether it has a single growing point.
 func (x *subject) one() bool {
-	return treatment.OneSet.Has(x.code) || x.kind.Branches == plant.BranchesNo && x.Answers.Points.Or(1) <= 1
+	return treatment.OneSet.Has(x.code) || x.kind.Branches == plant.BranchesNo && x.Facts.Points.Or(1) <= 1
 }
 
 // badMedium says whether its medium is rotten, sour or infested.
 func (x *subject) badMedium() bool {
-	m := x.Answers.Medium
-	return x.Answers.MediumBad.Said || x.Answers.MediumSour.Said || m == "rotten" || m == "sour" || m == "infested" ||
+	m := x.Facts.Medium.Value
+	return x.Facts.MediumBad.Value || x.Facts.MediumSour.Value || m == "rotten" || m == "sour" || m == "infested" ||
 		x.has(cause.MediumCollapsed, cause.RootMealybug, cause.RootGrub)
 }
 
@@ -296,6 +297,6 @@ func (x *subject) propagates(ways ...string) bool {
 }
 
 // potWidth gives the width of its pot, or a usual one.
-func (x *subject) potWidth() float64 { return x.Answers.PotWidthCM.Or(14) }
+func (x *subject) potWidth() float64 { return x.Facts.PotWidthCM.Or(14) }
 
 func half(v float64) float64 { return math.Floor(v*2) / 2 }

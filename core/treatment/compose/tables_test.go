@@ -14,6 +14,7 @@ import (
 
 	"tendermend/core/cause"
 	"tendermend/core/day"
+	"tendermend/core/facts"
 	"tendermend/core/treatment"
 )
 
@@ -98,11 +99,11 @@ func TestSchoolsAreScoredByTheirTable(t *testing.T) {
 		Kind:   "phalaenopsis-hybrid",
 		Causes: []cause.ID{cause.MediumCollapsed},
 		On:     day.Of(2026, 10, 10),
-		Answers: treatment.Facts{
-			LiveRoots:  treatment.N(9),
-			DeadRoots:  treatment.N(6),
-			LiveTips:   treatment.N(3),
-			RootBallCM: treatment.N(9),
+		Facts: facts.Facts{
+			LiveRoots:  facts.Said[float64](9),
+			DeadRoots:  facts.Said[float64](6),
+			LiveTips:   facts.Said[float64](3),
+			RootBallCM: facts.Said[float64](9),
 		},
 	}
 	list := Schools(moss)
@@ -137,11 +138,11 @@ func BenchmarkPlan(b *testing.B) {
 		Kind:   "phalaenopsis-hybrid",
 		Causes: []cause.ID{cause.MediumCollapsed, cause.Mealybug},
 		On:     day.Of(2026, 10, 10),
-		Answers: treatment.Facts{
-			LiveRoots:  treatment.N(3),
-			DeadRoots:  treatment.N(6),
-			PotWidthCM: treatment.N(12),
-			RootBallCM: treatment.N(7),
+		Facts: facts.Facts{
+			LiveRoots:  facts.Said[float64](3),
+			DeadRoots:  facts.Said[float64](6),
+			PotWidthCM: facts.Said[float64](12),
+			RootBallCM: facts.Said[float64](7),
 		},
 	}
 	for b.Loop() {

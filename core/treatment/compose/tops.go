@@ -4,6 +4,7 @@ import (
 	"strings"
 
 	"tendermend/core/cause"
+	"tendermend/core/gate"
 	"tendermend/core/treatment"
 )
 
@@ -42,7 +43,7 @@ func (c *composer) tops() {
 		c.draft.sit(treatment.LeafSit, day, rankLeaf, steps...)
 	}
 	if c.strip || c.rest ||
-		c.orchid && c.root != nil && c.sat == 0 && c.school != treatment.BareRoots && c.Answers.Spikes.Or(0) > 0 {
+		c.orchid && c.root != nil && c.sat == 0 && c.school != treatment.BareRoots && c.Facts.Spikes.Or(0) > 0 {
 		c.spikes()
 	}
 	if c.crown != nil {
@@ -56,7 +57,7 @@ func (c *composer) tops() {
 // spikes takes flower spikes off: all, or all but one, or none where they are to
 // stay.
 func (c *composer) spikes() {
-	if c.Answers.Spikes.Known && c.Answers.Spikes.Value == 0 && c.heeds("N05") {
+	if c.Facts.Spikes.Known && c.Facts.Spikes.Value == 0 && c.heeds("N05") {
 		return
 	}
 	keep := strings.HasPrefix(c.Choices.Spikes, "keep") && c.heeds("N87")
@@ -72,7 +73,7 @@ func (c *composer) spikes() {
 	if keep {
 		s.Params.What, s.Params.Part = "all but one", "one kept"
 	}
-	if c.Answers.Plantlets.Or(0) > 0 && !strings.HasPrefix(c.Choices.Plantlets, "now") && c.heeds("N06") {
+	if c.Facts.Plantlets.Or(0) > 0 && !strings.HasPrefix(c.Choices.Plantlets, "now") && c.heeds("N06") {
 		s.Params.OverKeiki, s.Params.At, s.Params.CMAbove = true, "above the plantlet", treatment.Number{}
 	}
 	if c.code == treatment.WV && c.heeds("N06") {
@@ -138,13 +139,13 @@ func (c *composer) neckSitting() {
 			),
 		)
 	}
-	c.draft.at(21, rankLook, do(treatment.Look, every(7, "resists a nudge")))
+	c.draft.at(21, rankLook, do(treatment.Look, every(7, nudged)))
 	if len(cover) > 0 {
 		c.sat = 0
 		if c.heeds("N55") {
-			c.draft.gate("resists a nudge", do(treatment.Wean, with(func(p *treatment.Params) { p.Days = num(12) })))
+			c.draft.gate(nudged, do(treatment.Wean, with(func(p *treatment.Params) { p.Days = num(12) })))
 		} else {
-			c.weaning("")
+			c.weaning(nil)
 		}
 	}
 }
@@ -295,10 +296,10 @@ func (c *composer) rootWhole(p *pieceWork, travels []string) {
 			do(treatment.FirstWater, how("light"), with(func(q *treatment.Params) { q.ML = c.lightML(w) })),
 		)
 	}
-	c.draft.at(7, rankLook, do(treatment.Look, every(7, "d56")))
+	c.draft.at(7, rankLook, do(treatment.Look, every(7, toDay(56))))
 	if len(cover) > 0 {
 		c.sat = 0
-		c.weaning("no rocking or a new point")
+		c.weaning(steady)
 	}
 }
 
@@ -311,36 +312,36 @@ func b2n(b bool) int {
 
 // boxLater counts pieces, pots those with roots and hardens them.
 func (c *composer) boxLater(day int) {
-	c.draft.at(day+14, rankLook, do(treatment.BoxTally, every(14, "rooted")))
+	c.draft.at(day+14, rankLook, do(treatment.BoxTally, every(14, rooted)))
 	c.draft.hold(
 		"",
-		"roots 2 cm",
+		rooted,
 		"",
 		c.forPieces(),
 		do(treatment.PotPieces, organ("pieces")),
 		do(treatment.Label, organ("pieces")),
 		do(treatment.FirstWater, how("through"), with(func(p *treatment.Params) { p.For = "pieces" })),
 	)
-	c.draft.gate("new leaf", do(treatment.Harden, with(func(p *treatment.Params) { p.Days = num(12) })))
+	c.draft.gate(newLeaf, do(treatment.Harden, with(func(p *treatment.Params) { p.Days = num(12) })))
 }
 
 // offsets parts plantlets and pups when they are ripe, or now where the mother
 // fails and the carer chose so.
 func (c *composer) offsets() {
-	if c.Answers.Plantlets.Or(0) < 1 || c.has(cause.OffsetDrain, cause.SpentRosette) || c.is(treatment.PA) {
+	if c.Facts.Plantlets.Or(0) < 1 || c.has(cause.OffsetDrain, cause.SpentRosette) || c.is(treatment.PA) {
 		return
 	}
 	ch := c.Choices.Plantlets
 	if ch == "stay" && c.heeds("N87") {
 		return
 	}
-	gate := "3 roots of 7.5 cm"
+	waits := gate.Gate{gate.Count(gate.OffsetRoot, 3, 7.5)}
 	if !c.orchid {
-		gate = "own roots, a third of its mother"
+		waits = gate.Gate{gate.See(gate.GrownOffset)}
 	}
 	steps := append(c.cutting(do(treatment.TakeOffset, organ("plantlet"))), c.labelled()...)
 	if len(c.travels()) > 0 {
-		gate += ", after release"
+		waits = waits.With(gate.IsFree())
 	}
 	if strings.HasPrefix(ch, "now") && len(c.travels()) == 0 || (ch == "wait" || ch == "stay") && !c.heeds("N87") {
 		if c.sat == 0 || c.root == nil {
@@ -348,5 +349,5 @@ func (c *composer) offsets() {
 			return
 		}
 	}
-	c.draft.hold(treatment.PiecesSit, gate, "", steps...)
+	c.draft.hold(treatment.PiecesSit, waits, "", steps...)
 }

@@ -6,6 +6,8 @@ import (
 	"strings"
 
 	"tendermend/core/cause"
+	"tendermend/core/facts"
+	"tendermend/core/gate"
 	"tendermend/core/plant"
 	"tendermend/core/treatment"
 )
@@ -48,8 +50,8 @@ var lowOrgans = []string{"rhizome", "corm", "bulb", "crown", "base", ""}
 // cuttable says whether a rot cut leaves something that grows.
 func (x *subject) cuttable(s step) bool {
 	if s.Op == treatment.CutRot && slices.Contains(lowOrgans, s.Organ) {
-		pointGone := x.Answers.PointHit.Said && x.Answers.Growths.Or(0) <= 1 &&
-			(x.Answers.Points.Or(0) == 1 || !x.Answers.Points.Known && x.one())
+		pointGone := x.Facts.PointHit.Value && x.Facts.Growths.Or(0) <= 1 &&
+			(x.Facts.Points.Or(0) == 1 || !x.Facts.Points.Known && x.one())
 		return !x.is(treatment.PA, treatment.CY, treatment.AP, treatment.MON) && !pointGone
 	}
 	switch {
@@ -59,7 +61,7 @@ func (x *subject) cuttable(s step) bool {
 	case x.code == treatment.GE:
 		return s.Organ == "neck" || s.Organ == "stem" || s.Organ == ""
 	case x.code == treatment.MON:
-		return x.Answers.RootsAbove.Or(0) >= 3
+		return x.Facts.RootsAbove.Or(0) >= 3
 	case x.code == treatment.BR:
 		return x.has(cause.SpentRosette)
 	}
@@ -89,7 +91,7 @@ func (x *subject) divisible(s step) bool {
 	if sorted {
 		return true
 	}
-	g := x.Answers.Growths
+	g := x.Facts.Growths
 	soft := s.Organ == "offset" || s.Organ == "keiki" || s.Organ == "leaf" || s.Organ == "pup"
 	if x.one() && !soft && x.code != treatment.GE {
 		return false
@@ -159,7 +161,7 @@ func (h *here) soaking() verdict {
 	case h.rot:
 		return verdict{do: drop, why: "with live rot nothing is soaked"}
 	case h.c.has(cause.NoDrainage) && h.set == never && !has(h.gone, treatment.DrainSaucer):
-		if h.seat == treatment.InPot || h.seat == treatment.InReservoir {
+		if h.seat == facts.InPot || h.seat == facts.InReservoir {
 			return verdict{do: before, step: do(treatment.DrainSaucer)}
 		}
 		return verdict{do: drop, why: "the water has no way out"}
@@ -167,7 +169,7 @@ func (h *here) soaking() verdict {
 		return verdict{do: wait, gate: h.c.ownRoots()}
 	case h.phase() == "resting" && h.c.code != treatment.AP:
 		if s.Op == treatment.Flush && !h.gate {
-			return verdict{do: wait, gate: "first new growth"}
+			return verdict{do: wait, gate: newGrowth}
 		}
 		if h.thirsty && !restingDry(h.c.subject) {
 			return verdict{
@@ -176,12 +178,12 @@ func (h *here) soaking() verdict {
 			}
 		}
 		return verdict{do: drop, why: "it rests"}
-	case s.Op == treatment.Soak && (h.moist == treatment.Wet || h.moist == treatment.Soaked):
+	case s.Op == treatment.Soak && (h.moist == facts.Wet || h.moist == facts.Soaked):
 		return verdict{do: drop, why: "the medium is wet"}
 	case s.Op == treatment.Flush && h.c.code == treatment.AP:
 		return verdict{do: drop, why: "it has no medium"}
 	case s.Op == treatment.Flush && s.Every > 0 && h.c.kind.RestKind != "":
-		s.Every, s.Until = 0, "" // once, and again by its look: it would run into its rest
+		s.Every, s.Until = 0, nil // once, and again by its look: it would run into its rest
 		return verdict{do: instead, step: s}
 	}
 	return verdict{}
@@ -195,7 +197,7 @@ func (h *here) chilled() verdict {
 	case treatment.Temper:
 		return verdict{}
 	case treatment.FeedIt:
-		return verdict{do: wait, gate: "28 d, growing, firm, moist, r 0.25"}
+		return verdict{do: wait, gate: able}
 	case treatment.ByRule:
 		return verdict{}
 	}
@@ -266,7 +268,7 @@ func (h *here) opposites() verdict {
 				continue // the by-rule gives way
 			}
 			if op == treatment.FeedIt {
-				return verdict{do: wait, gate: "28 d, growing, firm, moist, r 0.25"}
+				return verdict{do: wait, gate: able}
 			}
 			if op == treatment.Brighten {
 				return verdict{do: delay, day: h.day + 14, why: "it stands shaded first"}
@@ -308,16 +310,16 @@ func (h *here) brighten() verdict {
 	case h.gate:
 		return verdict{}
 	case h.thirsty:
-		return verdict{do: wait, gate: "firm, 14 d"}
+		return verdict{do: wait, gate: gate.Gate{gate.FirmFor(0), gate.OnDay(14)}}
 	case h.c.has(cause.HeatStress, cause.ColdInjury, cause.BloomDrain) || burnt && h.day < 14:
-		return verdict{do: wait, gate: "firm, 14 d, growing, no new mark"}
+		return verdict{do: wait, gate: gate.Gate{gate.FirmFor(0), gate.OnDay(14), gate.See(gate.Growth), gate.QuietFor(7, 0)}}
 	case h.lost != never && h.day-h.lost < 14,
 		h.c.root != nil && h.c.sat >= 0 && h.day < h.c.sat+14,
 		h.c.pieces != nil,
 		h.c.neck,
 		h.c.held != "" && h.c.roots < 0.5,
 		h.c.any(treatment.Rots):
-		return verdict{do: wait, gate: "firm, 14 d after the root work"}
+		return verdict{do: wait, gate: gate.Gate{gate.FirmFor(0), gate.DaysSince(facts.SatRoots, 14)}}
 	}
 	return verdict{}
 }
@@ -333,7 +335,7 @@ func (h *here) feedHow() verdict {
 		s.Params.Share = num(tankShare)
 		return verdict{do: instead, step: s}
 	case !h.gate && (h.c.any(treatment.Rots) || h.c.has(cause.SunScorch, cause.LampBurn, cause.SprayInjury)):
-		return verdict{do: wait, gate: "28 d, growing, firm, moist, r 0.25"}
+		return verdict{do: wait, gate: able}
 	}
 	return verdict{}
 }
@@ -354,7 +356,7 @@ func (h *here) feedWhen() verdict {
 	if h.step.Op == treatment.Supplement && c.code == treatment.CV {
 		return verdict{do: drop, why: "roots of a carnivore are never fed"}
 	}
-	nd := c.Answers.NewcomerDays
+	nd := c.Facts.NewcomerDays
 	not := h.roots < fedRoots || h.openWound() || h.rooted != never && h.day-h.rooted < 28 ||
 		h.thirsty || h.phase() != "growing" || h.salt && h.day < 56 ||
 		nd.Known && nd.Value+float64(h.day) < newcomerDays ||
@@ -365,22 +367,22 @@ func (h *here) feedWhen() verdict {
 		c.any(treatment.Rots) ||
 		c.limp && h.soaked == never && h.watered == never
 	if not {
-		return verdict{do: wait, gate: "28 d, growing, firm, moist, r 0.25"}
+		return verdict{do: wait, gate: able}
 	}
 	// A repeated feed stops where the kind rests.
 	if h.step.Every > 0 {
-		if end, ok := dayOf(h.step.Until); ok || h.step.Until != "" {
+		if end, ok := dayOf(h.step.Until); ok || len(h.step.Until) > 0 {
 			if !ok {
 				end = h.day + 84
 			}
 			for d := h.day; d <= end; d++ {
 				if c.phase(d) == "resting" {
 					if d-h.step.Every <= h.day {
-						return verdict{do: wait, gate: "28 d, growing, firm, moist, r 0.25"}
+						return verdict{do: wait, gate: able}
 					}
 					s := h.step
-					s.Until = fmt.Sprintf("d%d", d-1)
-					if s.Until == h.step.Until {
+					s.Until = toDay(d - 1)
+					if s.Until.Same(h.step.Until) {
 						return verdict{}
 					}
 					c.leave(string(s.Op), "it ends where the kind's rest begins")
@@ -423,12 +425,12 @@ func (h *here) spraying() verdict {
 
 func (h *here) systemic() verdict {
 	c := h.c
-	dry := h.moist == treatment.Dry || h.moist == treatment.Bone || h.moist == treatment.Due
+	dry := h.moist == facts.Dry || h.moist == facts.Bone || h.moist == facts.Due
 	switch {
 	case c.meetsBees():
 		return verdict{do: drop, why: beesOrFood}
 	case h.rooted != never && h.watered < h.rooted:
-		return verdict{do: wait, gate: "moist again, after the first water"}
+		return verdict{do: wait, gate: gate.Gate{gate.IsMoist()}}
 	case dry && !h.gate && !has(h.gone, medium...):
 		return verdict{do: before, step: do(treatment.ByRule)}
 	}

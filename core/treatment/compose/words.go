@@ -5,6 +5,9 @@ import (
 	"slices"
 	"strings"
 
+	"tendermend/core/facts"
+	"tendermend/core/gate"
+
 	"tendermend/core/treatment"
 	"tendermend/core/working"
 )
@@ -106,7 +109,7 @@ func (c *composer) words(s step) string {
 			every = "every " + working.Count(s.Every, "day")
 		}
 		more = append(more, strings.TrimSpace(every+" until "+untilWords(s.Until)))
-	} else if s.Until != "" {
+	} else if len(s.Until) > 0 {
 		more = append(more, "until "+untilWords(s.Until))
 	}
 	if len(more) == 0 {
@@ -115,11 +118,11 @@ func (c *composer) words(s step) string {
 	return said + ": " + strings.Join(more, "; ")
 }
 
-func untilWords(u string) string {
-	if d, ok := dayOf(u); ok && u == fmt.Sprintf("d%d", d) {
+func untilWords(until gate.Gate) string {
+	if d, dated := dayOf(until); dated && len(until) == 1 {
 		return fmt.Sprintf("day %d", d)
 	}
-	return strings.ReplaceAll(u, "_", " ")
+	return until.Words()
 }
 
 func (c *composer) potWords(s step) string {
@@ -129,11 +132,11 @@ func (c *composer) potWords(s step) string {
 		parts = append(parts, fmt.Sprintf("%s %g", m.What, m.Parts))
 	}
 	switch p.Seat {
-	case treatment.InCup:
+	case facts.InCup:
 		return "Lay everything out: a clear cup, props, a label"
-	case treatment.Hung:
+	case facts.Hung:
 		return "Lay everything out: hook, wisps of dead moss, label"
-	case treatment.OnMount:
+	case facts.OnMount:
 		return "Lay everything out: slab, thin pad, ties, label"
 	default: // a pot
 	}

@@ -4,6 +4,7 @@ import (
 	"slices"
 
 	"tendermend/core/cause"
+	"tendermend/core/facts"
 	"tendermend/core/treatment"
 )
 
@@ -29,7 +30,7 @@ type world struct {
 	ready    int
 	thirsty  bool
 	limp     bool
-	moist    treatment.Moist
+	moist    facts.Moist
 	rot      bool
 	standing bool
 	wet      map[treatment.Organ]bool
@@ -39,7 +40,7 @@ type world struct {
 	rooted   int // the day of the root sitting
 	set      int
 	lost     int // the day on which much root was lost
-	seat     treatment.Seat
+	seat     facts.Seat
 	sun      bool
 	shaded   int
 	film     treatment.OperatorID
@@ -67,7 +68,7 @@ func (c *composer) begin() *world {
 		limp:     c.limp,
 		moist:    c.moist,
 		rot:      c.rotLives,
-		standing: c.Answers.Standing.Said,
+		standing: c.Facts.Standing.Value,
 		wet:      map[treatment.Organ]bool{},
 		soaked:   never,
 		watered:  never,
@@ -75,8 +76,8 @@ func (c *composer) begin() *world {
 		set:      never,
 		lost:     never,
 		seat:     c.seat,
-		sun: c.Place.Sun.Said ||
-			c.Answers.Sun.Said,
+		sun: c.Facts.Place.Sun.Value ||
+			c.Facts.Sun.Value,
 		shaded:   never,
 		predator: never,
 		oiled:    never,
@@ -84,7 +85,7 @@ func (c *composer) begin() *world {
 		roots:    c.roots,
 		salt:     c.has(cause.SaltInjury),
 		brighter: never,
-		apart:    c.Answers.Isolated.Said,
+		apart:    c.Facts.Isolated.Value,
 	}
 }
 
@@ -168,7 +169,7 @@ func (w *world) do(s step) {
 		if w.thirsty || c.has(cause.Drought) && s.Op == treatment.Soak {
 			w.soaked = w.day
 		}
-		w.thirsty, w.limp, w.moist, w.watered = false, false, treatment.Right, w.day
+		w.thirsty, w.limp, w.moist, w.watered = false, false, facts.Right, w.day
 	}
 	switch s.Op {
 	case treatment.CleanBlade:
@@ -178,12 +179,12 @@ func (w *world) do(s step) {
 			w.ready = w.day
 		}
 	case treatment.Unpot:
-		w.out, w.rooted, w.standing, w.seat = true, w.day, false, treatment.InHand
+		w.out, w.rooted, w.standing, w.seat = true, w.day, false, facts.InHand
 	case treatment.Callus:
 		for i := range w.wounds {
 			w.wounds[i].closed = true
 		}
-		w.out, w.seat = false, treatment.OnTray
+		w.out, w.seat = false, facts.OnTray
 	case treatment.DryCut:
 		for i := range w.wounds {
 			w.wounds[i].closed = true
@@ -242,8 +243,8 @@ func (w *world) leafShare(p treatment.Params) float64 {
 	if p.Share.Known {
 		return p.Share.Value
 	}
-	if p.N.Known && w.c.Answers.Leaves.Or(0) > 0 {
-		return p.N.Value / w.c.Answers.Leaves.Value
+	if p.N.Known && w.c.Facts.Leaves.Or(0) > 0 {
+		return p.N.Value / w.c.Facts.Leaves.Value
 	}
 	return 0
 }

@@ -60,7 +60,7 @@ func amounts(s treatment.Situation, x treatment.Step) []working.Amount {
 					"3 × the pot's volume",
 					"geometry of a frustum; three volumes common practice",
 					"more does no harm where it drains",
-					in("pot", s.Answers.PotWidthCM.Or(14), "cm"),
+					in("pot", s.Facts.PotWidthCM.Or(14), "cm"),
 				),
 			)
 		}
@@ -75,7 +75,7 @@ func amounts(s treatment.Situation, x treatment.Step) []working.Amount {
 					"by the size of the pot",
 					working.CommonPractice,
 					"the label sets the dose",
-					in("pot", s.Answers.PotWidthCM.Or(14), "cm"),
+					in("pot", s.Facts.PotWidthCM.Or(14), "cm"),
 				),
 			)
 		}
@@ -147,14 +147,14 @@ func pot(s treatment.Situation, p treatment.Params) []working.Amount {
 		return []working.Amount{}
 	}
 	inputs := []working.Input{}
-	if b := s.Answers.RootBallCM; b.Known {
+	if b := s.Facts.RootBallCM; b.Known {
 		inputs = append(inputs, in("root ball", b.Value, "cm"))
 	}
-	if w := s.Answers.PotWidthCM; w.Known {
+	if w := s.Facts.PotWidthCM; w.Known {
 		inputs = append(inputs, in("present pot", w.Value, "cm"))
 	}
 	sure := "from the measured ball"
-	if !s.Answers.RootBallCM.Known {
+	if !s.Facts.RootBallCM.Known {
 		sure = "a guess until the ball is measured"
 	}
 	list := []working.Amount{
@@ -250,7 +250,7 @@ func peroxide(p treatment.Params) []working.Amount {
 const snugMoss = 20
 
 func moss(s treatment.Situation) []working.Amount {
-	w := s.Answers.RootBallCM.Or(8) + 2.5
+	w := s.Facts.RootBallCM.Or(8) + 2.5
 	litres := compose.PotML(w, "usual") / 1000
 	grams := snugMoss * litres
 	least, most := mix.MossHolds(grams)

@@ -4,32 +4,41 @@ import (
 	"slices"
 	"strings"
 
+	"tendermend/core/day"
+	"tendermend/core/facts"
+
 	"tendermend/core/treatment"
 )
 
 // Answers are what the carer is asked before a plan is made, as they stand in
 // the record. What is missing was not answered.
 type Answers struct {
-	LiveRoots   *int               `json:"liveRoots,omitempty" doc:"Live roots counted."`
-	DeadRoots   *int               `json:"deadRoots,omitempty" doc:"Dead roots counted."`
-	LiveTips    *int               `json:"liveTips,omitempty"`
-	RootBallCM  *float64           `json:"rootBallCm,omitempty" doc:"Width of the live root ball."`
-	PotWidthCM  *float64           `json:"potWidthCm,omitempty" doc:"Inner width of the present pot."`
-	Reserves    treatment.Reserves `json:"reserves,omitempty" enum:"plump,ridged,shrivelled"`
-	LiveRot     *bool              `json:"liveRot,omitempty"`
-	InSpike     *bool              `json:"inSpike,omitempty"`
-	WarmthC     *float64           `json:"warmthC,omitempty" doc:"Room warmth."`
-	HumidityPct *float64           `json:"humidityPct,omitempty"`
-	LookDays    *int               `json:"lookDays,omitempty" doc:"How often the carer can look."`
-	Limp        *bool              `json:"limp,omitempty" doc:"Whether it hangs limp now."`
-	Moist       treatment.Moist    `json:"moist,omitempty" enum:"soaked,wet,right,due,dry,bone" doc:"Its medium."`
-	Standing    *bool              `json:"standing,omitempty" doc:"Whether water stands in saucer or outer pot."`
-	Plug        *bool              `json:"plug,omitempty" doc:"Whether a nursery plug sits in its roots."`
-	PotHoles    *bool              `json:"potHoles,omitempty" doc:"Whether its pot has holes that water runs out of."`
-	OffsetsSeen *int               `json:"offsetsSeen,omitempty" doc:"Plantlets, pups or offsets on it."`
-	Growths     *int               `json:"growths,omitempty" doc:"Bulbs, canes, shoots or rosettes."`
-	Growing     *bool              `json:"growing,omitempty" doc:"Something new was seen within a month."`
-	OwnedDays   *int               `json:"ownedDays,omitempty" doc:"Days since it came; missing where nobody knows."`
+	LiveRoots   *int              `json:"liveRoots,omitempty" doc:"Live roots counted."`
+	DeadRoots   *int              `json:"deadRoots,omitempty" doc:"Dead roots counted."`
+	LiveTips    *int              `json:"liveTips,omitempty"`
+	RootBallCM  *float64          `json:"rootBallCm,omitempty" doc:"Width of the live root ball."`
+	PotWidthCM  *float64          `json:"potWidthCm,omitempty" doc:"Inner width of the present pot."`
+	Reserves    facts.Reserves    `json:"reserves,omitempty" enum:"plump,ridged,shrivelled"`
+	LiveRot     *bool             `json:"liveRot,omitempty"`
+	InSpike     *bool             `json:"inSpike,omitempty"`
+	WarmthC     *float64          `json:"warmthC,omitempty" doc:"Room warmth."`
+	HumidityPct *float64          `json:"humidityPct,omitempty"`
+	LookDays    *int              `json:"lookDays,omitempty" doc:"How often the carer can look."`
+	Limp        *bool             `json:"limp,omitempty" doc:"Whether it hangs limp now."`
+	Moist       facts.Moist       `json:"moist,omitempty" enum:"soaked,wet,right,due,dry,bone" doc:"Its medium."`
+	Standing    *bool             `json:"standing,omitempty" doc:"Whether water stands in saucer or outer pot."`
+	Plug        *bool             `json:"plug,omitempty" doc:"Whether a nursery plug sits in its roots."`
+	PotHoles    *bool             `json:"potHoles,omitempty" doc:"Whether its pot has holes that water runs out of."`
+	OffsetsSeen *int              `json:"offsetsSeen,omitempty" doc:"Plantlets, pups or offsets on it."`
+	Growths     *int              `json:"growths,omitempty" doc:"Bulbs, canes, shoots or rosettes."`
+	Growing     *bool             `json:"growing,omitempty" doc:"Something new was seen within a month."`
+	OwnedDays   *int              `json:"ownedDays,omitempty" doc:"Days since it came; missing where nobody knows."`
+	Seat        facts.Seat        `json:"seat,omitempty" enum:"pot,basket,mount,hung,cup,dish,reservoir,jar,box" doc:"What it stands in."` //nolint:lll // one list
+	MediumClass facts.MediumClass `json:"mediumClass,omitempty" enum:"soil,bark,moss,stones,peat,water,none" doc:"What it is in."`         //nolint:lll // one list
+	Medium      facts.MediumState `json:"medium,omitempty" enum:"sound,tired,rotten,sour,crusted,repels,infested"`
+	Infested    *float64          `json:"infested,omitempty" minimum:"0" maximum:"1" doc:"Share of it that is infested."`
+	// Unknown are questions that were answered with “don't know”: the cautious value is taken, and said.
+	Unknown []string `json:"unknown,omitempty" maxItems:"20" doc:"Questions that nobody can answer."`
 
 	RootWash    string `json:"rootWash,omitempty" enum:"soap,peroxide,fungicide,water" doc:"The root rinse."`
 	School      string `json:"school,omitempty" doc:"The orchid school taken."`
@@ -75,48 +84,84 @@ func (e Edit) covers(rule treatment.RuleID) string {
 	return strings.TrimSpace(e.Reason)
 }
 
-func number[T int | float64](v *T) treatment.Number {
+func number[T int | float64](v *T) facts.Number {
 	if v == nil {
-		return treatment.Number{}
+		return facts.Number{}
 	}
-	return treatment.N(float64(*v))
+	return facts.Said(float64(*v))
 }
 
-func yes(v *bool) treatment.Yes {
+func yes(v *bool) facts.Yes {
 	if v == nil {
-		return treatment.Yes{}
+		return facts.Yes{}
 	}
-	return treatment.Yes{Said: *v, Known: true}
+	return facts.Said(*v)
 }
 
-func flag(v *bool) treatment.Number {
-	if v == nil {
-		return treatment.Number{}
+func flag(v *bool) facts.Number {
+	switch {
+	case v == nil:
+		return facts.Number{}
+	case *v:
+		return facts.Said(1.0)
 	}
-	if *v {
-		return treatment.N(1)
+	return facts.Said(0.0)
+}
+
+// word is an answer by a word; empty was not given.
+func word[T ~string](v T) facts.Fact[T] {
+	if v == "" {
+		return facts.Fact[T]{}
 	}
-	return treatment.N(0)
+	return facts.Said(v)
+}
+
+// take puts an answer of a day above what was known, where there is one.
+func take[T any](f *facts.Fact[T], answer facts.Fact[T], on day.Day) {
+	if answer.Known {
+		*f = answer
+		f.On = on
+	}
+}
+
+// Tell puts the answers, given on a day, into facts, where they say something.
+func (a Answers) Tell(f *facts.Facts, on day.Day) {
+	take(&f.LiveRoots, number(a.LiveRoots), on)
+	take(&f.DeadRoots, number(a.DeadRoots), on)
+	take(&f.LiveTips, number(a.LiveTips), on)
+	take(&f.RootBallCM, number(a.RootBallCM), on)
+	take(&f.PotWidthCM, number(a.PotWidthCM), on)
+	take(&f.Reserves, word(a.Reserves), on)
+	take(&f.Moist, word(a.Moist), on)
+	take(&f.Limp, yes(a.Limp), on)
+	take(&f.Standing, yes(a.Standing), on)
+	take(&f.Plug, yes(a.Plug), on)
+	take(&f.PotHoles, yes(a.PotHoles), on)
+	take(&f.Spikes, flag(a.InSpike), on)
+	take(&f.Plantlets, number(a.OffsetsSeen), on)
+	take(&f.Growths, number(a.Growths), on)
+	take(&f.Growing, yes(a.Growing), on)
+	take(&f.NewcomerDays, number(a.OwnedDays), on)
+	take(&f.RotAlive, yes(a.LiveRot), on)
+	take(&f.Seat, word(a.Seat), on)
+	take(&f.MediumClass, word(a.MediumClass), on)
+	take(&f.Medium, word(a.Medium), on)
+	take(&f.Infested, number(a.Infested), on)
+	take(&f.Place.HumidityPct, number(a.HumidityPct), on)
+	take(&f.Place.LookDays, number(a.LookDays), on)
+	take(&f.Place.WarmthC, number(a.WarmthC), on)
+	if a.WarmthC != nil {
+		f.Place.LowC, f.Place.HighC = facts.Number{}, facts.Number{}
+	}
+	if a.PotWidthCM != nil && !f.Seat.Known {
+		f.Seat = facts.Seen(facts.InPot, on, facts.Derived)
+	}
 }
 
 // fill puts the answers into a situation, where they say something.
 func (a Answers) fill(s *treatment.Situation) {
-	f := &s.Answers
-	f.LiveRoots, f.DeadRoots, f.LiveTips = number(a.LiveRoots), number(a.DeadRoots), number(a.LiveTips)
-	f.RootBallCM, f.PotWidthCM = number(a.RootBallCM), number(a.PotWidthCM)
-	f.Reserves, f.Limp, f.Moist, f.Standing, f.Plug = a.Reserves, yes(a.Limp), a.Moist, yes(a.Standing), yes(a.Plug)
-	f.PotHoles = yes(a.PotHoles)
-	f.Spikes, f.Plantlets, f.Growths = flag(a.InSpike), number(a.OffsetsSeen), number(a.Growths)
-	f.Growing, f.NewcomerDays = yes(a.Growing), number(a.OwnedDays)
-	if a.LiveRot != nil {
-		f.RotAlive = yes(a.LiveRot)
-	}
+	a.Tell(&s.Facts, s.On)
 	s.Wish = a.Wish
-	s.Place.HumidityPct, s.Place.LookDays = number(a.HumidityPct), number(a.LookDays)
-	if a.WarmthC != nil {
-		s.Place.WarmthC = number(a.WarmthC)
-		s.Place.LowC, s.Place.HighC = treatment.Number{}, treatment.Number{}
-	}
 	s.Choices = a.choices()
 }
 

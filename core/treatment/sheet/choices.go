@@ -186,13 +186,13 @@ func concerns(id string, s treatment.Situation) bool {
 	case "gnats":
 		return slices.Contains(s.Causes, "fungus-gnat")
 	case "spikes":
-		return s.Answers.Spikes.Or(0) > 0 || slices.Contains(s.Causes, "bloom-drain")
+		return s.Facts.Spikes.Or(0) > 0 || slices.Contains(s.Causes, "bloom-drain")
 	case "plantlets":
-		return s.Answers.Plantlets.Or(0) > 0 || slices.Contains(s.Causes, "offset-drain")
+		return s.Facts.Plantlets.Or(0) > 0 || slices.Contains(s.Causes, "offset-drain")
 	case "crownDose":
 		return slices.Contains(s.Causes, "base-rot")
 	case "arrivals":
-		return s.Answers.NewcomerDays.Known
+		return s.Facts.NewcomerDays.Known
 	case "aim":
 		return s.Wish == treatment.SetupChange
 	}

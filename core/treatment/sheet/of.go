@@ -161,6 +161,7 @@ func dated(s treatment.Situation, p treatment.Plan, ids [][]string) Plan {
 	}
 	out.lookAhead(s)
 	pests := pestRow(s, p)
+	var laid *treatment.Params
 	for i, sit := range p.Sittings {
 		if len(sit.Steps) == 0 {
 			continue
@@ -178,13 +179,19 @@ func dated(s treatment.Situation, p treatment.Plan, ids [][]string) Plan {
 			Name: sittingNames[sit.Kind],
 			On:   on,
 			Slot: sit.Slot,
-			Gate: SayGate(sit.Gate),
+			Gate: sit.Gate.Words(), Waits: sit.Gate,
 			Held: heldIn(sit.Held),
 			Stop: stops[sit.Kind],
 		}
 		for k, x := range sit.Steps {
 			st := step(s, x, ids[i][k])
-			st.Sitting, st.On, st.Gate = head.N, on, SayGate(sit.Gate)
+			if x.Op == treatment.ReadyPot && x.Params.For != "pieces" {
+				laid = &x.Params
+			}
+			if makes, writes := treatment.EffectOf(treatment.Done{Step: x, Laid: laid}); writes {
+				st.Makes = &makes
+			}
+			st.Sitting, st.On, st.Gate, st.Waits = head.N, on, sit.Gate.Words(), sit.Gate
 			if x.Op == treatment.ByRule && x.Params.What == "" {
 				st.How = ruleOn(s, on) + " " + st.How
 			}
@@ -250,7 +257,8 @@ func step(s treatment.Situation, x treatment.Step, id string) Step {
 		ID:          id,
 		Op:          string(x.Op),
 		Every:       x.Every,
-		Until:       x.Until,
+		Until:       x.Until.Words(),
+		Lasts:       x.Until,
 		Title:       o.Title,
 		How:         o.How,
 		Minutes:     o.Minutes,
@@ -308,10 +316,10 @@ func reasons(s treatment.Situation, o treatment.Operator, x treatment.Step) []st
 // asks says what to answer for a fuller plan.
 func asks(s treatment.Situation) []string {
 	list := []string{}
-	if !s.Answers.RootBallCM.Known {
+	if !s.Facts.RootBallCM.Known {
 		list = append(list, "Measure the live root ball: pot and mix are sized to it.")
 	}
-	if !s.Answers.PotWidthCM.Known {
+	if !s.Facts.PotWidthCM.Known {
 		list = append(list, "Measure its present pot, inside.")
 	}
 	if s.Kind == "" && s.Profile == nil {

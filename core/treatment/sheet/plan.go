@@ -5,6 +5,7 @@ package sheet
 
 import (
 	"tendermend/core/day"
+	"tendermend/core/gate"
 	"tendermend/core/treatment"
 	"tendermend/core/treatment/check"
 	"tendermend/core/working"
@@ -12,29 +13,35 @@ import (
 
 // Step is one dated step of a plan.
 type Step struct {
-	ID          string   `json:"id"`
-	Phase       string   `json:"phase,omitempty" doc:"Part of the work, in plans of older records."`
-	Op          string   `json:"op,omitempty" doc:"The operator."`
-	Sitting     int      `json:"sitting,omitempty" doc:"Its sitting, from 1; 0 in plans of older records."`
-	On          day.Day  `json:"on"`
-	Every       int      `json:"every,omitempty" doc:"Days after which it is done again."`
-	Until       string   `json:"until,omitempty" doc:"What ends a repeated step."`
-	Title       string   `json:"title"`
-	How         string   `json:"how"`
-	Minutes     int      `json:"minutes"`
-	WaitMinutes int      `json:"waitMinutes,omitempty" doc:"Minutes that a clock runs: a soak, a drying cut."`
-	Entry       string   `json:"entry,omitempty" doc:"What must be so before it is begun."`
-	Gate        string   `json:"gate,omitempty" doc:"What must be seen first: its day is only when to look."`
-	Ends        string   `json:"ends,omitempty" doc:"What is seen when it is done."`
-	Wrong       string   `json:"wrong,omitempty" doc:"What can go wrong in it."`
-	If          string   `json:"if,omitempty" doc:"Held back until this is settled."`
-	Reasons     []string `json:"reasons" doc:"What asks for it."`
-	Materials   []string `json:"materials,omitempty"`
-	Cautions    []string `json:"cautions" doc:"Ids of cautions."`
+	ID      string  `json:"id"`
+	Phase   string  `json:"phase,omitempty" doc:"Part of the work, in plans of older records."`
+	Op      string  `json:"op,omitempty" doc:"The operator."`
+	Sitting int     `json:"sitting,omitempty" doc:"Its sitting, from 1; 0 in plans of older records."`
+	On      day.Day `json:"on"`
+	Every   int     `json:"every,omitempty" doc:"Days after which it is done again."`
+	Until   string  `json:"until,omitempty" doc:"What ends a repeated step, in words."`
+	// Lasts is until what it is done, as conditions; missing in older records.
+	Lasts       gate.Gate `json:"lasts,omitempty" doc:"What ends a repeated step, as conditions."`
+	Title       string    `json:"title"`
+	How         string    `json:"how"`
+	Minutes     int       `json:"minutes"`
+	WaitMinutes int       `json:"waitMinutes,omitempty" doc:"Minutes that a clock runs: a soak, a drying cut."`
+	Entry       string    `json:"entry,omitempty" doc:"What must be so before it is begun."`
+	Gate        string    `json:"gate,omitempty" doc:"What must be seen first: its day is only when to look."`
+	// Waits is its gate as conditions; missing in older records.
+	Waits     gate.Gate `json:"waits,omitempty" doc:"Its gate as conditions."`
+	Ends      string    `json:"ends,omitempty" doc:"What is seen when it is done."`
+	Wrong     string    `json:"wrong,omitempty" doc:"What can go wrong in it."`
+	If        string    `json:"if,omitempty" doc:"Held back until this is settled."`
+	Reasons   []string  `json:"reasons" doc:"What asks for it."`
+	Materials []string  `json:"materials,omitempty"`
+	Cautions  []string  `json:"cautions" doc:"Ids of cautions."`
 	// Amounts are what it takes, each with its working.
 	Amounts []working.Amount `json:"amounts"`
 	Pest    *PestTime        `json:"pest,omitempty" doc:"Where a pest's clock sets its day."`
-	ForGood bool             `json:"forGood,omitempty" doc:"Whether it cannot be undone."`
+	// Makes is what is so when it was done; missing in older records, and where its tick is all.
+	Makes   *treatment.Effect `json:"makes,omitempty" doc:"What is so when it was done."`
+	ForGood bool              `json:"forGood,omitempty" doc:"Whether it cannot be undone."`
 }
 
 // PestTime says which treatment in the row against a pest a step is.
@@ -51,6 +58,7 @@ type Sitting struct {
 	On      day.Day               `json:"on" doc:"Its day; where it waits for a gate, about when to look."`
 	Slot    treatment.Slot        `json:"slot"`
 	Gate    string                `json:"gate,omitempty" doc:"What must be seen first."`
+	Waits   gate.Gate             `json:"waits,omitempty" doc:"Its gate as conditions."`
 	Held    string                `json:"held,omitempty" doc:"Why it is held back, in words."`
 	LayOut  []string              `json:"layOut,omitempty" doc:"What is laid out before it begins."`
 	Minutes int                   `json:"minutes"`

@@ -14,23 +14,23 @@ import (
 // page and its walk go by.
 func ruleOn(s treatment.Situation, on day.Day) string {
 	habit, _ := plant.HabitByID(s.HabitID())
-	a := water.Asked{Kind: plant.OfHabit(habit), Habit: habit, On: on, South: s.South}
+	a := water.Asked{Kind: plant.OfHabit(habit), Habit: habit, On: on, South: s.Facts.South}
 	if kind, known := s.KindOf(); known {
 		a.Kind = kind
 	}
-	a.Potted = s.Answers.PotWidthCM.Known
-	if slices.Contains(s.Causes, cause.Dormancy) || s.Answers.Resting.Said {
+	a.Potted = s.Facts.PotWidthCM.Known
+	if slices.Contains(s.Causes, cause.Dormancy) || s.Facts.Resting.Value {
 		a.Resting = &water.Fact{Is: true, On: s.On, How: "it rests"}
 	}
-	if s.Answers.Growing.Known {
-		a.Growing = &water.Fact{Is: s.Answers.Growing.Said, On: s.On, How: "as it was answered"}
+	if s.Facts.Growing.Known {
+		a.Growing = &water.Fact{Is: s.Facts.Growing.Value, On: s.On, How: "as it was answered"}
 	}
-	if s.Answers.Leaves.Known {
-		leaves := s.Answers.Leaves.Value > 0
+	if s.Facts.Leaves.Known {
+		leaves := s.Facts.Leaves.Value > 0
 		a.Leaves = &leaves
 	}
-	if s.Answers.NewRootsCM.Known {
-		a.RootsCM = &s.Answers.NewRootsCM.Value
+	if s.Facts.NewRootsCM.Known {
+		a.RootsCM = &s.Facts.NewRootsCM.Value
 	}
 	line := water.LineOn(a)
 	if !line.Days {

@@ -189,20 +189,6 @@ func TestShoppingAddsUpAndLeavesOutWhatIsNotBought(t *testing.T) {
 	assert.InEpsilon(t, total*scale-0.1*scale, bark.Buy, 1e-6)
 }
 
-func TestGatesAreSaidInWords(t *testing.T) {
-	for short, words := range map[string]string{
-		"28 d, new leaf or tip, r 0.25":     "28 days gone by, new leaf or tip, 25 % of its roots alive",
-		"28 d and a new tip or leaf, r 0.5": "28 days gone by and a new tip or leaf, 50 % of its roots alive",
-		"1 d later":                         "1 day later",
-		"14 clean days, 3 looks":            "14 clean days, 3 looks",
-		"spring warmth, d21 at least":       "spring warmth, day 21 at least",
-		"due, growing":                      "dry as it likes to be, growing",
-		"3 roots of 7.5 cm, after release":  "3 roots of 7.5 cm, after release",
-	} {
-		assert.Equal(t, words, sheet.SayGate(short))
-	}
-}
-
 func TestGnatsAreMetByTheSideChosen(t *testing.T) {
 	s := situation("monstera-deliciosa", cause.FungusGnat)
 	for side, want := range map[string][]string{

@@ -760,6 +760,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plants/{plant}/sittings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Record the steps of a sitting that were done on one day: all of them or none */
+        post: operations["do-sitting"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/profiles": {
         parameters: {
             query?: never;
@@ -1262,6 +1279,11 @@ export interface components {
             /** Format: double */
             humidityPct?: number;
             inSpike?: boolean;
+            /**
+             * Format: double
+             * @description Share of it that is infested.
+             */
+            infested?: number;
             /** @description Whether it hangs limp now. */
             limp?: boolean;
             /**
@@ -1277,6 +1299,13 @@ export interface components {
              * @description How often the carer can look.
              */
             lookDays?: number;
+            /** @enum {string} */
+            medium?: "sound" | "tired" | "rotten" | "sour" | "crusted" | "repels" | "infested";
+            /**
+             * @description What it is in.
+             * @enum {string}
+             */
+            mediumClass?: "soil" | "bark" | "moss" | "stones" | "peat" | "water" | "none";
             /**
              * @description Its medium.
              * @enum {string}
@@ -1325,6 +1354,11 @@ export interface components {
             /** @description The orchid school taken. */
             school?: string;
             /**
+             * @description What it stands in.
+             * @enum {string}
+             */
+            seat?: "pot" | "basket" | "mount" | "hung" | "cup" | "dish" | "reservoir" | "jar" | "box";
+            /**
              * @description What is done with flower spikes.
              * @enum {string}
              */
@@ -1333,6 +1367,8 @@ export interface components {
             standing?: boolean;
             /** @enum {string} */
             succulentWater?: "dry-day" | "at-roots";
+            /** @description Questions that nobody can answer. */
+            unknown?: string[];
             /**
              * Format: double
              * @description Room warmth.
@@ -1674,6 +1710,27 @@ export interface components {
             /** @description The present password. */
             password: string;
         };
+        ChangeEffect: {
+            /** Format: double */
+            baseUnderCm?: number;
+            /**
+             * Format: double
+             * @description Share by which its light rises.
+             */
+            brighter?: number;
+            cover?: string;
+            /** Format: double */
+            lightShare?: number;
+            mediumClass?: string;
+            noFeed?: boolean;
+            noWater?: boolean;
+            plug?: boolean;
+            rotAlive?: boolean;
+            seat?: string;
+            standing?: boolean;
+            /** Format: double */
+            warmthC?: number;
+        };
         Check: {
             /** @description Whether it was seen, all hangs on it, and it is looked for once more. */
             again?: boolean;
@@ -1758,6 +1815,44 @@ export interface components {
             /** @description What was warned of, in words. */
             said: string;
         };
+        Condition: {
+            any?: components["schemas"]["Condition"][];
+            /** Format: int64 */
+            days?: number;
+            /**
+             * Format: double
+             * @description How long each is at least, cm.
+             */
+            fromCm?: number;
+            /** @enum {string} */
+            is: "days" | "seen" | "counted" | "share" | "firm" | "dry" | "moist" | "warmth" | "season" | "clean" | "quiet" | "no-rot" | "free" | "any-of";
+            /**
+             * Format: int64
+             * @description Looks wanted in these days.
+             */
+            looks?: number;
+            /** @description Months of the northern half. */
+            months?: number[];
+            /**
+             * Format: double
+             * @description How many at least.
+             */
+            n?: number;
+            /**
+             * Format: double
+             * @description Of all its roots, 0 to 1.
+             */
+            share?: number;
+            /** @description What is seen or counted. */
+            sight?: string;
+            /** @description From when its days are counted. */
+            since?: string;
+            /**
+             * Format: double
+             * @description And at most; 0 for no limit.
+             */
+            toCm?: number;
+        };
         "Confirm-second-factorRequest": {
             code: string;
         };
@@ -1826,6 +1921,34 @@ export interface components {
              */
             mushy: number;
         };
+        Cut: {
+            /**
+             * Format: int64
+             * @description How many were left.
+             */
+            kept?: number;
+            /**
+             * Format: int64
+             * @description How many.
+             */
+            n?: number;
+            /** @enum {string} */
+            organ: "roots" | "leaf" | "spike" | "flower" | "stem" | "crown" | "rhizome" | "bulb" | "body" | "tip" | "pup" | "plantlet" | "segment";
+            /**
+             * Format: double
+             * @description Or what share of them, 0 to 1.
+             */
+            share?: number;
+        };
+        CutEffect: {
+            /** Format: int64 */
+            kept?: number;
+            /** Format: int64 */
+            n?: number;
+            organ: string;
+            /** Format: double */
+            share?: number;
+        };
         Derived: {
             /** @description The day of the entry it rests on. */
             on: string;
@@ -1844,6 +1967,8 @@ export interface components {
             tables?: string;
         };
         Did: {
+            /** @description What came out otherwise than planned. */
+            made?: components["schemas"]["Made"];
             note?: string;
             reason?: string;
             /** @description Whether what the step waited for was seen. */
@@ -1852,6 +1977,8 @@ export interface components {
             step: string;
             /** @description What it took from the cupboard. */
             used?: components["schemas"]["Used"][];
+            /** @description Whether what it makes so is recorded beside it. */
+            writes?: boolean;
         };
         Differential: {
             /** @description With what speaks for and against each. */
@@ -2031,6 +2158,26 @@ export interface components {
             /** @description Id of the step. */
             step: string;
         };
+        Effect: {
+            /**
+             * @description How it is kept among the others.
+             * @enum {string}
+             */
+            apart?: "isolated" | "clean";
+            changes?: components["schemas"]["ChangeEffect"];
+            /** @description Whether roots are counted in it. */
+            counts?: boolean;
+            cuts?: components["schemas"]["CutEffect"];
+            /**
+             * Format: double
+             * @description Share of its usual strength.
+             */
+            feeds?: number;
+            /** @description What the plant stands in from then on. */
+            stands?: components["schemas"]["StandEffect"];
+            treats?: components["schemas"]["TreatEffect"];
+            waters?: components["schemas"]["WaterEffect"];
+        };
         Ending: {
             /** @description Id of its main cause; empty where none was accepted. */
             cause: string;
@@ -2055,6 +2202,7 @@ export interface components {
             checked?: components["schemas"]["Checked"];
             closed?: components["schemas"]["Closed"];
             confirmed?: components["schemas"]["Confirmed"];
+            cut?: components["schemas"]["Cut"];
             /** @description What was warned of, and recorded all the same. */
             despite?: components["schemas"]["Concern"][];
             diagnosed?: components["schemas"]["Diagnosed"];
@@ -2086,12 +2234,15 @@ export interface components {
             replaces?: string;
             snoozed?: components["schemas"]["Snoozed"];
             staged?: components["schemas"]["Staged"];
+            stated?: components["schemas"]["Stated"];
             tallied?: components["schemas"]["Tallied"];
             tended?: components["schemas"]["Tended"];
             treated?: components["schemas"]["Treated"];
             voided?: components["schemas"]["Voided"];
             watered?: components["schemas"]["Watered"];
             weighed?: components["schemas"]["Weighed"];
+            /** @description What it is an effect of: it counts while that does. */
+            with?: string;
         };
         ErrorDetail: {
             /** @description Where the error occurred, e.g. 'body.items[3].tags' or 'path.thing-id' */
@@ -2628,6 +2779,7 @@ export interface components {
             checked?: components["schemas"]["Checked"];
             closed?: components["schemas"]["Closed"];
             confirmed?: components["schemas"]["Confirmed"];
+            cut?: components["schemas"]["Cut"];
             /** @description What was warned of, and recorded all the same. */
             despite?: components["schemas"]["Concern"][];
             diagnosed?: components["schemas"]["Diagnosed"];
@@ -2659,12 +2811,15 @@ export interface components {
             replaces?: string;
             snoozed?: components["schemas"]["Snoozed"];
             staged?: components["schemas"]["Staged"];
+            stated?: components["schemas"]["Stated"];
             tallied?: components["schemas"]["Tallied"];
             tended?: components["schemas"]["Tended"];
             treated?: components["schemas"]["Treated"];
             voided?: components["schemas"]["Voided"];
             watered?: components["schemas"]["Watered"];
             weighed?: components["schemas"]["Weighed"];
+            /** @description What it is an effect of: it counts while that does. */
+            with?: string;
         };
         Look: {
             /** @description Signs looked for and not there. */
@@ -2691,6 +2846,59 @@ export interface components {
         Loose: {
             on: string;
             why: string;
+        };
+        Made: {
+            /**
+             * Format: double
+             * @description Width of the live root ball.
+             */
+            ballCm?: number;
+            /**
+             * Format: int64
+             * @description Dead roots counted.
+             */
+            dead?: number;
+            /** Format: double */
+            depthCm?: number;
+            /**
+             * Format: double
+             * @description Level of the reservoir.
+             */
+            levelCm?: number;
+            /**
+             * Format: int64
+             * @description Live roots counted.
+             */
+            live?: number;
+            /** @description The mix that was taken. */
+            medium?: string;
+            /**
+             * Format: double
+             * @description Water that was given.
+             */
+            ml?: number;
+            /**
+             * Format: int64
+             * @description How many were cut off.
+             */
+            n?: number;
+            /** @description The product, as it stands on its label. */
+            product?: string;
+            /**
+             * Format: double
+             * @description Share of the label's rate that was fed.
+             */
+            strength?: number;
+            /**
+             * Format: int64
+             * @description Growing root tips counted.
+             */
+            tips?: number;
+            /**
+             * Format: double
+             * @description Inner width of the pot that it came into.
+             */
+            widthCm?: number;
         };
         "Make-reset-linkRequest": {
             /** @description Of the second factor, where one is set up. */
@@ -2942,6 +3150,7 @@ export interface components {
             checked?: components["schemas"]["Checked"];
             closed?: components["schemas"]["Closed"];
             confirmed?: components["schemas"]["Confirmed"];
+            cut?: components["schemas"]["Cut"];
             /** @description Ids of concerns that are accepted. */
             despite?: string[];
             diagnosed?: components["schemas"]["Diagnosed"];
@@ -2967,6 +3176,7 @@ export interface components {
             replaces?: string;
             snoozed?: components["schemas"]["Snoozed"];
             staged?: components["schemas"]["Staged"];
+            stated?: components["schemas"]["Stated"];
             tallied?: components["schemas"]["Tallied"];
             tended?: components["schemas"]["Tended"];
             treated?: components["schemas"]["Treated"];
@@ -3461,8 +3671,20 @@ export interface components {
              * @description Depth of the pot, cm.
              */
             depthCm?: number;
+            /**
+             * Format: double
+             * @description Level of its reservoir, cm.
+             */
+            levelCm?: number;
             /** @description Fresh medium; empty where the old one stayed. */
             medium?: string;
+            /** @enum {string} */
+            mediumClass?: "soil" | "bark" | "moss" | "stones" | "peat" | "water" | "none";
+            /**
+             * @description What it stands in now.
+             * @enum {string}
+             */
+            seat?: "pot" | "basket" | "mount" | "hung" | "cup" | "dish" | "reservoir" | "jar" | "box";
             /**
              * Format: double
              * @description Inner width of the pot, cm.
@@ -4113,6 +4335,22 @@ export interface components {
             on: string;
             slot: string;
             stop?: string;
+            /** @description Its gate as conditions. */
+            waits?: components["schemas"]["Condition"][];
+        };
+        SittingDone: {
+            /** @description The case of the plan; the case in hand where it names none. */
+            case?: string;
+            /** @description Ids of concerns that are accepted. */
+            despite?: string[];
+            /** @description The day on which it was done. */
+            on: string;
+            /** @description Its steps in the order of the work. */
+            steps: components["schemas"]["TickedStep"][];
+        };
+        SittingOutputBody: {
+            /** @description The ticks as they were recorded. */
+            entries: components["schemas"]["EntryView"][];
         };
         Snoozed: {
             job: string;
@@ -4233,6 +4471,18 @@ export interface components {
             /** @description What says so, and what to look at otherwise. */
             why: string;
         };
+        StandEffect: {
+            /** Format: double */
+            depthCm?: number;
+            /** Format: double */
+            levelCm?: number;
+            /** @description Its mix in words. */
+            medium?: string;
+            mediumClass?: string;
+            seat?: string;
+            /** Format: double */
+            widthCm?: number;
+        };
         Standing: {
             /** @description What was found, in words. */
             found: string;
@@ -4244,6 +4494,78 @@ export interface components {
             status: "met" | "missing" | "unknown";
             /** @description The condition in words. */
             wanted: string;
+        };
+        Stated: {
+            /**
+             * Format: double
+             * @description How deep its base is buried, cm.
+             */
+            baseUnderCm?: number;
+            /** @enum {string} */
+            cover?: "none" | "open" | "closed";
+            /** @description Whether anything new was seen within a month. */
+            growing?: boolean;
+            /**
+             * Format: int64
+             * @description Bulbs, canes, shoots or rosettes.
+             */
+            growths?: number;
+            /** @description Whether water runs out of its pot. */
+            holes?: boolean;
+            /**
+             * Format: double
+             * @description Share of it that is infested, 0 to 1.
+             */
+            infested?: number;
+            /** Format: int64 */
+            leaves?: number;
+            /**
+             * Format: double
+             * @description The light it gets now, of what it likes best, 0 to 1.
+             */
+            lightShare?: number;
+            limp?: boolean;
+            /** @enum {string} */
+            medium?: "sound" | "tired" | "rotten" | "sour" | "crusted" | "repels" | "infested";
+            /** @enum {string} */
+            mediumClass?: "soil" | "bark" | "moss" | "stones" | "peat" | "water" | "none";
+            /** @enum {string} */
+            moist?: "soaked" | "wet" | "right" | "due" | "dry" | "bone";
+            /** @description Whether nothing is fed until further notice. */
+            noFeed?: boolean;
+            /** @description Whether it is kept dry until further notice. */
+            noWater?: boolean;
+            /**
+             * Format: int64
+             * @description Plantlets, pups or offsets on it.
+             */
+            plantlets?: number;
+            /** @description Whether a nursery plug sits in the roots. */
+            plug?: boolean;
+            /**
+             * Format: double
+             * @description Inner width of its pot, cm.
+             */
+            potWidthCm?: number;
+            /** @enum {string} */
+            reserves?: "plump" | "ridged" | "shrivelled";
+            resting?: boolean;
+            /** @description Whether rot spreads now. */
+            rotAlive?: boolean;
+            /** @enum {string} */
+            seat?: "pot" | "basket" | "mount" | "hung" | "cup" | "dish" | "reservoir" | "jar" | "box" | "tray" | "hand" | "bin";
+            /**
+             * Format: int64
+             * @description Flower spikes, in bud or bloom.
+             */
+            spikes?: number;
+            /** @description Whether water stands in saucer or outer pot. */
+            standing?: boolean;
+            /**
+             * Format: double
+             * @description Warmth that it is kept at, °C.
+             */
+            warmthC?: number;
         };
         Step: {
             amounts: components["schemas"]["Amount"][];
@@ -4266,6 +4588,10 @@ export interface components {
             id: string;
             /** @description Held back until this is settled. */
             if?: string;
+            /** @description What ends a repeated step, as conditions. */
+            lasts?: components["schemas"]["Condition"][];
+            /** @description What is so when it was done. */
+            makes?: components["schemas"]["Effect"];
             materials?: string[];
             /** Format: int64 */
             minutes: number;
@@ -4284,13 +4610,15 @@ export interface components {
              */
             sitting?: number;
             title: string;
-            /** @description What ends a repeated step. */
+            /** @description What ends a repeated step, in words. */
             until?: string;
             /**
              * Format: int64
              * @description Minutes that a clock runs: a soak, a drying cut.
              */
             waitMinutes?: number;
+            /** @description Its gate as conditions. */
+            waits?: components["schemas"]["Condition"][];
             /** @description What can go wrong in it. */
             wrong?: string;
         };
@@ -4503,6 +4831,21 @@ export interface components {
             reason?: string;
             skipped: boolean;
         };
+        TickedStep: {
+            id: string;
+            /** @description What came out otherwise than planned. */
+            made?: components["schemas"]["Made"];
+            note?: string;
+            reason?: string;
+            /** @description Whether what the step waited for was seen. */
+            seen?: boolean;
+            skipped: boolean;
+            step: string;
+            /** @description What it took from the cupboard. */
+            used?: components["schemas"]["Used"][];
+            /** @description Whether what it makes so is recorded beside it. */
+            writes?: boolean;
+        };
         Track: {
             beside: boolean;
             id: string;
@@ -4513,11 +4856,20 @@ export interface components {
             track: string;
             weeks: number[];
         };
+        TreatEffect: {
+            against?: string;
+            class: string;
+            /** @description What it is called where nobody typed its name. */
+            product: string;
+            where?: string;
+        };
         Treated: {
             /** @description Id of a cause. */
             against?: string;
             amounts?: components["schemas"]["Amount"][];
             batch?: string;
+            /** @description The step of its plan that it was. */
+            class?: string;
             /**
              * Format: int64
              * @description By its label; 0 where it is not repeated.
@@ -4530,12 +4882,16 @@ export interface components {
              * @description Hours to stay away, by its label.
              */
             reentryHours?: number;
+            /** @description Where it went. */
+            where?: string;
         };
         TreatedOn: {
             /** @description Id of a cause. */
             against?: string;
             amounts?: components["schemas"]["Amount"][];
             batch?: string;
+            /** @description The step of its plan that it was. */
+            class?: string;
             entry: string;
             /**
              * Format: int64
@@ -4550,6 +4906,8 @@ export interface components {
              * @description Hours to stay away, by its label.
              */
             reentryHours?: number;
+            /** @description Where it went. */
+            where?: string;
         };
         Trend: {
             /**
@@ -4656,6 +5014,11 @@ export interface components {
             id: string;
             words: string;
         };
+        WaterEffect: {
+            how: string;
+            /** Format: double */
+            ml?: number;
+        };
         WaterNeed: {
             /** @description What its stage adds to the rule. */
             also?: string;
@@ -4690,6 +5053,11 @@ export interface components {
             words: string;
         };
         Watered: {
+            /**
+             * @description How; through where nobody says.
+             * @enum {string}
+             */
+            how?: "through" | "light" | "soak" | "below" | "flush" | "reservoir" | "roots" | "cup" | "leaves";
             /** Format: double */
             millilitres?: number;
         };
@@ -6464,6 +6832,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShoppingOutputBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "do-sitting": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                plant: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SittingDone"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SittingOutputBody"];
                 };
             };
             /** @description Error */

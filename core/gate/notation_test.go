@@ -1,0 +1,55 @@
+package gate
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"tendermend/core/facts"
+)
+
+func TestGatesWrittenShortAreReadStrictly(t *testing.T) {
+	for short, want := range map[string]Gate{
+		"28 d, new leaf, r 0.25":              {DaysSince(facts.SatRoots, 28), See(NewLeaf), Alive(0.25)},
+		"28 d and a new tip":                  {DaysSince(facts.SatRoots, 28), See(Tip)},
+		"16 clean days, 3 looks":              {CleanFor(16, 3)},
+		"14 clean days without a new mark":    {QuietFor(14, 0)},
+		"d12, resists a nudge":                {OnDay(12), See(Nudge)},
+		"3 roots 7.5 cm":                      {Count(OffsetRoot, 3, 7.5)},
+		"roots 1-3 cm on new growth":          {{Is: Counted, Sight: NewRoot, FromCM: 1, ToCM: 3}},
+		"roots 8 cm":                          {Count(NewRoot, 0, 8)},
+		"2 new tips of 1 cm":                  {Count(Tip, 2, 1)},
+		"first new growth; day 14":            {See(NewGrowth), DaysSince(facts.Came, 14)},
+		"spring warmth, 17 d at least":        {In(Spring()...), OnDay(17)},
+		"3 d later":                           {DaysSince(facts.Before, 3)},
+		"new keiki or side shoot, up to 9 mo": {See(Offset)},
+	} {
+		got, err := Read(short)
+		require.NoError(t, err, short)
+		assert.Equal(t, want, got, short)
+	}
+	for _, wrong := range []string{"when it looks better", "28 dd", "28 d or so", "r much"} {
+		_, err := Read(wrong)
+		assert.ErrorContains(t, err, "is not how a gate is written", wrong)
+	}
+}
+
+func TestGatesAreSaidInWords(t *testing.T) {
+	for short, words := range map[string]string{
+		"28 d, new leaf or tip, r 0.25":                          "28 days since the root work, a new leaf or a growing root tip, 25 % of its roots alive",
+		"1 d later":                                              "1 day after the step before it",
+		"14 clean days, 3 looks":                                 "14 days without a pest in 3 looks",
+		"spring warmth, d21 at least":                            "spring, day 21 of the plan",
+		"due, growing":                                           "as dry as it likes to be before water, something grows",
+		"3 roots of 7.5 cm, after release":                       "3 roots of 7.5 cm on the plantlet, out of isolation",
+		"roots 1-3 cm on new growth":                             "new roots of 1 to 3 cm",
+		"resists a nudge":                                        "it resists a gentle nudge",
+		"firm for a day, in range 3 d":                           "firm for 1 day, in its range of warmth for 3 days",
+		"14 clean days without a new mark, 3 looks, no live rot": "14 days without a new mark in 3 looks, no live rot",
+	} {
+		g, err := Read(short)
+		require.NoError(t, err)
+		assert.Equal(t, words, g.Words())
+	}
+}

@@ -1,0 +1,124 @@
+package compose
+
+import (
+	"slices"
+	"time"
+
+	"tendermend/core/facts"
+	"tendermend/core/gate"
+)
+
+// What plans wait for most.
+var (
+	growth    = gate.Gate{gate.See(gate.Growth)}
+	newGrowth = gate.Gate{gate.See(gate.NewGrowth)}
+	newLeaf   = gate.Gate{gate.See(gate.NewLeaf)}
+	tips      = gate.Gate{gate.See(gate.Tip)}
+	nubs      = gate.Gate{gate.See(gate.Nub)}
+	due       = gate.Gate{gate.IsDry()}
+	rooted    = gate.Gate{gate.See(gate.PieceRoot)}
+	nudged    = gate.Gate{gate.See(gate.Nudge)}
+	steady    = gate.Gate{gate.OneOf(gate.See(gate.Nudge), gate.See(gate.NewGrowth))}
+	greened   = gate.Gate{gate.See(gate.Greened)}
+	crustGone = gate.Gate{gate.See(gate.CrustGone)}
+	bestLight = gate.Gate{gate.See(gate.BestLight)}
+	weaned    = gate.Gate{gate.See(gate.Weaned)}
+	stageEnds = gate.Gate{gate.See(gate.StageEnd)}
+	twoLeaves = gate.Gate{gate.Count(gate.NewLeaf, 2, 0)}
+	twoClean  = gate.Gate{gate.Count(gate.CleanLeaf, 2, 0)}
+	fortnight = gate.Gate{gate.QuietFor(14, 0)}
+	onNewRoot = gate.Gate{{Is: gate.Counted, Sight: gate.NewRoot, FromCM: 1, ToCM: 3}}
+	// able is when roots that were worked on can take feed up again.
+	able = gate.Gate{
+		gate.DaysSince(facts.SatRoots, 28), gate.See(gate.Growth), gate.FirmFor(0), gate.IsMoist(), gate.Alive(0.25),
+	}
+	// fedAgain is when a plant that grows again has roots to feed.
+	fedAgain = gate.Gate{gate.DaysSince(facts.SatRoots, 28), gate.See(gate.NewGrowth), gate.Alive(0.25)}
+	// itsRoots stands in recipes for the length of new roots that its kind waits for.
+	itsRoots = gate.Gate{gate.Count(gate.NewRoot, 0, 0)}
+)
+
+// toDay is until a day of the plan.
+func toDay(n int) gate.Gate { return gate.Gate{gate.OnDay(n)} }
+
+// forDays is for so many days from when it is begun.
+func forDays(n int) gate.Gate { return gate.Gate{gate.DaysSince(facts.Begun, n)} }
+
+// dayOf gives the day of the plan on which a repeated step ends.
+func dayOf(until gate.Gate) (int, bool) {
+	if len(until) == 0 {
+		return 0, false
+	}
+	return until[:1].Since(facts.Planned)
+}
+
+// itsOwn puts the length of its kind in the place of its roots.
+func (c *composer) itsOwn(g gate.Gate) gate.Gate {
+	if g.Same(itsRoots) {
+		return c.ownRoots()
+	}
+	return g
+}
+
+// rootSeason is when roots of its kind are worked on: in its season, or where the
+// kind names something seen, when that is seen.
+func (x *subject) rootSeason() gate.Gate {
+	var ways []gate.Condition
+	for _, when := range x.kind.RepotWhen {
+		switch when {
+		case "any":
+			return growth
+		case "new-roots":
+			ways = append(ways, gate.See(gate.NewRoot))
+		case "after-bloom":
+			ways = append(ways, gate.See(gate.Bloomed))
+		case "autumn":
+			ways = append(ways, gate.In(time.September, time.October))
+		case "before-growth":
+			ways = append(ways, gate.In(gate.LateWinter()...))
+		default:
+			ways = append(ways, gate.In(gate.Spring()...))
+		}
+	}
+	switch len(ways) {
+	case 0:
+		return gate.Gate{gate.In(gate.Spring()...)}
+	case 1:
+		return ways
+	}
+	return gate.Gate{gate.OneOf(ways...)}
+}
+
+// waitsForSeason says whether a gate waits for a season already.
+func waitsForSeason(g gate.Gate) bool {
+	return g.Wants(func(c gate.Condition) bool {
+		return c.Is == gate.Season && !slices.Equal(c.Months, gate.LateWinter())
+	})
+}
+
+// waitsFirm says whether a gate waits for the plant to stand firm.
+func waitsFirm(g gate.Gate) bool {
+	_, is := g.Of(gate.Firm)
+	return is
+}
+
+// met says whether something that was seen is what a gate waits for.
+func met(g gate.Gate, event string) bool {
+	seen, err := gate.Read(event)
+	if err != nil || len(seen) == 0 {
+		return false
+	}
+	want := seen[0]
+	return g.Wants(func(c gate.Condition) bool {
+		switch want.Sight {
+		case "":
+			return c.Is == want.Is
+		case gate.Growth:
+			return c.Sight == gate.Growth || c.Sight == gate.NewGrowth
+		case gate.NewRoot:
+			return c.Sight == gate.NewRoot || c.Sight == gate.PieceRoot || c.Sight == gate.OffsetRoot
+		default:
+			return c.Sight == want.Sight
+		}
+	})
+}

@@ -1,0 +1,217 @@
+package treatment
+
+import (
+	"cmp"
+	"slices"
+	"strconv"
+	"strings"
+
+	"tendermend/core/cause"
+	"tendermend/core/facts"
+	"tendermend/core/plant"
+)
+
+// Effect is what an operator leaves behind when it is done: the facts that it changes.
+// What is not set stays as it was. Each part becomes an entry of the record.
+type Effect struct {
+	Stands  *StandEffect  `json:"stands,omitempty" doc:"What the plant stands in from then on."`
+	Waters  *WaterEffect  `json:"waters,omitempty"`
+	Feeds   *float64      `json:"feeds,omitempty" doc:"Share of its usual strength."`
+	Treats  *TreatEffect  `json:"treats,omitempty"`
+	Cuts    *CutEffect    `json:"cuts,omitempty"`
+	Apart   Apart         `json:"apart,omitempty" enum:"isolated,clean" doc:"How it is kept among the others."`
+	Counts  bool          `json:"counts,omitempty" doc:"Whether roots are counted in it."`
+	Changes *ChangeEffect `json:"changes,omitempty"`
+}
+
+// Apart is how a plant is kept among the others after a step.
+type Apart string
+
+// The two ways.
+const (
+	KeptApart Apart = "isolated"
+	AmongAll  Apart = "clean"
+)
+
+// StandEffect is what a plant stands in.
+type StandEffect struct {
+	Seat    facts.Seat        `json:"seat,omitempty"`
+	Class   facts.MediumClass `json:"mediumClass,omitempty"`
+	Medium  string            `json:"medium,omitempty" doc:"Its mix in words."`
+	WidthCM *float64          `json:"widthCm,omitempty"`
+	DepthCM *float64          `json:"depthCm,omitempty"`
+	LevelCM *float64          `json:"levelCm,omitempty"`
+}
+
+// WaterEffect is a watering.
+type WaterEffect struct {
+	How facts.Watering `json:"how"`
+	ML  *float64       `json:"ml,omitempty"`
+}
+
+// TreatEffect is a product or an act against a pest or a disease.
+type TreatEffect struct {
+	Class   OperatorID `json:"class"`
+	Product string     `json:"product" doc:"What it is called where nobody typed its name."`
+	Against cause.ID   `json:"against,omitempty"`
+	Where   string     `json:"where,omitempty"`
+}
+
+// CutEffect is what was cut off.
+type CutEffect struct {
+	Organ string   `json:"organ"`
+	N     *int     `json:"n,omitempty"`
+	Share *float64 `json:"share,omitempty"`
+	Kept  *int     `json:"kept,omitempty"`
+}
+
+// ChangeEffect is other facts that a step makes so.
+type ChangeEffect struct {
+	Seat        facts.Seat        `json:"seat,omitempty"`
+	MediumClass facts.MediumClass `json:"mediumClass,omitempty"`
+	Cover       facts.Cover       `json:"cover,omitempty"`
+	LightShare  *float64          `json:"lightShare,omitempty"`
+	Brighter    *float64          `json:"brighter,omitempty" doc:"Share by which its light rises."`
+	WarmthC     *float64          `json:"warmthC,omitempty"`
+	BaseUnderCM *float64          `json:"baseUnderCm,omitempty"`
+	Standing    *bool             `json:"standing,omitempty"`
+	Plug        *bool             `json:"plug,omitempty"`
+	RotAlive    *bool             `json:"rotAlive,omitempty"`
+	NoWater     *bool             `json:"noWater,omitempty"`
+	NoFeed      *bool             `json:"noFeed,omitempty"`
+}
+
+// Done is a step with what its sitting laid out for it.
+type Done struct {
+	Step Step
+	// Laid are the parameters of the pot that was laid out for the plant; nil where none was.
+	Laid *Params
+	// Known are the facts before it.
+	Known facts.Facts
+}
+
+// EffectOf says what a step leaves behind; false where it changes no fact by itself:
+// housekeeping, and looks whose readings are recorded as such.
+func EffectOf(d Done) (Effect, bool) {
+	if d.Step.Params.For == "pieces" || d.Step.Organ == "pieces" {
+		return Effect{}, false // pieces are plants of their own
+	}
+	makes, known := effects[d.Step.Op]
+	if !known {
+		return Effect{}, false
+	}
+	return makes(d), true
+}
+
+// Writes says in words what an operator writes into the record when it is done; empty
+// where its tick is all.
+func Writes(op OperatorID) string { return writes[op] }
+
+func no() *bool  { v := false; return &v }
+func yes() *bool { v := true; return &v }
+
+// known gives a number of the parameters, nil where it is missing.
+func known(n Number) *float64 {
+	if !n.Known {
+		return nil
+	}
+	v := n.Value
+	return &v
+}
+
+// countOf gives a whole number of the parameters, nil where it is missing.
+func countOf(n Number) *int {
+	if !n.Known {
+		return nil
+	}
+	v := int(n.Value)
+	return &v
+}
+
+// stand is what the plant is set in: the pot that was laid out, and its mix.
+func stand(seat facts.Seat, class facts.MediumClass) func(Done) Effect {
+	return func(d Done) Effect {
+		s := StandEffect{Seat: seat, Class: class, LevelCM: known(d.Step.Params.LevelCM)}
+		if s.Seat == facts.InPot && d.Laid != nil && d.Laid.Seat != "" && d.Step.Op != SetDish {
+			s.Seat = d.Laid.Seat
+		}
+		if d.Laid != nil && seat != facts.Hung && seat != facts.OnMount {
+			s.WidthCM, s.DepthCM = known(d.Laid.PotWidthCM), known(d.Laid.PotDepthCM)
+			s.Medium = MixWords(d.Laid)
+			if s.Class == "" {
+				s.Class = classOf(d.Laid)
+			}
+		}
+		return Effect{Stands: &s}
+	}
+}
+
+// MixWords says a mix by its parts: "fine bark 2, peat 2, perlite 1"; empty for none.
+func MixWords(p *Params) string {
+	var parts []string
+	for _, m := range p.Mix {
+		parts = append(parts, m.What+" "+strconv.FormatFloat(m.Parts, 'g', -1, 64))
+	}
+	return strings.Join(parts, ", ")
+}
+
+// classOf is the class of the largest part of a mix.
+func classOf(p *Params) facts.MediumClass {
+	if len(p.Mix) == 0 {
+		return ""
+	}
+	largest := slices.MaxFunc(p.Mix, func(a, b plant.Part) int { return cmp.Compare(a.Parts, b.Parts) })
+	return facts.ClassOf(largest.What)
+}
+
+func waters(how facts.Watering) func(Done) Effect {
+	return func(d Done) Effect {
+		w := WaterEffect{How: how, ML: known(d.Step.Params.ML)}
+		if how == facts.WateredThrough && (d.Step.Params.How == "light" || d.Step.Params.How == "quarter") {
+			w.How = facts.WateredLight
+		}
+		return Effect{Waters: &w, Changes: &ChangeEffect{NoWater: no()}}
+	}
+}
+
+// treats is a product: what it is called stands in until its name is typed.
+func treats(product string) func(Done) Effect {
+	return func(d Done) Effect {
+		p := product
+		if d.Step.Params.Product != "" {
+			p = d.Step.Params.Product
+		}
+		return Effect{Treats: &TreatEffect{Class: d.Step.Op, Product: p, Against: d.Step.Cause, Where: d.Step.Params.Where}}
+	}
+}
+
+// cuts is what is cut off; ends says whether the rot goes with it.
+func cuts(organ string, ends bool) func(Done) Effect {
+	return func(d Done) Effect {
+		p := d.Step.Params
+		c := CutEffect{Organ: organ, N: countOf(p.N), Share: known(p.Share)}
+		if c.Organ == "" {
+			c.Organ = d.Step.Organ
+		}
+		e := Effect{Cuts: &c}
+		if ends {
+			e.Changes = &ChangeEffect{RotAlive: no()}
+		}
+		return e
+	}
+}
+
+func stripped(d Done) Effect {
+	kept := 0
+	if d.Step.Params.Part == "one kept" {
+		kept = 1
+	}
+	return Effect{Cuts: &CutEffect{Organ: "spike", Kept: &kept}}
+}
+
+func changes(c ChangeEffect) func(Done) Effect {
+	return func(Done) Effect {
+		made := c
+		return Effect{Changes: &made}
+	}
+}
