@@ -38,6 +38,12 @@ func (s State) badMeasures() (list []recovery.Measure) {
 // and what was bad when it was read last, so that it can be seen to be over.
 func (s State) Asks(stage recovery.Stage) []recovery.Measure {
 	asks := stage.Asks()
+	for _, id := range s.gateAsks() {
+		if m, known := recovery.MeasureByID(id); known {
+			asks = append(asks, m)
+		}
+	}
+	asks = onceEach(asks)
 	for _, m := range s.badMeasures() {
 		if !slices.ContainsFunc(asks, func(a recovery.Measure) bool { return a.ID == m.ID }) {
 			asks = append(asks, m)
@@ -62,4 +68,14 @@ func (s State) Gate(c Course, on day.Day) recovery.Gate {
 		})
 	}
 	return gate
+}
+
+// onceEach keeps each measure once, at its first place.
+func onceEach(list []recovery.Measure) (kept []recovery.Measure) {
+	for _, m := range list {
+		if !slices.ContainsFunc(kept, func(k recovery.Measure) bool { return k.ID == m.ID }) {
+			kept = append(kept, m)
+		}
+	}
+	return kept
 }

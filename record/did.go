@@ -20,6 +20,8 @@ type Did struct {
 	Reason  string `json:"reason,omitempty" maxLength:"300"`
 	Note    string `json:"note,omitempty" maxLength:"2000"`
 	Used    []Used `json:"used,omitempty" maxItems:"30" doc:"What it took from the cupboard."`
+	// Unmet are conditions of its gate that were not met. Filled in when it is recorded.
+	Unmet []string `json:"unmet,omitempty" maxItems:"20" doc:"What of its gate was not met when it was done."`
 	// Made is what came out otherwise than the plan has it.
 	Made *Made `json:"made,omitempty" doc:"What came out otherwise than planned."`
 	// Writes says whether what the step makes so was recorded beside the tick, as
@@ -103,8 +105,12 @@ func (d *Did) tooEarly(state State, step sheet.Step, on day.Day) Faults {
 	if ticked && !tick.Skipped && step.Every > 0 {
 		return nil // it comes back, and a look too many does no harm
 	}
+	unmet := state.unmet(step, on, d.Seen)
 	switch {
-	case step.Gate != "" && !d.Seen:
+	case len(unmet) > 0 && d.Seen:
+		const said = "“%s” waits for this as well: %s (%s). Say in a few words why it is done all the same"
+		return Faults{{Field: "did.reason", Message: fmt.Sprintf(said, step.Title, unmet[0].Wanted, unmet[0].Found)}}
+	case len(unmet) > 0:
 		const said = "“%s” waits for this: %s. Say that it was seen, or why it is done all the same"
 		return Faults{{Field: "did.seen", Message: fmt.Sprintf(said, step.Title, step.Gate)}}
 	case step.Gate == "" && due > on:
@@ -205,16 +211,19 @@ func (d *Did) concerns(_ *situation, m moment) []Concern {
 // completed says whether the step writes what it makes so.
 func (d *Did) completed(m moment) (Body, error) {
 	done := *d
-	done.Writes = false
+	done.Writes, done.Unmet = false, nil
 	if step, found := m.state.step(d.Step); found && !d.Skipped {
-		done.Writes = step.Makes != nil
+		done.Writes = step.Makes != nil || d.Seen && len(m.state.sawIt(step, m.on)) > 0
+		for _, c := range m.state.unmet(step, m.on, d.Seen) {
+			done.Unmet = append(done.Unmet, c.Wanted)
+		}
 	}
 	return Body{Did: &done}, nil
 }
 
 func (d *Did) sent() Body {
 	bare := *d
-	bare.Writes = false
+	bare.Writes, bare.Unmet = false, nil
 	return Body{Did: &bare}
 }
 

@@ -13,7 +13,7 @@ import (
 // Of no plan is anything done before its day, or before what it waits for was seen, by
 // pressing alone: each wants its word. On its own day a step wants none.
 func TestNothingOfALaterDayIsDoneByPressingAlone(t *testing.T) {
-	dated, gated, due, based := 0, 0, 0, 0
+	dated, gated, unseen, due, based := 0, 0, 0, 0, 0
 	for _, causes := range [][]string{{"root-rot"}, {"mealybug"}, {"drought"}, {"overwatering", "fungus-gnat"}} {
 		b := newBook(t)
 		b.write(40, record.Body{Examined: &record.Examined{Present: []string{"leaf.drooping"}, Absent: []string{}}})
@@ -33,7 +33,11 @@ func TestNothingOfALaterDayIsDoneByPressingAlone(t *testing.T) {
 			case step.Gate != "":
 				gated++
 				assert.Equal(t, "did.seen", field(try(record.Did{})), step.ID)
-				assert.Empty(t, try(record.Did{Seen: true}), step.ID)
+				if seen := try(record.Did{Seen: true}); len(seen) > 0 {
+					unseen++
+					assert.Equal(t, "did.reason", field(seen), "%s: days and shares are no sight", step.ID)
+				}
+				assert.Empty(t, try(record.Did{Reason: "it cannot wait"}), step.ID)
 			case step.On > on:
 				dated++
 				assert.Equal(t, "did.reason", field(try(record.Did{})), step.ID)
@@ -61,6 +65,8 @@ func TestNothingOfALaterDayIsDoneByPressingAlone(t *testing.T) {
 	}
 	assert.Positive(t, dated)
 	assert.Positive(t, gated)
+	assert.Positive(t, unseen)
+	assert.Less(t, unseen, gated)
 	assert.Positive(t, due)
 	assert.Positive(t, based)
 }

@@ -143,7 +143,7 @@ const (
 )
 
 // Against holds the reserves beside the window in which the gate may open.
-func (r ReservesLast) Against(gate recovery.Opening) ReservesLast {
+func (r ReservesLast) Against(gate recovery.Forecast) ReservesLast {
 	switch {
 	case gate.To <= r.From:
 		r.First = RootsFirst

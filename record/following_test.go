@@ -342,7 +342,7 @@ func TestRatesComeWithTheirInterval(t *testing.T) {
 
 func TestWhatComesFirstForAPlantOnItsReserves(t *testing.T) {
 	last := record.ReservesLast{From: today + 20, To: today + 40}
-	for first, gate := range map[record.RunsOutFirst]recovery.Opening{
+	for first, gate := range map[record.RunsOutFirst]recovery.Forecast{
 		record.RootsFirst:    {From: today + 2, To: today + 20},
 		record.EitherFirst:   {From: today + 30, To: today + 90},
 		record.ReservesFirst: {From: today + 41, To: today + 90},

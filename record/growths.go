@@ -113,8 +113,11 @@ func (s State) DueOn(stepID string) day.Day {
 		if step.ID != stepID {
 			continue
 		}
+		if o, gated := s.Opening(step, s.LastLook()); gated && o.On != nil {
+			return *o.On
+		}
 		if step.Pest == nil || step.Pest.Nth == 0 {
-			return step.On
+			return step.On + s.late(step)
 		}
 		p, known := pest.ByCause(step.Pest.Cause)
 		if !known {

@@ -53,7 +53,7 @@ func (l *Ledger) Effects(tick Entry) []Entry {
 	}
 	state := l.asOf(tick)
 	step, found := state.step(d.Step)
-	if !found || step.Makes == nil {
+	if !found {
 		return nil
 	}
 	made := Made{}
@@ -61,7 +61,14 @@ func (l *Ledger) Effects(tick Entry) []Entry {
 		made = *d.Made
 	}
 	var list []Entry
-	for i, body := range bodiesOf(*step.Makes, made, state) {
+	var bodies []Body
+	if d.Seen {
+		bodies = l.before(tick).sawIt(step, tick.On)
+	}
+	if step.Makes != nil {
+		bodies = append(bodies, bodiesOf(*step.Makes, made, state)...)
+	}
+	for i, body := range bodies {
 		id := tick.ID
 		e := Entry{
 			ID: uuid.NewSHA1(effectSpace, append(id[:], byte(i))), PlantID: tick.PlantID, On: tick.On,
@@ -70,6 +77,12 @@ func (l *Ledger) Effects(tick Entry) []Entry {
 		list = append(list, e)
 	}
 	return list
+}
+
+// before is the plant as the record told it when a tick was made, without the tick.
+func (l *Ledger) before(tick Entry) State {
+	state := l.without(&tick.ID)
+	return (&situation{entry: tick, folded: &state}).caseState()
 }
 
 // bodiesOf writes an effect as entries.

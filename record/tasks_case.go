@@ -79,7 +79,7 @@ func (s State) mendingTasks(add func(Task), last day.Day) {
 			why = "For: " + step.Reasons[0] + "."
 		}
 		if step.Gate != "" {
-			why = "Only when this is seen: " + step.Gate + "."
+			why = "What it waited for was seen: " + step.Gate + "."
 		}
 		if call, is := called[step.ID]; is {
 			on, why = min(on, call.on), call.why
@@ -141,7 +141,7 @@ func (s State) NextOn(step sheet.Step) (day.Day, bool) {
 	}
 	switch {
 	case !ticked:
-		return first, !s.leftBehind(step, first)
+		return first, !s.leftBehind(step, first) && !s.waits(step)
 	case step.Every == 0:
 		return 0, false
 	}

@@ -4,11 +4,13 @@ import (
 	"context"
 	"fmt"
 	"slices"
+	"strconv"
 
 	"github.com/google/uuid"
 
 	"tendermend/core/climate"
 	"tendermend/core/day"
+	"tendermend/core/gate"
 	"tendermend/core/pest"
 	"tendermend/core/prognosis"
 	"tendermend/core/recovery"
@@ -27,7 +29,7 @@ type Recovery struct {
 	Began     day.Day                `json:"began"`
 	Gate      recovery.Gate          `json:"gate"`
 	Asks      []recovery.Measure     `json:"asks" doc:"What to read at a check-in."`
-	Expected  *recovery.Opening      `json:"expected,omitempty" doc:"When the gate may open."`
+	Expected  *recovery.Forecast     `json:"expected,omitempty" doc:"When the gate may open."`
 	Setback   *recovery.Setback      `json:"setback,omitempty"`
 	Stall     *recovery.Stall        `json:"stall,omitempty"`
 	Dish      *working.Amount        `json:"dish,omitempty" doc:"Level of the falling dish."`
@@ -49,8 +51,10 @@ type Follow struct {
 	Rates    []working.Amount      `json:"rates" doc:"How fast what is measured grows, a week."`
 	Drying   *recovery.DryDown     `json:"drying,omitempty"`
 	Clocks   []pest.Clock          `json:"clocks" doc:"The clocks of its pests."`
-	Due      map[string]day.Day    `json:"due" doc:"Days of plan steps that a pest's clock sets."`
+	Due      map[string]day.Day    `json:"due" doc:"Days of plan steps that are not those of the plan: a pest's clock, a gate or a late sitting sets them."`
 	Events   []record.Event        `json:"events" doc:"What was done and what happened, oldest first."`
+	// Waiting is by the number of the sitting, as text.
+	Waiting map[string]gate.Opening `json:"waiting" doc:"How the gates stand of sittings that are not done."`
 }
 
 // PictureView is a picture of the record with its size.
@@ -143,6 +147,7 @@ func (srv *server) follow(ctx context.Context, a store.Account, s record.State) 
 		Rates:    s.Rates(today),
 		Due:      map[string]day.Day{},
 		Events:   s.Events,
+		Waiting:  map[string]gate.Opening{},
 	}
 	if s.Case.Open() {
 		f.Clocks = s.PestClocks()
@@ -160,9 +165,12 @@ func (srv *server) follow(ctx context.Context, a store.Account, s record.State) 
 		f.Drying = &drying
 	}
 	if s.Plan != nil {
+		for n, o := range s.Waiting(today) {
+			f.Waiting[strconv.Itoa(n)] = o
+		}
 		for _, step := range s.Plan.Steps {
-			if step.Pest != nil {
-				f.Due[step.ID] = s.DueOn(step.ID)
+			if on := s.DueOn(step.ID); on != step.On {
+				f.Due[step.ID] = on
 			}
 		}
 		if s.Case.Open() {

@@ -75,7 +75,7 @@ var stageCases = []stageCase{
 
 // A forecast made at some look, and the day on which the gate opened.
 type forecast struct {
-	window recovery.Opening
+	window recovery.Forecast
 	opened day.Day
 	made   day.Day
 }

@@ -85,6 +85,43 @@ func (c Condition) Reads() []string {
 	}
 }
 
+// Shows gives the reading of one look that shows the condition, and its measure; false
+// where one look cannot: days, seasons, shares and runs of looks.
+func (c Condition) Shows() (measure string, reading float64, can bool) {
+	switch c.Is {
+	case Seen:
+		if c.Sight == Nudge {
+			return "rocks", 0, true
+		}
+		for _, r := range sightReads[c.Sight] {
+			return r.measure, r.least, true
+		}
+	case Counted:
+		r := c.countRead()
+		return r.measure, r.least, true
+	case Firm:
+		return "wilt", 0, c.Days == 0
+	case Warmth:
+		return "in-range", 1, true
+	case NoRot:
+		return "rot", 0, true
+	case AnyOf:
+		for _, x := range c.Any {
+			if m, v, is := x.Shows(); is {
+				return m, v, true
+			}
+		}
+	default:
+	}
+	return "", 0, false
+}
+
+// Seeable says whether one look can show it.
+func (c Condition) Seeable() bool {
+	_, _, can := c.Shows()
+	return can || c.Is == Dry || c.Is == Moist || c.Is == Firm || c.Is == Seen
+}
+
 // countRead is the measure that counts what is wanted, and from which reading on.
 func (c Condition) countRead() reads {
 	n := max(1, c.N)

@@ -10,9 +10,9 @@ import (
 	"tendermend/core/working"
 )
 
-// Opening is when the gate of a stage may open: the middle 80 % of what is
+// Forecast is when the gate of a stage may open: the middle 80 % of what is
 // likely.
-type Opening struct {
+type Forecast struct {
 	From day.Day `json:"from"`
 	To   day.Day `json:"to"`
 	Late bool    `json:"late" doc:"Whether it takes longer than is usual."`
@@ -200,7 +200,7 @@ func (c Generation) earliest(h History, _, today day.Day) day.Day {
 // it is known that it has not ended yet; a pace measured on the plant weighs on
 // the days that are left; a condition that waits for days puts off the earliest.
 // An empty season counts as growing.
-func (s Stage) Expect(h History, season climate.Season, began, today day.Day) Opening {
+func (s Stage) Expect(h History, season climate.Season, began, today day.Day) Forecast {
 	slows := max(1, seasonSlows[season])
 	longest := s.UsualWeeks[1] * 7 * slows
 	shortest := max(s.UsualWeeks[0]*7, leastShare*s.UsualWeeks[1]*7) * slows
@@ -209,7 +209,7 @@ func (s Stage) Expect(h History, season climate.Season, began, today day.Day) Op
 		Sigma: (math.Log(longest) - math.Log(shortest)) / (2 * z80),
 	}
 	elapsed := float64(today - began)
-	w := Opening{
+	w := Forecast{
 		Late: elapsed > longest,
 		Working: working.Working{
 			Source: working.CommonPractice + " for what is usual; Theil 1950 and Sen 1968 for its own pace",

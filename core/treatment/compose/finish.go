@@ -20,6 +20,7 @@ func (c *composer) finish() {
 	}
 	list = c.covered(c.mend(list))
 	list = fedLast(c.settled(list))
+	fromPlan(list)
 	estimate(list)
 	c.unready(list)
 	c.forgone(list)
@@ -282,4 +283,20 @@ func (c *composer) tracks() (lead string, beside []string) {
 		lead = "place-correction"
 	}
 	return lead, beside
+}
+
+// fromPlan counts days from the plan in gates that count them from work on the roots,
+// where the plan holds none.
+func fromPlan(list []*sit) {
+	if slices.ContainsFunc(list, func(s *sit) bool { return has(s.steps, treatment.Unpot) }) {
+		return
+	}
+	for _, s := range list {
+		for i, c := range s.gate {
+			if c.Is == gate.Days && c.Since == facts.SatRoots {
+				s.gate = slices.Clone(s.gate)
+				s.gate[i].Since = facts.Planned
+			}
+		}
+	}
 }

@@ -132,6 +132,7 @@ func dated(s treatment.Situation, p treatment.Plan, ids [][]string) Plan {
 		Protocols: []string{},
 		Names:     []string{},
 		Track:     p.Track,
+		South:     s.Facts.South,
 		Beside:    p.Beside,
 		School:    string(p.School),
 		Steps:     []Step{},

@@ -88,6 +88,7 @@ type Plan struct {
 	Protocols []string           `json:"protocols" doc:"Ids of the treatments it is composed of, in older records."`
 	Names     []string           `json:"names" doc:"What it treats, in words."`
 	Track     string             `json:"track"`
+	South     bool               `json:"south,omitempty" doc:"Whether it was made for the southern half."`
 	Beside    []string           `json:"beside,omitempty" doc:"Tracks that run beside the first one."`
 	School    string             `json:"school,omitempty"`
 	SchoolWhy []string           `json:"schoolWhy,omitempty" doc:"The three heaviest terms of its score."`

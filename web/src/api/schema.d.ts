@@ -1975,6 +1975,8 @@ export interface components {
             seen?: boolean;
             skipped: boolean;
             step: string;
+            /** @description What of its gate was not met when it was done. */
+            unmet?: string[];
             /** @description What it took from the cupboard. */
             used?: components["schemas"]["Used"][];
             /** @description Whether what it makes so is recorded beside it. */
@@ -2385,7 +2387,7 @@ export interface components {
             /** @description The clocks of its pests. */
             clocks: components["schemas"]["Clock"][];
             drying?: components["schemas"]["DryDown"];
-            /** @description Days of plan steps that a pest's clock sets. */
+            /** @description Days of plan steps that are not those of the plan: a pest's clock, a gate or a late sitting sets them. */
             due: {
                 [key: string]: string;
             };
@@ -2408,6 +2410,21 @@ export interface components {
             strands: components["schemas"]["Strand"][];
             /** @description How its condition changed, where somebody looked. */
             trend?: components["schemas"]["Trend"];
+            /** @description How the gates stand of sittings that are not done. */
+            waiting: {
+                [key: string]: components["schemas"]["Opening"];
+            };
+        };
+        Forecast: {
+            from: string;
+            /** @description Whether it takes longer than is usual. */
+            late: boolean;
+            /** @description Whether its own pace was measured. */
+            own: boolean;
+            to: string;
+            /** @description Whether only days without trouble are missing. */
+            waits: boolean;
+            working: components["schemas"]["Working"];
         };
         Gap: {
             from: string;
@@ -3194,15 +3211,11 @@ export interface components {
             why: string;
         };
         Opening: {
-            from: string;
-            /** @description Whether it takes longer than is usual. */
-            late: boolean;
-            /** @description Whether its own pace was measured. */
-            own: boolean;
-            to: string;
-            /** @description Whether only days without trouble are missing. */
-            waits: boolean;
-            working: components["schemas"]["Working"];
+            conditions: components["schemas"]["Standing"][];
+            /** @description The day it opened, or will, where only days are wanting. */
+            on?: string;
+            /** @description Whether all that it wants is so. */
+            open: boolean;
         };
         Outcome: {
             /** Format: int64 */
@@ -3418,6 +3431,8 @@ export interface components {
             /** @description The three heaviest terms of its score. */
             schoolWhy?: string[];
             sittings?: components["schemas"]["Sitting"][];
+            /** @description Whether it was made for the southern half. */
+            south?: boolean;
             steps: components["schemas"]["Step"][];
             /** @description When to give up, and how to bin it. */
             stops?: string[];
@@ -3873,7 +3888,7 @@ export interface components {
             /** @description Level of the falling dish. */
             dish?: components["schemas"]["Amount"];
             /** @description When the gate may open. */
-            expected?: components["schemas"]["Opening"];
+            expected?: components["schemas"]["Forecast"];
             gate: components["schemas"]["Gate"];
             /**
              * Format: int64
@@ -4841,6 +4856,8 @@ export interface components {
             seen?: boolean;
             skipped: boolean;
             step: string;
+            /** @description What of its gate was not met when it was done. */
+            unmet?: string[];
             /** @description What it took from the cupboard. */
             used?: components["schemas"]["Used"][];
             /** @description Whether what it makes so is recorded beside it. */
