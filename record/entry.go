@@ -57,6 +57,7 @@ type Body struct {
 	Noted     *Noted     `json:"noted,omitempty"`
 	Stated    *Stated    `json:"stated,omitempty"`
 	Cut       *Cut       `json:"cut,omitempty"`
+	Sat       *Sat       `json:"sat,omitempty"`
 	Opened    *Opened    `json:"opened,omitempty"`
 	Dismissed *Dismissed `json:"dismissed,omitempty"`
 	Tended    *Tended    `json:"tended,omitempty"`

@@ -11,6 +11,7 @@ import (
 	"tendermend/core/cause"
 	"tendermend/core/climate"
 	"tendermend/core/day"
+	"tendermend/core/facts"
 	"tendermend/core/plant"
 	"tendermend/core/recovery"
 	"tendermend/core/treatment"
@@ -76,7 +77,7 @@ func (s State) noFeed(on day.Day, south bool) (why string, rests bool) {
 // asked is what its water rule of a day hangs on.
 func (s *State) asked(on day.Day, south bool, grew []grownOn, holds []hold) water.Asked {
 	a := water.Asked{
-		Kind: s.Wants, Habit: s.Habit, On: on, South: south, Held: heldOn(holds, on), Potted: s.potted(),
+		Kind: s.Wants, Habit: s.Habit, On: on, South: south, Held: heldOn(holds, on), Potted: s.potted(), Stands: s.stands(),
 		Growing: s.growing(on, grew), Resting: s.resting(on, grew), RootsCM: s.newRootsCM(on),
 	}
 	a.Leaves = s.hasLeaves(on, a.Resting)
@@ -99,7 +100,24 @@ func (s *State) asked(on day.Day, south bool, grew []grownOn, holds []hold) wate
 // potted says whether it is known to stand in a pot with a medium: a width was given,
 // and its kind is one that is sold in pots.
 func (s State) potted() bool {
+	if seat := s.Known.Seat; seat.Known {
+		return seat.Value == facts.InPot || seat.Value == facts.InDish
+	}
 	return s.Pot.WidthCM != nil && strings.HasPrefix(s.Wants.SoldIn, "pot")
+}
+
+// stands is the water rule of what it stands in, where that sets one.
+func (s State) stands() plant.WaterRule {
+	switch s.Known.Seat.Value {
+	case facts.InReservoir:
+		return plant.Reservoir
+	case facts.Hung, facts.OnMount:
+		if s.Habit.Orchid {
+			return plant.AirRoots
+		}
+	default:
+	}
+	return ""
 }
 
 // grownOn is something that was seen to have grown, with its day.
@@ -311,7 +329,7 @@ func (s State) waterHolds() (list []hold) {
 			list = append(list, hold{c.PlannedOn, first, why})
 		}
 		if _, stage, in := as.CurrentStage(); in && stage.HoldsWater {
-			why := fmt.Sprintf("its stage, “%s”, goes by this: %s", stage.Name, stage.Care.Water)
+			why := fmt.Sprintf("its stage, “%s”, is kept dry: %s", stage.Name, lower(strings.TrimSuffix(stage.Purpose, ".")))
 			list = append(list, hold{as.Leading()[0].Began, untilSeen, why})
 		}
 		list = append(list, as.planHolds()...)

@@ -124,6 +124,9 @@ func (s State) calledFor() map[string]call {
 // done before the stage began in which the leading track is now. Steps that wait to
 // be seen, steps against pests and what lets it out of isolation are never left.
 func (s State) leftBehind(step sheet.Step, due day.Day) bool {
+	if _, begun := s.Ticks[step.ID]; begun && step.Every > 0 && seenEnd(step.Lasts) {
+		return false // it goes on until what ends it is seen
+	}
 	if step.Gate != "" || step.Pest != nil || treatment.OperatorID(step.Op) == treatment.Release || len(s.Courses) == 0 {
 		return false
 	}
@@ -146,7 +149,7 @@ func (s State) NextOn(step sheet.Step) (day.Day, bool) {
 		return 0, false
 	}
 	next := tick.On + day.Day(step.Every)
-	if end, known := step.EndsOn(s.PlannedOn); known && next > end || s.leftBehind(step, first) {
+	if end, known := step.EndsOn(s.PlannedOn); known && next > end || s.leftBehind(step, first) || s.over(step) {
 		return 0, false
 	}
 	return next, true

@@ -73,7 +73,7 @@ func (t *Treated) concerns(_ *situation, m moment) (list []Concern) {
 	for _, c := range m.state.OpenCases() {
 		if _, stage, in := m.state.As(c).CurrentStage(); in && stage.NoSprays {
 			const said = "In its stage, “%s”, nothing is sprayed: %s Record it all the same?"
-			list = append(list, Concern{SprayBarred, fmt.Sprintf(said, stage.Name, stage.Care.Not)})
+			list = append(list, Concern{SprayBarred, fmt.Sprintf(said, stage.Name, stage.Not)})
 			break
 		}
 	}

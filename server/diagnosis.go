@@ -9,6 +9,7 @@ import (
 	"github.com/google/uuid"
 
 	"tendermend/core/diagnosis"
+	"tendermend/core/facts"
 	"tendermend/core/prognosis"
 	"tendermend/core/treatment"
 	"tendermend/core/treatment/check"
@@ -95,6 +96,9 @@ type PlanPreview struct {
 	Odds     working.Amount `json:"odds" doc:"Share of plants that live with what is accepted, treated, 0-1."`
 	Needs    []sheet.Need   `json:"needs" doc:"What its steps need, against the cupboard."`
 	Breaches []RuleBroken   `json:"breaches" doc:"Rules that a changed plan goes against."`
+	// Questions are what nobody said and would change this plan.
+	Questions []sheet.Question `json:"questions" doc:"What nobody said and would change this plan; five at most."`
+	Facts     []facts.Row      `json:"facts" doc:"What the plan begins from, as far as it is known."`
 }
 
 // PlanChoices is where the trade disagrees about a plan.
@@ -180,12 +184,14 @@ func (srv *server) diagnosisOperations(api huma.API) {
 				return nil, err
 			}
 			preview := PlanPreview{
-				Plan:     made.Sheet,
-				Schools:  sheet.SchoolsFor(made.Situation, made.Sheet),
-				Answers:  sheet.Known(made.Situation.Facts),
-				Odds:     prognosis.Odds(made.Sheet.Causes),
-				Needs:    list.Body.Needs,
-				Breaches: brokenRules(made.Breaches),
+				Plan:      made.Sheet,
+				Schools:   sheet.SchoolsFor(made.Situation, made.Sheet),
+				Answers:   sheet.Known(made.Situation.Facts),
+				Odds:      prognosis.Odds(made.Sheet.Causes),
+				Needs:     list.Body.Needs,
+				Breaches:  brokenRules(made.Breaches),
+				Questions: sheet.QuestionsFor(sit, answers),
+				Facts:     made.Situation.Facts.Rows(),
 			}
 			return &struct{ Body PlanPreview }{preview}, nil
 		}),

@@ -11,6 +11,7 @@ import (
 	"tendermend/core/care"
 	"tendermend/core/day"
 	"tendermend/core/diagnosis"
+	"tendermend/core/facts"
 	"tendermend/core/plant"
 	"tendermend/core/recovery"
 	"tendermend/core/roots"
@@ -98,6 +99,8 @@ type PlantFile struct {
 	Tally         *TallyView           `json:"tally,omitempty" doc:"The last root tally."`
 	Wants         plant.Profile        `json:"wants" doc:"Its kind's values, or its habit's, as overruled."`
 	Adjusted      *record.Adjusted     `json:"adjusted,omitempty"`
+	Card          record.Card          `json:"card" doc:"What it is given now, from its plan, the facts and its kind."`
+	Facts         []facts.Row          `json:"facts" doc:"What is known of it, each thing with its day and its source."`
 	Prepared      []record.PreparedOn  `json:"prepared" doc:"Results of the bench kept with it since its plan was made."`
 	Treated       []record.TreatedOn   `json:"treated" doc:"Products used, newest last."`
 	Mother        *store.Kin           `json:"mother,omitempty"`
@@ -137,9 +140,6 @@ func warningsOf(s record.State) []Warning {
 // WaterNeed is the look window for water, or why there is none.
 type WaterNeed struct {
 	water.Line
-	// ByRule says that its stage goes by its own rule, and Also what the stage adds.
-	ByRule bool   `json:"byRule" doc:"Whether it is watered by its own rule now."`
-	Also   string `json:"also,omitempty" doc:"What its stage adds to the rule."`
 	// Asks is what nobody has said lately and would change the rule.
 	Asks   []recovery.Measure `json:"seasonAsks" doc:"What nobody has said lately and would change the rule."`
 	Last   *day.Day           `json:"last,omitempty"`
@@ -261,7 +261,7 @@ func plantFile(s record.State, place string, today day.Day, south bool) PlantFil
 			[]record.Said{},
 			s.Said...), Case: s.Case.ID, Cases: casesOf(s), Pot: s.Pot, Wants: s.Wants, Adjusted: s.Adjusted,
 		Beside: []Recovery{}, Prepared: []record.PreparedOn{}, Treated: append([]record.TreatedOn{}, s.Treatments...),
-		Answers: s.PlanAnswers,
+		Answers: s.PlanAnswers, Card: s.Card(today, south), Facts: s.Facts(today, record.Context{South: south}).Rows(),
 	}
 	if f.Name == "" {
 		f.Name = f.Label
@@ -312,7 +312,7 @@ func plantFile(s record.State, place string, today day.Day, south bool) PlantFil
 	f.Recovery, f.Beside = recoveries(s, today, south)
 	f.Over, f.PieceIsolated = s.Over(), s.PieceIsolated()
 	if !s.Over() {
-		f.Water = waterNeed(s, f.Recovery, today, south)
+		f.Water = waterNeed(s, today, south)
 	}
 	if f.Recovery != nil && f.Recovery.Index < len(f.Recovery.Stages) {
 		f.Stage = f.Recovery.Stages[f.Recovery.Index].Name
@@ -328,11 +328,8 @@ func widthOf(p record.Pot) float64 {
 	return *p.WidthCM
 }
 
-func waterNeed(s record.State, stage *Recovery, today day.Day, south bool) *WaterNeed {
-	need := &WaterNeed{Line: s.WaterLine(today, south), Asks: []recovery.Measure{}, ByRule: true}
-	if stage != nil && stage.Index < len(stage.Stages) {
-		need.Also, need.ByRule = stage.Stages[stage.Index].Care.ByRule()
-	}
+func waterNeed(s record.State, today day.Day, south bool) *WaterNeed {
+	need := &WaterNeed{Line: s.WaterLine(today, south), Asks: []recovery.Measure{}}
 	for _, id := range s.SeasonAsks(today, south) {
 		if m, known := recovery.MeasureByID(id); known {
 			need.Asks = append(need.Asks, m)

@@ -33,7 +33,6 @@ type Recovery struct {
 	Setback   *recovery.Setback      `json:"setback,omitempty"`
 	Stall     *recovery.Stall        `json:"stall,omitempty"`
 	Dish      *working.Amount        `json:"dish,omitempty" doc:"Level of the falling dish."`
-	Light     *working.Amount        `json:"light,omitempty" doc:"Light that it gets in this stage, mol a day."`
 	Weaning   []recovery.WeaningStep `json:"weaning" doc:"The timetable of opening its cover; empty where it has none."`
 	Runway    *record.ReservesLast   `json:"runway,omitempty" doc:"How long its reserves last, where it lives on them."`
 }
@@ -97,9 +96,6 @@ func recoveryOf(s record.State, c record.Course, today day.Day, south bool) Reco
 		if level, ok := s.DishLevel(); ok {
 			r.Dish = &level
 		}
-	}
-	if light, follows := stage.Light(s.Wants.Light[1]); follows {
-		r.Light = &light
 	}
 	if stage.Weans {
 		r.Weaning = recovery.Weaning(s.Readings, c.Began, today)

@@ -14,6 +14,8 @@ import (
 
 // SittingDone is a whole sitting of a plan that was done on one day.
 type SittingDone struct {
+	ID    uuid.UUID    `json:"id" doc:"Of the entry that holds them together."`
+	N     int          `json:"n" minimum:"1" doc:"Its number in the plan."`
 	On    day.Day      `json:"on" doc:"The day on which it was done."`
 	Case  *uuid.UUID   `json:"case,omitempty" doc:"The case of the plan; the case in hand where it names none."`
 	Steps []TickedStep `json:"steps" minItems:"1" maxItems:"60" doc:"Its steps in the order of the work."`
@@ -42,12 +44,15 @@ func (srv *server) sittingOperations(api huma.API) {
 			PlantPath
 			Body SittingDone
 		}) (*sittingOutput, error) {
-			list := make([]record.Entry, len(in.Body.Steps))
-			for i, s := range in.Body.Steps {
+			entry := func(id uuid.UUID, body record.Body) record.Entry {
+				return record.Entry{ID: id, PlantID: in.Plant, On: in.Body.On, Case: in.Body.Case, Body: body}
+			}
+			list := []record.Entry{entry(in.Body.ID, record.Body{Sat: &record.Sat{Sitting: in.Body.N}})}
+			for _, s := range in.Body.Steps {
 				did := s.Did
-				list[i] = record.Entry{
-					ID: s.ID, PlantID: in.Plant, On: in.Body.On, Case: in.Body.Case, Body: record.Body{Did: &did},
-				}
+				tick := entry(s.ID, record.Body{Did: &did})
+				tick.With = &in.Body.ID
+				list = append(list, tick)
 			}
 			kept, err := srv.store.AppendAll(ctx, a, list, a.Collection.Today(srv.Clock()), in.Body.Despite...)
 			if err != nil {

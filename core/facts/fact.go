@@ -76,7 +76,7 @@ func (f Fact[T]) Or(other T) T {
 func (f Fact[T]) IsZero() bool { return f.From == Unknown && !f.Known }
 
 // MarshalJSON writes the bare value, null where it is not known: that is how
-// situations are written by hand. What a screen shows of a fact is its Line.
+// situations are written by hand. What a screen shows of a fact is its Row.
 func (f Fact[T]) MarshalJSON() ([]byte, error) {
 	if !f.Known {
 		return []byte("null"), nil

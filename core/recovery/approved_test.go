@@ -14,7 +14,6 @@ func TestTablesStandAsTheyWereRead(t *testing.T) {
 			"measures": measures,
 			"seasons":  seasonSlows,
 			"reserves": reserveDays,
-			"light":    lightShares,
 			"weights":  partWeights,
 		},
 	)

@@ -2,24 +2,20 @@ package recovery
 
 import "tendermend/core/working"
 
-// Light is what a plant gets in this stage, mol a day, of what its kind likes
-// best; false where it follows the plant.
-func (s Stage) Light(best float64) (working.Amount, bool) {
-	if s.LightShare <= 0 {
-		return working.Amount{}, false
-	}
+// LightAt is what a plant gets, mol a day, at a share of what its kind likes best.
+func LightAt(share, best float64) working.Amount {
 	return working.Amount{
 		What:  "light",
-		Value: s.LightShare * best,
+		Value: share * best,
 		Unit:  "mol/day",
 		Working: working.Working{
 			Inputs: []working.Input{
 				{Name: "best for its kind", Value: best, Unit: "mol/day"},
-				{Name: "share in this stage", Value: s.LightShare},
+				{Name: "share of it now", Value: share},
 			},
-			Formula: "what its kind likes best × the share of this stage",
+			Formula: "what its kind likes best × the share that its plan gives it now",
 			Source:  working.CommonPractice,
 			Sure:    "rough",
 		},
-	}, true
+	}
 }

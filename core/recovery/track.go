@@ -3,30 +3,10 @@ package recovery
 import (
 	"fmt"
 	"slices"
-	"strings"
 
 	"tendermend/core/day"
 	"tendermend/core/plant"
 )
-
-// Care is what a plant is given while it is in a stage.
-type Care struct {
-	Water    string `json:"water"`
-	Humidity string `json:"humidity"`
-	Light    string `json:"light"`
-	Feed     string `json:"feed"`
-	Not      string `json:"not" doc:"What must not be done in this stage, and why."`
-}
-
-// byItsRule is how a stage says that the plant is watered by the rule of its kind.
-const byItsRule = "by its own water rule"
-
-// ByRule says whether the plant is watered by the rule of its kind in the stage, and what
-// the stage adds to it.
-func (c Care) ByRule() (also string, is bool) {
-	also, is = strings.CutPrefix(c.Water, byItsRule)
-	return strings.TrimPrefix(also, ", "), is
-}
 
 // Stage is one step of a recovery with its gate.
 type Stage struct {
@@ -35,7 +15,9 @@ type Stage struct {
 	Purpose string `json:"purpose"`
 	// UsualWeeks is how long the stage usually takes, shortest and longest.
 	UsualWeeks [2]float64 `json:"usualWeeks"`
-	Care       Care       `json:"care"`
+	// Not is what must not be done in this stage, and why. Water, light, air, cover and
+	// feed follow from the plan and the facts, never from the stage.
+	Not string `json:"not" doc:"What must not be done in this stage, and why."`
 	// LookDays is how often it is looked at in this stage.
 	LookDays int `json:"lookDays"`
 	// HoldsWater is true where no watering is due whatever the water rule says.
@@ -49,9 +31,6 @@ type Stage struct {
 	Dish bool `json:"dish"`
 	// AlsoAsk names measures that are read in this stage beside those of its gate.
 	AlsoAsk []string `json:"-"`
-	// LightShare is the light it gets as a share of what it wants when healthy; 0
-	// where that follows the plant.
-	LightShare float64 `json:"lightShare"`
 	// Weans is true where its cover is opened by steps.
 	Weans bool        `json:"weans"`
 	Gate  []Condition `json:"-"`
@@ -72,25 +51,9 @@ type Track struct {
 // Mended is the name of what lies behind the last stage.
 const Mended = "mended"
 
-// lightShares are the shares that the tables' words for light stand for (common
-// practice).
-var lightShares = map[string]float64{
-	"a third of its full light":            0.33,
-	"a third to a half of its full light":  0.4,
-	"half of its full light":               0.5,
-	"half to two thirds of its full light": 0.6,
-	"bright shade":                         0.4,
-	"bright shade, no sun":                 0.4,
-	"full":                                 1,
-	"as its kind likes":                    1,
-}
-
 var trackByID = func() map[string]Track {
 	m := make(map[string]Track, len(tracks))
 	for _, t := range tracks {
-		for i := range t.Stages {
-			t.Stages[i].LightShare = lightShares[t.Stages[i].Care.Light]
-		}
 		m[t.ID] = t
 	}
 	return m

@@ -10,26 +10,14 @@ var besideTracks = []Track{
 			Purpose:    "Nothing alive is found.",
 			UsualWeeks: [2]float64{1, 3},
 			LookDays:   3,
-			Care: Care{
-				Water:    "by its own water rule",
-				Humidity: "leaves dry by evening after a wash",
-				Light:    "no sun while it is treated",
-				Feed:     "none",
-				Not:      "Not back among the others.",
-			},
+			Not:        "Not back among the others.",
 			Gate: []Condition{
 				CleanLooks{"live-pests", 2, 5, "no live pest on 2 looks 5 days apart"},
 			},
 			TooEarly: "Eggs hatch after the first treatment; stopped now it starts again.",
 		},
 		{ID: "repeats", Name: "meeting each hatch", Purpose: "Meet each hatch.", UsualWeeks: [2]float64{2, 8}, LookDays: 5,
-			Care: Care{
-				Water:    "by its own water rule",
-				Humidity: "room air",
-				Light:    "no sun on treatment days",
-				Feed:     "none",
-				Not:      "Not back among the others.",
-			},
+			Not: "Not back among the others.",
 			Gate: []Condition{
 				Yes{"treated", "all treatments done"},
 			}, TooEarly: "Treating once and stopping is how they come back."},
@@ -39,13 +27,7 @@ var besideTracks = []Track{
 			Purpose:    "One whole generation of clean looks.",
 			UsualWeeks: [2]float64{4, 10},
 			LookDays:   7,
-			Care: Care{
-				Water:    "by its own water rule",
-				Humidity: "as its kind likes",
-				Light:    "as its kind likes",
-				Feed:     "as usual",
-				Not:      "Isolation ends only here.",
-			},
+			Not:        "Isolation ends only here.",
 			Gate: []Condition{
 				CleanLooks{"live-pests", 3, 5, "3 clean looks, 5 days apart"},
 				Generation{"live-pests", "clean over one whole generation"},
@@ -55,13 +37,7 @@ var besideTracks = []Track{
 	}},
 	{ID: "suspect", Name: "Keeping a suspect apart", Beside: true, Stages: []Stage{
 		{ID: "test", Name: "finding out what it is", Purpose: "Know what it is.", UsualWeeks: [2]float64{0, 3}, LookDays: 7,
-			Care: Care{
-				Water:    "by its own water rule, from its own can",
-				Humidity: "as its kind likes",
-				Light:    "as its kind likes",
-				Feed:     "as usual",
-				Not:      "No shared blade, tray or water.",
-			},
+			Not: "No shared blade, tray or water.",
 			Gate: []Condition{
 				Yes{"treated", "tested, or decided to keep it apart for good"},
 			}, TooEarly: "A blade carries it through the collection."},
@@ -71,13 +47,7 @@ var besideTracks = []Track{
 			Purpose:    "Care as its kind, with its own tools.",
 			UsualWeeks: [2]float64{12, 52},
 			LookDays:   28,
-			Care: Care{
-				Water:    "by its own water rule, from its own can",
-				Humidity: "as its kind likes",
-				Light:    "as its kind likes",
-				Feed:     "as usual",
-				Not:      "Nothing is cut from it for others.",
-			},
+			Not:        "Nothing is cut from it for others.",
 			Gate: []Condition{
 				Yes{"treated", "two clean tests three months apart"},
 			},
@@ -91,13 +61,7 @@ var besideTracks = []Track{
 			Purpose:    "What came along shows itself.",
 			UsualWeeks: [2]float64{2, 6},
 			LookDays:   7,
-			Care: Care{
-				Water:    "by its own water rule",
-				Humidity: "as its kind likes",
-				Light:    "as its kind likes",
-				Feed:     "none",
-				Not:      "Not repotted, not moved again.",
-			},
+			Not:        "Not repotted, not moved again.",
 			Gate: []Condition{
 				CleanLooks{"live-pests", 2, 5, "2 clean looks, 5 days apart"},
 			},

@@ -12,13 +12,7 @@ var pieceTracks = []Track{
 			LookDays:   4,
 			AlsoAsk:    []string{"pieces-alive", "pieces-rotted"},
 			OnReserves: true,
-			Care: Care{
-				Water:    "evenly moist, never wet",
-				Humidity: "covered",
-				Light:    "bright shade",
-				Feed:     "none",
-				Not:      "No tugging.",
-			},
+			Not:        "No tugging.",
 			Gate: []Condition{
 				Any{
 					AtLeast{"pieces-rooted", 1, "a piece with roots of 2-3 cm"},
@@ -33,13 +27,7 @@ var pieceTracks = []Track{
 			Purpose:    "A leaf of its own in the pot.",
 			UsualWeeks: [2]float64{3, 8},
 			LookDays:   4,
-			Care: Care{
-				Water:    "when the top dries",
-				Humidity: "bagged",
-				Light:    "bright shade",
-				Feed:     "none",
-				Not:      "Bag not opened at once.",
-			},
+			Not:        "Bag not opened at once.",
 			Gate: []Condition{
 				Sum{"new-leaves", 1, "a new leaf in the pot"},
 			},
@@ -52,13 +40,7 @@ var pieceTracks = []Track{
 			UsualWeeks: [2]float64{1.5, 4},
 			LookDays:   3,
 			Weans:      true,
-			Care: Care{
-				Water:    "when the top dries",
-				Humidity: "opened wider each few days",
-				Light:    "stepwise",
-				Feed:     "quarter rate",
-				Not:      "Closed again if it wilts.",
-			},
+			Not:        "Closed again if it wilts.",
 			Gate: []Condition{
 				Quiet{[]string{"wilt"}, 10, "10 days in room air without wilt"},
 			},
@@ -70,15 +52,9 @@ var pieceTracks = []Track{
 			Purpose:    "Back in the pot it came to fill.",
 			UsualWeeks: [2]float64{2, 8},
 			LookDays:   7,
-			Care: Care{
-				Water:    "by its own water rule",
-				Humidity: "room air",
-				Light:    "as its kind likes",
-				Feed:     "half rate",
-				Not:      "Not crowded.",
-			},
-			Gate:     []Condition{Sum{"new-leaves", 2, "refilled: 2 new leaves"}},
-			TooEarly: "Not rooted in yet.",
+			Not:        "Not crowded.",
+			Gate:       []Condition{Sum{"new-leaves", 2, "refilled: 2 new leaves"}},
+			TooEarly:   "Not rooted in yet.",
 		},
 	}},
 	{ID: "plantlet", Name: "Raising a plantlet", Stages: []Stage{
@@ -88,13 +64,7 @@ var pieceTracks = []Track{
 			Purpose:    "Roots of its own.",
 			UsualWeeks: [2]float64{8, 30},
 			LookDays:   10,
-			Care: Care{
-				Water:    "mist its roots",
-				Humidity: "50 % or more",
-				Light:    "as the mother",
-				Feed:     "as the mother",
-				Not:      "Not taken early from a healthy mother.",
-			},
+			Not:        "Not taken early from a healthy mother.",
 			Gate: []Condition{
 				AtLeast{"roots-7cm", 3, "3 roots of 7.5 cm"},
 			},
@@ -106,15 +76,9 @@ var pieceTracks = []Track{
 			Purpose:    "A leaf of its own.",
 			UsualWeeks: [2]float64{8, 26},
 			LookDays:   7,
-			Care: Care{
-				Water:    "when half dry",
-				Humidity: "60 % at first",
-				Light:    "half of its full light",
-				Feed:     "quarter rate",
-				Not:      "Not potted up.",
-			},
-			Gate:     []Condition{Sum{"new-leaves", 1, "a new leaf"}},
-			TooEarly: "Not proven yet.",
+			Not:        "Not potted up.",
+			Gate:       []Condition{Sum{"new-leaves", 1, "a new leaf"}},
+			TooEarly:   "Not proven yet.",
 		},
 	}},
 }

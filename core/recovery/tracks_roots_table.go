@@ -10,13 +10,7 @@ var rootTracks = []Track{
 			Purpose:    "Stop the loss; no growth is expected of it yet.",
 			UsualWeeks: [2]float64{1, 2},
 			LookDays:   1,
-			Care: Care{
-				Water:    "barely moist; the first light watering 2-4 days after root work",
-				Humidity: "clear cover, aired daily",
-				Light:    "bright shade, no sun",
-				Feed:     "none",
-				Not:      "No feed and no tipping out of the pot: fresh cuts need to close.",
-			},
+			Not:        "No feed and no tipping out of the pot: fresh cuts need to close.",
 			Gate: []Condition{
 				Quiet{newWilt, 7, "7 days without new wilt, yellowing or smell"},
 			},
@@ -30,13 +24,7 @@ var rootTracks = []Track{
 			LookDays:   4,
 			AlsoAsk:    []string{"longest-root"},
 			Weans:      true,
-			Care: Care{
-				Water:    "lightly, when the top has dried",
-				Humidity: "cover, opened a little wider each few days",
-				Light:    "bright shade",
-				Feed:     "none",
-				Not:      "No pulling to test: new roots snap.",
-			},
+			Not:        "No pulling to test: new roots snap.",
 			Gate: []Condition{
 				No{"rocks", "no longer rocks"},
 				Any{AtLeast{"roots-3cm", 3, "3 roots of 3 cm seen"}, Yes{"new-growth", "a new growth point"}}},
@@ -48,13 +36,7 @@ var rootTracks = []Track{
 			Purpose:    "Leaves that bear the air of the room.",
 			UsualWeeks: [2]float64{2, 4},
 			LookDays:   4,
-			Care: Care{
-				Water:    "by its own water rule",
-				Humidity: "room air, no cold draught",
-				Light:    "stepwise to what its kind likes",
-				Feed:     "none",
-				Not:      "Not into a larger pot before it has filled this one.",
-			},
+			Not:        "Not into a larger pot before it has filled this one.",
 			Gate: []Condition{
 				Held{"out-of-chamber", 14, "out of the chamber for 14 days"}},
 			TooEarly: "Box leaves crisp in a day of dry air.",
@@ -65,13 +47,7 @@ var rootTracks = []Track{
 			Purpose:    "Leaves as large as before.",
 			UsualWeeks: [2]float64{4, 16},
 			LookDays:   7,
-			Care: Care{
-				Water:    "by its own water rule",
-				Humidity: "as its kind likes",
-				Light:    "as its kind likes",
-				Feed:     "quarter rate from the first clean leaf",
-				Not:      "Not into a larger pot before it has filled this one.",
-			},
+			Not:        "Not into a larger pot before it has filled this one.",
 			Gate: []Condition{
 				Sum{"new-leaves", 2, "2 new leaves"},
 				Each{"leaf-ratio", keepsUp, 2, "each at least 90 % of the one before"},
@@ -88,13 +64,7 @@ var rootTracks = []Track{
 			LookDays:   3,
 			HoldsWater: true,
 			OnReserves: true,
-			Care: Care{
-				Water:    "none",
-				Humidity: "dry, moving air",
-				Light:    "bright shade",
-				Feed:     "none",
-				Not:      "Not potted before the skin is dry.",
-			},
+			Not:        "Not potted before the skin is dry.",
 			Gate: []Condition{
 				Quiet{[]string{"rot", "smell"}, 7, "7 days dry, no new stain or smell"},
 			},
@@ -109,13 +79,7 @@ var rootTracks = []Track{
 			AlsoAsk:    []string{"plump"},
 			HoldsWater: true,
 			OnReserves: true,
-			Care: Care{
-				Water:    "none but a sip every two weeks where it wrinkles",
-				Humidity: "as its kind likes",
-				Light:    "bright shade",
-				Feed:     "none",
-				Not:      "Not watered because it looks thirsty.",
-			},
+			Not:        "Not watered because it looks thirsty.",
 			Gate: []Condition{
 				Any{No{"rocks", "resists a nudge"}, AtLeast{"longest-root", 10, "roots of 1 cm"}},
 			},
@@ -128,15 +92,9 @@ var rootTracks = []Track{
 			UsualWeeks: [2]float64{4, 8},
 			LookDays:   7,
 			AlsoAsk:    []string{"plump"},
-			Care: Care{
-				Water:    "sips, dry through between them",
-				Humidity: "as its kind likes",
-				Light:    "stepwise to what its kind likes",
-				Feed:     "none",
-				Not:      "Not soaked yet.",
-			},
-			Gate:     []Condition{AtLeast{"plump", 4, "plump again"}},
-			TooEarly: "Few roots cannot drink a wet pot dry.",
+			Not:        "Not soaked yet.",
+			Gate:       []Condition{AtLeast{"plump", 4, "plump again"}},
+			TooEarly:   "Few roots cannot drink a wet pot dry.",
 		},
 		{
 			ID:         "grow",
@@ -144,13 +102,7 @@ var rootTracks = []Track{
 			Purpose:    "New growth of its own.",
 			UsualWeeks: [2]float64{8, 26},
 			LookDays:   14,
-			Care: Care{
-				Water:    "by its own water rule",
-				Humidity: "as its kind likes",
-				Light:    "as its kind likes",
-				Feed:     "quarter rate in growth",
-				Not:      "Not repotted this season.",
-			},
+			Not:        "Not repotted this season.",
 			Gate: []Condition{
 				Any{Sum{"new-leaves", 1, "a new leaf"}, Yes{"new-growth", "new growth"}},
 			},

@@ -18,12 +18,15 @@ type Fact struct {
 
 // Asked is what the water rule of a day hangs on. What nobody knows is nil.
 type Asked struct {
-	Kind    plant.Profile // what it wants: its kind's wishes, or its habit's
-	Habit   plant.Habit
-	On      day.Day
-	South   bool
-	Held    string   // why its plan or stage holds water back; empty where none does
-	Potted  bool     // whether it is known to stand in a pot with a medium
+	Kind   plant.Profile // what it wants: its kind's wishes, or its habit's
+	Habit  plant.Habit
+	On     day.Day
+	South  bool
+	Held   string // why its plan or stage holds water back; empty where none does
+	Potted bool   // whether it is known to stand in a pot with a medium
+	// Stands is the rule of what it stands in, where that sets one whatever its kind: a
+	// water space, or nothing round its roots. Empty where its kind decides.
+	Stands  plant.WaterRule
 	DLI     *float64 // light read at its place, mol m⁻² d⁻¹
 	Lamp    bool     // whether a lamp lights it
 	Growing *Fact    // whether it grows, as of the last month
@@ -153,7 +156,12 @@ func none(why string, lookDays int, asks string, rest bool) Line {
 
 // line is a rule with a window by days.
 func (a Asked) line(rule plant.WaterRule, why string, stretch float64) Line {
-	if rule == plant.AirRoots && a.Potted { // in a medium its roots dry by the pot's depth
+	switch {
+	case a.Stands == plant.Reservoir:
+		rule, why, stretch = a.Stands, why+"; it stands in a pot with a water space", 1
+	case a.Stands == plant.AirRoots:
+		rule, why = a.Stands, why+"; its roots hang bare"
+	case rule == plant.AirRoots && a.Potted: // in a medium its roots dry by the pot's depth
 		rule, why = plant.HalfDry, why+"; it stands in a pot"
 	}
 	return Line{Rule: rule, Words: rule.Words(), Why: why, Days: true, Stretch: stretch}

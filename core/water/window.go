@@ -115,6 +115,9 @@ func windowBy(h plant.Habit, last day.Day, gaps []Gap, south bool, line Line) Wi
 		}
 	}
 	from, until := float64(h.WaterDays[0])*line.Stretch, float64(h.WaterDays[1])*line.Stretch
+	if line.Rule == plant.AirRoots { // bare roots dry within the day
+		from, until = 1, 2
+	}
 	return Window{
 		From: last + day.Day(math.Round(from)), Until: last + day.Day(math.Round(until)), Guess: true,
 		Working: working.Working{

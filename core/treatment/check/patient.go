@@ -64,9 +64,7 @@ func read(s treatment.Situation, p *treatment.Plan) (*patient, bool) {
 		c.kind.WaterRule != plant.DryThrough
 	c.ground = c.orchid && !c.epi || bulbless
 	c.readDry()
-	c.readRoots()
-	c.readWater()
-	c.readSeat()
+	c.readFacts()
 	return c, true
 }
 
@@ -112,61 +110,12 @@ var (
 	}
 )
 
-func (c *patient) readRoots() {
-	a := c.Facts
-	all := a.LiveRoots.Or(0) + a.DeadRoots.Or(0)
-	switch {
-	case a.LiveRoots.Known && all > 0:
-		c.share = a.LiveRoots.Value / all
-	case a.LiveRoots.Known || c.has(cause.Detached):
-		c.share = 0
-	case a.FewRoots.Value:
-		c.share = 0.1
-	case c.has(cause.RootRot, cause.DryRootLoss):
-		c.share = 0.3
-	default:
-		c.share = 0.8
-	}
-}
-
-func (c *patient) readWater() {
-	a := c.Facts
-	c.moist = a.Moist.Value
-	if c.moist == "" {
-		c.moist = facts.Right
-		if c.has(cause.Drought) {
-			c.moist = facts.Dry
-		}
-		if c.has(cause.Overwatering, cause.RootRot, cause.NoDrainage) {
-			c.moist = facts.Wet
-		}
-	}
-	c.limp = c.has(cause.Drought)
-	if a.Limp.Known {
-		c.limp = a.Limp.Value
-	}
-	c.rot = c.anyOf(treatment.Rots) && (!a.RotAlive.Known || a.RotAlive.Value)
-}
-
-func (c *patient) readSeat() {
-	c.seat = c.Facts.Seat.Value
-	if c.Facts.Seat.Known {
-		return
-	}
-	setup := "pot"
-	if len(c.kind.Setups) > 0 {
-		setup = c.kind.Setups[0]
-	}
-	switch {
-	case setup == "mounted":
-		c.seat = facts.OnMount
-	case setup == "bare-root" || setup == "air" || c.code == treatment.AP:
-		c.seat = facts.Hung
-	case setup == "basket" && c.orchid:
-		c.seat = facts.InBasket
-	default:
-		c.seat = facts.InPot
-	}
+// readFacts takes the facts, with the cautious value for each that nobody said.
+func (c *patient) readFacts() {
+	f := treatment.Assumed(c.Situation)
+	c.share, _ = c.Situation.Share()
+	c.moist, c.limp, c.seat = f.Moist.Value, f.Limp.Value, f.Seat.Value
+	c.rot = c.anyOf(treatment.Rots) && f.RotAlive.Value
 }
 
 // has says whether one of the causes is accepted.

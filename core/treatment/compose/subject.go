@@ -19,12 +19,13 @@ import (
 // it stands on day 0.
 type subject struct {
 	treatment.Situation
-	kind   plant.Profile // zero where only the habit is known
-	named  bool          // whether the kind is known
-	habit  treatment.Defaults
-	code   treatment.Code
-	causes []cause.ID // gravest first
-	warmth pest.Warmth
+	assumed facts.Facts   // the facts, with a cautious value for each that nobody said
+	kind    plant.Profile // zero where only the habit is known
+	named   bool          // whether the kind is known
+	habit   treatment.Defaults
+	code    treatment.Code
+	causes  []cause.ID // gravest first
+	warmth  pest.Warmth
 
 	roots    float64 // live roots as a share of all, 0-1
 	counted  bool    // whether they were counted
@@ -49,7 +50,7 @@ type subject struct {
 }
 
 func read(s treatment.Situation) (*subject, bool) {
-	x := &subject{Situation: s}
+	x := &subject{Situation: s, assumed: treatment.Assumed(s)}
 	x.kind, x.named = s.KindOf()
 	var ok bool
 	if x.habit, ok = treatment.HabitDefaults(s.HabitID()); !ok {
@@ -150,76 +151,22 @@ func (x *subject) readDays() {
 	x.fine = x.rootDry[0] == 0 || treatment.FineSet.Has(x.code)
 }
 
-// The shares of live roots that are taken where nobody counted.
-const (
-	unknownLost = 0.3 // with a cause that kills roots
-	unknownWell = 0.8
-)
-
 func (x *subject) readRoots() {
+	x.roots, x.counted = x.Share()
 	a := x.Facts
-	live, dead := a.LiveRoots, a.DeadRoots
-	x.counted = live.Known
-	switch {
-	case live.Known && live.Value+dead.Or(0) > 0:
-		x.roots = min(1, live.Value/(live.Value+dead.Or(0)))
-	case live.Known:
-		x.roots = 0
-	case x.has(cause.Detached):
-		x.roots = 0
-	case a.FewRoots.Value:
-		x.roots = 0.1
-	case x.has(cause.RootRot, cause.DryRootLoss):
-		x.roots = unknownLost
-	default:
-		x.roots = unknownWell
-	}
 	x.tips = a.LiveTips.Or(0) > 0
 	x.piece = a.Piece.Value || x.has(cause.Detached)
 	x.rootless = x.roots == 0
 }
 
 func (x *subject) readWater() {
-	a := x.Facts
-	x.moist = a.Moist.Value
-	if x.moist == "" {
-		switch {
-		case x.has(cause.Overwatering, cause.RootRot, cause.NoDrainage):
-			x.moist = facts.Wet
-		case x.has(cause.Drought, cause.MediumRepels):
-			x.moist = facts.Dry
-		default:
-			x.moist = facts.Right
-		}
-	}
-	x.limp = a.Limp.Value || !a.Limp.Known && x.has(cause.Drought)
+	x.moist, x.limp = x.assumed.Moist.Value, x.assumed.Limp.Value
 	x.thirsty = x.limp && (x.moist == facts.Dry || x.moist == facts.Bone)
-	x.rotLives = x.any(treatment.Rots) && (!a.RotAlive.Known || a.RotAlive.Value)
-}
-
-var seats = map[string]facts.Seat{
-	"pot":       facts.InPot,
-	"basket":    facts.InBasket,
-	"mounted":   facts.OnMount,
-	"bare-root": facts.Hung,
-	"cup":       facts.InPot,
-	"air":       facts.Hung,
+	x.rotLives = x.any(treatment.Rots) && x.assumed.RotAlive.Value
 }
 
 func (x *subject) readSeat() {
-	x.seat = x.Facts.Seat.Value
-	if x.seat == "" {
-		x.seat = facts.InPot
-		if len(x.kind.Setups) > 0 {
-			x.seat = seats[x.kind.Setups[0]]
-		}
-		if x.code == treatment.AP {
-			x.seat = facts.Hung
-		}
-		if x.seat == facts.InBasket && !x.orchid {
-			x.seat = facts.InPot // a foliage plant's hanging basket is a pot
-		}
-	}
+	x.seat = x.assumed.Seat.Value
 	x.untied = x.seat == facts.OnMount || x.seat == facts.Hung || x.seat == facts.InBasket
 }
 

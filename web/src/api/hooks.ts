@@ -405,6 +405,31 @@ export type Draft = Omit<NewEntry, "id"> & { id?: string };
  * Records an entry on a plant. Its id is made once: the same entry sent again after it failed keeps its id, since
  * it may have been recorded while only the answer was lost.
  */
+/** Sends what may be a mistake again with what was accepted, where the person says that it is meant. */
+async function meant<T>(send: (despite?: NewEntry["despite"]) => Promise<T>): Promise<T> {
+  try {
+    return await send();
+  } catch (error) {
+    if (!(error instanceof Problem) || error.concerns.length === 0) throw error;
+    if (await isItMeant(error.concerns.map((c) => c.said))) return send(error.concerns.map((c) => c.id));
+    throw new Problem(error.status, `Not recorded. ${error.message}`, {}, error.concerns);
+  }
+}
+
+/** Records the steps of a sitting that were done on one day: all of them or none. */
+export function useDoSitting(plant: string) {
+  const cache = useQueryClient();
+  return useMutation({
+    mutationFn: (body: Schemas["SittingDone"]) =>
+      meant((despite) =>
+        answer(
+          client.POST("/api/plants/{plant}/sittings", { params: { path: { plant } }, body: { ...body, despite } }),
+        ),
+      ),
+    onSuccess: () => recorded(cache, plant),
+  });
+}
+
 export function useRecord(plant: string) {
   const cache = useQueryClient();
   const failed = useRef<{ said: string; id: string }>(undefined);
@@ -413,17 +438,11 @@ export function useRecord(plant: string) {
       const said = JSON.stringify({ ...draft, id: undefined });
       const id = draft.id ?? (failed.current?.said === said ? failed.current.id : newId());
       failed.current = { said, id };
-      const send = (despite?: NewEntry["despite"]) =>
+      return meant((despite) =>
         answer(
           client.POST("/api/plants/{plant}/entries", { params: { path: { plant } }, body: { ...draft, id, despite } }),
-        );
-      try {
-        return await send();
-      } catch (error) {
-        if (!(error instanceof Problem) || error.concerns.length === 0) throw error;
-        if (await isItMeant(error.concerns.map((c) => c.said))) return send(error.concerns.map((c) => c.id));
-        throw new Problem(error.status, `Not recorded. ${error.message}`, {}, error.concerns);
-      }
+        ),
+      );
     },
     onSuccess: () => {
       failed.current = undefined;

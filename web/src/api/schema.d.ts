@@ -1573,13 +1573,20 @@ export interface components {
             wanted: number;
             working: components["schemas"]["Working"];
         };
-        Care: {
-            feed: string;
-            humidity: string;
-            light: string;
-            /** @description What must not be done in this stage, and why. */
-            not: string;
-            water: string;
+        Card: {
+            air: components["schemas"]["CardLine"];
+            /** @description What was done so far, in words. */
+            done: string[];
+            feed: components["schemas"]["CardLine"];
+            /** @description The light that it gets, mol a day. */
+            gets?: components["schemas"]["Amount"];
+            light: components["schemas"]["CardLine"];
+            water: components["schemas"]["CardLine"];
+        };
+        CardLine: {
+            /** @enum {string} */
+            from: "plan" | "facts" | "kind";
+            text: string;
         };
         CaseRead: {
             absent: string[];
@@ -2234,6 +2241,7 @@ export interface components {
             reopened?: components["schemas"]["Reopened"];
             /** @description The entry that this one corrects. */
             replaces?: string;
+            sat?: components["schemas"]["Sat"];
             snoozed?: components["schemas"]["Snoozed"];
             staged?: components["schemas"]["Staged"];
             stated?: components["schemas"]["Stated"];
@@ -2826,6 +2834,7 @@ export interface components {
             reopened?: components["schemas"]["Reopened"];
             /** @description The entry that this one corrects. */
             replaces?: string;
+            sat?: components["schemas"]["Sat"];
             snoozed?: components["schemas"]["Snoozed"];
             staged?: components["schemas"]["Staged"];
             stated?: components["schemas"]["Stated"];
@@ -3191,6 +3200,7 @@ export interface components {
             reopened?: components["schemas"]["Reopened"];
             /** @description The entry that this one corrects. */
             replaces?: string;
+            sat?: components["schemas"]["Sat"];
             snoozed?: components["schemas"]["Snoozed"];
             staged?: components["schemas"]["Staged"];
             stated?: components["schemas"]["Stated"];
@@ -3457,11 +3467,15 @@ export interface components {
             answers: components["schemas"]["Answers"];
             /** @description Rules that a changed plan goes against. */
             breaches: components["schemas"]["RuleBroken"][];
+            /** @description What the plan begins from, as far as it is known. */
+            facts: components["schemas"]["Row"][];
             /** @description What its steps need, against the cupboard. */
             needs: components["schemas"]["Need"][];
             /** @description Share of plants that live with what is accepted, treated, 0-1. */
             odds: components["schemas"]["Amount"];
             plan: components["schemas"]["Plan"];
+            /** @description What nobody said and would change this plan; five at most. */
+            questions: components["schemas"]["Question"][];
             /** @description Ways of re-establishing an orchid, best first. */
             schools: components["schemas"]["School"][];
         };
@@ -3485,6 +3499,8 @@ export interface components {
             /** @description The tracks that run beside it. */
             beside: components["schemas"]["Recovery"][];
             botanical: string;
+            /** @description What it is given now, from its plan, the facts and its kind. */
+            card: components["schemas"]["Card"];
             /** @description That plan and steps are of; all zeros where there is none. */
             case: string;
             /** @description Open ones first, the gravest first. */
@@ -3507,6 +3523,8 @@ export interface components {
             /** Format: int64 */
             entries: number;
             examined?: components["schemas"]["Look"];
+            /** @description What is known of it, each thing with its day and its source. */
+            facts: components["schemas"]["Row"][];
             /** @description What a small drawing of it shows. */
             figure: components["schemas"]["Figure"];
             /** @description What following it over months comes to. */
@@ -3852,6 +3870,20 @@ export interface components {
             until: string;
             why: string;
         };
+        Question: {
+            answers: components["schemas"]["QuestionAnswer"][];
+            ask: string;
+            /** @description How to find out. */
+            how: string;
+            id: string;
+            /** @description What is taken where nobody knows: the cautious value, in words. */
+            taken: string;
+        };
+        QuestionAnswer: {
+            id: string;
+            label: string;
+            says: components["schemas"]["Answers"];
+        };
         Ratio: {
             against: string;
             on: string;
@@ -3895,8 +3927,6 @@ export interface components {
              * @description The stage it is in; the number of stages when mended.
              */
             index: number;
-            /** @description Light that it gets in this stage, mol a day. */
-            light?: components["schemas"]["Amount"];
             /** @description How long its reserves last, where it lives on them. */
             runway?: components["schemas"]["ReservesLast"];
             setback?: components["schemas"]["Setback"];
@@ -4012,6 +4042,29 @@ export interface components {
             /** @description Switched off for the whole collection. */
             off: string[];
         };
+        Row: {
+            /**
+             * @description Where it comes from.
+             * @enum {string}
+             */
+            from: "usual" | "derived" | "typed" | "measured" | "done";
+            id: string;
+            name: string;
+            /** @description The day of it; missing where it has none. */
+            on?: string;
+            /**
+             * Format: double
+             * @description The measure itself.
+             */
+            size?: number;
+            /**
+             * @description Where the value is a measure that is shown in the carer's units.
+             * @enum {string}
+             */
+            unit?: "cm";
+            /** @description In words. */
+            value: string;
+        };
         Rule: {
             id: string;
             /** @description Whether the carer set it aside. */
@@ -4047,6 +4100,15 @@ export interface components {
             on: string;
             /** @description The state of the tables then. */
             tables: string;
+        };
+        Sat: {
+            /** @description Its name. Filled in when it is recorded. */
+            name?: string;
+            /**
+             * Format: int64
+             * @description Its number in the plan, from 1.
+             */
+            sitting: number;
         };
         Scale: {
             /** Format: double */
@@ -4358,6 +4420,13 @@ export interface components {
             case?: string;
             /** @description Ids of concerns that are accepted. */
             despite?: string[];
+            /** @description Of the entry that holds them together. */
+            id: string;
+            /**
+             * Format: int64
+             * @description Its number in the plan.
+             */
+            n: number;
             /** @description The day on which it was done. */
             on: string;
             /** @description Its steps in the order of the work. */
@@ -4411,16 +4480,15 @@ export interface components {
             track: string;
         };
         Stage: {
-            care: components["schemas"]["Care"];
             dish: boolean;
             holdsWater: boolean;
             id: string;
-            /** Format: double */
-            lightShare: number;
             /** Format: int64 */
             lookDays: number;
             name: string;
             noSprays: boolean;
+            /** @description What must not be done in this stage, and why. */
+            not: string;
             onReserves: boolean;
             purpose: string;
             tooEarly: string;
@@ -5037,10 +5105,6 @@ export interface components {
             ml?: number;
         };
         WaterNeed: {
-            /** @description What its stage adds to the rule. */
-            also?: string;
-            /** @description Whether it is watered by its own rule now. */
-            byRule: boolean;
             /** @description Whether a look for water falls due by days. */
             days: boolean;
             /** @description Whether it is given half the usual amount. */

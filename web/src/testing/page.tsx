@@ -271,6 +271,14 @@ export const plantFile = (more: Partial<PlantFile> = {}): PlantFile =>
       source: "from memory",
     },
     beside: [],
+    facts: [],
+    card: {
+      water: { text: "When the top quarter of the pot is dry: as long as it grows", from: "kind" },
+      air: { text: "No cover; 65 % humidity and more as its kind likes", from: "kind" },
+      light: { text: "What its kind likes best", from: "kind" },
+      feed: { text: "As its kind likes", from: "kind" },
+      done: [],
+    },
     follow: {
       strands: [],
       sorts: ["leaf", "root"],
@@ -281,6 +289,7 @@ export const plantFile = (more: Partial<PlantFile> = {}): PlantFile =>
       rates: [],
       due: {},
       events: [],
+      waiting: {},
     },
     seam: { from: "2026-10-01", bands: [], looks: 0, stitches: [], knots: [], beside: [], loose: [], bare: [] },
     ...more,

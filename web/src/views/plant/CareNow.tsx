@@ -7,24 +7,14 @@ import { How } from "../../shell/How";
 import { Refused } from "../../shell/States";
 import { sayProse, sayQuantity, useUnits } from "../../units";
 import { useUndo } from "../undo";
-import { sayCount, sentence } from "../words";
+import { sayCount } from "../words";
 import { openCase } from "./Cases";
 import classes from "./Standing.module.css";
 
-/** The rule by which it is watered today, in words. */
-const waterWords = (w: PlantFile["water"]) =>
-  !w ? "" : w.days ? `Water ${w.words}${w.half ? ", half the usual amount" : ""}` : "No water now";
+type Send = (said: string, body: Parameters<ReturnType<typeof useRecord>["mutate"]>[0]) => void;
 
 /** One thing that nobody has said lately and that would change its water rule. */
-function SeasonQuestion({
-  file,
-  measure,
-  send,
-}: {
-  file: PlantFile;
-  measure: Measure;
-  send: (said: string, body: Parameters<ReturnType<typeof useRecord>["mutate"]>[0]) => void;
-}) {
+function SeasonQuestion({ file, measure, send }: { file: PlantFile; measure: Measure; send: Send }) {
   if (measure.kind !== "yes-no") {
     return (
       <span style={{ display: "block" }}>
@@ -52,120 +42,148 @@ function SeasonQuestion({
   );
 }
 
-/** Water, light, air and feed for the stage it is in, and the next step of its plan. */
+/** When it wants water, and what makes it so. */
+function Water({ file, send, error }: { file: PlantFile; send: Send; error: Error | null }) {
+  const [system] = useUnits();
+  const w = file.water;
+  return (
+    <li>
+      <span className="slate" aria-hidden>
+        ≈{" "}
+      </span>
+      {sayProse(file.card.water.text, system)}
+      {w?.half && ", half the usual amount"}.{" "}
+      {w?.window && file.card.water.from !== "plan" ? (
+        <>
+          Feel it from <b>{shortDay(w.window.from)}</b>, not after {shortDay(w.window.until)}.{" "}
+          <How working={w.window.working} of="this window" />
+        </>
+      ) : w && !w.days && w.lookDays ? (
+        <span className="soft">A look every {sayCount(w.lookDays, "day")} instead.</span>
+      ) : !w?.last ? (
+        <span className="soft">No watering is recorded here yet, so no day is guessed.</span>
+      ) : null}
+      {w?.seasonAsks?.map((m) => (
+        <SeasonQuestion key={m.id} file={file} measure={m} send={send} />
+      ))}
+      <Group gap="xs" mt={6}>
+        <Button size="compact-sm" variant="default" onClick={() => send("watered", { on: file.today, watered: {} })}>
+          Watered
+        </Button>
+        <Button
+          size="compact-sm"
+          variant="default"
+          onClick={() => send("still moist", { on: file.today, probed: { moisture: "moist" } })}
+        >
+          Still moist
+        </Button>
+      </Group>
+      <Refused error={error} />
+    </li>
+  );
+}
+
+/** Light, air and feed, as its plan, the facts and its kind have them. */
+function Given({ card }: { card: PlantFile["card"] }) {
+  const [system] = useUnits();
+  return (
+    <li>
+      <dl className={classes.care}>
+        <dt>Light</dt>
+        <dd>
+          {sayProse(card.light.text, system)}
+          {card.gets && (
+            <>
+              , about {Number(card.gets.value.toFixed(1))} mol a day <How working={card.gets.working} of="its light" />
+            </>
+          )}
+        </dd>
+        <dt>Air</dt>
+        <dd>{sayProse(card.air.text, system)}</dd>
+        <dt>Feed</dt>
+        <dd>{sayProse(card.feed.text, system)}</dd>
+      </dl>
+    </li>
+  );
+}
+
+/** The falling dish and the timetable of its cover, where its stage has them. */
+function StageTables({ file }: { file: PlantFile }) {
+  const [system] = useUnits();
+  const r = file.recovery;
+  const stage = r?.stages?.[r.index];
+  return (
+    <>
+      {stage?.dish && !r?.dish && (
+        <li>
+          Dish: <Link to={`/plants/${file.id}/measure`}>measure</Link> its longest root and how deep its pot is; the
+          level follows from them.
+        </li>
+      )}
+      {r?.dish && (
+        <li>
+          Dish: water to <b>{r.dish.value > 0 ? sayQuantity(r.dish.value, "mm", system) : "none any more"}</b>{" "}
+          <How working={r.dish.working} of="the level of its dish" />
+        </li>
+      )}
+      {r && r.weaning.length > 0 && (
+        <li>
+          Its cover, as long as it bears it:
+          <ol className={classes.weaning}>
+            {r.weaning.map((w) => (
+              <li key={w.what} aria-current={w.now ? "step" : undefined} className={w.done ? "soft" : undefined}>
+                {w.now ? <b>{w.what}</b> : w.what}{" "}
+                <span className="soft small">
+                  {w.done ? "borne" : w.now ? `since ${shortDay(w.from)}` : `from ${shortDay(w.from)}`}
+                </span>
+              </li>
+            ))}
+          </ol>
+        </li>
+      )}
+    </>
+  );
+}
+
+/** How many steps of its plan are to be done, and the next of them. */
+function NextSteps({ file }: { file: PlantFile }) {
+  const navigate = useNavigate();
+  const inWork = openCase(file) !== undefined;
+  const open = inWork
+    ? (file.plan?.steps?.filter((s) => !file.ticks[s.id] && !file.follow.waiting[s.sitting ?? 0]) ?? [])
+    : [];
+  const next = open[0];
+  if (!next) return null;
+  const due = file.follow.due[next.id] ?? next.on;
+  return (
+    <li>
+      <button type="button" className="linkbutton" onClick={() => navigate(`/plants/${file.id}/do`)}>
+        {sayCount(open.length, "step")} of the plan to do
+      </button>
+      : {next.title.toLowerCase()}
+      {due > file.today ? ` from ${shortDay(due)}` : ""}
+    </li>
+  );
+}
+
+/** Water, light, air and feed as they are now, and the next step of its plan. */
 export function CareNow({ file }: { file: PlantFile }) {
   const [system] = useUnits();
-  const navigate = useNavigate();
   const record = useRecord(file.id);
   const undo = useUndo(file);
   const stage = file.recovery?.stages?.[file.recovery.index];
-  const inWork = openCase(file) !== undefined;
-  const open = inWork ? (file.plan?.steps?.filter((s) => !file.ticks[s.id]) ?? []) : [];
-  const dueOf = (s: { id: string; on: string }) => file.follow.due[s.id] ?? s.on;
-  const care = stage?.care;
-  const w = file.water;
-  const send = (said: string, body: Parameters<typeof record.mutate>[0]) =>
-    record.mutate(body, { onSuccess: (e) => undo(said, e.id) });
+  const send: Send = (said, body) => record.mutate(body, { onSuccess: (e) => undo(said, e.id) });
   if (file.over) return <div />;
   return (
     <div className="patch">
       <h2>What it needs now</h2>
       <ul className={classes.needs}>
-        <li>
-          <span className="slate" aria-hidden>
-            ≈{" "}
-          </span>
-          {sayProse(care && !w?.byRule ? sentence(care.water) : waterWords(w), system)}
-          {w?.also && `, ${sayProse(w.also, system)}`}.{" "}
-          {w?.byRule && <span className="soft">({sayProse(w.why, system)}.) </span>}
-          {w?.window ? (
-            <>
-              Feel it from <b>{shortDay(w.window.from)}</b>, not after {shortDay(w.window.until)}.{" "}
-              <How working={w.window.working} of="this window" />
-            </>
-          ) : stage?.holdsWater || (w && !w.days) ? (
-            <span className="soft">
-              {care
-                ? "It is not watered as a pot in this stage."
-                : w?.lookDays
-                  ? `A look every ${sayCount(w.lookDays, "day")} instead.`
-                  : ""}
-            </span>
-          ) : (
-            <span className="soft">No watering is recorded here yet, so no day is guessed.</span>
-          )}
-          {w?.seasonAsks?.map((m) => (
-            <SeasonQuestion key={m.id} file={file} measure={m} send={send} />
-          ))}
-          <Group gap="xs" mt={6}>
-            <Button
-              size="compact-sm"
-              variant="default"
-              onClick={() => send("watered", { on: file.today, watered: {} })}
-            >
-              Watered
-            </Button>
-            <Button
-              size="compact-sm"
-              variant="default"
-              onClick={() => send("still moist", { on: file.today, probed: { moisture: "moist" } })}
-            >
-              Still moist
-            </Button>
-          </Group>
-          <Refused error={record.error} />
-        </li>
-        {care && (
+        <Water file={file} send={send} error={record.error} />
+        {stage && (
           <>
-            <li>
-              <dl className={classes.care}>
-                <dt>Light</dt>
-                <dd>
-                  {care.light}
-                  {file.recovery?.light && (
-                    <>
-                      , about {Number(file.recovery.light.value.toFixed(1))} mol a day{" "}
-                      <How working={file.recovery.light.working} of="its light" />
-                    </>
-                  )}
-                </dd>
-                <dt>Air</dt>
-                <dd>{sayProse(care.humidity, system)}</dd>
-                <dt>Feed</dt>
-                <dd>{sayProse(care.feed, system)}</dd>
-              </dl>
-            </li>
-            {stage?.dish && !file.recovery?.dish && (
-              <li>
-                Dish: <Link to={`/plants/${file.id}/measure`}>measure</Link> its longest root and how deep its pot is;
-                the level follows from them.
-              </li>
-            )}
-            {file.recovery?.dish && (
-              <li>
-                Dish: water to{" "}
-                <b>
-                  {file.recovery.dish.value > 0 ? sayQuantity(file.recovery.dish.value, "mm", system) : "none any more"}
-                </b>{" "}
-                <How working={file.recovery.dish.working} of="the level of its dish" />
-              </li>
-            )}
-            {file.recovery && file.recovery.weaning.length > 0 && (
-              <li>
-                Its cover, as long as it bears it:
-                <ol className={classes.weaning}>
-                  {file.recovery.weaning.map((w) => (
-                    <li key={w.what} aria-current={w.now ? "step" : undefined} className={w.done ? "soft" : undefined}>
-                      {w.now ? <b>{w.what}</b> : w.what}{" "}
-                      <span className="soft small">
-                        {w.done ? "borne" : w.now ? `since ${shortDay(w.from)}` : `from ${shortDay(w.from)}`}
-                      </span>
-                    </li>
-                  ))}
-                </ol>
-              </li>
-            )}
-            <li className="red">{sayProse(care.not, system)}</li>
+            <Given card={file.card} />
+            <StageTables file={file} />
+            <li className="red">{sayProse(stage.not, system)}</li>
           </>
         )}
         {file.follow.clocks.map((c) => (
@@ -175,15 +193,7 @@ export function CareNow({ file }: { file: PlantFile }) {
             days <How working={c.generation.working} of="the generation" />. They hide in {c.pest.hides}.
           </li>
         ))}
-        {open.length > 0 && (
-          <li>
-            <button type="button" className="linkbutton" onClick={() => navigate(`/plants/${file.id}/do`)}>
-              {open.length} {open.length === 1 ? "step" : "steps"} of the plan to do
-            </button>
-            : {open[0]?.title.toLowerCase()}
-            {open[0] && dueOf(open[0]) > file.today ? ` from ${shortDay(dueOf(open[0]))}` : ""}
-          </li>
-        )}
+        <NextSteps file={file} />
       </ul>
     </div>
   );

@@ -12,6 +12,7 @@ import { Disagreements } from "./Disagreements";
 import { DraftQuestions } from "./DraftQuestions";
 import { DraftSteps, type Edit } from "./DraftSteps";
 import { Needs } from "./PlanParts";
+import { PlanQuestions } from "./PlanQuestions";
 import { usePlantFile } from "./PlantPage";
 import { Schools } from "./Schools";
 import classes from "./WhatToDo.module.css";
@@ -101,6 +102,7 @@ function Draft({ decideAgain, keeps, wish, settled }: DraftProps) {
         {plan && preview.data && <DraftSteps preview={preview.data} edits={edits} edit={edit} today={file.today} />}
       </section>
       <div style={{ display: "grid", gap: 18 }}>
+        <PlanQuestions questions={preview.data?.questions ?? []} answers={answers} set={set} />
         {!settled.asked && <WhoLivesHere household={settled.household} />}
         <DraftQuestions
           answers={answers}

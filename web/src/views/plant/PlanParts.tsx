@@ -4,6 +4,7 @@ import { distance, shortDay } from "../../dates";
 import { How } from "../../shell/How";
 import { sayProse, sayQuantity, useUnits } from "../../units";
 import { sayCount } from "../words";
+import { type Opening, WaitsFor } from "./WaitsFor";
 import classes from "./WhatToDo.module.css";
 
 export type Step = NonNullable<Plan["steps"]>[number];
@@ -178,12 +179,16 @@ export function StepText({ step, plan, today, say }: StepTextProps) {
 export type Sitting = NonNullable<Plan["sittings"]>[number];
 
 /** When a sitting is, or what it waits for, and why it is held back. */
-export function SittingHead({ sitting, today }: { sitting: Sitting; today: string }) {
+export function SittingHead({ sitting, today, opening }: { sitting: Sitting; today: string; opening?: Opening }) {
   return (
     <>
       <h3 className={classes.sitting}>
         {sitting.gate ? (
-          <span className="ochre">When this is seen: {sitting.gate}</span>
+          <span className={opening?.open ? "kelp" : "ochre"}>
+            {opening?.open ? "What it waited for is so" : "Waits for"}
+            {!opening && `: ${sitting.gate}`}
+            {opening && !opening.open && opening.on && <> its day, {shortDay(opening.on)}</>}
+          </span>
         ) : (
           <>
             {shortDay(sitting.on)} <span className="soft">({distance(sitting.on, today)})</span>
@@ -193,9 +198,10 @@ export function SittingHead({ sitting, today }: { sitting: Sitting; today: strin
         <span className={classes.because}>
           {" "}
           {sitting.name} · {sitting.minutes} min
-          {sitting.gate && ` · look about ${shortDay(sitting.on)}`}
+          {sitting.gate && !opening?.on && ` · look about ${shortDay(sitting.on)}`}
         </span>
       </h3>
+      {opening && <WaitsFor opening={opening} />}
       {sitting.held && (
         <p className="ochre small" style={{ margin: "2px 0 6px" }}>
           <b>Held back:</b> {sitting.held}. What needs no unpotting is done meanwhile.

@@ -1,12 +1,9 @@
-import { Button, Group, TextInput } from "@mantine/core";
+import { Button, Group } from "@mantine/core";
 import { useState } from "react";
 import { Link } from "react-router";
-import { useKnowledge, useRecord, useShopping } from "../../api/hooks";
+import { useKnowledge, useShopping } from "../../api/hooks";
 import { distance, sayDay } from "../../dates";
-import { Refused } from "../../shell/States";
-import { useUndo } from "../undo";
 import { sayCount } from "../words";
-import { caseInHand } from "./Cases";
 import { PlanDraft } from "./PlanDraft";
 import {
   Against,
@@ -17,11 +14,12 @@ import {
   type Seated,
   SittingHead,
   type Step,
-  StepText,
   saidOnce,
   sittingsOf,
 } from "./PlanParts";
 import { usePlantFile } from "./PlantPage";
+import { SittingDone } from "./SittingDone";
+import { StepRow } from "./StepRow";
 import classes from "./WhatToDo.module.css";
 
 /** The plan taken up: its steps in working order, ticked or skipped. */
@@ -91,9 +89,11 @@ function Sittings({ seated }: { seated: Seated[] }) {
   const day = (s: Seated) => s.steps.find((x) => !file.ticks[x.id])?.on ?? s.sitting.on;
   const done = seated.filter((s) => s.steps.every((x) => file.ticks[x.id]));
   const open = seated.filter((s) => !done.includes(s));
-  const waiting = open.filter((s) => s.sitting.gate);
-  const due = open.filter((s) => !s.sitting.gate && day(s) <= file.today).slice(0, file.mostToday);
-  const later = open.filter((s) => !s.sitting.gate && !due.includes(s));
+  // What waits has no day before its gate is met, or its day is known.
+  const waits = (s: Seated) => !!s.sitting.gate && !file.follow.waiting[s.sitting.n]?.on;
+  const waiting = open.filter(waits);
+  const due = open.filter((s) => !waits(s) && day(s) <= file.today).slice(0, file.mostToday);
+  const later = open.filter((s) => !waits(s) && !due.includes(s));
   return (
     <>
       <Due title="Today" of={due} />
@@ -112,8 +112,9 @@ function Due({ title, of }: { title: string; of: Seated[] }) {
       <h2 style={{ fontSize: 18 }}>{title}</h2>
       {of.map(({ sitting, steps }) => (
         <section key={sitting.n} className={classes.sat} aria-label={`${sitting.name}, sitting ${sitting.n}`}>
-          <SittingHead sitting={sitting} today={file.today} />
+          <SittingHead sitting={sitting} today={file.today} opening={file.follow.waiting[sitting.n]} />
           <Rows steps={steps} />
+          <WholeSitting sitting={sitting} steps={steps} />
           {sitting.stop && steps.some((s) => !file.ticks[s.id]) && (
             <p className="soft small" style={{ margin: "2px 0" }}>
               If you must stop: {sitting.stop}
@@ -123,6 +124,14 @@ function Due({ title, of }: { title: string; of: Seated[] }) {
       ))}
     </section>
   );
+}
+
+/** Offers to record what is left of a sitting in one go, where it has several steps. */
+function WholeSitting({ sitting, steps }: Seated) {
+  const file = usePlantFile();
+  const left = steps.filter((s) => !file.ticks[s.id]);
+  if (left.length < 2 || left.every((s) => s.op === "look" || s.op === "by-rule")) return null;
+  return <SittingDone sitting={sitting} steps={left} />;
 }
 
 function Rows({ steps }: { steps: Step[] }) {
@@ -181,128 +190,5 @@ function Prepared() {
         </Link>
       </p>
     </section>
-  );
-}
-
-function StepRow({ step, say }: { step: Step; say?: string[] }) {
-  const file = usePlantFile();
-  const record = useRecord(file.id);
-  const undo = useUndo(file);
-  // Why it is skipped, or why it was done early.
-  const [asking, setAsking] = useState<"skip" | "early">();
-  const [reason, setReason] = useState("");
-  const tick = file.ticks[step.id];
-  const send = (skipped: boolean, note?: string) =>
-    record.mutate(
-      {
-        on: file.today,
-        case: caseInHand(file),
-        did: {
-          step: step.id,
-          skipped,
-          reason: asking ? reason : undefined,
-          note,
-          seen: (step.gate && !skipped) || undefined,
-        },
-      },
-      {
-        onSuccess: (e) => {
-          setAsking(undefined);
-          undo(`${skipped ? "skipped" : "done"}: ${step.title.toLowerCase()}`, e.id);
-        },
-      },
-    );
-  if (tick) {
-    return (
-      <li className={`${classes.step} ${classes.done}`} data-step={step.id}>
-        <span className={tick.skipped ? "ochre" : "kelp"} aria-hidden>
-          {tick.skipped ? "—" : "✕"}
-        </span>
-        <h3>{step.title}</h3>
-        <span className="soft small">
-          {tick.skipped ? `skipped: ${tick.reason}` : "done"}, {distance(tick.on, file.today)}
-        </span>
-      </li>
-    );
-  }
-  const due = step.on <= file.today && !step.gate;
-  const early = step.on > file.today && !step.gate;
-  const answer = step.gate
-    ? "Seen, and done"
-    : early
-      ? "I did it early"
-      : step.op === "baseline"
-        ? "No picture, no count"
-        : "Done";
-  return (
-    <li className={classes.step} data-step={step.id}>
-      <span className={due ? "red" : "soft"} aria-hidden>
-        {due ? "–" : "·"}
-      </span>
-      {file.plan && <StepText step={step} plan={file.plan} today={file.today} say={say} />}
-      <Group gap="xs" wrap="nowrap" align="start">
-        {step.op === "baseline" && (
-          <Button
-            size="compact-md"
-            variant="default"
-            component={Link}
-            to={`/plants/${file.id}/pictures`}
-            aria-label={`Take a picture: ${step.title}`}
-          >
-            Take a picture
-          </Button>
-        )}
-        {step.op === "look" && due ? (
-          <Button
-            size="compact-md"
-            component={Link}
-            to={`/plants/${file.id}?check`}
-            aria-label={`Check in: ${step.title}`}
-          >
-            Check in
-          </Button>
-        ) : (
-          <Button
-            size="compact-md"
-            variant={due && step.op !== "baseline" ? "filled" : "default"}
-            onClick={() =>
-              early ? setAsking("early") : send(false, step.op === "baseline" ? "neither was made" : undefined)
-            }
-            loading={record.isPending && !asking}
-            aria-label={`${answer}: ${step.title}`}
-          >
-            {answer}
-          </Button>
-        )}
-        <Button
-          size="compact-md"
-          variant="default"
-          onClick={() => setAsking(asking === "skip" ? undefined : "skip")}
-          aria-expanded={asking === "skip"}
-          aria-label={`Skip: ${step.title}`}
-        >
-          Skip
-        </Button>
-      </Group>
-      {asking && (
-        <Group style={{ gridColumn: "2 / -1" }} align="end" wrap="nowrap">
-          <TextInput
-            label={asking === "skip" ? "Why it is skipped" : "Why it was done early"}
-            value={reason}
-            onChange={(e) => setReason(e.currentTarget.value)}
-            style={{ flex: 1 }}
-            data-autofocus
-          />
-          <Button variant="default" onClick={() => send(asking === "skip")} loading={record.isPending}>
-            {asking === "skip" ? "Skip it" : "Record it"}
-          </Button>
-        </Group>
-      )}
-      {record.error && (
-        <div style={{ gridColumn: "2 / -1" }}>
-          <Refused error={record.error} />
-        </div>
-      )}
-    </li>
   );
 }

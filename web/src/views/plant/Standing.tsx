@@ -15,6 +15,7 @@ import { CheckIn } from "./CheckIn";
 import { DueNow } from "./DueNow";
 import { CloseCase, Leave, LeftHere } from "./Ending";
 import { KeptApart } from "./KeptApart";
+import { KnownFacts } from "./KnownFacts";
 import { Opinion } from "./Opinion";
 import { marks, nameOf, Pass, type Recovery, StepBack } from "./Passing";
 import { usePlantFile } from "./PlantPage";
@@ -68,6 +69,9 @@ export function Standing() {
       </div>
       <section className="patch" style={{ marginTop: 18 }} aria-label="Seam">
         <SeamOf file={file} />
+      </section>
+      <section className="patch" style={{ marginTop: 18 }} aria-label="What is known of it">
+        <KnownFacts facts={file.facts} today={file.today} />
       </section>
       <div className={classes.opinion}>
         {knowledge.data && <Opinion file={file} knowledge={knowledge.data} />}

@@ -293,7 +293,7 @@ describe("where it stands", () => {
     id: "hold",
     name: "hold",
     purpose: "Live on reserves.",
-    care: { water: "mist", light: "half of its full light", humidity: "60 %", feed: "none", not: "No soaking." },
+    not: "No soaking.",
     holdsWater: true,
   };
   const recovery = {
@@ -309,7 +309,6 @@ describe("where it stands", () => {
       { what: "off", from: "2026-11-26", done: false, now: false },
     ],
     dish: { what: "", value: 40, unit: "mm", working },
-    light: { what: "", value: 4.2, unit: "mol/day", working },
     expected: { from: "2026-12-24", to: "2027-02-01", late: false, own: false, working },
     runway: { from: "2026-12-01", to: "2026-12-20", first: "reserves", working },
     stall: { since: "2026-09-01", weeks: 12, limit: 8, atWork: true, why: "Its pot dries faster." },
@@ -347,7 +346,13 @@ describe("where it stands", () => {
 
   it("tells condition, odds, reserves, drying, dish, cover and pests, each with its working", async () => {
     serve({ "GET /api/knowledge": knowledge });
-    show(<Standing />, file);
+    const card = {
+      ...plantFile().card,
+      water: { text: "First water on 26 November 2026, 60 ml; none before", from: "plan" },
+      gets: { what: "light", value: 4.2, unit: "mol/day", working },
+    };
+    const water = { words: "none", why: "cuts close", days: false, lookDays: 7, seasonAsks: [] };
+    show(<Standing />, { ...file, card, water } as unknown as PlantFile);
     await screen.findByText("62");
     const text = pageText();
     for (const said of [
@@ -356,12 +361,13 @@ describe("where it stands", () => {
       "before roots are likely",
       "in 7 days instead of 10",
       "water to 40 mm",
+      "First water on 26 November 2026, 60 ml; none before",
       "about 4.2 mol a day",
       "half open",
       "Mealybugs: again every 9 days",
       "clear after 44 clean days",
       "Its pot dries faster.",
-      "It is not watered as a pot",
+      "A look every 7 days instead.",
     ])
       expect(text).toContain(said);
     expect(screen.getByRole("region", { name: "Beside it: Clearing pests" })).toBeTruthy();

@@ -91,11 +91,12 @@ describe("when it wants water", () => {
     kind: "yes-no",
     most: 1,
   };
-  const water = { words: "none", why: "it rests dry", byRule: true, days: false, lookDays: 28, seasonAsks: [rests] };
+  const water = { words: "none", why: "it rests dry", days: false, lookDays: 28, seasonAsks: [rests] };
 
   it("says the rule and why, looks instead where it gets none, and asks what the season cannot tell", async () => {
     const asked = serve(kept);
-    show(<CareNow file={file({ water })} />);
+    const card = { ...plantFile().card, water: { text: "None now: it rests dry", from: "kind" } };
+    show(<CareNow file={file({ water, card })} />);
     expect(pageText()).toContain("it rests dry");
     expect(pageText()).toContain("A look every 28 days instead.");
     await userEvent.click(screen.getByRole("button", { name: "Has it gone to rest? No" }));

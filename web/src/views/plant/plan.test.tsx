@@ -109,7 +109,7 @@ describe("a plan", () => {
     show(
       <SittingHead sitting={sat(2, { gate: "a root tip of 1 cm", held: "sound medium at rest" })} today="2026-11-24" />,
     );
-    expect(pageText()).toContain("When this is seen: a root tip of 1 cm");
+    expect(pageText()).toContain("Waits for: a root tip of 1 cm");
     expect(pageText()).toContain("Held back: sound medium at rest.");
   });
 

@@ -1,0 +1,40 @@
+import type { Answers, Schemas } from "../../api/client";
+import classes from "./WhatToDo.module.css";
+
+interface PlanQuestionsProps {
+  questions: Schemas["Question"][];
+  answers: Answers;
+  set: (part: Partial<Answers>) => void;
+}
+
+/** What nobody said and would change this plan: one tap each, before the steps are read. */
+export function PlanQuestions({ questions, answers, set }: PlanQuestionsProps) {
+  if (questions.length === 0) return null;
+  const dontKnow = (id: string) => set({ unknown: [...(answers.unknown ?? []), id] });
+  return (
+    <section className="patch" aria-label="Before the steps">
+      <h2>Before the steps</h2>
+      <p className="soft small">
+        Nobody has said this yet, and it changes the plan. Until then the cautious way is taken.
+      </p>
+      {questions.map((q) => (
+        <fieldset key={q.id} className={classes.asked}>
+          <legend>
+            <b>{q.ask}</b> <span className="soft small">{q.how}.</span>
+          </legend>
+          <span className="answers" style={{ display: "flex", flexWrap: "wrap" }}>
+            {(q.answers ?? []).map((a) => (
+              <button key={a.id} type="button" className="absent" onClick={() => set(a.says as Partial<Answers>)}>
+                {a.label}
+              </button>
+            ))}
+            <button type="button" className="absent" aria-label={`${q.ask} Don’t know`} onClick={() => dontKnow(q.id)}>
+              don’t know
+            </button>
+          </span>
+          <span className="soft small">Taken meanwhile: {q.taken}.</span>
+        </fieldset>
+      ))}
+    </section>
+  );
+}
