@@ -2,6 +2,7 @@ package record
 
 import (
 	"cmp"
+	"time"
 
 	"github.com/google/uuid"
 
@@ -72,7 +73,7 @@ func (l *Ledger) Effects(tick Entry) []Entry {
 		id := tick.ID
 		e := Entry{
 			ID: uuid.NewSHA1(effectSpace, append(id[:], byte(i))), PlantID: tick.PlantID, On: tick.On,
-			RecordedAt: tick.RecordedAt, By: tick.By, With: &id, Body: body,
+			RecordedAt: tick.RecordedAt.Add(time.Duration(i+1) * time.Microsecond), By: tick.By, With: &id, Body: body,
 		}
 		list = append(list, e)
 	}

@@ -68,6 +68,7 @@ func (b *book) add(e record.Entry) record.Entry {
 	require.Empty(b.t, record.Check(e, b.entries, b.kinds, today))
 	require.NoError(b.t, record.Complete(&e, b.entries, record.Context{Kinds: b.kinds}))
 	b.entries = append(b.entries, e)
+	b.entries = append(b.entries, record.NewLedger(b.plant, b.entries, b.kinds).Effects(e)...)
 	return e
 }
 

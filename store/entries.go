@@ -253,8 +253,7 @@ func (add *adding) one(ctx context.Context, e record.Entry) (record.Entry, error
 	if err := add.keep(ctx, e); err != nil {
 		return record.Entry{}, err
 	}
-	for i, effect := range add.ledger.Effects(e) {
-		effect.RecordedAt = e.RecordedAt.Add(time.Duration(i+1) * time.Microsecond)
+	for _, effect := range add.ledger.Effects(e) {
 		if faults := add.ledger.Check(effect, add.today); len(faults) > 0 {
 			return record.Entry{}, faults
 		}

@@ -192,7 +192,7 @@ func (j judge) condition(c Condition) (s recovery.Standing, on day.Day, byDate b
 			s = j.sight(sightReads[c.Sight], s)
 		}
 	case Counted:
-		s = j.sight([]reads{c.countRead()}, s)
+		s = j.count(c.countRead(), s)
 	case Share:
 		s = j.share(c, s)
 	case Firm:
@@ -248,7 +248,8 @@ func (j judge) season(c Condition, s recovery.Standing) (recovery.Standing, day.
 	return s, on, true
 }
 
-// sight finds the last reading since the gate counts that shows it.
+// sight finds the first reading since the gate counts that shows it: what was seen once
+// was seen.
 func (j judge) sight(list []reads, s recovery.Standing) recovery.Standing {
 	for i, r := range list {
 		for _, one := range j.f.Readings[r.measure] {
@@ -259,12 +260,32 @@ func (j judge) sight(list []reads, s recovery.Standing) recovery.Standing {
 			switch {
 			case one.Value >= r.least:
 				s.Status, s.Since, s.Found = recovery.Met, &on, "seen on "+on.Words()
+				return s
 			case i == 0: // what stands for it says nothing when it is not there
 				s.Status, s.Since, s.Found = recovery.Missing, &on, "not seen yet, looked on "+on.Words()
 			}
 		}
-		if s.Status == recovery.Met {
-			return s
+	}
+	return s
+}
+
+// count holds the last count since the gate counts against what is wanted; what is
+// counted from look to look is added up.
+func (j judge) count(r reads, s recovery.Standing) recovery.Standing {
+	measure, _ := recovery.MeasureByID(r.measure)
+	sum := 0.0
+	for _, one := range j.f.Readings[r.measure] {
+		if one.On < j.from || one.On > j.today {
+			continue
+		}
+		on := one.On
+		if sum += one.Value; !measure.SinceLook {
+			sum = one.Value
+		}
+		s.Since, s.Status = &on, recovery.Missing
+		s.Found = fmt.Sprintf("%g on %s", sum, on.Words())
+		if sum >= r.least {
+			s.Status = recovery.Met
 		}
 	}
 	return s

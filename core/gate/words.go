@@ -24,6 +24,8 @@ var sightWords = map[Sight]string{
 	RivalAbsent: "what else it could be was looked for and is not there",
 	Nub:         "root nubs show",
 	PieceRoot:   "the pieces have roots",
+	OffsetRoot:  "the plantlet has roots",
+	CleanLeaf:   "a new leaf without marks",
 	Greened:     "its leaves are green again",
 	CrustGone:   "the crust of salts is gone",
 	BestLight:   "it stands in its best light",

@@ -27,7 +27,10 @@ func TestTracksHoldTogether(t *testing.T) {
 			assert.True(t, ok && at == i)
 			assert.NotEmpty(t, s.Gate, "%s of %s has no gate", s.ID, tr.ID)
 			assert.NotEmpty(t, s.TooEarly)
-			assert.NotEmpty(t, s.Care.Not)
+			assert.NotEmpty(t, s.Not)
+			for _, word := range []string{"%", " cm", " days", "cover", "feed at", "half rate", "quarter"} {
+				assert.NotContains(t, s.Not, word, "%s of %s: figures, days and covers come from plan and facts", s.ID, tr.ID)
+			}
 			assert.Positive(t, s.LookDays)
 			assert.LessOrEqual(t, s.UsualWeeks[0], s.UsualWeeks[1])
 			for _, c := range s.Gate {

@@ -20,7 +20,7 @@ var growingTracks = []Track{
 			Purpose:    "Wait for the leaves to lift.",
 			UsualWeeks: [2]float64{0.3, 1},
 			LookDays:   1,
-			Not:        "No trimming yet: leaves that look lost may come back within four days.",
+			Not:        "No trimming yet: leaves that look lost may come back.",
 			Gate: []Condition{
 				Yes{"uncurled", "leaves uncurled"},
 			},

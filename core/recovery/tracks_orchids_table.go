@@ -83,7 +83,7 @@ var orchidTracks = []Track{
 			Purpose:    "Roots on the new growth, just long enough.",
 			UsualWeeks: [2]float64{3, 10},
 			LookDays:   4,
-			Not:        "Tips over 3 cm break when it is repotted.",
+			Not:        "Long tips break when it is repotted.",
 			Gate: []Condition{
 				AtLeast{"root-on-new", 10, "roots of 1-3 cm on the new growth"},
 			},

@@ -47,6 +47,7 @@ var effects = map[OperatorID]func(Done) Effect{
 	WetRoots:    waters(facts.WateredRoots),
 	Mist:        waters(facts.WateredLeaves),
 	ChangeWater: waters(facts.WateredRoots),
+	ByRule:      waters(facts.WateredThrough),
 	HoldWater:   changes(ChangeEffect{NoWater: yes()}),
 	DrainSaucer: changes(ChangeEffect{Standing: no()}),
 
@@ -106,7 +107,7 @@ var writes = map[OperatorID]string{
 	PreWater:  "a watering, through", FirstWater: "a watering, with its amount", Soak: "a watering, soaked",
 	BottomWater: "a watering, from below", Flush: "a watering, flushed", CupFill: "a watering of the cup",
 	WetRoots: "a watering of the roots", Mist: "a watering of the leaves", ChangeWater: "a watering of the roots",
-	HoldWater: "no water until further notice", DrainSaucer: "no water stands", CoverIt: "its cover",
+	ByRule: "a watering", HoldWater: "no water until further notice", DrainSaucer: "no water stands", CoverIt: "its cover",
 	Wean: "no cover", Harden: "no cover", ShadeIt: "its share of light", Brighten: "its share of light, more",
 	Temper: "its warmth", FeedIt: "a feed, with its strength", HoldFeed: "no feed until further notice",
 	WashDown: "a treatment", Soap: "a treatment", Oil: "a treatment", Alcohol: "a treatment", Peroxide: "a treatment",

@@ -1,0 +1,74 @@
+package treatment
+
+import (
+	"maps"
+	"slices"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+
+	"tendermend/core/facts"
+	"tendermend/core/plant"
+)
+
+func TestEveryEffectSaysWhatItWritesAndBelongsToAnOperator(t *testing.T) {
+	assert.ElementsMatch(t, slices.Collect(maps.Keys(effects)), slices.Collect(maps.Keys(writes)))
+	for id := range effects {
+		_, known := OperatorByID(id)
+		assert.True(t, known, "%s", id)
+		e, any := EffectOf(Done{Step: Step{Op: id}, Laid: &Params{PotWidthCM: N(12)}})
+		assert.True(t, any, "%s", id)
+		assert.NotEqual(t, Effect{}, e, "%s changes nothing", id)
+		assert.NotEmpty(t, Writes(id))
+	}
+}
+
+// What sets, waters, cuts or puts something on leaves changes a fact: none of them is
+// housekeeping.
+func TestWhatChangesThePlantHasAnEffect(t *testing.T) {
+	pieces := []OperatorID{PartIt, NodeBox, Layer, PotPieces, Refill, Stake, Label}
+	for _, o := range Operators() {
+		changes := o.Does.Has(Sets) || o.Does.Has(Waters) || o.Does.Has(FillsCup) || o.Does.Has(Cuts) || o.Does.Has(LeafFilm)
+		if _, has := effects[o.ID]; changes && !slices.Contains(pieces, o.ID) {
+			assert.True(t, has, "%s changes the plant and writes nothing", o.ID)
+		}
+	}
+}
+
+func TestPottingTakesWhatWasLaidOut(t *testing.T) {
+	laid := &Params{
+		PotWidthCM: N(12), PotDepthCM: N(11), Mix: []plant.Part{{What: "fine bark", Parts: 2}, {What: "peat", Parts: 1}},
+	}
+	e, _ := EffectOf(Done{Step: Step{Op: PotIn}, Laid: laid})
+	assert.Equal(t, facts.InPot, e.Stands.Seat)
+	assert.Equal(t, 12.0, *e.Stands.WidthCM)
+	assert.Equal(t, 11.0, *e.Stands.DepthCM)
+	assert.Equal(t, "fine bark 2, peat 1", e.Stands.Medium)
+	assert.Equal(t, facts.Bark, e.Stands.Class, "of its largest part")
+	laid.Seat = facts.InReservoir
+	e, _ = EffectOf(Done{Step: Step{Op: SetReservoir, Params: Params{LevelCM: N(2.5)}}, Laid: laid})
+	assert.Equal(t, facts.InReservoir, e.Stands.Seat)
+	assert.Equal(t, 2.5, *e.Stands.LevelCM)
+	e, _ = EffectOf(Done{Step: Step{Op: Hang}, Laid: laid})
+	assert.Equal(t, facts.Hung, e.Stands.Seat)
+	assert.Nil(t, e.Stands.WidthCM, "what hangs has no pot")
+	_, any := EffectOf(Done{Step: Step{Op: PotIn, Params: Params{For: "pieces"}}, Laid: laid})
+	assert.False(t, any, "pieces are plants of their own")
+}
+
+func TestWateringsSayHow(t *testing.T) {
+	how := func(op OperatorID, way string) facts.Watering {
+		e, _ := EffectOf(Done{Step: Step{Op: op, Params: Params{How: way}}})
+		return e.Waters.How
+	}
+	assert.Equal(t, facts.WateredThrough, how(FirstWater, "through"))
+	assert.Equal(t, facts.WateredLight, how(FirstWater, "light"))
+	assert.Equal(t, facts.WateredLight, how(FirstWater, "quarter"))
+	assert.Equal(t, facts.WateredRoots, how(WetRoots, ""))
+	for way, wets := range map[facts.Watering]bool{
+		facts.WateredThrough: true, facts.WateredRoots: true, facts.WateredReservoir: true, "": true,
+		facts.WateredCup: false, facts.WateredLeaves: false,
+	} {
+		assert.Equal(t, wets, way.WetsRoots(), string(way))
+	}
+}

@@ -1,0 +1,99 @@
+package sheet_test
+
+import (
+	"encoding/json"
+	"slices"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"tendermend/core/cause"
+	"tendermend/core/facts"
+	"tendermend/core/plant"
+	"tendermend/core/treatment"
+	"tendermend/core/treatment/compose"
+	"tendermend/core/treatment/sheet"
+)
+
+func asksFor(s treatment.Situation, a sheet.Answers) (ids []string) {
+	for _, q := range sheet.QuestionsFor(s, a) {
+		ids = append(ids, q.ID)
+	}
+	return ids
+}
+
+// Of every kind: five questions at most, each of them changes the plan, none is asked
+// of what is known, and none again that nobody can answer.
+func TestWhatIsAskedChangesThePlanAndNothingElseIs(t *testing.T) {
+	for i, k := range plant.Profiles() {
+		if i%23 != 0 {
+			continue
+		}
+		for _, id := range []cause.ID{cause.RootRot, cause.Drought, cause.SpiderMite} {
+			c, _ := cause.ByID(id)
+			if !c.Fits(k.Habit) {
+				continue
+			}
+			s := situation(k.ID, id)
+			base, err := compose.Plan(s)
+			require.NoError(t, err)
+			questions := sheet.QuestionsFor(s, sheet.Answers{})
+			assert.LessOrEqual(t, len(questions), sheet.MostQuestions)
+			for _, q := range questions {
+				changes := false
+				for _, answer := range q.Answers {
+					other := s
+					answer.Says.Tell(&other.Facts, s.On)
+					p, err := compose.Plan(other)
+					require.NoError(t, err)
+					changes = changes || !sameSteps(t, base, p)
+					assert.NotContains(t, asksFor(s, answer.Says), q.ID, "%s: it was answered", k.ID)
+				}
+				assert.True(t, changes, "%s, %s: %s changes nothing", k.ID, id, q.ID)
+				assert.NotContains(t, asksFor(s, sheet.Answers{Unknown: []string{q.ID}}), q.ID)
+				assert.NotEmpty(t, q.Taken, "%s says what is taken", q.ID)
+			}
+		}
+	}
+}
+
+func sameSteps(t *testing.T, a, b treatment.Plan) bool {
+	t.Helper()
+	x, err := json.Marshal(a.Sittings)
+	require.NoError(t, err)
+	y, err := json.Marshal(b.Sittings)
+	require.NoError(t, err)
+	return string(x) == string(y)
+}
+
+func TestWhatNobodyKnowsIsTakenAndSaid(t *testing.T) {
+	s := situation("phalaenopsis-hybrid", cause.RootRot)
+	made, err := sheet.Of(s, sheet.Answers{Unknown: []string{"roots", "seat"}})
+	require.NoError(t, err)
+	rule := func(id string) string {
+		i := slices.IndexFunc(made.Sheet.Rules, func(r sheet.Rule) bool { return r.ID == id })
+		require.GreaterOrEqual(t, i, 0, id)
+		return made.Sheet.Rules[i].Why
+	}
+	assert.Contains(t, rule("taken-roots"), "three of ten")
+	assert.Contains(t, rule("taken-seat"), "a pot")
+}
+
+// A plan that gives the plant another seat or another sort of medium says so first.
+func TestAPlanSaysFirstWhatItChanges(t *testing.T) {
+	s := situation("phalaenopsis-hybrid", cause.RootRot)
+	s.Facts.Seat, s.Facts.MediumClass = facts.Said(facts.InPot), facts.Said(facts.Bark)
+	said := func(school string) (ids []string) {
+		made, err := sheet.Of(s, sheet.Answers{School: school})
+		require.NoError(t, err)
+		for _, r := range made.Sheet.Rules {
+			if r.ID == "changes-seat" || r.ID == "changes-medium" {
+				ids = append(ids, r.ID)
+			}
+		}
+		return ids
+	}
+	assert.Empty(t, said("S0"), "the same pot, the same sort of mix")
+	assert.Equal(t, []string{"changes-medium"}, said("S4"), "into moss")
+}
