@@ -123,7 +123,10 @@ func (c carding) water() CardLine {
 		return CardLine{wet.Title + ", every " + days(wet.Every) + " until " + wet.Until, fromPlan}
 	}
 	line := c.WaterLine(c.on, c.south)
+	_, stage, in := c.CurrentStage()
 	switch {
+	case in && stage.Dish:
+		return CardLine{"From below: the level of its dish follows its longest root", fromPlan}
 	case !line.Days:
 		return CardLine{"None now: " + line.Why, fromPlan}
 	case c.facts.Seat.Value == facts.InReservoir && c.facts.LevelCM.Known:

@@ -287,7 +287,11 @@ func (s State) placeFacts(f *facts.Facts, on day.Day) {
 // timeFacts takes what was done with it and when it came.
 func (s State) timeFacts(f *facts.Facts, on day.Day) {
 	if s.Isolation == Isolated {
-		f.Isolated = facts.Seen(true, on, facts.Done)
+		since := on
+		if s.apartOn != nil {
+			since = *s.apartOn
+		}
+		f.Isolated = facts.Seen(true, since, facts.Done)
 	}
 	if owned, known := s.Owned(on); known {
 		f.NewcomerDays = facts.Seen(float64(owned), s.ArrivedOn, facts.Derived)

@@ -22,7 +22,7 @@ func (s State) Opening(step sheet.Step, on day.Day) (gate.Opening, bool) {
 		unknown := recovery.Standing{
 			Wanted: step.Gate, Status: recovery.Unknown, Found: "not looked", Measures: []string{},
 		}
-		return gate.Opening{Conditions: []recovery.Standing{unknown}}, true
+		return gate.Opening{Seeable: true, Conditions: []recovery.Standing{unknown}}, true
 	}
 	return step.Waits.Opens(s.gateFacts(step, on), on), true
 }

@@ -82,7 +82,9 @@ func (f Facts) Rows() []Row {
 	l.yes("isolated", "isolated", f.Isolated)
 	l.yes("no-water", "kept dry", f.NoWater)
 	l.yes("no-feed", "kept without feed", f.NoFeed)
-	l.count("had", "days here", f.NewcomerDays)
+	had := f.NewcomerDays
+	had.On = 0 // it is counted to today
+	l.count("had", "days had", had)
 	return l
 }
 

@@ -16,6 +16,8 @@ type Opening struct {
 	Open bool `json:"open" doc:"Whether all that it wants is so."`
 	// On is the day on which it opened, or, where only days are wanted still, will open.
 	On         *day.Day            `json:"on,omitempty" doc:"The day it opened, or will, where only days are wanting."`
+	// Seeable is true where one look can show all that is wanting.
+	Seeable bool `json:"seeable" doc:"Whether one look can show all that is wanting."`
 	Conditions []recovery.Standing `json:"conditions"`
 }
 
@@ -151,14 +153,14 @@ func (g Gate) Opens(f facts.Facts, today day.Day) Opening {
 			j.from = max(j.from, since)
 		}
 	}
-	o := Opening{Open: true, Conditions: []recovery.Standing{}}
+	o := Opening{Open: true, Seeable: true, Conditions: []recovery.Standing{}}
 	dated := true
 	var last day.Day
 	for _, c := range g {
 		s, on, byDate := j.condition(c)
 		o.Conditions = append(o.Conditions, s)
 		met := s.Status == recovery.Met
-		o.Open = o.Open && met
+		o.Open, o.Seeable = o.Open && met, o.Seeable && (met || c.Seeable())
 		dated = dated && (met || byDate)
 		last = max(last, on)
 	}

@@ -55,6 +55,8 @@ type TreatEffect struct {
 	Product string     `json:"product" doc:"What it is called where nobody typed its name."`
 	Against cause.ID   `json:"against,omitempty"`
 	Where   string     `json:"where,omitempty"`
+	// Named is true for what is bought and has a label: its name is typed.
+	Named bool `json:"named,omitempty" doc:"Whether it has a label, and its name is typed."`
 }
 
 // CutEffect is what was cut off.
@@ -181,9 +183,15 @@ func treats(product string) func(Done) Effect {
 		if d.Step.Params.Product != "" {
 			p = d.Step.Params.Product
 		}
-		return Effect{Treats: &TreatEffect{Class: d.Step.Op, Product: p, Against: d.Step.Cause, Where: d.Step.Params.Where}}
+		return Effect{Treats: &TreatEffect{
+			Class: d.Step.Op, Product: p, Against: d.Step.Cause, Where: d.Step.Params.Where,
+			Named: slices.Contains(labelled, d.Step.Op),
+		}}
 	}
 }
+
+// labelled are products that are bought by a name and used by their label.
+var labelled = []OperatorID{Oil, LabelDrug, Systemic, Predators, Nematodes, Larvicide}
 
 // cuts is what is cut off; ends says whether the rot goes with it.
 func cuts(organ string, ends bool) func(Done) Effect {

@@ -97,3 +97,10 @@ func TestAPlanSaysFirstWhatItChanges(t *testing.T) {
 	assert.Empty(t, said("S0"), "the same pot, the same sort of mix")
 	assert.Equal(t, []string{"changes-medium"}, said("S4"), "into moss")
 }
+
+// A list without anything in it is written as a list.
+func TestAPlanWithoutRulesHasAnEmptyList(t *testing.T) {
+	made, err := sheet.Of(situation("epipremnum-aureum", cause.OldLeaf), sheet.Answers{})
+	require.NoError(t, err)
+	assert.NotNil(t, made.Sheet.Rules)
+}

@@ -3226,6 +3226,8 @@ export interface components {
             on?: string;
             /** @description Whether all that it wants is so. */
             open: boolean;
+            /** @description Whether one look can show all that is wanting. */
+            seeable: boolean;
         };
         Outcome: {
             /** Format: int64 */
@@ -4944,6 +4946,8 @@ export interface components {
         TreatEffect: {
             against?: string;
             class: string;
+            /** @description Whether it has a label, and its name is typed. */
+            named?: boolean;
             /** @description What it is called where nobody typed its name. */
             product: string;
             where?: string;

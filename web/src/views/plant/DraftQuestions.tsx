@@ -56,57 +56,61 @@ export const DraftQuestions = memo(function DraftQuestions(props: DraftQuestions
   );
   return (
     <section className="patch" aria-label="Questions">
-      <h2>A few questions</h2>
-      <p className="soft small">Leave what you do not know; the plan says where it matters.</p>
-      <div className={classes.questions}>
-        <QuantityInput
-          unit="cm"
-          label="Live root ball, width"
-          description="After the tally, or as you expect it"
-          value={answers.rootBallCm ?? known?.rootBallCm}
-          onChange={(v) => set({ rootBallCm: v })}
-        />
-        <QuantityInput
-          unit="cm"
-          label="Present pot, width"
-          value={answers.potWidthCm ?? potWidthCm}
-          onChange={(v) => set({ potWidthCm: v })}
-        />
-        {count("liveRoots", "Live roots", "In doubt, count it as live")}
-        {count("deadRoots", "Dead roots", "Mush or hollow string")}
-        {yes("limp", "Hangs limp now")}
-        {pick("moist", "The medium is", "not felt", [
-          { value: "wet", label: "wet" },
-          { value: "right", label: "moist, as it should be" },
-          { value: "due", label: "as dry as it likes" },
-          { value: "dry", label: "too dry" },
-          { value: "bone", label: "dry to the core" },
-        ])}
-        {yes("standing", "Water in saucer or outer pot")}
-        {yes("potHoles", "Its pot has holes")}
-        {yes("inSpike", "In spike")}
-        {count("offsetsSeen", "Plantlets or offsets", "On it now")}
-        {orchid && (
-          <>
-            {count("liveTips", "Growing tips", "Green, red or white ends")}
-            {pick("reserves", "Reserves", "not looked", ["plump", "ridged", "shrivelled"])}
-            {yes("plug", "A nursery plug in its roots")}
-            <QuantityInput
-              unit="°C"
-              label="Warmth of the room"
-              value={answers.warmthC}
-              onChange={(v) => set({ warmthC: v })}
-            />
-            <NumberField
-              label="Humidity"
-              suffix=" %"
-              value={answers.humidityPct}
-              onChange={(v) => set({ humidityPct: v })}
-            />
-            {count("lookDays", "You look every … days", "How often you can")}
-          </>
-        )}
-      </div>
+      <details>
+        <summary>
+          <h2 style={{ display: "inline" }}>A few questions more</h2>{" "}
+          <span className="soft small">what else you measured, or know</span>
+        </summary>
+        <div className={classes.questions}>
+          <QuantityInput
+            unit="cm"
+            label="Live root ball, width"
+            description="After the tally, or as you expect it"
+            value={answers.rootBallCm ?? known?.rootBallCm}
+            onChange={(v) => set({ rootBallCm: v })}
+          />
+          <QuantityInput
+            unit="cm"
+            label="Present pot, width"
+            value={answers.potWidthCm ?? potWidthCm}
+            onChange={(v) => set({ potWidthCm: v })}
+          />
+          {count("liveRoots", "Live roots", "In doubt, count it as live")}
+          {count("deadRoots", "Dead roots", "Mush or hollow string")}
+          {yes("limp", "Hangs limp now")}
+          {pick("moist", "The medium is", "not felt", [
+            { value: "wet", label: "wet" },
+            { value: "right", label: "moist, as it should be" },
+            { value: "due", label: "as dry as it likes" },
+            { value: "dry", label: "too dry" },
+            { value: "bone", label: "dry to the core" },
+          ])}
+          {yes("standing", "Water in saucer or outer pot")}
+          {yes("potHoles", "Its pot has holes")}
+          {yes("inSpike", "In spike")}
+          {count("offsetsSeen", "Plantlets or offsets", "On it now")}
+          {orchid && (
+            <>
+              {count("liveTips", "Growing tips", "Green, red or white ends")}
+              {pick("reserves", "Reserves", "not looked", ["plump", "ridged", "shrivelled"])}
+              {yes("plug", "A nursery plug in its roots")}
+              <QuantityInput
+                unit="°C"
+                label="Warmth of the room"
+                value={answers.warmthC}
+                onChange={(v) => set({ warmthC: v })}
+              />
+              <NumberField
+                label="Humidity"
+                suffix=" %"
+                value={answers.humidityPct}
+                onChange={(v) => set({ humidityPct: v })}
+              />
+              {count("lookDays", "You look every … days", "How often you can")}
+            </>
+          )}
+        </div>
+      </details>
     </section>
   );
 });

@@ -13,7 +13,7 @@ interface MadeFieldsProps {
 
 /** Whether a step writes something that may have come out otherwise than planned. */
 export const hasMade = ({ makes }: Step) =>
-  !!makes && !!(makes.stands || makes.waters || makes.counts || makes.cuts || makes.treats || makes.feeds);
+  !!makes && !!(makes.stands || makes.waters || makes.counts || makes.cuts || makes.treats?.named || makes.feeds);
 
 /** What a step makes so, filled in from the plan and open to be corrected before it is recorded. */
 export function MadeFields({ step, made, change }: MadeFieldsProps) {
@@ -73,7 +73,7 @@ export function MadeFields({ step, made, change }: MadeFieldsProps) {
           onChange={(v) => set({ strength: v })}
         />
       )}
-      {makes.treats && (
+      {makes.treats?.named && (
         <TextInput
           label="Product, as on its label"
           w={260}

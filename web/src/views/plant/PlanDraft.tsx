@@ -96,14 +96,16 @@ function Draft({ decideAgain, keeps, wish, settled }: DraftProps) {
     );
   return (
     <div className={classes.plan}>
-      <section className="patch" aria-label="The plan as it would be">
-        {preview.isLoadingError && <Failed error={preview.error} retry={() => preview.refetch()} />}
-        {preview.isPending && <Waiting />}
-        {plan && preview.data && <DraftSteps preview={preview.data} edits={edits} edit={edit} today={file.today} />}
-      </section>
-      <div style={{ display: "grid", gap: 18 }}>
-        <PlanQuestions questions={preview.data?.questions ?? []} answers={answers} set={set} />
+      <div style={{ display: "grid", gap: 18, alignContent: "start" }}>
         {!settled.asked && <WhoLivesHere household={settled.household} />}
+        <PlanQuestions questions={preview.data?.questions ?? []} answers={answers} set={set} />
+        <section className="patch" aria-label="The plan as it would be">
+          {preview.isLoadingError && <Failed error={preview.error} retry={() => preview.refetch()} />}
+          {preview.isPending && <Waiting />}
+          {plan && preview.data && <DraftSteps preview={preview.data} edits={edits} edit={edit} today={file.today} />}
+        </section>
+      </div>
+      <div style={{ display: "grid", gap: 18 }}>
         <DraftQuestions
           answers={answers}
           known={preview.data?.answers}

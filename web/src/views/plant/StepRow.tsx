@@ -38,7 +38,8 @@ function OpenStep({ step, say }: { step: Step; say?: string[] }) {
   const [asking, setAsking] = useState<Asking>();
   const [reason, setReason] = useState("");
   const [made, setMade] = useState<Made>({});
-  const waits = !!step.gate && !file.follow.waiting[step.sitting ?? 0]?.open;
+  const opening = file.follow.waiting[step.sitting ?? 0];
+  const waits = !!step.gate && !opening?.open;
   const send = (skipped: boolean, note?: string) =>
     record.mutate(
       {
@@ -49,7 +50,7 @@ function OpenStep({ step, say }: { step: Step; say?: string[] }) {
           skipped,
           reason: reason || undefined,
           note,
-          seen: (waits && !skipped) || undefined,
+          seen: (waits && opening?.seeable !== false && !skipped) || undefined,
           made: skipped ? undefined : otherwise(made),
         },
       },
@@ -116,9 +117,19 @@ function StepButtons({ step, due, waits, asking, ask, send, pending }: StepButto
   const file = usePlantFile();
   const early = step.on > file.today && !step.gate;
   const baseline = step.op === "baseline";
-  const answer = waits ? "Seen, and done" : early ? "I did it early" : baseline ? "No picture, no count" : "Done";
+  // Days and runs of looks are no sight: what waits for them is done with a reason, or not yet.
+  const sight = file.follow.waiting[step.sitting ?? 0]?.seeable !== false;
+  const answer = waits
+    ? sight
+      ? "Seen, and done"
+      : "Done all the same"
+    : early
+      ? "I did it early"
+      : baseline
+        ? "No picture, no count"
+        : "Done";
   const press = () => {
-    if (early) ask("early");
+    if (early || (waits && !sight)) ask("early");
     else if (hasMade(step) && step.makes?.counts) ask("made");
     else send(false, baseline ? "neither was made" : undefined);
   };
@@ -198,7 +209,7 @@ function Asked({ asking, step, reason, setReason, made, setMade, send, pending }
         <MadeFields step={step} made={made} change={setMade} />
       ) : (
         <TextInput
-          label={asking === "skip" ? "Why it is skipped" : "Why it was done early"}
+          label={asking === "skip" ? "Why it is skipped" : "Why it was done before its time"}
           value={reason}
           onChange={(e) => setReason(e.currentTarget.value)}
           style={{ flex: 1 }}

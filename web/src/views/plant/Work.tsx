@@ -36,7 +36,10 @@ export function Work() {
     .map((s) => ({
       ...s,
       on: file.follow.due[s.id] ?? s.on,
-      gate: s.gate ?? plan?.sittings?.find((x) => x.n === s.sitting)?.gate,
+      // A gate that is met waits for nothing any more.
+      gate: file.follow.waiting[s.sitting ?? 0]?.open
+        ? undefined
+        : (s.gate ?? plan?.sittings?.find((x) => x.n === s.sitting)?.gate),
     }))
     .filter((s) => !file.ticks[s.id]);
   if (!plan || file.closed) {
@@ -159,6 +162,8 @@ function AtTheBench({ plan, open }: { plan: Plan; open: Step[] }) {
     return <EnoughForToday open={open} goOn={() => setBeyond(true)} />;
   }
   const due = isDue(step, file.today);
+  // Days and runs of looks are no sight: what waits for them wants a reason.
+  const sight = !!step.gate && file.follow.waiting[step.sitting ?? 0]?.seeable !== false;
   const sitting = (plan.sittings ?? []).find((s) => s.n === step.sitting);
   const together = plan.steps.filter((s) => sitting && s.sitting === sitting.n);
   // Everything is laid out before the first step that is still to do; after that there is no gap.
@@ -255,7 +260,7 @@ function AtTheBench({ plan, open }: { plan: Plan; open: Step[] }) {
           <span className="soft">and come back; or write in the note that neither was made.</span>
         </p>
       )}
-      {!due && !step.gate && (
+      {!due && !sight && (
         <TextInput
           mt="sm"
           label="I did it early, because"
@@ -304,11 +309,11 @@ function AtTheBench({ plan, open }: { plan: Plan; open: Step[] }) {
           <Button
             size="lg"
             className={classes.done}
-            onClick={() => send(false, !!step.gate)}
-            disabled={!due && !step.gate && !early.trim()}
+            onClick={() => send(false, sight)}
+            disabled={!due && !sight && !early.trim()}
             loading={record.isPending && !skipping}
           >
-            {step.gate ? "Seen, and done" : due ? "Done" : "Done early"}
+            {sight ? "Seen, and done" : due ? "Done" : "Done early"}
           </Button>
         )}
         <Button size="lg" variant="default" onClick={() => go(at + 1)} disabled={at === open.length - 1}>
