@@ -80,6 +80,7 @@ func TestRescueFromTheDoorToTheFirstStagePassed(t *testing.T) {
 	p.click(by("button", "Accept root rot, make the plan"))
 
 	p.see("Root rot")
+	p.click(by("summary", "A few questions more"))
 	p.fill("Live root ball, width", "7")
 	p.see("pot of 9.5 cm")
 	p.click(by("button", "Take up this plan"))

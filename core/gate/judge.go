@@ -15,9 +15,9 @@ import (
 type Opening struct {
 	Open bool `json:"open" doc:"Whether all that it wants is so."`
 	// On is the day on which it opened, or, where only days are wanted still, will open.
-	On         *day.Day            `json:"on,omitempty" doc:"The day it opened, or will, where only days are wanting."`
+	On *day.Day `json:"on,omitempty" doc:"The day it opened, or will, where only days are wanting."`
 	// Seeable is true where one look can show all that is wanting.
-	Seeable bool `json:"seeable" doc:"Whether one look can show all that is wanting."`
+	Seeable    bool                `json:"seeable" doc:"Whether one look can show all that is wanting."`
 	Conditions []recovery.Standing `json:"conditions"`
 }
 

@@ -11,7 +11,6 @@ import (
 	"testing"
 	"time"
 
-	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
 	"tendermend/core/cause"
@@ -214,7 +213,7 @@ type sweep struct {
 	shown  []string
 }
 
-func (w *sweep) run(t *testing.T, feed func(chan<- treatment.Situation), off ...treatment.RuleID) {
+func (w *sweep) run(t *testing.T, feed func(chan<- treatment.Situation)) {
 	t.Helper()
 	w.broken = map[treatment.RuleID]int{}
 	in := make(chan treatment.Situation, 256)
@@ -223,15 +222,15 @@ func (w *sweep) run(t *testing.T, feed func(chan<- treatment.Situation), off ...
 	for range runtime.GOMAXPROCS(0) {
 		wg.Go(func() {
 			for s := range in {
-				w.one(s, off...)
+				w.one(s)
 			}
 		})
 	}
 	wg.Wait()
 }
 
-func (w *sweep) one(s treatment.Situation, off ...treatment.RuleID) {
-	p, err := compose.Without(s, off...)
+func (w *sweep) one(s treatment.Situation) {
+	p, err := compose.Plan(s)
 	var list []check.Breach
 	if err == nil {
 		list, err = check.Plan(s, p)
@@ -357,32 +356,4 @@ var prone = map[treatment.RuleID]func(*treatment.Situation){
 // accepting accepts one cause only.
 func accepting(id cause.ID) func(*treatment.Situation) {
 	return func(s *treatment.Situation) { s.Causes = []cause.ID{id} }
-}
-
-// Switching drawn rule off in the composer makes the sweep fail with that rule.
-func TestEveryRuleIsNeeded(t *testing.T) {
-	for _, rule := range treatment.Rules() {
-		t.Run(string(rule.ID), func(t *testing.T) {
-			t.Parallel()
-			r, kinds := rand.New(rand.NewPCG(seed, 2)), plant.Profiles()
-			for range 20000 {
-				s := anySituation(r, kinds)
-				if f := prone[rule.ID]; f != nil {
-					f(&s)
-				}
-				p, err := compose.Without(s, rule.ID)
-				require.NoError(t, err)
-				list, err := check.Plan(s, p)
-				require.NoError(t, err)
-				if slices.ContainsFunc(list, func(b check.Breach) bool { return b.Rule == rule.ID }) {
-					return
-				}
-			}
-			assert.Fail(
-				t,
-				"no plan breaks it: the composer does not need it, or the checker does not see it",
-				rule.Never,
-			)
-		})
-	}
 }

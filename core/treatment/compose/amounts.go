@@ -86,13 +86,7 @@ func (c *composer) rescueWidth(rootless bool) float64 {
 		if c.dry {
 			more = 1.5
 		}
-		if !c.heeds("N29") {
-			more = 5
-		}
 		w = potSize(c.ball(false) + more)
-	}
-	if !c.heeds("N29") {
-		return w
 	}
 	return min(w, old)
 }
@@ -111,8 +105,6 @@ func (c *composer) boundWidth() float64 {
 	w := c.potWidth()
 	snug := c.kind.Has(plant.SnugPot)
 	switch {
-	case !c.heeds("N30"):
-		return w
 	case snug && w <= 12:
 		return w + 1
 	case snug || w <= 12:
@@ -146,7 +138,7 @@ func (c *composer) wholeWidth(r rootWork) float64 {
 	default:
 		w = c.potWidth()
 	}
-	if c.rescue() && c.heeds("N29") {
+	if c.rescue() {
 		w = min(w, old.Or(w))
 		if b := c.Facts.RootBallCM; b.Known {
 			w = min(w, half(b.Value+2.5))
@@ -166,11 +158,11 @@ func (c *composer) carersPot(w float64) float64 {
 	if old >= 30 {
 		most = 7
 	}
-	if c.heeds("N31") && own.Value > old+most {
+	if own.Value > old+most {
 		c.leave("pot", "the pot at hand is too wide: idle mix stays wet")
 		return w
 	}
-	if c.heeds("N29") && c.rescue() && (own.Value > w || old > 0 && own.Value > old) {
+	if c.rescue() && (own.Value > w || old > 0 && own.Value > old) {
 		c.leave("pot", "the pot at hand is too wide: it is sized to the live roots")
 		return w
 	}
@@ -198,17 +190,11 @@ var schoolMixes = map[treatment.School][]plant.Part{
 	treatment.ClayPot:  {{What: "clay pellets", Parts: 1}, {What: "pumice", Parts: 1}},
 }
 
-// anyMix is what a recipe would take that knows nothing of the kind.
-var anyMix = []plant.Part{{What: "potting soil", Parts: 2}, {What: "perlite", Parts: 1}}
-
 // mix gives the medium with where it comes from: the carer, the school, the
 // kind, the habit.
 func (c *composer) mix() (parts []plant.Part, from string) {
 	if own := c.carersMix(); own != nil {
 		return own, "carer"
-	}
-	if !c.heeds("N27") {
-		return anyMix, "any"
 	}
 	if m, ok := schoolMixes[c.school]; ok && c.orchid {
 		return m, "school"
@@ -231,11 +217,11 @@ func (c *composer) carersMix() []plant.Part {
 	switch {
 	case parts == nil || c.code == treatment.AP:
 		return nil
-	case c.heeds("N26") && c.treeBorn() && (shareOf(parts, "soil", "compost") > 0 ||
+	case c.treeBorn() && (shareOf(parts, "soil", "compost") > 0 ||
 		shareOf(parts, "peat", "coir") >= 0.5):
 		c.leave("mix", "soil or much peat smothers roots that live on trees; its own mix is taken")
 		return nil
-	case c.heeds("N28") && treatment.MineralSet.Has(c.code) && shareOf(parts, minerals...) < 0.5:
+	case treatment.MineralSet.Has(c.code) && shareOf(parts, minerals...) < 0.5:
 		c.leave("mix", "under half of it is mineral, which stays wet; its own mix is taken")
 		return nil
 	}
@@ -284,9 +270,6 @@ func (c *composer) ready(w, ball float64, whole bool, opts ...option) step {
 	holes := true
 	if c.has(cause.NoDrainage) || c.Facts.PotHoles.Known {
 		p.Holes = &holes
-		if !c.heeds("N32") {
-			holes = false
-		}
 	}
 	for _, o := range opts {
 		o(&s)

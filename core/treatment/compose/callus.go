@@ -9,7 +9,7 @@ import (
 
 // insure first saves a piece, where few roots are left and a piece is to be had.
 func (c *composer) insure(r rootWork) []step {
-	if !r.insure || c.roots >= 1.0/3 || !treatment.TipSet.Has(c.code) || c.thirsty && c.heeds("N09") {
+	if !r.insure || c.roots >= 1.0/3 || !treatment.TipSet.Has(c.code) || c.thirsty {
 		return nil
 	}
 	if !c.named || !c.propagates("tip", "node", "leaf", "stem") {
@@ -68,15 +68,13 @@ func (c *composer) callusSitting(r rootWork) {
 			part = "body"
 		}
 		sitting = append(sitting, do(treatment.Behead, organ(part)))
-		if c.heeds("N02") {
-			sitting = append(sitting, c.blade())
-		}
+		sitting = append(sitting, c.blade())
 	}
 	days := c.callusDays(head)
 	sitting = append(sitting, do(treatment.Callus, with(func(p *treatment.Params) { p.Days = num(float64(days)) })))
 	sitting = append(sitting, c.bag()...)
 	w, ballCM := c.rescueWidth(head || c.rootless), c.ball(false)
-	if own := c.Facts.RootBallCM; !head && !c.rootless && own.Known && c.heeds("N29") {
+	if own := c.Facts.RootBallCM; !head && !c.rootless && own.Known {
 		w = min(w, own.Value+3)
 	}
 	if c.has(cause.PotBound) && !c.rescue() {
@@ -84,9 +82,7 @@ func (c *composer) callusSitting(r rootWork) {
 	}
 	if head {
 		w, ballCM = 7, 0
-		if c.heeds("N29") {
-			w = min(w, c.Facts.PotWidthCM.Or(w))
-		}
+		w = min(w, c.Facts.PotWidthCM.Or(w))
 	}
 	pot := []step{
 		c.ready(w, ballCM, false),
@@ -100,9 +96,7 @@ func (c *composer) callusSitting(r rootWork) {
 		pot = append(pot, do(treatment.HoldWater, until(growth)))
 	}
 	var before []step
-	if c.heeds("N01") {
-		before = append(before, c.blade())
-	}
+	before = append(before, c.blade())
 	organOf := "roots"
 	if head {
 		organOf = "stem"
@@ -111,10 +105,8 @@ func (c *composer) callusSitting(r rootWork) {
 	first := max(days+wait, c.dryDay(organOf, live))
 	c.place(treatment.CallusSit, nil, before, sitting, []step{do(treatment.HoldFeed, until(growth))})
 	var water []step
-	if c.heeds("N41") {
-		water = []step{
-			do(treatment.FirstWater, how("light"), with(func(p *treatment.Params) { p.ML = c.lightML(w) })),
-		}
+	water = []step{
+		do(treatment.FirstWater, how("light"), with(func(p *treatment.Params) { p.ML = c.lightML(w) })),
 	}
 	if c.gated {
 		c.draft.then(gate.Gate{gate.DaysSince(facts.OnATray, days)}, pot...)
@@ -125,9 +117,7 @@ func (c *composer) callusSitting(r rootWork) {
 	}
 	c.draft.sit(treatment.CallusSit, c.sat+days, rankRoot, pot...)
 	waits := gate.Gate{gate.OnDay(c.sat + first), gate.See(gate.Nudge)}
-	if !c.heeds("N40") {
-		waits = toDay(c.sat + days)
-	} else if !c.growing() {
+	if !c.growing() {
 		waits = gate.Gate{gate.In(gate.Spring()...), gate.See(gate.Growth), gate.OnDay(c.sat + first)}
 	}
 	if c.firstRoots() {

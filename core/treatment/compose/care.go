@@ -57,14 +57,8 @@ func (c *composer) plainSteps() {
 	for _, p := range c.plain {
 		s := p.step
 		s.Until, p.gate = c.itsOwn(s.Until), c.itsOwn(p.gate)
-		if s.Every > 0 && len(s.Until) == 0 && c.heeds("N85") {
+		if s.Every > 0 && len(s.Until) == 0 {
 			s.Until = toDay(max(p.day, 0) + 84)
-		}
-		if !c.heeds("N85") && s.Op != treatment.Look {
-			s.Until = nil
-		}
-		if !c.heeds("N50") && s.Op == treatment.HoldWater {
-			s.Until = nil
 		}
 		switch s.Op {
 		case treatment.ByRule, treatment.BottomWater, treatment.FirstWater:
@@ -84,9 +78,7 @@ func (c *composer) plainSteps() {
 				continue
 			}
 		case treatment.Flush:
-			if c.heeds("N44") {
-				s.Params.Water = or(c.betterWater(), "low-mineral")
-			}
+			s.Params.Water = or(c.betterWater(), "low-mineral")
 			s.Params.ML = num(3 * float64(int(PotML(c.potWidth(), c.shape(c.potWidth())))))
 			if dated && len(p.gate) == 0 && p.day <= c.sat+28 {
 				c.leave(string(s.Op), "the fresh mix does it")
@@ -113,7 +105,7 @@ func (c *composer) plainSteps() {
 				c.draft.sit(treatment.PiecesSit, 0, rankPieces, steps...)
 				continue
 			}
-			if c.Choices.Plantlets == "stay" && c.heeds("N87") {
+			if c.Choices.Plantlets == "stay" {
 				c.leave(string(s.Op), "the carer lets it stay")
 				continue
 			}
@@ -137,17 +129,11 @@ func (c *composer) plainSteps() {
 		case treatment.LabelDrug:
 			s.Params.Where = s.Organ
 			if c.Choices.Drug == "copper" && s.Params.Class == "bacteria" {
-				if c.heeds("N69") && c.copperHurts() {
+				if c.copperHurts() {
 					c.leave("copper", "it kills the leaves of this kind")
 				} else {
 					s.Params.Product, s.Params.Class = "copper", "copper"
 				}
-			}
-			if !c.heeds("N67") {
-				s.Params.Class = "fungus"
-			}
-			if !c.heeds("N68") {
-				s.Params.DoseTyped, s.Params.ML = false, num(5)
 			}
 			steps := []step{s}
 			if s.Organ == "leaf" {
@@ -179,13 +165,7 @@ func (c *composer) plainSteps() {
 				continue // fed after the root work, by its own gate
 			}
 		case treatment.Brighten:
-			if !c.heeds("N56") {
-				s.Params.Share = num(0.5)
-			}
 		case treatment.Temper:
-			if !c.heeds("N58") && c.has(cause.ColdInjury) {
-				s.Params.ToC = num(24)
-			}
 		}
 		if s.Op == treatment.RinseOff && c.any(treatment.LeafDiseases) {
 			c.leave(string(s.Op), "with a leaf disease open nothing is showered")
@@ -197,14 +177,6 @@ func (c *composer) plainSteps() {
 		}
 		c.draft.at(p.day, orderOf(s.Op), s)
 	}
-	if c.has(cause.Virus) && !c.heeds("N80") {
-		c.draft.at(60, rankLook, do(treatment.Routine))
-	}
-	if !c.heeds("N21") && c.root == nil && !c.change && c.seat == facts.InPot && c.pieces == nil && !c.neck {
-		c.root = &rootWork{kind: wholeBall}
-		c.sat = 0
-		c.wholeSitting(*c.root)
-	}
 }
 
 func (x *subject) copperHurts() bool {
@@ -214,7 +186,7 @@ func (x *subject) copperHurts() bool {
 // trimmed cuts back above nodes; soft trailers and ivies fill their own bare
 // spots with what comes off.
 func (c *composer) trimmed(p plain) {
-	if c.sick() && c.heeds("N11") {
+	if c.sick() {
 		c.leave(string(treatment.TrimBranch), "nothing is cut for shape while it is sick or a piece")
 		return
 	}
@@ -227,9 +199,7 @@ func (c *composer) trimmed(p plain) {
 		fill = []step{do(treatment.Refill, what("fresh tips"))}
 	}
 	var steps []step
-	if c.heeds("N01") {
-		steps = append(steps, c.blade())
-	}
+	steps = append(steps, c.blade())
 	c.draft.at(p.day, rankPieces+2, slices.Concat(steps, cuts, fill)...)
 }
 
@@ -242,9 +212,7 @@ func (c *composer) refilled(p plain) {
 		return
 	}
 	var steps []step
-	if c.heeds("N01") {
-		steps = append(steps, c.blade())
-	}
+	steps = append(steps, c.blade())
 	c.draft.at(
 		p.day,
 		rankPieces+2,
@@ -262,8 +230,6 @@ func (c *composer) letGo() {
 	}
 	var waits gate.Gate
 	switch {
-	case c.clear > 0 && !c.heeds("N79"):
-		waits = gate.Gate{gate.CleanFor(7, 1)}
 	case c.clear > 0:
 		waits = gate.Gate{gate.CleanFor(c.clear, 3)}
 	}
@@ -298,7 +264,7 @@ func (c *composer) also() {
 			c.leave(word, "there is no such operator")
 			continue
 		}
-		if c.heeds("N84") && !c.asked(op) {
+		if !c.asked(op) {
 			c.leave(word, "nothing accepted asks for it")
 			continue
 		}
@@ -306,13 +272,13 @@ func (c *composer) also() {
 			_, ok := treatment.FoeOf(id)
 			return ok && id != cause.Springtail
 		})
-		if op.ID == treatment.Earth && c.heeds("N67") && !pests &&
+		if op.ID == treatment.Earth && !pests &&
 			(c.any(treatment.LeafDiseases) || c.has(cause.Virus)) {
 			c.leave(word, "it reaches nothing that does harm here")
 			continue
 		}
 		s := do(op.ID)
-		if op.ID == treatment.Flush && c.heeds("N44") {
+		if op.ID == treatment.Flush {
 			s.Params.Water = or(c.betterWater(), "low-mineral")
 		}
 		c.draft.at(0, orderOf(op.ID), s)

@@ -57,9 +57,7 @@ func (c *composer) changeSetup() {
 		ready = nil
 	}
 	var before []step
-	if c.heeds("N01") {
-		before = append(before, c.blade())
-	}
+	before = append(before, c.blade())
 	live := c.rotLives && r.live
 	c.place(treatment.ChangeSit, ready, before, sitting, nil)
 	c.waterAfter(r, set, live, c.afterWash(set))

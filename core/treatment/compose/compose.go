@@ -26,7 +26,6 @@ type composer struct {
 	draft  draft
 	plan   treatment.Plan
 	school treatment.School
-	off    map[treatment.RuleID]bool
 	sat    int // the day of the root sitting; -1 where there is none or it waits
 	held   string
 	gated  bool // the root sitting waits for a gate
@@ -34,10 +33,6 @@ type composer struct {
 	clear int
 	cold  bool // it is too cold to time one of them
 }
-
-// heeds says whether the composer keeps a rule. All are kept, but where a test
-// switches one off to see that the sweep notices.
-func (c *composer) heeds(id treatment.RuleID) bool { return !c.off[id] }
 
 // leave says what the plan does without or otherwise, and why.
 func (c *composer) leave(op, why string) {
@@ -50,11 +45,7 @@ func (c *composer) leave(op, why string) {
 // Plan makes a plan for a situation. It fails on an unknown kind, habit, cause
 // or wish, and where nothing was accepted. The same situation always gives the
 // same plan.
-func Plan(s treatment.Situation) (treatment.Plan, error) { return Without(s) }
-
-// Without makes a plan that does not heed some rules: the sweep shows by it that
-// every one of them is needed, and that breaking it is noticed.
-func Without(s treatment.Situation, off ...treatment.RuleID) (treatment.Plan, error) {
+func Plan(s treatment.Situation) (treatment.Plan, error) {
 	if err := faults(s); err != nil {
 		return treatment.Plan{}, err
 	}
@@ -64,12 +55,8 @@ func Without(s treatment.Situation, off ...treatment.RuleID) (treatment.Plan, er
 	}
 	c := &composer{
 		agenda: &agenda{subject: x},
-		off:    map[treatment.RuleID]bool{},
 		sat:    -1,
 		draft:  draft{days: map[slotOfDay][]block{}},
-	}
-	for _, id := range off {
-		c.off[id] = true
 	}
 	c.plan.LeftOut, c.plan.Sittings = []treatment.LeftOut{}, []treatment.Sitting{}
 	c.collect()
@@ -169,7 +156,7 @@ func (c *composer) settle() {
 func (c *composer) layOut() {
 	c.start()
 	if c.Choices.Discard == "now" {
-		if c.hopeless() || !c.heeds("N89") {
+		if c.hopeless() {
 			c.bin()
 			return
 		}
@@ -215,7 +202,7 @@ func (c *composer) layOut() {
 	c.offsets()
 	c.letGo()
 	c.also()
-	if c.Facts.Standing.Value && c.heeds("N49") && c.kind.WaterRule != plant.WetTray && !c.untied &&
+	if c.Facts.Standing.Value && c.kind.WaterRule != plant.WetTray && !c.untied &&
 		c.seat != facts.InCup &&
 		c.seat != facts.InDish {
 		c.draft.at(0, rankAfter, do(treatment.DrainSaucer))
@@ -235,7 +222,7 @@ func (c *composer) agreeSchool() {
 		c.nextBest(treatment.Rest)
 	case c.school == treatment.Rest && c.change:
 		c.nextBest(treatment.Rest)
-	case c.school == treatment.Rest && c.rotLives && c.rotAsks() && c.heeds("N83"):
+	case c.school == treatment.Rest && c.rotLives && c.rotAsks():
 		c.nextBest(treatment.Rest) // rot does not wait until it has rested
 	}
 	if c.root != nil && c.root.kind == wholeBall && !c.change {
@@ -293,11 +280,11 @@ func (x *subject) spreads() (ways []string) {
 func (c *composer) start() {
 	var steps []step
 	ways := c.spreads()
-	if len(ways) > 0 && c.heeds("N78") && !c.Facts.Isolated.Value {
+	if len(ways) > 0 && !c.Facts.Isolated.Value {
 		steps = append(steps, do(treatment.Isolate, with(func(p *treatment.Params) { p.Ways = ways })))
 	}
 	steps = append(steps, do(treatment.Baseline))
-	if len(ways) > 0 && c.heeds("N78") {
+	if len(ways) > 0 {
 		steps = append(steps, do(treatment.Neighbours, note(c.beside())))
 	}
 	c.draft.at(0, rankStart, steps...)

@@ -14,7 +14,7 @@ const mostSprays = 12
 // fresh watering or a wound took treatments out or moved them. Where the product
 // cannot be borne at all, what can be dabbed is dabbed; else nothing is begun.
 func (c *composer) covered(list []*sit) []*sit {
-	if c.discard != "" || !c.heeds("N72") || !c.heeds("N63") {
+	if c.discard != "" {
 		return list
 	}
 	for _, p := range c.pests {

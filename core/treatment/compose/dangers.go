@@ -42,9 +42,6 @@ func (c *composer) cautionsOf(s step) (letters []string) {
 			letters = append(letters, extra.letter)
 		}
 	}
-	if !c.heeds("N90") {
-		return nil
-	}
 	slices.Sort(letters)
 	return letters
 }

@@ -144,15 +144,15 @@ func (c *composer) unready(list []*sit) {
 			phase := c.phase(s.day)
 			still := c.orchid && phase != "growing" && phase != "waking" && !c.tips &&
 				!c.has(cause.MossSmothered, cause.Detached)
-			if still && !over && c.heeds("N20") && !s.gate.Sees(gate.Tip, gate.Growth, gate.NewGrowth, gate.NewRoot) {
+			if still && !over && !s.gate.Sees(gate.Tip, gate.Growth, gate.NewGrowth, gate.NewRoot) {
 				s.gate = s.gate.With(gate.See(gate.Tip), gate.See(gate.Growth))
 			}
 			winter := among(c.month(s.day), time.November, time.December, time.January, time.February)
-			if winter && !over && c.is(treatment.WO, treatment.PA) && c.heeds("N20") &&
+			if winter && !over && c.is(treatment.WO, treatment.PA) &&
 				!waitsForSeason(s.gate) {
 				s.gate = s.gate.With(gate.In(gate.Spring()...))
 			}
-			if c.thirsty && !drunk && c.heeds("N23") && !c.rotsBelow() && !waitsFirm(s.gate) {
+			if c.thirsty && !drunk && !c.rotsBelow() && !waitsFirm(s.gate) {
 				s.gate = s.gate.With(gate.FirmFor(1))
 			}
 		}
@@ -183,9 +183,6 @@ func (c *composer) forgone(list []*sit) {
 
 // trust says why a side or a school that the carer chose is not in the plan.
 func (c *composer) trust() {
-	if !c.heeds("N87") {
-		return
-	}
 	said := func(word string) bool {
 		return slices.ContainsFunc(
 			c.plan.LeftOut,
@@ -222,7 +219,7 @@ func (c *composer) opened(s *treatment.Sitting) {
 		if !met(s.Gate, e.Event) {
 			continue
 		}
-		if e.Day < stage && c.heeds("N86") {
+		if e.Day < stage {
 			continue
 		}
 		ev := e

@@ -28,7 +28,7 @@ const rotStillOpen = "rot or a wilt is open that is not cut: until it has stoppe
 // undecided leaves root work out for less than rot: after the day on which a
 // wilt must be decided, and beside a base that rots and cannot be cut.
 func (c *composer) undecided() {
-	if !c.rotLives || c.root == nil && !c.change || !c.heeds("N83") ||
+	if !c.rotLives || c.root == nil && !c.change ||
 		slices.ContainsFunc(c.asks, func(id cause.ID) bool { return slices.Contains(treatment.Rots, id) }) {
 		return
 	}
@@ -124,7 +124,7 @@ func (c *composer) rotAsks() bool {
 
 // overrides says whether the root sitting cannot wait, whatever holds it.
 func (c *composer) overrides() bool {
-	rot := c.rotLives && c.heeds("N83") &&
+	rot := c.rotLives &&
 		slices.ContainsFunc(c.asks, func(id cause.ID) bool { return slices.Contains(treatment.Rots, id) })
 	drowned := c.Facts.MediumSour.Value || c.Facts.Medium.Value == facts.Sour ||
 		c.has(cause.NoDrainage) && c.limp && !c.thirsty
@@ -140,7 +140,7 @@ func (c *composer) dateRoots() {
 	over := c.overrides()
 	var reasons []string
 	var waits gate.Gate
-	if !over && c.heeds("N20") {
+	if !over {
 		for _, h := range c.holds(0) {
 			reasons, waits = append(reasons, h.reason), waits.With(h.gate...)
 		}
@@ -151,11 +151,8 @@ func (c *composer) dateRoots() {
 		c.wait(strings.Join(reasons, ", "), gate.Gate{gate.In(gate.LateWinter()...)}.With(waits...))
 		return
 	case len(reasons) > 0:
-	case !over && r != nil && r.season && !c.growing() && c.heeds("N20"):
+	case !over && r != nil && r.season && !c.growing():
 		reasons, waits = []string{"season"}, c.rootSeason()
-	}
-	if !c.heeds("N83") && c.rotLives && len(reasons) == 0 {
-		c.sat = 5
 	}
 	if len(reasons) > 0 {
 		// A newcomer alone waits for a day that is known.
@@ -169,17 +166,17 @@ func (c *composer) dateRoots() {
 	if r != nil && r.season {
 		c.sat = max(c.sat, r.later)
 	}
-	if c.thirsty && !c.rotsBelow() && c.heeds("N23") {
+	if c.thirsty && !c.rotsBelow() {
 		if restingDry(c.subject) || c.asleep() || c.firstRoots() {
 			c.wait("thirst", gate.Gate{gate.FirmFor(1)})
 			return
 		}
 		c.sat = max(c.sat, c.drinks()+4)
 	}
-	if last := c.Facts.LastSitting; last.Known && c.heeds("N22") && !c.rotsBelow() {
+	if last := c.Facts.LastSitting; last.Known && !c.rotsBelow() {
 		c.sat = max(c.sat, betweenSittings-int(last.Value))
 	}
-	if c.sat > 0 && !over && c.heeds("N20") {
+	if c.sat > 0 && !over {
 		if later := c.holds(c.sat); len(later) > 0 { // by then it would be held
 			for _, h := range later {
 				reasons, waits = append(reasons, h.reason), waits.With(h.gate...)
@@ -210,7 +207,7 @@ func (x *subject) drinks() int {
 }
 
 func (c *composer) wait(reason string, waits gate.Gate) {
-	if last := c.Facts.LastSitting; last.Known && last.Value < betweenSittings && c.heeds("N22") {
+	if last := c.Facts.LastSitting; last.Known && last.Value < betweenSittings {
 		days := max(newcomerDays, betweenSittings-int(last.Value))
 		waits = slices.DeleteFunc(slices.Clone(waits), func(g gate.Condition) bool { return g.Since == facts.Came })
 		waits = gate.Gate{gate.OnDay(days)}.With(waits...)
@@ -239,7 +236,7 @@ func (c *composer) preWater() {
 	r := c.root
 	if r == nil || r.kind != wholeBall || c.sat != 0 || c.untied || c.thirsty ||
 		c.has(cause.NoDrainage, cause.Overwatering) ||
-		!c.overrides() && c.heeds("N20") && len(c.holds(1)) > 0 { // a day later it would be held
+		!c.overrides() && len(c.holds(1)) > 0 { // a day later it would be held
 		return
 	}
 	wants := c.moist == facts.Due || c.moist == facts.Dry
@@ -247,9 +244,8 @@ func (c *composer) preWater() {
 	if !wants && !bound {
 		return
 	}
-	if c.heeds("N52") &&
-		(c.rotLives || c.dry || c.code == treatment.DEC || c.resting() || c.epiphyte && c.badMedium() || c.epiphyte &&
-			!wants) {
+	if c.rotLives || c.dry || c.code == treatment.DEC || c.resting() || c.epiphyte && c.badMedium() || c.epiphyte &&
+		!wants {
 		return
 	}
 	c.draft.at(0, rankSoak, do(treatment.PreWater))

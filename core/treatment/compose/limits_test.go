@@ -29,7 +29,6 @@ func laid(t *testing.T, text string) *composer {
 	require.True(t, ok)
 	return &composer{
 		agenda: &agenda{subject: x},
-		off:    map[treatment.RuleID]bool{},
 		sat:    -1,
 		draft:  draft{days: map[slotOfDay][]block{}},
 	}

@@ -33,7 +33,7 @@ func (c *composer) mendOnce(list []*sit) ([]*sit, bool) {
 		for i := range s.steps {
 			h := &here{world: w, s: s, i: i, step: s.steps[i], rest: s.steps[i+1:], gone: s.steps[:i], plans: list}
 			for _, g := range guards {
-				if !c.heeds(g.rule) || len(g.ops) > 0 && !slices.Contains(g.ops, h.step.Op) {
+				if len(g.ops) > 0 && !slices.Contains(g.ops, h.step.Op) {
 					continue
 				}
 				if v := g.says(h); v.do != fine {
@@ -55,8 +55,8 @@ func (c *composer) dryEnd(w *world, s *sit) ([]step, bool) {
 	if len(s.steps) == 0 || s.steps[len(s.steps)-1].Op == treatment.CrownDry {
 		return nil, false
 	}
-	crown := c.heeds("N46") && w.drips()
-	night := c.heeds("N47") && c.wetNo && w.wet[treatment.Leaves] && s.slot == treatment.Evening
+	crown := w.drips()
+	night := c.wetNo && w.wet[treatment.Leaves] && s.slot == treatment.Evening
 	if !crown && !night {
 		return nil, false
 	}

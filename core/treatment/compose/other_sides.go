@@ -21,9 +21,6 @@ func (c *composer) release(k clock) {
 		rankLook,
 		do(treatment.Look, every(7, toDay(max(first+35, first+again+k.clear)))),
 	)
-	if !c.heeds("N71") {
-		c.draft.at(first+4, rankSpray, c.sprayOnce(c.pests, treatment.LabelDrug, "insect", false)...)
-	}
 }
 
 // dabbing kills single insects every third day.
@@ -50,9 +47,6 @@ const (
 
 // dabbed is how many days after the first dab the last one comes, in whole steps.
 func (c *composer) dabbed(k clock) int {
-	if !c.heeds("N72") {
-		return 2 * dabDays
-	}
 	return (max(k.treated, leastDabbed) + dabDays - 1) / dabDays * dabDays
 }
 
@@ -92,10 +86,10 @@ func (c *composer) drenching(list []cause.ID, start int, k clock) {
 	for day := last; ; day += systemicDays {
 		moist := do(treatment.ByRule, what("moist before the product"))
 		c.draft.at(day, rankRoot, moist, do(treatment.Systemic, with(func(p *treatment.Params) {
-			p.Class, p.DoseTyped = "insect", c.heeds("N68")
+			p.Class, p.DoseTyped = "insect", true
 		})))
 		last = day + systemicDays
-		if last >= start+1+k.treated || !c.heeds("N72") {
+		if last >= start+1+k.treated {
 			break
 		}
 	}
@@ -108,7 +102,7 @@ func (c *composer) dipping(k clock) {
 	warm := 43.5
 	if own := c.Choices.DipC; own.Known {
 		warm = own.Value
-		if c.heeds("N76") && (warm < 43 || warm > 44) {
+		if warm < 43 || warm > 44 {
 			c.leave("hot-dip", "only 43 to 44 °C kills the mites and spares the plant")
 			warm = 43.5
 		}

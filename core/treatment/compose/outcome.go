@@ -15,8 +15,5 @@ func (c *composer) outcome() {
 	if living == 0 {
 		shown = "ending; pups may come"
 	}
-	if !c.heeds("N88") {
-		shown = "loss"
-	}
 	c.plan.Outcome = &treatment.Outcome{Shown: shown, LivingParts: living}
 }

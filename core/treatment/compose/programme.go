@@ -57,16 +57,13 @@ func (c *composer) programmes() {
 
 // bears says whether its leaves bear a product.
 func (c *composer) bears(op treatment.OperatorID) bool {
-	if !c.heeds("N63") && (op == treatment.Soap || op == treatment.Oil) {
-		return true
-	}
 	switch op {
 	case treatment.Soap:
 		return !c.trait(plant.SoapTender, plant.PowderBloom) && c.code != treatment.BEG
 	case treatment.Oil:
 		return !c.trait(plant.OilTender, plant.PowderBloom, plant.Fuzzy)
 	case treatment.Alcohol, treatment.Scrape:
-		return !c.trait(plant.PowderBloom) || !c.heeds("N77")
+		return !c.trait(plant.PowderBloom)
 	case treatment.Predators:
 		return c.airC >= 18
 	case treatment.HotDip:
@@ -149,7 +146,7 @@ func (c *composer) product(list []cause.ID) map[cause.ID]treatment.OperatorID {
 		if want != "" && want != pick {
 			if slices.Contains(sides, want) {
 				pick = want
-			} else if c.heeds("N87") {
+			} else {
 				why := fmt.Sprintf("it reaches no stage of %s, or this plant does not bear it now", label(p))
 				if want == treatment.Systemic && c.meetsBees() {
 					why = beesOrFood
@@ -234,9 +231,6 @@ func (c *composer) clockOf(p cause.ID) clock {
 	if !a || !b || !d {
 		return clock{coldInterval, coldDays, coldClear, 3, true}
 	}
-	if !c.heeds("N72") {
-		k.least, k.treated = 2, k.interval
-	}
 	return k
 }
 
@@ -254,7 +248,7 @@ func (c *composer) onLeaves(list []cause.ID) {
 	op := chosen[list[0]]
 	c.stripInfested(list)
 	start := 0
-	if c.tender() && c.heeds("N63") {
+	if c.tender() {
 		start = drinkDays
 	}
 	switch op {
@@ -310,15 +304,10 @@ func (c *composer) stripInfested(list []cause.ID) {
 	default:
 		return
 	}
-	if !c.heeds("N07") {
-		s.Params.Share, s.Params.N = num(0.6), treatment.Number{}
-	}
 	var steps []step
-	if c.heeds("N01") {
-		steps = append(steps, c.blade())
-	}
+	steps = append(steps, c.blade())
 	steps = append(steps, s)
-	if c.root != nil && c.sat == 0 && c.heeds("N02") {
+	if c.root != nil && c.sat == 0 {
 		steps = append(steps, c.blade())
 	}
 	steps = append(steps, c.bag()...)

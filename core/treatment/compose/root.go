@@ -15,8 +15,8 @@ import (
 func (c *composer) blade() step {
 	method := "alcohol"
 	switch {
-	case !c.stubborn() || !c.heeds("N03"):
-	case c.heeds("N75") && len(c.pests) > 0:
+	case !c.stubborn():
+	case len(c.pests) > 0:
 		method = "bleach" // no flame near the alcohol that is dabbed
 	default:
 		method = "flame"
@@ -42,13 +42,9 @@ func (c *composer) stubborn() bool {
 // cutting puts a clean blade before and after cuts.
 func (c *composer) cutting(cuts ...step) []step {
 	var out []step
-	if c.heeds("N01") {
-		out = append(out, c.blade())
-	}
+	out = append(out, c.blade())
 	out = append(out, cuts...)
-	if c.heeds("N02") {
-		out = append(out, c.blade())
-	}
+	out = append(out, c.blade())
 	return out
 }
 
@@ -82,13 +78,7 @@ func (c *composer) place(kind treatment.SittingKind, ready, before, sitting, aft
 	}
 	c.draft.at(c.sat, rankReady, ready...)
 	c.draft.at(c.sat, rankBlade, before...)
-	if c.heeds("N19") {
-		c.draft.sit(kind, c.sat, rankRoot, sitting...)
-	} else {
-		i := slices.IndexFunc(sitting, func(s step) bool { return s.Op.Does(treatment.Sets) })
-		c.draft.sit(kind, c.sat, rankRoot, sitting[:max(0, i)]...)
-		c.draft.sit(kind, c.sat+1, rankRoot, sitting[max(0, i):]...)
-	}
+	c.draft.sit(kind, c.sat, rankRoot, sitting...)
 	c.draft.at(c.sat, rankAfter, after...)
 }
 
@@ -122,8 +112,6 @@ func (c *composer) dryDay(organ string, live bool) int {
 		r = c.stemDry
 	}
 	switch {
-	case !c.heeds("N40"):
-		return 0
 	case live:
 		return r[1]
 	case c.Choices.FirstWater == "at once" && !c.orchid && !c.dry && (organ == "" || organ == "roots"):
@@ -143,8 +131,6 @@ func (r rootWork) wound() string {
 // wholeDay is the day of the first water after potting with whole roots.
 func (c *composer) wholeDay() int {
 	switch {
-	case !c.heeds("N40"):
-		return 0
 	case treatment.MineralSet.Has(c.code):
 		return max(c.habit.Whole, c.dryDay("roots", false))
 	case c.dry:
@@ -168,7 +154,7 @@ func (c *composer) unpotting(r rootWork, tray bool) []step {
 		how = "two persons"
 	}
 	out := []step{do(treatment.Unpot, with(func(p *treatment.Params) { p.To, p.How = to, how }))}
-	falls := r.falls && c.heeds("N24")
+	falls := r.falls
 	wash := do(treatment.WashOff)
 	switch {
 	case falls:
@@ -177,16 +163,16 @@ func (c *composer) unpotting(r rootWork, tray bool) []step {
 		wash.Params.How = "dry"
 	}
 	switch {
-	case r.moss && c.heeds("N36"):
+	case r.moss:
 		if !c.untied && (c.badMedium() || c.any(treatment.Rots)) {
 			out = append(out, wash)
 		}
 		out = append(out, do(treatment.ClearMoss))
 	case c.seat == facts.Hung || c.seat == facts.OnMount:
-	case c.heeds("N33") || !c.orchid:
+	default:
 		out = append(out, wash)
 	}
-	if c.Facts.Plug.Value && c.heeds("N33") {
+	if c.Facts.Plug.Value {
 		out = append(out, do(treatment.RemovePlug))
 	}
 	if r.sheaths && c.code == treatment.SYM {
@@ -195,23 +181,16 @@ func (c *composer) unpotting(r rootWork, tray bool) []step {
 	if r.scales {
 		out = append(out, do(treatment.PullDead, organ("bulb")))
 	}
-	if c.heeds("N15") {
-		out = append(out, do(treatment.Tally))
-	}
+	out = append(out, do(treatment.Tally))
 	doubtful := c.Choices.DryRoots
 	if doubtful == "" {
 		doubtful = "keep"
-	}
-	if doubtful == "keep" && !c.heeds("N15") {
-		doubtful = "cut"
 	}
 	out = append(
 		out,
 		do(treatment.TrimDead, organ("roots"), with(func(p *treatment.Params) { p.Doubtful = doubtful })),
 	)
-	if c.heeds("N02") {
-		out = append(out, c.blade())
-	}
+	out = append(out, c.blade())
 	return out
 }
 
@@ -226,28 +205,22 @@ func (c *composer) cleaning(r rootWork, tray bool) (out []step) {
 			out,
 			do(treatment.CutRot, organ(r.cut), with(func(p *treatment.Params) { p.BeyondCM = num(beyond) })),
 		)
-		if c.heeds("N02") {
-			out = append(out, c.blade())
-		}
+		out = append(out, c.blade())
 	}
 	if r.part {
 		out = append(out, do(treatment.PartIt, organ("rhizome"), with(func(p *treatment.Params) { p.N = num(2) })))
-		if c.heeds("N02") {
-			out = append(out, c.blade())
-		}
+		out = append(out, c.blade())
 	}
 	out = append(out, c.rinse(r)...)
 	if d := c.Choices.CutDressing; d == "cinnamon" || d == "powder" {
 		switch {
-		case r.cut != "" && (c.code != treatment.MON || !c.heeds("N14")):
+		case r.cut != "" && (c.code != treatment.MON):
 			out = append(out, do(treatment.DustCut, organ(r.cut)))
-		case !c.heeds("N14"):
-			out = append(out, do(treatment.DustCut, organ("roots")))
 		case r.cut == "":
 			c.leave("dust-cut", "powder dries root cuts dead; they are left dry")
 		}
 	}
-	if tray || !c.heeds("N39") {
+	if tray {
 		return out
 	}
 	if treatment.FineSet.Has(c.code) && r.cut == "" && !r.part {
@@ -255,8 +228,6 @@ func (c *composer) cleaning(r rootWork, tray bool) (out []step) {
 	}
 	hours := 2.0
 	switch {
-	case !c.heeds("N16"):
-		hours = 9
 	case c.fine:
 		hours = 1
 	case r.cut != "":
@@ -294,9 +265,6 @@ func (c *composer) rinse(r rootWork) []step {
 		c.leave("label-drug", "no water mould is accepted: it would touch nothing")
 	case c.Choices.RootRinse == "soap":
 		conc := 0.0004
-		if !c.heeds("N64") {
-			conc = 0.2
-		}
 		return []step{
 			do(
 				treatment.Soap,
@@ -313,7 +281,7 @@ func (c *composer) rinse(r rootWork) []step {
 // peroxide is used up to 3 % and never from a stronger stock.
 func (c *composer) peroxide(where string, strength, ml float64) (step, bool) {
 	stock := c.Choices.PeroxidePct.Or(3) / 100
-	if stock > 0.03 && c.heeds("N75") {
+	if stock > 0.03 {
 		c.leave("peroxide", fmt.Sprintf("%.0f %% is dangerous to handle: buy 3 %%", stock*100))
 		return step{}, false
 	}
@@ -326,8 +294,5 @@ func (c *composer) peroxide(where string, strength, ml float64) (step, bool) {
 func (c *composer) label(class, organName, where string) step {
 	return do(treatment.LabelDrug, organ(organName), with(func(p *treatment.Params) {
 		p.Class, p.Where, p.DoseTyped = class, where, true
-		if !c.heeds("N68") {
-			p.DoseTyped, p.ML = false, num(5)
-		}
 	}))
 }

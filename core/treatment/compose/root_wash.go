@@ -17,23 +17,17 @@ func (c *composer) washSitting(r rootWork) {
 	set := c.setting()
 	live := r.live || c.rotLives && c.has(cause.RootRot, cause.BaseRot, cause.BlackRot, cause.Fusarium)
 	sitting := c.unpotting(r, false)
-	if !c.heeds("N35") {
-		sitting = append(c.scalded(r), sitting...)
-	}
 	sitting = append(sitting, c.cleaning(r, false)...)
 	place := c.potIn(set.op)
 	switch set.op {
 	case treatment.SetCup:
 		place = do(set.op, with(func(p *treatment.Params) { p.GapMM = num(3) }))
-		if !c.heeds("N45") {
-			place.Params.GapMM = num(-4)
-		}
 	case treatment.SetReservoir:
 		place = do(set.op, with(func(p *treatment.Params) { p.LevelCM = num(2.5) }))
 	case treatment.Hang, treatment.Mount:
 		place = do(set.op)
 	case treatment.WrapMoss:
-		place = do(set.op, with(func(p *treatment.Params) { p.TouchesBase = !c.heeds("N36") }))
+		place = do(set.op, with(func(p *treatment.Params) { p.TouchesBase = false }))
 	case treatment.PotIn:
 		place.Params.Dry = c.firstRoots()
 	}
@@ -59,26 +53,12 @@ func (c *composer) washSitting(r rootWork) {
 			settled = append(settled, c.crownDry(treatment.Crown, treatment.Leaves)...)
 		}
 	}
-	if c.heeds("N25") {
-		sitting = append(sitting, settled...)
-	} else { // set first, trimmed afterwards
-		i := slices.IndexFunc(sitting, func(s step) bool { return s.Op == treatment.TrimDead })
-		sitting = slices.Concat(sitting[:i], settled[:1], sitting[i:], settled[1:])
-	}
+	sitting = append(sitting, settled...)
 	after, wean := c.sheltered(r, set.op)
 	water := c.afterWash(set)
-	if !c.heeds("N18") && len(water) > 0 {
-		i := slices.IndexFunc(sitting, func(s step) bool { return s.Op == treatment.TrimDead })
-		sitting = slices.Insert(sitting, i, water[0])
-	}
 	before := []step{}
-	if c.heeds("N01") {
-		before = append(before, c.blade())
-	}
+	before = append(before, c.blade())
 	ready := set.ready
-	if !c.heeds("N17") {
-		ready = slices.DeleteFunc(slices.Clone(ready), func(s step) bool { return s.Op == treatment.ReadyPot })
-	}
 	saved := c.insure(r)
 	c.place(treatment.RootWash, ready, slices.Concat(before, saved), sitting, after)
 	c.waterAfter(r, set, live, water)
@@ -166,14 +146,8 @@ func (c *composer) afterWash(set setting) []step {
 	case treatment.SetCup:
 		return nil
 	case treatment.Hang, treatment.Mount:
-		if !c.heeds("N41") {
-			return nil
-		}
 		return []step{do(treatment.WetRoots, every(1, tips))}
 	case treatment.SetReservoir:
-		if !c.heeds("N41") {
-			return nil
-		}
 		return append(
 			[]step{
 				do(treatment.FirstWater, how("reservoir"), with(func(p *treatment.Params) { p.LevelCM = num(2.5) })),
@@ -203,9 +177,7 @@ func (c *composer) waterAfter(r rootWork, set setting, live bool, water []step) 
 		}
 	case c.code == treatment.PA && r.falls && r.cut == "":
 		days = 0 // a palm is watered again at once
-		if c.heeds("N40") {
-			days = c.rootDry[0]
-		}
+		days = c.rootDry[0]
 	}
 	if c.has(cause.ColdInjury) {
 		days = max(days, 3)
@@ -280,11 +252,7 @@ func (c *composer) nurse(r rootWork, set setting, live, wean bool) {
 
 // weaning opens a cover by steps when its gate is met.
 func (c *composer) weaning(waits gate.Gate) {
-	if c.heeds("N55") {
-		c.draft.gate(waits, do(treatment.Wean, with(func(p *treatment.Params) { p.Days = num(14) })))
-		return
-	}
-	c.draft.at(c.sat+14, rankAfter, do(treatment.CoverIt, with(func(p *treatment.Params) { p.Cover = "none" })))
+	c.draft.gate(waits, do(treatment.Wean, with(func(p *treatment.Params) { p.Days = num(14) })))
 }
 
 // feedLater feeds again when roots can take it.
@@ -317,9 +285,6 @@ func (c *composer) fromCup() {
 	school := c.school
 	c.school = treatment.OwnMix
 	level := math.Round(0.92*width/3*10) / 10
-	if !c.heeds("N45") {
-		level = 0.92 * width
-	}
 	c.draft.hold(
 		treatment.RootWhole,
 		gate.Gate{gate.Count(gate.Tip, 2, 1)},

@@ -1,8 +1,6 @@
 package compose
 
 import (
-	"slices"
-
 	"tendermend/core/cause"
 	"tendermend/core/facts"
 	"tendermend/core/gate"
@@ -38,9 +36,6 @@ func (c *composer) wholeSitting(r rootWork) {
 		op = treatment.PotUp
 	}
 	ready := []step{c.ready(w, c.ball(true), true)}
-	if !c.heeds("N17") {
-		ready = nil
-	}
 	var saved []step
 	if r.tips && c.code == treatment.JEW {
 		saved = c.cutting(
@@ -58,9 +53,9 @@ func (c *composer) wholeSitting(r rootWork) {
 	}
 	sitting := []step{do(treatment.Unpot, with(func(p *treatment.Params) { p.To, p.How = "hand", lift }))}
 	switch {
-	case c.is(treatment.PA, treatment.CY) && c.heeds("N24"):
+	case c.is(treatment.PA, treatment.CY):
 		sitting = append(sitting, do(treatment.WashOff, how("falls")))
-	case c.heeds("N24") && (c.untied || c.code == treatment.MON && c.trait(plant.Brittle)):
+	case (c.untied || c.code == treatment.MON && c.trait(plant.Brittle)):
 	default:
 		sitting = append(sitting, do(treatment.Loosen))
 	}
@@ -89,9 +84,6 @@ func (c *composer) wholeSitting(r rootWork) {
 	first := c.firstWater(w, c.dry)
 	if c.code == treatment.MON {
 		first = append(first, c.crownDry(treatment.Crown)...)
-	}
-	if !c.heeds("N18") && len(first) > 0 {
-		sitting = slices.Insert(sitting, 1, first[0])
 	}
 	c.place(treatment.RootWhole, ready, saved, sitting, after)
 	if c.firstRoots() {
@@ -145,9 +137,7 @@ func (c *composer) largePot() {
 	sitting = append(sitting, c.labelled()...)
 	sitting = append(sitting, c.bag()...)
 	var before []step
-	if c.heeds("N01") {
-		before = append(before, c.blade())
-	}
+	before = append(before, c.blade())
 	c.place(treatment.RootWhole, []step{c.ready(w, c.ball(true), true)}, before, sitting, nil)
 	c.following(c.dryDay("roots", false), rankWater, c.firstWater(w, false)...)
 	if !c.gated {
@@ -168,7 +158,7 @@ func (c *composer) restFirst() {
 	if c.root != nil || c.untied {
 		return // its own root sitting waits for those roots
 	}
-	if c.rotLives && c.has(cause.Fusarium, cause.BaseRot, cause.BlackRot) && c.heeds("N83") {
+	if c.rotLives && c.has(cause.Fusarium, cause.BaseRot, cause.BlackRot) {
 		c.leave(string(treatment.Unpot), rotStillOpen)
 		return
 	}
@@ -190,7 +180,6 @@ func (c *composer) restFirst() {
 	}
 	c.draft.hold(treatment.RootWash, onNewRoot, "", steps...)
 	switch {
-	case !c.heeds("N41"):
 	case c.kind.RootsFirstCM > 0:
 		c.draft.hold("", c.ownRoots(), "", do(treatment.FirstWater, how("quarter"), share(0.25)))
 	default:

@@ -229,12 +229,10 @@ func (c *composer) chooseSchool() {
 			c.school, c.plan.SchoolWhy = s.School, heaviest(s)
 			return
 		}
-		if c.heeds("N87") {
-			c.leave(
-				"school "+string(want),
-				fmt.Sprintf("%s is refused: %s; the next best is %s", want, s.Refused, best.School),
-			)
-		}
+		c.leave(
+			"school "+string(want),
+			fmt.Sprintf("%s is refused: %s; the next best is %s", want, s.Refused, best.School),
+		)
 	}
 	c.school, c.plan.SchoolWhy = best.School, heaviest(best)
 }

@@ -71,8 +71,6 @@ func (c *composer) potIn(op treatment.OperatorID, opts ...option) step {
 	s := do(op, opts...)
 	ground := c.orchid && !c.epiphyte || c.bulbless
 	switch {
-	case !c.heeds("N34"):
-		s.Params.UnderCM = num(2)
 	case c.orchid && c.epiphyte && !c.bulbless:
 		s.Params.Depth = "on"
 	case ground:
@@ -101,18 +99,14 @@ func (c *composer) covers(most plant.Cover) []step {
 	case "none":
 		got = plant.CoverNone
 	}
-	if c.heeds("N53") {
-		switch {
-		case c.dry && c.code != treatment.FC && c.code != treatment.AP && c.code != treatment.BU:
-			got = plant.CoverNone
-		case c.dry, c.any(treatment.LeafDiseases), c.has(cause.Edema, cause.BroadMite):
-			got = min2(got, plant.CoverOpen)
-		}
-		if c.any(treatment.LeafDiseases) || c.has(cause.Edema, cause.BroadMite, cause.GreyMould) {
-			got = plant.CoverNone
-		}
-	} else {
-		got = plant.CoverClosed
+	switch {
+	case c.dry && c.code != treatment.FC && c.code != treatment.AP && c.code != treatment.BU:
+		got = plant.CoverNone
+	case c.dry, c.any(treatment.LeafDiseases), c.has(cause.Edema, cause.BroadMite):
+		got = min2(got, plant.CoverOpen)
+	}
+	if c.any(treatment.LeafDiseases) || c.has(cause.Edema, cause.BroadMite, cause.GreyMould) {
+		got = plant.CoverNone
 	}
 	if got == plant.CoverNone {
 		return nil
@@ -129,9 +123,6 @@ func min2(a, b plant.Cover) plant.Cover {
 
 // firstWater is the dated first water after a sitting.
 func (c *composer) firstWater(w float64, light bool) []step {
-	if !c.heeds("N41") {
-		return nil
-	}
 	s := do(treatment.FirstWater, how("through"))
 	if light {
 		s = do(treatment.FirstWater, how("light"), with(func(p *treatment.Params) { p.ML = c.lightML(w) }))
@@ -159,24 +150,15 @@ func (c *composer) betterWater() string {
 }
 
 func (c *composer) labelled() []step {
-	if !c.heeds("N38") {
-		return nil
-	}
 	return []step{do(treatment.Label)}
 }
 
 func (c *composer) bag() []step {
-	if !c.heeds("N81") {
-		return nil
-	}
 	return []step{do(treatment.BagWaste)}
 }
 
 // crownDry dries crown and joints, where one of them must be dry.
 func (c *composer) crownDry(only ...treatment.Organ) []step {
-	if !c.heeds("N46") {
-		return nil
-	}
 	for _, o := range only {
 		if c.keepDry[o] {
 			return []step{do(treatment.CrownDry)}

@@ -15,9 +15,7 @@ import (
 func (c *composer) besides(list []cause.ID) {
 	if slices.Contains(list, cause.Thrips) {
 		c.draft.at(0, rankLook, do(treatment.Traps, with(func(p *treatment.Params) { p.Colour = "blue" })))
-		if c.heeds("N73") {
-			c.soilStage()
-		}
+		c.soilStage()
 	}
 	if slices.Contains(list, cause.Whitefly) {
 		c.draft.at(0, rankLook, do(treatment.Traps, with(func(p *treatment.Params) { p.Colour = "yellow" })))
@@ -31,9 +29,7 @@ func (c *composer) besides(list []cause.ID) {
 		!(treatment.OneSet.Has(c.code) && c.Facts.Spikes.Or(0) > 0) {
 		c.draft.at(1, rankLook, do(treatment.SlideLook))
 	}
-	if c.heeds("N81") {
-		c.draft.at(0, rankPestBag, do(treatment.BagWaste))
-	}
+	c.draft.at(0, rankPestBag, do(treatment.BagWaste))
 }
 
 // soilStage meets the pupae of thrips in the medium.
@@ -58,16 +54,13 @@ func (c *composer) rootMealybug() {
 	from := max(c.sat, 0)
 	lawful := !c.meetsBees()
 	inMedium := !c.untied || c.inPotSchool()
-	if c.root != nil && inMedium && c.roots >= 0.25 && (lawful || !c.heeds("N70")) && !c.thirsty &&
+	if c.root != nil && inMedium && c.roots >= 0.25 && (lawful) && !c.thirsty &&
 		!treatment.MineralSet.Has(c.code) &&
 		!c.gated &&
 		!c.firstRoots() &&
 		c.code != treatment.AP {
 		c.draft.at(from+18, rankRoot, do(treatment.Systemic, with(func(p *treatment.Params) {
 			p.Class, p.DoseTyped = "insect", true
-			if !c.heeds("N68") {
-				p.DoseTyped, p.Grams = false, num(2)
-			}
 		})))
 	} else if !lawful {
 		c.leave("systemic", beesOrFood)
@@ -118,9 +111,6 @@ func (c *composer) rootGrub() {
 }
 
 func (c *composer) ending(day int) gate.Gate {
-	if !c.heeds("N85") {
-		return nil
-	}
 	return toDay(day)
 }
 
@@ -132,20 +122,18 @@ func (c *composer) gnats() {
 		rule != plant.WetTray &&
 		rule != plant.CupWater &&
 		rule != plant.Reservoir
-	if c.heeds("N73") {
-		switch {
-		case c.Choices.Gnats == "larvicide": // alone
-		case dryable && c.Choices.Gnats == "grit":
-			c.draft.at(0, rankAfter, do(treatment.TopDress, what("1 cm of grit")))
-		case dryable:
-			c.draft.at(0, rankAfter, do(treatment.DryTop))
-		}
-		c.draft.at(
-			1,
-			rankRoot,
-			do(treatment.Larvicide, every(7, c.ending(22)), with(func(p *treatment.Params) { p.DoseTyped = true })),
-		)
+	switch {
+	case c.Choices.Gnats == "larvicide": // alone
+	case dryable && c.Choices.Gnats == "grit":
+		c.draft.at(0, rankAfter, do(treatment.TopDress, what("1 cm of grit")))
+	case dryable:
+		c.draft.at(0, rankAfter, do(treatment.DryTop))
 	}
+	c.draft.at(
+		1,
+		rankRoot,
+		do(treatment.Larvicide, every(7, c.ending(22)), with(func(p *treatment.Params) { p.DoseTyped = true })),
+	)
 	c.draft.at(0, rankLook, do(treatment.Traps, with(func(p *treatment.Params) { p.Colour = "yellow" })))
 	c.draft.at(7, rankLook, do(treatment.Look, every(7, toDay(22+max(14, k.clear)))))
 	c.clear = max(c.clear, k.clear)

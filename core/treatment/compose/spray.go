@@ -12,9 +12,6 @@ import (
 
 // wetOK says whether water over the leaves would not spread what else is open.
 func (c *composer) wetOK() bool {
-	if !c.heeds("N48") {
-		return true
-	}
 	for _, id := range treatment.LeafDiseases {
 		if id != cause.PowderyMildew && c.has(id) {
 			return false
@@ -47,9 +44,6 @@ func (c *composer) holdsWater() bool { return c.is(treatment.MON, treatment.BR) 
 
 // dried is the drying after water above, always.
 func (c *composer) dried() []step {
-	if !c.heeds("N46") {
-		return nil
-	}
 	return []step{do(treatment.CrownDry)}
 }
 
@@ -73,7 +67,7 @@ func (c *composer) sprayOnce(list []cause.ID, op treatment.OperatorID, class str
 		p.Conc = num(0.015)
 		if own := c.Choices.SoapMLPerL; own.Known {
 			p.Conc = num(own.Value / 1000)
-			if own.Value > 20 && c.heeds("N64") {
+			if own.Value > 20 {
 				c.leave("soap", fmt.Sprintf("%g ml/l strips living membranes: 15 ml/l is taken", own.Value))
 				p.Conc = num(0.015)
 			}
@@ -85,9 +79,6 @@ func (c *composer) sprayOnce(list []cause.ID, op treatment.OperatorID, class str
 	case treatment.Oil:
 		s := do(op, organ("leaf"))
 		s.Params = treatment.Params{ML: p.ML, DoseTyped: true}
-		if !c.heeds("N68") {
-			s.Params.DoseTyped = false
-		}
 		steps = append(steps, s)
 		steps = append(steps, c.rinsed()...)
 	case treatment.LabelDrug:
@@ -99,11 +90,9 @@ func (c *composer) sprayOnce(list []cause.ID, op treatment.OperatorID, class str
 
 // rinsed takes a product off after two hours.
 func (c *composer) rinsed() (steps []step) {
-	if c.heeds("N65") {
-		steps = append(steps, do(treatment.RinseOff, with(func(p *treatment.Params) { p.Hours = num(2) })))
-		if c.code == treatment.BR {
-			steps = append(steps, do(treatment.CrownDrain))
-		}
+	steps = append(steps, do(treatment.RinseOff, with(func(p *treatment.Params) { p.Hours = num(2) })))
+	if c.code == treatment.BR {
+		steps = append(steps, do(treatment.CrownDrain))
 	}
 	return append(steps, c.dried()...)
 }
@@ -135,7 +124,7 @@ func (c *composer) spraying(list []cause.ID, chosen map[cause.ID]treatment.Opera
 		}
 		c.spraySit(0, steps)
 	}
-	if c.airC > 30 && c.heeds("N63") {
+	if c.airC > 30 {
 		c.tooHot(list, k)
 		return
 	}
@@ -212,12 +201,6 @@ func (c *composer) spraySit(day int, steps []step) {
 		return
 	}
 	slot := treatment.Morning
-	if has(steps, treatment.Soap) && (!c.heeds("N66") || !c.heeds("N47") && c.wetNo) {
-		slot = treatment.Evening
-		if !c.heeds("N47") {
-			steps = slices.DeleteFunc(steps, func(s step) bool { return s.Op == treatment.CrownDry })
-		}
-	}
 	c.draft.in(slot, day, rankSpray, treatment.SpraySit, steps...)
 	if c.code == treatment.BR && has(steps, treatment.Soap, treatment.Oil, treatment.LabelDrug) &&
 		!c.any(treatment.Rots) &&

@@ -18,7 +18,7 @@ func (c *composer) tops() {
 		if c.thirsty && !c.leaf.mush {
 			day = max(day, drinkDays)
 		}
-		if day > 0 && c.rotLives && c.heeds("N83") && !c.rotAsks() && c.crown == nil && !c.neck {
+		if day > 0 && c.rotLives && !c.rotAsks() && c.crown == nil && !c.neck {
 			c.leave(
 				string(treatment.RemoveLeaves),
 				"rot or a wilt is open that is not cut: nothing else is cut until it has stopped",
@@ -35,9 +35,6 @@ func (c *composer) tops() {
 		l.Params.Share = num(0.25)
 		if c.leaf.mush {
 			l.Params.What, l.Params.Mush = "mush", true
-		}
-		if !c.heeds("N07") {
-			l.Params.Share = num(0.6)
 		}
 		steps := append(c.cutting(l), c.bag()...)
 		c.draft.sit(treatment.LeafSit, day, rankLeaf, steps...)
@@ -57,10 +54,10 @@ func (c *composer) tops() {
 // spikes takes flower spikes off: all, or all but one, or none where they are to
 // stay.
 func (c *composer) spikes() {
-	if c.Facts.Spikes.Known && c.Facts.Spikes.Value == 0 && c.heeds("N05") {
+	if c.Facts.Spikes.Known && c.Facts.Spikes.Value == 0 {
 		return
 	}
-	keep := strings.HasPrefix(c.Choices.Spikes, "keep") && c.heeds("N87")
+	keep := strings.HasPrefix(c.Choices.Spikes, "keep")
 	if keep && c.Choices.Spikes != "keep one" {
 		c.leave(string(treatment.StripSpikes), "the carer keeps the spike")
 		return
@@ -73,10 +70,10 @@ func (c *composer) spikes() {
 	if keep {
 		s.Params.What, s.Params.Part = "all but one", "one kept"
 	}
-	if c.Facts.Plantlets.Or(0) > 0 && !strings.HasPrefix(c.Choices.Plantlets, "now") && c.heeds("N06") {
+	if c.Facts.Plantlets.Or(0) > 0 && !strings.HasPrefix(c.Choices.Plantlets, "now") {
 		s.Params.OverKeiki, s.Params.At, s.Params.CMAbove = true, "above the plantlet", treatment.Number{}
 	}
-	if c.code == treatment.WV && c.heeds("N06") {
+	if c.code == treatment.WV {
 		s.Organ, s.Params.What, s.Params.CMAbove = "flower", "flowers only", treatment.Number{}
 	}
 	c.draft.at(0, rankPieces, c.cutting(s)...)
@@ -85,9 +82,7 @@ func (c *composer) spikes() {
 // heart is CROWN: picked out by hand, dried, and treated as the carer chose.
 func (c *composer) heart() {
 	var steps []step
-	if c.heeds("N01") {
-		steps = append(steps, c.blade())
-	}
+	steps = append(steps, c.blade())
 	steps = append(steps, do(treatment.CrownDrain), do(treatment.PickCrown, organ("crown")))
 	steps = append(steps, c.crownDry(treatment.Crown, treatment.Cup)...)
 	switch {
@@ -111,11 +106,7 @@ func (c *composer) neckSitting() {
 	saved := do(treatment.Insurance, organ("leaf"), with(func(p *treatment.Params) { p.N = num(2) }))
 	cut := do(treatment.Behead, organ("neck"))
 	var steps []step
-	if c.heeds("N10") {
-		steps = c.cutting(saved, cut)
-	} else {
-		steps = c.cutting(cut, c.blade(), saved)
-	}
+	steps = c.cutting(saved, cut)
 	steps = append(
 		steps,
 		do(treatment.DryCut, organ("stem"), with(func(p *treatment.Params) { p.Hours = num(2) })),
@@ -128,25 +119,19 @@ func (c *composer) neckSitting() {
 	steps = append(steps, c.bag()...)
 	c.draft.at(0, rankReady, c.ready(w, 0, false))
 	c.draft.sit(treatment.RootWash, 0, rankBlade, steps...)
-	if c.heeds("N41") {
-		c.draft.at(
-			c.dryDay("stem", true),
-			rankPieces,
-			do(
-				treatment.FirstWater,
-				how("light"),
-				with(func(p *treatment.Params) { p.ML, p.From = c.lightML(w), "below" }),
-			),
-		)
-	}
+	c.draft.at(
+		c.dryDay("stem", true),
+		rankPieces,
+		do(
+			treatment.FirstWater,
+			how("light"),
+			with(func(p *treatment.Params) { p.ML, p.From = c.lightML(w), "below" }),
+		),
+	)
 	c.draft.at(21, rankLook, do(treatment.Look, every(7, nudged)))
 	if len(cover) > 0 {
 		c.sat = 0
-		if c.heeds("N55") {
-			c.draft.gate(nudged, do(treatment.Wean, with(func(p *treatment.Params) { p.Days = num(12) })))
-		} else {
-			c.weaning(nil)
-		}
+		c.draft.gate(nudged, do(treatment.Wean, with(func(p *treatment.Params) { p.Days = num(12) })))
 	}
 }
 
@@ -159,16 +144,16 @@ func (c *composer) makePieces() {
 	switch {
 	case p.why == "wish" && c.thirsty:
 		day = drinkDays
-	case p.why == "wish" && !c.growing() && c.heeds("N20"):
+	case p.why == "wish" && !c.growing():
 		c.leave("propagate", "it is not growing: cut in growth")
 		return
-	case p.why == "wish" && len(travels) > 0 && c.heeds("N11"):
+	case p.why == "wish" && len(travels) > 0:
 		c.leave("propagate", "what ails it travels with the pieces: "+strings.Join(travels, ", "))
 		return
-	case p.why == "wish" && c.piece && c.heeds("N13"):
+	case p.why == "wish" && c.piece:
 		c.leave("propagate", "it is itself a piece")
 		return
-	case p.why != "wish" && len(travels) > 0 && c.heeds("N11"):
+	case p.why != "wish" && len(travels) > 0:
 		c.rootWhole(p, travels)
 		return
 	}
@@ -202,7 +187,7 @@ func (c *composer) makePieces() {
 			s.Organ = "tip"
 		}
 		if spread {
-			apart := c.heeds("N82")
+			apart := true
 			s.Params.Isolated = &apart
 		}
 		cuts = append(cuts, s)
@@ -289,13 +274,11 @@ func (c *composer) rootWhole(p *pieceWork, travels []string) {
 	steps = append(steps, cover...)
 	steps = append(steps, do(treatment.ShadeIt, share(0.4)))
 	c.draft.sit(treatment.PiecesSit, 0, rankRoot, steps...)
-	if c.heeds("N41") {
-		c.draft.at(
-			max(c.dryDay("", false), b2n(c.dry)),
-			rankWater,
-			do(treatment.FirstWater, how("light"), with(func(q *treatment.Params) { q.ML = c.lightML(w) })),
-		)
-	}
+	c.draft.at(
+		max(c.dryDay("", false), b2n(c.dry)),
+		rankWater,
+		do(treatment.FirstWater, how("light"), with(func(q *treatment.Params) { q.ML = c.lightML(w) })),
+	)
 	c.draft.at(7, rankLook, do(treatment.Look, every(7, toDay(56))))
 	if len(cover) > 0 {
 		c.sat = 0
@@ -332,7 +315,7 @@ func (c *composer) offsets() {
 		return
 	}
 	ch := c.Choices.Plantlets
-	if ch == "stay" && c.heeds("N87") {
+	if ch == "stay" {
 		return
 	}
 	waits := gate.Gate{gate.Count(gate.OffsetRoot, 3, 7.5)}
@@ -343,7 +326,7 @@ func (c *composer) offsets() {
 	if len(c.travels()) > 0 {
 		waits = waits.With(gate.IsFree())
 	}
-	if strings.HasPrefix(ch, "now") && len(c.travels()) == 0 || (ch == "wait" || ch == "stay") && !c.heeds("N87") {
+	if strings.HasPrefix(ch, "now") && len(c.travels()) == 0 {
 		if c.sat == 0 || c.root == nil {
 			c.draft.sit(treatment.PiecesSit, 0, rankPieces, steps...)
 			return

@@ -24,7 +24,7 @@ export function SittingDone({ sitting, steps }: SittingDoneProps) {
       <Button
         size="compact-md"
         variant="default"
-        aria-label={`The whole sitting was done: ${sitting.name}, sitting ${sitting.n}`}
+        aria-label={`All of it was done: ${sitting.name}, sitting ${sitting.n}`}
         onClick={() => setOpen(true)}
       >
         All of it was done

@@ -172,7 +172,7 @@ function StepButtons({ step, due, waits, asking, ask, send, pending }: StepButto
           variant="default"
           onClick={() => ask(asking === "made" ? undefined : "made")}
           aria-expanded={asking === "made"}
-          aria-label={`Done otherwise: ${step.title}`}
+          aria-label={`With other amounts: ${step.title}`}
         >
           With other amounts
         </Button>

@@ -67,7 +67,7 @@ describe("a sitting in one tap", () => {
   it("is recorded on a past day, a step left out, with what came out otherwise", async () => {
     const asked = serve(served);
     show(<PlanSteps decideAgain={vi.fn()} />, file({ plan: plan(rooted) }));
-    await userEvent.click(screen.getByRole("button", { name: /The whole sitting was done/ }));
+    await userEvent.click(screen.getByRole("button", { name: /All of it was done/ }));
     const on = screen.getByLabelText("Done on");
     fireEvent.change(on, { target: { value: "2026-11-21" } });
     await userEvent.click(screen.getByRole("checkbox", { name: "Title of unpot" }));
@@ -92,7 +92,7 @@ describe("a sitting in one tap", () => {
       "POST /api/plants/plant-1/sittings": new Refusal({ status: 422, detail: "say why it is done early." }),
     });
     show(<PlanSteps decideAgain={vi.fn()} />, file({ plan: plan(rooted) }));
-    await userEvent.click(screen.getByRole("button", { name: /The whole sitting was done/ }));
+    await userEvent.click(screen.getByRole("button", { name: /All of it was done/ }));
     await userEvent.type(screen.getByLabelText("Live roots"), "7");
     await userEvent.click(screen.getByRole("button", { name: "Record the sitting" }));
     expect((await screen.findByTestId("refused")).textContent).toContain("say why it is done early");
