@@ -47,10 +47,7 @@ type world struct {
 	predator int
 	oiled    int
 	earthed  int
-	taken    []struct {
-		day   int
-		share float64
-	}
+	taken    []leavesTaken
 	roots    float64
 	salt     bool
 	free     bool // released
@@ -145,97 +142,107 @@ func (w *world) infects(s step) bool {
 
 // do carries a step out.
 func (w *world) do(s step) {
-	c, p := w.c, s.Params
-	forPieces := p.For == "pieces" || s.Organ == "pieces"
+	pieces := s.Params.For == "pieces" || s.Organ == "pieces"
 	if s.Op.Does(treatment.Cuts) {
-		w.blade = "used"
-		if w.infects(s) {
-			w.blade = "dirty"
-		}
-		switch s.Op {
-		case treatment.TrimDead, treatment.RootPrune:
-			w.wounds = append(w.wounds, wound{roots: true, day: w.day, closed: c.rootDry[0] == 0, wetted: true})
-		case treatment.CutRot, treatment.Behead, treatment.PartIt:
-			w.wounds = append(w.wounds, wound{day: w.day, wetted: true})
-		}
+		w.cut(s)
 	}
-	if s.Op.Does(treatment.Sets) && !forPieces {
+	if s.Op.Does(treatment.Sets) && !pieces {
 		w.out, w.set, w.ready = false, w.day, never
 		if o, ok := treatment.OperatorByID(s.Op); ok && o.Seat != "" {
 			w.seat = o.Seat
 		}
 	}
-	if s.Op.Does(treatment.Waters) && !forPieces {
-		if w.thirsty || c.has(cause.Drought) && s.Op == treatment.Soak {
-			w.soaked = w.day
-		}
-		w.thirsty, w.limp, w.moist, w.watered = false, false, facts.Right, w.day
+	if s.Op.Does(treatment.Waters) && !pieces {
+		w.water(s)
 	}
-	switch s.Op {
-	case treatment.CleanBlade:
-		w.blade = "clean"
-	case treatment.ReadyPot:
-		if !forPieces {
-			w.ready = w.day
-		}
-	case treatment.Unpot:
-		w.out, w.rooted, w.standing, w.seat = true, w.day, false, facts.InHand
-	case treatment.Callus:
-		for i := range w.wounds {
-			w.wounds[i].closed = true
-		}
-		w.out, w.seat = false, facts.OnTray
-	case treatment.DryCut:
-		for i := range w.wounds {
-			w.wounds[i].closed = true
-		}
-		w.wet = map[treatment.Organ]bool{}
-	case treatment.TrimDead:
-		if 1-c.roots >= 0.25 {
-			w.lost = w.day
-		}
-		w.rot = w.rot && c.has(cause.BaseRot, cause.BlackRot, cause.SoftRot, cause.Fusarium)
-	case treatment.CutRot, treatment.Behead, treatment.PickCrown:
-		w.rot = false
-	case treatment.RemoveLeaves:
-		if c.has(cause.SoftRot) && !c.has(cause.RootRot, cause.BaseRot, cause.BlackRot, cause.Fusarium) {
-			w.rot = false
-		}
-		if !p.Mush {
-			w.taken = append(w.taken, struct {
-				day   int
-				share float64
-			}{w.day, w.leafShare(p)})
-		}
-	case treatment.CrownDry:
-		w.wet = map[treatment.Organ]bool{}
-	case treatment.CrownDrain:
-		delete(w.wet, treatment.Crown)
-		delete(w.wet, treatment.Cup)
-	case treatment.DrainSaucer:
-		w.standing = false
-	case treatment.RinseOff:
-		w.film = ""
-	case treatment.Predators:
-		w.predator = w.day
-	case treatment.Oil:
-		w.oiled = w.day
-	case treatment.Earth:
-		w.earthed = w.day
-	case treatment.ShadeIt:
-		w.sun, w.shaded = false, w.day
-	case treatment.Brighten:
-		w.brighter = w.day
-	case treatment.Isolate, treatment.KeepApart:
-		w.apart = true
-	case treatment.Release:
-		w.free, w.apart = true, false
-	case treatment.FirstWater:
-		if p.SaucerHours.Or(0) > 1 {
-			w.standing = true
-		}
+	if change, is := changes[s.Op]; is && !(pieces && s.Op == treatment.ReadyPot) {
+		change(w, s.Params)
 	}
 	w.wets(s)
+}
+
+// cut makes a wound, and a used blade.
+func (w *world) cut(s step) {
+	w.blade = "used"
+	if w.infects(s) {
+		w.blade = "dirty"
+	}
+	switch s.Op {
+	case treatment.TrimDead, treatment.RootPrune:
+		w.wounds = append(w.wounds, wound{roots: true, day: w.day, closed: w.c.rootDry[0] == 0, wetted: true})
+	case treatment.CutRot, treatment.Behead, treatment.PartIt:
+		w.wounds = append(w.wounds, wound{day: w.day, wetted: true})
+	}
+}
+
+func (w *world) water(s step) {
+	if w.thirsty || w.c.has(cause.Drought) && s.Op == treatment.Soak {
+		w.soaked = w.day
+	}
+	w.thirsty, w.limp, w.moist, w.watered = false, false, facts.Right, w.day
+}
+
+// changes are what operators do to plant, pot and tools besides.
+var changes = map[treatment.OperatorID]func(*world, treatment.Params){
+	treatment.CleanBlade: func(w *world, _ treatment.Params) { w.blade = "clean" },
+	treatment.ReadyPot:   func(w *world, _ treatment.Params) { w.ready = w.day },
+	treatment.Unpot: func(w *world, _ treatment.Params) {
+		w.out, w.rooted, w.standing, w.seat = true, w.day, false, facts.InHand
+	},
+	treatment.Callus:       func(w *world, _ treatment.Params) { w.heal(); w.out, w.seat = false, facts.OnTray },
+	treatment.DryCut:       func(w *world, _ treatment.Params) { w.heal(); w.dry() },
+	treatment.TrimDead:     trimmedDead,
+	treatment.CutRot:       func(w *world, _ treatment.Params) { w.rot = false },
+	treatment.Behead:       func(w *world, _ treatment.Params) { w.rot = false },
+	treatment.PickCrown:    func(w *world, _ treatment.Params) { w.rot = false },
+	treatment.RemoveLeaves: leavesOff,
+	treatment.CrownDry:     func(w *world, _ treatment.Params) { w.dry() },
+	treatment.CrownDrain: func(w *world, _ treatment.Params) {
+		delete(w.wet, treatment.Crown)
+		delete(w.wet, treatment.Cup)
+	},
+	treatment.DrainSaucer: func(w *world, _ treatment.Params) { w.standing = false },
+	treatment.RinseOff:    func(w *world, _ treatment.Params) { w.film = "" },
+	treatment.Predators:   func(w *world, _ treatment.Params) { w.predator = w.day },
+	treatment.Oil:         func(w *world, _ treatment.Params) { w.oiled = w.day },
+	treatment.Earth:       func(w *world, _ treatment.Params) { w.earthed = w.day },
+	treatment.ShadeIt:     func(w *world, _ treatment.Params) { w.sun, w.shaded = false, w.day },
+	treatment.Brighten:    func(w *world, _ treatment.Params) { w.brighter = w.day },
+	treatment.Isolate:     func(w *world, _ treatment.Params) { w.apart = true },
+	treatment.KeepApart:   func(w *world, _ treatment.Params) { w.apart = true },
+	treatment.Release:     func(w *world, _ treatment.Params) { w.free, w.apart = true, false },
+	treatment.FirstWater:  func(w *world, p treatment.Params) { w.standing = w.standing || p.SaucerHours.Or(0) > 1 },
+}
+
+// heal closes all wounds.
+func (w *world) heal() {
+	for i := range w.wounds {
+		w.wounds[i].closed = true
+	}
+}
+
+func (w *world) dry() { w.wet = map[treatment.Organ]bool{} }
+
+func trimmedDead(w *world, _ treatment.Params) {
+	if 1-w.c.roots >= 0.25 {
+		w.lost = w.day
+	}
+	w.rot = w.rot && w.c.has(cause.BaseRot, cause.BlackRot, cause.SoftRot, cause.Fusarium)
+}
+
+func leavesOff(w *world, p treatment.Params) {
+	if w.c.has(cause.SoftRot) && !w.c.has(cause.RootRot, cause.BaseRot, cause.BlackRot, cause.Fusarium) {
+		w.rot = false
+	}
+	if !p.Mush {
+		w.taken = append(w.taken, leavesTaken{w.day, w.leafShare(p)})
+	}
+}
+
+// leavesTaken is a share of the leaves that was taken on a day.
+type leavesTaken struct {
+	day   int
+	share float64
 }
 
 // leafShare is what share of its leaves a step takes.

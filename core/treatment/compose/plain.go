@@ -1,0 +1,169 @@
+package compose
+
+import (
+	"slices"
+	"strings"
+
+	"tendermend/core/cause"
+	"tendermend/core/gate"
+	"tendermend/core/treatment"
+)
+
+// placing agrees a single step with the sittings; it says whether the step was put
+// elsewhere, or left out.
+type placing func(c *composer, p *plain) (placed bool)
+
+// placings are the operators that stand otherwise than on their own day.
+var placings = map[treatment.OperatorID]placing{
+	treatment.ByRule:      placeWater,
+	treatment.BottomWater: placeWater,
+	treatment.FirstWater:  placeWater,
+	treatment.Flush:       placeFlush,
+	treatment.HoldWater:   func(c *composer, _ *plain) bool { return c.sitsOnDay() && c.sat == 0 },
+	treatment.ShadeIt:     placeShade,
+	treatment.Refill:      func(c *composer, p *plain) bool { c.refilled(*p); return true },
+	treatment.TrimBranch:  func(c *composer, p *plain) bool { c.trimmed(*p); return true },
+	treatment.TakeOffset:  placeOffset,
+	treatment.CutRot:      placeCutRot,
+	treatment.LabelDrug:   placeDrug,
+	treatment.Release:     placeRelease,
+	treatment.SlideLook:   func(c *composer, _ *plain) bool { return c.sitsOnDay() || c.piece },
+	treatment.Turn:        placeTurn,
+	treatment.Supplement:  placeFeed,
+	treatment.FeedIt:      placeFeed,
+	treatment.RinseOff:    placeRinse,
+}
+
+// sitsOnDay says whether the root sitting has a day.
+func (c *composer) sitsOnDay() bool { return c.sat >= 0 && (c.root != nil || c.change) }
+
+// plainSteps puts the single steps on their days, so that they agree with the
+// sittings.
+func (c *composer) plainSteps() {
+	for _, p := range c.plain {
+		p.step.Until, p.gate = c.itsOwn(p.step.Until), c.itsOwn(p.gate)
+		if p.step.Every > 0 && len(p.step.Until) == 0 {
+			p.step.Until = toDay(max(p.day, 0) + 84)
+		}
+		if place, is := placings[p.step.Op]; is && place(c, &p) {
+			continue
+		}
+		if len(p.gate) > 0 {
+			c.draft.gate(p.gate, p.step)
+			continue
+		}
+		c.draft.at(p.day, orderOf(p.step.Op), p.step)
+	}
+}
+
+// placeWater leaves out water that the root sitting brings, or that a piece must not
+// have, and waters with better water.
+func placeWater(c *composer, p *plain) bool {
+	dated, isDue := c.sitsOnDay(), p.gate.Same(due)
+	switch {
+	case dated && (isDue || len(p.gate) == 0 && p.day >= c.sat && p.day <= c.sat+14):
+		return true
+	case c.neck, c.pieces != nil && !c.change && (c.piece || c.pieces.why == "mother"):
+		return true
+	case c.thirsty && isDue:
+		return true
+	}
+	if p.step.Params.Water == "" {
+		p.step.Params.Water = c.betterWater()
+	}
+	return false
+}
+
+func placeFlush(c *composer, p *plain) bool {
+	p.step.Params.Water = or(c.betterWater(), "low-mineral")
+	p.step.Params.ML = num(3 * float64(int(PotML(c.potWidth(), c.shape(c.potWidth())))))
+	if c.sitsOnDay() && len(p.gate) == 0 && p.day <= c.sat+28 {
+		c.leave(string(p.step.Op), "the fresh mix does it")
+		return true
+	}
+	return false
+}
+
+func placeShade(_ *composer, p *plain) bool {
+	if !p.step.Params.Share.Known {
+		p.step.Params.Share = num(0.4)
+	}
+	return false
+}
+
+// placeOffset takes an offset off now where the carer chose so and the mother fails,
+// else when it is ripe.
+func placeOffset(c *composer, p *plain) bool {
+	steps := append(c.cutting(p.step), c.labelled()...)
+	now := strings.HasPrefix(c.Choices.Plantlets, "now") && c.has(cause.OffsetDrain) && len(c.travels()) == 0
+	switch {
+	case now && !c.sitsOnDay():
+		c.draft.sit(treatment.PiecesSit, 0, rankPieces, steps...)
+	case c.Choices.Plantlets == "stay":
+		c.leave(string(p.step.Op), "the carer lets it stay")
+	default:
+		c.draft.hold(treatment.PiecesSit, p.gate, "", steps...)
+	}
+	return true
+}
+
+func placeCutRot(c *composer, p *plain) bool {
+	rank := rankLeaf
+	if c.sitsOnDay() && c.sat == p.day {
+		rank = rankRoot + 1
+	}
+	dry := do(treatment.DryCut, organ("body"), with(func(q *treatment.Params) { q.Hours = num(4) }))
+	c.draft.sit(treatment.LeafSit, p.day, rank, slices.Concat(c.cutting(p.step), []step{dry}, c.bag())...)
+	return true
+}
+
+func placeDrug(c *composer, p *plain) bool {
+	s := p.step
+	s.Params.Where = s.Organ
+	if c.Choices.Drug == "copper" && s.Params.Class == "bacteria" {
+		if c.copperHurts() {
+			c.leave("copper", "it kills the leaves of this kind")
+		} else {
+			s.Params.Product, s.Params.Class = "copper", "copper"
+		}
+	}
+	steps := []step{s}
+	if s.Organ == "leaf" {
+		steps = append(steps, c.dried()...)
+	}
+	c.draft.sit(treatment.SpraySit, p.day, rankSpray, steps...)
+	return true
+}
+
+// placeRelease leaves it to the longest of all that was accepted.
+func placeRelease(c *composer, p *plain) bool {
+	if c.clear > 0 || len(c.spreads()) > 0 {
+		return true
+	}
+	if c.rotLives {
+		p.gate = p.gate.With(gate.WithoutRot())
+	}
+	return false
+}
+
+func placeTurn(c *composer, p *plain) bool {
+	if c.Facts.Buds.Value || c.Facts.Spikes.Or(0) > 0 {
+		c.leave(string(p.step.Op), "not turned while it is in bud")
+		return true
+	}
+	return false
+}
+
+// placeFeed feeds after the root work by its own gate.
+func placeFeed(c *composer, p *plain) bool {
+	gated := len(p.gate) > 0
+	return gated && (c.sitsOnDay() || c.dry && p.step.Op == treatment.FeedIt && c.has(cause.Drought))
+}
+
+func placeRinse(c *composer, p *plain) bool {
+	if c.any(treatment.LeafDiseases) {
+		c.leave(string(p.step.Op), "with a leaf disease open nothing is showered")
+		return true
+	}
+	return false
+}
