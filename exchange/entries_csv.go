@@ -20,7 +20,7 @@ import (
 // warned of, stand in the last ones as JSON, so that nothing is lost; the place's
 // name stands beside its id for collections that have other places.
 var entryColumns = []string{
-	"plant", "entry", "on", "recorded_at", "by", "replaces", "kind", "place", "recorded", "despite", "case",
+	"plant", "entry", "on", "recorded_at", "by", "replaces", "kind", "place", "recorded", "despite", "case", "with",
 }
 
 // EntriesWriter writes entries as CSV, plant by plant, one row each.
@@ -45,19 +45,13 @@ func (x *EntriesWriter) Plant(p Plant) error {
 		if err != nil {
 			return fmt.Errorf("writing entry %s: %w", e.ID, err)
 		}
-		replaces, place, despite, of := "", "", "", ""
-		if e.Case != nil {
-			of = e.Case.String()
-		}
+		place, despite := "", ""
 		if len(e.Despite) > 0 {
 			raw, err := json.Marshal(e.Despite)
 			if err != nil {
 				return fmt.Errorf("writing entry %s: %w", e.ID, err)
 			}
 			despite = string(raw)
-		}
-		if e.Replaces != nil {
-			replaces = e.Replaces.String()
 		}
 		if at := placeOf(e); at != nil {
 			place = x.places[*at]
@@ -69,12 +63,13 @@ func (x *EntriesWriter) Plant(p Plant) error {
 				e.On.String(),
 				e.RecordedAt.UTC().Format(time.RFC3339Nano),
 				guard(e.By),
-				replaces,
+				maybe(e.Replaces),
 				string(e.Kind()),
 				guard(place),
 				string(body),
 				despite,
-				of,
+				maybe(e.Case),
+				maybe(e.With),
 			},
 		)
 		if err != nil {
@@ -82,6 +77,14 @@ func (x *EntriesWriter) Plant(p Plant) error {
 		}
 	}
 	return nil
+}
+
+// maybe writes an id that may be missing.
+func maybe(id *uuid.UUID) string {
+	if id == nil {
+		return ""
+	}
+	return id.String()
 }
 
 // End writes what is left.
@@ -159,50 +162,11 @@ func ReadEntries(raw []byte) (plants []Plant, places []Place, err error) {
 	at := map[uuid.UUID]int{}
 	named := map[uuid.UUID]bool{}
 	for n, row := range list {
-		fail := func(column string, err error) error {
-			return fmt.Errorf("row %d, column “%s”: %w", n+2, column, err)
-		}
-		id, err := uuid.Parse(row["plant"])
+		e, column, err := readEntry(row)
 		if err != nil {
-			return nil, nil, fail("plant", err)
+			return nil, nil, fmt.Errorf("row %d, column “%s”: %w", n+2, column, err)
 		}
-		e := record.Entry{PlantID: id, By: row["by"]}
-		if e.ID, err = uuid.Parse(row["entry"]); err != nil {
-			return nil, nil, fail("entry", err)
-		}
-		if e.On, err = day.Parse(row["on"]); err != nil {
-			return nil, nil, fail("on", err)
-		}
-		if e.RecordedAt, err = time.Parse(time.RFC3339Nano, row["recorded_at"]); err != nil {
-			return nil, nil, fail("recorded_at", errors.New("write it as 2026-11-24T09:00:00Z"))
-		}
-		if row["replaces"] != "" {
-			old, err := uuid.Parse(row["replaces"])
-			if err != nil {
-				return nil, nil, fail("replaces", err)
-			}
-			e.Replaces = &old
-		}
-		if row["case"] != "" {
-			of, err := uuid.Parse(row["case"])
-			if err != nil {
-				return nil, nil, fail("case", err)
-			}
-			e.Case = &of
-		}
-		body := json.NewDecoder(strings.NewReader(row["recorded"]))
-		body.DisallowUnknownFields()
-		if err := body.Decode(&e.Body); err != nil {
-			return nil, nil, fail("recorded", err)
-		}
-		if row["despite"] != "" {
-			if err := json.Unmarshal([]byte(row["despite"]), &e.Despite); err != nil {
-				return nil, nil, fail("despite", err)
-			}
-		}
-		if e.Kind() == "" {
-			return nil, nil, fail("recorded", errors.New("it holds no entry of a known kind"))
-		}
+		id := e.PlantID
 		if place := placeOf(e); place != nil && row["place"] != "" && !named[*place] {
 			named[*place] = true
 			places = append(places, Place{ID: *place, Name: row["place"]})
@@ -216,4 +180,45 @@ func ReadEntries(raw []byte) (plants []Plant, places []Place, err error) {
 		plants[i].Entries = append(plants[i].Entries, e)
 	}
 	return plants, places, nil
+}
+
+// readEntry reads the entry of a row; where it fails it names the column.
+func readEntry(row map[string]string) (e record.Entry, column string, err error) {
+	e.By = row["by"]
+	if e.PlantID, err = uuid.Parse(row["plant"]); err != nil {
+		return e, "plant", err
+	}
+	if e.ID, err = uuid.Parse(row["entry"]); err != nil {
+		return e, "entry", err
+	}
+	if e.On, err = day.Parse(row["on"]); err != nil {
+		return e, "on", err
+	}
+	if e.RecordedAt, err = time.Parse(time.RFC3339Nano, row["recorded_at"]); err != nil {
+		return e, "recorded_at", errors.New("write it as 2026-11-24T09:00:00Z")
+	}
+	for column, to := range map[string]**uuid.UUID{"replaces": &e.Replaces, "case": &e.Case, "with": &e.With} {
+		if row[column] == "" {
+			continue
+		}
+		id, err := uuid.Parse(row[column])
+		if err != nil {
+			return e, column, err
+		}
+		*to = &id
+	}
+	body := json.NewDecoder(strings.NewReader(row["recorded"]))
+	body.DisallowUnknownFields()
+	if err := body.Decode(&e.Body); err != nil {
+		return e, "recorded", err
+	}
+	if row["despite"] != "" {
+		if err := json.Unmarshal([]byte(row["despite"]), &e.Despite); err != nil {
+			return e, "despite", err
+		}
+	}
+	if e.Kind() == "" {
+		return e, "recorded", errors.New("it holds no entry of a known kind")
+	}
+	return e, "", nil
 }

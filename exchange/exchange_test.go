@@ -18,6 +18,7 @@ import (
 
 	"tendermend/core/day"
 	"tendermend/core/diagnosis"
+	"tendermend/core/facts"
 	"tendermend/core/plant"
 	"tendermend/core/recovery"
 	"tendermend/core/water"
@@ -114,6 +115,9 @@ func randomEntries(chance *rand.Rand, plant uuid.UUID, place uuid.UUID, n int) [
 		}
 		if i > 0 && chance.IntN(9) == 0 {
 			e.Replaces = p(list[chance.IntN(i)].ID)
+		}
+		if i > 0 && chance.IntN(9) == 0 {
+			e.With = p(list[chance.IntN(i)].ID)
 		}
 		if chance.IntN(6) == 0 {
 			e.Despite = []record.Concern{{ID: record.WateredToday, Said: "Watered " + word()}}
@@ -362,7 +366,11 @@ func TestATableKeepsCasesAndWarnings(t *testing.T) {
 		Case: &of, Body: record.Body{Closed: &record.Closed{Outcome: record.OutcomeMended}},
 		Despite: []record.Concern{{ID: record.CourseOpen, Said: "too early"}},
 	}
-	p.Entries = []record.Entry{opened, ended}
+	effect := record.Entry{
+		ID: uuid.New(), PlantID: p.ID, On: day.Of(2026, time.May, 9), RecordedAt: time.Unix(1778300001, 0).UTC(), By: "Ida",
+		With: &ended.ID, Body: record.Body{Stated: &record.Stated{Seat: facts.InPot}},
+	}
+	p.Entries = []record.Entry{opened, ended, effect}
 	var out bytes.Buffer
 	w, err := exchange.BeginEntries(&out, nil)
 	require.NoError(t, err)
@@ -372,7 +380,10 @@ func TestATableKeepsCasesAndWarnings(t *testing.T) {
 	require.NoError(t, err)
 	require.Len(t, plants, 1)
 	assert.Equal(t, p.Entries, plants[0].Entries)
-	wrong := strings.Replace(out.String(), of.String()+"\n", "not-an-id\n", 1)
-	_, _, err = exchange.ReadEntries([]byte(wrong))
-	assert.ErrorContains(t, err, "case")
+	for column, id := range map[string]string{"case": of.String() + ",", "with": ended.ID.String() + "\n"} {
+		last := strings.LastIndex(out.String(), id)
+		require.Positive(t, last)
+		_, _, err = exchange.ReadEntries([]byte(out.String()[:last] + "no" + out.String()[last:]))
+		assert.ErrorContains(t, err, column)
+	}
 }
