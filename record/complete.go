@@ -68,7 +68,7 @@ func (l *Ledger) Complete(e *Entry, c Context) error {
 // of it is equal but for what is filled in when it is recorded.
 func SameSubmission(recorded, sent Entry) bool {
 	if recorded.ID != sent.ID || recorded.PlantID != sent.PlantID || recorded.On != sent.On ||
-		!sameID(recorded.Replaces, sent.Replaces) {
+		!sameID(recorded.Replaces, sent.Replaces) || sent.With != nil && !sameID(recorded.With, sent.With) {
 		return false
 	}
 	bare := func(e Entry) string {
