@@ -10,94 +10,124 @@ import (
 
 // wholeSitting is ROOT-WHOLE: the ball stays whole.
 func (c *composer) wholeSitting(r rootWork) {
-	bound := r.bound && !c.rescue()
-	if c.untied && r.bound {
+	if c.noBall(r) {
+		return
+	}
+	bound, w := r.bound && !c.rescue(), c.wholeWidth(r)
+	if bound && c.potWidth() >= 35 {
+		c.largePot()
+		return
+	}
+	ready := []step{c.ready(w, c.ball(true), true)}
+	saved := c.savedTips(r)
+	sitting := c.wholeSteps(r, w, bound)
+	if len(saved) > 0 || c.has(cause.MediumCollapsed) || c.any(treatment.Rots) || len(c.spreads()) > 0 {
+		sitting = append(sitting, c.bag()...)
+	}
+	after, wean := []step{}, false
+	if r.cover != "" {
+		after = c.covers(r.cover)
+		wean = len(after) > 0
+	}
+	first := c.wholeFirst(w)
+	c.place(treatment.RootWhole, ready, saved, sitting, after)
+	days := c.wholeDay()
+	if c.has(cause.ColdInjury) {
+		days = max(days, 3)
+	}
+	c.wholeWater(first, days)
+	if !c.gated {
+		c.afterWhole(days, wean, len(saved) > 0)
+	}
+}
+
+// noBall leaves the work out where there is no ball in a pot.
+func (c *composer) noBall(r rootWork) bool {
+	switch {
+	case c.untied && r.bound:
 		c.leave("pot-up", "it grows in no pot")
 		if c.seat == facts.InBasket && c.growing() {
 			c.draft.at(14, rankPieces, do(treatment.TopDress))
 		}
 		c.draft.at(14, rankLook, do(treatment.Look))
-		c.root, c.sat, c.gated = nil, -1, false
-		return
-	}
-	if m, _ := c.mix(); m == nil || c.seat == facts.Hung || c.seat == facts.OnMount {
+	case c.noMix(), c.seat == facts.Hung, c.seat == facts.OnMount:
 		c.leave(string(treatment.Unpot), "it grows in no medium that could be renewed")
-		c.root, c.sat, c.gated = nil, -1, false
-		return
+	default:
+		return false
 	}
-	w := c.wholeWidth(r)
-	old := c.Facts.PotWidthCM
-	if bound && c.potWidth() >= 35 {
-		c.largePot()
-		return
+	c.root, c.sat, c.gated = nil, -1, false
+	return true
+}
+
+func (c *composer) noMix() bool {
+	m, _ := c.mix()
+	return m == nil
+}
+
+// savedTips are pieces that a jewel gives before its ball is lifted.
+func (c *composer) savedTips(r rootWork) []step {
+	if !r.tips || c.code != treatment.JEW {
+		return nil
 	}
-	op := treatment.PotIn
-	if w > old.Or(w-1) && !r.down && !r.mixOnly && !c.epiphyteCollapse() && c.growing() {
-		op = treatment.PotUp
-	}
-	ready := []step{c.ready(w, c.ball(true), true)}
-	var saved []step
-	if r.tips && c.code == treatment.JEW {
-		saved = c.cutting(
-			do(
-				treatment.TipCut,
-				organ("tip"),
-				with(func(p *treatment.Params) { p.N, p.How = num(4), "beside the mother" }),
-			),
-			do(treatment.NodeBox, organ("node"), with(func(p *treatment.Params) { p.N = num(12) })),
-		)
-	}
+	beside := with(func(p *treatment.Params) { p.N, p.How = num(4), "beside the mother" })
+	return c.cutting(
+		do(treatment.TipCut, organ("tip"), beside),
+		do(treatment.NodeBox, organ("node"), with(func(p *treatment.Params) { p.N = num(12) })),
+	)
+}
+
+// wholeSteps lift the ball, loosen it where that is borne, and set it again.
+func (c *composer) wholeSteps(r rootWork, w float64, bound bool) []step {
 	lift := ""
 	if c.potWidth() >= 25 {
 		lift = "two persons"
 	}
-	sitting := []step{do(treatment.Unpot, with(func(p *treatment.Params) { p.To, p.How = "hand", lift }))}
+	steps := []step{do(treatment.Unpot, with(func(p *treatment.Params) { p.To, p.How = "hand", lift }))}
 	switch {
 	case c.is(treatment.PA, treatment.CY):
-		sitting = append(sitting, do(treatment.WashOff, how("falls")))
-	case (c.untied || c.code == treatment.MON && c.trait(plant.Brittle)):
+		steps = append(steps, do(treatment.WashOff, how("falls")))
+	case c.untied || c.code == treatment.MON && c.trait(plant.Brittle):
 	default:
-		sitting = append(sitting, do(treatment.Loosen))
+		steps = append(steps, do(treatment.Loosen))
 	}
 	if c.Facts.Plug.Value {
-		sitting = append(sitting, do(treatment.RemovePlug))
+		steps = append(steps, do(treatment.RemovePlug))
 	}
-	set := c.potIn(op)
-	sitting = append(sitting, set)
+	op := treatment.PotIn
+	if w > c.Facts.PotWidthCM.Or(w-1) && !r.down && !r.mixOnly && !c.epiphyteCollapse() && c.growing() {
+		op = treatment.PotUp
+	}
+	steps = append(steps, c.potIn(op))
 	if bound || r.stake {
-		sitting = append(sitting, do(treatment.Stake))
+		steps = append(steps, do(treatment.Stake))
 	}
-	sitting = append(sitting, c.labelled()...)
-	if len(saved) > 0 || c.has(cause.MediumCollapsed) || c.any(treatment.Rots) || len(c.spreads()) > 0 {
-		sitting = append(sitting, c.bag()...)
-	}
-	after := []step{}
-	var wean bool
-	if r.cover != "" {
-		after = c.covers(r.cover)
-		wean = len(after) > 0
-	}
-	days := c.wholeDay()
-	if c.has(cause.ColdInjury) {
-		days = max(days, 3)
-	}
+	return append(steps, c.labelled()...)
+}
+
+// wholeFirst is the first water of a ball that was set again.
+func (c *composer) wholeFirst(w float64) []step {
 	first := c.firstWater(w, c.dry)
 	if c.code == treatment.MON {
 		first = append(first, c.crownDry(treatment.Crown)...)
 	}
-	c.place(treatment.RootWhole, ready, saved, sitting, after)
+	return first
+}
+
+// wholeWater waters for the first time, some days later.
+func (c *composer) wholeWater(first []step, days int) {
 	if c.firstRoots() {
 		c.draft.gate(c.ownRoots(), do(treatment.FirstWater, how("quarter"), share(0.25)))
-	} else {
-		rank := rankPieces
-		if days == 0 {
-			rank = rankWater
-		}
-		c.following(days, rank, first...)
-	}
-	if c.gated {
 		return
 	}
+	rank := rankPieces
+	if days == 0 {
+		rank = rankWater
+	}
+	c.following(days, rank, first...)
+}
+
+// afterWhole looks after it from the sitting on.
+func (c *composer) afterWhole(days int, wean, saved bool) {
 	c.draft.at(c.sat+14, rankLook, do(treatment.Look))
 	if !c.firstRoots() && !c.asleep() {
 		c.draft.at(c.sat+max(7, days+4), rankLook+1, do(treatment.ByRule, water(c.betterWater())))
@@ -105,20 +135,21 @@ func (c *composer) wholeSitting(r rootWork) {
 	if wean {
 		c.weaning(steady)
 	}
-	if len(saved) > 0 {
+	if saved {
 		c.boxLater(c.sat)
 	}
-	if c.code != treatment.CV {
-		v := 0.5
-		if c.rescue() {
-			v = 0.25
-		}
-		part := gate.OneOf(gate.See(gate.NewLeaf), gate.See(gate.Tip))
-		if c.is(treatment.GH, treatment.PA) {
-			part = gate.See(gate.NewSpear)
-		}
-		c.draft.gate(gate.Gate{gate.DaysSince(facts.SatRoots, 28), part, gate.Alive(0.25)}, do(treatment.FeedIt, share(v)))
+	if c.code == treatment.CV {
+		return
 	}
+	v := 0.5
+	if c.rescue() {
+		v = 0.25
+	}
+	part := gate.OneOf(gate.See(gate.NewLeaf), gate.See(gate.Tip))
+	if c.is(treatment.GH, treatment.PA) {
+		part = gate.See(gate.NewSpear)
+	}
+	c.draft.gate(gate.Gate{gate.DaysSince(facts.SatRoots, 28), part, gate.Alive(0.25)}, do(treatment.FeedIt, share(v)))
 }
 
 func (c *composer) epiphyteCollapse() bool { return c.epiphyte && c.has(cause.MediumCollapsed) }
