@@ -51,88 +51,62 @@ func (p *Plant) LoseRoots(keep float64) {
 // nothing today: a leaf's size while none has ripened. Reading counts what came
 // since the last look, which Looked ends.
 func (p *Plant) Read(measure string) (float64, bool) {
-	yes := func(b bool) (float64, bool) {
-		if b {
-			return 1, true
-		}
-		return 0, true
-	}
-	longest := p.longest(func(Root) bool { return true })
-	switch measure {
-	case "wilt":
-		return yes(p.Limp)
-	case "yellow":
-		return yes(p.yellowed)
-	case "smell":
-		return yes(p.Decay > 0.35)
-	case "rot":
-		return yes(p.Decay > 0.3)
-	case "rocks":
-		return yes(p.count(20) < 3 && p.old < 60)
-	case "live-tips":
-		return float64(p.count(8)), true
-	case "longest-root":
-		return math.Round(longest), true
-	case "roots-3cm":
-		return float64(p.count(30)), true
-	case "roots-5cm":
-		return float64(p.count(50)), true
-	case "roots-7cm":
-		return float64(p.count(75)), true
-	case "tips-2cm":
-		return float64(p.count(20)), true
-	case "roots-at-bottom":
-		return yes(longest >= p.PotMM)
-	case "root-on-new":
-		return math.Round(p.longest(func(r Root) bool { return r.OnNew })), true
-	case "new-growth":
-		return yes(len(p.Growths) > 0)
-	case "growth-mature":
-		return yes(len(p.Growths) > 0 && p.Growths[0].MM >= p.Growths[0].Full)
-	case "new-leaves":
-		return float64(p.opened), true
-	case "leaves-lost":
-		return float64(p.gone), true
-	case "leaf-ratio":
+	if measure == "leaf-ratio" {
 		return p.ratio, p.hadRatio
-	case "uncurled":
-		return yes(p.Water > 0.3 && p.scarred <= 8)
-	case "core-wet":
-		return yes(p.Water > 0.6)
-	case "out-of-chamber":
-		return yes(p.Open)
-	case "pieces-alive":
-		n := 0
-		for _, leaf := range p.Leaves {
-			if leaf.Lost == nil {
-				n++
-			}
-		}
-		return float64(n), true
-	case "pieces-rooted":
-		n := 0
-		for _, r := range p.Roots {
-			if r.Alive && r.MM >= 20 {
-				n++
-			}
-		}
-		return float64(n), true
-	case "pieces-rotted":
-		return float64(p.gone), true
-	case "live-pests":
-		return yes(p.Colony > 0.02)
-	case "marked-new":
-		return yes(p.Colony > 0.3)
-	case "steady":
-		return yes(p.count(40) >= 3)
-	case "reservoir-falls":
-		return yes(p.RootShare() > 0.4)
-	case "plump":
-		return math.Round(1 + 4*p.Store), true
-	case "plump-oldest":
-		return math.Round(1 + 3*p.Store), true
 	}
-	return 0, false
+	read, known := readings[measure]
+	if !known {
+		return 0, false
+	}
+	return read(p), true
+}
+
+func answer(is func(*Plant) bool) func(*Plant) float64 {
+	return func(p *Plant) float64 {
+		if is(p) {
+			return 1
+		}
+		return 0
+	}
+}
+
+func rootsOver(mm float64) func(*Plant) float64 {
+	return func(p *Plant) float64 { return float64(p.count(mm)) }
+}
+
+func (p *Plant) longestOfAll() float64 { return p.longest(func(Root) bool { return true }) }
+
+// readings are what a carer reads of each measure.
+var readings = map[string]func(*Plant) float64{
+	"wilt":            answer(func(p *Plant) bool { return p.Limp }),
+	"yellow":          answer(func(p *Plant) bool { return p.yellowed }),
+	"smell":           answer(func(p *Plant) bool { return p.Decay > 0.35 }),
+	"rot":             answer(func(p *Plant) bool { return p.Decay > 0.3 }),
+	"rocks":           answer(func(p *Plant) bool { return p.count(20) < 3 && p.old < 60 }),
+	"live-tips":       rootsOver(8),
+	"longest-root":    func(p *Plant) float64 { return math.Round(p.longestOfAll()) },
+	"roots-3cm":       rootsOver(30),
+	"roots-5cm":       rootsOver(50),
+	"roots-7cm":       rootsOver(75),
+	"tips-2cm":        rootsOver(20),
+	"roots-at-bottom": answer(func(p *Plant) bool { return p.longestOfAll() >= p.PotMM }),
+	"root-on-new":     func(p *Plant) float64 { return math.Round(p.longest(func(r Root) bool { return r.OnNew })) },
+	"new-growth":      answer(func(p *Plant) bool { return len(p.Growths) > 0 }),
+	"growth-mature":   answer(func(p *Plant) bool { return len(p.Growths) > 0 && p.Growths[0].MM >= p.Growths[0].Full }),
+	"new-leaves":      func(p *Plant) float64 { return float64(p.opened) },
+	"leaves-lost":     func(p *Plant) float64 { return float64(p.gone) },
+	"uncurled":        answer(func(p *Plant) bool { return p.Water > 0.3 && p.scarred <= 8 }),
+	"core-wet":        answer(func(p *Plant) bool { return p.Water > 0.6 }),
+	"out-of-chamber":  answer(func(p *Plant) bool { return p.Open }),
+	"pieces-alive":    func(p *Plant) float64 { n, _ := p.LeavesOn(); return float64(n) },
+	"pieces-rooted":   rootsOver(20),
+	"pieces-rotted":   func(p *Plant) float64 { return float64(p.gone) },
+	"live-pests":      answer(func(p *Plant) bool { return p.Colony > 0.02 }),
+	"marked-new":      answer(func(p *Plant) bool { return p.Colony > 0.3 }),
+	"steady":          answer(func(p *Plant) bool { return p.count(40) >= 3 }),
+	"reservoir-falls": answer(func(p *Plant) bool { return p.RootShare() > 0.4 }),
+	"plump":           func(p *Plant) float64 { return math.Round(1 + 4*p.Store) },
+	"plump-oldest":    func(p *Plant) float64 { return math.Round(1 + 3*p.Store) },
 }
 
 // Looked ends the time since the last look.

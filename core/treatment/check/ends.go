@@ -371,46 +371,78 @@ func trustLaw(r *replay, c *patient, no found) {
 	}
 }
 
+// danger is what makes a step need a caution.
+type danger struct {
+	letter string
+	is     func(c *patient, e *event) bool
+}
+
+func does(ops ...t.OperatorID) func(*patient, *event) bool {
+	return func(_ *patient, e *event) bool { return slices.Contains(ops, e.op) }
+}
+
+// dangers are what each caution is about.
+var dangers = []danger{
+	{"a", func(_ *patient, e *event) bool {
+		return e.op == t.Alcohol || e.op == t.CleanBlade && (e.p.Method == "flame" || e.p.Method == "alcohol")
+	}},
+	{"b", func(_ *patient, e *event) bool { return e.op.Does(t.Cuts) || e.op == t.Stake }},
+	{"c", func(_ *patient, e *event) bool {
+		return e.op == t.Peroxide || e.op == t.Soap || e.op == t.CleanBlade && e.p.Method == "bleach"
+	}},
+	{"d", func(_ *patient, e *event) bool {
+		return e.op == t.Earth || e.op == t.DustCut ||
+			e.op == t.ReadyPot && holding(e.p.Mix, "perlite", "peat", "grit", "pumice") > 0
+	}},
+	{"f", func(c *patient, e *event) bool {
+		return e.sprayed() && (c.Facts.Household.Edible || c.has2(plant.Edible))
+	}},
+	{"h", does(t.ScaldPot, t.BakeGrit, t.HotDip)},
+	{"k", func(c *patient, e *event) bool {
+		home := c.Facts.Household.Children || c.Facts.Household.Pets
+		return home && (e.sprayed() || e.op == t.Alcohol || e.op == t.Earth)
+	}},
+	{"l", does(t.LabelDrug, t.Systemic)},
+	{"m", func(_ *patient, e *event) bool {
+		return e.op == t.WrapMoss || e.op == t.ReadyPot && holding(e.p.Mix, "moss", "soil", "compost", "leaf mould") > 0
+	}},
+	{"p", does(t.Systemic)},
+	{"q", does(t.Isolate)},
+	{"s", func(c *patient, e *event) bool {
+		return c.poisons() && (e.op.Does(t.Cuts) || e.op == t.Unpot || e.op == t.PullDead)
+	}},
+	{"t", func(c *patient, e *event) bool {
+		spiny := c.has2(plant.Spines) || c.is(t.CA, t.CY)
+		return spiny && (e.op.Does(t.Cuts) || e.op == t.Unpot || e.op == t.PotIn)
+	}},
+	{"u", func(c *patient, e *event) bool {
+		return c.Facts.PotWidthCM.Or(0) >= 25 && (e.op == t.Unpot || e.op == t.PotUp)
+	}},
+	{"w", func(c *patient, e *event) bool {
+		return e.op == t.Discard || e.op == t.BagWaste && c.infectious()
+	}},
+}
+
+// sprayed says whether a step puts something on the plant, or into it.
+func (e *event) sprayed() bool {
+	return slices.Contains([]t.OperatorID{t.LabelDrug, t.Systemic, t.Soap, t.Oil}, e.op)
+}
+
+// poisons says whether its sap or its parts harm who cuts it.
+func (c *patient) poisons() bool {
+	return !c.known || c.kind.Harms("people") || c.has2(plant.Latex) || c.has2(plant.Oxalate)
+}
+
 // needs lists the cautions whose danger is in a plan, with the step.
 func needs(r *replay, c *patient) map[string]*event {
 	list := map[string]*event{}
-	put := func(e *event, letter string, is bool) {
-		if is && list[letter] == nil {
-			list[letter] = e
-		}
-	}
-	poison := !c.known || c.kind.Harms("people") || c.has2(plant.Latex) || c.has2(plant.Oxalate)
-	spiny := c.has2(plant.Spines) || c.is(t.CA, t.CY)
-	eaten := c.Facts.Household.Edible || c.has2(plant.Edible)
-	home := c.Facts.Household.Children || c.Facts.Household.Pets
 	for i := range r.events {
 		e := &r.events[i]
-		cutting := e.op.Does(t.Cuts)
-		sprayed := slices.Contains([]t.OperatorID{t.LabelDrug, t.Systemic, t.Soap, t.Oil}, e.op)
-		put(e, "a", e.op == t.Alcohol || e.op == t.CleanBlade && (e.p.Method == "flame" || e.p.Method == "alcohol"))
-		put(e, "b", cutting || e.op == t.Stake)
-		put(e, "c", e.op == t.Peroxide || e.op == t.Soap || e.op == t.CleanBlade && e.p.Method == "bleach")
-		put(
-			e,
-			"d",
-			e.op == t.Earth || e.op == t.DustCut ||
-				e.op == t.ReadyPot && holding(e.p.Mix, "perlite", "peat", "grit", "pumice") > 0,
-		)
-		put(e, "f", sprayed && eaten)
-		put(e, "h", e.op == t.ScaldPot || e.op == t.BakeGrit || e.op == t.HotDip)
-		put(e, "k", home && (sprayed || e.op == t.Alcohol || e.op == t.Earth))
-		put(e, "l", e.op == t.LabelDrug || e.op == t.Systemic)
-		put(
-			e,
-			"m",
-			e.op == t.WrapMoss || e.op == t.ReadyPot && holding(e.p.Mix, "moss", "soil", "compost", "leaf mould") > 0,
-		)
-		put(e, "p", e.op == t.Systemic)
-		put(e, "q", e.op == t.Isolate)
-		put(e, "s", poison && (cutting || e.op == t.Unpot || e.op == t.PullDead))
-		put(e, "t", spiny && (cutting || e.op == t.Unpot || e.op == t.PotIn))
-		put(e, "u", c.Facts.PotWidthCM.Or(0) >= 25 && (e.op == t.Unpot || e.op == t.PotUp))
-		put(e, "w", e.op == t.Discard || e.op == t.BagWaste && c.infectious())
+		for _, d := range dangers {
+			if list[d.letter] == nil && d.is(c, e) {
+				list[d.letter] = e
+			}
+		}
 	}
 	if c.has(cause.Ethylene) && len(r.events) > 0 {
 		list["n"] = &r.events[0]
