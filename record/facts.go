@@ -4,6 +4,8 @@ import (
 	"maps"
 	"slices"
 
+	"github.com/google/uuid"
+
 	"tendermend/core/climate"
 	"tendermend/core/day"
 	"tendermend/core/facts"
@@ -23,6 +25,28 @@ const (
 // what was typed, measured and done, and what follows from it. What is too old is
 // unknown again.
 func (s State) Facts(on day.Day, around Context) facts.Facts {
+	of := factsOf{s.Case.ID, s.PlanEntry, on, around.South, around.Household}
+	f, known := s.memo[of]
+	if !known {
+		f = s.factsOn(on, around)
+		if s.memo != nil {
+			s.memo[of] = f
+		}
+	}
+	f.Last = maps.Clone(f.Last)
+	return f
+}
+
+// factsOf names the facts of a state: those of a case, on a day, as they stand in a
+// collection.
+type factsOf struct {
+	of, plan  uuid.UUID
+	on        day.Day
+	south     bool
+	household facts.Household
+}
+
+func (s State) factsOn(on day.Day, around Context) facts.Facts {
 	f := s.Known
 	f.South, f.Household = around.South, around.Household
 	f.Readings, f.Last = s.Readings, s.happened(on)

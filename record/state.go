@@ -90,6 +90,9 @@ type State struct {
 	Left   *Closed
 	LeftOn day.Day
 
+	// memo keeps facts of a settled state that were asked for, since a page asks often.
+	memo map[factsOf]facts.Facts
+
 	kinds         plant.Kinds
 	confirmedFrom day.Day // the day on which the present case began, for what it turned out to be
 }
@@ -284,6 +287,7 @@ func (s State) settled() State {
 	}
 	s.settleWishes()
 	s.settleReadings()
+	s.memo = map[factsOf]facts.Facts{}
 	return s
 }
 
