@@ -75,7 +75,8 @@ func (c carding) pending(ops ...treatment.OperatorID) (sheet.Step, bool) {
 // running gives the first repeated step that was begun, or is due, and goes on.
 func (c carding) running(ops ...treatment.OperatorID) (sheet.Step, bool) {
 	for _, step := range c.steps(ops...) {
-		if next, goesOn := c.NextOn(step); step.Every > 0 && goesOn && next <= c.on+day.Day(step.Every) && !c.over(step) {
+		next, goesOn := c.NextOn(step)
+		if step.Every > 0 && goesOn && next <= c.on+day.Day(step.Every) && !c.over(step) {
 			return step, true
 		}
 	}
@@ -84,7 +85,8 @@ func (c carding) running(ops ...treatment.OperatorID) (sheet.Step, bool) {
 
 // over says whether what ends a repeated step was seen.
 func (s State) over(step sheet.Step) bool {
-	return len(step.Lasts) > 0 && seenEnd(step.Lasts) && step.Lasts.Opens(s.gateFacts(step, s.LastLook()), s.LastLook()).Open
+	last := s.LastLook()
+	return seenEnd(step.Lasts) && step.Lasts.Opens(s.gateFacts(step, last), last).Open
 }
 
 // seenEnd says whether something seen ends it, and not days alone.

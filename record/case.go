@@ -305,8 +305,8 @@ func (s State) belongs(e Entry) (at int, begins bool) {
 // bound says whether an entry is of a kind that belongs to a case; what is read of
 // the plant belongs to all of them.
 func bound(e Entry) bool {
-	return e.Examined != nil || e.Diagnosed != nil || e.Planned != nil || e.Did != nil || e.Sat != nil || e.Staged != nil ||
-		e.Confirmed != nil || e.Closed != nil || e.Reopened != nil
+	return e.Examined != nil || e.Diagnosed != nil || e.Planned != nil || e.Did != nil || e.Sat != nil ||
+		e.Staged != nil || e.Confirmed != nil || e.Closed != nil || e.Reopened != nil
 }
 
 // CasesOf gives the cases that an entry is part of: its own, or for what is read of

@@ -50,7 +50,7 @@ type Follow struct {
 	Rates    []working.Amount      `json:"rates" doc:"How fast what is measured grows, a week."`
 	Drying   *recovery.DryDown     `json:"drying,omitempty"`
 	Clocks   []pest.Clock          `json:"clocks" doc:"The clocks of its pests."`
-	Due      map[string]day.Day    `json:"due" doc:"Days of plan steps that are not those of the plan: a pest's clock, a gate or a late sitting sets them."`
+	Due      map[string]day.Day    `json:"due" doc:"Days of steps that a clock, a gate or a late sitting moved."`
 	Events   []record.Event        `json:"events" doc:"What was done and what happened, oldest first."`
 	// Waiting is by the number of the sitting, as text.
 	Waiting map[string]gate.Opening `json:"waiting" doc:"How the gates stand of sittings that are not done."`

@@ -27,7 +27,8 @@ var seatWords = map[Seat]string{
 func (s Seat) Words() string { return seatWords[s] }
 
 var classWords = map[MediumClass]string{
-	Soil: "soil", Bark: "bark", Moss: "moss", Stones: "clay or stones", Peat: "peat", InWater: "water", NoMedium: "nothing",
+	Soil: "soil", Bark: "bark", Moss: "moss", Stones: "clay or stones", Peat: "peat", InWater: "water",
+	NoMedium: "nothing",
 }
 
 // Words say a class of medium.

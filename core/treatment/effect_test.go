@@ -16,8 +16,8 @@ func TestEveryEffectSaysWhatItWritesAndBelongsToAnOperator(t *testing.T) {
 	for id := range effects {
 		_, known := OperatorByID(id)
 		assert.True(t, known, "%s", id)
-		e, any := EffectOf(Done{Step: Step{Op: id}, Laid: &Params{PotWidthCM: N(12)}})
-		assert.True(t, any, "%s", id)
+		e, writes := EffectOf(Done{Step: Step{Op: id}, Laid: &Params{PotWidthCM: N(12)}})
+		assert.True(t, writes, "%s", id)
 		assert.NotEqual(t, Effect{}, e, "%s changes nothing", id)
 		assert.NotEmpty(t, Writes(id))
 	}
@@ -52,8 +52,8 @@ func TestPottingTakesWhatWasLaidOut(t *testing.T) {
 	e, _ = EffectOf(Done{Step: Step{Op: Hang}, Laid: laid})
 	assert.Equal(t, facts.Hung, e.Stands.Seat)
 	assert.Nil(t, e.Stands.WidthCM, "what hangs has no pot")
-	_, any := EffectOf(Done{Step: Step{Op: PotIn, Params: Params{For: "pieces"}}, Laid: laid})
-	assert.False(t, any, "pieces are plants of their own")
+	_, writes := EffectOf(Done{Step: Step{Op: PotIn, Params: Params{For: "pieces"}}, Laid: laid})
+	assert.False(t, writes, "pieces are plants of their own")
 }
 
 func TestWateringsSayHow(t *testing.T) {

@@ -104,15 +104,10 @@ func (c *composer) callusSitting(r rootWork) {
 	wait := max(c.wholeDay(), c.stemDry[0])
 	first := max(days+wait, c.dryDay(organOf, live))
 	c.place(treatment.CallusSit, nil, before, sitting, []step{do(treatment.HoldFeed, until(growth))})
-	var water []step
-	water = []step{
-		do(treatment.FirstWater, how("light"), with(func(p *treatment.Params) { p.ML = c.lightML(w) })),
-	}
+	water := do(treatment.FirstWater, how("light"), with(func(p *treatment.Params) { p.ML = c.lightML(w) }))
 	if c.gated {
 		c.draft.then(gate.Gate{gate.DaysSince(facts.OnATray, days)}, pot...)
-		if len(water) > 0 {
-			c.draft.then(gate.Gate{gate.DaysSince(facts.Potted, wait), gate.See(gate.Nudge)}, water...)
-		}
+		c.draft.then(gate.Gate{gate.DaysSince(facts.Potted, wait), gate.See(gate.Nudge)}, water)
 		return
 	}
 	c.draft.sit(treatment.CallusSit, c.sat+days, rankRoot, pot...)
@@ -126,7 +121,7 @@ func (c *composer) callusSitting(r rootWork) {
 	if c.Choices.Succulent == "at roots" {
 		waits = gate.Gate{gate.OnDay(c.sat + first), gate.Count(gate.NewRoot, 0, 1)}
 	}
-	c.draft.hold("", waits, "", water...)
+	c.draft.hold("", waits, "", water)
 	c.draft.at(c.sat+days+7, rankLook, do(treatment.Look, every(7, toDay(c.sat+days+28))))
 	if r.daily > 7 {
 		c.draft.at(c.sat+1, rankLook, do(treatment.Look, every(1, toDay(c.sat+r.daily))))

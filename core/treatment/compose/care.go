@@ -100,8 +100,7 @@ func (c *composer) letGo() {
 		return
 	}
 	var waits gate.Gate
-	switch {
-	case c.clear > 0:
+	if c.clear > 0 {
 		waits = gate.Gate{gate.CleanFor(c.clear, 3)}
 	}
 	if c.any(treatment.LeafDiseases) || c.has(cause.BlackRot) || len(waits) == 0 {

@@ -176,8 +176,7 @@ func (c *composer) waterAfter(r rootWork, set setting, live bool, water []step) 
 			days = max(1, c.dryDay(r.wound(), live))
 		}
 	case c.code == treatment.PA && r.falls && r.cut == "":
-		days = 0 // a palm is watered again at once
-		days = c.rootDry[0]
+		days = c.rootDry[0] // a palm is watered again as soon as its cuts bear it
 	}
 	if c.has(cause.ColdInjury) {
 		days = max(days, 3)

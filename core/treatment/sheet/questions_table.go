@@ -12,6 +12,8 @@ func always(text string) func(treatment.Situation) string {
 	return func(treatment.Situation) string { return text }
 }
 
+var turgor = map[bool]string{true: "limp", false: "firm"}
+
 // questions are what a plan may need and nobody said, in the order in which they are
 // asked, with the cautious value that is taken without an answer (our own modelling).
 var questions = []asked{
@@ -20,7 +22,8 @@ var questions = []asked{
 		known: func(f facts.Facts) bool { return f.Seat.Known },
 		taken: func(s treatment.Situation) string { return treatment.Assumed(s).Seat.Value.Words() },
 		answers: []QuestionAnswer{
-			{"pot", "pot", Answers{Seat: facts.InPot}}, {"reservoir", "pot with a water space", Answers{Seat: facts.InReservoir}},
+			{"pot", "pot", Answers{Seat: facts.InPot}},
+			{"reservoir", "pot with a water space", Answers{Seat: facts.InReservoir}},
 			{"basket", "basket", Answers{Seat: facts.InBasket}}, {"mount", "slab", Answers{Seat: facts.OnMount}},
 			{"hung", "hung bare", Answers{Seat: facts.Hung}}, {"jar", "glass of water", Answers{Seat: facts.InJar}},
 		},
@@ -64,10 +67,8 @@ var questions = []asked{
 	},
 	{
 		id: "turgor", ask: "Does it hang limp?", how: "Against how it stood when it was well",
-		known: func(f facts.Facts) bool { return f.Limp.Known },
-		taken: func(s treatment.Situation) string {
-			return map[bool]string{true: "limp", false: "firm"}[treatment.Assumed(s).Limp.Value]
-		},
+		known:   func(f facts.Facts) bool { return f.Limp.Known },
+		taken:   func(s treatment.Situation) string { return turgor[treatment.Assumed(s).Limp.Value] },
 		answers: []QuestionAnswer{{"firm", "firm", Answers{Limp: of(false)}}, {"limp", "limp", Answers{Limp: of(true)}}},
 	},
 	{
@@ -120,8 +121,11 @@ var questions = []asked{
 	},
 	{
 		id: "offsets", ask: "Plantlets, pups or offsets on it?", how: "At the base, at nodes, on spikes",
-		known:   func(f facts.Facts) bool { return f.Plantlets.Known || f.Pups.Known },
-		taken:   always("none"),
-		answers: []QuestionAnswer{{"no", "none", Answers{OffsetsSeen: of(0)}}, {"one", "one", Answers{OffsetsSeen: of(1)}}, {"more", "several", Answers{OffsetsSeen: of(3)}}},
+		known: func(f facts.Facts) bool { return f.Plantlets.Known || f.Pups.Known },
+		taken: always("none"),
+		answers: []QuestionAnswer{
+			{"no", "none", Answers{OffsetsSeen: of(0)}}, {"one", "one", Answers{OffsetsSeen: of(1)}},
+			{"more", "several", Answers{OffsetsSeen: of(3)}},
+		},
 	},
 }

@@ -2395,7 +2395,7 @@ export interface components {
             /** @description The clocks of its pests. */
             clocks: components["schemas"]["Clock"][];
             drying?: components["schemas"]["DryDown"];
-            /** @description Days of plan steps that are not those of the plan: a pest's clock, a gate or a late sitting sets them. */
+            /** @description Days of steps that a clock, a gate or a late sitting moved. */
             due: {
                 [key: string]: string;
             };
