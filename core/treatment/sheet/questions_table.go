@@ -92,8 +92,10 @@ var questions = []asked{
 		known: func(f facts.Facts) bool {
 			return f.Growing.Known || f.Phase.Known || f.NewGrowth.Known || f.Resting.Known
 		},
-		taken:   always("what the month says of its kind"),
-		answers: []QuestionAnswer{{"yes", "yes", Answers{Growing: of(true)}}, {"no", "nothing new", Answers{Growing: of(false)}}},
+		taken: always("what the month says of its kind"),
+		answers: []QuestionAnswer{
+			{"yes", "yes", Answers{Growing: of(true)}}, {"no", "nothing new", Answers{Growing: of(false)}},
+		},
 	},
 	{
 		id: "bloom", ask: "Flowers or buds?", how: "Spikes, buds and open flowers",
