@@ -37,6 +37,8 @@ type Answers struct {
 	MediumClass facts.MediumClass `json:"mediumClass,omitempty" enum:"soil,bark,moss,stones,peat,water,none" doc:"What it is in."`         //nolint:lll // one list
 	Medium      facts.MediumState `json:"medium,omitempty" enum:"sound,tired,rotten,sour,crusted,repels,infested"`
 	Infested    *float64          `json:"infested,omitempty" minimum:"0" maximum:"1" doc:"Share of it that is infested."`
+	// SetAside is why nothing holds the work on its roots back, by the carer's own word.
+	SetAside string `json:"setAside,omitempty" maxLength:"300" doc:"Why nothing holds its root work back."`
 	// Unknown are questions that were answered with “don't know”: the cautious value is taken, and said.
 	Unknown []string `json:"unknown,omitempty" maxItems:"20" doc:"Questions that nobody can answer."`
 
@@ -200,6 +202,9 @@ func (a Answers) choices() treatment.Choices {
 		Succulent:   side(a.Succulent),
 		Gnats:       side(a.Gnats),
 		Aim:         a.Aim,
+	}
+	if strings.TrimSpace(a.SetAside) != "" {
+		c.Override = facts.Said(true)
 	}
 	if a.RootWash == "soap" { // older records: a rinse of a few drops is meant
 		c.RootRinse = "soap"

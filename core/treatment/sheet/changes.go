@@ -1,6 +1,8 @@
 package sheet
 
 import (
+	"strings"
+
 	"tendermend/core/facts"
 	"tendermend/core/treatment"
 )
@@ -30,6 +32,17 @@ func changesFirst(s treatment.Situation, p Plan) (list []Rule) {
 		break
 	}
 	return list
+}
+
+// setAside says that the carer lets nothing hold the work on the roots back, and why.
+func setAside(a Answers) []Rule {
+	why := strings.TrimSpace(a.SetAside)
+	if why == "" {
+		return nil
+	}
+	return []Rule{{
+		ID: "set-aside", What: "What would hold the root work back is set aside", Why: capital(why), Overruled: true,
+	}}
 }
 
 func asTaken(known bool) string {

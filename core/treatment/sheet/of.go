@@ -39,7 +39,7 @@ func Of(s treatment.Situation, a Answers) (Made, error) {
 		return Made{}, err
 	}
 	sheet := dated(s, p, ids)
-	sheet.Rules = append([]Rule{}, slices.Concat(changesFirst(s, sheet), takenFor(s, a), sheet.Rules)...)
+	sheet.Rules = append([]Rule{}, slices.Concat(setAside(a), changesFirst(s, sheet), takenFor(s, a), sheet.Rules)...)
 	sheet.Breaches = breaches
 	return Made{sheet, s, breaches}, nil
 }

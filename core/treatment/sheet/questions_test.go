@@ -104,3 +104,32 @@ func TestAPlanWithoutRulesHasAnEmptyList(t *testing.T) {
 	require.NoError(t, err)
 	assert.NotNil(t, made.Sheet.Rules)
 }
+
+// What holds root work back can be set aside with a reason, which the plan says; the
+// work has its day then.
+func TestAHoldIsSetAsideWithItsReason(t *testing.T) {
+	s := situation("phalaenopsis-hybrid", cause.MediumCollapsed)
+	s.Facts.NewcomerDays, s.Facts.LiveTips, s.Facts.Growing = facts.Said(2.0), facts.Said(3.0), facts.Said(true)
+	held := func(a sheet.Answers) (held, dated bool, rules []sheet.Rule) {
+		made, err := sheet.Of(s, a)
+		require.NoError(t, err)
+		for _, sit := range made.Sheet.Sittings {
+			held = held || sit.Held != ""
+		}
+		for _, step := range made.Sheet.Steps {
+			dated = dated || step.Op == string(treatment.Unpot) && step.Gate == ""
+		}
+		return held, dated, made.Sheet.Rules
+	}
+	is, dated, _ := held(sheet.Answers{})
+	assert.True(t, is)
+	assert.False(t, dated)
+	is, dated, rules := held(sheet.Answers{SetAside: "it stinks"})
+	assert.False(t, is)
+	assert.True(t, dated)
+	i := slices.IndexFunc(rules, func(r sheet.Rule) bool { return r.ID == "set-aside" })
+	require.GreaterOrEqual(t, i, 0)
+	assert.Equal(t, "It stinks", rules[i].Why)
+	is, _, _ = held(sheet.Answers{SetAside: "  "})
+	assert.True(t, is, "no reason sets nothing aside")
+}

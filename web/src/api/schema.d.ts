@@ -1358,6 +1358,8 @@ export interface components {
              * @enum {string}
              */
             seat?: "pot" | "basket" | "mount" | "hung" | "cup" | "dish" | "reservoir" | "jar" | "box";
+            /** @description Why nothing holds its root work back. */
+            setAside?: string;
             /**
              * @description What is done with flower spikes.
              * @enum {string}

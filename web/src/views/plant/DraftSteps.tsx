@@ -15,11 +15,15 @@ interface DraftStepsProps {
   preview: Schemas["PlanPreview"];
   edits: Edit[];
   edit: (step: string, part: Partial<Edit>) => void;
+  /** Why nothing holds its root work back, by the carer's own word. */
+  setAside: string | undefined;
+  changeSetAside: (why: string | undefined) => void;
   today: string;
 }
 
 /** The steps as they would be: each can be left out, moved, or done with another pot. */
-export const DraftSteps = memo(function DraftSteps({ preview, edits, edit, today }: DraftStepsProps) {
+export const DraftSteps = memo(function DraftSteps(props: DraftStepsProps) {
+  const { preview, edits, edit, setAside, changeSetAside, today } = props;
   const { plan, odds, breaches } = preview;
   const out = edits.filter((e) => e.leaveOut);
   return (
@@ -37,6 +41,7 @@ export const DraftSteps = memo(function DraftSteps({ preview, edits, edit, today
         return (
           <section key={sitting.n} className={classes.sat} aria-label={`Sitting ${sitting.n}`}>
             <SittingHead sitting={sitting} today={today} />
+            {sitting.held && <HoldAside sitting={sitting} why={setAside} change={changeSetAside} />}
             {!sitting.gate && <Move sitting={sitting} steps={steps} edits={edits} edit={edit} />}
             <ol>
               {steps.map((s) => (
@@ -55,6 +60,14 @@ export const DraftSteps = memo(function DraftSteps({ preview, edits, edit, today
           </section>
         );
       })}
+      {setAside && (
+        <p className="soft small">
+          Nothing holds its root work back, because: {setAside}.{" "}
+          <button type="button" className="linkbutton" onClick={() => changeSetAside(undefined)}>
+            let it be held again
+          </button>
+        </p>
+      )}
       {out.length > 0 && (
         <p className="soft small">
           Left out by you:{" "}
@@ -208,5 +221,40 @@ function BrokenBy({
         }
       />
     </section>
+  );
+}
+
+interface HoldAsideProps {
+  sitting: Seated["sitting"];
+  why: string | undefined;
+  change: (why: string | undefined) => void;
+}
+
+/** Sets aside what holds a sitting back: the carer's own word, with a reason that is kept with the plan. */
+function HoldAside({ sitting, why, change }: HoldAsideProps) {
+  const [asking, setAsking] = useState(false);
+  const [reason, setReason] = useState(why ?? "");
+  if (!asking) {
+    return (
+      <button
+        type="button"
+        className="linkbutton soft small"
+        aria-label={`Do it all the same: ${sitting.name}`}
+        onClick={() => setAsking(true)}
+      >
+        do it all the same
+      </button>
+    );
+  }
+  return (
+    <TextInput
+      label="Why nothing should hold it back"
+      description="It is kept with the plan."
+      value={reason}
+      onChange={(e) => setReason(e.currentTarget.value)}
+      onBlur={() => change(reason.trim() || undefined)}
+      onKeyDown={(e) => e.key === "Enter" && change(reason.trim() || undefined)}
+      data-autofocus
+    />
   );
 }

@@ -81,6 +81,7 @@ function Draft({ decideAgain, keeps, wish, settled }: DraftProps) {
       }),
     [setAnswers],
   );
+  const changeSetAside = useCallback((setAside: string | undefined) => set({ setAside }), [set]);
   const breaches = preview.data?.breaches ?? [];
   const unsaid = breaches.some((b) => !b.reason);
   const take = () =>
@@ -102,7 +103,16 @@ function Draft({ decideAgain, keeps, wish, settled }: DraftProps) {
         <section className="patch" aria-label="The plan as it would be">
           {preview.isLoadingError && <Failed error={preview.error} retry={() => preview.refetch()} />}
           {preview.isPending && <Waiting />}
-          {plan && preview.data && <DraftSteps preview={preview.data} edits={edits} edit={edit} today={file.today} />}
+          {plan && preview.data && (
+            <DraftSteps
+              preview={preview.data}
+              edits={edits}
+              edit={edit}
+              setAside={answers.setAside}
+              changeSetAside={changeSetAside}
+              today={file.today}
+            />
+          )}
         </section>
       </div>
       <div style={{ display: "grid", gap: 18 }}>

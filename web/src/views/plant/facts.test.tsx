@@ -1,8 +1,9 @@
-import { fireEvent, screen, waitFor } from "@testing-library/react";
+import { cleanup, fireEvent, screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { describe, expect, it, vi } from "vitest";
 import type { ListedEntry, Plan, PlantFile } from "../../api/client";
-import { type Asked, device, knowledge, pageText, plantFile, Refusal, serve, show } from "../../testing/page";
+import { type Asked, device, knowledge, pageText, plantFile, Refusal, serve, show, working } from "../../testing/page";
+import { DraftSteps } from "./DraftSteps";
 import { type Kind, sayEntry } from "./entryWords";
 import { KnownFacts } from "./KnownFacts";
 import { PlanQuestions } from "./PlanQuestions";
@@ -184,6 +185,25 @@ describe("questions before the steps", () => {
     expect(set).toHaveBeenCalledWith({ seat: "mount" });
     await userEvent.click(screen.getByRole("button", { name: "What does it stand in? Don’t know" }));
     expect(set).toHaveBeenLastCalledWith({ unknown: ["moist", "seat"] });
+  });
+});
+
+describe("what holds a sitting back", () => {
+  const held = plan([step("unpot", { gate: "new growth" })], { gate: "new growth", held: "it rests" });
+  const preview = { plan: held, odds: { value: 0.7, working }, breaches: [] } as never;
+  const rest = { preview, edits: [], edit: vi.fn(), today: "2026-11-24" };
+
+  it("is set aside with a reason, and can be let back", async () => {
+    const change = vi.fn();
+    show(<DraftSteps {...rest} setAside={undefined} changeSetAside={change} />);
+    await userEvent.click(screen.getByRole("button", { name: "Do it all the same: Root work" }));
+    await userEvent.type(screen.getByLabelText("Why nothing should hold it back"), "it stinks{Enter}");
+    expect(change).toHaveBeenCalledWith("it stinks");
+    cleanup();
+    show(<DraftSteps {...rest} setAside="it stinks" changeSetAside={change} />);
+    expect(pageText()).toContain("Nothing holds its root work back, because: it stinks.");
+    await userEvent.click(screen.getByRole("button", { name: "let it be held again" }));
+    expect(change).toHaveBeenLastCalledWith(undefined);
   });
 });
 
