@@ -13,6 +13,7 @@ func TestATroubleThatComesAgain(t *testing.T) {
 	p.see("Move it away from the others now")
 	p.click(by("button", "It is kept apart now"))
 	p.see("Kept apart")
+	p.hides("It is kept apart now") // what stands below it moves up
 	// Until the first is recorded and shown everywhere the second waits.
 	p.until(`![...document.querySelectorAll("button")].some((b) => b.dataset.loading)`)
 	p.click(by("button", "Open a case and look it over"))

@@ -191,7 +191,7 @@ func dated(s treatment.Situation, p treatment.Plan, ids [][]string) Plan {
 				laid = &x.Params
 			}
 			if makes, writes := treatment.EffectOf(treatment.Done{Step: x, Laid: laid}); writes {
-				st.Makes = &makes
+				st.Makes, st.Writes = &makes, treatment.Writes(x.Op)
 			}
 			st.Sitting, st.On, st.Gate, st.Waits = head.N, on, sit.Gate.Words(), sit.Gate
 			if x.Op == treatment.ByRule && x.Params.What == "" {

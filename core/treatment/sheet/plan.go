@@ -40,8 +40,10 @@ type Step struct {
 	Amounts []working.Amount `json:"amounts"`
 	Pest    *PestTime        `json:"pest,omitempty" doc:"Where a pest's clock sets its day."`
 	// Makes is what is so when it was done; missing in older records, and where its tick is all.
-	Makes   *treatment.Effect `json:"makes,omitempty" doc:"What is so when it was done."`
-	ForGood bool              `json:"forGood,omitempty" doc:"Whether it cannot be undone."`
+	Makes *treatment.Effect `json:"makes,omitempty" doc:"What is so when it was done."`
+	// Writes says what its tick writes beside it.
+	Writes  string `json:"writes,omitempty" doc:"What its tick writes into the record beside it, in words."`
+	ForGood bool   `json:"forGood,omitempty" doc:"Whether it cannot be undone."`
 }
 
 // PestTime says which treatment in the row against a pest a step is.

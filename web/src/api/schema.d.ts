@@ -4706,6 +4706,8 @@ export interface components {
             waitMinutes?: number;
             /** @description Its gate as conditions. */
             waits?: components["schemas"]["Condition"][];
+            /** @description What its tick writes into the record beside it, in words. */
+            writes?: string;
             /** @description What can go wrong in it. */
             wrong?: string;
         };

@@ -166,6 +166,11 @@ export function StepText({ step, plan, today, say }: StepTextProps) {
         </p>
       )}
       <Amounts amounts={step.amounts ?? []} />
+      {step.writes && (
+        <p className="soft small" style={{ margin: "2px 0" }}>
+          When it is done the record says: {step.writes}.
+        </p>
+      )}
       {cautions.map((c) => (
         <p key={c.id} className="small red" style={{ margin: "3px 0" }}>
           <b aria-hidden>! </b>
