@@ -57,53 +57,17 @@ func (c *composer) callusSitting(r rootWork) {
 	behead, _ := treatment.OperatorByID(treatment.Behead)
 	head := c.is(treatment.RS, treatment.US, treatment.TS, treatment.CA) &&
 		(r.head || c.Facts.StemStain.Or(0) > 0 && c.asked(behead))
-	live := r.live || c.rotLives
-	rr := r
-	rr.cut = ""
-	sitting := c.unpotting(rr, true)
-	sitting = append(sitting, c.cleaning(rr, true)...)
-	if head {
-		part := "stem"
-		if c.code == treatment.CA {
-			part = "body"
-		}
-		sitting = append(sitting, do(treatment.Behead, organ(part)))
-		sitting = append(sitting, c.blade())
-	}
 	days := c.callusDays(head)
-	sitting = append(sitting, do(treatment.Callus, with(func(p *treatment.Params) { p.Days = num(float64(days)) })))
-	sitting = append(sitting, c.bag()...)
-	w, ballCM := c.rescueWidth(head || c.rootless), c.ball(false)
-	if own := c.Facts.RootBallCM; !head && !c.rootless && own.Known {
-		w = min(w, own.Value+3)
-	}
-	if c.has(cause.PotBound) && !c.rescue() {
-		w = c.boundWidth()
-	}
-	if head {
-		w, ballCM = 7, 0
-		w = min(w, c.Facts.PotWidthCM.Or(w))
-	}
-	pot := []step{
-		c.ready(w, ballCM, false),
-		c.potIn(treatment.PotIn, with(func(p *treatment.Params) { p.Dry = true })),
-	}
-	pot = append(pot, c.labelled()...)
-	pot = append(pot, c.scalded(r)...)
-	if head {
-		pot = append(pot, do(treatment.ShadeIt, share(0.4)))
-	} else if !c.growing() {
-		pot = append(pot, do(treatment.HoldWater, until(growth)))
-	}
-	var before []step
-	before = append(before, c.blade())
+	sitting := c.bared(r, head, days)
+	w, ballCM := c.callusPot(head)
+	pot := c.dryPotting(r, head, w, ballCM)
 	organOf := "roots"
 	if head {
 		organOf = "stem"
 	}
 	wait := max(c.wholeDay(), c.stemDry[0])
-	first := max(days+wait, c.dryDay(organOf, live))
-	c.place(treatment.CallusSit, nil, before, sitting, []step{do(treatment.HoldFeed, until(growth))})
+	first := max(days+wait, c.dryDay(organOf, r.live || c.rotLives))
+	c.place(treatment.CallusSit, nil, []step{c.blade()}, sitting, []step{do(treatment.HoldFeed, until(growth))})
 	water := do(treatment.FirstWater, how("light"), with(func(p *treatment.Params) { p.ML = c.lightML(w) }))
 	if c.gated {
 		c.draft.then(gate.Gate{gate.DaysSince(facts.OnATray, days)}, pot...)
@@ -111,19 +75,70 @@ func (c *composer) callusSitting(r rootWork) {
 		return
 	}
 	c.draft.sit(treatment.CallusSit, c.sat+days, rankRoot, pot...)
-	waits := gate.Gate{gate.OnDay(c.sat + first), gate.See(gate.Nudge)}
-	if !c.growing() {
-		waits = gate.Gate{gate.In(gate.Spring()...), gate.See(gate.Growth), gate.OnDay(c.sat + first)}
-	}
-	if c.firstRoots() {
-		waits = c.ownRoots()
-	}
-	if c.Choices.Succulent == "at roots" {
-		waits = gate.Gate{gate.OnDay(c.sat + first), gate.Count(gate.NewRoot, 0, 1)}
-	}
-	c.draft.hold("", waits, "", water)
+	c.draft.hold("", c.drinksAgain(first), "", water)
 	c.draft.at(c.sat+days+7, rankLook, do(treatment.Look, every(7, toDay(c.sat+days+28))))
 	if r.daily > 7 {
 		c.draft.at(c.sat+1, rankLook, do(treatment.Look, every(1, toDay(c.sat+r.daily))))
 	}
+}
+
+// bared takes it out, cleans it and lays it on the tray, its head off where the
+// stem is lost.
+func (c *composer) bared(r rootWork, head bool, days int) []step {
+	r.cut = ""
+	sitting := append(c.unpotting(r, true), c.cleaning(r, true)...)
+	if head {
+		part := "stem"
+		if c.code == treatment.CA {
+			part = "body"
+		}
+		sitting = append(sitting, do(treatment.Behead, organ(part)), c.blade())
+	}
+	sitting = append(sitting, do(treatment.Callus, with(func(p *treatment.Params) { p.Days = num(float64(days)) })))
+	return append(sitting, c.bag()...)
+}
+
+// callusPot is the width of the pot it comes into and of what is set in it.
+func (c *composer) callusPot(head bool) (w, ballCM float64) {
+	if head {
+		return min(7, c.Facts.PotWidthCM.Or(7)), 0
+	}
+	w = c.rescueWidth(c.rootless)
+	if own := c.Facts.RootBallCM; !c.rootless && own.Known {
+		w = min(w, own.Value+3)
+	}
+	if c.has(cause.PotBound) && !c.rescue() {
+		w = c.boundWidth()
+	}
+	return w, c.ball(false)
+}
+
+// dryPotting sets it in dry mix when its skins have grown.
+func (c *composer) dryPotting(r rootWork, head bool, w, ballCM float64) []step {
+	pot := []step{
+		c.ready(w, ballCM, false),
+		c.potIn(treatment.PotIn, with(func(p *treatment.Params) { p.Dry = true })),
+	}
+	pot = append(pot, c.labelled()...)
+	pot = append(pot, c.scalded(r)...)
+	switch {
+	case head:
+		pot = append(pot, do(treatment.ShadeIt, share(0.4)))
+	case !c.growing():
+		pot = append(pot, do(treatment.HoldWater, until(growth)))
+	}
+	return pot
+}
+
+// drinksAgain is what its first water waits for.
+func (c *composer) drinksAgain(first int) gate.Gate {
+	switch {
+	case c.Choices.Succulent == "at roots":
+		return gate.Gate{gate.OnDay(c.sat + first), gate.Count(gate.NewRoot, 0, 1)}
+	case c.firstRoots():
+		return c.ownRoots()
+	case !c.growing():
+		return gate.Gate{gate.In(gate.Spring()...), gate.See(gate.Growth), gate.OnDay(c.sat + first)}
+	}
+	return gate.Gate{gate.OnDay(c.sat + first), gate.See(gate.Nudge)}
 }

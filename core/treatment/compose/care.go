@@ -1,6 +1,7 @@
 package compose
 
 import (
+	"cmp"
 	"slices"
 	"strings"
 
@@ -149,7 +150,7 @@ func (c *composer) also() {
 		}
 		s := do(op.ID)
 		if op.ID == treatment.Flush {
-			s.Params.Water = or(c.betterWater(), "low-mineral")
+			s.Params.Water = cmp.Or(c.betterWater(), "low-mineral")
 		}
 		c.draft.at(0, orderOf(op.ID), s)
 	}

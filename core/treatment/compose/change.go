@@ -14,24 +14,7 @@ func (c *composer) changeSetup() {
 	if c.root != nil {
 		r = *c.root
 	}
-	aim := c.school
-	set := c.setting()
-	switch {
-	case c.Choices.Aim == "mount":
-		set = setting{
-			treatment.Mount,
-			[]step{do(treatment.ReadyPot, with(func(p *treatment.Params) { p.Seat = facts.OnMount }))},
-			0,
-		}
-	case aim == treatment.ClayPot || !c.orchid && c.Choices.Aim == "S5":
-		c.school = treatment.ClayPot
-		w := min(c.ball(false)+2.5, c.Facts.PotWidthCM.Or(99))
-		w = math.Floor(w)
-		if c.has(cause.PotBound) && !c.rescue() {
-			w = c.boundWidth()
-		}
-		set = setting{treatment.SetReservoir, []step{do(treatment.BakeGrit), c.clayPot(w)}, w}
-	}
+	set := c.aimedAt()
 	c.plan.School = c.school
 	if !c.orchid {
 		c.plan.School = ""
@@ -61,13 +44,39 @@ func (c *composer) changeSetup() {
 	live := c.rotLives && r.live
 	c.place(treatment.ChangeSit, ready, before, sitting, nil)
 	c.waterAfter(r, set, live, c.afterWash(set))
-	if !c.gated {
-		c.draft.at(c.sat+7, rankLook, do(treatment.Look, every(7, tips), note("level and tips")))
-		if set.op == treatment.PotIn || set.op == treatment.WrapMoss {
-			c.draft.at(c.sat+max(7, c.dryDay("", false)+4), rankLook+1, do(treatment.ByRule))
+	c.watchTips(set)
+}
+
+// aimedAt is the way of growing that the change leads to.
+func (c *composer) aimedAt() setting {
+	switch {
+	case c.Choices.Aim == "mount":
+		return setting{
+			treatment.Mount,
+			[]step{do(treatment.ReadyPot, with(func(p *treatment.Params) { p.Seat = facts.OnMount }))},
+			0,
 		}
-		c.feedLater(set.op)
+	case c.school == treatment.ClayPot || !c.orchid && c.Choices.Aim == "S5":
+		c.school = treatment.ClayPot
+		w := math.Floor(min(c.ball(false)+2.5, c.Facts.PotWidthCM.Or(99)))
+		if c.has(cause.PotBound) && !c.rescue() {
+			w = c.boundWidth()
+		}
+		return setting{treatment.SetReservoir, []step{do(treatment.BakeGrit), c.clayPot(w)}, w}
 	}
+	return c.setting()
+}
+
+// watchTips looks after the changed plant until its new tips run.
+func (c *composer) watchTips(set setting) {
+	if c.gated {
+		return
+	}
+	c.draft.at(c.sat+7, rankLook, do(treatment.Look, every(7, tips), note("level and tips")))
+	if set.op == treatment.PotIn || set.op == treatment.WrapMoss {
+		c.draft.at(c.sat+max(7, c.dryDay("", false)+4), rankLook+1, do(treatment.ByRule))
+	}
+	c.feedLater(set.op)
 }
 
 func (c *composer) clayPot(w float64) step {

@@ -155,28 +155,10 @@ func (c *composer) settle() {
 // layOut finds days and sittings for everything.
 func (c *composer) layOut() {
 	c.start()
-	if c.Choices.Discard == "now" {
-		if c.hopeless() {
-			c.bin()
-			return
-		}
-		c.leave(string(treatment.Discard), "it is harmless, or can be cured")
-	}
-	if c.discard != "" && (c.pieces == nil || len(c.travels()) > 0) {
-		c.bin()
+	if c.binned() {
 		return
 	}
-	if c.discard != "" {
-		c.root, c.change = nil, false
-	}
-	if c.root != nil && c.code == treatment.AP {
-		c.leave(string(treatment.Unpot), "it grows in no medium")
-		c.root = nil
-	}
-	if c.change && c.code == treatment.AP {
-		c.leave(string(treatment.SetupChange), "it grows in air and wants nothing else")
-		c.change = false
-	}
+	c.noRootWork()
 	if c.orchid && (c.root != nil && c.root.kind != callusDry || c.rest || c.change) {
 		c.chooseSchool()
 		c.agreeSchool()
@@ -203,10 +185,43 @@ func (c *composer) layOut() {
 	c.letGo()
 	c.also()
 	if c.Facts.Standing.Value && c.kind.WaterRule != plant.WetTray && !c.untied &&
-		c.seat != facts.InCup &&
-		c.seat != facts.InDish {
+		!among(c.seat, facts.InCup, facts.InDish) {
 		c.draft.at(0, rankAfter, do(treatment.DrainSaucer))
 	}
+}
+
+// binned lets go of a plant that nothing is left to save of, and says whether
+// that is the whole plan.
+func (c *composer) binned() bool {
+	if c.Choices.Discard == "now" {
+		if c.hopeless() {
+			c.bin()
+			return true
+		}
+		c.leave(string(treatment.Discard), "it is harmless, or can be cured")
+	}
+	if c.discard != "" && (c.pieces == nil || len(c.travels()) > 0) {
+		c.bin()
+		return true
+	}
+	return false
+}
+
+// noRootWork takes root work from what is thrown away or has no medium.
+func (c *composer) noRootWork() {
+	if c.discard != "" {
+		c.root, c.change = nil, false
+	}
+	if c.code != treatment.AP {
+		return
+	}
+	if c.root != nil {
+		c.leave(string(treatment.Unpot), "it grows in no medium")
+	}
+	if c.change {
+		c.leave(string(treatment.SetupChange), "it grows in air and wants nothing else")
+	}
+	c.root, c.change = nil, false
 }
 
 // agreeSchool settles what a school means beside the causes: resting first is
@@ -225,22 +240,19 @@ func (c *composer) agreeSchool() {
 	case c.school == treatment.Rest && c.rotLives && c.rotAsks():
 		c.nextBest(treatment.Rest) // rot does not wait until it has rested
 	}
-	if c.root != nil && c.root.kind == wholeBall && !c.change {
-		switch c.school {
-		case treatment.Bridge,
-			treatment.Lean,
-			treatment.BareRoots,
-			treatment.MossWrap,
-			treatment.MossBox,
-			treatment.ClayPot:
-			if c.Choices.School == string(c.school) {
-				c.root.kind = washRoots // the carer wants another way of growing: the old medium goes
-				return
-			}
-			c.school = treatment.OwnMix
-		default: // these keep the ball as it is
-		}
+	if c.root == nil || c.root.kind != wholeBall || c.change || !among(c.school, bareSchools...) {
+		return
 	}
+	if c.Choices.School == string(c.school) {
+		c.root.kind = washRoots // the carer wants another way of growing: the old medium goes
+		return
+	}
+	c.school = treatment.OwnMix
+}
+
+// bareSchools are those that take the old medium off.
+var bareSchools = []treatment.School{
+	treatment.Bridge, treatment.Lean, treatment.BareRoots, treatment.MossWrap, treatment.MossBox, treatment.ClayPot,
 }
 
 // nextBest takes the best school but one.

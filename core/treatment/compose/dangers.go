@@ -17,25 +17,19 @@ func (c *composer) cautionsOf(s step) (letters []string) {
 			letters = append(letters, string(l))
 		}
 	}
-	if (o.Does.Has(treatment.Cuts) || s.Op == treatment.Unpot || s.Op == treatment.PullDead) && c.dangers("s", s) &&
-		!slices.Contains(letters, "s") {
-		letters = append(letters, "s")
-	}
-	if (o.Does.Has(treatment.Cuts) || s.Op == treatment.Unpot || s.Op == treatment.PotIn) && c.dangers("t", s) &&
-		!slices.Contains(letters, "t") {
-		letters = append(letters, "t")
-	}
-	home := c.Facts.Household
+	home, cuts := c.Facts.Household, o.Does.Has(treatment.Cuts)
+	filmed := s.Op.Does(treatment.LeafFilm) || s.Op == treatment.Systemic
 	for _, extra := range []struct {
 		letter string
 		is     bool
 	}{
-		{"k", (home.Children || home.Pets) && (s.Op.Does(treatment.LeafFilm) || s.Op == treatment.Systemic)},
-		{"f", c.eaten() && (s.Op.Does(treatment.LeafFilm) || s.Op == treatment.Systemic)},
-		{"b", o.Does.Has(treatment.Cuts)},
-		{"n", c.has(cause.Ethylene) && (s.Op == treatment.Air || s.Op == treatment.Baseline)},
-		{"g", c.code == treatment.BU && (s.Op == treatment.Unpot || s.Op == treatment.TakeOffset ||
-			s.Op == treatment.PartIt)},
+		{"s", (cuts || among(s.Op, treatment.Unpot, treatment.PullDead)) && c.dangers("s", s)},
+		{"t", (cuts || among(s.Op, treatment.Unpot, treatment.PotIn)) && c.dangers("t", s)},
+		{"k", filmed && (home.Children || home.Pets)},
+		{"f", filmed && c.eaten()},
+		{"b", cuts},
+		{"n", c.has(cause.Ethylene) && among(s.Op, treatment.Air, treatment.Baseline)},
+		{"g", c.code == treatment.BU && among(s.Op, treatment.Unpot, treatment.TakeOffset, treatment.PartIt)},
 		{"w", s.Op == treatment.Discard},
 	} {
 		if extra.is && !slices.Contains(letters, extra.letter) {
@@ -50,32 +44,32 @@ func (c *composer) eaten() bool { return c.trait(plant.Edible) || c.Facts.Househ
 
 // dangers says whether the danger of a caution is in a step.
 func (c *composer) dangers(letter string, s step) bool {
-	switch letter {
-	case "a":
-		return s.Op == treatment.Alcohol || s.Params.Method != "bleach"
-	case "c":
-		return s.Op != treatment.CleanBlade || s.Params.Method == "bleach"
-	case "d":
+	is, limited := dangerIn[letter]
+	return !limited || is(c, s)
+}
+
+// dangerIn says of the cautions that are not always meant when they are.
+var dangerIn = map[string]func(*composer, step) bool{
+	"a": func(_ *composer, s step) bool { return s.Op == treatment.Alcohol || s.Params.Method != "bleach" },
+	"c": func(_ *composer, s step) bool { return s.Op != treatment.CleanBlade || s.Params.Method == "bleach" },
+	"d": func(_ *composer, s step) bool {
 		return s.Op != treatment.ReadyPot ||
 			shareOf(s.Params.Mix, "perlite", "peat", "coir", "grit", "pumice", "sand", "vermiculite") > 0
-	case "m":
-		return s.Op == treatment.WrapMoss || s.Op == treatment.NodeBox ||
-			shareOf(s.Params.Mix, "moss", "soil", "compost", "leaf mould") > 0 ||
-			s.Op == treatment.WashOff
-	case "f":
-		return c.eaten()
-	case "k":
-		return c.Facts.Household.Children || c.Facts.Household.Pets
-	case "s":
+	},
+	"m": func(_ *composer, s step) bool {
+		return among(s.Op, treatment.WrapMoss, treatment.NodeBox, treatment.WashOff) ||
+			shareOf(s.Params.Mix, "moss", "soil", "compost", "leaf mould") > 0
+	},
+	"f": func(c *composer, _ step) bool { return c.eaten() },
+	"k": func(c *composer, _ step) bool { return c.Facts.Household.Children || c.Facts.Household.Pets },
+	"s": func(c *composer, _ step) bool {
 		return !c.named || c.kind.Harms("people") || c.kind.Harms("pets") || c.trait(plant.Latex, plant.Oxalate)
-	case "t":
+	},
+	"t": func(c *composer, _ step) bool {
 		return c.trait(plant.Spines) || c.is(treatment.CA, treatment.CY, treatment.BR)
-	case "u":
-		return c.potWidth() >= 25 || s.Params.PotWidthCM.Or(0) >= 25
-	case "w":
-		return s.Op != treatment.BagWaste || len(c.spreads()) > 0
-	}
-	return true
+	},
+	"u": func(c *composer, s step) bool { return c.potWidth() >= 25 || s.Params.PotWidthCM.Or(0) >= 25 },
+	"w": func(c *composer, s step) bool { return s.Op != treatment.BagWaste || len(c.spreads()) > 0 },
 }
 
 func (c *composer) allCautions() []string {

@@ -141,16 +141,8 @@ func (c *composer) unready(list []*sit) {
 	over, drunk := c.overrides(), false
 	for _, s := range list {
 		if !s.dated && has(s.steps, treatment.Unpot) {
-			phase := c.phase(s.day)
-			still := c.orchid && phase != "growing" && phase != "waking" && !c.tips &&
-				!c.has(cause.MossSmothered, cause.Detached)
-			if still && !over && !s.gate.Sees(gate.Tip, gate.Growth, gate.NewGrowth, gate.NewRoot) {
-				s.gate = s.gate.With(gate.See(gate.Tip), gate.See(gate.Growth))
-			}
-			winter := among(c.month(s.day), time.November, time.December, time.January, time.February)
-			if winter && !over && c.is(treatment.WO, treatment.PA) &&
-				!waitsForSeason(s.gate) {
-				s.gate = s.gate.With(gate.In(gate.Spring()...))
+			if !over {
+				c.unreadyYet(s)
 			}
 			if c.thirsty && !drunk && !c.rotsBelow() && !waitsFirm(s.gate) {
 				s.gate = s.gate.With(gate.FirmFor(1))
@@ -158,6 +150,28 @@ func (c *composer) unready(list []*sit) {
 		}
 		drunk = drunk || has(s.steps, medium...)
 	}
+}
+
+// unreadyYet lets a sitting wait for tips, and wood and palms for spring.
+func (c *composer) unreadyYet(s *sit) {
+	if c.tipless(s.day) && !s.gate.Sees(gate.Tip, gate.Growth, gate.NewGrowth, gate.NewRoot) {
+		s.gate = s.gate.With(gate.See(gate.Tip), gate.See(gate.Growth))
+	}
+	if c.winterbound(s.day) && !waitsForSeason(s.gate) {
+		s.gate = s.gate.With(gate.In(gate.Spring()...))
+	}
+}
+
+// tipless says that an orchid has no tips to grow from on a day.
+func (c *composer) tipless(d int) bool {
+	return c.orchid && !among(c.phase(d), "growing", "waking") && !c.tips &&
+		!c.has(cause.MossSmothered, cause.Detached)
+}
+
+// winterbound says that wood and palms are left alone in the winter of a day.
+func (c *composer) winterbound(d int) bool {
+	return c.is(treatment.WO, treatment.PA) &&
+		among(c.month(d), time.November, time.December, time.January, time.February)
 }
 
 // forgone says why nothing reaches a pest, where every product was left out.
@@ -242,28 +256,7 @@ var schoolTracks = map[treatment.School]string{
 // tracks gives the track that leads, by the gravest cause, and those beside it.
 func (c *composer) tracks() (lead string, beside []string) {
 	pestsToo := slices.ContainsFunc(c.pests, func(id cause.ID) bool { _, ok := treatment.FoeOf(id); return ok })
-	rooted := c.root != nil || c.gated || c.change
-	switch {
-	case c.has(cause.BaseRot, cause.BlackRot) && c.is(treatment.MON, treatment.BR, treatment.AP):
-		lead = "crown-recovery"
-	case c.has(cause.WokenEarly) || c.asleep() && c.code == treatment.DEC && rooted:
-		lead = "waking"
-	case c.pieces != nil:
-		lead = "rejuvenation"
-	case c.school != "":
-		lead = schoolTracks[c.school]
-	case c.change:
-		lead = "foliage-rerooting"
-	case c.neck,
-		c.rescue(),
-		rooted && c.has(cause.MediumCollapsed, cause.WaterRoots, cause.Congested, cause.RootGrub):
-		lead = "foliage-rerooting"
-		if treatment.MineralSet.Has(c.code) || c.code == treatment.BU && c.growing() {
-			lead = "succulent-rerooting"
-		}
-	case c.has(cause.Drought, cause.MediumRepels):
-		lead = "drought-revive"
-	}
+	lead = c.leadTrack()
 	if c.has(cause.SettlingIn) {
 		beside = append(beside, "quarantine")
 	}
@@ -280,6 +273,33 @@ func (c *composer) tracks() (lead string, beside []string) {
 		lead = "place-correction"
 	}
 	return lead, beside
+}
+
+// leadTrack is the track of the gravest cause; nothing where only its place,
+// its pests or its arrival are meant.
+func (c *composer) leadTrack() string {
+	rooted := c.root != nil || c.gated || c.change
+	switch {
+	case c.has(cause.BaseRot, cause.BlackRot) && c.is(treatment.MON, treatment.BR, treatment.AP):
+		return "crown-recovery"
+	case c.has(cause.WokenEarly) || c.asleep() && c.code == treatment.DEC && rooted:
+		return "waking"
+	case c.pieces != nil:
+		return "rejuvenation"
+	case c.school != "":
+		return schoolTracks[c.school]
+	case c.change:
+		return "foliage-rerooting"
+	case c.neck, c.rescue(),
+		rooted && c.has(cause.MediumCollapsed, cause.WaterRoots, cause.Congested, cause.RootGrub):
+		if treatment.MineralSet.Has(c.code) || c.code == treatment.BU && c.growing() {
+			return "succulent-rerooting"
+		}
+		return "foliage-rerooting"
+	case c.has(cause.Drought, cause.MediumRepels):
+		return "drought-revive"
+	}
+	return ""
 }
 
 // fromPlan counts days from the plan in gates that count them from work on the roots,

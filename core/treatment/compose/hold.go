@@ -47,14 +47,13 @@ func (c *composer) undecided() {
 
 // holds lists why a root sitting waits on a day.
 func (c *composer) holds(d int) (list []hold) {
-	phase := c.phase(d)
 	a := c.Facts
 	add := func(is bool, reason string, waits ...gate.Condition) {
 		if is {
 			list = append(list, hold{reason, waits})
 		}
 	}
-	add(phase == "resting" && !c.has(cause.WokenEarly), "rest", gate.See(gate.NewGrowth))
+	add(c.phase(d) == "resting" && !c.has(cause.WokenEarly), "rest", gate.See(gate.NewGrowth))
 	add(
 		a.NewcomerDays.Known && a.NewcomerDays.Value+float64(d) < newcomerDays && !c.newcomerNow(),
 		"newcomer",
@@ -72,17 +71,8 @@ func (c *composer) holds(d int) (list []hold) {
 		"bloom",
 		gate.See(gate.Bloomed),
 	)
-	add(
-		c.orchid && phase != "growing" && phase != "waking" && !c.tips && !c.has(cause.MossSmothered, cause.Detached),
-		"tips",
-		gate.See(gate.Tip), gate.See(gate.Growth),
-	)
-	add(
-		c.is(treatment.WO, treatment.PA) &&
-			among(c.month(d), time.November, time.December, time.January, time.February),
-		"season",
-		gate.In(gate.Spring()...),
-	)
+	add(c.tipless(d), "tips", gate.See(gate.Tip), gate.See(gate.Growth))
+	add(c.winterbound(d), "season", gate.In(gate.Spring()...))
 	add(c.unsure(), "unsure", gate.See(gate.RivalAbsent))
 	return list
 }
@@ -137,26 +127,12 @@ func (c *composer) dateRoots() {
 		return
 	}
 	c.sat = 0
-	over := c.overrides()
-	var reasons []string
-	var waits gate.Gate
-	if !over {
-		for _, h := range c.holds(0) {
-			reasons, waits = append(reasons, h.reason), waits.With(h.gate...)
-		}
+	if c.heldOn(0) {
+		return
 	}
 	r := c.root
-	switch {
-	case r != nil && r.lateWinter:
-		c.wait(strings.Join(reasons, ", "), gate.Gate{gate.In(gate.LateWinter()...)}.With(waits...))
-		return
-	case len(reasons) > 0:
-	case !over && r != nil && r.season && !c.growing():
-		reasons, waits = []string{"season"}, c.rootSeason()
-	}
-	if len(reasons) > 0 {
-		// A newcomer alone waits for a day that is known.
-		c.wait(strings.Join(slices.Compact(reasons), ", "), waits)
+	if !c.overrides() && r != nil && r.season && !c.growing() {
+		c.wait("season", c.rootSeason())
 		return
 	}
 	if c.waitsForRoots() {
@@ -176,19 +152,34 @@ func (c *composer) dateRoots() {
 	if last := c.Facts.LastSitting; last.Known && !c.rotsBelow() {
 		c.sat = max(c.sat, betweenSittings-int(last.Value))
 	}
-	if c.sat > 0 && !over {
-		if later := c.holds(c.sat); len(later) > 0 { // by then it would be held
-			for _, h := range later {
-				reasons, waits = append(reasons, h.reason), waits.With(h.gate...)
-			}
-			c.wait(strings.Join(reasons, ", "), waits)
-			return
-		}
+	if c.sat > 0 && c.heldOn(c.sat) { // by then it would be held
+		return
 	}
 	c.preWater()
 	if c.change && c.school == treatment.ClayPot && !c.rotsBelow() {
 		c.sat = max(c.sat, 1) // the clay is baked and soaked for a day
 	}
+}
+
+// heldOn lets the root sitting wait for all that holds it on a day, and says
+// whether something does.
+func (c *composer) heldOn(d int) bool {
+	var reasons []string
+	var waits gate.Gate
+	if !c.overrides() {
+		for _, h := range c.holds(d) {
+			reasons, waits = append(reasons, h.reason), waits.With(h.gate...)
+		}
+	}
+	late := d == 0 && c.root != nil && c.root.lateWinter
+	if late {
+		waits = gate.Gate{gate.In(gate.LateWinter()...)}.With(waits...)
+	}
+	if !late && len(reasons) == 0 {
+		return false
+	}
+	c.wait(strings.Join(slices.Compact(reasons), ", "), waits)
+	return true
 }
 
 // rotsBelow says whether rot lives in roots, base or bulb: it is cut before a
@@ -239,17 +230,20 @@ func (c *composer) preWater() {
 		!c.overrides() && len(c.holds(1)) > 0 { // a day later it would be held
 		return
 	}
-	wants := c.moist == facts.Due || c.moist == facts.Dry
-	bound := r.bound && c.growing() && c.moist != facts.Wet && c.moist != facts.Soaked
-	if !wants && !bound {
-		return
+	wants := among(c.moist, facts.Due, facts.Dry)
+	bound := r.bound && c.growing() && !among(c.moist, facts.Wet, facts.Soaked)
+	if (wants || bound) && c.bearsPreWater(wants) {
+		c.draft.at(0, rankSoak, do(treatment.PreWater))
+		c.sat = 1
 	}
-	if c.rotLives || c.dry || c.code == treatment.DEC || c.resting() || c.epiphyte && c.badMedium() || c.epiphyte &&
-		!wants {
-		return
+}
+
+// bearsPreWater says whether water a day before harms nothing in the pot.
+func (c *composer) bearsPreWater(wants bool) bool {
+	if c.epiphyte && (c.badMedium() || !wants) {
+		return false
 	}
-	c.draft.at(0, rankSoak, do(treatment.PreWater))
-	c.sat = 1
+	return !c.rotLives && !c.dry && c.code != treatment.DEC && !c.resting()
 }
 
 // drink soaks what is thirsty and has no recipe of its own for it; at rest a

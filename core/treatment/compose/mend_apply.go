@@ -79,16 +79,26 @@ func (c *composer) apply(list []*sit, h *here, v verdict) []*sit {
 	if v.why != "" {
 		c.leave(string(h.step.Op), v.why)
 	}
+	moved := c.takenOut(h, v)
+	switch v.do {
+	case delay:
+		return c.delayed(list, s, v, moved)
+	case wait:
+		return behindGate(list, v.gate, h.step.Op, moved)
+	default:
+		return list
+	}
+}
+
+// takenOut takes a step out of its sitting with all that belongs to it, and
+// gives what is done another time.
+func (c *composer) takenOut(h *here, v verdict) []step {
+	s := h.s
 	moved := []step{h.step}
 	from, to := h.i, h.i+1
-	if v.do == drop && slices.Contains(sprays, h.step.Op) { // its rinse goes with it
-		if to < len(s.steps) && s.steps[to].Op == treatment.RinseOff {
-			to++
-		}
-	}
-	if v.do == delay && slices.Contains(sprays, h.step.Op) {
-		for to < len(s.steps) && (s.steps[to].Op == treatment.RinseOff || s.steps[to].Op == treatment.CrownDry ||
-			s.steps[to].Op == treatment.CrownDrain) {
+	if slices.Contains(sprays, h.step.Op) { // its rinse goes with it
+		for to < len(s.steps) && (v.do == drop && to == h.i+1 && s.steps[to].Op == treatment.RinseOff ||
+			v.do == delay && among(s.steps[to].Op, treatment.RinseOff, treatment.CrownDry, treatment.CrownDrain)) {
 			moved = append(moved, s.steps[to])
 			to++
 		}
@@ -103,30 +113,33 @@ func (c *composer) apply(list []*sit, h *here, v verdict) []*sit {
 		moved[0] = c.waiting(moved[0], s.day)
 	}
 	s.steps = slices.Concat(s.steps[:from], s.steps[to:])
-	switch v.do {
-	case delay:
-		if !s.dated {
-			days := max(1, v.day-s.day)
-			if already, counts := s.later(); counts && len(s.steps) == 0 { // all of it waits longer
-				s.gate, s.steps = daysLater(already+days), moved
-				return list
-			}
-			return c.behind(list, s, daysLater(days), moved)
-		}
+	return moved
+}
+
+// delayed does later what was taken out: on a day, or days behind the gate.
+func (c *composer) delayed(list []*sit, s *sit, v verdict, moved []step) []*sit {
+	if s.dated {
 		return c.onDay(list, "", v.day, moved)
-	case wait:
-		for _, g := range list {
-			if !g.dated && g.gate.Same(v.gate) && g.kind == "" {
-				if !has(g.steps, h.step.Op) {
-					g.steps = append(g.steps, moved...)
-				}
-				return list
-			}
-		}
-		return append(list, &sit{slot: treatment.Morning, gate: v.gate, steps: moved})
-	default:
+	}
+	days := max(1, v.day-s.day)
+	if already, counts := s.later(); counts && len(s.steps) == 0 { // all of it waits longer
+		s.gate, s.steps = daysLater(already+days), moved
 		return list
 	}
+	return c.behind(list, s, daysLater(days), moved)
+}
+
+// behindGate lets steps wait for a gate, with what waits for it already.
+func behindGate(list []*sit, waits gate.Gate, op treatment.OperatorID, moved []step) []*sit {
+	for _, g := range list {
+		if !g.dated && g.gate.Same(waits) && g.kind == "" {
+			if !has(g.steps, op) {
+				g.steps = append(g.steps, moved...)
+			}
+			return list
+		}
+	}
+	return append(list, &sit{slot: treatment.Morning, gate: waits, steps: moved})
 }
 
 // waiting lets a repeated step that now waits for its gate count from there. A

@@ -1,6 +1,7 @@
 package compose
 
 import (
+	"cmp"
 	"slices"
 	"strings"
 
@@ -75,7 +76,7 @@ func placeWater(c *composer, p *plain) bool {
 }
 
 func placeFlush(c *composer, p *plain) bool {
-	p.step.Params.Water = or(c.betterWater(), "low-mineral")
+	p.step.Params.Water = cmp.Or(c.betterWater(), "low-mineral")
 	p.step.Params.ML = num(3 * float64(int(PotML(c.potWidth(), c.shape(c.potWidth())))))
 	if c.sitsOnDay() && len(p.gate) == 0 && p.day <= c.sat+28 {
 		c.leave(string(p.step.Op), "the fresh mix does it")

@@ -1,6 +1,7 @@
 package compose
 
 import (
+	"cmp"
 	"fmt"
 	"slices"
 	"strings"
@@ -111,17 +112,7 @@ func (c *composer) barred(op treatment.OperatorID, p cause.ID) bool {
 	case treatment.Systemic:
 		return !c.takesSystemic()
 	case treatment.Predators:
-		mites := p == cause.SpiderMite || p == cause.FlatMite || p == cause.BroadMite
-		return mites && c.humidity < 55 || len(c.pests) > 1 || p == cause.Thrips && (c.airC > 27 || c.airC < 18) ||
-			c.has(
-				cause.SoftRot,
-				cause.Acidovorax,
-				cause.BlackRot,
-				cause.FungalSpot,
-				cause.BacterialSpot,
-				cause.RootRot,
-				cause.BaseRot,
-			) || c.Choices.RootRinse == "label"
+		return c.predatorsFail(p)
 	case treatment.Alcohol:
 		return p == cause.Thrips || p == cause.Aphid && c.trait(plant.Fuzzy)
 	case treatment.HotDip:
@@ -132,32 +123,22 @@ func (c *composer) barred(op treatment.OperatorID, p cause.ID) bool {
 	return false
 }
 
+// predatorsFail says whether predators would starve, dry out, or meet what
+// kills them.
+func (c *composer) predatorsFail(p cause.ID) bool {
+	mites := among(p, cause.SpiderMite, cause.FlatMite, cause.BroadMite)
+	return mites && c.humidity < 55 || len(c.pests) > 1 || p == cause.Thrips && (c.airC > 27 || c.airC < 18) ||
+		c.has(cause.SoftRot, cause.Acidovorax, cause.BlackRot, cause.FungalSpot, cause.BacterialSpot,
+			cause.RootRot, cause.BaseRot) || c.Choices.RootRinse == "label"
+}
+
 // product chooses one product for all the leaf pests together, where one
 // reaches them all; else one for each.
 func (c *composer) product(list []cause.ID) map[cause.ID]treatment.OperatorID {
 	chosen := map[cause.ID]treatment.OperatorID{}
 	want := sideOf(c.Choices.PestFirst)
 	for _, p := range list {
-		sides := c.sides(p)
-		pick := treatment.LabelDrug
-		if len(sides) > 0 {
-			pick = sides[0]
-		}
-		if want != "" && want != pick {
-			if slices.Contains(sides, want) {
-				pick = want
-			} else {
-				why := fmt.Sprintf("it reaches no stage of %s, or this plant does not bear it now", label(p))
-				if want == treatment.Systemic && c.meetsBees() {
-					why = beesOrFood
-				}
-				c.leave(string(want), why)
-				if c.Choices.PestFirst != string(want) {
-					c.leave(c.Choices.PestFirst, "as above")
-				}
-			}
-		}
-		chosen[p] = pick
+		chosen[p] = c.sideFor(p, want)
 	}
 	if len(list) < 2 {
 		return chosen
@@ -165,21 +146,7 @@ func (c *composer) product(list []cause.ID) map[cause.ID]treatment.OperatorID {
 	// One product that reaches them all and that the plant bears; the carer's
 	// side first, then the usual ones.
 	for _, op := range append([]treatment.OperatorID{want}, treatment.Soap, treatment.Oil, treatment.LabelDrug) {
-		if op == "" || op == treatment.Predators || op == treatment.HotDip || op == treatment.Alcohol {
-			continue
-		}
-		reaches := true
-		classes := map[string]bool{}
-		for _, p := range list {
-			f, _ := treatment.FoeOf(p)
-			reaches = reaches && slices.Contains(f.Reached, op) && c.bears(op) &&
-				!((op == treatment.Soap || op == treatment.Systemic) && c.barred(op, p))
-			classes[string(f.Group)] = true
-		}
-		if op == treatment.LabelDrug {
-			reaches = true // each of its own class, never in one sitting
-		}
-		if reaches {
+		if c.reachesAll(op, list) {
 			for _, p := range list {
 				chosen[p] = op
 			}
@@ -187,6 +154,47 @@ func (c *composer) product(list []cause.ID) map[cause.ID]treatment.OperatorID {
 		}
 	}
 	return chosen
+}
+
+// sideFor is the product against one pest: the carer's where it reaches it,
+// with a reason where it does not.
+func (c *composer) sideFor(p cause.ID, want treatment.OperatorID) treatment.OperatorID {
+	sides := c.sides(p)
+	pick := treatment.LabelDrug
+	if len(sides) > 0 {
+		pick = sides[0]
+	}
+	if want == "" || want == pick || slices.Contains(sides, want) {
+		return cmp.Or(want, pick)
+	}
+	why := fmt.Sprintf("it reaches no stage of %s, or this plant does not bear it now", label(p))
+	if want == treatment.Systemic && c.meetsBees() {
+		why = beesOrFood
+	}
+	c.leave(string(want), why)
+	if c.Choices.PestFirst != string(want) {
+		c.leave(c.Choices.PestFirst, "as above")
+	}
+	return pick
+}
+
+// reachesAll says whether one product reaches all the pests of a list; label
+// products do, each of its own class and never two in one sitting.
+func (c *composer) reachesAll(op treatment.OperatorID, list []cause.ID) bool {
+	switch op {
+	case "", treatment.Predators, treatment.HotDip, treatment.Alcohol:
+		return false
+	case treatment.LabelDrug:
+		return true
+	}
+	for _, p := range list {
+		f, _ := treatment.FoeOf(p)
+		if !slices.Contains(f.Reached, op) || !c.bears(op) ||
+			among(op, treatment.Soap, treatment.Systemic) && c.barred(op, p) {
+			return false
+		}
+	}
+	return true
 }
 
 func label(p cause.ID) string {

@@ -1,6 +1,7 @@
 package compose
 
 import (
+	"cmp"
 	"slices"
 	"time"
 
@@ -171,14 +172,9 @@ func notBefore(day int) rootOption     { return func(w *rootWork) { w.later = da
 // most thorough of them, with all that each wants.
 func (a *agenda) wants(w rootWork, c cause.ID) {
 	a.asks = append(a.asks, c)
-	treeOrchid := a.orchid && a.epiphyte
-	mustWash := a.has(cause.RootMealybug, cause.RootGrub) || c == cause.MediumCollapsed && a.has(cause.Mealybug) ||
-		a.Facts.Medium.Value == facts.Infested || treeOrchid && (a.has(cause.Fusarium) || a.badMedium())
-	if w.kind == wholeBall && mustWash {
+	if w.kind == wholeBall && a.mustWash(c) {
 		w.kind, w.scald = washRoots, true
-		if a.is(treatment.PA, treatment.CY) {
-			w.falls = true
-		}
+		w.falls = w.falls || a.is(treatment.PA, treatment.CY)
 	}
 	if a.root == nil {
 		a.root = &w
@@ -188,14 +184,8 @@ func (a *agenda) wants(w rootWork, c cause.ID) {
 	if o.kind > r.kind {
 		r, o = o, r
 	}
-	bothWait := r.season && o.season
-	r.season = bothWait
-	if o.cut != "" && r.cut == "" {
-		r.cut = o.cut
-	}
-	if o.drug != "" && r.drug == "" {
-		r.drug = o.drug
-	}
+	r.season = r.season && o.season
+	r.cut, r.drug = cmp.Or(r.cut, o.cut), cmp.Or(r.drug, o.drug)
 	if o.cover != "" && (r.cover == "" || drier(o.cover, r.cover)) {
 		r.cover = o.cover
 	}
@@ -211,6 +201,13 @@ func (a *agenda) wants(w rootWork, c cause.ID) {
 		*flag.to = *flag.to || flag.from
 	}
 	a.root = &r
+}
+
+// mustWash says whether the old medium has to go, whatever a cause asks for.
+func (a *agenda) mustWash(c cause.ID) bool {
+	return a.has(cause.RootMealybug, cause.RootGrub) || c == cause.MediumCollapsed && a.has(cause.Mealybug) ||
+		a.Facts.Medium.Value == facts.Infested ||
+		a.orchid && a.epiphyte && (a.has(cause.Fusarium) || a.badMedium())
 }
 
 var coverRank = map[plant.Cover]int{plant.CoverNone: 0, plant.CoverOpen: 1, plant.CoverClosed: 2}

@@ -1,6 +1,7 @@
 package compose
 
 import (
+	"cmp"
 	"fmt"
 	"math"
 	"slices"
@@ -154,24 +155,7 @@ func (c *composer) unpotting(r rootWork, tray bool) []step {
 		how = "two persons"
 	}
 	out := []step{do(treatment.Unpot, with(func(p *treatment.Params) { p.To, p.How = to, how }))}
-	falls := r.falls
-	wash := do(treatment.WashOff)
-	switch {
-	case falls:
-		wash.Params.How = "falls"
-	case r.dryWash || treatment.MineralSet.Has(c.code):
-		wash.Params.How = "dry"
-	}
-	switch {
-	case r.moss:
-		if !c.untied && (c.badMedium() || c.any(treatment.Rots)) {
-			out = append(out, wash)
-		}
-		out = append(out, do(treatment.ClearMoss))
-	case c.seat == facts.Hung || c.seat == facts.OnMount:
-	default:
-		out = append(out, wash)
-	}
+	out = append(out, c.mediumOff(r)...)
 	if c.Facts.Plug.Value {
 		out = append(out, do(treatment.RemovePlug))
 	}
@@ -181,17 +165,33 @@ func (c *composer) unpotting(r rootWork, tray bool) []step {
 	if r.scales {
 		out = append(out, do(treatment.PullDead, organ("bulb")))
 	}
-	out = append(out, do(treatment.Tally))
-	doubtful := c.Choices.DryRoots
-	if doubtful == "" {
-		doubtful = "keep"
-	}
-	out = append(
+	doubtful := cmp.Or(c.Choices.DryRoots, "keep")
+	return append(
 		out,
+		do(treatment.Tally),
 		do(treatment.TrimDead, organ("roots"), with(func(p *treatment.Params) { p.Doubtful = doubtful })),
+		c.blade(),
 	)
-	out = append(out, c.blade())
-	return out
+}
+
+// mediumOff takes the old medium off the roots, as the plant bears it.
+func (c *composer) mediumOff(r rootWork) []step {
+	wash := do(treatment.WashOff)
+	switch {
+	case r.falls:
+		wash.Params.How = "falls"
+	case r.dryWash || treatment.MineralSet.Has(c.code):
+		wash.Params.How = "dry"
+	}
+	switch {
+	case r.moss && !c.untied && (c.badMedium() || c.any(treatment.Rots)):
+		return []step{wash, do(treatment.ClearMoss)}
+	case r.moss:
+		return []step{do(treatment.ClearMoss)}
+	case c.seat == facts.Hung || c.seat == facts.OnMount:
+		return nil
+	}
+	return []step{wash}
 }
 
 // cleaning cuts rot out, divides, rinses and dries.
@@ -212,14 +212,7 @@ func (c *composer) cleaning(r rootWork, tray bool) (out []step) {
 		out = append(out, c.blade())
 	}
 	out = append(out, c.rinse(r)...)
-	if d := c.Choices.CutDressing; d == "cinnamon" || d == "powder" {
-		switch {
-		case r.cut != "" && (c.code != treatment.MON):
-			out = append(out, do(treatment.DustCut, organ(r.cut)))
-		case r.cut == "":
-			c.leave("dust-cut", "powder dries root cuts dead; they are left dry")
-		}
-	}
+	out = append(out, c.dressing(r)...)
 	if tray {
 		return out
 	}
@@ -237,22 +230,29 @@ func (c *composer) cleaning(r rootWork, tray bool) (out []step) {
 	}
 	return append(
 		out,
-		do(treatment.DryCut, organ(or(r.cut, "roots")), with(func(p *treatment.Params) { p.Hours = num(hours) })),
+		do(treatment.DryCut, organ(cmp.Or(r.cut, "roots")), with(func(p *treatment.Params) { p.Hours = num(hours) })),
 	)
 }
 
-func or(a, b string) string {
-	if a != "" {
-		return a
+// dressing is the powder on a cut, where the carer wants it and it does no harm.
+func (c *composer) dressing(r rootWork) []step {
+	if d := c.Choices.CutDressing; d != "cinnamon" && d != "powder" {
+		return nil
 	}
-	return b
+	switch {
+	case r.cut == "":
+		c.leave("dust-cut", "powder dries root cuts dead; they are left dry")
+	case c.code != treatment.MON:
+		return []step{do(treatment.DustCut, organ(r.cut))}
+	}
+	return nil
 }
 
 // rinse is the side taken of the root rinse.
 func (c *composer) rinse(r rootWork) []step {
 	switch {
 	case r.drug != "":
-		return []step{c.label(r.drug, or(r.cut, "roots"), "roots")}
+		return []step{c.label(r.drug, cmp.Or(r.cut, "roots"), "roots")}
 	case c.Choices.RootRinse == "peroxide" && c.is(treatment.JEW, treatment.FE):
 		c.leave("peroxide", "its fine roots do not bear it; water is taken")
 	case c.Choices.RootRinse == "peroxide":

@@ -18,63 +18,63 @@ func (c *composer) washSitting(r rootWork) {
 	live := r.live || c.rotLives && c.has(cause.RootRot, cause.BaseRot, cause.BlackRot, cause.Fusarium)
 	sitting := c.unpotting(r, false)
 	sitting = append(sitting, c.cleaning(r, false)...)
-	place := c.potIn(set.op)
-	switch set.op {
-	case treatment.SetCup:
-		place = do(set.op, with(func(p *treatment.Params) { p.GapMM = num(3) }))
-	case treatment.SetReservoir:
-		place = do(set.op, with(func(p *treatment.Params) { p.LevelCM = num(2.5) }))
-	case treatment.Hang, treatment.Mount:
-		place = do(set.op)
-	case treatment.WrapMoss:
-		place = do(set.op, with(func(p *treatment.Params) { p.TouchesBase = false }))
-	case treatment.PotIn:
-		place.Params.Dry = c.firstRoots()
-	}
-	settled := []step{place}
-	if set.op == treatment.PotIn && (r.stake || c.orchid) {
-		n := 0.0
-		if c.school == treatment.Lean {
-			n = 2
-		}
-		s := do(treatment.Stake)
-		if n > 0 {
-			s.Params.N = num(n)
-		}
-		settled = append(settled, s)
-	}
-	settled = append(settled, c.labelled()...)
-	if set.op != treatment.SetCup {
-		settled = append(settled, c.bag()...)
-	}
-	settled = append(settled, c.scalded(r)...)
-	if c.code == treatment.MON || c.code == treatment.BEG || c.keepDry[treatment.Crown] && !c.orchid {
-		if !r.dryWash && !r.falls {
-			settled = append(settled, c.crownDry(treatment.Crown, treatment.Leaves)...)
-		}
-	}
-	sitting = append(sitting, settled...)
+	sitting = append(sitting, c.settledIn(r, set)...)
 	after, wean := c.sheltered(r, set.op)
 	water := c.afterWash(set)
-	before := []step{}
-	before = append(before, c.blade())
-	ready := set.ready
 	saved := c.insure(r)
-	c.place(treatment.RootWash, ready, slices.Concat(before, saved), sitting, after)
+	c.place(treatment.RootWash, set.ready, slices.Concat([]step{c.blade()}, saved), sitting, after)
 	c.waterAfter(r, set, live, water)
 	c.nurse(r, set, live, wean)
 	if len(saved) > 0 && c.code == treatment.FC {
-		c.following(
-			2,
-			rankBlade,
-			c.forPieces(),
-			do(
-				treatment.PotIn,
-				organ("pieces"),
-				with(func(p *treatment.Params) { p.For, p.How = "pieces", "barely damp" }),
-			),
-			do(treatment.Label, organ("pieces")),
-		)
+		c.following(2, rankBlade, c.piecesPotted()...)
+	}
+}
+
+// settledIn sets it in its new way of growing, staked, named and dry in its heart.
+func (c *composer) settledIn(r rootWork, set setting) []step {
+	out := []step{c.setIn(set.op)}
+	if set.op == treatment.PotIn && (r.stake || c.orchid) {
+		s := do(treatment.Stake)
+		if c.school == treatment.Lean {
+			s.Params.N = num(2)
+		}
+		out = append(out, s)
+	}
+	out = append(out, c.labelled()...)
+	if set.op != treatment.SetCup {
+		out = append(out, c.bag()...)
+	}
+	out = append(out, c.scalded(r)...)
+	wetHeart := !r.dryWash && !r.falls
+	if wetHeart && (c.is(treatment.MON, treatment.BEG) || c.keepDry[treatment.Crown] && !c.orchid) {
+		out = append(out, c.crownDry(treatment.Crown, treatment.Leaves)...)
+	}
+	return out
+}
+
+// setIn is the step that sets bare roots into a way of growing.
+func (c *composer) setIn(op treatment.OperatorID) step {
+	switch op {
+	case treatment.SetCup:
+		return do(op, with(func(p *treatment.Params) { p.GapMM = num(3) }))
+	case treatment.SetReservoir:
+		return do(op, with(func(p *treatment.Params) { p.LevelCM = num(2.5) }))
+	case treatment.Hang, treatment.Mount:
+		return do(op)
+	case treatment.WrapMoss:
+		return do(op, with(func(p *treatment.Params) { p.TouchesBase = false }))
+	}
+	place := c.potIn(op)
+	place.Params.Dry = c.firstRoots()
+	return place
+}
+
+// piecesPotted gives pieces a pot of their own, barely damp, with a label.
+func (c *composer) piecesPotted() []step {
+	return []step{
+		c.forPieces(),
+		do(treatment.PotIn, organ("pieces"), with(func(p *treatment.Params) { p.For, p.How = "pieces", "barely damp" })),
+		do(treatment.Label, organ("pieces")),
 	}
 }
 
@@ -103,19 +103,12 @@ func (c *composer) forPieces() step {
 // sheltered is cover, shade and rest after the sitting, and whether the cover
 // has to be opened by steps.
 func (c *composer) sheltered(r rootWork, op treatment.OperatorID) (after []step, wean bool) {
-	if r.cover != "" && (op == treatment.PotIn || op == treatment.WrapMoss) {
-		most := r.cover
-		if c.bulbless && most == plant.CoverOpen {
-			most = plant.CoverClosed
-		}
-		if !c.orchid || c.code == treatment.JEW || c.humidity < 60 {
-			after = append(after, c.covers(most)...)
-		}
+	if r.cover != "" && among(op, treatment.PotIn, treatment.WrapMoss) {
+		after = c.coverOf(r)
 	}
 	wean = len(after) > 0
-	if wean || r.insure && c.roots < 1.0/3 || c.rootless || c.school == treatment.Bridge ||
-		c.school == treatment.Lean ||
-		c.code == treatment.FC {
+	if wean || r.insure && c.roots < 1.0/3 || c.rootless || c.code == treatment.FC ||
+		among(c.school, treatment.Bridge, treatment.Lean) {
 		v := 0.4
 		if op == treatment.SetCup {
 			v = 0.3
@@ -129,6 +122,17 @@ func (c *composer) sheltered(r rootWork, op treatment.OperatorID) (after []step,
 		after = append(after, do(treatment.HoldWater, until(c.ownRoots())), do(treatment.HoldFeed, until(growth)))
 	}
 	return after, wean
+}
+
+// coverOf is the cover that root work asks for, where the plant wants one.
+func (c *composer) coverOf(r rootWork) []step {
+	if c.orchid && c.code != treatment.JEW && c.humidity >= 60 {
+		return nil
+	}
+	if c.bulbless && r.cover == plant.CoverOpen {
+		return c.covers(plant.CoverClosed)
+	}
+	return c.covers(r.cover)
 }
 
 // ownRoots says which roots a kind waits for that roots before it is watered.
@@ -204,38 +208,44 @@ func (c *composer) nurse(r rootWork, set setting, live, wean bool) {
 	if c.gated {
 		return
 	}
-	look := func(days int, every1 int, end gate.Gate, opts ...option) {
-		c.draft.at(c.sat+days, rankLook, do(treatment.Look, append(opts, every(every1, end))...))
-	}
 	switch {
 	case c.firstRoots():
-		look(7, 7, c.ownRoots(), note("new roots, through the wall"))
+		c.looks(7, 7, c.ownRoots(), note("new roots, through the wall"))
 		return
 	case set.op == treatment.SetCup:
 		c.draft.at(c.sat+3, rankPieces, do(treatment.ChangeWater, every(3, tips)))
-		look(3, 7, tips)
+		c.looks(3, 7, tips)
 		c.fromCup()
 		return
 	}
 	if c.rescue() && (live || c.has(cause.RootRot, cause.DryRootLoss, cause.Detached)) && r.daily > 0 {
-		look(1, 1, toDay(c.sat+r.daily))
+		c.looks(1, 1, toDay(c.sat+r.daily))
 	}
-	look(7, 7, toDay(c.sat+28))
-	days := c.dryDay(r.wound(), live)
+	c.looks(7, 7, toDay(c.sat+28))
+	c.watersFrom(set, c.dryDay(r.wound(), live))
+	if wean {
+		c.weaning(steady)
+	}
+	c.feedLater(set.op)
+}
+
+// looks repeats a look from days after the sitting until an end.
+func (c *composer) looks(days, again int, end gate.Gate, opts ...option) {
+	c.draft.at(c.sat+days, rankLook, do(treatment.Look, append(opts, every(again, end))...))
+}
+
+// watersFrom is how it is wetted from a day after the sitting on, by its seat.
+func (c *composer) watersFrom(set setting, days int) {
 	switch {
 	case c.school == treatment.Lean && set.op == treatment.PotIn:
 		if !c.wetNo && !c.has(cause.BlackRot, cause.Virus, cause.Fusarium) {
 			c.draft.at(c.sat+1, rankPieces, do(treatment.Mist, every(1, nubs)))
 		}
-		look(21, 14, nubs, note("root nubs"))
-		c.draft.at(
-			c.sat+max(14, days+7),
-			rankLook+1,
-			do(treatment.ByRule, what("sips round the rim"), every(14, nubs)),
-		)
-	case set.op == treatment.Hang || set.op == treatment.Mount || set.op == treatment.SetReservoir ||
-		set.op == treatment.WrapMoss:
-		look(14, 14, tips, note("tips"))
+		c.looks(21, 14, nubs, note("root nubs"))
+		c.draft.at(c.sat+max(14, days+7), rankLook+1,
+			do(treatment.ByRule, what("sips round the rim"), every(14, nubs)))
+	case among(set.op, treatment.Hang, treatment.Mount, treatment.SetReservoir, treatment.WrapMoss):
+		c.looks(14, 14, tips, note("tips"))
 		if set.op == treatment.WrapMoss {
 			c.draft.at(c.sat+max(7, days+4), rankLook+1, do(treatment.ByRule, what("when the moss is crisp on top")))
 		}
@@ -243,10 +253,6 @@ func (c *composer) nurse(r rootWork, set setting, live, wean bool) {
 	default:
 		c.draft.at(c.sat+max(7, days+4), rankLook+1, do(treatment.ByRule, water(c.betterWater())))
 	}
-	if wean {
-		c.weaning(steady)
-	}
-	c.feedLater(set.op)
 }
 
 // weaning opens a cover by steps when its gate is met.

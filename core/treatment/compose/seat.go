@@ -25,38 +25,47 @@ func (c *composer) setting() setting {
 	if c.rootless {
 		ballCM = 0
 	}
-	pot := func(op treatment.OperatorID, opts ...option) setting {
-		return setting{op, []step{c.ready(w, ballCM, false, opts...)}, w}
-	}
-	seat := func(s facts.Seat) option {
-		return with(func(p *treatment.Params) {
-			p.Seat, p.Mix, p.VolumeML, p.PotWidthCM, p.MixFrom, p.Shape = s, nil, treatment.Number{}, treatment.Number{}, "", ""
-		})
-	}
-	bare := func(op treatment.OperatorID, s facts.Seat) setting {
-		return setting{op, []step{do(treatment.ReadyPot, seat(s))}, 0}
-	}
-	switch {
-	case c.orchid && c.school == treatment.Bridge:
-		return bare(treatment.SetCup, facts.InCup)
-	case c.orchid && c.school == treatment.BareRoots && c.airRooted,
-		c.orchid && c.untied && c.airRooted && !c.inPotSchool():
-		return bare(treatment.Hang, facts.Hung)
-	case c.orchid && (c.school == treatment.MossWrap) && c.code != treatment.JEW:
-		return pot(treatment.WrapMoss)
-	case c.orchid && c.school == treatment.ClayPot, c.seat == facts.InReservoir:
+	switch op := c.seatedBy(); op {
+	case treatment.SetCup:
+		return bare(op, facts.InCup)
+	case treatment.Hang:
+		return bare(op, facts.Hung)
+	case treatment.Mount:
+		return bare(op, facts.OnMount)
+	case treatment.SetReservoir:
 		return setting{
-			treatment.SetReservoir,
+			op,
 			[]step{do(treatment.BakeGrit), c.ready(w, ballCM, false, with(func(p *treatment.Params) {
 				p.Seat, p.Shape = facts.InReservoir, "usual"
 				p.VolumeML = num(math.Round(MixML(w, ballCM, false, "usual")))
 			}))},
 			w,
 		}
-	case c.seat == facts.OnMount && !c.inPotSchool():
-		return bare(treatment.Mount, facts.OnMount)
+	default:
+		return setting{op, []step{c.ready(w, ballCM, false)}, w}
 	}
-	return pot(treatment.PotIn)
+}
+
+// bare is a seat without a medium.
+func bare(op treatment.OperatorID, s facts.Seat) setting {
+	return setting{op, []step{do(treatment.ReadyPot, with(func(p *treatment.Params) { p.Seat = s }))}, 0}
+}
+
+// seatedBy is the step that sets it, by its school and by what it sat in.
+func (c *composer) seatedBy() treatment.OperatorID {
+	switch {
+	case c.orchid && c.school == treatment.Bridge:
+		return treatment.SetCup
+	case c.orchid && c.airRooted && (c.school == treatment.BareRoots || c.untied && !c.inPotSchool()):
+		return treatment.Hang
+	case c.orchid && c.school == treatment.MossWrap && c.code != treatment.JEW:
+		return treatment.WrapMoss
+	case c.orchid && c.school == treatment.ClayPot, c.seat == facts.InReservoir:
+		return treatment.SetReservoir
+	case c.seat == facts.OnMount && !c.inPotSchool():
+		return treatment.Mount
+	}
+	return treatment.PotIn
 }
 
 // inPotSchool says whether the school takes it into a pot, whatever it sat on.

@@ -150,6 +150,24 @@ var once = []treatment.OperatorID{
 	treatment.HandPick,
 }
 
+// idleBag says whether a bag of waste is filled again later in the sitting, or
+// was closed already.
+func idleBag(out, rest []step, last bool) bool {
+	if last {
+		return has(out, treatment.BagWaste) && !cutsSince(out)
+	}
+	return has(rest, treatment.Unpot, treatment.WashOff, treatment.TrimDead)
+}
+
+// onceKey tells steps apart that are done once in a sitting.
+func onceKey(s step) string {
+	key := string(s.Op) + s.Params.Colour + s.Params.For
+	if s.Op == treatment.PullDead {
+		key += s.Organ
+	}
+	return key
+}
+
 // tidy merges what the blocks of one sitting say twice, and leaves out idle
 // cleaning of the blade.
 func tidy(steps []step) []step {
@@ -165,25 +183,16 @@ func tidy(steps []step) []step {
 	for i, s := range steps {
 		rest := steps[i+1:]
 		switch {
-		case s.Op == treatment.BagWaste && i != lastBag && has(rest, treatment.Unpot, treatment.WashOff, treatment.TrimDead):
-			continue
-		case s.Op == treatment.BagWaste && i == lastBag && has(out, treatment.BagWaste) && !cutsSince(out):
+		case s.Op == treatment.BagWaste && idleBag(out, rest, i == lastBag):
 			continue
 		case slices.Contains(once, s.Op):
-			key := string(s.Op) + s.Params.Colour + s.Params.For
-			if s.Op == treatment.PullDead {
-				key += s.Organ
-			}
-			if at, known := seen[key]; known {
+			if at, known := seen[onceKey(s)]; known {
 				out[at] = merged(out[at], s)
 				continue
 			}
-			seen[key] = len(out)
+			seen[onceKey(s)] = len(out)
 		case s.Op == treatment.CleanBlade:
-			if !dirty {
-				continue
-			}
-			if !has(rest, cutOps...) && !has(out, cutOps...) {
+			if !dirty || !has(rest, cutOps...) && !has(out, cutOps...) {
 				continue
 			}
 			dirty = false

@@ -52,31 +52,33 @@ func (c *composer) soilStage() {
 func (c *composer) rootMealybug() {
 	k := c.clockOf(cause.RootMealybug)
 	from := max(c.sat, 0)
-	lawful := !c.meetsBees()
-	inMedium := !c.untied || c.inPotSchool()
-	if c.root != nil && inMedium && c.roots >= 0.25 && (lawful) && !c.thirsty &&
-		!treatment.MineralSet.Has(c.code) &&
-		!c.gated &&
-		!c.firstRoots() &&
-		c.code != treatment.AP {
+	switch {
+	case c.meetsBees():
+		c.leave("systemic", beesOrFood)
+	case c.rootsDrink():
 		c.draft.at(from+18, rankRoot, do(treatment.Systemic, with(func(p *treatment.Params) {
 			p.Class, p.DoseTyped = "insect", true
 		})))
-	} else if !lawful {
-		c.leave("systemic", beesOrFood)
 	}
 	if c.root == nil && !c.change {
 		c.noRoots(from)
 	}
 	for _, day := range []int{21, 42, max(k.clear, 49)} {
 		op := treatment.SlideLook
-		if c.seat != facts.InPot && c.seat != facts.InReservoir && c.seat != facts.InDish || c.untied ||
-			c.orchid && (c.school == treatment.Bridge || c.school == treatment.BareRoots) {
+		if c.untied || !among(c.seat, facts.InPot, facts.InReservoir, facts.InDish) ||
+			c.orchid && among(c.school, treatment.Bridge, treatment.BareRoots) {
 			op = treatment.Look
 		}
 		c.draft.at(from+day, rankLook, do(op))
 	}
 	c.clear = max(c.clear, k.clear, 49)
+}
+
+// rootsDrink says whether roots in a medium can take up what is poured on.
+func (c *composer) rootsDrink() bool {
+	inMedium := !c.untied || c.inPotSchool()
+	return c.root != nil && inMedium && c.roots >= 0.25 && !c.thirsty && !c.gated && !c.firstRoots() &&
+		c.code != treatment.AP && !treatment.MineralSet.Has(c.code)
 }
 
 // noRoots says what is done at roots that no sitting reaches.

@@ -116,40 +116,13 @@ func classesFor(list []cause.ID) (classes []string) {
 // need products of their own, the graver goes first and the other a week later.
 func (c *composer) spraying(list []cause.ID, chosen map[cause.ID]treatment.OperatorID, start int, k clock) {
 	if start > 0 && (c.wetOK() || shielded(list)) {
-		steps := c.washing(shielded(list))
-		for i := range steps {
-			if steps[i].Op == treatment.WashDown && c.thirsty {
-				steps[i].Params.How = "gentle"
-			}
-		}
-		c.spraySit(0, steps)
+		c.washFirst(list)
 	}
 	if c.airC > 30 {
 		c.tooHot(list, k)
 		return
 	}
-	groups := map[treatment.OperatorID][]cause.ID{}
-	var order []treatment.OperatorID
-	for _, p := range list {
-		op := chosen[p]
-		if op == treatment.Predators || op == treatment.Alcohol || op == treatment.HotDip {
-			op = treatment.LabelDrug
-		}
-		if groups[op] == nil {
-			order = append(order, op)
-		}
-		groups[op] = append(groups[op], p)
-	}
-	var rounds []programme
-	for _, op := range order {
-		if op != treatment.LabelDrug {
-			rounds = append(rounds, programme{groups[op][0], op, ""})
-			continue
-		}
-		for _, class := range classesFor(groups[op]) {
-			rounds = append(rounds, programme{groups[op][0], op, class})
-		}
-	}
+	rounds := roundsOf(list, chosen)
 	interval := k.interval
 	if usesProduct(rounds, treatment.LabelDrug) {
 		interval = k.between(treatment.LabelDrug, list...)
@@ -172,6 +145,44 @@ func (c *composer) spraying(list []cause.ID, chosen map[cause.ID]treatment.Opera
 		}
 	}
 	c.lookAfter(list, last, k)
+}
+
+// washFirst washes pests off until a product may follow.
+func (c *composer) washFirst(list []cause.ID) {
+	steps := c.washing(shielded(list))
+	for i := range steps {
+		if steps[i].Op == treatment.WashDown && c.thirsty {
+			steps[i].Params.How = "gentle"
+		}
+	}
+	c.spraySit(0, steps)
+}
+
+// roundsOf are the products sprayed in turn, in the order of their pests; a
+// label product is one for each class that its pests need.
+func roundsOf(list []cause.ID, chosen map[cause.ID]treatment.OperatorID) (rounds []programme) {
+	groups := map[treatment.OperatorID][]cause.ID{}
+	var order []treatment.OperatorID
+	for _, p := range list {
+		op := chosen[p]
+		if op == treatment.Predators || op == treatment.Alcohol || op == treatment.HotDip {
+			op = treatment.LabelDrug
+		}
+		if groups[op] == nil {
+			order = append(order, op)
+		}
+		groups[op] = append(groups[op], p)
+	}
+	for _, op := range order {
+		if op != treatment.LabelDrug {
+			rounds = append(rounds, programme{groups[op][0], op, ""})
+			continue
+		}
+		for _, class := range classesFor(groups[op]) {
+			rounds = append(rounds, programme{groups[op][0], op, class})
+		}
+	}
+	return rounds
 }
 
 func usesProduct(rounds []programme, op treatment.OperatorID) bool {

@@ -187,7 +187,8 @@ func (x *subject) readWet() {
 // month gives the month of a day of the plan as it would be in the north.
 func (x *subject) month(d int) time.Month { return plant.NorthMonth(x.On+day.Day(d), x.Facts.South) }
 
-func among(m time.Month, months ...time.Month) bool { return slices.Contains(months, m) }
+// among says whether a value is one of a list.
+func among[T comparable](v T, list ...T) bool { return slices.Contains(list, v) }
 
 // seenDays is for how long a new leaf, growth or tip proves that it grows.
 const seenDays = 30

@@ -1,6 +1,7 @@
 package compose
 
 import (
+	"cmp"
 	"strings"
 
 	"tendermend/core/cause"
@@ -14,30 +15,7 @@ const drinkDays = 5
 // tops takes off leaves, hearts, spikes and whole tops.
 func (c *composer) tops() {
 	if c.leaf != nil {
-		day := c.leaf.day
-		if c.thirsty && !c.leaf.mush {
-			day = max(day, drinkDays)
-		}
-		if day > 0 && c.rotLives && !c.rotAsks() && c.crown == nil && !c.neck {
-			c.leave(
-				string(treatment.RemoveLeaves),
-				"rot or a wilt is open that is not cut: nothing else is cut until it has stopped",
-			)
-			c.leaf = nil
-		}
-	}
-	if c.leaf != nil {
-		day := c.leaf.day
-		if c.thirsty && !c.leaf.mush {
-			day = max(day, drinkDays)
-		}
-		l := do(treatment.RemoveLeaves, organ("leaf"), what("marked"), func(s *step) { s.Cause = c.leaf.cause })
-		l.Params.Share = num(0.25)
-		if c.leaf.mush {
-			l.Params.What, l.Params.Mush = "mush", true
-		}
-		steps := append(c.cutting(l), c.bag()...)
-		c.draft.sit(treatment.LeafSit, day, rankLeaf, steps...)
+		c.leavesOff()
 	}
 	if c.strip || c.rest ||
 		c.orchid && c.root != nil && c.sat == 0 && c.school != treatment.BareRoots && c.Facts.Spikes.Or(0) > 0 {
@@ -49,6 +27,29 @@ func (c *composer) tops() {
 	if c.neck {
 		c.neckSitting()
 	}
+}
+
+// leavesOff takes marked leaves off, once it has drunk, and not beside rot that
+// is left uncut.
+func (c *composer) leavesOff() {
+	day := c.leaf.day
+	if c.thirsty && !c.leaf.mush {
+		day = max(day, drinkDays)
+	}
+	if day > 0 && c.rotLives && !c.rotAsks() && c.crown == nil && !c.neck {
+		c.leave(
+			string(treatment.RemoveLeaves),
+			"rot or a wilt is open that is not cut: nothing else is cut until it has stopped",
+		)
+		c.leaf = nil
+		return
+	}
+	l := do(treatment.RemoveLeaves, organ("leaf"), what("marked"), func(s *step) { s.Cause = c.leaf.cause })
+	l.Params.Share = num(0.25)
+	if c.leaf.mush {
+		l.Params.What, l.Params.Mush = "mush", true
+	}
+	c.draft.sit(treatment.LeafSit, day, rankLeaf, append(c.cutting(l), c.bag()...)...)
 }
 
 // spikes takes flower spikes off: all, or all but one, or none where they are to
@@ -87,7 +88,7 @@ func (c *composer) heart() {
 	steps = append(steps, c.crownDry(treatment.Crown, treatment.Cup)...)
 	switch {
 	case c.crown.drug != "" || c.Choices.CrownDose == "label":
-		class := or(c.crown.drug, "bacteria")
+		class := cmp.Or(c.crown.drug, "bacteria")
 		steps = append(steps, c.label(class, "crown", "crown"))
 		steps = append(steps, c.crownDry(treatment.Crown, treatment.Cup)...)
 	case c.Choices.CrownDose == "peroxide":
@@ -138,40 +139,42 @@ func (c *composer) neckSitting() {
 // makePieces makes plants of pieces: of one that is itself a piece, of a mother
 // that is lost, or because the carer wishes for more.
 func (c *composer) makePieces() {
-	p := c.pieces
-	travels := c.travels()
-	day := 0
-	switch {
-	case p.why == "wish" && c.thirsty:
-		day = drinkDays
-	case p.why == "wish" && !c.growing():
-		c.leave("propagate", "it is not growing: cut in growth")
-		return
-	case p.why == "wish" && len(travels) > 0:
-		c.leave("propagate", "what ails it travels with the pieces: "+strings.Join(travels, ", "))
-		return
-	case p.why == "wish" && c.piece:
-		c.leave("propagate", "it is itself a piece")
-		return
-	case p.why != "wish" && len(travels) > 0:
-		c.rootWhole(p, travels)
-		return
-	}
+	p, day := c.pieces, 0
 	ops, organName := p.ops, p.organ
 	if p.why == "wish" {
-		ops = c.wishedPieces()
-		if ops == nil {
-			c.leave("propagate", "its kind is divided or grown from offsets, in season")
+		why := ""
+		if day, ops, why = c.wishedPieces(); why != "" {
+			c.leave("propagate", why)
 			return
 		}
 		organName = ""
+	} else if travels := c.travels(); len(travels) > 0 {
+		c.rootWhole(p, travels)
+		return
 	}
-	if p.why == "piece" && organName == "tip" &&
-		c.is(treatment.WO, treatment.CF, treatment.BEG, treatment.TR, treatment.IV) &&
-		c.kind.Branches == "no" {
+	if p.why == "piece" && organName == "tip" && c.kind.Branches == "no" &&
+		c.is(treatment.WO, treatment.CF, treatment.BEG, treatment.TR, treatment.IV) {
 		c.rootWhole(p, nil)
 		return
 	}
+	steps := c.cutting(c.pieceCuts(ops, organName)...)
+	if organName == "segment" {
+		steps = append(steps, do(treatment.DryCut, organ("segment"),
+			with(func(q *treatment.Params) { q.Hours, q.For = num(20), "pieces" })))
+	}
+	steps = append(steps, do(treatment.Label))
+	steps = append(steps, c.bag()...)
+	c.draft.sit(treatment.PiecesSit, day, rankPieces, steps...)
+	if organName == "segment" {
+		c.draft.at(day+1, rankBlade, c.piecesPotted()...)
+	} else if has(steps, treatment.TipCut) {
+		c.draft.at(day, rankAfter, append(c.covers(p.cover), do(treatment.ShadeIt, share(0.4)))...)
+	}
+	c.boxLater(day)
+}
+
+// pieceCuts are the cuts that give pieces, each with its number.
+func (c *composer) pieceCuts(ops []treatment.OperatorID, organName string) (cuts []step) {
 	organs := map[treatment.OperatorID]string{
 		treatment.NodeBox: "node",
 		treatment.TipCut:  "tip",
@@ -179,10 +182,9 @@ func (c *composer) makePieces() {
 		treatment.Behead:  "stem",
 	}
 	counts := map[treatment.OperatorID]float64{treatment.NodeBox: 12, treatment.TipCut: 4, treatment.LeafCut: 4}
-	var cuts []step
 	spread := len(c.spreads()) > 0
 	for _, op := range ops {
-		s := do(op, organ(or(organName, organs[op])), with(func(q *treatment.Params) { q.N = num(counts[op]) }))
+		s := do(op, organ(cmp.Or(organName, organs[op])), with(func(q *treatment.Params) { q.N = num(counts[op]) }))
 		if organName == "node" && op == treatment.TipCut {
 			s.Organ = "tip"
 		}
@@ -192,41 +194,31 @@ func (c *composer) makePieces() {
 		}
 		cuts = append(cuts, s)
 	}
-	steps := c.cutting(cuts...)
-	if organName == "segment" {
-		steps = append(
-			steps,
-			do(
-				treatment.DryCut,
-				organ("segment"),
-				with(func(q *treatment.Params) { q.Hours, q.For = num(20), "pieces" }),
-			),
-		)
-	}
-	steps = append(steps, do(treatment.Label))
-	steps = append(steps, c.bag()...)
-	c.draft.sit(treatment.PiecesSit, day, rankPieces, steps...)
-	if organName == "segment" {
-		c.draft.at(
-			day+1,
-			rankBlade,
-			c.forPieces(),
-			do(
-				treatment.PotIn,
-				organ("pieces"),
-				with(func(q *treatment.Params) { q.For, q.How = "pieces", "barely damp" }),
-			),
-			do(treatment.Label, organ("pieces")),
-		)
-	}
-	if has(steps, treatment.TipCut) && organName != "segment" {
-		c.draft.at(day, rankAfter, append(c.covers(p.cover), do(treatment.ShadeIt, share(0.4)))...)
-	}
-	c.boxLater(day)
+	return cuts
 }
 
-// wishedPieces gives the operators by which the kind is multiplied.
-func (c *composer) wishedPieces() []treatment.OperatorID {
+// wishedPieces gives the day and the cuts by which a healthy plant is
+// multiplied, or why it is not.
+func (c *composer) wishedPieces() (day int, ops []treatment.OperatorID, why string) {
+	travels := c.travels()
+	switch {
+	case c.thirsty:
+		day = drinkDays
+	case !c.growing():
+		return 0, nil, "it is not growing: cut in growth"
+	case len(travels) > 0:
+		return 0, nil, "what ails it travels with the pieces: " + strings.Join(travels, ", ")
+	case c.piece:
+		return 0, nil, "it is itself a piece"
+	}
+	if ops = c.kindCuts(); ops == nil {
+		return 0, nil, "its kind is divided or grown from offsets, in season"
+	}
+	return day, ops, ""
+}
+
+// kindCuts gives the cuts by which its kind is multiplied.
+func (c *composer) kindCuts() []treatment.OperatorID {
 	switch {
 	case c.propagates("node") && c.is(treatment.AV, treatment.JEW, treatment.WV):
 		return []treatment.OperatorID{treatment.NodeBox}

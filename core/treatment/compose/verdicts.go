@@ -50,9 +50,7 @@ var lowOrgans = []string{"rhizome", "corm", "bulb", "crown", "base", ""}
 // cuttable says whether a rot cut leaves something that grows.
 func (x *subject) cuttable(s step) bool {
 	if s.Op == treatment.CutRot && slices.Contains(lowOrgans, s.Organ) {
-		pointGone := x.Facts.PointHit.Value && x.Facts.Growths.Or(0) <= 1 &&
-			(x.Facts.Points.Or(0) == 1 || !x.Facts.Points.Known && x.one())
-		return !x.is(treatment.PA, treatment.CY, treatment.AP, treatment.MON) && !pointGone
+		return !x.is(treatment.PA, treatment.CY, treatment.AP, treatment.MON) && !x.pointGone()
 	}
 	switch {
 	case x.branches,
@@ -85,6 +83,12 @@ func (x *subject) onlyMarks() bool {
 	return true
 }
 
+// pointGone says whether its only growing point is hit.
+func (x *subject) pointGone() bool {
+	return x.Facts.PointHit.Value && x.Facts.Growths.Or(0) <= 1 &&
+		(x.Facts.Points.Or(0) == 1 || !x.Facts.Points.Known && x.one())
+}
+
 // divisible says whether enough stays on both sides of a division.
 func (x *subject) divisible(s step) bool {
 	sorted := s.Op == treatment.PartIt && (x.has(cause.Detached) || s.Organ == "pieces" || x.any(treatment.Rots))
@@ -92,8 +96,7 @@ func (x *subject) divisible(s step) bool {
 		return true
 	}
 	g := x.Facts.Growths
-	soft := s.Organ == "offset" || s.Organ == "keiki" || s.Organ == "leaf" || s.Organ == "pup"
-	if x.one() && !soft && x.code != treatment.GE {
+	if x.one() && !among(s.Organ, "offset", "keiki", "leaf", "pup") && x.code != treatment.GE {
 		return false
 	}
 	if !g.Known {
@@ -154,35 +157,52 @@ func (h *here) leafLimit() verdict {
 }
 
 func (h *here) soaking() verdict {
-	s := h.step
+	s, rests := h.step, h.phase() == "resting"
 	switch {
-	case s.Params.WetDrops.Known && !h.rot && h.phase() != "resting" && !h.c.has(cause.NoDrainage):
+	case s.Params.WetDrops.Known && !h.rot && !rests && !h.c.has(cause.NoDrainage):
 		return verdict{}
 	case h.rot:
 		return verdict{do: drop, why: "with live rot nothing is soaked"}
 	case h.c.has(cause.NoDrainage) && h.set == never && !has(h.gone, treatment.DrainSaucer):
-		if h.seat == facts.InPot || h.seat == facts.InReservoir {
-			return verdict{do: before, step: do(treatment.DrainSaucer)}
-		}
-		return verdict{do: drop, why: "the water has no way out"}
+		return h.noWayOut()
 	case h.c.firstRoots() && !h.gate && s.Op == treatment.Flush:
 		return verdict{do: wait, gate: h.c.ownRoots()}
-	case h.phase() == "resting" && h.c.code != treatment.AP:
-		if s.Op == treatment.Flush && !h.gate {
-			return verdict{do: wait, gate: newGrowth}
-		}
-		if h.thirsty && !restingDry(h.c.subject) {
-			return verdict{
-				do:   instead,
-				step: do(treatment.ByRule, what("a little: it rests"), water(h.c.betterWater())),
-			}
-		}
-		return verdict{do: drop, why: "it rests"}
-	case s.Op == treatment.Soak && (h.moist == facts.Wet || h.moist == facts.Soaked):
-		return verdict{do: drop, why: "the medium is wet"}
-	case s.Op == treatment.Flush && h.c.code == treatment.AP:
+	case rests && h.c.code != treatment.AP:
+		return h.soakedInRest()
+	case s.Op == treatment.Soak:
+		return dropIf(among(h.moist, facts.Wet, facts.Soaked), "the medium is wet")
+	case s.Op == treatment.Flush:
+		return h.flushed()
+	}
+	return verdict{}
+}
+
+// noWayOut lets a dish be emptied before, where a pot has no hole.
+func (h *here) noWayOut() verdict {
+	if h.seat == facts.InPot || h.seat == facts.InReservoir {
+		return verdict{do: before, step: do(treatment.DrainSaucer)}
+	}
+	return verdict{do: drop, why: "the water has no way out"}
+}
+
+// soakedInRest gives a resting plant little water or none.
+func (h *here) soakedInRest() verdict {
+	if h.step.Op == treatment.Flush && !h.gate {
+		return verdict{do: wait, gate: newGrowth}
+	}
+	if h.thirsty && !restingDry(h.c.subject) {
+		return verdict{do: instead, step: do(treatment.ByRule, what("a little: it rests"), water(h.c.betterWater()))}
+	}
+	return verdict{do: drop, why: "it rests"}
+}
+
+// flushed rinses salts out of a medium, once before a kind's rest.
+func (h *here) flushed() verdict {
+	s := h.step
+	switch {
+	case h.c.code == treatment.AP:
 		return verdict{do: drop, why: "it has no medium"}
-	case s.Op == treatment.Flush && s.Every > 0 && h.c.kind.RestKind != "":
+	case s.Every > 0 && h.c.kind.RestKind != "":
 		s.Every, s.Until = 0, nil // once, and again by its look: it would run into its rest
 		return verdict{do: instead, step: s}
 	}
@@ -240,43 +260,45 @@ func (h *here) opposites() verdict {
 		return verdict{}
 	}
 	same := h.sameDay()
-	if op == treatment.Air &&
-		slices.ContainsFunc(
-			same,
-			func(s step) bool { return s.Op == treatment.CoverIt && s.Params.Cover == string(plant.CoverClosed) },
-		) {
+	switch {
+	case op == treatment.Air && slices.ContainsFunc(same, closesCover):
 		return verdict{do: drop, why: "a closed cover stands; it is aired daily"}
-	}
-	if op == treatment.ByRule && has(same, treatment.HoldWater) && !h.c.thirsty &&
-		h.c.has(cause.Overwatering, cause.Springtail, cause.NoDrainage, cause.BaseRot, cause.BlackRot) &&
-		h.soaked != h.day {
+	case op == treatment.ByRule && has(same, treatment.HoldWater) && h.tooWet() && h.soaked != h.day:
 		return verdict{do: drop, why: "water is held until it is due"}
 	}
 	for _, o := range opposed {
-		if slices.Contains(o.second, op) && has(same, o.first...) {
-			if op == treatment.HoldWater && has(same, treatment.ByRule) &&
-				h.c.has(cause.Overwatering, cause.Springtail, cause.NoDrainage, cause.BaseRot, cause.BlackRot) &&
-				!h.c.thirsty &&
-				!has(
-					same,
-					treatment.Soak,
-					treatment.FirstWater,
-					treatment.BottomWater,
-					treatment.Flush,
-					treatment.CupFill,
-				) {
-				continue // the by-rule gives way
-			}
-			if op == treatment.FeedIt {
-				return verdict{do: wait, gate: able}
-			}
-			if op == treatment.Brighten {
-				return verdict{do: delay, day: h.day + 14, why: "it stands shaded first"}
-			}
-			return verdict{do: drop, why: fmt.Sprintf("it would undo “%s” of the same day", has1(same, o.first))}
+		if slices.Contains(o.second, op) && has(same, o.first...) && !h.ruleGivesWay(same) {
+			return h.giveWay(has1(same, o.first))
 		}
 	}
 	return verdict{}
+}
+
+func closesCover(s step) bool {
+	return s.Op == treatment.CoverIt && s.Params.Cover == string(plant.CoverClosed)
+}
+
+// tooWet says that too much water is what ails it.
+func (h *here) tooWet() bool {
+	return !h.c.thirsty &&
+		h.c.has(cause.Overwatering, cause.Springtail, cause.NoDrainage, cause.BaseRot, cause.BlackRot)
+}
+
+// ruleGivesWay says that watering by its rule gives way to holding water.
+func (h *here) ruleGivesWay(same []step) bool {
+	return h.step.Op == treatment.HoldWater && has(same, treatment.ByRule) && h.tooWet() &&
+		!has(same, treatment.Soak, treatment.FirstWater, treatment.BottomWater, treatment.Flush, treatment.CupFill)
+}
+
+// giveWay is what becomes of a step that would undo another of its day.
+func (h *here) giveWay(other string) verdict {
+	switch h.step.Op {
+	case treatment.FeedIt:
+		return verdict{do: wait, gate: able}
+	case treatment.Brighten:
+		return verdict{do: delay, day: h.day + 14, why: "it stands shaded first"}
+	}
+	return verdict{do: drop, why: fmt.Sprintf("it would undo “%s” of the same day", other)}
 }
 
 func has1(steps []step, list []treatment.OperatorID) string {
@@ -411,15 +433,28 @@ func (h *here) spraying() verdict {
 	if s.Op == treatment.Soap && s.Params.Where == "roots" {
 		return dropIf(c.trait(plant.SoapTender, plant.PowderBloom), "its kind does not bear soap")
 	}
-	onLeaves := s.Op != treatment.LabelDrug ||
-		(c.any(treatment.LeafDiseases) || len(c.pests) > 0) && !slices.Contains(below, s.Organ) && s.Organ != "crown"
 	switch {
 	case s.Op == treatment.Soap && c.trait(plant.SoapTender, plant.PowderBloom):
 		return verdict{do: drop, why: "its leaves do not bear soap"}
 	case s.Op == treatment.Oil && c.trait(plant.OilTender, plant.PowderBloom, plant.Fuzzy):
 		return verdict{do: drop, why: "its leaves do not bear oil"}
-	case !onLeaves:
+	case !h.onLeaves():
 		return verdict{}
+	}
+	return h.filmed()
+}
+
+// onLeaves says whether a product is meant for the leaves.
+func (h *here) onLeaves() bool {
+	return h.step.Op != treatment.LabelDrug ||
+		(h.c.any(treatment.LeafDiseases) || len(h.c.pests) > 0) &&
+			!slices.Contains(below, h.step.Organ) && h.step.Organ != "crown"
+}
+
+// filmed says when leaves bear a product on them.
+func (h *here) filmed() verdict {
+	c := h.c
+	switch {
 	case c.airC > 30:
 		return verdict{do: drop, why: "over 30 °C every product burns"}
 	case h.thirsty:

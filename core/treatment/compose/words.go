@@ -80,14 +80,12 @@ func (c *composer) words(s step) string {
 	add(p.ML.Known, "%g ml", p.ML.Value)
 	add(p.Conc.Known && s.Op == treatment.Soap, "%g ml per litre", p.Conc.Value*1000)
 	add(p.Conc.Known && s.Op == treatment.Peroxide, "of %g %%", p.Conc.Value*100)
-	add(p.Share.Known && s.Op == treatment.FeedIt, "%g of its usual strength", p.Share.Value)
-	add(
-		p.Share.Known && s.Op == treatment.RemoveLeaves && p.What != "mush",
-		"about %.0f %% of the leaves",
-		p.Share.Value*100,
-	)
-	add(p.Share.Known && s.Op == treatment.Brighten, "a quarter more each time")
-	add(p.Share.Known && s.Op == treatment.CupFill, "to a quarter")
+	if p.Share.Known {
+		add(s.Op == treatment.FeedIt, "%g of its usual strength", p.Share.Value)
+		add(s.Op == treatment.RemoveLeaves && p.What != "mush", "about %.0f %% of the leaves", p.Share.Value*100)
+		add(s.Op == treatment.Brighten, "a quarter more each time")
+		add(s.Op == treatment.CupFill, "to a quarter")
+	}
 	add(p.N.Known, "%g", p.N.Value)
 	add(p.Hours.Known, "%s", working.Measured(p.Hours.Value, "hour"))
 	add(p.Days.Known, "%s", working.Measured(p.Days.Value, "day"))
@@ -103,19 +101,27 @@ func (c *composer) words(s step) string {
 	add(p.What != "", "%s", p.What)
 	add(p.Note != "", "%s", p.Note)
 	add(p.Cond != "", "if %s", p.Cond)
-	if s.Every > 0 {
-		every := "every day"
-		if s.Every > 1 {
-			every = "every " + working.Count(s.Every, "day")
-		}
-		more = append(more, strings.TrimSpace(every+" until "+untilWords(s.Until)))
-	} else if len(s.Until) > 0 {
-		more = append(more, "until "+untilWords(s.Until))
+	if again := againWords(s); again != "" {
+		more = append(more, again)
 	}
 	if len(more) == 0 {
 		return said
 	}
 	return said + ": " + strings.Join(more, "; ")
+}
+
+// againWords say how often a step is repeated, and until when.
+func againWords(s step) string {
+	every := ""
+	switch {
+	case s.Every == 0 && len(s.Until) == 0:
+		return ""
+	case s.Every == 1:
+		every = "every day "
+	case s.Every > 1:
+		every = "every " + working.Count(s.Every, "day") + " "
+	}
+	return strings.TrimSpace(every + "until " + untilWords(s.Until))
 }
 
 func untilWords(until gate.Gate) string {

@@ -260,40 +260,42 @@ var below = []string{"roots", "soil", "medium", "rhizome", "stem", "bulb", "body
 
 // wets says which parts get wet.
 func (w *world) wets(s step) {
-	c := w.c
-	put := func(organs ...treatment.Organ) {
-		for _, o := range organs {
-			w.wet[o] = true
-		}
+	if s.Op == treatment.Soap && s.Params.Where == "roots" {
+		return
 	}
+	for _, o := range w.wetBy(s) {
+		w.wet[o] = true
+	}
+	if among(s.Op, treatment.Soap, treatment.Oil, treatment.LabelDrug, treatment.Alcohol) {
+		w.film = s.Op
+	}
+}
+
+// wetBy lists the parts that a step wets.
+func (w *world) wetBy(s step) []treatment.Organ {
 	all := []treatment.Organ{treatment.Leaves, treatment.Crown, treatment.Joints}
 	switch s.Op {
 	case treatment.WashDown, treatment.Soap, treatment.Oil, treatment.RinseOff, treatment.HotDip:
-		if s.Op == treatment.Soap && s.Params.Where == "roots" {
-			return
+		if w.c.code == treatment.BR {
+			all = append(all, treatment.Cup)
 		}
-		put(all...)
-		if c.code == treatment.BR {
-			put(treatment.Cup)
-		}
+		return all
 	case treatment.LabelDrug:
 		if !slices.Contains(below, s.Organ) {
-			put(all...)
+			return all
 		}
 	case treatment.Peroxide:
 		if s.Organ == "crown" {
-			put(treatment.Crown)
+			return []treatment.Organ{treatment.Crown}
 		}
 	case treatment.WashOff, treatment.ClearMoss:
-		if s.Params.How != "dry" && s.Params.How != "falls" {
-			put(treatment.Crown, treatment.Joints)
+		if !among(s.Params.How, "dry", "falls") {
+			return []treatment.Organ{treatment.Crown, treatment.Joints}
 		}
 	case treatment.Mist:
-		put(treatment.Leaves)
+		return []treatment.Organ{treatment.Leaves}
 	}
-	if s.Op == treatment.Soap || s.Op == treatment.Oil || s.Op == treatment.LabelDrug || s.Op == treatment.Alcohol {
-		w.film = s.Op
-	}
+	return nil
 }
 
 // drips lists what must be dry by night and is wet.
