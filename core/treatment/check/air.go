@@ -1,6 +1,7 @@
 package check
 
 import (
+	"fmt"
 	"slices"
 	"strings"
 
@@ -120,28 +121,39 @@ var lawsOfAir = []law{
 
 func feedLaw(r *replay, c *patient, no found) {
 	for _, e := range r.of(true, t.FeedIt, t.Supplement) {
-		p := e.pre
-		if e.op == t.Supplement &&
-			(e.p.Where == "leaves" || strings.Contains(e.p.What+e.s.Args, "tonic") &&
-				(c.school() == t.Rest || c.school() == t.ClayPot)) {
+		if e.op == t.Supplement && c.noFood(e) {
 			continue
 		}
-		nd := c.Facts.NewcomerDays
-		switch {
-		case p.share < 0.25 && !(e.gated && mayFeed(e.gate)):
-			no(e, "only %.0f %% of its roots live", p.share*100)
-		case slices.ContainsFunc(p.slits, func(s slit) bool { return s.open && s.wetted }):
-			no(e, "cuts are open")
-		case p.lifted != notYet && e.day-p.lifted < 28:
-			no(e, "%s after root work", working.Count(e.day-p.lifted, "day"))
-		case p.thirsty:
-			no(e, "it is thirsty")
-		case p.phase == "resting":
-			no(e, "it rests")
-		case p.salt && e.day < 56 && !e.gated:
-			no(e, "salt injury is open")
-		case nd.Known && nd.Value+float64(e.day) < 14:
-			no(e, "it is a newcomer")
+		if why := c.unfed(e); why != "" {
+			no(e, "%s", why)
 		}
 	}
+}
+
+// noFood says of a supplement that it feeds no roots.
+func (c *patient) noFood(e *event) bool {
+	return e.p.Where == "leaves" || strings.Contains(e.p.What+e.s.Args, "tonic") &&
+		isOne(c.school(), t.Rest, t.ClayPot)
+}
+
+// unfed is why it is not fed at an event; nothing where it may be.
+func (c *patient) unfed(e *event) string {
+	p, nd := e.pre, c.Facts.NewcomerDays
+	switch {
+	case p.share < 0.25 && !(e.gated && mayFeed(e.gate)):
+		return fmt.Sprintf("only %.0f %% of its roots live", p.share*100)
+	case slices.ContainsFunc(p.slits, func(s slit) bool { return s.open && s.wetted }):
+		return "cuts are open"
+	case p.lifted != notYet && e.day-p.lifted < 28:
+		return working.Count(e.day-p.lifted, "day") + " after root work"
+	case p.thirsty:
+		return "it is thirsty"
+	case p.phase == "resting":
+		return "it rests"
+	case p.salt && e.day < 56 && !e.gated:
+		return "salt injury is open"
+	case nd.Known && nd.Value+float64(e.day) < 14:
+		return "it is a newcomer"
+	}
+	return ""
 }

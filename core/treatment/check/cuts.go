@@ -166,25 +166,13 @@ func stemLaw(r *replay, c *patient, no found) {
 		}
 	}
 	for _, e := range r.of(false, t.CutRot, t.Behead) {
-		organ := e.s.Organ
-		if e.op == t.CutRot && slices.Contains(underS, organ) {
-			points := c.Facts.Points
-			last := points.Known && points.Value == 1 || !points.Known && c.single()
-			switch {
-			case c.is(onlyOn...):
-				no(e, "it has a single growing point")
-			case last && c.Facts.PointHit.Value && c.Facts.Growths.Or(0) <= 1:
-				no(e, "no sound growing point stays")
-			case c.code == t.MON:
-				no(e, "the base of a single-stem orchid is never cut")
+		switch why := c.baseCut(); {
+		case e.op != t.CutRot || !slices.Contains(underS, e.s.Organ):
+			if !c.growsBelow(e.s.Organ) {
+				no(e, "nothing grows again from below this cut")
 			}
-			continue
-		}
-		ok := branches || !c.is(noStem...) && c.kind.Branches != plant.BranchesNo || c.is(topsOn...) ||
-			c.code == t.GE && (organ == "neck" || organ == "stem" || organ == "") ||
-			c.code == t.MON && c.Facts.RootsAbove.Or(0) >= 3 || c.code == t.BR && c.has(cause.SpentRosette)
-		if !ok {
-			no(e, "nothing grows again from below this cut")
+		case why != "":
+			no(e, "%s", why)
 		}
 	}
 	if c.is(onlyOn...) && !branches {
@@ -194,28 +182,75 @@ func stemLaw(r *replay, c *patient, no found) {
 	}
 }
 
+// baseCut is why its base is not cut; nothing where it may be.
+func (c *patient) baseCut() string {
+	points := c.Facts.Points
+	last := points.Known && points.Value == 1 || !points.Known && c.single()
+	switch {
+	case c.is(onlyOn...):
+		return "it has a single growing point"
+	case last && c.Facts.PointHit.Value && c.Facts.Growths.Or(0) <= 1:
+		return "no sound growing point stays"
+	case c.code == t.MON:
+		return "the base of a single-stem orchid is never cut"
+	}
+	return ""
+}
+
+// growsBelow says whether something grows again from below a cut of an organ.
+func (c *patient) growsBelow(organ string) bool {
+	switch {
+	case c.kind.Branches == plant.BranchesYes, c.is(topsOn...):
+		return true
+	case c.code == t.GE && isOne(organ, "neck", "stem", ""):
+		return true
+	case c.code == t.MON && c.Facts.RootsAbove.Or(0) >= 3:
+		return true
+	case c.code == t.BR && c.has(cause.SpentRosette):
+		return true
+	}
+	return !c.is(noStem...) && c.kind.Branches != plant.BranchesNo
+}
+
 func partsLaw(r *replay, c *patient, no found) {
 	for i := range r.events {
 		e := &r.events[i]
 		if e.again > 0 {
 			continue
 		}
-		a := c.Facts
-		switch {
-		case e.op == t.StripSpikes && (c.is(t.FE, t.PA, t.CY, t.IV) || a.Spikes.Known && a.Spikes.Value == 0):
-			no(e, "it has no spike")
-		case (e.op == t.RemoveLeaves || e.op == t.LeafCut) && (c.code == t.CA || c.code == t.FC && !e.p.Piece):
-			no(e, "it has no leaves")
-		case e.op == t.CupFill && c.code != t.BR:
-			no(e, "it has no cup")
-		case e.s.Organ == "spear" && !c.is(t.PA, t.CY, t.GH):
-			no(e, "it has no spear")
-		case e.s.Organ == "bulb" && e.op == t.CutRot && c.code != t.BU && c.known && c.kind.Thirst != "wrinkled-bulb":
-			no(e, "it has no bulb")
-		case e.op == t.TakeOffset && a.Plantlets.Known && a.Plantlets.Value == 0 && !e.gated:
+		if why := c.lacks(e); why != "" {
+			no(e, "%s", why)
+		} else if p := c.Facts.Plantlets; e.op == t.TakeOffset && p.Known && p.Value == 0 && !e.gated {
 			no(e, "no offset was seen")
 		}
 	}
+}
+
+// lacks says which part that a step works on the plant does not have.
+func (c *patient) lacks(e *event) string {
+	spikes := c.Facts.Spikes
+	switch e.op {
+	case t.StripSpikes:
+		if c.is(t.FE, t.PA, t.CY, t.IV) || spikes.Known && spikes.Value == 0 {
+			return "it has no spike"
+		}
+	case t.RemoveLeaves, t.LeafCut:
+		if c.code == t.CA || c.code == t.FC && !e.p.Piece {
+			return "it has no leaves"
+		}
+	case t.CupFill:
+		if c.code != t.BR {
+			return "it has no cup"
+		}
+	case t.CutRot:
+		if e.s.Organ == "bulb" && c.code != t.BU && c.known && c.kind.Thirst != "wrinkled-bulb" {
+			return "it has no bulb"
+		}
+	}
+	if e.s.Organ == "spear" && !c.is(t.PA, t.CY, t.GH) {
+		return "it has no spear"
+	}
+	return ""
 }
 
 func divideLaw(r *replay, c *patient, no found) {
@@ -232,21 +267,21 @@ func divideLaw(r *replay, c *patient, no found) {
 			no(e, "of a single growing point only offsets, plantlets and leaves are taken")
 			continue
 		}
-		g := c.Facts.Growths
-		if !g.Known {
-			continue
-		}
-		least := 0.0
-		switch {
-		case c.is(t.SYM, t.DEC) && e.op == t.PartIt:
-			least = 6
-		case c.is(t.SYM, t.DEC) && !strings.Contains(words, "keiki"):
-			least = 4
-		case e.op == t.PartIt || strings.Contains(words, "division"):
-			least = 4
-		}
-		if g.Value < least {
+		if g, least := c.Facts.Growths, c.bothSides(e.op, words); g.Known && g.Value < least {
 			no(e, "%s, where both sides need %g", working.Measured(g.Value, "growth"), least)
 		}
 	}
+}
+
+// bothSides is how many growths a plant needs before it is parted.
+func (c *patient) bothSides(op t.OperatorID, words string) float64 {
+	switch {
+	case c.is(t.SYM, t.DEC) && op == t.PartIt:
+		return 6
+	case c.is(t.SYM, t.DEC) && !strings.Contains(words, "keiki"):
+		return 4
+	case op == t.PartIt || strings.Contains(words, "division"):
+		return 4
+	}
+	return 0
 }

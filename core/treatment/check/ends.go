@@ -1,6 +1,8 @@
 package check
 
 import (
+	"cmp"
+	"fmt"
 	"slices"
 	"strings"
 
@@ -209,14 +211,6 @@ func donePart(c *patient, op t.OperatorID) bool {
 
 // releaseLaw: out only when every condition is met, a day either way.
 func releaseLaw(r *replay, c *patient, no found) {
-	need := 14.0
-	for _, id := range c.Causes {
-		if p, ok := pest.ByCause(string(id)); ok && slices.Contains(pestsAll, id) {
-			if d, warm := c.days(p.TotalK, p.Threshold); warm {
-				need = max(need, d)
-			}
-		}
-	}
 	for _, e := range r.of(false, t.Release) {
 		late := slices.ContainsFunc(
 			r.of(true, t.Soap, t.Oil, t.Alcohol, t.LabelDrug, t.Systemic, t.HotDip),
@@ -224,32 +218,8 @@ func releaseLaw(r *replay, c *patient, no found) {
 		)
 		if late {
 			no(e, "before the last treatment")
-			continue
-		}
-		nd := c.Facts.NewcomerDays
-		switch {
-		case c.anyOf(pestsAll):
-			clean := float64(e.day - e.pre.treated)
-			looks := 3
-			if x, ok := e.gate.Of(gate.Clean); ok {
-				if x.Days > 0 {
-					clean = float64(x.Days)
-				}
-				if x.Looks > 0 {
-					looks = x.Looks
-				}
-			}
-			if clean < need-1.01 || looks < 3 || !r.has(t.Look, t.SlideLook) {
-				no(e, "%s of %.0f, %s", working.Count(int(clean), "clean day"), need, working.Count(looks, "look"))
-			}
-		case c.anyOf(t.LeafDiseases) && !e.gated && e.day < 14:
-			no(e, "14 days without a new mark are not over")
-		case c.has(cause.Virus):
-			no(e, "a suspect is released by a test only")
-		case e.pre.rot:
-			no(e, "rot is alive")
-		case nd.Known && nd.Value+float64(e.day) < 14:
-			no(e, "its quarantine is not over")
+		} else if why := c.unfree(r, e); why != "" {
+			no(e, "%s", why)
 		}
 	}
 	for _, e := range r.of(false, t.Isolate) {
@@ -259,18 +229,51 @@ func releaseLaw(r *replay, c *patient, no found) {
 	}
 }
 
+// unfree is why a plant is not let out by a release; nothing where it may be.
+func (c *patient) unfree(r *replay, e *event) string {
+	nd := c.Facts.NewcomerDays
+	switch {
+	case c.anyOf(pestsAll):
+		return c.unclean(r, e)
+	case c.anyOf(t.LeafDiseases) && !e.gated && e.day < 14:
+		return "14 days without a new mark are not over"
+	case c.has(cause.Virus):
+		return "a suspect is released by a test only"
+	case e.pre.rot:
+		return "rot is alive"
+	case nd.Known && nd.Value+float64(e.day) < 14:
+		return "its quarantine is not over"
+	}
+	return ""
+}
+
+// unclean says what lacks to a whole generation of its pests without one seen,
+// in three looks.
+func (c *patient) unclean(r *replay, e *event) string {
+	need := 14.0
+	for _, id := range c.Causes {
+		if p, ok := pest.ByCause(string(id)); ok && slices.Contains(pestsAll, id) {
+			if d, warm := c.days(p.TotalK, p.Threshold); warm {
+				need = max(need, d)
+			}
+		}
+	}
+	clean, looks := e.day-e.pre.treated, 3
+	if x, ok := e.gate.Of(gate.Clean); ok {
+		clean, looks = cmp.Or(x.Days, clean), cmp.Or(x.Looks, looks)
+	}
+	if float64(clean) < need-1.01 || looks < 3 || !r.has(t.Look, t.SlideLook) {
+		return fmt.Sprintf("%s of %.0f, %s", working.Count(clean, "clean day"), need, working.Count(looks, "look"))
+	}
+	return ""
+}
+
 // rotLaw: living rot is cut the same day, root rot by the next, wilt by the third.
 func rotLaw(r *replay, c *patient, no found) {
 	if !c.rot || !c.anyOf(t.Rots) || c.has(cause.SouthernBlight) || r.has(t.Discard) {
 		return
 	}
-	most := 1
-	switch {
-	case c.has(cause.BaseRot, cause.BlackRot, cause.SoftRot):
-		most = 0
-	case c.has(cause.Fusarium) && !c.has(cause.RootRot):
-		most = 3
-	}
+	most := c.rotWaits()
 	var first *event
 	for _, e := range r.of(false, t.TrimDead, t.CutRot, t.Behead, t.PickCrown, t.RemoveLeaves) {
 		if first == nil || e.day < first.day {
@@ -291,26 +294,39 @@ func rotLaw(r *replay, c *patient, no found) {
 	}
 }
 
+// rotWaits is the last day on which living rot is cut.
+func (c *patient) rotWaits() int {
+	switch {
+	case c.has(cause.BaseRot, cause.BlackRot, cause.SoftRot):
+		return 0
+	case c.has(cause.Fusarium) && !c.has(cause.RootRot):
+		return 3
+	}
+	return 1
+}
+
 // asks says whether a cause, a wish or a school asks for an operator.
 func (c *patient) asks(o t.Operator) bool {
 	for _, word := range strings.Fields(o.For) {
-		kind, name, found := strings.Cut(word, ":")
-		switch {
-		case found && kind == "wish":
-			if string(c.Wish) == name {
-				return true
-			}
-		case found && kind == "school":
-			if string(c.school()) == name {
-				return true
-			}
-		case word == "rot" && c.anyOf(t.Rots),
-			word == "leaf-disease" && c.anyOf(t.LeafDiseases),
-			word == "thirst" && (c.limp || c.code == t.AP),
-			word == "pest" &&
-				(c.anyOf(pestsAll) || c.has(cause.Springtail)),
-			word == "insect" && c.anyOf(t.Classes["insect"]),
-			c.has(cause.ID(word)):
+		kind, name, _ := strings.Cut(word, ":")
+		asks := c.has(cause.ID(word))
+		switch kind {
+		case "wish":
+			asks = string(c.Wish) == name
+		case "school":
+			asks = string(c.school()) == name
+		case "rot":
+			asks = asks || c.anyOf(t.Rots)
+		case "leaf-disease":
+			asks = asks || c.anyOf(t.LeafDiseases)
+		case "thirst":
+			asks = asks || c.limp || c.code == t.AP
+		case "pest":
+			asks = asks || c.anyOf(pestsAll) || c.has(cause.Springtail)
+		case "insect":
+			asks = asks || c.anyOf(t.Classes["insect"])
+		}
+		if asks {
 			return true
 		}
 	}
@@ -338,7 +354,23 @@ func trustLaw(r *replay, c *patient, no found) {
 	if ch.School != "" && c.plan.School != "" && string(c.plan.School) != ch.School && !told(c, ch.School, "school") {
 		no(nil, "school %s was chosen, the plan follows %s", ch.School, c.plan.School)
 	}
-	side := ch.PestFirst
+	c.sideTaken(r, no)
+	c.rinseTaken(r, no)
+	for _, e := range r.of(false, t.StripSpikes) {
+		if strings.HasPrefix(ch.Spikes, "keep") && !e.gated && e.p.Part == "" && !told(c, "spike") {
+			no(e, "the carer keeps the spike")
+		}
+	}
+	for _, e := range r.of(false, t.TakeOffset) {
+		if isOne(ch.Plantlets, "wait", "stay") && !e.gated && !told(c, "offset", "plantlet") {
+			no(e, "the carer lets the plantlet stay")
+		}
+	}
+}
+
+// sideTaken finds a side against pests that was chosen, reaches, and is missing.
+func (c *patient) sideTaken(r *replay, no found) {
+	side := c.Choices.PestFirst
 	if side == "neem" {
 		side = string(t.Oil)
 	}
@@ -347,26 +379,21 @@ func trustLaw(r *replay, c *patient, no found) {
 		f, ok := t.FoeOf(id)
 		return ok && slices.Contains(f.Reached, op)
 	})
-	if side != "" && reach && !r.has(op) && !told(c, side, ch.PestFirst) {
+	if side != "" && reach && !r.has(op) && !told(c, side, c.Choices.PestFirst) {
 		no(nil, "%s was chosen and is not in the plan", side)
 	}
+}
+
+// rinseTaken finds a rinse of the roots that is not the one chosen.
+func (c *patient) rinseTaken(r *replay, no found) {
+	rinse := c.Choices.RootRinse
 	trims := slices.ContainsFunc(r.of(false, t.Unpot), func(e *event) bool { return len(r.later(e, t.TrimDead)) > 0 })
-	if ch.RootRinse == "peroxide" && trims && !r.has(t.Peroxide) && !told(c, "peroxide") {
+	if rinse == "peroxide" && trims && !r.has(t.Peroxide) && !told(c, "peroxide") {
 		no(nil, "a peroxide rinse was chosen and is missing")
 	}
 	for _, e := range r.of(false, t.Peroxide) {
-		if (ch.RootRinse == "" || ch.RootRinse == "water") && e.s.Organ == "roots" {
+		if isOne(rinse, "", "water") && e.s.Organ == "roots" {
 			no(e, "water was chosen for the roots")
-		}
-	}
-	for _, e := range r.of(false, t.StripSpikes) {
-		if strings.HasPrefix(ch.Spikes, "keep") && !e.gated && e.p.Part == "" && !told(c, "spike") {
-			no(e, "the carer keeps the spike")
-		}
-	}
-	for _, e := range r.of(false, t.TakeOffset) {
-		if (ch.Plantlets == "wait" || ch.Plantlets == "stay") && !e.gated && !told(c, "offset", "plantlet") {
-			no(e, "the carer lets the plantlet stay")
 		}
 	}
 }

@@ -3,6 +3,7 @@ package check
 import (
 	"slices"
 	"strings"
+	"time"
 
 	"tendermend/core/cause"
 	"tendermend/core/day"
@@ -38,7 +39,7 @@ type patient struct {
 }
 
 func read(s treatment.Situation, p *treatment.Plan) (*patient, bool) {
-	c := &patient{Situation: s, plan: p, warm: s.Facts.Place.WarmthC.Or(20)}
+	c := &patient{Situation: s, plan: p, warm: warmthOf(s.Facts.Place)}
 	switch {
 	case s.Profile != nil:
 		c.kind, c.known = *s.Profile, true
@@ -53,15 +54,11 @@ func read(s treatment.Situation, p *treatment.Plan) (*patient, bool) {
 	if !ok {
 		return nil, false
 	}
-	if !s.Facts.Place.WarmthC.Known && s.Facts.Place.LowC.Known && s.Facts.Place.HighC.Known {
-		c.warm = (s.Facts.Place.LowC.Value + s.Facts.Place.HighC.Value) / 2
-	}
 	c.d, c.code = d, d.Code
 	c.orchid, c.dry = treatment.OrchidSet.Has(c.code), treatment.DrySet.Has(c.code)
 	c.epi = c.kind.Epiphyte || !c.known && c.orchid && c.code != treatment.JEW
 	bulbless := c.code == treatment.SYM && c.known && c.kind.Thirst != "wrinkled-bulb" &&
-		c.kind.WaterRule != plant.AirRoots &&
-		c.kind.WaterRule != plant.DryThrough
+		!isOne(c.kind.WaterRule, plant.AirRoots, plant.DryThrough)
 	c.ground = c.orchid && !c.epi || bulbless
 	c.readDry()
 	c.readFacts()
@@ -181,12 +178,22 @@ func (c *patient) phase(d int) string {
 	case a.NewGrowth.Value || a.Growing.Value || a.LiveTips.Or(0) > 0:
 		return "growing"
 	}
-	m, rest := c.northMonth(d), c.kind.RestKind
-	winter := m == 12 || m <= 2
-	switch {
-	case winter && (strings.Contains(rest, "winter")), m >= 6 && m <= 8 && rest == "summer":
-		return "resting"
-	case m == 11 || m == 12 || m == 1:
+	return restOf(time.Month(c.northMonth(d)), c.kind.RestKind)
+}
+
+// restOf is how a kind of a rest stands in a month of the north.
+func restOf(m time.Month, rest string) string {
+	switch m {
+	case time.December, time.January, time.February:
+		if strings.Contains(rest, "winter") {
+			return "resting"
+		}
+	case time.June, time.July, time.August:
+		if rest == "summer" {
+			return "resting"
+		}
+	}
+	if isOne(m, time.November, time.December, time.January) {
 		return "idle"
 	}
 	return "growing"
@@ -270,3 +277,15 @@ var (
 		cause.SlugSnail,
 	}
 )
+
+// warmthOf is the warmth of a place in °C: as said, between its lowest and
+// highest, or 20.
+func warmthOf(p facts.Place) float64 {
+	if !p.WarmthC.Known && p.LowC.Known && p.HighC.Known {
+		return (p.LowC.Value + p.HighC.Value) / 2
+	}
+	return p.WarmthC.Or(20)
+}
+
+// isOne says whether a value is one of a list.
+func isOne[T comparable](v T, list ...T) bool { return slices.Contains(list, v) }

@@ -22,28 +22,11 @@ func (c *patient) step(p pose, e *event) pose {
 	}
 	p = c.seated(p, e, pieces)
 	p = c.wetted(p, e)
+	p = c.trimmed(p, e)
+	p = filmed(p, e)
 	switch op {
 	case treatment.CleanBlade:
 		p.blade = "clean"
-	case treatment.CutRot, treatment.Behead, treatment.PickCrown:
-		// A soft spot cut out of a body is not the rot below it.
-		spot := op == treatment.CutRot && e.s.Organ == "body" && c.has(cause.SoftRot) &&
-			c.has(cause.RootRot, cause.BaseRot, cause.BlackRot, cause.Fusarium)
-		p.rot = p.rot && spot
-	case treatment.TrimDead:
-		if !c.has(cause.BaseRot, cause.BlackRot, cause.SoftRot, cause.Fusarium) {
-			p.rot = false
-		}
-		if 1-c.share >= 0.25 {
-			p.lost = e.day
-		}
-	case treatment.RemoveLeaves:
-		if c.has(cause.SoftRot) && !c.has(cause.RootRot, cause.BaseRot, cause.BlackRot, cause.Fusarium) {
-			p.rot = false
-		}
-		if !par.Mush && !strings.Contains(par.What+e.s.Args, "mush") {
-			p.stripped = append(slices.Clip(p.stripped), stripped{e.day, c.leafShare(par)})
-		}
 	case treatment.ClearMoss:
 		p.cleared = true
 	case treatment.DrainSaucer:
@@ -63,20 +46,53 @@ func (c *patient) step(p pose, e *event) pose {
 		p.free = false
 	case treatment.Release:
 		p.isolated, p.free = false, true
+	}
+	if par.SaucerHours.Or(0) > 1 {
+		p.standing = true
+	}
+	return p
+}
+
+// trimmed follows what is cut off: rot, dead roots, leaves.
+func (c *patient) trimmed(p pose, e *event) pose {
+	rootRot := c.has(cause.RootRot, cause.BaseRot, cause.BlackRot, cause.Fusarium)
+	switch e.op {
+	case treatment.CutRot, treatment.Behead, treatment.PickCrown:
+		// A soft spot cut out of a body is not the rot below it.
+		spot := e.op == treatment.CutRot && e.s.Organ == "body" && c.has(cause.SoftRot) && rootRot
+		p.rot = p.rot && spot
+	case treatment.TrimDead:
+		if !c.has(cause.BaseRot, cause.BlackRot, cause.SoftRot, cause.Fusarium) {
+			p.rot = false
+		}
+		if 1-c.share >= 0.25 {
+			p.lost = e.day
+		}
+	case treatment.RemoveLeaves:
+		if c.has(cause.SoftRot) && !rootRot {
+			p.rot = false
+		}
+		if !e.p.Mush && !strings.Contains(e.p.What+e.s.Args, "mush") {
+			p.stripped = append(slices.Clip(p.stripped), stripped{e.day, c.leafShare(e.p)})
+		}
+	}
+	return p
+}
+
+// filmed follows what treats it and what lies on its leaves.
+func filmed(p pose, e *event) pose {
+	switch e.op {
 	case treatment.Predators:
 		p.predator = e.day
 	case treatment.RinseOff:
 		p.residue = ""
 	case treatment.Soap, treatment.Oil, treatment.Earth, treatment.LabelDrug, treatment.Systemic, treatment.Alcohol:
 		if e.s.Organ != "roots" {
-			p.residue = op
+			p.residue = e.op
 		}
 	}
-	if slices.Contains(treatment.Treating, op) && op != treatment.WashDown {
+	if slices.Contains(treatment.Treating, e.op) && e.op != treatment.WashDown {
 		p.treated = e.day
-	}
-	if par.SaucerHours.Or(0) > 1 {
-		p.standing = true
 	}
 	return p
 }
@@ -166,7 +182,7 @@ func (c *patient) seated(p pose, e *event, pieces bool) pose {
 
 // wetted follows water: in the medium, and on what must be dry.
 func (c *patient) wetted(p pose, e *event) pose {
-	op, par := e.op, e.p
+	op := e.op
 	if op.Does(treatment.Waters) && op != treatment.PreWater {
 		if p.thirsty || op == treatment.Soak && c.has(cause.Drought) {
 			p.soaked = e.day
@@ -186,33 +202,37 @@ func (c *patient) wetted(p pose, e *event) pose {
 			p.wet |= c.keep
 		}
 	}
-	low := slices.Contains(lowDown, e.s.Organ) || par.Where == "roots" || par.Where == "soil" || par.Where == "medium"
-	var now wetness
-	switch op {
-	case treatment.WashDown, treatment.RinseOff, treatment.Oil, treatment.HotDip:
-		now = c.keep | wetLeaves
-	case treatment.Soap:
-		if !low {
-			now = c.keep | wetLeaves
-		}
-	case treatment.LabelDrug:
-		if !low && (c.anyOf(treatment.LeafDiseases) || c.anyOf(pestsAll)) {
-			now = c.keep | wetLeaves
-		}
-	case treatment.WashOff:
-		if par.How != "dry" && par.How != "falls" {
-			now = c.keep &^ wetLeaves
-		}
-	case treatment.Peroxide:
-		if !low {
-			now = c.keep & wetCrown
-		}
-	}
-	if now != 0 {
+	if now := c.wetsNow(e); now != 0 {
 		if c.code == treatment.BR && op != treatment.WashOff {
 			now |= wetCup
 		}
 		p.wet, p.wetDay = p.wet|now, e.day
 	}
 	return p
+}
+
+// wetsNow is what a step makes wet of the parts that are kept dry.
+func (c *patient) wetsNow(e *event) wetness {
+	low := slices.Contains(lowDown, e.s.Organ) || isOne(e.p.Where, "roots", "soil", "medium")
+	switch e.op {
+	case treatment.WashDown, treatment.RinseOff, treatment.Oil, treatment.HotDip:
+		return c.keep | wetLeaves
+	case treatment.Soap:
+		if !low {
+			return c.keep | wetLeaves
+		}
+	case treatment.LabelDrug:
+		if !low && (c.anyOf(treatment.LeafDiseases) || c.anyOf(pestsAll)) {
+			return c.keep | wetLeaves
+		}
+	case treatment.WashOff:
+		if !isOne(e.p.How, "dry", "falls") {
+			return c.keep &^ wetLeaves
+		}
+	case treatment.Peroxide:
+		if !low {
+			return c.keep & wetCrown
+		}
+	}
+	return 0
 }

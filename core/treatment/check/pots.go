@@ -293,38 +293,53 @@ func labelLaw(r *replay, c *patient, no found) {
 		}
 		group := []int{e.sit}
 		if len(here) == 0 { // potted after the tray
-			for i := range r.events {
-				x := &r.events[i]
-				if slices.Contains(sets, x.op) && x.day > e.day && x.p.For != "pieces" {
-					group = append(group, x.sit)
-					break
-				}
-			}
+			group = append(group, r.afterTray(e)...)
 		}
-		labelled, potted, sized, laid := false, false, false, (*event)(nil)
-		for i := range r.events {
-			x := &r.events[i]
-			near := slices.Contains(group, x.sit)
-			if x.op == t.ReadyPot && x.p.For != "pieces" && (near || x.day <= e.day && e.day-x.day <= 2) {
-				if laid == nil {
-					laid = x
-				}
-				sized = sized || x.p.PotWidthCM.Known && (x.p.VolumeML.Known || x.p.Seat == facts.InCup)
-			}
-			if !near || x.again > 0 {
-				continue
-			}
-			labelled = labelled || x.op == t.Label || x.op == t.PotIn && strings.Contains(x.s.Args, "label")
-			potted = potted ||
-				slices.Contains([]t.OperatorID{t.PotIn, t.PotUp, t.SetReservoir, t.WrapMoss}, x.op) &&
-					x.p.For != "pieces"
-		}
-		if !labelled {
+		if !slices.ContainsFunc(r.events, func(x event) bool { return among(group, &x) && labels(x) }) {
 			no(e, "no label")
 		}
+		potted := slices.ContainsFunc(r.events, func(x event) bool { return among(group, &x) && pots(x) })
 		measured := c.Facts.RootBallCM.Known || c.Facts.PotWidthCM.Known
-		if potted && measured && !e.gated && laid != nil && !sized {
+		if laid, sized := r.laidOut(e, group); potted && measured && !e.gated && laid != nil && !sized {
 			no(laid, "pot width and amount of mix are not both given")
 		}
 	}
+}
+
+// afterTray is the sitting in which what lay on a tray is potted.
+func (r *replay) afterTray(e *event) []int {
+	for i := range r.events {
+		x := &r.events[i]
+		if slices.Contains(sets, x.op) && x.day > e.day && x.p.For != "pieces" {
+			return []int{x.sit}
+		}
+	}
+	return nil
+}
+
+func among(group []int, x *event) bool { return slices.Contains(group, x.sit) && x.again == 0 }
+
+func labels(x event) bool {
+	return x.op == t.Label || x.op == t.PotIn && strings.Contains(x.s.Args, "label")
+}
+
+func pots(x event) bool {
+	return isOne(x.op, t.PotIn, t.PotUp, t.SetReservoir, t.WrapMoss) && x.p.For != "pieces"
+}
+
+// laidOut is the pot laid out for a root sitting, up to two days before it, and
+// whether its width and amount are both given.
+func (r *replay) laidOut(e *event, group []int) (laid *event, sized bool) {
+	for i := range r.events {
+		x := &r.events[i]
+		lately := slices.Contains(group, x.sit) || x.day <= e.day && e.day-x.day <= 2
+		if x.op != t.ReadyPot || x.p.For == "pieces" || !lately {
+			continue
+		}
+		if laid == nil {
+			laid = x
+		}
+		sized = sized || x.p.PotWidthCM.Known && (x.p.VolumeML.Known || x.p.Seat == facts.InCup)
+	}
+	return laid, sized
 }

@@ -277,14 +277,13 @@ func rinseLaw(r *replay, c *patient, no found) {
 		if n+1 < len(films) {
 			next = hour(films[n+1])
 		}
+		inTime := func(h float64) bool { return h >= least && h <= most }
 		rinsed := slices.ContainsFunc(rinses, func(x *event) bool {
-			if x.sit == e.sit && x.step > e.step && x.again == e.again {
-				h := x.p.Hours.Or(1.5)
-				return h >= least && h <= most
+			later := x.sit == e.sit && x.step > e.step
+			if later && x.again == e.again {
+				return inTime(x.p.Hours.Or(1.5))
 			}
-			after := hour(x) - hour(e)
-			return (x.sit > e.sit || x.sit == e.sit && x.step > e.step) && after >= least && after <= most &&
-				hour(x) <= next
+			return (later || x.sit > e.sit) && inTime(hour(x)-hour(e)) && hour(x) <= next
 		})
 		if !rinsed {
 			no(e, "%s without its rinse", e.op)
@@ -351,43 +350,37 @@ func programmeLaw(r *replay, c *patient, no found) {
 	}
 	for _, id := range c.Causes {
 		foe, ok := t.FoeOf(id)
-		if !ok || !slices.Contains(pestsAll, id) {
+		if !ok || !slices.Contains(pestsAll, id) || id == cause.LeafMiner && c.is(t.CA, t.BR) {
 			continue
 		}
 		reached := slices.DeleteFunc(
 			r.of(true, append(slices.Clone(foe.Reached), t.LabelDrug)...),
 			func(e *event) bool { return !reaches(foe, e) },
 		)
-		if id == cause.LeafMiner && c.is(t.CA, t.BR) {
-			continue
+		if len(reached) > 0 {
+			c.longEnough(r, id, reached, no)
+		} else if !said(c, string(id)) && !saidAny(c) {
+			no(&r.events[len(r.events)-1], "nothing in the plan reaches %s, and it does not say why", id)
 		}
-		if len(reached) == 0 {
-			if !said(c, string(id)) && !saidAny(c) {
-				no(&r.events[len(r.events)-1], "nothing in the plan reaches %s, and it does not say why", id)
-			}
-			continue
+	}
+}
+
+// longEnough finds a treatment that ends before a pest's last stage has hatched.
+func (c *patient) longEnough(r *replay, id cause.ID, reached []*event, no found) {
+	end, timed := c.needed(id)
+	if !timed || id == cause.BroadMite && r.has(t.HotDip) {
+		return
+	}
+	first, last := reached[0].day, 0
+	for _, e := range reached {
+		day := e.day
+		if e.op == t.Predators || e.op == t.Systemic {
+			day += 28
 		}
-		end, timed := c.needed(id)
-		if !timed || id == cause.BroadMite && r.has(t.HotDip) {
-			continue
-		}
-		first, last := reached[0].day, 0
-		for _, e := range reached {
-			day := e.day
-			if e.op == t.Predators || e.op == t.Systemic {
-				day += 28
-			}
-			last, first = max(last, day), min(first, e.day)
-		}
-		if float64(last) < float64(first)+end-1-1e-9 {
-			no(
-				reached[len(reached)-1],
-				"treated until day %d against %s, which takes until day %.0f",
-				last,
-				id,
-				float64(first)+end,
-			)
-		}
+		last, first = max(last, day), min(first, e.day)
+	}
+	if until := float64(first) + end; float64(last) < until-1-1e-9 {
+		no(reached[len(reached)-1], "treated until day %d against %s, which takes until day %.0f", last, id, until)
 	}
 }
 

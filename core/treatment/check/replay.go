@@ -172,23 +172,12 @@ func timeline(c *patient) (list []event, starts []int) {
 		before = max(before, start)
 		slot := slotOf(s.Slot)
 		clock := hourOf[slot]
-		filmed := false
 		for j := range s.Steps {
 			t := &s.Steps[j]
-			switch t.Op {
-			case treatment.Unpot:
+			if t.Op == treatment.Unpot {
 				lifted = start
-			case treatment.Soap, treatment.Oil:
-				filmed = true
-			case treatment.RinseOff:
-				usual := 0.0
-				if filmed {
-					usual = 1.5
-				}
-				clock += t.Params.Hours.Or(usual)
-			case treatment.DryCut:
-				clock += t.Params.Hours.Or(2)
 			}
+			clock += takes(s.Steps, j)
 			if slices.Contains(treatment.Treating, t.Op) {
 				treated = max(treated, start)
 			}
@@ -232,6 +221,23 @@ func timeline(c *patient) (list []event, starts []int) {
 		)
 	})
 	return list, starts
+}
+
+// takes is how long a step of a sitting lets the next one wait, in hours.
+func takes(steps []treatment.Step, j int) float64 {
+	switch s := steps[j]; s.Op {
+	case treatment.RinseOff:
+		filmed := slices.ContainsFunc(steps[:j], func(x treatment.Step) bool {
+			return isOne(x.Op, treatment.Soap, treatment.Oil)
+		})
+		if filmed {
+			return s.Params.Hours.Or(1.5)
+		}
+		return s.Params.Hours.Or(0)
+	case treatment.DryCut:
+		return s.Params.Hours.Or(2)
+	}
+	return 0
 }
 
 // order puts a repeat behind the sittings that are carried out for the first
@@ -355,24 +361,30 @@ func (c *patient) grants(p pose, x gate.Condition, clean bool) pose {
 		p.share = max(p.share, x.Share)
 	case gate.NoRot, gate.Clean, gate.Quiet:
 		p.rot = false
-	case gate.Season:
-		if x.Months != nil {
-			p.phase = "growing"
-		}
 	case gate.Counted:
-		if !clean {
-			p.phase = "growing"
-		}
-		if x.Sight == gate.NewRoot || x.Sight == gate.PieceRoot {
+		if isOne(x.Sight, gate.NewRoot, gate.PieceRoot) {
 			p.newRoots = max(p.newRoots, x.FromCM, x.ToCM)
-		}
-	case gate.Seen:
-		if slices.Contains(grown, x.Sight) && (!clean || x.Sight == gate.Growth) {
-			p.phase = "growing"
 		}
 	default:
 	}
+	if showsGrowth(x, clean) {
+		p.phase = "growing"
+	}
 	return p
+}
+
+// showsGrowth says whether a condition that is met shows that it grows.
+func showsGrowth(x gate.Condition, clean bool) bool {
+	switch x.Is {
+	case gate.Season:
+		return x.Months != nil
+	case gate.Counted:
+		return !clean
+	case gate.Seen:
+		return slices.Contains(grown, x.Sight) && (!clean || x.Sight == gate.Growth)
+	default:
+		return false
+	}
 }
 
 // grown are sights that prove that it grows.

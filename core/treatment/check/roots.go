@@ -104,6 +104,12 @@ func bareLaw(r *replay, c *patient, no found) {
 			no(e, "it is in the hand when the sitting ends")
 		}
 	}
+	c.dryingLaw(r, no)
+	c.trayLaw(r, no)
+}
+
+// dryingLaw: cuts dry for hours, fine roots for two at most.
+func (c *patient) dryingLaw(r *replay, no found) {
 	piece := c.has(cause.Detached) || c.share == 0 || c.Facts.Piece.Value
 	for _, e := range r.of(false, t.DryCut) {
 		hours := e.p.Hours.Or(2)
@@ -116,6 +122,10 @@ func bareLaw(r *replay, c *patient, no found) {
 			no(e, "fine roots bare for %s", working.Measured(hours, "hour"))
 		}
 	}
+}
+
+// trayLaw: overnight on a tray only what grows dry, and pieces with latex.
+func (c *patient) trayLaw(r *replay, no found) {
 	for _, e := range r.of(false, t.Callus) {
 		latex := c.has2(plant.Latex) && (c.Facts.Piece.Value || c.has(cause.Detached) || e.p.For == "pieces")
 		if !(c.dry && c.code != t.AP || latex) {
@@ -165,18 +175,14 @@ func lifts(why string, g gate.Gate) bool {
 		switch why {
 		case "rest", "tips":
 			return spring || grows
-		case "newcomer":
-			return x.Is == gate.Days || x.Is == gate.Warmth || x.Days >= 14 || spring || grows || bloomed
 		case "thirst":
 			return x.Is == gate.Firm || x.Since == facts.Before || grows || bloomed
+		case "newcomer":
+			return isOne(x.Is, gate.Days, gate.Warmth) || x.Days >= 14 || spring || grows || bloomed
 		case "warmth":
 			return x.Is == gate.Warmth || spring || grows || bloomed
-		case "bloom":
-			return bloomed || grows || spring
-		case "season":
-			return spring || grows || bloomed
 		}
-		return false
+		return spring || grows || bloomed // bloom, season
 	})
 }
 
@@ -215,13 +221,22 @@ func heldLaw(r *replay, c *patient, no found) {
 			continue
 		}
 		for _, why := range c.held(e) {
-			excused := why == "rest" && c.has(cause.WokenEarly) || why == "bloom" && r.earlier(e, t.StripSpikes) ||
-				why == "tips" && c.has(cause.MossSmothered) ||
-				(why == "tips" || why == "rest") && c.has(cause.Detached)
-			if excused || e.gated && lifts(why, e.gate) {
-				continue
+			if !c.excused(why, r, e) && !(e.gated && lifts(why, e.gate)) {
+				no(e, "it is held back: %s", why)
 			}
-			no(e, "it is held back: %s", why)
 		}
 	}
+}
+
+// excused says whether what ails it sets a reason for waiting aside.
+func (c *patient) excused(why string, r *replay, e *event) bool {
+	switch why {
+	case "rest":
+		return c.has(cause.WokenEarly, cause.Detached)
+	case "bloom":
+		return r.earlier(e, t.StripSpikes)
+	case "tips":
+		return c.has(cause.MossSmothered, cause.Detached)
+	}
+	return false
 }

@@ -228,41 +228,39 @@ func dryDaysLaw(r *replay, c *patient, no found) {
 		if e.p.For == "pieces" {
 			continue
 		}
-		p := e.pre
-		var cut []slit
-		last, healed := notYet, false
-		for _, s := range p.slits {
-			if s.wetted {
-				cut = append(cut, s)
-				last = max(last, s.day)
-				healed = healed || s.healed
-			}
-		}
-		from := last
-		switch {
-		case p.set != notYet && (healed || len(cut) == 0):
-			from = p.set
-		case from == notYet:
-			from = p.lifted
-		}
-		if from == notYet {
-			continue
-		}
-		least := -1.0
-		if last != notYet && last >= p.lifted {
-			stem := slices.ContainsFunc(cut, func(s slit) bool { return s.organ != "roots" && s.day >= last-1 })
-			least = c.roots[0]
-			if stem {
-				least = c.stem[0]
-			}
-		}
-		if t.MineralSet.Has(c.code) {
-			least = max(least, c.roots[0])
-		}
-		if least >= 0 && float64(e.day) < float64(from)+least-1e-9 {
+		from, least := c.dryFrom(e.pre)
+		if from != notYet && least >= 0 && float64(e.day) < float64(from)+least-1e-9 {
 			no(e, "on day %d; it stays dry until day %g", e.day, float64(from)+least)
 		}
 	}
+}
+
+// dryFrom is the day from which it stays dry, and for how many days at least;
+// less than none where no cut asks for it.
+func (c *patient) dryFrom(p pose) (from int, least float64) {
+	cut := slices.DeleteFunc(slices.Clone(p.slits), func(s slit) bool { return !s.wetted })
+	last := notYet
+	for _, s := range cut {
+		last = max(last, s.day)
+	}
+	healed := slices.ContainsFunc(cut, func(s slit) bool { return s.healed })
+	from, least = last, -1
+	switch {
+	case p.set != notYet && (healed || len(cut) == 0):
+		from = p.set
+	case from == notYet:
+		from = p.lifted
+	}
+	if last != notYet && last >= p.lifted {
+		least = c.roots[0]
+		if slices.ContainsFunc(cut, func(s slit) bool { return s.organ != "roots" && s.day >= last-1 }) {
+			least = c.stem[0]
+		}
+	}
+	if t.MineralSet.Has(c.code) {
+		least = max(least, c.roots[0])
+	}
+	return from, least
 }
 
 // pairs are operators that undo each other.
@@ -281,21 +279,26 @@ func oppositeLaw(r *replay, c *patient, no found) {
 			if !slices.Contains(pair.a, x.op) || x.op == t.CoverIt && x.p.Cover != "" && x.p.Cover != "closed" {
 				continue
 			}
-			for j := range r.events {
-				y := &r.events[j]
-				if y.day != x.day || !slices.Contains(pair.b, y.op) {
-					continue
+			if y := r.onSameDay(x, pair.b); y != nil {
+				late := y
+				if y.sit < x.sit || y.sit == x.sit && y.step < x.step {
+					late = x
 				}
-				// Behind gates, only what stands in one sitting is done on one day for certain.
-				if x.sit == y.sit || !x.gated && !y.gated {
-					late := y
-					if y.sit < x.sit || y.sit == x.sit && y.step < x.step {
-						late = x
-					}
-					no(late, "%s and %s on one day", x.op, y.op)
-					break
-				}
+				no(late, "%s and %s on one day", x.op, y.op)
 			}
 		}
 	}
+}
+
+// onSameDay is the first of some operators on the day of an event. Behind gates
+// only what stands in one sitting is done on one day for certain.
+func (r *replay) onSameDay(x *event, ops []t.OperatorID) *event {
+	for i := range r.events {
+		y := &r.events[i]
+		certain := x.sit == y.sit || !x.gated && !y.gated
+		if y.day == x.day && certain && slices.Contains(ops, y.op) {
+			return y
+		}
+	}
+	return nil
 }
