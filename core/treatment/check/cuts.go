@@ -242,16 +242,17 @@ func (c *patient) lacks(e *event) string {
 		if c.code != t.BR {
 			return "it has no cup"
 		}
-	case t.CutRot:
-		if e.s.Organ == "bulb" && c.code != t.BU && c.known && c.kind.Thirst != "wrinkled-bulb" {
-			return "it has no bulb"
-		}
 	}
-	if e.s.Organ == "spear" && !c.is(t.PA, t.CY, t.GH) {
+	switch {
+	case e.s.Organ == "spear" && !c.is(t.PA, t.CY, t.GH):
 		return "it has no spear"
+	case e.s.Organ == "bulb" && e.op == t.CutRot && c.known && !c.bulbous():
+		return "it has no bulb"
 	}
 	return ""
 }
+
+func (c *patient) bulbous() bool { return c.code == t.BU || c.kind.Thirst == "wrinkled-bulb" }
 
 func divideLaw(r *replay, c *patient, no found) {
 	for _, e := range r.of(false, t.PartIt, t.Insurance) {

@@ -308,27 +308,31 @@ func (c *patient) rotWaits() int {
 // asks says whether a cause, a wish or a school asks for an operator.
 func (c *patient) asks(o t.Operator) bool {
 	for _, word := range strings.Fields(o.For) {
-		kind, name, _ := strings.Cut(word, ":")
-		asks := c.has(cause.ID(word))
-		switch kind {
-		case "wish":
-			asks = string(c.Wish) == name
-		case "school":
-			asks = string(c.school()) == name
-		case "rot":
-			asks = asks || c.anyOf(t.Rots)
-		case "leaf-disease":
-			asks = asks || c.anyOf(t.LeafDiseases)
-		case "thirst":
-			asks = asks || c.limp || c.code == t.AP
-		case "pest":
-			asks = asks || c.anyOf(pestsAll) || c.has(cause.Springtail)
-		case "insect":
-			asks = asks || c.anyOf(t.Classes["insect"])
-		}
-		if asks {
+		if c.has(cause.ID(word)) || c.means(word) {
 			return true
 		}
+	}
+	return false
+}
+
+// means says whether a word for several causes, a wish or a school is meant.
+func (c *patient) means(word string) bool {
+	kind, name, _ := strings.Cut(word, ":")
+	switch kind {
+	case "wish":
+		return string(c.Wish) == name
+	case "school":
+		return string(c.school()) == name
+	case "rot":
+		return c.anyOf(t.Rots)
+	case "leaf-disease":
+		return c.anyOf(t.LeafDiseases)
+	case "thirst":
+		return c.limp || c.code == t.AP
+	case "pest":
+		return c.anyOf(pestsAll) || c.has(cause.Springtail)
+	case "insect":
+		return c.anyOf(t.Classes["insect"])
 	}
 	return false
 }

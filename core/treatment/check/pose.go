@@ -13,20 +13,11 @@ import (
 func (c *patient) step(p pose, e *event) pose {
 	op, par := e.op, e.p
 	pieces := par.For == "pieces" || e.s.Organ == "pieces"
-	if op.Does(treatment.Cuts) {
-		p.blade = "used"
-		if c.infected(op) {
-			p.blade = "dirty"
-		}
-		p.slits = c.cut(p.slits, e)
-	}
 	p = c.seated(p, e, pieces)
 	p = c.wetted(p, e)
 	p = c.trimmed(p, e)
 	p = filmed(p, e)
 	switch op {
-	case treatment.CleanBlade:
-		p.blade = "clean"
 	case treatment.ClearMoss:
 		p.cleared = true
 	case treatment.DrainSaucer:
@@ -56,7 +47,16 @@ func (c *patient) step(p pose, e *event) pose {
 // trimmed follows what is cut off: rot, dead roots, leaves.
 func (c *patient) trimmed(p pose, e *event) pose {
 	rootRot := c.has(cause.RootRot, cause.BaseRot, cause.BlackRot, cause.Fusarium)
+	if e.op.Does(treatment.Cuts) {
+		p.blade = "used"
+		if c.infected(e.op) {
+			p.blade = "dirty"
+		}
+		p.slits = c.cut(p.slits, e)
+	}
 	switch e.op {
+	case treatment.CleanBlade:
+		p.blade = "clean"
 	case treatment.CutRot, treatment.Behead, treatment.PickCrown:
 		// A soft spot cut out of a body is not the rot below it.
 		spot := e.op == treatment.CutRot && e.s.Organ == "body" && c.has(cause.SoftRot) && rootRot

@@ -277,13 +277,14 @@ func rinseLaw(r *replay, c *patient, no found) {
 		if n+1 < len(films) {
 			next = hour(films[n+1])
 		}
-		inTime := func(h float64) bool { return h >= least && h <= most }
 		rinsed := slices.ContainsFunc(rinses, func(x *event) bool {
-			later := x.sit == e.sit && x.step > e.step
-			if later && x.again == e.again {
-				return inTime(x.p.Hours.Or(1.5))
+			after, follows := hour(x)-hour(e), e.before(x)
+			if follows && x.sit == e.sit && x.again == e.again {
+				after = x.p.Hours.Or(1.5)
+			} else {
+				follows = follows && hour(x) <= next
 			}
-			return (later || x.sit > e.sit) && inTime(hour(x)-hour(e)) && hour(x) <= next
+			return follows && after >= least && after <= most
 		})
 		if !rinsed {
 			no(e, "%s without its rinse", e.op)
@@ -408,3 +409,6 @@ func said(c *patient, word string) bool {
 func saidAny(c *patient) bool {
 	return slices.ContainsFunc(c.plan.LeftOut, func(l t.LeftOut) bool { return l.Why != "" })
 }
+
+// before says whether another step stands later in the plan.
+func (e *event) before(x *event) bool { return x.sit > e.sit || x.sit == e.sit && x.step > e.step }

@@ -182,17 +182,8 @@ func timeline(c *patient) (list []event, starts []int) {
 				treated = max(treated, start)
 			}
 			e := event{
-				sit:     i,
-				step:    j,
-				op:      t.Op,
-				s:       t,
-				p:       &t.Params,
-				sitting: s,
-				day:     start,
-				slot:    slot,
-				hour:    clock,
-				gate:    s.Gate,
-				gated:   s.Day == nil,
+				sit: i, step: j, op: t.Op, s: t, p: &t.Params, sitting: s,
+				day: start, slot: slot, hour: clock, gate: s.Gate, gated: s.Day == nil,
 			}
 			list = append(list, e)
 			if t.Every <= 0 {

@@ -169,20 +169,21 @@ func oneSittingLaw(r *replay, c *patient, no found) {
 // lifts says whether behind a gate a reason for waiting no longer holds.
 func lifts(why string, g gate.Gate) bool {
 	return g.Wants(func(x gate.Condition) bool {
-		spring := x.Is == gate.Season
-		grows := x.Is == gate.Counted || x.Is == gate.Seen && slices.Contains(grown, x.Sight)
 		bloomed := x.Is == gate.Seen && x.Sight == gate.Bloomed
+		if grows := x.Is == gate.Counted || x.Is == gate.Seen && slices.Contains(grown, x.Sight); grows {
+			return true
+		}
 		switch why {
 		case "rest", "tips":
-			return spring || grows
+			return x.Is == gate.Season
 		case "thirst":
-			return x.Is == gate.Firm || x.Since == facts.Before || grows || bloomed
+			return x.Is == gate.Firm || x.Since == facts.Before || bloomed
 		case "newcomer":
-			return isOne(x.Is, gate.Days, gate.Warmth) || x.Days >= 14 || spring || grows || bloomed
+			return isOne(x.Is, gate.Days, gate.Warmth, gate.Season) || x.Days >= 14 || bloomed
 		case "warmth":
-			return x.Is == gate.Warmth || spring || grows || bloomed
+			return isOne(x.Is, gate.Warmth, gate.Season) || bloomed
 		}
-		return spring || grows || bloomed // bloom, season
+		return x.Is == gate.Season || bloomed // bloom, season
 	})
 }
 

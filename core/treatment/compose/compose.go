@@ -184,6 +184,11 @@ func (c *composer) layOut() {
 	c.offsets()
 	c.letGo()
 	c.also()
+	c.emptyDish()
+}
+
+// emptyDish pours away what stands under a pot.
+func (c *composer) emptyDish() {
 	if c.Facts.Standing.Value && c.kind.WaterRule != plant.WetTray && !c.untied &&
 		!among(c.seat, facts.InCup, facts.InDish) {
 		c.draft.at(0, rankAfter, do(treatment.DrainSaucer))
@@ -240,6 +245,12 @@ func (c *composer) agreeSchool() {
 	case c.school == treatment.Rest && c.rotLives && c.rotAsks():
 		c.nextBest(treatment.Rest) // rot does not wait until it has rested
 	}
+	c.keepBall()
+}
+
+// keepBall lets a ball that stays whole keep its own mix, but where the carer
+// chose to grow it another way.
+func (c *composer) keepBall() {
 	if c.root == nil || c.root.kind != wholeBall || c.change || !among(c.school, bareSchools...) {
 		return
 	}

@@ -17,7 +17,7 @@ func (c *composer) cautionsOf(s step) (letters []string) {
 			letters = append(letters, string(l))
 		}
 	}
-	home, cuts := c.Facts.Household, o.Does.Has(treatment.Cuts)
+	cuts := o.Does.Has(treatment.Cuts)
 	filmed := s.Op.Does(treatment.LeafFilm) || s.Op == treatment.Systemic
 	for _, extra := range []struct {
 		letter string
@@ -25,7 +25,7 @@ func (c *composer) cautionsOf(s step) (letters []string) {
 	}{
 		{"s", (cuts || among(s.Op, treatment.Unpot, treatment.PullDead)) && c.dangers("s", s)},
 		{"t", (cuts || among(s.Op, treatment.Unpot, treatment.PotIn)) && c.dangers("t", s)},
-		{"k", filmed && (home.Children || home.Pets)},
+		{"k", filmed && c.dangers("k", s)},
 		{"f", filmed && c.eaten()},
 		{"b", cuts},
 		{"n", c.has(cause.Ethylene) && among(s.Op, treatment.Air, treatment.Baseline)},

@@ -292,10 +292,7 @@ func (c *composer) leadTrack() string {
 		return "foliage-rerooting"
 	case c.neck, c.rescue(),
 		rooted && c.has(cause.MediumCollapsed, cause.WaterRoots, cause.Congested, cause.RootGrub):
-		if treatment.MineralSet.Has(c.code) || c.code == treatment.BU && c.growing() {
-			return "succulent-rerooting"
-		}
-		return "foliage-rerooting"
+		return c.rerooting()
 	case c.has(cause.Drought, cause.MediumRepels):
 		return "drought-revive"
 	}
@@ -316,4 +313,12 @@ func fromPlan(list []*sit) {
 			}
 		}
 	}
+}
+
+// rerooting is the track of new roots, by how it drinks.
+func (c *composer) rerooting() string {
+	if treatment.MineralSet.Has(c.code) || c.code == treatment.BU && c.growing() {
+		return "succulent-rerooting"
+	}
+	return "foliage-rerooting"
 }

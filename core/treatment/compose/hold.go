@@ -127,31 +127,22 @@ func (c *composer) dateRoots() {
 		return
 	}
 	c.sat = 0
-	if c.heldOn(0) {
-		return
-	}
 	r := c.root
-	if !c.overrides() && r != nil && r.season && !c.growing() {
+	waitsDry := restingDry(c.subject) || c.asleep() || c.firstRoots()
+	switch {
+	case c.heldOn(0):
+		return
+	case !c.overrides() && r != nil && r.season && !c.growing():
 		c.wait("season", c.rootSeason())
 		return
-	}
-	if c.waitsForRoots() {
+	case c.waitsForRoots():
 		c.wait("", onNewRoot)
 		return
+	case c.thirsty && !c.rotsBelow() && waitsDry:
+		c.wait("thirst", gate.Gate{gate.FirmFor(1)})
+		return
 	}
-	if r != nil && r.season {
-		c.sat = max(c.sat, r.later)
-	}
-	if c.thirsty && !c.rotsBelow() {
-		if restingDry(c.subject) || c.asleep() || c.firstRoots() {
-			c.wait("thirst", gate.Gate{gate.FirmFor(1)})
-			return
-		}
-		c.sat = max(c.sat, c.drinks()+4)
-	}
-	if last := c.Facts.LastSitting; last.Known && !c.rotsBelow() {
-		c.sat = max(c.sat, betweenSittings-int(last.Value))
-	}
+	c.sat = c.readyOn()
 	if c.sat > 0 && c.heldOn(c.sat) { // by then it would be held
 		return
 	}
@@ -159,6 +150,24 @@ func (c *composer) dateRoots() {
 	if c.change && c.school == treatment.ClayPot && !c.rotsBelow() {
 		c.sat = max(c.sat, 1) // the clay is baked and soaked for a day
 	}
+}
+
+// readyOn is the first day on which nothing in the plant itself speaks against
+// root work: when it has drunk, and has got over the last sitting.
+func (c *composer) readyOn() (d int) {
+	if c.root != nil && c.root.season {
+		d = c.root.later
+	}
+	if c.rotsBelow() {
+		return d
+	}
+	if c.thirsty {
+		d = max(d, c.drinks()+4)
+	}
+	if last := c.Facts.LastSitting; last.Known {
+		d = max(d, betweenSittings-int(last.Value))
+	}
+	return d
 }
 
 // heldOn lets the root sitting wait for all that holds it on a day, and says

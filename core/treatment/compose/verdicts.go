@@ -157,13 +157,13 @@ func (h *here) leafLimit() verdict {
 }
 
 func (h *here) soaking() verdict {
-	s, rests := h.step, h.phase() == "resting"
+	s, rests, stands := h.step, h.phase() == "resting", h.c.has(cause.NoDrainage)
 	switch {
-	case s.Params.WetDrops.Known && !h.rot && !rests && !h.c.has(cause.NoDrainage):
-		return verdict{}
 	case h.rot:
 		return verdict{do: drop, why: "with live rot nothing is soaked"}
-	case h.c.has(cause.NoDrainage) && h.set == never && !has(h.gone, treatment.DrainSaucer):
+	case s.Params.WetDrops.Known && !rests && !stands:
+		return verdict{}
+	case stands && h.set == never && !has(h.gone, treatment.DrainSaucer):
 		return h.noWayOut()
 	case h.c.firstRoots() && !h.gate && s.Op == treatment.Flush:
 		return verdict{do: wait, gate: h.c.ownRoots()}
