@@ -11,6 +11,7 @@ import (
 	"tendermend/core/isolation"
 	"tendermend/core/recovery"
 	"tendermend/core/treatment"
+	"tendermend/core/treatment/sheet"
 	"tendermend/core/working"
 )
 
@@ -145,18 +146,19 @@ func (s State) wantsApart(on day.Day) bool {
 			return true
 		}
 	}
-	for _, c := range s.OpenCases() {
-		if c.Plan == nil {
-			continue
-		}
-		for _, step := range c.Plan.Steps {
-			_, ticked := c.Ticks[step.ID]
-			if op := treatment.OperatorID(step.Op); !ticked && (op == treatment.Isolate || op == treatment.KeepApart) {
-				return true
-			}
-		}
+	return slices.ContainsFunc(s.OpenCases(), Case.plansApart)
+}
+
+// plansApart says whether its plan wants the plant kept apart, and it is not yet.
+func (c Case) plansApart() bool {
+	if c.Plan == nil {
+		return false
 	}
-	return false
+	return slices.ContainsFunc(c.Plan.Steps, func(step sheet.Step) bool {
+		_, ticked := c.Ticks[step.ID]
+		op := treatment.OperatorID(step.Op)
+		return !ticked && (op == treatment.Isolate || op == treatment.KeepApart)
+	})
 }
 
 // newcomer adds a newcomer's quarantine.

@@ -52,60 +52,31 @@ const KindArrived Kind = "arrived"
 func (*Arrived) Kind() Kind { return KindArrived }
 
 func (a *Arrived) check(s *situation) (faults Faults) {
+	no := func(field, format string, args ...any) {
+		faults = append(faults, Fault{Field: "arrived." + field, Message: fmt.Sprintf(format, args...)})
+	}
 	if strings.TrimSpace(a.Name) == "" && strings.TrimSpace(a.Label) == "" {
-		faults = append(
-			faults,
-			Fault{
-				Field:   "arrived.name",
-				Message: "give it a name or a label code, so that it can be told from the others",
-			},
-		)
+		no("name", "give it a name or a label code, so that it can be told from the others")
 	}
 	if _, ok := hadDays[a.Had]; !ok && a.Had != HadUnknown {
-		faults = append(faults, Fault{
-			Field:   "arrived.had",
-			Message: fmt.Sprintf("%q is not weeks, months, years or unknown; pick one", a.Had),
-		})
+		no("had", "%q is not weeks, months, years or unknown; pick one", a.Had)
 	}
 	habit, ok := plant.HabitByID(a.Habit)
 	if !ok {
-		faults = append(
-			faults,
-			Fault{
-				Field:   "arrived.habit",
-				Message: fmt.Sprintf("there is no growth habit %q; pick how it grows", a.Habit),
-			},
-		)
+		no("habit", "there is no growth habit %q; pick how it grows", a.Habit)
 	}
 	if a.Profile != "" {
 		p, known := s.ledger.kinds.ByID(a.Profile)
 		switch {
 		case !known:
-			faults = append(
-				faults,
-				Fault{
-					Field: "arrived.profile",
-					Message: fmt.Sprintf(
-						"the kind %q is not known; pick one from the list, or leave it empty and pick only its habit",
-						a.Profile,
-					),
-				},
-			)
+			no("profile", "the kind %q is not known; pick one from the list, or leave it empty and pick only its habit",
+				a.Profile)
 		case ok && !p.GrowsAs(habit.ID):
-			faults = append(
-				faults,
-				Fault{
-					Field:   "arrived.habit",
-					Message: fmt.Sprintf("%s does not grow like that; leave the habit to the kind", p.Botanical),
-				},
-			)
+			no("habit", "%s does not grow like that; leave the habit to the kind", p.Botanical)
 		}
 	}
 	if a.Mother != nil && *a.Mother == s.entry.PlantID {
-		faults = append(
-			faults,
-			Fault{Field: "arrived.mother", Message: "a plant is not its own mother; pick another"},
-		)
+		no("mother", "a plant is not its own mother; pick another")
 	}
 	between(&faults, "arrived.potWidthCm", a.PotWidthCM, 1, 200, "cm")
 	between(&faults, "arrived.potDepthCm", a.PotDepthCM, 1, 200, "cm")
@@ -113,14 +84,8 @@ func (a *Arrived) check(s *situation) (faults Faults) {
 	countBetween(&faults, "arrived.leaves", a.Leaves, 0, 10000)
 	countBetween(&faults, "arrived.growths", a.Growths, 0, 1000)
 	if _, here := s.ledger.arrival(s.entry.Replaces); here {
-		faults = append(
-			faults,
-			Fault{
-				Field:    "arrived",
-				Message:  "this plant has arrived already; correct its arrival instead",
-				Conflict: true,
-			},
-		)
+		const said = "this plant has arrived already; correct its arrival instead"
+		faults = append(faults, Fault{Field: "arrived", Message: said, Conflict: true})
 	}
 	if e, found := s.ledger.firstBefore(s.entry.On); found {
 		const said = "there is an entry of %s, before this arrival; give that day or an earlier one"

@@ -282,12 +282,17 @@ func (s State) belongs(e Entry) (at int, begins bool) {
 		return -1, false
 	}
 	lead := s.leading()
-	open := lead >= 0 && s.Cases[lead].Open()
+	if lead < 0 || !s.Cases[lead].Open() {
+		switch {
+		case e.Diagnosed != nil:
+			return -1, !e.Diagnosed.Nothing
+		case e.Planned != nil:
+			return -1, true
+		case e.Examined != nil:
+			return -1, false
+		}
+	}
 	switch {
-	case e.Diagnosed != nil && !open && !e.Diagnosed.Nothing, e.Planned != nil && !open:
-		return -1, true
-	case (e.Diagnosed != nil || e.Examined != nil) && !open:
-		return -1, false
 	case e.Closed != nil && lead < 0 && !e.Closed.leaves():
 		return -1, true // older records ended what nobody had named
 	case e.Did != nil:

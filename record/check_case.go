@@ -17,10 +17,7 @@ var outcomeWords = map[Outcome]string{
 // to the one in hand. Records of an archive are taken as they were written.
 func (s *situation) checkCase() Faults {
 	e := s.entry
-	if !e.RecordedAt.IsZero() {
-		return nil
-	}
-	if e.Case == nil && !bound(e) {
+	if !e.RecordedAt.IsZero() || e.Case == nil && !bound(e) {
 		return nil
 	}
 	state := s.caseState()
@@ -28,17 +25,12 @@ func (s *situation) checkCase() Faults {
 	if e.Case != nil && c.ID != *e.Case {
 		return Faults{{Field: "case", Message: "this plant has no such case; look at its cases and pick one"}}
 	}
+	if e.Closed != nil {
+		if faults := state.checkEnd(e.Closed, c); faults != nil {
+			return faults
+		}
+	}
 	switch {
-	case e.Closed != nil && e.Closed.leaves() && state.Left != nil:
-		const said = "it is %s since %s already"
-		message := fmt.Sprintf(said, outcomeWords[state.Left.Outcome], state.LeftOn.Words())
-		return Faults{{Field: "closed", Message: message, Conflict: true}}
-	case e.Closed != nil && !e.Closed.leaves() && c.Is() && !c.Open():
-		const said = "this case ended on %s already; take it up again first"
-		return Faults{{Field: "closed", Message: fmt.Sprintf(said, c.EndedOn().Words()), Conflict: true}}
-	case e.Closed != nil && !c.Is() && !e.Closed.leaves():
-		const said = "it has no case that could end; look at it, or say that it is well"
-		return Faults{{Field: "closed.outcome", Message: said, Conflict: true}}
 	case !c.Is():
 		return nil
 	case e.Case != nil && e.On != 0 && e.On < c.From:
@@ -73,4 +65,22 @@ func (s State) oneCaseEach(but Case, causes []string) (faults Faults) {
 		}
 	}
 	return faults
+}
+
+// checkEnd says what keeps a case, or a plant's stay, from ending.
+func (s State) checkEnd(end *Closed, c Case) Faults {
+	switch {
+	case end.leaves() && s.Left != nil:
+		message := fmt.Sprintf("it is %s since %s already", outcomeWords[s.Left.Outcome], s.LeftOn.Words())
+		return Faults{{Field: "closed", Message: message, Conflict: true}}
+	case end.leaves():
+		return nil
+	case !c.Is():
+		const said = "it has no case that could end; look at it, or say that it is well"
+		return Faults{{Field: "closed.outcome", Message: said, Conflict: true}}
+	case !c.Open():
+		const said = "this case ended on %s already; take it up again first"
+		return Faults{{Field: "closed", Message: fmt.Sprintf(said, c.EndedOn().Words()), Conflict: true}}
+	}
+	return nil
 }

@@ -198,19 +198,7 @@ func (d *deriver) growth() {
 			working.Input{Name: "newest leaf", Value: r.Value, Unit: "%"},
 		)
 	}
-	var looks int
-	var first, grown day.Day
-	for _, measure := range []string{"new-leaves", "new-growth"} {
-		for _, r := range d.state.Readings[measure] {
-			if looks == 0 || r.On < first {
-				first = r.On
-			}
-			looks++
-			if r.Value > 0 && r.On > grown {
-				grown = r.On
-			}
-		}
-	}
+	looks, first, grown := d.state.grownSeen()
 	since := max(first, grown)
 	quiet := int(d.today - since)
 	resting := d.state.MayRest(d.today, d.south)
@@ -295,4 +283,21 @@ func (x Examined) withRecord(derived []Derived) diagnosis.Examination {
 		}
 	}
 	return e
+}
+
+// grownSeen gives how often new leaves or growths were looked for, since when,
+// and when one was last seen.
+func (s State) grownSeen() (looks int, first, grown day.Day) {
+	for _, measure := range []string{"new-leaves", "new-growth"} {
+		for _, r := range s.Readings[measure] {
+			if looks == 0 || r.On < first {
+				first = r.On
+			}
+			looks++
+			if r.Value > 0 && r.On > grown {
+				grown = r.On
+			}
+		}
+	}
+	return looks, first, grown
 }

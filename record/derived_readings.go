@@ -250,79 +250,82 @@ func (d *deriver) marks() {
 
 // place holds the last readings of light and air against what the plant wants.
 func (d *deriver) place() {
-	var lux, low, high, air *Meter
+	last := d.lately()
+	if last.lux != nil {
+		d.light(last.lux)
+	}
+	d.warmth(last.low, last.high)
+	if last.air != nil {
+		d.humidity(last.air)
+	}
+}
+
+// meters are the readings that count: of light and air the last, of warmth the
+// coldest and the warmest.
+type meters struct{ lux, low, high, air *Meter }
+
+// lately gives the readings of the last days.
+func (d *deriver) lately() (last meters) {
 	for i := range d.state.Meters {
 		m := &d.state.Meters[i]
 		if d.today-m.On > readingDays {
 			continue
 		}
 		if m.Lux != nil && m.Hours != nil {
-			lux = m
+			last.lux = m
 		}
-		if m.MinC != nil && (low == nil || *m.MinC <= *low.MinC) {
-			low = m
+		if m.MinC != nil && (last.low == nil || *m.MinC <= *last.low.MinC) {
+			last.low = m
 		}
-		if m.MaxC != nil && (high == nil || *m.MaxC >= *high.MaxC) {
-			high = m
+		if m.MaxC != nil && (last.high == nil || *m.MaxC >= *last.high.MaxC) {
+			last.high = m
 		}
 		if m.HumidityPct != nil {
-			air = m
+			last.air = m
 		}
 	}
-	want := d.state.Wants
-	if lux != nil {
-		dli := climate.DLI(climate.PPFD(*lux.Lux, lux.Lamp), *lux.Hours)
-		d.add(
-			"place.low-light",
-			dli < want.Light[0],
-			lux.On,
-			fmt.Sprintf("%.1f mol a day reach it; it wants at least %g.", dli, want.Light[0]),
-			"lux ÷ lux per µmol of the lamp × hours × 0.0036, against the least its kind wants",
-			"rough: one reading stands for the day; Thimijan and Heins 1983 (from memory)",
-			working.Input{
-				Name:  "lux",
-				Value: *lux.Lux,
-			},
-			working.Input{Name: "hours a day", Value: *lux.Hours},
-			working.Input{Name: "mol a day", Value: dli},
-			working.Input{Name: "least wanted", Value: want.Light[0]},
-		)
-	}
+	return last
+}
+
+// light holds a reading against the least light that its kind wants.
+func (d *deriver) light(lux *Meter) {
+	want := d.state.Wants.Light[0]
+	dli := climate.DLI(climate.PPFD(*lux.Lux, lux.Lamp), *lux.Hours)
+	d.add("place.low-light", dli < want, lux.On,
+		fmt.Sprintf("%.1f mol a day reach it; it wants at least %g.", dli, want),
+		"lux ÷ lux per µmol of the lamp × hours × 0.0036, against the least its kind wants",
+		"rough: one reading stands for the day; Thimijan and Heins 1983 (from memory)",
+		working.Input{Name: "lux", Value: *lux.Lux},
+		working.Input{Name: "hours a day", Value: *lux.Hours},
+		working.Input{Name: "mol a day", Value: dli},
+		working.Input{Name: "least wanted", Value: want},
+	)
+}
+
+// warmth holds the coldest and the warmest against the limits of its kind.
+func (d *deriver) warmth(low, high *Meter) {
+	want := d.state.Wants.Temperature
 	if low != nil {
-		d.add(
-			"place.cold",
-			*low.MinC < want.Temperature[0],
-			low.On,
-			fmt.Sprintf("%s at the coldest; its limit is %s.", celsius(*low.MinC), celsius(want.Temperature[0])),
-			"coldest reading of 30 days against its kind's lower limit",
-			"as read",
-			working.Input{
-				Name:  "coldest",
-				Value: *low.MinC,
-				Unit:  "°C",
-			},
-			working.Input{Name: "lower limit", Value: want.Temperature[0], Unit: "°C"},
+		d.add("place.cold", *low.MinC < want[0], low.On,
+			fmt.Sprintf("%s at the coldest; its limit is %s.", celsius(*low.MinC), celsius(want[0])),
+			"coldest reading of 30 days against its kind's lower limit", "as read",
+			working.Input{Name: "coldest", Value: *low.MinC, Unit: "°C"},
+			working.Input{Name: "lower limit", Value: want[0], Unit: "°C"},
 		)
 	}
 	if high != nil {
-		d.add(
-			"place.heat",
-			*high.MaxC > want.Temperature[2],
-			high.On,
-			fmt.Sprintf("%s at the warmest; its limit is %s.", celsius(*high.MaxC), celsius(want.Temperature[2])),
-			"warmest reading of 30 days against its kind's upper limit",
-			"as read",
-			working.Input{
-				Name:  "warmest",
-				Value: *high.MaxC,
-				Unit:  "°C",
-			},
-			working.Input{Name: "upper limit", Value: want.Temperature[2], Unit: "°C"},
+		d.add("place.heat", *high.MaxC > want[2], high.On,
+			fmt.Sprintf("%s at the warmest; its limit is %s.", celsius(*high.MaxC), celsius(want[2])),
+			"warmest reading of 30 days against its kind's upper limit", "as read",
+			working.Input{Name: "warmest", Value: *high.MaxC, Unit: "°C"},
+			working.Input{Name: "upper limit", Value: want[2], Unit: "°C"},
 		)
 	}
-	if air == nil {
-		return
-	}
+}
+
+// humidity holds a reading of the air against what its kind wants.
+func (d *deriver) humidity(air *Meter) {
+	want := d.state.Wants
 	humidity := *air.HumidityPct
 	limit := max(dryAir, want.Humidity[0]-driestBelow)
 	in := []working.Input{

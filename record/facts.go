@@ -94,15 +94,8 @@ func (s State) happened(on day.Day) map[facts.Happening]day.Day {
 		last[facts.Came] = on - day.Day(owned)
 	}
 	for op, d := range s.carriedOut() {
-		switch op := treatment.OperatorID(op); {
-		case op == treatment.Unpot:
-			see(facts.SatRoots, d)
-		case op == treatment.Callus:
-			see(facts.OnATray, d)
-		case op.Does(treatment.Sets):
-			see(facts.Potted, d)
-		case slices.Contains(treatment.Treating, op):
-			see(facts.TreatedNow, d)
+		if what := makesHappen(treatment.OperatorID(op)); what != "" {
+			see(what, d)
 		}
 	}
 	for _, d := range s.PottedOn {
@@ -335,4 +328,19 @@ func (s State) done(on day.Day) []facts.Event {
 		list = append(list, facts.Event{Event: op, Day: int(last[op] - on)})
 	}
 	return list
+}
+
+// makesHappen is what a step that is done makes happen; nothing for most.
+func makesHappen(op treatment.OperatorID) facts.Happening {
+	switch {
+	case op == treatment.Unpot:
+		return facts.SatRoots
+	case op == treatment.Callus:
+		return facts.OnATray
+	case op.Does(treatment.Sets):
+		return facts.Potted
+	case slices.Contains(treatment.Treating, op):
+		return facts.TreatedNow
+	}
+	return ""
 }

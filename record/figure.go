@@ -54,7 +54,26 @@ func (s State) Figure() Figure {
 	if s.Examined == nil {
 		return f
 	}
-	seen, looked := map[string]bool{}, map[string]bool{}
+	seen, looked := s.zonesSeen()
+	faded := s.wellSince(s.Examined.On)
+	for _, z := range diagnosis.Zones() {
+		switch {
+		case !z.Drawn:
+		case seen[z.ID] && faded:
+			f.Looked = append(f.Looked, z.ID)
+		case seen[z.ID]:
+			f.Seen = append(f.Seen, z.ID)
+		case looked[z.ID]:
+			f.Looked = append(f.Looked, z.ID)
+		}
+	}
+	return f
+}
+
+// zonesSeen are the parts on which its last look saw something, and those that
+// were looked at and found sound.
+func (s State) zonesSeen() (seen, looked map[string]bool) {
+	seen, looked = map[string]bool{}, map[string]bool{}
 	for _, id := range s.Examined.Present {
 		if sign, ok := diagnosis.SignByID(id); ok {
 			if diagnosis.Good(id) {
@@ -69,17 +88,5 @@ func (s State) Figure() Figure {
 			looked[sign.Zone] = true
 		}
 	}
-	faded := s.wellSince(s.Examined.On)
-	for _, z := range diagnosis.Zones() {
-		switch {
-		case !z.Drawn:
-		case seen[z.ID] && faded:
-			f.Looked = append(f.Looked, z.ID)
-		case seen[z.ID]:
-			f.Seen = append(f.Seen, z.ID)
-		case looked[z.ID]:
-			f.Looked = append(f.Looked, z.ID)
-		}
-	}
-	return f
+	return seen, looked
 }

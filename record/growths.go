@@ -4,6 +4,7 @@ import (
 	"tendermend/core/day"
 	"tendermend/core/pest"
 	"tendermend/core/recovery"
+	"tendermend/core/treatment/sheet"
 )
 
 func (s *State) strand(id string) *recovery.Strand {
@@ -119,22 +120,27 @@ func (s State) DueOn(stepID string) day.Day {
 		if step.Pest == nil || step.Pest.Nth == 0 {
 			return step.On + s.late(step)
 		}
-		p, known := pest.ByCause(step.Pest.Cause)
-		if !known {
-			return step.On
-		}
-		from, nth := s.firstTreated(step.Pest.Cause), step.Pest.Nth
-		for _, before := range s.Plan.Steps {
-			tick, ticked := s.Ticks[before.ID]
-			if before.Pest != nil && before.Pest.Nth == nth-1 && nth > 1 && ticked && !tick.Skipped {
-				from, nth = tick.On, 1
-			}
-		}
-		clock, runs := p.Run(from, s.Warmth())
-		if !runs || nth >= len(clock.Treatments) {
-			return step.On
-		}
-		return clock.Treatments[nth]
+		return s.treatedAgain(step)
 	}
 	return 0
+}
+
+// treatedAgain gives the day of a repeated treatment by the pest's clock.
+func (s State) treatedAgain(step sheet.Step) day.Day {
+	p, known := pest.ByCause(step.Pest.Cause)
+	if !known {
+		return step.On
+	}
+	from, nth := s.firstTreated(step.Pest.Cause), step.Pest.Nth
+	for _, before := range s.Plan.Steps {
+		tick, ticked := s.Ticks[before.ID]
+		if before.Pest != nil && before.Pest.Nth == nth-1 && nth > 1 && ticked && !tick.Skipped {
+			from, nth = tick.On, 1
+		}
+	}
+	clock, runs := p.Run(from, s.Warmth())
+	if !runs || nth >= len(clock.Treatments) {
+		return step.On
+	}
+	return clock.Treatments[nth]
 }

@@ -92,14 +92,7 @@ func bodiesOf(e treatment.Effect, m Made, s State) (list []Body) {
 	if e.Apart != "" {
 		add(Body{Moved: &Moved{Isolation: Isolation(e.Apart), Reason: "by its plan"}})
 	}
-	if e.Counts && (m.Live != nil || m.Dead != nil || m.Tips != nil || m.BallCM != nil) {
-		t := Tallied{Tally: roots.Tally{Tips: m.Tips, RootBallCM: m.BallCM}}
-		if m.Live != nil {
-			t.InMedium.Live = *m.Live
-		}
-		if m.Dead != nil {
-			t.InMedium.DeadDry = *m.Dead
-		}
+	if t, counted := m.tally(); counted && e.Counts {
 		add(Body{Tallied: &t})
 	}
 	if c := e.Cuts; c != nil {
@@ -116,19 +109,10 @@ func bodiesOf(e treatment.Effect, m Made, s State) (list []Body) {
 		add(Body{Potted: &potted})
 	}
 	if w := e.Waters; w != nil {
-		ml := w.ML
-		if m.ML != nil {
-			ml = m.ML
-		}
-		add(Body{Watered: &Watered{How: w.How, Millilitres: ml}})
+		add(Body{Watered: &Watered{How: w.How, Millilitres: cmp.Or(m.ML, w.ML)}})
 	}
 	if e.Feeds != nil {
-		fed := Fed{Strength: *e.Feeds}
-		if m.Strength != nil {
-			fed.Strength = *m.Strength
-		}
-		fed.Product = m.Product
-		add(Body{Fed: &fed})
+		add(Body{Fed: &Fed{Strength: *cmp.Or(m.Strength, e.Feeds), Product: m.Product}})
 	}
 	if t := e.Treats; t != nil {
 		add(Body{Treated: &Treated{
@@ -170,4 +154,16 @@ func changed(c treatment.ChangeEffect, known facts.Facts) *Stated {
 		st.LightShare = &share
 	}
 	return &st
+}
+
+// tally is the count of roots that was made, where one was.
+func (m Made) tally() (t Tallied, counted bool) {
+	t = Tallied{Tally: roots.Tally{Tips: m.Tips, RootBallCM: m.BallCM}}
+	if m.Live != nil {
+		t.InMedium.Live = *m.Live
+	}
+	if m.Dead != nil {
+		t.InMedium.DeadDry = *m.Dead
+	}
+	return t, m.Live != nil || m.Dead != nil || m.Tips != nil || m.BallCM != nil
 }

@@ -77,6 +77,29 @@ func (s State) Review(entries []Entry, from, to day.Day) Review {
 	}
 	r.Growths = recovery.Reckon(s.Strands, s.ArrivedOn, to)
 	inside := func(on day.Day) bool { return on >= from && on <= to }
+	r.minutesOf(reviewEntries(&r, entries, inside))
+	for _, on := range s.Looks {
+		if inside(on) {
+			r.Looks++
+		}
+	}
+	r.Made, r.Lost = s.sumOf("new-leaves", inside), s.sumOf("leaves-lost", inside)
+	s.reviewPictures(&r, inside)
+	s.reviewStages(&r, from, to)
+	s.reviewCause(&r)
+	s.reviewScores(&r, inside)
+	switch {
+	case s.Closed != nil:
+		r.Lesson = s.Closed.Reason
+	case s.Left != nil:
+		r.Lesson = s.Left.Reason
+	}
+	return r
+}
+
+// reviewEntries counts what was done in the days looked back on, and gives the
+// minutes by the kind of work.
+func reviewEntries(r *Review, entries []Entry, inside func(day.Day) bool) map[string]int {
 	live := Live(entries)
 	plans := map[string]sheet.Step{}
 	minutes := map[string]int{}
@@ -113,21 +136,21 @@ func (s State) Review(entries []Entry, from, to day.Day) Review {
 			}
 		}
 	}
-	for _, on := range s.Looks {
-		if inside(on) {
-			r.Looks++
-		}
-	}
-	for _, reading := range s.Readings["new-leaves"] {
+	return minutes
+}
+
+// sumOf adds up the readings of a measure in the days looked back on.
+func (s State) sumOf(measure string, inside func(day.Day) bool) (sum int) {
+	for _, reading := range s.Readings[measure] {
 		if inside(reading.On) {
-			r.Made += int(reading.Value)
+			sum += int(reading.Value)
 		}
 	}
-	for _, reading := range s.Readings["leaves-lost"] {
-		if inside(reading.On) {
-			r.Lost += int(reading.Value)
-		}
-	}
+	return sum
+}
+
+// minutesOf sums up the minutes, with their working.
+func (r *Review) minutesOf(minutes map[string]int) {
 	r.Minutes = working.Amount{
 		What: "minutes",
 		Unit: "min",
@@ -146,9 +169,10 @@ func (s State) Review(entries []Entry, from, to day.Day) Review {
 			)
 		}
 	}
-	s.reviewPictures(&r, inside)
-	s.reviewStages(&r, from, to)
-	s.reviewCause(&r)
+}
+
+// reviewScores gives the first and the last wellbeing of the days looked back on.
+func (s State) reviewScores(r *Review, inside func(day.Day) bool) {
 	basis := s.Basis()
 	for _, on := range s.Looks {
 		if score, ok := recovery.WellbeingOn(s.Readings, basis, on); ok && inside(on) {
@@ -162,13 +186,6 @@ func (s State) Review(entries []Entry, from, to day.Day) Review {
 			break
 		}
 	}
-	switch {
-	case s.Closed != nil:
-		r.Lesson = s.Closed.Reason
-	case s.Left != nil:
-		r.Lesson = s.Left.Reason
-	}
-	return r
 }
 
 // reviewPictures takes the last picture and the first one from the same side.

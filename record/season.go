@@ -132,12 +132,9 @@ func (s State) growthSeen() []grownOn {
 	see := func(on day.Day, what string) { list = append(list, grownOn{on, what}) }
 	for _, m := range recovery.GrowthMeasures() {
 		readings := s.Readings[m.ID]
-		for i, r := range readings {
-			switch {
-			case r.Value <= 0:
-			case m.SinceLook, m.Kind == recovery.YesNo && (i == 0 || readings[i-1].Value <= 0),
-				m.Kind != recovery.YesNo && i > 0 && r.Value > readings[i-1].Value:
-				see(r.On, m.Short)
+		for i := range readings {
+			if grewAt(m, readings, i) {
+				see(readings[i].On, m.Short)
 			}
 		}
 	}
@@ -376,4 +373,18 @@ func heldOn(list []hold, on day.Day) string {
 // waters are the steps of a plan with which water comes back.
 var waters = []treatment.OperatorID{
 	treatment.FirstWater, treatment.Soak, treatment.BottomWater, treatment.Flush, treatment.CupFill,
+}
+
+// grewAt says whether a reading shows growth since the one before.
+func grewAt(m recovery.Measure, readings []recovery.Reading, i int) bool {
+	switch now := readings[i].Value; {
+	case now <= 0:
+		return false
+	case m.SinceLook:
+		return true
+	case m.Kind == recovery.YesNo:
+		return i == 0 || readings[i-1].Value <= 0
+	default:
+		return i > 0 && now > readings[i-1].Value
+	}
 }

@@ -63,23 +63,33 @@ func (s State) Suspected() []Suspicion {
 			}
 		}
 	}
-	if s.undecided() {
-		for _, said := range s.Said {
-			if said.Entry != s.Examined.Entry {
-				continue
-			}
-			for _, chance := range said.Chances {
-				one, known := diagnosis.CauseByID(chance.ID)
-				if known && !one.Harmless && chance.Chance >= isolation.LeastChance && len(isolation.WaysOf(chance.ID)) > 0 {
-					what := "It may have " + lower(one.Label) + ", and nobody has decided on it"
-					add(Suspicion{Cause: chance.ID, What: what, Since: said.On})
-				}
-			}
-		}
+	for _, x := range s.mayHave() {
+		add(x)
 	}
 	for _, alarm := range s.Alarms() {
 		if alarm.Family == recovery.PestTrouble && !alarm.Plan {
 			add(Suspicion{What: "Live pests were seen on it", Since: alarm.On})
+		}
+	}
+	return list
+}
+
+// mayHave lists what travels and is likely at its last look, on which nobody has
+// decided.
+func (s State) mayHave() (list []Suspicion) {
+	if !s.undecided() {
+		return nil
+	}
+	for _, said := range s.Said {
+		if said.Entry != s.Examined.Entry {
+			continue
+		}
+		for _, chance := range said.Chances {
+			one, known := diagnosis.CauseByID(chance.ID)
+			if known && !one.Harmless && chance.Chance >= isolation.LeastChance && len(isolation.WaysOf(chance.ID)) > 0 {
+				what := "It may have " + lower(one.Label) + ", and nobody has decided on it"
+				list = append(list, Suspicion{Cause: chance.ID, What: what, Since: said.On})
+			}
 		}
 	}
 	return list

@@ -30,78 +30,65 @@ func Feed(i FeedInput) (Reckoning, error) {
 	if err != nil {
 		return r, Fault{"doses", err.Error()}
 	}
-	var inputs []working.Input
-	calcium, phosphate := false, false
-	for _, d := range i.Doses {
-		inputs = append(inputs, in(d.Label.Name, d.PerLitre, "g/l"))
-		calcium = calcium || d.Label.Ca > 0
-		phosphate = phosphate || d.Label.P2O5 > 0 || d.Label.Mg > 0
-	}
-	const source = "definition of ppm; P and K from their oxides by IUPAC atomic weights"
-	for _, e := range []struct {
-		name  string
-		value float64
-	}{{"N", w.N}, {"P", w.P}, {"K", w.K}, {"Ca", w.Ca}, {"Mg", w.Mg}} {
-		if e.value > 0 || e.name == "N" {
-			r.add(
-				e.name,
-				e.value,
-				"ppm",
-				"g/l × % × 10, P₂O₅ × 0.436, K₂O × 0.830",
-				source,
-				"as sure as the scale",
-				inputs...)
-		}
-	}
-	r.add("N at half strength", w.N/2, "ppm", "half of it", "arithmetic", "exact")
-	r.add(
-		"N at a quarter, each watering",
-		w.N/4,
-		"ppm",
-		"a quarter of it: weakly, weekly",
-		working.CommonPractice,
-		"exact",
-	)
+	r.elements(i, w)
 	if i.WantedN != nil {
 		grams, err := feed.ForNitrogen(i.Doses[0].Label, *i.WantedN)
 		if err != nil {
 			return r, Fault{"wantedN", err.Error()}
 		}
-		r.add(
-			i.Doses[0].Label.Name+" for that much N",
-			grams,
-			"g/l",
-			"ppm ÷ (% × 10)",
-			source,
-			"as sure as the label",
-			in("wanted N", *i.WantedN, "ppm"),
-			in("N on the label", i.Doses[0].Label.N, "%"),
-		)
+		r.add(i.Doses[0].Label.Name+" for that much N", grams, "g/l", "ppm ÷ (% × 10)", ppmSource,
+			"as sure as the label", in("wanted N", *i.WantedN, "ppm"), in("N on the label", i.Doses[0].Label.N, "%"))
 	}
 	if i.PotCM != nil {
 		if err := between("potCm", *i.PotCM, 1, 200, "cm"); err != nil {
 			return r, err
 		}
-		r.add(
-			"clean water for a flush",
-			3*mix.PotLitres(*i.PotCM),
-			"l",
-			"3 × the volume of a usual pot",
-			"geometry; three volumes common practice",
-			"more does no harm where it drains",
-			in("pot", *i.PotCM, "cm"),
-		)
+		r.add("clean water for a flush", 3*mix.PotLitres(*i.PotCM), "l", "3 × the volume of a usual pot",
+			"geometry; three volumes common practice", "more does no harm where it drains", in("pot", *i.PotCM, "cm"))
 	}
 	if w.N > 300 {
 		r.warn("Over 300 ppm N burns roots of most indoor plants.")
 	}
-	if calcium && phosphate && len(i.Doses) > 1 {
+	if fallsOut(i.Doses) {
 		r.warn(
 			"Calcium with phosphate or sulphate falls out in a strong stock: keep two stock bottles, mix only in " +
 				"the watering can.",
 		)
 	}
 	return r, nil
+}
+
+const ppmSource = "definition of ppm; P and K from their oxides by IUPAC atomic weights"
+
+// elements adds what the doses give of each element, and of N at half and a
+// quarter of the strength.
+func (r *Reckoning) elements(i FeedInput, w feed.PPM) {
+	var inputs []working.Input
+	for _, d := range i.Doses {
+		inputs = append(inputs, in(d.Label.Name, d.PerLitre, "g/l"))
+	}
+	for _, e := range []struct {
+		name  string
+		value float64
+	}{{"N", w.N}, {"P", w.P}, {"K", w.K}, {"Ca", w.Ca}, {"Mg", w.Mg}} {
+		if e.value > 0 || e.name == "N" {
+			r.add(e.name, e.value, "ppm", "g/l × % × 10, P₂O₅ × 0.436, K₂O × 0.830", ppmSource,
+				"as sure as the scale", inputs...)
+		}
+	}
+	r.add("N at half strength", w.N/2, "ppm", "half of it", "arithmetic", "exact")
+	r.add("N at a quarter, each watering", w.N/4, "ppm", "a quarter of it: weakly, weekly",
+		working.CommonPractice, "exact")
+}
+
+// fallsOut says whether calcium of one feed meets phosphate or sulphate of another.
+func fallsOut(doses []feed.Dose) bool {
+	calcium, phosphate := false, false
+	for _, d := range doses {
+		calcium = calcium || d.Label.Ca > 0
+		phosphate = phosphate || d.Label.P2O5 > 0 || d.Label.Mg > 0
+	}
+	return calcium && phosphate && len(doses) > 1
 }
 
 // LightInput asks what a light reading comes to over a day.
@@ -150,29 +137,17 @@ func Light(i LightInput, kind *plant.Profile) (Reckoning, error) {
 		in("PPFD", ppfd, ""),
 		in("hours", i.Hours, ""),
 	)
-	if kind == nil {
-		return r, nil
+	if kind != nil {
+		r.lightFor(*kind, ppfd, dli)
 	}
+	return r, nil
+}
+
+// lightFor says how light stands to what a kind wants, and the hours to reach it.
+func (r *Reckoning) lightFor(kind plant.Profile, ppfd, dli float64) {
 	if ppfd > 0 {
-		for _, w := range []struct {
-			what string
-			dli  float64
-		}{{"hours for the least it wants", kind.Light[0]}, {"hours for its best", kind.Light[1]}} {
-			hours := climate.HoursFor(w.dli, ppfd)
-			if hours <= 24 {
-				r.add(
-					w.what,
-					hours,
-					"h",
-					"wanted DLI ÷ (PPFD × 0.0036)",
-					"arithmetic; its wishes: "+kind.Source,
-					"as sure as the reading",
-					in("wanted", w.dli, "mol m⁻²"),
-				)
-			} else {
-				r.warn("Even 24 hours at this light do not give it %g mol: bring it nearer, or use a stronger lamp.", w.dli)
-			}
-		}
+		r.hoursFor("hours for the least it wants", kind.Light[0], ppfd, kind)
+		r.hoursFor("hours for its best", kind.Light[1], ppfd, kind)
 	}
 	switch {
 	case dli < kind.Light[0]:
@@ -180,7 +155,16 @@ func Light(i LightInput, kind *plant.Profile) (Reckoning, error) {
 	case dli > kind.Light[2]:
 		r.warn("Too much for it: it bears %g mol a day at most. Less light, by steps.", kind.Light[2])
 	}
-	return r, nil
+}
+
+func (r *Reckoning) hoursFor(what string, wanted, ppfd float64, kind plant.Profile) {
+	hours := climate.HoursFor(wanted, ppfd)
+	if hours > 24 {
+		r.warn("Even 24 hours at this light do not give it %g mol: bring it nearer, or use a stronger lamp.", wanted)
+		return
+	}
+	r.add(what, hours, "h", "wanted DLI ÷ (PPFD × 0.0036)", "arithmetic; its wishes: "+kind.Source,
+		"as sure as the reading", in("wanted", wanted, "mol m⁻²"))
 }
 
 // AirInput asks what air feels like to a leaf.

@@ -1,6 +1,7 @@
 package bench
 
 import (
+	"cmp"
 	"errors"
 	"fmt"
 	"slices"
@@ -55,57 +56,67 @@ func Dilution(i DilutionInput) (Reckoning, error) {
 	if volume.Unit != "ml" {
 		return r, Fault{"volume", "give a volume, such as 250 ml or 1 gal"}
 	}
-	var stock, water float64
-	var formula string
-	inputs := []working.Input{in("wanted", volume.Value, "ml")}
-	switch {
-	case len(i.Ratio) == 2:
-		if !(i.Ratio[0] >= 0 && i.Ratio[1] > 0 && i.Ratio[0] <= 1e6) {
-			return r, Fault{"ratio", "give parts of water and parts of stock, the stock more than 0"}
-		}
-		shares := mix.Parts(volume.Value, i.Ratio...)
-		water, stock, formula = shares[0], shares[1], "volume × parts ÷ all parts"
-		inputs = append(inputs, in("parts of water", i.Ratio[0], ""), in("parts of stock", i.Ratio[1], ""))
-	case i.StockPct != nil && i.WantedPct != nil:
-		err := errors.Join(
-			between("stockPct", *i.StockPct, 0.001, 100, "%"),
-			between("wantedPct", *i.WantedPct, 0.0001, 100, "%"),
-		)
-		if err != nil {
-			return r, firstFault(err)
-		}
-		stock, water, err = mix.Dilute(*i.StockPct, *i.WantedPct, volume.Value)
-		if err != nil {
-			return r, Fault{
-				"wantedPct",
-				"a dilution is weaker than its stock; give a strength at or below that of the stock",
-			}
-		}
-		formula = "c₁v₁ = c₂v₂"
-		inputs = append(inputs, in("stock", *i.StockPct, "%"), in("wanted", *i.WantedPct, "%"))
-	default:
-		return r, Fault{"wantedPct", "give the strengths of stock and result, or the parts"}
+	d, err := i.parted(volume.Value)
+	if err != nil {
+		return r, err
 	}
-	what := strings.TrimSpace(i.What)
-	if what == "" {
-		what = "stock"
-	}
-	r.add(what, stock, "ml", formula, "arithmetic", "exact", inputs...)
-	r.add("water", water, "ml", formula, "arithmetic", "exact", inputs...)
-	if s := mix.Spoons(stock); s != "" {
+	what := cmp.Or(strings.TrimSpace(i.What), "stock")
+	r.add(what, d.stock, "ml", d.formula, "arithmetic", "exact", d.inputs...)
+	r.add("water", d.water, "ml", d.formula, "arithmetic", "exact", d.inputs...)
+	if s := mix.Spoons(d.stock); s != "" {
 		r.warn("%s of %s is about %s in US spoons.", "That much", what, s)
 	}
-	strength := 100 * stock / volume.Value
+	strength := 100 * d.stock / volume.Value
 	if i.StockPct != nil {
 		strength *= *i.StockPct / 100
 	}
-	if i.holds("peroxide") {
-		if strength > peroxideMost && i.StockPct != nil {
-			return fresh(), Fault{"wantedPct", "peroxide is at most 3 % on plants and as bought; 1-1.5 % rinses roots"}
+	if i.StockPct != nil && i.holds("peroxide") && strength > peroxideMost {
+		return fresh(), Fault{"wantedPct", "peroxide is at most 3 % on plants and as bought; 1-1.5 % rinses roots"}
+	}
+	r.harms(i, strength)
+	return r, nil
+}
+
+// parting is a volume parted into stock and water, in ml.
+type parting struct {
+	stock, water float64
+	formula      string
+	inputs       []working.Input
+}
+
+// parted parts a volume in ml by parts, or by the strengths of stock and result.
+func (i DilutionInput) parted(volume float64) (d parting, err error) {
+	wanted := in("wanted", volume, "ml")
+	switch {
+	case len(i.Ratio) == 2:
+		if !(i.Ratio[0] >= 0 && i.Ratio[1] > 0 && i.Ratio[0] <= 1e6) {
+			return d, Fault{"ratio", "give parts of water and parts of stock, the stock more than 0"}
 		}
-		if i.StockPct != nil && *i.StockPct > peroxideMost {
-			r.warn("Peroxide over 3 %% burns skin and eyes: gloves and goggles; buy 3 %% instead where you can.")
-		}
+		shares := mix.Parts(volume, i.Ratio...)
+		inputs := []working.Input{wanted, in("parts of water", i.Ratio[0], ""), in("parts of stock", i.Ratio[1], "")}
+		return parting{shares[1], shares[0], "volume × parts ÷ all parts", inputs}, nil
+	case i.StockPct == nil || i.WantedPct == nil:
+		return d, Fault{"wantedPct", "give the strengths of stock and result, or the parts"}
+	}
+	err = errors.Join(
+		between("stockPct", *i.StockPct, 0.001, 100, "%"),
+		between("wantedPct", *i.WantedPct, 0.0001, 100, "%"),
+	)
+	if err != nil {
+		return d, firstFault(err)
+	}
+	stock, water, err := mix.Dilute(*i.StockPct, *i.WantedPct, volume)
+	if err != nil {
+		return d, Fault{"wantedPct", "a dilution is weaker than its stock; give a strength at or below that of the stock"}
+	}
+	inputs := []working.Input{wanted, in("stock", *i.StockPct, "%"), in("wanted", *i.WantedPct, "%")}
+	return parting{stock, water, "c₁v₁ = c₂v₂", inputs}, nil
+}
+
+// harms warns of what burns skin, leaves and roots at a strength in %.
+func (r *Reckoning) harms(i DilutionInput, strength float64) {
+	if i.holds("peroxide") && i.StockPct != nil && *i.StockPct > peroxideMost {
+		r.warn("Peroxide over 3 %% burns skin and eyes: gloves and goggles; buy 3 %% instead where you can.")
 	}
 	if i.holds("soap") && strength > soapMost {
 		r.warn(
@@ -115,7 +126,6 @@ func Dilution(i DilutionInput) (Reckoning, error) {
 	if i.holds("alcohol") {
 		r.warn("Alcohol burns: no flame near it.")
 	}
-	return r, nil
 }
 
 // firstFault gives the first of some joined faults.

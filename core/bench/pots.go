@@ -42,32 +42,13 @@ func Pot(i PotInput) (Reckoning, error) {
 	if i.Bound {
 		width, formula = max(i.RootBallCM, old)+upOneSize, "old pot + 3 cm, for healthy roots that fill it"
 	}
-	r.add(
-		"inner width",
-		width,
-		"cm",
-		formula,
-		working.CommonPractice,
-		"2-3 cm is usual for a rescue, 2-5 cm for a healthy plant",
-		inputs...)
-	r.add(
-		"depth",
-		width*mix.DepthShare,
-		"cm",
-		"0.92 × the width, a usual pot",
-		working.CommonPractice,
-		"pots differ",
-		in("inner width", width, "cm"),
-	)
-	r.add(
-		"volume",
-		mix.PotLitres(width),
-		"l",
-		"πh/12·(D²+Dd+d²), d = 0.71 D, h = 0.92 D",
-		"geometry of a frustum; shape common practice",
-		"within about a tenth",
-		in("inner width", width, "cm"),
-	)
+	r.add("inner width", width, "cm", formula, working.CommonPractice,
+		"2-3 cm is usual for a rescue, 2-5 cm for a healthy plant", inputs...)
+	inner := in("inner width", width, "cm")
+	r.add("depth", width*mix.DepthShare, "cm", "0.92 × the width, a usual pot", working.CommonPractice,
+		"pots differ", inner)
+	r.add("volume", mix.PotLitres(width), "l", "πh/12·(D²+Dd+d²), d = 0.71 D, h = 0.92 D",
+		"geometry of a frustum; shape common practice", "within about a tenth", inner)
 	if old > 0 {
 		r.add("step from the old pot", width-old, "cm", "new width − old width", "arithmetic", "exact", inputs...)
 		idle := mix.Idle(i.RootBallCM, old)
@@ -120,25 +101,11 @@ func Mix(i MixInput) (Reckoning, error) {
 	if err != nil {
 		return r, err
 	}
-	r.add(
-		"loose mix in all",
-		litres,
-		"l",
-		formula,
-		"geometry; settling common practice",
-		"within about a tenth",
-		inputs...)
+	r.add("loose mix in all", litres, "l", formula, "geometry; settling common practice",
+		"within about a tenth", inputs...)
 	for n, share := range mix.Parts(litres, parts...) {
-		r.add(
-			names[n],
-			share,
-			"l",
-			"litres × parts ÷ all parts",
-			"arithmetic",
-			"exact",
-			in("parts", parts[n], ""),
-			in("loose mix", litres, "l"),
-		)
+		r.add(names[n], share, "l", "litres × parts ÷ all parts", "arithmetic", "exact",
+			in("parts", parts[n], ""), in("loose mix", litres, "l"))
 	}
 	for _, u := range medium.Unknown {
 		r.warn("Nothing is known here of %s: it is measured out, but left out of the estimate of water and air.", u)
@@ -159,25 +126,11 @@ func Mix(i MixInput) (Reckoning, error) {
 		if err := between("mossDryG", *i.MossDry, 0.1, 5000, "g"); err != nil {
 			return r, err
 		}
+		const sure = "handbooks say up to 20 × (from memory)"
 		least, most := mix.MossHolds(*i.MossDry)
-		r.add(
-			"water for the moss, least",
-			least,
-			"ml",
-			"8 × its dry weight",
-			working.CommonPractice,
-			"handbooks say up to 20 × (from memory)",
-			in("dry moss", *i.MossDry, "g"),
-		)
-		r.add(
-			"water for the moss, most",
-			most,
-			"ml",
-			"9 × its dry weight",
-			working.CommonPractice,
-			"handbooks say up to 20 × (from memory)",
-			in("dry moss", *i.MossDry, "g"),
-		)
+		dry := in("dry moss", *i.MossDry, "g")
+		r.add("water for the moss, least", least, "ml", "8 × its dry weight", working.CommonPractice, sure, dry)
+		r.add("water for the moss, most", most, "ml", "9 × its dry weight", working.CommonPractice, sure, dry)
 	}
 	r.Warnings = append(r.Warnings, dusty(names)...)
 	return r, nil

@@ -236,17 +236,7 @@ func (a *Advice) decide(c *Case, helps int, checks []Check) {
 		a.Helps, days, chance = known.ID, known.DaysToAct, c.chances[helps]
 		effect, presses = m.Effects[known.ID], known.presses()
 	}
-	limit := harmIrreversible
-	switch {
-	case days <= pressingDays && chance >= fastAndLikely:
-		limit = harmForFast
-	case m.Reversible:
-		limit = harmReversible
-	}
-	least := chanceForNow
-	if m.group == "agent" {
-		least = chanceForAgent
-	}
+	limit, least := m.limits(days, chance)
 	certain := m.Reversible || c.sureEnough(m, days)
 	a.worth = a.Good * presses
 	switch {
@@ -405,4 +395,20 @@ func (c *Case) separating(helped string, harmed *Harm, checks []Check) string {
 		}
 	}
 	return name
+}
+
+// limits are the harm that a move may do, and how probable a cause must be for
+// it to be made now; a cause that kills within days allows more.
+func (m Move) limits(days int, chance float64) (harm, least float64) {
+	harm, least = harmIrreversible, chanceForNow
+	switch {
+	case days <= pressingDays && chance >= fastAndLikely:
+		harm = harmForFast
+	case m.Reversible:
+		harm = harmReversible
+	}
+	if m.group == "agent" {
+		least = chanceForAgent
+	}
+	return harm, least
 }

@@ -17,21 +17,8 @@ func CaseSchema() map[string]any {
 		return map[string]any{"type": "array", "uniqueItems": true, "items": of, "description": doc}
 	}
 	ref := func(name string) map[string]any { return map[string]any{"$ref": "#/$defs/" + name} }
-	var signIDs, causeIDs, habitIDs []string
-	for _, s := range Signs() {
-		signIDs = append(signIDs, s.ID)
-	}
-	for _, c := range Causes() {
-		causeIDs = append(causeIDs, c.ID)
-	}
-	for _, h := range plant.Habits() {
-		habitIDs = append(habitIDs, h.ID)
-	}
-	habitIDs = append(habitIDs, plant.HabitAliases()...)
+	signIDs, causeIDs, habitIDs := schemaIDs()
 	traits := slices.Sorted(maps.Keys(plant.TraitWords()))
-	for _, ids := range [][]string{signIDs, causeIDs, habitIDs} {
-		sort.Strings(ids)
-	}
 	return map[string]any{
 		"$schema": "https://json-schema.org/draft/2020-12/schema",
 		"title":   "Tender Mend case file",
@@ -85,4 +72,22 @@ func CaseSchema() map[string]any {
 			},
 		},
 	}
+}
+
+// schemaIDs are the ids that a case file may name, sorted.
+func schemaIDs() (signIDs, causeIDs, habitIDs []string) {
+	for _, s := range Signs() {
+		signIDs = append(signIDs, s.ID)
+	}
+	for _, c := range Causes() {
+		causeIDs = append(causeIDs, c.ID)
+	}
+	for _, h := range plant.Habits() {
+		habitIDs = append(habitIDs, h.ID)
+	}
+	habitIDs = append(habitIDs, plant.HabitAliases()...)
+	for _, ids := range [][]string{signIDs, causeIDs, habitIDs} {
+		sort.Strings(ids)
+	}
+	return signIDs, causeIDs, habitIDs
 }

@@ -177,36 +177,7 @@ func history(s Sign) bool {
 
 func (c *Case) nextChecks(can func(Sign) bool) []Check {
 	all := c.askable(can)
-	chosen := []Check{}
-	has := func(sign string) bool {
-		return slices.ContainsFunc(chosen, func(x Check) bool { return x.Sign == sign })
-	}
-	open := c.openLethal()
-	if animal, is := c.animalOpen(); is {
-		open = append(open, animal)
-	}
-	for _, o := range open {
-		if s := c.k.signs[o.sign]; can(s) && !has(s.ID) && c.open(o.sign) {
-			check := c.check(o.sign)
-			check.RulesOut, check.Reason = c.k.causes[o.cause].ID, o.reason(c.k)
-			chosen = append(chosen, check)
-		}
-	}
-	asked := 0
-	for _, check := range all {
-		if check.Worth < leastWorth || len(chosen) >= checksOffered {
-			break
-		}
-		s := c.k.signs[c.k.signAt[check.Sign]]
-		past := history(s)
-		if has(check.Sign) || past && asked >= mostHistory {
-			continue
-		}
-		if past {
-			asked++
-		}
-		chosen = append(chosen, c.check(c.k.signAt[check.Sign]))
-	}
+	chosen := c.worthAsking(c.rulingOut(can), all)
 	chosen = c.unseenParts(chosen, all)
 	if again, is := c.secondLook(chosen); is && can(c.k.signs[c.k.signAt[again.Sign]]) {
 		chosen = append([]Check{again}, chosen...)
@@ -379,4 +350,44 @@ func (k *Check) explain() {
 		Formula: "Σ over all causes of urgency (3, 2, 1; harmless 0.3) × 4 × the expected square of what the answer " +
 			"moves its chance by, ÷ cost",
 		Source: working.CommonPractice, Sure: "as good as its tables"}
+}
+
+func has(chosen []Check, sign string) bool {
+	return slices.ContainsFunc(chosen, func(x Check) bool { return x.Sign == sign })
+}
+
+// rulingOut are the checks that rule out what kills or what moves.
+func (c *Case) rulingOut(can func(Sign) bool) []Check {
+	chosen, open := []Check{}, c.openLethal()
+	if animal, is := c.animalOpen(); is {
+		open = append(open, animal)
+	}
+	for _, o := range open {
+		if s := c.k.signs[o.sign]; can(s) && !has(chosen, s.ID) && c.open(o.sign) {
+			check := c.check(o.sign)
+			check.RulesOut, check.Reason = c.k.causes[o.cause].ID, o.reason(c.k)
+			chosen = append(chosen, check)
+		}
+	}
+	return chosen
+}
+
+// worthAsking adds the checks that tell most, few of them about the past.
+func (c *Case) worthAsking(chosen, all []Check) []Check {
+	asked := 0
+	for _, check := range all {
+		if check.Worth < leastWorth || len(chosen) >= checksOffered {
+			break
+		}
+		s := c.k.signs[c.k.signAt[check.Sign]]
+		past := history(s)
+		if has(chosen, check.Sign) || past && asked >= mostHistory {
+			continue
+		}
+		if past {
+			asked++
+		}
+		chosen = append(chosen, c.check(c.k.signAt[check.Sign]))
+	}
+	return chosen
 }

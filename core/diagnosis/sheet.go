@@ -77,8 +77,15 @@ func SheetOf(id string) (Sheet, bool) {
 		}
 	}
 	sort.SliceStable(s.Signs, func(a, b int) bool { return s.Signs[a].Frequency > s.Signs[b].Frequency })
+	s.moves(k)
+	s.others(k)
+	return s, true
+}
+
+// moves gathers what helps and what harms, the strongest first.
+func (s *Sheet) moves(k *Knowledge) {
 	for _, m := range k.moves {
-		switch e := m.Effects[id]; {
+		switch e := m.Effects[s.Cause.ID]; {
 		case e > 0:
 			s.Helps = append(s.Helps, Done{m.ID, e})
 		case e < 0:
@@ -87,6 +94,12 @@ func SheetOf(id string) (Sheet, bool) {
 	}
 	sort.SliceStable(s.Helps, func(a, b int) bool { return s.Helps[a].Effect > s.Helps[b].Effect })
 	sort.SliceStable(s.Harms, func(a, b int) bool { return s.Harms[a].Effect < s.Harms[b].Effect })
+}
+
+// others gathers the ways of growing that it is found on more and less, and the
+// causes that bring it on or that it brings on.
+func (s *Sheet) others(k *Knowledge) {
+	c, id := s.Cause, s.Cause.ID
 	for _, h := range plant.Habits() {
 		switch f, named := k.factors[h.ID][id]; {
 		case !c.fits(h.ID):
@@ -107,7 +120,6 @@ func SheetOf(id string) (Sheet, bool) {
 			}
 		}
 	}
-	return s, true
 }
 
 // Shows is a cause and how often it shows a sign.

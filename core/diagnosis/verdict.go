@@ -115,11 +115,7 @@ func (c *Case) Verdict() Judgement {
 }
 
 func (c *Case) judge(checks []Check, missing []string) (kind VerdictKind, about string) {
-	lead, leads := c.lead()
-	worst, chance := c.harmful()
-	worth := bestWorth(checks, worst.DaysToAct)
-	open := len(c.openLethal()) > 0
-	whole := len(missing) == 0
+	open, whole := len(c.openLethal()) > 0, len(missing) == 0
 	further := LookFurther
 	if len(checks) == 0 {
 		further = NotEnough
@@ -130,25 +126,45 @@ func (c *Case) judge(checks []Check, missing []string) (kind VerdictKind, about 
 	case c.elseProbably() || c.animalLacking():
 		return further, ""
 	case !c.symptomSeen() && len(c.conditionsSeen) == 0:
-		if !whole || open || len(c.suspects()) > 0 && worth >= worthForSound {
-			return LookFurther, ""
-		}
-		if chance <= soundAtMost {
-			return NothingFound, ""
-		}
-		return further, ""
-	case lead.Harmless && leads >= standsOut && len(c.suspects()) == 0 && whole && !open && len(c.Unexplained()) == 0:
+		return c.nothingSeen(checks, whole && !open, further), ""
+	}
+	lead, leads := c.lead()
+	worst, chance := c.harmful()
+	switch {
+	case whole && !open && lead.Harmless && leads >= standsOut && c.nothingElse():
 		return Harmless, lead.ID
 	case open:
 		return further, ""
-	case chance >= surelyHarmful,
-		chance >= standsOut && worst.DaysToAct <= pressingDays && bestWorth(checks, 0) < worthForAct,
-		chance >= likelyHarmful && whole && worth < worthForLikely:
+	case c.actsNow(checks, worst, chance, whole):
 		return Act, worst.ID
 	case further == NotEnough && whole && chance <= soundAtMost && c.onlyOrdinary() && !c.elseMay():
 		return NothingFound, ""
 	}
 	return further, ""
+}
+
+// nothingSeen is the verdict on a plant on which no sign was seen: well where
+// it was looked at whole and nothing worth a check is suspected.
+func (c *Case) nothingSeen(checks []Check, looked bool, further VerdictKind) VerdictKind {
+	worst, chance := c.harmful()
+	switch {
+	case !looked, len(c.suspects()) > 0 && bestWorth(checks, worst.DaysToAct) >= worthForSound:
+		return LookFurther
+	case chance <= soundAtMost:
+		return NothingFound
+	}
+	return further
+}
+
+// nothingElse says that all that was seen is explained and nothing is suspected.
+func (c *Case) nothingElse() bool { return len(c.suspects()) == 0 && len(c.Unexplained()) == 0 }
+
+// actsNow says whether the worst cause is sure enough to be treated, by how fast
+// it kills and by what another check would still tell.
+func (c *Case) actsNow(checks []Check, worst Cause, chance float64, whole bool) bool {
+	return chance >= surelyHarmful ||
+		chance >= standsOut && worst.DaysToAct <= pressingDays && bestWorth(checks, 0) < worthForAct ||
+		chance >= likelyHarmful && whole && bestWorth(checks, worst.DaysToAct) < worthForLikely
 }
 
 // ordinary is the background from which a symptom is one that sound plants often

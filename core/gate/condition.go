@@ -1,6 +1,7 @@
 package gate
 
 import (
+	"slices"
 	"time"
 
 	"tendermend/core/facts"
@@ -129,22 +130,9 @@ func LateWinter() []time.Month { return []time.Month{time.February, time.March} 
 
 // same says whether two conditions want the same.
 func (c Condition) same(d Condition) bool {
-	if c.Is != d.Is || c.Sight != d.Sight || c.Since != d.Since || c.Days != d.Days || c.Looks != d.Looks ||
-		c.N != d.N || c.FromCM != d.FromCM || c.ToCM != d.ToCM || c.Share != d.Share ||
-		len(c.Months) != len(d.Months) || len(c.Any) != len(d.Any) {
-		return false
-	}
-	for i := range c.Months {
-		if c.Months[i] != d.Months[i] {
-			return false
-		}
-	}
-	for i := range c.Any {
-		if !c.Any[i].same(d.Any[i]) {
-			return false
-		}
-	}
-	return true
+	return c.Is == d.Is && c.Sight == d.Sight && c.Since == d.Since && c.Days == d.Days && c.Looks == d.Looks &&
+		c.N == d.N && c.FromCM == d.FromCM && c.ToCM == d.ToCM && c.Share == d.Share &&
+		slices.Equal(c.Months, d.Months) && slices.EqualFunc(c.Any, d.Any, Condition.same)
 }
 
 // With gives the gate with more conditions, each once.

@@ -187,37 +187,44 @@ func (j judge) condition(c Condition) (s recovery.Standing, on day.Day, byDate b
 		return j.days(c, s)
 	case Season:
 		return j.season(c, s)
-	case Seen:
-		if c.Sight == Nudge {
-			s = recovery.No{Measure: "rocks", Words: s.Wanted}.Judge(j.f.Readings, j.from, j.today)
-		} else {
-			s = j.sight(sightReads[c.Sight], s)
-		}
-	case Counted:
-		s = j.count(c.countRead(), s)
-	case Share:
-		s = j.share(c, s)
-	case Firm:
-		s = j.calm("wilt", c.Days, s)
-	case Dry, Moist:
-		s = j.medium(c, s)
-	case Warmth:
-		s = j.sight([]reads{{"in-range", 1}}, s)
-	case Clean:
-		s = j.clean(recovery.LivePests, c, s)
-	case Quiet:
-		s = j.clean("marked-new", c, s)
-	case NoRot:
-		s = j.noRot(s)
-	case Free:
-		s = j.free(s)
 	case AnyOf:
 		return j.any(c, s)
 	}
+	s = j.looked(c, s)
 	if s.Status == recovery.Met && s.Since != nil {
 		on = *s.Since
 	}
 	return s, on, false
+}
+
+// looked judges what only a look or a reading shows.
+func (j judge) looked(c Condition, s recovery.Standing) recovery.Standing {
+	switch c.Is {
+	case Seen:
+		if c.Sight == Nudge {
+			return recovery.No{Measure: "rocks", Words: s.Wanted}.Judge(j.f.Readings, j.from, j.today)
+		}
+		return j.sight(sightReads[c.Sight], s)
+	case Counted:
+		return j.count(c.countRead(), s)
+	case Share:
+		return j.share(c, s)
+	case Firm:
+		return j.calm("wilt", c.Days, s)
+	case Dry, Moist:
+		return j.medium(c, s)
+	case Warmth:
+		return j.sight([]reads{{"in-range", 1}}, s)
+	case Clean:
+		return j.clean(recovery.LivePests, c, s)
+	case Quiet:
+		return j.clean("marked-new", c, s)
+	case NoRot:
+		return j.noRot(s)
+	case Free:
+		return j.free(s)
+	}
+	return s
 }
 
 func (j judge) days(c Condition, s recovery.Standing) (recovery.Standing, day.Day, bool) {

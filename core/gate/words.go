@@ -69,43 +69,10 @@ func (g Gate) Words() string {
 
 // Words say one condition.
 func (c Condition) Words() string {
-	switch c.Is {
-	case Days:
-		if c.Since == facts.Planned {
-			return fmt.Sprintf("day %d of the plan", c.Days)
-		}
-		return working.Count(c.Days, "day") + " " + sinceWords[c.Since]
-	case Seen:
-		return sightWords[c.Sight]
-	case Counted:
-		return c.countWords()
-	case Share:
-		return fmt.Sprintf("%.0f %% of its roots alive", 100*c.Share)
-	case Firm:
-		if c.Days == 0 {
-			return "it is firm"
-		}
-		return "firm for " + working.Count(c.Days, "day")
-	case Dry:
-		return "as dry as it likes to be before water"
-	case Moist:
-		return "its medium is moist again"
-	case Warmth:
-		return "in its range of warmth for " + working.Count(c.Days, "day")
-	case Season:
-		return monthWords(c.Months)
-	case Clean:
-		if c.Days == 0 {
-			return working.Count(c.Looks, "look") + " without a pest"
-		}
-		return working.Count(c.Days, "day") + " without a pest" + lookWords(c.Looks)
-	case Quiet:
-		return working.Count(c.Days, "day") + " without a new mark" + lookWords(c.Looks)
-	case NoRot:
-		return "no live rot"
-	case Free:
-		return "out of isolation"
-	case AnyOf:
+	if say, ok := wordsOf[c.Is]; ok {
+		return say(c)
+	}
+	if c.Is == AnyOf {
 		said := make([]string, len(c.Any))
 		for i, x := range c.Any {
 			said[i] = x.Words()
@@ -113,6 +80,42 @@ func (c Condition) Words() string {
 		return strings.Join(said, " or ")
 	}
 	return string(c.Is)
+}
+
+func fixed(words string) func(Condition) string { return func(Condition) string { return words } }
+
+// wordsOf say each kind of condition.
+var wordsOf = map[Is]func(Condition) string{
+	Days: func(c Condition) string {
+		if c.Since == facts.Planned {
+			return fmt.Sprintf("day %d of the plan", c.Days)
+		}
+		return working.Count(c.Days, "day") + " " + sinceWords[c.Since]
+	},
+	Seen:    func(c Condition) string { return sightWords[c.Sight] },
+	Counted: Condition.countWords,
+	Share:   func(c Condition) string { return fmt.Sprintf("%.0f %% of its roots alive", 100*c.Share) },
+	Firm: func(c Condition) string {
+		if c.Days == 0 {
+			return "it is firm"
+		}
+		return "firm for " + working.Count(c.Days, "day")
+	},
+	Dry:    fixed("as dry as it likes to be before water"),
+	Moist:  fixed("its medium is moist again"),
+	Warmth: func(c Condition) string { return "in its range of warmth for " + working.Count(c.Days, "day") },
+	Season: func(c Condition) string { return monthWords(c.Months) },
+	Clean: func(c Condition) string {
+		if c.Days == 0 {
+			return working.Count(c.Looks, "look") + " without a pest"
+		}
+		return working.Count(c.Days, "day") + " without a pest" + lookWords(c.Looks)
+	},
+	Quiet: func(c Condition) string {
+		return working.Count(c.Days, "day") + " without a new mark" + lookWords(c.Looks)
+	},
+	NoRot: fixed("no live rot"),
+	Free:  fixed("out of isolation"),
 }
 
 func (c Condition) countWords() string {

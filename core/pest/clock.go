@@ -102,55 +102,46 @@ func (p Pest) Run(first day.Day, w Warmth) (Clock, bool) {
 		return Clock{}, false
 	}
 	low, high := w.Of(first)
-	sure := "dates move with every temperature that is read; " + Source
-	if w.Guess && len(w.Read) == 0 {
-		sure = "a guess, until a temperature is read: " + sure
+	why := working.Working{
+		Inputs: []working.Input{
+			{Name: "lowest of the day", Value: low, Unit: "°C"},
+			{Name: "highest of the day", Value: high, Unit: "°C"},
+			{Name: "grows above", Value: p.Threshold, Unit: "°C"},
+			{Name: "degree-days that day", Value: math.Round(DegreeDays(low, high, p.Threshold)*100) / 100},
+		},
+		Source: "Baskerville and Emin 1969; " + Source,
+		Sure:   "dates move with every temperature that is read; " + Source,
 	}
-	k := p.EggK
+	if w.Guess && len(w.Read) == 0 {
+		why.Sure = "a guess, until a temperature is read: " + why.Sure
+	}
+	next := float64(c.Treatments[1] - first)
+	c.Interval = working.Amount{What: "days to the next treatment", Value: next, Unit: "days", Working: why}
+	c.Interval.Working.Formula = p.intervalFormula()
+	c.Generation = working.Amount{What: "days of one generation", Value: float64(generation), Unit: "days", Working: why}
+	c.Generation.Working.Formula = fmt.Sprintf(
+		"days until %.0f degree-days have gathered (single sine), from egg to adult", p.TotalK)
+	return c, true
+}
+
+// intervalFormula says how the days between two treatments are found.
+func (p Pest) intervalFormula() string {
 	formula := fmt.Sprintf(
 		"days until %.0f degree-days have gathered (single sine), the time for the egg; at least %s, at most "+
 			"a day under 0.8 × the time from hatching to laying",
-		k,
+		p.EggK,
 		working.Count(p.Least, "day"),
 	)
-	if k == 0 {
-		k = liveYoungShare * p.TotalK
+	if p.EggK == 0 {
 		formula = fmt.Sprintf(
 			"days until %.0f degree-days have gathered (single sine): half of its growing up, at most %s, "+
 				"since it bears live young",
-			k,
+			liveYoungShare*p.TotalK,
 			working.Count(liveYoungLatest, "day"),
 		)
 	}
 	if p.Longest > 0 {
 		formula += "; never more than " + working.Count(p.Longest, "day")
 	}
-	inputs := []working.Input{
-		{Name: "lowest of the day", Value: low, Unit: "°C"},
-		{Name: "highest of the day", Value: high, Unit: "°C"},
-		{Name: "grows above", Value: p.Threshold, Unit: "°C"},
-		{Name: "degree-days that day", Value: math.Round(DegreeDays(low, high, p.Threshold)*100) / 100},
-	}
-	c.Interval = working.Amount{
-		What:  "days to the next treatment",
-		Value: float64(c.Treatments[1] - first),
-		Unit:  "days",
-		Working: working.Working{
-			Inputs:  inputs,
-			Formula: formula,
-			Source:  "Baskerville and Emin 1969; " + Source,
-			Sure:    sure,
-		},
-	}
-	c.Generation = working.Amount{What: "days of one generation", Value: float64(generation), Unit: "days",
-		Working: working.Working{
-			Inputs: inputs,
-			Formula: fmt.Sprintf(
-				"days until %.0f degree-days have gathered (single sine), from egg to adult",
-				p.TotalK,
-			),
-			Source: "Baskerville and Emin 1969; " + Source,
-			Sure:   sure,
-		}}
-	return c, true
+	return formula
 }

@@ -23,33 +23,13 @@ func (p Profile) Faults() (faults []Fault) {
 		add("habit", "there is no growth habit %q; pick how it grows", p.Habit)
 	}
 	faults = append(faults, p.Wishes().Faults()...)
-	if p.Feed.PpmN < 0 || p.Feed.PpmN > 400 {
-		add("feed.ppmN", "%g ppm cannot be right; give 0 to 400 ppm of nitrogen", p.Feed.PpmN)
-	}
-	if p.Feed.Low < 0 || p.Feed.Low > 1 {
-		add("feed.low", "give the share fed in low light as 0 to 1")
-	}
-	if p.RepotMonths[0] < 1 || p.RepotMonths[0] > p.RepotMonths[1] || p.RepotMonths[1] > 120 {
-		add("repotMonths", "give the months between repottings, the shorter first, at most 120")
-	}
-	if p.PerMonth[0] < 0 || p.PerMonth[0] > p.PerMonth[1] || p.PerMonth[1] > 30 {
-		add("perMonth", "give leaves or growths a month, the fewer first, at most 30")
-	}
 	switch p.Sun {
 	case Shade, Filtered, MorningSun, FullSun:
 	default:
 		add("sun", "say how much direct sun it bears: none, filtered, morning or full")
 	}
-	for i, m := range p.Mixes {
-		if len(m.Parts) == 0 {
-			add(fmt.Sprintf("mixes[%d]", i), "a mix needs at least one ingredient")
-		}
-		for k, part := range m.Parts {
-			if strings.TrimSpace(part.What) == "" || part.Parts <= 0 || part.Parts > 100 {
-				add(fmt.Sprintf("mixes[%d].parts[%d]", i, k), "name the ingredient and give its parts, more than 0")
-			}
-		}
-	}
+	faults = append(faults, p.numberFaults()...)
+	faults = append(faults, p.mixFaults()...)
 	faults = append(faults, p.tooLong()...)
 	for i, t := range p.Traits {
 		if traitWords[t] == "" {
@@ -166,6 +146,42 @@ func (w Wishes) Faults() (faults []Fault) {
 			faults,
 			Fault{"waterRule", fmt.Sprintf("there is no water rule %q; pick one from the list", w.WaterRule)},
 		)
+	}
+	return faults
+}
+
+// numberFaults says which numbers of a profile cannot be right.
+func (p Profile) numberFaults() (faults []Fault) {
+	if p.Feed.PpmN < 0 || p.Feed.PpmN > 400 {
+		words := fmt.Sprintf("%g ppm cannot be right; give 0 to 400 ppm of nitrogen", p.Feed.PpmN)
+		faults = append(faults, Fault{"feed.ppmN", words})
+	}
+	if p.Feed.Low < 0 || p.Feed.Low > 1 {
+		faults = append(faults, Fault{"feed.low", "give the share fed in low light as 0 to 1"})
+	}
+	if p.RepotMonths[0] < 1 || p.RepotMonths[0] > p.RepotMonths[1] || p.RepotMonths[1] > 120 {
+		words := "give the months between repottings, the shorter first, at most 120"
+		faults = append(faults, Fault{"repotMonths", words})
+	}
+	if p.PerMonth[0] < 0 || p.PerMonth[0] > p.PerMonth[1] || p.PerMonth[1] > 30 {
+		faults = append(faults, Fault{"perMonth", "give leaves or growths a month, the fewer first, at most 30"})
+	}
+	return faults
+}
+
+// mixFaults says which of its mixes have no ingredient or none of it.
+func (p Profile) mixFaults() (faults []Fault) {
+	for i, m := range p.Mixes {
+		at := fmt.Sprintf("mixes[%d]", i)
+		if len(m.Parts) == 0 {
+			faults = append(faults, Fault{at, "a mix needs at least one ingredient"})
+		}
+		for k, part := range m.Parts {
+			if strings.TrimSpace(part.What) == "" || part.Parts <= 0 || part.Parts > 100 {
+				words := "name the ingredient and give its parts, more than 0"
+				faults = append(faults, Fault{fmt.Sprintf("%s.parts[%d]", at, k), words})
+			}
+		}
 	}
 	return faults
 }

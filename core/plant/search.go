@@ -56,27 +56,9 @@ func (k Kinds) Matches(query string, limit int) []Match {
 		}
 		return list
 	}
-	type ranked struct {
-		Match
-		rank, off int
-	}
-	var found []ranked
-	look := func(answers func(name, []string) (int, int)) {
-		for _, p := range all {
-			r := ranked{Match: Match{Profile: p}, rank: noMatch}
-			for _, n := range namesOf(p) {
-				if rank, off := answers(n, words); rank < r.rank || rank == r.rank && off < r.off {
-					r.rank, r.off, r.By = rank, off, n.as
-				}
-			}
-			if r.rank < noMatch {
-				found = append(found, r)
-			}
-		}
-	}
-	look(name.answers)
+	found := k.ranked(words, name.answers)
 	if len(found) == 0 { // what is only nearly right is given where nothing is right
-		look(name.nearly)
+		found = k.ranked(words, name.nearly)
 	}
 	slices.SortStableFunc(found, func(a, b ranked) int {
 		return cmp.Or(ownFirst(a.Profile, b.Profile), cmp.Compare(a.rank, b.rank), cmp.Compare(a.off, b.off))
@@ -99,6 +81,28 @@ func (k Kinds) Matches(query string, limit int) []Match {
 		list = append(list, r.Match)
 	}
 	return list
+}
+
+// ranked is a match with how good it is: the less the better.
+type ranked struct {
+	Match
+	rank, off int
+}
+
+// ranked lists the kinds one of whose names answers to words.
+func (k Kinds) ranked(words []string, answers func(name, []string) (int, int)) (found []ranked) {
+	for _, p := range k.All() {
+		r := ranked{Match: Match{Profile: p}, rank: noMatch}
+		for _, n := range namesOf(p) {
+			if rank, off := answers(n, words); rank < r.rank || rank == r.rank && off < r.off {
+				r.rank, r.off, r.By = rank, off, n.as
+			}
+		}
+		if r.rank < noMatch {
+			found = append(found, r)
+		}
+	}
+	return found
 }
 
 func ownFirst(a, b Profile) int {

@@ -1,6 +1,7 @@
 package plant
 
 import (
+	"cmp"
 	"embed"
 	"encoding/csv"
 	"fmt"
@@ -148,21 +149,15 @@ func (r *row) profile() Profile {
 		Light:       [3]float64{r.number("light_low"), r.number("light_best"), r.number("light_high")},
 		Temperature: [3]float64{r.number("temp_low"), r.number("temp_best"), r.number("temp_high")},
 		Chill:       &chill,
-		Humidity: [2]float64{
-			r.number("humidity_least"),
-			r.number("humidity_best"),
-		},
-		Thirst: c["thirst_signal"],
-		Sun:    Sun(c["sun"]),
-		Feed:   Feed{r.number("feed_ppm_n"), r.number("feed_low_share"), c["feed_every"]},
-		RepotMonths: [2]int{
-			int(r.number("repot_months_from")),
-			int(r.number("repot_months_to")),
-		},
-		RepotWhen: r.list("repot_when"),
-		PotFit:    c["pot_fit"],
-		PotShape:  c["pot_shape"],
-		PerMonth:  [2]float64{r.number("growths_per_month_from"), r.number("growths_per_month_to")},
+		Humidity:    [2]float64{r.number("humidity_least"), r.number("humidity_best")},
+		Thirst:      c["thirst_signal"],
+		Sun:         Sun(c["sun"]),
+		Feed:        Feed{r.number("feed_ppm_n"), r.number("feed_low_share"), c["feed_every"]},
+		RepotMonths: [2]int{int(r.number("repot_months_from")), int(r.number("repot_months_to"))},
+		RepotWhen:   r.list("repot_when"),
+		PotFit:      c["pot_fit"],
+		PotShape:    c["pot_shape"],
+		PerMonth:    [2]float64{r.number("growths_per_month_from"), r.number("growths_per_month_to")},
 		DryDays: &[2]int{
 			int(r.number("after_root_cut_dry_days_from")),
 			int(r.number("after_root_cut_dry_days_to")),
@@ -194,22 +189,24 @@ func (r *row) profile() Profile {
 	}
 	p.Mixes = r.mixes()
 	p.Poisons = []Poison{poisonOf("people", c["toxic_people"]), poisonOf("pets", c["toxic_pets"])}
+	p.Pests = r.pests()
+	for _, code := range r.list("traits") {
+		p.Traits = append(p.Traits, cmp.Or(traitCodes[code], Trait(code)))
+	}
+	p.Traits = append(p.Traits, p.told()...)
+	return p
+}
+
+// pests are those that like a kind; a star says often.
+func (r *row) pests() (list []Liking) {
 	for _, id := range r.list("pests") {
 		how := Sometimes
 		if pest, often := strings.CutSuffix(id, "*"); often {
 			id, how = pest, Often
 		}
-		p.Pests = append(p.Pests, Liking{id, how})
+		list = append(list, Liking{id, how})
 	}
-	for _, code := range r.list("traits") {
-		t := Trait(code)
-		if known, ok := traitCodes[code]; ok {
-			t = known
-		}
-		p.Traits = append(p.Traits, t)
-	}
-	p.Traits = append(p.Traits, p.told()...)
-	return p
+	return list
 }
 
 // told gives the traits that other columns tell.

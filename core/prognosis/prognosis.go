@@ -163,61 +163,22 @@ func Appraise(k *diagnosis.Knowledge, o Offer) (Appraisal, error) {
 		Reasons: []string{},
 	}
 	if o.Sound != nil {
-		material := outlook.Fillings * o.Filling
-		fair := max(0, *o.Sound*outlook.Lives-material)
-		a.Fair = &working.Amount{
-			What:  "worth as it stands",
-			Value: math.Round(fair*2) / 2,
-			Unit:  "money",
-			Working: working.Working{
-				Inputs: []working.Input{
-					{Name: "a sound one costs", Value: *o.Sound},
-					{Name: "chance to save it", Value: outlook.Lives},
-					{Name: "pots with fresh mix", Value: outlook.Fillings},
-					{Name: "one costs", Value: o.Filling},
-				},
-				Formula: "price of a sound one × chance to save it − material; your hours are not counted",
-				Source:  working.CommonPractice, Sure: "as rough as the chance"},
-		}
-		if o.Asked != nil {
-			off := max(0, *o.Asked-a.Fair.Value)
-			a.Off = &off
-			if off > 0 {
-				a.Advice = Bargain
-				a.Reasons = append(
-					a.Reasons,
-					fmt.Sprintf(
-						"It costs more than a plant is worth that lives in %.0f of 10 cases.",
-						outlook.Lives*10,
-					),
-				)
-			}
-			if a.Fair.Value == 0 {
-				a.Advice = Leave
-				a.Reasons = append(a.Reasons, "The material alone costs more than what will probably be saved.")
-			}
-		}
+		a.price(o)
 	}
 	if outlook.Lives < poorOdds {
 		a.Advice = Leave
-		a.Reasons = append(
-			a.Reasons,
-			fmt.Sprintf("It lives in about %.0f of 10 cases, whatever is done.", outlook.Lives*10),
-		)
+		a.because("It lives in about %.0f of 10 cases, whatever is done.", outlook.Lives*10)
 	}
 	for _, id := range []cause.ID{cause.Virus, cause.Fusarium} {
 		if c.Chance(string(id)) > incurable {
 			named, _ := cause.ByID(id)
 			a.Advice = Leave
-			a.Reasons = append(a.Reasons, named.Label+" cannot be cured and would endanger the others.")
+			a.because("%s cannot be cured and would endanger the others.", named.Label)
 		}
 	}
 	for _, cc := range a.Causes {
 		if named, _ := diagnosis.CauseByID(cc.ID); named.Spreads && cc.Chance > carried && !named.Harmless {
-			a.Reasons = append(
-				a.Reasons,
-				named.Label+": only with a corner, a tray and tools of its own ready at home.",
-			)
+			a.because("%s: only with a corner, a tray and tools of its own ready at home.", named.Label)
 		}
 	}
 	switch {
@@ -230,4 +191,41 @@ func Appraise(k *diagnosis.Knowledge, o Offer) (Appraisal, error) {
 		a.Reasons = append(a.Reasons, a.Verdict.Words)
 	}
 	return a, nil
+}
+
+func (a *Appraisal) because(format string, args ...any) {
+	a.Reasons = append(a.Reasons, fmt.Sprintf(format, args...))
+}
+
+// price gives what it is worth as it stands, and what the asked price is over it.
+func (a *Appraisal) price(o Offer) {
+	lives := a.Outlook.Lives
+	fair := max(0, *o.Sound*lives-a.Outlook.Fillings*o.Filling)
+	a.Fair = &working.Amount{
+		What:  "worth as it stands",
+		Value: math.Round(fair*2) / 2,
+		Unit:  "money",
+		Working: working.Working{
+			Inputs: []working.Input{
+				{Name: "a sound one costs", Value: *o.Sound},
+				{Name: "chance to save it", Value: lives},
+				{Name: "pots with fresh mix", Value: a.Outlook.Fillings},
+				{Name: "one costs", Value: o.Filling},
+			},
+			Formula: "price of a sound one × chance to save it − material; your hours are not counted",
+			Source:  working.CommonPractice, Sure: "as rough as the chance"},
+	}
+	if o.Asked == nil {
+		return
+	}
+	off := max(0, *o.Asked-a.Fair.Value)
+	a.Off = &off
+	if off > 0 {
+		a.Advice = Bargain
+		a.because("It costs more than a plant is worth that lives in %.0f of 10 cases.", lives*10)
+	}
+	if a.Fair.Value == 0 {
+		a.Advice = Leave
+		a.because("The material alone costs more than what will probably be saved.")
+	}
 }

@@ -223,25 +223,7 @@ func (s Stage) Expect(h History, season climate.Season, began, today day.Day) Fo
 	if slows > 1 {
 		w.Working.Inputs = append(w.Working.Inputs, working.Input{Name: "longer in little light, ×", Value: slows})
 	}
-	put := began
-	var grow, open int
-	var paces []pace
-	for _, c := range s.Gate {
-		if c.Judge(h, began, today).Status == Met {
-			continue
-		}
-		open++
-		if waits, ok := c.(waiting); ok {
-			put = max(put, waits.earliest(h, began, today))
-			continue
-		}
-		grow++
-		if p, ok := c.(paced); ok {
-			if own, has := p.pace(h, began, today); has {
-				paces = append(paces, own)
-			}
-		}
-	}
+	put, grow, open, paces := s.lacks(h, began, today)
 	if grow == 0 {
 		w.From = max(put, today)
 		w.To = w.From + day.Day(s.LookDays) + 2
@@ -259,27 +241,7 @@ func (s Stage) Expect(h History, season climate.Season, began, today day.Day) Fo
 	w.Working.Sure = "wide: from plants like it, not from its own pace"
 	for _, p := range paces {
 		w.Own = true
-		m := measureByID[p.measure]
-		w.Working.Inputs = append(
-			w.Working.Inputs,
-			working.Input{
-				Name:  m.Short + " now, by its line",
-				Value: round1(p.now),
-				Unit:  unitOf(m),
-			},
-			working.Input{Name: "wanted", Value: p.wanted, Unit: unitOf(m)},
-			working.Input{
-				Name:  "a week, from " + working.Count(p.slope.N, "reading"),
-				Value: round2(p.slope.Value * 7),
-				Unit:  unitOf(m),
-			},
-			working.Input{
-				Name:  "a week, at least",
-				Value: round2(p.slope.Low * 7),
-				Unit:  unitOf(m),
-			},
-			working.Input{Name: "a week, at most", Value: round2(p.slope.High * 7), Unit: unitOf(m)},
-		)
+		w.Working.Inputs = append(w.Working.Inputs, p.inputs()...)
 	}
 	if w.Own {
 		w.Working.Formula += ", × its own pace: (wanted − now) ÷ robust slope, log-normal with the slope's " +
@@ -346,4 +308,40 @@ func (w weights) quantile(share float64) float64 {
 		sum += v
 	}
 	return float64(len(w))
+}
+
+// lacks gives, of the conditions that are not met, how many need growth and how
+// many are open in all, the day before which none can end, and its own paces.
+func (s Stage) lacks(h History, began, today day.Day) (put day.Day, grow, open int, paces []pace) {
+	put = began
+	for _, c := range s.Gate {
+		if c.Judge(h, began, today).Status == Met {
+			continue
+		}
+		open++
+		if waits, ok := c.(waiting); ok {
+			put = max(put, waits.earliest(h, began, today))
+			continue
+		}
+		grow++
+		if p, ok := c.(paced); ok {
+			if own, has := p.pace(h, began, today); has {
+				paces = append(paces, own)
+			}
+		}
+	}
+	return put, grow, open, paces
+}
+
+// inputs are the numbers of a pace, as its forecast shows them.
+func (p pace) inputs() []working.Input {
+	m := measureByID[p.measure]
+	unit := unitOf(m)
+	return []working.Input{
+		{Name: m.Short + " now, by its line", Value: round1(p.now), Unit: unit},
+		{Name: "wanted", Value: p.wanted, Unit: unit},
+		{Name: "a week, from " + working.Count(p.slope.N, "reading"), Value: round2(p.slope.Value * 7), Unit: unit},
+		{Name: "a week, at least", Value: round2(p.slope.Low * 7), Unit: unit},
+		{Name: "a week, at most", Value: round2(p.slope.High * 7), Unit: unit},
+	}
 }

@@ -109,31 +109,10 @@ func (t Tally) Read(potWidth float64) Result {
 		Formula: "live ÷ (live + dead); range: 95 % score interval, doubtful roots once all dead, once all live",
 		Source:  "Wilson 1927; Newcombe 1998, Stat Med 17:857", Sure: sureOf(all)}
 	if all >= fewCounted {
-		least, most := float64(live)/float64(all), float64(live+doubtful)/float64(all)
-		why := fmt.Sprintf("%d of %s live", live, working.Count(all, "root"))
-		if doubtful > 0 {
-			why += fmt.Sprintf(", %d in doubt", doubtful)
-		}
-		switch {
-		case most < fewShare:
-			r.add("root.few-live", true, why)
-			r.add("root.firm", false, why)
-		case least >= firmShare:
-			r.add("root.firm", true, why)
-			r.add("root.few-live", false, why)
-		case least >= fewShare:
-			r.add("root.few-live", false, why)
-		}
-		r.add(
-			"root.mushy",
-			float64(mushy) > rotShare*float64(all),
-			fmt.Sprintf("%d of %s mushy", mushy, working.Count(all, "root")),
-		)
-		r.add(
-			"root.dry-dead",
-			float64(dry) > rotShare*float64(all),
-			fmt.Sprintf("%d of %s dead and dry", dry, working.Count(all, "root")),
-		)
+		r.shares(live, doubtful, all)
+		of := working.Count(all, "root")
+		r.add("root.mushy", float64(mushy) > rotShare*float64(all), fmt.Sprintf("%d of %s mushy", mushy, of))
+		r.add("root.dry-dead", float64(dry) > rotShare*float64(all), fmt.Sprintf("%d of %s dead and dry", dry, of))
 	}
 	if t.Tips != nil {
 		r.add("root.no-tips", *t.Tips == 0, working.Count(*t.Tips, "growing tip")+" counted")
@@ -168,4 +147,23 @@ func sureOf(counted int) string {
 		return "wide: few roots counted"
 	}
 	return "fair"
+}
+
+// shares gives the signs of how many live that hold at both ends of the doubt.
+func (r *Result) shares(live, doubtful, all int) {
+	least, most := float64(live)/float64(all), float64(live+doubtful)/float64(all)
+	why := fmt.Sprintf("%d of %s live", live, working.Count(all, "root"))
+	if doubtful > 0 {
+		why += fmt.Sprintf(", %d in doubt", doubtful)
+	}
+	switch {
+	case most < fewShare:
+		r.add("root.few-live", true, why)
+		r.add("root.firm", false, why)
+	case least >= firmShare:
+		r.add("root.firm", true, why)
+		r.add("root.few-live", false, why)
+	case least >= fewShare:
+		r.add("root.few-live", false, why)
+	}
 }

@@ -17,112 +17,52 @@ func amounts(s treatment.Situation, x treatment.Step) []working.Amount {
 	switch x.Op {
 	case treatment.ReadyPot:
 		list = pot(s, p)
-	case treatment.FirstWater:
-		if p.ML.Known {
-			list = append(
-				list,
-				amount(
-					"water, round the rim",
-					p.ML.Value,
-					"ml",
-					"0.07 × the pot's volume",
-					working.CommonPractice,
-					"none in the saucer",
-					in("water", p.ML.Value, "ml"),
-				),
-			)
-		}
-		if p.Share.Known {
-			list = append(
-				list,
-				amount(
-					"share of a full watering",
-					p.Share.Value,
-					"",
-					"a quarter at first",
-					working.CommonPractice,
-					"by its roots",
-				),
-			)
-		}
 	case treatment.Soap:
 		list = soap(p)
 	case treatment.Peroxide:
 		list = peroxide(p)
-	case treatment.Flush:
-		if p.ML.Known {
-			list = append(
-				list,
-				amount(
-					"low-mineral water",
-					p.ML.Value/1000,
-					"l",
-					"3 × the pot's volume",
-					"geometry of a frustum; three volumes common practice",
-					"more does no harm where it drains",
-					in("pot", s.Facts.PotWidthCM.Or(14), "cm"),
-				),
-			)
-		}
-	case treatment.Oil, treatment.LabelDrug:
-		if p.ML.Known {
-			list = append(
-				list,
-				amount(
-					"mixed spray, by its label",
-					p.ML.Value,
-					"ml",
-					"by the size of the pot",
-					working.CommonPractice,
-					"the label sets the dose",
-					in("pot", s.Facts.PotWidthCM.Or(14), "cm"),
-				),
-			)
-		}
-	case treatment.SetCup:
-		list = append(
-			list,
-			amount(
-				"base above the water",
-				p.GapMM.Value/10,
-				"cm",
-				"0 to 5 mm",
-				working.CommonPractice,
-				"touching is the limit",
-			),
-		)
-	case treatment.SetDish, treatment.SetReservoir:
-		list = append(
-			list,
-			amount(
-				"depth of the water",
-				p.LevelCM.Value,
-				"cm",
-				"at most a third of the pot; a reservoir a quarter",
-				working.CommonPractice,
-				"falls as the roots go down",
-			),
-		)
 	case treatment.WrapMoss:
 		list = moss(s)
 	case treatment.FeedIt:
 		list = feeding(s, p)
+	case treatment.SetCup:
+		list = append(list, amount("base above the water", p.GapMM.Value/10, "cm", "0 to 5 mm",
+			working.CommonPractice, "touching is the limit"))
+	case treatment.SetDish, treatment.SetReservoir:
+		list = append(list, amount("depth of the water", p.LevelCM.Value, "cm",
+			"at most a third of the pot; a reservoir a quarter", working.CommonPractice, "falls as the roots go down"))
+	case treatment.FirstWater:
+		if p.Share.Known {
+			list = append(list, amount("share of a full watering", p.Share.Value, "", "a quarter at first",
+				working.CommonPractice, "by its roots"))
+		}
 	case treatment.Callus, treatment.Wean, treatment.Harden:
 		if p.Days.Known {
-			list = append(
-				list,
-				amount(
-					"days",
-					p.Days.Value,
-					"days",
-					"by the width of the wound, or the weeks under cover",
-					working.CommonPractice,
-					"what is seen decides",
-				),
-			)
+			list = append(list, amount("days", p.Days.Value, "days",
+				"by the width of the wound, or the weeks under cover", working.CommonPractice, "what is seen decides"))
 		}
 	}
+	if p.ML.Known {
+		list = append(poured(s, x), list...)
+	}
 	return list
+}
+
+// poured gives what is poured or sprayed, with its working.
+func poured(s treatment.Situation, x treatment.Step) []working.Amount {
+	ml, pot := x.Params.ML.Value, in("pot", s.Facts.PotWidthCM.Or(14), "cm")
+	switch x.Op {
+	case treatment.FirstWater:
+		return []working.Amount{amount("water, round the rim", ml, "ml", "0.07 × the pot's volume",
+			working.CommonPractice, "none in the saucer", in("water", ml, "ml"))}
+	case treatment.Flush:
+		return []working.Amount{amount("low-mineral water", ml/1000, "l", "3 × the pot's volume",
+			"geometry of a frustum; three volumes common practice", "more does no harm where it drains", pot)}
+	case treatment.Oil, treatment.LabelDrug:
+		return []working.Amount{amount("mixed spray, by its label", ml, "ml", "by the size of the pot",
+			working.CommonPractice, "the label sets the dose", pot)}
+	}
+	return nil
 }
 
 func in(name string, value float64, unit string) working.Input {

@@ -145,6 +145,31 @@ func dated(s treatment.Situation, p treatment.Plan, ids [][]string) Plan {
 		Asks:      asks(s),
 		Outcome:   p.Outcome,
 	}
+	out.name(s, p)
+	for _, t := range p.SchoolWhy {
+		out.SchoolWhy = append(out.SchoolWhy, fmt.Sprintf("%s (%+d)", t.Text, t.Weight))
+	}
+	for _, l := range p.LeftOut {
+		out.Rules = append(out.Rules, Rule{ID: l.Op, What: leftOut(l.Op), Why: capital(l.Why) + "."})
+	}
+	out.lookAhead(s)
+	w := writing{s: s, pests: pestRow(s, p)}
+	for i, sit := range p.Sittings {
+		if len(sit.Steps) > 0 {
+			w.sitting(&out, i, sit, ids[i])
+		}
+	}
+	for _, letter := range p.Cautions {
+		if c, ok := treatment.CautionByID(letter); ok {
+			out.Cautions = append(out.Cautions, Caution{c.ID, c.Text})
+		}
+	}
+	out.Cautions = append(out.Cautions, Caution{"estimate", treatment.Estimate})
+	return out
+}
+
+// name says what a plan is for: its causes, its wish, its school.
+func (out *Plan) name(s treatment.Situation, p treatment.Plan) {
 	for _, id := range s.Causes {
 		c, _ := cause.ByID(id)
 		out.Causes, out.Names = append(out.Causes, string(id)), append(out.Names, c.Label)
@@ -155,71 +180,68 @@ func dated(s treatment.Situation, p treatment.Plan, ids [][]string) Plan {
 	if p.School != "" {
 		out.Names = append(out.Names, SchoolName(string(p.School)))
 	}
-	for _, t := range p.SchoolWhy {
-		out.SchoolWhy = append(out.SchoolWhy, fmt.Sprintf("%s (%+d)", t.Text, t.Weight))
+}
+
+// writing is what the sittings written so far leave to the next: the pot that is
+// laid out, and the pests' clocks by sitting and step.
+type writing struct {
+	s     treatment.Situation
+	pests map[[2]int]PestTime
+	laid  *treatment.Params
+}
+
+// sitting writes one sitting, the i-th of its plan, on its day.
+func (w *writing) sitting(out *Plan, i int, sit treatment.Sitting, ids []string) {
+	on := w.s.On
+	switch {
+	case sit.Day != nil:
+		on += day.Day(*sit.Day)
+	case sit.LookDay != nil:
+		on += day.Day(*sit.LookDay)
 	}
-	for _, l := range p.LeftOut {
-		out.Rules = append(out.Rules, Rule{ID: l.Op, What: leftOut(l.Op), Why: capital(l.Why) + "."})
+	head := Sitting{
+		N:    len(out.Sittings) + 1,
+		Kind: sit.Kind,
+		Name: sittingNames[sit.Kind],
+		On:   on,
+		Slot: sit.Slot,
+		Gate: sit.Gate.Words(), Waits: sit.Gate,
+		Held: heldIn(sit.Held),
+		Stop: stops[sit.Kind],
 	}
-	out.lookAhead(s)
-	pests := pestRow(s, p)
-	var laid *treatment.Params
-	for i, sit := range p.Sittings {
-		if len(sit.Steps) == 0 {
-			continue
+	for k, x := range sit.Steps {
+		st := w.step(x, ids[k], on)
+		st.Sitting, st.On, st.Gate, st.Waits = head.N, on, head.Gate, sit.Gate
+		if t, ok := w.pests[[2]int{i, k}]; ok {
+			st.Pest = &t
 		}
-		on := s.On
-		switch {
-		case sit.Day != nil:
-			on += day.Day(*sit.Day)
-		case sit.LookDay != nil:
-			on += day.Day(*sit.LookDay)
-		}
-		head := Sitting{
-			N:    len(out.Sittings) + 1,
-			Kind: sit.Kind,
-			Name: sittingNames[sit.Kind],
-			On:   on,
-			Slot: sit.Slot,
-			Gate: sit.Gate.Words(), Waits: sit.Gate,
-			Held: heldIn(sit.Held),
-			Stop: stops[sit.Kind],
-		}
-		for k, x := range sit.Steps {
-			st := step(s, x, ids[i][k])
-			if x.Op == treatment.ReadyPot && x.Params.For != "pieces" {
-				laid = &x.Params
+		out.Steps = append(out.Steps, st)
+		head.Minutes += st.Minutes
+		for _, m := range st.Materials {
+			if !slices.Contains(head.LayOut, m) {
+				head.LayOut = append(head.LayOut, m)
 			}
-			if makes, writes := treatment.EffectOf(treatment.Done{Step: x, Laid: laid}); writes {
-				st.Makes, st.Writes = &makes, treatment.Writes(x.Op)
+			if !slices.Contains(out.Materials, m) {
+				out.Materials = append(out.Materials, m)
 			}
-			st.Sitting, st.On, st.Gate, st.Waits = head.N, on, sit.Gate.Words(), sit.Gate
-			if x.Op == treatment.ByRule && x.Params.What == "" {
-				st.How = ruleOn(s, on) + " " + st.How
-			}
-			if t, ok := pests[[2]int{i, k}]; ok {
-				st.Pest = &t
-			}
-			out.Steps = append(out.Steps, st)
-			head.Minutes += st.Minutes
-			for _, m := range st.Materials {
-				if !slices.Contains(head.LayOut, m) {
-					head.LayOut = append(head.LayOut, m)
-				}
-				if !slices.Contains(out.Materials, m) {
-					out.Materials = append(out.Materials, m)
-				}
-			}
-		}
-		out.Sittings = append(out.Sittings, head)
-	}
-	for _, letter := range p.Cautions {
-		if c, ok := treatment.CautionByID(letter); ok {
-			out.Cautions = append(out.Cautions, Caution{c.ID, c.Text})
 		}
 	}
-	out.Cautions = append(out.Cautions, Caution{"estimate", treatment.Estimate})
-	return out
+	out.Sittings = append(out.Sittings, head)
+}
+
+// step writes one step, with what its tick will say in the record.
+func (w *writing) step(x treatment.Step, id string, on day.Day) Step {
+	st := step(w.s, x, id)
+	if x.Op == treatment.ReadyPot && x.Params.For != "pieces" {
+		w.laid = &x.Params
+	}
+	if makes, writes := treatment.EffectOf(treatment.Done{Step: x, Laid: w.laid}); writes {
+		st.Makes, st.Writes = &makes, treatment.Writes(x.Op)
+	}
+	if x.Op == treatment.ByRule && x.Params.What == "" {
+		st.How = ruleOn(w.s, on) + " " + st.How
+	}
+	return st
 }
 
 func capital(s string) string {
