@@ -331,13 +331,7 @@ func (h *hand) strand(
 		}
 		at = id(fmt.Sprintf("%s/%s/%d", h.label, sort, i))
 		known[i] = at
-		g := record.Grown{Growth: at, Sort: sort, CameWith: came, State: recovery.Starting}
-		if came {
-			size := math.Round(mm)
-			g.State, g.SizeMM = recovery.Mature, &size
-			l.written[at] = size
-		}
-		h.writeOn(max(began, h.state().ArrivedOn), record.Body{Grown: &g})
+		h.newStrand(at, sort, came, began, math.Round(mm))
 		if came {
 			return
 		}
@@ -487,4 +481,14 @@ func (h *hand) showTrouble(scene *drawing.Scene) {
 	for i := range int(math.Round(mostYellow * ill * float64(len(scene.Blades)))) {
 		scene.Blades[i].Yellow = true
 	}
+}
+
+// newStrand writes down a growth that was not followed yet.
+func (h *hand) newStrand(at uuid.UUID, sort recovery.GrowthSort, came bool, began day.Day, size float64) {
+	g := record.Grown{Growth: at, Sort: sort, CameWith: came, State: recovery.Starting}
+	if came {
+		g.State, g.SizeMM = recovery.Mature, &size
+		h.life.written[at] = size
+	}
+	h.writeOn(max(began, h.state().ArrivedOn), record.Body{Grown: &g})
 }

@@ -14,73 +14,51 @@ import (
 // zygopetalum is the longest story: a water bridge, a trip on which its dish ran
 // over, a step back, and slow roots again.
 func zygopetalum(c *clinic) {
-	h := c.arrive(
-		262,
-		"Customs cage",
-		record.Arrived{
-			Label:      "T-014",
-			Name:       "Zygopetalum by the north stair",
-			Profile:    "zygopetalum-maculatum",
-			Habit:      "sympodial-orchid",
-			From:       "clear-out table at the harbour market",
-			Price:      p(4.0),
-			Packing:    record.PackedWet,
-			PotWidthCM: p(14.0),
-			PotDepthCM: p(12.0),
-			Medium:     "fine bark gone to mud",
-			Leaves:     p(7),
-			Growths:    p(3),
-			Isolated:   true,
-		},
-	)
-	h.begin(
-		sim.Spec{
-			LeafMM:   260,
-			Roots:    0.09,
-			Reserves: 0.55,
-			Water:    0.9,
-			Rot:      0.6,
-			Lag:      27,
-			Every:    8,
-			RootMM:   0.62,
-			Vigour:   0.95,
-		},
-	)
+	h := c.arrive(262, "Customs cage", record.Arrived{
+		Label: "T-014", Name: "Zygopetalum by the north stair",
+		Profile: "zygopetalum-maculatum", Habit: "sympodial-orchid",
+		From: "clear-out table at the harbour market", Price: p(4.0), Packing: record.PackedWet,
+		PotWidthCM: p(14.0), PotDepthCM: p(12.0), Medium: "fine bark gone to mud",
+		Leaves: p(7), Growths: p(3), Isolated: true,
+	})
+	h.begin(sim.Spec{LeafMM: 260, Roots: 0.09, Reserves: 0.55, Water: 0.9, Rot: 0.6, Lag: 27, Every: 8,
+		RootMM: 0.62, Vigour: 0.95})
 	h.examine(
 		262,
-		[]string{
-			"care.new-arrival",
-			"stem.shrivelled-newest",
-			"med.broken-down",
-			"med.wet-long",
-			"root.mushy",
-			"root.few-live",
-			"root.no-tips",
-			"root.smell",
-		},
+		[]string{"care.new-arrival", "stem.shrivelled-newest", "med.broken-down", "med.wet-long", "root.mushy",
+			"root.few-live", "root.no-tips", "root.smell"},
 		[]string{"pest.scale-bumps", "pest.cotton", "stem.soft-brown", "leaf.black-mush", "flower.in-spike"},
 	)
 	h.accept(262, "root-rot", "medium-collapsed")
-	h.plan(
-		262,
-		sheet.Answers{
-			LiveRoots:   p(3),
-			LiveTips:    p(0),
-			RootBallCM:  p(6.0),
-			Reserves:    facts.Ridged,
-			LookDays:    p(2),
-			WarmthC:     p(22.0),
-			HumidityPct: p(55.0),
-			InSpike:     p(false),
-			School:      "S1",
-		},
-	)
+	h.plan(262, sheet.Answers{
+		LiveRoots: p(3), LiveTips: p(0), RootBallCM: p(6.0), Reserves: facts.Ridged, LookDays: p(2),
+		WarmthC: p(22.0), HumidityPct: p(55.0), InSpike: p(false), School: "S1",
+	})
 	h.carryOut(262)
 	h.life.plant.Treat()
 	h.life.plant.LoseRoots(0.1)
 	h.tally(262, roots.Count{Live: 3, Doubtful: 2, DeadDry: 4, Mushy: 14}, 28, 0, 6)
 	h.potted(261, 9, 9, "no medium, a cup of water below")
 	h.carryOut(261)
+	ranOver(h)
+	h.potted(72, 9, 9, "fine bark over a dish")
+	h.live(20)
+	h.meter(20, 9000, 9, 17, 23, 54)
+	h.live(17)
+	h.examine(
+		17,
+		[]string{"new.clean", "stem.shrivelled-oldest"},
+		[]string{"root.smell", "leaf.drooping", "pest.scale-bumps", "pest.cotton", "stem.soft-brown", "new.rotting"},
+	)
+	h.accept(17, "root-rot")
+	h.confirm(17, "seen", "root-rot", "medium-collapsed")
+	h.live(9)
+	h.countRoots(9, roots.Count{Live: 9, Doubtful: 1, Mushy: 1}, 7)
+	h.live(0)
+}
+
+// ranOver is the trip on which the zygopetalum's dish ran over, and the step back.
+func ranOver(h *hand) {
 	h.life.away = [][2]int{{124, 98}}
 	h.live(126)
 	h.note(125, "Trip to the islands; the sitter has the list of the ticket hall, the cage was not on it.")
@@ -102,20 +80,6 @@ func zygopetalum(c *clinic) {
 	h.shoot(h.on(98))
 	h.life.nextLook = h.on(95)
 	h.live(72)
-	h.potted(72, 9, 9, "fine bark over a dish")
-	h.live(20)
-	h.meter(20, 9000, 9, 17, 23, 54)
-	h.live(17)
-	h.examine(
-		17,
-		[]string{"new.clean", "stem.shrivelled-oldest"},
-		[]string{"root.smell", "leaf.drooping", "pest.scale-bumps", "pest.cotton", "stem.soft-brown", "new.rotting"},
-	)
-	h.accept(17, "root-rot")
-	h.confirm(17, "seen", "root-rot", "medium-collapsed")
-	h.live(9)
-	h.countRoots(9, roots.Count{Live: 9, Doubtful: 1, Mushy: 1}, 7)
-	h.live(0)
 }
 
 // masdevallia was lost: a cool grower in a hot week on the deck.

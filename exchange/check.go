@@ -42,28 +42,31 @@ func (a Archive) Faults() (faults record.Faults) {
 	}
 	for i, s := range a.Supplies {
 		named(fmt.Sprintf("supplies[%d].name", i), s.Name, 80)
-		if !supplyUnits[s.Unit] {
-			add(
-				fmt.Sprintf("supplies[%d].unit", i),
-				"the cupboard counts in ml, l, g, kg or pieces, not in %q",
-				s.Unit,
-			)
-		}
-		if s.Low < 0 || s.Price != nil && *s.Price < 0 {
-			add(fmt.Sprintf("supplies[%d]", i), "neither what is low nor a price can be less than 0")
-		}
-		for j, m := range s.Moves {
-			if math.Abs(m.Amount) > 1e6 || utf8.RuneCountInString(m.Why) > 200 {
-				add(
-					fmt.Sprintf("supplies[%d].moves[%d]", i, j),
-					"this move cannot be right: an amount up to a million is wanted, and at most 200 characters of why",
-				)
-			}
-		}
+		faults = append(faults, s.faults(fmt.Sprintf("supplies[%d]", i))...)
 	}
 	for i, c := range a.Cases {
 		if err := c.Teaches(); err != nil {
 			add(fmt.Sprintf("cases[%d]", i), "%s", err)
+		}
+	}
+	return faults
+}
+
+// faults says what is wrong with a supply that stands at a place of its archive.
+func (s Supply) faults(at string) (faults record.Faults) {
+	add := func(field, format string, args ...any) {
+		faults = append(faults, record.Fault{Field: at + field, Message: fmt.Sprintf(format, args...)})
+	}
+	if !supplyUnits[s.Unit] {
+		add(".unit", "the cupboard counts in ml, l, g, kg or pieces, not in %q", s.Unit)
+	}
+	if s.Low < 0 || s.Price != nil && *s.Price < 0 {
+		add("", "neither what is low nor a price can be less than 0")
+	}
+	for j, m := range s.Moves {
+		if math.Abs(m.Amount) > 1e6 || utf8.RuneCountInString(m.Why) > 200 {
+			add(fmt.Sprintf(".moves[%d]", j),
+				"this move cannot be right: an amount up to a million is wanted, and at most 200 characters of why")
 		}
 	}
 	return faults

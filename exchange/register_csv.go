@@ -134,48 +134,9 @@ func ReadRegister(raw []byte, today day.Day) (plants []Plant, places []Place, er
 	}
 	placeID := map[string]uuid.UUID{}
 	for n, row := range list {
-		fail := func(column, wanted string) error {
-			return fmt.Errorf("row %d, column “%s”: %s", n+2, column, wanted)
-		}
-		a := record.Arrived{
-			Label:    row["label"],
-			Name:     row["name"],
-			Profile:  row["kind"],
-			Habit:    row["habit"],
-			From:     row["from"],
-			Packing:  record.Packing(row["packing"]),
-			Medium:   row["medium"],
-			Note:     row["note"],
-			Had:      record.Had(row["had"]),
-			Isolated: row["isolated"] == "true" || row["isolated"] == "yes",
-		}
-		on := today
-		if row["arrived"] == "" && a.Had == "" {
-			a.Had = record.HadUnknown // taken in today, and nobody says since when it is had
-		}
-		if row["arrived"] != "" {
-			if on, err = day.Parse(row["arrived"]); err != nil {
-				return nil, nil, fail("arrived", "write the day as 2026-11-24")
-			}
-		}
-		for column, to := range map[string]**float64{"price": &a.Price, "pot_width_cm": &a.PotWidthCM,
-			"pot_depth_cm": &a.PotDepthCM} {
-			if row[column] != "" {
-				v, err := strconv.ParseFloat(row[column], 64)
-				if err != nil {
-					return nil, nil, fail(column, "write a number with a point, as 12.5")
-				}
-				*to = &v
-			}
-		}
-		for column, to := range map[string]**int{"leaves": &a.Leaves, "growths": &a.Growths} {
-			if row[column] != "" {
-				v, err := strconv.Atoi(row[column])
-				if err != nil {
-					return nil, nil, fail(column, "write a whole number")
-				}
-				*to = &v
-			}
+		a, on, err := arrivalOf(row, n+2, today)
+		if err != nil {
+			return nil, nil, err
 		}
 		if name := strings.TrimSpace(row["place"]); name != "" {
 			at, known := placeID[strings.ToLower(name)]
@@ -186,25 +147,11 @@ func ReadRegister(raw []byte, today day.Day) (plants []Plant, places []Place, er
 			}
 			a.Place = &at
 		}
-		id := uuid.NewSHA1(
-			space,
-			[]byte(
-				fmt.Sprint(
-					row["label"],
-					"\x00",
-					row["name"],
-					"\x00",
-					row["habit"],
-					"\x00",
-					row["arrived"],
-					"\x00",
-					row["from"],
-				),
-			),
-		)
+		id := uuid.NewSHA1(space, []byte(strings.Join(
+			[]string{row["label"], row["name"], row["habit"], row["arrived"], row["from"]}, "\x00")))
 		if row["id"] != "" {
 			if id, err = uuid.Parse(row["id"]); err != nil {
-				return nil, nil, fail("id", "leave it empty, or give the id that the register wrote")
+				return nil, nil, inRow(n+2, "id", "leave it empty, or give the id that the register wrote")
 			}
 		}
 		e := record.Entry{
@@ -217,4 +164,53 @@ func ReadRegister(raw []byte, today day.Day) (plants []Plant, places []Place, er
 		plants = append(plants, Plant{ID: id, Name: a.Name, Entries: []record.Entry{e}})
 	}
 	return plants, places, nil
+}
+
+func inRow(n int, column, wanted string) error {
+	return fmt.Errorf("row %d, column “%s”: %s", n, column, wanted)
+}
+
+// arrivalOf reads the arrival in the n-th row of a register, and its day.
+func arrivalOf(row map[string]string, n int, today day.Day) (a record.Arrived, on day.Day, err error) {
+	a = record.Arrived{
+		Label:    row["label"],
+		Name:     row["name"],
+		Profile:  row["kind"],
+		Habit:    row["habit"],
+		From:     row["from"],
+		Packing:  record.Packing(row["packing"]),
+		Medium:   row["medium"],
+		Note:     row["note"],
+		Had:      record.Had(row["had"]),
+		Isolated: row["isolated"] == "true" || row["isolated"] == "yes",
+	}
+	on = today
+	if row["arrived"] == "" && a.Had == "" {
+		a.Had = record.HadUnknown // taken in today, and nobody says since when it is had
+	}
+	if row["arrived"] != "" {
+		if on, err = day.Parse(row["arrived"]); err != nil {
+			return a, on, inRow(n, "arrived", "write the day as 2026-11-24")
+		}
+	}
+	for column, to := range map[string]**float64{"price": &a.Price, "pot_width_cm": &a.PotWidthCM,
+		"pot_depth_cm": &a.PotDepthCM} {
+		if row[column] != "" {
+			v, err := strconv.ParseFloat(row[column], 64)
+			if err != nil {
+				return a, on, inRow(n, column, "write a number with a point, as 12.5")
+			}
+			*to = &v
+		}
+	}
+	for column, to := range map[string]**int{"leaves": &a.Leaves, "growths": &a.Growths} {
+		if row[column] != "" {
+			v, err := strconv.Atoi(row[column])
+			if err != nil {
+				return a, on, inRow(n, column, "write a whole number")
+			}
+			*to = &v
+		}
+	}
+	return a, on, nil
 }

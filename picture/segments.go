@@ -41,39 +41,46 @@ func walk(raw []byte) (s segments, ok bool) {
 		case marker == eoi:
 			s.plain = s.plain && i+2 == len(raw)
 			return s, s.width > 0
-		case marker >= 0xd0 && marker <= 0xd7 || marker == 0x01:
+		case restarts(marker) || marker == 0x01:
 			i += 2
 			continue
 		}
-		if i+4 > len(raw) {
+		body, whole := segmentAt(raw, i)
+		if !whole || !s.segment(marker, body) {
 			return s, false
 		}
-		length := int(binary.BigEndian.Uint16(raw[i+2:]))
-		if length < 2 || i+2+length > len(raw) {
-			return s, false
-		}
-		body := raw[i+4 : i+2+length]
-		switch marker {
-		case sof0, sof0 + 1, sof2:
-			if !s.frame(body) {
-				return s, false
-			}
-			s.progressive = marker == sof2
-		case dqt, dht, dri, sos:
-		default:
-			s.plain = false // a camera's words, a comment, a profile
-		}
-		i += 2 + length
-		if marker != sos {
-			continue
-		}
-		// What follows is the picture itself, until a marker that is none of its own.
-		for i+1 < len(raw) && (raw[i] != 0xff || raw[i+1] == 0 || raw[i+1] >= 0xd0 && raw[i+1] <= 0xd7) {
-			i++
+		i += 4 + len(body)
+		if marker == sos {
+			i = scanEnd(raw, i)
 		}
 	}
 	return s, false
 }
+
+// segment reads one segment; false where it cannot be right.
+func (s *segments) segment(marker byte, body []byte) bool {
+	switch marker {
+	case sof0, sof0 + 1, sof2:
+		if !s.frame(body) {
+			return false
+		}
+		s.progressive = marker == sof2
+	case dqt, dht, dri, sos:
+	default:
+		s.plain = false // a camera's words, a comment, a profile
+	}
+	return true
+}
+
+// scanEnd finds where the picture itself ends: at a marker that is none of its own.
+func scanEnd(raw []byte, i int) int {
+	for i+1 < len(raw) && (raw[i] != 0xff || raw[i+1] == 0 || restarts(raw[i+1])) {
+		i++
+	}
+	return i
+}
+
+func restarts(marker byte) bool { return marker >= 0xd0 && marker <= 0xd7 }
 
 // frame reads the size and the sampling out of a frame's head.
 func (s *segments) frame(body []byte) bool {
@@ -97,4 +104,17 @@ func (s *segments) frame(body []byte) bool {
 func Plain(raw []byte) (width, height int, ok bool) {
 	s, whole := walk(raw)
 	return s.width, s.height, whole && s.plain
+}
+
+// segmentAt is what a segment holds behind its marker and its length; false
+// where it is cut off.
+func segmentAt(raw []byte, i int) (body []byte, whole bool) {
+	if i+4 > len(raw) {
+		return nil, false
+	}
+	length := int(binary.BigEndian.Uint16(raw[i+2:]))
+	if length < 2 || i+2+length > len(raw) {
+		return nil, false
+	}
+	return raw[i+4 : i+2+length], true
 }

@@ -282,16 +282,14 @@ func (s State) belongs(e Entry) (at int, begins bool) {
 		return -1, false
 	}
 	lead := s.leading()
-	if lead < 0 || !s.Cases[lead].Open() {
-		switch {
-		case e.Diagnosed != nil:
-			return -1, !e.Diagnosed.Nothing
-		case e.Planned != nil:
-			return -1, true
-		case e.Examined != nil:
-			return -1, false
-		}
+	if (lead < 0 || !s.Cases[lead].Open()) && (e.Diagnosed != nil || e.Planned != nil || e.Examined != nil) {
+		return -1, e.Planned != nil || e.Diagnosed != nil && !e.Diagnosed.Nothing
 	}
+	return s.belongsTo(e, lead)
+}
+
+// belongsTo says to which case an entry belongs that names none, where one leads.
+func (s State) belongsTo(e Entry, lead int) (at int, begins bool) {
 	switch {
 	case e.Closed != nil && lead < 0 && !e.Closed.leaves():
 		return -1, true // older records ended what nobody had named

@@ -36,11 +36,18 @@ func (s *situation) checkCase() Faults {
 	case e.Case != nil && e.On != 0 && e.On < c.From:
 		const said = "%s is before its case, which began on %s; correct the day, or name another case"
 		return Faults{{Field: "on", Message: fmt.Sprintf(said, e.On, c.From)}}
+	}
+	return state.checkNamed(e, c)
+}
+
+// checkNamed says what keeps a decision or a plan from the case that it names.
+func (s State) checkNamed(e Entry, c Case) Faults {
+	switch {
 	case (e.Planned != nil || e.Diagnosed != nil) && e.Case != nil && !c.Open():
 		const said = "this case ended on %s; open a new one, or take this one up again"
 		return Faults{{Field: "case", Message: fmt.Sprintf(said, *c.EndedOn()), Conflict: true}}
 	case e.Diagnosed != nil:
-		return state.oneCaseEach(c, e.Diagnosed.Causes)
+		return s.oneCaseEach(c, e.Diagnosed.Causes)
 	}
 	return nil
 }

@@ -62,9 +62,9 @@ func (srv *server) confirm(ctx context.Context, a store.Account, by ByOwner) err
 func (srv *server) accountOperations(api huma.API) {
 	register := func(id, method, path, summary string) huma.Operation { return op(id, method, path, summary, "account") }
 	huma.Register(api, register("get-account", http.MethodGet, "/api/account", "The account with its sessions"),
-		signedIn(srv, func(ctx context.Context, a store.Account, _ *struct{}) (*struct{ Body AccountView }, error) {
+		signedIn(srv, func(ctx context.Context, a store.Account, _ *struct{}) (*body[AccountView], error) {
 			view, err := srv.accountView(ctx, a)
-			return &struct{ Body AccountView }{view}, err
+			return &body[AccountView]{view}, err
 		}))
 	huma.Register(api, register("change-account", http.MethodPut, "/api/account", "Change name and address"),
 		signedIn(srv, srv.changeAccount))
@@ -89,7 +89,7 @@ func (srv *server) accountOperations(api huma.API) {
 		"Take the key into use; gives the recovery codes, once"), signedIn(srv, srv.confirmSecondFactor))
 	huma.Register(api, register("drop-second-factor", http.MethodPost, "/api/account/second-factor/drop",
 		"Take the second factor away"),
-		signedIn(srv, func(ctx context.Context, a store.Account, in *struct{ Body ByOwner }) (*struct{}, error) {
+		signedIn(srv, func(ctx context.Context, a store.Account, in *body[ByOwner]) (*struct{}, error) {
 			if err := srv.confirm(ctx, a, in.Body); err != nil {
 				return nil, err
 			}
@@ -101,7 +101,7 @@ func (srv *server) accountOperations(api huma.API) {
 		}))
 	huma.Register(api, register("erase-account", http.MethodPost, "/api/account/erase",
 		"Delete the account with everything in it"),
-		signedIn(srv, func(ctx context.Context, a store.Account, in *struct{ Body ByOwner }) (*struct{}, error) {
+		signedIn(srv, func(ctx context.Context, a store.Account, in *body[ByOwner]) (*struct{}, error) {
 			if a.User.Email == srv.DemoEmail {
 				return nil, huma.Error403Forbidden("The demo clinic stays. Open an account of your own to try this.")
 			}
@@ -139,7 +139,7 @@ func (srv *server) changeAccount(ctx context.Context, a store.Account, in *struc
 		Email string `json:"email" maxLength:"254"`
 	}
 },
-) (*struct{ Body AccountView }, error) {
+) (*body[AccountView], error) {
 	var details []error
 	if strings.TrimSpace(in.Body.Name) == "" {
 		details = append(details, &huma.ErrorDetail{Location: "body.name", Message: "say what you are called"})
@@ -169,7 +169,7 @@ func (srv *server) changeAccount(ctx context.Context, a store.Account, in *struc
 	srv.letKnow(ctx, a.User, "name or address were changed") // to the address it had
 	a.User.Name, a.User.Email = strings.TrimSpace(in.Body.Name), strings.TrimSpace(in.Body.Email)
 	view, err := srv.accountView(ctx, a)
-	return &struct{ Body AccountView }{view}, err
+	return &body[AccountView]{view}, err
 }
 
 func (srv *server) changePassword(ctx context.Context, a store.Account, in *struct {
@@ -209,7 +209,7 @@ func (srv *server) makeLink(ctx context.Context, a store.Account, in *struct {
 		Email string `json:"email" maxLength:"254" doc:"Of somebody who works in this collection."`
 	}
 },
-) (*struct{ Body LinkView }, error) {
+) (*body[LinkView], error) {
 	if a.User.Email == srv.DemoEmail {
 		return nil, huma.Error403Forbidden("The demo's account stays as it is. Open an account of your own to try this.")
 	}
@@ -230,11 +230,11 @@ func (srv *server) makeLink(ctx context.Context, a store.Account, in *struct {
 		return nil, err
 	}
 	srv.letKnow(ctx, user, "somebody who shares your collection made a link that sets your password")
-	return &struct{ Body LinkView }{LinkView{srv.linkTo(token), until}}, nil
+	return &body[LinkView]{LinkView{srv.linkTo(token), until}}, nil
 }
 
-func (srv *server) newSecondFactor(ctx context.Context, a store.Account, in *struct{ Body ByOwner }) (
-	*struct{ Body SecondFactorKey }, error,
+func (srv *server) newSecondFactor(ctx context.Context, a store.Account, in *body[ByOwner]) (
+	*body[SecondFactorKey], error,
 ) {
 	if a.User.Email == srv.DemoEmail {
 		return nil, huma.Error403Forbidden("The demo's account stays as it is. Open an account of your own to try this.")
@@ -255,7 +255,7 @@ func (srv *server) newSecondFactor(ctx context.Context, a store.Account, in *str
 	if err := png.Encode(&out, picture); err != nil {
 		return nil, err
 	}
-	return &struct{ Body SecondFactorKey }{SecondFactorKey{
+	return &body[SecondFactorKey]{SecondFactorKey{
 		Secret: key.Secret(), Picture: "data:image/png;base64," + base64.StdEncoding.EncodeToString(out.Bytes()),
 	}}, nil
 }

@@ -20,7 +20,7 @@ type BenchTables struct {
 	Chemicals   []mix.Chemical   `json:"chemicals"`
 }
 
-type benchOutput struct{ Body bench.Reckoning }
+type benchOutput body[bench.Reckoning]
 
 // instrument makes an operation of a reckoning. Its refusals name the field.
 func instrument[I any](
@@ -30,7 +30,7 @@ func instrument[I any](
 	reckon func(context.Context, store.Account, I) (bench.Reckoning, error),
 ) {
 	huma.Register(api, op("bench-"+id, http.MethodPost, "/api/bench/"+id, summary+"; records nothing", "bench"),
-		signedIn(srv, func(ctx context.Context, a store.Account, in *struct{ Body I }) (*benchOutput, error) {
+		signedIn(srv, func(ctx context.Context, a store.Account, in *body[I]) (*benchOutput, error) {
 			r, err := reckon(ctx, a, in.Body)
 			var fault bench.Fault
 			if errors.As(err, &fault) {
@@ -87,11 +87,11 @@ type airInput struct {
 }
 
 func (srv *server) benchOperations(api huma.API) {
-	tables := &struct{ Body BenchTables }{BenchTables{bench.Recipes(), mix.Ingredients(), mix.Chemicals()}}
+	tables := &body[BenchTables]{BenchTables{bench.Recipes(), mix.Ingredients(), mix.Chemicals()}}
 	huma.Register(
 		api,
 		op("get-bench", http.MethodGet, "/api/bench", "Recipes, ingredients and what must not meet", "bench"),
-		signedIn(srv, func(context.Context, store.Account, *struct{}) (*struct{ Body BenchTables }, error) {
+		signedIn(srv, func(context.Context, store.Account, *struct{}) (*body[BenchTables], error) {
 			return tables, nil
 		}),
 	)

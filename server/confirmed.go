@@ -48,7 +48,7 @@ func (srv *server) confirmedOperations(api huma.API) {
 			"The collection's confirmed cases, and how well the first look foretold them",
 			"diagnosis",
 		),
-		signedIn(srv, func(ctx context.Context, a store.Account, _ *struct{}) (*struct{ Body Calibration }, error) {
+		signedIn(srv, func(ctx context.Context, a store.Account, _ *struct{}) (*body[Calibration], error) {
 			today := a.Collection.Today(srv.Clock())
 			cases, err := srv.store.ConfirmedCases(ctx, a.Collection.ID, today-caseYears*365)
 			if err != nil {
@@ -84,7 +84,7 @@ func (srv *server) confirmedOperations(api huma.API) {
 				score := diagnosis.ScoreForetold(said)
 				out.Score, out.Enough = &score, len(said) >= diagnosis.CasesForAShare
 			}
-			return &struct{ Body Calibration }{out}, nil
+			return &body[Calibration]{out}, nil
 		}),
 	)
 }

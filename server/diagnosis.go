@@ -2,7 +2,6 @@ package server
 
 import (
 	"context"
-	"fmt"
 	"net/http"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -128,91 +127,72 @@ func brokenRules(list []check.Breach) []RuleBroken {
 }
 
 func (srv *server) diagnosisOperations(api huma.API) {
-	huma.Register(
-		api,
-		op(
-			"differential",
-			http.MethodPost,
-			"/api/plants/{plant}/differential",
-			"What the answers so far point to; records nothing",
-			"diagnosis",
-		),
-		signedIn(
-			srv,
-			func(ctx context.Context, a store.Account, in *differentialInput) (*struct{ Body Differential }, error) {
-				state, err := srv.state(ctx, a, in.Plant)
-				if err != nil {
-					return nil, err
-				}
-				said := in.Body.Answered
-				look := record.Examined{
-					Present: said.Present, Absent: said.Absent, Unsure: said.Unsure, Again: said.Again,
-					Unknown: said.Unknown, Degrees: said.Degrees,
-				}
-				for _, sign := range in.Body.Overruled {
-					look.Overruled = append(look.Overruled, record.Overruled{Sign: sign})
-				}
-				state.Examined = &record.Look{Examined: look}
-				d, err := srv.differential(ctx, state, a)
-				if err != nil {
-					return nil, err
-				}
-				return &struct{ Body Differential }{d}, nil
-			},
-		),
-	)
-	huma.Register(
-		api,
-		op(
-			"preview-plan",
-			http.MethodPost,
-			"/api/plants/{plant}/plan",
-			"The plan for the accepted causes; records nothing",
-			"diagnosis",
-		),
-		signedIn(srv, func(ctx context.Context, a store.Account, in *planInput) (*struct{ Body PlanPreview }, error) {
-			sit, answers, err := srv.situation(ctx, a, in)
-			if err != nil {
-				return nil, err
-			}
-			made, err := sheet.Of(sit, answers)
-			if err != nil {
-				return nil, huma.Error422UnprocessableEntity(err.Error())
-			}
-			list, err := srv.shopping(ctx, a, made.Sheet.Steps)
-			if err != nil {
-				return nil, err
-			}
-			preview := PlanPreview{
-				Plan:      made.Sheet,
-				Schools:   sheet.SchoolsFor(made.Situation, made.Sheet),
-				Answers:   sheet.Known(made.Situation.Facts),
-				Odds:      prognosis.Odds(made.Sheet.Causes),
-				Needs:     list.Body.Needs,
-				Breaches:  brokenRules(made.Breaches),
-				Questions: sheet.QuestionsFor(sit, answers),
-				Facts:     made.Situation.Facts.Rows(),
-			}
-			return &struct{ Body PlanPreview }{preview}, nil
-		}),
-	)
-	huma.Register(
-		api,
-		op(
-			"plan-choices",
-			http.MethodPost,
-			"/api/plants/{plant}/plan/choices",
-			"The disagreements of the trade that change this plan; records nothing",
-			"diagnosis",
-		),
-		signedIn(srv, func(ctx context.Context, a store.Account, in *planInput) (*struct{ Body PlanChoices }, error) {
-			sit, answers, err := srv.situation(ctx, a, in)
-			if err != nil {
-				return nil, err
-			}
-			return &struct{ Body PlanChoices }{PlanChoices{sheet.ChoicesFor(sit, answers)}}, nil
-		}),
-	)
+	huma.Register(api, op("differential", http.MethodPost, "/api/plants/{plant}/differential",
+		"What the answers so far point to; records nothing", "diagnosis"),
+		signedIn(srv, srv.answerDifferential))
+	huma.Register(api, op("preview-plan", http.MethodPost, "/api/plants/{plant}/plan",
+		"The plan for the accepted causes; records nothing", "diagnosis"),
+		signedIn(srv, srv.previewPlan))
+	huma.Register(api, op("plan-choices", http.MethodPost, "/api/plants/{plant}/plan/choices",
+		"The disagreements of the trade that change this plan; records nothing", "diagnosis"),
+		signedIn(srv, srv.planChoices))
+}
+
+func (srv *server) answerDifferential(
+	ctx context.Context, a store.Account, in *differentialInput,
+) (*body[Differential], error) {
+	state, err := srv.state(ctx, a, in.Plant)
+	if err != nil {
+		return nil, err
+	}
+	said := in.Body.Answered
+	look := record.Examined{
+		Present: said.Present, Absent: said.Absent, Unsure: said.Unsure, Again: said.Again,
+		Unknown: said.Unknown, Degrees: said.Degrees,
+	}
+	for _, sign := range in.Body.Overruled {
+		look.Overruled = append(look.Overruled, record.Overruled{Sign: sign})
+	}
+	state.Examined = &record.Look{Examined: look}
+	d, err := srv.differential(ctx, state, a)
+	if err != nil {
+		return nil, err
+	}
+	return &body[Differential]{d}, nil
+}
+
+func (srv *server) previewPlan(ctx context.Context, a store.Account, in *planInput) (*body[PlanPreview], error) {
+	sit, answers, err := srv.situation(ctx, a, in)
+	if err != nil {
+		return nil, err
+	}
+	made, err := sheet.Of(sit, answers)
+	if err != nil {
+		return nil, huma.Error422UnprocessableEntity(err.Error())
+	}
+	list, err := srv.shopping(ctx, a, made.Sheet.Steps)
+	if err != nil {
+		return nil, err
+	}
+	preview := PlanPreview{
+		Plan:      made.Sheet,
+		Schools:   sheet.SchoolsFor(made.Situation, made.Sheet),
+		Answers:   sheet.Known(made.Situation.Facts),
+		Odds:      prognosis.Odds(made.Sheet.Causes),
+		Needs:     list.Body.Needs,
+		Breaches:  brokenRules(made.Breaches),
+		Questions: sheet.QuestionsFor(sit, answers),
+		Facts:     made.Situation.Facts.Rows(),
+	}
+	return &body[PlanPreview]{preview}, nil
+}
+
+func (srv *server) planChoices(ctx context.Context, a store.Account, in *planInput) (*body[PlanChoices], error) {
+	sit, answers, err := srv.situation(ctx, a, in)
+	if err != nil {
+		return nil, err
+	}
+	return &body[PlanChoices]{PlanChoices{sheet.ChoicesFor(sit, answers)}}, nil
 }
 
 // situation reads what a plan is asked for, from the record and the answers.
@@ -272,6 +252,14 @@ func (srv *server) differential(ctx context.Context, state record.State, a store
 	out.Sets, out.Checks, out.Turns = c.Sets(), c.NextChecks(), c.Turns()
 	out.Waits = state.Waits(out.Checks, today)
 	out.Moves, out.ToRuleOut, out.Suggested = c.Moves(out.Checks), c.ToRuleOut(), c.Suggested()
+	out.suspects(c)
+	out.Minutes = diagnosis.Minutes(append(append([]string{}, state.Examined.Present...), state.Examined.Absent...))
+	out.Working = c.Working()
+	return out, nil
+}
+
+// suspects lists the likeliest causes with what speaks for and against each.
+func (out *Differential) suspects(c *diagnosis.Case) {
 	ranked := c.Causes()
 	var ids []string
 	for _, cc := range ranked[:suspectsShown] {
@@ -292,20 +280,4 @@ func (srv *server) differential(ctx context.Context, state record.State, a store
 			out.Others++
 		}
 	}
-	out.Minutes = diagnosis.Minutes(append(append([]string{}, state.Examined.Present...), state.Examined.Absent...))
-	out.Working = working.Working{
-		Inputs: []working.Input{
-			{Name: "signs seen", Value: float64(len(e.Present))},
-			{Name: "looked for, not there", Value: float64(len(e.Absent))},
-			{Name: "causes thought of at the same time, at most", Value: diagnosis.MostTogether},
-			{Name: "share that rarer mixtures may have, at most; left out", Value: c.Left()},
-		},
-		Formula: "P(sign absent) = (1 − background) × Π(1 − link); P(cause) = 1 − (1 − prior) × " +
-			"Π(1 − strength) over what brings it on; summed over the sets of causes; a condition that was seen " +
-			"counts as true",
-		Source: "noisy-OR networks: Pearl 1988, ch. 4; Heckerman 1989; Shwe et al. 1991, Methods Inf Med 30:241. " +
-			"Priors, links and strengths: common practice",
-		Sure: fmt.Sprintf("as good as its tables; these were tried on %d worked cases that people wrote down, which are "+
-			"no outcomes", diagnosis.CasesTriedOn)}
-	return out, nil
 }

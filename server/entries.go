@@ -36,7 +36,7 @@ type EntryView struct {
 	Live bool        `json:"live" doc:"False when it was undone or corrected."`
 }
 
-type entryOutput struct{ Body EntryView }
+type entryOutput body[EntryView]
 
 // ListedEntry is an entry with the cases that it is part of.
 type ListedEntry struct {

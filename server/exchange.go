@@ -14,7 +14,6 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/google/uuid"
 
-	"tendermend/core/day"
 	"tendermend/core/diagnosis"
 	"tendermend/exchange"
 	"tendermend/store"
@@ -68,63 +67,23 @@ func fileOp(id, path, summary, kind string) huma.Operation {
 }
 
 func (srv *server) exchangeOperations(api huma.API) {
-	today := func(a store.Account) day.Day { return a.Collection.Today(srv.Clock()) }
+
+	huma.Register(api, fileOp("get-archive", "/api/archive.json",
+		"The whole collection as JSON (docs/archive.schema.json)", "application/json"),
+		signedIn(srv, srv.getArchive))
 	huma.Register(
 		api,
-		fileOp(
-			"get-archive",
-			"/api/archive.json",
-			"The whole collection as JSON (docs/archive.schema.json)",
-			"application/json",
-		),
-		signedIn(srv, func(ctx context.Context, a store.Account, in *archiveInput) (*huma.StreamResponse, error) {
-			out, err := srv.store.Archive(ctx, a.Collection, nil, in.Pictures, today(a))
-			if err != nil {
-				return nil, err
-			}
-			return srv.stream("collection.json", "application/json", out, out.JSON), nil
-		}),
-	)
-	huma.Register(
-		api,
-		fileOp(
-			"get-entries-table",
-			"/api/entries.csv",
-			"Every entry of the collection as CSV; nothing but pictures is left out",
-			csvType,
-		),
+		fileOp("get-entries-table",
+			"/api/entries.csv", "Every entry of the collection as CSV; nothing but pictures is left out", csvType),
 		signedIn(srv, func(ctx context.Context, a store.Account, _ *struct{}) (*huma.StreamResponse, error) {
 			return srv.entriesTable(ctx, a, nil)
 		}),
 	)
 	huma.Register(api, fileOp("get-register-table", "/api/register.csv", "The register as CSV", csvType),
-		signedIn(srv, func(ctx context.Context, a store.Account, _ *struct{}) (*fileOutput, error) {
-			list, err := srv.store.Registered(ctx, a.Collection.ID)
-			if err != nil {
-				return nil, err
-			}
-			return file(
-				"register.csv",
-				csvType,
-				func(w *bytes.Buffer) error { return exchange.WriteRegister(w, list) },
-			)
-		}))
-	huma.Register(
-		api,
-		fileOp(
-			"get-plant-archive",
-			"/api/plants/{plant}/archive.json",
-			"A plant's record as JSON, with its pictures",
-			"application/json",
-		),
-		signedIn(srv, func(ctx context.Context, a store.Account, in *PlantPath) (*huma.StreamResponse, error) {
-			out, err := srv.store.Archive(ctx, a.Collection, &in.Plant, true, today(a))
-			if err != nil {
-				return nil, err
-			}
-			return srv.stream("plant.json", "application/json", out, out.JSON), nil
-		}),
-	)
+		signedIn(srv, srv.getRegisterTable))
+	huma.Register(api, fileOp("get-plant-archive", "/api/plants/{plant}/archive.json",
+		"A plant's record as JSON, with its pictures", "application/json"),
+		signedIn(srv, srv.getPlantArchive))
 	huma.Register(
 		api,
 		fileOp("get-plant-entries-table", "/api/plants/{plant}/entries.csv", "A plant's record as CSV", csvType),
@@ -150,6 +109,34 @@ func (srv *server) exchangeOperations(api huma.API) {
 		},
 	}}
 	huma.Register(api, take, signedIn(srv, srv.takeOver))
+}
+
+func (srv *server) getArchive(ctx context.Context, a store.Account, in *archiveInput) (*huma.StreamResponse, error) {
+	out, err := srv.store.Archive(ctx, a.Collection, nil, in.Pictures, a.Collection.Today(srv.Clock()))
+	if err != nil {
+		return nil, err
+	}
+	return srv.stream("collection.json", "application/json", out, out.JSON), nil
+}
+
+func (srv *server) getRegisterTable(ctx context.Context, a store.Account, _ *struct{}) (*fileOutput, error) {
+	list, err := srv.store.Registered(ctx, a.Collection.ID)
+	if err != nil {
+		return nil, err
+	}
+	return file(
+		"register.csv",
+		csvType,
+		func(w *bytes.Buffer) error { return exchange.WriteRegister(w, list) },
+	)
+}
+
+func (srv *server) getPlantArchive(ctx context.Context, a store.Account, in *PlantPath) (*huma.StreamResponse, error) {
+	out, err := srv.store.Archive(ctx, a.Collection, &in.Plant, true, a.Collection.Today(srv.Clock()))
+	if err != nil {
+		return nil, err
+	}
+	return srv.stream("plant.json", "application/json", out, out.JSON), nil
 }
 
 func (srv *server) entriesTable(ctx context.Context, a store.Account, only *uuid.UUID) (*huma.StreamResponse, error) {

@@ -23,12 +23,12 @@ func (srv *server) handbookOperations(api huma.API) {
 		op("get-cause", http.MethodGet, "/api/causes/{cause}", "All that the tables know of a cause", "handbook"),
 		signedIn(srv, func(_ context.Context, _ store.Account, in *struct {
 			Cause string `path:"cause"`
-		}) (*struct{ Body diagnosis.Sheet }, error) {
+		}) (*body[diagnosis.Sheet], error) {
 			sheet, ok := diagnosis.SheetOf(in.Cause)
 			if !ok {
 				return nil, huma.Error404NotFound("The handbook has no such cause; pick one from the list.")
 			}
-			return &struct{ Body diagnosis.Sheet }{sheet}, nil
+			return &body[diagnosis.Sheet]{sheet}, nil
 		}),
 	)
 	huma.Register(
@@ -36,12 +36,12 @@ func (srv *server) handbookOperations(api huma.API) {
 		op("get-sign", http.MethodGet, "/api/signs/{sign}", "A sign and the causes that show it", "handbook"),
 		signedIn(srv, func(_ context.Context, _ store.Account, in *struct {
 			Sign string `path:"sign"`
-		}) (*struct{ Body SignSheet }, error) {
+		}) (*body[SignSheet], error) {
 			sign, ok := diagnosis.SignByID(in.Sign)
 			if !ok {
 				return nil, huma.Error404NotFound("The handbook has no such sign; pick one from the list.")
 			}
-			return &struct{ Body SignSheet }{SignSheet{sign, diagnosis.CausesShowing(in.Sign)}}, nil
+			return &body[SignSheet]{SignSheet{sign, diagnosis.CausesShowing(in.Sign)}}, nil
 		}),
 	)
 	huma.Register(
@@ -55,14 +55,14 @@ func (srv *server) handbookOperations(api huma.API) {
 		),
 		signedIn(srv, func(_ context.Context, _ store.Account, in *struct {
 			Causes string `query:"causes" maxLength:"120" doc:"Two or three ids with commas between."`
-		}) (*struct{ Body diagnosis.Comparison }, error) {
+		}) (*body[diagnosis.Comparison], error) {
 			c, ok := diagnosis.Compare(strings.Split(in.Causes, ","))
 			if !ok {
 				return nil, huma.Error422UnprocessableEntity(
 					"Pick two or three different causes to put side by side.",
 				)
 			}
-			return &struct{ Body diagnosis.Comparison }{c}, nil
+			return &body[diagnosis.Comparison]{c}, nil
 		}),
 	)
 }

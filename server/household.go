@@ -22,7 +22,7 @@ type Settled struct {
 	Choices   map[string]string `json:"choices" doc:"The sides that this person usually takes, by disagreement."`
 }
 
-type settledOutput struct{ Body Settled }
+type settledOutput body[Settled]
 
 type supplyInput struct {
 	Supply uuid.UUID `path:"supply"`
@@ -62,29 +62,19 @@ type shoppingOutput struct {
 func (srv *server) householdOperations(api huma.API) {
 	huma.Register(
 		api,
-		op(
-			"get-settings",
-			http.MethodGet,
-			"/api/settings",
-			"Who lives there, and the sides usually taken",
-			"settings",
-		),
+		op("get-settings", http.MethodGet, "/api/settings",
+			"Who lives there, and the sides usually taken", "settings"),
 		signedIn(srv, func(ctx context.Context, a store.Account, _ *struct{}) (*settledOutput, error) {
 			return srv.settled(ctx, a)
 		}),
 	)
 	huma.Register(
 		api,
-		op(
-			"save-household",
-			http.MethodPut,
-			"/api/settings/household",
-			"Say who lives there; every version is kept",
-			"settings",
-		),
+		op("save-household", http.MethodPut, "/api/settings/household",
+			"Say who lives there; every version is kept", "settings"),
 		signedIn(
 			srv,
-			func(ctx context.Context, a store.Account, in *struct{ Body facts.Household }) (*settledOutput, error) {
+			func(ctx context.Context, a store.Account, in *body[facts.Household]) (*settledOutput, error) {
 				if err := srv.store.SaveHousehold(ctx, a, in.Body); err != nil {
 					return nil, err
 				}
@@ -92,101 +82,80 @@ func (srv *server) householdOperations(api huma.API) {
 			},
 		),
 	)
-	huma.Register(
-		api,
-		op("save-choices", http.MethodPut, "/api/settings/choices", "Keep the sides one usually takes", "settings"),
-		signedIn(
-			srv,
-			func(ctx context.Context, a store.Account, in *struct{ Body map[string]string }) (*settledOutput, error) {
-				if len(in.Body) > 20 {
-					return nil, huma.Error422UnprocessableEntity(
-						"These are more choices than there are disagreements.",
-					)
-				}
-				if err := srv.store.SaveChoices(ctx, a, in.Body); err != nil {
-					return nil, err
-				}
-				return srv.settled(ctx, a)
-			},
-		),
-	)
+	huma.Register(api, op("save-choices", http.MethodPut, "/api/settings/choices",
+		"Keep the sides one usually takes", "settings"),
+		signedIn(srv, srv.saveChoices))
 	huma.Register(api, op("list-supplies", http.MethodGet, "/api/supplies", "What is in the cupboard", "supplies"),
 		signedIn(srv, func(ctx context.Context, a store.Account, _ *struct{}) (*suppliesOutput, error) {
 			return srv.supplies(ctx, a)
 		}))
-	huma.Register(
-		api,
-		op(
-			"save-supply",
-			http.MethodPut,
-			"/api/supplies/{supply}",
-			"Add a supply, change or withdraw it",
-			"supplies",
-		),
-		signedIn(srv, srv.saveSupply),
+	huma.Register(api, op("save-supply", http.MethodPut, "/api/supplies/{supply}",
+		"Add a supply, change or withdraw it", "supplies"),
+		signedIn(srv, srv.saveSupply))
+	huma.Register(api, op("stock-supply", http.MethodPost, "/api/supplies/{supply}/stock",
+		"Put something into the cupboard, or take it out", "supplies"),
+		signedIn(srv, srv.stockSupply))
+	huma.Register(api, op("get-shopping", http.MethodGet, "/api/plants/{plant}/shopping",
+		"What the open steps of a plan need, and what is missing", "supplies"),
+		signedIn(srv, srv.getShopping))
+}
+
+func (srv *server) saveChoices(
+	ctx context.Context, a store.Account, in *body[map[string]string],
+) (*settledOutput, error) {
+	if len(in.Body) > 20 {
+		return nil, huma.Error422UnprocessableEntity(
+			"These are more choices than there are disagreements.",
+		)
+	}
+	if err := srv.store.SaveChoices(ctx, a, in.Body); err != nil {
+		return nil, err
+	}
+	return srv.settled(ctx, a)
+}
+
+func (srv *server) stockSupply(ctx context.Context, a store.Account, in *stockInput) (*suppliesOutput, error) {
+	if in.Body.Amount == 0 {
+		return nil, huma.Error422UnprocessableEntity(
+			"Say how much went in, or out.",
+			&huma.ErrorDetail{Location: "body.amount", Message: "give more or less than 0"},
+		)
+	}
+	if in.Body.On > a.Collection.Today(srv.Clock()) {
+		return nil, huma.Error422UnprocessableEntity(
+			"That day is still to come.",
+			&huma.ErrorDetail{Location: "body.on", Message: "give today or an earlier day"},
+		)
+	}
+	err := srv.store.Stock(
+		ctx,
+		a,
+		in.Body.ID,
+		in.Supply,
+		in.Body.On,
+		in.Body.Amount,
+		strings.TrimSpace(in.Body.Why),
 	)
-	huma.Register(
-		api,
-		op(
-			"stock-supply",
-			http.MethodPost,
-			"/api/supplies/{supply}/stock",
-			"Put something into the cupboard, or take it out",
-			"supplies",
-		),
-		signedIn(srv, func(ctx context.Context, a store.Account, in *stockInput) (*suppliesOutput, error) {
-			if in.Body.Amount == 0 {
-				return nil, huma.Error422UnprocessableEntity(
-					"Say how much went in, or out.",
-					&huma.ErrorDetail{Location: "body.amount", Message: "give more or less than 0"},
-				)
+	if err != nil {
+		return nil, err
+	}
+	return srv.supplies(ctx, a)
+}
+
+func (srv *server) getShopping(ctx context.Context, a store.Account, in *PlantPath) (*shoppingOutput, error) {
+	state, err := srv.state(ctx, a, in.Plant)
+	if err != nil {
+		return nil, err
+	}
+	var open []sheet.Step
+	if state.Plan != nil {
+		for _, s := range state.Plan.Steps {
+			if _, done := state.Ticks[s.ID]; !done {
+				open = append(open, s)
 			}
-			if in.Body.On > a.Collection.Today(srv.Clock()) {
-				return nil, huma.Error422UnprocessableEntity(
-					"That day is still to come.",
-					&huma.ErrorDetail{Location: "body.on", Message: "give today or an earlier day"},
-				)
-			}
-			err := srv.store.Stock(
-				ctx,
-				a,
-				in.Body.ID,
-				in.Supply,
-				in.Body.On,
-				in.Body.Amount,
-				strings.TrimSpace(in.Body.Why),
-			)
-			if err != nil {
-				return nil, err
-			}
-			return srv.supplies(ctx, a)
-		}),
-	)
-	huma.Register(
-		api,
-		op(
-			"get-shopping",
-			http.MethodGet,
-			"/api/plants/{plant}/shopping",
-			"What the open steps of a plan need, and what is missing",
-			"supplies",
-		),
-		signedIn(srv, func(ctx context.Context, a store.Account, in *PlantPath) (*shoppingOutput, error) {
-			state, err := srv.state(ctx, a, in.Plant)
-			if err != nil {
-				return nil, err
-			}
-			var open []sheet.Step
-			if state.Plan != nil {
-				for _, s := range state.Plan.Steps {
-					if _, done := state.Ticks[s.ID]; !done {
-						open = append(open, s)
-					}
-				}
-			}
-			return srv.shopping(ctx, a, open)
-		}),
-	)
+		}
+	}
+	return srv.shopping(ctx, a, open)
 }
 
 func (srv *server) settled(ctx context.Context, a store.Account) (*settledOutput, error) {

@@ -48,104 +48,91 @@ type kindInput struct {
 const ownKind = "own:"
 
 func (srv *server) kindOperations(api huma.API) {
-	huma.Register(
-		api,
-		op(
-			"find-profiles",
-			http.MethodGet,
-			"/api/profiles",
-			"Find a kind by name; the collection's own come first",
-			"kinds",
-		),
-		signedIn(srv, func(ctx context.Context, a store.Account, in *struct {
-			Words string `query:"q" maxLength:"80" doc:"Words of any of its names: botanical, former, common, trade or folk."`
-			Limit int    `query:"limit" default:"12" minimum:"0" doc:"How many at most; 0 gives all of them."`
-		}) (*profilesOutput, error) {
-			kinds, err := srv.store.Kinds(ctx, a.Collection.ID)
-			if err != nil {
-				return nil, err
-			}
-			out := &profilesOutput{}
-			most := cmp.Or(in.Limit, len(kinds)+len(plant.Profiles()))
-			out.Body.Profiles = append([]plant.Match{}, kinds.Matches(in.Words, most)...)
-			return out, nil
-		}),
-	)
+	huma.Register(api, op("find-profiles", http.MethodGet, "/api/profiles",
+		"Find a kind by name; the collection's own come first", "kinds"),
+		signedIn(srv, srv.findProfiles))
 	huma.Register(
 		api,
 		op("get-kind", http.MethodGet, "/api/profiles/{kind}", "A kind with all that it wants", "kinds"),
 		signedIn(srv, func(ctx context.Context, a store.Account, in *struct {
 			Kind string `path:"kind" maxLength:"80"`
-		}) (*struct{ Body KindView }, error) {
+		}) (*body[KindView], error) {
 			return srv.kind(ctx, a, in.Kind)
 		}),
 	)
-	huma.Register(
-		api,
-		op("get-key", http.MethodGet, "/api/profiles/{kind}/key", "A one-page key to the commonest troubles of a kind",
-			"kinds"),
-		signedIn(srv, func(ctx context.Context, a store.Account, in *struct {
-			Kind string `path:"kind" maxLength:"80"`
-		}) (*struct{ Body KeyView }, error) {
-			found, err := srv.kind(ctx, a, in.Kind)
-			if err != nil {
-				return nil, err
-			}
-			p := found.Body.Profile
-			habit, _ := plant.HabitByID(p.Habit)
-			pests := []string{}
-			for _, l := range p.Pests {
-				pests = append(pests, l.Pest)
-			}
-			return &struct{ Body KeyView }{KeyView{p.Botanical, p.Common, diagnosis.KeyOf(habit, pests)}}, nil
-		}),
-	)
-	huma.Register(
-		api,
-		op(
-			"save-kind",
-			http.MethodPut,
-			"/api/profiles/{kind}",
-			"Add a kind of the collection's own, change or withdraw it; every version is kept",
-			"kinds",
-		),
-		signedIn(srv, func(ctx context.Context, a store.Account, in *kindInput) (*struct{ Body KindView }, error) {
-			if !strings.HasPrefix(in.Kind, ownKind) || len(in.Kind) < len(ownKind)+8 {
-				return nil, huma.Error422UnprocessableEntity(
-					"Kinds that ship with the program are not changed. Make a kind of your own from it, or " +
-						"overrule single values on one plant.",
-				)
-			}
-			p := in.Body.Profile
-			p.ID, p.Own = in.Kind, true
-			if p.Source == "" {
-				p.Source = "own experience"
-			}
-			var details []error
-			for _, f := range p.Faults() {
-				details = append(details, &huma.ErrorDetail{Location: "body.profile." + f.Field, Message: f.Message})
-			}
-			if len(details) > 0 {
-				return nil, huma.Error422UnprocessableEntity(
-					"Some values cannot be right; mend them and save again.",
-					details...)
-			}
-			err := srv.store.SaveKind(ctx, a, p, in.Body.Version, in.Body.Withdrawn)
-			if errors.Is(err, store.ErrConflict) {
-				return nil, huma.Error409Conflict(
-					"Somebody changed this kind since you opened it. Open it again and put your change in again.",
-				)
-			}
-			if err != nil {
-				return nil, err
-			}
-			version, err := srv.store.KindVersion(ctx, a.Collection.ID, p.ID)
-			return &struct{ Body KindView }{KindView{p, version, water.PhasesOf(p)}}, err
-		}),
-	)
+	huma.Register(api, op("get-key", http.MethodGet, "/api/profiles/{kind}/key",
+		"A one-page key to the commonest troubles of a kind", "kinds"),
+		signedIn(srv, srv.getKey))
+	huma.Register(api, op("save-kind", http.MethodPut, "/api/profiles/{kind}",
+		"Add a kind of the collection's own, change or withdraw it; every version is kept", "kinds"),
+		signedIn(srv, srv.saveKind))
 }
 
-func (srv *server) kind(ctx context.Context, a store.Account, id string) (*struct{ Body KindView }, error) {
+func (srv *server) findProfiles(ctx context.Context, a store.Account, in *struct {
+	Words string `query:"q" maxLength:"80" doc:"Words of any of its names: botanical, former, common, trade or folk."`
+	Limit int    `query:"limit" default:"12" minimum:"0" doc:"How many at most; 0 gives all of them."`
+}) (*profilesOutput, error) {
+	kinds, err := srv.store.Kinds(ctx, a.Collection.ID)
+	if err != nil {
+		return nil, err
+	}
+	out := &profilesOutput{}
+	most := cmp.Or(in.Limit, len(kinds)+len(plant.Profiles()))
+	out.Body.Profiles = append([]plant.Match{}, kinds.Matches(in.Words, most)...)
+	return out, nil
+}
+
+func (srv *server) getKey(ctx context.Context, a store.Account, in *struct {
+	Kind string `path:"kind" maxLength:"80"`
+}) (*body[KeyView], error) {
+	found, err := srv.kind(ctx, a, in.Kind)
+	if err != nil {
+		return nil, err
+	}
+	p := found.Body.Profile
+	habit, _ := plant.HabitByID(p.Habit)
+	pests := []string{}
+	for _, l := range p.Pests {
+		pests = append(pests, l.Pest)
+	}
+	return &body[KeyView]{KeyView{p.Botanical, p.Common, diagnosis.KeyOf(habit, pests)}}, nil
+}
+
+func (srv *server) saveKind(ctx context.Context, a store.Account, in *kindInput) (*body[KindView], error) {
+	if !strings.HasPrefix(in.Kind, ownKind) || len(in.Kind) < len(ownKind)+8 {
+		return nil, huma.Error422UnprocessableEntity(
+			"Kinds that ship with the program are not changed. Make a kind of your own from it, or " +
+				"overrule single values on one plant.",
+		)
+	}
+	p := in.Body.Profile
+	p.ID, p.Own = in.Kind, true
+	if p.Source == "" {
+		p.Source = "own experience"
+	}
+	var details []error
+	for _, f := range p.Faults() {
+		details = append(details, &huma.ErrorDetail{Location: "body.profile." + f.Field, Message: f.Message})
+	}
+	if len(details) > 0 {
+		return nil, huma.Error422UnprocessableEntity(
+			"Some values cannot be right; mend them and save again.",
+			details...)
+	}
+	err := srv.store.SaveKind(ctx, a, p, in.Body.Version, in.Body.Withdrawn)
+	if errors.Is(err, store.ErrConflict) {
+		return nil, huma.Error409Conflict(
+			"Somebody changed this kind since you opened it. Open it again and put your change in again.",
+		)
+	}
+	if err != nil {
+		return nil, err
+	}
+	version, err := srv.store.KindVersion(ctx, a.Collection.ID, p.ID)
+	return &body[KindView]{KindView{p, version, water.PhasesOf(p)}}, err
+}
+
+func (srv *server) kind(ctx context.Context, a store.Account, id string) (*body[KindView], error) {
 	kinds, err := srv.store.Kinds(ctx, a.Collection.ID)
 	if err != nil {
 		return nil, err
@@ -155,5 +142,5 @@ func (srv *server) kind(ctx context.Context, a store.Account, id string) (*struc
 		return nil, huma.Error404NotFound("There is no such kind here; pick one from the list.")
 	}
 	version, err := srv.store.KindVersion(ctx, a.Collection.ID, id)
-	return &struct{ Body KindView }{KindView{p, version, water.PhasesOf(p)}}, err
+	return &body[KindView]{KindView{p, version, water.PhasesOf(p)}}, err
 }

@@ -38,7 +38,7 @@ const (
 	casesScored = 120
 )
 
-type switchesInput struct{ Body diagnosis.Switches }
+type switchesInput body[diagnosis.Switches]
 
 type casesOutput struct {
 	Disposition string `header:"Content-Disposition"`
@@ -59,25 +59,25 @@ type CasesTaken struct {
 func (srv *server) learningOperations(api huma.API) {
 	huma.Register(api,
 		op("get-learning", http.MethodGet, "/api/learning", "What confirmed cases would make of the tables", "diagnosis"),
-		signedIn(srv, func(ctx context.Context, a store.Account, _ *struct{}) (*struct{ Body LearningView }, error) {
+		signedIn(srv, func(ctx context.Context, a store.Account, _ *struct{}) (*body[LearningView], error) {
 			view, err := srv.learning(ctx, a)
-			return &struct{ Body LearningView }{view}, err
+			return &body[LearningView]{view}, err
 		}))
 	huma.Register(api,
 		op("score-learning", http.MethodGet, "/api/learning/scores",
 			"The tables, and what the cases teach, scored on the same cases; takes a moment", "diagnosis"),
-		signedIn(srv, func(ctx context.Context, a store.Account, _ *struct{}) (*struct{ Body LearningScores }, error) {
+		signedIn(srv, func(ctx context.Context, a store.Account, _ *struct{}) (*body[LearningScores], error) {
 			scores, err := srv.learningScores(ctx, a)
-			return &struct{ Body LearningScores }{scores}, err
+			return &body[LearningScores]{scores}, err
 		}))
 	huma.Register(api,
 		op("save-switches", http.MethodPut, "/api/learning", "Switch on or off what the cases teach", "diagnosis"),
-		signedIn(srv, func(ctx context.Context, a store.Account, in *switchesInput) (*struct{ Body LearningView }, error) {
+		signedIn(srv, func(ctx context.Context, a store.Account, in *switchesInput) (*body[LearningView], error) {
 			if err := srv.store.SaveSwitches(ctx, a, in.Body); err != nil {
 				return nil, err
 			}
 			view, err := srv.learning(ctx, a)
-			return &struct{ Body LearningView }{view}, err
+			return &body[LearningView]{view}, err
 		}))
 	huma.Register(api,
 		op("get-cases", http.MethodGet, "/api/confirmed/cases", "The confirmed cases as an open file, without names",
@@ -97,7 +97,7 @@ func (srv *server) learningOperations(api huma.API) {
 		"diagnosis")
 	take.SkipValidateBody = true
 	huma.Register(api, take,
-		signedIn(srv, func(ctx context.Context, a store.Account, in *casesInput) (*struct{ Body CasesTaken }, error) {
+		signedIn(srv, func(ctx context.Context, a store.Account, in *casesInput) (*body[CasesTaken], error) {
 			cases, _, err := diagnosis.ReadCases(strings.NewReader(string(in.RawBody)))
 			if err != nil {
 				return nil, huma.Error422UnprocessableEntity("Nothing of this file was taken in. " + sentence(err.Error()))
@@ -109,7 +109,7 @@ func (srv *server) learningOperations(api huma.API) {
 				}
 			}
 			added, err := srv.store.TakeCases(ctx, a, cases)
-			return &struct{ Body CasesTaken }{CasesTaken{added, len(cases) - added}}, err
+			return &body[CasesTaken]{CasesTaken{added, len(cases) - added}}, err
 		}))
 }
 

@@ -52,83 +52,68 @@ type AppraisalView struct {
 }
 
 func (srv *server) lookingOperations(api huma.API) {
-	huma.Register(
-		api,
-		op(
-			"get-guide",
-			http.MethodGet,
-			"/api/guide",
-			"The order of a first look, with the signs to ask first",
-			"diagnosis",
-		),
-		signedIn(srv, func(_ context.Context, a store.Account, in *guideInput) (*guideOutput, error) {
-			habit, ok := plant.HabitByID(in.Habit)
-			if !ok {
-				return nil, huma.Error422UnprocessableEntity("There is no such growth habit; pick how it grows.")
-			}
-			out := &guideOutput{}
-			out.Body.Asks, out.Body.Fits = diagnosis.Guide(habit, srv.season(a), in.At), diagnosis.SignsOf(habit)
-			return out, nil
-		}),
+	huma.Register(api, op("get-guide", http.MethodGet, "/api/guide",
+		"The order of a first look, with the signs to ask first", "diagnosis"),
+		signedIn(srv, srv.getGuide))
+	huma.Register(api, op("read-tally", http.MethodPost, "/api/tally",
+		"What a root tally comes to; records nothing", "diagnosis"),
+		signedIn(srv, srv.readTally))
+	huma.Register(api, op("appraise", http.MethodPost, "/api/appraisal",
+		"What a plant that is for sale is worth; records nothing", "diagnosis"),
+		signedIn(srv, srv.appraise))
+}
+
+func (srv *server) getGuide(_ context.Context, a store.Account, in *guideInput) (*guideOutput, error) {
+	habit, ok := plant.HabitByID(in.Habit)
+	if !ok {
+		return nil, huma.Error422UnprocessableEntity("There is no such growth habit; pick how it grows.")
+	}
+	out := &guideOutput{}
+	out.Body.Asks, out.Body.Fits = diagnosis.Guide(habit, srv.season(a), in.At), diagnosis.SignsOf(habit)
+	return out, nil
+}
+
+func (srv *server) readTally(_ context.Context, _ store.Account, in *tallyInput) (*body[roots.Result], error) {
+	width := 0.0
+	if in.Body.PotWidthCM != nil {
+		width = *in.Body.PotWidthCM
+	}
+	return &body[roots.Result]{in.Body.Tally.Read(width)}, nil
+}
+
+func (srv *server) appraise(ctx context.Context, a store.Account, in *appraisalInput) (*body[AppraisalView], error) {
+	judged, err := srv.store.Knowledge(ctx, a.Collection.ID)
+	if err != nil {
+		return nil, err
+	}
+	e := diagnosis.Examination{
+		Habit:   in.Body.Habit,
+		Season:  srv.season(a),
+		Present: in.Body.Present,
+		Fragile: true,
+		Absent:  in.Body.Absent,
+		Unsure:  in.Body.Unsure,
+		Again:   in.Body.Again,
+		Unknown: in.Body.Unknown,
+		Degrees: in.Body.Degrees,
+	}
+	view := AppraisalView{Clash: []string{}, Today: a.Collection.Today(srv.Clock())}
+	if x, y, clash := diagnosis.Contradiction(e); clash {
+		view.Clash = []string{x, y}
+	}
+	view.Appraisal, err = prognosis.Appraise(
+		judged,
+		prognosis.Offer{
+			Examination: e,
+			Asked:       in.Body.Asked,
+			Sound:       in.Body.Sound,
+			Filling:     in.Body.Filling,
+		},
 	)
-	huma.Register(
-		api,
-		op("read-tally", http.MethodPost, "/api/tally", "What a root tally comes to; records nothing", "diagnosis"),
-		signedIn(srv, func(_ context.Context, _ store.Account, in *tallyInput) (*struct{ Body roots.Result }, error) {
-			width := 0.0
-			if in.Body.PotWidthCM != nil {
-				width = *in.Body.PotWidthCM
-			}
-			return &struct{ Body roots.Result }{in.Body.Tally.Read(width)}, nil
-		}),
-	)
-	huma.Register(
-		api,
-		op(
-			"appraise",
-			http.MethodPost,
-			"/api/appraisal",
-			"What a plant that is for sale is worth; records nothing",
-			"diagnosis",
-		),
-		signedIn(
-			srv,
-			func(ctx context.Context, a store.Account, in *appraisalInput) (*struct{ Body AppraisalView }, error) {
-				judged, err := srv.store.Knowledge(ctx, a.Collection.ID)
-				if err != nil {
-					return nil, err
-				}
-				e := diagnosis.Examination{
-					Habit:   in.Body.Habit,
-					Season:  srv.season(a),
-					Present: in.Body.Present,
-					Fragile: true,
-					Absent:  in.Body.Absent,
-					Unsure:  in.Body.Unsure,
-					Again:   in.Body.Again,
-					Unknown: in.Body.Unknown,
-					Degrees: in.Body.Degrees,
-				}
-				view := AppraisalView{Clash: []string{}, Today: a.Collection.Today(srv.Clock())}
-				if x, y, clash := diagnosis.Contradiction(e); clash {
-					view.Clash = []string{x, y}
-				}
-				view.Appraisal, err = prognosis.Appraise(
-					judged,
-					prognosis.Offer{
-						Examination: e,
-						Asked:       in.Body.Asked,
-						Sound:       in.Body.Sound,
-						Filling:     in.Body.Filling,
-					},
-				)
-				if err != nil {
-					return nil, huma.Error422UnprocessableEntity("An answer could not be read: " + err.Error() + ".")
-				}
-				return &struct{ Body AppraisalView }{view}, nil
-			},
-		),
-	)
+	if err != nil {
+		return nil, huma.Error422UnprocessableEntity("An answer could not be read: " + err.Error() + ".")
+	}
+	return &body[AppraisalView]{view}, nil
 }
 
 func (srv *server) season(a store.Account) climate.Season {

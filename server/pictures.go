@@ -66,28 +66,7 @@ func (srv *server) pictureOperations(api huma.API) {
 				return nil, err
 			}
 			defer atWork.Release(weight)
-			kept, err := picture.Keep(in.RawBody)
-			switch {
-			case errors.Is(err, picture.ErrLarge), errors.Is(err, picture.ErrHeavy):
-				return nil, huma.NewError(http.StatusRequestEntityTooLarge, sentence(err.Error()))
-			case err != nil:
-				return nil, huma.Error422UnprocessableEntity(sentence(err.Error()))
-			}
-			p := store.Picture{
-				ID:      in.Picture,
-				PlantID: in.Plant,
-				Width:   kept.Width,
-				Height:  kept.Height,
-				Digest:  kept.Digest,
-				Body:    kept.Body,
-				Small:   kept.Small,
-			}
-			if err := srv.store.AddPicture(ctx, a, p); err != nil {
-				return nil, err
-			}
-			out := &pictureAnswer{}
-			out.Body.ID, out.Body.Width, out.Body.Height = p.ID, p.Width, p.Height
-			return out, nil
+			return srv.addPicture(ctx, a, in)
 		}),
 	)
 	show := op(
@@ -121,4 +100,30 @@ func (srv *server) pictureOperations(api huma.API) {
 			}, nil
 		}),
 	)
+}
+
+// addPicture keeps a picture as it may be kept, or says why not.
+func (srv *server) addPicture(ctx context.Context, a store.Account, in *pictureInput) (*pictureAnswer, error) {
+	kept, err := picture.Keep(in.RawBody)
+	switch {
+	case errors.Is(err, picture.ErrLarge), errors.Is(err, picture.ErrHeavy):
+		return nil, huma.NewError(http.StatusRequestEntityTooLarge, sentence(err.Error()))
+	case err != nil:
+		return nil, huma.Error422UnprocessableEntity(sentence(err.Error()))
+	}
+	p := store.Picture{
+		ID:      in.Picture,
+		PlantID: in.Plant,
+		Width:   kept.Width,
+		Height:  kept.Height,
+		Digest:  kept.Digest,
+		Body:    kept.Body,
+		Small:   kept.Small,
+	}
+	if err := srv.store.AddPicture(ctx, a, p); err != nil {
+		return nil, err
+	}
+	out := &pictureAnswer{}
+	out.Body.ID, out.Body.Width, out.Body.Height = p.ID, p.Width, p.Height
+	return out, nil
 }

@@ -1,6 +1,7 @@
 package server
 
 import (
+	"cmp"
 	"context"
 	"net/http"
 	"slices"
@@ -153,7 +154,7 @@ func (srv *server) plantOperations(api huma.API) {
 		signedIn(srv, srv.register),
 	)
 	huma.Register(api, op("get-plant", http.MethodGet, "/api/plants/{plant}", "A plant's file", "plants"),
-		signedIn(srv, func(ctx context.Context, a store.Account, in *fileInput) (*struct{ Body PlantFile }, error) {
+		signedIn(srv, func(ctx context.Context, a store.Account, in *fileInput) (*body[PlantFile], error) {
 			state, err := srv.state(ctx, a, in.Plant)
 			if err != nil {
 				return nil, err
@@ -198,7 +199,7 @@ func (srv *server) plantOperations(api huma.API) {
 			if file.Follow, err = srv.follow(ctx, a, state); err != nil {
 				return nil, err
 			}
-			return &struct{ Body PlantFile }{file}, nil
+			return &body[PlantFile]{file}, nil
 		}))
 }
 
@@ -206,7 +207,7 @@ func (srv *server) register(
 	ctx context.Context,
 	a store.Account,
 	in *registerInput,
-) (*struct{ Body Register }, error) {
+) (*body[Register], error) {
 	f := store.Filter{
 		Words:     in.Words,
 		Standing:  in.Standing,
@@ -234,7 +235,7 @@ func (srv *server) register(
 	if out.Standing, out.Stage, out.Isolation, err = srv.store.Counts(ctx, a.Collection.ID); err != nil {
 		return nil, err
 	}
-	return &struct{ Body Register }{out}, nil
+	return &body[Register]{out}, nil
 }
 
 func plantFile(s record.State, place string, today day.Day, south bool) PlantFile {
@@ -263,9 +264,7 @@ func plantFile(s record.State, place string, today day.Day, south bool) PlantFil
 		Beside: []Recovery{}, Prepared: []record.PreparedOn{}, Treated: append([]record.TreatedOn{}, s.Treatments...),
 		Answers: s.PlanAnswers, Card: s.Card(today, south), Facts: s.Facts(today, record.Context{South: south}).Rows(),
 	}
-	if f.Name == "" {
-		f.Name = f.Label
-	}
+	f.Name = cmp.Or(f.Name, f.Label)
 	for i := range f.Tasks {
 		f.Tasks[i] = f.Tasks[i].At(today)
 	}
@@ -275,17 +274,7 @@ func plantFile(s record.State, place string, today day.Day, south bool) PlantFil
 	if s.Profile != nil {
 		f.Botanical = s.Profile.Botanical
 	}
-	for _, of := range f.Cases {
-		for _, id := range of.Causes {
-			if c, ok := diagnosis.CauseByID(id); ok && (of.Open || of.ID == s.Case.ID) {
-				f.Causes = append(f.Causes, c.Label)
-			}
-		}
-	}
-	f.Confirmed = s.Confirmed
-	if n := len(s.Confirmations); f.Confirmed == nil && !s.Case.Is() && n > 0 {
-		f.Confirmed = &s.Confirmations[n-1]
-	}
+	f.cases(s)
 	f.Warnings = warningsOf(s)
 	f.Alarms, f.Apart, f.Routine, f.Resting = s.Alarms(), s.Apart(today), []care.Due{}, s.AtRest(today, south)
 	if len(s.OpenCases()) == 0 && !s.Over() {
@@ -293,18 +282,9 @@ func plantFile(s record.State, place string, today day.Day, south bool) PlantFil
 			f.Routine = append(f.Routine, job.At(today))
 		}
 	}
-	for _, p := range s.Prepared {
-		if s.Plan == nil || p.On >= s.PlannedOn {
-			f.Prepared = append(f.Prepared, p)
-		}
-	}
 	if n := len(s.Tallies); n > 0 {
 		last := s.Tallies[n-1]
 		f.Tally = &TallyView{last, last.Read(widthOf(s.Pot))}
-	}
-	if s.Plan != nil {
-		on := s.PlannedOn
-		f.PlannedOn, f.PlanEntry = &on, &s.PlanEntry
 	}
 	if s.Left != nil {
 		f.Closed, f.ClosedOn = s.Left, &s.LeftOn
@@ -342,4 +322,28 @@ func waterNeed(s record.State, today day.Day, south bool) *WaterNeed {
 		need.Window = &w
 	}
 	return need
+}
+
+// cases fills in what its cases are about, what was confirmed, and its plan.
+func (f *PlantFile) cases(s record.State) {
+	for _, of := range f.Cases {
+		for _, id := range of.Causes {
+			if c, ok := diagnosis.CauseByID(id); ok && (of.Open || of.ID == s.Case.ID) {
+				f.Causes = append(f.Causes, c.Label)
+			}
+		}
+	}
+	f.Confirmed = s.Confirmed
+	if n := len(s.Confirmations); f.Confirmed == nil && !s.Case.Is() && n > 0 {
+		f.Confirmed = &s.Confirmations[n-1]
+	}
+	for _, p := range s.Prepared {
+		if s.Plan == nil || p.On >= s.PlannedOn {
+			f.Prepared = append(f.Prepared, p)
+		}
+	}
+	if s.Plan != nil {
+		on := s.PlannedOn
+		f.PlannedOn, f.PlanEntry = &on, &s.PlanEntry
+	}
 }

@@ -161,14 +161,7 @@ func (srv *server) follow(ctx context.Context, a store.Account, s record.State) 
 		f.Drying = &drying
 	}
 	if s.Plan != nil {
-		for n, o := range s.Waiting(today) {
-			f.Waiting[strconv.Itoa(n)] = o
-		}
-		for _, step := range s.Plan.Steps {
-			if on := s.DueOn(step.ID); on != step.On {
-				f.Due[step.ID] = on
-			}
-		}
+		f.planDays(s, today)
 		if s.Case.Open() {
 			saved, lost, err := srv.store.OwnOdds(ctx, a.Collection.ID, s.MainCause())
 			if err != nil {
@@ -198,4 +191,17 @@ func viewOf(p record.PictureOn, sizes map[uuid.UUID]store.Picture) PictureView {
 		v.WidthMM = &mm
 	}
 	return v
+}
+
+// planDays fills in what the sittings of a plan wait for, and the days of steps
+// that moved.
+func (f *Follow) planDays(s record.State, today day.Day) {
+	for n, o := range s.Waiting(today) {
+		f.Waiting[strconv.Itoa(n)] = o
+	}
+	for _, step := range s.Plan.Steps {
+		if on := s.DueOn(step.ID); on != step.On {
+			f.Due[step.ID] = on
+		}
+	}
 }

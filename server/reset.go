@@ -48,12 +48,12 @@ func (srv *server) resetOperations(api huma.API) {
 	huma.Register(api, op("get-reset", http.MethodGet, "/api/reset/{token}", "Whose password a link sets", "session"),
 		func(ctx context.Context, in *struct {
 			Token string `path:"token" maxLength:"60"`
-		}) (*struct{ Body ResetView }, error) {
+		}) (*body[ResetView], error) {
 			user, err := srv.store.ResetUser(ctx, in.Token)
 			if err != nil {
 				return nil, srv.linkProblem(ctx, err)
 			}
-			return &struct{ Body ResetView }{ResetView{user.Name}}, nil
+			return &body[ResetView]{ResetView{user.Name}}, nil
 		})
 	huma.Register(api, op("use-reset", http.MethodPost, "/api/reset/{token}",
 		"Set a password by a link, once; every session of the account ends", "session"),

@@ -96,12 +96,12 @@ func (srv *server) reviewOperations(api huma.API) {
 		),
 		signedIn(
 			srv,
-			func(ctx context.Context, a store.Account, in *reviewInput) (*struct{ Body PlantReview }, error) {
+			func(ctx context.Context, a store.Account, in *reviewInput) (*body[PlantReview], error) {
 				review, err := srv.review(ctx, a, in)
 				if err != nil {
 					return nil, err
 				}
-				return &struct{ Body PlantReview }{review}, nil
+				return &body[PlantReview]{review}, nil
 			},
 		),
 	)
@@ -130,9 +130,9 @@ func (srv *server) reviewOperations(api huma.API) {
 		),
 		signedIn(srv, func(ctx context.Context, a store.Account, in *struct {
 			Span string `query:"span" default:"whole" enum:"half-year,year,whole"`
-		}) (*struct{ Body CollectionReview }, error) {
+		}) (*body[CollectionReview], error) {
 			review, err := srv.collectionReview(ctx, a, in.Span)
-			return &struct{ Body CollectionReview }{review}, err
+			return &body[CollectionReview]{review}, err
 		}),
 	)
 }

@@ -80,7 +80,7 @@ func (srv *server) roundsOperations(api huma.API) {
 			"Today's walk: clean places first, isolated plants last",
 			"rounds",
 		),
-		signedIn(srv, func(ctx context.Context, a store.Account, in *walkInput) (*struct{ Body Rounds }, error) {
+		signedIn(srv, func(ctx context.Context, a store.Account, in *walkInput) (*body[Rounds], error) {
 			today := a.Collection.Today(srv.Clock())
 			routine, err := srv.store.Routine(ctx, a.Collection.ID)
 			if err != nil {
@@ -102,7 +102,7 @@ func (srv *server) roundsOperations(api huma.API) {
 			for _, row := range walk.Rows {
 				r.add(row, today, routine.Off)
 			}
-			return &struct{ Body Rounds }{r}, nil
+			return &body[Rounds]{r}, nil
 		}),
 	)
 }

@@ -19,22 +19,22 @@ type RoutineView struct {
 }
 
 func (srv *server) routineOperations(api huma.API) {
-	view := func(ctx context.Context, a store.Account) (*struct{ Body RoutineView }, error) {
+	view := func(ctx context.Context, a store.Account) (*body[RoutineView], error) {
 		r, err := srv.store.Routine(ctx, a.Collection.ID)
-		return &struct{ Body RoutineView }{RoutineView{care.Jobs(), r.Off}}, err
+		return &body[RoutineView]{RoutineView{care.Jobs(), r.Off}}, err
 	}
 	huma.Register(
 		api,
 		op("get-routine", http.MethodGet, "/api/routine", "The jobs of ordinary care, and which are switched off", "care"),
-		signedIn(srv, func(ctx context.Context, a store.Account, _ *struct{}) (*struct{ Body RoutineView }, error) {
+		signedIn(srv, func(ctx context.Context, a store.Account, _ *struct{}) (*body[RoutineView], error) {
 			return view(ctx, a)
 		}),
 	)
 	huma.Register(
 		api,
 		op("save-routine", http.MethodPut, "/api/routine", "Switch jobs of ordinary care off for the collection", "care"),
-		signedIn(srv, func(ctx context.Context, a store.Account, in *struct{ Body store.Routine }) (
-			*struct{ Body RoutineView }, error,
+		signedIn(srv, func(ctx context.Context, a store.Account, in *body[store.Routine]) (
+			*body[RoutineView], error,
 		) {
 			for i, job := range in.Body.Off {
 				if _, known := care.ByID(job); !known {

@@ -35,7 +35,7 @@ type Session struct {
 	SendsLetters bool    `json:"sendsLetters" doc:"Whether a letter can be asked for when a password is lost."`
 }
 
-type sessionOutput struct{ Body Session }
+type sessionOutput body[Session]
 
 type signInInput struct {
 	Body struct {
@@ -86,6 +86,9 @@ func (srv *server) sessionOperations(api huma.API) {
 		srv.openAccount,
 	)
 }
+
+// body is what is asked or answered as JSON.
+type body[T any] struct{ Body T }
 
 // op describes an operation. Its id names it in the front end.
 func op(id, method, path, summary, tag string) huma.Operation {

@@ -82,12 +82,8 @@ func (s *Store) importPlant(
 	check func(*imported) error,
 ) (added Added, err error) {
 	collection := a.Collection.ID
-	made, err := tx.ExecContext(
-		ctx,
-		`insert into plants (collection_id, id) values ($1, $2) on conflict do nothing`,
-		collection,
-		p.ID,
-	)
+	const insert = `insert into plants (collection_id, id) values ($1, $2) on conflict do nothing`
+	made, err := tx.ExecContext(ctx, insert, collection, p.ID)
 	if err != nil {
 		return added, err
 	}
@@ -112,19 +108,8 @@ func (s *Store) importPlant(
 		return added, err
 	}
 	added.Known += known
-	for i, picture := range p.Pictures {
-		there, err := hasPicture(ctx, tx, collection, p.ID, picture.ID)
-		if err != nil {
-			return added, err
-		}
-		if err := s.insertPicture(ctx, tx, a, p.Pictures[i]); err != nil {
-			return added, err
-		}
-		if there {
-			added.Known++
-		} else {
-			added.Pictures++
-		}
+	if err := s.importPictures(ctx, tx, a, p, &added); err != nil {
+		return added, err
 	}
 	in := imported{plant: p.ID, there: entries, fresh: fresh, known: known, kinds: kinds, typed: p.Typed}
 	if err := check(&in); err != nil {
@@ -320,4 +305,23 @@ func maybeID(id *uuid.UUID) *string {
 	}
 	text := id.String()
 	return &text
+}
+
+// importPictures takes the pictures of a plant over; those that are there stay.
+func (s *Store) importPictures(ctx context.Context, tx *sqlx.Tx, a Account, p PlantRecord, added *Added) error {
+	for i, picture := range p.Pictures {
+		there, err := hasPicture(ctx, tx, a.Collection.ID, p.ID, picture.ID)
+		if err != nil {
+			return err
+		}
+		if err := s.insertPicture(ctx, tx, a, p.Pictures[i]); err != nil {
+			return err
+		}
+		if there {
+			added.Known++
+		} else {
+			added.Pictures++
+		}
+	}
+	return nil
 }

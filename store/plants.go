@@ -1,6 +1,7 @@
 package store
 
 import (
+	"cmp"
 	"context"
 	"database/sql/driver"
 	"encoding/base64"
@@ -97,6 +98,17 @@ func project(ctx context.Context, tx *sqlx.Tx, c Collection, s record.State) err
 	if s.Sisters, err = sisters(ctx, tx, c.ID, s.PlantID, originOf(s)); err != nil {
 		return err
 	}
+	if err := projectPlant(ctx, tx, c, s); err != nil {
+		return fmt.Errorf("updating the lists: %w", err)
+	}
+	if err := projectCases(ctx, tx, c, s); err != nil {
+		return err
+	}
+	return projectStages(ctx, tx, c, s)
+}
+
+// projectPlant writes the plant's row of the lists.
+func projectPlant(ctx context.Context, tx *sqlx.Tx, c Collection, s record.State) error {
 	tasks := s.Tasks(c.South)
 	if tasks == nil {
 		tasks = []record.Task{}
@@ -119,19 +131,9 @@ func project(ctx context.Context, tx *sqlx.Tx, c Collection, s record.State) err
 	if _, st, in := s.CurrentStage(); in {
 		stage = st.Name
 	}
-	causes := []string{}
-	for _, of := range s.OpenCases() {
-		causes = append(causes, of.Causes()...)
-	}
-	if len(causes) == 0 {
-		causes = append(causes, s.Case.Causes()...)
-	}
-	name := s.Arrival.Name
-	if name == "" {
-		name = s.Arrival.Label
-	}
+	name := cmp.Or(s.Arrival.Name, s.Arrival.Label)
 	search := strings.ToLower(strings.Join(append(called, name, s.Arrival.Label, s.Habit.Label), " "))
-	_, err = tx.ExecContext(
+	_, err := tx.ExecContext(
 		ctx,
 		`
 		update plants set here = $3, name = $4, label = $5, habit = $6, profile = $7, botanical = $8, search = $9,
@@ -142,47 +144,29 @@ func project(ctx context.Context, tx *sqlx.Tx, c Collection, s record.State) err
 			due_days = $26, due_minutes = $27, due_weights = $28, due_jobs = $29,
 			source = $30, suspected = $31
 		where collection_id = $1 and id = $2`,
-		c.ID,
-		s.PlantID,
-		s.Here,
-		name,
-		s.Arrival.Label,
-		s.Habit.ID,
-		s.Arrival.Profile,
-		botanical,
-		search,
-		s.Place,
-		string(s.Isolation),
-		s.Standing(),
-		stage,
-		s.ArrivedOn,
-		s.LastLook(),
-		due,
-		stalls,
-		asJSON[[]string]{causes},
-		asJSON[[]record.Task]{tasks},
-		asJSON[record.Seam]{s.Seam().Thin(listedStitches)},
-		s.Entries,
-		asJSON[record.Figure]{
-			s.Figure(),
-		},
-		asJSON[[]record.Confirmation]{append([]record.Confirmation{}, s.Confirmations...)},
-		s.Arrival.Mother,
+		c.ID, s.PlantID, s.Here, name, s.Arrival.Label, s.Habit.ID, s.Arrival.Profile, botanical, search,
+		s.Place, string(s.Isolation), s.Standing(), stage, s.ArrivedOn, s.LastLook(),
+		due, stalls, asJSON[[]string]{causesListed(s)}, asJSON[[]record.Task]{tasks},
+		asJSON[record.Seam]{s.Seam().Thin(listedStitches)}, s.Entries,
+		asJSON[record.Figure]{s.Figure()},
+		asJSON[[]record.Confirmation]{append([]record.Confirmation{}, s.Confirmations...)}, s.Arrival.Mother,
 		s.EndedOn(),
-		load.Days,
-		load.Minutes,
-		load.Weights,
-		asJSON[map[care.Job][]int]{load.Jobs},
-		sourceOf(s.Arrival),
-		asJSON[[]record.Suspicion]{s.Suspected()},
+		load.Days, load.Minutes, load.Weights, asJSON[map[care.Job][]int]{load.Jobs},
+		sourceOf(s.Arrival), asJSON[[]record.Suspicion]{s.Suspected()},
 	)
-	if err != nil {
-		return fmt.Errorf("updating the lists: %w", err)
+	return err
+}
+
+// causesListed are those of the open cases, or else of the last one.
+func causesListed(s record.State) []string {
+	causes := []string{}
+	for _, of := range s.OpenCases() {
+		causes = append(causes, of.Causes()...)
 	}
-	if err := projectCases(ctx, tx, c, s); err != nil {
-		return err
+	if len(causes) == 0 {
+		causes = append(causes, s.Case.Causes()...)
 	}
-	return projectStages(ctx, tx, c, s)
+	return causes
 }
 
 // Filter narrows the register. Empty fields do not.

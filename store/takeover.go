@@ -68,11 +68,11 @@ func (s *Store) Import(
 		if err := s.importKinds(ctx, a, in.Kinds, &added); err != nil {
 			return err
 		}
-		versions, err := s.kindVersions(ctx, a.Collection.ID)
-		if err != nil {
+		if err := s.importSupplies(ctx, a, in); err != nil {
 			return err
 		}
-		if err := s.importSupplies(ctx, a, in); err != nil {
+		versions, err := s.kindVersions(ctx, a.Collection.ID)
+		if err != nil {
 			return err
 		}
 		if added.Cases, err = s.TakeCases(ctx, a, in.Cases); err != nil {
@@ -86,34 +86,29 @@ func (s *Store) Import(
 			got, err := s.importPlant(ctx, tx, a, one, func(in *imported) error {
 				return in.check(ctx, versions.at, today, come)
 			})
-			if errors.Is(err, ErrConflict) {
-				return fmt.Errorf("plant %s (%s): %w", p.ID, p.Name, err)
-			}
 			if err != nil {
-				return err
+				return namedIn(err, p)
 			}
-			added.Plants += got.Plants
-			added.Entries += got.Entries
-			added.Pictures += got.Pictures
-			added.Known += got.Known
-			added.Unfit += got.Unfit
-			for _, said := range got.Notes {
-				added.note("%s: %s", p.Name, said)
-			}
+			added.plus(got, p.Name)
 		}
 		return nil
 	})
 	if err != nil {
 		return Added{}, err
 	}
-	if added.Unfit > 0 {
-		const said = "Taken over as it was. Kept, though not by the rules of today: %s."
-		added.Notes = append([]string{fmt.Sprintf(said, working.Count(added.Unfit, "entry"))}, added.Notes...)
-	}
-	if added.Notes == nil {
-		added.Notes = []string{}
-	}
+	added.unfit()
 	return added, nil
+}
+
+// unfit says first how much was kept, though not by the rules of today.
+func (a *Added) unfit() {
+	if a.Unfit > 0 {
+		const said = "Taken over as it was. Kept, though not by the rules of today: %s."
+		a.Notes = append([]string{fmt.Sprintf(said, working.Count(a.Unfit, "entry"))}, a.Notes...)
+	}
+	if a.Notes == nil {
+		a.Notes = []string{}
+	}
 }
 
 // importKinds adds the kinds of an archive that the collection does not have.
@@ -292,4 +287,24 @@ func inPlaces(e record.Entry, moved map[uuid.UUID]uuid.UUID) record.Entry {
 		}
 	}
 	return e
+}
+
+// plus counts in what one plant added.
+func (a *Added) plus(got Added, name string) {
+	a.Plants += got.Plants
+	a.Entries += got.Entries
+	a.Pictures += got.Pictures
+	a.Known += got.Known
+	a.Unfit += got.Unfit
+	for _, said := range got.Notes {
+		a.note("%s: %s", name, said)
+	}
+}
+
+// namedIn names the plant of a conflict; other errors stay as they are.
+func namedIn(err error, p exchange.Plant) error {
+	if errors.Is(err, ErrConflict) {
+		return fmt.Errorf("plant %s (%s): %w", p.ID, p.Name, err)
+	}
+	return err
 }

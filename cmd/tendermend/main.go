@@ -52,40 +52,48 @@ func run(args []string, in io.Reader, out io.Writer) error {
 	if len(args) == 0 {
 		return badInput{fmt.Errorf("say what to do\n\n%s", usage)}
 	}
-	switch args[0] {
-	case "diagnose":
-		return diagnose(in, out)
-	case "case-schema":
-		return caseSchema(out)
-	case "archive-schema":
-		return archiveSchema(out)
-	case "plan":
-		return plan(in, out)
-	case "check-plan":
-		return checkPlan(in, out)
-	case "plan-schema":
-		return planSchema(out)
-	case "cases":
-		return scoreCases(args[1:], out)
-	case "demo":
-		return serveDemo(args[1:], out)
-	case "serve":
-		return serve(args[1:], out)
-	case "migrate":
-		return migrate()
-	case "recompute":
-		return recompute(out)
-	case "export":
-		return exportCollection(args[1:], out)
-	case "import":
-		return importFile(args[1:], out)
-	case "reset-link":
-		return resetLink(args[1:], out)
-	case "openapi":
-		return openAPI(out)
-	case "help", "-h", "--help":
-		_, err := io.WriteString(out, usage)
-		return err
+	do, known := commands[args[0]]
+	if !known {
+		return badInput{fmt.Errorf("there is no command %q\n\n%s", args[0], usage)}
 	}
-	return badInput{fmt.Errorf("there is no command %q\n\n%s", args[0], usage)}
+	return do(args[1:], in, out)
+}
+
+// commands are all that the program can be asked to do.
+var commands = map[string]func(args []string, in io.Reader, out io.Writer) error{
+	"diagnose":       reading(diagnose),
+	"plan":           reading(plan),
+	"check-plan":     reading(checkPlan),
+	"case-schema":    writing(caseSchema),
+	"archive-schema": writing(archiveSchema),
+	"plan-schema":    writing(planSchema),
+	"recompute":      writing(recompute),
+	"openapi":        writing(openAPI),
+	"migrate":        writing(func(io.Writer) error { return migrate() }),
+	"cases":          told(scoreCases),
+	"demo":           told(serveDemo),
+	"serve":          told(serve),
+	"export":         told(exportCollection),
+	"import":         told(importFile),
+	"reset-link":     told(resetLink),
+	"help":           writing(help),
+	"-h":             writing(help),
+	"--help":         writing(help),
+}
+
+func help(out io.Writer) error {
+	_, err := io.WriteString(out, usage)
+	return err
+}
+
+func reading(do func(io.Reader, io.Writer) error) func([]string, io.Reader, io.Writer) error {
+	return func(_ []string, in io.Reader, out io.Writer) error { return do(in, out) }
+}
+
+func writing(do func(io.Writer) error) func([]string, io.Reader, io.Writer) error {
+	return func(_ []string, _ io.Reader, out io.Writer) error { return do(out) }
+}
+
+func told(do func([]string, io.Writer) error) func([]string, io.Reader, io.Writer) error {
+	return func(args []string, _ io.Reader, out io.Writer) error { return do(args, out) }
 }

@@ -94,17 +94,11 @@ func serve(args []string, out io.Writer) error {
 	}
 	metrics := server.NewMetrics(s)
 	if *watched != "" {
-		m, err := take(*watched)
+		unwatch, err := watch(*watched, metrics)
 		if err != nil {
 			return err
 		}
-		watching := &http.Server{
-			Handler:           metrics.Handler(),
-			ReadHeaderTimeout: 5 * time.Second,
-			WriteTimeout:      time.Minute,
-		}
-		defer func() { _ = watching.Close() }()
-		go func() { _ = watching.Serve(m) }()
+		defer unwatch()
 	}
 	return listen(ctx, out, *addr, s, server.Options{
 		Metrics:       metrics,
@@ -301,4 +295,19 @@ func openAPI(out io.Writer) error {
 	}
 	_, err = out.Write(raw)
 	return err
+}
+
+// watch tells metrics on an address until the function it gives is called.
+func watch(addr string, metrics *server.Metrics) (stop func(), err error) {
+	m, err := take(addr)
+	if err != nil {
+		return nil, err
+	}
+	watching := &http.Server{
+		Handler:           metrics.Handler(),
+		ReadHeaderTimeout: 5 * time.Second,
+		WriteTimeout:      time.Minute,
+	}
+	go func() { _ = watching.Serve(m) }()
+	return func() { _ = watching.Close() }, nil
 }

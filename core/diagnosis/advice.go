@@ -237,7 +237,7 @@ func (a *Advice) decide(c *Case, helps int, checks []Check) {
 		effect, presses = m.Effects[known.ID], known.presses()
 	}
 	limit, least := m.limits(days, chance)
-	certain := m.Reversible || c.sureEnough(m, days)
+	goes := a.Needs == "" && (m.Reversible || c.sureEnough(m, days))
 	a.worth = a.Good * presses
 	switch {
 	case a.Harms > limit && a.Good <= 0:
@@ -245,17 +245,22 @@ func (a *Advice) decide(c *Case, helps int, checks []Check) {
 	case a.Harms > limit:
 		a.Advice = Wait
 		a.Check = c.separating(a.Helps, a.Worst, checks)
-	case a.Good >= goodForNow && certain && a.Needs == "" && effect >= leastEffect && chance >= least:
+	case goes && a.Good >= goodForNow && effect >= leastEffect && chance >= least:
 		a.Advice = Now
 	case a.Good > 0:
 		a.Advice = If
 	default:
 		a.Advice = Not
 	}
-	lead, leads := c.lead()
-	if a.Advice == Now && m.ID == "watch" && (!lead.Harmless || leads < harmlessWatchFrom) {
+	if a.Advice == Now && m.ID == "watch" && !c.harmlessLeads() {
 		a.Advice = If
 	}
+}
+
+// harmlessLeads says whether what is likeliest does no harm, for sure enough.
+func (c *Case) harmlessLeads() bool {
+	lead, leads := c.lead()
+	return lead.Harmless && leads >= harmlessWatchFrom
 }
 
 // sureEnough says whether a cause that the move cures is likely enough for

@@ -128,13 +128,19 @@ func (c *Case) judge(checks []Check, missing []string) (kind VerdictKind, about 
 	case !c.symptomSeen() && len(c.conditionsSeen) == 0:
 		return c.nothingSeen(checks, whole && !open, further), ""
 	}
+	if open {
+		return further, ""
+	}
+	return c.judgeSeen(checks, whole, further)
+}
+
+// judgeSeen is the verdict on a plant with signs and nothing that kills open.
+func (c *Case) judgeSeen(checks []Check, whole bool, further VerdictKind) (kind VerdictKind, about string) {
 	lead, leads := c.lead()
 	worst, chance := c.harmful()
 	switch {
-	case whole && !open && lead.Harmless && leads >= standsOut && c.nothingElse():
+	case whole && lead.Harmless && leads >= standsOut && c.nothingElse():
 		return Harmless, lead.ID
-	case open:
-		return further, ""
 	case c.actsNow(checks, worst, chance, whole):
 		return Act, worst.ID
 	case further == NotEnough && whole && chance <= soundAtMost && c.onlyOrdinary() && !c.elseMay():

@@ -189,6 +189,7 @@ func (j judge) condition(c Condition) (s recovery.Standing, on day.Day, byDate b
 		return j.season(c, s)
 	case AnyOf:
 		return j.any(c, s)
+	default: // a look or a reading shows it
 	}
 	s = j.looked(c, s)
 	if s.Status == recovery.Met && s.Since != nil {
@@ -223,8 +224,9 @@ func (j judge) looked(c Condition, s recovery.Standing) recovery.Standing {
 		return j.noRot(s)
 	case Free:
 		return j.free(s)
+	default:
+		return s
 	}
-	return s
 }
 
 func (j judge) days(c Condition, s recovery.Standing) (recovery.Standing, day.Day, bool) {

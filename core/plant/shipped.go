@@ -158,10 +158,7 @@ func (r *row) profile() Profile {
 		PotFit:      c["pot_fit"],
 		PotShape:    c["pot_shape"],
 		PerMonth:    [2]float64{r.number("growths_per_month_from"), r.number("growths_per_month_to")},
-		DryDays: &[2]int{
-			int(r.number("after_root_cut_dry_days_from")),
-			int(r.number("after_root_cut_dry_days_to")),
-		},
+		DryDays:     &[2]int{int(r.number("after_root_cut_dry_days_from")), int(r.number("after_root_cut_dry_days_to"))},
 		Cover:       covers[c["cover_after_root_loss"]],
 		Troubles:    r.list("troubles"),
 		Propagation: r.list("propagation"),

@@ -75,22 +75,35 @@ func run(n int, seed uint64) (broken int, err error) {
 		union all (select id::text from entries limit 200)`); err != nil {
 		return 0, err
 	}
-	jar, err := cookiejar.New(nil)
+	broken, by, err := storm(m, h.URL, n, &complaint)
 	if err != nil {
 		return 0, err
 	}
+	for _, status := range slices.Sorted(maps.Keys(by)) {
+		fmt.Printf("%d: %d answers\n", status, by[status])
+	}
+	fmt.Printf("%d requests to %d operations, %d broken\n", n, len(m.operations), broken)
+	return broken, nil
+}
+
+// storm sends n requests, and counts what broke and the answers by status.
+func storm(m *making, url string, n int, complaint *string) (broken int, by map[int]int, err error) {
+	jar, err := cookiejar.New(nil)
+	if err != nil {
+		return 0, nil, err
+	}
 	client := &http.Client{Jar: jar, Timeout: time.Minute}
-	by := map[int]int{}
+	by = map[int]int{}
 	signedOut := true // signing out is an operation like any other
 	for range n {
 		if signedOut {
-			res, err := client.Post(h.URL+"/api/session/demo", "application/json", strings.NewReader("{}"))
+			res, err := client.Post(url+"/api/session/demo", "application/json", strings.NewReader("{}"))
 			if err != nil {
-				return 0, err
+				return 0, nil, err
 			}
 			res.Body.Close()
 		}
-		req, says := m.request(h.URL)
+		req, says := m.request(url)
 		res, err := client.Do(req)
 		if err != nil {
 			broken++
@@ -104,21 +117,17 @@ func run(n int, seed uint64) (broken int, err error) {
 		res.Body.Close()
 		by[res.StatusCode]++
 		signedOut = res.StatusCode == http.StatusUnauthorized || req.Method == http.MethodDelete
-		if complaint != "" {
+		if *complaint != "" {
 			broken++
-			fmt.Printf("the server complains: %s: %s\n", strings.TrimSpace(complaint), says)
-			complaint = ""
+			fmt.Printf("the server complains: %s: %s\n", strings.TrimSpace(*complaint), says)
+			*complaint = ""
 		}
 		if res.StatusCode >= 500 {
 			broken++
 			fmt.Printf("%d: %s\n", res.StatusCode, says)
 		}
 	}
-	for _, status := range slices.Sorted(maps.Keys(by)) {
-		fmt.Printf("%d: %d answers\n", status, by[status])
-	}
-	fmt.Printf("%d requests to %d operations, %d broken\n", n, len(m.operations), broken)
-	return broken, nil
+	return broken, by, nil
 }
 
 // writer hands on what is written.
@@ -238,19 +247,7 @@ func (m *making) value(schema object, deep int) any {
 	}
 	switch kind {
 	case "object":
-		out := object{}
-		properties, _ := schema["properties"].(object)
-		required, _ := schema["required"].([]any)
-		for _, name := range slices.Sorted(maps.Keys(properties)) {
-			wanted := slices.Contains(required, any(name)) && m.chance.IntN(25) > 0
-			if wanted || deep < 4 && m.chance.IntN(max(2, len(properties)/2)) == 0 {
-				out[name] = m.value(properties[name].(object), deep+1)
-			}
-		}
-		if more, is := schema["additionalProperties"].(object); is && deep < 4 {
-			out[m.word()] = m.value(more, deep+1)
-		}
-		return out
+		return m.object(schema, deep)
 	case "array":
 		items, _ := schema["items"].(object)
 		out := []any{}
@@ -292,3 +289,21 @@ var words = []string{
 }
 
 func (m *making) word() string { return words[m.chance.IntN(len(words))] }
+
+// object is one with the properties that a description wants, mostly, and some
+// that it allows.
+func (m *making) object(schema object, deep int) object {
+	out := object{}
+	properties, _ := schema["properties"].(object)
+	required, _ := schema["required"].([]any)
+	for _, name := range slices.Sorted(maps.Keys(properties)) {
+		wanted := slices.Contains(required, any(name)) && m.chance.IntN(25) > 0
+		if wanted || deep < 4 && m.chance.IntN(max(2, len(properties)/2)) == 0 {
+			out[name] = m.value(properties[name].(object), deep+1)
+		}
+	}
+	if more, is := schema["additionalProperties"].(object); is && deep < 4 {
+		out[m.word()] = m.value(more, deep+1)
+	}
+	return out
+}

@@ -77,7 +77,7 @@ func fill(
 	}
 	profiles := plant.Profiles()
 	each := (entries - 1000) / plants
-	written := 0
+
 	write := func(id uuid.UUID, n int) error {
 		batch := make([][]any, 0, n)
 		story(chance, profiles, id, today, n, func(e record.Entry) error {
@@ -85,39 +85,12 @@ func fill(
 			if err != nil {
 				return err
 			}
-			batch = append(
-				batch,
-				[]any{
-					a.Collection.ID,
-					uuid.Must(uuid.NewV7()),
-					id,
-					string(e.Kind()),
-					e.On.Time(),
-					e.RecordedAt,
-					a.User.ID,
-					nil,
-					body,
-				},
-			)
+			batch = append(batch, []any{a.Collection.ID, uuid.Must(uuid.NewV7()), id, string(e.Kind()), e.On.Time(),
+				e.RecordedAt, a.User.ID, nil, body})
 			return nil
 		})
-		written += len(batch)
-		_, err := conn.CopyFrom(
-			ctx,
-			pgx.Identifier{"entries"},
-			[]string{
-				"collection_id",
-				"id",
-				"plant_id",
-				"kind",
-				"on_day",
-				"recorded_at",
-				"by_user",
-				"replaces",
-				"body",
-			},
-			pgx.CopyFromRows(batch),
-		)
+		_, err := conn.CopyFrom(ctx, pgx.Identifier{"entries"}, []string{"collection_id", "id", "plant_id", "kind",
+			"on_day", "recorded_at", "by_user", "replaces", "body"}, pgx.CopyFromRows(batch))
 		return err
 	}
 	for i, id := range ids {
@@ -152,26 +125,16 @@ func story(
 		}
 	}
 	width := 12.0
-	put(
-		began,
-		record.Body{
-			Arrived: &record.Arrived{
-				Name:       fmt.Sprintf("%s %d", p.Common, chance.IntN(10000)),
-				Profile:    p.ID,
-				Habit:      p.Habit,
-				PotWidthCM: &width,
-			},
-		},
-	)
-	put(
-		began,
-		record.Body{
-			Examined: &record.Examined{
-				Present: []string{"root.mushy", "leaf.drooping"},
-				Absent:  []string{"pest.cotton"},
-			},
-		},
-	)
+	put(began, record.Body{Arrived: &record.Arrived{
+		Name:       fmt.Sprintf("%s %d", p.Common, chance.IntN(10000)),
+		Profile:    p.ID,
+		Habit:      p.Habit,
+		PotWidthCM: &width,
+	}})
+	put(began, record.Body{Examined: &record.Examined{
+		Present: []string{"root.mushy", "leaf.drooping"},
+		Absent:  []string{"pest.cotton"},
+	}})
 	put(began, record.Body{Diagnosed: &record.Diagnosed{Causes: []string{"root-rot"}}})
 	made, err := sheet.Of(
 		treatment.Situation{Kind: p.ID, Causes: []cause.ID{cause.RootRot}, On: began},
@@ -190,36 +153,28 @@ func story(
 				to = track.Stages[i+1].ID
 			}
 			on += day.Day(10 + chance.IntN(40))
-			put(
-				on,
-				record.Body{Staged: &record.Staged{Track: made.Sheet.Track, From: stage.ID, To: to, GateOpen: true}},
-			)
+			put(on, record.Body{Staged: &record.Staged{Track: made.Sheet.Track, From: stage.ID, To: to, GateOpen: true}})
 			n--
 		}
 	}
 	for i := range n - 4 {
-		on := began + day.Day((i+1)*int(today-began-5)/(n-3))
-		if i%2 == 0 {
-			put(on, record.Body{Watered: &record.Watered{}})
-			continue
-		}
-		if i%10 == 5 {
-			leaf := uuid.NewSHA1(id, []byte{byte(i / 100)})
-			size := float64(20 + i%100)
-			put(on, record.Body{Grown: &record.Grown{Growth: leaf, Sort: recovery.Leaf, SizeMM: &size}})
-			continue
-		}
-		put(
-			on,
-			record.Body{
-				Checked: &record.Checked{
-					Readings: []record.Value{
-						{Measure: "wilt", Value: 0},
-						{Measure: "smell", Value: 0},
-						{Measure: "longest-root", Value: float64(i / 4)},
-					},
-				},
-			},
-		)
+		put(began+day.Day((i+1)*int(today-began-5)/(n-3)), tending(id, i))
 	}
+}
+
+// tending is the i-th entry of a plant in recovery: watered, looked at, measured.
+func tending(id uuid.UUID, i int) record.Body {
+	switch {
+	case i%2 == 0:
+		return record.Body{Watered: &record.Watered{}}
+	case i%10 == 5:
+		leaf := uuid.NewSHA1(id, []byte{byte(i / 100)})
+		size := float64(20 + i%100)
+		return record.Body{Grown: &record.Grown{Growth: leaf, Sort: recovery.Leaf, SizeMM: &size}}
+	}
+	return record.Body{Checked: &record.Checked{Readings: []record.Value{
+		{Measure: "wilt", Value: 0},
+		{Measure: "smell", Value: 0},
+		{Measure: "longest-root", Value: float64(i / 4)},
+	}}}
 }

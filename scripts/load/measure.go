@@ -5,6 +5,7 @@ import (
 	"net/http"
 	"net/http/cookiejar"
 	"slices"
+	"strings"
 	"time"
 
 	"github.com/google/uuid"
@@ -23,30 +24,11 @@ func measure(url string, heavy uuid.UUID, bare *sqlTime, asks, at int) error {
 	}
 	file := "/api/plants/" + heavy.String()
 	signs := map[string][]string{
-		"present": {
-			"leaf.yellow-few-oldest",
-			"leaf.drooping",
-			"leaf.tips-brown",
-			"leaf.spots-dark-dry",
-			"leaf.dropping-fast",
-			"leaf.yellow-many-fast",
-			"new.none-in-season",
-			"med.wet-long",
-			"course.slow",
-			"root.no-tips",
-			"pest.cotton",
-			"leaf.sticky",
-		},
-		"absent": {
-			"pest.scale-bumps",
-			"pest.webbing",
-			"root.smell",
-			"stem.soft-brown",
-			"leaf.black-mush",
-			"place.cold",
-			"leaf.stippling",
-			"med.mould",
-		},
+		"present": strings.Fields(`leaf.yellow-few-oldest leaf.drooping leaf.tips-brown leaf.spots-dark-dry
+			leaf.dropping-fast leaf.yellow-many-fast new.none-in-season med.wet-long course.slow root.no-tips
+			pest.cotton leaf.sticky`),
+		"absent": strings.Fields(`pest.scale-bumps pest.webbing root.smell stem.soft-brown leaf.black-mush place.cold
+			leaf.stippling med.mould`),
 	}
 	fmt.Printf("%-34s %9s %9s %9s %9s %8s   (%d asks, %d at once)\n",
 		"address", "median", "95 %", "slowest", "SQL alone", "times", asks, at)

@@ -76,36 +76,55 @@ func main() {
 		fmt.Fprintln(os.Stderr, err)
 		os.Exit(1)
 	}
-	wanted := map[int]bool{}
-	for _, i := range rand.New(rand.NewPCG(*seed, *seed)).Perm(len(places))[:min(*n, len(places))] {
-		wanted[i] = true
-	}
-	chosen, err := find(dirs, wanted)
+	chosen, err := choose(dirs, len(places), *n, *seed, *again)
 	if err != nil {
 		fmt.Fprintln(os.Stderr, err)
 		os.Exit(1)
 	}
-	if *again != "" {
-		raw, err := os.ReadFile(*again)
+	if *quick {
+		stages = stages[:2]
+	}
+	lived, unbuilt := tryAll(chosen, *side)
+	slices.Sort(lived)
+	tried := len(chosen) - unbuilt
+	fmt.Printf("\n%d places to change, %d tried (%d more did not build), %d killed: %.1f %%\n",
+		len(places), tried, unbuilt, tried-len(lived), 100*float64(tried-len(lived))/float64(max(tried, 1)))
+	for _, l := range lived {
+		fmt.Println("lived:", l)
+	}
+}
+
+// choose draws n of the places by a seed; of an earlier run only those that lived.
+func choose(dirs []string, places, n int, seed uint64, again string) ([]mutant, error) {
+	wanted := map[int]bool{}
+	for _, i := range rand.New(rand.NewPCG(seed, seed)).Perm(places)[:min(n, places)] {
+		wanted[i] = true
+	}
+	chosen, err := find(dirs, wanted)
+	if err != nil {
+		return nil, err
+	}
+	if again != "" {
+		raw, err := os.ReadFile(again)
 		if err != nil {
-			fmt.Fprintln(os.Stderr, err)
-			os.Exit(1)
+			return nil, err
 		}
 		chosen = slices.DeleteFunc(
 			chosen,
 			func(m mutant) bool { return !strings.Contains(string(raw), "lived "+m.says+"\n") },
 		)
 	}
-	if *quick {
-		stages = stages[:2]
-	}
-	shuffled := rand.New(rand.NewPCG(*seed, 2))
+	shuffled := rand.New(rand.NewPCG(seed, 2))
 	shuffled.Shuffle(len(chosen), func(i, j int) { chosen[i], chosen[j] = chosen[j], chosen[i] })
-	var lived, unbuilt []string
+	return chosen, nil
+}
+
+// tryAll tries mutants side by side, and tells which no test noticed.
+func tryAll(chosen []mutant, side int) (lived []string, unbuilt int) {
 	var mu sync.Mutex
 	var wg sync.WaitGroup
 	queue := make(chan mutant)
-	for range *side {
+	for range side {
 		wg.Go(func() {
 			for m := range queue {
 				fate := try(m)
@@ -114,7 +133,7 @@ func main() {
 				case "lived":
 					lived = append(lived, m.says)
 				case "unbuilt":
-					unbuilt = append(unbuilt, m.says)
+					unbuilt++
 				}
 				fmt.Println(fate, m.says)
 				mu.Unlock()
@@ -126,13 +145,22 @@ func main() {
 	}
 	close(queue)
 	wg.Wait()
-	slices.Sort(lived)
-	tried := len(chosen) - len(unbuilt)
-	fmt.Printf("\n%d places to change, %d tried (%d more did not build), %d killed: %.1f %%\n",
-		len(places), tried, len(unbuilt), tried-len(lived), 100*float64(tried-len(lived))/float64(max(tried, 1)))
-	for _, l := range lived {
-		fmt.Println("lived:", l)
+	return lived, unbuilt
+}
+
+// otherNumber is a number a little off; a text stays as it is.
+func otherNumber(x *ast.BasicLit) string {
+	switch x.Kind {
+	case token.INT:
+		if v, err := strconv.Atoi(x.Value); err == nil {
+			return strconv.Itoa(v + 1)
+		}
+	case token.FLOAT:
+		if v, err := strconv.ParseFloat(x.Value, 64); err == nil {
+			return strconv.FormatFloat(v*1.25+0.01, 'f', -1, 64)
+		}
 	}
+	return x.Value
 }
 
 // try builds and tests with one file replaced.
@@ -228,16 +256,7 @@ func inFile(path string, n *int, wanted map[int]bool) (list []mutant, err error)
 			x.Cond = was
 		case *ast.BasicLit:
 			was := x.Value
-			switch x.Kind {
-			case token.INT:
-				if v, err := strconv.Atoi(was); err == nil {
-					x.Value = strconv.Itoa(v + 1)
-				}
-			case token.FLOAT:
-				if v, err := strconv.ParseFloat(was, 64); err == nil {
-					x.Value = strconv.FormatFloat(v*1.25+0.01, 'f', -1, 64)
-				}
-			}
+			x.Value = otherNumber(x)
 			if x.Value != was {
 				keep(x, was+" becomes "+x.Value)
 				x.Value = was

@@ -228,28 +228,24 @@ func partsLaw(r *replay, c *patient, no found) {
 
 // lacks says which part that a step works on the plant does not have.
 func (c *patient) lacks(e *event) string {
-	spikes := c.Facts.Spikes
-	switch e.op {
-	case t.StripSpikes:
-		if c.is(t.FE, t.PA, t.CY, t.IV) || spikes.Known && spikes.Value == 0 {
-			return "it has no spike"
-		}
-	case t.RemoveLeaves, t.LeafCut:
-		if c.code == t.CA || c.code == t.FC && !e.p.Piece {
-			return "it has no leaves"
-		}
-	case t.CupFill:
-		if c.code != t.BR {
-			return "it has no cup"
-		}
-	}
 	switch {
+	case e.op == t.StripSpikes && c.spikeless():
+		return "it has no spike"
+	case isOne(e.op, t.RemoveLeaves, t.LeafCut) && (c.code == t.CA || c.code == t.FC && !e.p.Piece):
+		return "it has no leaves"
+	case e.op == t.CupFill && c.code != t.BR:
+		return "it has no cup"
 	case e.s.Organ == "spear" && !c.is(t.PA, t.CY, t.GH):
 		return "it has no spear"
 	case e.s.Organ == "bulb" && e.op == t.CutRot && c.known && !c.bulbous():
 		return "it has no bulb"
 	}
 	return ""
+}
+
+func (c *patient) spikeless() bool {
+	spikes := c.Facts.Spikes
+	return c.is(t.FE, t.PA, t.CY, t.IV) || spikes.Known && spikes.Value == 0
 }
 
 func (c *patient) bulbous() bool { return c.code == t.BU || c.kind.Thirst == "wrinkled-bulb" }

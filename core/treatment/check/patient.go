@@ -192,6 +192,7 @@ func restOf(m time.Month, rest string) string {
 		if rest == "summer" {
 			return "resting"
 		}
+	default: // no kind rests then
 	}
 	if isOne(m, time.November, time.December, time.January) {
 		return "idle"

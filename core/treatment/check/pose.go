@@ -54,24 +54,18 @@ func (c *patient) trimmed(p pose, e *event) pose {
 		}
 		p.slits = c.cut(p.slits, e)
 	}
-	switch e.op {
-	case treatment.CleanBlade:
+	if e.op == treatment.CleanBlade {
 		p.blade = "clean"
-	case treatment.CutRot, treatment.Behead, treatment.PickCrown:
-		// A soft spot cut out of a body is not the rot below it.
-		spot := e.op == treatment.CutRot && e.s.Organ == "body" && c.has(cause.SoftRot) && rootRot
-		p.rot = p.rot && spot
+	}
+	if c.rotGoes(e, rootRot) {
+		p.rot = false
+	}
+	switch e.op {
 	case treatment.TrimDead:
-		if !c.has(cause.BaseRot, cause.BlackRot, cause.SoftRot, cause.Fusarium) {
-			p.rot = false
-		}
 		if 1-c.share >= 0.25 {
 			p.lost = e.day
 		}
 	case treatment.RemoveLeaves:
-		if c.has(cause.SoftRot) && !rootRot {
-			p.rot = false
-		}
 		if !e.p.Mush && !strings.Contains(e.p.What+e.s.Args, "mush") {
 			p.stripped = append(slices.Clip(p.stripped), stripped{e.day, c.leafShare(e.p)})
 		}
@@ -235,4 +229,20 @@ func (c *patient) wetsNow(e *event) wetness {
 		}
 	}
 	return 0
+}
+
+// rotGoes says whether a step takes away all the rot that lives.
+func (c *patient) rotGoes(e *event, rootRot bool) bool {
+	switch e.op {
+	case treatment.CutRot:
+		// A soft spot cut out of a body is not the rot below it.
+		return e.s.Organ != "body" || !c.has(cause.SoftRot) || !rootRot
+	case treatment.Behead, treatment.PickCrown:
+		return true
+	case treatment.TrimDead:
+		return !c.has(cause.BaseRot, cause.BlackRot, cause.SoftRot, cause.Fusarium)
+	case treatment.RemoveLeaves:
+		return c.has(cause.SoftRot) && !rootRot
+	}
+	return false
 }

@@ -266,7 +266,7 @@ func rinseLaw(r *replay, c *patient, no found) {
 	films, rinses := r.of(true, t.Soap, t.Oil), r.of(true, t.RinseOff)
 	hour := func(e *event) float64 { return float64(e.day)*24 + e.hour }
 	for n, e := range films {
-		if e.op == t.Soap && onRoots(e) || e.p.WetDrops.Known || e.op == t.Oil && e.p.ByLabel {
+		if !rinsedOff(e) {
 			continue
 		}
 		least, most := soapLeast, soapMost
@@ -412,3 +412,8 @@ func saidAny(c *patient) bool {
 
 // before says whether another step stands later in the plan.
 func (e *event) before(x *event) bool { return x.sit > e.sit || x.sit == e.sit && x.step > e.step }
+
+// rinsedOff says whether a soap or an oil has to be rinsed off again.
+func rinsedOff(e *event) bool {
+	return !(e.op == t.Soap && onRoots(e) || e.p.WetDrops.Known || e.op == t.Oil && e.p.ByLabel)
+}

@@ -127,19 +127,7 @@ func (c *composer) dateRoots() {
 		return
 	}
 	c.sat = 0
-	r := c.root
-	waitsDry := restingDry(c.subject) || c.asleep() || c.firstRoots()
-	switch {
-	case c.heldOn(0):
-		return
-	case !c.overrides() && r != nil && r.season && !c.growing():
-		c.wait("season", c.rootSeason())
-		return
-	case c.waitsForRoots():
-		c.wait("", onNewRoot)
-		return
-	case c.thirsty && !c.rotsBelow() && waitsDry:
-		c.wait("thirst", gate.Gate{gate.FirmFor(1)})
+	if c.heldOn(0) || c.waitsFirst() {
 		return
 	}
 	c.sat = c.readyOn()
@@ -150,6 +138,22 @@ func (c *composer) dateRoots() {
 	if c.change && c.school == treatment.ClayPot && !c.rotsBelow() {
 		c.sat = max(c.sat, 1) // the clay is baked and soaked for a day
 	}
+}
+
+// waitsFirst lets root work wait for its season, for new roots, or until it is
+// firm, and says whether it does.
+func (c *composer) waitsFirst() bool {
+	switch {
+	case !c.overrides() && c.root != nil && c.root.season && !c.growing():
+		c.wait("season", c.rootSeason())
+	case c.waitsForRoots():
+		c.wait("", onNewRoot)
+	case c.thirsty && !c.rotsBelow() && (restingDry(c.subject) || c.asleep() || c.firstRoots()):
+		c.wait("thirst", gate.Gate{gate.FirmFor(1)})
+	default:
+		return false
+	}
+	return true
 }
 
 // readyOn is the first day on which nothing in the plant itself speaks against
