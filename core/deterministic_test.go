@@ -57,15 +57,15 @@ func TestEveryComputationGivesTheSameBytesTwice(t *testing.T) {
 		for name, compute := range map[string]func() string{
 			"diagnosis": func() string { r, err := diagnosis.Diagnose(e); return text(t, r, err) },
 			"at a sale": func() string {
-				c, err := diagnosis.Examine(e)
+				c, err := diagnosis.Standard().Examine(e)
 				if err != nil {
 					return text(t, nil, err)
 				}
 				return text(t, c.ChecksAtSale(), nil)
 			},
-			"guide": func() string { return text(t, diagnosis.Guide(habit, e.Season, diagnosis.AtHome), nil) },
+			"guide": func() string { return text(t, diagnosis.Standard().Guide(habit, e.Season, diagnosis.AtHome), nil) },
 			"outlook": func() string {
-				c, err := diagnosis.Examine(e)
+				c, err := diagnosis.Standard().Examine(e)
 				if err != nil {
 					return text(t, nil, err)
 				}

@@ -121,7 +121,7 @@ func (s State) rotsUntouched() bool {
 	if s.Verdict == nil || !s.Case.Open() {
 		return false
 	}
-	rots := slices.ContainsFunc(treatment.Rots, func(id cause.ID) bool {
+	rots := slices.ContainsFunc(treatment.Rots(), func(id cause.ID) bool {
 		return slices.Contains(s.Verdict.Causes, string(id))
 	})
 	out, worked := s.carriedOut()[string(treatment.Unpot)]

@@ -264,7 +264,7 @@ func (x Examined) withRecord(derived []Derived) diagnosis.Examination {
 	e := x.look()
 	e.Present, e.Absent = slices.Clone(e.Present), slices.Clone(e.Absent)
 	settled := map[string]bool{}
-	there, not := diagnosis.Implied(e)
+	there, not := diagnosis.Standard().Implied(e)
 	for _, list := range [][]string{x.Present, x.Absent, there, not} {
 		for _, id := range list {
 			settled[id] = true

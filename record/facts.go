@@ -339,7 +339,7 @@ func makesHappen(op treatment.OperatorID) facts.Happening {
 		return facts.OnATray
 	case op.Does(treatment.Sets):
 		return facts.Potted
-	case slices.Contains(treatment.Treating, op):
+	case op.Treats():
 		return facts.TreatedNow
 	}
 	return ""

@@ -248,7 +248,7 @@ func (s State) Living(saved, lost int) prognosis.Living {
 // that its last look found where the plan treats none.
 func (s State) livingWith() []string {
 	causes := slices.Clone(s.Plan.Causes)
-	rots := func(id string) bool { return slices.Contains(treatment.Rots, cause.ID(id)) }
+	rots := func(id string) bool { return slices.Contains(treatment.Rots(), cause.ID(id)) }
 	for _, measure := range []string{"rot", "smell"} {
 		r, read := s.Readings.Last(measure)
 		if read && r.Value > 0 && !s.harmless(measure, r.On) && !slices.ContainsFunc(causes, rots) {

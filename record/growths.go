@@ -54,7 +54,7 @@ const warmthAround = 2
 // Warmth gives what is known of the warmth of the plant's place: readings, and
 // what the carer said for the plan; a usual room where nothing is known.
 func (s State) Warmth() pest.Warmth {
-	w := pest.UsualRoom
+	w := pest.UsualRoom()
 	if c := s.PlanAnswers.WarmthC; c != nil {
 		w = pest.Warmth{Low: *c - warmthAround, High: *c + warmthAround}
 	}

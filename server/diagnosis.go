@@ -228,7 +228,11 @@ func (srv *server) differential(ctx context.Context, state record.State, a store
 	answered := diagnosis.Examination{
 		Habit: e.Habit, Present: state.Examined.Present, Absent: state.Examined.Absent, Unsure: state.Examined.Unsure,
 	}
-	there, not := diagnosis.Implied(answered)
+	knowledge, err := srv.store.Knowledge(ctx, a.Collection.ID)
+	if err != nil {
+		return Differential{}, err
+	}
+	there, not := knowledge.Implied(answered)
 	out := Differential{
 		Derived:     append([]record.Derived{}, state.Derive(today, a.Collection.South)...),
 		Clash:       []string{},
@@ -238,10 +242,6 @@ func (srv *server) differential(ctx context.Context, state record.State, a store
 	}
 	if x, y, clash := diagnosis.Contradiction(answered); clash {
 		out.Clash = []string{x, y}
-	}
-	knowledge, err := srv.store.Knowledge(ctx, a.Collection.ID)
-	if err != nil {
-		return out, err
 	}
 	c, err := knowledge.Examine(e)
 	if err != nil {

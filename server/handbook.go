@@ -21,10 +21,14 @@ func (srv *server) handbookOperations(api huma.API) {
 	huma.Register(
 		api,
 		op("get-cause", http.MethodGet, "/api/causes/{cause}", "All that the tables know of a cause", "handbook"),
-		signedIn(srv, func(_ context.Context, _ store.Account, in *struct {
+		signedIn(srv, func(ctx context.Context, a store.Account, in *struct {
 			Cause string `path:"cause"`
 		}) (*body[diagnosis.Sheet], error) {
-			sheet, ok := diagnosis.SheetOf(in.Cause)
+			judged, err := srv.store.Knowledge(ctx, a.Collection.ID)
+			if err != nil {
+				return nil, err
+			}
+			sheet, ok := judged.SheetOf(in.Cause)
 			if !ok {
 				return nil, huma.Error404NotFound("The handbook has no such cause; pick one from the list.")
 			}

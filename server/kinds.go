@@ -89,13 +89,17 @@ func (srv *server) getKey(ctx context.Context, a store.Account, in *struct {
 	if err != nil {
 		return nil, err
 	}
+	judged, err := srv.store.Knowledge(ctx, a.Collection.ID)
+	if err != nil {
+		return nil, err
+	}
 	p := found.Body.Profile
 	habit, _ := plant.HabitByID(p.Habit)
 	pests := []string{}
 	for _, l := range p.Pests {
 		pests = append(pests, l.Pest)
 	}
-	return &body[KeyView]{KeyView{p.Botanical, p.Common, diagnosis.KeyOf(habit, pests)}}, nil
+	return &body[KeyView]{KeyView{p.Botanical, p.Common, judged.KeyOf(habit, pests)}}, nil
 }
 
 func (srv *server) saveKind(ctx context.Context, a store.Account, in *kindInput) (*body[KindView], error) {

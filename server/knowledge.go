@@ -53,7 +53,7 @@ func (srv *server) knowledgeOperations(api huma.API) {
 	whole := &knowledgeOutput{
 		CacheControl: "private, max-age=300",
 		Body: Knowledge{
-			Edition: diagnosis.Current(), Habits: plant.Habits(), Zones: diagnosis.Zones(), Signs: diagnosis.Signs(),
+			Edition: diagnosis.Standard().Edition(), Habits: plant.Habits(), Zones: diagnosis.Zones(), Signs: diagnosis.Signs(),
 			Causes: diagnosis.Causes(), Moves: diagnosis.Moves(), Measures: recovery.Measures(), Tracks: recovery.Tracks(),
 			Growths: recovery.GrowthSorts(), GrowthStates: recovery.GrowthStates(), Sides: record.Sides(),
 			RootSorts: roots.Sorts(), RootManner: roots.Manner, Lights: climate.Lights(),

@@ -63,13 +63,17 @@ func (srv *server) lookingOperations(api huma.API) {
 		signedIn(srv, srv.appraise))
 }
 
-func (srv *server) getGuide(_ context.Context, a store.Account, in *guideInput) (*guideOutput, error) {
+func (srv *server) getGuide(ctx context.Context, a store.Account, in *guideInput) (*guideOutput, error) {
 	habit, ok := plant.HabitByID(in.Habit)
 	if !ok {
 		return nil, huma.Error422UnprocessableEntity("There is no such growth habit; pick how it grows.")
 	}
+	judged, err := srv.store.Knowledge(ctx, a.Collection.ID)
+	if err != nil {
+		return nil, err
+	}
 	out := &guideOutput{}
-	out.Body.Asks, out.Body.Fits = diagnosis.Guide(habit, srv.season(a), in.At), diagnosis.SignsOf(habit)
+	out.Body.Asks, out.Body.Fits = judged.Guide(habit, srv.season(a), in.At), diagnosis.SignsOf(habit)
 	return out, nil
 }
 

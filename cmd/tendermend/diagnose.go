@@ -52,7 +52,7 @@ func scoreCases(args []string, out io.Writer) error {
 	if err != nil {
 		return badInput{fmt.Errorf("%s: %w", args[0], err)}
 	}
-	score, err := diagnosis.ScoreCases(cases)
+	score, err := diagnosis.Standard().ScoreCases(cases)
 	if err != nil {
 		return badInput{fmt.Errorf("%s: %w", args[0], err)}
 	}

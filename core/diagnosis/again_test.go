@@ -141,7 +141,7 @@ func TestASecondLookLowersTheBackground(t *testing.T) {
 			assert.InDelta(t, without.Chance("settling-in"), w.Without, 1e-9)
 		}
 	}
-	_, err := Examine(Examination{Habit: "fern", Absent: []string{"leaf.crisp"}, Again: []string{"leaf.crisp"}})
+	_, err := Standard().Examine(Examination{Habit: "fern", Absent: []string{"leaf.crisp"}, Again: []string{"leaf.crisp"}})
 	require.Error(t, err)
 	assert.Contains(t, err.Error(), "again[0]")
 }

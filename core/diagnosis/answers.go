@@ -160,8 +160,7 @@ func impliedAbsent(s Sign) []string { return s.impliesAbsent }
 
 // Implied gives the signs that what was seen for sure answers by itself: those
 // that must be there as well, and those that cannot be. Unknown ids imply nothing.
-func Implied(e Examination) (present, absent []string) {
-	k := Standard()
+func (k *Knowledge) Implied(e Examination) (present, absent []string) {
 	a, err := k.answers(e)
 	if err != nil {
 		return nil, nil

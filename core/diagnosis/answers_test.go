@@ -32,7 +32,7 @@ func TestBadExaminationsAreNamed(t *testing.T) {
 			`"many" is not a degree of "leaf.crisp"`,
 		},
 	} {
-		_, err := Examine(tc.e)
+		_, err := Standard().Examine(tc.e)
 		assert.ErrorContains(t, err, tc.says, tc.name)
 	}
 	twice := examine(t, look("fern", "leaf.crisp", "leaf.crisp"))
@@ -44,10 +44,10 @@ func TestBadExaminationsAreNamed(t *testing.T) {
 func TestASureAnswerAnswersOthers(t *testing.T) {
 	for _, s := range Signs() {
 		e := look("aroid-vine", s.ID)
-		there, not := Implied(e)
+		there, not := Standard().Implied(e)
 		for _, id := range s.impliesThere {
 			assert.Contains(t, there, id, s.ID)
-			assert.NotContains(t, second(Implied(e.without(id))), id)
+			assert.NotContains(t, second(Standard().Implied(e.without(id))), id)
 			a, b, clash := Contradiction(e.without(id))
 			assert.True(t, clash)
 			assert.Equal(t, [2]string{s.ID, id}, [2]string{a, b})
@@ -63,13 +63,13 @@ func TestASureAnswerAnswersOthers(t *testing.T) {
 			assert.False(t, clash, "one of them is only thought to be so")
 		}
 		e.Unsure = e.Present
-		there, not = Implied(e)
+		there, not = Standard().Implied(e)
 		assert.Empty(t, slices.Concat(there, not), "%s, thought", s.ID)
 	}
 	_, _, clash := Contradiction(look("fern", "leaf.crisp").without("leaf.drooping"))
 	assert.False(t, clash)
-	there, not := Implied(look("moss"))
-	assert.Empty(t, slices.Concat(there, not, first(Implied(look("fern", "leaf.blue")))))
+	there, not := Standard().Implied(look("moss"))
+	assert.Empty(t, slices.Concat(there, not, first(Standard().Implied(look("fern", "leaf.blue")))))
 }
 
 func first(a, _ []string) []string  { return a }

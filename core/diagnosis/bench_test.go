@@ -53,7 +53,7 @@ var twentyPresent = Examination{
 
 func benchmarkExamine(b *testing.B, e Examination) {
 	for b.Loop() {
-		if _, err := Examine(e); err != nil {
+		if _, err := Standard().Examine(e); err != nil {
 			b.Fatal(err)
 		}
 	}
@@ -63,7 +63,7 @@ func BenchmarkDifferentialTwelvePresentEightAbsent(b *testing.B) { benchmarkExam
 func BenchmarkDifferentialTwentyPresent(b *testing.B)            { benchmarkExamine(b, twentyPresent) }
 
 func BenchmarkNextChecks(b *testing.B) {
-	c, err := Examine(twentyPresent)
+	c, err := Standard().Examine(twentyPresent)
 	if err != nil {
 		b.Fatal(err)
 	}
@@ -74,7 +74,7 @@ func BenchmarkNextChecks(b *testing.B) {
 }
 
 func BenchmarkEvidenceForEightCauses(b *testing.B) {
-	c, err := Examine(twentyPresent)
+	c, err := Standard().Examine(twentyPresent)
 	if err != nil {
 		b.Fatal(err)
 	}
@@ -115,7 +115,7 @@ func BenchmarkLearnFromTwoThousandCases(b *testing.B) {
 }
 
 func BenchmarkTurns(b *testing.B) {
-	c, err := Examine(twentyPresent)
+	c, err := Standard().Examine(twentyPresent)
 	if err != nil {
 		b.Fatal(err)
 	}

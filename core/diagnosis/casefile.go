@@ -54,7 +54,7 @@ func ReadCases(r io.Reader) (cases []WorkedCase, array bool, err error) {
 }
 
 func (c WorkedCase) check() error {
-	if _, err := Examine(c.Examination); err != nil {
+	if _, err := Standard().Examine(c.Examination); err != nil {
 		return err
 	}
 	if a, b, clash := Contradiction(c.Examination); clash {

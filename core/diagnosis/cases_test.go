@@ -25,7 +25,7 @@ func TestWorkedCasesReachTheirFloor(t *testing.T) {
 	} {
 		list := cases(t, c.name)
 		tried += len(list)
-		score, err := ScoreCases(list)
+		score, err := Standard().ScoreCases(list)
 		require.NoError(t, err)
 		assert.Equal(t, c.cases, score.Cases)
 		assert.GreaterOrEqual(t, score.FirstTrue, c.first, "%s: %+v", c.name, score.Missed)

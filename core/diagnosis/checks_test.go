@@ -166,7 +166,7 @@ func TestWhatWouldChangeOnesMindDoes(t *testing.T) {
 func TestAGuideGoesFromTheOutsideInAndFitsItsTime(t *testing.T) {
 	for _, h := range plant.Habits() {
 		for at, seconds := range map[Occasion]int{AtHome: 180, AtSale: 120} {
-			guide := Guide(h, climate.Winter, at)
+			guide := Standard().Guide(h, climate.Winter, at)
 			asked, before := 0, -1
 			for _, ask := range guide {
 				place := slices.IndexFunc(zones, func(z Zone) bool { return z.ID == ask.Zone })
@@ -194,7 +194,7 @@ func TestAGuideGoesFromTheOutsideInAndFitsItsTime(t *testing.T) {
 			assert.Equal(t, "stance", guide[0].Zone)
 		}
 	}
-	assert.Empty(t, Guide(plant.Habit{ID: "moss"}, "", AtHome))
+	assert.Empty(t, Standard().Guide(plant.Habit{ID: "moss"}, "", AtHome))
 }
 
 func TestLooksAtOnePartAreTakenTogether(t *testing.T) {

@@ -76,11 +76,8 @@ type combination struct {
 // nearlyAll is the share of all sets by which moves and signs are judged.
 const nearlyAll = 0.9995
 
-// Examine checks an examination and computes its posterior by the shipped tables.
-// An error names the field, the offending value and what to do.
-func Examine(e Examination) (*Case, error) { return Standard().Examine(e) }
-
-// Examine checks an examination and computes its posterior.
+// Examine checks an examination and computes its posterior. An error names the
+// field, the offending value and what to do.
 func (k *Knowledge) Examine(e Examination) (*Case, error) {
 	habit, ok := plant.HabitByID(e.Habit)
 	if !ok {
@@ -165,7 +162,7 @@ func (c *Case) rank() {
 
 // Diagnose examines and gives the whole result.
 func Diagnose(e Examination) (Result, error) {
-	c, err := Examine(e)
+	c, err := Standard().Examine(e)
 	if err != nil {
 		return Result{}, err
 	}

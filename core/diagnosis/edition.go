@@ -25,10 +25,6 @@ func (e Edition) String() string {
 	return e.Version
 }
 
-// Current gives the edition of the tables of this program. A test binds its
-// version to its hash: tables do not change under a version.
-func Current() Edition { return Standard().edition }
-
 // hash goes over every table as it is written down.
 func (k *Knowledge) hash() string {
 	sum := sha256.New()

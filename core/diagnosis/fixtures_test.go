@@ -12,7 +12,7 @@ import (
 
 func examine(t *testing.T, e Examination) *Case {
 	t.Helper()
-	c, err := Examine(e)
+	c, err := Standard().Examine(e)
 	require.NoError(t, err)
 	return c
 }

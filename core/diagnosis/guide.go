@@ -36,8 +36,8 @@ const (
 // Guide gives the order of a first look from the outside in: part by part the
 // signs that settle most about any cause for their cost, as many as fit into
 // three minutes at home, or two at a sale. Unpotting is never among them.
-func Guide(habit plant.Habit, season climate.Season, at Occasion) []Ask {
-	c, err := Examine(Examination{Habit: habit.ID, Season: season})
+func (k *Knowledge) Guide(habit plant.Habit, season climate.Season, at Occasion) []Ask {
+	c, err := k.Examine(Examination{Habit: habit.ID, Season: season})
 	if err != nil {
 		return []Ask{}
 	}

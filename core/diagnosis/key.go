@@ -28,8 +28,7 @@ const keyRows = 14
 
 // KeyOf gives a one-page key to the commonest troubles of a kind, in the order of a
 // look from the outside in. The pests that the kind is known for are always on it.
-func KeyOf(h plant.Habit, pests []string) []KeyRow {
-	k := Standard()
+func (k *Knowledge) KeyOf(h plant.Habit, pests []string) []KeyRow {
 	var causes []int
 	for i := range k.causes {
 		if k.prior(i, h, climate.Season("")) > 0 {

@@ -16,7 +16,7 @@ func TestAKeyFitsAPageAndItsKind(t *testing.T) {
 		if priorOf("thrips", h) == 0 {
 			pest = "mealybug"
 		}
-		rows := KeyOf(h, []string{pest})
+		rows := Standard().KeyOf(h, []string{pest})
 		assert.True(t, len(rows) >= 8 && len(rows) <= 14, h.ID)
 		before := 0
 		for _, r := range rows {

@@ -92,9 +92,6 @@ func (f Foretold) place(id string) int {
 }
 
 // ScoreCases diagnoses each case and compares with its causes.
-func ScoreCases(cases []WorkedCase) (Score, error) { return Standard().ScoreCases(cases) }
-
-// ScoreCases diagnoses each case and compares with its causes.
 func (k *Knowledge) ScoreCases(cases []WorkedCase) (Score, error) {
 	said := make([]Foretold, len(cases))
 	for i, wc := range cases {

@@ -53,7 +53,7 @@ func frequencyWord(f float64) string {
 const lookAlikesShown = 4
 
 // SheetOf gathers what the tables know of a cause; false for an unknown id.
-func SheetOf(id string) (Sheet, bool) {
+func (k *Knowledge) SheetOf(id string) (Sheet, bool) {
 	c, ok := CauseByID(id)
 	if !ok {
 		return Sheet{}, false
@@ -63,14 +63,13 @@ func SheetOf(id string) (Sheet, bool) {
 		Signs:      []Shown{},
 		Helps:      []Done{},
 		Harms:      []Done{},
-		LookAlikes: Standard().lookAlikes(id),
+		LookAlikes: k.lookAlikes(id),
 		More:       []string{},
 		Less:       []string{},
 		Never:      []string{},
 		BringsOn:   []string{},
 		BroughtBy:  []string{},
 	}
-	k := Standard()
 	for i, often := range k.link[k.causeAt[id]] {
 		if often > 0 {
 			s.Signs = append(s.Signs, Shown{k.signs[i].ID, often, frequencyWord(often)})

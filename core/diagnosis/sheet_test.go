@@ -8,7 +8,7 @@ import (
 )
 
 func TestASheetGathersWhatTheTablesKnow(t *testing.T) {
-	s, ok := SheetOf("sun-scorch")
+	s, ok := Standard().SheetOf("sun-scorch")
 	require.True(t, ok)
 	assert.Equal(t, "leaf.scorch-sunside", s.Signs[0].Sign)
 	assert.Equal(t, "nearly always", s.Signs[0].Word)
@@ -20,10 +20,10 @@ func TestASheetGathersWhatTheTablesKnow(t *testing.T) {
 	require.NotEmpty(t, showing)
 	assert.Equal(t, "sun-scorch", showing[0].Cause, "linked both ways")
 	assert.Empty(t, CausesShowing("leaf.blue"))
-	_, ok = SheetOf("curse")
+	_, ok = Standard().SheetOf("curse")
 	assert.False(t, ok)
 	for _, c := range Causes() {
-		s, ok := SheetOf(c.ID)
+		s, ok := Standard().SheetOf(c.ID)
 		assert.True(t, ok)
 		assert.NotContains(t, s.LookAlikes, c.ID)
 	}

@@ -27,9 +27,9 @@ func rowsOf(t *testing.T, name string) [][]string {
 func TestSheetsTellTheTables(t *testing.T) {
 	chains := 0
 	for _, r := range rowsOf(t, "chains.csv") {
-		from, ok := SheetOf(r[0])
+		from, ok := Standard().SheetOf(r[0])
 		require.True(t, ok)
-		to, ok := SheetOf(r[1])
+		to, ok := Standard().SheetOf(r[1])
 		require.True(t, ok)
 		assert.Contains(t, from.BringsOn, r[1], r[0])
 		assert.Contains(t, to.BroughtBy, r[0], r[1])
@@ -37,7 +37,7 @@ func TestSheetsTellTheTables(t *testing.T) {
 	}
 	brings, brought := 0, 0
 	for _, c := range Causes() {
-		s, _ := SheetOf(c.ID)
+		s, _ := Standard().SheetOf(c.ID)
 		brings, brought = brings+len(s.BringsOn), brought+len(s.BroughtBy)
 	}
 	assert.Equal(t, chains, brings)
@@ -94,7 +94,7 @@ func TestSheetsNameEveryMoveThatMatters(t *testing.T) {
 		}
 	}
 	for _, c := range Causes() {
-		s, _ := SheetOf(c.ID)
+		s, _ := Standard().SheetOf(c.ID)
 		assert.Len(t, s.Helps, helps[c.ID], c.ID)
 		assert.Len(t, s.Harms, harms[c.ID], c.ID)
 	}
@@ -105,7 +105,7 @@ func TestWhatAHabitCannotHaveIsNotNamed(t *testing.T) {
 	cannot := 0
 	for _, h := range plant.Habits() {
 		c := examine(t, look(h.ID, "leaf.drooping"))
-		for _, row := range KeyOf(h, nil) {
+		for _, row := range Standard().KeyOf(h, nil) {
 			for _, id := range []string{row.Cause, row.Alike} {
 				assert.True(t, id == "" || Standard().PriorFor(id, h, "") > 0, "%s on %s", id, h.ID)
 			}

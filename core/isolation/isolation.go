@@ -117,7 +117,7 @@ func QuarantineOf(came day.Day, suspect bool, kind plant.Profile) Quarantine {
 		if !known || cause.ID(l.Pest) == cause.FungusGnat { // they fly wherever the medium is wet
 			continue
 		}
-		clock, runs := p.Run(came, pest.UsualRoom)
+		clock, runs := p.Run(came, pest.UsualRoom())
 		if !runs {
 			continue
 		}

@@ -126,7 +126,7 @@ func TestWarmthSetsTheClock(t *testing.T) {
 		"in heat the young lay so soon that five days are too long",
 	)
 	assert.Greater(t, cool.Generation.Value, warm.Generation.Value)
-	guess := run(t, "mealybug", pest.UsualRoom)
+	guess := run(t, "mealybug", pest.UsualRoom())
 	assert.Contains(t, guess.Interval.Working.Sure, "guess")
 	// Readings taken later move the dates.
 	moved := pest.Warmth{Low: 20, High: 20, Read: []pest.Temperature{{On: first + 2, Low: 10, High: 12}}}

@@ -49,7 +49,7 @@ const readingHolds = 30
 
 // UsualRoom is taken where nobody read or said how warm it is: house air of
 // 20-24 °C by day (common practice), cooler at night.
-var UsualRoom = Warmth{Low: 18, High: 23, Guess: true}
+func UsualRoom() Warmth { return Warmth{Low: 18, High: 23, Guess: true} }
 
 // Of gives the temperatures of a day.
 func (w Warmth) Of(d day.Day) (low, high float64) {

@@ -189,7 +189,7 @@ func TestAnOutlookIsWorkedOutFromTheChances(t *testing.T) {
 	} {
 		got, err := outlookOf(e)
 		require.NoError(t, err)
-		c, err := diagnosis.Examine(e)
+		c, err := diagnosis.Standard().Examine(e)
 		require.NoError(t, err)
 		var weeks [2]int
 		var minutes, fillings float64
@@ -217,7 +217,7 @@ func TestAnOutlookIsWorkedOutFromTheChances(t *testing.T) {
 }
 
 func outlookOf(e diagnosis.Examination) (Outlook, error) {
-	c, err := diagnosis.Examine(e)
+	c, err := diagnosis.Standard().Examine(e)
 	if err != nil {
 		return Outlook{}, err
 	}

@@ -70,7 +70,7 @@ var seatSold = map[string]facts.Seat{
 func usualSeat(s Situation) facts.Seat {
 	f := s.Facts
 	habit, _ := HabitDefaults(s.HabitID())
-	if habit.Code == AP {
+	if habit.Habit == AirPlant {
 		return facts.Hung
 	}
 	if f.PotWidthCM.Known || f.MediumClass.Known && f.MediumClass.Value != facts.NoMedium {
@@ -84,7 +84,7 @@ func usualSeat(s Situation) facts.Seat {
 	case len(kind.Setups) > 0 && kind.SoldIn == "":
 		seat = seatOfSetup(kind.Setups[0])
 	}
-	if seat == facts.InBasket && !OrchidSet.Has(habit.Code) {
+	if seat == facts.InBasket && !OrchidSet().Has(habit.Habit) {
 		return facts.InPot // a foliage plant's hanging basket is a pot
 	}
 	return seat

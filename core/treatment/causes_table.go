@@ -1,11 +1,17 @@
 package treatment
 
-import "tendermend/core/cause"
+import (
+	"slices"
+
+	"tendermend/core/cause"
+)
 
 // Groups of causes that composer and checker both ask for (common practice).
 
 // LeafDiseases spread on wet leaves.
-var LeafDiseases = []cause.ID{
+func LeafDiseases() []cause.ID { return slices.Clone(leafDiseases) }
+
+var leafDiseases = []cause.ID{
 	cause.BacterialSpot,
 	cause.Acidovorax,
 	cause.SoftRot,
@@ -19,10 +25,14 @@ var LeafDiseases = []cause.ID{
 }
 
 // Rots are taken as living unless the carer answers that they are dry and old.
-var Rots = []cause.ID{cause.RootRot, cause.BaseRot, cause.BlackRot, cause.SoftRot, cause.Fusarium}
+func Rots() []cause.ID { return slices.Clone(rots) }
+
+var rots = []cause.ID{cause.RootRot, cause.BaseRot, cause.BlackRot, cause.SoftRot, cause.Fusarium}
 
 // Travels are causes that go along with a piece that is cut or taken.
-var Travels = []cause.ID{
+func Travels() []cause.ID { return slices.Clone(travels) }
+
+var travels = []cause.ID{
 	cause.Virus,
 	cause.Fusarium,
 	cause.SoftRot,
@@ -41,7 +51,9 @@ var Travels = []cause.ID{
 }
 
 // OnBlade are causes that a blade carries to the next plant it cuts.
-var OnBlade = []cause.ID{
+func OnBlade() []cause.ID { return slices.Clone(onBlade) }
+
+var onBlade = []cause.ID{
 	cause.Virus,
 	cause.Fusarium,
 	cause.SouthernBlight,
@@ -51,7 +63,9 @@ var OnBlade = []cause.ID{
 }
 
 // Rescued are causes after which the pot is sized to the live roots.
-var Rescued = []cause.ID{
+func Rescued() []cause.ID { return slices.Clone(rescued) }
+
+var rescued = []cause.ID{
 	cause.RootRot,
 	cause.DryRootLoss,
 	cause.BaseRot,
@@ -63,7 +77,9 @@ var Rescued = []cause.ID{
 }
 
 // OldMarks are marks that neither heal nor spread: what made them is over.
-var OldMarks = []cause.ID{
+func OldMarks() []cause.ID { return slices.Clone(oldMarks) }
+
+var oldMarks = []cause.ID{
 	cause.SunScorch,
 	cause.Edema,
 	cause.SprayInjury,

@@ -1,44 +1,45 @@
 package treatment
 
 import (
+	"cmp"
 	"slices"
 
 	"tendermend/core/plant"
 )
 
-// Code is the short name of a habit in recipes.
-type Code string
+// HabitID is the id of a habit (plant.Habit).
+type HabitID string
 
-// The habits' codes.
+// The habits that rules and recipes speak of.
 const (
-	MON Code = "MON" // monopodial-orchid
-	SYM Code = "SYM" // sympodial-orchid
-	DEC Code = "DEC" // winter-deciduous-orchid
-	JEW Code = "JEW" // jewel-orchid
-	AV  Code = "AV"  // aroid-vine
-	AC  Code = "AC"  // aroid-clump
-	RH  Code = "RH"  // rhizomatous-foliage
-	BEG Code = "BEG" // begonia
-	TR  Code = "TR"  // soft-trailer
-	WO  Code = "WO"  // woody
-	GH  Code = "GH"  // giant-herb
-	WV  Code = "WV"  // wax-vine
-	RS  Code = "RS"  // succulent-rosette
-	US  Code = "US"  // upright-succulent
-	TS  Code = "TS"  // trailing-succulent
-	CA  Code = "CA"  // cactus
-	FC  Code = "FC"  // forest-cactus
-	FE  Code = "FE"  // fern
-	PA  Code = "PA"  // palm
-	CY  Code = "CY"  // cycad
-	BR  Code = "BR"  // bromeliad
-	AP  Code = "AP"  // air-plant
-	BU  Code = "BU"  // bulb
-	GE  Code = "GE"  // gesneriad
-	CV  Code = "CV"  // carnivore
-	HC  Code = "HC"  // herb-clump
-	IV  Code = "IV"  // ivy
-	CF  Code = "CF"  // cane-foliage
+	Monopodial        HabitID = "monopodial-orchid"
+	Sympodial         HabitID = "sympodial-orchid"
+	WinterDeciduous   HabitID = "winter-deciduous-orchid"
+	JewelOrchid       HabitID = "jewel-orchid"
+	AroidVine         HabitID = "aroid-vine"
+	AroidClump        HabitID = "aroid-clump"
+	Rhizomatous       HabitID = "rhizomatous-foliage"
+	Begonia           HabitID = "begonia"
+	SoftTrailer       HabitID = "soft-trailer"
+	Woody             HabitID = "woody"
+	GiantHerb         HabitID = "giant-herb"
+	WaxVine           HabitID = "wax-vine"
+	SucculentRosette  HabitID = "succulent-rosette"
+	UprightSucculent  HabitID = "upright-succulent"
+	TrailingSucculent HabitID = "trailing-succulent"
+	Cactus            HabitID = "cactus"
+	ForestCactus      HabitID = "forest-cactus"
+	Fern              HabitID = "fern"
+	Palm              HabitID = "palm"
+	Cycad             HabitID = "cycad"
+	Bromeliad         HabitID = "bromeliad"
+	AirPlant          HabitID = "air-plant"
+	BulbPlant         HabitID = "bulb"
+	Gesneriad         HabitID = "gesneriad"
+	Carnivore         HabitID = "carnivore"
+	HerbClump         HabitID = "herb-clump"
+	Ivy               HabitID = "ivy"
+	CaneFoliage       HabitID = "cane-foliage"
 )
 
 // Organ is a part of a plant that may have to stay dry.
@@ -56,8 +57,7 @@ const (
 // Defaults are what a habit bears where its kind is silent (society culture
 // sheets and extension leaflets, from memory; common practice).
 type Defaults struct {
-	Code  Code
-	Habit string
+	Habit HabitID
 	Mix   []plant.Part
 	Cover plant.Cover // after root loss
 	// StemDry are the days to the first water after a cut of stem, base, rhizome
@@ -85,8 +85,7 @@ var gritty = parts("pumice", 1, "coarse grit", 1, "potting soil", 1)
 
 var defaults = []Defaults{
 	{
-		MON,
-		"monopodial-orchid",
+		Monopodial,
 		parts("medium bark", 4, "perlite", 1, "chopped moss", 0.5),
 		plant.CoverOpen,
 		[2]int{1, 3},
@@ -94,8 +93,7 @@ var defaults = []Defaults{
 		[]Organ{Crown, Joints},
 	},
 	{
-		SYM,
-		"sympodial-orchid",
+		Sympodial,
 		parts("medium bark", 4, "perlite", 1, "charcoal", 0.5),
 		plant.CoverOpen,
 		[2]int{1, 3},
@@ -103,8 +101,7 @@ var defaults = []Defaults{
 		[]Organ{Joints},
 	},
 	{
-		DEC,
-		"winter-deciduous-orchid",
+		WinterDeciduous,
 		parts("fine bark", 3, "chopped moss", 1, "perlite", 1),
 		plant.CoverNone,
 		[2]int{5, 14},
@@ -112,8 +109,7 @@ var defaults = []Defaults{
 		[]Organ{Joints},
 	},
 	{
-		JEW,
-		"jewel-orchid",
+		JewelOrchid,
 		parts("peat or coir", 2, "fine bark", 1, "perlite", 1),
 		plant.CoverClosed,
 		[2]int{0, 1},
@@ -121,8 +117,7 @@ var defaults = []Defaults{
 		[]Organ{Leaves},
 	},
 	{
-		AV,
-		"aroid-vine",
+		AroidVine,
 		parts("potting soil", 1, "perlite", 1, "medium bark", 1),
 		plant.CoverClosed,
 		[2]int{2, 4},
@@ -130,8 +125,7 @@ var defaults = []Defaults{
 		nil,
 	},
 	{
-		AC,
-		"aroid-clump",
+		AroidClump,
 		parts("potting soil", 1, "perlite", 1, "fine bark", 1),
 		plant.CoverClosed,
 		[2]int{2, 4},
@@ -139,8 +133,7 @@ var defaults = []Defaults{
 		[]Organ{Crown},
 	},
 	{
-		RH,
-		"rhizomatous-foliage",
+		Rhizomatous,
 		parts("peat or coir", 2, "fine bark", 1, "perlite", 1),
 		plant.CoverClosed,
 		[2]int{1, 2},
@@ -148,32 +141,29 @@ var defaults = []Defaults{
 		nil,
 	},
 	{
-		BEG,
-		"begonia",
+		Begonia,
 		parts("peat or coir", 3, "fine bark", 1, "vermiculite", 1),
 		plant.CoverOpen,
 		[2]int{1, 2},
 		0,
 		[]Organ{Leaves},
 	},
-	{TR, "soft-trailer", parts("potting soil", 3, "perlite", 1), plant.CoverOpen, [2]int{0, 1}, 0, nil},
-	{WO, "woody", parts("potting soil", 2, "perlite", 1, "fine bark", 1), plant.CoverOpen, [2]int{1, 2}, 0, nil},
+	{SoftTrailer, parts("potting soil", 3, "perlite", 1), plant.CoverOpen, [2]int{0, 1}, 0, nil},
+	{Woody, parts("potting soil", 2, "perlite", 1, "fine bark", 1), plant.CoverOpen, [2]int{1, 2}, 0, nil},
 	{
-		GH,
-		"giant-herb",
+		GiantHerb,
 		parts("potting soil", 2, "perlite", 1, "medium bark", 1),
 		plant.CoverNone,
 		[2]int{2, 3},
 		0,
 		[]Organ{Crown},
 	},
-	{WV, "wax-vine", parts("potting soil", 1, "medium bark", 1), plant.CoverOpen, [2]int{3, 5}, 1, nil},
-	{RS, "succulent-rosette", gritty, plant.CoverNone, [2]int{5, 10}, 7, []Organ{Crown}},
-	{US, "upright-succulent", gritty, plant.CoverNone, [2]int{7, 14}, 7, nil},
-	{TS, "trailing-succulent", gritty, plant.CoverNone, [2]int{3, 7}, 5, nil},
+	{WaxVine, parts("potting soil", 1, "medium bark", 1), plant.CoverOpen, [2]int{3, 5}, 1, nil},
+	{SucculentRosette, gritty, plant.CoverNone, [2]int{5, 10}, 7, []Organ{Crown}},
+	{UprightSucculent, gritty, plant.CoverNone, [2]int{7, 14}, 7, nil},
+	{TrailingSucculent, gritty, plant.CoverNone, [2]int{3, 7}, 5, nil},
 	{
-		CA,
-		"cactus",
+		Cactus,
 		parts("pumice", 2, "coarse grit", 1, "potting soil", 1),
 		plant.CoverNone,
 		[2]int{7, 14},
@@ -181,8 +171,7 @@ var defaults = []Defaults{
 		[]Organ{Crown},
 	},
 	{
-		FC,
-		"forest-cactus",
+		ForestCactus,
 		parts("fine bark", 2, "peat or coir", 2, "perlite", 1),
 		plant.CoverNone,
 		[2]int{3, 5},
@@ -190,8 +179,7 @@ var defaults = []Defaults{
 		nil,
 	},
 	{
-		FE,
-		"fern",
+		Fern,
 		parts("peat or coir", 2, "fine bark", 1, "perlite", 1),
 		plant.CoverClosed,
 		[2]int{0, 1},
@@ -199,28 +187,25 @@ var defaults = []Defaults{
 		[]Organ{Crown},
 	},
 	{
-		PA,
-		"palm",
+		Palm,
 		parts("potting soil", 2, "coarse sand", 1, "fine bark", 1),
 		plant.CoverNone,
 		[2]int{1, 3},
 		0,
 		[]Organ{Crown},
 	},
-	{CY, "cycad", parts("coarse grit", 2, "potting soil", 1), plant.CoverNone, [2]int{7, 14}, 7, []Organ{Crown}},
+	{Cycad, parts("coarse grit", 2, "potting soil", 1), plant.CoverNone, [2]int{7, 14}, 7, []Organ{Crown}},
 	{
-		BR,
-		"bromeliad",
+		Bromeliad,
 		parts("medium bark", 2, "peat or coir", 1, "perlite", 1),
 		plant.CoverOpen,
 		[2]int{1, 2},
 		-1,
 		[]Organ{Cup},
 	},
-	{AP, "air-plant", nil, plant.CoverNone, [2]int{0, 0}, -1, []Organ{Crown}},
+	{AirPlant, nil, plant.CoverNone, [2]int{0, 0}, -1, []Organ{Crown}},
 	{
-		BU,
-		"bulb",
+		BulbPlant,
 		parts("potting soil", 2, "perlite", 1, "coarse grit", 1),
 		plant.CoverNone,
 		[2]int{3, 7},
@@ -228,20 +213,18 @@ var defaults = []Defaults{
 		[]Organ{Crown},
 	},
 	{
-		GE,
-		"gesneriad",
+		Gesneriad,
 		parts("peat or coir", 2, "perlite", 1, "vermiculite", 1),
 		plant.CoverClosed,
 		[2]int{1, 2},
 		1,
 		[]Organ{Leaves, Crown},
 	},
-	{CV, "carnivore", parts("peat", 1, "perlite", 1), plant.CoverClosed, [2]int{0, 0}, 0, nil},
-	{HC, "herb-clump", parts("potting soil", 3, "perlite", 1), plant.CoverOpen, [2]int{1, 3}, 0, nil},
-	{IV, "ivy", parts("potting soil", 3, "perlite", 1), plant.CoverOpen, [2]int{1, 2}, 0, nil},
+	{Carnivore, parts("peat", 1, "perlite", 1), plant.CoverClosed, [2]int{0, 0}, 0, nil},
+	{HerbClump, parts("potting soil", 3, "perlite", 1), plant.CoverOpen, [2]int{1, 3}, 0, nil},
+	{Ivy, parts("potting soil", 3, "perlite", 1), plant.CoverOpen, [2]int{1, 2}, 0, nil},
 	{
-		CF,
-		"cane-foliage",
+		CaneFoliage,
 		parts("potting soil", 2, "perlite", 1, "medium bark", 1),
 		plant.CoverNone,
 		[2]int{2, 4},
@@ -250,13 +233,46 @@ var defaults = []Defaults{
 	},
 }
 
-// HabitDefaults finds what a habit bears, by its id or its code; false when
-// there is no such habit.
+// shortNames are those by which a situation may be written short by hand.
+var shortNames = map[string]HabitID{
+	"MON": Monopodial,
+	"SYM": Sympodial,
+	"DEC": WinterDeciduous,
+	"JEW": JewelOrchid,
+	"AV":  AroidVine,
+	"AC":  AroidClump,
+	"RH":  Rhizomatous,
+	"BEG": Begonia,
+	"TR":  SoftTrailer,
+	"WO":  Woody,
+	"GH":  GiantHerb,
+	"WV":  WaxVine,
+	"RS":  SucculentRosette,
+	"US":  UprightSucculent,
+	"TS":  TrailingSucculent,
+	"CA":  Cactus,
+	"FC":  ForestCactus,
+	"FE":  Fern,
+	"PA":  Palm,
+	"CY":  Cycad,
+	"BR":  Bromeliad,
+	"AP":  AirPlant,
+	"BU":  BulbPlant,
+	"GE":  Gesneriad,
+	"CV":  Carnivore,
+	"HC":  HerbClump,
+	"IV":  Ivy,
+	"CF":  CaneFoliage,
+}
+
+// HabitDefaults finds what a habit bears, by its id or its short name; false
+// when there is no such habit.
 func HabitDefaults(habit string) (Defaults, bool) {
+	id := cmp.Or(shortNames[habit], HabitID(habit))
 	if h, ok := plant.HabitByID(habit); ok {
-		habit = h.ID
+		id = HabitID(h.ID)
 	}
-	i := slices.IndexFunc(defaults, func(d Defaults) bool { return d.Habit == habit || string(d.Code) == habit })
+	i := slices.IndexFunc(defaults, func(d Defaults) bool { return d.Habit == id })
 	if i < 0 {
 		return Defaults{}, false
 	}
@@ -265,20 +281,50 @@ func HabitDefaults(habit string) (Defaults, bool) {
 	return d, true
 }
 
-// Codes is a set of habits.
-type Codes []Code
+// HabitSet is a set of habits, which nobody can write to.
+type HabitSet struct{ ids []HabitID }
+
+func habits(ids ...HabitID) HabitSet { return HabitSet{ids} }
 
 // Has says whether a habit is in the set.
-func (c Codes) Has(x Code) bool { return slices.Contains(c, x) }
+func (s HabitSet) Has(x HabitID) bool { return slices.Contains(s.ids, x) }
 
-// The sets of habits that rules speak of.
+// IDs lists the habits of the set.
+func (s HabitSet) IDs() []HabitID { return slices.Clone(s.ids) }
+
+// DrySet are the habits that are never under a closed cover.
+func DrySet() HabitSet { return drySet }
+
+// MineralSet are the habits that stand in at least half mineral parts.
+func MineralSet() HabitSet { return mineralSet }
+
+// OneSet are the habits that have a single growing point.
+func OneSet() HabitSet { return oneSet }
+
+// OrchidSet are the habits that are orchids.
+func OrchidSet() HabitSet { return orchidSet }
+
+// FineSet are the habits that have fine roots that stay damp: cut roots are not dried.
+func FineSet() HabitSet { return fineSet }
+
+// WetNoSet are the habits that must have dry leaves by night.
+func WetNoSet() HabitSet { return wetNoSet }
+
+// LeafSet are the habits that have no leaves.
+func LeafSet() HabitSet { return leafSet }
+
+// TipSet are the habits that can be saved as a piece.
+func TipSet() HabitSet { return tipSet }
+
 var (
-	DrySet     = Codes{RS, US, TS, CA, CY, BU, AP, FC}           // never a closed cover
-	MineralSet = Codes{RS, US, TS, CA, CY}                       // at least half mineral parts
-	OneSet     = Codes{MON, PA, CY, GE, AP}                      // a single growing point
-	OrchidSet  = Codes{MON, SYM, DEC, JEW}                       // orchids
-	FineSet    = Codes{FE, CV, JEW, RH}                          // fine roots stay damp: no drying of cut roots
-	WetNoSet   = Codes{BEG, GE, JEW, RS}                         // leaves must be dry by night
-	LeafSet    = Codes{CA, FC}                                   // leafless
-	TipSet     = Codes{AV, BEG, TR, WO, WV, GE, IV, CF, FC, JEW} // a piece can be saved
+	drySet = habits(SucculentRosette, UprightSucculent, TrailingSucculent, Cactus,
+		Cycad, BulbPlant, AirPlant, ForestCactus)
+	mineralSet = habits(SucculentRosette, UprightSucculent, TrailingSucculent, Cactus, Cycad)
+	oneSet     = habits(Monopodial, Palm, Cycad, Gesneriad, AirPlant)
+	orchidSet  = habits(Monopodial, Sympodial, WinterDeciduous, JewelOrchid)
+	fineSet    = habits(Fern, Carnivore, JewelOrchid, Rhizomatous)
+	wetNoSet   = habits(Begonia, Gesneriad, JewelOrchid, SucculentRosette)
+	leafSet    = habits(Cactus, ForestCactus)
+	tipSet     = habits(AroidVine, Begonia, SoftTrailer, Woody, WaxVine,
+		Gesneriad, Ivy, CaneFoliage, ForestCactus, JewelOrchid)
 )

@@ -10,22 +10,22 @@ import (
 // Each part may be empty: not every trouble has a point of giving up.
 type Outlook struct {
 	Cause  cause.ID
-	Wish   Wish   // instead of a cause
-	Habits Codes  // empty: all that have no row of their own
-	Expect string // what is normal, and by when
-	Ends   string // what is seen when the trouble is over
-	Wrong  string // what would say that it goes the wrong way
-	GiveUp string // when the plant, or the part, is beyond help
+	Wish   Wish     // instead of a cause
+	Habits HabitSet // empty: all that have no row of their own
+	Expect string   // what is normal, and by when
+	Ends   string   // what is seen when the trouble is over
+	Wrong  string   // what would say that it goes the wrong way
+	GiveUp string   // when the plant, or the part, is beyond help
 	// WrongWhen are readings of check-ins that say so by themselves.
 	WrongWhen []Trigger
 	AtOnce    bool // whether it is given up at once, without waiting for anything
 }
 
 // OutlookOf finds the outlook of a cause for a habit: its own, or the one for all.
-func OutlookOf(id cause.ID, habit Code) (Outlook, bool) {
+func OutlookOf(id cause.ID, habit HabitID) (Outlook, bool) {
 	return firstOutlook(
 		func(o Outlook) bool { return o.Cause == id && o.Habits.Has(habit) },
-		func(o Outlook) bool { return o.Cause == id && o.Habits == nil },
+		func(o Outlook) bool { return o.Cause == id && o.Habits.ids == nil },
 	)
 }
 
@@ -44,7 +44,7 @@ func firstOutlook(wanted ...func(Outlook) bool) (Outlook, bool) {
 }
 
 // slowRoots take a season to make the roots that leafy vines make in weeks.
-var slowRoots = Codes{MON, SYM, DEC, PA, CY}
+var slowRoots = habits(Monopodial, Sympodial, WinterDeciduous, Palm, Cycad)
 
 // outlooks: common practice of growers and orchid society culture sheets, from
 // memory; spans are rough.
@@ -66,12 +66,12 @@ var outlooks = []Outlook{
 		Wrong:     "It is limp again on moist medium, or the base goes soft within 7 days.",
 		GiveUp:    "The stem is soft above its last firm node, and no sound piece is to be had.",
 		WrongWhen: []Trigger{{Measure: "rot", From: 1}, {Measure: "wilt", From: 1, Wet: true}}},
-	{Cause: cause.BaseRot, Habits: Codes{PA, CY},
+	{Cause: cause.BaseRot, Habits: habits(Palm, Cycad),
 		Expect: "Nothing for months; three firm days at the rim are half won.",
 		Ends:   "The next spear or flush opens whole.",
 		Wrong:  "The base is softer than yesterday.",
 		GiveUp: "The spear pulls out."},
-	{Cause: cause.BaseRot, Habits: Codes{MON, BR},
+	{Cause: cause.BaseRot, Habits: habits(Monopodial, Bromeliad),
 		Expect: "Three firm days at the rim are half won; offsets at the base take 3 to 9 months.",
 		Ends:   "An offset or keiki with roots of its own.",
 		Wrong:  "The rim of the wound goes soft or darker.",
@@ -102,7 +102,8 @@ var outlooks = []Outlook{
 		Expect: "Nothing of it is saved: this is about its neighbours.",
 		Ends:   "Neighbours without white threads at the base for 4 weeks.",
 		GiveUp: "At once: plant and medium go into the bin in a closed bag.", AtOnce: true},
-	{Cause: cause.Drought, Habits: Codes{RS, US, TS, CA, BU, SYM, DEC},
+	{Cause: cause.Drought, Habits: habits(SucculentRosette, UprightSucculent, TrailingSucculent, Cactus, BulbPlant,
+		Sympodial, WinterDeciduous),
 		Expect: "Firm again in 2 to 4 weeks; the deepest folds stay.",
 		Ends:   "Leaves, bulbs or body are plump, and the next growth is of full size.",
 		Wrong:  "Still shrivelled after 4 weeks of right watering: look at the roots.",

@@ -149,10 +149,21 @@ func FoeOf(id cause.ID) (Foe, bool) {
 }
 
 // Treating are the operators that meet a pest or a disease on the plant.
-var Treating = []OperatorID{Soap, Oil, Alcohol, LabelDrug, Systemic, Predators, Scrape, HotDip, WashDown}
+func Treating() []OperatorID { return slices.Clone(treating) }
 
-// Classes are the causes that a class of label product touches.
-var Classes = map[string][]cause.ID{
+// Treats says whether an operator meets a pest or a disease on the plant.
+func (o OperatorID) Treats() bool { return slices.Contains(treating, o) }
+
+var treating = []OperatorID{Soap, Oil, Alcohol, LabelDrug, Systemic, Predators, Scrape, HotDip, WashDown}
+
+// ClassTouches gives the causes that a class of label product touches; false for
+// a class that is not known.
+func ClassTouches(class string) ([]cause.ID, bool) {
+	touched, known := classes[class]
+	return slices.Clone(touched), known
+}
+
+var classes = map[string][]cause.ID{
 	"oomycete": {cause.BlackRot, cause.RootRot, cause.BaseRot},
 	"fungus": {
 		cause.FungalSpot,

@@ -82,7 +82,9 @@ func TestEveryPestHasSomethingThatReachesIt(t *testing.T) {
 		}
 	}
 	assert.GreaterOrEqual(t, pests, 16)
-	for class, touched := range treatment.Classes {
+	for _, class := range []string{"insect", "mite", "sulphur", "fungus", "oomycete", "bacteria"} {
+		touched, known := treatment.ClassTouches(class)
+		require.True(t, known, class)
 		assert.NotEmpty(t, touched, class)
 		for _, id := range touched {
 			_, known := cause.ByID(id)
@@ -107,7 +109,7 @@ func TestEveryCauseAndWishLooksAhead(t *testing.T) {
 	for _, c := range cause.All() {
 		for _, h := range plant.Habits() {
 			d, _ := treatment.HabitDefaults(h.ID)
-			o, ok := treatment.OutlookOf(c.ID, d.Code)
+			o, ok := treatment.OutlookOf(c.ID, d.Habit)
 			require.True(t, ok, c.ID)
 			assert.NotEmpty(t, o.Expect, c.ID)
 			if c.DaysToAct <= 3 && !c.Harmless && c.DaysToAct > 0 {
@@ -124,7 +126,7 @@ func TestEveryCauseAndWishLooksAhead(t *testing.T) {
 		assert.NotEmpty(t, o.Expect, w)
 		assert.NotEmpty(t, o.Ends, w)
 	}
-	pup, _ := treatment.OutlookOf(cause.BaseRot, treatment.BR)
+	pup, _ := treatment.OutlookOf(cause.BaseRot, treatment.Bromeliad)
 	assert.Contains(t, pup.GiveUp, "9 months", "a habit's own outlook stands above the one for all")
 }
 
@@ -159,15 +161,15 @@ func TestSituationsAreReadAsTheyAreWritten(t *testing.T) {
 	assert.Equal(t, 0.0, treatment.N(0).Or(4), "nought was said")
 }
 
-func TestEveryHabitHasACode(t *testing.T) {
-	codes := map[treatment.Code]string{}
+func TestEveryHabitHasDefaults(t *testing.T) {
+	seen := map[treatment.HabitID]string{}
 	for _, h := range plant.Habits() {
 		row, ok := treatment.HabitDefaults(h.ID)
 		if assert.True(t, ok, h.ID) {
-			assert.Empty(t, codes[row.Code], "%s and %s", h.ID, codes[row.Code])
-			codes[row.Code] = h.ID
+			assert.EqualValues(t, h.ID, row.Habit)
+			seen[row.Habit] = h.ID
 			assert.LessOrEqual(t, row.StemDry[0], row.StemDry[1], h.ID)
 		}
 	}
-	assert.Len(t, codes, 28)
+	assert.Len(t, seen, 28)
 }

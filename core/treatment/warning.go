@@ -36,9 +36,9 @@ const (
 
 // WarningsOf lists what a plan warns of, in the order of its causes.
 func WarningsOf(causes []cause.ID, wish Wish, habit string) (list []Warning) {
-	var code Code
+	var grows HabitID
 	if d, ok := HabitDefaults(habit); ok {
-		code = d.Code
+		grows = d.Habit
 	}
 	add := func(of string, o Outlook) {
 		if o.Wrong != "" {
@@ -49,7 +49,7 @@ func WarningsOf(causes []cause.ID, wish Wish, habit string) (list []Warning) {
 		}
 	}
 	for _, id := range causes {
-		if o, ok := OutlookOf(id, code); ok {
+		if o, ok := OutlookOf(id, grows); ok {
 			add(string(id), o)
 		}
 	}

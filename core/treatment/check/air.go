@@ -25,7 +25,7 @@ var lawsOfAir = []law{
 		for _, e := range r.of(false, t.CoverIt) {
 			shut := e.p.Cover == "" || e.p.Cover == "closed"
 			if shut &&
-				(c.dry || c.kind.Cover == plant.CoverNone || c.anyOf(t.LeafDiseases) || c.has(cause.Edema, cause.BroadMite)) {
+				(c.dry || c.kind.Cover == plant.CoverNone || c.anyOf(t.LeafDiseases()) || c.has(cause.Edema, cause.BroadMite)) {
 				no(e, "a closed cover would cook it, or spread what it has")
 			}
 		}
@@ -91,7 +91,7 @@ var lawsOfAir = []law{
 	}},
 	{"N59", func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, t.Humidify) {
-			if c.anyOf(t.LeafDiseases) || c.has(cause.BroadMite, cause.Edema) || c.is(t.RS, t.CA) {
+			if c.anyOf(t.LeafDiseases()) || c.has(cause.BroadMite, cause.Edema) || c.is(t.SucculentRosette, t.Cactus) {
 				no(e, "moist air helps the trouble")
 			}
 		}
@@ -108,11 +108,11 @@ var lawsOfAir = []law{
 		for _, e := range r.of(true, t.FeedIt) {
 			where := e.p.Where
 			switch {
-			case c.code == t.CV && where != "pitchers" && where != "leaves" && where != "traps":
+			case c.habitID == t.Carnivore && where != "pitchers" && where != "leaves" && where != "traps":
 				no(e, "roots of a carnivore are never fed")
-			case c.code == t.BR && e.p.Share.Or(1) > 0.25 && (where == "" || where == "tank"):
+			case c.habitID == t.Bromeliad && e.p.Share.Or(1) > 0.25 && (where == "" || where == "tank"):
 				no(e, "more than a quarter into a tank")
-			case !e.gated && (c.anyOf(t.Rots) || c.anyOf(burns)):
+			case !e.gated && (c.anyOf(t.Rots()) || c.anyOf(burns)):
 				no(e, "rot, wilt or a burn is open")
 			}
 		}

@@ -11,9 +11,11 @@ import (
 )
 
 var (
-	noStem = []t.Code{t.MON, t.SYM, t.DEC, t.PA, t.CY, t.BR, t.AP, t.FE, t.GH, t.AC, t.RH, t.HC, t.GE, t.BU, t.CA}
-	topsOn = []t.Code{t.RS, t.US, t.TS, t.CA, t.CF, t.AV, t.WO}
-	onlyOn = []t.Code{t.PA, t.CY, t.AP}
+	noStem = []t.HabitID{t.Monopodial, t.Sympodial, t.WinterDeciduous, t.Palm, t.Cycad, t.Bromeliad, t.AirPlant,
+		t.Fern, t.GiantHerb, t.AroidClump, t.Rhizomatous, t.HerbClump, t.Gesneriad, t.BulbPlant, t.Cactus}
+	topsOn = []t.HabitID{t.SucculentRosette, t.UprightSucculent, t.TrailingSucculent, t.Cactus, t.CaneFoliage,
+		t.AroidVine, t.Woody}
+	onlyOn = []t.HabitID{t.Palm, t.Cycad, t.AirPlant}
 	taken  = []t.OperatorID{t.Insurance, t.TipCut, t.NodeBox, t.LeafCut, t.Layer}
 	underS = []string{"rhizome", "corm", "bulb", "crown", "base", ""}
 )
@@ -52,7 +54,7 @@ var lawsOfCuts = []law{
 			if c.Facts.Plantlets.Or(0) > 0 && !leaves && !above && !r.earlier(e, t.TakeOffset) {
 				no(e, "the plantlet that stays would come off with it")
 			}
-			if c.code == t.WV &&
+			if c.habitID == t.WaxVine &&
 				(e.s.Organ == "peduncle" || e.p.What != "" && !strings.Contains(e.p.What, "flower")) {
 				no(e, "an old flower stalk of a wax vine blooms again")
 			}
@@ -72,19 +74,19 @@ var lawsOfCuts = []law{
 		}
 	}},
 	{"N08", func(r *replay, c *patient, no found) {
-		marks := append(slices.Clone(t.OldMarks), harmless...)
-		only := len(c.Causes) > 0 && c.anyOf(t.OldMarks) &&
+		marks := append(t.OldMarks(), harmless...)
+		only := len(c.Causes) > 0 && c.anyOf(t.OldMarks()) &&
 			!slices.ContainsFunc(c.Causes, func(id cause.ID) bool { return !slices.Contains(marks, id) })
 		only = only && c.Wish != t.Prune && c.Wish != t.Propagate
 		for _, e := range r.of(false, t.RemoveLeaves, t.TrimBranch, t.CutRot, t.Behead) {
-			if !e.p.Mush && (only || slices.Contains(t.OldMarks, e.s.Cause)) {
+			if !e.p.Mush && (only || slices.Contains(t.OldMarks(), e.s.Cause)) {
 				no(e, "the marks do not spread, and the tissue still feeds it")
 			}
 		}
 	}},
 	{"N09", func(r *replay, c *patient, no found) {
 		for _, e := range r.of(true, t.PullDead, t.RemoveLeaves, t.TrimBranch) {
-			if e.pre.rot && c.anyOf(t.Rots) {
+			if e.pre.rot && c.anyOf(t.Rots()) {
 				continue
 			}
 			if e.pre.thirsty || e.pre.soaked != notYet && e.day-e.pre.soaked < 4 {
@@ -108,13 +110,13 @@ var lawsOfCuts = []law{
 	}},
 	{"N11", func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, taken...) {
-			if e.pre.free || !c.anyOf(t.Travels) {
+			if e.pre.free || !c.anyOf(t.Travels()) {
 				continue
 			}
 			dying := c.Facts.MotherDying.Value || c.has(cause.BaseRot)
 			onlyPests := !slices.ContainsFunc(
 				c.Causes,
-				func(id cause.ID) bool { return slices.Contains(t.Travels, id) && !slices.Contains(pestsAll, id) },
+				func(id cause.ID) bool { return slices.Contains(t.Travels(), id) && !slices.Contains(pestsAll, id) },
 			)
 			apart := e.p.InfestedP || e.p.Isolated != nil && *e.p.Isolated
 			if dying && onlyPests && apart {
@@ -135,7 +137,7 @@ var lawsOfCuts = []law{
 		for _, e := range r.of(false, t.DustCut) {
 			others := slices.ContainsFunc(e.pre.slits, func(s slit) bool { return s.open && s.organ != "roots" })
 			onRoots := e.s.Organ == "roots" || e.s.Organ == "" && !others
-			if onRoots || c.code == t.MON && (e.s.Organ == "leaf base" || e.s.Organ == "leaf") {
+			if onRoots || c.habitID == t.Monopodial && (e.s.Organ == "leaf base" || e.s.Organ == "leaf") {
 				no(e, "powder dries it dead")
 			}
 		}
@@ -191,7 +193,7 @@ func (c *patient) baseCut() string {
 		return "it has a single growing point"
 	case last && c.Facts.PointHit.Value && c.Facts.Growths.Or(0) <= 1:
 		return "no sound growing point stays"
-	case c.code == t.MON:
+	case c.habitID == t.Monopodial:
 		return "the base of a single-stem orchid is never cut"
 	}
 	return ""
@@ -202,11 +204,11 @@ func (c *patient) growsBelow(organ string) bool {
 	switch {
 	case c.kind.Branches == plant.BranchesYes, c.is(topsOn...):
 		return true
-	case c.code == t.GE && isOne(organ, "neck", "stem", ""):
+	case c.habitID == t.Gesneriad && isOne(organ, "neck", "stem", ""):
 		return true
-	case c.code == t.MON && c.Facts.RootsAbove.Or(0) >= 3:
+	case c.habitID == t.Monopodial && c.Facts.RootsAbove.Or(0) >= 3:
 		return true
-	case c.code == t.BR && c.has(cause.SpentRosette):
+	case c.habitID == t.Bromeliad && c.has(cause.SpentRosette):
 		return true
 	}
 	return !c.is(noStem...) && c.kind.Branches != plant.BranchesNo
@@ -231,11 +233,11 @@ func (c *patient) lacks(e *event) string {
 	switch {
 	case e.op == t.StripSpikes && c.spikeless():
 		return "it has no spike"
-	case isOne(e.op, t.RemoveLeaves, t.LeafCut) && (c.code == t.CA || c.code == t.FC && !e.p.Piece):
+	case isOne(e.op, t.RemoveLeaves, t.LeafCut) && (c.habitID == t.Cactus || c.habitID == t.ForestCactus && !e.p.Piece):
 		return "it has no leaves"
-	case e.op == t.CupFill && c.code != t.BR:
+	case e.op == t.CupFill && c.habitID != t.Bromeliad:
 		return "it has no cup"
-	case e.s.Organ == "spear" && !c.is(t.PA, t.CY, t.GH):
+	case e.s.Organ == "spear" && !c.is(t.Palm, t.Cycad, t.GiantHerb):
 		return "it has no spear"
 	case e.s.Organ == "bulb" && e.op == t.CutRot && c.known && !c.bulbous():
 		return "it has no bulb"
@@ -245,14 +247,14 @@ func (c *patient) lacks(e *event) string {
 
 func (c *patient) spikeless() bool {
 	spikes := c.Facts.Spikes
-	return c.is(t.FE, t.PA, t.CY, t.IV) || spikes.Known && spikes.Value == 0
+	return c.is(t.Fern, t.Palm, t.Cycad, t.Ivy) || spikes.Known && spikes.Value == 0
 }
 
-func (c *patient) bulbous() bool { return c.code == t.BU || c.kind.Thirst == "wrinkled-bulb" }
+func (c *patient) bulbous() bool { return c.habitID == t.BulbPlant || c.kind.Thirst == "wrinkled-bulb" }
 
 func divideLaw(r *replay, c *patient, no found) {
 	for _, e := range r.of(false, t.PartIt, t.Insurance) {
-		if e.op == t.PartIt && (c.has(cause.Detached) || e.s.Organ == "pieces" || c.anyOf(t.Rots)) {
+		if e.op == t.PartIt && (c.has(cause.Detached) || e.s.Organ == "pieces" || c.anyOf(t.Rots())) {
 			continue // sorting pieces, or rot that parts them
 		}
 		words := e.s.Organ + " " + e.s.Args + " " + e.p.How
@@ -260,7 +262,7 @@ func divideLaw(r *replay, c *patient, no found) {
 			[]string{"offset", "keiki", "lea", "pup"},
 			func(w string) bool { return strings.Contains(words, w) },
 		)
-		if c.single() && c.code != t.GE && !soft {
+		if c.single() && c.habitID != t.Gesneriad && !soft {
 			no(e, "of a single growing point only offsets, plantlets and leaves are taken")
 			continue
 		}
@@ -273,9 +275,9 @@ func divideLaw(r *replay, c *patient, no found) {
 // bothSides is how many growths a plant needs before it is parted.
 func (c *patient) bothSides(op t.OperatorID, words string) float64 {
 	switch {
-	case c.is(t.SYM, t.DEC) && op == t.PartIt:
+	case c.is(t.Sympodial, t.WinterDeciduous) && op == t.PartIt:
 		return 6
-	case c.is(t.SYM, t.DEC) && !strings.Contains(words, "keiki"):
+	case c.is(t.Sympodial, t.WinterDeciduous) && !strings.Contains(words, "keiki"):
 		return 4
 	case op == t.PartIt || strings.Contains(words, "division"):
 		return 4

@@ -235,7 +235,7 @@ func (c *patient) unfree(r *replay, e *event) string {
 	switch {
 	case c.anyOf(pestsAll):
 		return c.unclean(r, e)
-	case c.anyOf(t.LeafDiseases) && !e.gated && e.day < 14:
+	case c.anyOf(t.LeafDiseases()) && !e.gated && e.day < 14:
 		return "14 days without a new mark are not over"
 	case c.has(cause.Virus):
 		return "a suspect is released by a test only"
@@ -270,7 +270,7 @@ func (c *patient) unclean(r *replay, e *event) string {
 
 // rotLaw: living rot is cut the same day, root rot by the next, wilt by the third.
 func rotLaw(r *replay, c *patient, no found) {
-	if !c.rot || !c.anyOf(t.Rots) || c.has(cause.SouthernBlight) || r.has(t.Discard) {
+	if !c.rot || !c.anyOf(t.Rots()) || c.has(cause.SouthernBlight) || r.has(t.Discard) {
 		return
 	}
 	most := c.rotWaits()
@@ -324,15 +324,16 @@ func (c *patient) means(word string) bool {
 	case "school":
 		return string(c.school()) == name
 	case "rot":
-		return c.anyOf(t.Rots)
+		return c.anyOf(t.Rots())
 	case "leaf-disease":
-		return c.anyOf(t.LeafDiseases)
+		return c.anyOf(t.LeafDiseases())
 	case "thirst":
-		return c.limp || c.code == t.AP
+		return c.limp || c.habitID == t.AirPlant
 	case "pest":
 		return c.anyOf(pestsAll) || c.has(cause.Springtail)
 	case "insect":
-		return c.anyOf(t.Classes["insect"])
+		insects, _ := t.ClassTouches("insect")
+		return c.anyOf(insects)
 	}
 	return false
 }
@@ -443,7 +444,7 @@ var dangers = []danger{
 		return c.poisons() && (e.op.Does(t.Cuts) || e.op == t.Unpot || e.op == t.PullDead)
 	}},
 	{"t", func(c *patient, e *event) bool {
-		spiny := c.has2(plant.Spines) || c.is(t.CA, t.CY)
+		spiny := c.has2(plant.Spines) || c.is(t.Cactus, t.Cycad)
 		return spiny && (e.op.Does(t.Cuts) || e.op == t.Unpot || e.op == t.PotIn)
 	}},
 	{"u", func(c *patient, e *event) bool {

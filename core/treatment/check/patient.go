@@ -16,14 +16,14 @@ import (
 // mistake in how plans are made is not made again in how they are proved.
 type patient struct {
 	treatment.Situation
-	plan   *treatment.Plan
-	kind   plant.Profile
-	known  bool // whether its kind is known
-	d      treatment.Defaults
-	code   treatment.Code
-	orchid bool
-	dry    bool
-	epi    bool
+	plan    *treatment.Plan
+	kind    plant.Profile
+	known   bool // whether its kind is known
+	d       treatment.Defaults
+	habitID treatment.HabitID
+	orchid  bool
+	dry     bool
+	epi     bool
 	// ground orchids and bulbless ones stand with their base just in the mix.
 	ground bool
 	share  float64 // live roots at the first tally, 0-1
@@ -54,10 +54,10 @@ func read(s treatment.Situation, p *treatment.Plan) (*patient, bool) {
 	if !ok {
 		return nil, false
 	}
-	c.d, c.code = d, d.Code
-	c.orchid, c.dry = treatment.OrchidSet.Has(c.code), treatment.DrySet.Has(c.code)
-	c.epi = c.kind.Epiphyte || !c.known && c.orchid && c.code != treatment.JEW
-	bulbless := c.code == treatment.SYM && c.known && c.kind.Thirst != "wrinkled-bulb" &&
+	c.d, c.habitID = d, d.Habit
+	c.orchid, c.dry = treatment.OrchidSet().Has(c.habitID), treatment.DrySet().Has(c.habitID)
+	c.epi = c.kind.Epiphyte || !c.known && c.orchid && c.habitID != treatment.JewelOrchid
+	bulbless := c.habitID == treatment.Sympodial && c.known && c.kind.Thirst != "wrinkled-bulb" &&
 		!isOne(c.kind.WaterRule, plant.AirRoots, plant.DryThrough)
 	c.ground = c.orchid && !c.epi || bulbless
 	c.readDry()
@@ -80,7 +80,7 @@ func (c *patient) readDry() {
 	for _, t := range c.kind.Traits {
 		c.keep |= traitWet[t]
 	}
-	c.wetNo = c.has2(plant.DryLeaves) || treatment.WetNoSet.Has(c.code) || c.anyOf(treatment.LeafDiseases)
+	c.wetNo = c.has2(plant.DryLeaves) || treatment.WetNoSet().Has(c.habitID) || c.anyOf(treatment.LeafDiseases())
 }
 
 // wetness is a set of parts.
@@ -112,7 +112,7 @@ func (c *patient) readFacts() {
 	f := treatment.Assumed(c.Situation)
 	c.share, _ = c.Situation.Share()
 	c.moist, c.limp, c.seat = f.Moist.Value, f.Limp.Value, f.Seat.Value
-	c.rot = c.anyOf(treatment.Rots) && f.RotAlive.Value
+	c.rot = c.anyOf(treatment.Rots()) && f.RotAlive.Value
 }
 
 // has says whether one of the causes is accepted.
@@ -141,7 +141,7 @@ func overlap(a, b []cause.ID) bool {
 
 func (c *patient) has2(t plant.Trait) bool { return slices.Contains(c.kind.Traits, t) }
 
-func (c *patient) is(codes ...treatment.Code) bool { return slices.Contains(codes, c.code) }
+func (c *patient) is(codes ...treatment.HabitID) bool { return slices.Contains(codes, c.habitID) }
 
 func (c *patient) free() bool { // it sits in no pot
 	return c.seat == facts.InBasket || c.seat == facts.OnMount || c.seat == facts.Hung
@@ -202,7 +202,7 @@ func restOf(m time.Month, rest string) string {
 
 // single says whether it has one growing point.
 func (c *patient) single() bool {
-	return treatment.OneSet.Has(c.code) || c.kind.Branches == plant.BranchesNo && c.Facts.Points.Or(1) <= 1
+	return treatment.OneSet().Has(c.habitID) || c.kind.Branches == plant.BranchesNo && c.Facts.Points.Or(1) <= 1
 }
 
 // waitsFor is how long new roots must be before it is watered, cm; 0 for none.

@@ -85,7 +85,7 @@ func filmed(p pose, e *event) pose {
 			p.residue = e.op
 		}
 	}
-	if slices.Contains(treatment.Treating, e.op) && e.op != treatment.WashDown {
+	if e.op.Treats() && e.op != treatment.WashDown {
 		p.treated = e.day
 	}
 	return p
@@ -197,7 +197,7 @@ func (c *patient) wetted(p pose, e *event) pose {
 		}
 	}
 	if now := c.wetsNow(e); now != 0 {
-		if c.code == treatment.BR && op != treatment.WashOff {
+		if c.habitID == treatment.Bromeliad && op != treatment.WashOff {
 			now |= wetCup
 		}
 		p.wet, p.wetDay = p.wet|now, e.day
@@ -216,7 +216,7 @@ func (c *patient) wetsNow(e *event) wetness {
 			return c.keep | wetLeaves
 		}
 	case treatment.LabelDrug:
-		if !low && (c.anyOf(treatment.LeafDiseases) || c.anyOf(pestsAll)) {
+		if !low && (c.anyOf(treatment.LeafDiseases()) || c.anyOf(pestsAll)) {
 			return c.keep | wetLeaves
 		}
 	case treatment.WashOff:

@@ -79,7 +79,7 @@ var (
 
 var lawsOfPots = []law{
 	{"N26", func(r *replay, c *patient, no found) {
-		if !(c.epi && (c.orchid || c.code == t.FE) || c.code == t.AP || c.epi && c.free()) {
+		if !(c.epi && (c.orchid || c.habitID == t.Fern) || c.habitID == t.AirPlant || c.epi && c.free()) {
 			return
 		}
 		for _, e := range r.of(false, t.ReadyPot, t.TopDress) {
@@ -90,7 +90,7 @@ var lawsOfPots = []law{
 	}},
 	{"N27", mixLaw},
 	{"N28", func(r *replay, c *patient, no found) {
-		if !t.MineralSet.Has(c.code) {
+		if !t.MineralSet().Has(c.habitID) {
 			return
 		}
 		for _, e := range r.of(false, t.ReadyPot) {
@@ -101,7 +101,7 @@ var lawsOfPots = []law{
 		}
 	}},
 	{"N29", func(r *replay, c *patient, no found) {
-		if !c.anyOf(t.Rescued) {
+		if !c.anyOf(t.Rescued()) {
 			return
 		}
 		for _, e := range r.of(false, t.ReadyPot) {
@@ -121,7 +121,7 @@ var lawsOfPots = []law{
 	}},
 	{"N30", func(r *replay, c *patient, no found) {
 		old := c.Facts.PotWidthCM
-		if !c.has(cause.PotBound) || !old.Known || c.anyOf(t.Rescued) || r.has(t.RootPrune, t.TopDress, t.PartIt) {
+		if !c.has(cause.PotBound) || !old.Known || c.anyOf(t.Rescued()) || r.has(t.RootPrune, t.TopDress, t.PartIt) {
 			return
 		}
 		for _, e := range r.of(false, t.ReadyPot) {
@@ -194,7 +194,8 @@ var lawsOfPots = []law{
 		if c.ground {
 			most = 1
 		}
-		if !c.is(t.SYM, t.DEC, t.MON, t.RS, t.CA, t.CY, t.US, t.GE, t.AC, t.RH, t.BR, t.PA, t.AP) {
+		if !c.is(t.Sympodial, t.WinterDeciduous, t.Monopodial, t.SucculentRosette, t.Cactus, t.Cycad,
+			t.UprightSucculent, t.Gesneriad, t.AroidClump, t.Rhizomatous, t.Bromeliad, t.Palm, t.AirPlant) {
 			return
 		}
 		for _, e := range r.of(false, t.PotIn, t.PotUp, t.SetReservoir, t.WrapMoss, t.TopDress) {
@@ -220,7 +221,7 @@ var lawsOfPots = []law{
 	}},
 	{"N36", func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, t.WrapMoss) {
-			if e.p.TouchesBase && c.code != t.JEW {
+			if e.p.TouchesBase && c.habitID != t.JewelOrchid {
 				no(e, "moss against the base")
 			}
 		}

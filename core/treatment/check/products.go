@@ -21,7 +21,7 @@ func onTop(c *patient, e *event) bool {
 	if slices.Contains(low, e.s.Organ) || slices.Contains([]string{"roots", "soil", "medium", "crown"}, e.p.Where) {
 		return false
 	}
-	return (c.anyOf(t.LeafDiseases) || c.anyOf(pestsAll)) && e.pre.seat != facts.InHand && e.pre.seat != facts.OnTray
+	return (c.anyOf(t.LeafDiseases()) || c.anyOf(pestsAll)) && e.pre.seat != facts.InHand && e.pre.seat != facts.OnTray
 }
 
 func (c *patient) any2(traits ...plant.Trait) bool { return slices.ContainsFunc(traits, c.has2) }
@@ -82,7 +82,7 @@ var lawsOfProducts = []law{
 	}},
 	{"N65", rinseLaw},
 	{"N66", func(r *replay, c *patient, no found) {
-		must := c.keep != 0 || c.code == t.BR || c.wetNo && !c.anyOf(t.LeafDiseases)
+		must := c.keep != 0 || c.habitID == t.Bromeliad || c.wetNo && !c.anyOf(t.LeafDiseases())
 		for _, e := range r.of(true, t.Soap) {
 			if must && e.slot == 2 && !onRoots(e) {
 				no(e, "soap stays on overnight")
@@ -90,20 +90,21 @@ var lawsOfProducts = []law{
 		}
 	}},
 	{"N67", func(r *replay, c *patient, no found) {
-		insects := slices.DeleteFunc(
-			slices.Clone(t.Classes["insect"]),
+		insects, _ := t.ClassTouches("insect")
+		insects = slices.DeleteFunc(
+			insects,
 			func(id cause.ID) bool { return id == cause.Springtail },
 		)
 		for _, e := range r.of(true, t.LabelDrug, t.Systemic) {
 			class := e.p.Class
-			if touched, known := t.Classes[class]; known && !c.anyOf(touched) {
+			if touched, known := t.ClassTouches(class); known && !c.anyOf(touched) {
 				no(e, "a product against %s touches nothing that was accepted", class)
 			} else if e.op == t.Systemic && !c.anyOf(insects) {
 				no(e, "a systemic reaches nothing that was accepted")
 			}
 		}
 		for _, e := range r.of(false, t.Soap, t.Oil, t.Earth, t.Predators) {
-			if !c.anyOf(pestsAll) && (c.anyOf(t.LeafDiseases) || c.has(cause.Virus)) && !onRoots(e) &&
+			if !c.anyOf(pestsAll) && (c.anyOf(t.LeafDiseases()) || c.has(cause.Virus)) && !onRoots(e) &&
 				!e.p.WetDrops.Known {
 				no(e, "%s does nothing against a disease", e.op)
 			}
@@ -123,7 +124,7 @@ var lawsOfProducts = []law{
 		}
 	}},
 	{"N69", func(r *replay, c *patient, no found) {
-		tender := c.is(t.BR, t.FE) || strings.HasPrefix(c.kind.ID, "dendrobium")
+		tender := c.is(t.Bromeliad, t.Fern) || strings.HasPrefix(c.kind.ID, "dendrobium")
 		for _, e := range r.of(true, t.LabelDrug) {
 			copper := e.p.Class == "copper" || strings.Contains(e.p.Product+e.s.Args, "copper")
 			beside := slices.ContainsFunc(
@@ -189,7 +190,7 @@ var lawsOfProducts = []law{
 			at := e.p.Where == "soil" || e.p.Where == "medium" || e.s.Organ == "soil" || e.s.Organ == "medium"
 			return e.op == t.Nematodes || e.op == t.Predators || at && (e.op == t.LabelDrug || e.op == t.Systemic)
 		})
-		if c.has(cause.Thrips) && c.code != t.AP && !c.free() && !inSoil {
+		if c.has(cause.Thrips) && c.habitID != t.AirPlant && !c.free() && !inSoil {
 			no(&r.events[0], "thrips, and nothing for their stage in the soil")
 		}
 		if c.has(cause.FungusGnat) && !r.has(t.Nematodes, t.Larvicide, t.DryTop, t.TopDress, t.Predators) {
@@ -241,7 +242,7 @@ var lawsOfProducts = []law{
 			warm := e.p.WaterC.Or(e.p.TempC.Or(43.5))
 			blooms := c.Facts.Spikes.Or(0) > 0 && !r.earlier(e, t.StripSpikes)
 			if warm < 43 || warm > 44 || e.p.Minutes.Or(15) > 20 || blooms ||
-				c.code == t.BU && e.pre.phase == "resting" ||
+				c.habitID == t.BulbPlant && e.pre.phase == "resting" ||
 				c.has2(plant.PowderBloom) {
 				no(e, "outside what it bears")
 			}
@@ -351,7 +352,7 @@ func programmeLaw(r *replay, c *patient, no found) {
 	}
 	for _, id := range c.Causes {
 		foe, ok := t.FoeOf(id)
-		if !ok || !slices.Contains(pestsAll, id) || id == cause.LeafMiner && c.is(t.CA, t.BR) {
+		if !ok || !slices.Contains(pestsAll, id) || id == cause.LeafMiner && c.is(t.Cactus, t.Bromeliad) {
 			continue
 		}
 		reached := slices.DeleteFunc(
@@ -396,7 +397,8 @@ func reaches(f t.Foe, e *event) bool {
 	if low && !f.Rests {
 		return false
 	}
-	return e.p.Class == "" || slices.Contains(t.Classes[e.p.Class], f.Cause)
+	touched, _ := t.ClassTouches(e.p.Class)
+	return e.p.Class == "" || slices.Contains(touched, f.Cause)
 }
 
 func said(c *patient, word string) bool {

@@ -178,7 +178,7 @@ func timeline(c *patient) (list []event, starts []int) {
 				lifted = start
 			}
 			clock += takes(s.Steps, j)
-			if slices.Contains(treatment.Treating, t.Op) {
+			if t.Op.Treats() {
 				treated = max(treated, start)
 			}
 			e := event{
@@ -190,7 +190,7 @@ func timeline(c *patient) (list []event, starts []int) {
 				continue
 			}
 			end, known := endOf(t.Until, start)
-			if known && slices.Contains(treatment.Treating, t.Op) && t.Op != treatment.WashDown &&
+			if known && t.Op.Treats() && t.Op != treatment.WashDown &&
 				t.Op != treatment.Scrape {
 				treated = max(treated, end)
 			}
@@ -387,8 +387,8 @@ var grown = []gate.Sight{
 // infected says whether a cut goes through what a blade carries on.
 func (c *patient) infected(op treatment.OperatorID) bool {
 	through := op.Does(treatment.InRot) || op == treatment.RemoveLeaves
-	return through && c.anyOf(treatment.Rots) || op.Does(treatment.OnLeaves) && c.anyOf(treatment.LeafDiseases) ||
-		c.suspects(treatment.OnBlade...)
+	return through && c.anyOf(treatment.Rots()) || op.Does(treatment.OnLeaves) && c.anyOf(treatment.LeafDiseases()) ||
+		c.suspects(treatment.OnBlade()...)
 }
 
 var lowDown = []string{"roots", "soil", "medium", "rhizome", "stem", "bulb", "body", "corm"}

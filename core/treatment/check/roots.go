@@ -39,7 +39,7 @@ var lawsOfRoots = []law{
 	{"N19", oneSittingLaw},
 	{"N20", heldLaw},
 	{"N21", func(r *replay, c *patient, no found) {
-		ok := c.anyOf(unpots) || c.code == t.CV && c.has(cause.SaltInjury, cause.WaterQuality) ||
+		ok := c.anyOf(unpots) || c.habitID == t.Carnivore && c.has(cause.SaltInjury, cause.WaterQuality) ||
 			c.orchid && c.has(cause.OffsetDrain) ||
 			slices.Contains([]t.Wish{t.SetupChange, t.Refresh, t.PartWish, t.Propagate}, c.Wish)
 		for _, e := range r.of(false, t.Unpot) {
@@ -54,7 +54,7 @@ var lawsOfRoots = []law{
 			last = -int(ago.Value)
 		}
 		for _, e := range r.of(false, t.Unpot) {
-			newRot := e.pre.rot && c.anyOf(t.Rots)
+			newRot := e.pre.rot && c.anyOf(t.Rots())
 			if last != notYet && e.day-last < 28 && !newRot {
 				no(e, "%s after the last root work", working.Count(e.day-last, "day"))
 			}
@@ -66,7 +66,7 @@ var lawsOfRoots = []law{
 			return
 		}
 		for _, e := range r.of(false, t.Unpot) {
-			if e.pre.rot && c.anyOf(t.Rots) {
+			if e.pre.rot && c.anyOf(t.Rots()) {
 				continue
 			}
 			if e.pre.thirsty || e.pre.soaked != notYet && e.day <= e.pre.soaked {
@@ -77,9 +77,9 @@ var lawsOfRoots = []law{
 	{"N24", func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, t.WashOff, t.Loosen, t.RootPrune) {
 			falls := e.op == t.WashOff && e.p.How == "falls"
-			tied := c.free() || c.code == t.MON && c.has2(plant.Brittle)
+			tied := c.free() || c.habitID == t.Monopodial && c.has2(plant.Brittle)
 			switch {
-			case c.is(t.PA, t.CY) && !falls:
+			case c.is(t.Palm, t.Cycad) && !falls:
 				no(e, "its roots are not made again")
 			case e.op == t.Loosen && tied && c.share >= 0.5:
 				no(e, "sound roots that are tied or brittle break")
@@ -128,7 +128,7 @@ func (c *patient) dryingLaw(r *replay, no found) {
 func (c *patient) trayLaw(r *replay, no found) {
 	for _, e := range r.of(false, t.Callus) {
 		latex := c.has2(plant.Latex) && (c.Facts.Piece.Value || c.has(cause.Detached) || e.p.For == "pieces")
-		if !(c.dry && c.code != t.AP || latex) {
+		if !(c.dry && c.habitID != t.AirPlant || latex) {
 			no(e, "overnight on a tray, and it is no dry kind")
 		}
 	}
@@ -208,7 +208,7 @@ func (c *patient) held(e *event) (list []string) {
 		"tips",
 	)
 	m := c.northMonth(e.day)
-	add(c.is(t.WO, t.PA) && (m >= 11 || m <= 2), "season")
+	add(c.is(t.Woody, t.Palm) && (m >= 11 || m <= 2), "season")
 	return list
 }
 
@@ -218,7 +218,7 @@ func heldLaw(r *replay, c *patient, no found) {
 		return
 	}
 	for _, e := range r.of(false, t.Unpot) {
-		if e.pre.rot && c.anyOf(t.Rots) || c.has(cause.NoDrainage) && c.limp {
+		if e.pre.rot && c.anyOf(t.Rots()) || c.has(cause.NoDrainage) && c.limp {
 			continue
 		}
 		for _, why := range c.held(e) {

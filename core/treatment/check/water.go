@@ -61,7 +61,7 @@ var lawsOfWater = []law{
 	}},
 	{"N42", func(r *replay, c *patient, no found) {
 		for _, e := range r.of(true, t.Soak, t.Flush) {
-			rests := e.pre.phase == "resting" && c.code != t.AP
+			rests := e.pre.phase == "resting" && c.habitID != t.AirPlant
 			if e.p.WetDrops.Known && !e.pre.rot && !rests {
 				continue
 			}
@@ -99,7 +99,8 @@ var lawsOfWater = []law{
 			switch {
 			case bad && (e.op == t.Flush || e.op == t.CupFill) && !goodWater.MatchString(w):
 				no(e, "it does not name a better water than the one that is the cause")
-			case badWater.MatchString(w) && (c.code == t.CV || bad || c.has2(plant.SaltTender) && strings.Contains(w, "hard")):
+			case badWater.MatchString(w) && (c.habitID == t.Carnivore || bad || c.has2(plant.SaltTender) &&
+				strings.Contains(w, "hard")):
 				no(e, "%s water harms it", w)
 			}
 		}
@@ -136,7 +137,7 @@ var lawsOfWater = []law{
 				continue
 			}
 			wet := e.post.wet &^ wetLeaves
-			if c.code == t.BR && c.warm > 15 && e.post.residue == "" {
+			if c.habitID == t.Bromeliad && c.warm > 15 && e.post.residue == "" {
 				wet &^= wetCup
 			}
 			if wet&(c.keep|wetCup) != 0 && !driedLater(r, e) {
@@ -157,7 +158,7 @@ var lawsOfWater = []law{
 	}},
 	{"N48", func(r *replay, c *patient, no found) {
 		spots := slices.DeleteFunc(
-			slices.Clone(t.LeafDiseases),
+			t.LeafDiseases(),
 			func(id cause.ID) bool { return id == cause.PowderyMildew },
 		)
 		open := c.anyOf(spots) || c.has(cause.BlackRot)
@@ -257,7 +258,7 @@ func (c *patient) dryFrom(p pose) (from int, least float64) {
 			least = c.stem[0]
 		}
 	}
-	if t.MineralSet.Has(c.code) {
+	if t.MineralSet().Has(c.habitID) {
 		least = max(least, c.roots[0])
 	}
 	return from, least

@@ -77,7 +77,7 @@ func (c *composer) rescueWidth(rootless bool) float64 {
 		w = 6.5
 	case rootless && c.orchid:
 		w = 8
-	case rootless && c.code == treatment.GE:
+	case rootless && c.habitID == treatment.Gesneriad:
 		w = 6
 	case rootless:
 		w = 7
@@ -169,7 +169,7 @@ func (c *composer) carersPot(w float64) float64 {
 	return max(own.Value, w)
 }
 
-func (x *subject) rescue() bool { return x.any(treatment.Rescued) }
+func (x *subject) rescue() bool { return x.any(treatment.Rescued()) }
 
 // shape is the shape of the new pot.
 func (c *composer) shape(w float64) string {
@@ -215,13 +215,13 @@ func (c *composer) mix() (parts []plant.Part, from string) {
 func (c *composer) carersMix() []plant.Part {
 	parts := ReadMix(c.Choices.Mix)
 	switch {
-	case parts == nil || c.code == treatment.AP:
+	case parts == nil || c.habitID == treatment.AirPlant:
 		return nil
 	case c.treeBorn() && (shareOf(parts, "soil", "compost") > 0 ||
 		shareOf(parts, "peat", "coir") >= 0.5):
 		c.leave("mix", "soil or much peat smothers roots that live on trees; its own mix is taken")
 		return nil
-	case treatment.MineralSet.Has(c.code) && shareOf(parts, minerals...) < 0.5:
+	case treatment.MineralSet().Has(c.habitID) && shareOf(parts, minerals...) < 0.5:
 		c.leave("mix", "under half of it is mineral, which stays wet; its own mix is taken")
 		return nil
 	}
@@ -230,7 +230,7 @@ func (c *composer) carersMix() []plant.Part {
 
 // treeBorn says whether soil would smother its roots.
 func (x *subject) treeBorn() bool {
-	return x.epiphyte && (x.orchid || x.code == treatment.FE || x.untied) || x.code == treatment.AP
+	return x.epiphyte && (x.orchid || x.habitID == treatment.Fern || x.untied) || x.habitID == treatment.AirPlant
 }
 
 var minerals = []string{"perlite", "pumice", "grit", "sand", "clay pellets"}
@@ -263,7 +263,7 @@ func (c *composer) ready(w, ball float64, whole bool, opts ...option) step {
 		p.MixBy = "carer"
 	}
 	p.VolumeML = num(math.Round(MixML(w, ball, whole, p.Shape)))
-	p.Dry = c.dry && !c.is(treatment.FC, treatment.BU) || c.firstRoots()
+	p.Dry = c.dry && !c.is(treatment.ForestCactus, treatment.BulbPlant) || c.firstRoots()
 	if p.Mix == nil {
 		p.VolumeML, p.PotWidthCM, p.Seat = treatment.Number{}, treatment.Number{}, facts.Hung
 	}

@@ -9,14 +9,14 @@ import (
 
 // insure first saves a piece, where few roots are left and a piece is to be had.
 func (c *composer) insure(r rootWork) []step {
-	if !r.insure || c.roots >= 1.0/3 || !treatment.TipSet.Has(c.code) || c.thirsty {
+	if !r.insure || c.roots >= 1.0/3 || !treatment.TipSet().Has(c.habitID) || c.thirsty {
 		return nil
 	}
 	if !c.named || !c.propagates("tip", "node", "leaf", "stem") {
 		return nil
 	}
 	switch {
-	case c.code == treatment.FC:
+	case c.habitID == treatment.ForestCactus:
 		return []step{
 			do(
 				treatment.Insurance,
@@ -24,7 +24,7 @@ func (c *composer) insure(r rootWork) []step {
 				with(func(p *treatment.Params) { p.N, p.How = num(6), "2-3 segments each" }),
 			),
 		}
-	case c.is(treatment.BEG, treatment.GE) && c.propagates("leaf"):
+	case c.is(treatment.Begonia, treatment.Gesneriad) && c.propagates("leaf"):
 		return []step{do(treatment.Insurance, organ("leaf"), with(func(p *treatment.Params) { p.N = num(2) }))}
 	}
 	return []step{do(treatment.Insurance, organ("tip"), with(func(p *treatment.Params) { p.N = num(1) }))}
@@ -37,11 +37,11 @@ func (c *composer) callusDays(head bool) int {
 		wound = 5
 	}
 	switch {
-	case c.code == treatment.RS && head:
+	case c.habitID == treatment.SucculentRosette && head:
 		return 5
-	case c.code == treatment.TS:
+	case c.habitID == treatment.TrailingSucculent:
 		return 3
-	case c.code == treatment.RS:
+	case c.habitID == treatment.SucculentRosette:
 		return 7
 	case wound <= 2:
 		return 7
@@ -55,7 +55,7 @@ func (c *composer) callusDays(head bool) int {
 // dry, then watered when it holds.
 func (c *composer) callusSitting(r rootWork) {
 	behead, _ := treatment.OperatorByID(treatment.Behead)
-	head := c.is(treatment.RS, treatment.US, treatment.TS, treatment.CA) &&
+	head := c.is(treatment.SucculentRosette, treatment.UprightSucculent, treatment.TrailingSucculent, treatment.Cactus) &&
 		(r.head || c.Facts.StemStain.Or(0) > 0 && c.asked(behead))
 	days := c.callusDays(head)
 	sitting := c.bared(r, head, days)
@@ -89,7 +89,7 @@ func (c *composer) bared(r rootWork, head bool, days int) []step {
 	sitting := append(c.unpotting(r, true), c.cleaning(r, true)...)
 	if head {
 		part := "stem"
-		if c.code == treatment.CA {
+		if c.habitID == treatment.Cactus {
 			part = "body"
 		}
 		sitting = append(sitting, do(treatment.Behead, organ(part)), c.blade())

@@ -52,7 +52,7 @@ func orderOf(op treatment.OperatorID) int {
 func (c *composer) sick() bool { return len(c.travels()) > 0 || c.rotLives || c.piece }
 
 func (x *subject) copperHurts() bool {
-	return x.is(treatment.BR, treatment.FE) || strings.HasPrefix(x.kind.ID, "dendrobium")
+	return x.is(treatment.Bromeliad, treatment.Fern) || strings.HasPrefix(x.kind.ID, "dendrobium")
 }
 
 // trimmed cuts back above nodes; soft trailers and ivies fill their own bare
@@ -65,7 +65,7 @@ func (c *composer) trimmed(p plain) {
 	cuts := []step{do(treatment.TrimBranch, organ("stem"))}
 	cuts[0].Cause = p.cause
 	var fill []step
-	if c.is(treatment.TR, treatment.IV) && c.has(cause.LowLight, cause.SelfShading, cause.Drought) &&
+	if c.is(treatment.SoftTrailer, treatment.Ivy) && c.has(cause.LowLight, cause.SelfShading, cause.Drought) &&
 		len(c.spreads()) == 0 {
 		cuts = append(cuts, do(treatment.TipCut, organ("tip"), with(func(q *treatment.Params) { q.N = num(8) })))
 		fill = []step{do(treatment.Refill, what("fresh tips"))}
@@ -78,7 +78,7 @@ func (c *composer) trimmed(p plain) {
 // refilled fills bare spots of soft trailers and ivies in growth; others pull
 // what is dead and wait.
 func (c *composer) refilled(p plain) {
-	if !c.is(treatment.TR, treatment.IV) || !branching(c.subject) || !c.branches && c.named || c.sick() ||
+	if !c.is(treatment.SoftTrailer, treatment.Ivy) || !branching(c.subject) || !c.branches && c.named || c.sick() ||
 		len(c.spreads()) > 0 ||
 		c.has(cause.LowLight, cause.SelfShading) {
 		return
@@ -104,7 +104,7 @@ func (c *composer) letGo() {
 	if c.clear > 0 {
 		waits = gate.Gate{gate.CleanFor(c.clear, 3)}
 	}
-	if c.any(treatment.LeafDiseases) || c.has(cause.BlackRot) || len(waits) == 0 {
+	if c.any(treatment.LeafDiseases()) || c.has(cause.BlackRot) || len(waits) == 0 {
 		waits = waits.With(gate.QuietFor(14, 3))
 	}
 	if c.rotLives {
@@ -144,7 +144,7 @@ func (c *composer) also() {
 			return ok && id != cause.Springtail
 		})
 		if op.ID == treatment.Earth && !pests &&
-			(c.any(treatment.LeafDiseases) || c.has(cause.Virus)) {
+			(c.any(treatment.LeafDiseases()) || c.has(cause.Virus)) {
 			c.leave(word, "it reaches nothing that does harm here")
 			continue
 		}
@@ -165,7 +165,7 @@ func (x *subject) hopeless() bool {
 	for _, id := range x.Causes {
 		cc, _ := cause.ByID(id)
 		if !cc.Harmless &&
-			(cc.Kind == "pest" || cc.Kind == "disease" || slices.Contains(treatment.Rots, id) || id == cause.Drought) {
+			(cc.Kind == "pest" || cc.Kind == "disease" || slices.Contains(treatment.Rots(), id) || id == cause.Drought) {
 			return true
 		}
 	}
@@ -195,11 +195,11 @@ func (c *composer) answers(word string) bool {
 	}
 	switch word {
 	case "rot":
-		return c.any(treatment.Rots)
+		return c.any(treatment.Rots())
 	case "leaf-disease":
-		return c.any(treatment.LeafDiseases)
+		return c.any(treatment.LeafDiseases())
 	case "thirst":
-		return c.limp || c.code == treatment.AP
+		return c.limp || c.habitID == treatment.AirPlant
 	case "pest", "insect":
 		for _, id := range c.Causes {
 			if f, ok := treatment.FoeOf(id); ok && (word == "pest" || f.Group == treatment.Insects) {

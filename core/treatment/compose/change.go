@@ -31,7 +31,7 @@ func (c *composer) changeSetup() {
 	}
 	sitting = append(sitting, c.labelled()...)
 	sitting = append(sitting, c.bag()...)
-	if c.code == treatment.MON {
+	if c.habitID == treatment.Monopodial {
 		sitting = append(sitting, c.crownDry(treatment.Crown)...)
 	}
 	ready := set.ready

@@ -113,14 +113,14 @@ func (c *composer) collect() {
 
 // rootPests adds the root work that pests at the roots ask for.
 func (c *composer) rootPests() {
-	if !c.has(cause.RootMealybug, cause.RootGrub) || c.code == treatment.AP {
+	if !c.has(cause.RootMealybug, cause.RootGrub) || c.habitID == treatment.AirPlant {
 		return
 	}
 	w := rootWork{kind: washRoots, scald: true, daily: 7}
 	switch {
-	case c.is(treatment.PA, treatment.CY):
+	case c.is(treatment.Palm, treatment.Cycad):
 		w.falls = true
-	case treatment.MineralSet.Has(c.code):
+	case treatment.MineralSet().Has(c.habitID):
 		w.kind = callusDry
 	}
 	w.scald = !c.untied
@@ -217,7 +217,7 @@ func (c *composer) noRootWork() {
 	if c.discard != "" {
 		c.root, c.change = nil, false
 	}
-	if c.code != treatment.AP {
+	if c.habitID != treatment.AirPlant {
 		return
 	}
 	if c.root != nil {

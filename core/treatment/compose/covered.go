@@ -56,7 +56,8 @@ func meets(x step, p cause.ID) bool {
 	if slices.Contains(below, x.Organ) {
 		there = f.Rests // or rests in the medium
 	}
-	return there && slices.Contains(treatment.Classes[x.Params.Class], p)
+	touched, _ := treatment.ClassTouches(x.Params.Class)
+	return there && slices.Contains(touched, p)
 }
 
 // reaching says whether a step meets a pest on the leaves.

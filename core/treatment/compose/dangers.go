@@ -29,7 +29,7 @@ func (c *composer) cautionsOf(s step) (letters []string) {
 		{"f", filmed && c.eaten()},
 		{"b", cuts},
 		{"n", c.has(cause.Ethylene) && among(s.Op, treatment.Air, treatment.Baseline)},
-		{"g", c.code == treatment.BU && among(s.Op, treatment.Unpot, treatment.TakeOffset, treatment.PartIt)},
+		{"g", c.habitID == treatment.BulbPlant && among(s.Op, treatment.Unpot, treatment.TakeOffset, treatment.PartIt)},
 		{"w", s.Op == treatment.Discard},
 	} {
 		if extra.is && !slices.Contains(letters, extra.letter) {
@@ -66,7 +66,7 @@ var dangerIn = map[string]func(*composer, step) bool{
 		return !c.named || c.kind.Harms("people") || c.kind.Harms("pets") || c.trait(plant.Latex, plant.Oxalate)
 	},
 	"t": func(c *composer, _ step) bool {
-		return c.trait(plant.Spines) || c.is(treatment.CA, treatment.CY, treatment.BR)
+		return c.trait(plant.Spines) || c.is(treatment.Cactus, treatment.Cycad, treatment.Bromeliad)
 	},
 	"u": func(c *composer, s step) bool { return c.potWidth() >= 25 || s.Params.PotWidthCM.Or(0) >= 25 },
 	"w": func(c *composer, s step) bool { return s.Op != treatment.BagWaste || len(c.spreads()) > 0 },

@@ -170,7 +170,7 @@ func (c *composer) tipless(d int) bool {
 
 // winterbound says that wood and palms are left alone in the winter of a day.
 func (c *composer) winterbound(d int) bool {
-	return c.is(treatment.WO, treatment.PA) &&
+	return c.is(treatment.Woody, treatment.Palm) &&
 		among(c.month(d), time.November, time.December, time.January, time.February)
 }
 
@@ -280,9 +280,9 @@ func (c *composer) tracks() (lead string, beside []string) {
 func (c *composer) leadTrack() string {
 	rooted := c.root != nil || c.gated || c.change
 	switch {
-	case c.has(cause.BaseRot, cause.BlackRot) && c.is(treatment.MON, treatment.BR, treatment.AP):
+	case c.has(cause.BaseRot, cause.BlackRot) && c.is(treatment.Monopodial, treatment.Bromeliad, treatment.AirPlant):
 		return "crown-recovery"
-	case c.has(cause.WokenEarly) || c.asleep() && c.code == treatment.DEC && rooted:
+	case c.has(cause.WokenEarly) || c.asleep() && c.habitID == treatment.WinterDeciduous && rooted:
 		return "waking"
 	case c.pieces != nil:
 		return "rejuvenation"
@@ -317,7 +317,7 @@ func fromPlan(list []*sit) {
 
 // rerooting is the track of new roots, by how it drinks.
 func (c *composer) rerooting() string {
-	if treatment.MineralSet.Has(c.code) || c.code == treatment.BU && c.growing() {
+	if treatment.MineralSet().Has(c.habitID) || c.habitID == treatment.BulbPlant && c.growing() {
 		return "succulent-rerooting"
 	}
 	return "foliage-rerooting"

@@ -29,7 +29,7 @@ const rotStillOpen = "rot or a wilt is open that is not cut: until it has stoppe
 // wilt must be decided, and beside a base that rots and cannot be cut.
 func (c *composer) undecided() {
 	if !c.rotLives || c.root == nil && !c.change ||
-		slices.ContainsFunc(c.asks, func(id cause.ID) bool { return slices.Contains(treatment.Rots, id) }) {
+		slices.ContainsFunc(c.asks, func(id cause.ID) bool { return slices.Contains(treatment.Rots(), id) }) {
 		return
 	}
 	wilt := c.has(cause.Fusarium) && (c.gated || c.sat > 3)
@@ -67,7 +67,7 @@ func (c *composer) holds(d int) (list []hold) {
 	)
 	add(a.Spikes.Or(0) > 0 && strings.HasPrefix(c.Choices.Spikes, "keep"), "bloom", gate.See(gate.Bloomed))
 	add(
-		c.code == treatment.BU && a.Spikes.Or(0) > 0 && !strings.HasPrefix(c.Choices.Spikes, "keep"),
+		c.habitID == treatment.BulbPlant && a.Spikes.Or(0) > 0 && !strings.HasPrefix(c.Choices.Spikes, "keep"),
 		"bloom",
 		gate.See(gate.Bloomed),
 	)
@@ -109,13 +109,13 @@ func (c *composer) unsure() bool {
 // rotAsks says whether rot is what the roots are worked on for.
 func (c *composer) rotAsks() bool {
 	return c.root != nil &&
-		slices.ContainsFunc(c.asks, func(id cause.ID) bool { return slices.Contains(treatment.Rots, id) })
+		slices.ContainsFunc(c.asks, func(id cause.ID) bool { return slices.Contains(treatment.Rots(), id) })
 }
 
 // overrides says whether the root sitting cannot wait, whatever holds it.
 func (c *composer) overrides() bool {
 	rot := c.rotLives &&
-		slices.ContainsFunc(c.asks, func(id cause.ID) bool { return slices.Contains(treatment.Rots, id) })
+		slices.ContainsFunc(c.asks, func(id cause.ID) bool { return slices.Contains(treatment.Rots(), id) })
 	drowned := c.Facts.MediumSour.Value || c.Facts.Medium.Value == facts.Sour ||
 		c.has(cause.NoDrainage) && c.limp && !c.thirsty
 	return rot || c.has(cause.RootMealybug) || drowned || c.Choices.Override.Value
@@ -223,7 +223,7 @@ func (c *composer) wait(reason string, waits gate.Gate) {
 	if c.has(cause.Dormancy) && !growing && c.kind.RestKind == "" {
 		waits = waits.With(gate.See(gate.NewGrowth))
 	}
-	if c.is(treatment.WO, treatment.PA) && !among(c.month(0), time.March, time.April, time.May) &&
+	if c.is(treatment.Woody, treatment.Palm) && !among(c.month(0), time.March, time.April, time.May) &&
 		!waitsForSeason(waits) {
 		waits = waits.With(gate.In(gate.Spring()...))
 	}
@@ -256,7 +256,7 @@ func (c *composer) bearsPreWater(wants bool) bool {
 	if c.epiphyte && (c.badMedium() || !wants) {
 		return false
 	}
-	return !c.rotLives && !c.dry && c.code != treatment.DEC && !c.resting()
+	return !c.rotLives && !c.dry && c.habitID != treatment.WinterDeciduous && !c.resting()
 }
 
 // drink soaks what is thirsty and has no recipe of its own for it; at rest a
@@ -273,7 +273,7 @@ func (c *composer) drink() {
 		c.add(plain{day: 0, step: do(treatment.ByRule, what("a little: it rests"))})
 	case c.has(cause.NoDrainage): // what is poured in does not come out again
 		c.add(plain{day: 0, step: do(treatment.FirstWater, how("light"))})
-	case c.code == treatment.BR:
+	case c.habitID == treatment.Bromeliad:
 		c.add(plain{day: 0, step: do(treatment.CupFill, share(0.25), water("low-mineral"))})
 		c.add(plain{day: 0, step: do(treatment.FirstWater, how("light"))})
 	default:

@@ -71,7 +71,7 @@ var (
 var guards = []guard{
 	{"N05", ops(treatment.StripSpikes), func(h *here) verdict {
 		return dropIf(
-			h.c.is(treatment.FE, treatment.PA, treatment.CY, treatment.IV) ||
+			h.c.is(treatment.Fern, treatment.Palm, treatment.Cycad, treatment.Ivy) ||
 				h.c.Facts.Spikes.Known && h.c.Facts.Spikes.Value == 0,
 			"it has no spike",
 		)
@@ -84,7 +84,7 @@ var guards = []guard{
 	{
 		"N05",
 		ops(treatment.CupFill),
-		func(h *here) verdict { return dropIf(h.c.code != treatment.BR, "it has no cup") },
+		func(h *here) verdict { return dropIf(h.c.habitID != treatment.Bromeliad, "it has no cup") },
 	},
 	{"N05", ops(treatment.TakeOffset), func(h *here) verdict {
 		return dropIf(
@@ -94,7 +94,7 @@ var guards = []guard{
 	}},
 	{"N05", ops(treatment.CutRot), func(h *here) verdict {
 		return dropIf(
-			h.step.Organ == "bulb" && h.c.code != treatment.BU && h.c.named && h.c.kind.Thirst != "wrinkled-bulb",
+			h.step.Organ == "bulb" && h.c.habitID != treatment.BulbPlant && h.c.named && h.c.kind.Thirst != "wrinkled-bulb",
 			"it has no bulb",
 		)
 	}},
@@ -146,7 +146,7 @@ var guards = []guard{
 		),
 		func(h *here) verdict {
 			return dropIf(
-				h.c.is(treatment.PA, treatment.CY, treatment.AP) && !h.c.branches,
+				h.c.is(treatment.Palm, treatment.Cycad, treatment.AirPlant) && !h.c.branches,
 				"it has a single growing point",
 			)
 		},
@@ -187,13 +187,13 @@ var guards = []guard{
 		return verdict{do: onlyIf(before, h.step.Op.Does(treatment.Cuts) && h.blade == "dirty"), step: h.c.blade()}
 	}},
 	{"N24", ops(treatment.WashOff, treatment.Loosen, treatment.RootPrune), func(h *here) verdict {
-		palm := h.c.is(treatment.PA, treatment.CY)
+		palm := h.c.is(treatment.Palm, treatment.Cycad)
 		if palm && h.step.Op == treatment.WashOff && h.step.Params.How != "falls" {
 			s := h.step
 			s.Params.How = "falls"
 			return verdict{do: instead, step: s}
 		}
-		tied := h.c.roots >= 0.5 && (h.c.untied || h.c.code == treatment.MON && h.c.trait(plant.Brittle))
+		tied := h.c.roots >= 0.5 && (h.c.untied || h.c.habitID == treatment.Monopodial && h.c.trait(plant.Brittle))
 		return dropIf(
 			palm && h.step.Op != treatment.WashOff || h.step.Op == treatment.Loosen && tied,
 			"its roots are not made again",
@@ -201,7 +201,7 @@ var guards = []guard{
 	}},
 	{"N42", ops(treatment.Soak, treatment.Flush), (*here).soaking},
 	{"N42", ops(treatment.Flush), func(h *here) verdict {
-		dry := treatment.MineralSet.Has(h.c.code) && h.moist != facts.Due && h.moist != facts.Dry
+		dry := treatment.MineralSet().Has(h.c.habitID) && h.moist != facts.Due && h.moist != facts.Dry
 		return verdict{do: onlyIf(wait, dry && !h.gate), gate: due.With(growth...)}
 	}},
 	{"N43", append(ops(treatment.CupFill), medium...), func(h *here) verdict {
@@ -228,7 +228,7 @@ var guards = []guard{
 	{"N51", nil, (*here).opposites},
 	{"N53", ops(treatment.CoverIt), func(h *here) verdict {
 		shut := h.step.Params.Cover == string(plant.CoverClosed) &&
-			(h.c.dry || h.c.kind.Cover == plant.CoverNone || h.c.any(treatment.LeafDiseases) ||
+			(h.c.dry || h.c.kind.Cover == plant.CoverNone || h.c.any(treatment.LeafDiseases()) ||
 				h.c.has(cause.Edema, cause.BroadMite))
 		return dropIf(shut, "still wet air would harm it")
 	}},
@@ -241,8 +241,8 @@ var guards = []guard{
 	{"N57", ops(treatment.Brighten), (*here).brighten},
 	{"N59", ops(treatment.Humidify), func(h *here) verdict {
 		return dropIf(
-			h.c.any(treatment.LeafDiseases) || h.c.has(cause.BroadMite, cause.Edema) ||
-				h.c.is(treatment.RS, treatment.CA),
+			h.c.any(treatment.LeafDiseases()) || h.c.has(cause.BroadMite, cause.Edema) ||
+				h.c.is(treatment.SucculentRosette, treatment.Cactus),
 			"moist air helps the trouble",
 		)
 	}},
@@ -267,7 +267,7 @@ var guards = []guard{
 	}},
 	{"N63", sprays, (*here).spraying},
 	{"N67", ops(treatment.LabelDrug), func(h *here) verdict {
-		touched, known := treatment.Classes[h.step.Params.Class]
+		touched, known := treatment.ClassTouches(h.step.Params.Class)
 		return dropIf(known && !h.c.any(touched), "its class touches nothing that was accepted")
 	}},
 	{"N69", ops(treatment.LabelDrug), func(h *here) verdict {

@@ -71,8 +71,8 @@ func (x *subject) meetsBees() bool {
 
 // takesSystemic says whether it could take a systemic product up from its medium.
 func (c *composer) takesSystemic() bool {
-	return !c.meetsBees() && !c.untied && c.code != treatment.AP && c.roots >= 0.25 && !c.thirsty &&
-		c.root == nil && !c.change && c.pieces == nil && !c.firstRoots() && !c.asleep() && !c.any(treatment.Rots)
+	return !c.meetsBees() && !c.untied && c.habitID != treatment.AirPlant && c.roots >= 0.25 && !c.thirsty &&
+		c.root == nil && !c.change && c.pieces == nil && !c.firstRoots() && !c.asleep() && !c.any(treatment.Rots())
 }
 
 // systemicDays is how long one dose goes on (common practice; its label decides).

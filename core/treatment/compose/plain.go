@@ -162,7 +162,7 @@ func placeFeed(c *composer, p *plain) bool {
 }
 
 func placeRinse(c *composer, p *plain) bool {
-	if c.any(treatment.LeafDiseases) {
+	if c.any(treatment.LeafDiseases()) {
 		c.leave(string(p.step.Op), "with a leaf disease open nothing is showered")
 		return true
 	}

@@ -60,7 +60,7 @@ func (c *composer) programmes() {
 func (c *composer) bears(op treatment.OperatorID) bool {
 	switch op {
 	case treatment.Soap:
-		return !c.trait(plant.SoapTender, plant.PowderBloom) && c.code != treatment.BEG
+		return !c.trait(plant.SoapTender, plant.PowderBloom) && c.habitID != treatment.Begonia
 	case treatment.Oil:
 		return !c.trait(plant.OilTender, plant.PowderBloom, plant.Fuzzy)
 	case treatment.Alcohol, treatment.Scrape:
@@ -116,7 +116,7 @@ func (c *composer) barred(op treatment.OperatorID, p cause.ID) bool {
 	case treatment.Alcohol:
 		return p == cause.Thrips || p == cause.Aphid && c.trait(plant.Fuzzy)
 	case treatment.HotDip:
-		return c.any(treatment.LeafDiseases) || c.root != nil || c.Choices.PestFirst != "hot-dip"
+		return c.any(treatment.LeafDiseases()) || c.root != nil || c.Choices.PestFirst != "hot-dip"
 	case treatment.Soap:
 		return p == cause.FlatMite || p == cause.BroadMite
 	}

@@ -34,25 +34,25 @@ type fits func(*subject) bool
 
 func all(*subject) bool { return true }
 
-func on(codes ...treatment.Code) fits {
+func on(codes ...treatment.HabitID) fits {
 	return func(x *subject) bool { return x.is(codes...) }
 }
 
 func orchids(x *subject) bool  { return x.orchid }
 func dryKinds(x *subject) bool { return x.dry }
-func untied(x *subject) bool   { return x.untied && x.code != treatment.AP }
+func untied(x *subject) bool   { return x.untied && x.habitID != treatment.AirPlant }
 func leafless(x *subject) bool { return x.leafless }
 func limp(x *subject) bool     { return x.limp }
 
 // restingDry are dry kinds and winter-deciduous orchids at rest.
 func restingDry(x *subject) bool {
-	return x.resting() && (x.dry || x.code == treatment.DEC)
+	return x.resting() && (x.dry || x.habitID == treatment.WinterDeciduous)
 }
 
 // branching says whether a cut makes it branch now; soft trailers and ivies are
 // cut in the first light of the year as well.
 func branching(x *subject) bool {
-	return x.growing() || x.is(treatment.TR, treatment.IV) && x.month(0) == time.February
+	return x.growing() || x.is(treatment.SoftTrailer, treatment.Ivy) && x.month(0) == time.February
 }
 
 // item is one row of a recipe: it puts something on the agenda.
@@ -174,7 +174,7 @@ func (a *agenda) wants(w rootWork, c cause.ID) {
 	a.asks = append(a.asks, c)
 	if w.kind == wholeBall && a.mustWash(c) {
 		w.kind, w.scald = washRoots, true
-		w.falls = w.falls || a.is(treatment.PA, treatment.CY)
+		w.falls = w.falls || a.is(treatment.Palm, treatment.Cycad)
 	}
 	if a.root == nil {
 		a.root = &w

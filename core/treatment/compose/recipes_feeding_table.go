@@ -8,7 +8,7 @@ import (
 // feedingRecipes are those of water quality and feeding.
 var feedingRecipes = []recipe{
 	// water quality and feeding
-	{cause.SaltInjury, on(t.CV), []item{roots(washRoots, inSeason), at(0, t.HoldFeed, until(toDay(56)))}},
+	{cause.SaltInjury, on(t.Carnivore), []item{roots(washRoots, inSeason), at(0, t.HoldFeed, until(toDay(56)))}},
 	{
 		cause.SaltInjury,
 		all,
@@ -21,7 +21,7 @@ var feedingRecipes = []recipe{
 	},
 	{
 		cause.WaterQuality,
-		on(t.CV),
+		on(t.Carnivore),
 		[]item{
 			at(0, t.Flush),
 			at(0, t.ByRule, water("low-mineral"), what("tray 1-2 cm")),
@@ -39,7 +39,7 @@ var feedingRecipes = []recipe{
 		[]item{at(0, t.Flush), at(7, t.Flush), at(8, t.ByRule, water("low-mineral")), at(28, t.Look)},
 	},
 	{cause.PhOff, all, []item{at(0, t.ByRule, water("low-mineral")), at(14, t.Look), roots(wholeBall, inSeason)}},
-	{cause.NitrogenLow, on(t.CV), []item{at(14, t.Look)}},
+	{cause.NitrogenLow, on(t.Carnivore), []item{at(14, t.Look)}},
 	{cause.NitrogenLow, all, []item{at(0, t.FeedIt, share(0.5), every(14, greened)), at(28, t.Look)}},
 	{cause.IronLow, all, []item{at(0, t.Supplement, what("iron chelate")), at(14, t.Look), at(28, t.Look)}},
 	{

@@ -9,9 +9,10 @@ import (
 var placeRecipes = []recipe{
 	// medium and pot
 	{cause.MediumCollapsed, untied, []item{roots(washRoots)}},
-	{cause.MediumCollapsed, on(t.MON, t.SYM, t.DEC, t.BR), []item{roots(washRoots, staked)}},
-	{cause.MediumCollapsed, func(x *subject) bool { return x.code == t.FE && x.epiphyte }, []item{roots(washRoots)}},
-	{cause.MediumCollapsed, on(t.JEW), []item{roots(wholeBall, withTips)}},
+	{cause.MediumCollapsed, on(t.Monopodial, t.Sympodial, t.WinterDeciduous, t.Bromeliad), []item{roots(washRoots,
+		staked)}},
+	{cause.MediumCollapsed, func(x *subject) bool { return x.habitID == t.Fern && x.epiphyte }, []item{roots(washRoots)}},
+	{cause.MediumCollapsed, on(t.JewelOrchid), []item{roots(wholeBall, withTips)}},
 	{cause.MediumCollapsed, all, []item{roots(wholeBall)}},
 	{cause.PotTooBig, untied, []item{at(3, t.Look)}},
 	{cause.PotTooBig, all, []item{roots(wholeBall, inSeason, smaller)}},
@@ -47,7 +48,7 @@ var placeRecipes = []recipe{
 	},
 	{cause.SunScorch, all, join([]item{at(0, t.ShadeIt)}, judged)},
 	{cause.LampBurn, all, join([]item{at(0, t.ShadeIt, what("lamp 30 cm or more away"))}, judged)},
-	{cause.DryAir, on(t.RS, t.CA, t.US), judged},
+	{cause.DryAir, on(t.SucculentRosette, t.Cactus, t.UprightSucculent), judged},
 	{cause.DryAir, all, join([]item{at(0, t.Humidify)}, judged)},
 	{cause.Draught, all, join([]item{at(0, t.Undraught)}, judged)},
 	{

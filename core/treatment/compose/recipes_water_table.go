@@ -8,7 +8,7 @@ import (
 // waterRecipes are those of water: too much, too little, in the wrong place.
 var waterRecipes = []recipe{
 	// water
-	{cause.Overwatering, on(t.CV), []item{at(0, t.ByRule, what("tray lower")), at(3, t.Look), at(7, t.Look)}},
+	{cause.Overwatering, on(t.Carnivore), []item{at(0, t.ByRule, what("tray lower")), at(3, t.Look), at(7, t.Look)}},
 	{
 		cause.Overwatering,
 		all,
@@ -46,12 +46,12 @@ var waterRecipes = []recipe{
 	},
 	{
 		cause.Drought,
-		on(t.AP),
+		on(t.AirPlant),
 		[]item{at(0, t.Soak), at(0, t.ShadeIt), at(1, t.Look, every(1, toDay(4))), at(3, t.ByRule), at(5, t.PullDead)},
 	},
 	{
 		cause.Drought,
-		on(t.BR),
+		on(t.Bromeliad),
 		[]item{
 			at(0, t.CrownDrain),
 			at(0, t.CupFill, share(0.25), water("low-mineral")),
@@ -65,7 +65,7 @@ var waterRecipes = []recipe{
 	},
 	{
 		cause.Drought,
-		on(t.JEW),
+		on(t.JewelOrchid),
 		[]item{
 			at(0, t.Soak),
 			at(0, t.ShadeIt),
@@ -100,7 +100,7 @@ var waterRecipes = []recipe{
 			when(fedAgain, t.FeedIt, share(0.25)),
 		},
 	},
-	{cause.MediumRepels, on(t.AP), []item{at(0, t.Soak)}},
+	{cause.MediumRepels, on(t.AirPlant), []item{at(0, t.Soak)}},
 	{
 		cause.MediumRepels,
 		all,

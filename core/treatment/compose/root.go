@@ -132,7 +132,7 @@ func (r rootWork) wound() string {
 // wholeDay is the day of the first water after potting with whole roots.
 func (c *composer) wholeDay() int {
 	switch {
-	case treatment.MineralSet.Has(c.code):
+	case treatment.MineralSet().Has(c.habitID):
 		return max(c.habit.Whole, c.dryDay("roots", false))
 	case c.dry:
 		return max(c.habit.Whole, c.dryDay("roots", false))
@@ -159,7 +159,7 @@ func (c *composer) unpotting(r rootWork, tray bool) []step {
 	if c.Facts.Plug.Value {
 		out = append(out, do(treatment.RemovePlug))
 	}
-	if r.sheaths && c.code == treatment.SYM {
+	if r.sheaths && c.habitID == treatment.Sympodial {
 		out = append(out, do(treatment.PullDead, organ("sheaths")))
 	}
 	if r.scales {
@@ -180,11 +180,11 @@ func (c *composer) mediumOff(r rootWork) []step {
 	switch {
 	case r.falls:
 		wash.Params.How = "falls"
-	case r.dryWash || treatment.MineralSet.Has(c.code):
+	case r.dryWash || treatment.MineralSet().Has(c.habitID):
 		wash.Params.How = "dry"
 	}
 	switch {
-	case r.moss && !c.untied && (c.badMedium() || c.any(treatment.Rots)):
+	case r.moss && !c.untied && (c.badMedium() || c.any(treatment.Rots())):
 		return []step{wash, do(treatment.ClearMoss)}
 	case r.moss:
 		return []step{do(treatment.ClearMoss)}
@@ -216,7 +216,7 @@ func (c *composer) cleaning(r rootWork, tray bool) (out []step) {
 	if tray {
 		return out
 	}
-	if treatment.FineSet.Has(c.code) && r.cut == "" && !r.part {
+	if treatment.FineSet().Has(c.habitID) && r.cut == "" && !r.part {
 		return out // fine roots stay damp
 	}
 	hours := 2.0
@@ -242,7 +242,7 @@ func (c *composer) dressing(r rootWork) []step {
 	switch {
 	case r.cut == "":
 		c.leave("dust-cut", "powder dries root cuts dead; they are left dry")
-	case c.code != treatment.MON:
+	case c.habitID != treatment.Monopodial:
 		return []step{do(treatment.DustCut, organ(r.cut))}
 	}
 	return nil
@@ -253,7 +253,7 @@ func (c *composer) rinse(r rootWork) []step {
 	switch {
 	case r.drug != "":
 		return []step{c.label(r.drug, cmp.Or(r.cut, "roots"), "roots")}
-	case c.Choices.RootRinse == "peroxide" && c.is(treatment.JEW, treatment.FE):
+	case c.Choices.RootRinse == "peroxide" && c.is(treatment.JewelOrchid, treatment.Fern):
 		c.leave("peroxide", "its fine roots do not bear it; water is taken")
 	case c.Choices.RootRinse == "peroxide":
 		if p, ok := c.peroxide("roots", 0.015, 200); ok {

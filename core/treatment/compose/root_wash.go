@@ -25,7 +25,7 @@ func (c *composer) washSitting(r rootWork) {
 	c.place(treatment.RootWash, set.ready, slices.Concat([]step{c.blade()}, saved), sitting, after)
 	c.waterAfter(r, set, live, water)
 	c.nurse(r, set, live, wean)
-	if len(saved) > 0 && c.code == treatment.FC {
+	if len(saved) > 0 && c.habitID == treatment.ForestCactus {
 		c.following(2, rankBlade, c.piecesPotted()...)
 	}
 }
@@ -46,7 +46,7 @@ func (c *composer) settledIn(r rootWork, set setting) []step {
 	}
 	out = append(out, c.scalded(r)...)
 	wetHeart := !r.dryWash && !r.falls
-	if wetHeart && (c.is(treatment.MON, treatment.BEG) || c.keepDry[treatment.Crown] && !c.orchid) {
+	if wetHeart && (c.is(treatment.Monopodial, treatment.Begonia) || c.keepDry[treatment.Crown] && !c.orchid) {
 		out = append(out, c.crownDry(treatment.Crown, treatment.Leaves)...)
 	}
 	return out
@@ -107,7 +107,7 @@ func (c *composer) sheltered(r rootWork, op treatment.OperatorID) (after []step,
 		after = c.coverOf(r)
 	}
 	wean = len(after) > 0
-	if wean || r.insure && c.roots < 1.0/3 || c.rootless || c.code == treatment.FC ||
+	if wean || r.insure && c.roots < 1.0/3 || c.rootless || c.habitID == treatment.ForestCactus ||
 		among(c.school, treatment.Bridge, treatment.Lean) {
 		v := 0.4
 		if op == treatment.SetCup {
@@ -126,7 +126,7 @@ func (c *composer) sheltered(r rootWork, op treatment.OperatorID) (after []step,
 
 // coverOf is the cover that root work asks for, where the plant wants one.
 func (c *composer) coverOf(r rootWork) []step {
-	if c.orchid && c.code != treatment.JEW && c.humidity >= 60 {
+	if c.orchid && c.habitID != treatment.JewelOrchid && c.humidity >= 60 {
 		return nil
 	}
 	if c.bulbless && r.cover == plant.CoverOpen {
@@ -160,7 +160,7 @@ func (c *composer) afterWash(set setting) []step {
 	}
 	light := c.roots < 0.5 && c.rescue() || c.dry
 	out := c.firstWater(set.width, light)
-	if c.code == treatment.MON {
+	if c.habitID == treatment.Monopodial {
 		out = append(out, c.crownDry(treatment.Crown)...)
 	}
 	return out
@@ -179,7 +179,7 @@ func (c *composer) waterAfter(r rootWork, set setting, live bool, water []step) 
 		if r.wound() != "" {
 			days = max(1, c.dryDay(r.wound(), live))
 		}
-	case c.code == treatment.PA && r.falls && r.cut == "":
+	case c.habitID == treatment.Palm && r.falls && r.cut == "":
 		days = c.rootDry[0] // a palm is watered again as soon as its cuts bear it
 	}
 	if c.has(cause.ColdInjury) {
@@ -190,7 +190,7 @@ func (c *composer) waterAfter(r rootWork, set setting, live bool, water []step) 
 		rank = rankWater
 	}
 	c.following(days, rank, water...)
-	if c.code == treatment.BR && !c.rotsAtHeart() && set.op == treatment.PotIn {
+	if c.habitID == treatment.Bromeliad && !c.rotsAtHeart() && set.op == treatment.PotIn {
 		c.following(
 			max(1, days),
 			rankWater+1,
@@ -249,7 +249,7 @@ func (c *composer) watersFrom(set setting, days int) {
 		if set.op == treatment.WrapMoss {
 			c.draft.at(c.sat+max(7, days+4), rankLook+1, do(treatment.ByRule, what("when the moss is crisp on top")))
 		}
-	case c.code == treatment.AP:
+	case c.habitID == treatment.AirPlant:
 	default:
 		c.draft.at(c.sat+max(7, days+4), rankLook+1, do(treatment.ByRule, water(c.betterWater())))
 	}
@@ -262,7 +262,7 @@ func (c *composer) weaning(waits gate.Gate) {
 
 // feedLater feeds again when roots can take it.
 func (c *composer) feedLater(op treatment.OperatorID) {
-	if c.code == treatment.CV || c.dry || c.firstRoots() {
+	if c.habitID == treatment.Carnivore || c.dry || c.firstRoots() {
 		return
 	}
 	// No new tip is waited for where it was only given another way of growing.

@@ -21,7 +21,7 @@ func (c *composer) wholeSitting(r rootWork) {
 	ready := []step{c.ready(w, c.ball(true), true)}
 	saved := c.savedTips(r)
 	sitting := c.wholeSteps(r, w, bound)
-	if len(saved) > 0 || c.has(cause.MediumCollapsed) || c.any(treatment.Rots) || len(c.spreads()) > 0 {
+	if len(saved) > 0 || c.has(cause.MediumCollapsed) || c.any(treatment.Rots()) || len(c.spreads()) > 0 {
 		sitting = append(sitting, c.bag()...)
 	}
 	after, wean := []step{}, false
@@ -66,7 +66,7 @@ func (c *composer) noMix() bool {
 
 // savedTips are pieces that a jewel gives before its ball is lifted.
 func (c *composer) savedTips(r rootWork) []step {
-	if !r.tips || c.code != treatment.JEW {
+	if !r.tips || c.habitID != treatment.JewelOrchid {
 		return nil
 	}
 	beside := with(func(p *treatment.Params) { p.N, p.How = num(4), "beside the mother" })
@@ -84,9 +84,9 @@ func (c *composer) wholeSteps(r rootWork, w float64, bound bool) []step {
 	}
 	steps := []step{do(treatment.Unpot, with(func(p *treatment.Params) { p.To, p.How = "hand", lift }))}
 	switch {
-	case c.is(treatment.PA, treatment.CY):
+	case c.is(treatment.Palm, treatment.Cycad):
 		steps = append(steps, do(treatment.WashOff, how("falls")))
-	case c.untied || c.code == treatment.MON && c.trait(plant.Brittle):
+	case c.untied || c.habitID == treatment.Monopodial && c.trait(plant.Brittle):
 	default:
 		steps = append(steps, do(treatment.Loosen))
 	}
@@ -107,7 +107,7 @@ func (c *composer) wholeSteps(r rootWork, w float64, bound bool) []step {
 // wholeFirst is the first water of a ball that was set again.
 func (c *composer) wholeFirst(w float64) []step {
 	first := c.firstWater(w, c.dry)
-	if c.code == treatment.MON {
+	if c.habitID == treatment.Monopodial {
 		first = append(first, c.crownDry(treatment.Crown)...)
 	}
 	return first
@@ -138,7 +138,7 @@ func (c *composer) afterWhole(days int, wean, saved bool) {
 	if saved {
 		c.boxLater(c.sat)
 	}
-	if c.code == treatment.CV {
+	if c.habitID == treatment.Carnivore {
 		return
 	}
 	v := 0.5
@@ -146,7 +146,7 @@ func (c *composer) afterWhole(days int, wean, saved bool) {
 		v = 0.25
 	}
 	part := gate.OneOf(gate.See(gate.NewLeaf), gate.See(gate.Tip))
-	if c.is(treatment.GH, treatment.PA) {
+	if c.is(treatment.GiantHerb, treatment.Palm) {
 		part = gate.See(gate.NewSpear)
 	}
 	c.draft.gate(gate.Gate{gate.DaysSince(facts.SatRoots, 28), part, gate.Alive(0.25)}, do(treatment.FeedIt, share(v)))
@@ -157,7 +157,7 @@ func (c *composer) epiphyteCollapse() bool { return c.epiphyte && c.has(cause.Me
 // largePot renews what it can of a pot too large to go up: the ball is shaved
 // where the habit bears it and it grows, else the top is renewed.
 func (c *composer) largePot() {
-	if !c.is(treatment.WO, treatment.GH, treatment.HC, treatment.CF) || !c.growing() {
+	if !c.is(treatment.Woody, treatment.GiantHerb, treatment.HerbClump, treatment.CaneFoliage) || !c.growing() {
 		steps := []step{do(treatment.TopDress)}
 		c.place("", nil, nil, steps, nil)
 		return
@@ -206,7 +206,7 @@ func (c *composer) restFirst() {
 	steps = append(steps, c.potIn(treatment.PotIn), do(treatment.Stake))
 	steps = append(steps, c.labelled()...)
 	steps = append(steps, c.bag()...)
-	if c.code == treatment.MON {
+	if c.habitID == treatment.Monopodial {
 		steps = append(steps, c.crownDry(treatment.Crown)...)
 	}
 	c.draft.hold(treatment.RootWash, onNewRoot, "", steps...)

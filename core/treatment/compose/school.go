@@ -93,14 +93,14 @@ var terms = []term{
 	{"it has no bulbs to live on", func(x *subject) bool { return x.bulbless }, [7]int{1, -1, -1, -9, 3, 0, -4}},
 	{
 		"a single stem whose roots do not live in air",
-		func(x *subject) bool { return x.code == treatment.MON && !x.airRooted },
+		func(x *subject) bool { return x.habitID == treatment.Monopodial && !x.airRooted },
 		[7]int{0, 1, 0, -3, 1, 0, 0},
 	},
 	{"nobody wishes for another set-up", func(x *subject) bool {
 		return x.Wish != treatment.SetupChange && !x.Choices.OneSetup.Value && x.Facts.GrewIn.Value != "clay"
 	}, [7]int{0, 0, 0, 0, 0, -3, 0}},
-	{"it drops its leaves in winter", on(treatment.DEC), [7]int{2, 0, 2, 0, -1, 0, -1}},
-	{"a ground orchid of the forest floor", on(treatment.JEW), [7]int{3, -3, -5, -5, 6, -3, 0}},
+	{"it drops its leaves in winter", on(treatment.WinterDeciduous), [7]int{2, 0, 2, 0, -1, 0, -1}},
+	{"a ground orchid of the forest floor", on(treatment.JewelOrchid), [7]int{3, -3, -5, -5, 6, -3, 0}},
 	{"it is not growing now", func(x *subject) bool { return !x.growing() }, [7]int{-1, 0, 2, 0, 0, -2, 0}},
 	{
 		"one set-up for many plants",
@@ -131,7 +131,7 @@ var refusals = []refusal{
 	},
 	{treatment.Bridge, "its base still rots", func(x *subject) bool { return baseRots(x) && x.Facts.Uncut.Value }},
 	{treatment.Bridge, "the room is under 18 °C", func(x *subject) bool { return x.airC < 18 }},
-	{treatment.Bridge, "it drops its leaves in winter", on(treatment.DEC)},
+	{treatment.Bridge, "it drops its leaves in winter", on(treatment.WinterDeciduous)},
 	{treatment.ClayPot, "it is asleep", (*subject).asleep},
 	{treatment.ClayPot, "the room is under 18 °C", func(x *subject) bool { return x.airC < 18 }},
 	{
@@ -139,12 +139,12 @@ var refusals = []refusal{
 		"no tip is growing, and it rests",
 		func(x *subject) bool { return !x.anyTips() && !x.growing() },
 	},
-	{treatment.BareRoots, "a ground orchid dries out", on(treatment.JEW)},
+	{treatment.BareRoots, "a ground orchid dries out", on(treatment.JewelOrchid)},
 	{treatment.BareRoots, "the air is under 40 % humid", func(x *subject) bool { return x.humidity < 40 }},
 	{
 		treatment.MossWrap,
 		"the moss box is for pieces without a root",
-		func(x *subject) bool { return x.code == treatment.JEW && !x.rootless },
+		func(x *subject) bool { return x.habitID == treatment.JewelOrchid && !x.rootless },
 	},
 	{treatment.MossWrap, "its base rots", func(x *subject) bool { return baseRots(x) && x.rotLives }},
 }
@@ -182,7 +182,7 @@ func scores(x *subject) []Scored {
 	slices.SortStableFunc(list, func(a, b Scored) int {
 		return cmp.Or(cmp.Compare(rank(a), rank(b)), cmp.Compare(b.Score, a.Score))
 	})
-	if x.code == treatment.JEW { // moss for it is a box of nodes where it has no root
+	if x.habitID == treatment.JewelOrchid { // moss for it is a box of nodes where it has no root
 		for i := range list {
 			if list[i].School == treatment.MossWrap && x.rootless {
 				list[i].School = treatment.MossBox

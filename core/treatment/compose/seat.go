@@ -58,7 +58,7 @@ func (c *composer) seatedBy() treatment.OperatorID {
 		return treatment.SetCup
 	case c.orchid && c.airRooted && (c.school == treatment.BareRoots || c.untied && !c.inPotSchool()):
 		return treatment.Hang
-	case c.orchid && c.school == treatment.MossWrap && c.code != treatment.JEW:
+	case c.orchid && c.school == treatment.MossWrap && c.habitID != treatment.JewelOrchid:
 		return treatment.WrapMoss
 	case c.orchid && c.school == treatment.ClayPot, c.seat == facts.InReservoir:
 		return treatment.SetReservoir
@@ -109,12 +109,13 @@ func (c *composer) covers(most plant.Cover) []step {
 		got = plant.CoverNone
 	}
 	switch {
-	case c.dry && c.code != treatment.FC && c.code != treatment.AP && c.code != treatment.BU:
+	case c.dry && c.habitID != treatment.ForestCactus && c.habitID != treatment.AirPlant &&
+		c.habitID != treatment.BulbPlant:
 		got = plant.CoverNone
-	case c.dry, c.any(treatment.LeafDiseases), c.has(cause.Edema, cause.BroadMite):
+	case c.dry, c.any(treatment.LeafDiseases()), c.has(cause.Edema, cause.BroadMite):
 		got = min2(got, plant.CoverOpen)
 	}
-	if c.any(treatment.LeafDiseases) || c.has(cause.Edema, cause.BroadMite, cause.GreyMould) {
+	if c.any(treatment.LeafDiseases()) || c.has(cause.Edema, cause.BroadMite, cause.GreyMould) {
 		got = plant.CoverNone
 	}
 	if got == plant.CoverNone {
@@ -136,12 +137,12 @@ func (c *composer) firstWater(w float64, light bool) []step {
 	if light {
 		s = do(treatment.FirstWater, how("light"), with(func(p *treatment.Params) { p.ML = c.lightML(w) }))
 	}
-	if c.code == treatment.GE {
+	if c.habitID == treatment.Gesneriad {
 		s.Params.From = "below"
 	}
 	s.Params.Water = c.betterWater()
 	out := []step{s}
-	if !light && c.seat == facts.InPot && c.code != treatment.CV {
+	if !light && c.seat == facts.InPot && c.habitID != treatment.Carnivore {
 		out = append(out, do(treatment.DrainSaucer))
 	}
 	return out
@@ -149,7 +150,7 @@ func (c *composer) firstWater(w float64, light bool) []step {
 
 // betterWater names the water, where tap water is not right.
 func (c *composer) betterWater() string {
-	if c.code == treatment.CV || c.has(cause.WaterQuality, cause.SoftenedWater, cause.Fluoride) {
+	if c.habitID == treatment.Carnivore || c.has(cause.WaterQuality, cause.SoftenedWater, cause.Fluoride) {
 		return "low-mineral"
 	}
 	if c.has(cause.Chlorine) {

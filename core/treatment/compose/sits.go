@@ -259,7 +259,7 @@ func estimate(list []*sit) {
 			if has(s.steps, treatment.Unpot) {
 				root = s.day
 			}
-			if has(s.steps, treatment.Treating...) {
+			if has(s.steps, treatment.Treating()...) {
 				treated = s.day
 			}
 			continue

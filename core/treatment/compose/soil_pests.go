@@ -26,7 +26,7 @@ func (c *composer) besides(list []cause.ID) {
 	if slices.Contains(list, cause.Mealybug) && c.root == nil && c.seat == facts.InPot && !c.piece &&
 		!c.thirsty &&
 		c.pieces == nil &&
-		!(treatment.OneSet.Has(c.code) && c.Facts.Spikes.Or(0) > 0) {
+		!(treatment.OneSet().Has(c.habitID) && c.Facts.Spikes.Or(0) > 0) {
 		c.draft.at(1, rankLook, do(treatment.SlideLook))
 	}
 	c.draft.at(0, rankPestBag, do(treatment.BagWaste))
@@ -34,7 +34,7 @@ func (c *composer) besides(list []cause.ID) {
 
 // soilStage meets the pupae of thrips in the medium.
 func (c *composer) soilStage() {
-	if c.untied || c.code == treatment.AP {
+	if c.untied || c.habitID == treatment.AirPlant {
 		c.leave("soil stage", "it grows in no medium where pupae rest")
 		return
 	}
@@ -78,7 +78,7 @@ func (c *composer) rootMealybug() {
 func (c *composer) rootsDrink() bool {
 	inMedium := !c.untied || c.inPotSchool()
 	return c.root != nil && inMedium && c.roots >= 0.25 && !c.thirsty && !c.gated && !c.firstRoots() &&
-		c.code != treatment.AP && !treatment.MineralSet.Has(c.code)
+		c.habitID != treatment.AirPlant && !treatment.MineralSet().Has(c.habitID)
 }
 
 // noRoots says what is done at roots that no sitting reaches.
@@ -102,7 +102,7 @@ func (c *composer) rootGrub() {
 	from := max(c.sat, 0)
 	if c.airC >= 12 {
 		for _, day := range []int{2, 16} {
-			if c.code != treatment.AP && !c.untied {
+			if c.habitID != treatment.AirPlant && !c.untied {
 				c.draft.in(treatment.Evening, from+day, rankSpray, "", do(treatment.Nematodes))
 			}
 		}
@@ -120,7 +120,7 @@ func (c *composer) ending(day int) gate.Gate {
 func (c *composer) gnats() {
 	k := c.clockOf(cause.FungusGnat)
 	rule := c.kind.WaterRule
-	dryable := !c.untied && c.seat == facts.InPot && c.code != treatment.CV && !c.piece && rule != plant.Even &&
+	dryable := !c.untied && c.seat == facts.InPot && c.habitID != treatment.Carnivore && !c.piece && rule != plant.Even &&
 		rule != plant.WetTray &&
 		rule != plant.CupWater &&
 		rule != plant.Reservoir

@@ -12,7 +12,7 @@ import (
 
 // wetOK says whether water over the leaves would not spread what else is open.
 func (c *composer) wetOK() bool {
-	for _, id := range treatment.LeafDiseases {
+	for _, id := range treatment.LeafDiseases() {
 		if id != cause.PowderyMildew && c.has(id) {
 			return false
 		}
@@ -40,7 +40,7 @@ func (c *composer) washing(scrape bool) (steps []step) {
 }
 
 // holdsWater says whether its crown or cup holds what runs into it.
-func (c *composer) holdsWater() bool { return c.is(treatment.MON, treatment.BR) }
+func (c *composer) holdsWater() bool { return c.is(treatment.Monopodial, treatment.Bromeliad) }
 
 // dried is the drying after water above, always.
 func (c *composer) dried() []step {
@@ -91,7 +91,7 @@ func (c *composer) sprayOnce(list []cause.ID, op treatment.OperatorID, class str
 // rinsed takes a product off after two hours.
 func (c *composer) rinsed() (steps []step) {
 	steps = append(steps, do(treatment.RinseOff, with(func(p *treatment.Params) { p.Hours = num(2) })))
-	if c.code == treatment.BR {
+	if c.habitID == treatment.Bromeliad {
 		steps = append(steps, do(treatment.CrownDrain))
 	}
 	return append(steps, c.dried()...)
@@ -213,8 +213,8 @@ func (c *composer) spraySit(day int, steps []step) {
 	}
 	slot := treatment.Morning
 	c.draft.in(slot, day, rankSpray, treatment.SpraySit, steps...)
-	if c.code == treatment.BR && has(steps, treatment.Soap, treatment.Oil, treatment.LabelDrug) &&
-		!c.any(treatment.Rots) &&
+	if c.habitID == treatment.Bromeliad && has(steps, treatment.Soap, treatment.Oil, treatment.LabelDrug) &&
+		!c.any(treatment.Rots()) &&
 		!c.has(cause.CupFoul) {
 		c.draft.at(day+1, rankPieces, do(treatment.CupFill, share(0.25), water("low-mineral")))
 	}

@@ -23,7 +23,7 @@ type subject struct {
 	kind    plant.Profile // zero where only the habit is known
 	named   bool          // whether the kind is known
 	habit   treatment.Defaults
-	code    treatment.Code
+	habitID treatment.HabitID
 	causes  []cause.ID // gravest first
 	warmth  pest.Warmth
 
@@ -56,17 +56,17 @@ func read(s treatment.Situation) (*subject, bool) {
 	if x.habit, ok = treatment.HabitDefaults(s.HabitID()); !ok {
 		return nil, false
 	}
-	x.code = x.habit.Code
+	x.habitID = x.habit.Habit
 	x.causes = slices.Clone(s.Causes)
 	slices.SortStableFunc(x.causes, byGravity)
-	x.orchid, x.dry = treatment.OrchidSet.Has(x.code), treatment.DrySet.Has(x.code)
-	x.leafless = treatment.LeafSet.Has(x.code)
+	x.orchid, x.dry = treatment.OrchidSet().Has(x.habitID), treatment.DrySet().Has(x.habitID)
+	x.leafless = treatment.LeafSet().Has(x.habitID)
 	x.epiphyte, x.branches = x.kind.Epiphyte, x.kind.Branches == plant.BranchesYes
-	if !x.named && x.orchid && x.code != treatment.JEW {
+	if !x.named && x.orchid && x.habitID != treatment.JewelOrchid {
 		x.epiphyte = true // the cautious value: most orchids of these habits grow on trees
 	}
 	x.airRooted = x.kind.WaterRule == plant.AirRoots
-	x.bulbless = x.code == treatment.SYM && x.named && x.kind.Thirst != "wrinkled-bulb" && !x.airRooted &&
+	x.bulbless = x.habitID == treatment.Sympodial && x.named && x.kind.Thirst != "wrinkled-bulb" && !x.airRooted &&
 		x.kind.WaterRule != plant.DryThrough
 	x.readPlace()
 	x.readDays()
@@ -89,7 +89,8 @@ var thirsts = []cause.ID{cause.Drought, cause.MediumRepels, cause.Detached, caus
 func tier(id cause.ID) int {
 	c, _ := cause.ByID(id)
 	switch {
-	case slices.Contains(treatment.Rots, id) || slices.Contains(treatment.LeafDiseases, id) || id == cause.SouthernBlight:
+	case slices.Contains(treatment.Rots(), id) || slices.Contains(treatment.LeafDiseases(), id) ||
+		id == cause.SouthernBlight:
 		return 0
 	case slices.Contains(thirsts, id):
 		return 1
@@ -114,7 +115,7 @@ func (x *subject) only(ids ...cause.ID) bool {
 
 func (x *subject) any(list []cause.ID) bool { return x.has(list...) }
 
-func (x *subject) is(codes ...treatment.Code) bool { return slices.Contains(codes, x.code) }
+func (x *subject) is(codes ...treatment.HabitID) bool { return slices.Contains(codes, x.habitID) }
 
 func (x *subject) trait(traits ...plant.Trait) bool {
 	return slices.ContainsFunc(traits, x.kind.Has)
@@ -148,7 +149,7 @@ func (x *subject) readDays() {
 	if x.rootDry[0] > x.stemDry[0] || x.rootDry[0] == x.stemDry[0] && x.rootDry[1] > x.stemDry[1] {
 		x.stemDry = x.rootDry
 	}
-	x.fine = x.rootDry[0] == 0 || treatment.FineSet.Has(x.code)
+	x.fine = x.rootDry[0] == 0 || treatment.FineSet().Has(x.habitID)
 }
 
 func (x *subject) readRoots() {
@@ -162,7 +163,7 @@ func (x *subject) readRoots() {
 func (x *subject) readWater() {
 	x.moist, x.limp = x.assumed.Moist.Value, x.assumed.Limp.Value
 	x.thirsty = x.limp && (x.moist == facts.Dry || x.moist == facts.Bone)
-	x.rotLives = x.any(treatment.Rots) && x.assumed.RotAlive.Value
+	x.rotLives = x.any(treatment.Rots()) && x.assumed.RotAlive.Value
 }
 
 func (x *subject) readSeat() {
@@ -181,7 +182,7 @@ func (x *subject) readWet() {
 			x.keepDry[o] = true
 		}
 	}
-	x.wetNo = x.kind.Has(plant.DryLeaves) || treatment.WetNoSet.Has(x.code) || x.any(treatment.LeafDiseases)
+	x.wetNo = x.kind.Has(plant.DryLeaves) || treatment.WetNoSet().Has(x.habitID) || x.any(treatment.LeafDiseases())
 }
 
 // month gives the month of a day of the plan as it would be in the north.
@@ -218,7 +219,9 @@ func (x *subject) growing() bool { return x.phase(0) == "growing" }
 func (x *subject) resting() bool { return x.phase(0) == "resting" }
 
 // asleep says whether it is without leaves and roots until it wakes.
-func (x *subject) asleep() bool { return x.resting() && x.is(treatment.DEC, treatment.BU) }
+func (x *subject) asleep() bool {
+	return x.resting() && x.is(treatment.WinterDeciduous, treatment.BulbPlant)
+}
 
 // firstRoots says whether no water may come before new roots are long enough.
 func (x *subject) firstRoots() bool {
@@ -228,7 +231,7 @@ func (x *subject) firstRoots() bool {
 
 // one says whether it has a single growing point.
 func (x *subject) one() bool {
-	return treatment.OneSet.Has(x.code) || x.kind.Branches == plant.BranchesNo && x.Facts.Points.Or(1) <= 1
+	return treatment.OneSet().Has(x.habitID) || x.kind.Branches == plant.BranchesNo && x.Facts.Points.Or(1) <= 1
 }
 
 // badMedium says whether its medium is rotten, sour or infested.

@@ -74,7 +74,7 @@ func (c *composer) spikes() {
 	if c.Facts.Plantlets.Or(0) > 0 && !strings.HasPrefix(c.Choices.Plantlets, "now") {
 		s.Params.OverKeiki, s.Params.At, s.Params.CMAbove = true, "above the plantlet", treatment.Number{}
 	}
-	if c.code == treatment.WV {
+	if c.habitID == treatment.WaxVine {
 		s.Organ, s.Params.What, s.Params.CMAbove = "flower", "flowers only", treatment.Number{}
 	}
 	c.draft.at(0, rankPieces, c.cutting(s)...)
@@ -153,7 +153,7 @@ func (c *composer) makePieces() {
 		return
 	}
 	if p.why == "piece" && organName == "tip" && c.kind.Branches == "no" &&
-		c.is(treatment.WO, treatment.CF, treatment.BEG, treatment.TR, treatment.IV) {
+		c.is(treatment.Woody, treatment.CaneFoliage, treatment.Begonia, treatment.SoftTrailer, treatment.Ivy) {
 		c.rootWhole(p, nil)
 		return
 	}
@@ -220,13 +220,14 @@ func (c *composer) wishedPieces() (day int, ops []treatment.OperatorID, why stri
 // kindCuts gives the cuts by which its kind is multiplied.
 func (c *composer) kindCuts() []treatment.OperatorID {
 	switch {
-	case c.propagates("node") && c.is(treatment.AV, treatment.JEW, treatment.WV):
+	case c.propagates("node") && c.is(treatment.AroidVine, treatment.JewelOrchid, treatment.WaxVine):
 		return []treatment.OperatorID{treatment.NodeBox}
-	case c.propagates("tip", "stem") && !c.is(treatment.PA, treatment.CY, treatment.AP):
+	case c.propagates("tip", "stem") && !c.is(treatment.Palm, treatment.Cycad, treatment.AirPlant):
 		return []treatment.OperatorID{treatment.TipCut}
-	case c.propagates("leaf") && c.is(treatment.BEG, treatment.GE, treatment.RS, treatment.TS, treatment.US):
+	case c.propagates("leaf") && c.is(treatment.Begonia, treatment.Gesneriad, treatment.SucculentRosette,
+		treatment.TrailingSucculent, treatment.UprightSucculent):
 		return []treatment.OperatorID{treatment.LeafCut}
-	case !c.named && treatment.TipSet.Has(c.code) && !c.is(treatment.GE, treatment.FC):
+	case !c.named && treatment.TipSet().Has(c.habitID) && !c.is(treatment.Gesneriad, treatment.ForestCactus):
 		return []treatment.OperatorID{treatment.TipCut}
 	}
 	return nil
@@ -234,7 +235,7 @@ func (c *composer) kindCuts() []treatment.OperatorID {
 
 // travels names the accepted causes that would go along with a piece.
 func (x *subject) travels() (list []string) {
-	for _, id := range treatment.Travels {
+	for _, id := range treatment.Travels() {
 		if x.has(id) {
 			cc, _ := cause.ByID(id)
 			list = append(list, strings.ToLower(cc.Label))
@@ -303,7 +304,7 @@ func (c *composer) boxLater(day int) {
 // offsets parts plantlets and pups when they are ripe, or now where the mother
 // fails and the carer chose so.
 func (c *composer) offsets() {
-	if c.Facts.Plantlets.Or(0) < 1 || c.has(cause.OffsetDrain, cause.SpentRosette) || c.is(treatment.PA) {
+	if c.Facts.Plantlets.Or(0) < 1 || c.has(cause.OffsetDrain, cause.SpentRosette) || c.is(treatment.Palm) {
 		return
 	}
 	ch := c.Choices.Plantlets

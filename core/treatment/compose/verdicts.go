@@ -27,21 +27,21 @@ func (x *subject) branchable() bool {
 		return x.kind.Branches == plant.BranchesYes
 	}
 	return !x.is(
-		treatment.MON,
-		treatment.SYM,
-		treatment.DEC,
-		treatment.PA,
-		treatment.CY,
-		treatment.BR,
-		treatment.AP,
-		treatment.FE,
-		treatment.GH,
-		treatment.AC,
-		treatment.RH,
-		treatment.HC,
-		treatment.GE,
-		treatment.BU,
-		treatment.CA,
+		treatment.Monopodial,
+		treatment.Sympodial,
+		treatment.WinterDeciduous,
+		treatment.Palm,
+		treatment.Cycad,
+		treatment.Bromeliad,
+		treatment.AirPlant,
+		treatment.Fern,
+		treatment.GiantHerb,
+		treatment.AroidClump,
+		treatment.Rhizomatous,
+		treatment.HerbClump,
+		treatment.Gesneriad,
+		treatment.BulbPlant,
+		treatment.Cactus,
 	)
 }
 
@@ -50,33 +50,35 @@ var lowOrgans = []string{"rhizome", "corm", "bulb", "crown", "base", ""}
 // cuttable says whether a rot cut leaves something that grows.
 func (x *subject) cuttable(s step) bool {
 	if s.Op == treatment.CutRot && slices.Contains(lowOrgans, s.Organ) {
-		return !x.is(treatment.PA, treatment.CY, treatment.AP, treatment.MON) && !x.pointGone()
+		return !x.is(treatment.Palm, treatment.Cycad, treatment.AirPlant, treatment.Monopodial) && !x.pointGone()
 	}
 	switch {
 	case x.branches,
-		x.is(treatment.RS, treatment.US, treatment.TS, treatment.CA, treatment.CF, treatment.AV, treatment.WO):
+		x.is(treatment.SucculentRosette, treatment.UprightSucculent, treatment.TrailingSucculent, treatment.Cactus,
+			treatment.CaneFoliage, treatment.AroidVine, treatment.Woody):
 		return true
-	case x.code == treatment.GE:
+	case x.habitID == treatment.Gesneriad:
 		return s.Organ == "neck" || s.Organ == "stem" || s.Organ == ""
-	case x.code == treatment.MON:
+	case x.habitID == treatment.Monopodial:
 		return x.Facts.RootsAbove.Or(0) >= 3
-	case x.code == treatment.BR:
+	case x.habitID == treatment.Bromeliad:
 		return x.has(cause.SpentRosette)
 	}
 	return x.kind.Branches != plant.BranchesNo &&
-		(x.branchable() || x.kind.Branches == plant.BranchesCrown && x.is(treatment.JEW, treatment.BEG, treatment.TR,
-			treatment.WV, treatment.IV, treatment.FC, treatment.CV))
+		(x.branchable() || x.kind.Branches == plant.BranchesCrown && x.is(treatment.JewelOrchid, treatment.Begonia,
+			treatment.SoftTrailer,
+			treatment.WaxVine, treatment.Ivy, treatment.ForestCactus, treatment.Carnivore))
 }
 
 // onlyMarks says whether all that was accepted are marks that do not spread, or
 // harmless.
 func (x *subject) onlyMarks() bool {
-	if len(x.Causes) == 0 || !x.any(treatment.OldMarks) {
+	if len(x.Causes) == 0 || !x.any(treatment.OldMarks()) {
 		return false
 	}
 	for _, id := range x.Causes {
 		cc, _ := cause.ByID(id)
-		if !cc.Harmless && !slices.Contains(treatment.OldMarks, id) {
+		if !cc.Harmless && !slices.Contains(treatment.OldMarks(), id) {
 			return false
 		}
 	}
@@ -91,21 +93,21 @@ func (x *subject) pointGone() bool {
 
 // divisible says whether enough stays on both sides of a division.
 func (x *subject) divisible(s step) bool {
-	sorted := s.Op == treatment.PartIt && (x.has(cause.Detached) || s.Organ == "pieces" || x.any(treatment.Rots))
+	sorted := s.Op == treatment.PartIt && (x.has(cause.Detached) || s.Organ == "pieces" || x.any(treatment.Rots()))
 	if sorted {
 		return true
 	}
 	g := x.Facts.Growths
-	if x.one() && !among(s.Organ, "offset", "keiki", "leaf", "pup") && x.code != treatment.GE {
+	if x.one() && !among(s.Organ, "offset", "keiki", "leaf", "pup") && x.habitID != treatment.Gesneriad {
 		return false
 	}
 	if !g.Known {
 		return true
 	}
 	switch {
-	case x.is(treatment.SYM, treatment.DEC) && s.Op == treatment.PartIt:
+	case x.is(treatment.Sympodial, treatment.WinterDeciduous) && s.Op == treatment.PartIt:
 		return g.Value >= 6
-	case x.is(treatment.SYM, treatment.DEC):
+	case x.is(treatment.Sympodial, treatment.WinterDeciduous):
 		return g.Value >= 4 || s.Organ == "keiki"
 	case s.Op == treatment.PartIt:
 		return g.Value >= 4
@@ -114,7 +116,7 @@ func (x *subject) divisible(s step) bool {
 }
 
 func (h *here) thirstyTidy() verdict {
-	if h.rot && h.c.any(treatment.Rots) {
+	if h.rot && h.c.any(treatment.Rots()) {
 		return verdict{}
 	}
 	if h.thirsty && h.gate {
@@ -167,7 +169,7 @@ func (h *here) soaking() verdict {
 		return h.noWayOut()
 	case h.c.firstRoots() && !h.gate && s.Op == treatment.Flush:
 		return verdict{do: wait, gate: h.c.ownRoots()}
-	case rests && h.c.code != treatment.AP:
+	case rests && h.c.habitID != treatment.AirPlant:
 		return h.soakedInRest()
 	case s.Op == treatment.Soak:
 		return dropIf(among(h.moist, facts.Wet, facts.Soaked), "the medium is wet")
@@ -200,7 +202,7 @@ func (h *here) soakedInRest() verdict {
 func (h *here) flushed() verdict {
 	s := h.step
 	switch {
-	case h.c.code == treatment.AP:
+	case h.c.habitID == treatment.AirPlant:
 		return verdict{do: drop, why: "it has no medium"}
 	case s.Every > 0 && h.c.kind.RestKind != "":
 		s.Every, s.Until = 0, nil // once, and again by its look: it would run into its rest
@@ -340,7 +342,7 @@ func (h *here) brighten() verdict {
 		h.c.pieces != nil,
 		h.c.neck,
 		h.c.held != "" && h.c.roots < 0.5,
-		h.c.any(treatment.Rots):
+		h.c.any(treatment.Rots()):
 		return verdict{do: wait, gate: gate.Gate{gate.FirmFor(0), gate.DaysSince(facts.SatRoots, 14)}}
 	}
 	return verdict{}
@@ -351,12 +353,12 @@ const tankShare = 0.25
 func (h *here) feedHow() verdict {
 	s := h.step
 	switch {
-	case h.c.code == treatment.CV:
+	case h.c.habitID == treatment.Carnivore:
 		return verdict{do: drop, why: "roots of a carnivore are never fed"}
-	case h.c.code == treatment.BR && s.Params.Share.Or(1) > tankShare:
+	case h.c.habitID == treatment.Bromeliad && s.Params.Share.Or(1) > tankShare:
 		s.Params.Share = num(tankShare)
 		return verdict{do: instead, step: s}
-	case !h.gate && (h.c.any(treatment.Rots) || h.c.has(cause.SunScorch, cause.LampBurn, cause.SprayInjury)):
+	case !h.gate && (h.c.any(treatment.Rots()) || h.c.has(cause.SunScorch, cause.LampBurn, cause.SprayInjury)):
 		return verdict{do: wait, gate: able}
 	}
 	return verdict{}
@@ -372,7 +374,7 @@ func (h *here) feedWhen() verdict {
 		return dropIf(resting, "it rests, or could not take it up")
 	case h.gate:
 		return verdict{}
-	case h.step.Op == treatment.Supplement && c.code == treatment.CV:
+	case h.step.Op == treatment.Supplement && c.habitID == treatment.Carnivore:
 		return verdict{do: drop, why: "roots of a carnivore are never fed"}
 	case h.unfed():
 		return verdict{do: wait, gate: able}
@@ -400,7 +402,7 @@ func (h *here) unfed() bool {
 func (h *here) spared() bool {
 	c := h.c
 	return c.has(cause.Drought, cause.SettlingIn, cause.SpentRosette, cause.BloomDrain, cause.ColdInjury) ||
-		c.piece || c.gated || c.sitsOnDay() || c.any(treatment.Rots)
+		c.piece || c.gated || c.sitsOnDay() || c.any(treatment.Rots())
 }
 
 // fedUntilRest ends a repeated feed where the kind rests.
@@ -447,7 +449,7 @@ func (h *here) spraying() verdict {
 // onLeaves says whether a product is meant for the leaves.
 func (h *here) onLeaves() bool {
 	return h.step.Op != treatment.LabelDrug ||
-		(h.c.any(treatment.LeafDiseases) || len(h.c.pests) > 0) &&
+		(h.c.any(treatment.LeafDiseases()) || len(h.c.pests) > 0) &&
 			!slices.Contains(below, h.step.Organ) && h.step.Organ != "crown"
 }
 

@@ -133,11 +133,11 @@ func (w *world) stemCut() int {
 // infects says whether a cut goes through something that the blade carries on.
 func (w *world) infects(s step) bool {
 	d, c := s.Op, w.c
-	suspect := c.any(treatment.OnBlade) ||
-		slices.ContainsFunc(c.Suspected, func(id cause.ID) bool { return slices.Contains(treatment.OnBlade, id) })
-	return suspect || d.Does(treatment.InRot) && c.any(treatment.Rots) ||
-		s.Op == treatment.RemoveLeaves && c.any(treatment.Rots) ||
-		d.Does(treatment.OnLeaves) && c.any(treatment.LeafDiseases)
+	suspect := c.any(treatment.OnBlade()) ||
+		slices.ContainsFunc(c.Suspected, func(id cause.ID) bool { return slices.Contains(treatment.OnBlade(), id) })
+	return suspect || d.Does(treatment.InRot) && c.any(treatment.Rots()) ||
+		s.Op == treatment.RemoveLeaves && c.any(treatment.Rots()) ||
+		d.Does(treatment.OnLeaves) && c.any(treatment.LeafDiseases())
 }
 
 // do carries a step out.
@@ -276,7 +276,7 @@ func (w *world) wetBy(s step) []treatment.Organ {
 	all := []treatment.Organ{treatment.Leaves, treatment.Crown, treatment.Joints}
 	switch s.Op {
 	case treatment.WashDown, treatment.Soap, treatment.Oil, treatment.RinseOff, treatment.HotDip:
-		if w.c.code == treatment.BR {
+		if w.c.habitID == treatment.Bromeliad {
 			all = append(all, treatment.Cup)
 		}
 		return all

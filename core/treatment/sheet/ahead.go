@@ -9,9 +9,9 @@ import (
 // lookAhead writes what is normal from now on, what ends it, what would be the
 // wrong way and when it was in vain: once each, in the order of the causes.
 func (p *Plan) lookAhead(s treatment.Situation) {
-	var code treatment.Code
+	var habit treatment.HabitID
 	if d, ok := treatment.HabitDefaults(s.HabitID()); ok {
-		code = d.Code
+		habit = d.Habit
 	}
 	add := func(list *[]string, words string) {
 		if words != "" && !slices.Contains(*list, words) {
@@ -25,7 +25,7 @@ func (p *Plan) lookAhead(s treatment.Situation) {
 		add(&p.Stops, o.GiveUp)
 	}
 	for _, id := range s.Causes {
-		if o, ok := treatment.OutlookOf(id, code); ok {
+		if o, ok := treatment.OutlookOf(id, habit); ok {
 			ahead(o)
 		}
 	}
