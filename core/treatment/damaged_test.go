@@ -61,7 +61,7 @@ var damages = []func(*rand.Rand, *treatment.Plan) string{
 		s.Steps = slices.Insert(
 			s.Steps,
 			k,
-			treatment.Step{Op: op, Organ: pick(r, "", "roots", "leaf", "stem", "soil")},
+			treatment.Step{Op: op, Organ: pick[treatment.Organ](r, "", "roots", "leaf", "stem", "soil")},
 		)
 		return string(op) + " as well"
 	},

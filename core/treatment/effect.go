@@ -199,7 +199,7 @@ func cuts(organ string, ends bool) func(Done) Effect {
 		p := d.Step.Params
 		c := CutEffect{Organ: organ, N: countOf(p.N), Share: known(p.Share)}
 		if c.Organ == "" {
-			c.Organ = d.Step.Organ
+			c.Organ = string(d.Step.Organ)
 		}
 		e := Effect{Cuts: &c}
 		if ends {

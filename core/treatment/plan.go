@@ -62,7 +62,7 @@ type Sitting struct {
 // Step is one operator in a sitting.
 type Step struct {
 	Op        OperatorID `json:"op"`
-	Organ     string     `json:"organ"`
+	Organ     Organ      `json:"organ"`
 	Every     int        `json:"every" doc:"Days after which it is done again; 0 for once."`
 	Until     gate.Gate  `json:"until" doc:"What ends it."`
 	Params    Params     `json:"params"`
@@ -83,7 +83,7 @@ type Params struct {
 	VolumeML    Number       `json:"volumeMl,omitzero"`
 	Shape       string       `json:"shape,omitempty"`
 	Seat        facts.Seat   `json:"seat,omitempty"`
-	For         string       `json:"for,omitempty" doc:"pieces, where it is for the pieces and not for the mother"`
+	For         Target       `json:"for,omitempty" doc:"pieces, where it is for the pieces and not for the mother"`
 	Dry         bool         `json:"dry,omitempty"`
 	Mix         []plant.Part `json:"mix,omitempty"`
 	MixFrom     string       `json:"mixFrom,omitempty" doc:"kind, habit, school or carer: where the mix comes from"`
@@ -107,7 +107,7 @@ type Params struct {
 	How         string       `json:"how,omitempty"`
 	From        string       `json:"from,omitempty"`
 	To          string       `json:"to,omitempty"`
-	Water       string       `json:"water,omitempty"`
+	Water       Water        `json:"water,omitempty"`
 	LevelCM     Number       `json:"levelCm,omitzero"`
 	GapMM       Number       `json:"gapMm,omitzero"`
 	Submerged   bool         `json:"submerged,omitempty"`
@@ -115,7 +115,7 @@ type Params struct {
 	Share       Number       `json:"share,omitzero"`
 	WetDrops    Number       `json:"wettingDrops,omitzero"`
 	N           Number       `json:"n,omitzero"`
-	Cover       string       `json:"cover,omitempty"`
+	Cover       plant.Cover  `json:"cover,omitempty"`
 	Dose        string       `json:"dose,omitempty"`
 	DoseTyped   bool         `json:"doseTyped,omitempty"`
 	ByLabel     bool         `json:"byLabel,omitempty"`

@@ -125,23 +125,23 @@ func (Number) JSONType() string { return "number" }
 // Choices are what the carer settled where the trade disagrees, and what he
 // wants otherwise than the plan would.
 type Choices struct {
-	School      string    `json:"school,omitempty" enum:",S0,S1,S2,S3,S4,S5,S6,J"`
-	Aim         string    `json:"aim,omitempty" enum:",S0,S4,S5,S6,mount" doc:"What a change of set-up aims at."`
-	RootRinse   string    `json:"rootRinse,omitempty" enum:",water,peroxide,label,soap"`
-	PestFirst   string    `json:"pestFirst,omitempty" enum:",soap,oil,alcohol,earth,systemic,predators,neem,hot-dip"`
-	DryRoots    string    `json:"dryRoots,omitempty" enum:",keep,cut,wait"`
-	Newcomer    string    `json:"newcomer,omitempty" enum:",14 d,needed,at once"`
-	Spikes      string    `json:"spikes,omitempty" doc:"off today, keep one, keep, off when limp"`
-	Plantlets   string    `json:"plantlets,omitempty" doc:"wait, now, stay"`
-	CutDressing string    `json:"cutDressing,omitempty" enum:",dry,cinnamon,powder"`
-	FirstWater  string    `json:"firstWater,omitempty" enum:",dry day,at once"`
-	Succulent   string    `json:"succulentWater,omitempty" enum:",dry day,at roots"`
-	Cover       string    `json:"cover,omitempty" enum:",kind,open,none"`
-	CrownDose   string    `json:"crownDose,omitempty" enum:",dry,peroxide,label"`
-	Pieces      string    `json:"pieces,omitempty" enum:",together,one each"`
-	Gnats       string    `json:"gnats,omitempty" enum:",dry top,grit,larvicide"`
-	Keep        string    `json:"keep,omitempty" enum:",keep,discard" doc:"Whether a suspect is kept or discarded."`
-	Discard     string    `json:"discard,omitempty" enum:",now"`
+	School      School    `json:"school,omitempty" enum:",S0,S1,S2,S3,S4,S5,S6,J"`
+	Aim         Side      `json:"aim,omitempty" enum:",S0,S4,S5,S6,mount" doc:"What a change of set-up aims at."`
+	RootRinse   Side      `json:"rootRinse,omitempty" enum:",water,peroxide,label,soap"`
+	PestFirst   Side      `json:"pestFirst,omitempty" enum:",soap,oil,alcohol,earth,systemic,predators,neem,hot-dip"`
+	DryRoots    Side      `json:"dryRoots,omitempty" enum:",keep,cut,wait"`
+	Newcomer    Side      `json:"newcomer,omitempty" enum:",14 d,needed,at once"`
+	Spikes      Side      `json:"spikes,omitempty" doc:"off today, keep one, keep, off when limp"`
+	Plantlets   Side      `json:"plantlets,omitempty" doc:"wait, now, stay"`
+	CutDressing Side      `json:"cutDressing,omitempty" enum:",dry,cinnamon,powder"`
+	FirstWater  Side      `json:"firstWater,omitempty" enum:",dry day,at once"`
+	Succulent   Side      `json:"succulentWater,omitempty" enum:",dry day,at roots"`
+	Cover       Side      `json:"cover,omitempty" enum:",kind,open,none"`
+	CrownDose   Side      `json:"crownDose,omitempty" enum:",dry,peroxide,label"`
+	Pieces      Side      `json:"pieces,omitempty" enum:",together,one each"`
+	Gnats       Side      `json:"gnats,omitempty" enum:",dry top,grit,larvicide"`
+	Keep        Side      `json:"keep,omitempty" enum:",keep,discard" doc:"Whether a suspect is kept or discarded."`
+	Discard     Side      `json:"discard,omitempty" enum:",now"`
 	Override    facts.Yes `json:"override,omitzero" doc:"The carer's own word: nothing holds a root sitting back."`
 	OneSetup    facts.Yes `json:"oneSetup,omitzero" doc:"One set-up is wanted for many plants."`
 	Stock       []string  `json:"stock,omitempty"`
@@ -151,6 +151,6 @@ type Choices struct {
 	SoapMLPerL  Number    `json:"soapMlPerL,omitzero"`
 	PeroxidePct Number    `json:"peroxidePct,omitzero" doc:"Strength of the peroxide at hand."`
 	DipC        Number    `json:"dipC,omitzero"`
-	Drug        string    `json:"drug,omitempty" enum:",copper,sulphur"`
+	Drug        Side      `json:"drug,omitempty" enum:",copper,sulphur"`
 	Also        string    `json:"also,omitempty" doc:"Operators that the carer would like besides."`
 }

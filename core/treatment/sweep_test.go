@@ -164,30 +164,32 @@ func anyFacts(r *rand.Rand, k plant.Profile) (a facts.Facts) {
 	return a
 }
 
-func anyChoices(r *rand.Rand) (ch treatment.Choices) {
-	sometimes := func(one int, to *string, sides ...string) {
-		if r.IntN(one) == 0 {
-			*to = pick(r, sides...)
-		}
+// sometimes takes a side, once in so many times.
+func sometimes[T ~string](r *rand.Rand, one int, to *T, sides ...T) {
+	if r.IntN(one) == 0 {
+		*to = pick(r, sides...)
 	}
-	sometimes(3, &ch.PestFirst, "soap", "oil", "alcohol", "predators", "neem", "systemic", "earth", "hot-dip")
-	sometimes(5, &ch.School, "S0", "S1", "S2", "S3", "S4", "S5", "S6")
-	sometimes(8, &ch.RootRinse, "water", "peroxide", "label", "soap")
-	sometimes(8, &ch.CutDressing, "dry", "cinnamon", "powder")
-	sometimes(8, &ch.CrownDose, "dry", "peroxide", "label")
-	sometimes(8, &ch.DryRoots, "keep", "cut", "wait")
-	sometimes(8, &ch.Spikes, "off today", "keep one", "keep")
-	sometimes(8, &ch.Plantlets, "wait", "now", "stay")
-	sometimes(10, &ch.Cover, "kind", "open", "none")
-	sometimes(10, &ch.FirstWater, "dry day", "at once")
-	sometimes(10, &ch.Succulent, "dry day", "at roots")
-	sometimes(10, &ch.Newcomer, "14 d", "needed", "at once")
-	sometimes(10, &ch.Gnats, "dry top", "grit", "larvicide")
-	sometimes(12, &ch.Mix, "soil 1 perlite 1", "medium bark 3 perlite 1", "peat 2 bark 1", "pumice 2 soil 1")
-	sometimes(12, &ch.Aim, "S0", "S4", "S5", "S6", "mount")
-	sometimes(12, &ch.Also, "humidify", "flush", "mist", "look", "earth")
-	sometimes(12, &ch.Discard, "now")
-	sometimes(12, &ch.Drug, "copper")
+}
+
+func anyChoices(r *rand.Rand) (ch treatment.Choices) {
+	sometimes(r, 3, &ch.PestFirst, "soap", "oil", "alcohol", "predators", "neem", "systemic", "earth", "hot-dip")
+	sometimes(r, 5, &ch.School, "S0", "S1", "S2", "S3", "S4", "S5", "S6")
+	sometimes(r, 8, &ch.RootRinse, "water", "peroxide", "label", "soap")
+	sometimes(r, 8, &ch.CutDressing, "dry", "cinnamon", "powder")
+	sometimes(r, 8, &ch.CrownDose, "dry", "peroxide", "label")
+	sometimes(r, 8, &ch.DryRoots, "keep", "cut", "wait")
+	sometimes(r, 8, &ch.Spikes, "off today", "keep one", "keep")
+	sometimes(r, 8, &ch.Plantlets, "wait", "now", "stay")
+	sometimes(r, 10, &ch.Cover, "kind", "open", "none")
+	sometimes(r, 10, &ch.FirstWater, "dry day", "at once")
+	sometimes(r, 10, &ch.Succulent, "dry day", "at roots")
+	sometimes(r, 10, &ch.Newcomer, "14 d", "needed", "at once")
+	sometimes(r, 10, &ch.Gnats, "dry top", "grit", "larvicide")
+	sometimes(r, 12, &ch.Mix, "soil 1 perlite 1", "medium bark 3 perlite 1", "peat 2 bark 1", "pumice 2 soil 1")
+	sometimes(r, 12, &ch.Aim, "S0", "S4", "S5", "S6", "mount")
+	sometimes(r, 12, &ch.Also, "humidify", "flush", "mist", "look", "earth")
+	sometimes(r, 12, &ch.Discard, "now")
+	sometimes(r, 12, &ch.Drug, "copper")
 	for _, x := range []struct {
 		to   *treatment.Number
 		list []float64
@@ -321,33 +323,33 @@ func TestPlansBreakNoRule(t *testing.T) {
 // prone makes a situation more like those that a rule is about, where chance
 // alone meets them seldom.
 var prone = map[treatment.RuleID]func(*treatment.Situation){
-	"N03": accepting(cause.Virus),
-	"N14": func(s *treatment.Situation) { s.Choices.CutDressing = "cinnamon" },
-	"N30": accepting(cause.PotBound),
-	"N31": accepting(cause.PotBound),
-	"N35": accepting(cause.RootMealybug),
-	"N36": accepting(cause.MossSmothered),
-	"N45": func(s *treatment.Situation) { s.Choices.School = "S1" },
-	"N52": accepting(cause.PotBound),
-	"N58": accepting(cause.ColdInjury),
-	"N61": func(s *treatment.Situation) {
+	treatment.NeverAlcoholForVirus: accepting(cause.Virus),
+	treatment.NeverPowderOnRoots:   func(s *treatment.Situation) { s.Choices.CutDressing = "cinnamon" },
+	treatment.NeverPotNoWider:      accepting(cause.PotBound),
+	treatment.NeverPotUpTooFar:     accepting(cause.PotBound),
+	treatment.NeverScaldOccupied:   accepting(cause.RootMealybug),
+	treatment.NeverMossAgainstBase: accepting(cause.MossSmothered),
+	treatment.NeverBaseInWater:     func(s *treatment.Situation) { s.Choices.School = "S1" },
+	treatment.NeverPreWaterRot:     accepting(cause.PotBound),
+	treatment.NeverWarmTooFast:     accepting(cause.ColdInjury),
+	treatment.NeverFeedDry: func(s *treatment.Situation) {
 		s.Facts.Limp, s.Facts.Moist = facts.Said(false), facts.Said(facts.Dry)
 		s.Causes = append(s.Causes, cause.NitrogenLow)
 	},
-	"N64": func(s *treatment.Situation) { s.Choices.RootRinse = "soap" },
-	"N69": func(s *treatment.Situation) {
+	treatment.NeverSoapTooStrong: func(s *treatment.Situation) { s.Choices.RootRinse = "soap" },
+	treatment.NeverCopperHarm: func(s *treatment.Situation) {
 		s.Kind, s.Habit, s.Choices.Drug = "nephrolepis-exaltata", "", "copper"
 		accepting(cause.SoftRot)(s)
 	},
-	"N70": accepting(cause.RootMealybug),
-	"N74": func(s *treatment.Situation) { s.Choices.Also = "earth" },
-	"N75": func(s *treatment.Situation) { s.Choices.RootRinse, s.Choices.PeroxidePct = "peroxide", treatment.N(12) },
-	"N76": func(s *treatment.Situation) {
+	treatment.NeverSystemicHarm:    accepting(cause.RootMealybug),
+	treatment.NeverSulphurAfterOil: func(s *treatment.Situation) { s.Choices.Also = "earth" },
+	treatment.NeverHazardousMix:    func(s *treatment.Situation) { s.Choices.RootRinse, s.Choices.PeroxidePct = "peroxide", treatment.N(12) },
+	treatment.NeverDipTooHot: func(s *treatment.Situation) {
 		s.Choices.PestFirst, s.Choices.DipC = "hot-dip", treatment.N(48)
 		accepting(cause.BroadMite)(s)
 	},
-	"N80": accepting(cause.Virus),
-	"N88": func(s *treatment.Situation) {
+	treatment.NeverSuspectShares: accepting(cause.Virus),
+	treatment.NeverCountedAsLoss: func(s *treatment.Situation) {
 		s.Kind, s.Habit, s.Facts.Pups = "guzmania-lingulata", "", facts.Said[float64](2)
 		accepting(cause.SpentRosette)(s)
 	},

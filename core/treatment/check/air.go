@@ -21,7 +21,7 @@ func mayFeed(g gate.Gate) bool {
 }
 
 var lawsOfAir = []law{
-	{"N53", func(r *replay, c *patient, no found) {
+	{t.NeverClosedCover, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, t.CoverIt) {
 			shut := e.p.Cover == "" || e.p.Cover == "closed"
 			if shut &&
@@ -30,7 +30,7 @@ var lawsOfAir = []law{
 			}
 		}
 	}},
-	{"N54", func(r *replay, c *patient, no found) {
+	{t.NeverCoveredInSun, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(true, t.CoverIt, t.Brighten) {
 			covers := e.op == t.CoverIt && e.p.Cover != "none" && (e.pre.sun || e.p.Sun) &&
 				len(r.later(e, t.ShadeIt)) == 0
@@ -40,7 +40,7 @@ var lawsOfAir = []law{
 			}
 		}
 	}},
-	{"N55", func(r *replay, c *patient, no found) {
+	{t.NeverCoverOffAtOnce, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, t.CoverIt, t.Wean, t.Harden) {
 			long := e.pre.covered != notYet && e.day-e.pre.covered > 7
 			switch {
@@ -51,7 +51,7 @@ var lawsOfAir = []law{
 			}
 		}
 	}},
-	{"N56", func(r *replay, c *patient, no found) {
+	{t.NeverLightTooFast, func(r *replay, c *patient, no found) {
 		last := notYet
 		for _, e := range r.of(true, t.Brighten) {
 			more := e.p.Share.Or(0)
@@ -64,7 +64,7 @@ var lawsOfAir = []law{
 			last = e.day
 		}
 	}},
-	{"N57", func(r *replay, c *patient, no found) {
+	{t.NeverLightOnWeak, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, t.Brighten) {
 			burnt := c.anyOf(burns) && !e.gated && e.day < 14
 			lost := e.pre.lost != notYet && e.day-e.pre.lost < 14
@@ -73,7 +73,7 @@ var lawsOfAir = []law{
 			}
 		}
 	}},
-	{"N58", func(r *replay, c *patient, no found) {
+	{t.NeverWarmTooFast, func(r *replay, c *patient, no found) {
 		if !c.has(cause.ColdInjury) {
 			return
 		}
@@ -89,22 +89,22 @@ var lawsOfAir = []law{
 			}
 		}
 	}},
-	{"N59", func(r *replay, c *patient, no found) {
+	{t.NeverHumidDisease, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, t.Humidify) {
 			if c.anyOf(t.LeafDiseases()) || c.has(cause.BroadMite, cause.Edema) || c.is(t.SucculentRosette, t.Cactus) {
 				no(e, "moist air helps the trouble")
 			}
 		}
 	}},
-	{"N60", feedLaw},
-	{"N61", func(r *replay, c *patient, no found) {
+	{t.NeverFeedWeak, feedLaw},
+	{t.NeverFeedDry, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(true, t.FeedIt) {
 			if (e.pre.moist == facts.Dry || e.pre.moist == facts.Bone) && !r.earlier(e, medium...) && e.p.Where != "leaves" {
 				no(e, "the medium is dry")
 			}
 		}
 	}},
-	{"N62", func(r *replay, c *patient, no found) {
+	{t.NeverFeedWrongWay, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(true, t.FeedIt) {
 			where := e.p.Where
 			switch {

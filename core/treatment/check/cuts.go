@@ -17,25 +17,25 @@ var (
 		t.AroidVine, t.Woody}
 	onlyOn = []t.HabitID{t.Palm, t.Cycad, t.AirPlant}
 	taken  = []t.OperatorID{t.Insurance, t.TipCut, t.NodeBox, t.LeafCut, t.Layer}
-	underS = []string{"rhizome", "corm", "bulb", "crown", "base", ""}
+	underS = []t.Organ{"rhizome", "corm", "bulb", "crown", "base", ""}
 )
 
 var lawsOfCuts = []law{
-	{"N01", func(r *replay, c *patient, no found) {
+	{t.NeverBladeUnclean, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, cuts...) {
 			if e.pre.blade == "away" {
 				no(e, "the blade was not cleaned since it was used elsewhere")
 			}
 		}
 	}},
-	{"N02", func(r *replay, c *patient, no found) {
+	{t.NeverBladeAfterInfected, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, cuts...) {
 			if e.pre.blade == "dirty" {
 				no(e, "right after an infected cut, without cleaning the blade")
 			}
 		}
 	}},
-	{"N03", func(r *replay, c *patient, no found) {
+	{t.NeverAlcoholForVirus, func(r *replay, c *patient, no found) {
 		if !c.suspects(cause.Virus, cause.Fusarium) {
 			return
 		}
@@ -45,22 +45,22 @@ var lawsOfCuts = []law{
 			}
 		}
 	}},
-	{"N04", stemLaw},
-	{"N05", partsLaw},
-	{"N06", func(r *replay, c *patient, no found) {
-		leaves := strings.HasPrefix(c.Choices.Plantlets, "now")
+	{t.NeverCutNothingRegrows, stemLaw},
+	{t.NeverPartItLacks, partsLaw},
+	{t.NeverCutPlantletOff, func(r *replay, c *patient, no found) {
+		leaves := c.Choices.Plantlets.Now()
 		for _, e := range r.of(false, t.StripSpikes) {
 			above := e.p.OverKeiki || strings.Contains(e.p.At, "above the")
 			if c.Facts.Plantlets.Or(0) > 0 && !leaves && !above && !r.earlier(e, t.TakeOffset) {
 				no(e, "the plantlet that stays would come off with it")
 			}
 			if c.habitID == t.WaxVine &&
-				(e.s.Organ == "peduncle" || e.p.What != "" && !strings.Contains(e.p.What, "flower")) {
+				(e.s.Organ == t.OnPeduncle || e.p.What != "" && !strings.Contains(e.p.What, "flower")) {
 				no(e, "an old flower stalk of a wax vine blooms again")
 			}
 		}
 	}},
-	{"N07", func(r *replay, c *patient, no found) {
+	{t.NeverThirdOfLeaves, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(true, t.RemoveLeaves) {
 			sum := 0.0
 			for _, s := range e.post.stripped {
@@ -73,7 +73,7 @@ var lawsOfCuts = []law{
 			}
 		}
 	}},
-	{"N08", func(r *replay, c *patient, no found) {
+	{t.NeverCutOldMarks, func(r *replay, c *patient, no found) {
 		marks := append(t.OldMarks(), harmless...)
 		only := len(c.Causes) > 0 && c.anyOf(t.OldMarks()) &&
 			!slices.ContainsFunc(c.Causes, func(id cause.ID) bool { return !slices.Contains(marks, id) })
@@ -84,7 +84,7 @@ var lawsOfCuts = []law{
 			}
 		}
 	}},
-	{"N09", func(r *replay, c *patient, no found) {
+	{t.NeverTidyThirsty, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(true, t.PullDead, t.RemoveLeaves, t.TrimBranch) {
 			if e.pre.rot && c.anyOf(t.Rots()) {
 				continue
@@ -94,7 +94,7 @@ var lawsOfCuts = []law{
 			}
 		}
 	}},
-	{"N10", func(r *replay, c *patient, no found) {
+	{t.NeverInsureAfterCut, func(r *replay, c *patient, no found) {
 		done := false
 		for i := range r.events {
 			e := &r.events[i]
@@ -108,7 +108,7 @@ var lawsOfCuts = []law{
 			}
 		}
 	}},
-	{"N11", func(r *replay, c *patient, no found) {
+	{t.NeverPieceTravels, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, taken...) {
 			if e.pre.free || !c.anyOf(t.Travels()) {
 				continue
@@ -125,31 +125,31 @@ var lawsOfCuts = []law{
 			no(e, "what ails it goes along with the piece")
 		}
 	}},
-	{"N12", divideLaw},
-	{"N13", func(r *replay, c *patient, no found) {
+	{t.NeverDivideBelowLeast, divideLaw},
+	{t.NeverPieceOfPiece, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, t.Insurance) {
 			if c.Facts.Piece.Value || c.has(cause.Detached) {
 				no(e, "it is itself a piece")
 			}
 		}
 	}},
-	{"N14", func(r *replay, c *patient, no found) {
+	{t.NeverPowderOnRoots, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, t.DustCut) {
 			others := slices.ContainsFunc(e.pre.slits, func(s slit) bool { return s.open && s.organ != "roots" })
-			onRoots := e.s.Organ == "roots" || e.s.Organ == "" && !others
-			if onRoots || c.habitID == t.Monopodial && (e.s.Organ == "leaf base" || e.s.Organ == "leaf") {
+			onRoots := e.s.Organ == t.OnRoots || e.s.Organ == "" && !others
+			if onRoots || c.habitID == t.Monopodial && (e.s.Organ == "leaf base" || e.s.Organ == t.OnLeaf) {
 				no(e, "powder dries it dead")
 			}
 		}
 	}},
-	{"N15", func(r *replay, c *patient, no found) {
+	{t.NeverTrimFirm, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, t.TrimDead) {
 			switch {
 			case !r.earlier(e, t.Tally):
 				no(e, "nobody counted the roots before")
 			case e.p.Firm || e.p.What == "firm":
 				no(e, "firm roots are trimmed")
-			case (c.Choices.DryRoots == "keep" || c.Choices.DryRoots == "") && e.p.Doubtful == "cut":
+			case (c.Choices.DryRoots == t.SideKeep || c.Choices.DryRoots == "") && e.p.Doubtful == "cut":
 				no(e, "doubtful roots are cut that were to stay")
 			}
 		}
@@ -200,7 +200,7 @@ func (c *patient) baseCut() string {
 }
 
 // growsBelow says whether something grows again from below a cut of an organ.
-func (c *patient) growsBelow(organ string) bool {
+func (c *patient) growsBelow(organ t.Organ) bool {
 	switch {
 	case c.kind.Branches == plant.BranchesYes, c.is(topsOn...):
 		return true
@@ -237,9 +237,9 @@ func (c *patient) lacks(e *event) string {
 		return "it has no leaves"
 	case e.op == t.CupFill && c.habitID != t.Bromeliad:
 		return "it has no cup"
-	case e.s.Organ == "spear" && !c.is(t.Palm, t.Cycad, t.GiantHerb):
+	case e.s.Organ == t.OnSpear && !c.is(t.Palm, t.Cycad, t.GiantHerb):
 		return "it has no spear"
-	case e.s.Organ == "bulb" && e.op == t.CutRot && c.known && !c.bulbous():
+	case e.s.Organ == t.OnBulb && e.op == t.CutRot && c.known && !c.bulbous():
 		return "it has no bulb"
 	}
 	return ""
@@ -254,10 +254,10 @@ func (c *patient) bulbous() bool { return c.habitID == t.BulbPlant || c.kind.Thi
 
 func divideLaw(r *replay, c *patient, no found) {
 	for _, e := range r.of(false, t.PartIt, t.Insurance) {
-		if e.op == t.PartIt && (c.has(cause.Detached) || e.s.Organ == "pieces" || c.anyOf(t.Rots())) {
+		if e.op == t.PartIt && (c.has(cause.Detached) || e.s.Organ == t.OnPieces || c.anyOf(t.Rots())) {
 			continue // sorting pieces, or rot that parts them
 		}
-		words := e.s.Organ + " " + e.s.Args + " " + e.p.How
+		words := string(e.s.Organ) + " " + e.s.Args + " " + e.p.How
 		soft := slices.ContainsFunc(
 			[]string{"offset", "keiki", "lea", "pup"},
 			func(w string) bool { return strings.Contains(words, w) },

@@ -35,7 +35,7 @@ var endless = []t.OperatorID{
 }
 
 var lawsOfEnds = []law{
-	{"N78", func(r *replay, c *patient, no found) {
+	{t.NeverSpreadsUnisolated, func(r *replay, c *patient, no found) {
 		if !c.anyOf(spreading) || len(r.events) == 0 {
 			return
 		}
@@ -53,8 +53,8 @@ var lawsOfEnds = []law{
 			no(&r.events[0], "nobody looks at its neighbours")
 		}
 	}},
-	{"N79", releaseLaw},
-	{"N80", func(r *replay, c *patient, no found) {
+	{t.NeverReleaseEarly, releaseLaw},
+	{t.NeverSuspectShares, func(r *replay, c *patient, no found) {
 		if !c.has(cause.Virus) && !r.has(t.KeepApart) {
 			return
 		}
@@ -69,7 +69,7 @@ var lawsOfEnds = []law{
 			}
 		}
 	}},
-	{"N81", func(r *replay, c *patient, no found) {
+	{t.NeverWasteOpen, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, t.BagWaste, t.Discard) {
 			if e.p.Carried == "open" {
 				no(e, "the waste is carried open")
@@ -92,7 +92,7 @@ var lawsOfEnds = []law{
 			}
 		}
 	}},
-	{"N82", func(r *replay, c *patient, no found) {
+	{t.NeverInfestedPieceFree, func(r *replay, c *patient, no found) {
 		if !c.anyOf(spreading) {
 			return
 		}
@@ -105,8 +105,8 @@ var lawsOfEnds = []law{
 			}
 		}
 	}},
-	{"N83", rotLaw},
-	{"N84", func(r *replay, c *patient, no found) {
+	{t.NeverRotPutOff, rotLaw},
+	{t.NeverUnasked, func(r *replay, c *patient, no found) {
 		seen := map[t.OperatorID]bool{}
 		for i := range r.events {
 			e := &r.events[i]
@@ -127,7 +127,7 @@ var lawsOfEnds = []law{
 			seen[e.op] = true
 		}
 	}},
-	{"N85", func(r *replay, c *patient, no found) {
+	{t.NeverEndless, func(r *replay, c *patient, no found) {
 		for i := range r.events {
 			e := &r.events[i]
 			if e.again > 0 {
@@ -144,7 +144,7 @@ var lawsOfEnds = []law{
 			}
 		}
 	}},
-	{"N86", func(r *replay, c *patient, no found) {
+	{t.NeverGateSeenBefore, func(r *replay, c *patient, no found) {
 		for i := range c.plan.Sittings {
 			s := &c.plan.Sittings[i]
 			if s.Day != nil || s.OpenedBy == nil || len(s.Steps) == 0 {
@@ -168,14 +168,14 @@ var lawsOfEnds = []law{
 			}
 		}
 	}},
-	{"N87", trustLaw},
-	{"N88", func(r *replay, c *patient, no found) {
+	{t.NeverChoiceSilent, trustLaw},
+	{t.NeverCountedAsLoss, func(r *replay, c *patient, no found) {
 		o := c.plan.Outcome
 		if o != nil && slices.Contains([]string{"loss", "lost", "dead"}, o.Shown) && o.LivingParts > 0 {
 			no(nil, "shown as a loss while parts of it live")
 		}
 	}},
-	{"N89", func(r *replay, c *patient, no found) {
+	{t.NeverDiscardCurable, func(r *replay, c *patient, no found) {
 		hopeless := append(
 			slices.Clone(pestsAll),
 			cause.Virus,
@@ -201,7 +201,7 @@ var lawsOfEnds = []law{
 			}
 		}
 	}},
-	{"N90", cautionLaw},
+	{t.NeverCautionLeftOut, cautionLaw},
 }
 
 // donePart says whether an operator was carried out under an earlier plan.
@@ -356,13 +356,13 @@ func told(c *patient, words ...string) bool {
 // trustLaw: what the carer chose is followed, or the plan says why not.
 func trustLaw(r *replay, c *patient, no found) {
 	ch := c.Choices
-	if ch.School != "" && c.plan.School != "" && string(c.plan.School) != ch.School && !told(c, ch.School, "school") {
+	if ch.School != "" && c.plan.School != "" && c.plan.School != ch.School && !told(c, string(ch.School), "school") {
 		no(nil, "school %s was chosen, the plan follows %s", ch.School, c.plan.School)
 	}
 	c.sideTaken(r, no)
 	c.rinseTaken(r, no)
 	for _, e := range r.of(false, t.StripSpikes) {
-		if strings.HasPrefix(ch.Spikes, "keep") && !e.gated && e.p.Part == "" && !told(c, "spike") {
+		if ch.Spikes.Keeps() && !e.gated && e.p.Part == "" && !told(c, "spike") {
 			no(e, "the carer keeps the spike")
 		}
 	}
@@ -377,14 +377,14 @@ func trustLaw(r *replay, c *patient, no found) {
 func (c *patient) sideTaken(r *replay, no found) {
 	side := c.Choices.PestFirst
 	if side == "neem" {
-		side = string(t.Oil)
+		side = t.Side(t.Oil)
 	}
 	op := t.OperatorID(side)
 	reach := slices.ContainsFunc(c.Causes, func(id cause.ID) bool {
 		f, ok := t.FoeOf(id)
 		return ok && slices.Contains(f.Reached, op)
 	})
-	if side != "" && reach && !r.has(op) && !told(c, side, c.Choices.PestFirst) {
+	if side != "" && reach && !r.has(op) && !told(c, string(side), string(c.Choices.PestFirst)) {
 		no(nil, "%s was chosen and is not in the plan", side)
 	}
 }
@@ -397,7 +397,7 @@ func (c *patient) rinseTaken(r *replay, no found) {
 		no(nil, "a peroxide rinse was chosen and is missing")
 	}
 	for _, e := range r.of(false, t.Peroxide) {
-		if isOne(rinse, "", "water") && e.s.Organ == "roots" {
+		if isOne(rinse, "", "water") && e.s.Organ == t.OnRoots {
 			no(e, "water was chosen for the roots")
 		}
 	}

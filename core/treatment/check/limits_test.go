@@ -43,7 +43,7 @@ func written(t *testing.T, text string) (p treatment.Plan) {
 			require.NotNil(t, w, one)
 			until, err := gate.Read(w[5])
 			require.NoError(t, err)
-			x := treatment.Step{Op: treatment.OperatorID(w[1]), Organ: w[2], Until: until}
+			x := treatment.Step{Op: treatment.OperatorID(w[1]), Organ: treatment.Organ(w[2]), Until: until}
 			_, known := treatment.OperatorByID(x.Op)
 			require.True(t, known, "operator %s", x.Op)
 			if w[3] != "" {
@@ -93,135 +93,135 @@ func TestRulesHoldFromTheirLimitOn(t *testing.T) {
 		inside, outside string
 		outsideIn       string // another situation for the outside plan, where that is what changes
 	}{
-		{rule: "N04", what: "a top with three roots of its own", situation: `{` + moth + `,"causes":["base-rot"],` +
+		{rule: treatment.NeverCutNothingRegrows, what: "a top with three roots of its own", situation: `{` + moth + `,"causes":["base-rot"],` +
 			`"answers":{"rootsAboveCut":3}}`,
 			inside: `d0m: behead(stem)`, outside: `d0m: behead(stem)`, outsideIn: `{` + moth + `,"causes":["base-rot"],` +
 				`"answers":{"rootsAboveCut":2}}`},
-		{rule: "N12", what: "pieces that came apart are sorted, a whole one of two growths is not parted",
+		{rule: treatment.NeverDivideBelowLeast, what: "pieces that came apart are sorted, a whole one of two growths is not parted",
 			situation: `{"kind":"cattleya-hybrid","on":"2026-06-10","causes":["detached"],"answers":{"growths":2}}`,
 			inside:    `d0m: part(rhizome)`, outside: `d0m: part(rhizome)`,
 			outsideIn: `{"kind":"cattleya-hybrid","on":"2026-06-10","causes":["pot-bound"],"answers":{"growths":2}}`},
-		{rule: "N53", what: "a cover of which nothing is said is closed", situation: `{` + cactus + `,"causes":["root-rot"]}`,
+		{rule: treatment.NeverClosedCover, what: "a cover of which nothing is said is closed", situation: `{` + cactus + `,"causes":["root-rot"]}`,
 			inside: `d0m: cover{"cover":"none"}`, outside: `d0m: cover`},
-		{rule: "N54", what: "no full sun while it is covered, however that was said", situation: mites,
+		{rule: treatment.NeverCoveredInSun, what: "no full sun while it is covered, however that was said", situation: mites,
 			inside: `d0m: cover{"cover":"none"}; brighten{"sun":true}`, outside: `d0m: cover; brighten{"sun":true}`},
-		{rule: "N55", what: "a week is counted from when it was covered", situation: mites,
+		{rule: treatment.NeverCoverOffAtOnce, what: "a week is counted from when it was covered", situation: mites,
 			inside: `d5m: cover|d12m: cover{"cover":"none"}`, outside: `d5m: cover|d13m: cover{"cover":"none"}`},
-		{rule: "N56", what: "out of the shade into sun, two days later", situation: mites,
+		{rule: treatment.NeverLightTooFast, what: "out of the shade into sun, two days later", situation: mites,
 			inside: `d5m: shade|d7m: brighten{"sun":true}`, outside: `d5m: shade|d6m: brighten{"sun":true}`},
-		{rule: "N83", what: "wilt fungus waits three days, beside root rot one", situation: `{` + vine + `,"causes":["fusarium"]}`,
+		{rule: treatment.NeverRotPutOff, what: "wilt fungus waits three days, beside root rot one", situation: `{` + vine + `,"causes":["fusarium"]}`,
 			inside: `d3m: cut-rot(stem)`, outside: `d3m: cut-rot(stem)`,
 			outsideIn: `{` + vine + `,"causes":["fusarium","root-rot"]}`},
-		{rule: "N45", what: "a cup that reaches its base", situation: `{` + moth + `,"causes":["medium-collapsed"]}`,
+		{rule: treatment.NeverBaseInWater, what: "a cup that reaches its base", situation: `{` + moth + `,"causes":["medium-collapsed"]}`,
 			inside: `d0m: set-cup`, outside: `d0m: set-cup{"gapMM":-1}`},
-		{rule: "N62", what: "a quarter of the strength into a tank", situation: `{"kind":"guzmania-lingulata",` +
+		{rule: treatment.NeverFeedWrongWay, what: "a quarter of the strength into a tank", situation: `{"kind":"guzmania-lingulata",` +
 			`"on":"2026-06-10","causes":["nitrogen-low"],"answers":{"moist":"right"}}`,
 			inside: `d0m: feed{"share":0.25}`, outside: `d0m: feed{"share":0.3}`},
-		{rule: "N90", what: "dust of soil needs its caution", situation: rescue,
+		{rule: treatment.NeverCautionLeftOut, what: "dust of soil needs its caution", situation: rescue,
 			inside:  `d0m: ready-pot{"mix":[{"what":"clay pellets","parts":1}]}`,
 			outside: `d0m: ready-pot{"mix":[{"what":"potting soil","parts":1}]}`},
-		{rule: "N07", what: "a third of the leaves", situation: `{` + vine + `,"causes":["fungal-spot"]}`,
+		{rule: treatment.NeverThirdOfLeaves, what: "a third of the leaves", situation: `{` + vine + `,"causes":["fungal-spot"]}`,
 			inside: `d0m: remove-leaves{"share":0.33}`, outside: `d0m: remove-leaves{"share":0.36}`},
-		{rule: "N07", what: "within thirty days", situation: `{` + vine + `,"causes":["fungal-spot"]}`,
+		{rule: treatment.NeverThirdOfLeaves, what: "within thirty days", situation: `{` + vine + `,"causes":["fungal-spot"]}`,
 			inside:  `d0m: remove-leaves{"share":0.2}|d30m: remove-leaves{"share":0.2}`,
 			outside: `d0m: remove-leaves{"share":0.2}|d29m: remove-leaves{"share":0.2}`},
-		{rule: "N09", what: "tidied four days after its soak", situation: limpDry,
+		{rule: treatment.NeverTidyThirsty, what: "tidied four days after its soak", situation: limpDry,
 			inside: `d0m: soak|d4m: pull-dead`, outside: `d0m: soak|d3m: pull-dead`},
-		{rule: "N16", what: "six hours bare", situation: rescue,
+		{rule: treatment.NeverRootsBare, what: "six hours bare", situation: rescue,
 			inside: `d0m: dry-cut{"hours":6}`, outside: `d0m: dry-cut{"hours":6.5}`},
-		{rule: "N16", what: "a piece bare for a day", situation: `{` + vine + `,"causes":["detached"]}`,
+		{rule: treatment.NeverRootsBare, what: "a piece bare for a day", situation: `{` + vine + `,"causes":["detached"]}`,
 			inside: `d0m: dry-cut{"hours":24}`, outside: `d0m: dry-cut{"hours":25}`},
-		{rule: "N17", what: "a pot made ready two days before", situation: rescue,
+		{rule: treatment.NeverUnpotUnready, what: "a pot made ready two days before", situation: rescue,
 			inside: `d0m: ready-pot|d2m: unpot{"to":"hand"}; pot-in`, outside: `d0m: ready-pot|d3m: unpot{"to":"hand"}; pot-in`},
-		{rule: "N20", what: "a newcomer for fourteen days", situation: `{` + vine + `,` +
+		{rule: treatment.NeverUnpotHeld, what: "a newcomer for fourteen days", situation: `{` + vine + `,` +
 			`"causes":["pot-bound"],"answers":{"newcomerDays":4}}`,
 			inside: `d10m: ready-pot; unpot; pot-up`, outside: `d9m: ready-pot; unpot; pot-up`},
-		{rule: "N22", what: "four weeks between two root sittings", situation: `{` + vine + `,` +
+		{rule: treatment.NeverRootsTwice, what: "four weeks between two root sittings", situation: `{` + vine + `,` +
 			`"causes":["pot-bound"],"answers":{"rootSittingDaysAgo":20}}`,
 			inside: `d8m: ready-pot; unpot; pot-up`, outside: `d7m: ready-pot; unpot; pot-up`},
-		{rule: "N22", what: "four weeks between two of one plan", situation: bound,
+		{rule: treatment.NeverRootsTwice, what: "four weeks between two of one plan", situation: bound,
 			inside:  `d0m: ready-pot; unpot; pot-up|d28m: ready-pot; unpot; pot-up`,
 			outside: `d0m: ready-pot; unpot; pot-up|d27m: ready-pot; unpot; pot-up`},
-		{rule: "N28", what: "half of it mineral", situation: `{` + cactus + `,"causes":["root-rot"]}`,
+		{rule: treatment.NeverSucculentWet, what: "half of it mineral", situation: `{` + cactus + `,"causes":["root-rot"]}`,
 			inside:  `d0m: ready-pot{"mix":[{"what":"pumice","parts":1},{"what":"potting soil","parts":1}]}`,
 			outside: `d0m: ready-pot{"mix":[{"what":"pumice","parts":9},{"what":"potting soil","parts":10}]}`},
-		{rule: "N29", what: "three centimetres round the live ball", situation: rescue,
+		{rule: treatment.NeverPotTooWide, what: "three centimetres round the live ball", situation: rescue,
 			inside: `d0m: ready-pot{"potWidthCm":11}`, outside: `d0m: ready-pot{"potWidthCm":11.5}`},
-		{rule: "N29", what: "never wider than the old pot", situation: `{` + vine + `,` +
+		{rule: treatment.NeverPotTooWide, what: "never wider than the old pot", situation: `{` + vine + `,` +
 			`"causes":["root-rot"],"answers":{"potWidthCm":14}}`,
 			inside: `d0m: ready-pot{"potWidthCm":14}`, outside: `d0m: ready-pot{"potWidthCm":14.5}`},
-		{rule: "N30", what: "pot-bound: wider", situation: bound,
+		{rule: treatment.NeverPotNoWider, what: "pot-bound: wider", situation: bound,
 			inside: `d0m: ready-pot{"potWidthCm":14.5}`, outside: `d0m: ready-pot{"potWidthCm":14}`},
-		{rule: "N31", what: "five centimetres at once", situation: bound,
+		{rule: treatment.NeverPotUpTooFar, what: "five centimetres at once", situation: bound,
 			inside: `d0m: pot-up{"potWidthCm":19}`, outside: `d0m: pot-up{"potWidthCm":19.5}`},
-		{rule: "N31", what: "seven from a tub of thirty", situation: tub,
+		{rule: treatment.NeverPotUpTooFar, what: "seven from a tub of thirty", situation: tub,
 			inside: `d0m: pot-up{"potWidthCm":37}`, outside: `d0m: pot-up{"potWidthCm":37.5}`},
-		{rule: "N55", what: "out of its cover in a week", situation: rescue,
+		{rule: treatment.NeverCoverOffAtOnce, what: "out of its cover in a week", situation: rescue,
 			inside:  `d0m: cover{"cover":"closed"}|d8m: wean{"days":7}`,
 			outside: `d0m: cover{"cover":"closed"}|d8m: wean{"days":6}`},
-		{rule: "N55", what: "off at once in the first week", situation: rescue,
+		{rule: treatment.NeverCoverOffAtOnce, what: "off at once in the first week", situation: rescue,
 			inside:  `d0m: cover{"cover":"closed"}|d7m: cover{"cover":"none"}`,
 			outside: `d0m: cover{"cover":"closed"}|d8m: cover{"cover":"none"}`},
-		{rule: "N56", what: "a quarter more light", situation: `{` + vine + `,"causes":["low-light"]}`,
+		{rule: treatment.NeverLightTooFast, what: "a quarter more light", situation: `{` + vine + `,"causes":["low-light"]}`,
 			inside: `d0m: brighten{"share":0.25}`, outside: `d0m: brighten{"share":0.3}`},
-		{rule: "N56", what: "every third day", situation: `{` + vine + `,"causes":["low-light"]}`,
+		{rule: treatment.NeverLightTooFast, what: "every third day", situation: `{` + vine + `,"causes":["low-light"]}`,
 			inside: `d0m: brighten{"share":0.25}|d3m: brighten{"share":0.25}`, outside: `d0m: brighten{"share":0.25}|d2m: brighten{"share":0.25}`},
-		{rule: "N57", what: "two weeks after a burn", situation: `{` + vine + `,"causes":["sun-scorch"]}`,
+		{rule: treatment.NeverLightOnWeak, what: "two weeks after a burn", situation: `{` + vine + `,"causes":["sun-scorch"]}`,
 			inside: `d14m: brighten{"share":0.2}`, outside: `d13m: brighten{"share":0.2}`},
-		{rule: "N58", what: "two days after the cold", situation: `{` + vine + `,"causes":["cold-injury"]}`,
+		{rule: treatment.NeverWarmTooFast, what: "two days after the cold", situation: `{` + vine + `,"causes":["cold-injury"]}`,
 			inside: `d2m: temper{"toC":22}`, outside: `d1m: temper{"toC":22}`},
-		{rule: "N58", what: "warmed to eighteen at most", situation: `{` + vine + `,"causes":["cold-injury"]}`,
+		{rule: treatment.NeverWarmTooFast, what: "warmed to eighteen at most", situation: `{` + vine + `,"causes":["cold-injury"]}`,
 			inside: `d0m: temper{"toC":18}`, outside: `d0m: temper{"toC":19}`},
-		{rule: "N60", what: "a quarter of its roots", situation: `{` + vine + `,"causes":["nitrogen-low"],` +
+		{rule: treatment.NeverFeedWeak, what: "a quarter of its roots", situation: `{` + vine + `,"causes":["nitrogen-low"],` +
 			`"answers":{"moist":"right","liveRoots":25,"deadRoots":75}}`,
 			inside: `d0m: feed{"share":0.5}`, outside: `d0m: feed{"share":0.5}`,
 			outsideIn: `{` + vine + `,"causes":["nitrogen-low"],"answers":{"moist":"right","liveRoots":24,` +
 				`"deadRoots":76}}`},
-		{rule: "N60", what: "four weeks after root work", situation: bound,
+		{rule: treatment.NeverFeedWeak, what: "four weeks after root work", situation: bound,
 			inside:  `d0m: ready-pot; unpot; pot-up; first-water{"how":"through"}|d28m: feed`,
 			outside: `d0m: ready-pot; unpot; pot-up; first-water{"how":"through"}|d27m: feed`},
-		{rule: "N60", what: "eight weeks after salt", situation: `{` + vine + `,"causes":["salt-injury"]}`,
+		{rule: treatment.NeverFeedWeak, what: "eight weeks after salt", situation: `{` + vine + `,"causes":["salt-injury"]}`,
 			inside: `d56m: feed`, outside: `d55m: feed`},
-		{rule: "N60", what: "a newcomer for fourteen days", situation: `{` + vine + `,` +
+		{rule: treatment.NeverFeedWeak, what: "a newcomer for fourteen days", situation: `{` + vine + `,` +
 			`"causes":["nitrogen-low"],"answers":{"moist":"right","newcomerDays":4}}`,
 			inside: `d10m: feed`, outside: `d9m: feed`},
-		{rule: "N63", what: "five days after its soak", situation: limpDry,
+		{rule: treatment.NeverProductOnWeak, what: "five days after its soak", situation: limpDry,
 			inside: `d0m: soak|d5m: soap`, outside: `d0m: soak|d4m: soap`},
-		{rule: "N63", what: "thirty degrees", situation: `{` + vine + `,"causes":["spider-mite"],` +
+		{rule: treatment.NeverProductOnWeak, what: "thirty degrees", situation: `{` + vine + `,"causes":["spider-mite"],` +
 			`"place":{"warmthC":30}}`,
 			inside: `d0m: soap`, outside: `d0m: soap`, outsideIn: `{` + vine + `,"causes":["spider-mite"],` +
 				`"place":{"warmthC":31}}`},
-		{rule: "N63", what: "five days after a burn", situation: `{` + vine + `,"causes":["spider-mite",` +
+		{rule: treatment.NeverProductOnWeak, what: "five days after a burn", situation: `{` + vine + `,"causes":["spider-mite",` +
 			`"sun-scorch"]}`,
 			inside: `d5m: soap`, outside: `d4m: soap`},
-		{rule: "N64", what: "soap of two per cent", situation: mites,
+		{rule: treatment.NeverSoapTooStrong, what: "soap of two per cent", situation: mites,
 			inside: `d0m: soap{"mlPerL":20}`, outside: `d0m: soap{"mlPerL":21}`},
-		{rule: "N64", what: "on roots half a millilitre in a litre", situation: rescue,
+		{rule: treatment.NeverSoapTooStrong, what: "on roots half a millilitre in a litre", situation: rescue,
 			inside: `d0m: soap(roots){"mlPerL":0.5}`, outside: `d0m: soap(roots){"mlPerL":0.6}`},
-		{rule: "N71", what: "four weeks with predators", situation: mites,
+		{rule: treatment.NeverPredatorsPoisoned, what: "four weeks with predators", situation: mites,
 			inside: `d0m: predators|d28m: soap`, outside: `d0m: predators|d27m: soap`},
-		{rule: "N71", what: "predators a week after soap", situation: mites,
+		{rule: treatment.NeverPredatorsPoisoned, what: "predators a week after soap", situation: mites,
 			inside: `d0m: soap|d7m: predators`, outside: `d0m: soap|d6m: predators`},
-		{rule: "N71", what: "predators three weeks after a product", situation: mites,
+		{rule: treatment.NeverPredatorsPoisoned, what: "predators three weeks after a product", situation: mites,
 			inside:  `d0m: label-drug{"class":"mite"}|d21m: predators`,
 			outside: `d0m: label-drug{"class":"mite"}|d20m: predators`},
-		{rule: "N74", what: "sulphur a month from oil", situation: mites,
+		{rule: treatment.NeverSulphurAfterOil, what: "sulphur a month from oil", situation: mites,
 			inside:  `d0m: oil|d30m: label-drug{"class":"sulphur"}`,
 			outside: `d0m: oil|d29m: label-drug{"class":"sulphur"}`},
-		{rule: "N74", what: "earth stays dry for four days", situation: `{` + vine + `,"causes":["thrips"]}`,
+		{rule: treatment.NeverSulphurAfterOil, what: "earth stays dry for four days", situation: `{` + vine + `,"causes":["thrips"]}`,
 			inside: `d0m: earth|d4m: wash-down`, outside: `d0m: earth|d3m: wash-down`},
-		{rule: "N75", what: "peroxide of three per cent", situation: rescue,
+		{rule: treatment.NeverHazardousMix, what: "peroxide of three per cent", situation: rescue,
 			inside: `d0m: peroxide{"concentration":0.03}`, outside: `d0m: peroxide{"concentration":0.031}`},
-		{rule: "N76", what: "a bath of 44 degrees", situation: `{` + vine + `,"causes":["broad-mite"]}`,
+		{rule: treatment.NeverDipTooHot, what: "a bath of 44 degrees", situation: `{` + vine + `,"causes":["broad-mite"]}`,
 			inside: `d0m: hot-dip{"waterC":44}`, outside: `d0m: hot-dip{"waterC":44.5}`},
-		{rule: "N76", what: "a bath of 43 degrees", situation: `{` + vine + `,"causes":["broad-mite"]}`,
+		{rule: treatment.NeverDipTooHot, what: "a bath of 43 degrees", situation: `{` + vine + `,"causes":["broad-mite"]}`,
 			inside: `d0m: hot-dip{"waterC":43}`, outside: `d0m: hot-dip{"waterC":42.5}`},
-		{rule: "N76", what: "for twenty minutes", situation: `{` + vine + `,"causes":["broad-mite"]}`,
+		{rule: treatment.NeverDipTooHot, what: "for twenty minutes", situation: `{` + vine + `,"causes":["broad-mite"]}`,
 			inside: `d0m: hot-dip{"minutes":20}`, outside: `d0m: hot-dip{"minutes":21}`},
-		{rule: "N79", what: "let go two weeks after the last mark", situation: `{` + vine + `,` +
+		{rule: treatment.NeverReleaseEarly, what: "let go two weeks after the last mark", situation: `{` + vine + `,` +
 			`"causes":["fungal-spot"]}`,
 			inside: `d14m: release`, outside: `d13m: release`},
-		{rule: "N79", what: "let go after its quarantine", situation: `{` + vine + `,` +
+		{rule: treatment.NeverReleaseEarly, what: "let go after its quarantine", situation: `{` + vine + `,` +
 			`"causes":["settling-in"],"answers":{"newcomerDays":4}}`,
 			inside: `d10m: release`, outside: `d9m: release`},
 	} {

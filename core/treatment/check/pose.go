@@ -12,7 +12,7 @@ import (
 // step carries one operator out.
 func (c *patient) step(p pose, e *event) pose {
 	op, par := e.op, e.p
-	pieces := par.For == "pieces" || e.s.Organ == "pieces"
+	pieces := par.For == "pieces" || e.s.Organ == treatment.OnPieces
 	p = c.seated(p, e, pieces)
 	p = c.wetted(p, e)
 	p = c.trimmed(p, e)
@@ -81,7 +81,7 @@ func filmed(p pose, e *event) pose {
 	case treatment.RinseOff:
 		p.residue = ""
 	case treatment.Soap, treatment.Oil, treatment.Earth, treatment.LabelDrug, treatment.Systemic, treatment.Alcohol:
-		if e.s.Organ != "roots" {
+		if e.s.Organ != treatment.OnRoots {
 			p.residue = e.op
 		}
 	}
@@ -92,7 +92,7 @@ func filmed(p pose, e *event) pose {
 }
 
 func covered(p pose, e *event) pose {
-	p.cover = e.p.Cover
+	p.cover = string(e.p.Cover)
 	if p.cover == "" {
 		p.cover = "closed"
 	}
@@ -122,7 +122,7 @@ func (c *patient) cut(list []slit, e *event) []slit {
 	case treatment.TrimDead, treatment.RootPrune:
 		s.organ, s.open = "roots", c.roots[0] > 0
 	case treatment.CutRot, treatment.Behead:
-		s.organ = e.s.Organ
+		s.organ = string(e.s.Organ)
 		if s.organ == "" {
 			s.organ = "stem"
 		}
@@ -236,7 +236,7 @@ func (c *patient) rotGoes(e *event, rootRot bool) bool {
 	switch e.op {
 	case treatment.CutRot:
 		// A soft spot cut out of a body is not the rot below it.
-		return e.s.Organ != "body" || !c.has(cause.SoftRot) || !rootRot
+		return e.s.Organ != treatment.OnBody || !c.has(cause.SoftRot) || !rootRot
 	case treatment.Behead, treatment.PickCrown:
 		return true
 	case treatment.TrimDead:

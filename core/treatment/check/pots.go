@@ -78,7 +78,7 @@ var (
 )
 
 var lawsOfPots = []law{
-	{"N26", func(r *replay, c *patient, no found) {
+	{t.NeverSoilForEpiphyte, func(r *replay, c *patient, no found) {
 		if !(c.epi && (c.orchid || c.habitID == t.Fern) || c.habitID == t.AirPlant || c.epi && c.free()) {
 			return
 		}
@@ -88,8 +88,8 @@ var lawsOfPots = []law{
 			}
 		}
 	}},
-	{"N27", mixLaw},
-	{"N28", func(r *replay, c *patient, no found) {
+	{t.NeverMixUnknown, mixLaw},
+	{t.NeverSucculentWet, func(r *replay, c *patient, no found) {
 		if !t.MineralSet().Has(c.habitID) {
 			return
 		}
@@ -100,13 +100,13 @@ var lawsOfPots = []law{
 			}
 		}
 	}},
-	{"N29", func(r *replay, c *patient, no found) {
+	{t.NeverPotTooWide, func(r *replay, c *patient, no found) {
 		if !c.anyOf(t.Rescued()) {
 			return
 		}
 		for _, e := range r.of(false, t.ReadyPot) {
 			w, b, old := e.p.PotWidthCM, c.Facts.RootBallCM, c.Facts.PotWidthCM
-			if !w.Known || e.p.For == "pieces" || e.gated {
+			if !w.Known || e.p.For == t.ForPieces || e.gated {
 				continue
 			}
 			beheaded := slices.ContainsFunc(e.sitting.Steps, func(s t.Step) bool { return s.Op == t.Behead }) ||
@@ -119,18 +119,18 @@ var lawsOfPots = []law{
 			}
 		}
 	}},
-	{"N30", func(r *replay, c *patient, no found) {
+	{t.NeverPotNoWider, func(r *replay, c *patient, no found) {
 		old := c.Facts.PotWidthCM
 		if !c.has(cause.PotBound) || !old.Known || c.anyOf(t.Rescued()) || r.has(t.RootPrune, t.TopDress, t.PartIt) {
 			return
 		}
 		for _, e := range r.of(false, t.ReadyPot) {
-			if w := e.p.PotWidthCM; w.Known && e.p.For != "pieces" && w.Value <= old.Value {
+			if w := e.p.PotWidthCM; w.Known && e.p.For != t.ForPieces && w.Value <= old.Value {
 				no(e, "%g cm is no wider than %g cm", w.Value, old.Value)
 			}
 		}
 	}},
-	{"N31", func(r *replay, c *patient, no found) {
+	{t.NeverPotUpTooFar, func(r *replay, c *patient, no found) {
 		old := c.Facts.PotWidthCM
 		for _, e := range r.of(false, t.PotUp) {
 			w := e.p.PotWidthCM
@@ -139,7 +139,7 @@ var lawsOfPots = []law{
 				if x == e {
 					break
 				}
-				if x.op == t.ReadyPot && x.p.For != "pieces" && x.p.PotWidthCM.Known && !e.p.PotWidthCM.Known {
+				if x.op == t.ReadyPot && x.p.For != t.ForPieces && x.p.PotWidthCM.Known && !e.p.PotWidthCM.Known {
 					w = x.p.PotWidthCM
 				}
 			}
@@ -152,7 +152,7 @@ var lawsOfPots = []law{
 			}
 		}
 	}},
-	{"N32", func(r *replay, c *patient, no found) {
+	{t.NeverPotWithoutHoles, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, t.ReadyPot, t.PotIn, t.PotUp) {
 			closed := e.p.Holes != nil && !*e.p.Holes
 			if closed && !slices.Contains([]facts.Seat{facts.InCup, facts.InBox, facts.InReservoir, facts.InDish}, e.p.Seat) {
@@ -160,7 +160,7 @@ var lawsOfPots = []law{
 			}
 		}
 	}},
-	{"N33", func(r *replay, c *patient, no found) {
+	{t.NeverOldCore, func(r *replay, c *patient, no found) {
 		bad := c.has(
 			cause.MediumCollapsed,
 			cause.RootRot,
@@ -189,7 +189,7 @@ var lawsOfPots = []law{
 			}
 		}
 	}},
-	{"N34", func(r *replay, c *patient, no found) {
+	{t.NeverBuriedPoint, func(r *replay, c *patient, no found) {
 		most := 0.0
 		if c.ground {
 			most = 1
@@ -199,12 +199,12 @@ var lawsOfPots = []law{
 			return
 		}
 		for _, e := range r.of(false, t.PotIn, t.PotUp, t.SetReservoir, t.WrapMoss, t.TopDress) {
-			if under := e.p.UnderCM.Or(0); e.p.For != "pieces" && under > most+1e-9 {
+			if under := e.p.UnderCM.Or(0); e.p.For != t.ForPieces && under > most+1e-9 {
 				no(e, "the base is %g cm under the mix", under)
 			}
 		}
 	}},
-	{"N35", func(r *replay, c *patient, no found) {
+	{t.NeverScaldOccupied, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, t.ScaldPot) {
 			out := e.pre.seat == facts.InHand || e.pre.seat == facts.OnTray || e.pre.seat == facts.InBin || e.pre.set != notYet
 			if !out {
@@ -219,7 +219,7 @@ var lawsOfPots = []law{
 			}
 		}
 	}},
-	{"N36", func(r *replay, c *patient, no found) {
+	{t.NeverMossAgainstBase, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, t.WrapMoss) {
 			if e.p.TouchesBase && c.habitID != t.JewelOrchid {
 				no(e, "moss against the base")
@@ -229,12 +229,12 @@ var lawsOfPots = []law{
 			return
 		}
 		for _, e := range r.of(false, sets...) {
-			if e.op != t.RootPrune && e.p.For != "pieces" && r.earlier(e, t.Unpot) && !e.pre.cleared {
+			if e.op != t.RootPrune && e.p.For != t.ForPieces && r.earlier(e, t.Unpot) && !e.pre.cleared {
 				no(e, "living moss stays on the roots")
 			}
 		}
 	}},
-	{"N37", func(r *replay, c *patient, no found) {
+	{t.NeverPotlessInPot, func(r *replay, c *patient, no found) {
 		ok := []facts.Seat{facts.InPot, facts.InDish, facts.InReservoir, facts.InHand, facts.OnTray}
 		for _, e := range r.of(false, t.SlideLook, t.DrainSaucer, t.Loosen, t.TopDress, t.RootPrune, t.PotUp, t.DryTop) {
 			if !slices.Contains(ok, e.pre.seat) && !(e.op == t.TopDress && e.pre.seat == facts.InBasket) {
@@ -242,7 +242,7 @@ var lawsOfPots = []law{
 			}
 		}
 	}},
-	{"N38", labelLaw},
+	{t.NeverSittingUnlaid, labelLaw},
 }
 
 // beforeIt says whether an operator was carried out before an event.
@@ -275,7 +275,7 @@ func mixLaw(r *replay, c *patient, no found) {
 		if c.seat == facts.InReservoir || e.p.Seat == facts.InReservoir || c.Wish == t.SetupChange {
 			lawful = append(lawful, ofSeat...)
 		}
-		if e.p.For == "pieces" {
+		if e.p.For == t.ForPieces {
 			lawful = append(lawful, ofPieces...)
 		}
 		if !slices.ContainsFunc(lawful, func(m []plant.Part) bool { return like(m, e.p.Mix) }) {
@@ -311,7 +311,7 @@ func labelLaw(r *replay, c *patient, no found) {
 func (r *replay) afterTray(e *event) []int {
 	for i := range r.events {
 		x := &r.events[i]
-		if slices.Contains(sets, x.op) && x.day > e.day && x.p.For != "pieces" {
+		if slices.Contains(sets, x.op) && x.day > e.day && x.p.For != t.ForPieces {
 			return []int{x.sit}
 		}
 	}
@@ -325,7 +325,7 @@ func labels(x event) bool {
 }
 
 func pots(x event) bool {
-	return isOne(x.op, t.PotIn, t.PotUp, t.SetReservoir, t.WrapMoss) && x.p.For != "pieces"
+	return isOne(x.op, t.PotIn, t.PotUp, t.SetReservoir, t.WrapMoss) && x.p.For != t.ForPieces
 }
 
 // laidOut is the pot laid out for a root sitting, up to two days before it, and
@@ -334,7 +334,7 @@ func (r *replay) laidOut(e *event, group []int) (laid *event, sized bool) {
 	for i := range r.events {
 		x := &r.events[i]
 		lately := slices.Contains(group, x.sit) || x.day <= e.day && e.day-x.day <= 2
-		if x.op != t.ReadyPot || x.p.For == "pieces" || !lately {
+		if x.op != t.ReadyPot || x.p.For == t.ForPieces || !lately {
 			continue
 		}
 		if laid == nil {

@@ -13,11 +13,11 @@ import (
 	"tendermend/core/working"
 )
 
-func onRoots(e *event) bool { return e.s.Organ == "roots" || e.p.Where == "roots" }
+func onRoots(e *event) bool { return e.s.Organ == t.OnRoots || e.p.Where == "roots" }
 
 // onTop says whether a label product goes on leaves.
 func onTop(c *patient, e *event) bool {
-	low := []string{"soil", "medium", "roots", "rhizome", "stem", "bulb", "crown", "corm", "body", "base"}
+	low := []t.Organ{"soil", "medium", "roots", "rhizome", "stem", "bulb", "crown", "corm", "body", "base"}
 	if slices.Contains(low, e.s.Organ) || slices.Contains([]string{"roots", "soil", "medium", "crown"}, e.p.Where) {
 		return false
 	}
@@ -43,7 +43,7 @@ func TooHurt(s t.Situation, day int) string {
 }
 
 var lawsOfProducts = []law{
-	{"N63", func(r *replay, c *patient, no found) {
+	{t.NeverProductOnWeak, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(true, t.Soap, t.Oil, t.LabelDrug) {
 			if e.op == t.Soap && onRoots(e) || e.p.WetDrops.Known {
 				continue
@@ -65,7 +65,7 @@ var lawsOfProducts = []law{
 			}
 		}
 	}},
-	{"N64", func(r *replay, c *patient, no found) {
+	{t.NeverSoapTooStrong, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(true, t.Soap) {
 			conc := e.p.Conc
 			if !conc.Known && e.p.MLPerL.Known {
@@ -80,8 +80,8 @@ var lawsOfProducts = []law{
 			}
 		}
 	}},
-	{"N65", rinseLaw},
-	{"N66", func(r *replay, c *patient, no found) {
+	{t.NeverUnrinsedFilm, rinseLaw},
+	{t.NeverSoapOvernight, func(r *replay, c *patient, no found) {
 		must := c.keep != 0 || c.habitID == t.Bromeliad || c.wetNo && !c.anyOf(t.LeafDiseases())
 		for _, e := range r.of(true, t.Soap) {
 			if must && e.slot == 2 && !onRoots(e) {
@@ -89,7 +89,7 @@ var lawsOfProducts = []law{
 			}
 		}
 	}},
-	{"N67", func(r *replay, c *patient, no found) {
+	{t.NeverProductTouchesNothing, func(r *replay, c *patient, no found) {
 		insects, _ := t.ClassTouches("insect")
 		insects = slices.DeleteFunc(
 			insects,
@@ -110,7 +110,7 @@ var lawsOfProducts = []law{
 			}
 		}
 	}},
-	{"N68", func(r *replay, c *patient, no found) {
+	{t.NeverLabelDoseInvented, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(true, opsWith(t.ByLabel)...) {
 			amount := e.p.ML.Known || e.p.Grams.Known || e.p.Conc.Known || e.p.MLPerL.Known || e.p.GPerL.Known ||
 				e.p.Drops.Known
@@ -123,7 +123,7 @@ var lawsOfProducts = []law{
 			}
 		}
 	}},
-	{"N69", func(r *replay, c *patient, no found) {
+	{t.NeverCopperHarm, func(r *replay, c *patient, no found) {
 		tender := c.is(t.Bromeliad, t.Fern) || strings.HasPrefix(c.kind.ID, "dendrobium")
 		for _, e := range r.of(true, t.LabelDrug) {
 			copper := e.p.Class == "copper" || strings.Contains(e.p.Product+e.s.Args, "copper")
@@ -139,14 +139,14 @@ var lawsOfProducts = []law{
 			}
 		}
 	}},
-	{"N70", func(r *replay, c *patient, no found) {
+	{t.NeverSystemicHarm, func(r *replay, c *patient, no found) {
 		h := c.Facts.Household
 		near := h.Pollinators || h.Edible || c.has2(plant.Edible) ||
 			c.Facts.Place.Outdoors.Value && c.Facts.Spikes.Or(0) > 0
 		for _, e := range r.of(false, t.Systemic) {
 			before := slices.ContainsFunc(r.events, func(x event) bool {
 				behind := x.day > e.day || x.day == e.day && (x.sit > e.sit || x.sit == e.sit && x.step > e.step)
-				return slices.Contains(sets, x.op) && x.again == 0 && !x.gated && x.p.For != "pieces" && behind
+				return slices.Contains(sets, x.op) && x.again == 0 && !x.gated && x.p.For != t.ForPieces && behind
 			})
 			dry := slices.Contains([]facts.Moist{facts.Dry, facts.Bone, facts.Due}, e.pre.moist) && !r.earlier(e, medium...) &&
 				!e.gated
@@ -162,7 +162,7 @@ var lawsOfProducts = []law{
 			}
 		}
 	}},
-	{"N71", func(r *replay, c *patient, no found) {
+	{t.NeverPredatorsPoisoned, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(true, t.Soap, t.Oil, t.Alcohol, t.Earth, t.LabelDrug, t.Systemic) {
 			if e.pre.predator != notYet && e.day-e.pre.predator < 28 {
 				no(e, "predators are at work")
@@ -181,13 +181,13 @@ var lawsOfProducts = []law{
 			}
 		}
 	}},
-	{"N72", programmeLaw},
-	{"N73", func(r *replay, c *patient, no found) {
+	{t.NeverProgrammeShort, programmeLaw},
+	{t.NeverSoilStageLeft, func(r *replay, c *patient, no found) {
 		if r.has(t.Discard) || len(r.events) == 0 {
 			return
 		}
 		inSoil := slices.ContainsFunc(r.events, func(e event) bool {
-			at := e.p.Where == "soil" || e.p.Where == "medium" || e.s.Organ == "soil" || e.s.Organ == "medium"
+			at := e.p.Where == "soil" || e.p.Where == "medium" || e.s.Organ == t.OnSoil || e.s.Organ == t.OnMedium
 			return e.op == t.Nematodes || e.op == t.Predators || at && (e.op == t.LabelDrug || e.op == t.Systemic)
 		})
 		if c.has(cause.Thrips) && c.habitID != t.AirPlant && !c.free() && !inSoil {
@@ -197,7 +197,7 @@ var lawsOfProducts = []law{
 			no(&r.events[0], "gnats, and nothing for their larvae")
 		}
 	}},
-	{"N74", func(r *replay, c *patient, no found) {
+	{t.NeverSulphurAfterOil, func(r *replay, c *patient, no found) {
 		oils := r.of(true, t.Oil)
 		for _, e := range r.of(true, t.LabelDrug) {
 			if e.p.Class == "sulphur" &&
@@ -214,7 +214,7 @@ var lawsOfProducts = []law{
 			}
 		}
 	}},
-	{"N75", func(r *replay, c *patient, no found) {
+	{t.NeverHazardousMix, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(true, t.Peroxide) {
 			if e.p.Conc.Or(0) > 0.03001 || e.p.Stock.Or(0) > 0.03001 && !e.p.Confirmed {
 				no(e, "peroxide over 3 %%")
@@ -237,7 +237,7 @@ var lawsOfProducts = []law{
 			}
 		}
 	}},
-	{"N76", func(r *replay, c *patient, no found) {
+	{t.NeverDipTooHot, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(true, t.HotDip) {
 			warm := e.p.WaterC.Or(e.p.TempC.Or(43.5))
 			blooms := c.Facts.Spikes.Or(0) > 0 && !r.earlier(e, t.StripSpikes)
@@ -248,12 +248,12 @@ var lawsOfProducts = []law{
 			}
 		}
 	}},
-	{"N77", func(r *replay, c *patient, no found) {
+	{t.NeverWipeBloom, func(r *replay, c *patient, no found) {
 		if !c.has2(plant.PowderBloom) {
 			return
 		}
 		for _, e := range r.of(false, t.Alcohol, t.Scrape) {
-			if !slices.Contains([]string{"bud", "buds", "roots", "spike"}, e.s.Organ) {
+			if !isOne(e.s.Organ, "bud", "buds", "roots", "spike") {
 				no(e, "its powdery bloom is wiped off")
 			}
 		}
@@ -393,7 +393,7 @@ func reaches(f t.Foe, e *event) bool {
 		return !onRoots(e) || f.Rests && e.op != t.Soap || e.op == t.Alcohol // a rinse of roots is none
 	}
 	low := e.p.Where == "soil" || e.p.Where == "roots" || e.p.Where == "crown" ||
-		slices.Contains([]string{"soil", "roots", "rhizome", "stem", "crown"}, e.s.Organ)
+		isOne(e.s.Organ, "soil", "roots", "rhizome", "stem", "crown")
 	if low && !f.Rests {
 		return false
 	}

@@ -391,4 +391,4 @@ func (c *patient) infected(op treatment.OperatorID) bool {
 		c.suspects(treatment.OnBlade()...)
 }
 
-var lowDown = []string{"roots", "soil", "medium", "rhizome", "stem", "bulb", "body", "corm"}
+var lowDown = []treatment.Organ{"roots", "soil", "medium", "rhizome", "stem", "bulb", "body", "corm"}

@@ -2,7 +2,6 @@ package check
 
 import (
 	"slices"
-	"strings"
 
 	"tendermend/core/cause"
 	"tendermend/core/facts"
@@ -13,15 +12,15 @@ import (
 )
 
 var lawsOfRoots = []law{
-	{"N16", bareLaw},
-	{"N17", func(r *replay, c *patient, no found) {
+	{t.NeverRootsBare, bareLaw},
+	{t.NeverUnpotUnready, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, t.Unpot) {
 			if e.p.To != "tray" && !r.earlier(e, t.ReadyPot) && (e.pre.ready == notYet || e.day-e.pre.ready > 2) {
 				no(e, "its new place is not ready")
 			}
 		}
 	}},
-	{"N18", func(r *replay, c *patient, no found) {
+	{t.NeverWaterInSitting, func(r *replay, c *patient, no found) {
 		out := false
 		for i := range r.events {
 			e := &r.events[i]
@@ -29,16 +28,16 @@ var lawsOfRoots = []law{
 			case e.again > 0:
 			case e.op == t.Unpot:
 				out = true
-			case slices.Contains(sets, e.op) && e.p.For != "pieces":
+			case slices.Contains(sets, e.op) && e.p.For != t.ForPieces:
 				out = false
-			case out && slices.Contains(waters, e.op) && e.p.For != "pieces":
+			case out && slices.Contains(waters, e.op) && e.p.For != t.ForPieces:
 				no(e, "it is out of its pot")
 			}
 		}
 	}},
-	{"N19", oneSittingLaw},
-	{"N20", heldLaw},
-	{"N21", func(r *replay, c *patient, no found) {
+	{t.NeverSittingSpread, oneSittingLaw},
+	{t.NeverUnpotHeld, heldLaw},
+	{t.NeverUnpotUnasked, func(r *replay, c *patient, no found) {
 		ok := c.anyOf(unpots) || c.habitID == t.Carnivore && c.has(cause.SaltInjury, cause.WaterQuality) ||
 			c.orchid && c.has(cause.OffsetDrain) ||
 			slices.Contains([]t.Wish{t.SetupChange, t.Refresh, t.PartWish, t.Propagate}, c.Wish)
@@ -48,7 +47,7 @@ var lawsOfRoots = []law{
 			}
 		}
 	}},
-	{"N22", func(r *replay, c *patient, no found) {
+	{t.NeverRootsTwice, func(r *replay, c *patient, no found) {
 		last := notYet
 		if ago := c.Facts.LastSitting; ago.Known {
 			last = -int(ago.Value)
@@ -61,7 +60,7 @@ var lawsOfRoots = []law{
 			last = e.day
 		}
 	}},
-	{"N23", func(r *replay, c *patient, no found) {
+	{t.NeverRootsThirsty, func(r *replay, c *patient, no found) {
 		if !c.limp || c.moist != facts.Dry && c.moist != facts.Bone {
 			return
 		}
@@ -74,7 +73,7 @@ var lawsOfRoots = []law{
 			}
 		}
 	}},
-	{"N24", func(r *replay, c *patient, no found) {
+	{t.NeverTangleBrittle, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, t.WashOff, t.Loosen, t.RootPrune) {
 			falls := e.op == t.WashOff && e.p.How == "falls"
 			tied := c.free() || c.habitID == t.Monopodial && c.has2(plant.Brittle)
@@ -86,9 +85,9 @@ var lawsOfRoots = []law{
 			}
 		}
 	}},
-	{"N25", func(r *replay, c *patient, no found) {
+	{t.NeverSetUntrimmed, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, t.WrapMoss, t.PotIn, t.Hang) {
-			if e.p.For != "pieces" && r.earlier(e, t.Unpot) && len(r.later(e, t.TrimDead)) > 0 {
+			if e.p.For != t.ForPieces && r.earlier(e, t.Unpot) && len(r.later(e, t.TrimDead)) > 0 {
 				no(e, "what is dead is trimmed only afterwards")
 			}
 		}
@@ -113,7 +112,7 @@ func (c *patient) dryingLaw(r *replay, no found) {
 	piece := c.has(cause.Detached) || c.share == 0 || c.Facts.Piece.Value
 	for _, e := range r.of(false, t.DryCut) {
 		hours := e.p.Hours.Or(2)
-		mine := piece || e.p.For == "pieces"
+		mine := piece || e.p.For == t.ForPieces
 		rooted := slices.ContainsFunc(e.pre.slits, func(s slit) bool { return s.organ == "roots" }) && e.pre.out
 		switch {
 		case hours > 24, hours > 6 && !mine:
@@ -127,7 +126,7 @@ func (c *patient) dryingLaw(r *replay, no found) {
 // trayLaw: overnight on a tray only what grows dry, and pieces with latex.
 func (c *patient) trayLaw(r *replay, no found) {
 	for _, e := range r.of(false, t.Callus) {
-		latex := c.has2(plant.Latex) && (c.Facts.Piece.Value || c.has(cause.Detached) || e.p.For == "pieces")
+		latex := c.has2(plant.Latex) && (c.Facts.Piece.Value || c.has(cause.Detached) || e.p.For == t.ForPieces)
 		if !(c.dry && c.habitID != t.AirPlant || latex) {
 			no(e, "overnight on a tray, and it is no dry kind")
 		}
@@ -144,7 +143,7 @@ func oneSittingLaw(r *replay, c *patient, no found) {
 	var out *event
 	for i := range r.events {
 		e := &r.events[i]
-		if e.again > 0 || e.p.For == "pieces" {
+		if e.again > 0 || e.p.For == t.ForPieces {
 			continue
 		}
 		switch {
@@ -197,12 +196,12 @@ func (c *patient) held(e *event) (list []string) {
 	}
 	add(e.pre.phase == "resting", "rest")
 	add(
-		a.NewcomerDays.Known && a.NewcomerDays.Value+float64(e.day) < 14 && c.Choices.Newcomer != "at once",
+		a.NewcomerDays.Known && a.NewcomerDays.Value+float64(e.day) < 14 && c.Choices.Newcomer != t.SideAtOnce,
 		"newcomer",
 	)
 	add(e.pre.thirsty, "thirst")
 	add(c.known && (c.warm < c.kind.Temperature[0] || c.warm > c.kind.Temperature[2]), "warmth")
-	add(a.Spikes.Or(0) > 0 && strings.HasPrefix(c.Choices.Spikes, "keep"), "bloom")
+	add(a.Spikes.Or(0) > 0 && c.Choices.Spikes.Keeps(), "bloom")
 	add(
 		c.orchid && a.LiveTips.Known && a.LiveTips.Value == 0 && e.pre.phase != "growing" && e.pre.phase != "waking",
 		"tips",

@@ -17,9 +17,9 @@ var (
 )
 
 var lawsOfWater = []law{
-	{"N39", func(r *replay, c *patient, no found) {
+	{t.NeverWetOpenCut, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(true, medium...) {
-			if e.p.For == "pieces" {
+			if e.p.For == t.ForPieces {
 				continue
 			}
 			i := slices.IndexFunc(e.pre.slits, func(s slit) bool { return s.open && s.wetted })
@@ -30,8 +30,8 @@ var lawsOfWater = []law{
 			no(e, "a cut of the %s is still open", e.pre.slits[i].organ)
 		}
 	}},
-	{"N40", dryDaysLaw},
-	{"N41", func(r *replay, c *patient, no found) {
+	{t.NeverWaterBeforeDry, dryDaysLaw},
+	{t.NeverNoFirstWater, func(r *replay, c *patient, no found) {
 		lifted := r.of(false, t.Unpot)
 		for n, e := range lifted {
 			here := r.later(e, sets...)
@@ -52,14 +52,14 @@ var lawsOfWater = []law{
 				behind := x.sit > e.sit || x.sit == e.sit && x.step > e.step
 				mine := x.op == t.FirstWater || x.op == t.WetRoots ||
 					airy && (x.op == t.Mist || x.op == t.ChangeWater)
-				watered = watered || behind && x.sit <= last && mine && x.p.For != "pieces"
+				watered = watered || behind && x.sit <= last && mine && x.p.For != t.ForPieces
 			}
 			if !watered {
 				no(e, "no first water follows")
 			}
 		}
 	}},
-	{"N42", func(r *replay, c *patient, no found) {
+	{t.NeverSoakRotting, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(true, t.Soak, t.Flush) {
 			rests := e.pre.phase == "resting" && c.habitID != t.AirPlant
 			if e.p.WetDrops.Known && !e.pre.rot && !rests {
@@ -77,14 +77,14 @@ var lawsOfWater = []law{
 			}
 		}
 	}},
-	{"N43", func(r *replay, c *patient, no found) {
+	{t.NeverRootlessWater, func(r *replay, c *patient, no found) {
 		want := c.waitsFor()
 		if want == 0 {
 			return
 		}
 		const sip = 20
 		for _, e := range r.of(true, medium...) {
-			if e.p.For == "pieces" || e.op == t.ByRule && e.gated || e.p.ML.Known && e.p.ML.Value <= sip {
+			if e.p.For == t.ForPieces || e.op == t.ByRule && e.gated || e.p.ML.Known && e.p.ML.Value <= sip {
 				continue
 			}
 			if e.pre.newRoots+1e-9 < want {
@@ -92,20 +92,20 @@ var lawsOfWater = []law{
 			}
 		}
 	}},
-	{"N44", func(r *replay, c *patient, no found) {
+	{t.NeverWrongWater, func(r *replay, c *patient, no found) {
 		bad := c.has(cause.WaterQuality, cause.SoftenedWater, cause.Chlorine, cause.Fluoride)
 		for _, e := range r.of(true, t.Flush, t.CupFill, t.FirstWater, t.BottomWater) {
 			w := e.p.Water
 			switch {
-			case bad && (e.op == t.Flush || e.op == t.CupFill) && !goodWater.MatchString(w):
+			case bad && (e.op == t.Flush || e.op == t.CupFill) && !goodWater.MatchString(string(w)):
 				no(e, "it does not name a better water than the one that is the cause")
-			case badWater.MatchString(w) && (c.habitID == t.Carnivore || bad || c.has2(plant.SaltTender) &&
-				strings.Contains(w, "hard")):
+			case badWater.MatchString(string(w)) && (c.habitID == t.Carnivore || bad || c.has2(plant.SaltTender) &&
+				strings.Contains(string(w), "hard")):
 				no(e, "%s water harms it", w)
 			}
 		}
 	}},
-	{"N45", func(r *replay, c *patient, no found) {
+	{t.NeverBaseInWater, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, t.SetCup, t.SetDish, t.PotIn, t.SetReservoir) {
 			if e.op == t.SetCup && e.p.GapMM.Known && e.p.GapMM.Value < 0 || e.p.Submerged {
 				no(e, "the base stands under water")
@@ -130,7 +130,7 @@ var lawsOfWater = []law{
 			}
 		}
 	}},
-	{"N46", func(r *replay, c *patient, no found) {
+	{t.NeverWetOvernight, func(r *replay, c *patient, no found) {
 		for i := range r.events {
 			e := &r.events[i]
 			if !e.last || e.post.wetDay != e.day {
@@ -145,7 +145,7 @@ var lawsOfWater = []law{
 			}
 		}
 	}},
-	{"N47", func(r *replay, c *patient, no found) {
+	{t.NeverLeavesWetByNight, func(r *replay, c *patient, no found) {
 		if !c.wetNo {
 			return
 		}
@@ -156,7 +156,7 @@ var lawsOfWater = []law{
 			}
 		}
 	}},
-	{"N48", func(r *replay, c *patient, no found) {
+	{t.NeverMistDisease, func(r *replay, c *patient, no found) {
 		spots := slices.DeleteFunc(
 			t.LeafDiseases(),
 			func(id cause.ID) bool { return id == cause.PowderyMildew },
@@ -178,7 +178,7 @@ var lawsOfWater = []law{
 			}
 		}
 	}},
-	{"N49", func(r *replay, c *patient, no found) {
+	{t.NeverStandingWater, func(r *replay, c *patient, no found) {
 		if c.kind.WaterRule == plant.WetTray {
 			return
 		}
@@ -197,15 +197,15 @@ var lawsOfWater = []law{
 			}
 		}
 	}},
-	{"N50", func(r *replay, c *patient, no found) {
+	{t.NeverHoldOpenEnded, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, t.HoldWater) {
 			if len(e.s.Until) == 0 && len(e.p.Until) == 0 {
 				no(e, "it does not say which dryness ends it")
 			}
 		}
 	}},
-	{"N51", oppositeLaw},
-	{"N52", func(r *replay, c *patient, no found) {
+	{t.NeverOpposites, oppositeLaw},
+	{t.NeverPreWaterRot, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, t.PreWater) {
 			if e.pre.rot || c.dry || e.pre.phase == "resting" {
 				no(e, "it must stay dry")
@@ -226,7 +226,7 @@ func driedLater(r *replay, e *event) bool {
 // range; the mineral habits stay dry after whole roots too.
 func dryDaysLaw(r *replay, c *patient, no found) {
 	for _, e := range r.of(false, t.FirstWater) {
-		if e.p.For == "pieces" {
+		if e.p.For == t.ForPieces {
 			continue
 		}
 		from, least := c.dryFrom(e.pre)

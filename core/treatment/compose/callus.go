@@ -20,14 +20,14 @@ func (c *composer) insure(r rootWork) []step {
 		return []step{
 			do(
 				treatment.Insurance,
-				organ("segment"),
+				organ(treatment.OnSegment),
 				with(func(p *treatment.Params) { p.N, p.How = num(6), "2-3 segments each" }),
 			),
 		}
 	case c.is(treatment.Begonia, treatment.Gesneriad) && c.propagates("leaf"):
-		return []step{do(treatment.Insurance, organ("leaf"), with(func(p *treatment.Params) { p.N = num(2) }))}
+		return []step{do(treatment.Insurance, organ(treatment.OnLeaf), with(func(p *treatment.Params) { p.N = num(2) }))}
 	}
-	return []step{do(treatment.Insurance, organ("tip"), with(func(p *treatment.Params) { p.N = num(1) }))}
+	return []step{do(treatment.Insurance, organ(treatment.OnTip), with(func(p *treatment.Params) { p.N = num(1) }))}
 }
 
 // callusDays is how long wounds heal on a tray, by their width.
@@ -61,9 +61,9 @@ func (c *composer) callusSitting(r rootWork) {
 	sitting := c.bared(r, head, days)
 	w, ballCM := c.callusPot(head)
 	pot := c.dryPotting(r, head, w, ballCM)
-	organOf := "roots"
+	organOf := treatment.OnRoots
 	if head {
-		organOf = "stem"
+		organOf = treatment.OnStem
 	}
 	wait := max(c.wholeDay(), c.stemDry[0])
 	first := max(days+wait, c.dryDay(organOf, r.live || c.rotLives))
@@ -88,9 +88,9 @@ func (c *composer) bared(r rootWork, head bool, days int) []step {
 	r.cut = ""
 	sitting := append(c.unpotting(r, true), c.cleaning(r, true)...)
 	if head {
-		part := "stem"
+		part := treatment.OnStem
 		if c.habitID == treatment.Cactus {
-			part = "body"
+			part = treatment.OnBody
 		}
 		sitting = append(sitting, do(treatment.Behead, organ(part)), c.blade())
 	}
@@ -133,7 +133,7 @@ func (c *composer) dryPotting(r rootWork, head bool, w, ballCM float64) []step {
 // drinksAgain is what its first water waits for.
 func (c *composer) drinksAgain(first int) gate.Gate {
 	switch {
-	case c.Choices.Succulent == "at roots":
+	case c.Choices.Succulent == treatment.SideAtRoots:
 		return gate.Gate{gate.OnDay(c.sat + first), gate.Count(gate.NewRoot, 0, 1)}
 	case c.firstRoots():
 		return c.ownRoots()

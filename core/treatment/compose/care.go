@@ -62,12 +62,12 @@ func (c *composer) trimmed(p plain) {
 		c.leave(string(treatment.TrimBranch), "nothing is cut for shape while it is sick or a piece")
 		return
 	}
-	cuts := []step{do(treatment.TrimBranch, organ("stem"))}
+	cuts := []step{do(treatment.TrimBranch, organ(treatment.OnStem))}
 	cuts[0].Cause = p.cause
 	var fill []step
 	if c.is(treatment.SoftTrailer, treatment.Ivy) && c.has(cause.LowLight, cause.SelfShading, cause.Drought) &&
 		len(c.spreads()) == 0 {
-		cuts = append(cuts, do(treatment.TipCut, organ("tip"), with(func(q *treatment.Params) { q.N = num(8) })))
+		cuts = append(cuts, do(treatment.TipCut, organ(treatment.OnTip), with(func(q *treatment.Params) { q.N = num(8) })))
 		fill = []step{do(treatment.Refill, what("fresh tips"))}
 	}
 	var steps []step
@@ -90,7 +90,7 @@ func (c *composer) refilled(p plain) {
 		rankPieces+2,
 		append(
 			steps,
-			do(treatment.TipCut, organ("tip"), with(func(q *treatment.Params) { q.N = num(8) })),
+			do(treatment.TipCut, organ(treatment.OnTip), with(func(q *treatment.Params) { q.N = num(8) })),
 			do(treatment.Refill, what("fresh tips")),
 		)...)
 }
@@ -150,7 +150,7 @@ func (c *composer) also() {
 		}
 		s := do(op.ID)
 		if op.ID == treatment.Flush {
-			s.Params.Water = cmp.Or(c.betterWater(), "low-mineral")
+			s.Params.Water = cmp.Or(c.betterWater(), treatment.LowMineral)
 		}
 		c.draft.at(0, orderOf(op.ID), s)
 	}

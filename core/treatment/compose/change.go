@@ -50,7 +50,7 @@ func (c *composer) changeSetup() {
 // aimedAt is the way of growing that the change leads to.
 func (c *composer) aimedAt() setting {
 	switch {
-	case c.Choices.Aim == "mount":
+	case c.Choices.Aim == treatment.SideMount:
 		return setting{
 			treatment.Mount,
 			[]step{do(treatment.ReadyPot, with(func(p *treatment.Params) { p.Seat = facts.OnMount }))},

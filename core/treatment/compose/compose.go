@@ -198,7 +198,7 @@ func (c *composer) emptyDish() {
 // binned lets go of a plant that nothing is left to save of, and says whether
 // that is the whole plan.
 func (c *composer) binned() bool {
-	if c.Choices.Discard == "now" {
+	if c.Choices.Discard == treatment.SideNow {
 		if c.hopeless() {
 			c.bin()
 			return true
@@ -238,7 +238,7 @@ func (c *composer) agreeSchool() {
 			c.school = treatment.Rest
 			c.plan.SchoolWhy = nil
 		}
-	case c.school == treatment.Rest && !c.rest && c.Choices.School != string(treatment.Rest):
+	case c.school == treatment.Rest && !c.rest && c.Choices.School != treatment.Rest:
 		c.nextBest(treatment.Rest)
 	case c.school == treatment.Rest && c.change:
 		c.nextBest(treatment.Rest)
@@ -254,7 +254,7 @@ func (c *composer) keepBall() {
 	if c.root == nil || c.root.kind != wholeBall || c.change || !among(c.school, bareSchools...) {
 		return
 	}
-	if c.Choices.School == string(c.school) {
+	if c.Choices.School == c.school {
 		c.root.kind = washRoots // the carer wants another way of growing: the old medium goes
 		return
 	}

@@ -62,7 +62,7 @@ func meets(x step, p cause.ID) bool {
 
 // reaching says whether a step meets a pest on the leaves.
 func reaching(x step, p cause.ID) bool {
-	return meets(x, p) && !slices.Contains(below, x.Organ) && x.Organ != "crown"
+	return meets(x, p) && !slices.Contains(below, x.Organ) && x.Organ != treatment.Crown
 }
 
 // treatedFor finds the first and the last day on which a pest is treated, and

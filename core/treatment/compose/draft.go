@@ -20,7 +20,7 @@ func do(op treatment.OperatorID, opts ...option) step {
 	return s
 }
 
-func organ(o string) option { return func(s *step) { s.Organ = o } }
+func organ(o treatment.Organ) option { return func(s *step) { s.Organ = o } }
 
 func every(days int, until gate.Gate) option {
 	return func(s *step) { s.Every, s.Until = days, until }
@@ -30,11 +30,11 @@ func until(what gate.Gate) option { return func(s *step) { s.Until = what } }
 
 func with(f func(p *treatment.Params)) option { return func(s *step) { f(&s.Params) } }
 
-func share(v float64) option { return with(func(p *treatment.Params) { p.Share = num(v) }) }
-func how(v string) option    { return with(func(p *treatment.Params) { p.How = v }) }
-func what(v string) option   { return with(func(p *treatment.Params) { p.What = v }) }
-func note(v string) option   { return with(func(p *treatment.Params) { p.Note = v }) }
-func water(v string) option  { return with(func(p *treatment.Params) { p.Water = v }) }
+func share(v float64) option         { return with(func(p *treatment.Params) { p.Share = num(v) }) }
+func how(v string) option            { return with(func(p *treatment.Params) { p.How = v }) }
+func what(v string) option           { return with(func(p *treatment.Params) { p.What = v }) }
+func note(v string) option           { return with(func(p *treatment.Params) { p.Note = v }) }
+func water(v treatment.Water) option { return with(func(p *treatment.Params) { p.Water = v }) }
 
 func num(v float64) treatment.Number { return treatment.N(v) }
 

@@ -211,10 +211,10 @@ func (c *composer) trust() {
 		!said(string(sideOf(side))) {
 		c.leave(string(sideOf(side)), "this plant does not bear it now, or it reaches no stage of this pest")
 	}
-	if want := c.Choices.School; want != "" && c.plan.School != "" && string(c.plan.School) != want && !said(want) {
-		c.leave("school "+want, fmt.Sprintf("%s is followed: what was accepted leaves no other way", c.plan.School))
+	if want := c.Choices.School; want != "" && c.plan.School != "" && c.plan.School != want && !said(string(want)) {
+		c.leave("school "+string(want), fmt.Sprintf("%s is followed: what was accepted leaves no other way", c.plan.School))
 	}
-	if c.Choices.RootRinse == "peroxide" && c.root != nil && c.root.kind != wholeBall &&
+	if c.Choices.RootRinse == treatment.SidePeroxide && c.root != nil && c.root.kind != wholeBall &&
 		!has(all, treatment.Peroxide) &&
 		!said("peroxide") {
 		c.leave("peroxide", "what the roots are treated with already must not meet it")

@@ -65,9 +65,9 @@ func (c *composer) holds(d int) (list []hold) {
 		"temp",
 		gate.InRange(3),
 	)
-	add(a.Spikes.Or(0) > 0 && strings.HasPrefix(c.Choices.Spikes, "keep"), "bloom", gate.See(gate.Bloomed))
+	add(a.Spikes.Or(0) > 0 && c.Choices.Spikes.Keeps(), "bloom", gate.See(gate.Bloomed))
 	add(
-		c.habitID == treatment.BulbPlant && a.Spikes.Or(0) > 0 && !strings.HasPrefix(c.Choices.Spikes, "keep"),
+		c.habitID == treatment.BulbPlant && a.Spikes.Or(0) > 0 && !c.Choices.Spikes.Keeps(),
 		"bloom",
 		gate.See(gate.Bloomed),
 	)
@@ -80,7 +80,7 @@ func (c *composer) holds(d int) (list []hold) {
 // newcomerNow says whether a newcomer is worked on at once: by the carer's
 // choice, and only with a pest or a sour medium.
 func (c *composer) newcomerNow() bool {
-	return c.Choices.Newcomer == "at once"
+	return c.Choices.Newcomer == treatment.SideAtOnce
 }
 
 // hurt are causes that a root sitting gravely harms.

@@ -451,7 +451,7 @@ func TestSchoolsAreWeighedAsGrowersJudgeThem(t *testing.T) {
 // A pest is said to be out of reach only where nothing reaches it: a label
 // product counts by its class and by where it goes.
 func TestWhatReachesAPest(t *testing.T) {
-	drug := func(class, organ string) step {
+	drug := func(class string, organ treatment.Organ) step {
 		return step{Op: treatment.LabelDrug, Organ: organ, Params: treatment.Params{Class: class}}
 	}
 	for _, c := range []struct {

@@ -69,7 +69,7 @@ var (
 // guards are the rules that a simulated plan is held against, in the order in
 // which they are asked.
 var guards = []guard{
-	{"N05", ops(treatment.StripSpikes), func(h *here) verdict {
+	{treatment.NeverPartItLacks, ops(treatment.StripSpikes), func(h *here) verdict {
 		return dropIf(
 			h.c.is(treatment.Fern, treatment.Palm, treatment.Cycad, treatment.Ivy) ||
 				h.c.Facts.Spikes.Known && h.c.Facts.Spikes.Value == 0,
@@ -77,29 +77,30 @@ var guards = []guard{
 		)
 	}},
 	{
-		"N05",
+		treatment.NeverPartItLacks,
 		ops(treatment.RemoveLeaves, treatment.LeafCut),
 		func(h *here) verdict { return dropIf(h.c.leafless, "it has no leaves") },
 	},
 	{
-		"N05",
+		treatment.NeverPartItLacks,
 		ops(treatment.CupFill),
 		func(h *here) verdict { return dropIf(h.c.habitID != treatment.Bromeliad, "it has no cup") },
 	},
-	{"N05", ops(treatment.TakeOffset), func(h *here) verdict {
+	{treatment.NeverPartItLacks, ops(treatment.TakeOffset), func(h *here) verdict {
 		return dropIf(
 			h.c.Facts.Plantlets.Known && h.c.Facts.Plantlets.Value == 0 && !h.gate,
 			"no offset was seen",
 		)
 	}},
-	{"N05", ops(treatment.CutRot), func(h *here) verdict {
+	{treatment.NeverPartItLacks, ops(treatment.CutRot), func(h *here) verdict {
 		return dropIf(
-			h.step.Organ == "bulb" && h.c.habitID != treatment.BulbPlant && h.c.named && h.c.kind.Thirst != "wrinkled-bulb",
+			h.step.Organ == treatment.OnBulb && h.c.habitID != treatment.BulbPlant &&
+				h.c.named && h.c.kind.Thirst != "wrinkled-bulb",
 			"it has no bulb",
 		)
 	}},
 	{
-		"N37",
+		treatment.NeverPotlessInPot,
 		ops(
 			treatment.SlideLook,
 			treatment.DrainSaucer,
@@ -127,15 +128,15 @@ var guards = []guard{
 		},
 	},
 	{
-		"N04",
+		treatment.NeverCutNothingRegrows,
 		ops(treatment.TrimBranch),
 		func(h *here) verdict { return dropIf(!h.c.branchable(), "its kind does not branch when it is cut") },
 	},
-	{"N04", ops(treatment.CutRot, treatment.Behead), func(h *here) verdict {
+	{treatment.NeverCutNothingRegrows, ops(treatment.CutRot, treatment.Behead), func(h *here) verdict {
 		return dropIf(!h.c.cuttable(h.step), "nothing would grow again from below the cut")
 	}},
 	{
-		"N04",
+		treatment.NeverCutNothingRegrows,
 		ops(
 			treatment.TipCut,
 			treatment.NodeBox,
@@ -152,7 +153,7 @@ var guards = []guard{
 		},
 	},
 	{
-		"N08",
+		treatment.NeverCutOldMarks,
 		ops(treatment.RemoveLeaves, treatment.TrimBranch, treatment.CutRot, treatment.Behead),
 		func(h *here) verdict {
 			return dropIf(
@@ -163,30 +164,32 @@ var guards = []guard{
 		},
 	},
 	{
-		"N11",
+		treatment.NeverPieceTravels,
 		ops(treatment.Insurance, treatment.TipCut, treatment.NodeBox, treatment.LeafCut, treatment.Layer),
 		func(h *here) verdict {
 			return dropIf(len(h.c.travels()) > 0 && !h.free, "what ails it travels with a piece")
 		},
 	},
-	{"N13", ops(treatment.Insurance), func(h *here) verdict { return dropIf(h.c.piece, "it is itself a piece") }},
+	{treatment.NeverPieceOfPiece, ops(treatment.Insurance), func(h *here) verdict {
+		return dropIf(h.c.piece, "it is itself a piece")
+	}},
 	{
-		"N12",
+		treatment.NeverDivideBelowLeast,
 		ops(treatment.PartIt, treatment.Insurance),
 		func(h *here) verdict { return dropIf(!h.c.divisible(h.step), "too little would stay on one side") },
 	},
-	{"N09", shaping, (*here).thirstyTidy},
-	{"N07", ops(treatment.RemoveLeaves), (*here).leafLimit},
-	{"N01", cutOps, func(h *here) verdict {
+	{treatment.NeverTidyThirsty, shaping, (*here).thirstyTidy},
+	{treatment.NeverThirdOfLeaves, ops(treatment.RemoveLeaves), (*here).leafLimit},
+	{treatment.NeverBladeUnclean, cutOps, func(h *here) verdict {
 		return verdict{
 			do:   onlyIf(before, h.step.Op.Does(treatment.Cuts) && h.blade == "elsewhere"),
 			step: h.c.blade(),
 		}
 	}},
-	{"N02", cutOps, func(h *here) verdict {
+	{treatment.NeverBladeAfterInfected, cutOps, func(h *here) verdict {
 		return verdict{do: onlyIf(before, h.step.Op.Does(treatment.Cuts) && h.blade == "dirty"), step: h.c.blade()}
 	}},
-	{"N24", ops(treatment.WashOff, treatment.Loosen, treatment.RootPrune), func(h *here) verdict {
+	{treatment.NeverTangleBrittle, ops(treatment.WashOff, treatment.Loosen, treatment.RootPrune), func(h *here) verdict {
 		palm := h.c.is(treatment.Palm, treatment.Cycad)
 		if palm && h.step.Op == treatment.WashOff && h.step.Params.How != "falls" {
 			s := h.step
@@ -199,62 +202,62 @@ var guards = []guard{
 			"its roots are not made again",
 		)
 	}},
-	{"N42", ops(treatment.Soak, treatment.Flush), (*here).soaking},
-	{"N42", ops(treatment.Flush), func(h *here) verdict {
+	{treatment.NeverSoakRotting, ops(treatment.Soak, treatment.Flush), (*here).soaking},
+	{treatment.NeverSoakRotting, ops(treatment.Flush), func(h *here) verdict {
 		dry := treatment.MineralSet().Has(h.c.habitID) && h.moist != facts.Due && h.moist != facts.Dry
 		return verdict{do: onlyIf(wait, dry && !h.gate), gate: due.With(growth...)}
 	}},
-	{"N43", append(ops(treatment.CupFill), medium...), func(h *here) verdict {
+	{treatment.NeverRootlessWater, append(ops(treatment.CupFill), medium...), func(h *here) verdict {
 		return dropIf(
-			h.c.firstRoots() && !h.gate && h.step.Params.For != "pieces",
+			h.c.firstRoots() && !h.gate && h.step.Params.For != treatment.ForPieces,
 			"no water before its new roots are long enough",
 		)
 	}},
-	{"N52", ops(treatment.PreWater), func(h *here) verdict {
+	{treatment.NeverPreWaterRot, ops(treatment.PreWater), func(h *here) verdict {
 		return dropIf(h.rot || h.c.dry || h.phase() == "resting", "it must stay dry")
 	}},
-	{"N58", append(ops(treatment.FeedIt, treatment.Temper), medium...), (*here).chilled},
-	{"N39", medium, func(h *here) verdict {
-		if !h.openWound() || h.step.Params.For == "pieces" {
+	{treatment.NeverWarmTooFast, append(ops(treatment.FeedIt, treatment.Temper), medium...), (*here).chilled},
+	{treatment.NeverWetOpenCut, medium, func(h *here) verdict {
+		if !h.openWound() || h.step.Params.For == treatment.ForPieces {
 			return verdict{}
 		}
 		return verdict{do: delay, day: h.healed(), why: "the cuts have not closed"}
 	}},
-	{"N40", ops(treatment.FirstWater), func(h *here) verdict {
+	{treatment.NeverWaterBeforeDry, ops(treatment.FirstWater), func(h *here) verdict {
 		dry := h.stemCut() + h.c.stemDry[0]
-		early := h.day < dry && !h.gate && h.step.Params.For != "pieces"
+		early := h.day < dry && !h.gate && h.step.Params.For != treatment.ForPieces
 		return verdict{do: onlyIf(delay, early), day: dry, why: "the cut stays dry"}
 	}},
-	{"N51", nil, (*here).opposites},
-	{"N53", ops(treatment.CoverIt), func(h *here) verdict {
-		shut := h.step.Params.Cover == string(plant.CoverClosed) &&
+	{treatment.NeverOpposites, nil, (*here).opposites},
+	{treatment.NeverClosedCover, ops(treatment.CoverIt), func(h *here) verdict {
+		shut := h.step.Params.Cover == plant.CoverClosed &&
 			(h.c.dry || h.c.kind.Cover == plant.CoverNone || h.c.any(treatment.LeafDiseases()) ||
 				h.c.has(cause.Edema, cause.BroadMite))
 		return dropIf(shut, "still wet air would harm it")
 	}},
-	{"N54", ops(treatment.CoverIt), func(h *here) verdict {
+	{treatment.NeverCoveredInSun, ops(treatment.CoverIt), func(h *here) verdict {
 		return verdict{
 			do:   onlyIf(before, h.sun && !has(h.rest, treatment.ShadeIt)),
 			step: do(treatment.ShadeIt, share(0.4)),
 		}
 	}},
-	{"N57", ops(treatment.Brighten), (*here).brighten},
-	{"N59", ops(treatment.Humidify), func(h *here) verdict {
+	{treatment.NeverLightOnWeak, ops(treatment.Brighten), (*here).brighten},
+	{treatment.NeverHumidDisease, ops(treatment.Humidify), func(h *here) verdict {
 		return dropIf(
 			h.c.any(treatment.LeafDiseases()) || h.c.has(cause.BroadMite, cause.Edema) ||
 				h.c.is(treatment.SucculentRosette, treatment.Cactus),
 			"moist air helps the trouble",
 		)
 	}},
-	{"N62", ops(treatment.FeedIt), (*here).feedHow},
-	{"N60", ops(treatment.FeedIt, treatment.Supplement), (*here).feedWhen},
-	{"N61", ops(treatment.FeedIt, treatment.Supplement), func(h *here) verdict {
+	{treatment.NeverFeedWrongWay, ops(treatment.FeedIt), (*here).feedHow},
+	{treatment.NeverFeedWeak, ops(treatment.FeedIt, treatment.Supplement), (*here).feedWhen},
+	{treatment.NeverFeedDry, ops(treatment.FeedIt, treatment.Supplement), func(h *here) verdict {
 		return dropIf(
 			h.c.firstRoots() && !h.gate && h.step.Params.Where != "leaves",
 			"no water before its new roots are long enough",
 		)
 	}},
-	{"N61", ops(treatment.FeedIt, treatment.Supplement), func(h *here) verdict {
+	{treatment.NeverFeedDry, ops(treatment.FeedIt, treatment.Supplement), func(h *here) verdict {
 		dry := h.moist != facts.Right && h.moist != facts.Wet && h.moist != facts.Soaked
 		return verdict{
 			do: onlyIf(
@@ -265,30 +268,32 @@ var guards = []guard{
 			step: do(treatment.ByRule, water(h.c.betterWater())),
 		}
 	}},
-	{"N63", sprays, (*here).spraying},
-	{"N67", ops(treatment.LabelDrug), func(h *here) verdict {
+	{treatment.NeverProductOnWeak, sprays, (*here).spraying},
+	{treatment.NeverProductTouchesNothing, ops(treatment.LabelDrug), func(h *here) verdict {
 		touched, known := treatment.ClassTouches(h.step.Params.Class)
 		return dropIf(known && !h.c.any(touched), "its class touches nothing that was accepted")
 	}},
-	{"N69", ops(treatment.LabelDrug), func(h *here) verdict {
+	{treatment.NeverCopperHarm, ops(treatment.LabelDrug), func(h *here) verdict {
 		return dropIf(h.step.Params.Class == "copper" && h.c.copperHurts(), "copper kills its leaves")
 	}},
-	{"N70", ops(treatment.Systemic), (*here).systemic},
-	{"N71", poisons, func(h *here) verdict {
+	{treatment.NeverSystemicHarm, ops(treatment.Systemic), (*here).systemic},
+	{treatment.NeverPredatorsPoisoned, poisons, func(h *here) verdict {
 		return dropIf(h.predator != never && h.day-h.predator < 28, "predators are at work")
 	}},
-	{"N74", ops(treatment.WashDown, treatment.Mist, treatment.Soap), func(h *here) verdict {
+	{treatment.NeverSulphurAfterOil, ops(treatment.WashDown, treatment.Mist, treatment.Soap), func(h *here) verdict {
 		return dropIf(h.earthed != never && h.day-h.earthed < 4, "the dust would be washed off")
 	}},
-	{"N77", ops(treatment.Alcohol, treatment.Scrape), func(h *here) verdict {
+	{treatment.NeverWipeBloom, ops(treatment.Alcohol, treatment.Scrape), func(h *here) verdict {
 		return dropIf(h.c.trait(plant.PowderBloom), "its powdery bloom must not be wiped")
 	}},
-	{"N48", ops(treatment.Mist, treatment.WashDown), func(h *here) verdict {
+	{treatment.NeverMistDisease, ops(treatment.Mist, treatment.WashDown), func(h *here) verdict {
 		wetBad := !h.c.wetOK() || h.step.Op == treatment.Mist && h.c.has(cause.Virus)
 		return dropIf(wetBad && !h.free, "it travels in drops")
 	}},
-	{"N05", ops(treatment.Mist), func(h *here) verdict { return dropIf(h.c.wetNo, "its leaves must stay dry") }},
-	{"N84", nil, func(h *here) verdict {
+	{treatment.NeverPartItLacks, ops(treatment.Mist), func(h *here) verdict {
+		return dropIf(h.c.wetNo, "its leaves must stay dry")
+	}},
+	{treatment.NeverUnasked, nil, func(h *here) verdict {
 		o, ok := treatment.OperatorByID(h.step.Op)
 		return dropIf(ok && o.For != "" && !h.c.asked(o), "nothing accepted asks for it")
 	}},

@@ -3,7 +3,6 @@ package compose
 import (
 	"cmp"
 	"slices"
-	"strings"
 
 	"tendermend/core/cause"
 	"tendermend/core/gate"
@@ -76,7 +75,7 @@ func placeWater(c *composer, p *plain) bool {
 }
 
 func placeFlush(c *composer, p *plain) bool {
-	p.step.Params.Water = cmp.Or(c.betterWater(), "low-mineral")
+	p.step.Params.Water = cmp.Or(c.betterWater(), treatment.LowMineral)
 	p.step.Params.ML = num(3 * float64(int(PotML(c.potWidth(), c.shape(c.potWidth())))))
 	if c.sitsOnDay() && len(p.gate) == 0 && p.day <= c.sat+28 {
 		c.leave(string(p.step.Op), "the fresh mix does it")
@@ -96,11 +95,11 @@ func placeShade(_ *composer, p *plain) bool {
 // else when it is ripe.
 func placeOffset(c *composer, p *plain) bool {
 	steps := append(c.cutting(p.step), c.labelled()...)
-	now := strings.HasPrefix(c.Choices.Plantlets, "now") && c.has(cause.OffsetDrain) && len(c.travels()) == 0
+	now := c.Choices.Plantlets.Now() && c.has(cause.OffsetDrain) && len(c.travels()) == 0
 	switch {
 	case now && !c.sitsOnDay():
 		c.draft.sit(treatment.PiecesSit, 0, rankPieces, steps...)
-	case c.Choices.Plantlets == "stay":
+	case c.Choices.Plantlets == treatment.SideStay:
 		c.leave(string(p.step.Op), "the carer lets it stay")
 	default:
 		c.draft.hold(treatment.PiecesSit, p.gate, "", steps...)
@@ -113,14 +112,14 @@ func placeCutRot(c *composer, p *plain) bool {
 	if c.sitsOnDay() && c.sat == p.day {
 		rank = rankRoot + 1
 	}
-	dry := do(treatment.DryCut, organ("body"), with(func(q *treatment.Params) { q.Hours = num(4) }))
+	dry := do(treatment.DryCut, organ(treatment.OnBody), with(func(q *treatment.Params) { q.Hours = num(4) }))
 	c.draft.sit(treatment.LeafSit, p.day, rank, slices.Concat(c.cutting(p.step), []step{dry}, c.bag())...)
 	return true
 }
 
 func placeDrug(c *composer, p *plain) bool {
 	s := p.step
-	s.Params.Where = s.Organ
+	s.Params.Where = string(s.Organ)
 	if c.Choices.Drug == "copper" && s.Params.Class == "bacteria" {
 		if c.copperHurts() {
 			c.leave("copper", "it kills the leaves of this kind")
@@ -129,7 +128,7 @@ func placeDrug(c *composer, p *plain) bool {
 		}
 	}
 	steps := []step{s}
-	if s.Organ == "leaf" {
+	if s.Organ == treatment.OnLeaf {
 		steps = append(steps, c.dried()...)
 	}
 	c.draft.sit(treatment.SpraySit, p.day, rankSpray, steps...)

@@ -76,12 +76,9 @@ func (c *composer) bears(op treatment.OperatorID) bool {
 }
 
 // sideOf is the operator that a side of the dispute stands for.
-func sideOf(choice string) treatment.OperatorID {
-	switch choice {
-	case "neem":
+func sideOf(choice treatment.Side) treatment.OperatorID {
+	if choice == treatment.SideNeem {
 		return treatment.Oil
-	case "":
-		return ""
 	}
 	return treatment.OperatorID(choice)
 }
@@ -95,7 +92,7 @@ func (c *composer) sides(p cause.ID) (ops []treatment.OperatorID) {
 			c.barred(op, p) {
 			continue
 		}
-		if op == treatment.Systemic && c.Choices.PestFirst != string(op) {
+		if op == treatment.Systemic && c.Choices.PestFirst != treatment.Side(op) {
 			continue // never unless the carer wants it
 		}
 		if op == treatment.RemoveLeaves || op == treatment.Traps {
@@ -129,7 +126,7 @@ func (c *composer) predatorsFail(p cause.ID) bool {
 	mites := among(p, cause.SpiderMite, cause.FlatMite, cause.BroadMite)
 	return mites && c.humidity < 55 || len(c.pests) > 1 || p == cause.Thrips && (c.airC > 27 || c.airC < 18) ||
 		c.has(cause.SoftRot, cause.Acidovorax, cause.BlackRot, cause.FungalSpot, cause.BacterialSpot,
-			cause.RootRot, cause.BaseRot) || c.Choices.RootRinse == "label"
+			cause.RootRot, cause.BaseRot) || c.Choices.RootRinse == treatment.SideLabel
 }
 
 // product chooses one product for all the leaf pests together, where one
@@ -172,8 +169,8 @@ func (c *composer) sideFor(p cause.ID, want treatment.OperatorID) treatment.Oper
 		why = beesOrFood
 	}
 	c.leave(string(want), why)
-	if c.Choices.PestFirst != string(want) {
-		c.leave(c.Choices.PestFirst, "as above")
+	if c.Choices.PestFirst != treatment.Side(want) {
+		c.leave(string(c.Choices.PestFirst), "as above")
 	}
 	return pick
 }
@@ -295,7 +292,7 @@ func (c *composer) stripInfested(list []cause.ID) {
 	if c.leafless || c.thirsty || c.tender() {
 		return
 	}
-	s := do(treatment.RemoveLeaves, organ("leaf"), what("infested"))
+	s := do(treatment.RemoveLeaves, organ(treatment.OnLeaf), what("infested"))
 	n := c.Facts.Infested
 	switch {
 	case c.Choices.RemoveShare.Known:

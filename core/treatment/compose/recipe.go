@@ -123,8 +123,8 @@ const (
 // rootWork is what a root sitting does.
 type rootWork struct {
 	kind rootKind
-	cut  string // organ that rots and is cut
-	drug string // class of label product for the cut
+	cut  treatment.Organ // organ that rots and is cut
+	drug string          // class of label product for the cut
 	// cover caps the cover afterwards; empty for none at all.
 	cover plant.Cover
 	daily int // for how many days it is looked at daily
@@ -145,7 +145,7 @@ func roots(kind rootKind, opts ...rootOption) item {
 	}
 }
 
-func cutting(organ string) rootOption {
+func cutting(organ treatment.Organ) rootOption {
 	return func(w *rootWork) { w.cut, w.live = organ, true }
 }
 func drug(class string) rootOption     { return func(w *rootWork) { w.drug = class } }
@@ -247,11 +247,11 @@ func leaves(mush bool, day int) item {
 type pieceWork struct {
 	ops   []treatment.OperatorID
 	why   string // piece: it is one; mother: she is lost; wish
-	organ string
+	organ treatment.Organ
 	cover plant.Cover
 }
 
-func pieces(why, organ string, cover plant.Cover, ops ...treatment.OperatorID) item {
+func pieces(why string, organ treatment.Organ, cover plant.Cover, ops ...treatment.OperatorID) item {
 	return func(a *agenda, _ cause.ID) {
 		if a.pieces == nil {
 			a.pieces = &pieceWork{ops, why, organ, cover}

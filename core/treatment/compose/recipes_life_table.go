@@ -49,7 +49,7 @@ var lifeRecipes = []recipe{
 		[]item{
 			at(0, t.HoldFeed, until(toDay(365))),
 			at(28, t.Look),
-			when(gate.Gate{gate.See(gate.GrownOffset)}, t.TakeOffset, organ("pup")),
+			when(gate.Gate{gate.See(gate.GrownOffset)}, t.TakeOffset, organ(t.OnPup)),
 		},
 	},
 	{cause.BudBlast, all, []item{at(0, t.ByRule), at(28, t.Look)}},

@@ -38,7 +38,7 @@ var pestRecipes = []recipe{
 		at(
 			1,
 			t.LabelDrug,
-			organ("leaf"),
+			organ(t.OnLeaf),
 			with(func(p *t.Params) { p.Class, p.DoseTyped = "bacteria", true }),
 		), at(5, t.Look, every(5, fortnight))}},
 	{cause.PetalBlight, all, []item{stripIt, at(0, t.Air), at(5, t.Look, every(5, fortnight))}},

@@ -48,7 +48,7 @@ var rotRecipes = []recipe{
 		join(
 			uncut,
 			[]item{
-				at(1, t.LabelDrug, organ("stem"), with(func(p *t.Params) { p.Class, p.DoseTyped = "oomycete", true })),
+				at(1, t.LabelDrug, organ(t.OnStem), with(func(p *t.Params) { p.Class, p.DoseTyped = "oomycete", true })),
 				at(1, t.Look, every(1, toDay(14))),
 			},
 		),
@@ -69,7 +69,7 @@ var rotRecipes = []recipe{
 		cause.SoftRot,
 		leafless,
 		[]item{
-			at(0, t.CutRot, organ("body"), with(func(p *t.Params) { p.BeyondCM = num(2) })),
+			at(0, t.CutRot, organ(t.OnBody), with(func(p *t.Params) { p.BeyondCM = num(2) })),
 			at(0, t.Air),
 			at(0, t.HoldWater, until(due)),
 			at(1, t.Look, every(1, toDay(7))),
@@ -82,7 +82,7 @@ var rotRecipes = []recipe{
 		[]item{
 			leaves(true, 0),
 			at(0, t.Air),
-			at(1, t.LabelDrug, organ("leaf"), with(func(p *t.Params) { p.Class, p.DoseTyped = "bacteria", true })),
+			at(1, t.LabelDrug, organ(t.OnLeaf), with(func(p *t.Params) { p.Class, p.DoseTyped = "bacteria", true })),
 			at(1, t.Look, every(1, toDay(7))),
 			at(3, t.ByRule, what("medium only, morning")),
 		},

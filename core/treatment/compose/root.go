@@ -107,7 +107,7 @@ func (c *composer) following(days, rank int, steps ...step) {
 // dryDay is on which day after the sitting the first water comes: the middle of
 // the dry range, rounded up; its end where live rot was cut; its beginning where
 // the carer wants it at once and no stem was cut.
-func (c *composer) dryDay(organ string, live bool) int {
+func (c *composer) dryDay(organ treatment.Organ, live bool) int {
 	r := c.rootDry
 	if organ != "" && organ != "roots" {
 		r = c.stemDry
@@ -115,14 +115,14 @@ func (c *composer) dryDay(organ string, live bool) int {
 	switch {
 	case live:
 		return r[1]
-	case c.Choices.FirstWater == "at once" && !c.orchid && !c.dry && (organ == "" || organ == "roots"):
+	case c.Choices.FirstWater == treatment.SideAtOnce && !c.orchid && !c.dry && (organ == "" || organ == "roots"):
 		return r[0]
 	}
 	return int(math.Ceil(float64(r[0]+r[1]) / 2))
 }
 
 // wound is the organ that is cut besides roots; empty for none.
-func (r rootWork) wound() string {
+func (r rootWork) wound() treatment.Organ {
 	if r.cut == "" && r.part {
 		return "rhizome"
 	}
@@ -160,16 +160,16 @@ func (c *composer) unpotting(r rootWork, tray bool) []step {
 		out = append(out, do(treatment.RemovePlug))
 	}
 	if r.sheaths && c.habitID == treatment.Sympodial {
-		out = append(out, do(treatment.PullDead, organ("sheaths")))
+		out = append(out, do(treatment.PullDead, organ(treatment.OnSheaths)))
 	}
 	if r.scales {
-		out = append(out, do(treatment.PullDead, organ("bulb")))
+		out = append(out, do(treatment.PullDead, organ(treatment.OnBulb)))
 	}
-	doubtful := cmp.Or(c.Choices.DryRoots, "keep")
+	doubtful := cmp.Or(c.Choices.DryRoots, treatment.SideKeep)
 	return append(
 		out,
 		do(treatment.Tally),
-		do(treatment.TrimDead, organ("roots"), with(func(p *treatment.Params) { p.Doubtful = doubtful })),
+		do(treatment.TrimDead, organ(treatment.OnRoots), with(func(p *treatment.Params) { p.Doubtful = string(doubtful) })),
 		c.blade(),
 	)
 }
@@ -208,7 +208,7 @@ func (c *composer) cleaning(r rootWork, tray bool) (out []step) {
 		out = append(out, c.blade())
 	}
 	if r.part {
-		out = append(out, do(treatment.PartIt, organ("rhizome"), with(func(p *treatment.Params) { p.N = num(2) })))
+		out = append(out, do(treatment.PartIt, organ(treatment.OnRhizome), with(func(p *treatment.Params) { p.N = num(2) })))
 		out = append(out, c.blade())
 	}
 	out = append(out, c.rinse(r)...)
@@ -230,7 +230,8 @@ func (c *composer) cleaning(r rootWork, tray bool) (out []step) {
 	}
 	return append(
 		out,
-		do(treatment.DryCut, organ(cmp.Or(r.cut, "roots")), with(func(p *treatment.Params) { p.Hours = num(hours) })),
+		do(treatment.DryCut, organ(cmp.Or(r.cut, treatment.OnRoots)),
+			with(func(p *treatment.Params) { p.Hours = num(hours) })),
 	)
 }
 
@@ -252,23 +253,23 @@ func (c *composer) dressing(r rootWork) []step {
 func (c *composer) rinse(r rootWork) []step {
 	switch {
 	case r.drug != "":
-		return []step{c.label(r.drug, cmp.Or(r.cut, "roots"), "roots")}
-	case c.Choices.RootRinse == "peroxide" && c.is(treatment.JewelOrchid, treatment.Fern):
+		return []step{c.label(r.drug, cmp.Or(r.cut, treatment.OnRoots), "roots")}
+	case c.Choices.RootRinse == treatment.SidePeroxide && c.is(treatment.JewelOrchid, treatment.Fern):
 		c.leave("peroxide", "its fine roots do not bear it; water is taken")
-	case c.Choices.RootRinse == "peroxide":
+	case c.Choices.RootRinse == treatment.SidePeroxide:
 		if p, ok := c.peroxide("roots", 0.015, 200); ok {
 			return []step{p}
 		}
-	case c.Choices.RootRinse == "label" && c.has(cause.RootRot, cause.BlackRot, cause.BaseRot):
+	case c.Choices.RootRinse == treatment.SideLabel && c.has(cause.RootRot, cause.BlackRot, cause.BaseRot):
 		return []step{c.label("oomycete", "roots", "roots")}
-	case c.Choices.RootRinse == "label":
+	case c.Choices.RootRinse == treatment.SideLabel:
 		c.leave("label-drug", "no water mould is accepted: it would touch nothing")
 	case c.Choices.RootRinse == "soap":
 		conc := 0.0004
 		return []step{
 			do(
 				treatment.Soap,
-				organ("roots"),
+				organ(treatment.OnRoots),
 				with(
 					func(p *treatment.Params) { p.Conc, p.Where, p.How = num(conc), "roots", "rinsed after a minute" },
 				),
@@ -279,7 +280,7 @@ func (c *composer) rinse(r rootWork) []step {
 }
 
 // peroxide is used up to 3 % and never from a stronger stock.
-func (c *composer) peroxide(where string, strength, ml float64) (step, bool) {
+func (c *composer) peroxide(where treatment.Organ, strength, ml float64) (step, bool) {
 	stock := c.Choices.PeroxidePct.Or(3) / 100
 	if stock > 0.03 {
 		c.leave("peroxide", fmt.Sprintf("%.0f %% is dangerous to handle: buy 3 %%", stock*100))
@@ -291,7 +292,7 @@ func (c *composer) peroxide(where string, strength, ml float64) (step, bool) {
 }
 
 // label is a product by its label: the carer types its dose.
-func (c *composer) label(class, organName, where string) step {
+func (c *composer) label(class string, organName treatment.Organ, where string) step {
 	return do(treatment.LabelDrug, organ(organName), with(func(p *treatment.Params) {
 		p.Class, p.Where, p.DoseTyped = class, where, true
 	}))

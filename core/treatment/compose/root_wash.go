@@ -73,8 +73,9 @@ func (c *composer) setIn(op treatment.OperatorID) step {
 func (c *composer) piecesPotted() []step {
 	return []step{
 		c.forPieces(),
-		do(treatment.PotIn, organ("pieces"), with(func(p *treatment.Params) { p.For, p.How = "pieces", "barely damp" })),
-		do(treatment.Label, organ("pieces")),
+		do(treatment.PotIn, organ(treatment.OnPieces),
+			with(func(p *treatment.Params) { p.For, p.How = treatment.ForPieces, "barely damp" })),
+		do(treatment.Label, organ(treatment.OnPieces)),
 	}
 }
 
@@ -90,7 +91,7 @@ func (c *composer) scalded(r rootWork) []step {
 func (c *composer) forPieces() step {
 	mix, from := c.mix()
 	return do(treatment.ReadyPot, with(func(p *treatment.Params) {
-		p.For, p.PotWidthCM, p.Mix, p.MixFrom = "pieces", num(6), mix, from
+		p.For, p.PotWidthCM, p.Mix, p.MixFrom = treatment.ForPieces, num(6), mix, from
 		if mix != nil {
 			p.VolumeML = num(math.Round(MixML(6, 0, false, "usual")))
 		}

@@ -71,8 +71,8 @@ func (c *composer) savedTips(r rootWork) []step {
 	}
 	beside := with(func(p *treatment.Params) { p.N, p.How = num(4), "beside the mother" })
 	return c.cutting(
-		do(treatment.TipCut, organ("tip"), beside),
-		do(treatment.NodeBox, organ("node"), with(func(p *treatment.Params) { p.N = num(12) })),
+		do(treatment.TipCut, organ(treatment.OnTip), beside),
+		do(treatment.NodeBox, organ(treatment.OnNode), with(func(p *treatment.Params) { p.N = num(12) })),
 	)
 }
 
@@ -164,7 +164,7 @@ func (c *composer) largePot() {
 	}
 	w := c.potWidth()
 	sitting := []step{do(treatment.Unpot, with(func(p *treatment.Params) { p.To, p.How = "hand", "two persons" })),
-		do(treatment.RootPrune, organ("roots"))}
+		do(treatment.RootPrune, organ(treatment.OnRoots))}
 	sitting = append(sitting, c.labelled()...)
 	sitting = append(sitting, c.bag()...)
 	var before []step

@@ -215,7 +215,7 @@ func (c *composer) chooseSchool() {
 	list := scores(c.subject)
 	best := list[0]
 	want := treatment.School(c.Choices.School)
-	if c.change && want == "" && c.Choices.Aim != "mount" {
+	if c.change && want == "" && c.Choices.Aim != treatment.SideMount {
 		want = treatment.School(c.Choices.Aim)
 	}
 	if c.change && want == "" {

@@ -102,10 +102,10 @@ func (c *composer) covers(most plant.Cover) []step {
 		got = min2(got, plant.CoverOpen)
 	}
 	got = min2(got, most)
-	switch c.Choices.Cover {
-	case "open":
+	if c.Choices.Cover == treatment.SideOpen {
 		got = min2(got, plant.CoverOpen)
-	case "none":
+	}
+	if c.Choices.Cover == treatment.SideNone {
 		got = plant.CoverNone
 	}
 	switch {
@@ -121,7 +121,7 @@ func (c *composer) covers(most plant.Cover) []step {
 	if got == plant.CoverNone {
 		return nil
 	}
-	return []step{do(treatment.CoverIt, every(1, weaned), with(func(p *treatment.Params) { p.Cover = string(got) }))}
+	return []step{do(treatment.CoverIt, every(1, weaned), with(func(p *treatment.Params) { p.Cover = got }))}
 }
 
 func min2(a, b plant.Cover) plant.Cover {
@@ -149,7 +149,7 @@ func (c *composer) firstWater(w float64, light bool) []step {
 }
 
 // betterWater names the water, where tap water is not right.
-func (c *composer) betterWater() string {
+func (c *composer) betterWater() treatment.Water {
 	if c.habitID == treatment.Carnivore || c.has(cause.WaterQuality, cause.SoftenedWater, cause.Fluoride) {
 		return "low-mineral"
 	}

@@ -161,9 +161,9 @@ func idleBag(out, rest []step, last bool) bool {
 
 // onceKey tells steps apart that are done once in a sitting.
 func onceKey(s step) string {
-	key := string(s.Op) + s.Params.Colour + s.Params.For
+	key := string(s.Op) + s.Params.Colour + string(s.Params.For)
 	if s.Op == treatment.PullDead {
-		key += s.Organ
+		key += string(s.Organ)
 	}
 	return key
 }

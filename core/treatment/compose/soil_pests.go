@@ -125,8 +125,8 @@ func (c *composer) gnats() {
 		rule != plant.CupWater &&
 		rule != plant.Reservoir
 	switch {
-	case c.Choices.Gnats == "larvicide": // alone
-	case dryable && c.Choices.Gnats == "grit":
+	case c.Choices.Gnats == treatment.SideLarvicide: // alone
+	case dryable && c.Choices.Gnats == treatment.SideGrit:
 		c.draft.at(0, rankAfter, do(treatment.TopDress, what("1 cm of grit")))
 	case dryable:
 		c.draft.at(0, rankAfter, do(treatment.DryTop))

@@ -72,12 +72,12 @@ func (c *composer) sprayOnce(list []cause.ID, op treatment.OperatorID, class str
 				p.Conc = num(0.015)
 			}
 		}
-		s := do(op, organ("leaf"))
+		s := do(op, organ(treatment.OnLeaf))
 		s.Params = p
 		steps = append(steps, s)
 		steps = append(steps, c.rinsed()...)
 	case treatment.Oil:
-		s := do(op, organ("leaf"))
+		s := do(op, organ(treatment.OnLeaf))
 		s.Params = treatment.Params{ML: p.ML, DoseTyped: true}
 		steps = append(steps, s)
 		steps = append(steps, c.rinsed()...)

@@ -44,7 +44,7 @@ func (c *composer) leavesOff() {
 		c.leaf = nil
 		return
 	}
-	l := do(treatment.RemoveLeaves, organ("leaf"), what("marked"), func(s *step) { s.Cause = c.leaf.cause })
+	l := do(treatment.RemoveLeaves, organ(treatment.OnLeaf), what("marked"), func(s *step) { s.Cause = c.leaf.cause })
 	l.Params.Share = num(0.25)
 	if c.leaf.mush {
 		l.Params.What, l.Params.Mush = "mush", true
@@ -58,20 +58,20 @@ func (c *composer) spikes() {
 	if c.Facts.Spikes.Known && c.Facts.Spikes.Value == 0 {
 		return
 	}
-	keep := strings.HasPrefix(c.Choices.Spikes, "keep")
+	keep := c.Choices.Spikes.Keeps()
 	if keep && c.Choices.Spikes != "keep one" {
 		c.leave(string(treatment.StripSpikes), "the carer keeps the spike")
 		return
 	}
 	s := do(
 		treatment.StripSpikes,
-		organ("spike"),
+		organ(treatment.OnSpike),
 		with(func(p *treatment.Params) { p.What, p.CMAbove = "all", num(2) }),
 	)
 	if keep {
 		s.Params.What, s.Params.Part = "all but one", "one kept"
 	}
-	if c.Facts.Plantlets.Or(0) > 0 && !strings.HasPrefix(c.Choices.Plantlets, "now") {
+	if c.Facts.Plantlets.Or(0) > 0 && !c.Choices.Plantlets.Now() {
 		s.Params.OverKeiki, s.Params.At, s.Params.CMAbove = true, "above the plantlet", treatment.Number{}
 	}
 	if c.habitID == treatment.WaxVine {
@@ -84,14 +84,14 @@ func (c *composer) spikes() {
 func (c *composer) heart() {
 	var steps []step
 	steps = append(steps, c.blade())
-	steps = append(steps, do(treatment.CrownDrain), do(treatment.PickCrown, organ("crown")))
+	steps = append(steps, do(treatment.CrownDrain), do(treatment.PickCrown, organ(treatment.Crown)))
 	steps = append(steps, c.crownDry(treatment.Crown, treatment.Cup)...)
 	switch {
-	case c.crown.drug != "" || c.Choices.CrownDose == "label":
+	case c.crown.drug != "" || c.Choices.CrownDose == treatment.SideLabel:
 		class := cmp.Or(c.crown.drug, "bacteria")
 		steps = append(steps, c.label(class, "crown", "crown"))
 		steps = append(steps, c.crownDry(treatment.Crown, treatment.Cup)...)
-	case c.Choices.CrownDose == "peroxide":
+	case c.Choices.CrownDose == treatment.SidePeroxide:
 		if p, ok := c.peroxide("crown", 0.03, 3); ok {
 			steps = append(steps, p)
 			steps = append(steps, c.crownDry(treatment.Crown, treatment.Cup)...)
@@ -104,13 +104,13 @@ func (c *composer) heart() {
 // neckSitting roots the crown again above a rotten neck.
 func (c *composer) neckSitting() {
 	w := c.rescueWidth(true)
-	saved := do(treatment.Insurance, organ("leaf"), with(func(p *treatment.Params) { p.N = num(2) }))
-	cut := do(treatment.Behead, organ("neck"))
+	saved := do(treatment.Insurance, organ(treatment.OnLeaf), with(func(p *treatment.Params) { p.N = num(2) }))
+	cut := do(treatment.Behead, organ(treatment.OnNeck))
 	var steps []step
 	steps = c.cutting(saved, cut)
 	steps = append(
 		steps,
-		do(treatment.DryCut, organ("stem"), with(func(p *treatment.Params) { p.Hours = num(2) })),
+		do(treatment.DryCut, organ(treatment.OnStem), with(func(p *treatment.Params) { p.Hours = num(2) })),
 		do(treatment.PotIn, with(func(p *treatment.Params) { p.Depth = "in" })),
 	)
 	steps = append(steps, c.labelled()...)
@@ -159,7 +159,7 @@ func (c *composer) makePieces() {
 	}
 	steps := c.cutting(c.pieceCuts(ops, organName)...)
 	if organName == "segment" {
-		steps = append(steps, do(treatment.DryCut, organ("segment"),
+		steps = append(steps, do(treatment.DryCut, organ(treatment.OnSegment),
 			with(func(q *treatment.Params) { q.Hours, q.For = num(20), "pieces" })))
 	}
 	steps = append(steps, do(treatment.Label))
@@ -174,8 +174,8 @@ func (c *composer) makePieces() {
 }
 
 // pieceCuts are the cuts that give pieces, each with its number.
-func (c *composer) pieceCuts(ops []treatment.OperatorID, organName string) (cuts []step) {
-	organs := map[treatment.OperatorID]string{
+func (c *composer) pieceCuts(ops []treatment.OperatorID, organName treatment.Organ) (cuts []step) {
+	organs := map[treatment.OperatorID]treatment.Organ{
 		treatment.NodeBox: "node",
 		treatment.TipCut:  "tip",
 		treatment.LeafCut: "leaf",
@@ -294,9 +294,9 @@ func (c *composer) boxLater(day int) {
 		rooted,
 		"",
 		c.forPieces(),
-		do(treatment.PotPieces, organ("pieces")),
-		do(treatment.Label, organ("pieces")),
-		do(treatment.FirstWater, how("through"), with(func(p *treatment.Params) { p.For = "pieces" })),
+		do(treatment.PotPieces, organ(treatment.OnPieces)),
+		do(treatment.Label, organ(treatment.OnPieces)),
+		do(treatment.FirstWater, how("through"), with(func(p *treatment.Params) { p.For = treatment.ForPieces })),
 	)
 	c.draft.gate(newLeaf, do(treatment.Harden, with(func(p *treatment.Params) { p.Days = num(12) })))
 }
@@ -319,7 +319,7 @@ func (c *composer) offsets() {
 	if len(c.travels()) > 0 {
 		waits = waits.With(gate.IsFree())
 	}
-	if strings.HasPrefix(ch, "now") && len(c.travels()) == 0 {
+	if ch.Now() && len(c.travels()) == 0 {
 		if c.sat == 0 || c.root == nil {
 			c.draft.sit(treatment.PiecesSit, 0, rankPieces, steps...)
 			return

@@ -45,7 +45,7 @@ func (x *subject) branchable() bool {
 	)
 }
 
-var lowOrgans = []string{"rhizome", "corm", "bulb", "crown", "base", ""}
+var lowOrgans = []treatment.Organ{"rhizome", "corm", "bulb", "crown", "base", ""}
 
 // cuttable says whether a rot cut leaves something that grows.
 func (x *subject) cuttable(s step) bool {
@@ -58,7 +58,7 @@ func (x *subject) cuttable(s step) bool {
 			treatment.CaneFoliage, treatment.AroidVine, treatment.Woody):
 		return true
 	case x.habitID == treatment.Gesneriad:
-		return s.Organ == "neck" || s.Organ == "stem" || s.Organ == ""
+		return s.Organ == treatment.OnNeck || s.Organ == treatment.OnStem || s.Organ == ""
 	case x.habitID == treatment.Monopodial:
 		return x.Facts.RootsAbove.Or(0) >= 3
 	case x.habitID == treatment.Bromeliad:
@@ -93,7 +93,8 @@ func (x *subject) pointGone() bool {
 
 // divisible says whether enough stays on both sides of a division.
 func (x *subject) divisible(s step) bool {
-	sorted := s.Op == treatment.PartIt && (x.has(cause.Detached) || s.Organ == "pieces" || x.any(treatment.Rots()))
+	sorted := s.Op == treatment.PartIt &&
+		(x.has(cause.Detached) || s.Organ == treatment.OnPieces || x.any(treatment.Rots()))
 	if sorted {
 		return true
 	}
@@ -108,7 +109,7 @@ func (x *subject) divisible(s step) bool {
 	case x.is(treatment.Sympodial, treatment.WinterDeciduous) && s.Op == treatment.PartIt:
 		return g.Value >= 6
 	case x.is(treatment.Sympodial, treatment.WinterDeciduous):
-		return g.Value >= 4 || s.Organ == "keiki"
+		return g.Value >= 4 || s.Organ == treatment.OnKeiki
 	case s.Op == treatment.PartIt:
 		return g.Value >= 4
 	}
@@ -277,7 +278,7 @@ func (h *here) opposites() verdict {
 }
 
 func closesCover(s step) bool {
-	return s.Op == treatment.CoverIt && s.Params.Cover == string(plant.CoverClosed)
+	return s.Op == treatment.CoverIt && s.Params.Cover == plant.CoverClosed
 }
 
 // tooWet says that too much water is what ails it.
@@ -450,7 +451,7 @@ func (h *here) spraying() verdict {
 func (h *here) onLeaves() bool {
 	return h.step.Op != treatment.LabelDrug ||
 		(h.c.any(treatment.LeafDiseases()) || len(h.c.pests) > 0) &&
-			!slices.Contains(below, h.step.Organ) && h.step.Organ != "crown"
+			!slices.Contains(below, h.step.Organ) && h.step.Organ != treatment.Crown
 }
 
 // filmed says when leaves bear a product on them.

@@ -150,7 +150,7 @@ func (c *composer) potWords(s step) string {
 	if p.Shape != "" && p.Shape != "usual" {
 		said += ", " + p.Shape
 	}
-	if p.For == "pieces" {
+	if p.For == treatment.ForPieces {
 		said += " for the pieces"
 	}
 	if p.VolumeML.Known {

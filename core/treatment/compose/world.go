@@ -142,7 +142,7 @@ func (w *world) infects(s step) bool {
 
 // do carries a step out.
 func (w *world) do(s step) {
-	pieces := s.Params.For == "pieces" || s.Organ == "pieces"
+	pieces := s.Params.For == treatment.ForPieces || s.Organ == treatment.OnPieces
 	if s.Op.Does(treatment.Cuts) {
 		w.cut(s)
 	}
@@ -256,7 +256,7 @@ func (w *world) leafShare(p treatment.Params) float64 {
 	return 0
 }
 
-var below = []string{"roots", "soil", "medium", "rhizome", "stem", "bulb", "body", "corm", "base"}
+var below = []treatment.Organ{"roots", "soil", "medium", "rhizome", "stem", "bulb", "body", "corm", "base"}
 
 // wets says which parts get wet.
 func (w *world) wets(s step) {
@@ -285,7 +285,7 @@ func (w *world) wetBy(s step) []treatment.Organ {
 			return all
 		}
 	case treatment.Peroxide:
-		if s.Organ == "crown" {
+		if s.Organ == treatment.Crown {
 			return []treatment.Organ{treatment.Crown}
 		}
 	case treatment.WashOff, treatment.ClearMoss:

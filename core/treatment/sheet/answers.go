@@ -1,6 +1,7 @@
 package sheet
 
 import (
+	"cmp"
 	"slices"
 	"strings"
 
@@ -168,7 +169,7 @@ func (a Answers) fill(s *treatment.Situation) {
 }
 
 // inRecord are words that stand in records for sides that plans name otherwise.
-var inRecord = map[string]string{
+var inRecord = map[string]treatment.Side{
 	"fungicide": "label",
 	"cut":       "off today",
 	"keep-one":  "keep one",
@@ -179,29 +180,24 @@ var inRecord = map[string]string{
 	"dry-top":   "dry top",
 }
 
-func side(s string) string {
-	if known, ok := inRecord[s]; ok {
-		return known
-	}
-	return s
-}
+func side(s string) treatment.Side { return cmp.Or(inRecord[s], treatment.Side(s)) }
 
 func (a Answers) choices() treatment.Choices {
 	c := treatment.Choices{
-		School:      a.School,
+		School:      treatment.School(a.School),
 		RootRinse:   side(a.RootWash),
 		Spikes:      side(a.Spikes),
-		Plantlets:   a.Plantlets,
-		DryRoots:    a.DryRoots,
-		PestFirst:   a.PestFirst,
+		Plantlets:   treatment.Side(a.Plantlets),
+		DryRoots:    treatment.Side(a.DryRoots),
+		PestFirst:   treatment.Side(a.PestFirst),
 		Newcomer:    side(a.Arrivals),
-		CutDressing: a.CutDressing,
-		CrownDose:   a.CrownDose,
-		Cover:       a.Cover,
+		CutDressing: treatment.Side(a.CutDressing),
+		CrownDose:   treatment.Side(a.CrownDose),
+		Cover:       treatment.Side(a.Cover),
 		FirstWater:  side(a.FirstWater),
 		Succulent:   side(a.Succulent),
 		Gnats:       side(a.Gnats),
-		Aim:         a.Aim,
+		Aim:         treatment.Side(a.Aim),
 	}
 	if strings.TrimSpace(a.SetAside) != "" {
 		c.Override = facts.Said(true)

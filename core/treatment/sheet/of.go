@@ -56,8 +56,8 @@ func identify(p treatment.Plan) [][]string {
 		}
 		for _, x := range s.Steps {
 			id := string(x.Op) + "@" + when
-			if x.Organ != "" && x.Organ != "roots" && x.Organ != "leaf" {
-				id += "." + strings.ReplaceAll(x.Organ, " ", "-")
+			if x.Organ != "" && x.Organ != treatment.OnRoots && x.Organ != treatment.OnLeaf {
+				id += "." + strings.ReplaceAll(string(x.Organ), " ", "-")
 			}
 			seen[id]++
 			if n := seen[id]; n > 1 {
@@ -232,7 +232,7 @@ func (w *writing) sitting(out *Plan, i int, sit treatment.Sitting, ids []string)
 // step writes one step, with what its tick will say in the record.
 func (w *writing) step(x treatment.Step, id string, on day.Day) Step {
 	st := step(w.s, x, id)
-	if x.Op == treatment.ReadyPot && x.Params.For != "pieces" {
+	if x.Op == treatment.ReadyPot && x.Params.For != treatment.ForPieces {
 		w.laid = &x.Params
 	}
 	if makes, writes := treatment.EffectOf(treatment.Done{Step: x, Laid: w.laid}); writes {

@@ -101,7 +101,7 @@ func TestAChangedPlanSaysWhatItGoesAgainst(t *testing.T) {
 	a.Edits = []sheet.Edit{{Step: "clean-blade@d0", LeaveOut: true}}
 	left := made(t, s, a)
 	require.NotEmpty(t, left.Breaches)
-	assert.Equal(t, treatment.RuleID("N01"), left.Breaches[0].Rule)
+	assert.Equal(t, treatment.RuleID(treatment.NeverBladeUnclean), left.Breaches[0].Rule)
 	a.Edits = []sheet.Edit{{Step: "unpot@d0", Day: p(3)}}
 	for _, x := range made(t, s, a).Sheet.Steps {
 		if x.Op == "wash-off" {
