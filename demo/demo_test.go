@@ -49,7 +49,8 @@ func TestTheClinicShowsEveryKindOfCase(t *testing.T) {
 			beside++
 		}
 	}
-	for _, wanted := range []string{"arrived", "examined", "watched", "mending", "mended", "lost", "given-away", "kept-under-watch"} {
+	for _, wanted := range []string{"arrived", "examined", "watched", "mending", "mended", "lost", "given-away",
+		"kept-under-watch"} {
 		assert.Positive(t, standing[wanted], wanted)
 	}
 	assert.Positive(t, stalled, "a stall")

@@ -69,14 +69,24 @@ func TestNoSeriousFindingByAxe(t *testing.T) {
 		p.click(by("button", "Open the demo clinic"))
 		p.see("Today’s walk")
 		for _, view := range []struct{ path, wait string }{
-			{"/", "Today’s walk"}, {"/plants", "in the collection"}, {"/plants/new", "How it grows"}, {"/places", "order of the walk"},
-			{plantPath("T-014"), "looks in"}, {plantPath("T-014") + "?check", "Record the check-in"}, {plantPath("T-032") + "/examine", "What it may be"},
-			{plantPath("T-032") + "/do", "What is safe"}, {plantPath("T-008") + "/do", "steps to do"}, {plantPath("T-014") + "/record", "entries"},
-			{plantPath("T-021") + "/growths", "What it grew"}, {plantPath("T-021") + "/pictures", "Then and now"}, {plantPath("T-021") + "/pictures?measure=", "Tap both ends"},
-			{plantPath("T-003") + "/look-back", "How long each stage"}, {"/look-back", "How they ended"}, {"/exchange", "Take out"},
-			{plantPath("T-014") + "/measure", "Root tally"}, {plantPath("T-008") + "/work", "still to do"}, {"/sale", "Pick how it grows"}, {"/bench", "A pot for the live roots"}, {"/bench/mix", "Ingredient"},
-			{"/bench/feed", "Feed in the water"}, {"/bench/cupboard", "is counted against its steps"}, {"/household", "Who lives here?"}, {"/handbook/confirmed", "The cases"}, {"/handbook/kinds/alocasia-zebrina", "Pests that come"},
-			{"/handbook/habits/fern", "Kinds that grow so"}, {"/handbook/signs/root.mushy", "Looks like"}, {"/handbook", "Open a cause, a sign"}, {"/handbook/causes/root-rot", "Mistaken for"}, {"/handbook/look-alikes?causes=drought,root-rot", "Tell them apart"},
+			{"/", "Today’s walk"}, {"/plants", "in the collection"}, {"/plants/new", "How it grows"},
+			{"/places", "order of the walk"},
+			{plantPath("T-014"), "looks in"}, {plantPath("T-014") + "?check", "Record the check-in"},
+			{plantPath("T-032") + "/examine", "What it may be"},
+			{plantPath("T-032") + "/do", "What is safe"}, {plantPath("T-008") + "/do", "steps to do"},
+			{plantPath("T-014") + "/record", "entries"},
+			{plantPath("T-021") + "/growths", "What it grew"}, {plantPath("T-021") + "/pictures", "Then and now"},
+			{plantPath("T-021") + "/pictures?measure=", "Tap both ends"},
+			{plantPath("T-003") + "/look-back", "How long each stage"}, {"/look-back", "How they ended"},
+			{"/exchange", "Take out"},
+			{plantPath("T-014") + "/measure", "Root tally"}, {plantPath("T-008") + "/work", "still to do"},
+			{"/sale", "Pick how it grows"}, {"/bench", "A pot for the live roots"}, {"/bench/mix", "Ingredient"},
+			{"/bench/feed", "Feed in the water"}, {"/bench/cupboard", "is counted against its steps"},
+			{"/household", "Who lives here?"}, {"/handbook/confirmed", "The cases"},
+			{"/handbook/kinds/alocasia-zebrina", "Pests that come"},
+			{"/handbook/habits/fern", "Kinds that grow so"}, {"/handbook/signs/root.mushy", "Looks like"},
+			{"/handbook", "Open a cause, a sign"}, {"/handbook/causes/root-rot", "Mistaken for"},
+			{"/handbook/look-alikes?causes=drought,root-rot", "Tell them apart"},
 		} {
 			p.open(view.path)
 			p.see(view.wait)

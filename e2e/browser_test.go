@@ -175,7 +175,8 @@ func (p *page) click(xpath string) {
 		const rests = e.dataset.restsAt === at;
 		e.dataset.restsAt = at;
 		const hit = document.elementFromPoint(r.x + r.width / 2, r.y + r.height / 2);
-		return rests && hit !== null && (e.contains(hit) || hit.contains(e) || e.disabled || hit.closest("label, svg") !== null);
+		return rests && hit !== null &&
+			(e.contains(hit) || hit.contains(e) || e.disabled || hit.closest("label, svg") !== null);
 	})()`, xpath))
 	p.run(chromedp.Click(xpath, chromedp.NodeVisible))
 }

@@ -32,7 +32,8 @@ func TestTheSeamIsMovedByKeysWheelAndFingers(t *testing.T) {
 	assert.Equal(t, before, eval[string](p, knot), "the whole story again")
 	p.run(
 		script(
-			seam + `.dispatchEvent(new WheelEvent("wheel", {deltaY: -300, ctrlKey: true, bubbles: true, clientX: 600, clientY: 400}))`,
+			seam + `.dispatchEvent(new WheelEvent("wheel", {deltaY: -300, ctrlKey: true, bubbles: true, clientX: 600, ` +
+				`clientY: 400}))`,
 		),
 	)
 	p.see("all of it")
@@ -48,7 +49,9 @@ func TestTheSeamIsMovedByKeysWheelAndFingers(t *testing.T) {
 		)
 	}
 	p.run(script(seam + `.setPointerCapture = () => {}`))
-	for _, step := range []string{touch("pointerdown", 1, 500), touch("pointerdown", 2, 600), touch("pointermove", 2, 700), touch("pointermove", 2, 900), touch("pointerup", 1, 500), touch("pointerup", 2, 900)} {
+	for _, step := range []string{touch("pointerdown", 1, 500), touch("pointerdown", 2, 600),
+		touch("pointermove", 2, 700), touch("pointermove", 2, 900), touch("pointerup", 1, 500),
+		touch("pointerup", 2, 900)} {
 		p.run(script(step))
 	}
 	p.see("all of it")
@@ -105,11 +108,13 @@ func TestALeafIsMeasuredOnAPicture(t *testing.T) {
 	p.until(`document.querySelector('input[type=range]') !== null`)
 	p.run(script(`(async () => {
 		const c = document.createElement("canvas"); c.width = 800; c.height = 600;
-		const g = c.getContext("2d"); g.fillStyle = "#dfe8d8"; g.fillRect(0, 0, 800, 600); g.fillStyle = "#a55"; g.fillRect(200, 300, 400, 200);
+		const g = c.getContext("2d"); g.fillStyle = "#dfe8d8"; g.fillRect(0, 0, 800, 600);
+		g.fillStyle = "#a55"; g.fillRect(200, 300, 400, 200);
 		const blob = await new Promise((ok) => c.toBlob(ok, "image/png"));
 		const files = new DataTransfer(); files.items.add(new File([blob], "leaf.png", {type: "image/png"}));
 		const input = document.querySelector('input[type=file]');
-		input.files = files.files; input.dispatchEvent(new Event("change", {bubbles: true}));
+		input.files = files.files;
+			input.dispatchEvent(new Event("change", {bubbles: true}));
 	})()`))
 	p.see("The last one, faintly")
 	p.click(by("button", "Keep it"))
@@ -124,7 +129,8 @@ func TestALeafIsMeasuredOnAPicture(t *testing.T) {
 			script(
 				fmt.Sprintf(
 					`(() => { const b = document.querySelector('[aria-label^="The picture. Tap"]'), r = b.getBoundingClientRect();
-			b.dispatchEvent(new MouseEvent("click", {bubbles: true, detail: 1, clientX: r.left + %g * r.width, clientY: r.top + %g * r.width})); })()`,
+			b.dispatchEvent(new MouseEvent("click", {bubbles: true, detail: 1, clientX: r.left + %g * r.width,
+			clientY: r.top + %g * r.width})); })()`,
 					x,
 					y,
 				),
@@ -204,7 +210,8 @@ func TestLookingBackAndOut(t *testing.T) {
 	p.see("How long each stage took")
 	p.run(
 		script(
-			`fetch(document.querySelector('a[download][href*="review.html"]').href).then((r) => r.text()).then((t) => { window.given = t; })`,
+			`fetch(document.querySelector('a[download][href*="review.html"]').href).then((r) => r.text()).then((t) => { ` +
+				`window.given = t; })`,
 		),
 	)
 	p.until(`window.given?.includes("data:image/jpeg;base64,")`) // one file with its pictures
@@ -221,7 +228,8 @@ func TestLookingBackAndOut(t *testing.T) {
 			script(
 				fmt.Sprintf(
 					`(() => { const files = new DataTransfer(); files.items.add(new File([%q], %q, {type: "text/csv"}));
-			const input = document.querySelector('input[type=file]'); input.files = files.files; input.dispatchEvent(new Event("change", {bubbles: true})); })()`,
+			const input = document.querySelector('input[type=file]'); input.files = files.files;
+			input.dispatchEvent(new Event("change", {bubbles: true})); })()`,
 					text,
 					name,
 				),

@@ -29,7 +29,8 @@ func TestACollectionMovesHouse(t *testing.T) {
 	p.see("What you recorded is yours")
 	p.run(
 		script(
-			`fetch(document.querySelector('a[href="/api/archive.json"]').href).then((r) => r.text()).then((t) => { window.name = t; })`,
+			`fetch(document.querySelector('a[href="/api/archive.json"]').href).then((r) => r.text()).then((t) => { ` +
+				`window.name = t; })`,
 		),
 	)
 	p.until(`window.name.includes("tender-mend archive 1")`) // a window's name outlives signing out
@@ -43,8 +44,10 @@ func TestACollectionMovesHouse(t *testing.T) {
 	take := func(change string) {
 		p.run(
 			script(
-				`(() => { const files = new DataTransfer(); files.items.add(new File([window.name` + change + `], "clinic.json", {type: "application/json"}));
-			const input = document.querySelector('input[type=file]'); input.files = files.files; input.dispatchEvent(new Event("change", {bubbles: true})); })()`,
+				`(() => { const files = new DataTransfer();
+			files.items.add(new File([window.name` + change + `], "clinic.json", {type: "application/json"}));
+			const input = document.querySelector('input[type=file]'); input.files = files.files;
+			input.dispatchEvent(new Event("change", {bubbles: true})); })()`,
 			),
 		)
 	}
@@ -67,7 +70,8 @@ func TestACollectionMovesHouse(t *testing.T) {
 	p.see("looks in 262 days, 2 gates passed, 1 step back")
 	p.open(plantPath("T-021") + "/pictures")
 	p.until(
-		`[...document.querySelectorAll("section[aria-label='Compare'] img")].length === 2 && [...document.querySelectorAll("section[aria-label='Compare'] img")].every((i) => i.naturalWidth > 100)`,
+		`[...document.querySelectorAll("section[aria-label='Compare'] img")].length === 2 && ` +
+			`[...document.querySelectorAll("section[aria-label='Compare'] img")].every((i) => i.naturalWidth > 100)`,
 	)
 	p.open("/look-back")
 	p.see("11 saved, 2 lost")

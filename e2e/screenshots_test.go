@@ -39,23 +39,26 @@ func TestScreenshots(t *testing.T) {
 		}},
 		{name: "growths", path: plantPath("T-021") + "/growths", wait: "What it grew", width: 1280, height: 800},
 		{name: "pictures", path: plantPath("T-021") + "/pictures", wait: "Then and now", width: 1280, height: 800},
-		{name: "look-back", path: plantPath("T-003") + "/look-back", wait: "How long each stage took", width: 1280, height: 800},
+		{name: "look-back", path: plantPath("T-003") + "/look-back", wait: "How long each stage took", width: 1280,
+			height: 800},
 		{name: "looking-back", path: "/look-back", wait: "How they ended", width: 1280, height: 800},
 		{name: "plant-dark", path: plantPath("T-009"), wait: "looks in", width: 1280, height: 800, dark: true},
 		{name: "alarm", path: plantPath("W-004"), wait: "Move it away", width: 1280, height: 800},
-		{name: "examine", path: plantPath("T-032") + "/examine", wait: "What it may be", width: 1280, height: 800, then: func(p *page) {
-			p.touch("leaves")
-			p.click(`//button[@aria-label="seen: Many leaves went yellow within days"]`)
-			p.touch("stance")
-			p.click(`//button[@aria-label="seen: Leaves hang limp"]`)
-			p.touch("medium")
-			p.click(`//button[@aria-label="seen: Still wet deep down long after it should have dried"]`)
-			p.click(by("button", "Like what: Still wet deep down"))
-			p.see("Next:")
-		}},
+		{name: "examine", path: plantPath("T-032") + "/examine", wait: "What it may be", width: 1280, height: 800,
+			then: func(p *page) {
+				p.touch("leaves")
+				p.click(`//button[@aria-label="seen: Many leaves went yellow within days"]`)
+				p.touch("stance")
+				p.click(`//button[@aria-label="seen: Leaves hang limp"]`)
+				p.touch("medium")
+				p.click(`//button[@aria-label="seen: Still wet deep down long after it should have dried"]`)
+				p.click(by("button", "Like what: Still wet deep down"))
+				p.see("Next:")
+			}},
 		{name: "plan", path: plantPath("T-008") + "/do", wait: "steps to do", width: 1280, height: 800},
 		{name: "check-in-phone", path: plantPath("T-014") + "?check", wait: "Record the check-in", width: 390, height: 844},
-		{name: "handbook", path: "/handbook/kinds/monstera-adansonii/key?list=kinds", wait: "commonest troubles", width: 1280, height: 800},
+		{name: "handbook", path: "/handbook/kinds/monstera-adansonii/key?list=kinds", wait: "commonest troubles",
+			width: 1280, height: 800},
 		{name: "at-sale", path: "/sale", wait: "At the sale", width: 1280, height: 800, then: func(p *page) {
 			p.fill("How it grows", "single-stem")
 			p.choose(`//*[@role="option"][.="single-stem orchid"]`)
@@ -67,16 +70,17 @@ func TestScreenshots(t *testing.T) {
 			p.click(`//button[@aria-label="seen: Thick leaves pleated, leathery or wrinkled"]`)
 			p.see("Worth it for less")
 		}},
-		{name: "measure", path: plantPath("T-014") + "/measure", wait: "Root tally", width: 1280, height: 800, then: func(p *page) {
-			for range 6 {
-				p.click(`//button[@aria-label="one more: Live, in the medium"]`)
-			}
-			p.click(`//button[@aria-label="one more: In doubt, in the medium"]`)
-			p.click(`//button[@aria-label="one more: Mushy, in the medium"]`)
-			p.fill("Live root ball, width", "6")
-			p.see("of the roots live")
-			p.see("It can fill a pot")
-		}},
+		{name: "measure", path: plantPath("T-014") + "/measure", wait: "Root tally", width: 1280, height: 800,
+			then: func(p *page) {
+				for range 6 {
+					p.click(`//button[@aria-label="one more: Live, in the medium"]`)
+				}
+				p.click(`//button[@aria-label="one more: In doubt, in the medium"]`)
+				p.click(`//button[@aria-label="one more: Mushy, in the medium"]`)
+				p.fill("Live root ball, width", "6")
+				p.see("of the roots live")
+				p.see("It can fill a pot")
+			}},
 		{name: "work-phone", path: plantPath("T-008") + "/work", wait: "still to do", width: 390, height: 844},
 		{name: "bench", path: "/bench", wait: "A pot for the live roots", width: 1280, height: 800, then: func(p *page) {
 			p.fill("Live root ball, width", "7")

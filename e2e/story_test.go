@@ -66,7 +66,8 @@ func TestRescueFromTheDoorToTheFirstStagePassed(t *testing.T) {
 	p.click(`//button[@aria-label="not there: Dry down to the bottom"]`)
 	p.hides("cannot both be true")
 	p.until(
-		`document.querySelector('[data-cause="root-rot"]')?.innerText.includes("likely") && document.querySelector('[data-cause]').dataset.cause === "root-rot"`,
+		`document.querySelector('[data-cause="root-rot"]')?.innerText.includes("likely") && ` +
+			`document.querySelector('[data-cause]').dataset.cause === "root-rot"`,
 	)
 	p.see("“A sour, rotten or mouldy smell")
 	p.touch("joints")
@@ -154,7 +155,8 @@ func TestRescueFromTheDoorToTheFirstStagePassed(t *testing.T) {
 func quietCheck(p *page) {
 	p.t.Helper()
 	p.click(by("button", "Look at it now"))
-	for _, question := range []string{"Wilted since the last look?", "New yellowing since the last look?", "Does pot or base smell"} {
+	for _, question := range []string{"Wilted since the last look?", "New yellowing since the last look?",
+		"Does pot or base smell"} {
 		p.click(`//fieldset[contains(., "` + question + `")]//button[.="no"]`)
 	}
 	p.click(`//button[@data-testid="save-check"]`)

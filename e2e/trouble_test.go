@@ -41,7 +41,8 @@ func TestServerGoneAndBackLosesNothing(t *testing.T) {
 		"true",
 		eval[string](
 			p,
-			`document.querySelector('button[aria-label="seen: Leaves rolled or folded inwards"]').getAttribute("aria-pressed")`,
+			`document.querySelector('button[aria-label="seen: Leaves rolled or folded `+
+				`inwards"]').getAttribute("aria-pressed")`,
 		),
 		"the answer is still there",
 	)
@@ -156,7 +157,8 @@ func TestEmptyCollectionShowsTheWayToBegin(t *testing.T) {
 	p.fill("Password", "a short sentence")
 	p.click(by("button", "Begin"))
 	p.see("No plants yet")
-	for path, says := range map[string]string{"/": "No plants yet", "/plants": "No plants yet", "/places": "No places yet", "/nowhere": "There is no such page",
+	for path, says := range map[string]string{"/": "No plants yet", "/plants": "No plants yet",
+		"/places": "No places yet", "/nowhere": "There is no such page",
 		"/plants/not-an-id": "No such plant", "/plants/01890000-0000-7000-8000-000000000000": "no such plant"} {
 		p.open(path)
 		p.see(says)
@@ -246,7 +248,8 @@ func TestARowOnTheWalkTakesItsAnswerAndUndoesIt(t *testing.T) {
 	p.click(`//article[contains(., "Pothos over")]//button[.="watered"]`)
 	p.see("Recorded: Pothos over the departures board: watered")
 	// What else is due of it stays on the walk: water is no look.
-	asks := `[...document.querySelectorAll("article")].some(a => a.innerText.includes("Pothos over") && /\bwatered\b/.test(a.innerText))`
+	asks := `[...document.querySelectorAll("article")].some(a => a.innerText.includes("Pothos over") && ` +
+		`/\bwatered\b/.test(a.innerText))`
 	p.until("!" + asks)
 	p.click(`//*[contains(@class, "Notification")]//button[.="Undo"]`)
 	p.until(asks)
@@ -268,7 +271,8 @@ func TestTheRecordAnswersAndIsOverruled(t *testing.T) {
 	p.click(by("button", "Set it aside"))
 	p.see("The record is set aside: the sitter watered it")
 	p.until(
-		`document.querySelector('[data-cause]').dataset.cause !== "drought" || !document.querySelector('[data-cause="drought"]').innerText.includes("a dry gap")`,
+		`document.querySelector('[data-cause]').dataset.cause !== "drought" || ` +
+			`!document.querySelector('[data-cause="drought"]').innerText.includes("a dry gap")`,
 	)
 	p.click(by("button", "Save this look"))
 	p.see("What do you think it is?")

@@ -189,7 +189,8 @@ func TestASpreadsheetNeverSeesAFormula(t *testing.T) {
 }
 
 func TestARegisterTakesPlantsIn(t *testing.T) {
-	table := "\ufeffName,Habit,Place,Arrived,Pot_width_cm,Leaves\nFern by the door,fern,Hall,2026-10-02,12.5,14\n\"Fig, the tall one\",woody,hall,,,\n"
+	table := "\ufeffName,Habit,Place,Arrived,Pot_width_cm,Leaves\nFern by the " +
+		"door,fern,Hall,2026-10-02,12.5,14\n\"Fig, the tall one\",woody,hall,,,\n"
 	a, err := exchange.Understand([]byte(table), today)
 	require.NoError(t, err)
 	require.Len(t, a.Plants, 2)
@@ -223,17 +224,21 @@ func TestWhatCannotBeReadIsSaidByItsPlace(t *testing.T) {
 		"":                   "neither an archive",
 		"{":                  "cannot be read",
 		`{"format":"other"}`: "neither an archive",
-		`{"format":"tender-mend archive 1","more":1}`:                                                       "more",
-		"name,price\nFern,3\n":                                                                              "habit",
-		"name,habit,leaves\nFern,fern,many\n":                                                               "row 2, column “leaves”",
-		"name,habit,arrived\nFern,fern,yesterday\n":                                                         "2026-11-24",
-		"name,habit\nFern,fern,too,many\n":                                                                  "row 2",
-		head + "x," + id + ",2026-11-24,2026-11-24T09:00:00Z,,,,,{}\n":                                      "column “plant”",
-		head + id + "," + id + ",today,2026-11-24T09:00:00Z,,,,,{}\n":                                       "column “on”",
-		head + id + "," + id + ",2026-11-24,2026-11-24T09:00:00Z,,,,,{}\n":                                  "no entry of a known kind",
+		`{"format":"tender-mend archive 1","more":1}`: "more",
+		"name,price\nFern,3\n":                        "habit",
+		"name,habit,leaves\nFern,fern,many\n": "row 2, " +
+			"column “leaves”",
+		"name,habit,arrived\nFern,fern,yesterday\n": "2026-11-24",
+		"name,habit\nFern,fern,too,many\n":          "row 2",
+		head + "x," + id + ",2026-11-24,2026-11-24T09:00:00Z,,,,,{}\n": "column " +
+			"“plant”",
+		head + id + "," + id + ",today,2026-11-24T09:00:00Z,,,,,{}\n": "column “on”",
+		head + id + "," + id + ",2026-11-24,2026-11-24T09:00:00Z,,,,,{}\n": "no entry " +
+			"of a known kind",
 		head + id + "," + id + ",2026-11-24,2026-11-24T09:00:00Z,,,,,\"{\"\"noted\"\":{\"\"txt\"\":1}}\"\n": "txt",
 		`{"format":"tender-mend archive 1","plants":[{"entries":[{}]}]}`:                                    "plants[0].entries[0]",
-		`{"format":"tender-mend archive 1","plants":[{"pictures":[{"jpeg":"PHNjcmlwdD4=","small":""}]}]}`:   "holds no JPEG",
+		`{"format":"tender-mend archive 1","plants":[{"pictures":[{"jpeg":"PHNjcmlwdD4=","small":""}]}]}`: "holds no " +
+			"JPEG",
 	} {
 		_, err := exchange.Understand([]byte(sent), today)
 		if assert.Error(t, err, sent) {

@@ -145,9 +145,12 @@ func TestWhatIsNoPictureIsRefused(t *testing.T) {
 		sent []byte
 		want error
 	}{
-		"words": {[]byte("not a picture at all"), picture.ErrFormat}, "nothing": {nil, picture.ErrFormat}, "a GIF": {animated.Bytes(), picture.ErrFormat},
-		"cut off": {whole[:len(whole)/3], picture.ErrFormat}, "a script": {[]byte("<svg xmlns='http://www.w3.org/2000/svg'/>"), picture.ErrFormat},
-		"a bomb": {promising(50000, 50000), picture.ErrLarge}, "a long bomb": {promising(15000, 15000), picture.ErrLarge}, "too many bytes": {make([]byte, picture.MostBytes+1), picture.ErrLarge},
+		"words": {[]byte("not a picture at all"), picture.ErrFormat}, "nothing": {nil, picture.ErrFormat},
+		"a GIF":    {animated.Bytes(), picture.ErrFormat},
+		"cut off":  {whole[:len(whole)/3], picture.ErrFormat},
+		"a script": {[]byte("<svg xmlns='http://www.w3.org/2000/svg'/>"), picture.ErrFormat},
+		"a bomb":   {promising(50000, 50000), picture.ErrLarge}, "a long bomb": {promising(15000, 15000), picture.ErrLarge},
+		"too many bytes": {make([]byte, picture.MostBytes+1), picture.ErrLarge},
 	} {
 		_, err := picture.Keep(tc.sent)
 		assert.ErrorIs(t, err, tc.want, name)
@@ -193,8 +196,10 @@ func TestPlainPicturesHoldNothingElse(t *testing.T) {
 	assert.Equal(t, []int{400, 300}, []int{w, h})
 	comment := append([]byte{0xff, 0xd8, 0xff, 0xfe, 0, 6}, append([]byte("here"), kept.Body[2:]...)...)
 	for name, raw := range map[string][]byte{
-		"a camera's words": withExif(kept.Body, 1), "a comment": comment, "something behind its end": append(kept.Body[:len(kept.Body):len(kept.Body)], 'x'),
-		"cut off": kept.Body[:len(kept.Body)-2], "cut in its head": kept.Body[:12], "nothing": nil, "words": []byte("no picture"),
+		"a camera's words": withExif(kept.Body, 1), "a comment": comment,
+		"something behind its end": append(kept.Body[:len(kept.Body):len(kept.Body)], 'x'),
+		"cut off":                  kept.Body[:len(kept.Body)-2], "cut in its head": kept.Body[:12], "nothing": nil,
+		"words": []byte("no picture"),
 	} {
 		_, _, plain := picture.Plain(raw)
 		assert.False(t, plain, name)

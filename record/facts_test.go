@@ -44,13 +44,19 @@ func TestFactsHoldForTheirDays(t *testing.T) {
 		holds int
 		known func(facts.Facts) bool
 	}{
-		"a stick":           {record.Body{Probed: &record.Probed{Moisture: water.Dry}}, 3, func(f facts.Facts) bool { return f.Moist.Known }},
-		"a watering":        {record.Body{Watered: &record.Watered{}}, 3, func(f facts.Facts) bool { return f.Moist.Known }},
-		"that it is limp":   {record.Body{Stated: &record.Stated{Limp: &yes}}, 7, func(f facts.Facts) bool { return f.Limp.Known }},
-		"its reserves":      {record.Body{Stated: &record.Stated{Reserves: facts.Plump}}, 7, func(f facts.Facts) bool { return f.Reserves.Known }},
-		"a count of roots":  {tally, 60, func(f facts.Facts) bool { return f.LiveRoots.Known }},
-		"that it grows":     {record.Body{Stated: &record.Stated{Growing: &yes}}, 30, func(f facts.Facts) bool { return f.Growing.Known }},
-		"what it stands in": {record.Body{Stated: &record.Stated{Seat: facts.OnMount}}, 59, func(f facts.Facts) bool { return f.Seat.Known }},
+		"a stick": {record.Body{Probed: &record.Probed{Moisture: water.Dry}}, 3,
+			func(f facts.Facts) bool { return f.Moist.Known }},
+		"a watering": {record.Body{Watered: &record.Watered{}}, 3,
+			func(f facts.Facts) bool { return f.Moist.Known }},
+		"that it is limp": {record.Body{Stated: &record.Stated{Limp: &yes}}, 7,
+			func(f facts.Facts) bool { return f.Limp.Known }},
+		"its reserves": {record.Body{Stated: &record.Stated{Reserves: facts.Plump}}, 7,
+			func(f facts.Facts) bool { return f.Reserves.Known }},
+		"a count of roots": {tally, 60, func(f facts.Facts) bool { return f.LiveRoots.Known }},
+		"that it grows": {record.Body{Stated: &record.Stated{Growing: &yes}}, 30,
+			func(f facts.Facts) bool { return f.Growing.Known }},
+		"what it stands in": {record.Body{Stated: &record.Stated{Seat: facts.OnMount}}, 59,
+			func(f facts.Facts) bool { return f.Seat.Known }},
 	} {
 		for _, ago := range []int{c.holds, c.holds + 1} {
 			if ago >= 60 && name != "a count of roots" {
@@ -226,7 +232,11 @@ func TestCardsComeFromThePlanAndTheFacts(t *testing.T) {
 	assert.Equal(t, []string{"Take it out of its pot", "Pot it"}, card().Done[:2])
 	healthy := newBook(t)
 	well := healthy.state().Card(today, false)
-	assert.Equal(t, []string{"kind", "kind", "kind", "kind"}, []string{well.Water.From, well.Air.From, well.Light.From, well.Feed.From})
+	assert.Equal(
+		t,
+		[]string{"kind", "kind", "kind", "kind"},
+		[]string{well.Water.From, well.Air.From, well.Light.From, well.Feed.From},
+	)
 }
 
 // A gate that is not met keeps its step off the walk and asks for what it waits for; the

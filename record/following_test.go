@@ -314,7 +314,8 @@ func TestReservesRunOutBesideTheWayToRoots(t *testing.T) {
 	b.write(4, record.Body{Weighed: &record.Weighed{Grams: 700}})
 	way, _ = b.state().ReservesLast(today)
 	assert.Equal(t, today-10+90, way.From, "still by eye")
-	// 2 % in 4 days: ln(98/60) ÷ (1.2 × ln(100/98)/4) = 80.9 days at least, ln(98/50) ÷ (ln(100/98)/4/1.2) = 159.9 at most.
+	// 2 % in 4 days: ln(98/60) ÷ (1.2 × ln(100/98)/4) = 80.9 days at least,
+	// ln(98/50) ÷ (ln(100/98)/4/1.2) = 159.9 at most.
 	b.write(4, record.Body{Weighed: &record.Weighed{Grams: 98, Bare: true}})
 	way, ok = b.state().ReservesLast(today)
 	require.True(t, ok)

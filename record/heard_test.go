@@ -245,7 +245,11 @@ func TestNewcomersAreApartAndOthersAreNot(t *testing.T) {
 	assert.Equal(t, "Kept apart since it was taken in.", old.state().Apart(today).Reasons[0].What)
 	why := kept(t, "aroid-vine", "", 100)
 	why.write(5, record.Body{Moved: &record.Moved{Isolation: record.Isolated, Reason: "Draughts by the door."}})
-	assert.Contains(t, why.state().Apart(today).Reasons[len(why.state().Apart(today).Reasons)-1].What, "draughts by the door")
+	assert.Contains(
+		t,
+		why.state().Apart(today).Reasons[len(why.state().Apart(today).Reasons)-1].What,
+		"draughts by the door",
+	)
 }
 
 // What goes against the plan or the rest is asked about when it is recorded.
@@ -413,7 +417,8 @@ func TestALeafyPlantStaysOnTheWalkInWinter(t *testing.T) {
 // not of that on which it fell due: the row of the lists knows no today.
 func TestAWaterLookReadsByTheRuleOfItsDay(t *testing.T) {
 	turned := 0
-	for _, kind := range []string{"monstera-adansonii", "maranta-leuconeura", "alocasia-amazonica", "phalaenopsis-hybrid"} {
+	for _, kind := range []string{"monstera-adansonii", "maranta-leuconeura", "alocasia-amazonica",
+		"phalaenopsis-hybrid"} {
 		for _, ago := range []int{330, 240, 150, 60} {
 			b := newBook(t)
 			b.entries = nil

@@ -21,19 +21,28 @@ func TestNumbersAreTakenUpToTheirLimits(t *testing.T) {
 		step        float64 // just outside
 		body        func(float64) record.Body
 	}{
-		{"potted.widthCm", 1, 200, 0.1, func(v float64) record.Body { return record.Body{Potted: &record.Potted{WidthCM: &v, Medium: "bark"}} }},
-		{"potted.depthCm", 1, 200, 0.1, func(v float64) record.Body { return record.Body{Potted: &record.Potted{DepthCM: &v, Medium: "bark"}} }},
-		{"watered.millilitres", 1, 50000, 0.5, func(v float64) record.Body { return record.Body{Watered: &record.Watered{Millilitres: &v}} }},
-		{"weighed.grams", 1, 200000, 0.5, func(v float64) record.Body { return record.Body{Weighed: &record.Weighed{Grams: v}} }},
+		{"potted.widthCm", 1, 200, 0.1,
+			func(v float64) record.Body { return record.Body{Potted: &record.Potted{WidthCM: &v, Medium: "bark"}} }},
+		{"potted.depthCm", 1, 200, 0.1,
+			func(v float64) record.Body { return record.Body{Potted: &record.Potted{DepthCM: &v, Medium: "bark"}} }},
+		{"watered.millilitres", 1, 50000, 0.5,
+			func(v float64) record.Body { return record.Body{Watered: &record.Watered{Millilitres: &v}} }},
+		{"weighed.grams", 1, 200000, 0.5,
+			func(v float64) record.Body { return record.Body{Weighed: &record.Weighed{Grams: v}} }},
 		{"treated.reentryHours", 0, 1000, 0.5, func(v float64) record.Body {
 			return record.Body{Treated: &record.Treated{Product: "soap", ReentryHours: v}}
 		}},
-		{"metered.lux", 0, 200000, 0.5, func(v float64) record.Body { return record.Body{Metered: &record.Metered{Lux: &v}} }},
+		{"metered.lux", 0, 200000, 0.5,
+			func(v float64) record.Body { return record.Body{Metered: &record.Metered{Lux: &v}} }},
 		{"metered.hours", 0.5, 24, 0.1, func(v float64) record.Body {
 			return record.Body{Metered: &record.Metered{Lux: pointer(100), Hours: &v}}
 		}},
-		{"metered.minC", -40, 50, 0.5, func(v float64) record.Body { return record.Body{Metered: &record.Metered{MinC: &v}} }},
-		{"metered.maxC", -40, 60, 0.5, func(v float64) record.Body { return record.Body{Metered: &record.Metered{MaxC: &v}} }},
+		{"metered.minC", -40, 50, 0.5, func(v float64) record.Body {
+			return record.Body{Metered: &record.Metered{MinC: &v}}
+		}},
+		{"metered.maxC", -40, 60, 0.5, func(v float64) record.Body {
+			return record.Body{Metered: &record.Metered{MaxC: &v}}
+		}},
 		{"metered.humidityPct", 1, 100, 0.5, func(v float64) record.Body {
 			return record.Body{Metered: &record.Metered{HumidityPct: &v}}
 		}},
@@ -87,14 +96,20 @@ func TestNumbersOfAnArrivalAreTakenUpToTheirLimits(t *testing.T) {
 		least, most int
 		try         func(int) record.Faults
 	}{
-		{"arrived.potWidthCm", 1, 200, func(v int) record.Faults { return arrive(record.Arrived{PotWidthCM: pointer(float64(v))}) }},
-		{"arrived.potDepthCm", 1, 200, func(v int) record.Faults { return arrive(record.Arrived{PotDepthCM: pointer(float64(v))}) }},
+		{"arrived.potWidthCm", 1, 200, func(v int) record.Faults {
+			return arrive(record.Arrived{PotWidthCM: pointer(float64(v))})
+		}},
+		{"arrived.potDepthCm", 1, 200, func(v int) record.Faults {
+			return arrive(record.Arrived{PotDepthCM: pointer(float64(v))})
+		}},
 		{"arrived.price", 0, 100000, func(v int) record.Faults { return arrive(record.Arrived{Price: pointer(float64(v))}) }},
 		{"arrived.leaves", 0, 10000, func(v int) record.Faults { return arrive(record.Arrived{Leaves: &v}) }},
 		{"arrived.growths", 0, 1000, func(v int) record.Faults { return arrive(record.Arrived{Growths: &v}) }},
 		{"planned.answers.ownedDays", 0, 40000, func(v int) record.Faults { return planned(sheet.Answers{OwnedDays: &v}) }},
-		{"planned.answers.liveRoots", 0, 500, func(v int) record.Faults { return planned(sheet.Answers{LiveRoots: whole(v)}) }},
-		{"planned.answers.lookDays", 1, 60, func(v int) record.Faults { return planned(sheet.Answers{LookDays: whole(v)}) }},
+		{"planned.answers.liveRoots", 0, 500,
+			func(v int) record.Faults { return planned(sheet.Answers{LiveRoots: whole(v)}) }},
+		{"planned.answers.lookDays", 1, 60,
+			func(v int) record.Faults { return planned(sheet.Answers{LookDays: whole(v)}) }},
 	} {
 		for _, v := range []int{c.least, c.most} {
 			assert.Empty(t, c.try(v), "%s %d", c.what, v)

@@ -191,31 +191,45 @@ func TestBadEntriesAreRefusedInPlainWords(t *testing.T) {
 		field   string
 		says    string
 	}{
-		"tomorrow":            {-1, record.Body{Watered: &record.Watered{}}, "on", "still to come"},
-		"before arrival":      {61, record.Body{Watered: &record.Watered{}}, "on", "before it arrived"},
-		"last century":        {40000, record.Body{Watered: &record.Watered{}}, "on", "check the year"},
-		"nothing":             {0, record.Body{}, "body", "exactly one thing"},
-		"two things":          {0, record.Body{Watered: &record.Watered{}, Noted: &record.Noted{Text: "x"}}, "body", "exactly one thing"},
-		"second arrival":      {0, record.Body{Arrived: &record.Arrived{Name: "x", Habit: "fern"}}, "arrived", "arrived already"},
-		"both answers":        {0, record.Body{Examined: &record.Examined{Present: []string{"leaf.crisp"}, Absent: []string{"leaf.crisp"}}}, "examined.absent[0]", "both seen and not there"},
-		"stays what is not":   {0, record.Body{Examined: &record.Examined{Present: []string{"course.no-perk"}, Absent: []string{"leaf.drooping"}}}, "examined.present", "can only be seen where"},
-		"contradiction":       {0, record.Body{Examined: &record.Examined{Present: []string{"med.wet-long", "med.dry-through"}}}, "examined.present", "cannot both be true"},
-		"unknown sign":        {0, record.Body{Examined: &record.Examined{Present: []string{"leaf.blue"}}}, "examined.present[0]", "no sign"},
-		"no answer":           {0, record.Body{Examined: &record.Examined{}}, "examined", "at least one sign"},
-		"unknown cause":       {0, record.Body{Diagnosed: &record.Diagnosed{Causes: []string{"curse"}}}, "diagnosed.causes[0]", "no cause"},
-		"negative weight":     {0, record.Body{Weighed: &record.Weighed{Grams: -3}}, "weighed.grams", "cannot be right"},
-		"absurd water":        {0, record.Body{Watered: &record.Watered{Millilitres: num(1e9)}}, "watered.millilitres", "cannot be right"},
-		"unknown step":        {0, record.Body{Did: &record.Did{Step: "sing"}}, "did.step", "no step"},
-		"skip without reason": {0, record.Body{Did: &record.Did{Step: "unpot@d0", Skipped: true}}, "did.reason", "why it is skipped"},
-		"unknown measure":     {0, check("mood", 3), "checked.readings[0]", "measured"},
-		"reading twice":       {0, check("wilt", 1, "wilt", 0), "checked.readings[1]", "twice"},
-		"two stages at once":  {0, record.Body{Staged: &record.Staged{Track: "foliage-rerooting", From: "stabilise", To: "wean", Reason: "hurry"}}, "staged.to", "one at a time"},
-		"wrong stage":         {0, record.Body{Staged: &record.Staged{Track: "foliage-rerooting", From: "wean", To: "mended"}}, "staged.from", "somebody moved it"},
-		"empty note":          {0, record.Body{Noted: &record.Noted{Text: "  "}}, "noted.text", "write something"},
-		"lost without why":    {0, record.Body{Closed: &record.Closed{Outcome: record.OutcomeLost}}, "closed.reason", "died of"},
-		"open case reopened":  {0, record.Body{Reopened: &record.Reopened{}}, "reopened", "open"},
-		"absurd root ball":    {0, record.Body{Planned: &record.Planned{Answers: sheet.Answers{RootBallCM: num(-4)}}}, "planned.answers.rootBallCm", "cannot be right"},
-		"absurd root count":   {0, record.Body{Planned: &record.Planned{Answers: sheet.Answers{LiveRoots: count(9999)}}}, "planned.answers.liveRoots", "cannot be right"},
+		"tomorrow":       {-1, record.Body{Watered: &record.Watered{}}, "on", "still to come"},
+		"before arrival": {61, record.Body{Watered: &record.Watered{}}, "on", "before it arrived"},
+		"last century":   {40000, record.Body{Watered: &record.Watered{}}, "on", "check the year"},
+		"nothing":        {0, record.Body{}, "body", "exactly one thing"},
+		"two things": {0, record.Body{Watered: &record.Watered{}, Noted: &record.Noted{Text: "x"}}, "body",
+			"exactly one thing"},
+		"second arrival": {0, record.Body{Arrived: &record.Arrived{Name: "x", Habit: "fern"}}, "arrived",
+			"arrived already"},
+		"both answers": {0, record.Body{Examined: &record.Examined{Present: []string{"leaf.crisp"},
+			Absent: []string{"leaf.crisp"}}}, "examined.absent[0]", "both seen and not there"},
+		"stays what is not": {0, record.Body{Examined: &record.Examined{Present: []string{"course.no-perk"},
+			Absent: []string{"leaf.drooping"}}}, "examined.present", "can only be seen where"},
+		"contradiction": {0, record.Body{Examined: &record.Examined{Present: []string{"med.wet-long",
+			"med.dry-through"}}}, "examined.present", "cannot both be true"},
+		"unknown sign": {0, record.Body{Examined: &record.Examined{Present: []string{"leaf.blue"}}},
+			"examined.present[0]", "no sign"},
+		"no answer": {0, record.Body{Examined: &record.Examined{}}, "examined", "at least one sign"},
+		"unknown cause": {0, record.Body{Diagnosed: &record.Diagnosed{Causes: []string{"curse"}}},
+			"diagnosed.causes[0]", "no cause"},
+		"negative weight": {0, record.Body{Weighed: &record.Weighed{Grams: -3}}, "weighed.grams", "cannot be right"},
+		"absurd water": {0, record.Body{Watered: &record.Watered{Millilitres: num(1e9)}}, "watered.millilitres",
+			"cannot be right"},
+		"unknown step": {0, record.Body{Did: &record.Did{Step: "sing"}}, "did.step", "no step"},
+		"skip without reason": {0, record.Body{Did: &record.Did{Step: "unpot@d0", Skipped: true}}, "did.reason",
+			"why it is skipped"},
+		"unknown measure": {0, check("mood", 3), "checked.readings[0]", "measured"},
+		"reading twice":   {0, check("wilt", 1, "wilt", 0), "checked.readings[1]", "twice"},
+		"two stages at once": {0, record.Body{Staged: &record.Staged{Track: "foliage-rerooting", From: "stabilise",
+			To: "wean", Reason: "hurry"}}, "staged.to", "one at a time"},
+		"wrong stage": {0, record.Body{Staged: &record.Staged{Track: "foliage-rerooting", From: "wean",
+			To: "mended"}}, "staged.from", "somebody moved it"},
+		"empty note": {0, record.Body{Noted: &record.Noted{Text: "  "}}, "noted.text", "write something"},
+		"lost without why": {0, record.Body{Closed: &record.Closed{Outcome: record.OutcomeLost}}, "closed.reason",
+			"died of"},
+		"open case reopened": {0, record.Body{Reopened: &record.Reopened{}}, "reopened", "open"},
+		"absurd root ball": {0, record.Body{Planned: &record.Planned{Answers: sheet.Answers{RootBallCM: num(-4)}}},
+			"planned.answers.rootBallCm", "cannot be right"},
+		"absurd root count": {0, record.Body{Planned: &record.Planned{Answers: sheet.Answers{LiveRoots: count(9999)}}},
+			"planned.answers.liveRoots", "cannot be right"},
 	} {
 		faults := b.try(tc.daysAgo, tc.body)
 		if assert.NotEmpty(t, faults, name) {
@@ -485,8 +499,17 @@ func TestTheLoadOfAPlantAddsUpByDay(t *testing.T) {
 		return record.Task{From: from, Minutes: minutes, Weight: weight}
 	}
 	l := record.LoadOf([]record.Task{task(1, 2, 3), task(1, 5, 1), task(4, 1, 5), task(9, 3, 2)})
-	assert.Equal(t, record.Load{Days: []day.Day{1, 4, 9}, Minutes: []int{7, 8, 11}, Weights: []int{3, 5, 5}, Jobs: map[care.Job][]int{}}, l)
-	assert.Equal(t, record.Load{Days: []day.Day{}, Minutes: []int{}, Weights: []int{}, Jobs: map[care.Job][]int{}}, record.LoadOf(nil))
+	assert.Equal(
+		t,
+		record.Load{Days: []day.Day{1, 4, 9}, Minutes: []int{7, 8, 11}, Weights: []int{3, 5, 5},
+			Jobs: map[care.Job][]int{}},
+		l,
+	)
+	assert.Equal(
+		t,
+		record.Load{Days: []day.Day{}, Minutes: []int{}, Weights: []int{}, Jobs: map[care.Job][]int{}},
+		record.LoadOf(nil),
+	)
 	var many []record.Task
 	for i := range 100 {
 		many = append(many, task(day.Day(i), 1, 1))

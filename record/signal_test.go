@@ -289,7 +289,12 @@ func TestAFeedThatHarmsIsAskedAbout(t *testing.T) {
 		return ids
 	}
 	assert.Empty(t, asked(kept(t, "fern", "", 100)))
-	assert.Equal(t, []record.ConcernID{record.FedAtRest}, asked(kept(t, "cactus", "mammillaria-hahniana", 100)), "in November")
+	assert.Equal(
+		t,
+		[]record.ConcernID{record.FedAtRest},
+		asked(kept(t, "cactus", "mammillaria-hahniana", 100)),
+		"in November",
+	)
 	for live, want := range map[int]int{39: 1, 40: 0} {
 		b := kept(t, "fern", "", 100)
 		tally := roots.Tally{InMedium: roots.Count{Live: live, Mushy: 100 - live}}

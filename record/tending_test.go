@@ -29,7 +29,8 @@ func TestATallyAnswersForTheRootsAndForGates(t *testing.T) {
 			},
 		},
 	)
-	for sign, present := range map[string]bool{"root.few-live": true, "root.firm": false, "root.mushy": true, "root.dry-dead": true, "root.no-tips": true, "pot.oversize": true} {
+	for sign, present := range map[string]bool{"root.few-live": true, "root.firm": false, "root.mushy": true,
+		"root.dry-dead": true, "root.no-tips": true, "pot.oversize": true} {
 		d := derived(b.state(), sign)
 		if assert.NotNil(t, d, sign) {
 			assert.Equal(t, present, d.Present, sign)
@@ -108,7 +109,8 @@ func TestReadingsOfThePlaceAreHeldAgainstTheKind(t *testing.T) {
 	b.write(3, record.Body{Adjusted: &record.Adjusted{Reason: "it suffered after all"}})
 	assert.True(t, derived(b.state(), "place.cold").Present)
 
-	for _, bad := range []record.Metered{{}, {MinC: p(30.0), MaxC: p(10.0)}, {HumidityPct: p(140.0)}, {Lux: p(100.0), Lamp: "candle"}} {
+	for _, bad := range []record.Metered{{}, {MinC: p(30.0), MaxC: p(10.0)}, {HumidityPct: p(140.0)},
+		{Lux: p(100.0), Lamp: "candle"}} {
 		assert.NotEmpty(t, b.try(0, record.Body{Metered: &bad}), "%+v", bad)
 	}
 	assert.ErrorContains(

@@ -158,7 +158,9 @@ func TestACollectionGoesOutAndIntoAnother(t *testing.T) {
 		200,
 		c.record(plant, map[string]any{"noted": map[string]any{"text": "by the east window"}}).status,
 	)
-	for path, kind := range map[string]string{"/api/archive.json": "application/json", "/api/archive.json?pictures=false": "application/json", "/api/entries.csv": "text/csv", "/api/register.csv": "text/csv",
+	for path, kind := range map[string]string{"/api/archive.json": "application/json",
+		"/api/archive.json?pictures=false": "application/json", "/api/entries.csv": "text/csv",
+		"/api/register.csv":                      "text/csv",
 		"/api/plants/" + plant + "/archive.json": "application/json", "/api/plants/" + plant + "/entries.csv": "text/csv"} {
 		a := c.call("GET", path, nil)
 		assert.Equal(t, 200, a.status, path)

@@ -277,10 +277,14 @@ func TestTheBenchReckonsAndNamesFields(t *testing.T) {
 	c := member(t, url, "owner@example.org")
 	require.Contains(t, c.call("GET", "/api/bench", nil).raw, "airy soil")
 	for path, body := range map[string]map[string]any{
-		"pot": {"rootBallCm": 7, "oldPotCm": 20}, "mix": {"parts": []any{map[string]any{"what": "perlite", "parts": 1}}, "litres": 2},
-		"dilution": {"stockPct": 3, "wantedPct": 1.5, "volume": "1/2 l"}, "dose": {"product": "x", "says": "5 ml", "per": 1, "unit": "l", "quantity": 2},
-		"feed":  {"doses": []any{map[string]any{"label": map[string]any{"name": "f", "n": 20, "p2o5": 5, "k2o": 10, "ca": 0, "mg": 0}, "perLitre": 1}}},
-		"light": {"reading": 500, "unit": "fc", "lamp": "sun", "hours": 10, "kind": "monstera-deliciosa"}, "air": {"tempC": 22, "humidityPct": 50, "kind": "monstera-deliciosa"}, "runway": {"reserves": "plump"},
+		"pot": {"rootBallCm": 7, "oldPotCm": 20}, "mix": {"parts": []any{map[string]any{"what": "perlite", "parts": 1}},
+			"litres": 2},
+		"dilution": {"stockPct": 3, "wantedPct": 1.5, "volume": "1/2 l"},
+		"dose":     {"product": "x", "says": "5 ml", "per": 1, "unit": "l", "quantity": 2},
+		"feed": {"doses": []any{map[string]any{"label": map[string]any{"name": "f", "n": 20, "p2o5": 5, "k2o": 10, "ca": 0,
+			"mg": 0}, "perLitre": 1}}},
+		"light": {"reading": 500, "unit": "fc", "lamp": "sun", "hours": 10, "kind": "monstera-deliciosa"},
+		"air":   {"tempC": 22, "humidityPct": 50, "kind": "monstera-deliciosa"}, "runway": {"reserves": "plump"},
 	} {
 		a := c.call("POST", "/api/bench/"+path, body)
 		require.Equal(t, 200, a.status, "%s: %s", path, a.raw)

@@ -79,7 +79,8 @@ func TestCasesGoFromCollectionToCollection(t *testing.T) {
 	assert.EqualValues(t, 1, again.body["known"])
 	assert.EqualValues(t, 1, taker.call("GET", "/api/learning", nil).body["taken"])
 	assert.EqualValues(t, 0, giver.call("GET", "/api/learning", nil).body["taken"])
-	for _, bad := range []string{`[`, `[{"habit":"fern","present":[],"absent":[]}]`, `[{"habit":"moss","present":[],"absent":[],"causes":[]}]`} {
+	for _, bad := range []string{`[`, `[{"habit":"fern","present":[],"absent":[]}]`,
+		`[{"habit":"moss","present":[],"absent":[],"causes":[]}]`} {
 		refused := taker.call("POST", "/api/confirmed/cases", bad)
 		assert.Equal(t, 422, refused.status, bad)
 		assert.Contains(t, refused.raw, "Nothing of this file was taken in", bad)

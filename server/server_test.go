@@ -141,7 +141,8 @@ func TestAStrangerSeesAndChangesNothing(t *testing.T) {
 		assert.Equal(t, 404, a.status, "%s %s", o.method, o.path)
 		assert.NotContains(t, a.raw, "Monstera")
 	}
-	for _, path := range []string{"/api/plants", "/api/plants?q=monstera", "/api/rounds", "/api/places", "/api/review", "/api/archive.json", "/api/entries.csv", "/api/register.csv"} {
+	for _, path := range []string{"/api/plants", "/api/plants?q=monstera", "/api/rounds", "/api/places", "/api/review",
+		"/api/archive.json", "/api/entries.csv", "/api/register.csv"} {
 		a := stranger.call("GET", path, nil)
 		assert.Equal(t, 200, a.status)
 		assert.NotContains(t, a.raw, plant, path)
@@ -155,8 +156,10 @@ func TestSignedOutIsTurnedAway(t *testing.T) {
 	_, url := serve(t, server.Options{OpenAccounts: true})
 	c := visit(t, url)
 	for _, o := range append(operations(newID()), []struct{ method, path, body string }{
-		{"GET", "/api/plants", ""}, {"GET", "/api/rounds", ""}, {"GET", "/api/places", ""}, {"GET", "/api/knowledge", ""}, {"GET", "/api/profiles?q=a", ""},
-		{"GET", "/api/causes/drought", ""}, {"GET", "/api/signs/leaf.crisp", ""}, {"GET", "/api/look-alikes?causes=drought,root-rot", ""},
+		{"GET", "/api/plants", ""}, {"GET", "/api/rounds", ""}, {"GET", "/api/places", ""}, {"GET", "/api/knowledge", ""},
+		{"GET", "/api/profiles?q=a", ""},
+		{"GET", "/api/causes/drought", ""}, {"GET", "/api/signs/leaf.crisp", ""},
+		{"GET", "/api/look-alikes?causes=drought,root-rot", ""},
 		{"POST", "/api/places", `{"id":"` + newID() + `","name":"x"}`},
 	}...) {
 		a := c.call(o.method, o.path, o.body)
@@ -260,22 +263,27 @@ func TestBadRequestsGetProblemsThatSayWhatToDo(t *testing.T) {
 		status             int
 		says               string
 	}{
-		"malformed JSON":    {"POST", entries, `{"id":`, 400, ""},
-		"oversize":          {"POST", entries, `{"id":"` + newID() + `","on":"2026-11-24","noted":{"text":"` + strings.Repeat("x", 300<<10) + `"}}`, 413, ""},
-		"long note":         {"POST", entries, `{"id":"` + newID() + `","on":"2026-11-24","noted":{"text":"` + strings.Repeat("x", 5000) + `"}}`, 422, "noted.text"},
-		"unknown field":     {"POST", entries, `{"id":"` + newID() + `","on":"2026-11-24","sung":{}}`, 422, "sung"},
-		"no id":             {"POST", entries, `{"on":"2026-11-24","watered":{}}`, 422, "id"},
-		"bad day":           {"POST", entries, `{"id":"` + newID() + `","on":"24.11.26","watered":{}}`, 422, ""},
-		"future":            {"POST", entries, `{"id":"` + newID() + `","on":"2027-01-01","watered":{}}`, 422, "still to come"},
-		"unknown sign":      {"POST", entries, `{"id":"` + newID() + `","on":"2026-11-24","examined":{"present":["leaf.blue"],"absent":[]}}`, 422, "no sign"},
+		"malformed JSON": {"POST", entries, `{"id":`, 400, ""},
+		"oversize": {"POST", entries, `{"id":"` + newID() + `","on":"2026-11-24","noted":{"text":"` +
+			strings.Repeat("x", 300<<10) + `"}}`, 413, ""},
+		"long note": {"POST", entries, `{"id":"` + newID() + `","on":"2026-11-24","noted":{"text":"` +
+			strings.Repeat("x", 5000) + `"}}`, 422, "noted.text"},
+		"unknown field": {"POST", entries, `{"id":"` + newID() + `","on":"2026-11-24","sung":{}}`, 422, "sung"},
+		"no id":         {"POST", entries, `{"on":"2026-11-24","watered":{}}`, 422, "id"},
+		"bad day":       {"POST", entries, `{"id":"` + newID() + `","on":"24.11.26","watered":{}}`, 422, ""},
+		"future": {"POST", entries, `{"id":"` + newID() + `","on":"2027-01-01","watered":{}}`, 422,
+			"still to come"},
+		"unknown sign": {"POST", entries, `{"id":"` + newID() +
+			`","on":"2026-11-24","examined":{"present":["leaf.blue"],"absent":[]}}`, 422, "no sign"},
 		"plan before cause": {"POST", "/api/plants/" + plant + "/plan", `{"answers":{}}`, 409, "accept at least one cause"},
 		"unknown plant":     {"GET", "/api/plants/" + newID(), "", 404, "no such plant"},
 		"no id at all":      {"GET", "/api/plants/monstera", "", 422, ""},
 		"unknown address":   {"GET", "/api/nothing", "", 404, ""},
 		"unknown place":     {"GET", "/api/plants?place=sill", "", 422, "no such place"},
 		"absurd page":       {"GET", "/api/plants?after=zzz", "", 422, "page mark"},
-		"differential":      {"POST", "/api/plants/" + plant + "/differential", `{"present":["leaf.crisp"],"absent":["leaf.crisp"]}`, 422, "both seen and not there"},
-		"nameless place":    {"POST", "/api/places", `{"id":"` + newID() + `","name":"  "}`, 422, "name"},
+		"differential": {"POST", "/api/plants/" + plant + "/differential",
+			`{"present":["leaf.crisp"],"absent":["leaf.crisp"]}`, 422, "both seen and not there"},
+		"nameless place": {"POST", "/api/places", `{"id":"` + newID() + `","name":"  "}`, 422, "name"},
 	} {
 		a := c.call(tc.method, tc.path, tc.body)
 		assert.Equal(t, tc.status, a.status, "%s: %s", name, a.raw)
@@ -414,7 +422,8 @@ func TestFilesAreServedAsTheyLiePacked(t *testing.T) {
 	_, url := serve(t, server.Options{Files: files})
 	for _, c := range []struct{ path, takes, coding, body string }{
 		{"/assets/a.js", "gzip, deflate, br", "br", "tight"}, {"/assets/a.js", "gzip, br;q=0", "gzip", "packed"},
-		{"/assets/a.js", "br;q=0.8", "br", "tight"}, {"/assets/a.js", "identity", "", "plain"}, {"/assets/b.js", "br", "", "small"},
+		{"/assets/a.js", "br;q=0.8", "br", "tight"}, {"/assets/a.js", "identity", "", "plain"},
+		{"/assets/b.js", "br", "", "small"},
 	} {
 		req, err := http.NewRequest("GET", url+c.path, nil)
 		require.NoError(t, err)

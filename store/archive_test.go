@@ -38,16 +38,19 @@ func kept(t *testing.T, s *store.Store, a store.Account) (plant, soil uuid.UUID)
 	)
 	require.NoError(t, s.Stock(t.Context(), a, newID(), soil, today-3, 8, "from the market stall"))
 	_, err := s.TakeCases(t.Context(), a, []diagnosis.WorkedCase{{
-		Examination: diagnosis.Examination{Habit: "fern", Present: []string{"pest.webbing"}, Again: []string{"pest.webbing"}},
-		Causes:      []string{"spider-mite"}, Known: true, Basis: "seen",
+		Examination: diagnosis.Examination{Habit: "fern", Present: []string{"pest.webbing"},
+			Again: []string{"pest.webbing"}},
+		Causes: []string{"spider-mite"}, Known: true, Basis: "seen",
 	}})
 	require.NoError(t, err)
 	plant = newID()
 	for _, e := range []record.Entry{
-		entry(plant, today-9, record.Body{Arrived: &record.Arrived{Name: "Vine", Profile: kind.ID, Habit: kind.Habit, Place: &place}}),
+		entry(plant, today-9, record.Body{Arrived: &record.Arrived{Name: "Vine", Profile: kind.ID, Habit: kind.Habit,
+			Place: &place}}),
 		entry(plant, today-2, record.Body{Diagnosed: &record.Diagnosed{Causes: []string{"root-rot"}}}),
 		entry(plant, today-2, record.Body{Planned: &record.Planned{}}),
-		entry(plant, today-2, record.Body{Did: &record.Did{Step: "ready-pot@d0", Used: []record.Used{{Supply: soil, Amount: 3}}}}),
+		entry(plant, today-2, record.Body{Did: &record.Did{Step: "ready-pot@d0",
+			Used: []record.Used{{Supply: soil, Amount: 3}}}}),
 	} {
 		_, err := s.Append(t.Context(), a, e, today)
 		require.NoError(t, err)
@@ -290,7 +293,8 @@ func TestPicturesBelongToOnePlantOfOneCollection(t *testing.T) {
 	body, err := s.PictureBytes(t.Context(), one.Collection.ID, mine, picture.ID, true)
 	require.NoError(t, err)
 	assert.Equal(t, picture.Small, body)
-	for name, at := range map[string][2]uuid.UUID{"a stranger": {two.Collection.ID, mine}, "another plant": {one.Collection.ID, other}} {
+	for name, at := range map[string][2]uuid.UUID{"a stranger": {two.Collection.ID, mine},
+		"another plant": {one.Collection.ID, other}} {
 		_, err := s.PictureBytes(t.Context(), at[0], at[1], picture.ID, false)
 		assert.ErrorIs(t, err, store.ErrNotFound, name)
 		list, err := s.Pictures(t.Context(), at[0], at[1])

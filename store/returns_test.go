@@ -128,10 +128,13 @@ func randomLife(draw *rand.Rand, now time.Time) exchange.Plant {
 		last := p.Entries[draw.IntN(len(p.Entries))].ID
 		put(on, []record.Body{
 			{Watered: &record.Watered{}},
-			{Checked: &record.Checked{Readings: []record.Value{{Measure: pick("wilt", "rot", "omen"), Value: float64(draw.IntN(3))}}}},
-			{Examined: &record.Examined{Present: []string{pick("root.mushy", "leaf.blue")}, Chances: []diagnosis.CauseChance{}}},
+			{Checked: &record.Checked{Readings: []record.Value{{Measure: pick("wilt", "rot", "omen"),
+				Value: float64(draw.IntN(3))}}}},
+			{Examined: &record.Examined{Present: []string{pick("root.mushy", "leaf.blue")},
+				Chances: []diagnosis.CauseChance{}}},
 			{Diagnosed: &record.Diagnosed{Causes: []string{pick(causes...)}}},
-			{Staged: &record.Staged{Track: pick("foliage-rerooting", "pest-clearance", "gone"), From: pick(stages...), To: pick(stages...)}},
+			{Staged: &record.Staged{Track: pick("foliage-rerooting", "pest-clearance", "gone"), From: pick(stages...),
+				To: pick(stages...)}},
 			{Did: &record.Did{Step: pick("unpot@d0", "no-step")}},
 			{Closed: &record.Closed{Outcome: record.Outcome(pick("mended", "lost", "given-away", "kept-under-watch"))}},
 			{Reopened: &record.Reopened{}},

@@ -76,7 +76,16 @@ func TestGuessesAtOnceAreCounted(t *testing.T) {
 	var all sync.WaitGroup
 	for range 20 {
 		all.Go(func() {
-			if _, err := s.SignIn(t.Context(), "owner@example.org", "a guess", "", "198.51.100.9"); errors.Is(err, store.ErrNotFound) {
+			if _, err := s.SignIn(
+				t.Context(),
+				"owner@example.org",
+				"a guess",
+				"",
+				"198.51.100.9",
+			); errors.Is(
+				err,
+				store.ErrNotFound,
+			) {
 				looked.Add(1)
 			}
 		})

@@ -134,8 +134,10 @@ func TestRecomputeGivesTheSameRows(t *testing.T) {
 		entry(plant, today-39, record.Body{Planned: &record.Planned{}}),
 		entry(plant, today-36, record.Body{Did: &record.Did{Step: "unpot@d0"}}),
 		entry(plant, today-30, record.Body{Watered: &record.Watered{}}),
-		entry(plant, today-29, record.Body{Staged: &record.Staged{Track: "foliage-rerooting", From: "stabilise", To: "re-root", Reason: "looks firm"}}),
-		entry(plant, today-20, record.Body{Staged: &record.Staged{Track: "foliage-rerooting", From: "re-root", To: "stabilise", Reason: "wilted"}}),
+		entry(plant, today-29, record.Body{Staged: &record.Staged{Track: "foliage-rerooting", From: "stabilise",
+			To: "re-root", Reason: "looks firm"}}),
+		entry(plant, today-20, record.Body{Staged: &record.Staged{Track: "foliage-rerooting", From: "re-root",
+			To: "stabilise", Reason: "wilted"}}),
 	} {
 		_, err := s.Append(t.Context(), a, e, today)
 		require.NoError(t, err)
@@ -176,7 +178,8 @@ func TestRegisterPagesSearchesAndFilters(t *testing.T) {
 		}
 	}
 	assert.Equal(t, []string{"Alpha", "bravo", "charlie", "delta", "echo 100%"}, seen)
-	for words, want := range map[string]int{"ALPHA": 1, "monstera": 5, "five-holes bravo": 1, "100%": 1, "1_0": 0, "fern": 0} {
+	for words, want := range map[string]int{"ALPHA": 1, "monstera": 5, "five-holes bravo": 1, "100%": 1, "1_0": 0,
+		"fern": 0} {
 		page, err := s.Register(t.Context(), a.Collection.ID, store.Filter{Words: words, Limit: 10})
 		require.NoError(t, err)
 		assert.Len(t, page.Rows, want, words)

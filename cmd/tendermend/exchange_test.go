@@ -127,7 +127,8 @@ func TestSchemasComeOutAsJSON(t *testing.T) {
 		assert.True(t, json.Valid([]byte(out)), command)
 	}
 	// What is checked in is what the program says.
-	for command, file := range map[string]string{"archive-schema": "archive.schema.json", "case-schema": "case.schema.json", "openapi": "openapi.json"} {
+	for command, file := range map[string]string{"archive-schema": "archive.schema.json",
+		"case-schema": "case.schema.json", "openapi": "openapi.json"} {
 		want, err := os.ReadFile("../../docs/" + file)
 		require.NoError(t, err)
 		out, _, _ := call(t, path, "", command)

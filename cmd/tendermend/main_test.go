@@ -67,7 +67,8 @@ func TestDiagnoseCommand(t *testing.T) {
 	assert.NotNil(t, result.Unexplained)
 	assert.NotNil(t, result.Conditions)
 
-	const more = `{"habit":"aroid-vine","present":["pot.no-drain",{"sign":"leaf.tips-brown","sure":false,"degree":"strong"}]}`
+	const more = `{"habit":"aroid-vine","present":["pot.no-drain",{"sign":"leaf.tips-brown","sure":false,` +
+		`"degree":"strong"}]}`
 	out, errs, status = call(t, path, more, "diagnose")
 	require.Zero(t, status, errs)
 	require.NoError(t, json.Unmarshal([]byte(out), &result))
@@ -80,15 +81,18 @@ func TestDiagnoseCommand(t *testing.T) {
 	assert.Len(t, list, 2, "for a list a list")
 
 	for name, tc := range map[string]struct{ input, says string }{
-		"unknown sign":  {`{"habit":"fern","present":["leaf.blue"],"absent":[]}`, `present[0]: there is no sign "leaf.blue"`},
-		"unknown habit": {`[{"habit":"fern","present":[],"absent":[]},{"habit":"moss","present":[],"absent":[]}]`, `case 1: habit: there is no growth habit "moss"`},
-		"both":          {`{"habit":"fern","present":["leaf.crisp"],"absent":["leaf.crisp"]}`, `absent[0]: "leaf.crisp" is said to be both`},
-		"broken":        {"{\"habit\":\n\"fern\",,}", "line 2"},
-		"cut off":       {`{"habit":"fern"`, "ends too early"},
-		"misspelt":      {`{"habit":"fern","presnt":[]}`, `unknown field "presnt"`},
-		"wrong type":    {`{"habit":"fern","present":"leaf.crisp"}`, "present should be"},
-		"two values":    {`{"habit":"fern"} {"habit":"fern"}`, "more after the end"},
-		"empty":         {"", "empty"},
+		"unknown sign": {`{"habit":"fern","present":["leaf.blue"],"absent":[]}`,
+			`present[0]: there is no sign "leaf.blue"`},
+		"unknown habit": {`[{"habit":"fern","present":[],"absent":[]},{"habit":"moss","present":[],"absent":[]}]`,
+			`case 1: habit: there is no growth habit "moss"`},
+		"both": {`{"habit":"fern","present":["leaf.crisp"],"absent":["leaf.crisp"]}`,
+			`absent[0]: "leaf.crisp" is said to be both`},
+		"broken":     {"{\"habit\":\n\"fern\",,}", "line 2"},
+		"cut off":    {`{"habit":"fern"`, "ends too early"},
+		"misspelt":   {`{"habit":"fern","presnt":[]}`, `unknown field "presnt"`},
+		"wrong type": {`{"habit":"fern","present":"leaf.crisp"}`, "present should be"},
+		"two values": {`{"habit":"fern"} {"habit":"fern"}`, "more after the end"},
+		"empty":      {"", "empty"},
 	} {
 		out, errs, status := call(t, path, tc.input, "diagnose")
 		assert.Equal(t, 2, status, name)
@@ -107,7 +111,10 @@ func TestCasesCommand(t *testing.T) {
 	assert.Contains(t, out, "log loss per case")
 	assert.Contains(t, out, "90-100 %")
 	file := filepath.Join(t.TempDir(), "none.json")
-	require.NoError(t, os.WriteFile(file, []byte(`[{"habit":"fern","present":["new.clean"],"absent":[],"causes":[]}]`), 0o600))
+	require.NoError(
+		t,
+		os.WriteFile(file, []byte(`[{"habit":"fern","present":["new.clean"],"absent":[],"causes":[]}]`), 0o600),
+	)
 	out, errs, status = call(t, path, "", "cases", file)
 	require.Zero(t, status, errs)
 	assert.Contains(t, out, "cases                          1")
@@ -139,7 +146,9 @@ func TestUnknownCommandShowsTheUsage(t *testing.T) {
 
 func TestPlansComeOutAndAreProvedFromTheCommandLine(t *testing.T) {
 	path := program(t)
-	const one = `{"kind":"phalaenopsis-hybrid","causes":["medium-collapsed"],"on":"2026-10-10","answers":{"liveRoots":9,"deadRoots":6,"liveTips":3,"rootBallCm":9,"potWidthCm":12,"plug":true},"choices":{"school":"S0"}}`
+	const one = `{"kind":"phalaenopsis-hybrid","causes":["medium-collapsed"],"on":"2026-10-10",` +
+		`"answers":{"liveRoots":9,"deadRoots":6,"liveTips":3,"rootBallCm":9,"potWidthCm":12,"plug":true},` +
+		`"choices":{"school":"S0"}}`
 	out, errs, status := call(t, path, one, "plan")
 	require.Zero(t, status, errs)
 	var p struct {
@@ -166,7 +175,8 @@ func TestPlansComeOutAndAreProvedFromTheCommandLine(t *testing.T) {
 	out, errs, status = call(t, path, `{"situation":`+one+`,"plan":`+out+`}`, "check-plan")
 	assert.Zero(t, status, errs)
 	assert.JSONEq(t, `[]`, out)
-	bad := `{"situation":` + one + `,"plan":{"sittings":[{"kind":"ROOT-WASH","day":0,"slot":"morning","steps":[{"op":"unpot"},{"op":"trim-dead"}]}]}}`
+	bad := `{"situation":` + one + `,"plan":{"sittings":[{"kind":"ROOT-WASH","day":0,"slot":"morning",` +
+		`"steps":[{"op":"unpot"},{"op":"trim-dead"}]}]}}`
 	out, _, status = call(t, path, bad, "check-plan")
 	assert.Equal(t, 1, status)
 	var broken []struct{ Rule, Step, Why string }
@@ -180,8 +190,10 @@ func TestPlansComeOutAndAreProvedFromTheCommandLine(t *testing.T) {
 	assert.Contains(t, rules, "N15", "it never comes back into its pot")
 
 	for in, says := range map[string]string{
-		``: "situation", `{"kind":"no-such","causes":["root-rot"]}`: "no-such", `{"habit":"fern","causes":["gout"]}`: "gout",
-		`{"habit":"fern"}`: "accept at least one cause", one + one: "one situation, or a list in brackets", `[{]`: "list of situations",
+		``: "situation", `{"kind":"no-such","causes":["root-rot"]}`: "no-such",
+		`{"habit":"fern","causes":["gout"]}`: "gout",
+		`{"habit":"fern"}`:                   "accept at least one cause", one + one: "one situation, or a list in brackets",
+		`[{]`: "list of situations",
 	} {
 		_, errs, status := call(t, path, in, "plan")
 		assert.Equal(t, 2, status, in)

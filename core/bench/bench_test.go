@@ -91,7 +91,10 @@ func TestMixByParts(t *testing.T) {
 	require.NoError(t, err)
 	assert.Positive(t, amount(t, r, "stardust"))
 	assert.Contains(t, r.Warnings[0], "stardust")
-	for name, bad := range map[string]bench.MixInput{"parts": {Litres: p(1.0)}, "litres": {Parts: []plant.Part{{What: "perlite", Parts: 1}}}, "potCm": {Parts: []plant.Part{{What: "perlite", Parts: 1}}, PotCM: p(0.0)}, "pots": {Parts: []plant.Part{{What: "perlite", Parts: 1}}, PotCM: p(9.0), Pots: 9999}} {
+	for name, bad := range map[string]bench.MixInput{"parts": {Litres: p(1.0)},
+		"litres": {Parts: []plant.Part{{What: "perlite", Parts: 1}}},
+		"potCm":  {Parts: []plant.Part{{What: "perlite", Parts: 1}}, PotCM: p(0.0)},
+		"pots":   {Parts: []plant.Part{{What: "perlite", Parts: 1}}, PotCM: p(9.0), Pots: 9999}} {
 		_, err := bench.Mix(bad)
 		assert.Equal(t, name, field(err))
 	}
@@ -170,7 +173,10 @@ func TestDilutions(t *testing.T) {
 	)
 	assert.Equal(t, "wantedPct", field(err))
 	for name, bad := range map[string]bench.DilutionInput{
-		"volume": {StockPct: p(3.0), WantedPct: p(1.0), Volume: "some"}, "wantedPct": {StockPct: p(1.0), WantedPct: p(3.0), Volume: "1 l"}, "stockPct": {StockPct: p(-1.0), WantedPct: p(1.0), Volume: "1 l"}, "ratio": {Ratio: []float64{4, 0}, Volume: "1 l"},
+		"volume":    {StockPct: p(3.0), WantedPct: p(1.0), Volume: "some"},
+		"wantedPct": {StockPct: p(1.0), WantedPct: p(3.0), Volume: "1 l"},
+		"stockPct":  {StockPct: p(-1.0), WantedPct: p(1.0), Volume: "1 l"},
+		"ratio":     {Ratio: []float64{4, 0}, Volume: "1 l"},
 	} {
 		_, err := bench.Dilution(bad)
 		assert.Equal(t, name, field(err))
@@ -185,7 +191,9 @@ func TestALabelsDoseIsMultipliedNeverProposed(t *testing.T) {
 	assert.InDelta(t, 3, amount(t, r, "Harbour granules"), 1e-9)
 	assert.Contains(t, r.Warnings[0], "label")
 	for name, bad := range map[string]bench.DoseInput{
-		"product": {Says: "2 g", Per: 1, Unit: "l", Quantity: 1}, "says": {Product: "x", Per: 1, Unit: "l", Quantity: 1}, "unit": {Product: "x", Says: "2 g", Per: 1, Unit: "acre", Quantity: 1}, "per": {Product: "x", Says: "2 g", Unit: "l", Quantity: 1},
+		"product": {Says: "2 g", Per: 1, Unit: "l", Quantity: 1}, "says": {Product: "x", Per: 1, Unit: "l", Quantity: 1},
+		"unit": {Product: "x", Says: "2 g", Per: 1, Unit: "acre", Quantity: 1},
+		"per":  {Product: "x", Says: "2 g", Unit: "l", Quantity: 1},
 	} {
 		_, err := bench.Dose(bad)
 		assert.Equal(t, name, field(err), "without the label there is no dose")

@@ -13,7 +13,8 @@ import (
 func TestSeasonsOnBothSidesOfTheEquator(t *testing.T) {
 	for month, want := range map[time.Month]climate.Season{
 		time.January: climate.Winter, time.February: climate.Winter, time.March: climate.Spring, time.May: climate.Spring,
-		time.June: climate.Summer, time.August: climate.Summer, time.September: climate.Autumn, time.November: climate.Autumn, time.December: climate.Winter,
+		time.June: climate.Summer, time.August: climate.Summer, time.September: climate.Autumn,
+		time.November: climate.Autumn, time.December: climate.Winter,
 	} {
 		assert.Equal(t, want, climate.SeasonOf(day.Of(2026, month, 15), false), month)
 	}

@@ -37,7 +37,8 @@ func TestDayGoesIntoADateColumnAndComesBack(t *testing.T) {
 	stored, err := on.Value()
 	require.NoError(t, err)
 	assert.Equal(t, "2026-11-24", stored)
-	for name, column := range map[string]any{"as a date": time.Date(2026, 11, 24, 0, 0, 0, 0, time.UTC), "as text": "2026-11-24"} {
+	for name, column := range map[string]any{"as a date": time.Date(2026, 11, 24, 0, 0, 0, 0, time.UTC),
+		"as text": "2026-11-24"} {
 		var back day.Day
 		require.NoError(t, back.Scan(column), name)
 		assert.Equal(t, on, back, name)

@@ -81,13 +81,18 @@ func TestAdviceChangesAtItsLimits(t *testing.T) {
 		{"helps enough", true, "water", map[string]int{slow: 2}, map[string]float64{slow: 0.9}, Now},
 		{"cannot be undone", false, "cut", map[string]int{slow: 3}, map[string]float64{slow: 0.60}, Now},
 		{"cannot be undone, not sure", false, "cut", map[string]int{slow: 3}, map[string]float64{slow: 0.599}, If},
-		{"a rival is hurt", true, "water", map[string]int{slow: 3, rival: -3}, map[string]float64{slow: 0.6, rival: 0.151}, Wait},
+		{"a rival is hurt", true, "water", map[string]int{slow: 3, rival: -3}, map[string]float64{slow: 0.6, rival: 0.151},
+			Wait},
 		{"hardly", true, "water", map[string]int{slow: 3, rival: -3}, map[string]float64{slow: 0.6, rival: 0.149}, Now},
 		{"for good", false, "cut", map[string]int{slow: 3, rival: -3}, map[string]float64{slow: 0.7, rival: 0.081}, Wait},
-		{"hardly for good", false, "cut", map[string]int{slow: 3, rival: -3}, map[string]float64{slow: 0.7, rival: 0.079}, Now},
-		{"days are few", true, "water", map[string]int{fast: 3, rival: -3}, map[string]float64{fast: 0.60, rival: 0.249}, Now},
-		{"days are few, too much harm", true, "water", map[string]int{fast: 3, rival: -3}, map[string]float64{fast: 0.60, rival: 0.251}, Wait},
-		{"days are few, not likely", true, "water", map[string]int{fast: 3, rival: -3}, map[string]float64{fast: 0.599, rival: 0.2}, Wait},
+		{"hardly for good", false, "cut", map[string]int{slow: 3, rival: -3}, map[string]float64{slow: 0.7, rival: 0.079},
+			Now},
+		{"days are few", true, "water", map[string]int{fast: 3, rival: -3}, map[string]float64{fast: 0.60, rival: 0.249},
+			Now},
+		{"days are few, too much harm", true, "water", map[string]int{fast: 3, rival: -3},
+			map[string]float64{fast: 0.60, rival: 0.251}, Wait},
+		{"days are few, not likely", true, "water", map[string]int{fast: 3, rival: -3},
+			map[string]float64{fast: 0.599, rival: 0.2}, Wait},
 		{"does harm", true, "water", map[string]int{slow: 2, rival: -3}, map[string]float64{slow: 0.2, rival: 0.5}, Not},
 		{"does not matter", true, "water", map[string]int{slow: 2}, map[string]float64{slow: 0.149}, "left out"},
 		{"matters", true, "water", map[string]int{slow: 2}, map[string]float64{slow: 0.15}, If},
@@ -133,7 +138,8 @@ func TestWatchingIsAdvisedOnlyUnderAHarmlessLead(t *testing.T) {
 func TestOneMoveOfAnAim(t *testing.T) {
 	c := made(t, look("aroid-vine"), nil)
 	rough := Advice{Move: "rough", Advice: Now, Good: 2, worth: 3, move: Move{group: "cut", tier: 2}}
-	gentle := Advice{Move: "gentle", Advice: Now, Good: 1.2, worth: 2, move: Move{group: "cut", tier: 2, Reversible: true}}
+	gentle := Advice{Move: "gentle", Advice: Now, Good: 1.2, worth: 2,
+		move: Move{group: "cut", tier: 2, Reversible: true}}
 	got := c.chooseNow([]Advice{rough, gentle})
 	require.Len(t, got, 1)
 	assert.Equal(t, "gentle", got[0].Move)
@@ -191,7 +197,8 @@ func TestMovesStandInTheirOrder(t *testing.T) {
 		look("succulent-rosette", "leaf.scorch-sunside", "leaf.translucent"),
 		look("sympodial-orchid", "leaf.wrinkled", "pest.cotton"),
 		look("fern", "leaf.crisp", "leaf.tips-brown"),
-		look("aroid-clump", "care.shipped-wet-cold", "leaf.drooping", "leaf.yellow-many-fast", "med.wet-long", "care.new-arrival"),
+		look("aroid-clump", "care.shipped-wet-cold", "leaf.drooping", "leaf.yellow-many-fast", "med.wet-long",
+			"care.new-arrival"),
 	} {
 		c := examine(t, e)
 		list := c.Moves(c.NextChecks())
@@ -272,7 +279,8 @@ func TestRotIsWorkedOnAlsoInANewcomer(t *testing.T) {
 		"leaf.tips-brown", "leaf.stuck-unfurling",
 	}
 	for id, signs := range map[string][]string{
-		"soft-rot":  {"leaf.black-mush", "leaf.smell", "course.spreading", "course.sudden", "care.wet-leaves", "leaf.translucent"},
+		"soft-rot": {"leaf.black-mush", "leaf.smell", "course.spreading", "course.sudden", "care.wet-leaves",
+			"leaf.translucent"},
 		"base-rot":  {"stem.soft-brown", "stem.collapsed", "leaf.yellow-from-base", "course.spreading", "stem.wobbly"},
 		"black-rot": {"stem.black-creep", "course.spreading", "course.sudden"},
 		"root-rot":  {"root.mushy", "root.smell", "med.wet-long", "root.few-live"},

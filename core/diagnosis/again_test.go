@@ -73,7 +73,10 @@ func TestWhatDoesNotHangOnALookIsNotAskedAgain(t *testing.T) {
 		return slices.ContainsFunc(examine(t, e).NextChecks(), func(c Check) bool { return c.Again })
 	}
 	assert.False(t, again(wholeLook("aroid-vine", "pot.no-drain")))
-	assert.False(t, again(look("aroid-vine", "root.mushy", "root.smell", "leaf.drooping", "med.wet-long", "root.few-live")))
+	assert.False(
+		t,
+		again(look("aroid-vine", "root.mushy", "root.smell", "leaf.drooping", "med.wet-long", "root.few-live")),
+	)
 	h, _ := plant.HabitByID("aroid-vine")
 	for _, known := range Causes() {
 		for _, id := range known.Defining {

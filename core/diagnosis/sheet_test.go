@@ -34,9 +34,12 @@ func TestASheetGathersWhatTheTablesKnow(t *testing.T) {
 // gentler look does (common practice).
 func TestLookAlikesAreToldApart(t *testing.T) {
 	for _, pair := range [][]string{
-		{"sun-scorch", "fungal-spot"}, {"edema", "spider-mite"}, {"edema", "scale"}, {"edema", "salt-injury"}, {"drought", "root-rot"},
-		{"old-leaf", "overwatering"}, {"old-leaf", "nitrogen-low"}, {"overwatering", "nitrogen-low"}, {"salt-injury", "dry-air"},
-		{"dry-air", "draught", "water-quality"}, {"virus", "micronutrient-low"}, {"fusarium", "dry-root-loss"}, {"dormancy", "woken-early"},
+		{"sun-scorch", "fungal-spot"}, {"edema", "spider-mite"}, {"edema", "scale"}, {"edema", "salt-injury"},
+		{"drought", "root-rot"},
+		{"old-leaf", "overwatering"}, {"old-leaf", "nitrogen-low"}, {"overwatering", "nitrogen-low"},
+		{"salt-injury", "dry-air"},
+		{"dry-air", "draught", "water-quality"}, {"virus", "micronutrient-low"}, {"fusarium", "dry-root-loss"},
+		{"dormancy", "woken-early"},
 		{"dormancy", "root-rot"}, {"settling-in", "root-rot"}, {"detached", "root-rot"}, {"detached", "base-rot"},
 	} {
 		c, ok := Compare(pair)
@@ -52,7 +55,8 @@ func TestLookAlikesAreToldApart(t *testing.T) {
 	c, _ := Compare([]string{"drought", "root-rot"})
 	check, _ := SignByID(c.Check)
 	assert.Less(t, check.Disturbance, Unpot, "a stick or a nose tells a thirsty wilt from a rotting one")
-	for _, bad := range [][]string{nil, {"drought"}, {"drought", "drought"}, {"drought", "curse"}, {"drought", "root-rot", "edema", "scale"}} {
+	for _, bad := range [][]string{nil, {"drought"}, {"drought", "drought"}, {"drought", "curse"},
+		{"drought", "root-rot", "edema", "scale"}} {
 		_, ok := Compare(bad)
 		assert.False(t, ok, "%v", bad)
 	}

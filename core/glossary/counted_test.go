@@ -65,15 +65,24 @@ func TestNoSentenceCountsByHand(t *testing.T) {
 func TestNoneOneAndTwoOfAThing(t *testing.T) {
 	assert.Equal(t, []string{"0 days", "1 day", "2 days"},
 		[]string{working.Count(0, "day"), working.Count(1, "day"), working.Count(2, "day")})
-	assert.Equal(t, []string{"2 leaves", "2 entries", "2 days", "2 clean looks"},
-		[]string{working.Count(2, "leaf"), working.Count(2, "entry"), working.Count(2, "day"), working.Count(2, "clean look")})
+	assert.Equal(
+		t,
+		[]string{"2 leaves", "2 entries", "2 days", "2 clean looks"},
+		[]string{
+			working.Count(2, "leaf"),
+			working.Count(2, "entry"),
+			working.Count(2, "day"),
+			working.Count(2, "clean look"),
+		},
+	)
 	assert.Equal(t, []string{"1 hour", "1.5 hours", "0 hours"},
 		[]string{working.Measured(1, "hour"), working.Measured(1.5, "hour"), working.Measured(0, "hour")})
 	assert.Equal(t, []string{"1 of 2 looks", "2 looks", "7 looks", "0 of 1 look"},
 		[]string{working.Of(1, 2, "look"), working.Of(2, 2, "look"), working.Of(7, 2, "look"), working.Of(0, 1, "look")})
 	for thing, said := range map[string]string{
 		"orchid": "an orchid", "aroid vine": "an aroid vine", "fern": "a fern", "upright succulent": "an upright succulent",
-		"unit": "a unit", "usual one": "a usual one", "euphorbia": "a euphorbia", "ivy": "an ivy", "Air plant": "an Air plant",
+		"unit": "a unit", "usual one": "a usual one", "euphorbia": "a euphorbia", "ivy": "an ivy",
+		"Air plant": "an Air plant",
 	} {
 		assert.Equal(t, said, working.A(thing))
 	}

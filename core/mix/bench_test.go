@@ -12,16 +12,21 @@ import (
 
 func TestAmountsAreReadAsPeopleWriteThem(t *testing.T) {
 	for text, want := range map[string]mix.Quantity{
-		"250 ml": {Value: 250, Unit: "ml"}, "2 l": {Value: 2000, Unit: "ml"}, "2,5 l": {Value: 2500, Unit: "ml"}, "1 1/2 tsp": {Value: 1.5 * mix.Teaspoon, Unit: "ml"},
-		"½ cup": {Value: 118.29411825, Unit: "ml"}, "1½ tbsp": {Value: 1.5 * mix.Tablespoon, Unit: "ml"}, "1 gal": {Value: 3785.411784, Unit: "ml"}, "3/4 Cups": {Value: 0.75 * 16 * mix.Tablespoon, Unit: "ml"},
-		" 30 g ": {Value: 30, Unit: "g"}, "1 oz": {Value: 28.349523125, Unit: "g"}, "2 fl oz": {Value: 4 * mix.Tablespoon, Unit: "ml"}, ".5 l": {Value: 500, Unit: "ml"}, "2 teaspoons": {Value: 2 * mix.Teaspoon, Unit: "ml"},
+		"250 ml": {Value: 250, Unit: "ml"}, "2 l": {Value: 2000, Unit: "ml"}, "2,5 l": {Value: 2500, Unit: "ml"},
+		"1 1/2 tsp": {Value: 1.5 * mix.Teaspoon, Unit: "ml"},
+		"½ cup":     {Value: 118.29411825, Unit: "ml"}, "1½ tbsp": {Value: 1.5 * mix.Tablespoon, Unit: "ml"},
+		"1 gal": {Value: 3785.411784, Unit: "ml"}, "3/4 Cups": {Value: 0.75 * 16 * mix.Tablespoon, Unit: "ml"},
+		" 30 g ": {Value: 30, Unit: "g"}, "1 oz": {Value: 28.349523125, Unit: "g"},
+		"2 fl oz": {Value: 4 * mix.Tablespoon, Unit: "ml"}, ".5 l": {Value: 500, Unit: "ml"},
+		"2 teaspoons": {Value: 2 * mix.Teaspoon, Unit: "ml"},
 	} {
 		got, err := mix.ParseAmount(text)
 		require.NoError(t, err, text)
 		assert.InDelta(t, want.Value, got.Value, 1e-6, text)
 		assert.Equal(t, want.Unit, got.Unit, text)
 	}
-	for _, bad := range []string{"", "ml", "250", "some ml", "1/0 l", "-3 ml", "0 ml", "1/2 1 tsp", "1 2 3 ml", "12 parsecs", "1e9 l", "1..2 l", "½½ cup", "NaN g", "99999999999 kg"} {
+	for _, bad := range []string{"", "ml", "250", "some ml", "1/0 l", "-3 ml", "0 ml", "1/2 1 tsp", "1 2 3 ml",
+		"12 parsecs", "1e9 l", "1..2 l", "½½ cup", "NaN g", "99999999999 kg"} {
 		_, err := mix.ParseAmount(bad)
 		assert.ErrorIs(t, err, mix.ErrAmount, bad)
 	}
@@ -41,7 +46,8 @@ func TestKitchenMeasures(t *testing.T) {
 }
 
 func FuzzParseAmount(f *testing.F) {
-	for _, s := range []string{"1 1/2 tsp", "250 ml", "½ cup", "2 l", "2,5 l", "1/0 l", "", "9 9 9 g", "⅔ tbsp.", "1e5 ml"} {
+	for _, s := range []string{"1 1/2 tsp", "250 ml", "½ cup", "2 l", "2,5 l", "1/0 l", "", "9 9 9 g", "⅔ tbsp.",
+		"1e5 ml"} {
 		f.Add(s)
 	}
 	f.Fuzz(func(t *testing.T, text string) {
@@ -60,8 +66,10 @@ func FuzzParseAmount(f *testing.F) {
 // round, is refused.
 func TestTheGuardKnowsEveryDangerousPair(t *testing.T) {
 	for _, pair := range [][2]string{
-		{"bleach", "ammonia"}, {"bleach", "vinegar"}, {"bleach", "descaler"}, {"bleach", "alcohol"}, {"bleach", "peroxide"}, {"bleach", "pesticide"}, {"bleach", "insecticidal-soap"},
-		{"bleach", "feed"}, {"bleach", "calcium-feed"}, {"bleach", "phosphate-feed"}, {"bleach", "sulphur"}, {"peroxide", "vinegar"}, {"peroxide", "descaler"}, {"peroxide", "alcohol"}, {"peroxide", "copper"},
+		{"bleach", "ammonia"}, {"bleach", "vinegar"}, {"bleach", "descaler"}, {"bleach", "alcohol"}, {"bleach", "peroxide"},
+		{"bleach", "pesticide"}, {"bleach", "insecticidal-soap"},
+		{"bleach", "feed"}, {"bleach", "calcium-feed"}, {"bleach", "phosphate-feed"}, {"bleach", "sulphur"},
+		{"peroxide", "vinegar"}, {"peroxide", "descaler"}, {"peroxide", "alcohol"}, {"peroxide", "copper"},
 		{"ammonia", "vinegar"}, {"sulphur", "vinegar"}, {"pesticide", "alcohol"},
 	} {
 		for _, ids := range [][]string{{pair[0], pair[1]}, {pair[1], "water", pair[0]}} {

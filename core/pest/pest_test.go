@@ -53,8 +53,9 @@ func TestDegreeDaysEqualNumericalIntegration(t *testing.T) {
 // The days to adult at 20 and 25 °C as greenhouse handbooks print them (from
 // memory), within the 20 % that the table promises.
 func TestDaysToAdultAreThePrintedOnes(t *testing.T) {
-	for cause, printed := range map[string][2]float64{"spider-mite": {16, 10}, "thrips": {19, 14}, "mealybug": {50, 34}, "root-mealybug": {73, 50},
-		"scale": {75, 50}, "aphid": {8.5, 6.5}, "whitefly": {32, 23}, "fungus-gnat": {28, 19}} {
+	for cause, printed := range map[string][2]float64{"spider-mite": {16, 10}, "thrips": {19, 14}, "mealybug": {50, 34},
+		"root-mealybug": {73, 50},
+		"scale":         {75, 50}, "aphid": {8.5, 6.5}, "whitefly": {32, 23}, "fungus-gnat": {28, 19}} {
 		p, ok := pest.ByCause(cause)
 		require.True(t, ok, cause)
 		assert.NotEmpty(t, p.Label, cause)

@@ -50,20 +50,23 @@ func TestOwnKindsComeFirstAndAreCheckedLikeTheOthers(t *testing.T) {
 	assert.True(t, ok, "what ships is there as well")
 	assert.Empty(t, own.Faults())
 	for field, spoil := range map[string]func(*plant.Profile){
-		"botanical":         func(p *plant.Profile) { p.Botanical = " " },
-		"habit":             func(p *plant.Profile) { p.Habit = "weed" },
-		"light":             func(p *plant.Profile) { p.Light = [3]float64{5, 4, 9} },
-		"temperature":       func(p *plant.Profile) { p.Temperature = [3]float64{60, 70, 80} }, // °F by mistake
-		"humidity":          func(p *plant.Profile) { p.Humidity = [2]float64{50, 150} },
-		"waterRule":         func(p *plant.Profile) { p.WaterRule = "weekly" },
-		"feed.ppmN":         func(p *plant.Profile) { p.Feed.PpmN = -1 },
-		"feed.low":          func(p *plant.Profile) { p.Feed.Low = 50 },
-		"repotMonths":       func(p *plant.Profile) { p.RepotMonths = [2]int{24, 12} },
-		"perMonth":          func(p *plant.Profile) { p.PerMonth = [2]float64{3, 1} },
-		"sun":               func(p *plant.Profile) { p.Sun = "noon" },
-		"mixes[0]":          func(p *plant.Profile) { p.Mixes = []plant.Mix{{Name: "air"}} },
-		"mixes[0].parts[0]": func(p *plant.Profile) { p.Mixes = []plant.Mix{{Name: "air", Parts: []plant.Part{{What: "bark"}}}} },
-		"traits[0]":         func(p *plant.Profile) { p.Traits = []plant.Trait{"pretty"} },
+		"botanical":   func(p *plant.Profile) { p.Botanical = " " },
+		"habit":       func(p *plant.Profile) { p.Habit = "weed" },
+		"light":       func(p *plant.Profile) { p.Light = [3]float64{5, 4, 9} },
+		"temperature": func(p *plant.Profile) { p.Temperature = [3]float64{60, 70, 80} }, // °F by mistake
+		"humidity":    func(p *plant.Profile) { p.Humidity = [2]float64{50, 150} },
+		"waterRule":   func(p *plant.Profile) { p.WaterRule = "weekly" },
+		"feed.ppmN":   func(p *plant.Profile) { p.Feed.PpmN = -1 },
+		"feed.low":    func(p *plant.Profile) { p.Feed.Low = 50 },
+		"repotMonths": func(p *plant.Profile) { p.RepotMonths = [2]int{24, 12} },
+		"perMonth":    func(p *plant.Profile) { p.PerMonth = [2]float64{3, 1} },
+		"sun":         func(p *plant.Profile) { p.Sun = "noon" },
+		"mixes[0]":    func(p *plant.Profile) { p.Mixes = []plant.Mix{{Name: "air"}} },
+		"mixes[0].parts[0]": func(p *plant.Profile) {
+			p.Mixes = []plant.Mix{{Name: "air",
+				Parts: []plant.Part{{What: "bark"}}}}
+		},
+		"traits[0]": func(p *plant.Profile) { p.Traits = []plant.Trait{"pretty"} },
 	} {
 		bad := own
 		spoil(&bad)

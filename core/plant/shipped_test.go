@@ -59,7 +59,8 @@ func inRange(t *testing.T, p plant.Profile) {
 	rising("feed", 0, 400, p.Feed.PpmN)
 	rising("feed in low light", 0, 1, p.Feed.Low)
 	// Sun agrees with the most light: none up to about 8, filtered 14, morning 24.
-	most := map[plant.Sun][2]float64{plant.Shade: {0, 9}, plant.Filtered: {6, 16}, plant.MorningSun: {10, 26}, plant.FullSun: {18, 60}}[p.Sun]
+	most := map[plant.Sun][2]float64{plant.Shade: {0, 9}, plant.Filtered: {6, 16}, plant.MorningSun: {10, 26},
+		plant.FullSun: {18, 60}}[p.Sun]
 	assert.True(
 		t,
 		most[0] <= p.Light[2] && p.Light[2] <= most[1],
@@ -171,7 +172,8 @@ func agree(t *testing.T, p plant.Profile) {
 // than the first tables said.
 func TestKindsOfOlderRecordsAreStillThere(t *testing.T) {
 	for id, habit := range map[string]string{
-		"zygopetalum-maculatum": "sympodial-orchid", "vanda-coerulea": "monopodial-orchid", "ludisia-discolor": "jewel-orchid",
+		"zygopetalum-maculatum": "sympodial-orchid", "vanda-coerulea": "monopodial-orchid",
+		"ludisia-discolor": "jewel-orchid",
 		"caladium-bicolor": "bulb", "dracaena-fragrans": "cane-foliage", "crassula-ovata": "upright-succulent",
 		"schlumbergera-truncata": "forest-cactus", "rhipsalis-baccifera": "forest-cactus", "ficus-elastica": "woody",
 	} {
@@ -197,7 +199,8 @@ func TestWhatIsNotKnownIsNeverSafe(t *testing.T) {
 	for _, c := range []struct {
 		habit, whom string
 		atLeast     int
-	}{{"aroid-vine", "pets", 2}, {"aroid-clump", "people", 2}, {"cycad", "pets", 4}, {"bulb", "pets", 2}, {"fern", "pets", 1}} {
+	}{{"aroid-vine", "pets", 2}, {"aroid-clump", "people", 2}, {"cycad", "pets", 4}, {"bulb", "pets", 2},
+		{"fern", "pets", 1}} {
 		h, _ := plant.HabitByID(c.habit)
 		worst := plant.OfHabit(h).Toxicity(c.whom)
 		assert.GreaterOrEqual(t, plant.Severity(worst.Bad), c.atLeast, "%s: %+v", c.habit, worst)
@@ -227,9 +230,12 @@ func TestEveryNameFindsItsKind(t *testing.T) {
 
 func TestNamesInPluralAndMisspeltAreFound(t *testing.T) {
 	for query, id := range map[string]string{
-		"moth orchids": "phalaenopsis-hybrid", "phalenopsis": "phalaenopsis-hybrid", "swiss cheese plants": "monstera-deliciosa",
-		"strelizia nicolai": "strelitzia-nicolai", "african violets": "saintpaulia-ionantha", "pepperomia obtusifolia": "peperomia-obtusifolia",
-		"Tornelia fragrans": "monstera-deliciosa", "split leaf philodendron": "monstera-deliciosa", "venus fly traps": "dionaea-muscipula",
+		"moth orchids": "phalaenopsis-hybrid", "phalenopsis": "phalaenopsis-hybrid",
+		"swiss cheese plants": "monstera-deliciosa",
+		"strelizia nicolai":   "strelitzia-nicolai", "african violets": "saintpaulia-ionantha",
+		"pepperomia obtusifolia": "peperomia-obtusifolia",
+		"Tornelia fragrans":      "monstera-deliciosa", "split leaf philodendron": "monstera-deliciosa",
+		"venus fly traps": "dionaea-muscipula",
 	} {
 		found := plant.Kinds(nil).Find(query, 8)
 		assert.True(

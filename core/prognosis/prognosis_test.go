@@ -97,7 +97,10 @@ func TestOffersAreWeighed(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, Leave, a.Advice, "a virus at no price")
 	assert.Contains(t, strings.Join(a.Reasons, " "), "irus")
-	a, err = Appraise(diagnosis.Standard(), Offer{Examination: look("cactus", []string{"pest.cotton"}, []string{"stem.soft-brown"})})
+	a, err = Appraise(
+		diagnosis.Standard(),
+		Offer{Examination: look("cactus", []string{"pest.cotton"}, []string{"stem.soft-brown"})},
+	)
 	require.NoError(t, err)
 	assert.Contains(t, a.Reasons[len(a.Reasons)-1], "once more before you pay")
 
@@ -120,7 +123,9 @@ func TestOddsAreTheProductOfTheShares(t *testing.T) {
 func TestWorseSignsNeverRaiseTheChanceToLive(t *testing.T) {
 	good, err := outlookOf(look("aroid-vine", []string{"leaf.drooping", "med.wet-long"}, nil))
 	require.NoError(t, err)
-	bad, err := outlookOf(look("aroid-vine", []string{"leaf.drooping", "med.wet-long", "root.mushy", "root.few-live"}, nil))
+	bad, err := outlookOf(
+		look("aroid-vine", []string{"leaf.drooping", "med.wet-long", "root.mushy", "root.few-live"}, nil),
+	)
 	require.NoError(t, err)
 	worst, err := outlookOf(
 		look(
@@ -167,7 +172,8 @@ func TestOwnCasesUpdateTheOdds(t *testing.T) {
 
 // Every outlook is a range round its middle, and every trouble takes some weeks.
 func TestOutlooksAreRanges(t *testing.T) {
-	for _, present := range [][]string{{"root.mushy", "root.smell"}, {"pest.cotton"}, {"leaf.drooping", "med.dry-through"}} {
+	for _, present := range [][]string{{"root.mushy", "root.smell"}, {"pest.cotton"},
+		{"leaf.drooping", "med.dry-through"}} {
 		o, err := outlookOf(diagnosis.Examination{Habit: "aroid-vine", Season: climate.Summer, Present: present})
 		require.NoError(t, err)
 		assert.InDelta(t, max(0, o.Lives-0.15), o.Least, 1e-9, "%v", present)

@@ -68,7 +68,8 @@ var damages = []func(*rand.Rand, *treatment.Plan) string{
 	func(r *rand.Rand, p *treatment.Plan) string { // other amounts
 		s, k := place(r, p)
 		q := &s.Steps[k].Params
-		for _, n := range []*treatment.Number{&q.PotWidthCM, &q.VolumeML, &q.Hours, &q.Days, &q.ML, &q.Conc, &q.Share, &q.N, &q.WaterC, &q.LevelCM, &q.GapMM, &q.Minutes} {
+		for _, n := range []*treatment.Number{&q.PotWidthCM, &q.VolumeML, &q.Hours, &q.Days, &q.ML, &q.Conc, &q.Share, &q.N,
+			&q.WaterC, &q.LevelCM, &q.GapMM, &q.Minutes} {
 			if n.Known {
 				n.Value *= pick(r, 0.3, 0.8, 1.3, 2, 4)
 			}

@@ -193,7 +193,8 @@ func anyChoices(r *rand.Rand) (ch treatment.Choices) {
 	for _, x := range []struct {
 		to   *treatment.Number
 		list []float64
-	}{{&ch.SoapMLPerL, []float64{10, 15, 30}}, {&ch.PeroxidePct, []float64{3, 6, 12}}, {&ch.DipC, []float64{43.5, 48}}, {&ch.PotWidthCM, []float64{10, 18, 30}}, {&ch.RemoveShare, []float64{0.2, 0.5}}} {
+	}{{&ch.SoapMLPerL, []float64{10, 15, 30}}, {&ch.PeroxidePct, []float64{3, 6, 12}}, {&ch.DipC, []float64{43.5, 48}},
+		{&ch.PotWidthCM, []float64{10, 18, 30}}, {&ch.RemoveShare, []float64{0.2, 0.5}}} {
 		if r.IntN(12) == 0 {
 			*x.to = treatment.N(pick(r, x.list...))
 		}
@@ -343,7 +344,10 @@ var prone = map[treatment.RuleID]func(*treatment.Situation){
 	},
 	treatment.NeverSystemicHarm:    accepting(cause.RootMealybug),
 	treatment.NeverSulphurAfterOil: func(s *treatment.Situation) { s.Choices.Also = "earth" },
-	treatment.NeverHazardousMix:    func(s *treatment.Situation) { s.Choices.RootRinse, s.Choices.PeroxidePct = "peroxide", treatment.N(12) },
+	treatment.NeverHazardousMix: func(s *treatment.Situation) {
+		s.Choices.RootRinse,
+			s.Choices.PeroxidePct = "peroxide", treatment.N(12)
+	},
 	treatment.NeverDipTooHot: func(s *treatment.Situation) {
 		s.Choices.PestFirst, s.Choices.DipC = "hot-dip", treatment.N(48)
 		accepting(cause.BroadMite)(s)

@@ -95,7 +95,12 @@ func TestTheHalfOfTheYearIsThatOfAGapsMiddle(t *testing.T) {
 	awake := func(day.Day) bool { return false }
 	september := day.Of(2026, time.September, 21)
 	gaps := water.GapsOf([]day.Day{september, september + 18, september + 38}, september+38, false, awake)
-	assert.Equal(t, []bool{false, true, true}, []bool{gaps[0].Dark, gaps[1].Dark, gaps[2].Dark}, "30 September, 19 October")
+	assert.Equal(
+		t,
+		[]bool{false, true, true},
+		[]bool{gaps[0].Dark, gaps[1].Dark, gaps[2].Dark},
+		"30 September, 19 October",
+	)
 	south := water.GapsOf([]day.Day{september, september + 18}, september+38, true, awake)
 	assert.Equal(t, []bool{true, false}, []bool{south[0].Dark, south[1].Dark})
 	old := water.GapsOf([]day.Day{september, september + 10, september + 20}, september+410, false, awake)

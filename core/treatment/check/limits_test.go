@@ -93,36 +93,45 @@ func TestRulesHoldFromTheirLimitOn(t *testing.T) {
 		inside, outside string
 		outsideIn       string // another situation for the outside plan, where that is what changes
 	}{
-		{rule: treatment.NeverCutNothingRegrows, what: "a top with three roots of its own", situation: `{` + moth + `,"causes":["base-rot"],` +
+		{rule: treatment.NeverCutNothingRegrows, what: "a top with three roots of its own", situation: `{` + moth +
+			`,"causes":["base-rot"],` +
 			`"answers":{"rootsAboveCut":3}}`,
 			inside: `d0m: behead(stem)`, outside: `d0m: behead(stem)`, outsideIn: `{` + moth + `,"causes":["base-rot"],` +
 				`"answers":{"rootsAboveCut":2}}`},
-		{rule: treatment.NeverDivideBelowLeast, what: "pieces that came apart are sorted, a whole one of two growths is not parted",
+		{rule: treatment.NeverDivideBelowLeast,
+			what:      "pieces that came apart are sorted, a whole one of two growths is not parted",
 			situation: `{"kind":"cattleya-hybrid","on":"2026-06-10","causes":["detached"],"answers":{"growths":2}}`,
 			inside:    `d0m: part(rhizome)`, outside: `d0m: part(rhizome)`,
 			outsideIn: `{"kind":"cattleya-hybrid","on":"2026-06-10","causes":["pot-bound"],"answers":{"growths":2}}`},
-		{rule: treatment.NeverClosedCover, what: "a cover of which nothing is said is closed", situation: `{` + cactus + `,"causes":["root-rot"]}`,
+		{rule: treatment.NeverClosedCover, what: "a cover of which nothing is said is closed", situation: `{` + cactus +
+			`,"causes":["root-rot"]}`,
 			inside: `d0m: cover{"cover":"none"}`, outside: `d0m: cover`},
-		{rule: treatment.NeverCoveredInSun, what: "no full sun while it is covered, however that was said", situation: mites,
-			inside: `d0m: cover{"cover":"none"}; brighten{"sun":true}`, outside: `d0m: cover; brighten{"sun":true}`},
+		{rule: treatment.NeverCoveredInSun, what: "no full sun while it is covered, however that was said",
+			situation: mites,
+			inside:    `d0m: cover{"cover":"none"}; brighten{"sun":true}`, outside: `d0m: cover; brighten{"sun":true}`},
 		{rule: treatment.NeverCoverOffAtOnce, what: "a week is counted from when it was covered", situation: mites,
 			inside: `d5m: cover|d12m: cover{"cover":"none"}`, outside: `d5m: cover|d13m: cover{"cover":"none"}`},
 		{rule: treatment.NeverLightTooFast, what: "out of the shade into sun, two days later", situation: mites,
 			inside: `d5m: shade|d7m: brighten{"sun":true}`, outside: `d5m: shade|d6m: brighten{"sun":true}`},
-		{rule: treatment.NeverRotPutOff, what: "wilt fungus waits three days, beside root rot one", situation: `{` + vine + `,"causes":["fusarium"]}`,
+		{rule: treatment.NeverRotPutOff, what: "wilt fungus waits three days, beside root rot one", situation: `{` + vine +
+			`,"causes":["fusarium"]}`,
 			inside: `d3m: cut-rot(stem)`, outside: `d3m: cut-rot(stem)`,
 			outsideIn: `{` + vine + `,"causes":["fusarium","root-rot"]}`},
-		{rule: treatment.NeverBaseInWater, what: "a cup that reaches its base", situation: `{` + moth + `,"causes":["medium-collapsed"]}`,
+		{rule: treatment.NeverBaseInWater, what: "a cup that reaches its base", situation: `{` + moth +
+			`,"causes":["medium-collapsed"]}`,
 			inside: `d0m: set-cup`, outside: `d0m: set-cup{"gapMM":-1}`},
-		{rule: treatment.NeverFeedWrongWay, what: "a quarter of the strength into a tank", situation: `{"kind":"guzmania-lingulata",` +
-			`"on":"2026-06-10","causes":["nitrogen-low"],"answers":{"moist":"right"}}`,
+		{rule: treatment.NeverFeedWrongWay, what: "a quarter of the strength into a tank",
+			situation: `{"kind":"guzmania-lingulata",` +
+				`"on":"2026-06-10","causes":["nitrogen-low"],"answers":{"moist":"right"}}`,
 			inside: `d0m: feed{"share":0.25}`, outside: `d0m: feed{"share":0.3}`},
 		{rule: treatment.NeverCautionLeftOut, what: "dust of soil needs its caution", situation: rescue,
 			inside:  `d0m: ready-pot{"mix":[{"what":"clay pellets","parts":1}]}`,
 			outside: `d0m: ready-pot{"mix":[{"what":"potting soil","parts":1}]}`},
-		{rule: treatment.NeverThirdOfLeaves, what: "a third of the leaves", situation: `{` + vine + `,"causes":["fungal-spot"]}`,
+		{rule: treatment.NeverThirdOfLeaves, what: "a third of the leaves", situation: `{` + vine +
+			`,"causes":["fungal-spot"]}`,
 			inside: `d0m: remove-leaves{"share":0.33}`, outside: `d0m: remove-leaves{"share":0.36}`},
-		{rule: treatment.NeverThirdOfLeaves, what: "within thirty days", situation: `{` + vine + `,"causes":["fungal-spot"]}`,
+		{rule: treatment.NeverThirdOfLeaves, what: "within thirty days", situation: `{` + vine +
+			`,"causes":["fungal-spot"]}`,
 			inside:  `d0m: remove-leaves{"share":0.2}|d30m: remove-leaves{"share":0.2}`,
 			outside: `d0m: remove-leaves{"share":0.2}|d29m: remove-leaves{"share":0.2}`},
 		{rule: treatment.NeverTidyThirsty, what: "tidied four days after its soak", situation: limpDry,
@@ -132,7 +141,8 @@ func TestRulesHoldFromTheirLimitOn(t *testing.T) {
 		{rule: treatment.NeverRootsBare, what: "a piece bare for a day", situation: `{` + vine + `,"causes":["detached"]}`,
 			inside: `d0m: dry-cut{"hours":24}`, outside: `d0m: dry-cut{"hours":25}`},
 		{rule: treatment.NeverUnpotUnready, what: "a pot made ready two days before", situation: rescue,
-			inside: `d0m: ready-pot|d2m: unpot{"to":"hand"}; pot-in`, outside: `d0m: ready-pot|d3m: unpot{"to":"hand"}; pot-in`},
+			inside:  `d0m: ready-pot|d2m: unpot{"to":"hand"}; pot-in`,
+			outside: `d0m: ready-pot|d3m: unpot{"to":"hand"}; pot-in`},
 		{rule: treatment.NeverUnpotHeld, what: "a newcomer for fourteen days", situation: `{` + vine + `,` +
 			`"causes":["pot-bound"],"answers":{"newcomerDays":4}}`,
 			inside: `d10m: ready-pot; unpot; pot-up`, outside: `d9m: ready-pot; unpot; pot-up`},
@@ -162,17 +172,23 @@ func TestRulesHoldFromTheirLimitOn(t *testing.T) {
 		{rule: treatment.NeverCoverOffAtOnce, what: "off at once in the first week", situation: rescue,
 			inside:  `d0m: cover{"cover":"closed"}|d7m: cover{"cover":"none"}`,
 			outside: `d0m: cover{"cover":"closed"}|d8m: cover{"cover":"none"}`},
-		{rule: treatment.NeverLightTooFast, what: "a quarter more light", situation: `{` + vine + `,"causes":["low-light"]}`,
+		{rule: treatment.NeverLightTooFast, what: "a quarter more light", situation: `{` + vine +
+			`,"causes":["low-light"]}`,
 			inside: `d0m: brighten{"share":0.25}`, outside: `d0m: brighten{"share":0.3}`},
 		{rule: treatment.NeverLightTooFast, what: "every third day", situation: `{` + vine + `,"causes":["low-light"]}`,
-			inside: `d0m: brighten{"share":0.25}|d3m: brighten{"share":0.25}`, outside: `d0m: brighten{"share":0.25}|d2m: brighten{"share":0.25}`},
-		{rule: treatment.NeverLightOnWeak, what: "two weeks after a burn", situation: `{` + vine + `,"causes":["sun-scorch"]}`,
+			inside:  `d0m: brighten{"share":0.25}|d3m: brighten{"share":0.25}`,
+			outside: `d0m: brighten{"share":0.25}|d2m: brighten{"share":0.25}`},
+		{rule: treatment.NeverLightOnWeak, what: "two weeks after a burn", situation: `{` + vine +
+			`,"causes":["sun-scorch"]}`,
 			inside: `d14m: brighten{"share":0.2}`, outside: `d13m: brighten{"share":0.2}`},
-		{rule: treatment.NeverWarmTooFast, what: "two days after the cold", situation: `{` + vine + `,"causes":["cold-injury"]}`,
+		{rule: treatment.NeverWarmTooFast, what: "two days after the cold", situation: `{` + vine +
+			`,"causes":["cold-injury"]}`,
 			inside: `d2m: temper{"toC":22}`, outside: `d1m: temper{"toC":22}`},
-		{rule: treatment.NeverWarmTooFast, what: "warmed to eighteen at most", situation: `{` + vine + `,"causes":["cold-injury"]}`,
+		{rule: treatment.NeverWarmTooFast, what: "warmed to eighteen at most", situation: `{` + vine +
+			`,"causes":["cold-injury"]}`,
 			inside: `d0m: temper{"toC":18}`, outside: `d0m: temper{"toC":19}`},
-		{rule: treatment.NeverFeedWeak, what: "a quarter of its roots", situation: `{` + vine + `,"causes":["nitrogen-low"],` +
+		{rule: treatment.NeverFeedWeak, what: "a quarter of its roots", situation: `{` + vine +
+			`,"causes":["nitrogen-low"],` +
 			`"answers":{"moist":"right","liveRoots":25,"deadRoots":75}}`,
 			inside: `d0m: feed{"share":0.5}`, outside: `d0m: feed{"share":0.5}`,
 			outsideIn: `{` + vine + `,"causes":["nitrogen-low"],"answers":{"moist":"right","liveRoots":24,` +
@@ -180,7 +196,8 @@ func TestRulesHoldFromTheirLimitOn(t *testing.T) {
 		{rule: treatment.NeverFeedWeak, what: "four weeks after root work", situation: bound,
 			inside:  `d0m: ready-pot; unpot; pot-up; first-water{"how":"through"}|d28m: feed`,
 			outside: `d0m: ready-pot; unpot; pot-up; first-water{"how":"through"}|d27m: feed`},
-		{rule: treatment.NeverFeedWeak, what: "eight weeks after salt", situation: `{` + vine + `,"causes":["salt-injury"]}`,
+		{rule: treatment.NeverFeedWeak, what: "eight weeks after salt", situation: `{` + vine +
+			`,"causes":["salt-injury"]}`,
 			inside: `d56m: feed`, outside: `d55m: feed`},
 		{rule: treatment.NeverFeedWeak, what: "a newcomer for fourteen days", situation: `{` + vine + `,` +
 			`"causes":["nitrogen-low"],"answers":{"moist":"right","newcomerDays":4}}`,
@@ -191,7 +208,8 @@ func TestRulesHoldFromTheirLimitOn(t *testing.T) {
 			`"place":{"warmthC":30}}`,
 			inside: `d0m: soap`, outside: `d0m: soap`, outsideIn: `{` + vine + `,"causes":["spider-mite"],` +
 				`"place":{"warmthC":31}}`},
-		{rule: treatment.NeverProductOnWeak, what: "five days after a burn", situation: `{` + vine + `,"causes":["spider-mite",` +
+		{rule: treatment.NeverProductOnWeak, what: "five days after a burn", situation: `{` + vine +
+			`,"causes":["spider-mite",` +
 			`"sun-scorch"]}`,
 			inside: `d5m: soap`, outside: `d4m: soap`},
 		{rule: treatment.NeverSoapTooStrong, what: "soap of two per cent", situation: mites,
@@ -208,7 +226,8 @@ func TestRulesHoldFromTheirLimitOn(t *testing.T) {
 		{rule: treatment.NeverSulphurAfterOil, what: "sulphur a month from oil", situation: mites,
 			inside:  `d0m: oil|d30m: label-drug{"class":"sulphur"}`,
 			outside: `d0m: oil|d29m: label-drug{"class":"sulphur"}`},
-		{rule: treatment.NeverSulphurAfterOil, what: "earth stays dry for four days", situation: `{` + vine + `,"causes":["thrips"]}`,
+		{rule: treatment.NeverSulphurAfterOil, what: "earth stays dry for four days", situation: `{` + vine +
+			`,"causes":["thrips"]}`,
 			inside: `d0m: earth|d4m: wash-down`, outside: `d0m: earth|d3m: wash-down`},
 		{rule: treatment.NeverHazardousMix, what: "peroxide of three per cent", situation: rescue,
 			inside: `d0m: peroxide{"concentration":0.03}`, outside: `d0m: peroxide{"concentration":0.031}`},

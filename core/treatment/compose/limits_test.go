@@ -70,7 +70,8 @@ func TestPotsForThePotBound(t *testing.T) {
 		kind      string
 		old, want float64
 	}{
-		{"monstera-deliciosa", 12, 14}, {"monstera-deliciosa", 13, 16}, {"monstera-deliciosa", 20, 23}, {"monstera-deliciosa", 21, 25},
+		{"monstera-deliciosa", 12, 14}, {"monstera-deliciosa", 13, 16}, {"monstera-deliciosa", 20, 23},
+		{"monstera-deliciosa", 21, 25},
 		{"hoya-carnosa", 12, 13}, {"hoya-carnosa", 13, 15}, {"hoya-carnosa", 30, 32}, // likes it snug
 	} {
 		x := laid(t, fmt.Sprintf(`{"kind":%q,"causes":["pot-bound"],"answers":{"potWidthCm":%v}}`, c.kind, c.old))
@@ -205,12 +206,18 @@ func TestSchoolTermsChangeAtTheirLimits(t *testing.T) {
 		{"half its roots, S1", score(roots(49), "", treatment.Bridge), score(roots(50), "", treatment.Bridge), -3 - -1},
 		{"some of its roots, S0", score(roots(14), "", treatment.OwnMix), score(roots(15), "", treatment.OwnMix), 1 - -2},
 		{"no root, S0", score(roots(0), "", treatment.OwnMix), score(roots(1), "", treatment.OwnMix), -2 - -4},
-		{"dry air, S6", score(half, `"humidityPct":44`, treatment.BareRoots), score(half, `"humidityPct":45`, treatment.BareRoots), 5},
-		{"humid air, S6", score(half, `"humidityPct":59`, treatment.BareRoots), score(half, `"humidityPct":60`, treatment.BareRoots), 3},
-		{"a cool room, S1", score(half, `"warmthC":17`, treatment.Bridge), score(half, `"warmthC":18`, treatment.Bridge), 4},
-		{"a warm room, S6", score(half, `"warmthC":23`, treatment.BareRoots), score(half, `"warmthC":24`, treatment.BareRoots), 2},
-		{"a daily look, S6", score(half, `"lookDays":3`, treatment.BareRoots), score(half, `"lookDays":2`, treatment.BareRoots), 3},
-		{"a weekly look, S1", score(half, `"lookDays":6`, treatment.Bridge), score(half, `"lookDays":7`, treatment.Bridge), -4},
+		{"dry air, S6", score(half, `"humidityPct":44`, treatment.BareRoots),
+			score(half, `"humidityPct":45`, treatment.BareRoots), 5},
+		{"humid air, S6", score(half, `"humidityPct":59`, treatment.BareRoots),
+			score(half, `"humidityPct":60`, treatment.BareRoots), 3},
+		{"a cool room, S1", score(half, `"warmthC":17`, treatment.Bridge), score(half, `"warmthC":18`, treatment.Bridge),
+			4},
+		{"a warm room, S6", score(half, `"warmthC":23`, treatment.BareRoots),
+			score(half, `"warmthC":24`, treatment.BareRoots), 2},
+		{"a daily look, S6", score(half, `"lookDays":3`, treatment.BareRoots),
+			score(half, `"lookDays":2`, treatment.BareRoots), 3},
+		{"a weekly look, S1", score(half, `"lookDays":6`, treatment.Bridge), score(half, `"lookDays":7`, treatment.Bridge),
+			-4},
 	} {
 		assert.Equal(t, c.want, c.above-c.under, c.what)
 	}
@@ -318,7 +325,8 @@ func TestSidesGiveWayToWhatElseIsThere(t *testing.T) {
 	const vine = `{"kind":"monstera-deliciosa","on":"2026-06-10",`
 	wants := func(causes, side, more string) []treatment.OperatorID {
 		return ops(
-			vine + `"causes":[` + causes + `],"choices":{"pestFirst":"` + side + `"},"place":{"warmthC":22,"humidityPct":70}` + more + `}`,
+			vine + `"causes":[` + causes + `],"choices":{"pestFirst":"` + side + `"},"place":{"warmthC":22,"humidityPct":70}` +
+				more + `}`,
 		)
 	}
 	thrips := func(warm int) []treatment.OperatorID {

@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { answer, client, type Schemas } from "./client";
 import { keys } from "./keys";
+import { queries } from "./queries";
 
 /** The present password, and a code where a second factor is set up: what every change asks for. */
 export type ByOwner = { password: string; code?: string };
@@ -14,7 +15,7 @@ export function useChange<In, Out>(change: (body: In) => Promise<Out>) {
     mutationFn: change,
     onSuccess: async () => {
       await cache.invalidateQueries({ queryKey: keys.account });
-      await cache.invalidateQueries({ queryKey: ["session"] });
+      await cache.invalidateQueries({ queryKey: queries.session.queryKey });
     },
   });
 }

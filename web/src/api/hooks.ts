@@ -15,9 +15,9 @@ import { newId } from "./id";
 import { keys, ofDecision, ofPlant, recorded } from "./keys";
 import { jsonLines } from "./lines";
 import { isItMeant } from "./meant";
+import { queries } from "./queries";
 
-export const useSession = () =>
-  useQuery({ queryKey: ["session"], queryFn: () => answer(client.GET("/api/session")), staleTime: 60_000 });
+export const useSession = () => useQuery(queries.session);
 
 export const useKnowledge = () =>
   useQuery({
@@ -33,7 +33,7 @@ export const useProfiles = (words: string) =>
     placeholderData: keepPreviousData,
   });
 
-export const usePlaces = () => useQuery({ queryKey: keys.places, queryFn: () => answer(client.GET("/api/places")) });
+export const usePlaces = () => useQuery(queries.places);
 
 /** The walk. Others may be walking too: it is asked again when it is looked at again, and every half minute. */
 export const useRounds = (limit: number) =>
@@ -176,8 +176,7 @@ export const useTally = (tally: Schemas["Tally"], potWidthCm: number | undefined
 export const useConfirmed = () =>
   useQuery({ queryKey: keys.confirmed, queryFn: () => answer(client.GET("/api/confirmed")) });
 
-export const useLearning = () =>
-  useQuery({ queryKey: keys.learning, queryFn: () => answer(client.GET("/api/learning")) });
+export const useLearning = () => useQuery(queries.learning);
 
 /** The tables and what the cases teach on the same cases; asked for, since it takes a moment. */
 export const useLearningScores = (wanted: boolean) =>
@@ -193,7 +192,7 @@ export function useSaveSwitches() {
   return useMutation({
     mutationFn: (body: Schemas["Switches"]) => answer(client.PUT("/api/learning", { body })),
     onSuccess: (learning) => {
-      cache.setQueryData(keys.learning, learning);
+      cache.setQueryData(queries.learning.queryKey, learning);
       void cache.invalidateQueries({ queryKey: keys.learningScores });
       return cache.invalidateQueries({ queryKey: keys.plants });
     },
@@ -265,21 +264,20 @@ export const useBench = () =>
     staleTime: Number.POSITIVE_INFINITY,
   });
 
-export const useSettings = () =>
-  useQuery({ queryKey: keys.settings, queryFn: () => answer(client.GET("/api/settings")) });
+export const useSettings = () => useQuery(queries.settings);
 
 export function useSaveHousehold() {
   const cache = useQueryClient();
   return useMutation({
     mutationFn: (body: Schemas["Household"]) => answer(client.PUT("/api/settings/household", { body })),
     onSuccess: (settled) => {
-      cache.setQueryData(keys.settings, settled);
+      cache.setQueryData(queries.settings.queryKey, settled);
       return cache.invalidateQueries({ queryKey: keys.plants });
     },
   });
 }
 
-export const useRoutine = () => useQuery({ queryKey: keys.routine, queryFn: () => answer(client.GET("/api/routine")) });
+export const useRoutine = () => useQuery(queries.routine);
 
 /** Switches jobs of ordinary care off for the whole collection, or on again. */
 export function useSaveRoutine() {
@@ -287,7 +285,7 @@ export function useSaveRoutine() {
   return useMutation({
     mutationFn: (off: string[]) => answer(client.PUT("/api/routine", { body: { off } })),
     onSuccess: (settled) => {
-      cache.setQueryData(keys.routine, settled);
+      cache.setQueryData(queries.routine.queryKey, settled);
       return Promise.all([
         cache.invalidateQueries({ queryKey: keys.plants }),
         cache.invalidateQueries({ queryKey: keys.rounds }),
@@ -300,19 +298,18 @@ export function useSaveChoices() {
   const cache = useQueryClient();
   return useMutation({
     mutationFn: (body: Record<string, string>) => answer(client.PUT("/api/settings/choices", { body })),
-    onSuccess: (settled) => cache.setQueryData(keys.settings, settled),
+    onSuccess: (settled) => cache.setQueryData(queries.settings.queryKey, settled),
   });
 }
 
-export const useSupplies = () =>
-  useQuery({ queryKey: keys.supplies, queryFn: () => answer(client.GET("/api/supplies")) });
+export const useSupplies = () => useQuery(queries.supplies);
 
 export function useSaveSupply() {
   const cache = useQueryClient();
   return useMutation({
     mutationFn: ({ id, ...body }: { id: string } & Schemas["SupplyInputBody"]) =>
       answer(client.PUT("/api/supplies/{supply}", { params: { path: { supply: id } }, body })),
-    onSuccess: (list) => cache.setQueryData(keys.supplies, list),
+    onSuccess: (list) => cache.setQueryData(queries.supplies.queryKey, list),
     onError: () => void cache.invalidateQueries({ queryKey: keys.supplies }),
   });
 }
@@ -322,7 +319,7 @@ export function useStock() {
   return useMutation({
     mutationFn: ({ supply, ...body }: { supply: string } & Schemas["StockInputBody"]) =>
       answer(client.POST("/api/supplies/{supply}/stock", { params: { path: { supply } }, body })),
-    onSuccess: (list) => cache.setQueryData(keys.supplies, list),
+    onSuccess: (list) => cache.setQueryData(queries.supplies.queryKey, list),
   });
 }
 

@@ -187,7 +187,8 @@ function Label({
       />
       {zone.id !== "stance" && (
         <path
-          d={`M${edge} ${y - 4} L${left ? Math.max(edge, anchor[0] - 30) : Math.min(edge, anchor[0] + 30)} ${y - 4} L${anchor[0]} ${anchor[1]}`}
+          d={`M${edge} ${y - 4} L${left ? Math.max(edge, anchor[0] - 30) : Math.min(edge, anchor[0] + 30)} ${y - 4}
+            L${anchor[0]} ${anchor[1]}`}
           fill="none"
           stroke={chosen ? "var(--red)" : "var(--basting)"}
           strokeWidth={chosen ? 1.6 : 1}

@@ -159,12 +159,15 @@ function lopsided(zone: string, x: number, y: number, size: number, side: number
     {
       zone,
       fill,
-      d: `M${x} ${y} C${x - s * 0.5} ${y - size * 0.1} ${x - s * 0.6} ${y - size * 0.9} ${x + s * 0.1} ${y - size * 0.8} C${x + s * 0.7} ${y - size * 0.7} ${x + s * 1.2} ${y - size * 0.1} ${x + s * 1.6} ${y + size * 0.3} C${x + s} ${y + size * 0.5} ${x + s * 0.3} ${y + size * 0.5} ${x} ${y} Z`,
+      d: `M${x} ${y} C${x - s * 0.5} ${y - size * 0.1} ${x - s * 0.6} ${y - size * 0.9} ${x + s * 0.1}
+        ${y - size * 0.8} C${x + s * 0.7} ${y - size * 0.7} ${x + s * 1.2} ${y - size * 0.1} ${x + s * 1.6}
+        ${y + size * 0.3} C${x + s} ${y + size * 0.5} ${x + s * 0.3} ${y + size * 0.5} ${x} ${y} Z`,
     },
     {
       zone,
       width: 0.9,
-      d: `M${x} ${y} L${x + s * 1.3} ${y + size * 0.2} M${x} ${y} L${x + s * 0.5} ${y - size * 0.55} M${x} ${y} L${x - s * 0.25} ${y - size * 0.5}`,
+      d: `M${x} ${y} L${x + s * 1.3} ${y + size * 0.2} M${x} ${y} L${x + s * 0.5} ${y - size * 0.55} M${x} ${y}
+        L${x - s * 0.25} ${y - size * 0.5}`,
     },
   ];
 }

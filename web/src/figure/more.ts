@@ -6,7 +6,8 @@ const bloom = (x: number, y: number, tx: number, ty: number): Shape[] => [
   {
     zone: "flowers",
     fill: "flower",
-    d: `M${tx} ${ty} q-12 -10 0 -22 q12 12 0 22 Z M${tx - 8} ${ty + 2} q-14 2 -10 14 q12 -2 10 -14 Z M${tx + 8} ${ty + 2} q14 2 10 14 q-12 -2 -10 -14 Z`,
+    d: `M${tx} ${ty} q-12 -10 0 -22 q12 12 0 22 Z M${tx - 8} ${ty + 2} q-14 2 -10 14 q12 -2 10 -14 Z M${tx + 8}
+      ${ty + 2} q14 2 10 14 q-12 -2 -10 -14 Z`,
   },
 ];
 
@@ -60,7 +61,8 @@ export function bulb({ leaves }: Counts): Drawing {
     {
       zone: "stem",
       fill: "bulb",
-      d: `M200 ${soil - 56} C240 ${soil - 40} 248 ${soil + 8} 222 ${soil + 16} L178 ${soil + 16} C152 ${soil + 8} 160 ${soil - 40} 200 ${soil - 56} Z`,
+      d: `M200 ${soil - 56} C240 ${soil - 40} 248 ${soil + 8} 222 ${soil + 16} L178 ${soil + 16} C152 ${soil + 8} 160
+        ${soil - 40} 200 ${soil - 56} Z`,
     },
     { zone: "stem", width: 1, d: `M186 ${soil - 42} q-18 28 -8 54 M214 ${soil - 42} q18 28 8 54` },
   ];
@@ -102,7 +104,8 @@ export function clumpGrass({ leaves }: Counts): Drawing {
     shapes.push({
       zone,
       fill: Math.abs(lean) > 0.8 ? "old" : "leaf",
-      d: `M${196 + lean * 14} ${soil} C${200 + lean * 40} ${soil - 150} ${tx - lean * 34} ${ty - 34} ${tx} ${ty} C${tx - lean * 30} ${ty - 16} ${206 + lean * 46} ${soil - 120} ${206 + lean * 14} ${soil} Z`,
+      d: `M${196 + lean * 14} ${soil} C${200 + lean * 40} ${soil - 150} ${tx - lean * 34} ${ty - 34} ${tx} ${ty}
+        C${tx - lean * 30} ${ty - 16} ${206 + lean * 46} ${soil - 120} ${206 + lean * 14} ${soil} Z`,
     });
   }
   shapes.push(
@@ -171,7 +174,8 @@ export function strands({ growths }: Counts): Drawing {
     shapes.push({
       zone: "stem",
       width: 1.6,
-      d: `M${200 + side * 10} ${soil - 6} C${200 + side * out * 0.6} ${soil - 60} ${end[0]} ${soil - 40} ${end[0]} ${end[1]}`,
+      d: `M${200 + side * 10} ${soil - 6} C${200 + side * out * 0.6} ${soil - 60} ${end[0]} ${soil - 40} ${end[0]}
+        ${end[1]}`,
     });
     for (const k of upTo(6)) {
       const y = soil - 24 + ((end[1] - soil + 24) * k) / 5;
@@ -250,7 +254,9 @@ export function airTuft({ leaves }: Counts): Drawing {
     shapes.push({
       zone,
       fill: Math.abs(lean) > 0.85 ? "old" : "leaf",
-      d: `M${198 + lean * 8} 342 C${200 + lean * 40} 290 ${200 + lean * 120} ${250 + Math.abs(lean) * 50} ${200 + lean * 96} ${196 + Math.abs(lean) * 84} C${200 + lean * 96} ${262 + Math.abs(lean) * 40} ${206 + lean * 36} 300 ${205 + lean * 8} 342 Z`,
+      d: `M${198 + lean * 8} 342 C${200 + lean * 40} 290 ${200 + lean * 120} ${250 + Math.abs(lean) * 50}
+        ${200 + lean * 96} ${196 + Math.abs(lean) * 84} C${200 + lean * 96} ${262 + Math.abs(lean) * 40}
+        ${206 + lean * 36} 300 ${205 + lean * 8} 342 Z`,
     });
   }
   shapes.push(
@@ -350,7 +356,8 @@ export function ivy({ leaves }: Counts): Drawing {
       {
         zone,
         fill,
-        d: `M${cx} ${cy} l${-24 * s} ${up * 6 * s} l${10 * s} ${up * 12 * s} l${-6 * s} ${up * 16 * s} l${20 * s} ${up * -6 * s} l${20 * s} ${up * 6 * s} l${-6 * s} ${up * -16 * s} l${10 * s} ${up * -12 * s} Z`,
+        d: `M${cx} ${cy} l${-24 * s} ${up * 6 * s} l${10 * s} ${up * 12 * s} l${-6 * s} ${up * 16 * s} l${20 * s}
+          ${up * -6 * s} l${20 * s} ${up * 6 * s} l${-6 * s} ${up * -16 * s} l${10 * s} ${up * -12 * s} Z`,
       },
     );
     joints.push(`M${Math.round(x) - 5} ${Math.round(y)} h10`);
@@ -436,7 +443,8 @@ export function cycad({ leaves }: Counts): Drawing {
     {
       zone: "stem",
       fill: "stem",
-      d: `M200 ${soil - 66} C246 ${soil - 60} 246 ${soil + 2} 200 ${soil + 4} C154 ${soil + 2} 154 ${soil - 60} 200 ${soil - 66} Z`,
+      d: `M200 ${soil - 66} C246 ${soil - 60} 246 ${soil + 2} 200 ${soil + 4} C154 ${soil + 2} 154 ${soil - 60} 200
+        ${soil - 66} Z`,
     },
     {
       zone: "joints",

@@ -135,7 +135,8 @@ export function deciduous({ growths }: Counts): Drawing {
         .map((side) => {
           const l = Math.hypot(dx, dy);
           const [nx, ny] = [(-dy / l) * 19 * side, (dx / l) * 19 * side];
-          return `M${last} ${top + 6} Q${last + dx * 0.45 + nx * 1.4} ${top + 6 + dy * 0.45 + ny * 1.4} ${last + dx * 0.92} ${top + 6 + dy * 0.92}`;
+          return `M${last} ${top + 6} Q${last + dx * 0.45 + nx * 1.4} ${top + 6 + dy * 0.45 + ny * 1.4}
+            ${last + dx * 0.92} ${top + 6 + dy * 0.92}`;
         })
         .join(" "),
     },
@@ -190,7 +191,8 @@ export function creeper({ growths }: Counts): Drawing {
     shapes.push({
       zone: "stem",
       width: 3,
-      d: `M${from} ${soil} C${from + 30} ${soil - 4} ${to - 22} ${soil - 10} ${to - 8} ${soil - 44} Q${to} ${top + 44} ${to - 6} ${top + 10}`,
+      d: `M${from} ${soil} C${from + 30} ${soil - 4} ${to - 22} ${soil - 10} ${to - 8} ${soil - 44} Q${to} ${top + 44}
+        ${to - 6} ${top + 10}`,
     });
     const [x, step] = [to - 6, (soil - 60 - top) / 3];
     for (const k of upTo(3)) {

@@ -34,7 +34,8 @@ export function rosette({ growths }: Counts): Drawing {
     {
       zone: "flowers",
       fill: "flower",
-      d: "M274 120 q-9 -9 0 -18 q9 9 0 18 Z M268 140 q-13 -2 -9 -13 q11 2 9 13 Z M275 134 q12 -5 11 -15 q-11 3 -11 15 Z",
+      d: `M274 120 q-9 -9 0 -18 q9 9 0 18 Z M268 140 q-13 -2 -9 -13 q11 2 9 13 Z M275 134 q12 -5 11 -15 q-11 3 -11 15
+        Z`,
     },
     foot(172, 228),
   );
@@ -59,12 +60,16 @@ function rib(x: number, top: number, half: number): Shape[] {
     {
       zone: "stem",
       fill: "leaf",
-      d: `M${x - half * 0.9} ${soil} C${x - half * 1.15} ${mid} ${x - half * 1.1} ${top + 40} ${x - half * 0.7} ${top + 16} C${x - half * 0.4} ${top - 6} ${x + half * 0.4} ${top - 6} ${x + half * 0.7} ${top + 16} C${x + half * 1.1} ${top + 40} ${x + half * 1.15} ${mid} ${x + half * 0.9} ${soil} Z`,
+      d: `M${x - half * 0.9} ${soil} C${x - half * 1.15} ${mid} ${x - half * 1.1} ${top + 40} ${x - half * 0.7}
+        ${top + 16} C${x - half * 0.4} ${top - 6} ${x + half * 0.4} ${top - 6} ${x + half * 0.7} ${top + 16}
+        C${x + half * 1.1} ${top + 40} ${x + half * 1.15} ${mid} ${x + half * 0.9} ${soil} Z`,
     },
     {
       zone: "leaves",
       width: 1.2,
-      d: `M${x - half * 0.45} ${soil} C${x - half * 0.6} ${mid} ${x - half * 0.55} ${top + 40} ${x - half * 0.28} ${top + 6} M${x} ${soil} V${top} M${x + half * 0.45} ${soil} C${x + half * 0.6} ${mid} ${x + half * 0.55} ${top + 40} ${x + half * 0.28} ${top + 6}`,
+      d: `M${x - half * 0.45} ${soil} C${x - half * 0.6} ${mid} ${x - half * 0.55} ${top + 40} ${x - half * 0.28}
+        ${top + 6} M${x} ${soil} V${top} M${x + half * 0.45} ${soil} C${x + half * 0.6} ${mid} ${x + half * 0.55}
+        ${top + 40} ${x + half * 0.28} ${top + 6}`,
     },
   ];
 }
@@ -200,7 +205,9 @@ export function cup({ growths }: Counts): Drawing {
   const strap = (zone: string, side: number, out: number, rise: number, fill: Shape["fill"]): Shape => ({
     zone,
     fill,
-    d: `M${200 + side * 4} 346 C${200 + side * 12} ${soil - rise * 0.7} ${200 + side * out * 0.5} ${soil - rise - 18} ${200 + side * out} ${soil - rise} C${200 + side * out * 0.55} ${soil - rise + 4} ${200 + side * 34} ${soil - rise * 0.55} ${200 + side * 24} 346 Z`,
+    d: `M${200 + side * 4} 346 C${200 + side * 12} ${soil - rise * 0.7} ${200 + side * out * 0.5} ${soil - rise - 18}
+      ${200 + side * out} ${soil - rise} C${200 + side * out * 0.55} ${soil - rise + 4} ${200 + side * 34}
+      ${soil - rise * 0.55} ${200 + side * 24} 346 Z`,
   });
   for (const side of [-1, 1]) {
     shapes.push(strap("leaves", side, 122, 96, "old"));

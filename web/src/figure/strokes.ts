@@ -88,7 +88,8 @@ export function veins(zone: string, x: number, y: number, dx: number, dy: number
     const reach = bulge * 0.62 * Math.sin(Math.PI * (t + 0.1));
     return [1, -1].map(
       (side) =>
-        `M${r(x + dx * t)} ${r(y + dy * t)} L${r(x + dx * (t + 0.14) + nx * reach * side)} ${r(y + dy * (t + 0.14) + ny * reach * side)}`,
+        `M${r(x + dx * t)} ${r(y + dy * t)} L${r(x + dx * (t + 0.14) + nx * reach * side)}
+          ${r(y + dy * (t + 0.14) + ny * reach * side)}`,
     );
   });
   return { zone, width: 0.8, d: lines.join(" ") };
@@ -120,13 +121,16 @@ export function bulb(x: number, height: number, width: number): Shape[] {
     {
       zone: "stem",
       fill: "bulb",
-      d: `M${r(x - half)} ${soil} C${r(x - width * 0.78)} ${r(soil - height * 0.36)} ${r(x - width * 0.6)} ${r(top + 8)} ${r(x)} ${r(top)} C${r(x + width * 0.6)} ${r(top + 8)} ${r(x + width * 0.78)} ${r(soil - height * 0.36)} ${r(x + half)} ${soil} Z`,
+      d: `M${r(x - half)} ${soil} C${r(x - width * 0.78)} ${r(soil - height * 0.36)} ${r(x - width * 0.6)}
+        ${r(top + 8)} ${r(x)} ${r(top)} C${r(x + width * 0.6)} ${r(top + 8)} ${r(x + width * 0.78)}
+        ${r(soil - height * 0.36)} ${r(x + half)} ${soil} Z`,
     },
     ...[-1, 1].map(
       (side): Shape => ({
         zone: "stem",
         width: 0.9,
-        d: `M${r(x + side * width * 0.2)} ${soil - 3} Q${r(x + side * width * 0.32)} ${r(soil - height / 2)} ${r(x + side * 2)} ${r(top + 7)}`,
+        d: `M${r(x + side * width * 0.2)} ${soil - 3} Q${r(x + side * width * 0.32)} ${r(soil - height / 2)}
+          ${r(x + side * 2)} ${r(top + 7)}`,
       }),
     ),
   ];
@@ -174,7 +178,8 @@ export function feather(
 export const flower = (x: number, y: number): Shape => ({
   zone: "flowers",
   fill: "flower",
-  d: `M${x} ${y} q-13 -11 0 -21 q13 10 0 21 Z M${x - 2} ${y + 20} q-16 -4 -10 -17 q14 3 10 17 Z M${x} ${y + 13} q16 -6 14 -17 q-15 2 -14 17 Z`,
+  d: `M${x} ${y} q-13 -11 0 -21 q13 10 0 21 Z M${x - 2} ${y + 20} q-16 -4 -10 -17 q14 3 10 17 Z M${x} ${y + 13} q16 -6
+    14 -17 q-15 2 -14 17 Z`,
 });
 
 /** The line where a plant meets the surface. */

@@ -2,12 +2,14 @@ import { useElementSize, useMergedRef } from "@mantine/hooks";
 import { useEffect, useRef, useState } from "react";
 import { Link } from "react-router";
 import type { Schemas } from "../api/client";
-import { addDays, daysBetween, shortDay } from "../dates";
+import { addDays, daysBetween } from "../dates";
 import { Happened, Held } from "./Below";
 import { type Curve, Line, Scale } from "./Curve";
+import { Bare, Events, Knots, Months, StageWords } from "./layers";
 import { type Ahead, Basting, Frame, Lane, laneHeights, Weeks } from "./marks";
 import { Thread } from "./Seam";
 import classes from "./Story.module.css";
+import { StoryBar } from "./StoryBar";
 import { type Strand, StrandLine } from "./StrandLine";
 import { useSeamView } from "./view";
 import { monthStarts, placeWords } from "./words";
@@ -48,17 +50,7 @@ export function Story(props: StoryProps) {
   const whole = Math.max(daysBetween(seam.from, end), 21);
   const seamView = useSeamView(whole, w - 8, left);
   const { view, perDay } = seamView;
-  const box = useRef<HTMLDivElement>(null);
-  const merged = useMergedRef(ref, box);
-  const wheel = useRef(seamView.wheel);
-  wheel.current = seamView.wheel;
-  useEffect(() => {
-    const seamBox = box.current;
-    const turn = (e: WheelEvent) => wheel.current(e);
-    // React listens passively: the page would zoom along.
-    seamBox?.addEventListener("wheel", turn, { passive: false });
-    return () => seamBox?.removeEventListener("wheel", turn);
-  }, []);
+  const merged = useMergedRef(ref, useWheel(seamView));
   const x = (d: string) => left + (daysBetween(seam.from, d) - view.from) * perDay;
   const inView = (d: string) => {
     const n = daysBetween(seam.from, d);
@@ -83,39 +75,7 @@ export function Story(props: StoryProps) {
   const now = seam.ended ?? today;
   return (
     <>
-      <div className={classes.bar}>
-        {curves.length > 1 && (
-          <fieldset className={classes.curves}>
-            <legend className={classes.legend}>Above it</legend>
-            {curves.map((c) => (
-              <button
-                key={c.id}
-                type="button"
-                aria-pressed={c.id === curve?.id}
-                className={classes.pick}
-                onClick={() => setChosen(c.id)}
-              >
-                {c.name}
-              </button>
-            ))}
-          </fieldset>
-        )}
-        {whole > leastZoomed && (
-          <span className={classes.zoom}>
-            <button type="button" className={classes.pick} onClick={seamView.wider} aria-label="Show more days">
-              −
-            </button>
-            <button type="button" className={classes.pick} onClick={seamView.closer} aria-label="Show fewer days">
-              +
-            </button>
-            {seamView.zoomed && (
-              <button type="button" className={classes.pick} onClick={seamView.reset}>
-                all of it
-              </button>
-            )}
-          </span>
-        )}
-      </div>
+      <StoryBar curves={curves} curve={curve} choose={setChosen} seamView={seamView} zooms={whole > leastZoomed} />
       <div
         ref={merged}
         className={classes.seam}
@@ -133,16 +93,7 @@ export function Story(props: StoryProps) {
           </defs>
           {curve && <Scale curve={curve} top={curveTop} height={curveHeight} left={left} right={w - 6} />}
           <g clipPath={`url(#in-${props.plant})`}>
-            {monthStarts(seam.from, end, perDay * 30 < 46 ? 2 : 1).map((m) => (
-              <g key={m}>
-                <line x1={x(m)} x2={x(m)} y1={16} y2={clothEnd} stroke="var(--weft)" />
-                {x(m) < w - 32 && (
-                  <text x={x(m) + 4} y={13} fontSize={12} fill="var(--soft)">
-                    {shortDay(m).replace(/^1 /, "")}
-                  </text>
-                )}
-              </g>
-            ))}
+            <Months starts={monthStarts(seam.from, end, perDay * 30 < 46 ? 2 : 1)} x={x} bottom={clothEnd} right={w} />
             {perDay > 9 && <Weeks from={seam.from} view={view} x={x} top={16} bottom={clothEnd} />}
             {curve && <Line curve={curve} x={x} top={curveTop} height={curveHeight} />}
             {pictures
@@ -157,17 +108,7 @@ export function Story(props: StoryProps) {
                   held={picked === p.picture}
                 />
               ))}
-            {seam.bare.map((b) => (
-              <rect
-                key={b.from}
-                x={x(b.from)}
-                y={cloth - 5}
-                width={x(b.to) - x(b.from)}
-                height={3}
-                fill="var(--red)"
-                opacity={0.55}
-              />
-            ))}
+            <Bare spans={seam.bare} x={x} y={cloth} />
             {Array.from({ length: lanes }, (_, lane) => (
               <Lane
                 key={`lane-${laneY(lane)}`}
@@ -189,28 +130,8 @@ export function Story(props: StoryProps) {
               y={stitchY}
               step={Math.max(1, Math.ceil((seam.stitches.length * 7) / (whole * perDay)))}
             />
-            {[...seam.knots.map((on) => ({ on, lane: 0 })), ...seam.beside].map((k) => {
-              const y = k.lane === 0 ? stitchY : laneY(k.lane) + (laneHeights[k.lane] ?? 24) / 2;
-              const r = k.lane === 0 ? 1 : 0.7;
-              return (
-                <g key={`${k.on}${k.lane}`} stroke="var(--red)" strokeWidth={2}>
-                  <circle cx={x(k.on)} cy={y} r={5.4 * r} fill="var(--red)" stroke="none" />
-                  <path
-                    d={`M${x(k.on) - 8 * r} ${y - 5 * r} l${16 * r} ${10 * r} M${x(k.on) - 8 * r} ${y + 5 * r} l${16 * r} ${-10 * r}`}
-                  />
-                </g>
-              );
-            })}
-            {said.map((e, i) => (
-              <path
-                // biome-ignore lint/suspicious/noArrayIndexKey: events never move, and a day may have several
-                key={i}
-                d={`M${x(e.on)} ${eventY - 4} l4 4 l-4 4 l-4 -4 z`}
-                fill={e.kind === "watered" || e.kind === "fed" ? "var(--slate)" : "var(--ochre)"}
-              >
-                <title>{`${shortDay(e.on)}: ${e.what}`}</title>
-              </path>
-            ))}
+            <Knots seam={seam} x={x} stitchY={stitchY} laneY={laneY} />
+            <Events events={said} x={x} y={eventY} />
             <line
               x1={x(today)}
               x2={x(today)}
@@ -220,18 +141,7 @@ export function Story(props: StoryProps) {
               strokeWidth={1}
               strokeDasharray="2 3"
             />
-            {words.placed.map((p) => (
-              <text
-                key={p.text + p.x}
-                className={classes.haloed}
-                x={p.x}
-                y={wordsY + 10 + p.row * 17}
-                fontSize={12}
-                fill="var(--red)"
-              >
-                {p.text}
-              </text>
-            ))}
+            <StageWords placed={words.placed} y={wordsY} />
             {shownStrands.map((s, i) => (
               <StrandLine
                 key={s.id}
@@ -248,12 +158,7 @@ export function Story(props: StoryProps) {
           </g>
         </svg>
       </div>
-      {strands.length > shownStrands.length && (
-        <p className="soft small" style={{ margin: "2px 0" }}>
-          {strands.length - shownStrands.length} more growths are on{" "}
-          <Link to={`/plants/${props.plant}/growths`}>their page</Link>.
-        </p>
-      )}
+      <MoreGrowths plant={props.plant} n={strands.length - shownStrands.length} />
       {picked && (
         <Held
           plant={props.plant}
@@ -268,3 +173,27 @@ export function Story(props: StoryProps) {
 
 const mostOf = (strands: Strand[], sort: string) =>
   Math.max(1, ...strands.filter((s) => s.sort === sort).flatMap((s) => s.sizes.map((r) => r.value)));
+
+/** The box that zooms by the wheel. */
+function useWheel(seamView: ReturnType<typeof useSeamView>) {
+  const box = useRef<HTMLDivElement>(null);
+  const wheel = useRef(seamView.wheel);
+  wheel.current = seamView.wheel;
+  useEffect(() => {
+    const seamBox = box.current;
+    const turn = (e: WheelEvent) => wheel.current(e);
+    // React listens passively: the page would zoom along.
+    seamBox?.addEventListener("wheel", turn, { passive: false });
+    return () => seamBox?.removeEventListener("wheel", turn);
+  }, []);
+  return box;
+}
+
+function MoreGrowths({ plant, n }: { plant: string; n: number }) {
+  if (n <= 0) return null;
+  return (
+    <p className="soft small" style={{ margin: "2px 0" }}>
+      {n} more growths are on <Link to={`/plants/${plant}/growths`}>their page</Link>.
+    </p>
+  );
+}

@@ -34,6 +34,54 @@ export function AtSale() {
   return <Sale knowledge={knowledge.data} />;
 }
 
+interface AskedProps {
+  knowledge: Knowledge;
+  offer: Offer;
+  setOffer: (offer: Offer) => void;
+  /** What a pot with fresh mix costs. */
+  filling: number;
+  setFilling: (cost: number) => void;
+}
+
+/** How it grows, and the prices. */
+function Asked({ knowledge, offer, setOffer, filling, setFilling }: AskedProps) {
+  return (
+    <Group align="end" mb="md" gap="md">
+      <Select
+        label="How it grows"
+        searchable
+        data={knowledge.habits.map((h) => ({ value: h.id, label: h.label }))}
+        value={offer.habit || null}
+        onChange={(v) => setOffer({ ...nothing, asked: offer.asked, sound: offer.sound, habit: v ?? "" })}
+      />
+      <NumberField
+        label="Price asked"
+        min={0}
+        decimalScale={2}
+        w={120}
+        value={offer.asked}
+        onChange={(v) => setOffer({ ...offer, asked: v })}
+      />
+      <NumberField
+        label="A sound one costs"
+        min={0}
+        decimalScale={2}
+        w={150}
+        value={offer.sound}
+        onChange={(v) => setOffer({ ...offer, sound: v })}
+      />
+      <NumberField
+        label="A pot with fresh mix costs you"
+        min={0}
+        decimalScale={2}
+        w={220}
+        value={filling}
+        onChange={(v) => setFilling(v ?? 0)}
+      />
+    </Group>
+  );
+}
+
 function Sale({ knowledge }: { knowledge: Knowledge }) {
   const navigate = useNavigate();
   const [offer, setOffer] = useLocalStorage<Offer>({
@@ -90,39 +138,7 @@ function Sale({ knowledge }: { knowledge: Knowledge }) {
         Two minutes before you pay: turn leaves over, look in the joints, rock it, lift it, smell the hole. Nothing is
         recorded unless you buy it.
       </p>
-      <Group align="end" mb="md" gap="md">
-        <Select
-          label="How it grows"
-          searchable
-          data={knowledge.habits.map((h) => ({ value: h.id, label: h.label }))}
-          value={habit || null}
-          onChange={(v) => setOffer({ ...nothing, asked, sound, habit: v ?? "" })}
-        />
-        <NumberField
-          label="Price asked"
-          min={0}
-          decimalScale={2}
-          w={120}
-          value={asked}
-          onChange={(v) => setOffer({ ...offer, asked: v })}
-        />
-        <NumberField
-          label="A sound one costs"
-          min={0}
-          decimalScale={2}
-          w={150}
-          value={sound}
-          onChange={(v) => setOffer({ ...offer, sound: v })}
-        />
-        <NumberField
-          label="A pot with fresh mix costs you"
-          min={0}
-          decimalScale={2}
-          w={220}
-          value={filling}
-          onChange={(v) => setFilling(v ?? 0)}
-        />
-      </Group>
+      <Asked knowledge={knowledge} offer={offer} setOffer={setOffer} filling={filling} setFilling={setFilling} />
       {!kind && (
         <p className="soft">Pick how it grows, and the parts to look at are drawn. The prices may stay empty.</p>
       )}

@@ -6,7 +6,7 @@ import { Link } from "react-router";
 import { answer, client, Problem } from "../api/client";
 import { usePlaces } from "../api/hooks";
 import { newId } from "../api/id";
-import { keys } from "../api/keys";
+import { queries } from "../api/queries";
 import { Failed, Refused, Waiting } from "../shell/States";
 
 /** The rooms and corners of the walk, in its order. */
@@ -21,7 +21,7 @@ export function Places() {
       <h1>Places</h1>
       <p className="soft">
         {list.length === 0
-          ? "No places yet. A place is a room, a shelf or a corner; the walk goes through them in order, isolated ones last."
+          ? "No places yet. A place is a room, a shelf or a corner; the walk goes through them in order, isolated last."
           : "In the order of the walk. Isolated places come last, whatever their turn."}
       </p>
       <div
@@ -66,7 +66,7 @@ export function NewPlace({ onAdded }: { onAdded?: (id: string) => void }) {
   const add = useMutation({
     mutationFn: (body: typeof form.values) => answer(client.POST("/api/places", { body: { ...body, id } })),
     onSuccess: (all) => {
-      cache.setQueryData(keys.places, all);
+      cache.setQueryData(queries.places.queryKey, all);
       onAdded?.(id);
       setId(newId());
       form.reset();

@@ -49,7 +49,7 @@ export function Rounds() {
           <p className="soft" style={{ margin: "4px 0 0" }}>
             {looks === 0
               ? "Nothing is due. A glance never harms."
-              : `${sayCount(looks, "plant")}, about ${sayCount(minutes, "minute")}. Clean rooms first, the isolated ones last.`}
+              : `${sayCount(looks, "plant")}, about ${sayCount(minutes, "minute")}. Isolated ones last.`}
           </p>
         </div>
         <Button component={Link} to="/plants/new" variant="default">

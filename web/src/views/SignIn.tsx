@@ -4,6 +4,7 @@ import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { account } from "../api/account";
 import { answer, client, codeWanted, Problem, type Session } from "../api/client";
+import { queries } from "../api/queries";
 import { Figure } from "../figure/Figure";
 import { Refused } from "../shell/States";
 
@@ -70,7 +71,7 @@ function useEnter() {
   return (s: Session) => {
     // Nothing that somebody else may have seen stays.
     cache.removeQueries({ predicate: (q) => q.queryKey[0] !== "session" });
-    cache.setQueryData(["session"], s);
+    cache.setQueryData(queries.session.queryKey, s);
   };
 }
 

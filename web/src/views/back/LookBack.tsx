@@ -159,7 +159,7 @@ function Told({ r, plant, today }: { r: Review; plant: string; today: string }) 
           <p style={{ margin: "4px 0" }}>
             {sayCount(r.looks, "look")}, {sayCount(r.watered, "watering")}, {sayCount(r.fed, "feed")}
             {r.treated > 0 && `, ${sayCount(r.treated, "product")}`}. About <b>{sayCount(r.minutes.value, "minute")}</b>{" "}
-            <How working={r.minutes.working} of="the minutes" />, material and price <b>{r.cost.value.toFixed(2)}</b>{" "}
+            <How working={r.minutes.working} of="the minutes" />, material <b>{r.cost.value.toFixed(2)}</b>{" "}
             <How working={r.cost.working} of="the cost" />.
           </p>
           <ul className={classes.steps}>

@@ -183,11 +183,15 @@ describe("a look back over the collection", () => {
 
 describe("out and in", () => {
   it("takes a file over and says what came of it", async () => {
+    const added = {
+      plants: 2,
+      entries: 40,
+      pictures: 3,
+      known: 1,
+      notes: ["Fern, 3 May: a step that its plan does not have"],
+    };
     const asked = serve({
-      "POST /api/import": () =>
-        new Response(
-          `{"progress":{"done":20,"of":40}}\n{"added":${JSON.stringify({ plants: 2, entries: 40, pictures: 3, known: 1, notes: ["Fern, 3 May: a step that its plan does not have"] })}}\n`,
-        ),
+      "POST /api/import": () => new Response(`{"progress":{"done":20,"of":40}}\n{"added":${JSON.stringify(added)}}\n`),
     });
     show(<Exchange />);
     await userEvent.upload(

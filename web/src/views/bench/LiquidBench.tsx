@@ -117,7 +117,7 @@ export function DoseBench() {
   return (
     <Sheet
       title="A label’s dose"
-      about="Type what the label says; it is multiplied, and nothing is ever proposed. The label and local rules decide."
+      about="Type what the label says; it is multiplied, nothing is ever proposed. The label and local rules decide."
       result={result}
       error={error}
       empty="Type the label’s amount and how much is to be treated."

@@ -16,6 +16,7 @@ export function ConfirmedCases() {
   if (found.isLoadingError) return <Failed error={found.error} retry={() => found.refetch()} />;
   const { cases, score, enough, wanted, working, today } = found.data;
   const label = (c: string) => k.causes.find((x) => x.id === c)?.label ?? c;
+  const shortly = (s: { id: string; chance: number }) => `${label(s.id).toLowerCase()} ${sayPercent(s.chance)}`;
   return (
     <>
       <article className="patch">
@@ -79,9 +80,7 @@ export function ConfirmedCases() {
                     <span className="soft small">{sayDay(c.on, today)}</span>
                   </span>
                   <span className={c.right ? "kelp small" : "ochre small"}>
-                    {c.said[0]
-                      ? `${c.right ? "✕✕" : "– –"} said ${label(c.said[0].id).toLowerCase()} ${sayPercent(c.said[0].chance)}`
-                      : "nothing was said"}
+                    {c.said[0] ? `${c.right ? "✕✕" : "– –"} said ${shortly(c.said[0])}` : "nothing was said"}
                   </span>
                 </li>
               ))}

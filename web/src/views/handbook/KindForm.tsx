@@ -55,6 +55,120 @@ const blank: Profile = {
   own: true,
 };
 
+type Triple = "light" | "temperature" | "humidity" | "repotMonths" | "perMonth";
+type At = (key: Triple, i: number, v: number | undefined) => void;
+
+interface PartProps {
+  p: Profile;
+  set: (part: Partial<Profile>) => void;
+  fault: (field: string) => string | undefined;
+}
+
+/** Warmth, light, air, water and feed. */
+function Wishes({ p, set, fault, at }: PartProps & { at: At }) {
+  const k = useTables();
+  return (
+    <>
+      <div className={classes.three}>
+        {["Lower limit", "Best warmth", "Upper limit"].map((l, i) => (
+          <QuantityInput
+            key={l}
+            unit="°C"
+            label={l}
+            value={p.temperature[i]}
+            onChange={(v) => at("temperature", i, v)}
+            error={i === 0 ? fault("temperature") : undefined}
+          />
+        ))}
+      </div>
+      <div className={classes.three}>
+        {["Least light", "Best light", "Most light"].map((l, i) => (
+          <NumberField
+            key={l}
+            label={l}
+            suffix=" mol a day"
+            value={p.light[i]}
+            onChange={(v) => at("light", i, v)}
+            error={i === 0 ? fault("light") : undefined}
+          />
+        ))}
+      </div>
+      <div className={classes.three}>
+        {["Least humidity", "Best humidity"].map((l, i) => (
+          <NumberField
+            key={l}
+            label={l}
+            suffix=" %"
+            value={p.humidity[i]}
+            onChange={(v) => at("humidity", i, v)}
+            error={i === 0 ? fault("humidity") : undefined}
+          />
+        ))}
+        <Select
+          label="Direct sun"
+          allowDeselect={false}
+          data={Object.entries(suns).map(([value, label]) => ({ value, label }))}
+          value={p.sun}
+          onChange={(v) => v && set({ sun: v as Profile["sun"] })}
+        />
+      </div>
+      <div className={classes.three}>
+        <Select
+          label="Water"
+          allowDeselect={false}
+          data={Object.entries(k.waterRules).map(([value, label]) => ({ value, label }))}
+          value={p.waterRule}
+          onChange={(v) => v && set({ waterRule: v })}
+          error={fault("waterRule")}
+        />
+        <NumberField
+          label="Feed in growth"
+          suffix=" ppm N"
+          value={p.feed.ppmN}
+          onChange={(v) => set({ feed: { ...p.feed, ppmN: v ?? 0 } })}
+          error={fault("feed.ppmN")}
+        />
+        <NumberField
+          label="Of that in low light"
+          suffix=" %"
+          value={Math.round(p.feed.low * 100)}
+          onChange={(v) => set({ feed: { ...p.feed, low: (v ?? 0) / 100 } })}
+          error={fault("feed.low")}
+        />
+      </div>
+    </>
+  );
+}
+
+/** Whom it harms, and by what. */
+function Harms({ p, set }: Omit<PartProps, "fault">) {
+  const k = useTables();
+  const poison = (whom: string) => p.poisons.find((x) => x.whom === whom);
+  const harm = (whom: "people" | "pets", part: { bad: string }) =>
+    set({ poisons: [...p.poisons.filter((x) => x.whom !== whom), { whom, what: poison(whom)?.what ?? "", ...part }] });
+  return (
+    <div className={classes.three}>
+      {(["people", "pets"] as const).map((whom) => (
+        <Select
+          key={whom}
+          label={`Harms ${whom}`}
+          allowDeselect={false}
+          data={k.severities}
+          value={poison(whom)?.bad ?? k.severities[0]}
+          onChange={(v) => v && harm(whom, { bad: v })}
+        />
+      ))}
+      <TextInput
+        label="By what"
+        placeholder="sap, crystals, thorns …"
+        value={p.poisons.find((x) => x.what)?.what ?? ""}
+        onChange={(e) => set({ poisons: p.poisons.map((x) => ({ ...x, what: e.currentTarget.value })) })}
+        disabled={p.poisons.length === 0}
+      />
+    </div>
+  );
+}
+
 function Form({ id, version, start }: { id: string; version: number; start: Profile }) {
   const k = useTables();
   const navigate = useNavigate();
@@ -62,19 +176,12 @@ function Form({ id, version, start }: { id: string; version: number; start: Prof
   const [p, setP] = useState(start);
   const set = (part: Partial<Profile>) => setP({ ...p, ...part });
   const fault = (field: string) => (save.error instanceof Problem ? save.error.fields[`profile.${field}`] : undefined);
-  const at = (
-    key: "light" | "temperature" | "humidity" | "repotMonths" | "perMonth",
-    i: number,
-    v: number | undefined,
-  ) => set({ [key]: p[key].map((x, n) => (n === i ? (v ?? 0) : x)) });
+  const at: At = (key, i, v) => set({ [key]: p[key].map((x, n) => (n === i ? (v ?? 0) : x)) });
   const send = (withdrawn: boolean) =>
     save.mutate(
       { id, version, withdrawn, profile: p },
       { onSuccess: () => navigate(withdrawn ? "/handbook?list=kinds" : `/handbook/kinds/${id}?list=kinds`) },
     );
-  const poison = (whom: string) => p.poisons.find((x) => x.whom === whom);
-  const harm = (whom: "people" | "pets", part: { bad: string }) =>
-    set({ poisons: [...p.poisons.filter((x) => x.whom !== whom), { whom, what: poison(whom)?.what ?? "", ...part }] });
   const mix = p.mixes[0];
   const setMix = (text: string) => set({ mixes: readMix(text) });
   return (
@@ -106,73 +213,7 @@ function Form({ id, version, start }: { id: string; version: number; start: Prof
             error={fault("habit")}
           />
         </div>
-        <div className={classes.three}>
-          {["Lower limit", "Best warmth", "Upper limit"].map((l, i) => (
-            <QuantityInput
-              key={l}
-              unit="°C"
-              label={l}
-              value={p.temperature[i]}
-              onChange={(v) => at("temperature", i, v)}
-              error={i === 0 ? fault("temperature") : undefined}
-            />
-          ))}
-        </div>
-        <div className={classes.three}>
-          {["Least light", "Best light", "Most light"].map((l, i) => (
-            <NumberField
-              key={l}
-              label={l}
-              suffix=" mol a day"
-              value={p.light[i]}
-              onChange={(v) => at("light", i, v)}
-              error={i === 0 ? fault("light") : undefined}
-            />
-          ))}
-        </div>
-        <div className={classes.three}>
-          {["Least humidity", "Best humidity"].map((l, i) => (
-            <NumberField
-              key={l}
-              label={l}
-              suffix=" %"
-              value={p.humidity[i]}
-              onChange={(v) => at("humidity", i, v)}
-              error={i === 0 ? fault("humidity") : undefined}
-            />
-          ))}
-          <Select
-            label="Direct sun"
-            allowDeselect={false}
-            data={Object.entries(suns).map(([value, label]) => ({ value, label }))}
-            value={p.sun}
-            onChange={(v) => v && set({ sun: v as Profile["sun"] })}
-          />
-        </div>
-        <div className={classes.three}>
-          <Select
-            label="Water"
-            allowDeselect={false}
-            data={Object.entries(k.waterRules).map(([value, label]) => ({ value, label }))}
-            value={p.waterRule}
-            onChange={(v) => v && set({ waterRule: v })}
-            error={fault("waterRule")}
-          />
-          <NumberField
-            label="Feed in growth"
-            suffix=" ppm N"
-            value={p.feed.ppmN}
-            onChange={(v) => set({ feed: { ...p.feed, ppmN: v ?? 0 } })}
-            error={fault("feed.ppmN")}
-          />
-          <NumberField
-            label="Of that in low light"
-            suffix=" %"
-            value={Math.round(p.feed.low * 100)}
-            onChange={(v) => set({ feed: { ...p.feed, low: (v ?? 0) / 100 } })}
-            error={fault("feed.low")}
-          />
-        </div>
+        <Wishes p={p} set={set} fault={fault} at={at} />
         <div className={classes.three}>
           {["Fresh mix after", "or at the latest"].map((l, i) => (
             <NumberField
@@ -206,25 +247,7 @@ function Form({ id, version, start }: { id: string; version: number; start: Prof
             ))}
           </Group>
         </Checkbox.Group>
-        <div className={classes.three}>
-          {(["people", "pets"] as const).map((whom) => (
-            <Select
-              key={whom}
-              label={`Harms ${whom}`}
-              allowDeselect={false}
-              data={k.severities}
-              value={poison(whom)?.bad ?? k.severities[0]}
-              onChange={(v) => v && harm(whom, { bad: v })}
-            />
-          ))}
-          <TextInput
-            label="By what"
-            placeholder="sap, crystals, thorns …"
-            value={p.poisons.find((x) => x.what)?.what ?? ""}
-            onChange={(e) => set({ poisons: p.poisons.map((x) => ({ ...x, what: e.currentTarget.value })) })}
-            disabled={p.poisons.length === 0}
-          />
-        </div>
+        <Harms p={p} set={set} />
         <TextInput
           label="Where these values come from"
           value={p.source}

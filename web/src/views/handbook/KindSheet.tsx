@@ -5,7 +5,7 @@ import type { Schemas } from "../../api/client";
 import { useKind } from "../../api/hooks";
 import { newId } from "../../api/id";
 import { Failed, Waiting } from "../../shell/States";
-import { sayProse, sayQuantity, useUnits } from "../../units";
+import { type System, sayProse, sayQuantity, useUnits } from "../../units";
 import { sayCount } from "../words";
 import { useTables } from "./Handbook";
 import classes from "./Handbook.module.css";
@@ -60,11 +60,7 @@ export function KindSheet() {
       {p.lookAlike && <p style={{ margin: "0 0 6px" }}>Taken for another: {p.lookAlike}.</p>}
       <dl className={classes.facts}>
         {fact("light", "Light", `${p.light[0]}-${p.light[2]} mol m⁻² a day, best ${p.light[1]}; ${suns[p.sun]}`)}
-        {fact(
-          "temperature",
-          "Warmth",
-          `${t[0]} to ${t[2]}, best ${t[1]}${p.chill === undefined ? "" : `; under ${sayQuantity(p.chill, "°C", system)} a night harms it`}`,
-        )}
+        {fact("temperature", "Warmth", `${t[0]} to ${t[2]}, best ${t[1]}${chilled(p.chill, system)}`)}
         {fact("humidity", "Air", `at least ${p.humidity[0]} %, best ${p.humidity[1]} %`)}
         {fact("waterRule", "Water", water.map((w) => `${w.when}: ${sayProse(w.words, system)}`).join("; "))}
         {fact("rest", "Rest", p.rest || "no rest of its own")}
@@ -163,5 +159,8 @@ export const suns: Record<Schemas["Profile"]["sun"], string> = {
   morning: "morning sun until about eleven",
   full: "full sun once it is used to it",
 };
+
+const chilled = (c: number | undefined, system: System) =>
+  c === undefined ? "" : `; under ${sayQuantity(c, "°C", system)} a night harms it`;
 
 const round = (n = 0) => Number(n.toFixed(1));

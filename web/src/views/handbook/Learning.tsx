@@ -29,7 +29,7 @@ export function Learning({ knowledge }: { knowledge: Knowledge }) {
       <h2>What the cases teach</h2>
       <p>
         {l.own} of your own confirmed {l.own === 1 ? "case" : "cases"} and {l.taken} taken in from others. Guesses do
-        not count. Nothing changes until you switch it on, table by table; each diagnosis keeps by what it was made.{" "}
+        not count. Nothing changes until you switch it on, table by table; a diagnosis keeps what it was made by.{" "}
         <How of="what the cases teach" working={l.working} />
       </p>
       {l.cases > 1 && <BothScored />}

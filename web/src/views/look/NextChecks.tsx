@@ -92,7 +92,7 @@ function One({ check, sign, knowledge, draft, today, waits, show, lead, ...answe
       {check.reason && <div className="small">{check.reason}</div>}
       {wait && <When wait={wait} today={today} />}
       <div className="small soft">
-        {check.minutes} min, {disturbs[sign.disturbance]}; to be expected {sayTimesIn100(check.outcomes.seen)}. If so:{" "}
+        {check.minutes} min, {disturbs[sign.disturbance]}; expected {sayTimesIn100(check.outcomes.seen)}. If so:{" "}
         {say(check.outcomes.ifSeen)}. If not: {say(check.outcomes.ifNot)}.{" "}
         <How of={`the choice of “${sign.label}”`} working={check.working} />
       </div>

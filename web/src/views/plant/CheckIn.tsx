@@ -7,7 +7,7 @@ import { newId } from "../../api/id";
 import { distance } from "../../dates";
 import { NumberField, QuantityInput } from "../../fields";
 import { Refused } from "../../shell/States";
-import { sayProse, sayQuantity, useUnits } from "../../units";
+import { type System, sayProse, sayQuantity, useUnits } from "../../units";
 import { useUndo } from "../undo";
 
 interface Draft {
@@ -154,7 +154,10 @@ export function CheckIn({ file, opened, close }: { file: PlantFile; opened: bool
   );
 }
 
-/** What is asked: what the gates of all its tracks need, or of a plant in no stage what is asked of any; and what would change its water rule. */
+/**
+ * What is asked: what the gates of all its tracks need, or of a plant in no stage what is asked of any; and what would
+ * change its water rule.
+ */
 function askedOf(file: PlantFile, measures: Measure[]): Measure[] {
   const ids = new Set([file.recovery, ...file.beside].flatMap((r) => r?.asks ?? []).map((m) => m.id));
   const season = new Set(file.water?.seasonAsks?.map((m) => m.id));
@@ -169,12 +172,15 @@ interface ReadingProps {
   today: string;
 }
 
+const sayReading = (measure: Measure, value: number, system: System) => {
+  if (measure.kind === "yes-no") return value ? "yes" : "no";
+  return measure.kind === "mm" ? sayQuantity(value, "mm", system) : value;
+};
+
 function Reading({ measure, value, set, last, today }: ReadingProps) {
   const [system] = useUnits();
   const ask = sayProse(measure.ask, system);
-  const before =
-    last &&
-    `last: ${measure.kind === "yes-no" ? (last.value ? "yes" : "no") : measure.kind === "mm" ? sayQuantity(last.value, "mm", system) : last.value}, ${distance(last.on, today)}`;
+  const before = last && `last: ${sayReading(measure, last.value, system)}, ${distance(last.on, today)}`;
   if (measure.kind === "yes-no") {
     const press = (v: number) => set(value === v ? undefined : v);
     return (

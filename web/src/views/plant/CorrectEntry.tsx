@@ -6,7 +6,7 @@ import { newId } from "../../api/id";
 import { NumberField, QuantityInput } from "../../fields";
 import { Refused } from "../../shell/States";
 import { sayProse, useUnits } from "../../units";
-import { ArrivalForm } from "../TakeIn";
+import { ArrivalForm } from "../arrival/ArrivalForm";
 import { type Moisture, moistures } from "../words";
 import { usePlantFile } from "./PlantPage";
 

@@ -1,8 +1,8 @@
 import { Button, Group, TextInput } from "@mantine/core";
 import { useLocalStorage, useMediaQuery } from "@mantine/hooks";
-import { useMemo, useRef, useState } from "react";
+import { useRef, useState } from "react";
 import { useNavigate, useSearchParams } from "react-router";
-import type { Derived, Knowledge } from "../../api/client";
+import type { Derived, Knowledge, Schemas } from "../../api/client";
 import { useDifferential, useEntries, useGuide, useKnowledge, useRecord } from "../../api/hooks";
 import { distance } from "../../dates";
 import { Figure } from "../../figure/Figure";
@@ -59,8 +59,6 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
     getInitialValueInEffect: false,
   });
   const { zones, signs } = knowledge;
-  // Answers that were thrown away just now, to have them back.
-  const [dropped, setDropped] = useState<Draft>();
   const [zone, showZone] = useState("stance");
   const part = useRef<HTMLElement>(null);
   const phone = useMediaQuery("(max-width: 760px)");
@@ -76,26 +74,13 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
   );
   const guide = useGuide(file.habit, "home");
   const record = useRecord(file.id);
-  const byID = useMemo(() => new Map(signs.map((s) => [s.id, s])), [signs]);
   const d = differential.data;
   const count = draft.present.length + draft.absent.length;
   const at = zones.findIndex((z) => z.id === zone);
-  const current = zones[at];
   const ask = guide.data?.asks.find((a) => a.zone === zone);
   const fits = new Set(guide.data?.fits ?? []);
 
-  // What the record answers counts until a look or the carer says otherwise.
-  const fromRecord = (sign: string) => {
-    const settled =
-      draft.present.includes(sign) || draft.absent.includes(sign) || draft.overruled.some((o) => o.sign === sign);
-    return settled ? undefined : d?.derived.find((x) => x.sign === sign);
-  };
-  const known = (present: boolean) =>
-    (d?.derived ?? []).filter((x) => x.present === present && fromRecord(x.sign)).map((x) => x.sign);
-  const overrule = (sign: string, reason: string | undefined) => {
-    const others = draft.overruled.filter((o) => o.sign !== sign);
-    setDraft({ ...draft, overruled: reason === undefined ? others : [...others, { sign, reason }] });
-  };
+  const { fromRecord, known, overrule } = useFromRecord(draft, setDraft, d?.derived ?? []);
   const answering: Answering = {
     put: (sign, to) => setDraft(answered(draft, sign, to)),
     sure: (sign, how) => setDraft(sureOf(draft, sign.id, how)),
@@ -111,22 +96,14 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
     const next = zones[at + 1];
     if (next) setZone(next.id);
   };
-  const beside = (sign: Sign) => {
-    const derived = fromRecord(sign.id);
-    const overruled = draft.overruled.find((o) => o.sign === sign.id);
-    if (derived)
-      return <FromRecord derived={derived} today={file.today} overrule={(reason) => overrule(sign.id, reason)} />;
-    return (
-      overruled && (
-        <p className={`small soft ${classes.beside}`}>
-          The record is set aside: {overruled.reason}{" "}
-          <button type="button" className="linkbutton" onClick={() => overrule(sign.id, undefined)}>
-            take it back
-          </button>
-        </p>
-      )
-    );
-  };
+  const beside = (sign: Sign) => (
+    <BesideSign
+      derived={fromRecord(sign.id)}
+      overruled={draft.overruled.find((o) => o.sign === sign.id)}
+      today={file.today}
+      overrule={(reason) => overrule(sign.id, reason)}
+    />
+  );
   const save = () =>
     record.mutate(
       {
@@ -156,16 +133,7 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
           onChoose={setZone}
           name={file.name}
         />
-        <fieldset className={classes.asked}>
-          <legend className="soft small">Asked and read</legend>
-          {zones
-            .filter((z) => !z.drawn)
-            .map((z) => (
-              <button key={z.id} type="button" aria-pressed={zone === z.id} onClick={() => setZone(z.id)}>
-                {z.label}
-              </button>
-            ))}
-        </fieldset>
+        <Undrawn zones={zones} zone={zone} setZone={setZone} />
         <CaseFile
           file={file}
           take={(read) => setDraft({ ...draft, ...answersOf(read) })}
@@ -174,10 +142,10 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
       </div>
       <section className="patch" aria-label="Signs of this part" ref={part}>
         <FindSign knowledge={knowledge} fits={(id) => fits.has(id)} draft={draft} {...answering} />
-        {current && (
+        {zones[at] && (
           <PartPanel
             key={zone}
-            zone={current}
+            zone={zones[at]}
             next={zones[at + 1]}
             at={at}
             of={zones.length}
@@ -195,71 +163,18 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
       </section>
       <section className="patch" aria-label="What it may be" aria-live="off">
         <h2>What it may be</h2>
-        {differential.isLoadingError && <Failed error={differential.error} retry={() => differential.refetch()} />}
-        {d && (
-          <>
-            <p className="soft small" style={{ margin: "2px 0 8px" }} aria-live="polite">
-              {count === 0
-                ? "Before any sign: only how common things are."
-                : `${count} ${count === 1 ? "answer" : "answers"}, about ${d.minutes} min of looking.`}
-            </p>
-            {count > 0 && <Judgement of={d} knowledge={knowledge} today={file.today} />}
-            {(d.clash?.length ?? 0) > 0 && (
-              <p className="red" role="alert">
-                Your answers to “{byID.get(d.clash?.[0] ?? "")?.label}” and “{byID.get(d.clash?.[1] ?? "")?.label}”
-                cannot both be true. Keep the one you are sure of.
-              </p>
-            )}
-            <SuspectList differential={d} knowledge={knowledge} />
-            {(count > 0 || checks.length > 0) && (
-              <NextChecks
-                checks={checks}
-                knowledge={knowledge}
-                draft={draft}
-                today={file.today}
-                waits={d.waits}
-                show={(s) => setZone(s.zone)}
-                {...answering}
-              />
-            )}
-            {count > 0 && <Doubts differential={d} knowledge={knowledge} />}
-          </>
-        )}
-        {!d && differential.isPending && <Waiting rows={3} />}
-        <Group mt="md">
-          <Button onClick={save} disabled={count === 0} loading={record.isPending}>
-            {replaces ? "Save the correction" : "Save this look"}
-          </Button>
-          {count > 0 && (
-            <button
-              type="button"
-              className="linkbutton soft"
-              onClick={() => {
-                setDropped(draft);
-                setDraft(emptyLook());
-              }}
-            >
-              Begin again
-            </button>
-          )}
-          {count === 0 && dropped && (
-            <button type="button" className="linkbutton soft" onClick={() => setDraft(dropped)}>
-              Take that back
-            </button>
-          )}
-        </Group>
+        <SoFar differential={differential} knowledge={knowledge} draft={draft} show={setZone} answering={answering} />
+        <KeepOrBegin
+          draft={draft}
+          setDraft={setDraft}
+          save={save}
+          saving={record.isPending}
+          label={replaces ? "Save the correction" : "Save this look"}
+        />
         <Refused error={record.error} />
       </section>
-      {phone && count > 0 && d?.causes[0] && (
-        <div className={classes.bar}>
-          <span>
-            <b>{knowledge.causes.find((c) => c.id === d.causes[0]?.id)?.label}</b>{" "}
-            {likelihood(knowledge, d.causes[0].chance).word}
-          </span>
-          <Button onClick={save} loading={record.isPending}>
-            Save
-          </Button>
-        </div>
+      {phone && count > 0 && d && (
+        <SaveBar differential={d} knowledge={knowledge} save={save} saving={record.isPending} />
       )}
     </div>
   );
@@ -300,4 +215,182 @@ function FromRecord({ derived, today, overrule }: FromRecordProps) {
       )}
     </div>
   );
+}
+
+/** Two answers that cannot both be true. */
+function Clash({ signs, say }: { signs: string[]; say: (id: string) => string | undefined }) {
+  if (signs.length === 0) return null;
+  return (
+    <p className="red" role="alert">
+      Your answers to “{say(signs[0] ?? "")}” and “{say(signs[1] ?? "")}” cannot both be true. Keep the one you are sure
+      of.
+    </p>
+  );
+}
+
+interface UndrawnProps {
+  zones: Knowledge["zones"];
+  zone: string;
+  setZone: (id: string) => void;
+}
+
+/** What is asked and read, and is no part of the drawing. */
+function Undrawn({ zones, zone, setZone }: UndrawnProps) {
+  return (
+    <fieldset className={classes.asked}>
+      <legend className="soft small">Asked and read</legend>
+      {zones
+        .filter((z) => !z.drawn)
+        .map((z) => (
+          <button key={z.id} type="button" aria-pressed={zone === z.id} onClick={() => setZone(z.id)}>
+            {z.label}
+          </button>
+        ))}
+    </fieldset>
+  );
+}
+
+interface SaveBarProps {
+  differential: Schemas["Differential"];
+  knowledge: Knowledge;
+  save: () => void;
+  saving: boolean;
+}
+
+/** On a phone: what it looks like by now, and the button that keeps it. */
+function SaveBar({ differential, knowledge, save, saving }: SaveBarProps) {
+  const first = differential.causes[0];
+  if (!first) return null;
+  return (
+    <div className={classes.bar}>
+      <span>
+        <b>{knowledge.causes.find((c) => c.id === first.id)?.label}</b> {likelihood(knowledge, first.chance).word}
+      </span>
+      <Button onClick={save} loading={saving}>
+        Save
+      </Button>
+    </div>
+  );
+}
+
+interface BesideSignProps {
+  derived: Derived | undefined;
+  overruled: Draft["overruled"][number] | undefined;
+  today: string;
+  overrule: (reason: string | undefined) => void;
+}
+
+/** What the record says of a sign, or that it was set aside. */
+function BesideSign({ derived, overruled, today, overrule }: BesideSignProps) {
+  if (derived) return <FromRecord derived={derived} today={today} overrule={overrule} />;
+  if (!overruled) return null;
+  return (
+    <p className={`small soft ${classes.beside}`}>
+      The record is set aside: {overruled.reason}{" "}
+      <button type="button" className="linkbutton" onClick={() => overrule(undefined)}>
+        take it back
+      </button>
+    </p>
+  );
+}
+
+interface SoFarProps {
+  differential: ReturnType<typeof useDifferential>;
+  knowledge: Knowledge;
+  draft: Draft;
+  show: (zone: string) => void;
+  answering: Answering;
+}
+
+/** What the answers say by now, and what to look at next. */
+function SoFar({ differential, knowledge, draft, show, answering }: SoFarProps) {
+  const file = usePlantFile();
+  const d = differential.data;
+  const count = draft.present.length + draft.absent.length;
+  const checks = d?.checks ?? [];
+  return (
+    <>
+      {differential.isLoadingError && <Failed error={differential.error} retry={() => differential.refetch()} />}
+      {d && (
+        <>
+          <p className="soft small" style={{ margin: "2px 0 8px" }} aria-live="polite">
+            {count === 0
+              ? "Before any sign: only how common things are."
+              : `${count} ${count === 1 ? "answer" : "answers"}, about ${d.minutes} min of looking.`}
+          </p>
+          {count > 0 && <Judgement of={d} knowledge={knowledge} today={file.today} />}
+          <Clash signs={d.clash ?? []} say={(id) => knowledge.signs.find((s) => s.id === id)?.label} />
+          <SuspectList differential={d} knowledge={knowledge} />
+          {(count > 0 || checks.length > 0) && (
+            <NextChecks
+              checks={checks}
+              knowledge={knowledge}
+              draft={draft}
+              today={file.today}
+              waits={d.waits}
+              show={(s) => show(s.zone)}
+              {...answering}
+            />
+          )}
+          {count > 0 && <Doubts differential={d} knowledge={knowledge} />}
+        </>
+      )}
+      {!d && differential.isPending && <Waiting rows={3} />}
+    </>
+  );
+}
+
+interface KeepOrBeginProps {
+  draft: Draft;
+  setDraft: (draft: Draft) => void;
+  save: () => void;
+  saving: boolean;
+  label: string;
+}
+
+/** Keeps the look, or begins it again. */
+function KeepOrBegin({ draft, setDraft, save, saving, label }: KeepOrBeginProps) {
+  // Answers that were thrown away just now, to have them back.
+  const [dropped, setDropped] = useState<Draft>();
+  const count = draft.present.length + draft.absent.length;
+  return (
+    <Group mt="md">
+      <Button onClick={save} disabled={count === 0} loading={saving}>
+        {label}
+      </Button>
+      {count > 0 && (
+        <button
+          type="button"
+          className="linkbutton soft"
+          onClick={() => {
+            setDropped(draft);
+            setDraft(emptyLook());
+          }}
+        >
+          Begin again
+        </button>
+      )}
+      {count === 0 && dropped && (
+        <button type="button" className="linkbutton soft" onClick={() => setDraft(dropped)}>
+          Take that back
+        </button>
+      )}
+    </Group>
+  );
+}
+
+/** What the record answers counts until a look or the carer says otherwise. */
+function useFromRecord(draft: Draft, setDraft: (draft: Draft) => void, derived: Derived[]) {
+  const fromRecord = (sign: string) => {
+    const settled =
+      draft.present.includes(sign) || draft.absent.includes(sign) || draft.overruled.some((o) => o.sign === sign);
+    return settled ? undefined : derived.find((x) => x.sign === sign);
+  };
+  const known = (present: boolean) =>
+    derived.filter((x) => x.present === present && fromRecord(x.sign)).map((x) => x.sign);
+  const overrule = (sign: string, reason: string | undefined) => {
+    const others = draft.overruled.filter((o) => o.sign !== sign);
+    setDraft({ ...draft, overruled: reason === undefined ? others : [...others, { sign, reason }] });
+  };
+  return { fromRecord, known, overrule };
 }

@@ -97,7 +97,7 @@ export function MeasurePicture({ file, picture, close }: { file: PlantFile; pict
       <p style={{ margin: "4px 0 8px" }}>
         {aim === "scale"
           ? "Tap both ends of something whose size you know, as near to the plant as can be: the rim of its pot."
-          : "Tap both ends of what you want to measure. It is as exact as it lies flat to the camera, at the pot’s distance."}
+          : "Tap both ends of what you want to measure. It is as exact as it lies flat, as far away as the pot."}
       </p>
       <div className={classes.measuring}>
         <Board plant={file.id} picture={picture} points={points} tap={tap} aim={aim} />

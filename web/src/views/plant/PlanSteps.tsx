@@ -83,7 +83,7 @@ export function PlanSteps({ decideAgain }: { decideAgain: () => void }) {
   );
 }
 
-/** The sittings in order of what is due: today's first, then dated ones, then what waits to be seen, then what is done. */
+/** The sittings in order of what is due: today's, then dated ones, then what waits to be seen, then what is done. */
 function Sittings({ seated }: { seated: Seated[] }) {
   const file = usePlantFile();
   const day = (s: Seated) => s.steps.find((x) => !file.ticks[x.id])?.on ?? s.sitting.on;

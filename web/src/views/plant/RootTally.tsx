@@ -124,7 +124,7 @@ export function RootTally() {
             <>
               <Share low={r.low} share={r.share} high={r.high} />
               <p style={{ margin: "4px 0" }}>
-                <b>{sayPercent(r.share)} of the roots live</b>, between {sayPercent(r.low)} and {sayPercent(r.high)};{" "}
+                <b>{sayPercent(r.share)} of the roots live</b>, from {sayPercent(r.low)} to {sayPercent(r.high)};{" "}
                 {counted} counted. <How working={r.working} of="the live share" />
               </p>
             </>

@@ -22,7 +22,11 @@ export function SeamOf({ file }: { file: PlantFile }) {
   const after = r?.stages?.[r.index + 1]?.name ?? "mended";
   const seam = file.seam;
   const curves = curvesOf(file, knowledge.data, system);
-  const said = `${sayCount(seam.looks, "look")} in ${sayCount(daysBetween(seam.from, seam.ended ?? file.today), "day")}, ${sayCount(seam.knots.length + seam.beside.length, "gate")} passed, ${sayCount(seam.loose.length, "step")} back`;
+  const said = [
+    `${sayCount(seam.looks, "look")} in ${sayCount(daysBetween(seam.from, seam.ended ?? file.today), "day")}`,
+    `${sayCount(seam.knots.length + seam.beside.length, "gate")} passed`,
+    `${sayCount(seam.loose.length, "step")} back`,
+  ].join(", ");
   return (
     <>
       <Story

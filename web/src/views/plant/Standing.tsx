@@ -211,7 +211,7 @@ function Facts({ file, r }: { file: PlantFile; r: Recovery }) {
           {trend &&
             (trend.points === 0
               ? `, much as ${sayCount(trend.days, "day")} ago`
-              : `, ${trend.points > 0 ? "up" : "down"} ${Math.max(trend.points, -trend.points)} in ${sayCount(trend.days, "day")}`)}
+              : `, ${trend.points > 0 ? "up" : "down"} ${Math.abs(trend.points)} in ${sayCount(trend.days, "day")}`)}
           {" ("}
           {score.parts.map((p) => `${p.name} ${p.value}`).join(", ")}
           {score.unknown.length > 0 && `; not read: ${score.unknown.join(", ")}`}

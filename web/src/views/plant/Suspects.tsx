@@ -92,9 +92,8 @@ export function Doubts({ differential, knowledge }: { differential: Differential
     <div className="small" style={{ marginTop: 12 }} data-testid="doubts">
       {hinge && (
         <p className="ochre" style={{ margin: "0 0 6px" }}>
-          <b>It hangs on one answer:</b> “{sign(hinge.sign)?.label.toLowerCase()}”
-          {hinge.present ? "" : ", which was not there"}. Without it {lead} falls from {sayPercent(hinge.chance)} to{" "}
-          {sayPercent(hinge.without)}. Look at it twice.
+          <b>It hangs on one answer:</b> “{sign(hinge.sign)?.label.toLowerCase()}”{hinge.present ? "" : ", not there"}.
+          Without it {lead} falls from {sayPercent(hinge.chance)} to {sayPercent(hinge.without)}. Look at it twice.
         </p>
       )}
       {turns.length > 0 && (

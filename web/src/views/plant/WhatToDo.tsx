@@ -110,6 +110,7 @@ function Decide({ done }: { done: () => void }) {
   const d = differential.data;
   // What stands out is ticked to begin with; the person decides.
   const ticked = accepted ?? d.suggested;
+  const one = ticked.length === 1 ? ticked[0] : undefined;
   const label = (cause: string) => knowledge.data.causes?.find((c) => c.id === cause)?.label ?? cause;
   const decide = (causes: string[], nothing = false) =>
     record.mutate(
@@ -157,7 +158,7 @@ function Decide({ done }: { done: () => void }) {
           <Button disabled={ticked.length === 0} loading={record.isPending} onClick={() => decide(ticked)}>
             {ticked.length === 0
               ? "Accept a cause"
-              : `Accept ${ticked.length === 1 ? label(ticked[0] ?? "").toLowerCase() : sayCount(ticked.length, "cause")}, make the plan`}
+              : `Accept ${one ? label(one).toLowerCase() : sayCount(ticked.length, "cause")}, make the plan`}
           </Button>
           <Button variant="default" loading={record.isPending} onClick={() => decide([])}>
             Set aside and watch

@@ -146,18 +146,7 @@ function AtTheBench({ plan, open }: { plan: Plan; open: Step[] }) {
         },
       },
     );
-  // Keys of a keyboard or a foot switch; not while something is typed.
-  const keys = useRef({ go, at });
-  keys.current = { go, at };
-  useEffect(() => {
-    const on = (e: KeyboardEvent) => {
-      if (e.target instanceof HTMLInputElement || e.target instanceof HTMLTextAreaElement) return;
-      if (e.key === "ArrowRight" || e.key === "PageDown") keys.current.go(keys.current.at + 1);
-      if (e.key === "ArrowLeft" || e.key === "PageUp") keys.current.go(keys.current.at - 1);
-    };
-    window.addEventListener("keydown", on);
-    return () => window.removeEventListener("keydown", on);
-  }, []);
+  useStepKeys(go, at);
   if (!beyond && today.length === 0) {
     return <EnoughForToday open={open} goOn={() => setBeyond(true)} />;
   }
@@ -173,32 +162,7 @@ function AtTheBench({ plan, open }: { plan: Plan; open: Step[] }) {
   const cautions = plan.cautions.filter((c) => step.cautions.includes(c.id));
   return (
     <section className={`patch ${classes.work}`} aria-label="At the bench">
-      <p className="soft" style={{ margin: 0 }}>
-        {sitting ? (
-          <>
-            <b>{sitting.name}</b>, step {together.findIndex((s) => s.id === step.id) + 1} of {together.length} in one
-            sitting; {open.length} of the whole plan still to do
-          </>
-        ) : (
-          <>
-            step {plan.steps.findIndex((s) => s.id === step.id) + 1} of {plan.steps.length}, {open.length} still to do
-          </>
-        )}
-      </p>
-      {sitting?.held && (
-        <p className="ochre">
-          <b>Held back:</b> {sitting.held}. What needs no unpotting is done meanwhile.
-        </p>
-      )}
-      {!due && (
-        <p className="ochre">
-          {step.gate ? (
-            <>This waits to be seen: {step.gate}</>
-          ) : (
-            <>This is not for today: {sayDay(step.on, file.today)}.</>
-          )}
-        </p>
-      )}
+      <WhereInPlan plan={plan} step={step} left={open.length} today={file.today} due={due} />
       <h2 ref={heading} tabIndex={-1} className={classes.title}>
         {step.title}
       </h2>
@@ -216,50 +180,11 @@ function AtTheBench({ plan, open }: { plan: Plan; open: Step[] }) {
         </p>
       ))}
       <Amounts amounts={step.amounts} />
-      {lay.length > 0 && (
-        <fieldset className={classes.materials}>
-          <legend className="soft">{sitting ? "Lay out first, for the whole sitting" : "At hand?"}</legend>
-          {lay.map((m) => (
-            <Checkbox
-              key={m}
-              size="md"
-              label={m}
-              checked={draft.ticked.includes(m)}
-              onChange={() =>
-                setDraft({
-                  ...draft,
-                  ticked: draft.ticked.includes(m) ? draft.ticked.filter((x) => x !== m) : [...draft.ticked, m],
-                })
-              }
-            />
-          ))}
-        </fieldset>
-      )}
+      <LayOut things={lay} whole={!!sitting} ticked={draft.ticked} tick={(ticked) => setDraft({ ...draft, ticked })} />
       {step.waitMinutes ? (
         <Clock minutes={step.waitMinutes} until={draft.until} set={(until) => setDraft({ ...draft, until })} />
       ) : null}
-      {(step.op === "tally" || step.phase === "tally-and-trim") && (
-        <p>
-          <Link to={`/plants/${file.id}/measure`}>Count the roots</Link>{" "}
-          <span className="soft">and come back; the plan can be made again from what you find.</span>
-        </p>
-      )}
-      {step.op === "look" && (
-        <p>
-          <Button component={Link} to={`/plants/${file.id}?check`} variant="default">
-            Open the check-in
-          </Button>{" "}
-          <span className="soft">Recording it ticks this step.</span>
-        </p>
-      )}
-      {step.op === "baseline" && (
-        <p>
-          <Link to={`/plants/${file.id}/pictures`}>Take a picture</Link>
-          {" or "}
-          <Link to={`/plants/${file.id}?check`}>count and measure</Link>{" "}
-          <span className="soft">and come back; or write in the note that neither was made.</span>
-        </p>
-      )}
+      <Opens step={step} plant={file.id} />
       {!due && !sight && (
         <TextInput
           mt="sm"
@@ -276,26 +201,8 @@ function AtTheBench({ plan, open }: { plan: Plan; open: Step[] }) {
         value={draft.note}
         onChange={(e) => setDraft({ ...draft, note: e.currentTarget.value })}
       />
-      {sitting?.stop && begun && (
-        <p className="ochre small">
-          <b>If you must stop now:</b> {sitting.stop}
-        </p>
-      )}
-      {step.ends && <p className="soft small">It ends with: {step.ends}</p>}
-      {step.wrong && <p className="soft small">What can go wrong: {step.wrong}</p>}
-      {skipping && (
-        <Group align="end" mt="sm">
-          <TextInput
-            label="Why it is skipped"
-            value={reason}
-            onChange={(e) => setReason(e.currentTarget.value)}
-            style={{ flex: 1 }}
-          />
-          <Button variant="default" onClick={() => send(true)} loading={record.isPending}>
-            Skip it
-          </Button>
-        </Group>
-      )}
+      <HowItEnds step={step} stop={begun ? sitting?.stop : undefined} />
+      {skipping && <Skipping reason={reason} setReason={setReason} skip={() => send(true)} saving={record.isPending} />}
       <Refused error={record.error} />
       <div className={classes.bar}>
         <Button size="lg" variant="default" onClick={() => go(at - 1)} disabled={at === 0}>
@@ -426,5 +333,158 @@ function Finished({ plan }: { plan: Plan }) {
         Where it stands
       </Button>
     </section>
+  );
+}
+
+interface WhereInPlanProps {
+  plan: Plan;
+  step: Step;
+  left: number;
+  today: string;
+  due: boolean;
+}
+
+/** Which step of how many, and whether it is its time. */
+function WhereInPlan({ plan, step, left, today, due }: WhereInPlanProps) {
+  const sitting = (plan.sittings ?? []).find((s) => s.n === step.sitting);
+  const together = plan.steps.filter((s) => sitting && s.sitting === sitting.n);
+  return (
+    <>
+      <p className="soft" style={{ margin: 0 }}>
+        {sitting ? (
+          <>
+            <b>{sitting.name}</b>, step {together.findIndex((s) => s.id === step.id) + 1} of {together.length} in one
+            sitting; {left} of the whole plan still to do
+          </>
+        ) : (
+          <>
+            step {plan.steps.findIndex((s) => s.id === step.id) + 1} of {plan.steps.length}, {left} still to do
+          </>
+        )}
+      </p>
+      {sitting?.held && (
+        <p className="ochre">
+          <b>Held back:</b> {sitting.held}. What needs no unpotting is done meanwhile.
+        </p>
+      )}
+      {!due && (
+        <p className="ochre">
+          {step.gate ? <>This waits to be seen: {step.gate}</> : <>This is not for today: {sayDay(step.on, today)}.</>}
+        </p>
+      )}
+    </>
+  );
+}
+
+interface LayOutProps {
+  things: string[];
+  whole: boolean;
+  ticked: string[];
+  tick: (ticked: string[]) => void;
+}
+
+/** What must be at hand, to be ticked. */
+function LayOut({ things, whole, ticked, tick }: LayOutProps) {
+  return (
+    <>
+      {things.length > 0 && (
+        <fieldset className={classes.materials}>
+          <legend className="soft">{whole ? "Lay out first, for the whole sitting" : "At hand?"}</legend>
+          {things.map((m) => (
+            <Checkbox
+              key={m}
+              size="md"
+              label={m}
+              checked={ticked.includes(m)}
+              onChange={() => tick(ticked.includes(m) ? ticked.filter((x) => x !== m) : [...ticked, m])}
+            />
+          ))}
+        </fieldset>
+      )}
+    </>
+  );
+}
+
+/** What a step needs of the rest of the program. */
+function Opens({ step, plant }: { step: Step; plant: string }) {
+  return (
+    <>
+      {(step.op === "tally" || step.phase === "tally-and-trim") && (
+        <p>
+          <Link to={`/plants/${plant}/measure`}>Count the roots</Link>{" "}
+          <span className="soft">and come back; the plan can be made again from what you find.</span>
+        </p>
+      )}
+      {step.op === "look" && (
+        <p>
+          <Button component={Link} to={`/plants/${plant}?check`} variant="default">
+            Open the check-in
+          </Button>{" "}
+          <span className="soft">Recording it ticks this step.</span>
+        </p>
+      )}
+      {step.op === "baseline" && (
+        <p>
+          <Link to={`/plants/${plant}/pictures`}>Take a picture</Link>
+          {" or "}
+          <Link to={`/plants/${plant}?check`}>count and measure</Link>{" "}
+          <span className="soft">and come back; or write in the note that neither was made.</span>
+        </p>
+      )}
+    </>
+  );
+}
+
+/** How the step ends, and what to do when one must stop. */
+function HowItEnds({ step, stop }: { step: Step; stop: string | undefined }) {
+  return (
+    <>
+      {stop && (
+        <p className="ochre small">
+          <b>If you must stop now:</b> {stop}
+        </p>
+      )}
+      {step.ends && <p className="soft small">It ends with: {step.ends}</p>}
+      {step.wrong && <p className="soft small">What can go wrong: {step.wrong}</p>}
+    </>
+  );
+}
+
+/** Steps by keys of a keyboard or a foot switch; not while something is typed. */
+function useStepKeys(go: (to: number) => void, at: number) {
+  const keys = useRef({ go, at });
+  keys.current = { go, at };
+  useEffect(() => {
+    const on = (e: KeyboardEvent) => {
+      if (e.target instanceof HTMLInputElement || e.target instanceof HTMLTextAreaElement) return;
+      if (e.key === "ArrowRight" || e.key === "PageDown") keys.current.go(keys.current.at + 1);
+      if (e.key === "ArrowLeft" || e.key === "PageUp") keys.current.go(keys.current.at - 1);
+    };
+    window.addEventListener("keydown", on);
+    return () => window.removeEventListener("keydown", on);
+  }, []);
+}
+
+interface SkippingProps {
+  reason: string;
+  setReason: (reason: string) => void;
+  skip: () => void;
+  saving: boolean;
+}
+
+/** Why a step is skipped. */
+function Skipping({ reason, setReason, skip, saving }: SkippingProps) {
+  return (
+    <Group align="end" mt="sm">
+      <TextInput
+        label="Why it is skipped"
+        value={reason}
+        onChange={(e) => setReason(e.currentTarget.value)}
+        style={{ flex: 1 }}
+      />
+      <Button variant="default" onClick={skip} loading={saving}>
+        Skip it
+      </Button>
+    </Group>
   );
 }

@@ -11,16 +11,19 @@ const still =
   (...strokes: Stroke[]): Draw =>
   () =>
     strokes;
-const patch =
-  "M22 22C30 14 40 20 36 30C28 36 20 32 22 22ZM50 36C60 28 70 36 62 46C52 50 46 44 50 36ZM54 14C62 12 66 20 58 24C52 24 50 18 54 14Z";
+const patch = `M22 22C30 14 40 20 36 30C28 36 20 32 22 22Z
+  M50 36C60 28 70 36 62 46C52 50 46 44 50 36ZM54 14C62 12 66 20 58 24C52
+    24 50 18 54 14Z`;
 const stars = (x: number, y: number) =>
-  `M${x - 3} ${y}H${x + 3}M${x} ${y - 3}V${y + 3}M${x - 2} ${y - 2}L${x + 2} ${y + 2}M${x - 2} ${y + 2}L${x + 2} ${y - 2}`;
+  `M${x - 3} ${y}H${x + 3}M${x} ${y - 3}V${y + 3}M${x - 2} ${y - 2}L${x + 2} ${y + 2}M${x - 2} ${y + 2}L${x + 2}
+    ${y - 2}`;
 const wave = (y: number) => `M14 ${y}Q18 ${y - 4} 22 ${y}T30 ${y}T38 ${y}T46 ${y}T54 ${y}T62 ${y}T70 ${y}T78 ${y}`;
 const strands =
   "M48 12C40 26 28 34 20 58M48 12C44 30 38 44 38 60M48 12V60M48 12C52 30 58 44 60 60M48 12C56 26 70 36 78 58";
 const calendar = "M70 4H92V24H70ZM70 10H92M76 2V6M86 2V6";
 const plantlet = (x: number, tall = 14) =>
-  `M${x} 58V${58 - tall}M${x} ${58 - tall / 2}L${x - 5} ${52 - tall / 2}M${x} ${58 - tall / 2}L${x + 5} ${52 - tall / 2}`;
+  `M${x} 58V${58 - tall}M${x} ${58 - tall / 2}L${x - 5} ${52 - tall / 2}M${x} ${58 - tall / 2}L${x + 5}
+    ${52 - tall / 2}`;
 const bug = (x: number, y: number, letter: string) => [
   dot(x, y, 2.4, letter),
   line(`M${x - 4} ${y - 2}L${x + 4} ${y + 2}M${x - 4} ${y + 2}L${x + 4} ${y - 2}`, letter, 0.8),
