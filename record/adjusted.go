@@ -35,4 +35,4 @@ func (*Adjusted) event(State) (string, bool) { return "", false }
 
 func (*Adjusted) taken() taken { return whileHere }
 
-func (*Adjusted) minutes() int { return 0 }
+func (*Adjusted) inReview() (reviewPart, int) { return reviewNothing, 0 }

@@ -92,7 +92,7 @@ func (c *Closed) event(State) (string, bool) {
 
 func (*Closed) taken() taken { return whileHere }
 
-func (*Closed) minutes() int { return 0 }
+func (*Closed) inReview() (reviewPart, int) { return reviewNothing, 0 }
 
 func (c *Closed) concerns(s *situation, m moment) []Concern {
 	if c.Outcome != OutcomeMended {

@@ -66,4 +66,4 @@ func (*Confirmed) event(State) (string, bool) { return "", false }
 
 func (*Confirmed) taken() taken { return always }
 
-func (*Confirmed) minutes() int { return 0 }
+func (*Confirmed) inReview() (reviewPart, int) { return reviewNothing, 0 }

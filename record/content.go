@@ -20,9 +20,9 @@ type Content interface {
 	event(State) (string, bool)
 	// taken says on which plants it is taken.
 	taken() taken
-	// minutes is how long such a record takes where no plan says (common
-	// practice); 0 for what takes none worth counting.
-	minutes() int
+	// inReview is the part of a review that it counts in, and the minutes that such a
+	// record takes where no plan says (common practice).
+	inReview() (reviewPart, int)
 }
 
 // keeper is a kind that keeps something of the moment at which it is recorded.

@@ -64,7 +64,7 @@ func (d *Diagnosed) event(State) (string, bool) {
 
 func (*Diagnosed) taken() taken { return whileHere }
 
-func (*Diagnosed) minutes() int { return 0 }
+func (*Diagnosed) inReview() (reviewPart, int) { return reviewNothing, 0 }
 
 func (d *Diagnosed) completed(m moment) (Body, error) {
 	done := *d

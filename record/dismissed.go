@@ -53,4 +53,4 @@ func (d *Dismissed) event(State) (string, bool) {
 
 func (*Dismissed) taken() taken { return whileHere }
 
-func (*Dismissed) minutes() int { return 2 }
+func (*Dismissed) inReview() (reviewPart, int) { return reviewLooks, 2 }

@@ -129,6 +129,11 @@ func TestTicksLeaveTheFactsOfTheirSteps(t *testing.T) {
 		assert.Equal(t, today-38, b.facts().Last[facts.WateredNow])
 		b.tick(38, treatment.ShadeIt, nil)
 		assert.True(t, b.facts().LightShare.Known)
+		r := b.state().Review(b.entries, today-38, today)
+		assert.Equal(t, 1, r.Watered, "what a step waters is watered")
+		for _, in := range r.Minutes.Working.Inputs {
+			assert.NotEqual(t, "waterings", in.Name, "its minutes are those of the step")
+		}
 	})
 	t.Run("gated root work", func(t *testing.T) {
 		b := newBook(t)

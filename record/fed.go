@@ -31,7 +31,7 @@ func (f *Fed) event(State) (string, bool) {
 
 func (*Fed) taken() taken { return whileHere }
 
-func (*Fed) minutes() int { return 2 }
+func (*Fed) inReview() (reviewPart, int) { return reviewFeeds, 2 }
 
 func (f *Fed) concerns(_ *situation, m moment) (list []Concern) {
 	if why, rests := m.state.noFeed(m.on, m.around.South); rests {

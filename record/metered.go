@@ -55,4 +55,4 @@ func (*Metered) event(State) (string, bool) { return "", false }
 
 func (*Metered) taken() taken { return whileHere }
 
-func (*Metered) minutes() int { return 2 }
+func (*Metered) inReview() (reviewPart, int) { return reviewLooks, 2 }

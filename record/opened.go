@@ -41,7 +41,7 @@ func (*Opened) event(s State) (string, bool) { return "a case opened: " + lower(
 
 func (*Opened) taken() taken { return whileHere }
 
-func (*Opened) minutes() int { return 0 }
+func (*Opened) inReview() (reviewPart, int) { return reviewNothing, 0 }
 
 func lower(words string) string {
 	if words == "" {

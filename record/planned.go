@@ -136,7 +136,7 @@ func (*Planned) event(State) (string, bool) { return "plan made", true }
 
 func (*Planned) taken() taken { return whileHere }
 
-func (*Planned) minutes() int { return 0 }
+func (*Planned) inReview() (reviewPart, int) { return reviewNothing, 0 }
 
 func (p *Planned) completed(m moment) (Body, error) {
 	made, err := sheet.Of(m.state.Situation(p.Answers, p.Keeps, m.on, m.around), p.Answers)

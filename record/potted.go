@@ -92,4 +92,4 @@ func (p *Potted) event(State) (string, bool) {
 
 func (*Potted) taken() taken { return whileHere }
 
-func (*Potted) minutes() int { return 10 }
+func (*Potted) inReview() (reviewPart, int) { return reviewLooks, 10 }

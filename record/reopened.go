@@ -66,4 +66,4 @@ func (*Reopened) event(State) (string, bool) { return "reopened", true }
 
 func (*Reopened) taken() taken { return always }
 
-func (*Reopened) minutes() int { return 0 }
+func (*Reopened) inReview() (reviewPart, int) { return reviewNothing, 0 }

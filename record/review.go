@@ -13,6 +13,18 @@ import (
 	"tendermend/core/working"
 )
 
+// reviewPart is what an entry counts as when one looks back.
+type reviewPart string
+
+const (
+	reviewSteps     reviewPart = "steps of plans"
+	reviewWaterings reviewPart = "waterings"
+	reviewFeeds     reviewPart = "feeds"
+	reviewProducts  reviewPart = "products"
+	reviewLooks     reviewPart = "looks and measures"
+	reviewNothing   reviewPart = "" // what takes no time worth counting
+)
+
 // Review looks back over a plant's time: from one day to another.
 type Review struct {
 	From     day.Day          `json:"from"`
@@ -99,10 +111,10 @@ func (s State) Review(entries []Entry, from, to day.Day) Review {
 
 // reviewEntries counts what was done in the days looked back on, and gives the
 // minutes by the kind of work.
-func reviewEntries(r *Review, entries []Entry, inside func(day.Day) bool) map[string]int {
+func reviewEntries(r *Review, entries []Entry, inside func(day.Day) bool) map[reviewPart]int {
 	live := Live(entries)
 	plans := map[string]sheet.Step{}
-	minutes := map[string]int{}
+	minutes := map[reviewPart]int{}
 	for _, e := range InOrder(entries) {
 		if !live[e.ID] {
 			continue
@@ -115,25 +127,24 @@ func reviewEntries(r *Review, entries []Entry, inside func(day.Day) bool) map[st
 		if !inside(e.On) {
 			continue
 		}
-		switch {
-		case e.Did != nil && !e.Did.Skipped:
-			step := plans[e.Did.Step]
+		if d := e.Did; d != nil && !d.Skipped {
+			step := plans[d.Step]
 			r.Steps = append(r.Steps, StepDone{e.On, step.Title, step.Minutes})
-			minutes["steps of plans"] += step.Minutes
-			r.used = append(r.used, e.Did.Used...)
-		case e.Watered != nil:
+			minutes[reviewSteps] += step.Minutes
+			r.used = append(r.used, d.Used...)
+		}
+		part, spent := e.Content().inReview()
+		if e.With == nil { // the minutes of an effect are those of its step
+			minutes[part] += spent
+		}
+		switch part {
+		case reviewWaterings:
 			r.Watered++
-			minutes["waterings"] += e.Watered.minutes()
-		case e.Fed != nil:
+		case reviewFeeds:
 			r.Fed++
-			minutes["feeds"] += e.Fed.minutes()
-		case e.Treated != nil:
+		case reviewProducts:
 			r.Treated++
-			minutes["products"] += e.Treated.minutes()
-		default:
-			if c := e.Content(); c != nil {
-				minutes["looks and measures"] += c.minutes()
-			}
+		case reviewSteps, reviewLooks, reviewNothing:
 		}
 	}
 	return minutes
@@ -150,7 +161,7 @@ func (s State) sumOf(measure string, inside func(day.Day) bool) (sum int) {
 }
 
 // minutesOf sums up the minutes, with their working.
-func (r *Review) minutesOf(minutes map[string]int) {
+func (r *Review) minutesOf(minutes map[reviewPart]int) {
 	r.Minutes = working.Amount{
 		What: "minutes",
 		Unit: "min",
@@ -160,12 +171,12 @@ func (r *Review) minutesOf(minutes map[string]int) {
 			Sure:    "rough: nobody held a watch",
 		},
 	}
-	for _, part := range []string{"steps of plans", "looks and measures", "waterings", "feeds", "products"} {
+	for _, part := range []reviewPart{reviewSteps, reviewLooks, reviewWaterings, reviewFeeds, reviewProducts} {
 		if minutes[part] > 0 {
 			r.Minutes.Value += float64(minutes[part])
 			r.Minutes.Working.Inputs = append(
 				r.Minutes.Working.Inputs,
-				working.Input{Name: part, Value: float64(minutes[part]), Unit: "min"},
+				working.Input{Name: string(part), Value: float64(minutes[part]), Unit: "min"},
 			)
 		}
 	}

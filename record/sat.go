@@ -47,7 +47,7 @@ func (t *Sat) event(State) (string, bool) { return lower(strings.TrimSpace(t.Nam
 
 func (*Sat) taken() taken { return whileHere }
 
-func (*Sat) minutes() int { return 0 }
+func (*Sat) inReview() (reviewPart, int) { return reviewNothing, 0 }
 
 func (t *Sat) completed(m moment) (Body, error) {
 	done := *t

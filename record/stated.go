@@ -134,4 +134,4 @@ func (*Stated) event(State) (string, bool) { return "", false }
 
 func (*Stated) taken() taken { return whileHere }
 
-func (*Stated) minutes() int { return 1 }
+func (*Stated) inReview() (reviewPart, int) { return reviewLooks, 1 }

@@ -39,7 +39,7 @@ func (*Watered) event(State) (string, bool) { return "", false }
 
 func (*Watered) taken() taken { return whileHere }
 
-func (*Watered) minutes() int { return 1 }
+func (*Watered) inReview() (reviewPart, int) { return reviewWaterings, 1 }
 
 func (*Watered) concerns(s *situation, m moment) (list []Concern) {
 	if last, found := s.ledger.watered(m.on, s.entry); found {

@@ -8,54 +8,8 @@ import { Refused } from "../../shell/States";
 import { sayProse, useUnits } from "../../units";
 import { ArrivalForm } from "../arrival/ArrivalForm";
 import { type Moisture, moistures } from "../words";
+import { type Field, fieldsOf } from "./corrections";
 import { usePlantFile } from "./PlantPage";
-
-interface Field {
-  of: keyof Draft;
-  key: string;
-  label: string;
-  /** A unit makes it a quantity, "" a bare number; left out, it is words. */
-  unit?: string;
-  /** Whether it may be left empty. */
-  open?: boolean;
-}
-
-const fields: Field[] = [
-  { of: "watered", key: "millilitres", label: "Water given", unit: "ml", open: true },
-  { of: "weighed", key: "grams", label: "Weight", unit: "g" },
-  { of: "fed", key: "strength", label: "Share of the label’s rate", unit: "" },
-  { of: "fed", key: "product", label: "Product" },
-  { of: "potted", key: "widthCm", label: "Inner width", unit: "cm", open: true },
-  { of: "potted", key: "depthCm", label: "Depth", unit: "cm", open: true },
-  { of: "potted", key: "medium", label: "Fresh medium" },
-  { of: "metered", key: "lux", label: "Light, lux", unit: "", open: true },
-  { of: "metered", key: "hours", label: "Hours a day", unit: "", open: true },
-  { of: "metered", key: "minC", label: "Coldest night", unit: "°C", open: true },
-  { of: "metered", key: "maxC", label: "Warmest day", unit: "°C", open: true },
-  { of: "metered", key: "humidityPct", label: "Humidity, %", unit: "", open: true },
-  { of: "tallied", key: "tips", label: "Live tips", unit: "", open: true },
-  { of: "tallied", key: "longestMm", label: "Longest root", unit: "mm", open: true },
-  { of: "tallied", key: "rootBallCm", label: "Root ball", unit: "cm", open: true },
-  { of: "treated", key: "product", label: "Product" },
-  { of: "treated", key: "batch", label: "Batch" },
-  { of: "treated", key: "intervalDays", label: "Days until it may be repeated", unit: "", open: true },
-  { of: "grown", key: "name", label: "Called" },
-  { of: "grown", key: "sizeMm", label: "Size", unit: "mm", open: true },
-  { of: "pictured", key: "note", label: "Note" },
-  { of: "noted", key: "text", label: "Note" },
-  { of: "did", key: "reason", label: "Why" },
-  { of: "did", key: "note", label: "Note" },
-  { of: "diagnosed", key: "reason", label: "Why" },
-  { of: "moved", key: "reason", label: "Why" },
-  { of: "staged", key: "reason", label: "Why" },
-  { of: "adjusted", key: "reason", label: "Why" },
-  { of: "confirmed", key: "note", label: "Note" },
-  { of: "checked", key: "note", label: "Note" },
-  { of: "tallied", key: "note", label: "Note" },
-  { of: "treated", key: "note", label: "Note" },
-  { of: "closed", key: "reason", label: "Why" },
-  { of: "reopened", key: "reason", label: "Why" },
-];
 
 /** What an entry said, without what the server adds to it. */
 function said(
@@ -144,10 +98,10 @@ export function CorrectEntry({
         />
       )}
       <Readings draft={draft} setDraft={setDraft} knowledge={knowledge} />
-      {fields
-        .filter((f) => draft[f.of])
+      {fieldsOf(entry.kind)
+        .filter((f) => !f.within || partOf(entry, entry.kind, f)[f.key] !== undefined)
         .map((f) => (
-          <OneField key={`${f.of}.${f.key}`} field={f} draft={draft} setDraft={setDraft} />
+          <OneField key={`${f.within}.${f.key}`} of={entry.kind} field={f} draft={draft} setDraft={setDraft} />
         ))}
       <Group mt="md">
         <Button onClick={() => send(draft)} loading={record.isPending}>
@@ -164,10 +118,22 @@ interface Edits {
   setDraft: (d: Draft) => void;
 }
 
-function OneField({ field, draft, setDraft }: Edits & { field: Field }) {
-  const part = draft[field.of] as Record<string, unknown>;
+type Part = Record<string, unknown>;
+
+/** The part of an entry that a field stands in. */
+const partOf = (entry: object, of: string, field: Field): Part => {
+  const content = (entry as Record<string, Part>)[of] ?? {};
+  return field.within ? ((content[field.within] as Part | undefined) ?? {}) : content;
+};
+
+function OneField({ of, field, draft, setDraft }: Edits & { of: string; field: Field }) {
+  const part = partOf(draft, of, field);
   const value = part[field.key];
-  const put = (v: unknown) => setDraft({ ...draft, [field.of]: { ...part, [field.key]: v } });
+  const put = (v: unknown) => {
+    const changed = { ...part, [field.key]: v };
+    const content = (draft as Record<string, unknown>)[of] as Part;
+    setDraft({ ...draft, [of]: field.within ? { ...content, [field.within]: changed } : changed });
+  };
   const number = {
     mt: "sm",
     label: field.label,

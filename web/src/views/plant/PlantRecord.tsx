@@ -9,6 +9,7 @@ import { Failed, Refused, Waiting } from "../../shell/States";
 import { useUnits } from "../../units";
 import { isolationWord, sayCount } from "../words";
 import { CorrectEntry } from "./CorrectEntry";
+import { wayOf } from "./corrections";
 import { sayEntry } from "./entryWords";
 import { usePlantFile } from "./PlantPage";
 import classes from "./PlantRecord.module.css";
@@ -109,7 +110,7 @@ function EntryRow({ entry, knowledge, all }: { entry: ListedEntry; knowledge: Kn
       </div>
       {entry.live && (
         <Group gap="xs" wrap="nowrap" align="start">
-          {entry.examined ? (
+          {wayOf(entry.kind) === "look" ? (
             <Link
               to={`/plants/${file.id}/examine?corrects=${entry.id}`}
               className="linkbutton small"
@@ -118,8 +119,7 @@ function EntryRow({ entry, knowledge, all }: { entry: ListedEntry; knowledge: Kn
               Correct
             </Link>
           ) : (
-            entry.kind !== "voided" &&
-            entry.kind !== "planned" && (
+            wayOf(entry.kind) !== "never" && (
               <button
                 type="button"
                 className="linkbutton small"

@@ -220,4 +220,22 @@ describe("the record", () => {
       grown: { growth: "leaf-1", sort: "leaf", sizeMm: 96, state: "mature" },
     });
   });
+
+  it("corrects what came out otherwise than the step had it, and keeps the rest", async () => {
+    const did = entry("did", { did: { step: "pot-in@d0", writes: true, made: { widthCm: 12, medium: "bark" } } });
+    const asked = serve({ ...answers, "GET /api/plants/plant-1/entries": { entries: [did] } });
+    show(<PlantRecord />, plantFile());
+    await userEvent.click(await screen.findByRole("button", { name: "Correct: Did" }));
+    const dialog = within(await screen.findByRole("dialog", { name: "Correct this entry" }));
+    expect(dialog.queryByRole("textbox", { name: "Water given" })).toBeNull();
+    const width = dialog.getByRole("textbox", { name: "The pot, inner width" });
+    await userEvent.clear(width);
+    await userEvent.type(width, "9");
+    await userEvent.click(dialog.getByRole("button", { name: "Save the correction" }));
+    await waitFor(() => expect(sent(asked)).toHaveLength(1));
+    expect(sent(asked)[0]).toMatchObject({
+      replaces: "did",
+      did: { step: "pot-in@d0", writes: true, made: { widthCm: 9, medium: "bark" } },
+    });
+  });
 });
