@@ -78,17 +78,34 @@ func (h *hand) writeOn(on day.Day, b record.Body) uuid.UUID {
 		Body:    b,
 		By:      carers[int(on)%len(carers)],
 	}
-	// Recorded at nine in the morning of its day, each entry a second later.
-	e.RecordedAt = e.On.Time().Add(9*time.Hour + time.Duration(n)*time.Second)
-	if faults := record.Check(e, h.entries, plant.Kinds{}, h.today); len(faults) > 0 {
-		h.err = fmt.Errorf("demo plant %s, entry %d on %s: %w", h.label, n, on, faults)
-		return e.ID
-	}
-	if err := record.Complete(&e, h.entries, record.Context{Kinds: plant.Kinds{}}); err != nil {
+	e.RecordedAt = recordedAt(on, n)
+	ledger := record.NewLedger(h.plant, h.entries, plant.Kinds{})
+	e.With = ledger.With(e)
+	if err := ledger.Complete(&e, record.Context{Kinds: plant.Kinds{}}); err != nil {
 		h.err = fmt.Errorf("demo plant %s, entry %d on %s: %w", h.label, n, on, err)
 	}
-	h.entries = append(h.entries, e)
+	h.keep(ledger, e)
+	for _, effect := range ledger.Effects(h.entries[len(h.entries)-1]) {
+		effect.By = e.By
+		h.keep(ledger, effect)
+	}
 	return e.ID
+}
+
+// keep checks and adds one.
+func (h *hand) keep(ledger *record.Ledger, e record.Entry) {
+	n := len(h.entries) + 1
+	e.RecordedAt = recordedAt(e.On, n)
+	if faults := ledger.Check(e, h.today); len(faults) > 0 && h.err == nil {
+		h.err = fmt.Errorf("demo plant %s, entry %d on %s: %w", h.label, n, e.On, faults)
+	}
+	h.entries = append(h.entries, e)
+	ledger.Add(e)
+}
+
+// recordedAt is nine in the morning of an entry's day, each a second later.
+func recordedAt(on day.Day, n int) time.Time {
+	return on.Time().Add(9*time.Hour + time.Duration(n)*time.Second)
 }
 
 // state folds what is written so far.

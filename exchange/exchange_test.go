@@ -236,7 +236,8 @@ func TestWhatCannotBeReadIsSaidByItsPlace(t *testing.T) {
 		head + id + "," + id + ",2026-11-24,2026-11-24T09:00:00Z,,,,,{}\n": "no entry " +
 			"of a known kind",
 		head + id + "," + id + ",2026-11-24,2026-11-24T09:00:00Z,,,,,\"{\"\"noted\"\":{\"\"txt\"\":1}}\"\n": "txt",
-		`{"format":"tender-mend archive 1","plants":[{"entries":[{}]}]}`:                                    "plants[0].entries[0]",
+
+		`{"format":"tender-mend archive 1","plants":[{"entries":[{}]}]}`: "plants[0].entries[0]",
 
 		`{"format":"tender-mend archive 1","plants":[{"pictures":[{"jpeg":"PHNjcmlwdD4=","small":""}]}]}`: "holds no " +
 			"JPEG",

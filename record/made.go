@@ -120,7 +120,9 @@ func bodiesOf(e treatment.Effect, m Made, s State) (list []Body) {
 		}})
 	}
 	if c := e.Changes; c != nil {
-		add(Body{Stated: changed(*c, s.Known)})
+		if st := changed(*c, s.Known); *st != (Stated{}) {
+			add(Body{Stated: st})
+		}
 	}
 	return list
 }

@@ -102,7 +102,11 @@ func EffectOf(d Done) (Effect, bool) {
 	if !known {
 		return Effect{}, false
 	}
-	return makes(d), true
+	e := makes(d)
+	if e.Changes != nil && *e.Changes == (ChangeEffect{}) {
+		e.Changes = nil // a shade of which no share is known changes nothing that could be told
+	}
+	return e, e != (Effect{})
 }
 
 // Writes says in words what an operator writes into the record when it is done; empty

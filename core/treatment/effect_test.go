@@ -16,10 +16,20 @@ func TestEveryEffectSaysWhatItWritesAndBelongsToAnOperator(t *testing.T) {
 	for id := range effects {
 		_, known := OperatorByID(id)
 		assert.True(t, known, "%s", id)
-		e, writes := EffectOf(Done{Step: Step{Op: id}, Laid: &Params{PotWidthCM: N(12)}})
+		told := Params{PotWidthCM: N(12), Share: N(0.5), ToC: N(18)}
+		e, writes := EffectOf(Done{Step: Step{Op: id, Params: told}, Laid: &told})
 		assert.True(t, writes, "%s", id)
 		assert.NotEqual(t, Effect{}, e, "%s changes nothing", id)
 		assert.NotEmpty(t, Writes(id))
+	}
+}
+
+// A step of which nothing is known that could be told changes nothing: an empty entry
+// would keep its tick from being recorded.
+func TestAStepWithoutANumberChangesNothing(t *testing.T) {
+	for _, id := range []OperatorID{ShadeIt, Brighten, Temper} {
+		_, writes := EffectOf(Done{Step: Step{Op: id}})
+		assert.False(t, writes, "%s", id)
 	}
 }
 
