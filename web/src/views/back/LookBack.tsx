@@ -1,7 +1,7 @@
 import { Button, Group, SegmentedControl } from "@mantine/core";
 import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
-import type { Review } from "../../api/client";
+import type { Review, Schemas } from "../../api/client";
 import { type Span, useReview } from "../../api/hooks";
 import { sayDay } from "../../dates";
 import { How } from "../../shell/How";
@@ -157,8 +157,7 @@ function Told({ r, plant, today }: { r: Review; plant: string; today: string }) 
         <section className="patch" aria-label="What was done">
           <h2>What was done</h2>
           <p style={{ margin: "4px 0" }}>
-            {sayCount(r.looks, "look")}, {sayCount(r.watered, "watering")}, {sayCount(r.fed, "feed")}
-            {r.treated > 0 && `, ${sayCount(r.treated, "product")}`}. About <b>{sayCount(r.minutes.value, "minute")}</b>{" "}
+            {did(r)} <b>About {sayCount(r.minutes.value, "minute")}</b>{" "}
             <How working={r.minutes.working} of="the minutes" />, material <b>{r.cost.value.toFixed(2)}</b>{" "}
             <How working={r.cost.working} of="the cost" />.
           </p>
@@ -180,3 +179,12 @@ function Told({ r, plant, today }: { r: Review; plant: string; today: string }) 
     </div>
   );
 }
+
+/** What was done, counted. */
+const did = (r: Schemas["Review"]) =>
+  `${[
+    sayCount(r.looks, "look"),
+    sayCount(r.watered, "watering"),
+    sayCount(r.fed, "feed"),
+    ...(r.treated > 0 ? [sayCount(r.treated, "product")] : []),
+  ].join(", ")}.`;
