@@ -13,6 +13,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"tendermend/core/day"
+	"tendermend/core/facts"
 	"tendermend/core/plant"
 	"tendermend/exchange"
 	"tendermend/record"
@@ -105,6 +106,53 @@ func TestTheSecondEditionsArchiveStaysReadable(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, string(told), standings(a))
 	sameText(t, raw, a)
+}
+
+// The archive was written by the third edition, whose ticks write what they make so: 37
+// plants with 2,711 entries. Where the plants stand, what happened to them and what is
+// known of each is what that edition told.
+func TestTheThirdEditionsArchiveStaysReadable(t *testing.T) {
+	raw, a := golden(t, "collection-v3.json.gz")
+	require.Len(t, a.Plants, 37)
+	entries, effects := 0, 0
+	kinds := map[record.Kind]int{}
+	for _, p := range a.Plants {
+		entries += len(p.Entries)
+		for _, e := range p.Entries {
+			kinds[e.Kind()]++
+			if e.With != nil {
+				effects++
+			}
+		}
+	}
+	assert.Equal(t, 2711, entries)
+	assert.Equal(t, 265, effects)
+	for kind, n := range map[record.Kind]int{record.KindStated: 138, record.KindCut: 26, record.KindSat: 5} {
+		assert.Equal(t, n, kinds[kind], "%s", kind)
+	}
+	told, err := os.ReadFile("testdata/told-v3.txt")
+	require.NoError(t, err)
+	assert.Equal(t, string(told), standings(a)+known(a))
+	sameText(t, raw, a)
+}
+
+// known tells of each plant what was told, measured or done to it by the last day of the archive.
+func known(a exchange.Archive) string {
+	var b strings.Builder
+	for _, p := range a.Plants {
+		s := record.Fold(p.Entries[0].PlantID, p.Entries, plant.Kinds{})
+		last := p.Entries[0].On
+		for _, e := range p.Entries {
+			last = max(last, e.On)
+		}
+		fmt.Fprintf(&b, "%s knows:\n", s.Arrival.Label)
+		for _, row := range s.Facts(last, record.Context{}).Rows() {
+			if row.From == facts.Typed || row.From == facts.Measured || row.From == facts.Done {
+				fmt.Fprintf(&b, "\t%s: %s, %s\n", row.ID, row.Value, row.On)
+			}
+		}
+	}
+	return b.String()
 }
 
 // golden reads an archive of an earlier edition.

@@ -1,7 +1,7 @@
 import { Button, Group, SegmentedControl } from "@mantine/core";
 import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
-import type { Review, Schemas } from "../../api/client";
+import type { Review } from "../../api/client";
 import { type Span, useReview } from "../../api/hooks";
 import { sayDay } from "../../dates";
 import { How } from "../../shell/How";
@@ -181,7 +181,7 @@ function Told({ r, plant, today }: { r: Review; plant: string; today: string }) 
 }
 
 /** What was done, counted. */
-const did = (r: Schemas["Review"]) =>
+const did = (r: Review) =>
   `${[
     sayCount(r.looks, "look"),
     sayCount(r.watered, "watering"),
