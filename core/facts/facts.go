@@ -49,6 +49,12 @@ type Facts struct {
 	Leaves      Number          `json:"leaves,omitzero"`
 	Nodes       Number          `json:"nodes,omitzero"`
 	Piece       Yes             `json:"piece,omitzero" doc:"Whether it is itself a cutting or a severed piece."`
+	FootCM      Number          `json:"footCm,omitzero" doc:"How thick it is where it is cut, cm."`
+	HeightCM    Number          `json:"heightCm,omitzero"`
+	SpanCM      Number          `json:"spanCm,omitzero" doc:"How wide its leaves span, cm."`
+	Stems       Number          `json:"stems,omitzero" doc:"Stems that stand in its pot."`
+	Tips        Number          `json:"tips,omitzero" doc:"Growing tips that could be taken."`
+	PieceRoots  Number          `json:"pieceRoots,omitzero" doc:"Roots on a piece."`
 	PieceOf     Fact[PieceKind] `json:"pieceWhat,omitzero" enum:",tip,stem,leaf,rooted,plantlet,top"`
 	MotherDying Yes             `json:"motherDying,omitzero"`
 
@@ -58,6 +64,10 @@ type Facts struct {
 	Infested  Number         `json:"infestedLeaves,omitzero" doc:"Infested leaves: a count, or a share below 1."`
 	RotAlive  Yes            `json:"rotAlive,omitzero" doc:"Whether rot spreads; false says dry and old."`
 	NewRot    Yes            `json:"newRot,omitzero"`
+	BitBy     Fact[Biter]    `json:"bitBy,omitzero" enum:",pet,child" doc:"Who bit it."`
+	Flowers   Yes            `json:"flowers,omitzero" doc:"Whether flowers are open."`
+	Climbs    Yes            `json:"climbs,omitzero"`
+	Leans     Yes            `json:"leans,omitzero"`
 	StemStain Number         `json:"stemStain,omitzero" doc:"How far a stain runs up the stem, cm."`
 	Phase     Fact[Phase]    `json:"phase,omitzero" enum:",growing,idle,resting,waking"`
 	Growing   Yes            `json:"growing,omitzero"`
@@ -132,6 +142,7 @@ type Treated struct {
 
 // Place is where the plant stands.
 type Place struct {
+	Lamp        Yes    `json:"lamp,omitzero" doc:"Whether a lamp lengthens its days."`
 	WarmthC     Number `json:"warmthC,omitzero"`
 	LowC        Number `json:"lowC,omitzero" doc:"Lowest of a day, where both are known."`
 	HighC       Number `json:"highC,omitzero"`
@@ -141,6 +152,9 @@ type Place struct {
 	Sun         Yes    `json:"sun,omitzero"`
 	Outdoors    Yes    `json:"outdoors,omitzero"`
 }
+
+// CarefulHousehold is what is taken where nobody said who lives there: pets may.
+func CarefulHousehold() Household { return Household{Pets: true} }
 
 // Household is who lives where the plant is treated.
 type Household struct {

@@ -123,3 +123,12 @@ const (
 
 // WetsRoots says whether roots drink of it, so that the next one is counted from it.
 func (w Watering) WetsRoots() bool { return w != WateredCup && w != WateredLeaves }
+
+// Biter is who bit a plant.
+type Biter string
+
+// Who bit it.
+const (
+	Pet   Biter = "pet"
+	Child Biter = "child"
+)

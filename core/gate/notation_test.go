@@ -37,16 +37,16 @@ func TestGatesWrittenShortAreReadStrictly(t *testing.T) {
 
 func TestGatesAreSaidInWords(t *testing.T) {
 	for short, words := range map[string]string{
-		"28 d, new leaf or tip, r 0.25": "28 days since the root work, a new leaf or a growing " +
+		"28 d, new leaf or tip, r 0.25": "28 days after the work on its roots, a new leaf or a growing " +
 			"root tip, 25 % of its roots alive",
 		"1 d later":                        "1 day after the step before it",
-		"14 clean days, 3 looks":           "14 days without a pest in 3 looks",
+		"14 clean days, 3 looks":           "14 clean days in 3 looks",
 		"spring warmth, d21 at least":      "spring, day 21 of the plan",
-		"due, growing":                     "as dry as it likes to be before water, something grows",
+		"due, growing":                     "it is as dry as it likes to be before water, growth is seen",
 		"3 roots of 7.5 cm, after release": "3 roots of 7.5 cm on the plantlet, out of isolation",
 		"roots 1-3 cm on new growth":       "new roots of 1 to 3 cm",
 		"resists a nudge":                  "it resists a gentle nudge",
-		"firm for a day, in range 3 d":     "firm for 1 day, in its range of warmth for 3 days",
+		"firm for a day, in range 3 d":     "firm for 1 day, it stands in its range of warmth for 3 days",
 		"14 clean days without a new mark, 3 looks, no live rot": "14 days without a new mark in 3 looks, no live rot",
 	} {
 		g, err := Read(short)

@@ -12,7 +12,7 @@ import (
 
 var sightWords = map[Sight]string{
 	NewGrowth:   "new growth",
-	Growth:      "something grows",
+	Growth:      "growth is seen",
 	NewLeaf:     "a new leaf",
 	NewSpear:    "a new spear",
 	Tip:         "a growing root tip",
@@ -47,7 +47,7 @@ var ofWhat = map[Sight]string{PieceRoot: " on a piece", OffsetRoot: " on the pla
 var sinceWords = map[facts.Happening]string{
 	facts.Planned:    "of the plan",
 	facts.Came:       "since it came",
-	facts.SatRoots:   "since the root work",
+	facts.SatRoots:   "after the work on its roots",
 	facts.Potted:     "since it was potted",
 	facts.OnATray:    "on the tray",
 	facts.WateredNow: "since it was watered",
@@ -101,15 +101,17 @@ var wordsOf = map[Is]func(Condition) string{
 		}
 		return "firm for " + working.Count(c.Days, "day")
 	},
-	Dry:    fixed("as dry as it likes to be before water"),
-	Moist:  fixed("its medium is moist again"),
-	Warmth: func(c Condition) string { return "in its range of warmth for " + working.Count(c.Days, "day") },
+	Dry:   fixed("it is as dry as it likes to be before water"),
+	Moist: fixed("its medium is moist again"),
+	Warmth: func(c Condition) string {
+		return "it stands in its range of warmth for " + working.Count(c.Days, "day")
+	},
 	Season: func(c Condition) string { return monthWords(c.Months) },
 	Clean: func(c Condition) string {
 		if c.Days == 0 {
-			return working.Count(c.Looks, "look") + " without a pest"
+			return working.Count(c.Looks, "clean look")
 		}
-		return working.Count(c.Days, "day") + " without a pest" + lookWords(c.Looks)
+		return working.Count(c.Days, "clean day") + lookWords(c.Looks)
 	},
 	Quiet: func(c Condition) string {
 		return working.Count(c.Days, "day") + " without a new mark" + lookWords(c.Looks)

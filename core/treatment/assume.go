@@ -9,7 +9,7 @@ import (
 )
 
 // killsRoots are causes with which few roots live where nobody counted.
-var killsRoots = []cause.ID{cause.RootRot, cause.DryRootLoss}
+var killsRoots = []cause.ID{cause.RootRot, cause.DryRootLoss, cause.BaseRot}
 
 // KillsRoots says whether one of the causes kills roots.
 func KillsRoots(causes []cause.ID) bool {
@@ -19,6 +19,7 @@ func KillsRoots(causes []cause.ID) bool {
 // Shares of live roots that are taken where nobody counted (common practice).
 const (
 	lostShare = 0.3
+	limpShare = 0.2 // and where it hangs limp or is shrivelled
 	wellShare = 0.8
 	fewShare  = 0.1
 )
@@ -54,6 +55,8 @@ func (s Situation) Share() (share float64, counted bool) {
 		return 0, false
 	case s.Facts.FewRoots.Value:
 		return fewShare, false
+	case KillsRoots(s.Causes) && (s.Facts.Limp.Value || s.Facts.Reserves.Value == facts.Shrivelled):
+		return limpShare, false
 	case KillsRoots(s.Causes):
 		return lostShare, false
 	}
@@ -73,10 +76,11 @@ func usualSeat(s Situation) facts.Seat {
 	if habit.Habit == AirPlant {
 		return facts.Hung
 	}
-	if f.PotWidthCM.Known || f.MediumClass.Known && f.MediumClass.Value != facts.NoMedium {
+	kind, named := s.KindOf()
+	inMedium := f.PotWidthCM.Known || f.MediumClass.Known && f.MediumClass.Value != facts.NoMedium
+	if inMedium && (!named || len(kind.Setups) == 0 || slices.Contains(kind.Setups, "pot")) {
 		return facts.InPot
 	}
-	kind, named := s.KindOf()
 	seat := facts.InPot
 	switch sold, known := seatSold[kind.SoldIn]; {
 	case known && named:

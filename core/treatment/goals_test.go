@@ -100,7 +100,7 @@ var goals = map[cause.ID][]string{
 	cause.SoftenedWater:     {"flush by-rule"},
 	cause.ColdWaterMarks:    {"by-rule"},
 	cause.MesophyllCollapse: {"temper"},
-	cause.Girdled:           {"stake"},
+	cause.Girdled:           {"untie"},
 	cause.CrownWet:          {"crown-drain", "crown-dry"},
 	cause.CupFoul:           {"crown-drain"},
 	cause.Ethylene:          {"air"},

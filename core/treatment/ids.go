@@ -15,6 +15,8 @@ const (
 	CleanBlade OperatorID = "clean-blade"
 	ReadyPot   OperatorID = "ready-pot"
 	PreWater   OperatorID = "pre-water"
+	Aid        OperatorID = "aid"
+	Untie      OperatorID = "untie"
 
 	StripSpikes  OperatorID = "strip-spikes"
 	PullDead     OperatorID = "pull-dead"
@@ -39,6 +41,7 @@ const (
 	Peroxide   OperatorID = "peroxide"
 	LabelDrug  OperatorID = "label-drug"
 
+	EaseLeaf   OperatorID = "ease-leaf"
 	CrownDrain OperatorID = "crown-drain"
 	CrownDry   OperatorID = "crown-dry"
 

@@ -3,6 +3,31 @@ package treatment
 // readyOperators are those of what is got ready and recorded.
 var readyOperators = []Operator{
 	{
+		ID:    Aid,
+		Title: "First whoever bit it",
+		How: "Who bit, how much, and of which plant: take its name and label along. Wipe out the mouth and give " +
+			"nothing; never force vomiting. Call a poison centre for people, a vet for an animal, and say the " +
+			"plant's name. Put the plant out of reach.",
+		Minutes:   10,
+		Does:      Gentle,
+		Cautions:  "sg",
+		Materials: []string{"telephone", "the plant's label"},
+		Done:      "Whom you called stands in the note, and the plant is out of reach.",
+		Wrong:     "Waiting for the first sign with a plant that is more than mildly poisonous.",
+		For:       "animal-damage",
+	},
+	{
+		ID:       Untie,
+		Title:    "Cut the tie",
+		How:      "Tie, wire or net is cut on both sides of the stem and lifted off, never pulled through the groove.",
+		Minutes:  5,
+		Does:     Gentle,
+		Cautions: "b",
+		Done:     "Nothing presses on the stem.",
+		Wrong:    "A second tie lower down is overlooked: feel along the whole stem.",
+		For:      "girdled",
+	},
+	{
 		ID:    Baseline,
 		Title: "Record how it is now",
 		How: "A picture from the side you will always use, the number of leaves and growths, and the weight " +

@@ -147,9 +147,12 @@ type Params struct {
 	Cond        string       `json:"cond,omitempty"`
 	Note        string       `json:"note,omitempty"`
 	Ends        bool         `json:"ends,omitempty"`
+	Held        bool         `json:"held,omitempty" doc:"Whether it belongs to the care until a held sitting."`
+	PotWidthTo  Number       `json:"potWidthToCm,omitzero" doc:"Widest pot that an unmeasured ball may want."`
 	PastStage   bool         `json:"pastStage,omitempty"`
 	Until       gate.Gate    `json:"until,omitempty"`
 	Stage       string       `json:"stage,omitempty"`
 	At          string       `json:"at,omitempty"`
 	Part        string       `json:"part,omitempty"`
+	Keeps       string       `json:"keeps,omitempty" doc:"top or stump: what a cut leaves of the plant."`
 }

@@ -97,6 +97,49 @@ const (
 	NeverCountedAsLoss         RuleID = "N88"
 	NeverDiscardCurable        RuleID = "N89"
 	NeverCautionLeftOut        RuleID = "N90"
+	NeverAidLater              RuleID = "N91"
+	NeverPoisonUntold          RuleID = "N92"
+	NeverTopDrowned            RuleID = "N93"
+	NeverPieceHomeless         RuleID = "N94"
+	NeverOnlyPointTaken        RuleID = "N95"
+	NeverMoreThanThere         RuleID = "N96"
+	NeverSucculentPieceWet     RuleID = "N97"
+	NeverWayNotItsOwn          RuleID = "N98"
+	NeverWashDivision          RuleID = "N99"
+	NeverCutGraft              RuleID = "N100"
+	NeverHeldUncared           RuleID = "N101"
+	NeverHeldInVain            RuleID = "N102"
+	NeverBareUnwetted          RuleID = "N103"
+	NeverCoverTooMuch          RuleID = "N104"
+	NeverRestUntold            RuleID = "N105"
+	NeverProductTooSoon        RuleID = "N106"
+	NeverFlowersInfested       RuleID = "N107"
+	NeverFlowersForWish        RuleID = "N108"
+	NeverWordsOfAnother        RuleID = "N109"
+	NeverWishSilent            RuleID = "N110"
+	NeverWidthGuessed          RuleID = "N111"
+	NeverBulbSetWet            RuleID = "N112"
+	NeverPartBedless           RuleID = "N113"
+	NeverTroubleAgain          RuleID = "N114"
+	NeverSeatChanged           RuleID = "N115"
+	NeverFlushFresh            RuleID = "N116"
+	NeverPotInGlass            RuleID = "N117"
+	NeverTieLeft               RuleID = "N118"
+	NeverReservoirDeep         RuleID = "N119"
+	NeverDiscardRefused        RuleID = "N120"
+	NeverFirstWaterWrong       RuleID = "N121"
+	NeverStakeHabit            RuleID = "N122"
+	NeverWetTheWet             RuleID = "N123"
+	NeverTwiceInSitting        RuleID = "N124"
+	NeverTwoReleases           RuleID = "N125"
+	NeverWithoutEnd            RuleID = "N126"
+	NeverCoreLeft              RuleID = "N127"
+	NeverDrownAgain            RuleID = "N128"
+	NeverRestMade              RuleID = "N129"
+	NeverBurnTwice             RuleID = "N130"
+	NeverNoWash                RuleID = "N131"
+	NeverFalseReason           RuleID = "N132"
+	NeverCauseUntouched        RuleID = "N133"
 )
 
 // Rule is something that is never done, with the reason.
@@ -240,6 +283,54 @@ var rules = []Rule{
 	{NeverCountedAsLoss, "count as a loss what lives on in its parts", "it counts wrong"},
 	{NeverDiscardCurable, "throw away what is harmless or can be cured", "waste"},
 	{NeverCautionLeftOut, "leave out a caution whose danger is in the step", "safety"},
+	// third edition
+	{NeverAidLater, "tidy a bitten plant before whoever bit it is helped", "people and pets come before pictures"},
+	{NeverPoisonUntold, "leave out, in a house with pets or children, that a plant is poisonous",
+		"what nobody cuts is eaten all the same"},
+	{NeverTopDrowned, "give a top without roots a wide pot, much water or feed", "it has no roots"},
+	{NeverPieceHomeless, "take a piece without a home, a label and a look, or the only growing point as insurance",
+		"a piece without a bed dies"},
+	{NeverOnlyPointTaken, "cut the tip of what has a single growing point", "nothing grows again"},
+	{NeverMoreThanThere, "take more tips or nodes than there are", "what lived is chopped up"},
+	{NeverSucculentPieceWet, "set a succulent piece without a skin on its cut, or under a closed cover",
+		"it rots before it roots"},
+	{NeverWayNotItsOwn, "multiply a kind in a way that is not its own, or asleep", "it does not root"},
+	{NeverWashDivision, "wash or shave fine roots when they are divided", "they are not made again"},
+	{NeverCutGraft, "root the top of a grafted kind", "it lives by its stock"},
+	{NeverHeldUncared, "hold work back without water, light and looks until then", "held means cared for"},
+	{NeverHeldInVain, "hold back what cannot wait, or held work without what follows it",
+		"it waits for what does not come"},
+	{NeverBareUnwetted, "leave thirsty bare roots unwetted, or an air plant wet after its soak", "they dry in hours"},
+	{NeverCoverTooMuch, "cover what heat or size forbid", "it cooks"},
+	{NeverRestUntold, "plan a rest without its water, warmth and feed", "rest is a treatment"},
+	{NeverProductTooSoon, "use a product again before its days are over, or oil too often", "films burn"},
+	{NeverFlowersInfested, "leave open flowers on in which the trouble sits", "it comes back from there"},
+	{NeverFlowersForWish, "cut flowers for a wish", "they are the carer's"},
+	{NeverWordsOfAnother, "say a step in the words of another way of doing it", "the word kills the rule"},
+	{NeverWishSilent, "let a wish end in nothing without a reason", "trust"},
+	{NeverWidthGuessed, "give one pot width for a ball that nobody measured", "wet mix again"},
+	{NeverBulbSetWet, "set a cut bulb or tuber within a week, or water it through", "its base rots"},
+	{NeverPartBedless, "divide into more parts than there are pots, labels and water for", "parts need beds"},
+	{NeverTroubleAgain, "set into moss what moss smothered, or without a root over a reservoir", "the trouble again"},
+	{NeverSeatChanged, "set into a pot a kind that does not live in one", "its spikes grow down"},
+	{NeverFlushFresh, "flush a mix that is fresh", "roots have just been hurt"},
+	{NeverPotInGlass, "pot or flush a plant that lives in water", "it grows in water"},
+	{NeverTieLeft, "lift, stake or cover a girdled plant before its tie is cut", "it is strangled first"},
+	{NeverReservoirDeep, "fill a reservoir deeper than a quarter of its pot", "roots drown"},
+	{NeverDiscardRefused, "keep what the carer chose to discard", "the carer decides"},
+	{NeverFirstWaterWrong, "give a first water that dries on the rim", "it reaches no root"},
+	{NeverStakeHabit, "stake a habit that holds itself", "the stake wounds it"},
+	{NeverWetTheWet, "give a product with water while water is held", "it wets what must dry"},
+	{NeverTwiceInSitting, "do the same to the same part twice in one sitting", "two recipes were glued together"},
+	{NeverTwoReleases, "release it on two dates", "one of them is false"},
+	{NeverWithoutEnd, "leave a wilt or a virus without a decision", "it has no end"},
+	{NeverCoreLeft, "repot out of a bad medium and leave it in the roots", "the middle goes on rotting"},
+	{NeverDrownAgain, "water an over-wet plant on its first day", "it is drowned already"},
+	{NeverRestMade, "dry, starve or cool a plant as if it slept while it is awake", "a rest is seen, not made"},
+	{NeverBurnTwice, "raise light within two weeks of a burn, or give sun to kinds that take none", "it burns again"},
+	{NeverNoWash, "begin against mites, aphids, thrips or whitefly without a wash today", "the cheapest comes first"},
+	{NeverFalseReason, "leave a systemic product out because of a repotting", "it is not true"},
+	{NeverCauseUntouched, "accept a cause and do nothing for it", "it goes on"},
 }
 
 // Rules lists all rules.

@@ -2,7 +2,9 @@ package treatment
 
 import (
 	"encoding/json"
+	"fmt"
 
+	"tendermend/core/facts"
 	"tendermend/core/gate"
 )
 
@@ -13,7 +15,17 @@ func (s Sitting) MarshalJSON() ([]byte, error) {
 	return json.Marshal(struct {
 		bareSitting
 		Gate string `json:"gate"`
-	}{bareSitting(s), s.Gate.Words()})
+	}{bareSitting(s), s.gateWords()})
+}
+
+// gateWords say its gate, with about which day that is where it only counts from the
+// sitting before it.
+func (s Sitting) gateWords() string {
+	said := s.Gate.Words()
+	if _, counts := s.Gate.Since(facts.Before); counts && s.LookDay != nil {
+		said += fmt.Sprintf(", about day %d", *s.LookDay)
+	}
+	return said
 }
 
 // UnmarshalJSON reads a sitting. Its gate is a list of conditions under waits; in plans

@@ -36,9 +36,28 @@ func (s Situation) MarshalJSON() ([]byte, error) {
 
 // UnmarshalJSON reads a situation.
 func (s *Situation) UnmarshalJSON(raw []byte) error {
-	var w Written
+	w := Written{Household: facts.CarefulHousehold()}
 	if err := json.Unmarshal(raw, &w); err != nil {
 		return err
+	}
+	var told struct {
+		Answers struct {
+			Turgor string `json:"turgor"`
+		} `json:"answers"`
+	}
+	if err := json.Unmarshal(raw, &told); err != nil {
+		return err
+	}
+	switch told.Answers.Turgor {
+	case "folded":
+		w.Answers.Limp = facts.Said(true)
+		if !w.Answers.Reserves.Known {
+			w.Answers.Reserves = facts.Said(facts.Shrivelled)
+		}
+	case "limp":
+		w.Answers.Limp = facts.Said(true)
+	case "firm":
+		w.Answers.Limp = facts.Said(false)
 	}
 	*s = Situation{
 		Kind: w.Kind, Habit: w.Habit, Causes: w.Causes, Suspected: w.Suspected, Wish: w.Wish, On: w.On,

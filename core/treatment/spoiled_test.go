@@ -50,6 +50,17 @@ var spoilers = []func(*treatment.Plan){
 	set(func(p *treatment.Params) { p.GapMM, p.Submerged = treatment.N(-3), true }, treatment.SetCup, treatment.PotIn),
 	set(func(p *treatment.Params) { p.DoseTyped, p.ML = false, treatment.N(5) }, treatment.LabelDrug, treatment.Systemic),
 	set(func(p *treatment.Params) { p.Product, p.Class = "copper", "copper" }, treatment.LabelDrug),
+	set(func(p *treatment.Params) { p.PotWidthTo = treatment.Number{} }, treatment.ReadyPot),
+	func(p *treatment.Plan) { p.Cautions = nil },
+	func(p *treatment.Plan) {
+		p.LeftOut = []treatment.LeftOut{{Op: string(treatment.Systemic), Why: "it is repotted today"}}
+	},
+	func(p *treatment.Plan) {
+		for i := range p.Sittings {
+			p.Sittings[i].Steps = append(p.Sittings[i].Steps, treatment.Step{Op: treatment.Flush},
+				treatment.Step{Op: treatment.FirstWater, Params: treatment.Params{How: "through"}})
+		}
+	},
 	func(p *treatment.Plan) { p.Outcome = &treatment.Outcome{Shown: "lost", LivingParts: 2} },
 	func(p *treatment.Plan) {
 		for i := range p.Sittings {

@@ -352,6 +352,18 @@ var prone = map[treatment.RuleID]func(*treatment.Situation){
 		s.Choices.PestFirst, s.Choices.DipC = "hot-dip", treatment.N(48)
 		accepting(cause.BroadMite)(s)
 	},
+	treatment.NeverRootlessWater: func(s *treatment.Situation) {
+		s.Kind, s.Habit = "catasetum-fimbriatum", ""
+		s.Causes, s.Facts.NewRootsCM = []cause.ID{cause.MediumCollapsed}, facts.Said(0.0)
+	},
+	treatment.NeverPotInGlass: func(s *treatment.Situation) {
+		s.Facts.Seat, s.Wish = facts.Said(facts.InJar), ""
+		s.Causes = []cause.ID{cause.SaltInjury}
+	},
+	treatment.NeverWidthGuessed: func(s *treatment.Situation) {
+		s.Facts.RootBallCM, s.Choices.PotWidthCM = facts.Number{}, treatment.Number{}
+		s.Causes = []cause.ID{cause.RootRot}
+	},
 	treatment.NeverSuspectShares: accepting(cause.Virus),
 	treatment.NeverCountedAsLoss: func(s *treatment.Situation) {
 		s.Kind, s.Habit, s.Facts.Pups = "guzmania-lingulata", "", facts.Said[float64](2)

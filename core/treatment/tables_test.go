@@ -2,6 +2,7 @@ package treatment_test
 
 import (
 	"encoding/json"
+	"fmt"
 	"strings"
 	"testing"
 
@@ -23,7 +24,7 @@ func TestOperatorsAreWhole(t *testing.T) {
 	// Words for several causes, or for a plant that is thirsty.
 	groups := []string{"pest", "insect", "rot", "leaf-disease", "thirst"}
 	titles := map[string]bool{}
-	assert.Len(t, treatment.Operators(), 99)
+	assert.Len(t, treatment.Operators(), 102)
 	for _, o := range treatment.Operators() {
 		found, ok := treatment.OperatorByID(o.ID)
 		assert.True(t, ok)
@@ -58,9 +59,9 @@ func TestOperatorsAreWhole(t *testing.T) {
 
 func TestRulesAreNumberedThrough(t *testing.T) {
 	rules := treatment.Rules()
-	require.Len(t, rules, 90)
+	require.Len(t, rules, 133)
 	for i, r := range rules {
-		assert.Equal(t, i+1, int(r.ID[1]-'0')*10+int(r.ID[2]-'0'), r.ID)
+		assert.Equal(t, fmt.Sprintf("N%02d", i+1), string(r.ID))
 		assert.NotEmpty(t, r.Never, r.ID)
 		assert.NotEmpty(t, r.Why, r.ID)
 		assert.False(t, strings.HasSuffix(r.Never, "."), r.ID)

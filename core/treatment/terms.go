@@ -9,6 +9,7 @@ type Target string
 const (
 	ForPlant  Target = ""
 	ForPieces Target = "pieces"
+	ForPart   Target = "part" // of a plant that is divided
 )
 
 // Water is what is poured; empty means what is usually poured.
@@ -27,6 +28,7 @@ const (
 	OnTip      Organ = "tip"
 	OnNode     Organ = "node"
 	OnSegment  Organ = "segment"
+	OnSection  Organ = "section"
 	OnNeck     Organ = "neck"
 	OnBody     Organ = "body"
 	OnBulb     Organ = "bulb"
@@ -37,6 +39,7 @@ const (
 	OnPeduncle Organ = "peduncle"
 	OnSpear    Organ = "spear"
 	OnSheaths  Organ = "sheaths"
+	OnFlower   Organ = "flower"
 	OnOffset   Organ = "offset"
 	OnKeiki    Organ = "keiki"
 	OnPup      Organ = "pup"

@@ -24,6 +24,10 @@ var lawsOfAir = []law{
 	{t.NeverClosedCover, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, t.CoverIt) {
 			shut := e.p.Cover == "" || e.p.Cover == "closed"
+			over := !shut && e.p.Cover != plant.CoverNone && c.known && c.kind.Cover == plant.CoverNone
+			if over && !isPiece(e) && !r.has(t.Behead) && !c.has(cause.Detached) && !c.Facts.Piece.Value {
+				no(e, "its kind bears no cover")
+			}
 			if shut &&
 				(c.dry || c.kind.Cover == plant.CoverNone || c.anyOf(t.LeafDiseases()) || c.has(cause.Edema, cause.BroadMite)) {
 				no(e, "a closed cover would cook it, or spread what it has")
@@ -56,7 +60,7 @@ var lawsOfAir = []law{
 		for _, e := range r.of(true, t.Brighten) {
 			more := e.p.Share.Or(0)
 			switch {
-			case more > 0.2501, e.s.Every > 0 && e.s.Every < 3, last != notYet && e.day-last < 3:
+			case more > 0.2501, e.s.Every > 0 && e.s.Every < 3, last != notYet && e.day-last < 3 && !e.gated:
 				no(e, "more than a quarter in three days")
 			case e.p.Sun && e.pre.shaded != notYet && e.day-e.pre.shaded <= 1:
 				no(e, "from shade into sun within a day")
@@ -67,8 +71,9 @@ var lawsOfAir = []law{
 	{t.NeverLightOnWeak, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, t.Brighten) {
 			burnt := c.anyOf(burns) && !e.gated && e.day < 14
-			lost := e.pre.lost != notYet && e.day-e.pre.lost < 14
-			if e.pre.thirsty || burnt || lost {
+			since, _ := e.gate.Since(facts.SatRoots)
+			lost := e.pre.lost != notYet && e.day-e.pre.lost < 14 && since < 14 && !(e.gated && mayFeed(e.gate))
+			if e.pre.thirsty && !e.gated || burnt || lost {
 				no(e, "no roots cool the leaves yet")
 			}
 		}

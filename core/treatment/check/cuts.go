@@ -30,7 +30,7 @@ var lawsOfCuts = []law{
 	}},
 	{t.NeverBladeAfterInfected, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, cuts...) {
-			if e.pre.blade == "dirty" {
+			if e.pre.blade == "dirty" && e.p.How != "twisted" {
 				no(e, "right after an infected cut, without cleaning the blade")
 			}
 		}
@@ -89,7 +89,13 @@ var lawsOfCuts = []law{
 			if e.pre.rot && c.anyOf(t.Rots()) {
 				continue
 			}
-			if e.pre.thirsty || e.pre.soaked != notYet && e.day-e.pre.soaked < 4 {
+			first := notYet
+			for _, x := range r.of(false, t.Soak) {
+				if first == notYet && x.before(e) {
+					first = x.day
+				}
+			}
+			if e.pre.thirsty || c.limp && first != notYet && e.day >= first && e.day-first < 4 {
 				no(e, "it is thirsty, or drank less than four days ago")
 			}
 		}
@@ -179,6 +185,9 @@ func stemLaw(r *replay, c *patient, no found) {
 	}
 	if c.is(onlyOn...) && !branches {
 		for _, e := range r.of(false, t.TipCut, t.NodeBox, t.LeafCut, t.PartIt, t.RootPrune, t.Insurance) {
+			if e.op == t.PartIt && c.grownBy("division") {
+				continue
+			}
 			no(e, "it has a single growing point")
 		}
 	}
@@ -262,7 +271,7 @@ func divideLaw(r *replay, c *patient, no found) {
 			[]string{"offset", "keiki", "lea", "pup"},
 			func(w string) bool { return strings.Contains(words, w) },
 		)
-		if c.single() && c.habitID != t.Gesneriad && !soft {
+		if c.single() && c.habitID != t.Gesneriad && !soft && !c.grownBy("division") {
 			no(e, "of a single growing point only offsets, plantlets and leaves are taken")
 			continue
 		}

@@ -229,6 +229,11 @@ func releaseLaw(r *replay, c *patient, no found) {
 	}
 }
 
+// longClean is a condition of six weeks without a mark.
+func longClean(x gate.Condition) bool {
+	return (x.Is == gate.Clean || x.Is == gate.Quiet) && x.Days >= 42
+}
+
 // unfree is why a plant is not let out by a release; nothing where it may be.
 func (c *patient) unfree(r *replay, e *event) string {
 	nd := c.Facts.NewcomerDays
@@ -237,6 +242,8 @@ func (c *patient) unfree(r *replay, e *event) string {
 		return c.unclean(r, e)
 	case c.anyOf(t.LeafDiseases()) && !e.gated && e.day < 14:
 		return "14 days without a new mark are not over"
+	case c.has(cause.BlackRot) && e.gated && !e.gate.Wants(longClean):
+		return "42 days without a new spot are not asked for"
 	case c.has(cause.Virus):
 		return "a suspect is released by a test only"
 	case e.pre.rot:

@@ -2,8 +2,6 @@ package check
 
 import (
 	"slices"
-	"strings"
-	"time"
 
 	"tendermend/core/cause"
 	"tendermend/core/day"
@@ -57,8 +55,7 @@ func read(s treatment.Situation, p *treatment.Plan) (*patient, bool) {
 	c.d, c.habitID = d, d.Habit
 	c.orchid, c.dry = treatment.OrchidSet().Has(c.habitID), treatment.DrySet().Has(c.habitID)
 	c.epi = c.kind.Epiphyte || !c.known && c.orchid && c.habitID != treatment.JewelOrchid
-	bulbless := c.habitID == treatment.Sympodial && c.known && c.kind.Thirst != "wrinkled-bulb" &&
-		!isOne(c.kind.WaterRule, plant.AirRoots, plant.DryThrough)
+	bulbless := c.habitID == treatment.Sympodial && c.known && treatment.Bulbless(c.kind.ID)
 	c.ground = c.orchid && !c.epi || bulbless
 	c.readDry()
 	c.readFacts()
@@ -162,43 +159,6 @@ func (c *patient) northMonth(d int) int {
 // proves is for how many days a leaf, growth or tip that was seen proves that
 // it grows.
 const proves = 30
-
-// phase is how it stands on a day by what was said of it and by the calendar.
-// Its kind rests in winter from December to February for certain.
-func (c *patient) phase(d int) string {
-	a := c.Facts
-	switch {
-	case a.Phase.Known && d < proves:
-		return string(a.Phase.Value)
-	case c.has(cause.WokenEarly):
-		return "waking"
-	case c.has(cause.Dormancy) || a.Resting.Value && d < proves:
-		return "resting"
-	case d >= proves:
-	case a.NewGrowth.Value || a.Growing.Value || a.LiveTips.Or(0) > 0:
-		return "growing"
-	}
-	return restOf(time.Month(c.northMonth(d)), c.kind.RestKind)
-}
-
-// restOf is how a kind of a rest stands in a month of the north.
-func restOf(m time.Month, rest string) string {
-	switch m {
-	case time.December, time.January, time.February:
-		if strings.Contains(rest, "winter") {
-			return "resting"
-		}
-	case time.June, time.July, time.August:
-		if rest == "summer" {
-			return "resting"
-		}
-	default: // no kind rests then
-	}
-	if isOne(m, time.November, time.December, time.January) {
-		return "idle"
-	}
-	return "growing"
-}
 
 // single says whether it has one growing point.
 func (c *patient) single() bool {

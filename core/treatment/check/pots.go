@@ -101,7 +101,7 @@ var lawsOfPots = []law{
 		}
 	}},
 	{t.NeverPotTooWide, func(r *replay, c *patient, no found) {
-		if !c.anyOf(t.Rescued()) {
+		if !c.anyOf(t.Rescued()) || c.has(cause.Detached) {
 			return
 		}
 		for _, e := range r.of(false, t.ReadyPot) {
@@ -170,7 +170,7 @@ var lawsOfPots = []law{
 			cause.RootGrub,
 		) ||
 			badMedium(c.Facts.Medium.Value)
-		if !c.epi || !c.orchid || !bad {
+		if !c.epi || !c.orchid || !bad || c.is(t.Monopodial) && c.has2(plant.Brittle) {
 			return
 		}
 		for _, e := range r.of(false, t.Unpot) {
@@ -259,29 +259,64 @@ func beforeIt(r *replay, e *event, op t.OperatorID) bool {
 }
 
 func mixLaw(r *replay, c *patient, no found) {
-	own := c.d.Mix
-	if c.known {
-		own = nil
-		if len(c.kind.Mixes) > 0 {
-			own = c.kind.Mixes[0].Parts
-		}
-	}
+	own := c.ownMix()
 	for _, e := range r.of(false, t.ReadyPot) {
 		if len(e.p.Mix) == 0 || e.p.MixBy == "carer" || len(own) == 0 ||
 			slices.Contains([]facts.Seat{facts.InCup, facts.InBox, facts.Hung, facts.OnMount}, e.p.Seat) {
 			continue
 		}
-		lawful := append([][]plant.Part{own}, ofSchool[c.school()]...)
-		if c.seat == facts.InReservoir || e.p.Seat == facts.InReservoir || c.Wish == t.SetupChange {
-			lawful = append(lawful, ofSeat...)
-		}
-		if e.p.For == t.ForPieces {
-			lawful = append(lawful, ofPieces...)
-		}
+		lawful := c.lawfulMixes(own, e, e.p.For == t.ForPieces || r.has(t.Behead))
 		if !slices.ContainsFunc(lawful, func(m []plant.Part) bool { return like(m, e.p.Mix) }) {
 			no(e, "it is neither its kind's mix nor the school's")
 		}
 	}
+}
+
+// ownMix is the mix of its kind, or of its habit where the kind is not known.
+func (c *patient) ownMix() []plant.Part {
+	switch {
+	case !c.known:
+		return c.d.Mix
+	case len(c.kind.Mixes) > 0:
+		return c.kind.Mixes[0].Parts
+	}
+	return nil
+}
+
+// lawfulMixes are what may stand in a pot: its own, its school's, its seat's, and those of
+// cuttings.
+func (c *patient) lawfulMixes(own []plant.Part, e *event, pieces bool) [][]plant.Part {
+	lawful := append([][]plant.Part{own}, ofSchool[c.school()]...)
+	if c.seat == facts.InReservoir || e.p.Seat == facts.InReservoir || c.Wish == t.SetupChange {
+		lawful = append(lawful, ofSeat...)
+	}
+	if c.Wish == t.Refresh && c.Facts.MediumClass.Value == facts.Moss {
+		lawful = append(lawful, []plant.Part{{What: "long moss", Parts: 1}})
+	}
+	if !pieces {
+		return lawful
+	}
+	for _, m := range slices.Clone(lawful) {
+		lawful = append(lawful, cuttingMix(m))
+	}
+	return append(lawful, ofPieces...)
+}
+
+// cuttingMix is a mix with as much perlite as it has parts.
+func cuttingMix(own []plant.Part) (mix []plant.Part) {
+	sum := 0.0
+	for _, p := range own {
+		sum += p.Parts
+	}
+	perlite := sum
+	for _, p := range own {
+		if p.What == "perlite" {
+			perlite += p.Parts
+			continue
+		}
+		mix = append(mix, p)
+	}
+	return append(mix, plant.Part{What: "perlite", Parts: perlite})
 }
 
 // labelLaw: a root sitting can be carried out as it is written.
@@ -340,7 +375,7 @@ func (r *replay) laidOut(e *event, group []int) (laid *event, sized bool) {
 		if laid == nil {
 			laid = x
 		}
-		sized = sized || x.p.PotWidthCM.Known && (x.p.VolumeML.Known || x.p.Seat == facts.InCup)
+		sized = sized || x.p.PotWidthCM.Known && (x.p.VolumeML.Known || x.p.Seat == facts.InCup || x.p.PotWidthTo.Known)
 	}
 	return laid, sized
 }

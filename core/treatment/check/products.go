@@ -56,7 +56,7 @@ var lawsOfProducts = []law{
 				no(e, "its leaves do not bear soap")
 			case e.op == t.Oil && c.any2(plant.OilTender, plant.PowderBloom, plant.Fuzzy):
 				no(e, "its leaves do not bear oil")
-			case leafy && (p.thirsty || p.soaked != notYet && e.day-p.soaked < 5):
+			case leafy && !c.is(t.AirPlant) && (p.thirsty || p.soaked != notYet && e.day-p.soaked < 5):
 				no(e, "it is thirsty, or drank less than five days ago")
 			case leafy && (c.warm > 30 || p.sun || e.p.Sun):
 				no(e, "in heat or sun")
@@ -190,6 +190,8 @@ var lawsOfProducts = []law{
 			at := e.p.Where == "soil" || e.p.Where == "medium" || e.s.Organ == t.OnSoil || e.s.Organ == t.OnMedium
 			return e.op == t.Nematodes || e.op == t.Predators || at && (e.op == t.LabelDrug || e.op == t.Systemic)
 		})
+		inSoil = inSoil || r.has(t.WashOff, t.Behead) && c.anyOf(t.Rots()) // the soil is thrown away
+		inSoil = inSoil || c.saysWhy(t.Nematodes)
 		if c.has(cause.Thrips) && c.habitID != t.AirPlant && !c.free() && !inSoil {
 			no(&r.events[0], "thrips, and nothing for their stage in the soil")
 		}
@@ -260,19 +262,17 @@ var lawsOfProducts = []law{
 	}},
 }
 
-// rinseLaw: soap is rinsed off after 1 to 14 hours, oil within a week or by its
-// label.
+// rinseLaw: soap is rinsed off after 1 to 14 hours, oil the next morning at
+// the earliest and within two weeks, or by its label.
 func rinseLaw(r *replay, c *patient, no found) {
-	const soapLeast, soapMost, oilMost = 0.99, 14.01, 7 * 24
-	films, rinses := r.of(true, t.Soap, t.Oil), r.of(true, t.RinseOff)
+	const soapLeast, soapMost, oilLeast, oilMost = 0.99, 14.01, 12, 15 * 24
+	films := slices.DeleteFunc(r.of(true, t.Soap, t.Oil), func(e *event) bool { return !rinsedOff(e) })
+	rinses := r.of(true, t.RinseOff)
 	hour := func(e *event) float64 { return float64(e.day)*24 + e.hour }
 	for n, e := range films {
-		if !rinsedOff(e) {
-			continue
-		}
 		least, most := soapLeast, soapMost
 		if e.op == t.Oil {
-			least, most = 0, oilMost
+			least, most = oilLeast, oilMost
 		}
 		next := math.Inf(1)
 		if n+1 < len(films) {
@@ -371,6 +371,10 @@ func programmeLaw(r *replay, c *patient, no found) {
 func (c *patient) longEnough(r *replay, id cause.ID, reached []*event, no found) {
 	end, timed := c.needed(id)
 	if !timed || id == cause.BroadMite && r.has(t.HotDip) {
+		return
+	}
+	today := slices.ContainsFunc(reached, func(e *event) bool { return !e.gated })
+	if !today && c.saysWhy(t.Soap) { // nothing may be sprayed on it yet
 		return
 	}
 	first, last := reached[0].day, 0

@@ -2,10 +2,10 @@ package check
 
 import (
 	"slices"
+	"strings"
 
 	"tendermend/core/cause"
 	"tendermend/core/facts"
-	"tendermend/core/gate"
 	"tendermend/core/plant"
 	t "tendermend/core/treatment"
 	"tendermend/core/working"
@@ -17,6 +17,14 @@ var lawsOfRoots = []law{
 		for _, e := range r.of(false, t.Unpot) {
 			if e.p.To != "tray" && !r.earlier(e, t.ReadyPot) && (e.pre.ready == notYet || e.day-e.pre.ready > 2) {
 				no(e, "its new place is not ready")
+			}
+		}
+		for _, e := range r.of(false, t.PotIn) { // pieces and tops that are cut, not lifted
+			if e.gated || !isPiece(e) || r.has(t.Unpot, t.Callus) || !r.has(t.TipCut, t.Insurance, t.Behead) {
+				continue
+			}
+			if !slices.ContainsFunc(r.events, func(x event) bool { return x.op == t.ReadyPot && x.before(e) }) {
+				no(e, "no pot is ready for the piece")
 			}
 		}
 	}},
@@ -65,12 +73,11 @@ var lawsOfRoots = []law{
 			return
 		}
 		for _, e := range r.of(false, t.Unpot) {
-			if e.pre.rot && c.anyOf(t.Rots()) {
+			drunk := e.pre.soaked != notYet && (e.day >= e.pre.soaked+4 || c.share < 0.25 && e.day > e.pre.soaked)
+			if e.pre.rot && c.anyOf(t.Rots()) || drunk || e.gated || c.has(cause.Detached) {
 				continue
 			}
-			if e.pre.thirsty || e.pre.soaked != notYet && e.day <= e.pre.soaked {
-				no(e, "it has not drunk yet")
-			}
+			no(e, "it has not drunk yet")
 		}
 	}},
 	{t.NeverTangleBrittle, func(r *replay, c *patient, no found) {
@@ -109,7 +116,7 @@ func bareLaw(r *replay, c *patient, no found) {
 
 // dryingLaw: cuts dry for hours, fine roots for two at most.
 func (c *patient) dryingLaw(r *replay, no found) {
-	piece := c.has(cause.Detached) || c.share == 0 || c.Facts.Piece.Value
+	piece := c.has(cause.Detached) || c.share == 0 || c.Facts.Piece.Value || r.has(t.Behead)
 	for _, e := range r.of(false, t.DryCut) {
 		hours := e.p.Hours.Or(2)
 		mine := piece || e.p.For == t.ForPieces
@@ -124,15 +131,27 @@ func (c *patient) dryingLaw(r *replay, no found) {
 }
 
 // trayLaw: overnight on a tray only what grows dry, and pieces with latex.
+// mayLieDry says whether what is cut may lie on a tray overnight.
+func (c *patient) mayLieDry(e *event) bool {
+	latex := c.has2(plant.Latex) && (c.Facts.Piece.Value || c.has(cause.Detached))
+	return isPiece(e) || latex || c.is(t.BulbPlant, t.CaneFoliage) || c.tuberous() || c.dry && c.habitID != t.AirPlant
+}
+
+// tuberous says whether it grows from a tuber that heals dry.
+func (c *patient) tuberous() bool {
+	return c.kind.ID == "zamioculcas-zamiifolia" ||
+		c.is(t.AroidClump) && strings.Contains(c.kind.Piece+c.kind.RestKind, "tuber")
+}
+
 func (c *patient) trayLaw(r *replay, no found) {
 	for _, e := range r.of(false, t.Callus) {
-		latex := c.has2(plant.Latex) && (c.Facts.Piece.Value || c.has(cause.Detached) || e.p.For == t.ForPieces)
-		if !(c.dry && c.habitID != t.AirPlant || latex) {
+		if !c.mayLieDry(e) {
 			no(e, "overnight on a tray, and it is no dry kind")
 		}
 	}
+	ends := append(slices.Clone(sets), t.Callus)
 	for _, e := range r.of(false, t.Unpot) {
-		if e.p.To == "tray" && !c.dry && len(r.later(e, append(slices.Clone(sets), t.Callus)...)) == 0 {
+		if e.p.To == "tray" && !c.dry && !c.is(t.AroidClump) && len(r.later(e, ends...)) == 0 {
 			no(e, "overnight on a tray, and it is no dry kind")
 		}
 	}
@@ -163,80 +182,4 @@ func oneSittingLaw(r *replay, c *patient, no found) {
 			}
 		}
 	}
-}
-
-// lifts says whether behind a gate a reason for waiting no longer holds.
-func lifts(why string, g gate.Gate) bool {
-	return g.Wants(func(x gate.Condition) bool {
-		bloomed := x.Is == gate.Seen && x.Sight == gate.Bloomed
-		if grows := x.Is == gate.Counted || x.Is == gate.Seen && slices.Contains(grown, x.Sight); grows {
-			return true
-		}
-		switch why {
-		case "rest", "tips":
-			return x.Is == gate.Season
-		case "thirst":
-			return x.Is == gate.Firm || x.Since == facts.Before || bloomed
-		case "newcomer":
-			return isOne(x.Is, gate.Days, gate.Warmth, gate.Season) || x.Days >= 14 || bloomed
-		case "warmth":
-			return isOne(x.Is, gate.Warmth, gate.Season) || bloomed
-		}
-		return x.Is == gate.Season || bloomed // bloom, season
-	})
-}
-
-// held lists why a root sitting should wait at an event.
-func (c *patient) held(e *event) (list []string) {
-	a := c.Facts
-	add := func(is bool, reason string) {
-		if is {
-			list = append(list, reason)
-		}
-	}
-	add(e.pre.phase == "resting", "rest")
-	add(
-		a.NewcomerDays.Known && a.NewcomerDays.Value+float64(e.day) < 14 && c.Choices.Newcomer != t.SideAtOnce,
-		"newcomer",
-	)
-	add(e.pre.thirsty, "thirst")
-	add(c.known && (c.warm < c.kind.Temperature[0] || c.warm > c.kind.Temperature[2]), "warmth")
-	add(a.Spikes.Or(0) > 0 && c.Choices.Spikes.Keeps(), "bloom")
-	add(
-		c.orchid && a.LiveTips.Known && a.LiveTips.Value == 0 && e.pre.phase != "growing" && e.pre.phase != "waking",
-		"tips",
-	)
-	m := c.northMonth(e.day)
-	add(c.is(t.Woody, t.Palm) && (m >= 11 || m <= 2), "season")
-	return list
-}
-
-func heldLaw(r *replay, c *patient, no found) {
-	if c.has(cause.RootMealybug) || c.Choices.Override.Value || c.Facts.MediumSour.Value ||
-		c.Facts.Medium.Value == facts.Sour {
-		return
-	}
-	for _, e := range r.of(false, t.Unpot) {
-		if e.pre.rot && c.anyOf(t.Rots()) || c.has(cause.NoDrainage) && c.limp {
-			continue
-		}
-		for _, why := range c.held(e) {
-			if !c.excused(why, r, e) && !(e.gated && lifts(why, e.gate)) {
-				no(e, "it is held back: %s", why)
-			}
-		}
-	}
-}
-
-// excused says whether what ails it sets a reason for waiting aside.
-func (c *patient) excused(why string, r *replay, e *event) bool {
-	switch why {
-	case "rest":
-		return c.has(cause.WokenEarly, cause.Detached)
-	case "bloom":
-		return r.earlier(e, t.StripSpikes)
-	case "tips":
-		return c.has(cause.MossSmothered, cause.Detached)
-	}
-	return false
 }

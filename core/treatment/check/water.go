@@ -7,6 +7,7 @@ import (
 
 	"tendermend/core/cause"
 	"tendermend/core/facts"
+	"tendermend/core/gate"
 	"tendermend/core/plant"
 	t "tendermend/core/treatment"
 )
@@ -19,7 +20,7 @@ var (
 var lawsOfWater = []law{
 	{t.NeverWetOpenCut, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(true, medium...) {
-			if e.p.For == t.ForPieces {
+			if e.p.For == t.ForPieces || len(r.of(false, t.PartIt)) > 0 && c.partsDrink() {
 				continue
 			}
 			i := slices.IndexFunc(e.pre.slits, func(s slit) bool { return s.open && s.wetted })
@@ -32,6 +33,15 @@ var lawsOfWater = []law{
 	}},
 	{t.NeverWaterBeforeDry, dryDaysLaw},
 	{t.NeverNoFirstWater, func(r *replay, c *patient, no found) {
+		for _, e := range r.of(false, t.PotIn) {
+			cut := isPiece(e) && r.has(t.TipCut, t.Behead)
+			drinks := slices.ContainsFunc(r.events, func(x event) bool {
+				return isOne(x.op, t.FirstWater, t.Mist, t.WetRoots, t.BottomWater, t.BoxTally) && e.before(&x)
+			})
+			if cut && !drinks {
+				no(e, "the piece gets no first water")
+			}
+		}
 		lifted := r.of(false, t.Unpot)
 		for n, e := range lifted {
 			here := r.later(e, sets...)
@@ -199,7 +209,10 @@ var lawsOfWater = []law{
 	}},
 	{t.NeverHoldOpenEnded, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, t.HoldWater) {
-			if len(e.s.Until) == 0 && len(e.p.Until) == 0 {
+			ends := slices.Concat(e.s.Until, e.p.Until)
+			asleep := e.pre.phase == "resting" || c.has(cause.Dormancy)
+			dated := !slices.ContainsFunc(ends, func(x gate.Condition) bool { return x.Is != gate.Season })
+			if len(ends) == 0 || dated && !asleep {
 				no(e, "it does not say which dryness ends it")
 			}
 		}
@@ -222,18 +235,48 @@ func driedLater(r *replay, e *event) bool {
 	})
 }
 
+// sipOfTop says whether a leafy top that lies in its mix since the day before gets its sip.
+func (r *replay) sipOfTop(e *event, c *patient) bool {
+	heads := r.of(false, t.Behead)
+	sip := e.p.ML.Or(0) > 0 && e.p.ML.Value <= 30
+	return sip && len(heads) > 0 && !c.dry && !r.has(t.Callus, t.Unpot) && e.day > heads[0].day
+}
+
+// partsDrink says whether the parts of a division are watered at once: fine roots that dry
+// out sooner than their cuts rot.
+func (c *patient) partsDrink() bool {
+	return c.is(t.Rhizomatous, t.Fern, t.Palm) && !c.rot
+}
+
 // dryDaysLaw: no first water before the root day and the low end of the dry
 // range; the mineral habits stay dry after whole roots too.
 func dryDaysLaw(r *replay, c *patient, no found) {
 	for _, e := range r.of(false, t.FirstWater) {
-		if e.p.For == t.ForPieces {
+		if e.p.For == t.ForPieces || len(r.of(false, t.PartIt)) > 0 && c.partsDrink() || r.sipOfTop(e, c) {
 			continue
+		}
+		if h := r.callused(e); h != notYet && e.day < h+14 && !e.gated {
+			no(e, "a cutting that healed on a tray stays dry for two weeks")
 		}
 		from, least := c.dryFrom(e.pre)
 		if from != notYet && least >= 0 && float64(e.day) < float64(from)+least-1e-9 {
 			no(e, "on day %d; it stays dry until day %g", e.day, float64(from)+least)
 		}
 	}
+}
+
+// callused is the day on which a beheaded top was set from its tray before an event.
+func (r *replay) callused(e *event) int {
+	for _, x := range r.of(false, t.Behead) {
+		for _, y := range r.of(false, t.Callus) {
+			for _, z := range r.of(false, t.PotIn) {
+				if x.before(y) && y.before(z) && z.before(e) && y.day <= x.day+1 {
+					return z.day
+				}
+			}
+		}
+	}
+	return notYet
 }
 
 // dryFrom is the day from which it stays dry, and for how many days at least;
@@ -261,6 +304,10 @@ func (c *patient) dryFrom(p pose) (from int, least float64) {
 	if t.MineralSet().Has(c.habitID) {
 		least = max(least, c.roots[0])
 	}
+	base := slices.ContainsFunc(cut, func(s slit) bool { return isOne(t.Organ(s.organ), t.OnBulb, t.OnCorm, t.OnBase) })
+	if base && c.is(t.BulbPlant) && p.set != notYet {
+		from, least = p.set, 7
+	}
 	return from, least
 }
 
@@ -270,7 +317,7 @@ var pairs = []struct{ a, b []t.OperatorID }{
 	{[]t.OperatorID{t.CoverIt}, []t.OperatorID{t.Wean, t.Air}},
 	{[]t.OperatorID{t.ShadeIt}, []t.OperatorID{t.Brighten}},
 	{[]t.OperatorID{t.HoldFeed}, []t.OperatorID{t.FeedIt}},
-	{[]t.OperatorID{t.KeepApart, t.Isolate}, []t.OperatorID{t.Release, t.Routine}},
+	{[]t.OperatorID{t.KeepApart, t.Isolate}, []t.OperatorID{t.Release}},
 }
 
 func oppositeLaw(r *replay, c *patient, no found) {

@@ -79,16 +79,56 @@ func (c *composer) rescueWidth(rootless bool) float64 {
 		w = 8
 	case rootless && c.habitID == treatment.Gesneriad:
 		w = 6
+	case c.basal() && c.Facts.RootBallCM.Known:
+		w = c.Facts.RootBallCM.Value + 3
 	case rootless:
 		w = 7
 	default:
-		more := 2.5
-		if c.dry {
-			more = 1.5
-		}
-		w = potSize(c.ball(false) + more)
+		w = potSize(c.ball(false) + c.round())
 	}
 	return min(w, old)
+}
+
+// round is how much wider than the live ball the pot is, cm.
+func (c *composer) round() float64 {
+	if c.dry {
+		return 1.5
+	}
+	return 2.5
+}
+
+// potRange is the narrowest and the widest pot that washed roots may want, where nobody
+// measured their ball: it is guessed from the old pot and the share that lives, and the
+// pot is bought when it is measured.
+func (c *composer) potRange() (from, to float64, ranged bool) {
+	wished := (c.Wish == treatment.Refresh || c.has(cause.PotBound)) && !c.rescue()
+	if c.Facts.RootBallCM.Known || c.rootless || wished || c.carersMixPot() {
+		return 0, 0, false
+	}
+	old := c.potWidth()
+	ball := max(3, 0.75*old*math.Sqrt(c.roots))
+	from, to = potSize(max(3, ball-2)+c.round()), potSize(ball+2+c.round())
+	if old >= 9 && c.roots < 0.5 {
+		to = min(to, potSize(0.75*old))
+	}
+	if c.Facts.PotWidthCM.Known {
+		to = min(to, old)
+	}
+	return min(from, to), to, true
+}
+
+// carersMixPot says whether the carer named the new pot.
+func (c *composer) carersMixPot() bool { return c.Choices.PotWidthCM.Known }
+
+// ranged turns a laid out pot into one of a range, where its ball was not measured.
+func (c *composer) ranged(s step) step {
+	from, to, is := c.potRange()
+	if !is || !s.Params.PotWidthCM.Known || s.Params.Seat != "" && s.Params.Seat != facts.InReservoir {
+		return s
+	}
+	s.Params.PotWidthCM, s.Params.PotWidthTo = num(from), num(to)
+	s.Params.VolumeML = num(math.Round(MixML(to, 0, false, s.Params.Shape)))
+	return s
 }
 
 // potSize is the next smaller pot that is sold: by half centimetres under 10 cm,
@@ -196,6 +236,9 @@ func (c *composer) mix() (parts []plant.Part, from string) {
 	if own := c.carersMix(); own != nil {
 		return own, "carer"
 	}
+	if c.keepsMoss() {
+		return schoolMixes[treatment.MossWrap], "school"
+	}
 	if m, ok := schoolMixes[c.school]; ok && c.orchid {
 		return m, "school"
 	}
@@ -279,7 +322,12 @@ func (c *composer) ready(w, ball float64, whole bool, opts ...option) step {
 
 // lightML is a light first water round the rim, in ml.
 func (c *composer) lightML(w float64) treatment.Number {
-	return num(math.Round(light * PotML(w, c.shape(w))))
+	const least, sip = 20, 15
+	v := PotML(w, c.shape(w))
+	if c.dry {
+		return num(math.Round(min(max(sip, light*v), max(sip, v/3))))
+	}
+	return num(math.Round(min(max(least, light*v), max(sip, v/3))))
 }
 
 // sprayML is how much is sprayed on a plant of its size, in ml.

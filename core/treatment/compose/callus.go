@@ -15,23 +15,69 @@ func (c *composer) insure(r rootWork) []step {
 	if !c.named || !c.propagates("tip", "node", "leaf", "stem") {
 		return nil
 	}
+	w := cutWay{treatment.Insurance, treatment.OnTip, 1}
 	switch {
 	case c.habitID == treatment.ForestCactus:
-		return []step{
-			do(
-				treatment.Insurance,
-				organ(treatment.OnSegment),
-				with(func(p *treatment.Params) { p.N, p.How = num(6), "2-3 segments each" }),
-			),
-		}
+		w.organ, w.most = treatment.OnSegment, 6
 	case c.is(treatment.Begonia, treatment.Gesneriad) && c.propagates("leaf"):
-		return []step{do(treatment.Insurance, organ(treatment.OnLeaf), with(func(p *treatment.Params) { p.N = num(2) }))}
+		w.organ, w.most = treatment.OnLeaf, 2
+	case c.tipsThere() < 2 && !(c.branches && c.Facts.Nodes.Or(0) >= 5):
+		return nil // the only growing point is no insurance
 	}
-	return []step{do(treatment.Insurance, organ(treatment.OnTip), with(func(p *treatment.Params) { p.N = num(1) }))}
+	saved := []step{do(w.op, organ(w.organ), with(func(p *treatment.Params) { p.N = num(c.howMany(w, false)) }))}
+	if days, _ := c.pieceDries(); days > 0 {
+		saved = append(saved, do(treatment.Callus, organ(treatment.OnPieces), with(func(p *treatment.Params) {
+			p.Days, p.For = num(float64(days)), treatment.ForPieces
+		})))
+	}
+	return saved
+}
+
+// insuredHome gives the saved piece its own pot, and follows it.
+func (c *composer) insuredHome() {
+	days, _ := c.pieceDries()
+	home := append(c.piecesPotted(), c.pieceCover()...)
+	c.following(days, rankBlade+1, home...)
+	if !c.dry {
+		c.following(days+1, rankPieces, c.pieceWater())
+	}
+	if !c.gated {
+		c.boxLater(c.sat + days)
+		return
+	}
+	c.draft.then(daysLater(14), do(treatment.BoxTally))
+}
+
+// basal says whether it grows from a bulb or a tuber, whose cut base heals dry for a week
+// before it is set, and a week before it is watered.
+func (c *composer) basal() bool { return c.habitID == treatment.BulbPlant || c.tuberous() }
+
+// soft are bulbs that are never long dry.
+var soft = []string{
+	"zantedeschia-aethiopica", "clivia-miniata", "eucharis-amazonica", "begonia-tuberhybrida", "lilium-hybrid",
+}
+
+// basalDays is how long the cut base of a bulb or tuber lies dry, and how long after its
+// setting the first water comes (growers' practice).
+func (c *composer) basalDays() (dry, water int) {
+	switch {
+	case among(c.kind.ID, soft...):
+		return 3, 7
+	case c.kind.ID == "zamioculcas-zamiifolia":
+		return 10, 14
+	}
+	return 7, 7
 }
 
 // callusDays is how long wounds heal on a tray, by their width.
 func (c *composer) callusDays(head bool) int {
+	if c.basal() {
+		days, _ := c.basalDays()
+		if c.habitID == treatment.BulbPlant && !c.has(cause.BaseRot, cause.BlackRot, cause.Fusarium) {
+			return 2 // only roots were cut
+		}
+		return days
+	}
 	wound := c.ball(false)
 	if !c.Facts.RootBallCM.Known {
 		wound = 5
@@ -66,9 +112,15 @@ func (c *composer) callusSitting(r rootWork) {
 		organOf = treatment.OnStem
 	}
 	wait := max(c.wholeDay(), c.stemDry[0])
+	switch {
+	case c.basal():
+		_, wait = c.basalDays()
+	case head:
+		wait = max(wait, 14) // a head without roots
+	}
 	first := max(days+wait, c.dryDay(organOf, r.live || c.rotLives))
 	c.place(treatment.CallusSit, nil, []step{c.blade()}, sitting, []step{do(treatment.HoldFeed, until(growth))})
-	water := do(treatment.FirstWater, how("light"), with(func(p *treatment.Params) { p.ML = c.lightML(w) }))
+	water := do(treatment.FirstWater, how("light"), with(func(p *treatment.Params) { p.ML = num(20) }))
 	if c.gated {
 		c.draft.then(gate.Gate{gate.DaysSince(facts.OnATray, days)}, pot...)
 		c.draft.then(gate.Gate{gate.DaysSince(facts.Potted, wait), gate.See(gate.Nudge)}, water)
@@ -85,8 +137,17 @@ func (c *composer) callusSitting(r rootWork) {
 // bared takes it out, cleans it and lays it on the tray, its head off where the
 // stem is lost.
 func (c *composer) bared(r rootWork, head bool, days int) []step {
-	r.cut = ""
+	if !c.basal() {
+		r.cut = ""
+	}
+	if r.part {
+		c.leave(string(treatment.PartIt), "its cuts heal on a tray first: it is divided at its next repotting")
+		r.part = false
+	}
 	sitting := append(c.unpotting(r, true), c.cleaning(r, true)...)
+	if r.cut != "" && !has(sitting, treatment.DustCut) {
+		sitting = append(sitting, do(treatment.DustCut, organ(r.cut)))
+	}
 	if head {
 		part := treatment.OnStem
 		if c.habitID == treatment.Cactus {
@@ -115,8 +176,12 @@ func (c *composer) callusPot(head bool) (w, ballCM float64) {
 
 // dryPotting sets it in dry mix when its skins have grown.
 func (c *composer) dryPotting(r rootWork, head bool, w, ballCM float64) []step {
+	laid := c.ready(w, ballCM, false)
+	if !head {
+		laid = c.ranged(laid)
+	}
 	pot := []step{
-		c.ready(w, ballCM, false),
+		laid,
 		c.potIn(treatment.PotIn, with(func(p *treatment.Params) { p.Dry = true })),
 	}
 	pot = append(pot, c.labelled()...)
@@ -124,7 +189,7 @@ func (c *composer) dryPotting(r rootWork, head bool, w, ballCM float64) []step {
 	switch {
 	case head:
 		pot = append(pot, do(treatment.ShadeIt, share(0.4)))
-	case !c.growing():
+	case c.basal(), !c.growing():
 		pot = append(pot, do(treatment.HoldWater, until(growth)))
 	}
 	return pot

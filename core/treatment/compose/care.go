@@ -6,13 +6,14 @@ import (
 	"strings"
 
 	"tendermend/core/cause"
-	"tendermend/core/facts"
 	"tendermend/core/gate"
 	"tendermend/core/treatment"
 )
 
 // order is where a single step stands in its slot.
 var order = map[treatment.OperatorID]int{
+	treatment.Aid:          rankFirst,
+	treatment.Untie:        rankFirst + 1,
 	treatment.Isolate:      rankStart,
 	treatment.Baseline:     rankStart,
 	treatment.Neighbours:   rankStart,
@@ -65,9 +66,9 @@ func (c *composer) trimmed(p plain) {
 	cuts := []step{do(treatment.TrimBranch, organ(treatment.OnStem))}
 	cuts[0].Cause = p.cause
 	var fill []step
-	if c.is(treatment.SoftTrailer, treatment.Ivy) && c.has(cause.LowLight, cause.SelfShading, cause.Drought) &&
-		len(c.spreads()) == 0 {
-		cuts = append(cuts, do(treatment.TipCut, organ(treatment.OnTip), with(func(q *treatment.Params) { q.N = num(8) })))
+	thin := c.has(cause.LowLight, cause.SelfShading, cause.Drought)
+	if thin && c.is(treatment.SoftTrailer, treatment.Ivy) && c.takesTips() && len(c.spreads()) == 0 {
+		cuts = append(cuts, c.tipsToRefill())
 		fill = []step{do(treatment.Refill, what("fresh tips"))}
 	}
 	var steps []step
@@ -77,8 +78,16 @@ func (c *composer) trimmed(p plain) {
 
 // refilled fills bare spots of soft trailers and ivies in growth; others pull
 // what is dead and wait.
+// tipsToRefill takes up to eight tips, and leaves one.
+func (c *composer) tipsToRefill() step {
+	return do(treatment.TipCut, organ(treatment.OnTip), with(func(q *treatment.Params) {
+		q.N = num(max(1, min(8, c.tipsThere()-1)))
+	}))
+}
+
 func (c *composer) refilled(p plain) {
-	if !c.is(treatment.SoftTrailer, treatment.Ivy) || !branching(c.subject) || !c.branches && c.named || c.sick() ||
+	if !c.is(treatment.SoftTrailer, treatment.Ivy) || !c.takesTips() || !branching(c.subject) ||
+		!c.branches && c.named || c.sick() ||
 		len(c.spreads()) > 0 ||
 		c.has(cause.LowLight, cause.SelfShading) {
 		return
@@ -90,33 +99,63 @@ func (c *composer) refilled(p plain) {
 		rankPieces+2,
 		append(
 			steps,
-			do(treatment.TipCut, organ(treatment.OnTip), with(func(q *treatment.Params) { q.N = num(8) })),
+			c.tipsToRefill(),
 			do(treatment.Refill, what("fresh tips")),
 		)...)
 }
 
 // letGo says when it may be released: the longest of all that was accepted.
 func (c *composer) letGo() {
-	if c.has(cause.Virus, cause.Fusarium) || len(c.spreads()) == 0 || c.discard != "" {
+	if c.keptApart() || len(c.spreads()) == 0 || c.discard != "" {
 		return
 	}
 	var waits gate.Gate
-	if c.clear > 0 {
-		waits = gate.Gate{gate.CleanFor(c.clear, 3)}
+	switch days := c.quietDays(); {
+	case c.clear > 0 || c.has(cause.LeafNematode):
+		waits = gate.Gate{gate.CleanFor(max(c.clear, days), 3)}
+	default:
+		waits = gate.Gate{gate.QuietFor(max(days, 14), 3)}
 	}
-	if c.any(treatment.LeafDiseases()) || c.has(cause.BlackRot) || len(waits) == 0 {
-		waits = waits.With(gate.QuietFor(14, 3))
+	if c.has(leafProves...) {
+		waits = waits.With(gate.Count(gate.CleanLeaf, 1, 0))
+	}
+	if c.has(cause.LeafNematode) {
+		waits = waits.With(gate.Count(gate.CleanLeaf, 3, 0))
 	}
 	if c.rotLives {
 		waits = waits.With(gate.WithoutRot())
 	}
 	if nd := c.Facts.NewcomerDays; nd.Known && nd.Value < newcomerDays {
-		waits = waits.With(gate.DaysSince(facts.Came, newcomerDays))
+		waits = waits.With(gate.OnDay(newcomerDays - int(nd.Value)))
 	}
 	if has(c.allSteps(), treatment.Release) {
 		return
 	}
 	c.draft.gates = append(c.draft.gates, gated{waits: waits, steps: []step{do(treatment.Release)}, kind: ""})
+}
+
+// keptApart says whether it stays apart for good, or until somebody decides.
+func (c *composer) keptApart() bool {
+	return c.has(cause.Virus) || c.has(cause.Fusarium) && !c.is(treatment.Sympodial, treatment.WinterDeciduous)
+}
+
+// leafProves are causes of which only a clean new leaf shows that they are over.
+var leafProves = []cause.ID{cause.BlackRot, cause.BacterialSpot, cause.Acidovorax, cause.SoftRot}
+
+// quietFor is how many days without a new mark end a disease (common practice).
+var quietFor = map[cause.ID]int{
+	cause.FungalSpot: 14, cause.Anthracnose: 14, cause.GreyMould: 14, cause.PetalBlight: 14,
+	cause.PowderyMildew: 28, cause.Rust: 28,
+	cause.BlackRot: 42, cause.BacterialSpot: 42, cause.Acidovorax: 42, cause.SoftRot: 42,
+	cause.Fusarium: 56, cause.LeafNematode: 14,
+}
+
+// quietDays is the longest of what was accepted; 0 where none of it marks leaves.
+func (c *composer) quietDays() (days int) {
+	for _, id := range c.causes {
+		days = max(days, quietFor[id])
+	}
+	return days
 }
 
 func (c *composer) allSteps() (all []step) {
@@ -146,6 +185,10 @@ func (c *composer) also() {
 		if op.ID == treatment.Earth && !pests &&
 			(c.any(treatment.LeafDiseases()) || c.has(cause.Virus)) {
 			c.leave(word, "it reaches nothing that does harm here")
+			continue
+		}
+		if op.ID == treatment.Flush && c.sitsOnDay() {
+			c.leave(word, "the fresh mix does it")
 			continue
 		}
 		s := do(op.ID)

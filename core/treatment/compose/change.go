@@ -23,12 +23,10 @@ func (c *composer) changeSetup() {
 	sitting = append(sitting, c.cleaning(r, false)...)
 	place := c.potIn(set.op)
 	if set.op == treatment.SetReservoir {
-		place = do(set.op, with(func(p *treatment.Params) { p.LevelCM = num(2.5) }))
+		place = do(set.op, with(func(p *treatment.Params) { p.LevelCM = c.level() }))
 	}
 	sitting = append(sitting, place)
-	if set.op == treatment.PotIn {
-		sitting = append(sitting, do(treatment.Stake))
-	}
+	sitting = append(sitting, c.props(set.op, false)...)
 	sitting = append(sitting, c.labelled()...)
 	sitting = append(sitting, c.bag()...)
 	if c.habitID == treatment.Monopodial {
@@ -62,7 +60,7 @@ func (c *composer) aimedAt() setting {
 		if c.has(cause.PotBound) && !c.rescue() {
 			w = c.boundWidth()
 		}
-		return setting{treatment.SetReservoir, []step{do(treatment.BakeGrit), c.clayPot(w)}, w}
+		return setting{treatment.SetReservoir, []step{do(treatment.BakeGrit), c.ranged(c.clayPot(w))}, w}
 	}
 	return c.setting()
 }

@@ -29,6 +29,7 @@ type composer struct {
 	sat    int // the day of the root sitting; -1 where there is none or it waits
 	held   string
 	gated  bool // the root sitting waits for a gate
+	boxed  bool // pieces are followed already
 	// clear is how many clean days the longest pest wants.
 	clear int
 	cold  bool // it is too cold to time one of them
@@ -104,7 +105,18 @@ func (c *composer) collect() {
 			i(c.agenda, id)
 		}
 	}
-	for _, i := range wishes[c.Wish] {
+	wish := c.Wish
+	if wish == treatment.Propagate && c.divides() && len(c.travels()) == 0 && !c.piece {
+		wish = treatment.PartWish // it is multiplied by parting it
+	}
+	if c.discard != "" && wish != "" {
+		c.leave(string(wish), "the plant is let go")
+		return
+	}
+	if c.unwished(wish) {
+		wish = ""
+	}
+	for _, i := range wishes[wish] {
 		i(c.agenda, "")
 	}
 	c.rootPests()
@@ -140,11 +152,15 @@ func (c *composer) settle() {
 	switch {
 	case c.pieces != nil && (c.pieces.why == "piece" || c.pieces.why == "mother"):
 		c.root = nil
-	case c.neck:
+	case c.neck, c.top:
 		c.root = nil
 	case c.crown != nil && c.root != nil:
 		c.leave(string(treatment.Unpot), "the heart rots: nothing is unpotted until it is dry")
 		c.root = nil
+	}
+	c.settleChange()
+	if c.pieces != nil && c.pieces.why == "mother" && len(c.travels()) > 0 && c.has(cause.BaseRot) {
+		c.pieces, c.top, c.root = nil, true, nil // what ails it travels: its top is rooted whole
 	}
 	if c.pieces != nil && c.pieces.why == "wish" && c.root != nil {
 		c.leave("propagate", "after the root work, from what grows then")
@@ -181,6 +197,7 @@ func (c *composer) layOut() {
 	}
 	c.programmes()
 	c.plainSteps()
+	c.bridge()
 	c.offsets()
 	c.letGo()
 	c.also()
@@ -198,8 +215,11 @@ func (c *composer) emptyDish() {
 // binned lets go of a plant that nothing is left to save of, and says whether
 // that is the whole plan.
 func (c *composer) binned() bool {
-	if c.Choices.Discard == treatment.SideNow {
+	if c.Choices.Discard == treatment.SideNow || c.Choices.Keep == treatment.SideDiscard {
 		if c.hopeless() {
+			if c.Wish != "" {
+				c.leave(string(c.Wish), "the plant is let go")
+			}
 			c.bin()
 			return true
 		}
@@ -210,6 +230,26 @@ func (c *composer) binned() bool {
 		return true
 	}
 	return false
+}
+
+// settleChange leaves a top to its graft, and a new way of growing to a plant that is whole.
+func (c *composer) settleChange() {
+	if c.has(cause.BaseRot) && c.trait(plant.Grafted) {
+		c.leave(string(treatment.Behead), "its top cannot root by itself: only grafting it again saves it")
+	}
+	why := ""
+	switch {
+	case !c.change:
+		return
+	case c.basal() && c.any(treatment.Rots()):
+		why = "its base heals first"
+	case c.has(cause.Detached):
+		why = "it has no roots yet: it roots first, and changes its seat later"
+	default:
+		return
+	}
+	c.leave(string(treatment.SetupChange), why)
+	c.change = false
 }
 
 // noRootWork takes root work from what is thrown away or has no medium.
@@ -324,5 +364,8 @@ func (c *composer) beside() string {
 
 // bin ends a plant that cannot be kept.
 func (c *composer) bin() {
+	if c.has(cause.AnimalDamage) && poisonous(c.subject) {
+		c.draft.at(0, rankFirst, do(treatment.Aid))
+	}
 	c.draft.at(0, rankAfter, do(treatment.Discard))
 }

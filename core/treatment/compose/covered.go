@@ -98,6 +98,9 @@ func usesLasting(list []*sit, p cause.ID) bool {
 	})
 }
 
+// weekOfGrace is by how many days a further treatment may come later than its interval.
+const weekOfGrace = 8
+
 // sprayedAgain adds one more treatment like the last, an interval later; false
 // where the last one was no spray.
 func (c *composer) sprayedAgain(list []*sit, final *sit, p cause.ID, k clock) ([]*sit, bool) {
@@ -106,15 +109,44 @@ func (c *composer) sprayedAgain(list []*sit, final *sit, p cause.ID, k clock) ([
 		return list, false
 	}
 	product := final.steps[from]
-	wait := k.between(product.Op, p)
+	wait := c.between(k, product.Op, p)
 	for _, s := range list {
 		onIt := s.dated && s.day == final.day+wait
 		if onIt && slices.ContainsFunc(s.steps, func(x step) bool { return reaching(x, p) }) {
 			return list, false // it was taken out there already
 		}
 	}
+	used := usedOn(list, product.Op)
+	for late := range weekOfGrace { // another use of the product may stand too near
+		if !c.mayUse(product.Op, used, final.day+wait, []cause.ID{p}) && late < weekOfGrace-1 {
+			wait++
+		}
+	}
 	again := c.sprayOnce([]cause.ID{p}, product.Op, product.Params.Class, false)
-	return c.onDay(list, treatment.SpraySit, final.day+wait, again), true
+	if !c.mayUse(product.Op, used, final.day+wait, []cause.ID{p}) {
+		again = c.washing(shielded([]cause.ID{p}))
+		reaches := slices.ContainsFunc(again, func(x step) bool { return reaching(x, p) })
+		if !reaches {
+			return list, false
+		}
+		return c.onDay(list, treatment.SpraySit, final.day+wait, again), true
+	}
+	list = c.onDay(list, treatment.SpraySit, final.day+wait, again)
+	if product.Op == treatment.Oil {
+		off := append(c.offOil(true), c.washing(false)...)
+		list = c.onDay(list, treatment.SpraySit, final.day+wait+oilOffDays, off)
+	}
+	return list, true
+}
+
+// usedOn lists the days on which a product is used.
+func usedOn(list []*sit, op treatment.OperatorID) (days []int) {
+	for _, s := range list {
+		if s.dated && has(s.steps, op) {
+			days = append(days, s.day)
+		}
+	}
+	return days
 }
 
 // dabbedInstead dabs single insects every third day, where a spray is not borne.

@@ -2,6 +2,7 @@ package compose
 
 import (
 	"slices"
+	"strings"
 
 	"tendermend/core/cause"
 	"tendermend/core/plant"
@@ -73,7 +74,7 @@ var dangerIn = map[string]func(*composer, step) bool{
 }
 
 func (c *composer) allCautions() []string {
-	letters := []string{}
+	letters := c.atHome()
 	for _, s := range c.plan.Sittings {
 		for _, x := range s.Steps {
 			for _, l := range x.Cautions {
@@ -85,4 +86,51 @@ func (c *composer) allCautions() []string {
 	}
 	slices.Sort(letters)
 	return letters
+}
+
+// badPoison is the grade from which a kind is told of in every plan of a house with
+// those whom it harms: moderate (poison-centre leaflets).
+const badPoison = 2
+
+// atHome are the cautions that stand on any plan, because of who lives there: nothing
+// needs to be cut for a leaf to be bitten.
+func (c *composer) atHome() []string {
+	home := c.Facts.Household
+	bad := 0
+	if c.named {
+		if home.Pets {
+			bad = plant.Severity(c.kind.Toxicity("pets").Bad)
+		}
+		if home.Children {
+			bad = max(bad, plant.Severity(c.kind.Toxicity("people").Bad))
+		}
+	}
+	switch {
+	case bad < badPoison:
+		return []string{}
+	case c.is(treatment.BulbPlant, treatment.Cycad) || c.tuberous():
+		return []string{"g", "s"}
+	}
+	return []string{"s"}
+}
+
+// poisonous says whether it may have harmed who bit it: nobody knows the kind, or the
+// kind is not known to be harmless.
+func poisonous(x *subject) bool {
+	switch {
+	case !x.named:
+		return true
+	case x.Facts.BitBy.Value == "pet":
+		return x.kind.Harms("pets")
+	case x.Facts.BitBy.Value == "child":
+		return x.kind.Harms("people")
+	}
+	return x.kind.Harms("pets") || x.kind.Harms("people")
+}
+
+// tuberous says whether an aroid lives on a tuber that is not cut wet.
+func (x *subject) tuberous() bool {
+	return x.kind.ID == "zamioculcas-zamiifolia" ||
+		x.habitID == treatment.AroidClump &&
+			(strings.Contains(x.kind.Piece, "tuber") || strings.Contains(string(x.kind.RestKind), "tuber"))
 }

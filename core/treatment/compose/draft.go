@@ -41,7 +41,8 @@ func num(v float64) treatment.Number { return treatment.N(v) }
 // The order of work inside one slot. A block keeps its own order; blocks stand
 // by these ranks.
 const (
-	rankStart    = 0 // isolate, baseline, neighbours
+	rankFirst    = -2 // people first, and what strangles
+	rankStart    = 0  // isolate, baseline, neighbours
 	rankSoak     = 4
 	rankReady    = 10
 	rankPull     = 12
@@ -62,6 +63,7 @@ const (
 type block struct {
 	rank, turn int
 	kind       treatment.SittingKind
+	held       string // why its day is later than it was asked for
 	steps      []step
 }
 
@@ -99,7 +101,15 @@ func (d *draft) in(slot treatment.Slot, day, rank int, kind treatment.SittingKin
 	}
 	d.turn++
 	key := slotOfDay{day, slot}
-	d.days[key] = append(d.days[key], block{rank, d.turn, kind, steps})
+	d.days[key] = append(d.days[key], block{rank: rank, turn: d.turn, kind: kind, steps: steps})
+}
+
+// heldTo says of a day's sitting why it was not sooner.
+func (d *draft) heldTo(day int, why string) {
+	key := slotOfDay{day, treatment.Morning}
+	for i := range d.days[key] {
+		d.days[key][i].held = why
+	}
 }
 
 // gate adds steps that wait for something. Steps that wait for the same

@@ -4,7 +4,6 @@ import (
 	"fmt"
 	"slices"
 	"strings"
-	"time"
 
 	"tendermend/core/cause"
 	"tendermend/core/facts"
@@ -19,10 +18,15 @@ func (c *composer) finish() {
 		s.steps = tidy(s.steps)
 	}
 	list = c.covered(c.mend(list))
-	list = fedLast(c.settled(list))
+	list = fedLast(c.settled(c.spaced(list)))
+	c.bridgeMoved(list)
+	c.keptDry(list)
+	c.unrinsed(list)
+	c.drySaid(list)
+	list = c.wateredOn(list)
+	c.rootsMissed(list)
 	fromPlan(list)
 	estimate(list)
-	c.unready(list)
 	c.forgone(list)
 	for _, s := range list {
 		s.steps = tidy(s.steps)
@@ -55,12 +59,51 @@ func (c *composer) finish() {
 	c.outcome()
 }
 
+// spaced takes out a product that would come before its days are over, where treatments
+// were moved towards each other; the wash of that day stays, where its own days are over.
+func (c *composer) spaced(list []*sit) []*sit {
+	last := map[treatment.OperatorID]int{}
+	sortSits(list)
+	for _, s := range list {
+		if !s.dated {
+			continue
+		}
+		for _, op := range []treatment.OperatorID{
+			treatment.WashDown, treatment.Soap, treatment.Oil, treatment.LabelDrug,
+		} {
+			i := slices.IndexFunc(s.steps, func(x step) bool {
+				return x.Op == op && among(x.Organ, "", treatment.OnLeaf) && x.Every == 0 && x.Params.Class != "bacteria"
+			})
+			if i < 0 {
+				continue
+			}
+			before, used := last[op]
+			if used && s.day > before && s.day-before < c.floorOf(op, c.pests...) {
+				s.steps = withoutUse(s.steps, i)
+				continue
+			}
+			last[op] = s.day
+		}
+	}
+	return list
+}
+
+// withoutUse takes a use of a product out with its rinse, or a wash with its drying.
+func withoutUse(steps []step, i int) []step {
+	to := i + 1
+	for to < len(steps) && among(steps[to].Op, treatment.RinseOff, treatment.CrownDry, treatment.CrownDrain) {
+		to++
+	}
+	return slices.Concat(steps[:i], steps[to:])
+}
+
 // trimmedHousekeeping drops a blade that cuts nothing and a label or a bag that
 // stands alone, where what they belonged to was left out.
 func trimmedHousekeeping(steps []step) []step {
 	if !has(steps, cutOps...) {
 		steps = slices.DeleteFunc(slices.Clone(steps), func(s step) bool { return s.Op == treatment.CleanBlade })
 	}
+	steps = labelledOnce(steps)
 	for _, s := range steps {
 		if !slices.Contains(
 			[]treatment.OperatorID{
@@ -80,6 +123,19 @@ func trimmedHousekeeping(steps []step) []step {
 		return steps
 	}
 	return nil
+}
+
+// labelledOnce keeps the last of two labels or two trims for the same in one sitting.
+func labelledOnce(steps []step) (kept []step) {
+	for i, s := range steps {
+		again := slices.ContainsFunc(steps[i+1:], func(x step) bool {
+			return x.Op == s.Op && x.Params.For == s.Params.For
+		})
+		if !among(s.Op, treatment.Label, treatment.TrimBranch) || !again {
+			kept = append(kept, s)
+		}
+	}
+	return kept
 }
 
 // fedLast puts what feeds behind the root work that waits.
@@ -135,43 +191,13 @@ func lasting(op treatment.OperatorID) bool {
 	return false
 }
 
-// unready adds to the gate of a root sitting what it must wait for besides, by
-// the time at which its gate may open.
-func (c *composer) unready(list []*sit) {
-	over, drunk := c.overrides(), false
-	for _, s := range list {
-		if !s.dated && has(s.steps, treatment.Unpot) {
-			if !over {
-				c.unreadyYet(s)
-			}
-			if c.thirsty && !drunk && !c.rotsBelow() && !waitsFirm(s.gate) {
-				s.gate = s.gate.With(gate.FirmFor(1))
-			}
-		}
-		drunk = drunk || has(s.steps, medium...)
-	}
-}
-
-// unreadyYet lets a sitting wait for tips, and wood and palms for spring.
-func (c *composer) unreadyYet(s *sit) {
-	if c.tipless(s.day) && !s.gate.Sees(gate.Tip, gate.Growth, gate.NewGrowth, gate.NewRoot) {
-		s.gate = s.gate.With(gate.See(gate.Tip), gate.See(gate.Growth))
-	}
-	if c.winterbound(s.day) && !waitsForSeason(s.gate) {
-		s.gate = s.gate.With(gate.In(gate.Spring()...))
-	}
-}
-
-// tipless says that an orchid has no tips to grow from on a day.
+// tipless says that an orchid that wants tips to grow from has none on a day: in its own
+// mix or in clay. Those whose roots grow all year in a warm room need none.
 func (c *composer) tipless(d int) bool {
-	return c.orchid && !among(c.phase(d), "growing", "waking") && !c.tips &&
-		!c.has(cause.MossSmothered, cause.Detached)
-}
-
-// winterbound says that wood and palms are left alone in the winter of a day.
-func (c *composer) winterbound(d int) bool {
-	return c.is(treatment.Woody, treatment.Palm) &&
-		among(c.month(d), time.November, time.December, time.January, time.February)
+	tips := c.Facts.LiveTips
+	return c.orchid && tips.Known && tips.Value == 0 && !among(c.phase(d), "growing", "waking") &&
+		!(c.is(treatment.Monopodial, treatment.JewelOrchid) && c.airC >= 18) &&
+		among(c.school, treatment.OwnMix, treatment.ClayPot, "")
 }
 
 // forgone says why nothing reaches a pest, where every product was left out.
@@ -195,6 +221,15 @@ func (c *composer) forgone(list []*sit) {
 	}
 }
 
+// trustPests says why what the carer chose against pests is not done.
+func (c *composer) trustPests(all []step, said func(word string) bool) {
+	side := sideOf(c.Choices.PestFirst)
+	wanted := c.Choices.PestFirst != "" && (len(c.pests) > 0 || c.discard != "")
+	if wanted && !has(all, side) && !said(string(side)) {
+		c.leave(string(side), "this plant does not bear it now, or it reaches no stage of this pest")
+	}
+}
+
 // trust says why a side or a school that the carer chose is not in the plan.
 func (c *composer) trust() {
 	said := func(word string) bool {
@@ -207,16 +242,13 @@ func (c *composer) trust() {
 	for _, s := range c.plan.Sittings {
 		all = append(all, s.Steps...)
 	}
-	if side := c.Choices.PestFirst; side != "" && len(c.pests) > 0 && !has(all, sideOf(side)) &&
-		!said(string(sideOf(side))) {
-		c.leave(string(sideOf(side)), "this plant does not bear it now, or it reaches no stage of this pest")
-	}
-	if want := c.Choices.School; want != "" && c.plan.School != "" && c.plan.School != want && !said(string(want)) {
+	c.trustPests(all, said)
+	other := c.plan.School != "" && c.plan.School != c.Choices.School
+	if want := c.Choices.School; want != "" && other && !said(string(want)) {
 		c.leave("school "+string(want), fmt.Sprintf("%s is followed: what was accepted leaves no other way", c.plan.School))
 	}
-	if c.Choices.RootRinse == treatment.SidePeroxide && c.root != nil && c.root.kind != wholeBall &&
-		!has(all, treatment.Peroxide) &&
-		!said("peroxide") {
+	rinsed := c.Choices.RootRinse == treatment.SidePeroxide && c.root != nil && c.root.kind != wholeBall
+	if rinsed && !has(all, treatment.Peroxide) && !said("peroxide") {
 		c.leave("peroxide", "what the roots are treated with already must not meet it")
 	}
 }

@@ -1,9 +1,6 @@
 package compose
 
 import (
-	"slices"
-	"time"
-
 	"tendermend/core/facts"
 	"tendermend/core/gate"
 )
@@ -22,6 +19,7 @@ var (
 	greened   = gate.Gate{gate.See(gate.Greened)}
 	crustGone = gate.Gate{gate.See(gate.CrustGone)}
 	bestLight = gate.Gate{gate.See(gate.BestLight)}
+	fullSun   = gate.Gate{gate.DaysSince(facts.Begun, 30)}
 	weaned    = gate.Gate{gate.See(gate.Weaned)}
 	stageEnds = gate.Gate{gate.See(gate.StageEnd)}
 	twoLeaves = gate.Gate{gate.Count(gate.NewLeaf, 2, 0)}
@@ -58,48 +56,6 @@ func (c *composer) itsOwn(g gate.Gate) gate.Gate {
 		return c.ownRoots()
 	}
 	return g
-}
-
-// rootSeason is when roots of its kind are worked on: in its season, or where the
-// kind names something seen, when that is seen.
-func (x *subject) rootSeason() gate.Gate {
-	var ways []gate.Condition
-	for _, when := range x.kind.RepotWhen {
-		switch when {
-		case "any":
-			return growth
-		case "new-roots":
-			ways = append(ways, gate.See(gate.NewRoot))
-		case "after-bloom":
-			ways = append(ways, gate.See(gate.Bloomed))
-		case "autumn":
-			ways = append(ways, gate.In(time.September, time.October))
-		case "before-growth":
-			ways = append(ways, gate.In(gate.LateWinter()...))
-		default:
-			ways = append(ways, gate.In(gate.Spring()...))
-		}
-	}
-	switch len(ways) {
-	case 0:
-		return gate.Gate{gate.In(gate.Spring()...)}
-	case 1:
-		return ways
-	}
-	return gate.Gate{gate.OneOf(ways...)}
-}
-
-// waitsForSeason says whether a gate waits for a season already.
-func waitsForSeason(g gate.Gate) bool {
-	return g.Wants(func(c gate.Condition) bool {
-		return c.Is == gate.Season && !slices.Equal(c.Months, gate.LateWinter())
-	})
-}
-
-// waitsFirm says whether a gate waits for the plant to stand firm.
-func waitsFirm(g gate.Gate) bool {
-	_, is := g.Of(gate.Firm)
-	return is
 }
 
 // met says whether something that was seen is what a gate waits for.

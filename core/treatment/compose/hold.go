@@ -6,15 +6,21 @@ import (
 	"time"
 
 	"tendermend/core/cause"
+	"tendermend/core/day"
 	"tendermend/core/facts"
 	"tendermend/core/gate"
+	"tendermend/core/plant"
 	"tendermend/core/treatment"
 )
 
-// hold is a reason why a root sitting waits, with what is waited for.
+// hold is a reason why a root sitting waits, with what is waited for: a day of the plan,
+// or something that must be seen.
 type hold struct {
 	reason string
-	gate   gate.Gate
+	day    int
+	seen   gate.Gate
+	// beside is what its day is told as, where something else must be seen as well.
+	beside gate.Gate
 }
 
 // newcomerDays is how long a newcomer is left alone (common practice).
@@ -45,36 +51,199 @@ func (c *composer) undecided() {
 	}
 }
 
-// holds lists why a root sitting waits on a day.
+// holds lists why a root sitting waits on a day. Which of them there are, and what sets
+// them aside, is one table: nothing else holds a root sitting back.
 func (c *composer) holds(d int) (list []hold) {
-	a := c.Facts
-	add := func(is bool, reason string, waits ...gate.Condition) {
+	add := func(is bool, h hold) {
 		if is {
-			list = append(list, hold{reason, waits})
+			list = append(list, h)
 		}
 	}
-	add(c.phase(d) == "resting" && !c.has(cause.WokenEarly), "rest", gate.See(gate.NewGrowth))
+	free, sleeping := c.cannotWait(), c.phase(d) == "resting" && !c.has(cause.WokenEarly)
+	add(sleeping && !c.keepsLeaves() && !(c.mustNow() || free && !c.sleeper()), c.restHold(d))
+	add(c.outOfRange(), hold{reason: "temp", seen: gate.Gate{gate.InRange(3)}})
+	if free {
+		return list
+	}
+	nd := c.Facts.NewcomerDays
 	add(
-		a.NewcomerDays.Known && a.NewcomerDays.Value+float64(d) < newcomerDays && !c.newcomerNow(),
-		"newcomer",
-		gate.DaysSince(facts.Came, newcomerDays),
+		nd.Known && nd.Value+float64(d) < newcomerDays && !c.newcomerNow() && !c.rottenMedium(),
+		hold{reason: "newcomer", day: newcomerDays - int(nd.Value)},
 	)
-	add(
-		c.named && (c.airC < c.kind.Temperature[0] || c.airC > c.kind.Temperature[2]) ||
-			c.has(cause.ColdInjury, cause.HeatStress),
-		"temp",
-		gate.InRange(3),
-	)
-	add(a.Spikes.Or(0) > 0 && c.Choices.Spikes.Keeps(), "bloom", gate.See(gate.Bloomed))
-	add(
-		c.habitID == treatment.BulbPlant && a.Spikes.Or(0) > 0 && !c.Choices.Spikes.Keeps(),
-		"bloom",
-		gate.See(gate.Bloomed),
-	)
-	add(c.tipless(d), "tips", gate.See(gate.Tip), gate.See(gate.Growth))
-	add(c.winterbound(d), "season", gate.In(gate.Spring()...))
-	add(c.unsure(), "unsure", gate.See(gate.RivalAbsent))
+	add(c.bloomKept(), hold{reason: "bloom", seen: gate.Gate{gate.See(gate.Bloomed)}})
+	add(c.outOfSeason(d), c.seasonHold(d))
+	add(c.tipless(d), hold{reason: "tips", seen: gate.Gate{gate.OneOf(gate.See(gate.Tip), gate.OnDay(tipDays))}})
+	add(c.unsure() && d < doubtDays, hold{reason: "unsure", day: doubtDays})
 	return list
+}
+
+const (
+	tipDays   = 60 // an orchid without tips waits no longer (common practice)
+	doubtDays = 7  // by then what else it could be was looked for (common practice)
+)
+
+// mustNow says whether not even sleep holds it: rot that lives, a sour medium, pests at
+// its roots, or the carer's word.
+func (c *composer) mustNow() bool {
+	return c.rotLives || c.soured() || c.has(cause.RootMealybug, cause.RootGrub) || c.Choices.Override.Value
+}
+
+// cannotWait says whether nothing but heat, cold and sleep holds it.
+func (c *composer) cannotWait() bool {
+	drowned := c.has(cause.NoDrainage) && (c.Facts.Standing.Value || c.moist == facts.Soaked)
+	return c.mustNow() || c.roots < 0.25 || c.piece || c.has(cause.MossSmothered) || drowned ||
+		c.reserves() == facts.Shrivelled && c.roots < 0.5 && c.Facts.Reserves.Known
+}
+
+func (c *composer) soured() bool {
+	return c.Facts.MediumSour.Value || c.Facts.Medium.Value == facts.Sour
+}
+
+// rottenMedium says whether its medium was seen to be rotten or worse, or is taken to be.
+func (c *composer) rottenMedium() bool {
+	m := c.Facts.Medium
+	if m.Known {
+		return among(m.Value, facts.Rotten, facts.Sour, facts.Infested)
+	}
+	return c.soured() || c.Facts.MediumBad.Value || c.has(cause.MediumCollapsed)
+}
+
+// keepsLeaves says whether it only slows down while it rests.
+func (c *composer) keepsLeaves() bool {
+	return c.kind.HowItRests() == plant.RestSlows && c.kind.WaterLow != plant.NoWater && c.kind.WaterLow != ""
+}
+
+// restHold waits until growth is seen, at the latest to the month after its rest.
+func (c *composer) restHold(d int) hold {
+	wakes := time.March
+	switch {
+	case c.kind.ID == "lithops-hybrid":
+		wakes = time.May
+	case c.kind.RestKind == "summer":
+		wakes = time.September
+	}
+	if c.has(cause.Dormancy) || c.Facts.Resting.Value {
+		return hold{reason: "rest", seen: newGrowth}
+	}
+	return hold{reason: "rest", day: c.dayOfMonth(d, wakes), beside: growth}
+}
+
+// seasonFrom is the day of its month from which a season has begun for certain.
+const seasonFrom = 10
+
+// dayOfMonth is the day of the plan on which a season that begins in a month of the north
+// has begun next.
+func (c *composer) dayOfMonth(d int, month time.Month) int {
+	for n := d; n < d+370; n++ {
+		if (c.On+day.Day(n)).Time().Day() == seasonFrom && c.month(n) == month {
+			return n
+		}
+	}
+	return d
+}
+
+// outOfRange says whether it is too warm or too cold to disturb its roots. Rot that
+// lives does not wait for the weather.
+func (c *composer) outOfRange() bool {
+	if c.rotLives || c.Choices.Override.Value {
+		return false
+	}
+	if c.has(cause.ColdInjury, cause.HeatStress) {
+		return true
+	}
+	most := c.kind.Temperature[2]
+	if !c.dry && !c.airRooted {
+		most = min(most, hotC)
+	}
+	return c.named && (c.airC < c.kind.Temperature[0] || c.airC > most)
+}
+
+// hotC is the warmth above which roots are not disturbed, °C (common practice).
+const hotC = 30
+
+// bloomKept says whether flowers stay and the roots wait for the last of them: where
+// the carer keeps them, and of itself where nothing grave asks for the work.
+func (c *composer) bloomKept() bool {
+	f := c.Facts
+	inBloom := f.Spikes.Or(0) > 0 || f.Buds.Value || f.Flowers.Value
+	if !inBloom || c.has(cause.BloomDrain) || c.cutsBloom() {
+		return false
+	}
+	return c.Choices.Spikes.Keeps() || !c.grave()
+}
+
+// cutsBloom says whether the carer lets the flowers go.
+func (c *composer) cutsBloom() bool { return among(c.Choices.Spikes, "cut", "off today", "keep one") }
+
+// grave says whether something asks for root work that flowers do not hold up.
+func (c *composer) grave() bool {
+	return slices.ContainsFunc(c.Causes, func(id cause.ID) bool {
+		mild := id == cause.PotBound || id == cause.Congested ||
+			id == cause.MediumCollapsed && c.Facts.Medium.Value == facts.Tired
+		return !mild
+	})
+}
+
+// seasonal are causes whose root work waits for a season, unless it stands wet.
+var seasonal = []cause.ID{cause.PotTooBig, cause.NoDrainage, cause.BaseBuried, cause.Congested}
+
+// asksForSeason says whether what asks for root work can wait for spring.
+func (c *composer) asksForSeason() bool {
+	wet := among(c.moist, facts.Wet, facts.Soaked)
+	wished := among(c.Wish, treatment.Refresh, treatment.SetupChange, treatment.PartWish)
+	mild := c.only(append(slices.Clone(seasonal), cause.PotBound, cause.MediumCollapsed)...)
+	return wished && !c.grave() || mild && !c.rottenMedium() && !(wet && c.has(seasonal...)) ||
+		c.root != nil && c.root.season && !c.grave2()
+}
+
+// outOfSeason says whether what is asked for waits for its season: wishes, a larger
+// pot, a tired medium; never a plant that is limp, has few roots, or grows.
+func (c *composer) outOfSeason(d int) bool {
+	if c.limp || c.roots < 0.5 || c.phase(d) == "growing" || c.anyMonth() {
+		return false
+	}
+	if !c.asksForSeason() {
+		return false
+	}
+	m := c.month(d)
+	if c.repotsIn("autumn") {
+		return m != time.September && m != time.October
+	}
+	return m < time.March || m > time.August
+}
+
+// grave2 says whether another cause than those of a season asks for the root work.
+func (c *composer) grave2() bool {
+	return slices.ContainsFunc(c.asks, func(id cause.ID) bool {
+		return id != "" && id != cause.PotBound && !slices.Contains(seasonal, id) &&
+			!(id == cause.MediumCollapsed && !c.rottenMedium())
+	})
+}
+
+// anyMonth says whether its kind may be unpotted in any month, or its roots never stop.
+func (c *composer) anyMonth() bool {
+	warm := c.airC >= 18 && (c.habitID == treatment.Monopodial && !c.airRooted ||
+		c.habitID == treatment.JewelOrchid || c.bulbless)
+	return warm || c.repotsIn("any")
+}
+
+func (c *composer) repotsIn(when string) bool { return slices.Contains(c.kind.RepotWhen, when) }
+
+// seasonHold waits for the first of its season, or for what its kind names.
+func (c *composer) seasonHold(d int) hold {
+	switch {
+	case c.repotsIn("autumn"):
+		return hold{
+			reason: "season", day: c.dayOfMonth(d, time.September),
+			beside: gate.Gate{gate.In(time.September, time.October)},
+		}
+	case c.repotsIn("new-roots"):
+		return hold{reason: "season", seen: gate.Gate{gate.See(gate.NewRoot)}}
+	default:
+		return hold{
+			reason: "season", day: c.dayOfMonth(d, time.March), beside: gate.Gate{gate.In(gate.Spring()...)},
+		}
+	}
 }
 
 // newcomerNow says whether a newcomer is worked on at once: by the carer's
@@ -112,48 +281,30 @@ func (c *composer) rotAsks() bool {
 		slices.ContainsFunc(c.asks, func(id cause.ID) bool { return slices.Contains(treatment.Rots(), id) })
 }
 
-// overrides says whether the root sitting cannot wait, whatever holds it.
-func (c *composer) overrides() bool {
-	rot := c.rotLives &&
-		slices.ContainsFunc(c.asks, func(id cause.ID) bool { return slices.Contains(treatment.Rots(), id) })
-	drowned := c.Facts.MediumSour.Value || c.Facts.Medium.Value == facts.Sour ||
-		c.has(cause.NoDrainage) && c.limp && !c.thirsty
-	return rot || c.has(cause.RootMealybug) || drowned || c.Choices.Override.Value
-}
-
 // dateRoots finds the day of the root sitting, or what it waits for.
 func (c *composer) dateRoots() {
 	if c.root == nil && !c.change {
 		return
 	}
-	c.sat = 0
-	if c.heldOn(0) || c.waitsFirst() {
+	switch {
+	case c.waitsForRoots():
+		c.wait("", onNewRoot)
+		return
+	case c.thirsty && !c.rotsBelow() && (restingDry(c.subject) || c.asleep() || c.firstRoots()):
+		waits := gate.Gate{gate.FirmFor(1)}
+		if c.resting() {
+			waits = waits.With(growth...)
+		}
+		c.wait("thirst", waits)
 		return
 	}
-	c.sat = c.readyOn()
-	if c.sat > 0 && c.heldOn(c.sat) { // by then it would be held
+	if c.heldUntil(c.readyOn()) {
 		return
 	}
 	c.preWater()
 	if c.change && c.school == treatment.ClayPot && !c.rotsBelow() {
 		c.sat = max(c.sat, 1) // the clay is baked and soaked for a day
 	}
-}
-
-// waitsFirst lets root work wait for its season, for new roots, or until it is
-// firm, and says whether it does.
-func (c *composer) waitsFirst() bool {
-	switch {
-	case !c.overrides() && c.root != nil && c.root.season && !c.growing():
-		c.wait("season", c.rootSeason())
-	case c.waitsForRoots():
-		c.wait("", onNewRoot)
-	case c.thirsty && !c.rotsBelow() && (restingDry(c.subject) || c.asleep() || c.firstRoots()):
-		c.wait("thirst", gate.Gate{gate.FirmFor(1)})
-	default:
-		return false
-	}
-	return true
 }
 
 // readyOn is the first day on which nothing in the plant itself speaks against
@@ -166,7 +317,11 @@ func (c *composer) readyOn() (d int) {
 		return d
 	}
 	if c.thirsty {
-		d = max(d, c.drinks()+4)
+		days := 4
+		if c.roots < 0.25 {
+			days = 1
+		}
+		d = max(d, c.drinks()+days)
 	}
 	if last := c.Facts.LastSitting; last.Known {
 		d = max(d, betweenSittings-int(last.Value))
@@ -174,24 +329,41 @@ func (c *composer) readyOn() (d int) {
 	return d
 }
 
-// heldOn lets the root sitting wait for all that holds it on a day, and says
-// whether something does.
-func (c *composer) heldOn(d int) bool {
+// heldUntil puts the root sitting on the first day from one on which nothing holds it,
+// or behind what must be seen first; it says whether it waits for something seen.
+func (c *composer) heldUntil(d int) bool {
 	var reasons []string
-	var waits gate.Gate
-	if !c.overrides() {
+	var waits, beside gate.Gate
+	if c.thirsty && !c.rotsBelow() && d > 1 {
+		reasons = append(reasons, "thirst")
+	}
+	const rounds = 6 // each hold moves the day once, and there are no more of them
+	for range rounds {
+		next := d
 		for _, h := range c.holds(d) {
-			reasons, waits = append(reasons, h.reason), waits.With(h.gate...)
+			if !slices.Contains(reasons, h.reason) {
+				reasons = append(reasons, h.reason)
+				waits, beside = waits.With(h.seen...), beside.With(h.beside...)
+			}
+			next = max(next, h.day)
 		}
+		if c.root != nil && c.root.lateWinter && !among(c.month(d), gate.LateWinter()...) {
+			next = max(next, c.dayOfMonth(d, time.February))
+		}
+		if next == d {
+			break
+		}
+		d = next
 	}
-	late := d == 0 && c.root != nil && c.root.lateWinter
-	if late {
-		waits = gate.Gate{gate.In(gate.LateWinter()...)}.With(waits...)
-	}
-	if !late && len(reasons) == 0 {
+	c.held = strings.Join(reasons, ", ")
+	if len(waits) == 0 {
+		c.sat = d
 		return false
 	}
-	c.wait(strings.Join(slices.Compact(reasons), ", "), waits)
+	if d > 0 {
+		waits = gate.Gate{gate.OnDay(d)}.With(waits...)
+	}
+	c.wait(c.held, waits.With(beside...))
 	return true
 }
 
@@ -211,25 +383,6 @@ func (x *subject) drinks() int {
 }
 
 func (c *composer) wait(reason string, waits gate.Gate) {
-	if last := c.Facts.LastSitting; last.Known && last.Value < betweenSittings {
-		days := max(newcomerDays, betweenSittings-int(last.Value))
-		waits = slices.DeleteFunc(slices.Clone(waits), func(g gate.Condition) bool { return g.Since == facts.Came })
-		waits = gate.Gate{gate.OnDay(days)}.With(waits...)
-	}
-	growing := waits.Sees(gate.NewGrowth, gate.Growth, gate.NewRoot)
-	if c.kind.RestKind != "" && !growing {
-		waits = waits.With(gate.See(gate.Growth))
-	}
-	if c.has(cause.Dormancy) && !growing && c.kind.RestKind == "" {
-		waits = waits.With(gate.See(gate.NewGrowth))
-	}
-	if c.is(treatment.Woody, treatment.Palm) && !among(c.month(0), time.March, time.April, time.May) &&
-		!waitsForSeason(waits) {
-		waits = waits.With(gate.In(gate.Spring()...))
-	}
-	if c.thirsty && !c.rotsBelow() {
-		waits = waits.With(gate.FirmFor(1))
-	}
 	c.sat, c.held, c.gated = -1, reason, true
 	c.draft.gates = append(c.draft.gates, gated{waits: waits, held: reason, kind: "?"})
 }
@@ -237,18 +390,24 @@ func (c *composer) wait(reason string, waits gate.Gate) {
 // preWater waters a thirsty medium through the day before a ball is lifted
 // whole; the sitting is a day later then.
 func (c *composer) preWater() {
-	r := c.root
-	if r == nil || r.kind != wholeBall || c.sat != 0 || c.untied || c.thirsty ||
-		c.has(cause.NoDrainage, cause.Overwatering) ||
-		!c.overrides() && len(c.holds(1)) > 0 { // a day later it would be held
+	if !c.liftsWhole() || c.sat != 0 {
 		return
 	}
+	r := c.root
+	if c.untied || c.thirsty || c.has(cause.NoDrainage, cause.Overwatering) || len(c.holds(1)) > 0 {
+		return // a day later it would be held
+	}
 	wants := among(c.moist, facts.Due, facts.Dry)
-	bound := r.bound && c.growing() && !among(c.moist, facts.Wet, facts.Soaked)
+	bound := (r.bound || r.part) && c.growing() && !among(c.moist, facts.Wet, facts.Soaked)
 	if (wants || bound) && c.bearsPreWater(wants) {
 		c.draft.at(0, rankSoak, do(treatment.PreWater))
 		c.sat = 1
 	}
+}
+
+// liftsWhole says whether the ball is lifted whole, or parted whole.
+func (c *composer) liftsWhole() bool {
+	return c.root != nil && (c.root.kind == wholeBall || c.root.part && c.partsWhole())
 }
 
 // bearsPreWater says whether water a day before harms nothing in the pot.
@@ -276,7 +435,31 @@ func (c *composer) drink() {
 	case c.habitID == treatment.Bromeliad:
 		c.add(plain{day: 0, step: do(treatment.CupFill, share(0.25), water("low-mineral"))})
 		c.add(plain{day: 0, step: do(treatment.FirstWater, how("light"))})
+	case c.habitID == treatment.AirPlant:
+		c.airSoaks()
+	case c.untied:
+		c.add(plain{day: c.drinks(), step: do(treatment.Soak, how("dip"))})
+		c.add(plain{day: c.drinks() + 1, step: do(treatment.WetRoots, every(1, gate.Gate{gate.FirmFor(7)}))})
 	default:
 		c.add(plain{day: c.drinks(), step: do(treatment.Soak)})
 	}
+}
+
+// airSoaks soaks an air plant that is thirsty, every third day five times, then weekly,
+// each time shaken and dried upside down.
+func (c *composer) airSoaks() { soaksOfAir(c.agenda, "") }
+
+// soaksOfAir is that item of a recipe. One with a hollow base is only dipped, and drained
+// head down.
+func soaksOfAir(a *agenda, id cause.ID) {
+	soak := func(day int, opts ...option) {
+		a.add(plain{cause: id, day: day, step: do(treatment.Soak, opts...)})
+		dry := do(treatment.CrownDry, opts...)
+		dry.Params.Hours, dry.Params.How = treatment.Number{}, "upside down"
+		a.add(plain{cause: id, day: day, step: dry})
+	}
+	d := a.drinks()
+	soak(d, with(func(p *treatment.Params) { p.Hours = num(3) }))
+	soak(d+3, with(func(p *treatment.Params) { p.Hours = num(0.5) }), every(3, toDay(d+15)))
+	soak(d+20, with(func(p *treatment.Params) { p.Hours = num(0.5) }), every(7, toDay(d+62)))
 }

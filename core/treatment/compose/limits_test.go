@@ -129,16 +129,35 @@ func TestRootSittingsAreHeldFromTheirLimitOn(t *testing.T) {
 			`{"kind":"monstera-deliciosa","causes":["pot-bound"],"on":"2026-05-01",` +
 				`"place":{"warmthC":12}}`, "temp"},
 		{"a room too hot", `{"kind":"monstera-deliciosa","causes":["pot-bound"],"on":"2026-05-01",` +
-			`"place":{"warmthC":32}}`,
+			`"place":{"warmthC":30}}`,
 			`{"kind":"monstera-deliciosa","causes":["pot-bound"],"on":"2026-05-01",` +
-				`"place":{"warmthC":36}}`, "temp"},
+				`"place":{"warmthC":30.5}}`, "temp"},
+		{"few roots do not wait", `{"kind":"monstera-deliciosa","causes":["dry-root-loss"],"on":"2026-05-01",` +
+			`"answers":{"newcomerDays":3,"liveRoots":24,"deadRoots":76}}`,
+			`{"kind":"monstera-deliciosa","causes":["dry-root-loss"],"on":"2026-05-01",` +
+				`"answers":{"newcomerDays":3,"liveRoots":25,"deadRoots":75}}`, "newcomer"},
+		{"a shrivelled plant does not wait", `{"kind":"cattleya-mini-hybrid","causes":["dry-root-loss"],` +
+			`"on":"2026-05-01","answers":{"newcomerDays":3,"reserves":"shrivelled","liveRoots":49,"deadRoots":51}}`,
+			`{"kind":"cattleya-mini-hybrid","causes":["dry-root-loss"],` +
+				`"on":"2026-05-01","answers":{"newcomerDays":3,"reserves":"shrivelled","liveRoots":50,"deadRoots":50}}`,
+			"newcomer"},
+		{"a rotten medium does not wait", `{"kind":"monstera-deliciosa","causes":["pot-bound"],"on":"2026-05-01",` +
+			`"answers":{"newcomerDays":3,"medium":"rotten"}}`,
+			`{"kind":"monstera-deliciosa","causes":["pot-bound"],"on":"2026-05-01",` +
+				`"answers":{"newcomerDays":3,"medium":"tired"}}`, "newcomer"},
+		{"a moth orchid in the warmth needs no tip", `{"kind":"phalaenopsis-hybrid","causes":["dry-root-loss"],` +
+			`"on":"2026-12-10","answers":{"liveTips":0,"liveRoots":6,"deadRoots":4},"place":{"warmthC":18}}`,
+			`{"kind":"phalaenopsis-hybrid","causes":["dry-root-loss"],` +
+				`"on":"2026-12-10","answers":{"liveTips":0,"liveRoots":6,"deadRoots":4},"place":{"warmthC":17.5}}`, "tips"},
+		{"a cactus sleeps from November", `{"kind":"mammillaria-hahniana","causes":["pot-bound"],"on":"2026-10-31"}`,
+			`{"kind":"mammillaria-hahniana","causes":["pot-bound"],"on":"2026-11-01"}`, "rest"},
 		{"a bloom that is kept", `{"kind":"phalaenopsis-hybrid","causes":["medium-collapsed"],` +
 			`"on":"2026-05-01","answers":{"spikes":1,"liveTips":2}}`,
 			`{"kind":"phalaenopsis-hybrid","causes":["medium-collapsed"],"on":"2026-05-01",` +
 				`"answers":{"spikes":1,"liveTips":2},"choices":{"spikes":"keep"}}`, "bloom"},
-		{"no tip out of season", `{"kind":"phalaenopsis-hybrid","causes":["medium-collapsed"],` +
+		{"no tip out of season", `{"kind":"cattleya-mini-hybrid","causes":["medium-collapsed"],` +
 			`"on":"2026-12-10","answers":{"liveTips":1}}`,
-			`{"kind":"phalaenopsis-hybrid","causes":["medium-collapsed"],"on":"2026-12-10",` +
+			`{"kind":"cattleya-mini-hybrid","causes":["medium-collapsed"],"on":"2026-12-10",` +
 				`"answers":{"liveTips":0}}`, "tips"},
 		{"a tree in winter", `{"kind":"ficus-lyrata","causes":["pot-bound"],"on":"2026-10-31"}`,
 			`{"kind":"ficus-lyrata","causes":["pot-bound"],"on":"2026-11-01"}`, "season"},

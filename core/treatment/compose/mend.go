@@ -121,6 +121,7 @@ var guards = []guard{
 				},
 				h.seat,
 			)
+			in = in && !(h.step.Op == treatment.Loosen && h.c.untied)
 			return dropIf(
 				!in && !(h.step.Op == treatment.TopDress && h.seat == facts.InBasket),
 				"it stands in no pot",
@@ -132,6 +133,9 @@ var guards = []guard{
 		ops(treatment.TrimBranch),
 		func(h *here) verdict { return dropIf(!h.c.branchable(), "its kind does not branch when it is cut") },
 	},
+	{treatment.NeverCutGraft, ops(treatment.Behead), func(h *here) verdict {
+		return dropIf(h.c.trait(plant.Grafted), "its top has no roots of its own: only grafting it again saves it")
+	}},
 	{treatment.NeverCutNothingRegrows, ops(treatment.CutRot, treatment.Behead), func(h *here) verdict {
 		return dropIf(!h.c.cuttable(h.step), "nothing would grow again from below the cut")
 	}},

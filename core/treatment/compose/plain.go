@@ -5,6 +5,7 @@ import (
 	"slices"
 
 	"tendermend/core/cause"
+	"tendermend/core/facts"
 	"tendermend/core/gate"
 	"tendermend/core/treatment"
 )
@@ -21,6 +22,8 @@ var placings = map[treatment.OperatorID]placing{
 	treatment.Flush:       placeFlush,
 	treatment.HoldWater:   func(c *composer, _ *plain) bool { return c.sitsOnDay() && c.sat == 0 },
 	treatment.ShadeIt:     placeShade,
+	treatment.Temper:      placeWarmth,
+	treatment.Brighten:    placeBrighten,
 	treatment.Refill:      func(c *composer, p *plain) bool { c.refilled(*p); return true },
 	treatment.TrimBranch:  func(c *composer, p *plain) bool { c.trimmed(*p); return true },
 	treatment.TakeOffset:  placeOffset,
@@ -59,6 +62,9 @@ func (c *composer) plainSteps() {
 // placeWater leaves out water that the root sitting brings, or that a piece must not
 // have, and waters with better water.
 func placeWater(c *composer, p *plain) bool {
+	if p.cause == cause.Dormancy {
+		return false // its rest has its own rule
+	}
 	dated, isDue := c.sitsOnDay(), p.gate.Same(due)
 	switch {
 	case dated && (isDue || len(p.gate) == 0 && p.day >= c.sat && p.day <= c.sat+14):
@@ -77,9 +83,36 @@ func placeWater(c *composer, p *plain) bool {
 func placeFlush(c *composer, p *plain) bool {
 	p.step.Params.Water = cmp.Or(c.betterWater(), treatment.LowMineral)
 	p.step.Params.ML = num(3 * float64(int(PotML(c.potWidth(), c.shape(c.potWidth())))))
-	if c.sitsOnDay() && len(p.gate) == 0 && p.day <= c.sat+28 {
+	if c.sitsOnDay() && p.day >= c.sat-14 {
 		c.leave(string(p.step.Op), "the fresh mix does it")
 		return true
+	}
+	if c.thirsty && p.day < drinkDays {
+		p.day = drinkDays // it is soaked first
+	}
+	if c.has(cause.Overwatering) && !c.thirsty && len(p.gate) == 0 && p.day < drinkDays {
+		p.day, p.gate = -1, due // it is drowned already
+	}
+	return false
+}
+
+// placeWarmth gives a rest the warmth that its kind's row names.
+func placeWarmth(c *composer, p *plain) bool {
+	if warm, named := c.restC(); named && p.step.Params.How == "rest" {
+		p.step.Params.ToC = num(warm)
+	}
+	return false
+}
+
+// placeBrighten lets light wait for a burn to heal, and for roots that were worked on.
+func placeBrighten(c *composer, p *plain) bool {
+	burnt := c.has(cause.SunScorch, cause.LampBurn)
+	if burnt && p.cause != cause.SunScorch && p.cause != cause.LampBurn {
+		c.leave(string(p.step.Op), "it is burnt: light rises as its burn allows")
+		return true
+	}
+	if burnt && (c.root != nil || c.change) && len(p.gate) > 0 {
+		p.gate = p.gate.With(gate.DaysSince(facts.SatRoots, 28), gate.See(gate.Growth))
 	}
 	return false
 }
@@ -94,15 +127,19 @@ func placeShade(_ *composer, p *plain) bool {
 // placeOffset takes an offset off now where the carer chose so and the mother fails,
 // else when it is ripe.
 func placeOffset(c *composer, p *plain) bool {
-	steps := append(c.cutting(p.step), c.labelled()...)
+	if !c.mayOffset() {
+		c.leave(string(p.step.Op), "its kind makes no offsets that are taken; what drains it is looked for again")
+		c.draft.at(14, rankLook, do(treatment.Look))
+		return true
+	}
 	now := c.Choices.Plantlets.Now() && c.has(cause.OffsetDrain) && len(c.travels()) == 0
 	switch {
 	case now && !c.sitsOnDay():
-		c.draft.sit(treatment.PiecesSit, 0, rankPieces, steps...)
+		c.offsetNow(p.step)
 	case c.Choices.Plantlets == treatment.SideStay:
 		c.leave(string(p.step.Op), "the carer lets it stay")
 	default:
-		c.draft.hold(treatment.PiecesSit, p.gate, "", steps...)
+		c.partOffset(p.step, p.gate)
 	}
 	return true
 }

@@ -62,7 +62,7 @@ func (c *composer) bears(op treatment.OperatorID) bool {
 	case treatment.Soap:
 		return !c.trait(plant.SoapTender, plant.PowderBloom) && c.habitID != treatment.Begonia
 	case treatment.Oil:
-		return !c.trait(plant.OilTender, plant.PowderBloom, plant.Fuzzy)
+		return !c.trait(plant.OilTender, plant.PowderBloom, plant.Fuzzy) && c.takesOil()
 	case treatment.Alcohol, treatment.Scrape:
 		return !c.trait(plant.PowderBloom)
 	case treatment.Predators:
@@ -206,17 +206,47 @@ type clock struct {
 	cold                     bool
 }
 
-// between is how many days lie between two treatments with a product: a label
-// product comes once a week at most, every fifth day against mites that hide in
-// tips (common practice; the label decides).
-func (k clock) between(op treatment.OperatorID, pests ...cause.ID) int {
+// floors are the days that lie between two treatments with a product at least, whatever
+// the clock of the pest wishes (common practice; the label stands above it).
+var floors = map[treatment.OperatorID]int{
+	treatment.WashDown: 2, treatment.Soap: 5, treatment.Oil: 7, treatment.Alcohol: 3, treatment.Earth: 7,
+	treatment.LabelDrug: 7,
+}
+
+const (
+	oilTenderDays = 10 // between two oils on epiphytes, rhizomes and palms (common practice)
+	miteWashDays  = 3  // between two washes against mites (common practice)
+	mostSoaps     = 6  // in a row, before two weeks of water alone (common practice)
+	soapRest      = 14
+	mostOils      = 3 // in any four weeks (common practice)
+	oilWindow     = 28
+)
+
+// floorOf is the least number of days between two treatments with a product here.
+func (c *composer) floorOf(op treatment.OperatorID, pests ...cause.ID) int {
 	switch {
-	case op != treatment.LabelDrug:
-		return k.interval
-	case slices.Contains(pests, cause.BroadMite):
-		return max(k.interval, 5)
+	case op == treatment.Oil && (c.epiphyte || c.is(treatment.Rhizomatous, treatment.Palm)):
+		return oilTenderDays
+	case op == treatment.WashDown && slices.ContainsFunc(pests, mites):
+		return miteWashDays
 	}
-	return max(k.interval, 7)
+	return floors[op]
+}
+
+func mites(p cause.ID) bool { return among(p, cause.SpiderMite, cause.FlatMite, cause.BroadMite) }
+
+// between is how many days lie between two treatments with a product.
+func (c *composer) between(k clock, op treatment.OperatorID, pests ...cause.ID) int {
+	return max(k.interval, c.floorOf(op, pests...))
+}
+
+// takesOil says whether nothing about it speaks against oil now: tanks, air plants, buds,
+// root tips, heat and cold.
+func (c *composer) takesOil() bool {
+	f := c.Facts
+	inBloom := (f.Spikes.Or(0) > 0 || f.Buds.Value || f.Flowers.Value) && !c.stripsFlowers()
+	return !c.is(treatment.Bromeliad, treatment.AirPlant) && !inBloom && !(c.orchid && c.tips) &&
+		c.airC >= 10 && c.airC <= 28
 }
 
 // coldInterval and coldDays are used where it is too cold to time a pest.

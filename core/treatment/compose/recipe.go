@@ -67,6 +67,8 @@ type agenda struct {
 	leaf    *leafWork
 	pieces  *pieceWork
 	neck    bool // the top is taken off and rooted again
+	top     bool // what is left is a cutting
+	severed bool // and nothing has to be cut for it
 	pests   []cause.ID
 	strip   bool
 	rest    bool // the orchid rests first
@@ -172,6 +174,7 @@ func notBefore(day int) rootOption     { return func(w *rootWork) { w.later = da
 // most thorough of them, with all that each wants.
 func (a *agenda) wants(w rootWork, c cause.ID) {
 	a.asks = append(a.asks, c)
+	w.scald = w.scald || c == cause.MediumCollapsed && a.has(cause.Mealybug)
 	if w.kind == wholeBall && a.mustWash(c) {
 		w.kind, w.scald = washRoots, true
 		w.falls = w.falls || a.is(treatment.Palm, treatment.Cycad)

@@ -31,8 +31,8 @@ var feedingRecipes = []recipe{
 		},
 	},
 	{cause.WaterQuality, all, []item{at(0, t.Flush), at(1, t.ByRule, water("low-mineral")), at(28, t.Look)}},
-	{cause.Fluoride, all, []item{at(0, t.ByRule, water("low-mineral, without fluoride")), at(28, t.Look)}},
-	{cause.Chlorine, all, []item{at(0, t.ByRule, water("stood for a day or filtered")), at(28, t.Look)}},
+	{cause.Fluoride, all, []item{at(0, t.ByRule, water(noFluoride)), at(28, t.Look)}},
+	{cause.Chlorine, all, []item{at(0, t.ByRule, water(stoodWater)), at(28, t.Look)}},
 	{
 		cause.SoftenedWater,
 		all,

@@ -12,9 +12,25 @@ var lifeRecipes = []recipe{
 	// a plant's life
 	{cause.OldLeaf, all, []item{at(0, t.PullDead), at(14, t.Look)}},
 	{cause.Breakage, all, []item{at(0, t.Stake, what("tie or clean a torn stem")), at(14, t.Look)}},
-	{cause.AnimalDamage, all, []item{at(0, t.PullDead, what("tidy torn parts, and out of reach")), at(14, t.Look)}},
+	{
+		cause.AnimalDamage,
+		all,
+		[]item{given(poisonous, at(0, t.Aid)), at(0, t.PullDead, organ("torn"), what("torn parts")), at(14, t.Look)},
+	},
 	{cause.RegulatorDwarfed, all, []item{at(28, t.Look)}},
-	{cause.Dormancy, all, []item{at(28, t.Look, every(28, growth), note("soft means rot: act"))}},
+	{
+		cause.Dormancy,
+		all,
+		[]item{
+			restWater,
+			given(restsCool, at(0, t.Temper, restWarmth)),
+			at(0, t.HoldFeed, until(newGrowth)),
+			at(28, t.Look, every(28, growth), note("firm, or soft: soft means rot, act")),
+			given(wakesDry, when(newGrowth, t.FirstWater, how("light"), with(func(p *t.Params) { p.ML = num(20) }))),
+			when(newGrowth, t.Brighten, share(0.25), every(3, bestLight)),
+			when(gate.Gate{gate.DaysSince(facts.Planned, 28), gate.Count(gate.NewLeaf, 2, 0)}, t.FeedIt, share(0.25)),
+		},
+	},
 	{
 		cause.WokenEarly,
 		all,
@@ -56,9 +72,10 @@ var lifeRecipes = []recipe{
 	{
 		cause.Girdled,
 		all,
-		[]item{at(0, t.Stake, what("the tie or wire cut away first")), at(14, t.Look, every(14, toDay(84)))},
+		[]item{at(0, t.Untie), given(stakeable, at(0, t.Stake, what("loosely, beside "+
+			"it"))), at(14, t.Look, every(14, toDay(84)))},
 	},
-	{cause.Nectar, all, []item{at(14, t.Look, note("ants: look for scale"))}},
+	{cause.Nectar, all, []item{at(14, t.Look, note("are there ants? Then look for scale"))}},
 	{
 		cause.Guttation,
 		all,

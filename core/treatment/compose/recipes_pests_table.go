@@ -33,6 +33,7 @@ var pestRecipes = []recipe{
 		all,
 		spots,
 	}, {cause.FungalSpot, all, spots}, {cause.Anthracnose, all, spots}, {cause.Rust, all, spots},
+	{cause.GreyMould, fromBelow, join(spots, []item{when(due, t.BottomWater, what("in the morning"))})},
 	{cause.GreyMould, all, spots}, {cause.LeafNematode, all, spots}, {cause.PowderyMildew, all, spots},
 	{cause.Acidovorax, all, []item{at(0, t.Air), at(0, t.ByRule, what("medium only, morning")), leaves(false, 0),
 		at(
@@ -45,7 +46,19 @@ var pestRecipes = []recipe{
 	{cause.SprayInjury, all, []item{at(0, t.RinseOff), at(0, t.CrownDry), at(0, t.ShadeIt), at(14, t.Look)}},
 	{
 		cause.Virus,
+		kept,
+		[]item{at(0, t.KeepApart), at(1, t.ByRule), at(28, t.Look, every(365, toDay(730)))},
+	},
+	{
+		cause.Virus,
 		all,
-		[]item{at(0, t.VirusTest), at(0, t.KeepApart), at(1, t.ByRule), at(28, t.Look, every(90, toDay(365)))},
+		[]item{
+			at(0, t.VirusTest),
+			at(0, t.KeepApart),
+			at(1, t.ByRule),
+			at(28, t.Look, every(28, toDay(84))),
+			at(90, t.VirusTest),
+			at(91, t.Look, what(keepOrDiscard), note("both tests are read")),
+		},
 	},
 }

@@ -2,6 +2,7 @@ package compose
 
 import (
 	"tendermend/core/cause"
+	"tendermend/core/gate"
 	t "tendermend/core/treatment"
 )
 
@@ -13,7 +14,11 @@ var placeRecipes = []recipe{
 		staked)}},
 	{cause.MediumCollapsed, func(x *subject) bool { return x.habitID == t.Fern && x.epiphyte }, []item{roots(washRoots)}},
 	{cause.MediumCollapsed, on(t.JewelOrchid), []item{roots(wholeBall, withTips)}},
-	{cause.MediumCollapsed, all, []item{roots(wholeBall)}},
+	{cause.MediumCollapsed, on(t.Fern, t.BulbPlant), []item{roots(wholeBall)}},
+	{cause.MediumCollapsed, on(t.SucculentRosette, t.UprightSucculent, t.TrailingSucculent, t.Cactus),
+		[]item{roots(washRoots, washedDry)}},
+	{cause.MediumCollapsed, on(t.Palm, t.Cycad), []item{roots(washRoots, whatFalls)}},
+	{cause.MediumCollapsed, all, []item{roots(washRoots)}},
 	{cause.PotTooBig, untied, []item{at(3, t.Look)}},
 	{cause.PotTooBig, all, []item{roots(wholeBall, inSeason, smaller)}},
 	{cause.PotBound, all, []item{roots(wholeBall, inSeason, potBound)}},
@@ -46,11 +51,26 @@ var placeRecipes = []recipe{
 			at(28, t.Look),
 		},
 	},
-	{cause.SunScorch, all, join([]item{at(0, t.ShadeIt)}, judged)},
-	{cause.LampBurn, all, join([]item{at(0, t.ShadeIt, what("lamp 30 cm or more away"))}, judged)},
+	{cause.SunScorch, all, join([]item{at(0, t.ShadeIt)}, judged, backToLight)},
+	{cause.LampBurn, all, join([]item{at(0, t.ShadeIt, what("with the lamp 30 cm or more away"))}, judged, backToLight)},
 	{cause.DryAir, on(t.SucculentRosette, t.Cactus, t.UprightSucculent), judged},
 	{cause.DryAir, all, join([]item{at(0, t.Humidify)}, judged)},
 	{cause.Draught, all, join([]item{at(0, t.Undraught)}, judged)},
+	{
+		cause.ColdInjury,
+		func(x *subject) bool { return x.leafless || x.habitID == t.UprightSucculent },
+		[]item{
+			at(0, t.Temper, with(func(p *t.Params) { p.ToC = num(16) })),
+			at(0, t.ShadeIt),
+			at(0, t.HoldFeed, until(growth)),
+			at(0, t.HoldWater, until(gate.Gate{gate.InRange(3), gate.See(gate.Growth)})),
+			at(3, t.Look, note("glassy or soft parts?")),
+			at(8, t.CutRot, organ(t.OnBody), with(func(p *t.Params) { p.BeyondCM, p.Cond = num(1), "parts are soft" })),
+			at(9, t.Look, note("is the cut dry and clean?")),
+			when(gate.Gate{gate.In(gate.Spring()...), gate.See(gate.Growth)}, t.FirstWater, how("light"),
+				with(func(p *t.Params) { p.ML = num(20) })),
+		},
+	},
 	{
 		cause.ColdInjury,
 		all,

@@ -36,6 +36,40 @@ var (
 	static = []item{at(14, t.Look, every(14, toDay(56)))}
 )
 
+// keepOrDiscard is the question that ends what nothing cures.
+const keepOrDiscard = "decide: keep it or discard it"
+
+// kept says whether the carer keeps a suspect.
+func kept(x *subject) bool { return x.Choices.Keep == t.SideKeep }
+
+// graftedKind says whether it lives on the roots of another.
+func graftedKind(x *subject) bool { return x.kind.Has(plant.Grafted) }
+
+// bareCane says whether it is a length of stem without leaves: only that is cut up.
+func bareCane(x *subject) bool {
+	return x.is(t.JewelOrchid, t.AroidVine, t.WaxVine) && x.Facts.PieceOf.Value == "stem"
+}
+
+// inMedium says whether it stands in a pot with a medium.
+func inMedium(x *subject) bool { return !x.untied && x.seat == "pot" && x.habitID != t.AirPlant }
+
+// bearsMist says whether moist air does it good.
+func bearsMist(x *subject) bool {
+	return !x.is(t.SucculentRosette, t.Cactus) && !x.any(t.LeafDiseases()) && !x.has(cause.Edema, cause.BroadMite)
+}
+
+// sunLover says whether its kind takes direct sun once it is used to it.
+func sunLover(x *subject) bool {
+	return x.named && (x.kind.Sun == plant.MorningSun || x.kind.Sun == plant.FullSun)
+}
+
+// backToLight is the way back after a burn: nothing before two weeks and a week without a
+// new mark, then a quarter at a time, and sun last.
+var backToLight = []item{
+	when(gate.Gate{gate.OnDay(14), gate.QuietFor(7, 0)}, t.Brighten, share(0.25), every(3, bestLight)),
+	given(sunLover, when(bestLight, t.Brighten, share(0.05), every(3, fullSun), what("sun"))),
+}
+
 const (
 	closed = plant.CoverClosed
 	open   = plant.CoverOpen
@@ -58,9 +92,24 @@ var recipes = slices.Concat(
 var wishes = map[t.Wish][]item{
 	t.SetupChange: {changeIt},
 	t.Propagate:   {pieces("wish", "tip", closed, t.TipCut)},
-	t.Refresh:     {roots(wholeBall, inSeason)},
-	t.PartWish:    {roots(washRoots, parted, inSeason)},
+	t.Refresh:     {refreshed},
+	t.PartWish:    {roots(washRoots, parted, inSeason, covered(closed))},
 	t.Prune:       {given(branching, at(0, t.TrimBranch)), at(28, t.Look)},
+}
+
+// refreshed gives fresh mix in the same way of growing and the same pot: palms and cycads
+// only on top, dry kinds with dry fingers, all others washed as far as their roots bear it.
+func refreshed(a *agenda, c cause.ID) {
+	switch {
+	case a.is(t.Palm, t.Cycad):
+		at(0, t.TopDress)(a, c)
+	case a.is(t.JewelOrchid, t.Fern, t.BulbPlant):
+		roots(wholeBall, inSeason)(a, c)
+	case a.dry:
+		roots(washRoots, inSeason, washedDry)(a, c)
+	default:
+		roots(washRoots, inSeason)(a, c)
+	}
 }
 
 // recipeFor gives the recipe of a cause for a plant; false when there is none.

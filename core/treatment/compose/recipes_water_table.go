@@ -2,6 +2,7 @@ package compose
 
 import (
 	"tendermend/core/cause"
+	"tendermend/core/gate"
 	t "tendermend/core/treatment"
 )
 
@@ -16,6 +17,7 @@ var waterRecipes = []recipe{
 			at(0, t.DrainSaucer),
 			at(0, t.HoldWater, until(due)),
 			given(limp, at(0, t.ShadeIt)),
+			given(inMedium, at(0, t.Loosen, what("surface"))),
 			at(0, t.Air),
 			at(3, t.Look),
 			at(7, t.Look, note("limp, smell or no better: plan for root rot")),
@@ -25,7 +27,7 @@ var waterRecipes = []recipe{
 	{cause.Springtail, all, []item{at(0, t.HoldWater, until(due)), at(3, t.Look), when(due, t.ByRule)}},
 	{cause.UnevenWater, all, []item{at(0, t.ByRule, every(3, twoLeaves)), at(14, t.Look, every(7, toDay(42)))}},
 	{cause.Edema, all, join([]item{at(0, t.Air), at(0, t.ByRule, what("morning"))}, judged)},
-	{cause.ColdWaterMarks, all, []item{at(0, t.ByRule, water("at room warmth, from below")), at(28, t.Look)}},
+	{cause.ColdWaterMarks, all, []item{at(0, t.ByRule, water("water at room warmth, from below")), at(28, t.Look)}},
 	{cause.CrownWet, all, []item{at(0, t.CrownDrain), at(0, t.CrownDry), at(1, t.Look, every(1, toDay(7)))}},
 	{
 		cause.CupFoul,
@@ -47,7 +49,22 @@ var waterRecipes = []recipe{
 	{
 		cause.Drought,
 		on(t.AirPlant),
-		[]item{at(0, t.Soak), at(0, t.ShadeIt), at(1, t.Look, every(1, toDay(4))), at(3, t.ByRule), at(5, t.PullDead)},
+		[]item{soaksOfAir, at(0, t.ShadeIt), at(1, t.Look, every(1, toDay(4))), at(5, t.PullDead)},
+	},
+	{
+		cause.Drought,
+		untied,
+		[]item{
+			at(0, t.Soak, how("dip")),
+			at(0, t.CrownDry),
+			at(0, t.ShadeIt, share(0.5)),
+			given(bearsMist, at(0, t.Humidify)),
+			at(0, t.HoldFeed, until(toDay(28))),
+			at(1, t.WetRoots, every(1, gate.Gate{gate.FirmFor(7)})),
+			at(1, t.Look, every(1, toDay(4))),
+			at(5, t.PullDead),
+			when(gate.Gate{gate.FirmFor(7)}, t.ByRule),
+		},
 	},
 	{
 		cause.Drought,
@@ -100,7 +117,7 @@ var waterRecipes = []recipe{
 			when(fedAgain, t.FeedIt, share(0.25)),
 		},
 	},
-	{cause.MediumRepels, on(t.AirPlant), []item{at(0, t.Soak)}},
+	{cause.MediumRepels, on(t.AirPlant), []item{soaksOfAir}},
 	{
 		cause.MediumRepels,
 		all,

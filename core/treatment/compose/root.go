@@ -5,9 +5,11 @@ import (
 	"fmt"
 	"math"
 	"slices"
+	"strings"
 
 	"tendermend/core/cause"
 	"tendermend/core/facts"
+	"tendermend/core/plant"
 	"tendermend/core/treatment"
 )
 
@@ -81,6 +83,9 @@ func (c *composer) place(kind treatment.SittingKind, ready, before, sitting, aft
 	c.draft.at(c.sat, rankBlade, before...)
 	c.draft.sit(kind, c.sat, rankRoot, sitting...)
 	c.draft.at(c.sat, rankAfter, after...)
+	if c.sat > 0 {
+		c.draft.heldTo(c.sat, c.held)
+	}
 }
 
 // following puts what comes days after the root sitting on its day, or behind
@@ -155,6 +160,9 @@ func (c *composer) unpotting(r rootWork, tray bool) []step {
 		how = "two persons"
 	}
 	out := []step{do(treatment.Unpot, with(func(p *treatment.Params) { p.To, p.How = to, how }))}
+	if r.part && c.partsWhole() {
+		return out // its soil stays on
+	}
 	out = append(out, c.mediumOff(r)...)
 	if c.Facts.Plug.Value {
 		out = append(out, do(treatment.RemovePlug))
@@ -176,13 +184,7 @@ func (c *composer) unpotting(r rootWork, tray bool) []step {
 
 // mediumOff takes the old medium off the roots, as the plant bears it.
 func (c *composer) mediumOff(r rootWork) []step {
-	wash := do(treatment.WashOff)
-	switch {
-	case r.falls:
-		wash.Params.How = "falls"
-	case r.dryWash || treatment.MineralSet().Has(c.habitID):
-		wash.Params.How = "dry"
-	}
+	wash := do(treatment.WashOff, how(c.washingWay(r)))
 	switch {
 	case r.moss && !c.untied && (c.badMedium() || c.any(treatment.Rots())):
 		return []step{wash, do(treatment.ClearMoss)}
@@ -192,6 +194,73 @@ func (c *composer) mediumOff(r rootWork) []step {
 		return nil
 	}
 	return []step{wash}
+}
+
+// partsWhole says whether a division keeps the old soil on: fine roots that are washed bare
+// are not made again.
+func (c *composer) partsWhole() bool {
+	return c.is(treatment.Rhizomatous, treatment.HerbClump, treatment.Fern, treatment.AroidVine, treatment.AroidClump) &&
+		!c.any(treatment.Rots()) && !c.has(cause.MediumCollapsed) && !c.rottenMedium()
+}
+
+// eachPart is how many growths a part keeps at least (growers' books, from memory).
+func (c *composer) eachPart() float64 {
+	for _, kin := range []struct {
+		prefix string
+		n      float64
+	}{{"pleione", 1}, {"calanthe-vestita", 1}, {"thunia", 1}, {"catasetum", 2}, {"cycnoches", 2}, {"mormodes", 2},
+		{"clowesia", 2}} {
+		if strings.HasPrefix(c.kind.ID, kin.prefix) {
+			return kin.n
+		}
+	}
+	return 3
+}
+
+const mostParts = 3
+
+// parts is into how many it is divided: none is told where rot decides it.
+func (c *composer) parts(r rootWork) float64 {
+	if r.cut != "" && !among(c.Wish, treatment.PartWish, treatment.Propagate) {
+		return 0
+	}
+	if g := c.Facts.Growths; g.Known && c.is(treatment.Sympodial, treatment.WinterDeciduous, treatment.Rhizomatous) {
+		return max(2, min(mostParts, math.Floor(g.Value/c.eachPart())))
+	}
+	return 2
+}
+
+// washHow is how much of a bad mix goes, as far as its roots bear it: all, two thirds, the
+// outer half, or only what drops (growers' practice).
+func (c *composer) washHow() string {
+	sulks := c.trait(plant.SulksMoved) || !c.growing()
+	switch {
+	case c.is(treatment.Palm, treatment.Cycad), strings.HasPrefix(c.kind.ID, "nepenthes"),
+		c.habitID == treatment.Monopodial && c.trait(plant.Brittle), c.habitID == treatment.Woody && sulks:
+		return "falls"
+	case c.is(treatment.Rhizomatous, treatment.Begonia, treatment.Gesneriad):
+		return "half"
+	case c.orchid, c.is(treatment.WaxVine, treatment.Bromeliad, treatment.Carnivore),
+		strings.HasPrefix(c.kind.ID, "anthurium"), c.habitID == treatment.Fern && c.epiphyte:
+		return "all"
+	}
+	return "two thirds"
+}
+
+// washingWay is how the old medium comes off: what falls, dry, wet, or as roots allow.
+func (c *composer) washingWay(r rootWork) string {
+	dry := r.dryWash || treatment.MineralSet().Has(c.habitID)
+	switch {
+	case r.falls:
+		return "falls"
+	case dry && c.has(cause.RootMealybug):
+		return "wet"
+	case dry:
+		return "dry"
+	case !c.any(treatment.Rots()) && !c.has(cause.RootMealybug, cause.RootGrub) && c.roots >= 0.5:
+		return c.washHow()
+	}
+	return ""
 }
 
 // cleaning cuts rot out, divides, rinses and dries.
@@ -208,12 +277,16 @@ func (c *composer) cleaning(r rootWork, tray bool) (out []step) {
 		out = append(out, c.blade())
 	}
 	if r.part {
-		out = append(out, do(treatment.PartIt, organ(treatment.OnRhizome), with(func(p *treatment.Params) { p.N = num(2) })))
+		out = append(out, do(treatment.PartIt, organ(treatment.OnRhizome), with(func(p *treatment.Params) {
+			if n := c.parts(r); n > 0 {
+				p.N = num(n)
+			}
+		})))
 		out = append(out, c.blade())
 	}
 	out = append(out, c.rinse(r)...)
 	out = append(out, c.dressing(r)...)
-	if tray {
+	if tray || r.part && c.partsWhole() {
 		return out
 	}
 	if treatment.FineSet().Has(c.habitID) && r.cut == "" && !r.part {

@@ -3,6 +3,7 @@ package compose
 import (
 	"math"
 	"slices"
+	"strings"
 
 	"tendermend/core/cause"
 	"tendermend/core/facts"
@@ -16,31 +17,75 @@ import (
 func (c *composer) washSitting(r rootWork) {
 	set := c.setting()
 	live := r.live || c.rotLives && c.has(cause.RootRot, cause.BaseRot, cause.BlackRot, cause.Fusarium)
+	if r.part && c.has(cause.Congested) && !c.mayPart() {
+		c.leave(string(treatment.PartIt), "its kind is not divided: fresh mix and a wider pot give it room")
+		r.part = false
+	}
 	sitting := c.unpotting(r, false)
 	sitting = append(sitting, c.cleaning(r, false)...)
 	sitting = append(sitting, c.settledIn(r, set)...)
 	after, wean := c.sheltered(r, set.op)
 	water := c.afterWash(set)
-	saved := c.insure(r)
+	saved := append(c.lessLeaf(r), c.insure(r)...)
+	if r.part {
+		set.ready = append(set.ready, c.partPots(r)...)
+		water = c.partWater(r, water)
+	}
 	c.place(treatment.RootWash, set.ready, slices.Concat([]step{c.blade()}, saved), sitting, after)
 	c.waterAfter(r, set, live, water)
 	c.nurse(r, set, live, wean)
-	if len(saved) > 0 && c.habitID == treatment.ForestCactus {
-		c.following(2, rankBlade, c.piecesPotted()...)
+	if len(saved) > 0 {
+		c.insuredHome()
 	}
+}
+
+// lessLeaf takes a third of the leaves off where few roots are left for many of them, and
+// no cover can be put over it.
+func (c *composer) lessLeaf(r rootWork) []step {
+	n := c.Facts.Leaves
+	if r.cover == "" || c.roots > 0.3 || n.Or(0) < 6 || c.orchid || c.leafless ||
+		c.is(treatment.Palm, treatment.Cycad, treatment.Fern) || c.mostCover() != plant.CoverNone || c.thirsty {
+		return nil
+	}
+	return []step{
+		do(treatment.RemoveLeaves, organ(treatment.OnLeaf), what("oldest"), share(1.0/3)), c.blade(),
+	}
+}
+
+// partPots lay out a pot for each part but the largest, which keeps the plant's record.
+func (c *composer) partPots(r rootWork) []step {
+	n := c.parts(r)
+	if n < 2 {
+		return nil
+	}
+	w := max(6, potSize(c.ball(false)*0.7+2.5))
+	pot := c.ready(w, 0, false, with(func(p *treatment.Params) { p.For, p.N = treatment.ForPart, num(n-1) }))
+	return []step{pot}
+}
+
+// partWater waters every part.
+func (c *composer) partWater(r rootWork, water []step) []step {
+	n := c.parts(r)
+	for i := range water {
+		if water[i].Op == treatment.FirstWater && n > 1 {
+			water[i].Params.N = num(n)
+		}
+	}
+	return water
 }
 
 // settledIn sets it in its new way of growing, staked, named and dry in its heart.
 func (c *composer) settledIn(r rootWork, set setting) []step {
 	out := []step{c.setIn(set.op)}
-	if set.op == treatment.PotIn && (r.stake || c.orchid) {
-		s := do(treatment.Stake)
-		if c.school == treatment.Lean {
-			s.Params.N = num(2)
-		}
-		out = append(out, s)
+	out = append(out, c.props(set.op, r.stake)...)
+	if n := c.parts(r); r.part && n > 1 {
+		out = append(out, do(treatment.PotIn, organ(treatment.OnPieces), with(func(p *treatment.Params) {
+			p.For, p.N = treatment.ForPart, num(n-1)
+		})))
+		out = append(out, do(treatment.Label, with(func(p *treatment.Params) { p.N = num(n) })))
+	} else {
+		out = append(out, c.labelled()...)
 	}
-	out = append(out, c.labelled()...)
 	if set.op != treatment.SetCup {
 		out = append(out, c.bag()...)
 	}
@@ -52,13 +97,58 @@ func (c *composer) settledIn(r rootWork, set setting) []step {
 	return out
 }
 
+// neverStaked are habits that hold themselves, or that a stake only wounds.
+var neverStaked = []treatment.HabitID{
+	treatment.Gesneriad, treatment.SucculentRosette, treatment.AirPlant, treatment.Rhizomatous, treatment.Fern,
+	treatment.BulbPlant, treatment.Carnivore, treatment.Bromeliad,
+}
+
+// propped are kinds of those habits that climb or stand tall.
+var propped = []string{"gloriosa", "lilium", "nepenthes"}
+
+// stakeable says whether its habit bears a stake.
+func stakeable(x *subject) bool { return !x.is(neverStaked...) }
+
+// level is how deep the water of its reservoir stands: 2.5 cm, a quarter of the pot's depth
+// at most, half a centimetre at least.
+func (c *composer) level() treatment.Number {
+	w := math.Floor(min(c.ball(false)+2.5, c.Facts.PotWidthCM.Or(99), c.Choices.PotWidthCM.Or(99)))
+	if from, _, ranged := c.potRange(); ranged {
+		w = from
+	}
+	depth := min(c.Facts.PotDepthCM.Or(99), 0.92*w)
+	if c.shape(w) == "shallow" {
+		depth = min(depth, 0.5*w)
+	}
+	return num(max(0.5, math.Floor(min(2.5, depth/4)*10)/10))
+}
+
+// props stakes what would rock: single stems and bulbs with few roots, canes without any,
+// and what its recipe asks for; never a habit that holds itself.
+func (c *composer) props(op treatment.OperatorID, asked bool) []step {
+	tall := slices.ContainsFunc(propped, func(p string) bool { return strings.HasPrefix(c.kind.ID, p) })
+	if !among(op, treatment.PotIn, treatment.PotUp, treatment.WrapMoss) || c.is(neverStaked...) && !tall {
+		return nil
+	}
+	rocks := c.is(treatment.Monopodial, treatment.Sympodial) && (c.roots < 0.5 || c.school == treatment.Lean) ||
+		c.Facts.Leans.Value && c.is(treatment.GiantHerb, treatment.CaneFoliage, treatment.Woody)
+	if !rocks && !(asked && (c.orchid || c.roots < 0.5)) {
+		return nil
+	}
+	s := do(treatment.Stake)
+	if c.orchid && rocks {
+		s.Params.N = num(2)
+	}
+	return []step{s}
+}
+
 // setIn is the step that sets bare roots into a way of growing.
 func (c *composer) setIn(op treatment.OperatorID) step {
 	switch op {
 	case treatment.SetCup:
 		return do(op, with(func(p *treatment.Params) { p.GapMM = num(3) }))
 	case treatment.SetReservoir:
-		return do(op, with(func(p *treatment.Params) { p.LevelCM = num(2.5) }))
+		return do(op, with(func(p *treatment.Params) { p.LevelCM = c.level() }))
 	case treatment.Hang, treatment.Mount:
 		return do(op)
 	case treatment.WrapMoss:
@@ -72,7 +162,7 @@ func (c *composer) setIn(op treatment.OperatorID) step {
 // piecesPotted gives pieces a pot of their own, barely damp, with a label.
 func (c *composer) piecesPotted() []step {
 	return []step{
-		c.forPieces(),
+		c.forPieces(pieceWidth),
 		do(treatment.PotIn, organ(treatment.OnPieces),
 			with(func(p *treatment.Params) { p.For, p.How = treatment.ForPieces, "barely damp" })),
 		do(treatment.Label, organ(treatment.OnPieces)),
@@ -87,29 +177,23 @@ func (c *composer) scalded(r rootWork) []step {
 	return []step{do(treatment.ScaldPot, what("the old pot and tray"))}
 }
 
-// forPieces lays out a pot for pieces.
-func (c *composer) forPieces() step {
-	mix, from := c.mix()
-	return do(treatment.ReadyPot, with(func(p *treatment.Params) {
-		p.For, p.PotWidthCM, p.Mix, p.MixFrom = treatment.ForPieces, num(6), mix, from
-		if mix != nil {
-			p.VolumeML = num(math.Round(MixML(6, 0, false, "usual")))
-		}
-		if from == "carer" {
-			p.MixBy = "carer"
-		}
-	}))
-}
-
 // sheltered is cover, shade and rest after the sitting, and whether the cover
 // has to be opened by steps.
+// wantsShade says whether too few roots feed its leaves for its usual light.
+func (c *composer) wantsShade(r rootWork) bool {
+	return c.roots < 0.25 || r.insure && c.roots < 1.0/3 || c.rootless || c.habitID == treatment.ForestCactus ||
+		among(c.school, treatment.Bridge, treatment.Lean)
+}
+
 func (c *composer) sheltered(r rootWork, op treatment.OperatorID) (after []step, wean bool) {
 	if r.cover != "" && among(op, treatment.PotIn, treatment.WrapMoss) {
 		after = c.coverOf(r)
 	}
 	wean = len(after) > 0
-	if wean || r.insure && c.roots < 1.0/3 || c.rootless || c.habitID == treatment.ForestCactus ||
-		among(c.school, treatment.Bridge, treatment.Lean) {
+	if r.cover != "" && !wean && c.mostCover() == plant.CoverNone && bearsMist(c.subject) {
+		after = append(after, do(treatment.Humidify))
+	}
+	if wean || has(after, treatment.Humidify) || c.wantsShade(r) {
 		v := 0.4
 		if op == treatment.SetCup {
 			v = 0.3
@@ -155,7 +239,7 @@ func (c *composer) afterWash(set setting) []step {
 	case treatment.SetReservoir:
 		return append(
 			[]step{
-				do(treatment.FirstWater, how("reservoir"), with(func(p *treatment.Params) { p.LevelCM = num(2.5) })),
+				do(treatment.FirstWater, how("reservoir"), with(func(p *treatment.Params) { p.LevelCM = c.level() })),
 			},
 			c.crownDry(treatment.Crown)...)
 	}
@@ -168,24 +252,36 @@ func (c *composer) afterWash(set setting) []step {
 }
 
 // waterAfter dates the first water.
-func (c *composer) waterAfter(r rootWork, set setting, live bool, water []step) {
-	if c.firstRoots() {
-		c.draft.gate(c.ownRoots(), do(treatment.FirstWater, how("quarter"), share(0.25)))
-		return
-	}
+// firstWaterDay is how many days after the sitting the first water comes.
+func (c *composer) firstWaterDay(r rootWork, set setting, live bool) int {
 	days := c.dryDay(r.wound(), live)
+	airy := set.op == treatment.Hang || set.op == treatment.Mount
 	switch {
-	case set.op == treatment.Hang || set.op == treatment.Mount:
-		days = max(1, min(days, 1))
-		if r.wound() != "" {
-			days = max(1, c.dryDay(r.wound(), live))
-		}
+	case airy && r.wound() != "":
+		days = max(1, days)
+	case airy && c.has(cause.RootRot) && c.rotLives:
+		days = 2
+	case airy:
+		days = 1
 	case c.habitID == treatment.Palm && r.falls && r.cut == "":
 		days = c.rootDry[0] // a palm is watered again as soon as its cuts bear it
 	}
 	if c.has(cause.ColdInjury) {
 		days = max(days, 3)
 	}
+	return days
+}
+
+func (c *composer) waterAfter(r rootWork, set setting, live bool, water []step) {
+	if c.firstRoots() {
+		first := do(treatment.FirstWater, how("quarter"), share(0.25))
+		if n := c.parts(r); r.part && n > 1 {
+			first.Params.N = num(n)
+		}
+		c.draft.gate(c.ownRoots(), first)
+		return
+	}
+	days := c.firstWaterDay(r, set, live)
 	rank := rankPieces
 	if days == 0 {
 		rank = rankWater

@@ -50,6 +50,8 @@ func (c *composer) noBall(r rootWork) bool {
 			c.draft.at(14, rankPieces, do(treatment.TopDress))
 		}
 		c.draft.at(14, rankLook, do(treatment.Look))
+	case c.potless():
+		c.leave(string(treatment.Unpot), "its kind lives in no pot: it stays as it hangs")
 	case c.noMix(), c.seat == facts.Hung, c.seat == facts.OnMount:
 		c.leave(string(treatment.Unpot), "it grows in no medium that could be renewed")
 	default:
@@ -69,10 +71,15 @@ func (c *composer) savedTips(r rootWork) []step {
 	if !r.tips || c.habitID != treatment.JewelOrchid {
 		return nil
 	}
-	beside := with(func(p *treatment.Params) { p.N, p.How = num(4), "beside the mother" })
+	tips := c.howMany(c.cutOf(treatment.TipCut, treatment.OnTip), false)
+	nodes := c.howMany(c.cutOf(treatment.NodeBox, treatment.OnNode), false)
+	if c.tipsThere() < 2 {
+		return nil // the only tip stays
+	}
+	beside := with(func(p *treatment.Params) { p.N, p.How = num(tips), "beside the mother" })
 	return c.cutting(
 		do(treatment.TipCut, organ(treatment.OnTip), beside),
-		do(treatment.NodeBox, organ(treatment.OnNode), with(func(p *treatment.Params) { p.N = num(12) })),
+		do(treatment.NodeBox, organ(treatment.OnNode), with(func(p *treatment.Params) { p.N = num(nodes) })),
 	)
 }
 
@@ -98,8 +105,8 @@ func (c *composer) wholeSteps(r rootWork, w float64, bound bool) []step {
 		op = treatment.PotUp
 	}
 	steps = append(steps, c.potIn(op))
-	if bound || r.stake {
-		steps = append(steps, do(treatment.Stake))
+	if !bound || c.Facts.Leans.Value {
+		steps = append(steps, c.props(op, r.stake)...)
 	}
 	return append(steps, c.labelled()...)
 }
@@ -200,10 +207,14 @@ func (c *composer) restFirst() {
 	if c.has(cause.PotBound) && !c.rescue() {
 		w = c.boundWidth()
 	}
-	steps := []step{c.ready(w, c.ball(false), false), c.blade()}
+	steps := []step{c.ranged(c.ready(w, c.ball(false), false)), c.blade()}
+	if r.part && c.has(cause.Congested) && !c.mayPart() {
+		c.leave(string(treatment.PartIt), "its kind is not divided: fresh mix and a wider pot give it room")
+		r.part = false
+	}
 	steps = append(steps, c.unpotting(r, false)...)
 	steps = append(steps, c.cleaning(r, false)...)
-	steps = append(steps, c.potIn(treatment.PotIn), do(treatment.Stake))
+	steps = append(append(steps, c.potIn(treatment.PotIn)), c.props(treatment.PotIn, true)...)
 	steps = append(steps, c.labelled()...)
 	steps = append(steps, c.bag()...)
 	if c.habitID == treatment.Monopodial {

@@ -146,6 +146,8 @@ var refusals = []refusal{
 		"the moss box is for pieces without a root",
 		func(x *subject) bool { return x.habitID == treatment.JewelOrchid && !x.rootless },
 	},
+	{treatment.MossWrap, "moss smothered it", func(x *subject) bool { return x.has(cause.MossSmothered) }},
+	{treatment.ClayPot, "it has no root to drink with", func(x *subject) bool { return x.rootless }},
 	{treatment.MossWrap, "its base rots", func(x *subject) bool { return baseRots(x) && x.rotLives }},
 }
 

@@ -2,6 +2,7 @@ package compose
 
 import (
 	"math"
+	"slices"
 
 	"tendermend/core/cause"
 	"tendermend/core/facts"
@@ -22,6 +23,9 @@ func (c *composer) setting() setting {
 	if c.has(cause.PotBound) && !c.rescue() {
 		w = c.boundWidth()
 	}
+	if c.Wish == treatment.Refresh && !c.rescue() && c.Facts.PotWidthCM.Known && !c.has(cause.PotBound) {
+		w = c.Facts.PotWidthCM.Value // fresh mix, the same pot
+	}
 	if c.rootless {
 		ballCM = 0
 	}
@@ -35,14 +39,15 @@ func (c *composer) setting() setting {
 	case treatment.SetReservoir:
 		return setting{
 			op,
-			[]step{do(treatment.BakeGrit), c.ready(w, ballCM, false, with(func(p *treatment.Params) {
+			[]step{do(treatment.BakeGrit), c.ranged(c.ready(w, ballCM, false, with(func(p *treatment.Params) {
 				p.Seat, p.Shape = facts.InReservoir, "usual"
 				p.VolumeML = num(math.Round(MixML(w, ballCM, false, "usual")))
-			}))},
+			})))},
 			w,
 		}
 	default:
-		return setting{op, []step{c.ready(w, ballCM, false)}, w}
+		ready := c.ranged(c.ready(w, ballCM, false))
+		return setting{op, []step{ready}, ready.Params.PotWidthCM.Or(w)}
 	}
 }
 
@@ -52,20 +57,45 @@ func bare(op treatment.OperatorID, s facts.Seat) setting {
 }
 
 // seatedBy is the step that sets it, by its school and by what it sat in.
+// hangsBare says whether its air roots hang free.
+func (c *composer) hangsBare() bool {
+	return c.orchid && c.airRooted && (c.school == treatment.BareRoots || c.untied && !c.inPotSchool())
+}
+
+// wrapped says whether its roots are wrapped in moss.
+func (c *composer) wrapped() bool {
+	return c.orchid && c.school == treatment.MossWrap && c.habitID != treatment.JewelOrchid || c.keepsMoss()
+}
+
 func (c *composer) seatedBy() treatment.OperatorID {
+	mounted := c.seat == facts.OnMount && !c.inPotSchool()
 	switch {
 	case c.orchid && c.school == treatment.Bridge:
 		return treatment.SetCup
-	case c.orchid && c.airRooted && (c.school == treatment.BareRoots || c.untied && !c.inPotSchool()):
+	case c.hangsBare():
 		return treatment.Hang
-	case c.orchid && c.school == treatment.MossWrap && c.habitID != treatment.JewelOrchid:
+	case c.wrapped():
 		return treatment.WrapMoss
-	case c.orchid && c.school == treatment.ClayPot, c.seat == facts.InReservoir:
+	case c.orchid && c.school == treatment.ClayPot, c.seat == facts.InReservoir && !c.rootless:
 		return treatment.SetReservoir
-	case c.seat == facts.OnMount && !c.inPotSchool():
+	case mounted, c.potless() && !c.airRooted:
 		return treatment.Mount
+	case c.potless():
+		return treatment.Hang
 	}
 	return treatment.PotIn
+}
+
+// keepsMoss says whether it is only refreshed, and grew in moss.
+func (c *composer) keepsMoss() bool {
+	return c.Wish == treatment.Refresh && len(c.Causes) == 0 && c.orchid && c.habitID != treatment.JewelOrchid &&
+		(c.Facts.MediumClass.Value == facts.Moss && c.Facts.MediumClass.Known || c.Facts.GrewIn.Value == facts.Moss)
+}
+
+// potless says whether its kind never lives in a pot: its spikes grow down, or its roots
+// live in air.
+func (x *subject) potless() bool {
+	return x.named && len(x.kind.Setups) > 0 && !slices.Contains(x.kind.Setups, "pot") && x.orchid
 }
 
 // inPotSchool says whether the school takes it into a pot, whatever it sat on.
@@ -118,10 +148,60 @@ func (c *composer) covers(most plant.Cover) []step {
 	if c.any(treatment.LeafDiseases()) || c.has(cause.Edema, cause.BroadMite, cause.GreyMould) {
 		got = plant.CoverNone
 	}
+	got = min2(got, c.mostCover())
 	if got == plant.CoverNone {
 		return nil
 	}
 	return []step{do(treatment.CoverIt, every(1, weaned), with(func(p *treatment.Params) { p.Cover = got }))}
+}
+
+const (
+	closedC  = 26 // above it a closed cover cooks (common practice)
+	openC    = 30 // and above it an open one
+	widePot  = 18 // cm: nothing is put over such a pot
+	wideSpan = 40 // cm of leaves
+	woodSpan = 30
+)
+
+// mostCover is the most that heat, sun and size allow.
+// tooLargeToCover says whether no bag goes over it.
+func (c *composer) tooLargeToCover() bool {
+	wide := c.Facts.SpanCM.Or(c.spanGuess())
+	return c.kind.Size == plant.HugeSize || c.potWidth() >= widePot && c.pieces == nil && !c.piece ||
+		wide > wideSpan || c.habitID == treatment.Woody && wide > woodSpan
+}
+
+func (c *composer) mostCover() plant.Cover {
+	heat := c.airC
+	if c.Facts.Place.HighC.Known {
+		heat = max(heat, c.Facts.Place.HighC.Value)
+	}
+	closedTo, openTo := float64(closedC), float64(openC)
+	if c.named {
+		closedTo, openTo = min(closedTo, c.kind.Temperature[2]-3), min(openTo, c.kind.Temperature[2])
+	}
+	if c.has(cause.Detached) && !c.orchid && pieceCovers[c.habitID] == "" {
+		return plant.CoverNone // it is itself a piece of a habit that is not covered
+	}
+	switch {
+	case heat > openTo, c.has(cause.HeatStress), c.Facts.Sun.Value, c.tooLargeToCover():
+		return plant.CoverNone
+	case heat > closedTo, c.kind.Size == plant.LargeSize,
+		c.is(treatment.GiantHerb, treatment.Palm, treatment.Cycad, treatment.CaneFoliage, treatment.WaxVine, treatment.Woody):
+		return plant.CoverOpen
+	}
+	return plant.CoverClosed
+}
+
+// spanGuess is how wide its leaves span where nobody measured: twice its pot, cm.
+func (c *composer) spanGuess() float64 {
+	if c.Facts.SpanCM.Known {
+		return c.Facts.SpanCM.Value
+	}
+	if c.pieces != nil || c.piece {
+		return 0
+	}
+	return 2 * c.potWidth()
 }
 
 func min2(a, b plant.Cover) plant.Cover {
@@ -154,7 +234,7 @@ func (c *composer) betterWater() treatment.Water {
 		return "low-mineral"
 	}
 	if c.has(cause.Chlorine) {
-		return "stood for a day or filtered"
+		return stoodWater
 	}
 	return ""
 }

@@ -35,6 +35,7 @@ func (c *composer) assemble() []*sit {
 		s := &sit{dated: true, day: key.day, slot: key.slot}
 		for _, b := range blocks {
 			s.kind = heavier(s.kind, b.kind)
+			s.held = cmp.Or(s.held, b.held)
 			s.steps = append(s.steps, b.steps...)
 		}
 		list = append(list, s)
@@ -150,15 +151,6 @@ var once = []treatment.OperatorID{
 	treatment.HandPick,
 }
 
-// idleBag says whether a bag of waste is filled again later in the sitting, or
-// was closed already.
-func idleBag(out, rest []step, last bool) bool {
-	if last {
-		return has(out, treatment.BagWaste) && !cutsSince(out)
-	}
-	return has(rest, treatment.Unpot, treatment.WashOff, treatment.TrimDead)
-}
-
 // onceKey tells steps apart that are done once in a sitting.
 func onceKey(s step) string {
 	key := string(s.Op) + s.Params.Colour + string(s.Params.For)
@@ -183,7 +175,7 @@ func tidy(steps []step) []step {
 	for i, s := range steps {
 		rest := steps[i+1:]
 		switch {
-		case s.Op == treatment.BagWaste && idleBag(out, rest, i == lastBag):
+		case s.Op == treatment.BagWaste && (i != lastBag || !has(out, wastes...)):
 			continue
 		case slices.Contains(once, s.Op):
 			if at, known := seen[onceKey(s)]; known {
@@ -205,15 +197,11 @@ func tidy(steps []step) []step {
 	return out
 }
 
-// cutsSince says whether something was cut after the last bag.
-func cutsSince(steps []step) bool {
-	for i := len(steps) - 1; i >= 0 && steps[i].Op != treatment.BagWaste; i-- {
-		if steps[i].Op.Does(treatment.Cuts) || steps[i].Op == treatment.PickCrown || steps[i].Op == treatment.Scrape {
-			return true
-		}
-	}
-	return false
-}
+// wastes are operators that leave something to be bagged.
+var wastes = append(slices.Clone(cutOps),
+	treatment.Unpot, treatment.WashOff, treatment.PullDead, treatment.Scrape, treatment.ClearMoss, treatment.RemovePlug,
+	treatment.PickCrown, treatment.TopDress, treatment.SetCup, treatment.HandPick, treatment.StripSpikes,
+)
 
 var cutOps = func() (ops []treatment.OperatorID) {
 	for _, o := range treatment.Operators() {
@@ -273,14 +261,19 @@ func estimate(list []*sit) {
 }
 
 // opensAbout guesses the day on which the gate of a sitting opens.
+// daysAfter is how many days after the sitting before it a gate opens.
+func (s *sit) daysAfter() int {
+	for _, from := range []facts.Happening{facts.Before, facts.Potted, facts.OnATray} {
+		if d, ok := s.gate.Since(from); ok {
+			return d
+		}
+	}
+	return 0
+}
+
 func (s *sit) opensAbout(last, root, treated int) int {
 	if s.after {
-		for _, from := range []facts.Happening{facts.Before, facts.Potted, facts.OnATray} {
-			if d, ok := s.gate.Since(from); ok {
-				return last + d
-			}
-		}
-		return last
+		return last + s.daysAfter()
 	}
 	if c, ok := s.gate.Of(gate.Clean); ok && c.Days > 0 {
 		return max(last, treated+c.Days)
@@ -290,6 +283,11 @@ func (s *sit) opensAbout(last, root, treated int) int {
 	}
 	for _, from := range []facts.Happening{facts.Planned, facts.Came} {
 		if d, ok := s.gate.Since(from); ok {
+			return max(last, d)
+		}
+	}
+	for _, x := range s.gate {
+		if d, ok := gate.Gate(x.Any).Since(facts.Planned); ok && x.Is == gate.AnyOf {
 			return max(last, d)
 		}
 	}

@@ -38,6 +38,10 @@ func (c *composer) soilStage() {
 		c.leave("soil stage", "it grows in no medium where pupae rest")
 		return
 	}
+	if c.has(cause.Overwatering, cause.Springtail) && !c.sitsOnDay() {
+		c.draft.gate(due, c.label("insect", "soil", "soil")) // no water comes before it is due
+		return
+	}
 	for _, day := range []int{3, 17} {
 		if c.airC >= 12 && c.airC <= 27 {
 			c.draft.in(treatment.Evening, day, rankSpray, "", do(treatment.Nematodes))
@@ -100,9 +104,15 @@ func (c *composer) noRoots(from int) {
 // rootGrub meets grubs with nematodes, and adults by night.
 func (c *composer) rootGrub() {
 	from := max(c.sat, 0)
-	if c.airC >= 12 {
+	if treatment.MineralSet().Has(c.habitID) {
+		c.leave("nematodes", "its fresh mix stays dry: they would not live")
+	} else if c.airC >= 12 {
 		for _, day := range []int{2, 16} {
 			if c.habitID != treatment.AirPlant && !c.untied {
+				if c.gated && c.drownedNow() {
+					c.draft.gate(due, do(treatment.Nematodes))
+					break
+				}
 				c.draft.in(treatment.Evening, from+day, rankSpray, "", do(treatment.Nematodes))
 			}
 		}
@@ -131,11 +141,13 @@ func (c *composer) gnats() {
 	case dryable:
 		c.draft.at(0, rankAfter, do(treatment.DryTop))
 	}
-	c.draft.at(
-		1,
-		rankRoot,
-		do(treatment.Larvicide, every(7, c.ending(22)), with(func(p *treatment.Params) { p.DoseTyped = true })),
-	)
+	larvicide := do(treatment.Larvicide, every(7, c.ending(22)), with(func(p *treatment.Params) { p.DoseTyped = true }))
+	if c.has(cause.Overwatering, cause.Springtail) && !c.sitsOnDay() {
+		larvicide.Until = forDays(21) // no water comes before it is due
+		c.draft.gate(due, larvicide)
+	} else {
+		c.draft.at(1, rankRoot, larvicide)
+	}
 	c.draft.at(0, rankLook, do(treatment.Traps, with(func(p *treatment.Params) { p.Colour = "yellow" })))
 	c.draft.at(7, rankLook, do(treatment.Look, every(7, toDay(22+max(14, k.clear)))))
 	c.clear = max(c.clear, k.clear)

@@ -76,11 +76,11 @@ func (c *composer) sprayOnce(list []cause.ID, op treatment.OperatorID, class str
 		s.Params = p
 		steps = append(steps, s)
 		steps = append(steps, c.rinsed()...)
-	case treatment.Oil:
+	case treatment.Oil: // it stays on; what is left of it goes with the next wash
 		s := do(op, organ(treatment.OnLeaf))
 		s.Params = treatment.Params{ML: p.ML, DoseTyped: true}
 		steps = append(steps, s)
-		steps = append(steps, c.rinsed()...)
+		steps = append(steps, c.dried()...)
 	case treatment.LabelDrug:
 		steps = append(steps, c.label(class, "leaf", "leaves"))
 		steps = append(steps, c.dried()...)
@@ -123,28 +123,93 @@ func (c *composer) spraying(list []cause.ID, chosen map[cause.ID]treatment.Opera
 		return
 	}
 	rounds := roundsOf(list, chosen)
-	interval := k.interval
-	if usesProduct(rounds, treatment.LabelDrug) {
-		interval = k.between(treatment.LabelDrug, list...)
+	if len(rounds) > 1 {
+		c.lookAfter(list, c.inTurn(list, rounds, start, k), k)
+		return
 	}
-	last := start
-	for i, r := range rounds {
-		offset := 0
-		step1 := interval
-		if len(rounds) > 1 {
-			offset, step1 = 7*i, 7*len(rounds) // another product only on a residue a week old
-		}
-		n := 0
-		for day := start + offset; ; day += step1 {
-			if n >= k.least && day-step1 >= start+offset+k.treated {
-				break
+	c.lookAfter(list, c.onClock(list, rounds[0], start, k), k)
+}
+
+// onClock treats on every day of the pest's clock: with the product where its floor is
+// over, with a wash alone between. It gives the day of the last treatment.
+func (c *composer) onClock(list []cause.ID, r programme, start int, k clock) (last int) {
+	interval := max(k.interval, c.floorOf(treatment.WashDown, list...))
+	washes := c.wetOK()
+	if !washes {
+		interval = c.between(k, r.op, list...)
+	}
+	var used []int
+	oiled := false
+	for n, day := 0, start; n < k.least || day-interval < start+k.treated; n, day = n+1, day+interval {
+		before := c.offOil(oiled)
+		if c.mayUse(r.op, used, day, list) {
+			c.spraySit(day, append(before, c.sprayOnce(list, r.op, r.class, len(used) == 0)...))
+			used, oiled = append(used, day), r.op == treatment.Oil
+			if oiled && interval > oilLongest {
+				c.spraySit(day+oilOffDays, append(c.offOil(true), c.washing(false)...))
+				oiled = false
 			}
-			c.spraySit(day, c.sprayOnce(list, r.op, r.class, n == 0 && i == 0))
-			last = max(last, day)
-			n++
+		} else {
+			c.spraySit(day, append(before, c.washing(shielded(list))...))
+			oiled = false
 		}
+		last = day
 	}
-	c.lookAfter(list, last, k)
+	if oiled {
+		c.spraySit(last+interval, append(c.offOil(true), c.washing(false)...))
+	}
+	return last
+}
+
+// oilOffDays is how long the last oil stays on before it is washed off (common practice).
+const oilOffDays = 5
+
+// oilLongest is the longest time that oil may wait for the next wash of the clock.
+const oilLongest = 14
+
+// offOil rinses what is left of the oil, before the next wash.
+func (c *composer) offOil(oiled bool) []step {
+	if !oiled {
+		return nil
+	}
+	return []step{do(treatment.RinseOff, what("what is left of the oil"))}
+}
+
+// mayUse says whether a product may come on a day: after its floor, and not too often.
+func (c *composer) mayUse(op treatment.OperatorID, used []int, day int, list []cause.ID) bool {
+	if len(used) == 0 {
+		return true
+	}
+	since := day - used[len(used)-1]
+	if since < c.floorOf(op, list...) {
+		return false
+	}
+	switch op {
+	case treatment.Soap:
+		run := 1
+		for i := len(used) - 1; i > 0 && used[i]-used[i-1] < soapRest; i-- {
+			run++
+		}
+		return run < mostSoaps || since >= soapRest
+	case treatment.Oil:
+		return len(used) < mostOils || day-used[len(used)-mostOils] >= oilWindow
+	}
+	return true
+}
+
+// inTurn sprays two products by turns: another one comes only on a residue a week old.
+func (c *composer) inTurn(list []cause.ID, rounds []programme, start int, k clock) (last int) {
+	const turn = 7
+	oiled := false
+	for n, day := 0, start; n < k.least*len(rounds) || day-turn < start+k.treated; n, day = n+1, day+turn {
+		r := rounds[n%len(rounds)]
+		c.spraySit(day, append(c.offOil(oiled), c.sprayOnce(list, r.op, r.class, n == 0)...))
+		oiled, last = r.op == treatment.Oil, day
+	}
+	if oiled {
+		c.spraySit(last+turn, append(c.offOil(true), c.washing(false)...))
+	}
+	return last
 }
 
 // washFirst washes pests off until a product may follow.
@@ -185,16 +250,12 @@ func roundsOf(list []cause.ID, chosen map[cause.ID]treatment.OperatorID) (rounds
 	return rounds
 }
 
-func usesProduct(rounds []programme, op treatment.OperatorID) bool {
-	return slices.ContainsFunc(rounds, func(r programme) bool { return r.op == op })
-}
-
 // tooHot only washes until it is cooler, and says so.
 func (c *composer) tooHot(list []cause.ID, k clock) {
 	c.leave("products", "over 30 °C every product burns: washed on the clock, products when it is cooler")
 	if c.wetOK() || shielded(list) {
-		last := 0
-		for n, day := 0, 0; n < k.least || day-k.interval < k.treated; n, day = n+1, day+k.interval {
+		interval, last := max(k.interval, c.floorOf(treatment.WashDown, list...)), 0
+		for n, day := 0, 0; n < k.least || day-interval < k.treated; n, day = n+1, day+interval {
 			if day > 0 {
 				c.spraySit(day, c.washing(shielded(list)))
 			}

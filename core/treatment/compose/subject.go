@@ -66,8 +66,7 @@ func read(s treatment.Situation) (*subject, bool) {
 		x.epiphyte = true // the cautious value: most orchids of these habits grow on trees
 	}
 	x.airRooted = x.kind.WaterRule == plant.AirRoots
-	x.bulbless = x.habitID == treatment.Sympodial && x.named && x.kind.Thirst != "wrinkled-bulb" && !x.airRooted &&
-		x.kind.WaterRule != plant.DryThrough
+	x.bulbless = x.habitID == treatment.Sympodial && x.named && treatment.Bulbless(x.kind.ID)
 	x.readPlace()
 	x.readDays()
 	x.readRoots()
@@ -194,25 +193,33 @@ func among[T comparable](v T, list ...T) bool { return slices.Contains(list, v) 
 // seenDays is for how long a new leaf, growth or tip proves that it grows.
 const seenDays = 30
 
+// seenGrowing says whether growth was seen on it.
+func (x *subject) seenGrowing() bool {
+	return x.Facts.Growing.Value || x.Facts.NewGrowth.Value || x.tips
+}
+
 // phase says how it stands on a day: growing, idle, resting or waking.
 func (x *subject) phase(d int) string {
 	a := x.Facts
 	m := x.month(d)
+	seen := d < seenDays // what was seen still holds
 	switch {
-	case a.Phase.Known && d < seenDays:
+	case seen && a.Phase.Known:
 		return string(a.Phase.Value)
 	case x.has(cause.WokenEarly) && d < 2*seenDays:
 		return "waking"
-	case x.has(cause.Dormancy) || a.Resting.Value && d < seenDays:
+	case x.has(cause.Dormancy) || seen && a.Resting.Value:
 		return "resting"
-	case d < seenDays && (a.Growing.Value || a.NewGrowth.Value || x.tips):
+	case seen && x.seenGrowing():
 		return "growing"
-	case x.kind.RestsIn(m):
+	case x.asleepByMonth(m):
 		return "resting"
-	case among(m, time.November, time.December, time.January):
+	case seen && a.Growing.Known:
 		return "idle"
+	case x.usuallyGrows(m):
+		return "growing"
 	}
-	return "growing"
+	return "idle"
 }
 
 func (x *subject) growing() bool { return x.phase(0) == "growing" }

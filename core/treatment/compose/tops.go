@@ -2,9 +2,11 @@ package compose
 
 import (
 	"cmp"
+	"slices"
 	"strings"
 
 	"tendermend/core/cause"
+	"tendermend/core/facts"
 	"tendermend/core/gate"
 	"tendermend/core/treatment"
 )
@@ -17,8 +19,7 @@ func (c *composer) tops() {
 	if c.leaf != nil {
 		c.leavesOff()
 	}
-	if c.strip || c.rest ||
-		c.orchid && c.root != nil && c.sat == 0 && c.school != treatment.BareRoots && c.Facts.Spikes.Or(0) > 0 {
+	if c.stripsFlowers() {
 		c.spikes()
 	}
 	if c.crown != nil {
@@ -27,6 +28,34 @@ func (c *composer) tops() {
 	if c.neck {
 		c.neckSitting()
 	}
+	if c.top {
+		c.topSitting()
+	}
+}
+
+// inFlowers are causes that sit inside of flowers and buds.
+var inFlowers = []cause.ID{cause.Thrips, cause.GreyMould, cause.PetalBlight}
+
+// stripsFlowers says whether flowers go: they drain a plant that has nothing to give, or
+// the trouble sits in them. No flower is cut for a wish, and none for thirst alone.
+func (c *composer) stripsFlowers() bool {
+	f := c.Facts
+	open := f.Spikes.Or(0) > 0 || f.Flowers.Value || f.Buds.Value
+	switch {
+	case c.strip || c.rest || c.has(cause.BloomDrain):
+		return true
+	case !open || c.discard != "":
+		return false
+	case c.has(inFlowers...), c.has(cause.Detached), c.cutsBloom():
+		return true
+	}
+	return c.weakFor() && c.root != nil && c.grave()
+}
+
+// weakFor says whether its roots do not feed flowers.
+func (c *composer) weakFor() bool {
+	shrunk := c.reserves() == facts.Shrivelled && c.Facts.Reserves.Known
+	return c.roots < 0.25 || c.roots < 0.5 && (c.limp && !c.thirsty || shrunk)
 }
 
 // leavesOff takes marked leaves off, once it has drunk, and not beside rot that
@@ -60,7 +89,11 @@ func (c *composer) spikes() {
 	}
 	keep := c.Choices.Spikes.Keeps()
 	if keep && c.Choices.Spikes != "keep one" {
-		c.leave(string(treatment.StripSpikes), "the carer keeps the spike")
+		why := "the carer keeps the spike"
+		if c.has(inFlowers...) {
+			why = "the carer keeps the flowers: what sits inside them comes back from there"
+		}
+		c.leave(string(treatment.StripSpikes), why)
 		return
 	}
 	s := do(
@@ -77,7 +110,26 @@ func (c *composer) spikes() {
 	if c.habitID == treatment.WaxVine {
 		s.Organ, s.Params.What, s.Params.CMAbove = "flower", "flowers only", treatment.Number{}
 	}
-	c.draft.at(0, rankPieces, c.cutting(s)...)
+	if c.has(inFlowers...) && !c.orchid {
+		s.Organ, s.Params.What, s.Params.CMAbove = treatment.OnFlower, "flowers and swelling buds", treatment.Number{}
+	}
+	if c.twistsOut() && c.has(inFlowers...) {
+		s.Params.How, s.Params.CMAbove = "twisted", treatment.Number{}
+		c.draft.at(0, rankPieces, append([]step{s}, c.bag()...)...)
+		return
+	}
+	c.draft.at(0, rankPieces, append(c.cutting(s), c.bag()...)...)
+}
+
+// fromBelow says whether its crown must stay dry when it is watered.
+func fromBelow(x *subject) bool {
+	return x.habitID == treatment.Gesneriad || x.kind.ID == "cyclamen-persicum"
+}
+
+// twistsOut says whether its stalks are twisted out whole, never cut: what is left of a
+// cut stalk rots into the tuber.
+func (c *composer) twistsOut() bool {
+	return c.habitID == treatment.Gesneriad || c.kind.ID == "cyclamen-persicum"
 }
 
 // heart is CROWN: picked out by hand, dried, and treated as the carer chose.
@@ -130,6 +182,9 @@ func (c *composer) neckSitting() {
 		),
 	)
 	c.draft.at(21, rankLook, do(treatment.Look, every(7, nudged)))
+	c.draft.at(0, rankRoot, c.piecesPotted()...)
+	c.draft.at(2, rankPieces, c.pieceWater())
+	c.boxLater(0)
 	if len(cover) > 0 {
 		c.sat = 0
 		c.draft.gate(nudged, do(treatment.Wean, with(func(p *treatment.Params) { p.Days = num(12) })))
@@ -139,98 +194,41 @@ func (c *composer) neckSitting() {
 // makePieces makes plants of pieces: of one that is itself a piece, of a mother
 // that is lost, or because the carer wishes for more.
 func (c *composer) makePieces() {
-	p, day := c.pieces, 0
-	ops, organName := p.ops, p.organ
+	p := c.pieces
 	if p.why == "wish" {
-		why := ""
-		if day, ops, why = c.wishedPieces(); why != "" {
-			c.leave("propagate", why)
-			return
-		}
-		organName = ""
-	} else if travels := c.travels(); len(travels) > 0 {
+		c.multiplied()
+		return
+	}
+	if travels := c.travels(); len(travels) > 0 {
 		c.rootWhole(p, travels)
 		return
 	}
-	if p.why == "piece" && organName == "tip" && c.kind.Branches == "no" &&
-		c.is(treatment.Woody, treatment.CaneFoliage, treatment.Begonia, treatment.SoftTrailer, treatment.Ivy) {
-		c.rootWhole(p, nil)
-		return
+	for _, op := range p.ops {
+		if p.why == "mother" && op == treatment.TipCut && p.organ == treatment.OnTip && !c.takesTips() {
+			c.leave("pieces", "its kind is not grown from tips")
+			continue
+		}
+		c.takePieces(c.cutOf(op, p.organ), 0, true)
 	}
-	steps := c.cutting(c.pieceCuts(ops, organName)...)
-	if organName == "segment" {
-		steps = append(steps, do(treatment.DryCut, organ(treatment.OnSegment),
-			with(func(q *treatment.Params) { q.Hours, q.For = num(20), "pieces" })))
-	}
-	steps = append(steps, do(treatment.Label))
-	steps = append(steps, c.bag()...)
-	c.draft.sit(treatment.PiecesSit, day, rankPieces, steps...)
-	if organName == "segment" {
-		c.draft.at(day+1, rankBlade, c.piecesPotted()...)
-	} else if has(steps, treatment.TipCut) {
-		c.draft.at(day, rankAfter, append(c.covers(p.cover), do(treatment.ShadeIt, share(0.4)))...)
-	}
-	c.boxLater(day)
 }
 
-// pieceCuts are the cuts that give pieces, each with its number.
-func (c *composer) pieceCuts(ops []treatment.OperatorID, organName treatment.Organ) (cuts []step) {
+// takesTips says whether tips of its kind root.
+func (c *composer) takesTips() bool {
+	row := c.habitID != treatment.WaxVine && slices.Contains(waysOf[c.habitID], "tip-cutting")
+	return !c.named || len(c.kind.Propagation) == 0 || c.propagates("tip") || row && !slices.Contains(c.kind.Never, "top")
+}
+
+// cutOf is how a recipe's cut is done here.
+func (c *composer) cutOf(op treatment.OperatorID, organName treatment.Organ) cutWay {
 	organs := map[treatment.OperatorID]treatment.Organ{
-		treatment.NodeBox: "node",
-		treatment.TipCut:  "tip",
-		treatment.LeafCut: "leaf",
-		treatment.Behead:  "stem",
+		treatment.NodeBox: treatment.OnNode, treatment.TipCut: treatment.OnTip, treatment.LeafCut: treatment.OnLeaf,
 	}
-	counts := map[treatment.OperatorID]float64{treatment.NodeBox: 12, treatment.TipCut: 4, treatment.LeafCut: 4}
-	spread := len(c.spreads()) > 0
-	for _, op := range ops {
-		s := do(op, organ(cmp.Or(organName, organs[op])), with(func(q *treatment.Params) { q.N = num(counts[op]) }))
-		if organName == "node" && op == treatment.TipCut {
-			s.Organ = "tip"
-		}
-		if spread {
-			apart := true
-			s.Params.Isolated = &apart
-		}
-		cuts = append(cuts, s)
+	most := map[treatment.OperatorID]float64{treatment.NodeBox: 12, treatment.TipCut: 6, treatment.LeafCut: 4}
+	of := organs[op]
+	if organName == treatment.OnSegment {
+		of = organName
 	}
-	return cuts
-}
-
-// wishedPieces gives the day and the cuts by which a healthy plant is
-// multiplied, or why it is not.
-func (c *composer) wishedPieces() (day int, ops []treatment.OperatorID, why string) {
-	travels := c.travels()
-	switch {
-	case c.thirsty:
-		day = drinkDays
-	case !c.growing():
-		return 0, nil, "it is not growing: cut in growth"
-	case len(travels) > 0:
-		return 0, nil, "what ails it travels with the pieces: " + strings.Join(travels, ", ")
-	case c.piece:
-		return 0, nil, "it is itself a piece"
-	}
-	if ops = c.kindCuts(); ops == nil {
-		return 0, nil, "its kind is divided or grown from offsets, in season"
-	}
-	return day, ops, ""
-}
-
-// kindCuts gives the cuts by which its kind is multiplied.
-func (c *composer) kindCuts() []treatment.OperatorID {
-	switch {
-	case c.propagates("node") && c.is(treatment.AroidVine, treatment.JewelOrchid, treatment.WaxVine):
-		return []treatment.OperatorID{treatment.NodeBox}
-	case c.propagates("tip", "stem") && !c.is(treatment.Palm, treatment.Cycad, treatment.AirPlant):
-		return []treatment.OperatorID{treatment.TipCut}
-	case c.propagates("leaf") && c.is(treatment.Begonia, treatment.Gesneriad, treatment.SucculentRosette,
-		treatment.TrailingSucculent, treatment.UprightSucculent):
-		return []treatment.OperatorID{treatment.LeafCut}
-	case !c.named && treatment.TipSet().Has(c.habitID) && !c.is(treatment.Gesneriad, treatment.ForestCactus):
-		return []treatment.OperatorID{treatment.TipCut}
-	}
-	return nil
+	return cutWay{op, of, most[op]}
 }
 
 // travels names the accepted causes that would go along with a piece.
@@ -288,12 +286,16 @@ func b2n(b bool) int {
 
 // boxLater counts pieces, pots those with roots and hardens them.
 func (c *composer) boxLater(day int) {
+	if c.boxed {
+		return
+	}
+	c.boxed = true
 	c.draft.at(day+14, rankLook, do(treatment.BoxTally, every(14, rooted)))
 	c.draft.hold(
 		"",
 		rooted,
 		"",
-		c.forPieces(),
+		c.forPieces(pieceWidth),
 		do(treatment.PotPieces, organ(treatment.OnPieces)),
 		do(treatment.Label, organ(treatment.OnPieces)),
 		do(treatment.FirstWater, how("through"), with(func(p *treatment.Params) { p.For = treatment.ForPieces })),
@@ -315,15 +317,18 @@ func (c *composer) offsets() {
 	if !c.orchid {
 		waits = gate.Gate{gate.See(gate.GrownOffset)}
 	}
-	steps := append(c.cutting(do(treatment.TakeOffset, organ("plantlet"))), c.labelled()...)
+	if !c.mayOffset() || (c.dry || c.is(treatment.BulbPlant, treatment.WinterDeciduous)) && c.resting() {
+		return
+	}
+	cut := do(treatment.TakeOffset, organ("plantlet"))
 	if len(c.travels()) > 0 {
 		waits = waits.With(gate.IsFree())
 	}
 	if ch.Now() && len(c.travels()) == 0 {
 		if c.sat == 0 || c.root == nil {
-			c.draft.sit(treatment.PiecesSit, 0, rankPieces, steps...)
+			c.offsetNow(cut)
 			return
 		}
 	}
-	c.draft.hold(treatment.PiecesSit, waits, "", steps...)
+	c.partOffset(cut, waits)
 }

@@ -126,9 +126,13 @@ func (h *here) thirstyTidy() verdict {
 	if h.thirsty {
 		return verdict{do: drop, why: "it is thirsty: what looks lost comes back"}
 	}
+	drank := h.soaked
+	if h.c.limp {
+		drank = max(drank, h.dipped)
+	}
 	return verdict{
-		do:  onlyIf(delay, h.soaked != never && h.day-h.soaked < 4),
-		day: h.soaked + 5,
+		do:  onlyIf(delay, drank != never && h.day-drank < 4),
+		day: drank + 5,
 		why: "it has only just drunk",
 	}
 }
@@ -251,7 +255,7 @@ var opposed = []opposition{
 	{append(ops(treatment.CupFill), medium...), ops(treatment.HoldWater)},
 	{ops(treatment.ShadeIt), ops(treatment.Brighten)},
 	{ops(treatment.HoldFeed), ops(treatment.FeedIt)},
-	{ops(treatment.Isolate, treatment.KeepApart), ops(treatment.Release, treatment.Routine)},
+	{ops(treatment.Isolate, treatment.KeepApart), ops(treatment.Release)},
 	{ops(treatment.Predators), poisons},
 }
 

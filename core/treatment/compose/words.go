@@ -7,7 +7,7 @@ import (
 
 	"tendermend/core/facts"
 	"tendermend/core/gate"
-
+	"tendermend/core/plant"
 	"tendermend/core/treatment"
 	"tendermend/core/working"
 )
@@ -26,21 +26,23 @@ func (c *composer) materials(s step) []string {
 				list[i] = "labelled product against " + classWords[s.Params.Class]
 			}
 		}
-	case s.Op == treatment.CleanBlade && s.Params.Method == "flame":
-		list = []string{"blade", "flame, or bleach and water"}
 	case s.Op == treatment.CleanBlade:
-		list = []string{"blade", "70 % alcohol"}
+		list = bladeThings[s.Params.Method]
+	case s.Op == treatment.ReadyPot && s.Params.PotWidthTo.Known:
+		list = append(list, fmt.Sprintf("pot of %g to %g cm", s.Params.PotWidthCM.Value, s.Params.PotWidthTo.Value))
 	case s.Op == treatment.ReadyPot && s.Params.PotWidthCM.Known:
 		list = append(list, fmt.Sprintf("pot of %g cm", s.Params.PotWidthCM.Value))
-	case s.Op == treatment.Mist || s.Op == treatment.ByRule || s.Op == treatment.FirstWater:
-		if s.Params.Water == "low-mineral" {
-			list = append(list, "low-mineral water")
-		}
+	case among(s.Op, treatment.Mist, treatment.ByRule, treatment.FirstWater) && s.Params.Water == treatment.LowMineral:
+		list = append(list, "low-mineral water")
 	}
 	if list == nil {
 		list = []string{}
 	}
 	return list
+}
+
+var bladeThings = map[string][]string{
+	"flame": {"blade", "flame"}, "bleach": {"blade", "bleach", "cold water"}, "alcohol": {"blade", "70 % alcohol"},
 }
 
 var classWords = map[string]string{
@@ -53,75 +55,61 @@ var classWords = map[string]string{
 	"copper":   "bacteria, of copper",
 }
 
-// words says a step with what it is done with.
-// doubtfulWords say what is done with roots that look dry.
-var doubtfulWords = map[string]string{
-	"keep": "roots in doubt stay",
-	"cut":  "a dry root goes where its core breaks too",
-	"wait": "roots in doubt are wetted and judged a week later",
+// saying is a step that is put into words.
+type saying struct {
+	*composer
+	step
 }
 
+// words says a step as sentences that somebody can follow who does it for the first time,
+// made for its operator and the way in which it is done here.
 func (c *composer) words(s step) string {
-	o, _ := treatment.OperatorByID(s.Op)
-	p := s.Params
-	said := o.Title
-	var more []string
-	add := func(is bool, format string, args ...any) {
-		if is {
-			more = append(more, fmt.Sprintf(format, args...))
-		}
+	w := saying{c, s}
+	say, known := sayings[s.Op]
+	if !known {
+		o, _ := treatment.OperatorByID(s.Op)
+		return o.Title + ". " + o.How
 	}
-	if s.Op == treatment.ReadyPot {
-		return c.potWords(s)
+	said := say(w)
+	if s.Params.Cond != "" {
+		said = "Only if " + s.Params.Cond + ": " + lowered(said)
 	}
-	add(s.Organ != "" && s.Op != treatment.TrimDead, "%s", s.Organ)
-	add(p.How != "" && p.How != "hand", "%s", p.How)
-	add(p.To == "tray", "onto the tray")
-	add(p.ML.Known, "%g ml", p.ML.Value)
-	add(p.Conc.Known && s.Op == treatment.Soap, "%g ml per litre", p.Conc.Value*1000)
-	add(p.Conc.Known && s.Op == treatment.Peroxide, "of %g %%", p.Conc.Value*100)
-	if p.Share.Known {
-		add(s.Op == treatment.FeedIt, "%g of its usual strength", p.Share.Value)
-		add(s.Op == treatment.RemoveLeaves && p.What != "mush", "about %.0f %% of the leaves", p.Share.Value*100)
-		add(s.Op == treatment.Brighten, "a quarter more each time")
-		add(s.Op == treatment.CupFill, "to a quarter")
+	if again := c.again(s); again != "" {
+		said += " " + again
 	}
-	add(p.N.Known, "%g", p.N.Value)
-	add(p.Hours.Known, "%s", working.Measured(p.Hours.Value, "hour"))
-	add(p.Days.Known, "%s", working.Measured(p.Days.Value, "day"))
-	add(p.WaterC.Known, "%g °C", p.WaterC.Value)
-	add(p.ToC.Known, "to %g °C", p.ToC.Value)
-	add(p.GapMM.Known, "the base %g mm above the water", p.GapMM.Value)
-	add(p.LevelCM.Known, "water %g cm deep", p.LevelCM.Value)
-	add(p.Class != "", "against %s, dose from its label", classWords[p.Class])
-	add(p.Doubtful != "", "%s", doubtfulWords[p.Doubtful])
-	add(p.Cover != "", "%s", p.Cover)
-	add(p.Method != "", "by %s", p.Method)
-	add(p.Water != "", "water: %s", p.Water)
-	add(p.What != "", "%s", p.What)
-	add(p.Note != "", "%s", p.Note)
-	add(p.Cond != "", "if %s", p.Cond)
-	if again := againWords(s); again != "" {
-		more = append(more, again)
-	}
-	if len(more) == 0 {
-		return said
-	}
-	return said + ": " + strings.Join(more, "; ")
+	return said
 }
 
-// againWords say how often a step is repeated, and until when.
-func againWords(s step) string {
-	every := ""
-	switch {
-	case s.Every == 0 && len(s.Until) == 0:
+func lowered(s string) string { return strings.ToLower(s[:1]) + s[1:] }
+
+// selfEnding are steps whose sentence says itself how long they last.
+var selfEnding = []treatment.OperatorID{
+	treatment.HoldWater, treatment.HoldFeed, treatment.CoverIt, treatment.Brighten, treatment.Look, treatment.Routine,
+}
+
+// again says how often a step is repeated, and until when.
+func (c *composer) again(s step) string {
+	if slices.Contains(selfEnding, s.Op) || s.Every == 0 && len(s.Until) == 0 {
 		return ""
-	case s.Every == 1:
-		every = "every day "
-	case s.Every > 1:
-		every = "every " + working.Count(s.Every, "day") + " "
 	}
-	return strings.TrimSpace(every + "until " + untilWords(s.Until))
+	if s.Every == 0 {
+		return "It goes on until " + untilWords(s.Until) + "."
+	}
+	return "Again " + everyWords(s.Every) + " until " + untilWords(s.Until) + "."
+}
+
+func everyWords(days int) string {
+	switch days {
+	case 1:
+		return "every day"
+	case 7:
+		return "every week"
+	case 14:
+		return "every two weeks"
+	case 28:
+		return "every four weeks"
+	}
+	return "every " + working.Count(days, "day")
 }
 
 func untilWords(until gate.Gate) string {
@@ -131,41 +119,63 @@ func untilWords(until gate.Gate) string {
 	return until.Words()
 }
 
-func (c *composer) potWords(s step) string {
-	p := s.Params
-	var parts []string
-	for _, m := range p.Mix {
-		parts = append(parts, fmt.Sprintf("%s %g", m.What, m.Parts))
+// theOrgan names an organ in a sentence.
+var organWords = map[treatment.Organ]string{
+	treatment.OnRoots: "roots", treatment.OnLeaf: "leaves", treatment.OnStem: "stem", treatment.OnTip: "tips",
+	treatment.OnNode: "nodes", treatment.OnSegment: "segments", treatment.OnSection: "stem sections",
+	treatment.OnNeck: "neck", treatment.OnBody: "body", treatment.OnBulb: "bulb", treatment.OnRhizome: "rhizome",
+	treatment.OnCorm: "tuber", treatment.OnBase: "base", treatment.Crown: "crown", treatment.OnSoil: "medium",
+	treatment.OnMedium: "medium", treatment.OnPieces: "pieces", treatment.OnPup: "pup", treatment.OnOffset: "offset",
+	treatment.OnKeiki: "plantlet", "plantlet": "plantlet", "peduncle": "flower stalk",
+}
+
+func (w saying) organ() string {
+	if said := organWords[w.Organ]; said != "" {
+		return said
 	}
-	switch p.Seat {
-	case facts.InCup:
-		return "Lay everything out: a clear cup, props, a label"
-	case facts.Hung:
-		return "Lay everything out: hook, wisps of dead moss, label"
-	case facts.OnMount:
-		return "Lay everything out: slab, thin pad, ties, label"
-	default: // a pot
+	return string(w.Organ)
+}
+
+// counted says a number of the organ, or the organ alone.
+func (w saying) counted(one, many string) string {
+	switch n := w.Params.N; {
+	case !n.Known:
+		return many
+	case n.Value == 1:
+		return "one " + one
+	default:
+		return fmt.Sprintf("%g %s", n.Value, many)
 	}
-	said := fmt.Sprintf("Lay everything out: pot of %g cm", p.PotWidthCM.Value)
-	if p.Shape != "" && p.Shape != "usual" {
-		said += ", " + p.Shape
+}
+
+// ofPieces says whether the step is for pieces, and not for the plant.
+func (w saying) ofPieces() bool {
+	return w.Params.For == treatment.ForPieces || w.Organ == treatment.OnPieces
+}
+
+// potName is what it stands in, in a sentence.
+func (w saying) potName() string {
+	if w.untied || w.seat == facts.Hung {
+		return "plant"
 	}
-	if p.For == treatment.ForPieces {
-		said += " for the pieces"
+	return "pot"
+}
+
+// ruleWords say when it is watered, by its kind's rule on a day or at rest.
+func (w saying) ruleWords() string {
+	rule := w.kind.WaterRule
+	if said := rule.Words(); said != "" {
+		return said
 	}
-	if p.VolumeML.Known {
-		said += fmt.Sprintf(", %.2f l of mix", p.VolumeML.Value/1000)
+	return plant.HalfDry.Words()
+}
+
+func sentence(parts ...string) string {
+	var out []string
+	for _, p := range parts {
+		if p != "" {
+			out = append(out, p)
+		}
 	}
-	if len(parts) > 0 {
-		said += " (" + strings.Join(parts, ", ") + ")"
-	}
-	from := map[string]string{"kind": "its kind's mix", "habit": "the habit's mix, its kind being silent",
-		"school": "the school's mix", "reservoir": "the mix of a reservoir", "carer": "your own mix"}[p.MixFrom]
-	if from != "" {
-		said += ": " + from
-	}
-	if p.Dry {
-		said += "; dry"
-	}
-	return said
+	return strings.Join(out, " ")
 }

@@ -35,6 +35,7 @@ type world struct {
 	standing bool
 	wet      map[treatment.Organ]bool
 	wounds   []wound
+	dipped   int // the day of its first soak
 	soaked   int // the day on which a thirsty plant drank
 	watered  int
 	rooted   int // the day of the root sitting
@@ -67,6 +68,7 @@ func (c *composer) begin() *world {
 		rot:      c.rotLives,
 		standing: c.Facts.Standing.Value,
 		wet:      map[treatment.Organ]bool{},
+		dipped:   never,
 		soaked:   never,
 		watered:  never,
 		rooted:   never,
@@ -176,6 +178,9 @@ func (w *world) cut(s step) {
 }
 
 func (w *world) water(s step) {
+	if s.Op == treatment.Soak && w.dipped == never {
+		w.dipped = w.day
+	}
 	if w.thirsty || w.c.has(cause.Drought) && s.Op == treatment.Soak {
 		w.soaked = w.day
 	}

@@ -210,7 +210,7 @@ func (w *writing) sitting(out *Plan, i int, sit treatment.Sitting, ids []string)
 		Stop: stops[sit.Kind],
 	}
 	for k, x := range sit.Steps {
-		st := w.step(x, ids[k], on)
+		st := w.step(x, ids[k])
 		st.Sitting, st.On, st.Gate, st.Waits = head.N, on, head.Gate, sit.Gate
 		if t, ok := w.pests[[2]int{i, k}]; ok {
 			st.Pest = &t
@@ -230,16 +230,13 @@ func (w *writing) sitting(out *Plan, i int, sit treatment.Sitting, ids []string)
 }
 
 // step writes one step, with what its tick will say in the record.
-func (w *writing) step(x treatment.Step, id string, on day.Day) Step {
+func (w *writing) step(x treatment.Step, id string) Step {
 	st := step(w.s, x, id)
 	if x.Op == treatment.ReadyPot && x.Params.For != treatment.ForPieces {
 		w.laid = &x.Params
 	}
 	if makes, writes := treatment.EffectOf(treatment.Done{Step: x, Laid: w.laid}); writes {
 		st.Makes, st.Writes = &makes, treatment.Writes(x.Op)
-	}
-	if x.Op == treatment.ByRule && x.Params.What == "" {
-		st.How = ruleOn(w.s, on) + " " + st.How
 	}
 	return st
 }
@@ -295,8 +292,8 @@ func step(s treatment.Situation, x treatment.Step, id string) Step {
 		Amounts:     amounts(s, x),
 		ForGood:     o.ForGood,
 	}
-	if _, more, found := strings.Cut(x.Words, ": "); found {
-		st.How = capital(more) + ". " + o.How
+	if x.Words != "" {
+		st.How = x.Words // one text, here and wherever a plan is printed
 	}
 	return st
 }

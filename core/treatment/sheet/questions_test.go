@@ -9,6 +9,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"tendermend/core/cause"
+	"tendermend/core/day"
 	"tendermend/core/facts"
 	"tendermend/core/plant"
 	"tendermend/core/treatment"
@@ -108,8 +109,9 @@ func TestAPlanWithoutRulesHasAnEmptyList(t *testing.T) {
 // What holds root work back can be set aside with a reason, which the plan says; the
 // work has its day then.
 func TestAHoldIsSetAsideWithItsReason(t *testing.T) {
-	s := situation("phalaenopsis-hybrid", cause.MediumCollapsed)
-	s.Facts.NewcomerDays, s.Facts.LiveTips, s.Facts.Growing = facts.Said(2.0), facts.Said(3.0), facts.Said(true)
+	s := situation("cattleya-labiata", cause.MediumCollapsed)
+	s.Facts.LiveTips, s.Facts.LiveRoots, s.Facts.DeadRoots = facts.Said(0.0), facts.Said(8.0), facts.Said(1.0)
+	s.On = day.Of(2026, 12, 10)
 	held := func(a sheet.Answers) (held, dated bool, rules []sheet.Rule) {
 		made, err := sheet.Of(s, a)
 		require.NoError(t, err)

@@ -1,0 +1,121 @@
+package compose
+
+import (
+	"slices"
+
+	"tendermend/core/cause"
+	"tendermend/core/treatment"
+)
+
+// pours are what goes onto the medium with water, and is no water for the plant.
+var pours = ops(treatment.Larvicide, treatment.Nematodes, treatment.Systemic)
+
+// homes are what ends its lying bare.
+var homes = ops(
+	treatment.PotIn, treatment.PotUp, treatment.WrapMoss, treatment.SetReservoir, treatment.SetCup, treatment.Hang,
+	treatment.Mount,
+)
+
+// keptDry takes out what would wet a medium that is kept dry, and water by its rule while
+// it lies on a tray.
+func (c *composer) keptDry(list []*sit) {
+	var state ground
+	for _, s := range list {
+		var kept []step
+		for _, x := range s.steps {
+			state.after(x)
+			if among(x.Op, pours...) && state.held && !state.lifted && s.dated {
+				c.leave(string(x.Op), "water is held: it would wet what must dry, and works in moist medium only")
+				continue
+			}
+			if state.lifted && x.Op == treatment.ByRule {
+				x = do(treatment.HoldWater, until(due))
+			}
+			kept = append(kept, x)
+		}
+		s.steps = kept
+	}
+}
+
+// ground is whether water is held back, and whether it lies bare.
+type ground struct{ held, lifted bool }
+
+func (g *ground) after(x step) {
+	switch {
+	case x.Op == treatment.HoldWater:
+		g.held = true
+	case x.Op == treatment.Unpot:
+		g.lifted = true
+	case among(x.Op, homes...):
+		g.lifted = false
+	case slices.Contains(medium, x.Op) && x.Params.For == "" && !(g.lifted && x.Op == treatment.ByRule):
+		g.held = false
+	}
+}
+
+// unrinsed takes out the rinse of a soap or an oil that was left out, and says what that
+// means for its pests.
+func (c *composer) unrinsed(list []*sit) {
+	if c.has(cause.SprayInjury) { // that rinse is for what was sprayed before
+		return
+	}
+	films := 0
+	for _, s := range list {
+		var kept []step
+		for _, x := range s.steps {
+			switch {
+			case among(x.Op, treatment.Soap, treatment.Oil):
+				films++
+			case x.Op == treatment.RinseOff && films == 0:
+				c.leave(string(treatment.Soap), "it bears no spray while it is limp: when it stands firm, plan it again")
+				continue
+			}
+			kept = append(kept, x)
+		}
+		if len(kept) < len(s.steps) && !has(kept, wetters...) {
+			kept = slices.DeleteFunc(kept, func(x step) bool { return among(x.Op, treatment.CrownDry, treatment.CrownDrain) })
+		}
+		s.steps = kept
+	}
+}
+
+// wetters are what wets leaves and crown.
+var wetters = ops(
+	treatment.WashDown, treatment.Soap, treatment.Oil, treatment.LabelDrug, treatment.Mist, treatment.Soak,
+	treatment.HotDip, treatment.Alcohol,
+)
+
+// drySaid gives a plant that waits for its own roots its line for water, where other
+// causes took it out.
+func (c *composer) drySaid(list []*sit) {
+	told := slices.ContainsFunc(list, func(s *sit) bool { return has(s.steps, treatment.ByRule, treatment.HoldWater) })
+	if c.firstRoots() && c.has(cause.Dormancy) && !told && len(list) > 0 {
+		list[0].steps = append(list[0].steps, do(treatment.HoldWater, until(c.ownRoots())))
+	}
+}
+
+// wateredOn gives a plant that is soaked for its thirst its line for water from then on,
+// where no recipe has one.
+func (c *composer) wateredOn(list []*sit) []*sit {
+	soaked := slices.ContainsFunc(list, func(s *sit) bool { return s.dated && s.day == 0 && has(s.steps, treatment.Soak) })
+	told := slices.ContainsFunc(list, func(s *sit) bool {
+		return has(s.steps, treatment.ByRule, treatment.HoldWater, treatment.FirstWater, treatment.BottomWater,
+			treatment.Flush, treatment.WetRoots, treatment.ChangeWater, treatment.Routine, treatment.Discard, treatment.CupFill)
+	})
+	if !soaked || told || c.habitID == treatment.AirPlant || c.untied {
+		return list
+	}
+	return c.onDay(list, treatment.CareSit, drinkDays, []step{do(treatment.ByRule, water(c.betterWater()))})
+}
+
+// rootsMissed says what a plant without a live root lacks, where no cause of it was accepted.
+func (c *composer) rootsMissed(list []*sit) {
+	treated := slices.ContainsFunc(list, func(s *sit) bool {
+		return has(s.steps, treatment.Unpot, treatment.Behead, treatment.NodeBox, treatment.Discard, treatment.Callus,
+			treatment.PotIn, treatment.SetCup, treatment.Hang, treatment.Mount)
+	})
+	if c.rootless && c.Facts.LiveRoots.Known && !treated && !c.piece && c.habitID != treatment.AirPlant {
+		c.leave(string(treatment.Unpot), "no live root was counted, and no cause of that was accepted: look for rot or "+
+			"drought at the roots, and plan its rescue")
+	}
+}

@@ -1,0 +1,68 @@
+package compose
+
+import (
+	"tendermend/core/treatment"
+)
+
+// unwished says whether a wish ends in a reason instead of steps, and gives the reason
+// with the day on which it is looked at again.
+// mayNow asks again for a wish that waits.
+var mayNow = map[treatment.Wish]string{
+	treatment.Prune:       "may it be pruned now?",
+	treatment.PartWish:    "may it be divided now?",
+	treatment.Propagate:   "may pieces be taken from it now?",
+	treatment.Refresh:     "may its mix be renewed now?",
+	treatment.SetupChange: "may it change its seat now?",
+}
+
+func (c *composer) unwished(wish treatment.Wish) bool {
+	again := func(why string, days int) bool {
+		c.leave(string(wish), why)
+		c.draft.at(days, rankLook, do(treatment.Look, note(mayNow[wish])))
+		return true
+	}
+	switch {
+	case wish == "":
+		return false
+	case c.discard != "":
+		c.leave(string(wish), "the plant is let go")
+		return true
+	case c.piece && among(wish, treatment.PartWish, treatment.Prune):
+		c.leave(string(wish), "it is itself a piece")
+		return true
+	case wish == treatment.Prune && !c.prunes():
+		return again("its kind does not branch where it is cut", 28)
+	case wish == treatment.Prune && !branching(c.subject):
+		return again("nothing was seen to grow this month: it is cut when a new leaf shows", 28)
+	case wish == treatment.PartWish:
+		return c.unparted(again)
+	}
+	return false
+}
+
+// unparted says whether a wish to divide it is not followed, and what is done instead.
+func (c *composer) unparted(again func(why string, days int) bool) bool {
+	switch {
+	case !c.mayPart() && c.mayOffset() && among(c.way(), "offset", "keiki"):
+		c.leave(string(treatment.PartWish), "its kind is not divided: an offset is taken when it is ripe")
+		c.offsetLater(c.way())
+		return true
+	case !c.mayPart():
+		return again("its kind is not divided: it would fall into pieces that do not live", 28)
+	case c.tooSmall():
+		return again("it has too few growths for two parts: each keeps three or more", 90)
+	}
+	return false
+}
+
+// prunes says whether it branches where it is cut.
+func (x *subject) prunes() bool {
+	return !x.one() && (x.branches || !x.named) && !x.leafless
+}
+
+// tooSmall says whether two parts would be less than its kind lives by.
+func (c *composer) tooSmall() bool {
+	g := c.Facts.Growths
+	return g.Known && c.is(treatment.Sympodial, treatment.WinterDeciduous, treatment.Rhizomatous) &&
+		g.Value < 2*c.eachPart()
+}
