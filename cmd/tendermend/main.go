@@ -24,6 +24,7 @@ const usage = `tendermend — find what ails a plant, treat it, follow it until 
   tendermend case-schema                   the JSON Schema of those files
   tendermend archive-schema                the JSON Schema of whole collections
   tendermend plan < SITUATION.json         the plan for a situation, or a list of them, as JSON
+  tendermend plan -sample N [-seed S]      plans for made-up situations, as text to be read aloud
   tendermend check-plan < PLAN.json        what a plan breaks; exits with 1 where it breaks anything
   tendermend plan-schema                   the JSON Schema of situations and plans
   tendermend cases FILE                    how often the differential is right
@@ -62,7 +63,7 @@ func run(args []string, in io.Reader, out io.Writer) error {
 // commands are all that the program can be asked to do.
 var commands = map[string]func(args []string, in io.Reader, out io.Writer) error{
 	"diagnose":       reading(diagnose),
-	"plan":           reading(plan),
+	"plan":           planOrSample,
 	"check-plan":     reading(checkPlan),
 	"case-schema":    writing(caseSchema),
 	"archive-schema": writing(archiveSchema),

@@ -208,3 +208,18 @@ func TestPlansComeOutAndAreProvedFromTheCommandLine(t *testing.T) {
 	assert.True(t, json.Valid([]byte(out)))
 	assert.Contains(t, out, `"liveRoots"`)
 }
+
+func TestPlanSamplesAreTextAndTheSameForASeed(t *testing.T) {
+	path := program(t)
+	first, errs, status := call(t, path, "", "plan", "-sample", "12", "-seed", "7")
+	require.Zero(t, status, errs)
+	again, _, _ := call(t, path, "", "plan", "-sample", "12", "-seed", "7")
+	other, _, _ := call(t, path, "", "plan", "-sample", "12", "-seed", "8")
+	assert.Equal(t, first, again)
+	assert.NotEqual(t, first, other)
+	assert.Equal(t, 12, strings.Count(first, "== "))
+	assert.NotContains(t, first, "%!")
+	_, errs, status = call(t, path, "", "plan", "-sample", "many")
+	assert.Equal(t, 2, status)
+	assert.Contains(t, errs, "-sample N")
+}

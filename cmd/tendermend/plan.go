@@ -4,6 +4,7 @@ import (
 	"bytes"
 	"encoding/json"
 	"errors"
+	"flag"
 	"fmt"
 	"io"
 	"os"
@@ -44,6 +45,21 @@ func read[T any](raw []byte, what string) (v T, err error) {
 	}
 	fmt.Fprintf(os.Stderr, "tendermend: %s: %v; passed over\n", what, err)
 	return *lenient, nil
+}
+
+// planOrSample plans what is read, or draws situations itself where it is told how many.
+func planOrSample(args []string, in io.Reader, out io.Writer) error {
+	flags := flag.NewFlagSet("plan", flag.ContinueOnError)
+	flags.SetOutput(io.Discard)
+	many := flags.Int("sample", 0, "how many plans to print as text, for situations drawn at random")
+	seed := flags.Uint64("seed", 1, "what the situations are drawn from: the same seed, the same plans")
+	if err := flags.Parse(args); err != nil || *many < 0 || flags.NArg() > 0 {
+		return badInput{errors.New("plan reads a situation from standard input, or prints plans with -sample N [-seed S]")}
+	}
+	if *many > 0 {
+		return samplePlans(out, *many, *seed)
+	}
+	return plan(in, out)
 }
 
 // plan reads a situation, or a list of them, and prints the plans.
