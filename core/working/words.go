@@ -32,7 +32,8 @@ func Many(one string) string {
 	return one + "s"
 }
 
-var plurals = map[string]string{"leaf": "leaves", "person": "persons", "dry leaf": "dry leaves"}
+var plurals = map[string]string{"leaf": "leaves", "new leaf": "new leaves", "clean new leaf": "clean new leaves",
+	"person": "persons", "dry leaf": "dry leaves"}
 
 // Of says how far a count has come: "3 of 14 days", and "16 days" once it is reached,
 // whatever was wanted.
