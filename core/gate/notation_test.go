@@ -54,3 +54,33 @@ func TestGatesAreSaidInWords(t *testing.T) {
 		assert.Equal(t, words, g.Words())
 	}
 }
+
+func TestCountsWrittenShortWantNoLength(t *testing.T) {
+	for short, want := range map[string]Condition{
+		"2 new leaves": Count(NewLeaf, 2, 0), "3 clean new leaves": Count(CleanLeaf, 3, 0),
+		"2 tips of 1.5 cm": Count(Tip, 2, 1.5), "roots 2 cm": Count(NewRoot, 0, 2),
+	} {
+		g, err := Read(short)
+		require.NoError(t, err)
+		assert.Equal(t, Gate{want}, g, short)
+	}
+}
+
+// A gate takes the same condition once, and one that differs in anything beside it.
+func TestAGateTakesEachConditionOnce(t *testing.T) {
+	plain := Condition{Is: Counted, Sight: Tip, Since: facts.Planned, Days: 3, Looks: 3, N: 2, FromCM: 1, ToCM: 2, Share: 0.5,
+		Months: Spring(), Any: []Condition{See(Nudge)}}
+	assert.Equal(t, Gate{plain}, Gate{plain}.With(plain))
+	for what, change := range map[string]func(c *Condition){
+		"is": func(c *Condition) { c.Is = Seen }, "sight": func(c *Condition) { c.Sight = Nub },
+		"since": func(c *Condition) { c.Since = facts.Came }, "days": func(c *Condition) { c.Days++ },
+		"looks": func(c *Condition) { c.Looks++ }, "n": func(c *Condition) { c.N++ },
+		"from": func(c *Condition) { c.FromCM++ }, "to": func(c *Condition) { c.ToCM++ },
+		"share": func(c *Condition) { c.Share = 0.25 }, "months": func(c *Condition) { c.Months = LateWinter() },
+		"any": func(c *Condition) { c.Any = []Condition{See(Growth)} },
+	} {
+		other := plain
+		change(&other)
+		assert.Len(t, Gate{plain}.With(other), 2, what)
+	}
+}

@@ -10,6 +10,8 @@ import (
 	"sync"
 	"testing"
 	"time"
+	"unicode"
+	"unicode/utf8"
 
 	"github.com/stretchr/testify/require"
 
@@ -20,6 +22,7 @@ import (
 	"tendermend/core/treatment"
 	"tendermend/core/treatment/check"
 	"tendermend/core/treatment/compose"
+	"tendermend/core/working"
 )
 
 var seasons = []day.Day{
@@ -289,6 +292,9 @@ func sound(p treatment.Plan) string {
 			if x.Words == "" || strings.Contains(x.Words, "%!") || x.Materials == nil {
 				return "a step without words: " + string(x.Op)
 			}
+			if why := saidWrong(x); why != "" {
+				return string(x.Op) + ": " + why + ": " + x.Words
+			}
 		}
 	}
 	return ""
@@ -298,6 +304,73 @@ func (w *sweep) report(t *testing.T, what string) {
 	t.Helper()
 	t.Logf("%s: %d plans, broken: %v", what, w.plans, w.broken)
 	require.Empty(t, w.broken, strings.Join(w.shown, "\n"))
+}
+
+// saidWrong says where the words of a step and its parameters disagree, or its words are
+// no sentence; nothing where they agree.
+func saidWrong(x treatment.Step) string {
+	w, p := x.Words, x.Params
+	first, _ := utf8.DecodeRuneInString(w)
+	switch {
+	case !unicode.IsUpper(first):
+		return "it does not begin like a sentence"
+	case !strings.HasSuffix(w, ".") && !strings.HasSuffix(w, "?"):
+		return "it does not end like a sentence"
+	case strings.Contains(w, "  ") || strings.Contains(w, " ,") || strings.Contains(w, "..") || strings.Contains(w, ";."):
+		return "its parts are badly joined"
+	}
+	for _, m := range misread {
+		if m.op == x.Op && m.is(p) != strings.Contains(w, m.says) {
+			return "its words and its parameters disagree about “" + m.says + "”"
+		}
+	}
+	for _, n := range numbersSaid {
+		if v := n.of(p); n.op == x.Op && v.Known && !strings.Contains(w, n.words(v.Value)) {
+			return "it does not say " + n.words(v.Value)
+		}
+	}
+	return ""
+}
+
+// misread are words that a step has where its parameters say so, and else not.
+var misread = []struct {
+	op   treatment.OperatorID
+	says string
+	is   func(p treatment.Params) bool
+}{
+	{treatment.CleanBlade, "bleach", func(p treatment.Params) bool { return p.Method == "bleach" }},
+	{treatment.CleanBlade, "in a flame", func(p treatment.Params) bool { return p.Method == "flame" }},
+	{treatment.CleanBlade, "70 %", func(p treatment.Params) bool { return p.Method == "" || p.Method == "alcohol" }},
+	{treatment.CoverIt, "clear bag", func(p treatment.Params) bool { return p.Cover == plant.CoverClosed }},
+	{treatment.WashOff, "drops by itself", func(p treatment.Params) bool { return p.How == "falls" }},
+	{treatment.WashOff, "soft brush", func(p treatment.Params) bool { return p.How == "dry" }},
+	{treatment.Unpot, "dry tray", func(p treatment.Params) bool { return p.To == "tray" }},
+}
+
+// numbersSaid are the numbers that stand in a step's words.
+var numbersSaid = []struct {
+	op    treatment.OperatorID
+	of    func(p treatment.Params) treatment.Number
+	words func(v float64) string
+}{
+	{treatment.ReadyPot, func(p treatment.Params) treatment.Number { return p.PotWidthCM }, func(v float64) string {
+		return fmt.Sprintf("%g", v)
+	}},
+	{treatment.ReadyPot, func(p treatment.Params) treatment.Number { return p.PotWidthTo }, func(v float64) string {
+		return fmt.Sprintf("%g cm", v)
+	}},
+	{treatment.Callus, func(p treatment.Params) treatment.Number { return p.Days }, func(v float64) string {
+		return working.Measured(v, "day")
+	}},
+	{treatment.DryCut, func(p treatment.Params) treatment.Number { return p.Hours }, func(v float64) string {
+		return working.Measured(v, "hour")
+	}},
+	{treatment.PartIt, func(p treatment.Params) treatment.Number { return p.N }, func(v float64) string {
+		return working.Measured(v, "part")
+	}},
+	{treatment.SetReservoir, func(p treatment.Params) treatment.Number { return p.LevelCM }, func(v float64) string {
+		return fmt.Sprintf("%g cm", v)
+	}},
 }
 
 const seed = 20261125

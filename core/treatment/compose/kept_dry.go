@@ -4,6 +4,7 @@ import (
 	"slices"
 
 	"tendermend/core/cause"
+	"tendermend/core/plant"
 	"tendermend/core/treatment"
 )
 
@@ -105,7 +106,11 @@ func (c *composer) wateredOn(list []*sit) []*sit {
 	if !soaked || told || c.habitID == treatment.AirPlant || c.untied {
 		return list
 	}
-	return c.onDay(list, treatment.CareSit, drinkDays, []step{do(treatment.ByRule, water(c.betterWater()))})
+	day := drinkDays
+	if c.kind.WaterRule == plant.AirRoots {
+		day = 1 // it drinks every morning
+	}
+	return c.onDay(list, treatment.CareSit, day, []step{do(treatment.ByRule, water(c.betterWater()))})
 }
 
 // rootsMissed says what a plant without a live root lacks, where no cause of it was accepted.

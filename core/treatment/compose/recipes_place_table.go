@@ -54,6 +54,8 @@ var placeRecipes = []recipe{
 	{cause.SunScorch, all, join([]item{at(0, t.ShadeIt)}, judged, backToLight)},
 	{cause.LampBurn, all, join([]item{at(0, t.ShadeIt, what("with the lamp 30 cm or more away"))}, judged, backToLight)},
 	{cause.DryAir, on(t.SucculentRosette, t.Cactus, t.UprightSucculent), judged},
+	{cause.DryAir, on(t.Rhizomatous, t.AroidVine, t.GiantHerb, t.Monopodial),
+		join([]item{at(0, t.Humidify), at(0, t.EaseLeaf)}, judged)},
 	{cause.DryAir, all, join([]item{at(0, t.Humidify)}, judged)},
 	{cause.Draught, all, join([]item{at(0, t.Undraught)}, judged)},
 	{

@@ -1,6 +1,7 @@
 package compose
 
 import (
+	"cmp"
 	"fmt"
 
 	"tendermend/core/facts"
@@ -29,7 +30,7 @@ var sayings = map[treatment.OperatorID]sayer{
 	treatment.PullDead:     sayPull,
 	treatment.RemoveLeaves: sayLeaves,
 	treatment.TakeOffset: func(w saying) string {
-		return "Part the " + w.organ() + " with its own roots, close to the mother."
+		return "Part the " + cmp.Or(w.organ(), "offset") + " with its own roots, close to the mother."
 	},
 	treatment.Insurance: func(w saying) string {
 		return "Before the big cut save " + w.counted("firm "+single[w.Organ], "firm "+w.organ()) + ", well away from " +
@@ -57,9 +58,8 @@ var sayings = map[treatment.OperatorID]sayer{
 	treatment.Callus:    sayCallus,
 	treatment.Peroxide:  sayPeroxide,
 	treatment.LabelDrug: sayLabelDrug,
-	treatment.EaseLeaf: fixedly("Lay damp paper on the fold of the stuck leaf on two mornings, then roll it open " +
-		"from its base with " +
-		"moist fingers. A tear that comes is let be."),
+	treatment.EaseLeaf: fixedly("Where a new leaf is stuck in its fold, lay damp paper on the fold on two mornings, then roll " +
+		"it open from its base with moist fingers. A tear that comes is let be; where none is stuck, leave this out."),
 	treatment.CrownDrain: sayDrain,
 	treatment.CrownDry:   sayCrownDry,
 	treatment.PotIn:      sayPotIn,
