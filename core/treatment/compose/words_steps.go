@@ -564,11 +564,8 @@ func saySoap(w saying) string {
 	if p.Where == "roots" || w.Organ == treatment.OnRoots {
 		return "Rinse the roots with very weak soap water, and with plain water after a minute."
 	}
-	ml := p.Conc.Or(0.015) * p.ML.Or(150)
-	amount := fmt.Sprintf("%.0f ml of mild liquid soap in %.0f ml of soft water", ml, p.ML.Or(150)-ml)
-	if ml < 1 {
-		amount = fmt.Sprintf("%g ml of mild liquid soap in a litre of soft water", p.Conc.Or(0.015)*1000)
-	}
+	soap, soft := treatment.SoapAndWater(p.ML.Or(150), p.Conc.Or(0.015))
+	amount := fmt.Sprintf("%g ml of mild liquid soap in %g ml of soft water", soap, soft)
 	return "Spray soap water until it drips, undersides too, in the shade: " + amount + ". Try one leaf first."
 }
 

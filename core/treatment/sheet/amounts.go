@@ -2,7 +2,6 @@ package sheet
 
 import (
 	"fmt"
-	"math"
 
 	"tendermend/core/mix"
 	"tendermend/core/treatment"
@@ -136,18 +135,13 @@ func pot(s treatment.Situation, p treatment.Params) []working.Amount {
 	return list
 }
 
-// leastSoap is the smallest amount of soap that a syringe or a spoon measures, ml;
-// soap is measured in such steps (common practice).
-const leastSoap = 0.5
-
 // soap is a home preparation with its usual strength: the soap is rounded to what can
 // be measured, and the water to it, so that the strength stays.
 func soap(p treatment.Params) []working.Amount {
 	if !p.Conc.Known || !p.ML.Known || p.Conc.Value <= 0 {
 		return []working.Amount{}
 	}
-	of := math.Max(leastSoap, math.Round(p.ML.Value*p.Conc.Value/leastSoap)*leastSoap)
-	water := math.Round(of/p.Conc.Value - of)
+	of, water := treatment.SoapAndWater(p.ML.Value, p.Conc.Value)
 	inputs := []working.Input{in("spray wanted", p.ML.Value, "ml"), in("strength", p.Conc.Value*100, "%")}
 	src := "extension fact sheets, from memory"
 	return []working.Amount{
