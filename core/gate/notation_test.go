@@ -68,8 +68,8 @@ func TestCountsWrittenShortWantNoLength(t *testing.T) {
 
 // A gate takes the same condition once, and one that differs in anything beside it.
 func TestAGateTakesEachConditionOnce(t *testing.T) {
-	plain := Condition{Is: Counted, Sight: Tip, Since: facts.Planned, Days: 3, Looks: 3, N: 2, FromCM: 1, ToCM: 2, Share: 0.5,
-		Months: Spring(), Any: []Condition{See(Nudge)}}
+	plain := Condition{Is: Counted, Sight: Tip, Since: facts.Planned, Days: 3, Looks: 3, N: 2, FromCM: 1, ToCM: 2,
+		Share: 0.5, Months: Spring(), Any: []Condition{See(Nudge)}}
 	assert.Equal(t, Gate{plain}, Gate{plain}.With(plain))
 	for what, change := range map[string]func(c *Condition){
 		"is": func(c *Condition) { c.Is = Seen }, "sight": func(c *Condition) { c.Sight = Nub },

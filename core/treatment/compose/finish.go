@@ -53,6 +53,7 @@ func (c *composer) finish() {
 		}
 		c.plan.Sittings = append(c.plan.Sittings, out)
 	}
+	c.notLeftOut()
 	c.trust()
 	c.plan.Track, c.plan.Beside = c.tracks()
 	c.plan.Cautions = c.allCautions()
@@ -219,6 +220,20 @@ func (c *composer) forgone(list []*sit) {
 			)
 		}
 	}
+}
+
+// onlyDrank is why something is done some days later.
+const onlyDrank = "it has only just drunk"
+
+// notLeftOut takes back what was said of a step that is done a few days later after all.
+func (c *composer) notLeftOut() {
+	var all []step
+	for _, s := range c.plan.Sittings {
+		all = append(all, s.Steps...)
+	}
+	c.plan.LeftOut = slices.DeleteFunc(c.plan.LeftOut, func(l treatment.LeftOut) bool {
+		return l.Why == onlyDrank && has(all, treatment.OperatorID(l.Op))
+	})
 }
 
 // trustPests says why what the carer chose against pests is not done.

@@ -133,7 +133,7 @@ func (h *here) thirstyTidy() verdict {
 	return verdict{
 		do:  onlyIf(delay, drank != never && h.day-drank < 4),
 		day: drank + 5,
-		why: "it has only just drunk",
+		why: onlyDrank,
 	}
 }
 

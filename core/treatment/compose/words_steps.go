@@ -378,11 +378,18 @@ func sayFirstWater(w saying) string {
 	return "Water it through for the first time with " + kind + ", and let it drain."
 }
 
+func hoursWords(h float64) string {
+	if h == 0.5 {
+		return "half an hour"
+	}
+	return working.Measured(h, "hour")
+}
+
 func saySoak(w saying) string {
 	p := w.Params
 	switch {
 	case w.habitID == treatment.AirPlant:
-		return "Lay it under rain water or other soft water for " + working.Measured(p.Hours.Or(0.5), "hour") + "."
+		return "Lay it under rain water or other soft water for " + hoursWords(p.Hours.Or(0.5)) + "."
 	case p.How == "dip", w.untied:
 		return "Dip the whole root mass under soft water for 20 to 30 minutes, in the morning."
 	case w.habitID == treatment.Carnivore:
@@ -682,6 +689,9 @@ func (w saying) pot() string {
 }
 
 // mixWords say what it is filled with, and where the mix comes from.
+// aHandfulML is less mix than is measured: it fills the gaps round a ball.
+const aHandfulML = 30
+
 func (w saying) mixWords() string {
 	p := w.Params
 	if len(p.Mix) == 0 {
@@ -692,7 +702,10 @@ func (w saying) mixWords() string {
 		parts = append(parts, fmt.Sprintf("%g %s", m.Parts, m.What))
 	}
 	amount := "mix"
-	if p.VolumeML.Known {
+	switch {
+	case p.VolumeML.Known && p.VolumeML.Value < aHandfulML:
+		amount = "a handful of mix"
+	case p.VolumeML.Known:
 		amount = fmt.Sprintf("%.2f l of mix", p.VolumeML.Value/1000)
 		if p.PotWidthTo.Known {
 			amount = "up to " + amount

@@ -58,8 +58,8 @@ var sayings = map[treatment.OperatorID]sayer{
 	treatment.Callus:    sayCallus,
 	treatment.Peroxide:  sayPeroxide,
 	treatment.LabelDrug: sayLabelDrug,
-	treatment.EaseLeaf: fixedly("Where a new leaf is stuck in its fold, lay damp paper on the fold on two mornings, then roll " +
-		"it open from its base with moist fingers. A tear that comes is let be; where none is stuck, leave this out."),
+	treatment.EaseLeaf: fixedly("Where a new leaf is stuck in its fold, lay damp paper on it on two mornings, then " +
+		"roll it open from its base with moist fingers. A tear that comes is let be; where none is stuck, leave this out."),
 	treatment.CrownDrain: sayDrain,
 	treatment.CrownDry:   sayCrownDry,
 	treatment.PotIn:      sayPotIn,
