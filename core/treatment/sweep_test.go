@@ -13,6 +13,7 @@ import (
 	"unicode"
 	"unicode/utf8"
 
+	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
 	"tendermend/core/cause"
@@ -217,11 +218,12 @@ type sweep struct {
 	plans  int
 	broken map[treatment.RuleID]int
 	shown  []string
+	done   map[treatment.OperatorID]bool
 }
 
 func (w *sweep) run(t *testing.T, feed func(chan<- treatment.Situation)) {
 	t.Helper()
-	w.broken = map[treatment.RuleID]int{}
+	w.broken, w.done = map[treatment.RuleID]int{}, map[treatment.OperatorID]bool{}
 	in := make(chan treatment.Situation, 256)
 	go func() { feed(in); close(in) }()
 	var wg sync.WaitGroup
@@ -250,6 +252,11 @@ func (w *sweep) one(s treatment.Situation) {
 	w.mu.Lock()
 	defer w.mu.Unlock()
 	w.plans++
+	for _, sit := range p.Sittings {
+		for _, x := range sit.Steps {
+			w.done[x.Op] = true
+		}
+	}
 	for i, b := range list {
 		if i == 0 || list[i-1].Rule != b.Rule {
 			w.broken[b.Rule]++
@@ -392,6 +399,12 @@ func TestPlansBreakNoRule(t *testing.T) {
 	plain.report(t, "every kind, cause, wish and season")
 	drawn.run(t, anySituations(sampled.random, 1))
 	drawn.report(t, "random situations")
+	for _, o := range treatment.Operators() {
+		// No kind names layering first, and a plan takes the first way that may be gone.
+		if o.ID != treatment.Layer {
+			assert.True(t, plain.done[o.ID] || drawn.done[o.ID], "%s stands in no plan", o.ID)
+		}
+	}
 }
 
 // prone makes a situation more like those that a rule is about, where chance
