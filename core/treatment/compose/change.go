@@ -14,6 +14,10 @@ func (c *composer) changeSetup() {
 	if c.root != nil {
 		r = *c.root
 	}
+	if r.part {
+		c.leave(string(treatment.PartIt), "it changes its seat first: it is divided at its next repotting")
+		r.part = false
+	}
 	set := c.aimedAt()
 	c.plan.School = c.school
 	if !c.orchid {

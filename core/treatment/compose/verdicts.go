@@ -163,11 +163,18 @@ func (h *here) leafLimit() verdict {
 	return verdict{do: instead, step: s}
 }
 
+// drowned says whether too much water ails it, and its medium is wet these first days.
+func (h *here) drowned() bool {
+	return h.c.has(cause.Overwatering) && among(h.c.moist, facts.Wet, facts.Soaked) && h.day <= 1 && !h.gate && h.set == never
+}
+
 func (h *here) soaking() verdict {
 	s, rests, stands := h.step, h.phase() == "resting", h.c.has(cause.NoDrainage)
 	switch {
 	case h.rot:
 		return verdict{do: drop, why: "with live rot nothing is soaked"}
+	case h.drowned():
+		return verdict{do: drop, why: "it is over-wet already: water is held first"}
 	case s.Params.WetDrops.Known && !rests && !stands:
 		return verdict{}
 	case stands && h.set == never && !has(h.gone, treatment.DrainSaucer):
