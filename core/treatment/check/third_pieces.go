@@ -23,7 +23,8 @@ var lawsOfPieces = []law{
 			if e.op == t.NodeBox || e.s.Organ == t.OnSection {
 				have = max(1, c.Facts.Nodes.Or(c.Facts.Leaves.Or(have)))
 			}
-			stays := e.op == t.TipCut && !c.has(cause.BaseRot) && !c.Facts.Piece.Value && !c.has(cause.Detached) && !r.has(t.Discard)
+			goes := c.Facts.Piece.Value || c.has(cause.BaseRot, cause.Detached) || r.has(t.Discard)
+			stays := e.op == t.TipCut && !goes
 			if stays && have > 1 {
 				have--
 			}

@@ -165,16 +165,23 @@ func (h *here) leafLimit() verdict {
 
 // drowned says whether too much water ails it, and its medium is wet these first days.
 func (h *here) drowned() bool {
-	return h.c.has(cause.Overwatering) && among(h.c.moist, facts.Wet, facts.Soaked) && h.day <= 1 && !h.gate && h.set == never
+	early := h.day <= 1 && !h.gate && h.set == never
+	return early && h.c.has(cause.Overwatering) && among(h.c.moist, facts.Wet, facts.Soaked)
 }
 
 func (h *here) soaking() verdict {
 	s, rests, stands := h.step, h.phase() == "resting", h.c.has(cause.NoDrainage)
+	if h.drowned() {
+		return verdict{do: drop, why: "it is over-wet already: water is held first"}
+	}
+	return h.soakingDry(s, rests, stands)
+}
+
+// soakingDry says when a medium that is not over-wet is soaked or flushed.
+func (h *here) soakingDry(s step, rests, stands bool) verdict {
 	switch {
 	case h.rot:
 		return verdict{do: drop, why: "with live rot nothing is soaked"}
-	case h.drowned():
-		return verdict{do: drop, why: "it is over-wet already: water is held first"}
 	case s.Params.WetDrops.Known && !rests && !stands:
 		return verdict{}
 	case stands && h.set == never && !has(h.gone, treatment.DrainSaucer):
