@@ -38,7 +38,7 @@ type Body struct {
 	Diagnosed *Diagnosed `json:"diagnosed,omitempty"`
 	Planned   *Planned   `json:"planned,omitempty"`
 	Did       *Did       `json:"did,omitempty"`
-	Watered   *Watered   `json:"watered,omitempty"`
+	Watered   *Watered   `json:"watered,omitempty" doc:"A watering; through where nobody says how."`
 	Weighed   *Weighed   `json:"weighed,omitempty"`
 	Probed    *Probed    `json:"probed,omitempty"`
 	Checked   *Checked   `json:"checked,omitempty"`

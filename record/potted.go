@@ -12,7 +12,8 @@ type Potted struct {
 	DepthCM *float64 `json:"depthCm,omitempty" doc:"Depth of the pot, cm."`
 	Medium  string   `json:"medium,omitempty" maxLength:"120" doc:"Fresh medium; empty where the old one stayed."`
 	// What it stands in now, where that is no plain pot, and of what sort the medium is.
-	Seat    facts.Seat        `json:"seat,omitempty" enum:"pot,basket,mount,hung,cup,dish,reservoir,jar,box" doc:"What it stands in now."` //nolint:lll // one list
+	Seat facts.Seat `json:"seat,omitempty" enum:"pot,basket,mount,hung,cup,dish,reservoir,jar,box" doc:"Its seat now."`
+
 	Class   facts.MediumClass `json:"mediumClass,omitempty" enum:"soil,bark,moss,stones,peat,water,none"`
 	LevelCM *float64          `json:"levelCm,omitempty" doc:"Level of its reservoir, cm."`
 }

@@ -12,7 +12,8 @@ import (
 // Stated is what somebody said of the plant, or what a step of its plan made so: each
 // thing that is set, and nothing of the others.
 type Stated struct {
-	Seat        facts.Seat        `json:"seat,omitempty" enum:"pot,basket,mount,hung,cup,dish,reservoir,jar,box,tray,hand,bin"` //nolint:lll // one list
+	Seat facts.Seat `json:"seat,omitempty" enum:"pot,basket,mount,hung,cup,dish,reservoir,jar,box,tray,hand,bin"`
+
 	MediumClass facts.MediumClass `json:"mediumClass,omitempty" enum:"soil,bark,moss,stones,peat,water,none"`
 	Medium      facts.MediumState `json:"medium,omitempty" enum:"sound,tired,rotten,sour,crusted,repels,infested"`
 	Moist       facts.Moist       `json:"moist,omitempty" enum:"soaked,wet,right,due,dry,bone"`

@@ -37,9 +37,17 @@ const (
 	TaskRelease TaskKind = "release" // nothing keeps it apart any more
 )
 
+// TaskKinds lists what a walk may ask for.
+func TaskKinds() []TaskKind {
+	return []TaskKind{
+		TaskExamine, TaskDecide, TaskPlan, TaskStep, TaskPass, TaskBack, TaskCheck, TaskLook, TaskWater, TaskAsleep,
+		TaskTreat, TaskStall, TaskSignal, TaskPests, TaskApart, TaskRelease,
+	}
+}
+
 // Task is one thing to do or look at, with why and since when.
 type Task struct {
-	Kind TaskKind `json:"kind" enum:"examine,decide,plan,step,pass,back,check,look,water,asleep,treat,stall,signal,pests,apart,release"` //nolint:lll // one list
+	Kind TaskKind `json:"kind"` // one of TaskKinds
 
 	From    day.Day `json:"from" doc:"The first useful day."`
 	Until   day.Day `json:"until" doc:"The last day that is still safe."`

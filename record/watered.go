@@ -9,8 +9,10 @@ import (
 
 // Watered is one watering.
 type Watered struct {
-	How         facts.Watering `json:"how,omitempty" enum:"through,light,soak,below,flush,reservoir,roots,cup,leaves" doc:"How; through where nobody says."` //nolint:lll // one list
-	Millilitres *float64       `json:"millilitres,omitempty"`
+	// How it was watered; through where nobody says.
+	How facts.Watering `json:"how,omitempty" enum:"through,light,soak,below,flush,reservoir,roots,cup,leaves"`
+
+	Millilitres *float64 `json:"millilitres,omitempty"`
 }
 
 // KindWatered stands in stored records: it is never renamed or used for another.

@@ -19,6 +19,7 @@ import (
 	"github.com/go-chi/chi/v5"
 	"github.com/go-chi/chi/v5/middleware"
 
+	"tendermend/record"
 	"tendermend/store"
 )
 
@@ -169,5 +170,15 @@ func (srv *server) operations(r chi.Router) huma.API {
 	srv.householdOperations(api)
 	srv.reviewOperations(api)
 	srv.exchangeOperations(api)
+	nameTasks(api)
 	return api
+}
+
+// nameTasks says in the document which kinds of tasks there are: more than a tag holds in
+// a line.
+func nameTasks(api huma.API) {
+	kind := api.OpenAPI().Components.Schemas.Map()["Task"].Properties["kind"]
+	for _, k := range record.TaskKinds() {
+		kind.Enum = append(kind.Enum, string(k))
+	}
 }

@@ -9,7 +9,8 @@ import (
 // in mol a day, shares 0 to 1.
 type Facts struct {
 	// What it stands in.
-	Seat        Fact[Seat]        `json:"seat,omitzero" enum:",pot,basket,mount,hung,cup,dish,reservoir,jar,box,tray,hand,bin"` //nolint:lll // one list
+	Seat Fact[Seat] `json:"seat,omitzero" enum:",pot,basket,mount,hung,cup,dish,reservoir,jar,box,tray,hand,bin"`
+
 	MediumClass Fact[MediumClass] `json:"mediumClass,omitzero" enum:",soil,bark,moss,stones,peat,water,none"`
 	GrewIn      Fact[MediumClass] `json:"grewIn,omitzero" enum:",moss,bark,clay,air,water"`
 	Medium      Fact[MediumState] `json:"medium,omitzero" enum:",sound,tired,rotten,sour,crusted,repels,infested"`

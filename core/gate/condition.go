@@ -57,7 +57,8 @@ const (
 
 // Condition is one thing that must be so. Which fields count follows from Is.
 type Condition struct {
-	Is     Is              `json:"is" enum:"days,seen,counted,share,firm,dry,moist,warmth,season,clean,quiet,no-rot,free,any-of"` //nolint:lll // one list
+	Is Is `json:"is" enum:"days,seen,counted,share,firm,dry,moist,warmth,season,clean,quiet,no-rot,free,any-of"`
+
 	Sight  Sight           `json:"sight,omitempty" doc:"What is seen or counted."`
 	Since  facts.Happening `json:"since,omitempty" doc:"From when its days are counted."`
 	Days   int             `json:"days,omitempty"`

@@ -14,30 +14,34 @@ import (
 // Answers are what the carer is asked before a plan is made, as they stand in
 // the record. What is missing was not answered.
 type Answers struct {
-	LiveRoots   *int              `json:"liveRoots,omitempty" doc:"Live roots counted."`
-	DeadRoots   *int              `json:"deadRoots,omitempty" doc:"Dead roots counted."`
-	LiveTips    *int              `json:"liveTips,omitempty"`
-	RootBallCM  *float64          `json:"rootBallCm,omitempty" doc:"Width of the live root ball."`
-	PotWidthCM  *float64          `json:"potWidthCm,omitempty" doc:"Inner width of the present pot."`
-	Reserves    facts.Reserves    `json:"reserves,omitempty" enum:"plump,ridged,shrivelled"`
-	LiveRot     *bool             `json:"liveRot,omitempty"`
-	InSpike     *bool             `json:"inSpike,omitempty"`
-	WarmthC     *float64          `json:"warmthC,omitempty" doc:"Room warmth."`
-	HumidityPct *float64          `json:"humidityPct,omitempty"`
-	LookDays    *int              `json:"lookDays,omitempty" doc:"How often the carer can look."`
-	Limp        *bool             `json:"limp,omitempty" doc:"Whether it hangs limp now."`
-	Moist       facts.Moist       `json:"moist,omitempty" enum:"soaked,wet,right,due,dry,bone" doc:"Its medium."`
-	Standing    *bool             `json:"standing,omitempty" doc:"Whether water stands in saucer or outer pot."`
-	Plug        *bool             `json:"plug,omitempty" doc:"Whether a nursery plug sits in its roots."`
-	PotHoles    *bool             `json:"potHoles,omitempty" doc:"Whether its pot has holes that water runs out of."`
-	OffsetsSeen *int              `json:"offsetsSeen,omitempty" doc:"Plantlets, pups or offsets on it."`
-	Growths     *int              `json:"growths,omitempty" doc:"Bulbs, canes, shoots or rosettes."`
-	Growing     *bool             `json:"growing,omitempty" doc:"Something new was seen within a month."`
-	OwnedDays   *int              `json:"ownedDays,omitempty" doc:"Days since it came; missing where nobody knows."`
-	Seat        facts.Seat        `json:"seat,omitempty" enum:"pot,basket,mount,hung,cup,dish,reservoir,jar,box" doc:"What it stands in."` //nolint:lll // one list
-	MediumClass facts.MediumClass `json:"mediumClass,omitempty" enum:"soil,bark,moss,stones,peat,water,none" doc:"What it is in."`         //nolint:lll // one list
-	Medium      facts.MediumState `json:"medium,omitempty" enum:"sound,tired,rotten,sour,crusted,repels,infested"`
-	Infested    *float64          `json:"infested,omitempty" minimum:"0" maximum:"1" doc:"Share of it that is infested."`
+	LiveRoots   *int           `json:"liveRoots,omitempty" doc:"Live roots counted."`
+	DeadRoots   *int           `json:"deadRoots,omitempty" doc:"Dead roots counted."`
+	LiveTips    *int           `json:"liveTips,omitempty"`
+	RootBallCM  *float64       `json:"rootBallCm,omitempty" doc:"Width of the live root ball."`
+	PotWidthCM  *float64       `json:"potWidthCm,omitempty" doc:"Inner width of the present pot."`
+	Reserves    facts.Reserves `json:"reserves,omitempty" enum:"plump,ridged,shrivelled"`
+	LiveRot     *bool          `json:"liveRot,omitempty"`
+	InSpike     *bool          `json:"inSpike,omitempty"`
+	WarmthC     *float64       `json:"warmthC,omitempty" doc:"Room warmth."`
+	HumidityPct *float64       `json:"humidityPct,omitempty"`
+	LookDays    *int           `json:"lookDays,omitempty" doc:"How often the carer can look."`
+	Limp        *bool          `json:"limp,omitempty" doc:"Whether it hangs limp now."`
+	Moist       facts.Moist    `json:"moist,omitempty" enum:"soaked,wet,right,due,dry,bone" doc:"Its medium."`
+	Standing    *bool          `json:"standing,omitempty" doc:"Whether water stands in saucer or outer pot."`
+	Plug        *bool          `json:"plug,omitempty" doc:"Whether a nursery plug sits in its roots."`
+	PotHoles    *bool          `json:"potHoles,omitempty" doc:"Whether its pot has holes that water runs out of."`
+	OffsetsSeen *int           `json:"offsetsSeen,omitempty" doc:"Plantlets, pups or offsets on it."`
+	Growths     *int           `json:"growths,omitempty" doc:"Bulbs, canes, shoots or rosettes."`
+	Growing     *bool          `json:"growing,omitempty" doc:"Something new was seen within a month."`
+	OwnedDays   *int           `json:"ownedDays,omitempty" doc:"Days since it came; missing where nobody knows."`
+
+	Seat facts.Seat `json:"seat,omitempty" enum:"pot,basket,mount,hung,cup,dish,reservoir,jar,box" doc:"Its seat."`
+
+	// MediumClass is the sort of medium that it is in.
+	MediumClass facts.MediumClass `json:"mediumClass,omitempty" enum:"soil,bark,moss,stones,peat,water,none"`
+
+	Medium   facts.MediumState `json:"medium,omitempty" enum:"sound,tired,rotten,sour,crusted,repels,infested"`
+	Infested *float64          `json:"infested,omitempty" minimum:"0" maximum:"1" doc:"Share of it that is infested."`
 	// SetAside is why nothing holds the work on its roots back, by the carer's own word.
 	SetAside string `json:"setAside,omitempty" maxLength:"300" doc:"Why nothing holds its root work back."`
 	// Unknown are questions that were answered with “don't know”: the cautious value is taken, and said.

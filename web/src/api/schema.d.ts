@@ -4,7731 +4,7783 @@
  */
 
 export interface paths {
-    "/api/account": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** The account with its sessions */
-        get: operations["get-account"];
-        /** Change name and address */
-        put: operations["change-account"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/account/erase": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Delete the account with everything in it */
-        post: operations["erase-account"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/account/password": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /** Change the password; every other session ends */
-        put: operations["change-password"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/account/reset-links": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** A link with which somebody of this collection sets their password, once */
-        post: operations["make-reset-link"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/account/second-factor": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /** Take the key into use; gives the recovery codes, once */
-        put: operations["confirm-second-factor"];
-        /** A key for a second factor, to be confirmed with a code */
-        post: operations["new-second-factor"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/account/second-factor/drop": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Take the second factor away */
-        post: operations["drop-second-factor"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/account/sessions": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post?: never;
-        /** End every other session */
-        delete: operations["end-sessions"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/account/sessions/{session}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post?: never;
-        /** End one session */
-        delete: operations["end-session"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/accounts": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Open an account with an empty collection */
-        post: operations["open-account"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/appraisal": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** What a plant that is for sale is worth; records nothing */
-        post: operations["appraise"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/archive.json": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** The whole collection as JSON (docs/archive.schema.json) */
-        get: operations["get-archive"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/bench": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Recipes, ingredients and what must not meet */
-        get: operations["get-bench"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/bench/air": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** What air feels like to a leaf; records nothing */
-        post: operations["bench-air"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/bench/dilution": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** A dilution, guarded; records nothing */
-        post: operations["bench-dilution"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/bench/dose": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** A label's dose multiplied; records nothing */
-        post: operations["bench-dose"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/bench/feed": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** What feeds bring to the water; records nothing */
-        post: operations["bench-feed"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/bench/light": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** A light reading over a day; records nothing */
-        post: operations["bench-light"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/bench/mix": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** A mix by parts; records nothing */
-        post: operations["bench-mix"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/bench/pot": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** A pot for live roots; records nothing */
-        post: operations["bench-pot"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/bench/runway": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** How long reserves last; records nothing */
-        post: operations["bench-runway"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/causes/{cause}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** All that the tables know of a cause */
-        get: operations["get-cause"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/confirmed": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** The collection's confirmed cases, and how well the first look foretold them */
-        get: operations["get-calibration"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/confirmed/cases": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** The confirmed cases as an open file, without names */
-        get: operations["get-cases"];
-        put?: never;
-        /** Take in confirmed cases of other collections */
-        post: operations["take-cases"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/entries.csv": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Every entry of the collection as CSV; nothing but pictures is left out */
-        get: operations["get-entries-table"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/guide": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** The order of a first look, with the signs to ask first */
-        get: operations["get-guide"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/import": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Take over an archive (JSON), a table of entries or a register (CSV); what is there already is left alone */
-        post: operations["import"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/knowledge": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Names and facts of the trade */
-        get: operations["get-knowledge"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/learning": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** What confirmed cases would make of the tables */
-        get: operations["get-learning"];
-        /** Switch on or off what the cases teach */
-        put: operations["save-switches"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/learning/scores": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** The tables, and what the cases teach, scored on the same cases; takes a moment */
-        get: operations["score-learning"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/look-alikes": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Two or three causes side by side, and what tells them apart */
-        get: operations["compare-causes"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/places": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** The collection's places in the order of the walk */
-        get: operations["list-places"];
-        put?: never;
-        /** Add a place at the end of the walk */
-        post: operations["add-place"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/plants": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** The register, a page at a time */
-        get: operations["list-plants"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/plants/{plant}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** A plant's file */
-        get: operations["get-plant"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/plants/{plant}/archive.json": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** A plant's record as JSON, with its pictures */
-        get: operations["get-plant-archive"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/plants/{plant}/case": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** The last look as a case file, with what the record answers and what was confirmed */
-        get: operations["get-case"];
-        put?: never;
-        /** Read a case file (docs/case.schema.json) for a plant; records nothing */
-        post: operations["read-case"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/plants/{plant}/differential": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** What the answers so far point to; records nothing */
-        post: operations["differential"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/plants/{plant}/entries": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** A plant's whole record, newest first */
-        get: operations["list-entries"];
-        put?: never;
-        /** Record something; an arrival takes the plant in */
-        post: operations["add-entry"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/plants/{plant}/entries.csv": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** A plant's record as CSV */
-        get: operations["get-plant-entries-table"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/plants/{plant}/pictures/{picture}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** A picture as JPEG */
-        get: operations["get-picture"];
-        /** Send a picture (JPEG, PNG or WebP); it is kept upright, resized and without private data. Record it with an entry */
-        put: operations["add-picture"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/plants/{plant}/plan": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** The plan for the accepted causes; records nothing */
-        post: operations["preview-plan"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/plants/{plant}/plan/choices": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** The disagreements of the trade that change this plan; records nothing */
-        post: operations["plan-choices"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/plants/{plant}/review": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** A look back over a plant: before and after, growths, stages, work, cost and lesson */
-        get: operations["get-review"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/plants/{plant}/review.html": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** The same as one file to print or give away, pictures included */
-        get: operations["get-review-page"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/plants/{plant}/shopping": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** What the open steps of a plan need, and what is missing */
-        get: operations["get-shopping"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/plants/{plant}/sittings": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Record the steps of a sitting that were done on one day: all of them or none */
-        post: operations["do-sitting"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/profiles": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Find a kind by name; the collection's own come first */
-        get: operations["find-profiles"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/profiles/{kind}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** A kind with all that it wants */
-        get: operations["get-kind"];
-        /** Add a kind of the collection's own, change or withdraw it; every version is kept */
-        put: operations["save-kind"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/profiles/{kind}/key": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** A one-page key to the commonest troubles of a kind */
-        get: operations["get-key"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/register.csv": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** The register as CSV */
-        get: operations["get-register-table"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/reset": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Ask for a letter with a link that sets a password; the answer is the same for every address */
-        post: operations["ask-reset"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/reset/{token}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Whose password a link sets */
-        get: operations["get-reset"];
-        put?: never;
-        /** Set a password by a link, once; every session of the account ends */
-        post: operations["use-reset"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/review": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** A look back over the collection: saved and lost by cause and school, and what took long */
-        get: operations["get-collection-review"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/rounds": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Today's walk: clean places first, isolated plants last */
-        get: operations["get-rounds"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/routine": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** The jobs of ordinary care, and which are switched off */
-        get: operations["get-routine"];
-        /** Switch jobs of ordinary care off for the collection */
-        put: operations["save-routine"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/session": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Who is signed in */
-        get: operations["get-session"];
-        put?: never;
-        /** Sign in */
-        post: operations["sign-in"];
-        /** Sign out */
-        delete: operations["sign-out"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/session/demo": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Open the demo clinic */
-        post: operations["open-demo"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/settings": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Who lives there, and the sides usually taken */
-        get: operations["get-settings"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/settings/choices": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /** Keep the sides one usually takes */
-        put: operations["save-choices"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/settings/household": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /** Say who lives there; every version is kept */
-        put: operations["save-household"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/signs/{sign}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** A sign and the causes that show it */
-        get: operations["get-sign"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/supplies": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** What is in the cupboard */
-        get: operations["list-supplies"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/supplies/{supply}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /** Add a supply, change or withdraw it */
-        put: operations["save-supply"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/supplies/{supply}/stock": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Put something into the cupboard, or take it out */
-        post: operations["stock-supply"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/tally": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** What a root tally comes to; records nothing */
-        post: operations["read-tally"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
+  "/api/account": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** The account with its sessions */
+    get: operations["get-account"];
+    /** Change name and address */
+    put: operations["change-account"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/account/erase": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Delete the account with everything in it */
+    post: operations["erase-account"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/account/password": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    /** Change the password; every other session ends */
+    put: operations["change-password"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/account/reset-links": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** A link with which somebody of this collection sets their password, once */
+    post: operations["make-reset-link"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/account/second-factor": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    /** Take the key into use; gives the recovery codes, once */
+    put: operations["confirm-second-factor"];
+    /** A key for a second factor, to be confirmed with a code */
+    post: operations["new-second-factor"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/account/second-factor/drop": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Take the second factor away */
+    post: operations["drop-second-factor"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/account/sessions": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post?: never;
+    /** End every other session */
+    delete: operations["end-sessions"];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/account/sessions/{session}": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post?: never;
+    /** End one session */
+    delete: operations["end-session"];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/accounts": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Open an account with an empty collection */
+    post: operations["open-account"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/appraisal": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** What a plant that is for sale is worth; records nothing */
+    post: operations["appraise"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/archive.json": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** The whole collection as JSON (docs/archive.schema.json) */
+    get: operations["get-archive"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/bench": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** Recipes, ingredients and what must not meet */
+    get: operations["get-bench"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/bench/air": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** What air feels like to a leaf; records nothing */
+    post: operations["bench-air"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/bench/dilution": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** A dilution, guarded; records nothing */
+    post: operations["bench-dilution"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/bench/dose": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** A label's dose multiplied; records nothing */
+    post: operations["bench-dose"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/bench/feed": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** What feeds bring to the water; records nothing */
+    post: operations["bench-feed"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/bench/light": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** A light reading over a day; records nothing */
+    post: operations["bench-light"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/bench/mix": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** A mix by parts; records nothing */
+    post: operations["bench-mix"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/bench/pot": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** A pot for live roots; records nothing */
+    post: operations["bench-pot"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/bench/runway": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** How long reserves last; records nothing */
+    post: operations["bench-runway"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/causes/{cause}": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** All that the tables know of a cause */
+    get: operations["get-cause"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/confirmed": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** The collection's confirmed cases, and how well the first look foretold them */
+    get: operations["get-calibration"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/confirmed/cases": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** The confirmed cases as an open file, without names */
+    get: operations["get-cases"];
+    put?: never;
+    /** Take in confirmed cases of other collections */
+    post: operations["take-cases"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/entries.csv": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** Every entry of the collection as CSV; nothing but pictures is left out */
+    get: operations["get-entries-table"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/guide": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** The order of a first look, with the signs to ask first */
+    get: operations["get-guide"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/import": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Take over an archive (JSON), a table of entries or a register (CSV); what is there already is left alone */
+    post: operations["import"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/knowledge": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** Names and facts of the trade */
+    get: operations["get-knowledge"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/learning": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** What confirmed cases would make of the tables */
+    get: operations["get-learning"];
+    /** Switch on or off what the cases teach */
+    put: operations["save-switches"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/learning/scores": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** The tables, and what the cases teach, scored on the same cases; takes a moment */
+    get: operations["score-learning"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/look-alikes": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** Two or three causes side by side, and what tells them apart */
+    get: operations["compare-causes"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/places": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** The collection's places in the order of the walk */
+    get: operations["list-places"];
+    put?: never;
+    /** Add a place at the end of the walk */
+    post: operations["add-place"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/plants": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** The register, a page at a time */
+    get: operations["list-plants"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/plants/{plant}": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** A plant's file */
+    get: operations["get-plant"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/plants/{plant}/archive.json": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** A plant's record as JSON, with its pictures */
+    get: operations["get-plant-archive"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/plants/{plant}/case": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** The last look as a case file, with what the record answers and what was confirmed */
+    get: operations["get-case"];
+    put?: never;
+    /** Read a case file (docs/case.schema.json) for a plant; records nothing */
+    post: operations["read-case"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/plants/{plant}/differential": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** What the answers so far point to; records nothing */
+    post: operations["differential"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/plants/{plant}/entries": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** A plant's whole record, newest first */
+    get: operations["list-entries"];
+    put?: never;
+    /** Record something; an arrival takes the plant in */
+    post: operations["add-entry"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/plants/{plant}/entries.csv": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** A plant's record as CSV */
+    get: operations["get-plant-entries-table"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/plants/{plant}/pictures/{picture}": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** A picture as JPEG */
+    get: operations["get-picture"];
+    /** Send a picture (JPEG, PNG or WebP); it is kept upright, resized and without private data. Record it with an entry */
+    put: operations["add-picture"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/plants/{plant}/plan": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** The plan for the accepted causes; records nothing */
+    post: operations["preview-plan"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/plants/{plant}/plan/choices": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** The disagreements of the trade that change this plan; records nothing */
+    post: operations["plan-choices"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/plants/{plant}/review": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** A look back over a plant: before and after, growths, stages, work, cost and lesson */
+    get: operations["get-review"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/plants/{plant}/review.html": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** The same as one file to print or give away, pictures included */
+    get: operations["get-review-page"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/plants/{plant}/shopping": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** What the open steps of a plan need, and what is missing */
+    get: operations["get-shopping"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/plants/{plant}/sittings": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Record the steps of a sitting that were done on one day: all of them or none */
+    post: operations["do-sitting"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/profiles": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** Find a kind by name; the collection's own come first */
+    get: operations["find-profiles"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/profiles/{kind}": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** A kind with all that it wants */
+    get: operations["get-kind"];
+    /** Add a kind of the collection's own, change or withdraw it; every version is kept */
+    put: operations["save-kind"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/profiles/{kind}/key": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** A one-page key to the commonest troubles of a kind */
+    get: operations["get-key"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/register.csv": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** The register as CSV */
+    get: operations["get-register-table"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/reset": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Ask for a letter with a link that sets a password; the answer is the same for every address */
+    post: operations["ask-reset"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/reset/{token}": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** Whose password a link sets */
+    get: operations["get-reset"];
+    put?: never;
+    /** Set a password by a link, once; every session of the account ends */
+    post: operations["use-reset"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/review": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** A look back over the collection: saved and lost by cause and school, and what took long */
+    get: operations["get-collection-review"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/rounds": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** Today's walk: clean places first, isolated plants last */
+    get: operations["get-rounds"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/routine": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** The jobs of ordinary care, and which are switched off */
+    get: operations["get-routine"];
+    /** Switch jobs of ordinary care off for the collection */
+    put: operations["save-routine"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/session": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** Who is signed in */
+    get: operations["get-session"];
+    put?: never;
+    /** Sign in */
+    post: operations["sign-in"];
+    /** Sign out */
+    delete: operations["sign-out"];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/session/demo": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Open the demo clinic */
+    post: operations["open-demo"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/settings": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** Who lives there, and the sides usually taken */
+    get: operations["get-settings"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/settings/choices": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    /** Keep the sides one usually takes */
+    put: operations["save-choices"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/settings/household": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    /** Say who lives there; every version is kept */
+    put: operations["save-household"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/signs/{sign}": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** A sign and the causes that show it */
+    get: operations["get-sign"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/supplies": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** What is in the cupboard */
+    get: operations["list-supplies"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/supplies/{supply}": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    /** Add a supply, change or withdraw it */
+    put: operations["save-supply"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/supplies/{supply}/stock": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Put something into the cupboard, or take it out */
+    post: operations["stock-supply"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/tally": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** What a root tally comes to; records nothing */
+    post: operations["read-tally"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
 }
 export type webhooks = Record<string, never>;
 export interface components {
-    schemas: {
-        AccountInputBody: {
-            /** @description What the collection is called. */
-            collection: string;
-            email: string;
-            name: string;
-            password: string;
-            /** @description South of the equator. */
-            south?: boolean;
-            /** @description IANA name, for example Europe/Lisbon. */
-            timeZone?: string;
-        };
-        AccountView: {
-            /**
-             * Format: int64
-             * @description Recovery codes that were not used yet.
-             */
-            codesLeft: number;
-            email: string;
-            name: string;
-            /** @description Whether a code is wanted beside the password. */
-            secondFactor: boolean;
-            /** @description Where one is signed in, the last used first. */
-            sessions: components["schemas"]["SessionView"][];
-        };
-        Added: {
-            /**
-             * Format: int64
-             * @description Confirmed cases of other collections to learn from.
-             */
-            cases: number;
-            /** Format: int64 */
-            entries: number;
-            /**
-             * Format: int64
-             * @description Entries and pictures that were there already.
-             */
-            known: number;
-            /** @description What is to be said of the file, in words. */
-            notes: string[];
-            /** Format: int64 */
-            pictures: number;
-            /** Format: int64 */
-            plants: number;
-            /**
-             * Format: int64
-             * @description Entries that were taken over as they were and do not fit the rules of today.
-             */
-            unfit: number;
-        };
-        Adjusted: {
-            /** @description Per cent: least, best. */
-            humidity?: number[];
-            /** @description DLI, mol m⁻² d⁻¹: least, best, most. */
-            light?: number[];
-            reason?: string;
-            /** @description °C: lower limit, best, upper limit. */
-            temperature?: number[];
-            waterRule?: string;
-        };
-        Advice: {
-            /** @enum {string} */
-            advice: "now" | "if" | "wait" | "not";
-            /** @description What is done before a cut. */
-            before?: string;
-            /** @description For wait: the sign to look for first. */
-            check?: string;
-            /**
-             * Format: double
-             * @description Expected good: the sum of chance × effect, less half the move's own stress.
-             */
-            good: number;
-            /**
-             * Format: double
-             * @description Chance that it does grave harm, 0-1.
-             */
-            harms: number;
-            /** @description The cause for which the move is worth most. */
-            helps?: string;
-            /** @description The one answer on which it hangs; look again before you do it. */
-            hinge?: string;
-            move: string;
-            /** @description A sign that must be there, and that nobody has looked for. */
-            needs?: string;
-            worst?: components["schemas"]["Harm"];
-        };
-        AirInput: {
-            /** @description Whether it is the air in a closed chamber. */
-            chamber?: boolean;
-            /** Format: double */
-            humidityPct: number;
-            /** @description Id of a kind to compare with. */
-            kind?: string;
-            /** Format: double */
-            tempC: number;
-        };
-        Alarm: {
-            /** @description The case of that plan; all zeros for what alarms on any plant. */
-            case: string;
-            /** @enum {string} */
-            family: "pests" | "other";
-            /** @description What to do first, in order. */
-            first: string[];
-            id: string;
-            isolate: boolean;
-            lasts: boolean;
-            /** @description The day of the reading. */
-            on: string;
-            /** @description Whether its plan warned of it: the plan is made again, or given up. */
-            plan: boolean;
-            /** @description What was read, in words. */
-            said: string;
-            /** @description What was found. */
-            title: string;
-        };
-        Amount: {
-            /** @description ml, l, cm, g or a count; always metric, turned into others by the screen. */
-            unit: string;
-            /** Format: double */
-            value: number;
-            what: string;
-            working: components["schemas"]["Working"];
-        };
-        Answer: {
-            id: string;
-            present: boolean;
-            why: string;
-        };
-        Answers: {
-            /**
-             * @description What a change of set-up aims at.
-             * @enum {string}
-             */
-            aim?: "S0" | "S4" | "S5" | "S6" | "mount";
-            /**
-             * @description When newcomers are repotted.
-             * @enum {string}
-             */
-            arrivals?: "two-weeks" | "needed" | "at-once";
-            /** @enum {string} */
-            cover?: "kind" | "open" | "none";
-            /** @enum {string} */
-            crownDose?: "dry" | "peroxide" | "label";
-            /** @enum {string} */
-            cutDressing?: "dry" | "cinnamon" | "powder";
-            /**
-             * Format: int64
-             * @description Dead roots counted.
-             */
-            deadRoots?: number;
-            /**
-             * @description What is done with roots that look dry.
-             * @enum {string}
-             */
-            dryRoots?: "cut" | "keep" | "wait";
-            /** @description What the carer does otherwise than the plan. */
-            edits?: components["schemas"]["Edit"][];
-            /** @enum {string} */
-            firstWater?: "dry-day" | "at-once";
-            /** @enum {string} */
-            gnats?: "dry-top" | "grit" | "larvicide";
-            /** @description Something new was seen within a month. */
-            growing?: boolean;
-            /**
-             * Format: int64
-             * @description Bulbs, canes, shoots or rosettes.
-             */
-            growths?: number;
-            /** Format: double */
-            humidityPct?: number;
-            inSpike?: boolean;
-            /**
-             * Format: double
-             * @description Share of it that is infested.
-             */
-            infested?: number;
-            /** @description Whether it hangs limp now. */
-            limp?: boolean;
-            /**
-             * Format: int64
-             * @description Live roots counted.
-             */
-            liveRoots?: number;
-            liveRot?: boolean;
-            /** Format: int64 */
-            liveTips?: number;
-            /**
-             * Format: int64
-             * @description How often the carer can look.
-             */
-            lookDays?: number;
-            /** @enum {string} */
-            medium?: "sound" | "tired" | "rotten" | "sour" | "crusted" | "repels" | "infested";
-            /**
-             * @description What it is in.
-             * @enum {string}
-             */
-            mediumClass?: "soil" | "bark" | "moss" | "stones" | "peat" | "water" | "none";
-            /**
-             * @description Its medium.
-             * @enum {string}
-             */
-            moist?: "soaked" | "wet" | "right" | "due" | "dry" | "bone";
-            /**
-             * Format: int64
-             * @description Plantlets, pups or offsets on it.
-             */
-            offsetsSeen?: number;
-            /** @description Rules set aside, in older records. */
-            overruled?: string[];
-            /**
-             * Format: int64
-             * @description Days since it came; missing where nobody knows.
-             */
-            ownedDays?: number;
-            /** @enum {string} */
-            pestFirst?: "soap" | "oil" | "neem" | "earth" | "alcohol" | "systemic" | "predators" | "hot-dip";
-            /**
-             * @description When plantlets come off.
-             * @enum {string}
-             */
-            plantlets?: "now" | "wait" | "stay";
-            /** @description Whether a nursery plug sits in its roots. */
-            plug?: boolean;
-            /** @description Whether its pot has holes that water runs out of. */
-            potHoles?: boolean;
-            /**
-             * Format: double
-             * @description Inner width of the present pot.
-             */
-            potWidthCm?: number;
-            /** @enum {string} */
-            reserves?: "plump" | "ridged" | "shrivelled";
-            /**
-             * Format: double
-             * @description Width of the live root ball.
-             */
-            rootBallCm?: number;
-            /**
-             * @description The root rinse.
-             * @enum {string}
-             */
-            rootWash?: "soap" | "peroxide" | "fungicide" | "water";
-            /** @description The orchid school taken. */
-            school?: string;
-            /**
-             * @description What it stands in.
-             * @enum {string}
-             */
-            seat?: "pot" | "basket" | "mount" | "hung" | "cup" | "dish" | "reservoir" | "jar" | "box";
-            /** @description Why nothing holds its root work back. */
-            setAside?: string;
-            /**
-             * @description What is done with flower spikes.
-             * @enum {string}
-             */
-            spikes?: "cut" | "keep-one" | "keep";
-            /** @description Whether water stands in saucer or outer pot. */
-            standing?: boolean;
-            /** @enum {string} */
-            succulentWater?: "dry-day" | "at-roots";
-            /** @description Questions that nobody can answer. */
-            unknown?: string[];
-            /**
-             * Format: double
-             * @description Room warmth.
-             */
-            warmthC?: number;
-            /** @enum {string} */
-            wish?: "setup-change" | "propagate" | "refresh" | "part" | "prune";
-        };
-        Apart: {
-            /**
-             * Format: double
-             * @description What the look settles between them, if they are equally likely.
-             */
-            bits: number;
-            /** @description How often each cause shows it, background included, in the order asked. */
-            chance: number[];
-            sign: string;
-            /**
-             * Format: double
-             * @description Bits over the cost of the look.
-             */
-            worth: number;
-        };
-        ApartReason: {
-            /** @description Whether it stays apart for good. */
-            forGood: boolean;
-            since: string;
-            /** @description How it travels. */
-            ways: string[];
-            what: string;
-        };
-        AppraisalInputBody: {
-            absent: string[];
-            /** @description Signs that were seen twice. */
-            again?: string[];
-            /**
-             * Format: double
-             * @description In the collection's money.
-             */
-            asked?: number;
-            /** @description How much of a graded sign seen there is. */
-            degrees?: {
-                [key: string]: string;
-            };
-            /**
-             * Format: double
-             * @description What a pot with fresh mix costs.
-             */
-            filling: number;
-            habit: string;
-            present: string[];
-            /**
-             * Format: double
-             * @description What a sound one costs.
-             */
-            sound?: number;
-            /** @description Asked, and nobody can answer. */
-            unknown?: string[];
-            /** @description Signs that one only thinks to be so. */
-            unsure?: string[];
-        };
-        AppraisalView: {
-            /** @enum {string} */
-            advice: "take" | "bargain" | "leave";
-            /** @description The likeliest troubles. */
-            causes: components["schemas"]["CauseChance"][];
-            /** @description The looks most worth their trouble before one pays. */
-            checks: components["schemas"]["Check"][];
-            /** @description Two answers that cannot both be true of one look. */
-            clash: string[];
-            fair?: components["schemas"]["Amount"];
-            /**
-             * Format: double
-             * @description A fair reduction of the price asked, where it is known.
-             */
-            off?: number;
-            outlook: components["schemas"]["Outlook"];
-            outside: components["schemas"]["Outside"];
-            reasons: string[];
-            today: string;
-            verdict: components["schemas"]["Judgement"];
-        };
-        Arrived: {
-            from?: string;
-            /**
-             * Format: int64
-             * @description Bulbs, canes, rosettes or stems.
-             */
-            growths?: number;
-            /** @description Its growth habit, enough when the kind is unknown. */
-            habit: string;
-            /**
-             * @description How long it had been had before.
-             * @enum {string}
-             */
-            had?: "weeks" | "months" | "years" | "unknown";
-            isolated: boolean;
-            /** @description The code on its label. */
-            label?: string;
-            /** Format: int64 */
-            leaves?: number;
-            medium?: string;
-            /** @description The plant here that it is a piece of. */
-            mother?: string;
-            /** @description What it is called here. */
-            name: string;
-            note?: string;
-            /** @enum {string} */
-            packing?: "unpacked" | "dry" | "wet" | "cold" | "weeks-in-box" | "unknown";
-            place?: string;
-            /**
-             * Format: double
-             * @description Depth of its pot, cm.
-             */
-            potDepthCm?: number;
-            /**
-             * Format: double
-             * @description Inner width of its pot, cm.
-             */
-            potWidthCm?: number;
-            /**
-             * Format: double
-             * @description What was paid, in the collection's money.
-             */
-            price?: number;
-            /** @description Its kind; empty when unknown. */
-            profile?: string;
-            /** @description Whether where it comes from is suspect. */
-            suspect?: boolean;
-            /** @description Taken in as well: nothing ails it as far as one sees. */
-            well?: boolean;
-        };
-        Ask: {
-            /** @description Signs that are not there when nothing amiss is seen on the part. */
-            quiet: string[];
-            /** @description Most worth its trouble first; empty where none is asked at first. */
-            signs: string[];
-            zone: string;
-        };
-        "Ask-resetRequest": {
-            email: string;
-        };
-        BenchTables: {
-            chemicals: components["schemas"]["Chemical"][];
-            ingredients: components["schemas"]["Ingredient"][];
-            recipes: components["schemas"]["Recipe"][];
-        };
-        Bin: {
-            /**
-             * Format: int64
-             * @description How many causes were given such a chance.
-             */
-            stated: number;
-            /**
-             * Format: double
-             * @description Of the chances.
-             */
-            sum: number;
-            /**
-             * Format: int64
-             * @description How many of them were true.
-             */
-            true: number;
-        };
-        Breach: {
-            /** @description The step of the change that it comes of. */
-            edit?: string;
-            /**
-             * Format: int64
-             * @description Of the step in its sitting, from 0.
-             */
-            index: number;
-            reason?: string;
-            rule: string;
-            /**
-             * Format: int64
-             * @description Of the plan, from 0.
-             */
-            sitting: number;
-            /** @description The operator. */
-            step: string;
-            why: string;
-        };
-        ByOwner: {
-            /** @description Of the second factor, where one is set up. */
-            code?: string;
-            /** @description The present password. */
-            password: string;
-        };
-        Calibration: {
-            /** @description Newest first, two hundred at most. */
-            cases: components["schemas"]["ConfirmedView"][];
-            /** @description Whether there are enough cases for a share to mean something. */
-            enough: boolean;
-            /** @description Over every case that was examined; missing where there is none. */
-            score?: components["schemas"]["Score"];
-            today: string;
-            /**
-             * Format: int64
-             * @description How many cases are wanted for that.
-             */
-            wanted: number;
-            working: components["schemas"]["Working"];
-        };
-        Card: {
-            air: components["schemas"]["CardLine"];
-            /** @description What was done so far, in words. */
-            done: string[];
-            feed: components["schemas"]["CardLine"];
-            /** @description The light that it gets, mol a day. */
-            gets?: components["schemas"]["Amount"];
-            light: components["schemas"]["CardLine"];
-            water: components["schemas"]["CardLine"];
-        };
-        CardLine: {
-            /** @enum {string} */
-            from: "plan" | "facts" | "kind";
-            text: string;
-        };
-        CaseRead: {
-            absent: string[];
-            /** @description Signs that were seen twice. */
-            again?: string[];
-            /** @description What the file says it was. */
-            causes: string[];
-            /** @description How much of a graded sign seen there is. */
-            degrees?: {
-                [key: string]: string;
-            };
-            /** @description Whether the case is of another growth habit than this plant. */
-            other: boolean;
-            present: string[];
-            story: string;
-            /** @description Asked, and nobody can answer. */
-            unknown?: string[];
-            /** @description Signs that one only thinks to be so. */
-            unsure?: string[];
-        };
-        CaseView: {
-            /** @description Ids, the main one first. */
-            causes: string[];
-            confirmed?: components["schemas"]["Confirmation"];
-            /** @description State of the tables by which it was judged. */
-            edition?: string;
-            endedOn?: string;
-            /** @description The first look that belongs to it, or the day it was opened. */
-            from: string;
-            id: string;
-            /** @description What was written when it was closed. */
-            lesson?: string;
-            /** @description What it is about, in words. */
-            name: string;
-            /** @description Whether the tables have changed since. */
-            older: boolean;
-            open: boolean;
-            openedOn: string;
-            outcome?: string;
-            plan?: components["schemas"]["Plan"];
-            plannedOn?: string;
-            /** @description The stage it is in; empty where in none. */
-            stage: string;
-            standing: string;
-            /** @description What made one look; empty where nobody said. */
-            why: string;
-        };
-        CasesTaken: {
-            /**
-             * Format: int64
-             * @description Cases that were new here.
-             */
-            added: number;
-            /**
-             * Format: int64
-             * @description Cases that were here already.
-             */
-            known: number;
-        };
-        Cause: {
-            condition?: string;
-            /** Format: int64 */
-            daysToAct: number;
-            defining?: string[];
-            /** @description Whether it harms nothing. */
-            harmless: boolean;
-            id: string;
-            kind: string;
-            label: string;
-            /**
-             * Format: double
-             * @description Share of examined plants that have it before any sign is known, 0-1.
-             */
-            prior: number;
-            /** @description Whether it can pass to other plants. */
-            spreads: boolean;
-            summary: string;
-        };
-        CauseChance: {
-            /**
-             * Format: double
-             * @description Chance given the evidence, 0-1.
-             */
-            chance: number;
-            id: string;
-        };
-        CauseSet: {
-            causes: string[];
-            /** Format: double */
-            chance: number;
-        };
-        Caution: {
-            id: string;
-            text: string;
-        };
-        Chance: {
-            /**
-             * Format: double
-             * @description Lower end of the 95 % interval, 0-1.
-             */
-            least: number;
-            /**
-             * Format: double
-             * @description 0-1.
-             */
-            lives: number;
-            /** Format: double */
-            most: number;
-            /**
-             * Format: int64
-             * @description Closed cases of the collection that it rests on.
-             */
-            own: number;
-            working: components["schemas"]["Working"];
-        };
-        "Change-accountRequest": {
-            /** @description Of the second factor, where one is set up. */
-            code?: string;
-            email: string;
-            name: string;
-            /** @description The present password. */
-            password: string;
-        };
-        "Change-passwordRequest": {
-            /** @description Of the second factor, where one is set up. */
-            code?: string;
-            new: string;
-            /** @description The present password. */
-            password: string;
-        };
-        ChangeEffect: {
-            /** Format: double */
-            baseUnderCm?: number;
-            /**
-             * Format: double
-             * @description Share by which its light rises.
-             */
-            brighter?: number;
-            cover?: string;
-            /** Format: double */
-            lightShare?: number;
-            mediumClass?: string;
-            noFeed?: boolean;
-            noWater?: boolean;
-            plug?: boolean;
-            rotAlive?: boolean;
-            seat?: string;
-            standing?: boolean;
-            /** Format: double */
-            warmthC?: number;
-        };
-        Check: {
-            /** @description Whether it was seen, all hangs on it, and it is looked for once more. */
-            again?: boolean;
-            /**
-             * Format: double
-             * @description Expected drop in the uncertainty over all causes, in bits.
-             */
-            bits: number;
-            /**
-             * Format: int64
-             * @description In how many days it can be answered; nothing urgent waits for it.
-             */
-            days?: number;
-            /** Format: int64 */
-            minutes: number;
-            outcomes: components["schemas"]["Outcomes"];
-            reason?: string;
-            /** @description The cause that it rules out before anything else. */
-            rulesOut?: string;
-            sign: string;
-            working: components["schemas"]["Working"];
-            /**
-             * Format: double
-             * @description What it settles weighted by urgency, over the cost of the look.
-             */
-            worth: number;
-        };
-        Checked: {
-            note?: string;
-            readings: components["schemas"]["Value"][];
-            /** @description Ids of warnings of its plan that were seen to come true. */
-            seen?: string[];
-        };
-        Chemical: {
-            id: string;
-            label: string;
-        };
-        Choice: {
-            ask: string;
-            /** @description The answer that it fills. */
-            id: string;
-            /** @description The usual one first. */
-            sides: components["schemas"]["Side"][];
-        };
-        Clock: {
-            /** @description The first treatment. */
-            first: string;
-            generation: components["schemas"]["Amount"];
-            /** @description Days from one treatment to the next. */
-            interval: components["schemas"]["Amount"];
-            pest: components["schemas"]["Pest"];
-            /** @description All treatments, the first among them. */
-            treatments: string[];
-        };
-        Closed: {
-            /** @enum {string} */
-            outcome: "mended" | "given-away" | "lost" | "kept-under-watch" | "nothing-found";
-            reason?: string;
-        };
-        CollectionReview: {
-            all: components["schemas"]["Share"];
-            byCause: components["schemas"]["Share"][];
-            bySchool: components["schemas"]["Share"][];
-            /** @description The last that ended. */
-            endings: components["schemas"]["Ending"][];
-            from: string;
-            source: string;
-            stages: components["schemas"]["StageTime"][];
-            to: string;
-        };
-        Comparison: {
-            /** @description Signs that tell them apart, most telling first. */
-            apart: components["schemas"]["Apart"][];
-            causes: components["schemas"]["Cause"][];
-            /** @description The sign that separates them best for its cost. */
-            check: string;
-            /** @description Signs that they show about as often: no help. */
-            shared: components["schemas"]["Apart"][];
-        };
-        Concern: {
-            id: string;
-            /** @description What was warned of, in words. */
-            said: string;
-        };
-        Condition: {
-            any?: components["schemas"]["Condition"][];
-            /** Format: int64 */
-            days?: number;
-            /**
-             * Format: double
-             * @description How long each is at least, cm.
-             */
-            fromCm?: number;
-            /** @enum {string} */
-            is: "days" | "seen" | "counted" | "share" | "firm" | "dry" | "moist" | "warmth" | "season" | "clean" | "quiet" | "no-rot" | "free" | "any-of";
-            /**
-             * Format: int64
-             * @description Looks wanted in these days.
-             */
-            looks?: number;
-            /** @description Months of the northern half. */
-            months?: number[];
-            /**
-             * Format: double
-             * @description How many at least.
-             */
-            n?: number;
-            /**
-             * Format: double
-             * @description Of all its roots, 0 to 1.
-             */
-            share?: number;
-            /** @description What is seen or counted. */
-            sight?: string;
-            /** @description From when its days are counted. */
-            since?: string;
-            /**
-             * Format: double
-             * @description And at most; 0 for no limit.
-             */
-            toCm?: number;
-        };
-        "Confirm-second-factorRequest": {
-            code: string;
-        };
-        "Confirm-second-factorResponse": {
-            /** @description Recovery codes, each for one use. They are shown this once. */
-            codes: string[];
-        };
-        Confirmation: {
-            /** @description The case; all zeros where what it turned out to be was said without one. */
-            case: string;
-            /** @description What it was, the main one first; none means that nothing was wrong. */
-            causes: string[];
-            entry: string;
-            /** @description What the first look of this case said. */
-            first?: components["schemas"]["Said"];
-            /**
-             * @description How one knows.
-             * @enum {string}
-             */
-            how: "seen" | "mended-by" | "laboratory" | "died-of" | "guess";
-            look?: components["schemas"]["Examination"];
-            note?: string;
-            on: string;
-        };
-        Confirmed: {
-            /** @description What it was, the main one first; none means that nothing was wrong. */
-            causes: string[];
-            /**
-             * @description How one knows.
-             * @enum {string}
-             */
-            how: "seen" | "mended-by" | "laboratory" | "died-of" | "guess";
-            note?: string;
-        };
-        ConfirmedView: {
-            how: string;
-            name: string;
-            on: string;
-            plant: string;
-            /** @description Whether the first cause said was one of the true ones. */
-            right: boolean;
-            /** @description What the first look said, likeliest first. */
-            said: components["schemas"]["CauseChance"][];
-            /** @description What it was. */
-            true: string[];
-        };
-        Count: {
-            /**
-             * Format: int64
-             * @description Hollow or papery, and still so when wetted.
-             */
-            deadDry: number;
-            /**
-             * Format: int64
-             * @description Dry skin, core not known: kept.
-             */
-            doubtful: number;
-            /**
-             * Format: int64
-             * @description Firm; on orchids green when wetted.
-             */
-            live: number;
-            /**
-             * Format: int64
-             * @description Soft; the skin slides off.
-             */
-            mushy: number;
-        };
-        Cut: {
-            /**
-             * Format: int64
-             * @description How many were left.
-             */
-            kept?: number;
-            /**
-             * Format: int64
-             * @description How many.
-             */
-            n?: number;
-            /** @enum {string} */
-            organ: "roots" | "leaf" | "spike" | "flower" | "stem" | "crown" | "rhizome" | "bulb" | "body" | "tip" | "pup" | "plantlet" | "segment";
-            /**
-             * Format: double
-             * @description Or what share of them, 0 to 1.
-             */
-            share?: number;
-        };
-        CutEffect: {
-            /** Format: int64 */
-            kept?: number;
-            /** Format: int64 */
-            n?: number;
-            organ: string;
-            /** Format: double */
-            share?: number;
-        };
-        Derived: {
-            /** @description The day of the entry it rests on. */
-            on: string;
-            present: boolean;
-            sign: string;
-            why: string;
-            working: components["schemas"]["Working"];
-        };
-        Diagnosed: {
-            /** @description Accepted causes, the main one first; none means to watch. */
-            causes: string[];
-            chances?: components["schemas"]["CauseChance"][];
-            /** @description Looked at, nothing found: it is well. */
-            nothing?: boolean;
-            reason?: string;
-            tables?: string;
-        };
-        Did: {
-            /** @description What came out otherwise than planned. */
-            made?: components["schemas"]["Made"];
-            note?: string;
-            reason?: string;
-            /** @description Whether what the step waited for was seen. */
-            seen?: boolean;
-            skipped: boolean;
-            step: string;
-            /** @description What of its gate was not met when it was done. */
-            unmet?: string[];
-            /** @description What it took from the cupboard. */
-            used?: components["schemas"]["Used"][];
-            /** @description Whether what it makes so is recorded beside it. */
-            writes?: boolean;
-        };
-        Differential: {
-            /** @description With what speaks for and against each. */
-            causes: components["schemas"]["Suspect"][];
-            checks: components["schemas"]["Check"][];
-            /** @description Two answers that cannot both be true of one look. */
-            clash: string[];
-            /** @description Causes that were seen as such, and not reckoned. */
-            conditions: string[];
-            /** @description What the record answers, overruled or not. */
-            derived: components["schemas"]["Derived"][];
-            /** @description Whether looks that disturb it count double. */
-            fragile: boolean;
-            /** @description The one answer on which the leading cause hangs. */
-            hinge?: components["schemas"]["Hinge"];
-            /** @description Signs taken as not there because one seen excludes them. */
-            implied: string[];
-            /** @description Signs that come with one that was seen. */
-            impliedSeen: string[];
-            /** @description Whether what the collection's own cases taught was used. */
-            learned: boolean;
-            /**
-             * Format: int64
-             * @description What the answered looks usually take together.
-             */
-            minutes: number;
-            moves: components["schemas"]["Advice"][];
-            /**
-             * Format: int64
-             * @description How many other causes share the rest.
-             */
-            others: number;
-            /** @description Whether something that is not on the list may be at work. */
-            outside: components["schemas"]["Outside"];
-            sets: components["schemas"]["CauseSet"][];
-            /** @description Causes that stand out; the person decides. */
-            suggested: string[];
-            /** @description They kill fast and are not out of the question. */
-            toRuleOut: components["schemas"]["CauseChance"][];
-            /** @description Looks that would change one's mind about the leading cause. */
-            turns: components["schemas"]["Turn"][];
-            unexplained: string[];
-            /** @description Where it stands. */
-            verdict: components["schemas"]["Judgement"];
-            /** @description By sign: when a check that takes days can be answered. */
-            waits: {
-                [key: string]: components["schemas"]["Wait"];
-            };
-            working: components["schemas"]["Working"];
-        };
-        DifferentialInputBody: {
-            absent: string[];
-            /** @description Signs that were seen twice. */
-            again?: string[];
-            /** @description How much of a graded sign seen there is. */
-            degrees?: {
-                [key: string]: string;
-            };
-            overruled?: string[];
-            present: string[];
-            /** @description Asked, and nobody can answer. */
-            unknown?: string[];
-            /** @description Signs that one only thinks to be so. */
-            unsure?: string[];
-        };
-        DilutionInput: {
-            /** @description Parts of water and of stock. */
-            ratio?: number[];
-            /**
-             * Format: double
-             * @description Strength of the stock, per cent.
-             */
-            stockPct?: number;
-            /** @description How much is wanted, as written: 250 ml, 1 1/2 cups, 2 l. */
-            volume: string;
-            /**
-             * Format: double
-             * @description Strength wanted, per cent.
-             */
-            wantedPct?: number;
-            /** @description What is diluted. */
-            what?: string;
-            /** @description What goes in, or was in the bottle before. */
-            with?: string[];
-        };
-        Dismissed: {
-            /** @description Why it is harmless. */
-            reason: string;
-            /** @description The signal. */
-            signal: string;
-        };
-        Done: {
-            /**
-             * Format: int64
-             * @description +4 helps most, −5 harms most.
-             */
-            effect: number;
-            move: string;
-        };
-        Dose: {
-            label: components["schemas"]["Label"];
-            /**
-             * Format: double
-             * @description Grams a litre; for liquids ml × density.
-             */
-            perLitre: number;
-        };
-        DoseInput: {
-            /**
-             * Format: double
-             * @description … for so many of the unit.
-             */
-            per: number;
-            product: string;
-            /**
-             * Format: double
-             * @description How many of the unit are to be treated.
-             */
-            quantity: number;
-            /** @description The label's amount, as written: 5 ml, 1/2 tsp, 2 g. */
-            says: string;
-            /**
-             * @description Of spray or water, of pot width, of area, or plants.
-             * @enum {string}
-             */
-            unit: "l" | "cm" | "m2" | "plant";
-        };
-        DryDown: {
-            /**
-             * Format: double
-             * @description Median days between waterings, earlier.
-             */
-            before: number;
-            faster: boolean;
-            /**
-             * Format: double
-             * @description The same, of late.
-             */
-            now: number;
-            working: components["schemas"]["Working"];
-        };
-        Due: {
-            /** @description What it is called where it is answered in one tap. */
-            done: string;
-            how: string;
-            job: string;
-            /** @description When it was done last; missing where it never was. */
-            last?: string;
-            /** @description The measure that a look for it reads; missing for other jobs. */
-            measure?: string;
-            /** Format: int64 */
-            minutes: number;
-            /** @description The day from which it is due. */
-            on: string;
-            /** @description The time in which it waits though it is due. */
-            pauses?: components["schemas"]["Pause"];
-            /**
-             * Format: double
-             * @description Share of the label's rate, for feeding.
-             */
-            strength?: number;
-            title: string;
-            why: string;
-        };
-        Edit: {
-            /** @description Ids of the rules that it goes against. */
-            against?: string[];
-            /**
-             * Format: int64
-             * @description To which its sitting moves.
-             */
-            day?: number;
-            leaveOut?: boolean;
-            /** Format: double */
-            potWidthCm?: number;
-            reason?: string;
-            /** @description Id of the step. */
-            step: string;
-        };
-        Effect: {
-            /**
-             * @description How it is kept among the others.
-             * @enum {string}
-             */
-            apart?: "isolated" | "clean";
-            changes?: components["schemas"]["ChangeEffect"];
-            /** @description Whether roots are counted in it. */
-            counts?: boolean;
-            cuts?: components["schemas"]["CutEffect"];
-            /**
-             * Format: double
-             * @description Share of its usual strength.
-             */
-            feeds?: number;
-            /** @description What the plant stands in from then on. */
-            stands?: components["schemas"]["StandEffect"];
-            treats?: components["schemas"]["TreatEffect"];
-            waters?: components["schemas"]["WaterEffect"];
-        };
-        Ending: {
-            /** @description Id of its main cause; empty where none was accepted. */
-            cause: string;
-            endedOn: string;
-            /** @description The plant. */
-            id: string;
-            name: string;
-            openedOn: string;
-            outcome: string;
-        };
-        EntriesOutputBody: {
-            /** @description Newest first. */
-            entries: components["schemas"]["ListedEntry"][];
-        };
-        EntryView: {
-            adjusted?: components["schemas"]["Adjusted"];
-            arrived?: components["schemas"]["Arrived"];
-            /** @description Who recorded it. */
-            by: string;
-            /** @description Its case; where it says none, the case in hand. */
-            case?: string;
-            checked?: components["schemas"]["Checked"];
-            closed?: components["schemas"]["Closed"];
-            confirmed?: components["schemas"]["Confirmed"];
-            cut?: components["schemas"]["Cut"];
-            /** @description What was warned of, and recorded all the same. */
-            despite?: components["schemas"]["Concern"][];
-            diagnosed?: components["schemas"]["Diagnosed"];
-            did?: components["schemas"]["Did"];
-            dismissed?: components["schemas"]["Dismissed"];
-            examined?: components["schemas"]["Examined"];
-            fed?: components["schemas"]["Fed"];
-            grown?: components["schemas"]["Grown"];
-            id: string;
-            kind: string;
-            /** @description False when it was undone or corrected. */
-            live: boolean;
-            metered?: components["schemas"]["Metered"];
-            moved?: components["schemas"]["Moved"];
-            noted?: components["schemas"]["Noted"];
-            /** @description The day it happened. */
-            on: string;
-            opened?: components["schemas"]["Opened"];
-            pictured?: components["schemas"]["Pictured"];
-            planned?: components["schemas"]["Planned"];
-            plantId: string;
-            potted?: components["schemas"]["Potted"];
-            prepared?: components["schemas"]["Prepared"];
-            probed?: components["schemas"]["Probed"];
-            /** Format: date-time */
-            recordedAt: string;
-            reopened?: components["schemas"]["Reopened"];
-            /** @description The entry that this one corrects. */
-            replaces?: string;
-            sat?: components["schemas"]["Sat"];
-            snoozed?: components["schemas"]["Snoozed"];
-            staged?: components["schemas"]["Staged"];
-            stated?: components["schemas"]["Stated"];
-            tallied?: components["schemas"]["Tallied"];
-            tended?: components["schemas"]["Tended"];
-            treated?: components["schemas"]["Treated"];
-            voided?: components["schemas"]["Voided"];
-            watered?: components["schemas"]["Watered"];
-            weighed?: components["schemas"]["Weighed"];
-            /** @description What it is an effect of: it counts while that does. */
-            with?: string;
-        };
-        ErrorDetail: {
-            /** @description Where the error occurred, e.g. 'body.items[3].tags' or 'path.thing-id' */
-            location?: string;
-            /** @description Error message text */
-            message?: string;
-            /** @description The value at the given location */
-            value?: unknown;
-        };
-        ErrorModel: {
-            /**
-             * @description A human-readable explanation specific to this occurrence of the problem.
-             * @example Property foo is required but is missing.
-             */
-            detail?: string;
-            /** @description Optional list of individual error details */
-            errors?: components["schemas"]["ErrorDetail"][];
-            /**
-             * Format: uri
-             * @description A URI reference that identifies the specific occurrence of the problem.
-             * @example https://example.com/error-log/abc123
-             */
-            instance?: string;
-            /**
-             * Format: int64
-             * @description HTTP status code
-             * @example 400
-             */
-            status?: number;
-            /**
-             * @description A short, human-readable summary of the problem type. This value should not change between occurrences of the error.
-             * @example Bad Request
-             */
-            title?: string;
-            /**
-             * Format: uri
-             * @description A URI reference to human-readable documentation for the error.
-             * @default about:blank
-             * @example https://example.com/errors/example
-             */
-            type: string;
-        };
-        Event: {
-            /** @description The case that it belongs to; all zeros where to none. */
-            case: string;
-            kind: string;
-            on: string;
-            what: string;
-        };
-        Examination: {
-            absent: string[];
-            /** @description Signs seen that were looked for a second time, and seen again. */
-            again?: string[];
-            /** @description How much of a graded sign seen there is. */
-            degrees?: {
-                [key: string]: string;
-            };
-            habit: string;
-            present: string[];
-            season?: string;
-            /** @description Properties of its kind that rule out some moves. */
-            traits?: string[];
-            /** @description Signs that were asked and that nobody can answer. */
-            unknown?: string[];
-            /** @description Signs of either list that one only thinks to be so. */
-            unsure?: string[];
-        };
-        Examined: {
-            /** @description Signs looked for and not there. */
-            absent: string[];
-            /** @description Signs seen that were looked for a second time, and seen again. */
-            again?: string[];
-            chances?: components["schemas"]["CauseChance"][];
-            /** @description How much of a sign there is. */
-            degrees?: {
-                [key: string]: string;
-            };
-            note?: string;
-            overruled?: components["schemas"]["Overruled"][];
-            /** @description Signs seen. */
-            present: string[];
-            tables?: string;
-            /** @description Signs that were asked and that nobody can answer. */
-            unknown?: string[];
-            /** @description Signs of either list that one only thinks to be so. */
-            unsure?: string[];
-        };
-        Fed: {
-            product?: string;
-            /**
-             * Format: double
-             * @description Share of what the label gives for pot plants: 1 is label rate.
-             */
-            strength: number;
-        };
-        Feed: {
-            /** @description each-watering, weekly, fortnight, month, six-weeks, quarter, never. */
-            every?: string;
-            /**
-             * Format: double
-             * @description Share of that in the low-light months, 0-1.
-             */
-            low: number;
-            /**
-             * Format: double
-             * @description Nitrogen in the water while it grows, ppm (mg/l).
-             */
-            ppmN: number;
-        };
-        FeedInput: {
-            doses: components["schemas"]["Dose"][];
-            /**
-             * Format: double
-             * @description Pot width, cm, for the volume of a flush.
-             */
-            potCm?: number;
-            /**
-             * Format: double
-             * @description Wanted ppm of nitrogen: gives the grams of the first feed.
-             */
-            wantedN?: number;
-        };
-        Figure: {
-            /**
-             * Format: int64
-             * @description Bulbs, canes, rosettes or stems, as last recorded; 0 where nobody counted.
-             */
-            growths: number;
-            /**
-             * Format: int64
-             * @description Leaves, as last recorded; 0 where nobody counted.
-             */
-            leaves: number;
-            /** @description Parts on which the last look saw nothing amiss. */
-            looked: string[];
-            /** @description Parts on which the last look saw something. */
-            seen: string[];
-        };
-        Follow: {
-            /** @description The clocks of its pests. */
-            clocks: components["schemas"]["Clock"][];
-            drying?: components["schemas"]["DryDown"];
-            /** @description Days of steps that a clock, a gate or a late sitting moved. */
-            due: {
-                [key: string]: string;
-            };
-            /** @description What was done and what happened, oldest first. */
-            events: components["schemas"]["Event"][];
-            growths: components["schemas"]["Growths"];
-            /** @description Odds of survival while it is in treatment. */
-            odds?: components["schemas"]["Chance"];
-            /** @description Oldest first. */
-            pictures: components["schemas"]["PictureView"][];
-            /** @description How fast what is measured grows, a week. */
-            rates: components["schemas"]["Amount"][];
-            /** @description Its condition today. */
-            score?: components["schemas"]["Wellbeing"];
-            /** @description Its condition at each look. */
-            scores: components["schemas"]["Reading"][];
-            /** @description Usual one first. */
-            sorts: ("leaf" | "bulb" | "cane" | "shoot" | "spike" | "plantlet" | "root")[];
-            /** @description Its growths, each one followed. */
-            strands: components["schemas"]["Strand"][];
-            /** @description How its condition changed, where somebody looked. */
-            trend?: components["schemas"]["Trend"];
-            /** @description How the gates stand of sittings that are not done. */
-            waiting: {
-                [key: string]: components["schemas"]["Opening"];
-            };
-        };
-        Forecast: {
-            from: string;
-            /** @description Whether it takes longer than is usual. */
-            late: boolean;
-            /** @description Whether its own pace was measured. */
-            own: boolean;
-            to: string;
-            /** @description Whether only days without trouble are missing. */
-            waits: boolean;
-            working: components["schemas"]["Working"];
-        };
-        Gap: {
-            from: string;
-            to: string;
-        };
-        Gate: {
-            conditions: components["schemas"]["Standing"][];
-            /** @description Whether every condition is met. */
-            open: boolean;
-        };
-        Grown: {
-            /** @description Whether it came with the plant. */
-            cameWith?: boolean;
-            /** @description Id of the strand, made by the sender when it begins. */
-            growth: string;
-            name?: string;
-            /** @description The picture on which it was measured. */
-            picture?: string;
-            /** Format: double */
-            sizeMm?: number;
-            /** @enum {string} */
-            sort?: "leaf" | "bulb" | "cane" | "shoot" | "spike" | "plantlet" | "root";
-            /** @enum {string} */
-            state?: "starting" | "growing" | "mature" | "stalled" | "lost";
-        };
-        Growths: {
-            /**
-             * Format: int64
-             * @description Feeding growths lost since it came, roots not counted.
-             */
-            gone: number;
-            interval?: components["schemas"]["Amount"];
-            /**
-             * Format: int64
-             * @description Feeding growths that grew here, roots not counted.
-             */
-            made: number;
-            /** @description What these ratios tell. */
-            means: string;
-            pace?: components["schemas"]["Amount"];
-            /** @description Each grown-up growth against the one before, oldest first. */
-            ratios: components["schemas"]["Ratio"][];
-        };
-        GuideOutputBody: {
-            /** @description Parts from the outside in, with the signs to ask first. */
-            asks: components["schemas"]["Ask"][];
-            /** @description Signs that a plant of this habit can show. */
-            fits: string[];
-        };
-        Habit: {
-            /** @description The line drawing that stands for this habit. */
-            figure: string;
-            /** @description What it makes in its season, in words. */
-            growth: string;
-            growthDays: number[];
-            id: string;
-            label: string;
-            /** Format: int64 */
-            lookDays: number;
-            orchid: boolean;
-            restSeasons: string[];
-            roots: string;
-            /** Format: int64 */
-            stallWeeks: number;
-            waterDays: number[];
-            waterRule: string;
-        };
-        Harm: {
-            cause: string;
-            /** Format: double */
-            chance: number;
-            /**
-             * Format: int64
-             * @description −1 to −5
-             */
-            effect: number;
-        };
-        Hinge: {
-            cause: string;
-            /** Format: double */
-            chance: number;
-            /** @description Whether that answer was seen or not there. */
-            present: boolean;
-            sign: string;
-            /**
-             * Format: double
-             * @description Its chance if that sign had not been looked at.
-             */
-            without: number;
-        };
-        Household: {
-            asthma: boolean;
-            children: boolean;
-            /** @description Parts of it are eaten. */
-            edible?: boolean;
-            pets: boolean;
-            /** @description Plants stand outdoors, or where bees reach them. */
-            pollinators: boolean;
-        };
-        ImportLine: {
-            /** @description In the last line, when all of it came in. */
-            added?: components["schemas"]["Added"];
-            /** @description In the last line, when nothing of it did. */
-            problem?: components["schemas"]["ErrorModel"];
-            progress?: components["schemas"]["Progress"];
-        };
-        Ingredient: {
-            air: number[];
-            id: string;
-            label: string;
-            water: number[];
-        };
-        Input: {
-            name: string;
-            unit?: string;
-            /** Format: double */
-            value: number;
-        };
-        Intervals: {
-            brier: number[];
-            /** @description Share, 0-1. */
-            firstTrue: number[];
-            logLoss: number[];
-            /** @description Share, 0-1. */
-            mainIn3: number[];
-        };
-        Judgement: {
-            /**
-             * Format: int64
-             * @description In how many days to look again, where nothing is done.
-             */
-            again?: number;
-            cause?: string;
-            /** @enum {string} */
-            kind: "look-further" | "act" | "harmless" | "nothing-found" | "not-enough" | "something-else";
-            /** @description Parts that every look takes in and this one has not. */
-            missing: string[];
-            words: string;
-        };
-        KeptApart: {
-            /** @description What that means for tray, tools and order of work. */
-            means: string[];
-            quarantine?: components["schemas"]["Quarantine"];
-            reasons: components["schemas"]["ApartReason"][];
-            release: components["schemas"]["Release"];
-            /** @description Whether it stands among the others and should not. */
-            wanted: boolean;
-        };
-        KeyRow: {
-            alike?: string;
-            apart?: string;
-            cause: string;
-            /** Format: int64 */
-            daysToAct: number;
-            /** @description The move an expert does first; empty where the habit cannot have it. */
-            first: string;
-            /** @description The sign that tells most of it. */
-            sign: string;
-            /** @description Whether few days are left to act. */
-            soon: boolean;
-            /** @description A second sign that goes with it. */
-            with?: string;
-            /** @description The part to look at. */
-            zone: string;
-        };
-        KeyView: {
-            botanical: string;
-            common: string;
-            /** @description In the order of a look from the outside in. */
-            rows: components["schemas"]["KeyRow"][];
-        };
-        Kin: {
-            id: string;
-            name: string;
-            standing: string;
-        };
-        KindInputBody: {
-            profile: components["schemas"]["Profile"];
-            /**
-             * Format: int64
-             * @description The version it was made from; 0 for a new kind.
-             */
-            version: number;
-            /** @description True takes it out of the lists; its plants keep it. */
-            withdrawn?: boolean;
-        };
-        KindView: {
-            profile: components["schemas"]["Profile"];
-            /**
-             * Format: int64
-             * @description 0 for kinds that ship with the program.
-             */
-            version: number;
-            /** @description When it is watered in each part of its year. */
-            water: components["schemas"]["Phase"][];
-        };
-        Knot: {
-            /** Format: int64 */
-            lane: number;
-            on: string;
-        };
-        Knowledge: {
-            causes: components["schemas"]["Cause"][];
-            /** @description Words of the trade by the alphabet. */
-            glossary: components["schemas"]["Word"][];
-            growthStates: ("starting" | "growing" | "mature" | "stalled" | "lost")[];
-            /** @description Sorts of growth that are followed. */
-            growths: components["schemas"]["SortOfGrowth"][];
-            habits: components["schemas"]["Habit"][];
-            /** @description SHA-256 of all tables: the same hash, the same answers. */
-            hash: string;
-            /** @description Whether an arrival is kept apart, by how long it had been had. */
-            isolated: {
-                [key: string]: boolean;
-            };
-            /** @description Whether what the collection's own cases taught was switched on. */
-            learned?: boolean;
-            /** @description What light comes from. */
-            lights: components["schemas"]["Light"][];
-            /** @description Chances in words, the greatest first. */
-            likelihoods: components["schemas"]["Likelihood"][];
-            measures: components["schemas"]["Measure"][];
-            moves: components["schemas"]["Move"][];
-            /** @description How roots are counted. */
-            rootManner: string;
-            /** @description Into which roots are counted. */
-            rootSorts: components["schemas"]["Sort"][];
-            /** @description Of poison: not known, then from none to deadly. */
-            severities: string[];
-            /** @description Of pictures. */
-            sides: ("front" | "left" | "right" | "back" | "top" | "base" | "roots")[];
-            signs: components["schemas"]["Sign"][];
-            tracks: components["schemas"]["Track"][];
-            traits: {
-                [key: string]: string;
-            };
-            version: string;
-            waterRules: {
-                [key: string]: string;
-            };
-            /** @description What may be wished of a plant that nothing ails. */
-            wishes: components["schemas"]["WishWords"][];
-            /** @description In the order of a look from the outside in. */
-            zones: components["schemas"]["Zone"][];
-        };
-        Label: {
-            /** Format: double */
-            ca: number;
-            /** Format: double */
-            k2o: number;
-            /** Format: double */
-            mg: number;
-            /** Format: double */
-            n: number;
-            name: string;
-            /** Format: double */
-            p2o5: number;
-        };
-        LaterWhy: {
-            from: string;
-            why: string;
-        };
-        LearningScores: {
-            /** @description Each case judged by what the others teach. */
-            learned?: components["schemas"]["Score"];
-            table?: components["schemas"]["Score"];
-        };
-        LearningView: {
-            /** @description By sign. */
-            backgrounds: components["schemas"]["Learnt"][];
-            /**
-             * Format: int64
-             * @description Confirmed cases that it rests on.
-             */
-            cases: number;
-            /** @description By cause and sign. */
-            links: components["schemas"]["Learnt"][];
-            /**
-             * Format: int64
-             * @description Confirmed cases of this collection; guesses do not count.
-             */
-            own: number;
-            /** @description By habit and cause. */
-            priors: components["schemas"]["Learnt"][];
-            /** @description Which tables follow the cases. */
-            switches: components["schemas"]["Switches"];
-            /**
-             * Format: int64
-             * @description Confirmed cases of other collections that were taken in.
-             */
-            taken: number;
-            working: components["schemas"]["Working"];
-        };
-        Learnt: {
-            cause?: string;
-            /**
-             * Format: double
-             * @description Cases that it rests on.
-             */
-            count: number;
-            habit?: string;
-            /** @description 80 % interval. */
-            interval: number[];
-            /**
-             * Format: double
-             * @description What it is with the cases, 0-1.
-             */
-            mean: number;
-            sign?: string;
-            /**
-             * Format: double
-             * @description The figure of the table, 0-1.
-             */
-            table: number;
-        };
-        Light: {
-            id: string;
-            label: string;
-        };
-        LightInput: {
-            /**
-             * Format: double
-             * @description Hours a day at about that light.
-             */
-            hours: number;
-            /** @description Id of a kind to compare with. */
-            kind?: string;
-            /** @enum {string} */
-            lamp: "sun" | "cool-white" | "metal-halide" | "high-pressure-sodium" | "incandescent";
-            /** Format: double */
-            reading: number;
-            /**
-             * @description Lux or foot-candles.
-             * @enum {string}
-             */
-            unit: "lux" | "fc";
-        };
-        Likelihood: {
-            /** @description Whether a cause of this chance is listed only when asked for. */
-            folded: boolean;
-            /**
-             * Format: double
-             * @description The least chance that is called so, 0-1.
-             */
-            from: number;
-            word: string;
-        };
-        Liking: {
-            /** @enum {string} */
-            how: "sometimes" | "often";
-            /** @description Id of a cause. */
-            pest: string;
-        };
-        LinkView: {
-            /** @description Its address, without the name of the host where that is not known. */
-            link: string;
-            /** Format: date-time */
-            until: string;
-        };
-        ListedEntry: {
-            adjusted?: components["schemas"]["Adjusted"];
-            arrived?: components["schemas"]["Arrived"];
-            /** @description Who recorded it. */
-            by: string;
-            /** @description Its case; where it says none, the case in hand. */
-            case?: string;
-            /** @description Its own case, or those that were in work on its day. */
-            cases: string[];
-            checked?: components["schemas"]["Checked"];
-            closed?: components["schemas"]["Closed"];
-            confirmed?: components["schemas"]["Confirmed"];
-            cut?: components["schemas"]["Cut"];
-            /** @description What was warned of, and recorded all the same. */
-            despite?: components["schemas"]["Concern"][];
-            diagnosed?: components["schemas"]["Diagnosed"];
-            did?: components["schemas"]["Did"];
-            dismissed?: components["schemas"]["Dismissed"];
-            examined?: components["schemas"]["Examined"];
-            fed?: components["schemas"]["Fed"];
-            grown?: components["schemas"]["Grown"];
-            id: string;
-            kind: string;
-            /** @description False when it was undone or corrected. */
-            live: boolean;
-            metered?: components["schemas"]["Metered"];
-            moved?: components["schemas"]["Moved"];
-            noted?: components["schemas"]["Noted"];
-            /** @description The day it happened. */
-            on: string;
-            opened?: components["schemas"]["Opened"];
-            pictured?: components["schemas"]["Pictured"];
-            planned?: components["schemas"]["Planned"];
-            plantId: string;
-            potted?: components["schemas"]["Potted"];
-            prepared?: components["schemas"]["Prepared"];
-            probed?: components["schemas"]["Probed"];
-            /** Format: date-time */
-            recordedAt: string;
-            reopened?: components["schemas"]["Reopened"];
-            /** @description The entry that this one corrects. */
-            replaces?: string;
-            sat?: components["schemas"]["Sat"];
-            snoozed?: components["schemas"]["Snoozed"];
-            staged?: components["schemas"]["Staged"];
-            stated?: components["schemas"]["Stated"];
-            tallied?: components["schemas"]["Tallied"];
-            tended?: components["schemas"]["Tended"];
-            treated?: components["schemas"]["Treated"];
-            voided?: components["schemas"]["Voided"];
-            watered?: components["schemas"]["Watered"];
-            weighed?: components["schemas"]["Weighed"];
-            /** @description What it is an effect of: it counts while that does. */
-            with?: string;
-        };
-        Look: {
-            /** @description Signs looked for and not there. */
-            absent: string[];
-            /** @description Signs seen that were looked for a second time, and seen again. */
-            again?: string[];
-            chances?: components["schemas"]["CauseChance"][];
-            /** @description How much of a sign there is. */
-            degrees?: {
-                [key: string]: string;
-            };
-            entry: string;
-            note?: string;
-            on: string;
-            overruled?: components["schemas"]["Overruled"][];
-            /** @description Signs seen. */
-            present: string[];
-            tables?: string;
-            /** @description Signs that were asked and that nobody can answer. */
-            unknown?: string[];
-            /** @description Signs of either list that one only thinks to be so. */
-            unsure?: string[];
-        };
-        Loose: {
-            on: string;
-            why: string;
-        };
-        Made: {
-            /**
-             * Format: double
-             * @description Width of the live root ball.
-             */
-            ballCm?: number;
-            /**
-             * Format: int64
-             * @description Dead roots counted.
-             */
-            dead?: number;
-            /** Format: double */
-            depthCm?: number;
-            /**
-             * Format: double
-             * @description Level of the reservoir.
-             */
-            levelCm?: number;
-            /**
-             * Format: int64
-             * @description Live roots counted.
-             */
-            live?: number;
-            /** @description The mix that was taken. */
-            medium?: string;
-            /**
-             * Format: double
-             * @description Water that was given.
-             */
-            ml?: number;
-            /**
-             * Format: int64
-             * @description How many were cut off.
-             */
-            n?: number;
-            /** @description The product, as it stands on its label. */
-            product?: string;
-            /**
-             * Format: double
-             * @description Share of the label's rate that was fed.
-             */
-            strength?: number;
-            /**
-             * Format: int64
-             * @description Growing root tips counted.
-             */
-            tips?: number;
-            /**
-             * Format: double
-             * @description Inner width of the pot that it came into.
-             */
-            widthCm?: number;
-        };
-        "Make-reset-linkRequest": {
-            /** @description Of the second factor, where one is set up. */
-            code?: string;
-            /** @description Of somebody who works in this collection. */
-            email: string;
-            /** @description The present password. */
-            password: string;
-        };
-        Match: {
-            botanical: string;
-            /**
-             * @description Whether a cut stem branches.
-             * @enum {string}
-             */
-            branches?: "yes" | "no" | "crown";
-            by?: string;
-            /**
-             * Format: double
-             * @description °C below which it is hurt within a night.
-             */
-            chill?: number;
-            common: string;
-            /**
-             * @description The cover it bears after root loss.
-             * @enum {string}
-             */
-            cover?: "closed" | "open" | "none";
-            /** @description Days that a cut piece lies dry before it is set. */
-            cutDryDays?: number[];
-            dryDays?: number[];
-            /** @description Whether it grows on trees, its roots in air. */
-            epiphyte?: boolean;
-            feed: components["schemas"]["Feed"];
-            habit: string;
-            humidity: number[];
-            id: string;
-            light: number[];
-            /** @description What it is confused with in shops, and what follows from that. */
-            lookAlike?: string;
-            /** @description Mixes by parts. */
-            mixes: components["schemas"]["Mix"][];
-            /** @description Other trade and folk names. */
-            names?: string[];
-            /** @description top, node, leaf, division, section: not taken for increase. */
-            never?: string[];
-            /** @description What a rescuer of this kind must know. */
-            note?: string;
-            /** @description Whether the collection added it. */
-            own: boolean;
-            perMonth: number[];
-            /** @description How well pests like it; those not named come seldom. */
-            pests: components["schemas"]["Liking"][];
-            /** @description The smallest piece that lives: 1 tip, 3 growths … */
-            piece?: string;
-            /** @description What harms whom; a severity of “not known” is not safe. */
-            poisons: components["schemas"]["Poison"][];
-            /** @description How tight it likes its pot: snug, one-size, roomy. */
-            potFit?: string;
-            /** @description usual, deep, shallow, holes, clear or none. */
-            potShape?: string;
-            /** @description How it is multiplied. */
-            propagation?: string[];
-            repotMonths: number[];
-            /** @description When it is best repotted: spring, new-roots, after-bloom … */
-            repotWhen?: string[];
-            /** @description How it rests; empty where it does not. */
-            rest?: string;
-            /** @description When it rests: winter-dry, leafless-winter, summer … */
-            restKind?: string;
-            /**
-             * @description How its rest looks.
-             * @enum {string}
-             */
-            restSeen?: "none" | "slows" | "leafless" | "hard";
-            /**
-             * @description Its water while seen at rest.
-             * @enum {string}
-             */
-            restWater?: "growth" | "low" | "none" | "roots-first";
-            /** @description water, moss, mix, gritty, pinned, mount; the best first. */
-            rootIn?: string[];
-            /** Format: double */
-            rootsFirstCm?: number;
-            /** @description Weeks to roots of 2-3 cm in growth; zeros where it is not done. */
-            rootsWeeks?: number[];
-            /** @description The usual first: pot, basket, mounted, bare-root, cup, air. */
-            setups?: string[];
-            shared?: string[];
-            /**
-             * @description Its full size in a room.
-             * @enum {string}
-             */
-            size?: "small" | "usual" | "large" | "huge";
-            /** @description pot, pot-bark, pot-moss, pot-plug, basket, mounted or bare. */
-            soldIn?: string;
-            /** @description Where its values come from, unless sources says otherwise. */
-            source: string;
-            sources: {
-                [key: string]: string;
-            };
-            /** @description The most direct sun it bears indoors. */
-            sun: string;
-            /** @description How sure its values are: high, fair or low. */
-            sure?: string;
-            /** @description Former and other botanical names. */
-            synonyms?: string[];
-            temperature: number[];
-            /** @description What it shows when thirsty, before harm. */
-            thirst?: string;
-            traits: string[];
-            /** @description What it is known for in homes. */
-            troubles?: string[];
-            /** @description Its water rule in leaf in the dark months. */
-            waterLow?: string;
-            waterRule: string;
-            weeks: components["schemas"]["TrackWeeks"][];
-            why?: string;
-        };
-        Measure: {
-            alarm: boolean;
-            always: boolean;
-            /** @description The question as put to the carer. */
-            ask: string;
-            calm: string;
-            /** Format: int64 */
-            curve: number;
-            growing: boolean;
-            how: string;
-            id: string;
-            kind: string;
-            /**
-             * Format: double
-             * @description The largest reading that makes sense.
-             */
-            most: number;
-            short: string;
-            sinceLook: boolean;
-            unstaged: boolean;
-            word: string;
-        };
-        Metered: {
-            /**
-             * Format: double
-             * @description Hours a day at about that light.
-             */
-            hours?: number;
-            /**
-             * Format: double
-             * @description Relative humidity, per cent.
-             */
-            humidityPct?: number;
-            /** @enum {string} */
-            lamp?: "sun" | "cool-white" | "metal-halide" | "high-pressure-sodium" | "incandescent";
-            /**
-             * Format: double
-             * @description Light at leaf height, lux.
-             */
-            lux?: number;
-            /**
-             * Format: double
-             * @description Highest day, °C.
-             */
-            maxC?: number;
-            /**
-             * Format: double
-             * @description Lowest night, °C.
-             */
-            minC?: number;
-        };
-        Missed: {
-            case: string;
-            first: components["schemas"]["CauseChance"][];
-            true: string[];
-        };
-        Mix: {
-            name: string;
-            parts: components["schemas"]["Part"][];
-        };
-        MixInput: {
-            /**
-             * Format: double
-             * @description Loose mix wanted, where no pot is given.
-             */
-            litres?: number;
-            /**
-             * Format: double
-             * @description Dry moss to be wetted, grams.
-             */
-            mossDryG?: number;
-            parts: components["schemas"]["Part"][];
-            /**
-             * Format: double
-             * @description Inner width of the pots to fill, cm.
-             */
-            potCm?: number;
-            /**
-             * Format: int64
-             * @description How many pots; 1 where it is left out.
-             */
-            pots?: number;
-        };
-        Move: {
-            how: string;
-            id: string;
-            label: string;
-            reversible: boolean;
-            /**
-             * Format: double
-             * @description What the move itself costs the plant, 0-2.
-             */
-            stress: number;
-        };
-        Moved: {
-            /** @enum {string} */
-            isolation?: "clean" | "watch" | "isolated";
-            place?: string;
-            reason?: string;
-        };
-        Need: {
-            /**
-             * Format: double
-             * @description What is missing.
-             */
-            buy: number;
-            /**
-             * Format: double
-             * @description Of what is used up, at your own price.
-             */
-            cost?: number;
-            /**
-             * Format: double
-             * @description How much the open steps take; 0 where only some of it is needed.
-             */
-            need: number;
-            /**
-             * Format: double
-             * @description What the cupboard holds, in the same unit.
-             */
-            stock?: number;
-            unit: string;
-            what: string;
-        };
-        NewEntry: {
-            adjusted?: components["schemas"]["Adjusted"];
-            arrived?: components["schemas"]["Arrived"];
-            /** @description The case that it belongs to; the case in hand where it names none. */
-            case?: string;
-            checked?: components["schemas"]["Checked"];
-            closed?: components["schemas"]["Closed"];
-            confirmed?: components["schemas"]["Confirmed"];
-            cut?: components["schemas"]["Cut"];
-            /** @description Ids of concerns that are accepted. */
-            despite?: string[];
-            diagnosed?: components["schemas"]["Diagnosed"];
-            did?: components["schemas"]["Did"];
-            dismissed?: components["schemas"]["Dismissed"];
-            examined?: components["schemas"]["Examined"];
-            fed?: components["schemas"]["Fed"];
-            grown?: components["schemas"]["Grown"];
-            id: string;
-            metered?: components["schemas"]["Metered"];
-            moved?: components["schemas"]["Moved"];
-            noted?: components["schemas"]["Noted"];
-            /** @description The day it happened. */
-            on: string;
-            opened?: components["schemas"]["Opened"];
-            pictured?: components["schemas"]["Pictured"];
-            planned?: components["schemas"]["Planned"];
-            potted?: components["schemas"]["Potted"];
-            prepared?: components["schemas"]["Prepared"];
-            probed?: components["schemas"]["Probed"];
-            reopened?: components["schemas"]["Reopened"];
-            /** @description The entry that this one corrects. */
-            replaces?: string;
-            sat?: components["schemas"]["Sat"];
-            snoozed?: components["schemas"]["Snoozed"];
-            staged?: components["schemas"]["Staged"];
-            stated?: components["schemas"]["Stated"];
-            tallied?: components["schemas"]["Tallied"];
-            tended?: components["schemas"]["Tended"];
-            treated?: components["schemas"]["Treated"];
-            voided?: components["schemas"]["Voided"];
-            watered?: components["schemas"]["Watered"];
-            weighed?: components["schemas"]["Weighed"];
-        };
-        Noted: {
-            text: string;
-        };
-        Opened: {
-            /** @description The signal that it answers. */
-            signal?: string;
-            /** @description What made you look, in your words. */
-            why: string;
-        };
-        Opening: {
-            conditions: components["schemas"]["Standing"][];
-            /** @description The day it opened, or will, where only days are wanting. */
-            on?: string;
-            /** @description Whether all that it wants is so. */
-            open: boolean;
-            /** @description Whether one look can show all that is wanting. */
-            seeable: boolean;
-        };
-        Outcome: {
-            /** Format: int64 */
-            livingParts: number;
-            shown: string;
-        };
-        Outcomes: {
-            /**
-             * Format: double
-             * @description 2 + minutes + price of the disturbance.
-             */
-            cost: number;
-            ifNot: components["schemas"]["CauseChance"][];
-            ifSeen: components["schemas"]["CauseChance"][];
-            /**
-             * Format: double
-             * @description Chance that the sign will be seen, 0-1.
-             */
-            seen: number;
-        };
-        Outlook: {
-            /**
-             * Format: double
-             * @description Fresh mix and pots, in fillings.
-             */
-            fillings: number;
-            /**
-             * Format: double
-             * @description The lower end of that chance, 0-1.
-             */
-            least: number;
-            /**
-             * Format: double
-             * @description Chance to save it, 0-1.
-             */
-            lives: number;
-            /**
-             * Format: int64
-             * @description The carer's minutes over the whole rescue.
-             */
-            minutes: number;
-            /**
-             * Format: double
-             * @description The upper end of that chance, 0-1.
-             */
-            most: number;
-            /** @description Weeks until it is mended, shortest and longest usual. */
-            weeks: number[];
-            working: components["schemas"]["Working"];
-        };
-        Outside: {
-            /**
-             * Format: double
-             * @description 0-1.
-             */
-            chance: number;
-            /** @description Whether it may be at work. */
-            flag: boolean;
-            /** @description Whether it probably is. */
-            probably: boolean;
-            words?: string;
-        };
-        Overruled: {
-            reason: string;
-            sign: string;
-        };
-        Part: {
-            /** Format: double */
-            parts: number;
-            what: string;
-        };
-        Pause: {
-            from: string;
-            to: string;
-        };
-        Pest: {
-            /** Format: int64 */
-            Days: number;
-            /** Format: int64 */
-            Generations: number;
-            /** Format: int64 */
-            Least: number;
-            /** Format: int64 */
-            Longest: number;
-            /** Format: int64 */
-            Treatments: number;
-            /** @description Id of the cause that it is. */
-            cause: string;
-            /**
-             * Format: double
-             * @description Degree-days of the egg; 0 where it bears live young.
-             */
-            eggK: number;
-            /** @description Where the young hide. */
-            hides: string;
-            label: string;
-            lasting: boolean;
-            /**
-             * Format: double
-             * @description °C under which it does not grow.
-             */
-            threshold: number;
-            /**
-             * Format: double
-             * @description Degree-days from egg to adult.
-             */
-            totalK: number;
-        };
-        PestTime: {
-            cause: string;
-            /**
-             * Format: int64
-             * @description 0 is the first treatment.
-             */
-            nth: number;
-        };
-        Phase: {
-            when: string;
-            words: string;
-        };
-        PictureAnswerBody: {
-            /** Format: int64 */
-            height: number;
-            id: string;
-            /**
-             * Format: int64
-             * @description Pixels, as it is kept.
-             */
-            width: number;
-        };
-        PictureView: {
-            entry: string;
-            /** Format: int64 */
-            height: number;
-            note?: string;
-            on: string;
-            /** @description Id of the picture, which was sent before. */
-            picture: string;
-            /** @description What is known of its scale. */
-            scale?: components["schemas"]["Scale"];
-            /** @enum {string} */
-            side: "front" | "left" | "right" | "back" | "top" | "base" | "roots";
-            /** Format: int64 */
-            width: number;
-            /**
-             * Format: double
-             * @description What its whole width shows, mm, where its scale is known.
-             */
-            widthMm?: number;
-        };
-        Pictured: {
-            note?: string;
-            /** @description Id of the picture, which was sent before. */
-            picture: string;
-            /** @description What is known of its scale. */
-            scale?: components["schemas"]["Scale"];
-            /** @enum {string} */
-            side: "front" | "left" | "right" | "back" | "top" | "base" | "roots";
-        };
-        Place: {
-            id: string;
-            /** @description Whether plants here are kept apart; walked last. */
-            isolation: boolean;
-            /** @description Its light in words. */
-            light: string;
-            name: string;
-            /** Format: int64 */
-            plants: number;
-            /**
-             * Format: int64
-             * @description Its turn on the walk.
-             */
-            position: number;
-        };
-        PlaceInputBody: {
-            /** @description Made by the sender, so that sending twice adds one. */
-            id: string;
-            isolation?: boolean;
-            light?: string;
-            name: string;
-        };
-        PlacesOutputBody: {
-            places: components["schemas"]["Place"][];
-        };
-        Plan: {
-            /** @description What to answer for a fuller plan. */
-            asks: string[];
-            /** @description Tracks that run beside the first one. */
-            beside?: string[];
-            /** @description Rules that the carer goes against, with the reason. */
-            breaches?: components["schemas"]["Breach"][];
-            causes: string[];
-            cautions: components["schemas"]["Caution"][];
-            /**
-             * Format: int64
-             * @description 2 for plans in sittings; missing in older records.
-             */
-            edition?: number;
-            ends: string[];
-            /** @description What must be so before it is begun. */
-            entry?: string[];
-            expect: string[];
-            /** @description All that its steps need. */
-            materials?: string[];
-            /** @description What it treats, in words. */
-            names: string[];
-            outcome?: components["schemas"]["Outcome"];
-            /** @description Ids of the treatments it is composed of, in older records. */
-            protocols: string[];
-            /** @description What was left out or done otherwise, with the reason. */
-            rules: components["schemas"]["Rule"][];
-            school?: string;
-            /** @description The three heaviest terms of its score. */
-            schoolWhy?: string[];
-            sittings?: components["schemas"]["Sitting"][];
-            /** @description Whether it was made for the southern half. */
-            south?: boolean;
-            steps: components["schemas"]["Step"][];
-            /** @description When to give up, and how to bin it. */
-            stops?: string[];
-            track: string;
-            wish?: string;
-            /** @description What can go wrong. */
-            wrong: string[];
-        };
-        PlanChoices: {
-            /** @description With the sides that change this plan; the usual one first. */
-            choices: components["schemas"]["Choice"][];
-        };
-        PlanInputBody: {
-            answers: components["schemas"]["Answers"];
-            /** @description The case that it is for; the case in hand where it names none. */
-            case?: string;
-            /** @description Whether it is made again in the middle of the same work. */
-            keeps?: boolean;
-        };
-        PlanPreview: {
-            /** @description The answers it was made with, with what the record knew. */
-            answers: components["schemas"]["Answers"];
-            /** @description Rules that a changed plan goes against. */
-            breaches: components["schemas"]["RuleBroken"][];
-            /** @description What the plan begins from, as far as it is known. */
-            facts: components["schemas"]["Row"][];
-            /** @description What its steps need, against the cupboard. */
-            needs: components["schemas"]["Need"][];
-            /** @description Share of plants that live with what is accepted, treated, 0-1. */
-            odds: components["schemas"]["Amount"];
-            plan: components["schemas"]["Plan"];
-            /** @description What nobody said and would change this plan; five at most. */
-            questions: components["schemas"]["Question"][];
-            /** @description Ways of re-establishing an orchid, best first. */
-            schools: components["schemas"]["School"][];
-        };
-        Planned: {
-            answers: components["schemas"]["Answers"];
-            /** @description The plan whose place it takes; missing for the first of its case. */
-            instead?: string;
-            keeps?: boolean;
-            plan?: components["schemas"]["Plan"];
-        };
-        PlantFile: {
-            adjusted?: components["schemas"]["Adjusted"];
-            /** @description Signals that nobody has answered yet. */
-            alarms: components["schemas"]["Alarm"][];
-            /** @description The answers that its plan was made with. */
-            answers: components["schemas"]["Answers"];
-            /** @description Why it is kept apart; missing where it is not. */
-            apart?: components["schemas"]["KeptApart"];
-            arrival: components["schemas"]["Arrived"];
-            arrivedOn: string;
-            /** @description The tracks that run beside it. */
-            beside: components["schemas"]["Recovery"][];
-            botanical: string;
-            /** @description What it is given now, from its plan, the facts and its kind. */
-            card: components["schemas"]["Card"];
-            /** @description That plan and steps are of; all zeros where there is none. */
-            case: string;
-            /** @description Open ones first, the gravest first. */
-            cases: components["schemas"]["CaseView"][];
-            /** @description Labels of the accepted causes. */
-            causes: string[];
-            /** @description Pieces taken of it. */
-            children: components["schemas"]["Kin"][];
-            /** @description How it left; missing while it is here. */
-            closed?: components["schemas"]["Closed"];
-            closedOn?: string;
-            /** @description What the case in hand turned out to be. */
-            confirmed?: components["schemas"]["Confirmation"];
-            /** @description Readings by measure. */
-            curves: {
-                [key: string]: components["schemas"]["Reading"][];
-            };
-            /** @description Which drawing stands for how it grows. */
-            drawing: string;
-            /** Format: int64 */
-            entries: number;
-            examined?: components["schemas"]["Look"];
-            /** @description What is known of it, each thing with its day and its source. */
-            facts: components["schemas"]["Row"][];
-            /** @description What a small drawing of it shows. */
-            figure: components["schemas"]["Figure"];
-            /** @description What following it over months comes to. */
-            follow: components["schemas"]["Follow"];
-            habit: string;
-            habitInfo: components["schemas"]["Habit"];
-            id: string;
-            /** @enum {string} */
-            isolation: "clean" | "watch" | "isolated";
-            label: string;
-            lastLook: string;
-            /**
-             * Format: int64
-             * @description How many things are begun in one day at most.
-             */
-            mostToday: number;
-            mother?: components["schemas"]["Kin"];
-            name: string;
-            nextDue?: string;
-            /** @description Whether nobody looks after it here any more. */
-            over: boolean;
-            /** @description Whether a piece of it is kept apart to begin with. */
-            pieceIsolated: boolean;
-            place: string;
-            placeId?: string;
-            plan?: components["schemas"]["Plan"];
-            /** @description The entry with which its plan was taken up. */
-            planEntry?: string;
-            plannedOn?: string;
-            pot: components["schemas"]["Pot"];
-            /** @description Results of the bench kept with it since its plan was made. */
-            prepared: components["schemas"]["PreparedOn"][];
-            profile?: components["schemas"]["Profile"];
-            recovery?: components["schemas"]["Recovery"];
-            /** @description Whether it is seen at rest, or known to rest in this month. */
-            resting: boolean;
-            /** @description Ordinary care; empty while a case is in work. */
-            routine: components["schemas"]["Due"][];
-            /** @description What each look said, oldest first. */
-            said: components["schemas"]["Said"][];
-            seam: components["schemas"]["Seam"];
-            stage: string;
-            stalled: boolean;
-            standing: string;
-            /** @description The last root tally. */
-            tally?: components["schemas"]["TallyView"];
-            /** @description All that is to come, by day. */
-            tasks: components["schemas"]["Task"][];
-            ticks: {
-                [key: string]: components["schemas"]["Tick"];
-            };
-            today: string;
-            /** @description Products used, newest last. */
-            treated: components["schemas"]["TreatedOn"][];
-            verdict?: components["schemas"]["Verdict"];
-            /** @description Its kind's values, or its habit's, as overruled. */
-            wants: components["schemas"]["Profile"];
-            /** @description What its plans warn of: asked at the check-in. */
-            warnings: components["schemas"]["Warning"][];
-            water?: components["schemas"]["WaterNeed"];
-        };
-        PlantReview: {
-            after?: components["schemas"]["PictureView"];
-            before?: components["schemas"]["PictureView"];
-            botanical: string;
-            /** @description What it was, by name: confirmed, or accepted. */
-            causes: string[];
-            /**
-             * Format: double
-             * @description Its condition at the last look.
-             */
-            conditionNow?: number;
-            /**
-             * Format: double
-             * @description Its condition at the first look, 0-100.
-             */
-            conditionThen?: number;
-            /** @description Material and price, in the collection's money. */
-            cost: components["schemas"]["Amount"];
-            /** Format: int64 */
-            days: number;
-            /** Format: int64 */
-            fed: number;
-            from: string;
-            growths: components["schemas"]["Growths"];
-            /** @description Whether that was confirmed. */
-            known: boolean;
-            /** @description What was written when the case was closed. */
-            lesson?: string;
-            /**
-             * Format: int64
-             * @description Days on which somebody looked.
-             */
-            looks: number;
-            /**
-             * Format: int64
-             * @description Leaves that were lost.
-             */
-            lost: number;
-            /**
-             * Format: int64
-             * @description Leaves that opened.
-             */
-            made: number;
-            /** @description The carers' minutes. */
-            minutes: components["schemas"]["Amount"];
-            name: string;
-            school?: string;
-            stages: components["schemas"]["StageReview"][];
-            standing: string;
-            /** @description What was done of its plans. */
-            steps: components["schemas"]["StepDone"][];
-            to: string;
-            /**
-             * Format: int64
-             * @description Products used.
-             */
-            treated: number;
-            /** Format: int64 */
-            watered: number;
-        };
-        PlantRow: {
-            arrivedOn: string;
-            botanical: string;
-            /** @description Labels of the accepted causes. */
-            causes: string[];
-            /** @description Which drawing stands for how it grows. */
-            drawing: string;
-            /** @description What a small drawing of it shows. */
-            figure: components["schemas"]["Figure"];
-            habit: string;
-            id: string;
-            /** @enum {string} */
-            isolation: "clean" | "watch" | "isolated";
-            label: string;
-            lastLook: string;
-            name: string;
-            nextDue?: string;
-            place: string;
-            seam: components["schemas"]["Seam"];
-            stage: string;
-            stalled: boolean;
-            standing: string;
-        };
-        Poison: {
-            /** @description How bad it is: none, mild, moderate, severe, deadly, or not known. */
-            bad: string;
-            what: string;
-            /** @enum {string} */
-            whom: "people" | "pets";
-        };
-        Pot: {
-            /** Format: double */
-            depthCm?: number;
-            freshOn?: string;
-            medium?: string;
-            /** Format: double */
-            widthCm?: number;
-        };
-        PotInput: {
-            /** @description Healthy roots fill the pot: it goes up a size instead of down. */
-            bound?: boolean;
-            /**
-             * Format: double
-             * @description Inner width of the present pot, cm.
-             */
-            oldPotCm?: number;
-            /**
-             * Format: double
-             * @description Width of the live root ball, cm.
-             */
-            rootBallCm: number;
-        };
-        Potted: {
-            /**
-             * Format: double
-             * @description Depth of the pot, cm.
-             */
-            depthCm?: number;
-            /**
-             * Format: double
-             * @description Level of its reservoir, cm.
-             */
-            levelCm?: number;
-            /** @description Fresh medium; empty where the old one stayed. */
-            medium?: string;
-            /** @enum {string} */
-            mediumClass?: "soil" | "bark" | "moss" | "stones" | "peat" | "water" | "none";
-            /**
-             * @description What it stands in now.
-             * @enum {string}
-             */
-            seat?: "pot" | "basket" | "mount" | "hung" | "cup" | "dish" | "reservoir" | "jar" | "box";
-            /**
-             * Format: double
-             * @description Inner width of the pot, cm.
-             */
-            widthCm?: number;
-        };
-        Prepared: {
-            amounts: components["schemas"]["Amount"][];
-            note?: string;
-            what: string;
-        };
-        PreparedOn: {
-            amounts: components["schemas"]["Amount"][];
-            entry: string;
-            note?: string;
-            on: string;
-            what: string;
-        };
-        Probed: {
-            /** @enum {string} */
-            moisture: "dry" | "barely" | "moist" | "wet";
-        };
-        Profile: {
-            botanical: string;
-            /**
-             * @description Whether a cut stem branches.
-             * @enum {string}
-             */
-            branches?: "yes" | "no" | "crown";
-            /**
-             * Format: double
-             * @description °C below which it is hurt within a night.
-             */
-            chill?: number;
-            common: string;
-            /**
-             * @description The cover it bears after root loss.
-             * @enum {string}
-             */
-            cover?: "closed" | "open" | "none";
-            /** @description Days that a cut piece lies dry before it is set. */
-            cutDryDays?: number[];
-            dryDays?: number[];
-            /** @description Whether it grows on trees, its roots in air. */
-            epiphyte?: boolean;
-            feed: components["schemas"]["Feed"];
-            habit: string;
-            humidity: number[];
-            id: string;
-            light: number[];
-            /** @description What it is confused with in shops, and what follows from that. */
-            lookAlike?: string;
-            /** @description Mixes by parts. */
-            mixes: components["schemas"]["Mix"][];
-            /** @description Other trade and folk names. */
-            names?: string[];
-            /** @description top, node, leaf, division, section: not taken for increase. */
-            never?: string[];
-            /** @description What a rescuer of this kind must know. */
-            note?: string;
-            /** @description Whether the collection added it. */
-            own: boolean;
-            perMonth: number[];
-            /** @description How well pests like it; those not named come seldom. */
-            pests: components["schemas"]["Liking"][];
-            /** @description The smallest piece that lives: 1 tip, 3 growths … */
-            piece?: string;
-            /** @description What harms whom; a severity of “not known” is not safe. */
-            poisons: components["schemas"]["Poison"][];
-            /** @description How tight it likes its pot: snug, one-size, roomy. */
-            potFit?: string;
-            /** @description usual, deep, shallow, holes, clear or none. */
-            potShape?: string;
-            /** @description How it is multiplied. */
-            propagation?: string[];
-            repotMonths: number[];
-            /** @description When it is best repotted: spring, new-roots, after-bloom … */
-            repotWhen?: string[];
-            /** @description How it rests; empty where it does not. */
-            rest?: string;
-            /** @description When it rests: winter-dry, leafless-winter, summer … */
-            restKind?: string;
-            /**
-             * @description How its rest looks.
-             * @enum {string}
-             */
-            restSeen?: "none" | "slows" | "leafless" | "hard";
-            /**
-             * @description Its water while seen at rest.
-             * @enum {string}
-             */
-            restWater?: "growth" | "low" | "none" | "roots-first";
-            /** @description water, moss, mix, gritty, pinned, mount; the best first. */
-            rootIn?: string[];
-            /** Format: double */
-            rootsFirstCm?: number;
-            /** @description Weeks to roots of 2-3 cm in growth; zeros where it is not done. */
-            rootsWeeks?: number[];
-            /** @description The usual first: pot, basket, mounted, bare-root, cup, air. */
-            setups?: string[];
-            /**
-             * @description Its full size in a room.
-             * @enum {string}
-             */
-            size?: "small" | "usual" | "large" | "huge";
-            /** @description pot, pot-bark, pot-moss, pot-plug, basket, mounted or bare. */
-            soldIn?: string;
-            /** @description Where its values come from, unless sources says otherwise. */
-            source: string;
-            sources: {
-                [key: string]: string;
-            };
-            /** @description The most direct sun it bears indoors. */
-            sun: string;
-            /** @description How sure its values are: high, fair or low. */
-            sure?: string;
-            /** @description Former and other botanical names. */
-            synonyms?: string[];
-            temperature: number[];
-            /** @description What it shows when thirsty, before harm. */
-            thirst?: string;
-            traits: string[];
-            /** @description What it is known for in homes. */
-            troubles?: string[];
-            /** @description Its water rule in leaf in the dark months. */
-            waterLow?: string;
-            waterRule: string;
-            weeks: components["schemas"]["TrackWeeks"][];
-        };
-        ProfilesOutputBody: {
-            profiles: components["schemas"]["Match"][];
-        };
-        Progress: {
-            /**
-             * Format: int64
-             * @description Entries that were looked at.
-             */
-            done: number;
-            /**
-             * Format: int64
-             * @description Entries in the file.
-             */
-            of: number;
-        };
-        Quarantine: {
-            from: string;
-            /** @description Days of its pest looks. */
-            looks: string[];
-            /** @description The first day on which it may be released. */
-            until: string;
-            why: string;
-        };
-        Question: {
-            answers: components["schemas"]["QuestionAnswer"][];
-            ask: string;
-            /** @description How to find out. */
-            how: string;
-            id: string;
-            /** @description What is taken where nobody knows: the cautious value, in words. */
-            taken: string;
-        };
-        QuestionAnswer: {
-            id: string;
-            label: string;
-            says: components["schemas"]["Answers"];
-        };
-        Ratio: {
-            against: string;
-            on: string;
-            /** Format: double */
-            percent: number;
-            strand: string;
-        };
-        Reading: {
-            on: string;
-            /** Format: double */
-            value: number;
-        };
-        Reason: {
-            text: string;
-            /** Format: int64 */
-            weight: number;
-        };
-        Recipe: {
-            for: string;
-            name: string;
-            parts: components["schemas"]["Part"][];
-        };
-        Reckoning: {
-            amounts: components["schemas"]["Amount"][];
-            /** @description What would do harm, or cannot be trusted. */
-            warnings: string[];
-        };
-        Recovery: {
-            /** @description What to read at a check-in. */
-            asks: components["schemas"]["Measure"][];
-            began: string;
-            /** @description The case that it is the recovery from. */
-            case: string;
-            /** @description Level of the falling dish. */
-            dish?: components["schemas"]["Amount"];
-            /** @description When the gate may open. */
-            expected?: components["schemas"]["Forecast"];
-            gate: components["schemas"]["Gate"];
-            /**
-             * Format: int64
-             * @description The stage it is in; the number of stages when mended.
-             */
-            index: number;
-            /** @description How long its reserves last, where it lives on them. */
-            runway?: components["schemas"]["ReservesLast"];
-            setback?: components["schemas"]["Setback"];
-            stages: components["schemas"]["Stage"][];
-            stall?: components["schemas"]["Stall"];
-            track: string;
-            trackName: string;
-            /** @description The timetable of opening its cover; empty where it has none. */
-            weaning: components["schemas"]["WeaningStep"][];
-        };
-        Register: {
-            isolation: {
-                [key: string]: number;
-            };
-            /** @description Mark of the next page; empty on the last. */
-            next: string;
-            plants: components["schemas"]["PlantRow"][];
-            stage: {
-                [key: string]: number;
-            };
-            /** @description Plants by standing, in the whole collection. */
-            standing: {
-                [key: string]: number;
-            };
-            today: string;
-            /**
-             * Format: int64
-             * @description Plants that match.
-             */
-            total: number;
-        };
-        Release: {
-            conditions: components["schemas"]["ReleaseCondition"][];
-            earliest?: string;
-            open: boolean;
-        };
-        ReleaseCondition: {
-            found: string;
-            met: boolean;
-            wanted: string;
-        };
-        Reopened: {
-            reason?: string;
-        };
-        ReservesLast: {
-            /**
-             * @description Its roots, either, or the end of its reserves.
-             * @enum {string}
-             */
-            first: "roots" | "open" | "reserves";
-            /** @description The first day on which they may be used up. */
-            from: string;
-            to: string;
-            working: components["schemas"]["Working"];
-        };
-        ResetView: {
-            name: string;
-        };
-        Result: {
-            /**
-             * Format: double
-             * @description Upper end: the 95 % interval with every doubtful root alive.
-             */
-            high: number;
-            /**
-             * Format: double
-             * @description Lower end: the 95 % interval with every doubtful root dead.
-             */
-            low: number;
-            /** @description The pot it can fill. */
-            pot?: components["schemas"]["Amount"];
-            /**
-             * Format: double
-             * @description Live share of the roots that are certain, 0-1.
-             */
-            share: number;
-            signs: components["schemas"]["Answer"][];
-            working: components["schemas"]["Working"];
-        };
-        Rounds: {
-            /** @description What is asked of any plant in passing. */
-            asks: components["schemas"]["Measure"][];
-            /**
-             * Format: int64
-             * @description How many plants are due in all.
-             */
-            looks: number;
-            /**
-             * Format: int64
-             * @description For all that are due.
-             */
-            minutes: number;
-            /**
-             * Format: int64
-             * @description Due plants that are not listed; the most urgent are.
-             */
-            more: number;
-            places: components["schemas"]["WalkPlace"][];
-            /**
-             * Format: int64
-             * @description Plants in the collection.
-             */
-            plants: number;
-            today: string;
-        };
-        Routine: {
-            /** @description Jobs that are switched off for the whole collection. */
-            off: string[];
-        };
-        RoutineView: {
-            /** @description In the order in which they are done at a plant. */
-            jobs: components["schemas"]["Words"][];
-            /** @description Switched off for the whole collection. */
-            off: string[];
-        };
-        Row: {
-            /**
-             * @description Where it comes from.
-             * @enum {string}
-             */
-            from: "usual" | "derived" | "typed" | "measured" | "done";
-            id: string;
-            name: string;
-            /** @description The day of it; missing where it has none. */
-            on?: string;
-            /**
-             * Format: double
-             * @description The measure itself.
-             */
-            size?: number;
-            /**
-             * @description Where the value is a measure that is shown in the carer's units.
-             * @enum {string}
-             */
-            unit?: "cm";
-            /** @description In words. */
-            value: string;
-        };
-        Rule: {
-            id: string;
-            /** @description Whether the carer set it aside. */
-            overruled?: boolean;
-            what: string;
-            why: string;
-        };
-        RuleBroken: {
-            /** @description The step of the change that it comes of; empty where of no single one. */
-            edit: string;
-            /** @description What breaks it here. */
-            here: string;
-            /** @description What is never done. */
-            never: string;
-            /** @description Why the carer does it all the same; empty where nobody said. */
-            reason: string;
-            rule: string;
-            /** @description Title of the step; empty where the whole plan breaks it. */
-            step: string;
-            /** @description Why it is never done. */
-            why: string;
-        };
-        RunwayInput: {
-            /** @enum {string} */
-            reserves?: "plump" | "ridged" | "shrivelled" | "thin-stemmed";
-            /** @description The bare plant, oldest first. */
-            weighings?: components["schemas"]["Weighing"][];
-        };
-        Said: {
-            /** @description The likeliest causes, as they stood then. */
-            chances: components["schemas"]["CauseChance"][];
-            entry: string;
-            on: string;
-            /** @description The state of the tables then. */
-            tables: string;
-        };
-        Sat: {
-            /** @description Its name. Filled in when it is recorded. */
-            name?: string;
-            /**
-             * Format: int64
-             * @description Its number in the plan, from 1.
-             */
-            sitting: number;
-        };
-        Scale: {
-            /** Format: double */
-            mm: number;
-            /** @description What it was measured on: the pot. */
-            of?: string;
-            /** Format: double */
-            x1: number;
-            /** Format: double */
-            x2: number;
-            /**
-             * Format: double
-             * @description As a share of the width as well.
-             */
-            y1: number;
-            /** Format: double */
-            y2: number;
-        };
-        School: {
-            against: string;
-            id: string;
-            idea: string;
-            name: string;
-            /** @description What weighed, heaviest first. */
-            reasons: components["schemas"]["Reason"][];
-            /** @description Why it is not for this plant. */
-            refused?: string;
-            /** Format: int64 */
-            score: number;
-            suits: string;
-        };
-        Score: {
-            /**
-             * Format: double
-             * @description Mean of the sum over causes of (chance − truth)²; 0 is perfect.
-             */
-            brier: number;
-            /** Format: int64 */
-            cases: number;
-            /**
-             * Format: int64
-             * @description Cases whose first cause is one of the true ones.
-             */
-            firstTrue: number;
-            /**
-             * Format: int64
-             * @description Cases in which something was wrong.
-             */
-            ill: number;
-            /** @description 95 % bootstrap intervals. */
-            intervals: components["schemas"]["Intervals"];
-            /**
-             * Format: double
-             * @description Mean of the sum over causes of −ln(chance given to what was so); 0 is perfect.
-             */
-            logLoss: number;
-            /**
-             * Format: int64
-             * @description Of these, those whose main cause is among the first three.
-             */
-            mainIn3: number;
-            missed: components["schemas"]["Missed"][];
-            /** @description By tenth of stated chance. */
-            reliability: components["schemas"]["Bin"][];
-        };
-        ScorePart: {
-            name: string;
-            /**
-             * Format: double
-             * @description 0-100.
-             */
-            value: number;
-            /**
-             * Format: double
-             * @description Its share of the whole, among the parts that are known.
-             */
-            weight: number;
-            why: string;
-        };
-        Seam: {
-            bands: components["schemas"]["Span"][];
-            bare: components["schemas"]["Gap"][];
-            /** @description Gates passed on tracks beside it. */
-            beside: components["schemas"]["Knot"][];
-            ended?: string;
-            from: string;
-            /** @description Gates passed on the leading track. */
-            knots: string[];
-            /**
-             * Format: int64
-             * @description Days on which somebody looked; a list shows fewer stitches.
-             */
-            looks: number;
-            loose: components["schemas"]["Loose"][];
-            stitches: string[];
-        };
-        SecondFactorKey: {
-            /** @description The same as a picture, a PNG in a data address. */
-            picture: string;
-            /** @description To be typed where a picture cannot be read. */
-            secret: string;
-        };
-        Session: {
-            collection?: string;
-            /** @description Whether the demo can be opened in one click. */
-            demoOffered: boolean;
-            /** @description Whether nobody has an account here yet. */
-            firstAccount: boolean;
-            name?: string;
-            /** @description Whether anybody may open an account. */
-            openAccounts: boolean;
-            /** @description Whether a letter can be asked for when a password is lost. */
-            sendsLetters: boolean;
-            signedIn: boolean;
-            /** @description The day it is where the collection is. */
-            today: string;
-        };
-        SessionView: {
-            /** @description What the browser calls itself. */
-            agent: string;
-            /** Format: date-time */
-            began: string;
-            /** @description The address that it began from. */
-            caller: string;
-            id: string;
-            /**
-             * Format: date-time
-             * @description When it was last in use, to ten minutes.
-             */
-            last: string;
-            /** @description Whether it is the one that asks. */
-            this: boolean;
-        };
-        Setback: {
-            /** @description The stage to go back to. */
-            backTo: string;
-            on: string;
-            why: string;
-        };
-        Settled: {
-            /** @description Whether anybody said who lives there. */
-            asked: boolean;
-            /** @description The sides that this person usually takes, by disagreement. */
-            choices: {
-                [key: string]: string;
-            };
-            household: components["schemas"]["Household"];
-        };
-        Share: {
-            /**
-             * Format: int64
-             * @description Given away: neither saved nor lost.
-             */
-            given: number;
-            /** Format: double */
-            high?: number;
-            /** Format: int64 */
-            inWork: number;
-            label: string;
-            /** Format: int64 */
-            lost: number;
-            /**
-             * Format: double
-             * @description Lower end of its 95 % interval, 0-1.
-             */
-            low?: number;
-            of: string;
-            /**
-             * Format: int64
-             * @description Mended, or kept under watch.
-             */
-            saved: number;
-        };
-        Sheet: {
-            /** @description Causes that it can bring on. */
-            bringsOn: string[];
-            /** @description Causes that can bring it on. */
-            broughtBy: string[];
-            cause: components["schemas"]["Cause"];
-            harms: components["schemas"]["Done"][];
-            helps: components["schemas"]["Done"][];
-            /** @description Habits that meet it less often. */
-            less: string[];
-            /** @description The causes that share most of its signs. */
-            lookAlikes: string[];
-            /** @description Habits that meet it more often than others. */
-            more: string[];
-            /** @description Habits that cannot have it. */
-            never: string[];
-            /** @description Most frequent first. */
-            signs: components["schemas"]["Shown"][];
-        };
-        ShoppingOutputBody: {
-            /** @description What runs low in the cupboard. */
-            low: components["schemas"]["Supply"][];
-            /** @description What the open steps of the plan need. */
-            needs: components["schemas"]["Need"][];
-        };
-        Shown: {
-            /**
-             * Format: double
-             * @description How often this cause alone shows the sign, 0-1.
-             */
-            frequency: number;
-            sign: string;
-            /** @description nearly always, usually, often, sometimes or seldom. */
-            word: string;
-        };
-        Shows: {
-            cause: string;
-            /** Format: double */
-            frequency: number;
-            word: string;
-        };
-        Side: {
-            /** @description What speaks against it. */
-            but: string;
-            /** @description What speaks for it. */
-            for: string;
-            id: string;
-            label: string;
-        };
-        Sign: {
-            /** Format: double */
-            background: number;
-            /**
-             * Format: int64
-             * @description How many days it takes until it can be answered; 0 at once.
-             */
-            days: number;
-            /** @description How much of it there can be, the least first. */
-            degrees?: string[];
-            /**
-             * Format: int64
-             * @description 0 look, 1 touch, 2 lift or probe, 3 unpot.
-             */
-            disturbance: number;
-            /** @description How its small picture is drawn: a part, then its marks. */
-            drawing: string;
-            /** @description Other words people search it by. */
-            everyday?: string;
-            /** @description Whether it wants a lens, a nose or a trained eye. */
-            expert: boolean;
-            /** @description Whether it tells that a part is well. */
-            good: boolean;
-            /** @description How to look. */
-            how: string;
-            id: string;
-            label: string;
-            /** @description The sign or thing it is commonest taken for, drawn the same way. */
-            lookAlike: string;
-            /** @description What it looks like. */
-            looks: string;
-            /**
-             * Format: int64
-             * @description What the look takes, in minutes.
-             */
-            minutes: number;
-            /** @description What it is easily taken for. */
-            notThis: string;
-            /**
-             * Format: double
-             * @description How often a look misses it, 0-1.
-             */
-            overlooked: number;
-            /** @enum {string} */
-            source: "look" | "ask" | "record" | "measure";
-            /** @description Whether it shows on the plant, and is no fact of care or place. */
-            symptom: boolean;
-            /** @description The touchable part of the figure. */
-            zone: string;
-        };
-        SignInInputBody: {
-            /** @description Of the second factor, where one is set up. */
-            code?: string;
-            email: string;
-            password: string;
-        };
-        SignSheet: {
-            /** @description Those that show it most often first. */
-            causes: components["schemas"]["Shows"][];
-            sign: components["schemas"]["Sign"];
-        };
-        Sitting: {
-            /** @description What must be seen first. */
-            gate?: string;
-            /** @description Why it is held back, in words. */
-            held?: string;
-            kind: string;
-            /** @description What is laid out before it begins. */
-            layOut?: string[];
-            /** Format: int64 */
-            minutes: number;
-            /**
-             * Format: int64
-             * @description Its number in the plan, from 1.
-             */
-            n: number;
-            name: string;
-            /** @description Its day; where it waits for a gate, about when to look. */
-            on: string;
-            slot: string;
-            stop?: string;
-            /** @description Its gate as conditions. */
-            waits?: components["schemas"]["Condition"][];
-        };
-        SittingDone: {
-            /** @description The case of the plan; the case in hand where it names none. */
-            case?: string;
-            /** @description Ids of concerns that are accepted. */
-            despite?: string[];
-            /** @description Of the entry that holds them together. */
-            id: string;
-            /**
-             * Format: int64
-             * @description Its number in the plan.
-             */
-            n: number;
-            /** @description The day on which it was done. */
-            on: string;
-            /** @description Its steps in the order of the work. */
-            steps: components["schemas"]["TickedStep"][];
-        };
-        SittingOutputBody: {
-            /** @description The ticks as they were recorded. */
-            entries: components["schemas"]["EntryView"][];
-        };
-        Snoozed: {
-            job: string;
-            /** @description Switched off for this plant; neither a day nor this switches it on again. */
-            off?: boolean;
-            /** @description Not before that day. */
-            until?: string;
-        };
-        Sort: {
-            /** @description How to tell it. */
-            how: string;
-            /** @enum {string} */
-            id: "live" | "doubtful" | "deadDry" | "mushy";
-            label: string;
-        };
-        SortOfGrowth: {
-            feeds: boolean;
-            /** @description How its size is measured, the same way each time. */
-            how: string;
-            /** @enum {string} */
-            id: "leaf" | "bulb" | "cane" | "shoot" | "spike" | "plantlet" | "root";
-            label: string;
-            many: string;
-        };
-        Span: {
-            /** @description Whether it was entered by stepping back. */
-            back: boolean;
-            /** @description The case that it is a stage of. */
-            case: string;
-            /** @description Whether it was entered without the gate. */
-            early: boolean;
-            from: string;
-            /**
-             * Format: int64
-             * @description 0 for the leading track, from 1 for those beside it.
-             */
-            lane: number;
-            name: string;
-            reason?: string;
-            stage: string;
-            /** @description Missing while it lasts. */
-            to?: string;
-            track: string;
-        };
-        Stage: {
-            dish: boolean;
-            holdsWater: boolean;
-            id: string;
-            /** Format: int64 */
-            lookDays: number;
-            name: string;
-            noSprays: boolean;
-            /** @description What must not be done in this stage, and why. */
-            not: string;
-            onReserves: boolean;
-            purpose: string;
-            tooEarly: string;
-            usualWeeks: number[];
-            weans: boolean;
-        };
-        StageReview: {
-            /**
-             * Format: int64
-             * @description Times it fell back into it.
-             */
-            back: number;
-            /**
-             * Format: int64
-             * @description In all, every time it was in it.
-             */
-            days: number;
-            /** @description Whether that is longer than is usual. */
-            long: boolean;
-            /** @description Its name. */
-            stage: string;
-            /** @description Whether it is in it now. */
-            still: boolean;
-            /** @description Its name. */
-            track: string;
-            /** @description Usual weeks, shortest and longest. */
-            usual?: number[];
-        };
-        StageTime: {
-            /** @description Whether it took longer than is usual. */
-            long: boolean;
-            /**
-             * Format: double
-             * @description Days.
-             */
-            median: number;
-            /** Format: int64 */
-            n: number;
-            stage: string;
-            track: string;
-            /** @description Weeks. */
-            usual: number[];
-        };
-        Staged: {
-            from: string;
-            gateOpen?: boolean;
-            /** @description Wanted when stepping back, or on without the gate. */
-            reason?: string;
-            to: string;
-            track: string;
-        };
-        Stall: {
-            atWork: boolean;
-            /**
-             * Format: int64
-             * @description Weeks that are still normal for the habit.
-             */
-            limit: number;
-            /** @description The last measured progress. */
-            since: string;
-            /** Format: int64 */
-            weeks: number;
-            /** @description What says so, and what to look at otherwise. */
-            why: string;
-        };
-        StandEffect: {
-            /** Format: double */
-            depthCm?: number;
-            /** Format: double */
-            levelCm?: number;
-            /** @description Its mix in words. */
-            medium?: string;
-            mediumClass?: string;
-            seat?: string;
-            /** Format: double */
-            widthCm?: number;
-        };
-        Standing: {
-            /** @description What was found, in words. */
-            found: string;
-            /** @description What to read to settle it. */
-            measures: string[];
-            /** @description The day of the reading it rests on. */
-            since?: string;
-            /** @enum {string} */
-            status: "met" | "missing" | "unknown";
-            /** @description The condition in words. */
-            wanted: string;
-        };
-        Stated: {
-            /**
-             * Format: double
-             * @description How deep its base is buried, cm.
-             */
-            baseUnderCm?: number;
-            /** @enum {string} */
-            cover?: "none" | "open" | "closed";
-            /** @description Whether anything new was seen within a month. */
-            growing?: boolean;
-            /**
-             * Format: int64
-             * @description Bulbs, canes, shoots or rosettes.
-             */
-            growths?: number;
-            /** @description Whether water runs out of its pot. */
-            holes?: boolean;
-            /**
-             * Format: double
-             * @description Share of it that is infested, 0 to 1.
-             */
-            infested?: number;
-            /** Format: int64 */
-            leaves?: number;
-            /**
-             * Format: double
-             * @description The light it gets now, of what it likes best, 0 to 1.
-             */
-            lightShare?: number;
-            limp?: boolean;
-            /** @enum {string} */
-            medium?: "sound" | "tired" | "rotten" | "sour" | "crusted" | "repels" | "infested";
-            /** @enum {string} */
-            mediumClass?: "soil" | "bark" | "moss" | "stones" | "peat" | "water" | "none";
-            /** @enum {string} */
-            moist?: "soaked" | "wet" | "right" | "due" | "dry" | "bone";
-            /** @description Whether nothing is fed until further notice. */
-            noFeed?: boolean;
-            /** @description Whether it is kept dry until further notice. */
-            noWater?: boolean;
-            /**
-             * Format: int64
-             * @description Plantlets, pups or offsets on it.
-             */
-            plantlets?: number;
-            /** @description Whether a nursery plug sits in the roots. */
-            plug?: boolean;
-            /**
-             * Format: double
-             * @description Inner width of its pot, cm.
-             */
-            potWidthCm?: number;
-            /** @enum {string} */
-            reserves?: "plump" | "ridged" | "shrivelled";
-            resting?: boolean;
-            /** @description Whether rot spreads now. */
-            rotAlive?: boolean;
-            /** @enum {string} */
-            seat?: "pot" | "basket" | "mount" | "hung" | "cup" | "dish" | "reservoir" | "jar" | "box" | "tray" | "hand" | "bin";
-            /**
-             * Format: int64
-             * @description Flower spikes, in bud or bloom.
-             */
-            spikes?: number;
-            /** @description Whether water stands in saucer or outer pot. */
-            standing?: boolean;
-            /**
-             * Format: double
-             * @description Warmth that it is kept at, °C.
-             */
-            warmthC?: number;
-        };
-        Step: {
-            amounts: components["schemas"]["Amount"][];
-            /** @description Ids of cautions. */
-            cautions: string[];
-            /** @description What is seen when it is done. */
-            ends?: string;
-            /** @description What must be so before it is begun. */
-            entry?: string;
-            /**
-             * Format: int64
-             * @description Days after which it is done again.
-             */
-            every?: number;
-            /** @description Whether it cannot be undone. */
-            forGood?: boolean;
-            /** @description What must be seen first: its day is only when to look. */
-            gate?: string;
-            how: string;
-            id: string;
-            /** @description Held back until this is settled. */
-            if?: string;
-            /** @description What ends a repeated step, as conditions. */
-            lasts?: components["schemas"]["Condition"][];
-            /** @description What is so when it was done. */
-            makes?: components["schemas"]["Effect"];
-            materials?: string[];
-            /** Format: int64 */
-            minutes: number;
-            on: string;
-            /** @description The operator. */
-            op?: string;
-            /** @description Where a pest's clock sets its day. */
-            pest?: components["schemas"]["PestTime"];
-            /** @description Part of the work, in plans of older records. */
-            phase?: string;
-            /** @description What asks for it. */
-            reasons: string[];
-            /**
-             * Format: int64
-             * @description Its sitting, from 1; 0 in plans of older records.
-             */
-            sitting?: number;
-            title: string;
-            /** @description What ends a repeated step, in words. */
-            until?: string;
-            /**
-             * Format: int64
-             * @description Minutes that a clock runs: a soak, a drying cut.
-             */
-            waitMinutes?: number;
-            /** @description Its gate as conditions. */
-            waits?: components["schemas"]["Condition"][];
-            /** @description What its tick writes into the record beside it, in words. */
-            writes?: string;
-            /** @description What can go wrong in it. */
-            wrong?: string;
-        };
-        StepDone: {
-            /** Format: int64 */
-            minutes: number;
-            on: string;
-            title: string;
-        };
-        StockInputBody: {
-            /**
-             * Format: double
-             * @description What went in; below 0 what went out.
-             */
-            amount: number;
-            /** @description Made by the sender, so that sending twice counts once. */
-            id: string;
-            on: string;
-            why?: string;
-        };
-        Strand: {
-            began: string;
-            /** @description Whether it came with the plant; otherwise it grew here. */
-            cameWith: boolean;
-            id: string;
-            /** @description What it is called here: the third leaf. */
-            name: string;
-            /**
-             * Format: int64
-             * @description Its turn among its sort, from 1.
-             */
-            number: number;
-            /** @description Sizes in mm, oldest first. */
-            sizes: components["schemas"]["Reading"][];
-            /** @enum {string} */
-            sort: "leaf" | "bulb" | "cane" | "shoot" | "spike" | "plantlet" | "root";
-            /** @enum {string} */
-            state: "starting" | "growing" | "mature" | "stalled" | "lost";
-            /** @description Since when it is in that state. */
-            stateOn: string;
-        };
-        SuppliesOutputBody: {
-            supplies: components["schemas"]["Supply"][];
-        };
-        Supply: {
-            id: string;
-            /**
-             * Format: double
-             * @description At or under this much it stands on the shopping list.
-             */
-            low: number;
-            name: string;
-            /**
-             * Format: double
-             * @description Of one unit, in the collection's money.
-             */
-            price?: number;
-            /**
-             * Format: double
-             * @description How much is left; below 0 where more was used than written down.
-             */
-            stock: number;
-            /** @enum {string} */
-            unit: "ml" | "l" | "g" | "kg" | "pieces";
-            /** Format: int64 */
-            version: number;
-        };
-        SupplyInputBody: {
-            /** Format: double */
-            low: number;
-            name: string;
-            /** Format: double */
-            price?: number;
-            /** @enum {string} */
-            unit: "ml" | "l" | "g" | "kg" | "pieces";
-            /** Format: int64 */
-            version: number;
-            withdrawn?: boolean;
-        };
-        Suspect: {
-            /**
-             * Format: double
-             * @description Chance given the evidence, 0-1.
-             */
-            chance: number;
-            /** @description Strongest first. */
-            evidence: components["schemas"]["Weight"][];
-            /** @description Whether it is listed only when asked for. */
-            folded: boolean;
-            id: string;
-            /**
-             * Format: double
-             * @description Its chance before any sign, for this habit and season.
-             */
-            prior: number;
-            /** @description Whether it is likelier than not, and not harmless. */
-            standsOut: boolean;
-        };
-        Switches: {
-            /** @description How common a sign is with no cause. */
-            backgrounds: boolean;
-            /** @description How often a cause shows a sign. */
-            links: boolean;
-            /** @description How common each cause is on a habit. */
-            priors: boolean;
-        };
-        Tallied: {
-            inAir: components["schemas"]["Count"];
-            inMedium: components["schemas"]["Count"];
-            /**
-             * Format: double
-             * @description Longest live root, mm.
-             */
-            longestMm?: number;
-            note?: string;
-            /**
-             * Format: double
-             * @description Width of the live root ball, cm.
-             */
-            rootBallCm?: number;
-            /**
-             * Format: int64
-             * @description Growing tips.
-             */
-            tips?: number;
-        };
-        Tally: {
-            inAir: components["schemas"]["Count"];
-            inMedium: components["schemas"]["Count"];
-            /**
-             * Format: double
-             * @description Longest live root, mm.
-             */
-            longestMm?: number;
-            /**
-             * Format: double
-             * @description Width of the live root ball, cm.
-             */
-            rootBallCm?: number;
-            /**
-             * Format: int64
-             * @description Growing tips.
-             */
-            tips?: number;
-        };
-        TallyInputBody: {
-            /**
-             * Format: double
-             * @description Inner width of the present pot, cm.
-             */
-            potWidthCm?: number;
-            tally: components["schemas"]["Tally"];
-        };
-        TallyView: {
-            inAir: components["schemas"]["Count"];
-            inMedium: components["schemas"]["Count"];
-            /**
-             * Format: double
-             * @description Longest live root, mm.
-             */
-            longestMm?: number;
-            note?: string;
-            on: string;
-            reading: components["schemas"]["Result"];
-            /**
-             * Format: double
-             * @description Width of the live root ball, cm.
-             */
-            rootBallCm?: number;
-            /**
-             * Format: int64
-             * @description Growing tips.
-             */
-            tips?: number;
-        };
-        Task: {
-            /** @description The case that asks for it; all zeros where none does. */
-            case: string;
-            /** @description The first useful day. */
-            from: string;
-            /** @description What must be seen before the step is done. */
-            gate?: string;
-            /** @description Ordinary care that joins the look, each with its day. */
-            jobs?: components["schemas"]["Due"][];
-            /** @enum {string} */
-            kind: "examine" | "decide" | "plan" | "step" | "pass" | "back" | "check" | "look" | "water" | "asleep" | "treat" | "stall" | "signal" | "pests" | "apart" | "release";
-            /** @description The measure that the look reads; missing where it reads several. */
-            measure?: string;
-            /** Format: int64 */
-            minutes: number;
-            /** @description The signal that is to be answered. */
-            signal?: string;
-            step?: string;
-            /** @description How the reason reads from later days on. */
-            turns?: components["schemas"]["LaterWhy"][];
-            /** @description The last day that is still safe. */
-            until: string;
-            /** Format: int64 */
-            weight: number;
-            what: string;
-            why: string;
-        };
-        Tended: {
-            /** @description What was done. */
-            jobs: string[];
-        };
-        Tick: {
-            entry: string;
-            on: string;
-            reason?: string;
-            skipped: boolean;
-        };
-        TickedStep: {
-            id: string;
-            /** @description What came out otherwise than planned. */
-            made?: components["schemas"]["Made"];
-            note?: string;
-            reason?: string;
-            /** @description Whether what the step waited for was seen. */
-            seen?: boolean;
-            skipped: boolean;
-            step: string;
-            /** @description What of its gate was not met when it was done. */
-            unmet?: string[];
-            /** @description What it took from the cupboard. */
-            used?: components["schemas"]["Used"][];
-            /** @description Whether what it makes so is recorded beside it. */
-            writes?: boolean;
-        };
-        Track: {
-            beside: boolean;
-            id: string;
-            name: string;
-            stages: components["schemas"]["Stage"][];
-        };
-        TrackWeeks: {
-            track: string;
-            weeks: number[];
-        };
-        TreatEffect: {
-            against?: string;
-            class: string;
-            /** @description Whether it has a label, and its name is typed. */
-            named?: boolean;
-            /** @description What it is called where nobody typed its name. */
-            product: string;
-            where?: string;
-        };
-        Treated: {
-            /** @description Id of a cause. */
-            against?: string;
-            amounts?: components["schemas"]["Amount"][];
-            batch?: string;
-            /** @description The step of its plan that it was. */
-            class?: string;
-            /**
-             * Format: int64
-             * @description By its label; 0 where it is not repeated.
-             */
-            intervalDays?: number;
-            note?: string;
-            product: string;
-            /**
-             * Format: double
-             * @description Hours to stay away, by its label.
-             */
-            reentryHours?: number;
-            /** @description Where it went. */
-            where?: string;
-        };
-        TreatedOn: {
-            /** @description Id of a cause. */
-            against?: string;
-            amounts?: components["schemas"]["Amount"][];
-            batch?: string;
-            /** @description The step of its plan that it was. */
-            class?: string;
-            entry: string;
-            /**
-             * Format: int64
-             * @description By its label; 0 where it is not repeated.
-             */
-            intervalDays?: number;
-            note?: string;
-            on: string;
-            product: string;
-            /**
-             * Format: double
-             * @description Hours to stay away, by its label.
-             */
-            reentryHours?: number;
-            /** @description Where it went. */
-            where?: string;
-        };
-        Trend: {
-            /**
-             * Format: int64
-             * @description How long ago it is compared with.
-             */
-            days: number;
-            /**
-             * Format: int64
-             * @description Points up, or down below 0; 0 where it is much the same.
-             */
-            points: number;
-        };
-        Turn: {
-            /**
-             * Format: double
-             * @description How likely that answer is, 0-1.
-             */
-            answer: number;
-            /**
-             * Format: double
-             * @description What the leading cause would fall to.
-             */
-            falls: number;
-            /** @description The cause that would lead instead, or still. */
-            leads: components["schemas"]["CauseChance"];
-            /** @description Whether seeing it or not seeing it turns the matter. */
-            present: boolean;
-            sign: string;
-        };
-        "Use-resetRequest": {
-            password: string;
-        };
-        Used: {
-            /**
-             * Format: double
-             * @description In the supply's unit.
-             */
-            amount: number;
-            supply: string;
-        };
-        Value: {
-            measure: string;
-            /** Format: double */
-            value: number;
-        };
-        Verdict: {
-            /** @description Accepted causes, the main one first; none means to watch. */
-            causes: string[];
-            chances?: components["schemas"]["CauseChance"][];
-            entry: string;
-            /** @description Looked at, nothing found: it is well. */
-            nothing?: boolean;
-            on: string;
-            reason?: string;
-            tables?: string;
-        };
-        Voided: {
-            entry: string;
-            reason?: string;
-        };
-        Wait: {
-            /** @description From when it can be answered. */
-            on: string;
-            /** @description The look with which it is compared; missing where it is begun by hand. */
-            since?: string;
-        };
-        WalkPlace: {
-            /** @description Isolated plants: wash hands and tools before and after. */
-            apart: boolean;
-            place: string;
-            stops: components["schemas"]["WalkStop"][];
-        };
-        WalkStop: {
-            arrivedOn: string;
-            botanical: string;
-            /** @description Labels of the accepted causes. */
-            causes: string[];
-            /** @description Which drawing stands for how it grows. */
-            drawing: string;
-            /** @description What a small drawing of it shows. */
-            figure: components["schemas"]["Figure"];
-            habit: string;
-            id: string;
-            /** @enum {string} */
-            isolation: "clean" | "watch" | "isolated";
-            label: string;
-            lastLook: string;
-            /** Format: int64 */
-            minutes: number;
-            name: string;
-            nextDue?: string;
-            place: string;
-            seam: components["schemas"]["Seam"];
-            stage: string;
-            stalled: boolean;
-            standing: string;
-            /** @description What to do or look at, weightiest first. */
-            tasks: components["schemas"]["Task"][];
-        };
-        Warning: {
-            /** @description Whether nothing can be saved once it is seen. */
-            giveUp: boolean;
-            id: string;
-            words: string;
-        };
-        WaterEffect: {
-            how: string;
-            /** Format: double */
-            ml?: number;
-        };
-        WaterNeed: {
-            /** @description Whether a look for water falls due by days. */
-            days: boolean;
-            /** @description Whether it is given half the usual amount. */
-            half?: boolean;
-            last?: string;
-            /**
-             * Format: int64
-             * @description Where no water falls due: it is looked at so often.
-             */
-            lookDays?: number;
-            /** @description Whether nothing is fed: it rests, or may rest in these months. */
-            noFeed: boolean;
-            /** @description Whether it is at rest. */
-            rest: boolean;
-            rule: string;
-            /** @description What nobody has said lately and would change the rule. */
-            seasonAsks: components["schemas"]["Measure"][];
-            /**
-             * Format: double
-             * @description How much longer than in growth the time between two waterings is.
-             */
-            stretch: number;
-            /** @description What makes it this rule today. */
-            why: string;
-            window?: components["schemas"]["Window"];
-            /** @description The rule as a carer would say it. */
-            words: string;
-        };
-        Watered: {
-            /**
-             * @description How; through where nobody says.
-             * @enum {string}
-             */
-            how?: "through" | "light" | "soak" | "below" | "flush" | "reservoir" | "roots" | "cup" | "leaves";
-            /** Format: double */
-            millilitres?: number;
-        };
-        WeaningStep: {
-            done: boolean;
-            from: string;
-            now: boolean;
-            what: string;
-        };
-        Weighed: {
-            /** @description Without pot and medium: its reserves are reckoned from it. */
-            bare?: boolean;
-            /** Format: double */
-            grams: number;
-        };
-        Weighing: {
-            /** Format: double */
-            grams: number;
-            on: string;
-        };
-        Weight: {
-            present: boolean;
-            sign: string;
-            /** @description Whether it weighs enough to be said. */
-            tells: boolean;
-            /**
-             * Format: double
-             * @description Odds of the cause with this sign, over its odds without it; above 1 speaks for it.
-             */
-            times: number;
-            /** @description The sign as it speaks: seen, or looked for and not there. */
-            told: string;
-            /**
-             * Format: double
-             * @description Chance of the cause if this sign had not been looked for.
-             */
-            without: number;
-        };
-        Wellbeing: {
-            parts: components["schemas"]["ScorePart"][];
-            /** @description Parts that nobody has read lately. */
-            unknown: string[];
-            /** Format: double */
-            value: number;
-            working: components["schemas"]["Working"];
-        };
-        Window: {
-            from: string;
-            /** @description True while the plant's own gaps are not known. */
-            guess: boolean;
-            until: string;
-            working: components["schemas"]["Working"];
-        };
-        WishWords: {
-            how: string;
-            /** @enum {string} */
-            id: "setup-change" | "propagate" | "refresh" | "part" | "prune";
-            label: string;
-        };
-        Word: {
-            /** @description Another name for it. */
-            also?: string;
-            meaning: string;
-            term: string;
-        };
-        Words: {
-            /** @description What it is called where it is answered in one tap. */
-            done: string;
-            how: string;
-            id: string;
-            /** @description The measure that a look for it reads; missing for other jobs. */
-            measure?: string;
-            /** Format: int64 */
-            minutes: number;
-            title: string;
-        };
-        Working: {
-            formula: string;
-            inputs: components["schemas"]["Input"][];
-            source: string;
-            /** @description How sure the number is, in words. */
-            sure: string;
-        };
-        Zone: {
-            /** @description Whether it is a part of the figure; otherwise it is asked or read. */
-            drawn: boolean;
-            id: string;
-            label: string;
-        };
+  schemas: {
+    AccountInputBody: {
+      /** @description What the collection is called. */
+      collection: string;
+      email: string;
+      name: string;
+      password: string;
+      /** @description South of the equator. */
+      south?: boolean;
+      /** @description IANA name, for example Europe/Lisbon. */
+      timeZone?: string;
     };
-    responses: never;
-    parameters: never;
-    requestBodies: never;
-    headers: never;
-    pathItems: never;
+    AccountView: {
+      /**
+       * Format: int64
+       * @description Recovery codes that were not used yet.
+       */
+      codesLeft: number;
+      email: string;
+      name: string;
+      /** @description Whether a code is wanted beside the password. */
+      secondFactor: boolean;
+      /** @description Where one is signed in, the last used first. */
+      sessions: components["schemas"]["SessionView"][];
+    };
+    Added: {
+      /**
+       * Format: int64
+       * @description Confirmed cases of other collections to learn from.
+       */
+      cases: number;
+      /** Format: int64 */
+      entries: number;
+      /**
+       * Format: int64
+       * @description Entries and pictures that were there already.
+       */
+      known: number;
+      /** @description What is to be said of the file, in words. */
+      notes: string[];
+      /** Format: int64 */
+      pictures: number;
+      /** Format: int64 */
+      plants: number;
+      /**
+       * Format: int64
+       * @description Entries that were taken over as they were and do not fit the rules of today.
+       */
+      unfit: number;
+    };
+    Adjusted: {
+      /** @description Per cent: least, best. */
+      humidity?: number[];
+      /** @description DLI, mol m⁻² d⁻¹: least, best, most. */
+      light?: number[];
+      reason?: string;
+      /** @description °C: lower limit, best, upper limit. */
+      temperature?: number[];
+      waterRule?: string;
+    };
+    Advice: {
+      /** @enum {string} */
+      advice: "now" | "if" | "wait" | "not";
+      /** @description What is done before a cut. */
+      before?: string;
+      /** @description For wait: the sign to look for first. */
+      check?: string;
+      /**
+       * Format: double
+       * @description Expected good: the sum of chance × effect, less half the move's own stress.
+       */
+      good: number;
+      /**
+       * Format: double
+       * @description Chance that it does grave harm, 0-1.
+       */
+      harms: number;
+      /** @description The cause for which the move is worth most. */
+      helps?: string;
+      /** @description The one answer on which it hangs; look again before you do it. */
+      hinge?: string;
+      move: string;
+      /** @description A sign that must be there, and that nobody has looked for. */
+      needs?: string;
+      worst?: components["schemas"]["Harm"];
+    };
+    AirInput: {
+      /** @description Whether it is the air in a closed chamber. */
+      chamber?: boolean;
+      /** Format: double */
+      humidityPct: number;
+      /** @description Id of a kind to compare with. */
+      kind?: string;
+      /** Format: double */
+      tempC: number;
+    };
+    Alarm: {
+      /** @description The case of that plan; all zeros for what alarms on any plant. */
+      case: string;
+      /** @enum {string} */
+      family: "pests" | "other";
+      /** @description What to do first, in order. */
+      first: string[];
+      id: string;
+      isolate: boolean;
+      lasts: boolean;
+      /** @description The day of the reading. */
+      on: string;
+      /** @description Whether its plan warned of it: the plan is made again, or given up. */
+      plan: boolean;
+      /** @description What was read, in words. */
+      said: string;
+      /** @description What was found. */
+      title: string;
+    };
+    Amount: {
+      /** @description ml, l, cm, g or a count; always metric, turned into others by the screen. */
+      unit: string;
+      /** Format: double */
+      value: number;
+      what: string;
+      working: components["schemas"]["Working"];
+    };
+    Answer: {
+      id: string;
+      present: boolean;
+      why: string;
+    };
+    Answers: {
+      /**
+       * @description What a change of set-up aims at.
+       * @enum {string}
+       */
+      aim?: "S0" | "S4" | "S5" | "S6" | "mount";
+      /**
+       * @description When newcomers are repotted.
+       * @enum {string}
+       */
+      arrivals?: "two-weeks" | "needed" | "at-once";
+      /** @enum {string} */
+      cover?: "kind" | "open" | "none";
+      /** @enum {string} */
+      crownDose?: "dry" | "peroxide" | "label";
+      /** @enum {string} */
+      cutDressing?: "dry" | "cinnamon" | "powder";
+      /**
+       * Format: int64
+       * @description Dead roots counted.
+       */
+      deadRoots?: number;
+      /**
+       * @description What is done with roots that look dry.
+       * @enum {string}
+       */
+      dryRoots?: "cut" | "keep" | "wait";
+      /** @description What the carer does otherwise than the plan. */
+      edits?: components["schemas"]["Edit"][];
+      /** @enum {string} */
+      firstWater?: "dry-day" | "at-once";
+      /** @enum {string} */
+      gnats?: "dry-top" | "grit" | "larvicide";
+      /** @description Something new was seen within a month. */
+      growing?: boolean;
+      /**
+       * Format: int64
+       * @description Bulbs, canes, shoots or rosettes.
+       */
+      growths?: number;
+      /** Format: double */
+      humidityPct?: number;
+      inSpike?: boolean;
+      /**
+       * Format: double
+       * @description Share of it that is infested.
+       */
+      infested?: number;
+      /** @description Whether it hangs limp now. */
+      limp?: boolean;
+      /**
+       * Format: int64
+       * @description Live roots counted.
+       */
+      liveRoots?: number;
+      liveRot?: boolean;
+      /** Format: int64 */
+      liveTips?: number;
+      /**
+       * Format: int64
+       * @description How often the carer can look.
+       */
+      lookDays?: number;
+      /** @enum {string} */
+      medium?: "sound" | "tired" | "rotten" | "sour" | "crusted" | "repels" | "infested";
+      /** @enum {string} */
+      mediumClass?: "soil" | "bark" | "moss" | "stones" | "peat" | "water" | "none";
+      /**
+       * @description Its medium.
+       * @enum {string}
+       */
+      moist?: "soaked" | "wet" | "right" | "due" | "dry" | "bone";
+      /**
+       * Format: int64
+       * @description Plantlets, pups or offsets on it.
+       */
+      offsetsSeen?: number;
+      /** @description Rules set aside, in older records. */
+      overruled?: string[];
+      /**
+       * Format: int64
+       * @description Days since it came; missing where nobody knows.
+       */
+      ownedDays?: number;
+      /** @enum {string} */
+      pestFirst?: "soap" | "oil" | "neem" | "earth" | "alcohol" | "systemic" | "predators" | "hot-dip";
+      /**
+       * @description When plantlets come off.
+       * @enum {string}
+       */
+      plantlets?: "now" | "wait" | "stay";
+      /** @description Whether a nursery plug sits in its roots. */
+      plug?: boolean;
+      /** @description Whether its pot has holes that water runs out of. */
+      potHoles?: boolean;
+      /**
+       * Format: double
+       * @description Inner width of the present pot.
+       */
+      potWidthCm?: number;
+      /** @enum {string} */
+      reserves?: "plump" | "ridged" | "shrivelled";
+      /**
+       * Format: double
+       * @description Width of the live root ball.
+       */
+      rootBallCm?: number;
+      /**
+       * @description The root rinse.
+       * @enum {string}
+       */
+      rootWash?: "soap" | "peroxide" | "fungicide" | "water";
+      /** @description The orchid school taken. */
+      school?: string;
+      /**
+       * @description Its seat.
+       * @enum {string}
+       */
+      seat?: "pot" | "basket" | "mount" | "hung" | "cup" | "dish" | "reservoir" | "jar" | "box";
+      /** @description Why nothing holds its root work back. */
+      setAside?: string;
+      /**
+       * @description What is done with flower spikes.
+       * @enum {string}
+       */
+      spikes?: "cut" | "keep-one" | "keep";
+      /** @description Whether water stands in saucer or outer pot. */
+      standing?: boolean;
+      /** @enum {string} */
+      succulentWater?: "dry-day" | "at-roots";
+      /** @description Questions that nobody can answer. */
+      unknown?: string[];
+      /**
+       * Format: double
+       * @description Room warmth.
+       */
+      warmthC?: number;
+      /** @enum {string} */
+      wish?: "setup-change" | "propagate" | "refresh" | "part" | "prune";
+    };
+    Apart: {
+      /**
+       * Format: double
+       * @description What the look settles between them, if they are equally likely.
+       */
+      bits: number;
+      /** @description How often each cause shows it, background included, in the order asked. */
+      chance: number[];
+      sign: string;
+      /**
+       * Format: double
+       * @description Bits over the cost of the look.
+       */
+      worth: number;
+    };
+    ApartReason: {
+      /** @description Whether it stays apart for good. */
+      forGood: boolean;
+      since: string;
+      /** @description How it travels. */
+      ways: string[];
+      what: string;
+    };
+    AppraisalInputBody: {
+      absent: string[];
+      /** @description Signs that were seen twice. */
+      again?: string[];
+      /**
+       * Format: double
+       * @description In the collection's money.
+       */
+      asked?: number;
+      /** @description How much of a graded sign seen there is. */
+      degrees?: {
+        [key: string]: string;
+      };
+      /**
+       * Format: double
+       * @description What a pot with fresh mix costs.
+       */
+      filling: number;
+      habit: string;
+      present: string[];
+      /**
+       * Format: double
+       * @description What a sound one costs.
+       */
+      sound?: number;
+      /** @description Asked, and nobody can answer. */
+      unknown?: string[];
+      /** @description Signs that one only thinks to be so. */
+      unsure?: string[];
+    };
+    AppraisalView: {
+      /** @enum {string} */
+      advice: "take" | "bargain" | "leave";
+      /** @description The likeliest troubles. */
+      causes: components["schemas"]["CauseChance"][];
+      /** @description The looks most worth their trouble before one pays. */
+      checks: components["schemas"]["Check"][];
+      /** @description Two answers that cannot both be true of one look. */
+      clash: string[];
+      fair?: components["schemas"]["Amount"];
+      /**
+       * Format: double
+       * @description A fair reduction of the price asked, where it is known.
+       */
+      off?: number;
+      outlook: components["schemas"]["Outlook"];
+      outside: components["schemas"]["Outside"];
+      reasons: string[];
+      today: string;
+      verdict: components["schemas"]["Judgement"];
+    };
+    Arrived: {
+      from?: string;
+      /**
+       * Format: int64
+       * @description Bulbs, canes, rosettes or stems.
+       */
+      growths?: number;
+      /** @description Its growth habit, enough when the kind is unknown. */
+      habit: string;
+      /**
+       * @description How long it had been had before.
+       * @enum {string}
+       */
+      had?: "weeks" | "months" | "years" | "unknown";
+      isolated: boolean;
+      /** @description The code on its label. */
+      label?: string;
+      /** Format: int64 */
+      leaves?: number;
+      medium?: string;
+      /** @description The plant here that it is a piece of. */
+      mother?: string;
+      /** @description What it is called here. */
+      name: string;
+      note?: string;
+      /** @enum {string} */
+      packing?: "unpacked" | "dry" | "wet" | "cold" | "weeks-in-box" | "unknown";
+      place?: string;
+      /**
+       * Format: double
+       * @description Depth of its pot, cm.
+       */
+      potDepthCm?: number;
+      /**
+       * Format: double
+       * @description Inner width of its pot, cm.
+       */
+      potWidthCm?: number;
+      /**
+       * Format: double
+       * @description What was paid, in the collection's money.
+       */
+      price?: number;
+      /** @description Its kind; empty when unknown. */
+      profile?: string;
+      /** @description Whether where it comes from is suspect. */
+      suspect?: boolean;
+      /** @description Taken in as well: nothing ails it as far as one sees. */
+      well?: boolean;
+    };
+    Ask: {
+      /** @description Signs that are not there when nothing amiss is seen on the part. */
+      quiet: string[];
+      /** @description Most worth its trouble first; empty where none is asked at first. */
+      signs: string[];
+      zone: string;
+    };
+    "Ask-resetRequest": {
+      email: string;
+    };
+    BenchTables: {
+      chemicals: components["schemas"]["Chemical"][];
+      ingredients: components["schemas"]["Ingredient"][];
+      recipes: components["schemas"]["Recipe"][];
+    };
+    Bin: {
+      /**
+       * Format: int64
+       * @description How many causes were given such a chance.
+       */
+      stated: number;
+      /**
+       * Format: double
+       * @description Of the chances.
+       */
+      sum: number;
+      /**
+       * Format: int64
+       * @description How many of them were true.
+       */
+      true: number;
+    };
+    Breach: {
+      /** @description The step of the change that it comes of. */
+      edit?: string;
+      /**
+       * Format: int64
+       * @description Of the step in its sitting, from 0.
+       */
+      index: number;
+      reason?: string;
+      rule: string;
+      /**
+       * Format: int64
+       * @description Of the plan, from 0.
+       */
+      sitting: number;
+      /** @description The operator. */
+      step: string;
+      why: string;
+    };
+    ByOwner: {
+      /** @description Of the second factor, where one is set up. */
+      code?: string;
+      /** @description The present password. */
+      password: string;
+    };
+    Calibration: {
+      /** @description Newest first, two hundred at most. */
+      cases: components["schemas"]["ConfirmedView"][];
+      /** @description Whether there are enough cases for a share to mean something. */
+      enough: boolean;
+      /** @description Over every case that was examined; missing where there is none. */
+      score?: components["schemas"]["Score"];
+      today: string;
+      /**
+       * Format: int64
+       * @description How many cases are wanted for that.
+       */
+      wanted: number;
+      working: components["schemas"]["Working"];
+    };
+    Card: {
+      air: components["schemas"]["CardLine"];
+      /** @description What was done so far, in words. */
+      done: string[];
+      feed: components["schemas"]["CardLine"];
+      /** @description The light that it gets, mol a day. */
+      gets?: components["schemas"]["Amount"];
+      light: components["schemas"]["CardLine"];
+      water: components["schemas"]["CardLine"];
+    };
+    CardLine: {
+      /** @enum {string} */
+      from: "plan" | "facts" | "kind";
+      text: string;
+    };
+    CaseRead: {
+      absent: string[];
+      /** @description Signs that were seen twice. */
+      again?: string[];
+      /** @description What the file says it was. */
+      causes: string[];
+      /** @description How much of a graded sign seen there is. */
+      degrees?: {
+        [key: string]: string;
+      };
+      /** @description Whether the case is of another growth habit than this plant. */
+      other: boolean;
+      present: string[];
+      story: string;
+      /** @description Asked, and nobody can answer. */
+      unknown?: string[];
+      /** @description Signs that one only thinks to be so. */
+      unsure?: string[];
+    };
+    CaseView: {
+      /** @description Ids, the main one first. */
+      causes: string[];
+      confirmed?: components["schemas"]["Confirmation"];
+      /** @description State of the tables by which it was judged. */
+      edition?: string;
+      endedOn?: string;
+      /** @description The first look that belongs to it, or the day it was opened. */
+      from: string;
+      id: string;
+      /** @description What was written when it was closed. */
+      lesson?: string;
+      /** @description What it is about, in words. */
+      name: string;
+      /** @description Whether the tables have changed since. */
+      older: boolean;
+      open: boolean;
+      openedOn: string;
+      outcome?: string;
+      plan?: components["schemas"]["Plan"];
+      plannedOn?: string;
+      /** @description The stage it is in; empty where in none. */
+      stage: string;
+      standing: string;
+      /** @description What made one look; empty where nobody said. */
+      why: string;
+    };
+    CasesTaken: {
+      /**
+       * Format: int64
+       * @description Cases that were new here.
+       */
+      added: number;
+      /**
+       * Format: int64
+       * @description Cases that were here already.
+       */
+      known: number;
+    };
+    Cause: {
+      condition?: string;
+      /** Format: int64 */
+      daysToAct: number;
+      defining?: string[];
+      /** @description Whether it harms nothing. */
+      harmless: boolean;
+      id: string;
+      kind: string;
+      label: string;
+      /**
+       * Format: double
+       * @description Share of examined plants that have it before any sign is known, 0-1.
+       */
+      prior: number;
+      /** @description Whether it can pass to other plants. */
+      spreads: boolean;
+      summary: string;
+    };
+    CauseChance: {
+      /**
+       * Format: double
+       * @description Chance given the evidence, 0-1.
+       */
+      chance: number;
+      id: string;
+    };
+    CauseSet: {
+      causes: string[];
+      /** Format: double */
+      chance: number;
+    };
+    Caution: {
+      id: string;
+      text: string;
+    };
+    Chance: {
+      /**
+       * Format: double
+       * @description Lower end of the 95 % interval, 0-1.
+       */
+      least: number;
+      /**
+       * Format: double
+       * @description 0-1.
+       */
+      lives: number;
+      /** Format: double */
+      most: number;
+      /**
+       * Format: int64
+       * @description Closed cases of the collection that it rests on.
+       */
+      own: number;
+      working: components["schemas"]["Working"];
+    };
+    "Change-accountRequest": {
+      /** @description Of the second factor, where one is set up. */
+      code?: string;
+      email: string;
+      name: string;
+      /** @description The present password. */
+      password: string;
+    };
+    "Change-passwordRequest": {
+      /** @description Of the second factor, where one is set up. */
+      code?: string;
+      new: string;
+      /** @description The present password. */
+      password: string;
+    };
+    ChangeEffect: {
+      /** Format: double */
+      baseUnderCm?: number;
+      /**
+       * Format: double
+       * @description Share by which its light rises.
+       */
+      brighter?: number;
+      cover?: string;
+      /** Format: double */
+      lightShare?: number;
+      mediumClass?: string;
+      noFeed?: boolean;
+      noWater?: boolean;
+      plug?: boolean;
+      rotAlive?: boolean;
+      seat?: string;
+      standing?: boolean;
+      /** Format: double */
+      warmthC?: number;
+    };
+    Check: {
+      /** @description Whether it was seen, all hangs on it, and it is looked for once more. */
+      again?: boolean;
+      /**
+       * Format: double
+       * @description Expected drop in the uncertainty over all causes, in bits.
+       */
+      bits: number;
+      /**
+       * Format: int64
+       * @description In how many days it can be answered; nothing urgent waits for it.
+       */
+      days?: number;
+      /** Format: int64 */
+      minutes: number;
+      outcomes: components["schemas"]["Outcomes"];
+      reason?: string;
+      /** @description The cause that it rules out before anything else. */
+      rulesOut?: string;
+      sign: string;
+      working: components["schemas"]["Working"];
+      /**
+       * Format: double
+       * @description What it settles weighted by urgency, over the cost of the look.
+       */
+      worth: number;
+    };
+    Checked: {
+      note?: string;
+      readings: components["schemas"]["Value"][];
+      /** @description Ids of warnings of its plan that were seen to come true. */
+      seen?: string[];
+    };
+    Chemical: {
+      id: string;
+      label: string;
+    };
+    Choice: {
+      ask: string;
+      /** @description The answer that it fills. */
+      id: string;
+      /** @description The usual one first. */
+      sides: components["schemas"]["Side"][];
+    };
+    Clock: {
+      /** @description The first treatment. */
+      first: string;
+      generation: components["schemas"]["Amount"];
+      /** @description Days from one treatment to the next. */
+      interval: components["schemas"]["Amount"];
+      pest: components["schemas"]["Pest"];
+      /** @description All treatments, the first among them. */
+      treatments: string[];
+    };
+    Closed: {
+      /** @enum {string} */
+      outcome: "mended" | "given-away" | "lost" | "kept-under-watch" | "nothing-found";
+      reason?: string;
+    };
+    CollectionReview: {
+      all: components["schemas"]["Share"];
+      byCause: components["schemas"]["Share"][];
+      bySchool: components["schemas"]["Share"][];
+      /** @description The last that ended. */
+      endings: components["schemas"]["Ending"][];
+      from: string;
+      source: string;
+      stages: components["schemas"]["StageTime"][];
+      to: string;
+    };
+    Comparison: {
+      /** @description Signs that tell them apart, most telling first. */
+      apart: components["schemas"]["Apart"][];
+      causes: components["schemas"]["Cause"][];
+      /** @description The sign that separates them best for its cost. */
+      check: string;
+      /** @description Signs that they show about as often: no help. */
+      shared: components["schemas"]["Apart"][];
+    };
+    Concern: {
+      id: string;
+      /** @description What was warned of, in words. */
+      said: string;
+    };
+    Condition: {
+      any?: components["schemas"]["Condition"][];
+      /** Format: int64 */
+      days?: number;
+      /**
+       * Format: double
+       * @description How long each is at least, cm.
+       */
+      fromCm?: number;
+      /** @enum {string} */
+      is:
+        | "days"
+        | "seen"
+        | "counted"
+        | "share"
+        | "firm"
+        | "dry"
+        | "moist"
+        | "warmth"
+        | "season"
+        | "clean"
+        | "quiet"
+        | "no-rot"
+        | "free"
+        | "any-of";
+      /**
+       * Format: int64
+       * @description Looks wanted in these days.
+       */
+      looks?: number;
+      /** @description Months of the northern half. */
+      months?: number[];
+      /**
+       * Format: double
+       * @description How many at least.
+       */
+      n?: number;
+      /**
+       * Format: double
+       * @description Of all its roots, 0 to 1.
+       */
+      share?: number;
+      /** @description What is seen or counted. */
+      sight?: string;
+      /** @description From when its days are counted. */
+      since?: string;
+      /**
+       * Format: double
+       * @description And at most; 0 for no limit.
+       */
+      toCm?: number;
+    };
+    "Confirm-second-factorRequest": {
+      code: string;
+    };
+    "Confirm-second-factorResponse": {
+      /** @description Recovery codes, each for one use. They are shown this once. */
+      codes: string[];
+    };
+    Confirmation: {
+      /** @description The case; all zeros where what it turned out to be was said without one. */
+      case: string;
+      /** @description What it was, the main one first; none means that nothing was wrong. */
+      causes: string[];
+      entry: string;
+      /** @description What the first look of this case said. */
+      first?: components["schemas"]["Said"];
+      /**
+       * @description How one knows.
+       * @enum {string}
+       */
+      how: "seen" | "mended-by" | "laboratory" | "died-of" | "guess";
+      look?: components["schemas"]["Examination"];
+      note?: string;
+      on: string;
+    };
+    Confirmed: {
+      /** @description What it was, the main one first; none means that nothing was wrong. */
+      causes: string[];
+      /**
+       * @description How one knows.
+       * @enum {string}
+       */
+      how: "seen" | "mended-by" | "laboratory" | "died-of" | "guess";
+      note?: string;
+    };
+    ConfirmedView: {
+      how: string;
+      name: string;
+      on: string;
+      plant: string;
+      /** @description Whether the first cause said was one of the true ones. */
+      right: boolean;
+      /** @description What the first look said, likeliest first. */
+      said: components["schemas"]["CauseChance"][];
+      /** @description What it was. */
+      true: string[];
+    };
+    Count: {
+      /**
+       * Format: int64
+       * @description Hollow or papery, and still so when wetted.
+       */
+      deadDry: number;
+      /**
+       * Format: int64
+       * @description Dry skin, core not known: kept.
+       */
+      doubtful: number;
+      /**
+       * Format: int64
+       * @description Firm; on orchids green when wetted.
+       */
+      live: number;
+      /**
+       * Format: int64
+       * @description Soft; the skin slides off.
+       */
+      mushy: number;
+    };
+    Cut: {
+      /**
+       * Format: int64
+       * @description How many were left.
+       */
+      kept?: number;
+      /**
+       * Format: int64
+       * @description How many.
+       */
+      n?: number;
+      /** @enum {string} */
+      organ:
+        | "roots"
+        | "leaf"
+        | "spike"
+        | "flower"
+        | "stem"
+        | "crown"
+        | "rhizome"
+        | "bulb"
+        | "body"
+        | "tip"
+        | "pup"
+        | "plantlet"
+        | "segment";
+      /**
+       * Format: double
+       * @description Or what share of them, 0 to 1.
+       */
+      share?: number;
+    };
+    CutEffect: {
+      /** Format: int64 */
+      kept?: number;
+      /** Format: int64 */
+      n?: number;
+      organ: string;
+      /** Format: double */
+      share?: number;
+    };
+    Derived: {
+      /** @description The day of the entry it rests on. */
+      on: string;
+      present: boolean;
+      sign: string;
+      why: string;
+      working: components["schemas"]["Working"];
+    };
+    Diagnosed: {
+      /** @description Accepted causes, the main one first; none means to watch. */
+      causes: string[];
+      chances?: components["schemas"]["CauseChance"][];
+      /** @description Looked at, nothing found: it is well. */
+      nothing?: boolean;
+      reason?: string;
+      tables?: string;
+    };
+    Did: {
+      /** @description What came out otherwise than planned. */
+      made?: components["schemas"]["Made"];
+      note?: string;
+      reason?: string;
+      /** @description Whether what the step waited for was seen. */
+      seen?: boolean;
+      skipped: boolean;
+      step: string;
+      /** @description What of its gate was not met when it was done. */
+      unmet?: string[];
+      /** @description What it took from the cupboard. */
+      used?: components["schemas"]["Used"][];
+      /** @description Whether what it makes so is recorded beside it. */
+      writes?: boolean;
+    };
+    Differential: {
+      /** @description With what speaks for and against each. */
+      causes: components["schemas"]["Suspect"][];
+      checks: components["schemas"]["Check"][];
+      /** @description Two answers that cannot both be true of one look. */
+      clash: string[];
+      /** @description Causes that were seen as such, and not reckoned. */
+      conditions: string[];
+      /** @description What the record answers, overruled or not. */
+      derived: components["schemas"]["Derived"][];
+      /** @description Whether looks that disturb it count double. */
+      fragile: boolean;
+      /** @description The one answer on which the leading cause hangs. */
+      hinge?: components["schemas"]["Hinge"];
+      /** @description Signs taken as not there because one seen excludes them. */
+      implied: string[];
+      /** @description Signs that come with one that was seen. */
+      impliedSeen: string[];
+      /** @description Whether what the collection's own cases taught was used. */
+      learned: boolean;
+      /**
+       * Format: int64
+       * @description What the answered looks usually take together.
+       */
+      minutes: number;
+      moves: components["schemas"]["Advice"][];
+      /**
+       * Format: int64
+       * @description How many other causes share the rest.
+       */
+      others: number;
+      /** @description Whether something that is not on the list may be at work. */
+      outside: components["schemas"]["Outside"];
+      sets: components["schemas"]["CauseSet"][];
+      /** @description Causes that stand out; the person decides. */
+      suggested: string[];
+      /** @description They kill fast and are not out of the question. */
+      toRuleOut: components["schemas"]["CauseChance"][];
+      /** @description Looks that would change one's mind about the leading cause. */
+      turns: components["schemas"]["Turn"][];
+      unexplained: string[];
+      /** @description Where it stands. */
+      verdict: components["schemas"]["Judgement"];
+      /** @description By sign: when a check that takes days can be answered. */
+      waits: {
+        [key: string]: components["schemas"]["Wait"];
+      };
+      working: components["schemas"]["Working"];
+    };
+    DifferentialInputBody: {
+      absent: string[];
+      /** @description Signs that were seen twice. */
+      again?: string[];
+      /** @description How much of a graded sign seen there is. */
+      degrees?: {
+        [key: string]: string;
+      };
+      overruled?: string[];
+      present: string[];
+      /** @description Asked, and nobody can answer. */
+      unknown?: string[];
+      /** @description Signs that one only thinks to be so. */
+      unsure?: string[];
+    };
+    DilutionInput: {
+      /** @description Parts of water and of stock. */
+      ratio?: number[];
+      /**
+       * Format: double
+       * @description Strength of the stock, per cent.
+       */
+      stockPct?: number;
+      /** @description How much is wanted, as written: 250 ml, 1 1/2 cups, 2 l. */
+      volume: string;
+      /**
+       * Format: double
+       * @description Strength wanted, per cent.
+       */
+      wantedPct?: number;
+      /** @description What is diluted. */
+      what?: string;
+      /** @description What goes in, or was in the bottle before. */
+      with?: string[];
+    };
+    Dismissed: {
+      /** @description Why it is harmless. */
+      reason: string;
+      /** @description The signal. */
+      signal: string;
+    };
+    Done: {
+      /**
+       * Format: int64
+       * @description +4 helps most, −5 harms most.
+       */
+      effect: number;
+      move: string;
+    };
+    Dose: {
+      label: components["schemas"]["Label"];
+      /**
+       * Format: double
+       * @description Grams a litre; for liquids ml × density.
+       */
+      perLitre: number;
+    };
+    DoseInput: {
+      /**
+       * Format: double
+       * @description … for so many of the unit.
+       */
+      per: number;
+      product: string;
+      /**
+       * Format: double
+       * @description How many of the unit are to be treated.
+       */
+      quantity: number;
+      /** @description The label's amount, as written: 5 ml, 1/2 tsp, 2 g. */
+      says: string;
+      /**
+       * @description Of spray or water, of pot width, of area, or plants.
+       * @enum {string}
+       */
+      unit: "l" | "cm" | "m2" | "plant";
+    };
+    DryDown: {
+      /**
+       * Format: double
+       * @description Median days between waterings, earlier.
+       */
+      before: number;
+      faster: boolean;
+      /**
+       * Format: double
+       * @description The same, of late.
+       */
+      now: number;
+      working: components["schemas"]["Working"];
+    };
+    Due: {
+      /** @description What it is called where it is answered in one tap. */
+      done: string;
+      how: string;
+      job: string;
+      /** @description When it was done last; missing where it never was. */
+      last?: string;
+      /** @description The measure that a look for it reads; missing for other jobs. */
+      measure?: string;
+      /** Format: int64 */
+      minutes: number;
+      /** @description The day from which it is due. */
+      on: string;
+      /** @description The time in which it waits though it is due. */
+      pauses?: components["schemas"]["Pause"];
+      /**
+       * Format: double
+       * @description Share of the label's rate, for feeding.
+       */
+      strength?: number;
+      title: string;
+      why: string;
+    };
+    Edit: {
+      /** @description Ids of the rules that it goes against. */
+      against?: string[];
+      /**
+       * Format: int64
+       * @description To which its sitting moves.
+       */
+      day?: number;
+      leaveOut?: boolean;
+      /** Format: double */
+      potWidthCm?: number;
+      reason?: string;
+      /** @description Id of the step. */
+      step: string;
+    };
+    Effect: {
+      /**
+       * @description How it is kept among the others.
+       * @enum {string}
+       */
+      apart?: "isolated" | "clean";
+      changes?: components["schemas"]["ChangeEffect"];
+      /** @description Whether roots are counted in it. */
+      counts?: boolean;
+      cuts?: components["schemas"]["CutEffect"];
+      /**
+       * Format: double
+       * @description Share of its usual strength.
+       */
+      feeds?: number;
+      /** @description What the plant stands in from then on. */
+      stands?: components["schemas"]["StandEffect"];
+      treats?: components["schemas"]["TreatEffect"];
+      waters?: components["schemas"]["WaterEffect"];
+    };
+    Ending: {
+      /** @description Id of its main cause; empty where none was accepted. */
+      cause: string;
+      endedOn: string;
+      /** @description The plant. */
+      id: string;
+      name: string;
+      openedOn: string;
+      outcome: string;
+    };
+    EntriesOutputBody: {
+      /** @description Newest first. */
+      entries: components["schemas"]["ListedEntry"][];
+    };
+    EntryView: {
+      adjusted?: components["schemas"]["Adjusted"];
+      arrived?: components["schemas"]["Arrived"];
+      /** @description Who recorded it. */
+      by: string;
+      /** @description Its case; where it says none, the case in hand. */
+      case?: string;
+      checked?: components["schemas"]["Checked"];
+      closed?: components["schemas"]["Closed"];
+      confirmed?: components["schemas"]["Confirmed"];
+      cut?: components["schemas"]["Cut"];
+      /** @description What was warned of, and recorded all the same. */
+      despite?: components["schemas"]["Concern"][];
+      diagnosed?: components["schemas"]["Diagnosed"];
+      did?: components["schemas"]["Did"];
+      dismissed?: components["schemas"]["Dismissed"];
+      examined?: components["schemas"]["Examined"];
+      fed?: components["schemas"]["Fed"];
+      grown?: components["schemas"]["Grown"];
+      id: string;
+      kind: string;
+      /** @description False when it was undone or corrected. */
+      live: boolean;
+      metered?: components["schemas"]["Metered"];
+      moved?: components["schemas"]["Moved"];
+      noted?: components["schemas"]["Noted"];
+      /** @description The day it happened. */
+      on: string;
+      opened?: components["schemas"]["Opened"];
+      pictured?: components["schemas"]["Pictured"];
+      planned?: components["schemas"]["Planned"];
+      plantId: string;
+      potted?: components["schemas"]["Potted"];
+      prepared?: components["schemas"]["Prepared"];
+      probed?: components["schemas"]["Probed"];
+      /** Format: date-time */
+      recordedAt: string;
+      reopened?: components["schemas"]["Reopened"];
+      /** @description The entry that this one corrects. */
+      replaces?: string;
+      sat?: components["schemas"]["Sat"];
+      snoozed?: components["schemas"]["Snoozed"];
+      staged?: components["schemas"]["Staged"];
+      stated?: components["schemas"]["Stated"];
+      tallied?: components["schemas"]["Tallied"];
+      tended?: components["schemas"]["Tended"];
+      treated?: components["schemas"]["Treated"];
+      voided?: components["schemas"]["Voided"];
+      /** @description A watering; through where nobody says how. */
+      watered?: components["schemas"]["Watered"];
+      weighed?: components["schemas"]["Weighed"];
+      /** @description What it is an effect of: it counts while that does. */
+      with?: string;
+    };
+    ErrorDetail: {
+      /** @description Where the error occurred, e.g. 'body.items[3].tags' or 'path.thing-id' */
+      location?: string;
+      /** @description Error message text */
+      message?: string;
+      /** @description The value at the given location */
+      value?: unknown;
+    };
+    ErrorModel: {
+      /**
+       * @description A human-readable explanation specific to this occurrence of the problem.
+       * @example Property foo is required but is missing.
+       */
+      detail?: string;
+      /** @description Optional list of individual error details */
+      errors?: components["schemas"]["ErrorDetail"][];
+      /**
+       * Format: uri
+       * @description A URI reference that identifies the specific occurrence of the problem.
+       * @example https://example.com/error-log/abc123
+       */
+      instance?: string;
+      /**
+       * Format: int64
+       * @description HTTP status code
+       * @example 400
+       */
+      status?: number;
+      /**
+       * @description A short, human-readable summary of the problem type. This value should not change between occurrences of the error.
+       * @example Bad Request
+       */
+      title?: string;
+      /**
+       * Format: uri
+       * @description A URI reference to human-readable documentation for the error.
+       * @default about:blank
+       * @example https://example.com/errors/example
+       */
+      type: string;
+    };
+    Event: {
+      /** @description The case that it belongs to; all zeros where to none. */
+      case: string;
+      kind: string;
+      on: string;
+      what: string;
+    };
+    Examination: {
+      absent: string[];
+      /** @description Signs seen that were looked for a second time, and seen again. */
+      again?: string[];
+      /** @description How much of a graded sign seen there is. */
+      degrees?: {
+        [key: string]: string;
+      };
+      habit: string;
+      present: string[];
+      season?: string;
+      /** @description Properties of its kind that rule out some moves. */
+      traits?: string[];
+      /** @description Signs that were asked and that nobody can answer. */
+      unknown?: string[];
+      /** @description Signs of either list that one only thinks to be so. */
+      unsure?: string[];
+    };
+    Examined: {
+      /** @description Signs looked for and not there. */
+      absent: string[];
+      /** @description Signs seen that were looked for a second time, and seen again. */
+      again?: string[];
+      chances?: components["schemas"]["CauseChance"][];
+      /** @description How much of a sign there is. */
+      degrees?: {
+        [key: string]: string;
+      };
+      note?: string;
+      overruled?: components["schemas"]["Overruled"][];
+      /** @description Signs seen. */
+      present: string[];
+      tables?: string;
+      /** @description Signs that were asked and that nobody can answer. */
+      unknown?: string[];
+      /** @description Signs of either list that one only thinks to be so. */
+      unsure?: string[];
+    };
+    Fed: {
+      product?: string;
+      /**
+       * Format: double
+       * @description Share of what the label gives for pot plants: 1 is label rate.
+       */
+      strength: number;
+    };
+    Feed: {
+      /** @description each-watering, weekly, fortnight, month, six-weeks, quarter, never. */
+      every?: string;
+      /**
+       * Format: double
+       * @description Share of that in the low-light months, 0-1.
+       */
+      low: number;
+      /**
+       * Format: double
+       * @description Nitrogen in the water while it grows, ppm (mg/l).
+       */
+      ppmN: number;
+    };
+    FeedInput: {
+      doses: components["schemas"]["Dose"][];
+      /**
+       * Format: double
+       * @description Pot width, cm, for the volume of a flush.
+       */
+      potCm?: number;
+      /**
+       * Format: double
+       * @description Wanted ppm of nitrogen: gives the grams of the first feed.
+       */
+      wantedN?: number;
+    };
+    Figure: {
+      /**
+       * Format: int64
+       * @description Bulbs, canes, rosettes or stems, as last recorded; 0 where nobody counted.
+       */
+      growths: number;
+      /**
+       * Format: int64
+       * @description Leaves, as last recorded; 0 where nobody counted.
+       */
+      leaves: number;
+      /** @description Parts on which the last look saw nothing amiss. */
+      looked: string[];
+      /** @description Parts on which the last look saw something. */
+      seen: string[];
+    };
+    Follow: {
+      /** @description The clocks of its pests. */
+      clocks: components["schemas"]["Clock"][];
+      drying?: components["schemas"]["DryDown"];
+      /** @description Days of steps that a clock, a gate or a late sitting moved. */
+      due: {
+        [key: string]: string;
+      };
+      /** @description What was done and what happened, oldest first. */
+      events: components["schemas"]["Event"][];
+      growths: components["schemas"]["Growths"];
+      /** @description Odds of survival while it is in treatment. */
+      odds?: components["schemas"]["Chance"];
+      /** @description Oldest first. */
+      pictures: components["schemas"]["PictureView"][];
+      /** @description How fast what is measured grows, a week. */
+      rates: components["schemas"]["Amount"][];
+      /** @description Its condition today. */
+      score?: components["schemas"]["Wellbeing"];
+      /** @description Its condition at each look. */
+      scores: components["schemas"]["Reading"][];
+      /** @description Usual one first. */
+      sorts: ("leaf" | "bulb" | "cane" | "shoot" | "spike" | "plantlet" | "root")[];
+      /** @description Its growths, each one followed. */
+      strands: components["schemas"]["Strand"][];
+      /** @description How its condition changed, where somebody looked. */
+      trend?: components["schemas"]["Trend"];
+      /** @description How the gates stand of sittings that are not done. */
+      waiting: {
+        [key: string]: components["schemas"]["Opening"];
+      };
+    };
+    Forecast: {
+      from: string;
+      /** @description Whether it takes longer than is usual. */
+      late: boolean;
+      /** @description Whether its own pace was measured. */
+      own: boolean;
+      to: string;
+      /** @description Whether only days without trouble are missing. */
+      waits: boolean;
+      working: components["schemas"]["Working"];
+    };
+    Gap: {
+      from: string;
+      to: string;
+    };
+    Gate: {
+      conditions: components["schemas"]["Standing"][];
+      /** @description Whether every condition is met. */
+      open: boolean;
+    };
+    Grown: {
+      /** @description Whether it came with the plant. */
+      cameWith?: boolean;
+      /** @description Id of the strand, made by the sender when it begins. */
+      growth: string;
+      name?: string;
+      /** @description The picture on which it was measured. */
+      picture?: string;
+      /** Format: double */
+      sizeMm?: number;
+      /** @enum {string} */
+      sort?: "leaf" | "bulb" | "cane" | "shoot" | "spike" | "plantlet" | "root";
+      /** @enum {string} */
+      state?: "starting" | "growing" | "mature" | "stalled" | "lost";
+    };
+    Growths: {
+      /**
+       * Format: int64
+       * @description Feeding growths lost since it came, roots not counted.
+       */
+      gone: number;
+      interval?: components["schemas"]["Amount"];
+      /**
+       * Format: int64
+       * @description Feeding growths that grew here, roots not counted.
+       */
+      made: number;
+      /** @description What these ratios tell. */
+      means: string;
+      pace?: components["schemas"]["Amount"];
+      /** @description Each grown-up growth against the one before, oldest first. */
+      ratios: components["schemas"]["Ratio"][];
+    };
+    GuideOutputBody: {
+      /** @description Parts from the outside in, with the signs to ask first. */
+      asks: components["schemas"]["Ask"][];
+      /** @description Signs that a plant of this habit can show. */
+      fits: string[];
+    };
+    Habit: {
+      /** @description The line drawing that stands for this habit. */
+      figure: string;
+      /** @description What it makes in its season, in words. */
+      growth: string;
+      growthDays: number[];
+      id: string;
+      label: string;
+      /** Format: int64 */
+      lookDays: number;
+      orchid: boolean;
+      restSeasons: string[];
+      roots: string;
+      /** Format: int64 */
+      stallWeeks: number;
+      waterDays: number[];
+      waterRule: string;
+    };
+    Harm: {
+      cause: string;
+      /** Format: double */
+      chance: number;
+      /**
+       * Format: int64
+       * @description −1 to −5
+       */
+      effect: number;
+    };
+    Hinge: {
+      cause: string;
+      /** Format: double */
+      chance: number;
+      /** @description Whether that answer was seen or not there. */
+      present: boolean;
+      sign: string;
+      /**
+       * Format: double
+       * @description Its chance if that sign had not been looked at.
+       */
+      without: number;
+    };
+    Household: {
+      asthma: boolean;
+      children: boolean;
+      /** @description Parts of it are eaten. */
+      edible?: boolean;
+      pets: boolean;
+      /** @description Plants stand outdoors, or where bees reach them. */
+      pollinators: boolean;
+    };
+    ImportLine: {
+      /** @description In the last line, when all of it came in. */
+      added?: components["schemas"]["Added"];
+      /** @description In the last line, when nothing of it did. */
+      problem?: components["schemas"]["ErrorModel"];
+      progress?: components["schemas"]["Progress"];
+    };
+    Ingredient: {
+      air: number[];
+      id: string;
+      label: string;
+      water: number[];
+    };
+    Input: {
+      name: string;
+      unit?: string;
+      /** Format: double */
+      value: number;
+    };
+    Intervals: {
+      brier: number[];
+      /** @description Share, 0-1. */
+      firstTrue: number[];
+      logLoss: number[];
+      /** @description Share, 0-1. */
+      mainIn3: number[];
+    };
+    Judgement: {
+      /**
+       * Format: int64
+       * @description In how many days to look again, where nothing is done.
+       */
+      again?: number;
+      cause?: string;
+      /** @enum {string} */
+      kind: "look-further" | "act" | "harmless" | "nothing-found" | "not-enough" | "something-else";
+      /** @description Parts that every look takes in and this one has not. */
+      missing: string[];
+      words: string;
+    };
+    KeptApart: {
+      /** @description What that means for tray, tools and order of work. */
+      means: string[];
+      quarantine?: components["schemas"]["Quarantine"];
+      reasons: components["schemas"]["ApartReason"][];
+      release: components["schemas"]["Release"];
+      /** @description Whether it stands among the others and should not. */
+      wanted: boolean;
+    };
+    KeyRow: {
+      alike?: string;
+      apart?: string;
+      cause: string;
+      /** Format: int64 */
+      daysToAct: number;
+      /** @description The move an expert does first; empty where the habit cannot have it. */
+      first: string;
+      /** @description The sign that tells most of it. */
+      sign: string;
+      /** @description Whether few days are left to act. */
+      soon: boolean;
+      /** @description A second sign that goes with it. */
+      with?: string;
+      /** @description The part to look at. */
+      zone: string;
+    };
+    KeyView: {
+      botanical: string;
+      common: string;
+      /** @description In the order of a look from the outside in. */
+      rows: components["schemas"]["KeyRow"][];
+    };
+    Kin: {
+      id: string;
+      name: string;
+      standing: string;
+    };
+    KindInputBody: {
+      profile: components["schemas"]["Profile"];
+      /**
+       * Format: int64
+       * @description The version it was made from; 0 for a new kind.
+       */
+      version: number;
+      /** @description True takes it out of the lists; its plants keep it. */
+      withdrawn?: boolean;
+    };
+    KindView: {
+      profile: components["schemas"]["Profile"];
+      /**
+       * Format: int64
+       * @description 0 for kinds that ship with the program.
+       */
+      version: number;
+      /** @description When it is watered in each part of its year. */
+      water: components["schemas"]["Phase"][];
+    };
+    Knot: {
+      /** Format: int64 */
+      lane: number;
+      on: string;
+    };
+    Knowledge: {
+      causes: components["schemas"]["Cause"][];
+      /** @description Words of the trade by the alphabet. */
+      glossary: components["schemas"]["Word"][];
+      growthStates: ("starting" | "growing" | "mature" | "stalled" | "lost")[];
+      /** @description Sorts of growth that are followed. */
+      growths: components["schemas"]["SortOfGrowth"][];
+      habits: components["schemas"]["Habit"][];
+      /** @description SHA-256 of all tables: the same hash, the same answers. */
+      hash: string;
+      /** @description Whether an arrival is kept apart, by how long it had been had. */
+      isolated: {
+        [key: string]: boolean;
+      };
+      /** @description Whether what the collection's own cases taught was switched on. */
+      learned?: boolean;
+      /** @description What light comes from. */
+      lights: components["schemas"]["Light"][];
+      /** @description Chances in words, the greatest first. */
+      likelihoods: components["schemas"]["Likelihood"][];
+      measures: components["schemas"]["Measure"][];
+      moves: components["schemas"]["Move"][];
+      /** @description How roots are counted. */
+      rootManner: string;
+      /** @description Into which roots are counted. */
+      rootSorts: components["schemas"]["Sort"][];
+      /** @description Of poison: not known, then from none to deadly. */
+      severities: string[];
+      /** @description Of pictures. */
+      sides: ("front" | "left" | "right" | "back" | "top" | "base" | "roots")[];
+      signs: components["schemas"]["Sign"][];
+      tracks: components["schemas"]["Track"][];
+      traits: {
+        [key: string]: string;
+      };
+      version: string;
+      waterRules: {
+        [key: string]: string;
+      };
+      /** @description What may be wished of a plant that nothing ails. */
+      wishes: components["schemas"]["WishWords"][];
+      /** @description In the order of a look from the outside in. */
+      zones: components["schemas"]["Zone"][];
+    };
+    Label: {
+      /** Format: double */
+      ca: number;
+      /** Format: double */
+      k2o: number;
+      /** Format: double */
+      mg: number;
+      /** Format: double */
+      n: number;
+      name: string;
+      /** Format: double */
+      p2o5: number;
+    };
+    LaterWhy: {
+      from: string;
+      why: string;
+    };
+    LearningScores: {
+      /** @description Each case judged by what the others teach. */
+      learned?: components["schemas"]["Score"];
+      table?: components["schemas"]["Score"];
+    };
+    LearningView: {
+      /** @description By sign. */
+      backgrounds: components["schemas"]["Learnt"][];
+      /**
+       * Format: int64
+       * @description Confirmed cases that it rests on.
+       */
+      cases: number;
+      /** @description By cause and sign. */
+      links: components["schemas"]["Learnt"][];
+      /**
+       * Format: int64
+       * @description Confirmed cases of this collection; guesses do not count.
+       */
+      own: number;
+      /** @description By habit and cause. */
+      priors: components["schemas"]["Learnt"][];
+      /** @description Which tables follow the cases. */
+      switches: components["schemas"]["Switches"];
+      /**
+       * Format: int64
+       * @description Confirmed cases of other collections that were taken in.
+       */
+      taken: number;
+      working: components["schemas"]["Working"];
+    };
+    Learnt: {
+      cause?: string;
+      /**
+       * Format: double
+       * @description Cases that it rests on.
+       */
+      count: number;
+      habit?: string;
+      /** @description 80 % interval. */
+      interval: number[];
+      /**
+       * Format: double
+       * @description What it is with the cases, 0-1.
+       */
+      mean: number;
+      sign?: string;
+      /**
+       * Format: double
+       * @description The figure of the table, 0-1.
+       */
+      table: number;
+    };
+    Light: {
+      id: string;
+      label: string;
+    };
+    LightInput: {
+      /**
+       * Format: double
+       * @description Hours a day at about that light.
+       */
+      hours: number;
+      /** @description Id of a kind to compare with. */
+      kind?: string;
+      /** @enum {string} */
+      lamp: "sun" | "cool-white" | "metal-halide" | "high-pressure-sodium" | "incandescent";
+      /** Format: double */
+      reading: number;
+      /**
+       * @description Lux or foot-candles.
+       * @enum {string}
+       */
+      unit: "lux" | "fc";
+    };
+    Likelihood: {
+      /** @description Whether a cause of this chance is listed only when asked for. */
+      folded: boolean;
+      /**
+       * Format: double
+       * @description The least chance that is called so, 0-1.
+       */
+      from: number;
+      word: string;
+    };
+    Liking: {
+      /** @enum {string} */
+      how: "sometimes" | "often";
+      /** @description Id of a cause. */
+      pest: string;
+    };
+    LinkView: {
+      /** @description Its address, without the name of the host where that is not known. */
+      link: string;
+      /** Format: date-time */
+      until: string;
+    };
+    ListedEntry: {
+      adjusted?: components["schemas"]["Adjusted"];
+      arrived?: components["schemas"]["Arrived"];
+      /** @description Who recorded it. */
+      by: string;
+      /** @description Its case; where it says none, the case in hand. */
+      case?: string;
+      /** @description Its own case, or those that were in work on its day. */
+      cases: string[];
+      checked?: components["schemas"]["Checked"];
+      closed?: components["schemas"]["Closed"];
+      confirmed?: components["schemas"]["Confirmed"];
+      cut?: components["schemas"]["Cut"];
+      /** @description What was warned of, and recorded all the same. */
+      despite?: components["schemas"]["Concern"][];
+      diagnosed?: components["schemas"]["Diagnosed"];
+      did?: components["schemas"]["Did"];
+      dismissed?: components["schemas"]["Dismissed"];
+      examined?: components["schemas"]["Examined"];
+      fed?: components["schemas"]["Fed"];
+      grown?: components["schemas"]["Grown"];
+      id: string;
+      kind: string;
+      /** @description False when it was undone or corrected. */
+      live: boolean;
+      metered?: components["schemas"]["Metered"];
+      moved?: components["schemas"]["Moved"];
+      noted?: components["schemas"]["Noted"];
+      /** @description The day it happened. */
+      on: string;
+      opened?: components["schemas"]["Opened"];
+      pictured?: components["schemas"]["Pictured"];
+      planned?: components["schemas"]["Planned"];
+      plantId: string;
+      potted?: components["schemas"]["Potted"];
+      prepared?: components["schemas"]["Prepared"];
+      probed?: components["schemas"]["Probed"];
+      /** Format: date-time */
+      recordedAt: string;
+      reopened?: components["schemas"]["Reopened"];
+      /** @description The entry that this one corrects. */
+      replaces?: string;
+      sat?: components["schemas"]["Sat"];
+      snoozed?: components["schemas"]["Snoozed"];
+      staged?: components["schemas"]["Staged"];
+      stated?: components["schemas"]["Stated"];
+      tallied?: components["schemas"]["Tallied"];
+      tended?: components["schemas"]["Tended"];
+      treated?: components["schemas"]["Treated"];
+      voided?: components["schemas"]["Voided"];
+      /** @description A watering; through where nobody says how. */
+      watered?: components["schemas"]["Watered"];
+      weighed?: components["schemas"]["Weighed"];
+      /** @description What it is an effect of: it counts while that does. */
+      with?: string;
+    };
+    Look: {
+      /** @description Signs looked for and not there. */
+      absent: string[];
+      /** @description Signs seen that were looked for a second time, and seen again. */
+      again?: string[];
+      chances?: components["schemas"]["CauseChance"][];
+      /** @description How much of a sign there is. */
+      degrees?: {
+        [key: string]: string;
+      };
+      entry: string;
+      note?: string;
+      on: string;
+      overruled?: components["schemas"]["Overruled"][];
+      /** @description Signs seen. */
+      present: string[];
+      tables?: string;
+      /** @description Signs that were asked and that nobody can answer. */
+      unknown?: string[];
+      /** @description Signs of either list that one only thinks to be so. */
+      unsure?: string[];
+    };
+    Loose: {
+      on: string;
+      why: string;
+    };
+    Made: {
+      /**
+       * Format: double
+       * @description Width of the live root ball.
+       */
+      ballCm?: number;
+      /**
+       * Format: int64
+       * @description Dead roots counted.
+       */
+      dead?: number;
+      /** Format: double */
+      depthCm?: number;
+      /**
+       * Format: double
+       * @description Level of the reservoir.
+       */
+      levelCm?: number;
+      /**
+       * Format: int64
+       * @description Live roots counted.
+       */
+      live?: number;
+      /** @description The mix that was taken. */
+      medium?: string;
+      /**
+       * Format: double
+       * @description Water that was given.
+       */
+      ml?: number;
+      /**
+       * Format: int64
+       * @description How many were cut off.
+       */
+      n?: number;
+      /** @description The product, as it stands on its label. */
+      product?: string;
+      /**
+       * Format: double
+       * @description Share of the label's rate that was fed.
+       */
+      strength?: number;
+      /**
+       * Format: int64
+       * @description Growing root tips counted.
+       */
+      tips?: number;
+      /**
+       * Format: double
+       * @description Inner width of the pot that it came into.
+       */
+      widthCm?: number;
+    };
+    "Make-reset-linkRequest": {
+      /** @description Of the second factor, where one is set up. */
+      code?: string;
+      /** @description Of somebody who works in this collection. */
+      email: string;
+      /** @description The present password. */
+      password: string;
+    };
+    Match: {
+      botanical: string;
+      /**
+       * @description Whether a cut stem branches.
+       * @enum {string}
+       */
+      branches?: "yes" | "no" | "crown";
+      by?: string;
+      /**
+       * Format: double
+       * @description °C below which it is hurt within a night.
+       */
+      chill?: number;
+      common: string;
+      /**
+       * @description The cover it bears after root loss.
+       * @enum {string}
+       */
+      cover?: "closed" | "open" | "none";
+      /** @description Days that a cut piece lies dry before it is set. */
+      cutDryDays?: number[];
+      dryDays?: number[];
+      /** @description Whether it grows on trees, its roots in air. */
+      epiphyte?: boolean;
+      feed: components["schemas"]["Feed"];
+      habit: string;
+      humidity: number[];
+      id: string;
+      light: number[];
+      /** @description What it is confused with in shops, and what follows from that. */
+      lookAlike?: string;
+      /** @description Mixes by parts. */
+      mixes: components["schemas"]["Mix"][];
+      /** @description Other trade and folk names. */
+      names?: string[];
+      /** @description top, node, leaf, division, section: not taken for increase. */
+      never?: string[];
+      /** @description What a rescuer of this kind must know. */
+      note?: string;
+      /** @description Whether the collection added it. */
+      own: boolean;
+      perMonth: number[];
+      /** @description How well pests like it; those not named come seldom. */
+      pests: components["schemas"]["Liking"][];
+      /** @description The smallest piece that lives: 1 tip, 3 growths … */
+      piece?: string;
+      /** @description What harms whom; a severity of “not known” is not safe. */
+      poisons: components["schemas"]["Poison"][];
+      /** @description How tight it likes its pot: snug, one-size, roomy. */
+      potFit?: string;
+      /** @description usual, deep, shallow, holes, clear or none. */
+      potShape?: string;
+      /** @description How it is multiplied. */
+      propagation?: string[];
+      repotMonths: number[];
+      /** @description When it is best repotted: spring, new-roots, after-bloom … */
+      repotWhen?: string[];
+      /** @description How it rests; empty where it does not. */
+      rest?: string;
+      /** @description When it rests: winter-dry, leafless-winter, summer … */
+      restKind?: string;
+      /**
+       * @description How its rest looks.
+       * @enum {string}
+       */
+      restSeen?: "none" | "slows" | "leafless" | "hard";
+      /**
+       * @description Its water while seen at rest.
+       * @enum {string}
+       */
+      restWater?: "growth" | "low" | "none" | "roots-first";
+      /** @description water, moss, mix, gritty, pinned, mount; the best first. */
+      rootIn?: string[];
+      /** Format: double */
+      rootsFirstCm?: number;
+      /** @description Weeks to roots of 2-3 cm in growth; zeros where it is not done. */
+      rootsWeeks?: number[];
+      /** @description The usual first: pot, basket, mounted, bare-root, cup, air. */
+      setups?: string[];
+      shared?: string[];
+      /**
+       * @description Its full size in a room.
+       * @enum {string}
+       */
+      size?: "small" | "usual" | "large" | "huge";
+      /** @description pot, pot-bark, pot-moss, pot-plug, basket, mounted or bare. */
+      soldIn?: string;
+      /** @description Where its values come from, unless sources says otherwise. */
+      source: string;
+      sources: {
+        [key: string]: string;
+      };
+      /** @description The most direct sun it bears indoors. */
+      sun: string;
+      /** @description How sure its values are: high, fair or low. */
+      sure?: string;
+      /** @description Former and other botanical names. */
+      synonyms?: string[];
+      temperature: number[];
+      /** @description What it shows when thirsty, before harm. */
+      thirst?: string;
+      traits: string[];
+      /** @description What it is known for in homes. */
+      troubles?: string[];
+      /** @description Its water rule in leaf in the dark months. */
+      waterLow?: string;
+      waterRule: string;
+      weeks: components["schemas"]["TrackWeeks"][];
+      why?: string;
+    };
+    Measure: {
+      alarm: boolean;
+      always: boolean;
+      /** @description The question as put to the carer. */
+      ask: string;
+      calm: string;
+      /** Format: int64 */
+      curve: number;
+      growing: boolean;
+      how: string;
+      id: string;
+      kind: string;
+      /**
+       * Format: double
+       * @description The largest reading that makes sense.
+       */
+      most: number;
+      short: string;
+      sinceLook: boolean;
+      unstaged: boolean;
+      word: string;
+    };
+    Metered: {
+      /**
+       * Format: double
+       * @description Hours a day at about that light.
+       */
+      hours?: number;
+      /**
+       * Format: double
+       * @description Relative humidity, per cent.
+       */
+      humidityPct?: number;
+      /** @enum {string} */
+      lamp?: "sun" | "cool-white" | "metal-halide" | "high-pressure-sodium" | "incandescent";
+      /**
+       * Format: double
+       * @description Light at leaf height, lux.
+       */
+      lux?: number;
+      /**
+       * Format: double
+       * @description Highest day, °C.
+       */
+      maxC?: number;
+      /**
+       * Format: double
+       * @description Lowest night, °C.
+       */
+      minC?: number;
+    };
+    Missed: {
+      case: string;
+      first: components["schemas"]["CauseChance"][];
+      true: string[];
+    };
+    Mix: {
+      name: string;
+      parts: components["schemas"]["Part"][];
+    };
+    MixInput: {
+      /**
+       * Format: double
+       * @description Loose mix wanted, where no pot is given.
+       */
+      litres?: number;
+      /**
+       * Format: double
+       * @description Dry moss to be wetted, grams.
+       */
+      mossDryG?: number;
+      parts: components["schemas"]["Part"][];
+      /**
+       * Format: double
+       * @description Inner width of the pots to fill, cm.
+       */
+      potCm?: number;
+      /**
+       * Format: int64
+       * @description How many pots; 1 where it is left out.
+       */
+      pots?: number;
+    };
+    Move: {
+      how: string;
+      id: string;
+      label: string;
+      reversible: boolean;
+      /**
+       * Format: double
+       * @description What the move itself costs the plant, 0-2.
+       */
+      stress: number;
+    };
+    Moved: {
+      /** @enum {string} */
+      isolation?: "clean" | "watch" | "isolated";
+      place?: string;
+      reason?: string;
+    };
+    Need: {
+      /**
+       * Format: double
+       * @description What is missing.
+       */
+      buy: number;
+      /**
+       * Format: double
+       * @description Of what is used up, at your own price.
+       */
+      cost?: number;
+      /**
+       * Format: double
+       * @description How much the open steps take; 0 where only some of it is needed.
+       */
+      need: number;
+      /**
+       * Format: double
+       * @description What the cupboard holds, in the same unit.
+       */
+      stock?: number;
+      unit: string;
+      what: string;
+    };
+    NewEntry: {
+      adjusted?: components["schemas"]["Adjusted"];
+      arrived?: components["schemas"]["Arrived"];
+      /** @description The case that it belongs to; the case in hand where it names none. */
+      case?: string;
+      checked?: components["schemas"]["Checked"];
+      closed?: components["schemas"]["Closed"];
+      confirmed?: components["schemas"]["Confirmed"];
+      cut?: components["schemas"]["Cut"];
+      /** @description Ids of concerns that are accepted. */
+      despite?: string[];
+      diagnosed?: components["schemas"]["Diagnosed"];
+      did?: components["schemas"]["Did"];
+      dismissed?: components["schemas"]["Dismissed"];
+      examined?: components["schemas"]["Examined"];
+      fed?: components["schemas"]["Fed"];
+      grown?: components["schemas"]["Grown"];
+      id: string;
+      metered?: components["schemas"]["Metered"];
+      moved?: components["schemas"]["Moved"];
+      noted?: components["schemas"]["Noted"];
+      /** @description The day it happened. */
+      on: string;
+      opened?: components["schemas"]["Opened"];
+      pictured?: components["schemas"]["Pictured"];
+      planned?: components["schemas"]["Planned"];
+      potted?: components["schemas"]["Potted"];
+      prepared?: components["schemas"]["Prepared"];
+      probed?: components["schemas"]["Probed"];
+      reopened?: components["schemas"]["Reopened"];
+      /** @description The entry that this one corrects. */
+      replaces?: string;
+      sat?: components["schemas"]["Sat"];
+      snoozed?: components["schemas"]["Snoozed"];
+      staged?: components["schemas"]["Staged"];
+      stated?: components["schemas"]["Stated"];
+      tallied?: components["schemas"]["Tallied"];
+      tended?: components["schemas"]["Tended"];
+      treated?: components["schemas"]["Treated"];
+      voided?: components["schemas"]["Voided"];
+      /** @description A watering; through where nobody says how. */
+      watered?: components["schemas"]["Watered"];
+      weighed?: components["schemas"]["Weighed"];
+    };
+    Noted: {
+      text: string;
+    };
+    Opened: {
+      /** @description The signal that it answers. */
+      signal?: string;
+      /** @description What made you look, in your words. */
+      why: string;
+    };
+    Opening: {
+      conditions: components["schemas"]["Standing"][];
+      /** @description The day it opened, or will, where only days are wanting. */
+      on?: string;
+      /** @description Whether all that it wants is so. */
+      open: boolean;
+      /** @description Whether one look can show all that is wanting. */
+      seeable: boolean;
+    };
+    Outcome: {
+      /** Format: int64 */
+      livingParts: number;
+      shown: string;
+    };
+    Outcomes: {
+      /**
+       * Format: double
+       * @description 2 + minutes + price of the disturbance.
+       */
+      cost: number;
+      ifNot: components["schemas"]["CauseChance"][];
+      ifSeen: components["schemas"]["CauseChance"][];
+      /**
+       * Format: double
+       * @description Chance that the sign will be seen, 0-1.
+       */
+      seen: number;
+    };
+    Outlook: {
+      /**
+       * Format: double
+       * @description Fresh mix and pots, in fillings.
+       */
+      fillings: number;
+      /**
+       * Format: double
+       * @description The lower end of that chance, 0-1.
+       */
+      least: number;
+      /**
+       * Format: double
+       * @description Chance to save it, 0-1.
+       */
+      lives: number;
+      /**
+       * Format: int64
+       * @description The carer's minutes over the whole rescue.
+       */
+      minutes: number;
+      /**
+       * Format: double
+       * @description The upper end of that chance, 0-1.
+       */
+      most: number;
+      /** @description Weeks until it is mended, shortest and longest usual. */
+      weeks: number[];
+      working: components["schemas"]["Working"];
+    };
+    Outside: {
+      /**
+       * Format: double
+       * @description 0-1.
+       */
+      chance: number;
+      /** @description Whether it may be at work. */
+      flag: boolean;
+      /** @description Whether it probably is. */
+      probably: boolean;
+      words?: string;
+    };
+    Overruled: {
+      reason: string;
+      sign: string;
+    };
+    Part: {
+      /** Format: double */
+      parts: number;
+      what: string;
+    };
+    Pause: {
+      from: string;
+      to: string;
+    };
+    Pest: {
+      /** Format: int64 */
+      Days: number;
+      /** Format: int64 */
+      Generations: number;
+      /** Format: int64 */
+      Least: number;
+      /** Format: int64 */
+      Longest: number;
+      /** Format: int64 */
+      Treatments: number;
+      /** @description Id of the cause that it is. */
+      cause: string;
+      /**
+       * Format: double
+       * @description Degree-days of the egg; 0 where it bears live young.
+       */
+      eggK: number;
+      /** @description Where the young hide. */
+      hides: string;
+      label: string;
+      lasting: boolean;
+      /**
+       * Format: double
+       * @description °C under which it does not grow.
+       */
+      threshold: number;
+      /**
+       * Format: double
+       * @description Degree-days from egg to adult.
+       */
+      totalK: number;
+    };
+    PestTime: {
+      cause: string;
+      /**
+       * Format: int64
+       * @description 0 is the first treatment.
+       */
+      nth: number;
+    };
+    Phase: {
+      when: string;
+      words: string;
+    };
+    PictureAnswerBody: {
+      /** Format: int64 */
+      height: number;
+      id: string;
+      /**
+       * Format: int64
+       * @description Pixels, as it is kept.
+       */
+      width: number;
+    };
+    PictureView: {
+      entry: string;
+      /** Format: int64 */
+      height: number;
+      note?: string;
+      on: string;
+      /** @description Id of the picture, which was sent before. */
+      picture: string;
+      /** @description What is known of its scale. */
+      scale?: components["schemas"]["Scale"];
+      /** @enum {string} */
+      side: "front" | "left" | "right" | "back" | "top" | "base" | "roots";
+      /** Format: int64 */
+      width: number;
+      /**
+       * Format: double
+       * @description What its whole width shows, mm, where its scale is known.
+       */
+      widthMm?: number;
+    };
+    Pictured: {
+      note?: string;
+      /** @description Id of the picture, which was sent before. */
+      picture: string;
+      /** @description What is known of its scale. */
+      scale?: components["schemas"]["Scale"];
+      /** @enum {string} */
+      side: "front" | "left" | "right" | "back" | "top" | "base" | "roots";
+    };
+    Place: {
+      id: string;
+      /** @description Whether plants here are kept apart; walked last. */
+      isolation: boolean;
+      /** @description Its light in words. */
+      light: string;
+      name: string;
+      /** Format: int64 */
+      plants: number;
+      /**
+       * Format: int64
+       * @description Its turn on the walk.
+       */
+      position: number;
+    };
+    PlaceInputBody: {
+      /** @description Made by the sender, so that sending twice adds one. */
+      id: string;
+      isolation?: boolean;
+      light?: string;
+      name: string;
+    };
+    PlacesOutputBody: {
+      places: components["schemas"]["Place"][];
+    };
+    Plan: {
+      /** @description What to answer for a fuller plan. */
+      asks: string[];
+      /** @description Tracks that run beside the first one. */
+      beside?: string[];
+      /** @description Rules that the carer goes against, with the reason. */
+      breaches?: components["schemas"]["Breach"][];
+      causes: string[];
+      cautions: components["schemas"]["Caution"][];
+      /**
+       * Format: int64
+       * @description 2 for plans in sittings; missing in older records.
+       */
+      edition?: number;
+      ends: string[];
+      /** @description What must be so before it is begun. */
+      entry?: string[];
+      expect: string[];
+      /** @description All that its steps need. */
+      materials?: string[];
+      /** @description What it treats, in words. */
+      names: string[];
+      outcome?: components["schemas"]["Outcome"];
+      /** @description Ids of the treatments it is composed of, in older records. */
+      protocols: string[];
+      /** @description What was left out or done otherwise, with the reason. */
+      rules: components["schemas"]["Rule"][];
+      school?: string;
+      /** @description The three heaviest terms of its score. */
+      schoolWhy?: string[];
+      sittings?: components["schemas"]["Sitting"][];
+      /** @description Whether it was made for the southern half. */
+      south?: boolean;
+      steps: components["schemas"]["Step"][];
+      /** @description When to give up, and how to bin it. */
+      stops?: string[];
+      track: string;
+      wish?: string;
+      /** @description What can go wrong. */
+      wrong: string[];
+    };
+    PlanChoices: {
+      /** @description With the sides that change this plan; the usual one first. */
+      choices: components["schemas"]["Choice"][];
+    };
+    PlanInputBody: {
+      answers: components["schemas"]["Answers"];
+      /** @description The case that it is for; the case in hand where it names none. */
+      case?: string;
+      /** @description Whether it is made again in the middle of the same work. */
+      keeps?: boolean;
+    };
+    PlanPreview: {
+      /** @description The answers it was made with, with what the record knew. */
+      answers: components["schemas"]["Answers"];
+      /** @description Rules that a changed plan goes against. */
+      breaches: components["schemas"]["RuleBroken"][];
+      /** @description What the plan begins from, as far as it is known. */
+      facts: components["schemas"]["Row"][];
+      /** @description What its steps need, against the cupboard. */
+      needs: components["schemas"]["Need"][];
+      /** @description Share of plants that live with what is accepted, treated, 0-1. */
+      odds: components["schemas"]["Amount"];
+      plan: components["schemas"]["Plan"];
+      /** @description What nobody said and would change this plan; five at most. */
+      questions: components["schemas"]["Question"][];
+      /** @description Ways of re-establishing an orchid, best first. */
+      schools: components["schemas"]["School"][];
+    };
+    Planned: {
+      answers: components["schemas"]["Answers"];
+      /** @description The plan whose place it takes; missing for the first of its case. */
+      instead?: string;
+      keeps?: boolean;
+      plan?: components["schemas"]["Plan"];
+    };
+    PlantFile: {
+      adjusted?: components["schemas"]["Adjusted"];
+      /** @description Signals that nobody has answered yet. */
+      alarms: components["schemas"]["Alarm"][];
+      /** @description The answers that its plan was made with. */
+      answers: components["schemas"]["Answers"];
+      /** @description Why it is kept apart; missing where it is not. */
+      apart?: components["schemas"]["KeptApart"];
+      arrival: components["schemas"]["Arrived"];
+      arrivedOn: string;
+      /** @description The tracks that run beside it. */
+      beside: components["schemas"]["Recovery"][];
+      botanical: string;
+      /** @description What it is given now, from its plan, the facts and its kind. */
+      card: components["schemas"]["Card"];
+      /** @description That plan and steps are of; all zeros where there is none. */
+      case: string;
+      /** @description Open ones first, the gravest first. */
+      cases: components["schemas"]["CaseView"][];
+      /** @description Labels of the accepted causes. */
+      causes: string[];
+      /** @description Pieces taken of it. */
+      children: components["schemas"]["Kin"][];
+      /** @description How it left; missing while it is here. */
+      closed?: components["schemas"]["Closed"];
+      closedOn?: string;
+      /** @description What the case in hand turned out to be. */
+      confirmed?: components["schemas"]["Confirmation"];
+      /** @description Readings by measure. */
+      curves: {
+        [key: string]: components["schemas"]["Reading"][];
+      };
+      /** @description Which drawing stands for how it grows. */
+      drawing: string;
+      /** Format: int64 */
+      entries: number;
+      examined?: components["schemas"]["Look"];
+      /** @description What is known of it, each thing with its day and its source. */
+      facts: components["schemas"]["Row"][];
+      /** @description What a small drawing of it shows. */
+      figure: components["schemas"]["Figure"];
+      /** @description What following it over months comes to. */
+      follow: components["schemas"]["Follow"];
+      habit: string;
+      habitInfo: components["schemas"]["Habit"];
+      id: string;
+      /** @enum {string} */
+      isolation: "clean" | "watch" | "isolated";
+      label: string;
+      lastLook: string;
+      /**
+       * Format: int64
+       * @description How many things are begun in one day at most.
+       */
+      mostToday: number;
+      mother?: components["schemas"]["Kin"];
+      name: string;
+      nextDue?: string;
+      /** @description Whether nobody looks after it here any more. */
+      over: boolean;
+      /** @description Whether a piece of it is kept apart to begin with. */
+      pieceIsolated: boolean;
+      place: string;
+      placeId?: string;
+      plan?: components["schemas"]["Plan"];
+      /** @description The entry with which its plan was taken up. */
+      planEntry?: string;
+      plannedOn?: string;
+      pot: components["schemas"]["Pot"];
+      /** @description Results of the bench kept with it since its plan was made. */
+      prepared: components["schemas"]["PreparedOn"][];
+      profile?: components["schemas"]["Profile"];
+      recovery?: components["schemas"]["Recovery"];
+      /** @description Whether it is seen at rest, or known to rest in this month. */
+      resting: boolean;
+      /** @description Ordinary care; empty while a case is in work. */
+      routine: components["schemas"]["Due"][];
+      /** @description What each look said, oldest first. */
+      said: components["schemas"]["Said"][];
+      seam: components["schemas"]["Seam"];
+      stage: string;
+      stalled: boolean;
+      standing: string;
+      /** @description The last root tally. */
+      tally?: components["schemas"]["TallyView"];
+      /** @description All that is to come, by day. */
+      tasks: components["schemas"]["Task"][];
+      ticks: {
+        [key: string]: components["schemas"]["Tick"];
+      };
+      today: string;
+      /** @description Products used, newest last. */
+      treated: components["schemas"]["TreatedOn"][];
+      verdict?: components["schemas"]["Verdict"];
+      /** @description Its kind's values, or its habit's, as overruled. */
+      wants: components["schemas"]["Profile"];
+      /** @description What its plans warn of: asked at the check-in. */
+      warnings: components["schemas"]["Warning"][];
+      water?: components["schemas"]["WaterNeed"];
+    };
+    PlantReview: {
+      after?: components["schemas"]["PictureView"];
+      before?: components["schemas"]["PictureView"];
+      botanical: string;
+      /** @description What it was, by name: confirmed, or accepted. */
+      causes: string[];
+      /**
+       * Format: double
+       * @description Its condition at the last look.
+       */
+      conditionNow?: number;
+      /**
+       * Format: double
+       * @description Its condition at the first look, 0-100.
+       */
+      conditionThen?: number;
+      /** @description Material and price, in the collection's money. */
+      cost: components["schemas"]["Amount"];
+      /** Format: int64 */
+      days: number;
+      /** Format: int64 */
+      fed: number;
+      from: string;
+      growths: components["schemas"]["Growths"];
+      /** @description Whether that was confirmed. */
+      known: boolean;
+      /** @description What was written when the case was closed. */
+      lesson?: string;
+      /**
+       * Format: int64
+       * @description Days on which somebody looked.
+       */
+      looks: number;
+      /**
+       * Format: int64
+       * @description Leaves that were lost.
+       */
+      lost: number;
+      /**
+       * Format: int64
+       * @description Leaves that opened.
+       */
+      made: number;
+      /** @description The carers' minutes. */
+      minutes: components["schemas"]["Amount"];
+      name: string;
+      school?: string;
+      stages: components["schemas"]["StageReview"][];
+      standing: string;
+      /** @description What was done of its plans. */
+      steps: components["schemas"]["StepDone"][];
+      to: string;
+      /**
+       * Format: int64
+       * @description Products used.
+       */
+      treated: number;
+      /** Format: int64 */
+      watered: number;
+    };
+    PlantRow: {
+      arrivedOn: string;
+      botanical: string;
+      /** @description Labels of the accepted causes. */
+      causes: string[];
+      /** @description Which drawing stands for how it grows. */
+      drawing: string;
+      /** @description What a small drawing of it shows. */
+      figure: components["schemas"]["Figure"];
+      habit: string;
+      id: string;
+      /** @enum {string} */
+      isolation: "clean" | "watch" | "isolated";
+      label: string;
+      lastLook: string;
+      name: string;
+      nextDue?: string;
+      place: string;
+      seam: components["schemas"]["Seam"];
+      stage: string;
+      stalled: boolean;
+      standing: string;
+    };
+    Poison: {
+      /** @description How bad it is: none, mild, moderate, severe, deadly, or not known. */
+      bad: string;
+      what: string;
+      /** @enum {string} */
+      whom: "people" | "pets";
+    };
+    Pot: {
+      /** Format: double */
+      depthCm?: number;
+      freshOn?: string;
+      medium?: string;
+      /** Format: double */
+      widthCm?: number;
+    };
+    PotInput: {
+      /** @description Healthy roots fill the pot: it goes up a size instead of down. */
+      bound?: boolean;
+      /**
+       * Format: double
+       * @description Inner width of the present pot, cm.
+       */
+      oldPotCm?: number;
+      /**
+       * Format: double
+       * @description Width of the live root ball, cm.
+       */
+      rootBallCm: number;
+    };
+    Potted: {
+      /**
+       * Format: double
+       * @description Depth of the pot, cm.
+       */
+      depthCm?: number;
+      /**
+       * Format: double
+       * @description Level of its reservoir, cm.
+       */
+      levelCm?: number;
+      /** @description Fresh medium; empty where the old one stayed. */
+      medium?: string;
+      /** @enum {string} */
+      mediumClass?: "soil" | "bark" | "moss" | "stones" | "peat" | "water" | "none";
+      /**
+       * @description Its seat now.
+       * @enum {string}
+       */
+      seat?: "pot" | "basket" | "mount" | "hung" | "cup" | "dish" | "reservoir" | "jar" | "box";
+      /**
+       * Format: double
+       * @description Inner width of the pot, cm.
+       */
+      widthCm?: number;
+    };
+    Prepared: {
+      amounts: components["schemas"]["Amount"][];
+      note?: string;
+      what: string;
+    };
+    PreparedOn: {
+      amounts: components["schemas"]["Amount"][];
+      entry: string;
+      note?: string;
+      on: string;
+      what: string;
+    };
+    Probed: {
+      /** @enum {string} */
+      moisture: "dry" | "barely" | "moist" | "wet";
+    };
+    Profile: {
+      botanical: string;
+      /**
+       * @description Whether a cut stem branches.
+       * @enum {string}
+       */
+      branches?: "yes" | "no" | "crown";
+      /**
+       * Format: double
+       * @description °C below which it is hurt within a night.
+       */
+      chill?: number;
+      common: string;
+      /**
+       * @description The cover it bears after root loss.
+       * @enum {string}
+       */
+      cover?: "closed" | "open" | "none";
+      /** @description Days that a cut piece lies dry before it is set. */
+      cutDryDays?: number[];
+      dryDays?: number[];
+      /** @description Whether it grows on trees, its roots in air. */
+      epiphyte?: boolean;
+      feed: components["schemas"]["Feed"];
+      habit: string;
+      humidity: number[];
+      id: string;
+      light: number[];
+      /** @description What it is confused with in shops, and what follows from that. */
+      lookAlike?: string;
+      /** @description Mixes by parts. */
+      mixes: components["schemas"]["Mix"][];
+      /** @description Other trade and folk names. */
+      names?: string[];
+      /** @description top, node, leaf, division, section: not taken for increase. */
+      never?: string[];
+      /** @description What a rescuer of this kind must know. */
+      note?: string;
+      /** @description Whether the collection added it. */
+      own: boolean;
+      perMonth: number[];
+      /** @description How well pests like it; those not named come seldom. */
+      pests: components["schemas"]["Liking"][];
+      /** @description The smallest piece that lives: 1 tip, 3 growths … */
+      piece?: string;
+      /** @description What harms whom; a severity of “not known” is not safe. */
+      poisons: components["schemas"]["Poison"][];
+      /** @description How tight it likes its pot: snug, one-size, roomy. */
+      potFit?: string;
+      /** @description usual, deep, shallow, holes, clear or none. */
+      potShape?: string;
+      /** @description How it is multiplied. */
+      propagation?: string[];
+      repotMonths: number[];
+      /** @description When it is best repotted: spring, new-roots, after-bloom … */
+      repotWhen?: string[];
+      /** @description How it rests; empty where it does not. */
+      rest?: string;
+      /** @description When it rests: winter-dry, leafless-winter, summer … */
+      restKind?: string;
+      /**
+       * @description How its rest looks.
+       * @enum {string}
+       */
+      restSeen?: "none" | "slows" | "leafless" | "hard";
+      /**
+       * @description Its water while seen at rest.
+       * @enum {string}
+       */
+      restWater?: "growth" | "low" | "none" | "roots-first";
+      /** @description water, moss, mix, gritty, pinned, mount; the best first. */
+      rootIn?: string[];
+      /** Format: double */
+      rootsFirstCm?: number;
+      /** @description Weeks to roots of 2-3 cm in growth; zeros where it is not done. */
+      rootsWeeks?: number[];
+      /** @description The usual first: pot, basket, mounted, bare-root, cup, air. */
+      setups?: string[];
+      /**
+       * @description Its full size in a room.
+       * @enum {string}
+       */
+      size?: "small" | "usual" | "large" | "huge";
+      /** @description pot, pot-bark, pot-moss, pot-plug, basket, mounted or bare. */
+      soldIn?: string;
+      /** @description Where its values come from, unless sources says otherwise. */
+      source: string;
+      sources: {
+        [key: string]: string;
+      };
+      /** @description The most direct sun it bears indoors. */
+      sun: string;
+      /** @description How sure its values are: high, fair or low. */
+      sure?: string;
+      /** @description Former and other botanical names. */
+      synonyms?: string[];
+      temperature: number[];
+      /** @description What it shows when thirsty, before harm. */
+      thirst?: string;
+      traits: string[];
+      /** @description What it is known for in homes. */
+      troubles?: string[];
+      /** @description Its water rule in leaf in the dark months. */
+      waterLow?: string;
+      waterRule: string;
+      weeks: components["schemas"]["TrackWeeks"][];
+    };
+    ProfilesOutputBody: {
+      profiles: components["schemas"]["Match"][];
+    };
+    Progress: {
+      /**
+       * Format: int64
+       * @description Entries that were looked at.
+       */
+      done: number;
+      /**
+       * Format: int64
+       * @description Entries in the file.
+       */
+      of: number;
+    };
+    Quarantine: {
+      from: string;
+      /** @description Days of its pest looks. */
+      looks: string[];
+      /** @description The first day on which it may be released. */
+      until: string;
+      why: string;
+    };
+    Question: {
+      answers: components["schemas"]["QuestionAnswer"][];
+      ask: string;
+      /** @description How to find out. */
+      how: string;
+      id: string;
+      /** @description What is taken where nobody knows: the cautious value, in words. */
+      taken: string;
+    };
+    QuestionAnswer: {
+      id: string;
+      label: string;
+      says: components["schemas"]["Answers"];
+    };
+    Ratio: {
+      against: string;
+      on: string;
+      /** Format: double */
+      percent: number;
+      strand: string;
+    };
+    Reading: {
+      on: string;
+      /** Format: double */
+      value: number;
+    };
+    Reason: {
+      text: string;
+      /** Format: int64 */
+      weight: number;
+    };
+    Recipe: {
+      for: string;
+      name: string;
+      parts: components["schemas"]["Part"][];
+    };
+    Reckoning: {
+      amounts: components["schemas"]["Amount"][];
+      /** @description What would do harm, or cannot be trusted. */
+      warnings: string[];
+    };
+    Recovery: {
+      /** @description What to read at a check-in. */
+      asks: components["schemas"]["Measure"][];
+      began: string;
+      /** @description The case that it is the recovery from. */
+      case: string;
+      /** @description Level of the falling dish. */
+      dish?: components["schemas"]["Amount"];
+      /** @description When the gate may open. */
+      expected?: components["schemas"]["Forecast"];
+      gate: components["schemas"]["Gate"];
+      /**
+       * Format: int64
+       * @description The stage it is in; the number of stages when mended.
+       */
+      index: number;
+      /** @description How long its reserves last, where it lives on them. */
+      runway?: components["schemas"]["ReservesLast"];
+      setback?: components["schemas"]["Setback"];
+      stages: components["schemas"]["Stage"][];
+      stall?: components["schemas"]["Stall"];
+      track: string;
+      trackName: string;
+      /** @description The timetable of opening its cover; empty where it has none. */
+      weaning: components["schemas"]["WeaningStep"][];
+    };
+    Register: {
+      isolation: {
+        [key: string]: number;
+      };
+      /** @description Mark of the next page; empty on the last. */
+      next: string;
+      plants: components["schemas"]["PlantRow"][];
+      stage: {
+        [key: string]: number;
+      };
+      /** @description Plants by standing, in the whole collection. */
+      standing: {
+        [key: string]: number;
+      };
+      today: string;
+      /**
+       * Format: int64
+       * @description Plants that match.
+       */
+      total: number;
+    };
+    Release: {
+      conditions: components["schemas"]["ReleaseCondition"][];
+      earliest?: string;
+      open: boolean;
+    };
+    ReleaseCondition: {
+      found: string;
+      met: boolean;
+      wanted: string;
+    };
+    Reopened: {
+      reason?: string;
+    };
+    ReservesLast: {
+      /**
+       * @description Its roots, either, or the end of its reserves.
+       * @enum {string}
+       */
+      first: "roots" | "open" | "reserves";
+      /** @description The first day on which they may be used up. */
+      from: string;
+      to: string;
+      working: components["schemas"]["Working"];
+    };
+    ResetView: {
+      name: string;
+    };
+    Result: {
+      /**
+       * Format: double
+       * @description Upper end: the 95 % interval with every doubtful root alive.
+       */
+      high: number;
+      /**
+       * Format: double
+       * @description Lower end: the 95 % interval with every doubtful root dead.
+       */
+      low: number;
+      /** @description The pot it can fill. */
+      pot?: components["schemas"]["Amount"];
+      /**
+       * Format: double
+       * @description Live share of the roots that are certain, 0-1.
+       */
+      share: number;
+      signs: components["schemas"]["Answer"][];
+      working: components["schemas"]["Working"];
+    };
+    Rounds: {
+      /** @description What is asked of any plant in passing. */
+      asks: components["schemas"]["Measure"][];
+      /**
+       * Format: int64
+       * @description How many plants are due in all.
+       */
+      looks: number;
+      /**
+       * Format: int64
+       * @description For all that are due.
+       */
+      minutes: number;
+      /**
+       * Format: int64
+       * @description Due plants that are not listed; the most urgent are.
+       */
+      more: number;
+      places: components["schemas"]["WalkPlace"][];
+      /**
+       * Format: int64
+       * @description Plants in the collection.
+       */
+      plants: number;
+      today: string;
+    };
+    Routine: {
+      /** @description Jobs that are switched off for the whole collection. */
+      off: string[];
+    };
+    RoutineView: {
+      /** @description In the order in which they are done at a plant. */
+      jobs: components["schemas"]["Words"][];
+      /** @description Switched off for the whole collection. */
+      off: string[];
+    };
+    Row: {
+      /**
+       * @description Where it comes from.
+       * @enum {string}
+       */
+      from: "usual" | "derived" | "typed" | "measured" | "done";
+      id: string;
+      name: string;
+      /** @description The day of it; missing where it has none. */
+      on?: string;
+      /**
+       * Format: double
+       * @description The measure itself.
+       */
+      size?: number;
+      /**
+       * @description Where the value is a measure that is shown in the carer's units.
+       * @enum {string}
+       */
+      unit?: "cm";
+      /** @description In words. */
+      value: string;
+    };
+    Rule: {
+      id: string;
+      /** @description Whether the carer set it aside. */
+      overruled?: boolean;
+      what: string;
+      why: string;
+    };
+    RuleBroken: {
+      /** @description The step of the change that it comes of; empty where of no single one. */
+      edit: string;
+      /** @description What breaks it here. */
+      here: string;
+      /** @description What is never done. */
+      never: string;
+      /** @description Why the carer does it all the same; empty where nobody said. */
+      reason: string;
+      rule: string;
+      /** @description Title of the step; empty where the whole plan breaks it. */
+      step: string;
+      /** @description Why it is never done. */
+      why: string;
+    };
+    RunwayInput: {
+      /** @enum {string} */
+      reserves?: "plump" | "ridged" | "shrivelled" | "thin-stemmed";
+      /** @description The bare plant, oldest first. */
+      weighings?: components["schemas"]["Weighing"][];
+    };
+    Said: {
+      /** @description The likeliest causes, as they stood then. */
+      chances: components["schemas"]["CauseChance"][];
+      entry: string;
+      on: string;
+      /** @description The state of the tables then. */
+      tables: string;
+    };
+    Sat: {
+      /** @description Its name. Filled in when it is recorded. */
+      name?: string;
+      /**
+       * Format: int64
+       * @description Its number in the plan, from 1.
+       */
+      sitting: number;
+    };
+    Scale: {
+      /** Format: double */
+      mm: number;
+      /** @description What it was measured on: the pot. */
+      of?: string;
+      /** Format: double */
+      x1: number;
+      /** Format: double */
+      x2: number;
+      /**
+       * Format: double
+       * @description As a share of the width as well.
+       */
+      y1: number;
+      /** Format: double */
+      y2: number;
+    };
+    School: {
+      against: string;
+      id: string;
+      idea: string;
+      name: string;
+      /** @description What weighed, heaviest first. */
+      reasons: components["schemas"]["Reason"][];
+      /** @description Why it is not for this plant. */
+      refused?: string;
+      /** Format: int64 */
+      score: number;
+      suits: string;
+    };
+    Score: {
+      /**
+       * Format: double
+       * @description Mean of the sum over causes of (chance − truth)²; 0 is perfect.
+       */
+      brier: number;
+      /** Format: int64 */
+      cases: number;
+      /**
+       * Format: int64
+       * @description Cases whose first cause is one of the true ones.
+       */
+      firstTrue: number;
+      /**
+       * Format: int64
+       * @description Cases in which something was wrong.
+       */
+      ill: number;
+      /** @description 95 % bootstrap intervals. */
+      intervals: components["schemas"]["Intervals"];
+      /**
+       * Format: double
+       * @description Mean of the sum over causes of −ln(chance given to what was so); 0 is perfect.
+       */
+      logLoss: number;
+      /**
+       * Format: int64
+       * @description Of these, those whose main cause is among the first three.
+       */
+      mainIn3: number;
+      missed: components["schemas"]["Missed"][];
+      /** @description By tenth of stated chance. */
+      reliability: components["schemas"]["Bin"][];
+    };
+    ScorePart: {
+      name: string;
+      /**
+       * Format: double
+       * @description 0-100.
+       */
+      value: number;
+      /**
+       * Format: double
+       * @description Its share of the whole, among the parts that are known.
+       */
+      weight: number;
+      why: string;
+    };
+    Seam: {
+      bands: components["schemas"]["Span"][];
+      bare: components["schemas"]["Gap"][];
+      /** @description Gates passed on tracks beside it. */
+      beside: components["schemas"]["Knot"][];
+      ended?: string;
+      from: string;
+      /** @description Gates passed on the leading track. */
+      knots: string[];
+      /**
+       * Format: int64
+       * @description Days on which somebody looked; a list shows fewer stitches.
+       */
+      looks: number;
+      loose: components["schemas"]["Loose"][];
+      stitches: string[];
+    };
+    SecondFactorKey: {
+      /** @description The same as a picture, a PNG in a data address. */
+      picture: string;
+      /** @description To be typed where a picture cannot be read. */
+      secret: string;
+    };
+    Session: {
+      collection?: string;
+      /** @description Whether the demo can be opened in one click. */
+      demoOffered: boolean;
+      /** @description Whether nobody has an account here yet. */
+      firstAccount: boolean;
+      name?: string;
+      /** @description Whether anybody may open an account. */
+      openAccounts: boolean;
+      /** @description Whether a letter can be asked for when a password is lost. */
+      sendsLetters: boolean;
+      signedIn: boolean;
+      /** @description The day it is where the collection is. */
+      today: string;
+    };
+    SessionView: {
+      /** @description What the browser calls itself. */
+      agent: string;
+      /** Format: date-time */
+      began: string;
+      /** @description The address that it began from. */
+      caller: string;
+      id: string;
+      /**
+       * Format: date-time
+       * @description When it was last in use, to ten minutes.
+       */
+      last: string;
+      /** @description Whether it is the one that asks. */
+      this: boolean;
+    };
+    Setback: {
+      /** @description The stage to go back to. */
+      backTo: string;
+      on: string;
+      why: string;
+    };
+    Settled: {
+      /** @description Whether anybody said who lives there. */
+      asked: boolean;
+      /** @description The sides that this person usually takes, by disagreement. */
+      choices: {
+        [key: string]: string;
+      };
+      household: components["schemas"]["Household"];
+    };
+    Share: {
+      /**
+       * Format: int64
+       * @description Given away: neither saved nor lost.
+       */
+      given: number;
+      /** Format: double */
+      high?: number;
+      /** Format: int64 */
+      inWork: number;
+      label: string;
+      /** Format: int64 */
+      lost: number;
+      /**
+       * Format: double
+       * @description Lower end of its 95 % interval, 0-1.
+       */
+      low?: number;
+      of: string;
+      /**
+       * Format: int64
+       * @description Mended, or kept under watch.
+       */
+      saved: number;
+    };
+    Sheet: {
+      /** @description Causes that it can bring on. */
+      bringsOn: string[];
+      /** @description Causes that can bring it on. */
+      broughtBy: string[];
+      cause: components["schemas"]["Cause"];
+      harms: components["schemas"]["Done"][];
+      helps: components["schemas"]["Done"][];
+      /** @description Habits that meet it less often. */
+      less: string[];
+      /** @description The causes that share most of its signs. */
+      lookAlikes: string[];
+      /** @description Habits that meet it more often than others. */
+      more: string[];
+      /** @description Habits that cannot have it. */
+      never: string[];
+      /** @description Most frequent first. */
+      signs: components["schemas"]["Shown"][];
+    };
+    ShoppingOutputBody: {
+      /** @description What runs low in the cupboard. */
+      low: components["schemas"]["Supply"][];
+      /** @description What the open steps of the plan need. */
+      needs: components["schemas"]["Need"][];
+    };
+    Shown: {
+      /**
+       * Format: double
+       * @description How often this cause alone shows the sign, 0-1.
+       */
+      frequency: number;
+      sign: string;
+      /** @description nearly always, usually, often, sometimes or seldom. */
+      word: string;
+    };
+    Shows: {
+      cause: string;
+      /** Format: double */
+      frequency: number;
+      word: string;
+    };
+    Side: {
+      /** @description What speaks against it. */
+      but: string;
+      /** @description What speaks for it. */
+      for: string;
+      id: string;
+      label: string;
+    };
+    Sign: {
+      /** Format: double */
+      background: number;
+      /**
+       * Format: int64
+       * @description How many days it takes until it can be answered; 0 at once.
+       */
+      days: number;
+      /** @description How much of it there can be, the least first. */
+      degrees?: string[];
+      /**
+       * Format: int64
+       * @description 0 look, 1 touch, 2 lift or probe, 3 unpot.
+       */
+      disturbance: number;
+      /** @description How its small picture is drawn: a part, then its marks. */
+      drawing: string;
+      /** @description Other words people search it by. */
+      everyday?: string;
+      /** @description Whether it wants a lens, a nose or a trained eye. */
+      expert: boolean;
+      /** @description Whether it tells that a part is well. */
+      good: boolean;
+      /** @description How to look. */
+      how: string;
+      id: string;
+      label: string;
+      /** @description The sign or thing it is commonest taken for, drawn the same way. */
+      lookAlike: string;
+      /** @description What it looks like. */
+      looks: string;
+      /**
+       * Format: int64
+       * @description What the look takes, in minutes.
+       */
+      minutes: number;
+      /** @description What it is easily taken for. */
+      notThis: string;
+      /**
+       * Format: double
+       * @description How often a look misses it, 0-1.
+       */
+      overlooked: number;
+      /** @enum {string} */
+      source: "look" | "ask" | "record" | "measure";
+      /** @description Whether it shows on the plant, and is no fact of care or place. */
+      symptom: boolean;
+      /** @description The touchable part of the figure. */
+      zone: string;
+    };
+    SignInInputBody: {
+      /** @description Of the second factor, where one is set up. */
+      code?: string;
+      email: string;
+      password: string;
+    };
+    SignSheet: {
+      /** @description Those that show it most often first. */
+      causes: components["schemas"]["Shows"][];
+      sign: components["schemas"]["Sign"];
+    };
+    Sitting: {
+      /** @description What must be seen first. */
+      gate?: string;
+      /** @description Why it is held back, in words. */
+      held?: string;
+      kind: string;
+      /** @description What is laid out before it begins. */
+      layOut?: string[];
+      /** Format: int64 */
+      minutes: number;
+      /**
+       * Format: int64
+       * @description Its number in the plan, from 1.
+       */
+      n: number;
+      name: string;
+      /** @description Its day; where it waits for a gate, about when to look. */
+      on: string;
+      slot: string;
+      stop?: string;
+      /** @description Its gate as conditions. */
+      waits?: components["schemas"]["Condition"][];
+    };
+    SittingDone: {
+      /** @description The case of the plan; the case in hand where it names none. */
+      case?: string;
+      /** @description Ids of concerns that are accepted. */
+      despite?: string[];
+      /** @description Of the entry that holds them together. */
+      id: string;
+      /**
+       * Format: int64
+       * @description Its number in the plan.
+       */
+      n: number;
+      /** @description The day on which it was done. */
+      on: string;
+      /** @description Its steps in the order of the work. */
+      steps: components["schemas"]["TickedStep"][];
+    };
+    SittingOutputBody: {
+      /** @description The ticks as they were recorded. */
+      entries: components["schemas"]["EntryView"][];
+    };
+    Snoozed: {
+      job: string;
+      /** @description Switched off for this plant; neither a day nor this switches it on again. */
+      off?: boolean;
+      /** @description Not before that day. */
+      until?: string;
+    };
+    Sort: {
+      /** @description How to tell it. */
+      how: string;
+      /** @enum {string} */
+      id: "live" | "doubtful" | "deadDry" | "mushy";
+      label: string;
+    };
+    SortOfGrowth: {
+      feeds: boolean;
+      /** @description How its size is measured, the same way each time. */
+      how: string;
+      /** @enum {string} */
+      id: "leaf" | "bulb" | "cane" | "shoot" | "spike" | "plantlet" | "root";
+      label: string;
+      many: string;
+    };
+    Span: {
+      /** @description Whether it was entered by stepping back. */
+      back: boolean;
+      /** @description The case that it is a stage of. */
+      case: string;
+      /** @description Whether it was entered without the gate. */
+      early: boolean;
+      from: string;
+      /**
+       * Format: int64
+       * @description 0 for the leading track, from 1 for those beside it.
+       */
+      lane: number;
+      name: string;
+      reason?: string;
+      stage: string;
+      /** @description Missing while it lasts. */
+      to?: string;
+      track: string;
+    };
+    Stage: {
+      dish: boolean;
+      holdsWater: boolean;
+      id: string;
+      /** Format: int64 */
+      lookDays: number;
+      name: string;
+      noSprays: boolean;
+      /** @description What must not be done in this stage, and why. */
+      not: string;
+      onReserves: boolean;
+      purpose: string;
+      tooEarly: string;
+      usualWeeks: number[];
+      weans: boolean;
+    };
+    StageReview: {
+      /**
+       * Format: int64
+       * @description Times it fell back into it.
+       */
+      back: number;
+      /**
+       * Format: int64
+       * @description In all, every time it was in it.
+       */
+      days: number;
+      /** @description Whether that is longer than is usual. */
+      long: boolean;
+      /** @description Its name. */
+      stage: string;
+      /** @description Whether it is in it now. */
+      still: boolean;
+      /** @description Its name. */
+      track: string;
+      /** @description Usual weeks, shortest and longest. */
+      usual?: number[];
+    };
+    StageTime: {
+      /** @description Whether it took longer than is usual. */
+      long: boolean;
+      /**
+       * Format: double
+       * @description Days.
+       */
+      median: number;
+      /** Format: int64 */
+      n: number;
+      stage: string;
+      track: string;
+      /** @description Weeks. */
+      usual: number[];
+    };
+    Staged: {
+      from: string;
+      gateOpen?: boolean;
+      /** @description Wanted when stepping back, or on without the gate. */
+      reason?: string;
+      to: string;
+      track: string;
+    };
+    Stall: {
+      atWork: boolean;
+      /**
+       * Format: int64
+       * @description Weeks that are still normal for the habit.
+       */
+      limit: number;
+      /** @description The last measured progress. */
+      since: string;
+      /** Format: int64 */
+      weeks: number;
+      /** @description What says so, and what to look at otherwise. */
+      why: string;
+    };
+    StandEffect: {
+      /** Format: double */
+      depthCm?: number;
+      /** Format: double */
+      levelCm?: number;
+      /** @description Its mix in words. */
+      medium?: string;
+      mediumClass?: string;
+      seat?: string;
+      /** Format: double */
+      widthCm?: number;
+    };
+    Standing: {
+      /** @description What was found, in words. */
+      found: string;
+      /** @description What to read to settle it. */
+      measures: string[];
+      /** @description The day of the reading it rests on. */
+      since?: string;
+      /** @enum {string} */
+      status: "met" | "missing" | "unknown";
+      /** @description The condition in words. */
+      wanted: string;
+    };
+    Stated: {
+      /**
+       * Format: double
+       * @description How deep its base is buried, cm.
+       */
+      baseUnderCm?: number;
+      /** @enum {string} */
+      cover?: "none" | "open" | "closed";
+      /** @description Whether anything new was seen within a month. */
+      growing?: boolean;
+      /**
+       * Format: int64
+       * @description Bulbs, canes, shoots or rosettes.
+       */
+      growths?: number;
+      /** @description Whether water runs out of its pot. */
+      holes?: boolean;
+      /**
+       * Format: double
+       * @description Share of it that is infested, 0 to 1.
+       */
+      infested?: number;
+      /** Format: int64 */
+      leaves?: number;
+      /**
+       * Format: double
+       * @description The light it gets now, of what it likes best, 0 to 1.
+       */
+      lightShare?: number;
+      limp?: boolean;
+      /** @enum {string} */
+      medium?: "sound" | "tired" | "rotten" | "sour" | "crusted" | "repels" | "infested";
+      /** @enum {string} */
+      mediumClass?: "soil" | "bark" | "moss" | "stones" | "peat" | "water" | "none";
+      /** @enum {string} */
+      moist?: "soaked" | "wet" | "right" | "due" | "dry" | "bone";
+      /** @description Whether nothing is fed until further notice. */
+      noFeed?: boolean;
+      /** @description Whether it is kept dry until further notice. */
+      noWater?: boolean;
+      /**
+       * Format: int64
+       * @description Plantlets, pups or offsets on it.
+       */
+      plantlets?: number;
+      /** @description Whether a nursery plug sits in the roots. */
+      plug?: boolean;
+      /**
+       * Format: double
+       * @description Inner width of its pot, cm.
+       */
+      potWidthCm?: number;
+      /** @enum {string} */
+      reserves?: "plump" | "ridged" | "shrivelled";
+      resting?: boolean;
+      /** @description Whether rot spreads now. */
+      rotAlive?: boolean;
+      /** @enum {string} */
+      seat?:
+        | "pot"
+        | "basket"
+        | "mount"
+        | "hung"
+        | "cup"
+        | "dish"
+        | "reservoir"
+        | "jar"
+        | "box"
+        | "tray"
+        | "hand"
+        | "bin";
+      /**
+       * Format: int64
+       * @description Flower spikes, in bud or bloom.
+       */
+      spikes?: number;
+      /** @description Whether water stands in saucer or outer pot. */
+      standing?: boolean;
+      /**
+       * Format: double
+       * @description Warmth that it is kept at, °C.
+       */
+      warmthC?: number;
+    };
+    Step: {
+      amounts: components["schemas"]["Amount"][];
+      /** @description Ids of cautions. */
+      cautions: string[];
+      /** @description What is seen when it is done. */
+      ends?: string;
+      /** @description What must be so before it is begun. */
+      entry?: string;
+      /**
+       * Format: int64
+       * @description Days after which it is done again.
+       */
+      every?: number;
+      /** @description Whether it cannot be undone. */
+      forGood?: boolean;
+      /** @description What must be seen first: its day is only when to look. */
+      gate?: string;
+      how: string;
+      id: string;
+      /** @description Held back until this is settled. */
+      if?: string;
+      /** @description What ends a repeated step, as conditions. */
+      lasts?: components["schemas"]["Condition"][];
+      /** @description What is so when it was done. */
+      makes?: components["schemas"]["Effect"];
+      materials?: string[];
+      /** Format: int64 */
+      minutes: number;
+      on: string;
+      /** @description The operator. */
+      op?: string;
+      /** @description Where a pest's clock sets its day. */
+      pest?: components["schemas"]["PestTime"];
+      /** @description Part of the work, in plans of older records. */
+      phase?: string;
+      /** @description What asks for it. */
+      reasons: string[];
+      /**
+       * Format: int64
+       * @description Its sitting, from 1; 0 in plans of older records.
+       */
+      sitting?: number;
+      title: string;
+      /** @description What ends a repeated step, in words. */
+      until?: string;
+      /**
+       * Format: int64
+       * @description Minutes that a clock runs: a soak, a drying cut.
+       */
+      waitMinutes?: number;
+      /** @description Its gate as conditions. */
+      waits?: components["schemas"]["Condition"][];
+      /** @description What its tick writes into the record beside it, in words. */
+      writes?: string;
+      /** @description What can go wrong in it. */
+      wrong?: string;
+    };
+    StepDone: {
+      /** Format: int64 */
+      minutes: number;
+      on: string;
+      title: string;
+    };
+    StockInputBody: {
+      /**
+       * Format: double
+       * @description What went in; below 0 what went out.
+       */
+      amount: number;
+      /** @description Made by the sender, so that sending twice counts once. */
+      id: string;
+      on: string;
+      why?: string;
+    };
+    Strand: {
+      began: string;
+      /** @description Whether it came with the plant; otherwise it grew here. */
+      cameWith: boolean;
+      id: string;
+      /** @description What it is called here: the third leaf. */
+      name: string;
+      /**
+       * Format: int64
+       * @description Its turn among its sort, from 1.
+       */
+      number: number;
+      /** @description Sizes in mm, oldest first. */
+      sizes: components["schemas"]["Reading"][];
+      /** @enum {string} */
+      sort: "leaf" | "bulb" | "cane" | "shoot" | "spike" | "plantlet" | "root";
+      /** @enum {string} */
+      state: "starting" | "growing" | "mature" | "stalled" | "lost";
+      /** @description Since when it is in that state. */
+      stateOn: string;
+    };
+    SuppliesOutputBody: {
+      supplies: components["schemas"]["Supply"][];
+    };
+    Supply: {
+      id: string;
+      /**
+       * Format: double
+       * @description At or under this much it stands on the shopping list.
+       */
+      low: number;
+      name: string;
+      /**
+       * Format: double
+       * @description Of one unit, in the collection's money.
+       */
+      price?: number;
+      /**
+       * Format: double
+       * @description How much is left; below 0 where more was used than written down.
+       */
+      stock: number;
+      /** @enum {string} */
+      unit: "ml" | "l" | "g" | "kg" | "pieces";
+      /** Format: int64 */
+      version: number;
+    };
+    SupplyInputBody: {
+      /** Format: double */
+      low: number;
+      name: string;
+      /** Format: double */
+      price?: number;
+      /** @enum {string} */
+      unit: "ml" | "l" | "g" | "kg" | "pieces";
+      /** Format: int64 */
+      version: number;
+      withdrawn?: boolean;
+    };
+    Suspect: {
+      /**
+       * Format: double
+       * @description Chance given the evidence, 0-1.
+       */
+      chance: number;
+      /** @description Strongest first. */
+      evidence: components["schemas"]["Weight"][];
+      /** @description Whether it is listed only when asked for. */
+      folded: boolean;
+      id: string;
+      /**
+       * Format: double
+       * @description Its chance before any sign, for this habit and season.
+       */
+      prior: number;
+      /** @description Whether it is likelier than not, and not harmless. */
+      standsOut: boolean;
+    };
+    Switches: {
+      /** @description How common a sign is with no cause. */
+      backgrounds: boolean;
+      /** @description How often a cause shows a sign. */
+      links: boolean;
+      /** @description How common each cause is on a habit. */
+      priors: boolean;
+    };
+    Tallied: {
+      inAir: components["schemas"]["Count"];
+      inMedium: components["schemas"]["Count"];
+      /**
+       * Format: double
+       * @description Longest live root, mm.
+       */
+      longestMm?: number;
+      note?: string;
+      /**
+       * Format: double
+       * @description Width of the live root ball, cm.
+       */
+      rootBallCm?: number;
+      /**
+       * Format: int64
+       * @description Growing tips.
+       */
+      tips?: number;
+    };
+    Tally: {
+      inAir: components["schemas"]["Count"];
+      inMedium: components["schemas"]["Count"];
+      /**
+       * Format: double
+       * @description Longest live root, mm.
+       */
+      longestMm?: number;
+      /**
+       * Format: double
+       * @description Width of the live root ball, cm.
+       */
+      rootBallCm?: number;
+      /**
+       * Format: int64
+       * @description Growing tips.
+       */
+      tips?: number;
+    };
+    TallyInputBody: {
+      /**
+       * Format: double
+       * @description Inner width of the present pot, cm.
+       */
+      potWidthCm?: number;
+      tally: components["schemas"]["Tally"];
+    };
+    TallyView: {
+      inAir: components["schemas"]["Count"];
+      inMedium: components["schemas"]["Count"];
+      /**
+       * Format: double
+       * @description Longest live root, mm.
+       */
+      longestMm?: number;
+      note?: string;
+      on: string;
+      reading: components["schemas"]["Result"];
+      /**
+       * Format: double
+       * @description Width of the live root ball, cm.
+       */
+      rootBallCm?: number;
+      /**
+       * Format: int64
+       * @description Growing tips.
+       */
+      tips?: number;
+    };
+    Task: {
+      /** @description The case that asks for it; all zeros where none does. */
+      case: string;
+      /** @description The first useful day. */
+      from: string;
+      /** @description What must be seen before the step is done. */
+      gate?: string;
+      /** @description Ordinary care that joins the look, each with its day. */
+      jobs?: components["schemas"]["Due"][];
+      /** @enum {string} */
+      kind:
+        | "examine"
+        | "decide"
+        | "plan"
+        | "step"
+        | "pass"
+        | "back"
+        | "check"
+        | "look"
+        | "water"
+        | "asleep"
+        | "treat"
+        | "stall"
+        | "signal"
+        | "pests"
+        | "apart"
+        | "release";
+      /** @description The measure that the look reads; missing where it reads several. */
+      measure?: string;
+      /** Format: int64 */
+      minutes: number;
+      /** @description The signal that is to be answered. */
+      signal?: string;
+      step?: string;
+      /** @description How the reason reads from later days on. */
+      turns?: components["schemas"]["LaterWhy"][];
+      /** @description The last day that is still safe. */
+      until: string;
+      /** Format: int64 */
+      weight: number;
+      what: string;
+      why: string;
+    };
+    Tended: {
+      /** @description What was done. */
+      jobs: string[];
+    };
+    Tick: {
+      entry: string;
+      on: string;
+      reason?: string;
+      skipped: boolean;
+    };
+    TickedStep: {
+      id: string;
+      /** @description What came out otherwise than planned. */
+      made?: components["schemas"]["Made"];
+      note?: string;
+      reason?: string;
+      /** @description Whether what the step waited for was seen. */
+      seen?: boolean;
+      skipped: boolean;
+      step: string;
+      /** @description What of its gate was not met when it was done. */
+      unmet?: string[];
+      /** @description What it took from the cupboard. */
+      used?: components["schemas"]["Used"][];
+      /** @description Whether what it makes so is recorded beside it. */
+      writes?: boolean;
+    };
+    Track: {
+      beside: boolean;
+      id: string;
+      name: string;
+      stages: components["schemas"]["Stage"][];
+    };
+    TrackWeeks: {
+      track: string;
+      weeks: number[];
+    };
+    TreatEffect: {
+      against?: string;
+      class: string;
+      /** @description Whether it has a label, and its name is typed. */
+      named?: boolean;
+      /** @description What it is called where nobody typed its name. */
+      product: string;
+      where?: string;
+    };
+    Treated: {
+      /** @description Id of a cause. */
+      against?: string;
+      amounts?: components["schemas"]["Amount"][];
+      batch?: string;
+      /** @description The step of its plan that it was. */
+      class?: string;
+      /**
+       * Format: int64
+       * @description By its label; 0 where it is not repeated.
+       */
+      intervalDays?: number;
+      note?: string;
+      product: string;
+      /**
+       * Format: double
+       * @description Hours to stay away, by its label.
+       */
+      reentryHours?: number;
+      /** @description Where it went. */
+      where?: string;
+    };
+    TreatedOn: {
+      /** @description Id of a cause. */
+      against?: string;
+      amounts?: components["schemas"]["Amount"][];
+      batch?: string;
+      /** @description The step of its plan that it was. */
+      class?: string;
+      entry: string;
+      /**
+       * Format: int64
+       * @description By its label; 0 where it is not repeated.
+       */
+      intervalDays?: number;
+      note?: string;
+      on: string;
+      product: string;
+      /**
+       * Format: double
+       * @description Hours to stay away, by its label.
+       */
+      reentryHours?: number;
+      /** @description Where it went. */
+      where?: string;
+    };
+    Trend: {
+      /**
+       * Format: int64
+       * @description How long ago it is compared with.
+       */
+      days: number;
+      /**
+       * Format: int64
+       * @description Points up, or down below 0; 0 where it is much the same.
+       */
+      points: number;
+    };
+    Turn: {
+      /**
+       * Format: double
+       * @description How likely that answer is, 0-1.
+       */
+      answer: number;
+      /**
+       * Format: double
+       * @description What the leading cause would fall to.
+       */
+      falls: number;
+      /** @description The cause that would lead instead, or still. */
+      leads: components["schemas"]["CauseChance"];
+      /** @description Whether seeing it or not seeing it turns the matter. */
+      present: boolean;
+      sign: string;
+    };
+    "Use-resetRequest": {
+      password: string;
+    };
+    Used: {
+      /**
+       * Format: double
+       * @description In the supply's unit.
+       */
+      amount: number;
+      supply: string;
+    };
+    Value: {
+      measure: string;
+      /** Format: double */
+      value: number;
+    };
+    Verdict: {
+      /** @description Accepted causes, the main one first; none means to watch. */
+      causes: string[];
+      chances?: components["schemas"]["CauseChance"][];
+      entry: string;
+      /** @description Looked at, nothing found: it is well. */
+      nothing?: boolean;
+      on: string;
+      reason?: string;
+      tables?: string;
+    };
+    Voided: {
+      entry: string;
+      reason?: string;
+    };
+    Wait: {
+      /** @description From when it can be answered. */
+      on: string;
+      /** @description The look with which it is compared; missing where it is begun by hand. */
+      since?: string;
+    };
+    WalkPlace: {
+      /** @description Isolated plants: wash hands and tools before and after. */
+      apart: boolean;
+      place: string;
+      stops: components["schemas"]["WalkStop"][];
+    };
+    WalkStop: {
+      arrivedOn: string;
+      botanical: string;
+      /** @description Labels of the accepted causes. */
+      causes: string[];
+      /** @description Which drawing stands for how it grows. */
+      drawing: string;
+      /** @description What a small drawing of it shows. */
+      figure: components["schemas"]["Figure"];
+      habit: string;
+      id: string;
+      /** @enum {string} */
+      isolation: "clean" | "watch" | "isolated";
+      label: string;
+      lastLook: string;
+      /** Format: int64 */
+      minutes: number;
+      name: string;
+      nextDue?: string;
+      place: string;
+      seam: components["schemas"]["Seam"];
+      stage: string;
+      stalled: boolean;
+      standing: string;
+      /** @description What to do or look at, weightiest first. */
+      tasks: components["schemas"]["Task"][];
+    };
+    Warning: {
+      /** @description Whether nothing can be saved once it is seen. */
+      giveUp: boolean;
+      id: string;
+      words: string;
+    };
+    WaterEffect: {
+      how: string;
+      /** Format: double */
+      ml?: number;
+    };
+    WaterNeed: {
+      /** @description Whether a look for water falls due by days. */
+      days: boolean;
+      /** @description Whether it is given half the usual amount. */
+      half?: boolean;
+      last?: string;
+      /**
+       * Format: int64
+       * @description Where no water falls due: it is looked at so often.
+       */
+      lookDays?: number;
+      /** @description Whether nothing is fed: it rests, or may rest in these months. */
+      noFeed: boolean;
+      /** @description Whether it is at rest. */
+      rest: boolean;
+      rule: string;
+      /** @description What nobody has said lately and would change the rule. */
+      seasonAsks: components["schemas"]["Measure"][];
+      /**
+       * Format: double
+       * @description How much longer than in growth the time between two waterings is.
+       */
+      stretch: number;
+      /** @description What makes it this rule today. */
+      why: string;
+      window?: components["schemas"]["Window"];
+      /** @description The rule as a carer would say it. */
+      words: string;
+    };
+    Watered: {
+      /** @enum {string} */
+      how?: "through" | "light" | "soak" | "below" | "flush" | "reservoir" | "roots" | "cup" | "leaves";
+      /** Format: double */
+      millilitres?: number;
+    };
+    WeaningStep: {
+      done: boolean;
+      from: string;
+      now: boolean;
+      what: string;
+    };
+    Weighed: {
+      /** @description Without pot and medium: its reserves are reckoned from it. */
+      bare?: boolean;
+      /** Format: double */
+      grams: number;
+    };
+    Weighing: {
+      /** Format: double */
+      grams: number;
+      on: string;
+    };
+    Weight: {
+      present: boolean;
+      sign: string;
+      /** @description Whether it weighs enough to be said. */
+      tells: boolean;
+      /**
+       * Format: double
+       * @description Odds of the cause with this sign, over its odds without it; above 1 speaks for it.
+       */
+      times: number;
+      /** @description The sign as it speaks: seen, or looked for and not there. */
+      told: string;
+      /**
+       * Format: double
+       * @description Chance of the cause if this sign had not been looked for.
+       */
+      without: number;
+    };
+    Wellbeing: {
+      parts: components["schemas"]["ScorePart"][];
+      /** @description Parts that nobody has read lately. */
+      unknown: string[];
+      /** Format: double */
+      value: number;
+      working: components["schemas"]["Working"];
+    };
+    Window: {
+      from: string;
+      /** @description True while the plant's own gaps are not known. */
+      guess: boolean;
+      until: string;
+      working: components["schemas"]["Working"];
+    };
+    WishWords: {
+      how: string;
+      /** @enum {string} */
+      id: "setup-change" | "propagate" | "refresh" | "part" | "prune";
+      label: string;
+    };
+    Word: {
+      /** @description Another name for it. */
+      also?: string;
+      meaning: string;
+      term: string;
+    };
+    Words: {
+      /** @description What it is called where it is answered in one tap. */
+      done: string;
+      how: string;
+      id: string;
+      /** @description The measure that a look for it reads; missing for other jobs. */
+      measure?: string;
+      /** Format: int64 */
+      minutes: number;
+      title: string;
+    };
+    Working: {
+      formula: string;
+      inputs: components["schemas"]["Input"][];
+      source: string;
+      /** @description How sure the number is, in words. */
+      sure: string;
+    };
+    Zone: {
+      /** @description Whether it is a part of the figure; otherwise it is asked or read. */
+      drawn: boolean;
+      id: string;
+      label: string;
+    };
+  };
+  responses: never;
+  parameters: never;
+  requestBodies: never;
+  headers: never;
+  pathItems: never;
 }
 export type $defs = Record<string, never>;
 export interface operations {
-    "get-account": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["AccountView"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "change-account": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Change-accountRequest"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["AccountView"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "erase-account": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ByOwner"];
-            };
-        };
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "change-password": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Change-passwordRequest"];
-            };
-        };
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "make-reset-link": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Make-reset-linkRequest"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["LinkView"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "confirm-second-factor": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Confirm-second-factorRequest"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Confirm-second-factorResponse"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "new-second-factor": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ByOwner"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SecondFactorKey"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "drop-second-factor": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ByOwner"];
-            };
-        };
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "end-sessions": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "end-session": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                session: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "open-account": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["AccountInputBody"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Session"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    appraise: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["AppraisalInputBody"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["AppraisalView"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "get-archive": {
-        parameters: {
-            query?: {
-                /** @description Whether pictures are included. */
-                pictures?: boolean;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The file */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": string;
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "get-bench": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["BenchTables"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "bench-air": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["AirInput"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Reckoning"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "bench-dilution": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["DilutionInput"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Reckoning"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "bench-dose": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["DoseInput"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Reckoning"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "bench-feed": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["FeedInput"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Reckoning"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "bench-light": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["LightInput"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Reckoning"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "bench-mix": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["MixInput"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Reckoning"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "bench-pot": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["PotInput"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Reckoning"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "bench-runway": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["RunwayInput"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Reckoning"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "get-cause": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                cause: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Sheet"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "get-calibration": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Calibration"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "get-cases": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    "Content-Disposition"?: string;
-                    "Content-Type"?: string;
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": string;
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "take-cases": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": string;
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["CasesTaken"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "get-entries-table": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The file */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "text/csv; charset=utf-8": string;
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "get-guide": {
-        parameters: {
-            query: {
-                habit: string;
-                at?: "home" | "sale";
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["GuideOutputBody"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    import: {
-        parameters: {
-            query?: never;
-            header?: {
-                Accept?: string;
-            };
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/octet-stream": string;
-            };
-        };
-        responses: {
-            /** @description What was taken over; in lines, where that is accepted, how far it has come as well */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Added"];
-                    "application/x-ndjson": components["schemas"]["ImportLine"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "get-knowledge": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    "Cache-Control"?: string;
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Knowledge"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "get-learning": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["LearningView"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "save-switches": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Switches"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["LearningView"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "score-learning": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["LearningScores"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "compare-causes": {
-        parameters: {
-            query?: {
-                /** @description Two or three ids with commas between. */
-                causes?: string;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Comparison"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "list-places": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PlacesOutputBody"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "add-place": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["PlaceInputBody"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PlacesOutputBody"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "list-plants": {
-        parameters: {
-            query?: {
-                q?: string;
-                /** @description Id of a place. */
-                place?: string;
-                standing?: string;
-                stage?: string;
-                isolation?: string;
-                /** @description Mark of the page wanted, from the page before. */
-                after?: string;
-                limit?: number;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Register"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "get-plant": {
-        parameters: {
-            query?: {
-                /** @description Id of the case that is read; the case in hand where none is named. */
-                case?: string;
-            };
-            header?: never;
-            path: {
-                plant: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PlantFile"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "get-plant-archive": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                plant: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The file */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": string;
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "get-case": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                plant: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    "Content-Disposition"?: string;
-                    "Content-Type"?: string;
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": string;
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "read-case": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                plant: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": string;
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["CaseRead"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    differential: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                plant: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["DifferentialInputBody"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Differential"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "list-entries": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                plant: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["EntriesOutputBody"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "add-entry": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                plant: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["NewEntry"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["EntryView"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "get-plant-entries-table": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                plant: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The file */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "text/csv; charset=utf-8": string;
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "get-picture": {
-        parameters: {
-            query?: {
-                /** @description The small one, for lists. */
-                small?: boolean;
-            };
-            header?: never;
-            path: {
-                plant: string;
-                picture: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The picture */
-            200: {
-                headers: {
-                    "Cache-Control"?: string;
-                    "Content-Type"?: string;
-                    [name: string]: unknown;
-                };
-                content: {
-                    "image/jpeg": string;
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "add-picture": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                plant: string;
-                picture: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/octet-stream": string;
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PictureAnswerBody"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "preview-plan": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                plant: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["PlanInputBody"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PlanPreview"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "plan-choices": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                plant: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["PlanInputBody"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PlanChoices"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "get-review": {
-        parameters: {
-            query?: {
-                /** @description How far back. */
-                span?: "half-year" | "year" | "whole";
-                /** @description Id of a case: from its beginning to its end, whatever the span. */
-                case?: string;
-            };
-            header?: never;
-            path: {
-                plant: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PlantReview"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "get-review-page": {
-        parameters: {
-            query?: {
-                /** @description How far back. */
-                span?: "half-year" | "year" | "whole";
-                /** @description Id of a case: from its beginning to its end, whatever the span. */
-                case?: string;
-            };
-            header?: never;
-            path: {
-                plant: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description A page that needs nothing else */
-            200: {
-                headers: {
-                    "Content-Disposition"?: string;
-                    "Content-Type"?: string;
-                    [name: string]: unknown;
-                };
-                content: {
-                    "text/html": string;
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "get-shopping": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                plant: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ShoppingOutputBody"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "do-sitting": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                plant: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["SittingDone"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SittingOutputBody"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "find-profiles": {
-        parameters: {
-            query?: {
-                /** @description Words of any of its names: botanical, former, common, trade or folk. */
-                q?: string;
-                /** @description How many at most; 0 gives all of them. */
-                limit?: number;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ProfilesOutputBody"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "get-kind": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                kind: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["KindView"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "save-kind": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                kind: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["KindInputBody"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["KindView"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "get-key": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                kind: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["KeyView"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "get-register-table": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The file */
-            200: {
-                headers: {
-                    "Content-Disposition"?: string;
-                    "Content-Type"?: string;
-                    [name: string]: unknown;
-                };
-                content: {
-                    "text/csv; charset=utf-8": string;
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "ask-reset": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Ask-resetRequest"];
-            };
-        };
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "get-reset": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                token: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ResetView"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "use-reset": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                token: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Use-resetRequest"];
-            };
-        };
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "get-collection-review": {
-        parameters: {
-            query?: {
-                span?: "half-year" | "year" | "whole";
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["CollectionReview"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "get-rounds": {
-        parameters: {
-            query?: {
-                /** @description How many plants to list. */
-                limit?: number;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Rounds"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "get-routine": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RoutineView"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "save-routine": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Routine"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RoutineView"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "get-session": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Session"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "sign-in": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["SignInInputBody"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Session"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "sign-out": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Session"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "open-demo": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Session"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "get-settings": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Settled"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "save-choices": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": {
-                    [key: string]: string;
-                };
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Settled"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "save-household": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Household"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Settled"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "get-sign": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sign: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SignSheet"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "list-supplies": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SuppliesOutputBody"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "save-supply": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                supply: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["SupplyInputBody"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SuppliesOutputBody"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "stock-supply": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                supply: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["StockInputBody"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SuppliesOutputBody"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "read-tally": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["TallyInputBody"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Result"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
+  "get-account": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["AccountView"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "change-account": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["Change-accountRequest"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["AccountView"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "erase-account": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["ByOwner"];
+      };
+    };
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "change-password": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["Change-passwordRequest"];
+      };
+    };
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "make-reset-link": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["Make-reset-linkRequest"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["LinkView"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "confirm-second-factor": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["Confirm-second-factorRequest"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Confirm-second-factorResponse"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "new-second-factor": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["ByOwner"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["SecondFactorKey"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "drop-second-factor": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["ByOwner"];
+      };
+    };
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "end-sessions": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "end-session": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        session: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "open-account": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["AccountInputBody"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Session"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  appraise: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["AppraisalInputBody"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["AppraisalView"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-archive": {
+    parameters: {
+      query?: {
+        /** @description Whether pictures are included. */
+        pictures?: boolean;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description The file */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": string;
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-bench": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["BenchTables"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "bench-air": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["AirInput"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Reckoning"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "bench-dilution": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["DilutionInput"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Reckoning"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "bench-dose": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["DoseInput"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Reckoning"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "bench-feed": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["FeedInput"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Reckoning"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "bench-light": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["LightInput"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Reckoning"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "bench-mix": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["MixInput"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Reckoning"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "bench-pot": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["PotInput"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Reckoning"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "bench-runway": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["RunwayInput"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Reckoning"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-cause": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        cause: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Sheet"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-calibration": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Calibration"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-cases": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          "Content-Disposition"?: string;
+          "Content-Type"?: string;
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": string;
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "take-cases": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": string;
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["CasesTaken"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-entries-table": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description The file */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "text/csv; charset=utf-8": string;
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-guide": {
+    parameters: {
+      query: {
+        habit: string;
+        at?: "home" | "sale";
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["GuideOutputBody"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  import: {
+    parameters: {
+      query?: never;
+      header?: {
+        Accept?: string;
+      };
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/octet-stream": string;
+      };
+    };
+    responses: {
+      /** @description What was taken over; in lines, where that is accepted, how far it has come as well */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Added"];
+          "application/x-ndjson": components["schemas"]["ImportLine"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-knowledge": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          "Cache-Control"?: string;
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Knowledge"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-learning": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["LearningView"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "save-switches": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["Switches"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["LearningView"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "score-learning": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["LearningScores"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "compare-causes": {
+    parameters: {
+      query?: {
+        /** @description Two or three ids with commas between. */
+        causes?: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Comparison"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "list-places": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["PlacesOutputBody"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "add-place": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["PlaceInputBody"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["PlacesOutputBody"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "list-plants": {
+    parameters: {
+      query?: {
+        q?: string;
+        /** @description Id of a place. */
+        place?: string;
+        standing?: string;
+        stage?: string;
+        isolation?: string;
+        /** @description Mark of the page wanted, from the page before. */
+        after?: string;
+        limit?: number;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Register"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-plant": {
+    parameters: {
+      query?: {
+        /** @description Id of the case that is read; the case in hand where none is named. */
+        case?: string;
+      };
+      header?: never;
+      path: {
+        plant: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["PlantFile"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-plant-archive": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        plant: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description The file */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": string;
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-case": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        plant: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          "Content-Disposition"?: string;
+          "Content-Type"?: string;
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": string;
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "read-case": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        plant: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": string;
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["CaseRead"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  differential: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        plant: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["DifferentialInputBody"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Differential"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "list-entries": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        plant: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["EntriesOutputBody"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "add-entry": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        plant: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["NewEntry"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["EntryView"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-plant-entries-table": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        plant: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description The file */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "text/csv; charset=utf-8": string;
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-picture": {
+    parameters: {
+      query?: {
+        /** @description The small one, for lists. */
+        small?: boolean;
+      };
+      header?: never;
+      path: {
+        plant: string;
+        picture: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description The picture */
+      200: {
+        headers: {
+          "Cache-Control"?: string;
+          "Content-Type"?: string;
+          [name: string]: unknown;
+        };
+        content: {
+          "image/jpeg": string;
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "add-picture": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        plant: string;
+        picture: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/octet-stream": string;
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["PictureAnswerBody"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "preview-plan": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        plant: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["PlanInputBody"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["PlanPreview"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "plan-choices": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        plant: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["PlanInputBody"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["PlanChoices"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-review": {
+    parameters: {
+      query?: {
+        /** @description How far back. */
+        span?: "half-year" | "year" | "whole";
+        /** @description Id of a case: from its beginning to its end, whatever the span. */
+        case?: string;
+      };
+      header?: never;
+      path: {
+        plant: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["PlantReview"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-review-page": {
+    parameters: {
+      query?: {
+        /** @description How far back. */
+        span?: "half-year" | "year" | "whole";
+        /** @description Id of a case: from its beginning to its end, whatever the span. */
+        case?: string;
+      };
+      header?: never;
+      path: {
+        plant: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description A page that needs nothing else */
+      200: {
+        headers: {
+          "Content-Disposition"?: string;
+          "Content-Type"?: string;
+          [name: string]: unknown;
+        };
+        content: {
+          "text/html": string;
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-shopping": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        plant: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["ShoppingOutputBody"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "do-sitting": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        plant: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["SittingDone"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["SittingOutputBody"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "find-profiles": {
+    parameters: {
+      query?: {
+        /** @description Words of any of its names: botanical, former, common, trade or folk. */
+        q?: string;
+        /** @description How many at most; 0 gives all of them. */
+        limit?: number;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["ProfilesOutputBody"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-kind": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        kind: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["KindView"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "save-kind": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        kind: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["KindInputBody"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["KindView"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-key": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        kind: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["KeyView"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-register-table": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description The file */
+      200: {
+        headers: {
+          "Content-Disposition"?: string;
+          "Content-Type"?: string;
+          [name: string]: unknown;
+        };
+        content: {
+          "text/csv; charset=utf-8": string;
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "ask-reset": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["Ask-resetRequest"];
+      };
+    };
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-reset": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        token: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["ResetView"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "use-reset": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        token: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["Use-resetRequest"];
+      };
+    };
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-collection-review": {
+    parameters: {
+      query?: {
+        span?: "half-year" | "year" | "whole";
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["CollectionReview"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-rounds": {
+    parameters: {
+      query?: {
+        /** @description How many plants to list. */
+        limit?: number;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Rounds"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-routine": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["RoutineView"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "save-routine": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["Routine"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["RoutineView"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-session": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Session"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "sign-in": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["SignInInputBody"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Session"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "sign-out": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Session"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "open-demo": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Session"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-settings": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Settled"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "save-choices": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": {
+          [key: string]: string;
+        };
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Settled"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "save-household": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["Household"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Settled"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-sign": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        sign: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["SignSheet"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "list-supplies": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["SuppliesOutputBody"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "save-supply": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        supply: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["SupplyInputBody"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["SuppliesOutputBody"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "stock-supply": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        supply: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["StockInputBody"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["SuppliesOutputBody"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "read-tally": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["TallyInputBody"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Result"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
 }
