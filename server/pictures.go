@@ -51,7 +51,7 @@ func (srv *server) pictureOperations(api huma.API) {
 		"add-picture",
 		http.MethodPut,
 		"/api/plants/{plant}/pictures/{picture}",
-		"Send a picture (JPEG, PNG or WebP); it is kept upright, resized and without private data. Record it with "+
+		"Send a picture (JPEG, PNG or WebP); it is kept upright, small, without private data. Record it with "+
 			"an entry",
 		"pictures",
 	)

@@ -125,7 +125,7 @@ const (
 	NeverFlushFresh            RuleID = "N116"
 	NeverPotInGlass            RuleID = "N117"
 	NeverTieLeft               RuleID = "N118"
-	NeverReservoirDeep         RuleID = "N119"
+	NeverLaidOutWrong          RuleID = "N119"
 	NeverDiscardRefused        RuleID = "N120"
 	NeverFirstWaterWrong       RuleID = "N121"
 	NeverStakeHabit            RuleID = "N122"
@@ -316,7 +316,7 @@ var rules = []Rule{
 	{NeverFlushFresh, "flush a mix that is fresh", "roots have just been hurt"},
 	{NeverPotInGlass, "pot or flush a plant that lives in water", "it grows in water"},
 	{NeverTieLeft, "lift, stake or cover a girdled plant before its tie is cut", "it is strangled first"},
-	{NeverReservoirDeep, "fill a reservoir deeper than a quarter of its pot", "roots drown"},
+	{NeverLaidOutWrong, "lay out what is not used, or water deeper than a quarter of its pot", "it misleads, or drowns"},
 	{NeverDiscardRefused, "keep what the carer chose to discard", "the carer decides"},
 	{NeverFirstWaterWrong, "give a first water that dries on the rim", "it reaches no root"},
 	{NeverStakeHabit, "stake a habit that holds itself", "the stake wounds it"},
@@ -330,7 +330,7 @@ var rules = []Rule{
 	{NeverBurnTwice, "raise light within two weeks of a burn, or give sun to kinds that take none", "it burns again"},
 	{NeverNoWash, "begin against mites, aphids, thrips or whitefly without a wash today", "the cheapest comes first"},
 	{NeverFalseReason, "leave a systemic product out because of a repotting", "it is not true"},
-	{NeverCauseUntouched, "accept a cause and do nothing for it", "it goes on"},
+	{NeverCauseUntouched, "leave what was accepted untouched, or what was begun half done", "it goes on"},
 }
 
 // Rules lists all rules.

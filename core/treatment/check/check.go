@@ -38,7 +38,7 @@ type law struct {
 
 // laws are the rules, one by one, in the files beside this one.
 var laws = slices.Concat(lawsOfCuts, lawsOfRoots, lawsOfPots, lawsOfWater, lawsOfAir, lawsOfProducts, lawsOfEnds,
-	lawsOfPeople, lawsOfPieces, lawsOfHolds, lawsOfThird)
+	lawsOfPeople, lawsOfPieces, lawsOfHolds, lawsOfCourses, lawsOfNewPots, lawsOfActs)
 
 // Plan replays a plan and lists what it breaks, by rule and step. It fails where
 // the situation names neither a known kind nor a habit.

@@ -191,7 +191,7 @@ var lawsOfProducts = []law{
 			return e.op == t.Nematodes || e.op == t.Predators || at && (e.op == t.LabelDrug || e.op == t.Systemic)
 		})
 		inSoil = inSoil || r.has(t.WashOff, t.Behead) && c.anyOf(t.Rots()) // the soil is thrown away
-		inSoil = inSoil || c.saysWhy(t.Nematodes)
+		inSoil = inSoil || said(c, string(t.Nematodes))
 		if c.has(cause.Thrips) && c.habitID != t.AirPlant && !c.free() && !inSoil {
 			no(&r.events[0], "thrips, and nothing for their stage in the soil")
 		}
@@ -374,7 +374,7 @@ func (c *patient) longEnough(r *replay, id cause.ID, reached []*event, no found)
 		return
 	}
 	today := slices.ContainsFunc(reached, func(e *event) bool { return !e.gated })
-	if !today && c.saysWhy(t.Soap) { // nothing may be sprayed on it yet
+	if !today && said(c, string(t.Soap)) { // nothing may be sprayed on it yet
 		return
 	}
 	first, last := reached[0].day, 0

@@ -227,3 +227,37 @@ func lifts(why string, g gate.Gate) bool {
 		return x.Is == gate.Season || x.Is == gate.Days || bloomed // bloom, season
 	})
 }
+
+// driedFor are causes whose recipes hold water back from a plant that is awake.
+var driedFor = append([]cause.ID{
+	cause.Overwatering, cause.SoftRot, cause.BlackRot, cause.NoDrainage, cause.Edema, cause.PotTooBig, cause.WokenEarly,
+	cause.ColdInjury, cause.MediumCollapsed, cause.FungusGnat, cause.Springtail, cause.SouthernBlight, cause.GreyMould,
+	cause.CrownWet, cause.Detached, cause.RootMealybug, cause.RootGrub, cause.Guttation, cause.DryRootLoss,
+}, t.Rots()...)
+
+// mayBeDried says whether water may be held back from it while it is awake.
+func (c *patient) mayBeDried(r *replay) bool {
+	wet := c.moist == facts.Wet || c.moist == facts.Soaked
+	return wet || c.anyOf(driedFor) || c.has(cause.Dormancy) || r.has(t.Callus, t.CutRot, t.Behead, t.Unpot) ||
+		c.kind.RootsFirstCM > 0
+}
+
+// restMadeLaw: nothing is dried, fed or cooled as if it slept while it is awake.
+func restMadeLaw(r *replay, c *patient, no found) {
+	for _, e := range r.of(false, t.HoldWater) {
+		if e.pre.phase != "resting" && !c.mayBeDried(r) {
+			no(e, "a leafy plant is kept dry")
+		}
+	}
+	for _, e := range r.of(true, t.FeedIt) {
+		drier := c.kind.HowItRests() == plant.RestSlows
+		if e.pre.phase == "resting" && !e.gated && c.kind.RestKind != "" && c.kind.RestKind != "none" && !drier {
+			no(e, "nothing is fed while it sleeps")
+		}
+	}
+	for _, e := range r.of(false, t.Temper) {
+		if to := e.p.ToC; c.kind.Chill != nil && to.Known && to.Value < *c.kind.Chill {
+			no(e, "%g °C harms it", to.Value)
+		}
+	}
+}

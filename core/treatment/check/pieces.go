@@ -3,7 +3,6 @@ package check
 import (
 	"math"
 	"slices"
-	"strings"
 
 	"tendermend/core/cause"
 	"tendermend/core/facts"
@@ -96,40 +95,6 @@ var lawsOfPieces = []law{
 	}},
 }
 
-// trayDays is for how long a cut lies on a tray; without a number as long as it needs.
-func (r *replay) trayDays(e *event) float64 {
-	for _, x := range r.of(false, t.Callus) {
-		if x.day >= e.day && x.day <= e.day+1 {
-			return x.p.Days.Or(math.MaxInt)
-		}
-	}
-	return 0
-}
-
-// trayNeed is how long it must lie, in days: a rescued top by the width of its wound, at
-// least its kind's (growers' books).
-func (c *patient) trayNeed(e *event) float64 {
-	kinds := 0.0
-	if d := c.kind.CutDryDays; d != nil {
-		kinds = float64(d[0])
-	}
-	if e.op != t.Behead || !c.rot && !c.has(cause.ColdInjury, cause.Girdled) {
-		return kinds
-	}
-	wound := 21.0
-	switch foot := c.foot(); {
-	case c.is(t.SucculentRosette):
-		wound = 3
-	case c.is(t.TrailingSucculent):
-		wound = 2
-	case foot <= 2:
-		wound = 7
-	case foot <= 5:
-		wound = 10
-	}
-	return max(kinds, wound)
-}
-
 func (c *patient) tipsThere() float64 {
 	usual := 1.0
 	if c.is(t.SoftTrailer, t.Ivy, t.AroidVine) {
@@ -147,51 +112,6 @@ func (c *patient) tipsThere() float64 {
 // isPiece says whether a step is for pieces, or for a part of a division.
 func isPiece(e *event) bool {
 	return e.p.For == t.ForPieces || e.p.For == t.ForPart || e.s.Organ == t.OnPieces
-}
-
-// foot is how thick a top is where it was cut, cm.
-func (c *patient) foot() float64 {
-	if c.is(t.CaneFoliage, t.UprightSucculent, t.Cactus) {
-		return c.Facts.FootCM.Or(4)
-	}
-	return c.Facts.FootCM.Or(1)
-}
-
-// tops are the cuts that leave a top without roots.
-func (r *replay) tops(c *patient) []*event {
-	if !c.is(t.CaneFoliage) {
-		return r.of(false, t.Behead)
-	}
-	return slices.DeleteFunc(r.of(false, t.Behead, t.CutRot), func(e *event) bool {
-		return e.op == t.CutRot && e.s.Organ != t.OnStem
-	})
-}
-
-// topLaw: a top has a small pot, sips before its gate, and no feed.
-func topLaw(r *replay, c *patient, no found) {
-	if !c.has(cause.BaseRot) {
-		return
-	}
-	heads := slices.DeleteFunc(r.tops(c), func(e *event) bool { return e.p.Keeps == "stump" })
-	if len(heads) == 0 || c.has(cause.SpentRosette) {
-		return
-	}
-	from := heads[0].day
-	for _, e := range r.of(false, t.ReadyPot) {
-		if w := max(e.p.PotWidthCM.Or(0), e.p.PotWidthTo.Or(0)); w > max(7, c.foot()+6)+0.05 {
-			no(e, "%g cm for a top whose foot is %g cm", w, c.foot())
-		}
-	}
-	for _, e := range r.of(false, t.FirstWater, t.FeedIt) {
-		wet := e.p.How == "through" || e.p.ML.Or(0) > 30
-		switch {
-		case e.gated || e.day < from:
-		case e.op == t.FeedIt:
-			no(e, "it has no roots to feed")
-		case wet && !isPiece(e):
-			no(e, "it has no roots to drink with")
-		}
-	}
 }
 
 var homes = []t.OperatorID{t.NodeBox, t.Layer, t.Refill, t.PotPieces}
@@ -254,71 +174,6 @@ func onlyPointLaw(r *replay, c *patient, no found) {
 			no(e, "its tips do not root")
 		}
 	}
-}
-
-func (c *patient) grownBy(ways ...string) bool {
-	return slices.ContainsFunc(ways, func(w string) bool { return slices.Contains(c.kind.Propagation, w) })
-}
-
-// rowWays are the ways of a habit, beside those that its kind names (growers' books).
-var rowWays = map[t.HabitID]string{
-	t.Monopodial: "keiki offset stem-section", t.Sympodial: "division keiki offset",
-	t.WinterDeciduous: "division keiki offset", t.JewelOrchid: "tip-cutting node-cutting division",
-	t.AroidVine: "node-cutting layering tip-cutting", t.Ivy: "tip-cutting", t.SoftTrailer: "tip-cutting",
-	t.Begonia: "tip-cutting node-cutting leaf-cutting rhizome", t.Woody: "tip-cutting layering",
-	t.WaxVine: "node-cutting layering", t.AroidClump: "division offset tip-cutting stem-section",
-	t.Rhizomatous: "division", t.HerbClump: "division offset tip-cutting", t.GiantHerb: "division offset",
-	t.Fern: "division rhizome offset", t.Cycad: "offset", t.Bromeliad: "offset", t.AirPlant: "offset division",
-	t.SucculentRosette: "offset tip-cutting", t.Cactus: "offset stem-section", t.ForestCactus: "stem-section",
-	t.UprightSucculent:  "stem-section tip-cutting leaf-cutting offset layering",
-	t.TrailingSucculent: "stem-section tip-cutting leaf-cutting offset layering",
-	t.Gesneriad:         "leaf-cutting division offset", t.BulbPlant: "offset division",
-	t.Carnivore: "division leaf-cutting", t.CaneFoliage: "tip-cutting stem-section",
-}
-
-var stepWays = map[t.OperatorID]string{
-	t.TipCut: "tip-cutting stem-section", t.NodeBox: "node-cutting", t.LeafCut: "leaf-cutting", t.Layer: "layering",
-	t.PartIt: "division rhizome", t.TakeOffset: "offset keiki",
-}
-
-// wayLaw: a kind is multiplied as its row or its habit says, and not asleep.
-func wayLaw(r *replay, c *patient, no found) {
-	if !c.known || c.Facts.Piece.Value || c.has(cause.Detached) || len(c.kind.Propagation) == 0 {
-		return
-	}
-	for _, e := range r.of(false, t.TipCut, t.NodeBox, t.LeafCut, t.Layer, t.PartIt, t.TakeOffset) {
-		if e.op == t.PartIt && c.anyOf(t.Rots()) {
-			continue
-		}
-		if !c.multipliedBy(stepWays[e.op]) {
-			no(e, "its kind is not multiplied so")
-		}
-		if c.cutAsleep(e) {
-			no(e, "it sleeps")
-		}
-	}
-}
-
-// cutAsleep says whether a kind that sleeps is cut while it does, and its rest is not over.
-func (c *patient) cutAsleep(e *event) bool {
-	asleep := e.pre.phase == "resting" && !e.gated && !(e.op == t.PartIt && c.restEnds(e.day))
-	return asleep && (c.dry || c.is(t.WinterDeciduous, t.BulbPlant)) && !c.is(t.AirPlant)
-}
-
-// multipliedBy says whether one of some ways is its kind's, or its habit's and not forbidden.
-func (c *patient) multipliedBy(ways string) bool {
-	row := strings.Fields(rowWays[c.habitID])
-	return slices.ContainsFunc(strings.Fields(ways), func(w string) bool {
-		return slices.Contains(c.kind.Propagation, w) ||
-			slices.Contains(row, w) && !slices.Contains(c.kind.Never, nameOf(w))
-	})
-}
-
-func nameOf(way string) string {
-	return map[string]string{
-		"tip-cutting": "top", "node-cutting": "node", "leaf-cutting": "leaf", "division": "division",
-		"rhizome": "division", "stem-section": "section",
-	}[way]
 }
 
 // bulbLaw: the cut base of a bulb or tuber heals for a week before it is set, and a week

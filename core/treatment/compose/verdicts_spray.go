@@ -1,0 +1,67 @@
+package compose
+
+import (
+	"slices"
+
+	"tendermend/core/cause"
+	"tendermend/core/facts"
+	"tendermend/core/gate"
+	"tendermend/core/plant"
+	"tendermend/core/treatment"
+)
+
+func (h *here) spraying() verdict {
+	c, s := h.c, h.step
+	if s.Op == treatment.Soap && s.Params.Where == "roots" {
+		return dropIf(c.trait(plant.SoapTender, plant.PowderBloom), "its kind does not bear soap")
+	}
+	switch {
+	case s.Op == treatment.Soap && c.trait(plant.SoapTender, plant.PowderBloom):
+		return verdict{do: drop, why: "its leaves do not bear soap"}
+	case s.Op == treatment.Oil && c.trait(plant.OilTender, plant.PowderBloom, plant.Fuzzy):
+		return verdict{do: drop, why: "its leaves do not bear oil"}
+	case !h.onLeaves():
+		return verdict{}
+	}
+	return h.filmed()
+}
+
+// onLeaves says whether a product is meant for the leaves.
+func (h *here) onLeaves() bool {
+	return h.step.Op != treatment.LabelDrug ||
+		(h.c.any(treatment.LeafDiseases()) || len(h.c.pests) > 0) &&
+			!slices.Contains(below, h.step.Organ) && h.step.Organ != treatment.Crown
+}
+
+// filmed says when leaves bear a product on them.
+func (h *here) filmed() verdict {
+	c := h.c
+	switch {
+	case c.airC > 30:
+		return verdict{do: drop, why: "over 30 °C every product burns"}
+	case h.thirsty:
+		return verdict{do: drop, why: "a thirsty plant burns under it"}
+	case h.sun:
+		return verdict{do: before, step: do(treatment.ShadeIt, share(0.4))}
+	case h.soaked != never && h.day-h.soaked < drinkDays:
+		return verdict{do: delay, day: h.soaked + drinkDays, why: "it has only just drunk"}
+	case !h.gate && h.day < drinkDays &&
+		c.has(cause.SunScorch, cause.LampBurn, cause.SprayInjury, cause.HeatStress, cause.ColdInjury):
+		return verdict{do: delay, day: drinkDays, why: "burnt or chilled leaves bear no product yet"}
+	}
+	return verdict{}
+}
+
+func (h *here) systemic() verdict {
+	c := h.c
+	dry := h.moist == facts.Dry || h.moist == facts.Bone || h.moist == facts.Due
+	switch {
+	case c.meetsBees():
+		return verdict{do: drop, why: beesOrFood}
+	case h.rooted != never && h.watered < h.rooted:
+		return verdict{do: wait, gate: gate.Gate{gate.IsMoist()}}
+	case dry && !h.gate && !has(h.gone, medium...):
+		return verdict{do: before, step: do(treatment.ByRule)}
+	}
+	return verdict{}
+}

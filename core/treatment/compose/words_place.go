@@ -1,0 +1,86 @@
+package compose
+
+import (
+	"fmt"
+	"strings"
+
+	"tendermend/core/cause"
+	"tendermend/core/plant"
+	"tendermend/core/treatment"
+)
+
+func sayDrain(w saying) string {
+	if w.habitID == treatment.Bromeliad {
+		return "Tip it, empty its cup, and take up the rest with paper."
+	}
+	return "Tip it, empty its crown, and take up the rest with paper."
+}
+
+func sayCrownDry(w saying) string {
+	switch {
+	case w.Params.How == "upside down", w.habitID == treatment.AirPlant:
+		return "Shake it and dry it upside down in moving air, within four hours."
+	case w.keepDry[treatment.Joints] && !w.keepDry[treatment.Crown]:
+		return "Dry joints and sheaths with moving air within the hour, before evening."
+	}
+	if !w.keepDry[treatment.Crown] && !w.is(treatment.Monopodial, treatment.Bromeliad) {
+		return "Let leaves and joints dry in moving air within the hour, before evening."
+	}
+	return "Dry the crown with moving air within the hour, before evening."
+}
+
+func sayCover(w saying) string {
+	if w.Params.Cover == plant.CoverClosed {
+		return "Put a clear bag or box over it that touches no leaf, out of the sun, and air it for ten minutes every " +
+			"day, until " +
+			untilWords(w.Until) + "."
+	}
+	return "Put a clear cover over it with holes, or with its top open, out of the sun, until " + untilWords(w.Until) + "."
+}
+
+func sayShade(w saying) string {
+	said := "Keep it in bright shade, about " + shareWords(w.Params.Share.Or(0.4)) + " of its best light, without " +
+		"direct sun"
+	if w.ofPieces() {
+		said = strings.Replace(said, "Keep it", "Keep the pieces", 1)
+	}
+	return said + extra(w.Params.What) + "."
+}
+
+func sayBrighten(w saying) string {
+	if w.Params.What == "sun" {
+		return "Let the sun reach it before ten in the morning for half an hour, and half an hour longer every three days, " +
+			"until eleven; at a new mark go one step back."
+	}
+	return "Give it a quarter more light " + everyWords(max(w.Every, 3)) + ", until it stands in its best light; " +
+		"at a new mark go " +
+		"one step back."
+}
+
+func sayTemper(w saying) string {
+	switch {
+	case w.has(cause.HeatStress):
+		return "Cool it: shade, moving air, the pot out of the sun; water only if it is dry."
+	case w.Params.ToC.Known:
+		return fmt.Sprintf("Keep it at about %g °C, and get there by steps of half a day.", w.Params.ToC.Value)
+	}
+	return "Bring its warmth right by steps of half a day."
+}
+
+func sayAir(w saying) string {
+	if w.has(cause.Ethylene) {
+		return "Take fruit, smoke and fresh paint away, and air the room."
+	}
+	return "Give it moving air: space between the plants, a gentle fan, dry by evening."
+}
+
+func saySupplement(w saying) string {
+	if strings.Contains(w.Params.What, "tonic") {
+		return "Give a weak seaweed tonic; it is no food."
+	}
+	dose := ", by its label"
+	if g := w.Params.GPerL; g.Known {
+		dose = fmt.Sprintf(", %g g in a litre", g.Value)
+	}
+	return "Give " + orWord(w.Params.What, "what it lacks") + dose + ", onto moist medium."
+}

@@ -1,0 +1,170 @@
+package compose
+
+import (
+	"fmt"
+	"strings"
+
+	"tendermend/core/plant"
+	"tendermend/core/treatment"
+	"tendermend/core/working"
+)
+
+// noFluoride is for kinds whose tips burn on fluoride, stoodWater for those that chlorine hurts.
+const (
+	noFluoride treatment.Water = "low-mineral, without fluoride"
+	stoodWater treatment.Water = "water that stood for a day, or was filtered"
+)
+
+func waterKind(w saying) string {
+	switch w.Params.Water {
+	case "":
+		return "water"
+	case treatment.LowMineral:
+		return "low-mineral water"
+	case noFluoride:
+		return "low-mineral water without fluoride"
+	}
+	return string(w.Params.Water)
+}
+
+func sayFirstWater(w saying) string {
+	p, kind := w.Params, waterKind(w)
+	switch {
+	case p.How == "reservoir":
+		return fmt.Sprintf("Fill the reservoir for the first time, to %g cm.", p.LevelCM.Or(2))
+	case p.How == "quarter":
+		return "Give the first water: a quarter of what it will want in growth, round the rim."
+	case w.ofPieces():
+		return fmt.Sprintf("Give the pieces about %g ml of %s, away from their stems.", p.ML.Or(20), kind)
+	case p.From == "below" && p.ML.Known:
+		return fmt.Sprintf("Give it its first water from below: %g ml of %s in the saucer.", p.ML.Value, kind)
+	case p.ML.Known:
+		return fmt.Sprintf("Give it its first water: %g ml of %s round the rim, away from the stem.", p.ML.Value, kind)
+	case p.N.Or(1) > 1:
+		return "Water each pot through for the first time, and let it drain."
+	case p.How == "light":
+		return "Give it a little water round the rim, away from the stem."
+	}
+	if kind == "water" {
+		return "Water it through for the first time, and let it drain."
+	}
+	return "Water it through for the first time with " + kind + ", and let it drain."
+}
+
+func hoursWords(h float64) string {
+	if h == 0.5 {
+		return "half an hour"
+	}
+	return working.Measured(h, "hour")
+}
+
+func saySoak(w saying) string {
+	p := w.Params
+	switch {
+	case w.habitID == treatment.AirPlant:
+		return "Lay it under rain water or other soft water for " + hoursWords(p.Hours.Or(0.5)) + "."
+	case p.How == "dip", w.untied:
+		return "Dip the whole root mass under soft water for 20 to 30 minutes, in the morning."
+	case w.habitID == treatment.Carnivore:
+		return "Stand it in 1 to 2 cm of low-mineral water."
+	case p.WetDrops.Known:
+		return fmt.Sprintf("Stand it in water to a third of the pot, with %g drops of mild soap in a litre, until "+
+			"bubbles stop, "+
+			"and let it drain.", p.WetDrops.Value)
+	}
+	return "Stand it in water to a third of the pot for half an hour, and let it drain."
+}
+
+func sayBottom(w saying) string {
+	if n := w.Params.N; n.Known {
+		return fmt.Sprintf("Water it from below the next %s, from a dish that is emptied after half an hour.",
+			working.Measured(n.Value, "time"))
+	}
+	return "Water it from below, from a dish that is emptied after half an hour."
+}
+
+func sayFlush(w saying) string {
+	amount := "three times its pot's volume"
+	if ml := w.Params.ML; ml.Known {
+		amount = fmt.Sprintf("%.1f litres", ml.Value/1000)
+	}
+	return "Pour " + amount + " of " + waterKind(w) + " slowly through the medium, and let all of it run away."
+}
+
+// whereOfRule says where and when water by the rule goes.
+var whereOfRule = map[string]string{
+	"medium only, morning":  ", in the morning, onto the medium only",
+	"morning":               ", in the morning",
+	"with water of its own": ", with water of its own",
+}
+
+// restWords are the sentences of a plant that rests, stands in a tray or sips.
+func restWords(p treatment.Params) string {
+	switch {
+	case p.How == "at rest":
+		return "While it rests, water it lightly " + byDryness(p.What) + "."
+	case p.How == "taper":
+		return "Water it less and less: wait twice as long, three times, and then give " + p.What + "."
+	case p.What == "moist before the product":
+		return "Water it first, so that the medium is moist."
+	case strings.HasPrefix(p.What, "tray"):
+		return "Let its tray stand with 1 to 2 cm of low-mineral water, no deeper."
+	case strings.HasPrefix(p.What, "sips"):
+		return "Give a sip of 20 ml round the rim."
+	case p.What == "when the moss is crisp on top":
+		return "Water it when the moss is crisp on top, evenly all round."
+	case p.What == "a little: it rests":
+		return "Give a little water; it rests."
+	}
+	return ""
+}
+
+func sayByRule(w saying) string {
+	p := w.Params
+	where := whereOfRule[p.What]
+	if p.Water != "" {
+		where += ", with " + waterKind(w)
+	}
+	if said := restWords(p); said != "" {
+		return said
+	}
+	rule := w.ruleWords()
+	switch {
+	case w.airRooted && w.untied:
+		return "Wet its roots in the morning, as its kind lives" + where + "."
+	case p.How == "half":
+		return "Water it with half of the usual amount " + byDryness(rule) + where + "."
+	case p.How == "light":
+		return "Water it lightly " + byDryness(rule) + where + "."
+	case p.How == "sparingly":
+		return "Water it sparingly " + byDryness(rule) + where + "."
+	}
+	if w.Every > 0 {
+		return "Feel for water with a stick to the bottom, and water it only " + byDryness(rule) + where + "."
+	}
+	if said := ruleSentences[w.kind.WaterRule]; said != "" {
+		return said + where + "."
+	}
+	return "Water it " + byDryness(rule) + where + ". Look first, with a stick to the bottom."
+}
+
+// byDryness turns a rule into the end of a sentence.
+func byDryness(rule string) string {
+	switch {
+	case strings.HasPrefix(rule, "when "):
+		return rule
+	case rule == plant.Even.Words():
+		return "before its surface has dried"
+	}
+	return "as its kind likes it"
+}
+
+// ruleSentences say the rules that are no dryness to wait for; where and which water follow.
+var ruleSentences = map[plant.WaterRule]string{
+	plant.Even:      "Keep its medium evenly moist, and never let it dry",
+	plant.AirRoots:  "Wet its roots every morning, twice on dry, hot days",
+	plant.DryRest:   "Give no water before its new roots are long enough; then water it",
+	plant.CupWater:  "Keep a little fresh water in its cup, and the medium only just moist",
+	plant.Reservoir: "Keep a shallow reservoir, and refill it a day after it is empty",
+	plant.WetTray:   "Keep its tray filled to 1 to 2 cm",
+}
