@@ -207,12 +207,9 @@ func (srv *server) situation(
 	if state, err = record.ForPlan(planned, state, in.Body.Case); err != nil {
 		return treatment.Situation{}, sheet.Answers{}, err
 	}
-	home, told, err := srv.store.Household(ctx, a.Collection.ID)
+	home, err := srv.store.LivesThere(ctx, a.Collection.ID)
 	if err != nil {
 		return treatment.Situation{}, sheet.Answers{}, err
-	}
-	if !told {
-		home = facts.CarefulHousehold()
 	}
 	today := a.Collection.Today(srv.Clock())
 	sit := state.Situation(in.Body.Answers, in.Body.Keeps, today,

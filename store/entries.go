@@ -13,7 +13,6 @@ import (
 	"github.com/jmoiron/sqlx"
 
 	"tendermend/core/day"
-	"tendermend/core/facts"
 	"tendermend/core/plant"
 	"tendermend/record"
 )
@@ -196,12 +195,9 @@ func (s *Store) AppendAll(
 
 // around is what a collection adds to the trade.
 func around(ctx context.Context, tx *sqlx.Tx, c Collection, kinds plant.Kinds) (record.Context, error) {
-	home, told, err := loadSetting[facts.Household](ctx, tx, c.ID, householdKey)
+	home, err := livesThere(ctx, tx, c.ID)
 	if err != nil {
 		return record.Context{}, err
-	}
-	if !told {
-		home = facts.CarefulHousehold()
 	}
 	judged, err := knowledge(ctx, tx, c.ID)
 	return record.Context{South: c.South, Kinds: kinds, Household: home, Knowledge: judged}, err

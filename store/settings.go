@@ -22,6 +22,19 @@ func (s *Store) Household(ctx context.Context, collection uuid.UUID) (h facts.Ho
 	return loadSetting[facts.Household](ctx, s.q(), collection, householdKey)
 }
 
+// LivesThere gives who is taken to live there: what was said, else what is careful.
+func (s *Store) LivesThere(ctx context.Context, collection uuid.UUID) (facts.Household, error) {
+	return livesThere(ctx, s.q(), collection)
+}
+
+func livesThere(ctx context.Context, q sqlx.QueryerContext, collection uuid.UUID) (facts.Household, error) {
+	home, told, err := loadSetting[facts.Household](ctx, q, collection, householdKey)
+	if !told {
+		home = facts.CarefulHousehold()
+	}
+	return home, err
+}
+
 // Choices gives the sides that a person usually takes where the trade disagrees.
 func (s *Store) Choices(ctx context.Context, a Account) (map[string]string, error) {
 	choices, _, err := loadSetting[map[string]string](ctx, s.q(), a.Collection.ID, choicesKey(a.User.ID))

@@ -13,6 +13,7 @@ import (
 	"tendermend/core/facts"
 	"tendermend/core/plant"
 	"tendermend/core/treatment"
+	"tendermend/core/treatment/check"
 	"tendermend/core/treatment/compose"
 )
 
@@ -183,4 +184,54 @@ func TestAPotWithoutHolesIsReplaced(t *testing.T) {
 	assert.True(t, ever && !now, "it waits for its season")
 	now, _ = replaced(facts.Facts{PotHoles: facts.Said(false), Limp: facts.Said(true), Moist: facts.Said(facts.Wet)})
 	assert.True(t, now, "it drowns")
+}
+
+// No plant is thrown away for a trouble that its kind is not known to have: the plan says so,
+// and looks again.
+func TestNoPlantIsThrownAwayForWhatItsKindCannotHave(t *testing.T) {
+	met := 0
+	for _, k := range plant.Profiles() {
+		for _, c := range cause.All() {
+			s := treatment.Situation{Kind: k.ID, Causes: []cause.ID{c.ID}, On: day.Of(2026, 5, 10)}
+			if c.Fits(k.Habit) {
+				continue
+			}
+			p, err := compose.Plan(s)
+			require.NoError(t, err)
+			for _, sit := range p.Sittings {
+				for _, x := range sit.Steps {
+					assert.NotEqual(t, treatment.Discard, x.Op, "%s with %s", k.ID, c.ID)
+				}
+			}
+			if c.ID != cause.RootNematode {
+				continue
+			}
+			met++
+			assert.True(t, slices.ContainsFunc(p.LeftOut, func(l treatment.LeftOut) bool {
+				return l.Op == string(treatment.Discard) && strings.Contains(l.Why, "look again")
+			}), "%s: nothing says why", k.ID)
+			broken, err := check.Plan(s, p)
+			require.NoError(t, err)
+			assert.Empty(t, broken, "%s with %s", k.ID, c.ID)
+		}
+	}
+	assert.Greater(t, met, 50)
+}
+
+// Night grazers are picked when they graze.
+func TestSlugsArePickedInTheEvening(t *testing.T) {
+	for _, id := range []cause.ID{cause.SlugSnail, cause.Chewer, cause.RootGrub} {
+		p, err := compose.Plan(treatment.Situation{
+			Kind: "stephanotis-floribunda", Causes: []cause.ID{id}, On: day.Of(2026, 2, 15),
+		})
+		require.NoError(t, err)
+		picked := false
+		for _, sit := range p.Sittings {
+			if slices.ContainsFunc(sit.Steps, func(x treatment.Step) bool { return x.Op == treatment.HandPick }) {
+				assert.Equal(t, treatment.Evening, sit.Slot, string(id))
+				picked = true
+			}
+		}
+		assert.True(t, picked, string(id))
+	}
 }

@@ -283,7 +283,7 @@ var rules = []Rule{
 	{NeverCountedAsLoss, "count as a loss what lives on in its parts", "it counts wrong"},
 	{NeverDiscardCurable, "throw away what is harmless or can be cured", "waste"},
 	{NeverCautionLeftOut, "leave out a caution whose danger is in the step", "safety"},
-	// third edition
+	// people, pieces, what waits, pots and courses
 	{NeverAidLater, "tidy a bitten plant before whoever bit it is helped", "people and pets come before pictures"},
 	{NeverPoisonUntold, "leave out, in a house with pets or children, that a plant is poisonous",
 		"what nobody cuts is eaten all the same"},
@@ -316,7 +316,7 @@ var rules = []Rule{
 	{NeverFlushFresh, "flush a mix that is fresh", "roots have just been hurt"},
 	{NeverPotInGlass, "pot or flush a plant that lives in water", "it grows in water"},
 	{NeverTieLeft, "lift, stake or cover a girdled plant before its tie is cut", "it is strangled first"},
-	{NeverLaidOutWrong, "lay out what is not used, or water deeper than a quarter of its pot", "it misleads, or drowns"},
+	{NeverLaidOutWrong, "lay out what is not used, or water deeper than a quarter of its pot", "nobody knows what for, or its roots drown"},
 	{NeverDiscardRefused, "keep what the carer chose to discard", "the carer decides"},
 	{NeverFirstWaterWrong, "give a first water that dries on the rim", "it reaches no root"},
 	{NeverStakeHabit, "stake a habit that holds itself", "the stake wounds it"},
@@ -330,7 +330,7 @@ var rules = []Rule{
 	{NeverBurnTwice, "raise light within two weeks of a burn, or give sun to kinds that take none", "it burns again"},
 	{NeverNoWash, "begin against mites, aphids, thrips or whitefly without a wash today", "the cheapest comes first"},
 	{NeverFalseReason, "leave a systemic product out because of a repotting", "it is not true"},
-	{NeverCauseUntouched, "leave what was accepted untouched, or what was begun half done", "it goes on"},
+	{NeverCauseUntouched, "do nothing for what was accepted, or leave half done what was begun", "it goes on"},
 }
 
 // Rules lists all rules.

@@ -20,6 +20,11 @@ func mayFeed(g gate.Gate) bool {
 	})
 }
 
+// afterTheLight says whether a step waits for the best light: the steps towards it are over.
+func afterTheLight(e *event) bool {
+	return e.gate.Wants(func(x gate.Condition) bool { return x.Is == gate.Seen && x.Sight == gate.BestLight })
+}
+
 var lawsOfAir = []law{
 	{t.NeverClosedCover, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, t.CoverIt) {
@@ -56,16 +61,16 @@ var lawsOfAir = []law{
 		}
 	}},
 	{t.NeverLightTooFast, func(r *replay, c *patient, no found) {
-		last := notYet
+		last := map[bool]int{false: notYet, true: notYet} // towards its best light, and beyond it
 		for _, e := range r.of(true, t.Brighten) {
-			more := e.p.Share.Or(0)
+			more, beyond := e.p.Share.Or(0), afterTheLight(e)
 			switch {
-			case more > 0.2501, e.s.Every > 0 && e.s.Every < 3, last != notYet && e.day-last < 3 && !e.gated:
+			case more > 0.2501, e.s.Every > 0 && e.s.Every < 3, last[beyond] != notYet && e.day-last[beyond] < 3:
 				no(e, "more than a quarter in three days")
 			case e.p.Sun && e.pre.shaded != notYet && e.day-e.pre.shaded <= 1:
 				no(e, "from shade into sun within a day")
 			}
-			last = e.day
+			last[beyond] = e.day
 		}
 	}},
 	{t.NeverLightOnWeak, func(r *replay, c *patient, no found) {

@@ -373,10 +373,6 @@ func (c *patient) longEnough(r *replay, id cause.ID, reached []*event, no found)
 	if !timed || id == cause.BroadMite && r.has(t.HotDip) {
 		return
 	}
-	today := slices.ContainsFunc(reached, func(e *event) bool { return !e.gated })
-	if !today && said(c, string(t.Soap)) { // nothing may be sprayed on it yet
-		return
-	}
 	first, last := reached[0].day, 0
 	for _, e := range reached {
 		day := e.day

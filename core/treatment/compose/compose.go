@@ -119,6 +119,10 @@ func (c *composer) collect() {
 	for _, i := range wishes[wish] {
 		i(c.agenda, "")
 	}
+	for _, id := range c.doubted {
+		c.leave(string(treatment.Discard), "its kind is not known to have "+label(id)+": look again before it is thrown away")
+		c.draft.at(7, rankLook, do(treatment.Look))
+	}
 	c.rootPests()
 	c.settle()
 }

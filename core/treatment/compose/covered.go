@@ -98,9 +98,6 @@ func usesLasting(list []*sit, p cause.ID) bool {
 	})
 }
 
-// weekOfGrace is by how many days a further treatment may come later than its interval.
-const weekOfGrace = 8
-
 // sprayedAgain adds one more treatment like the last, an interval later; false
 // where the last one was no spray.
 func (c *composer) sprayedAgain(list []*sit, final *sit, p cause.ID, k clock) ([]*sit, bool) {
@@ -116,25 +113,22 @@ func (c *composer) sprayedAgain(list []*sit, final *sit, p cause.ID, k clock) ([
 			return list, false // it was taken out there already
 		}
 	}
-	used := usedOn(list, product.Op)
-	for late := range weekOfGrace { // another use of the product may stand too near
-		if !c.mayUse(product.Op, used, final.day+wait, []cause.ID{p}) && late < weekOfGrace-1 {
-			wait++
-		}
+	day, used := final.day+wait, usedOn(list, product.Op)
+	may := func() bool { return c.mayUse(product.Op, used, day, []cause.ID{p}) }
+	wash := c.washing(shielded([]cause.ID{p}))
+	if !may() && slices.ContainsFunc(wash, func(x step) bool { return reaching(x, p) }) {
+		return c.onDay(list, treatment.SpraySit, day, wash), true
 	}
-	again := c.sprayOnce([]cause.ID{p}, product.Op, product.Params.Class, false)
-	if !c.mayUse(product.Op, used, final.day+wait, []cause.ID{p}) {
-		again = c.washing(shielded([]cause.ID{p}))
-		reaches := slices.ContainsFunc(again, func(x step) bool { return reaching(x, p) })
-		if !reaches {
-			return list, false
-		}
-		return c.onDay(list, treatment.SpraySit, final.day+wait, again), true
+	for last := day + soapRest; !may() && day < last; { // the product rests, and goes on
+		day++
 	}
-	list = c.onDay(list, treatment.SpraySit, final.day+wait, again)
+	if !may() {
+		return list, false
+	}
+	list = c.onDay(list, treatment.SpraySit, day, c.sprayOnce([]cause.ID{p}, product.Op, product.Params.Class, false))
 	if product.Op == treatment.Oil {
 		off := append(c.offOil(true), c.washing(false)...)
-		list = c.onDay(list, treatment.SpraySit, final.day+wait+oilOffDays, off)
+		list = c.onDay(list, treatment.SpraySit, day+oilOffDays, off)
 	}
 	return list, true
 }
@@ -162,11 +156,18 @@ func (c *composer) dabbedInstead(list []*sit, first int, p cause.ID, k clock) ([
 	return list, true
 }
 
-// without takes out what treats a pest, where it would be begun in vain.
+// without takes out what treats a pest, where it would be begun in vain, and the rinse of
+// what is taken out.
 func without(list []*sit, p cause.ID) []*sit {
+	vain := func(x step) bool { return reaching(x, p) && x.Op != treatment.WashDown && x.Op != treatment.Scrape }
+	oiled := false
 	for _, s := range list {
-		s.steps = slices.DeleteFunc(slices.Clone(s.steps), func(x step) bool {
-			return reaching(x, p) && x.Op != treatment.WashDown && x.Op != treatment.Scrape
+		for i := slices.IndexFunc(s.steps, vain); i >= 0; i = slices.IndexFunc(s.steps, vain) {
+			s.steps = withoutUse(s.steps, i)
+		}
+		oiled = oiled || has(s.steps, treatment.Oil)
+		s.steps = slices.DeleteFunc(s.steps, func(x step) bool {
+			return !oiled && x.Op == treatment.RinseOff && x.Params.What != "" // what is left of the oil
 		})
 	}
 	return list

@@ -21,7 +21,6 @@ func (c *composer) finish() {
 	list = fedLast(c.settled(c.spaced(list)))
 	c.bridgeMoved(list)
 	c.keptDry(list)
-	c.unrinsed(list)
 	c.drySaid(list)
 	list = c.wateredOn(list)
 	c.rootsMissed(list)

@@ -54,38 +54,6 @@ func (g *ground) after(x step) {
 	}
 }
 
-// unrinsed takes out the rinse of a soap or an oil that was left out, and says what that
-// means for its pests.
-func (c *composer) unrinsed(list []*sit) {
-	if c.has(cause.SprayInjury) { // that rinse is for what was sprayed before
-		return
-	}
-	films := 0
-	for _, s := range list {
-		var kept []step
-		for _, x := range s.steps {
-			switch {
-			case among(x.Op, treatment.Soap, treatment.Oil):
-				films++
-			case x.Op == treatment.RinseOff && films == 0:
-				c.leave(string(treatment.Soap), "it bears no spray while it is limp: when it stands firm, plan it again")
-				continue
-			}
-			kept = append(kept, x)
-		}
-		if len(kept) < len(s.steps) && !has(kept, wetters...) {
-			kept = slices.DeleteFunc(kept, func(x step) bool { return among(x.Op, treatment.CrownDry, treatment.CrownDrain) })
-		}
-		s.steps = kept
-	}
-}
-
-// wetters are what wets leaves and crown.
-var wetters = ops(
-	treatment.WashDown, treatment.Soap, treatment.Oil, treatment.LabelDrug, treatment.Mist, treatment.Soak,
-	treatment.HotDip, treatment.Alcohol,
-)
-
 // drySaid gives a plant that waits for its own roots its line for water, where other
 // causes took it out.
 func (c *composer) drySaid(list []*sit) {

@@ -74,6 +74,7 @@ type agenda struct {
 	rest    bool // the orchid rests first
 	change  bool // a set-up is changed
 	discard cause.ID
+	doubted []cause.ID // would have it thrown away, and its kind is not known to have them
 	plain   []plain
 }
 
@@ -267,4 +268,12 @@ func stripIt(a *agenda, _ cause.ID)  { a.strip = true }
 func restIt(a *agenda, _ cause.ID)   { a.rest = true }
 func neckCut(a *agenda, _ cause.ID)  { a.neck = true }
 func changeIt(a *agenda, _ cause.ID) { a.change = true }
-func binIt(a *agenda, c cause.ID)    { a.discard = c }
+
+// binIt throws the plant away; not for what its kind is not known to have.
+func binIt(a *agenda, c cause.ID) {
+	if known, _ := cause.ByID(c); known.Fits(string(a.habitID)) {
+		a.discard = c
+		return
+	}
+	a.doubted = append(a.doubted, c)
+}

@@ -117,7 +117,7 @@ func (c *composer) rootGrub() {
 			}
 		}
 	}
-	c.draft.at(1, rankSpray, do(treatment.HandPick, every(2, c.ending(28))))
+	c.draft.in(treatment.Evening, 1, rankSpray, "", do(treatment.HandPick, every(2, c.ending(28))))
 	c.draft.at(14, rankLook, do(treatment.Look, every(14, toDay(84))))
 	c.clear = max(c.clear, 84)
 }
@@ -153,13 +153,13 @@ func (c *composer) gnats() {
 	c.clear = max(c.clear, k.clear)
 }
 
-// picked are slugs, snails and chewers: by torchlight.
+// picked are slugs, snails and chewers: in the evening, by torchlight.
 func (c *composer) picked(p cause.ID) {
 	days := 14
 	if p == cause.SlugSnail {
 		days = 28
 	}
-	c.draft.at(0, rankSpray, do(treatment.HandPick, every(2, c.ending(days))))
+	c.draft.in(treatment.Evening, 0, rankSpray, "", do(treatment.HandPick, every(2, c.ending(days))))
 	c.draft.at(14, rankLook, do(treatment.Look, every(7, toDay(days+28))))
 	c.clear = max(c.clear, 28)
 }

@@ -160,7 +160,7 @@ var sayings = map[treatment.OperatorID]sayer{
 		return fmt.Sprintf("Lay it into water of %g °C for %s, held by a thermometer, then into cool shade.",
 			w.Params.WaterC.Or(43.5), working.Measured(w.Params.Minutes.Or(15), "minute"))
 	},
-	treatment.HandPick:  fixedly("Pick them off by torchlight: pot holes, rims and undersides too."),
+	treatment.HandPick:  fixedly("When it is dark, pick them off by torchlight: pot holes, rims and undersides too."),
 	treatment.Larvicide: fixedly("Give a biological larvicide with the water. Its label sets the dose: type it in."),
 	treatment.DryTop:    fixedly("Let the top quarter dry before the next water, and then water from below."),
 	treatment.BagWaste: fixedly("Bag medium and cuttings where they lie, and knot the bag before you carry it " +
