@@ -37,6 +37,7 @@ import "@mantine/core/styles/Slider.css";
 import "@mantine/core/styles/Stack.css";
 import "@mantine/core/styles/Switch.css";
 import "./styles.css";
+import "./utilities.css";
 import { MantineProvider } from "@mantine/core";
 import { MutationCache, QueryCache, QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { type ReactNode, StrictMode, useLayoutEffect } from "react";

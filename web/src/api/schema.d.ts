@@ -666,7 +666,7 @@ export interface paths {
     };
     /** A picture as JPEG */
     get: operations["get-picture"];
-    /** Send a picture (JPEG, PNG or WebP); it is kept upright, resized and without private data. Record it with an entry */
+    /** Send a picture (JPEG, PNG or WebP); it is kept upright, small, without private data. Record it with an entry */
     put: operations["add-picture"];
     post?: never;
     delete?: never;

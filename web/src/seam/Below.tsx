@@ -25,7 +25,7 @@ export function Held({
       </Link>
       <span className="small">
         {shortDay(picture.on)}.{" "}
-        <Link to={`/plants/${plant}/pictures?show=${picture.picture}`} style={{ color: "inherit" }}>
+        <Link className="colour-inherit" to={`/plants/${plant}/pictures?show=${picture.picture}`}>
           Compare and measure
         </Link>{" "}
         <button type="button" className="linkbutton" onClick={close}>

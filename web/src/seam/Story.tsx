@@ -85,7 +85,7 @@ export function Story(props: StoryProps) {
         role="group"
         aria-label={`${props.label}. Arrow keys move along it, plus and minus zoom, 0 shows all of it.`}
       >
-        <svg role="presentation" width={w} height={height} style={{ display: "block" }} data-testid="story">
+        <svg className="block" role="presentation" width={w} height={height} data-testid="story">
           <defs>
             <clipPath id={`in-${props.plant}`}>
               <rect x={left - 12} y={0} width={w - left + 12} height={height} />
@@ -192,7 +192,7 @@ function useWheel(seamView: ReturnType<typeof useSeamView>) {
 function MoreGrowths({ plant, n }: { plant: string; n: number }) {
   if (n <= 0) return null;
   return (
-    <p className="soft small" style={{ margin: "2px 0" }}>
+    <p className="soft small my-2">
       {n} more growths are on <Link to={`/plants/${plant}/growths`}>their page</Link>.
     </p>
   );

@@ -13,20 +13,16 @@ export function How({ working, of }: { working: Working; of: string }) {
         </button>
       </Popover.Target>
       <Popover.Dropdown>
-        <dl className="small" style={{ margin: 0 }}>
+        <dl className="small m-0">
           {(working.inputs ?? []).map((i) => (
-            <div key={i.name} style={{ display: "flex", justifyContent: "space-between", gap: 12 }}>
+            <div className="flex apart-x gap-12" key={i.name}>
               <dt className="soft">{i.name}</dt>
-              <dd style={{ margin: 0 }}>
-                {i.unit ? sayQuantity(i.value, i.unit, system) : Number(i.value.toFixed(3))}
-              </dd>
+              <dd className="m-0">{i.unit ? sayQuantity(i.value, i.unit, system) : Number(i.value.toFixed(3))}</dd>
             </div>
           ))}
         </dl>
-        <p className="small" style={{ margin: "8px 0" }}>
-          {working.formula}
-        </p>
-        <p className="small soft" style={{ margin: 0 }}>
+        <p className="small my-8">{working.formula}</p>
+        <p className="small soft m-0">
           After: {working.source}. How sure: {working.sure}.
         </p>
       </Popover.Dropdown>

@@ -6,7 +6,7 @@ export default function Meant({ question }: { question: Question }) {
   return (
     <Modal opened onClose={() => question.answer(false)} title="Record it all the same?">
       {question.said.map((s) => (
-        <p key={s} style={{ marginTop: 0 }}>
+        <p className="mt-0" key={s}>
           {s}
         </p>
       ))}

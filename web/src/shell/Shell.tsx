@@ -23,14 +23,14 @@ export function Shell() {
   if (session.data?.signedIn) return <SignedIn session={session.data} />;
   if (session.isPending) {
     return (
-      <div className="page" style={{ paddingTop: 24 }}>
+      <div className="page pt-24">
         <Waiting />
       </div>
     );
   }
   if (session.isLoadingError && !(session.error instanceof Problem && session.error.status === 401)) {
     return (
-      <div className="page" style={{ paddingTop: 24 }}>
+      <div className="page pt-24">
         <Failed error={session.error} retry={() => session.refetch()} />
       </div>
     );

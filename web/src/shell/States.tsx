@@ -67,7 +67,7 @@ export function Refused({ error }: { error: Error | null }) {
 /** What stands where there is nothing yet, with the way to begin. */
 export function Bare({ title, children }: { title: string; children: ReactNode }) {
   return (
-    <div className="patch" style={{ maxWidth: 620 }}>
+    <div className="patch max-620">
       <h2>{title}</h2>
       {children}
     </div>

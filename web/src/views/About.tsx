@@ -20,12 +20,12 @@ export function About() {
     <>
       <title>About · Tender Mend</title>
       <h1>About Tender Mend</h1>
-      <p style={{ maxWidth: 640 }}>
+      <p className="max-640">
         Chances and times are estimates from tables of common practice; a plant may die in spite of everything done
         right. Product labels, local rules and licensed practice stand above anything it says, and it never proposes a
         dose of a pesticide.
       </p>
-      <p style={{ maxWidth: 640 }}>
+      <p className="max-640">
         What you recorded is yours: it goes out in open formats at any time. Nothing is sent anywhere else, and nothing
         is fetched from elsewhere while it runs.
       </p>

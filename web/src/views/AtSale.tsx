@@ -134,7 +134,7 @@ function Sale({ knowledge }: { knowledge: Knowledge }) {
     <>
       <title>At the sale · Tender Mend</title>
       <h1>At the sale</h1>
-      <p className="soft" style={{ margin: "4px 0 14px" }}>
+      <p className="soft mt-4 mb-14">
         Two minutes before you pay: turn leaves over, look in the joints, rock it, lift it, smell the hole. Nothing is
         recorded unless you buy it.
       </p>
@@ -247,7 +247,7 @@ function Worth({ appraisal: a, knowledge, count, asked, draft, show, ...answerin
       </h2>
       {count > 0 && <Judgement of={a} knowledge={knowledge} today={a.today} />}
       {count > 0 && (
-        <ul style={{ margin: "4px 0 10px", paddingLeft: 18 }}>
+        <ul className="mt-4 mb-10 pl-18">
           {a.reasons.map((r) => (
             <li key={r}>{r}</li>
           ))}

@@ -38,16 +38,16 @@ export function Exchange() {
     <>
       <title>Out and in · Tender Mend</title>
       <h1>Out and in</h1>
-      <p className="soft" style={{ margin: "2px 0 16px" }}>
+      <p className="soft mt-2 mb-16">
         What you recorded is yours, in open formats. One plant goes out from its record.
       </p>
       <div style={{ display: "grid", gridTemplateColumns: "repeat(auto-fit, minmax(300px, 1fr))", gap: 18 }}>
         <section className="patch" aria-label="Take out">
           <h2>Take out</h2>
-          <ul className="rows" style={{ listStyle: "none", padding: 0, margin: "6px 0 0" }}>
+          <ul className="rows no-bullets p-0 mt-6 mb-0">
             {out.map((o) => (
-              <li key={o.href} style={{ padding: "8px 0" }}>
-                <a href={o.href} download style={{ color: "inherit" }}>
+              <li className="py-8 px-0" key={o.href}>
+                <a className="colour-inherit" href={o.href} download>
                   {o.label}
                 </a>
                 <div className="soft small">{o.text}</div>
@@ -57,7 +57,7 @@ export function Exchange() {
         </section>
         <section className="patch" aria-label="Take in">
           <h2>Take in</h2>
-          <p style={{ margin: "4px 0 10px" }}>
+          <p className="mt-4 mb-10">
             Any of these files, or a table of plants with at least the columns <b>name</b> and <b>habit</b>. What is
             here already is left alone, so the same file may come twice.
           </p>
@@ -80,7 +80,7 @@ export function Exchange() {
             </FileButton>
           </Group>
           {take.isPending && (
-            <div style={{ marginTop: 10 }}>
+            <div className="mt-10">
               <span className="soft" role="status">
                 {progress ? `${name}: ${progress.done} of ${sayCount(progress.of, "entry")}` : `Sending ${name}`}
               </span>
@@ -93,7 +93,7 @@ export function Exchange() {
           )}
           <Refused error={take.error} />
           {added && (
-            <p role="status" style={{ margin: "10px 0 0" }}>
+            <p className="mt-10 mb-0" role="status">
               From {name}: <b>{sayCount(added.plants, "plant")}</b>, {sayCount(added.entries, "entry")} and{" "}
               {sayCount(added.pictures, "picture")}
               {added.cases > 0 && `, ${sayCount(added.cases, "case")} to learn from`} taken over; {added.known} were

@@ -45,7 +45,7 @@ export function Places() {
                     {[p.light, p.isolation ? "kept apart" : ""].filter(Boolean).join(" · ") || "light not said"}
                   </div>
                 </div>
-                <Link to={`/plants?place=${p.id}`} className="small" style={{ color: "inherit", whiteSpace: "nowrap" }}>
+                <Link to={`/plants?place=${p.id}`} className="small colour-inherit no-wrap">
                   {p.plants} {p.plants === 1 ? "plant" : "plants"}
                 </Link>
               </Group>

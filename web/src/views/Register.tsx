@@ -56,7 +56,7 @@ export function Register() {
       <Group justify="space-between" align="end" mb="sm">
         <div>
           <h1>Plants</h1>
-          <p className="soft" style={{ margin: "4px 0 0" }} aria-live="polite">
+          <p className="soft mt-4 mb-0" aria-live="polite">
             {first ? (filtered ? `${first.total} of ${everything}` : `${everything} in the collection`) : " "}
           </p>
         </div>
@@ -195,7 +195,7 @@ function More({ load, busy }: { load: () => void; busy: boolean }) {
     if (near && !busy) load();
   }, [near, busy, load]);
   return (
-    <div ref={ref} style={{ padding: 16, textAlign: "center" }}>
+    <div className="p-16 text-centre" ref={ref}>
       <Button variant="default" onClick={load} loading={busy}>
         Show more
       </Button>

@@ -46,7 +46,7 @@ export function Rounds() {
       <Group justify="space-between" align="end" mb="xs">
         <div>
           <h1>Today’s walk</h1>
-          <p className="soft" style={{ margin: "4px 0 0" }}>
+          <p className="soft mt-4 mb-0">
             {looks === 0
               ? "Nothing is due. A glance never harms."
               : `${sayCount(looks, "plant")}, about ${sayCount(minutes, "minute")}. Isolated ones last.`}

@@ -10,7 +10,7 @@ export function RoutinePage() {
   if (routine.isLoadingError) return <Failed error={routine.error} retry={() => routine.refetch()} />;
   const { jobs, off } = routine.data;
   return (
-    <div style={{ maxWidth: 640 }}>
+    <div className="max-640">
       <title>Routine · Tender Mend</title>
       <section className="patch" aria-label="Routine">
         <h1>Routine</h1>

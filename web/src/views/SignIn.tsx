@@ -30,7 +30,7 @@ export function SignIn({ session }: { session: Session | undefined }) {
         }}
       >
         <div>
-          <h1 style={{ fontSize: 40 }}>Tender Mend</h1>
+          <h1 className="size-40">Tender Mend</h1>
           <svg width="100%" height="28" viewBox="0 0 310 28" preserveAspectRatio="none" aria-hidden="true">
             <path
               d={knot}
@@ -41,10 +41,10 @@ export function SignIn({ session }: { session: Session | undefined }) {
               strokeLinecap="round"
             />
           </svg>
-          <p style={{ fontSize: 19, maxWidth: 420 }}>
+          <p className="size-19 max-420">
             Find what ails a plant from the signs you see, treat it, and follow it stitch by stitch until it mends.
           </p>
-          <p className="soft" style={{ maxWidth: 420 }}>
+          <p className="soft max-420">
             Chances and times are estimates; labels, local rules and your own eyes come first.
           </p>
           <div style={{ width: 210, margin: "24px auto 0" }} aria-hidden="true">
@@ -93,14 +93,14 @@ function SignInForm({ session, open }: { session: Session | undefined; open?: ()
       {session?.demoOffered && (
         <>
           <h2>Look around first</h2>
-          <p style={{ margin: 0 }}>
+          <p className="m-0">
             A made-up plant clinic in an old ferry terminal: nine months, about thirty plants, some mended, two lost.
           </p>
           <Button onClick={() => demo.mutate()} loading={demo.isPending} size="md">
             Open the demo clinic
           </Button>
           <Refused error={demo.error} />
-          <hr className="rule" style={{ width: "100%" }} />
+          <hr className="rule full-width" />
         </>
       )}
       <form onSubmit={form.onSubmit((v) => signIn.mutate(asksCode ? { ...v, code } : v))}>
@@ -151,7 +151,7 @@ function LostPassword({ letters, email }: { letters: boolean; email: string }) {
   const ask = useMutation({ mutationFn: account.askLetter });
   if (!letters) {
     return (
-      <p role="status" style={{ margin: 0 }}>
+      <p className="m-0" role="status">
         Ask somebody who works in the same collection for a link (Your account, A lost password), or whoever runs this
         installation. With the link you set a new one.
       </p>
@@ -159,7 +159,7 @@ function LostPassword({ letters, email }: { letters: boolean; email: string }) {
   }
   if (ask.isSuccess) {
     return (
-      <p role="status" style={{ margin: 0 }}>
+      <p className="m-0" role="status">
         If there is an account for this address, a letter with a link is on its way. The link is good once, for a day.
       </p>
     );
@@ -207,7 +207,7 @@ function OpenAccount({ first, back }: { first: boolean; back?: () => void }) {
       <Stack gap="sm">
         <h2>{first ? "The first account" : "A collection of your own"}</h2>
         {first && (
-          <p className="soft" style={{ margin: 0 }}>
+          <p className="soft m-0">
             Nobody has an account here yet. Yours will be the first; it starts with an empty collection.
           </p>
         )}

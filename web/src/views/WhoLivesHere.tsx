@@ -49,7 +49,7 @@ export function HouseholdPage() {
   if (settings.isPending) return <Waiting />;
   if (settings.isLoadingError) return <Failed error={settings.error} retry={() => settings.refetch()} />;
   return (
-    <div style={{ maxWidth: 560 }}>
+    <div className="max-560">
       <title>Who lives here · Tender Mend</title>
       <WhoLivesHere household={settings.data.household} />
     </div>

@@ -71,9 +71,9 @@ export function JustRecorded() {
   const recent = useRecent();
   if (recent.length === 0) return null;
   return (
-    <details style={{ marginTop: 18 }}>
+    <details className="mt-18">
       <summary className="soft">Recorded just now: {recent.filter((r) => !r.undoneBy).length}</summary>
-      <ul className="rows" style={{ listStyle: "none", padding: 0, margin: "6px 0 0", maxWidth: 620 }}>
+      <ul className="rows no-bullets p-0 mt-6 mb-0 max-620">
         {recent.map((r) => (
           <RecentRow key={r.entry} one={r} />
         ))}
@@ -86,7 +86,7 @@ function RecentRow({ one }: { one: Recent }) {
   const take = useTakeBack(one.plant);
   const { undoneBy } = one;
   return (
-    <li style={{ display: "flex", gap: 12, alignItems: "center", justifyContent: "space-between", padding: "5px 0" }}>
+    <li className="flex gap-12 centre-y apart-x py-5 px-0">
       <span className={undoneBy ? "soft" : undefined}>
         <b>{one.name}</b>: {one.said}
         {undoneBy && " · undone"}

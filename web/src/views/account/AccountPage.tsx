@@ -22,8 +22,8 @@ export function AccountPage() {
     <>
       <title>Your account · Tender Mend</title>
       <h1>Your account</h1>
-      <section className="patch" aria-label="Your present password" style={{ maxWidth: 560, margin: "10px 0 18px" }}>
-        <p style={{ marginTop: 0 }}>Every change on this page asks for your present password; type it once, here.</p>
+      <section className="patch max-560 mt-10 mb-18" aria-label="Your present password">
+        <p className="mt-0">Every change on this page asks for your present password; type it once, here.</p>
         <Stack gap="sm">
           <PasswordInput
             label="Present password"

@@ -21,7 +21,7 @@ export function Leave({ owner }: { owner: ByOwner }) {
         Delete my account …
       </Button>
       <Modal opened={asked} onClose={() => setAsked(false)} title="Delete your account with everything?">
-        <p style={{ marginTop: 0 }}>
+        <p className="mt-0">
           Take everything out first: it can be read here again, or anywhere, since it is in an open format.
         </p>
         <p>

@@ -56,7 +56,7 @@ export function SecondFactor({ mine, owner, done }: { mine: AccountView; owner: 
           }}
         >
           <Stack gap="sm" mt="xs">
-            <p style={{ margin: 0 }}>
+            <p className="m-0">
               Read this with an app that makes codes, or type the key into it. Then give the code it shows.
             </p>
             <img
@@ -66,7 +66,7 @@ export function SecondFactor({ mine, owner, done }: { mine: AccountView; owner: 
               alt="The key, to be read by an app"
               style={{ background: "#fff", padding: 6 }}
             />
-            <code style={{ overflowWrap: "anywhere" }}>{begin.data.secret}</code>
+            <code className="break-anywhere">{begin.data.secret}</code>
             <TextInput
               label="The code it shows"
               inputMode="numeric"

@@ -14,10 +14,10 @@ export function Sessions({ sessions }: { sessions: AccountView["sessions"] }) {
     <section className="patch" aria-label="Where you are signed in">
       <h2>Where you are signed in</h2>
       <p className="soft small">A place that is not used for a week is signed out, and every one after 30 days.</p>
-      <ul className="rows" style={{ listStyle: "none", padding: 0, margin: "6px 0 10px" }}>
+      <ul className="rows no-bullets p-0 mt-6 mb-10">
         {sessions.map((s) => (
-          <li key={s.id} style={{ padding: "8px 0", display: "flex", gap: 10, alignItems: "baseline" }}>
-            <div style={{ flex: 1 }}>
+          <li className="py-8 px-0 flex gap-10 on-baseline" key={s.id}>
+            <div className="grow">
               <div>
                 {browserOf(s.agent)} at {s.caller}
                 {s.this && <b> · here</b>}

@@ -15,8 +15,8 @@ function WhichOne({ matches, pick }: { matches: Match[]; pick: (kind: Match) => 
   const why = several.find((m) => m.why)?.why;
   if (several.length < 2) return null;
   return (
-    <section aria-label="Which one is it?" style={{ margin: "10px 0 0" }}>
-      <p style={{ margin: 0 }}>
+    <section className="mt-10 mb-0" aria-label="Which one is it?">
+      <p className="m-0">
         <b className="ochre">Several kinds go by this name.</b> {why}
       </p>
       <Group gap="xs" mt={6}>

@@ -35,7 +35,7 @@ export function WhereItGoes({ fields, alone, add }: WhereItGoesProps) {
         />
       </div>
       {add && (
-        <button type="button" className="linkbutton small" style={{ marginTop: 8 }} onClick={add}>
+        <button type="button" className="linkbutton small mt-8" onClick={add}>
           Add a place
         </button>
       )}

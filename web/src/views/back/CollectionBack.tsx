@@ -40,7 +40,7 @@ export function CollectionBack() {
               {r.all.saved} saved, {r.all.lost} lost, {r.all.given} given away, {r.all.inWork} in work
             </h2>
             {r.all.low !== undefined && r.all.high !== undefined && (
-              <p style={{ margin: "2px 0 10px" }}>
+              <p className="mt-2 mb-10">
                 Of those saved and lost, <b>{sayPercent(r.all.saved / (r.all.saved + r.all.lost))}</b> were saved; with
                 so few cases the true share lies between {sayPercent(r.all.low)} and {sayPercent(r.all.high)}.
               </p>
@@ -49,7 +49,7 @@ export function CollectionBack() {
             <Shares list={r.byCause} />
             {r.bySchool.length > 0 && (
               <>
-                <h3 style={{ marginTop: 14 }}>By school</h3>
+                <h3 className="mt-14">By school</h3>
                 <Shares list={r.bySchool} />
               </>
             )}

@@ -92,7 +92,7 @@ function Told({ r, plant, today }: { r: Review; plant: string; today: string }) 
           {sentence(standingWord(r.standing))}: {sayDays(r.days)}, from {sayDay(r.from, today)} to {sayDay(r.to, today)}
         </h2>
         {r.causes.length > 0 && (
-          <p style={{ margin: "2px 0 8px" }}>
+          <p className="mt-2 mb-8">
             {r.known ? "It was" : "Taken for"} {r.causes.join(", ").toLowerCase()}
             {r.school && `, by the school of ${r.school}`}.
           </p>
@@ -116,7 +116,7 @@ function Told({ r, plant, today }: { r: Review; plant: string; today: string }) 
       <div className={classes.side}>
         <section className="patch" aria-label="What it grew">
           <h2>What it grew</h2>
-          <p style={{ margin: "4px 0" }}>
+          <p className="my-4">
             <b>{sayCount(r.made, "leaf")}</b> opened, <b>{r.lost}</b> lost.
             {r.growths.interval && (
               <>
@@ -156,7 +156,7 @@ function Told({ r, plant, today }: { r: Review; plant: string; today: string }) 
         </section>
         <section className="patch" aria-label="What was done">
           <h2>What was done</h2>
-          <p style={{ margin: "4px 0" }}>
+          <p className="my-4">
             {did(r)} <b>About {sayCount(r.minutes.value, "minute")}</b>{" "}
             <How working={r.minutes.working} of="the minutes" />, material <b>{r.cost.value.toFixed(2)}</b>{" "}
             <How working={r.cost.working} of="the cost" />.

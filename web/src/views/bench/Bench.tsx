@@ -19,7 +19,7 @@ export function Bench() {
     <>
       <title>Bench · Tender Mend</title>
       <h1>Bench</h1>
-      <p className="soft" style={{ margin: "4px 0 14px" }}>
+      <p className="soft mt-4 mb-14">
         Measure, mix and dilute. Every number opens to how it came about; none of it is recorded until you keep it with
         a plant.
       </p>

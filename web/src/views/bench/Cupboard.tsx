@@ -27,14 +27,14 @@ export function Cupboard() {
   return (
     <section className="patch" aria-label="Cupboard">
       <h2>Cupboard</h2>
-      <p className="soft small" style={{ margin: "2px 0 10px" }}>
+      <p className="soft small mt-2 mb-10">
         Named as on a plan (“perlite”, “mild liquid soap”), a supply is counted against its steps. What runs low stands
         on every shopping list.
       </p>
       {list.length === 0 ? (
         <p>Nothing is kept here yet. Add what you use most: the plan then says what is missing.</p>
       ) : (
-        <div style={{ overflowX: "auto" }}>
+        <div className="scroll-x">
           <table className={classes.cupboard}>
             <thead>
               <tr>

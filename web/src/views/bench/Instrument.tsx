@@ -80,9 +80,7 @@ export function Sheet({ title, about, children, result, error, example, empty, w
   return (
     <section className="patch" aria-label={title}>
       <h2>{title}</h2>
-      <p className="soft small" style={{ margin: "2px 0 12px" }}>
-        {about}
-      </p>
+      <p className="soft small mt-2 mb-12">{about}</p>
       <div className={classes.sheet}>
         <div className={classes.fields}>{children}</div>
         <div aria-live="polite" data-testid="reckoning">
@@ -121,7 +119,7 @@ function Results({ reckoning }: { reckoning: Reckoning }) {
         ))}
       </ul>
       {reckoning.warnings.map((w) => (
-        <p key={w} className="ochre small" style={{ margin: "8px 0 0" }}>
+        <p key={w} className="ochre small mt-8 mb-0">
           <b aria-hidden>! </b>
           {sayProse(w, system)}
         </p>

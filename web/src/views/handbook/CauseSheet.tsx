@@ -20,7 +20,7 @@ export function CauseSheet() {
   const habit = (id: string) => k.habits.find((h) => h.id === id)?.label ?? id;
   return (
     <article className="patch">
-      <h2 style={{ fontSize: 26 }}>{c.label}</h2>
+      <h2 className="size-26">{c.label}</h2>
       <p>{c.summary}.</p>
       <p className="soft small">
         {c.harmless
@@ -59,7 +59,7 @@ export function CauseSheet() {
               ))}
             </ul>
           </section>
-          <section style={{ marginTop: 14 }}>
+          <section className="mt-14">
             <h3 className="red">What harms</h3>
             <ul className={classes.shown}>
               {harms.map((m) => (
@@ -73,7 +73,7 @@ export function CauseSheet() {
       </div>
       <Leads title="It can bring on" causes={bringsOn} label={label} />
       <Leads title="It can come from" causes={broughtBy} label={label} />
-      <h3 style={{ marginTop: 16 }}>Mistaken for</h3>
+      <h3 className="mt-16">Mistaken for</h3>
       <Group gap="xs" mt={6}>
         {lookAlikes.map((o) => (
           <Button
@@ -87,9 +87,7 @@ export function CauseSheet() {
           </Button>
         ))}
       </Group>
-      <p className="soft small" style={{ marginBottom: 0 }}>
-        Source: common practice. Effects run from +4 (helps most) to −5 (harms most).
-      </p>
+      <p className="soft small mb-0">Source: common practice. Effects run from +4 (helps most) to −5 (harms most).</p>
     </article>
   );
 }
@@ -104,7 +102,7 @@ interface LeadsProps {
 function Leads({ title, causes, label }: LeadsProps) {
   if (causes.length === 0) return null;
   return (
-    <p style={{ margin: "12px 0 0" }}>
+    <p className="mt-12 mb-0">
       <b>{title}:</b>{" "}
       {causes.map((c, i) => (
         <span key={c}>

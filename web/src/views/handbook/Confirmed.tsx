@@ -20,7 +20,7 @@ export function ConfirmedCases() {
   return (
     <>
       <article className="patch">
-        <h2 style={{ fontSize: 26 }}>How often it was right</h2>
+        <h2 className="size-26">How often it was right</h2>
         {!score ? (
           <p>
             No case of yours is confirmed yet. When you know what a plant had, say so on its page, and the first look’s
@@ -70,7 +70,7 @@ export function ConfirmedCases() {
         )}
         {cases.length > 0 && (
           <>
-            <h3 style={{ marginTop: 14 }}>The cases</h3>
+            <h3 className="mt-14">The cases</h3>
             <ul className={classes.shown}>
               {cases.map((c) => (
                 <li key={c.plant + c.on}>

@@ -11,7 +11,7 @@ export function Glossary() {
   const found = k.glossary.filter((w) => `${w.term} ${w.also ?? ""} ${w.meaning}`.toLowerCase().includes(asked));
   return (
     <article className="patch">
-      <h2 style={{ fontSize: 26 }}>Words of the trade</h2>
+      <h2 className="size-26">Words of the trade</h2>
       <TextInput label="Find a word" value={typed} onChange={(e) => setTyped(e.currentTarget.value)} />
       {found.length === 0 && <p className="soft">No such word here.</p>}
       <dl className={classes.words} data-testid="glossary">

@@ -24,7 +24,7 @@ export function HabitSheet() {
   const grown = (kinds.data?.profiles ?? []).filter((p) => p.habit === h.id);
   return (
     <article className="patch">
-      <h2 style={{ fontSize: 26 }}>{h.label}</h2>
+      <h2 className="size-26">{h.label}</h2>
       <div className={classes.withFigure}>
         <div>
           <dl className={classes.facts}>
@@ -61,9 +61,7 @@ export function HabitSheet() {
         </div>
         <Figure figure={h.figure} zones={[]} state={{}} name={h.label} />
       </div>
-      <p className="soft small" style={{ marginBottom: 0 }}>
-        Source: common practice.
-      </p>
+      <p className="soft small mb-0">Source: common practice.</p>
     </article>
   );
 }

@@ -41,7 +41,7 @@ export function Handbook() {
       <Group justify="space-between" align="end" className={classes.heading}>
         <div>
           <h1>Handbook</h1>
-          <p className="soft" style={{ margin: "4px 0 12px" }}>
+          <p className="soft mt-4 mb-12">
             What the program reckons with. Frequencies and effects are common practice, without a published source,
             unless it is said otherwise.
           </p>

@@ -193,7 +193,7 @@ function Form({ id, version, start }: { id: string; version: number; start: Prof
         send(false);
       }}
     >
-      <h2 style={{ fontSize: 26 }}>{version > 0 ? "Change this kind" : "A kind of your own"}</h2>
+      <h2 className="size-26">{version > 0 ? "Change this kind" : "A kind of your own"}</h2>
       <p className="soft small">Every version is kept; its plants follow the newest one.</p>
       <Stack gap="sm">
         <div className={classes.three}>

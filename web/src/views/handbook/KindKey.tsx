@@ -20,7 +20,7 @@ export function KindKey() {
   const part = (id: string) => k.zones.find((z) => z.id === id)?.label;
   return (
     <article className={`patch ${classes.key}`}>
-      <h2 style={{ fontSize: 22 }}>
+      <h2 className="size-22">
         <i>{botanical}</i> {common && <span className="soft">{common}</span>}: its commonest troubles
       </h2>
       <table className={classes.table} data-testid="key">

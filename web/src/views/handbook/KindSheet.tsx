@@ -34,30 +34,26 @@ export function KindSheet() {
   );
   return (
     <article className="patch">
-      <h2 style={{ fontSize: 26 }}>
-        <i style={{ fontWeight: 400 }}>{p.botanical}</i> {p.common && <span className="soft">{p.common}</span>}
+      <h2 className="size-26">
+        <i className="weight-400">{p.botanical}</i> {p.common && <span className="soft">{p.common}</span>}
       </h2>
-      <p className="soft" style={{ margin: "2px 0 8px" }}>
+      <p className="soft mt-2 mb-8">
         {habit && (
-          <Link to={`/handbook/habits/${habit.id}?list=habits`} style={{ color: "inherit" }}>
+          <Link className="colour-inherit" to={`/handbook/habits/${habit.id}?list=habits`}>
             {habit.label}
           </Link>
         )}
         {p.own && " · added here"}
       </p>
-      <p style={{ margin: "0 0 8px" }}>
+      <p className="mt-0 mb-8">
         <Link to={`/handbook/kinds/${kind}/key?list=kinds`}>A key to its commonest troubles, to print</Link>
       </p>
-      {called.length > 0 && (
-        <p className="soft small" style={{ margin: "0 0 8px" }}>
-          Also called {called.join(", ")}.
-        </p>
-      )}
+      {called.length > 0 && <p className="soft small mt-0 mb-8">Also called {called.join(", ")}.</p>}
       {p.poisons.map((x) => (
         <Harm key={x.whom + x.what} poison={x} />
       ))}
-      {p.note && <p style={{ margin: "0 0 6px" }}>{p.note}</p>}
-      {p.lookAlike && <p style={{ margin: "0 0 6px" }}>Taken for another: {p.lookAlike}.</p>}
+      {p.note && <p className="mt-0 mb-6">{p.note}</p>}
+      {p.lookAlike && <p className="mt-0 mb-6">Taken for another: {p.lookAlike}.</p>}
       <dl className={classes.facts}>
         {fact("light", "Light", `${p.light[0]}-${p.light[2]} mol m⁻² a day, best ${p.light[1]}; ${suns[p.sun]}`)}
         {fact("temperature", "Warmth", `${t[0]} to ${t[2]}, best ${t[1]}${chilled(p.chill, system)}`)}
@@ -102,7 +98,7 @@ export function KindSheet() {
           </li>
         ))}
       </ul>
-      <h3 style={{ marginTop: 14 }}>How long it usually takes to mend</h3>
+      <h3 className="mt-14">How long it usually takes to mend</h3>
       <ul className={classes.shown}>
         {p.weeks.map((w) => (
           <li key={w.track}>
@@ -132,21 +128,17 @@ export function KindSheet() {
 function Harm({ poison }: { poison: Schemas["Poison"] }) {
   const whom = poison.whom;
   if (poison.bad === "none") {
-    return (
-      <p className="soft small" style={{ margin: "0 0 6px" }}>
-        No harm known to {whom}; do not let anybody chew it all the same.
-      </p>
-    );
+    return <p className="soft small mt-0 mb-6">No harm known to {whom}; do not let anybody chew it all the same.</p>;
   }
   if (poison.bad === "not known") {
     return (
-      <p className="ochre" style={{ margin: "0 0 6px" }}>
+      <p className="ochre mt-0 mb-6">
         <b>Not known whether it harms {whom}:</b> treat it as if it did, out of reach.
       </p>
     );
   }
   return (
-    <p className="red" style={{ margin: "0 0 6px" }}>
+    <p className="red mt-0 mb-6">
       <b>Harms {whom}</b> ({poison.bad}): {poison.what}. After swallowing, call a poison centre
       {whom === "pets" ? " or a vet" : ""}.
     </p>

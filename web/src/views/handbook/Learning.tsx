@@ -25,7 +25,7 @@ export function Learning({ knowledge }: { knowledge: Knowledge }) {
   if (learning.isLoadingError) return <Failed error={learning.error} retry={() => learning.refetch()} />;
   const l = learning.data;
   return (
-    <article className="patch" style={{ marginTop: 18 }} aria-label="What the cases teach">
+    <article className="patch mt-18" aria-label="What the cases teach">
       <h2>What the cases teach</h2>
       <p>
         {l.own} of your own confirmed {l.own === 1 ? "case" : "cases"} and {l.taken} taken in from others. Guesses do
@@ -35,7 +35,7 @@ export function Learning({ knowledge }: { knowledge: Knowledge }) {
       {l.cases > 1 && <BothScored />}
       <Refused error={save.error} />
       {tables.map((t) => (
-        <section key={t.key} aria-label={t.title} style={{ marginTop: 14 }}>
+        <section className="mt-14" key={t.key} aria-label={t.title}>
           <Switch
             checked={l.switches[t.key]}
             disabled={save.isPending || l.cases === 0}

@@ -22,7 +22,7 @@ export function LookAlikes() {
   const check = k.signs.find((s) => s.id === d?.check);
   return (
     <article className="patch">
-      <h2 style={{ fontSize: 26 }}>
+      <h2 className="size-26">
         {causes.length === 0 && "Which two are hard to tell apart?"}
         {causes.map((c) => k.causes.find((x) => x.id === c)?.label ?? c).join(" or ")}
         {causes.length > 1 && "?"}
@@ -38,7 +38,7 @@ export function LookAlikes() {
       {d && (
         <>
           {check && (
-            <div className="next" style={{ margin: "10px 0" }}>
+            <div className="next my-10">
               <b>Tell them apart:</b> {check.how.charAt(0).toLowerCase() + check.how.slice(1)}. {check.label}?{" "}
               {check.minutes} min.
             </div>
@@ -48,8 +48,8 @@ export function LookAlikes() {
         </>
       )}
       <Select
+        className="max-340"
         mt="md"
-        style={{ maxWidth: 340 }}
         label={causes.length > 1 ? "Put another beside them" : "Put beside it"}
         placeholder="a cause"
         searchable
@@ -57,7 +57,7 @@ export function LookAlikes() {
         value={null}
         onChange={add}
       />
-      <p className="soft small" style={{ marginBottom: 0 }}>
+      <p className="soft small mb-0">
         Shares are how often each cause shows the sign, ordinary background included; the order is by what a look would
         settle if the causes were equally likely. Source: common practice.
       </p>
@@ -69,8 +69,8 @@ function Table({ title, rows, causes }: { title: string; rows: Schemas["Apart"][
   const k = useTables();
   return (
     <>
-      <h3 style={{ marginTop: 14 }}>{title}</h3>
-      <div style={{ overflowX: "auto" }} tabIndex={-1}>
+      <h3 className="mt-14">{title}</h3>
+      <div className="scroll-x" tabIndex={-1}>
         <table className={classes.table}>
           <thead>
             <tr>
@@ -78,7 +78,7 @@ function Table({ title, rows, causes }: { title: string; rows: Schemas["Apart"][
               {causes.length === 0 && "Which two are hard to tell apart?"}
               {causes.map((c) => (
                 <th key={c.id}>
-                  <Link to={`/handbook/causes/${c.id}`} style={{ color: "inherit" }}>
+                  <Link className="colour-inherit" to={`/handbook/causes/${c.id}`}>
                     {c.label}
                   </Link>
                 </th>

@@ -17,7 +17,7 @@ export function SignSheet() {
   const s = sheet.data.sign;
   return (
     <article className="patch">
-      <h2 style={{ fontSize: 26 }}>{s.label}</h2>
+      <h2 className="size-26">{s.label}</h2>
       <p>{s.how}.</p>
       <LikeWhat sign={s} />
       <p className="soft small">
@@ -33,9 +33,7 @@ export function SignSheet() {
           </li>
         ))}
       </ul>
-      <p className="soft small" style={{ marginBottom: 0 }}>
-        Source: common practice.
-      </p>
+      <p className="soft small mb-0">Source: common practice.</p>
     </article>
   );
 }

@@ -21,11 +21,11 @@ export function Judgement({ of, knowledge, today }: { of: Judged; knowledge: Kno
   const part = (id: string) => knowledge.zones.find((z) => z.id === id)?.label.toLowerCase() ?? id;
   const list = (ids: string[], say: (id: string) => string) => ids.map(say).join(", ");
   return (
-    <div data-testid="verdict-of-look" data-verdict={verdict.kind} style={{ marginBottom: 10 }}>
+    <div className="mb-10" data-testid="verdict-of-look" data-verdict={verdict.kind}>
       <p className={tones[verdict.kind]} style={{ margin: "2px 0 4px", fontWeight: 700 }} aria-live="polite">
         {verdict.words}
       </p>
-      <ul className="small" style={{ margin: 0, paddingLeft: 18 }}>
+      <ul className="small m-0 pl-18">
         {verdict.missing.length > 0 && <li>Not looked at yet: {list(verdict.missing, part)}.</li>}
         {verdict.again !== undefined && verdict.again > 0 && (
           <li>Look again on {sayDay(addDays(today, verdict.again), today)}.</li>

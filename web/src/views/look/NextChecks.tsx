@@ -46,12 +46,7 @@ export function NextChecks({ checks, knowledge, draft, today, waits, show, ...an
             );
           })
         ) : (
-          <button
-            type="button"
-            className="linkbutton small soft"
-            style={{ marginTop: 8 }}
-            onClick={() => setMore(true)}
-          >
+          <button type="button" className="linkbutton small soft mt-8" onClick={() => setMore(true)}>
             or another look
           </button>
         ))}
@@ -97,7 +92,7 @@ function One({ check, sign, knowledge, draft, today, waits, show, lead, ...answe
         <How of={`the choice of “${sign.label}”`} working={check.working} />
       </div>
       {check.again && <LikeWhat sign={sign} />}
-      <div style={{ marginTop: 8 }}>
+      <div className="mt-8">
         {check.again ? (
           <StillThere sign={sign} {...answering} />
         ) : (

@@ -47,7 +47,7 @@ export function PartPanel(props: PartPanelProps) {
           part {at + 1} of {of}
         </span>
       </Group>
-      <p className="soft small" style={{ margin: "2px 0 8px" }}>
+      <p className="soft small mt-2 mb-8">
         {(ask?.quiet.length ?? 0) > 0 && (
           <>
             <button type="button" className="linkbutton" onClick={quiet}>
@@ -77,7 +77,7 @@ export function PartPanel(props: PartPanelProps) {
         ))}
       </div>
       {folded > 0 && (
-        <button type="button" className="linkbutton soft small" style={{ marginTop: 8 }} onClick={() => setAll(true)}>
+        <button type="button" className="linkbutton soft small mt-8" onClick={() => setAll(true)}>
           {folded} rarer {folded === 1 ? "sign" : "signs"} of this part
         </button>
       )}

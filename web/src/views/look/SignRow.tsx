@@ -29,7 +29,7 @@ export function SignRow({ sign, draft, beside, ruledOut, part, ...answering }: S
       <div id={`sign-${sign.id}`}>
         {part && <span className="soft small">{part}: </span>}
         {sign.label}
-        <span className="soft small" style={{ display: "block" }}>
+        <span className="soft small block">
           {sign.how}
           {sign.disturbance === 3 && " · unpots it"}
           {ruledOut && !seen && !absent && " · ruled out by what you saw"}{" "}

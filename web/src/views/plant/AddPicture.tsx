@@ -77,7 +77,7 @@ export function AddPicture({ file, last, side: usual }: { file: PlantFile; last?
         </div>
       )}
       {(filming || taken) && ghost && (
-        <div style={{ margin: "8px 0" }}>
+        <div className="my-8">
           <span className="small soft">The last one, faintly</span>
           <Slider
             thumbLabel="How faint the last picture lies over it"

@@ -24,7 +24,7 @@ function AlarmPatch({ file, alarm }: { file: PlantFile; alarm: Schemas["Alarm"] 
       <h2 className="red">
         {alarm.title} <span className={classes.when}>{distance(alarm.on, file.today)}</span>
       </h2>
-      <p style={{ margin: "2px 0 6px" }}>{alarm.said} First:</p>
+      <p className="mt-2 mb-6">{alarm.said} First:</p>
       <ol className={classes.first}>
         {alarm.first.map((f) => (
           <li key={f}>{f}</li>

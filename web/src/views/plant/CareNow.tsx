@@ -17,7 +17,7 @@ type Send = (said: string, body: Parameters<ReturnType<typeof useRecord>["mutate
 function SeasonQuestion({ file, measure, send }: { file: PlantFile; measure: Measure; send: Send }) {
   if (measure.kind !== "yes-no") {
     return (
-      <span style={{ display: "block" }}>
+      <span className="block">
         {measure.ask}? <Link to={`/plants/${file.id}?check`}>Measure it</Link>
       </span>
     );
@@ -28,9 +28,9 @@ function SeasonQuestion({ file, measure, send }: { file: PlantFile; measure: Mea
       checked: { readings: [{ measure: measure.id, value }] },
     });
   return (
-    <span style={{ display: "block", marginTop: 6 }}>
+    <span className="block mt-6">
       {measure.ask} <span className="soft small">{measure.how}.</span>
-      <span className="answers" style={{ display: "flex", margin: "4px 0 8px" }}>
+      <span className="answers flex mt-4 mb-8">
         <button type="button" className="absent" aria-label={`${measure.ask} Yes`} onClick={() => say(1)}>
           yes
         </button>

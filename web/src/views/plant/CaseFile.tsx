@@ -26,11 +26,11 @@ export function CaseFile({ file, examined, take }: CaseFileProps) {
     onSuccess: take,
   });
   return (
-    <div className="soft small" style={{ marginTop: 12 }}>
+    <div className="soft small mt-12">
       A case as a file:{" "}
       {examined && (
         <>
-          <a href={`/api/plants/${file.id}/case`} download="case.json" style={{ color: "inherit" }}>
+          <a className="colour-inherit" href={`/api/plants/${file.id}/case`} download="case.json">
             take the last look out
           </a>
           {" · "}

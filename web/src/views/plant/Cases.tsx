@@ -22,7 +22,7 @@ export function Cases({ file }: { file: PlantFile }) {
   const open = file.cases.filter((c) => c.open);
   const past = file.cases.filter((c) => !c.open);
   return (
-    <section className="patch" aria-label="Its cases" style={{ marginTop: 18 }}>
+    <section className="patch mt-18" aria-label="Its cases">
       <h2>
         Its cases{" "}
         <span className={classes.when}>

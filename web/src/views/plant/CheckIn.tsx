@@ -197,9 +197,7 @@ function Reading({ measure, value, set, last, today }: ReadingProps) {
       >
         <legend style={{ float: "left", padding: 0 }}>
           {ask}
-          <span className="soft small" style={{ display: "block" }}>
-            {[measure.how, before].filter(Boolean).join(" · ")}
-          </span>
+          <span className="soft small block">{[measure.how, before].filter(Boolean).join(" · ")}</span>
         </legend>
         <span className="answers">
           <button type="button" className="absent" aria-pressed={value === 1} onClick={() => press(1)}>
@@ -237,13 +235,11 @@ function Plump({
   const grades = Array.from({ length: measure.most }, (_, i) => i + 1);
   return (
     <fieldset style={{ border: 0, padding: 0, margin: 0 }}>
-      <legend style={{ padding: 0 }}>
+      <legend className="p-0">
         {ask}
-        <span className="soft small" style={{ display: "block" }}>
-          {[measure.how, before].filter(Boolean).join(" · ")}
-        </span>
+        <span className="soft small block">{[measure.how, before].filter(Boolean).join(" · ")}</span>
       </legend>
-      <span className="answers" style={{ marginTop: 4 }}>
+      <span className="answers mt-4">
         {grades.map((g) => {
           const wide = 5 + (g / measure.most) * 9;
           const folds = grades.length - g;
@@ -256,7 +252,7 @@ function Plump({
               aria-label={`${g} of ${measure.most}`}
               onClick={() => set(value === g ? undefined : g)}
             >
-              <svg width={34} height={36} viewBox="0 0 34 36" aria-hidden style={{ display: "block" }}>
+              <svg className="block" width={34} height={36} viewBox="0 0 34 36" aria-hidden>
                 <ellipse cx={17} cy={19} rx={wide} ry={15} fill="none" stroke="currentColor" strokeWidth={1.6} />
                 {grades.slice(0, folds).map((fold, i) => (
                   <path

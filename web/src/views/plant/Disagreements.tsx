@@ -29,9 +29,7 @@ export const Disagreements = memo(function Disagreements({ choices, taken, choos
           ))}
         </Stack>
       </Radio.Group>
-      <p className="soft small" style={{ margin: "6px 0 0" }}>
-        Kept as what you usually take.
-      </p>
+      <p className="soft small mt-6 mb-0">Kept as what you usually take.</p>
     </section>
   ));
 });

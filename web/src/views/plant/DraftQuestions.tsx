@@ -58,7 +58,7 @@ export const DraftQuestions = memo(function DraftQuestions(props: DraftQuestions
     <section className="patch" aria-label="Questions">
       <details>
         <summary>
-          <h2 style={{ display: "inline" }}>A few questions more</h2>{" "}
+          <h2 className="inline">A few questions more</h2>{" "}
           <span className="soft small">what else you measured, or know</span>
         </summary>
         <div className={classes.questions}>

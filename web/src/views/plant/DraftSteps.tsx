@@ -29,7 +29,7 @@ export const DraftSteps = memo(function DraftSteps(props: DraftStepsProps) {
   return (
     <>
       <PlanHead plan={plan} />
-      <p style={{ margin: "0 0 8px" }}>
+      <p className="mt-0 mb-8">
         Of ten such plants about <b>{Math.round(odds.value * 10)}</b> live.{" "}
         <How working={odds.working} of="these odds" />
       </p>
@@ -198,7 +198,7 @@ function BrokenBy({
   return (
     <section className={classes.broken} aria-label={`Against the rules: ${what}`}>
       <h3 className="red">{what} goes against what is never done</h3>
-      <ul style={{ margin: "4px 0", paddingLeft: 18 }}>
+      <ul className="my-4 pl-18">
         {breaches.map((b) => (
           <li key={b.rule + b.step + b.here}>
             <b>Never {b.never}</b>: {b.why}.{" "}

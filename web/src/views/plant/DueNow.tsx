@@ -42,7 +42,7 @@ export function DueNow({ file }: { file: PlantFile }) {
         ))}
       </ul>
       {due.length > file.mostToday && (
-        <p className="small" style={{ margin: "4px 0 0" }}>
+        <p className="small mt-4 mb-0">
           <Link to={`/plants/${file.id}/do`}>{due.length - file.mostToday} more in its plan</Link>
         </p>
       )}

@@ -203,10 +203,10 @@ function FromRecord({ derived, today, overrule }: FromRecordProps) {
       {asking && (
         <Group gap="xs" mt={4} align="end" wrap="nowrap">
           <TextInput
+            className="grow"
             label="Why the record is wrong here"
             value={reason}
             onChange={(e) => setReason(e.currentTarget.value)}
-            style={{ flex: 1 }}
           />
           <Button variant="default" disabled={reason.trim() === ""} onClick={() => overrule(reason)}>
             Set it aside
@@ -313,7 +313,7 @@ function SoFar({ differential, knowledge, draft, show, answering }: SoFarProps) 
       {differential.isLoadingError && <Failed error={differential.error} retry={() => differential.refetch()} />}
       {d && (
         <>
-          <p className="soft small" style={{ margin: "2px 0 8px" }} aria-live="polite">
+          <p className="soft small mt-2 mb-8" aria-live="polite">
             {count === 0
               ? "Before any sign: only how common things are."
               : `${count} ${count === 1 ? "answer" : "answers"}, about ${d.minutes} min of looking.`}

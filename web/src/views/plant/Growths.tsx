@@ -25,7 +25,7 @@ export function Growths() {
     <div className={classes.page}>
       <section className="patch" aria-label="What it grew">
         <h2>What it grew</h2>
-        <p style={{ margin: "4px 0" }}>
+        <p className="my-4">
           <b>{growths.made}</b> grown here, <b>{growths.gone}</b> lost.
           {growths.interval && (
             <>
@@ -43,7 +43,7 @@ export function Growths() {
           )}
         </p>
         {growths.ratios.length > 0 && (
-          <p className="small" style={{ margin: "4px 0" }}>
+          <p className="small my-4">
             Each against the one before: {growths.ratios.map((r) => `${r.percent} %`).join(", ")}.{" "}
             <span className="soft">{growths.means}</span>
           </p>
@@ -64,9 +64,7 @@ export function Growths() {
         return (
           <section key={sort} className="patch" aria-label={sentence(label(sort)?.many ?? sort)}>
             <h2>{sentence(label(sort)?.many ?? sort)}</h2>
-            <p className="soft small" style={{ margin: "0 0 4px" }}>
-              {label(sort)?.how}.
-            </p>
+            <p className="soft small mt-0 mb-4">{label(sort)?.how}.</p>
             <ul className={`rows ${classes.list}`}>
               {own.map((s) => (
                 <StrandRow key={s.id} file={file} strand={s} sort={label(sort)?.label ?? sort} />

@@ -14,7 +14,7 @@ export function KeptApart({ file }: { file: PlantFile }) {
   if (!a) return null;
   const good = a.reasons.some((r) => r.forGood);
   return (
-    <section className="patch" aria-label="Kept apart" style={{ marginTop: 18 }}>
+    <section className="patch mt-18" aria-label="Kept apart">
       <h2 className="plum">
         {a.wanted ? "Keep it apart" : file.isolation === "isolated" ? "Kept apart" : "Under watch"}{" "}
         <span className={classes.when}>
@@ -27,7 +27,7 @@ export function KeptApart({ file }: { file: PlantFile }) {
                 : "not yet to be released"}
         </span>
       </h2>
-      <p style={{ margin: "2px 0" }}>
+      <p className="my-2">
         {a.reasons.map((r) => `${r.what} Since ${sayDay(r.since, file.today)}.`).join(" ")}
         {a.quarantine && (
           <>
@@ -37,7 +37,7 @@ export function KeptApart({ file }: { file: PlantFile }) {
         )}
       </p>
       {a.means.length > 0 && (
-        <ul style={{ margin: "4px 0", paddingLeft: 18 }}>
+        <ul className="my-4 pl-18">
           {a.means.map((m) => (
             <li key={m}>{m}</li>
           ))}
@@ -59,7 +59,7 @@ export function KeptApart({ file }: { file: PlantFile }) {
         </ul>
       )}
       {a.release.earliest && a.release.earliest > file.today && (
-        <p className="soft small" style={{ margin: "2px 0 6px" }}>
+        <p className="soft small mt-2 mb-6">
           Not before {sayDay(a.release.earliest, file.today)}, {distance(a.release.earliest, file.today)}.
         </p>
       )}

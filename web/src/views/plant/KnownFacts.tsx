@@ -21,7 +21,7 @@ export function KnownFacts({ facts, today }: { facts: PlantFile["facts"]; today:
   return (
     <details>
       <summary>
-        <h2 style={{ display: "inline" }}>What is known of it</h2>{" "}
+        <h2 className="inline">What is known of it</h2>{" "}
         <span className="soft small">what plan, gates and water go by</span>
       </summary>
       <dl className={classes.known}>

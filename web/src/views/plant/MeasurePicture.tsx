@@ -94,7 +94,7 @@ export function MeasurePicture({ file, picture, close }: { file: PlantFile; pict
           Back to comparing
         </button>
       </Group>
-      <p style={{ margin: "4px 0 8px" }}>
+      <p className="mt-4 mb-8">
         {aim === "scale"
           ? "Tap both ends of something whose size you know, as near to the plant as can be: the rim of its pot."
           : "Tap both ends of what you want to measure. It is as exact as it lies flat, as far away as the pot."}

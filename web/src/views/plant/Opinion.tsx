@@ -27,10 +27,10 @@ export function Opinion({ file, knowledge }: { file: PlantFile; knowledge: Knowl
   const y = (p: number) => 8 + 84 * (1 - p);
   const chance = (s: (typeof said)[number], id: string) => s.chances.find((c) => c.id === id)?.chance ?? 0;
   return (
-    <section className="patch" aria-label="How the opinion moved" style={{ marginTop: 18 }}>
+    <section className="patch mt-18" aria-label="How the opinion moved">
       <h2>How the opinion moved</h2>
       <div ref={ref}>
-        <svg width={w} height={118} aria-hidden="true" style={{ display: "block" }}>
+        <svg className="block" width={w} height={118} aria-hidden="true">
           {[0, 0.5, 1].map((p) => (
             <g key={p}>
               <line x1={42} x2={w - 12} y1={y(p)} y2={y(p)} stroke="var(--weft)" />
@@ -61,12 +61,12 @@ export function Opinion({ file, knowledge }: { file: PlantFile; knowledge: Knowl
           </text>
         </svg>
       </div>
-      <table className="small" style={{ width: "100%", borderCollapse: "collapse" }}>
+      <table className="small full-width joined-borders">
         <thead>
           <tr className="soft">
-            <th style={{ textAlign: "left", fontWeight: 400 }}>at the look of</th>
+            <th className="text-left weight-400">at the look of</th>
             {said.slice(-5).map((s) => (
-              <th key={s.entry} style={{ textAlign: "right", fontWeight: 400 }}>
+              <th className="text-right weight-400" key={s.entry}>
                 {shortDay(s.on)}
               </th>
             ))}
@@ -76,7 +76,7 @@ export function Opinion({ file, knowledge }: { file: PlantFile; knowledge: Knowl
           {causes.map(([id], i) => (
             <tr key={id}>
               <td>
-                <svg width="30" height="8" aria-hidden="true" style={{ marginRight: 6 }}>
+                <svg className="mr-6" width="30" height="8" aria-hidden="true">
                   <line
                     x1="0"
                     x2="30"
@@ -90,7 +90,7 @@ export function Opinion({ file, knowledge }: { file: PlantFile; knowledge: Knowl
                 {label(id)}
               </td>
               {said.slice(-5).map((s) => (
-                <td key={s.entry} style={{ textAlign: "right" }} className="numbers">
+                <td key={s.entry} className="numbers text-right">
                   {sayPercent(chance(s, id))}
                 </td>
               ))}

@@ -54,7 +54,7 @@ export function Pictures() {
           </section>
         )}
         {pictures.length > 0 && (
-          <section className="patch" style={{ marginTop: 18 }} aria-label="All pictures">
+          <section className="patch mt-18" aria-label="All pictures">
             <Group justify="space-between" mb={6}>
               <h2>All pictures</h2>
               {sides.length > 1 && (

@@ -115,7 +115,7 @@ function Draft({ decideAgain, keeps, wish, settled }: DraftProps) {
           )}
         </section>
       </div>
-      <div style={{ display: "grid", gap: 18 }}>
+      <div className="grid gap-18">
         <DraftQuestions
           answers={answers}
           known={preview.data?.answers}

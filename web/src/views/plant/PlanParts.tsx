@@ -14,7 +14,7 @@ export function PlanHead({ plan }: { plan: Plan }) {
   const line = (label: string, list: string[] | undefined) =>
     list &&
     list.length > 0 && (
-      <p className="small" style={{ margin: "4px 0" }}>
+      <p className="small my-4">
         <b>{label}:</b> <span className="soft">{list.join(" ")}</span>
       </p>
     );
@@ -37,8 +37,8 @@ export function Rules({ rules }: { rules: Schemas["Rule"][] }) {
   const shown = all ? rules : rules.slice(0, 6);
   return (
     <>
-      <h3 style={{ marginTop: 8 }}>Left out or done otherwise, and why</h3>
-      <ul className="small" style={{ margin: "4px 0", paddingLeft: 18 }}>
+      <h3 className="mt-8">Left out or done otherwise, and why</h3>
+      <ul className="small my-4 pl-18">
         {shown.map((r) => (
           <li key={r.id + r.what}>
             <b style={r.overruled ? { textDecoration: "line-through" } : undefined}>{r.what}.</b> {r.why}{" "}
@@ -61,7 +61,7 @@ export function Against({ breaches }: { breaches: NonNullable<Plan["breaches"]> 
   return (
     <div className={classes.broken}>
       <h3 className="red">Against the rules, by your own decision</h3>
-      <ul className="small" style={{ margin: "4px 0", paddingLeft: 18 }}>
+      <ul className="small my-4 pl-18">
         {breaches.map((b) => (
           <li key={b.rule + b.step + b.index}>
             {b.why} <span className="soft">({b.rule})</span> <b>Your reason:</b> {b.reason}
@@ -101,13 +101,13 @@ export function Needs({ needs, low = [] }: { needs: Schemas["Need"][]; low?: Sch
         ))}
       </ul>
       {low.length > 0 && (
-        <p className="small" style={{ margin: "8px 0 0" }}>
+        <p className="small mt-8 mb-0">
           <b className="ochre">Running low:</b>{" "}
           {low.map((s) => `${s.name} (${Number(s.stock.toFixed(2))} ${s.unit})`).join(", ")}.
         </p>
       )}
       {cost > 0 && (
-        <p className="small" style={{ margin: "8px 0 0" }}>
+        <p className="small mt-8 mb-0">
           What is used up costs about <b>{cost.toFixed(2)}</b> at your own prices.
         </p>
       )}
@@ -150,29 +150,19 @@ export function StepText({ step, plan, today, say }: StepTextProps) {
         {several && ` · for ${step.reasons?.join(" and ").toLowerCase()}`}
       </span>
       {step.if && (
-        <p className="ochre" style={{ margin: "2px 0" }}>
+        <p className="ochre my-2">
           <b>{step.if}</b>
         </p>
       )}
-      <p style={{ margin: "2px 0" }}>{sayProse(step.how, system)}</p>
-      {step.gate && !step.sitting && (
-        <p className="soft small" style={{ margin: "2px 0" }}>
-          Not by the day alone; first: {step.gate}
-        </p>
-      )}
+      <p className="my-2">{sayProse(step.how, system)}</p>
+      {step.gate && !step.sitting && <p className="soft small my-2">Not by the day alone; first: {step.gate}</p>}
       {!step.sitting && (step.materials?.length ?? 0) > 0 && (
-        <p className="soft small" style={{ margin: "2px 0" }}>
-          At hand: {step.materials?.join(", ")}.
-        </p>
+        <p className="soft small my-2">At hand: {step.materials?.join(", ")}.</p>
       )}
       <Amounts amounts={step.amounts ?? []} />
-      {step.writes && (
-        <p className="soft small" style={{ margin: "2px 0" }}>
-          When it is done the record says: {step.writes}.
-        </p>
-      )}
+      {step.writes && <p className="soft small my-2">When it is done the record says: {step.writes}.</p>}
       {cautions.map((c) => (
-        <p key={c.id} className="small red" style={{ margin: "3px 0" }}>
+        <p key={c.id} className="small red my-3">
           <b aria-hidden>! </b>
           {c.text}
         </p>
@@ -208,14 +198,12 @@ export function SittingHead({ sitting, today, opening }: { sitting: Sitting; tod
       </h3>
       {opening && <WaitsFor opening={opening} />}
       {sitting.held && (
-        <p className="ochre small" style={{ margin: "2px 0 6px" }}>
+        <p className="ochre small mt-2 mb-6">
           <b>Held back:</b> {sitting.held}. What needs no unpotting is done meanwhile.
         </p>
       )}
       {(sitting.layOut?.length ?? 0) > 0 && (
-        <p className="soft small" style={{ margin: "2px 0 4px" }}>
-          Lay out first: {sitting.layOut?.join(", ")}.
-        </p>
+        <p className="soft small mt-2 mb-4">Lay out first: {sitting.layOut?.join(", ")}.</p>
       )}
     </>
   );

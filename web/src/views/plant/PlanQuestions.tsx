@@ -22,7 +22,7 @@ export function PlanQuestions({ questions, answers, set }: PlanQuestionsProps) {
           <legend>
             <b>{q.ask}</b> <span className="soft small">{q.how}.</span>
           </legend>
-          <span className="answers" style={{ display: "flex", flexWrap: "wrap" }}>
+          <span className="answers flex wrap">
             {(q.answers ?? []).map((a) => (
               <button key={a.id} type="button" className="absent" onClick={() => set(a.says as Partial<Answers>)}>
                 {a.label}

@@ -51,7 +51,7 @@ export function PlanSteps({ decideAgain }: { decideAgain: () => void }) {
         </Group>
         {plan.sittings ? <Sittings seated={sittingsOf(plan, steps)} /> : <Rows steps={steps} />}
       </section>
-      <div style={{ display: "grid", gap: 18 }}>
+      <div className="grid gap-18">
         <section className="patch">
           <PlanHead plan={plan} />
           <Against breaches={plan.breaches ?? []} />
@@ -108,17 +108,15 @@ function Due({ title, of }: { title: string; of: Seated[] }) {
   const file = usePlantFile();
   if (of.length === 0) return null;
   return (
-    <section aria-label={title} style={{ marginTop: 14 }}>
-      <h2 style={{ fontSize: 18 }}>{title}</h2>
+    <section className="mt-14" aria-label={title}>
+      <h2 className="size-18">{title}</h2>
       {of.map(({ sitting, steps }) => (
         <section key={sitting.n} className={classes.sat} aria-label={`${sitting.name}, sitting ${sitting.n}`}>
           <SittingHead sitting={sitting} today={file.today} opening={file.follow.waiting[sitting.n]} />
           <Rows steps={steps} />
           <WholeSitting sitting={sitting} steps={steps} />
           {sitting.stop && steps.some((s) => !file.ticks[s.id]) && (
-            <p className="soft small" style={{ margin: "2px 0" }}>
-              If you must stop: {sitting.stop}
-            </p>
+            <p className="soft small my-2">If you must stop: {sitting.stop}</p>
           )}
         </section>
       ))}
@@ -138,7 +136,7 @@ function Rows({ steps }: { steps: Step[] }) {
   const file = usePlantFile();
   const say = saidOnce(steps.filter((s) => !file.ticks[s.id]));
   return (
-    <ol className="rows" style={{ listStyle: "none", padding: 0, margin: "6px 0 0" }}>
+    <ol className="rows no-bullets p-0 mt-6 mb-0">
       {steps.map((s) => (
         <StepRow key={s.id} step={s} say={say.get(s.id)} />
       ))}
@@ -155,13 +153,13 @@ function Prepared() {
     <section className="patch" aria-label="From the bench">
       <h2>From the bench</h2>
       {file.prepared.map((p) => (
-        <div key={p.entry} style={{ margin: "6px 0" }}>
+        <div className="my-6" key={p.entry}>
           <b>{p.what}</b> <span className="soft small">{distance(p.on, file.today)}</span>
           <Amounts amounts={p.amounts} />
         </div>
       ))}
       {file.treated.map((t) => (
-        <div key={t.entry} style={{ margin: "6px 0" }}>
+        <div className="my-6" key={t.entry}>
           <b>{t.product}</b>{" "}
           <span className="soft small">
             {distance(t.on, file.today)}
@@ -172,20 +170,20 @@ function Prepared() {
         </div>
       ))}
       {away?.reentryHours ? (
-        <p className="red small" style={{ margin: "4px 0" }}>
+        <p className="red small my-4">
           By its label people and animals keep away from it for {sayCount(away.reentryHours, "hour")}.
         </p>
       ) : null}
       <p className={`small ${classes.unprinted}`} style={{ margin: "6px 0 0" }}>
-        <Link to={`/bench?plant=${file.id}`} style={{ color: "inherit" }}>
+        <Link className="colour-inherit" to={`/bench?plant=${file.id}`}>
           Pot
         </Link>
         {" · "}
-        <Link to={`/bench/dilution?plant=${file.id}`} style={{ color: "inherit" }}>
+        <Link className="colour-inherit" to={`/bench/dilution?plant=${file.id}`}>
           dilution
         </Link>
         {" · "}
-        <Link to={`/bench/dose?plant=${file.id}`} style={{ color: "inherit" }}>
+        <Link className="colour-inherit" to={`/bench/dose?plant=${file.id}`}>
           a label’s dose
         </Link>
       </p>

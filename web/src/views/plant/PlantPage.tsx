@@ -44,7 +44,7 @@ export function PlantPage() {
       <h1>
         {p.name} {p.botanical && <i className="botanical">{p.botanical}</i>}
       </h1>
-      <p className="soft" style={{ margin: "4px 0 0" }}>
+      <p className="soft mt-4 mb-0">
         {[p.label, p.habitInfo.label, p.place].filter(Boolean).join(" · ")}
         {p.isolation !== "clean" && (
           <>
@@ -56,11 +56,11 @@ export function PlantPage() {
         {causes && ` (${causes})`}
       </p>
       {(p.mother || p.children.length > 0) && (
-        <p className="soft small" style={{ margin: "2px 0 0" }}>
+        <p className="soft small mt-2 mb-0">
           {p.mother && (
             <>
               A piece of{" "}
-              <Link to={`/plants/${p.mother.id}`} style={{ color: "inherit" }}>
+              <Link className="colour-inherit" to={`/plants/${p.mother.id}`}>
                 {p.mother.name}
               </Link>
               .{" "}
@@ -72,7 +72,7 @@ export function PlantPage() {
               {p.children.map((c, i) => (
                 <span key={c.id}>
                   {i > 0 && ", "}
-                  <Link to={`/plants/${c.id}`} style={{ color: "inherit" }}>
+                  <Link className="colour-inherit" to={`/plants/${c.id}`}>
                     {c.name}
                   </Link>{" "}
                   ({standingWord(c.standing)})

@@ -56,17 +56,17 @@ export function PlantRecord() {
           ))}
         </ul>
       </section>
-      <div style={{ display: "grid", gap: 18 }}>
+      <div className="grid gap-18">
         <AddNote />
         <MovePlant />
         <section className="patch" aria-label="Take it out">
           <h2>Take it out</h2>
-          <p className="small" style={{ margin: "4px 0" }}>
-            <a href={`/api/plants/${file.id}/archive.json`} download style={{ color: "inherit" }}>
+          <p className="small my-4">
+            <a className="colour-inherit" href={`/api/plants/${file.id}/archive.json`} download>
               With its pictures, as JSON
             </a>{" "}
             ·{" "}
-            <a href={`/api/plants/${file.id}/entries.csv`} download style={{ color: "inherit" }}>
+            <a className="colour-inherit" href={`/api/plants/${file.id}/entries.csv`} download>
               as a table
             </a>
           </p>
@@ -94,7 +94,7 @@ function EntryRow({ entry, knowledge, all }: { entry: ListedEntry; knowledge: Kn
     <li className={entry.live ? classes.entry : `${classes.entry} ${classes.dead}`} data-kind={entry.kind}>
       <span className="soft small">
         {sayDay(entry.on, file.today)}
-        <span style={{ display: "block" }}>{distance(entry.on, file.today)}</span>
+        <span className="block">{distance(entry.on, file.today)}</span>
       </span>
       <div>
         <b>{words.title}</b> {words.text}

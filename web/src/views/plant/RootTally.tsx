@@ -52,9 +52,7 @@ export function RootTally() {
   return (
     <section className="patch" aria-label="Root tally">
       <h2>Root tally</h2>
-      <p className="soft small" style={{ margin: "2px 0 0" }}>
-        {knowledge.data.rootManner}
-      </p>
+      <p className="soft small mt-2 mb-0">{knowledge.data.rootManner}</p>
       <div className={classes.tally}>
         <span className={classes.corner} />
         {columns.map((c) => (
@@ -123,20 +121,20 @@ export function RootTally() {
           {counted > 0 && (
             <>
               <Share low={r.low} share={r.share} high={r.high} />
-              <p style={{ margin: "4px 0" }}>
+              <p className="my-4">
                 <b>{sayPercent(r.share)} of the roots live</b>, from {sayPercent(r.low)} to {sayPercent(r.high)};{" "}
                 {counted} counted. <How working={r.working} of="the live share" />
               </p>
             </>
           )}
           {r.pot && (
-            <p style={{ margin: "4px 0" }}>
+            <p className="my-4">
               It can fill a pot of <b>{sayQuantity(r.pot.value, "cm", system)}</b> inside.{" "}
               <How working={r.pot.working} of="this pot" />
             </p>
           )}
           {r.signs.some((s) => s.present) && (
-            <p className="soft small" style={{ margin: "4px 0" }}>
+            <p className="soft small my-4">
               Answers:{" "}
               {r.signs
                 .filter((s) => s.present)

@@ -19,13 +19,13 @@ export function Routine({ file }: { file: PlantFile }) {
     record.mutate(body, { onSuccess: (e) => undo(said, e.id) });
   const jobs = [...file.routine].sort((a, b) => a.on.localeCompare(b.on));
   return (
-    <section className="patch" aria-label="Its routine" style={{ marginTop: 18 }}>
+    <section className="patch mt-18" aria-label="Its routine">
       <h2>
         Its routine{" "}
         <span className={classes.when}>{file.resting ? "it rests now" : "joined to the next look when due"}</span>
       </h2>
       {file.resting && (
-        <p style={{ margin: "2px 0 6px" }}>
+        <p className="mt-2 mb-6">
           Its kind rests in these months. Standing still is no stall, and a long time without water no drought.
         </p>
       )}

@@ -51,7 +51,7 @@ export const Schools = memo(function Schools({ schools, value, onChange }: Schoo
         </Stack>
       </Radio.Group>
       {shown.length < schools.length && (
-        <button type="button" className="linkbutton small" style={{ marginTop: 8 }} onClick={() => setAll(true)}>
+        <button type="button" className="linkbutton small mt-8" onClick={() => setAll(true)}>
           {schools.length - shown.length} other schools
         </button>
       )}

@@ -49,7 +49,7 @@ export function SeamOf({ file }: { file: PlantFile }) {
         pictures={file.follow.pictures}
         events={file.follow.events}
       />
-      <p className="soft small" style={{ margin: "6px 0 0" }}>
+      <p className="soft small mt-6 mb-0">
         {said}.{" "}
         <button type="button" className="linkbutton" aria-expanded={table} onClick={() => setTable(!table)}>
           {table ? "Hide the table" : "As a table"}

@@ -84,16 +84,16 @@ function SittingForm({ sitting, steps, close }: SittingDoneProps & { close: () =
         onChange={(e) => setOn(e.currentTarget.value || file.today)}
         data-autofocus
       />
-      <ul style={{ listStyle: "none", padding: 0, margin: "8px 0" }}>
+      <ul className="no-bullets p-0 my-8">
         {steps.map((s) => (
-          <li key={s.id} style={{ margin: "6px 0" }}>
+          <li className="my-6" key={s.id}>
             <Checkbox
               label={s.title}
               checked={!out.includes(s.id)}
               onChange={(e) => setOut(e.currentTarget.checked ? out.filter((id) => id !== s.id) : [...out, s.id])}
             />
             {!out.includes(s.id) && hasMade(s) && (
-              <div style={{ paddingLeft: 30 }}>
+              <div className="pl-30">
                 <MadeFields
                   step={s}
                   made={made[s.id] ?? {}}

@@ -67,10 +67,10 @@ export function Standing() {
         </div>
         <Routine file={file} />
       </div>
-      <section className="patch" style={{ marginTop: 18 }} aria-label="Seam">
+      <section className="patch mt-18" aria-label="Seam">
         <SeamOf file={file} />
       </section>
-      <section className="patch" style={{ marginTop: 18 }} aria-label="What is known of it">
+      <section className="patch mt-18" aria-label="What is known of it">
         <KnownFacts facts={file.facts} today={file.today} />
       </section>
       <div className={classes.opinion}>
@@ -143,7 +143,7 @@ function Beside({ file, r, of }: { file: PlantFile; r: Recovery; of?: string }) 
           </Group>
         </>
       ) : (
-        <p style={{ margin: 0 }}>
+        <p className="m-0">
           <b>{r.trackName}</b>: through since {sayDay(r.began, file.today)}.
         </p>
       )}
@@ -160,7 +160,7 @@ function TrackNow({ file, r, stage }: { file: PlantFile; r: Recovery; stage: Sta
           stage {r.index + 1} of {r.stages?.length}, day {daysBetween(r.began, file.today)}
         </span>
       </h2>
-      <p style={{ margin: "2px 0 8px" }}>{stage.purpose}</p>
+      <p className="mt-2 mb-8">{stage.purpose}</p>
       {r.setback && (
         <p className="red" role="status">
           <b>A setback: {r.setback.why}.</b> Stepping back to “{nameOf(r, r.setback.backTo)}” is what usually saves it.

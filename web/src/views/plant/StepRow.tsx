@@ -90,7 +90,7 @@ function OpenStep({ step, say }: { step: Step; say?: string[] }) {
         />
       )}
       {record.error && (
-        <div style={{ gridColumn: "2 / -1" }}>
+        <div className="from-second-column">
           <Refused error={record.error} />
           {!asking && (
             <button type="button" className="linkbutton small" onClick={() => setAsking("early")}>
@@ -204,15 +204,15 @@ interface AskedProps {
 /** What is asked before it is recorded: a reason, or what came out otherwise. */
 function Asked({ asking, step, reason, setReason, made, setMade, send, pending }: AskedProps) {
   return (
-    <Group style={{ gridColumn: "2 / -1" }} align="end">
+    <Group className="from-second-column" align="end">
       {asking === "made" ? (
         <MadeFields step={step} made={made} change={setMade} />
       ) : (
         <TextInput
+          className="grow"
           label={asking === "skip" ? "Why it is skipped" : "Why it was done before its time"}
           value={reason}
           onChange={(e) => setReason(e.currentTarget.value)}
-          style={{ flex: 1 }}
           data-autofocus
         />
       )}

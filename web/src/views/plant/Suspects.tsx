@@ -35,7 +35,7 @@ export function SuspectList({ differential, knowledge, accepted, onAccept }: Sus
           />
         ))}
       </div>
-      <p className="soft small" style={{ margin: "4px 0 10px" }}>
+      <p className="soft small mt-4 mb-10">
         {shown.length > 1 && "Several can be true at once, so these need not add up to 100 %. "}
         {rest} other causes come after these.{" "}
         {!all && (
@@ -44,7 +44,7 @@ export function SuspectList({ differential, knowledge, accepted, onAccept }: Sus
           </button>
         )}{" "}
         {shown[0] && shown[1] && (
-          <Link to={`/handbook/look-alikes?causes=${shown[0].id},${shown[1].id}`} style={{ color: "inherit" }}>
+          <Link className="colour-inherit" to={`/handbook/look-alikes?causes=${shown[0].id},${shown[1].id}`}>
             the first two side by side
           </Link>
         )}{" "}
@@ -58,9 +58,9 @@ export function SuspectList({ differential, knowledge, accepted, onAccept }: Sus
 /** The likeliest combinations: troubles often come together. */
 function Together({ differential, knowledge }: { differential: Differential; knowledge: Knowledge }) {
   return (
-    <div className="small" style={{ marginBottom: 10 }}>
+    <div className="small mb-10">
       <b>Together, most likely:</b>
-      <ol style={{ margin: "2px 0", paddingLeft: 20 }}>
+      <ol className="my-2 pl-20">
         {differential.sets?.map((s) => (
           <li key={s.causes.join()}>
             {s.causes.length === 0
@@ -82,16 +82,12 @@ export function Doubts({ differential, knowledge }: { differential: Differential
   const hinge = differential.checks?.[0]?.again ? undefined : differential.hinge;
   const lead = labelOf(knowledge, differential.causes[0]?.id ?? "").toLowerCase();
   if (!hinge && turns.length === 0) {
-    return (
-      <p className="soft small" style={{ margin: "10px 0 0" }}>
-        No single further look would change the picture.
-      </p>
-    );
+    return <p className="soft small mt-10 mb-0">No single further look would change the picture.</p>;
   }
   return (
-    <div className="small" style={{ marginTop: 12 }} data-testid="doubts">
+    <div className="small mt-12" data-testid="doubts">
       {hinge && (
-        <p className="ochre" style={{ margin: "0 0 6px" }}>
+        <p className="ochre mt-0 mb-6">
           <b>It hangs on one answer:</b> “{sign(hinge.sign)?.label.toLowerCase()}”{hinge.present ? "" : ", not there"}.
           Without it {lead} falls from {sayPercent(hinge.chance)} to {sayPercent(hinge.without)}. Look at it twice.
         </p>
@@ -99,7 +95,7 @@ export function Doubts({ differential, knowledge }: { differential: Differential
       {turns.length > 0 && (
         <>
           <b>What would change the picture</b>
-          <ul style={{ margin: "2px 0", paddingLeft: 18 }}>
+          <ul className="my-2 pl-18">
             {turns.map((t) => (
               <li key={`${t.sign}${t.present}`}>
                 {t.present ? "" : "not: "}
@@ -146,8 +142,8 @@ function SuspectRow({ suspect, knowledge, seen, accepted, onAccept }: SuspectRow
   const [figures, setFigures] = useState(false);
   const word = likelihood(knowledge, suspect.chance);
   return (
-    <div style={{ padding: "8px 0" }} data-cause={suspect.id}>
-      <div style={{ display: "flex", justifyContent: "space-between", gap: 10 }}>
+    <div className="py-8 px-0" data-cause={suspect.id}>
+      <div className="flex apart-x gap-10">
         {onAccept ? (
           <Checkbox
             checked={accepted ?? false}
@@ -176,12 +172,12 @@ function SuspectRow({ suspect, knowledge, seen, accepted, onAccept }: SuspectRow
         </span>
       </div>
       <svg
+        className="block"
         viewBox="0 0 400 12"
         width="100%"
         height="12"
         preserveAspectRatio="none"
         aria-hidden="true"
-        style={{ display: "block" }}
       >
         <line x1="0" x2="400" y1="6" y2="6" stroke="var(--weft)" strokeWidth="1.5" />
         <line x1="0" x2={400 * suspect.chance} y1="6" y2="6" stroke={colour} strokeWidth="5" strokeDasharray="13 4" />

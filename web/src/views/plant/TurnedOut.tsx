@@ -34,10 +34,10 @@ export function TurnedOut() {
   const of = caseInHand(file);
   const last = file.confirmed;
   return (
-    <section className="patch" style={{ marginTop: 18 }} aria-label="What it turned out to be">
+    <section className="patch mt-18" aria-label="What it turned out to be">
       <h2>What it turned out to be</h2>
       {last ? (
-        <p style={{ margin: "2px 0 6px" }}>
+        <p className="mt-2 mb-6">
           <b>{last.causes.length ? last.causes.map(label).join(", ") : "Nothing was wrong"}</b>,{" "}
           {ways.find((w) => w.value === last.how)?.label} {distance(last.on, file.today)}.{" "}
           {last.first?.chances[0] && (
@@ -48,7 +48,7 @@ export function TurnedOut() {
           )}
         </p>
       ) : (
-        <p className="soft" style={{ margin: "2px 0 6px" }}>
+        <p className="soft mt-2 mb-6">
           When you know, say it: your own confirmed cases show how far the chances can be trusted. They never change the
           tables by themselves.
         </p>

@@ -18,7 +18,7 @@ export function Undone({ plant }: { plant: string }) {
   const by = all.find((e) => e.live && e.voided && arrivals.has(e.voided.entry));
   const name = by?.voided && arrivals.get(by.voided.entry)?.arrived?.name;
   return (
-    <section className="patch" style={{ maxWidth: 720 }}>
+    <section className="patch max-720">
       <h1>{name || "A plant"} was taken out again</h1>
       <p>Its arrival was undone, so it stands in no list. Nothing of its record is lost.</p>
       {by && (
@@ -30,10 +30,10 @@ export function Undone({ plant }: { plant: string }) {
         </Button>
       )}
       <Refused error={record.error} />
-      <h2 style={{ marginTop: 18 }}>All that was recorded</h2>
-      <ul className="rows" style={{ listStyle: "none", padding: 0 }}>
+      <h2 className="mt-18">All that was recorded</h2>
+      <ul className="rows no-bullets p-0">
         {all.map((e) => (
-          <li key={e.id} style={{ padding: "4px 0" }}>
+          <li className="py-4 px-0" key={e.id}>
             {e.kind.replaceAll("-", " ")}{" "}
             <span className="soft small">
               {sayDay(e.on, today)}, {distance(e.on, today)} · {e.by}

@@ -6,7 +6,7 @@ export type Opening = NonNullable<PlantFile["follow"]["waiting"][string]>;
 export function WaitsFor({ opening }: { opening: Opening }) {
   const conditions = opening.conditions ?? [];
   return (
-    <ul className="small" style={{ margin: "2px 0 4px", padding: 0, listStyle: "none" }}>
+    <ul className="small mt-2 mb-4 p-0 no-bullets">
       {conditions.map((c) => (
         <li key={c.wanted}>
           <span className={c.status === "met" ? "kelp" : "ochre"} aria-hidden>

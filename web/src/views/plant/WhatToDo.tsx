@@ -77,7 +77,7 @@ type Wish = NonNullable<Answers["wish"]>;
 function WithoutIllness({ choose }: { choose: (wish: Wish) => void }) {
   const knowledge = useKnowledge();
   return (
-    <section className="patch" aria-label="Without an illness" style={{ marginTop: 20 }}>
+    <section className="patch mt-20" aria-label="Without an illness">
       <h2>Nothing ails it, but you want something of it</h2>
       <ul className={classes.wishes}>
         {knowledge.data?.wishes.map((w) => (
@@ -136,7 +136,7 @@ function Decide({ done }: { done: () => void }) {
         <p className="soft small">
           From the look of {sayDay(file.examined?.on ?? file.today, file.today)},{" "}
           {distance(file.examined?.on ?? file.today, file.today)}.{" "}
-          <Link to={`/plants/${file.id}/examine`} style={{ color: "inherit" }}>
+          <Link className="colour-inherit" to={`/plants/${file.id}/examine`}>
             Look again
           </Link>
         </p>

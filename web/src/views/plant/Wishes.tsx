@@ -22,14 +22,14 @@ export function Wishes() {
   return (
     <section className="patch" aria-label="What it wants">
       <h2>What it wants</h2>
-      <p className="soft small" style={{ margin: "2px 0 6px" }}>
+      <p className="soft small mt-2 mb-6">
         {file.adjusted?.reason
           ? `Overruled for this plant: ${file.adjusted.reason}.`
           : file.profile
             ? `By its kind; source: ${w.source}.`
             : `By its habit; source: ${w.source}.`}
       </p>
-      <p style={{ margin: 0 }}>
+      <p className="m-0">
         {temperature[0]} to {temperature[2]}, best {temperature[1]} · at least {w.humidity[0]} % air, best{" "}
         {w.humidity[1]} % · {w.light[0]}-{w.light[2]} mol of light a day, best {w.light[1]} · water{" "}
         {knowledge.data?.waterRules[w.waterRule]}
@@ -37,7 +37,7 @@ export function Wishes() {
       {editing ? (
         <WishForm done={() => setEditing(false)} />
       ) : (
-        <button type="button" className="linkbutton small" style={{ marginTop: 8 }} onClick={() => setEditing(true)}>
+        <button type="button" className="linkbutton small mt-8" onClick={() => setEditing(true)}>
           overrule for this plant
         </button>
       )}

@@ -174,7 +174,7 @@ function AtTheBench({ plan, open }: { plan: Plan; open: Step[] }) {
       {step.entry && <p className="soft">Only if: {step.entry}</p>}
       <p className={classes.how}>{sayProse(step.how, system)}</p>
       {cautions.map((c) => (
-        <p key={c.id} className="red" style={{ margin: "6px 0" }}>
+        <p key={c.id} className="red my-6">
           <b aria-hidden>! </b>
           {c.text}
         </p>
@@ -319,7 +319,7 @@ function Finished({ plan }: { plan: Plan }) {
   return (
     <section className={`patch ${classes.work}`} aria-label="What was done">
       <h2 className={classes.title}>Every step is done or skipped</h2>
-      <ul style={{ paddingLeft: 18 }}>
+      <ul className="pl-18">
         {plan.steps.map((s) => {
           const tick = file.ticks[s.id];
           return (
@@ -350,7 +350,7 @@ function WhereInPlan({ plan, step, left, today, due }: WhereInPlanProps) {
   const together = plan.steps.filter((s) => sitting && s.sitting === sitting.n);
   return (
     <>
-      <p className="soft" style={{ margin: 0 }}>
+      <p className="soft m-0">
         {sitting ? (
           <>
             <b>{sitting.name}</b>, step {together.findIndex((s) => s.id === step.id) + 1} of {together.length} in one
@@ -477,10 +477,10 @@ function Skipping({ reason, setReason, skip, saving }: SkippingProps) {
   return (
     <Group align="end" mt="sm">
       <TextInput
+        className="grow"
         label="Why it is skipped"
         value={reason}
         onChange={(e) => setReason(e.currentTarget.value)}
-        style={{ flex: 1 }}
       />
       <Button variant="default" onClick={skip} loading={saving}>
         Skip it
