@@ -252,8 +252,40 @@ func (a *Advice) decide(c *Case, helps int, checks []Check) {
 	default:
 		a.Advice = Not
 	}
-	if a.Advice == Now && m.ID == "watch" && !c.harmlessLeads() {
-		a.Advice = If
+	a.hold(c)
+}
+
+// looksBefore are what is looked at before a move: one sign of each list, whichever is
+// answered first. A yellow new leaf is fed with iron only where the roots can take it up
+// and the acidity lets them (common practice).
+var looksBefore = map[string][][]string{
+	"chelate":    {{"root.firm", "root.mushy", "root.few-live", "root.dry-dead"}, {"med.ph-high", "med.ph-low"}},
+	"correct-ph": {{"med.ph-high", "med.ph-low"}},
+}
+
+// unlooked is the first sign that has to be looked at before a move.
+func (c *Case) unlooked(move string) (sign string, is bool) {
+	for _, looks := range looksBefore[move] {
+		answered := slices.ContainsFunc(looks, func(id string) bool { return c.answers.given[c.k.signAt[id]] })
+		if !answered && c.k.signs[c.k.signAt[looks[0]]].fits.habit(c.habit.ID) {
+			return looks[0], true
+		}
+	}
+	return "", false
+}
+
+// hold keeps back what is looked at first, and lets nobody who is unsure be told that
+// watching is wrong.
+func (a *Advice) hold(c *Case) {
+	if sign, is := c.unlooked(a.Move); is && (a.Advice == Now || a.Advice == If) {
+		a.Advice, a.Check = Wait, sign
+	}
+	if a.Move != "watch" {
+		return
+	}
+	switch {
+	case a.Advice == Now && !c.harmlessLeads(), a.Advice != Now && c.Verdict().Kind != Act:
+		a.Advice, a.Check = If, ""
 	}
 }
 
@@ -323,6 +355,9 @@ func (c *Case) chooseNow(all []Advice) []Advice {
 	})
 	var kept []Advice
 	for _, a := range now {
+		if slices.ContainsFunc(kept, func(k Advice) bool { return apart(k.Move, a.Move) }) {
+			continue
+		}
 		twin := slices.IndexFunc(kept, func(k Advice) bool { return k.move.group == a.move.group })
 		switch {
 		case twin < 0:
@@ -343,6 +378,15 @@ func (c *Case) chooseNow(all []Advice) []Advice {
 		})
 	}
 	return kept
+}
+
+// onTwoDays are moves of which only one is done at a time: a dry ball drinks first, and is
+// potted up on another day (common practice).
+var onTwoDays = [...][2]string{{"soak", "pot-up"}}
+
+// apart says whether two moves are not done on the same day.
+func apart(a, b string) bool {
+	return slices.Contains(onTwoDays[:], [2]string{a, b}) || slices.Contains(onTwoDays[:], [2]string{b, a})
 }
 
 // firstMove is what an expert does first for the cause that presses most, or what

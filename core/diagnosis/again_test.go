@@ -115,8 +115,11 @@ func TestAStrangeSignIsLookedAtOnceMore(t *testing.T) {
 	t.Logf("%d signs that fit nothing alone, %d told once they were seen twice", asked, told)
 	assert.Positive(t, asked)
 	assert.Equal(t, asked, told)
-	c := examine(t, wholeLook("aroid-vine", "leaf.silver-scars", "leaf.powder-white", "leaf.pustules", "root.galls"))
-	assert.Equal(t, SomethingElse, c.Verdict().Kind)
+	many := wholeLook("aroid-vine", "leaf.silver-scars", "leaf.powder-white", "leaf.pustules", "root.galls")
+	assert.True(t, examine(t, many).Outside().Probably)
+	assert.Equal(t, LookFurther, examine(t, many).Verdict().Kind, "two are told, and it hangs on the third")
+	many = wholeLook("aroid-vine", append(many.Present, "stem.black-creep")...)
+	assert.Equal(t, SomethingElse, examine(t, many).Verdict().Kind)
 }
 
 // A second look takes three quarters of what a sign is mistaken for.
@@ -185,7 +188,8 @@ func TestWhatSoundPlantsOftenShowIsNoTrouble(t *testing.T) {
 		{"no harmful cause over 10 %", tips, 0.10, 0.299, nil, NothingFound},
 		{"one is", tips, 0.101, 0.299, nil, NotEnough},
 		{"something else may be at work", tips, 0.10, 0.30, nil, NotEnough},
-		{"a look is left", tips, 0.10, 0, []Check{{Sign: "leaf.torn", Worth: 0.004}}, LookFurther},
+		{"a look is left", tips, 0.10, 0, []Check{{Sign: "leaf.torn", Worth: 0.012}}, LookFurther},
+		{"one that tells little", tips, 0.10, 0, []Check{{Sign: "leaf.torn", Worth: 0.0119}}, NothingFound},
 		{"parts were not looked at", look(vine, "leaf.tips-brown"), 0.10, 0, nil, NotEnough},
 		{"what sound plants seldom show", wholeLook(vine, "leaf.pustules"), 0.10, 0, nil, NotEnough},
 	} {

@@ -27,6 +27,9 @@ type Check struct {
 	// Outcomes says what each answer would mean for the causes it moves most.
 	Outcomes Outcomes        `json:"outcomes"`
 	Working  working.Working `json:"working"`
+
+	// instead is the worth of the question in whose place it is asked.
+	instead float64
 }
 
 // Outcomes says what a look would lead to.
@@ -234,7 +237,7 @@ func (c *Case) askable(can func(Sign) bool) []Check {
 func bestWorth(checks []Check, days int) (best float64) {
 	for _, check := range checks {
 		if check.RulesOut == "" && !check.Again && check.Days <= days {
-			best = max(best, check.Worth)
+			best = max(best, check.Worth, check.instead)
 		}
 	}
 	return best
@@ -372,6 +375,22 @@ func (c *Case) rulingOut(can func(Sign) bool) []Check {
 	return chosen
 }
 
+// readInPot are questions about how it was watered, and what a finger in the pot says of
+// the same now, which is surer than what somebody remembers (common practice).
+var readInPot = map[string]string{"care.water-missed": "med.dry-through"}
+
+// feltFirst is the look at the medium that tells more than a question about the past,
+// whatever it costs; empty where there is none.
+func feltFirst(question Check, all []Check) string {
+	tells := func(x Check) float64 { return x.Worth * x.Outcomes.Cost }
+	for _, x := range all {
+		if x.Sign == readInPot[question.Sign] && tells(x) >= tells(question) {
+			return x.Sign
+		}
+	}
+	return ""
+}
+
 // worthAsking adds the checks that tell most, few of them about the past.
 func (c *Case) worthAsking(chosen, all []Check) []Check {
 	asked := 0
@@ -381,13 +400,19 @@ func (c *Case) worthAsking(chosen, all []Check) []Check {
 		}
 		s := c.k.signs[c.k.signAt[check.Sign]]
 		past := history(s)
+		instead := 0.0
+		if felt := feltFirst(check, all); felt != "" {
+			past, check.Sign, instead = false, felt, check.Worth
+		}
 		if has(chosen, check.Sign) || past && asked >= mostHistory {
 			continue
 		}
 		if past {
 			asked++
 		}
-		chosen = append(chosen, c.check(c.k.signAt[check.Sign]))
+		next := c.check(c.k.signAt[check.Sign])
+		next.instead = instead
+		chosen = append(chosen, next)
 	}
 	return chosen
 }

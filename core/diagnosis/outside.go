@@ -1,6 +1,9 @@
 package diagnosis
 
-import "math"
+import (
+	"math"
+	"slices"
+)
 
 // Something that is not on the list: how common it is taken to be, how often it
 // shows any symptom, and what each symptom that was denied takes from it (common
@@ -14,6 +17,9 @@ const (
 	elseMay      = 0.30
 	elseProbably = 0.45
 	elseLead     = 0.85
+	// mostAtOnce is how many unconnected causes a plant is thought to have, each told by
+	// its own sign.
+	mostAtOnce = 2
 	// unexplainedFrom is the chance that nothing likely explains a sign, from
 	// which it is named.
 	unexplainedFrom = 0.5
@@ -62,8 +68,9 @@ func (c *Case) elseProbably() bool {
 func (c *Case) somethingElse(p problem) float64 {
 	with := p
 	with.fail = append([]float64{}, p.fail...)
+	speaks := c.unaccounted()
 	for slot, a := range c.answers.seen {
-		if c.k.signs[a.sign].Symptom {
+		if c.k.signs[a.sign].Symptom && speaks(a.sign) {
 			with.fail[slot] *= 1 - elseShows
 		}
 	}
@@ -75,6 +82,33 @@ func (c *Case) somethingElse(p problem) float64 {
 	}
 	more := elsePrior * with.sum(false).total * math.Pow(1-elseDenied, float64(denied))
 	return more / (more + (1-elsePrior)*c.posterior.total)
+}
+
+// told are the causes that stand out and of which the sign that tells them was seen for
+// sure.
+func (c *Case) told() (causes []int) {
+	for i, known := range c.k.causes {
+		if c.chances[i] >= standsOut && slices.ContainsFunc(c.answers.seen, func(a answer) bool {
+			return a.sure && slices.Contains(known.Defining, c.k.signs[a.sign].ID)
+		}) {
+			causes = append(causes, i)
+		}
+	}
+	return causes
+}
+
+// unaccounted says which signs may speak for something unknown. Where two causes
+// are told it is none by which they are told or which they nearly always show: two things
+// that are both there are rarely met together, and still nothing unknown is needed. From
+// three on one that nobody knows is likelier than all of them at once.
+func (c *Case) unaccounted() func(sign int) bool {
+	told := c.told()
+	return func(sign int) bool {
+		return len(told) != mostAtOnce || !slices.ContainsFunc(told, func(cause int) bool {
+			return c.k.link[cause][sign] >= defining ||
+				slices.Contains(c.k.causes[cause].Defining, c.k.signs[sign].ID)
+		})
+	}
 }
 
 // Unexplained lists the symptoms seen that nothing likely explains.
