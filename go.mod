@@ -19,6 +19,7 @@ require (
 	github.com/invopop/jsonschema v0.14.0
 	github.com/jackc/pgx/v5 v5.12.0
 	github.com/jmoiron/sqlx v1.4.0
+	github.com/kljensen/snowball v0.10.0
 	github.com/kovidgoyal/imaging v1.8.17
 	github.com/pquerna/otp v1.5.0
 	github.com/pressly/goose/v3 v3.29.0

@@ -21,6 +21,8 @@ const usage = `tendermend — find what ails a plant, treat it, follow it until 
                                            a link with which somebody sets a lost password, once
   tendermend openapi                       the OpenAPI document of all operations
   tendermend diagnose < EXAMINATION.json   what it may be, as JSON
+  tendermend signs < PHRASES.json          the signs that everyday phrases mean, the likeliest first
+  tendermend read < SENTENCES.json         what sentences say of kind, signs and what is not there
   tendermend case-schema                   the JSON Schema of those files
   tendermend archive-schema                the JSON Schema of whole collections
   tendermend plan < SITUATION.json         the plan for a situation, or a list of them, as JSON
@@ -63,6 +65,8 @@ func run(args []string, in io.Reader, out io.Writer) error {
 // commands are all that the program can be asked to do.
 var commands = map[string]func(args []string, in io.Reader, out io.Writer) error{
 	"diagnose":       reading(diagnose),
+	"signs":          reading(findSigns),
+	"read":           reading(readSaid),
 	"plan":           planOrSample,
 	"check-plan":     reading(checkPlan),
 	"case-schema":    writing(caseSchema),

@@ -16,7 +16,7 @@ func TestEveryEffectSaysWhatItWritesAndBelongsToAnOperator(t *testing.T) {
 	for id := range effects {
 		_, known := OperatorByID(id)
 		assert.True(t, known, "%s", id)
-		told := Params{PotWidthCM: N(12), Share: N(0.5), ToC: N(18)}
+		told := Params{What: CutFree, PotWidthCM: N(12), Share: N(0.5), ToC: N(18)}
 		e, writes := EffectOf(Done{Step: Step{Op: id, Params: told}, Laid: &told})
 		assert.True(t, writes, "%s", id)
 		assert.NotEqual(t, Effect{}, e, "%s changes nothing", id)

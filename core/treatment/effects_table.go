@@ -27,6 +27,7 @@ var effects = map[OperatorID]func(Done) Effect{
 	Insurance:    cuts("tip", false),
 	TipCut:       cuts("tip", false),
 	LeafCut:      cuts("leaf", false),
+	Layer:        layered,
 
 	PotIn:        stand(facts.InPot, ""),
 	PotUp:        stand(facts.InPot, ""),
@@ -92,6 +93,17 @@ func fed(d Done) Effect {
 	return e
 }
 
+// CutFree is what a step of layering says when the rooted piece is taken.
+const CutFree = "cut free"
+
+// layered takes a piece off only when it is cut free.
+func layered(d Done) Effect {
+	if d.Step.Params.What != CutFree {
+		return Effect{}
+	}
+	return cuts("stem", false)(d)
+}
+
 // writes says what an operator writes into the record.
 var writes = map[OperatorID]string{
 	Isolate: "a move: isolated", KeepApart: "a move: isolated", Release: "a move: among the others",
@@ -100,7 +112,7 @@ var writes = map[OperatorID]string{
 	CutRot: "a cut; no live rot", PickCrown: "a cut: crown; no live rot", Behead: "a cut: stem; no live rot",
 	TrimBranch: "a cut: stem", Callus: "it lies on a tray", StripSpikes: "a cut: spikes, and how many are kept",
 	RemoveLeaves: "a cut: leaves", TakeOffset: "a cut: plantlets", Insurance: "a cut: a piece", TipCut: "a cut: tips",
-	LeafCut: "a cut: leaves", PotIn: "a potting: pot, depth and mix", PotUp: "a potting: pot, depth and mix",
+	LeafCut: "a cut: leaves", Layer: "a cut: stem, when it is cut free", PotIn: "a potting: pot, depth and mix", PotUp: "a potting: pot, depth and mix",
 	WrapMoss: "a potting: moss", Hang: "it hangs bare", Mount: "it is on a slab", SetCup: "it is in a cup of water",
 	SetDish: "it stands in a dish", SetReservoir: "it stands in a reservoir, with its level",
 	RaiseBase: "its base is free",

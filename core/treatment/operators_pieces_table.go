@@ -45,7 +45,7 @@ var pieceOperators = []Operator{
 		Title:   "Peg a node down while it is attached",
 		How:     "Cut it off when it has rooted.",
 		Minutes: 8,
-		Does:    MakesPiece,
+		Does:    Cuts | MakesPiece,
 		Done:    "It resists a pull.",
 		For:     "drought low-light self-shading girdled root-rot base-rot wish:propagate",
 	},

@@ -140,6 +140,7 @@ type Choices struct {
 	CrownDose   Side      `json:"crownDose,omitempty" enum:",dry,peroxide,label"`
 	Pieces      Side      `json:"pieces,omitempty" enum:",together,one each"`
 	Gnats       Side      `json:"gnats,omitempty" enum:",dry top,grit,larvicide"`
+	MultiplyBy  string    `json:"multiplyBy,omitempty" doc:"A way by which its kind is multiplied, as the kinds name it."`
 	Keep        Side      `json:"keep,omitempty" enum:",keep,discard" doc:"Whether a suspect is kept or discarded."`
 	Discard     Side      `json:"discard,omitempty" enum:",now"`
 	Override    facts.Yes `json:"override,omitzero" doc:"The carer's own word: nothing holds a root sitting back."`

@@ -63,7 +63,7 @@ func twiceLaw(r *replay, _ *patient, no found) {
 // acts are what the recipe of a cause turns on.
 var acts = map[cause.ID][]t.OperatorID{
 	cause.RootRot:     {t.TrimDead, t.Tally, t.Behead, t.Air},
-	cause.DryRootLoss: {t.TrimDead, t.PullDead, t.Behead, t.NodeBox, t.PartIt},
+	cause.DryRootLoss: {t.TrimDead, t.PullDead, t.Behead, t.NodeBox, t.TipCut, t.PartIt},
 	cause.Drought: {
 		t.Soak, t.BottomWater, t.FirstWater, t.WetRoots, t.ChangeWater, t.SetCup, t.NodeBox, t.TipCut, t.CupFill,
 	},
@@ -86,7 +86,8 @@ func untouchedLaw(r *replay, c *patient, no found) {
 	}
 	for _, id := range c.Causes {
 		asleep := id == cause.Drought && c.phase(0) == "resting"
-		if ops := acts[id]; len(ops) > 0 && !r.has(ops...) && !asleep && !c.has(cause.Detached) {
+		soaked := id == cause.DryRootLoss && c.is(t.AirPlant) && r.has(t.Soak) // it drinks by its leaves
+		if ops := acts[id]; len(ops) > 0 && !r.has(ops...) && !asleep && !soaked && !c.has(cause.Detached) {
 			no(nil, "nothing is done for %s", id)
 		}
 	}

@@ -103,7 +103,7 @@ var lawsOfNewPots = []law{
 			stands = stands && !strings.HasPrefix(c.kind.ID, kin)
 		}
 		for _, e := range r.of(false, t.Stake) {
-			alone := isPiece(e) || c.has(cause.Detached, cause.Breakage) || c.Facts.Piece.Value
+			alone := isPiece(e) || c.has(cause.Detached, cause.Breakage, cause.Girdled) || c.Facts.Piece.Value
 			pup := c.is(t.Bromeliad) && r.earlier(e, t.TakeOffset)
 			tall := c.Facts.HeightCM.Or(0) > 60
 			rocks := c.Facts.Leans.Value || tall

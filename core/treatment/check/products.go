@@ -195,7 +195,8 @@ var lawsOfProducts = []law{
 		if c.has(cause.Thrips) && c.habitID != t.AirPlant && !c.free() && !inSoil {
 			no(&r.events[0], "thrips, and nothing for their stage in the soil")
 		}
-		if c.has(cause.FungusGnat) && !r.has(t.Nematodes, t.Larvicide, t.DryTop, t.TopDress, t.Predators) {
+		larvae := r.has(t.Nematodes, t.Larvicide, t.DryTop, t.TopDress, t.Predators) || said(c, string(t.Larvicide))
+		if c.has(cause.FungusGnat) && !larvae {
 			no(&r.events[0], "gnats, and nothing for their larvae")
 		}
 	}},

@@ -70,8 +70,10 @@ func topLaw(r *replay, c *patient, no found) {
 		return
 	}
 	from := heads[0].day
+	own := slices.ContainsFunc(r.of(false, t.ReadyPot), func(e *event) bool { return e.p.For != t.ForPieces })
 	for _, e := range r.of(false, t.ReadyPot) {
-		if w := max(e.p.PotWidthCM.Or(0), e.p.PotWidthTo.Or(0)); w > max(7, c.foot()+6)+0.05 {
+		others := own && e.p.For == t.ForPieces // the top has a pot of its own
+		if w := max(e.p.PotWidthCM.Or(0), e.p.PotWidthTo.Or(0)); !others && w > max(7, c.foot()+6)+0.05 {
 			no(e, "%g cm for a top whose foot is %g cm", w, c.foot())
 		}
 	}

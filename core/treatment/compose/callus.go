@@ -84,6 +84,9 @@ func (c *composer) callusDays(head bool) int {
 	}
 	switch {
 	case c.habitID == treatment.SucculentRosette && head:
+		if d := c.kind.CutDryDays; d != nil {
+			return max(5, d[0])
+		}
 		return 5
 	case c.habitID == treatment.TrailingSucculent:
 		return 3

@@ -43,6 +43,11 @@ func (c *composer) leave(op, why string) {
 	}
 }
 
+// unleave takes a line back, where what it says is left out stands in the plan after all.
+func (c *composer) unleave(op string) {
+	c.plan.LeftOut = slices.DeleteFunc(c.plan.LeftOut, func(l treatment.LeftOut) bool { return l.Op == op })
+}
+
 // Plan makes a plan for a situation. It fails on an unknown kind, habit, cause
 // or wish, and where nothing was accepted. The same situation always gives the
 // same plan.

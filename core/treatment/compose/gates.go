@@ -32,6 +32,8 @@ var (
 	}
 	// fedAgain is when a plant that grows again has roots to feed.
 	fedAgain = gate.Gate{gate.DaysSince(facts.SatRoots, 28), gate.See(gate.NewGrowth), gate.Alive(0.25)}
+	// leafedOut is when a plant that woke has leaves to feed.
+	leafedOut = gate.Gate{gate.DaysSince(facts.Planned, 28), gate.Count(gate.NewLeaf, 2, 0)}
 	// itsRoots stands in recipes for the length of new roots that its kind waits for.
 	itsRoots = gate.Gate{gate.Count(gate.NewRoot, 0, 0)}
 )
@@ -52,10 +54,14 @@ func dayOf(until gate.Gate) (int, bool) {
 
 // itsOwn puts the length of its kind in the place of its roots.
 func (c *composer) itsOwn(g gate.Gate) gate.Gate {
-	if g.Same(itsRoots) {
-		return c.ownRoots()
+	var out gate.Gate
+	for _, one := range g {
+		if itsRoots.Same(gate.Gate{one}) {
+			one = c.ownRoots()[0]
+		}
+		out = append(out, one)
 	}
-	return g
+	return out
 }
 
 // met says whether something that was seen is what a gate waits for.

@@ -50,8 +50,21 @@ var barredBy = map[string][]string{
 	"division": {"division", "rhizome"},
 }
 
-// way is the first way of its habit that its kind allows; empty where there is none.
+// way is the one that the carer chose where its kind allows it, else the first of its
+// habit; empty where there is none.
 func (x *subject) way() string {
+	list := x.ways()
+	switch {
+	case slices.Contains(list, x.Choices.MultiplyBy):
+		return x.Choices.MultiplyBy
+	case len(list) > 0:
+		return list[0]
+	}
+	return ""
+}
+
+// ways are those of its habit that its kind allows, the surest first.
+func (x *subject) ways() (list []string) {
 	var barred []string
 	for _, n := range x.kind.Never {
 		barred = append(barred, barredBy[n]...)
@@ -60,10 +73,10 @@ func (x *subject) way() string {
 		own := slices.Contains(x.kind.Propagation, w)
 		if x.named && (own || len(x.kind.Propagation) == 0 && !slices.Contains(barred, w)) ||
 			!x.named && treatment.TipSet().Has(x.habitID) {
-			return w
+			list = append(list, w)
 		}
 	}
-	return ""
+	return list
 }
 
 // divides says whether it is parted to be multiplied.
@@ -121,6 +134,9 @@ func (c *composer) tipsThere() float64 {
 // multiplied makes more of a healthy plant, by the way of its kind.
 func (c *composer) multiplied() {
 	way := c.way()
+	if by := c.Choices.MultiplyBy; by != "" && by != way {
+		c.leave(by, "its kind is not multiplied so")
+	}
 	switch travels := c.travels(); {
 	case len(travels) > 0:
 		c.leave("propagate", "what ails it travels with the pieces: "+strings.Join(travels, ", "))
@@ -162,23 +178,33 @@ func (c *composer) offsetLater(way string) {
 
 // partOffset parts an offset when its gate opens, gives it a home, and looks after it.
 func (c *composer) partOffset(cut step, waits gate.Gate) {
-	c.draft.hold(treatment.PiecesSit, waits, "", append(c.cutting(cut), c.pieceHome()...)...)
+	c.draft.hold(treatment.PiecesSit, waits, "", c.setOff(cut)...)
 	c.followOffset()
+}
+
+// setOff cuts off what has roots of its own and gives it a home, which is laid out before.
+func (c *composer) setOff(cut step) []step {
+	home := c.pieceHome()
+	laid := 0
+	if home[0].Op == treatment.ReadyPot {
+		laid = 1
+	}
+	return slices.Concat(home[:laid], c.cutting(cut), home[laid:])
 }
 
 // followOffset waters what is set dry when it holds, and looks at it a fortnight later.
 func (c *composer) followOffset() {
 	if c.dry {
-		c.draft.then(daysLater(14), do(treatment.Look, note("does the offset resist a gentle nudge?")), c.pieceWater())
+		c.draft.then(daysLater(14), do(treatment.Look, note("does the young plant resist a gentle nudge?")), c.pieceWater())
 		return
 	}
-	c.draft.then(daysLater(14), do(treatment.Look, note("does the offset hold and grow?")))
+	c.draft.then(daysLater(14), do(treatment.Look, note("does the young plant hold and grow?")))
 }
 
 // offsetNow parts it today.
 func (c *composer) offsetNow(cut step) {
-	c.draft.sit(treatment.PiecesSit, 0, rankPieces, append(c.cutting(cut), c.pieceHome()...)...)
-	c.draft.at(14, rankLook, do(treatment.Look, note("does the offset resist a gentle nudge?")))
+	c.draft.sit(treatment.PiecesSit, 0, rankPieces, c.setOff(cut)...)
+	c.draft.at(14, rankLook, do(treatment.Look, note("does the young plant resist a gentle nudge?")))
 	if c.dry {
 		c.draft.at(14, rankLook+1, c.pieceWater())
 	}
@@ -266,9 +292,7 @@ func (c *composer) takePieces(w cutWay, day int, dying bool) {
 		}
 	}))
 	if w.op == treatment.Layer {
-		c.draft.sit(treatment.PiecesSit, day, rankPieces, cut,
-			do(treatment.Label, organ(treatment.OnPieces), with(forPieces)))
-		c.boxLater(day)
+		c.layered(cut, day)
 		return
 	}
 	steps := c.cutting(cut)
@@ -292,6 +316,20 @@ func (c *composer) takePieces(w cutWay, day int, dying bool) {
 		return
 	}
 	c.piecesSet(w, n, day, days)
+}
+
+// layered roots a piece while its mother feeds it: pegged down, or on a woody stem in
+// moss in the air; it is cut free when it has roots, and potted.
+func (c *composer) layered(peg step, day int) {
+	label := do(treatment.Label, organ(treatment.OnPieces), with(forPieces))
+	if c.habitID == treatment.Woody {
+		peg.Params.How = "in the air"
+	}
+	c.draft.sit(treatment.PiecesSit, day, rankPieces, append(c.cutting(peg), label)...)
+	c.draft.at(day+14, rankLook, do(treatment.Look, every(14, rooted), note("roots at the node?")))
+	free := do(treatment.Layer, organ(treatment.OnStem), with(func(p *treatment.Params) { p.N, p.What = num(1), treatment.CutFree }))
+	c.draft.hold(treatment.PiecesSit, rooted, "", c.setOff(free)...)
+	c.followOffset()
 }
 
 // piecesSet pots pieces when their cuts have dried, and follows them.

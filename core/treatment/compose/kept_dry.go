@@ -18,7 +18,7 @@ var homes = ops(
 )
 
 // keptDry takes out what would wet a medium that is kept dry, and water by its rule while
-// it lies on a tray.
+// it lies on a tray or has no medium.
 func (c *composer) keptDry(list []*sit) {
 	var state ground
 	for _, s := range list {
@@ -29,17 +29,29 @@ func (c *composer) keptDry(list []*sit) {
 				c.leave(string(x.Op), "water is held: it would wet what must dry, and works in moist medium only")
 				continue
 			}
-			if state.lifted && x.Op == treatment.ByRule {
+			switch {
+			case x.Op == treatment.ByRule && x.Params.How == "" && c.untied && !state.potted && has(s.steps, treatment.WetRoots, treatment.Soak):
+				continue // it has its water without a medium
+			case x.Op == treatment.ByRule && s.dated && c.firstRoots() && x.Params.For == "":
+				if has(s.steps, treatment.HoldWater) {
+					continue
+				}
+				x = do(treatment.HoldWater, until(c.ownRoots()))
+				c.unleave(string(treatment.HoldWater))
+			case state.lifted && x.Op == treatment.ByRule:
 				x = do(treatment.HoldWater, until(due))
 			}
 			kept = append(kept, x)
+		}
+		if c.habitID == treatment.AirPlant {
+			kept = shakenDry(kept)
 		}
 		s.steps = kept
 	}
 }
 
 // ground is whether water is held back, and whether it lies bare.
-type ground struct{ held, lifted bool }
+type ground struct{ held, lifted, potted bool }
 
 func (g *ground) after(x step) {
 	switch {
@@ -48,10 +60,22 @@ func (g *ground) after(x step) {
 	case x.Op == treatment.Unpot:
 		g.lifted = true
 	case among(x.Op, homes...):
-		g.lifted = false
+		g.lifted, g.potted = false, !among(x.Op, treatment.Hang, treatment.Mount)
 	case slices.Contains(medium, x.Op) && x.Params.For == "" && !(g.lifted && x.Op == treatment.ByRule):
 		g.held = false
 	}
+}
+
+// shakenDry has an air plant dried after its soak, where the step that says so went to
+// another day.
+func shakenDry(steps []step) []step {
+	at := slices.IndexFunc(steps, func(x step) bool { return x.Op == treatment.Soak })
+	if at < 0 || has(steps[at:], treatment.CrownDry) {
+		return steps
+	}
+	dry := do(treatment.CrownDry, how("upside down"))
+	dry.Every, dry.Until = steps[at].Every, steps[at].Until
+	return slices.Insert(steps, at+1, dry)
 }
 
 // drySaid gives a plant that waits for its own roots its line for water, where other

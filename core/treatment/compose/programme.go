@@ -126,7 +126,7 @@ func (c *composer) predatorsFail(p cause.ID) bool {
 	mites := among(p, cause.SpiderMite, cause.FlatMite, cause.BroadMite)
 	return mites && c.humidity < 55 || len(c.pests) > 1 || p == cause.Thrips && (c.airC > 27 || c.airC < 18) ||
 		c.has(cause.SoftRot, cause.Acidovorax, cause.BlackRot, cause.FungalSpot, cause.BacterialSpot,
-			cause.RootRot, cause.BaseRot) || c.Choices.RootRinse == treatment.SideLabel
+			cause.PowderyMildew, cause.Rust, cause.RootRot, cause.BaseRot) || c.Choices.RootRinse == treatment.SideLabel
 }
 
 // product chooses one product for all the leaf pests together, where one

@@ -28,7 +28,9 @@ var lifeRecipes = []recipe{
 			at(28, t.Look, every(28, growth), note("firm, or soft: soft means rot, act")),
 			given(wakesDry, when(newGrowth, t.FirstWater, how("light"), with(func(p *t.Params) { p.ML = num(20) }))),
 			when(newGrowth, t.Brighten, share(0.25), every(3, bestLight)),
-			when(gate.Gate{gate.DaysSince(facts.Planned, 28), gate.Count(gate.NewLeaf, 2, 0)}, t.FeedIt, share(0.25)),
+			given(wakesByRoots, when(itsRoots, t.FirstWater, how("quarter")),
+				when(leafedOut.With(itsRoots...), t.FeedIt, share(0.25))),
+			given(wakesOtherwise, when(leafedOut, t.FeedIt, share(0.25))),
 		},
 	},
 	{
@@ -38,7 +40,7 @@ var lifeRecipes = []recipe{
 			at(0, t.HoldWater, until(itsRoots)),
 			at(0, t.HoldFeed, until(growth)),
 			at(7, t.Look, every(7, itsRoots)),
-			when(itsRoots, t.FirstWater, share(0.25)),
+			when(itsRoots, t.FirstWater, how("quarter")),
 		},
 	},
 	{

@@ -32,9 +32,11 @@ var pestRecipes = []recipe{
 		cause.BacterialSpot,
 		all,
 		spots,
-	}, {cause.FungalSpot, all, spots}, {cause.Anthracnose, all, spots}, {cause.Rust, all, spots},
+	}, {cause.FungalSpot, all, spots}, {cause.Anthracnose, all, spots},
+	{cause.Rust, all, join(spots, []item{ifMore(10, "new pustules break out")})},
+	{cause.PowderyMildew, all, join(spots, []item{ifMore(10, "the film comes back, or is on more than ten leaves")})},
 	{cause.GreyMould, fromBelow, join(spots, []item{when(due, t.BottomWater, what("in the morning"))})},
-	{cause.GreyMould, all, spots}, {cause.LeafNematode, all, spots}, {cause.PowderyMildew, all, spots},
+	{cause.GreyMould, all, spots}, {cause.LeafNematode, all, spots},
 	{cause.Acidovorax, all, []item{at(0, t.Air), at(0, t.ByRule, what("medium only, morning")), leaves(false, 0),
 		at(
 			1,

@@ -36,6 +36,14 @@ var (
 	static = []item{at(14, t.Look, every(14, toDay(56)))}
 )
 
+// ifMore is a product against fungi, for which there is no need while what was taken off
+// was all of it.
+func ifMore(day int, cond string) item {
+	return at(day, t.LabelDrug, organ(t.OnLeaf), with(func(p *t.Params) {
+		p.Class, p.DoseTyped, p.Cond = "fungus", true, cond
+	}))
+}
+
 // keepOrDiscard is the question that ends what nothing cures.
 const keepOrDiscard = "decide: keep it or discard it"
 

@@ -126,5 +126,10 @@ func (x *subject) restC() (warm float64, named bool) {
 	return low, true
 }
 
+// wakesByRoots says whether it gets no water before its new roots are long enough.
+func wakesByRoots(x *subject) bool { return x.kind.WaterAtRest() == plant.RestRootsFirst }
+
+func wakesOtherwise(x *subject) bool { return !wakesByRoots(x) }
+
 // wakesDry says whether it was kept dry, so that its first water is a step of its own.
 func wakesDry(x *subject) bool { return x.kind.WaterAtRest() == plant.RestDry }

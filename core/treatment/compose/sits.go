@@ -160,6 +160,23 @@ func onceKey(s step) string {
 	return key
 }
 
+// refillsAgain says whether tips for bare spots are taken or set again later in the sitting.
+func refillsAgain(s step, rest []step) bool {
+	switch s.Op {
+	case treatment.Refill:
+		return has(rest, treatment.Refill)
+	case treatment.TipCut:
+		return has(rest, treatment.Refill) && has(rest, treatment.TipCut)
+	}
+	return false
+}
+
+// driedAlready says whether the step just before dries the same part in the same way.
+func driedAlready(before, s step) bool {
+	return before.Op == s.Op && before.Organ == s.Organ && before.Params.How == s.Params.How &&
+		before.Every == s.Every && before.Until.Same(s.Until)
+}
+
 // tidy merges what the blocks of one sitting say twice, and leaves out idle
 // cleaning of the blade.
 func tidy(steps []step) []step {
@@ -176,6 +193,10 @@ func tidy(steps []step) []step {
 		rest := steps[i+1:]
 		switch {
 		case s.Op == treatment.BagWaste && (i != lastBag || !has(out, wastes...)):
+			continue
+		case refillsAgain(s, rest):
+			continue // it is taken and set once, at the last place
+		case s.Op == treatment.CrownDry && len(out) > 0 && driedAlready(out[len(out)-1], s):
 			continue
 		case slices.Contains(once, s.Op):
 			if at, known := seen[onceKey(s)]; known {

@@ -39,6 +39,10 @@ func (c *composer) soilStage() {
 		return
 	}
 	if c.has(cause.Overwatering, cause.Springtail) && !c.sitsOnDay() {
+		if c.Choices.PestFirst == treatment.Side(treatment.Predators) {
+			c.leave(string(treatment.Nematodes), "they want moist medium; a product in it would kill the predators")
+			return
+		}
 		c.draft.gate(due, c.label("insect", "soil", "soil")) // no water comes before it is due
 		return
 	}
@@ -142,7 +146,7 @@ func (c *composer) gnats() {
 		c.draft.at(0, rankAfter, do(treatment.DryTop))
 	}
 	larvicide := do(treatment.Larvicide, every(7, c.ending(22)), with(func(p *treatment.Params) { p.DoseTyped = true }))
-	if c.has(cause.Overwatering, cause.Springtail) && !c.sitsOnDay() {
+	if (c.has(cause.Overwatering, cause.Springtail) || c.drownedNow()) && !c.sitsOnDay() {
 		larvicide.Until = forDays(21) // no water comes before it is due
 		c.draft.gate(due, larvicide)
 	} else {

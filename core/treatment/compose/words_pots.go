@@ -208,3 +208,15 @@ func (w saying) mixWords() string {
 	}
 	return ", " + amount + " (" + strings.Join(parts, ", ") + from + dry + ")"
 }
+
+func sayLayer(w saying) string {
+	switch {
+	case w.Params.What == treatment.CutFree:
+		return "Cut the rooted piece free, just behind its roots. The stem that stays ends above a node."
+	case w.Params.How == "in the air":
+		return "Below a node cut a third of the way into the stem, wipe the sap off, and hold the cut open with a " +
+			"pinch of moss. Pack a handful of damp moss round it and wrap it in clear film, tied above and below."
+	}
+	return "Lay a shoot onto a small pot of moist mix, scratch the underside of one node and peg it down; it stays on " +
+		"its mother. Keep the mix moist."
+}

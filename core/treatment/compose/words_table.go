@@ -180,7 +180,7 @@ var sayings = map[treatment.OperatorID]sayer{
 	treatment.LeafCut: func(w saying) string {
 		return "Cut " + w.counted("sound leaf", "sound leaves") + " whole at the stalk."
 	},
-	treatment.Layer: fixedly("Peg a node down on moist mix while it is attached; it is cut free when it has rooted."),
+	treatment.Layer: sayLayer,
 	treatment.Behead: func(w saying) string {
 		return "Cut the top off " + orWord(w.Params.What, "above every stain") + ": the ring must be clean all round. " +
 			"Clean the blade after " +

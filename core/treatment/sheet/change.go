@@ -27,6 +27,8 @@ func (a Answers) change(composed treatment.Plan) (treatment.Plan, [][]string) {
 			if e.Day != nil && p.Sittings[i].Day != nil {
 				d := *e.Day
 				p.Sittings[i].Day = &d
+			} else if e.Day != nil {
+				p.LeftOut = append(slices.Clone(p.LeftOut), undated(p.Sittings[i], k))
 			}
 		}
 	}
@@ -39,6 +41,13 @@ func (a Answers) change(composed treatment.Plan) (treatment.Plan, [][]string) {
 		}
 	}
 	return p, ids
+}
+
+// undated says why a sitting that waits for something is not put on a day.
+func undated(s treatment.Sitting, step int) treatment.LeftOut {
+	o, _ := treatment.OperatorByID(s.Steps[step].Op)
+	return treatment.LeftOut{Op: "another day for “" + o.Title + "”", Why: "it waits for this: " + s.Gate.Words() +
+		". Record it when it is seen, or say why nothing holds it back"}
 }
 
 // broken names a breach by its rule and its step, however the steps are counted.

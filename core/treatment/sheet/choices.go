@@ -101,6 +101,16 @@ var choices = []Choice{
 		{"dry-top", "a dry top", "costs nothing", "not for what must stay moist"},
 		{"grit", "a centimetre of grit", "they find no way in", "hides how wet the mix is"},
 		{"larvicide", "a larvicide alone", "for what must stay moist", "its label decides; adults fly on for weeks"}}},
+	{"multiplyBy", "How it is multiplied", []Side{
+		{"division", "divided", "each part has roots and grows on", "each keeps three growths or more"},
+		{"offset", "by an offset", "a whole plant from the first day", "it waits until the offset is ripe"},
+		{"keiki", "by a plantlet", "a whole plant with roots", "it waits until its roots are long enough"},
+		{"tip-cutting", "by a tip", "soon a shapely plant", "the mother loses her tip and branches"},
+		{"node-cutting", "by nodes in moss", "several from one stem", "bare for weeks; some rot"},
+		{"stem-section", "by lengths of stem", "several from one stem", "the cut must dry first"},
+		{"layering", "by layering, on the mother", "she feeds it until it has roots: hardly one is lost", "one at a time"},
+		{"leaf-cutting", "by a leaf", "costs her one leaf", "slow; a pattern may be lost"},
+		{"rhizome", "by a length of rhizome", "each with a growing tip", "bare for weeks"}}},
 	{"aim", "The new set-up", []Side{
 		{"S5", "clay over a reservoir", "forgives a week away", "old roots go"},
 		{"S0", "its own mix", "what its kind is used to", "wants a look each few days"},
@@ -125,6 +135,7 @@ func (a Answers) with(choice, side string) Answers {
 		"crownDose":      &a.CrownDose,
 		"gnats":          &a.Gnats,
 		"aim":            &a.Aim,
+		"multiplyBy":     &a.MultiplyBy,
 	}[choice]
 	if to != nil {
 		*to = side
@@ -193,6 +204,8 @@ func concerns(id string, s treatment.Situation) bool {
 		return slices.Contains(s.Causes, "base-rot")
 	case "arrivals":
 		return s.Facts.NewcomerDays.Known
+	case "multiplyBy":
+		return s.Wish == treatment.Propagate
 	case "aim":
 		return s.Wish == treatment.SetupChange
 	}

@@ -4,6 +4,7 @@ import (
 	"encoding/json"
 	"fmt"
 	"slices"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -110,6 +111,24 @@ func TestAChangedPlanSaysWhatItGoesAgainst(t *testing.T) {
 	}
 	a.Edits = []sheet.Edit{{Step: "no-such@d0", LeaveOut: true}}
 	assert.Empty(t, made(t, s, a).Breaches)
+}
+
+// A sitting that waits for something to be seen has no day to be set: that is said.
+func TestADayForWhatWaitsIsRefusedInWords(t *testing.T) {
+	s := situation("epipremnum-aureum", cause.Mealybug)
+	for _, step := range made(t, s, sheet.Answers{}).Sheet.Steps {
+		if step.Gate == "" {
+			continue
+		}
+		day := 3
+		m := made(t, s, sheet.Answers{Edits: []sheet.Edit{{Step: step.ID, Day: &day}}})
+		said := slices.ContainsFunc(m.Sheet.Rules, func(r sheet.Rule) bool {
+			return strings.Contains(r.What, "nother day") && strings.Contains(r.Why, step.Gate)
+		})
+		assert.True(t, said, "%s: %v", step.ID, m.Sheet.Rules)
+		return
+	}
+	assert.Fail(t, "no step waits for anything")
 }
 
 // A choice that changes nothing is not shown; every side shown changes the plan

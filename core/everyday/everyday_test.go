@@ -1,0 +1,247 @@
+package everyday
+
+import (
+	"encoding/csv"
+	"math/rand/v2"
+	"os"
+	"slices"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"tendermend/core/diagnosis"
+	"tendermend/core/plant"
+)
+
+func table(t *testing.T, name string) [][]string {
+	t.Helper()
+	file, err := os.Open(name)
+	require.NoError(t, err)
+	defer func() { _ = file.Close() }()
+	rows, err := csv.NewReader(file).ReadAll()
+	require.NoError(t, err)
+	return rows[1:]
+}
+
+// amongFirst says whether one of the signs wanted is among the first three found.
+func amongFirst(found, wanted []string) bool {
+	return slices.ContainsFunc(found[:min(3, len(found))], func(id string) bool { return slices.Contains(wanted, id) })
+}
+
+func TestEveryPhraseFindsItsSign(t *testing.T) {
+	rows := table(t, "phrases.csv")
+	require.Greater(t, len(rows), 600)
+	told := map[string]bool{}
+	for _, r := range rows {
+		wanted := strings.Split(r[1], ";")
+		for _, id := range wanted {
+			told[id] = true
+			_, known := diagnosis.SignByID(id)
+			assert.True(t, known, "%s: %s", r[0], id)
+		}
+		assert.True(t, amongFirst(Signs(r[0]), wanted), "%s: %v", r[0], Signs(r[0]))
+	}
+	for _, s := range diagnosis.Signs() {
+		assert.True(t, told[s.ID], "nobody says %s", s.ID)
+	}
+}
+
+// misspelt puts two neighbouring letters of the longest word the wrong way round, or
+// leaves one out.
+func misspelt(r *rand.Rand, said string) string {
+	words := strings.Fields(said)
+	at := 0
+	for i, w := range words {
+		if len(w) > len(words[at]) {
+			at = i
+		}
+	}
+	w := words[at]
+	if len(w) < 7 {
+		return said
+	}
+	k := 1 + r.IntN(len(w)-3)
+	if r.IntN(2) == 0 {
+		words[at] = w[:k] + w[k+1:]
+	} else {
+		words[at] = w[:k] + w[k+1:k+2] + w[k:k+1] + w[k+2:]
+	}
+	return strings.Join(words, " ")
+}
+
+// Two letters the wrong way round are two letters wrong. A word that becomes another one
+// is not told apart, and a few phrases hang on one word.
+func TestPhrasesAreFoundMisspelt(t *testing.T) {
+	r := rand.New(rand.NewPCG(21, 1))
+	all, found := 0, 0
+	for _, row := range table(t, "phrases.csv") {
+		said := misspelt(r, row[0])
+		if said == row[0] {
+			continue
+		}
+		all++
+		if amongFirst(Signs(said), strings.Split(row[1], ";")) {
+			found++
+		}
+	}
+	t.Logf("%d of %d misspelt phrases find a right sign", found, all)
+	assert.Greater(t, all, 300)
+	assert.GreaterOrEqual(t, float64(found), 0.95*float64(all))
+}
+
+// What people said who do not know the table: a right sign among the first three.
+func TestOtherWaysOfSayingIt(t *testing.T) {
+	rows := table(t, "testdata/said.csv")
+	found := 0
+	for _, r := range rows {
+		if amongFirst(Signs(r[0]), strings.Split(r[1], ";")) {
+			found++
+		} else {
+			t.Logf("%s: %v", r[0], Signs(r[0]))
+		}
+	}
+	t.Logf("%d of %d", found, len(rows))
+	assert.GreaterOrEqual(t, float64(found), 0.9*float64(len(rows)))
+}
+
+func TestWhatIsNoSignFindsNone(t *testing.T) {
+	for _, said := range strings.Split("I love this plant|my desk|green leaves|how often should I water it|"+
+		"what kind of pot should I use|a terracotta pot|the pot is blue|it is two years old|it looks great|"+
+		"healthy and happy|what is its name|nice plant|hello|help|is it safe for cats|we call it Fred|thank you|"+
+		"where can I buy one|watered on Sunday|variegated leaves|my kitchen|Tuesday|asdfgh|leaf|plant|soil||   |?!", "|") {
+		assert.Empty(t, Signs(said), said)
+	}
+}
+
+func TestOrderAndCountOfWhatIsFound(t *testing.T) {
+	assert.Equal(t, "pest.small-flies", Signs("tiny black flies")[0])
+	assert.Equal(t, []string{"leaf.yellow-many-fast", "leaf.yellow-few-oldest", "leaf.yellow-patches"},
+		Signs("going yellow")[:3])
+	assert.Equal(t, Signs("Droopy!"), Signs("droopy"))
+	assert.Equal(t, "leaf.drooping", Signs("the leaves wilted")[0])
+	for _, said := range []string{"white stuff", "bugs", "brown leaves", "rotting"} {
+		assert.LessOrEqual(t, len(Signs(said)), mostSigns, said)
+		assert.GreaterOrEqual(t, len(Signs(said)), 3, said)
+	}
+}
+
+// reads is what a sentence must be read as: kind, signs that are there, and that are not.
+type reads struct{ said, kind, present, absent string }
+
+var readings = []reads{
+	{"my pothos is going yellow, tiny black flies, no smell", "epipremnum-aureum",
+		"leaf.yellow-many-fast pest.small-flies", "root.smell"},
+	{"my pothos is going yellow and has little black flies", "epipremnum-aureum",
+		"leaf.yellow-many-fast pest.small-flies", ""},
+	{"The leaves of my monstera are yellow and dropping, soil is wet but no smell", "monstera-deliciosa",
+		"leaf.yellow-many-fast leaf.dropping-fast med.wet-long", "root.smell"},
+	{"Snake plant with mushy base", "dracaena-trifasciata", "stem.soft-brown", ""},
+	{"My fiddle leaf fig is dropping leaves since I moved it.", "ficus-lyrata", "leaf.dropping-fast course.after-move", ""},
+	{"Jade plant leaves wrinkled and falling off, it is in a dark corner", "crassula-ovata",
+		"leaf.wrinkled leaf.dropping-fast place.low-light", ""},
+	{"my zz plant has yellow leaves at the bottom and the soil is still wet after two weeks", "zamioculcas-zamiifolia",
+		"leaf.yellow-few-oldest med.wet-long", ""},
+	{"I have a moth orchid. Its leaves are leathery and wrinkled. No root rot, the roots look fine.", "phalaenopsis-hybrid",
+		"leaf.wrinkled root.firm", "root.mushy"},
+	{"my monstra has brown tips", "monstera-deliciosa", "leaf.tips-brown", ""},
+	{"devil's ivy limp", "epipremnum-aureum", "leaf.drooping", ""},
+	{"mother-in-law's tongue is mushy at the base", "dracaena-trifasciata", "stem.soft-brown", ""},
+	{"I bought a hoya two weeks ago, it has mealybugs", "hoya-carnosa", "care.new-arrival pest.cotton", ""},
+	{"croton lost leaves after repotting", "codiaeum-variegatum", "leaf.dropping-fast course.after-repot", ""},
+	{"African violet with rings on leaves", "saintpaulia-ionantha", "leaf.mosaic", ""},
+	{"it has white fluff and sticky leaves; not sure if there are webs", "", "pest.cotton leaf.sticky", ""},
+	{"No new leaves for months, roots coming out of the bottom", "", "new.none-in-season root.out-of-pot", ""},
+	{"I haven't checked the roots. The leaves are wrinkled", "", "leaf.wrinkled", ""},
+	{"roots look white and firm, no smell from the pot, soil dry", "", "root.firm med.dry-through", "root.smell"},
+	{"The plant is not wobbly, but the stem is soft", "", "stem.soft-brown", "stem.wobbly"},
+	{"No webs or sticky leaves", "", "", "pest.webbing leaf.sticky"},
+	{"it perks up after watering", "", "course.perks-up", ""},
+	{"Is my plant overwatered?", "", "", ""},
+	{"brown spots with yellow rings", "", "leaf.spots-wet-halo", ""},
+	{"It is a lovely plant and I got it from my aunt.", "", "", ""},
+}
+
+func TestSentencesAreRead(t *testing.T) {
+	right, read, wanted, kinds, named := 0, 0, 0, 0, 0
+	for _, c := range readings {
+		r := Read(c.said, plant.Kinds{})
+		var got []string
+		for _, s := range r.Present {
+			got = append(got, s.Sign)
+		}
+		for _, absent := range r.Absent {
+			got = append(got, "not "+absent)
+		}
+		want := strings.Fields(c.present)
+		for _, absent := range strings.Fields(c.absent) {
+			want = append(want, "not "+absent)
+		}
+		for _, g := range got {
+			if slices.Contains(want, g) {
+				right++
+			} else {
+				t.Logf("%s: read %s", c.said, g)
+			}
+		}
+		read, wanted = read+len(got), wanted+len(want)
+		if c.kind != "" {
+			named++
+			if len(r.Kind) > 0 && r.Kind[0] == c.kind {
+				kinds++
+			}
+		} else {
+			assert.Empty(t, r.Kind, c.said)
+		}
+	}
+	t.Logf("%d right of %d read, %d wanted; %d of %d kinds", right, read, wanted, kinds, named)
+	assert.GreaterOrEqual(t, float64(right), 0.90*float64(read), "precision")
+	assert.GreaterOrEqual(t, float64(right), 0.90*float64(wanted), "recall")
+	assert.GreaterOrEqual(t, float64(kinds), 0.90*float64(named))
+}
+
+// What is doubted, and what its words do not settle, is not sure.
+func TestDoubtsStayDoubts(t *testing.T) {
+	for said, sure := range map[string]bool{
+		"brown tips":                           true,
+		"maybe brown tips":                     false,
+		"I think it has brown tips":            false,
+		"it seems to have brown tips":          false,
+		"it is going yellow":                   false,
+		"I'm not sure, but the tips are brown": true,
+	} {
+		r := Read(said, plant.Kinds{})
+		if assert.Len(t, r.Present, 1, said) {
+			assert.Equal(t, sure, r.Present[0].Sure, said)
+		}
+	}
+	r := Read("maybe mealybugs, the leaves are sticky", plant.Kinds{})
+	assert.Equal(t, []Seen{{"pest.cotton", false}, {"leaf.sticky", true}}, r.Present)
+}
+
+// Nothing is both there and not there, nothing twice, and no text stops it.
+func TestReadingHoldsTogether(t *testing.T) {
+	r := rand.New(rand.NewPCG(21, 2))
+	rows := table(t, "phrases.csv")
+	between := []string{", ", " and ", " but no ", ". ", "; not ", " or ", " with ", "?", " maybe ", " since "}
+	for range 400 {
+		text := ""
+		for range 1 + r.IntN(5) {
+			text += rows[r.IntN(len(rows))][0] + between[r.IntN(len(between))]
+		}
+		got := Read(text, plant.Kinds{})
+		seen := map[string]bool{}
+		for _, s := range got.Present {
+			assert.False(t, seen[s.Sign], text)
+			seen[s.Sign] = true
+		}
+		for _, s := range got.Absent {
+			assert.False(t, seen[s], text)
+			seen[s] = true
+		}
+	}
+	for _, odd := range []string{"", ",,,", "\x00\xff", "no", "not or and but", strings.Repeat("yellow ", 500), "مرحبا 你好"} {
+		assert.NotPanics(t, func() { Read(odd, plant.Kinds{}) }, odd)
+	}
+}

@@ -1,0 +1,75 @@
+package everyday
+
+import (
+	"regexp"
+	"strings"
+
+	"tendermend/core/plant"
+)
+
+const (
+	// mostWords is how many words a kind's name has at most.
+	mostWords = 5
+	// leastName is how many letters a name has at least that is found in a sentence.
+	leastName = 4
+	// mostKinds is how many kinds one name may stand for.
+	mostKinds = 5
+)
+
+// noName are words that stand in names and are no name by themselves.
+var noName = set(`plant flower orchid leaf tree house indoor pot green white black yellow red brown purple pink silver
+	golden spider water stone star heart string baby mother money snake`)
+
+// kindIn finds the kind that a sentence names, and gives the sentence without the name.
+func (r *reader) kindIn(sentence string, kinds plant.Kinds) string {
+	if len(r.out.Kind) > 0 {
+		return sentence
+	}
+	words := nameWords.FindAllStringIndex(sentence, -1)
+	for n := min(mostWords, len(words)); n > 0; n-- {
+		for from := 0; from+n <= len(words); from++ {
+			at, to := words[from][0], words[from+n-1][1]
+			said := sentence[at:to]
+			if ids := r.kindsCalled(said, n, kinds); len(ids) > 0 {
+				r.out.Kind = ids
+				return sentence[:at] + " it " + sentence[to:]
+			}
+		}
+	}
+	return sentence
+}
+
+var nameWords = regexp.MustCompile(`[\pL\d][\pL\d'’.×-]*`)
+
+// kindsCalled are the kinds of which something is a name: just so, or a genus, or with a
+// letter or two wrong where it is no word of everyday English.
+func (r *reader) kindsCalled(said string, words int, kinds plant.Kinds) (ids []string) {
+	folded := strings.Join(fold(said), " ")
+	if len(folded) < leastName || words == 1 && (noName[folded] || idle[folded] || noName[strings.TrimSuffix(folded, "s")]) {
+		return nil
+	}
+	for _, p := range kinds.Called(said) {
+		if len(ids) < mostKinds {
+			ids = append(ids, p.ID)
+		}
+	}
+	if len(ids) > 0 || !r.unknownIn(said) {
+		return ids
+	}
+	for _, m := range kinds.Matches(said, mostKinds) {
+		if m.Misspelt(said) {
+			return []string{m.ID}
+		}
+	}
+	return nil
+}
+
+// unknownIn says whether one of the words is no word of everyday English or of the tables.
+func (r *reader) unknownIn(said string) bool {
+	for _, w := range fold(said) {
+		if len(w) >= leastName && !ordinary()[w] && !r.book.lex.means(w) {
+			return true
+		}
+	}
+	return false
+}

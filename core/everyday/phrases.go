@@ -1,0 +1,202 @@
+package everyday
+
+import (
+	_ "embed"
+	"encoding/csv"
+	"math"
+	"slices"
+	"strings"
+	"sync"
+
+	"tendermend/core/diagnosis"
+)
+
+//go:embed phrases.csv
+var phrasesCSV string
+
+// phrase is one way of saying signs, the likeliest first.
+type phrase struct {
+	ideas []idea
+	signs []string
+	// told is how much it counts: a phrase of the table wholly, what the handbook calls a
+	// sign a little less.
+	told float64
+	norm float64
+}
+
+// book is every phrase, with how rare each idea is among them.
+type book struct {
+	lex     *lexicon
+	phrases []phrase
+	rare    map[idea]float64
+	by      map[idea][]int
+}
+
+// asInBook is what a sign's own words count beside a phrase that people use.
+const asInBook = 0.9
+
+// unknown is the weight of an idea that stands in no phrase: it speaks against every one.
+const unknown = 3
+
+var bookOnce = sync.OnceValue(func() *book { return newBook(phrasesCSV) })
+
+func newBook(table string) *book {
+	rows, err := csv.NewReader(strings.NewReader(table)).ReadAll()
+	if err != nil {
+		panic("everyday: phrases.csv: " + err.Error())
+	}
+	b := &book{lex: lexiconOnce(), rare: map[idea]float64{}, by: map[idea][]int{}}
+	for _, r := range rows[1:] {
+		for _, w := range b.lex.wordsOf(r[0]) {
+			b.lex.learn(w)
+		}
+	}
+	for _, r := range rows[1:] {
+		b.add(r[0], strings.Split(r[1], ";"), 1)
+	}
+	for _, s := range diagnosis.Signs() {
+		b.add(s.Label, []string{s.ID}, asInBook)
+		if s.Everyday != "" {
+			b.add(s.Everyday, []string{s.ID}, asInBook)
+		}
+	}
+	b.weigh()
+	return b
+}
+
+func (b *book) add(said string, signs []string, told float64) {
+	if ideas := b.lex.ideasOf(b.lex.wordsOf(said)); len(ideas) > 0 {
+		b.phrases = append(b.phrases, phrase{ideas: ideas, signs: signs, told: told})
+	}
+}
+
+// weigh finds how rare each idea is: by the signs that it stands for, and not by how
+// often a sign is said with it.
+func (b *book) weigh() {
+	of := map[idea]map[string]bool{}
+	all := map[string]bool{}
+	for n, p := range b.phrases {
+		for _, i := range p.ideas {
+			if of[i] == nil {
+				of[i] = map[string]bool{}
+			}
+			b.by[i] = append(b.by[i], n)
+			for _, s := range p.signs {
+				of[i][s], all[s] = true, true
+			}
+		}
+	}
+	for i, signs := range of {
+		b.rare[i] = math.Log(1 + float64(len(all))/float64(len(signs)))
+	}
+	for n, p := range b.phrases {
+		b.phrases[n].norm = b.length(p.ideas)
+	}
+}
+
+func (b *book) weight(i idea) float64 {
+	w, known := b.rare[i]
+	switch {
+	case !known:
+		return unknown
+	case faint[i]:
+		return w * faintShare
+	case weak[i]:
+		return w * weakShare
+	}
+	return w
+}
+
+func (b *book) length(ideas []idea) float64 {
+	sum := 0.0
+	for _, i := range ideas {
+		sum += b.weight(i) * b.weight(i)
+	}
+	return math.Sqrt(sum)
+}
+
+// weak are ideas that say where and not what: alone they are no sign.
+var weak = set(`leaf stem root soil pot new old water tiny side flower bulb top under
+	inside green not room house fine huge am pm winter summer base stand buy neighbour thing
+	high low open place come`)
+
+// faint are ideas that say for how long, or how many: they tell least.
+var faint = set(`time day week month year hour long last half one only over still lot whole out off up now ever some
+	side wide way`)
+
+// faintShare is what a faint idea counts beside one that says what is wrong.
+const faintShare = 0.35
+
+// weakShare is what a weak idea counts beside one that says what is wrong.
+const weakShare = 0.8
+
+// match is a phrase found, with how near it is, 0 to 1.
+type match struct {
+	sign string
+	near float64
+	by   phrase
+}
+
+// matches compares ideas with every phrase that shares one with them: by sign, the
+// nearest first.
+func (b *book) matches(ideas []idea) (list []match) {
+	long := b.length(ideas)
+	if long == 0 {
+		return nil
+	}
+	best := map[string]match{}
+	seen := map[int]bool{}
+	for _, i := range ideas {
+		for _, n := range b.by[i] {
+			if seen[n] {
+				continue
+			}
+			seen[n] = true
+			p := b.phrases[n]
+			shared := 0.0
+			strong := false
+			for _, j := range p.ideas {
+				if slices.Contains(ideas, j) {
+					shared += b.weight(j) * b.weight(j)
+					strong = strong || !weak[j] && !faint[j]
+				}
+			}
+			near := p.told * shared / (long * p.norm)
+			if slices.Contains(ideas, not) != slices.Contains(p.ideas, not) {
+				near *= otherwise
+			}
+			if !strong && near < wholly {
+				continue
+			}
+			for rank, s := range p.signs {
+				one := match{s, near * (1 - later*float64(rank)), p}
+				if one.near > best[s].near {
+					best[s] = one
+				}
+			}
+		}
+	}
+	for _, m := range best {
+		list = append(list, m)
+	}
+	slices.SortFunc(list, func(a, b match) int {
+		switch {
+		case a.near > b.near:
+			return -1
+		case a.near < b.near:
+			return 1
+		}
+		return strings.Compare(a.sign, b.sign)
+	})
+	return list
+}
+
+const (
+	// wholly is how near a phrase must be that shares nothing but weak ideas.
+	wholly = 0.95
+	// otherwise is what a phrase counts that denies where this one does not, or the other
+	// way round.
+	otherwise = 0.6
+	// later is what a sign loses for each that a phrase means rather.
+	later = 0.03
+)

@@ -1,0 +1,261 @@
+package everyday
+
+import (
+	"regexp"
+	"slices"
+	"strings"
+
+	"tendermend/core/plant"
+)
+
+// Seen is a sign that a sentence says is there.
+type Seen struct {
+	Sign string `json:"sign"`
+	// Sure is false where the sentence doubts it, or its words mean other signs too.
+	Sure bool `json:"sure"`
+}
+
+// Reading is what a sentence says: the kinds that it may be about, likeliest first, the
+// signs that are there and those that are not. Each is to be confirmed by who said it.
+type Reading struct {
+	Kind    []string `json:"kind" doc:"Ids of the kinds that it may be about, likeliest first."`
+	Present []Seen   `json:"present"`
+	Absent  []string `json:"absent"`
+}
+
+// Read reads a sentence or several. It never fails: what it does not understand is left
+// out.
+func Read(text string, kinds plant.Kinds) Reading {
+	r := reader{book: bookOnce(), out: Reading{Kind: []string{}, Present: []Seen{}, Absent: []string{}}}
+	for _, sentence := range sentences.FindAllString(text, -1) {
+		sentence = r.kindIn(sentence, kinds)
+		if !strings.HasSuffix(strings.TrimSpace(sentence), "?") || !questions.MatchString(sentence) {
+			r.sentence(strings.TrimRight(sentence, ".!? "))
+		}
+	}
+	return r.out
+}
+
+// reader gathers what is read.
+type reader struct {
+	book *book
+	out  Reading
+}
+
+var (
+	sentences = regexp.MustCompile(`[^.!?\n]+[.!?]*`)
+	// joints are where one statement ends and another begins, or two words of one are joined.
+	joints = regexp.MustCompile(`(?i)\s*[,;:]\s*(?:and |but |or |nor |also |plus )?|\s+(?:and|but|or|nor|with|plus|also|although|though|` +
+		`while|because|however|except|yet)\s+(?:also |with |there are |there is |has |have |it has )?|\s*\|\s*|\s+[-–—]\s+|\s*[()]\s*|\s*&\s*`)
+	// turns begin what tells of when or why.
+	turns   = regexp.MustCompile(`(?i)\s+(since|after|when|despite|even though|until|before)\s+`)
+	orJoint = regexp.MustCompile(`(?i)\b(or|nor)\b`)
+	// doubts are words that say that somebody is not sure.
+	doubts = regexp.MustCompile(`(?i)\b(maybe|may be|might|perhaps|possibly|probably|i think|i guess|i believe|i suspect|` +
+		`seems?|seem to|looks? like|could be|not (really |quite |so |entirely |100 ?% )?sure|unsure|not certain|uncertain|` +
+		`don'?t know|do not know|dont know|kind of|sort of|a bit like|sometimes|apparently|suspect)\b`)
+	// unlooked begins what nobody has looked at: it says nothing.
+	unlooked = regexp.MustCompile(`(?i)\b(have ?n[o']?t|has ?n[o']?t|did ?n[o']?t|not|no time to|never|can'?t|cannot|can not|couldn'?t)\b` +
+		`[^,.;]*\b(look(ed)? at|look|check(ed)?|inspect(ed)?|unpot(ted)?|see the roots)\b`)
+	// unknowing begins what somebody does not know: it says nothing either.
+	unknowing = regexp.MustCompile(`(?i)\b(not (really |quite )?sure|unsure|do ?n[o']?t know|can'?t (tell|say)|no idea|not certain)` +
+		` (if|whether|about|what|how)\b`)
+	// questions begins what somebody asks.
+	questions = regexp.MustCompile(`(?i)^\s*(should|can|could|would|do|does|did|is|are|was|has|have|will|how|what|which|when|where|why)\b`)
+)
+
+// part is what stands between two joints.
+type part struct {
+	text   string
+	by     string // the joint before it
+	ideas  []idea
+	denies bool
+	doubts bool
+}
+
+// clears are the ways to say that nothing was looked at.
+func (r *reader) parts(sentence string) (list []part) {
+	sentence = turns.ReplaceAllString(sentence, " | $1 ")
+	at, by := 0, ""
+	cut := func(to int) {
+		if text := strings.TrimSpace(sentence[at:to]); text != "" {
+			list = append(list, r.part(text, by))
+		}
+	}
+	for _, loc := range joints.FindAllStringIndex(sentence, -1) {
+		cut(loc[0])
+		at, by = loc[1], sentence[loc[0]:loc[1]]
+	}
+	cut(len(sentence))
+	return list
+}
+
+func (r *reader) part(text, by string) part {
+	p := part{text: text, by: by}
+	if unlooked.MatchString(text) || unknowing.MatchString(text) {
+		return p
+	}
+	p.doubts = doubts.MatchString(text)
+	p.ideas = r.book.lex.ideasOf(r.book.lex.wordsOf(doubts.ReplaceAllString(text, " ")))
+	p.denies = slices.Contains(p.ideas, not)
+	return p
+}
+
+// sentence reads one sentence: its parts, joined again where together they say one thing.
+func (r *reader) sentence(text string) {
+	if asks.MatchString(text) {
+		return
+	}
+	parts := r.parts(text)
+	carried(parts)
+	doubt := false
+	for from := 0; from < len(parts); {
+		to, found := r.longest(parts, from)
+		doubt = parts[from].doubts || doubt && !strings.ContainsAny(parts[from].by, ",;") && !strings.Contains(parts[from].by, "but")
+		r.take(found, doubt)
+		from = to
+	}
+}
+
+// carried gives a denial on to what is listed after it with "or".
+func carried(parts []part) {
+	for i := 1; i < len(parts); i++ {
+		listed := orJoint.MatchString(parts[i].by) || strings.HasPrefix(strings.TrimSpace(parts[i].by), ",") &&
+			slices.ContainsFunc(parts[i:], func(p part) bool { return orJoint.MatchString(p.by) })
+		if parts[i-1].denies && listed && !parts[i].denies && len(parts[i].ideas) > 0 {
+			parts[i].denies, parts[i].ideas = true, append([]idea{not}, parts[i].ideas...)
+		}
+	}
+}
+
+// finding is what some parts say together.
+type finding struct {
+	list   []match
+	denies bool
+}
+
+func (f finding) near() float64 {
+	if len(f.list) == 0 {
+		return 0
+	}
+	return f.list[0].near
+}
+
+// longest reads as many parts together as say one thing better than they say it apart.
+func (r *reader) longest(parts []part, from int) (to int, best finding) {
+	to, best = from+1, r.found(parts[from].ideas)
+	ideas := slices.Clone(parts[from].ideas)
+	apart := best.near() * r.told(ideas)
+	for next := from + 1; next < len(parts) && next <= from+mostJoined; next++ {
+		if parts[next].denies != parts[from].denies || strings.Contains(parts[next].by, "but") {
+			break
+		}
+		for _, i := range parts[next].ideas {
+			if !slices.Contains(ideas, i) {
+				ideas = append(ideas, i)
+			}
+		}
+		together, alone := r.found(ideas), r.found(parts[next].ideas)
+		if alone.near() >= nearToRead {
+			apart += alone.near() * r.told(parts[next].ideas)
+		}
+		same := alone.near() > 0 && together.near() >= max(sureFrom, alone.near()+better) &&
+			together.list[0].sign == alone.list[0].sign
+		if same || together.near() >= nearToRead && together.near()*r.told(ideas) >= apart {
+			to, best = next+1, together
+		}
+	}
+	if from > 0 && to == from+1 {
+		best = r.withPlace(parts, from, best)
+	}
+	return to, best
+}
+
+const (
+	// mostJoined is how many parts more are read together with one.
+	mostJoined = 2
+	// better is by how much a denial must be nearer than the sign that it denies.
+	better = 0.02
+	// nearToRead is how near a phrase must be for a sign to be taken out of a sentence.
+	nearToRead = 0.55
+	// placeless is what a phrase that names no place counts less than one that does.
+	placeless = 0.25
+	// sureFrom is from where on a sign is not in doubt, and clearly by how much it must be
+	// nearer than the next.
+	sureFrom = 0.72
+	clearly  = 0.04
+)
+
+// told is how much ideas tell together.
+func (r *reader) told(ideas []idea) (sum float64) {
+	for _, i := range ideas {
+		sum += r.book.weight(i) * r.book.weight(i)
+	}
+	return sum
+}
+
+// withPlace reads a part that names no place on the plant with the place named before it:
+// "the leaves are yellow and dropping".
+func (r *reader) withPlace(parts []part, from int, plain finding) finding {
+	if slices.ContainsFunc(parts[from].ideas, func(i idea) bool { return places[i] }) {
+		return plain
+	}
+	for back := from - 1; back >= 0; back-- {
+		for _, i := range parts[back].ideas {
+			if places[i] && !slices.Contains(parts[from].ideas, i) {
+				if with := r.found(append([]idea{i}, parts[from].ideas...)); with.near() > plain.near()-placeless {
+					return with
+				}
+				return plain
+			}
+		}
+	}
+	return plain
+}
+
+var places = set(`leaf stem root soil pot flower bud bulb tip edge base`)
+
+// found is what ideas mean, as they stand and without their denial: whichever is nearer.
+func (r *reader) found(ideas []idea) finding {
+	if len(ideas) == 0 {
+		return finding{}
+	}
+	list := r.book.matches(ideas)
+	if !slices.Contains(ideas, not) {
+		return finding{list: list}
+	}
+	said := finding{list: list}
+	plain := slices.DeleteFunc(slices.Clone(ideas), func(i idea) bool { return i == not })
+	denied := finding{list: r.book.matches(plain), denies: true}
+	own := len(said.list) > 0 && slices.Contains(said.list[0].by.ideas, not)
+	if own && said.near() >= denied.near()-better {
+		return said // the denial is part of the sign: "no new leaves"
+	}
+	return denied
+}
+
+// take notes what was found.
+func (r *reader) take(f finding, doubt bool) {
+	if f.near() < nearToRead {
+		return
+	}
+	if f.denies {
+		for _, s := range f.list[0].by.signs {
+			if !r.has(s) {
+				r.out.Absent = append(r.out.Absent, s)
+			}
+		}
+		return
+	}
+	one := f.list[0]
+	if r.has(one.sign) {
+		return
+	}
+	open := len(one.by.signs) > 1 || len(f.list) > 1 && f.list[1].near > one.near-clearly
+	r.out.Present = append(r.out.Present, Seen{one.sign, !doubt && !open && one.near >= sureFrom})
+}
+
+func (r *reader) has(sign string) bool {
+	return slices.Contains(r.out.Absent, sign) ||
+		slices.ContainsFunc(r.out.Present, func(s Seen) bool { return s.Sign == sign })
+}

@@ -1,0 +1,70 @@
+package plant
+
+import (
+	"slices"
+	"strings"
+	"sync"
+)
+
+// index finds kinds by what they are called, without going through them all.
+type index struct {
+	byName  map[string][]Profile // by all the words of a name, in the singular
+	byGenus map[string][]Profile
+}
+
+func (x index) add(p Profile) {
+	put := func(in map[string][]Profile, key string) {
+		if !slices.ContainsFunc(in[key], func(q Profile) bool { return q.ID == p.ID }) {
+			in[key] = append(in[key], p)
+		}
+	}
+	for _, n := range namesOf(p) {
+		put(x.byName, strings.Join(n.words, " "))
+	}
+	for _, as := range append([]string{p.Botanical}, p.Synonyms...) {
+		if words := wordsOf(as); len(words) > 0 {
+			put(x.byGenus, words[0])
+		}
+	}
+}
+
+var shippedIndex = sync.OnceValue(func() index {
+	x := index{map[string][]Profile{}, map[string][]Profile{}}
+	for _, p := range profiles {
+		x.add(p)
+	}
+	return x
+})
+
+// Called gives the kinds of which something is a name, in the singular or the plural, or
+// where there is none those of that genus, today's or a former one; the collection's own
+// first.
+func (k Kinds) Called(said string) (list []Profile) {
+	words := wordsOf(said)
+	own := index{map[string][]Profile{}, map[string][]Profile{}}
+	for _, p := range k.All() {
+		if p.Own {
+			own.add(p)
+		}
+	}
+	name := strings.Join(words, " ")
+	if list = slices.Concat(own.byName[name], shippedIndex().byName[name]); len(list) > 0 || len(words) != 1 {
+		return list
+	}
+	return slices.Concat(own.byGenus[name], shippedIndex().byGenus[name])
+}
+
+// Misspelt says whether something is one of its names, of as many words, or its genus,
+// with a letter or two wrong.
+func (p Profile) Misspelt(said string) bool {
+	words := wordsOf(said)
+	named := slices.ContainsFunc(namesOf(p), func(n name) bool {
+		rank, _ := n.nearly(words)
+		return len(n.words) == len(words) && rank == misspelt
+	})
+	return named || len(words) == 1 &&
+		slices.ContainsFunc(append([]string{p.Botanical}, p.Synonyms...), func(as string) bool {
+			name := wordsOf(as)
+			return len(name) > 0 && wrong(name[0], words[0]) <= mostWrong
+		})
+}
