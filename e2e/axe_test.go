@@ -54,7 +54,7 @@ func TestNoSeriousFindingByAxe(t *testing.T) {
 		p := s.page(t, size.width, size.height)
 		p.prefer("prefers-color-scheme", size.scheme)
 		p.open("/")
-		p.see("Open the demo clinic")
+		p.see("Look round the demo clinic")
 		check := func(view string) {
 			p.run(chromedp.Sleep(400 * time.Millisecond)) // transitions settle
 			for _, f := range p.axe() {
@@ -66,11 +66,12 @@ func TestNoSeriousFindingByAxe(t *testing.T) {
 			}
 		}
 		check("sign-in")
-		p.click(by("button", "Open the demo clinic"))
+		p.click(by("button", "Look round the demo clinic"))
 		p.see("Today’s walk")
 		for _, view := range []struct{ path, wait string }{
 			{"/", "Today’s walk"}, {"/plants", "in the collection"}, {"/plants/new", "How it grows"},
-			{"/places", "order of the walk"},
+			{"/places", "order of the walk"}, {"/trouble", "What is wrong?"},
+			{plantPath("T-032") + "/guided", "What is wrong?"},
 			{plantPath("T-014"), "looks in"}, {plantPath("T-014") + "?check", "Record the check-in"},
 			{plantPath("T-032") + "/examine", "What it may be"},
 			{plantPath("T-032") + "/do", "What is safe"}, {plantPath("T-008") + "/do", "steps to do"},

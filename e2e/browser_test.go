@@ -235,7 +235,7 @@ func (p *page) hides(words string) {
 func (p *page) openDemo(path string) {
 	p.t.Helper()
 	p.open("/")
-	p.click(by("button", "Open the demo clinic"))
+	p.click(by("button", "Look round the demo clinic"))
 	p.see("Today’s walk")
 	p.open(path)
 }

@@ -36,7 +36,7 @@ func TestACollectionMovesHouse(t *testing.T) {
 	p.until(`window.name.includes("tender-mend archive 1")`) // a window's name outlives signing out
 	p.click(by("button", "Ferry terminal clinic"))
 	p.click(`//*[@role="menuitem"][.="Sign out"]`)
-	p.run(chromedp.WaitVisible(by("button", "Open the demo clinic")))
+	p.run(chromedp.WaitVisible(by("button", "Look round the demo clinic")))
 	p.begin("Rosa", "rosa@example.org")
 
 	p.open("/exchange")

@@ -39,9 +39,14 @@ func TestScreenshots(t *testing.T) {
 		}},
 		{name: "growths", path: plantPath("T-021") + "/growths", wait: "What it grew", width: 1280, height: 800},
 		{name: "pictures", path: plantPath("T-021") + "/pictures", wait: "Then and now", width: 1280, height: 800},
+		{name: "guided-phone", path: "/trouble", wait: "What is wrong?", width: 390, height: 844, then: func(p *page) {
+			p.click(by("button", "Going yellow"))
+			p.click(`//button[@data-sign="leaf.yellow-many-fast"]`)
+			p.click(by("button", "I do not know"))
+			p.until(`document.querySelector('fieldset[class*=three]')?.disabled === false`)
+		}},
 		{name: "look-back", path: plantPath("T-003") + "/look-back", wait: "How long each stage took", width: 1280,
 			height: 800},
-		{name: "looking-back", path: "/look-back", wait: "How they ended", width: 1280, height: 800},
 		{name: "plant-dark", path: plantPath("T-009"), wait: "looks in", width: 1280, height: 800, dark: true},
 		{name: "alarm", path: plantPath("W-004"), wait: "Move it away", width: 1280, height: 800},
 		{name: "examine", path: plantPath("T-032") + "/examine", wait: "What it may be", width: 1280, height: 800,

@@ -29,6 +29,7 @@ type Differential struct {
 	Moves     []diagnosis.Advice      `json:"moves"`
 	Verdict   diagnosis.Judgement     `json:"verdict" doc:"Where it stands."`
 	Outside   diagnosis.Outside       `json:"outside" doc:"Whether something that is not on the list may be at work."`
+	Act       diagnosis.SafeAct       `json:"act" doc:"The first thing that can safely be done now."`
 	// Unexplained are signs seen that nothing likely explains.
 	Unexplained []string         `json:"unexplained"`
 	Conditions  []string         `json:"conditions" doc:"Causes that were seen as such, and not reckoned."`
@@ -252,6 +253,7 @@ func (srv *server) differential(ctx context.Context, state record.State, a store
 	out.Sets, out.Checks, out.Turns = c.Sets(), c.NextChecks(), c.Turns()
 	out.Waits = state.Waits(out.Checks, today)
 	out.Moves, out.ToRuleOut, out.Suggested = c.Moves(out.Checks), c.ToRuleOut(), c.Suggested()
+	out.Act = c.FirstAct(out.Moves)
 	out.suspects(c)
 	out.Minutes = diagnosis.Minutes(append(append([]string{}, state.Examined.Present...), state.Examined.Absent...))
 	out.Working = c.Working()

@@ -8,6 +8,7 @@ import (
 
 	"tendermend/core/climate"
 	"tendermend/core/diagnosis"
+	"tendermend/core/everyday"
 	"tendermend/core/glossary"
 	"tendermend/core/plant"
 	"tendermend/core/recovery"
@@ -35,6 +36,7 @@ type Knowledge struct {
 	Lights       []climate.Light         `json:"lights" doc:"What light comes from."`
 	Likelihoods  []diagnosis.Likelihood  `json:"likelihoods" doc:"Chances in words, the greatest first."`
 	Glossary     []glossary.Word         `json:"glossary" doc:"Words of the trade by the alphabet."`
+	Complaints   []everyday.Complaint    `json:"complaints" doc:"What people say most of a plant, with its signs."`
 	// Isolated is what an arrival begins with, by how long it had been had.
 	Isolated map[record.Had]bool `json:"isolated" doc:"Whether an arrival is kept apart, by how long it had been had."`
 	// WaterRules and Traits say each id in words.
@@ -59,7 +61,7 @@ func (srv *server) knowledgeOperations(api huma.API) {
 			RootSorts: roots.Sorts(), RootManner: roots.Manner, Lights: climate.Lights(),
 			WaterRules: plant.WaterRuleText(), Traits: plant.TraitWords(), Severities: plant.Severities(),
 			Wishes: treatment.Offered(), Isolated: record.IsolatedAtFirst(),
-			Likelihoods: diagnosis.Likelihoods(), Glossary: glossary.Words(),
+			Likelihoods: diagnosis.Likelihoods(), Glossary: glossary.Words(), Complaints: everyday.Complaints(),
 		},
 	}
 	huma.Register(

@@ -163,6 +163,7 @@ func (srv *server) operations(r chi.Router) huma.API {
 	srv.handbookOperations(api)
 	srv.kindOperations(api)
 	srv.lookingOperations(api)
+	srv.troubleOperations(api)
 	srv.caseFileOperations(api)
 	srv.confirmedOperations(api)
 	srv.learningOperations(api)

@@ -10,7 +10,7 @@ import (
 )
 
 // each reads a JSON list of texts and prints a list of what is made of each.
-func each[T any](make func(string) T) func(io.Reader, io.Writer) error {
+func each[T any](of func(string) T) func(io.Reader, io.Writer) error {
 	return func(in io.Reader, out io.Writer) error {
 		var said []string
 		if err := json.NewDecoder(in).Decode(&said); err != nil {
@@ -18,7 +18,7 @@ func each[T any](make func(string) T) func(io.Reader, io.Writer) error {
 		}
 		found := []T{}
 		for _, s := range said {
-			found = append(found, make(s))
+			found = append(found, of(s))
 		}
 		return json.NewEncoder(out).Encode(found)
 	}

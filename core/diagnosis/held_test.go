@@ -91,7 +91,8 @@ func TestADryRootBoundPlantDrinksFirst(t *testing.T) {
 	c := examine(t, e)
 	assert.Equal(t, Now, adviceOn(c, "soak").Advice)
 	assert.Equal(t, If, adviceOn(c, "pot-up").Advice)
-	moist := look("woody", "root.circling", "root.out-of-pot", "stem.leaning", "leaf.small-new").without("med.dry-through", "root.mushy", "med.wet-long")
+	moist := look("woody", "root.circling", "root.out-of-pot", "stem.leaning", "leaf.small-new").
+		without("med.dry-through", "root.mushy", "med.wet-long")
 	moist.Season = "spring"
 	assert.Equal(t, Now, adviceOn(examine(t, moist), "pot-up").Advice)
 }

@@ -138,13 +138,14 @@ var readings = []reads{
 	{"The leaves of my monstera are yellow and dropping, soil is wet but no smell", "monstera-deliciosa",
 		"leaf.yellow-many-fast leaf.dropping-fast med.wet-long", "root.smell"},
 	{"Snake plant with mushy base", "dracaena-trifasciata", "stem.soft-brown", ""},
-	{"My fiddle leaf fig is dropping leaves since I moved it.", "ficus-lyrata", "leaf.dropping-fast course.after-move", ""},
+	{"My fiddle leaf fig is dropping leaves since I moved it.", "ficus-lyrata",
+		"leaf.dropping-fast course.after-move", ""},
 	{"Jade plant leaves wrinkled and falling off, it is in a dark corner", "crassula-ovata",
 		"leaf.wrinkled leaf.dropping-fast place.low-light", ""},
 	{"my zz plant has yellow leaves at the bottom and the soil is still wet after two weeks", "zamioculcas-zamiifolia",
 		"leaf.yellow-few-oldest med.wet-long", ""},
-	{"I have a moth orchid. Its leaves are leathery and wrinkled. No root rot, the roots look fine.", "phalaenopsis-hybrid",
-		"leaf.wrinkled root.firm", "root.mushy"},
+	{"I have a moth orchid. Its leaves are leathery and wrinkled. No root rot, the roots look fine.",
+		"phalaenopsis-hybrid", "leaf.wrinkled root.firm", "root.mushy"},
 	{"my monstra has brown tips", "monstera-deliciosa", "leaf.tips-brown", ""},
 	{"devil's ivy limp", "epipremnum-aureum", "leaf.drooping", ""},
 	{"mother-in-law's tongue is mushy at the base", "dracaena-trifasciata", "stem.soft-brown", ""},
@@ -241,7 +242,15 @@ func TestReadingHoldsTogether(t *testing.T) {
 			seen[s] = true
 		}
 	}
-	for _, odd := range []string{"", ",,,", "\x00\xff", "no", "not or and but", strings.Repeat("yellow ", 500), "مرحبا 你好"} {
+	long := strings.Repeat("yellow ", 500)
+	for _, odd := range []string{"", ",,,", "\x00\xff", "no", "not or and but", long, "مرحبا 你好"} {
 		assert.NotPanics(t, func() { Read(odd, plant.Kinds{}) }, odd)
+	}
+}
+
+func TestComplaintsMeanSigns(t *testing.T) {
+	for _, c := range Complaints() {
+		t.Logf("%s: %v", c.Said, c.Signs)
+		assert.NotEmpty(t, c.Signs, c.Said)
 	}
 }

@@ -45,7 +45,8 @@ var nameWords = regexp.MustCompile(`[\pL\d][\pL\d'’.×-]*`)
 // letter or two wrong where it is no word of everyday English.
 func (r *reader) kindsCalled(said string, words int, kinds plant.Kinds) (ids []string) {
 	folded := strings.Join(fold(said), " ")
-	if len(folded) < leastName || words == 1 && (noName[folded] || idle[folded] || noName[strings.TrimSuffix(folded, "s")]) {
+	common := noName[folded] || idle[folded] || noName[strings.TrimSuffix(folded, "s")]
+	if len(folded) < leastName || words == 1 && common {
 		return nil
 	}
 	for _, p := range kinds.Called(said) {

@@ -1,6 +1,7 @@
 package everyday
 
 import (
+	"cmp"
 	_ "embed"
 	"encoding/csv"
 	"math"
@@ -140,39 +141,13 @@ type match struct {
 // matches compares ideas with every phrase that shares one with them: by sign, the
 // nearest first.
 func (b *book) matches(ideas []idea) (list []match) {
-	long := b.length(ideas)
-	if long == 0 {
-		return nil
-	}
 	best := map[string]match{}
-	seen := map[int]bool{}
-	for _, i := range ideas {
-		for _, n := range b.by[i] {
-			if seen[n] {
-				continue
-			}
-			seen[n] = true
-			p := b.phrases[n]
-			shared := 0.0
-			strong := false
-			for _, j := range p.ideas {
-				if slices.Contains(ideas, j) {
-					shared += b.weight(j) * b.weight(j)
-					strong = strong || !weak[j] && !faint[j]
-				}
-			}
-			near := p.told * shared / (long * p.norm)
-			if slices.Contains(ideas, not) != slices.Contains(p.ideas, not) {
-				near *= otherwise
-			}
-			if !strong && near < wholly {
-				continue
-			}
-			for rank, s := range p.signs {
-				one := match{s, near * (1 - later*float64(rank)), p}
-				if one.near > best[s].near {
-					best[s] = one
-				}
+	for _, n := range b.sharing(ideas) {
+		p := b.phrases[n]
+		near := b.nearness(p, ideas)
+		for rank, s := range p.signs {
+			if one := (match{s, near * (1 - later*float64(rank)), p}); one.near > best[s].near {
+				best[s] = one
 			}
 		}
 	}
@@ -180,15 +155,42 @@ func (b *book) matches(ideas []idea) (list []match) {
 		list = append(list, m)
 	}
 	slices.SortFunc(list, func(a, b match) int {
-		switch {
-		case a.near > b.near:
-			return -1
-		case a.near < b.near:
-			return 1
-		}
-		return strings.Compare(a.sign, b.sign)
+		return cmp.Or(cmp.Compare(b.near, a.near), strings.Compare(a.sign, b.sign))
 	})
 	return list
+}
+
+// sharing are the phrases that share an idea, each once.
+func (b *book) sharing(ideas []idea) (list []int) {
+	seen := map[int]bool{}
+	for _, i := range ideas {
+		for _, n := range b.by[i] {
+			if !seen[n] {
+				seen[n], list = true, append(list, n)
+			}
+		}
+	}
+	return list
+}
+
+// nearness is the cosine between the ideas of a phrase and others, 0 to 1; less where one
+// denies and the other does not, and none where they share nothing but weak ideas.
+func (b *book) nearness(p phrase, ideas []idea) float64 {
+	shared, strong := 0.0, false
+	for _, j := range p.ideas {
+		if slices.Contains(ideas, j) {
+			shared += b.weight(j) * b.weight(j)
+			strong = strong || !weak[j] && !faint[j]
+		}
+	}
+	near := p.told * shared / (b.length(ideas) * p.norm)
+	if slices.Contains(ideas, not) != slices.Contains(p.ideas, not) {
+		near *= otherwise
+	}
+	if !strong && near < wholly {
+		return 0
+	}
+	return near
 }
 
 const (

@@ -42,26 +42,46 @@ type reader struct {
 	out  Reading
 }
 
+// anyOf matches one of several words or turns of phrase, each whole.
+func anyOf(before string, words []string, after string) *regexp.Regexp {
+	return regexp.MustCompile(`(?i)` + before + `(?:` + strings.Join(words, "|") + `)` + after)
+}
+
 var (
 	sentences = regexp.MustCompile(`[^.!?\n]+[.!?]*`)
 	// joints are where one statement ends and another begins, or two words of one are joined.
-	joints = regexp.MustCompile(`(?i)\s*[,;:]\s*(?:and |but |or |nor |also |plus )?|\s+(?:and|but|or|nor|with|plus|also|although|though|` +
-		`while|because|however|except|yet)\s+(?:also |with |there are |there is |has |have |it has )?|\s*\|\s*|\s+[-–—]\s+|\s*[()]\s*|\s*&\s*`)
+	joints = anyOf("", []string{
+		`\s*[,;:]\s*(?:and |but |or |nor |also |plus )?`,
+		`\s+(?:and|but|or|nor|with|plus|also|although|though|while|because|however|except|yet)\s+` +
+			`(?:also |with |there are |there is |has |have |it has )?`,
+		`\s*\|\s*`, `\s+[-–—]\s+`, `\s*[()]\s*`, `\s*&\s*`,
+	}, "")
 	// turns begin what tells of when or why.
 	turns   = regexp.MustCompile(`(?i)\s+(since|after|when|despite|even though|until|before)\s+`)
 	orJoint = regexp.MustCompile(`(?i)\b(or|nor)\b`)
 	// doubts are words that say that somebody is not sure.
-	doubts = regexp.MustCompile(`(?i)\b(maybe|may be|might|perhaps|possibly|probably|i think|i guess|i believe|i suspect|` +
-		`seems?|seem to|looks? like|could be|not (really |quite |so |entirely |100 ?% )?sure|unsure|not certain|uncertain|` +
-		`don'?t know|do not know|dont know|kind of|sort of|a bit like|sometimes|apparently|suspect)\b`)
+	doubts = anyOf(`\b`, []string{
+		`maybe`, `may be`, `might`, `perhaps`, `possibly`, `probably`, `i think`, `i guess`, `i believe`, `i suspect`,
+		`suspect`, `seems?`, `seem to`, `looks? like`, `could be`, `not (?:really |quite |so |entirely |100 ?% )?sure`,
+		`unsure`, `not certain`, `uncertain`, `do(?: not|n'?t) know`, `kind of`, `sort of`, `a bit like`, `sometimes`,
+		`apparently`,
+	}, `\b`)
 	// unlooked begins what nobody has looked at: it says nothing.
-	unlooked = regexp.MustCompile(`(?i)\b(have ?n[o']?t|has ?n[o']?t|did ?n[o']?t|not|no time to|never|can'?t|cannot|can not|couldn'?t)\b` +
-		`[^,.;]*\b(look(ed)? at|look|check(ed)?|inspect(ed)?|unpot(ted)?|see the roots)\b`)
+	unlooked = regexp.MustCompile(unable.String() + `[^,.;]*\b` + looking.String())
+	unable   = anyOf(`\b`, []string{
+		`have ?n[o']?t`, `has ?n[o']?t`, `did ?n[o']?t`, `not`, `no time to`, `never`, `can'?t`, `cannot`, `can not`,
+		`couldn'?t`,
+	}, `\b`)
+	looking = anyOf("", []string{
+		`look(?:ed)? at`, `look`, `check(?:ed)?`, `inspect(?:ed)?`, `unpot(?:ted)?`, `see the roots`,
+	}, `\b`)
 	// unknowing begins what somebody does not know: it says nothing either.
-	unknowing = regexp.MustCompile(`(?i)\b(not (really |quite )?sure|unsure|do ?n[o']?t know|can'?t (tell|say)|no idea|not certain)` +
-		` (if|whether|about|what|how)\b`)
+	unknowing = anyOf(`\b`, []string{
+		`not (?:really |quite )?sure`, `unsure`, `do ?n[o']?t know`, `can'?t (?:tell|say)`, `no idea`, `not certain`,
+	}, ` (?:if|whether|about|what|how)\b`)
 	// questions begins what somebody asks.
-	questions = regexp.MustCompile(`(?i)^\s*(should|can|could|would|do|does|did|is|are|was|has|have|will|how|what|which|when|where|why)\b`)
+	questions = anyOf(`^\s*`, strings.Fields(`should can could would do does did is are was has have will how what which
+		when where why`), `\b`)
 )
 
 // part is what stands between two joints.
@@ -73,7 +93,7 @@ type part struct {
 	doubts bool
 }
 
-// clears are the ways to say that nothing was looked at.
+// parts cuts a sentence at its joints.
 func (r *reader) parts(sentence string) (list []part) {
 	sentence = turns.ReplaceAllString(sentence, " | $1 ")
 	at, by := 0, ""
@@ -111,7 +131,8 @@ func (r *reader) sentence(text string) {
 	doubt := false
 	for from := 0; from < len(parts); {
 		to, found := r.longest(parts, from)
-		doubt = parts[from].doubts || doubt && !strings.ContainsAny(parts[from].by, ",;") && !strings.Contains(parts[from].by, "but")
+		goesOn := !strings.ContainsAny(parts[from].by, ",;") && !strings.Contains(parts[from].by, "but")
+		doubt = parts[from].doubts || doubt && goesOn
 		r.take(found, doubt)
 		from = to
 	}

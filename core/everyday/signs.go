@@ -1,7 +1,5 @@
 package everyday
 
-import "regexp"
-
 const (
 	// nearEnough is how near a phrase must be to mean a sign at all.
 	nearEnough = 0.45
@@ -10,8 +8,10 @@ const (
 )
 
 // asks begins a question about care, which tells no sign.
-var asks = regexp.MustCompile(`(?i)^\s*(how (much|often|do|long|can|big|many|to)|should i|can i|could i|what (should|do|is|kind|size)|` +
-	`which|when (should|do|can|to)|where (can|should|do)|is it (ok|safe|normal)|do i )`)
+var asks = anyOf(`^\s*`, []string{
+	`how (?:much|often|do|long|can|big|many|to)`, `should i`, `can i`, `could i`, `what (?:should|do|is|kind|size)`,
+	`which`, `when (?:should|do|can|to)`, `where (?:can|should|do)`, `is it (?:ok|safe|normal)`, `do i `,
+}, "")
 
 // Signs gives the ids of the signs that a phrase may mean, likeliest first, six at most;
 // none where it tells no sign.

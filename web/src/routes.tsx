@@ -40,6 +40,10 @@ export const router = createBrowserRouter([
             path: "look-back",
             lazy: async () => ({ Component: (await import("./views/back/CollectionBack")).CollectionBack }),
           },
+          {
+            path: "trouble",
+            lazy: async () => ({ Component: (await import("./views/guided/Trouble")).Trouble }),
+          },
           { path: "sale", lazy: async () => ({ Component: (await import("./views/AtSale")).AtSale }) },
           {
             path: "plants/:plant",
@@ -47,6 +51,10 @@ export const router = createBrowserRouter([
             children: [
               { index: true, lazy: async () => ({ Component: (await import("./views/plant/Standing")).Standing }) },
               { path: "examine", lazy: async () => ({ Component: (await import("./views/plant/Examine")).Examine }) },
+              {
+                path: "guided",
+                lazy: async () => ({ Component: (await import("./views/plant/GuidedLook")).GuidedLook }),
+              },
               { path: "do", lazy: async () => ({ Component: (await import("./views/plant/WhatToDo")).WhatToDo }) },
               { path: "work", lazy: async () => ({ Component: (await import("./views/plant/Work")).Work }) },
               { path: "measure", lazy: async () => ({ Component: (await import("./views/plant/Measure")).Measure }) },

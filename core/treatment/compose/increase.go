@@ -327,7 +327,9 @@ func (c *composer) layered(peg step, day int) {
 	}
 	c.draft.sit(treatment.PiecesSit, day, rankPieces, append(c.cutting(peg), label)...)
 	c.draft.at(day+14, rankLook, do(treatment.Look, every(14, rooted), note("roots at the node?")))
-	free := do(treatment.Layer, organ(treatment.OnStem), with(func(p *treatment.Params) { p.N, p.What = num(1), treatment.CutFree }))
+	free := do(treatment.Layer, organ(treatment.OnStem), with(func(p *treatment.Params) {
+		p.N, p.What = num(1), treatment.CutFree
+	}))
 	c.draft.hold(treatment.PiecesSit, rooted, "", c.setOff(free)...)
 	c.followOffset()
 }

@@ -25,23 +25,18 @@ func (c *composer) keptDry(list []*sit) {
 		var kept []step
 		for _, x := range s.steps {
 			state.after(x)
-			if among(x.Op, pours...) && state.held && !state.lifted && s.dated {
-				c.leave(string(x.Op), "water is held: it would wet what must dry, and works in moist medium only")
-				continue
-			}
+			poured := among(x.Op, pours...) && state.held && !state.lifted && s.dated
+			stays := true
 			switch {
-			case x.Op == treatment.ByRule && x.Params.How == "" && c.untied && !state.potted && has(s.steps, treatment.WetRoots, treatment.Soak):
-				continue // it has its water without a medium
-			case x.Op == treatment.ByRule && s.dated && c.firstRoots() && x.Params.For == "":
-				if has(s.steps, treatment.HoldWater) {
-					continue
-				}
-				x = do(treatment.HoldWater, until(c.ownRoots()))
-				c.unleave(string(treatment.HoldWater))
-			case state.lifted && x.Op == treatment.ByRule:
-				x = do(treatment.HoldWater, until(due))
+			case poured:
+				c.leave(string(x.Op), "water is held: it would wet what must dry, and works in moist medium only")
+				stays = false
+			case x.Op == treatment.ByRule:
+				x, stays = c.ruleKept(s, x, state)
 			}
-			kept = append(kept, x)
+			if stays {
+				kept = append(kept, x)
+			}
 		}
 		if c.habitID == treatment.AirPlant {
 			kept = shakenDry(kept)
@@ -64,6 +59,22 @@ func (g *ground) after(x step) {
 	case slices.Contains(medium, x.Op) && x.Params.For == "" && !(g.lifted && x.Op == treatment.ByRule):
 		g.held = false
 	}
+}
+
+// ruleKept is what water by its rule is where it stands: nothing where it has its water
+// without a medium, and no water while it waits for its own roots or lies on a tray.
+func (c *composer) ruleKept(s *sit, x step, state ground) (instead step, stays bool) {
+	airy := c.untied && !state.potted && has(s.steps, treatment.WetRoots, treatment.Soak)
+	switch {
+	case airy && x.Params.How == "":
+		return x, false
+	case s.dated && c.firstRoots() && x.Params.For == "":
+		c.unleave(string(treatment.HoldWater))
+		return do(treatment.HoldWater, until(c.ownRoots())), !has(s.steps, treatment.HoldWater)
+	case state.lifted:
+		return do(treatment.HoldWater, until(due)), true
+	}
+	return x, true
 }
 
 // shakenDry has an air plant dried after its soak, where the step that says so went to

@@ -160,6 +160,17 @@ func onceKey(s step) string {
 	return key
 }
 
+// saidElsewhere says whether a step of a sitting is said better later, or was just said.
+func saidElsewhere(s step, before, rest []step) bool {
+	switch s.Op {
+	case treatment.BagWaste:
+		return has(rest, treatment.BagWaste) || !has(before, wastes...)
+	case treatment.CrownDry:
+		return len(before) > 0 && driedAlready(before[len(before)-1], s)
+	}
+	return refillsAgain(s, rest)
+}
+
 // refillsAgain says whether tips for bare spots are taken or set again later in the sitting.
 func refillsAgain(s step, rest []step) bool {
 	switch s.Op {
@@ -182,21 +193,11 @@ func driedAlready(before, s step) bool {
 func tidy(steps []step) []step {
 	var out []step
 	seen := map[string]int{}
-	lastBag := -1
-	for i, s := range steps {
-		if s.Op == treatment.BagWaste {
-			lastBag = i
-		}
-	}
 	dirty := true
 	for i, s := range steps {
 		rest := steps[i+1:]
 		switch {
-		case s.Op == treatment.BagWaste && (i != lastBag || !has(out, wastes...)):
-			continue
-		case refillsAgain(s, rest):
-			continue // it is taken and set once, at the last place
-		case s.Op == treatment.CrownDry && len(out) > 0 && driedAlready(out[len(out)-1], s):
+		case saidElsewhere(s, out, rest):
 			continue
 		case slices.Contains(once, s.Op):
 			if at, known := seen[onceKey(s)]; known {

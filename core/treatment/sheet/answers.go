@@ -60,7 +60,7 @@ type Answers struct {
 	FirstWater  string `json:"firstWater,omitempty" enum:"dry-day,at-once"`
 	Succulent   string `json:"succulentWater,omitempty" enum:"dry-day,at-roots"`
 	Gnats       string `json:"gnats,omitempty" enum:"dry-top,grit,larvicide"`
-	MultiplyBy  string `json:"multiplyBy,omitempty" enum:"tip-cutting,node-cutting,leaf-cutting,stem-section,layering,offset,keiki,division,rhizome"`
+	MultiplyBy  string `json:"multiplyBy,omitempty" maxLength:"20" doc:"The way in which it is multiplied."`
 	Aim         string `json:"aim,omitempty" enum:"S0,S4,S5,S6,mount" doc:"What a change of set-up aims at."`
 
 	Wish      treatment.Wish `json:"wish,omitempty" enum:"setup-change,propagate,refresh,part,prune"`

@@ -166,6 +166,24 @@ export const useAppraisal = (offer: Schemas["AppraisalInputBody"], wanted: boole
     enabled: wanted,
   });
 
+/** What the answers about any plant point to; the last answer stays until the next one is here. */
+export const useTrouble = (said: Schemas["TroubleInputBody"], wanted: boolean) =>
+  useQuery({
+    queryKey: ["trouble", said],
+    queryFn: () => answer(client.POST("/api/trouble", { body: said })),
+    placeholderData: keepPreviousData,
+    enabled: wanted,
+  });
+
+/** The signs that everyday words may mean, likeliest first. */
+export const useSigns = (words: string) =>
+  useQuery({
+    queryKey: ["signs", words],
+    queryFn: () => answer(client.GET("/api/signs", { params: { query: { words } } })),
+    placeholderData: keepPreviousData,
+    enabled: words !== "",
+  });
+
 export const useTally = (tally: Schemas["Tally"], potWidthCm: number | undefined) =>
   useQuery({
     queryKey: ["tally", tally, potWidthCm],

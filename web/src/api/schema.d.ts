@@ -829,6 +829,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/read": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** What a sentence says of a plant; records nothing */
+    post: operations["read-text"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/register.csv": {
     parameters: {
       query?: never;
@@ -1020,6 +1037,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/signs": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** The signs that everyday words mean */
+    get: operations["find-signs"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/signs/{sign}": {
     parameters: {
       query?: never;
@@ -1099,6 +1133,23 @@ export interface paths {
     put?: never;
     /** What a root tally comes to; records nothing */
     post: operations["read-tally"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/trouble": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** What the answers about any plant point to; records nothing */
+    post: operations["trouble"];
     delete?: never;
     options?: never;
     head?: never;
@@ -1308,6 +1359,8 @@ export interface components {
        * @enum {string}
        */
       moist?: "soaked" | "wet" | "right" | "due" | "dry" | "bone";
+      /** @description The way in which it is multiplied. */
+      multiplyBy?: string;
       /**
        * Format: int64
        * @description Plantlets, pups or offsets on it.
@@ -1816,6 +1869,11 @@ export interface components {
       /** @description Signs that they show about as often: no help. */
       shared: components["schemas"]["Apart"][];
     };
+    Complaint: {
+      said: string;
+      /** @description Likeliest first; one of them is picked by its drawing. */
+      signs: string[];
+    };
     Concern: {
       id: string;
       /** @description What was warned of, in words. */
@@ -2016,6 +2074,8 @@ export interface components {
       writes?: boolean;
     };
     Differential: {
+      /** @description The first thing that can safely be done now. */
+      act: components["schemas"]["SafeAct"];
       /** @description With what speaks for and against each. */
       causes: components["schemas"]["Suspect"][];
       checks: components["schemas"]["Check"][];
@@ -2663,6 +2723,8 @@ export interface components {
     };
     Knowledge: {
       causes: components["schemas"]["Cause"][];
+      /** @description What people say most of a plant, with its signs. */
+      complaints: components["schemas"]["Complaint"][];
       /** @description Words of the trade by the alphabet. */
       glossary: components["schemas"]["Word"][];
       growthStates: ("starting" | "growing" | "mature" | "stalled" | "lost")[];
@@ -3922,6 +3984,15 @@ export interface components {
       percent: number;
       strand: string;
     };
+    ReadInputBody: {
+      text: string;
+    };
+    ReadView: {
+      absent: string[];
+      /** @description Kinds that it may be about, likeliest first. */
+      kinds: components["schemas"]["Profile"][];
+      present: components["schemas"]["Seen"][];
+    };
     Reading: {
       on: string;
       /** Format: double */
@@ -4124,6 +4195,14 @@ export interface components {
       /** @description The bare plant, oldest first. */
       weighings?: components["schemas"]["Weighing"][];
     };
+    SafeAct: {
+      /** @description The cause for which it is done; empty where it is safe whatever is true. */
+      helps?: string;
+      /** @description The move; it can be undone, and strains no plant. */
+      move: string;
+      /** @description What else is left alone until more is known. */
+      words: string;
+    };
     Said: {
       /** @description The likeliest causes, as they stood then. */
       chances: components["schemas"]["CauseChance"][];
@@ -4241,6 +4320,10 @@ export interface components {
       picture: string;
       /** @description To be typed where a picture cannot be read. */
       secret: string;
+    };
+    Seen: {
+      sign: string;
+      sure: boolean;
     };
     Session: {
       collection?: string;
@@ -4422,6 +4505,10 @@ export interface components {
       /** @description Those that show it most often first. */
       causes: components["schemas"]["Shows"][];
       sign: components["schemas"]["Sign"];
+    };
+    SignsOutputBody: {
+      /** @description Ids of the signs that it may mean, likeliest first. */
+      signs: string[];
     };
     Sitting: {
       /** @description What must be seen first. */
@@ -5068,6 +5155,42 @@ export interface components {
        * @description Points up, or down below 0; 0 where it is much the same.
        */
       points: number;
+    };
+    Trouble: {
+      /** @description The first thing that can safely be done now. */
+      act: components["schemas"]["SafeAct"];
+      /** @description Whether nobody said how it grows. */
+      assumed: boolean;
+      /** @description Those that are listed, likeliest first. */
+      causes: components["schemas"]["CauseChance"][];
+      checks: components["schemas"]["Check"][];
+      /** @description Two answers that cannot both be true of one look. */
+      clash: string[];
+      /** @description How it is taken to grow. */
+      habit: string;
+      outside: components["schemas"]["Outside"];
+      turns: components["schemas"]["Turn"][];
+      verdict: components["schemas"]["Judgement"];
+      /** @description Of the chances. */
+      working: components["schemas"]["Working"];
+    };
+    TroubleInputBody: {
+      absent: string[];
+      /** @description Signs that were seen twice. */
+      again?: string[];
+      /** @description How much of a graded sign seen there is. */
+      degrees?: {
+        [key: string]: string;
+      };
+      /** @description How it grows; left out where nobody can tell. */
+      habit?: string;
+      /** @description Id of its kind, where it is known. */
+      kind?: string;
+      present: string[];
+      /** @description Asked, and nobody can answer. */
+      unknown?: string[];
+      /** @description Signs that one only thinks to be so. */
+      unsure?: string[];
     };
     Turn: {
       /**
@@ -7152,6 +7275,39 @@ export interface operations {
       };
     };
   };
+  "read-text": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["ReadInputBody"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["ReadView"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
   "get-register-table": {
     parameters: {
       query?: never;
@@ -7620,6 +7776,38 @@ export interface operations {
       };
     };
   };
+  "find-signs": {
+    parameters: {
+      query: {
+        /** @description What somebody sees, in their own words. */
+        words: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["SignsOutputBody"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
   "get-sign": {
     parameters: {
       query?: never;
@@ -7770,6 +7958,39 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["Result"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  trouble: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["TroubleInputBody"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Trouble"];
         };
       };
       /** @description Error */

@@ -34,9 +34,14 @@ export function Rounds() {
           Take in the first one: a name and how it grows are enough. Then you look it over from the outside in, and the
           walk begins.
         </p>
-        <Button component={Link} to="/plants/new">
-          Take a plant in
-        </Button>
+        <Group gap="sm">
+          <Button component={Link} to="/trouble">
+            Something is wrong with my plant
+          </Button>
+          <Button component={Link} to="/plants/new" variant="default">
+            Take a plant in
+          </Button>
+        </Group>
       </Bare>
     );
   }
@@ -52,9 +57,14 @@ export function Rounds() {
               : `${sayCount(looks, "plant")}, about ${sayCount(minutes, "minute")}. Isolated ones last.`}
           </p>
         </div>
-        <Button component={Link} to="/plants/new" variant="default">
-          Take a plant in
-        </Button>
+        <Group gap="sm">
+          <Button component={Link} to="/trouble" variant="default">
+            Something is wrong
+          </Button>
+          <Button component={Link} to="/plants/new" variant="default">
+            Take a plant in
+          </Button>
+        </Group>
       </Group>
       <Alarming places={places ?? []} />
       {places?.map((p) => (

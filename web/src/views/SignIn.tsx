@@ -2,11 +2,13 @@ import { Button, Checkbox, PasswordInput, Stack, TextInput } from "@mantine/core
 import { useForm } from "@mantine/form";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
+import { useNavigate } from "react-router";
 import { account } from "../api/account";
 import { answer, client, codeWanted, Problem, type Session } from "../api/client";
 import { queries } from "../api/queries";
 import { Figure } from "../figure/Figure";
 import { Refused } from "../shell/States";
+import classes from "./SignIn.module.css";
 
 // The drawing at the door: a plant that was looked over and is well.
 const mended = Object.fromEntries(
@@ -20,15 +22,8 @@ const knot = "M8 14 C60 6 90 22 140 13 S230 8 300 14";
 export function SignIn({ session }: { session: Session | undefined }) {
   const [opening, setOpening] = useState(session?.firstAccount ?? false);
   return (
-    <main className="page" style={{ maxWidth: 980, paddingTop: "7vh" }}>
-      <div
-        style={{
-          display: "grid",
-          gap: 36,
-          gridTemplateColumns: "repeat(auto-fit, minmax(300px, 1fr))",
-          alignItems: "start",
-        }}
-      >
+    <main className={`page ${classes.door}`}>
+      <div className={classes.halves}>
         <div>
           <h1 className="size-40">Tender Mend</h1>
           <svg width="100%" height="28" viewBox="0 0 310 28" preserveAspectRatio="none" aria-hidden="true">
@@ -42,12 +37,12 @@ export function SignIn({ session }: { session: Session | undefined }) {
             />
           </svg>
           <p className="size-19 max-420">
-            Find what ails a plant from the signs you see, treat it, and follow it stitch by stitch until it mends.
+            Find what ails a plant from the signs you see, treat it, and follow it until it mends.
           </p>
           <p className="soft max-420">
             Chances and times are estimates; labels, local rules and your own eyes come first.
           </p>
-          <div style={{ width: 210, margin: "24px auto 0" }} aria-hidden="true">
+          <div className={classes.drawn} aria-hidden="true">
             <Figure figure="vine" zones={[]} state={mended} name="a plant" />
           </div>
         </div>
@@ -87,18 +82,32 @@ function SignInForm({ session, open }: { session: Session | undefined; open?: ()
     onError: (e) => e instanceof Problem && e.type === codeWanted && setAsksCode(true),
   });
   const [lost, setLost] = useState(false);
-  const demo = useMutation({ mutationFn: () => answer(client.POST("/api/session/demo")), onSuccess: enter });
+  const navigate = useNavigate();
+  const demo = useMutation({
+    mutationFn: (_: string) => answer(client.POST("/api/session/demo")),
+    onSuccess: (s, way) => {
+      navigate(way);
+      enter(s);
+    },
+  });
   return (
     <Stack gap="md">
       {session?.demoOffered && (
         <>
-          <h2>Look around first</h2>
-          <p className="m-0">
-            A made-up plant clinic in an old ferry terminal: nine months, about thirty plants, some mended, two lost.
-          </p>
-          <Button onClick={() => demo.mutate()} loading={demo.isPending} size="md">
-            Open the demo clinic
+          <h2>What brings you here?</h2>
+          <Button onClick={() => demo.mutate("/trouble")} loading={demo.isPending} size="md">
+            Something is wrong with my plant
           </Button>
+          <Button onClick={() => demo.mutate("/plants/new")} disabled={demo.isPending} variant="default">
+            I have a new plant
+          </Button>
+          <Button onClick={() => demo.mutate("/")} disabled={demo.isPending} variant="default">
+            Look round the demo clinic
+          </Button>
+          <p className="small soft m-0">
+            All three open a made-up plant clinic in an old ferry terminal, with nothing to type: about thirty plants,
+            some mended, two lost.
+          </p>
           <Refused error={demo.error} />
           <hr className="rule full-width" />
         </>

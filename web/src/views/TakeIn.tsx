@@ -6,6 +6,7 @@ import { usePlant, useRecord, useSession } from "../api/hooks";
 import { newId } from "../api/id";
 import { ArrivalForm } from "./arrival/ArrivalForm";
 import type { Arrived } from "./arrival/parts";
+import { answersOf as lookOf } from "./look/look";
 import { sayCount } from "./words";
 
 const answersOf = (look: { present: unknown[]; absent: unknown[] }) => look.present.length + look.absent.length;
@@ -56,7 +57,7 @@ export function TakeIn() {
       // Sent again after a failure, the arrival does nothing twice.
       await record.mutateAsync({ id: draft.id, on, arrived });
       if (seen) {
-        await record.mutateAsync({ id: seen.id, on, examined: { present: seen.present, absent: seen.absent } });
+        await record.mutateAsync({ id: seen.id, on, examined: { ...lookOf(seen) } });
       }
     } catch {
       return; // the form shows why, and keeps what was typed
@@ -70,7 +71,7 @@ export function TakeIn() {
       <h1>Take a plant in</h1>
       <p className="soft">
         A name and how it grows are enough. The rest helps later; give what you know.
-        {seen && ` What you saw at the sale (${sayCount(answersOf(seen), "answer")}) is recorded as its first look.`}
+        {seen && ` What you saw (${sayCount(answersOf(seen), "answer")}) is recorded as its first look.`}
       </p>
       <ArrivalForm
         value={draft.arrived}

@@ -36,7 +36,7 @@ describe("at the door", () => {
   it("opens the demo in one click, and says when it cannot", async () => {
     serve({ "POST /api/session/demo": new Refusal({ status: 503, detail: "The record cannot be reached just now." }) });
     show(<SignIn session={session} />);
-    await userEvent.click(await screen.findByRole("button", { name: "Open the demo clinic" }));
+    await userEvent.click(await screen.findByRole("button", { name: "Look round the demo clinic" }));
     await screen.findByText(/cannot be reached/);
   });
 

@@ -1,8 +1,10 @@
 import { TextInput } from "@mantine/core";
+import { useDebouncedValue } from "@mantine/hooks";
 import { useState } from "react";
 import type { Knowledge } from "../../api/client";
+import { useSigns } from "../../api/hooks";
 import classes from "./Look.module.css";
-import { type Answers, find } from "./look";
+import type { Answers } from "./look";
 import { type Answering, SignRow } from "./SignRow";
 
 const most = 8;
@@ -17,10 +19,9 @@ interface FindSignProps extends Answering {
 /** Finds a sign by the words one has for it, wherever on the plant it is. */
 export function FindSign({ knowledge, fits, draft, ...answering }: FindSignProps) {
   const [words, setWords] = useState("");
-  const found = find(
-    knowledge.signs.filter((s) => fits(s.id)),
-    words,
-  );
+  const [asked] = useDebouncedValue(words.trim(), 150);
+  const signs = useSigns(asked);
+  const found = (signs.data?.signs ?? []).filter(fits).flatMap((id) => knowledge.signs.find((s) => s.id === id) ?? []);
   return (
     <div role="search" className={classes.found}>
       <TextInput
@@ -32,7 +33,9 @@ export function FindSign({ knowledge, fits, draft, ...answering }: FindSignProps
       />
       {words.trim() !== "" && (
         <div className="rows" aria-live="polite" data-testid="found-signs">
-          {found.length === 0 && <p className="soft small">No sign is called so. Try one word of what you see.</p>}
+          {found.length === 0 && signs.isFetched && (
+            <p className="soft small">No sign is called so. Try one word of what you see.</p>
+          )}
           {found.slice(0, most).map((s) => (
             <SignRow
               key={s.id}

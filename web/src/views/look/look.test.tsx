@@ -3,7 +3,7 @@ import userEvent from "@testing-library/user-event";
 import { describe, expect, it, vi } from "vitest";
 import type { Schemas } from "../../api/client";
 import { device, knowledge, pageText, show, working } from "../../testing/page";
-import { answered, answersOf, emptyLook, find, graded, quiet, type Sign, sureOf } from "./look";
+import { answered, answersOf, emptyLook, graded, quiet, sureOf } from "./look";
 import { NextChecks } from "./NextChecks";
 import { PartPanel } from "./PartPanel";
 
@@ -60,22 +60,6 @@ describe("answers", () => {
     expect(answersOf(seen).degrees).toEqual({ "leaf.crisp": "many" });
     expect(answersOf(graded(seen, "leaf.crisp", "many")).degrees).toBeUndefined();
     expect(answersOf(answered(seen, crisp, "absent")).degrees).toBeUndefined();
-  });
-});
-
-describe("signs", () => {
-  const of = (id: string, label: string, everyday = "", looks = "") => ({ id, label, everyday, looks }) as Sign;
-  const signs = [
-    of("a", "A sticky film", "syrup glue"),
-    of("b", "White cottony tufts", "white fluff", "in joints"),
-    of("c", "Holes eaten in the leaf", "eaten", "not sticky at all"),
-  ];
-  it("are found by everyday words first, then by what they look like", () => {
-    expect(find(signs, "white fluff").map((s) => s.id)).toEqual(["b"]);
-    expect(find(signs, "sticky").map((s) => s.id)).toEqual(["a", "c"]);
-    expect(find(signs, "HOLES").map((s) => s.id)).toEqual(["c"]);
-    expect(find(signs, " ")).toEqual([]);
-    expect(find(signs, "purple")).toEqual([]);
   });
 });
 

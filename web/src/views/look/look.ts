@@ -74,20 +74,3 @@ export function quiet<T extends Answers>(draft: T, denied: string[]): T {
   const open = denied.filter((s) => !draft.present.includes(s) && !draft.absent.includes(s));
   return { ...draft, absent: [...draft.absent, ...open], unsure: [...(draft.unsure ?? []), ...open] };
 }
-
-/** Signs that a few words find: in what they are called, look like, or are called every day. */
-export function find(signs: Sign[], words: string): Sign[] {
-  const asked = words.toLowerCase().split(/\s+/).filter(Boolean);
-  if (asked.length === 0) return [];
-  const rank = (s: Sign) => {
-    const [name, every, looks] = [s.label, s.everyday ?? "", s.looks].map((t) => t.toLowerCase());
-    if (asked.every((w) => every?.includes(w))) return 3;
-    if (asked.every((w) => name?.includes(w))) return 2;
-    return asked.every((w) => `${name} ${every} ${looks}`.includes(w)) ? 1 : 0;
-  };
-  return signs
-    .map((s) => ({ s, r: rank(s) }))
-    .filter((x) => x.r > 0)
-    .sort((a, b) => b.r - a.r)
-    .map((x) => x.s);
-}

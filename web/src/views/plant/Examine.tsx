@@ -1,7 +1,7 @@
 import { Button, Group, TextInput } from "@mantine/core";
 import { useLocalStorage, useMediaQuery } from "@mantine/hooks";
 import { useRef, useState } from "react";
-import { useNavigate, useSearchParams } from "react-router";
+import { Link, useNavigate, useSearchParams } from "react-router";
 import type { Derived, Knowledge, Schemas } from "../../api/client";
 import { useDifferential, useEntries, useGuide, useKnowledge, useRecord } from "../../api/hooks";
 import { distance } from "../../dates";
@@ -141,6 +141,9 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
         />
       </div>
       <section className="patch" aria-label="Signs of this part" ref={part}>
+        <p className="m-0">
+          <Link to={`/plants/${file.id}/guided`}>Be asked one thing at a time</Link>
+        </p>
         <FindSign knowledge={knowledge} fits={(id) => fits.has(id)} draft={draft} {...answering} />
         {zones[at] && (
           <PartPanel

@@ -1,0 +1,116 @@
+package e2e
+
+import (
+	"fmt"
+	"os"
+	"path/filepath"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+)
+
+// taps counts the taps of a hand that knows nothing.
+type taps struct {
+	*page
+	n int
+}
+
+func (h *taps) tap(name string) {
+	h.t.Helper()
+	h.click(by("button", name))
+	h.n++
+}
+
+// asked is the sign that the question on the screen is about; empty where none is asked.
+func (p *page) asked() string {
+	return eval[string](p, `document.querySelector('fieldset[class*=three]')?.getAttribute('aria-label') ?? ''`)
+}
+
+// answerAll answers questions until there is none left.
+func (h *taps) answerAll(seen map[string]bool) {
+	h.t.Helper()
+	for range 15 {
+		h.until(`document.querySelector('[data-testid=first-act]') !== null ||
+			document.querySelector('fieldset[class*=three]')?.disabled === false`)
+		sign := h.asked()
+		if sign == "" {
+			return
+		}
+		which := 2 // seen, not there, cannot tell
+		if seen[sign] {
+			which = 1
+		}
+		h.click(fmt.Sprintf(`//fieldset[contains(@class, "three")]/button[%d]`, which))
+		h.n++
+		h.until(fmt.Sprintf(`document.querySelector('[data-testid=first-act]') !== null ||
+			document.querySelector('fieldset[class*=three]')?.getAttribute('aria-label') !== %q`, sign))
+	}
+}
+
+// A beginner with a phone, a yellow plant and no botanical word comes from the door to the
+// first safe act in at most 20 taps.
+func TestFromTheDoorToTheFirstSafeAct(t *testing.T) {
+	h := &taps{page: start(t, true).page(t, 390, 844)}
+	h.open("/")
+	h.see("What brings you here?")
+	h.keep("g1-door")
+	h.tap("Something is wrong with my plant")
+	h.see("What is wrong?")
+	h.keep("g2-say")
+	h.tap("Going yellow")
+	h.see("which of these is it?")
+	h.keep("g3-which-sign")
+	h.click(`//button[@data-sign="leaf.yellow-many-fast"]`)
+	h.n++
+	h.see("Which plant is it?")
+	h.keep("g4-which-plant")
+	h.tap("I do not know")
+	h.until(`document.querySelector('fieldset[class*=three]') !== null`)
+	h.keep("g5-question")
+	h.answerAll(map[string]bool{"A sour, rotten or mouldy smell at the drainage hole": true,
+		"Still wet deep down long after it should have dried": true})
+	h.see("What to do first")
+	h.keep("g6-outcome")
+	t.Logf("%d taps", h.n)
+	assert.LessOrEqual(t, h.n, 20)
+	assert.NotEmpty(t, eval[string](h.page, `document.querySelector('[data-testid=first-act] b').innerText`))
+	h.see("Most likely it is")
+}
+
+// What is said in one's own words is shown to be confirmed, and goes into the record with
+// the plant; going back opens the question again.
+func TestASentenceIsReadConfirmedAndKept(t *testing.T) {
+	h := &taps{page: start(t, true).page(t, 1280, 800)}
+	h.openDemo("/trouble")
+	h.fill("Or say it in your own words", "my pothos is going yellow, tiny black flies, no smell")
+	h.tap("Read it")
+	h.see("Did you mean this?")
+	h.see("The plant: ")
+	h.keep("g7-read")
+	assert.Equal(t, "true", eval[string](h.page,
+		`document.querySelector('[data-sign="pest.small-flies"] button').getAttribute('aria-pressed')`))
+	h.tap("Go on")
+	h.until(`document.querySelector('fieldset[class*=three]') !== null`)
+	first := h.asked()
+	h.keep("g8-question-desk")
+	h.click(`//fieldset[contains(@class, "three")]/button[2]`)
+	h.until(fmt.Sprintf(`document.querySelector('fieldset[class*=three]')?.getAttribute('aria-label') !== %q`, first))
+	assert.Equal(t, "H1", eval[string](h.page, `document.activeElement.tagName`), "no key answers what is not read yet")
+	h.tap("Back")
+	h.until(fmt.Sprintf(`document.querySelector('fieldset[class*=three]')?.getAttribute('aria-label') === %q`, first))
+	h.answerAll(nil)
+	h.see("What to do first")
+	h.tap("Follow this plant")
+	h.see("is recorded as its first look")
+	h.fill("Name", "Yellow pothos")
+	h.tap("Take it in")
+	h.until(`location.pathname.endsWith('/do')`)
+	h.see("Yellow pothos")
+}
+
+// keep takes a picture where somebody wants to look at it.
+func (p *page) keep(name string) {
+	if dir := os.Getenv("LOOK_AT"); dir != "" {
+		p.shot(filepath.Join(dir, name+".png"))
+	}
+}

@@ -1,0 +1,63 @@
+package server_test
+
+import (
+	"net/url"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"tendermend/server"
+)
+
+// What is said is read for whoever is signed in; a kind of one's own is known to its
+// collection and to no stranger.
+func TestWhatIsSaidIsRead(t *testing.T) {
+	_, at := serve(t, server.Options{OpenAccounts: true})
+	owner, stranger := member(t, at, "owner@example.org"), member(t, at, "stranger@example.org")
+	body := owner.kindFrom("zygopetalum-maculatum", "Quayside wonder", 0)
+	require.Equal(t, 200, owner.call("PUT", "/api/profiles/own:0123456789", body).status)
+	said := map[string]any{"text": "my quayside wonder has brown tips, no smell"}
+	a := owner.call("POST", "/api/read", said)
+	require.Equal(t, 200, a.status, a.raw)
+	kinds := a.body["kinds"].([]any)
+	require.Len(t, kinds, 1)
+	assert.Equal(t, "own:0123456789", kinds[0].(map[string]any)["id"])
+	assert.Equal(t, []any{map[string]any{"sign": "leaf.tips-brown", "sure": true}}, a.body["present"])
+	assert.Equal(t, []any{"root.smell"}, a.body["absent"])
+	a = stranger.call("POST", "/api/read", said)
+	assert.Empty(t, a.body["kinds"], "a stranger does not know it")
+	assert.Equal(t, "leaf.tips-brown", a.body["present"].([]any)[0].(map[string]any)["sign"])
+
+	a = owner.call("GET", "/api/signs?words="+url.QueryEscape("white fluff"), nil)
+	assert.Equal(t, "pest.cotton", a.body["signs"].([]any)[0])
+	assert.Empty(t, owner.call("GET", "/api/signs?words=hello", nil).body["signs"])
+	assert.Equal(t, 401, visit(t, at).call("GET", "/api/signs?words=bugs", nil).status)
+	assert.Equal(t, 401, visit(t, at).call("POST", "/api/read", said).status)
+}
+
+// Any plant can be asked about, also one of which nobody knows what it is.
+func TestTroubleOfAnyPlant(t *testing.T) {
+	_, at := serve(t, server.Options{OpenAccounts: true})
+	c := member(t, at, "owner@example.org")
+	none := map[string]any{"present": []string{}, "absent": []string{}}
+	a := c.call("POST", "/api/trouble", none)
+	require.Equal(t, 200, a.status, a.raw)
+	assert.Equal(t, true, a.body["assumed"])
+	assert.Equal(t, "isolate", a.body["act"].(map[string]any)["move"])
+	assert.NotEmpty(t, a.body["checks"])
+
+	a = c.call("POST", "/api/trouble", map[string]any{"kind": "epipremnum-aureum",
+		"present": []string{"pest.cotton", "leaf.sticky"}, "absent": []string{}})
+	require.Equal(t, 200, a.status, a.raw)
+	assert.Equal(t, false, a.body["assumed"])
+	assert.Equal(t, "aroid-vine", a.body["habit"])
+	assert.Equal(t, "mealybug", a.body["causes"].([]any)[0].(map[string]any)["id"])
+	assert.Equal(t, "act", a.body["verdict"].(map[string]any)["kind"])
+
+	a = c.call("POST", "/api/trouble", map[string]any{"habit": "oak", "present": []string{}, "absent": []string{}})
+	assert.Equal(t, 422, a.status)
+	a = c.call("POST", "/api/trouble", map[string]any{"present": []string{"no.such"}, "absent": []string{}})
+	assert.Equal(t, 422, a.status)
+	assert.Equal(t, 401, visit(t, at).call("POST", "/api/trouble", none).status)
+}

@@ -1,0 +1,74 @@
+import type { Knowledge, Schemas } from "../../api/client";
+import { How } from "../../shell/How";
+import { likelihood, sayTimesIn100, sentence } from "../words";
+import classes from "./Guided.module.css";
+import { Heading } from "./Heading";
+
+/** What the answers came to, of a plant in the collection or of any other. */
+export type Come = Pick<
+  Schemas["Trouble"],
+  "causes" | "verdict" | "outside" | "turns" | "act" | "clash" | "working" | "checks"
+>;
+
+interface OutcomeProps {
+  of: Come;
+  knowledge: Knowledge;
+}
+
+/** The end of a guided look, in plain sentences: the first safe act, what it is, what else, what would change it. */
+export function Outcome({ of, knowledge }: OutcomeProps) {
+  const cause = (id: string) => knowledge.causes.find((c) => c.id === id)?.label.toLowerCase() ?? id;
+  const move = knowledge.moves.find((m) => m.id === of.act.move);
+  const [lead, ...others] = of.causes;
+  const sure = lead && likelihood(knowledge, lead.chance);
+  return (
+    <>
+      <Heading>What to do first</Heading>
+      <section className={classes.act} data-testid="first-act">
+        <p className="m-0">
+          <b>{move?.label ?? of.act.move}.</b> {move?.how}.
+        </p>
+        <p className="small soft mt-4 mb-0">
+          {of.act.helps
+            ? `It helps against ${cause(of.act.helps)}, and it can be undone.`
+            : "It is safe whatever it is."}{" "}
+          {of.act.words}
+        </p>
+      </section>
+      {lead && sure && (
+        <p data-testid="most-likely">
+          Most likely it is <b>{cause(lead.id)}</b>: {sure.word}, {sayTimesIn100(lead.chance)}.{" "}
+          <How of={`the chance of ${cause(lead.id)}`} working={of.working} />
+        </p>
+      )}
+      {others.length > 0 && (
+        <p>
+          It may also be {others.map((c) => `${cause(c.id)} (${sayTimesIn100(c.chance)})`).join(", ")}. Several can be
+          true at once.
+        </p>
+      )}
+      <p>{of.outside.words || of.verdict.words}</p>
+      <Changes of={of} knowledge={knowledge} />
+    </>
+  );
+}
+
+/** What would change the picture. */
+function Changes({ of, knowledge }: OutcomeProps) {
+  const sign = (id: string) => knowledge.signs.find((s) => s.id === id)?.label ?? id;
+  const cause = (id: string) => knowledge.causes.find((c) => c.id === id)?.label.toLowerCase() ?? id;
+  if (of.turns.length === 0) return null;
+  return (
+    <>
+      <h2>What would change this</h2>
+      <ul>
+        {of.turns.map((t) => (
+          <li key={t.sign + t.present}>
+            {sentence(`${t.present ? "if this is seen" : "if this is not there"}: “${sign(t.sign)}”.`)} Then{" "}
+            {cause(t.leads.id)} would lead.
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}

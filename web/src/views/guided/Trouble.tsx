@@ -1,0 +1,62 @@
+import { Button } from "@mantine/core";
+import { useLocalStorage } from "@mantine/hooks";
+import { useNavigate } from "react-router";
+import { useKnowledge, useTrouble } from "../../api/hooks";
+import { newId } from "../../api/id";
+import { Failed, Waiting } from "../../shell/States";
+import { answersOf } from "../look/look";
+import { Guided } from "./Guided";
+import { begin, type Guide } from "./guided";
+
+/** A guided look at any plant, whether or not it is in the collection: from what is wrong to the first safe act. */
+export function Trouble() {
+  const [guide, set, clear] = useLocalStorage<Guide>({
+    key: "trouble",
+    defaultValue: begin(),
+    getInitialValueInEffect: false,
+  });
+  const [, take] = useLocalStorage<unknown>({ key: "take-in", getInitialValueInEffect: false });
+  const navigate = useNavigate();
+  const knowledge = useKnowledge();
+  const come = useTrouble(
+    { habit: guide.habit, kind: guide.kind, ...answersOf(guide.answers) },
+    guide.step === "ask" || guide.step === "end",
+  );
+  if (knowledge.isPending) return <Waiting />;
+  if (knowledge.isLoadingError) return <Failed error={knowledge.error} retry={() => knowledge.refetch()} />;
+  const figure = knowledge.data.habits.find((h) => h.id === (guide.habit ?? come.data?.habit))?.figure ?? "vine";
+  const takeIn = () => {
+    take({
+      id: newId(),
+      plant: newId(),
+      arrived: { had: "unknown", habit: guide.habit, profile: guide.kind },
+      kind: guide.kindName ?? "",
+      look: { id: guide.id, ...answersOf(guide.answers) },
+    });
+    clear();
+    navigate("/plants/new");
+  };
+  return (
+    <>
+      <title>What is wrong? · Tender Mend</title>
+      <Guided
+        guide={guide}
+        set={set}
+        knowledge={knowledge.data}
+        come={come}
+        figure={figure}
+        known={false}
+        finish={
+          <>
+            <Button size="md" onClick={takeIn}>
+              Follow this plant
+            </Button>
+            <Button variant="default" onClick={() => set(begin())}>
+              Begin again
+            </Button>
+          </>
+        }
+      />
+    </>
+  );
+}

@@ -1,0 +1,118 @@
+import { screen, waitFor } from "@testing-library/react";
+import userEvent from "@testing-library/user-event";
+import { describe, expect, it } from "vitest";
+import type { Schemas } from "../../api/client";
+import { type Asked, device, knowledge, pageText, Refusal, serve, show, working } from "../../testing/page";
+import { ask, back, begin, put, read, sideOf, unanswered } from "./guided";
+import { Trouble } from "./Trouble";
+
+device();
+
+describe("a guided look", () => {
+  const seen = put(begin().answers, "leaf.crisp", "present");
+
+  it("holds one answer to a sign, and takes it back whole", () => {
+    expect(sideOf(seen, "leaf.crisp")).toBe("present");
+    const changed = put(seen, "leaf.crisp", "absent");
+    expect(changed.present).toEqual([]);
+    expect(sideOf(changed, "leaf.crisp")).toBe("absent");
+    expect(sideOf(put(changed, "leaf.crisp", "unknown"), "leaf.crisp")).toBe("unknown");
+    expect(sideOf(unanswered(changed, "leaf.crisp"), "leaf.crisp")).toBeUndefined();
+    expect(put(begin().answers, "leaf.crisp", "present", false).unsure).toEqual(["leaf.crisp"]);
+    expect(put(begin().answers, "leaf.crisp", "unknown", false).unsure).toEqual([]);
+  });
+
+  it("goes back answer by answer, and then to which plant it is", () => {
+    const two = ask(ask({ ...begin(), step: "ask" }, "leaf.crisp", "present"), "root.mushy", "absent");
+    const one = back(two, false);
+    expect(one.asked).toEqual(["leaf.crisp"]);
+    expect(sideOf(one.answers, "root.mushy")).toBeUndefined();
+    const none = back(one, false);
+    expect(none.step).toBe("ask");
+    expect(back(none, false).step).toBe("which");
+    expect(back(none, true).step).toBe("say");
+    expect(back({ ...none, step: "which" }, false).step).toBe("say");
+  });
+
+  it("takes over what was read to be confirmed, and keeps a kind that was picked", () => {
+    const view = {
+      kinds: [{ id: "epipremnum-aureum", habit: "aroid-vine", common: "pothos" }],
+      present: [{ sign: "leaf.crisp", sure: false }],
+      absent: ["root.mushy"],
+    } as unknown as Schemas["ReadView"];
+    const g = read(begin(), view);
+    expect(g).toMatchObject({ step: "confirm", kind: "epipremnum-aureum", habit: "aroid-vine" });
+    expect(g.candidates).toEqual(["leaf.crisp", "root.mushy"]);
+    expect(g.answers.unsure).toEqual(["leaf.crisp"]);
+    expect(read({ ...begin(), kind: "other" }, view).kind).toBe("other");
+  });
+});
+
+const sign = knowledge.signs[0] as Schemas["Sign"];
+const check = {
+  sign: sign.id,
+  minutes: 1,
+  bits: 1,
+  worth: 1,
+  outcomes: { cost: 1, seen: 0.4, ifSeen: [], ifNot: [] },
+  working,
+};
+const come = (more: object) => ({
+  habit: "aroid-vine",
+  assumed: true,
+  causes: [{ id: knowledge.causes[0]?.id, chance: 0.6 }],
+  verdict: { kind: "look-further", words: "Look further: the next look tells more.", missing: [] },
+  outside: { chance: 0, flag: false, probably: false },
+  checks: [check],
+  turns: [],
+  act: { move: knowledge.moves[0]?.id, words: "Until more is known, do nothing else." },
+  clash: [],
+  working,
+  ...more,
+});
+
+describe("something is wrong", () => {
+  it("asks one thing at a time and ends with the first safe act", async () => {
+    const asked = serve({
+      "GET /api/knowledge": knowledge,
+      "GET /api/profiles": { profiles: [] },
+      "POST /api/trouble": ({ body }: Asked) =>
+        (body as { absent: string[] }).absent.length === 0
+          ? come({})
+          : come({ checks: [], verdict: { kind: "act", words: "Time to act.", missing: [] } }),
+    });
+    show(<Trouble />);
+    await userEvent.click(await screen.findByRole("button", { name: "I cannot say: ask me" }));
+    await userEvent.click(await screen.findByRole("button", { name: "I do not know" }));
+    expect((await screen.findByRole("heading", { level: 1 })).textContent).toBe(`${sign.label}?`);
+    expect(document.activeElement?.tagName).toBe("H1");
+    await userEvent.click(screen.getAllByRole("button", { name: new RegExp(sign.label) })[1] as HTMLElement);
+    await screen.findByText("What to do first");
+    expect(pageText()).toContain(knowledge.moves[0]?.label ?? "?");
+    expect(pageText()).toContain("Until more is known, do nothing else.");
+    expect(asked.filter((a) => a.method === "POST").length).toBeGreaterThan(1);
+  });
+
+  it("keeps what was typed where it cannot be read", async () => {
+    serve({
+      "GET /api/knowledge": knowledge,
+      "POST /api/read": new Refusal({ status: 503, detail: "The record cannot be reached just now." }),
+    });
+    show(<Trouble />);
+    const field = await screen.findByRole("textbox", { name: "Or say it in your own words" });
+    await userEvent.type(field, "brown tips");
+    await userEvent.click(screen.getByRole("button", { name: "Read it" }));
+    await screen.findByText(/cannot be reached/);
+    expect((field as HTMLTextAreaElement).value).toBe("brown tips");
+  });
+
+  it("says when nothing was understood", async () => {
+    serve({ "GET /api/knowledge": knowledge, "POST /api/read": { kinds: [], present: [], absent: [] } });
+    show(<Trouble />);
+    await userEvent.type(await screen.findByRole("textbox", { name: "Or say it in your own words" }), "xyz");
+    await userEvent.click(screen.getByRole("button", { name: "Read it" }));
+    await screen.findByText("Nothing of it was understood");
+    await userEvent.click(screen.getByRole("button", { name: "Back" }));
+    await waitFor(() => expect(screen.getByRole("heading", { level: 1 }).textContent).toBe("What is wrong?"));
+  });
+});
