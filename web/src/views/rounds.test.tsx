@@ -186,7 +186,7 @@ describe("the walk", () => {
     show(<Rounds />);
     await userEvent.click(within(await card("Fern")).getByRole("button", { name: "watered" }));
     await screen.findByText("Recorded just now: 1");
-    expect(screen.queryByRole("link", { name: "Fern" })).toBeNull();
+    await waitFor(() => expect(screen.queryByRole("link", { name: "Fern" })).toBeNull());
     await userEvent.click(screen.getByRole("button", { name: "Undo: Fern, watered", hidden: true }));
     await card("Fern");
     expect(await screen.findByRole("button", { name: "Bring back: Fern, watered", hidden: true })).toBeTruthy();
