@@ -29,10 +29,11 @@ var idle = set(`a an the my your its it is are was were be been being am has hav
 	turned look looks looking looked like as when where which what why how do does did can could will would should may
 	might now then also about around round bit bits kind sort something thing things stuff plant plants please help
 	lately recently again already keep keeps kept few couple lovely see seen saw seems seem feel feels feeling think
-	guess maybe more much two three if into onto just too both each every even quickly fast come comes came coming put
+	guess maybe more much two three if into onto just too both each even quickly fast come comes came coming put
 	ages really always whenever while during because yet us mine your who ever actually honestly basically sure
 	certain sit sits make makes made try tried start starts started begin begins began bring brought want wants
-	need needs use used able kinda whether though although however except`)
+	need needs use used able kinda whether though although however except visible visibly
+	noticeable obvious notice noticed sign signs`)
 
 // deny are the words that say that something is not so.
 var deny = set(`not no none never nothing without neither nor cannot zero isnt arent doesnt dont didnt wont hasnt havent

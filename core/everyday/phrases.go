@@ -37,7 +37,7 @@ type book struct {
 const asInBook = 0.9
 
 // unknown is the weight of an idea that stands in no phrase: it speaks against every one.
-const unknown = 3
+const unknown = 4
 
 var bookOnce = sync.OnceValue(func() *book { return newBook(phrasesCSV) })
 
@@ -119,7 +119,8 @@ func (b *book) length(ideas []idea) float64 {
 // weak are ideas that say where and not what: alone they are no sign.
 var weak = set(`leaf stem root soil pot new old water tiny side flower bulb top under
 	inside green not room house fine huge am pm winter summer base stand buy neighbour thing
-	high low open place come`)
+	high low open place come shape pattern home weather tall foot shop happy friend
+	colour repot hard`)
 
 // faint are ideas that say for how long, or how many: they tell least.
 var faint = set(`time day week month year hour long last half one only over still lot whole out off up now ever some
@@ -160,6 +161,23 @@ func (b *book) matches(ideas []idea) (list []match) {
 	return list
 }
 
+// organs are the ideas that name a part of the plant, or what it stands in.
+var organs = set(`leaf stem root soil pot flower bud bulb`)
+
+// elsewhere says whether two phrases name parts, and not the same one.
+func elsewhere(a, b []idea) bool {
+	named := func(list []idea) (out []idea) {
+		for _, i := range list {
+			if organs[i] {
+				out = append(out, i)
+			}
+		}
+		return out
+	}
+	x, y := named(a), named(b)
+	return len(x) > 0 && len(y) > 0 && !slices.ContainsFunc(x, func(i idea) bool { return slices.Contains(y, i) })
+}
+
 // sharing are the phrases that share an idea, each once.
 func (b *book) sharing(ideas []idea) (list []int) {
 	seen := map[int]bool{}
@@ -187,7 +205,10 @@ func (b *book) nearness(p phrase, ideas []idea) float64 {
 	if slices.Contains(ideas, not) != slices.Contains(p.ideas, not) {
 		near *= otherwise
 	}
-	if !strong && near < wholly {
+	if elsewhere(p.ideas, ideas) {
+		near *= otherwise
+	}
+	if !strong && near < wholly || len(ideas) == 1 && ideas[0] == not {
 		return 0
 	}
 	return near
@@ -197,7 +218,7 @@ const (
 	// wholly is how near a phrase must be that shares nothing but weak ideas.
 	wholly = 0.95
 	// otherwise is what a phrase counts that denies where this one does not, or the other
-	// way round.
+	// way round, or that is about another part.
 	otherwise = 0.6
 	// later is what a sign loses for each that a phrase means rather.
 	later = 0.03

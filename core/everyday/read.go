@@ -218,7 +218,7 @@ func (r *reader) told(ideas []idea) (sum float64) {
 // withPlace reads a part that names no place on the plant with the place named before it:
 // "the leaves are yellow and dropping".
 func (r *reader) withPlace(parts []part, from int, plain finding) finding {
-	if slices.ContainsFunc(parts[from].ideas, func(i idea) bool { return places[i] }) {
+	if slices.ContainsFunc(parts[from].ideas, func(i idea) bool { return places[i] || i == "smell" }) {
 		return plain
 	}
 	for back := from - 1; back >= 0; back-- {

@@ -2,7 +2,7 @@ package everyday
 
 const (
 	// nearEnough is how near a phrase must be to mean a sign at all.
-	nearEnough = 0.45
+	nearEnough = 0.5
 	// mostSigns is how many signs one phrase finds.
 	mostSigns = 6
 )
