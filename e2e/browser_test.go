@@ -238,6 +238,16 @@ func (p *page) openDemo(path string) {
 	p.click(by("button", "Look round the demo clinic"))
 	p.see("Today’s walk")
 	p.open(path)
+	if path == "/" {
+		p.openAll()
+	}
+}
+
+// openAll opens what is folded on the walk.
+func (p *page) openAll() {
+	p.t.Helper()
+	p.until(`document.querySelector('[data-testid=stop]') !== null`)
+	p.run(script(`document.querySelectorAll('main details').forEach((d) => { d.open = true; })`))
 }
 
 // fill types into the field of a label, in place of what is there.

@@ -517,6 +517,9 @@ func TestTheLoadOfAPlantAddsUpByDay(t *testing.T) {
 	l = record.LoadOf(many)
 	assert.Len(t, l.Days, 60)
 	assert.Equal(t, 100, l.Minutes[59], "nothing is left out")
+	assert.False(t, record.Task{Until: 6}.Presses(5))
+	assert.True(t, record.Task{Until: 5}.Presses(5), "its last safe day")
+	assert.True(t, record.Task{Until: 6, Kind: record.TaskSignal}.Presses(5), "an alarm never waits")
 	due := record.DueBy([]record.Task{task(3, 1, 2), task(4, 2, 5), task(5, 3, 5), task(6, 4, 9)}, 5, nil)
 	assert.Equal(t, []int{2, 3, 1}, []int{due[0].Minutes, due[1].Minutes, due[2].Minutes})
 }

@@ -69,6 +69,10 @@ type Task struct {
 	Measure string `json:"measure,omitempty" doc:"The measure that the look reads; missing where it reads several."`
 }
 
+// Presses says whether a task cannot wait: it alarms, or today is the last day that is
+// still safe for it, or past.
+func (t Task) Presses(today day.Day) bool { return t.Kind == TaskSignal || t.Until <= today }
+
 // LaterWhy is the reason of a task from a day on.
 type LaterWhy struct {
 	From day.Day `json:"from"`

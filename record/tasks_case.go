@@ -84,8 +84,12 @@ func (s State) mendingTasks(add func(Task), last day.Day) {
 		if call, is := called[step.ID]; is {
 			on, why = min(on, call.on), call.why
 		}
+		what := step.Title
+		if _, begun := s.Ticks[step.ID]; begun && step.Every > 0 {
+			what = treatment.TitleAgain(treatment.OperatorID(step.Op))
+		}
 		add(Task{
-			Kind: TaskStep, From: on, Until: on + 2, What: step.Title, Why: why,
+			Kind: TaskStep, From: on, Until: on + 2, What: what, Why: why,
 			Minutes: step.Minutes, Step: step.ID, Gate: step.Gate, Weight: 4,
 		})
 	}

@@ -44,6 +44,7 @@ type WalkStop struct {
 	PlantRow
 	Tasks   []record.Task `json:"tasks" doc:"What to do or look at, weightiest first."`
 	Minutes int           `json:"minutes"`
+	Must    bool          `json:"must" doc:"Whether something of it cannot wait until tomorrow."`
 }
 
 // WalkPlace is one place on today's walk.
@@ -62,6 +63,9 @@ type Rounds struct {
 	Minutes int         `json:"minutes" doc:"For all that are due."`
 	More    int         `json:"more" doc:"Due plants that are not listed; the most urgent are."`
 	Plants  int         `json:"plants" doc:"Plants in the collection."`
+	// Must and MustMinutes are of the plants listed that cannot wait; the rest can.
+	Must        int `json:"must" doc:"How many of those listed cannot wait until tomorrow."`
+	MustMinutes int `json:"mustMinutes" doc:"For what cannot wait."`
 	// Asks are asked of any plant in passing.
 	Asks []recovery.Measure `json:"asks" doc:"What is asked of any plant in passing."`
 }
@@ -111,6 +115,12 @@ func (r *Rounds) add(row store.Row, today day.Day, off []care.Job) {
 	stop := WalkStop{PlantRow: plantRow(row, today), Tasks: record.DueBy(row.Tasks.V, today, off)}
 	for _, t := range stop.Tasks {
 		stop.Minutes += t.Minutes
+		if t.Presses(today) {
+			stop.Must, r.MustMinutes = true, r.MustMinutes+t.Minutes
+		}
+	}
+	if stop.Must {
+		r.Must++
 	}
 	apart := row.Apart || row.Isolation == string(record.Isolated)
 	place := "No place given"

@@ -82,3 +82,15 @@ func TestWateringsSayHow(t *testing.T) {
 		assert.Equal(t, wets, way.WetsRoots(), string(way))
 	}
 }
+
+// A step that is done once more is called by what is done then.
+func TestWhatIsDoneAgainIsCalledSo(t *testing.T) {
+	assert.Equal(t, "Air the cover for ten minutes", TitleAgain(CoverIt))
+	look, _ := OperatorByID(Look)
+	assert.Equal(t, look.Title, TitleAgain(Look))
+	for id := range again {
+		o, known := OperatorByID(id)
+		assert.True(t, known, id)
+		assert.NotEqual(t, o.Title, TitleAgain(id), id)
+	}
+}

@@ -58,6 +58,21 @@ var operatorByID = func() map[OperatorID]Operator {
 	return m
 }()
 
+// again is what a step is called when it is done once more, where that is another act
+// than the first: a cover that lies is aired.
+var again = map[OperatorID]string{
+	CoverIt: "Air the cover for ten minutes", Brighten: "A step more light", Wean: "Open the cover a little wider",
+	Traps: "Count and change the cards", Harden: "A little more of the room's air",
+}
+
+// TitleAgain is what an operator is called when its step is done once more.
+func TitleAgain(id OperatorID) string {
+	if title, other := again[id]; other {
+		return title
+	}
+	return operatorByID[id].Title
+}
+
 // Operators lists all operators in the order of the work.
 func Operators() []Operator { return slices.Clone(operators) }
 

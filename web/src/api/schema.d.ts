@@ -4126,6 +4126,16 @@ export interface components {
        * @description Due plants that are not listed; the most urgent are.
        */
       more: number;
+      /**
+       * Format: int64
+       * @description How many of those listed cannot wait until tomorrow.
+       */
+      must: number;
+      /**
+       * Format: int64
+       * @description For what cannot wait.
+       */
+      mustMinutes: number;
       places: components["schemas"]["WalkPlace"][];
       /**
        * Format: int64
@@ -5269,6 +5279,8 @@ export interface components {
       lastLook: string;
       /** Format: int64 */
       minutes: number;
+      /** @description Whether something of it cannot wait until tomorrow. */
+      must: boolean;
       name: string;
       nextDue?: string;
       place: string;

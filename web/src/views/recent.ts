@@ -6,6 +6,8 @@ export interface Recent {
   name: string;
   said: string;
   entry: string;
+  /** Where it was answered on the walk; missing elsewhere. */
+  place?: string;
   /** The entry that undid it; missing while it counts. */
   undoneBy?: string;
 }

@@ -30,6 +30,7 @@ const stop = (name: string, ...tasks: object[]): Schemas["WalkStop"] =>
     figure: { growths: 1, leaves: 3, seen: [], looked: [] },
     seam: { from: "2026-10-01", bands: [], looks: 2, stitches: [], knots: [], beside: [], loose: [], bare: [] },
     tasks,
+    must: true,
   }) as unknown as Schemas["WalkStop"];
 
 const walk = (...stops: object[]) => ({
@@ -37,6 +38,8 @@ const walk = (...stops: object[]) => ({
   plants: 9,
   looks: stops.length,
   minutes: 12,
+  must: stops.length,
+  mustMinutes: 12,
   more: 0,
   asks: knowledge.measures.filter((m) => m.id === "wilt"),
   places: [{ place: "North sill", apart: false, stops }],
@@ -62,7 +65,7 @@ describe("the walk", () => {
     const text = (await card("Fern")).textContent ?? "";
     expect(text).toContain("Do water. Because. By");
     expect(text).toContain("Also: do check.");
-    expect(pageText()).toContain("1 plant, about 12 minutes");
+    expect(pageText()).toContain("1 plant cannot wait: about 12 minutes");
   });
 
   it("says since when something is late", async () => {
@@ -191,6 +194,46 @@ describe("the walk", () => {
     await card("Fern");
     expect(await screen.findByRole("button", { name: "Bring back: Fern, watered", hidden: true })).toBeTruthy();
     expect(sent(asked)).toHaveLength(2);
+  });
+
+  it("keeps apart what can wait, and says how long each takes", async () => {
+    const late = { ...stop("Palm", task("check")), must: false };
+    serve(answers({ ...walk(stop("Fern", task("water")), late), must: 1, mustMinutes: 3, minutes: 12 }));
+    show(<Rounds />);
+    expect(within(await card("Fern")).getByText(/Do water/)).toBeTruthy();
+    expect(pageText()).toContain("1 plant cannot wait: about 3 minutes");
+    const rest = screen.getByText("Can wait: 1 plant, about 9 minutes").closest("details");
+    expect(rest?.open).toBe(false);
+    expect(within(rest as HTMLElement).getByRole("link", { name: "Palm", hidden: true })).toBeTruthy();
+    expect(within(rest as HTMLElement).queryByRole("link", { name: "Fern", hidden: true })).toBeNull();
+  });
+
+  it("opens what can wait where nothing must be", async () => {
+    const late = { ...stop("Palm", task("check")), must: false };
+    serve(answers({ ...walk(late), must: 0, mustMinutes: 0 }));
+    show(<Rounds />);
+    await card("Palm");
+    expect(pageText()).toContain("Nothing is pressing today.");
+    expect(screen.getByText(/Can wait/).closest("details")?.open).toBe(true);
+  });
+
+  it("offers to undo an answer where it was given", async () => {
+    let due = true;
+    serve({
+      ...answers({}),
+      "GET /api/rounds": () => walk(...(due ? [stop("Fern", task("water"))] : []), stop("Palm", task("check"))),
+      "POST /api/plants/fern/entries": (a: { body: unknown }) => {
+        due = "voided" in (a.body as object);
+        return { ...(a.body as object), kind: "x", live: true };
+      },
+    });
+    show(<Rounds />);
+    await userEvent.click(within(await card("Fern")).getByRole("button", { name: "watered" }));
+    const undo = await within(screen.getByRole("region", { name: "North sill" })).findByRole("button", {
+      name: "Undo: Fern, watered",
+    });
+    await userEvent.click(undo);
+    await card("Fern");
   });
 
   it("warns before the isolated room", async () => {

@@ -1,6 +1,7 @@
 import { Button, Group } from "@mantine/core";
 import { notifications } from "@mantine/notifications";
 import dayjs from "dayjs";
+import { useEffect, useRef } from "react";
 import { useRecord, useSession } from "../api/hooks";
 import { noteUndone, type Recent, remember, useRecent } from "./recent";
 
@@ -31,10 +32,10 @@ function useTakeBack(plant: string) {
  * Says that something was recorded and offers to undo it, instead of asking "are you sure" before; named where other
  * plants stand on the page as well.
  */
-export function useUndo({ id: plant, name }: { id: string; name: string }, named = false) {
+export function useUndo({ id: plant, name, place }: { id: string; name: string; place?: string }, named = false) {
   const take = useTakeBack(plant);
   return (said: string, entry: string) => {
-    const one: Recent = { plant, name, said, entry };
+    const one: Recent = { plant, name, said, entry, place };
     const what = named ? `${name}: ${said}` : said;
     remember(one);
     // One at a time: the newest is the one that people take back; the walk keeps the others.
@@ -66,25 +67,30 @@ export function useUndo({ id: plant, name }: { id: string; name: string }, named
   };
 }
 
-/** What was recorded on this device just now, each of it to be undone and brought back. */
-export function JustRecorded() {
-  const recent = useRecent();
+/** What was recorded on this device just now and is not shown elsewhere, each of it to be undone and brought back. */
+export function JustRecorded({ elsewhere }: { elsewhere: Recent[] }) {
+  const recent = useRecent().filter((r) => !elsewhere.includes(r));
   if (recent.length === 0) return null;
   return (
     <details className="mt-18">
       <summary className="soft">Recorded just now: {recent.filter((r) => !r.undoneBy).length}</summary>
       <ul className="rows no-bullets p-0 mt-6 mb-0 max-620">
         {recent.map((r) => (
-          <RecentRow key={r.entry} one={r} />
+          <AnsweredRow key={r.entry} one={r} />
         ))}
       </ul>
     </details>
   );
 }
 
-function RecentRow({ one }: { one: Recent }) {
+/** Something recorded just now, with its way back. Where the row that was answered is gone, the focus comes here. */
+export function AnsweredRow({ one }: { one: Recent }) {
   const take = useTakeBack(one.plant);
   const { undoneBy } = one;
+  const button = useRef<HTMLButtonElement>(null);
+  useEffect(() => {
+    if (document.activeElement === document.body) button.current?.focus({ preventScroll: true });
+  }, []);
   return (
     <li className="flex gap-12 centre-y apart-x py-5 px-0">
       <span className={undoneBy ? "soft" : undefined}>
@@ -92,6 +98,7 @@ function RecentRow({ one }: { one: Recent }) {
         {undoneBy && " · undone"}
       </span>
       <Button
+        ref={button}
         size="compact-sm"
         variant="default"
         loading={take.pending}

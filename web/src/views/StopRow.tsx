@@ -1,0 +1,193 @@
+import { Fragment } from "react";
+import { Link } from "react-router";
+import type { Measure, Schemas, Task } from "../api/client";
+import { useKnowledge, useRecord } from "../api/hooks";
+import { daysBetween, distance, shortDay } from "../dates";
+import { SmallFigure } from "../figure/Figure";
+import { SmallSeam } from "../seam/Seam";
+import { Refused } from "../shell/States";
+import { doneBody } from "./jobs";
+import classes from "./Rounds.module.css";
+import { taskPlace } from "./tasks";
+import { useUndo } from "./undo";
+import { sayCount } from "./words";
+
+export type Stop = Schemas["WalkStop"];
+
+interface StopRowProps {
+  stop: Stop;
+  today: string;
+  asks: Measure[];
+  /** Where the row stands on the walk: what was answered there can be undone there. */
+  place: string;
+}
+
+/** One plant on the walk: what it wants, why, and the answers. */
+export function StopRow({ stop, today, asks, place }: StopRowProps) {
+  const [first, ...rest] = stop.tasks ?? [];
+  if (!first) return null;
+  const late = daysBetween(first.until, today);
+  return (
+    <article className={classes.stop} data-testid="stop">
+      <div className={classes.head}>
+        <SmallFigure figure={stop.drawing} marks={stop.figure} />
+        <h3>
+          <Link to={`/plants/${stop.id}`}>{stop.name}</Link>
+        </h3>
+        <span className="soft small">{stop.label}</span>
+      </div>
+      <p className={classes.why}>
+        <b className={late > 0 ? "red" : undefined}>{first.what}.</b> {first.why}{" "}
+        <span className={late > 0 ? "red" : "soft"}>
+          {late > 0 ? `Open for ${sayCount(daysBetween(first.from, today), "day")}.` : `By ${shortDay(first.until)}.`}
+        </span>{" "}
+        <span className="soft">
+          {stop.standing === "arrived"
+            ? "Nobody has looked at it yet."
+            : `Last look ${distance(stop.lastLook, today)}.`}
+        </span>
+      </p>
+      {first.jobs && first.jobs.length > 0 && (
+        <p className={`${classes.why} small`}>With it: {first.jobs.map((j) => j.title.toLowerCase()).join("; ")}.</p>
+      )}
+      {rest.length > 0 && (
+        <p className={`${classes.why} soft small`}>Also: {rest.map((t) => t.what.toLowerCase()).join("; ")}.</p>
+      )}
+      <SmallSeam
+        seam={stop.seam}
+        today={today}
+        label={`${stop.name}: ${sayCount(stop.seam.looks, "look")}, stage ${stop.stage || stop.standing}`}
+      />
+      <Answers stop={stop} task={first} today={today} asks={asks} place={place} />
+    </article>
+  );
+}
+
+interface AnswersProps {
+  stop: Stop;
+  task: Task;
+  today: string;
+  asks: Measure[];
+  place: string;
+}
+
+/** The answers a task takes on the spot; what needs thought opens the plant's file. */
+function Answers({ stop, task, today, asks, place }: AnswersProps) {
+  const record = useRecord(stop.id);
+  const undo = useUndo({ id: stop.id, name: stop.name, place }, true);
+  // The row may be gone when the answer has come: what it asked for is done.
+  const send = (said: string, body: Parameters<typeof record.mutate>[0]) =>
+    void record.mutateAsync(body).then(
+      (entry) => undo(said, entry.id),
+      () => {}, // it stands beside the answer
+    );
+  const open = (to: string, label: string) => (
+    <Link to={`/plants/${stop.id}${to}`} className={`${classes.answer} ${classes.opens}`}>
+      {label}
+    </Link>
+  );
+  const quick = (label: string, body: Parameters<typeof record.mutate>[0]) => (
+    <button type="button" className={classes.answer} onClick={() => send(label, body)} disabled={record.isPending}>
+      {label}
+    </button>
+  );
+  const on = today;
+  const asked = useKnowledge().data?.measures.find((m) => m.id === task.measure);
+  const answers = () => {
+    switch (task.kind) {
+      case "examine":
+        return open(taskPlace(task.kind), "look it over");
+      case "decide":
+      case "plan":
+        return open(taskPlace(task.kind), task.kind === "plan" ? "make the plan" : "decide");
+      case "pass":
+      case "back":
+        return open(taskPlace(task.kind), task.kind === "pass" ? "see the gate" : "see the setback");
+      case "step":
+        return (
+          <>
+            {quick(task.gate ? "seen, and done" : "done", {
+              on,
+              case: task.case,
+              did: { step: task.step ?? "", skipped: false, seen: task.gate ? true : undefined },
+            })}
+            {open(taskPlace(task.kind), "open the plan")}
+          </>
+        );
+      case "signal":
+        return (
+          <>
+            {quick("open a case", { on, opened: { why: task.what, signal: task.signal } })}
+            {open("", "see what to do first")}
+          </>
+        );
+      case "pests":
+        return (
+          <>
+            {asks
+              .filter((m) => m.id === task.measure)
+              .map((m) => (
+                <Fragment key={m.id}>
+                  {quick(m.calm, { on, checked: { readings: [{ measure: m.id, value: 0 }] } })}
+                  {quick(m.word, { on, checked: { readings: [{ measure: m.id, value: 1 }] } })}
+                </Fragment>
+              ))}
+          </>
+        );
+      case "apart":
+        return (
+          <>
+            {quick("kept apart now", { on, moved: { isolation: "isolated", reason: task.why } })}
+            {open("", "see why")}
+          </>
+        );
+      case "asleep":
+        return (
+          <>
+            {asked?.calm && quick(asked.calm, { on, checked: { readings: [{ measure: asked.id, value: 0 }] } })}
+            {asked?.word && quick(asked.word, { on, checked: { readings: [{ measure: asked.id, value: 1 }] } })}
+            {open(taskPlace(task.kind), asked?.word ? "check in" : "measure it")}
+          </>
+        );
+      case "release":
+        return (
+          <>
+            {quick("back among the others", { on, moved: { isolation: "clean" } })}
+            {open("", "see what kept it")}
+          </>
+        );
+      case "stall":
+        return open(taskPlace(task.kind), "count its roots");
+      case "water":
+        return (
+          <>
+            {quick("watered", { on, watered: {} })}
+            {quick("still moist", { on, probed: { moisture: "moist" } })}
+          </>
+        );
+      default:
+        return (
+          <>
+            {open(taskPlace("check"), "check in")}
+            {asks.map((m) => (
+              <Fragment key={m.id}>
+                {m.calm && quick(m.calm, { on, checked: { readings: [{ measure: m.id, value: 0 }] } })}
+                {m.word && quick(m.word, { on, checked: { readings: [{ measure: m.id, value: 1 }] } })}
+              </Fragment>
+            ))}
+            {task.jobs
+              ?.filter((j) => !j.measure)
+              .map((j) => (
+                <Fragment key={j.job}>{quick(j.done, doneBody(j, on))}</Fragment>
+              ))}
+          </>
+        );
+    }
+  };
+  return (
+    <div className={classes.answers}>
+      {answers()}
+      <Refused error={record.error} />
+    </div>
+  );
+}
