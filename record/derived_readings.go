@@ -58,8 +58,8 @@ func (d *deriver) pottedOn() day.Day {
 // feeding finds hunger and excess in the record of feeds.
 func (d *deriver) feeding() {
 	last, ever := d.state.ArrivedOn, false
-	if n := len(d.state.Feeds); n > 0 {
-		last, ever = d.state.Feeds[n-1].On, true
+	for _, f := range d.state.Feeds {
+		last, ever = max(last, min(d.today, f.On+f.lasts())), true
 	}
 	since := last
 	if fresh := d.state.Pot.FreshOn; fresh != nil && *fresh > since {
@@ -82,7 +82,7 @@ func (d *deriver) feeding() {
 	var strongest float64
 	var recent int
 	for _, f := range d.state.Feeds {
-		if d.today-f.On <= feedLookBack {
+		if d.today-f.On <= feedLookBack && f.Slow == "" {
 			strongest = max(strongest, f.Strength)
 			recent++
 		}

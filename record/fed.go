@@ -4,12 +4,22 @@ import (
 	"fmt"
 
 	"tendermend/core/care"
+	"tendermend/core/day"
+	"tendermend/core/feed"
 )
 
 // Fed is one feeding.
 type Fed struct {
-	Strength float64 `json:"strength" doc:"Share of what the label gives for pot plants: 1 is label rate."`
+	Strength float64 `json:"strength,omitempty" doc:"Share of what the label gives for pot plants: 1 is label rate."`
 	Product  string  `json:"product,omitempty" maxLength:"120"`
+	// Slow is what has no label and feeds a little for a long time; it has no strength.
+	Slow string `json:"slow,omitempty" enum:"compost,castings,fresh-mix" doc:"What has no label."`
+}
+
+// lasts is for how many days a feeding goes on.
+func (f *Fed) lasts() day.Day {
+	s, _ := feed.SlowByID(f.Slow)
+	return day.Day(s.LastsDays)
 }
 
 // KindFed stands in stored records: it is never renamed or used for another.
@@ -19,6 +29,16 @@ const KindFed Kind = "fed"
 func (*Fed) Kind() Kind { return KindFed }
 
 func (f *Fed) check(*situation) (faults Faults) {
+	if f.Slow != "" {
+		if _, known := feed.SlowByID(f.Slow); !known {
+			faults = append(faults, Fault{Field: "fed.slow", Message: "is not known here; pick one of the list"})
+		}
+		if f.Strength != 0 {
+			const said = "belongs to what has a label; leave it out"
+			faults = append(faults, Fault{Field: "fed.strength", Message: said})
+		}
+		return faults
+	}
 	between(&faults, "fed.strength", &f.Strength, 0.05, 5, "times the label's rate")
 	return faults
 }
@@ -26,6 +46,9 @@ func (f *Fed) check(*situation) (faults Faults) {
 func (f *Fed) apply(s *State, e Entry) { s.Feeds = append(s.Feeds, Feeding{e.On, *f}) }
 
 func (f *Fed) event(State) (string, bool) {
+	if s, slow := feed.SlowByID(f.Slow); slow {
+		return fmt.Sprintf("fed a little: %s, for about %d days", s.Label, s.LastsDays), true
+	}
 	return fmt.Sprintf("fed at %g of label rate", f.Strength), true
 }
 

@@ -36,8 +36,8 @@ func (s State) Routine(south bool) []care.Due {
 		later(care.PestLook, s.Examined.On)
 	}
 	for _, f := range s.Feeds {
-		later(care.Feed, f.On)
-		if f.On > p.Last[care.Flush] {
+		later(care.Feed, f.On+f.lasts())
+		if f.On > p.Last[care.Flush] && f.Slow == "" {
 			p.Fed++
 		}
 	}

@@ -72,6 +72,32 @@ func TestHungerAndExcessAreReadFromTheFeeds(t *testing.T) {
 	assert.ErrorContains(t, b.try(0, record.Body{Fed: &record.Fed{Strength: 50}}), "cannot be right")
 }
 
+// Compost has no label and no strength: it feeds a little for three months, and never too
+// much.
+func TestWhatHasNoLabelFeedsForAWhile(t *testing.T) {
+	for _, c := range []struct {
+		ago    int
+		hungry bool
+	}{{269, false}, {270, true}} { // 90 days of food, then 180 without
+		b := newBook(t)
+		old := b.entries[0]
+		b.entries = nil
+		old.On = today - 400
+		b.add(old)
+		b.write(c.ago, record.Body{Fed: &record.Fed{Slow: "compost"}})
+		assert.Equal(t, c.hungry, derived(b.state(), "care.feed-none").Present, "%d days ago", c.ago)
+		assert.Nil(t, derived(b.state(), "care.feed-heavy"))
+	}
+	b := newBook(t)
+	for range 3 {
+		b.write(3, record.Body{Fed: &record.Fed{Slow: "castings"}})
+	}
+	assert.Nil(t, derived(b.state(), "care.feed-heavy"), "it has no strength")
+	assert.ErrorContains(t, b.try(0, record.Body{Fed: &record.Fed{Slow: "guano"}}), "pick one of the list")
+	assert.ErrorContains(t, b.try(0, record.Body{Fed: &record.Fed{Slow: "compost", Strength: 0.5}}), "leave it out")
+	assert.ErrorContains(t, b.try(0, record.Body{Fed: &record.Fed{}}), "cannot be right")
+}
+
 func TestReadingsOfThePlaceAreHeldAgainstTheKind(t *testing.T) {
 	b := newBook(t) // Monstera adansonii: DLI from 3, 13 to 33 °C, 45 % and more
 	assert.Nil(t, derived(b.state(), "place.cold"))

@@ -9,6 +9,7 @@ import (
 	"tendermend/core/climate"
 	"tendermend/core/diagnosis"
 	"tendermend/core/everyday"
+	"tendermend/core/feed"
 	"tendermend/core/glossary"
 	"tendermend/core/plant"
 	"tendermend/core/recovery"
@@ -33,6 +34,7 @@ type Knowledge struct {
 	Sides        []record.Side           `json:"sides" enum:"front,left,right,back,top,base,roots" doc:"Of pictures."`
 	RootSorts    []roots.Sort            `json:"rootSorts" doc:"Into which roots are counted."`
 	RootManner   string                  `json:"rootManner" doc:"How roots are counted."`
+	SlowFeeds    []feed.Slow             `json:"slowFeeds" doc:"What feeds a little for long, without a label."`
 	Lights       []climate.Light         `json:"lights" doc:"What light comes from."`
 	Likelihoods  []diagnosis.Likelihood  `json:"likelihoods" doc:"Chances in words, the greatest first."`
 	Glossary     []glossary.Word         `json:"glossary" doc:"Words of the trade by the alphabet."`
@@ -58,7 +60,7 @@ func (srv *server) knowledgeOperations(api huma.API) {
 			Edition: diagnosis.Standard().Edition(), Habits: plant.Habits(), Zones: diagnosis.Zones(), Signs: diagnosis.Signs(),
 			Causes: diagnosis.Causes(), Moves: diagnosis.Moves(), Measures: recovery.Measures(), Tracks: recovery.Tracks(),
 			Growths: recovery.GrowthSorts(), GrowthStates: recovery.GrowthStates(), Sides: record.Sides(),
-			RootSorts: roots.Sorts(), RootManner: roots.Manner, Lights: climate.Lights(),
+			RootSorts: roots.Sorts(), RootManner: roots.Manner, SlowFeeds: feed.SlowFeeds(), Lights: climate.Lights(),
 			WaterRules: plant.WaterRuleText(), Traits: plant.TraitWords(), Severities: plant.Severities(),
 			Wishes: treatment.Offered(), Isolated: record.IsolatedAtFirst(),
 			Likelihoods: diagnosis.Likelihoods(), Glossary: glossary.Words(), Complaints: everyday.Complaints(),

@@ -2430,10 +2430,15 @@ export interface components {
     Fed: {
       product?: string;
       /**
+       * @description What has no label.
+       * @enum {string}
+       */
+      slow?: "compost" | "castings" | "fresh-mix";
+      /**
        * Format: double
        * @description Share of what the label gives for pot plants: 1 is label rate.
        */
-      strength: number;
+      strength?: number;
     };
     Feed: {
       /** @description each-watering, weekly, fortnight, month, six-weeks, quarter, never. */
@@ -2754,6 +2759,8 @@ export interface components {
       /** @description Of pictures. */
       sides: ("front" | "left" | "right" | "back" | "top" | "base" | "roots")[];
       signs: components["schemas"]["Sign"][];
+      /** @description What feeds a little for long, without a label. */
+      slowFeeds: components["schemas"]["Slow"][];
       tracks: components["schemas"]["Track"][];
       traits: {
         [key: string]: string;
@@ -4563,6 +4570,15 @@ export interface components {
     SittingOutputBody: {
       /** @description The ticks as they were recorded. */
       entries: components["schemas"]["EntryView"][];
+    };
+    Slow: {
+      id: string;
+      label: string;
+      /**
+       * Format: int64
+       * @description For how long it feeds, days.
+       */
+      lastsDays: number;
     };
     Snoozed: {
       job: string;

@@ -120,6 +120,7 @@ export const knowledge = {
   version: "test",
   isolated: { "": true, weeks: true, months: false, years: false, unknown: true },
   glossary: [{ term: "crown", meaning: "The point from which the leaves grow." }],
+  slowFeeds: [{ id: "compost", label: "compost", lastsDays: 90 }],
   complaints: [{ said: "Droopy", signs: ["leaf.drooping"] }],
   likelihoods: [
     { from: 0.5, word: "likely", folded: false },

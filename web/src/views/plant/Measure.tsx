@@ -1,12 +1,13 @@
 import { Button, Group, SegmentedControl, Select, TextInput } from "@mantine/core";
 import { type ReactNode, useState } from "react";
+import type { Schemas } from "../../api/client";
 import type { Draft } from "../../api/hooks";
-import { useLights, useRecord } from "../../api/hooks";
+import { useKnowledge, useLights, useRecord } from "../../api/hooks";
 import { newId } from "../../api/id";
 import { NumberField, QuantityInput } from "../../fields";
 import { Refused } from "../../shell/States";
 import { useUndo } from "../undo";
-import { type Moisture, moistures } from "../words";
+import { type Moisture, moistures, sayCount } from "../words";
 import classes from "./Measure.module.css";
 import { usePlantFile } from "./PlantPage";
 import { RootTally } from "./RootTally";
@@ -161,26 +162,46 @@ const strengths = [
 ];
 
 function Feeding() {
+  const [what, setWhat] = useState("label");
   const [strength, setStrength] = useState("0.5");
   const [product, setProduct] = useState("");
+  const slow = useKnowledge().data?.slowFeeds ?? [];
   const { send, record } = useOneEntry("feed", () => setProduct(""));
+  const labelled = what === "label";
+  const fed = labelled
+    ? { strength: Number(strength), product: product || undefined }
+    : { slow: what as Schemas["Fed"]["slow"] };
   return (
-    <Form
-      title="Feed given"
-      ready
-      busy={record.isPending}
-      error={record.error}
-      send={() => send({ fed: { strength: Number(strength), product: product || undefined } })}
-    >
+    <Form title="Feed given" ready busy={record.isPending} error={record.error} send={() => send({ fed })}>
       <Select
-        label="Strength"
-        data={strengths}
-        value={strength}
-        onChange={(v) => setStrength(v ?? "0.5")}
+        label="What"
+        data={[
+          { value: "label", label: "a feed with a label" },
+          ...slow.map((f) => ({ value: f.id, label: `${f.label} (about ${sayCount(f.lastsDays, "day")})` })),
+        ]}
+        value={what}
+        onChange={(v) => setWhat(v ?? "label")}
         allowDeselect={false}
-        w={170}
+        w={280}
       />
-      <TextInput label="Product" value={product} onChange={(e) => setProduct(e.currentTarget.value)} maxLength={120} />
+      {labelled && (
+        <>
+          <Select
+            label="Strength"
+            data={strengths}
+            value={strength}
+            onChange={(v) => setStrength(v ?? "0.5")}
+            allowDeselect={false}
+            w={170}
+          />
+          <TextInput
+            label="Product"
+            value={product}
+            onChange={(e) => setProduct(e.currentTarget.value)}
+            maxLength={120}
+          />
+        </>
+      )}
     </Form>
   );
 }

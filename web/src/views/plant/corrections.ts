@@ -46,7 +46,7 @@ const ways = {
     { key: "note", label: "Note" },
   ],
   fed: [
-    { key: "strength", label: "Share of the label’s rate", unit: "" },
+    { key: "strength", label: "Share of the label’s rate", unit: "", open: true },
     { key: "product", label: "Product" },
   ],
   potted: [

@@ -125,7 +125,10 @@ const words = {
       ]),
     };
   },
-  fed: (f) => ({ title: "Fed", text: list([`${f.strength} × the label’s rate`, f.product]) }),
+  fed: (f) => ({
+    title: "Fed",
+    text: list([f.slow ? `a little: ${f.slow.replace("-", " ")}` : `${f.strength} × the label’s rate`, f.product]),
+  }),
   potted: (p, { say }) => ({
     title: "Potted",
     text: list([

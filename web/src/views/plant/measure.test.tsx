@@ -26,6 +26,12 @@ const answers = {
 const entries = (asked: ReturnType<typeof serve>) =>
   asked.filter((a) => a.path.endsWith("/entries")).map((a) => a.body as Record<string, unknown>);
 
+const press = async (form: string) => {
+  const within = screen.getByRole("form", { name: form });
+  const button = [...within.querySelectorAll("button")].find((b) => b.textContent === "Record");
+  await userEvent.click(button as HTMLElement);
+};
+
 describe("measuring", () => {
   it("counts roots by pressing, and never below none", async () => {
     const asked = serve(answers);
@@ -59,11 +65,6 @@ describe("measuring", () => {
     const asked = serve(answers);
     show(<Measure />, plantFile());
     await userEvent.type(await screen.findByRole("textbox", { name: "Weighs" }), "840");
-    const press = async (form: string) => {
-      const within = screen.getByRole("form", { name: form });
-      const button = [...within.querySelectorAll("button")].find((b) => b.textContent === "Record");
-      await userEvent.click(button as HTMLElement);
-    };
     await press("Weight");
     await userEvent.click(screen.getByRole("radio", { name: "wet" }));
     await press("Stick to the bottom");
@@ -80,6 +81,17 @@ describe("measuring", () => {
     expect(fed?.fed).toEqual({ strength: 0.5 });
     expect(potted?.potted).toEqual({ medium: "bark" });
     expect(new Set(entries(asked).map((e) => e.id)).size).toBe(5);
+  });
+
+  it("records what feeds without a label, and asks no strength of it", async () => {
+    const asked = serve({ ...answers, "GET /api/knowledge": knowledge });
+    show(<Measure />, plantFile());
+    await userEvent.click(await screen.findByRole("combobox", { name: "What" }));
+    await userEvent.click(await screen.findByRole("option", { name: "compost (about 90 days)" }));
+    expect(screen.queryByRole("combobox", { name: "Strength" })).toBeNull();
+    await press("Feed given");
+    await waitFor(() => expect(entries(asked)).toHaveLength(1));
+    expect(entries(asked)[0]?.fed).toEqual({ slow: "compost" });
   });
 
   it("records the weight of the bare plant as such", async () => {
