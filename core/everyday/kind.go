@@ -10,6 +10,8 @@ import (
 const (
 	// mostWords is how many words a kind's name has at most.
 	mostWords = 5
+	// mostMisspelt is how many words a name has at most that is looked for misspelt.
+	mostMisspelt = 3
 	// leastName is how many letters a name has at least that is found in a sentence.
 	leastName = 4
 	// mostKinds is how many kinds one name may stand for.
@@ -54,7 +56,7 @@ func (r *reader) kindsCalled(said string, words int, kinds plant.Kinds) (ids []s
 			ids = append(ids, p.ID)
 		}
 	}
-	if len(ids) > 0 || !r.unknownIn(said) {
+	if len(ids) > 0 || words > mostMisspelt || !r.unknownIn(said) {
 		return ids
 	}
 	for _, m := range kinds.Matches(said, mostKinds) {

@@ -142,10 +142,10 @@ type match struct {
 // matches compares ideas with every phrase that shares one with them: by sign, the
 // nearest first.
 func (b *book) matches(ideas []idea) (list []match) {
-	best := map[string]match{}
+	best, long := map[string]match{}, b.length(ideas)
 	for _, n := range b.sharing(ideas) {
 		p := b.phrases[n]
-		near := b.nearness(p, ideas)
+		near := b.nearness(p, ideas, long)
 		for rank, s := range p.signs {
 			if one := (match{s, near * (1 - later*float64(rank)), p}); one.near > best[s].near {
 				best[s] = one
@@ -191,9 +191,10 @@ func (b *book) sharing(ideas []idea) (list []int) {
 	return list
 }
 
-// nearness is the cosine between the ideas of a phrase and others, 0 to 1; less where one
-// denies and the other does not, and none where they share nothing but weak ideas.
-func (b *book) nearness(p phrase, ideas []idea) float64 {
+// nearness is the cosine between the ideas of a phrase and others of such a length, 0 to 1;
+// less where one denies and the other does not, and none where they share nothing but weak
+// ideas.
+func (b *book) nearness(p phrase, ideas []idea, long float64) float64 {
 	shared, strong := 0.0, false
 	for _, j := range p.ideas {
 		if slices.Contains(ideas, j) {
@@ -201,7 +202,7 @@ func (b *book) nearness(p phrase, ideas []idea) float64 {
 			strong = strong || !weak[j] && !faint[j]
 		}
 	}
-	near := p.told * shared / (b.length(ideas) * p.norm)
+	near := p.told * shared / (long * p.norm)
 	if slices.Contains(ideas, not) != slices.Contains(p.ideas, not) {
 		near *= otherwise
 	}

@@ -1,6 +1,7 @@
 package plant
 
 import (
+	"maps"
 	"slices"
 	"strings"
 	"sync"
@@ -42,10 +43,8 @@ var shippedIndex = sync.OnceValue(func() index {
 func (k Kinds) Called(said string) (list []Profile) {
 	words := wordsOf(said)
 	own := index{map[string][]Profile{}, map[string][]Profile{}}
-	for _, p := range k.All() {
-		if p.Own {
-			own.add(p)
-		}
+	for _, id := range slices.Sorted(maps.Keys(k)) {
+		own.add(k[id])
 	}
 	name := strings.Join(words, " ")
 	if list = slices.Concat(own.byName[name], shippedIndex().byName[name]); len(list) > 0 || len(words) != 1 {
