@@ -162,6 +162,11 @@ func (f finding) near() float64 {
 	return f.list[0].near
 }
 
+// says whether two findings mean the same sign first.
+func (f finding) says(g finding) bool {
+	return len(f.list) > 0 && len(g.list) > 0 && f.list[0].sign == g.list[0].sign
+}
+
 // longest reads as many parts together as say one thing better than they say it apart.
 func (r *reader) longest(parts []part, from int) (to int, best finding) {
 	to, best = from+1, r.found(parts[from].ideas)
@@ -182,6 +187,9 @@ func (r *reader) longest(parts []part, from int) (to int, best finding) {
 		}
 		same := alone.near() > 0 && together.near() >= max(sureFrom, alone.near()+better) &&
 			together.list[0].sign == alone.list[0].sign
+		if best.says(together) && alone.near() >= sureFrom && !best.says(alone) {
+			break // it says something of its own
+		}
 		if same || together.near() >= nearToRead && together.near()*r.told(ideas) >= apart {
 			to, best = next+1, together
 		}
