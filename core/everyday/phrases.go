@@ -123,7 +123,7 @@ var weak = set(`leaf stem root soil pot new old water tiny side flower bulb top 
 	colour hard overmuch`)
 
 // faint are ideas that say for how long, or how many: they tell least.
-var faint = set(`time day week month year hour long last half one only over still lot whole out off up now ever some
+var faint = set(`after time day week month year hour long last half one only over still lot whole out off up now ever some
 	side wide way`)
 
 // faintShare is what a faint idea counts beside one that says what is wrong.
