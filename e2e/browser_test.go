@@ -164,7 +164,8 @@ func by(tag, words string) string {
 }
 
 // click clicks what the path finds once it rests and nothing lies over it: a
-// list that has just opened still moves, and a notice may cover a button.
+// list that has just opened still moves, type that comes late moves all of it, and a
+// notice may cover a button.
 func (p *page) click(xpath string) {
 	p.t.Helper()
 	p.run(chromedp.WaitVisible(xpath), chromedp.ScrollIntoView(xpath))
@@ -172,8 +173,9 @@ func (p *page) click(xpath string) {
 		const e = document.evaluate(%q, document, null, XPathResult.FIRST_ORDERED_NODE_TYPE).singleNodeValue;
 		if (!e) return false;
 		const r = e.getBoundingClientRect(), at = [r.x, r.y, r.width, r.height].join();
-		const rests = e.dataset.restsAt === at;
+		e.dataset.rested = e.dataset.restsAt === at ? 1 + Number(e.dataset.rested ?? 0) : 0;
 		e.dataset.restsAt = at;
+		const rests = Number(e.dataset.rested) >= 2 && document.fonts.status === "loaded";
 		const hit = document.elementFromPoint(r.x + r.width / 2, r.y + r.height / 2);
 		return rests && hit !== null &&
 			(e.contains(hit) || hit.contains(e) || e.disabled || hit.closest("label, svg") !== null);
