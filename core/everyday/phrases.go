@@ -123,8 +123,8 @@ var weak = set(`leaf stem root soil pot new old water tiny side flower bulb top 
 	colour hard overmuch`)
 
 // faint are ideas that say for how long, or how many: they tell least.
-var faint = set(`after time day week month year hour long last half one only over still lot whole out off up now ever some
-	side wide way`)
+var faint = set(`after time day week month year hour long last half one only over still lot whole out off up now ever
+	some side wide way`)
 
 // faintShare is what a faint idea counts beside one that says what is wrong.
 const faintShare = 0.35

@@ -176,21 +176,15 @@ func (r *reader) longest(parts []part, from int) (to int, best finding) {
 		if parts[next].denies != parts[from].denies || strings.Contains(parts[next].by, "but") {
 			break
 		}
-		for _, i := range parts[next].ideas {
-			if !slices.Contains(ideas, i) {
-				ideas = append(ideas, i)
-			}
-		}
+		ideas = union(ideas, parts[next].ideas)
 		together, alone := r.found(ideas), r.found(parts[next].ideas)
-		if alone.near() >= nearToRead {
-			apart += alone.near() * r.told(parts[next].ideas)
-		}
-		same := alone.near() > 0 && together.near() >= max(sureFrom, alone.near()+better) &&
-			together.list[0].sign == alone.list[0].sign
 		if best.says(together) && alone.near() >= sureFrom && !best.says(alone) {
 			break // it says something of its own
 		}
-		if same || together.near() >= nearToRead && together.near()*r.told(ideas) >= apart {
+		if alone.near() >= nearToRead {
+			apart += alone.near() * r.told(parts[next].ideas)
+		}
+		if together.beats(alone) || together.near() >= nearToRead && together.near()*r.told(ideas) >= apart {
 			to, best = next+1, together
 		}
 	}
@@ -198,6 +192,22 @@ func (r *reader) longest(parts []part, from int) (to int, best finding) {
 		best = r.withPlace(parts, from, best)
 	}
 	return to, best
+}
+
+// union is a list with what another has more.
+func union(a, b []idea) []idea {
+	out := slices.Clone(a)
+	for _, i := range b {
+		if !slices.Contains(out, i) {
+			out = append(out, i)
+		}
+	}
+	return out
+}
+
+// beats says whether two parts together say clearly better what one says alone.
+func (f finding) beats(alone finding) bool {
+	return alone.near() > 0 && f.says(alone) && f.near() >= max(sureFrom, alone.near()+better)
 }
 
 const (
