@@ -6,6 +6,7 @@ import (
 	"tendermend/core/care"
 	"tendermend/core/day"
 	"tendermend/core/feed"
+	"tendermend/core/working"
 )
 
 // Fed is one feeding.
@@ -47,7 +48,7 @@ func (f *Fed) apply(s *State, e Entry) { s.Feeds = append(s.Feeds, Feeding{e.On,
 
 func (f *Fed) event(State) (string, bool) {
 	if s, slow := feed.SlowByID(f.Slow); slow {
-		return fmt.Sprintf("fed a little: %s, for about %d days", s.Label, s.LastsDays), true
+		return fmt.Sprintf("fed a little: %s, for about %s", s.Label, working.Count(s.LastsDays, "day")), true
 	}
 	return fmt.Sprintf("fed at %g of label rate", f.Strength), true
 }
