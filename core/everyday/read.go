@@ -116,9 +116,23 @@ func (r *reader) part(text, by string) part {
 		return p
 	}
 	p.doubts = doubts.MatchString(text)
-	p.ideas = r.book.lex.ideasOf(r.book.lex.wordsOf(doubts.ReplaceAllString(text, " ")))
+	p.ideas = r.book.oneUnknown(r.book.lex.ideasOf(r.book.lex.wordsOf(doubts.ReplaceAllString(text, " "))))
 	p.denies = slices.Contains(p.ideas, not)
 	return p
+}
+
+// oneUnknown leaves one idea that stands in no phrase: whoever tells of a plant uses names
+// that nobody can know, and one of them is doubt enough.
+func (b *book) oneUnknown(ideas []idea) []idea {
+	met := false
+	return slices.DeleteFunc(ideas, func(i idea) bool {
+		if _, known := b.rare[i]; known {
+			return false
+		}
+		again := met
+		met = true
+		return again
+	})
 }
 
 // sentence reads one sentence: its parts, joined again where together they say one thing.
