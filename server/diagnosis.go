@@ -7,6 +7,7 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/google/uuid"
 
+	"tendermend/core/climate"
 	"tendermend/core/diagnosis"
 	"tendermend/core/facts"
 	"tendermend/core/prognosis"
@@ -43,6 +44,7 @@ type Differential struct {
 	Suggested []string         `json:"suggested" doc:"Causes that stand out; the person decides."`
 	Hinge     *diagnosis.Hinge `json:"hinge,omitempty" doc:"The one answer on which the leading cause hangs."`
 	Turns     []diagnosis.Turn `json:"turns" doc:"Looks that would change one's mind about the leading cause."`
+	Guided    diagnosis.Guided `json:"guided" doc:"How a look goes on that asks one thing after the other."`
 	Fragile   bool             `json:"fragile" doc:"Whether looks that disturb it count double."`
 	Learned   bool             `json:"learned" doc:"Whether what the collection's own cases taught was used."`
 }
@@ -79,6 +81,22 @@ type Answered struct {
 	Degrees map[string]diagnosis.Degree `json:"degrees,omitempty" doc:"How much of a graded sign seen there is."`
 }
 
+// examination is the look in which it was answered.
+func (a Answered) examination(habit string, season climate.Season) diagnosis.Examination {
+	return diagnosis.Examination{
+		Habit: habit, Season: season, Present: a.Present, Absent: a.Absent, Unsure: a.Unsure, Again: a.Again,
+		Unknown: a.Unknown, Degrees: a.Degrees,
+	}
+}
+
+// clash gives the two answers of a look that cannot both be true; none where all can.
+func clash(e diagnosis.Examination) []string {
+	if a, b, found := diagnosis.Contradiction(e); found {
+		return []string{a, b}
+	}
+	return []string{}
+}
+
 type planInput struct {
 	PlantPath
 	Body struct {
@@ -103,7 +121,7 @@ type PlanPreview struct {
 
 // PlanChoices is where the trade disagrees about a plan.
 type PlanChoices struct {
-	Choices []sheet.Choice `json:"choices" doc:"With the sides that change this plan; the usual one first."`
+	Choices []sheet.Choice `json:"choices" doc:"With the sides that change this plan."`
 }
 
 // RuleBroken is a rule that a plan goes against, in words.
@@ -236,13 +254,10 @@ func (srv *server) differential(ctx context.Context, state record.State, a store
 	there, not := knowledge.Implied(answered)
 	out := Differential{
 		Derived:     append([]record.Derived{}, state.Derive(today, a.Collection.South)...),
-		Clash:       []string{},
+		Clash:       clash(answered),
 		Implied:     append([]string{}, not...),
 		ImpliedSeen: append([]string{}, there...),
 		Fragile:     e.Fragile,
-	}
-	if x, y, clash := diagnosis.Contradiction(answered); clash {
-		out.Clash = []string{x, y}
 	}
 	c, err := knowledge.Examine(e)
 	if err != nil {
@@ -250,7 +265,7 @@ func (srv *server) differential(ctx context.Context, state record.State, a store
 	}
 	out.Learned = knowledge.Edition().Learned
 	out.Verdict, out.Outside, out.Unexplained, out.Conditions = c.Verdict(), c.Outside(), c.Unexplained(), c.Conditions()
-	out.Sets, out.Checks, out.Turns = c.Sets(), c.NextChecks(), c.Turns()
+	out.Sets, out.Checks, out.Turns, out.Guided = c.Sets(), c.NextChecks(), c.Turns(), c.Guided()
 	out.Waits = state.Waits(out.Checks, today)
 	out.Moves, out.ToRuleOut, out.Suggested = c.Moves(out.Checks), c.ToRuleOut(), c.Suggested()
 	out.Act = c.FirstAct(out.Moves)

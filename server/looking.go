@@ -90,21 +90,9 @@ func (srv *server) appraise(ctx context.Context, a store.Account, in *appraisalI
 	if err != nil {
 		return nil, err
 	}
-	e := diagnosis.Examination{
-		Habit:   in.Body.Habit,
-		Season:  srv.season(a),
-		Present: in.Body.Present,
-		Fragile: true,
-		Absent:  in.Body.Absent,
-		Unsure:  in.Body.Unsure,
-		Again:   in.Body.Again,
-		Unknown: in.Body.Unknown,
-		Degrees: in.Body.Degrees,
-	}
-	view := AppraisalView{Clash: []string{}, Today: a.Collection.Today(srv.Clock())}
-	if x, y, clash := diagnosis.Contradiction(e); clash {
-		view.Clash = []string{x, y}
-	}
+	e := in.Body.examination(in.Body.Habit, srv.season(a))
+	e.Fragile = true
+	view := AppraisalView{Clash: clash(e), Today: a.Collection.Today(srv.Clock())}
 	view.Appraisal, err = prognosis.Appraise(
 		judged,
 		prognosis.Offer{

@@ -66,6 +66,7 @@ type Rounds struct {
 	// Must and MustMinutes are of the plants listed that cannot wait; the rest can.
 	Must        int `json:"must" doc:"How many of those listed cannot wait until tomorrow."`
 	MustMinutes int `json:"mustMinutes" doc:"For what cannot wait."`
+	WaitMinutes int `json:"waitMinutes" doc:"For the plants of which nothing presses."`
 	// Asks are asked of any plant in passing.
 	Asks []recovery.Measure `json:"asks" doc:"What is asked of any plant in passing."`
 }
@@ -95,13 +96,14 @@ func (srv *server) roundsOperations(api huma.API) {
 				return nil, err
 			}
 			r := Rounds{
-				Today:   today,
-				Places:  []WalkPlace{},
-				Looks:   walk.Due,
-				More:    walk.Due - len(walk.Rows),
-				Minutes: walk.Minutes,
-				Plants:  walk.Plants,
-				Asks:    recovery.InPassing(),
+				Today:       today,
+				Places:      []WalkPlace{},
+				Looks:       walk.Due,
+				More:        walk.Due - len(walk.Rows),
+				Minutes:     walk.Minutes,
+				WaitMinutes: walk.Minutes,
+				Plants:      walk.Plants,
+				Asks:        recovery.InPassing(),
 			}
 			for _, row := range walk.Rows {
 				r.add(row, today, routine.Off)
@@ -120,7 +122,7 @@ func (r *Rounds) add(row store.Row, today day.Day, off []care.Job) {
 		}
 	}
 	if stop.Must {
-		r.Must++
+		r.Must, r.WaitMinutes = r.Must+1, r.WaitMinutes-stop.Minutes
 	}
 	apart := row.Apart || row.Isolation == string(record.Isolated)
 	place := "No place given"

@@ -53,6 +53,7 @@ type Trouble struct {
 	Outside diagnosis.Outside       `json:"outside"`
 	Checks  []diagnosis.Check       `json:"checks"`
 	Turns   []diagnosis.Turn        `json:"turns"`
+	Guided  diagnosis.Guided        `json:"guided" doc:"How a look goes on that asks one thing after the other."`
 	Act     diagnosis.SafeAct       `json:"act" doc:"The first thing that can safely be done now."`
 	Clash   []string                `json:"clash" doc:"Two answers that cannot both be true of one look."`
 	Working working.Working         `json:"working" doc:"Of the chances."`
@@ -98,26 +99,20 @@ func (srv *server) trouble(ctx context.Context, a store.Account, in *troubleInpu
 		return nil, err
 	}
 	said := in.Body
-	e := diagnosis.Examination{
-		Habit: said.Habit, Season: srv.season(a), Present: said.Present, Absent: said.Absent, Unsure: said.Unsure,
-		Again: said.Again, Unknown: said.Unknown, Degrees: said.Degrees,
-	}
+	e := said.examination(said.Habit, srv.season(a))
 	if kind, known := kinds.ByID(said.Kind); known {
 		e.Habit, e.Traits = kind.Habit, kind.Traits
 	}
-	view := Trouble{Assumed: e.Habit == "", Clash: []string{}}
+	view := Trouble{Assumed: e.Habit == "", Clash: clash(e)}
 	if view.Assumed {
 		e.Habit = diagnosis.AnyHabit
-	}
-	if x, y, clash := diagnosis.Contradiction(e); clash {
-		view.Clash = []string{x, y}
 	}
 	c, err := judged.Examine(e)
 	if err != nil {
 		return nil, huma.Error422UnprocessableEntity("An answer could not be read: " + err.Error() + ".")
 	}
 	view.Habit, view.Causes, view.Verdict, view.Outside = e.Habit, c.Listed(), c.Verdict(), c.Outside()
-	view.Checks, view.Turns = c.NextChecks(), c.Turns()
+	view.Checks, view.Turns, view.Guided = c.NextChecks(), c.Turns(), c.Guided()
 	view.Act, view.Working = c.FirstAct(c.Moves(view.Checks)), c.Working()
 	return &body[Trouble]{view}, nil
 }

@@ -38,14 +38,16 @@ func TestWhatIsSaidIsRead(t *testing.T) {
 
 // Any plant can be asked about, also one of which nobody knows what it is.
 func TestTroubleOfAnyPlant(t *testing.T) {
-	_, at := serve(t, server.Options{OpenAccounts: true})
-	c := member(t, at, "owner@example.org")
+	_, url := serve(t, server.Options{OpenAccounts: true})
+	c := member(t, url, "owner@example.org")
 	none := map[string]any{"present": []string{}, "absent": []string{}}
 	a := c.call("POST", "/api/trouble", none)
 	require.Equal(t, 200, a.status, a.raw)
 	assert.Equal(t, true, a.body["assumed"])
 	assert.Equal(t, "isolate", a.body["act"].(map[string]any)["move"])
 	assert.NotEmpty(t, a.body["checks"])
+	assert.Equal(t, false, at(t, a.body, "guided", "settled"))
+	assert.Equal(t, at(t, a.body, "checks", 0, "sign"), at(t, a.body, "guided", "next"))
 
 	a = c.call("POST", "/api/trouble", map[string]any{"kind": "epipremnum-aureum",
 		"present": []string{"pest.cotton", "leaf.sticky"}, "absent": []string{}})
@@ -54,10 +56,16 @@ func TestTroubleOfAnyPlant(t *testing.T) {
 	assert.Equal(t, "aroid-vine", a.body["habit"])
 	assert.Equal(t, "mealybug", a.body["causes"].([]any)[0].(map[string]any)["id"])
 	assert.Equal(t, "act", a.body["verdict"].(map[string]any)["kind"])
+	assert.Equal(t, true, at(t, a.body, "guided", "settled"))
+	assert.Empty(t, a.body["clash"])
+
+	a = c.call("POST", "/api/trouble", map[string]any{"habit": "aroid-vine",
+		"present": []string{"med.wet-long", "med.dry-through"}, "absent": []string{}})
+	assert.ElementsMatch(t, []any{"med.wet-long", "med.dry-through"}, a.body["clash"])
 
 	a = c.call("POST", "/api/trouble", map[string]any{"habit": "oak", "present": []string{}, "absent": []string{}})
 	assert.Equal(t, 422, a.status)
 	a = c.call("POST", "/api/trouble", map[string]any{"present": []string{"no.such"}, "absent": []string{}})
 	assert.Equal(t, 422, a.status)
-	assert.Equal(t, 401, visit(t, at).call("POST", "/api/trouble", none).status)
+	assert.Equal(t, 401, visit(t, url).call("POST", "/api/trouble", none).status)
 }

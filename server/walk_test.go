@@ -122,6 +122,39 @@ func TestTheWalkGoesFromCleanPlacesToIsolatedOnes(t *testing.T) {
 	assert.Empty(t, none.body["places"])
 }
 
+// The minutes of what can wait are those of whole plants: what presses of a plant, and
+// what does not, are done at one stop.
+func TestMinutesOfTheWalkThatCanWait(t *testing.T) {
+	_, url := serve(t, server.Options{OpenAccounts: true})
+	c := member(t, url, "one@example.org")
+	for since, watered := range map[int]int{0: 0, 2: 2, 39: 5, 40: 6, 41: 7} {
+		plant := c.arrive(since, map[string]any{"name": "Fern", "habit": "fern"})
+		c.tell(plant, watered, "watered", map[string]any{})
+	}
+	walk := c.call("GET", "/api/rounds", nil)
+	must, wait, pressing := 0.0, 0.0, 0.0
+	for _, place := range walk.body["places"].([]any) {
+		for _, stop := range at(t, place, "stops").([]any) {
+			minutes := at(t, stop, "minutes").(float64)
+			if at(t, stop, "must") == false {
+				wait += minutes
+				continue
+			}
+			must += minutes
+			for _, task := range at(t, stop, "tasks").([]any) {
+				if at(t, task, "until").(string) <= ago(0) || at(t, task, "kind") == "signal" {
+					pressing += at(t, task, "minutes").(float64)
+				}
+			}
+		}
+	}
+	assert.Equal(t, wait, walk.body["waitMinutes"])
+	assert.Equal(t, pressing, walk.body["mustMinutes"])
+	assert.Equal(t, must+wait, walk.body["minutes"])
+	assert.Positive(t, wait)
+	assert.Greater(t, must, pressing)
+}
+
 func TestAStalledPlantIsOnTheWalkOnlyWhileItStandsStill(t *testing.T) {
 	_, url := serve(t, server.Options{OpenAccounts: true})
 	c := member(t, url, "one@example.org")

@@ -16,7 +16,9 @@ import (
 type Choice struct {
 	ID    string `json:"id" doc:"The answer that it fills."`
 	Ask   string `json:"ask"`
-	Sides []Side `json:"sides" doc:"The usual one first."`
+	Sides []Side `json:"sides"`
+	// Usual is empty where nobody chose and the plan takes none of the sides.
+	Usual string `json:"usual,omitempty" doc:"Id of the side that is taken where nobody chose."`
 }
 
 // Side is one answer to a disagreement.
@@ -27,9 +29,14 @@ type Side struct {
 	But   string `json:"but" doc:"What speaks against it."`
 }
 
-// choices are the disagreements other than the orchid schools; the first side
-// of each is taken where nobody chose (common practice).
-var choices = []Choice{
+// disagreement is what the trade disagrees about, whatever the plan.
+type disagreement struct {
+	id, ask string
+	sides   []Side
+}
+
+// choices are the disagreements other than the orchid schools (common practice).
+var choices = []disagreement{
 	{"rootWash", "Root rinse", []Side{
 		{"water", "water", "nothing that live tips could take amiss", "does nothing against what is inside the root"},
 		{"peroxide", "weak peroxide, once", "foams on dead tissue and shows it", "hard on live tips"},
@@ -144,39 +151,48 @@ func (a Answers) with(choice, side string) Answers {
 }
 
 // ChoicesFor lists the disagreements that change the plan of a situation, with
-// the answers given. A side that changes
-// nothing, that is refused, or that would break a rule is not offered; nor is a
-// disagreement of which only one side is left.
+// the answers given. A side that changes nothing, that is refused, or that would
+// break a rule is not offered; nor is a disagreement of which only one side is left.
 func ChoicesFor(s treatment.Situation, a Answers) []Choice {
 	a.fill(&s)
 	list := []Choice{}
 	for _, c := range choices {
-		if !concerns(c.ID, s) {
+		if !concerns(c.id, s) {
 			continue
 		}
-		kept := Choice{ID: c.ID, Ask: c.Ask}
+		kept := Choice{ID: c.id, Ask: c.ask}
 		var seen []string
-		for _, side := range c.Sides {
-			sit := s
-			a.with(c.ID, side.ID).fill(&sit)
-			p, err := compose.Plan(sit)
-			if err != nil || refused(p, side.ID) {
-				continue
+		for _, side := range c.sides {
+			done, sound := workOf(s, a.with(c.id, side.ID), side.ID)
+			if sound && !slices.Contains(seen, done) {
+				seen, kept.Sides = append(seen, done), append(kept.Sides, side)
 			}
-			if broken, err := check.Plan(sit, p); err != nil || len(broken) > 0 {
-				continue
-			}
-			raw, err := json.Marshal(p.Sittings)
-			if err != nil || slices.Contains(seen, string(raw)) {
-				continue
-			}
-			seen, kept.Sides = append(seen, string(raw)), append(kept.Sides, side)
 		}
-		if len(kept.Sides) > 1 {
-			list = append(list, kept)
+		if len(kept.Sides) < 2 {
+			continue
 		}
+		usual, _ := workOf(s, a.with(c.id, ""), "")
+		if i := slices.Index(seen, usual); i >= 0 {
+			kept.Usual = kept.Sides[i].ID
+		}
+		list = append(list, kept)
 	}
 	return list
+}
+
+// workOf is all that the plan with a side does, to be held against the others; false
+// where there is no such plan, where it refuses the side, or where it breaks a rule.
+func workOf(s treatment.Situation, a Answers, side string) (done string, sound bool) {
+	a.fill(&s)
+	p, err := compose.Plan(s)
+	if err != nil || refused(p, side) {
+		return "", false
+	}
+	if broken, err := check.Plan(s, p); err != nil || len(broken) > 0 {
+		return "", false
+	}
+	raw, err := json.Marshal(p.Sittings)
+	return string(raw), err == nil
 }
 
 // refused says whether a plan says that it does not take a side.

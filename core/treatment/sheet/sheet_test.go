@@ -3,6 +3,7 @@ package sheet_test
 import (
 	"encoding/json"
 	"fmt"
+	"reflect"
 	"slices"
 	"strings"
 	"testing"
@@ -227,4 +228,39 @@ func TestGnatsAreMetByTheSideChosen(t *testing.T) {
 	i := slices.IndexFunc(sheet.ChoicesFor(s, sheet.Answers{}), func(c sheet.Choice) bool { return c.ID == "gnats" })
 	require.GreaterOrEqual(t, i, 0)
 	assert.Len(t, sheet.ChoicesFor(s, sheet.Answers{})[i].Sides, 3)
+}
+
+// The usual side is the one whose plan is made where nobody chose; where none is usual,
+// every side makes another plan.
+func TestTheUsualSideOfAChoiceIsThePlanWithoutOne(t *testing.T) {
+	usual := map[string]bool{}
+	try := func(kind string, wish treatment.Wish, causes ...cause.ID) {
+		s := situation(kind, causes...)
+		none := made(t, s, sheet.Answers{Wish: wish}).Sheet.Steps
+		for _, choice := range sheet.ChoicesFor(s, sheet.Answers{Wish: wish}) {
+			for _, side := range choice.Sides {
+				raw, err := json.Marshal(map[string]any{"wish": wish, choice.ID: side.ID})
+				require.NoError(t, err)
+				var a sheet.Answers
+				require.NoError(t, json.Unmarshal(raw, &a))
+				same := reflect.DeepEqual(none, made(t, s, a).Sheet.Steps)
+				assert.Equal(t, side.ID == choice.Usual, same, "%s %v: %s %s", kind, causes, choice.ID, side.ID)
+			}
+			usual[choice.ID+" "+choice.Usual] = true
+		}
+	}
+	for i, k := range plant.Profiles() {
+		if i%17 != 0 && k.ID != "epipremnum-aureum" {
+			continue
+		}
+		try(k.ID, treatment.Propagate)
+		try(k.ID, treatment.SetupChange)
+		for _, id := range []cause.ID{cause.RootRot, cause.Thrips} {
+			if c, _ := cause.ByID(id); c.Fits(k.Habit) {
+				try(k.ID, "", id)
+			}
+		}
+	}
+	assert.True(t, usual["multiplyBy node-cutting"], "which stands behind a tip in the list: %v", usual)
+	assert.True(t, usual["pestFirst "], "of a kind whose leaves take no soap: %v", usual)
 }

@@ -1831,8 +1831,9 @@ export interface components {
       ask: string;
       /** @description The answer that it fills. */
       id: string;
-      /** @description The usual one first. */
       sides: components["schemas"]["Side"][];
+      /** @description Id of the side that is taken where nobody chose. */
+      usual?: string;
     };
     Clock: {
       /** @description The first treatment. */
@@ -2087,6 +2088,8 @@ export interface components {
       derived: components["schemas"]["Derived"][];
       /** @description Whether looks that disturb it count double. */
       fragile: boolean;
+      /** @description How a look goes on that asks one thing after the other. */
+      guided: components["schemas"]["Guided"];
       /** @description The one answer on which the leading cause hangs. */
       hinge?: components["schemas"]["Hinge"];
       /** @description Signs taken as not there because one seen excludes them. */
@@ -2573,6 +2576,17 @@ export interface components {
       asks: components["schemas"]["Ask"][];
       /** @description Signs that a plant of this habit can show. */
       fits: string[];
+    };
+    Guided: {
+      /**
+       * Format: int64
+       * @description After so many questions a first answer is given all the same.
+       */
+      most: number;
+      /** @description Sign of the check to take now; empty where nothing more can be seen today. */
+      next?: string;
+      /** @description Whether a first answer can be given without asking more. */
+      settled: boolean;
     };
     Habit: {
       /** @description The line drawing that stands for this habit. */
@@ -3552,7 +3566,7 @@ export interface components {
       wrong: string[];
     };
     PlanChoices: {
-      /** @description With the sides that change this plan; the usual one first. */
+      /** @description With the sides that change this plan. */
       choices: components["schemas"]["Choice"][];
     };
     PlanInputBody: {
@@ -4150,6 +4164,11 @@ export interface components {
        */
       plants: number;
       today: string;
+      /**
+       * Format: int64
+       * @description For the plants of which nothing presses.
+       */
+      waitMinutes: number;
     };
     Routine: {
       /** @description Jobs that are switched off for the whole collection. */
@@ -5192,6 +5211,8 @@ export interface components {
       checks: components["schemas"]["Check"][];
       /** @description Two answers that cannot both be true of one look. */
       clash: string[];
+      /** @description How a look goes on that asks one thing after the other. */
+      guided: components["schemas"]["Guided"];
       /** @description How it is taken to grow. */
       habit: string;
       outside: components["schemas"]["Outside"];

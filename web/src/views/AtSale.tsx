@@ -9,6 +9,8 @@ import { NumberField } from "../fields";
 import { Figure } from "../figure/Figure";
 import { How } from "../shell/How";
 import { Failed, Waiting } from "../shell/States";
+import { beginArrival, useArrivalDraft } from "./arrival/draft";
+import { Clash } from "./look/Clash";
 import { Judgement } from "./look/Judgement";
 import classes from "./look/Look.module.css";
 import { type Answers, answered, answersOf, graded, quiet, sureOf } from "./look/look";
@@ -115,18 +117,11 @@ function Sale({ knowledge }: { knowledge: Knowledge }) {
     grade: (sign, degree) => setOffer(graded(offer, sign.id, degree)),
   };
   const a = appraisal.data;
+  const [, take] = useArrivalDraft();
   const count = present.length + absent.length;
   const bought = () => {
-    window.localStorage.setItem(
-      "take-in",
-      JSON.stringify({
-        id: newId(),
-        plant: newId(),
-        arrived: { isolated: true, habit, price: asked, from: "at a sale" },
-        kind: "",
-        look: { id: newId(), ...answersOf(offer) },
-      }),
-    );
+    const arrived = { isolated: true, habit, price: asked, from: "at a sale" };
+    take(beginArrival(arrived, "", { id: newId(), ...answersOf(offer) }));
     setOffer(nothing);
     navigate("/plants/new");
   };
@@ -232,7 +227,6 @@ function Worth({ appraisal: a, knowledge, count, asked, draft, show, ...answerin
   const label = (id: string) => knowledge.causes.find((c) => c.id === id)?.label ?? id;
   const verdict = verdicts[a.advice];
   const o = a.outlook;
-  const clash = a.clash.map((id) => knowledge.signs.find((s) => s.id === id)?.label);
   return (
     <>
       <h2 className={count > 0 ? verdict?.tone : undefined} data-testid="verdict">
@@ -253,11 +247,7 @@ function Worth({ appraisal: a, knowledge, count, asked, draft, show, ...answerin
           ))}
         </ul>
       )}
-      {clash.length > 0 && (
-        <p className="red" role="alert">
-          Your answers to “{clash[0]}” and “{clash[1]}” cannot both be true. Keep the one you are sure of.
-        </p>
-      )}
+      <Clash signs={a.clash} knowledge={knowledge} />
       <dl className={classes.worth}>
         <dt>It lives</dt>
         <dd>

@@ -26,7 +26,7 @@ export function Rounds() {
   const data = useDeferredValue(rounds.data, undefined);
   if (rounds.isLoadingError) return <Failed error={rounds.error} retry={() => rounds.refetch()} />;
   if (!data) return <Waiting />;
-  const { today, places, looks, minutes, more, plants } = data;
+  const { today, places, looks, more, plants } = data;
   const waiting = looks - data.must;
   const atOnce = answeredAt(places ?? [], recent, must);
   const afterwards = answeredAt(places ?? [], recent, later).filter((r) => !atOnce.includes(r));
@@ -70,7 +70,7 @@ export function Rounds() {
       {waiting > 0 && (
         <details className={classes.waiting} open={data.must === 0}>
           <summary>
-            Can wait: {sayCount(waiting, "plant")}, about {sayCount(minutes - data.mustMinutes, "minute")}
+            Can wait: {sayCount(waiting, "plant")}, about {sayCount(data.waitMinutes, "minute")}
           </summary>
           <WalkPlaces places={places ?? []} today={today} asks={data.asks} wants={later} answered={afterwards} />
         </details>

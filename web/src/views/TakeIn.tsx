@@ -1,32 +1,18 @@
-import { useLocalStorage } from "@mantine/hooks";
 import { useEffect } from "react";
 import { useNavigate, useSearchParams } from "react-router";
-import type { LookAnswers } from "../api/client";
 import { usePlant, useRecord, useSession } from "../api/hooks";
-import { newId } from "../api/id";
 import { ArrivalForm } from "./arrival/ArrivalForm";
+import { beginArrival, useArrivalDraft } from "./arrival/draft";
 import type { Arrived } from "./arrival/parts";
-import { answersOf as lookOf } from "./look/look";
+import { answersOf } from "./look/look";
 import { sayCount } from "./words";
 
-const answersOf = (look: { present: unknown[]; absent: unknown[] }) => look.present.length + look.absent.length;
+const countOf = (look: { present: unknown[]; absent: unknown[] }) => look.present.length + look.absent.length;
 
 /** Takes a plant in. What is typed is kept on this device until it is recorded. */
 export function TakeIn() {
   const session = useSession();
-  const [draft, setDraft] = useLocalStorage<{
-    id: string;
-    plant: string;
-    on?: string;
-    arrived: Partial<Arrived>;
-    kind: string;
-    /** What was answered before it was bought, recorded as its first look. */
-    look?: { id: string } & LookAnswers;
-  }>({
-    key: "take-in",
-    defaultValue: { id: newId(), plant: newId(), arrived: { had: "unknown" }, kind: "" },
-    getInitialValueInEffect: false,
-  });
+  const [draft, setDraft] = useArrivalDraft();
   const navigate = useNavigate();
   const [search] = useSearchParams();
   const mother = usePlant(search.get("mother") ?? "");
@@ -35,34 +21,30 @@ export function TakeIn() {
   const piece = mother.data && draft.arrived.mother !== mother.data.id ? mother.data : undefined;
   useEffect(() => {
     if (!piece) return;
-    setDraft({
-      id: newId(),
-      plant: newId(),
-      arrived: {
-        mother: piece.id,
-        habit: piece.habit,
-        profile: piece.profile?.id,
-        name: `${piece.name}, a piece`,
-        from: piece.name,
-        isolated: piece.pieceIsolated,
-        place: piece.placeId,
-      },
-      kind: piece.profile ? `${piece.profile.botanical} (${piece.profile.common})` : "",
-    });
+    const arrived = {
+      mother: piece.id,
+      habit: piece.habit,
+      profile: piece.profile?.id,
+      name: `${piece.name}, a piece`,
+      from: piece.name,
+      isolated: piece.pieceIsolated,
+      place: piece.placeId,
+    };
+    setDraft(beginArrival(arrived, piece.profile ? `${piece.profile.botanical} (${piece.profile.common})` : ""));
   }, [piece, setDraft]);
   const today = session.data?.today ?? "";
-  const seen = draft.look && answersOf(draft.look) > 0 ? draft.look : undefined;
+  const seen = draft.look && countOf(draft.look) > 0 ? draft.look : undefined;
   const takeIn = async (arrived: Arrived, on: string) => {
     try {
       // Sent again after a failure, the arrival does nothing twice.
       await record.mutateAsync({ id: draft.id, on, arrived });
       if (seen) {
-        await record.mutateAsync({ id: seen.id, on, examined: { ...lookOf(seen) } });
+        await record.mutateAsync({ id: seen.id, on, examined: answersOf(seen) });
       }
     } catch {
       return; // the form shows why, and keeps what was typed
     }
-    setDraft({ id: newId(), plant: newId(), arrived: { had: "unknown" }, kind: "" });
+    setDraft(beginArrival());
     navigate(`/plants/${draft.plant}${seen ? "/do" : arrived.well ? "" : "/examine"}`);
   };
   return (
@@ -71,7 +53,7 @@ export function TakeIn() {
       <h1>Take a plant in</h1>
       <p className="soft">
         A name and how it grows are enough. The rest helps later; give what you know.
-        {seen && ` What you saw (${sayCount(answersOf(seen), "answer")}) is recorded as its first look.`}
+        {seen && ` What you saw (${sayCount(countOf(seen), "answer")}) is recorded as its first look.`}
       </p>
       <ArrivalForm
         value={draft.arrived}

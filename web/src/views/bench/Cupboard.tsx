@@ -28,8 +28,8 @@ export function Cupboard() {
     <section className="patch" aria-label="Cupboard">
       <h2>Cupboard</h2>
       <p className="soft small mt-2 mb-10">
-        Named as on a plan (“perlite”, “mild liquid soap”), a supply is counted against its steps. What runs low stands
-        on every shopping list.
+        Named as on a plan (perlite, mild liquid soap), a supply is counted against its steps. What runs low stands on
+        every shopping list.
       </p>
       {list.length === 0 ? (
         <p>Nothing is kept here yet. Add what you use most: the plan then says what is missing.</p>

@@ -2,9 +2,10 @@ import { Button, Group } from "@mantine/core";
 import type { ReactNode } from "react";
 import type { Knowledge, Schemas } from "../../api/client";
 import { Failed, Waiting } from "../../shell/States";
+import { Clash } from "../look/Clash";
 import type { Side } from "../look/look";
 import classes from "./Guided.module.css";
-import { ask, back, enough, type Guide, put, read } from "./guided";
+import { ask, back, type Guide, put, read } from "./guided";
 import { type Come, Outcome } from "./Outcome";
 import { Question } from "./Question";
 import { ReadBack } from "./ReadBack";
@@ -72,17 +73,14 @@ function Beginning({ guide, set, knowledge, known }: GuidedProps) {
   }
 }
 
-/** The look most worth its trouble that can be taken now: what takes days is no question of today. */
-export const nextCheck = (come: Come) => come.checks.find((c) => !c.days);
-
 /** Whether enough was asked for a first answer. */
-const comes = (come: Come, guide: Guide) =>
-  !nextCheck(come) || (!guide.more && (come.verdict.kind !== "look-further" || guide.asked.length >= enough));
+const answered = ({ settled, most }: Come["guided"], guide: Guide) =>
+  !guide.more && (settled || guide.asked.length >= most);
 
 function Asking({ guide, set, knowledge, come, figure, known, finish }: GuidedProps) {
   const { data } = come;
   if (!data) return come.error ? <Failed error={come.error} retry={come.refetch} /> : <Waiting />;
-  const check = nextCheck(data);
+  const check = data.checks.find((c) => c.sign === data.guided.next);
   const sign = knowledge.signs.find((s) => s.id === check?.sign);
   const answer = (side: Side) => {
     if (!check) return;
@@ -93,10 +91,12 @@ function Asking({ guide, set, knowledge, come, figure, known, finish }: GuidedPr
         : g,
     );
   };
+  const clash = <Clash signs={data.clash} knowledge={knowledge} />;
   const answers = guide.answers.present.length + guide.answers.absent.length;
-  if (guide.step === "end" || !check || !sign || comes(data, guide)) {
+  if (guide.step === "end" || !check || !sign || answered(data.guided, guide)) {
     return (
       <>
+        {clash}
         <Outcome of={data} knowledge={knowledge} />
         <Group gap="sm" mt="md">
           {finish}
@@ -114,6 +114,7 @@ function Asking({ guide, set, knowledge, come, figure, known, finish }: GuidedPr
   }
   return (
     <>
+      {clash}
       <SureThread causes={data.causes} knowledge={knowledge} answers={answers} />
       <Question
         key={check.sign}

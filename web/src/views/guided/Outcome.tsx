@@ -7,7 +7,7 @@ import { Heading } from "./Heading";
 /** What the answers came to, of a plant in the collection or of any other. */
 export type Come = Pick<
   Schemas["Trouble"],
-  "causes" | "verdict" | "outside" | "turns" | "act" | "clash" | "working" | "checks"
+  "causes" | "verdict" | "outside" | "turns" | "act" | "clash" | "working" | "checks" | "guided"
 >;
 
 interface OutcomeProps {

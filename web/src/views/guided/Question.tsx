@@ -35,6 +35,7 @@ const told: { side: Side; word: string }[] = [
 /** One question: what to look for, what it looks like and what it is mistaken for, and three answers. */
 export function Question({ check, sign, knowledge, figure, waiting, answer, back, end }: QuestionProps) {
   const part = knowledge.zones.find((z) => z.id === sign.zone);
+  const choice = `the choice of “${sign.label}”`;
   return (
     <>
       <div className={classes.question}>
@@ -70,7 +71,7 @@ export function Question({ check, sign, knowledge, figure, waiting, answer, back
       </fieldset>
       <details className="small mt-10">
         <summary>Why this question</summary>
-        <Why check={check} knowledge={knowledge} /> <How of={`the choice of “${sign.label}”`} working={check.working} />
+        <Why check={check} knowledge={knowledge} /> <How of={choice} working={check.working} />
       </details>
       <Group gap="md" mt="md">
         <Button variant="default" onClick={back}>

@@ -2,8 +2,8 @@ import { Button } from "@mantine/core";
 import { useLocalStorage } from "@mantine/hooks";
 import { useNavigate } from "react-router";
 import { useKnowledge, useTrouble } from "../../api/hooks";
-import { newId } from "../../api/id";
 import { Failed, Waiting } from "../../shell/States";
+import { beginArrival, useArrivalDraft } from "../arrival/draft";
 import { answersOf } from "../look/look";
 import { Guided } from "./Guided";
 import { begin, type Guide } from "./guided";
@@ -15,7 +15,7 @@ export function Trouble() {
     defaultValue: begin(),
     getInitialValueInEffect: false,
   });
-  const [, take] = useLocalStorage<unknown>({ key: "take-in", getInitialValueInEffect: false });
+  const [, take] = useArrivalDraft();
   const navigate = useNavigate();
   const knowledge = useKnowledge();
   const come = useTrouble(
@@ -26,13 +26,8 @@ export function Trouble() {
   if (knowledge.isLoadingError) return <Failed error={knowledge.error} retry={() => knowledge.refetch()} />;
   const figure = knowledge.data.habits.find((h) => h.id === (guide.habit ?? come.data?.habit))?.figure ?? "vine";
   const takeIn = () => {
-    take({
-      id: newId(),
-      plant: newId(),
-      arrived: { had: "unknown", habit: guide.habit, profile: guide.kind },
-      kind: guide.kindName ?? "",
-      look: { id: guide.id, ...answersOf(guide.answers) },
-    });
+    const arrived = { had: "unknown", habit: guide.habit, profile: guide.kind } as const;
+    take(beginArrival(arrived, guide.kindName, { id: guide.id, ...answersOf(guide.answers) }));
     clear();
     navigate("/plants/new");
   };

@@ -67,6 +67,7 @@ const come = (more: object) => ({
   turns: [],
   act: { move: knowledge.moves[0]?.id, words: "Until more is known, do nothing else." },
   clash: [],
+  guided: { next: sign.id, settled: false, most: 10 },
   working,
   ...more,
 });
@@ -79,7 +80,7 @@ describe("something is wrong", () => {
       "POST /api/trouble": ({ body }: Asked) =>
         (body as { absent: string[] }).absent.length === 0
           ? come({})
-          : come({ checks: [], verdict: { kind: "act", words: "Time to act.", missing: [] } }),
+          : come({ guided: { settled: true, most: 10 }, verdict: { kind: "act", words: "Time to act.", missing: [] } }),
     });
     show(<Trouble />);
     await userEvent.click(await screen.findByRole("button", { name: "I cannot say: ask me" }));
@@ -114,5 +115,46 @@ describe("something is wrong", () => {
     await screen.findByText("Nothing of it was understood");
     await userEvent.click(screen.getByRole("button", { name: "Back" }));
     await waitFor(() => expect(screen.getByRole("heading", { level: 1 }).textContent).toBe("What is wrong?"));
+  });
+
+  const asking = async (given: object) => {
+    serve({
+      "GET /api/knowledge": knowledge,
+      "GET /api/profiles": { profiles: [] },
+      "POST /api/trouble": come(given),
+    });
+    show(<Trouble />);
+    await userEvent.click(await screen.findByRole("button", { name: "I cannot say: ask me" }));
+    await userEvent.click(await screen.findByRole("button", { name: "I do not know" }));
+  };
+
+  it("ends where enough is known, and goes on where more is wanted", async () => {
+    await asking({ guided: { next: sign.id, settled: true, most: 10 } });
+    await screen.findByText("What to do first");
+    await userEvent.click(screen.getByRole("button", { name: "Look further" }));
+    expect(screen.getByRole("heading", { level: 1 }).textContent).toBe(`${sign.label}?`);
+  });
+
+  it("asks the look that is to be asked now, not the first of the list", async () => {
+    const other = knowledge.signs[1] as Schemas["Sign"];
+    await asking({
+      checks: [check, { ...check, sign: other.id }],
+      guided: { next: other.id, settled: false, most: 10 },
+    });
+    expect((await screen.findByRole("heading", { level: 1 })).textContent).toBe(`${other.label}?`);
+  });
+
+  it("gives a first answer after the most questions", async () => {
+    await asking({ guided: { next: sign.id, settled: false, most: 1 } });
+    await userEvent.click(await screen.findByRole("button", { name: `Not there: ${sign.label}` }));
+    await screen.findByText("What to do first");
+  });
+
+  it("says which two answers cannot both be true", async () => {
+    const other = knowledge.signs[1] as Schemas["Sign"];
+    await asking({ clash: [sign.id, other.id] });
+    expect((await screen.findByRole("alert")).textContent).toContain(
+      `“${sign.label}” and “${other.label}” cannot both be true`,
+    );
   });
 });

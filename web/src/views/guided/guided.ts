@@ -87,6 +87,3 @@ export function read(g: Guide, view: Schemas["ReadView"]): Guide {
     ...(kind && !g.kind ? { kind: kind.id, habit: kind.habit, kindName: kind.common } : {}),
   };
 }
-
-/** Looks after which enough was asked for a first answer; one may go on. */
-export const enough = 10;

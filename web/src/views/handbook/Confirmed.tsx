@@ -23,8 +23,8 @@ export function ConfirmedCases() {
         <h2 className="size-26">How often it was right</h2>
         {!score ? (
           <p>
-            No case of yours is confirmed yet. When you know what a plant had, say so on its page, and the first look’s
-            chances are held against it here.
+            No case of yours is confirmed yet. When you know what a plant had, say so on its page, and the chances of
+            the first look are held against it here.
           </p>
         ) : !enough ? (
           <p>

@@ -17,7 +17,7 @@ const tones: Record<Schemas["Judgement"]["kind"], string> = {
 export function Judgement({ of, knowledge, today }: { of: Judged; knowledge: Knowledge; today: string }) {
   const { verdict, outside, unexplained = [], conditions = [], toRuleOut = [] } = of;
   const cause = (id: string) => knowledge.causes.find((c) => c.id === id)?.label ?? id;
-  const sign = (id: string) => knowledge.signs.find((s) => s.id === id)?.label ?? id;
+  const quoted = (id: string) => `“${knowledge.signs.find((s) => s.id === id)?.label ?? id}”`;
   const part = (id: string) => knowledge.zones.find((z) => z.id === id)?.label.toLowerCase() ?? id;
   const list = (ids: string[], say: (id: string) => string) => ids.map(say).join(", ");
   return (
@@ -31,7 +31,7 @@ export function Judgement({ of, knowledge, today }: { of: Judged; knowledge: Kno
           <li>Look again on {sayDay(addDays(today, verdict.again), today)}.</li>
         )}
         {outside.words && <li>{outside.words}</li>}
-        {unexplained.length > 0 && <li>Nothing on the list explains: {list(unexplained, (s) => `“${sign(s)}”`)}.</li>}
+        {unexplained.length > 0 && <li>Nothing on the list explains: {list(unexplained, quoted)}.</li>}
         {conditions.length > 0 && <li>Seen, and so not reckoned: {list(conditions, cause)}.</li>}
         {toRuleOut.length > 0 && (
           <li>

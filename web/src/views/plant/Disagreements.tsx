@@ -15,7 +15,7 @@ export const Disagreements = memo(function Disagreements({ choices, taken, choos
       <h2>{c.ask}</h2>
       <Radio.Group
         aria-label={c.ask}
-        value={(taken as Record<string, string | undefined>)[c.id] ?? c.sides[0]?.id}
+        value={(taken as Record<string, string | undefined>)[c.id] ?? c.usual ?? ""}
         onChange={(v) => choose(c.id, v)}
       >
         <Stack gap="xs" mt="xs">

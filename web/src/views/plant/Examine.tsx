@@ -8,6 +8,7 @@ import { distance } from "../../dates";
 import { Figure } from "../../figure/Figure";
 import { How } from "../../shell/How";
 import { Failed, Refused, Waiting } from "../../shell/States";
+import { Clash } from "../look/Clash";
 import { FindSign } from "../look/FindSign";
 import { Judgement } from "../look/Judgement";
 import classes from "../look/Look.module.css";
@@ -220,17 +221,6 @@ function FromRecord({ derived, today, overrule }: FromRecordProps) {
   );
 }
 
-/** Two answers that cannot both be true. */
-function Clash({ signs, say }: { signs: string[]; say: (id: string) => string | undefined }) {
-  if (signs.length === 0) return null;
-  return (
-    <p className="red" role="alert">
-      Your answers to “{say(signs[0] ?? "")}” and “{say(signs[1] ?? "")}” cannot both be true. Keep the one you are sure
-      of.
-    </p>
-  );
-}
-
 interface UndrawnProps {
   zones: Knowledge["zones"];
   zone: string;
@@ -322,7 +312,7 @@ function SoFar({ differential, knowledge, draft, show, answering }: SoFarProps) 
               : `${count} ${count === 1 ? "answer" : "answers"}, about ${d.minutes} min of looking.`}
           </p>
           {count > 0 && <Judgement of={d} knowledge={knowledge} today={file.today} />}
-          <Clash signs={d.clash ?? []} say={(id) => knowledge.signs.find((s) => s.id === id)?.label} />
+          <Clash signs={d.clash} knowledge={knowledge} />
           <SuspectList differential={d} knowledge={knowledge} />
           {(count > 0 || checks.length > 0) && (
             <NextChecks

@@ -86,6 +86,7 @@ export function MeasurePicture({ file, picture, close }: { file: PlantFile; pict
       },
     );
   };
+  const measured = length === undefined ? "—" : sayQuantity(Math.round(length), "mm", system);
   return (
     <section className="patch" aria-label="Measure on the picture">
       <Group justify="space-between">
@@ -124,7 +125,7 @@ export function MeasurePicture({ file, picture, close }: { file: PlantFile; pict
             <div>
               <span className="small soft">Length</span>
               <div>
-                <b data-testid="length">{length === undefined ? "—" : sayQuantity(Math.round(length), "mm", system)}</b>
+                <b data-testid="length">{measured}</b>
               </div>
             </div>
             <Select

@@ -10,7 +10,7 @@ interface PlanQuestionsProps {
 /** What nobody said and would change this plan: one tap each, before the steps are read. */
 export function PlanQuestions({ questions, answers, set }: PlanQuestionsProps) {
   if (questions.length === 0) return null;
-  const dontKnow = (id: string) => set({ unknown: [...(answers.unknown ?? []), id] });
+  const leave = (id: string) => set({ unknown: [...(answers.unknown ?? []), id] });
   return (
     <section className="patch" aria-label="Before the steps">
       <h2>Before the steps</h2>
@@ -28,7 +28,7 @@ export function PlanQuestions({ questions, answers, set }: PlanQuestionsProps) {
                 {a.label}
               </button>
             ))}
-            <button type="button" className="absent" aria-label={`${q.ask} Don’t know`} onClick={() => dontKnow(q.id)}>
+            <button type="button" className="absent" aria-label={`${q.ask} Don’t know`} onClick={() => leave(q.id)}>
               don’t know
             </button>
           </span>

@@ -152,6 +152,7 @@ function Beside({ file, r, of }: { file: PlantFile; r: Recovery; of?: string }) 
 }
 
 function TrackNow({ file, r, stage }: { file: PlantFile; r: Recovery; stage: Stage }) {
+  const { setback } = r;
   return (
     <>
       <h2>
@@ -161,12 +162,12 @@ function TrackNow({ file, r, stage }: { file: PlantFile; r: Recovery; stage: Sta
         </span>
       </h2>
       <p className="mt-2 mb-8">{stage.purpose}</p>
-      {r.setback && (
+      {setback && (
         <p className="red" role="status">
-          <b>A setback: {r.setback.why}.</b> Stepping back to “{nameOf(r, r.setback.backTo)}” is what usually saves it.
+          <b>A setback: {setback.why}.</b> Stepping back to “{nameOf(r, setback.backTo)}” is what usually saves it.
         </p>
       )}
-      {r.stall && !r.setback && (
+      {r.stall && !setback && (
         <p className={r.stall.atWork ? "kelp" : "ochre"} role="status">
           <b>It stands still:</b> nothing measured to grow for {sayCount(r.stall.weeks, "week")} (since{" "}
           {shortDay(r.stall.since)}); {r.stall.limit} are normal for its habit. {r.stall.why}

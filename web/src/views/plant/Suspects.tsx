@@ -76,7 +76,8 @@ function Together({ differential, knowledge }: { differential: Differential; kno
 
 /** What the leading cause hangs on, and what would change one's mind. */
 export function Doubts({ differential, knowledge }: { differential: Differential; knowledge: Knowledge }) {
-  const sign = (id: string) => knowledge.signs.find((s) => s.id === id);
+  const label = (id: string) => knowledge.signs.find((s) => s.id === id)?.label.toLowerCase() ?? id;
+  const quoted = (id: string) => `“${label(id)}”`;
   const { turns } = differential;
   // What is looked for once more next is said there.
   const hinge = differential.checks?.[0]?.again ? undefined : differential.hinge;
@@ -88,8 +89,9 @@ export function Doubts({ differential, knowledge }: { differential: Differential
     <div className="small mt-12" data-testid="doubts">
       {hinge && (
         <p className="ochre mt-0 mb-6">
-          <b>It hangs on one answer:</b> “{sign(hinge.sign)?.label.toLowerCase()}”{hinge.present ? "" : ", not there"}.
-          Without it {lead} falls from {sayPercent(hinge.chance)} to {sayPercent(hinge.without)}. Look at it twice.
+          <b>It hangs on one answer:</b> {quoted(hinge.sign)}
+          {hinge.present ? "" : ", not there"}. Without it {lead} falls from {sayPercent(hinge.chance)} to{" "}
+          {sayPercent(hinge.without)}. Look at it twice.
         </p>
       )}
       {turns.length > 0 && (
@@ -99,7 +101,7 @@ export function Doubts({ differential, knowledge }: { differential: Differential
             {turns.map((t) => (
               <li key={`${t.sign}${t.present}`}>
                 {t.present ? "" : "not: "}
-                {sign(t.sign)?.label.toLowerCase()}{" "}
+                {label(t.sign)}{" "}
                 <span className="soft">
                   ({sayTimesIn100(t.answer)}): {lead} goes to {sayPercent(t.falls)}
                   {t.leads.id !== differential.causes[0]?.id &&

@@ -70,7 +70,8 @@ describe("an entry in words", () => {
   });
 
   it("says stages, roots and the rest by their names", () => {
-    expect(say({ staged: { track: "t", from: "a", to: "b", gateOpen: true } })).toBe("Stage: first → second. gate met");
+    const staged = { track: "t", from: "a", to: "b", gateOpen: true };
+    expect(say({ staged })).toBe("Stage: first → second. gate met");
     expect(
       say({
         tallied: {
