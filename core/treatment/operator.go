@@ -1,6 +1,7 @@
 package treatment
 
 import (
+	"cmp"
 	"slices"
 
 	"tendermend/core/facts"
@@ -33,6 +34,7 @@ func (d Does) Has(x Does) bool { return d&x == x }
 type Operator struct {
 	ID    OperatorID
 	Title string // what it is called on a plan
+	Again string // what it is called when it is done once more, where that is another act
 	How   string // how it is done, for somebody who does it the first time
 	// Minutes is the work that it takes; Wait are minutes that a clock runs.
 	Minutes, Wait int
@@ -58,19 +60,10 @@ var operatorByID = func() map[OperatorID]Operator {
 	return m
 }()
 
-// again is what a step is called when it is done once more, where that is another act
-// than the first: a cover that lies is aired.
-var again = map[OperatorID]string{
-	CoverIt: "Air the cover for ten minutes", Brighten: "A step more light", Wean: "Open the cover a little wider",
-	Traps: "Count and change the cards", Harden: "A little more of the room's air",
-}
-
 // TitleAgain is what an operator is called when its step is done once more.
 func TitleAgain(id OperatorID) string {
-	if title, other := again[id]; other {
-		return title
-	}
-	return operatorByID[id].Title
+	o := operatorByID[id]
+	return cmp.Or(o.Again, o.Title)
 }
 
 // Operators lists all operators in the order of the work.

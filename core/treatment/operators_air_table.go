@@ -5,6 +5,7 @@ var airOperators = []Operator{
 	{
 		ID:        CoverIt,
 		Title:     "A clear cover over it",
+		Again:     "Air the cover for ten minutes",
 		How:       "A bag or box that does not touch the leaves, aired daily, never in the sun.",
 		Minutes:   3,
 		Does:      Recurs | Gentle,
@@ -15,6 +16,7 @@ var airOperators = []Operator{
 	{
 		ID:      Wean,
 		Title:   "Open the cover by steps",
+		Again:   "Open the cover a little wider",
 		How:     "A little wider every two or three days. If it wilts, one step back.",
 		Minutes: 2,
 		Does:    Gentle,
@@ -31,6 +33,7 @@ var airOperators = []Operator{
 	{
 		ID:       Brighten,
 		Title:    "Lighter by steps",
+		Again:    "A step more light",
 		How:      "At most a quarter more every three days, until its best light.",
 		Minutes:  3,
 		Does:     Recurs,

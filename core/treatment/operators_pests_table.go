@@ -111,6 +111,7 @@ var pestOperators = []Operator{
 	{
 		ID:        Traps,
 		Title:     "Sticky cards at leaf height",
+		Again:     "Count and change the cards",
 		How:       "Blue for thrips, yellow for flies. Count them each week.",
 		Minutes:   3,
 		Cautions:  "k",

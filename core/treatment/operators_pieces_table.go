@@ -86,6 +86,7 @@ var pieceOperators = []Operator{
 	{
 		ID:      Harden,
 		Title:   "Used to room air by steps",
+		Again:   "A little more of the room's air",
 		How:     "From box to bag to room, over ten days to two weeks.",
 		Minutes: 3,
 		Does:    Gentle,

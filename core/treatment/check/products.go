@@ -190,12 +190,13 @@ var lawsOfProducts = []law{
 			at := e.p.Where == "soil" || e.p.Where == "medium" || e.s.Organ == t.OnSoil || e.s.Organ == t.OnMedium
 			return e.op == t.Nematodes || e.op == t.Predators || at && (e.op == t.LabelDrug || e.op == t.Systemic)
 		})
-		inSoil = inSoil || r.has(t.WashOff, t.Behead) && c.anyOf(t.Rots()) // the soil is thrown away
-		inSoil = inSoil || said(c, string(t.Nematodes))
+		inSoil = inSoil || r.has(t.WashOff, t.Behead) && c.anyOf(t.Rots())    // the soil is thrown away
+		inSoil = inSoil || r.has(t.HoldWater) && said(c, string(t.Nematodes)) // nor that they could move in
 		if c.has(cause.Thrips) && c.habitID != t.AirPlant && !c.free() && !inSoil {
 			no(&r.events[0], "thrips, and nothing for their stage in the soil")
 		}
-		larvae := r.has(t.Nematodes, t.Larvicide, t.DryTop, t.TopDress, t.Predators) || said(c, string(t.Larvicide))
+		larvae := r.has(t.Nematodes, t.Larvicide, t.DryTop, t.TopDress, t.Predators) ||
+			r.has(t.HoldWater) && said(c, string(t.Larvicide)) // no water that it could be given with
 		if c.has(cause.FungusGnat) && !larvae {
 			no(&r.events[0], "gnats, and nothing for their larvae")
 		}

@@ -211,6 +211,7 @@ func (c *composer) layOut() {
 	c.letGo()
 	c.also()
 	c.emptyDish()
+	c.rootsUnexplained()
 }
 
 // emptyDish pours away what stands under a pot.
