@@ -10,7 +10,8 @@ import (
 	"tendermend/core/day"
 	"tendermend/demo"
 	"tendermend/internal/pgtest"
-	"tendermend/record"
+	"tendermend/record/due"
+	"tendermend/record/told"
 	"tendermend/store"
 )
 
@@ -42,7 +43,7 @@ func TestTheClinicShowsEveryKindOfCase(t *testing.T) {
 		longest = max(longest, int(pgtest.Today-r.ArrivedOn))
 		state, err := s.State(t.Context(), account.Collection.ID, r.ID)
 		require.NoError(t, err)
-		setback += len(state.Seam().Loose)
+		setback += len(told.SeamOf(state).Loose)
 		pictures += len(state.Pictures)
 		strands += len(state.Strands)
 		if len(state.Courses) > 1 {
@@ -71,8 +72,8 @@ func TestTheClinicShowsEveryKindOfCase(t *testing.T) {
 			require.NoError(t, err)
 			stops := 0
 			for _, row := range walk.Rows {
-				for _, due := range record.DueBy(row.Tasks.V, pgtest.Today+ahead, off) {
-					stops += due.Minutes
+				for _, task := range due.By(row.Tasks.V, pgtest.Today+ahead, off) {
+					stops += task.Minutes
 				}
 			}
 			require.Equal(t, stops, walk.Minutes, "in %d days, without %v", ahead, off)

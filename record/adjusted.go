@@ -35,4 +35,4 @@ func (*Adjusted) event(State) (string, bool) { return "", false }
 
 func (*Adjusted) taken() taken { return whileHere }
 
-func (*Adjusted) inReview() (reviewPart, int) { return reviewNothing, 0 }
+func (*Adjusted) effort() (Effort, int) { return ForNothing, 0 }

@@ -70,15 +70,15 @@ func (s State) Apart(on day.Day) *KeptApart {
 		}
 		a.Wanted = true
 	}
-	if q := s.quarantine(); q != nil && s.Isolation != Clean {
+	if q := s.Quarantine(); q != nil && s.Isolation != Clean {
 		a.newcomer(s, *q, on)
 	}
 	if what, since, bad := s.Bad(); bad {
-		a.Release.wants(false, "nothing bad at the last look", lower(what)+" on "+since.Words())
+		a.Release.wants(false, "nothing bad at the last look", working.Lower(what)+" on "+since.Words())
 	}
 	for _, alarm := range s.Alarms() {
 		if !a.Release.names(alarm.On.Words()) {
-			a.Release.wants(false, "no open question", lower(alarm.Title)+" on "+alarm.On.Words())
+			a.Release.wants(false, "no open question", working.Lower(alarm.Title)+" on "+alarm.On.Words())
 		}
 	}
 	if len(a.Reasons) == 0 {
@@ -108,7 +108,7 @@ func (a *KeptApart) reasons(s State, on day.Day) {
 		a.Reasons = append(a.Reasons, ApartReason{
 			What: x.What + ".", Since: x.Since, Ways: isolation.WaysOf(x.Cause), travel: x.travel(),
 		})
-		a.Release.wants(false, "decided on: "+lower(x.What), "open since "+x.Since.Words())
+		a.Release.wants(false, "decided on: "+working.Lower(x.What), "open since "+x.Since.Words())
 	}
 	for _, sister := range s.Sisters {
 		if sister.over(on) {
@@ -116,7 +116,7 @@ func (a *KeptApart) reasons(s State, on day.Day) {
 		}
 		const came = "It came on one day from one source with “%s”: %s."
 		a.Reasons = append(a.Reasons, ApartReason{
-			What: fmt.Sprintf(came, sister.Name, lower(sister.What)), Since: sister.Since,
+			What: fmt.Sprintf(came, sister.Name, working.Lower(sister.What)), Since: sister.Since,
 			Ways: isolation.WaysOf(sister.Cause), travel: sister.travel(),
 		})
 		until := "“" + sister.Name + "” is decided on"
@@ -214,19 +214,19 @@ func (c Case) apart() (reasons []ApartReason) {
 // apartWords says who put it apart, where nothing else is known.
 func (s State) apartWords() string {
 	words := "Put apart"
-	if s.apartOn != nil && *s.apartOn == s.ArrivedOn && s.Arrival.Isolated {
+	if s.setApart.on != nil && *s.setApart.on == s.ArrivedOn && s.Arrival.Isolated {
 		words = "Kept apart since it was taken in"
 	}
-	if s.apartWhy != "" {
-		words += ": " + strings.TrimSuffix(lower(s.apartWhy), ".")
+	if s.setApart.why != "" {
+		words += ": " + strings.TrimSuffix(working.Lower(s.setApart.why), ".")
 	}
 	return words + "."
 }
 
-// quarantine is the newcomer's; nil where it was had before, or came back among the
+// Quarantine is the newcomer's; nil where it was had before, or came back among the
 // others since.
-func (s State) quarantine() *isolation.Quarantine {
-	if s.Arrival.Had != "" || !s.Arrival.Isolated || s.releasedOn != nil {
+func (s State) Quarantine() *isolation.Quarantine {
+	if s.Arrival.Had != "" || !s.Arrival.Isolated || s.setApart.releasedOn != nil {
 		return nil
 	}
 	q := isolation.QuarantineOf(s.ArrivedOn, s.Arrival.Suspect, s.Wants)
@@ -251,8 +251,8 @@ func (s State) cleanLooks(from day.Day) int {
 
 // apartSince is the day on which it was put apart last.
 func (s State) apartSince() day.Day {
-	if s.apartOn != nil {
-		return *s.apartOn
+	if s.setApart.on != nil {
+		return *s.setApart.on
 	}
 	return s.ArrivedOn
 }
@@ -260,10 +260,10 @@ func (s State) apartSince() day.Day {
 // keep puts the plant apart or back among the others.
 func (s *State) keep(how Isolation, on day.Day, why string) {
 	if how == Clean && s.Isolation != Clean {
-		s.releasedOn = &on
+		s.setApart.releasedOn = &on
 	}
 	if how != Clean && s.Isolation == Clean {
-		s.apartOn, s.apartWhy = &on, why
+		s.setApart.on, s.setApart.why = &on, why
 	}
 	s.Isolation = how
 }

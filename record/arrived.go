@@ -118,4 +118,4 @@ func (*Arrived) event(State) (string, bool) { return "arrived", true }
 
 func (*Arrived) taken() taken { return whileHere }
 
-func (*Arrived) inReview() (reviewPart, int) { return reviewNothing, 0 }
+func (*Arrived) effort() (Effort, int) { return ForNothing, 0 }

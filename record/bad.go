@@ -6,6 +6,7 @@ import (
 
 	"tendermend/core/day"
 	"tendermend/core/recovery"
+	"tendermend/core/working"
 )
 
 // Bad says whether the last look was bad: the last reading of something that alarms
@@ -14,7 +15,7 @@ import (
 func (s State) Bad() (what string, on day.Day, bad bool) {
 	for _, m := range s.badMeasures() {
 		if r, _ := s.Readings.Last(m.ID); !bad || r.On > on {
-			what, on, bad = capital(m.Short), r.On, true
+			what, on, bad = working.Capital(m.Short), r.On, true
 		}
 	}
 	return what, on, bad
@@ -64,7 +65,7 @@ func (s State) Gate(c Course, on day.Day) recovery.Gate {
 		gate.Open = false
 		gate.Conditions = append(gate.Conditions, recovery.Standing{
 			Wanted: "nothing bad at the last look", Status: recovery.Missing,
-			Found: fmt.Sprintf("%s on %s", lower(what), since.Words()), Since: &since, Measures: []string{},
+			Found: fmt.Sprintf("%s on %s", working.Lower(what), since.Words()), Since: &since, Measures: []string{},
 		})
 	}
 	return gate

@@ -9,6 +9,8 @@ import (
 	"tendermend/core/day"
 	"tendermend/core/recovery"
 	"tendermend/record"
+	"tendermend/record/due"
+	"tendermend/record/told"
 )
 
 // thousand is a plant with a thousand entries: looks, waterings and growths.
@@ -69,8 +71,8 @@ func BenchmarkFollowingAThousandEntries(b *testing.B) {
 	for b.Loop() {
 		s.Scores()
 		s.PestClocks()
-		s.Tasks(false)
-		s.Seam()
+		due.Tasks(s, false)
+		told.SeamOf(s)
 		for _, c := range s.Courses {
 			_, stage, _ := c.In()
 			stage.Expect(s.Readings, "", c.Began, today)
@@ -83,7 +85,7 @@ func BenchmarkReviewOfAThousandEntries(b *testing.B) {
 	id, list := thousand(b)
 	s := record.Fold(id, list, nil)
 	for b.Loop() {
-		s.Review(list, 0, today)
+		told.ReviewOf(s, list, 0, today)
 	}
 }
 

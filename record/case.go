@@ -145,7 +145,7 @@ func (c Case) standing() string {
 
 // CaseStanding says in one word where the case in hand stands.
 func (s State) CaseStanding() string {
-	if s.Case.Open() && s.Plan == nil && s.undecided() {
+	if s.Case.Open() && s.Plan == nil && s.Undecided() {
 		return "examined"
 	}
 	return s.Case.standing()

@@ -12,6 +12,7 @@ import (
 	"tendermend/core/recovery"
 	"tendermend/core/roots"
 	"tendermend/record"
+	"tendermend/record/due"
 )
 
 // in records something for a case.
@@ -52,8 +53,8 @@ func TestATroubleThatComesAgainIsACaseOfItsOwn(t *testing.T) {
 	s = b.state()
 	require.Len(t, s.Alarms(), 1, "an alarm on a mended plant")
 	assert.Equal(t, "live-pests", s.Alarms()[0].ID)
-	task := s.Tasks(false)[0]
-	assert.Equal(t, record.TaskSignal, task.Kind)
+	task := due.Tasks(s, false)[0]
+	assert.Equal(t, due.Signal, task.Kind)
 	assert.Equal(t, today-9, task.From, "it is on the walk that very minute")
 	assert.NotEmpty(t, task.Why)
 	again := b.write(8, record.Body{Opened: &record.Opened{Signal: "live-pests"}})
@@ -109,7 +110,7 @@ func TestACaseThatEndedIsTakenUpAgain(t *testing.T) {
 		assert.Equal(t, was, s.Case.ID, how)
 		_, stage, _ := s.CurrentStage()
 		assert.Equal(t, c.stage, stage.ID, how)
-		assert.NotEmpty(t, s.Tasks(false), how)
+		assert.NotEmpty(t, due.Tasks(s, false), how)
 		faults := b.tryIn(4, was, record.Body{Reopened: &record.Reopened{}})
 		assert.True(t, faults.Conflict(), "%s: it is open already", how)
 	}
@@ -160,7 +161,7 @@ func TestTwoCasesGoSideBySideTheGravestFirst(t *testing.T) {
 	require.Len(t, s.OpenCases(), 2)
 	assert.Equal(t, rot.ID, s.OpenCases()[0].ID, "root rot is graver than dry air")
 	cases := map[uuid.UUID]int{}
-	for _, task := range s.Tasks(false) {
+	for _, task := range due.Tasks(s, false) {
 		cases[task.Case]++
 	}
 	assert.Positive(t, cases[dry], "both are on the walk")

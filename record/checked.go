@@ -77,4 +77,4 @@ func (*Checked) event(State) (string, bool) { return "", false }
 
 func (*Checked) taken() taken { return whileHere }
 
-func (*Checked) inReview() (reviewPart, int) { return reviewLooks, 2 }
+func (*Checked) effort() (Effort, int) { return ForLooks, 2 }

@@ -5,6 +5,7 @@ import (
 	"strings"
 
 	"tendermend/core/day"
+	"tendermend/core/working"
 )
 
 // Closed ends the case.
@@ -92,7 +93,7 @@ func (c *Closed) event(State) (string, bool) {
 
 func (*Closed) taken() taken { return whileHere }
 
-func (*Closed) inReview() (reviewPart, int) { return reviewNothing, 0 }
+func (*Closed) effort() (Effort, int) { return ForNothing, 0 }
 
 func (c *Closed) concerns(s *situation, m moment) []Concern {
 	if c.Outcome != OutcomeMended {
@@ -100,7 +101,7 @@ func (c *Closed) concerns(s *situation, m moment) []Concern {
 	}
 	if what, on, bad := m.state.Bad(); bad {
 		const said = "Its last look was bad: %s on %s. A plant that has mended shows nothing of the kind."
-		return []Concern{{BadAtLastLook, fmt.Sprintf(said, lower(what), on.Words())}}
+		return []Concern{{BadAtLastLook, fmt.Sprintf(said, working.Lower(what), on.Words())}}
 	}
 	for _, course := range m.state.Courses {
 		if _, stage, in := course.In(); in {

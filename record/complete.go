@@ -146,9 +146,9 @@ func (s State) kindID() string {
 	return s.Profile.ID
 }
 
-// sawSpike says whether the last look saw a flower spike; nil where it did not
+// SawSpike says whether the last look saw a flower spike; nil where it did not
 // look.
-func (s State) sawSpike() *bool {
+func (s State) SawSpike() *bool {
 	if s.Examined == nil {
 		return nil
 	}

@@ -104,7 +104,7 @@ func (s State) firstWater() (on day.Day, gate string, waits bool) {
 	if s.Plan == nil || !s.Case.Open() {
 		return 0, "", false
 	}
-	if _, worked := s.carriedOut()[string(treatment.Unpot)]; !worked {
+	if _, worked := s.CarriedOut()[string(treatment.Unpot)]; !worked {
 		return 0, "", false
 	}
 	for _, step := range s.Plan.Steps {
@@ -124,7 +124,7 @@ func (s State) rotsUntouched() bool {
 	rots := slices.ContainsFunc(treatment.Rots(), func(id cause.ID) bool {
 		return slices.Contains(s.Verdict.Causes, string(id))
 	})
-	out, worked := s.carriedOut()[string(treatment.Unpot)]
+	out, worked := s.CarriedOut()[string(treatment.Unpot)]
 	repotted := s.Pot.FreshOn != nil && *s.Pot.FreshOn >= s.Verdict.On
 	return rots && !repotted && (!worked || out < s.Verdict.On)
 }

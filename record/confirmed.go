@@ -66,4 +66,4 @@ func (*Confirmed) event(State) (string, bool) { return "", false }
 
 func (*Confirmed) taken() taken { return always }
 
-func (*Confirmed) inReview() (reviewPart, int) { return reviewNothing, 0 }
+func (*Confirmed) effort() (Effort, int) { return ForNothing, 0 }

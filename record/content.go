@@ -20,9 +20,9 @@ type Content interface {
 	event(State) (string, bool)
 	// taken says on which plants it is taken.
 	taken() taken
-	// inReview is the part of a review that it counts in, and the minutes that such a
+	// effort is the part of a review that it counts in, and the minutes that such a
 	// record takes where no plan says (common practice).
-	inReview() (reviewPart, int)
+	effort() (Effort, int)
 }
 
 // keeper is a kind that keeps something of the moment at which it is recorded.

@@ -64,4 +64,4 @@ func (c *Cut) event(State) (string, bool) { return c.Organ + " cut off", true }
 
 func (*Cut) taken() taken { return whileHere }
 
-func (*Cut) inReview() (reviewPart, int) { return reviewLooks, 5 }
+func (*Cut) effort() (Effort, int) { return ForLooks, 5 }

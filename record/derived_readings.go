@@ -59,7 +59,7 @@ func (d *deriver) pottedOn() day.Day {
 func (d *deriver) feeding() {
 	last, ever := d.state.ArrivedOn, false
 	for _, f := range d.state.Feeds {
-		last, ever = max(last, min(d.today, f.On+f.lasts())), true
+		last, ever = max(last, min(d.today, f.On+f.Lasts())), true
 	}
 	since := last
 	if fresh := d.state.Pot.FreshOn; fresh != nil && *fresh > since {
@@ -125,7 +125,7 @@ func (d *deriver) roots() {
 					s.ID,
 					s.Present,
 					last.On,
-					capital(s.Why)+".",
+					working.Capital(s.Why)+".",
 					reading.Working.Formula,
 					reading.Working.Sure,
 					reading.Working.Inputs...)

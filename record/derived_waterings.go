@@ -10,7 +10,7 @@ import (
 
 // gaps lists the gaps between its waterings, the one that is still open last.
 func (d *deriver) gaps() []water.Gap {
-	rule := d.state.waterLines(d.south)
+	rule := d.state.WaterLines(d.south)
 	return water.GapsOf(d.state.WateredOn, d.today, d.south, func(on day.Day) bool { return !rule(on).Days })
 }
 

@@ -64,7 +64,7 @@ func (d *Diagnosed) event(State) (string, bool) {
 
 func (*Diagnosed) taken() taken { return whileHere }
 
-func (*Diagnosed) inReview() (reviewPart, int) { return reviewNothing, 0 }
+func (*Diagnosed) effort() (Effort, int) { return ForNothing, 0 }
 
 func (d *Diagnosed) completed(m moment) (Body, error) {
 	done := *d

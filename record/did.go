@@ -194,7 +194,7 @@ func (d *Did) event(s State) (string, bool) {
 
 func (*Did) taken() taken { return whileHere }
 
-func (*Did) inReview() (reviewPart, int) { return reviewSteps, 0 }
+func (*Did) effort() (Effort, int) { return ForSteps, 0 }
 
 func (d *Did) concerns(_ *situation, m moment) []Concern {
 	if d.Skipped || m.state.Plan == nil {

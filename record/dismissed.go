@@ -7,6 +7,7 @@ import (
 	"tendermend/core/day"
 	"tendermend/core/recovery"
 	"tendermend/core/treatment"
+	"tendermend/core/working"
 )
 
 // Dismissed answers a signal without a case: it was looked at and is harmless.
@@ -46,11 +47,11 @@ func (d *Dismissed) apply(s *State, e Entry) {
 
 func (d *Dismissed) event(State) (string, bool) {
 	if signal, known := recovery.SignalByID(d.Signal); known {
-		return "harmless: " + lower(signal.Title), true
+		return "harmless: " + working.Lower(signal.Title), true
 	}
 	return "looked at: what its plan warned of", true
 }
 
 func (*Dismissed) taken() taken { return whileHere }
 
-func (*Dismissed) inReview() (reviewPart, int) { return reviewLooks, 2 }
+func (*Dismissed) effort() (Effort, int) { return ForLooks, 2 }

@@ -160,7 +160,7 @@ func (*Examined) event(State) (string, bool) { return "", false }
 
 func (*Examined) taken() taken { return whileHere }
 
-func (*Examined) inReview() (reviewPart, int) { return reviewLooks, 5 }
+func (*Examined) effort() (Effort, int) { return ForLooks, 5 }
 
 func (x *Examined) completed(m moment) (Body, error) {
 	done := *x

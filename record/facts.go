@@ -93,7 +93,7 @@ func (s State) happened(on day.Day) map[facts.Happening]day.Day {
 	if owned, known := s.Owned(on); known {
 		last[facts.Came] = on - day.Day(owned)
 	}
-	for op, d := range s.carriedOut() {
+	for op, d := range s.CarriedOut() {
 		if what := makesHappen(treatment.OperatorID(op)); what != "" {
 			see(what, d)
 		}
@@ -305,8 +305,8 @@ func (s State) placeFacts(f *facts.Facts, on day.Day) {
 func (s State) timeFacts(f *facts.Facts, on day.Day) {
 	if s.Isolation == Isolated {
 		since := on
-		if s.apartOn != nil {
-			since = *s.apartOn
+		if s.setApart.on != nil {
+			since = *s.setApart.on
 		}
 		f.Isolated = facts.Seen(true, since, facts.Done)
 	}
@@ -323,7 +323,7 @@ func (s State) timeFacts(f *facts.Facts, on day.Day) {
 // in order of name.
 func (s State) done(on day.Day) []facts.Event {
 	var list []facts.Event
-	last := s.carriedOut()
+	last := s.CarriedOut()
 	for _, op := range slices.Sorted(maps.Keys(last)) {
 		list = append(list, facts.Event{Event: op, Day: int(last[op] - on)})
 	}

@@ -16,6 +16,8 @@ import (
 	"tendermend/core/treatment/sheet"
 	"tendermend/core/water"
 	"tendermend/record"
+	"tendermend/record/due"
+	"tendermend/record/told"
 )
 
 func (b *book) facts() facts.Facts { return b.state().Facts(today, record.Context{}) }
@@ -134,7 +136,7 @@ func TestTicksLeaveTheFactsOfTheirSteps(t *testing.T) {
 		assert.Equal(t, today-38, b.facts().Last[facts.WateredNow])
 		b.tick(38, treatment.ShadeIt, nil)
 		assert.True(t, b.facts().LightShare.Known)
-		r := b.state().Review(b.entries, today-38, today)
+		r := told.ReviewOf(b.state(), b.entries, today-38, today)
 		assert.Equal(t, 1, r.Watered, "what a step waters is watered")
 		for _, in := range r.Minutes.Working.Inputs {
 			assert.NotEqual(t, "waterings", in.Name, "its minutes are those of the step")
@@ -163,7 +165,7 @@ func TestTicksLeaveTheFactsOfTheirSteps(t *testing.T) {
 		assert.Equal(t, facts.Stones, f.MediumClass.Value)
 		line := b.state().WaterLine(today, false)
 		assert.Contains(t, line.Words, "reservoir", "it is watered as what it stands in")
-		assert.Contains(t, b.state().Card(today, false).Water.Text, "2 cm")
+		assert.Contains(t, told.CardOf(b.state(), today, false).Water.Text, "2 cm")
 	})
 }
 
@@ -223,7 +225,7 @@ func anyEntry(r *rand.Rand, b *book, steps []sheet.Step) record.Entry {
 func TestCardsComeFromThePlanAndTheFacts(t *testing.T) {
 	b := newBook(t)
 	b.rot()
-	card := func() record.Card { return b.state().Card(today-39, false) }
+	card := func() told.Card { return told.CardOf(b.state(), today-39, false) }
 	b.tick(40, treatment.Unpot, nil)
 	b.tick(40, treatment.PotIn, nil)
 	first := b.step(treatment.FirstWater)
@@ -241,7 +243,7 @@ func TestCardsComeFromThePlanAndTheFacts(t *testing.T) {
 	assert.Contains(t, card().Feed.Text, feed.Gate)
 	assert.Equal(t, []string{"Take it out of its pot", "Pot it"}, card().Done[:2])
 	healthy := newBook(t)
-	well := healthy.state().Card(today, false)
+	well := told.CardOf(healthy.state(), today, false)
 	assert.Equal(
 		t,
 		[]string{"kind", "kind", "kind", "kind"},
@@ -258,18 +260,18 @@ func TestTheReadingThatMeetsAGateDatesItsSteps(t *testing.T) {
 	b.tick(40, treatment.PotIn, nil)
 	b.tick(40, treatment.Tally, &record.Made{Live: of(8), Dead: of(2)})
 	feed := b.step(treatment.FeedIt)
-	due := func() (day.Day, bool) { return b.state().NextOn(feed) }
-	_, is := due()
+	dueOn := func() (day.Day, bool) { return b.state().NextOn(feed) }
+	_, is := dueOn()
 	assert.False(t, is, "it waits, however long")
-	for _, task := range b.state().Tasks(false) {
+	for _, task := range due.Tasks(b.state(), false) {
 		assert.NotEqual(t, feed.ID, task.Step)
 	}
 	b.write(20, check("new-leaves", 1))
-	on, is := due()
+	on, is := dueOn()
 	assert.True(t, is, "days alone are wanting: it has its date")
 	assert.Equal(t, today-40+28, on, "the later of the leaf and its days")
 	b.write(10, check("new-leaves", 0))
-	on, is = due()
+	on, is = dueOn()
 	assert.True(t, is, "a leaf that was seen was seen")
 	assert.Equal(t, today-40+28, on)
 }

@@ -17,8 +17,8 @@ type Fed struct {
 	Slow string `json:"slow,omitempty" enum:"compost,castings,fresh-mix" doc:"What has no label."`
 }
 
-// lasts is for how many days a feeding goes on.
-func (f *Fed) lasts() day.Day {
+// Lasts is for how many days a feeding goes on.
+func (f *Fed) Lasts() day.Day {
 	s, _ := feed.SlowByID(f.Slow)
 	return day.Day(s.LastsDays)
 }
@@ -55,11 +55,11 @@ func (f *Fed) event(State) (string, bool) {
 
 func (*Fed) taken() taken { return whileHere }
 
-func (*Fed) inReview() (reviewPart, int) { return reviewFeeds, 2 }
+func (*Fed) effort() (Effort, int) { return ForFeeds, 2 }
 
 func (f *Fed) concerns(_ *situation, m moment) (list []Concern) {
-	if why, rests := m.state.noFeed(m.on, m.around.South); rests {
-		said := capital(why) + ": what is fed stays in the medium and burns the roots."
+	if why, rests := m.state.NoFeed(m.on, m.around.South); rests {
+		said := working.Capital(why) + ": what is fed stays in the medium and burns the roots."
 		list = append(list, Concern{FedAtRest, said})
 	}
 	for _, c := range m.state.OpenCases() {
@@ -71,7 +71,7 @@ func (f *Fed) concerns(_ *situation, m moment) (list []Concern) {
 	}
 	if n := len(m.state.Tallies); n > 0 {
 		last := m.state.Tallies[n-1]
-		if share, ok := last.liveShare(); ok && share < care.LeastRoots && m.on-last.On <= readingDays {
+		if share, ok := last.LiveShare(); ok && share < care.LeastRoots && m.on-last.On <= readingDays {
 			const said = "Only %.0f %% of its roots lived on %s: too few to take feed up."
 			list = append(list, Concern{FedFewRoots, fmt.Sprintf(said, 100*share, last.On)})
 		}

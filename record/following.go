@@ -20,15 +20,15 @@ func (s State) Basis() recovery.Basis {
 		b.Leaves = *s.Arrival.Leaves
 	}
 	for _, t := range s.Tallies {
-		if share, ok := t.liveShare(); ok {
+		if share, ok := t.LiveShare(); ok {
 			b.LiveShares = append(b.LiveShares, recovery.Reading{On: t.On, Value: share})
 		}
 	}
 	return b
 }
 
-// liveShare of the roots counted, doubtful ones by half; false when none was.
-func (t TallyOn) liveShare() (float64, bool) {
+// LiveShare of the roots counted, doubtful ones by half; false when none was.
+func (t TallyOn) LiveShare() (float64, bool) {
 	n := t.Counted()
 	if n == 0 {
 		return 0, false
@@ -104,7 +104,7 @@ func (s State) Stall(c Course, today day.Day, south bool) (recovery.Stall, bool)
 		const faster = "Its pot dries faster: in %s instead of %g. Roots are at work; this is no setback."
 		stall.AtWork, stall.Why = true, fmt.Sprintf(faster, working.Measured(d.Now, "day"), d.Before)
 	} else if n := len(s.Tallies); n > 0 && s.Tallies[n-1].On >= stall.Since {
-		if share, ok := s.Tallies[n-1].liveShare(); ok && share >= 0.6 {
+		if share, ok := s.Tallies[n-1].LiveShare(); ok && share >= 0.6 {
 			const alive = "%.0f %% of its roots were alive on %s: new pots may stand still for months while roots run."
 			stall.AtWork, stall.Why = true, fmt.Sprintf(alive, 100*share, s.Tallies[n-1].On)
 		}
@@ -237,7 +237,7 @@ func (s State) Living(saved, lost int) prognosis.Living {
 		Lost:     lost,
 	}
 	if n := len(s.Tallies); n > 0 {
-		if share, ok := s.Tallies[n-1].liveShare(); ok {
+		if share, ok := s.Tallies[n-1].LiveShare(); ok {
 			l.LiveShare = &share
 		}
 	}

@@ -13,6 +13,8 @@ import (
 	"tendermend/core/recovery"
 	"tendermend/core/treatment/sheet"
 	"tendermend/record"
+	"tendermend/record/due"
+	"tendermend/record/told"
 )
 
 func TestAGrowthIsAStrandOfItsOwn(t *testing.T) {
@@ -79,11 +81,11 @@ func TestTheWarmthOfThePlaceMovesTheTreatments(t *testing.T) {
 	b.write(20, record.Body{Did: &record.Did{Step: "soap@d10"}})
 	third := b.state().DueOn("soap@d20")
 	assert.Greater(t, third, today-20+10)
-	due := false
-	for _, task := range b.state().Tasks(false) {
-		due = due || task.Step == "soap@d20" && task.From == third
+	asked := false
+	for _, task := range due.Tasks(b.state(), false) {
+		asked = asked || task.Step == "soap@d20" && task.From == third
 	}
-	assert.True(t, due, "the walk asks for it on that day")
+	assert.True(t, asked, "the walk asks for it on that day")
 	g, ok := b.state().Readings.Last(recovery.GenerationKey)
 	assert.True(t, ok && g.Value > 50, "and proving takes a whole generation: %v", g.Value)
 }
@@ -108,8 +110,8 @@ func TestRotAndPestsRunSideBySide(t *testing.T) {
 		"it is not on that track",
 	)
 	checks := 0
-	for _, task := range s.Tasks(false) {
-		if task.Kind == record.TaskCheck {
+	for _, task := range due.Tasks(s, false) {
+		if task.Kind == due.Check {
 			checks++
 		}
 	}
@@ -124,7 +126,7 @@ func TestRotAndPestsRunSideBySide(t *testing.T) {
 	_, now, in := s.CurrentStage()
 	assert.True(t, in && now.ID == "repeats")
 	lanes := map[int]int{}
-	for _, band := range s.Seam().Bands {
+	for _, band := range told.SeamOf(s).Bands {
 		lanes[band.Lane]++
 	}
 	assert.Equal(t, map[int]int{0: 5, 1: 2}, lanes)
@@ -166,8 +168,8 @@ func TestKeptUnderWatchIsStillLookedAt(t *testing.T) {
 	b.write(5, record.Body{Closed: &record.Closed{Outcome: record.OutcomeKept}})
 	s := b.state()
 	assert.Equal(t, "kept-under-watch", s.Standing())
-	tasks := s.Tasks(false)
-	assert.True(t, slices.ContainsFunc(tasks, func(x record.Task) bool { return x.Kind == record.TaskLook }))
+	tasks := due.Tasks(s, false)
+	assert.True(t, slices.ContainsFunc(tasks, func(x due.Task) bool { return x.Kind == due.Look }))
 	b.write(3, check("wilt", 0, "smell", 0))
 	b.write(3, record.Body{Watered: &record.Watered{}})
 	assert.Equal(t, today-3, b.state().LastLook(), "what is looked at can be recorded")
@@ -176,11 +178,11 @@ func TestKeptUnderWatchIsStillLookedAt(t *testing.T) {
 		b.try(2, record.Body{Diagnosed: &record.Diagnosed{Causes: []string{"drought"}}}),
 		"another trouble is another case",
 	)
-	assert.Nil(t, b.state().Seam().Ended, "its seam goes on")
+	assert.Nil(t, told.SeamOf(b.state()).Ended, "its seam goes on")
 	b.write(1, record.Body{Reopened: &record.Reopened{}})
 	assert.Equal(t, "mending", b.state().Standing())
 	b.write(1, record.Body{Closed: &record.Closed{Outcome: record.OutcomeGiven}})
-	assert.Empty(t, b.state().Tasks(false), "what was given away is nobody's task here")
+	assert.Empty(t, due.Tasks(b.state(), false), "what was given away is nobody's task here")
 	assert.NotEmpty(t, b.try(0, record.Body{Watered: &record.Watered{}}))
 }
 
@@ -205,8 +207,8 @@ func TestAReviewTellsWhatCameOfIt(t *testing.T) {
 	)
 	b.write(1, record.Body{Closed: &record.Closed{Outcome: record.OutcomeLost, Reason: "Too wet, too long."}})
 	s := b.state()
-	r := s.Review(b.entries, 0, today-1).
-		WithCost(p(4.0), map[uuid.UUID]record.Price{soil: {Name: "potting soil", Each: 0.5}})
+	r := told.ReviewOf(s, b.entries, 0, today-1).
+		WithCost(p(4.0), map[uuid.UUID]told.Price{soil: {Name: "potting soil", Each: 0.5}})
 	assert.Equal(t, before.ID, r.Before.Entry)
 	assert.Equal(t, after.ID, r.After.Entry)
 	assert.Equal(t, []int{1, 2}, []int{r.Made, r.Lost})
@@ -221,11 +223,11 @@ func TestAReviewTellsWhatCameOfIt(t *testing.T) {
 	assert.GreaterOrEqual(t, r.Minutes.Value, float64(r.Steps[0].Minutes))
 	assert.NotEmpty(t, r.Minutes.Working.Inputs)
 
-	half := s.Review(b.entries, today-21, today-1)
+	half := told.ReviewOf(s, b.entries, today-21, today-1)
 	assert.Equal(t, middle.ID, half.Before.Entry, "only what lies in its time")
 	assert.Zero(t, half.Made)
 	assert.Empty(t, half.Steps)
-	noPrice := s.Review(b.entries, 0, today-1).WithCost(nil, nil)
+	noPrice := told.ReviewOf(s, b.entries, 0, today-1).WithCost(nil, nil)
 	assert.Contains(t, noPrice.Cost.Working.Sure, "too low")
 }
 
@@ -240,7 +242,7 @@ func TestTheDaysOfAllStagesAddUp(t *testing.T) {
 		)
 	}
 	s := b.state()
-	r := s.Review(b.entries, 0, today)
+	r := told.ReviewOf(s, b.entries, 0, today)
 	sum := 0
 	for _, stage := range r.Stages {
 		sum += stage.Days

@@ -93,4 +93,4 @@ func (*Grown) event(State) (string, bool) { return "", false }
 
 func (*Grown) taken() taken { return whileHere }
 
-func (*Grown) inReview() (reviewPart, int) { return reviewNothing, 0 }
+func (*Grown) effort() (Effort, int) { return ForNothing, 0 }

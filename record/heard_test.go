@@ -19,6 +19,7 @@ import (
 	"tendermend/core/treatment/sheet"
 	"tendermend/core/water"
 	"tendermend/record"
+	"tendermend/record/due"
 )
 
 // carryOut ticks every step of its plan that waits for nothing.
@@ -30,8 +31,8 @@ func carryOut(b *book, daysAgo int) {
 	}
 }
 
-func kinds(b *book) (list []record.TaskKind) {
-	for _, t := range b.state().Tasks(false) {
+func kinds(b *book) (list []due.Kind) {
+	for _, t := range due.Tasks(b.state(), false) {
 		list = append(list, t.Kind)
 	}
 	return list
@@ -54,9 +55,9 @@ func TestABadReadingIsHeardWhileACaseIsOpen(t *testing.T) {
 			if c.cause != "root-rot" {
 				assert.Less(t, prognosis.OddsOf(b.state().Living(0, 0)).Lives, before, "the odds fall")
 			}
-			assert.NotContains(t, kinds(b), record.TaskRelease)
-			assert.NotContains(t, kinds(b), record.TaskPass)
-			assert.Contains(t, kinds(b), record.TaskSignal)
+			assert.NotContains(t, kinds(b), due.Release)
+			assert.NotContains(t, kinds(b), due.Pass)
+			assert.Contains(t, kinds(b), due.Signal)
 			b.write(19, record.Body{Diagnosed: &record.Diagnosed{Causes: []string{"root-rot", c.cause}[:1]}})
 			assert.Empty(t, alarms(b), "what ails it was decided on anew: that is an answer")
 			b.write(10, check("smell", 1))
@@ -73,15 +74,15 @@ func TestAStepThatAnswersAReadingIsDueAtOnce(t *testing.T) {
 	answers := func(op string) bool { return treatment.AnswersSignal(treatment.OperatorID(op), "rot") }
 	b.write(30, check("rot", 1))
 	assert.Empty(t, alarms(b))
-	due := false
-	for _, task := range b.state().Tasks(false) {
+	asked := false
+	for _, task := range due.Tasks(b.state(), false) {
 		for _, step := range b.state().Plan.Steps {
 			if task.Step == step.ID && answers(step.Op) {
-				due = due || task.From <= today-30
+				asked = asked || task.From <= today-30
 			}
 		}
 	}
-	assert.True(t, due, "the step that answers it")
+	assert.True(t, asked, "the step that answers it")
 	carryOut(b, 29)
 	assert.Empty(t, alarms(b), "it was answered by what was done")
 	b.write(28, check("rot", 1))
@@ -174,7 +175,7 @@ func TestNoGateIsOpenWhileTheLastLookWasBad(t *testing.T) {
 				for _, c := range b.state().Courses {
 					assert.False(t, b.state().Gate(c, today).Open, "%s of a %s, %s", id, habit, measure)
 				}
-				assert.NotContains(t, kinds(b), record.TaskPass)
+				assert.NotContains(t, kinds(b), due.Pass)
 				assert.Equal(t, []record.ConcernID{record.BadAtLastLook}, asked(b.warned(38, 0, record.Body{
 					Closed: &record.Closed{Outcome: record.OutcomeMended},
 				}))[:1])
@@ -206,10 +207,10 @@ func TestLivePestsAreAReasonToStayApartBeforeAnythingIsAccepted(t *testing.T) {
 	a = b.state().Apart(today)
 	assert.False(t, a.Wanted)
 	assert.False(t, a.Release.Open, "nobody has answered it")
-	assert.NotContains(t, kinds(b), record.TaskRelease)
+	assert.NotContains(t, kinds(b), due.Release)
 	b.write(19, record.Body{Dismissed: &record.Dismissed{Signal: "live-pests", Reason: "springtails"}})
 	assert.True(t, b.state().Apart(today).Release.Open)
-	assert.Contains(t, kinds(b), record.TaskRelease)
+	assert.Contains(t, kinds(b), due.Release)
 }
 
 func TestASisterOfASuspectIsKeptApart(t *testing.T) {
@@ -225,8 +226,8 @@ func TestASisterOfASuspectIsKeptApart(t *testing.T) {
 	since := said[0].Since
 	assert.NotNil(t, s.Apart(since+isolation.SisterDays-1))
 	assert.Nil(t, s.Apart(since+isolation.SisterDays), "watched for ninety days")
-	tasks := s.Tasks(false)
-	assert.True(t, slices.ContainsFunc(tasks, func(x record.Task) bool { return x.Kind == record.TaskApart }))
+	tasks := due.Tasks(s, false)
+	assert.True(t, slices.ContainsFunc(tasks, func(x due.Task) bool { return x.Kind == due.Apart }))
 }
 
 func TestNewcomersAreApartAndOthersAreNot(t *testing.T) {
@@ -396,16 +397,16 @@ func TestALeafyPlantStaysOnTheWalkInWinter(t *testing.T) {
 	}
 	alocasia := kept("alocasia-amazonica", 4)
 	alocasia.write(0, record.Body{Probed: &record.Probed{Moisture: water.Dry}})
-	w, known := alocasia.state().WaterWindow(false)
+	w, known := due.WaterWindow(alocasia.state(), false)
 	require.True(t, known)
 	assert.LessOrEqual(t, w.From, today, "ten days are its own gap, fourteen in the dark")
 	caladium := kept("caladium-bicolor", 4)
 	caladium.write(10, check(water.RestMeasure, 1))
-	_, known = caladium.state().WaterWindow(false)
+	_, known = due.WaterWindow(caladium.state(), false)
 	assert.False(t, known, "nobody knows when it wakes")
 	var asleep []day.Day
-	for _, task := range caladium.state().Tasks(false) {
-		if task.Kind == record.TaskAsleep {
+	for _, task := range due.Tasks(caladium.state(), false) {
+		if task.Kind == due.Asleep {
 			asleep = append(asleep, task.From)
 			assert.Equal(t, water.GrowingMeasure, task.Measure)
 		}
@@ -431,8 +432,8 @@ func TestAWaterLookReadsByTheRuleOfItsDay(t *testing.T) {
 				b.write(ago+30-10*i, record.Body{Watered: &record.Watered{}})
 			}
 			s := b.state()
-			for _, task := range s.Tasks(false) {
-				if task.Kind != record.TaskWater {
+			for _, task := range due.Tasks(s, false) {
+				if task.Kind != due.Water {
 					continue
 				}
 				for on := task.From; on < task.From+200; on += 3 {

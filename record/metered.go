@@ -55,4 +55,4 @@ func (*Metered) event(State) (string, bool) { return "", false }
 
 func (*Metered) taken() taken { return whileHere }
 
-func (*Metered) inReview() (reviewPart, int) { return reviewLooks, 2 }
+func (*Metered) effort() (Effort, int) { return ForLooks, 2 }

@@ -61,7 +61,7 @@ func (m *Moved) event(State) (string, bool) {
 
 func (*Moved) taken() taken { return whileHere }
 
-func (*Moved) inReview() (reviewPart, int) { return reviewNothing, 0 }
+func (*Moved) effort() (Effort, int) { return ForNothing, 0 }
 
 func (m *Moved) concerns(_ *situation, at moment) []Concern {
 	if m.Isolation != Clean {

@@ -26,4 +26,4 @@ func (n *Noted) event(State) (string, bool) { return n.Text, true }
 
 func (*Noted) taken() taken { return always }
 
-func (*Noted) inReview() (reviewPart, int) { return reviewNothing, 0 }
+func (*Noted) effort() (Effort, int) { return ForNothing, 0 }

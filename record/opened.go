@@ -5,6 +5,7 @@ import (
 	"strings"
 
 	"tendermend/core/recovery"
+	"tendermend/core/working"
 )
 
 // Opened begins a case: something made one look.
@@ -37,15 +38,10 @@ func (o *Opened) apply(s *State, _ Entry) {
 	}
 }
 
-func (*Opened) event(s State) (string, bool) { return "a case opened: " + lower(s.Case.Why), true }
+func (*Opened) event(s State) (string, bool) {
+	return "a case opened: " + working.Lower(s.Case.Why), true
+}
 
 func (*Opened) taken() taken { return whileHere }
 
-func (*Opened) inReview() (reviewPart, int) { return reviewNothing, 0 }
-
-func lower(words string) string {
-	if words == "" {
-		return words
-	}
-	return strings.ToLower(words[:1]) + words[1:]
-}
+func (*Opened) effort() (Effort, int) { return ForNothing, 0 }

@@ -90,4 +90,4 @@ func (*Pictured) event(State) (string, bool) { return "", false }
 
 func (*Pictured) taken() taken { return whileHere }
 
-func (*Pictured) inReview() (reviewPart, int) { return reviewLooks, 1 }
+func (*Pictured) effort() (Effort, int) { return ForLooks, 1 }

@@ -120,7 +120,7 @@ func (p *Planned) apply(s *State, e Entry) {
 	}
 	kept, before := map[string]Tick{}, map[string]day.Day{}
 	if p.Keeps {
-		kept, before = s.kept(p.Plan.Steps), s.carriedOut()
+		kept, before = s.kept(p.Plan.Steps), s.CarriedOut()
 	}
 	s.Before = before
 	s.Plan, s.PlannedOn, s.PlanAnswers, s.Ticks = p.Plan, e.On, p.Answers, kept
@@ -136,7 +136,7 @@ func (*Planned) event(State) (string, bool) { return "plan made", true }
 
 func (*Planned) taken() taken { return whileHere }
 
-func (*Planned) inReview() (reviewPart, int) { return reviewNothing, 0 }
+func (*Planned) effort() (Effort, int) { return ForNothing, 0 }
 
 func (p *Planned) completed(m moment) (Body, error) {
 	made, err := sheet.Of(m.state.Situation(p.Answers, p.Keeps, m.on, m.around), p.Answers)

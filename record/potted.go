@@ -93,4 +93,4 @@ func (p *Potted) event(State) (string, bool) {
 
 func (*Potted) taken() taken { return whileHere }
 
-func (*Potted) inReview() (reviewPart, int) { return reviewLooks, 10 }
+func (*Potted) effort() (Effort, int) { return ForLooks, 10 }

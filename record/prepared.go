@@ -35,4 +35,4 @@ func (*Prepared) event(State) (string, bool) { return "", false }
 
 func (*Prepared) taken() taken { return whileHere }
 
-func (*Prepared) inReview() (reviewPart, int) { return reviewNothing, 0 }
+func (*Prepared) effort() (Effort, int) { return ForNothing, 0 }

@@ -20,6 +20,8 @@ import (
 	"tendermend/exchange"
 	"tendermend/internal/approve"
 	"tendermend/record"
+	"tendermend/record/due"
+	"tendermend/record/told"
 )
 
 // What follows from the record of a whole clinic, at many moments of it, is what
@@ -64,13 +66,14 @@ func TestPrintsOfAWholeClinicStay(t *testing.T) {
 // tell gathers what a state tells on a day.
 func tell(said map[string][]any, s record.State, entries []record.Entry, on day.Day) {
 	put := func(what string, v ...any) { said[what] = append(said[what], v...) }
-	put("tasks", s.Tasks(false), s.Tasks(true), record.LoadOf(s.Tasks(false)), record.DueBy(s.Tasks(false), on, nil))
+	tasks := due.Tasks(s, false)
+	put("tasks", tasks, due.Tasks(s, true), due.LoadOf(tasks), due.By(tasks, on, nil))
 	put("derived", s.Derive(on, false), s.Derive(on, true))
-	put("review", s.Review(entries, s.ArrivedOn, on), s.Review(entries, on-30, on))
+	put("review", told.ReviewOf(s, entries, s.ArrivedOn, on), told.ReviewOf(s, entries, on-30, on))
 	put("figure", s.Figure(), s.Standing(), s.MainCause(), s.Over(), s.EndedOn(), s.PieceIsolated(), s.LastLook())
-	put("seam", s.Seam(), s.Seam().Thin(20), s.PassedStages(), s.Events)
-	water, watered := s.WaterWindow(false)
-	stalls, can := s.StallsOn(false)
+	put("seam", told.SeamOf(s), told.SeamOf(s).Thin(20), s.PassedStages(), s.Events)
+	water, watered := due.WaterWindow(s, false)
+	stalls, can := due.StallsOn(s, false)
 	dish, dished := s.DishLevel()
 	reserves, lasts := s.ReservesLast(on)
 	put("follow", s.Scores(), s.Rates(on), s.PestClocks(), water, watered, stalls, can, dish, dished, reserves, lasts)

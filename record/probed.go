@@ -34,4 +34,4 @@ func (*Probed) event(State) (string, bool) { return "", false }
 
 func (*Probed) taken() taken { return whileHere }
 
-func (*Probed) inReview() (reviewPart, int) { return reviewLooks, 1 }
+func (*Probed) effort() (Effort, int) { return ForLooks, 1 }

@@ -16,6 +16,8 @@ import (
 	"tendermend/core/recovery"
 	"tendermend/core/water"
 	"tendermend/record"
+	"tendermend/record/due"
+	"tendermend/record/told"
 )
 
 // anything makes up what a carer could record; much of it is refused.
@@ -161,7 +163,7 @@ func TestWhateverIsRecordedHoldsTogether(t *testing.T) {
 			ledger.Add(e)
 		}
 		s := b.state()
-		require.Equal(t, told(t, s), told(t, ledger.State()), "seed %d", seed)
+		require.Equal(t, follows(t, s), follows(t, ledger.State()), "seed %d", seed)
 		name := fmt.Sprintf("seed %d", seed)
 
 		// Every course is on a track once, and its open span is the stage it is in.
@@ -210,7 +212,7 @@ func TestWhateverIsRecordedHoldsTogether(t *testing.T) {
 		for _, r := range s.Scores() {
 			assert.True(t, r.Value >= 0 && r.Value <= 100, "%s: condition %g", name, r.Value)
 		}
-		r := s.Review(b.entries, 0, today)
+		r := told.ReviewOf(s, b.entries, 0, today)
 		assert.Equal(t, len(s.Looks), r.Looks, name)
 		assert.GreaterOrEqual(t, r.Minutes.Value, 0.0)
 		for _, stage := range r.Stages {
@@ -227,7 +229,7 @@ func TestWhateverIsRecordedHoldsTogether(t *testing.T) {
 		// The order in which entries come out of the database does not matter.
 		shuffled := append([]record.Entry{}, b.entries...)
 		chance.Shuffle(len(shuffled), func(i, j int) { shuffled[i], shuffled[j] = shuffled[j], shuffled[i] })
-		assert.Equal(t, told(t, s), told(t, record.Fold(b.plant, shuffled, b.kinds)), name)
+		assert.Equal(t, follows(t, s), follows(t, record.Fold(b.plant, shuffled, b.kinds)), name)
 		// Undoing everything but the arrival leaves a plant that has just come.
 		bare := newBook(t)
 		bare.entries, bare.plant = b.entries, b.plant
@@ -246,8 +248,8 @@ func TestWhateverIsRecordedHoldsTogether(t *testing.T) {
 	}
 }
 
-// told is all that follows from a record, as text.
-func told(t *testing.T, s record.State) string {
+// follows is all that follows from a record, as text.
+func follows(t *testing.T, s record.State) string {
 	t.Helper()
 	raw, err := json.Marshal(
 		map[string]any{
@@ -258,8 +260,8 @@ func told(t *testing.T, s record.State) string {
 			"apart":    s.Apart(today),
 			"strands":  s.Strands,
 			"pictures": s.Pictures,
-			"tasks":    s.Tasks(false),
-			"seam":     s.Seam(),
+			"tasks":    due.Tasks(s, false),
+			"seam":     told.SeamOf(s),
 			"events":   s.Events,
 			"scores":   s.Scores(),
 		},

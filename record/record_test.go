@@ -10,12 +10,13 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
-	"tendermend/core/care"
 	"tendermend/core/climate"
 	"tendermend/core/day"
 	"tendermend/core/plant"
 	"tendermend/core/treatment/sheet"
 	"tendermend/record"
+	"tendermend/record/due"
+	"tendermend/record/told"
 )
 
 var today = day.Of(2026, time.November, 24)
@@ -129,7 +130,7 @@ func TestACaseFromArrivalToItsFirstStagePassed(t *testing.T) {
 	require.True(t, in)
 	assert.Equal(t, "re-root", stage.ID)
 	assert.False(t, s.Stages[1].Early, "its gate was met")
-	seam := s.Seam()
+	seam := told.SeamOf(s)
 	assert.Len(t, seam.Knots, 1)
 	assert.Empty(t, seam.Loose)
 
@@ -139,7 +140,7 @@ func TestACaseFromArrivalToItsFirstStagePassed(t *testing.T) {
 			Staged: &record.Staged{Track: "foliage-rerooting", From: "re-root", To: "stabilise", Reason: "wilted"},
 		},
 	)
-	seam = b.state().Seam()
+	seam = told.SeamOf(b.state())
 	assert.Equal(t, "wilted", seam.Loose[0].Why)
 	assert.Len(t, seam.Knots, 1, "a step back is no knot")
 }
@@ -172,7 +173,7 @@ func TestAnUndoneArrivalTakesThePlantOut(t *testing.T) {
 	arrival := b.entries[0]
 	undo := b.write(0, record.Body{Voided: &record.Voided{Entry: arrival.ID}})
 	assert.False(t, b.state().Here)
-	assert.Empty(t, b.state().Tasks(false))
+	assert.Empty(t, due.Tasks(b.state(), false))
 	faults := b.try(0, record.Body{Noted: &record.Noted{Text: "still there?"}})
 	assert.ErrorContains(t, faults, "bring the arrival back")
 	b.write(0, record.Body{Voided: &record.Voided{Entry: undo.ID}})
@@ -266,7 +267,7 @@ func TestAClosedCaseTakesOnlyNotesUntilItIsReopened(t *testing.T) {
 	b.rot()
 	b.write(5, record.Body{Closed: &record.Closed{Outcome: record.OutcomeGiven}})
 	assert.Equal(t, "given-away", b.state().Standing())
-	assert.Empty(t, b.state().Tasks(false))
+	assert.Empty(t, due.Tasks(b.state(), false))
 	assert.ErrorContains(t, b.try(0, record.Body{Watered: &record.Watered{}}), "given away since")
 	assert.Empty(t, b.try(5, record.Body{Watered: &record.Watered{}}), "what was done before can still be told")
 	b.write(3, record.Body{Noted: &record.Noted{Text: "doing well there"}})
@@ -275,25 +276,25 @@ func TestAClosedCaseTakesOnlyNotesUntilItIsReopened(t *testing.T) {
 }
 
 func TestTasksSayWhatIsNextAndWhy(t *testing.T) {
-	kinds := func(tasks []record.Task) (ks []record.TaskKind) {
+	kinds := func(tasks []due.Task) (ks []due.Kind) {
 		for _, k := range tasks {
 			ks = append(ks, k.Kind)
 		}
 		return ks
 	}
 	b := newBook(t)
-	pests := record.TaskPests // a newcomer's quarantine
-	assert.Equal(t, []record.TaskKind{record.TaskExamine, pests}, kinds(b.state().Tasks(false)))
+	pests := due.Pests // a newcomer's quarantine
+	assert.Equal(t, []due.Kind{due.Examine, pests}, kinds(due.Tasks(b.state(), false)))
 	b.write(50, record.Body{Examined: &record.Examined{Present: []string{"leaf.drooping"}}})
-	assert.Equal(t, []record.TaskKind{pests, record.TaskDecide}, kinds(b.state().Tasks(false)))
+	assert.Equal(t, []due.Kind{pests, due.Decide}, kinds(due.Tasks(b.state(), false)))
 	b.write(50, record.Body{Diagnosed: &record.Diagnosed{Causes: []string{}}})
-	watch := b.state().Tasks(false)
-	assert.Equal(t, []record.TaskKind{pests, record.TaskExamine}, kinds(watch))
+	watch := due.Tasks(b.state(), false)
+	assert.Equal(t, []due.Kind{pests, due.Examine}, kinds(watch))
 	assert.Equal(t, today-45, watch[1].From, "looked at again after 5-7 days: common practice")
 	b.rot()
-	mending := b.state().Tasks(false)
-	assert.Contains(t, kinds(mending), record.TaskStep)
-	assert.Contains(t, kinds(mending), record.TaskCheck)
+	mending := due.Tasks(b.state(), false)
+	assert.Contains(t, kinds(mending), due.Step)
+	assert.Contains(t, kinds(mending), due.Check)
 	for _, task := range mending {
 		assert.NotEmpty(t, task.Why)
 		assert.LessOrEqual(t, task.From, task.Until)
@@ -301,8 +302,8 @@ func TestTasksSayWhatIsNextAndWhy(t *testing.T) {
 	b.write(30, check("rot", 1))
 	assert.NotContains(
 		t,
-		kinds(b.state().Tasks(false)),
-		record.TaskBack,
+		kinds(due.Tasks(b.state(), false)),
+		due.Back,
 		"in the first stage there is nowhere to go back to",
 	)
 	b.write(
@@ -312,43 +313,29 @@ func TestTasksSayWhatIsNextAndWhy(t *testing.T) {
 		},
 	)
 	b.write(28, check("rot", 1))
-	assert.Contains(t, kinds(b.state().Tasks(false)), record.TaskBack)
+	assert.Contains(t, kinds(due.Tasks(b.state(), false)), due.Back)
 	b.write(27, record.Body{Watered: &record.Watered{}})
-	assert.Contains(t, kinds(b.state().Tasks(false)), record.TaskWater)
+	assert.Contains(t, kinds(due.Tasks(b.state(), false)), due.Water)
 }
 
 func TestBareClothWhereNobodyLooked(t *testing.T) {
 	b := newBook(t)
 	b.write(55, record.Body{Watered: &record.Watered{}})
 	b.write(20, record.Body{Watered: &record.Watered{}})
-	seam := b.state().Seam()
+	seam := told.SeamOf(b.state())
 	require.Len(t, seam.Bare, 1)
-	assert.Equal(t, record.Gap{From: today - 55, To: today - 20}, seam.Bare[0])
+	assert.Equal(t, told.Gap{From: today - 55, To: today - 20}, seam.Bare[0])
 	assert.Equal(t, []day.Day{today - 60, today - 55, today - 20}, seam.Stitches)
-}
-
-func TestAThinnedSeamKeepsItsEnds(t *testing.T) {
-	b := newBook(t)
-	for i := range 50 {
-		b.write(59-i, record.Body{Watered: &record.Watered{}})
-	}
-	whole := b.state().Seam()
-	thin := whole.Thin(10)
-	assert.Len(t, thin.Stitches, 10)
-	assert.Equal(t, 51, thin.Looks)
-	assert.Equal(t, whole.Stitches[0], thin.Stitches[0])
-	assert.Equal(t, whole.Stitches[50], thin.Stitches[9])
-	assert.Equal(t, whole.Stitches, whole.Thin(60).Stitches)
 }
 
 func TestStallIsForetoldFromTheRecordAlone(t *testing.T) {
 	b := newBook(t)
 	b.rot()
-	on, can := b.state().StallsOn(false)
+	on, can := due.StallsOn(b.state(), false)
 	require.True(t, can)
 	assert.Equal(t, today-40+7*7, on, "six weeks are normal for a climbing aroid, the seventh is not")
 	b.write(10, check("longest-root", 12))
-	later, _ := b.state().StallsOn(false)
+	later, _ := due.StallsOn(b.state(), false)
 	assert.Equal(t, today-10+7*7, later)
 }
 
@@ -485,80 +472,11 @@ func TestFoldDoesNotDependOnTheOrderOfReading(t *testing.T) {
 		b.write(39-i, check("wilt", i%2, "longest-root", i))
 	}
 	b.write(1, record.Body{Voided: &record.Voided{Entry: b.entries[7].ID}})
-	want := fmt.Sprintf("%+v", b.state().Seam()) + fmt.Sprintf("%+v", b.state().Readings)
+	want := fmt.Sprintf("%+v", told.SeamOf(b.state())) + fmt.Sprintf("%+v", b.state().Readings)
 	r := rand.New(rand.NewPCG(1, 1))
 	for range 10 {
 		r.Shuffle(len(b.entries), func(i, j int) { b.entries[i], b.entries[j] = b.entries[j], b.entries[i] })
 		got := b.state()
-		assert.Equal(t, want, fmt.Sprintf("%+v", got.Seam())+fmt.Sprintf("%+v", got.Readings))
+		assert.Equal(t, want, fmt.Sprintf("%+v", told.SeamOf(got))+fmt.Sprintf("%+v", got.Readings))
 	}
-}
-
-func TestTheLoadOfAPlantAddsUpByDay(t *testing.T) {
-	task := func(from day.Day, minutes, weight int) record.Task {
-		return record.Task{From: from, Minutes: minutes, Weight: weight}
-	}
-	l := record.LoadOf([]record.Task{task(1, 2, 3), task(1, 5, 1), task(4, 1, 5), task(9, 3, 2)})
-	assert.Equal(
-		t,
-		record.Load{Days: []day.Day{1, 4, 9}, Minutes: []int{7, 8, 11}, Weights: []int{3, 5, 5},
-			Jobs: map[care.Job][]int{}},
-		l,
-	)
-	assert.Equal(
-		t,
-		record.Load{Days: []day.Day{}, Minutes: []int{}, Weights: []int{}, Jobs: map[care.Job][]int{}},
-		record.LoadOf(nil),
-	)
-	var many []record.Task
-	for i := range 100 {
-		many = append(many, task(day.Day(i), 1, 1))
-	}
-	l = record.LoadOf(many)
-	assert.Len(t, l.Days, 60)
-	assert.Equal(t, 100, l.Minutes[59], "nothing is left out")
-	assert.False(t, record.Task{Until: 6}.Presses(5))
-	assert.True(t, record.Task{Until: 5}.Presses(5), "its last safe day")
-	assert.True(t, record.Task{Until: 6, Kind: record.TaskSignal}.Presses(5), "an alarm never waits")
-	due := record.DueBy([]record.Task{task(3, 1, 2), task(4, 2, 5), task(5, 3, 5), task(6, 4, 9)}, 5, nil)
-	assert.Equal(t, []int{2, 3, 1}, []int{due[0].Minutes, due[1].Minutes, due[2].Minutes})
-}
-
-// What the walk says in all is what its stops add up to, on any day: jobs that join
-// a look take their time, and none while they wait or are switched off.
-func TestTheLoadCountsTheJobsThatJoinALook(t *testing.T) {
-	job := func(id care.Job, on day.Day, minutes int, pause *care.Pause) care.Due {
-		return care.Due{Job: id, On: on, Minutes: minutes, Pauses: pause}
-	}
-	tasks := []record.Task{
-		{From: 10, Minutes: 1, Weight: 1, Jobs: []care.Due{
-			job(care.Feed, 20, 4, &care.Pause{From: 40, To: 60}), job(care.Turn, 5, 2, nil), job(care.LeafWash, 13, 8, nil),
-		}},
-		{From: 30, Minutes: 16, Weight: 4},
-	}
-	l := record.LoadOf(tasks)
-	for on, minutes := range map[day.Day]int{
-		9: 0, 10: 11, 16: 11, 17: 15, 29: 15, 30: 31, 39: 31, 40: 27, 56: 27, 57: 31, 300: 31,
-	} {
-		at, stop := -1, 0
-		for at+1 < len(l.Days) && l.Days[at+1] <= on {
-			at++
-		}
-		for _, due := range record.DueBy(tasks, on, nil) {
-			stop += due.Minutes
-		}
-		assert.Equal(t, minutes, stop, "day %d", on)
-		if at >= 0 {
-			assert.Equal(t, minutes, l.Minutes[at], "day %d", on)
-			without := 0
-			for _, due := range record.DueBy(tasks, on, []care.Job{care.LeafWash, care.Turn}) {
-				without += due.Minutes
-			}
-			spared := l.Jobs[care.LeafWash][at] + l.Jobs[care.Turn][at]
-			assert.Equal(t, without, l.Minutes[at]-spared, "day %d", on)
-		}
-	}
-	off := record.DueBy(tasks, 20, []care.Job{care.LeafWash, care.Turn})
-	require.Len(t, off[0].Jobs, 1)
-	assert.Equal(t, 1+4, off[0].Minutes, "what is switched off takes no time")
 }

@@ -66,4 +66,4 @@ func (*Reopened) event(State) (string, bool) { return "reopened", true }
 
 func (*Reopened) taken() taken { return always }
 
-func (*Reopened) inReview() (reviewPart, int) { return reviewNothing, 0 }
+func (*Reopened) effort() (Effort, int) { return ForNothing, 0 }

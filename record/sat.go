@@ -6,6 +6,7 @@ import (
 	"strings"
 
 	"tendermend/core/treatment/sheet"
+	"tendermend/core/working"
 )
 
 // Sat is a whole sitting of the plan that was done on one day. The ticks of its steps
@@ -43,11 +44,13 @@ func (t *Sat) of(s State) (sheet.Sitting, bool) {
 
 func (*Sat) apply(s *State, e Entry) { s.looked(e.On) }
 
-func (t *Sat) event(State) (string, bool) { return lower(strings.TrimSpace(t.Name)), t.Name != "" }
+func (t *Sat) event(State) (string, bool) {
+	return working.Lower(strings.TrimSpace(t.Name)), t.Name != ""
+}
 
 func (*Sat) taken() taken { return whileHere }
 
-func (*Sat) inReview() (reviewPart, int) { return reviewNothing, 0 }
+func (*Sat) effort() (Effort, int) { return ForNothing, 0 }
 
 func (t *Sat) completed(m moment) (Body, error) {
 	done := *t

@@ -16,6 +16,7 @@ import (
 	"tendermend/core/recovery"
 	"tendermend/core/treatment"
 	"tendermend/core/water"
+	"tendermend/core/working"
 )
 
 // How long what was seen of a season is taken as true, in days (common practice).
@@ -30,10 +31,10 @@ const (
 
 // WaterLine gives the plant's water rule on a day. Page, window, walk, routine and
 // what is asked about when it is watered all read this one.
-func (s State) WaterLine(on day.Day, south bool) water.Line { return s.waterLines(south)(on) }
+func (s State) WaterLine(on day.Day, south bool) water.Line { return s.WaterLines(south)(on) }
 
-// waterLines gives the rule of any day; what was seen to grow is gathered once.
-func (s State) waterLines(south bool) func(day.Day) water.Line {
+// WaterLines gives the rule of any day; what was seen to grow is gathered once.
+func (s State) WaterLines(south bool) func(day.Day) water.Line {
 	grew, holds := s.growthSeen(), s.waterHolds()
 	seen := map[day.Day]water.Line{}
 	return func(on day.Day) water.Line {
@@ -62,8 +63,8 @@ func (s State) SeasonAsks(on day.Day, south bool) []string {
 	return water.Asks(s.asked(on, south, s.growthSeen(), s.waterHolds()))
 }
 
-// noFeed says whether nothing is fed on a day, and why.
-func (s State) noFeed(on day.Day, south bool) (why string, rests bool) {
+// NoFeed says whether nothing is fed on a day, and why.
+func (s State) NoFeed(on day.Day, south bool) (why string, rests bool) {
 	line := s.WaterLine(on, south)
 	switch {
 	case !line.NoFeed:
@@ -81,7 +82,7 @@ func (s *State) asked(on day.Day, south bool, grew []grownOn, holds []hold) wate
 		Growing: s.growing(on, grew), Resting: s.resting(on, grew), RootsCM: s.newRootsCM(on),
 	}
 	a.Leaves = s.hasLeaves(on, a.Resting)
-	if spike := s.sawSpike(); spike != nil && on-s.Examined.On <= bloomHolds {
+	if spike := s.SawSpike(); spike != nil && on-s.Examined.On <= bloomHolds {
 		a.Bloom = *spike
 	}
 	for _, m := range s.Meters {
@@ -326,7 +327,8 @@ func (s State) waterHolds() (list []hold) {
 			list = append(list, hold{c.PlannedOn, first, why})
 		}
 		if _, stage, in := as.CurrentStage(); in && stage.HoldsWater {
-			why := fmt.Sprintf("its stage, “%s”, is kept dry: %s", stage.Name, lower(strings.TrimSuffix(stage.Purpose, ".")))
+			purpose := working.Lower(strings.TrimSuffix(stage.Purpose, "."))
+			why := fmt.Sprintf("its stage, “%s”, is kept dry: %s", stage.Name, purpose)
 			list = append(list, hold{as.Leading()[0].Began, untilSeen, why})
 		}
 		list = append(list, as.planHolds()...)

@@ -63,7 +63,7 @@ func (s State) sounds(signal recovery.Signal) (on day.Day, said string, found bo
 	}
 	for _, r := range slices.Backward(s.Readings[signal.ID]) {
 		if r.Value > 0 {
-			return r.On, capital(measure.Short) + " found.", true
+			return r.On, working.Capital(measure.Short) + " found.", true
 		}
 		if !signal.Lasts || s.followedSince(signal, r.On) {
 			break
@@ -188,7 +188,7 @@ func (s State) takesUp(signal recovery.Signal, on day.Day) bool {
 	case s.Plan == nil || !s.Case.fits(signal):
 		return false
 	}
-	_, pending := s.stepFor(signal.ID)
+	_, pending := s.StepFor(signal.ID)
 	return pending || s.didAnswer(signal.ID, on)
 }
 
@@ -204,10 +204,10 @@ func (c Case) fits(signal recovery.Signal) bool {
 	return !c.onlyPests()
 }
 
-// stepFor gives the first step of the plan in hand that answers a signal and is
+// StepFor gives the first step of the plan in hand that answers a signal and is
 // still to be done; false where there is none. What waits for something else to be
 // seen answers nothing.
-func (s State) stepFor(signal string) (sheet.Step, bool) {
+func (s State) StepFor(signal string) (sheet.Step, bool) {
 	if s.Plan == nil || !s.Case.Open() {
 		return sheet.Step{}, false
 	}
@@ -224,7 +224,7 @@ func (s State) stepFor(signal string) (sheet.Step, bool) {
 
 // didAnswer says whether a step that answers a signal was done on its day or later.
 func (s State) didAnswer(signal string, on day.Day) bool {
-	for op, done := range s.carriedOut() {
+	for op, done := range s.CarriedOut() {
 		if done >= on && treatment.AnswersSignal(treatment.OperatorID(op), signal) {
 			return true
 		}

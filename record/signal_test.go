@@ -15,6 +15,7 @@ import (
 	"tendermend/core/recovery"
 	"tendermend/core/roots"
 	"tendermend/record"
+	"tendermend/record/due"
 )
 
 // alarms gives the ids of what alarms.
@@ -109,7 +110,7 @@ func TestAPlantThatIsWellHasARoutine(t *testing.T) {
 	b.write(50, record.Body{Diagnosed: &record.Diagnosed{Nothing: true}})
 	jobs := func() map[care.Job]care.Due {
 		list := map[care.Job]care.Due{}
-		for _, d := range b.state().Routine(false) {
+		for _, d := range due.Routine(b.state(), false) {
 			list[d.Job] = d
 		}
 		return list
@@ -132,8 +133,8 @@ func TestAPlantThatIsWellHasARoutine(t *testing.T) {
 	assert.Contains(t, jobs(), care.Turn, "and on again")
 
 	joined := false
-	for _, task := range b.state().Tasks(false) {
-		joined = joined || task.Kind == record.TaskLook && len(task.Jobs) > 0
+	for _, task := range due.Tasks(b.state(), false) {
+		joined = joined || task.Kind == due.Look && len(task.Jobs) > 0
 	}
 	assert.True(t, joined, "jobs join the look")
 	for _, bad := range []record.Body{
@@ -184,7 +185,7 @@ func TestAVirusSuspectStaysApartForGood(t *testing.T) {
 	assert.False(t, a.Release.Open)
 	assert.True(t, a.Reasons[0].ForGood)
 	assert.NotEmpty(t, a.Means, "own blade, own tray")
-	assert.NotEmpty(t, b.state().Routine(false), "and it is cared for as its kind")
+	assert.NotEmpty(t, due.Routine(b.state(), false), "and it is cared for as its kind")
 }
 
 func TestWinterIsNotDrought(t *testing.T) {
@@ -233,14 +234,14 @@ func TestADryRestAsksForNoWater(t *testing.T) {
 	for days := 190; days > 30; days -= 14 {
 		b.write(days, record.Body{Watered: &record.Watered{}})
 	}
-	w, known := b.state().WaterWindow(false)
+	w, known := due.WaterWindow(b.state(), false)
 	require.True(t, known)
 	assert.True(t, w.From.Month() >= 3 && w.From > today, "from %s", w.From)
 	fern := kept(t, "fern", "", 200)
 	for days := 190; days > 3; days -= 7 {
 		fern.write(days, record.Body{Watered: &record.Watered{}})
 	}
-	w, known = fern.state().WaterWindow(false)
+	w, known = due.WaterWindow(fern.state(), false)
 	assert.True(t, known && w.From < today+30, "a fern goes on drinking: from %s", w.From)
 }
 
@@ -249,7 +250,7 @@ func TestADryRestAsksForNoWater(t *testing.T) {
 func TestStepsAreDoneByWhatIsDoneAndLeaveWithTheirStage(t *testing.T) {
 	b := newBook(t)
 	b.rot()
-	due := func(op string) int {
+	dueOf := func(op string) int {
 		n, s := 0, b.state()
 		for _, step := range s.Plan.Steps {
 			if on, open := s.NextOn(step); step.Op == op && open && on <= today {
@@ -258,15 +259,15 @@ func TestStepsAreDoneByWhatIsDoneAndLeaveWithTheirStage(t *testing.T) {
 		}
 		return n
 	}
-	require.Positive(t, due("look"))
-	require.Positive(t, due("by-rule"))
+	require.Positive(t, dueOf("look"))
+	require.Positive(t, dueOf("by-rule"))
 	b.write(0, check("wilt", 0, "yellow", 0, "smell", 0))
 	b.write(0, record.Body{Watered: &record.Watered{}})
-	assert.Zero(t, due("look"), "looked at today")
-	assert.Zero(t, due("by-rule"), "watered today")
+	assert.Zero(t, dueOf("look"), "looked at today")
+	assert.Zero(t, dueOf("by-rule"), "watered today")
 	steps := func() (n int) {
-		for _, task := range b.state().Tasks(false) {
-			if task.Kind == record.TaskStep && task.From < today-1 && !strings.HasPrefix(task.Why, "Only when") {
+		for _, task := range due.Tasks(b.state(), false) {
+			if task.Kind == due.Step && task.From < today-1 && !strings.HasPrefix(task.Why, "Only when") {
 				n++
 			}
 		}

@@ -57,7 +57,7 @@ func (*Snoozed) event(State) (string, bool) { return "", false }
 
 func (*Snoozed) taken() taken { return whileHere }
 
-func (*Snoozed) inReview() (reviewPart, int) { return reviewNothing, 0 }
+func (*Snoozed) effort() (Effort, int) { return ForNothing, 0 }
 
 // cloned is a map to write to, so that states that were given out stay as they are.
 func cloned(m map[care.Job]day.Day) map[care.Job]day.Day {

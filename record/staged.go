@@ -113,7 +113,7 @@ func (*Staged) event(State) (string, bool) { return "", false }
 
 func (*Staged) taken() taken { return whileHere }
 
-func (*Staged) inReview() (reviewPart, int) { return reviewNothing, 0 }
+func (*Staged) effort() (Effort, int) { return ForNothing, 0 }
 
 func (st *Staged) completed(m moment) (Body, error) {
 	done := *st

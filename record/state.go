@@ -18,31 +18,10 @@ import (
 // State is a plant as its record tells it. It is folded from the live entries
 // alone and does not know what day it is.
 type State struct {
-	PlantID   uuid.UUID
-	Here      bool // its arrival counts
-	ArrivedOn day.Day
-	Arrival   Arrived
-	Habit     plant.Habit
-	Profile   *plant.Profile // its kind, with what was overruled for it; nil when unknown
-	Wants     plant.Profile  // as Profile, or what its habit usually wants
-	Adjusted  *Adjusted      // what was overruled for this plant
-	Pot       Pot
-	// Known are the facts that entries stated, or steps made so, as they stood last;
-	// Facts adds what was read and derived.
-	Known     facts.Facts
-	Place     *uuid.UUID
-	Isolation Isolation
-	Entries   int // all entries, voided ones too
-
-	Looks []day.Day // days on which somebody looked, each once
-	// SeenOn is the last day on which somebody looked at how it is; nil where
-	// nobody has since it came.
-	SeenOn   *day.Day
-	Examined *Look // the last examination
-	Decided  bool  // whether it was decided on after the last examination
-	// FoundWell is the last day on which it was looked at and nothing was found, or
-	// it was taken in as well; nil where neither.
-	FoundWell *day.Day
+	Identity
+	Seen
+	Measured
+	Care
 
 	Case         // the case in hand: the gravest open one, or the one that ended last
 	Cases []Case // all of them, in the order in which they were opened
@@ -54,6 +33,64 @@ type State struct {
 	Pictures []PictureOn
 	Events   []Event // what was done and what happened, oldest first
 
+	// Known are the facts that entries stated, or steps made so, as they stood last;
+	// Facts adds what was read and derived.
+	Known    facts.Facts
+	setApart setApart
+
+	// Sisters are plants that came on one day from one source with it and may have
+	// what travels. The record of one plant does not tell: the store does.
+	Sisters []Sister
+
+	Entries int // all entries, voided ones too
+
+	// memo keeps facts of a settled state that were asked for, since a page asks often.
+	memo map[factsOf]facts.Facts
+
+	kinds         plant.Kinds
+	confirmedFrom day.Day // the day on which the present case began, for what it turned out to be
+}
+
+// Identity is which plant it is, where it stands and whether it is here.
+type Identity struct {
+	PlantID   uuid.UUID
+	Here      bool // its arrival counts
+	ArrivedOn day.Day
+	Arrival   Arrived
+	Habit     plant.Habit
+	Profile   *plant.Profile // its kind, with what was overruled for it; nil when unknown
+	Wants     plant.Profile  // as Profile, or what its habit usually wants
+	Adjusted  *Adjusted      // what was overruled for this plant
+	Pot       Pot
+	Place     *uuid.UUID
+	Isolation Isolation
+
+	// Left is how it left: given away or lost; nil while it is here.
+	Left   *Closed
+	LeftOn day.Day
+}
+
+// Seen is what carers looked at and said.
+type Seen struct {
+	Looks []day.Day // days on which somebody looked, each once
+	// SeenOn is the last day on which somebody looked at how it is; nil where
+	// nobody has since it came.
+	SeenOn   *day.Day
+	Examined *Look // the last examination
+	Decided  bool  // whether it was decided on after the last examination
+	// FoundWell is the last day on which it was looked at and nothing was found, or
+	// it was taken in as well; nil where neither.
+	FoundWell *day.Day
+
+	Said []Said // what each look said, oldest first
+	// Confirmations are what it turned out to be, one for each case.
+	Confirmations []Confirmation
+	Dismissed     []DismissedOn // signals that were seen and found harmless
+	WarningsSeen  []WarningSeen // what plans warned of and was seen
+}
+
+// Measured is what was read, weighed, counted and given, each oldest first.
+type Measured struct {
 	Readings   recovery.History
 	Weights    []recovery.Reading // grams, with its pot
 	Bare       []recovery.Reading // grams, without pot and medium
@@ -67,34 +104,20 @@ type State struct {
 	Prepared   []PreparedOn
 	Treatments []TreatedOn
 	Meters     []Meter
+}
 
-	Said []Said // what each look said, oldest first
-	// Confirmations are what it turned out to be, one for each case.
-	Confirmations []Confirmation
-	Dismissed     []DismissedOn // signals that were seen and found harmless
-	WarningsSeen  []WarningSeen // what plans warned of and was seen
+// Care is the ordinary care that it gets, by job.
+type Care struct {
+	Jobs    map[care.Job]day.Day // with the last day of each
+	Snoozes map[care.Job]day.Day // that were put off, until when
+	JobsOff map[care.Job]day.Day // that were switched off, since when
+}
 
-	Jobs    map[care.Job]day.Day // ordinary care, with the last day of each
-	Snoozes map[care.Job]day.Day // jobs that were put off, until when
-	JobsOff map[care.Job]day.Day // jobs that were switched off, since when
-
-	// Sisters are plants that came on one day from one source with it and may have
-	// what travels. The record of one plant does not tell: the store does.
-	Sisters []Sister
-
-	apartOn    *day.Day // when it was put apart last
-	apartWhy   string   // and why, where somebody said
+// setApart is how it came to stand apart from the others.
+type setApart struct {
+	on         *day.Day // when it was put apart last
+	why        string   // and why, where somebody said
 	releasedOn *day.Day // when it was last let back among the others
-
-	// Left is how it left: given away or lost; nil while it is here.
-	Left   *Closed
-	LeftOn day.Day
-
-	// memo keeps facts of a settled state that were asked for, since a page asks often.
-	memo map[factsOf]facts.Facts
-
-	kinds         plant.Kinds
-	confirmedFrom day.Day // the day on which the present case began, for what it turned out to be
 }
 
 // Course is one track that a plant is on.
@@ -233,12 +256,11 @@ func Fold(plantID uuid.UUID, entries []Entry, kinds plant.Kinds) State {
 // read takes the counting entries in the order of the record.
 func read(plantID uuid.UUID, entries []Entry, kinds plant.Kinds) State {
 	s := State{
-		kinds:     kinds,
-		PlantID:   plantID,
-		Entries:   len(entries),
-		Isolation: Clean,
-		Readings:  recovery.History{},
-		caseOf:    map[uuid.UUID]uuid.UUID{},
+		kinds:    kinds,
+		Identity: Identity{PlantID: plantID, Isolation: Clean},
+		Measured: Measured{Readings: recovery.History{}},
+		Entries:  len(entries),
+		caseOf:   map[uuid.UUID]uuid.UUID{},
 	}
 	live := Live(entries)
 	for _, e := range InOrder(entries) {
@@ -304,9 +326,9 @@ func (s *State) handled(on day.Day) {
 	}
 }
 
-// carriedOut gives the operators that were carried out in this work, with the
+// CarriedOut gives the operators that were carried out in this work, with the
 // last day of each.
-func (s State) carriedOut() map[string]day.Day {
+func (s State) CarriedOut() map[string]day.Day {
 	last := map[string]day.Day{}
 	maps.Copy(last, s.Before)
 	if s.Plan == nil {
@@ -384,7 +406,7 @@ func (s State) Standing() string {
 		return string(s.Left.Outcome)
 	case s.Case.Open():
 		return s.CaseStanding()
-	case s.undecided():
+	case s.Undecided():
 		return "examined"
 	case s.FoundWell != nil && *s.FoundWell >= s.quietSince():
 		return "well"
@@ -394,9 +416,9 @@ func (s State) Standing() string {
 	return "arrived"
 }
 
-// undecided says whether it was looked at since the case in hand began, or since
+// Undecided says whether it was looked at since the case in hand began, or since
 // the last one ended, and nobody has decided on it.
-func (s State) undecided() bool {
+func (s State) Undecided() bool {
 	if s.Examined == nil || s.Decided {
 		return false
 	}

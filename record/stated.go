@@ -135,4 +135,4 @@ func (*Stated) event(State) (string, bool) { return "", false }
 
 func (*Stated) taken() taken { return whileHere }
 
-func (*Stated) inReview() (reviewPart, int) { return reviewLooks, 1 }
+func (*Stated) effort() (Effort, int) { return ForLooks, 1 }

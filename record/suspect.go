@@ -9,6 +9,7 @@ import (
 	"tendermend/core/diagnosis"
 	"tendermend/core/isolation"
 	"tendermend/core/recovery"
+	"tendermend/core/working"
 )
 
 // Suspicion is something that travels and that a plant has, or may have.
@@ -77,7 +78,7 @@ func (s State) Suspected() []Suspicion {
 // mayHave lists what travels and is likely at its last look, on which nobody has
 // decided.
 func (s State) mayHave() (list []Suspicion) {
-	if !s.undecided() {
+	if !s.Undecided() {
 		return nil
 	}
 	for _, said := range s.Said {
@@ -87,7 +88,7 @@ func (s State) mayHave() (list []Suspicion) {
 		for _, chance := range said.Chances {
 			one, known := diagnosis.CauseByID(chance.ID)
 			if known && !one.Harmless && chance.Chance >= isolation.LeastChance && len(isolation.WaysOf(chance.ID)) > 0 {
-				what := "It may have " + lower(one.Label) + ", and nobody has decided on it"
+				what := "It may have " + working.Lower(one.Label) + ", and nobody has decided on it"
 				list = append(list, Suspicion{Cause: chance.ID, What: what, Since: said.On})
 			}
 		}

@@ -52,4 +52,4 @@ func (t *Tallied) event(State) (string, bool) {
 
 func (*Tallied) taken() taken { return whileHere }
 
-func (*Tallied) inReview() (reviewPart, int) { return reviewLooks, 8 }
+func (*Tallied) effort() (Effort, int) { return ForLooks, 8 }

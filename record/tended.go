@@ -61,7 +61,7 @@ func (t *Tended) event(State) (string, bool) {
 
 func (*Tended) taken() taken { return whileHere }
 
-func (*Tended) inReview() (reviewPart, int) { return reviewLooks, 2 }
+func (*Tended) effort() (Effort, int) { return ForLooks, 2 }
 
 func (t *Tended) concerns(_ *situation, m moment) []Concern {
 	if !slices.Contains(t.Jobs, care.LeafWash) || !m.state.Wants.ShedsNoShine() {

@@ -9,6 +9,7 @@ import (
 	"tendermend/core/plant"
 	"tendermend/core/roots"
 	"tendermend/record"
+	"tendermend/record/due"
 )
 
 func p[T any](v T) *T { return &v }
@@ -302,13 +303,13 @@ func TestWaterIsNoLook(t *testing.T) {
 	b := newBook(t)
 	b.rot()
 	b.write(9, check("wilt", 0, "smell", 0))
-	looks := func() (due []record.Task) {
-		for _, task := range b.state().Tasks(false) {
-			if task.Kind != record.TaskWater && task.What != "Water by its own rule" {
-				due = append(due, task)
+	looks := func() (asked []due.Task) {
+		for _, task := range due.Tasks(b.state(), false) {
+			if task.Kind != due.Water && task.What != "Water by its own rule" {
+				asked = append(asked, task)
 			}
 		}
-		return due
+		return asked
 	}
 	before, last := looks(), b.state().LastLook()
 	require.NotEmpty(t, before)

@@ -60,7 +60,7 @@ func (t *Treated) event(State) (string, bool) { return t.Product + " used", true
 
 func (*Treated) taken() taken { return whileHere }
 
-func (*Treated) inReview() (reviewPart, int) { return reviewProducts, 10 }
+func (*Treated) effort() (Effort, int) { return ForProducts, 10 }
 
 func (t *Treated) concerns(_ *situation, m moment) (list []Concern) {
 	if v := m.state.Verdict; v != nil {

@@ -31,4 +31,4 @@ func (*Voided) event(State) (string, bool) { return "", false }
 
 func (*Voided) taken() taken { return always }
 
-func (*Voided) inReview() (reviewPart, int) { return reviewNothing, 0 }
+func (*Voided) effort() (Effort, int) { return ForNothing, 0 }

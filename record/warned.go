@@ -64,7 +64,7 @@ func (s State) warned(alarms []Alarm) (list []Alarm) {
 // readingAnswered says whether the case in hand answers a reading of a day: by a step
 // that is due now or was done since, by what was accepted since, or by a reason.
 func (s State) readingAnswered(measure string, on day.Day) bool {
-	_, pending := s.stepFor(measure)
+	_, pending := s.StepFor(measure)
 	took := s.took[measure]
 	return pending || took != nil && *took >= on || s.didAnswer(measure, on) || s.harmless(measure, on)
 }

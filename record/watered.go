@@ -5,6 +5,7 @@ import (
 
 	"tendermend/core/facts"
 	"tendermend/core/plant"
+	"tendermend/core/working"
 )
 
 // Watered is one watering.
@@ -41,7 +42,7 @@ func (*Watered) event(State) (string, bool) { return "", false }
 
 func (*Watered) taken() taken { return whileHere }
 
-func (*Watered) inReview() (reviewPart, int) { return reviewWaterings, 1 }
+func (*Watered) effort() (Effort, int) { return ForWaterings, 1 }
 
 func (*Watered) concerns(s *situation, m moment) (list []Concern) {
 	if last, found := s.ledger.watered(m.on, s.entry); found {
@@ -51,7 +52,7 @@ func (*Watered) concerns(s *situation, m moment) (list []Concern) {
 	line := m.state.WaterLine(m.on, m.around.South)
 	switch _, _, waits := m.state.firstWater(); {
 	case waits && !line.Days:
-		list = append(list, Concern{CutsOpen, capital(line.Why) + ". Record it all the same?"})
+		list = append(list, Concern{CutsOpen, working.Capital(line.Why) + ". Record it all the same?"})
 	case !line.Days:
 		const said = "Hold water: %s. Record it all the same?"
 		list = append(list, Concern{WaterHeld, fmt.Sprintf(said, line.Why)})

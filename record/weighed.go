@@ -32,4 +32,4 @@ func (*Weighed) event(State) (string, bool) { return "", false }
 
 func (*Weighed) taken() taken { return whileHere }
 
-func (*Weighed) inReview() (reviewPart, int) { return reviewLooks, 1 }
+func (*Weighed) effort() (Effort, int) { return ForLooks, 1 }

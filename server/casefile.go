@@ -9,6 +9,7 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 
 	"tendermend/core/diagnosis"
+	"tendermend/core/working"
 	"tendermend/store"
 )
 
@@ -95,5 +96,5 @@ func sentence(words string) string {
 	if words == "" {
 		return ""
 	}
-	return strings.ToUpper(words[:1]) + words[1:] + "."
+	return working.Capital(words) + "."
 }

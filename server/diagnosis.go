@@ -16,6 +16,7 @@ import (
 	"tendermend/core/treatment/sheet"
 	"tendermend/core/working"
 	"tendermend/record"
+	"tendermend/record/due"
 	"tendermend/store"
 )
 
@@ -26,7 +27,7 @@ type Differential struct {
 	Others    int                     `json:"others" doc:"How many other causes share the rest."`
 	Sets      []diagnosis.CauseSet    `json:"sets"`
 	Checks    []diagnosis.Check       `json:"checks"`
-	Waits     map[string]record.Wait  `json:"waits" doc:"By sign: when a check that takes days can be answered."`
+	Waits     map[string]due.Wait     `json:"waits" doc:"By sign: when a check that takes days can be answered."`
 	Moves     []diagnosis.Advice      `json:"moves"`
 	Verdict   diagnosis.Judgement     `json:"verdict" doc:"Where it stands."`
 	Outside   diagnosis.Outside       `json:"outside" doc:"Whether something that is not on the list may be at work."`
@@ -266,7 +267,7 @@ func (srv *server) differential(ctx context.Context, state record.State, a store
 	out.Learned = knowledge.Edition().Learned
 	out.Verdict, out.Outside, out.Unexplained, out.Conditions = c.Verdict(), c.Outside(), c.Unexplained(), c.Conditions()
 	out.Sets, out.Checks, out.Turns, out.Guided = c.Sets(), c.NextChecks(), c.Turns(), c.Guided()
-	out.Waits = state.Waits(out.Checks, today)
+	out.Waits = due.Waits(state, out.Checks, today)
 	out.Moves, out.ToRuleOut, out.Suggested = c.Moves(out.Checks), c.ToRuleOut(), c.Suggested()
 	out.Act = c.FirstAct(out.Moves)
 	out.suspects(c)

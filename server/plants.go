@@ -20,6 +20,8 @@ import (
 	"tendermend/core/treatment/sheet"
 	"tendermend/core/water"
 	"tendermend/record"
+	"tendermend/record/due"
+	"tendermend/record/told"
 	"tendermend/store"
 )
 
@@ -80,7 +82,7 @@ type PlantFile struct {
 	PlanEntry *uuid.UUID             `json:"planEntry,omitempty" doc:"The entry with which its plan was taken up."`
 	Ticks     map[string]record.Tick `json:"ticks"`
 	Water     *WaterNeed             `json:"water,omitempty"`
-	Tasks     []record.Task          `json:"tasks" doc:"All that is to come, by day."`
+	Tasks     []due.Task             `json:"tasks" doc:"All that is to come, by day."`
 	Curves    recovery.History       `json:"curves" doc:"Readings by measure."`
 	Closed    *record.Closed         `json:"closed,omitempty" doc:"How it left; missing while it is here."`
 	Over      bool                   `json:"over" doc:"Whether nobody looks after it here any more."`
@@ -100,7 +102,7 @@ type PlantFile struct {
 	Tally         *TallyView           `json:"tally,omitempty" doc:"The last root tally."`
 	Wants         plant.Profile        `json:"wants" doc:"Its kind's values, or its habit's, as overruled."`
 	Adjusted      *record.Adjusted     `json:"adjusted,omitempty"`
-	Card          record.Card          `json:"card" doc:"What it is given now, from its plan, the facts and its kind."`
+	Card          told.Card            `json:"card" doc:"What it is given now, from its plan, the facts and its kind."`
 	Facts         []facts.Row          `json:"facts" doc:"What is known of it, each thing with its day and its source."`
 	Prepared      []record.PreparedOn  `json:"prepared" doc:"Results of the bench kept with it since its plan was made."`
 	Treated       []record.TreatedOn   `json:"treated" doc:"Products used, newest last."`
@@ -238,38 +240,44 @@ func (srv *server) register(
 	return &body[Register]{out}, nil
 }
 
+// fileRow is the plant's row as its file shows it: nothing thinned.
+func fileRow(s record.State, place string) PlantRow {
+	return PlantRow{
+		ID:        s.PlantID,
+		Name:      s.Arrival.Name,
+		Label:     s.Arrival.Label,
+		Habit:     s.Habit.ID,
+		Place:     place,
+		Isolation: string(s.Isolation),
+		Standing:  s.Standing(),
+		ArrivedOn: s.ArrivedOn,
+		LastLook:  s.LastLook(),
+		Causes:    []string{},
+		Seam:      asWritten(told.SeamOf(s)),
+		Figure:    asWritten(s.Figure()),
+	}
+}
+
 func plantFile(s record.State, place string, today day.Day, south bool) PlantFile {
 	f := PlantFile{
-		PlantRow: PlantRow{
-			ID:        s.PlantID,
-			Name:      s.Arrival.Name,
-			Label:     s.Arrival.Label,
-			Habit:     s.Habit.ID,
-			Place:     place,
-			Isolation: string(s.Isolation),
-			Standing:  s.Standing(),
-			ArrivedOn: s.ArrivedOn,
-			LastLook:  s.LastLook(),
-			Causes:    []string{},
-			Seam:      asWritten(s.Seam()),
-			Figure:    asWritten(s.Figure()),
-		},
-		Profile: s.Profile, HabitInfo: s.Habit, Arrival: s.Arrival, PlaceID: s.Place, Today: today, Examined: s.Examined,
+		PlantRow: fileRow(s, place),
+		Profile:  s.Profile, HabitInfo: s.Habit, Arrival: s.Arrival, PlaceID: s.Place, Today: today, Examined: s.Examined,
 		Verdict: s.Verdict,
-		Plan:    s.Plan, Ticks: s.Done(), Tasks: s.Tasks(south), Curves: s.Readings, Entries: s.Entries,
+		Plan:    s.Plan, Ticks: s.Done(), Tasks: due.Tasks(s, south), Curves: s.Readings, Entries: s.Entries,
 		MostToday: treatment.MostToday,
 		Said: append(
 			[]record.Said{},
 			s.Said...), Case: s.Case.ID, Cases: casesOf(s), Pot: s.Pot, Wants: s.Wants, Adjusted: s.Adjusted,
 		Beside: []Recovery{}, Prepared: []record.PreparedOn{}, Treated: append([]record.TreatedOn{}, s.Treatments...),
-		Answers: s.PlanAnswers, Card: s.Card(today, south), Facts: s.Facts(today, record.Context{South: south}).Rows(),
+		Answers: s.PlanAnswers, Card: told.CardOf(s, today, south),
+		Facts: s.Facts(today, record.Context{South: south}).Rows(),
 	}
 	f.Name = cmp.Or(f.Name, f.Label)
 	for i := range f.Tasks {
 		f.Tasks[i] = f.Tasks[i].At(today)
 	}
 	if f.Tasks == nil {
-		f.Tasks = []record.Task{}
+		f.Tasks = []due.Task{}
 	}
 	if s.Profile != nil {
 		f.Botanical = s.Profile.Botanical
@@ -278,7 +286,7 @@ func plantFile(s record.State, place string, today day.Day, south bool) PlantFil
 	f.Warnings = warningsOf(s)
 	f.Alarms, f.Apart, f.Routine, f.Resting = s.Alarms(), s.Apart(today), []care.Due{}, s.AtRest(today, south)
 	if len(s.OpenCases()) == 0 && !s.Over() {
-		for _, job := range s.Routine(south) {
+		for _, job := range due.Routine(s, south) {
 			f.Routine = append(f.Routine, job.At(today))
 		}
 	}
@@ -318,7 +326,7 @@ func waterNeed(s record.State, today day.Day, south bool) *WaterNeed {
 	if n := len(s.WateredOn); n > 0 {
 		need.Last = &s.WateredOn[n-1]
 	}
-	if w, ok := s.WaterWindow(south); ok {
+	if w, ok := due.WaterWindow(s, south); ok {
 		need.Window = &w
 	}
 	return need

@@ -14,6 +14,7 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/jackc/pgx/v5/pgconn"
 
+	"tendermend/core/working"
 	"tendermend/record"
 	"tendermend/store"
 )
@@ -85,7 +86,7 @@ func refusal(faults record.Faults) huma.StatusError {
 	for i, f := range faults {
 		details[i] = &huma.ErrorDetail{Location: "body." + f.Field, Message: f.Message}
 	}
-	first := strings.ToUpper(faults[0].Message[:1]) + faults[0].Message[1:] + "."
+	first := working.Capital(faults[0].Message) + "."
 	if faults.Conflict() {
 		return huma.NewError(http.StatusConflict, first, details...)
 	}

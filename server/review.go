@@ -21,6 +21,7 @@ import (
 	"tendermend/core/treatment/sheet"
 	"tendermend/core/working"
 	"tendermend/record"
+	"tendermend/record/told"
 	"tendermend/store"
 )
 
@@ -32,7 +33,7 @@ type reviewInput struct {
 
 // PlantReview is a look back over a plant, with its pictures' sizes.
 type PlantReview struct {
-	record.Review
+	told.Review
 	Name      string       `json:"name"`
 	Botanical string       `json:"botanical"`
 	Before    *PictureView `json:"before,omitempty"`
@@ -168,7 +169,7 @@ func (srv *server) review(ctx context.Context, a store.Account, in *reviewInput)
 			to = *ended
 		}
 	}
-	r := state.Review(entries, from, to)
+	r := told.ReviewOf(state, entries, from, to)
 	if in.Case != "" {
 		r.Standing = state.CaseStanding()
 	}
@@ -176,10 +177,10 @@ func (srv *server) review(ctx context.Context, a store.Account, in *reviewInput)
 	if err != nil {
 		return PlantReview{}, err
 	}
-	prices := map[uuid.UUID]record.Price{}
+	prices := map[uuid.UUID]told.Price{}
 	for _, s := range supplies {
 		if s.Price != nil {
-			prices[s.ID] = record.Price{Name: s.Name, Each: *s.Price}
+			prices[s.ID] = told.Price{Name: s.Name, Each: *s.Price}
 		}
 	}
 	out := PlantReview{Review: r.WithCost(state.Arrival.Price, prices), Name: state.Arrival.Name}

@@ -13,6 +13,8 @@ import (
 	"tendermend/core/plant"
 	"tendermend/core/recovery"
 	"tendermend/record"
+	"tendermend/record/due"
+	"tendermend/record/told"
 	"tendermend/store"
 )
 
@@ -35,16 +37,16 @@ type PlantRow struct {
 	NextDue   *day.Day              `json:"nextDue,omitempty"`
 	Stalled   bool                  `json:"stalled"`
 	Causes    []string              `json:"causes" doc:"Labels of the accepted causes."`
-	Seam      passed[record.Seam]   `json:"seam"`
+	Seam      passed[told.Seam]     `json:"seam"`
 	Figure    passed[record.Figure] `json:"figure" doc:"What a small drawing of it shows."`
 }
 
 // WalkStop is one plant on today's walk.
 type WalkStop struct {
 	PlantRow
-	Tasks   []record.Task `json:"tasks" doc:"What to do or look at, weightiest first."`
-	Minutes int           `json:"minutes"`
-	Must    bool          `json:"must" doc:"Whether something of it cannot wait until tomorrow."`
+	Tasks   []due.Task `json:"tasks" doc:"What to do or look at, weightiest first."`
+	Minutes int        `json:"minutes"`
+	Must    bool       `json:"must" doc:"Whether something of it cannot wait until tomorrow."`
 }
 
 // WalkPlace is one place on today's walk.
@@ -114,7 +116,7 @@ func (srv *server) roundsOperations(api huma.API) {
 }
 
 func (r *Rounds) add(row store.Row, today day.Day, off []care.Job) {
-	stop := WalkStop{PlantRow: plantRow(row, today), Tasks: record.DueBy(row.Tasks.V, today, off)}
+	stop := WalkStop{PlantRow: plantRow(row, today), Tasks: due.By(row.Tasks.V, today, off)}
 	for _, t := range stop.Tasks {
 		stop.Minutes += t.Minutes
 		if t.Presses(today) {
@@ -152,7 +154,7 @@ func plantRow(row store.Row, today day.Day) PlantRow {
 		Stalled: row.StallsOn != nil &&
 			*row.StallsOn <= today,
 		Causes: []string{},
-		Seam:   passed[record.Seam]{row.Seam},
+		Seam:   passed[told.Seam]{row.Seam},
 		Figure: passed[record.Figure]{row.Figure},
 	}
 	if row.PlaceName != nil {

@@ -19,7 +19,7 @@ import (
 	"github.com/go-chi/chi/v5"
 	"github.com/go-chi/chi/v5/middleware"
 
-	"tendermend/record"
+	"tendermend/record/due"
 	"tendermend/store"
 )
 
@@ -145,6 +145,7 @@ func (srv *server) operations(r chi.Router) huma.API {
 		"metric; days are calendar days where the collection is."
 	config.OpenAPIPath, config.DocsPath, config.SchemasPath = "/api/openapi", "", ""
 	config.CreateHooks = nil // no $schema links in answers
+	config.Formats = fastJSON()
 	config.Transformers = append(config.Transformers, instance)
 	api := humachi.New(r, config)
 	srv.sessionOperations(api)
@@ -179,7 +180,7 @@ func (srv *server) operations(r chi.Router) huma.API {
 // a line.
 func nameTasks(api huma.API) {
 	kind := api.OpenAPI().Components.Schemas.Map()["Task"].Properties["kind"]
-	for _, k := range record.TaskKinds() {
+	for _, k := range due.Kinds() {
 		kind.Enum = append(kind.Enum, string(k))
 	}
 }

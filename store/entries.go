@@ -8,7 +8,6 @@ import (
 	"fmt"
 	"time"
 
-	jsonv2 "github.com/go-json-experiment/json"
 	"github.com/google/uuid"
 	"github.com/jmoiron/sqlx"
 
@@ -30,7 +29,11 @@ type entryRow struct {
 	Body       []byte     `db:"body"`
 }
 
-func (r entryRow) entry() (record.Entry, error) {
+func (r entryRow) entry(bodies *decoded) (record.Entry, error) {
+	body, err := bodies.read(r.ID, r.Body)
+	if err != nil {
+		return record.Entry{}, fmt.Errorf("reading entry %s: %w", r.ID, err)
+	}
 	e := record.Entry{
 		ID:         r.ID,
 		PlantID:    r.PlantID,
@@ -40,10 +43,7 @@ func (r entryRow) entry() (record.Entry, error) {
 		Replaces:   r.Replaces,
 		Case:       r.Case,
 		With:       r.With,
-	}
-	// Twice as fast as the standard reader; a plant's page reads a thousand of them.
-	if err := jsonv2.Unmarshal(r.Body, &e.Body); err != nil {
-		return record.Entry{}, fmt.Errorf("reading entry %s: %w", r.ID, err)
+		Body:       body,
 	}
 	if r.Despite != nil {
 		if err := json.Unmarshal(r.Despite, &e.Despite); err != nil {
@@ -66,7 +66,7 @@ const inRecordOrder = ` order by e.on_day, e.recorded_at, e.id`
 // Entries gives a plant's whole record; ErrNotFound when the collection has no
 // such plant.
 func (s *Store) Entries(ctx context.Context, collection, plant uuid.UUID) ([]record.Entry, error) {
-	entries, err := loadEntries(ctx, s.q(), collection, plant)
+	entries, err := selectEntries(ctx, s.q(), s.bodies, `e.plant_id = $2`, collection, plant)
 	if err != nil {
 		return nil, err
 	}
@@ -77,20 +77,24 @@ func (s *Store) Entries(ctx context.Context, collection, plant uuid.UUID) ([]rec
 	return entries, nil
 }
 
+// loadEntries gives the entries of a plant, in the order of the record, each read anew.
 func loadEntries(ctx context.Context, q sqlx.QueryerContext, collection, plant uuid.UUID) ([]record.Entry, error) {
-	return selectEntries(ctx, q, `e.plant_id = $2`, collection, plant)
+	return selectEntries(ctx, q, nil, `e.plant_id = $2`, collection, plant)
 }
 
 // selectEntries reads the entries of a collection that a condition names, in the
-// order of the record; the collection is the first argument.
-func selectEntries(ctx context.Context, q sqlx.QueryerContext, which string, args ...any) ([]record.Entry, error) {
+// order of the record; the collection is the first argument. Bodies that were read
+// lately are taken from there; with none, each is read anew.
+func selectEntries(
+	ctx context.Context, q sqlx.QueryerContext, bodies *decoded, which string, args ...any,
+) ([]record.Entry, error) {
 	var rows []entryRow
 	if err := sqlx.SelectContext(ctx, q, &rows, collectionEntries+which+inRecordOrder, args...); err != nil {
 		return nil, fmt.Errorf("reading the record: %w", err)
 	}
 	entries := make([]record.Entry, len(rows))
 	for i, r := range rows {
-		e, err := r.entry()
+		e, err := r.entry(bodies)
 		if err != nil {
 			return nil, err
 		}
@@ -158,7 +162,7 @@ func (s *Store) AppendAll(
 		if err := lockPlant(ctx, tx, collection, list[0]); err != nil {
 			return err
 		}
-		entries, err := loadEntries(ctx, tx, collection, plant)
+		entries, err := selectEntries(ctx, tx, s.bodies, `e.plant_id = $2`, collection, plant)
 		if err != nil {
 			return err
 		}
@@ -324,7 +328,7 @@ func sentBefore(ctx context.Context, tx *sqlx.Tx, collection uuid.UUID, e record
 	if err != nil {
 		return nil, err
 	}
-	known, err := row.entry()
+	known, err := row.entry(nil)
 	if err != nil {
 		return nil, err
 	}

@@ -17,6 +17,8 @@ import (
 	"tendermend/core/day"
 	"tendermend/core/plant"
 	"tendermend/record"
+	"tendermend/record/due"
+	"tendermend/record/told"
 )
 
 // asJSON keeps a value in a jsonb column.
@@ -57,27 +59,27 @@ func (w Written) MarshalJSON() ([]byte, error) { return json.RawMessage(w).Marsh
 
 // Row is what lists show of a plant.
 type Row struct {
-	ID        uuid.UUID             `db:"id"`
-	Name      string                `db:"name"`
-	SortName  string                `db:"sort_name"`
-	Label     string                `db:"label"`
-	Habit     string                `db:"habit"`
-	Botanical string                `db:"botanical"`
-	PlaceID   *uuid.UUID            `db:"place_id"`
-	PlaceName *string               `db:"place_name"`
-	Apart     bool                  `db:"apart"` // its place is for isolation
-	Isolation string                `db:"isolation"`
-	Standing  string                `db:"standing"`
-	Stage     string                `db:"stage"`
-	ArrivedOn day.Day               `db:"arrived_on"`
-	LastLook  day.Day               `db:"last_look"`
-	NextDue   *day.Day              `db:"next_due"`
-	StallsOn  *day.Day              `db:"stalls_on"`
-	Causes    asJSON[[]string]      `db:"causes"`
-	Tasks     asJSON[[]record.Task] `db:"tasks"`
-	Seam      Written               `db:"seam"`
-	Entries   int                   `db:"entries"`
-	Figure    Written               `db:"figure"`
+	ID        uuid.UUID          `db:"id"`
+	Name      string             `db:"name"`
+	SortName  string             `db:"sort_name"`
+	Label     string             `db:"label"`
+	Habit     string             `db:"habit"`
+	Botanical string             `db:"botanical"`
+	PlaceID   *uuid.UUID         `db:"place_id"`
+	PlaceName *string            `db:"place_name"`
+	Apart     bool               `db:"apart"` // its place is for isolation
+	Isolation string             `db:"isolation"`
+	Standing  string             `db:"standing"`
+	Stage     string             `db:"stage"`
+	ArrivedOn day.Day            `db:"arrived_on"`
+	LastLook  day.Day            `db:"last_look"`
+	NextDue   *day.Day           `db:"next_due"`
+	StallsOn  *day.Day           `db:"stalls_on"`
+	Causes    asJSON[[]string]   `db:"causes"`
+	Tasks     asJSON[[]due.Task] `db:"tasks"`
+	Seam      Written            `db:"seam"`
+	Entries   int                `db:"entries"`
+	Figure    Written            `db:"figure"`
 }
 
 const rowColumns = `
@@ -109,17 +111,17 @@ func project(ctx context.Context, tx *sqlx.Tx, c Collection, s record.State) err
 
 // projectPlant writes the plant's row of the lists.
 func projectPlant(ctx context.Context, tx *sqlx.Tx, c Collection, s record.State) error {
-	tasks := s.Tasks(c.South)
+	tasks := due.Tasks(s, c.South)
 	if tasks == nil {
-		tasks = []record.Task{}
+		tasks = []due.Task{}
 	}
-	var due *day.Day
+	var next *day.Day
 	if len(tasks) > 0 {
-		due = &tasks[0].From
+		next = &tasks[0].From
 	}
-	load := record.LoadOf(tasks)
+	load := due.LoadOf(tasks)
 	var stalls *day.Day
-	if on, can := s.StallsOn(c.South); can {
+	if on, can := due.StallsOn(s, c.South); can {
 		stalls = &on
 	}
 	botanical := ""
@@ -146,8 +148,8 @@ func projectPlant(ctx context.Context, tx *sqlx.Tx, c Collection, s record.State
 		where collection_id = $1 and id = $2`,
 		c.ID, s.PlantID, s.Here, name, s.Arrival.Label, s.Habit.ID, s.Arrival.Profile, botanical, search,
 		s.Place, string(s.Isolation), s.Standing(), stage, s.ArrivedOn, s.LastLook(),
-		due, stalls, asJSON[[]string]{causesListed(s)}, asJSON[[]record.Task]{tasks},
-		asJSON[record.Seam]{s.Seam().Thin(listedStitches)}, s.Entries,
+		next, stalls, asJSON[[]string]{causesListed(s)}, asJSON[[]due.Task]{tasks},
+		asJSON[told.Seam]{told.SeamOf(s).Thin(listedStitches)}, s.Entries,
 		asJSON[record.Figure]{s.Figure()},
 		asJSON[[]record.Confirmation]{append([]record.Confirmation{}, s.Confirmations...)}, s.Arrival.Mother,
 		s.EndedOn(),

@@ -11,6 +11,7 @@ import (
 	"tendermend/core/day"
 	"tendermend/internal/pgtest"
 	"tendermend/record"
+	"tendermend/record/due"
 	"tendermend/store"
 )
 
@@ -31,7 +32,7 @@ func asksApart(t *testing.T, s *store.Store, a store.Account, plant uuid.UUID) b
 	require.NoError(t, err)
 	for _, row := range walk.Rows {
 		for _, task := range row.Tasks.V {
-			if row.ID == plant && task.Kind == record.TaskApart {
+			if row.ID == plant && task.Kind == due.Apart {
 				return true
 			}
 		}

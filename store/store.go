@@ -28,7 +28,9 @@ type Store struct {
 	DB    *sqlx.DB
 	Clock func() time.Time
 	hash  *hashing
-	tx    *sqlx.Tx // the transaction that all its work is part of; nil outside of one
+	// bodies are entries that were read lately.
+	bodies *decoded
+	tx     *sqlx.Tx // the transaction that all its work is part of; nil outside of one
 }
 
 // Open connects to PostgreSQL by its URL. It does not wait for the server: the
@@ -41,7 +43,7 @@ func Open(url string, clock func() time.Time) (*Store, error) {
 	db.SetMaxOpenConns(20)
 	db.SetMaxIdleConns(10)
 	db.SetConnMaxLifetime(30 * time.Minute)
-	return &Store{DB: db, Clock: clock, hash: newHashing()}, nil
+	return &Store{DB: db, Clock: clock, hash: newHashing(), bodies: newDecoded(mostDecoded)}, nil
 }
 
 // Migrate brings the database's tables up to this version of the program.
@@ -69,7 +71,7 @@ func (s *Store) q() sqlx.ExtContext {
 
 // within gives a store whose work is part of a transaction.
 func (s *Store) within(tx *sqlx.Tx) *Store {
-	return &Store{DB: s.DB, Clock: s.Clock, hash: s.hash, tx: tx}
+	return &Store{DB: s.DB, Clock: s.Clock, hash: s.hash, bodies: s.bodies, tx: tx}
 }
 
 // mostTries is how often work is tried whose transaction another one stood in the way

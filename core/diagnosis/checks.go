@@ -77,7 +77,7 @@ type openLook struct{ cause, sign int }
 
 // reason says why it is looked for before anything else.
 func (o openLook) reason(k *Knowledge) string {
-	of := lower(k.causes[o.cause].Label)
+	of := working.Lower(k.causes[o.cause].Label)
 	if animal(k.signs[o.sign].ID) {
 		return "Before all else: nobody has looked for the animal of " + of + "."
 	}
@@ -86,14 +86,6 @@ func (o openLook) reason(k *Knowledge) string {
 
 // animal says whether a sign is the animal itself.
 func animal(sign string) bool { return strings.HasPrefix(sign, "pest.") }
-
-// lower begins a label as it stands within a sentence.
-func lower(label string) string {
-	if label == "" {
-		return ""
-	}
-	return strings.ToLower(label[:1]) + label[1:]
-}
 
 // openLethal finds the causes that kill fast and are still open, likeliest first.
 func (c *Case) openLethal() (open []openLook) {

@@ -4,6 +4,7 @@ import (
 	"slices"
 
 	"tendermend/core/cause"
+	"tendermend/core/working"
 )
 
 // VerdictKind says where a differential stands.
@@ -203,9 +204,9 @@ func (c *Case) words(v Judgement) string {
 		}
 		return "Nothing found on the parts looked at."
 	case Harmless:
-		return "This looks like " + lower(about) + ". If more of it follows, it is not that."
+		return "This looks like " + working.Lower(about) + ". If more of it follows, it is not that."
 	case Act:
-		return "Time to act: " + lower(about) + "."
+		return "Time to act: " + working.Lower(about) + "."
 	case NotEnough:
 		return "Not enough to go on: nothing stands out, and no further look is worth its trouble. Watch it."
 	case LookFurther:

@@ -57,3 +57,27 @@ func A(thing string) string {
 	}
 	return "a " + thing
 }
+
+// Capital begins words as a sentence begins.
+func Capital(words string) string {
+	if words == "" {
+		return words
+	}
+	return strings.ToUpper(words[:1]) + words[1:]
+}
+
+// Lower begins words as they stand within a sentence.
+func Lower(words string) string {
+	if words == "" {
+		return words
+	}
+	return strings.ToLower(words[:1]) + words[1:]
+}
+
+// Every says how often something is done: "every day", "every 3 days".
+func Every(n int, one string) string {
+	if n == 1 {
+		return "every " + one
+	}
+	return "every " + Count(n, one)
+}

@@ -1,4 +1,4 @@
-package record
+package due
 
 import (
 	"maps"
@@ -7,25 +7,26 @@ import (
 	"tendermend/core/care"
 	"tendermend/core/day"
 	"tendermend/core/recovery"
+	"tendermend/record"
 )
 
 // Routine gives the jobs of ordinary care, each with its next day. It is asked for
 // a plant that is well: one with a case in work follows its plan.
-func (s State) Routine(south bool) []care.Due {
+func Routine(s record.State, south bool) []care.Due {
 	p := care.Plant{
-		Wants: s.Wants, Habit: s.Habit, South: south, Rule: s.waterLines(south),
-		Had: s.ArrivedOn, FreshOn: s.Pot.FreshOn, Watched: s.Isolation == UnderWatch,
+		Wants: s.Wants, Habit: s.Habit, South: south, Rule: s.WaterLines(south),
+		Had: s.ArrivedOn, FreshOn: s.Pot.FreshOn, Watched: s.Isolation == record.UnderWatch,
 		Last: map[care.Job]day.Day{}, Snoozed: s.Snoozes,
 	}
 	maps.Copy(p.Last, s.Jobs)
-	before, known := hadDays[s.Arrival.Had]
+	before, known := s.Owned(s.ArrivedOn)
 	p.New = known && before < care.NewDays
 	if n := len(s.Tallies); n > 0 {
-		if share, ok := s.Tallies[n-1].liveShare(); ok {
+		if share, ok := s.Tallies[n-1].LiveShare(); ok {
 			p.LiveShare = &share
 		}
 	}
-	if spike := s.sawSpike(); spike != nil {
+	if spike := s.SawSpike(); spike != nil {
 		p.InBud = *spike
 	}
 	later := func(job care.Job, on day.Day) { p.Last[job] = max(p.Last[job], on) }
@@ -36,7 +37,7 @@ func (s State) Routine(south bool) []care.Due {
 		later(care.PestLook, s.Examined.On)
 	}
 	for _, f := range s.Feeds {
-		later(care.Feed, f.On+f.lasts())
+		later(care.Feed, f.On+f.Lasts())
 		if f.On > p.Last[care.Flush] && f.Slow == "" {
 			p.Fed++
 		}

@@ -1,10 +1,11 @@
-package record
+// Package due says what a plant's record asks for next, and from which day on. It knows no
+// today: a row of the lists is written once and read on any day.
+package due
 
 import (
 	"cmp"
 	"fmt"
 	"slices"
-	"strings"
 
 	"github.com/google/uuid"
 
@@ -12,42 +13,43 @@ import (
 	"tendermend/core/day"
 	"tendermend/core/recovery"
 	"tendermend/core/working"
+	"tendermend/record"
 )
 
-// TaskKind says what a task on the walk asks for.
-type TaskKind string
+// Kind says what a task on the walk asks for.
+type Kind string
 
 // The kinds of task.
 const (
-	TaskExamine TaskKind = "examine" // a first look for signs
-	TaskDecide  TaskKind = "decide"  // examined, nothing accepted yet
-	TaskPlan    TaskKind = "plan"    // accepted, no plan yet
-	TaskStep    TaskKind = "step"    // a step of the plan
-	TaskPass    TaskKind = "pass"    // the gate is open
-	TaskBack    TaskKind = "back"    // a setback was found
-	TaskCheck   TaskKind = "check"   // the stage's check-in
-	TaskLook    TaskKind = "look"    // a look at a plant that is well
-	TaskWater   TaskKind = "water"   // the look window for water
-	TaskAsleep  TaskKind = "asleep"  // a look at a plant that gets no water now
-	TaskTreat   TaskKind = "treat"   // a product may be repeated, by its label
-	TaskStall   TaskKind = "stall"   // it stands still for longer than is normal
-	TaskSignal  TaskKind = "signal"  // something alarms and nobody has answered it
-	TaskPests   TaskKind = "pests"   // a look for pests that quarantine asks for
-	TaskApart   TaskKind = "apart"   // what came with a suspect stands among the others
-	TaskRelease TaskKind = "release" // nothing keeps it apart any more
+	Examine Kind = "examine" // a first look for signs
+	Decide  Kind = "decide"  // examined, nothing accepted yet
+	Plan    Kind = "plan"    // accepted, no plan yet
+	Step    Kind = "step"    // a step of the plan
+	Pass    Kind = "pass"    // the gate is open
+	Back    Kind = "back"    // a setback was found
+	Check   Kind = "check"   // the stage's check-in
+	Look    Kind = "look"    // a look at a plant that is well
+	Water   Kind = "water"   // the look window for water
+	Asleep  Kind = "asleep"  // a look at a plant that gets no water now
+	Treat   Kind = "treat"   // a product may be repeated, by its label
+	Stall   Kind = "stall"   // it stands still for longer than is normal
+	Signal  Kind = "signal"  // something alarms and nobody has answered it
+	Pests   Kind = "pests"   // a look for pests that quarantine asks for
+	Apart   Kind = "apart"   // what came with a suspect stands among the others
+	Release Kind = "release" // nothing keeps it apart any more
 )
 
-// TaskKinds lists what a walk may ask for.
-func TaskKinds() []TaskKind {
-	return []TaskKind{
-		TaskExamine, TaskDecide, TaskPlan, TaskStep, TaskPass, TaskBack, TaskCheck, TaskLook, TaskWater, TaskAsleep,
-		TaskTreat, TaskStall, TaskSignal, TaskPests, TaskApart, TaskRelease,
+// Kinds lists what a walk may ask for.
+func Kinds() []Kind {
+	return []Kind{
+		Examine, Decide, Plan, Step, Pass, Back, Check, Look, Water, Asleep,
+		Treat, Stall, Signal, Pests, Apart, Release,
 	}
 }
 
 // Task is one thing to do or look at, with why and since when.
 type Task struct {
-	Kind TaskKind `json:"kind"` // one of TaskKinds
+	Kind Kind `json:"kind"` // one of Kinds
 
 	From    day.Day `json:"from" doc:"The first useful day."`
 	Until   day.Day `json:"until" doc:"The last day that is still safe."`
@@ -71,7 +73,7 @@ type Task struct {
 
 // Presses says whether a task cannot wait: it alarms, or today is the last day that is
 // still safe for it, or past.
-func (t Task) Presses(today day.Day) bool { return t.Kind == TaskSignal || t.Until <= today }
+func (t Task) Presses(today day.Day) bool { return t.Kind == Signal || t.Until <= today }
 
 // LaterWhy is the reason of a task from a day on.
 type LaterWhy struct {
@@ -97,7 +99,7 @@ const mostWeight = 5
 // open case wants, what a newcomer's quarantine wants, and the ordinary care of a
 // plant that is well. It does not know today; south tells the hemisphere, for the
 // season.
-func (s State) Tasks(south bool) []Task {
+func Tasks(s record.State, south bool) []Task {
 	if !s.Here || s.Over() {
 		return nil
 	}
@@ -105,42 +107,42 @@ func (s State) Tasks(south bool) []Task {
 	add := func(t Task) { tasks = append(tasks, t) }
 	for _, alarm := range s.Alarms() {
 		add(Task{
-			Kind: TaskSignal, From: alarm.On, Until: alarm.On + 1, Minutes: 3, Weight: mostWeight,
+			Kind: Signal, From: alarm.On, Until: alarm.On + 1, Minutes: 3, Weight: mostWeight,
 			What: alarm.Title, Why: alarm.Said + " " + alarm.First[0], Signal: alarm.ID,
 		})
 	}
 	open := s.OpenCases()
 	for _, c := range open {
-		s.As(c).caseTasks(add)
+		caseTasks(s.As(c), add)
 	}
 	if len(open) == 0 {
-		s.restingTasks(add, south)
+		restingTasks(s, add, south)
 	}
-	s.apartTasks(add)
-	if t, due := s.waterTask(south); due {
+	apartTasks(s, add)
+	if t, due := waterTask(s, south); due {
 		add(t)
 	}
-	if t, due := s.asleepTask(south); due {
+	if t, due := asleepTask(s, south); due {
 		add(t)
 	}
 	if n := len(s.Treatments); n > 0 && s.Treatments[n-1].IntervalDays > 0 {
 		last := s.Treatments[n-1]
 		add(
 			Task{
-				Kind:    TaskTreat,
+				Kind:    Treat,
 				From:    last.On + day.Day(last.IntervalDays),
 				Until:   last.On + day.Day(last.IntervalDays) + 3,
 				What:    "Look whether " + last.Product + " is needed again",
-				Why:     fmt.Sprintf("Its label gives an interval of %s.", days(last.IntervalDays)),
+				Why:     fmt.Sprintf("Its label gives an interval of %s.", working.Count(last.IntervalDays, "day")),
 				Minutes: 5,
 				Weight:  3,
 			},
 		)
 	}
-	if on, can := s.StallsOn(south); can {
+	if on, can := StallsOn(s, south); can {
 		add(
 			Task{
-				Kind:    TaskStall,
+				Kind:    Stall,
 				From:    on,
 				Until:   on + 7,
 				What:    "Look below: it stands still",
@@ -157,9 +159,9 @@ func (s State) Tasks(south bool) []Task {
 	return tasks
 }
 
-// DueBy gives the tasks that are due by a day, the weightiest first, with the
+// By gives the tasks that are due by a day, the weightiest first, with the
 // ordinary care that joins them but for the jobs that are switched off.
-func DueBy(tasks []Task, today day.Day, off []care.Job) []Task {
+func By(tasks []Task, today day.Day, off []care.Job) []Task {
 	due := slices.DeleteFunc(slices.Clone(tasks), func(t Task) bool { return t.From > today })
 	for i := range due {
 		due[i] = due[i].At(today)
@@ -204,7 +206,7 @@ func LoadOf(tasks []Task) Load {
 	}
 	l := Load{Days: days, Minutes: make([]int, len(days)), Weights: make([]int, len(days)), Jobs: map[care.Job][]int{}}
 	for i, on := range days {
-		for _, t := range DueBy(tasks, on, nil) {
+		for _, t := range By(tasks, on, nil) {
 			l.Minutes[i] += t.Minutes
 			l.Weights[i] = max(l.Weights[i], t.Weight)
 			for _, job := range t.Jobs {
@@ -218,23 +220,9 @@ func LoadOf(tasks []Task) Load {
 	return l
 }
 
-func days(n int) string {
-	if n == 1 {
-		return "day"
-	}
-	return working.Count(n, "day")
-}
-
-func capital(s string) string {
-	if s == "" {
-		return s
-	}
-	return strings.ToUpper(s[:1]) + s[1:]
-}
-
 // StallsOn gives the day on which the plant would count as stalled if nothing
 // were measured to grow before; false when it cannot stall, or rests by then.
-func (s State) StallsOn(south bool) (day.Day, bool) {
+func StallsOn(s record.State, south bool) (day.Day, bool) {
 	if _, _, ok := s.CurrentStage(); !ok || s.Habit.StallWeeks == 0 {
 		return 0, false
 	}

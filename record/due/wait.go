@@ -1,8 +1,9 @@
-package record
+package due
 
 import (
 	"tendermend/core/day"
 	"tendermend/core/diagnosis"
+	"tendermend/record"
 )
 
 // Wait says when a sign that takes days can be answered.
@@ -15,7 +16,7 @@ type Wait struct {
 // Waits gives, by sign, when those of the checks can be answered that take days: where
 // the record holds looks to compare with, from the nearest that is old enough on, or
 // from the first one, so many days later; everything else that long after today.
-func (s State) Waits(checks []diagnosis.Check, today day.Day) map[string]Wait {
+func Waits(s record.State, checks []diagnosis.Check, today day.Day) map[string]Wait {
 	waits := map[string]Wait{}
 	for _, check := range checks {
 		if check.Days == 0 {
@@ -24,7 +25,7 @@ func (s State) Waits(checks []diagnosis.Check, today day.Day) map[string]Wait {
 		days := day.Day(check.Days)
 		wait := Wait{On: today + days}
 		if sign, _ := diagnosis.SignByID(check.Sign); sign.Source == diagnosis.FromRecord && len(s.Said) > 0 {
-			since := s.comparedWith(today - days)
+			since := comparedWith(s, today-days)
 			wait = Wait{&since, max(today, since+days)}
 		}
 		waits[check.Sign] = wait
@@ -33,7 +34,7 @@ func (s State) Waits(checks []diagnosis.Check, today day.Day) map[string]Wait {
 }
 
 // comparedWith is the last look by a day, or the first one where all came later.
-func (s State) comparedWith(by day.Day) day.Day {
+func comparedWith(s record.State, by day.Day) day.Day {
 	first, last := s.Said[0].On, day.Day(0)
 	old := false
 	for _, look := range s.Said {

@@ -1,18 +1,20 @@
-package record
+package due
 
 import (
 	"tendermend/core/day"
 	"tendermend/core/water"
+	"tendermend/core/working"
+	"tendermend/record"
 )
 
 // WaterWindow gives the next look window for water; false when none is kept: it was
 // never watered here, or nobody knows when its rule gives water again.
-func (s State) WaterWindow(south bool) (water.Window, bool) {
-	return water.NextLook(s.Habit, s.WateredOn, s.StillMoist, s.LastLook(), south, s.waterLines(south))
+func WaterWindow(s record.State, south bool) (water.Window, bool) {
+	return water.NextLook(s.Habit, s.WateredOn, s.StillMoist, s.LastLook(), south, s.WaterLines(south))
 }
 
-func (s State) waterTask(south bool) (Task, bool) {
-	w, ok := s.WaterWindow(south)
+func waterTask(s record.State, south bool) (Task, bool) {
+	w, ok := WaterWindow(s, south)
 	if !ok {
 		return Task{}, false
 	}
@@ -20,7 +22,7 @@ func (s State) waterTask(south bool) (Task, bool) {
 	if w.Guess {
 		why = "A guess from its habit; its own gaps are not known yet."
 	}
-	lines := s.waterLines(south)
+	lines := s.WaterLines(south)
 	said := func(on day.Day) string {
 		line := lines(on)
 		if !line.Days {
@@ -29,7 +31,7 @@ func (s State) waterTask(south bool) (Task, bool) {
 		return why + " Its rule: " + line.Words + " (" + line.Why + ")."
 	}
 	t := Task{
-		Kind:    TaskWater,
+		Kind:    Water,
 		From:    w.From,
 		Until:   w.Until,
 		What:    "Feel whether it is dry enough to water",
@@ -52,7 +54,7 @@ const turnsFor = 200
 
 // asleepTask asks of a plant that gets no water now whether it wakes, or how long
 // the roots are that its water waits for.
-func (s State) asleepTask(south bool) (Task, bool) {
+func asleepTask(s record.State, south bool) (Task, bool) {
 	last := s.LastLook()
 	line := s.WaterLine(last+water.AsleepDays, south)
 	if line.Days || line.LookDays == 0 {
@@ -62,8 +64,9 @@ func (s State) asleepTask(south bool) (Task, bool) {
 		last = max(last, r.On)
 	}
 	t := Task{
-		Kind: TaskAsleep, From: last + day.Day(line.LookDays), Until: last + day.Day(2*line.LookDays), Minutes: 2,
-		Weight: 2, Measure: line.Asks, What: "See whether it wakes: firm, any new shoot?", Why: capital(line.Why) + ".",
+		Kind: Asleep, From: last + day.Day(line.LookDays), Until: last + day.Day(2*line.LookDays), Minutes: 2,
+		Weight: 2, Measure: line.Asks, What: "See whether it wakes: firm, any new shoot?",
+		Why: working.Capital(line.Why) + ".",
 	}
 	if line.Asks == water.RootsMeasure {
 		t.What = "New roots: how long?"

@@ -1,4 +1,6 @@
-package record
+// Package told says what a record tells who looks back or stands before the plant: its
+// seam, its card and its review.
+package told
 
 import (
 	"fmt"
@@ -7,11 +9,11 @@ import (
 
 	"tendermend/core/day"
 	"tendermend/core/facts"
-	"tendermend/core/gate"
 	"tendermend/core/recovery"
 	"tendermend/core/treatment"
 	"tendermend/core/treatment/sheet"
 	"tendermend/core/working"
+	"tendermend/record"
 )
 
 // Card says what a plant is given now: each line follows from its plan, from the facts
@@ -33,9 +35,9 @@ type CardLine struct {
 
 const fromPlan, fromFacts, fromKind = "plan", "facts", "kind"
 
-// Card gives the card of the case in hand on a day.
-func (s State) Card(on day.Day, south bool) Card {
-	c := carding{State: s, on: on, south: south, facts: s.Facts(on, Context{South: south})}
+// CardOf gives the card of the case in hand on a day.
+func CardOf(s record.State, on day.Day, south bool) Card {
+	c := carding{State: s, on: on, south: south, facts: s.Facts(on, record.Context{South: south})}
 	card := Card{Water: c.water(), Air: c.air(), Feed: c.feed(), Done: c.done()}
 	card.Light, card.Gets = c.light()
 	return card
@@ -43,7 +45,7 @@ func (s State) Card(on day.Day, south bool) Card {
 
 // carding writes a card.
 type carding struct {
-	State
+	record.State
 	on    day.Day
 	south bool
 	facts facts.Facts
@@ -76,22 +78,11 @@ func (c carding) pending(ops ...treatment.OperatorID) (sheet.Step, bool) {
 func (c carding) running(ops ...treatment.OperatorID) (sheet.Step, bool) {
 	for _, step := range c.steps(ops...) {
 		next, goesOn := c.NextOn(step)
-		if step.Every > 0 && goesOn && next <= c.on+day.Day(step.Every) && !c.over(step) {
+		if step.Every > 0 && goesOn && next <= c.on+day.Day(step.Every) && !c.StepOver(step) {
 			return step, true
 		}
 	}
 	return sheet.Step{}, false
-}
-
-// over says whether what ends a repeated step was seen.
-func (s State) over(step sheet.Step) bool {
-	last := s.LastLook()
-	return seenEnd(step.Lasts) && step.Lasts.Opens(s.gateFacts(step, last), last).Open
-}
-
-// seenEnd says whether something seen ends it, and not days alone.
-func seenEnd(g gate.Gate) bool {
-	return g.Wants(func(c gate.Condition) bool { return c.Is != gate.Days && c.Is != gate.AnyOf })
 }
 
 // when says when a step is due, or what it waits for.
@@ -122,7 +113,7 @@ func (c carding) water() CardLine {
 		return CardLine{"First water " + c.when(first) + amountOf(first) + "; none before", fromPlan}
 	}
 	if wet, on := c.running(treatment.WetRoots, treatment.ChangeWater, treatment.Soak, treatment.Mist); on {
-		return CardLine{wet.Title + ", every " + days(wet.Every) + " until " + wet.Until, fromPlan}
+		return CardLine{wet.Title + ", " + working.Every(wet.Every, "day") + " until " + wet.Until, fromPlan}
 	}
 	line := c.WaterLine(c.on, c.south)
 	_, stage, in := c.CurrentStage()
@@ -137,12 +128,12 @@ func (c carding) water() CardLine {
 	case c.facts.Seat.Value == facts.InCup, c.facts.Seat.Value == facts.InJar:
 		return CardLine{"It stands in water: changed when the plan says, the level below the base", fromFacts}
 	}
-	return CardLine{capital(line.Words) + ": " + line.Why, fromKind}
+	return CardLine{working.Capital(line.Words) + ": " + line.Why, fromKind}
 }
 
 // worked says whether its roots were worked on under this plan.
 func (c carding) worked() bool {
-	_, worked := c.carriedOut()[string(treatment.Unpot)]
+	_, worked := c.CarriedOut()[string(treatment.Unpot)]
 	return worked
 }
 
@@ -180,7 +171,7 @@ func (c carding) leftOut(op string) (why string, left bool) {
 	if i < 0 {
 		return "", false
 	}
-	return lower(strings.TrimSuffix(c.Plan.Rules[i].Why, ".")), true
+	return working.Lower(strings.TrimSuffix(c.Plan.Rules[i].Why, ".")), true
 }
 
 // light: the share that its plan gives it, and when more comes; else its kind's best.
@@ -219,7 +210,7 @@ func (c carding) feed() CardLine {
 	if c.facts.NoFeed.Value {
 		return CardLine{"None until something new grows", fromPlan}
 	}
-	if why, rests := c.noFeed(c.on, c.south); rests {
+	if why, rests := c.NoFeed(c.on, c.south); rests {
 		return CardLine{"None: " + why, fromKind}
 	}
 	if c.Case.Open() {
@@ -233,7 +224,7 @@ func (c carding) feed() CardLine {
 // done lists what was done under the plan in hand, once each, in the order of the plan.
 func (c carding) done() []string {
 	list := []string{}
-	for _, step := range c.planSteps() {
+	for _, step := range planSteps(c.State) {
 		tick, ticked := c.Ticks[step.ID]
 		if ticked && !tick.Skipped && step.Makes != nil && !slices.Contains(list, step.Title) {
 			list = append(list, step.Title)
@@ -242,7 +233,7 @@ func (c carding) done() []string {
 	return list
 }
 
-func (s State) planSteps() []sheet.Step {
+func planSteps(s record.State) []sheet.Step {
 	if s.Plan == nil {
 		return nil
 	}

@@ -1,4 +1,4 @@
-package record
+package told
 
 import (
 	"fmt"
@@ -11,46 +11,35 @@ import (
 	"tendermend/core/recovery"
 	"tendermend/core/treatment/sheet"
 	"tendermend/core/working"
-)
-
-// reviewPart is what an entry counts as when one looks back.
-type reviewPart string
-
-const (
-	reviewSteps     reviewPart = "steps of plans"
-	reviewWaterings reviewPart = "waterings"
-	reviewFeeds     reviewPart = "feeds"
-	reviewProducts  reviewPart = "products"
-	reviewLooks     reviewPart = "looks and measures"
-	reviewNothing   reviewPart = "" // what takes no time worth counting
+	"tendermend/record"
 )
 
 // Review looks back over a plant's time: from one day to another.
 type Review struct {
-	From     day.Day          `json:"from"`
-	To       day.Day          `json:"to"`
-	Days     int              `json:"days"`
-	Before   *PictureOn       `json:"before,omitempty" doc:"The first of that time, from the same side."`
-	After    *PictureOn       `json:"after,omitempty"`
-	Growths  recovery.Growths `json:"growths"`
-	Made     int              `json:"made" doc:"Leaves that opened."`
-	Lost     int              `json:"lost" doc:"Leaves that were lost."`
-	Then     *float64         `json:"conditionThen,omitempty" doc:"Its condition at the first look, 0-100."`
-	Now      *float64         `json:"conditionNow,omitempty" doc:"Its condition at the last look."`
-	Stages   []StageReview    `json:"stages"`
-	Steps    []StepDone       `json:"steps" doc:"What was done of its plans."`
-	Looks    int              `json:"looks" doc:"Days on which somebody looked."`
-	Watered  int              `json:"watered"`
-	Fed      int              `json:"fed"`
-	Treated  int              `json:"treated" doc:"Products used."`
-	Minutes  working.Amount   `json:"minutes" doc:"The carers' minutes."`
-	Cost     working.Amount   `json:"cost" doc:"Material and price, in the collection's money."`
-	Standing string           `json:"standing"`
-	Causes   []string         `json:"causes" doc:"What it was, by name: confirmed, or accepted."`
-	Known    bool             `json:"known" doc:"Whether that was confirmed."`
-	School   string           `json:"school,omitempty"`
-	Lesson   string           `json:"lesson,omitempty" doc:"What was written when the case was closed."`
-	used     []Used
+	From     day.Day           `json:"from"`
+	To       day.Day           `json:"to"`
+	Days     int               `json:"days"`
+	Before   *record.PictureOn `json:"before,omitempty" doc:"The first of that time, from the same side."`
+	After    *record.PictureOn `json:"after,omitempty"`
+	Growths  recovery.Growths  `json:"growths"`
+	Made     int               `json:"made" doc:"Leaves that opened."`
+	Lost     int               `json:"lost" doc:"Leaves that were lost."`
+	Then     *float64          `json:"conditionThen,omitempty" doc:"Its condition at the first look, 0-100."`
+	Now      *float64          `json:"conditionNow,omitempty" doc:"Its condition at the last look."`
+	Stages   []StageReview     `json:"stages"`
+	Steps    []StepDone        `json:"steps" doc:"What was done of its plans."`
+	Looks    int               `json:"looks" doc:"Days on which somebody looked."`
+	Watered  int               `json:"watered"`
+	Fed      int               `json:"fed"`
+	Treated  int               `json:"treated" doc:"Products used."`
+	Minutes  working.Amount    `json:"minutes" doc:"The carers' minutes."`
+	Cost     working.Amount    `json:"cost" doc:"Material and price, in the collection's money."`
+	Standing string            `json:"standing"`
+	Causes   []string          `json:"causes" doc:"What it was, by name: confirmed, or accepted."`
+	Known    bool              `json:"known" doc:"Whether that was confirmed."`
+	School   string            `json:"school,omitempty"`
+	Lesson   string            `json:"lesson,omitempty" doc:"What was written when the case was closed."`
+	used     []record.Used
 }
 
 // StageReview is how long a stage took, beside what is usual.
@@ -72,11 +61,11 @@ type StepDone struct {
 }
 
 // Used gives what the steps of the review took from the cupboard.
-func (r Review) Used() []Used { return r.used }
+func (r Review) Used() []record.Used { return r.used }
 
-// Review looks back over a plant's record from one day to another, as of the
+// ReviewOf looks back over a plant's record from one day to another, as of the
 // second.
-func (s State) Review(entries []Entry, from, to day.Day) Review {
+func ReviewOf(s record.State, entries []record.Entry, from, to day.Day) Review {
 	from = max(from, s.ArrivedOn)
 	r := Review{
 		From:     from,
@@ -95,11 +84,11 @@ func (s State) Review(entries []Entry, from, to day.Day) Review {
 			r.Looks++
 		}
 	}
-	r.Made, r.Lost = s.sumOf("new-leaves", inside), s.sumOf("leaves-lost", inside)
-	s.reviewPictures(&r, inside)
-	s.reviewStages(&r, from, to)
-	s.reviewCause(&r)
-	s.reviewScores(&r, inside)
+	r.Made, r.Lost = sumOf(s, "new-leaves", inside), sumOf(s, "leaves-lost", inside)
+	reviewPictures(s, &r, inside)
+	reviewStages(s, &r, from, to)
+	reviewCause(s, &r)
+	reviewScores(s, &r, inside)
 	switch {
 	case s.Closed != nil:
 		r.Lesson = s.Closed.Reason
@@ -111,11 +100,11 @@ func (s State) Review(entries []Entry, from, to day.Day) Review {
 
 // reviewEntries counts what was done in the days looked back on, and gives the
 // minutes by the kind of work.
-func reviewEntries(r *Review, entries []Entry, inside func(day.Day) bool) map[reviewPart]int {
-	live := Live(entries)
+func reviewEntries(r *Review, entries []record.Entry, inside func(day.Day) bool) map[record.Effort]int {
+	live := record.Live(entries)
 	plans := map[string]sheet.Step{}
-	minutes := map[reviewPart]int{}
-	for _, e := range InOrder(entries) {
+	minutes := map[record.Effort]int{}
+	for _, e := range record.InOrder(entries) {
 		if !live[e.ID] {
 			continue
 		}
@@ -130,28 +119,28 @@ func reviewEntries(r *Review, entries []Entry, inside func(day.Day) bool) map[re
 		if d := e.Did; d != nil && !d.Skipped {
 			step := plans[d.Step]
 			r.Steps = append(r.Steps, StepDone{e.On, step.Title, step.Minutes})
-			minutes[reviewSteps] += step.Minutes
+			minutes[record.ForSteps] += step.Minutes
 			r.used = append(r.used, d.Used...)
 		}
-		part, spent := e.Content().inReview()
+		part, spent := e.Effort()
 		if e.With == nil { // the minutes of an effect are those of its step
 			minutes[part] += spent
 		}
 		switch part {
-		case reviewWaterings:
+		case record.ForWaterings:
 			r.Watered++
-		case reviewFeeds:
+		case record.ForFeeds:
 			r.Fed++
-		case reviewProducts:
+		case record.ForProducts:
 			r.Treated++
-		case reviewSteps, reviewLooks, reviewNothing:
+		case record.ForSteps, record.ForLooks, record.ForNothing:
 		}
 	}
 	return minutes
 }
 
 // sumOf adds up the readings of a measure in the days looked back on.
-func (s State) sumOf(measure string, inside func(day.Day) bool) (sum int) {
+func sumOf(s record.State, measure string, inside func(day.Day) bool) (sum int) {
 	for _, reading := range s.Readings[measure] {
 		if inside(reading.On) {
 			sum += int(reading.Value)
@@ -161,7 +150,7 @@ func (s State) sumOf(measure string, inside func(day.Day) bool) (sum int) {
 }
 
 // minutesOf sums up the minutes, with their working.
-func (r *Review) minutesOf(minutes map[reviewPart]int) {
+func (r *Review) minutesOf(minutes map[record.Effort]int) {
 	r.Minutes = working.Amount{
 		What: "minutes",
 		Unit: "min",
@@ -171,7 +160,7 @@ func (r *Review) minutesOf(minutes map[reviewPart]int) {
 			Sure:    "rough: nobody held a watch",
 		},
 	}
-	for _, part := range []reviewPart{reviewSteps, reviewLooks, reviewWaterings, reviewFeeds, reviewProducts} {
+	for _, part := range record.Efforts() {
 		if minutes[part] > 0 {
 			r.Minutes.Value += float64(minutes[part])
 			r.Minutes.Working.Inputs = append(
@@ -183,7 +172,7 @@ func (r *Review) minutesOf(minutes map[reviewPart]int) {
 }
 
 // reviewScores gives the first and the last wellbeing of the days looked back on.
-func (s State) reviewScores(r *Review, inside func(day.Day) bool) {
+func reviewScores(s record.State, r *Review, inside func(day.Day) bool) {
 	basis := s.Basis()
 	for _, on := range s.Looks {
 		if score, ok := recovery.WellbeingOn(s.Readings, basis, on); ok && inside(on) {
@@ -200,10 +189,10 @@ func (s State) reviewScores(r *Review, inside func(day.Day) bool) {
 }
 
 // reviewPictures takes the last picture and the first one from the same side.
-func (s State) reviewPictures(r *Review, inside func(day.Day) bool) {
+func reviewPictures(s record.State, r *Review, inside func(day.Day) bool) {
 	for i := range s.Pictures {
 		p := s.Pictures[i]
-		if !inside(p.On) || p.Side == SideRoots {
+		if !inside(p.On) || p.Side == record.SideRoots {
 			continue
 		}
 		r.After = &p
@@ -220,7 +209,7 @@ func (s State) reviewPictures(r *Review, inside func(day.Day) bool) {
 	}
 }
 
-func (s State) reviewStages(r *Review, from, to day.Day) {
+func reviewStages(s record.State, r *Review, from, to day.Day) {
 	at := map[[2]string]int{}
 	for _, span := range s.Stages {
 		end := to
@@ -257,7 +246,7 @@ func (s State) reviewStages(r *Review, from, to day.Day) {
 	}
 }
 
-func (s State) reviewCause(r *Review) {
+func reviewCause(s record.State, r *Review) {
 	var ids []string
 	switch n := len(s.Confirmations); {
 	case s.Case.Is():

@@ -1,24 +1,25 @@
-package record
+package told
 
 import (
 	"github.com/google/uuid"
 
 	"tendermend/core/day"
+	"tendermend/record"
 )
 
 // Seam is a plant's story as a line through time: a stitch for each day on
 // which somebody looked, cloth bands for its stages, a knot where a gate was
 // passed, a loose thread where it fell back, bare cloth where nobody looked.
 type Seam struct {
-	From     day.Day   `json:"from"`
-	Bands    []Span    `json:"bands"`
-	Looks    int       `json:"looks" doc:"Days on which somebody looked; a list shows fewer stitches."`
-	Stitches []day.Day `json:"stitches"`
-	Knots    []day.Day `json:"knots" doc:"Gates passed on the leading track."`
-	Beside   []Knot    `json:"beside" doc:"Gates passed on tracks beside it."`
-	Loose    []Loose   `json:"loose"`
-	Bare     []Gap     `json:"bare"`
-	Ended    *day.Day  `json:"ended,omitempty"`
+	From     day.Day       `json:"from"`
+	Bands    []record.Span `json:"bands"`
+	Looks    int           `json:"looks" doc:"Days on which somebody looked; a list shows fewer stitches."`
+	Stitches []day.Day     `json:"stitches"`
+	Knots    []day.Day     `json:"knots" doc:"Gates passed on the leading track."`
+	Beside   []Knot        `json:"beside" doc:"Gates passed on tracks beside it."`
+	Loose    []Loose       `json:"loose"`
+	Bare     []Gap         `json:"bare"`
+	Ended    *day.Day      `json:"ended,omitempty"`
 }
 
 // Knot is a gate that was passed on a track beside the leading one, on its lane.
@@ -49,11 +50,11 @@ type spanKey struct {
 // (common practice).
 const bareAfter = 2.5
 
-// Seam draws up the plant's story from its state.
-func (s State) Seam() Seam {
+// SeamOf draws up the plant's story from its state.
+func SeamOf(s record.State) Seam {
 	seam := Seam{
 		From:     s.ArrivedOn,
-		Bands:    []Span{},
+		Bands:    []record.Span{},
 		Looks:    len(s.Looks),
 		Stitches: s.Looks,
 		Knots:    []day.Day{},

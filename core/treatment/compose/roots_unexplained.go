@@ -20,13 +20,7 @@ var deadRootsOf = []string{"water", "roots", "medium", "pot"}
 // nothing that was accepted says why: rot kills while leaves are treated, and a pot that
 // is too wide for what lives makes the next (common practice).
 func (c *composer) rootsUnexplained() {
-	explained := slices.ContainsFunc(c.causes, func(id cause.ID) bool {
-		known, _ := cause.ByID(id)
-		return slices.Contains(deadRootsOf, known.Kind)
-	})
-	worked := c.root != nil || c.pieces != nil || c.crown != nil || c.neck || c.top || c.rest || c.change
-	if explained || worked || c.piece || c.resting() || c.seat != facts.InPot || c.habitID == treatment.AirPlant ||
-		!c.counted || c.rootless || c.roots >= mostDead {
+	if !c.mostRootsDead() || c.rootsExplained() || c.rootsWorked() || c.resting() {
 		return
 	}
 	if drowning(c.subject) {
@@ -41,4 +35,23 @@ func (c *composer) rootsUnexplained() {
 	c.draft.at(1, rankLook, do(treatment.Look, note(fmt.Sprintf("do its live roots fill the pot? Most of them were "+
 		"dead, and a pot more than %g cm wider than what lives stays wet: plan a smaller one when this is over",
 		tally.Slack))))
+}
+
+// mostRootsDead says whether the roots in a pot were counted, some live, and most do not.
+func (c *composer) mostRootsDead() bool {
+	return c.counted && !c.rootless && c.roots < mostDead &&
+		!c.piece && c.seat == facts.InPot && c.habitID != treatment.AirPlant
+}
+
+// rootsExplained says whether an accepted cause says by itself why roots die.
+func (c *composer) rootsExplained() bool {
+	return slices.ContainsFunc(c.causes, func(id cause.ID) bool {
+		known, _ := cause.ByID(id)
+		return slices.Contains(deadRootsOf, known.Kind)
+	})
+}
+
+// rootsWorked says whether the plan opens the pot, or works below, by itself.
+func (c *composer) rootsWorked() bool {
+	return c.root != nil || c.pieces != nil || c.crown != nil || c.neck || c.top || c.rest || c.change
 }

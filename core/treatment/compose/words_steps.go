@@ -4,6 +4,7 @@ import (
 	"strings"
 
 	"tendermend/core/plant"
+	"tendermend/core/working"
 )
 
 func sayAid(w saying) string {
@@ -43,7 +44,7 @@ func sayLook(w saying) string {
 	}
 	switch {
 	case p.What == keepOrDiscard:
-		return "Decide: keep it or discard it? " + capitalised(p.Note) + "."
+		return "Decide: keep it or discard it? " + working.Capital(p.Note) + "."
 	case p.Note == "":
 		return said + ", against the picture: marks as they were, new growth clean?"
 	case strings.HasSuffix(p.Note, "?"), strings.Contains(p.Note, "? "):
@@ -57,13 +58,6 @@ func closing(s string) string {
 		return ""
 	}
 	return "."
-}
-
-func capitalised(s string) string {
-	if s == "" {
-		return s
-	}
-	return strings.ToUpper(s[:1]) + s[1:]
 }
 
 func sayRoutine(w saying) string {

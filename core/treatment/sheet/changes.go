@@ -5,6 +5,7 @@ import (
 
 	"tendermend/core/facts"
 	"tendermend/core/treatment"
+	"tendermend/core/working"
 )
 
 // changesFirst says before the steps that the plan gives the plant another seat, or a
@@ -41,7 +42,7 @@ func setAside(a Answers) []Rule {
 		return nil
 	}
 	return []Rule{{
-		ID: "set-aside", What: "What would hold the root work back is set aside", Why: capital(why), Overruled: true,
+		ID: "set-aside", What: "What would hold the root work back is set aside", Why: working.Capital(why), Overruled: true,
 	}}
 }
 

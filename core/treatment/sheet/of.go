@@ -11,6 +11,7 @@ import (
 	"tendermend/core/treatment"
 	"tendermend/core/treatment/check"
 	"tendermend/core/treatment/compose"
+	"tendermend/core/working"
 )
 
 // Made is a plan with the situation that it was made for.
@@ -150,7 +151,7 @@ func dated(s treatment.Situation, p treatment.Plan, ids [][]string) Plan {
 		out.SchoolWhy = append(out.SchoolWhy, fmt.Sprintf("%s (%+d)", t.Text, t.Weight))
 	}
 	for _, l := range p.LeftOut {
-		out.Rules = append(out.Rules, Rule{ID: l.Op, What: leftOut(l.Op), Why: capital(l.Why) + "."})
+		out.Rules = append(out.Rules, Rule{ID: l.Op, What: leftOut(l.Op), Why: working.Capital(l.Why) + "."})
 	}
 	out.lookAhead(s)
 	w := writing{s: s, pests: pestRow(s, p)}
@@ -241,13 +242,6 @@ func (w *writing) step(x treatment.Step, id string) Step {
 	return st
 }
 
-func capital(s string) string {
-	if s == "" {
-		return s
-	}
-	return strings.ToUpper(s[:1]) + s[1:]
-}
-
 // leftOut says what was left out, in words.
 func leftOut(op string) string {
 	if o, ok := treatment.OperatorByID(treatment.OperatorID(op)); ok {
@@ -259,7 +253,7 @@ func leftOut(op string) string {
 	if c, ok := cause.ByID(cause.ID(op)); ok {
 		return c.Label
 	}
-	return capital(op)
+	return working.Capital(op)
 }
 
 // wishName is a wish in words.

@@ -1,0 +1,99 @@
+package record
+
+import (
+	"maps"
+
+	"tendermend/core/day"
+	"tendermend/core/gate"
+	"tendermend/core/treatment"
+	"tendermend/core/treatment/sheet"
+)
+
+// leftBehind says whether a step belonged to a stage that was left: it stood to be
+// done before the stage began in which the leading track is now. Steps that wait to
+// be seen, steps against pests and what lets it out of isolation are never left.
+func (s State) leftBehind(step sheet.Step, due day.Day) bool {
+	if _, begun := s.Ticks[step.ID]; begun && step.Every > 0 && seenEnd(step.Lasts) {
+		return false // it goes on until what ends it is seen
+	}
+	if step.Gate != "" || step.Pest != nil || treatment.OperatorID(step.Op) == treatment.Release || len(s.Courses) == 0 {
+		return false
+	}
+	lead := s.Courses[0]
+	return lead.Stage > 0 && s.PlannedOn < lead.Began && due < lead.Began
+}
+
+// NextOn gives the day on which a step is due next; false when it is done, or
+// was left out. A step with an interval comes back until its end.
+func (s State) NextOn(step sheet.Step) (day.Day, bool) {
+	first := s.DueOn(step.ID)
+	tick, ticked := s.Ticks[step.ID]
+	if on, done := s.doneUnticked(step, first); done && (!ticked || tick.On < on) {
+		tick, ticked = Tick{On: on}, true
+	}
+	switch {
+	case !ticked:
+		return first, !s.leftBehind(step, first) && !s.waits(step)
+	case step.Every == 0:
+		return 0, false
+	}
+	next := tick.On + day.Day(step.Every)
+	if end, known := step.EndsOn(s.PlannedOn); known && next > end || s.leftBehind(step, first) || s.StepOver(step) {
+		return 0, false
+	}
+	return next, true
+}
+
+// Done gives the steps of the plan in hand that were done or skipped, with their ticks:
+// those that were done by what was recorded too.
+func (s State) Done() map[string]Tick {
+	done := maps.Clone(s.Ticks)
+	if done == nil {
+		done = map[string]Tick{}
+	}
+	if s.Plan == nil {
+		return done
+	}
+	for _, step := range s.Plan.Steps {
+		if _, ticked := done[step.ID]; ticked || step.Every > 0 || step.Gate != "" {
+			continue
+		}
+		if on, is := s.doneUnticked(step, s.DueOn(step.ID)); is {
+			done[step.ID] = Tick{On: on}
+		}
+	}
+	return done
+}
+
+// doneUnticked says whether a step was done since it fell due without a tick of its
+// own: who looks at the plant has looked again, who waters it has watered it, and who
+// takes its picture or counts has recorded how it is.
+func (s State) doneUnticked(step sheet.Step, due day.Day) (on day.Day, done bool) {
+	switch treatment.OperatorID(step.Op) {
+	case treatment.Look:
+		on = s.LastLook()
+	case treatment.Baseline:
+		if on, done := s.lastRecorded(); done && on >= due {
+			return on, true
+		}
+		return 0, false
+	case treatment.ByRule:
+		if n := len(s.WateredOn); n > 0 {
+			on = s.WateredOn[n-1]
+		}
+	default:
+		return 0, false
+	}
+	return on, on >= due && on > s.PlannedOn
+}
+
+// StepOver says whether what ends a repeated step was seen.
+func (s State) StepOver(step sheet.Step) bool {
+	last := s.LastLook()
+	return seenEnd(step.Lasts) && step.Lasts.Opens(s.gateFacts(step, last), last).Open
+}
+
+// seenEnd says whether something seen ends it, and not days alone.
+func seenEnd(g gate.Gate) bool {
+	return g.Wants(func(c gate.Condition) bool { return c.Is != gate.Days && c.Is != gate.AnyOf })
+}
