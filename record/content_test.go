@@ -31,7 +31,7 @@ func TestEveryFieldOfABodyIsAKind(t *testing.T) {
 		one.Noted, one.Watered = &record.Noted{}, &record.Watered{}
 		assert.Empty(t, one.Kind(), "two things at once are no kind")
 	}
-	assert.Nil(t, record.Body{}.Content())
+	assert.Nil(t, (&record.Body{}).Content())
 }
 
 // An entry sent again is the recorded one, whatever was filled in when it was

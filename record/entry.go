@@ -79,15 +79,25 @@ func (b Body) contents() (set []Content) {
 }
 
 // Content gives the one thing that is recorded; nil when none or several are.
-func (b Body) Content() Content {
-	if set := b.contents(); len(set) == 1 {
-		return set[0]
+func (b *Body) Content() Content {
+	all, only := reflect.ValueOf(b).Elem(), -1
+	for i := range all.NumField() {
+		if all.Field(i).IsNil() {
+			continue
+		}
+		if only >= 0 {
+			return nil
+		}
+		only = i
 	}
-	return nil
+	if only < 0 {
+		return nil
+	}
+	return all.Field(only).Interface().(Content)
 }
 
 // Kind names the one field that is set; empty when none or several are.
-func (b Body) Kind() Kind {
+func (b *Body) Kind() Kind {
 	if c := b.Content(); c != nil {
 		return c.Kind()
 	}

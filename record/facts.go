@@ -26,12 +26,13 @@ const (
 // unknown again.
 func (s State) Facts(on day.Day, around Context) facts.Facts {
 	of := factsOf{s.Case.ID, s.PlanEntry, on, around.South, around.Household}
-	f, known := s.memo[of]
+	if s.memo == nil {
+		return s.factsOn(on, around)
+	}
+	f, known := s.memo.facts[of]
 	if !known {
 		f = s.factsOn(on, around)
-		if s.memo != nil {
-			s.memo[of] = f
-		}
+		s.memo.facts[of] = f
 	}
 	f.Last = maps.Clone(f.Last)
 	return f

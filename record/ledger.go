@@ -41,7 +41,7 @@ func (l *Ledger) Add(e Entry) {
 	l.enter(e)
 	switch {
 	case l.folded == nil:
-	case e.Voided != nil || e.Replaces != nil || e.Arrived != nil || byRecord(l.last, e) >= 0:
+	case e.Voided != nil || e.Replaces != nil || e.Arrived != nil || byRecord(&l.last, &e) >= 0:
 		l.folded = nil
 	default:
 		l.folded.take(e)

@@ -63,15 +63,23 @@ func judge(id uuid.UUID, undone map[uuid.UUID][]uuid.UUID, with map[uuid.UUID]uu
 }
 
 // InOrder sorts entries by the day they happened, and within a day by when they
-// were recorded. The arrival comes first whatever its day.
+// were recorded. The arrival comes first whatever its day. Entries that are in order are
+// given back as they are.
 func InOrder(entries []Entry) []Entry {
+	inOrder := true
+	for i := 1; i < len(entries) && inOrder; i++ {
+		inOrder = byRecord(&entries[i-1], &entries[i]) <= 0
+	}
+	if inOrder {
+		return entries
+	}
 	sorted := slices.Clone(entries)
-	slices.SortStableFunc(sorted, byRecord)
+	slices.SortStableFunc(sorted, func(x, y Entry) int { return byRecord(&x, &y) })
 	return sorted
 }
 
 // byRecord compares two entries by where they stand in the record.
-func byRecord(x, y Entry) int {
+func byRecord(x, y *Entry) int {
 	if (x.Arrived != nil) != (y.Arrived != nil) {
 		if x.Arrived != nil {
 			return -1

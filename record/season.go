@@ -35,6 +35,18 @@ func (s State) WaterLine(on day.Day, south bool) water.Line { return s.WaterLine
 
 // WaterLines gives the rule of any day; what was seen to grow is gathered once.
 func (s State) WaterLines(south bool) func(day.Day) water.Line {
+	if s.memo == nil {
+		return s.workLines(south)
+	}
+	lines, known := s.memo.lines[south]
+	if !known {
+		lines = s.workLines(south)
+		s.memo.lines[south] = lines
+	}
+	return lines
+}
+
+func (s State) workLines(south bool) func(day.Day) water.Line {
 	grew, holds := s.growthSeen(), s.waterHolds()
 	seen := map[day.Day]water.Line{}
 	return func(on day.Day) water.Line {

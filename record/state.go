@@ -44,11 +44,18 @@ type State struct {
 
 	Entries int // all entries, voided ones too
 
-	// memo keeps facts of a settled state that were asked for, since a page asks often.
-	memo map[factsOf]facts.Facts
+	// memo keeps what was worked out of a settled state, since a page asks often; nil
+	// before it is settled.
+	memo *memo
 
 	kinds         plant.Kinds
 	confirmedFrom day.Day // the day on which the present case began, for what it turned out to be
+}
+
+// memo is what was worked out of a settled state.
+type memo struct {
+	facts map[factsOf]facts.Facts
+	lines map[bool]func(day.Day) water.Line // its water rule by day, in the south or not
 }
 
 // Identity is which plant it is, where it stands and whether it is here.
@@ -309,8 +316,19 @@ func (s State) settled() State {
 	}
 	s.settleWishes()
 	s.settleReadings()
-	s.memo = map[factsOf]facts.Facts{}
+	s.memo = newMemo()
 	return s
+}
+
+// Apiece gives the state with a memory of its own: many may read one state at a time,
+// each through its own.
+func (s State) Apiece() State {
+	s.memo = newMemo()
+	return s
+}
+
+func newMemo() *memo {
+	return &memo{facts: map[factsOf]facts.Facts{}, lines: map[bool]func(day.Day) water.Line{}}
 }
 
 func (s *State) looked(on day.Day) {

@@ -290,7 +290,7 @@ func (s *Store) Registered(ctx context.Context, collection uuid.UUID) ([]exchang
 // arrivals gives, by plant, the entries that tell which arrival counts: all
 // arrivals, and what was taken back.
 func (s *Store) arrivals(ctx context.Context, collection uuid.UUID) (map[uuid.UUID][]record.Entry, error) {
-	list, err := selectEntries(ctx, s.q(), nil, `e.kind in ('arrived', 'voided')`, collection)
+	list, err := selectEntries(ctx, s.q(), `e.kind in ('arrived', 'voided')`, collection)
 	if err != nil {
 		return nil, err
 	}

@@ -8,6 +8,7 @@ import (
 	"fmt"
 	"time"
 
+	jsonv2 "github.com/go-json-experiment/json"
 	"github.com/google/uuid"
 	"github.com/jmoiron/sqlx"
 
@@ -29,11 +30,7 @@ type entryRow struct {
 	Body       []byte     `db:"body"`
 }
 
-func (r entryRow) entry(bodies *decoded) (record.Entry, error) {
-	body, err := bodies.read(r.ID, r.Body)
-	if err != nil {
-		return record.Entry{}, fmt.Errorf("reading entry %s: %w", r.ID, err)
-	}
+func (r entryRow) entry() (record.Entry, error) {
 	e := record.Entry{
 		ID:         r.ID,
 		PlantID:    r.PlantID,
@@ -43,7 +40,10 @@ func (r entryRow) entry(bodies *decoded) (record.Entry, error) {
 		Replaces:   r.Replaces,
 		Case:       r.Case,
 		With:       r.With,
-		Body:       body,
+	}
+	// Twice as fast as the standard reader; a plant's page reads a thousand of them.
+	if err := jsonv2.Unmarshal(r.Body, &e.Body); err != nil {
+		return record.Entry{}, fmt.Errorf("reading entry %s: %w", r.ID, err)
 	}
 	if r.Despite != nil {
 		if err := json.Unmarshal(r.Despite, &e.Despite); err != nil {
@@ -66,7 +66,12 @@ const inRecordOrder = ` order by e.on_day, e.recorded_at, e.id`
 // Entries gives a plant's whole record; ErrNotFound when the collection has no
 // such plant.
 func (s *Store) Entries(ctx context.Context, collection, plant uuid.UUID) ([]record.Entry, error) {
-	entries, err := selectEntries(ctx, s.q(), s.bodies, `e.plant_id = $2`, collection, plant)
+	f, err := s.folded(ctx, collection, plant)
+	return f.entries, err
+}
+
+func (s *Store) readEntries(ctx context.Context, collection, plant uuid.UUID) ([]record.Entry, error) {
+	entries, err := loadEntries(ctx, s.q(), collection, plant)
 	if err != nil {
 		return nil, err
 	}
@@ -77,24 +82,20 @@ func (s *Store) Entries(ctx context.Context, collection, plant uuid.UUID) ([]rec
 	return entries, nil
 }
 
-// loadEntries gives the entries of a plant, in the order of the record, each read anew.
 func loadEntries(ctx context.Context, q sqlx.QueryerContext, collection, plant uuid.UUID) ([]record.Entry, error) {
-	return selectEntries(ctx, q, nil, `e.plant_id = $2`, collection, plant)
+	return selectEntries(ctx, q, `e.plant_id = $2`, collection, plant)
 }
 
 // selectEntries reads the entries of a collection that a condition names, in the
-// order of the record; the collection is the first argument. Bodies that were read
-// lately are taken from there; with none, each is read anew.
-func selectEntries(
-	ctx context.Context, q sqlx.QueryerContext, bodies *decoded, which string, args ...any,
-) ([]record.Entry, error) {
+// order of the record; the collection is the first argument.
+func selectEntries(ctx context.Context, q sqlx.QueryerContext, which string, args ...any) ([]record.Entry, error) {
 	var rows []entryRow
 	if err := sqlx.SelectContext(ctx, q, &rows, collectionEntries+which+inRecordOrder, args...); err != nil {
 		return nil, fmt.Errorf("reading the record: %w", err)
 	}
 	entries := make([]record.Entry, len(rows))
 	for i, r := range rows {
-		e, err := r.entry(bodies)
+		e, err := r.entry()
 		if err != nil {
 			return nil, err
 		}
@@ -162,7 +163,7 @@ func (s *Store) AppendAll(
 		if err := lockPlant(ctx, tx, collection, list[0]); err != nil {
 			return err
 		}
-		entries, err := selectEntries(ctx, tx, s.bodies, `e.plant_id = $2`, collection, plant)
+		entries, err := loadEntries(ctx, tx, collection, plant)
 		if err != nil {
 			return err
 		}
@@ -328,7 +329,7 @@ func sentBefore(ctx context.Context, tx *sqlx.Tx, collection uuid.UUID, e record
 	if err != nil {
 		return nil, err
 	}
-	known, err := row.entry(nil)
+	known, err := row.entry()
 	if err != nil {
 		return nil, err
 	}

@@ -228,17 +228,14 @@ func (s *Store) State(ctx context.Context, collection, id uuid.UUID) (record.Sta
 	return state, err
 }
 
-// Record gives a plant's entries with the state that they fold into.
+// Record gives a plant's entries, in the order of the record, with the state that they
+// fold into. Others read the same ones: nobody writes to them.
 func (s *Store) Record(ctx context.Context, collection, id uuid.UUID) ([]record.Entry, record.State, error) {
-	entries, err := s.Entries(ctx, collection, id)
+	f, err := s.folded(ctx, collection, id)
 	if err != nil {
 		return nil, record.State{}, err
 	}
-	kinds, err := loadKinds(ctx, s.q(), collection, true)
-	if err != nil {
-		return nil, record.State{}, err
-	}
-	state := record.Fold(id, entries, kinds)
+	state := f.state.Apiece()
 	state.Sisters, err = sisters(ctx, s.q(), collection, id, originOf(state))
-	return entries, state, err
+	return f.entries, state, err
 }

@@ -28,9 +28,9 @@ type Store struct {
 	DB    *sqlx.DB
 	Clock func() time.Time
 	hash  *hashing
-	// bodies are entries that were read lately.
-	bodies *decoded
-	tx     *sqlx.Tx // the transaction that all its work is part of; nil outside of one
+	// foldings are the plants that were looked at last.
+	foldings *foldings
+	tx       *sqlx.Tx // the transaction that all its work is part of; nil outside of one
 }
 
 // Open connects to PostgreSQL by its URL. It does not wait for the server: the
@@ -43,7 +43,7 @@ func Open(url string, clock func() time.Time) (*Store, error) {
 	db.SetMaxOpenConns(20)
 	db.SetMaxIdleConns(10)
 	db.SetConnMaxLifetime(30 * time.Minute)
-	return &Store{DB: db, Clock: clock, hash: newHashing(), bodies: newDecoded(mostDecoded)}, nil
+	return &Store{DB: db, Clock: clock, hash: newHashing(), foldings: newFoldings(mostFolded)}, nil
 }
 
 // Migrate brings the database's tables up to this version of the program.
@@ -71,7 +71,7 @@ func (s *Store) q() sqlx.ExtContext {
 
 // within gives a store whose work is part of a transaction.
 func (s *Store) within(tx *sqlx.Tx) *Store {
-	return &Store{DB: s.DB, Clock: s.Clock, hash: s.hash, bodies: s.bodies, tx: tx}
+	return &Store{DB: s.DB, Clock: s.Clock, hash: s.hash, foldings: s.foldings, tx: tx}
 }
 
 // mostTries is how often work is tried whose transaction another one stood in the way

@@ -12,6 +12,7 @@ import (
 	"os"
 	"os/signal"
 	"path/filepath"
+	"runtime/debug"
 	"strconv"
 	"strings"
 	"syscall"
@@ -218,6 +219,7 @@ func listen(ctx context.Context, out io.Writer, addr string, s *store.Store, o s
 
 // answer serves until the context ends, then lets requests in work finish.
 func answer(ctx context.Context, out io.Writer, l net.Listener, s *store.Store, o server.Options) error {
+	debug.SetGCPercent(server.GarbagePercent)
 	o.Clock, o.Files, o.Log = time.Now, web.Files(), slog.New(slog.NewTextHandler(os.Stderr, nil))
 	h := &http.Server{
 		Handler:           server.New(s, o),

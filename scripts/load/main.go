@@ -10,6 +10,7 @@ import (
 	"fmt"
 	"net/http/httptest"
 	"os"
+	"runtime/debug"
 	"runtime/pprof"
 	"time"
 
@@ -34,6 +35,7 @@ func main() {
 const email, password = "load@example.org", "a short sentence"
 
 func run(dir string, plants, entries, asks, at int) error {
+	debug.SetGCPercent(server.GarbagePercent) // as the program does
 	ctx := context.Background()
 	pg, stop, err := started(ctx, dir)
 	if err != nil {
@@ -68,7 +70,7 @@ func run(dir string, plants, entries, asks, at int) error {
 	}
 	h := httptest.NewServer(server.New(asked, server.Options{Clock: time.Now, SignInsPerMinute: 1000}))
 	defer h.Close()
-	return measure(h.URL, heavy, bare, asks, at)
+	return measure(h.URL, heavy, s, bare, asks, at)
 }
 
 // started starts a database in a folder that is kept, or in one that goes with it.

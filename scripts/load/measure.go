@@ -1,6 +1,7 @@
 package main
 
 import (
+	"flag"
 	"fmt"
 	"net/http"
 	"net/http/cookiejar"
@@ -9,11 +10,16 @@ import (
 	"time"
 
 	"github.com/google/uuid"
+
+	"tendermend/core/day"
+	"tendermend/store"
 )
 
-// measure asks each address often, and says beside how long it took how much of that
-// were its statements alone.
-func measure(url string, heavy uuid.UUID, bare *sqlTime, asks, at int) error {
+var only = flag.String("only", "", "ask only the addresses whose name holds these words")
+
+// measure asks each address often, and says beside how long it took what its statements
+// alone take: for a plant, to read the rows of its record.
+func measure(url string, heavy uuid.UUID, s *store.Store, bare *sqlTime, asks, at int) error {
 	jar, err := cookiejar.New(nil)
 	if err != nil {
 		return err
@@ -35,30 +41,42 @@ func measure(url string, heavy uuid.UUID, bare *sqlTime, asks, at int) error {
 	for _, row := range []struct {
 		name, method, path string
 		body               any
+		of                 uuid.UUID // the plant whose rows it tells of; none for lists
 	}{
-		{"the walk", "GET", "/api/rounds", nil},
-		{"register, first page", "GET", "/api/plants", nil},
-		{"register, words", "GET", "/api/plants?q=orchid+moth", nil},
-		{"register, by stage", "GET", "/api/plants?stage=stabilise", nil},
-		{"places", "GET", "/api/places", nil},
-		{"a plant's file, 1,000 entries", "GET", file, nil},
-		{"its record", "GET", file + "/entries", nil},
-		{"a look back over it", "GET", file + "/review", nil},
-		{"a look back over all", "GET", "/api/review", nil},
-		{"differential, 20 signs", "POST", file + "/differential", signs},
+		{"the walk", "GET", "/api/rounds", nil, uuid.Nil},
+		{"register, first page", "GET", "/api/plants", nil, uuid.Nil},
+		{"register, words", "GET", "/api/plants?q=orchid+moth", nil, uuid.Nil},
+		{"register, by stage", "GET", "/api/plants?stage=stabilise", nil, uuid.Nil},
+		{"places", "GET", "/api/places", nil, uuid.Nil},
+		{"a plant's file, 1,000 entries", "GET", file, nil, heavy},
+		{"its record", "GET", file + "/entries", nil, heavy},
+		{"a look back over it", "GET", file + "/review", nil, heavy},
+		{"a look back over all", "GET", "/api/review", nil, uuid.Nil},
+		{"differential, 20 signs", "POST", file + "/differential", signs, heavy},
 	} {
+		if !strings.Contains(row.name, *only) {
+			continue
+		}
 		bare.taken()
 		times, err := askOften(c, row.method, url+row.path, row.body, asks, at)
 		if err != nil {
 			return fmt.Errorf("%s: %w", row.name, err)
 		}
 		inSQL, whole := bare.taken()/time.Duration(len(times)), time.Duration(0)
+		if row.of != uuid.Nil {
+			if inSQL, err = recordAlone(s, row.of, asks, at); err != nil {
+				return err
+			}
+		}
 		for _, t := range times {
 			whole += t / time.Duration(len(times))
 		}
 		fmt.Printf("%s %9s %8.1f\n", figures(row.name, times), ms(inSQL), float64(whole)/float64(inSQL))
 	}
-	if *uploads == 0 {
+	if err := afterEntries(c, url+file); err != nil {
+		return err
+	}
+	if *uploads == 0 || *only != "" {
 		return nil
 	}
 	return upload(c, url+file)
@@ -69,4 +87,25 @@ func figures(name string, times []time.Duration) string {
 	slices.Sort(times)
 	n := len(times)
 	return fmt.Sprintf("%-34s %9s %9s %9s", name, ms(times[n/2]), ms(times[n*95/100]), ms(times[n-1]))
+}
+
+// afterEntries tells how long a plant's file takes right after something was recorded:
+// what was kept of it is old by then.
+func afterEntries(c *http.Client, file string) error {
+	var times []time.Duration
+	for n := range 40 {
+		note := map[string]any{
+			"id": uuid.Must(uuid.NewV7()), "on": day.At(time.Now()), "noted": map[string]string{"text": fmt.Sprint("look ", n)},
+		}
+		if _, err := ask(c, "POST", file+"/entries", note); err != nil {
+			return err
+		}
+		took, err := ask(c, "GET", file, nil)
+		if err != nil {
+			return err
+		}
+		times = append(times, took)
+	}
+	fmt.Println(figures("a plant's file after an entry", times))
+	return nil
 }
