@@ -50,7 +50,6 @@ type Sign struct {
 	Symptom   bool     `json:"symptom" doc:"Whether it shows on the plant, and is no fact of care or place."`
 	Good      bool     `json:"good" doc:"Whether it tells that a part is well."`
 	Expert    bool     `json:"expert" doc:"Whether it wants a lens, a nose or a trained eye."`
-	Everyday  string   `json:"everyday,omitempty" doc:"Other words people search it by."`
 	Drawing   string   `json:"drawing" doc:"How its small picture is drawn: a part, then its marks."`
 	LookAlike string   `json:"lookAlike" doc:"The sign or thing it is commonest taken for, drawn the same way."`
 

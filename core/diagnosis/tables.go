@@ -178,7 +178,6 @@ func readSigns(k *Knowledge, faults *[]error) {
 	for _, r := range read("signs.csv", faults) {
 		s := r.sign()
 		s.Drawing, s.LookAlike = more[s.ID].text("drawing"), more[s.ID].text("look_alike")
-		s.Everyday = more[s.ID].text("everyday")
 		k.signs = append(k.signs, s)
 	}
 }

@@ -3,8 +3,6 @@ package everyday
 import (
 	"regexp"
 	"strings"
-
-	"tendermend/core/plant"
 )
 
 const (
@@ -23,7 +21,7 @@ var noName = set(`plant flower orchid leaf tree house indoor pot green white bla
 	golden spider water stone star heart string baby mother money snake`)
 
 // kindIn finds the kind that a sentence names, and gives the sentence without the name.
-func (r *reader) kindIn(sentence string, kinds plant.Kinds) string {
+func (r *reader) kindIn(sentence string) string {
 	if len(r.out.Kind) > 0 {
 		return sentence
 	}
@@ -32,7 +30,7 @@ func (r *reader) kindIn(sentence string, kinds plant.Kinds) string {
 		for from := 0; from+n <= len(words); from++ {
 			at, to := words[from][0], words[from+n-1][1]
 			said := sentence[at:to]
-			if ids := r.kindsCalled(said, n, kinds); len(ids) > 0 {
+			if ids := r.kindsCalled(said, n); len(ids) > 0 {
 				r.out.Kind = ids
 				return sentence[:at] + " it " + sentence[to:]
 			}
@@ -45,13 +43,13 @@ var nameWords = regexp.MustCompile(`[\pL\d][\pL\d'’.×-]*`)
 
 // kindsCalled are the kinds of which something is a name: just so, or a genus, or with a
 // letter or two wrong where it is no word of everyday English.
-func (r *reader) kindsCalled(said string, words int, kinds plant.Kinds) (ids []string) {
+func (r *reader) kindsCalled(said string, words int) (ids []string) {
 	folded := strings.Join(fold(said), " ")
 	common := noName[folded] || idle[folded] || noName[strings.TrimSuffix(folded, "s")]
 	if len(folded) < leastName || words == 1 && common {
 		return nil
 	}
-	for _, p := range kinds.Called(said) {
+	for _, p := range r.called(said) {
 		if len(ids) < mostKinds {
 			ids = append(ids, p.ID)
 		}
@@ -59,7 +57,7 @@ func (r *reader) kindsCalled(said string, words int, kinds plant.Kinds) (ids []s
 	if len(ids) > 0 || words > mostMisspelt || !r.unknownIn(said) {
 		return ids
 	}
-	for _, m := range kinds.Matches(said, mostKinds) {
+	for _, m := range r.kinds.Matches(said, mostKinds) {
 		if m.Misspelt(said) {
 			return []string{m.ID}
 		}

@@ -57,9 +57,6 @@ func newBook(table string) *book {
 	}
 	for _, s := range diagnosis.Signs() {
 		b.add(s.Label, []string{s.ID}, asInBook)
-		if s.Everyday != "" {
-			b.add(s.Everyday, []string{s.ID}, asInBook)
-		}
 	}
 	b.weigh()
 	return b
@@ -161,8 +158,9 @@ func (b *book) matches(ideas []idea) (list []match) {
 	return list
 }
 
-// organs are the ideas that name a part of the plant, or what it stands in.
-var organs = set(`leaf stem root soil pot flower bud bulb`)
+// organs are the ideas that name a part of the plant, or what it stands in, and spots those
+// that name a spot of one.
+var organs, spots = set(`leaf stem root soil pot flower bud bulb`), set(`tip edge base`)
 
 // elsewhere says whether two phrases name parts, and not the same one.
 func elsewhere(a, b []idea) bool {

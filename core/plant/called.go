@@ -40,17 +40,23 @@ var shippedIndex = sync.OnceValue(func() index {
 // Called gives the kinds of which something is a name, in the singular or the plural, or
 // where there is none those of that genus, today's or a former one; the collection's own
 // first.
-func (k Kinds) Called(said string) (list []Profile) {
-	words := wordsOf(said)
+func (k Kinds) Called(said string) (list []Profile) { return k.Lookup()(said) }
+
+// Lookup is Called for many names: what finds them is made once.
+func (k Kinds) Lookup() func(said string) []Profile {
 	own := index{map[string][]Profile{}, map[string][]Profile{}}
 	for _, id := range slices.Sorted(maps.Keys(k)) {
 		own.add(k[id])
 	}
-	name := strings.Join(words, " ")
-	if list = slices.Concat(own.byName[name], shippedIndex().byName[name]); len(list) > 0 || len(words) != 1 {
-		return list
+	return func(said string) []Profile {
+		words := wordsOf(said)
+		name := strings.Join(words, " ")
+		list := slices.Concat(own.byName[name], shippedIndex().byName[name])
+		if len(list) > 0 || len(words) != 1 {
+			return list
+		}
+		return slices.Concat(own.byGenus[name], shippedIndex().byGenus[name])
 	}
-	return slices.Concat(own.byGenus[name], shippedIndex().byGenus[name])
 }
 
 // Misspelt says whether something is one of its names, of as many words, or its genus,

@@ -80,7 +80,7 @@ func readRecord(s *store.Store, plant uuid.UUID) error {
 	if err != nil {
 		return err
 	}
-	defer rows.Close()
+	defer func() { _ = rows.Close() }()
 	columns := make([]any, 9)
 	for i := range columns {
 		columns[i] = new(sql.RawBytes)

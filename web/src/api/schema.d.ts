@@ -4498,8 +4498,6 @@ export interface components {
       disturbance: number;
       /** @description How its small picture is drawn: a part, then its marks. */
       drawing: string;
-      /** @description Other words people search it by. */
-      everyday?: string;
       /** @description Whether it wants a lens, a nose or a trained eye. */
       expert: boolean;
       /** @description Whether it tells that a part is well. */

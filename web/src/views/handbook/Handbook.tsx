@@ -1,8 +1,9 @@
 import { Button, Group, SegmentedControl, TextInput } from "@mantine/core";
+import { useDebouncedValue } from "@mantine/hooks";
 import { useState } from "react";
 import { Link, NavLink, Outlet, useOutletContext, useSearchParams } from "react-router";
 import type { Knowledge } from "../../api/client";
-import { useKinds, useKnowledge } from "../../api/hooks";
+import { useKinds, useKnowledge, useSigns } from "../../api/hooks";
 import { newId } from "../../api/id";
 import { Failed, Waiting } from "../../shell/States";
 import classes from "./Handbook.module.css";
@@ -27,13 +28,18 @@ export function Handbook() {
   const kinds = useKinds();
   const [search, setSearch] = useSearchParams();
   const [typed, setTyped] = useState("");
+  const list = lists.find((l) => l.value === search.get("list"))?.value ?? "causes";
+  const [asked] = useDebouncedValue(typed.trim(), 150);
+  const meant = useSigns(list === "signs" ? asked : "");
   if (knowledge.isPending) return <Waiting />;
   if (knowledge.isLoadingError) return <Failed error={knowledge.error} retry={() => knowledge.refetch()} />;
   const k = knowledge.data;
-  const list = lists.find((l) => l.value === search.get("list"))?.value ?? "causes";
   const items = contents(k, kinds.data?.profiles ?? [], list);
   const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
-  const found = items.filter((i) => words.every((w) => i.words.some((t) => t.toLowerCase().includes(w))));
+  const said = list === "signs" && asked !== "" ? (meant.data?.signs ?? []) : [];
+  const found = items.filter(
+    (i) => said.includes(i.id) || words.every((w) => i.words.some((t) => t.toLowerCase().includes(w))),
+  );
   const groups = grouped(found);
   return (
     <>
@@ -114,7 +120,7 @@ function contents(k: Knowledge, kinds: Kind[], list: string): Item[] {
         id: s.id,
         label: s.label,
         group: k.zones.find((z) => z.id === s.zone)?.label ?? s.zone,
-        words: [s.label, s.how, s.looks, s.everyday ?? ""],
+        words: [s.label, s.how, s.looks],
       }));
     case "habits":
       return k.habits.map((h) => ({

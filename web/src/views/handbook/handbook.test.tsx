@@ -86,6 +86,13 @@ describe("the handbook’s contents", () => {
     expect(nav.textContent).toContain("Nothing matches; try fewer words.");
   });
 
+  it("find signs by the words that people use for them", async () => {
+    open("/handbook?list=signs", { "GET /api/signs": { signs: ["root.smell"] } });
+    const nav = await contents();
+    await userEvent.type(screen.getByRole("textbox", { name: "Words" }), "it stinks");
+    expect((await within(nav).findByRole("link")).textContent).toBe("A sour smell");
+  });
+
   it("list signs by the part they are seen on", async () => {
     open("/handbook");
     const nav = await contents();

@@ -1,0 +1,98 @@
+package everyday
+
+import (
+	"regexp"
+	"slices"
+	"strings"
+)
+
+// anyOf matches one of several words or turns of phrase, between what stands before and
+// after them.
+func anyOf(before string, words []string, after string) *regexp.Regexp {
+	return regexp.MustCompile(`(?i)` + before + `(?:` + strings.Join(words, "|") + `)` + after)
+}
+
+var (
+	sentences = regexp.MustCompile(`[^.!?\n]+[.!?]*`)
+	// joints are where one statement ends and another begins, or two words of one are joined.
+	joints = anyOf("", []string{
+		`\s*[,;:]\s*(?:and |but |or |nor |also |plus )?`,
+		`\s+(?:and|but|or|nor|with|plus|also|although|though|while|because|however|except|yet)\s+` +
+			`(?:also |with |there are |there is |has |have |it has )?`,
+		`\s*\|\s*`, `\s+[-–—]\s+`, `\s*[()]\s*`, `\s*&\s*`,
+	}, "")
+	// turns begin what tells of when or why.
+	turns   = regexp.MustCompile(`(?i)\s+(since|after|when|despite|even though|until|before)\s+`)
+	orJoint = regexp.MustCompile(`(?i)\b(or|nor)\b`)
+	// doubts are words that say that somebody is not sure.
+	doubts = anyOf(`\b`, []string{
+		`maybe`, `may be`, `might`, `perhaps`, `possibly`, `probably`, `i think`, `i guess`, `i believe`, `i suspect`,
+		`suspect`, `seems?`, `seem to`, `looks? like`, `could be`, `not (?:really |quite |so |entirely |100 ?% )?sure`,
+		`unsure`, `not certain`, `uncertain`, `do(?: not|n'?t) know`, `kind of`, `sort of`, `a bit like`, `sometimes`,
+		`apparently`,
+	}, `\b`)
+	// unlooked begins what nobody has looked at: it says nothing.
+	unlooked = regexp.MustCompile(unable.String() + `[^,.;]*\b` + looking.String())
+	unable   = anyOf(`\b`, []string{
+		`have ?n[o']?t`, `has ?n[o']?t`, `did ?n[o']?t`, `not`, `no time to`, `never`, `can'?t`, `cannot`, `can not`,
+		`couldn'?t`,
+	}, `\b`)
+	looking = anyOf("", []string{
+		`look(?:ed)? at`, `look`, `check(?:ed)?`, `inspect(?:ed)?`, `unpot(?:ted)?`, `see the roots`,
+	}, `\b`)
+	// unknowing begins what somebody does not know: it says nothing either.
+	unknowing = anyOf(`\b`, []string{
+		`not (?:really |quite )?sure`, `unsure`, `do ?n[o']?t know`, `can'?t (?:tell|say)`, `no idea`, `not certain`,
+	}, ` (?:if|whether|about|what|how)\b`)
+	// questions begins what somebody asks.
+	questions = anyOf(`^\s*`, strings.Fields(`should can could would do does did is are was has have will how what which
+		when where why`), `\b`)
+)
+
+// part is what stands between two joints.
+type part struct {
+	text   string
+	by     string // the joint before it
+	ideas  []idea
+	denies bool
+	doubts bool
+}
+
+// parts cuts a sentence at its joints.
+func (r *reader) parts(sentence string) (list []part) {
+	sentence = turns.ReplaceAllString(sentence, " | $1 ")
+	at, by := 0, ""
+	cut := func(to int) {
+		if text := strings.TrimSpace(sentence[at:to]); text != "" {
+			list = append(list, r.part(text, by))
+		}
+	}
+	for _, loc := range joints.FindAllStringIndex(sentence, -1) {
+		cut(loc[0])
+		at, by = loc[1], sentence[loc[0]:loc[1]]
+	}
+	cut(len(sentence))
+	return list
+}
+
+func (r *reader) part(text, by string) part {
+	p := part{text: text, by: by}
+	if unlooked.MatchString(text) || unknowing.MatchString(text) {
+		return p
+	}
+	p.doubts = doubts.MatchString(text)
+	p.ideas = r.book.oneUnknown(r.book.lex.ideasOf(r.book.lex.wordsOf(doubts.ReplaceAllString(text, " "))))
+	p.denies = slices.Contains(p.ideas, not)
+	return p
+}
+
+// carried gives a denial on to what is listed after it with "or".
+func carried(parts []part) {
+	for i := 1; i < len(parts); i++ {
+		listed := orJoint.MatchString(parts[i].by) || strings.HasPrefix(strings.TrimSpace(parts[i].by), ",") &&
+			slices.ContainsFunc(parts[i:], func(p part) bool { return orJoint.MatchString(p.by) })
+		if parts[i-1].denies && listed && !parts[i].denies && len(parts[i].ideas) > 0 {
+			parts[i].denies, parts[i].ideas = true, append([]idea{not}, parts[i].ideas...)
+		}
+	}
+}
