@@ -108,6 +108,7 @@ func sansevieria(c *clinic) {
 		h.check(d, "live-pests", 0, "wilt", 0, "smell", 0)
 	}
 	h.write(90, record.Body{Tended: &record.Tended{Jobs: []care.Job{care.LeafWash, care.Turn}}})
+	h.try(30, "Lamp in the evening", "a new leaf before the year is out", 28)
 	h.write(70, record.Body{Fed: &record.Fed{Strength: 0.5}})
 }
 

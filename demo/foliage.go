@@ -299,6 +299,8 @@ func hoya(c *clinic) {
 	h.plan(64, sheet.Answers{LiveRoots: p(0), WarmthC: p(23.0), HumidityPct: p(60.0)})
 	h.life.plant.Treat()
 	h.live(0)
+	mat := h.try(60, "Heat mat under the jar", "roots as long as a fingernail", 28)
+	h.write(31, record.Body{Judged: &record.Judged{Trial: mat, Result: record.HelpedBetter, Note: "8 mm, two of them."}})
 }
 
 // lyrata dropped leaves in a draught and shows it by its new ones.

@@ -198,6 +198,11 @@ func (h *hand) probe(daysAgo int, m water.Moisture) {
 	h.write(daysAgo, record.Body{Probed: &record.Probed{Moisture: m}})
 }
 
+// try begins a trial that asks for its result after so many days.
+func (h *hand) try(daysAgo int, what, hope string, days int) (trial uuid.UUID) {
+	return h.write(daysAgo, record.Body{Tried: &record.Tried{What: what, Hope: hope, Days: days}})
+}
+
 // check writes a check-in: measure, value, measure, value …
 func (h *hand) check(daysAgo int, readings ...any) {
 	c := record.Checked{}

@@ -62,6 +62,8 @@ type Body struct {
 	Dismissed *Dismissed `json:"dismissed,omitempty"`
 	Tended    *Tended    `json:"tended,omitempty"`
 	Snoozed   *Snoozed   `json:"snoozed,omitempty"`
+	Tried     *Tried     `json:"tried,omitempty"`
+	Judged    *Judged    `json:"judged,omitempty"`
 	Closed    *Closed    `json:"closed,omitempty"`
 	Reopened  *Reopened  `json:"reopened,omitempty"`
 	Voided    *Voided    `json:"voided,omitempty"`

@@ -111,6 +111,15 @@ func anything(b *book, chance *rand.Rand) record.Body {
 			return record.Body{Dismissed: &record.Dismissed{Signal: id, Reason: "made up"}}
 		},
 		func() record.Body {
+			return record.Body{Tried: &record.Tried{What: "made up", Hope: "a leaf", Days: 1 + chance.IntN(40)}}
+		},
+		func() record.Body {
+			trials := append(b.state().Trials, record.Trial{})
+			return record.Body{Judged: &record.Judged{
+				Trial: trials[chance.IntN(len(trials))].ID, Result: record.HelpedSame,
+			}}
+		},
+		func() record.Body {
 			return record.Body{Tended: &record.Tended{Jobs: []care.Job{care.Jobs()[chance.IntN(3)].ID}}}
 		},
 		func() record.Body {
@@ -260,6 +269,7 @@ func follows(t *testing.T, s record.State) string {
 			"apart":    s.Apart(today),
 			"strands":  s.Strands,
 			"pictures": s.Pictures,
+			"trials":   s.Trials,
 			"tasks":    due.Tasks(s, false),
 			"seam":     told.SeamOf(s),
 			"events":   s.Events,

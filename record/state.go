@@ -31,6 +31,7 @@ type State struct {
 	Stages   []Span // in order of time, of all cases and tracks
 	Strands  []recovery.Strand
 	Pictures []PictureOn
+	Trials   []Trial // what was tried on it, oldest first
 	Events   []Event // what was done and what happened, oldest first
 
 	// Known are the facts that entries stated, or steps made so, as they stood last;

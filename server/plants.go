@@ -106,6 +106,7 @@ type PlantFile struct {
 	Facts         []facts.Row          `json:"facts" doc:"What is known of it, each thing with its day and its source."`
 	Prepared      []record.PreparedOn  `json:"prepared" doc:"Results of the bench kept with it since its plan was made."`
 	Treated       []record.TreatedOn   `json:"treated" doc:"Products used, newest last."`
+	Trials        []record.Trial       `json:"trials" doc:"What was tried on it, oldest first."`
 	Mother        *store.Kin           `json:"mother,omitempty"`
 	Children      []store.Kin          `json:"children" doc:"Pieces taken of it."`
 	Answers       sheet.Answers        `json:"answers" doc:"The answers that its plan was made with."`
@@ -269,6 +270,7 @@ func plantFile(s record.State, place string, today day.Day, south bool) PlantFil
 			[]record.Said{},
 			s.Said...), Case: s.Case.ID, Cases: casesOf(s), Pot: s.Pot, Wants: s.Wants, Adjusted: s.Adjusted,
 		Beside: []Recovery{}, Prepared: []record.PreparedOn{}, Treated: append([]record.TreatedOn{}, s.Treatments...),
+		Trials:  append([]record.Trial{}, s.Trials...),
 		Answers: s.PlanAnswers, Card: told.CardOf(s, today, south),
 		Facts: s.Facts(today, record.Context{South: south}).Rows(),
 	}

@@ -72,6 +72,7 @@ type CollectionReview struct {
 	ByCause  []Share        `json:"byCause"`
 	BySchool []Share        `json:"bySchool"`
 	Stages   []StageTime    `json:"stages"`
+	Methods  []told.Method  `json:"methods" doc:"What was tried, with what came of it; trials that began in that time."`
 	Endings  []store.Ending `json:"endings" doc:"The last that ended."`
 	Source   string         `json:"source"`
 }
@@ -285,6 +286,25 @@ func share(e store.Ended, label string) Share {
 	return s
 }
 
+// stageTimes tells how long stages took beside what is usual; those of tracks that are no
+// more are left out.
+func stageTimes(times []store.StageTimes) []StageTime {
+	list := []StageTime{}
+	for _, t := range times {
+		track, ok := recovery.TrackByID(t.Track)
+		at, known := track.StageIndex(t.Stage)
+		if !ok || !known || at >= len(track.Stages) {
+			continue
+		}
+		stage := track.Stages[at]
+		list = append(list, StageTime{
+			Track: track.Name, Stage: stage.Name, N: t.N, Median: t.Median,
+			Usual: stage.UsualWeeks, Long: stage.Long(t.Median),
+		})
+	}
+	return list
+}
+
 func (srv *server) collectionReview(ctx context.Context, a store.Account, span string) (CollectionReview, error) {
 	today := a.Collection.Today(srv.Clock())
 	r := CollectionReview{
@@ -292,11 +312,15 @@ func (srv *server) collectionReview(ctx context.Context, a store.Account, span s
 		To:       today,
 		ByCause:  []Share{},
 		BySchool: []Share{},
-		Stages:   []StageTime{},
 		Source: "Cases are counted, by the day they began and by their main cause. Saved is what mended or lives on " +
 			"under watch; what was given away is neither saved nor lost, and a rest is no case. Share saved of those " +
 			"saved and lost, with the 95 % score interval (Wilson 1927; Newcombe 1998).",
 	}
+	trials, err := srv.store.Trials(ctx, a.Collection.ID, r.From)
+	if err != nil {
+		return r, err
+	}
+	r.Methods = told.MethodsOf(trials)
 	all, err := srv.store.EndedAll(ctx, a.Collection.ID, r.From, r.To)
 	if err != nil {
 		return r, err
@@ -322,25 +346,7 @@ func (srv *server) collectionReview(ctx context.Context, a store.Account, span s
 	if err != nil {
 		return r, err
 	}
-	for _, t := range times {
-		track, ok := recovery.TrackByID(t.Track)
-		at, known := track.StageIndex(t.Stage)
-		if !ok || !known || at >= len(track.Stages) {
-			continue
-		}
-		stage := track.Stages[at]
-		r.Stages = append(
-			r.Stages,
-			StageTime{
-				Track:  track.Name,
-				Stage:  stage.Name,
-				N:      t.N,
-				Median: t.Median,
-				Usual:  stage.UsualWeeks,
-				Long:   stage.Long(t.Median),
-			},
-		)
-	}
+	r.Stages = stageTimes(times)
 	r.Endings, err = srv.store.Endings(ctx, a.Collection.ID, r.From, r.To, shownEndings)
 	return r, err
 }

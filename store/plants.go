@@ -144,7 +144,7 @@ func projectPlant(ctx context.Context, tx *sqlx.Tx, c Collection, s record.State
 			figure = $22, confirmations = $23, mother_id = $24,
 			ended_on = $25,
 			due_days = $26, due_minutes = $27, due_weights = $28, due_jobs = $29,
-			source = $30, suspected = $31
+			source = $30, suspected = $31, trials = $32
 		where collection_id = $1 and id = $2`,
 		c.ID, s.PlantID, s.Here, name, s.Arrival.Label, s.Habit.ID, s.Arrival.Profile, botanical, search,
 		s.Place, string(s.Isolation), s.Standing(), stage, s.ArrivedOn, s.LastLook(),
@@ -155,6 +155,7 @@ func projectPlant(ctx context.Context, tx *sqlx.Tx, c Collection, s record.State
 		s.EndedOn(),
 		load.Days, load.Minutes, load.Weights, asJSON[map[care.Job][]int]{load.Jobs},
 		sourceOf(s.Arrival), asJSON[[]record.Suspicion]{s.Suspected()},
+		asJSON[[]record.Trial]{append([]record.Trial{}, s.Trials...)},
 	)
 	return err
 }

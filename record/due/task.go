@@ -37,13 +37,14 @@ const (
 	Pests   Kind = "pests"   // a look for pests that quarantine asks for
 	Apart   Kind = "apart"   // what came with a suspect stands among the others
 	Release Kind = "release" // nothing keeps it apart any more
+	Trial   Kind = "trial"   // the time of a trial is over
 )
 
 // Kinds lists what a walk may ask for.
 func Kinds() []Kind {
 	return []Kind{
 		Examine, Decide, Plan, Step, Pass, Back, Check, Look, Water, Asleep,
-		Treat, Stall, Signal, Pests, Apart, Release,
+		Treat, Stall, Signal, Pests, Apart, Release, Trial,
 	}
 }
 
@@ -67,6 +68,8 @@ type Task struct {
 	Case   uuid.UUID  `json:"case" doc:"The case that asks for it; all zeros where none does."`
 	Signal string     `json:"signal,omitempty" doc:"The signal that is to be answered."`
 	Jobs   []care.Due `json:"jobs,omitempty" doc:"Ordinary care that joins the look, each with its day."`
+	// Trial is the trial whose result is asked for.
+	Trial string `json:"trial,omitempty" doc:"The entry that began the trial whose result is asked for."`
 	// Measure is what a look for one thing reads.
 	Measure string `json:"measure,omitempty" doc:"The measure that the look reads; missing where it reads several."`
 }
@@ -119,6 +122,7 @@ func Tasks(s record.State, south bool) []Task {
 		restingTasks(s, add, south)
 	}
 	apartTasks(s, add)
+	trialTasks(s, add)
 	if t, due := waterTask(s, south); due {
 		add(t)
 	}

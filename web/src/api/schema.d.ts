@@ -1857,6 +1857,8 @@ export interface components {
       /** @description The last that ended. */
       endings: components["schemas"]["Ending"][];
       from: string;
+      /** @description What was tried, with what came of it; trials that began in that time. */
+      methods: components["schemas"]["Method"][];
       source: string;
       stages: components["schemas"]["StageTime"][];
       to: string;
@@ -2310,6 +2312,7 @@ export interface components {
       fed?: components["schemas"]["Fed"];
       grown?: components["schemas"]["Grown"];
       id: string;
+      judged?: components["schemas"]["Judged"];
       kind: string;
       /** @description False when it was undone or corrected. */
       live: boolean;
@@ -2337,6 +2340,7 @@ export interface components {
       tallied?: components["schemas"]["Tallied"];
       tended?: components["schemas"]["Tended"];
       treated?: components["schemas"]["Treated"];
+      tried?: components["schemas"]["Tried"];
       voided?: components["schemas"]["Voided"];
       /** @description A watering; through where nobody says how. */
       watered?: components["schemas"]["Watered"];
@@ -2665,6 +2669,13 @@ export interface components {
       /** @description Share, 0-1. */
       mainIn3: number[];
     };
+    Judged: {
+      note?: string;
+      /** @enum {string} */
+      result: "better" | "same" | "worse" | "unclear";
+      /** @description The entry that began the trial. */
+      trial: string;
+    };
     Judgement: {
       /**
        * Format: int64
@@ -2924,6 +2935,7 @@ export interface components {
       fed?: components["schemas"]["Fed"];
       grown?: components["schemas"]["Grown"];
       id: string;
+      judged?: components["schemas"]["Judged"];
       kind: string;
       /** @description False when it was undone or corrected. */
       live: boolean;
@@ -2951,6 +2963,7 @@ export interface components {
       tallied?: components["schemas"]["Tallied"];
       tended?: components["schemas"]["Tended"];
       treated?: components["schemas"]["Treated"];
+      tried?: components["schemas"]["Tried"];
       voided?: components["schemas"]["Voided"];
       /** @description A watering; through where nobody says how. */
       watered?: components["schemas"]["Watered"];
@@ -3206,6 +3219,34 @@ export interface components {
        */
       minC?: number;
     };
+    Method: {
+      /** Format: int64 */
+      better: number;
+      /**
+       * Format: double
+       * @description Its upper end; missing where no trial was clear.
+       */
+      high?: number;
+      /**
+       * Format: double
+       * @description Lower end of the 95 % interval of the share that it helped, 0-1.
+       */
+      low?: number;
+      /** @description Its trials, the newest first. */
+      on: components["schemas"]["TriedOn"][];
+      /**
+       * Format: int64
+       * @description Trials whose result nobody has said yet.
+       */
+      open: number;
+      /** Format: int64 */
+      same: number;
+      /** Format: int64 */
+      unclear: number;
+      what: string;
+      /** Format: int64 */
+      worse: number;
+    };
     Missed: {
       case: string;
       first: components["schemas"]["CauseChance"][];
@@ -3297,6 +3338,7 @@ export interface components {
       fed?: components["schemas"]["Fed"];
       grown?: components["schemas"]["Grown"];
       id: string;
+      judged?: components["schemas"]["Judged"];
       metered?: components["schemas"]["Metered"];
       moved?: components["schemas"]["Moved"];
       noted?: components["schemas"]["Noted"];
@@ -3318,6 +3360,7 @@ export interface components {
       tallied?: components["schemas"]["Tallied"];
       tended?: components["schemas"]["Tended"];
       treated?: components["schemas"]["Treated"];
+      tried?: components["schemas"]["Tried"];
       voided?: components["schemas"]["Voided"];
       /** @description A watering; through where nobody says how. */
       watered?: components["schemas"]["Watered"];
@@ -3693,6 +3736,8 @@ export interface components {
       today: string;
       /** @description Products used, newest last. */
       treated: components["schemas"]["TreatedOn"][];
+      /** @description What was tried on it, oldest first. */
+      trials: components["schemas"]["Trial"][];
       verdict?: components["schemas"]["Verdict"];
       /** @description Its kind's values, or its habit's, as overruled. */
       wants: components["schemas"]["Profile"];
@@ -5078,7 +5123,8 @@ export interface components {
         | "signal"
         | "pests"
         | "apart"
-        | "release";
+        | "release"
+        | "trial";
       /** @description The measure that the look reads; missing where it reads several. */
       measure?: string;
       /** Format: int64 */
@@ -5086,6 +5132,8 @@ export interface components {
       /** @description The signal that is to be answered. */
       signal?: string;
       step?: string;
+      /** @description The entry that began the trial whose result is asked for. */
+      trial?: string;
       /** @description How the reason reads from later days on. */
       turns?: components["schemas"]["LaterWhy"][];
       /** @description The last day that is still safe. */
@@ -5198,6 +5246,62 @@ export interface components {
        * @description Points up, or down below 0; 0 where it is much the same.
        */
       points: number;
+    };
+    Trial: {
+      /** @description The day on which its result is asked for. */
+      asksOn: string;
+      /**
+       * Format: int64
+       * @description After so many days its result is asked for, 1-365.
+       */
+      days: number;
+      /** @description What will be seen if it helps. */
+      hope: string;
+      /** @description Of the entry that began it. */
+      id: string;
+      /** @description The day it began. */
+      on: string;
+      /** @description What came of it; missing while nobody has said. */
+      result?: components["schemas"]["TrialResult"];
+      /** @description The product or method that is tried. */
+      what: string;
+    };
+    TrialResult: {
+      note?: string;
+      on: string;
+      result: string;
+    };
+    Tried: {
+      /**
+       * Format: int64
+       * @description After so many days its result is asked for, 1-365.
+       */
+      days: number;
+      /** @description What will be seen if it helps. */
+      hope: string;
+      /** @description The product or method that is tried. */
+      what: string;
+    };
+    TriedOn: {
+      /** @description The day on which its result is asked for. */
+      asksOn: string;
+      /**
+       * Format: int64
+       * @description After so many days its result is asked for, 1-365.
+       */
+      days: number;
+      /** @description What will be seen if it helps. */
+      hope: string;
+      /** @description Of the entry that began it. */
+      id: string;
+      name: string;
+      /** @description The day it began. */
+      on: string;
+      plant: string;
+      /** @description What came of it; missing while nobody has said. */
+      result?: components["schemas"]["TrialResult"];
+      /** @description The product or method that is tried. */
+      what: string;
     };
     Trouble: {
       /** @description The first thing that can safely be done now. */

@@ -10,7 +10,7 @@ import { doneBody } from "./jobs";
 import classes from "./Rounds.module.css";
 import { taskPlace } from "./tasks";
 import { useUndo } from "./undo";
-import { sayCount } from "./words";
+import { results, sayCount } from "./words";
 
 export type Stop = Schemas["WalkStop"];
 
@@ -154,6 +154,17 @@ function Answers({ stop, task, today, asks, place }: AnswersProps) {
           <>
             {quick("back among the others", { on, moved: { isolation: "clean" } })}
             {open("", "see what kept it")}
+          </>
+        );
+      case "trial":
+        return (
+          <>
+            {results.map((r) => (
+              <Fragment key={r.value}>
+                {quick(r.label, { on, judged: { trial: task.trial ?? "", result: r.value } })}
+              </Fragment>
+            ))}
+            {open("", "see what was tried")}
           </>
         );
       case "stall":

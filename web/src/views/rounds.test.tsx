@@ -78,11 +78,12 @@ describe("the walk", () => {
   it.each([
     ["water", "watered", { watered: {} }],
     ["water", "still moist", { probed: { moisture: "moist" } }],
+    ["trial", "no difference", { judged: { trial: "t-1", result: "same" } }],
     ["step", "done", { did: { step: "unpot", skipped: false } }],
     ["check", "limp", { checked: { readings: [{ measure: "wilt", value: 1 }] } }],
     ["check", "firm", { checked: { readings: [{ measure: "wilt", value: 0 }] } }],
   ])("takes the answer to %s on the spot: %s", async (kind, button, body) => {
-    const asked = serve(answers(walk(stop("Fern", task(kind, { step: "unpot" })))));
+    const asked = serve(answers(walk(stop("Fern", task(kind, { step: "unpot", trial: "t-1" })))));
     show(<Rounds />);
     await userEvent.click(within(await card("Fern")).getByRole("button", { name: button }));
     await waitFor(() => expect(sent(asked)).toHaveLength(1));

@@ -17,6 +17,7 @@ const places: Record<Task["kind"], string> = {
   pests: "?check",
   apart: "",
   release: "",
+  trial: "",
 };
 
 /** Where a task of a kind is done, behind the address of its plant; empty where its page itself answers it. */

@@ -1,4 +1,4 @@
-import type { Knowledge } from "../api/client";
+import type { Knowledge, Schemas } from "../api/client";
 
 const standings: Record<string, string> = {
   arrived: "just arrived",
@@ -65,3 +65,15 @@ export const sentence = (words: string) => words.charAt(0).toUpperCase() + words
 /** How a stick comes out of the medium, driest first. */
 export const moistures = ["dry", "barely", "moist", "wet"] as const;
 export type Moisture = (typeof moistures)[number];
+
+type Result = Schemas["Judged"]["result"];
+
+/** What may come of a trial, in the order in which it is asked. */
+export const results: { value: Result; label: string }[] = [
+  { value: "better", label: "it helped" },
+  { value: "same", label: "no difference" },
+  { value: "worse", label: "it did harm" },
+  { value: "unclear", label: "cannot tell" },
+];
+
+export const resultWord = (result: string) => results.find((r) => r.value === result)?.label ?? result;

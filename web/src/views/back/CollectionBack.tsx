@@ -8,6 +8,7 @@ import { Bare, Failed, Waiting } from "../../shell/States";
 import { sayCount, sayPercent, standingWord } from "../words";
 import { SpanPick, sayDays, sayWeeks } from "./LookBack";
 import classes from "./LookBack.module.css";
+import { MethodsTried } from "./MethodsTried";
 
 /** A look back over the collection: what was saved and lost, by cause and by school, and what took long. */
 export function CollectionBack() {
@@ -35,26 +36,29 @@ export function CollectionBack() {
       )}
       {r && r.all.saved + r.all.lost + r.all.given + r.all.inWork > 0 && (
         <div className={classes.page}>
-          <section className="patch" aria-label="Saved and lost">
-            <h2>
-              {r.all.saved} saved, {r.all.lost} lost, {r.all.given} given away, {r.all.inWork} in work
-            </h2>
-            {r.all.low !== undefined && r.all.high !== undefined && (
-              <p className="mt-2 mb-10">
-                Of those saved and lost, <b>{sayPercent(r.all.saved / (r.all.saved + r.all.lost))}</b> were saved; with
-                so few cases the true share lies between {sayPercent(r.all.low)} and {sayPercent(r.all.high)}.
-              </p>
-            )}
-            <h3>By what it was</h3>
-            <Shares list={r.byCause} />
-            {r.bySchool.length > 0 && (
-              <>
-                <h3 className="mt-14">By school</h3>
-                <Shares list={r.bySchool} />
-              </>
-            )}
-            <p className="soft small">{r.source}</p>
-          </section>
+          <div className={classes.side}>
+            <section className="patch" aria-label="Saved and lost">
+              <h2>
+                {r.all.saved} saved, {r.all.lost} lost, {r.all.given} given away, {r.all.inWork} in work
+              </h2>
+              {r.all.low !== undefined && r.all.high !== undefined && (
+                <p className="mt-2 mb-10">
+                  Of those saved and lost, <b>{sayPercent(r.all.saved / (r.all.saved + r.all.lost))}</b> were saved;
+                  with so few cases the true share lies between {sayPercent(r.all.low)} and {sayPercent(r.all.high)}.
+                </p>
+              )}
+              <h3>By what it was</h3>
+              <Shares list={r.byCause} />
+              {r.bySchool.length > 0 && (
+                <>
+                  <h3 className="mt-14">By school</h3>
+                  <Shares list={r.bySchool} />
+                </>
+              )}
+              <p className="soft small">{r.source}</p>
+            </section>
+            <MethodsTried methods={r.methods} />
+          </div>
           <div className={classes.side}>
             <section className="patch" aria-label="What took long">
               <h2>How long stages took here</h2>

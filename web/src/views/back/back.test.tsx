@@ -135,6 +135,19 @@ const collection = {
   ],
   bySchool: [],
   stages: [{ track: "Re-rooting", stage: "re-root", n: 3, median: 80, usual: [2, 8], long: true }],
+  methods: [
+    {
+      what: "Heat mat",
+      better: 2,
+      same: 1,
+      worse: 0,
+      unclear: 0,
+      open: 1,
+      low: 0.21,
+      high: 0.94,
+      on: [{ id: "t-1", plant: "p-1", name: "Moss pot", on: "2026-10-01", result: { result: "better" } }],
+    },
+  ],
   endings: [
     {
       id: "p",
@@ -161,6 +174,7 @@ describe("a look back over the collection", () => {
       "none has ended",
       "80 days longer than usual",
       "after 31 days",
+      "helped 21 % to 94 %. Moss pot it helped",
     ])
       expect(text).toContain(said);
     expect(text).not.toContain("By school");
@@ -173,6 +187,7 @@ describe("a look back over the collection", () => {
         all: { of: "", label: "", saved: 0, lost: 0, given: 0, inWork: 0 },
         byCause: [],
         stages: [],
+        methods: [],
         endings: [],
       },
     });

@@ -22,6 +22,7 @@ import { usePlantFile } from "./PlantPage";
 import { Routine } from "./Routine";
 import { SeamOf } from "./SeamOf";
 import classes from "./Standing.module.css";
+import { Trials } from "./Trials";
 import { TurnedOut } from "./TurnedOut";
 import { zoneStates } from "./zones";
 
@@ -70,6 +71,7 @@ export function Standing() {
       <section className="patch mt-18" aria-label="Seam">
         <SeamOf file={file} />
       </section>
+      <Trials file={file} />
       <section className="patch mt-18" aria-label="What is known of it">
         <KnownFacts facts={file.facts} today={file.today} />
       </section>

@@ -98,6 +98,12 @@ const ways = {
   dismissed: [{ key: "reason", label: "Why" }],
   tended: "day",
   snoozed: "day",
+  tried: [
+    { key: "what", label: "What is tried" },
+    { key: "hope", label: "What is seen if it helps" },
+    { key: "days", label: "Asked for after so many days", unit: "" },
+  ],
+  judged: [{ key: "note", label: "Note" }],
   closed: [{ key: "reason", label: "Why" }],
   reopened: [{ key: "reason", label: "Why" }],
   voided: "never",

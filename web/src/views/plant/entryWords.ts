@@ -1,6 +1,6 @@
 import type { Knowledge, ListedEntry, PlantFile, Schemas } from "../../api/client";
 import { type System, sayQuantity } from "../../units";
-import { isolationWord, sayCount } from "../words";
+import { isolationWord, resultWord, sayCount } from "../words";
 
 type Body = Omit<Schemas["NewEntry"], "$schema" | "id" | "on" | "replaces" | "case" | "despite">;
 /** The kinds of entry: what one records. */
@@ -164,6 +164,14 @@ const words = {
   snoozed: (s) => ({
     title: s.off ? "Switched off" : s.until ? "Put off" : "Switched on",
     text: list([s.job.replaceAll("-", " "), s.until && `until ${s.until}`]),
+  }),
+  tried: (t) => ({
+    title: "Tried",
+    text: sentences([t.what, `It helps if this is seen: ${t.hope}`, `Asked for after ${sayCount(t.days, "day")}`]),
+  }),
+  judged: (j, { file }) => ({
+    title: "Result of a trial",
+    text: sentences([file.trials.find((t) => t.id === j.trial)?.what, resultWord(j.result), j.note]),
   }),
   noted: (n) => ({ title: "Note", text: n.text }),
   stated: (s, { say }) => ({ title: "Known", text: list(stated(s, say)) }),

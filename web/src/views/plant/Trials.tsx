@@ -1,0 +1,150 @@
+import { Button, Group, TextInput } from "@mantine/core";
+import { useState } from "react";
+import type { PlantFile, Schemas } from "../../api/client";
+import { useRecord } from "../../api/hooks";
+import { shortDay } from "../../dates";
+import { NumberField } from "../../fields";
+import { Refused } from "../../shell/States";
+import { useUndo } from "../undo";
+import { results, resultWord, sayCount } from "../words";
+import classes from "./Cases.module.css";
+
+type Send = (said: string, body: Parameters<ReturnType<typeof useRecord>["mutate"]>[0], then?: () => void) => void;
+
+/** What was tried on the plant: what came of it, what is still open, and the way to try something. */
+export function Trials({ file }: { file: PlantFile }) {
+  const [asking, setAsking] = useState(false);
+  const record = useRecord(file.id);
+  const undo = useUndo(file);
+  if (file.over && file.trials.length === 0) return null;
+  const send: Send = (said, body, then) =>
+    record.mutate(body, {
+      onSuccess: (e) => {
+        undo(said, e.id);
+        then?.();
+      },
+    });
+  return (
+    <section className="patch mt-18" aria-label="Trials">
+      <h2>What was tried on it</h2>
+      {file.trials.length === 0 && (
+        <p className="soft mt-2">
+          A product or a method that one is not sure of: say what you hope to see, and you are asked for the result when
+          its time is over.
+        </p>
+      )}
+      <ul className={classes.jobs}>
+        {file.trials.map((t) => (
+          <TrialRow key={t.id} trial={t} file={file} send={send} pending={record.isPending} />
+        ))}
+      </ul>
+      {asking && (
+        <TryForm
+          pending={record.isPending}
+          send={(tried) => send(`tried: ${tried.what}`, { on: file.today, tried }, () => setAsking(false))}
+          close={() => setAsking(false)}
+        />
+      )}
+      {!asking && !file.over && (
+        <Button variant="default" size="xs" onClick={() => setAsking(true)}>
+          Try something
+        </Button>
+      )}
+      <Refused error={record.error} />
+    </section>
+  );
+}
+
+interface TrialRowProps {
+  trial: Schemas["Trial"];
+  file: PlantFile;
+  send: Send;
+  pending: boolean;
+}
+
+function TrialRow({ trial: t, file, send, pending }: TrialRowProps) {
+  const due = !t.result && t.asksOn <= file.today;
+  return (
+    <li>
+      <b className={due ? "ochre" : undefined}>{t.what}</b>{" "}
+      <span className="small">
+        since {shortDay(t.on)}, {sayCount(t.days, "day")}
+      </span>
+      <div className="soft small">It helps if this is seen: {t.hope.replace(/\.$/, "")}.</div>
+      {t.result && (
+        <div>
+          {shortDay(t.result.on)}: <b>{resultWord(t.result.result)}</b>
+          {t.result.note && <span className="small"> {t.result.note}</span>}
+        </div>
+      )}
+      {!t.result && (
+        <div className={classes.acts}>
+          <span className="small">
+            {due ? "Its time is over:" : `Asked for on ${shortDay(t.asksOn)}; known before?`}
+          </span>
+          {results.map((r) => (
+            <button
+              key={r.value}
+              type="button"
+              className="linkbutton"
+              aria-label={`${t.what}: ${r.label}`}
+              disabled={pending}
+              onClick={() => send(r.label, { on: file.today, judged: { trial: t.id, result: r.value } })}
+            >
+              {r.label}
+            </button>
+          ))}
+        </div>
+      )}
+    </li>
+  );
+}
+
+interface TryFormProps {
+  send: (tried: Schemas["Tried"]) => void;
+  close: () => void;
+  pending: boolean;
+}
+
+function TryForm({ send, close, pending }: TryFormProps) {
+  const [what, setWhat] = useState("");
+  const [hope, setHope] = useState("");
+  const [days, setDays] = useState<number | undefined>(28);
+  return (
+    <form
+      className={classes.narrow}
+      aria-label="Try something"
+      onSubmit={(e) => {
+        e.preventDefault();
+        send({ what, hope, days: days ?? 0 });
+      }}
+    >
+      <TextInput
+        label="Which product or method"
+        description="A product by its label, and never more than it says."
+        value={what}
+        onChange={(e) => setWhat(e.currentTarget.value)}
+        data-autofocus
+      />
+      <TextInput
+        mt="xs"
+        label="What you will see if it helps"
+        placeholder="a new leaf; no new marks; roots through the moss"
+        value={hope}
+        onChange={(e) => setHope(e.currentTarget.value)}
+      />
+      <NumberField mt="xs" label="Ask me after, days" value={days} onChange={setDays} />
+      <p className="soft small mt-4">
+        Change nothing else meanwhile, and leave a plant like it as it is: then the result tells something.
+      </p>
+      <Group mt="xs">
+        <Button type="submit" loading={pending}>
+          Begin
+        </Button>
+        <Button variant="default" onClick={close}>
+          Not now
+        </Button>
+      </Group>
+    </form>
+  );
+}
