@@ -87,15 +87,7 @@ func (srv *server) entryOperations(api huma.API) {
 			PlantPath
 			Body NewEntry
 		}) (*entryOutput, error) {
-			e := record.Entry{
-				ID:       in.Body.ID,
-				PlantID:  in.Plant,
-				On:       in.Body.On,
-				Replaces: in.Body.Replaces,
-				Case:     in.Body.Case,
-				Body:     in.Body.Body,
-			}
-			kept, err := srv.store.Append(ctx, a, e, a.Collection.Today(srv.Clock()), in.Body.Despite...)
+			kept, err := srv.store.Append(ctx, a, in.Body.entry(in.Plant), a.Collection.Today(srv.Clock()), in.Body.Despite...)
 			if err != nil {
 				return nil, err
 			}

@@ -161,6 +161,7 @@ func (srv *server) operations(r chi.Router) huma.API {
 	srv.plantOperations(api)
 	srv.entryOperations(api)
 	srv.sittingOperations(api)
+	srv.manyOperations(api)
 	srv.pictureOperations(api)
 	srv.diagnosisOperations(api)
 	srv.roundsOperations(api)

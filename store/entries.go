@@ -117,35 +117,34 @@ func (s *Store) Append(
 	today day.Day,
 	accepted ...record.ConcernID,
 ) (record.Entry, error) {
-	collection := a.Collection.ID
-	if place := placeOf(e); place != nil {
-		there, err := s.hasPlace(ctx, collection, *place)
-		if err != nil {
-			return record.Entry{}, err
-		}
-		if !there {
-			return record.Entry{}, record.Faults{
-				{Field: "place", Message: "there is no such place here; pick one from the list"},
-			}
-		}
-	}
-	if mother := motherOf(e); mother != nil {
-		if _, err := s.Entries(ctx, collection, *mother); errors.Is(err, ErrNotFound) {
-			return record.Entry{}, record.Faults{
-				{
-					Field:   "arrived.mother",
-					Message: "the mother is no plant of this collection; pick one from the list",
-				},
-			}
-		} else if err != nil {
-			return record.Entry{}, err
-		}
-	}
 	kept, err := s.AppendAll(ctx, a, []record.Entry{e}, today, accepted...)
 	if err != nil {
 		return record.Entry{}, err
 	}
 	return kept[0], nil
+}
+
+// refers says whether the place and the mother that an entry names are of the collection.
+func (s *Store) refers(ctx context.Context, collection uuid.UUID, e record.Entry) error {
+	if place := placeOf(e); place != nil {
+		there, err := s.hasPlace(ctx, collection, *place)
+		if err != nil {
+			return err
+		}
+		if !there {
+			return record.Faults{{Field: "place", Message: "there is no such place here; pick one from the list"}}
+		}
+	}
+	mother := motherOf(e)
+	if mother == nil {
+		return nil
+	}
+	_, err := s.Entries(ctx, collection, *mother)
+	if errors.Is(err, ErrNotFound) {
+		const said = "the mother is no plant of this collection; pick one from the list"
+		return record.Faults{{Field: "arrived.mother", Message: said}}
+	}
+	return err
 }
 
 // AppendAll adds several entries of one plant, the one after the other, as Append does:
@@ -154,6 +153,11 @@ func (s *Store) AppendAll(
 	ctx context.Context, a Account, list []record.Entry, today day.Day, accepted ...record.ConcernID,
 ) (kept []record.Entry, err error) {
 	collection, plant := a.Collection.ID, list[0].PlantID
+	for _, e := range list {
+		if err := s.refers(ctx, collection, e); err != nil {
+			return nil, err
+		}
+	}
 	err = s.inTx(ctx, func(tx *sqlx.Tx) error {
 		for _, e := range list {
 			if err := lockOrigins(ctx, tx, collection, e); err != nil {

@@ -29,6 +29,24 @@ func WaterRuleText() map[WaterRule]string { return maps.Clone(waterRuleText) }
 // Words says the rule as a carer would; empty where there is no such rule.
 func (r WaterRule) Words() string { return waterRuleText[r] }
 
+// How says how one finds out whether the rule is reached; empty where nothing is felt or
+// looked at (common practice).
+func (r WaterRule) How() string { return waterRuleHow[r] }
+
+var waterRuleHow = map[WaterRule]string{
+	Even:       "Lay a finger on the surface: cool and damp is right, anything drier wants water now.",
+	SurfaceDry: "Lay a finger on the surface: water it when that feels dry.",
+	QuarterDry: "Push a finger in two knuckles deep: water it when it is dry there.",
+	TopDry:     "Push a finger in two knuckles deep: water it when it is dry there.",
+	HalfDry:    "Push a dry wooden stick half way down and wait a minute: water it when it comes out clean and dry.",
+	DryThrough: "Push a dry wooden stick to the bottom: water it when it comes out dry and the pot is light.",
+	AirRoots:   "Look at its roots: silver ones are dry, green ones are wet.",
+	DryRest:    "Look at the roots on its new growth: until they are long enough it gets none.",
+	CupWater:   "Look at the water in its cup, and change it when it is not clear.",
+	Reservoir:  "Look at the level: fill it a day after it stood empty.",
+	WetTray:    "Look at the tray: one to two centimetres of rain water or other soft water.",
+}
+
 var waterRuleText = map[WaterRule]string{
 	Even:       "evenly moist: never let it dry",
 	SurfaceDry: "when the surface begins to dry",

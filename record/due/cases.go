@@ -83,12 +83,15 @@ func mendingTasks(s record.State, add func(Task), last day.Day) {
 		if call, is := called[step.ID]; is {
 			on, why = min(on, call.On), call.Why
 		}
-		what := step.Title
+		what, how := step.Title, step.How
 		if _, begun := s.Ticks[step.ID]; begun && step.Every > 0 {
 			what = treatment.TitleAgain(treatment.OperatorID(step.Op))
+			if what != step.Title { // it stands already: how it was set up is told no more
+				how = "Until " + step.Until + "."
+			}
 		}
 		add(Task{
-			Kind: Step, From: on, Until: on + 2, What: what, Why: why,
+			Kind: Step, From: on, Until: on + 2, What: what, How: how, Why: why,
 			Minutes: step.Minutes, Step: step.ID, Gate: step.Gate, Weight: 4,
 		})
 	}

@@ -8,6 +8,7 @@ import (
 
 	"tendermend/core/care"
 	"tendermend/core/day"
+	"tendermend/core/plant"
 	"tendermend/record/due"
 )
 
@@ -78,4 +79,11 @@ func TestTheLoadCountsTheJobsThatJoinALook(t *testing.T) {
 	off := due.By(tasks, 20, []care.Job{care.LeafWash, care.Turn})
 	require.Len(t, off[0].Jobs, 1)
 	assert.Equal(t, 1+4, off[0].Minutes, "what is switched off takes no time")
+}
+
+// Every rule that is felt or looked at says how.
+func TestEveryWaterRuleSaysHowItIsFelt(t *testing.T) {
+	for rule := range plant.WaterRuleText() {
+		assert.Equal(t, rule != plant.NoWater, rule.How() != "", string(rule))
+	}
 }

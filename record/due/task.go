@@ -55,6 +55,7 @@ type Task struct {
 	From    day.Day `json:"from" doc:"The first useful day."`
 	Until   day.Day `json:"until" doc:"The last day that is still safe."`
 	What    string  `json:"what"`
+	How     string  `json:"how,omitempty" doc:"How it is done, in a sentence or two."`
 	Why     string  `json:"why"`
 	Minutes int     `json:"minutes"`
 	Step    string  `json:"step,omitempty"`
@@ -107,11 +108,16 @@ func Tasks(s record.State, south bool) []Task {
 		return nil
 	}
 	var tasks []Task
-	add := func(t Task) { tasks = append(tasks, t) }
+	add := func(t Task) {
+		if t.How == "" {
+			t.How = how[t.Kind]
+		}
+		tasks = append(tasks, t)
+	}
 	for _, alarm := range s.Alarms() {
 		add(Task{
 			Kind: Signal, From: alarm.On, Until: alarm.On + 1, Minutes: 3, Weight: mostWeight,
-			What: alarm.Title, Why: alarm.Said + " " + alarm.First[0], Signal: alarm.ID,
+			What: alarm.Title, How: alarm.First[0], Why: alarm.Said, Signal: alarm.ID,
 		})
 	}
 	open := s.OpenCases()
@@ -129,38 +135,38 @@ func Tasks(s record.State, south bool) []Task {
 	if t, due := asleepTask(s, south); due {
 		add(t)
 	}
-	if n := len(s.Treatments); n > 0 && s.Treatments[n-1].IntervalDays > 0 {
-		last := s.Treatments[n-1]
-		add(
-			Task{
-				Kind:    Treat,
-				From:    last.On + day.Day(last.IntervalDays),
-				Until:   last.On + day.Day(last.IntervalDays) + 3,
-				What:    "Look whether " + last.Product + " is needed again",
-				Why:     fmt.Sprintf("Its label gives an interval of %s.", working.Count(last.IntervalDays, "day")),
-				Minutes: 5,
-				Weight:  3,
-			},
-		)
-	}
-	if on, can := StallsOn(s, south); can {
-		add(
-			Task{
-				Kind:    Stall,
-				From:    on,
-				Until:   on + 7,
-				What:    "Look below: it stands still",
-				Why:     "Nothing has been measured to grow for longer than is normal for its habit.",
-				Minutes: 5,
-				Weight:  4,
-				Case:    s.Case.ID,
-			},
-		)
-	}
+	treatTask(s, add)
+	stallTask(s, south, add)
 	slices.SortStableFunc(tasks, func(a, b Task) int {
 		return cmp.Or(cmp.Compare(a.From, b.From), cmp.Compare(b.Weight, a.Weight))
 	})
 	return tasks
+}
+
+// treatTask asks whether the last product is needed again, when its label lets it.
+func treatTask(s record.State, add func(Task)) {
+	n := len(s.Treatments)
+	if n == 0 || s.Treatments[n-1].IntervalDays == 0 {
+		return
+	}
+	last := s.Treatments[n-1]
+	again := last.On + day.Day(last.IntervalDays)
+	add(Task{
+		Kind: Treat, From: again, Until: again + 3, Minutes: 5, Weight: 3,
+		What: "Look whether " + last.Product + " is needed again",
+		Why:  fmt.Sprintf("Its label gives an interval of %s.", working.Count(last.IntervalDays, "day")),
+	})
+}
+
+// stallTask asks to look below where it stands still.
+func stallTask(s record.State, south bool, add func(Task)) {
+	if on, can := StallsOn(s, south); can {
+		add(Task{
+			Kind: Stall, From: on, Until: on + 7, Minutes: 5, Weight: 4, Case: s.Case.ID,
+			What: "Look below: it stands still",
+			Why:  "Nothing has been measured to grow for longer than is normal for its habit.",
+		})
+	}
 }
 
 // By gives the tasks that are due by a day, the weightiest first, with the

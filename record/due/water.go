@@ -35,6 +35,7 @@ func waterTask(s record.State, south bool) (Task, bool) {
 		From:    w.From,
 		Until:   w.Until,
 		What:    "Feel whether it is dry enough to water",
+		How:     lines(w.From).Rule.How(),
 		Why:     said(w.From),
 		Minutes: 1,
 		Weight:  2,
@@ -69,7 +70,7 @@ func asleepTask(s record.State, south bool) (Task, bool) {
 		Why: working.Capital(line.Why) + ".",
 	}
 	if line.Asks == water.RootsMeasure {
-		t.What = "New roots: how long?"
+		t.What, t.How = "New roots: how long?", "Measure the longest root on its new growth."
 	}
 	return t, true
 }

@@ -474,3 +474,23 @@ export function useRecord(plant: string) {
     },
   });
 }
+
+/** Records things of several plants; each of them is asked about as it would be alone. */
+export function useMany() {
+  const cache = useQueryClient();
+  const failed = useRef<{ said: string; ids: string[] }>(undefined);
+  return useMutation({
+    mutationFn: (drafts: (Draft & { plant: string })[]) => {
+      const said = JSON.stringify(drafts);
+      // The same sent again after a failure keeps its ids, so that nothing is recorded twice.
+      const ids = failed.current?.said === said ? failed.current.ids : drafts.map(() => newId());
+      failed.current = { said, ids };
+      const entries = drafts.map((d, i) => ({ ...d, id: d.id ?? ids[i] ?? newId() }));
+      return answer(client.POST("/api/entries", { body: { entries } }));
+    },
+    onSuccess: async (_, drafts) => {
+      failed.current = undefined;
+      await Promise.all([...new Set(drafts.map((d) => d.plant))].map((plant) => recorded(cache, plant)));
+    },
+  });
+}

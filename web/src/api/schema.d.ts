@@ -398,6 +398,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/entries": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Record things of several plants: of each plant all of it or nothing */
+    post: operations["add-entries"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/entries.csv": {
     parameters: {
       query?: never;
@@ -2698,6 +2715,10 @@ export interface components {
       /** @description Whether it stands among the others and should not. */
       wanted: boolean;
     };
+    KeptOf: {
+      entry: string;
+      plant: string;
+    };
     KeyRow: {
       alike?: string;
       apart?: string;
@@ -3057,6 +3078,16 @@ export interface components {
       email: string;
       /** @description The present password. */
       password: string;
+    };
+    ManyInputBody: {
+      /** @description Of several plants, each in its own order. */
+      entries: components["schemas"]["SentTo"][];
+    };
+    ManyOutputBody: {
+      /** @description What was recorded. */
+      kept: components["schemas"]["KeptOf"][];
+      /** @description Plants of which nothing was recorded. */
+      refused: components["schemas"]["RefusedOf"][];
     };
     Match: {
       botanical: string;
@@ -4105,6 +4136,11 @@ export interface components {
       /** @description The timetable of opening its cover; empty where it has none. */
       weaning: components["schemas"]["WeaningStep"][];
     };
+    RefusedOf: {
+      plant: string;
+      /** @description As it would be answered for this plant alone. */
+      problem: components["schemas"]["ErrorModel"];
+    };
     Register: {
       isolation: {
         [key: string]: number;
@@ -4405,6 +4441,53 @@ export interface components {
     Seen: {
       sign: string;
       sure: boolean;
+    };
+    SentTo: {
+      adjusted?: components["schemas"]["Adjusted"];
+      arrived?: components["schemas"]["Arrived"];
+      /** @description The case that it belongs to; the case in hand where it names none. */
+      case?: string;
+      checked?: components["schemas"]["Checked"];
+      closed?: components["schemas"]["Closed"];
+      confirmed?: components["schemas"]["Confirmed"];
+      cut?: components["schemas"]["Cut"];
+      /** @description Ids of concerns that are accepted. */
+      despite?: string[];
+      diagnosed?: components["schemas"]["Diagnosed"];
+      did?: components["schemas"]["Did"];
+      dismissed?: components["schemas"]["Dismissed"];
+      examined?: components["schemas"]["Examined"];
+      fed?: components["schemas"]["Fed"];
+      grown?: components["schemas"]["Grown"];
+      id: string;
+      judged?: components["schemas"]["Judged"];
+      metered?: components["schemas"]["Metered"];
+      moved?: components["schemas"]["Moved"];
+      noted?: components["schemas"]["Noted"];
+      /** @description The day it happened. */
+      on: string;
+      opened?: components["schemas"]["Opened"];
+      pictured?: components["schemas"]["Pictured"];
+      planned?: components["schemas"]["Planned"];
+      plant: string;
+      potted?: components["schemas"]["Potted"];
+      prepared?: components["schemas"]["Prepared"];
+      probed?: components["schemas"]["Probed"];
+      reopened?: components["schemas"]["Reopened"];
+      /** @description The entry that this one corrects. */
+      replaces?: string;
+      sat?: components["schemas"]["Sat"];
+      snoozed?: components["schemas"]["Snoozed"];
+      staged?: components["schemas"]["Staged"];
+      stated?: components["schemas"]["Stated"];
+      tallied?: components["schemas"]["Tallied"];
+      tended?: components["schemas"]["Tended"];
+      treated?: components["schemas"]["Treated"];
+      tried?: components["schemas"]["Tried"];
+      voided?: components["schemas"]["Voided"];
+      /** @description A watering; through where nobody says how. */
+      watered?: components["schemas"]["Watered"];
+      weighed?: components["schemas"]["Weighed"];
     };
     Session: {
       collection?: string;
@@ -5104,6 +5187,8 @@ export interface components {
       from: string;
       /** @description What must be seen before the step is done. */
       gate?: string;
+      /** @description How it is done, in a sentence or two. */
+      how?: string;
       /** @description Ordinary care that joins the look, each with its day. */
       jobs?: components["schemas"]["Due"][];
       /** @enum {string} */
@@ -6383,6 +6468,39 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["CasesTaken"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "add-entries": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["ManyInputBody"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["ManyOutputBody"];
         };
       };
       /** @description Error */

@@ -8,6 +8,9 @@ import { distance } from "../dates";
 import { SmallFigure } from "../figure/Figure";
 import { SmallSeam } from "../seam/Seam";
 import { Bare, Failed, Waiting } from "../shell/States";
+import { ManyBar } from "./many/ManyBar";
+import { PickAll, PickBox } from "./many/PickBox";
+import { type Picking, usePicked } from "./many/picked";
 import classes from "./Register.module.css";
 import { isolationWord, sayCount, standingWord } from "./words";
 
@@ -42,6 +45,7 @@ export function Register() {
   const register = useRegister({ ...(q ? { q } : {}), ...filter });
   const places = usePlaces();
   const knowledge = useKnowledge();
+  const picking = usePicked();
   const first = register.data?.pages[0];
   const rows = register.data?.pages.flatMap((p) => p.plants ?? []) ?? [];
   const everything = Object.values(first?.standing ?? {}).reduce((a, b) => a + b, 0);
@@ -138,24 +142,35 @@ export function Register() {
             <Row
               key={r.id}
               row={r}
+              picking={picking}
               today={first.today}
               figure={knowledge.data?.habits.find((h) => h.id === r.habit)?.figure ?? ""}
             />
           ))}
         </ul>
       )}
+      {rows.length > 1 && <PickAll plants={rows} of="the plants listed" picking={picking} />}
+      {first && <ManyBar picking={picking} today={first.today} />}
       {register.hasNextPage && <More load={() => register.fetchNextPage()} busy={register.isFetchingNextPage} />}
     </>
   );
 }
 
-function Row({ row, today, figure }: { row: PlantRow; today: string; figure: string }) {
+interface RowProps {
+  row: PlantRow;
+  today: string;
+  figure: string;
+  picking: Picking;
+}
+
+function Row({ row, today, figure, picking }: RowProps) {
   const due = row.nextDue && row.nextDue <= today;
   return (
     <li className={classes.row}>
+      <PickBox plant={{ id: row.id, name: row.name }} picking={picking} />
       <SmallFigure figure={figure} marks={row.figure} />
       <div className={classes.name}>
-        <Link to={`/plants/${row.id}`}>{row.name}</Link> <span className="soft small">{row.label}</span>
+        <Link to={`/plants/${row.id}`}>{row.name}</Link> <span className="soft small no-wrap">{row.label}</span>
         <div>
           <i className="botanical">{row.botanical}</i>
         </div>

@@ -4,6 +4,8 @@ import { Link } from "react-router";
 import type { Schemas } from "../api/client";
 import { useRounds } from "../api/hooks";
 import { Bare, Failed, Waiting } from "../shell/States";
+import { ManyBar } from "./many/ManyBar";
+import { usePicked } from "./many/picked";
 import classes from "./Rounds.module.css";
 import { useRecent } from "./recent";
 import type { Stop } from "./StopRow";
@@ -21,6 +23,7 @@ const later = (stop: Stop) => !stop.must;
 export function Rounds() {
   const [listed, setListed] = useState(page);
   const recent = useRecent();
+  const picking = usePicked();
   const rounds = useRounds(listed);
   // A long walk is drawn in small pieces, so that a tap in between is not kept waiting.
   const data = useDeferredValue(rounds.data, undefined);
@@ -63,16 +66,33 @@ export function Rounds() {
           <Button component={Link} to="/plants/new" variant="default">
             Take a plant in
           </Button>
+          <Button variant="default" className="not-phone" onClick={() => window.print()}>
+            Print the walk
+          </Button>
         </Group>
       </Group>
       <Alarming places={places ?? []} />
-      <WalkPlaces places={places ?? []} today={today} asks={data.asks} wants={must} answered={atOnce} />
+      <WalkPlaces
+        places={places ?? []}
+        today={today}
+        asks={data.asks}
+        wants={must}
+        answered={atOnce}
+        picking={picking}
+      />
       {waiting > 0 && (
         <details className={classes.waiting} open={data.must === 0}>
           <summary>
             Can wait: {sayCount(waiting, "plant")}, about {sayCount(data.waitMinutes, "minute")}
           </summary>
-          <WalkPlaces places={places ?? []} today={today} asks={data.asks} wants={later} answered={afterwards} />
+          <WalkPlaces
+            places={places ?? []}
+            today={today}
+            asks={data.asks}
+            wants={later}
+            answered={afterwards}
+            picking={picking}
+          />
         </details>
       )}
       {more > 0 && (
@@ -84,6 +104,7 @@ export function Rounds() {
         </Group>
       )}
       <JustRecorded elsewhere={[...atOnce, ...afterwards]} />
+      <ManyBar picking={picking} today={today} />
     </>
   );
 }
@@ -109,7 +130,7 @@ function Alarming({ places }: { places: Schemas["WalkPlace"][] }) {
         {stops.map(({ stop, task, place }) => (
           <li key={stop.id + task.signal}>
             <b className="red">{task.what}</b>: <Link to={`/plants/${stop.id}`}>{stop.name}</Link>{" "}
-            <span className="soft">in {place}.</span> {task.why}
+            <span className="soft">in {place}.</span> {task.why} {task.how}
           </li>
         ))}
       </ul>

@@ -7,6 +7,8 @@ import { SmallFigure } from "../figure/Figure";
 import { SmallSeam } from "../seam/Seam";
 import { Refused } from "../shell/States";
 import { doneBody } from "./jobs";
+import { PickBox } from "./many/PickBox";
+import type { Picking } from "./many/picked";
 import classes from "./Rounds.module.css";
 import { taskPlace } from "./tasks";
 import { useUndo } from "./undo";
@@ -20,10 +22,11 @@ interface StopRowProps {
   asks: Measure[];
   /** Where the row stands on the walk: what was answered there can be undone there. */
   place: string;
+  picking: Picking;
 }
 
-/** One plant on the walk: what it wants, why, and the answers. */
-export function StopRow({ stop, today, asks, place }: StopRowProps) {
+/** One plant on the walk: what it wants and how, the answers, and what is still open; why now behind a touch. */
+export function StopRow({ stop, today, asks, place, picking }: StopRowProps) {
   const [first, ...rest] = stop.tasks ?? [];
   if (!first) return null;
   const late = daysBetween(first.until, today);
@@ -34,25 +37,39 @@ export function StopRow({ stop, today, asks, place }: StopRowProps) {
         <h3>
           <Link to={`/plants/${stop.id}`}>{stop.name}</Link>
         </h3>
-        <span className="soft small">{stop.label}</span>
+        <span className="soft small no-wrap">{stop.label}</span>
+        <span className={classes.picks}>
+          <PickBox plant={{ id: stop.id, name: stop.name }} picking={picking} />
+        </span>
       </div>
       <p className={classes.why}>
-        <b className={late > 0 ? "red" : undefined}>{first.what}.</b> {first.why}{" "}
+        <span className={classes.box} aria-hidden />
+        <b className={late > 0 ? "red" : undefined}>{ended(first.what)}</b> {first.how}{" "}
         <span className={late > 0 ? "red" : "soft"}>
           {late > 0 ? `Open for ${sayCount(daysBetween(first.from, today), "day")}.` : `By ${shortDay(first.until)}.`}
-        </span>{" "}
-        <span className="soft">
-          {stop.standing === "arrived"
-            ? "Nobody has looked at it yet."
-            : `Last look ${distance(stop.lastLook, today)}.`}
         </span>
       </p>
       {first.jobs && first.jobs.length > 0 && (
         <p className={`${classes.why} small`}>With it: {first.jobs.map((j) => j.title.toLowerCase()).join("; ")}.</p>
       )}
       {rest.length > 0 && (
-        <p className={`${classes.why} soft small`}>Also: {rest.map((t) => t.what.toLowerCase()).join("; ")}.</p>
+        <p className={`${classes.why} small`}>
+          Then {sayCount(rest.length, "thing")} more:{" "}
+          {rest.map((t, i) => (
+            <span key={t.kind + t.what + (t.step ?? "")} className="soft">
+              {i > 0 && "; "}
+              <span className={classes.box} aria-hidden />
+              {t.what.toLowerCase()}
+            </span>
+          ))}
+          .
+        </p>
       )}
+      <details className={classes.because}>
+        <summary>Why now</summary>
+        {first.why}{" "}
+        {stop.standing === "arrived" ? "Nobody has looked at it yet." : `Last look ${distance(stop.lastLook, today)}.`}
+      </details>
       <SmallSeam
         seam={stop.seam}
         today={today}
@@ -62,6 +79,9 @@ export function StopRow({ stop, today, asks, place }: StopRowProps) {
     </article>
   );
 }
+
+/** What is asked for, ended as a sentence is. */
+const ended = (what: string) => (/[.?!]$/.test(what) ? what : `${what}.`);
 
 interface AnswersProps {
   stop: Stop;

@@ -1,16 +1,24 @@
 import { shared } from "../api/shared";
 
-/** Something that was recorded on this device just now, so that it can be undone. */
-export interface Recent {
+/** An entry, with its plant. */
+export interface EntryOf {
   plant: string;
+  entry: string;
+}
+
+/** Something that was recorded on this device just now, of one plant or of several, so that it can be undone. */
+export interface Recent {
   name: string;
   said: string;
-  entry: string;
+  of: EntryOf[];
   /** Where it was answered on the walk; missing elsewhere. */
   place?: string;
-  /** The entry that undid it; missing while it counts. */
-  undoneBy?: string;
+  /** The entries that undid it; missing while it counts. */
+  undoneBy?: EntryOf[];
 }
+
+/** What tells one from another. */
+export const recentKey = (one: Recent) => one.of[0]?.entry ?? one.said;
 
 /** How many of them are kept: as many as a hand does between two thoughts. */
 const most = 10;
@@ -33,11 +41,11 @@ function write(next: Recent[]) {
 
 /** Keeps what was recorded, the newest first. */
 export const remember = (one: Recent) =>
-  write([one, ...list.get().filter((r) => r.entry !== one.entry)].slice(0, most));
+  write([one, ...list.get().filter((r) => recentKey(r) !== recentKey(one))].slice(0, most));
 
 /** Notes that it was undone, or brought back. */
-export const noteUndone = (entry: string, undoneBy: string | undefined) =>
-  write(list.get().map((r) => (r.entry === entry ? { ...r, undoneBy } : r)));
+export const noteUndone = (one: Recent, undoneBy: EntryOf[] | undefined) =>
+  write(list.get().map((r) => (recentKey(r) === recentKey(one) ? { ...r, undoneBy } : r)));
 
 /** Forgets all of it: whoever signs in next has done none of it. */
 export const forgetRecent = () => write([]);

@@ -51,21 +51,31 @@ const answers = (rounds: object) => ({
   "GET /api/knowledge": knowledge,
   "GET /api/session": { signedIn: true, today },
   "POST /api/plants/fern/entries": (a: { body: unknown }) => ({ ...(a.body as object), kind: "x", live: true }),
+  "POST /api/entries": taken,
 });
 
 const sent = (asked: ReturnType<typeof serve>) =>
-  asked.filter((a) => a.method === "POST").map((a) => a.body as Record<string, unknown>);
+  asked
+    .filter((a) => a.method === "POST")
+    .flatMap((a) => (a.body as { entries?: Record<string, unknown>[] }).entries ?? [a.body as Record<string, unknown>]);
+
+/** Takes what undoes back as the server does, of one plant or several. */
+const taken = (a: { body: unknown }) => ({
+  kept: (a.body as { entries: { plant: string; id: string }[] }).entries.map((e) => ({ plant: e.plant, entry: e.id })),
+  refused: [],
+});
 
 const card = async (name: string) =>
   (await screen.findByRole("link", { name })).closest("[data-testid=stop]") as HTMLElement;
 
 describe("the walk", () => {
   it("says what is asked of each plant, why, and by when", async () => {
-    serve(answers(walk(stop("Fern", task("water"), task("check")))));
+    serve(answers(walk(stop("Fern", task("water", { how: "Feel it." }), task("check")))));
     show(<Rounds />);
     const text = (await card("Fern")).textContent ?? "";
-    expect(text).toContain("Do water. Because. By");
-    expect(text).toContain("Also: do check.");
+    expect(text).toContain("Do water. Feel it. By");
+    expect(text).toContain("Then 1 thing more: do check.");
+    expect(text).toContain("Why nowBecause.");
     expect(pageText()).toContain("1 plant cannot wait: about 12 minutes");
   });
 
@@ -184,8 +194,12 @@ describe("the walk", () => {
       ...answers({}),
       "GET /api/rounds": () => (due ? walk(stop("Fern", task("water"))) : { ...walk(), looks: 0, places: [] }),
       "POST /api/plants/fern/entries": (a: { body: unknown }) => {
-        due = "voided" in (a.body as object);
+        due = false;
         return { ...(a.body as object), kind: "x", live: true };
+      },
+      "POST /api/entries": (a: { body: unknown }) => {
+        due = true;
+        return taken(a);
       },
     });
     show(<Rounds />);
@@ -225,8 +239,12 @@ describe("the walk", () => {
       ...answers({}),
       "GET /api/rounds": () => walk(...(due ? [stop("Fern", task("water"))] : []), stop("Palm", task("check"))),
       "POST /api/plants/fern/entries": (a: { body: unknown }) => {
-        due = "voided" in (a.body as object);
+        due = false;
         return { ...(a.body as object), kind: "x", live: true };
+      },
+      "POST /api/entries": (a: { body: unknown }) => {
+        due = true;
+        return taken(a);
       },
     });
     show(<Rounds />);

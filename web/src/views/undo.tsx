@@ -2,41 +2,39 @@ import { Button, Group } from "@mantine/core";
 import { notifications } from "@mantine/notifications";
 import dayjs from "dayjs";
 import { useEffect, useRef } from "react";
-import { useRecord, useSession } from "../api/hooks";
-import { noteUndone, type Recent, remember, useRecent } from "./recent";
+import { useMany, useSession } from "../api/hooks";
+import { type EntryOf, noteUndone, type Recent, recentKey, remember, useRecent } from "./recent";
 
-/** Takes an entry back, or brings back one that was taken back. */
-function useTakeBack(plant: string) {
-  const record = useRecord(plant);
+/** Takes entries back, or brings back what was taken back. */
+function useTakeBack() {
+  const many = useMany();
   const session = useSession();
   const on = session.data?.today ?? dayjs().format("YYYY-MM-DD");
   // Whoever pressed it may be gone from the screen when the answer comes.
-  const voiding = (entry: string, reason: string, done: (id: string) => void) =>
-    record.mutateAsync({ on, voided: { entry, reason } }).then(
-      (e) => done(e.id),
+  const voiding = (of: EntryOf[], reason: string, done: (by: EntryOf[]) => void) =>
+    many.mutateAsync(of.map(({ plant, entry }) => ({ plant, on, voided: { entry, reason } }))).then(
+      ({ kept, refused }) => {
+        if (refused.length === 0) return done(kept);
+        notifications.show({ message: refused.map((r) => r.problem.detail).join(" "), color: "ochre" });
+      },
       () => {},
     );
   return {
-    pending: record.isPending,
-    undo: (one: Recent, then?: (undoneBy: string) => void) =>
-      voiding(one.entry, "undone at once", (id) => {
-        noteUndone(one.entry, id);
-        then?.(id);
+    pending: many.isPending,
+    undo: (one: Recent, then?: (undoneBy: EntryOf[]) => void) =>
+      voiding(one.of, "undone at once", (by) => {
+        noteUndone(one, by);
+        then?.(by);
       }),
-    bringBack: (one: Recent, undoneBy: string) =>
-      voiding(undoneBy, "brought back at once", () => noteUndone(one.entry, undefined)),
+    bringBack: (one: Recent, undoneBy: EntryOf[]) =>
+      voiding(undoneBy, "brought back at once", () => noteUndone(one, undefined)),
   };
 }
 
-/**
- * Says that something was recorded and offers to undo it, instead of asking "are you sure" before; named where other
- * plants stand on the page as well.
- */
-export function useUndo({ id: plant, name, place }: { id: string; name: string; place?: string }, named = false) {
-  const take = useTakeBack(plant);
-  return (said: string, entry: string) => {
-    const one: Recent = { plant, name, said, entry, place };
-    const what = named ? `${name}: ${said}` : said;
+/** Says that something was recorded and offers to undo it, instead of asking "are you sure" before. */
+function useSaid() {
+  const take = useTakeBack();
+  return (one: Recent, what: string) => {
     remember(one);
     // One at a time: the newest is the one that people take back; the walk keeps the others.
     const id = "undo";
@@ -67,6 +65,19 @@ export function useUndo({ id: plant, name, place }: { id: string; name: string; 
   };
 }
 
+/** The undo of one entry of a plant; it is named where other plants stand on the page as well. */
+export function useUndo({ id: plant, name, place }: { id: string; name: string; place?: string }, named = false) {
+  const told = useSaid();
+  return (said: string, entry: string) =>
+    told({ name, said, of: [{ plant, entry }], place }, named ? `${name}: ${said}` : said);
+}
+
+/** The one undo of what was recorded of several plants. */
+export function useUndoMany() {
+  const told = useSaid();
+  return (said: string, name: string, of: EntryOf[]) => told({ name, said, of }, `${name}: ${said}`);
+}
+
 /** What was recorded on this device just now and is not shown elsewhere, each of it to be undone and brought back. */
 export function JustRecorded({ elsewhere }: { elsewhere: Recent[] }) {
   const recent = useRecent().filter((r) => !elsewhere.includes(r));
@@ -76,7 +87,7 @@ export function JustRecorded({ elsewhere }: { elsewhere: Recent[] }) {
       <summary className="soft">Recorded just now: {recent.filter((r) => !r.undoneBy).length}</summary>
       <ul className="rows no-bullets p-0 mt-6 mb-0 max-620">
         {recent.map((r) => (
-          <AnsweredRow key={r.entry} one={r} />
+          <AnsweredRow key={recentKey(r)} one={r} />
         ))}
       </ul>
     </details>
@@ -85,7 +96,7 @@ export function JustRecorded({ elsewhere }: { elsewhere: Recent[] }) {
 
 /** Something recorded just now, with its way back. Where the row that was answered is gone, the focus comes here. */
 export function AnsweredRow({ one }: { one: Recent }) {
-  const take = useTakeBack(one.plant);
+  const take = useTakeBack();
   const { undoneBy } = one;
   const button = useRef<HTMLButtonElement>(null);
   useEffect(() => {
