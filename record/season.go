@@ -365,7 +365,7 @@ func (s State) planHolds() (list []hold) {
 			}
 		}
 		for _, later := range s.Plan.Steps {
-			if slices.Contains(waters, treatment.OperatorID(later.Op)) && later.Gate == "" && later.On > step.On {
+			if slices.Contains(watering, treatment.OperatorID(later.Op)) && later.Gate == "" && later.On > step.On {
 				h.until = min(h.until, later.On)
 			}
 		}
@@ -384,8 +384,8 @@ func heldOn(list []hold, on day.Day) string {
 	return ""
 }
 
-// waters are the steps of a plan with which water comes back.
-var waters = []treatment.OperatorID{
+// watering are the steps of a plan with which water comes back.
+var watering = []treatment.OperatorID{
 	treatment.FirstWater, treatment.Soak, treatment.BottomWater, treatment.Flush, treatment.CupFill,
 }
 

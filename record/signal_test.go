@@ -14,6 +14,7 @@ import (
 	"tendermend/core/day"
 	"tendermend/core/recovery"
 	"tendermend/core/roots"
+	"tendermend/core/treatment"
 	"tendermend/record"
 	"tendermend/record/due"
 )
@@ -328,4 +329,34 @@ func TestAPlantThatDoesNotDrinkSaysForHowLong(t *testing.T) {
 	if assert.Len(t, alarms, 1) {
 		assert.Contains(t, fmt.Sprint(alarms[0]), "990 g, 5 days after 1000 g")
 	}
+}
+
+// Where roots were worked on the first water comes first; until then its rule asks for
+// none, and while its plan asks for water nothing else does.
+func TestWaterIsAskedForOnce(t *testing.T) {
+	b := newBook(t)
+	b.rot()
+	b.tick(39, treatment.Unpot, nil)
+	asks := func() (ops []string) {
+		s := b.state()
+		for _, task := range due.Tasks(s, false) {
+			if task.Kind == due.Water && task.From <= today {
+				ops = append(ops, "a look for water")
+			}
+		}
+		for _, step := range s.Plan.Steps {
+			on, open := s.NextOn(step)
+			if open && on <= today && slices.Contains([]string{"first-water", "by-rule"}, step.Op) {
+				ops = append(ops, step.Op)
+			}
+		}
+		return slices.Compact(ops)
+	}
+	assert.Equal(t, []string{"first-water"}, asks())
+	b.write(36, record.Body{Watered: &record.Watered{}})
+	assert.Equal(t, []string{"by-rule"}, asks(), "who watered it gave it its first water")
+	b.write(20, record.Body{Watered: &record.Watered{}})
+	assert.Equal(t, []string{"a look for water"}, asks(), "its plan has done what it asked for")
+	b.write(0, record.Body{Watered: &record.Watered{}})
+	assert.Empty(t, asks())
 }

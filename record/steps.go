@@ -2,6 +2,7 @@ package record
 
 import (
 	"maps"
+	"slices"
 
 	"tendermend/core/day"
 	"tendermend/core/gate"
@@ -33,7 +34,7 @@ func (s State) NextOn(step sheet.Step) (day.Day, bool) {
 	}
 	switch {
 	case !ticked:
-		return first, !s.leftBehind(step, first) && !s.waits(step)
+		return first, !s.leftBehind(step, first) && !s.waits(step) && !s.firstWaterPending(step)
 	case step.Every == 0:
 		return 0, false
 	}
@@ -77,7 +78,7 @@ func (s State) doneUnticked(step sheet.Step, due day.Day) (on day.Day, done bool
 			return on, true
 		}
 		return 0, false
-	case treatment.ByRule:
+	case treatment.ByRule, treatment.FirstWater:
 		if n := len(s.WateredOn); n > 0 {
 			on = s.WateredOn[n-1]
 		}
@@ -96,4 +97,37 @@ func (s State) StepOver(step sheet.Step) bool {
 // seenEnd says whether something seen ends it, and not days alone.
 func seenEnd(g gate.Gate) bool {
 	return g.Wants(func(c gate.Condition) bool { return c.Is != gate.Days && c.Is != gate.AnyOf })
+}
+
+// firstWaterPending says whether a step waters by its rule, and the first water of its plan
+// was neither given nor skipped: that comes first. One that waits to be seen is no reason.
+func (s State) firstWaterPending(step sheet.Step) bool {
+	return treatment.OperatorID(step.Op) == treatment.ByRule &&
+		slices.ContainsFunc(s.Plan.Steps, func(first sheet.Step) bool {
+			if treatment.OperatorID(first.Op) != treatment.FirstWater || first.On > step.On {
+				return false
+			}
+			_, pending := s.NextOn(first)
+			return pending
+		})
+}
+
+// WatersOn gives the first day on which a plan in work waters it; false where none does.
+func (s State) WatersOn() (first day.Day, waters bool) {
+	for _, c := range s.OpenCases() {
+		as := s.As(c)
+		if as.Plan == nil {
+			continue
+		}
+		for _, step := range as.Plan.Steps {
+			op := treatment.OperatorID(step.Op)
+			if !slices.Contains(watering, op) && op != treatment.ByRule {
+				continue
+			}
+			if on, due := as.NextOn(step); due && (!waters || on < first) {
+				first, waters = on, true
+			}
+		}
+	}
+	return first, waters
 }

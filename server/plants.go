@@ -102,6 +102,7 @@ type PlantFile struct {
 	Tally         *TallyView           `json:"tally,omitempty" doc:"The last root tally."`
 	Wants         plant.Profile        `json:"wants" doc:"Its kind's values, or its habit's, as overruled."`
 	Adjusted      *record.Adjusted     `json:"adjusted,omitempty"`
+	Line          string               `json:"line" doc:"How it does, since when, and what comes next."`
 	Card          told.Card            `json:"card" doc:"What it is given now, from its plan, the facts and its kind."`
 	Facts         []facts.Row          `json:"facts" doc:"What is known of it, each thing with its day and its source."`
 	Prepared      []record.PreparedOn  `json:"prepared" doc:"Results of the bench kept with it since its plan was made."`
@@ -271,7 +272,7 @@ func plantFile(s record.State, place string, today day.Day, south bool) PlantFil
 			s.Said...), Case: s.Case.ID, Cases: casesOf(s), Pot: s.Pot, Wants: s.Wants, Adjusted: s.Adjusted,
 		Beside: []Recovery{}, Prepared: []record.PreparedOn{}, Treated: append([]record.TreatedOn{}, s.Treatments...),
 		Trials:  append([]record.Trial{}, s.Trials...),
-		Answers: s.PlanAnswers, Card: told.CardOf(s, today, south),
+		Answers: s.PlanAnswers, Card: told.CardOf(s, today, south), Line: told.Line(s, today, south),
 		Facts: s.Facts(today, record.Context{South: south}).Rows(),
 	}
 	f.Name = cmp.Or(f.Name, f.Label)

@@ -18,6 +18,9 @@ func waterTask(s record.State, south bool) (Task, bool) {
 	if !ok {
 		return Task{}, false
 	}
+	if on, waters := s.WatersOn(); waters && on <= w.Until {
+		return Task{}, false // its plan asks for it
+	}
 	why := "Its own record says it dries about now."
 	if w.Guess {
 		why = "A guess from its habit; its own gaps are not known yet."

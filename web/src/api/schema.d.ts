@@ -3724,6 +3724,8 @@ export interface components {
       isolation: "clean" | "watch" | "isolated";
       label: string;
       lastLook: string;
+      /** @description How it does, since when, and what comes next. */
+      line: string;
       /**
        * Format: int64
        * @description How many things are begun in one day at most.

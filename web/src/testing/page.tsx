@@ -259,6 +259,7 @@ export const plantFile = (more: Partial<PlantFile> = {}): PlantFile =>
     tasks: [],
     prepared: [],
     treated: [],
+    line: "",
     trials: [],
     children: [],
     pot: {},

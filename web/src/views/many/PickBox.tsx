@@ -23,7 +23,7 @@ export function PickAll({ plants, of, picking }: { plants: Picked[]; of: string;
     <button
       type="button"
       className="linkbutton small"
-      aria-label={`${all ? "Pick none" : "Pick all"} of ${of}`}
+      aria-label={`${all ? "pick none" : `pick all ${plants.length}`} of ${of}`}
       onClick={() => picking.toggleAll(plants)}
     >
       {all ? "pick none" : `pick all ${plants.length}`}

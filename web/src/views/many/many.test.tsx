@@ -51,7 +51,7 @@ describe("several plants at once", () => {
     const asked = serve(answers(kept));
     show(<Shelf />);
     expect(screen.queryByRole("region", { name: "The picked plants" })).toBeNull();
-    await userEvent.click(screen.getByRole("button", { name: "Pick all of the sill" }));
+    await userEvent.click(screen.getByRole("button", { name: "pick all 3 of the sill" }));
     expect((await bar()).textContent).toContain("3 plants picked.");
     await userEvent.click(within(await bar()).getByRole("button", { name: "watered" }));
     await waitFor(() => expect(sent(asked)).toHaveLength(1));
@@ -81,7 +81,7 @@ describe("several plants at once", () => {
   it("are moved together, or noted together", async () => {
     const asked = serve(answers(kept));
     show(<Shelf />);
-    await userEvent.click(screen.getByRole("button", { name: "Pick all of the sill" }));
+    await userEvent.click(screen.getByRole("button", { name: "pick all 3 of the sill" }));
     await userEvent.click(within(await bar()).getByRole("button", { name: "moved to …" }));
     await userEvent.click(await screen.findByRole("combobox", { name: "Where they went" }));
     await userEvent.click(await screen.findByRole("option", { name: "North sill" }));
@@ -112,7 +112,7 @@ describe("several plants at once", () => {
       }),
     );
     show(<Shelf />);
-    await userEvent.click(screen.getByRole("button", { name: "Pick all of the sill" }));
+    await userEvent.click(screen.getByRole("button", { name: "pick all 3 of the sill" }));
     await userEvent.click(within(await bar()).getByRole("button", { name: "watered" }));
     expect((await screen.findByRole("alert")).textContent).toContain("Fern, not recorded: Watered 20 s ago already.");
     expect((await bar()).textContent).toContain("1 plant picked.");
@@ -125,7 +125,7 @@ describe("several plants at once", () => {
   it("stay picked when nothing could be recorded, and keep their ids when sent again", async () => {
     const asked = serve(answers(new Refusal({ status: 503, detail: "The record cannot be reached just now." })));
     show(<Shelf />);
-    await userEvent.click(screen.getByRole("button", { name: "Pick all of the sill" }));
+    await userEvent.click(screen.getByRole("button", { name: "pick all 3 of the sill" }));
     for (const times of [1, 2]) {
       await userEvent.click(within(await bar()).getByRole("button", { name: "still moist" }));
       await waitFor(() => expect(sent(asked)).toHaveLength(times));

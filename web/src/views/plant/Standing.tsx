@@ -47,6 +47,7 @@ export function Standing() {
   return (
     <>
       <Alarms file={file} />
+      <p className={classes.line}>{file.line}</p>
       <DueNow file={file} />
       <div className={classes.top}>
         <div className={classes.figure}>

@@ -1,0 +1,69 @@
+package told_test
+
+import (
+	"testing"
+	"time"
+
+	"github.com/google/uuid"
+	"github.com/stretchr/testify/assert"
+
+	"tendermend/core/day"
+	"tendermend/record"
+	"tendermend/record/told"
+)
+
+var today = day.Of(2026, time.November, 24)
+
+// plantOf is a plant that came a hundred days ago, with what was recorded since.
+func plantOf(entries ...record.Entry) record.State {
+	id := uuid.New()
+	came := record.Entry{
+		ID: uuid.New(), PlantID: id, On: today - 100,
+		Body: record.Body{Arrived: &record.Arrived{Name: "Fern", Habit: "fern", Profile: "nephrolepis-exaltata"}},
+	}
+	list := []record.Entry{came}
+	for i, e := range entries {
+		e.ID, e.PlantID, e.RecordedAt = uuid.New(), id, time.Unix(int64(i+1), 0)
+		list = append(list, e)
+	}
+	return record.Fold(id, list, nil)
+}
+
+func entryOn(daysAgo day.Day, b record.Body) record.Entry {
+	return record.Entry{On: today - daysAgo, Body: b}
+}
+
+func checked(daysAgo day.Day, wilt float64) record.Entry {
+	return entryOn(daysAgo, record.Body{Checked: &record.Checked{Readings: []record.Value{{Measure: "wilt", Value: wilt}}}})
+}
+
+// The line tells how a plant stands, since when, and the first thing to do.
+func TestTheLineTellsHowAPlantStandsAndWhatIsNext(t *testing.T) {
+	examined := entryOn(5, record.Body{Examined: &record.Examined{Present: []string{"leaf.crisp"}}})
+	for said, s := range map[string]record.State{
+		"It came on 16 August and nobody has examined it yet. Now: look it over from the outside in.": plantOf(),
+		"It was examined on 19 November; what to do is not decided. Now: decide what to do.":          plantOf(examined),
+		"Diagnosed on 20 November, drought stress; there is no plan yet. Now: make the plan.": plantOf(examined,
+			entryOn(4, record.Body{Diagnosed: &record.Diagnosed{Causes: []string{"drought"}}})),
+		"Lost on 20 November, 13 weeks after it came.": plantOf(
+			entryOn(4, record.Body{Closed: &record.Closed{Outcome: record.OutcomeLost}})),
+		"Given away on 6 September, 3 weeks after it came.": plantOf(
+			entryOn(79, record.Body{Closed: &record.Closed{Outcome: record.OutcomeGiven}})),
+		"Given away on 5 September, 20 days after it came.": plantOf(
+			entryOn(80, record.Body{Closed: &record.Closed{Outcome: record.OutcomeGiven}})),
+	} {
+		assert.Equal(t, said, told.Line(s, today, false))
+	}
+	last := plantOf()
+	assert.Contains(t, told.Line(last, today+60, false), "It came on 16 August 2026", "another year is named")
+}
+
+// A change of its condition is told from five on, against a month ago or its first look.
+func TestTheLineTellsAChangeOfItsCondition(t *testing.T) {
+	assert.Contains(t, told.Line(plantOf(checked(40, 1), checked(1, 0)), today, false), "Its condition rose in a month from")
+	assert.Contains(t, told.Line(plantOf(checked(40, 0), checked(1, 1)), today, false), "Its condition fell in a month from")
+	assert.Contains(t, told.Line(plantOf(checked(9, 0), checked(1, 1)), today, false), "Its condition fell since 15 November from")
+	assert.NotContains(t, told.Line(plantOf(checked(40, 1), checked(1, 1)), today, false), "condition", "as it was")
+	assert.NotContains(t, told.Line(plantOf(checked(80, 1), checked(31, 0)), today, false), "condition", "nobody looked lately")
+	assert.Contains(t, told.Line(plantOf(checked(80, 1), checked(30, 0)), today, false), "condition")
+}
