@@ -79,27 +79,28 @@ export function Needs({ needs, low = [] }: { needs: Schemas["Need"][]; low?: Sch
   const say = (value: number, unit: string) =>
     unit === "pieces" ? (value ? String(value) : "") : sayQuantity(value, unit, system);
   const cost = needs.reduce((sum, n) => sum + (n.cost ?? 0), 0);
+  const uncounted = needs.filter((n) => n.stock === undefined);
+  const buy = needs.filter((n) => n.stock !== undefined && (n.buy > 0 || (n.need === 0 && n.stock <= 0)));
+  const there = needs.filter((n) => !uncounted.includes(n) && !buy.includes(n));
+  const withAmount = (n: Schemas["Need"]) => (n.need > 0 ? `${n.what} ${say(n.need, n.unit)}` : n.what).trim();
   return (
     <section className="patch" aria-label="What it takes">
       <h2>What it takes</h2>
       <ul className={classes.needs}>
-        {needs.map((n) => (
+        {buy.map((n) => (
           <li key={n.what}>
-            <span>
-              {n.what} <b className="numbers">{n.need > 0 ? say(n.need, n.unit) : ""}</b>
-            </span>
-            <span className={n.stock === undefined ? "soft small" : n.buy > 0 ? "red small" : "kelp small"}>
-              {n.stock === undefined
-                ? "not in the cupboard"
-                : n.buy > 0
-                  ? `buy ${say(n.buy, n.unit)}`
-                  : n.need === 0 && n.stock <= 0
-                    ? "none left"
-                    : "there"}
-            </span>
+            <span>{withAmount(n)}</span>
+            <span className="red small">{n.buy > 0 ? `buy ${say(n.buy, n.unit)}` : "none left"}</span>
           </li>
         ))}
       </ul>
+      {there.length > 0 && <p className="small mt-8 mb-0">There: {there.map(withAmount).join(", ")}.</p>}
+      {uncounted.length > 0 && (
+        <p className="small mt-8 mb-0">
+          To have at hand: {uncounted.map(withAmount).join(", ")}.{" "}
+          <span className="soft">None of it is counted in the cupboard.</span>
+        </p>
+      )}
       {low.length > 0 && (
         <p className="small mt-8 mb-0">
           <b className="ochre">Running low:</b>{" "}

@@ -99,7 +99,7 @@ function Sittings({ seated }: { seated: Seated[] }) {
       <Due title="Today" of={due} />
       <Due title="Later, by the day" of={later} />
       <Due title="When it is seen, not by the day" of={waiting} />
-      <Due title="Done" of={done} />
+      <DoneSittings of={done} />
     </>
   );
 }
@@ -119,6 +119,25 @@ function Due({ title, of }: { title: string; of: Seated[] }) {
             <p className="soft small my-2">If you must stop: {sitting.stop}</p>
           )}
         </section>
+      ))}
+    </section>
+  );
+}
+
+/** What is done, a line each; its steps behind a touch. */
+function DoneSittings({ of }: { of: Seated[] }) {
+  const file = usePlantFile();
+  if (of.length === 0) return null;
+  return (
+    <section className="mt-14" aria-label="Done">
+      <h2 className="size-18">Done</h2>
+      {of.map(({ sitting, steps }) => (
+        <details key={sitting.n} className={classes.sat}>
+          <summary>
+            {sayDay(sitting.on, file.today)}, <b>{sitting.name}</b>: {sayCount(steps.length, "step")}
+          </summary>
+          <Rows steps={steps} />
+        </details>
       ))}
     </section>
   );

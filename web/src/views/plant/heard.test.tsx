@@ -139,7 +139,7 @@ describe("a sitting", () => {
     expect(end.textContent).toContain("Title of three waits for this to be seen: two tips");
     expect(screen.queryByRole("button", { name: "Done" })).toBeNull();
     await userEvent.click(screen.getByRole("button", { name: /I did something early/ }));
-    const button = () => screen.getByRole("button", { name: /I did it|Done/ }) as HTMLButtonElement;
+    const button = () => screen.getByRole("button", { name: /^Done early/ }) as HTMLButtonElement;
     if (!button().disabled) {
       await userEvent.click(button());
       await screen.findByText(/say why it was done early/);

@@ -163,8 +163,8 @@ describe("a plan", () => {
     );
     const text = pageText();
     expect(text).toContain("buy 0.3 l");
-    expect(text).toMatch(/gloves\s*there/);
-    expect(text).toContain("not in the cupboard");
+    expect(text).toContain("There: gloves.");
+    expect(text).toContain("To have at hand: moss 20 g. None of it is counted in the cupboard.");
     expect(text).toContain("none left");
     expect(text).toContain("costs about 0.30");
     expect(text).toContain("Running low: soap (20 ml)");
@@ -208,19 +208,33 @@ describe("a plan in sittings", () => {
     expect(screen.queryByRole("region", { name: "Done" })).toBeNull();
   });
 
-  it("lays everything out before the first step, then goes on without a gap", async () => {
+  it("lays everything out on a page of its own, then goes on without a gap", async () => {
     serve(answers);
     show(<Work />, file());
+    expect(screen.getByRole("heading", { name: "Lay out first" })).toBeTruthy();
+    expect(screen.queryByRole("button", { name: "Done" })).toBeNull();
+    await userEvent.click(screen.getByRole("checkbox", { name: "towel" }));
+    await userEvent.click(screen.getByRole("button", { name: "Begin; 1 of 2 not ticked" }));
     expect(pageText()).toContain("Sitting 1, step 1 of 2 in one sitting");
-    expect(screen.getByRole("checkbox", { name: "towel" })).toBeTruthy();
     expect(pageText()).not.toContain("If you must stop now");
+    expect(screen.queryByRole("checkbox", { name: "towel" })).toBeNull();
     cleanup();
-    window.localStorage.clear();
     show(<Work />, file({ "unpot@d0": { on: "2026-11-24", entry: "e", skipped: false } }));
     expect(pageText()).toContain("step 2 of 2 in one sitting");
-    expect(screen.queryByRole("checkbox", { name: "towel" })).toBeTruthy();
+    expect(screen.queryByRole("heading", { name: "Lay out first" })).toBeNull();
     expect(pageText()).toContain("If you must stop now: Roots stay damp under the towel.");
     expect(screen.getByRole("link", { name: "Count the roots" })).toBeTruthy();
+  });
+
+  it("asks for what is at hand again where the work goes on elsewhere", async () => {
+    serve(answers);
+    window.localStorage.clear();
+    show(<Work />, file({ "unpot@d0": { on: "2026-11-24", entry: "e", skipped: false } }));
+    expect(screen.getByRole("heading", { name: "Lay out first" })).toBeTruthy();
+    await userEvent.click(screen.getByRole("checkbox", { name: "towel" }));
+    await userEvent.click(screen.getByRole("checkbox", { name: "gloves" }));
+    await userEvent.click(screen.getByRole("button", { name: "All at hand: begin" }));
+    expect(pageText()).toContain("step 2 of 2 in one sitting");
   });
 
   it("says of a step that is not for today what it waits for", async () => {
@@ -267,6 +281,7 @@ describe("working through a plan", () => {
     });
     show(<Work />, file());
     await userEvent.click(screen.getByRole("checkbox", { name: "paper" }));
+    await userEvent.click(screen.getByRole("button", { name: "Add a note" }));
     await userEvent.type(screen.getByRole("textbox", { name: "Note" }), "roots like glass");
     await userEvent.click(screen.getByRole("button", { name: "Done" }));
     await waitFor(() => expect(asked.some((a) => a.method === "POST")).toBe(true));
@@ -285,11 +300,30 @@ describe("working through a plan", () => {
       }),
     });
     show(<Work />, file());
+    await userEvent.click(screen.getByRole("button", { name: "Add a note" }));
     await userEvent.type(screen.getByRole("textbox", { name: "Note" }), "kept");
     await userEvent.click(screen.getByRole("button", { name: "Skip this step" }));
     await userEvent.click(screen.getByRole("button", { name: "Skip it" }));
     expect((await screen.findByTestId("refused")).textContent).toContain("why it is skipped");
     expect((screen.getByRole("textbox", { name: "Note" }) as HTMLTextAreaElement).value).toBe("kept");
+  });
+
+  it("records a step on the day on which it was done", async () => {
+    const asked = serve({
+      ...answers,
+      "POST /api/plants/plant-1/entries": (a: { body: unknown }) => ({
+        ...(a.body as object),
+        kind: "did",
+        live: true,
+      }),
+    });
+    show(<Work />, file());
+    await userEvent.click(screen.getByRole("button", { name: "Done on another day" }));
+    const day = screen.getByLabelText("It was done on");
+    await userEvent.clear(day);
+    await userEvent.type(day, "2026-11-21");
+    await userEvent.click(screen.getByRole("button", { name: "Done" }));
+    await waitFor(() => expect(asked.find((a) => a.method === "POST")?.body).toMatchObject({ on: "2026-11-21" }));
   });
 
   it("starts a clock where a step waits, and stops it", async () => {
