@@ -80,7 +80,7 @@ func TestNoSeriousFindingByAxe(t *testing.T) {
 			{plantPath("T-021") + "/pictures?measure=", "Tap both ends"},
 			{plantPath("T-003") + "/look-back", "How long each stage"}, {"/look-back", "How they ended"},
 			{"/exchange", "Take out"},
-			{plantPath("T-014") + "/measure", "Root tally"}, {plantPath("T-008") + "/work", "still to do"},
+			{plantPath("T-014") + "/measure", "Root tally"}, {plantPath("T-008") + "/work", "Lay out first"},
 			{"/sale", "Pick how it grows"}, {"/bench", "A pot for the live roots"}, {"/bench/mix", "Ingredient"},
 			{"/bench/feed", "Feed in the water"}, {"/bench/cupboard", "is counted against its steps"},
 			{"/household", "Who lives here?"}, {"/handbook/confirmed", "The cases"},

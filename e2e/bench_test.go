@@ -37,6 +37,8 @@ func TestWorkingThroughAPlan(t *testing.T) {
 	p.click(by("button", "Take up this plan"))
 	p.see("Work through it")
 	p.click(by("a", "Work through it"))
+	p.see("Lay out first")
+	p.click(`//button[starts-with(normalize-space(.), "Begin")]`)
 	p.see("Record how it is now")
 	p.click(by("button", "Next"))
 	p.hides("Record how it is now")

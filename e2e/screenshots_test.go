@@ -86,7 +86,7 @@ func TestScreenshots(t *testing.T) {
 				p.see("of the roots live")
 				p.see("It can fill a pot")
 			}},
-		{name: "work-phone", path: plantPath("T-008") + "/work", wait: "still to do", width: 390, height: 844},
+		{name: "work-phone", path: plantPath("T-008") + "/work", wait: "Lay out first", width: 390, height: 844},
 		{name: "bench", path: "/bench", wait: "A pot for the live roots", width: 1280, height: 800, then: func(p *page) {
 			p.fill("Live root ball, width", "7")
 			p.fill("Present pot", "20")

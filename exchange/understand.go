@@ -18,7 +18,7 @@ func Understand(raw []byte, today day.Day) (Archive, error) {
 	if bytes.HasPrefix(bytes.TrimSpace(raw), []byte("{")) && !utf8.Valid(raw) {
 		return Archive{}, errors.New("this archive is not written in UTF-8; take it out once more, or save it as UTF-8")
 	}
-	text, err := written(raw)
+	text, err := Text(raw)
 	if err != nil {
 		return Archive{}, err
 	}
@@ -39,9 +39,9 @@ func Understand(raw []byte, today day.Day) (Archive, error) {
 	return a, err
 }
 
-// written gives a table as UTF-8: spreadsheets also write UTF-16 with its mark,
+// Text gives a table as UTF-8: spreadsheets also write UTF-16 with its mark,
 // and the Latin letters of Windows.
-func written(raw []byte) ([]byte, error) {
+func Text(raw []byte) ([]byte, error) {
 	if utf8.Valid(raw) {
 		return raw, nil
 	}

@@ -16,6 +16,7 @@ import (
 
 	"tendermend/core/diagnosis"
 	"tendermend/exchange"
+	"tendermend/exchange/list"
 	"tendermend/store"
 )
 
@@ -31,6 +32,7 @@ type archiveInput struct {
 
 type importInput struct {
 	Accept  string `header:"Accept"`
+	As      string `query:"as" doc:"What headings of a list are, by heading, as JSON: what was corrected by hand."`
 	RawBody []byte `contentType:"application/octet-stream"`
 }
 
@@ -109,6 +111,7 @@ func (srv *server) exchangeOperations(api huma.API) {
 		},
 	}}
 	huma.Register(api, take, signedIn(srv, srv.takeOver))
+	srv.listOperations(api)
 }
 
 func (srv *server) getArchive(ctx context.Context, a store.Account, in *archiveInput) (*huma.StreamResponse, error) {
@@ -165,7 +168,11 @@ func (srv *server) stream(name, kind string, out *store.Outgoing, write func(io.
 
 func (srv *server) takeOver(ctx context.Context, a store.Account, in *importInput) (*huma.StreamResponse, error) {
 	today := a.Collection.Today(srv.Clock())
-	archive, err := exchange.Understand(in.RawBody, today)
+	here, as, err := srv.listHere(ctx, a, in.As)
+	if err != nil {
+		return nil, err
+	}
+	archive, err := list.Understand(in.RawBody, here, as)
 	if err != nil {
 		return nil, huma.Error422UnprocessableEntity("Nothing was taken over. " + sentence(err.Error()))
 	}

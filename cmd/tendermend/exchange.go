@@ -2,6 +2,7 @@ package main
 
 import (
 	"context"
+	"encoding/json"
 	"errors"
 	"flag"
 	"fmt"
@@ -9,8 +10,11 @@ import (
 	"os"
 	"time"
 
+	"tendermend/core/day"
+	"tendermend/core/plant"
 	"tendermend/core/working"
 	"tendermend/exchange"
+	"tendermend/exchange/list"
 	"tendermend/record"
 	"tendermend/store"
 )
@@ -77,15 +81,19 @@ func exportCollection(args []string, out io.Writer) error {
 func importFile(args []string, out io.Writer) error {
 	flags := flag.NewFlagSet("import", flag.ContinueOnError)
 	email := flags.String("email", "", "into whose collection, by the address they sign in with")
+	preview := flags.Bool("preview", false, "say what a list of plants or readings is read as, and take nothing in")
 	if err := flags.Parse(args); err != nil {
 		return badInput{err}
 	}
 	if flags.NArg() != 1 {
-		return badInput{errors.New("import takes one file: tendermend import -email WHOSE FILE")}
+		return badInput{errors.New("import takes one file: tendermend import -email WHOSE FILE, or -preview FILE")}
 	}
 	raw, err := os.ReadFile(flags.Arg(0))
 	if err != nil {
 		return badInput{err}
+	}
+	if *preview {
+		return previewList(raw, out)
 	}
 	ctx, stop := signalled()
 	defer stop()
@@ -94,7 +102,11 @@ func importFile(args []string, out io.Writer) error {
 		return err
 	}
 	today := a.Collection.Today(time.Now())
-	archive, err := exchange.Understand(raw, today)
+	here, err := s.Here(ctx, a.Collection.ID, today)
+	if err != nil {
+		return err
+	}
+	archive, err := list.Understand(raw, here, nil)
 	if err != nil {
 		return badInput{fmt.Errorf("nothing was taken over: %w", err)}
 	}
@@ -120,4 +132,16 @@ func importFile(args []string, out io.Writer) error {
 		added.Known,
 	)
 	return err
+}
+
+// previewList says what a list is read as, as JSON.
+func previewList(raw []byte, out io.Writer) error {
+	p, err := list.Read(raw, plant.Kinds{}, day.At(time.Now()), nil)
+	if err != nil {
+		return badInput{err}
+	}
+	to := json.NewEncoder(out)
+	to.SetIndent("", "  ")
+	to.SetEscapeHTML(false)
+	return to.Encode(p)
 }

@@ -135,3 +135,34 @@ func TestSchemasComeOutAsJSON(t *testing.T) {
 		assert.JSONEq(t, string(want), out, file)
 	}
 }
+
+// A list is told as it is read, with no database, and what is wrong of it row by row.
+func TestAListIsPreviewedFromTheCommandLine(t *testing.T) {
+	file := filepath.Join(t.TempDir(), "mine.csv")
+	const text = "Name;Species;Bought\nFred;Boston fern;1.3.2026\nIda;unheard of;\n"
+	require.NoError(t, os.WriteFile(file, []byte(text), 0o600))
+	raw, err := exec.Command(program(t), "import", "-preview", file).Output()
+	require.NoError(t, err)
+	var told struct {
+		Plants []struct {
+			Row                                      int
+			Name, Kind, Habit, Label, Arrived, Place string
+		}
+		Readings []any
+		Problems []struct {
+			Row         int
+			Column, Why string
+		}
+	}
+	require.NoError(t, json.Unmarshal(raw, &told))
+	require.Len(t, told.Plants, 2)
+	fred := told.Plants[0]
+	assert.Equal(t, []any{2, "Fred", "nephrolepis-exaltata", "fern", "2026-03-01"},
+		[]any{fred.Row, fred.Name, fred.Kind, fred.Habit, fred.Arrived})
+	assert.NotNil(t, told.Readings)
+	require.Len(t, told.Problems, 1)
+	assert.Equal(t, []any{3, "Species"}, []any{told.Problems[0].Row, told.Problems[0].Column})
+	bad := exec.Command(program(t), "import", "-preview", filepath.Join(t.TempDir(), "none.csv"))
+	require.Error(t, bad.Run())
+	assert.Equal(t, 2, bad.ProcessState.ExitCode())
+}

@@ -17,6 +17,7 @@ const usage = `tendermend — find what ails a plant, treat it, follow it until 
   tendermend export -email WHOSE [-as archive|entries|register] [-pictures=false]
                                            a collection, to standard output
   tendermend import -email WHOSE FILE      take any of these files over into a collection
+  tendermend import -preview FILE          what a list of plants or readings is read as; takes nothing in
   tendermend reset-link -email WHOSE [-url WHERE]
                                            a link with which somebody sets a lost password, once
   tendermend openapi                       the OpenAPI document of all operations

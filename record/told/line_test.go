@@ -34,7 +34,8 @@ func entryOn(daysAgo day.Day, b record.Body) record.Entry {
 }
 
 func checked(daysAgo day.Day, wilt float64) record.Entry {
-	return entryOn(daysAgo, record.Body{Checked: &record.Checked{Readings: []record.Value{{Measure: "wilt", Value: wilt}}}})
+	readings := []record.Value{{Measure: "wilt", Value: wilt}}
+	return entryOn(daysAgo, record.Body{Checked: &record.Checked{Readings: readings}})
 }
 
 // The line tells how a plant stands, since when, and the first thing to do.
@@ -60,10 +61,11 @@ func TestTheLineTellsHowAPlantStandsAndWhatIsNext(t *testing.T) {
 
 // A change of its condition is told from five on, against a month ago or its first look.
 func TestTheLineTellsAChangeOfItsCondition(t *testing.T) {
-	assert.Contains(t, told.Line(plantOf(checked(40, 1), checked(1, 0)), today, false), "Its condition rose in a month from")
-	assert.Contains(t, told.Line(plantOf(checked(40, 0), checked(1, 1)), today, false), "Its condition fell in a month from")
-	assert.Contains(t, told.Line(plantOf(checked(9, 0), checked(1, 1)), today, false), "Its condition fell since 15 November from")
-	assert.NotContains(t, told.Line(plantOf(checked(40, 1), checked(1, 1)), today, false), "condition", "as it was")
-	assert.NotContains(t, told.Line(plantOf(checked(80, 1), checked(31, 0)), today, false), "condition", "nobody looked lately")
-	assert.Contains(t, told.Line(plantOf(checked(80, 1), checked(30, 0)), today, false), "condition")
+	line := func(first, last record.Entry) string { return told.Line(plantOf(first, last), today, false) }
+	assert.Contains(t, line(checked(40, 1), checked(1, 0)), "Its condition rose in a month from")
+	assert.Contains(t, line(checked(40, 0), checked(1, 1)), "Its condition fell in a month from")
+	assert.Contains(t, line(checked(9, 0), checked(1, 1)), "Its condition fell since 15 November from")
+	assert.NotContains(t, line(checked(40, 1), checked(1, 1)), "condition", "as it was")
+	assert.NotContains(t, line(checked(80, 1), checked(31, 0)), "condition", "nobody looked lately")
+	assert.Contains(t, line(checked(80, 1), checked(30, 0)), "condition")
 }

@@ -393,8 +393,9 @@ type ImportLine = Schemas["ImportLine"];
 export function useImport(tell: (progress: Schemas["Progress"]) => void) {
   const cache = useQueryClient();
   return useMutation({
-    mutationFn: async (file: Blob) => {
+    mutationFn: async ({ file, as }: { file: Blob; as?: Record<string, string> }) => {
       const call = client.POST("/api/import", {
+        params: { query: as ? { as: JSON.stringify(as) } : {} },
         body: file as unknown as string,
         bodySerializer: asBytes.bodySerializer,
         headers: { ...asBytes.headers, Accept: "application/x-ndjson" },
@@ -412,6 +413,24 @@ export function useImport(tell: (progress: Schemas["Progress"]) => void) {
     onSuccess: () => cache.invalidateQueries(),
   });
 }
+
+/** What a list is read as, with headings that were corrected by hand; nothing is taken in. */
+export const useListPreview = (file: Blob | undefined, name: string, as: Record<string, string>) =>
+  useQuery({
+    queryKey: ["list-preview", name, file?.size, as],
+    queryFn: () =>
+      answer(
+        client.POST("/api/import/preview", {
+          params: { query: { as: JSON.stringify(as) } },
+          body: file as unknown as string,
+          bodySerializer: asBytes.bodySerializer,
+          headers: asBytes.headers,
+        }),
+      ),
+    placeholderData: keepPreviousData,
+    enabled: file !== undefined,
+    gcTime: 0,
+  });
 
 /** An entry before it gets its id and is sent. */
 export type Draft = Omit<NewEntry, "id"> & { id?: string };

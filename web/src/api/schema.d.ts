@@ -466,6 +466,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/import/preview": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** What a list of plants or readings is read as; takes nothing in */
+    post: operations["preview-import"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/knowledge": {
     parameters: {
       query?: never;
@@ -1150,6 +1167,23 @@ export interface paths {
     put?: never;
     /** What a root tally comes to; records nothing */
     post: operations["read-tally"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/template.csv": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** A list of plants to fill in */
+    get: operations["get-list-template"];
+    put?: never;
+    post?: never;
     delete?: never;
     options?: never;
     head?: never;
@@ -2637,6 +2671,11 @@ export interface components {
        */
       effect: number;
     };
+    Heading: {
+      /** @description What it was taken for; empty where it is passed by. */
+      as: string;
+      heading: string;
+    };
     Hinge: {
       cause: string;
       /** Format: double */
@@ -2933,6 +2972,44 @@ export interface components {
       link: string;
       /** Format: date-time */
       until: string;
+    };
+    ListPreview: {
+      /** @description The headings, in the order of the file. */
+      columns: components["schemas"]["Heading"][];
+      /** @description What a heading may be. */
+      fields: string[];
+      /** @description Whether the program wrote it: then it is taken in as it is, and nothing is guessed. */
+      ours: boolean;
+      plants: components["schemas"]["Listed"][];
+      problems: components["schemas"]["RowProblem"][];
+      readings: components["schemas"]["ReadingRow"][];
+    };
+    Listed: {
+      /** @description As 2026-03-01; empty where no day is given. */
+      arrived: string;
+      /** @description The botanical name of that kind. */
+      called?: string;
+      from?: string;
+      /** @description The id of the way it grows. */
+      habit: string;
+      /** @description The id of its kind; empty where none was understood. */
+      kind: string;
+      label: string;
+      /** Format: int64 */
+      leaves?: number;
+      medium?: string;
+      name: string;
+      note?: string;
+      place: string;
+      /** Format: double */
+      potWidthCm?: number;
+      /** Format: double */
+      price?: number;
+      /**
+       * Format: int64
+       * @description Its row in the file, the heading being row 1.
+       */
+      row: number;
     };
     ListedEntry: {
       adjusted?: components["schemas"]["Adjusted"];
@@ -4097,6 +4174,17 @@ export interface components {
       /** Format: double */
       value: number;
     };
+    ReadingRow: {
+      /** @description The id of what was read, or watered, weight. */
+      measure: string;
+      on: string;
+      /** @description Its name or label, as the file has it. */
+      plant: string;
+      /** Format: int64 */
+      row: number;
+      /** Format: double */
+      value: number;
+    };
     Reason: {
       text: string;
       /** Format: int64 */
@@ -4285,6 +4373,17 @@ export interface components {
       unit?: "cm";
       /** @description In words. */
       value: string;
+    };
+    RowProblem: {
+      /** @description The heading as the file has it. */
+      column: string;
+      /**
+       * Format: int64
+       * @description 0 where it is of the whole file.
+       */
+      row: number;
+      /** @description In plain words, with what to do. */
+      why: string;
     };
     Rule: {
       id: string;
@@ -6579,7 +6678,10 @@ export interface operations {
   };
   import: {
     parameters: {
-      query?: never;
+      query?: {
+        /** @description What headings of a list are, by heading, as JSON: what was corrected by hand. */
+        as?: string;
+      };
       header?: {
         Accept?: string;
       };
@@ -6600,6 +6702,42 @@ export interface operations {
         content: {
           "application/json": components["schemas"]["Added"];
           "application/x-ndjson": components["schemas"]["ImportLine"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "preview-import": {
+    parameters: {
+      query?: {
+        /** @description What headings are, by heading, as JSON: what was corrected by hand. */
+        as?: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/octet-stream": string;
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["ListPreview"];
         };
       };
       /** @description Error */
@@ -8229,6 +8367,37 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["Result"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-list-template": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description The file */
+      200: {
+        headers: {
+          "Content-Disposition"?: string;
+          "Content-Type"?: string;
+          [name: string]: unknown;
+        };
+        content: {
+          "text/csv; charset=utf-8": string;
         };
       };
       /** @description Error */

@@ -1,8 +1,9 @@
-import { Button, FileButton, Group, Progress } from "@mantine/core";
+import { Button, FileButton, Group, Progress, Textarea } from "@mantine/core";
 import { useState } from "react";
 import type { Schemas } from "../api/client";
 import { useImport } from "../api/hooks";
 import { Refused } from "../shell/States";
+import { ListPreview } from "./ListPreview";
 import { sayCount } from "./words";
 
 const out = [
@@ -28,12 +29,20 @@ const out = [
   },
 ];
 
+/** How large a list may be that is looked at first, bytes. */
+const mostList = 8_000_000;
+
 /** What goes out of the collection and comes into it, in open formats. */
 export function Exchange() {
   const [progress, setProgress] = useState<Schemas["Progress"]>();
   const take = useImport(setProgress);
+  const [chosen, setChosen] = useState<{ file: Blob; name: string }>();
   const [name, setName] = useState("");
   const added = take.data;
+  const send = (as?: Record<string, string>) => {
+    if (!chosen) return;
+    take.mutate({ file: chosen.file, as }, { onSuccess: () => setChosen(undefined) });
+  };
   return (
     <>
       <title>Out and in · Tender Mend</title>
@@ -58,17 +67,26 @@ export function Exchange() {
         <section className="patch" aria-label="Take in">
           <h2>Take in</h2>
           <p className="mt-4 mb-10">
-            Any of these files, or a table of plants with at least the columns <b>name</b> and <b>habit</b>. What is
-            here already is left alone, so the same file may come twice.
+            Any of these files, or your own list of plants or readings: its headings in your own words, kinds by any
+            name, days as you write them. You see what it is read as before anything is taken in. What is here already
+            is left alone, so the same file may come twice.{" "}
+            <a href="/api/template.csv" download>
+              A list to fill in
+            </a>
           </p>
-          <Group>
+          <Group align="end">
             <FileButton
-              accept=".json,.csv,application/json,text/csv"
+              accept=".json,.csv,.tsv,.txt,application/json,text/csv,text/plain"
               onChange={(file) => {
                 if (!file) return;
                 setName(file.name);
                 setProgress(undefined);
-                take.mutate(file);
+                take.reset();
+                // An archive is no list, and what is larger than a list was not typed by hand.
+                if (file.name.endsWith(".json") || file.size > mostList) {
+                  setChosen(undefined);
+                  take.mutate({ file });
+                } else setChosen({ file, name: file.name });
               }}
               inputProps={{ "aria-label": "A file to take in" }}
             >
@@ -79,6 +97,24 @@ export function Exchange() {
               )}
             </FileButton>
           </Group>
+          <Pasted
+            look={(text) => {
+              setChosen({ file: new Blob([text]), name: "what was pasted" });
+              setName("what was pasted");
+              take.reset();
+            }}
+          />
+          {chosen && (
+            <ListPreview
+              key={chosen.name + chosen.file.size}
+              file={chosen.file}
+              name={name}
+              busy={take.isPending}
+              leave={() => setChosen(undefined)}
+              ours={() => send()}
+              take={(as) => send(as)}
+            />
+          )}
           {take.isPending && (
             <div className="mt-10">
               <span className="soft" role="status">
@@ -110,5 +146,27 @@ export function Exchange() {
         </section>
       </div>
     </>
+  );
+}
+
+/** A list that is typed or pasted: a plant in each row. */
+function Pasted({ look }: { look: (text: string) => void }) {
+  const [text, setText] = useState("");
+  return (
+    <details className="mt-10">
+      <summary>Type or paste a list</summary>
+      <Textarea
+        label="A plant in each row"
+        description="With headings, or the names alone: Boston fern, snake plant …"
+        autosize
+        minRows={4}
+        maxRows={14}
+        value={text}
+        onChange={(e) => setText(e.currentTarget.value)}
+      />
+      <Button mt="xs" variant="default" disabled={text.trim() === ""} onClick={() => look(text)}>
+        {text.trim() === "" ? "Type something first" : "See what it is read as"}
+      </Button>
+    </details>
   );
 }

@@ -38,7 +38,11 @@ export function LayOutPage({ sitting, steps, minutes, ticked, tick, begin }: Lay
       </div>
       <div className={classes.bar}>
         <Button size="lg" className={`${classes.done} ${classes.whole}`} onClick={begin}>
-          {missing === 0 ? "All at hand: begin" : `Begin; ${missing} of ${things.length} not ticked`}
+          {missing === 0
+            ? "All at hand: begin"
+            : ticked.length === 0
+              ? "Begin"
+              : `Begin; ${missing} of ${things.length} not ticked`}
         </Button>
       </div>
       <Group mt="sm" justify="flex-end">

@@ -1,0 +1,173 @@
+package list
+
+import (
+	"fmt"
+	"math"
+	"strconv"
+	"strings"
+
+	"tendermend/core/everyday"
+	"tendermend/core/plant"
+)
+
+// plant reads a row that tells of a plant.
+func (r *reader) plant(row line) {
+	p := Listed{
+		Row: row.n, Name: r.cell(row, fieldName), Label: strings.TrimPrefix(r.cell(row, fieldLabel), "#"),
+		Place: r.cell(row, fieldPlace), From: r.cell(row, fieldFrom), Medium: r.cell(row, fieldMedium),
+		Note: r.cell(row, fieldNote),
+	}
+	if said := r.cell(row, fieldArrived); said != "" {
+		if d, why := r.dayOf(said); why != "" {
+			r.problem(row.n, r.heading(fieldArrived), why)
+		} else {
+			p.Arrived = d.String()
+		}
+	}
+	p.Price = r.number(row, fieldPrice, 0, 100_000)
+	p.PotCM = r.number(row, fieldPot, 1, 200)
+	if n := r.number(row, fieldLeaves, 0, 5000); n != nil {
+		whole := int(math.Round(*n))
+		p.Leaves = &whole
+	}
+	r.kind(row, &p)
+	if p.Name == "" {
+		p.Name = r.cell(row, fieldKind)
+	}
+	if p.Name == "" {
+		p.Name = p.Label
+	}
+	if p.Name == "" {
+		r.problem(row.n, r.heading(fieldName), "this plant has no name; give it one, or its kind")
+	}
+	r.out.Plants = append(r.out.Plants, p)
+}
+
+// kind finds the kind and the way of growing of a row: by what stands for them, else by
+// the plant's name.
+func (r *reader) kind(row line, p *Listed) {
+	said := r.cell(row, fieldKind)
+	habit := r.cell(row, fieldHabit)
+	if said != "" {
+		id, why := r.kindOf(said)
+		if h := habitOf(said); why != "" && h != "" && habit == "" {
+			p.Habit = h // it says how it grows, and not what it is
+			return
+		}
+		p.Kind = id
+		if why != "" {
+			r.problem(row.n, r.heading(fieldKind), why)
+		}
+	} else if read := everyday.Read(p.Name, r.kinds).Kind; len(read) == 1 {
+		p.Kind = read[0]
+	}
+	if k, known := r.kinds.ByID(p.Kind); known {
+		p.Habit, p.Called = k.Habit, k.Botanical
+	}
+	if habit == "" {
+		if p.Habit == "" && said == "" {
+			r.problem(row.n, r.heading(fieldKind), "give its kind by any name, or how it grows (fern, aroid vine …)")
+		}
+		return
+	}
+	switch h := habitOf(habit); {
+	case h == "":
+		r.problem(row.n, r.heading(fieldHabit), fmt.Sprintf("there is no way of growing called %q; one of: %s", habit,
+			habitNames()))
+	case p.Habit != "" && p.Habit != h:
+		own, _ := plant.HabitByID(p.Habit)
+		r.problem(row.n, r.heading(fieldHabit), fmt.Sprintf("its kind grows as %s; leave this empty, or correct one of them",
+			strings.ToLower(own.Label)))
+	default:
+		p.Habit = h
+	}
+}
+
+// kindOf is the kind that has a name; why says what is wanting where it is none, or several.
+func (r *reader) kindOf(said string) (id, why string) {
+	if k, known := r.kinds.ByID(strings.ToLower(said)); known {
+		return k.ID, ""
+	}
+	list := r.called(said)
+	if len(list) == 0 {
+		for _, m := range r.kinds.Matches(said, mostOffered) {
+			if m.Misspelt(said) {
+				list = append(list, m.Profile)
+			}
+		}
+	}
+	if len(list) == 0 {
+		if read := everyday.Read(said, r.kinds).Kind; len(read) == 1 {
+			return read[0], ""
+		}
+	}
+	switch len(list) {
+	case 1:
+		return list[0].ID, ""
+	case 0:
+		return "", fmt.Sprintf("no kind is called %q here; give another of its names, or how it grows", said)
+	}
+	names := make([]string, 0, mostOffered)
+	for _, k := range list[:min(len(list), mostOffered)] {
+		names = append(names, k.Botanical)
+	}
+	return "", fmt.Sprintf("%q is the name of several kinds: %s; give one of these", said, strings.Join(names, ", "))
+}
+
+// mostOffered is how many kinds are named where one must be chosen.
+const mostOffered = 5
+
+// habitOf is the way of growing that has an id or a name; empty where there is none.
+func habitOf(said string) string {
+	name := plain(said)
+	for _, h := range plant.Habits() {
+		label := plain(h.Label)
+		id := plain(h.ID)
+		if name == id || name == id+"s" || name == label || name == label+"s" || len(name) > 4 && near(name, label) {
+			return h.ID
+		}
+	}
+	return ""
+}
+
+func habitNames() string {
+	list := []string{}
+	for _, h := range plant.Habits() {
+		list = append(list, strings.ToLower(h.Label))
+	}
+	return strings.Join(list, ", ")
+}
+
+// number reads a number, with a point or a comma, and a unit behind it; nil where there is
+// none.
+func (r *reader) number(row line, f field, least, most float64) *float64 {
+	said := r.cell(row, f)
+	if said == "" {
+		return nil
+	}
+	v, err := numberOf(said)
+	if err != nil || v < least || v > most {
+		r.problem(row.n, r.heading(f), fmt.Sprintf("%q is no number from %g to %g", said, least, most))
+		return nil
+	}
+	return &v
+}
+
+func numberOf(said string) (float64, error) {
+	digits := strings.Map(func(c rune) rune {
+		switch {
+		case c == ',':
+			return '.'
+		case c >= '0' && c <= '9' || c == '.' || c == '-':
+			return c
+		case c == '\'' || c == ' ':
+			return -1
+		}
+		return ' '
+	}, said)
+	parts := strings.Fields(digits)
+	if len(parts) != 1 {
+		return 0, fmt.Errorf("%q is no number", said)
+	}
+	return strconv.ParseFloat(parts[0], 64)
+}
