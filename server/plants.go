@@ -29,6 +29,7 @@ import (
 type Register struct {
 	Plants    []PlantRow     `json:"plants"`
 	Total     int            `json:"total" doc:"Plants that match."`
+	Nearly    bool           `json:"nearly,omitempty" doc:"Nothing has the words: these have some like them."`
 	Next      string         `json:"next" doc:"Mark of the next page; empty on the last."`
 	Standing  map[string]int `json:"standing" doc:"Plants by standing, in the whole collection."`
 	Stage     map[string]int `json:"stage"`
@@ -232,7 +233,8 @@ func (srv *server) register(
 		return nil, err
 	}
 	today := a.Collection.Today(srv.Clock())
-	out := Register{Plants: make([]PlantRow, len(page.Rows)), Total: page.Total, Next: page.Next, Today: today}
+	out := Register{Plants: make([]PlantRow, len(page.Rows)), Total: page.Total, Next: page.Next, Today: today,
+		Nearly: page.Nearly}
 	for i, row := range page.Rows {
 		out.Plants[i] = plantRow(row, today)
 	}

@@ -15,6 +15,7 @@ import (
 
 	"tendermend/core/care"
 	"tendermend/core/day"
+	"tendermend/core/diagnosis"
 	"tendermend/core/plant"
 	"tendermend/record"
 	"tendermend/record/due"
@@ -134,7 +135,7 @@ func projectPlant(ctx context.Context, tx *sqlx.Tx, c Collection, s record.State
 		stage = st.Name
 	}
 	name := cmp.Or(s.Arrival.Name, s.Arrival.Label)
-	search := strings.ToLower(strings.Join(append(called, name, s.Arrival.Label, s.Habit.Label), " "))
+	search := searched(s, append(called, name))
 	_, err := tx.ExecContext(
 		ctx,
 		`
@@ -174,13 +175,15 @@ func causesListed(s record.State) []string {
 
 // Filter narrows the register. Empty fields do not.
 type Filter struct {
-	Words     string // every word must be found in name, label or kind
+	Words     string // every word must be found, as searched or the name of its place has it
 	Place     *uuid.UUID
 	Standing  string
 	Stage     string
 	Isolation string
 	After     string // the cursor of the page before
 	Limit     int
+
+	nearly bool // words with typing errors count: asked where nothing else was found
 }
 
 // Page is one page of the register.
@@ -188,6 +191,32 @@ type Page struct {
 	Rows  []Row
 	Total int
 	Next  string // cursor of the next page; empty on the last
+	// Nearly is true where nothing has the words, and what is listed has some like them.
+	Nearly bool
+}
+
+// nearEnough is how like a word must be, 0 to 1, as trigrams tell: two letters the wrong way
+// round in a word of seven are.
+const nearEnough = "0.4"
+
+// searched are the words by which a plant is found: what it is called, how it grows, what
+// ailed it, where it came from, and what was used and tried on it.
+func searched(s record.State, called []string) string {
+	words := append(called, s.Arrival.Label, s.Habit.Label, s.Arrival.From, s.Arrival.Note)
+	for _, c := range s.Cases {
+		for _, id := range c.Causes() {
+			if known, is := diagnosis.CauseByID(id); is {
+				words = append(words, known.Label)
+			}
+		}
+	}
+	for _, t := range s.Treatments {
+		words = append(words, t.Product)
+	}
+	for _, t := range s.Trials {
+		words = append(words, t.What)
+	}
+	return strings.ToLower(strings.Join(words, " "))
 }
 
 // Register lists plants by name, a page at a time.
@@ -198,8 +227,14 @@ func (s *Store) Register(ctx context.Context, collection uuid.UUID, f Filter) (P
 		args = append(args, value)
 		where = append(where, fmt.Sprintf(clause, len(args)))
 	}
-	for _, word := range strings.Fields(strings.ToLower(f.Words)) {
-		add("p.search like $%d", "%"+escapeLike(word)+"%")
+	words := strings.Fields(strings.ToLower(f.Words))
+	for _, word := range words {
+		if f.nearly {
+			add("word_similarity($%d, p.search) >= "+nearEnough, word)
+			continue
+		}
+		add(`(p.search like $%[1]d or p.place_id in
+			(select id from places where collection_id = $1 and lower(name) like $%[1]d))`, "%"+escapeLike(word)+"%")
 	}
 	if f.Place != nil {
 		add("p.place_id = $%d", *f.Place)
@@ -217,6 +252,12 @@ func (s *Store) Register(ctx context.Context, collection uuid.UUID, f Filter) (P
 	total := `select count(*) from plants p where ` + strings.Join(where, " and ")
 	if err := sqlx.GetContext(ctx, s.q(), &page.Total, total, args...); err != nil {
 		return Page{}, fmt.Errorf("counting plants: %w", err)
+	}
+	if page.Total == 0 && len(words) > 0 && !f.nearly {
+		f.nearly = true
+		nearly, err := s.Register(ctx, collection, f)
+		nearly.Nearly = nearly.Total > 0
+		return nearly, err
 	}
 	if f.After != "" {
 		name, after, err := readCursor(f.After)

@@ -191,6 +191,40 @@ func TestRegisterPagesSearchesAndFilters(t *testing.T) {
 	assert.ErrorAs(t, err, &record.Faults{})
 }
 
+// A plant is found by what ails it, where it came from and where it stands; a word with a
+// typing error finds where nothing has it.
+func TestTheRegisterFindsByWhatIsKnownOfAPlant(t *testing.T) {
+	s := pgtest.Store(t)
+	a := pgtest.Account(t, s, "one@example.org")
+	sick := together(t, s, a, "Hoya", "The plant fair", today-20)
+	together(t, s, a, "Pothos", "A friend", today-20)
+	place := store.Place{ID: newID(), Name: "Boiler corner"}
+	require.NoError(t, s.AddPlace(t.Context(), a.Collection.ID, place))
+	for _, b := range []record.Body{
+		{Examined: &record.Examined{Present: []string{"pest.cotton"}}},
+		{Diagnosed: &record.Diagnosed{Causes: []string{"mealybug"}}},
+		{Treated: &record.Treated{Product: "Own soap", Where: "leaves"}},
+		{Moved: &record.Moved{Place: &place.ID}},
+	} {
+		_, err := s.Append(t.Context(), a, entry(sick, today, b), today, record.MarksLeaves, record.FreshlyHurt)
+		require.NoError(t, err)
+	}
+	for words, nearly := range map[string]bool{
+		"mealy": false, "mealybugs hoya": false, "fair": false, "own soap": false, "boiler": false, "boiler hoya": false,
+		"mealybgus": true,
+	} {
+		page, err := s.Register(t.Context(), a.Collection.ID, store.Filter{Words: words, Limit: 9})
+		require.NoError(t, err)
+		require.Len(t, page.Rows, 1, words)
+		assert.Equal(t, "Hoya", page.Rows[0].Name, words)
+		assert.Equal(t, nearly, page.Nearly, words)
+	}
+	page, err := s.Register(t.Context(), a.Collection.ID, store.Filter{Words: "zamioculcas", Limit: 9})
+	require.NoError(t, err)
+	assert.Empty(t, page.Rows)
+	assert.False(t, page.Nearly)
+}
+
 func TestAccounts(t *testing.T) {
 	s := pgtest.Store(t)
 	first := store.NewAccount{

@@ -4235,6 +4235,8 @@ export interface components {
       isolation: {
         [key: string]: number;
       };
+      /** @description Nothing has the words: these have some like them. */
+      nearly?: boolean;
       /** @description Mark of the next page; empty on the last. */
       next: string;
       plants: components["schemas"]["PlantRow"][];

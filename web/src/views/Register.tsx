@@ -62,6 +62,7 @@ export function Register() {
           <h1>Plants</h1>
           <p className="soft mt-4 mb-0" aria-live="polite">
             {first ? (filtered ? `${first.total} of ${everything}` : `${everything} in the collection`) : " "}
+            {first?.nearly && ". Nothing has just these words; these have some like them."}
           </p>
         </div>
         <Group>
@@ -76,7 +77,7 @@ export function Register() {
       <div className={classes.filters}>
         <TextInput
           label="Words"
-          placeholder="Name, label or kind"
+          placeholder="Name, kind, place, trouble …"
           value={words}
           onChange={(e) => setWords(e.currentTarget.value)}
           className={classes.words}

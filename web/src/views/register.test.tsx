@@ -1,0 +1,58 @@
+import { screen } from "@testing-library/react";
+import userEvent from "@testing-library/user-event";
+import { describe, expect, it } from "vitest";
+import { device, knowledge, pageText, serve, show } from "../testing/page";
+import { Register } from "./Register";
+
+device();
+
+const row = (name: string) => ({
+  id: name.toLowerCase(),
+  name,
+  label: "T-1",
+  habit: "fern",
+  standing: "mending",
+  stage: "",
+  isolation: "clean",
+  arrivedOn: "2026-10-01",
+  lastLook: "2026-11-20",
+  causes: ["Mealybugs"],
+  figure: { growths: 1, leaves: 3, seen: [], looked: [] },
+  seam: { from: "2026-10-01", bands: [], looks: 2, stitches: [], knots: [], beside: [], loose: [], bare: [] },
+});
+const page = (more: object) => ({
+  plants: [row("Fern"), row("Palm")],
+  total: 2,
+  next: "",
+  standing: { mending: 9 },
+  stage: {},
+  isolation: {},
+  today: "2026-11-24",
+  ...more,
+});
+const answers = (register: object) => ({
+  "GET /api/plants": register,
+  "GET /api/places": { places: [] },
+  "GET /api/knowledge": knowledge,
+  "GET /api/session": { signedIn: true, today: "2026-11-24" },
+});
+
+describe("the register", () => {
+  it("says when what it lists only has words like those", async () => {
+    serve(answers(page({ nearly: true })));
+    show(<Register />);
+    await userEvent.type(screen.getByLabelText("Words"), "mealybgus");
+    await screen.findByText(/2 of 9/);
+    expect(pageText()).toContain("Nothing has just these words; these have some like them.");
+  });
+
+  it("picks plants to do something with several at once", async () => {
+    serve(answers(page({})));
+    show(<Register />);
+    await userEvent.click(await screen.findByRole("checkbox", { name: "Pick Fern" }));
+    expect((await screen.findByRole("region", { name: "The picked plants" })).textContent).toContain("1 plant picked.");
+    await userEvent.click(screen.getByRole("button", { name: "pick all 2 of the plants listed" }));
+    expect(pageText()).toContain("2 plants picked.");
+    expect(pageText()).not.toContain("Nothing has just these words");
+  });
+});
