@@ -8,6 +8,7 @@ import (
 	"encoding/json"
 	"errors"
 	"fmt"
+	"slices"
 	"strings"
 
 	"github.com/google/uuid"
@@ -202,7 +203,7 @@ const nearEnough = "0.4"
 // searched are the words by which a plant is found: what it is called, how it grows, what
 // ailed it, where it came from, and what was used and tried on it.
 func searched(s record.State, called []string) string {
-	words := append(called, s.Arrival.Label, s.Habit.Label, s.Arrival.From, s.Arrival.Note)
+	words := slices.Concat(called, []string{s.Arrival.Label, s.Habit.Label, s.Arrival.From, s.Arrival.Note})
 	for _, c := range s.Cases {
 		for _, id := range c.Causes() {
 			if known, is := diagnosis.CauseByID(id); is {
@@ -219,16 +220,15 @@ func searched(s record.State, called []string) string {
 	return strings.ToLower(strings.Join(words, " "))
 }
 
-// Register lists plants by name, a page at a time.
-func (s *Store) Register(ctx context.Context, collection uuid.UUID, f Filter) (Page, error) {
-	where := []string{"p.collection_id = $1", "p.here"}
-	args := []any{collection}
+// where gives what a filter asks for, as conditions and their arguments, the collection first.
+func (f Filter) where(collection uuid.UUID) (where []string, args []any) {
+	where = []string{"p.collection_id = $1", "p.here"}
+	args = []any{collection}
 	add := func(clause string, value any) {
 		args = append(args, value)
 		where = append(where, fmt.Sprintf(clause, len(args)))
 	}
-	words := strings.Fields(strings.ToLower(f.Words))
-	for _, word := range words {
+	for _, word := range strings.Fields(strings.ToLower(f.Words)) {
 		if f.nearly {
 			add("word_similarity($%d, p.search) >= "+nearEnough, word)
 			continue
@@ -248,12 +248,18 @@ func (s *Store) Register(ctx context.Context, collection uuid.UUID, f Filter) (P
 	if f.Isolation != "" {
 		add("p.isolation = $%d", f.Isolation)
 	}
+	return where, args
+}
+
+// Register lists plants by name, a page at a time.
+func (s *Store) Register(ctx context.Context, collection uuid.UUID, f Filter) (Page, error) {
+	where, args := f.where(collection)
 	page := Page{Rows: []Row{}}
 	total := `select count(*) from plants p where ` + strings.Join(where, " and ")
 	if err := sqlx.GetContext(ctx, s.q(), &page.Total, total, args...); err != nil {
 		return Page{}, fmt.Errorf("counting plants: %w", err)
 	}
-	if page.Total == 0 && len(words) > 0 && !f.nearly {
+	if page.Total == 0 && strings.TrimSpace(f.Words) != "" && !f.nearly {
 		f.nearly = true
 		nearly, err := s.Register(ctx, collection, f)
 		nearly.Nearly = nearly.Total > 0

@@ -205,6 +205,9 @@ func (j judge) looked(c Condition, s recovery.Standing) recovery.Standing {
 		if c.Sight == Nudge {
 			return recovery.No{Measure: "rocks", Words: s.Wanted}.Judge(j.f.Readings, j.from, j.today)
 		}
+		if c.Sight == Weaned {
+			return j.weaned(s)
+		}
 		return j.sight(sightReads[c.Sight], s)
 	case Counted:
 		return j.count(c.countRead(), s)
@@ -404,6 +407,20 @@ func (j judge) noRot(s recovery.Standing) recovery.Standing {
 			return s
 		}
 		s.Status, s.Since, s.Found = recovery.Met, &on, "none on "+on.Words()
+	}
+	return s
+}
+
+// weaned is told by what stands over it: no look reads that its cover is off for good.
+func (j judge) weaned(s recovery.Standing) recovery.Standing {
+	cover := j.f.Cover
+	if !cover.Known || cover.On < j.from || cover.On > j.today {
+		return s
+	}
+	on := cover.On
+	s.Since, s.Status, s.Found = &on, recovery.Missing, "under its "+string(cover.Value)+" cover"
+	if cover.Value == facts.Uncovered {
+		s.Status, s.Found = recovery.Met, "off since "+on.Words()
 	}
 	return s
 }

@@ -157,3 +157,24 @@ func TestARootShareNobodyCountedIsUnknown(t *testing.T) {
 	assert.False(t, warm.Opens(known("in-range", [2]float64{1, 0}), planned+1).Open)
 	assert.Equal(t, time.May, day.Day(planned).Month())
 }
+
+// A cover is off for good where that is a fact: no reading says so.
+func TestACoverIsOffWhereThatIsAFact(t *testing.T) {
+	weaned := gate.Gate{gate.See(gate.Weaned)}
+	for name, c := range map[string]struct {
+		cover facts.Fact[facts.Cover]
+		open  bool
+	}{
+		"nobody knows":          {facts.Fact[facts.Cover]{}, false},
+		"closed":                {facts.Seen(facts.ClosedCover, planned+1, facts.Done), false},
+		"open":                  {facts.Seen(facts.OpenCover, planned+1, facts.Done), false},
+		"off":                   {facts.Seen(facts.Uncovered, planned+1, facts.Done), true},
+		"off on the plan's day": {facts.Seen(facts.Uncovered, planned, facts.Done), true},
+		"off before the plan":   {facts.Seen(facts.Uncovered, planned-1, facts.Done), false},
+		"off tomorrow":          {facts.Seen(facts.Uncovered, planned+3, facts.Done), false},
+	} {
+		f := known("")
+		f.Cover = c.cover
+		assert.Equal(t, c.open, weaned.Opens(f, planned+2).Open, name)
+	}
+}
