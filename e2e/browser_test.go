@@ -163,7 +163,7 @@ func by(tag, words string) string {
 	return fmt.Sprintf(`//%s[contains(normalize-space(.), %q) or contains(@aria-label, %q)]`, tag, words, words)
 }
 
-// click clicks what the path finds once it rests and nothing lies over it: a
+// click clicks what the path finds once it rests, can be pressed and nothing lies over it: a
 // list that has just opened still moves, type that comes late moves all of it, and a
 // notice may cover a button.
 func (p *page) click(xpath string) {
@@ -175,10 +175,10 @@ func (p *page) click(xpath string) {
 		const r = e.getBoundingClientRect(), at = [r.x, r.y, r.width, r.height].join();
 		e.dataset.rested = e.dataset.restsAt === at ? 1 + Number(e.dataset.rested ?? 0) : 0;
 		e.dataset.restsAt = at;
-		const rests = Number(e.dataset.rested) >= 2 && document.fonts.status === "loaded";
+		const rests = Number(e.dataset.rested) >= 2 && document.fonts.status === "loaded" && !e.disabled;
 		const hit = document.elementFromPoint(r.x + r.width / 2, r.y + r.height / 2);
 		return rests && hit !== null &&
-			(e.contains(hit) || hit.contains(e) || e.disabled || hit.closest("label, svg") !== null);
+			(e.contains(hit) || hit.contains(e) || hit.closest("label, svg") !== null);
 	})()`, xpath))
 	p.run(chromedp.Click(xpath, chromedp.NodeVisible))
 }
