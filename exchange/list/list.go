@@ -83,7 +83,7 @@ func Read(raw []byte, kinds plant.Kinds, today day.Day, as map[string]string) (P
 		const said = "this file has more than %s; part it and take the parts in one after the other"
 		return Preview{}, fmt.Errorf(said, working.Count(mostRows, "row"))
 	}
-	r := reader{kinds: kinds, today: today, called: kinds.Lookup()}
+	r := reader{kinds: kinds, today: today, called: kinds.Lookup(), known: map[string]found{}}
 	r.out = Preview{Plants: []Listed{}, Readings: []ReadingRow{}, Problems: []RowProblem{}, Columns: []Heading{}}
 	body := r.head(rows, as)
 	r.days = orderOf(body, r.columnsAs(fieldArrived, fieldOn))
@@ -98,6 +98,7 @@ func Read(raw []byte, kinds plant.Kinds, today day.Day, as map[string]string) (P
 type reader struct {
 	kinds  plant.Kinds
 	called func(said string) []plant.Profile
+	known  map[string]found // what was looked up before: lists say the same names again
 	today  day.Day
 	as     []field // what each column is
 	days   order

@@ -5,8 +5,8 @@ import (
 	"math"
 	"strconv"
 	"strings"
+	"sync"
 
-	"tendermend/core/everyday"
 	"tendermend/core/plant"
 )
 
@@ -58,8 +58,8 @@ func (r *reader) kind(row line, p *Listed) {
 		if why != "" {
 			r.problem(row.n, r.heading(fieldKind), why)
 		}
-	} else if read := everyday.Read(p.Name, r.kinds).Kind; len(read) == 1 {
-		p.Kind = read[0]
+	} else {
+		p.Kind = r.kindIn(p.Name)
 	}
 	if k, known := r.kinds.ByID(p.Kind); known {
 		p.Habit, p.Called = k.Habit, k.Botanical
@@ -83,8 +83,43 @@ func (r *reader) kind(row line, p *Listed) {
 	}
 }
 
+// found is the kind that a name stands for, or what is wanting.
+type found struct{ id, why string }
+
 // kindOf is the kind that has a name; why says what is wanting where it is none, or several.
 func (r *reader) kindOf(said string) (id, why string) {
+	key := plain(said)
+	f, known := r.known[key]
+	if !known {
+		f.id, f.why = r.lookUp(said)
+		r.known[key] = f
+	}
+	return f.id, f.why
+}
+
+// How many words a name of a kind has at most, and how many letters at least, where it
+// stands among others.
+const (
+	mostNameWords    = 5
+	leastNameLetters = 5
+)
+
+// kindIn is the one kind that the name of a plant names, the longest name first; empty
+// where it names none, or several.
+func (r *reader) kindIn(name string) string {
+	words := strings.Fields(name)
+	for n := min(mostNameWords, len(words)); n > 0; n-- {
+		for from := 0; from+n <= len(words); from++ {
+			said := strings.Join(words[from:from+n], " ")
+			if list := r.called(said); len(list) == 1 && len(said) >= leastNameLetters {
+				return list[0].ID
+			}
+		}
+	}
+	return ""
+}
+
+func (r *reader) lookUp(said string) (id, why string) {
 	if k, known := r.kinds.ByID(strings.ToLower(said)); known {
 		return k.ID, ""
 	}
@@ -97,8 +132,8 @@ func (r *reader) kindOf(said string) (id, why string) {
 		}
 	}
 	if len(list) == 0 {
-		if read := everyday.Read(said, r.kinds).Kind; len(read) == 1 {
-			return read[0], ""
+		if in := r.kindIn(said); in != "" {
+			return in, ""
 		}
 	}
 	switch len(list) {
@@ -117,14 +152,31 @@ func (r *reader) kindOf(said string) (id, why string) {
 // mostOffered is how many kinds are named where one must be chosen.
 const mostOffered = 5
 
-// habitOf is the way of growing that has an id or a name; empty where there is none.
+// habitCalled is a way of growing by one of its names.
+type habitCalled struct{ name, id string }
+
+// habitsByName are the ways of growing by what they are called, in the order of the tables.
+var habitsByName = sync.OnceValue(func() (list []habitCalled) {
+	for _, h := range plant.Habits() {
+		for _, name := range []string{plain(h.ID), plain(h.Label)} {
+			list = append(list, habitCalled{name, h.ID}, habitCalled{name + "s", h.ID})
+		}
+	}
+	return list
+})
+
+// habitOf is the way of growing that has an id or a name, with a letter wrong too; empty
+// where there is none.
 func habitOf(said string) string {
 	name := plain(said)
-	for _, h := range plant.Habits() {
-		label := plain(h.Label)
-		id := plain(h.ID)
-		if name == id || name == id+"s" || name == label || name == label+"s" || len(name) > 4 && near(name, label) {
-			return h.ID
+	for _, fits := range []func(called string) bool{
+		func(called string) bool { return called == name },
+		func(called string) bool { return len(name) > 4 && len(called) > 4 && near(name, called) },
+	} {
+		for _, h := range habitsByName() {
+			if fits(h.name) {
+				return h.id
+			}
 		}
 	}
 	return ""
