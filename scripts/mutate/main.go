@@ -2,7 +2,7 @@
 // lists the changes that no test noticed. Outside of the code of plans a change
 // is tried by the tests of its own package, and by those of the record.
 //
-//	go run ./scripts/mutate [-n 200] [-seed 1] [-dir core/treatment]
+//	go run ./scripts/mutate [-n 200] [-seed 1] [-dir core/treatment] [-file effect]
 //	go run ./scripts/mutate -dir record,core/recovery,core/pest,core/bench,core/mix
 package main
 
@@ -61,6 +61,9 @@ func stagesOf(dir string) [][]string {
 	}
 	return [][]string{{"./" + dir}, {"./record"}}
 }
+
+// file narrows the choice to files whose name begins so.
+var file = flag.String("file", "", "only files whose name begins so")
 
 func main() {
 	n := flag.Int("n", 200, "how many mutants")
@@ -204,7 +207,8 @@ func find(dirs []string, wanted map[int]bool) (list []mutant, err error) {
 
 func in(dir string, n *int, wanted map[int]bool) (list []mutant, err error) {
 	err = filepath.WalkDir(dir, func(path string, d os.DirEntry, err error) error {
-		if err != nil || d.IsDir() || !strings.HasSuffix(path, ".go") || strings.HasSuffix(path, "_test.go") {
+		if err != nil || d.IsDir() || !strings.HasSuffix(path, ".go") || strings.HasSuffix(path, "_test.go") ||
+			!strings.HasPrefix(filepath.Base(path), *file) {
 			return err
 		}
 		made, err := inFile(path, n, wanted)
@@ -216,7 +220,7 @@ func in(dir string, n *int, wanted map[int]bool) (list []mutant, err error) {
 
 func inFile(path string, n *int, wanted map[int]bool) (list []mutant, err error) {
 	set := token.NewFileSet()
-	file, err := parser.ParseFile(set, path, nil, parser.ParseComments)
+	parsed, err := parser.ParseFile(set, path, nil, parser.ParseComments)
 	if err != nil {
 		return nil, err
 	}
@@ -229,14 +233,14 @@ func inFile(path string, n *int, wanted map[int]bool) (list []mutant, err error)
 		m := mutant{file: path, says: fmt.Sprintf("%s:%d %s", path, set.Position(at.Pos()).Line, what)}
 		if wanted != nil {
 			var b strings.Builder
-			if format.Node(&b, set, file) != nil {
+			if format.Node(&b, set, parsed) != nil {
 				return
 			}
 			m.source = []byte(b.String())
 		}
 		list = append(list, m)
 	}
-	ast.Inspect(file, func(n ast.Node) bool {
+	ast.Inspect(parsed, func(n ast.Node) bool {
 		switch x := n.(type) {
 		case *ast.GenDecl:
 			return x.Tok != token.IMPORT
