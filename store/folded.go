@@ -49,6 +49,13 @@ func newFoldings(size int) *foldings {
 	return &foldings{kept}
 }
 
+// forget lets go of all that is kept.
+func (f *foldings) forget() {
+	if f != nil {
+		f.kept.Purge()
+	}
+}
+
 // version gives the version of a plant's record; ErrNotFound when the collection has no
 // such plant.
 func (s *Store) version(ctx context.Context, collection, id uuid.UUID) (v version, err error) {
