@@ -6,6 +6,7 @@ import (
 	"testing"
 
 	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
 
 	"tendermend/core/facts"
 	"tendermend/core/plant"
@@ -98,4 +99,14 @@ func TestWhatIsDoneAgainIsCalledSo(t *testing.T) {
 		}
 	}
 	assert.NotZero(t, others)
+}
+
+// A feed without a share is one at the usual strength; with one it is that share.
+func TestAFeedSaysItsStrength(t *testing.T) {
+	whole, writes := EffectOf(Done{Step: Step{Op: FeedIt}})
+	require.True(t, writes)
+	require.NotNil(t, whole.Feeds)
+	assert.InDelta(t, 1, *whole.Feeds, 0)
+	part, _ := EffectOf(Done{Step: Step{Op: FeedIt, Params: Params{Share: N(0.25)}}})
+	assert.InDelta(t, 0.25, *part.Feeds, 0)
 }
