@@ -19,7 +19,7 @@ interface ListPreviewProps {
 /** How many plants or readings of a list are shown before it is taken in. */
 const shown = 8;
 
-/** What a list is read as, before anything of it is taken in: its headings, its first rows and what is not understood. */
+/** What a list is read as before anything of it is taken in: headings, first rows, and what is not understood. */
 export function ListPreview({ file, name, take, ours, leave, busy }: ListPreviewProps) {
   const [as, setAs] = useState<Record<string, string>>({});
   const preview = useListPreview(file, name, as);
