@@ -114,7 +114,7 @@ func (c *composer) letGo() {
 	case c.clear > 0 || c.has(cause.LeafNematode):
 		waits = gate.Gate{gate.CleanFor(max(c.clear, days), 3)}
 	default:
-		waits = gate.Gate{gate.QuietFor(max(days, 14), 3)}
+		waits = gate.Gate{gate.QuietFor(max(days, leastQuiet), 3)}
 	}
 	if c.has(leafProves...) {
 		waits = waits.With(gate.Count(gate.CleanLeaf, 1, 0))
@@ -149,6 +149,9 @@ var quietFor = map[cause.ID]int{
 	cause.BlackRot: 42, cause.BacterialSpot: 42, cause.Acidovorax: 42, cause.SoftRot: 42,
 	cause.Fusarium: 56, cause.LeafNematode: 14,
 }
+
+// leastQuiet is how many days without a new mark are wanted at least (common practice).
+const leastQuiet = 14
 
 // quietDays is the longest of what was accepted; 0 where none of it marks leaves.
 func (c *composer) quietDays() (days int) {

@@ -24,7 +24,6 @@ var (
 	stageEnds = gate.Gate{gate.See(gate.StageEnd)}
 	twoLeaves = gate.Gate{gate.Count(gate.NewLeaf, 2, 0)}
 	twoClean  = gate.Gate{gate.Count(gate.CleanLeaf, 2, 0)}
-	fortnight = gate.Gate{gate.QuietFor(14, 0)}
 	onNewRoot = gate.Gate{{Is: gate.Counted, Sight: gate.NewRoot, FromCM: 1, ToCM: 3}}
 	// able is when roots that were worked on can take feed up again.
 	able = gate.Gate{
@@ -36,6 +35,8 @@ var (
 	leafedOut = gate.Gate{gate.DaysSince(facts.Planned, 28), gate.Count(gate.NewLeaf, 2, 0)}
 	// itsRoots stands in recipes for the length of new roots that its kind waits for.
 	itsRoots = gate.Gate{gate.Count(gate.NewRoot, 0, 0)}
+	// quiet stands in recipes for as long without a new mark as what ails it wants.
+	quiet = gate.Gate{gate.QuietFor(0, 0)}
 )
 
 // toDay is until a day of the plan.
@@ -52,12 +53,16 @@ func dayOf(until gate.Gate) (int, bool) {
 	return until[:1].Since(facts.Planned)
 }
 
-// itsOwn puts the length of its kind in the place of its roots.
+// itsOwn puts the length of its kind in the place of its roots, and the days of its
+// diseases in the place of those without a new mark: it is looked at until it is let go.
 func (c *composer) itsOwn(g gate.Gate) gate.Gate {
 	var out gate.Gate
 	for _, one := range g {
-		if itsRoots.Same(gate.Gate{one}) {
+		switch only := (gate.Gate{one}); {
+		case itsRoots.Same(only):
 			one = c.ownRoots()[0]
+		case quiet.Same(only):
+			one = gate.QuietFor(max(c.quietDays(), leastQuiet), 0)
 		}
 		out = append(out, one)
 	}

@@ -43,8 +43,8 @@ var pestRecipes = []recipe{
 			t.LabelDrug,
 			organ(t.OnLeaf),
 			with(func(p *t.Params) { p.Class, p.DoseTyped = "bacteria", true }),
-		), at(5, t.Look, every(5, fortnight))}},
-	{cause.PetalBlight, all, []item{stripIt, at(0, t.Air), at(5, t.Look, every(5, fortnight))}},
+		), at(5, t.Look, every(5, quiet))}},
+	{cause.PetalBlight, all, []item{stripIt, at(0, t.Air), at(5, t.Look, every(5, quiet))}},
 	{cause.SprayInjury, all, []item{at(0, t.RinseOff), at(0, t.CrownDry), at(0, t.ShadeIt), at(14, t.Look)}},
 	{
 		cause.Virus,

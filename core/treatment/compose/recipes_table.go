@@ -18,7 +18,7 @@ var (
 		at(0, t.Air),
 		at(0, t.ByRule, what("medium only, morning")),
 		leaves(false, 0),
-		at(5, t.Look, every(5, fortnight)),
+		at(5, t.Look, every(5, quiet)),
 	}
 	// a heart that rots: dry, no unpotting, and patience for side shoots.
 	heart = []item{at(0, t.Air), at(4, t.ByRule, what("medium only, morning")),

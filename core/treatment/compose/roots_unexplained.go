@@ -16,18 +16,38 @@ const mostDead = 0.5
 // deadRootsOf are the kinds of causes that say by themselves why roots die.
 var deadRootsOf = []string{"water", "roots", "medium", "pot"}
 
-// rootsUnexplained looks below where roots were counted, most of them were dead, and
-// nothing that was accepted says why: rot kills while leaves are treated, and a pot that
-// is too wide for what lives makes the next (common practice).
+// limpsOf are the causes of other kinds that a plant hangs limp of (common practice).
+var limpsOf = []cause.ID{
+	cause.SettlingIn, cause.Dormancy, cause.WokenEarly, cause.BloomDrain, cause.SaltInjury, cause.SoftenedWater,
+	cause.RootMealybug, cause.RootNematode, cause.RootGrub, cause.Fusarium, cause.SouthernBlight, cause.BlackRot,
+	cause.SoftRot, cause.Breakage, cause.Girdled, cause.AnimalDamage, cause.SunScorch, cause.LampBurn,
+}
+
+// rootsUnexplained looks below where nothing that was accepted says what is seen: it hangs
+// limp in wet medium, or roots were counted and most of them were dead. Rot kills while
+// leaves are treated, and a pot that is too wide for what lives makes the next (common
+// practice).
 func (c *composer) rootsUnexplained() {
-	if !c.mostRootsDead() || c.rootsExplained() || c.rootsWorked() || c.resting() {
+	if c.piece || c.seat != facts.InPot || c.habitID == treatment.AirPlant || c.rootsWorked() || c.resting() {
 		return
 	}
-	if drowning(c.subject) {
-		c.draft.at(0, rankStart, do(treatment.Look, note("does the hole smell sour, or is its foot soft? It hangs "+
-			"limp, not for thirst, and most of its roots were dead: if either, plan for root rot today")))
-		return
+	dead := c.mostRootsDead() && !c.explained(deadRootsOf, nil)
+	limp := c.limpInWet() && !c.explained(append([]string{"climate"}, deadRootsOf...), limpsOf)
+	switch {
+	case dead && drowning(c.subject), limp:
+		why := "It hangs limp, not for thirst"
+		if dead {
+			why += ", and most of its roots were dead"
+		}
+		c.draft.at(0, rankStart, do(treatment.Look, note("does the hole smell sour, or is its foot soft? "+why+
+			": if either, plan for root rot today")))
+	case dead:
+		c.potOfDeadRoots()
 	}
+}
+
+// potOfDeadRoots asks whether the pot is too wide for the roots that live.
+func (c *composer) potOfDeadRoots() {
 	wide := c.Facts.PotWidthCM.Or(0) - c.Facts.RootBallCM.Or(0)
 	if c.Facts.RootBallCM.Known && wide <= tally.Slack {
 		return
@@ -37,17 +57,19 @@ func (c *composer) rootsUnexplained() {
 		tally.Slack))))
 }
 
-// mostRootsDead says whether the roots in a pot were counted, some live, and most do not.
-func (c *composer) mostRootsDead() bool {
-	return c.counted && !c.rootless && c.roots < mostDead &&
-		!c.piece && c.seat == facts.InPot && c.habitID != treatment.AirPlant
+// limpInWet says whether it hangs limp in a medium that was found wet.
+func (c *composer) limpInWet() bool {
+	return c.limp && c.Facts.Moist.Known && among(c.moist, facts.Wet, facts.Soaked)
 }
 
-// rootsExplained says whether an accepted cause says by itself why roots die.
-func (c *composer) rootsExplained() bool {
-	return slices.ContainsFunc(c.causes, func(id cause.ID) bool {
+// mostRootsDead says whether its roots were counted, some live, and most do not.
+func (c *composer) mostRootsDead() bool { return c.counted && !c.rootless && c.roots < mostDead }
+
+// explained says whether an accepted cause is of one of some kinds, or one of some others.
+func (c *composer) explained(kinds []string, others []cause.ID) bool {
+	return c.has(others...) || slices.ContainsFunc(c.causes, func(id cause.ID) bool {
 		known, _ := cause.ByID(id)
-		return slices.Contains(deadRootsOf, known.Kind)
+		return slices.Contains(kinds, known.Kind)
 	})
 }
 

@@ -63,3 +63,26 @@ func TestDrowningWithDeadRootsIsSmeltAtToday(t *testing.T) {
 		assert.Equal(t, sour, day == 0 && words != "", moist)
 	}
 }
+
+// What hangs limp in wet medium, with nothing accepted that says why, is smelt at on the
+// first day, however many roots were counted.
+func TestLimpInWetMediumIsSmeltAtWhereNothingSaysWhy(t *testing.T) {
+	for _, c := range []struct {
+		causes, answers string
+		smelt           bool
+	}{
+		{`"powdery-mildew"`, `"limp":true,"moist":"wet"`, true},
+		{`"powdery-mildew"`, `"limp":true,"moist":"soaked","liveRoots":18,"deadRoots":3`, true},
+		{`"powdery-mildew"`, `"limp":true,"moist":"right","liveRoots":18,"deadRoots":3`, false}, // moist is no wet
+		{`"powdery-mildew"`, `"limp":true`, false},
+		{`"powdery-mildew"`, `"limp":false,"moist":"wet"`, false},
+		{`"powdery-mildew","heat-stress"`, `"limp":true,"moist":"wet"`, false},
+		{`"powdery-mildew","settling-in"`, `"limp":true,"moist":"wet"`, false},
+		{`"powdery-mildew","overwatering"`, `"limp":true,"moist":"wet"`, false},
+	} {
+		words, day := rootLook(t, fmt.Sprintf(
+			`{"kind":"pelargonium-zonal","causes":[%s],"on":"2026-05-15","answers":{%s}}`, c.causes, c.answers))
+		assert.Equal(t, c.smelt, strings.Contains(words, "hole smell sour") && day == 0, "%+v: %s", c, words)
+		assert.NotContains(t, words, "were dead")
+	}
+}

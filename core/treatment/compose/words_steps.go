@@ -1,8 +1,10 @@
 package compose
 
 import (
+	"slices"
 	"strings"
 
+	"tendermend/core/cause"
 	"tendermend/core/plant"
 	"tendermend/core/working"
 )
@@ -46,11 +48,38 @@ func sayLook(w saying) string {
 	case p.What == keepOrDiscard:
 		return "Decide: keep it or discard it? " + working.Capital(p.Note) + "."
 	case p.Note == "":
-		return said + ", against the picture: marks as they were, new growth clean?"
+		return said + ", against the picture: " + w.asks() + "?"
 	case strings.HasSuffix(p.Note, "?"), strings.Contains(p.Note, "? "):
 		return said + ": " + p.Note + closing(p.Note)
 	}
 	return said + ": " + p.Note + "."
+}
+
+// asks is what a look asks for where its step does not say: marks where something marks
+// leaves, wool where it lives at the roots, and else how firm it stands.
+func (w saying) asks() string {
+	below := len(w.causes) > 0
+	for _, id := range w.causes {
+		known, _ := cause.ByID(id)
+		below = below && (id == cause.RootMealybug || slices.Contains(deadRootsOf, known.Kind))
+	}
+	asks := "marks as they were, new growth clean"
+	if below {
+		asks = "as firm as it was, nothing newly yellow"
+	}
+	if w.has(cause.RootMealybug) {
+		asks += ", no white wool at the holes, the rim or its foot"
+	}
+	return asks
+}
+
+// saySlideLook tells wool from sound roots where it lives there: both are white.
+func saySlideLook(w saying) string {
+	const slide = "Slide it out for a minute, look at the ball and the wall of the pot, and put it back: "
+	if w.has(cause.RootMealybug, cause.Mealybug) {
+		return slide + "white wool, or small pale insects, between the roots? Sound roots are firm and smooth."
+	}
+	return slide + "white and firm is well, brown and soft is not."
 }
 
 func closing(s string) string {

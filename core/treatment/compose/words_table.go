@@ -36,12 +36,10 @@ var sayings = map[treatment.OperatorID]sayer{
 		return "Before the big cut save " + w.counted("firm "+single[w.Organ], "firm "+w.organ()) + ", well away from " +
 			"the trouble."
 	},
-	treatment.Unpot:   sayUnpot,
-	treatment.WashOff: sayWash,
-	treatment.SlideLook: fixedly("Slide it out for a minute, look at the ball and the wall of the pot, and put it " +
-		"back: white and firm " +
-		"is well, brown and soft is not."),
-	treatment.Loosen: sayLoosen,
+	treatment.Unpot:     sayUnpot,
+	treatment.WashOff:   sayWash,
+	treatment.SlideLook: saySlideLook,
+	treatment.Loosen:    sayLoosen,
 	treatment.RemovePlug: fixedly("Take the nursery plug out: the net, sponge or tight core of moss in the middle " +
 		"of the roots."),
 	treatment.ClearMoss: fixedly("Lift the living moss off under water, with fingers and a soft brush, until the " +

@@ -1,0 +1,76 @@
+package compose
+
+import (
+	"fmt"
+	"regexp"
+	"strconv"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"tendermend/core/gate"
+	"tendermend/core/treatment"
+)
+
+// What marks leaves is looked at for as long as its release wants it without a new mark,
+// and its outlook names the same days.
+func TestALeafDiseaseIsLookedAtUntilItsRelease(t *testing.T) {
+	days := regexp.MustCompile(`^(\d+) days without`)
+	looked := 0
+	for id, want := range quietFor {
+		outlook, _ := treatment.OutlookOf(id, treatment.AroidVine)
+		if said := days.FindStringSubmatch(outlook.Ends); said != nil {
+			assert.Equal(t, strconv.Itoa(want), said[1], "the outlook of %s", id)
+		}
+		p, err := Plan(situationOf(t, fmt.Sprintf(`{"kind":"monstera-deliciosa","causes":[%q],"on":"2026-05-15"}`, id)))
+		require.NoError(t, err)
+		for _, s := range p.Sittings {
+			for _, x := range s.Steps {
+				if until, is := x.Until.Of(gate.Quiet); is && x.Op == treatment.Look {
+					assert.Equal(t, want, until.Days, id)
+					looked++
+				}
+			}
+			if release, is := s.Gate.Of(gate.Quiet); is && has(s.Steps, treatment.Release) {
+				assert.Equal(t, want, release.Days, id)
+			}
+		}
+	}
+	assert.GreaterOrEqual(t, looked, 6)
+}
+
+// firstWords gives the words of the first step with an operator.
+func firstWords(t *testing.T, situation string, op treatment.OperatorID) string {
+	t.Helper()
+	p, err := Plan(situationOf(t, situation))
+	require.NoError(t, err)
+	for _, s := range p.Sittings {
+		for _, x := range s.Steps {
+			if x.Op == op && (x.Every > 0 || op != treatment.Look) {
+				return x.Words
+			}
+		}
+	}
+	return ""
+}
+
+// A look asks for what the plan treats: wool at the roots, how firm it stands, or marks.
+func TestALookAsksForWhatIsTreated(t *testing.T) {
+	plan := func(kind, causes string) string {
+		return fmt.Sprintf(`{"kind":%q,"causes":[%s],"on":"2026-06-15",
+			"answers":{"liveRoots":18,"deadRoots":2}}`, kind, causes)
+	}
+	wool := plan("schefflera-arboricola", `"root-mealybug"`)
+	assert.Contains(t, firstWords(t, wool, treatment.Look), "as firm as it was, nothing newly yellow, no white wool")
+	assert.Contains(t, firstWords(t, wool, treatment.SlideLook), "white wool, or small pale insects")
+	assert.NotContains(t, firstWords(t, wool, treatment.SlideLook), "white and firm is well")
+	both := firstWords(t, plan("schefflera-arboricola", `"root-mealybug","powdery-mildew"`), treatment.Look)
+	assert.Contains(t, both, "marks as they were, new growth clean, no white wool")
+	marks := firstWords(t, plan("monstera-deliciosa", `"powdery-mildew"`), treatment.Look)
+	assert.Contains(t, marks, "marks as they were, new growth clean?")
+	below := firstWords(t, plan("monstera-deliciosa", `"medium-collapsed"`), treatment.Look)
+	assert.Contains(t, below, "as firm as it was, nothing newly yellow?")
+	hungry := firstWords(t, plan("monstera-deliciosa", `"nitrogen-low"`), treatment.SlideLook)
+	assert.NotContains(t, hungry, "wool")
+}
