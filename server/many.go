@@ -4,7 +4,6 @@ import (
 	"context"
 	"errors"
 	"net/http"
-	"slices"
 
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/google/uuid"
@@ -54,42 +53,44 @@ func (srv *server) addEntries(ctx context.Context, a store.Account, in *manyInpu
 	out := &manyOutput{}
 	out.Body.Kept, out.Body.Refused = []KeptOf{}, []RefusedOf{}
 	today := a.Collection.Today(srv.Clock())
-	for _, plant := range plantsOf(in.Body.Entries) {
-		list, accepted := entriesOf(plant, in.Body.Entries)
-		kept, err := srv.store.AppendAll(ctx, a, list, today, accepted...)
+	for _, one := range byPlant(in.Body.Entries) {
+		kept, err := srv.store.AppendAll(ctx, a, one.list, today, one.accepted...)
 		if err != nil {
 			var problem *huma.ErrorModel
 			if !errors.As(srv.problem(ctx, err), &problem) {
 				return nil, err
 			}
-			out.Body.Refused = append(out.Body.Refused, RefusedOf{plant, problem})
+			out.Body.Refused = append(out.Body.Refused, RefusedOf{one.plant, problem})
 			continue
 		}
 		for _, e := range kept {
-			out.Body.Kept = append(out.Body.Kept, KeptOf{plant, e.ID})
+			out.Body.Kept = append(out.Body.Kept, KeptOf{one.plant, e.ID})
 		}
 	}
 	return out, nil
 }
 
-// plantsOf lists the plants of entries, each once.
-func plantsOf(sent []SentTo) (plants []uuid.UUID) {
-	for _, s := range sent {
-		if !slices.Contains(plants, s.Plant) {
-			plants = append(plants, s.Plant)
-		}
-	}
-	return plants
+// entriesOf are the entries of one plant, with what is recorded despite its warnings.
+type entriesOf struct {
+	plant    uuid.UUID
+	list     []record.Entry
+	accepted []record.ConcernID
 }
 
-// entriesOf gives the entries of one plant, with what is recorded despite its warnings.
-func entriesOf(plant uuid.UUID, sent []SentTo) (list []record.Entry, accepted []record.ConcernID) {
+// byPlant parts entries by plant, in the order in which each is named first.
+func byPlant(sent []SentTo) (parts []entriesOf) {
+	at := map[uuid.UUID]int{}
 	for _, s := range sent {
-		if s.Plant == plant {
-			list, accepted = append(list, s.entry(plant)), append(accepted, s.Despite...)
+		i, known := at[s.Plant]
+		if !known {
+			i = len(parts)
+			at[s.Plant] = i
+			parts = append(parts, entriesOf{plant: s.Plant})
 		}
+		parts[i].list = append(parts[i].list, s.entry(s.Plant))
+		parts[i].accepted = append(parts[i].accepted, s.Despite...)
 	}
-	return list, accepted
+	return parts
 }
 
 // entry is what was sent, as an entry of a plant.

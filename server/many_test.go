@@ -102,6 +102,7 @@ func TestTooManyOrNoneAtOnceAreRefused(t *testing.T) {
 		sent = append(sent, of(plant, 0, "noted", map[string]any{"text": "n"}))
 	}
 	assert.Equal(t, http.StatusUnprocessableEntity, c.many(sent...).status)
+	assert.Len(t, list(c.many(sent[:500]...), "kept"), 500)
 	assert.Equal(t, http.StatusUnauthorized, visit(t, url).call("POST", "/api/entries",
 		map[string]any{"entries": []any{of(plant, 0, "watered", map[string]any{})}}).status)
 	assert.Equal(t, pgtest.Today.String(), ago(0))

@@ -12,7 +12,8 @@ import (
 
 func ms(d time.Duration) string { return fmt.Sprintf("%.1f ms", float64(d.Microseconds())/1000) }
 
-func askOften(c *http.Client, method, url string, body any, asks, at int) ([]time.Duration, error) {
+// often asks something many times, some at once, and gives how long each took.
+func often(ask func() (time.Duration, error), asks, at int) ([]time.Duration, error) {
 	var (
 		wait  sync.WaitGroup
 		lock  sync.Mutex
@@ -22,7 +23,7 @@ func askOften(c *http.Client, method, url string, body any, asks, at int) ([]tim
 	for range at {
 		wait.Go(func() {
 			for range asks / at {
-				d, err := ask(c, method, url, body)
+				d, err := ask()
 				lock.Lock()
 				times = append(times, d)
 				if err != nil && first == nil {

@@ -58,20 +58,20 @@ func measure(url string, heavy uuid.UUID, s *store.Store, bare *sqlTime, asks, a
 			continue
 		}
 		bare.taken()
-		times, err := askOften(c, row.method, url+row.path, row.body, asks, at)
+		asking := func() (time.Duration, error) { return ask(c, row.method, url+row.path, row.body) }
+		times, err := often(asking, asks, at)
 		if err != nil {
 			return fmt.Errorf("%s: %w", row.name, err)
 		}
-		inSQL, whole := bare.taken()/time.Duration(len(times)), time.Duration(0)
+		inSQL := bare.taken() / time.Duration(len(times))
 		if row.of != uuid.Nil {
-			if inSQL, err = recordAlone(s, row.of, asks, at); err != nil {
+			alone, err := often(func() (time.Duration, error) { return readRecord(s, row.of) }, asks, at)
+			if err != nil {
 				return err
 			}
+			inSQL = mean(alone)
 		}
-		for _, t := range times {
-			whole += t / time.Duration(len(times))
-		}
-		fmt.Printf("%s %9s %8.1f\n", figures(row.name, times), ms(inSQL), float64(whole)/float64(inSQL))
+		fmt.Printf("%s %9s %8.1f\n", figures(row.name, times), ms(inSQL), float64(mean(times))/float64(inSQL))
 	}
 	if err := afterEntries(c, url+file); err != nil {
 		return err
@@ -80,6 +80,13 @@ func measure(url string, heavy uuid.UUID, s *store.Store, bare *sqlTime, asks, a
 		return nil
 	}
 	return upload(c, url+file)
+}
+
+func mean(times []time.Duration) (mean time.Duration) {
+	for _, t := range times {
+		mean += t / time.Duration(len(times))
+	}
+	return mean
 }
 
 // figures puts the median, the 95th percentile and the slowest behind a name.

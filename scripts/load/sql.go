@@ -3,7 +3,6 @@ package main
 import (
 	"context"
 	"database/sql"
-	"sync"
 	"sync/atomic"
 	"time"
 
@@ -45,40 +44,17 @@ func timed(url string) (*store.Store, *sqlTime, error) {
 	return s, bare, err
 }
 
-// recordAlone tells how long the database takes to give the rows of a plant's record.
-func recordAlone(s *store.Store, plant uuid.UUID, asks, at int) (time.Duration, error) {
-	var (
-		wait  sync.WaitGroup
-		whole atomic.Int64
-		first atomic.Pointer[error]
-	)
-	for range at {
-		wait.Go(func() {
-			for range asks / at {
-				begun := time.Now()
-				if err := readRecord(s, plant); err != nil {
-					first.Store(&err)
-				}
-				whole.Add(int64(time.Since(begun)))
-			}
-		})
-	}
-	wait.Wait()
-	if err := first.Load(); err != nil {
-		return 0, *err
-	}
-	return time.Duration(whole.Load()) / time.Duration(asks/at*at), nil
-}
-
-// readRecord reads the rows of a plant's record to the last.
-func readRecord(s *store.Store, plant uuid.UUID) error {
+// readRecord tells how long the database takes to give the rows of a plant's record, to the
+// last.
+func readRecord(s *store.Store, plant uuid.UUID) (time.Duration, error) {
+	begun := time.Now()
 	rows, err := s.DB.Query(`select e.id, e.on_day, e.recorded_at, coalesce(e.by_name, u.name), e.replaces, e.case_id,
 			e.with_id, e.despite, e.body
 		from entries e join users u on u.id = e.by_user
 		where e.collection_id = (select collection_id from plants where id = $1) and e.plant_id = $1
 		order by e.on_day, e.recorded_at, e.id`, plant)
 	if err != nil {
-		return err
+		return 0, err
 	}
 	defer func() { _ = rows.Close() }()
 	columns := make([]any, 9)
@@ -87,8 +63,8 @@ func readRecord(s *store.Store, plant uuid.UUID) error {
 	}
 	for rows.Next() {
 		if err := rows.Scan(columns...); err != nil {
-			return err
+			return 0, err
 		}
 	}
-	return rows.Err()
+	return time.Since(begun), rows.Err()
 }

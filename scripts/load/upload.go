@@ -70,7 +70,7 @@ func upload(c *http.Client, file string) error {
 		}
 	}
 	fmt.Println(figures("a picture stored", times))
-	times, err := askOften(c, "GET", file, nil, 100, 2)
+	times, err := often(func() (time.Duration, error) { return ask(c, "GET", file, nil) }, 100, 2)
 	if err != nil {
 		return err
 	}
