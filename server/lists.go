@@ -49,11 +49,10 @@ func (srv *server) previewList(ctx context.Context, a store.Account, in *preview
 		}
 		return &body[ListPreview]{ListPreview{empty, true, list.Fields()}}, nil
 	}
-	p, err := list.Read(in.RawBody, here.Kinds, here.Today, as)
+	p, _, err := list.Look(in.RawBody, here, as)
 	if err != nil {
 		return nil, huma.Error422UnprocessableEntity(sentence(err.Error()))
 	}
-	p, _ = p.Against(here)
 	return &body[ListPreview]{ListPreview{p, false, list.Fields()}}, nil
 }
 

@@ -45,7 +45,7 @@ func TestAListIsLookedAtThenTakenIn(t *testing.T) {
 
 	assert.Equal(t, http.StatusUnprocessableEntity, c.call("POST", "/api/import/preview?as=x", text).status)
 	assert.Equal(t, http.StatusUnprocessableEntity, c.call("POST", "/api/import/preview", " ").status)
-	ours := c.call("POST", "/api/import/preview", "name,habit\nA,fern\n")
+	ours := c.call("POST", "/api/import/preview", c.call("GET", "/api/register.csv", nil).raw)
 	assert.Equal(t, true, ours.body["ours"])
 	template := c.call("GET", "/api/template.csv", nil)
 	filled := c.call("POST", "/api/import/preview", template.raw)

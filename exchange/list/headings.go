@@ -7,6 +7,8 @@ import (
 	"strings"
 	"unicode"
 
+	"github.com/agnivade/levenshtein"
+
 	"golang.org/x/text/runes"
 	"golang.org/x/text/transform"
 	"golang.org/x/text/unicode/norm"
@@ -30,6 +32,11 @@ const (
 	fieldPot     field = "pot"
 	fieldMedium  field = "medium"
 	fieldLeaves  field = "leaves"
+	fieldGrowths field = "growths"
+	fieldDepth   field = "depth"
+	fieldPacking field = "packing"
+	fieldHad     field = "had"
+	fieldApart   field = "isolated"
 	fieldNote    field = "note"
 
 	fieldOn      field = "on" // the day of a reading
@@ -134,30 +141,8 @@ func measureOf(said string) string {
 	return ""
 }
 
-// near says whether two words differ by one letter at most: one wrong, one missing, or two
-// the wrong way round.
-func near(a, b string) bool {
-	x, y := []rune(a), []rune(b)
-	if len(x) > len(y) {
-		x, y = y, x
-	}
-	if len(y)-len(x) > 1 {
-		return false
-	}
-	i := 0
-	for i < len(x) && x[i] == y[i] {
-		i++
-	}
-	switch {
-	case len(x) < len(y):
-		return string(x[i:]) == string(y[i+1:])
-	case i >= len(x):
-		return true
-	case string(x[i+1:]) == string(y[i+1:]):
-		return true
-	}
-	return i+1 < len(x) && x[i] == y[i+1] && x[i+1] == y[i] && string(x[i+2:]) == string(y[i+2:])
-}
+// near says whether two words differ by one letter at most.
+func near(a, b string) bool { return levenshtein.ComputeDistance(a, b) <= 1 }
 
 // head reads the headings and gives the rows below them. A list without headings is a name
 // in each row, or what each column looks like.

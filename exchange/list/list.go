@@ -28,7 +28,12 @@ type Listed struct {
 	Price   *float64 `json:"price,omitempty"`
 	PotCM   *float64 `json:"potWidthCm,omitempty"`
 	Medium  string   `json:"medium,omitempty"`
+	DepthCM *float64 `json:"potDepthCm,omitempty"`
 	Leaves  *int     `json:"leaves,omitempty"`
+	Growths *int     `json:"growths,omitempty"`
+	Packing string   `json:"packing,omitempty"`
+	Had     string   `json:"had,omitempty" doc:"How long it has been had, as an arrival says it."`
+	Apart   bool     `json:"isolated,omitempty"`
 	Note    string   `json:"note,omitempty"`
 }
 
@@ -142,9 +147,6 @@ func (r *reader) columnsAs(fields ...field) (list []int) {
 
 // row reads one row: a plant, or what was read of one.
 func (r *reader) row(row line) {
-	if strings.Join(row.cells, "") == "" {
-		return
-	}
 	if len(row.cells) > len(r.as) {
 		extra := strings.Join(row.cells[len(r.as):], "")
 		if extra != "" {

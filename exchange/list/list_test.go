@@ -186,8 +186,50 @@ func TestWhatCannotBeInAListIsNamed(t *testing.T) {
 	assert.InDelta(t, 12.5, *p.Plants[0].Price, 1e-9)
 	_, err := list.Read([]byte(" \n "), plant.Kinds{}, today, nil)
 	require.ErrorIs(t, err, list.ErrNoTable)
-	_, err = list.Read([]byte("name\n"+strings.Repeat("A\n", 20_000)), plant.Kinds{}, today, nil)
+	_, err = list.Read([]byte(strings.Repeat("name\n", 20_000)), plant.Kinds{}, today, nil)
+	require.NoError(t, err)
+	_, err = list.Read([]byte(strings.Repeat("name\n", 20_001)), plant.Kinds{}, today, nil)
 	require.ErrorContains(t, err, "more than 20000 rows")
+}
+
+// Numbers are taken up to their limits, with a point or a comma and a unit behind them; so
+// are the days that a spreadsheet counts.
+func TestNumbersOfAListAreTakenUpToTheirLimits(t *testing.T) {
+	for column, limits := range map[string][4]string{
+		"price":     {"-0,1", "0", "100000", "100000.1"},
+		"pot size":  {"0.9 cm", "1 cm", "200 cm", "200.1 cm"},
+		"pot depth": {"0.9", "1", "200", "200.1"},
+		"leaves":    {"-1", "0", "5000", "5001"},
+		"growths":   {"-1", "0", "5000", "5001"},
+		"arrived":   {"20000", "20001", "46350", "46351"}, // the last two are today and tomorrow
+	} {
+		for i, said := range limits {
+			p := read(t, "name;kind;"+column+"\nA;fern;"+said+"\n")
+			assert.Equal(t, i == 1 || i == 2, len(p.Problems) == 0, "%s %s: %v", column, said, p.Problems)
+		}
+	}
+}
+
+// The name of a plant tells its kind where it holds a name of five letters and more.
+func TestANameTellsItsKindByALongName(t *testing.T) {
+	for name, kind := range map[string]string{
+		"my Pothos by the door": "epipremnum-aureum", "Ida": "", "Fred": "", "the old snake plant": "dracaena-trifasciata",
+	} {
+		assert.Equal(t, kind, read(t, "name\n"+name+"\nB\n").Plants[0].Kind, name)
+	}
+}
+
+// What a register can say of an arrival a list can say too.
+func TestAListSaysAllThatAnArrivalTakes(t *testing.T) {
+	a, err := list.Understand([]byte("name;habit;pot size;pot depth;leaves;growths;packing;how long had;quarantine;soil\n"+
+		"Fred;fern;14;12;9;2;dry;months;yes;peat\n"), list.Here{Kinds: plant.Kinds{}, Today: today}, nil)
+	require.NoError(t, err)
+	got := a.Plants[0].Entries[0].Arrived
+	wide, deep, leaves, growths := 14.0, 12.0, 9, 2
+	assert.Equal(t, &record.Arrived{
+		Name: "Fred", Habit: "fern", PotWidthCM: &wide, PotDepthCM: &deep, Leaves: &leaves, Growths: &growths,
+		Packing: record.PackedDry, Had: record.HadMonths, Isolated: true, Medium: "peat",
+	}, got)
 }
 
 // A list without problems is taken in as a register is; one with problems is refused whole.
@@ -224,7 +266,9 @@ func TestReadingsGoToThePlantsThatAreHere(t *testing.T) {
 		return exchange.Registered{ID: uuid.New(), Arrival: record.Arrived{Label: label, Name: name}}
 	}
 	fern, one, two := plantOf("T-1", "Fern"), plantOf("T-2", "Pothos"), plantOf("T-3", "Pothos")
-	here := list.Here{Kinds: plant.Kinds{}, Today: today, Plants: []exchange.Registered{fern, one, two}}
+	here := list.Here{Kinds: plant.Kinds{}, Today: today, Plants: func() ([]exchange.Registered, error) {
+		return []exchange.Registered{fern, one, two}, nil
+	}}
 	text := "plant;date;weight;watered;new leaves\nfern;2026-05-01;410;200;1\nt-2;2026-05-01;300;x;\n"
 	a, err := list.Understand([]byte(text), here, nil)
 	require.NoError(t, err)

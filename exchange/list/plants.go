@@ -3,6 +3,7 @@ package list
 import (
 	"fmt"
 	"math"
+	"slices"
 	"strconv"
 	"strings"
 	"sync"
@@ -26,10 +27,10 @@ func (r *reader) plant(row line) {
 	}
 	p.Price = r.number(row, fieldPrice, 0, 100_000)
 	p.PotCM = r.number(row, fieldPot, 1, 200)
-	if n := r.number(row, fieldLeaves, 0, 5000); n != nil {
-		whole := int(math.Round(*n))
-		p.Leaves = &whole
-	}
+	p.DepthCM = r.number(row, fieldDepth, 1, 200)
+	p.Leaves, p.Growths = r.count(row, fieldLeaves), r.count(row, fieldGrowths)
+	p.Packing, p.Had = strings.ToLower(r.cell(row, fieldPacking)), strings.ToLower(r.cell(row, fieldHad))
+	p.Apart = slices.Contains([]string{"true", "yes", "x", "y"}, strings.ToLower(r.cell(row, fieldApart)))
 	r.kind(row, &p)
 	if p.Name == "" {
 		p.Name = r.cell(row, fieldKind)
@@ -203,6 +204,16 @@ func (r *reader) number(row line, f field, least, most float64) *float64 {
 		return nil
 	}
 	return &v
+}
+
+// count reads a whole number; nil where there is none.
+func (r *reader) count(row line, f field) *int {
+	n := r.number(row, f, 0, 5000)
+	if n == nil {
+		return nil
+	}
+	whole := int(math.Round(*n))
+	return &whole
 }
 
 func numberOf(said string) (float64, error) {

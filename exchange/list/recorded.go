@@ -2,6 +2,7 @@ package list
 
 import (
 	"fmt"
+	"maps"
 	"strings"
 
 	"github.com/google/uuid"
@@ -20,9 +21,9 @@ var space = uuid.NewSHA1(uuid.NameSpaceURL, []byte("tender-mend readings"))
 // told by label, or by name. A name that nobody has, or that several have, is a problem.
 func (p Preview) recorded(here []exchange.Registered, today day.Day) (exchange.Archive, []RowProblem) {
 	a := exchange.Archive{Format: exchange.Format, Written: today}
-	problems, at := []RowProblem{}, map[uuid.UUID]int{}
+	called, problems, at := namesOf(here), []RowProblem{}, map[uuid.UUID]int{}
 	for _, r := range p.Readings {
-		found := calledHere(here, r.Plant)
+		found := called[strings.ToLower(r.Plant)]
 		if len(found) != 1 {
 			why := fmt.Sprintf("no plant here is called %q; use its label or its name", r.Plant)
 			if len(found) > 1 {
@@ -53,22 +54,16 @@ func (p Preview) whose() string {
 	return ""
 }
 
-// calledHere are the plants with a label, else those with a name.
-func calledHere(here []exchange.Registered, said string) (ids []uuid.UUID) {
-	for _, of := range []func(exchange.Registered) string{
-		func(r exchange.Registered) string { return r.Arrival.Label },
-		func(r exchange.Registered) string { return r.Arrival.Name },
-	} {
-		for _, r := range here {
-			if strings.EqualFold(strings.TrimSpace(of(r)), said) {
-				ids = append(ids, r.ID)
-			}
-		}
-		if len(ids) > 0 {
-			return ids
-		}
+// namesOf gives the plants by their labels, and by those names that are no label.
+func namesOf(here []exchange.Registered) map[string][]uuid.UUID {
+	labels, names := map[string][]uuid.UUID{}, map[string][]uuid.UUID{}
+	for _, r := range here {
+		label, name := strings.ToLower(tidy(r.Arrival.Label)), strings.ToLower(tidy(r.Arrival.Name))
+		labels[label], names[name] = append(labels[label], r.ID), append(names[name], r.ID)
 	}
-	return nil
+	delete(labels, "")
+	maps.Copy(names, labels)
+	return names
 }
 
 // entry is the reading as it is recorded.

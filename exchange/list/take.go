@@ -41,8 +41,9 @@ func (p RowProblem) String() string {
 
 // Here is what a list comes into: the collection's own kinds, its plants, and the day.
 type Here struct {
-	Kinds  plant.Kinds
-	Plants []exchange.Registered
+	Kinds plant.Kinds
+	// Plants gives the register: asked for where a list tells of plants that are here.
+	Plants func() ([]exchange.Registered, error)
 	Today  day.Day
 }
 
@@ -53,12 +54,10 @@ func Understand(raw []byte, here Here, as map[string]string) (exchange.Archive, 
 	if Ours(raw) {
 		return exchange.Understand(raw, here.Today)
 	}
-	p, err := Read(raw, here.Kinds, here.Today, as)
-	if err != nil {
-		return exchange.Archive{}, err
-	}
-	p, read := p.Against(here)
+	p, read, err := Look(raw, here, as)
 	switch {
+	case err != nil:
+		return exchange.Archive{}, err
 	case len(p.Problems) > 0:
 		return exchange.Archive{}, Problems(p.Problems)
 	case len(p.Readings) > 0:
@@ -69,16 +68,23 @@ func Understand(raw []byte, here Here, as map[string]string) (exchange.Archive, 
 	return p.archive(here.Today)
 }
 
-// Against holds a list against what is here: readings of plants that are not are problems.
-// It gives the readings as entries too.
-func (p Preview) Against(here Here) (Preview, exchange.Archive) {
-	read, problems := p.recorded(here.Plants, here.Today)
+// Look is Read, held against what is here: readings of plants that are not are problems. It
+// gives the readings as entries too.
+func Look(raw []byte, here Here, as map[string]string) (p Preview, read exchange.Archive, err error) {
+	if p, err = Read(raw, here.Kinds, here.Today, as); err != nil || len(p.Readings) == 0 {
+		return p, read, err
+	}
+	plants, err := here.Plants()
+	if err != nil {
+		return p, read, err
+	}
+	read, problems := p.recorded(plants, here.Today)
 	p.Problems = append(p.Problems, problems...)
-	return p, read
+	return p, read, nil
 }
 
-// Ours says whether a file is in a form that the program writes: an archive, entries, or a
-// register with its own headings.
+// Ours says whether the program wrote a file: an archive, entries, or a register, whose rows
+// have ids.
 func Ours(raw []byte) bool {
 	text := bytes.TrimSpace(bytes.TrimPrefix(raw, []byte("\ufeff")))
 	if len(text) == 0 {
@@ -89,33 +95,35 @@ func Ours(raw []byte) bool {
 	}
 	head, _, _ := bytes.Cut(text, []byte("\n"))
 	cells := strings.Split(strings.ToLower(strings.TrimSpace(string(head))), ",")
-	return slices.Contains(cells, "recorded_at") || slices.Contains(cells, "name") && slices.Contains(cells, "habit")
+	has := func(heading string) bool { return slices.Contains(cells, heading) }
+	return has("recorded_at") || has("id") && has("name") && has("habit")
 }
 
-// archive gives the plants of a list as a file of the program holds them.
+// archive gives the plants of a list as a register holds them.
 func (p Preview) archive(today day.Day) (exchange.Archive, error) {
 	var table bytes.Buffer
 	out := csv.NewWriter(&table)
-	number := func(v *float64) string {
-		if v == nil {
-			return ""
-		}
-		return strconv.FormatFloat(*v, 'f', -1, 64)
-	}
-	rows := [][]string{{"label", "name", "kind", "habit", "place", "arrived", "from", "price", "pot_width_cm", "medium",
-		"leaves", "note"}}
+	rows := [][]string{{"label", "name", "kind", "habit", "place", "arrived", "from", "price", "pot_width_cm",
+		"pot_depth_cm", "medium", "leaves", "growths", "packing", "had", "isolated", "note"}}
 	for _, one := range p.Plants {
-		leaves := ""
-		if one.Leaves != nil {
-			leaves = strconv.Itoa(*one.Leaves)
-		}
-		rows = append(rows, []string{one.Label, one.Name, one.Kind, one.Habit, one.Place, one.Arrived, one.From,
-			number(one.Price), number(one.PotCM), one.Medium, leaves, one.Note})
+		rows = append(rows, []string{
+			one.Label, one.Name, one.Kind, one.Habit, one.Place, one.Arrived, one.From, written(one.Price), written(one.PotCM),
+			written(one.DepthCM), one.Medium, written(one.Leaves), written(one.Growths), one.Packing, one.Had,
+			strconv.FormatBool(one.Apart), one.Note,
+		})
 	}
 	if err := out.WriteAll(rows); err != nil {
 		return exchange.Archive{}, err
 	}
 	return exchange.Understand(table.Bytes(), today)
+}
+
+// written is a number as a table has it; empty where there is none.
+func written[T int | float64](v *T) string {
+	if v == nil {
+		return ""
+	}
+	return strconv.FormatFloat(float64(*v), 'f', -1, 64)
 }
 
 // WriteTemplate writes a list of plants to fill in: its headings, with two plants as they
