@@ -164,8 +164,8 @@ func by(tag, words string) string {
 }
 
 // click clicks what the path finds once it rests, can be pressed and nothing lies over it: a
-// list that has just opened still moves, type that comes late moves all of it, and a
-// notice may cover a button.
+// list that has just opened still moves, type that comes late moves all of it, even out of
+// the window, and a notice may cover a button.
 func (p *page) click(xpath string) {
 	p.t.Helper()
 	p.run(chromedp.WaitVisible(xpath), chromedp.ScrollIntoView(xpath))
@@ -177,6 +177,7 @@ func (p *page) click(xpath string) {
 		e.dataset.restsAt = at;
 		const rests = Number(e.dataset.rested) >= 2 && document.fonts.status === "loaded" && !e.disabled;
 		const hit = document.elementFromPoint(r.x + r.width / 2, r.y + r.height / 2);
+		if (!hit) e.scrollIntoView({ block: "center" });
 		return rests && hit !== null &&
 			(e.contains(hit) || hit.contains(e) || hit.closest("label, svg") !== null);
 	})()`, xpath))

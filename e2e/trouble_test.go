@@ -196,7 +196,8 @@ func (p *page) tabTo(words string) {
 		if strings.Contains(
 			eval[string](
 				p,
-				`(document.activeElement.getAttribute("aria-label") ?? "") + document.activeElement.textContent`,
+				`document.activeElement === document.body ? "" :
+					(document.activeElement.getAttribute("aria-label") ?? "") + document.activeElement.textContent`,
 			),
 			words,
 		) {
