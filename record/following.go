@@ -56,6 +56,19 @@ func (s State) Scores() []recovery.Reading {
 	return list
 }
 
+// Condition gives the condition on a day, with how it changed in four weeks; nil where
+// nobody looked so long ago, and false where nothing was read, or the plant has left.
+func (s State) Condition(today day.Day) (now recovery.Wellbeing, trend *recovery.Trend, known bool) {
+	now, known = recovery.WellbeingOn(s.Readings, s.Basis(), today)
+	if !known || s.Over() {
+		return now, nil, false
+	}
+	if t, compared := recovery.TrendOf(s.Scores(), now.Value, today); compared {
+		trend = &t
+	}
+	return now, trend, true
+}
+
 // rateDays is how far back a pace is measured.
 const rateDays = 60
 

@@ -18,8 +18,11 @@ type Tried struct {
 	Days int    `json:"days" doc:"After so many days its result is asked for, 1-365."`
 }
 
-// mostTried is how long a trial lasts at most, days.
-const mostTried = 365
+// How long a trial lasts, days: as it is proposed (common practice), and at most.
+const (
+	UsualTrial = 28
+	mostTried  = 365
+)
 
 // Trial is a trial with what came of it.
 type Trial struct {

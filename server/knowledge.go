@@ -28,6 +28,7 @@ type Knowledge struct {
 	Causes       []diagnosis.Cause       `json:"causes"`
 	Moves        []diagnosis.Move        `json:"moves"`
 	Measures     []recovery.Measure      `json:"measures"`
+	InPassing    []recovery.Measure      `json:"inPassing" doc:"What is asked of any plant in passing."`
 	Tracks       []recovery.Track        `json:"tracks"`
 	Growths      []recovery.SortOfGrowth `json:"growths" doc:"Sorts of growth that are followed."`
 	GrowthStates []recovery.GrowthState  `json:"growthStates" enum:"starting,growing,mature,stalled,lost"`
@@ -58,7 +59,8 @@ func (srv *server) knowledgeOperations(api huma.API) {
 		CacheControl: "private, max-age=300",
 		Body: Knowledge{
 			Edition: diagnosis.Standard().Edition(), Habits: plant.Habits(), Zones: diagnosis.Zones(), Signs: diagnosis.Signs(),
-			Causes: diagnosis.Causes(), Moves: diagnosis.Moves(), Measures: recovery.Measures(), Tracks: recovery.Tracks(),
+			Causes: diagnosis.Causes(), Moves: diagnosis.Moves(), Measures: recovery.Measures(),
+			InPassing: recovery.InPassing(), Tracks: recovery.Tracks(),
 			Growths: recovery.GrowthSorts(), GrowthStates: recovery.GrowthStates(), Sides: record.Sides(),
 			RootSorts: roots.Sorts(), RootManner: roots.Manner, SlowFeeds: feed.SlowFeeds(), Lights: climate.Lights(),
 			WaterRules: plant.WaterRuleText(), Traits: plant.TraitWords(), Severities: plant.Severities(),

@@ -109,6 +109,7 @@ type PlantFile struct {
 	Prepared      []record.PreparedOn  `json:"prepared" doc:"Results of the bench kept with it since its plan was made."`
 	Treated       []record.TreatedOn   `json:"treated" doc:"Products used, newest last."`
 	Trials        []record.Trial       `json:"trials" doc:"What was tried on it, oldest first."`
+	TrialDays     int                  `json:"trialDays" doc:"For how long a trial is proposed."`
 	Mother        *store.Kin           `json:"mother,omitempty"`
 	Children      []store.Kin          `json:"children" doc:"Pieces taken of it."`
 	Answers       sheet.Answers        `json:"answers" doc:"The answers that its plan was made with."`

@@ -151,11 +151,8 @@ func (srv *server) follow(ctx context.Context, a store.Account, s record.State) 
 	if f.Events == nil {
 		f.Events = []record.Event{}
 	}
-	if score, ok := recovery.WellbeingOn(s.Readings, s.Basis(), today); ok && !s.Over() {
-		f.Score = &score
-		if trend, known := recovery.TrendOf(f.Scores, score.Value, today); known {
-			f.Trend = &trend
-		}
+	if score, trend, known := s.Condition(today); known {
+		f.Score, f.Trend = &score, trend
 	}
 	if drying, ok := recovery.DryingOf(s.WateredOn); ok {
 		f.Drying = &drying

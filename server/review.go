@@ -72,6 +72,7 @@ type CollectionReview struct {
 	ByCause  []Share        `json:"byCause"`
 	BySchool []Share        `json:"bySchool"`
 	Stages   []StageTime    `json:"stages"`
+	Tried    string         `json:"tried" doc:"What the shares of methods rest on."`
 	Methods  []told.Method  `json:"methods" doc:"What was tried, with what came of it; trials that began in that time."`
 	Endings  []store.Ending `json:"endings" doc:"The last that ended."`
 	Source   string         `json:"source"`
@@ -320,7 +321,7 @@ func (srv *server) collectionReview(ctx context.Context, a store.Account, span s
 	if err != nil {
 		return r, err
 	}
-	r.Methods = told.MethodsOf(trials)
+	r.Methods, r.Tried = told.MethodsOf(trials), told.MethodsSource
 	all, err := srv.store.EndedAll(ctx, a.Collection.ID, r.From, r.To)
 	if err != nil {
 		return r, err

@@ -11,7 +11,6 @@ import (
 	"tendermend/core/day"
 	"tendermend/core/diagnosis"
 	"tendermend/core/plant"
-	"tendermend/core/recovery"
 	"tendermend/record"
 	"tendermend/record/due"
 	"tendermend/record/told"
@@ -69,8 +68,6 @@ type Rounds struct {
 	Must        int `json:"must" doc:"How many of those listed cannot wait until tomorrow."`
 	MustMinutes int `json:"mustMinutes" doc:"For what cannot wait."`
 	WaitMinutes int `json:"waitMinutes" doc:"For the plants of which nothing presses."`
-	// Asks are asked of any plant in passing.
-	Asks []recovery.Measure `json:"asks" doc:"What is asked of any plant in passing."`
 }
 
 type walkInput struct {
@@ -105,7 +102,6 @@ func (srv *server) roundsOperations(api huma.API) {
 				Minutes:     walk.Minutes,
 				WaitMinutes: walk.Minutes,
 				Plants:      walk.Plants,
-				Asks:        recovery.InPassing(),
 			}
 			for _, row := range walk.Rows {
 				r.add(row, today, routine.Off)

@@ -35,7 +35,7 @@ type Words struct {
 var jobs = [...]Words{
 	{
 		PestLook, "Look for pests",
-		"Undersides, joints, newest growth and pot rim, with a lens.",
+		"Undersides, joints, newest growth and pot rim, with a lens; tap a leaf over white paper.",
 		"no pests", 2, "live-pests",
 	},
 	{

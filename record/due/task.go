@@ -108,12 +108,7 @@ func Tasks(s record.State, south bool) []Task {
 		return nil
 	}
 	var tasks []Task
-	add := func(t Task) {
-		if t.How == "" {
-			t.How = how[t.Kind]
-		}
-		tasks = append(tasks, t)
-	}
+	add := func(t Task) { tasks = append(tasks, withHow(t)) }
 	for _, alarm := range s.Alarms() {
 		add(Task{
 			Kind: Signal, From: alarm.On, Until: alarm.On + 1, Minutes: 3, Weight: mostWeight,

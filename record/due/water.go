@@ -73,7 +73,7 @@ func asleepTask(s record.State, south bool) (Task, bool) {
 		Why: working.Capital(line.Why) + ".",
 	}
 	if line.Asks == water.RootsMeasure {
-		t.What, t.How = "New roots: how long?", "Measure the longest root on its new growth."
+		t.What = "New roots: how long?"
 	}
 	return t, true
 }

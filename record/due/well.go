@@ -43,7 +43,7 @@ func routineTask(s record.State, south bool) Task {
 	for _, job := range t.Jobs {
 		if job.Job == care.PestLook && job.On < from { // who saw that it stands well has not looked for pests
 			t.From, t.Until, t.What, t.Why = job.On, max(job.On, last)+day.Day(between), job.Title, job.Why
-			t.How = how[Pests]
+			t.How = lookForPests()
 		}
 	}
 	return t

@@ -13,13 +13,6 @@ import (
 	"tendermend/record/due"
 )
 
-// How far back the condition is compared, and by how much it must differ to be told
-// (common practice).
-const (
-	comparedDays = 30
-	tellingScore = 5
-)
-
 // Line says in a few sentences how a plant does, since when, and what comes next.
 func Line(s record.State, today day.Day, south bool) string {
 	said := []string{stands(s, today)}
@@ -31,7 +24,7 @@ func Line(s record.State, today day.Day, south bool) string {
 
 // stands says how it stands, since when.
 func stands(s record.State, today day.Day) string {
-	switch {
+	switch standing := s.Standing(); {
 	case s.Left != nil:
 		how := "Given away"
 		if s.Left.Outcome == record.OutcomeLost {
@@ -40,14 +33,14 @@ func stands(s record.State, today day.Day) string {
 		return fmt.Sprintf("%s on %s, %s after it came.", how, on(s.LeftOn, today), lasted(s.ArrivedOn, s.LeftOn))
 	case s.Case.Open():
 		return inWork(s, today)
-	case s.Undecided():
+	case standing == "examined":
 		return "It was examined on " + on(s.Examined.On, today) + "; what to do is not decided."
-	case s.FoundWell != nil:
+	case standing == "well":
 		return "It is well: nothing was found on " + on(*s.FoundWell, today) + "."
-	case s.Case.Is():
-		return ended(s, today)
+	case standing == "arrived":
+		return "It came on " + on(s.ArrivedOn, today) + " and nobody has examined it yet."
 	}
-	return "It came on " + on(s.ArrivedOn, today) + " and nobody has examined it yet."
+	return ended(s, today)
 }
 
 // inWork tells of the case in hand.
@@ -98,35 +91,19 @@ func ended(s record.State, today day.Day) string {
 	return "Its last case ended on " + on(*end, today) + "."
 }
 
-// course says whether it does better or worse than a month ago; nothing where nobody can
-// tell, or where it does as it did.
+// course says whether its condition rose or fell; nothing where nobody can tell, or where
+// it is much as it was.
 func course(s record.State, today day.Day) string {
-	scores := s.Scores()
-	if len(scores) < 2 {
+	now, trend, known := s.Condition(today)
+	if !known || trend == nil || trend.Points == 0 {
 		return ""
 	}
-	last := scores[len(scores)-1]
-	if today-last.On > comparedDays {
-		return ""
+	way, by := "rose", trend.Points
+	if by < 0 {
+		way, by = "fell", -by
 	}
-	before := scores[0]
-	for _, score := range scores {
-		if score.On <= last.On-comparedDays {
-			before = score
-		}
-	}
-	in := "in a month"
-	if before.On > last.On-comparedDays {
-		in = "since " + on(before.On, today)
-	}
-	way := "rose"
-	switch diff := last.Value - before.Value; {
-	case math.Abs(diff) < tellingScore:
-		return ""
-	case diff < 0:
-		way = "fell"
-	}
-	return fmt.Sprintf("Its condition %s %s from %.0f to %.0f of 100.", way, in, before.Value, last.Value)
+	return fmt.Sprintf("Its condition %s by %s in %s, to %.0f of 100.", way, working.Count(by, "point"),
+		working.Count(trend.Days, "day"), now.Value)
 }
 
 // next says what is to be done first.

@@ -59,13 +59,22 @@ func TestTheLineTellsHowAPlantStandsAndWhatIsNext(t *testing.T) {
 	assert.Contains(t, told.Line(last, today+60, false), "It came on 16 August 2026", "another year is named")
 }
 
-// A change of its condition is told from five on, against a month ago or its first look.
+// A change of its condition is told as its page tells it: against four weeks ago, where
+// somebody looked, and from three points on.
 func TestTheLineTellsAChangeOfItsCondition(t *testing.T) {
 	line := func(first, last record.Entry) string { return told.Line(plantOf(first, last), today, false) }
-	assert.Contains(t, line(checked(40, 1), checked(1, 0)), "Its condition rose in a month from")
-	assert.Contains(t, line(checked(40, 0), checked(1, 1)), "Its condition fell in a month from")
-	assert.Contains(t, line(checked(9, 0), checked(1, 1)), "Its condition fell since 15 November from")
+	assert.Regexp(t, `Its condition rose by \d+ points in 28 days, to \d+ of 100\.`, line(checked(40, 1), checked(1, 0)))
+	assert.Contains(t, line(checked(28, 0), checked(1, 1)), "Its condition fell by")
+	assert.NotContains(t, line(checked(27, 0), checked(1, 1)), "condition", "nobody looked four weeks ago")
 	assert.NotContains(t, line(checked(40, 1), checked(1, 1)), "condition", "as it was")
-	assert.NotContains(t, line(checked(80, 1), checked(31, 0)), "condition", "nobody looked lately")
-	assert.Contains(t, line(checked(80, 1), checked(30, 0)), "condition")
+}
+
+// A trouble that mended after it was taken in as well is what the line tells of.
+func TestTheLineTellsOfWhatCameLast(t *testing.T) {
+	well := entryOn(90, record.Body{Diagnosed: &record.Diagnosed{Nothing: true}})
+	seen := entryOn(60, record.Body{Examined: &record.Examined{Present: []string{"leaf.crisp"}}})
+	dry := entryOn(60, record.Body{Diagnosed: &record.Diagnosed{Causes: []string{"drought"}}})
+	mended := entryOn(20, record.Body{Closed: &record.Closed{Outcome: record.OutcomeMended}})
+	assert.Contains(t, told.Line(plantOf(well), today, false), "It is well: nothing was found on 26 August.")
+	assert.Contains(t, told.Line(plantOf(well, seen, dry, mended), today, false), "Mended on 4 November, drought stress.")
 }

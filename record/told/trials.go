@@ -34,6 +34,10 @@ type Method struct {
 // Clear is how many of its trials had a clear result.
 func (m Method) Clear() int { return m.Better + m.Same + m.Worse }
 
+// MethodsSource says what the shares of methods rest on.
+const MethodsSource = "The share that helped, of those with a clear result, as its 95 % score interval (Wilson " +
+	"1927; Newcombe 1998). Plants that were left as they were are not counted: a trial without them says little."
+
 // MethodsOf adds trials up by what was tried, whatever its letters and spaces: the most
 // tried first. The share that helped leaves out what is open or unclear.
 func MethodsOf(trials []TriedOn) []Method {

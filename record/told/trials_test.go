@@ -41,7 +41,8 @@ func TestMethodsAddTheirTrialsUp(t *testing.T) {
 	})
 	assert.Nil(t, second.Low, "nothing clear, nothing known")
 	require.NotNil(t, first.Low)
-	// One of three, by the score interval worked by hand: (0.3333+0.6402 ± 0.5928·√…)/(1+1.2805).
+	// One of three, by hand with z = 1.96: the middle (1/3 + z²/6)/(1 + z²/3) is 0.4269, and half of
+	// it z·√(2/27 + z²/36)/(1 + z²/3) is 0.3654 to each side.
 	assert.InDelta(t, 0.0615, *first.Low, 0.0005)
 	assert.InDelta(t, 0.7923, *first.High, 0.0005)
 	assert.Empty(t, told.MethodsOf(nil))

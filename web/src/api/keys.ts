@@ -59,9 +59,9 @@ export const ofDecision =
   <T>(before: T | undefined, query: Query) =>
     query?.queryKey[1] === plant && query.queryKey[3] === decided ? before : undefined;
 
-/** What was recorded on a plant may change all that hangs on it, and every sum over the collection. */
-export const recorded = (cache: QueryClient, plant: string) =>
+/** What was recorded on plants may change all that hangs on each, and every sum over the collection. */
+export const recorded = (cache: QueryClient, ...plants: string[]) =>
   Promise.all([
-    cache.invalidateQueries({ queryKey: keys.plant(plant) }),
+    ...plants.map((plant) => cache.invalidateQueries({ queryKey: keys.plant(plant) })),
     cache.invalidateQueries({ queryKey: keys.collection }),
   ]);

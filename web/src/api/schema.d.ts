@@ -1913,6 +1913,8 @@ export interface components {
       source: string;
       stages: components["schemas"]["StageTime"][];
       to: string;
+      /** @description What the shares of methods rest on. */
+      tried: string;
     };
     Comparison: {
       /** @description Signs that tell them apart, most telling first. */
@@ -2823,6 +2825,8 @@ export interface components {
       habits: components["schemas"]["Habit"][];
       /** @description SHA-256 of all tables: the same hash, the same answers. */
       hash: string;
+      /** @description What is asked of any plant in passing. */
+      inPassing: components["schemas"]["Measure"][];
       /** @description Whether an arrival is kept apart, by how long it had been had. */
       isolated: {
         [key: string]: boolean;
@@ -2990,8 +2994,13 @@ export interface components {
       /** @description The botanical name of that kind. */
       called?: string;
       from?: string;
+      /** Format: int64 */
+      growths?: number;
       /** @description The id of the way it grows. */
       habit: string;
+      /** @description How long it has been had, as an arrival says it. */
+      had?: string;
+      isolated?: boolean;
       /** @description The id of its kind; empty where none was understood. */
       kind: string;
       label: string;
@@ -3000,7 +3009,10 @@ export interface components {
       medium?: string;
       name: string;
       note?: string;
+      packing?: string;
       place: string;
+      /** Format: double */
+      potDepthCm?: number;
       /** Format: double */
       potWidthCm?: number;
       /** Format: double */
@@ -3846,6 +3858,11 @@ export interface components {
       today: string;
       /** @description Products used, newest last. */
       treated: components["schemas"]["TreatedOn"][];
+      /**
+       * Format: int64
+       * @description For how long a trial is proposed.
+       */
+      trialDays: number;
       /** @description What was tried on it, oldest first. */
       trials: components["schemas"]["Trial"][];
       verdict?: components["schemas"]["Verdict"];
@@ -4303,8 +4320,6 @@ export interface components {
       working: components["schemas"]["Working"];
     };
     Rounds: {
-      /** @description What is asked of any plant in passing. */
-      asks: components["schemas"]["Measure"][];
       /**
        * Format: int64
        * @description How many plants are due in all.

@@ -1,7 +1,7 @@
 import { lazy, Suspense, useState } from "react";
 import { NavLink, Outlet, useNavigation } from "react-router";
 import { Problem, type Session } from "../api/client";
-import { useSession } from "../api/hooks";
+import { useSession } from "../api/plants";
 import { Connection } from "./Connection";
 import { IfMeant } from "./IfMeant";
 import { rarer } from "./rarer";

@@ -184,6 +184,7 @@ export const knowledge = {
       alarm: false,
     },
   ],
+  inPassing: [{ id: "wilt", ask: "Wilted?", short: "new wilt", how: "", kind: "yes-no", word: "limp", calm: "firm" }],
   tracks: [
     {
       id: "t",
@@ -261,6 +262,7 @@ export const plantFile = (more: Partial<PlantFile> = {}): PlantFile =>
     treated: [],
     line: "",
     trials: [],
+    trialDays: 28,
     children: [],
     pot: {},
     curves: {},

@@ -1,7 +1,7 @@
 import { Button, FileButton, Group, Progress, Textarea } from "@mantine/core";
 import { useState } from "react";
 import type { Schemas } from "../api/client";
-import { useImport } from "../api/hooks";
+import { useImport } from "../api/files";
 import { Refused } from "../shell/States";
 import { ListPreview } from "./ListPreview";
 import { sayCount } from "./words";

@@ -1,7 +1,8 @@
 import { Button, Group, NativeSelect } from "@mantine/core";
 import { useState } from "react";
 import type { Schemas } from "../api/client";
-import { useKnowledge, useListPreview } from "../api/hooks";
+import { useListPreview } from "../api/files";
+import { useKnowledge } from "../api/handbook";
 import { sayDay } from "../dates";
 import { Failed, Waiting } from "../shell/States";
 import { sayCount } from "./words";

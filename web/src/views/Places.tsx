@@ -4,8 +4,8 @@ import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
 import { answer, client, Problem } from "../api/client";
-import { usePlaces } from "../api/hooks";
 import { newId } from "../api/id";
+import { usePlaces } from "../api/plants";
 import { queries } from "../api/queries";
 import { Failed, Refused, Waiting } from "../shell/States";
 

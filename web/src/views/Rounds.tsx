@@ -2,7 +2,7 @@ import { Button, Group } from "@mantine/core";
 import { useDeferredValue, useState } from "react";
 import { Link } from "react-router";
 import type { Schemas } from "../api/client";
-import { useRounds } from "../api/hooks";
+import { useRounds } from "../api/plants";
 import { Bare, Failed, Waiting } from "../shell/States";
 import { ManyBar } from "./many/ManyBar";
 import { usePicked } from "./many/picked";
@@ -72,27 +72,13 @@ export function Rounds() {
         </Group>
       </Group>
       <Alarming places={places ?? []} />
-      <WalkPlaces
-        places={places ?? []}
-        today={today}
-        asks={data.asks}
-        wants={must}
-        answered={atOnce}
-        picking={picking}
-      />
+      <WalkPlaces places={places ?? []} today={today} wants={must} answered={atOnce} picking={picking} />
       {waiting > 0 && (
         <details className={classes.waiting} open={data.must === 0}>
           <summary>
             Can wait: {sayCount(waiting, "plant")}, about {sayCount(data.waitMinutes, "minute")}
           </summary>
-          <WalkPlaces
-            places={places ?? []}
-            today={today}
-            asks={data.asks}
-            wants={later}
-            answered={afterwards}
-            picking={picking}
-          />
+          <WalkPlaces places={places ?? []} today={today} wants={later} answered={afterwards} picking={picking} />
         </details>
       )}
       {more > 0 && (

@@ -1,5 +1,5 @@
 import { Stack, Switch } from "@mantine/core";
-import { useRoutine, useSaveRoutine } from "../api/hooks";
+import { useRoutine, useSaveRoutine } from "../api/household";
 import { Failed, Refused, Waiting } from "../shell/States";
 
 /** Which jobs of ordinary care the collection wants at all. */

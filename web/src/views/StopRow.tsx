@@ -1,7 +1,8 @@
 import { Fragment } from "react";
 import { Link } from "react-router";
-import type { Measure, Schemas, Task } from "../api/client";
-import { useKnowledge, useRecord } from "../api/hooks";
+import type { Schemas, Task } from "../api/client";
+import { useKnowledge } from "../api/handbook";
+import { useRecord } from "../api/recording";
 import { daysBetween, distance, shortDay } from "../dates";
 import { SmallFigure } from "../figure/Figure";
 import { SmallSeam } from "../seam/Seam";
@@ -12,21 +13,20 @@ import type { Picking } from "./many/picked";
 import classes from "./Rounds.module.css";
 import { taskPlace } from "./tasks";
 import { useUndo } from "./undo";
-import { results, sayCount } from "./words";
+import { asSentence, results, sayCount } from "./words";
 
 export type Stop = Schemas["WalkStop"];
 
 interface StopRowProps {
   stop: Stop;
   today: string;
-  asks: Measure[];
   /** Where the row stands on the walk: what was answered there can be undone there. */
   place: string;
   picking: Picking;
 }
 
 /** One plant on the walk: what it wants and how, the answers, and what is still open; why now behind a touch. */
-export function StopRow({ stop, today, asks, place, picking }: StopRowProps) {
+export function StopRow({ stop, today, place, picking }: StopRowProps) {
   const [first, ...rest] = stop.tasks ?? [];
   if (!first) return null;
   const late = daysBetween(first.until, today);
@@ -44,7 +44,7 @@ export function StopRow({ stop, today, asks, place, picking }: StopRowProps) {
       </div>
       <p className={classes.why}>
         <span className={classes.box} aria-hidden />
-        <b className={late > 0 ? "red" : undefined}>{ended(first.what)}</b> {first.how}{" "}
+        <b className={late > 0 ? "red" : undefined}>{asSentence(first.what)}</b> {first.how}{" "}
         <span className={late > 0 ? "red" : "soft"}>
           {late > 0 ? `Open for ${sayCount(daysBetween(first.from, today), "day")}.` : `By ${shortDay(first.until)}.`}
         </span>
@@ -75,24 +75,20 @@ export function StopRow({ stop, today, asks, place, picking }: StopRowProps) {
         today={today}
         label={`${stop.name}: ${sayCount(stop.seam.looks, "look")}, stage ${stop.stage || stop.standing}`}
       />
-      <Answers stop={stop} task={first} today={today} asks={asks} place={place} />
+      <Answers stop={stop} task={first} today={today} place={place} />
     </article>
   );
 }
-
-/** What is asked for, ended as a sentence is. */
-const ended = (what: string) => (/[.?!]$/.test(what) ? what : `${what}.`);
 
 interface AnswersProps {
   stop: Stop;
   task: Task;
   today: string;
-  asks: Measure[];
   place: string;
 }
 
 /** The answers a task takes on the spot; what needs thought opens the plant's file. */
-function Answers({ stop, task, today, asks, place }: AnswersProps) {
+function Answers({ stop, task, today, place }: AnswersProps) {
   const record = useRecord(stop.id);
   const undo = useUndo({ id: stop.id, name: stop.name, place }, true);
   // The row may be gone when the answer has come: what it asked for is done.
@@ -112,7 +108,9 @@ function Answers({ stop, task, today, asks, place }: AnswersProps) {
     </button>
   );
   const on = today;
-  const asked = useKnowledge().data?.measures.find((m) => m.id === task.measure);
+  const knowledge = useKnowledge().data;
+  const asked = knowledge?.measures.find((m) => m.id === task.measure);
+  const asks = knowledge?.inPassing ?? [];
   const answers = () => {
     switch (task.kind) {
       case "examine":

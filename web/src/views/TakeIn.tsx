@@ -1,6 +1,7 @@
 import { useEffect } from "react";
 import { useNavigate, useSearchParams } from "react-router";
-import { usePlant, useRecord, useSession } from "../api/hooks";
+import { usePlant, useSession } from "../api/plants";
+import { useRecord } from "../api/recording";
 import { ArrivalForm } from "./arrival/ArrivalForm";
 import { beginArrival, useArrivalDraft } from "./arrival/draft";
 import type { Arrived } from "./arrival/parts";

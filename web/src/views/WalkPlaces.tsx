@@ -1,4 +1,4 @@
-import type { Measure, Schemas } from "../api/client";
+import type { Schemas } from "../api/client";
 import { PickAll } from "./many/PickBox";
 import type { Picking } from "./many/picked";
 import classes from "./Rounds.module.css";
@@ -10,7 +10,6 @@ import { sayCount } from "./words";
 interface WalkPlacesProps {
   places: Schemas["WalkPlace"][];
   today: string;
-  asks: Measure[];
   /** Which of the stops stand here. */
   wants: (stop: Stop) => boolean;
   /** What was answered just now at these places, and left the walk. */
@@ -26,7 +25,7 @@ export function answeredAt(places: Schemas["WalkPlace"][], recent: Recent[], wan
 }
 
 /** The stops of a walk by place; what was answered at one stays there, to be undone. */
-export function WalkPlaces({ places, today, asks, wants, answered, picking }: WalkPlacesProps) {
+export function WalkPlaces({ places, today, wants, answered, picking }: WalkPlacesProps) {
   return places.map((p) => {
     const stops = (p.stops ?? []).filter(wants);
     if (stops.length === 0) return null;
@@ -52,7 +51,7 @@ export function WalkPlaces({ places, today, asks, wants, answered, picking }: Wa
         )}
         <div className={classes.stops}>
           {stops.map((s) => (
-            <StopRow key={s.id} stop={s} today={today} asks={asks} place={p.place} picking={picking} />
+            <StopRow key={s.id} stop={s} today={today} place={p.place} picking={picking} />
           ))}
         </div>
       </section>

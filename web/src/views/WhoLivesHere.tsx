@@ -1,7 +1,7 @@
 import { Button, Checkbox, Stack } from "@mantine/core";
 import { useState } from "react";
 import type { Schemas } from "../api/client";
-import { useSaveHousehold, useSettings } from "../api/hooks";
+import { useSaveHousehold, useSettings } from "../api/household";
 import { Failed, Refused, Waiting } from "../shell/States";
 
 const living = [

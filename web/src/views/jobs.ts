@@ -1,5 +1,5 @@
 import type { Schemas } from "../api/client";
-import type { Draft } from "../api/hooks";
+import type { Draft } from "../api/recording";
 
 /** What is recorded when a job is answered in one tap: exactly what its label says. */
 export function doneBody(job: Pick<Schemas["Due"], "job" | "strength" | "measure">, on: string): Draft {

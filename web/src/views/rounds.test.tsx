@@ -42,7 +42,6 @@ const walk = (...stops: object[]) => ({
   mustMinutes: 12,
   waitMinutes: 0,
   more: 0,
-  asks: knowledge.measures.filter((m) => m.id === "wilt"),
   places: [{ place: "North sill", apart: false, stops }],
 });
 
@@ -95,7 +94,7 @@ describe("the walk", () => {
   ])("takes the answer to %s on the spot: %s", async (kind, button, body) => {
     const asked = serve(answers(walk(stop("Fern", task(kind, { step: "unpot", trial: "t-1" })))));
     show(<Rounds />);
-    await userEvent.click(within(await card("Fern")).getByRole("button", { name: button }));
+    await userEvent.click(await within(await card("Fern")).findByRole("button", { name: button }));
     await waitFor(() => expect(sent(asked)).toHaveLength(1));
     expect(sent(asked)[0]).toMatchObject({ on: today, ...body });
     expect(Object.keys(sent(asked)[0] ?? {}).sort()).toEqual(["id", "on", ...Object.keys(body)].sort());

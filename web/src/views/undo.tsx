@@ -2,7 +2,8 @@ import { Button, Group } from "@mantine/core";
 import { notifications } from "@mantine/notifications";
 import dayjs from "dayjs";
 import { useEffect, useRef } from "react";
-import { useMany, useSession } from "../api/hooks";
+import { useSession } from "../api/plants";
+import { useMany } from "../api/recording";
 import { type EntryOf, noteUndone, type Recent, recentKey, remember, useRecent } from "./recent";
 
 /** Takes entries back, or brings back what was taken back. */

@@ -62,6 +62,9 @@ export function sayTimes(times: number): string {
 /** Words as they begin a sentence. */
 export const sentence = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 
+/** Words with the mark that ends a sentence; one that they end with stays. */
+export const asSentence = (words: string) => (/[.?!]$/.test(words) ? words : `${words}.`);
+
 /** How a stick comes out of the medium, driest first. */
 export const moistures = ["dry", "barely", "moist", "wet"] as const;
 export type Moisture = (typeof moistures)[number];

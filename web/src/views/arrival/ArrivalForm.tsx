@@ -1,7 +1,7 @@
 import { Button, Group } from "@mantine/core";
 import { useState } from "react";
 import { Problem } from "../../api/client";
-import { useKnowledge } from "../../api/hooks";
+import { useKnowledge } from "../../api/handbook";
 import { Failed, Refused, Waiting } from "../../shell/States";
 import { NewPlace } from "../Places";
 import classes from "../TakeIn.module.css";

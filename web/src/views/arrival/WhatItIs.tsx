@@ -1,7 +1,7 @@
 import { Autocomplete, Button, Group, Select, Switch, TextInput } from "@mantine/core";
 import { useDebouncedValue } from "@mantine/hooks";
 import type { Schemas } from "../../api/client";
-import { useProfiles } from "../../api/hooks";
+import { useProfiles } from "../../api/handbook";
 import classes from "../TakeIn.module.css";
 import { type Arrived, type Fields, textOf } from "./parts";
 

@@ -1,5 +1,5 @@
 import { Select, Switch } from "@mantine/core";
-import { usePlaces } from "../../api/hooks";
+import { usePlaces } from "../../api/plants";
 import classes from "../TakeIn.module.css";
 import type { Fields } from "./parts";
 

@@ -2,7 +2,8 @@ import { Group } from "@mantine/core";
 import { useState } from "react";
 import { Link } from "react-router";
 import type { Schemas } from "../../api/client";
-import { type Span, useCollectionReview, useKnowledge } from "../../api/hooks";
+import { useKnowledge } from "../../api/handbook";
+import { type Span, useCollectionReview } from "../../api/plants";
 import { daysBetween, sayDay } from "../../dates";
 import { Bare, Failed, Waiting } from "../../shell/States";
 import { sayCount, sayPercent, standingWord } from "../words";
@@ -57,7 +58,7 @@ export function CollectionBack() {
               )}
               <p className="soft small">{r.source}</p>
             </section>
-            <MethodsTried methods={r.methods} />
+            <MethodsTried methods={r.methods} source={r.tried} />
           </div>
           <div className={classes.side}>
             <section className="patch" aria-label="What took long">

@@ -2,7 +2,7 @@ import { Button, Group, SegmentedControl } from "@mantine/core";
 import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import type { Review } from "../../api/client";
-import { type Span, useReview } from "../../api/hooks";
+import { type Span, useReview } from "../../api/plants";
 import { sayDay } from "../../dates";
 import { How } from "../../shell/How";
 import { Bare, Failed, Waiting } from "../../shell/States";

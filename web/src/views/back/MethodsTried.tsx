@@ -5,7 +5,7 @@ import { resultWord, sayPercent } from "../words";
 import classes from "./LookBack.module.css";
 
 /** What was tried here, by product or method, with how often it helped. */
-export function MethodsTried({ methods }: { methods: Schemas["Method"][] }) {
+export function MethodsTried({ methods, source }: { methods: Schemas["Method"][]; source: string }) {
   if (methods.length === 0) return null;
   return (
     <section className="patch" aria-label="What was tried">
@@ -48,10 +48,7 @@ export function MethodsTried({ methods }: { methods: Schemas["Method"][] }) {
           ))}
         </tbody>
       </table>
-      <p className="soft small">
-        The share that helped, of those with a clear result, as its 95 % score interval (Wilson 1927). Plants that were
-        left as they were are not counted: a trial without them says little.
-      </p>
+      <p className="soft small">{source}</p>
     </section>
   );
 }

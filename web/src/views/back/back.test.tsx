@@ -135,6 +135,7 @@ const collection = {
   ],
   bySchool: [],
   stages: [{ track: "Re-rooting", stage: "re-root", n: 3, median: 80, usual: [2, 8], long: true }],
+  tried: "Wilson of the trials",
   methods: [
     {
       what: "Heat mat",
@@ -175,6 +176,7 @@ describe("a look back over the collection", () => {
       "80 days longer than usual",
       "after 31 days",
       "helped 21 % to 94 %. Moss pot it helped",
+      "Wilson of the trials",
     ])
       expect(text).toContain(said);
     expect(text).not.toContain("By school");

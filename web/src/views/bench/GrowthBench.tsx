@@ -1,7 +1,9 @@
 import { Button, SegmentedControl, Select, Switch, TextInput } from "@mantine/core";
 import { useState } from "react";
 import type { Schemas } from "../../api/client";
-import { useKinds, useLights, useSession } from "../../api/hooks";
+import { useKinds, useLights } from "../../api/handbook";
+
+import { useSession } from "../../api/plants";
 import { NumberField, QuantityInput } from "../../fields";
 import classes from "./Bench.module.css";
 import { bench, KindPick, Sheet, useReckoning } from "./Instrument";

@@ -1,6 +1,7 @@
 import { MultiSelect, SegmentedControl, Select, TextInput } from "@mantine/core";
 import { useState } from "react";
-import { useBench, useKnowledge } from "../../api/hooks";
+import { useKnowledge } from "../../api/handbook";
+import { useBench } from "../../api/household";
 import { NumberField } from "../../fields";
 import classes from "./Bench.module.css";
 import { bench, Sheet, useReckoning } from "./Instrument";

@@ -1,7 +1,7 @@
 import { Autocomplete, Button, Select } from "@mantine/core";
 import { useLocalStorage } from "@mantine/hooks";
 import { useState } from "react";
-import { useBench } from "../../api/hooks";
+import { useBench } from "../../api/household";
 import { NumberField, QuantityInput } from "../../fields";
 import { Failed, Waiting } from "../../shell/States";
 import classes from "./Bench.module.css";

@@ -1,7 +1,8 @@
 import { Button } from "@mantine/core";
 import { useLocalStorage } from "@mantine/hooks";
 import { useNavigate } from "react-router";
-import { useKnowledge, useTrouble } from "../../api/hooks";
+import { useKnowledge } from "../../api/handbook";
+import { useTrouble } from "../../api/plants";
 import { Failed, Waiting } from "../../shell/States";
 import { beginArrival, useArrivalDraft } from "../arrival/draft";
 import { answersOf } from "../look/look";

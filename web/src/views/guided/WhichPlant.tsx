@@ -2,7 +2,7 @@ import { Button, TextInput } from "@mantine/core";
 import { useDebouncedValue } from "@mantine/hooks";
 import { useState } from "react";
 import type { Knowledge } from "../../api/client";
-import { useProfiles } from "../../api/hooks";
+import { useProfiles } from "../../api/handbook";
 import { SmallFigure } from "../../figure/Figure";
 import classes from "./Guided.module.css";
 import { Heading } from "./Heading";

@@ -1,6 +1,6 @@
 import { Button, Group } from "@mantine/core";
 import { Link, useParams } from "react-router";
-import { useCause } from "../../api/hooks";
+import { useCause } from "../../api/handbook";
 import { Failed, Waiting } from "../../shell/States";
 import { sayCount } from "../words";
 import { useTables } from "./Handbook";

@@ -1,5 +1,5 @@
 import { Link } from "react-router";
-import { useConfirmed } from "../../api/hooks";
+import { useConfirmed } from "../../api/handbook";
 import { sayDay } from "../../dates";
 import { How } from "../../shell/How";
 import { Failed, Waiting } from "../../shell/States";

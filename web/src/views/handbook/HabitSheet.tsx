@@ -1,5 +1,5 @@
 import { Link, useParams } from "react-router";
-import { useKinds } from "../../api/hooks";
+import { useKinds } from "../../api/handbook";
 import { Figure } from "../../figure/Figure";
 import { Bare } from "../../shell/States";
 import { sayProse, useUnits } from "../../units";

@@ -3,8 +3,10 @@ import { useDebouncedValue } from "@mantine/hooks";
 import { useState } from "react";
 import { Link, NavLink, Outlet, useOutletContext, useSearchParams } from "react-router";
 import type { Knowledge } from "../../api/client";
-import { useKinds, useKnowledge, useSigns } from "../../api/hooks";
+import { useKinds, useKnowledge } from "../../api/handbook";
 import { newId } from "../../api/id";
+import { useSigns } from "../../api/plants";
+
 import { Failed, Waiting } from "../../shell/States";
 import classes from "./Handbook.module.css";
 

@@ -2,7 +2,7 @@ import { Button, Checkbox, Group, Select, Stack, TextInput } from "@mantine/core
 import { useState } from "react";
 import { useNavigate, useParams, useSearchParams } from "react-router";
 import { Problem, type Schemas } from "../../api/client";
-import { useKind, useSaveKind } from "../../api/hooks";
+import { useKind, useSaveKind } from "../../api/handbook";
 import { NumberField, QuantityInput } from "../../fields";
 import { Failed, Refused, Waiting } from "../../shell/States";
 import { useTables } from "./Handbook";

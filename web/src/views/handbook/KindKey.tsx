@@ -1,5 +1,5 @@
 import { Link, useParams } from "react-router";
-import { useKey } from "../../api/hooks";
+import { useKey } from "../../api/handbook";
 import { Failed, Waiting } from "../../shell/States";
 import { SignPicture } from "../look/SignPicture";
 import { sayCount } from "../words";

@@ -2,7 +2,7 @@ import { Button, Group } from "@mantine/core";
 import type { ReactNode } from "react";
 import { Link, useParams } from "react-router";
 import type { Schemas } from "../../api/client";
-import { useKind } from "../../api/hooks";
+import { useKind } from "../../api/handbook";
 import { newId } from "../../api/id";
 import { Failed, Waiting } from "../../shell/States";
 import { type System, sayProse, sayQuantity, useUnits } from "../../units";

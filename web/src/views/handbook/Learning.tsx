@@ -1,7 +1,8 @@
 import { Button, FileButton, Group, Switch } from "@mantine/core";
 import { useState } from "react";
 import type { Knowledge, Schemas } from "../../api/client";
-import { useLearning, useLearningScores, useSaveSwitches, useTakeCases } from "../../api/hooks";
+import { useTakeCases } from "../../api/files";
+import { useLearning, useLearningScores, useSaveSwitches } from "../../api/handbook";
 import { How } from "../../shell/How";
 import { Failed, Refused, Waiting } from "../../shell/States";
 import { sayCount, sayPercent } from "../words";

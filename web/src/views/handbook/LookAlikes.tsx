@@ -1,7 +1,7 @@
 import { Select } from "@mantine/core";
 import { Link, useSearchParams } from "react-router";
 import type { Schemas } from "../../api/client";
-import { useLookAlikes } from "../../api/hooks";
+import { useLookAlikes } from "../../api/handbook";
 import { Failed, Waiting } from "../../shell/States";
 import { useTables } from "./Handbook";
 import classes from "./Handbook.module.css";

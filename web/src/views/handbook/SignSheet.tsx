@@ -1,5 +1,5 @@
 import { Link, useParams } from "react-router";
-import { useSign } from "../../api/hooks";
+import { useSign } from "../../api/handbook";
 import { Failed, Waiting } from "../../shell/States";
 import { LikeWhat } from "../look/SignRow";
 import { useTables } from "./Handbook";

@@ -2,7 +2,7 @@ import { TextInput } from "@mantine/core";
 import { useDebouncedValue } from "@mantine/hooks";
 import { useState } from "react";
 import type { Knowledge } from "../../api/client";
-import { useSigns } from "../../api/hooks";
+import { useSigns } from "../../api/plants";
 import classes from "./Look.module.css";
 import type { Answers } from "./look";
 import { type Answering, SignRow } from "./SignRow";

@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import type { Knowledge, Schemas } from "../../api/client";
 import { sayDay } from "../../dates";
 import { How } from "../../shell/How";
@@ -22,17 +22,18 @@ export function NextChecks({ checks, knowledge, draft, today, waits, show, ...an
   const signOf = (c: Schemas["Check"]) => knowledge.signs.find((s) => s.id === c.sign);
   const [first, ...rest] = checks.filter(signOf);
   const sign = first && signOf(first);
+  const box = useFocusKept(first?.sign);
   if (!first || !sign) {
     return (
-      <p className="next" data-testid="no-check">
+      <p className="next" data-testid="no-check" ref={box} tabIndex={-1}>
         No further look is worth its trouble.
       </p>
     );
   }
   const shared = { knowledge, draft, today, waits, show, ...answering };
   return (
-    <div className="next" data-testid="next-check">
-      <One check={first} sign={sign} lead={first.again ? "Once more: " : "Next: "} {...shared} />
+    <div className="next" data-testid="next-check" ref={box} tabIndex={-1}>
+      <One key={first.sign} check={first} sign={sign} lead={first.again ? "Once more: " : "Next: "} {...shared} />
       {rest.length > 0 &&
         (more ? (
           rest.map((c) => {
@@ -52,6 +53,25 @@ export function NextChecks({ checks, knowledge, draft, today, waits, show, ...an
         ))}
     </div>
   );
+}
+
+/** The answered look gives way to another, and its buttons with it: the focus that was on them comes to what follows. */
+function useFocusKept(shown: string | undefined) {
+  const box = useRef<HTMLElement>(null);
+  const held = useRef(false);
+  useEffect(() => {
+    const follow = () => {
+      if (document.activeElement !== document.body) held.current = !!box.current?.contains(document.activeElement);
+    };
+    document.addEventListener("focusin", follow);
+    return () => document.removeEventListener("focusin", follow);
+  }, []);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: when another look is shown, and only then
+  useEffect(() => {
+    if (held.current && document.activeElement === document.body) box.current?.focus({ preventScroll: true });
+  }, [shown]);
+  // One box for both: a paragraph when nothing is left, a group of rows otherwise.
+  return box as React.RefObject<HTMLDivElement & HTMLParagraphElement>;
 }
 
 const disturbs = ["look only", "a touch", "lift or probe", "unpot"];

@@ -1,5 +1,6 @@
 import { cleanup, screen } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
+import { useState } from "react";
 import { describe, expect, it, vi } from "vitest";
 import type { Schemas } from "../../api/client";
 import { device, knowledge, pageText, show, working } from "../../testing/page";
@@ -216,6 +217,25 @@ describe("the next look", () => {
     expect(sure).toHaveBeenCalledWith(expect.objectContaining({ id: "root.smell" }), "twice");
     await userEvent.click(screen.getByRole("button", { name: "not there after all: A sour smell (second look)" }));
     expect(put).toHaveBeenCalledWith(expect.objectContaining({ id: "root.smell" }), "absent");
+  });
+
+  it("takes the focus along when the answered one gives way, so that the next is never answered unread", async () => {
+    function Looking() {
+      const [open, setOpen] = useState(["root.smell", "leaf.crisp"]);
+      const put = (s: { id: string }) => setOpen(open.filter((o) => o !== s.id));
+      const checks = open.map(check);
+      return (
+        <NextChecks {...{ checks, knowledge, draft: emptyLook(), today: "2026-11-24", show: vi.fn(), ...plain, put }} />
+      );
+    }
+    show(<Looking />);
+    screen.getByRole("button", { name: "not there: A sour smell (next look)" }).focus();
+    await userEvent.keyboard("{Enter}{Enter}");
+    expect(document.activeElement).toBe(screen.getByTestId("next-check"));
+    expect(screen.getByTestId("next-check").textContent).toContain("Leaves crackle");
+    screen.getByRole("button", { name: "seen: Leaves crackle (next look)" }).focus();
+    await userEvent.keyboard("{Enter}");
+    expect(document.activeElement).toBe(screen.getByTestId("no-check"));
   });
 
   it("says when no look is worth it", () => {

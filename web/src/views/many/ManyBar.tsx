@@ -1,7 +1,9 @@
 import { Button, Select, TextInput } from "@mantine/core";
 import { useState } from "react";
 import type { Schemas } from "../../api/client";
-import { type Draft, useKnowledge, useMany, usePlaces } from "../../api/hooks";
+import { useKnowledge } from "../../api/handbook";
+import { usePlaces } from "../../api/plants";
+import { type Draft, useMany } from "../../api/recording";
 import { Refused } from "../../shell/States";
 import { useUndoMany } from "../undo";
 import { sayCount } from "../words";
@@ -15,7 +17,7 @@ type Refusal = Schemas["RefusedOf"];
 export function ManyBar({ picking, today }: { picking: Picking; today: string }) {
   const many = useMany();
   const undo = useUndoMany();
-  const measures = useKnowledge().data?.measures ?? [];
+  const passing = useKnowledge().data?.inPassing ?? [];
   const [day, setDay] = useState<string>();
   const on = day || today;
   const [asking, setAsking] = useState<"place" | "note">();
@@ -47,8 +49,8 @@ export function ManyBar({ picking, today }: { picking: Picking; today: string })
         </p>
         {act("watered", { watered: {} })}
         {act("still moist", { probed: { moisture: "moist" } })}
-        {measures
-          .filter((m) => m.alarm && m.unstaged && m.calm)
+        {passing
+          .filter((m) => m.calm)
           .map((m) => (
             <span key={m.id}>{act(m.calm, { checked: { readings: [{ measure: m.id, value: 0 }] } })}</span>
           ))}

@@ -1,8 +1,10 @@
 import { Button, FileButton, Group, Select, Slider, Textarea } from "@mantine/core";
 import { useEffect, useRef, useState } from "react";
 import type { PictureView, PlantFile } from "../../api/client";
-import { useKnowledge, useRecord, useSendPicture } from "../../api/hooks";
+import { useSendPicture } from "../../api/files";
+import { useKnowledge } from "../../api/handbook";
 import { newId } from "../../api/id";
+import { useRecord } from "../../api/recording";
 import { Refused } from "../../shell/States";
 import { useUndo } from "../undo";
 import { pictureUrl } from "./Beside";

@@ -2,7 +2,7 @@ import { Button, Group, TextInput } from "@mantine/core";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import type { PlantFile, Schemas } from "../../api/client";
-import { useRecord } from "../../api/hooks";
+import { useRecord } from "../../api/recording";
 import { distance } from "../../dates";
 import { Refused } from "../../shell/States";
 import { useUndo } from "../undo";

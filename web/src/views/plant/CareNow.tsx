@@ -1,7 +1,7 @@
 import { Button, Group } from "@mantine/core";
 import { Link, useNavigate } from "react-router";
 import type { Measure, PlantFile } from "../../api/client";
-import { useRecord } from "../../api/hooks";
+import { useRecord } from "../../api/recording";
 import { shortDay } from "../../dates";
 import { How } from "../../shell/How";
 import { Refused } from "../../shell/States";

@@ -2,8 +2,9 @@ import { Button, Checkbox, Drawer, Group, Stack, Textarea } from "@mantine/core"
 import { useLocalStorage, useMediaQuery } from "@mantine/hooks";
 import { useState } from "react";
 import type { Measure, PlantFile } from "../../api/client";
-import { useKnowledge, useRecord } from "../../api/hooks";
+import { useKnowledge } from "../../api/handbook";
 import { newId } from "../../api/id";
+import { useRecord } from "../../api/recording";
 import { distance } from "../../dates";
 import { NumberField, QuantityInput } from "../../fields";
 import { Refused } from "../../shell/States";

@@ -1,8 +1,8 @@
 import { Button, Group, Modal, Select, Textarea, TextInput } from "@mantine/core";
 import { useState } from "react";
 import type { Knowledge, ListedEntry } from "../../api/client";
-import { type Draft, useRecord } from "../../api/hooks";
 import { newId } from "../../api/id";
+import { type Draft, useRecord } from "../../api/recording";
 import { NumberField, QuantityInput } from "../../fields";
 import { Refused } from "../../shell/States";
 import { sayProse, useUnits } from "../../units";

@@ -2,7 +2,7 @@ import { Button, Group, Modal, Radio, Stack, Textarea } from "@mantine/core";
 import { useState } from "react";
 import { Link } from "react-router";
 import type { PlantFile, Schemas } from "../../api/client";
-import { useRecord } from "../../api/hooks";
+import { useRecord } from "../../api/recording";
 import { sayDay } from "../../dates";
 import { Refused } from "../../shell/States";
 import { useUndo } from "../undo";

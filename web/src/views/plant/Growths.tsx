@@ -1,8 +1,9 @@
 import { Button, Group, Select, TextInput } from "@mantine/core";
 import { useState } from "react";
 import type { PlantFile, Strand } from "../../api/client";
-import { useKnowledge, useRecord } from "../../api/hooks";
+import { useKnowledge } from "../../api/handbook";
 import { newId } from "../../api/id";
+import { useRecord } from "../../api/recording";
 import { distance, sayDay } from "../../dates";
 import { QuantityInput } from "../../fields";
 import { How } from "../../shell/How";

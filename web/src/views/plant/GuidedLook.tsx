@@ -1,7 +1,9 @@
 import { Button } from "@mantine/core";
 import { useLocalStorage } from "@mantine/hooks";
 import { useNavigate } from "react-router";
-import { useDifferential, useKnowledge, useRecord } from "../../api/hooks";
+import { useKnowledge } from "../../api/handbook";
+import { useDifferential } from "../../api/plants";
+import { useRecord } from "../../api/recording";
 import { Failed, Refused, Waiting } from "../../shell/States";
 import { Guided } from "../guided/Guided";
 import { begin, type Guide } from "../guided/guided";

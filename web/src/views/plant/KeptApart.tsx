@@ -1,6 +1,6 @@
 import { Button, Group } from "@mantine/core";
 import type { PlantFile } from "../../api/client";
-import { useRecord } from "../../api/hooks";
+import { useRecord } from "../../api/recording";
 import { distance, sayDay, shortDay } from "../../dates";
 import { Refused } from "../../shell/States";
 import { useUndo } from "../undo";

@@ -1,9 +1,10 @@
 import { Button, Group, SegmentedControl, Select, TextInput } from "@mantine/core";
 import { type ReactNode, useState } from "react";
 import type { Schemas } from "../../api/client";
-import type { Draft } from "../../api/hooks";
-import { useKnowledge, useLights, useRecord } from "../../api/hooks";
+import { useKnowledge, useLights } from "../../api/handbook";
 import { newId } from "../../api/id";
+
+import { type Draft, useRecord } from "../../api/recording";
 import { NumberField, QuantityInput } from "../../fields";
 import { Refused } from "../../shell/States";
 import { useUndo } from "../undo";

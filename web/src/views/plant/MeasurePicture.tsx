@@ -1,8 +1,9 @@
 import { Button, Group, Select } from "@mantine/core";
 import { useState } from "react";
 import type { PictureView, PlantFile } from "../../api/client";
-import { useKnowledge, useRecord } from "../../api/hooks";
+import { useKnowledge } from "../../api/handbook";
 import { newId } from "../../api/id";
+import { useRecord } from "../../api/recording";
 import { sayDay } from "../../dates";
 import { QuantityInput } from "../../fields";
 import { Refused } from "../../shell/States";

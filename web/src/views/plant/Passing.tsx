@@ -1,7 +1,7 @@
 import { Button, Group, Modal, Radio, Stack, Textarea } from "@mantine/core";
 import { useState } from "react";
 import type { PlantFile, Schemas } from "../../api/client";
-import { useRecord } from "../../api/hooks";
+import { useRecord } from "../../api/recording";
 import { Refused } from "../../shell/States";
 import { useUndo } from "../undo";
 

@@ -1,7 +1,8 @@
 import { Button, Group } from "@mantine/core";
 import { useState } from "react";
 import { Link } from "react-router";
-import { useKnowledge, useShopping } from "../../api/hooks";
+import { useKnowledge } from "../../api/handbook";
+import { useShopping } from "../../api/household";
 import { distance, sayDay } from "../../dates";
 import { sayCount } from "../words";
 import { PlanDraft } from "./PlanDraft";

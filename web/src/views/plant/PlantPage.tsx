@@ -1,7 +1,7 @@
 import { useEffect, useRef } from "react";
 import { Link, NavLink, Outlet, useLocation, useOutletContext, useParams, useSearchParams } from "react-router";
 import { type PlantFile, Problem } from "../../api/client";
-import { usePlant } from "../../api/hooks";
+import { usePlant } from "../../api/plants";
 import { distance, sayDay } from "../../dates";
 import { Bare, Failed, Waiting } from "../../shell/States";
 import { isolationWord, standingWord } from "../words";

@@ -1,6 +1,6 @@
 import { Button } from "@mantine/core";
 import type { PlantFile, Schemas } from "../../api/client";
-import { useRecord } from "../../api/hooks";
+import { useRecord } from "../../api/recording";
 import { addDays, distance, shortDay } from "../../dates";
 import { Refused } from "../../shell/States";
 import { doneBody } from "../jobs";

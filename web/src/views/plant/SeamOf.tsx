@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { Link } from "react-router";
 import type { Knowledge, PlantFile } from "../../api/client";
-import { useKnowledge } from "../../api/hooks";
+import { useKnowledge } from "../../api/handbook";
 import { addDays, daysBetween, sayDay } from "../../dates";
 import type { Curve } from "../../seam/Curve";
 import { Story } from "../../seam/Story";

@@ -1,7 +1,7 @@
 import { Button, Checkbox, Group, TextInput } from "@mantine/core";
 import { useState } from "react";
-import { useDoSitting } from "../../api/hooks";
 import { newId } from "../../api/id";
+import { useDoSitting } from "../../api/recording";
 import { sayDay } from "../../dates";
 import { Refused } from "../../shell/States";
 import { useUndo } from "../undo";

@@ -2,7 +2,7 @@ import { Button, Group } from "@mantine/core";
 import { useRef } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import type { PlantFile } from "../../api/client";
-import { useKnowledge } from "../../api/hooks";
+import { useKnowledge } from "../../api/handbook";
 import { daysBetween, distance, sayDay, shortDay } from "../../dates";
 import { Figure } from "../../figure/Figure";
 import { How } from "../../shell/How";

@@ -1,7 +1,7 @@
 import { Button, Group, TextInput } from "@mantine/core";
 import { useState } from "react";
 import { Link } from "react-router";
-import { useRecord } from "../../api/hooks";
+import { useRecord } from "../../api/recording";
 import { distance } from "../../dates";
 import { Refused } from "../../shell/States";
 import { useUndo } from "../undo";

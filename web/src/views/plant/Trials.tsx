@@ -1,12 +1,12 @@
 import { Button, Group, TextInput } from "@mantine/core";
 import { useState } from "react";
 import type { PlantFile, Schemas } from "../../api/client";
-import { useRecord } from "../../api/hooks";
+import { useRecord } from "../../api/recording";
 import { shortDay } from "../../dates";
 import { NumberField } from "../../fields";
 import { Refused } from "../../shell/States";
 import { useUndo } from "../undo";
-import { results, resultWord, sayCount } from "../words";
+import { asSentence, results, resultWord, sayCount } from "../words";
 import classes from "./Cases.module.css";
 
 type Send = (said: string, body: Parameters<ReturnType<typeof useRecord>["mutate"]>[0], then?: () => void) => void;
@@ -41,6 +41,7 @@ export function Trials({ file }: { file: PlantFile }) {
       {asking && (
         <TryForm
           pending={record.isPending}
+          usual={file.trialDays}
           send={(tried) => send(`tried: ${tried.what}`, { on: file.today, tried }, () => setAsking(false))}
           close={() => setAsking(false)}
         />
@@ -70,7 +71,7 @@ function TrialRow({ trial: t, file, send, pending }: TrialRowProps) {
       <span className="small">
         since {shortDay(t.on)}, {sayCount(t.days, "day")}
       </span>
-      <div className="soft small">It helps if this is seen: {t.hope.replace(/\.$/, "")}.</div>
+      <div className="soft small">It helps if this is seen: {asSentence(t.hope)}</div>
       {t.result && (
         <div>
           {shortDay(t.result.on)}: <b>{resultWord(t.result.result)}</b>
@@ -104,12 +105,14 @@ interface TryFormProps {
   send: (tried: Schemas["Tried"]) => void;
   close: () => void;
   pending: boolean;
+  /** For how many days a trial is proposed. */
+  usual: number;
 }
 
-function TryForm({ send, close, pending }: TryFormProps) {
+function TryForm({ send, close, pending, usual }: TryFormProps) {
   const [what, setWhat] = useState("");
   const [hope, setHope] = useState("");
-  const [days, setDays] = useState<number | undefined>(28);
+  const [days, setDays] = useState<number | undefined>(usual);
   return (
     <form
       className={classes.narrow}

@@ -1,7 +1,8 @@
 import { Button } from "@mantine/core";
 import dayjs from "dayjs";
 import { Link } from "react-router";
-import { useEntries, useRecord, useSession } from "../../api/hooks";
+import { useEntries, useSession } from "../../api/plants";
+import { useRecord } from "../../api/recording";
 import { distance, sayDay } from "../../dates";
 import { Failed, Refused, Waiting } from "../../shell/States";
 

@@ -1,8 +1,9 @@
 import { Button, Group, Select, TextInput } from "@mantine/core";
 import { useState } from "react";
 import type { Schemas } from "../../api/client";
-import { useKnowledge, useRecord } from "../../api/hooks";
+import { useKnowledge } from "../../api/handbook";
 import { newId } from "../../api/id";
+import { useRecord } from "../../api/recording";
 import { NumberField, QuantityInput } from "../../fields";
 import { Refused } from "../../shell/States";
 import { sayQuantity, useUnits } from "../../units";

@@ -3,21 +3,21 @@ import { useLocalStorage } from "@mantine/hooks";
 import { useRef, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import type { Plan } from "../../api/client";
-import { useRecord } from "../../api/hooks";
+import { useRecord } from "../../api/recording";
 import { Bare, Refused } from "../../shell/States";
 import { sayProse, useUnits } from "../../units";
 import { useUndo } from "../undo";
 import { caseInHand } from "./Cases";
 import { Amounts, type Step } from "./PlanParts";
 import { usePlantFile } from "./PlantPage";
+import { Clock } from "./sitting/Clock";
+import { type Draft, fresh } from "./sitting/draft";
+import { EnoughForToday, Finished } from "./sitting/Ends";
+import { useStepKeys } from "./sitting/keys";
+import { LayOutPage } from "./sitting/LayOutPage";
+import { HowItEnds, LayOut, Opens, Skipping, WhereInPlan } from "./sitting/StepParts";
+import { UsedUp } from "./sitting/UsedUp";
 import classes from "./Work.module.css";
-import { Clock } from "./work/Clock";
-import { type Draft, fresh } from "./work/draft";
-import { EnoughForToday, Finished } from "./work/Ends";
-import { useStepKeys } from "./work/keys";
-import { LayOutPage } from "./work/LayOutPage";
-import { HowItEnds, LayOut, Opens, Skipping, WhereInPlan } from "./work/StepParts";
-import { UsedUp } from "./work/UsedUp";
 
 /** The plan at the bench: what to lay out, then one step at a time, large, by thumb or key. */
 export function Work() {

@@ -255,6 +255,10 @@ describe("working through a plan", () => {
     "GET /api/supplies": { supplies: [] },
     "GET /api/session": { signedIn: true, today: "2026-11-24" },
   };
+  const recording = {
+    ...answers,
+    "POST /api/plants/plant-1/entries": (a: { body: unknown }) => ({ ...(a.body as object), kind: "did", live: true }),
+  };
 
   it("goes from step to step by button and key, and comes back to where it was", async () => {
     serve(answers);
@@ -271,14 +275,7 @@ describe("working through a plan", () => {
   });
 
   it("records what was really done, with its note, once", async () => {
-    const asked = serve({
-      ...answers,
-      "POST /api/plants/plant-1/entries": (a: { body: unknown }) => ({
-        ...(a.body as object),
-        kind: "did",
-        live: true,
-      }),
-    });
+    const asked = serve(recording);
     show(<Work />, file());
     await userEvent.click(screen.getByRole("checkbox", { name: "paper" }));
     await userEvent.click(screen.getByRole("button", { name: "Add a note" }));
@@ -309,14 +306,7 @@ describe("working through a plan", () => {
   });
 
   it("records a step on the day on which it was done", async () => {
-    const asked = serve({
-      ...answers,
-      "POST /api/plants/plant-1/entries": (a: { body: unknown }) => ({
-        ...(a.body as object),
-        kind: "did",
-        live: true,
-      }),
-    });
+    const asked = serve(recording);
     show(<Work />, file());
     await userEvent.click(screen.getByRole("button", { name: "Done on another day" }));
     const day = screen.getByLabelText("It was done on");
@@ -337,13 +327,8 @@ describe("working through a plan", () => {
 
   it("takes from the cupboard what is kept there", async () => {
     const asked = serve({
+      ...recording,
       "GET /api/supplies": { supplies: [{ id: "s1", name: "Paper", unit: "pieces", low: 0, stock: 9, version: 1 }] },
-      "GET /api/session": { signedIn: true, today: "2026-11-24" },
-      "POST /api/plants/plant-1/entries": (a: { body: unknown }) => ({
-        ...(a.body as object),
-        kind: "did",
-        live: true,
-      }),
     });
     show(<Work />, file());
     await userEvent.type(await screen.findByRole("textbox", { name: "Paper" }), "2");

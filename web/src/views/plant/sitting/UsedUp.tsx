@@ -1,5 +1,5 @@
 import { NumberInput } from "@mantine/core";
-import { useSupplies } from "../../../api/hooks";
+import { useSupplies } from "../../../api/household";
 import type { Step } from "../PlanParts";
 import classes from "../Work.module.css";
 
