@@ -212,7 +212,8 @@ func rotLaw(r *replay, c *patient, no found) {
 	most := c.rotWaits()
 	var first *event
 	for _, e := range r.of(false, t.TrimDead, t.CutRot, t.Behead, t.PickCrown, t.RemoveLeaves) {
-		if first == nil || e.day < first.day {
+		onlyIf := e.p.Cond != "" // what cold may have done shows later: no rot that lives now
+		if !onlyIf && (first == nil || e.day < first.day) {
 			first = e
 		}
 	}

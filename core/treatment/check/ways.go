@@ -53,7 +53,8 @@ func wayLaw(r *replay, c *patient, no found) {
 
 // cutAsleep says whether a kind that sleeps is cut while it does, and its rest is not over.
 func (c *patient) cutAsleep(e *event) bool {
-	asleep := e.pre.phase == "resting" && !e.gated && !(e.op == t.PartIt && c.restEnds(e.day))
+	saved := c.anyOf(t.Rots()) && e.op == t.TipCut // what is sound of a rotting plant cannot wait
+	asleep := e.pre.phase == "resting" && !e.gated && !saved && !(e.op == t.PartIt && c.restEnds(e.day))
 	return asleep && (c.dry || c.is(t.WinterDeciduous, t.BulbPlant)) && !c.is(t.AirPlant)
 }
 

@@ -17,7 +17,7 @@ func (c *composer) bridge() {
 	c.draft.at(0, rankLook-1, do(treatment.Look, every(c.bridgeGap(), c.bridgeEnd()),
 		note(c.bridgeEyes()), with(func(p *treatment.Params) { p.Held = true })))
 	if !c.gated {
-		c.draft.at(c.sat, rankStart+1, do(treatment.Look, note("before the work: as it was, or worse?")))
+		c.draft.at(c.sat, rankStart+1, do(treatment.Look, note(beforeWork+": as it was, or worse?")))
 	}
 	if c.keptApart() {
 		c.draft.at(0, rankAfter, do(treatment.ShadeIt, share(0.8)))

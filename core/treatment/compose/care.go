@@ -25,7 +25,7 @@ var order = map[treatment.OperatorID]int{
 	treatment.RaiseBase:    rankPull,
 	treatment.FirstWater:   rankPieces,
 	treatment.BottomWater:  rankPieces,
-	treatment.CupFill:      rankCrown + 2,
+	treatment.CupFill:      rankSpray + 5, // what is washed and sprayed first would be emptied out of it
 	treatment.TrimBranch:   rankPieces + 2,
 	treatment.Refill:       rankPieces + 3,
 	treatment.TakeOffset:   rankPieces,
@@ -63,6 +63,10 @@ func (c *composer) trimmed(p plain) {
 		c.leave(string(treatment.TrimBranch), "nothing is cut for shape while it is sick or a piece")
 		return
 	}
+	if c.trimmedFor != nil {
+		return // one cut serves both
+	}
+	c.trimmedFor = &p
 	cuts := []step{do(treatment.TrimBranch, organ(treatment.OnStem))}
 	cuts[0].Cause = p.cause
 	var fill []step

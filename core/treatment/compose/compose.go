@@ -30,6 +30,8 @@ type composer struct {
 	held   string
 	gated  bool // the root sitting waits for a gate
 	boxed  bool // pieces are followed already
+	// trimmedFor is what its stems are cut back for: once, whoever asks.
+	trimmedFor *plain
 	// clear is how many clean days the longest pest wants.
 	clear int
 	cold  bool // it is too cold to time one of them
@@ -159,9 +161,13 @@ func (c *composer) rootPests() {
 // piece is not rescued, a top that is taken off needs no root work.
 func (c *composer) settle() {
 	switch {
-	case c.pieces != nil && (c.pieces.why == "piece" || c.pieces.why == "mother"):
-		c.root = nil
-	case c.neck, c.top:
+	case c.pieces != nil && (c.pieces.why == "piece" || c.pieces.why == "mother"), c.neck, c.top:
+		if c.root != nil && slices.Contains(c.asks, "") {
+			c.leave(string(c.Wish), "what is sound of it is rooted first")
+		}
+		if c.root != nil && c.pieces != nil && c.has(cause.RootRot) {
+			c.leave(string(cause.RootRot), "its roots go with the old base: what is sound is rooted anew")
+		}
 		c.root = nil
 	case c.crown != nil && c.root != nil:
 		c.leave(string(treatment.Unpot), "the heart rots: nothing is unpotted until it is dry")
@@ -201,6 +207,7 @@ func (c *composer) layOut() {
 		c.makePieces()
 	}
 	if c.discard != "" {
+		c.bitten()
 		c.draft.at(0, rankPestBag, do(treatment.Discard, what("the mother")))
 		return
 	}
@@ -372,10 +379,16 @@ func (c *composer) beside() string {
 	return "what touched it, or shared tray, water or blade"
 }
 
-// bin ends a plant that cannot be kept.
-func (c *composer) bin() {
+// bitten helps whoever bit a poisonous plant that is let go; a plant that stays has the
+// help from its recipe.
+func (c *composer) bitten() {
 	if c.has(cause.AnimalDamage) && poisonous(c.subject) {
 		c.draft.at(0, rankFirst, do(treatment.Aid))
 	}
+}
+
+// bin ends a plant that cannot be kept.
+func (c *composer) bin() {
+	c.bitten()
 	c.draft.at(0, rankAfter, do(treatment.Discard))
 }

@@ -25,6 +25,7 @@ func (c *composer) finish() {
 	list = c.wateredOn(list)
 	c.rootsMissed(list)
 	fromPlan(list)
+	c.plainGates(list)
 	estimate(list)
 	c.forgone(list)
 	for _, s := range list {
@@ -94,7 +95,15 @@ func withoutUse(steps []step, i int) []step {
 	for to < len(steps) && among(steps[to].Op, treatment.RinseOff, treatment.CrownDry, treatment.CrownDrain) {
 		to++
 	}
-	return slices.Concat(steps[:i], steps[to:])
+	kept := steps[:i:i]
+	if wetted := steps[i].Op != treatment.WashDown && has(kept, treatment.RinseOff, treatment.WashDown); wetted {
+		for _, x := range steps[i:to] {
+			if x.Op == treatment.CrownDry {
+				kept = append(kept, x) // the wash before it is dried all the same
+			}
+		}
+	}
+	return slices.Concat(kept, steps[to:])
 }
 
 // trimmedHousekeeping drops a blade that cuts nothing and a label or a bag that

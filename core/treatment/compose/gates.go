@@ -1,8 +1,11 @@
 package compose
 
 import (
+	"slices"
+
 	"tendermend/core/facts"
 	"tendermend/core/gate"
+	"tendermend/core/treatment"
 )
 
 // What plans wait for most.
@@ -38,6 +41,27 @@ var (
 	// quiet stands in recipes for as long without a new mark as what ails it wants.
 	quiet = gate.Gate{gate.QuietFor(0, 0)}
 )
+
+// plainGates takes out of gates what says nothing there: a day of the plan that days without
+// a pest or a mark outlast, and medium and roots where a plant has neither.
+func (c *composer) plainGates(list []*sit) {
+	for _, s := range list {
+		clean := 0
+		for _, one := range s.gate {
+			if one.Is == gate.Clean || one.Is == gate.Quiet {
+				clean = max(clean, one.Days)
+			}
+		}
+		plain := slices.DeleteFunc(slices.Clone(s.gate), func(one gate.Condition) bool {
+			idle := one.Is == gate.Days && one.Since == facts.Planned && one.Days <= clean
+			bare := c.habitID == treatment.AirPlant && (one.Is == gate.Moist || one.Is == gate.Share)
+			return idle || bare
+		})
+		if len(plain) > 0 {
+			s.gate = plain
+		}
+	}
+}
 
 // toDay is until a day of the plan.
 func toDay(n int) gate.Gate { return gate.Gate{gate.OnDay(n)} }

@@ -59,7 +59,7 @@ func (c *composer) holds(d int) (list []hold) {
 			list = append(list, h)
 		}
 	}
-	free, sleeping := c.cannotWait(), c.phase(d) == "resting" && !c.has(cause.WokenEarly)
+	free, sleeping := c.cannotWait(), c.sleeps(d) && !c.has(cause.WokenEarly)
 	add(sleeping && !c.keepsLeaves() && !(c.mustNow() || free && !c.sleeper()), c.restHold(d))
 	add(c.outOfRange(), hold{reason: "temp", seen: gate.Gate{gate.InRange(3)}})
 	if free {
@@ -75,6 +75,12 @@ func (c *composer) holds(d int) (list []hold) {
 	add(c.tipless(d), hold{reason: "tips", seen: gate.Gate{gate.OneOf(gate.See(gate.Tip), gate.OnDay(tipDays))}})
 	add(c.unsure() && d < doubtDays, hold{reason: "unsure", day: doubtDays})
 	return list
+}
+
+// sleeps says whether it rests on a day, or will when the flowers that are kept are over.
+func (c *composer) sleeps(d int) bool {
+	const inFlower = 30 // days (common practice)
+	return c.phase(d) == "resting" || c.bloomKept() && c.phase(d+inFlower) == "resting"
 }
 
 const (
@@ -122,7 +128,7 @@ func (c *composer) restHold(d int) hold {
 	case c.kind.RestKind == "summer":
 		wakes = time.September
 	}
-	if c.has(cause.Dormancy) || c.Facts.Resting.Value {
+	if c.has(cause.Dormancy) || c.Facts.Resting.Value || c.Facts.Phase.Value == facts.Resting {
 		return hold{reason: "rest", seen: newGrowth}
 	}
 	return hold{reason: "rest", day: c.dayOfMonth(d, wakes), beside: growth}
@@ -373,10 +379,13 @@ func (x *subject) rotsBelow() bool {
 	return x.rotLives && x.has(cause.RootRot, cause.BaseRot, cause.BlackRot, cause.Fusarium)
 }
 
-// drinks is the day on which a thirsty plant drinks: at once, or the day after
-// rotten leaves are off.
+// drinks is the day on which a thirsty plant drinks: at once, the day after rotten leaves
+// are off, or when the first days after cold are over.
 func (x *subject) drinks() int {
-	if x.rotLives {
+	switch {
+	case x.has(cause.ColdInjury):
+		return chilledDays
+	case x.rotLives:
 		return 1
 	}
 	return 0
@@ -427,7 +436,7 @@ func (c *composer) drink() {
 	}
 	switch {
 	case restingDry(c.subject) || c.asleep():
-		c.add(plain{day: 3, step: do(treatment.Look, every(7, growth), note("at rest: only look"))})
+		c.add(plain{day: 3, step: do(treatment.Look, every(7, growth), note("it rests, so nothing else is done"))})
 	case c.resting():
 		c.add(plain{day: 0, step: do(treatment.ByRule, what("a little: it rests"))})
 	case c.has(cause.NoDrainage): // what is poured in does not come out again
@@ -439,7 +448,8 @@ func (c *composer) drink() {
 		c.airSoaks()
 	case c.untied:
 		c.add(plain{day: c.drinks(), step: do(treatment.Soak, how("dip"))})
-		c.add(plain{day: c.drinks() + 1, step: do(treatment.WetRoots, every(1, gate.Gate{gate.FirmFor(7)}))})
+		c.add(plain{day: 1, // bare roots dry out in a day, after cold too
+			step: do(treatment.WetRoots, every(1, gate.Gate{gate.FirmFor(7)}))})
 	default:
 		c.add(plain{day: c.drinks(), step: do(treatment.Soak)})
 	}

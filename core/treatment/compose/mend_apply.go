@@ -166,6 +166,11 @@ func (c *composer) behind(list []*sit, s *sit, waits gate.Gate, steps []step) []
 func (c *composer) onDay(list []*sit, kind treatment.SittingKind, day int, steps []step) []*sit {
 	for _, s := range list {
 		if s.dated && s.day == day && s.slot == treatment.Morning {
+			if slices.Contains(sprays, steps[0].Op) && slices.ContainsFunc(s.steps, func(x step) bool {
+				return x.Op == steps[0].Op && x.Organ == steps[0].Organ && x.Params.Class == steps[0].Params.Class
+			}) {
+				return list // it is done that day already
+			}
 			at := len(s.steps)
 			for i, x := range s.steps {
 				if orderOf(x.Op) > orderOf(steps[0].Op) && !slices.Contains(h2, x.Op) {

@@ -20,6 +20,7 @@ var placings = map[treatment.OperatorID]placing{
 	treatment.BottomWater: placeWater,
 	treatment.FirstWater:  placeWater,
 	treatment.Flush:       placeFlush,
+	treatment.Soak:        placeSoak,
 	treatment.HoldWater:   func(c *composer, _ *plain) bool { return c.sitsOnDay() && c.sat == 0 },
 	treatment.ShadeIt:     placeShade,
 	treatment.Temper:      placeWarmth,
@@ -59,15 +60,24 @@ func (c *composer) plainSteps() {
 	}
 }
 
+// settledDays is how long after root work its own steps say when to water (common practice).
+const settledDays = 14
+
 // placeWater leaves out water that the root sitting brings, or that a piece must not
 // have, and waters with better water.
 func placeWater(c *composer, p *plain) bool {
 	if p.cause == cause.Dormancy {
 		return false // its rest has its own rule
 	}
+	if c.has(cause.Dormancy) && p.step.Op == treatment.ByRule && p.cause != "" {
+		return true // while it rests it is watered by that rule alone
+	}
 	dated, isDue := c.sitsOnDay(), p.gate.Same(due)
+	if dated && p.step.Every > 0 && len(p.gate) == 0 && p.day <= c.sat+settledDays {
+		p.day = c.sat + settledDays + 1 // until then the cuts close, and the work says when to water
+	}
 	switch {
-	case dated && (isDue || len(p.gate) == 0 && p.day >= c.sat && p.day <= c.sat+14):
+	case dated && (isDue || len(p.gate) == 0 && p.day >= c.sat && p.day <= c.sat+settledDays):
 		return true
 	case c.neck, c.pieces != nil && !c.change && (c.piece || c.pieces.why == "mother"):
 		return true
@@ -92,6 +102,27 @@ func placeFlush(c *composer, p *plain) bool {
 	}
 	if c.has(cause.Overwatering) && !c.thirsty && len(p.gate) == 0 && p.day < drinkDays {
 		p.day, p.gate = -1, due // it is drowned already
+		if c.resting() {
+			p.gate = due.With(growth...)
+		}
+	}
+	return false
+}
+
+// wetThough says whether a medium that is said to take no water was found wet.
+func (c *composer) wetThough(id cause.ID) bool {
+	return id == cause.MediumRepels && c.Facts.Moist.Known && among(c.moist, facts.Wet, facts.Soaked)
+}
+
+// placeSoak lets a thirsty plant drink when rotten leaves are off and the first days after
+// cold are over.
+func placeSoak(c *composer, p *plain) bool {
+	if c.wetThough(p.cause) {
+		c.leave(string(p.step.Op), "its medium was found wet: it takes water, and something else ails its roots")
+		return true
+	}
+	if c.thirsty && !c.rotsBelow() {
+		p.day = max(p.day, c.drinks())
 	}
 	return false
 }
@@ -111,7 +142,11 @@ func placeBrighten(c *composer, p *plain) bool {
 		c.leave(string(p.step.Op), "it is burnt: light rises as its burn allows")
 		return true
 	}
-	if burnt && (c.root != nil || c.change) && len(p.gate) > 0 {
+	if c.has(cause.Dormancy) && p.cause == cause.LowLight {
+		c.leave(string(p.step.Op), "it rests: light rises when it grows again")
+		return true
+	}
+	if burnt && (c.root != nil || c.change || c.rest) && len(p.gate) > 0 {
 		p.gate = p.gate.With(gate.DaysSince(facts.SatRoots, 28), gate.See(gate.Growth))
 	}
 	return false
@@ -134,7 +169,7 @@ func placeOffset(c *composer, p *plain) bool {
 	}
 	now := c.Choices.Plantlets.Now() && c.has(cause.OffsetDrain) && len(c.travels()) == 0
 	switch {
-	case now && !c.sitsOnDay():
+	case now && !c.sitsOnDay() && !(c.resting() && c.dry):
 		c.offsetNow(p.step)
 	case c.Choices.Plantlets == treatment.SideStay:
 		c.leave(string(p.step.Op), "the carer lets it stay")
@@ -194,6 +229,9 @@ func placeTurn(c *composer, p *plain) bool {
 // placeFeed feeds after the root work by its own gate.
 func placeFeed(c *composer, p *plain) bool {
 	gated := len(p.gate) > 0
+	if gated && c.gated {
+		p.gate = p.gate.With(gate.DaysSince(facts.SatRoots, 28))
+	}
 	return gated && (c.sitsOnDay() || c.dry && p.step.Op == treatment.FeedIt && c.has(cause.Drought))
 }
 

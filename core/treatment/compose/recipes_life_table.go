@@ -25,7 +25,7 @@ var lifeRecipes = []recipe{
 			restWater,
 			given(restsCool, at(0, t.Temper, restWarmth)),
 			at(0, t.HoldFeed, until(newGrowth)),
-			at(28, t.Look, every(28, growth), note("firm, or soft: soft means rot, act")),
+			at(28, t.Look, every(28, growth), note("is it firm? Soft means rot: work on it that day")),
 			given(wakesDry, when(newGrowth, t.FirstWater, how("light"), with(func(p *t.Params) { p.ML = num(20) }))),
 			when(newGrowth, t.Brighten, share(0.25), every(3, bestLight)),
 			given(wakesByRoots, when(itsRoots, t.FirstWater, how("quarter")),

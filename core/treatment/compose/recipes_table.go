@@ -30,6 +30,12 @@ var (
 		at(0, t.Air),
 		when(due, t.ByRule, what("medium only, morning")),
 	}
+	// what is left of a plant whose sound pieces were taken from a rotting base.
+	oldBase = []item{
+		at(0, t.HoldWater, until(due)),
+		at(7, t.Look, every(7, toDay(28)),
+			note("is the old base dry and firm? If it softens, bag it with its medium; the pieces go on alone")),
+	}
 	// an air plant: what is mush off, and dry.
 	airy = []item{leaves(true, 0), at(0, t.Air), at(7, t.Look, every(7, toDay(28)))}
 	// look and leave.

@@ -20,7 +20,7 @@ var waterRecipes = []recipe{
 			given(inMedium, at(0, t.Loosen, what("surface"))),
 			at(0, t.Air),
 			at(3, t.Look),
-			at(7, t.Look, note("limp, smell or no better: plan for root rot")),
+			at(7, t.Look, note("is it limp, does it smell, or is it no better? Then plan for root rot")),
 			when(due, t.ByRule),
 		},
 	},
@@ -44,7 +44,7 @@ var waterRecipes = []recipe{
 	{
 		cause.Drought,
 		restingDry,
-		[]item{at(0, t.ShadeIt), at(3, t.Look, every(7, growth), note("at rest: only look; a sip if it shrivels"))},
+		[]item{at(0, t.ShadeIt), at(3, t.Look, every(7, growth), note("it rests, so nothing else is done; a sip if it shrivels"))},
 	},
 	{
 		cause.Drought,
@@ -123,7 +123,7 @@ var waterRecipes = []recipe{
 		all,
 		[]item{
 			at(0, t.Soak, with(func(p *t.Params) { p.WetDrops = num(3) })),
-			at(1, t.Look, note("a stick to the core: dry, then soak once more")),
+			at(1, t.Look, note("push a stick to its core; where it comes out dry, soak it once more")),
 			at(
 				5,
 				t.PullDead,

@@ -28,11 +28,13 @@ var limpsOf = []cause.ID{
 // leaves are treated, and a pot that is too wide for what lives makes the next (common
 // practice).
 func (c *composer) rootsUnexplained() {
-	if c.piece || c.seat != facts.InPot || c.habitID == treatment.AirPlant || c.rootsWorked() || c.resting() {
+	wetThough := c.has(cause.MediumRepels) && c.wetThough(cause.MediumRepels)
+	worked := c.rootsWorked() && !wetThough
+	if c.piece || c.seat != facts.InPot || c.habitID == treatment.AirPlant || worked || c.resting() {
 		return
 	}
 	dead := c.mostRootsDead() && !c.explained(deadRootsOf, nil)
-	limp := c.limpInWet() && !c.explained(append([]string{"climate"}, deadRootsOf...), limpsOf)
+	limp := c.limpInWet() && (wetThough || !c.explained(append([]string{"climate"}, deadRootsOf...), limpsOf))
 	switch {
 	case dead && drowning(c.subject), limp:
 		why := "It hangs limp, not for thirst"

@@ -149,6 +149,8 @@ var once = []treatment.OperatorID{
 	treatment.BottomWater,
 	treatment.Discard,
 	treatment.HandPick,
+	treatment.WetRoots,
+	treatment.Nematodes,
 }
 
 // onceKey tells steps apart that are done once in a sitting.

@@ -159,6 +159,12 @@ func water2(w treatment.Water) option { return water(w) }
 // topCover is what is put over a top in its pot.
 func (c *composer) topCover() []step {
 	list := c.pieceCover()
+	if most := c.mostCover(); len(list) > 0 && most != plant.CoverClosed {
+		if most == plant.CoverNone {
+			return nil
+		}
+		list[0].Params.Cover = min2(list[0].Params.Cover, most)
+	}
 	for i := range list {
 		list[i].Organ, list[i].Params.For = "", ""
 	}

@@ -75,6 +75,10 @@ func (h *here) giveWay(other string) verdict {
 	switch h.step.Op {
 	case treatment.FeedIt:
 		return verdict{do: wait, gate: able}
+	case treatment.HoldWater:
+		if h.c.has(cause.Dormancy) && h.c.thirsty {
+			return verdict{do: delay, day: h.day + 1} // it drinks once, and then rests
+		}
 	case treatment.Brighten:
 		return verdict{do: delay, day: h.day + 14, why: "it stands shaded first"}
 	}
@@ -114,7 +118,11 @@ func (h *here) brighten() verdict {
 	case h.thirsty:
 		return verdict{do: wait, gate: gate.Gate{gate.FirmFor(0), gate.OnDay(14)}}
 	case h.c.has(cause.HeatStress, cause.ColdInjury, cause.BloomDrain) || burnt && h.day < 14:
-		return verdict{do: wait, gate: gate.Gate{gate.FirmFor(0), gate.OnDay(14), gate.See(gate.Growth), gate.QuietFor(7, 0)}}
+		waits := gate.Gate{gate.FirmFor(0), gate.OnDay(14), gate.See(gate.Growth), gate.QuietFor(7, 0)}
+		if h.c.gated {
+			waits = waits.With(gate.DaysSince(facts.SatRoots, 14))
+		}
+		return verdict{do: wait, gate: waits}
 	case h.lost != never && h.day-h.lost < 14,
 		h.c.root != nil && h.c.sat >= 0 && h.day < h.c.sat+14,
 		h.c.pieces != nil,

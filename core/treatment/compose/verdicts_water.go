@@ -73,6 +73,9 @@ func (h *here) flushed() verdict {
 	return verdict{}
 }
 
+// chilledDays is how long nothing is watered after cold, days (common practice).
+const chilledDays = 3
+
 func (h *here) chilled() verdict {
 	if !h.c.has(cause.ColdInjury) || h.day > 1 || h.gate {
 		return verdict{}
@@ -85,7 +88,7 @@ func (h *here) chilled() verdict {
 	case treatment.ByRule:
 		return verdict{}
 	}
-	return verdict{do: delay, day: 3, why: "nothing is watered in the first days after cold"}
+	return verdict{do: delay, day: chilledDays, why: "nothing is watered in the first days after cold"}
 }
 
 // healed is the day on which every open wound has closed.

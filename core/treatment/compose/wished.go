@@ -31,7 +31,8 @@ func (c *composer) unwished(wish treatment.Wish) bool {
 		c.leave(string(wish), "it is itself a piece")
 		return true
 	case wish == treatment.Prune && !c.prunes():
-		return again("its kind does not branch where it is cut", 28)
+		c.leave(string(wish), "its kind never branches where it is cut: only what is dead comes off")
+		return true
 	case wish == treatment.Prune && !branching(c.subject):
 		return again("nothing was seen to grow this month: it is cut when a new leaf shows", 28)
 	case wish == treatment.PartWish:

@@ -82,5 +82,9 @@ func saySupplement(w saying) string {
 	if g := w.Params.GPerL; g.Known {
 		dose = fmt.Sprintf(", %g g in a litre", g.Value)
 	}
-	return "Give " + orWord(w.Params.What, "what it lacks") + dose + ", onto moist medium."
+	given := orWord(w.Params.What, "what it lacks")
+	if given == "magnesium" {
+		given = "Epsom salt (magnesium sulphate)"
+	}
+	return "Give " + given + dose + ", onto moist medium."
 }

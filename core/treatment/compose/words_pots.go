@@ -170,11 +170,20 @@ func (w saying) pot() string {
 		size = fmt.Sprintf("a washed %spot of %g to %g cm%s (measure the live ball when you count the roots, and add %g cm)",
 			shape, p.PotWidthCM.Value, p.PotWidthTo.Value, whose, w.round())
 	}
+	if w.noRootsLive() && p.For == "" {
+		size += ", or as narrow as its base allows"
+	}
 	said := "Lay everything out: " + size
 	if p.Holes == nil || *p.Holes {
 		said += " with open holes"
 	}
 	return said + w.mixWords() + ", label, ties and a waste bag."
+}
+
+// noRootsLive says whether its roots were counted and none lives, so that its base alone
+// says how wide its pot must be.
+func (w saying) noRootsLive() bool {
+	return w.Facts.LiveRoots.Known && w.Facts.LiveRoots.Value == 0
 }
 
 // mixWords say what it is filled with, and where the mix comes from.

@@ -35,6 +35,9 @@ func listed(words []string) string {
 	return strings.Join(words[:len(words)-1], ", ") + " and " + words[len(words)-1]
 }
 
+// beforeWork is when something that waited is looked at once more.
+const beforeWork = "before the work"
+
 func sayLook(w saying) string {
 	p := w.Params
 	said := "Look at it"
@@ -46,7 +49,9 @@ func sayLook(w saying) string {
 	}
 	switch {
 	case p.What == keepOrDiscard:
-		return "Decide: keep it or discard it? " + working.Capital(p.Note) + "."
+		return "Decide: keep it or discard it? " + working.Capital(p.Note) + closing(p.Note)
+	case strings.HasPrefix(p.Note, beforeWork):
+		return said + " " + p.Note
 	case p.Note == "":
 		return said + ", against the picture: " + w.asks() + "?"
 	case strings.HasSuffix(p.Note, "?"), strings.Contains(p.Note, "? "):

@@ -172,6 +172,9 @@ var sayings = map[treatment.OperatorID]sayer{
 		"minutes."),
 	treatment.TipCut: sayTipCut,
 	treatment.NodeBox: func(w saying) string {
+		if w.Params.N.Value == 1 {
+			return "Cut one node with its leaf, and lay it on damp moss in a clear box with its lid on."
+		}
 		return "Cut " + w.counted("node", "nodes") + ", each with its leaf, and lay them on damp moss in a clear box " +
 			"with its lid on."
 	},

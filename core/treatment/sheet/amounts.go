@@ -37,7 +37,7 @@ func amounts(s treatment.Situation, x treatment.Step) []working.Amount {
 		}
 	case treatment.Callus, treatment.Wean, treatment.Harden:
 		if p.Days.Known {
-			list = append(list, amount("days", p.Days.Value, "days",
+			list = append(list, amount("how long", p.Days.Value, "days",
 				"by the width of the wound, or the weeks under cover", working.CommonPractice, "what is seen decides"))
 		}
 	}

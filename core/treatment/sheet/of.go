@@ -271,6 +271,7 @@ func step(s treatment.Situation, x treatment.Step, id string) Step {
 	st := Step{
 		ID:          id,
 		Op:          string(x.Op),
+		Part:        treatment.PartOf(x.Op),
 		Every:       x.Every,
 		Until:       x.Until.Words(),
 		Lasts:       x.Until,

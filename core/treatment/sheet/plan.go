@@ -16,6 +16,7 @@ type Step struct {
 	ID      string  `json:"id"`
 	Phase   string  `json:"phase,omitempty" doc:"Part of the work, in plans of older records."`
 	Op      string  `json:"op,omitempty" doc:"The operator."`
+	Part    string  `json:"part,omitempty" doc:"Part of the work; empty where it belongs to what is around it."`
 	Sitting int     `json:"sitting,omitempty" doc:"Its sitting, from 1; 0 in plans of older records."`
 	On      day.Day `json:"on"`
 	Every   int     `json:"every,omitempty" doc:"Days after which it is done again."`
