@@ -5100,6 +5100,8 @@ export interface components {
       on: string;
       /** @description The operator. */
       op?: string;
+      /** @description Part of the work; empty where it belongs to what is around it. */
+      part?: string;
       /** @description Where a pest's clock sets its day. */
       pest?: components["schemas"]["PestTime"];
       /** @description Part of the work, in plans of older records. */

@@ -12,10 +12,11 @@ import { WhoLivesHere } from "../WhoLivesHere";
 import { openCase } from "./Cases";
 import { Disagreements } from "./Disagreements";
 import { DraftQuestions } from "./DraftQuestions";
-import { DraftSteps, type Edit } from "./DraftSteps";
+import { DraftSteps } from "./DraftSteps";
 import { Needs } from "./PlanParts";
 import { PlanQuestions } from "./PlanQuestions";
 import { usePlantFile } from "./PlantPage";
+import type { Edit } from "./plan/Broken";
 import { Schools } from "./Schools";
 import classes from "./WhatToDo.module.css";
 
@@ -136,6 +137,7 @@ function Draft({ decideAgain, keeps, wish, settled }: DraftProps) {
             {keeps ? "Leave the plan as it is" : wish ? "Leave it" : "Decide again"}
           </Button>
         </Group>
+        {unsaid && <p className="ochre small m-0">It waits for your reason where the plan goes against a rule.</p>}
         <Refused error={record.error} />
       </div>
     </div>

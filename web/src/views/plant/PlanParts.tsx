@@ -7,6 +7,7 @@ import { sayCount } from "../words";
 import { type Opening, WaitsFor } from "./WaitsFor";
 import classes from "./WhatToDo.module.css";
 
+export type { Plan };
 export type Step = NonNullable<Plan["steps"]>[number];
 
 /** What the plan is for, what to expect, when it ends and what to beware of. */
@@ -221,14 +222,14 @@ export function sittingsOf(plan: Plan, steps: Step[] = plan.steps): Seated[] {
   return (plan.sittings ?? []).map((sitting) => ({ sitting, steps: steps.filter((s) => s.sitting === sitting.n) }));
 }
 
-/** Amounts in the person's units, each open to its working. */
-export function Amounts({ amounts }: { amounts: Schemas["Amount"][] }) {
+/** Amounts in the person's units, each open to its working; large where they are read at arm's length. */
+export function Amounts({ amounts, large }: { amounts: Schemas["Amount"][]; large?: boolean }) {
   const [system] = useUnits();
   if (amounts.length === 0) return null;
   return (
-    <ul className={classes.amounts}>
+    <ul className={large ? `${classes.amounts} ${classes.large}` : classes.amounts}>
       {amounts.map((a) => (
-        <li key={a.what}>
+        <li key={`${a.what} ${a.value}`}>
           {a.what} <b className="numbers">{sayQuantity(a.value, a.unit, system)}</b>{" "}
           <How working={a.working} of={a.what} />
         </li>

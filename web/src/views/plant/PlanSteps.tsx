@@ -19,6 +19,7 @@ import {
   sittingsOf,
 } from "./PlanParts";
 import { usePlantFile } from "./PlantPage";
+import { Story } from "./plan/Story";
 import { SittingDone } from "./SittingDone";
 import { StepRow } from "./StepRow";
 import classes from "./WhatToDo.module.css";
@@ -98,14 +99,15 @@ function Sittings({ seated }: { seated: Seated[] }) {
   return (
     <>
       <Due title="Today" of={due} />
-      <Due title="Later, by the day" of={later} />
-      <Due title="When it is seen, not by the day" of={waiting} />
+      <Due title="Later, by the day" of={later} told />
+      <Due title="When it is seen, not by the day" of={waiting} told />
       <DoneSittings of={done} />
     </>
   );
 }
 
-function Due({ title, of }: { title: string; of: Seated[] }) {
+/** The sittings of a part of the plan: with a row to tick for each step, or told where nothing is to be done yet. */
+function Due({ title, of, told }: { title: string; of: Seated[]; told?: boolean }) {
   const file = usePlantFile();
   if (of.length === 0) return null;
   return (
@@ -114,7 +116,7 @@ function Due({ title, of }: { title: string; of: Seated[] }) {
       {of.map(({ sitting, steps }) => (
         <section key={sitting.n} className={classes.sat} aria-label={`${sitting.name}, sitting ${sitting.n}`}>
           <SittingHead sitting={sitting} today={file.today} opening={file.follow.waiting[sitting.n]} />
-          <Rows steps={steps} />
+          {told ? <Later steps={steps} /> : <Rows steps={steps} />}
           <WholeSitting sitting={sitting} steps={steps} />
           {sitting.stop && steps.some((s) => !file.ticks[s.id]) && (
             <p className="soft small my-2">If you must stop: {sitting.stop}</p>
@@ -122,6 +124,21 @@ function Due({ title, of }: { title: string; of: Seated[] }) {
         </section>
       ))}
     </section>
+  );
+}
+
+/** A sitting that is not to be done yet, told; its steps behind a touch. */
+function Later({ steps }: { steps: Step[] }) {
+  const file = usePlantFile();
+  const left = steps.filter((s) => !file.ticks[s.id]);
+  return (
+    <>
+      {file.plan && <Story steps={left} plan={file.plan} />}
+      <details className={classes.unprinted}>
+        <summary className="soft small">its steps, one by one</summary>
+        <Rows steps={steps} />
+      </details>
+    </>
   );
 }
 

@@ -16,7 +16,7 @@ const step = (id: string, title: string): Step => ({
   sitting: 1,
   on: "2026-11-24",
   title,
-  how: "As it says",
+  how: `${title}, as it says.`,
   minutes: 5,
   reasons: ["Root rot"],
   cautions: [],
@@ -89,13 +89,16 @@ const answers = {
   "POST /api/plants/plant-1/entries": (a: Asked) => ({ ...(a.body as object), kind: "planned", live: true }),
 };
 
+const changed = async () => userEvent.click(await screen.findByRole("button", { name: /^Change its steps/ }));
+
 const taken = () => screen.getByRole("button", { name: "Take up this plan" }) as HTMLButtonElement;
 
 describe("a plan before it is taken up", () => {
   it("shows its sittings, its odds and what must be decided", async () => {
     serve(answers);
     show(<PlanDraft decideAgain={vi.fn()} />, plantFile());
-    expect(await screen.findByText("Lay everything out")).toBeTruthy();
+    const told = await screen.findByRole("region", { name: "Sitting 1" });
+    expect(told.textContent).toContain("Lay everything out, as it says. Clean blade and hands, as it says.");
     expect(pageText()).toContain("Of ten such plants about 7 live");
     expect(pageText()).toContain("24 Nov (today)");
     expect(await screen.findByRole("region", { name: "Root rinse" })).toBeTruthy();
@@ -105,11 +108,14 @@ describe("a plan before it is taken up", () => {
   it("goes against a rule only with a reason, and sends it", async () => {
     const asked = serve(answers);
     show(<PlanDraft decideAgain={vi.fn()} />, plantFile());
-    await userEvent.click(await screen.findByRole("button", { name: "Leave out: Clean blade and hands" }));
+    await changed();
+    await userEvent.click(screen.getByRole("button", { name: "Leave out: Clean blade and hands" }));
     const broken = await screen.findByRole("region", { name: /^Against the rules/ });
     expect(broken.textContent).toContain("Never cut with a blade that was not cleaned: it carries rot.");
     expect(broken.textContent).toContain("(N01)");
+    expect(within(screen.getByRole("region", { name: "Sitting 1" })).getByRole("region")).toBe(broken);
     expect(taken().disabled).toBe(true);
+    expect(pageText()).toContain("It waits for your reason where the plan goes against a rule.");
     await userEvent.type(within(broken).getByRole("textbox"), "it is new");
     await waitFor(() => expect(taken().disabled).toBe(false));
     await userEvent.click(taken());
@@ -123,9 +129,10 @@ describe("a plan before it is taken up", () => {
   it("puts back what was left out", async () => {
     serve(answers);
     show(<PlanDraft decideAgain={vi.fn()} />, plantFile());
-    await userEvent.click(await screen.findByRole("button", { name: "Leave out: Clean blade and hands" }));
+    await changed();
+    await userEvent.click(screen.getByRole("button", { name: "Leave out: Clean blade and hands" }));
     await screen.findByRole("region", { name: /^Against the rules/ });
-    await userEvent.click(screen.getByRole("button", { name: "put clean blade back" }));
+    await userEvent.click(screen.getByRole("button", { name: "Put back: Clean blade and hands" }));
     await waitFor(() => expect(screen.queryByRole("region", { name: /^Against the rules/ })).toBeNull());
     expect(screen.getByText("Clean blade and hands")).toBeTruthy();
   });
@@ -137,6 +144,7 @@ describe("a plan before it is taken up", () => {
     const days = screen.getByRole("textbox", { name: "Days from today" });
     await userEvent.clear(days);
     await userEvent.type(days, "3");
+    await changed();
     await userEvent.type(screen.getByRole("textbox", { name: "Another pot, width" }), "12");
     await waitFor(() => {
       const last = asked.filter((a) => a.path.endsWith("/plan")).at(-1)?.body as Body;
@@ -157,7 +165,7 @@ describe("a plan before it is taken up", () => {
     show(<WhatToDo />, plantFile());
     expect(pageText()).toContain("Look before you act");
     await userEvent.click(await screen.findByRole("button", { name: "Fresh mix" }));
-    await screen.findByText("Lay everything out");
+    await screen.findByText(/Lay everything out, as it says/);
     const sent = asked.find((a) => a.path.endsWith("/plan"))?.body as { answers: { wish: string } };
     expect(sent.answers.wish).toBe("refresh");
     await userEvent.click(screen.getByRole("button", { name: "Leave it" }));
