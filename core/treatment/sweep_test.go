@@ -326,8 +326,8 @@ func saidWrong(x treatment.Step) string {
 		return "it does not begin like a sentence"
 	case !strings.HasSuffix(w, ".") && !strings.HasSuffix(w, "?"):
 		return "it does not end like a sentence"
-	case strings.Contains(w, "  ") || strings.Contains(w, " ,") || strings.Contains(w, "..") || strings.Contains(w, ";.") ||
-		strings.Contains(w, "?.") || strings.Count(w[:min(len(w), 40)], ": ") > 1:
+	case strings.Contains(w, "  ") || strings.Contains(w, " ,") || strings.Contains(w, "..") ||
+		strings.Contains(w, ";.") || strings.Contains(w, "?.") || strings.Count(w[:min(len(w), 40)], ": ") > 1:
 		return "its parts are badly joined"
 	}
 	for _, m := range misread {

@@ -162,13 +162,7 @@ func (c *composer) rootPests() {
 func (c *composer) settle() {
 	switch {
 	case c.pieces != nil && (c.pieces.why == "piece" || c.pieces.why == "mother"), c.neck, c.top:
-		if c.root != nil && slices.Contains(c.asks, "") {
-			c.leave(string(c.Wish), "what is sound of it is rooted first")
-		}
-		if c.root != nil && c.pieces != nil && c.has(cause.RootRot) {
-			c.leave(string(cause.RootRot), "its roots go with the old base: what is sound is rooted anew")
-		}
-		c.root = nil
+		c.givesUpRoots()
 	case c.crown != nil && c.root != nil:
 		c.leave(string(treatment.Unpot), "the heart rots: nothing is unpotted until it is dry")
 		c.root = nil
@@ -181,6 +175,17 @@ func (c *composer) settle() {
 		c.leave("propagate", "after the root work, from what grows then")
 		c.pieces = nil
 	}
+}
+
+// givesUpRoots leaves the roots of what is rooted anew, and says so where they were asked for.
+func (c *composer) givesUpRoots() {
+	if c.root != nil && slices.Contains(c.asks, "") {
+		c.leave(string(c.Wish), "what is sound of it is rooted first")
+	}
+	if c.root != nil && c.pieces != nil && c.has(cause.RootRot) {
+		c.leave(string(cause.RootRot), "its roots go with the old base: what is sound is rooted anew")
+	}
+	c.root = nil
 }
 
 // layOut finds days and sittings for everything.

@@ -69,25 +69,31 @@ func placeWater(c *composer, p *plain) bool {
 	if p.cause == cause.Dormancy {
 		return false // its rest has its own rule
 	}
-	if c.has(cause.Dormancy) && p.step.Op == treatment.ByRule && p.cause != "" {
-		return true // while it rests it is watered by that rule alone
-	}
-	dated, isDue := c.sitsOnDay(), p.gate.Same(due)
-	if dated && p.step.Every > 0 && len(p.gate) == 0 && p.day <= c.sat+settledDays {
+	open := len(p.gate) == 0
+	if c.sitsOnDay() && p.step.Every > 0 && open && p.day <= c.sat+settledDays {
 		p.day = c.sat + settledDays + 1 // until then the cuts close, and the work says when to water
 	}
-	switch {
-	case dated && (isDue || len(p.gate) == 0 && p.day >= c.sat && p.day <= c.sat+settledDays):
-		return true
-	case c.neck, c.pieces != nil && !c.change && (c.piece || c.pieces.why == "mother"):
-		return true
-	case c.thirsty && isDue:
+	if c.wateredElsewhere(p) {
 		return true
 	}
 	if p.step.Params.Water == "" {
 		p.step.Params.Water = c.betterWater()
 	}
 	return false
+}
+
+// wateredElsewhere says whether the rest's own rule, the work on the roots or what is rooted
+// anew says when it is watered, or it is thirsty and does not wait until it is due.
+func (c *composer) wateredElsewhere(p *plain) bool {
+	isDue := p.gate.Same(due)
+	if c.has(cause.Dormancy) && p.step.Op == treatment.ByRule && p.cause != "" {
+		return true
+	}
+	if c.sitsOnDay() && (isDue || len(p.gate) == 0 && p.day >= c.sat && p.day <= c.sat+settledDays) {
+		return true
+	}
+	rooting := c.neck || c.pieces != nil && !c.change && (c.piece || c.pieces.why == "mother")
+	return rooting || c.thirsty && isDue
 }
 
 func placeFlush(c *composer, p *plain) bool {

@@ -45,7 +45,8 @@ var pestRecipes = []recipe{
 			with(func(p *t.Params) { p.Class, p.DoseTyped = "bacteria", true }),
 		), at(5, t.Look, every(5, quiet))}},
 	{cause.PetalBlight, all, []item{stripIt, at(0, t.Air), at(5, t.Look, every(5, quiet))}},
-	{cause.SprayInjury, all, []item{at(0, t.RinseOff, what("what is left of the spray")), at(0, t.CrownDry), at(0, t.ShadeIt), at(14, t.Look)}},
+	{cause.SprayInjury, all, []item{at(0, t.RinseOff, what("what is left of the spray")),
+		at(0, t.CrownDry), at(0, t.ShadeIt), at(14, t.Look)}},
 	{
 		cause.Virus,
 		kept,

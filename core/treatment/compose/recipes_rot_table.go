@@ -92,7 +92,8 @@ var rotRecipes = []recipe{
 	},
 	{cause.Fusarium, on(t.Sympodial, t.WinterDeciduous), []item{roots(washRoots, cutting("rhizome")), at(28, t.Look)}},
 	{cause.Fusarium, all, []item{at(0, t.KeepApart), at(0, t.ByRule, what("with water of its own")),
-		at(3, t.Look, what(keepOrDiscard), note("cut one old root or leaf base across: a brown ring inside means that it goes on")),
+		at(3, t.Look, what(keepOrDiscard),
+			note("cut one old root or leaf base across: a brown ring inside means that it goes on")),
 		at(28, t.Look, every(28, toDay(365)))}},
 	{cause.SouthernBlight, all, []item{binIt}},
 

@@ -44,7 +44,8 @@ var waterRecipes = []recipe{
 	{
 		cause.Drought,
 		restingDry,
-		[]item{at(0, t.ShadeIt), at(3, t.Look, every(7, growth), note("it rests, so nothing else is done; a sip if it shrivels"))},
+		[]item{at(0, t.ShadeIt), at(3, t.Look, every(7, growth),
+			note("it rests, so nothing else is done; a sip if it shrivels"))},
 	},
 	{
 		cause.Drought,
