@@ -352,6 +352,7 @@ func (h *hand) strand(
 	g := record.Grown{Growth: at, SizeMM: &size, State: recovery.Growing}
 	if mature {
 		g.State = recovery.Mature
+		g.Clean = sort == recovery.Leaf // what opened here is looked at when it is done
 	}
 	l.written[at] = size
 	h.writeOn(l.now, record.Body{Grown: &g})
@@ -483,12 +484,18 @@ func (h *hand) showTrouble(scene *drawing.Scene) {
 	}
 }
 
+// broughtMarks are what leaves carry that came with a plant.
+var broughtMarks = []recovery.Mark{recovery.Torn, recovery.BrownTip, recovery.Scarred}
+
 // newStrand writes down a growth that was not followed yet.
 func (h *hand) newStrand(at uuid.UUID, sort recovery.GrowthSort, came bool, began day.Day, size float64) {
 	g := record.Grown{Growth: at, Sort: sort, CameWith: came, State: recovery.Starting}
 	if came {
 		g.State, g.SizeMM = recovery.Mature, &size
 		h.life.written[at] = size
+		if sort == recovery.Leaf {
+			g.Marks = []recovery.Mark{broughtMarks[len(h.life.written)%len(broughtMarks)]}
+		}
 	}
 	h.writeOn(max(began, h.state().ArrivedOn), record.Body{Grown: &g})
 }

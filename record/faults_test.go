@@ -8,6 +8,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"tendermend/core/plant"
+	"tendermend/core/recovery"
 	"tendermend/core/roots"
 	"tendermend/core/treatment/sheet"
 	"tendermend/record"
@@ -65,6 +66,15 @@ func TestWhatCannotBeRightIsRefusedByItsField(t *testing.T) {
 		{"staged", record.Body{Staged: &record.Staged{Track: "foliage-rerooting", From: "stabilise", To: "re-root"}}, ""},
 		{"grown.sort", record.Body{Grown: &record.Grown{Growth: uuid.New()}}, "say what grows"},
 		{"grown.sizeMm", record.Body{Grown: &record.Grown{Growth: uuid.New(), Sort: "leaf", SizeMM: p(-2.0)}}, "mm"},
+		{"grown.marks", record.Body{Grown: &record.Grown{Growth: uuid.New(), Sort: "leaf", Marks: []recovery.Mark{"holy"}}},
+			"from the list"},
+		{"grown.marks", record.Body{Grown: &record.Grown{Growth: uuid.New(), Sort: "leaf",
+			Marks: []recovery.Mark{recovery.Torn, recovery.Torn}}}, "once"},
+		{"grown.clean", record.Body{Grown: &record.Grown{Growth: uuid.New(), Sort: "leaf", Clean: true,
+			Marks: []recovery.Mark{recovery.Torn}}}, "not both"},
+		{"grown.lobes", record.Body{Grown: &record.Grown{Growth: uuid.New(), Sort: "leaf", Lobes: p(recovery.MostLobes + 1)}},
+			"from 0 to 60"},
+		{"grown.lobes", record.Body{Grown: &record.Grown{Growth: uuid.New(), Sort: "leaf", Lobes: p(-1)}}, ""},
 		{"grown.state", record.Body{Grown: &record.Grown{Growth: uuid.New(), Sort: "leaf", State: "happy"}}, ""},
 		{"pictured.side", record.Body{Pictured: &record.Pictured{Picture: uuid.New(), Side: "inside"}}, "which side"},
 		{"pictured.scale", record.Body{Pictured: &record.Pictured{Picture: uuid.New(), Side: "front",

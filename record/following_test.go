@@ -53,6 +53,26 @@ func TestAGrowthIsAStrandOfItsOwn(t *testing.T) {
 	assert.Len(t, b.state().Strands, 1, "with its beginning undone nothing is left of it")
 }
 
+// A mark on a leaf that grew here starts the quiet days anew, and its leaf is no clean one.
+func TestMarksOnLeavesAreToldFromOldOnes(t *testing.T) {
+	b := newBook(t)
+	came, grew := uuid.New(), uuid.New()
+	b.write(50, record.Body{Grown: &record.Grown{Growth: came, Sort: recovery.Leaf, CameWith: true,
+		Marks: []recovery.Mark{recovery.Torn}}})
+	b.write(40, record.Body{Grown: &record.Grown{Growth: grew, Sort: recovery.Leaf, Clean: true,
+		Lobes: p(recovery.MostLobes)}})
+	b.write(10, record.Body{Grown: &record.Grown{Growth: grew, Marks: []recovery.Mark{recovery.Spotted}}})
+	s := b.state()
+	require.Len(t, s.Strands, 2)
+	assert.True(t, s.Strands[0].Marked[0].Old)
+	assert.False(t, s.Strands[1].Marked[0].Old)
+	assert.Equal(t, recovery.MostLobes, *s.Strands[1].Lobes)
+	marked := s.Readings["marked-new"]
+	assert.Equal(t, []float64{0, 0, 1}, []float64{marked[0].Value, marked[1].Value, marked[2].Value})
+	clean, _ := s.Readings.Last(recovery.CleanLeafKey)
+	assert.Zero(t, clean.Value, "it was clean once")
+}
+
 func mealybugs(b *book, warmth *float64) {
 	b.write(
 		40,

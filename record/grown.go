@@ -1,6 +1,7 @@
 package record
 
 import (
+	"fmt"
 	"slices"
 	"strings"
 
@@ -19,6 +20,10 @@ type Grown struct {
 	SizeMM   *float64             `json:"sizeMm,omitempty"`
 	State    recovery.GrowthState `json:"state,omitempty" enum:"starting,growing,mature,stalled,lost"`
 	Picture  *uuid.UUID           `json:"picture,omitempty" doc:"The picture on which it was measured."`
+	// Marks are all that it has on that day; Clean says that it was looked at and has none.
+	Marks []recovery.Mark `json:"marks,omitempty" doc:"All marks that it has: old ones too."`
+	Clean bool            `json:"clean,omitempty" doc:"Whether it was looked at and has no mark."`
+	Lobes *int            `json:"lobes,omitempty" doc:"Lobes and windows of the leaf."`
 }
 
 // KindGrown stands in stored records: it is never renamed or used for another.
@@ -34,15 +39,37 @@ func (g *Grown) check(s *situation) (faults Faults) {
 		!slices.ContainsFunc(recovery.GrowthSorts(), func(x recovery.SortOfGrowth) bool { return x.ID == g.Sort }) {
 		faults = append(faults, Fault{Field: "grown.sort", Message: "say what grows: a leaf, a bulb, a root …"})
 	}
-	if known && g.SizeMM == nil && g.State == "" && strings.TrimSpace(g.Name) == "" {
-		faults = append(faults, Fault{Field: "grown", Message: "say what changed: its size, or how it is"})
+	if known && g.SizeMM == nil && g.State == "" && strings.TrimSpace(g.Name) == "" && !g.looked() && g.Lobes == nil {
+		faults = append(faults, Fault{Field: "grown", Message: "say what changed: its size, its marks, or how it is"})
 	}
+	faults = append(faults, g.checkMarks()...)
 	between(&faults, "grown.sizeMm", g.SizeMM, 0, 5000, "mm")
 	if g.State != "" && !slices.Contains(recovery.GrowthStates(), g.State) {
 		faults = append(
 			faults,
 			Fault{Field: "grown.state", Message: "a growth is starting, growing, mature, stalled or lost"},
 		)
+	}
+	return faults
+}
+
+// looked says whether it tells of marks: which there are, or that there are none.
+func (g *Grown) looked() bool { return g.Clean || len(g.Marks) > 0 }
+
+func (g *Grown) checkMarks() (faults Faults) {
+	if g.Clean && len(g.Marks) > 0 {
+		faults = append(faults, Fault{Field: "grown.clean", Message: "it has marks, or it is clean: not both"})
+	}
+	for i, m := range g.Marks {
+		known := slices.ContainsFunc(recovery.Marks(), func(x recovery.MarkWords) bool { return x.ID == m })
+		if !known || slices.Contains(g.Marks[:i], m) {
+			faults = append(faults, Fault{Field: "grown.marks", Message: "choose each mark from the list, once"})
+			break
+		}
+	}
+	if g.Lobes != nil && (*g.Lobes < 0 || *g.Lobes > recovery.MostLobes) {
+		faults = append(faults, Fault{Field: "grown.lobes",
+			Message: fmt.Sprintf("a leaf has from 0 to %d lobes and windows", recovery.MostLobes)})
 	}
 	return faults
 }
@@ -70,6 +97,8 @@ func (g *Grown) apply(s *State, e Entry) {
 				State:    recovery.Growing,
 				StateOn:  e.On,
 				Sizes:    []recovery.Reading{},
+				Looks:    []recovery.MarkedLook{},
+				Marked:   []recovery.MarkSince{},
 			},
 		)
 		strand = &s.Strands[len(s.Strands)-1]
@@ -85,6 +114,12 @@ func (g *Grown) apply(s *State, e Entry) {
 	}
 	if g.State != "" && g.State != strand.State {
 		strand.State, strand.StateOn = g.State, e.On
+	}
+	if g.looked() {
+		strand.LookedAt(e.On, g.Marks)
+	}
+	if g.Lobes != nil {
+		strand.Lobes = g.Lobes
 	}
 	s.looked(e.On)
 }

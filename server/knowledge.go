@@ -32,6 +32,7 @@ type Knowledge struct {
 	Tracks       []recovery.Track        `json:"tracks"`
 	Growths      []recovery.SortOfGrowth `json:"growths" doc:"Sorts of growth that are followed."`
 	GrowthStates []recovery.GrowthState  `json:"growthStates" enum:"starting,growing,mature,stalled,lost"`
+	Marks        []recovery.MarkWords    `json:"marks" doc:"Marks that a growth can carry."`
 	Sides        []record.Side           `json:"sides" enum:"front,left,right,back,top,base,roots" doc:"Of pictures."`
 	RootSorts    []roots.Sort            `json:"rootSorts" doc:"Into which roots are counted."`
 	RootManner   string                  `json:"rootManner" doc:"How roots are counted."`
@@ -61,7 +62,8 @@ func (srv *server) knowledgeOperations(api huma.API) {
 			Edition: diagnosis.Standard().Edition(), Habits: plant.Habits(), Zones: diagnosis.Zones(), Signs: diagnosis.Signs(),
 			Causes: diagnosis.Causes(), Moves: diagnosis.Moves(), Measures: recovery.Measures(),
 			InPassing: recovery.InPassing(), Tracks: recovery.Tracks(),
-			Growths: recovery.GrowthSorts(), GrowthStates: recovery.GrowthStates(), Sides: record.Sides(),
+			Growths: recovery.GrowthSorts(), GrowthStates: recovery.GrowthStates(), Marks: recovery.Marks(),
+			Sides:     record.Sides(),
 			RootSorts: roots.Sorts(), RootManner: roots.Manner, SlowFeeds: feed.SlowFeeds(), Lights: climate.Lights(),
 			WaterRules: plant.WaterRuleText(), Traits: plant.TraitWords(), Severities: plant.Severities(),
 			Wishes: treatment.Offered(), Isolated: record.IsolatedAtFirst(),

@@ -210,6 +210,9 @@ func (j judge) looked(c Condition, s recovery.Standing) recovery.Standing {
 		}
 		return j.sight(sightReads[c.Sight], s)
 	case Counted:
+		if clean, told := j.cleanLeaves(c, s); told {
+			return clean
+		}
 		return j.count(c.countRead(), s)
 	case Share:
 		return j.share(c, s)
@@ -303,6 +306,31 @@ func (j judge) count(r reads, s recovery.Standing) recovery.Standing {
 		}
 	}
 	return s
+}
+
+// cleanLeaves counts the leaves that opened here and were clean when they were looked at;
+// false where no leaf was looked at for marks since the gate counts, or something else is
+// wanted.
+func (j judge) cleanLeaves(c Condition, s recovery.Standing) (recovery.Standing, bool) {
+	if c.Sight != CleanLeaf {
+		return s, false
+	}
+	clean, told := 0.0, false
+	for _, r := range j.f.Readings[recovery.CleanLeafKey] {
+		if r.On < j.from || r.On > j.today {
+			continue
+		}
+		on := r.On
+		clean, told, s.Since = clean+r.Value, true, &on
+	}
+	if !told {
+		return s, false
+	}
+	s.Status, s.Found = recovery.Missing, fmt.Sprintf("%g without a mark on %s", clean, s.Since.Words())
+	if clean >= max(1, c.N) {
+		s.Status = recovery.Met
+	}
+	return s, true
 }
 
 func (j judge) share(c Condition, s recovery.Standing) recovery.Standing {

@@ -167,3 +167,24 @@ func TestWhatOneLookShowsOpensByItsReading(t *testing.T) {
 		assert.False(t, c.Seeable(), c.Words())
 	}
 }
+
+// A leaf with marks is no clean one, however many were counted by hand; where none was
+// looked at for marks the count stands.
+func TestCleanLeavesAreThoseWithoutAMark(t *testing.T) {
+	two := gate.Gate{gate.Count(gate.CleanLeaf, 2, 0)}
+	counted := func(clean ...[2]float64) facts.Facts {
+		f := known("new-leaves", [2]float64{3, 2})
+		for _, r := range clean {
+			f.Readings.Add(recovery.CleanLeafKey, recovery.Reading{On: planned + day.Day(r[0]), Value: r[1]})
+		}
+		return f
+	}
+	assert.True(t, two.Opens(counted(), planned+5).Open)
+	assert.False(t, two.Opens(counted([2]float64{4, 1}), planned+5).Open, "one of the two has a mark")
+	assert.False(t, two.Opens(counted([2]float64{4, 0}), planned+5).Open)
+	assert.True(t, two.Opens(counted([2]float64{4, 1}, [2]float64{5, 1}), planned+5).Open)
+	assert.False(t, two.Opens(counted([2]float64{4, 1}, [2]float64{6, 1}), planned+5).Open, "the second is still ahead")
+	assert.True(t, two.Opens(counted([2]float64{-1, 0}), planned+5).Open, "looked at before the plan")
+	leaves := gate.Gate{gate.Count(gate.NewLeaf, 2, 0)}
+	assert.True(t, leaves.Opens(counted([2]float64{4, 0}), planned+5).Open, "leaves alone are wanted")
+}

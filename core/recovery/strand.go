@@ -90,6 +90,10 @@ type Strand struct {
 	State    GrowthState `json:"state" enum:"starting,growing,mature,stalled,lost"`
 	StateOn  day.Day     `json:"stateOn" doc:"Since when it is in that state."`
 	Sizes    []Reading   `json:"sizes" doc:"Sizes in mm, oldest first."`
+	// Looks are those at its marks, oldest first.
+	Looks  []MarkedLook `json:"looks" doc:"Looks at its marks, oldest first."`
+	Marked []MarkSince  `json:"marked" doc:"Its marks at the last look, each with since when."`
+	Lobes  *int         `json:"lobes,omitempty" doc:"Lobes and windows of a leaf, at the last count."`
 }
 
 // Size gives its last size in mm; false when it was never measured.
@@ -294,6 +298,7 @@ func FeedReadings(h History, strands []Strand) {
 		}
 	}
 	longestRoots(h, strands)
+	feedMarks(h, strands)
 	settle(h, "new-leaves", begun)
 	settle(h, "leaves-lost", lost)
 	for _, r := range ratios(strands) {

@@ -2598,8 +2598,17 @@ export interface components {
     Grown: {
       /** @description Whether it came with the plant. */
       cameWith?: boolean;
+      /** @description Whether it was looked at and has no mark. */
+      clean?: boolean;
       /** @description Id of the strand, made by the sender when it begins. */
       growth: string;
+      /**
+       * Format: int64
+       * @description Lobes and windows of the leaf.
+       */
+      lobes?: number;
+      /** @description All marks that it has: old ones too. */
+      marks?: string[];
       name?: string;
       /** @description The picture on which it was measured. */
       picture?: string;
@@ -2837,6 +2846,8 @@ export interface components {
       lights: components["schemas"]["Light"][];
       /** @description Chances in words, the greatest first. */
       likelihoods: components["schemas"]["Likelihood"][];
+      /** @description Marks that a growth can carry. */
+      marks: components["schemas"]["MarkWords"][];
       measures: components["schemas"]["Measure"][];
       moves: components["schemas"]["Move"][];
       /** @description How roots are counted. */
@@ -3177,6 +3188,25 @@ export interface components {
       kept: components["schemas"]["KeptOf"][];
       /** @description Plants of which nothing was recorded. */
       refused: components["schemas"]["RefusedOf"][];
+    };
+    MarkSince: {
+      /** @enum {string} */
+      mark: "torn" | "eaten" | "brown-tip" | "spotted" | "scorched" | "speckled" | "misshapen" | "scarred";
+      /** @description Whether it came with it. */
+      old: boolean;
+      on: string;
+    };
+    MarkWords: {
+      /** @description How it is told from the others. */
+      how: string;
+      /** @enum {string} */
+      id: "torn" | "eaten" | "brown-tip" | "spotted" | "scorched" | "speckled" | "misshapen" | "scarred";
+      label: string;
+    };
+    MarkedLook: {
+      /** @description All marks that it has; none where it is clean. */
+      marks: string[];
+      on: string;
     };
     Match: {
       botanical: string;
@@ -5150,6 +5180,15 @@ export interface components {
       /** @description Whether it came with the plant; otherwise it grew here. */
       cameWith: boolean;
       id: string;
+      /**
+       * Format: int64
+       * @description Lobes and windows of a leaf, at the last count.
+       */
+      lobes?: number;
+      /** @description Looks at its marks, oldest first. */
+      looks: components["schemas"]["MarkedLook"][];
+      /** @description Its marks at the last look, each with since when. */
+      marked: components["schemas"]["MarkSince"][];
       /** @description What it is called here: the third leaf. */
       name: string;
       /**

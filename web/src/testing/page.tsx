@@ -122,6 +122,10 @@ export const knowledge = {
   glossary: [{ term: "crown", meaning: "The point from which the leaves grow." }],
   slowFeeds: [{ id: "compost", label: "compost", lastsDays: 90 }],
   complaints: [{ said: "Droopy", signs: ["leaf.drooping"] }],
+  marks: [
+    { id: "torn", label: "torn", how: "A clean tear" },
+    { id: "spotted", label: "spotted", how: "Spots with an edge" },
+  ],
   likelihoods: [
     { from: 0.5, word: "likely", folded: false },
     { from: 0.05, word: "less likely", folded: false },

@@ -1,4 +1,4 @@
-import { Button, Group, Modal, Select, Textarea, TextInput } from "@mantine/core";
+import { Button, Group, Modal, MultiSelect, Select, Textarea, TextInput } from "@mantine/core";
 import { useState } from "react";
 import type { Knowledge, ListedEntry } from "../../api/client";
 import { newId } from "../../api/id";
@@ -17,6 +17,33 @@ function said(
   id: string,
 ): Draft {
   return { ...rest, id, replaces: rest.id };
+}
+
+type Grown = NonNullable<Draft["grown"]>;
+
+/** A growth with other marks: one with marks is no clean one. */
+const withMarks = (grown: Draft["grown"], marks: string[]): Grown => ({
+  ...(grown as Grown),
+  marks: marks as Grown["marks"],
+  clean: marks.length === 0 ? grown?.clean : undefined,
+});
+
+interface MarksFieldProps {
+  marks: string[];
+  knowledge: Knowledge;
+  change: (marks: string[]) => void;
+}
+
+function MarksField({ marks, knowledge, change }: MarksFieldProps) {
+  return (
+    <MultiSelect
+      mt="sm"
+      label="Marks that it had"
+      data={knowledge.marks.map((m) => ({ value: m.id, label: m.label }))}
+      value={marks}
+      onChange={change}
+    />
+  );
 }
 
 /** Corrects an entry by one that replaces it; the old one stays readable. */
@@ -83,6 +110,13 @@ export function CorrectEntry({
           onChange={(v) =>
             setDraft({ ...draft, grown: { ...draft.grown, state: v ?? undefined } as typeof draft.grown })
           }
+        />
+      )}
+      {draft.grown && (
+        <MarksField
+          marks={draft.grown.marks ?? []}
+          knowledge={knowledge}
+          change={(marks) => setDraft({ ...draft, grown: withMarks(draft.grown, marks) })}
         />
       )}
       {draft.pictured && (

@@ -12,6 +12,7 @@ import { sayQuantity, toMetric, useUnits } from "../../units";
 import { useUndo } from "../undo";
 import { sayCount, sentence } from "../words";
 import classes from "./Growths.module.css";
+import { type Looked, MarksOf } from "./growth/MarksOf";
 import { usePlantFile } from "./PlantPage";
 import { nameOfStrand } from "./SeamOf";
 
@@ -167,7 +168,7 @@ function StrandRow({ file, strand, sort }: { file: PlantFile; strand: Strand; so
   const shown = size ?? last?.value ?? 0;
   const step = toMetric(steps[system] ?? 5, "mm", system);
   const over = strand.state === "lost";
-  const send = (said: string, body: { sizeMm?: number; state?: Strand["state"] }) =>
+  const send = (said: string, body: { sizeMm?: number; state?: Strand["state"] } & Looked) =>
     record.mutate(
       { on: file.today, grown: { growth: strand.id, ...body } },
       {
@@ -194,6 +195,7 @@ function StrandRow({ file, strand, sort }: { file: PlantFile; strand: Strand; so
                 .join(" → ")
             : "never measured"}
         </div>
+        <MarksOf file={file} strand={strand} name={name} saving={record.isPending} send={send} />
       </div>
       {!over && !file.over && (
         <div className={classes.acts}>

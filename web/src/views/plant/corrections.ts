@@ -74,6 +74,7 @@ const ways = {
   grown: [
     { key: "name", label: "Called" },
     { key: "sizeMm", label: "Size", unit: "mm", open: true },
+    { key: "lobes", label: "Lobes and windows", unit: "", open: true },
   ],
   pictured: [{ key: "note", label: "Note" }],
   noted: [{ key: "text", label: "Note" }],

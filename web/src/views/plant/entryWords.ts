@@ -99,7 +99,15 @@ const words = {
     const sort = knowledge.growths?.find((x) => x.id === (g.sort ?? first?.sort))?.label ?? "growth";
     return {
       title: g.sort ? `New ${sort}` : `Followed a ${sort}`,
-      text: list([g.name, g.cameWith && "came with it", say("", g.sizeMm, "mm"), g.state]),
+      text: list([
+        g.name,
+        g.cameWith && "came with it",
+        say("", g.sizeMm, "mm"),
+        g.state,
+        g.clean && "no mark",
+        ...(g.marks ?? []).map((m) => knowledge.marks?.find((x) => x.id === m)?.label),
+        g.lobes !== undefined && sayCount(g.lobes, "lobe"),
+      ]),
     };
   },
   pictured: (p) => ({ title: "Picture", text: list([`from the ${p.side}`, p.scale && "with a scale", p.note]) }),

@@ -27,6 +27,8 @@ const leaf = (more: Record<string, unknown> = {}) => ({
   state: "growing",
   stateOn: "2026-11-01",
   sizes: [{ on: "2026-11-10", value: 80 }],
+  looks: [],
+  marked: [],
   ...more,
 });
 
@@ -56,6 +58,28 @@ describe("growths", () => {
     expect(asked.filter((a) => a.method === "POST").at(-1)?.body).toMatchObject({
       grown: { growth: "leaf-1", state: "lost" },
     });
+  });
+
+  it("carry their marks, old ones apart from new", async () => {
+    const asked = serve({ "GET /api/knowledge": knowledge, [entries]: kept });
+    const marked = [
+      { mark: "torn", on: "2026-11-01", old: true },
+      { mark: "spotted", on: "2026-11-20", old: false },
+    ];
+    const looks = [{ on: "2026-11-20", marks: ["torn", "spotted"] }];
+    show(<Growths />, follow({ strands: [leaf({ marked, looks, lobes: 3 }), leaf({ id: "leaf-2", number: 2 })] }));
+    expect(await screen.findByText("old: torn; new: spotted since 20 November; 3 lobes")).toBeTruthy();
+    await userEvent.click(screen.getByRole("button", { name: "Marks of leaf 2" }));
+    const keep = screen.getByRole("button", { name: "Keep the marks of leaf 2" }) as HTMLButtonElement;
+    expect(keep.disabled).toBe(true);
+    await userEvent.click(screen.getByRole("button", { name: "spotted" }));
+    await userEvent.type(screen.getByRole("textbox", { name: "Lobes and windows" }), "4");
+    await userEvent.click(keep);
+    const sent = () => asked.filter((a) => a.method === "POST").at(-1)?.body;
+    await waitFor(() => expect(sent()).toMatchObject({ grown: { growth: "leaf-2", marks: ["spotted"], lobes: 4 } }));
+    await userEvent.click(screen.getByRole("button", { name: "Marks of leaf 2" }));
+    await userEvent.click(screen.getByRole("button", { name: "No mark on leaf 2" }));
+    await waitFor(() => expect(sent()).toMatchObject({ grown: { growth: "leaf-2", clean: true } }));
   });
 
   it("say what was refused beside the growth", async () => {
