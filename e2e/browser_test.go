@@ -105,14 +105,14 @@ func chromium(t *testing.T) string {
 // failure takes so long, and a busy machine is no failure.
 const patience = 20 * time.Second
 
-// page opens a browser window of the size on the site.
-func (s *site) page(t *testing.T, width, height int64) *page {
+// page opens a browser window of the size on the site, with what else its browser is told.
+func (s *site) page(t *testing.T, width, height int64, told ...chromedp.ExecAllocatorOption) *page {
 	t.Helper()
 	options := append(chromedp.DefaultExecAllocatorOptions[:],
 		chromedp.ExecPath(chromium(t)), chromedp.NoSandbox, chromedp.DisableGPU,
 		chromedp.Flag("disable-quic", true), chromedp.Flag("disable-component-update", true),
 		chromedp.UserDataDir(filepath.Join(t.TempDir(), "browser")))
-	allocator, cancelAllocator := chromedp.NewExecAllocator(context.Background(), options...)
+	allocator, cancelAllocator := chromedp.NewExecAllocator(context.Background(), append(options, told...)...)
 	ctx, cancel := chromedp.NewContext(allocator)
 	ctx, cancelTime := context.WithTimeout(ctx, 6*time.Minute)
 	t.Cleanup(func() { cancelTime(); cancel(); cancelAllocator() })

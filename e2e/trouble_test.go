@@ -105,6 +105,22 @@ func TestASecondWateringIsNamedAndKept(t *testing.T) {
 	ben.see("Recorded: Pothos over the departures board: watered")
 }
 
+// Who reads at twice the usual size of type gets the narrow layout, and nothing is wider
+// than the window.
+func TestTypeOfTwiceTheSizeFits(t *testing.T) {
+	p := start(t, true).page(t, 1280, 800, chromedp.Flag("blink-settings", "defaultFontSize=32"))
+	p.openDemo("/")
+	p.see("Today’s walk")
+	p.until(`getComputedStyle(document.querySelector(".thumbbar")).display !== "none"`)
+	plant := plantPath("T-032")
+	for _, path := range []string{"/", "/plants", "/plants/new", "/bench", "/places", "/handbook", plant,
+		plant + "/examine", plant + "/do", plant + "/growths", plant + "/record"} {
+		p.open(path)
+		p.until(`document.querySelector("main h1, main h2") !== null && document.fonts.status === "loaded"`)
+		assert.LessOrEqual(t, eval[int](p, `document.documentElement.scrollWidth`), 1280, path)
+	}
+}
+
 func TestOnANarrowPhone(t *testing.T) {
 	p := start(t, true).page(t, 320, 640)
 	p.openDemo("/")

@@ -107,7 +107,7 @@ export const theme = createTheme({
   defaultRadius: 3,
   fontFamily: "'Atkinson Hyperlegible Next Variable', sans-serif",
   headings: { fontFamily: "'Newsreader Variable', serif", fontWeight: "500" },
-  fontSizes: { xs: "12.5px", sm: "13.5px", md: "15px", lg: "17px", xl: "21px" },
+  fontSizes: { xs: "0.78125rem", sm: "0.84375rem", md: "0.9375rem", lg: "1.0625rem", xl: "1.3125rem" },
   respectReducedMotion: true,
   cursorType: "pointer",
 });

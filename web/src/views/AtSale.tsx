@@ -95,7 +95,7 @@ function Sale({ knowledge }: { knowledge: Knowledge }) {
   const [filling, setFilling] = useLocalStorage({ key: "filling", defaultValue: 4, getInitialValueInEffect: false });
   const [zone, showZone] = useState("stance");
   const part = useRef<HTMLElement>(null);
-  const phone = useMediaQuery("(max-width: 760px)");
+  const phone = useMediaQuery("(max-width: 47.5em)");
   const setZone = (id: string) => {
     showZone(id);
     if (phone) requestAnimationFrame(() => part.current?.scrollIntoView({ block: "start" }));

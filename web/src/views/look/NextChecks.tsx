@@ -55,7 +55,7 @@ export function NextChecks({ checks, knowledge, draft, today, waits, show, ...an
   );
 }
 
-/** The answered look gives way to another, and its buttons with it: the focus that was on them comes to what follows. */
+/** The answered look gives way to another with its buttons: the focus that was on them comes to what follows. */
 function useFocusKept(shown: string | undefined) {
   const box = useRef<HTMLElement>(null);
   const held = useRef(false);

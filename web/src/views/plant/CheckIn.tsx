@@ -22,7 +22,7 @@ interface Draft {
 
 /** A check-in: what the stage's gate needs, the same things in the same way. */
 export function CheckIn({ file, opened, close }: { file: PlantFile; opened: boolean; close: () => void }) {
-  const phone = useMediaQuery("(max-width: 760px)");
+  const phone = useMediaQuery("(max-width: 47.5em)");
   const knowledge = useKnowledge();
   const fresh = (): Draft => ({ id: newId(), values: {}, note: "" });
   const [draft, setDraft] = useLocalStorage<Draft>({

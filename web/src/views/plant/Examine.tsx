@@ -64,7 +64,7 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
   const { zones, signs } = knowledge;
   const [zone, showZone] = useState("stance");
   const part = useRef<HTMLElement>(null);
-  const phone = useMediaQuery("(max-width: 760px)");
+  const phone = useMediaQuery("(max-width: 47.5em)");
   const setZone = (id: string) => {
     showZone(id);
     // On a phone the signs lie below the drawing: bring them under the thumb.
