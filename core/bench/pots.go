@@ -169,7 +169,7 @@ func dusty(names []string) []string {
 		switch n {
 		case "perlite", "peat or coir", "vermiculite", "pumice":
 			return []string{"Dust: wear a mask, damp it first, do not pour from high up."}
-		case "chopped moss", "leaf mould":
+		case "chopped moss", "leaf mould", "compost", "garden soil":
 			return []string{"Moss and compost: gloves, no open cuts, wash hands, do not breathe the dust."}
 		}
 	}

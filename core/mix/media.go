@@ -4,6 +4,7 @@ import (
 	"errors"
 	"fmt"
 	"math"
+	"slices"
 )
 
 // Ingredient is something that media are mixed from, with the share of its
@@ -35,10 +36,16 @@ var ingredients = []Ingredient{
 	{"long moss", "long moss", [2]float64{0.60, 0.80}, [2]float64{0.15, 0.30}},
 	{"coarse sand", "coarse sand", [2]float64{0.15, 0.25}, [2]float64{0.20, 0.30}},
 	{"tree fern", "tree fern", [2]float64{0.15, 0.30}, [2]float64{0.50, 0.65}},
+	// What people have at hand, bought or dug.
+	{"cactus mix", "cactus mix", [2]float64{0.30, 0.45}, [2]float64{0.20, 0.35}},
+	{"ready orchid mix", "ready orchid mix", [2]float64{0.20, 0.35}, [2]float64{0.40, 0.55}},
+	{"coco chips", "coco chips", [2]float64{0.25, 0.40}, [2]float64{0.40, 0.55}},
+	{"compost", "compost", [2]float64{0.45, 0.60}, [2]float64{0.10, 0.20}},
+	{"garden soil", "garden soil", [2]float64{0.40, 0.55}, [2]float64{0.05, 0.12}},
 }
 
 // Ingredients lists what is known of media.
-func Ingredients() []Ingredient { return ingredients }
+func Ingredients() []Ingredient { return slices.Clone(ingredients) }
 
 // ErrMix means that a mix has no parts, or parts that are not positive.
 var ErrMix = errors.New("give at least one ingredient with parts above 0")

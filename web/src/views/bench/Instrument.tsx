@@ -53,20 +53,28 @@ export function useReckoning<I>(
     result: ready && !query.isLoadingError ? query.data : undefined,
     error: ready ? query.error : null,
     fields,
-    example: !ready && example && shown.data ? { words: example.words, result: shown.data } : undefined,
+    example:
+      !ready && example && shown.data
+        ? { words: example.words, result: shown.data, input: example.input as Partial<I> }
+        : undefined,
   };
 }
 
 export const bench = client;
 
-interface SheetProps {
+/** An amount of a reckoning by its name. */
+export const amountOf = (reckoning: Reckoning, what: string) => reckoning.amounts.find((a) => a.what === what)?.value;
+
+interface SheetProps<I> {
   title: string;
   about: string;
   children: ReactNode;
   result: Reckoning | undefined;
   error: Error | null;
   /** Reckoned until enough is typed. */
-  example?: { words: string; result: Reckoning };
+  example?: { words: string; result: Reckoning; input: Partial<I> };
+  /** Draws what was reckoned; for the example, of what goes into it. */
+  picture?: (reckoning: Reckoning, example?: Partial<I>) => ReactNode;
   /** Said where nothing has been typed yet. */
   empty: string;
   /** What the result is called when it is kept with a plant. */
@@ -76,7 +84,8 @@ interface SheetProps {
 }
 
 /** One instrument: what goes in at the left, what comes out at the right. */
-export function Sheet({ title, about, children, result, error, example, empty, what, keep }: SheetProps) {
+export function Sheet<I>(props: SheetProps<I>) {
+  const { title, about, children, result, error, example, picture, empty, what, keep } = props;
   const [system] = useUnits();
   return (
     <section className="patch" aria-label={title}>
@@ -89,12 +98,14 @@ export function Sheet({ title, about, children, result, error, example, empty, w
           {example && (
             <figure className={classes.example}>
               <figcaption>For example: {sayProse(example.words, system)}</figcaption>
+              {picture?.(example.result, example.input)}
               <Results reckoning={example.result} />
             </figure>
           )}
           <Refused error={error} />
           {result && (
             <>
+              {picture?.(result)}
               <Results reckoning={result} />
               <Keep what={what} amounts={result.amounts} body={keep} />
             </>

@@ -5,6 +5,7 @@ import { useBench } from "../../api/household";
 import { NumberField } from "../../fields";
 import classes from "./Bench.module.css";
 import { bench, Sheet, useReckoning } from "./Instrument";
+import { JugPicture } from "./pictures/JugPicture";
 
 /** Any strength to any volume, with a guard against what must not meet. */
 export function DilutionBench() {
@@ -44,6 +45,9 @@ export function DilutionBench() {
       example={example}
       empty="Give the strengths and how much you want, such as 250 ml or 1 1/2 cups."
       what={`dilution of ${what || "stock"}`}
+      picture={(r) => (
+        <JugPicture of={r.amounts.filter((a) => a.unit === "ml").map((a) => ({ what: a.what, ml: a.value }))} />
+      )}
     >
       <SegmentedControl
         className={classes.wide}

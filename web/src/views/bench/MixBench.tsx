@@ -1,11 +1,12 @@
-import { Autocomplete, Button, Select } from "@mantine/core";
+import { Autocomplete, Button, Select, TextInput } from "@mantine/core";
 import { useLocalStorage } from "@mantine/hooks";
 import { useState } from "react";
 import { useBench } from "../../api/household";
 import { NumberField, QuantityInput } from "../../fields";
 import { Failed, Waiting } from "../../shell/States";
 import classes from "./Bench.module.css";
-import { bench, Sheet, useReckoning } from "./Instrument";
+import { amountOf, bench, Sheet, useReckoning } from "./Instrument";
+import { MixPicture } from "./pictures/MixPicture";
 
 interface Recipe {
   name: string;
@@ -28,6 +29,7 @@ export function MixBench() {
   const [pot, setPot] = useState<number>();
   const [pots, setPots] = useState<number | undefined>(1);
   const [litres, setLitres] = useState<number>();
+  const [called, setCalled] = useState("");
   const [moss, setMoss] = useState<number>();
   const wanted = pot !== undefined || litres !== undefined;
   const { result, error, fields, example } = useReckoning(
@@ -50,6 +52,7 @@ export function MixBench() {
       error={error}
       example={example}
       empty="Say how much: the pots to fill, or litres."
+      picture={(r) => <MixPicture parts={parts.map((p) => ({ ...p, litres: amountOf(r, p.what) }))} />}
       what={`mix: ${parts.map((p) => `${p.parts} ${p.what}`).join(" : ")}`}
     >
       <Select
@@ -83,18 +86,21 @@ export function MixBench() {
           </Button>
         </div>
       ))}
-      <Button variant="default" onClick={() => setParts([...parts, { what: "", parts: 1 }])}>
+      <Button className={classes.wide} variant="default" onClick={() => setParts([...parts, { what: "", parts: 1 }])}>
         One more
       </Button>
-      <Button
-        variant="default"
-        onClick={() => {
-          const name = `own: ${parts.map((p) => `${p.parts} ${p.what}`).join(" : ")}`;
-          setOwn([{ name, parts }, ...own.filter((r) => r.name !== name)]);
-        }}
-      >
-        Keep as my recipe
-      </Button>
+      <div className={classes.named}>
+        <TextInput label="My recipe, called" value={called} onChange={(e) => setCalled(e.currentTarget.value)} />
+        <Button
+          variant="default"
+          onClick={() => {
+            const name = called.trim() || `own: ${parts.map((p) => `${p.parts} ${p.what}`).join(" : ")}`;
+            setOwn([{ name, parts }, ...own.filter((r) => r.name !== name)]);
+          }}
+        >
+          Keep as my recipe
+        </Button>
+      </div>
       <QuantityInput unit="cm" label="Pots of this width" value={pot} onChange={setPot} error={fields.potCm} />
       <NumberField label="How many pots" allowDecimal={false} value={pots} onChange={setPots} error={fields.pots} />
       <QuantityInput unit="l" label="Or so much loose mix" value={litres} onChange={setLitres} error={fields.litres} />

@@ -2,7 +2,8 @@ import { Switch } from "@mantine/core";
 import { useState } from "react";
 import { QuantityInput } from "../../fields";
 import classes from "./Bench.module.css";
-import { bench, Sheet, useReckoning } from "./Instrument";
+import { amountOf, bench, Sheet, useReckoning } from "./Instrument";
+import { PotPicture } from "./pictures/PotPicture";
 
 /** A pot for live roots. */
 export function PotBench() {
@@ -28,6 +29,13 @@ export function PotBench() {
       example={example}
       empty="Give the width of the live root ball."
       what="pot"
+      picture={(r, example) => {
+        const of = example ?? { rootBallCm: ball, oldPotCm: old };
+        const width = amountOf(r, "inner width");
+        const depth = amountOf(r, "depth");
+        if (!of.rootBallCm || !width || !depth) return null;
+        return <PotPicture ballCm={of.rootBallCm} oldCm={of.oldPotCm} widthCm={width} depthCm={depth} />;
+      }}
     >
       <QuantityInput
         unit="cm"

@@ -87,11 +87,16 @@ describe("a mix", () => {
       potCm: 12,
       pots: 1,
     });
+    const drawn = screen.getByRole("img", { name: /^In the pot/ }).getAttribute("aria-label");
+    expect(drawn).toMatch(/^In the pot: medium bark: 80 %, .*; perlite: 20 %/);
+    await userEvent.click(screen.getByRole("button", { name: "Keep as my recipe" }));
+    await userEvent.type(screen.getByRole("textbox", { name: "My recipe, called" }), "For the sill");
     await userEvent.click(screen.getByRole("button", { name: "Keep as my recipe" }));
     page.unmount();
     show(<MixBench />);
     await userEvent.click(await screen.findByRole("combobox", { name: "Recipe" }));
     await screen.findByRole("option", { name: "own: 4 medium bark : 1 perlite" });
+    await screen.findByRole("option", { name: "For the sill" });
   });
 
   it("offers to try again when its tables cannot be had", async () => {
