@@ -86,7 +86,7 @@ func TestNoSeriousFindingByAxe(t *testing.T) {
 			{"/household", "Who lives here?"}, {"/handbook/confirmed", "The cases"},
 			{"/handbook/kinds/alocasia-zebrina", "Pests that come"},
 			{"/handbook/habits/fern", "Kinds that grow so"}, {"/handbook/signs/root.mushy", "Looks like"},
-			{"/handbook", "Open a cause, a sign"}, {"/handbook/causes/root-rot", "Mistaken for"},
+			{"/handbook", "Which plant is it"}, {"/handbook/causes/root-rot", "Mistaken for"},
 			{"/handbook/look-alikes?causes=drought,root-rot", "Tell them apart"},
 		} {
 			p.open(view.path)

@@ -69,7 +69,7 @@ func TestTheFrameOutlivesTheConnection(t *testing.T) {
 	require.Eventually(t, func() bool {
 		shown, err := chromedp.Run(
 			p.ctx,
-			chromedp.Evaluate[bool](`document.body.innerText.includes("Open a cause, a sign")`),
+			chromedp.Evaluate[bool](`document.body.innerText.includes("Which plant is it")`),
 		)
 		return err == nil && shown
 	}, patience, 200*time.Millisecond)
@@ -300,7 +300,7 @@ func TestTheRecordAnswersAndIsOverruled(t *testing.T) {
 func TestHandbookIsLinkedBothWays(t *testing.T) {
 	p := start(t, true).page(t, 1280, 800)
 	p.openDemo("/handbook")
-	p.see("Open a cause, a sign")
+	p.see("Which plant is it")
 	p.fill("Words", "burn")
 	p.click(`//nav[@aria-label="Contents"]//a[.="Sun scorch"]`)
 	p.see("Mistaken for")

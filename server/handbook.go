@@ -7,6 +7,8 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
+	"tendermend/core/cause"
+	"tendermend/core/climate"
 	"tendermend/core/diagnosis"
 	"tendermend/store"
 )
@@ -17,7 +19,21 @@ type SignSheet struct {
 	Causes []diagnosis.Shows `json:"causes" doc:"Those that show it most often first."`
 }
 
+// SeasonView is what the season brings, where the collection is.
+type SeasonView struct {
+	Season   climate.Season   `json:"season" enum:"spring,summer,autumn,winter"`
+	Troubles []cause.OfSeason `json:"troubles" doc:"What is looked for now, the first things first."`
+}
+
 func (srv *server) handbookOperations(api huma.API) {
+	huma.Register(
+		api,
+		op("get-season", http.MethodGet, "/api/season", "What the season brings to plants indoors", "handbook"),
+		signedIn(srv, func(_ context.Context, a store.Account, _ *struct{}) (*body[SeasonView], error) {
+			season := srv.season(a)
+			return &body[SeasonView]{SeasonView{season, cause.InSeason(season)}}, nil
+		}),
+	)
 	huma.Register(
 		api,
 		op("get-cause", http.MethodGet, "/api/causes/{cause}", "All that the tables know of a cause", "handbook"),

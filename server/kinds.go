@@ -26,6 +26,7 @@ type KindView struct {
 	Profile plant.Profile `json:"profile"`
 	Version int           `json:"version" doc:"0 for kinds that ship with the program."`
 	Water   []water.Phase `json:"water" doc:"When it is watered in each part of its year."`
+	Year    []water.Month `json:"year" doc:"Its water and feed by month, January first, on this half of the earth."`
 }
 
 // KeyView is a printed key to the troubles of a kind.
@@ -133,7 +134,13 @@ func (srv *server) saveKind(ctx context.Context, a store.Account, in *kindInput)
 		return nil, err
 	}
 	version, err := srv.store.KindVersion(ctx, a.Collection.ID, p.ID)
-	return &body[KindView]{KindView{p, version, water.PhasesOf(p)}}, err
+	return &body[KindView]{srv.kindView(a, p, version)}, err
+}
+
+func (srv *server) kindView(a store.Account, p plant.Profile, version int) KindView {
+	habit, _ := plant.HabitByID(p.Habit)
+	year := a.Collection.Today(srv.Clock()).Time().Year()
+	return KindView{p, version, water.PhasesOf(p), water.YearOf(p, habit, year, a.Collection.South)}
 }
 
 func (srv *server) kind(ctx context.Context, a store.Account, id string) (*body[KindView], error) {
@@ -146,5 +153,5 @@ func (srv *server) kind(ctx context.Context, a store.Account, id string) (*body[
 		return nil, huma.Error404NotFound("There is no such kind here; pick one from the list.")
 	}
 	version, err := srv.store.KindVersion(ctx, a.Collection.ID, id)
-	return &body[KindView]{KindView{p, version, water.PhasesOf(p)}}, err
+	return &body[KindView]{srv.kindView(a, p, version)}, err
 }

@@ -157,6 +157,7 @@ func TestSignedOutIsTurnedAway(t *testing.T) {
 	c := visit(t, url)
 	for _, o := range append(operations(newID()), []struct{ method, path, body string }{
 		{"GET", "/api/plants", ""}, {"GET", "/api/rounds", ""}, {"GET", "/api/places", ""}, {"GET", "/api/knowledge", ""},
+		{"GET", "/api/season", ""},
 		{"GET", "/api/profiles?q=a", ""},
 		{"GET", "/api/causes/drought", ""}, {"GET", "/api/signs/leaf.crisp", ""},
 		{"GET", "/api/look-alikes?causes=drought,root-rot", ""},

@@ -105,3 +105,6 @@ export function useSaveKind() {
       ),
   });
 }
+
+/** What the season brings to plants indoors. */
+export const useSeason = () => useQuery({ queryKey: keys.season, queryFn: () => answer(client.GET("/api/season")) });

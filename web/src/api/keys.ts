@@ -41,6 +41,7 @@ export const keys = {
   kinds: ["kinds"] as const,
   kind: (kind: string) => ["kinds", kind] as const,
   profiles: ["profiles"] as const,
+  season: ["season"] as const,
   settings: ["settings"] as const,
   account: ["account"] as const,
 };

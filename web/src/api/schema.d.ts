@@ -984,6 +984,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/season": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** What the season brings to plants indoors */
+    get: operations["get-season"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/session": {
     parameters: {
       query?: never;
@@ -2816,6 +2833,8 @@ export interface components {
       version: number;
       /** @description When it is watered in each part of its year. */
       water: components["schemas"]["Phase"][];
+      /** @description Its water and feed by month, January first, on this half of the earth. */
+      year: components["schemas"]["Month"][];
     };
     Knot: {
       /** Format: int64 */
@@ -3429,6 +3448,15 @@ export interface components {
        */
       pots?: number;
     };
+    Month: {
+      fed: boolean;
+      /** Format: int64 */
+      month: number;
+      /** @enum {string} */
+      part: "grows" | "slows" | "rests";
+      /** @description When it is watered. */
+      words: string;
+    };
     Move: {
       how: string;
       id: string;
@@ -3518,6 +3546,13 @@ export interface components {
     };
     Noted: {
       text: string;
+    };
+    OfSeason: {
+      cause: string;
+      /** @enum {string} */
+      season: "spring" | "summer" | "autumn" | "winter";
+      /** @description What in this season brings it, and where it is looked for. */
+      why: string;
     };
     Opened: {
       /** @description The signal that it answers. */
@@ -4579,6 +4614,12 @@ export interface components {
       looks: number;
       loose: components["schemas"]["Loose"][];
       stitches: string[];
+    };
+    SeasonView: {
+      /** @enum {string} */
+      season: "spring" | "summer" | "autumn" | "winter";
+      /** @description What is looked for now, the first things first. */
+      troubles: components["schemas"]["OfSeason"][];
     };
     SecondFactorKey: {
       /** @description The same as a picture, a PNG in a data address. */
@@ -8013,6 +8054,35 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["RoutineView"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-season": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["SeasonView"];
         };
       };
       /** @description Error */

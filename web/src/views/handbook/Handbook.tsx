@@ -1,12 +1,13 @@
 import { Button, Group, SegmentedControl, TextInput } from "@mantine/core";
 import { useDebouncedValue } from "@mantine/hooks";
 import { useState } from "react";
-import { Link, NavLink, Outlet, useOutletContext, useSearchParams } from "react-router";
+import { Link, NavLink, Outlet, useLocation, useOutletContext, useSearchParams } from "react-router";
 import type { Knowledge } from "../../api/client";
-import { useKinds, useKnowledge } from "../../api/handbook";
+import { useKinds, useKnowledge, useSeason } from "../../api/handbook";
 import { newId } from "../../api/id";
 import { useSigns } from "../../api/plants";
 
+import { Figure } from "../../figure/Figure";
 import { Failed, Waiting } from "../../shell/States";
 import classes from "./Handbook.module.css";
 
@@ -30,7 +31,8 @@ export function Handbook() {
   const kinds = useKinds();
   const [search, setSearch] = useSearchParams();
   const [typed, setTyped] = useState("");
-  const list = lists.find((l) => l.value === search.get("list"))?.value ?? "causes";
+  const [, , opened, page] = useLocation().pathname.split("/");
+  const list = lists.find((l) => l.value === (search.get("list") ?? opened))?.value ?? "causes";
   const [asked] = useDebouncedValue(typed.trim(), 150);
   const meant = useSigns(list === "signs" ? asked : "");
   if (knowledge.isPending) return <Waiting />;
@@ -67,7 +69,10 @@ export function Handbook() {
         </Group>
       </Group>
       <div className={classes.book}>
-        <nav aria-label="Contents" className={classes.contents}>
+        <nav
+          aria-label="Contents"
+          className={page && !typed ? `${classes.contents} ${classes.read}` : classes.contents}
+        >
           <SegmentedControl
             fullWidth
             aria-label="List"
@@ -82,6 +87,11 @@ export function Handbook() {
             value={typed}
             onChange={(e) => setTyped(e.currentTarget.value)}
           />
+          {page && (
+            <Link to={`/handbook?list=${list}`} className={classes.back}>
+              All {list}
+            </Link>
+          )}
           {list === "kinds" && (
             <Link to={`/handbook/kinds/own:${newId()}/edit?list=kinds`} className={classes.own}>
               Add a kind of your own
@@ -151,18 +161,40 @@ function grouped(items: Item[]): [string, Item[]][] {
 /** The tables, inside the handbook. */
 export const useTables = () => useOutletContext<Knowledge>();
 
-/** What stands beside the contents before something is opened. */
+/** What stands beside the contents before something is opened: what to look for now, and what there is to read. */
 export function Threshold() {
   const k = useTables();
+  const season = useSeason();
+  const label = (id: string) => k.causes.find((c) => c.id === id)?.label ?? id;
   return (
     <div className="patch">
-      <h2>Open a cause, a sign, a kind or a way of growing</h2>
-      <p>
-        {k.causes.length} causes, {k.signs.length} signs, {k.moves.length} moves, {k.habits.length} ways of growing. A
-        cause shows its signs, what helps and harms it, and what it is mistaken for; a sign shows what it looks like and
-        the causes behind it; a kind shows all that it wants.
-      </p>
-      <p className="soft small">
+      {season.data && (
+        <section aria-label="What to look for now">
+          <h2>What to look for in {season.data.season}</h2>
+          <ul className={classes.season}>
+            {season.data.troubles.map((t) => (
+              <li key={t.cause}>
+                <Link to={`/handbook/causes/${t.cause}`}>{label(t.cause)}</Link>
+                <span>{t.why}</span>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      <h2 className="mt-14">Which plant is it?</h2>
+      <p className="mt-4 mb-8">By how it grows:</p>
+      <ul className={classes.gallery}>
+        {k.habits.map((h) => (
+          <li key={h.id}>
+            <Link to={`/handbook/habits/${h.id}?list=habits`}>
+              <Figure figure={h.figure} zones={[]} state={{}} name={h.label} />
+              {h.label}
+            </Link>
+          </li>
+        ))}
+      </ul>
+      <p className="soft small mt-14">
+        {k.causes.length} causes, {k.signs.length} signs, {k.moves.length} moves, {k.habits.length} ways of growing.
         Method: noisy-OR networks (Pearl 1988; Heckerman 1989; Shwe et al. 1991). Tables {k.version}. Labels, local
         rules and licensed practice stand above all of it.
       </p>

@@ -4,11 +4,13 @@ import { Link, useParams } from "react-router";
 import type { Schemas } from "../../api/client";
 import { useKind } from "../../api/handbook";
 import { newId } from "../../api/id";
+import { Figure } from "../../figure/Figure";
 import { Failed, Waiting } from "../../shell/States";
 import { type System, sayProse, sayQuantity, useUnits } from "../../units";
 import { sayCount } from "../words";
 import { useTables } from "./Handbook";
 import classes from "./Handbook.module.css";
+import { Year } from "./Year";
 
 /** A kind with all that it wants, each value with its source. */
 export function KindSheet() {
@@ -18,7 +20,7 @@ export function KindSheet() {
   const found = useKind(kind);
   if (found.isPending) return <Waiting />;
   if (found.isLoadingError) return <Failed error={found.error} />;
-  const { profile: p, water } = found.data;
+  const { profile: p, water, year } = found.data;
   const habit = k.habits.find((h) => h.id === p.habit);
   const cause = (id: string) => k.causes.find((c) => c.id === id)?.label ?? id;
   const track = (id: string) => k.tracks.find((t) => t.id === id)?.name ?? id;
@@ -28,12 +30,18 @@ export function KindSheet() {
     <>
       <dt>{name}</dt>
       <dd>
-        {value} <span className="soft small">({p.sources[field] ?? p.source})</span>
+        {value}{" "}
+        {p.sources[field] && p.sources[field] !== p.source && <span className="soft small">({p.sources[field]})</span>}
       </dd>
     </>
   );
   return (
     <article className="patch">
+      {habit && (
+        <div className={classes.growing}>
+          <Figure figure={habit.figure} zones={[]} state={{}} name={`how ${p.botanical} grows`} />
+        </div>
+      )}
       <h2 className="size-26">
         <i className="weight-400">{p.botanical}</i> {p.common && <span className="soft">{p.common}</span>}
       </h2>
@@ -89,7 +97,9 @@ export function KindSheet() {
         {p.troubles?.length ? fact("troubles", "Its usual troubles", p.troubles.join("; ")) : null}
         {p.traits.length > 0 && fact("traits", "Minds", p.traits.map((x) => k.traits[x] ?? x).join("; "))}
       </dl>
-      <h3>Pests that come to it</h3>
+      <p className="soft small mt-8 mb-0">Where nothing else is said: {p.source}.</p>
+      <Year months={year} />
+      <h3 className="mt-14">Pests that come to it</h3>
       <ul className={classes.shown}>
         {p.pests.map((x) => (
           <li key={x.pest}>

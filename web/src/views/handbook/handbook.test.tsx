@@ -72,6 +72,17 @@ describe("the handbook’s contents", () => {
     expect(pageText()).toContain("Pearl 1988");
   });
 
+  it("begin with what to look for now, and with how plants grow", async () => {
+    const troubles = [{ season: "autumn", cause: tables.causes[0]?.id, why: "The first cold nights: look." }];
+    open("/handbook", { "GET /api/season": { season: "autumn", troubles } });
+    const now = await screen.findByRole("region", { name: "What to look for now" });
+    expect(now.textContent).toContain("What to look for in autumn");
+    expect(now.textContent).toContain("The first cold nights: look.");
+    expect(within(now).getByRole("link").getAttribute("href")).toBe(`/handbook/causes/${tables.causes[0]?.id}`);
+    const drawn = screen.getAllByRole("group", { name: /^Drawing of/ });
+    expect(drawn).toHaveLength(tables.habits.length);
+  });
+
   it("find by every word, in any order, and say when nothing matches", async () => {
     open("/handbook");
     const nav = await contents();

@@ -9,6 +9,13 @@ import { KindSheet } from "./KindSheet";
 
 device();
 
+const year = [..."ssgggggggggs"].map((part, i) => ({
+  month: i + 1,
+  part: part === "g" ? "grows" : "slows",
+  words: part === "g" ? "when the top quarter is dry" : "when it is dry half way down",
+  fed: part === "g",
+}));
+
 describe("a mix as it is written", () => {
   it("is read by parts", () => {
     expect(readMix("2 bark : 1 perlite : moss")).toEqual([
@@ -59,10 +66,12 @@ const page = (
 describe("a kind", () => {
   it("shows all that it wants, each value with its source", async () => {
     serve({
+      "GET /api/session": { signedIn: true, today: "2026-11-24" },
       "GET /api/profiles/own%3A12345678": {
         profile: kind,
         version: 3,
         water: [{ when: "in growth", words: "when the top quarter is dry" }],
+        year,
       },
     });
     show(page, knowledge, "/handbook/kinds/own:12345678");
@@ -70,8 +79,13 @@ describe("a kind", () => {
     const text = pageText();
     expect(text).toContain("Harms pets (moderate): calcium oxalate");
     expect(text).toContain("or a vet");
-    expect(text).toContain("15 °C to 32 °C, best 24 °C (own experience)");
+    expect(text).toContain("15 °C to 32 °C, best 24 °C Air");
     expect(text).toContain("100 ppm N while it grows, 50 % of that in low light (common practice)");
+    expect(text.match(/own experience/g)).toHaveLength(1);
+    expect(text).toContain("Where nothing else is said: own experience.");
+    await screen.findByText("· now");
+    expect(pageText()).toContain("Mar to Novgrows: water when the top quarter is dry; fed · now");
+    expect(pageText()).toContain("Dec to Febslows down: water when it is dry half way down; not fed");
     expect(text).toContain("Track7-26 weeks");
     expect(screen.getByRole("link", { name: "Change it" })).toBeTruthy();
   });
@@ -86,6 +100,7 @@ describe("a kind", () => {
         profile: { ...kind, poisons, names: ["trade one"] },
         version: 3,
         water: [],
+        year: [],
       },
     });
     show(page, knowledge, "/handbook/kinds/own:12345678");
@@ -101,6 +116,7 @@ describe("a kind", () => {
         profile: kind,
         version: 3,
         water: [{ when: "in growth", words: "when the top quarter is dry" }],
+        year,
       },
       "PUT /api/profiles/own%3A12345678": { profile: kind, version: 4, water: [] },
     });
