@@ -3,7 +3,7 @@ import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { cleanup, configure, render } from "@testing-library/react";
 import type { ReactNode } from "react";
 import { MemoryRouter, Outlet, Route, Routes } from "react-router";
-import { afterEach, beforeEach, vi } from "vitest";
+import { afterEach, beforeEach, expect, vi } from "vitest";
 import type { Knowledge, PlantFile } from "../api/client";
 import { theme, variables } from "../theme";
 import { forgetRecent } from "../views/recent";
@@ -87,7 +87,11 @@ export function pageText(): string {
 
 /** A device as the views expect one: storage, media queries and sizes. */
 export function device() {
+  // What the browser would complain of fails the test that caused it.
+  let complaints: unknown[][] = [];
   beforeEach(() => {
+    complaints = [];
+    vi.spyOn(console, "error").mockImplementation((...said) => complaints.push(said));
     window.localStorage.clear();
     forgetRecent();
     vi.stubGlobal("matchMedia", (query: string) => ({
@@ -112,6 +116,8 @@ export function device() {
   afterEach(() => {
     cleanup();
     vi.unstubAllGlobals();
+    vi.restoreAllMocks();
+    expect(complaints).toEqual([]);
   });
 }
 

@@ -27,7 +27,7 @@ export function Growths() {
     <div className={classes.page}>
       <section className="patch" aria-label="What it grew">
         <h2>What it grew</h2>
-        <p className="my-4">
+        <div className="my-4">
           <b>{growths.made}</b> grown here, <b>{growths.gone}</b> lost.
           {growths.interval && (
             <>
@@ -43,7 +43,7 @@ export function Growths() {
               <How working={growths.pace.working} of="growths in half a year" />.
             </>
           )}
-        </p>
+        </div>
         {growths.ratios.length > 0 && (
           <p className="small my-4">
             Each against the one before: {growths.ratios.map((r) => `${r.percent} %`).join(", ")}.{" "}

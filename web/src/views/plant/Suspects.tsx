@@ -35,7 +35,7 @@ export function SuspectList({ differential, knowledge, accepted, onAccept }: Sus
           />
         ))}
       </div>
-      <p className="soft small mt-4 mb-10">
+      <div className="soft small mt-4 mb-10">
         {shown.length > 1 && "Several can be true at once, so these need not add up to 100 %. "}
         {rest} other causes come after these.{" "}
         {!all && (
@@ -49,7 +49,7 @@ export function SuspectList({ differential, knowledge, accepted, onAccept }: Sus
           </Link>
         )}{" "}
         <How working={differential.working} of="these chances" />
-      </p>
+      </div>
       {all && <Together differential={differential} knowledge={knowledge} />}
     </>
   );
