@@ -18,7 +18,7 @@ func (c *composer) finish() {
 		s.steps = tidy(s.steps)
 	}
 	list = c.covered(c.mend(list))
-	list = fedLast(c.settled(c.spaced(list)))
+	list = fedOnce(fedLast(c.settled(c.spaced(list))))
 	c.bridgeMoved(list)
 	c.keptDry(list)
 	c.drySaid(list)
@@ -158,6 +158,38 @@ func fedLast(list []*sit) []*sit {
 		}
 	}
 	return append(others, feeds...)
+}
+
+// fedOnce keeps one of two feeds that wait for the same roots: the first, which goes on as
+// the other would, at the lower of both strengths.
+func fedOnce(list []*sit) []*sit {
+	var first *step
+	for _, s := range list {
+		if !waitsForRootWork(s) {
+			continue
+		}
+		s.steps = slices.DeleteFunc(slices.Clone(s.steps), func(x step) bool {
+			if x.Op != treatment.FeedIt || x.Params.Where != "" || x.Params.What != "" || first == nil {
+				return false
+			}
+			if x.Every > 0 {
+				first.Every, first.Until = x.Every, x.Until
+			}
+			first.Params.Share = num(min(first.Params.Share.Or(1), x.Params.Share.Or(1)))
+			return true
+		})
+		if i := slices.IndexFunc(s.steps, func(x step) bool { return x.Op == treatment.FeedIt }); first == nil && i >= 0 {
+			first = &s.steps[i]
+		}
+	}
+	return list
+}
+
+// waitsForRootWork says whether a sitting counts its days from the work on the roots.
+func waitsForRootWork(s *sit) bool {
+	return !s.dated && s.gate.Wants(func(one gate.Condition) bool {
+		return one.Is == gate.Days && one.Since == facts.SatRoots
+	})
 }
 
 // settled leaves out what was done under an earlier plan for the same trouble:

@@ -338,7 +338,7 @@ func (c *composer) watersFrom(set setting, days int) {
 		if !c.wetNo && !c.has(cause.BlackRot, cause.Virus, cause.Fusarium) {
 			c.draft.at(c.sat+1, rankPieces, do(treatment.Mist, every(1, nubs)))
 		}
-		c.looks(21, 14, nubs, note("root nubs"))
+		c.looks(21, 14, nubs, note("do root nubs show?"))
 		c.draft.at(c.sat+max(14, days+7), rankLook+1,
 			do(treatment.ByRule, what("sips round the rim"), every(14, nubs)))
 	case among(set.op, treatment.Hang, treatment.Mount, treatment.SetReservoir, treatment.WrapMoss):

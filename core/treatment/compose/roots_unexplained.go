@@ -20,7 +20,7 @@ var deadRootsOf = []string{"water", "roots", "medium", "pot"}
 var limpsOf = []cause.ID{
 	cause.SettlingIn, cause.Dormancy, cause.WokenEarly, cause.BloomDrain, cause.SaltInjury, cause.SoftenedWater,
 	cause.RootMealybug, cause.RootNematode, cause.RootGrub, cause.Fusarium, cause.SouthernBlight, cause.BlackRot,
-	cause.SoftRot, cause.Breakage, cause.Girdled, cause.AnimalDamage, cause.SunScorch, cause.LampBurn,
+	cause.SoftRot, cause.Girdled, cause.SunScorch, cause.LampBurn,
 }
 
 // rootsUnexplained looks below where nothing that was accepted says what is seen: it hangs
@@ -37,15 +37,20 @@ func (c *composer) rootsUnexplained() {
 	limp := c.limpInWet() && (wetThough || !c.explained(append([]string{"climate"}, deadRootsOf...), limpsOf))
 	switch {
 	case dead && drowning(c.subject), limp:
-		why := "It hangs limp, not for thirst"
-		if dead {
-			why += ", and most of its roots were dead"
-		}
-		c.draft.at(0, rankStart, do(treatment.Look, note("does the hole smell sour, or is its foot soft? "+why+
-			": if either, plan for root rot today")))
-	case dead:
+		c.smelledBelow(dead)
+	case dead, c.mostRootsDead() && c.has(cause.NoDrainage):
 		c.potOfDeadRoots()
 	}
+}
+
+// smelledBelow looks for rot at the hole and at the foot today.
+func (c *composer) smelledBelow(dead bool) {
+	why := "It hangs limp, not for thirst"
+	if dead {
+		why += ", and most of its roots were dead"
+	}
+	c.draft.at(0, rankStart, do(treatment.Look, note("does the hole smell sour, or is its foot soft? "+why+
+		": if either, plan for root rot today")))
 }
 
 // potOfDeadRoots asks whether the pot is too wide for the roots that live.

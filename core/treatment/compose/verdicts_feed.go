@@ -37,6 +37,8 @@ func (h *here) feedWhen() verdict {
 		return verdict{do: drop, why: "roots of a carnivore are never fed"}
 	case h.unfed():
 		return verdict{do: wait, gate: able}
+	case h.c.limp && !c.untied && h.day < drinkDays:
+		return verdict{do: delay, day: drinkDays, why: onlyDrank}
 	case h.step.Every > 0 && len(h.step.Until) > 0:
 		return h.fedUntilRest()
 	}
