@@ -17,7 +17,7 @@ func TestAPlanIsChangedAgainstARuleOnlyWithAReason(t *testing.T) {
 	p.fill("Live root ball, width", "8")
 	p.hides("goes against what is never done")
 	p.click(`(//button[starts-with(@aria-label, "Change its steps: Root work")])[1]`)
-	p.click(`//button[@aria-label="Leave out: Clean blade and hands"]`)
+	p.click(`//button[@aria-label="Leave this out: Clean blade and hands"]`)
 	p.see("goes against what is never done")
 	p.see("N01")
 	taken := `[...document.querySelectorAll("button")].find(b => b.innerText === "Take up this plan").disabled`
@@ -37,7 +37,7 @@ func TestWhatIsLeftOutCanBePutBack(t *testing.T) {
 	p.click(by("button", "Accept"))
 	p.see("Of ten such plants")
 	p.click(`(//button[starts-with(@aria-label, "Change its steps: Root work")])[1]`)
-	p.click(`//button[@aria-label="Leave out: Stake it"]`)
+	p.click(`//button[@aria-label="Leave this out: Stake it"]`)
 	p.until(`!document.querySelector('[data-step^="stake"]')`)
 	p.click(by("button", "Put back: Stake it"))
 	p.until(`!!document.querySelector('[data-step^="stake"]')`)

@@ -98,7 +98,7 @@ function OneSitting(props: OneSittingProps) {
                 aria-label={`Put back: ${titled(change.step)}`}
                 onClick={() => edit(change.step, { leaveOut: undefined, reason: undefined, against: undefined })}
               >
-                put it back
+                put back
               </button>
             </p>
           )}

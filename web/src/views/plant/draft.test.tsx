@@ -109,7 +109,7 @@ describe("a plan before it is taken up", () => {
     const asked = serve(answers);
     show(<PlanDraft decideAgain={vi.fn()} />, plantFile());
     await changed();
-    await userEvent.click(screen.getByRole("button", { name: "Leave out: Clean blade and hands" }));
+    await userEvent.click(screen.getByRole("button", { name: "Leave this out: Clean blade and hands" }));
     const broken = await screen.findByRole("region", { name: /^Against the rules/ });
     expect(broken.textContent).toContain("Never cut with a blade that was not cleaned: it carries rot.");
     expect(broken.textContent).toContain("(N01)");
@@ -130,7 +130,7 @@ describe("a plan before it is taken up", () => {
     serve(answers);
     show(<PlanDraft decideAgain={vi.fn()} />, plantFile());
     await changed();
-    await userEvent.click(screen.getByRole("button", { name: "Leave out: Clean blade and hands" }));
+    await userEvent.click(screen.getByRole("button", { name: "Leave this out: Clean blade and hands" }));
     await screen.findByRole("region", { name: /^Against the rules/ });
     await userEvent.click(screen.getByRole("button", { name: "Put back: Clean blade and hands" }));
     await waitFor(() => expect(screen.queryByRole("region", { name: /^Against the rules/ })).toBeNull());
@@ -140,7 +140,7 @@ describe("a plan before it is taken up", () => {
   it("moves a whole sitting and takes another pot", async () => {
     const asked = serve(answers);
     show(<PlanDraft decideAgain={vi.fn()} />, plantFile());
-    await userEvent.click(await screen.findByRole("button", { name: "Another day: Root work, 24 Nov" }));
+    await userEvent.click(await screen.findByRole("button", { name: "On another day: Root work, 24 Nov" }));
     const days = screen.getByRole("textbox", { name: "Days from today" });
     await userEvent.clear(days);
     await userEvent.type(days, "3");

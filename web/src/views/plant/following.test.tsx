@@ -69,16 +69,16 @@ describe("growths", () => {
     const looks = [{ on: "2026-11-20", marks: ["torn", "spotted"] }];
     show(<Growths />, follow({ strands: [leaf({ marked, looks, lobes: 3 }), leaf({ id: "leaf-2", number: 2 })] }));
     expect(await screen.findByText("old: torn; new: spotted since 20 November; 3 lobes")).toBeTruthy();
-    await userEvent.click(screen.getByRole("button", { name: "Marks of leaf 2" }));
-    const keep = screen.getByRole("button", { name: "Keep the marks of leaf 2" }) as HTMLButtonElement;
+    await userEvent.click(screen.getByRole("button", { name: /^look .*for marks: leaf 2$/ }));
+    const keep = screen.getByRole("button", { name: "It has these: leaf 2" }) as HTMLButtonElement;
     expect(keep.disabled).toBe(true);
     await userEvent.click(screen.getByRole("button", { name: "spotted" }));
     await userEvent.type(screen.getByRole("textbox", { name: "Lobes and windows" }), "4");
     await userEvent.click(keep);
     const sent = () => asked.filter((a) => a.method === "POST").at(-1)?.body;
     await waitFor(() => expect(sent()).toMatchObject({ grown: { growth: "leaf-2", marks: ["spotted"], lobes: 4 } }));
-    await userEvent.click(screen.getByRole("button", { name: "Marks of leaf 2" }));
-    await userEvent.click(screen.getByRole("button", { name: "No mark on leaf 2" }));
+    await userEvent.click(screen.getByRole("button", { name: /^look .*for marks: leaf 2$/ }));
+    await userEvent.click(screen.getByRole("button", { name: "No mark at all: leaf 2" }));
     await waitFor(() => expect(sent()).toMatchObject({ grown: { growth: "leaf-2", clean: true } }));
   });
 

@@ -45,6 +45,7 @@ export function MarksOf({ file, strand, name, saving, send }: MarksOfProps) {
   const [has, setHas] = useState<Words["id"][]>(() => strand.marked.map((m) => m.mark));
   const [lobes, setLobes] = useState(strand.lobes);
   const said = sayMarks(strand, words, file.today);
+  const again = said ? "look again for marks" : "look for marks";
   const keep = (looked: Looked) => {
     const labels = words.filter((w) => looked.marks?.includes(w.id)).map((w) => w.label);
     send(`${name}: ${looked.clean ? "no mark" : labels.join(", ")}`, { ...looked, lobes });
@@ -58,10 +59,10 @@ export function MarksOf({ file, strand, name, saving, send }: MarksOfProps) {
           type="button"
           className="linkbutton soft small"
           aria-expanded={open}
-          aria-label={`Marks of ${name}`}
+          aria-label={`${again}: ${name}`}
           onClick={() => setOpen(!open)}
         >
-          {said ? "look again for marks" : "look for marks"}
+          {again}
         </button>
       )}
       {open && (
@@ -88,7 +89,7 @@ export function MarksOf({ file, strand, name, saving, send }: MarksOfProps) {
               disabled={has.length === 0}
               loading={saving}
               onClick={() => keep({ marks: has })}
-              aria-label={`Keep the marks of ${name}`}
+              aria-label={`It has these: ${name}`}
             >
               It has these
             </Button>
@@ -100,7 +101,7 @@ export function MarksOf({ file, strand, name, saving, send }: MarksOfProps) {
                 setHas([]);
                 keep({ clean: true });
               }}
-              aria-label={`No mark on ${name}`}
+              aria-label={`No mark at all: ${name}`}
             >
               No mark at all
             </Button>

@@ -55,7 +55,7 @@ const DraftStep = memo(function DraftStep({ step, cautions, names, say, width, e
       <button
         type="button"
         className="linkbutton soft small"
-        aria-label={`Leave out: ${step.title}`}
+        aria-label={`Leave this out: ${step.title}`}
         onClick={() => edit(step.id, { leaveOut: true })}
       >
         leave this out
@@ -90,7 +90,7 @@ export function Move({ sitting, steps, edits, edit }: MoveProps) {
       <button
         type="button"
         className="linkbutton soft small"
-        aria-label={`Another day: ${sitting.name}, ${shortDay(sitting.on)}`}
+        aria-label={`On another day: ${sitting.name}, ${shortDay(sitting.on)}`}
         onClick={() => setOpen(true)}
       >
         on another day
