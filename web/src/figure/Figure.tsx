@@ -44,8 +44,8 @@ export function Figure({ figure, counts = usual, zones, state, chosen, onChoose,
     <svg
       viewBox={labels.length > 0 ? "0 0 400 476" : "58 8 284 450"}
       width="100%"
-      role="group"
-      aria-label={`Drawing of ${name}: parts to look at`}
+      role={labels.length > 0 ? "group" : "img"}
+      aria-label={labels.length > 0 ? `Drawing of ${name}: parts to look at` : `Drawing of ${name}`}
       className={classes.figure}
     >
       <path d="M128 346 H272 L258 450 H142 Z" fill="var(--pot)" stroke="none" />

@@ -79,7 +79,7 @@ describe("the handbook’s contents", () => {
     expect(now.textContent).toContain("What to look for in autumn");
     expect(now.textContent).toContain("The first cold nights: look.");
     expect(within(now).getByRole("link").getAttribute("href")).toBe(`/handbook/causes/${tables.causes[0]?.id}`);
-    const drawn = screen.getAllByRole("group", { name: /^Drawing of/ });
+    const drawn = screen.getAllByRole("img", { name: /^Drawing of/ });
     expect(drawn).toHaveLength(tables.habits.length);
   });
 
