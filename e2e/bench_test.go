@@ -58,13 +58,13 @@ func TestWorkingThroughAPlan(t *testing.T) {
 	p.click(by("button", "Skip it"))
 	p.hides("Record how it is now")
 	for range 12 {
-		if eval[bool](p, `document.body.innerText.includes("Lay everything out")`) {
+		if eval[bool](p, `document.body.innerText.includes("What it goes into")`) {
 			break
 		}
 		p.click(by("button", "Next"))
 		p.run(chromedp.Sleep(80_000_000))
 	}
-	p.see("Lay everything out")
+	p.see("What it goes into")
 	p.run(
 		chromedp.SendKeys(
 			`//fieldset[contains(., "Taken from the cupboard")]//label[.="perlite"]/following::input[1]`,
@@ -72,7 +72,7 @@ func TestWorkingThroughAPlan(t *testing.T) {
 		),
 	)
 	p.click(`//button[.="Done"]`)
-	p.see("Recorded: done: lay everything out")
+	p.see("Recorded: done: what it goes into")
 	p.open("/bench/cupboard")
 	p.until(`document.querySelector('[data-supply="perlite"]')?.innerText.includes("6.5")`)
 	p.open(plantPath("T-032") + "/do")

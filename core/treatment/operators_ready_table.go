@@ -81,7 +81,7 @@ var readyOperators = []Operator{
 	},
 	{
 		ID:        ReadyPot,
-		Title:     "Lay everything out",
+		Title:     "What it goes into",
 		How:       "Washed pot with open holes, mix measured out, label, ties and a bag, before the plant is touched.",
 		Minutes:   15,
 		Does:      Gentle,

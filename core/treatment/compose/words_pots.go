@@ -152,11 +152,11 @@ func (w saying) pot() string {
 	p := w.Params
 	switch p.Seat {
 	case facts.InCup:
-		return "Lay everything out: a clear cup, props and a label."
+		return "Have ready: a clear cup, props and a label."
 	case facts.Hung:
-		return "Lay everything out: a hook, thin wisps of dead moss and a label."
+		return "Have ready: a hook, thin wisps of dead moss and a label."
 	case facts.OnMount:
-		return "Lay everything out: the slab, a thin pad, ties and a label."
+		return "Have ready: the slab, a thin pad, ties and a label."
 	default: // a pot
 	}
 	shape := ""
@@ -173,7 +173,7 @@ func (w saying) pot() string {
 	if w.noRootsLive() && p.For == "" {
 		size += ", or as narrow as its base allows"
 	}
-	said := "Lay everything out: " + size
+	said := "Have ready: " + size
 	if p.Holes == nil || *p.Holes {
 		said += " with open holes"
 	}

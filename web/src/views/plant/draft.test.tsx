@@ -39,7 +39,7 @@ const plan = (steps: Step[]): Plan => ({
   asks: [],
 });
 
-const steps = [step("ready-pot@d0", "Lay everything out"), step("clean-blade@d0", "Clean blade and hands")];
+const steps = [step("ready-pot@d0", "What it goes into"), step("clean-blade@d0", "Clean blade and hands")];
 const breach = {
   rule: "N01",
   step: "Trim what is dead",
@@ -98,7 +98,7 @@ describe("a plan before it is taken up", () => {
     serve(answers);
     show(<PlanDraft decideAgain={vi.fn()} />, plantFile());
     const told = await screen.findByRole("region", { name: "Sitting 1" });
-    expect(told.textContent).toContain("Lay everything out, as it says. Clean blade and hands, as it says.");
+    expect(told.textContent).toContain("What it goes into, as it says. Clean blade and hands, as it says.");
     expect(pageText()).toContain("Of ten such plants about 7 live");
     expect(pageText()).toContain("24 Nov (today)");
     expect(await screen.findByRole("region", { name: "Root rinse" })).toBeTruthy();
@@ -165,7 +165,7 @@ describe("a plan before it is taken up", () => {
     show(<WhatToDo />, plantFile());
     expect(pageText()).toContain("Look before you act");
     await userEvent.click(await screen.findByRole("button", { name: "Fresh mix" }));
-    await screen.findByText(/Lay everything out, as it says/);
+    await screen.findByText(/What it goes into, as it says/);
     const sent = asked.find((a) => a.path.endsWith("/plan"))?.body as { answers: { wish: string } };
     expect(sent.answers.wish).toBe("refresh");
     await userEvent.click(screen.getByRole("button", { name: "Leave it" }));
