@@ -1,22 +1,16 @@
 package demo
 
 import (
-	"fmt"
 	"math"
-	"runtime"
 
 	"github.com/google/uuid"
-	"golang.org/x/sync/errgroup"
 
 	"tendermend/core/day"
 	"tendermend/core/plant"
 	"tendermend/core/recovery"
 	"tendermend/core/roots"
-	"tendermend/demo/drawing"
-	"tendermend/picture"
 	"tendermend/record"
 	"tendermend/sim"
-	"tendermend/store"
 )
 
 // life is a made-up plant that is really alive, and what its carer knows of it.
@@ -264,238 +258,9 @@ func (h *hand) gates() {
 	}
 }
 
-// mostStrands is how many growths of a sort a carer follows.
-const mostStrands = 9
-
-// strands writes what became of the growths that are followed.
-func (h *hand) strands() {
-	l := h.life
-	for i, leaf := range l.plant.Leaves {
-		h.strand(
-			l.leaves,
-			i,
-			recovery.Leaf,
-			leaf.Came,
-			leaf.Began,
-			leaf.MM,
-			leaf.Mature(),
-			leaf.Lost,
-			i >= len(l.plant.Leaves)-mostStrands || !leaf.Came,
-		)
-	}
-	for i, g := range l.plant.Growths {
-		sort := recovery.Shoot
-		if h.state().Habit.Orchid {
-			sort = recovery.Bulb
-		}
-		h.strand(l.bulbs, i, sort, false, g.Began, g.MM, g.MM >= g.Full, nil, true)
-	}
-	following := 0
-	for i, r := range l.plant.Roots {
-		if _, known := l.roots[i]; known && r.Alive {
-			following++
-		}
-	}
-	for i, r := range l.plant.Roots {
-		_, known := l.roots[i]
-		if !known && r.Alive && r.MM >= 5 && following < 2 {
-			known = true
-			following++
-		}
-		if known {
-			var lost *day.Day
-			if !r.Alive {
-				lost = &l.now
-			}
-			h.strand(l.roots, i, recovery.Root, false, r.Began, r.MM, false, lost, true)
-		}
-	}
-}
-
-func (h *hand) strand(
-	known map[int]uuid.UUID,
-	i int,
-	sort recovery.GrowthSort,
-	came bool,
-	began day.Day,
-	mm float64,
-	mature bool,
-	lost *day.Day,
-	wanted bool,
-) {
-	l := h.life
-	at, is := known[i]
-	if !is {
-		if !wanted || lost != nil || came && len(known) >= 3 || len(known) >= mostStrands {
-			return
-		}
-		at = id(fmt.Sprintf("%s/%s/%d", h.label, sort, i))
-		known[i] = at
-		h.newStrand(at, sort, came, began, math.Round(mm))
-		if came {
-			return
-		}
-	}
-	strand := strandOf(h.state(), at)
-	if strand == nil || strand.State == recovery.Lost {
-		return
-	}
-	if lost != nil {
-		h.writeOn(*lost, record.Body{Grown: &record.Grown{Growth: at, State: recovery.Lost}})
-		return
-	}
-	size := math.Round(mm)
-	ripe := mature && strand.State != recovery.Mature
-	if size < l.written[at]+max(4, 0.12*l.written[at]) && !ripe {
-		return
-	}
-	g := record.Grown{Growth: at, SizeMM: &size, State: recovery.Growing}
-	if mature {
-		g.State = recovery.Mature
-		g.Clean = sort == recovery.Leaf // what opened here is looked at when it is done
-	}
-	l.written[at] = size
-	h.writeOn(l.now, record.Body{Grown: &g})
-}
-
-func strandOf(s record.State, at uuid.UUID) *recovery.Strand {
-	for i := range s.Strands {
-		if s.Strands[i].ID == at.String() {
-			return &s.Strands[i]
-		}
-	}
-	return nil
-}
-
 // countRoots writes a tally of what lives and died.
 func (h *hand) countRoots(daysAgo int, c roots.Count, ball float64) {
 	longest, _ := h.life.plant.Read("longest-root")
 	tips, _ := h.life.plant.Read("live-tips")
 	h.tally(daysAgo, c, longest, int(tips), ball)
-}
-
-// shoot takes a picture: the program draws the plant as it is.
-func (h *hand) shoot(on day.Day) {
-	l, state := h.life, h.state()
-	scene := drawing.Scene{
-		Figure:  l.figure,
-		Limp:    l.plant.Limp,
-		PotMM:   130,
-		DeepMM:  110,
-		Largest: l.plant.LeafMM * 1.15,
-		Seed:    uint64(len(h.label)) + uint64(l.plant.Age()),
-		Pests:   l.plant.Colony,
-		Clear:   state.Habit.Orchid,
-	}
-	if w := state.Pot.WidthCM; w != nil {
-		scene.PotMM = *w * 10
-		scene.DeepMM = *w * 8.5
-	}
-	scene.FrameMM = scene.PotMM
-	if w := state.Arrival.PotWidthCM; w != nil {
-		scene.FrameMM = max(scene.FrameMM, *w*10)
-	}
-	for _, leaf := range l.plant.Leaves {
-		if leaf.Lost == nil {
-			scene.Blades = append(scene.Blades, drawing.Blade{MM: leaf.MM, Yellow: leaf.Yellow})
-		}
-	}
-	h.showTrouble(&scene)
-	if n := state.Arrival.Growths; n != nil && state.Habit.Orchid {
-		for i := range min(*n, 6) {
-			scene.Bulbs = append(scene.Bulbs, l.plant.LeafMM*(0.3+0.03*float64(i)))
-		}
-	}
-	for _, g := range l.plant.Growths {
-		scene.Bulbs = append(scene.Bulbs, g.MM)
-	}
-	for _, r := range l.plant.Roots {
-		if r.Alive {
-			scene.Roots = append(scene.Roots, r.MM)
-		}
-	}
-	if _, stage, in := state.CurrentStage(); in {
-		scene.Cover = stage.Weans || stage.ID == "stabilise"
-	}
-	shot := id(fmt.Sprintf("%s/picture/%s", h.label, on))
-	h.shots = append(h.shots, snapshot{shot, on, scene})
-	pot := drawing.Rim(scene)
-	h.writeOn(on, record.Body{Pictured: &record.Pictured{Picture: shot, Side: record.SideFront,
-		Scale: &record.Scale{
-			X1: pot.X1 / drawing.Width,
-			Y1: pot.Y / drawing.Width,
-			X2: pot.X2 / drawing.Width,
-			Y2: pot.Y / drawing.Width,
-			MM: scene.PotMM,
-			Of: "the pot",
-		}}})
-}
-
-// snapshot is a picture that is still to be drawn.
-type snapshot struct {
-	id    uuid.UUID
-	on    day.Day
-	scene drawing.Scene
-}
-
-// develop draws the pictures of all stories, as many at once as there are
-// processors.
-func (c *clinic) develop() error {
-	var work errgroup.Group
-	work.SetLimit(runtime.NumCPU())
-	for _, h := range c.hands {
-		h.pictures = make([]store.Picture, len(h.shots))
-		for i, shot := range h.shots {
-			work.Go(func() error {
-				kept, err := picture.Draw(drawing.Draw(shot.scene))
-				if err != nil {
-					return fmt.Errorf("demo picture of %s: %w", h.label, err)
-				}
-				h.pictures[i] = store.Picture{
-					ID:         shot.id,
-					PlantID:    h.plant,
-					Width:      kept.Width,
-					Height:     kept.Height,
-					Digest:     kept.Digest,
-					Body:       kept.Body,
-					Small:      kept.Small,
-					RecordedAt: shot.on.Time(),
-				}
-				return nil
-			})
-		}
-	}
-	return work.Wait()
-}
-
-// Shares of what a picture shows of a plant that looks as ill as can be.
-const (
-	mostYellow = 0.55 // of its leaves, the oldest first
-	limpFrom   = 0.4  // how ill it must look to hang
-)
-
-// showTrouble draws the trouble that a plant is in: its oldest leaves yellow, all
-// of it limp. Both pass as it mends.
-func (h *hand) showTrouble(scene *drawing.Scene) {
-	ill := h.life.plant.Ailing()
-	scene.Limp = scene.Limp || ill >= limpFrom
-	for i := range int(math.Round(mostYellow * ill * float64(len(scene.Blades)))) {
-		scene.Blades[i].Yellow = true
-	}
-}
-
-// broughtMarks are what leaves carry that came with a plant.
-var broughtMarks = []recovery.Mark{recovery.Torn, recovery.BrownTip, recovery.Scarred}
-
-// newStrand writes down a growth that was not followed yet.
-func (h *hand) newStrand(at uuid.UUID, sort recovery.GrowthSort, came bool, began day.Day, size float64) {
-	g := record.Grown{Growth: at, Sort: sort, CameWith: came, State: recovery.Starting}
-	if came {
-		g.State, g.SizeMM = recovery.Mature, &size
-		h.life.written[at] = size
-		if sort == recovery.Leaf {
-			g.Marks = []recovery.Mark{broughtMarks[len(h.life.written)%len(broughtMarks)]}
-		}
-	}
-	h.writeOn(max(began, h.state().ArrivedOn), record.Body{Grown: &g})
 }
