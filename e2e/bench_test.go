@@ -91,6 +91,7 @@ func TestTheBenchShowsItsFormulasAndRefusesDanger(t *testing.T) {
 	p.see("9.5 cm")
 	p.fill("Present pot", "20")
 	p.see("stays wet and sours")
+	p.until(`!!document.querySelector('svg[aria-label^="To scale: a live root ball of 7 cm in a pot of 9.5 cm"]')`)
 	p.click(`//button[@aria-label="How inner width came about"]`)
 	p.see("root ball + 2.5 cm")
 	p.press(kb.Escape)

@@ -168,6 +168,7 @@ export function Threshold() {
   const label = (id: string) => k.causes.find((c) => c.id === id)?.label ?? id;
   return (
     <div className="patch">
+      {season.isLoadingError && <Failed error={season.error} retry={() => season.refetch()} />}
       {season.data && (
         <section aria-label="What to look for now">
           <h2>What to look for in {season.data.season}</h2>

@@ -29,9 +29,8 @@ export function Year({ months }: { months: Month[] }) {
           <li key={s.from}>
             <span className="soft">{s.from === s.to ? nameOf(s.from) : `${nameOf(s.from)} to ${nameOf(s.to)}`}</span>
             <span>
-              <b>{parts[s.part]}</b>: water{s.words.startsWith("none") ? ":" : ""} {s.words};{" "}
-              {s.fed ? "fed" : "not fed"}
-              {months.some((m) => m.month === now) && within(now, s) && <b className="kelp"> · now</b>}
+              <b>{parts[s.part]}</b>; water: {s.words}; {s.fed ? "fed" : "not fed"}
+              {within(now, s) && <b className="kelp"> · now</b>}
             </span>
           </li>
         ))}
@@ -46,7 +45,7 @@ interface Stretch extends Omit<Month, "month"> {
 }
 
 /** Months one after the other that are alike, from the first month that differs from the one before it. */
-export function stretches(months: Month[]): Stretch[] {
+function stretches(months: Month[]): Stretch[] {
   const alike = (a: Month, b: Month) => a.part === b.part && a.words === b.words && a.fed === b.fed;
   const first = months.findIndex((m, i) => !alike(m, months.at(i - 1) as Month));
   const turned = first < 0 ? months : [...months.slice(first), ...months.slice(0, first)];

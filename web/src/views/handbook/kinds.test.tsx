@@ -84,8 +84,8 @@ describe("a kind", () => {
     expect(text.match(/own experience/g)).toHaveLength(1);
     expect(text).toContain("Where nothing else is said: own experience.");
     await screen.findByText("· now");
-    expect(pageText()).toContain("Mar to Novgrows: water when the top quarter is dry; fed · now");
-    expect(pageText()).toContain("Dec to Febslows down: water when it is dry half way down; not fed");
+    expect(pageText()).toContain("Mar to Novgrows; water: when the top quarter is dry; fed · now");
+    expect(pageText()).toContain("Dec to Febslows down; water: when it is dry half way down; not fed");
     expect(text).toContain("Track7-26 weeks");
     expect(screen.getByRole("link", { name: "Change it" })).toBeTruthy();
   });

@@ -25,9 +25,9 @@ export function NextChecks({ checks, knowledge, draft, today, waits, show, ...an
   const box = useFocusKept(first?.sign);
   if (!first || !sign) {
     return (
-      <p className="next" data-testid="no-check" ref={box} tabIndex={-1}>
+      <div className="next" data-testid="no-check" ref={box} tabIndex={-1}>
         No further look is worth its trouble.
-      </p>
+      </div>
     );
   }
   const shared = { knowledge, draft, today, waits, show, ...answering };
@@ -57,7 +57,7 @@ export function NextChecks({ checks, knowledge, draft, today, waits, show, ...an
 
 /** The answered look gives way to another with its buttons: the focus that was on them comes to what follows. */
 function useFocusKept(shown: string | undefined) {
-  const box = useRef<HTMLElement>(null);
+  const box = useRef<HTMLDivElement>(null);
   const held = useRef(false);
   useEffect(() => {
     const follow = () => {
@@ -70,8 +70,7 @@ function useFocusKept(shown: string | undefined) {
   useEffect(() => {
     if (held.current && document.activeElement === document.body) box.current?.focus({ preventScroll: true });
   }, [shown]);
-  // One box for both: a paragraph when nothing is left, a group of rows otherwise.
-  return box as React.RefObject<HTMLDivElement & HTMLParagraphElement>;
+  return box;
 }
 
 const disturbs = ["look only", "a touch", "lift or probe", "unpot"];

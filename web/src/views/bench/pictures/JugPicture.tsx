@@ -1,4 +1,5 @@
 import { sayQuantity, useUnits } from "../../../units";
+import { Callout } from "./Callout";
 import classes from "./Pictures.module.css";
 
 interface JugPictureProps {
@@ -36,17 +37,7 @@ export function JugPicture({ of }: JugPictureProps) {
               width={wide}
               height={l.to - l.from}
             />
-            <line
-              className={classes.ground}
-              x1={2 + wide}
-              x2="13"
-              y1={tall - (l.from + l.to) / 2}
-              y2={tall - (l.from + l.to) / 2}
-              strokeWidth="0.05"
-            />
-            <text x="13.3" y={tall - (l.from + l.to) / 2 + 0.3} fontSize="0.9">
-              {l.said}
-            </text>
+            <Callout from={2 + wide} at={tall - (l.from + l.to) / 2} to={13.3} said={l.said} />
           </g>
         ))}
         <path

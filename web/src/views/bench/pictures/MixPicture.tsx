@@ -1,4 +1,5 @@
 import { sayQuantity, useUnits } from "../../../units";
+import { Callout } from "./Callout";
 import classes from "./Pictures.module.css";
 import { halfAt, layer, outline } from "./shapes";
 
@@ -36,17 +37,12 @@ export function MixPicture({ parts }: MixPictureProps) {
           <g key={`${l.what} ${l.from}`}>
             <path className={classes.layer} d={layer(pot, l.from, l.to, 7, ground)} />
             <path d={layer(pot, l.from, l.to, 7, ground)} fill={`url(#mix-${l.pattern})`} />
-            <line
-              className={classes.ground}
-              x1={7 + halfAt(pot, (l.from + l.to) / 2)}
-              x2="14"
-              y1={ground - (l.from + l.to) / 2}
-              y2={ground - (l.from + l.to) / 2}
-              strokeWidth="0.05"
+            <Callout
+              from={7 + halfAt(pot, (l.from + l.to) / 2)}
+              at={ground - (l.from + l.to) / 2}
+              to={14.3}
+              said={l.said}
             />
-            <text x="14.3" y={ground - (l.from + l.to) / 2 + 0.3} fontSize="0.9">
-              {l.said}
-            </text>
           </g>
         ))}
         <path className={classes.pot} d={outline(pot, 7, ground)} strokeWidth="0.16" />
