@@ -55,7 +55,7 @@ type MarkedLook struct {
 type MarkSince struct {
 	Mark Mark    `json:"mark" enum:"torn,eaten,brown-tip,spotted,scorched,speckled,misshapen,scarred"`
 	On   day.Day `json:"on"`
-	// Old says that it was there when its growth came, or was first looked at.
+	// Old says that its growth had it at the first look after it came with the plant.
 	Old bool `json:"old" doc:"Whether it came with it."`
 }
 

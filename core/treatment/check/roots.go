@@ -130,7 +130,6 @@ func (c *patient) dryingLaw(r *replay, no found) {
 	}
 }
 
-// trayLaw: overnight on a tray only what grows dry, and pieces with latex.
 // mayLieDry says whether what is cut may lie on a tray overnight.
 func (c *patient) mayLieDry(e *event) bool {
 	latex := c.has2(plant.Latex) && (c.Facts.Piece.Value || c.has(cause.Detached))
@@ -143,6 +142,7 @@ func (c *patient) tuberous() bool {
 		c.is(t.AroidClump) && strings.Contains(c.kind.Piece+c.kind.RestKind, "tuber")
 }
 
+// trayLaw: overnight on a tray only what grows dry, and pieces with latex.
 func (c *patient) trayLaw(r *replay, no found) {
 	for _, e := range r.of(false, t.Callus) {
 		if !c.mayLieDry(e) {

@@ -80,8 +80,6 @@ func (c *composer) trimmed(p plain) {
 	c.draft.at(p.day, rankPieces+2, slices.Concat(steps, cuts, fill)...)
 }
 
-// refilled fills bare spots of soft trailers and ivies in growth; others pull
-// what is dead and wait.
 // tipsToRefill takes up to eight tips, and leaves one.
 func (c *composer) tipsToRefill() step {
 	return do(treatment.TipCut, organ(treatment.OnTip), with(func(q *treatment.Params) {
@@ -89,6 +87,8 @@ func (c *composer) tipsToRefill() step {
 	}))
 }
 
+// refilled fills bare spots of soft trailers and ivies in growth; others pull
+// what is dead and wait.
 func (c *composer) refilled(p plain) {
 	if !c.is(treatment.SoftTrailer, treatment.Ivy) || !c.takesTips() || !branching(c.subject) ||
 		!c.branches && c.named || c.sick() ||

@@ -115,16 +115,19 @@ func placeFlush(c *composer, p *plain) bool {
 	return false
 }
 
-// wetThough says whether a medium that is said to take no water was found wet.
+// wetThough says whether what is said to want water was found with it: a medium that takes
+// none is wet, or that of a thirsty plant is moist.
 func (c *composer) wetThough(id cause.ID) bool {
-	return id == cause.MediumRepels && c.Facts.Moist.Known && among(c.moist, facts.Wet, facts.Soaked)
+	wet := c.Facts.Moist.Known && among(c.moist, facts.Wet, facts.Soaked)
+	moist := wet || c.Facts.Moist.Known && c.moist == facts.Right
+	return id == cause.MediumRepels && wet || id == cause.Drought && moist
 }
 
 // placeSoak lets a thirsty plant drink when rotten leaves are off and the first days after
 // cold are over.
 func placeSoak(c *composer, p *plain) bool {
 	if c.wetThough(p.cause) {
-		c.leave(string(p.step.Op), "its medium was found wet: it takes water, and something else ails its roots")
+		c.leave(string(p.step.Op), "its medium was found moist: it has had water, and hangs for something else")
 		return true
 	}
 	if c.thirsty && !c.rotsBelow() {

@@ -5,6 +5,9 @@ import (
 	t "tendermend/core/treatment"
 )
 
+// epsomSalt is what magnesium is given as.
+const epsomSalt = "Epsom salt (magnesium sulphate)"
+
 // feedingRecipes are those of water quality and feeding.
 var feedingRecipes = []recipe{
 	// water quality and feeding
@@ -46,8 +49,8 @@ var feedingRecipes = []recipe{
 		cause.MagnesiumLow,
 		all,
 		[]item{
-			at(0, t.Supplement, what("magnesium"), with(func(p *t.Params) { p.GPerL = num(1) })),
-			at(14, t.Supplement, what("magnesium"), with(func(p *t.Params) { p.GPerL = num(1) })),
+			at(0, t.Supplement, what(epsomSalt), with(func(p *t.Params) { p.GPerL = num(1) })),
+			at(14, t.Supplement, what(epsomSalt), with(func(p *t.Params) { p.GPerL = num(1) })),
 			at(28, t.Look),
 		},
 	},

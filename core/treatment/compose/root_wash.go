@@ -177,14 +177,14 @@ func (c *composer) scalded(r rootWork) []step {
 	return []step{do(treatment.ScaldPot, what("the old pot and tray"))}
 }
 
-// sheltered is cover, shade and rest after the sitting, and whether the cover
-// has to be opened by steps.
 // wantsShade says whether too few roots feed its leaves for its usual light.
 func (c *composer) wantsShade(r rootWork) bool {
 	return c.roots < 0.25 || r.insure && c.roots < 1.0/3 || c.rootless || c.habitID == treatment.ForestCactus ||
 		among(c.school, treatment.Bridge, treatment.Lean)
 }
 
+// sheltered is cover, shade and rest after the sitting, and whether the cover
+// has to be opened by steps.
 func (c *composer) sheltered(r rootWork, op treatment.OperatorID) (after []step, wean bool) {
 	if r.cover != "" && among(op, treatment.PotIn, treatment.WrapMoss) {
 		after = c.coverOf(r)
@@ -251,7 +251,6 @@ func (c *composer) afterWash(set setting) []step {
 	return out
 }
 
-// waterAfter dates the first water.
 // firstWaterDay is how many days after the sitting the first water comes.
 func (c *composer) firstWaterDay(r rootWork, set setting, live bool) int {
 	days := c.dryDay(r.wound(), live)
@@ -272,6 +271,7 @@ func (c *composer) firstWaterDay(r rootWork, set setting, live bool) int {
 	return days
 }
 
+// waterAfter dates the first water.
 func (c *composer) waterAfter(r rootWork, set setting, live bool, water []step) {
 	if c.firstRoots() {
 		first := do(treatment.FirstWater, how("quarter"), share(0.25))

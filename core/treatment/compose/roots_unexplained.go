@@ -23,22 +23,22 @@ var limpsOf = []cause.ID{
 	cause.SoftRot, cause.Girdled, cause.SunScorch, cause.LampBurn,
 }
 
-// rootsUnexplained looks below where nothing that was accepted says what is seen: it hangs
-// limp in wet medium, or roots were counted and most of them were dead. Rot kills while
-// leaves are treated, and a pot that is too wide for what lives makes the next (common
-// practice).
+// rootsUnexplained looks below where the plan does not by itself: it hangs limp in wet medium
+// and nothing that was accepted says why, or roots were counted and most of them were dead,
+// whatever killed them. Rot kills while leaves are treated, and a pot that is too wide for
+// what lives makes the next (common practice).
 func (c *composer) rootsUnexplained() {
 	wetThough := c.has(cause.MediumRepels) && c.wetThough(cause.MediumRepels)
 	worked := c.rootsWorked() && !wetThough
 	if c.piece || c.seat != facts.InPot || c.habitID == treatment.AirPlant || worked || c.resting() {
 		return
 	}
-	dead := c.mostRootsDead() && !c.explained(deadRootsOf, nil)
+	dead := c.mostRootsDead() && !c.has(cause.Overwatering) // its own plan asks for rot, on two days
 	limp := c.limpInWet() && (wetThough || !c.explained(append([]string{"climate"}, deadRootsOf...), limpsOf))
-	switch {
-	case dead && drowning(c.subject), limp:
+	if dead && drowning(c.subject) || limp {
 		c.smelledBelow(dead)
-	case dead, c.mostRootsDead() && c.has(cause.NoDrainage):
+	}
+	if dead {
 		c.potOfDeadRoots()
 	}
 }

@@ -36,6 +36,9 @@ func TestMostRootsDeadAreLookedForWhereNothingSaysWhy(t *testing.T) {
 		{"pelargonium-zonal", `"anthracnose"`, `"liveRoots":10,"deadRoots":10`, false}, // half of them live
 		{"pelargonium-zonal", `"anthracnose"`, `"deadRoots":11`, false},                // nobody counted the live ones
 		{"pelargonium-zonal", `"anthracnose","overwatering"`, `"liveRoots":5,"deadRoots":12`, false},
+		{"pelargonium-zonal", `"base-buried"`, `"liveRoots":5,"deadRoots":12`, true}, // raising it works on no root
+		{"pelargonium-zonal", `"drought"`, `"liveRoots":5,"deadRoots":12`, true},
+		{"tradescantia-pallida", `"no-drainage"`, `"liveRoots":2,"deadRoots":12`, true},
 		{"pelargonium-zonal", `"anthracnose","root-rot"`, `"liveRoots":5,"deadRoots":12`, false},
 		{"pelargonium-zonal", `"anthracnose"`, `"liveRoots":5,"deadRoots":12,"rootBallCm":6,"potWidthCm":12`, false},
 		{"pelargonium-zonal", `"anthracnose"`, `"liveRoots":5,"deadRoots":12,"rootBallCm":5.9,"potWidthCm":12`, true},
@@ -61,6 +64,16 @@ func TestDrowningWithDeadRootsIsSmeltAtToday(t *testing.T) {
 			"answers":{"limp":true,"moist":%q,"liveRoots":5,"deadRoots":12}}`, moist))
 		assert.Equal(t, sour, strings.Contains(words, "hole smell sour"), moist)
 		assert.Equal(t, sour, day == 0 && words != "", moist)
+	}
+}
+
+// The same where a cause was accepted of which roots die, but whose plan does not look at them.
+func TestDeadRootsAreSmeltAtBesideWhatKillsThem(t *testing.T) {
+	for _, causes := range []string{`"drought"`, `"base-buried"`} {
+		words, day := rootLook(t, fmt.Sprintf(`{"kind":"davallia-fejeensis","causes":[%s],"on":"2026-04-15",
+			"answers":{"limp":true,"moist":"right","liveRoots":5,"deadRoots":12}}`, causes))
+		assert.Contains(t, words, "hole smell sour", causes)
+		assert.Zero(t, day, causes)
 	}
 }
 

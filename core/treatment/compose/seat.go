@@ -56,7 +56,6 @@ func bare(op treatment.OperatorID, s facts.Seat) setting {
 	return setting{op, []step{do(treatment.ReadyPot, with(func(p *treatment.Params) { p.Seat = s }))}, 0}
 }
 
-// seatedBy is the step that sets it, by its school and by what it sat in.
 // hangsBare says whether its air roots hang free.
 func (c *composer) hangsBare() bool {
 	return c.orchid && c.airRooted && (c.school == treatment.BareRoots || c.untied && !c.inPotSchool())
@@ -67,6 +66,7 @@ func (c *composer) wrapped() bool {
 	return c.orchid && c.school == treatment.MossWrap && c.habitID != treatment.JewelOrchid || c.keepsMoss()
 }
 
+// seatedBy is the step that sets it, by its school and by what it sat in.
 func (c *composer) seatedBy() treatment.OperatorID {
 	mounted := c.seat == facts.OnMount && !c.inPotSchool()
 	switch {
@@ -163,7 +163,6 @@ const (
 	woodSpan = 30
 )
 
-// mostCover is the most that heat, sun and size allow.
 // tooLargeToCover says whether no bag goes over it.
 func (c *composer) tooLargeToCover() bool {
 	wide := c.Facts.SpanCM.Or(c.spanGuess())
@@ -171,6 +170,7 @@ func (c *composer) tooLargeToCover() bool {
 		wide > wideSpan || c.habitID == treatment.Woody && wide > woodSpan
 }
 
+// mostCover is the most that heat, sun and size allow.
 func (c *composer) mostCover() plant.Cover {
 	heat := c.airC
 	if c.Facts.Place.HighC.Known {

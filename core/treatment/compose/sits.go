@@ -284,7 +284,6 @@ func estimate(list []*sit) {
 	}
 }
 
-// opensAbout guesses the day on which the gate of a sitting opens.
 // daysAfter is how many days after the sitting before it a gate opens.
 func (s *sit) daysAfter() int {
 	for _, from := range []facts.Happening{facts.Before, facts.Potted, facts.OnATray} {
@@ -295,6 +294,7 @@ func (s *sit) daysAfter() int {
 	return 0
 }
 
+// opensAbout guesses the day on which the gate of a sitting opens.
 func (s *sit) opensAbout(last, root, treated int) int {
 	if s.after {
 		return last + s.daysAfter()

@@ -4,8 +4,6 @@ import (
 	"tendermend/core/treatment"
 )
 
-// unwished says whether a wish ends in a reason instead of steps, and gives the reason
-// with the day on which it is looked at again.
 // mayNow asks again for a wish that waits.
 var mayNow = map[treatment.Wish]string{
 	treatment.Prune:       "may it be pruned now?",
@@ -15,6 +13,8 @@ var mayNow = map[treatment.Wish]string{
 	treatment.SetupChange: "may it change its seat now?",
 }
 
+// unwished says whether a wish ends in a reason instead of steps, and gives the reason
+// with the day on which it is looked at again.
 func (c *composer) unwished(wish treatment.Wish) bool {
 	again := func(why string, days int) bool {
 		c.leave(string(wish), why)

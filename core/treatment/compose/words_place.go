@@ -82,9 +82,5 @@ func saySupplement(w saying) string {
 	if g := w.Params.GPerL; g.Known {
 		dose = fmt.Sprintf(", %g g in a litre", g.Value)
 	}
-	given := orWord(w.Params.What, "what it lacks")
-	if given == "magnesium" {
-		given = "Epsom salt (magnesium sulphate)"
-	}
-	return "Give " + given + dose + ", onto moist medium."
+	return "Give " + orWord(w.Params.What, "what it lacks") + dose + ", onto moist medium."
 }

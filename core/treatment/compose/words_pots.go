@@ -186,10 +186,10 @@ func (w saying) noRootsLive() bool {
 	return w.Facts.LiveRoots.Known && w.Facts.LiveRoots.Value == 0
 }
 
-// mixWords say what it is filled with, and where the mix comes from.
 // aHandfulML is less mix than is measured: it fills the gaps round a ball.
 const aHandfulML = 30
 
+// mixWords say what it is filled with, and where the mix comes from.
 func (w saying) mixWords() string {
 	p := w.Params
 	if len(p.Mix) == 0 {
