@@ -23,6 +23,8 @@ func (c *composer) finish() {
 	c.keptDry(list)
 	c.drySaid(list)
 	list = c.wateredOn(list)
+	list = c.afterHeld(list)
+	oneRule(list)
 	c.rootsMissed(list)
 	fromPlan(list)
 	c.plainGates(list)

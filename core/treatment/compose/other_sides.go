@@ -84,7 +84,7 @@ func (c *composer) drenching(list []cause.ID, start int, k clock) {
 	c.spraySit(0, c.washing(shielded(list)))
 	last := start + 1
 	for day := last; ; day += systemicDays {
-		moist := do(treatment.ByRule, what("moist before the product"))
+		moist := do(treatment.ByRule, what(beforeProduct))
 		c.draft.at(day, rankRoot, moist, do(treatment.Systemic, with(func(p *treatment.Params) {
 			p.Class, p.DoseTyped = "insect", true
 		})))

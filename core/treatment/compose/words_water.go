@@ -98,6 +98,9 @@ var whereOfRule = map[string]string{
 	"with water of its own": ", with water of its own",
 }
 
+// beforeProduct is water that only makes the medium moist for what is poured onto it.
+const beforeProduct = "moist before the product"
+
 // restWords are the sentences of a plant that rests, stands in a tray or sips.
 func restWords(p treatment.Params) string {
 	switch {
@@ -105,7 +108,9 @@ func restWords(p treatment.Params) string {
 		return "While it rests, water it lightly " + byDryness(p.What) + "."
 	case p.How == "taper":
 		return "Water it less and less: wait twice as long, three times, and then give " + p.What + "."
-	case p.What == "moist before the product":
+	case p.What == "in growth":
+		return "Now that it has roots, water it freely, before its surface has dried."
+	case p.What == beforeProduct:
 		return "Water it first, so that the medium is moist."
 	case strings.HasPrefix(p.What, "tray"):
 		return "Let its tray stand with 1 to 2 cm of low-mineral water, no deeper."
