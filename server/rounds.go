@@ -11,6 +11,7 @@ import (
 	"tendermend/core/day"
 	"tendermend/core/diagnosis"
 	"tendermend/core/plant"
+	"tendermend/core/working"
 	"tendermend/record"
 	"tendermend/record/due"
 	"tendermend/record/told"
@@ -68,6 +69,14 @@ type Rounds struct {
 	Must        int `json:"must" doc:"How many of those listed cannot wait until tomorrow."`
 	MustMinutes int `json:"mustMinutes" doc:"For what cannot wait."`
 	WaitMinutes int `json:"waitMinutes" doc:"For the plants of which nothing presses."`
+	// All minutes of a walk are at the pace of who walks.
+	Pace Pace `json:"pace"`
+}
+
+// Pace is how the minutes of a walk came about.
+type Pace struct {
+	Answers int             `json:"answers" doc:"Answers from which it was learned; 0 for the usual minutes."`
+	Working working.Working `json:"working" doc:"Of what cannot wait or, where nothing presses, of the whole walk."`
 }
 
 type walkInput struct {
@@ -106,9 +115,30 @@ func (srv *server) roundsOperations(api huma.API) {
 			for _, row := range walk.Rows {
 				r.add(row, today, routine.Off)
 			}
+			pace, err := srv.store.Pace(ctx, a.Collection, a.User.ID)
+			if err != nil {
+				return nil, err
+			}
+			r.at(pace)
 			return &body[Rounds]{r}, nil
 		}),
 	)
+}
+
+// at turns the usual minutes into those of who walks.
+func (r *Rounds) at(pace care.Pace) {
+	of := r.MustMinutes
+	if r.Must == 0 {
+		of = r.Minutes
+	}
+	r.Pace = Pace{Answers: pace.Answers, Working: pace.Working(of)}
+	r.Minutes, r.MustMinutes = pace.Minutes(r.Minutes), pace.Minutes(r.MustMinutes)
+	r.WaitMinutes = pace.Minutes(r.WaitMinutes)
+	for _, place := range r.Places {
+		for i := range place.Stops {
+			place.Stops[i].Minutes = pace.Minutes(place.Stops[i].Minutes)
+		}
+	}
 }
 
 func (r *Rounds) add(row store.Row, today day.Day, off []care.Job) {

@@ -22,49 +22,46 @@ func (c *composer) afterHeld(list []*sit) []*sit {
 			return among(x.Op, treatment.FirstWater, treatment.BottomWater) && x.Params.For == ""
 		})
 	})
-	if potted < 0 && watered < 0 {
+	from := max(potted, watered)
+	if from < 0 {
 		return list
 	}
-	last := max(potted, watered)
-	for last+1 < len(list) && list[last+1].after {
-		last++
-	}
-	rest := list[max(potted, watered):]
-	tended := slices.ContainsFunc(rest, func(s *sit) bool { return has(s.steps, treatment.ByRule, treatment.HoldWater) })
-	looked := slices.ContainsFunc(rest, func(s *sit) bool { return has(s.steps, treatment.Look, treatment.SlideLook) })
+	covered := potted >= 0 && has(list[potted].steps, treatment.CoverIt) && !anyHas(list, treatment.Wean)
 	var steps []step
-	if watered >= potted && watered >= 0 && !tended && !c.drinksOtherwise(list[max(potted, 0)]) {
-		steps = append(steps, c.ruleAfter(list[max(potted, 0)]))
+	if watered == from && !anyHas(list[from:], treatment.ByRule, treatment.HoldWater) {
+		steps = append(steps, c.ruleAfter(list[max(potted, 0)])...)
 	}
-	if potted >= 0 && !looked {
+	if potted >= 0 && !anyHas(list[from:], treatment.Look, treatment.SlideLook) {
 		until := gate.Gate{gate.DaysSince(facts.SatRoots, looksAfterHeld)}
 		steps = append(steps, do(treatment.Look, every(7, until)))
 	}
 	if len(steps) > 0 {
+		last := from
+		for last+1 < len(list) && list[last+1].after {
+			last++
+		}
 		list = c.behind(list, list[last], daysLater(drinkDays-1), steps)
 	}
-	if potted >= 0 && has(list[potted].steps, treatment.CoverIt) && !anyHas(list, treatment.Wean) {
+	if covered {
 		wean := do(treatment.Wean, with(func(p *treatment.Params) { p.Days = num(14) }))
 		list = append(list, &sit{slot: treatment.Morning, gate: steady, steps: []step{wean}})
 	}
 	return list
 }
 
-// ruleAfter is its water from its first water on, by what it was set into.
-func (c *composer) ruleAfter(s *sit) step {
+// ruleAfter is its water from its first water on, by what it was set into; none where it
+// drinks otherwise than from a medium.
+func (c *composer) ruleAfter(s *sit) []step {
 	switch {
+	case c.habitID == treatment.AirPlant,
+		has(s.steps, treatment.Hang, treatment.Mount, treatment.SetCup, treatment.SetReservoir):
+		return nil
 	case has(s.steps, treatment.WrapMoss):
-		return do(treatment.ByRule, what("when the moss is crisp on top"))
+		return []step{do(treatment.ByRule, what("when the moss is crisp on top"))}
 	case c.kind.WaterRule == plant.DryRest:
-		return do(treatment.ByRule, what("in growth"), water(c.betterWater()))
+		return []step{do(treatment.ByRule, what("in growth"), water(c.betterWater()))}
 	}
-	return do(treatment.ByRule, water(c.betterWater()))
-}
-
-// drinksOtherwise is true of a seat that is not watered onto a medium.
-func (c *composer) drinksOtherwise(s *sit) bool {
-	return c.habitID == treatment.AirPlant ||
-		has(s.steps, treatment.Hang, treatment.Mount, treatment.SetCup, treatment.SetReservoir)
+	return []step{do(treatment.ByRule, water(c.betterWater()))}
 }
 
 func anyHas(list []*sit, ops ...treatment.OperatorID) bool {
@@ -91,16 +88,15 @@ func oneRule(list []*sit) {
 			return
 		}
 		s.steps = slices.DeleteFunc(s.steps, func(x step) bool {
-			again := first != nil && s.day-day <= 1 && x.Op == treatment.ByRule && x.Every == 0 &&
-				x.Params.For == "" && x.Params.How == "" && x.Params.What == ""
-			if again && first.Params.How == "" && first.Params.What == "" && first.Every == 0 {
+			again := first != nil && s.day-day <= 1 && ruled(x) && x.Every == 0 && plainRule(x)
+			if again && plainRule(*first) && first.Every == 0 {
 				*first = merged(*first, x)
 			}
 			return again
 		})
 		for i := range s.steps {
 			switch x := &s.steps[i]; {
-			case x.Op == treatment.ByRule && x.Params.For == "" && x.Params.What != beforeProduct:
+			case ruled(*x):
 				first, day = x, s.day
 			case slices.Contains(bridgeWaters, x.Op):
 				first = nil
@@ -108,3 +104,11 @@ func oneRule(list []*sit) {
 		}
 	}
 }
+
+// ruled is true of water by its rule for the plant itself.
+func ruled(x step) bool {
+	return x.Op == treatment.ByRule && x.Params.For == "" && x.Params.What != beforeProduct
+}
+
+// plainRule is true of water as its kind has it, no less and nowhere else.
+func plainRule(x step) bool { return x.Params.How == "" && x.Params.What == "" }

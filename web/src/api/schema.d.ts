@@ -3634,6 +3634,15 @@ export interface components {
       reason: string;
       sign: string;
     };
+    Pace: {
+      /**
+       * Format: int64
+       * @description Answers from which it was learned; 0 for the usual minutes.
+       */
+      answers: number;
+      /** @description Of what cannot wait or, where nothing presses, of the whole walk. */
+      working: components["schemas"]["Working"];
+    };
     Part: {
       /** Format: double */
       parts: number;
@@ -4410,6 +4419,7 @@ export interface components {
        * @description For what cannot wait.
        */
       mustMinutes: number;
+      pace: components["schemas"]["Pace"];
       places: components["schemas"]["WalkPlace"][];
       /**
        * Format: int64

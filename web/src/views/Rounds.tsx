@@ -3,6 +3,7 @@ import { useDeferredValue, useState } from "react";
 import { Link } from "react-router";
 import type { Schemas } from "../api/client";
 import { useRounds } from "../api/plants";
+import { How } from "../shell/How";
 import { Bare, Failed, Waiting } from "../shell/States";
 import { ManyBar } from "./many/ManyBar";
 import { usePicked } from "./many/picked";
@@ -57,7 +58,9 @@ export function Rounds() {
       <Group justify="space-between" align="end" mb="xs">
         <div>
           <h1>Today’s walk</h1>
-          <p className="soft mt-4 mb-0">{promise(data)}</p>
+          <div className="soft mt-4 mb-0">
+            {promise(data)} {looks > 0 && <How working={data.pace.working} of="the minutes of this walk" />}
+          </div>
         </div>
         <Group gap="sm">
           <Button component={Link} to="/trouble" variant="default">

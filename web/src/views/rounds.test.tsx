@@ -42,6 +42,10 @@ const walk = (...stops: object[]) => ({
   mustMinutes: 12,
   waitMinutes: 0,
   more: 0,
+  pace: {
+    answers: 12,
+    working: { inputs: [{ name: "usual minutes", value: 24 }], formula: "usual × pace", source: "you", sure: "so so" },
+  },
   places: [{ place: "North sill", apart: false, stops }],
 });
 
@@ -217,6 +221,8 @@ describe("the walk", () => {
     show(<Rounds />);
     expect(within(await card("Fern")).getByText(/Do water/)).toBeTruthy();
     expect(pageText()).toContain("1 plant cannot wait: about 3 minutes");
+    await userEvent.click(screen.getByRole("button", { name: "How the minutes of this walk came about" }));
+    expect(await screen.findByText("usual × pace")).toBeTruthy();
     const rest = screen.getByText("Can wait: 1 plant, about 4 minutes").closest("details");
     expect(rest?.open).toBe(false);
     expect(within(rest as HTMLElement).getByRole("link", { name: "Palm", hidden: true })).toBeTruthy();
