@@ -5,6 +5,7 @@ import { answer, client, type NewEntry, Problem, type Schemas } from "./client";
 import { newId } from "./id";
 import { keys, recorded } from "./keys";
 import { isItMeant } from "./meant";
+import { whenThere } from "./waiting";
 
 /** An entry before it gets its id and is sent. */
 export type Draft = Omit<NewEntry, "id"> & { id?: string };
@@ -48,10 +49,11 @@ export function useDoSitting(plant: string) {
 }
 
 /**
- * Records an entry on a plant. Its id is made once: the same entry sent again after it failed keeps its id, since
+ * Records an entry on a plant: at once, or it fails and its form stays; an answer of one tap, which has no form to
+ * stay in, waits for the connection. Its id is made once: the same entry sent again after it failed keeps its id, since
  * it may have been recorded while only the answer was lost.
  */
-export function useRecord(plant: string) {
+export function useRecord(plant: string, how: "at once" | "waits" = "at once") {
   const cache = useQueryClient();
   const failed = useRef<{ said: string; id: string }>(undefined);
   const mutation = useMutation({
@@ -59,11 +61,16 @@ export function useRecord(plant: string) {
       const said = JSON.stringify({ ...draft, id: undefined });
       const id = draft.id ?? (failed.current?.said === said ? failed.current.id : newId());
       failed.current = { said, id };
-      return meant((despite) =>
-        answer(
-          client.POST("/api/plants/{plant}/entries", { params: { path: { plant } }, body: { ...draft, id, despite } }),
-        ),
-      );
+      const send = () =>
+        meant((despite) =>
+          answer(
+            client.POST("/api/plants/{plant}/entries", {
+              params: { path: { plant } },
+              body: { ...draft, id, despite },
+            }),
+          ),
+        );
+      return how === "waits" ? whenThere(send) : send();
     },
     onSuccess: () => {
       failed.current = undefined;
@@ -82,7 +89,7 @@ export function useRecord(plant: string) {
   return saidAnyway(mutation);
 }
 
-/** Records things of several plants; each of them is asked about as it would be alone. */
+/** Records things of several plants, each asked about as it would be alone; without a connection they wait. */
 export function useMany() {
   const cache = useQueryClient();
   const failed = useRef<{ said: string; ids: string[] }>(undefined);
@@ -93,7 +100,7 @@ export function useMany() {
       const ids = failed.current?.said === said ? failed.current.ids : drafts.map(() => newId());
       failed.current = { said, ids };
       const entries = drafts.map((d, i) => ({ ...d, id: d.id ?? ids[i] ?? newId() }));
-      return answer(client.POST("/api/entries", { body: { entries } }));
+      return whenThere(() => answer(client.POST("/api/entries", { body: { entries } })));
     },
     onSuccess: (_, drafts) => {
       failed.current = undefined;

@@ -17,6 +17,17 @@ export function shared<T>(first: T) {
       value = next;
       for (const tell of listeners) tell();
     },
+    /** Resolves as soon as it is so. */
+    until: (wanted: T) =>
+      new Promise<void>((resolve) => {
+        const tell = () => {
+          if (value !== wanted) return;
+          listeners.delete(tell);
+          resolve();
+        };
+        listeners.add(tell);
+        tell();
+      }),
     use: () => useSyncExternalStore(subscribe, () => value),
   };
 }

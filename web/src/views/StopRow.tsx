@@ -1,6 +1,7 @@
 import { Fragment } from "react";
 import { Link } from "react-router";
 import type { Schemas, Task } from "../api/client";
+import { useConnection } from "../api/connection";
 import { useKnowledge } from "../api/handbook";
 import { useRecord } from "../api/recording";
 import { daysBetween, distance, shortDay } from "../dates";
@@ -89,7 +90,8 @@ interface AnswersProps {
 
 /** The answers a task takes on the spot; what needs thought opens the plant's file. */
 function Answers({ stop, task, today, place }: AnswersProps) {
-  const record = useRecord(stop.id);
+  const record = useRecord(stop.id, "waits");
+  const there = useConnection();
   const undo = useUndo({ id: stop.id, name: stop.name, place }, true);
   // The row may be gone when the answer has come: what it asked for is done.
   const send = (said: string, body: Parameters<typeof record.mutate>[0]) =>
@@ -216,6 +218,7 @@ function Answers({ stop, task, today, place }: AnswersProps) {
   return (
     <div className={classes.answers}>
       {answers()}
+      {record.isPending && !there && <span className="soft small">Kept here until the connection is back.</span>}
       <Refused error={record.error} />
     </div>
   );

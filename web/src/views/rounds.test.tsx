@@ -1,7 +1,9 @@
-import { screen, waitFor, within } from "@testing-library/react";
+import { act, screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
-import { describe, expect, it } from "vitest";
+import { describe, expect, it, vi } from "vitest";
 import type { Schemas } from "../api/client";
+import { connection } from "../api/connection";
+import { Connection } from "../shell/Connection";
 import { IfMeant } from "../shell/IfMeant";
 import { device, knowledge, pageText, Refusal, serve, show } from "../testing/page";
 import { Rounds } from "./Rounds";
@@ -213,6 +215,36 @@ describe("the walk", () => {
     await card("Fern");
     expect(await screen.findByRole("button", { name: "Bring back: Fern, watered", hidden: true })).toBeTruthy();
     expect(sent(asked)).toHaveLength(2);
+  });
+
+  it("keeps an answer without a connection, and records it once when it is back", async () => {
+    const asked = serve(answers(walk(stop("Fern", task("water")))));
+    const served = window.fetch;
+    const tried: string[] = [];
+    show(
+      <>
+        <Connection />
+        <Rounds />
+      </>,
+    );
+    await card("Fern");
+    vi.stubGlobal("fetch", async (to: Request) => {
+      if (to.method !== "POST") throw new TypeError("failed to fetch");
+      tried.push(((await to.clone().json()) as { id: string }).id);
+      throw new TypeError("failed to fetch");
+    });
+    await userEvent.click(within(await card("Fern")).getByRole("button", { name: "watered" }));
+    await screen.findByText("Kept here until the connection is back.");
+    expect(pageText()).toContain("1 answer kept here: recorded when it is back.");
+    const leaving = new Event("beforeunload", { cancelable: true });
+    window.dispatchEvent(leaving);
+    expect(leaving.defaultPrevented, "whoever closes the page is asked").toBe(true);
+
+    vi.stubGlobal("fetch", served);
+    act(() => connection.back());
+    await waitFor(() => expect(sent(asked)).toHaveLength(1));
+    expect(sent(asked)[0]).toMatchObject({ id: tried[0], watered: {} });
+    await waitFor(() => expect(screen.queryByText(/Kept here|kept here/)).toBeNull());
   });
 
   it("keeps apart what can wait, and says how long each takes", async () => {

@@ -169,7 +169,7 @@ function NextSteps({ file }: { file: PlantFile }) {
 /** Water, light, air and feed as they are now, and the next step of its plan. */
 export function CareNow({ file }: { file: PlantFile }) {
   const [system] = useUnits();
-  const record = useRecord(file.id);
+  const record = useRecord(file.id, "waits");
   const undo = useUndo(file);
   const stage = file.recovery?.stages?.[file.recovery.index];
   const send: Send = (said, body) => record.mutate(body, { onSuccess: (e) => undo(said, e.id) });

@@ -12,7 +12,7 @@ const putOff = 7;
 
 /** The ordinary care of a plant that is well: each job with its reason, its last time and its next. */
 export function Routine({ file }: { file: PlantFile }) {
-  const record = useRecord(file.id);
+  const record = useRecord(file.id, "waits");
   const undo = useUndo(file);
   if (file.over || file.cases.some((c) => c.open)) return null;
   const send = (said: string, body: Parameters<typeof record.mutate>[0]) =>

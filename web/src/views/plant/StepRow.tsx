@@ -33,7 +33,7 @@ export function StepRow({ step, say }: { step: Step; say?: string[] }) {
 
 function OpenStep({ step, say }: { step: Step; say?: string[] }) {
   const file = usePlantFile();
-  const record = useRecord(file.id);
+  const record = useRecord(file.id, "waits");
   const undo = useUndo(file);
   const [asking, setAsking] = useState<Asking>();
   const [reason, setReason] = useState("");
