@@ -4,6 +4,7 @@ import (
 	"context"
 	"errors"
 	"net/http"
+	"slices"
 
 	"github.com/danielgtaylor/huma/v2"
 
@@ -18,6 +19,7 @@ type BenchTables struct {
 	Recipes     []bench.Recipe   `json:"recipes"`
 	Ingredients []mix.Ingredient `json:"ingredients"`
 	Chemicals   []mix.Chemical   `json:"chemicals"`
+	Own         bench.Own        `json:"own" doc:"Which of them are the collection's own."`
 }
 
 type benchOutput body[bench.Reckoning]
@@ -32,15 +34,51 @@ func instrument[I any](
 	huma.Register(api, op("bench-"+id, http.MethodPost, "/api/bench/"+id, summary+"; records nothing", "bench"),
 		signedIn(srv, func(ctx context.Context, a store.Account, in *body[I]) (*benchOutput, error) {
 			r, err := reckon(ctx, a, in.Body)
-			var fault bench.Fault
-			if errors.As(err, &fault) {
-				return nil, huma.Error422UnprocessableEntity(
-					"This cannot be reckoned: "+fault.Message+".",
-					&huma.ErrorDetail{Location: "body." + fault.Field, Message: fault.Message},
-				)
-			}
-			return &benchOutput{r}, err
+			return &benchOutput{r}, faulty("This cannot be reckoned", err)
 		}))
+}
+
+// faulty names the field that a reckoning, or a shelf of one's own, refused.
+func faulty(what string, err error) error {
+	var fault bench.Fault
+	if errors.As(err, &fault) {
+		return huma.Error422UnprocessableEntity(
+			what+": "+fault.Message+".",
+			&huma.ErrorDetail{Location: "body." + fault.Field, Message: fault.Message},
+		)
+	}
+	return err
+}
+
+// keptRecipe keeps a recipe, or takes it out.
+type keptRecipe struct {
+	bench.Recipe
+	Withdrawn bool `json:"withdrawn,omitempty"`
+}
+
+// keptMedium keeps a medium, or takes it out.
+type keptMedium struct {
+	bench.OwnMedium
+	Withdrawn bool `json:"withdrawn,omitempty"`
+}
+
+// tables are the recipes and ingredients, the collection's own first.
+func tables(own bench.Own) *body[BenchTables] {
+	if own.Media == nil {
+		own.Media = []bench.OwnMedium{}
+	}
+	if own.Recipes == nil {
+		own.Recipes = []bench.Recipe{}
+	}
+	recipes := slices.Concat(own.Recipes, bench.Recipes())
+	return &body[BenchTables]{BenchTables{recipes, own.Ingredients(), mix.Chemicals(), own}}
+}
+
+func (srv *server) keepOwn(
+	ctx context.Context, a store.Account, change func(bench.Own) (bench.Own, error),
+) (*body[BenchTables], error) {
+	own, err := srv.store.ChangeOwnMixes(ctx, a, change)
+	return tables(own), faulty("This cannot be kept", err)
 }
 
 // plainly turns a reckoning that needs nothing of the collection into one.
@@ -87,16 +125,45 @@ type airInput struct {
 }
 
 func (srv *server) benchOperations(api huma.API) {
-	tables := &body[BenchTables]{BenchTables{bench.Recipes(), mix.Ingredients(), mix.Chemicals()}}
 	huma.Register(
 		api,
 		op("get-bench", http.MethodGet, "/api/bench", "Recipes, ingredients and what must not meet", "bench"),
-		signedIn(srv, func(context.Context, store.Account, *struct{}) (*body[BenchTables], error) {
-			return tables, nil
+		signedIn(srv, func(ctx context.Context, a store.Account, _ *struct{}) (*body[BenchTables], error) {
+			own, err := srv.store.OwnMixes(ctx, a.Collection.ID)
+			return tables(own), err
 		}),
 	)
+	huma.Register(
+		api,
+		op("keep-recipe", http.MethodPut, "/api/bench/recipes", "Keep a recipe of one's own, by its name", "bench"),
+		signedIn(srv, func(ctx context.Context, a store.Account, in *body[keptRecipe]) (*body[BenchTables], error) {
+			return srv.keepOwn(ctx, a, func(own bench.Own) (bench.Own, error) {
+				return own.WithRecipe(in.Body.Recipe, in.Body.Withdrawn)
+			})
+		}),
+	)
+	huma.Register(
+		api,
+		op("keep-medium", http.MethodPut, "/api/bench/media", "Keep a medium of one's own, by its name", "bench"),
+		signedIn(srv, func(ctx context.Context, a store.Account, in *body[keptMedium]) (*body[BenchTables], error) {
+			return srv.keepOwn(ctx, a, func(own bench.Own) (bench.Own, error) {
+				return own.WithMedium(in.Body.OwnMedium, in.Body.Withdrawn)
+			})
+		}),
+	)
+	srv.instruments(api)
+}
+
+func (srv *server) instruments(api huma.API) {
 	instrument(srv, api, "pot", "A pot for live roots", plainly(bench.Pot))
-	instrument(srv, api, "mix", "A mix by parts", plainly(bench.Mix))
+	instrument(srv, api, "mix", "A mix by parts",
+		func(ctx context.Context, a store.Account, in bench.MixInput) (bench.Reckoning, error) {
+			own, err := srv.store.OwnMixes(ctx, a.Collection.ID)
+			if err != nil {
+				return bench.Reckoning{}, err
+			}
+			return bench.Mix(in, own)
+		})
 	instrument(srv, api, "dilution", "A dilution, guarded", plainly(bench.Dilution))
 	instrument(srv, api, "dose", "A label's dose multiplied", plainly(bench.Dose))
 	instrument(srv, api, "feed", "What feeds bring to the water", plainly(bench.Feed))

@@ -77,8 +77,7 @@ func (s *Store) saveSetting(ctx context.Context, a Account, key string, value an
 		return err
 	}
 	return s.inTx(ctx, func(tx *sqlx.Tx) error {
-		// Writers of one collection's settings wait for each other.
-		if _, err := tx.ExecContext(ctx, `select from collections where id = $1 for update`, a.Collection.ID); err != nil {
+		if err := lockSettings(ctx, tx, a.Collection.ID); err != nil {
 			return err
 		}
 		_, err := tx.ExecContext(ctx, `
@@ -90,4 +89,10 @@ func (s *Store) saveSetting(ctx context.Context, a Account, key string, value an
 		}
 		return nil
 	})
+}
+
+// lockSettings has writers of one collection's settings wait for each other.
+func lockSettings(ctx context.Context, tx *sqlx.Tx, collection uuid.UUID) error {
+	_, err := tx.ExecContext(ctx, `select from collections where id = $1 for update`, collection)
+	return err
 }

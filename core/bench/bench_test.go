@@ -74,6 +74,7 @@ func TestMixByParts(t *testing.T) {
 			Litres:  p(5.0),
 			MossDry: p(30.0),
 		},
+		bench.Own{},
 	)
 	require.NoError(t, err)
 	assert.InDelta(t, 1, amount(t, r, "medium bark"), 1e-9, "5 l are 1 + 1 + 3: common practice")
@@ -87,6 +88,7 @@ func TestMixByParts(t *testing.T) {
 			PotCM: p(12.0),
 			Pots:  3,
 		},
+		bench.Own{},
 	)
 	require.NoError(t, err)
 	assert.Positive(t, amount(t, r, "stardust"))
@@ -95,11 +97,11 @@ func TestMixByParts(t *testing.T) {
 		"litres": {Parts: []plant.Part{{What: "perlite", Parts: 1}}},
 		"potCm":  {Parts: []plant.Part{{What: "perlite", Parts: 1}}, PotCM: p(0.0)},
 		"pots":   {Parts: []plant.Part{{What: "perlite", Parts: 1}}, PotCM: p(9.0), Pots: 9999}} {
-		_, err := bench.Mix(bad)
+		_, err := bench.Mix(bad, bench.Own{})
 		assert.Equal(t, name, field(err))
 	}
 	for _, recipe := range bench.Recipes() {
-		r, err := bench.Mix(bench.MixInput{Parts: recipe.Parts, Litres: p(1.0)})
+		r, err := bench.Mix(bench.MixInput{Parts: recipe.Parts, Litres: p(1.0)}, bench.Own{})
 		require.NoError(t, err, recipe.Name)
 		for _, w := range r.Warnings {
 			assert.NotContains(t, w, "Nothing is known", "%s is made of known things", recipe.Name)

@@ -84,16 +84,19 @@ const mostParts = 1000
 
 // Mix gives the litres of each ingredient, with what is lost by settling, and
 // estimates the water and air that the mix holds.
-func Mix(i MixInput) (Reckoning, error) {
+func Mix(i MixInput, own Own) (Reckoning, error) {
 	r := fresh()
 	names, parts := make([]string, len(i.Parts)), make([]float64, len(i.Parts))
 	for n, p := range i.Parts {
-		names[n], parts[n] = strings.ToLower(strings.TrimSpace(p.What)), p.Parts
+		names[n], parts[n] = strings.TrimSpace(p.What), p.Parts
+		if !own.has(names[n]) {
+			names[n] = strings.ToLower(names[n])
+		}
 		if err := between(fmt.Sprintf("parts[%d].parts", n), p.Parts, 0, mostParts, "parts"); err != nil {
 			return r, err
 		}
 	}
-	medium, err := mix.Holds(names, parts)
+	medium, err := mix.Holds(names, parts, own.Ingredients())
 	if err != nil {
 		return r, Fault{"parts", "give at least one ingredient with parts above 0"}
 	}
@@ -178,9 +181,9 @@ func dusty(names []string) []string {
 
 // Recipe is a mix by parts that ships with the program.
 type Recipe struct {
-	Name  string       `json:"name"`
-	For   string       `json:"for"`
-	Parts []plant.Part `json:"parts"`
+	Name  string       `json:"name" minLength:"1" maxLength:"80"`
+	For   string       `json:"for,omitempty" maxLength:"80"`
+	Parts []plant.Part `json:"parts" maxItems:"12"`
 }
 
 // Recipes gives the mixes that ship with the program (common practice).

@@ -103,18 +103,18 @@ func TestMediaHoldWaterAndAir(t *testing.T) {
 			g.ID,
 		)
 	}
-	soil, err := mix.Holds([]string{"potting soil"}, []float64{1})
+	soil, err := mix.Holds([]string{"potting soil"}, []float64{1}, mix.Ingredients())
 	require.NoError(t, err)
-	airy, err := mix.Holds([]string{"potting soil", "perlite", "medium bark"}, []float64{1, 1, 1})
+	airy, err := mix.Holds([]string{"potting soil", "perlite", "medium bark"}, []float64{1, 1, 1}, mix.Ingredients())
 	require.NoError(t, err)
 	assert.Greater(t, airy.Air[0], soil.Air[0])
 	assert.Less(t, airy.Water[1], soil.Water[1])
 	assert.InDelta(t, (0.50+0.20+0.20)/3, airy.Water[0], 1e-12, "by hand")
-	odd, err := mix.Holds([]string{"perlite", "stardust"}, []float64{1, 1})
+	odd, err := mix.Holds([]string{"perlite", "stardust"}, []float64{1, 1}, mix.Ingredients())
 	require.NoError(t, err)
 	assert.Equal(t, []string{"stardust"}, odd.Unknown)
 	for _, bad := range [][]float64{nil, {0}, {-1}, {math.NaN()}} {
-		_, err := mix.Holds([]string{"perlite"}, bad)
+		_, err := mix.Holds([]string{"perlite"}, bad, mix.Ingredients())
 		assert.ErrorIs(t, err, mix.ErrMix)
 	}
 	assert.Zero(t, mix.Idle(10, 12), "two or three centimetres are reached")

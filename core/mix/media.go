@@ -5,6 +5,7 @@ import (
 	"fmt"
 	"math"
 	"slices"
+	"strings"
 )
 
 // Ingredient is something that media are mixed from, with the share of its
@@ -58,8 +59,8 @@ type Medium struct {
 	Unknown []string   `json:"unknown" doc:"Ingredients of which nothing is known; left out of the estimate."`
 }
 
-// Holds estimates the water and the air in a mix by parts.
-func Holds(names []string, parts []float64) (Medium, error) {
+// Holds estimates the water and the air in a mix by parts of known ingredients.
+func Holds(names []string, parts []float64, known []Ingredient) (Medium, error) {
 	if len(names) == 0 || len(names) != len(parts) {
 		return Medium{}, ErrMix
 	}
@@ -70,8 +71,8 @@ func Holds(names []string, parts []float64) (Medium, error) {
 			return Medium{}, fmt.Errorf("%s: %w", name, ErrMix)
 		}
 		found := false
-		for _, g := range ingredients {
-			if g.ID == name {
+		for _, g := range known {
+			if !found && strings.EqualFold(g.ID, name) {
 				found = true
 				sum += parts[i]
 				for k := range 2 {

@@ -148,10 +148,12 @@ type Choices struct {
 	Stock       []string  `json:"stock,omitempty"`
 	RemoveShare Number    `json:"removeShare,omitzero" doc:"Share of the leaves that is to come off."`
 	Mix         string    `json:"mix,omitempty" doc:"A mix of the carer's own, by parts: soil 1 bark 1."`
-	PotWidthCM  Number    `json:"potWidthCm,omitzero" doc:"The new pot that the carer has."`
-	SoapMLPerL  Number    `json:"soapMlPerL,omitzero"`
-	PeroxidePct Number    `json:"peroxidePct,omitzero" doc:"Strength of the peroxide at hand."`
-	DipC        Number    `json:"dipC,omitzero"`
-	Drug        Side      `json:"drug,omitempty" enum:",copper,sulphur"`
-	Also        string    `json:"also,omitempty" doc:"Operators that the carer would like besides."`
+	// Parts is such a mix, part by part.
+	Parts       []plant.Part `json:"parts,omitempty"`
+	PotWidthCM  Number       `json:"potWidthCm,omitzero" doc:"The new pot that the carer has."`
+	SoapMLPerL  Number       `json:"soapMlPerL,omitzero"`
+	PeroxidePct Number       `json:"peroxidePct,omitzero" doc:"Strength of the peroxide at hand."`
+	DipC        Number       `json:"dipC,omitzero"`
+	Drug        Side         `json:"drug,omitempty" enum:",copper,sulphur"`
+	Also        string       `json:"also,omitempty" doc:"Operators that the carer would like besides."`
 }

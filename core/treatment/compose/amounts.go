@@ -256,7 +256,10 @@ func (c *composer) mix() (parts []plant.Part, from string) {
 
 // carersMix is the carer's own mix, where the plant bears it.
 func (c *composer) carersMix() []plant.Part {
-	parts := ReadMix(c.Choices.Mix)
+	parts := c.Choices.Parts
+	if len(parts) == 0 {
+		parts = ReadMix(c.Choices.Mix)
+	}
 	switch {
 	case parts == nil || c.habitID == treatment.AirPlant:
 		return nil

@@ -7,6 +7,7 @@ import (
 
 	"tendermend/core/day"
 	"tendermend/core/facts"
+	"tendermend/core/plant"
 
 	"tendermend/core/treatment"
 )
@@ -62,6 +63,8 @@ type Answers struct {
 	Gnats       string `json:"gnats,omitempty" enum:"dry-top,grit,larvicide"`
 	MultiplyBy  string `json:"multiplyBy,omitempty" maxLength:"20" doc:"The way in which it is multiplied."`
 	Aim         string `json:"aim,omitempty" enum:"S0,S4,S5,S6,mount" doc:"What a change of set-up aims at."`
+	// Mix is the mix that the carer takes, where it is not the one of its kind.
+	Mix []plant.Part `json:"mix,omitempty" maxItems:"12" doc:"The mix that is taken instead of its kind's."`
 
 	Wish      treatment.Wish `json:"wish,omitempty" enum:"setup-change,propagate,refresh,part,prune"`
 	Edits     []Edit         `json:"edits,omitempty" maxItems:"60" doc:"What the carer does otherwise than the plan."`
@@ -204,6 +207,7 @@ func (a Answers) choices() treatment.Choices {
 		Gnats:       side(a.Gnats),
 		Aim:         treatment.Side(a.Aim),
 		MultiplyBy:  a.MultiplyBy,
+		Parts:       a.Mix,
 	}
 	if strings.TrimSpace(a.SetAside) != "" {
 		c.Override = facts.Said(true)

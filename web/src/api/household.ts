@@ -10,6 +10,24 @@ export const useBench = () =>
     staleTime: Number.POSITIVE_INFINITY,
   });
 
+/** Keeps a recipe of the collection's own by its name, or takes it out. */
+export function useKeepRecipe() {
+  const cache = useQueryClient();
+  return useMutation({
+    mutationFn: (body: Schemas["KeptRecipe"]) => answer(client.PUT("/api/bench/recipes", { body })),
+    onSuccess: (tables) => cache.setQueryData(["bench"], tables),
+  });
+}
+
+/** Keeps a medium of the collection's own by its name, or takes it out. */
+export function useKeepMedium() {
+  const cache = useQueryClient();
+  return useMutation({
+    mutationFn: (body: Schemas["KeptMedium"]) => answer(client.PUT("/api/bench/media", { body })),
+    onSuccess: (tables) => cache.setQueryData(["bench"], tables),
+  });
+}
+
 export const useSettings = () => useQuery(queries.settings);
 
 export function useSaveHousehold() {

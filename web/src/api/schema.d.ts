@@ -295,6 +295,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/bench/media": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    /** Keep a medium of one's own, by its name */
+    put: operations["keep-medium"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/bench/mix": {
     parameters: {
       query?: never;
@@ -323,6 +340,23 @@ export interface paths {
     put?: never;
     /** A pot for live roots; records nothing */
     post: operations["bench-pot"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/bench/recipes": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    /** Keep a recipe of one's own, by its name */
+    put: operations["keep-recipe"];
+    post?: never;
     delete?: never;
     options?: never;
     head?: never;
@@ -1422,6 +1456,8 @@ export interface components {
       medium?: "sound" | "tired" | "rotten" | "sour" | "crusted" | "repels" | "infested";
       /** @enum {string} */
       mediumClass?: "soil" | "bark" | "moss" | "stones" | "peat" | "water" | "none";
+      /** @description The mix that is taken instead of its kind's. */
+      mix?: components["schemas"]["Part"][];
       /**
        * @description Its medium.
        * @enum {string}
@@ -1634,6 +1670,8 @@ export interface components {
     BenchTables: {
       chemicals: components["schemas"]["Chemical"][];
       ingredients: components["schemas"]["Ingredient"][];
+      /** @description Which of them are the collection's own. */
+      own: components["schemas"]["Own"];
       recipes: components["schemas"]["Recipe"][];
     };
     Bin: {
@@ -2782,9 +2820,25 @@ export interface components {
       /** @description Whether it stands among the others and should not. */
       wanted: boolean;
     };
+    KeptMedium: {
+      /** @description Share that stays air, least and most, 0-1. */
+      air: number[];
+      /** @description Id of the ingredient that it is most like. */
+      like: string;
+      name: string;
+      /** @description Share of its volume that holds water after draining, least and most, 0-1. */
+      water: number[];
+      withdrawn?: boolean;
+    };
     KeptOf: {
       entry: string;
       plant: string;
+    };
+    KeptRecipe: {
+      for?: string;
+      name: string;
+      parts: components["schemas"]["Part"][];
+      withdrawn?: boolean;
     };
     KeyRow: {
       alike?: string;
@@ -3634,6 +3688,19 @@ export interface components {
       reason: string;
       sign: string;
     };
+    Own: {
+      media: components["schemas"]["OwnMedium"][];
+      recipes: components["schemas"]["Recipe"][];
+    };
+    OwnMedium: {
+      /** @description Share that stays air, least and most, 0-1. */
+      air: number[];
+      /** @description Id of the ingredient that it is most like. */
+      like: string;
+      name: string;
+      /** @description Share of its volume that holds water after draining, least and most, 0-1. */
+      water: number[];
+    };
     Pace: {
       /**
        * Format: int64
@@ -4282,7 +4349,7 @@ export interface components {
       weight: number;
     };
     Recipe: {
-      for: string;
+      for?: string;
       name: string;
       parts: components["schemas"]["Part"][];
     };
@@ -6468,6 +6535,39 @@ export interface operations {
       };
     };
   };
+  "keep-medium": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["KeptMedium"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["BenchTables"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
   "bench-mix": {
     parameters: {
       query?: never;
@@ -6521,6 +6621,39 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["Reckoning"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "keep-recipe": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["KeptRecipe"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["BenchTables"];
         };
       };
       /** @description Error */

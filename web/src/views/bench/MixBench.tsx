@@ -1,26 +1,18 @@
-import { Autocomplete, Button, Select, TextInput } from "@mantine/core";
-import { useLocalStorage } from "@mantine/hooks";
+import { Autocomplete, Button, Select } from "@mantine/core";
 import { useState } from "react";
 import { useBench } from "../../api/household";
 import { NumberField, QuantityInput } from "../../fields";
 import { Failed, Waiting } from "../../shell/States";
 import classes from "./Bench.module.css";
 import { amountOf, bench, Sheet, useReckoning } from "./Instrument";
+import { useMovedRecipes } from "./moved";
+import { OwnMedium, OwnRecipes } from "./OwnMixes";
 import { MixPicture } from "./pictures/MixPicture";
 
-interface Recipe {
-  name: string;
-  parts: { what: string; parts: number }[];
-}
-
-/** A mix by parts: shipped recipes, and one's own, kept on this device. */
+/** A mix by parts: shipped recipes and media, and the collection's own. */
 export function MixBench() {
   const tables = useBench();
-  const [own, setOwn] = useLocalStorage<Recipe[]>({
-    key: "own-mixes",
-    defaultValue: [],
-    getInitialValueInEffect: false,
-  });
+  useMovedRecipes();
   const [parts, setParts] = useState([
     { what: "potting soil", parts: 1 },
     { what: "perlite", parts: 1 },
@@ -29,7 +21,6 @@ export function MixBench() {
   const [pot, setPot] = useState<number>();
   const [pots, setPots] = useState<number | undefined>(1);
   const [litres, setLitres] = useState<number>();
-  const [called, setCalled] = useState("");
   const [moss, setMoss] = useState<number>();
   const wanted = pot !== undefined || litres !== undefined;
   const { result, error, fields, example } = useReckoning(
@@ -41,7 +32,7 @@ export function MixBench() {
   );
   if (tables.isPending) return <Waiting />;
   if (tables.isLoadingError) return <Failed error={tables.error} retry={() => tables.refetch()} />;
-  const recipes: Recipe[] = [...own, ...tables.data.recipes];
+  const { recipes, ingredients, own } = tables.data;
   const set = (i: number, part: Partial<(typeof parts)[number]>) =>
     setParts(parts.map((p, n) => (n === i ? { ...p, ...part } : p)));
   return (
@@ -71,7 +62,7 @@ export function MixBench() {
         <div key={i} className={classes.line}>
           <Autocomplete
             label="Ingredient"
-            data={tables.data.ingredients.map((g) => g.id)}
+            data={ingredients.map((g) => g.id)}
             value={p.what}
             onChange={(what) => set(i, { what })}
           />
@@ -89,18 +80,12 @@ export function MixBench() {
       <Button className={classes.wide} variant="default" onClick={() => setParts([...parts, { what: "", parts: 1 }])}>
         One more
       </Button>
-      <div className={classes.named}>
-        <TextInput label="My recipe, called" value={called} onChange={(e) => setCalled(e.currentTarget.value)} />
-        <Button
-          variant="default"
-          onClick={() => {
-            const name = called.trim() || `own: ${parts.map((p) => `${p.parts} ${p.what}`).join(" : ")}`;
-            setOwn([{ name, parts }, ...own.filter((r) => r.name !== name)]);
-          }}
-        >
-          Keep as my recipe
-        </Button>
-      </div>
+      <OwnMedium
+        ingredients={ingredients}
+        own={own}
+        add={(what) => setParts([...parts.filter((p) => p.what.trim() !== ""), { what, parts: 1 }])}
+      />
+      <OwnRecipes parts={parts} own={own} />
       <QuantityInput unit="cm" label="Pots of this width" value={pot} onChange={setPot} error={fields.potCm} />
       <NumberField label="How many pots" allowDecimal={false} value={pots} onChange={setPots} error={fields.pots} />
       <QuantityInput unit="l" label="Or so much loose mix" value={litres} onChange={setLitres} error={fields.litres} />

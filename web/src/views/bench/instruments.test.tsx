@@ -25,8 +25,38 @@ const tables = {
         ],
       },
     ],
-    ingredients: [{ id: "perlite" }, { id: "medium bark" }],
+    ingredients: [
+      { id: "perlite", water: [0.2, 0.35], air: [0.4, 0.55] },
+      { id: "medium bark", water: [0.2, 0.3], air: [0.45, 0.55] },
+    ],
+    own: { media: [], recipes: [] },
   },
+};
+/** A collection's own shelf, as the server keeps it. */
+const shelf = () => {
+  const own = { media: [] as { name: string; like: string }[], recipes: [] as { name: string; parts: object[] }[] };
+  const bench = tables["GET /api/bench"];
+  const now = () => ({
+    ...bench,
+    recipes: [...own.recipes, ...bench.recipes],
+    ingredients: [
+      ...own.media.map((m) => ({ id: `${m.name} (like ${m.like})`, water: [0, 1], air: [0, 1] })),
+      ...bench.ingredients,
+    ],
+    own: { ...own },
+  });
+  const keep = <T extends { name: string; withdrawn?: boolean }>(list: T[], one: T) =>
+    one.withdrawn ? list.filter((x) => x.name !== one.name) : [...list, one];
+  return {
+    "PUT /api/bench/recipes": (a: Asked) => {
+      own.recipes = keep(own.recipes, a.body as (typeof own.recipes)[number]);
+      return now();
+    },
+    "PUT /api/bench/media": (a: Asked) => {
+      own.media = keep(own.media, a.body as (typeof own.media)[number]);
+      return now();
+    },
+  };
 };
 const reckoned = (what: string, value: number, unit: string, warnings: string[] = []) => ({
   amounts: [{ what, value, unit, working }],
@@ -65,12 +95,13 @@ describe("a pot for live roots", () => {
 });
 
 describe("a mix", () => {
-  it("begins from a recipe, is changed line by line, and is kept on this device", async () => {
+  it("begins from a recipe, is changed line by line, and is kept for the collection", async () => {
     const asked = serve({
       ...tables,
+      ...shelf(),
       "POST /api/bench/mix": reckoned("medium bark", 1.2, "l", ["It settles by a tenth."]),
     });
-    const page = show(<MixBench />);
+    show(<MixBench />);
     await userEvent.click(await screen.findByRole("combobox", { name: "Recipe" }));
     await userEvent.click(await screen.findByRole("option", { name: "open bark" }));
     await userEvent.click(screen.getByRole("button", { name: "Take out charcoal" }));
@@ -92,11 +123,45 @@ describe("a mix", () => {
     await userEvent.click(screen.getByRole("button", { name: "Keep as my recipe" }));
     await userEvent.type(screen.getByRole("textbox", { name: "My recipe, called" }), "For the sill");
     await userEvent.click(screen.getByRole("button", { name: "Keep as my recipe" }));
-    page.unmount();
-    show(<MixBench />);
     await userEvent.click(await screen.findByRole("combobox", { name: "Recipe" }));
-    await screen.findByRole("option", { name: "own: 4 medium bark : 1 perlite" });
+    await screen.findByRole("option", { name: "4 medium bark : 1 perlite" });
     await screen.findByRole("option", { name: "For the sill" });
+    await userEvent.click(screen.getByRole("button", { name: "Take out For the sill" }));
+    await waitFor(() => expect(screen.queryByRole("button", { name: "Take out For the sill" })).toBeNull());
+    expect(asked.filter((a) => a.path === "/api/bench/recipes").at(-1)?.body).toMatchObject({
+      name: "For the sill",
+      withdrawn: true,
+    });
+  });
+
+  it("sends recipes of this device to the collection once", async () => {
+    window.localStorage.setItem("own-mixes", JSON.stringify([{ name: "old", parts: [{ what: "perlite", parts: 1 }] }]));
+    const asked = serve({ ...tables, ...shelf() });
+    show(<MixBench />);
+    await screen.findByRole("button", { name: "Take out old" });
+    expect(window.localStorage.getItem("own-mixes")).toBeNull();
+    expect(asked.filter((a) => a.method === "PUT")).toHaveLength(1);
+  });
+
+  it("keeps a medium of one’s own as what it is like, and puts it into the mix", async () => {
+    const asked = serve({ ...tables, ...shelf(), "POST /api/bench/mix": reckoned("litres", 1, "l") });
+    show(<MixBench />);
+    await userEvent.click(await screen.findByText("A medium of my own"));
+    await userEvent.type(await field("What it is called"), "Lava");
+    await userEvent.click(screen.getByRole("combobox", { name: "Most like" }));
+    await userEvent.click(await screen.findByRole("option", { name: "perlite" }));
+    const most = await field("Holds water, most");
+    expect((most as HTMLInputElement).value).toBe("35 %");
+    await userEvent.clear(most);
+    await userEvent.type(most, "25");
+    await userEvent.click(screen.getByRole("button", { name: "Keep this medium" }));
+    await screen.findByDisplayValue("Lava (like perlite)");
+    expect(asked.find((a) => a.path === "/api/bench/media")?.body).toEqual({
+      name: "Lava",
+      like: "perlite",
+      water: [0.2, 0.25],
+      air: [0.4, 0.55],
+    });
   });
 
   it("offers to try again when its tables cannot be had", async () => {

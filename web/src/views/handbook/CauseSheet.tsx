@@ -1,7 +1,9 @@
 import { Button, Group } from "@mantine/core";
 import { Link, useParams } from "react-router";
+import type { Knowledge } from "../../api/client";
 import { useCause } from "../../api/handbook";
 import { Failed, Waiting } from "../../shell/States";
+import { SignPicture } from "../look/SignPicture";
 import { sayCount } from "../words";
 import { useTables } from "./Handbook";
 import classes from "./Handbook.module.css";
@@ -35,6 +37,7 @@ export function CauseSheet() {
         {never.length > 0 && ` Never on: ${never.map(habit).join(", ")}.`}
         {c.condition && ` It is seen and not reckoned: ${sign(c.condition)?.label.toLowerCase()}.`}
       </p>
+      <Drawn signs={signs.flatMap((s) => sign(s.sign) ?? [])} />
       <div className={classes.columns}>
         <section>
           <h3>It shows</h3>
@@ -89,6 +92,25 @@ export function CauseSheet() {
       </Group>
       <p className="soft small mb-0">Source: common practice. Effects run from +4 (helps most) to −5 (harms most).</p>
     </article>
+  );
+}
+
+/** How many signs of a cause are drawn: those that it shows oftenest. */
+const drawn = 3;
+
+/** What it looks like: the signs that it shows oftenest, as drawings. */
+function Drawn({ signs }: { signs: Knowledge["signs"] }) {
+  const pictures = signs.filter((s) => s.drawing).slice(0, drawn);
+  if (pictures.length === 0) return null;
+  return (
+    <div className={classes.drawn}>
+      {pictures.map((s) => (
+        <figure key={s.id}>
+          <SignPicture drawing={s.drawing} width={140} />
+          <figcaption className="small">{s.looks}</figcaption>
+        </figure>
+      ))}
+    </div>
   );
 }
 

@@ -182,6 +182,7 @@ describe("a cause", () => {
       "More often on: fern.",
       "Seldom on: single-stem orchid. Never on: cactus.",
       "nearly always",
+      "like this",
       "It can bring on: Ordinary ageing of a leaf.",
       "Nothing is done to it.",
       "Soak −5",

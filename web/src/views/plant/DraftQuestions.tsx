@@ -1,6 +1,7 @@
 import { Select, type SelectProps } from "@mantine/core";
 import { memo } from "react";
 import type { Answers } from "../../api/client";
+import { useBench } from "../../api/household";
 import { NumberField, QuantityInput } from "../../fields";
 import classes from "./WhatToDo.module.css";
 
@@ -87,6 +88,7 @@ export const DraftQuestions = memo(function DraftQuestions(props: DraftQuestions
           ])}
           {yes("standing", "Water in saucer or outer pot")}
           {yes("potHoles", "Its pot has holes")}
+          <OwnMix answers={answers} set={set} />
           {yes("inSpike", "In spike")}
           {count("offsetsSeen", "Plantlets or offsets", "On it now")}
           {orchid && (
@@ -114,3 +116,24 @@ export const DraftQuestions = memo(function DraftQuestions(props: DraftQuestions
     </section>
   );
 });
+
+const asItsKind = "as its kind likes it";
+
+/** The mix that is taken: that of its kind, or a recipe of the bench. */
+function OwnMix({ answers, set }: Pick<DraftQuestionsProps, "answers" | "set">) {
+  const recipes = useBench().data?.recipes ?? [];
+  const said = (parts: { what: string; parts: number }[]) => parts.map((p) => `${p.parts} ${p.what}`).join(" : ");
+  const taken = answers.mix && said(answers.mix);
+  const named = recipes.find((r) => said(r.parts) === taken)?.name ?? taken;
+  const names = [...new Set([asItsKind, ...(named ? [named] : []), ...recipes.map((r) => r.name)])];
+  return (
+    <Select
+      label="Mix"
+      description="Recipes are kept at the bench"
+      data={names}
+      allowDeselect={false}
+      value={named ?? asItsKind}
+      onChange={(name) => set({ mix: recipes.find((r) => r.name === name)?.parts })}
+    />
+  );
+}
