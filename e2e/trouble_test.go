@@ -316,3 +316,53 @@ func TestHandbookIsLinkedBothWays(t *testing.T) {
 	p.open("/handbook/causes/curse")
 	p.see("no such cause")
 }
+
+// stopsTo counts how many times Tab is pressed until the focused element's words hold the
+// wanted ones.
+func (p *page) stopsTo(words string) (stops int) {
+	p.t.Helper()
+	for stops = 1; stops <= 40; stops++ {
+		p.press(kb.Tab)
+		if strings.Contains(p.focused(), words) {
+			return stops
+		}
+	}
+	p.t.Fatalf("Tab never reaches %q", words)
+	return 0
+}
+
+// focused is what the focused element is called.
+func (p *page) focused() string {
+	return eval[string](p, `document.activeElement === document.body ? "" :
+		(document.activeElement.getAttribute("aria-label") ?? "") + document.activeElement.textContent`)
+}
+
+// The first answer of a walk is at most six stops from the top of the page, its undo at
+// most two from the answer.
+func TestAWalkIsAnsweredAndUndoneInFewStops(t *testing.T) {
+	p := start(t, true).page(t, 1280, 800)
+	p.openDemo("/")
+	p.see("Ticket hall")
+	stops := p.stopsTo("To the first answer")
+	p.press(kb.Enter)
+	assert.True(t, eval[bool](p, `document.activeElement.hasAttribute("data-answer")`), p.focused())
+	assert.LessOrEqual(t, stops, 6, "stops to the first answer")
+	p.press(kb.Enter)
+	p.see("Recorded:")
+	if !strings.Contains(p.focused(), "Undo") {
+		assert.LessOrEqual(t, p.stopsTo("Undo"), 2, "stops to its undo")
+	}
+	p.press(kb.Enter)
+	p.until(`/undone/i.test(document.body.innerText)`)
+}
+
+// So is the first sign of a look.
+func TestTheFirstSignIsFewStopsAway(t *testing.T) {
+	p := start(t, true).page(t, 1280, 800)
+	p.openDemo(plantPath("T-033") + "/examine")
+	p.see("What it may be")
+	stops := p.stopsTo("To the first answer")
+	p.press(kb.Enter)
+	assert.True(t, eval[bool](p, `document.activeElement.hasAttribute("aria-pressed")`), p.focused())
+	assert.LessOrEqual(t, stops, 6)
+}

@@ -106,6 +106,10 @@ func course(s record.State, today day.Day) string {
 		working.Count(trend.Days, "day"), now.Value)
 }
 
+// oneColon writes a task that names what it is for, "Check in: growing again", for a sentence
+// that has its colon already.
+func oneColon(what string) string { return strings.Replace(what, ": ", ", ", 1) }
+
 // next says what is to be done first.
 func next(s record.State, today day.Day, south bool) string {
 	tasks := due.Tasks(s, south)
@@ -113,12 +117,12 @@ func next(s record.State, today day.Day, south bool) string {
 		if now[0].Kind == due.Signal {
 			return now[0].What + ". " + now[0].How
 		}
-		return "Now: " + sentence(now[0].What)
+		return "Now: " + sentence(oneColon(now[0].What))
 	}
 	if len(tasks) == 0 {
 		return ""
 	}
-	return fmt.Sprintf("Next, on %s: %s", on(tasks[0].From, today), sentence(tasks[0].What))
+	return fmt.Sprintf("Next, on %s: %s", on(tasks[0].From, today), sentence(oneColon(tasks[0].What)))
 }
 
 // sentence is what is asked for, within a sentence that it ends.

@@ -45,6 +45,17 @@ export function Shell() {
 const Household = lazy(() => import("./Household"));
 const SignIn = lazy(async () => ({ default: (await import("../views/SignIn")).SignIn }));
 
+/** What an answer is given with, in the order in which it is looked for: one tap, else a field, else a button. */
+const answers = ["button[data-answer]", "input:not([type=hidden]), textarea", "button"];
+
+/** Puts the focus past all that stands before the first thing to answer on the page. */
+function toTheFirstAnswer() {
+  for (const kind of answers) {
+    const first = document.querySelector<HTMLElement>(`#main :is(${kind})`);
+    if (first) return first.focus();
+  }
+}
+
 function SignedIn({ session }: { session: Session }) {
   const navigation = useNavigation();
   // The menu is fetched when somebody first opens it.
@@ -55,6 +66,9 @@ function SignedIn({ session }: { session: Session }) {
       <a className="skip" href="#main">
         To the content
       </a>
+      <button type="button" className="skip" onClick={toTheFirstAnswer}>
+        To the first answer
+      </button>
       <header className="masthead">
         <NavLink to="/" className="mark">
           Tender Mend

@@ -50,7 +50,7 @@ export function Exchange() {
       <p className="soft mt-2 mb-16">
         What you recorded is yours, in open formats. One plant goes out from its record.
       </p>
-      <div style={{ display: "grid", gridTemplateColumns: "repeat(auto-fit, minmax(300px, 1fr))", gap: 18 }}>
+      <div className="columns">
         <section className="patch" aria-label="Take out">
           <h2>Take out</h2>
           <ul className="rows no-bullets p-0 mt-6 mb-0">

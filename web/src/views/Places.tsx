@@ -24,14 +24,7 @@ export function Places() {
           ? "No places yet. A place is a room, a shelf or a corner; the walk goes through them in order, isolated last."
           : "In the order of the walk. Isolated places come last, whatever their turn."}
       </p>
-      <div
-        style={{
-          display: "grid",
-          gridTemplateColumns: "repeat(auto-fit, minmax(320px, 1fr))",
-          gap: 24,
-          alignItems: "start",
-        }}
-      >
+      <div className="columns">
         {list.length > 0 && (
           <div className="patch rows">
             {list.map((p) => (

@@ -75,7 +75,7 @@ export function Register() {
           </Button>
         </Group>
       </Group>
-      <div className={classes.filters}>
+      <div className={classes.filters} hidden={everything === 0 && !register.isPending && !filtered}>
         <TextInput
           label="Words"
           placeholder="Name, kind, place, trouble …"

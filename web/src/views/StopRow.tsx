@@ -105,7 +105,13 @@ function Answers({ stop, task, today, place }: AnswersProps) {
     </Link>
   );
   const quick = (label: string, body: Parameters<typeof record.mutate>[0]) => (
-    <button type="button" className={classes.answer} onClick={() => send(label, body)} disabled={record.isPending}>
+    <button
+      type="button"
+      data-answer
+      className={classes.answer}
+      onClick={() => send(label, body)}
+      disabled={record.isPending}
+    >
       {label}
     </button>
   );

@@ -42,7 +42,7 @@ export function AccountPage() {
           )}
         </Stack>
       </section>
-      <div style={{ display: "grid", gridTemplateColumns: "repeat(auto-fit, minmax(290px, 1fr))", gap: 18 }}>
+      <div className="columns">
         <Name mine={mine.data} owner={owner} done={done} />
         <NewPassword owner={owner} done={done} />
         <SecondFactor mine={mine.data} owner={owner} done={done} />

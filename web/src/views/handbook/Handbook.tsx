@@ -32,6 +32,8 @@ export function Handbook() {
   const [search, setSearch] = useSearchParams();
   const [typed, setTyped] = useState("");
   const [, , opened, page] = useLocation().pathname.split("/");
+  // A page that is read, of a list or on its own: on a phone it stands above what leads to it.
+  const reading = page !== undefined || (opened !== undefined && !lists.some((l) => l.value === opened));
   const list = lists.find((l) => l.value === (search.get("list") ?? opened))?.value ?? "causes";
   const [asked] = useDebouncedValue(typed.trim(), 150);
   const meant = useSigns(list === "signs" ? asked : "");
@@ -48,7 +50,11 @@ export function Handbook() {
   return (
     <>
       <title>Handbook · Tender Mend</title>
-      <Group justify="space-between" align="end" className={classes.heading}>
+      <Group
+        justify="space-between"
+        align="end"
+        className={reading ? `${classes.heading} ${classes.reading}` : classes.heading}
+      >
         <div>
           <h1>Handbook</h1>
           <p className="soft mt-4 mb-12">
@@ -71,7 +77,7 @@ export function Handbook() {
       <div className={classes.book}>
         <nav
           aria-label="Contents"
-          className={page && !typed ? `${classes.contents} ${classes.read}` : classes.contents}
+          className={reading && !typed ? `${classes.contents} ${classes.read}` : classes.contents}
         >
           <SegmentedControl
             fullWidth
@@ -87,7 +93,7 @@ export function Handbook() {
             value={typed}
             onChange={(e) => setTyped(e.currentTarget.value)}
           />
-          {page && (
+          {reading && (
             <Link to={`/handbook?list=${list}`} className={classes.back}>
               All {list}
             </Link>

@@ -136,7 +136,7 @@ interface AnswerProps {
 
 function Answer({ word, tone, on, label, act }: AnswerProps) {
   return (
-    <button type="button" className={tone} aria-pressed={on} aria-label={`${word}: ${label}`} onClick={act}>
+    <button type="button" data-answer className={tone} aria-pressed={on} aria-label={`${word}: ${label}`} onClick={act}>
       {word}
     </button>
   );

@@ -2,7 +2,7 @@ import { Button, Group, TextInput } from "@mantine/core";
 import { useLocalStorage, useMediaQuery } from "@mantine/hooks";
 import { useRef, useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
-import type { Derived, Knowledge, Schemas } from "../../api/client";
+import type { Derived, Knowledge, PlantFile, Schemas } from "../../api/client";
 import { useKnowledge } from "../../api/handbook";
 import { useDifferential, useEntries, useGuide } from "../../api/plants";
 import { useRecord } from "../../api/recording";
@@ -126,27 +126,16 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
   const checks = d?.checks ?? [];
   return (
     <div className={classes.look}>
-      <div className={classes.drawing}>
-        <Figure
-          figure={file.habitInfo.figure}
-          counts={file.figure}
-          zones={zones}
-          state={zoneStates(knowledge, [...draft.present, ...known(true)], [...draft.absent, ...known(false)])}
-          chosen={zone}
-          onChoose={setZone}
-          name={file.name}
-        />
-        <Undrawn zones={zones} zone={zone} setZone={setZone} />
-        <CaseFile
-          file={file}
-          take={(read) => setDraft({ ...draft, ...answersOf(read) })}
-          examined={Boolean(file.examined)}
-        />
-      </div>
+      <Chart
+        file={file}
+        zones={zones}
+        state={zoneStates(knowledge, [...draft.present, ...known(true)], [...draft.absent, ...known(false)])}
+        zone={zone}
+        setZone={setZone}
+        take={(read) => setDraft({ ...draft, ...answersOf(read) })}
+        led={phone}
+      />
       <section className="patch" aria-label="Signs of this part" ref={part}>
-        <p className="m-0">
-          <Link to={`/plants/${file.id}/guided`}>Be asked one thing at a time</Link>
-        </p>
         <FindSign knowledge={knowledge} fits={(id) => fits.has(id)} draft={draft} {...answering} />
         {zones[at] && (
           <PartPanel
@@ -182,6 +171,40 @@ function Look({ knowledge, replaces, on, start }: LookProps) {
       {phone && count > 0 && d && (
         <SaveBar differential={d} knowledge={knowledge} save={save} saving={record.isPending} />
       )}
+    </div>
+  );
+}
+
+interface ChartProps {
+  file: PlantFile;
+  zones: Knowledge["zones"];
+  state: ReturnType<typeof zoneStates>;
+  zone: string;
+  setZone: (id: string) => void;
+  /** Takes over a look that was read from a file. */
+  take: (read: Schemas["CaseRead"]) => void;
+  /** Whether being asked is the way that is offered first. */
+  led: boolean;
+}
+
+/** The plant as a chart of its parts, with the way to be asked instead. */
+function Chart({ file, zones, state, zone, setZone, take, led }: ChartProps) {
+  return (
+    <div className={classes.drawing}>
+      <Button component={Link} to={`/plants/${file.id}/guided`} variant={led ? "filled" : "default"} fullWidth mb="sm">
+        Be asked one thing at a time
+      </Button>
+      <Figure
+        figure={file.habitInfo.figure}
+        counts={file.figure}
+        zones={zones}
+        state={state}
+        chosen={zone}
+        onChoose={setZone}
+        name={file.name}
+      />
+      <Undrawn zones={zones} zone={zone} setZone={setZone} />
+      <CaseFile file={file} take={take} examined={Boolean(file.examined)} />
     </div>
   );
 }
