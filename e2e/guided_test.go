@@ -4,6 +4,8 @@ import (
 	"fmt"
 	"os"
 	"path/filepath"
+	"slices"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -113,4 +115,19 @@ func (p *page) keep(name string) {
 	if dir := os.Getenv("LOOK_AT"); dir != "" {
 		p.shot(filepath.Join(dir, name+".png"))
 	}
+}
+
+// The walk's page names its modules and its data before any script runs; the modules are
+// those of the build that ships.
+func TestTheWalkIsFetchedAhead(t *testing.T) {
+	p := start(t, true).page(t, 1280, 800)
+	p.openDemo("/")
+	p.see("Ticket hall")
+	links := eval[[]string](p, `[...document.head.querySelectorAll("link[rel=modulepreload], link[as=fetch]")]
+		.map(l => l.getAttribute("href"))`)
+	assert.Contains(t, links, "/api/rounds?limit=40")
+	view := func(l string) bool { return strings.HasPrefix(l, "/assets/Rounds-") }
+	assert.True(t, slices.ContainsFunc(links, view), links)
+	assert.Equal(t, 1.0, eval[float64](p, `performance.getEntriesByType("resource")
+		.filter(r => r.name.endsWith("/api/rounds?limit=40") && r.startTime < 4000).length`), "what came ahead is used")
 }

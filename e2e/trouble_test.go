@@ -74,6 +74,9 @@ func TestTheFrameOutlivesTheConnection(t *testing.T) {
 		return err == nil && shown
 	}, patience, 200*time.Millisecond)
 	p.hides("No connection")
+	p.open("/")
+	p.see("Today’s walk")
+	p.see("Recorded just now: 1") // what waited for the connection
 }
 
 func TestAnArrivalIsUndoneAndBroughtBack(t *testing.T) {

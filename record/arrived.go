@@ -30,6 +30,8 @@ type Arrived struct {
 	Well       bool       `json:"well,omitempty" doc:"Taken in as well: nothing ails it as far as one sees."`
 	Mother     *uuid.UUID `json:"mother,omitempty" doc:"The plant here that it is a piece of."`
 	Note       string     `json:"note,omitempty" maxLength:"2000"`
+	// Box is what came in together: all of a box have it as a tag.
+	Box string `json:"box,omitempty" maxLength:"80" doc:"The box that it came in, by name: a tag of all that came in it."`
 }
 
 // Packing says how a plant travelled.
@@ -103,6 +105,7 @@ func (a *Arrived) apply(s *State, e Entry) {
 			s.Habit = h // the tables may know its kind better than an older record
 		}
 	}
+	s.tag(a.Box)
 	s.Pot = Pot{WidthCM: a.PotWidthCM, DepthCM: a.PotDepthCM, Medium: a.Medium}
 	if a.Isolated {
 		s.keep(Isolated, e.On, "")

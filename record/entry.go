@@ -55,6 +55,7 @@ type Body struct {
 	Grown     *Grown     `json:"grown,omitempty"`
 	Pictured  *Pictured  `json:"pictured,omitempty"`
 	Noted     *Noted     `json:"noted,omitempty"`
+	Tagged    *Tagged    `json:"tagged,omitempty"`
 	Stated    *Stated    `json:"stated,omitempty"`
 	Cut       *Cut       `json:"cut,omitempty"`
 	Sat       *Sat       `json:"sat,omitempty"`

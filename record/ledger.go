@@ -2,6 +2,7 @@ package record
 
 import (
 	"slices"
+	"time"
 
 	"github.com/google/uuid"
 
@@ -62,6 +63,22 @@ func (l *Ledger) enter(e Entry) {
 	for _, id := range undoes(e) {
 		l.undone[id] = append(l.undone[id], e.ID)
 	}
+}
+
+// mostBack is how far a clock may have been set back and the order of a record be kept all
+// the same; what stands further ahead was written by another clock.
+const mostBack = time.Minute
+
+// After is when something is recorded that comes after all that is there: now, or right
+// after the last of it, where the clock stood still or was set back a little.
+func (l *Ledger) After(now time.Time) time.Time {
+	at := now
+	for _, e := range l.entries {
+		if !e.RecordedAt.Before(at) && e.RecordedAt.Sub(now) < mostBack {
+			at = e.RecordedAt.Add(time.Microsecond)
+		}
+	}
+	return at
 }
 
 func (l *Ledger) find(id uuid.UUID) (Entry, bool) {

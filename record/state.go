@@ -65,6 +65,7 @@ type Identity struct {
 	Here      bool // its arrival counts
 	ArrivedOn day.Day
 	Arrival   Arrived
+	Tags      []string // in order, each once
 	Habit     plant.Habit
 	Profile   *plant.Profile // its kind, with what was overruled for it; nil when unknown
 	Wants     plant.Profile  // as Profile, or what its habit usually wants

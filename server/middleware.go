@@ -163,6 +163,9 @@ func policy(styleNonce string) string {
 // noncePlace is what index.html holds where the style nonce goes.
 var noncePlace = []byte("STYLE_NONCE")
 
+// headEnd is where the page names what its view will fetch.
+var headEnd = []byte("</head>")
+
 // door is what index.html shows of the sign-in before any script runs; whoever has a
 // session is not shown it.
 var door = regexp.MustCompile(`(?s)<!--door-->.*<!--/door-->`)
@@ -229,7 +232,7 @@ func (srv *server) frontEnd() http.Handler {
 	if srv.Files == nil {
 		return http.NotFoundHandler()
 	}
-	files := http.FileServerFS(srv.Files)
+	files, fetched := http.FileServerFS(srv.Files), links(srv.Files)
 	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
 		name := strings.TrimPrefix(path.Clean(r.URL.Path), "/")
 		if info, err := fs.Stat(srv.Files, name); err == nil && !info.IsDir() && name != "index.html" {
@@ -253,6 +256,9 @@ func (srv *server) frontEnd() http.Handler {
 		}
 		if _, err := r.Cookie(srv.sessions.Cookie.Name); err == nil {
 			page = door.ReplaceAll(page, nil)
+			if r.URL.RawQuery == "" {
+				page = bytes.Replace(page, headEnd, []byte(aheadOf(fetched, r.URL.Path)+"</head>"), 1)
+			}
 		}
 		nonce := rand.Text()
 		w.Header().Set("Content-Security-Policy", policy(nonce))

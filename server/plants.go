@@ -34,6 +34,7 @@ type Register struct {
 	Standing  map[string]int `json:"standing" doc:"Plants by standing, in the whole collection."`
 	Stage     map[string]int `json:"stage"`
 	Isolation map[string]int `json:"isolation"`
+	Tags      map[string]int `json:"tags" doc:"Plants by tag, in the whole collection."`
 	Today     day.Day        `json:"today"`
 }
 
@@ -43,6 +44,8 @@ type registerInput struct {
 	Standing  string `query:"standing"`
 	Stage     string `query:"stage"`
 	Isolation string `query:"isolation"`
+	Tag       string `query:"tag" maxLength:"80" doc:"Only plants with this tag: what came in one box, or was tagged."`
+	Sort      string `query:"sort" enum:"name,due,condition,newest,oldest" default:"name"`
 	After     string `query:"after" doc:"Mark of the page wanted, from the page before."`
 	Limit     int    `query:"limit" default:"40" minimum:"1" maximum:"100"`
 }
@@ -219,8 +222,12 @@ func (srv *server) register(
 		Standing:  in.Standing,
 		Stage:     in.Stage,
 		Isolation: in.Isolation,
+		Sort:      store.Sort(in.Sort),
 		After:     in.After,
 		Limit:     in.Limit,
+	}
+	if in.Tag != "" {
+		f.Tags = []string{in.Tag}
 	}
 	if in.Place != "" {
 		id, err := uuid.Parse(in.Place)
@@ -240,6 +247,9 @@ func (srv *server) register(
 		out.Plants[i] = plantRow(row, today)
 	}
 	if out.Standing, out.Stage, out.Isolation, err = srv.store.Counts(ctx, a.Collection.ID); err != nil {
+		return nil, err
+	}
+	if out.Tags, err = srv.store.Tags(ctx, a.Collection.ID); err != nil {
 		return nil, err
 	}
 	return &body[Register]{out}, nil

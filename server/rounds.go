@@ -37,6 +37,8 @@ type PlantRow struct {
 	NextDue   *day.Day              `json:"nextDue,omitempty"`
 	Stalled   bool                  `json:"stalled"`
 	Causes    []string              `json:"causes" doc:"Labels of the accepted causes."`
+	Tags      []string              `json:"tags" doc:"Words of the carer's own, and the box that it came in."`
+	Condition *int                  `json:"condition,omitempty" doc:"At its last look, 0 to 100."`
 	Seam      passed[told.Seam]     `json:"seam"`
 	Figure    passed[record.Figure] `json:"figure" doc:"What a small drawing of it shows."`
 }
@@ -177,6 +179,8 @@ func plantRow(row store.Row, today day.Day) PlantRow {
 		ArrivedOn: row.ArrivedOn,
 		LastLook:  row.LastLook,
 		NextDue:   row.NextDue,
+		Tags:      row.Tags.V,
+		Condition: row.Condition,
 		Stalled: row.StallsOn != nil &&
 			*row.StallsOn <= today,
 		Causes: []string{},

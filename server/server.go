@@ -174,6 +174,8 @@ func (srv *server) operations(r chi.Router) huma.API {
 	srv.confirmedOperations(api)
 	srv.learningOperations(api)
 	srv.benchOperations(api)
+	srv.boxOperations(api)
+	srv.benchDayOperations(api)
 	srv.householdOperations(api)
 	srv.reviewOperations(api)
 	srv.exchangeOperations(api)

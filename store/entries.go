@@ -252,10 +252,8 @@ func (add *adding) one(ctx context.Context, e record.Entry) (record.Entry, error
 	if unmet := concerns.Unmet(add.accepted); len(unmet) > 0 {
 		return record.Entry{}, unmet
 	}
-	e.RecordedAt, e.By, e.Despite = add.store.now(), add.account.User.Name, concerns
-	if n := len(add.added); n > 0 && !e.RecordedAt.After(add.added[n-1].RecordedAt) {
-		e.RecordedAt = add.added[n-1].RecordedAt.Add(time.Microsecond) // in the order in which they were sent
-	}
+	// In the order in which they were sent, after all that is there.
+	e.RecordedAt, e.By, e.Despite = add.ledger.After(add.store.now()), add.account.User.Name, concerns
 	e.With = add.ledger.With(e)
 	if err := add.ledger.Complete(&e, add.around); err != nil {
 		return record.Entry{}, record.Faults{{Field: string(e.Kind()), Message: err.Error()}}

@@ -63,7 +63,7 @@ func (w Written) MarshalJSON() ([]byte, error) { return json.RawMessage(w).Marsh
 type Row struct {
 	ID        uuid.UUID          `db:"id"`
 	Name      string             `db:"name"`
-	SortName  string             `db:"sort_name"`
+	SortKey   string             `db:"sort_key"` // of the order that was asked for
 	Label     string             `db:"label"`
 	Habit     string             `db:"habit"`
 	Botanical string             `db:"botanical"`
@@ -82,12 +82,14 @@ type Row struct {
 	Seam      Written            `db:"seam"`
 	Entries   int                `db:"entries"`
 	Figure    Written            `db:"figure"`
+	Tags      asJSON[[]string]   `db:"tags"`
+	Condition *int               `db:"condition"` // at the last look, 0 to 100
 }
 
 const rowColumns = `
-	p.id, p.name, lower(p.name) as sort_name, p.label, p.habit, p.botanical, p.place_id, pl.name as place_name,
+	p.id, p.name, p.label, p.habit, p.botanical, p.place_id, pl.name as place_name,
 	coalesce(pl.isolation, false) as apart, p.isolation, p.standing, p.stage, p.arrived_on, p.last_look, p.next_due,
-	p.stalls_on, p.causes, p.seam, p.entries, p.figure`
+	p.stalls_on, p.causes, p.seam, p.entries, p.figure, array_to_json(p.tags) as tags, p.condition`
 
 const rowTables = `plants p left join places pl on pl.collection_id = p.collection_id and pl.id = p.place_id`
 
@@ -146,7 +148,7 @@ func projectPlant(ctx context.Context, tx *sqlx.Tx, c Collection, s record.State
 			figure = $22, confirmations = $23, mother_id = $24,
 			ended_on = $25,
 			due_days = $26, due_minutes = $27, due_weights = $28, due_jobs = $29,
-			source = $30, suspected = $31, trials = $32
+			source = $30, suspected = $31, trials = $32, tags = $33, natural_name = $34, condition = $35
 		where collection_id = $1 and id = $2`,
 		c.ID, s.PlantID, s.Here, name, s.Arrival.Label, s.Habit.ID, s.Arrival.Profile, botanical, search,
 		s.Place, string(s.Isolation), s.Standing(), stage, s.ArrivedOn, s.LastLook(),
@@ -158,6 +160,7 @@ func projectPlant(ctx context.Context, tx *sqlx.Tx, c Collection, s record.State
 		load.Days, load.Minutes, load.Weights, asJSON[map[care.Job][]int]{load.Jobs},
 		sourceOf(s.Arrival), asJSON[[]record.Suspicion]{s.Suspected()},
 		asJSON[[]record.Trial]{append([]record.Trial{}, s.Trials...)},
+		append([]string{}, s.Tags...), natural(name), lastCondition(s),
 	)
 	return err
 }
@@ -181,6 +184,8 @@ type Filter struct {
 	Standing  string
 	Stage     string
 	Isolation string
+	Tags      []string // all of them
+	Sort      Sort
 	After     string // the cursor of the page before
 	Limit     int
 
@@ -217,6 +222,7 @@ func searched(s record.State, called []string) string {
 	for _, t := range s.Trials {
 		words = append(words, t.What)
 	}
+	words = append(words, s.Tags...)
 	return strings.ToLower(strings.Join(words, " "))
 }
 
@@ -248,10 +254,13 @@ func (f Filter) where(collection uuid.UUID) (where []string, args []any) {
 	if f.Isolation != "" {
 		add("p.isolation = $%d", f.Isolation)
 	}
+	if len(f.Tags) > 0 {
+		add("p.tags @> $%d", f.Tags)
+	}
 	return where, args
 }
 
-// Register lists plants by name, a page at a time.
+// Register lists plants in the order that is asked for, a page at a time.
 func (s *Store) Register(ctx context.Context, collection uuid.UUID, f Filter) (Page, error) {
 	where, args := f.where(collection)
 	page := Page{Rows: []Row{}}
@@ -273,14 +282,14 @@ func (s *Store) Register(ctx context.Context, collection uuid.UUID, f Filter) (P
 			}
 		}
 		args = append(args, name, after)
-		where = append(where, fmt.Sprintf("(lower(p.name), p.id) > ($%d, $%d)", len(args)-1, len(args)))
+		where = append(where, fmt.Sprintf("(%s, p.id) > ($%d, $%d)", f.Sort.key(), len(args)-1, len(args)))
 	}
 	args = append(args, f.Limit+1)
 	err := sqlx.SelectContext(
 		ctx, s.q(),
 		&page.Rows,
-		`select `+rowColumns+` from `+rowTables+` where `+strings.Join(where, " and ")+
-			fmt.Sprintf(` order by lower(p.name), p.id limit $%d`, len(args)),
+		`select `+rowColumns+`, `+f.Sort.key()+` as sort_key from `+rowTables+` where `+strings.Join(where, " and ")+
+			fmt.Sprintf(` order by %s, p.id limit $%d`, f.Sort.key(), len(args)),
 		args...)
 	if err != nil {
 		return Page{}, fmt.Errorf("listing plants: %w", err)
@@ -294,7 +303,7 @@ func (s *Store) Register(ctx context.Context, collection uuid.UUID, f Filter) (P
 
 // cursor marks a row's place in the register.
 func cursor(r Row) string {
-	return r.ID.String() + base64.RawURLEncoding.EncodeToString([]byte(r.SortName))
+	return r.ID.String() + base64.RawURLEncoding.EncodeToString([]byte(r.SortKey))
 }
 
 func readCursor(c string) (name string, id uuid.UUID, err error) {
@@ -336,6 +345,29 @@ func (s *Store) Counts(
 		}
 	}
 	return standing, stage, isolation, err
+}
+
+// Labels gives the labels of all plants that are or were here.
+func (s *Store) Labels(ctx context.Context, collection uuid.UUID) (labels []string, err error) {
+	err = sqlx.SelectContext(ctx, s.q(), &labels,
+		`select label from plants where collection_id = $1 and label <> ''`, collection)
+	return labels, err
+}
+
+// Tags gives how many plants have each tag.
+func (s *Store) Tags(ctx context.Context, collection uuid.UUID) (map[string]int, error) {
+	var rows []struct {
+		Tag string `db:"tag"`
+		N   int    `db:"n"`
+	}
+	err := sqlx.SelectContext(ctx, s.q(), &rows, `
+		select tag, count(*) as n from plants, unnest(tags) as tag where collection_id = $1 and here
+		group by tag`, collection)
+	tags := map[string]int{}
+	for _, r := range rows {
+		tags[r.Tag] = r.N
+	}
+	return tags, err
 }
 
 // Kin is a plant by name: a mother, or a piece of one.

@@ -40,7 +40,7 @@ import "./styles.css";
 import "./utilities.css";
 import { MantineProvider } from "@mantine/core";
 import { MutationCache, QueryCache, QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { type ReactNode, StrictMode, useLayoutEffect } from "react";
+import { type ReactNode, StrictMode, startTransition, useLayoutEffect } from "react";
 import { createRoot } from "react-dom/client";
 import { RouterProvider } from "react-router";
 import { Problem } from "./api/client";
@@ -74,7 +74,7 @@ function InsteadOfShell({ children }: { children: ReactNode }) {
   return children;
 }
 
-createRoot(root).render(
+const page = (
   <StrictMode>
     <MantineProvider
       theme={theme}
@@ -89,5 +89,7 @@ createRoot(root).render(
         </InsteadOfShell>
       </QueryClientProvider>
     </MantineProvider>
-  </StrictMode>,
+  </StrictMode>
 );
+// In small pieces, so that a slow phone answers in between.
+startTransition(() => createRoot(root).render(page));

@@ -19,6 +19,15 @@ export const router = createBrowserRouter([
           { index: true, lazy: async () => ({ Component: (await import("./views/Rounds")).Rounds }) },
           { path: "plants", lazy: async () => ({ Component: (await import("./views/Register")).Register }) },
           { path: "plants/new", lazy: async () => ({ Component: (await import("./views/TakeIn")).TakeIn }) },
+          { path: "plants/box", lazy: async () => ({ Component: (await import("./views/box/BoxIn")).BoxIn }) },
+          {
+            path: "together",
+            lazy: async () => ({ Component: (await import("./views/together/Together")).Together }),
+          },
+          {
+            path: "bench-day",
+            lazy: async () => ({ Component: (await import("./views/together/BenchDay")).BenchDay }),
+          },
           {
             path: "household",
             lazy: async () => ({ Component: (await import("./views/WhoLivesHere")).HouseholdPage }),

@@ -23,6 +23,8 @@ export interface RegisterFilter {
   standing?: string;
   stage?: string;
   isolation?: string;
+  tag?: string;
+  sort?: "name" | "due" | "condition" | "newest" | "oldest";
 }
 
 export const useRegister = (filter: RegisterFilter) =>

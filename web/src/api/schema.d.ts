@@ -210,6 +210,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/bench-day": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** What plants that belong together want done by today, in the order in which it is safe */
+    get: operations["get-bench-day"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/bench/air": {
     parameters: {
       query?: never;
@@ -374,6 +391,23 @@ export interface paths {
     put?: never;
     /** How long reserves last; records nothing */
     post: operations["bench-runway"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/box": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** What a list of plants that came together is read as; records nothing */
+    post: operations["read-box"];
     delete?: never;
     options?: never;
     head?: never;
@@ -1608,6 +1642,8 @@ export interface components {
       verdict: components["schemas"]["Judgement"];
     };
     Arrived: {
+      /** @description The box that it came in, by name: a tag of all that came in it. */
+      box?: string;
       from?: string;
       /**
        * Format: int64
@@ -1667,6 +1703,92 @@ export interface components {
     "Ask-resetRequest": {
       email: string;
     };
+    BenchDay: {
+      /** Format: int64 */
+      minutes: number;
+      /** @description What all of it takes, summed. */
+      needs: components["schemas"]["Need"][];
+      /**
+       * Format: int64
+       * @description How many more of them want nothing by today.
+       */
+      nothing: number;
+      /** @description In the order of the work: clean ones first, infested ones last. */
+      plants: components["schemas"]["BenchPlant"][];
+      today: string;
+    };
+    BenchPlant: {
+      causes: string[];
+      id: string;
+      label: string;
+      /** Format: int64 */
+      minutes: number;
+      name: string;
+      steps: components["schemas"]["BenchStep"][];
+      /** @enum {string} */
+      turn: "clean" | "suspect" | "infested";
+    };
+    BenchStep: {
+      amounts: components["schemas"]["Amount"][];
+      /** @description The case of its plan; all zeros where there is none. */
+      case: string;
+      /** @description Ids of cautions. */
+      cautions: string[];
+      /** @description What is seen when it is done. */
+      ends?: string;
+      /** @description What must be so before it is begun. */
+      entry?: string;
+      /**
+       * Format: int64
+       * @description Days after which it is done again.
+       */
+      every?: number;
+      /** @description Whether it cannot be undone. */
+      forGood?: boolean;
+      /** @description What must be seen first: its day is only when to look. */
+      gate?: string;
+      how: string;
+      id: string;
+      /** @description Held back until this is settled. */
+      if?: string;
+      /** @description What ends a repeated step, as conditions. */
+      lasts?: components["schemas"]["Condition"][];
+      /** @description What is so when it was done. */
+      makes?: components["schemas"]["Effect"];
+      materials?: string[];
+      /** Format: int64 */
+      minutes: number;
+      on: string;
+      /** @description The operator. */
+      op?: string;
+      /** @description Part of the work; empty where it belongs to what is around it. */
+      part?: string;
+      /** @description Where a pest's clock sets its day. */
+      pest?: components["schemas"]["PestTime"];
+      /** @description Part of the work, in plans of older records. */
+      phase?: string;
+      /** @description What asks for it. */
+      reasons: string[];
+      /**
+       * Format: int64
+       * @description Its sitting, from 1; 0 in plans of older records.
+       */
+      sitting?: number;
+      title: string;
+      /** @description What ends a repeated step, in words. */
+      until?: string;
+      /**
+       * Format: int64
+       * @description Minutes that a clock runs: a soak, a drying cut.
+       */
+      waitMinutes?: number;
+      /** @description Its gate as conditions. */
+      waits?: components["schemas"]["Condition"][];
+      /** @description What its tick writes into the record beside it, in words. */
+      writes?: string;
+      /** @description What can go wrong in it. */
+      wrong?: string;
+    };
     BenchTables: {
       chemicals: components["schemas"]["Chemical"][];
       ingredients: components["schemas"]["Ingredient"][];
@@ -1690,6 +1812,26 @@ export interface components {
        * @description How many of them were true.
        */
       true: number;
+    };
+    BoxInputBody: {
+      /** @description For labels: a # for each digit. Ours where empty. */
+      pattern?: string;
+      /**
+       * Format: double
+       * @description Of the whole box.
+       */
+      price?: number;
+      /** @description A plant, or several alike, a line. */
+      text: string;
+    };
+    BoxPreview: {
+      /** @description The kinds that are meant or may be. */
+      kinds: components["schemas"]["Profile"][];
+      /** @description After which the labels were numbered. */
+      pattern: string;
+      plants: components["schemas"]["Plant"][];
+      /** @description Lines that could not be read, with why. */
+      problems: components["schemas"]["Problem"][];
     };
     Breach: {
       /** @description The step of the change that it comes of. */
@@ -2445,6 +2587,7 @@ export interface components {
       snoozed?: components["schemas"]["Snoozed"];
       staged?: components["schemas"]["Staged"];
       stated?: components["schemas"]["Stated"];
+      tagged?: components["schemas"]["Tagged"];
       tallied?: components["schemas"]["Tallied"];
       tended?: components["schemas"]["Tended"];
       treated?: components["schemas"]["Treated"];
@@ -3154,6 +3297,7 @@ export interface components {
       snoozed?: components["schemas"]["Snoozed"];
       staged?: components["schemas"]["Staged"];
       stated?: components["schemas"]["Stated"];
+      tagged?: components["schemas"]["Tagged"];
       tallied?: components["schemas"]["Tallied"];
       tended?: components["schemas"]["Tended"];
       treated?: components["schemas"]["Treated"];
@@ -3589,6 +3733,7 @@ export interface components {
       snoozed?: components["schemas"]["Snoozed"];
       staged?: components["schemas"]["Staged"];
       stated?: components["schemas"]["Stated"];
+      tagged?: components["schemas"]["Tagged"];
       tallied?: components["schemas"]["Tallied"];
       tended?: components["schemas"]["Tended"];
       treated?: components["schemas"]["Treated"];
@@ -3904,6 +4049,28 @@ export interface components {
       keeps?: boolean;
       plan?: components["schemas"]["Plan"];
     };
+    Plant: {
+      /** @description Signs that its line says are not there. */
+      absent: string[];
+      /** @description How the first of them grows; empty where no kind was found. */
+      habit: string;
+      /** @description Ids of the kinds that may be meant, likeliest first. */
+      kinds: string[];
+      label: string;
+      /**
+       * Format: int64
+       * @description Its line, from 1.
+       */
+      line: number;
+      name: string;
+      /** @description Signs that its line names. */
+      present: components["schemas"]["Seen"][];
+      /**
+       * Format: double
+       * @description Its part of the price of the box.
+       */
+      price?: number;
+    };
     PlantFile: {
       adjusted?: components["schemas"]["Adjusted"];
       /** @description Signals that nobody has answered yet. */
@@ -3930,6 +4097,11 @@ export interface components {
       /** @description How it left; missing while it is here. */
       closed?: components["schemas"]["Closed"];
       closedOn?: string;
+      /**
+       * Format: int64
+       * @description At its last look, 0 to 100.
+       */
+      condition?: number;
       /** @description What the case in hand turned out to be. */
       confirmed?: components["schemas"]["Confirmation"];
       /** @description Readings by measure. */
@@ -3989,6 +4161,8 @@ export interface components {
       stage: string;
       stalled: boolean;
       standing: string;
+      /** @description Words of the carer's own, and the box that it came in. */
+      tags: string[];
       /** @description The last root tally. */
       tally?: components["schemas"]["TallyView"];
       /** @description All that is to come, by day. */
@@ -4078,6 +4252,11 @@ export interface components {
       botanical: string;
       /** @description Labels of the accepted causes. */
       causes: string[];
+      /**
+       * Format: int64
+       * @description At its last look, 0 to 100.
+       */
+      condition?: number;
       /** @description Which drawing stands for how it grows. */
       drawing: string;
       /** @description What a small drawing of it shows. */
@@ -4095,6 +4274,8 @@ export interface components {
       stage: string;
       stalled: boolean;
       standing: string;
+      /** @description Words of the carer's own, and the box that it came in. */
+      tags: string[];
     };
     Poison: {
       /** @description How bad it is: none, mild, moderate, severe, deadly, or not known. */
@@ -4166,6 +4347,11 @@ export interface components {
     Probed: {
       /** @enum {string} */
       moisture: "dry" | "barely" | "moist" | "wet";
+    };
+    Problem: {
+      /** Format: int64 */
+      line: number;
+      why: string;
     };
     Profile: {
       botanical: string;
@@ -4403,6 +4589,10 @@ export interface components {
       };
       /** @description Plants by standing, in the whole collection. */
       standing: {
+        [key: string]: number;
+      };
+      /** @description Plants by tag, in the whole collection. */
+      tags: {
         [key: string]: number;
       };
       today: string;
@@ -4746,6 +4936,7 @@ export interface components {
       snoozed?: components["schemas"]["Snoozed"];
       staged?: components["schemas"]["Staged"];
       stated?: components["schemas"]["Stated"];
+      tagged?: components["schemas"]["Tagged"];
       tallied?: components["schemas"]["Tallied"];
       tended?: components["schemas"]["Tended"];
       treated?: components["schemas"]["Treated"];
@@ -5388,6 +5579,12 @@ export interface components {
       /** @description How common each cause is on a habit. */
       priors: boolean;
     };
+    Tagged: {
+      /** @description Tags that it gets. */
+      add?: string[];
+      /** @description Tags that it loses. */
+      remove?: string[];
+    };
     Tallied: {
       inAir: components["schemas"]["Count"];
       inMedium: components["schemas"]["Count"];
@@ -5768,6 +5965,11 @@ export interface components {
       botanical: string;
       /** @description Labels of the accepted causes. */
       causes: string[];
+      /**
+       * Format: int64
+       * @description At its last look, 0 to 100.
+       */
+      condition?: number;
       /** @description Which drawing stands for how it grows. */
       drawing: string;
       /** @description What a small drawing of it shows. */
@@ -5789,6 +5991,8 @@ export interface components {
       stage: string;
       stalled: boolean;
       standing: string;
+      /** @description Words of the carer's own, and the box that it came in. */
+      tags: string[];
       /** @description What to do or look at, weightiest first. */
       tasks: components["schemas"]["Task"][];
     };
@@ -6370,6 +6574,38 @@ export interface operations {
       };
     };
   };
+  "get-bench-day": {
+    parameters: {
+      query: {
+        /** @description The box or the tag that they have. */
+        tag: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["BenchDay"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
   "bench-air": {
     parameters: {
       query?: never;
@@ -6687,6 +6923,39 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["Reckoning"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "read-box": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["BoxInputBody"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["BoxPreview"];
         };
       };
       /** @description Error */
@@ -7217,6 +7486,9 @@ export interface operations {
         standing?: string;
         stage?: string;
         isolation?: string;
+        /** @description Only plants with this tag: what came in one box, or was tagged. */
+        tag?: string;
+        sort?: "name" | "due" | "condition" | "newest" | "oldest";
         /** @description Mark of the page wanted, from the page before. */
         after?: string;
         limit?: number;

@@ -3,6 +3,7 @@ import { type ReactNode, useEffect, useRef } from "react";
 import { isRouteErrorResponse, Link, useRouteError } from "react-router";
 import { Problem } from "../api/client";
 import { useConnection } from "../api/connection";
+import { useWaiting } from "../api/waiting";
 
 /** What stands where something is being fetched. */
 export function Waiting({ rows = 4 }: { rows?: number }) {
@@ -82,10 +83,12 @@ export function Lost() {
   // A browser remembers that a part of the program could not be fetched: only the page fetched anew asks again.
   const again = () => window.location.reload();
   const wasAway = useRef(!there);
+  // Answers that waited for the connection go first: the page fetched anew knows nothing of them.
+  const waiting = useWaiting();
   useEffect(() => {
-    if (there && wasAway.current) window.location.reload();
-    wasAway.current = !there;
-  }, [there]);
+    if (!there) wasAway.current = true;
+    else if (wasAway.current && waiting === 0) window.location.reload();
+  }, [there, waiting]);
   if (!broken) {
     return (
       <Bare title="There is no such page">

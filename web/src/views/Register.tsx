@@ -1,18 +1,19 @@
-import { Button, Group, Select, TextInput } from "@mantine/core";
+import { Button, Group } from "@mantine/core";
 import { useDebouncedValue, useIntersection } from "@mantine/hooks";
 import { useEffect, useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import type { PlantRow } from "../api/client";
 import { useKnowledge } from "../api/handbook";
-import { usePlaces, useRegister } from "../api/plants";
+import { useRegister } from "../api/plants";
 import { distance } from "../dates";
 import { SmallFigure } from "../figure/Figure";
 import { SmallSeam } from "../seam/Seam";
 import { Bare, Failed, Waiting } from "../shell/States";
-import { ManyBar } from "./many/ManyBar";
 import { PickAll, PickBox } from "./many/PickBox";
 import { type Picking, usePicked } from "./many/picked";
+import { WhenPicked } from "./many/WhenPicked";
 import classes from "./Register.module.css";
+import { Filters } from "./RegisterFilters";
 import { isolationWord, sayCount, standingWord } from "./words";
 
 /** The register of all plants with their seams, a page at a time. */
@@ -41,20 +42,18 @@ export function Register() {
     );
   }, [q, inAddress, setSearch]);
   const filter = Object.fromEntries(
-    ["place", "standing", "stage", "isolation"].flatMap((k) => (search.get(k) ? [[k, search.get(k) as string]] : [])),
+    ["place", "standing", "stage", "isolation", "tag", "sort"].flatMap((k) =>
+      search.get(k) ? [[k, search.get(k) as string]] : [],
+    ),
   );
   const register = useRegister({ ...(q ? { q } : {}), ...filter });
-  const places = usePlaces();
   const knowledge = useKnowledge();
   const picking = usePicked();
   const first = register.data?.pages[0];
   const rows = register.data?.pages.flatMap((p) => p.plants ?? []) ?? [];
   const everything = Object.values(first?.standing ?? {}).reduce((a, b) => a + b, 0);
-  const count = (n: Record<string, number> | undefined, word: (k: string) => string) =>
-    Object.entries(n ?? {})
-      .sort()
-      .map(([value, many]) => ({ value, label: `${word(value)} (${many})` }));
-  const filtered = words || Object.keys(filter).length > 0;
+  const filtered = words || Object.keys(filter).some((k) => k !== "sort");
+  const tag = search.get("tag");
   return (
     <>
       <title>Plants · Tender Mend</title>
@@ -63,6 +62,12 @@ export function Register() {
           <h1>Plants</h1>
           <p className="soft mt-4 mb-0" aria-live="polite">
             {first ? (filtered ? `${first.total} of ${everything}` : `${everything} in the collection`) : " "}
+            {tag && (
+              <>
+                {" · "}
+                <Link to={`/together?tag=${encodeURIComponent(tag)}`}>look at “{tag}” side by side</Link>
+              </>
+            )}
             {first?.nearly && ". Nothing has just these words; these have some like them."}
           </p>
         </div>
@@ -70,52 +75,17 @@ export function Register() {
           <Button component={Link} to="/sale" variant="default">
             At a sale
           </Button>
+          <Button component={Link} to="/plants/box" variant="default">
+            A box comes in
+          </Button>
           <Button component={Link} to="/plants/new">
             Take a plant in
           </Button>
         </Group>
       </Group>
-      <div className={classes.filters} hidden={everything === 0 && !register.isPending && !filtered}>
-        <TextInput
-          label="Words"
-          placeholder="Name, kind, place, trouble …"
-          value={words}
-          onChange={(e) => setWords(e.currentTarget.value)}
-          className={classes.words}
-        />
-        <Select
-          label="Where it stands"
-          placeholder="any"
-          clearable
-          data={count(first?.standing, standingWord)}
-          value={search.get("standing")}
-          onChange={(v) => set("standing", v)}
-        />
-        <Select
-          label="Stage"
-          placeholder="any"
-          clearable
-          data={count(first?.stage, (s) => s)}
-          value={search.get("stage")}
-          onChange={(v) => set("stage", v)}
-        />
-        <Select
-          label="Place"
-          placeholder="any"
-          clearable
-          data={places.data?.places?.map((p) => ({ value: p.id, label: `${p.name} (${p.plants})` })) ?? []}
-          value={search.get("place")}
-          onChange={(v) => set("place", v)}
-        />
-        <Select
-          label="Kept apart"
-          placeholder="any"
-          clearable
-          data={count(first?.isolation, isolationWord)}
-          value={search.get("isolation")}
-          onChange={(v) => set("isolation", v)}
-        />
-      </div>
+      {(everything > 0 || register.isPending || filtered) && (
+        <Filters first={first} search={search} set={set} words={words} setWords={setWords} />
+      )}
       {register.isPending && <Waiting rows={6} />}
       {register.isLoadingError && <Failed error={register.error} retry={() => register.refetch()} />}
       {first && rows.length === 0 && (
@@ -152,7 +122,7 @@ export function Register() {
         </ul>
       )}
       {rows.length > 1 && <PickAll plants={rows} of="the plants listed" picking={picking} />}
-      {first && <ManyBar picking={picking} today={first.today} />}
+      {first && <WhenPicked picking={picking} today={first.today} />}
       {register.hasNextPage && <More load={() => register.fetchNextPage()} busy={register.isFetchingNextPage} />}
     </>
   );

@@ -5,8 +5,8 @@ import type { Schemas } from "../api/client";
 import { useRounds } from "../api/plants";
 import { How } from "../shell/How";
 import { Bare, Failed, Waiting } from "../shell/States";
-import { ManyBar } from "./many/ManyBar";
 import { usePicked } from "./many/picked";
+import { WhenPicked } from "./many/WhenPicked";
 import classes from "./Rounds.module.css";
 import { useRecent } from "./recent";
 import type { Stop } from "./StopRow";
@@ -93,7 +93,7 @@ export function Rounds() {
         </Group>
       )}
       <JustRecorded elsewhere={[...atOnce, ...afterwards]} />
-      <ManyBar picking={picking} today={today} />
+      <WhenPicked picking={picking} today={today} />
     </>
   );
 }

@@ -23,7 +23,7 @@ export const textOf = ({ value, set, fault }: Fields, key: Text) => ({
   error: fault(key),
 });
 
-const packings = [
+export const packings = [
   { value: "unpacked", label: "unpacked, carried in the hand" },
   { value: "dry", label: "packed dry" },
   { value: "wet", label: "packed wet" },

@@ -20,10 +20,9 @@ export function ManyBar({ picking, today }: { picking: Picking; today: string })
   const passing = useKnowledge().data?.inPassing ?? [];
   const [day, setDay] = useState<string>();
   const on = day || today;
-  const [asking, setAsking] = useState<"place" | "note">();
+  const [asking, setAsking] = useState<"place" | "note" | "tag">();
   const [refused, setRefused] = useState<{ said: string; body: Body; list: Refusal[] }>();
   const { plants } = picking;
-  if (plants.length === 0) return null;
   const send = (said: string, body: Body, of: { id: string; despite?: Draft["despite"] }[] = plants) =>
     many.mutate(
       of.map(({ id, despite }) => ({ plant: id, on, despite, ...body })),
@@ -60,6 +59,10 @@ export function ManyBar({ picking, today }: { picking: Picking; today: string })
         <Button size="compact-md" variant="default" onClick={() => setAsking("note")}>
           note …
         </Button>
+        <Button size="compact-md" variant="default" onClick={() => setAsking("tag")}>
+          tag …
+        </Button>
+        {act("kept apart", { moved: { isolation: "isolated", reason: "kept apart with others" } })}
         {day === undefined && (
           <Button size="compact-md" variant="subtle" onClick={() => setDay(today)}>
             on another day …
@@ -80,7 +83,22 @@ export function ManyBar({ picking, today }: { picking: Picking; today: string })
         </Button>
       </div>
       {asking === "place" && <AskPlace send={(said, place) => send(said, { moved: { place } })} />}
-      {asking === "note" && <AskNote send={(text) => send("noted", { noted: { text } })} busy={many.isPending} />}
+      {asking === "tag" && (
+        <AskWords
+          label="The tag"
+          act="Tag them"
+          send={(tag) => send(`tagged “${tag}”`, { tagged: { add: [tag] } })}
+          busy={many.isPending}
+        />
+      )}
+      {asking === "note" && (
+        <AskWords
+          label="The note"
+          act="Note it"
+          send={(text) => send("noted", { noted: { text } })}
+          busy={many.isPending}
+        />
+      )}
       {refused && <NotRecorded {...refused} picking={picking} again={(of) => send(refused.said, refused.body, of)} />}
       <Refused error={many.error} />
     </section>
@@ -100,7 +118,15 @@ function AskPlace({ send }: { send: (said: string, place: string) => void }) {
   );
 }
 
-function AskNote({ send, busy }: { send: (text: string) => void; busy: boolean }) {
+interface AskWordsProps {
+  label: string;
+  act: string;
+  send: (text: string) => void;
+  busy: boolean;
+}
+
+/** Asks for a few words that all of them get. */
+function AskWords({ label, act, send, busy }: AskWordsProps) {
   const [text, setText] = useState("");
   return (
     <form
@@ -110,9 +136,9 @@ function AskNote({ send, busy }: { send: (text: string) => void; busy: boolean }
         send(text);
       }}
     >
-      <TextInput label="The note" value={text} onChange={(e) => setText(e.currentTarget.value)} data-autofocus />
+      <TextInput label={label} value={text} onChange={(e) => setText(e.currentTarget.value)} data-autofocus />
       <Button type="submit" size="compact-md" loading={busy}>
-        Note it
+        {act}
       </Button>
     </form>
   );

@@ -2,9 +2,9 @@ import { screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { describe, expect, it } from "vitest";
 import { type Asked, device, knowledge, Refusal, serve, show } from "../../testing/page";
-import { ManyBar } from "./ManyBar";
 import { PickAll, PickBox } from "./PickBox";
 import { usePicked } from "./picked";
+import { WhenPicked } from "./WhenPicked";
 
 device();
 
@@ -19,7 +19,7 @@ function Shelf() {
       {plants.map((p) => (
         <PickBox key={p.id} plant={p} picking={picking} />
       ))}
-      <ManyBar picking={picking} today={today} />
+      <WhenPicked picking={picking} today={today} />
     </>
   );
 }

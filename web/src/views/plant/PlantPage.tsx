@@ -1,4 +1,4 @@
-import { useEffect, useRef } from "react";
+import { useDeferredValue, useEffect, useRef } from "react";
 import { Link, NavLink, Outlet, useLocation, useOutletContext, useParams, useSearchParams } from "react-router";
 import { type PlantFile, Problem } from "../../api/client";
 import { usePlant } from "../../api/plants";
@@ -13,6 +13,8 @@ export function PlantPage() {
   const [search] = useSearchParams();
   const of = search.get("case") ?? "";
   const file = usePlant(plant, of);
+  // A long file is drawn in small pieces, so that a tap in between is not kept waiting.
+  const shown = useDeferredValue(file.data, undefined);
   const { pathname } = useLocation();
   const tabs = useRef<HTMLElement>(null);
   // On a phone the row of tabs is longer than the screen: the one that is open is brought into it.
@@ -21,7 +23,7 @@ export function PlantPage() {
     const row = tabs.current;
     const open = row?.querySelector<HTMLElement>('[aria-current="page"]');
     if (row && open) row.scrollLeft = open.offsetLeft - row.clientWidth / 2 + open.clientWidth / 2;
-  }, [pathname, file.isSuccess]);
+  }, [pathname, shown !== undefined]);
   if (file.error instanceof Problem && file.error.status === 410) return <Undone plant={plant} />;
   if (file.isPending) return <Waiting />;
   if (file.isLoadingError) {
@@ -35,7 +37,8 @@ export function PlantPage() {
     }
     return <Failed error={file.error} retry={() => file.refetch()} />;
   }
-  const p = file.data;
+  if (shown?.id !== plant) return <Waiting />;
+  const p = shown;
   const causes = p.causes?.join(", ").toLowerCase();
   const at = (page: string) => `/plants/${plant}${page}${of ? `?case=${of}` : ""}`;
   return (

@@ -1,5 +1,5 @@
 import { Button, Group } from "@mantine/core";
-import { useRef } from "react";
+import { lazy, Suspense, useRef } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import type { PlantFile } from "../../api/client";
 import { useKnowledge } from "../../api/handbook";
@@ -11,7 +11,6 @@ import { sayChance, sayCount, sayPercent, sentence, standingWord } from "../word
 import { Alarms } from "./Alarms";
 import { CareNow } from "./CareNow";
 import { Cases } from "./Cases";
-import { CheckIn } from "./CheckIn";
 import { DueNow } from "./DueNow";
 import { CloseCase, Leave, LeftHere } from "./Ending";
 import { KeptApart } from "./KeptApart";
@@ -23,8 +22,11 @@ import { Routine } from "./Routine";
 import { SeamOf } from "./SeamOf";
 import classes from "./Standing.module.css";
 import { Trials } from "./Trials";
-import { TurnedOut } from "./TurnedOut";
 import { zoneStates } from "./zones";
+
+// What stands at the foot, and what opens, is fetched after the page.
+const TurnedOut = lazy(async () => ({ default: (await import("./TurnedOut")).TurnedOut }));
+const CheckIn = lazy(async () => ({ default: (await import("./CheckIn")).CheckIn }));
 
 /** Where the plant stands and what is next, over its seam. */
 export function Standing() {
@@ -78,9 +80,13 @@ export function Standing() {
       </section>
       <div className={classes.opinion}>
         {knowledge.data && <Opinion file={file} knowledge={knowledge.data} />}
-        <TurnedOut />
+        <Suspense fallback={null}>
+          <TurnedOut />
+        </Suspense>
       </div>
-      <CheckIn file={file} opened={checking} close={close} />
+      <Suspense fallback={null}>
+        <CheckIn file={file} opened={checking} close={close} />
+      </Suspense>
     </>
   );
 }

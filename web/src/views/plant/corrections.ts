@@ -95,6 +95,7 @@ const ways = {
     { key: "kept", label: "How many were kept", unit: "", open: true },
   ],
   sat: "day",
+  tagged: "day",
   opened: [{ key: "why", label: "Why" }],
   dismissed: [{ key: "reason", label: "Why" }],
   tended: "day",

@@ -182,6 +182,10 @@ const words = {
     text: sentences([file.trials.find((t) => t.id === j.trial)?.what, resultWord(j.result), j.note]),
   }),
   noted: (n) => ({ title: "Note", text: n.text }),
+  tagged: (t) => ({
+    title: "Tags",
+    text: [...(t.add ?? []).map((a) => `+ ${a}`), ...(t.remove ?? []).map((r) => `− ${r}`)].join(", "),
+  }),
   stated: (s, { say }) => ({ title: "Known", text: list(stated(s, say)) }),
   sat: (s) => ({ title: "A sitting", text: s.name ?? `sitting ${s.sitting}` }),
   cut: (c) => ({

@@ -1,0 +1,145 @@
+package server_test
+
+import (
+	"fmt"
+	"net/url"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"tendermend/server"
+)
+
+// boxOf takes so many alike in as one box, and gives their ids.
+func (c *client) boxOf(n int, name string) (plants []string) {
+	c.t.Helper()
+	read := c.call("POST", "/api/box", map[string]any{"text": fmt.Sprintf("%d x Phalaenopsis equestris", n)})
+	require.Equal(c.t, 200, read.status, read.raw)
+	var entries []map[string]any
+	for i := range n {
+		plants = append(plants, newID())
+		entries = append(entries, map[string]any{"plant": plants[i], "id": newID(), "on": ago(0), "arrived": map[string]any{
+			"name": at(c.t, read.body, "plants", i, "name"), "label": at(c.t, read.body, "plants", i, "label"),
+			"habit": at(c.t, read.body, "plants", i, "habit"), "profile": at(c.t, read.body, "plants", i, "kinds", 0),
+			"isolated": false, "box": name}})
+	}
+	kept := c.call("POST", "/api/entries", map[string]any{"entries": entries})
+	require.Equal(c.t, 200, kept.status, kept.raw)
+	require.Empty(c.t, at(c.t, kept.body, "refused"), kept.raw)
+	return plants
+}
+
+func tagged(tag string) string { return "/api/plants?tag=" + url.QueryEscape(tag) }
+
+// A box is read without being recorded: labels counted on, its price parted, lines that
+// cannot be said; what came in it is found by it, by nobody else.
+func TestABoxIsReadTakenInAndFound(t *testing.T) {
+	_, at0 := serve(t, server.Options{OpenAccounts: true})
+	c, stranger := member(t, at0, "one@example.org"), member(t, at0, "two@example.org")
+	c.arrive(9, map[string]any{"name": "First", "label": "T-041", "habit": "fern"})
+	read := c.call("POST", "/api/box", map[string]any{"text": "2 x pothos, small black flies\n0 x pothos", "price": 10.01})
+	require.Equal(t, 200, read.status, read.raw)
+	assert.Equal(t, "T-042", at(t, read.body, "plants", 0, "label"))
+	assert.Equal(t, "T-043", at(t, read.body, "plants", 1, "label"))
+	assert.EqualValues(t, 5.01, at(t, read.body, "plants", 0, "price"))
+	assert.EqualValues(t, 5, at(t, read.body, "plants", 1, "price"))
+	assert.EqualValues(t, 2, at(t, read.body, "problems", 0, "line"))
+	assert.EqualValues(t, 1, c.call("GET", "/api/plants", nil).body["total"], "nothing was recorded")
+	assert.Equal(t, "###", stranger.call("POST", "/api/box", map[string]any{"text": ""}).body["pattern"])
+
+	c.boxOf(3, "Box of the quay")
+	found := c.call("GET", tagged("Box of the quay"), nil)
+	assert.EqualValues(t, 3, found.body["total"], found.raw)
+	assert.EqualValues(t, 3, at(t, found.body, "tags", "Box of the quay"))
+	assert.EqualValues(t, 3, c.call("GET", "/api/plants?q=quay", nil).body["total"], "and by its words")
+	assert.EqualValues(t, 0, stranger.call("GET", tagged("Box of the quay"), nil).body["total"])
+	assert.Empty(t, stranger.call("GET", "/api/plants", nil).body["tags"])
+}
+
+func TestTagsArePutOnAndTakenOff(t *testing.T) {
+	_, at0 := serve(t, server.Options{OpenAccounts: true})
+	c := member(t, at0, "one@example.org")
+	plant := c.arrive(9, map[string]any{"name": "Fern", "habit": "fern"})
+	tags := func() any { return at(t, c.call("GET", "/api/plants", nil).body, "plants", 0, "tags") }
+	c.tell(plant, 0, "tagged", map[string]any{"add": []string{" for sale ", "attic"}})
+	assert.Equal(t, []any{"attic", "for sale"}, tags())
+	c.tell(plant, 0, "tagged", map[string]any{"add": []string{"attic"}})
+	assert.Equal(t, []any{"attic", "for sale"}, tags(), "once")
+	undo := c.record(plant, map[string]any{"on": ago(0), "tagged": map[string]any{"remove": []string{"attic"}}})
+	assert.Equal(t, []any{"for sale"}, tags())
+	c.tell(plant, 0, "voided", map[string]any{"entry": undo.body["id"], "reason": "mistake"})
+	assert.Equal(t, []any{"attic", "for sale"}, tags())
+	for _, bad := range []map[string]any{{}, {"add": []string{"  "}}} {
+		a := c.record(plant, map[string]any{"on": ago(0), "tagged": bad})
+		assert.Equal(t, 422, a.status, a.raw)
+	}
+}
+
+// The register goes by what is asked, over pages as well; numbers in names by their size.
+func TestTheRegisterIsSorted(t *testing.T) {
+	_, at0 := serve(t, server.Options{OpenAccounts: true})
+	c := member(t, at0, "one@example.org")
+	for i, name := range []string{"Fern 12", "fern 2", "Anthurium", "Fern 1"} {
+		c.arrive(20+i, map[string]any{"name": name, "habit": "fern"})
+	}
+	names := func(sort string) (list []string) {
+		after := ""
+		for {
+			a := c.call("GET", "/api/plants?limit=1&sort="+sort+"&after="+url.QueryEscape(after), nil)
+			require.Equal(t, 200, a.status, a.raw)
+			list = append(list, at(t, a.body, "plants", 0, "name").(string))
+			if after = a.body["next"].(string); after == "" {
+				return list
+			}
+		}
+	}
+	assert.Equal(t, []string{"Anthurium", "Fern 1", "fern 2", "Fern 12"}, names("name"))
+	assert.Equal(t, []string{"Fern 12", "fern 2", "Anthurium", "Fern 1"}, names("newest"))
+	assert.Equal(t, []string{"Fern 1", "Anthurium", "fern 2", "Fern 12"}, names("oldest"))
+	assert.Len(t, names("due"), 4)
+	assert.Len(t, names("condition"), 4)
+	assert.Equal(t, 422, c.call("GET", "/api/plants?sort=luck", nil).status)
+}
+
+// A bench day goes from the clean to the infested, sums what all of it takes, and ends for a
+// plant when its steps are done.
+func TestABenchDayGoesFromCleanToInfested(t *testing.T) {
+	_, at0 := serve(t, server.Options{OpenAccounts: true})
+	c, stranger := member(t, at0, "one@example.org"), member(t, at0, "two@example.org")
+	plants := c.boxOf(4, "Box")
+	decide := func(plant, sign, cause string) {
+		c.tell(plant, 0, "examined", map[string]any{"present": []string{sign}, "absent": []string{}})
+		c.tell(plant, 0, "diagnosed", map[string]any{"causes": []string{cause}})
+		c.tell(plant, 0, "planned", map[string]any{"answers": map[string]any{"rootBallCm": 7}})
+	}
+	decide(plants[0], "pest.cotton", "mealybug")
+	decide(plants[1], "root.circling", "pot-bound")
+	decide(plants[2], "root.mushy", "root-rot")
+
+	day := c.call("GET", "/api/bench-day?tag=Box", nil)
+	require.Equal(t, 200, day.status, day.raw)
+	var turns, ids []any
+	for i := range 3 {
+		turns = append(turns, at(t, day.body, "plants", i, "turn"))
+		ids = append(ids, at(t, day.body, "plants", i, "id"))
+	}
+	assert.Equal(t, []any{"clean", "suspect", "infested"}, turns)
+	assert.Equal(t, []any{plants[1], plants[2], plants[0]}, ids)
+	assert.EqualValues(t, 1, day.body["nothing"])
+	assert.NotEmpty(t, day.body["needs"])
+	empty := stranger.call("GET", "/api/bench-day?tag=Box", nil)
+	assert.Empty(t, empty.body["plants"], empty.raw)
+
+	var did []map[string]any
+	for _, step := range at(t, day.body, "plants", 0, "steps").([]any) {
+		s := step.(map[string]any)
+		did = append(did, map[string]any{"plant": plants[1], "id": newID(), "on": ago(0), "case": s["case"],
+			"did": map[string]any{"step": s["id"], "skipped": false, "note": "no picture was made"}})
+	}
+	kept := c.call("POST", "/api/entries", map[string]any{"entries": did})
+	require.Equal(t, 200, kept.status, kept.raw)
+	assert.Empty(t, at(t, kept.body, "refused"), kept.raw)
+	day = c.call("GET", "/api/bench-day?tag=Box", nil)
+	assert.EqualValues(t, 2, day.body["nothing"], "what is done wants nothing more today")
+}

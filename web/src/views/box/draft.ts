@@ -1,0 +1,83 @@
+import { useLocalStorage } from "@mantine/hooks";
+import type { Schemas } from "../../api/client";
+import { newId } from "../../api/id";
+
+/** What was changed by hand at one plant of a box. */
+export interface Change {
+  name?: string;
+  label?: string;
+  kind?: string;
+  habit?: string;
+  left?: boolean;
+}
+
+/** A box that is being taken in: what is said once for all, its list, and what differs. */
+export interface BoxDraft {
+  text: string;
+  box: string;
+  on?: string;
+  from: string;
+  price?: number;
+  packing?: Schemas["Arrived"]["packing"];
+  place?: string;
+  isolated: boolean;
+  potWidthCm?: number;
+  pattern: string;
+  /** How all of it grows, where the list does not tell. */
+  habit?: string;
+  changes: Record<number, Change>;
+  /** The plants' ids, made once: sent again after a failure, nothing is recorded twice. */
+  ids: string[];
+}
+
+export const emptyBox: BoxDraft = {
+  text: "",
+  box: "",
+  from: "",
+  isolated: true,
+  pattern: "",
+  changes: {},
+  ids: [],
+};
+
+/** The box at hand, kept on this device until it is recorded. */
+export const useBoxDraft = () =>
+  useLocalStorage<BoxDraft>({ key: "box-in", defaultValue: emptyBox, getInitialValueInEffect: false });
+
+/** As many ids as are wanted, the known ones first: three for each plant, of itself, its arrival and its first look. */
+export const idsFor = (plants: number, known: string[]) =>
+  Array.from({ length: 3 * plants }, (_, i) => known[i] ?? newId());
+
+type Listed = Schemas["BoxPreview"]["plants"][number];
+
+/** What is recorded of a box: each plant's arrival, and as its first look what its line says it has. */
+export function entriesOf(draft: BoxDraft, plants: Listed[], today: string, ids: string[]) {
+  const on = draft.on ?? today;
+  return plants.flatMap((p, i) => {
+    const changed = draft.changes[i] ?? {};
+    if (changed.left) return [];
+    const [plant = "", arrival = "", look = ""] = ids.slice(3 * i, 3 * i + 3);
+    const kind = changed.kind ?? p.kinds[0];
+    const arrived = {
+      name: changed.name ?? p.name,
+      label: changed.label ?? p.label,
+      profile: kind || undefined,
+      habit: changed.habit || p.habit || draft.habit || "",
+      from: draft.from || undefined,
+      price: p.price,
+      packing: draft.packing,
+      place: draft.place,
+      isolated: draft.isolated,
+      potWidthCm: draft.potWidthCm,
+      had: "unknown" as const,
+      box: draft.box,
+    };
+    const present = p.present.map((s) => s.sign);
+    const unsure = p.present.filter((s) => !s.sure).map((s) => s.sign);
+    const seen = p.present.length + p.absent.length > 0;
+    return [
+      { plant, id: arrival, on, arrived },
+      ...(seen ? [{ plant, id: look, on, examined: { present, unsure, absent: p.absent } }] : []),
+    ];
+  });
+}
