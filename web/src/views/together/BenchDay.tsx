@@ -68,8 +68,8 @@ export function BenchDay() {
               <h2>{t.title}</h2>
               <p className="soft small mt-2 mb-0">{t.before}</p>
               <ol className={classes.turn}>
-                {t.here.map((p) => (
-                  <OnePlant key={p.id} plant={p} today={today} />
+                {alike(t.here).map((plants) => (
+                  <Alike key={plants[0]?.id} plants={plants} today={today} />
                 ))}
               </ol>
             </section>
@@ -95,6 +95,41 @@ export function BenchDay() {
   );
 }
 
+/** Plants that want the same, word for word, together: their steps are told once. */
+function alike(plants: OnBench[]): OnBench[][] {
+  const groups = new Map<string, OnBench[]>();
+  for (const p of plants) {
+    const said = p.steps.map((s) => s.how).join("\n");
+    groups.set(said, [...(groups.get(said) ?? []), p]);
+  }
+  return [...groups.values()];
+}
+
+/** What some plants want that are alike, and each of them with its own answers. */
+function Alike({ plants, today }: { plants: OnBench[]; today: string }) {
+  const [first] = plants;
+  if (!first) return null;
+  return (
+    <li>
+      <p className="soft small m-0">
+        {first.causes.join(", ")}
+        {plants.length > 1 &&
+          ` · ${sayCount(plants.length, "plant")} alike: one after the other, the whole of it each time`}
+      </p>
+      <ol className={classes.steps}>
+        {first.steps.map((s) => (
+          <li key={s.id}>{s.how}</li>
+        ))}
+      </ol>
+      <ul className={classes.turn}>
+        {plants.map((p) => (
+          <OnePlant key={p.id} plant={p} today={today} />
+        ))}
+      </ul>
+    </li>
+  );
+}
+
 const nobody = "00000000-0000-0000-0000-000000000000";
 
 function OnePlant({ plant, today }: { plant: OnBench; today: string }) {
@@ -114,18 +149,13 @@ function OnePlant({ plant, today }: { plant: OnBench; today: string }) {
     );
   return (
     <li data-testid="on-bench">
-      <h3 className="m-0">
-        <Link to={`/plants/${plant.id}`}>{plant.name}</Link> <span className="soft small">{plant.label}</span>
-      </h3>
-      <p className="soft small m-0">
-        {plant.causes.join(", ")} · {sayCount(plant.minutes, "minute")}
-      </p>
-      <ol className={classes.steps}>
-        {plant.steps.map((s) => (
-          <li key={s.id}>{s.how}</li>
-        ))}
-      </ol>
       <Group gap="sm">
+        <h3 className="m-0">
+          <Link to={`/plants/${plant.id}`}>{plant.name}</Link>{" "}
+          <span className="soft small">
+            {plant.label} · {sayCount(plant.minutes, "minute")}
+          </span>
+        </h3>
         <Button component={Link} to={`/plants/${plant.id}/work`} size="compact-md">
           Work through it
         </Button>
