@@ -44,6 +44,19 @@ func (p *page) axe() []finding {
 	return found
 }
 
+// noSeriousFinding fails for each serious or critical finding of axe on the page.
+func (p *page) noSeriousFinding(view string) {
+	p.t.Helper()
+	p.run(chromedp.Sleep(400 * time.Millisecond)) // transitions settle
+	for _, f := range p.axe() {
+		if f.Impact == "serious" || f.Impact == "critical" {
+			for _, n := range f.Nodes {
+				assert.Fail(p.t, f.Help, "%s: %s\n%s", view, n.HTML, n.Summary)
+			}
+		}
+	}
+}
+
 func TestNoSeriousFindingByAxe(t *testing.T) {
 	s := start(t, true)
 	for _, size := range []struct {
@@ -55,21 +68,14 @@ func TestNoSeriousFindingByAxe(t *testing.T) {
 		p.prefer("prefers-color-scheme", size.scheme)
 		p.open("/")
 		p.see("Look round the demo clinic")
-		check := func(view string) {
-			p.run(chromedp.Sleep(400 * time.Millisecond)) // transitions settle
-			for _, f := range p.axe() {
-				if f.Impact == "serious" || f.Impact == "critical" {
-					for _, n := range f.Nodes {
-						assert.Fail(t, f.Help, "%s, %s: %s\n%s", size.name, view, n.HTML, n.Summary)
-					}
-				}
-			}
-		}
+		check := func(view string) { p.noSeriousFinding(size.name + ", " + view) }
 		check("sign-in")
 		p.click(by("button", "Look round the demo clinic"))
 		p.see("Today’s walk")
 		for _, view := range []struct{ path, wait string }{
 			{"/", "Today’s walk"}, {"/plants", "in the collection"}, {"/plants/new", "How it grows"},
+			{"/plants/box", "The plants of the box"}, {"/together?tag=none", "Nothing has this tag"},
+			{"/labels?tag=none", "No plants for labels"}, {"/bench-day?tag=none", "Nothing is due on the bench"},
 			{"/places", "order of the walk"}, {"/trouble", "What is wrong?"},
 			{plantPath("T-032") + "/guided", "What is wrong?"},
 			{plantPath("T-014"), "looks in"}, {plantPath("T-014") + "?check", "Record the check-in"},

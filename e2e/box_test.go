@@ -44,6 +44,7 @@ func TestTwelveAlikeComeInAndArePlannedFor(t *testing.T) {
 	h.types("12 x ")
 	h.called("Phalaenopsis equestris")
 	h.until(`[...document.querySelectorAll("input")].some(i => i.value === "Phalaenopsis equestris 12")`)
+	h.noSeriousFinding("a box")
 	h.tap(by("button", "Take in 12 plants"))
 	h.see("12 plants that belong together")
 	h.tap(`//input[@type="search"]`)
@@ -53,6 +54,7 @@ func TestTwelveAlikeComeInAndArePlannedFor(t *testing.T) {
 	h.see("Accept root rot and plan for 12 plants")
 	h.tap(`//button[starts-with(@aria-label, "T-045: seen")]`) // not there on the last one
 	h.see("plan for 11 plants")
+	h.noSeriousFinding("side by side")
 	h.tap(by("button", "Accept root rot and plan for 11 plants"))
 	h.see("To their bench day")
 	h.tap(by("a", "To their bench day"))
@@ -62,6 +64,14 @@ func TestTwelveAlikeComeInAndArePlannedFor(t *testing.T) {
 	assert.LessOrEqual(t, h.n, 60, "clicks and keys")
 	t.Logf("%d clicks and keys", h.n)
 
+	h.noSeriousFinding("bench day")
 	h.tap(`(//li[@data-testid="on-bench"]//button)[1]`)
 	h.until(`document.querySelectorAll("[data-testid=on-bench]").length === 10`)
+
+	// Their labels are printed from where they stand together.
+	h.click(by("a", "Box of 24 November"))
+	h.click(by("a", "Print labels"))
+	h.see("12 labels")
+	h.noSeriousFinding("labels")
+	h.see("T-045")
 }

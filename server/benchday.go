@@ -20,7 +20,7 @@ type BenchDay struct {
 	Today   day.Day      `json:"today"`
 	Plants  []BenchPlant `json:"plants" doc:"In the order of the work: clean ones first, infested ones last."`
 	Nothing int          `json:"nothing" doc:"How many more of them want nothing by today."`
-	Minutes int          `json:"minutes"`
+	Minutes int          `json:"minutes" doc:"At the pace of who asks."`
 	Needs   []sheet.Need `json:"needs" doc:"What all of it takes, summed."`
 }
 
@@ -80,6 +80,14 @@ func (srv *server) getBenchDay(ctx context.Context, a store.Account, in *benchDa
 	slices.SortStableFunc(out.Plants, func(x, y BenchPlant) int {
 		return slices.Index(turns, x.Turn) - slices.Index(turns, y.Turn)
 	})
+	pace, err := srv.store.Pace(ctx, a.Collection, a.User.ID)
+	if err != nil {
+		return nil, err
+	}
+	out.Minutes = pace.Minutes(out.Minutes)
+	for i := range out.Plants {
+		out.Plants[i].Minutes = pace.Minutes(out.Plants[i].Minutes)
+	}
 	bought, err := srv.shopping(ctx, a, all)
 	if err != nil {
 		return nil, err

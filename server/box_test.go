@@ -143,3 +143,14 @@ func TestABenchDayGoesFromCleanToInfested(t *testing.T) {
 	day = c.call("GET", "/api/bench-day?tag=Box", nil)
 	assert.EqualValues(t, 2, day.body["nothing"], "what is done wants nothing more today")
 }
+
+// Plants that were picked are listed by their ids, and none of a stranger's.
+func TestPickedPlantsAreListed(t *testing.T) {
+	_, at0 := serve(t, server.Options{OpenAccounts: true})
+	c, stranger := member(t, at0, "one@example.org"), member(t, at0, "two@example.org")
+	plants := c.boxOf(3, "Box")
+	two := "/api/plants?plants=" + plants[0] + "&plants=" + plants[2]
+	assert.EqualValues(t, 2, c.call("GET", two, nil).body["total"])
+	assert.EqualValues(t, 0, stranger.call("GET", two, nil).body["total"])
+	assert.Equal(t, 422, c.call("GET", "/api/plants?plants=nobody", nil).status)
+}

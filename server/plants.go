@@ -39,15 +39,16 @@ type Register struct {
 }
 
 type registerInput struct {
-	Words     string `query:"q" maxLength:"80"`
-	Place     string `query:"place" doc:"Id of a place."`
-	Standing  string `query:"standing"`
-	Stage     string `query:"stage"`
-	Isolation string `query:"isolation"`
-	Tag       string `query:"tag" maxLength:"80" doc:"Only plants with this tag: what came in one box, or was tagged."`
-	Sort      string `query:"sort" enum:"name,due,condition,newest,oldest" default:"name"`
-	After     string `query:"after" doc:"Mark of the page wanted, from the page before."`
-	Limit     int    `query:"limit" default:"40" minimum:"1" maximum:"100"`
+	Words     string   `query:"q" maxLength:"80"`
+	Place     string   `query:"place" doc:"Id of a place."`
+	Standing  string   `query:"standing"`
+	Stage     string   `query:"stage"`
+	Isolation string   `query:"isolation"`
+	Plants    []string `query:"plants,explode" maxItems:"100" doc:"Only these plants, by id."`
+	Tag       string   `query:"tag" maxLength:"80" doc:"Only plants with this tag: what came in one box, or was tagged."`
+	Sort      string   `query:"sort" enum:"name,due,condition,newest,oldest" default:"name"`
+	After     string   `query:"after" doc:"Mark of the page wanted, from the page before."`
+	Limit     int      `query:"limit" default:"40" minimum:"1" maximum:"100"`
 }
 
 type fileInput struct {
@@ -225,6 +226,13 @@ func (srv *server) register(
 		Sort:      store.Sort(in.Sort),
 		After:     in.After,
 		Limit:     in.Limit,
+	}
+	for _, said := range in.Plants {
+		id, err := uuid.Parse(said)
+		if err != nil {
+			return nil, huma.Error422UnprocessableEntity("This is no plant's id; pick the plants in the register.")
+		}
+		f.Plants = append(f.Plants, id)
 	}
 	if in.Tag != "" {
 		f.Tags = []string{in.Tag}

@@ -185,6 +185,7 @@ type Filter struct {
 	Stage     string
 	Isolation string
 	Tags      []string // all of them
+	Plants    []uuid.UUID
 	Sort      Sort
 	After     string // the cursor of the page before
 	Limit     int
@@ -253,6 +254,9 @@ func (f Filter) where(collection uuid.UUID) (where []string, args []any) {
 	}
 	if f.Isolation != "" {
 		add("p.isolation = $%d", f.Isolation)
+	}
+	if f.Plants != nil {
+		add("p.id = any($%d)", f.Plants)
 	}
 	if len(f.Tags) > 0 {
 		add("p.tags @> $%d", f.Tags)

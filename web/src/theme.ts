@@ -98,6 +98,7 @@ export const theme = createTheme({
     // Named and not imported: they are fetched with the views that open them.
     Modal: { defaultProps: { closeButtonProps } },
     Drawer: { defaultProps: { closeButtonProps } },
+    Notification: { defaultProps: { closeButtonProps } },
   },
   colors: { madder, kelp, slate, ochre, plum, ink },
   primaryColor: "ink",

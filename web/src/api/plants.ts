@@ -24,6 +24,8 @@ export interface RegisterFilter {
   stage?: string;
   isolation?: string;
   tag?: string;
+  /** Only these, by id. */
+  plants?: string[];
   sort?: "name" | "due" | "condition" | "newest" | "oldest";
 }
 

@@ -1704,7 +1704,10 @@ export interface components {
       email: string;
     };
     BenchDay: {
-      /** Format: int64 */
+      /**
+       * Format: int64
+       * @description At the pace of who asks.
+       */
       minutes: number;
       /** @description What all of it takes, summed. */
       needs: components["schemas"]["Need"][];
@@ -7486,6 +7489,8 @@ export interface operations {
         standing?: string;
         stage?: string;
         isolation?: string;
+        /** @description Only these plants, by id. */
+        plants?: string[];
         /** @description Only plants with this tag: what came in one box, or was tagged. */
         tag?: string;
         sort?: "name" | "due" | "condition" | "newest" | "oldest";

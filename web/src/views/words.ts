@@ -28,6 +28,10 @@ export const sayCount = (n: number, one: string) => `${n} ${n === 1 ? one : (man
 
 const many: Record<string, string> = { leaf: "leaves", entry: "entries", person: "persons" };
 
+/** How long something takes: minutes, and from two hours on hours to the half. */
+export const sayTime = (minutes: number) =>
+  minutes < 120 ? sayCount(minutes, "minute") : sayCount(Math.round(minutes / 30) / 2, "hour");
+
 /** How often something is so: "11 times in 100", "once in 100". */
 export const sayTimesIn100 = (chance: number) => {
   const n = Math.max(1, Math.round(chance * 100));

@@ -1,5 +1,6 @@
 import { Button, Select, TextInput } from "@mantine/core";
 import { useState } from "react";
+import { Link } from "react-router";
 import type { Schemas } from "../../api/client";
 import { useKnowledge } from "../../api/handbook";
 import { usePlaces } from "../../api/plants";
@@ -61,6 +62,14 @@ export function ManyBar({ picking, today }: { picking: Picking; today: string })
         </Button>
         <Button size="compact-md" variant="default" onClick={() => setAsking("tag")}>
           tag …
+        </Button>
+        <Button
+          size="compact-md"
+          variant="default"
+          component={Link}
+          to={`/labels?${plants.map((p) => `plants=${p.id}`).join("&")}`}
+        >
+          labels …
         </Button>
         {act("kept apart", { moved: { isolation: "isolated", reason: "kept apart with others" } })}
         {day === undefined && (

@@ -7,7 +7,7 @@ import { useBenchDay } from "../../api/together";
 import { Bare, Failed, Refused, Waiting } from "../../shell/States";
 import { sayQuantity, useUnits } from "../../units";
 import { useUndo } from "../undo";
-import { sayCount } from "../words";
+import { sayCount, sayTime } from "../words";
 import classes from "./Together.module.css";
 
 type OnBench = Schemas["BenchDay"]["plants"][number];
@@ -53,7 +53,7 @@ export function BenchDay() {
         <div>
           <h1>Bench day</h1>
           <p className="soft mt-4 mb-0">
-            <Link to={back}>{tag}</Link>: {sayCount(plants.length, "plant")}, about {sayCount(minutes, "minute")}.
+            <Link to={back}>{tag}</Link>: {sayCount(plants.length, "plant")}, about {sayTime(minutes)}.
             {nothing > 0 && ` ${sayCount(nothing, "plant")} more want nothing today.`}
           </p>
         </div>

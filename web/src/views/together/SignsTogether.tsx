@@ -103,7 +103,7 @@ function OneSign({ sign, rows, sides }: OneSignProps) {
             <button type="button" aria-label={`On none: ${sign.label}`} onClick={() => sides.put(all, sign, "absent")}>
               on none
             </button>
-            <button type="button" aria-label={`Ask no more: ${sign.label}`} onClick={() => sides.drop(sign)}>
+            <button type="button" aria-label={`Leave it: ${sign.label}`} onClick={() => sides.drop(sign)}>
               leave it
             </button>
           </div>

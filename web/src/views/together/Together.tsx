@@ -44,9 +44,14 @@ export function Together() {
             {sayCount(register.data?.pages[0]?.total ?? rows.length, "plant")} that belong together
           </p>
         </div>
-        <Button component={Link} to={`/bench-day?tag=${encodeURIComponent(tag)}`} variant="default">
-          Bench day
-        </Button>
+        <Group gap="sm">
+          <Button component={Link} to={`/labels?tag=${encodeURIComponent(tag)}`} variant="default">
+            Print labels
+          </Button>
+          <Button component={Link} to={`/bench-day?tag=${encodeURIComponent(tag)}`} variant="default">
+            Bench day
+          </Button>
+        </Group>
       </Group>
       <div className={classes.halves}>
         <div className="grid gap-18">
