@@ -4,6 +4,8 @@ import (
 	"fmt"
 	"slices"
 	"strings"
+
+	"tendermend/core/working"
 )
 
 // Tagged puts words of the carer's own on a plant, or takes them off: what belongs
@@ -41,7 +43,7 @@ func tagFaults(field, tag string) Faults {
 	case tag == "":
 		return Faults{{Field: field, Message: "write a word or a few"}}
 	case len([]rune(tag)) > longestTag:
-		return Faults{{Field: field, Message: fmt.Sprintf("keep it to %d letters", longestTag)}}
+		return Faults{{Field: field, Message: "keep it to " + working.Count(longestTag, "letter")}}
 	}
 	return nil
 }

@@ -1,9 +1,9 @@
 package server
 
 import (
+	_ "embed"
 	"encoding/json"
-	"fmt"
-	"html"
+	"html/template"
 	"io/fs"
 	"regexp"
 	"strings"
@@ -35,18 +35,22 @@ var aheads = []ahead{
 type built struct {
 	File    string   `json:"file"`
 	Imports []string `json:"imports"`
-	CSS     []string `json:"css"`
 }
 
-// links are the lines of the page that fetch ahead, by view.
-func links(files fs.FS) []string {
+//go:embed ahead.html
+var aheadHTML string
+
+// aheadLines are the lines of a page's head for what is fetched ahead.
+var aheadLines = template.Must(template.New("ahead").Parse(aheadHTML))
+
+// fetches is what each view of aheads fetches: its modules with all that those import.
+func fetches(files fs.FS) [][]string {
 	modules := map[string]built{}
 	if raw, err := fs.ReadFile(files, ".vite/manifest.json"); err == nil {
 		_ = json.Unmarshal(raw, &modules) // without it the view fetches its modules itself
 	}
-	out := make([]string, len(aheads))
+	out := make([][]string, len(aheads))
 	for i, a := range aheads {
-		var b strings.Builder
 		done := map[string]bool{"index.html": true} // the page fetches that anyway
 		var add func(id string)
 		add = func(id string) {
@@ -55,7 +59,7 @@ func links(files fs.FS) []string {
 				return
 			}
 			done[id] = true
-			fmt.Fprintf(&b, "<link rel=\"modulepreload\" href=\"/%s\">\n", html.EscapeString(m.File))
+			out[i] = append(out[i], m.File)
 			for _, next := range m.Imports {
 				add(next)
 			}
@@ -63,20 +67,26 @@ func links(files fs.FS) []string {
 		for _, id := range a.modules {
 			add(id)
 		}
-		for _, address := range a.data {
-			fmt.Fprintf(&b, "<link rel=\"preload\" as=\"fetch\" crossorigin href=\"%s\">\n", html.EscapeString(address))
-		}
-		out[i] = b.String()
 	}
 	return out
 }
 
 // aheadOf gives the lines for a path; empty where nothing is known of its view.
-func aheadOf(lines []string, path string) string {
+func aheadOf(modules [][]string, path string) string {
 	for i, a := range aheads {
-		if found := a.view.FindStringSubmatchIndex(path); found != nil {
-			return string(a.view.ExpandString(nil, lines[i], path, found))
+		found := a.view.FindStringSubmatchIndex(path)
+		if found == nil {
+			continue
 		}
+		said := struct{ Modules, Data []string }{Modules: modules[i]}
+		for _, address := range a.data {
+			said.Data = append(said.Data, string(a.view.ExpandString(nil, address, path, found)))
+		}
+		var lines strings.Builder
+		if err := aheadLines.Execute(&lines, said); err != nil {
+			return "" // the view fetches what it wants itself
+		}
+		return lines.String()
 	}
 	return ""
 }

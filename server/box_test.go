@@ -154,3 +154,50 @@ func TestPickedPlantsAreListed(t *testing.T) {
 	assert.EqualValues(t, 0, stranger.call("GET", two, nil).body["total"])
 	assert.Equal(t, 422, c.call("GET", "/api/plants?plants=nobody", nil).status)
 }
+
+// Plants stand side by side in the order that is asked for, with what differs; sound ones of
+// the kind are found beside one that is not, those of its place first.
+func TestPlantsStandSideBySide(t *testing.T) {
+	_, at0 := serve(t, server.Options{OpenAccounts: true})
+	c, stranger := member(t, at0, "one@example.org"), member(t, at0, "two@example.org")
+	sill := c.place("Sill", false)
+	fern := func(name string, more map[string]any) string {
+		arrived := map[string]any{"name": name, "habit": "fern", "potWidthCm": 12}
+		for k, v := range more {
+			arrived[k] = v
+		}
+		return c.arrive(30, arrived)
+	}
+	ill := fern("Ill", map[string]any{"place": sill, "potWidthCm": 20})
+	far := fern("A far one", map[string]any{"well": true})
+	near := fern("Near", map[string]any{"well": true, "place": sill})
+	c.arrive(30, map[string]any{"name": "Other", "habit": "cactus", "well": true})
+	for _, days := range []int{20, 13, 6} {
+		c.tell(near, days, "watered", map[string]any{})
+	}
+	beside := c.call("GET", "/api/compare?sisters=true&plants="+ill, nil)
+	require.Equal(t, 200, beside.status, beside.raw)
+	var names []any
+	for i := range 3 {
+		names = append(names, at(t, beside.body, "plants", i, "name"))
+	}
+	assert.Equal(t, []any{"Ill", "Near", "A far one"}, names)
+	rows := map[string][]any{}
+	differs := map[string]bool{}
+	for _, r := range beside.body["rows"].([]any) {
+		row := r.(map[string]any)
+		rows[row["what"].(string)] = row["values"].([]any)
+		differs[row["what"].(string)] = row["differs"].(bool)
+	}
+	assert.Equal(t, []any{"20 cm", "12 cm", "12 cm"}, rows["pot, inner width"])
+	assert.True(t, differs["pot, inner width"])
+	assert.Equal(t, []any{"", "every 7 days", ""}, rows["waterings"])
+	assert.False(t, differs["waterings"], "what is known of one alone does not differ")
+	assert.False(t, differs["kind"])
+	assert.Equal(t, []any{"Sill", "Sill", ""}, rows["place"])
+
+	two := c.call("GET", "/api/compare?plants="+far+"&plants="+ill, nil)
+	assert.Equal(t, "A far one", at(t, two.body, "plants", 0, "name"), "in the order that was asked for")
+	assert.Empty(t, stranger.call("GET", "/api/compare?sisters=true&plants="+ill, nil).body["plants"])
+	assert.Equal(t, 422, c.call("GET", "/api/compare?plants=nobody", nil).status)
+}

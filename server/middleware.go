@@ -232,7 +232,7 @@ func (srv *server) frontEnd() http.Handler {
 	if srv.Files == nil {
 		return http.NotFoundHandler()
 	}
-	files, fetched := http.FileServerFS(srv.Files), links(srv.Files)
+	files, fetched := http.FileServerFS(srv.Files), fetches(srv.Files)
 	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
 		name := strings.TrimPrefix(path.Clean(r.URL.Path), "/")
 		if info, err := fs.Stat(srv.Files, name); err == nil && !info.IsDir() && name != "index.html" {

@@ -227,13 +227,11 @@ func (srv *server) register(
 		After:     in.After,
 		Limit:     in.Limit,
 	}
-	for _, said := range in.Plants {
-		id, err := uuid.Parse(said)
-		if err != nil {
-			return nil, huma.Error422UnprocessableEntity("This is no plant's id; pick the plants in the register.")
-		}
-		f.Plants = append(f.Plants, id)
+	picked, err := idsOf(in.Plants)
+	if err != nil {
+		return nil, err
 	}
+	f.Plants = picked
 	if in.Tag != "" {
 		f.Tags = []string{in.Tag}
 	}

@@ -175,6 +175,7 @@ func (srv *server) operations(r chi.Router) huma.API {
 	srv.learningOperations(api)
 	srv.benchOperations(api)
 	srv.boxOperations(api)
+	srv.compareOperations(api)
 	srv.benchDayOperations(api)
 	srv.householdOperations(api)
 	srv.reviewOperations(api)

@@ -358,6 +358,20 @@ func (s *Store) Labels(ctx context.Context, collection uuid.UUID) (labels []stri
 	return labels, err
 }
 
+// SoundOfKind gives plants of the kind of one, or where that is not known of its habit, that
+// nothing ails: those in the same place first, then by name.
+func (s *Store) SoundOfKind(
+	ctx context.Context, collection, plant uuid.UUID, limit int,
+) (ids []uuid.UUID, err error) {
+	err = sqlx.SelectContext(ctx, s.q(), &ids, `
+		select p.id from plants p join plants of on of.collection_id = p.collection_id and of.id = $2
+		where p.collection_id = $1 and p.here and p.id <> of.id and p.standing in ('well', 'mended')
+			and case when of.profile <> '' then p.profile = of.profile else p.habit = of.habit end
+		order by p.place_id is not distinct from of.place_id desc, p.natural_name, p.id limit $3`,
+		collection, plant, limit)
+	return ids, err
+}
+
 // Tags gives how many plants have each tag.
 func (s *Store) Tags(ctx context.Context, collection uuid.UUID) (map[string]int, error) {
 	var rows []struct {

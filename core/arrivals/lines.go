@@ -10,6 +10,7 @@ import (
 
 	"tendermend/core/everyday"
 	"tendermend/core/plant"
+	"tendermend/core/working"
 )
 
 // MostPlants is how many plants one box holds.
@@ -56,7 +57,7 @@ func Read(text string, kinds plant.Kinds) (plants []Plant, problems []Problem) {
 		}
 		n, head, has, err := parts(line)
 		if err == nil && len(plants)+n > MostPlants {
-			err = fmt.Errorf("a box holds at most %d plants; take the rest in as another", MostPlants)
+			err = fmt.Errorf("a box holds %s at most; take the rest in as another", working.Count(MostPlants, "plant"))
 		}
 		if err != nil {
 			problems = append(problems, Problem{i + 1, err.Error()})
@@ -106,7 +107,7 @@ func parts(line string) (n int, head, has string, err error) {
 		return 0, "", "", fmt.Errorf("say what it is: a name, or a kind by any name")
 	}
 	if len([]rune(head)) > longestName {
-		return 0, "", "", fmt.Errorf("keep its name to %d letters; what it has comes after a comma", longestName)
+		return 0, "", "", fmt.Errorf("keep its name to %s; what it has comes after a comma", working.Count(longestName, "letter"))
 	}
 	if number != "" {
 		if n, err = strconv.Atoi(number); err != nil || n < 1 {

@@ -24,6 +24,7 @@ export const router = createBrowserRouter([
             path: "together",
             lazy: async () => ({ Component: (await import("./views/together/Together")).Together }),
           },
+          { path: "compare", lazy: async () => ({ Component: (await import("./views/compare/Compare")).Compare }) },
           { path: "labels", lazy: async () => ({ Component: (await import("./views/labels/Labels")).Labels }) },
           {
             path: "bench-day",

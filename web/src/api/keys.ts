@@ -31,6 +31,7 @@ export const keys = {
   register: (filter: object) => ["collection", "plants", filter] as const,
   rounds: ["collection", "rounds"] as const,
   places: ["collection", "places"] as const,
+  comparison: (plants: string[], sisters: boolean) => ["collection", "comparison", plants, sisters] as const,
   benchDay: (tag: string) => ["collection", "bench-day", tag] as const,
   box: (said: object) => ["collection", "box", said] as const,
   confirmed: ["collection", "confirmed"] as const,

@@ -431,6 +431,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/compare": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** Up to six plants side by side, with what differs */
+    get: operations["compare-plants"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/confirmed": {
     parameters: {
       query?: never;
@@ -1798,6 +1815,12 @@ export interface components {
       /** @description Which of them are the collection's own. */
       own: components["schemas"]["Own"];
       recipes: components["schemas"]["Recipe"][];
+    };
+    Beside: {
+      differs: boolean;
+      /** @description Of each plant, in their order; empty where nothing is known. */
+      values: string[];
+      what: string;
     };
     Bin: {
       /**
@@ -5069,6 +5092,18 @@ export interface components {
       id: string;
       label: string;
     };
+    SideBySide: {
+      /** @description Readings of each by measure. */
+      curves: {
+        [key: string]: components["schemas"]["Reading"][];
+      }[];
+      plants: components["schemas"]["PlantRow"][];
+      /** @description What each is, where it stands and how it does. */
+      rows: components["schemas"]["Beside"][];
+      /** @description Whether sound ones of its kind were put beside it. */
+      sound: boolean;
+      today: string;
+    };
     Sign: {
       /** Format: double */
       background: number;
@@ -6990,6 +7025,40 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["Sheet"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "compare-plants": {
+    parameters: {
+      query?: {
+        /** @description Up to six plants, by id. */
+        plants?: string[];
+        /** @description Puts sound ones of the first one's kind beside it, while there is room. */
+        sisters?: boolean;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["SideBySide"];
         };
       };
       /** @description Error */

@@ -26,3 +26,11 @@ export const useBenchDay = (tag: string) =>
     queryFn: () => answer(client.GET("/api/bench-day", { params: { query: { tag } } })),
     enabled: tag !== "",
   });
+
+/** Plants side by side; with sisters, sound ones of the first one's kind as well. */
+export const useComparison = (plants: string[], sisters: boolean) =>
+  useQuery({
+    queryKey: keys.comparison(plants, sisters),
+    queryFn: () => answer(client.GET("/api/compare", { params: { query: { plants, sisters } } })),
+    enabled: plants.length > 0,
+  });

@@ -63,7 +63,7 @@ export function BoxIn() {
         >
           <Textarea
             label="What is in it"
-            placeholder={"12 x Phalaenopsis equestris, soft roots\nHoya, sticky leaves"}
+            placeholder={"12 x moth orchid, soft roots\nHoya, sticky leaves"}
             autosize
             minRows={4}
             data-autofocus

@@ -12,6 +12,9 @@ import classes from "./Many.module.css";
 import type { Picking } from "./picked";
 
 type Body = Omit<Draft, "on" | "id">;
+/** How many plants stand side by side at most. */
+const mostBeside = 6;
+
 type Refusal = Schemas["RefusedOf"];
 
 /** What the picked plants get at once, each as it would alone: one tap, one undo for the lot. */
@@ -71,6 +74,16 @@ export function ManyBar({ picking, today }: { picking: Picking; today: string })
         >
           labels …
         </Button>
+        {plants.length > 1 && plants.length <= mostBeside && (
+          <Button
+            size="compact-md"
+            variant="default"
+            component={Link}
+            to={`/compare?${plants.map((p) => `plants=${p.id}`).join("&")}`}
+          >
+            side by side
+          </Button>
+        )}
         {act("kept apart", { moved: { isolation: "isolated", reason: "kept apart with others" } })}
         {day === undefined && (
           <Button size="compact-md" variant="subtle" onClick={() => setDay(today)}>

@@ -58,6 +58,11 @@ export function PlantPage() {
         {` · came ${sayDay(p.arrivedOn, p.today)}, ${distance(p.arrivedOn, p.today)} · ${standingWord(p.standing)}`}
         {causes && ` (${causes})`}
       </p>
+      <p className="soft small mt-2 mb-0">
+        <Link className="colour-inherit" to={`/compare?plants=${p.id}&sisters=`}>
+          Put sound ones of its kind beside it
+        </Link>
+      </p>
       {(p.mother || p.children.length > 0) && (
         <p className="soft small mt-2 mb-0">
           {p.mother && (
