@@ -11,6 +11,15 @@ import (
 	"github.com/stretchr/testify/require"
 )
 
+// beside is where some plants of the demo stand side by side.
+func beside(labels ...string) string {
+	var ids []string
+	for _, label := range labels {
+		ids = append(ids, "plants="+strings.TrimPrefix(plantPath(label), "/plants/"))
+	}
+	return "/compare?" + strings.Join(ids, "&")
+}
+
 // Screenshots of the main views, from the demo: SCREENSHOTS=docs/screenshots go
 // test ./e2e -run Screenshots. Without that variable nothing is drawn.
 func TestScreenshots(t *testing.T) {
@@ -38,7 +47,8 @@ func TestScreenshots(t *testing.T) {
 			eval[bool](p, `(document.querySelector("[data-testid=story]").closest("section").scrollIntoView(), true)`)
 		}},
 		{name: "growths", path: plantPath("T-021") + "/growths", wait: "What it grew", width: 1280, height: 800},
-		{name: "pictures", path: plantPath("T-021") + "/pictures", wait: "Then and now", width: 1280, height: 800},
+		{name: "side-by-side", path: beside("T-011", "T-009", "T-021", "C-010"), wait: "What differs", width: 1280,
+			height: 800},
 		{name: "guided-phone", path: "/trouble", wait: "What is wrong?", width: 390, height: 844, then: func(p *page) {
 			p.click(by("button", "Going yellow"))
 			p.click(`//button[@data-sign="leaf.yellow-many-fast"]`)

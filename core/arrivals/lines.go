@@ -107,7 +107,8 @@ func parts(line string) (n int, head, has string, err error) {
 		return 0, "", "", fmt.Errorf("say what it is: a name, or a kind by any name")
 	}
 	if len([]rune(head)) > longestName {
-		return 0, "", "", fmt.Errorf("keep its name to %s; what it has comes after a comma", working.Count(longestName, "letter"))
+		const said = "keep its name to %s; what it has comes after a comma"
+		return 0, "", "", fmt.Errorf(said, working.Count(longestName, "letter"))
 	}
 	if number != "" {
 		if n, err = strconv.Atoi(number); err != nil || n < 1 {
