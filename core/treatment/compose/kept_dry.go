@@ -98,15 +98,18 @@ func (c *composer) drySaid(list []*sit) {
 	}
 }
 
-// wateredOn gives a plant that is soaked for its thirst its line for water from then on,
+// wateredOn gives a plant that drinks today for its thirst its line for water from then on,
 // where no recipe has one.
 func (c *composer) wateredOn(list []*sit) []*sit {
-	soaked := slices.ContainsFunc(list, func(s *sit) bool { return s.dated && s.day == 0 && has(s.steps, treatment.Soak) })
-	told := slices.ContainsFunc(list, func(s *sit) bool {
-		return has(s.steps, treatment.ByRule, treatment.HoldWater, treatment.FirstWater, treatment.BottomWater,
-			treatment.Flush, treatment.WetRoots, treatment.ChangeWater, treatment.Routine, treatment.Discard, treatment.CupFill)
-	})
-	if !soaked || told || c.habitID == treatment.AirPlant || c.untied {
+	today := func(op treatment.OperatorID) bool {
+		return slices.ContainsFunc(list, func(s *sit) bool { return s.dated && s.day == 0 && has(s.steps, op) })
+	}
+	// What has no way out for water gets a little of it and stays in its pot.
+	sipped := c.thirsty && today(treatment.FirstWater) && !anyHas(list, treatment.Unpot)
+	told := anyHas(list, treatment.ByRule, treatment.HoldWater, treatment.BottomWater, treatment.Flush,
+		treatment.WetRoots, treatment.ChangeWater, treatment.Routine, treatment.Discard, treatment.CupFill) ||
+		!sipped && anyHas(list, treatment.FirstWater)
+	if !sipped && !today(treatment.Soak) || told || c.habitID == treatment.AirPlant || c.untied {
 		return list
 	}
 	day := drinkDays

@@ -36,6 +36,7 @@ export function Compare() {
     );
   }
   const differing = rows.filter((r) => r.differs);
+  const howMany = differing.length === 1 ? "One thing differs" : `${sayCount(differing.length, "thing")} differ`;
   return (
     <>
       <title>Side by side · Tender Mend</title>
@@ -44,7 +45,7 @@ export function Compare() {
         {sound && "Sound ones of its kind stand beside it. "}
         {differing.length === 0
           ? "Nothing that is known of them differs."
-          : `${differing.length === 1 ? "One thing differs" : `${sayCount(differing.length, "thing")} differ`}: ${differing.map((r) => r.what).join("; ")}.`}
+          : `${howMany}: ${differing.map((r) => r.what).join("; ")}.`}
       </p>
       <div className="scroll-x" tabIndex={-1}>
         <table className={classes.table}>
