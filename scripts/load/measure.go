@@ -17,18 +17,15 @@ import (
 
 var only = flag.String("only", "", "ask only the addresses whose name holds these words")
 
-// measure asks each address often, and says beside how long it took what its statements
-// alone take: for a plant, to read the rows of its record.
-func measure(url string, heavy uuid.UUID, s *store.Store, bare *sqlTime, asks, at int) error {
-	jar, err := cookiejar.New(nil)
-	if err != nil {
-		return err
-	}
-	c := &http.Client{Jar: jar, Timeout: 30 * time.Second}
-	if _, err := ask(c, "POST", url+"/api/session", map[string]string{"email": email, "password": password}); err != nil {
-		return err
-	}
-	file := "/api/plants/" + heavy.String()
+// address is what is asked.
+type address struct {
+	name, method, path string
+	body               any
+	of                 uuid.UUID // the plant whose rows it tells of; none for lists
+}
+
+// addresses are what the screens ask for, and a plant with a long record.
+func addresses(file string, heavy uuid.UUID) []address {
 	signs := map[string][]string{
 		"present": strings.Fields(`leaf.yellow-few-oldest leaf.drooping leaf.tips-brown leaf.spots-dark-dry
 			leaf.dropping-fast leaf.yellow-many-fast new.none-in-season med.wet-long course.slow root.no-tips
@@ -36,13 +33,7 @@ func measure(url string, heavy uuid.UUID, s *store.Store, bare *sqlTime, asks, a
 		"absent": strings.Fields(`pest.scale-bumps pest.webbing root.smell stem.soft-brown leaf.black-mush place.cold
 			leaf.stippling med.mould`),
 	}
-	fmt.Printf("%-34s %9s %9s %9s %9s %8s   (%d asks, %d at once)\n",
-		"address", "median", "95 %", "slowest", "SQL alone", "times", asks, at)
-	for _, row := range []struct {
-		name, method, path string
-		body               any
-		of                 uuid.UUID // the plant whose rows it tells of; none for lists
-	}{
+	return []address{
 		{"the walk", "GET", "/api/rounds", nil, uuid.Nil},
 		{"register, first page", "GET", "/api/plants", nil, uuid.Nil},
 		{"register, words", "GET", "/api/plants?q=orchid+moth", nil, uuid.Nil},
@@ -56,7 +47,24 @@ func measure(url string, heavy uuid.UUID, s *store.Store, bare *sqlTime, asks, a
 		{"a look back over it", "GET", file + "/review", nil, heavy},
 		{"a look back over all", "GET", "/api/review", nil, uuid.Nil},
 		{"differential, 20 signs", "POST", file + "/differential", signs, heavy},
-	} {
+	}
+}
+
+// measure asks each address often, and says beside how long it took what its statements
+// alone take: for a plant, to read the rows of its record.
+func measure(url string, heavy uuid.UUID, s *store.Store, bare *sqlTime, asks, at int) error {
+	jar, err := cookiejar.New(nil)
+	if err != nil {
+		return err
+	}
+	c := &http.Client{Jar: jar, Timeout: 30 * time.Second}
+	if _, err := ask(c, "POST", url+"/api/session", map[string]string{"email": email, "password": password}); err != nil {
+		return err
+	}
+	file := "/api/plants/" + heavy.String()
+	fmt.Printf("%-34s %9s %9s %9s %9s %8s   (%d asks, %d at once)\n",
+		"address", "median", "95 %", "slowest", "SQL alone", "times", asks, at)
+	for _, row := range addresses(file, heavy) {
 		if !strings.Contains(row.name, *only) {
 			continue
 		}
