@@ -9,6 +9,7 @@ import { distance } from "../dates";
 import { SmallFigure } from "../figure/Figure";
 import { SmallSeam } from "../seam/Seam";
 import { Bare, Failed, Waiting } from "../shell/States";
+import { KeptViews } from "./KeptViews";
 import { PickAll, PickBox } from "./many/PickBox";
 import { type Picking, usePicked } from "./many/picked";
 import { WhenPicked } from "./many/WhenPicked";
@@ -30,7 +31,7 @@ export function Register() {
   const [q] = useDebouncedValue(words, 150);
   const inAddress = search.get("q") ?? "";
   useEffect(() => {
-    if (q === inAddress) return;
+    if (q === inAddress || q !== words) return;
     setSearch(
       (before) => {
         const next = new URLSearchParams(before);
@@ -40,7 +41,7 @@ export function Register() {
       },
       { replace: true },
     );
-  }, [q, inAddress, setSearch]);
+  }, [q, words, inAddress, setSearch]);
   const filter = Object.fromEntries(
     ["place", "standing", "stage", "isolation", "tag", "sort"].flatMap((k) =>
       search.get(k) ? [[k, search.get(k) as string]] : [],
@@ -86,6 +87,7 @@ export function Register() {
       {(everything > 0 || register.isPending || filtered) && (
         <Filters first={first} search={search} set={set} words={words} setWords={setWords} />
       )}
+      <KeptViews search={search} opened={(kept) => setWords(kept.get("q") ?? "")} />
       {register.isPending && <Waiting rows={6} />}
       {register.isLoadingError && <Failed error={register.error} retry={() => register.refetch()} />}
       {first && rows.length === 0 && (

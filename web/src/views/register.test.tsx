@@ -1,4 +1,4 @@
-import { screen } from "@testing-library/react";
+import { screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { describe, expect, it } from "vitest";
 import { device, knowledge, pageText, serve, show } from "../testing/page";
@@ -54,5 +54,22 @@ describe("the register", () => {
     await userEvent.click(screen.getByRole("button", { name: "pick all 2 of the plants listed" }));
     expect(pageText()).toContain("2 plants picked.");
     expect(pageText()).not.toContain("Nothing has just these words");
+  });
+
+  it("keeps filters and order by name, and opens them again with their words", async () => {
+    const asked = serve(answers(page({})));
+    show(<Register />, undefined, "/plants?sort=due&q=moth");
+    await userEvent.click(await screen.findByRole("button", { name: "Keep this view" }));
+    await userEvent.type(screen.getByRole("textbox", { name: "What the view is called" }), "moths first");
+    await userEvent.click(screen.getByRole("button", { name: "Keep it" }));
+    await userEvent.clear(screen.getByLabelText("Words"));
+    await waitFor(() => expect(screen.getByRole("button", { name: "Keep this view" })).toBeTruthy());
+    await userEvent.click(screen.getByRole("link", { name: "moths first" }));
+    await waitFor(() => expect((screen.getByLabelText("Words") as HTMLInputElement).value).toBe("moth"));
+    await new Promise((resolve) => setTimeout(resolve, 300)); // the pause after which typing goes into the address
+    expect(screen.getByRole("link", { name: "moths first" }).getAttribute("aria-current")).toBe("page");
+    expect(asked.length).toBeGreaterThan(2);
+    await userEvent.click(screen.getByRole("button", { name: "Take out the view moths first" }));
+    expect(screen.queryByRole("link", { name: "moths first" })).toBeNull();
   });
 });
