@@ -58,6 +58,10 @@ func (srv *server) getBenchDay(ctx context.Context, a store.Account, in *benchDa
 	out := BenchDay{Today: today, Plants: []BenchPlant{}}
 	var all []sheet.Step
 	for _, row := range page.Rows {
+		if row.NextDue == nil || *row.NextDue > today {
+			out.Nothing++
+			continue
+		}
 		s, err := srv.state(ctx, a, row.ID)
 		if err != nil {
 			return nil, err

@@ -1,5 +1,6 @@
 import { screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
+import jsQR from "jsqr";
 import { describe, expect, it, vi } from "vitest";
 import { device, serve, show } from "../../testing/page";
 import { Labels } from "./Labels";
@@ -46,5 +47,33 @@ describe("labels", () => {
     serve({ "GET /api/plants": { ...register, plants: [], total: 0 } });
     show(<Labels />, undefined, "/labels");
     await screen.findByText("No plants for labels");
+  });
+});
+
+/** The modules of a drawn code as a picture with a quiet zone: its path moves by modules, row by row. */
+function pictureOf(svg: Element, scale = 4, quiet = 4) {
+  const modules = Number(svg.getAttribute("viewBox")?.split(" ")[2]);
+  const size = (modules + 2 * quiet) * scale;
+  const data = new Uint8ClampedArray(size * size * 4).fill(255);
+  const paths = svg.querySelectorAll("path");
+  const dark = paths[paths.length - 1]?.getAttribute("d") ?? "";
+  for (const [, x, y, across] of dark.matchAll(/M(\d+)[ ,](\d+) ?h(\d+)v1H\d+z/g)) {
+    for (let row = 0; row < scale; row++) {
+      for (let column = 0; column < Number(across) * scale; column++) {
+        const at = ((Number(y) + quiet) * scale + row) * size + (Number(x) + quiet) * scale + column;
+        data.fill(0, at * 4, at * 4 + 3);
+      }
+    }
+  }
+  return { data, size };
+}
+
+describe("the code of a label", () => {
+  it("is read as the plant's address by another library than draws it", async () => {
+    serve({ "GET /api/plants": register });
+    show(<Labels />, undefined, "/labels?tag=Box");
+    const svg = (await screen.findByTitle("Opens Plant 2")).closest("svg") as Element;
+    const { data, size } = pictureOf(svg);
+    expect(jsQR(data, size, size)?.data).toBe(`${window.location.origin}/plants/2`);
   });
 });
