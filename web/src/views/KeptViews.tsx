@@ -22,14 +22,14 @@ export function KeptViews({ search, opened }: KeptViewsProps) {
     defaultValue: [],
     getInitialValueInEffect: false,
   });
-  const [naming, setNaming] = useState<string>();
+  const [typed, setTyped] = useState<string>();
   const now = search.toString();
   const isKept = kept.some((k) => k.search === now);
   const keep = () => {
-    const name = (naming ?? "").trim();
+    const name = (typed ?? "").trim();
     if (!name) return;
     setKept([...kept.filter((k) => k.name !== name), { name, search: now }]);
-    setNaming(undefined);
+    setTyped(undefined);
   };
   if (kept.length === 0 && now === "") return null;
   return (
@@ -53,12 +53,12 @@ export function KeptViews({ search, opened }: KeptViewsProps) {
           </button>
         </span>
       ))}
-      {now !== "" && !isKept && naming === undefined && (
-        <button type="button" className="linkbutton small" onClick={() => setNaming("")}>
+      {now !== "" && !isKept && typed === undefined && (
+        <button type="button" className="linkbutton small" onClick={() => setTyped("")}>
           Keep this view
         </button>
       )}
-      {naming !== undefined && (
+      {typed !== undefined && (
         <form
           className="flex gap-12"
           onSubmit={(e) => {
@@ -71,10 +71,10 @@ export function KeptViews({ search, opened }: KeptViewsProps) {
             aria-label="What the view is called"
             placeholder="what it is called"
             maxLength={40}
-            value={naming}
-            onChange={(e) => setNaming(e.currentTarget.value)}
+            value={typed}
+            onChange={(e) => setTyped(e.currentTarget.value)}
           />
-          <Button type="submit" size="compact-sm" variant="default" disabled={naming.trim() === ""}>
+          <Button type="submit" size="compact-sm" variant="default" disabled={typed.trim() === ""}>
             Keep it
           </Button>
         </form>
