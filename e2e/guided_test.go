@@ -126,6 +126,13 @@ func TestTheWalkIsFetchedAhead(t *testing.T) {
 	links := eval[[]string](p, `[...document.head.querySelectorAll("link[rel=modulepreload], link[as=fetch]")]
 		.map(l => l.getAttribute("href"))`)
 	assert.Contains(t, links, "/api/rounds?limit=40")
+	p.open(plantPath("T-014"))
+	p.see("looks in")
+	plant := eval[string](p, `document.head.innerHTML`)
+	assert.Contains(t, plant, `rel="modulepreload" href="/assets/Standing-`)
+	assert.Contains(t, plant, `href="/api`+plantPath("T-014")+`"`)
+	p.open("/")
+	p.see("Ticket hall")
 	view := func(l string) bool { return strings.HasPrefix(l, "/assets/Rounds-") }
 	assert.True(t, slices.ContainsFunc(links, view), links)
 	assert.Equal(t, 1.0, eval[float64](p, `performance.getEntriesByType("resource")

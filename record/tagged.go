@@ -34,6 +34,12 @@ func (t *Tagged) check(s *situation) (faults Faults) {
 	for i, tag := range t.Add {
 		faults = append(faults, tagFaults(fmt.Sprintf("tagged.add[%d]", i), tag)...)
 	}
+	after := State{Identity: Identity{Tags: slices.Clone(s.state().Tags)}}
+	t.apply(&after, s.entry)
+	if len(after.Tags) > mostTags {
+		const said = "it would have more than %s; take one off first"
+		faults = append(faults, Fault{Field: "tagged.add", Message: fmt.Sprintf(said, working.Count(mostTags, "tag"))})
+	}
 	return faults
 }
 
@@ -57,10 +63,10 @@ func (t *Tagged) apply(s *State, _ Entry) {
 	}
 }
 
-// tag puts one on, once; the twentieth is the last.
+// tag puts one on, once.
 func (s *State) tag(words string) {
 	words = strings.TrimSpace(words)
-	if words == "" || slices.Contains(s.Tags, words) || len(s.Tags) >= mostTags {
+	if words == "" || slices.Contains(s.Tags, words) {
 		return
 	}
 	s.Tags = append(s.Tags, words)

@@ -26,7 +26,7 @@ var aheads = []ahead{
 	},
 	{
 		regexp.MustCompile(`^/plants/([0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12})$`),
-		[]string{"src/views/plant/PlantPage.tsx", "src/views/plant/Standing.tsx"},
+		[]string{"src/views/plant/Standing.tsx"},
 		[]string{"/api/plants/$1"},
 	},
 }

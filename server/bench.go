@@ -19,7 +19,7 @@ type BenchTables struct {
 	Recipes     []bench.Recipe   `json:"recipes"`
 	Ingredients []mix.Ingredient `json:"ingredients"`
 	Chemicals   []mix.Chemical   `json:"chemicals"`
-	Own         bench.Own        `json:"own" doc:"Which of them are the collection's own."`
+	Own         OwnMixes         `json:"own" doc:"Which of them are the collection's own."`
 }
 
 type benchOutput body[bench.Reckoning]
@@ -62,16 +62,25 @@ type keptMedium struct {
 	Withdrawn bool `json:"withdrawn,omitempty"`
 }
 
+// OwnMixes are a collection's own media, as they are called in a mix, and its recipes.
+type OwnMixes struct {
+	Media   []calledMedium `json:"media"`
+	Recipes []bench.Recipe `json:"recipes"`
+}
+
+type calledMedium struct {
+	bench.OwnMedium
+	Called string `json:"called" doc:"How it is written in a mix."`
+}
+
 // tables are the recipes and ingredients, the collection's own first.
 func tables(own bench.Own) *body[BenchTables] {
-	if own.Media == nil {
-		own.Media = []bench.OwnMedium{}
-	}
-	if own.Recipes == nil {
-		own.Recipes = []bench.Recipe{}
+	view := OwnMixes{Media: []calledMedium{}, Recipes: append([]bench.Recipe{}, own.Recipes...)}
+	for _, m := range own.Media {
+		view.Media = append(view.Media, calledMedium{m, m.Called()})
 	}
 	recipes := slices.Concat(own.Recipes, bench.Recipes())
-	return &body[BenchTables]{BenchTables{recipes, own.Ingredients(), mix.Chemicals(), own}}
+	return &body[BenchTables]{BenchTables{recipes, own.Ingredients(), mix.Chemicals(), view}}
 }
 
 func (srv *server) keepOwn(

@@ -8,6 +8,7 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/google/uuid"
 
+	"tendermend/core/arrivals"
 	"tendermend/core/day"
 	"tendermend/core/treatment/sheet"
 	"tendermend/record/due"
@@ -17,11 +18,13 @@ import (
 // BenchDay is the work of one day on plants that belong together, in the order in which it
 // is safe.
 type BenchDay struct {
-	Today   day.Day      `json:"today"`
-	Plants  []BenchPlant `json:"plants" doc:"In the order of the work: clean ones first, infested ones last."`
-	Nothing int          `json:"nothing" doc:"How many more of them want nothing by today."`
-	Minutes int          `json:"minutes" doc:"At the pace of who asks."`
-	Needs   []sheet.Need `json:"needs" doc:"What all of it takes, summed."`
+	Today   day.Day         `json:"today"`
+	Plants  []BenchPlant    `json:"plants" doc:"In the order of the work: clean ones first, infested ones last."`
+	Turns   []due.BenchTurn `json:"turns" doc:"The turns of the work, with what is done before each."`
+	More    int             `json:"more" doc:"Plants of them that are not listed; those that are due longest are."`
+	Nothing int             `json:"nothing" doc:"How many more of them want nothing by today."`
+	Minutes int             `json:"minutes" doc:"At the pace of who asks."`
+	Needs   []sheet.Need    `json:"needs" doc:"What all of it takes, summed."`
 }
 
 // BenchPlant is one plant of a bench day.
@@ -39,8 +42,8 @@ type benchDayInput struct {
 	Tag string `query:"tag" required:"true" minLength:"1" maxLength:"80" doc:"The box or the tag that they have."`
 }
 
-// mostOnABench is how many plants one bench day holds.
-const mostOnABench = 100
+// mostOnABench is how many plants one bench day holds: a whole box.
+const mostOnABench = arrivals.MostPlants
 
 func (srv *server) benchDayOperations(api huma.API) {
 	huma.Register(api, op("get-bench-day", http.MethodGet, "/api/bench-day",
@@ -49,13 +52,14 @@ func (srv *server) benchDayOperations(api huma.API) {
 }
 
 func (srv *server) getBenchDay(ctx context.Context, a store.Account, in *benchDayInput) (*body[BenchDay], error) {
-	f := store.Filter{Tags: []string{in.Tag}, Limit: mostOnABench}
+	f := store.Filter{Tags: []string{in.Tag}, Sort: store.ByDue, Limit: mostOnABench}
 	page, err := srv.store.Register(ctx, a.Collection.ID, f)
 	if err != nil {
 		return nil, err
 	}
 	today := a.Collection.Today(srv.Clock())
-	out := BenchDay{Today: today, Plants: []BenchPlant{}}
+	turns := due.Turns()
+	out := BenchDay{Today: today, Plants: []BenchPlant{}, Turns: turns, More: page.Total - len(page.Rows)}
 	var all []sheet.Step
 	for _, row := range page.Rows {
 		if row.NextDue == nil || *row.NextDue > today {
@@ -80,10 +84,10 @@ func (srv *server) getBenchDay(ctx context.Context, a store.Account, in *benchDa
 		out.Minutes += p.Minutes
 		out.Plants = append(out.Plants, p)
 	}
-	turns := due.Turns()
-	slices.SortStableFunc(out.Plants, func(x, y BenchPlant) int {
-		return slices.Index(turns, x.Turn) - slices.Index(turns, y.Turn)
-	})
+	turn := func(p BenchPlant) int {
+		return slices.IndexFunc(turns, func(t due.BenchTurn) bool { return t.Turn == p.Turn })
+	}
+	slices.SortStableFunc(out.Plants, func(x, y BenchPlant) int { return turn(x) - turn(y) })
 	pace, err := srv.store.Pace(ctx, a.Collection, a.User.ID)
 	if err != nil {
 		return nil, err

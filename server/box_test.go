@@ -3,6 +3,8 @@ package server_test
 import (
 	"fmt"
 	"net/url"
+	"slices"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -70,6 +72,24 @@ func TestTagsArePutOnAndTakenOff(t *testing.T) {
 	assert.Equal(t, []any{"for sale"}, tags())
 	c.tell(plant, 0, "voided", map[string]any{"entry": undo.body["id"], "reason": "mistake"})
 	assert.Equal(t, []any{"attic", "for sale"}, tags())
+
+	// Twenty are kept, of eighty letters each; a twenty-first and a longer one are refused.
+	var many []string
+	for n := range 18 {
+		many = append(many, fmt.Sprint("tag ", n))
+	}
+	long := strings.Repeat("a", 80)
+	longer := c.record(plant, map[string]any{"on": ago(0), "tagged": map[string]any{"add": []string{long + "a"}}})
+	assert.Equal(t, 422, longer.status, longer.raw)
+	full := c.record(plant, map[string]any{"on": ago(0), "tagged": map[string]any{"add": append(many, long)}})
+	assert.Equal(t, 422, full.status, "with the two it has these are one too many")
+	c.tell(plant, 0, "tagged", map[string]any{"add": many})
+	assert.Len(t, tags(), 20)
+	full = c.record(plant, map[string]any{"on": ago(0), "tagged": map[string]any{"add": []string{long}}})
+	assert.Contains(t, full.says(), "more than 20 tags")
+	c.tell(plant, 0, "tagged", map[string]any{"remove": []string{"attic"}, "add": []string{long}})
+	assert.Contains(t, tags(), long)
+
 	for _, bad := range []map[string]any{{}, {"add": []string{"  "}}} {
 		a := c.record(plant, map[string]any{"on": ago(0), "tagged": bad})
 		assert.Equal(t, 422, a.status, a.raw)
@@ -97,8 +117,16 @@ func TestTheRegisterIsSorted(t *testing.T) {
 	assert.Equal(t, []string{"Anthurium", "Fern 1", "fern 2", "Fern 12"}, names("name"))
 	assert.Equal(t, []string{"Fern 12", "fern 2", "Anthurium", "Fern 1"}, names("newest"))
 	assert.Equal(t, []string{"Fern 1", "Anthurium", "fern 2", "Fern 12"}, names("oldest"))
-	assert.Len(t, names("due"), 4)
-	assert.Len(t, names("condition"), 4)
+	// What is overdue longest comes first; what asks for nothing, last.
+	due := func() (days []string) {
+		for _, row := range c.call("GET", "/api/plants?sort=due", nil).body["plants"].([]any) {
+			on, _ := row.(map[string]any)["nextDue"].(string)
+			days = append(days, on)
+		}
+		return days
+	}()
+	assert.True(t, slices.IsSorted(due), due)
+	assert.Greater(t, due[3], due[0], "they are not all of one day")
 	assert.Equal(t, 422, c.call("GET", "/api/plants?sort=luck", nil).status)
 }
 
@@ -108,6 +136,8 @@ func TestABenchDayGoesFromCleanToInfested(t *testing.T) {
 	_, at0 := serve(t, server.Options{OpenAccounts: true})
 	c, stranger := member(t, at0, "one@example.org"), member(t, at0, "two@example.org")
 	plants := c.boxOf(4, "Box")
+	unlisted := c.call("GET", "/api/bench-day?tag=Box", nil)
+	assert.EqualValues(t, 0, unlisted.body["more"])
 	decide := func(plant, sign, cause string) {
 		c.tell(plant, 0, "examined", map[string]any{"present": []string{sign}, "absent": []string{}})
 		c.tell(plant, 0, "diagnosed", map[string]any{"causes": []string{cause}})

@@ -45,6 +45,18 @@ func TestMinutesOfAWalkAreThoseOfWhoWalks(t *testing.T) {
 		assert.InDelta(t, usual*ratioOf(t, walked), said, 0.5, "what is said is what its working says")
 	}
 
+	// Forty at once say nothing of how long one takes.
+	pass(10 * time.Second)
+	var atOnce []map[string]any
+	for _, plant := range plants {
+		atOnce = append(atOnce, map[string]any{"plant": plant, "id": newID(), "on": ago(0),
+			"probed": map[string]any{"moisture": "moist"}})
+	}
+	all := c.call("POST", "/api/entries", map[string]any{"entries": atOnce})
+	require.Equal(t, 200, all.status, all.raw)
+	require.Len(t, all.body["kept"], 40)
+	assert.EqualValues(t, 40, at(t, walk(c), "pace", "answers"))
+
 	pass(10 * time.Second)
 	c.tell(plants[0], 3, "watered", map[string]any{"millilitres": 100})
 	assert.EqualValues(t, 40, at(t, walk(c), "pace", "answers"), "what was done on another day is not learned from")

@@ -3,7 +3,6 @@ package store
 import (
 	"context"
 	"fmt"
-	"strings"
 	"time"
 
 	"github.com/google/uuid"
@@ -18,27 +17,23 @@ import (
 // recorded there and on their own day.
 func (s *Store) Pace(ctx context.Context, collection Collection, user uuid.UUID) (care.Pace, error) {
 	var rows []struct {
-		At     time.Time `db:"recorded_at"`
-		On     day.Day   `db:"on_day"`
-		Kinds  string    `db:"kinds"`
-		Plants int       `db:"plants"`
+		At    time.Time   `db:"recorded_at"`
+		On    day.Day     `db:"on_day"`
+		Kind  record.Kind `db:"kind"`
+		Plant uuid.UUID   `db:"plant_id"`
 	}
 	err := sqlx.SelectContext(ctx, s.q(), &rows, `
-		select recorded_at, min(on_day) as on_day, string_agg(kind, ' ') as kinds, count(distinct plant_id) as plants
-		from (
-			select recorded_at, on_day, kind, plant_id from entries
-			where collection_id = $1 and by_user = $2 and by_name is null and with_id is null
-			order by recorded_at desc limit $3) as last
-		group by recorded_at order by recorded_at desc`,
+		select recorded_at, on_day, kind, plant_id from entries
+		where collection_id = $1 and by_user = $2 and by_name is null and with_id is null
+		order by recorded_at desc limit $3`,
 		collection.ID, user, care.OfAnswers)
 	if err != nil {
 		return care.Pace{}, fmt.Errorf("reading how long answers took: %w", err)
 	}
 	answers := make([]care.Answer, len(rows))
 	for i, row := range rows {
-		answers[i] = care.Answer{At: row.At, Apart: row.Plants > 1 || row.On != collection.Today(row.At)}
-		for kind := range strings.FieldsSeq(row.Kinds) {
-			answers[i].Minutes += record.UsualMinutes(record.Kind(kind))
+		answers[i] = care.Answer{
+			At: row.At, Plant: row.Plant, Minutes: record.UsualMinutes(row.Kind), Late: row.On != collection.Today(row.At),
 		}
 	}
 	return care.PaceOf(answers), nil

@@ -4,6 +4,8 @@ import (
 	"math"
 	"time"
 
+	"github.com/google/uuid"
+
 	"tendermend/core/working"
 )
 
@@ -11,6 +13,8 @@ import (
 const (
 	// longestGap ends a walk: whoever comes back later did something else in between.
 	longestGap = 10 * time.Minute
+	// oneAct is within which answers were given at once: no two plants are looked at so fast.
+	oneAct = 3 * time.Second
 	// priorMinutes of work at the usual pace stand against what was measured, so that a
 	// few quick answers move little.
 	priorMinutes = 30.0
@@ -20,14 +24,13 @@ const (
 	OfAnswers = 300
 )
 
-// Answer is one thing that a carer recorded while walking: when, and how many minutes such
-// a thing is usually reckoned at; 0 where that is not known.
+// Answer is one thing that a carer recorded while walking: when and of which plant, and how
+// many minutes such a thing is usually reckoned at; 0 where that is not known.
 type Answer struct {
 	At      time.Time
+	Plant   uuid.UUID
 	Minutes int
-	// Apart is true of what says nothing of the pace: several plants at once, or what was
-	// done on another day.
-	Apart bool
+	Late    bool // written down on another day than it was done: it says nothing of the pace
 }
 
 // Pace is how fast a carer works, against the minutes at which jobs are reckoned.
@@ -37,22 +40,43 @@ type Pace struct {
 	Usual   float64 // minutes at which they are reckoned
 }
 
-// PaceOf learns a pace from answers, the newest first. The time of an answer is the gap to
-// the one before it; gaps of more than ten minutes are no work.
+// PaceOf learns a pace from answers, the newest first. Answers within three seconds of each
+// other are one act: its time is the gap to the act before it. An act of several plants
+// says nothing, nor does one after a gap of more than ten minutes, which is no work.
 func PaceOf(answers []Answer) (p Pace) {
-	for i, a := range answers {
-		if i+1 == len(answers) {
+	acts := actsOf(answers)
+	for i, a := range acts {
+		if i+1 == len(acts) {
 			break
 		}
-		gap := a.At.Sub(answers[i+1].At)
-		if a.Apart || a.Minutes <= 0 || gap <= 0 || gap > longestGap {
-			continue
+		gap := a[len(a)-1].At.Sub(acts[i+1][0].At)
+		usual := 0
+		for _, one := range a {
+			if one.Late || one.Plant != a[0].Plant {
+				usual = 0
+				break
+			}
+			usual += one.Minutes
 		}
-		p.Answers++
-		p.Spent += gap.Minutes()
-		p.Usual += float64(a.Minutes)
+		if usual > 0 && gap <= longestGap {
+			p.Answers++
+			p.Spent += gap.Minutes()
+			p.Usual += float64(usual)
+		}
 	}
 	return p
+}
+
+// actsOf parts answers into acts, the newest first.
+func actsOf(answers []Answer) (acts [][]Answer) {
+	for i, a := range answers {
+		if i > 0 && answers[i-1].At.Sub(a.At) < oneAct {
+			acts[len(acts)-1] = append(acts[len(acts)-1], a)
+			continue
+		}
+		acts = append(acts, []Answer{a})
+	}
+	return acts
 }
 
 // Ratio is by how much the usual minutes are multiplied: 1 where nothing was measured.

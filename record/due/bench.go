@@ -23,8 +23,21 @@ const (
 	InfestedLast Hygiene = "infested"
 )
 
-// Turns lists them in the order of the work.
-func Turns() []Hygiene { return []Hygiene{CleanFirst, SuspectNext, InfestedLast} }
+// BenchTurn says a turn, and what is done before its first plant and between two of them.
+type BenchTurn struct {
+	Turn   Hygiene `json:"turn" enum:"clean,suspect,infested"`
+	Title  string  `json:"title"`
+	Before string  `json:"before"`
+}
+
+// Turns lists them in the order of the work (common practice).
+func Turns() []BenchTurn {
+	return []BenchTurn{
+		{CleanFirst, "Clean ones first", "A clean bench, washed hands, a clean blade; the blade again between two."},
+		{SuspectNext, "Then the suspect", "Wash your hands; another tray; the blade cleaned between two."},
+		{InfestedLast, "The infested last", "A tray and a blade of their own; nothing of them goes back."},
+	}
+}
 
 // HygieneOf is the turn of a plant: last what has a cause that goes over by itself, through
 // the air, by touch or on insects; before it what has one that goes with blade, medium or

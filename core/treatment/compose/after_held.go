@@ -12,6 +12,9 @@ import (
 // looksAfterHeld is for how many days after work that waited it is looked at each week.
 const looksAfterHeld = 28
 
+// afterItsWater is how many days after its first water it is watered by its rule.
+const afterItsWater = drinkDays - 1
+
 // afterHeld follows work that waited, from the day on which it is done: water by its rule
 // after its first water, a look each week, and a cover that comes off. Work that has a day
 // gets them from its recipe.
@@ -40,11 +43,10 @@ func (c *composer) afterHeld(list []*sit) []*sit {
 		for last+1 < len(list) && list[last+1].after {
 			last++
 		}
-		list = c.behind(list, list[last], daysLater(drinkDays-1), steps)
+		list = c.behind(list, list[last], daysLater(afterItsWater), steps)
 	}
 	if covered {
-		wean := do(treatment.Wean, with(func(p *treatment.Params) { p.Days = num(14) }))
-		list = append(list, &sit{slot: treatment.Morning, gate: steady, steps: []step{wean}})
+		list = append(list, &sit{slot: treatment.Morning, gate: steady, steps: []step{weanIt()}})
 	}
 	return list
 }

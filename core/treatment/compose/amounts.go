@@ -2,6 +2,7 @@ package compose
 
 import (
 	"math"
+	"slices"
 	"strings"
 
 	"tendermend/core/cause"
@@ -256,7 +257,9 @@ func (c *composer) mix() (parts []plant.Part, from string) {
 
 // carersMix is the carer's own mix, where the plant bears it.
 func (c *composer) carersMix() []plant.Part {
-	parts := c.Choices.Parts
+	parts := slices.DeleteFunc(slices.Clone(c.Choices.Parts), func(p plant.Part) bool {
+		return !(p.Parts > 0) || strings.TrimSpace(p.What) == ""
+	})
 	if len(parts) == 0 {
 		parts = ReadMix(c.Choices.Mix)
 	}

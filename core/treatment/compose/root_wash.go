@@ -354,8 +354,11 @@ func (c *composer) watersFrom(set setting, days int) {
 
 // weaning opens a cover by steps when its gate is met.
 func (c *composer) weaning(waits gate.Gate) {
-	c.draft.gate(waits, do(treatment.Wean, with(func(p *treatment.Params) { p.Days = num(14) })))
+	c.draft.gate(waits, weanIt())
 }
+
+// weanIt opens a cover by steps over two weeks.
+func weanIt() step { return do(treatment.Wean, with(func(p *treatment.Params) { p.Days = num(14) })) }
 
 // feedLater feeds again when roots can take it.
 func (c *composer) feedLater(op treatment.OperatorID) {

@@ -1726,6 +1726,11 @@ export interface components {
        * @description At the pace of who asks.
        */
       minutes: number;
+      /**
+       * Format: int64
+       * @description Plants of them that are not listed; those that are due longest are.
+       */
+      more: number;
       /** @description What all of it takes, summed. */
       needs: components["schemas"]["Need"][];
       /**
@@ -1736,6 +1741,8 @@ export interface components {
       /** @description In the order of the work: clean ones first, infested ones last. */
       plants: components["schemas"]["BenchPlant"][];
       today: string;
+      /** @description The turns of the work, with what is done before each. */
+      turns: components["schemas"]["BenchTurn"][];
     };
     BenchPlant: {
       causes: string[];
@@ -1813,8 +1820,14 @@ export interface components {
       chemicals: components["schemas"]["Chemical"][];
       ingredients: components["schemas"]["Ingredient"][];
       /** @description Which of them are the collection's own. */
-      own: components["schemas"]["Own"];
+      own: components["schemas"]["OwnMixes"];
       recipes: components["schemas"]["Recipe"][];
+    };
+    BenchTurn: {
+      before: string;
+      title: string;
+      /** @enum {string} */
+      turn: "clean" | "suspect" | "infested";
     };
     Beside: {
       differs: boolean;
@@ -1898,6 +1911,17 @@ export interface components {
        */
       wanted: number;
       working: components["schemas"]["Working"];
+    };
+    CalledMedium: {
+      /** @description Share that stays air, least and most, 0-1. */
+      air: number[];
+      /** @description How it is written in a mix. */
+      called: string;
+      /** @description Id of the ingredient that it is most like. */
+      like: string;
+      name: string;
+      /** @description Share of its volume that holds water after draining, least and most, 0-1. */
+      water: number[];
     };
     Card: {
       air: components["schemas"]["CardLine"];
@@ -3859,18 +3883,9 @@ export interface components {
       reason: string;
       sign: string;
     };
-    Own: {
-      media: components["schemas"]["OwnMedium"][];
+    OwnMixes: {
+      media: components["schemas"]["CalledMedium"][];
       recipes: components["schemas"]["Recipe"][];
-    };
-    OwnMedium: {
-      /** @description Share that stays air, least and most, 0-1. */
-      air: number[];
-      /** @description Id of the ingredient that it is most like. */
-      like: string;
-      name: string;
-      /** @description Share of its volume that holds water after draining, least and most, 0-1. */
-      water: number[];
     };
     Pace: {
       /**

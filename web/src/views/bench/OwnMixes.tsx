@@ -8,7 +8,7 @@ import classes from "./Bench.module.css";
 
 interface OwnRecipesProps {
   parts: Schemas["Part"][];
-  own: Schemas["Own"];
+  own: Schemas["OwnMixes"];
 }
 
 /** Keeps the parts as a recipe of the collection's own, under its name. */
@@ -54,9 +54,12 @@ export function OwnRecipes({ parts, own }: OwnRecipesProps) {
 
 const percent = (shares: number[]) => ({ least: (shares[0] ?? 0) * 100, most: (shares[1] ?? 0) * 100 });
 
+/** A medium as it was given, without what it is called. */
+const given = ({ called: _, ...m }: Schemas["CalledMedium"]): Schemas["KeptMedium"] => m;
+
 interface OwnMediumProps {
   ingredients: Schemas["Ingredient"][];
-  own: Schemas["Own"];
+  own: Schemas["OwnMixes"];
   /** Puts it into the mix at hand. */
   add: (what: string) => void;
 }
@@ -83,7 +86,7 @@ export function OwnMedium({ ingredients, own, add }: OwnMediumProps) {
       {
         onSuccess: ({ own: kept }) => {
           const made = kept.media.at(-1);
-          if (made) add(`${made.name} (like ${made.like})`);
+          if (made) add(made.called);
           setName("");
           setLike(null);
         },
@@ -107,9 +110,7 @@ export function OwnMedium({ ingredients, own, add }: OwnMediumProps) {
           label="Most like"
           placeholder="pick one"
           searchable
-          data={ingredients
-            .filter((i) => !own.media.some((m) => i.id === `${m.name} (like ${m.like})`))
-            .map((i) => i.id)}
+          data={ingredients.filter((i) => !own.media.some((m) => i.id === m.called)).map((i) => i.id)}
           value={like}
           onChange={choose}
           error={fields.like}
@@ -126,7 +127,7 @@ export function OwnMedium({ ingredients, own, add }: OwnMediumProps) {
               type="button"
               className="linkbutton"
               aria-label={`Take out ${m.name}`}
-              onClick={() => keep.mutate({ ...m, withdrawn: true })}
+              onClick={() => keep.mutate({ ...given(m), withdrawn: true })}
             >
               take out
             </button>

@@ -34,15 +34,15 @@ const tables = {
 };
 /** A collection's own shelf, as the server keeps it. */
 const shelf = () => {
-  const own = { media: [] as { name: string; like: string }[], recipes: [] as { name: string; parts: object[] }[] };
+  const own = {
+    media: [] as { name: string; like: string; called: string }[],
+    recipes: [] as { name: string; parts: object[] }[],
+  };
   const bench = tables["GET /api/bench"];
   const now = () => ({
     ...bench,
     recipes: [...own.recipes, ...bench.recipes],
-    ingredients: [
-      ...own.media.map((m) => ({ id: `${m.name} (like ${m.like})`, water: [0, 1], air: [0, 1] })),
-      ...bench.ingredients,
-    ],
+    ingredients: [...own.media.map((m) => ({ id: m.called, water: [0, 1], air: [0, 1] })), ...bench.ingredients],
     own: { ...own },
   });
   const keep = <T extends { name: string; withdrawn?: boolean }>(list: T[], one: T) =>
@@ -53,7 +53,8 @@ const shelf = () => {
       return now();
     },
     "PUT /api/bench/media": (a: Asked) => {
-      own.media = keep(own.media, a.body as (typeof own.media)[number]);
+      const medium = a.body as (typeof own.media)[number];
+      own.media = keep(own.media, { ...medium, called: `${medium.name} (like ${medium.like})` });
       return now();
     },
   };

@@ -33,9 +33,9 @@ export function BoxIn() {
   const wanted = plants.length - Object.values(draft.changes).filter((c) => c.left).length;
   const unsaid = plants.some((p, i) => !draft.changes[i]?.left && !(draft.changes[i]?.habit || p.habit || draft.habit));
   const takeIn = () => {
-    const ids = idsFor(plants.length, draft.ids);
+    const ids = idsFor(plants, draft.ids);
     set({ ids });
-    many.mutate(entriesOf({ ...draft, box }, plants, today, ids), {
+    many.mutate(entriesOf({ ...draft, box, ids }, plants, today), {
       onSuccess: ({ kept, refused: list }) => {
         setRefused(list);
         if (kept.length > 0) undo("taken in", sayCount(new Set(kept.map((k) => k.plant)).size, "plant"), kept);

@@ -84,8 +84,10 @@ describe("a box", () => {
 
   it("keeps what was typed where some of it is refused, and sends it with the same ids again", async () => {
     let tries = 0;
+    const serving = { box: { ...read, problems: [] } as object };
     const asked = serve({
-      ...answers({ ...read, problems: [] }),
+      ...answers(),
+      "POST /api/box": () => serving.box,
       "POST /api/entries": (a: Asked) => {
         tries++;
         const all = kept(a);
@@ -98,11 +100,15 @@ describe("a box", () => {
     await userEvent.click(await screen.findByRole("button", { name: "Take in 2 plants" }));
     expect((await screen.findByRole("alert")).textContent).toContain("Not so.");
     const before = sent(asked).map((e) => e.id);
-    await userEvent.click(screen.getByRole("button", { name: "Take in 2 plants" }));
-    await waitFor(() => expect(sent(asked)).toHaveLength(6));
+    // Another line is put before them: what was sent keeps its ids all the same.
+    const longer = { ...read, problems: [], plants: [one(9), ...read.plants] };
+    serving.box = longer;
+    await userEvent.type(screen.getByRole("textbox", { name: "What is in it" }), " and one");
+    await userEvent.click(await screen.findByRole("button", { name: "Take in 3 plants" }));
+    await waitFor(() => expect(sent(asked)).toHaveLength(7));
     expect(
       sent(asked)
-        .slice(3)
+        .slice(4)
         .map((e) => e.id),
     ).toEqual(before);
   });

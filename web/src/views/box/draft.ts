@@ -26,8 +26,11 @@ export interface BoxDraft {
   /** How all of it grows, where the list does not tell. */
   habit?: string;
   changes: Record<number, Change>;
-  /** The plants' ids, made once: sent again after a failure, nothing is recorded twice. */
-  ids: string[];
+  /**
+   * Ids of each plant, of its arrival and of its first look, made once and found by its name: sent again after a
+   * failure nothing is recorded twice, also where other lines were changed in between.
+   */
+  ids: Record<string, string[]>;
 }
 
 export const emptyBox: BoxDraft = {
@@ -37,26 +40,39 @@ export const emptyBox: BoxDraft = {
   isolated: true,
   pattern: "",
   changes: {},
-  ids: [],
+  ids: {},
 };
 
 /** The box at hand, kept on this device until it is recorded. */
 export const useBoxDraft = () =>
   useLocalStorage<BoxDraft>({ key: "box-in", defaultValue: emptyBox, getInitialValueInEffect: false });
 
-/** As many ids as are wanted, the known ones first: three for each plant, of itself, its arrival and its first look. */
-export const idsFor = (plants: number, known: string[]) =>
-  Array.from({ length: 3 * plants }, (_, i) => known[i] ?? newId());
-
 type Listed = Schemas["BoxPreview"]["plants"][number];
 
+/** What tells plants of a box apart: what their lines call them, and which of the same name it is. */
+const keysOf = (plants: Listed[]) => {
+  const seen = new Map<string, number>();
+  return plants.map((p) => {
+    const n = (seen.get(p.name) ?? 0) + 1;
+    seen.set(p.name, n);
+    return `${p.name}#${n}`;
+  });
+};
+
+/** Three ids for each plant, the known ones kept. */
+export const idsFor = (plants: Listed[], known: BoxDraft["ids"]): BoxDraft["ids"] => ({
+  ...known,
+  ...Object.fromEntries(keysOf(plants).map((k) => [k, known[k] ?? [newId(), newId(), newId()]])),
+});
+
 /** What is recorded of a box: each plant's arrival, and as its first look what its line says it has. */
-export function entriesOf(draft: BoxDraft, plants: Listed[], today: string, ids: string[]) {
+export function entriesOf(draft: BoxDraft, plants: Listed[], today: string) {
   const on = draft.on ?? today;
+  const keys = keysOf(plants);
   return plants.flatMap((p, i) => {
     const changed = draft.changes[i] ?? {};
     if (changed.left) return [];
-    const [plant = "", arrival = "", look = ""] = ids.slice(3 * i, 3 * i + 3);
+    const [plant = "", arrival = "", look = ""] = draft.ids[keys[i] ?? ""] ?? [];
     const kind = changed.kind ?? p.kinds[0];
     const arrived = {
       name: changed.name ?? p.name,

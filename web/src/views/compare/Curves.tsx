@@ -20,9 +20,7 @@ const edge = 8;
 
 /** Readings of all of them, measure by measure, each on one scale. */
 export function Curves({ plants, curves, measures }: CurvesProps) {
-  const shown = measures.filter(
-    (m) => curves.filter((c) => (c[m.id]?.length ?? 0) > 1).length > 0 && m.kind !== "yes-no",
-  );
+  const shown = measures.filter((m) => curves.some((c) => (c[m.id]?.length ?? 0) > 1) && m.kind !== "yes-no");
   if (shown.length === 0) return null;
   return (
     <section className="patch mt-18" aria-label="Their readings">

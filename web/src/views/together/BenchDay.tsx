@@ -6,21 +6,11 @@ import { useMany } from "../../api/recording";
 import { useBenchDay } from "../../api/together";
 import { Bare, Failed, Refused, Waiting } from "../../shell/States";
 import { sayQuantity, useUnits } from "../../units";
-import { useUndo } from "../undo";
+import { useUndoMany } from "../undo";
 import { sayCount, sayTime } from "../words";
 import classes from "./Together.module.css";
 
 type OnBench = Schemas["BenchDay"]["plants"][number];
-
-/** What is done before the first of a turn, and between its plants. */
-const turns: Record<OnBench["turn"], { title: string; before: string }> = {
-  clean: {
-    title: "Clean ones first",
-    before: "A clean bench, washed hands, a clean blade; the blade again between two.",
-  },
-  suspect: { title: "Then the suspect", before: "Wash your hands; another tray; the blade cleaned between two." },
-  infested: { title: "The infested last", before: "A tray and a blade of their own; nothing of them goes back." },
-};
 
 /** One bench day for plants that belong together: what to lay out, then one plant after the other. */
 export function BenchDay() {
@@ -30,7 +20,7 @@ export function BenchDay() {
   const [system] = useUnits();
   if (day.isPending) return <Waiting />;
   if (day.isLoadingError) return <Failed error={day.error} retry={() => day.refetch()} />;
-  const { plants, needs, minutes, nothing, today } = day.data;
+  const { plants, needs, minutes, nothing, more, turns, today } = day.data;
   const back = `/together?tag=${encodeURIComponent(tag)}`;
   if (plants.length === 0) {
     return (
@@ -42,10 +32,9 @@ export function BenchDay() {
       </Bare>
     );
   }
-  const inTurns = Object.entries(turns).flatMap(([turn, words]) => {
-    const here = plants.filter((p) => p.turn === turn);
-    return here.length > 0 ? [{ ...words, here }] : [];
-  });
+  const inTurns = turns
+    .map((t) => ({ ...t, here: plants.filter((p) => p.turn === t.turn) }))
+    .filter((t) => t.here.length > 0);
   return (
     <>
       <title>{`Bench day: ${tag} · Tender Mend`}</title>
@@ -54,6 +43,7 @@ export function BenchDay() {
           <h1>Bench day</h1>
           <p className="soft mt-4 mb-0">
             <Link to={back}>{tag}</Link>: {sayCount(plants.length, "plant")}, about {sayTime(minutes)}.
+            {more > 0 && ` ${sayCount(more, "plant")} more are not listed: those that are due longest are.`}
             {nothing > 0 && ` ${sayCount(nothing, "plant")} more want nothing today.`}
           </p>
         </div>
@@ -134,7 +124,7 @@ const nobody = "00000000-0000-0000-0000-000000000000";
 
 function OnePlant({ plant, today }: { plant: OnBench; today: string }) {
   const many = useMany();
-  const undo = useUndo({ id: plant.id, name: plant.name }, true);
+  const undo = useUndoMany();
   const all = plant.steps.some((s) => s.op === "baseline") ? "All done, without a picture" : "All done";
   const done = () =>
     many.mutate(
@@ -145,7 +135,7 @@ function OnePlant({ plant, today }: { plant: OnBench; today: string }) {
         case: s.case === nobody ? undefined : s.case,
         did: { step: s.id, skipped: false, note: s.op === "baseline" ? "no picture was made" : undefined },
       })),
-      { onSuccess: ({ kept }) => kept[0] && undo("its sitting done", kept[0].entry) },
+      { onSuccess: ({ kept }) => kept.length > 0 && undo("what was due is done", plant.name, kept) },
     );
   return (
     <li data-testid="on-bench">

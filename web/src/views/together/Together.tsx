@@ -1,6 +1,6 @@
 import { Button, Group } from "@mantine/core";
 import { Link, useSearchParams } from "react-router";
-import type { PlantRow } from "../../api/client";
+import type { Knowledge, PlantRow, Schemas } from "../../api/client";
 import { useKnowledge } from "../../api/handbook";
 import { useRegister } from "../../api/plants";
 import { useDifferentials } from "../../api/together";
@@ -76,10 +76,8 @@ export function Together() {
   );
 }
 
-type Judged = ReturnType<typeof useDifferentials>[number]["data"];
-
 /** The likeliest cause of one, in words. */
-function firstOf(judged: Judged, knowledge: NonNullable<ReturnType<typeof useKnowledge>["data"]>) {
+function firstOf(judged: Schemas["Differential"] | undefined, knowledge: Knowledge) {
   const first = judged?.causes[0];
   if (!first) return undefined;
   const label = knowledge.causes.find((c) => c.id === first.id)?.label ?? first.id;

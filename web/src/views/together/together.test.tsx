@@ -90,12 +90,20 @@ describe("plants that belong together", () => {
   });
 });
 
+const recentOf = () => JSON.parse(window.sessionStorage.getItem("recent") ?? "[]");
+
 describe("a bench day", () => {
   const step = (id: string, op = "soak") => ({ id, op, how: `Do ${id}.`, title: id, case: "case-1", minutes: 4 });
   const day = {
     today: "2026-11-24",
     minutes: 8,
     nothing: 1,
+    more: 0,
+    turns: [
+      { turn: "clean", title: "Clean ones first", before: "A clean bench." },
+      { turn: "suspect", title: "Then the suspect", before: "Another tray." },
+      { turn: "infested", title: "The infested last", before: "A blade of their own." },
+    ],
     needs: [{ what: "perlite", need: 1.5, unit: "l", buy: 1, stock: 0.5 }],
     plants: [
       { id: "a", name: "Fern", label: "T-1", turn: "clean", causes: ["Pot-bound"], minutes: 4, steps: [step("one")] },
@@ -106,7 +114,7 @@ describe("a bench day", () => {
         turn: "infested",
         causes: ["Mealybugs"],
         minutes: 4,
-        steps: [step("baseline", "baseline")],
+        steps: [step("baseline", "baseline"), step("two")],
       },
     ],
   };
@@ -124,12 +132,16 @@ describe("a bench day", () => {
     expect(pageText()).toContain("1 plant more want nothing today");
     const hoya = screen.getAllByTestId("on-bench")[1] as HTMLElement;
     await userEvent.click(within(hoya).getByRole("button", { name: "All done, without a picture: Hoya" }));
-    await waitFor(() => expect(sent(asked)).toHaveLength(1));
+    await waitFor(() => expect(sent(asked)).toHaveLength(2));
     expect(sent(asked)[0]).toMatchObject({
       plant: "b",
       case: "case-1",
       did: { step: "baseline", skipped: false, note: "no picture was made" },
     });
+    // Its undo takes back all of it.
+    await waitFor(() =>
+      expect(recentOf()).toMatchObject([{ name: "Hoya", of: sent(asked).map((e) => ({ entry: e.id })) }]),
+    );
   });
 
   it("says when nothing is due", async () => {
