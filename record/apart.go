@@ -73,6 +73,7 @@ func (s State) Apart(on day.Day) *KeptApart {
 	if q := s.Quarantine(); q != nil && s.Isolation != Clean {
 		a.newcomer(s, *q, on)
 	}
+	a.exposed(s)
 	if what, since, bad := s.Bad(); bad {
 		a.Release.wants(false, "nothing bad at the last look", working.Lower(what)+" on "+since.Words())
 	}

@@ -24,6 +24,7 @@ type Arrived struct {
 	Leaves     *int       `json:"leaves,omitempty"`
 	Growths    *int       `json:"growths,omitempty" doc:"Bulbs, canes, rosettes or stems."`
 	Place      *uuid.UUID `json:"place,omitempty"`
+	Tray       string     `json:"tray,omitempty" maxLength:"40" doc:"The tray that it shares there, by name."`
 	Isolated   bool       `json:"isolated"`
 	Had        Had        `json:"had,omitempty" enum:"weeks,months,years,unknown" doc:"How long it had been had before."`
 	Suspect    bool       `json:"suspect,omitempty" doc:"Whether where it comes from is suspect."`
@@ -106,6 +107,7 @@ func (a *Arrived) apply(s *State, e Entry) {
 		}
 	}
 	s.tag(a.Box)
+	s.Tray = strings.TrimSpace(a.Tray)
 	s.Pot = Pot{WidthCM: a.PotWidthCM, DepthCM: a.PotDepthCM, Medium: a.Medium}
 	if a.Isolated {
 		s.keep(Isolated, e.On, "")

@@ -14,6 +14,9 @@ type Moved struct {
 	Place     *uuid.UUID `json:"place,omitempty"`
 	Isolation Isolation  `json:"isolation,omitempty" enum:"clean,watch,isolated"`
 	Reason    string     `json:"reason,omitempty" maxLength:"300"`
+	Tray      string     `json:"tray,omitempty" maxLength:"40" doc:"The tray that it shares there, by name."`
+	// Exposed is what it may have caught, where it is put on watch for that.
+	Exposed *ExposedTo `json:"exposed,omitempty" doc:"What it may have caught, where it is watched for that."`
 }
 
 // Isolation says how freely a plant may stand among the others.
@@ -32,23 +35,36 @@ const KindMoved Kind = "moved"
 // Kind names it.
 func (*Moved) Kind() Kind { return KindMoved }
 
-func (m *Moved) check(*situation) Faults {
-	if m.Place == nil && m.Isolation == "" {
+func (m *Moved) check(s *situation) (faults Faults) {
+	if m.Place == nil && m.Isolation == "" && m.Tray == "" && m.Exposed == nil {
 		return Faults{{Field: "moved", Message: "say where it went, or how it is kept apart"}}
+	}
+	m.Exposed.check(&faults)
+	if m.Exposed != nil && m.Exposed.Plant == s.entry.PlantID {
+		faults = append(faults, Fault{Field: "moved.exposed.plant", Message: "a plant does not catch it from itself"})
 	}
 	switch m.Isolation {
 	case "", Clean, UnderWatch, Isolated:
-		return nil
+		return faults
 	}
-	return Faults{{Field: "moved.isolation", Message: "a plant is clean, under watch or isolated"}}
+	return append(faults, Fault{Field: "moved.isolation", Message: "a plant is clean, under watch or isolated"})
 }
 
 func (m *Moved) apply(s *State, e Entry) {
 	if m.Place != nil {
-		s.Place = m.Place
+		s.Place, s.Tray = m.Place, ""
+	}
+	if m.Tray != "" {
+		s.Tray = strings.TrimSpace(m.Tray)
 	}
 	if m.Isolation != "" {
 		s.keep(m.Isolation, e.On, m.Reason)
+	}
+	if m.Isolation == Clean {
+		s.Exposures = nil
+	}
+	if m.Exposed != nil {
+		s.Exposures = append(s.Exposures, Exposure{On: e.On, Entry: e.ID, Why: m.Reason, ExposedTo: *m.Exposed})
 	}
 }
 

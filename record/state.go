@@ -72,7 +72,11 @@ type Identity struct {
 	Adjusted  *Adjusted      // what was overruled for this plant
 	Pot       Pot
 	Place     *uuid.UUID
+	Tray      string // that it stands in there with others; empty where nobody said
 	Isolation Isolation
+	Stays     []Stay     // where it stood, oldest first
+	Hands     []Hand     // the last days on which somebody had it in hands, oldest first
+	Exposures []Exposure // what it was put on watch for since it was among the others last
 
 	// Left is how it left: given away or lost; nil while it is here.
 	Left   *Closed
@@ -296,6 +300,8 @@ func (s *State) take(e Entry) {
 		s.Case = s.Cases[at]
 	}
 	c.apply(s, e)
+	s.stand(e.On)
+	s.hand(e, c)
 	if at >= 0 {
 		s.Cases[at], s.caseOf[e.ID] = s.Case, s.Case.ID
 	}

@@ -11,7 +11,8 @@ import (
 // ofCollections are the tables that hold a collection's rows, those that point to
 // others first.
 var ofCollections = []string{
-	"supply_moves", "supplies", "settings", "pictures", "passed_stages", "plant_cases", "taken_cases", "entries",
+	"supply_moves", "supplies", "settings", "pictures", "passed_stages", "plant_cases", "stays", "hands",
+	"taken_cases", "entries",
 	"plants", "places", "kinds",
 }
 

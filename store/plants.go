@@ -110,6 +110,9 @@ func project(ctx context.Context, tx *sqlx.Tx, c Collection, s record.State) err
 	if err := projectCases(ctx, tx, c, s); err != nil {
 		return err
 	}
+	if err := projectStays(ctx, tx, c, s); err != nil {
+		return err
+	}
 	return projectStages(ctx, tx, c, s)
 }
 
@@ -148,7 +151,8 @@ func projectPlant(ctx context.Context, tx *sqlx.Tx, c Collection, s record.State
 			figure = $22, confirmations = $23, mother_id = $24,
 			ended_on = $25,
 			due_days = $26, due_minutes = $27, due_weights = $28, due_jobs = $29,
-			source = $30, suspected = $31, trials = $32, tags = $33, natural_name = $34, condition = $35
+			source = $30, suspected = $31, trials = $32, tags = $33, natural_name = $34, condition = $35,
+			pests_clean = $36, found_well = $37, exposures = $38
 		where collection_id = $1 and id = $2`,
 		c.ID, s.PlantID, s.Here, name, s.Arrival.Label, s.Habit.ID, s.Arrival.Profile, botanical, search,
 		s.Place, string(s.Isolation), s.Standing(), stage, s.ArrivedOn, s.LastLook(),
@@ -160,7 +164,8 @@ func projectPlant(ctx context.Context, tx *sqlx.Tx, c Collection, s record.State
 		load.Days, load.Minutes, load.Weights, asJSON[map[care.Job][]int]{load.Jobs},
 		sourceOf(s.Arrival), asJSON[[]record.Suspicion]{s.Suspected()},
 		asJSON[[]record.Trial]{append([]record.Trial{}, s.Trials...)},
-		append([]string{}, s.Tags...), natural(name), lastCondition(s),
+		append([]string{}, s.Tags...), natural(name), lastCondition(s), s.PestsClean(), s.FoundWell,
+		asJSON[[]record.WatchedFor]{s.WatchedFor()},
 	)
 	return err
 }

@@ -15,7 +15,9 @@ import (
 func Routine(s record.State, south bool) []care.Due {
 	p := care.Plant{
 		Wants: s.Wants, Habit: s.Habit, South: south, Rule: s.WaterLines(south),
-		Had: s.ArrivedOn, FreshOn: s.Pot.FreshOn, Watched: s.Isolation == record.UnderWatch,
+		Had: s.ArrivedOn, FreshOn: s.Pot.FreshOn,
+		// What it was exposed to is looked for on days of its own.
+		Watched: s.Isolation == record.UnderWatch && len(s.Exposures) == 0,
 		Last: map[care.Job]day.Day{}, Snoozed: s.Snoozes,
 	}
 	maps.Copy(p.Last, s.Jobs)

@@ -53,6 +53,7 @@ func routineTask(s record.State, south bool) Task {
 // that is kept apart may go back.
 func apartTasks(s record.State, add func(Task)) {
 	if s.Isolation == record.Clean {
+		exposedTasks(s, add)
 		sisterTask(s, add)
 		return
 	}
@@ -72,6 +73,9 @@ func apartTasks(s record.State, add func(Task)) {
 		if a := s.Apart(q.Until); a.Release.Open {
 			add(releaseTask(s, q.Until))
 		}
+		return
+	}
+	if exposedTasks(s, add) {
 		return
 	}
 	if a := s.Apart(s.LastLook()); a != nil && a.Release.Open {

@@ -1,0 +1,97 @@
+package exposure
+
+import (
+	"cmp"
+	"slices"
+
+	"github.com/google/uuid"
+
+	"tendermend/core/day"
+)
+
+// Suspect is a plant from which another may have a cause.
+type Suspect struct {
+	Plant uuid.UUID
+	Had   float64 // the chance that it had it, 0-1: see Prior
+	Since day.Day // since when
+}
+
+// Origin is where a plant may have its trouble from.
+type Origin struct {
+	Plant uuid.UUID `json:"plant" doc:"All zeros where it came with it, or from nobody here."`
+	Share float64   `json:"share" doc:"Its share among all that may be, 0-1."`
+	Leg   *Leg      `json:"leg,omitempty" doc:"What tied them."`
+	// Came is true of the chance that it had it when it came here.
+	Came bool `json:"came"`
+}
+
+// What speaks for an origin before any tie is asked (common practice).
+const (
+	hadIt      = 1.0
+	newcomer   = .08 // came within two generations, and nobody found it clean since
+	anyPlant   = .01
+	cameWith   = .10 // the plant itself brought it, where it came so lately
+	cameBad    = .30 // from a source that is suspect
+	fromNobody = .02 // by a window, on clothes, with cut flowers
+)
+
+// Prior gives the chance that a plant had a cause before any tie is asked: found to have
+// it, held to have it with some chance, lately come, or none of these.
+func Prior(found bool, chance float64, lately bool) float64 {
+	switch {
+	case found:
+		return hadIt
+	case lately:
+		return max(newcomer, chance)
+	}
+	return max(anyPlant, chance)
+}
+
+// Find is a plant on which a cause was found, and how it came here.
+type Find struct {
+	Plant   uuid.UUID
+	On      day.Day
+	Came    day.Day
+	Suspect bool // whether where it came from is suspect
+}
+
+// Back gives where a plant may have a cause from, likeliest first: each suspect by what
+// tied it to the plant up to the find, itself when it came lately, and nobody here.
+// Shares add up to 1.
+func Back(q Question, found Find, suspects []Suspect) []Origin {
+	q.On = found.On
+	reach := day.Day(unseen * IncubationDays(q.Cause, found.On))
+	ties := q.byPlant()
+	from := []Origin{{Share: fromNobody}}
+	if found.Came >= found.On-reach {
+		weight := cameWith
+		if found.Suspect {
+			weight = cameBad
+		}
+		from = append(from, Origin{Share: weight, Came: true})
+	}
+	for _, s := range suspects {
+		if s.Plant == found.Plant {
+			continue
+		}
+		var contacts []Contact
+		for _, c := range ties[s.Plant] {
+			if c.To == found.Plant {
+				contacts = append(contacts, c)
+			}
+		}
+		leg, _, crossed := q.leg(contacts, max(s.Since, found.On-reach, q.cleared(found.Plant)))
+		if crossed {
+			from = append(from, Origin{Plant: s.Plant, Share: s.Had * leg.Chance, Leg: &leg})
+		}
+	}
+	all := 0.0
+	for _, o := range from {
+		all += o.Share
+	}
+	for i := range from {
+		from[i].Share /= all
+	}
+	slices.SortStableFunc(from, func(x, y Origin) int { return cmp.Compare(y.Share, x.Share) })
+	return from
+}

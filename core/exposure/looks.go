@@ -1,0 +1,87 @@
+package exposure
+
+import (
+	"slices"
+
+	"tendermend/core/cause"
+	"tendermend/core/day"
+	"tendermend/core/pest"
+)
+
+// Looks and incubation of what has no clock of warmth, in days (common practice).
+const (
+	diseaseDays = 14
+	slowDays    = 30 // of a virus or a wilt, until one that has it may hand it on
+)
+
+// slow are those whose signs may take half a year.
+var slow = []cause.ID{cause.Virus, cause.Fusarium}
+
+// looksOfSlow are the days on which one looks for a virus or a wilt; nothing lets a
+// plant off by date.
+var looksOfSlow = []int{30, 90, 180}
+
+// IncubationDays is how long it takes from catching a cause to showing it: a pest's
+// generation at the warmth of a usual room; 14 days of a disease, 30 of a virus or wilt.
+func IncubationDays(id cause.ID, on day.Day) int {
+	if p, known := pest.ByCause(string(id)); known {
+		if days, runs := p.GenerationDays(on, pest.UsualRoom()); runs {
+			return days
+		}
+	}
+	if slices.Contains(slow, id) {
+		return slowDays
+	}
+	return diseaseDays
+}
+
+// afterEggs is how many days after the eggs of the first day hatched one looks.
+const afterEggs = 3
+
+// Looks gives the days on which an exposed plant is looked at: today, when eggs would
+// have hatched, at half an incubation and at a whole one; a plant that wants one look
+// has it when it would be seen most. Slow diseases have days of their own.
+func Looks(id cause.ID, on day.Day, act Act) []day.Day {
+	days := looksOfSlow
+	if !slices.Contains(slow, id) {
+		whole := IncubationDays(id, on)
+		days = []int{0, eggDays(id, on) + afterEggs, (whole + 1) / 2, whole}
+		if act == LookOnce {
+			days = []int{whole}
+		}
+	}
+	if act == Nothing {
+		return []day.Day{}
+	}
+	list := make([]day.Day, len(days))
+	for i, n := range days {
+		list[i] = on + day.Day(n)
+	}
+	slices.Sort(list)
+	return slices.Compact(list)
+}
+
+// eggDays is how long eggs take to hatch in a usual room; 0 where there are none.
+func eggDays(id cause.ID, on day.Day) int {
+	p, known := pest.ByCause(string(id))
+	if !known {
+		return 0
+	}
+	days, _ := pest.UsualRoom().DaysFor(p.EggK, p.Threshold, on)
+	return days
+}
+
+// unseen is for how many generations a cause may have been on a plant before it was
+// found, where nobody looked (common practice).
+const unseen = 2
+
+// SinceWhen gives since when a plant may have had what was found on a day: one
+// generation before the last look without a find, two before the find where there was
+// none, and not before it came.
+func SinceWhen(id cause.ID, found, came day.Day, clean *day.Day) day.Day {
+	from := found - day.Day(unseen*IncubationDays(id, found))
+	if clean != nil && *clean < found {
+		from = max(from, *clean-day.Day(IncubationDays(id, *clean)))
+	}
+	return min(found, max(came, from))
+}

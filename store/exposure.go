@@ -1,0 +1,202 @@
+package store
+
+import (
+	"context"
+	"fmt"
+	"slices"
+	"time"
+
+	"github.com/google/uuid"
+	"github.com/jmoiron/sqlx"
+
+	"tendermend/core/cause"
+	"tendermend/core/day"
+	"tendermend/core/exposure"
+	"tendermend/record"
+)
+
+// Outbreaker is a plant as an outbreak needs it: who and where it is, what it has or may
+// have, and when it was last found clean.
+type Outbreaker struct {
+	ID         uuid.UUID                   `db:"id"`
+	Name       string                      `db:"name"`
+	Label      string                      `db:"label"`
+	Profile    string                      `db:"profile"`
+	PlaceID    *uuid.UUID                  `db:"place_id"`
+	Isolation  string                      `db:"isolation"`
+	Standing   string                      `db:"standing"`
+	Here       bool                        `db:"here"`
+	CameOn     day.Day                     `db:"arrived_on"`
+	Source     string                      `db:"source"`
+	Mother     *uuid.UUID                  `db:"mother_id"`
+	PestsClean *day.Day                    `db:"pests_clean"`
+	FoundWell  *day.Day                    `db:"found_well"`
+	Suspected  asJSON[[]record.Suspicion]  `db:"suspected"`
+	Exposures  asJSON[[]record.WatchedFor] `db:"exposures"`
+}
+
+const outbreakerColumns = `id, name, label, profile, place_id, isolation, standing, here, arrived_on, source, mother_id,
+	pests_clean, found_well, suspected, exposures`
+
+// CleanOf is the last day on which it was looked at for a cause without a find; nil
+// where nobody did.
+func (o Outbreaker) CleanOf(id cause.ID) *day.Day {
+	one, _ := cause.ByID(id)
+	if one.Kind != "pest" || o.PestsClean == nil || o.FoundWell != nil && *o.FoundWell > *o.PestsClean {
+		return o.FoundWell
+	}
+	return o.PestsClean
+}
+
+// Has is what it is suspected of having of a cause; nil where nothing.
+func (o Outbreaker) Has(id cause.ID) *record.Suspicion {
+	i := slices.IndexFunc(o.Suspected.V, func(x record.Suspicion) bool { return x.Cause == string(id) })
+	if i < 0 {
+		return nil
+	}
+	return &o.Suspected.V[i]
+}
+
+// Spreading lists the plants that have, may have or are watched for anything that
+// travels.
+func (s *Store) Spreading(ctx context.Context, collection uuid.UUID) ([]Outbreaker, error) {
+	list := []Outbreaker{}
+	err := sqlx.SelectContext(ctx, s.q(), &list, `select `+outbreakerColumns+` from plants
+		where collection_id = $1 and here and (suspected <> '[]' or exposures <> '[]') order by name, id`, collection)
+	if err != nil {
+		return nil, fmt.Errorf("reading what spreads: %w", err)
+	}
+	return list, nil
+}
+
+// Outbreakers gives plants by id.
+func (s *Store) Outbreakers(ctx context.Context, collection uuid.UUID, ids []uuid.UUID) (
+	map[uuid.UUID]Outbreaker, error,
+) {
+	var list []Outbreaker
+	err := sqlx.SelectContext(ctx, s.q(), &list,
+		`select `+outbreakerColumns+` from plants where collection_id = $1 and id = any($2)`, collection, ids)
+	if err != nil {
+		return nil, fmt.Errorf("reading plants of an outbreak: %w", err)
+	}
+	all := map[uuid.UUID]Outbreaker{}
+	for _, o := range list {
+		all[o.ID] = o
+	}
+	return all, nil
+}
+
+// Contacts gives all that ties plants to others from a day up to another.
+func (s *Store) Contacts(
+	ctx context.Context, collection uuid.UUID, plants []uuid.UUID, since, on day.Day,
+) ([]exposure.Contact, error) {
+	stood, err := s.stoodTogether(ctx, collection, plants, since, on)
+	if err != nil {
+		return nil, err
+	}
+	worked, err := s.workedTogether(ctx, collection, plants, since, on)
+	if err != nil {
+		return nil, err
+	}
+	kin, err := s.kinContacts(ctx, collection, plants)
+	return slices.Concat(stood, worked, kin), err
+}
+
+type stayRow struct {
+	Plant uuid.UUID `db:"plant_id"`
+	Place uuid.UUID `db:"place_id"`
+	Tray  string    `db:"tray"`
+	Apart bool      `db:"apart"`
+	From  day.Day   `db:"from_day"`
+	Until *day.Day  `db:"until_day"`
+}
+
+func (s *Store) stoodTogether(
+	ctx context.Context, collection uuid.UUID, plants []uuid.UUID, since, on day.Day,
+) ([]exposure.Contact, error) {
+	var rows []stayRow
+	const overlap = `x.collection_id = $1 and (x.until_day is null or x.until_day > $3) and x.from_day <= $4`
+	err := sqlx.SelectContext(ctx, s.q(), &rows, `
+		select x.plant_id, x.place_id, x.tray, x.apart, x.from_day, x.until_day from stays x where `+overlap+`
+			and x.place_id in (select place_id from stays x where plant_id = any($2) and `+overlap+`)
+		order by x.plant_id, x.from_day`, collection, plants, since, on)
+	if err != nil {
+		return nil, fmt.Errorf("reading who stood beside whom: %w", err)
+	}
+	var own, all []exposure.Stood
+	crowd := map[uuid.UUID]int{}
+	asked := setOf(plants)
+	for _, r := range rows {
+		stay := exposure.Stood(r)
+		all = append(all, stay)
+		if asked[r.Plant] {
+			own = append(own, stay)
+		}
+		if r.Until == nil {
+			crowd[r.Place]++
+		}
+	}
+	return exposure.Standing(own, all, on, crowd), nil
+}
+
+func (s *Store) workedTogether(
+	ctx context.Context, collection uuid.UUID, plants []uuid.UUID, since, on day.Day,
+) ([]exposure.Contact, error) {
+	var rows []struct {
+		Plant   uuid.UUID `db:"plant_id"`
+		On      day.Day   `db:"on_day"`
+		By      string    `db:"by_name"`
+		At      time.Time `db:"at"`
+		Blade   bool      `db:"blade"`
+		Cleaned bool      `db:"cleaned"`
+	}
+	err := sqlx.SelectContext(ctx, s.q(), &rows, `
+		select plant_id, on_day, by_name, at, blade, cleaned from hands where collection_id = $1 and (on_day, by_name) in (
+			select on_day, by_name from hands
+			where collection_id = $1 and plant_id = any($2) and on_day between $3 and $4)`, collection, plants, since, on)
+	if err != nil {
+		return nil, fmt.Errorf("reading whose hands had it: %w", err)
+	}
+	worked := make([]exposure.Worked, len(rows))
+	for i, r := range rows {
+		worked[i] = exposure.Worked(r)
+	}
+	return exposure.Working(setOf(plants), worked), nil
+}
+
+// kinContacts gives the ties of plants to their mothers and pieces, and to what came
+// with them.
+func (s *Store) kinContacts(ctx context.Context, collection uuid.UUID, plants []uuid.UUID) (
+	[]exposure.Contact, error,
+) {
+	var rows []struct {
+		From uuid.UUID    `db:"from_plant"`
+		To   uuid.UUID    `db:"to_plant"`
+		Tie  exposure.Tie `db:"tie"`
+		On   day.Day      `db:"on_day"`
+	}
+	err := sqlx.SelectContext(ctx, s.q(), &rows, `
+		select mother_id as from_plant, id as to_plant, 'kin' as tie, arrived_on as on_day from plants
+			where collection_id = $1 and here and mother_id is not null and (mother_id = any($2) or id = any($2))
+		union all
+		select a.id, b.id, 'came-with', a.arrived_on from plants a join plants b on b.collection_id = a.collection_id
+			and b.source = a.source and b.arrived_on = a.arrived_on and b.id <> a.id and b.here
+			where a.collection_id = $1 and a.here and a.id = any($2) and a.source <> ''
+			and (not b.id = any($2) or a.id < b.id)`, collection, plants)
+	if err != nil {
+		return nil, fmt.Errorf("reading kin: %w", err)
+	}
+	list := make([]exposure.Contact, len(rows))
+	for i, r := range rows {
+		list[i] = exposure.Contact{From: r.From, To: r.To, Tie: r.Tie, Since: r.On, Until: r.On}
+	}
+	return list, nil
+}
+
+func setOf(ids []uuid.UUID) map[uuid.UUID]bool {
+	set := map[uuid.UUID]bool{}
+	for _, id := range ids {
+		set[id] = true
+	}
+	return set
+}
