@@ -30,6 +30,7 @@ type KeptApart struct {
 // ApartReason is one reason to keep a plant apart.
 type ApartReason struct {
 	What    string      `json:"what"`
+	Cause   string      `json:"cause,omitempty" doc:"What travels; missing where nothing is known to."`
 	Since   day.Day     `json:"since"`
 	Ways    []cause.Way `json:"ways" doc:"How it travels."`
 	ForGood bool        `json:"forGood" doc:"Whether it stays apart for good."`
@@ -107,7 +108,7 @@ func (a *KeptApart) reasons(s State, on day.Day) {
 			continue // said above, with its case
 		}
 		a.Reasons = append(a.Reasons, ApartReason{
-			What: x.What + ".", Since: x.Since, Ways: isolation.WaysOf(x.Cause), travel: x.travel(),
+			What: x.What + ".", Cause: x.Cause, Since: x.Since, Ways: isolation.WaysOf(x.Cause), travel: x.travel(),
 		})
 		a.Release.wants(false, "decided on: "+working.Lower(x.What), "open since "+x.Since.Words())
 	}
@@ -117,7 +118,7 @@ func (a *KeptApart) reasons(s State, on day.Day) {
 		}
 		const came = "It came on one day from one source with “%s”: %s."
 		a.Reasons = append(a.Reasons, ApartReason{
-			What: fmt.Sprintf(came, sister.Name, working.Lower(sister.What)), Since: sister.Since,
+			What: fmt.Sprintf(came, sister.Name, working.Lower(sister.What)), Cause: sister.Cause, Since: sister.Since,
 			Ways: isolation.WaysOf(sister.Cause), travel: sister.travel(),
 		})
 		until := "“" + sister.Name + "” is decided on"
@@ -201,7 +202,7 @@ func (c Case) apart() (reasons []ApartReason) {
 		}
 		known, _ := diagnosis.CauseByID(id)
 		r := ApartReason{
-			What: known.Label + ".", Since: c.OpenedOn, Ways: ways, ForGood: isolation.ForGood(id),
+			What: known.Label + ".", Cause: id, Since: c.OpenedOn, Ways: ways, ForGood: isolation.ForGood(id),
 			until: "the case of " + strings.ToLower(known.Label) + " has ended", travel: isolation.TravelOf(id),
 		}
 		if r.ForGood {

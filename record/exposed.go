@@ -91,7 +91,7 @@ func (a *KeptApart) exposed(s State) {
 			continue
 		}
 		a.Reasons = append(a.Reasons, ApartReason{
-			What: strings.TrimSuffix(x.Why, ".") + ".", Since: x.On,
+			What: strings.TrimSuffix(x.Why, ".") + ".", Cause: string(x.Cause), Since: x.On,
 			Ways: isolation.WaysOf(string(x.Cause)), travel: isolation.TravelOf(string(x.Cause)),
 		})
 		next, _, _ := s.NextLook(x)

@@ -177,6 +177,7 @@ func (srv *server) operations(r chi.Router) huma.API {
 	srv.boxOperations(api)
 	srv.compareOperations(api)
 	srv.benchDayOperations(api)
+	srv.outbreakOperations(api)
 	srv.householdOperations(api)
 	srv.reviewOperations(api)
 	srv.exchangeOperations(api)

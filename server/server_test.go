@@ -127,6 +127,7 @@ func operations(plant string) []struct{ method, path, body string } {
 		{"GET", "/api/plants/" + plant + "/entries.csv", ""},
 		{"GET", "/api/plants/" + plant + "/pictures/" + newID(), ""},
 		{"GET", "/api/plants/" + plant + "/shopping", ""},
+		{"GET", "/api/plants/" + plant + "/exposure?cause=mealybug", ""},
 		{"POST", "/api/plants/" + plant + "/case", `{"habit":"fern"}`},
 	}
 }

@@ -200,3 +200,17 @@ func setOf(ids []uuid.UUID) map[uuid.UUID]bool {
 	}
 	return set
 }
+
+// EndedOf lists the cases of a cause that ended since a day, oldest first.
+func (s *Store) EndedOf(ctx context.Context, collection uuid.UUID, id cause.ID, since day.Day) ([]Ending, error) {
+	list := []Ending{}
+	err := sqlx.SelectContext(ctx, s.q(), &list, `
+		select p.id, p.name, c.outcome, c.opened_on, c.ended_on, c.main_cause
+		from plant_cases c join plants p on p.collection_id = c.collection_id and p.id = c.plant_id
+		where c.collection_id = $1 and c.main_cause = $2 and c.ended_on >= $3 order by c.opened_on, c.case_id`,
+		collection, string(id), since)
+	if err != nil {
+		return nil, fmt.Errorf("reading how cases of an outbreak ended: %w", err)
+	}
+	return list, nil
+}

@@ -7,6 +7,7 @@ import (
 	"github.com/google/uuid"
 
 	"tendermend/core/day"
+	"tendermend/core/working"
 )
 
 // Suspect is a plant from which another may have a cause.
@@ -45,6 +46,27 @@ func Prior(found bool, chance float64, lately bool) float64 {
 		return max(newcomer, chance)
 	}
 	return max(anyPlant, chance)
+}
+
+// MayHave is the chance that stands for "may have it by its last look" (common practice).
+const MayHave = .3
+
+// ShareAmount is the share of the likeliest origin with its working.
+func ShareAmount(from []Origin) working.Amount {
+	w := working.Working{
+		Formula: "share = what speaks for it before × chance that it crossed, ÷ the sum of all",
+		Source:  Source,
+		Sure:    "a guess: it ranks where to look, and proves nothing",
+	}
+	share := 0.0
+	if len(from) > 0 {
+		share = from[0].Share
+		if leg := from[0].Leg; leg != nil {
+			w.Inputs = append(w.Inputs, working.Input{Name: "chance that it crossed", Value: round(leg.Chance, 3)})
+		}
+		w.Inputs = append(w.Inputs, working.Input{Name: "origins weighed", Value: float64(len(from))})
+	}
+	return working.Amount{What: "share of the likeliest", Value: round(100*share, 0), Unit: "%", Working: w}
 }
 
 // Find is a plant on which a cause was found, and how it came here.

@@ -6,6 +6,7 @@ import (
 	"tendermend/core/cause"
 	"tendermend/core/day"
 	"tendermend/core/pest"
+	"tendermend/core/working"
 )
 
 // Looks and incubation of what has no clock of warmth, in days (common practice).
@@ -33,6 +34,26 @@ func IncubationDays(id cause.ID, on day.Day) int {
 		return slowDays
 	}
 	return diseaseDays
+}
+
+// Incubation is IncubationDays with its working.
+func Incubation(id cause.ID, on day.Day) working.Amount {
+	w := working.Working{Formula: "days until it shows, as growers count them", Source: working.CommonPractice,
+		Sure: "holds within about half"}
+	if p, known := pest.ByCause(string(id)); known {
+		low, high := pest.UsualRoom().Of(on)
+		w = working.Working{
+			Formula: "days until its degree-days from egg to adult have gathered at the warmth of a usual room",
+			Source:  "Baskerville and Emin 1969; " + pest.Source, Sure: "a guess until a temperature is read",
+			Inputs: []working.Input{
+				{Name: "lowest of the day", Value: low, Unit: "°C"}, {Name: "highest of the day", Value: high, Unit: "°C"},
+				{Name: "grows above", Value: p.Threshold, Unit: "°C"}, {Name: "degree-days", Value: p.TotalK},
+			},
+		}
+	}
+	return working.Amount{
+		What: "days until it shows", Value: float64(IncubationDays(id, on)), Unit: "days", Working: w,
+	}
 }
 
 // afterEggs is how many days after the eggs of the first day hatched one looks.
@@ -84,4 +105,23 @@ func SinceWhen(id cause.ID, found, came day.Day, clean *day.Day) day.Day {
 		from = max(from, *clean-day.Day(IncubationDays(id, *clean)))
 	}
 	return min(found, max(came, from))
+}
+
+// Began gives the day on which an outbreak began, from the days on which it was found on
+// plants that have it now and from earlier cases as found and ended: an earlier case
+// belongs to it where the next was found within two generations of its end. False where
+// nothing has it.
+func Began(id cause.ID, found []day.Day, earlier [][2]day.Day) (day.Day, bool) {
+	if len(found) == 0 {
+		return 0, false
+	}
+	first := slices.Min(found)
+	earlier = slices.Clone(earlier)
+	slices.SortFunc(earlier, func(x, y [2]day.Day) int { return int(y[1] - x[1]) }) // ended last comes first
+	for _, span := range earlier {
+		if first-span[1] <= day.Day(unseen*IncubationDays(id, span[1])) {
+			first = min(first, span[0])
+		}
+	}
+	return first, true
 }

@@ -137,6 +137,12 @@ func (q Question) byPlant() map[uuid.UUID][]Contact {
 // nobody asks who stood beside it.
 const passedOn = watchFrom
 
+// HandsOn says whether a plant that may have caught it is asked whom it met since.
+func HandsOn(chance float64) bool { return chance >= passedOn }
+
+// LikingUnknown stands for a plant whose kind nobody knows (common practice).
+const LikingUnknown = .7
+
 // from gives whom one that has it reaches, straight or by one between. What caught it
 // hands it on one incubation after it was caught.
 func (q Question) from(sick Sick, ties map[uuid.UUID][]Contact, incubation int) map[uuid.UUID]Exposed {

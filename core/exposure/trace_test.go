@@ -215,3 +215,17 @@ func TestHandsAndBlades(t *testing.T) {
 	all[2].Cleaned = true
 	assert.Len(t, exposure.Working(map[uuid.UUID]bool{a: true}, all), 1, "the blade was cleaned between them")
 }
+
+func TestWhenAnOutbreakBegan(t *testing.T) {
+	reach := day.Day(2 * exposure.IncubationDays(cause.Mealybug, start))
+	_, any := exposure.Began(cause.Mealybug, nil, [][2]day.Day{{start - 9, start - 5}})
+	assert.False(t, any, "nothing has it")
+	for _, one := range []struct {
+		ended day.Day
+		want  day.Day
+	}{{start - reach, start - reach - 30}, {start - reach - 2, start}} {
+		began, any := exposure.Began(cause.Mealybug, []day.Day{start + 4, start}, [][2]day.Day{{one.ended - 30, one.ended}})
+		assert.True(t, any)
+		assert.Equal(t, one.want, began)
+	}
+}

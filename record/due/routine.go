@@ -18,7 +18,7 @@ func Routine(s record.State, south bool) []care.Due {
 		Had: s.ArrivedOn, FreshOn: s.Pot.FreshOn,
 		// What it was exposed to is looked for on days of its own.
 		Watched: s.Isolation == record.UnderWatch && len(s.Exposures) == 0,
-		Last: map[care.Job]day.Day{}, Snoozed: s.Snoozes,
+		Last:    map[care.Job]day.Day{}, Snoozed: s.Snoozes,
 	}
 	maps.Copy(p.Last, s.Jobs)
 	before, known := s.Owned(s.ArrivedOn)

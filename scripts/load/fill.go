@@ -37,7 +37,7 @@ func filled(ctx context.Context, s *store.Store, url string, plants, entries int
 		return heavy, err
 	}
 	begun := time.Now()
-	if heavy, err = fill(ctx, url, account, day.At(time.Now()), plants, entries); err != nil {
+	if heavy, err = fill(ctx, s, url, account, day.At(time.Now()), plants, entries); err != nil {
 		return heavy, err
 	}
 	fmt.Printf("%d plants and %d entries written in %s\n", plants, entries, time.Since(begun).Round(time.Second))
@@ -54,6 +54,7 @@ func filled(ctx context.Context, s *store.Store, url string, plants, entries int
 // lists to recompute. One plant gets a thousand entries; its id is given back.
 func fill(
 	ctx context.Context,
+	s *store.Store,
 	url string,
 	a store.Account,
 	today day.Day,
@@ -77,10 +78,15 @@ func fill(
 	}
 	profiles := plant.Profiles()
 	each := (entries - 1000) / plants
+	places, err := shelves(ctx, s, a, plants)
+	if err != nil {
+		return heavy, err
+	}
 
 	write := func(id uuid.UUID, n int) error {
 		batch := make([][]any, 0, n)
-		story(chance, profiles, id, today, n, func(e record.Entry) error {
+		place := places[chance.IntN(len(places))]
+		story(chance, profiles, id, place, today, n, func(e record.Entry) error {
 			body, err := json.Marshal(e.Body)
 			if err != nil {
 				return err
@@ -105,12 +111,29 @@ func fill(
 	return ids[0], nil
 }
 
+// onAShelf is how many plants stand in one place, about.
+const onAShelf = 100
+
+// shelves adds the places in which the plants stand.
+func shelves(ctx context.Context, s *store.Store, a store.Account, plants int) ([]uuid.UUID, error) {
+	places := make([]uuid.UUID, 1+plants/onAShelf)
+	for i := range places {
+		places[i] = uuid.Must(uuid.NewV7())
+		err := s.AddPlace(ctx, a.Collection.ID, store.Place{ID: places[i], Name: fmt.Sprintf("Shelf %d", i+1)})
+		if err != nil {
+			return nil, err
+		}
+	}
+	return places, nil
+}
+
 // story makes up n entries of one plant: taken in, examined, planned, then
 // check-ins and waterings until about today.
 func story(
 	chance *rand.Rand,
 	profiles []plant.Profile,
 	id uuid.UUID,
+	place uuid.UUID,
 	today day.Day,
 	n int,
 	write func(record.Entry) error,
@@ -130,6 +153,7 @@ func story(
 		Profile:    p.ID,
 		Habit:      p.Habit,
 		PotWidthCM: &width,
+		Place:      &place,
 	}})
 	put(began, record.Body{Examined: &record.Examined{
 		Present: []string{"root.mushy", "leaf.drooping"},
@@ -165,6 +189,8 @@ func story(
 // tending is the i-th entry of a plant in recovery: watered, looked at, measured.
 func tending(id uuid.UUID, i int) record.Body {
 	switch {
+	case i%20 == 10: // had in hands: what goes round asks whose hands had it next
+		return record.Body{Cut: &record.Cut{Organ: "leaf"}}
 	case i%2 == 0:
 		return record.Body{Watered: &record.Watered{}}
 	case i%10 == 5:

@@ -41,6 +41,7 @@ func addresses(file string, heavy uuid.UUID) []address {
 		{"register, due first", "GET", "/api/plants?sort=due", nil, uuid.Nil},
 		{"register, worst first", "GET", "/api/plants?sort=condition", nil, uuid.Nil},
 		{"six side by side", "GET", "/api/compare?sisters=true&plants=" + heavy.String(), nil, heavy},
+		{"exposure of a plant", "GET", file + "/exposure?cause=mealybug", nil, uuid.Nil},
 		{"places", "GET", "/api/places", nil, uuid.Nil},
 		{"a plant's file, 1,000 entries", "GET", file, nil, heavy},
 		{"its record", "GET", file + "/entries", nil, heavy},

@@ -25,6 +25,14 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import("./views/together/Together")).Together }),
           },
           { path: "compare", lazy: async () => ({ Component: (await import("./views/compare/Compare")).Compare }) },
+          {
+            path: "outbreaks",
+            lazy: async () => ({ Component: (await import("./views/outbreak/Outbreaks")).Outbreaks }),
+          },
+          {
+            path: "outbreaks/:cause",
+            lazy: async () => ({ Component: (await import("./views/outbreak/Outbreak")).Outbreak }),
+          },
           { path: "labels", lazy: async () => ({ Component: (await import("./views/labels/Labels")).Labels }) },
           {
             path: "bench-day",

@@ -33,6 +33,8 @@ export const keys = {
   places: ["collection", "places"] as const,
   comparison: (plants: string[], sisters: boolean) => ["collection", "comparison", plants, sisters] as const,
   benchDay: (tag: string) => ["collection", "bench-day", tag] as const,
+  outbreaks: ["collection", "outbreaks"] as const,
+  outbreak: (cause: string, plant: string) => ["collection", "outbreaks", cause, plant] as const,
   box: (said: object) => ["collection", "box", said] as const,
   confirmed: ["collection", "confirmed"] as const,
   learning: ["collection", "learning"] as const,

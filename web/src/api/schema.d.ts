@@ -637,6 +637,40 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/outbreaks": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** What travels and is on plants here */
+    get: operations["list-outbreaks"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/outbreaks/{cause}": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** Who has it, who may have caught it and from whom */
+    get: operations["get-outbreak"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/places": {
     parameters: {
       query?: never;
@@ -768,6 +802,23 @@ export interface paths {
     };
     /** A plant's record as CSV */
     get: operations["get-plant-entries-table"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/plants/{plant}/exposure": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** Who may have caught something from a plant */
+    get: operations["get-exposure"];
     put?: never;
     post?: never;
     delete?: never;
@@ -1600,6 +1651,8 @@ export interface components {
       worth: number;
     };
     ApartReason: {
+      /** @description What travels; missing where nothing is known to. */
+      cause?: string;
       /** @description Whether it stays apart for good. */
       forGood: boolean;
       since: string;
@@ -1707,6 +1760,8 @@ export interface components {
       profile?: string;
       /** @description Whether where it comes from is suspect. */
       suspect?: boolean;
+      /** @description The tray that it shares there, by name. */
+      tray?: string;
       /** @description Taken in as well: nothing ails it as far as one sees. */
       well?: boolean;
     };
@@ -2735,6 +2790,14 @@ export interface components {
       /** @description Signs of either list that one only thinks to be so. */
       unsure?: string[];
     };
+    ExposedTo: {
+      /** @description What it may have caught. */
+      cause: string;
+      /** @description Whether one look is enough. */
+      once?: boolean;
+      /** @description The plant that it may have it from. */
+      plant: string;
+    };
     Fed: {
       product?: string;
       /**
@@ -3717,10 +3780,14 @@ export interface components {
       stress: number;
     };
     Moved: {
+      /** @description What it may have caught, where it is watched for that. */
+      exposed?: components["schemas"]["ExposedTo"];
       /** @enum {string} */
       isolation?: "clean" | "watch" | "isolated";
       place?: string;
       reason?: string;
+      /** @description The tray that it shares there, by name. */
+      tray?: string;
     };
     Need: {
       /**
@@ -3817,6 +3884,111 @@ export interface components {
       open: boolean;
       /** @description Whether one look can show all that is wanting. */
       seeable: boolean;
+    };
+    OriginWords: {
+      name: string;
+      /** @description All zeros where it came with it or from nobody here. */
+      plant: string;
+      /**
+       * Format: double
+       * @description 0 to 1.
+       */
+      share: number;
+      words: string;
+    };
+    Outbreak: {
+      /** @description When it was found first; missing where nothing has it. */
+      began?: string;
+      cause: string;
+      /** @description How long it takes from catching it to showing it. */
+      incubation: components["schemas"]["Amount"];
+      label: string;
+      /** @description What it means for tray, tools and order of work. */
+      means: string[];
+      /** @description Where each that has it may have it from. */
+      origins: components["schemas"]["OutbreakOrigin"][];
+      /** @description Whether nothing has it, may have it or is watched for it any more. */
+      over: boolean;
+      /** @description Its cases that ended, oldest first. */
+      past: components["schemas"]["Ending"][];
+      /** @description Whether it is an animal, so that live ones are counted. */
+      pest: boolean;
+      /** @description Where they stand. */
+      places: components["schemas"]["OutbreakPlace"][];
+      /** @description All that it concerns, the gravest first. */
+      plants: components["schemas"]["OutbreakPlant"][];
+      today: string;
+    };
+    OutbreakLine: {
+      /** @description Id of the cause. */
+      cause: string;
+      label: string;
+      /**
+       * Format: int64
+       * @description Plants that have it.
+       */
+      sick: number;
+      /** @description The first day on which it was found or suspected. */
+      since: string;
+      /**
+       * Format: int64
+       * @description Plants that may have it by their last look.
+       */
+      suspects: number;
+      /**
+       * Format: int64
+       * @description Plants that are watched for it.
+       */
+      watched: number;
+    };
+    OutbreakOrigin: {
+      /** @description The likeliest first; shares add up to 1. */
+      from: components["schemas"]["OriginWords"][];
+      plant: string;
+      /** @description How the first share was worked out. */
+      share: components["schemas"]["Amount"];
+    };
+    OutbreakPlace: {
+      id: string;
+      isolation: boolean;
+      name: string;
+      /**
+       * Format: int64
+       * @description All that stand there.
+       */
+      plants: number;
+      /** @description How many of them are sick, suspect, exposed or watched. */
+      roles: {
+        [key: string]: number;
+      };
+    };
+    OutbreakPlant: {
+      /** @enum {string} */
+      act?: "now" | "watch" | "look" | "none";
+      chance?: components["schemas"]["Amount"];
+      /** @description The plant that it may have it from; all zeros where none. */
+      from: string;
+      id: string;
+      isolation: string;
+      label: string;
+      /** @description Days on which to look for it. */
+      looks: string[];
+      name: string;
+      /** @description All zeros where nobody said where it stands. */
+      placeId: string;
+      /** @enum {string} */
+      role: "sick" | "suspect" | "exposed" | "watched" | "cleared";
+      /** @description By when it would be seen. */
+      shows?: string;
+      /** @description Since when it has it, or may have it. */
+      since: string;
+      /** @description What it is watched for, with its next look. */
+      watch?: components["schemas"]["WatchedFor"];
+      /** @description How it may have come to it, in sentences. */
+      ways: string[];
+    };
+    OutbreaksOutputBody: {
+      outbreaks: components["schemas"]["OutbreakLine"][];
     };
     Outcome: {
       /** Format: int64 */
@@ -6055,6 +6227,29 @@ export interface components {
       id: string;
       words: string;
     };
+    WatchedFor: {
+      /** @description What it may have caught. */
+      cause: string;
+      entry: string;
+      /**
+       * Format: int64
+       * @description How many of them were had without a find.
+       */
+      had: number;
+      /**
+       * Format: int64
+       * @description How many looks it wants in all.
+       */
+      looks: number;
+      /** @description The day of the next; missing where all were had. */
+      next?: string;
+      on: string;
+      /** @description Whether one look is enough. */
+      once?: boolean;
+      /** @description The plant that it may have it from. */
+      plant: string;
+      why: string;
+    };
     WaterEffect: {
       how: string;
       /** Format: double */
@@ -7502,6 +7697,66 @@ export interface operations {
       };
     };
   };
+  "list-outbreaks": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["OutbreaksOutputBody"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-outbreak": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        cause: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Outbreak"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
   "list-places": {
     parameters: {
       query?: never;
@@ -7860,6 +8115,39 @@ export interface operations {
         };
         content: {
           "text/csv; charset=utf-8": string;
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-exposure": {
+    parameters: {
+      query: {
+        cause: string;
+      };
+      header?: never;
+      path: {
+        plant: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Outbreak"];
         };
       };
       /** @description Error */

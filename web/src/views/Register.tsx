@@ -13,6 +13,7 @@ import { KeptViews } from "./KeptViews";
 import { PickAll, PickBox } from "./many/PickBox";
 import { type Picking, usePicked } from "./many/picked";
 import { WhenPicked } from "./many/WhenPicked";
+import { GoesRound } from "./outbreak/GoesRound";
 import classes from "./Register.module.css";
 import { Filters } from "./RegisterFilters";
 import { isolationWord, sayCount, standingWord } from "./words";
@@ -84,6 +85,7 @@ export function Register() {
           </Button>
         </Group>
       </Group>
+      {!filtered && <GoesRound />}
       {(everything > 0 || register.isPending || filtered) && (
         <Filters first={first} search={search} set={set} words={words} setWords={setWords} />
       )}

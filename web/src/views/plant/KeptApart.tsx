@@ -1,4 +1,5 @@
 import { Button, Group } from "@mantine/core";
+import { Link } from "react-router";
 import type { PlantFile } from "../../api/client";
 import { useRecord } from "../../api/recording";
 import { distance, sayDay, shortDay } from "../../dates";
@@ -13,6 +14,7 @@ export function KeptApart({ file }: { file: PlantFile }) {
   const a = file.apart;
   if (!a) return null;
   const good = a.reasons.some((r) => r.forGood);
+  const travels = [...new Set(a.reasons.map((r) => r.cause).filter((c) => c !== undefined))];
   return (
     <section className="patch mt-18" aria-label="Kept apart">
       <h2 className="plum">
@@ -36,6 +38,11 @@ export function KeptApart({ file }: { file: PlantFile }) {
           </>
         )}
       </p>
+      {travels.map((cause) => (
+        <p key={cause} className="my-2">
+          <Link to={`/outbreaks/${cause}`}>Who has it here, and who may have caught it</Link>
+        </p>
+      ))}
       {a.means.length > 0 && (
         <ul className="my-4 pl-18">
           {a.means.map((m) => (

@@ -1,0 +1,341 @@
+package server
+
+import (
+	"cmp"
+	"context"
+	"fmt"
+	"maps"
+	"slices"
+
+	"github.com/google/uuid"
+
+	"tendermend/core/cause"
+	"tendermend/core/day"
+	"tendermend/core/exposure"
+	"tendermend/core/plant"
+	"tendermend/core/working"
+	"tendermend/record"
+	"tendermend/store"
+)
+
+// tracing gathers what an outbreak is worked out from.
+type tracing struct {
+	srv        *server
+	collection uuid.UUID
+	cause      cause.ID
+	today      day.Day
+
+	known map[uuid.UUID]store.Outbreaker // every plant that is named
+	sick  []exposure.Sick
+	found map[uuid.UUID]day.Day // when each of them was found to have it
+	// badSource are those of them that came from a source that is suspect.
+	badSource map[uuid.UUID]bool
+	contacts  []exposure.Contact
+	kinds     plant.Kinds
+	exposed   []exposure.Exposed
+	past      []store.Ending
+}
+
+// pastDays is for how long cases that ended still belong to an outbreak.
+const pastDays = 180
+
+// mostSick is of how many plants that have it contacts are asked: beyond that, a whole
+// collection has it.
+const mostSick = 60
+
+// gather asks the store for all plants that have the cause, or for one alone, and for
+// whom they had to do with.
+func (t *tracing) gather(ctx context.Context, only *uuid.UUID) (err error) {
+	s := t.srv.store
+	spreading, err := s.Spreading(ctx, t.collection)
+	if err != nil {
+		return err
+	}
+	t.known, t.found = map[uuid.UUID]store.Outbreaker{}, map[uuid.UUID]day.Day{}
+	for _, o := range spreading {
+		t.known[o.ID] = o
+		has := o.Has(t.cause)
+		switch {
+		case only != nil && *only != o.ID:
+		case has != nil && (has.Decided || only != nil) && len(t.sick) < mostSick:
+			t.has(o, has.Since)
+		}
+	}
+	if only != nil && len(t.sick) == 0 { // asked as if it had it from today on
+		all, err := s.Outbreakers(ctx, t.collection, []uuid.UUID{*only})
+		if err != nil {
+			return err
+		}
+		t.known[*only] = all[*only]
+		t.has(all[*only], t.today)
+	}
+	if t.past, err = s.EndedOf(ctx, t.collection, t.cause, t.today-pastDays); err != nil {
+		return err
+	}
+	if t.kinds, err = s.Kinds(ctx, t.collection); err != nil {
+		return err
+	}
+	return t.trace(ctx)
+}
+
+func (t *tracing) has(o store.Outbreaker, found day.Day) {
+	t.found[o.ID] = found
+	since := exposure.SinceWhen(t.cause, found, o.CameOn, o.CleanOf(t.cause))
+	t.sick = append(t.sick, exposure.Sick{Plant: o.ID, Since: since})
+}
+
+// trace asks for the contacts of what has it, then of what may hand it on, and works out
+// who may have caught it.
+func (t *tracing) trace(ctx context.Context) error {
+	since := t.today
+	t.badSource = map[uuid.UUID]bool{}
+	asked := make([]uuid.UUID, len(t.sick))
+	for i, one := range t.sick {
+		asked[i] = one.Plant
+		reach := t.found[one.Plant] - day.Day(2*exposure.IncubationDays(t.cause, t.found[one.Plant]))
+		since = min(since, one.Since, reach)
+		if t.known[one.Plant].CameOn < reach {
+			continue
+		}
+		state, err := t.srv.store.State(ctx, t.collection, one.Plant)
+		if err != nil {
+			return err
+		}
+		t.badSource[one.Plant] = state.Arrival.Suspect
+	}
+	if len(asked) == 0 {
+		return nil
+	}
+	if err := t.tied(ctx, asked, since); err != nil {
+		return err
+	}
+	t.exposed = exposure.Trace(t.question())
+	var next []uuid.UUID
+	for _, e := range t.exposed {
+		if exposure.HandsOn(e.Chance) && len(next) < mostSick {
+			next = append(next, e.Plant)
+		}
+	}
+	if len(next) == 0 {
+		return nil
+	}
+	if err := t.tied(ctx, next, since); err != nil {
+		return err
+	}
+	t.exposed = exposure.Trace(t.question())
+	return nil
+}
+
+// tied adds the contacts of plants, and who they are with.
+func (t *tracing) tied(ctx context.Context, plants []uuid.UUID, since day.Day) error {
+	more, err := t.srv.store.Contacts(ctx, t.collection, plants, since, t.today)
+	if err != nil {
+		return err
+	}
+	have := map[exposure.Contact]bool{}
+	for _, c := range t.contacts {
+		have[c] = true
+		c.From, c.To = c.To, c.From
+		have[c] = true
+	}
+	unknown := map[uuid.UUID]bool{}
+	for _, c := range more {
+		if have[c] {
+			continue
+		}
+		t.contacts = append(t.contacts, c)
+		for _, id := range []uuid.UUID{c.From, c.To} {
+			if _, known := t.known[id]; !known {
+				unknown[id] = true
+			}
+		}
+	}
+	if len(unknown) == 0 {
+		return nil
+	}
+	named, err := t.srv.store.Outbreakers(ctx, t.collection, slices.Collect(maps.Keys(unknown)))
+	maps.Copy(t.known, named)
+	return err
+}
+
+func (t *tracing) question() exposure.Question {
+	return exposure.Question{
+		Cause: t.cause, On: t.today, Sick: t.sick, Contacts: t.contacts,
+		Liking: func(id uuid.UUID) float64 {
+			kind, known := t.kinds.ByID(t.known[id].Profile)
+			if !known {
+				return exposure.LikingUnknown
+			}
+			return exposure.LikingOf(t.cause, kind)
+		},
+		Clean: func(id uuid.UUID) (day.Day, bool) {
+			if on := t.known[id].CleanOf(t.cause); on != nil {
+				return *on, true
+			}
+			return 0, false
+		},
+	}
+}
+
+// plants lists all that the outbreak concerns, by role, the likeliest first.
+func (t *tracing) plants() []OutbreakPlant {
+	list := []OutbreakPlant{}
+	traced := map[uuid.UUID]exposure.Exposed{}
+	for _, e := range t.exposed {
+		traced[e.Plant] = e
+	}
+	for _, id := range slices.SortedFunc(maps.Keys(t.known), t.byName) {
+		o := t.known[id]
+		e, isTraced := traced[id]
+		p := OutbreakPlant{
+			ID: id, Name: o.Name, Label: o.Label, Isolation: o.Isolation, Since: e.Since, Ways: []string{}, Looks: []day.Day{},
+		}
+		if o.PlaceID != nil {
+			p.PlaceID = *o.PlaceID
+		}
+		p.Watch = watchOf(o, t.cause)
+		has := o.Has(t.cause)
+		found, sick := t.found[id]
+		switch {
+		case sick:
+			p.Role, p.Since = RoleSick, found
+		case has != nil:
+			p.Role, p.Since = RoleSuspect, has.Since
+		case p.Watch != nil && p.Watch.Next != nil:
+			p.Role, p.Since = RoleWatched, p.Watch.On
+		case p.Watch != nil:
+			p.Role, p.Since = RoleCleared, p.Watch.On
+		case isTraced && e.Act != exposure.Nothing && o.Here:
+			p.Role = RoleExposed
+		default:
+			continue
+		}
+		if isTraced && !sick {
+			t.tell(&p, e)
+		}
+		list = append(list, p)
+	}
+	slices.SortStableFunc(list, func(x, y OutbreakPlant) int {
+		return cmp.Or(cmp.Compare(slices.Index(roles, x.Role), slices.Index(roles, y.Role)), cmp.Compare(sure(y), sure(x)))
+	})
+	return list
+}
+
+func sure(p OutbreakPlant) float64 {
+	if p.Chance == nil {
+		return 0
+	}
+	return p.Chance.Value
+}
+
+func (t *tracing) byName(x, y uuid.UUID) int {
+	return cmp.Or(cmp.Compare(t.known[x].Name, t.known[y].Name), cmp.Compare(x.String(), y.String()))
+}
+
+// watchOf is what a plant is watched for of a cause; nil where it is not.
+func watchOf(o store.Outbreaker, id cause.ID) *record.WatchedFor {
+	i := slices.IndexFunc(o.Exposures.V, func(w record.WatchedFor) bool { return w.Cause == id })
+	if i < 0 {
+		return nil
+	}
+	return &o.Exposures.V[i]
+}
+
+// tell puts on a plant how it may have caught it, and what follows.
+func (t *tracing) tell(p *OutbreakPlant, e exposure.Exposed) {
+	chance, shows := e.Amount(), e.Shows
+	p.Chance, p.Act, p.Looks, p.Shows = &chance, e.Act, e.Looks, &shows
+	last := e.Legs[len(e.Legs)-1]
+	p.From = last.From
+	for _, tie := range last.Ties {
+		p.Ways = append(p.Ways, tie.Say(t.known[last.From].Name))
+	}
+	if len(e.Legs) > 1 {
+		first := e.Legs[0]
+		const via = "“%s” may have it from “%s”: %s"
+		p.Ways = append(p.Ways, fmt.Sprintf(via, t.known[first.To].Name, t.known[first.From].Name,
+			working.Lower(first.Ties[0].Say(t.known[first.From].Name))))
+	}
+}
+
+// origins gives where each that has it may have it from.
+func (t *tracing) origins() []OutbreakOrigin {
+	list := []OutbreakOrigin{}
+	ended := map[uuid.UUID]day.Day{}
+	for _, p := range t.past {
+		ended[p.ID] = p.Opened
+	}
+	for _, sick := range t.sick {
+		me := t.known[sick.Plant]
+		found := t.found[sick.Plant]
+		var suspects []exposure.Suspect
+		for _, id := range slices.SortedFunc(maps.Keys(t.known), t.byName) {
+			suspects = append(suspects, t.suspect(id, found, ended))
+		}
+		from := exposure.Back(t.question(), exposure.Find{
+			Plant: sick.Plant, On: found, Came: me.CameOn, Suspect: t.badSource[sick.Plant],
+		}, suspects)
+		list = append(list, t.originWords(sick.Plant, from))
+	}
+	slices.SortStableFunc(list, func(x, y OutbreakOrigin) int { return cmp.Compare(t.found[x.Plant], t.found[y.Plant]) })
+	return list
+}
+
+// suspect is what speaks for a plant as the one from which another has it.
+func (t *tracing) suspect(id uuid.UUID, found day.Day, ended map[uuid.UUID]day.Day) exposure.Suspect {
+	o := t.known[id]
+	reach := day.Day(2 * exposure.IncubationDays(t.cause, found))
+	clean := o.CleanOf(t.cause)
+	lately := o.CameOn >= found-reach && (clean == nil || *clean < o.CameOn)
+	since, had := t.found[id]
+	if opened, was := ended[id]; was && !had {
+		since, had = opened, opened <= found
+	}
+	chance := 0.0
+	if has := o.Has(t.cause); has != nil && !had {
+		since, chance = has.Since, exposure.MayHave
+	}
+	if since == 0 {
+		since = found
+	}
+	return exposure.Suspect{
+		Plant: id, Had: exposure.Prior(had, chance, lately),
+		Since: exposure.SinceWhen(t.cause, since, o.CameOn, clean),
+	}
+}
+
+// mostOrigins is how many origins are told of a plant.
+const mostOrigins = 4
+
+// originWords tells the likeliest origins.
+func (t *tracing) originWords(of uuid.UUID, from []exposure.Origin) OutbreakOrigin {
+	out := OutbreakOrigin{Plant: of, From: []OriginWords{}, Share: exposure.ShareAmount(from)}
+	for _, o := range from[:min(len(from), mostOrigins)] {
+		w := OriginWords{Plant: o.Plant, Share: o.Share, Name: t.known[o.Plant].Name}
+		switch {
+		case o.Came:
+			w.Words = "It had it when it came, on " + t.known[of].CameOn.Words() + "."
+		case o.Leg == nil:
+			w.Words = "From no plant here: by a window, on clothes, with cut flowers or a bag of mix."
+		default:
+			w.Words = o.Leg.Ties[0].Say(w.Name)
+		}
+		out.From = append(out.From, w)
+	}
+	return out
+}
+
+// began is when it was found first, with the cases that it follows on.
+func (t *tracing) began(plants []OutbreakPlant) (day.Day, bool) {
+	var found []day.Day
+	for _, p := range plants {
+		if p.Role == RoleSick || p.Role == RoleSuspect {
+			found = append(found, p.Since)
+		}
+	}
+	var earlier [][2]day.Day
+	for _, e := range t.past {
+		earlier = append(earlier, [2]day.Day{e.Opened, e.Ended})
+	}
+	return exposure.Began(t.cause, found, earlier)
+}
