@@ -1,6 +1,7 @@
 package demo
 
 import (
+	"tendermend/core/cause"
 	"tendermend/core/water"
 	"tendermend/record"
 )
@@ -91,6 +92,7 @@ func stephanotis(c *clinic) {
 		"Boiler corner",
 		record.Arrived{
 			Label:      "T-011",
+			Tray:       "the warm tray",
 			Name:       "Stephanotis on the hoop",
 			Profile:    "stephanotis-floribunda",
 			Habit:      "wax-vine",
@@ -109,7 +111,10 @@ func stephanotis(c *clinic) {
 		[]string{"place.crowded"},
 		[]string{"pest.cotton", "pest.scale-bumps", "leaf.sticky", "pest.webbing"},
 	)
-	h.move(14, "", record.UnderWatch, "shared a tray with the Aeschynanthus basket")
+	h.write(14, record.Body{Moved: &record.Moved{
+		Isolation: record.UnderWatch, Reason: "shared a tray with the Aeschynanthus basket",
+		Exposed: &record.ExposedTo{Cause: cause.Mealybug, Plant: id("T-008")},
+	}})
 	h.accept(14)
 	h.water(86, 7, 9)
 }

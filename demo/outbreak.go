@@ -15,6 +15,7 @@ func aeschynanthus(c *clinic) {
 		"Boiler corner",
 		record.Arrived{
 			Label:      "T-008",
+			Tray:       "the warm tray",
 			Name:       "Aeschynanthus basket",
 			Profile:    "aeschynanthus-radicans",
 			Habit:      "wax-vine",

@@ -30,7 +30,11 @@ type Arrived struct {
 	Suspect    bool       `json:"suspect,omitempty" doc:"Whether where it comes from is suspect."`
 	Well       bool       `json:"well,omitempty" doc:"Taken in as well: nothing ails it as far as one sees."`
 	Mother     *uuid.UUID `json:"mother,omitempty" doc:"The plant here that it is a piece of."`
-	Note       string     `json:"note,omitempty" maxLength:"2000"`
+	// Batch is set where several pieces are one row; BatchOf is the batch that one of them
+	// was potted out of.
+	Batch   *TakenAs   `json:"batch,omitempty" doc:"As what batch of pieces it was taken; missing of a plant."`
+	BatchOf *uuid.UUID `json:"batchOf,omitempty" doc:"The batch that it was potted out of."`
+	Note    string     `json:"note,omitempty" maxLength:"2000"`
 	// Box is what came in together: all of a box have it as a tag.
 	Box string `json:"box,omitempty" maxLength:"80" doc:"The box that it came in, by name: a tag of all that came in it."`
 }
@@ -81,6 +85,7 @@ func (a *Arrived) check(s *situation) (faults Faults) {
 	if a.Mother != nil && *a.Mother == s.entry.PlantID {
 		no("mother", "a plant is not its own mother; pick another")
 	}
+	a.Batch.check(&faults)
 	between(&faults, "arrived.potWidthCm", a.PotWidthCM, 1, 200, "cm")
 	between(&faults, "arrived.potDepthCm", a.PotDepthCM, 1, 200, "cm")
 	between(&faults, "arrived.price", a.Price, 0, 100000, "as a price")
@@ -107,6 +112,7 @@ func (a *Arrived) apply(s *State, e Entry) {
 		}
 	}
 	s.tag(a.Box)
+	s.Batch = batchOf(a.Batch, e.On)
 	s.Tray = strings.TrimSpace(a.Tray)
 	s.Pot = Pot{WidthCM: a.PotWidthCM, DepthCM: a.PotDepthCM, Medium: a.Medium}
 	if a.Isolated {

@@ -59,6 +59,8 @@ type Body struct {
 	Stated    *Stated    `json:"stated,omitempty"`
 	Cut       *Cut       `json:"cut,omitempty"`
 	Sat       *Sat       `json:"sat,omitempty"`
+	Counted   *Counted   `json:"counted,omitempty"`
+	Parted    *Parted    `json:"parted,omitempty"`
 	Opened    *Opened    `json:"opened,omitempty"`
 	Dismissed *Dismissed `json:"dismissed,omitempty"`
 	Tended    *Tended    `json:"tended,omitempty"`

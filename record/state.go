@@ -76,6 +76,7 @@ type Identity struct {
 	Isolation Isolation
 	Stays     []Stay     // where it stood, oldest first
 	Hands     []Hand     // the last days on which somebody had it in hands, oldest first
+	Batch     *Batch     // where it is a batch of pieces; nil of a plant
 	Exposures []Exposure // what it was put on watch for since it was among the others last
 
 	// Left is how it left: given away or lost; nil while it is here.
@@ -432,6 +433,8 @@ func (s State) Standing() string {
 		return string(s.Left.Outcome)
 	case s.Case.Open():
 		return s.CaseStanding()
+	case s.Batch != nil:
+		return s.Batch.standing()
 	case s.Undecided():
 		return "examined"
 	case s.FoundWell != nil && *s.FoundWell >= s.quietSince():

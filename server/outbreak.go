@@ -1,7 +1,6 @@
 package server
 
 import (
-	"cmp"
 	"context"
 	"net/http"
 	"slices"
@@ -112,7 +111,7 @@ type outbreakInput struct {
 }
 
 type exposureInput struct {
-	Plant uuid.UUID `path:"plant"`
+	PlantPath
 	Cause string    `query:"cause" required:"true" maxLength:"40"`
 }
 
@@ -126,44 +125,21 @@ func (srv *server) outbreakOperations(api huma.API) {
 }
 
 func (srv *server) listOutbreaks(ctx context.Context, a store.Account, _ *struct{}) (*outbreaksOutput, error) {
-	plants, err := srv.store.Spreading(ctx, a.Collection.ID)
+	spreading, err := srv.store.Spreading(ctx, a.Collection.ID)
 	if err != nil {
 		return nil, err
 	}
-	lines := map[string]*OutbreakLine{}
-	of := func(id string, since day.Day) *OutbreakLine {
-		one, known := cause.ByID(cause.ID(id))
-		if !known {
-			return &OutbreakLine{} // live pests of which nobody knows yet which they are
-		}
-		if lines[id] == nil {
-			lines[id] = &OutbreakLine{Cause: id, Label: one.Label, Since: since}
-		}
-		lines[id].Since = min(lines[id].Since, since)
-		return lines[id]
-	}
-	for _, p := range plants {
-		for _, x := range p.Suspected.V {
-			if line := of(x.Cause, x.Since); x.Decided {
-				line.Sick++
-			} else {
-				line.Suspects++
-			}
-		}
-		for _, w := range p.Exposures.V {
-			if w.Next != nil && p.Has(w.Cause) == nil {
-				of(string(w.Cause), w.On).Watched++
-			}
-		}
-	}
 	out := &outbreaksOutput{}
 	out.Body.Outbreaks = []OutbreakLine{}
-	for _, line := range lines {
-		out.Body.Outbreaks = append(out.Body.Outbreaks, *line)
+	for _, x := range spreading {
+		one, known := cause.ByID(cause.ID(x.Cause))
+		if !known {
+			continue // live pests of which nobody knows yet which they are
+		}
+		out.Body.Outbreaks = append(out.Body.Outbreaks, OutbreakLine{
+			Cause: x.Cause, Label: one.Label, Since: x.Since, Sick: x.Sick, Suspects: x.Suspects, Watched: x.Watched,
+		})
 	}
-	slices.SortFunc(out.Body.Outbreaks, func(x, y OutbreakLine) int {
-		return cmp.Or(cmp.Compare(y.Sick, x.Sick), cmp.Compare(y.Suspects, x.Suspects), cmp.Compare(x.Cause, y.Cause))
-	})
 	return out, nil
 }
 

@@ -116,6 +116,7 @@ type PlantFile struct {
 	TrialDays     int                  `json:"trialDays" doc:"For how long a trial is proposed."`
 	Mother        *store.Kin           `json:"mother,omitempty"`
 	Children      []store.Kin          `json:"children" doc:"Pieces taken of it."`
+	Batch         *record.Batch        `json:"batch,omitempty" doc:"What has become of it, where it is a batch of pieces."`
 	Answers       sheet.Answers        `json:"answers" doc:"The answers that its plan was made with."`
 	Entries       int                  `json:"entries"`
 	MostToday     int                  `json:"mostToday" doc:"How many things are begun in one day at most."`
@@ -320,6 +321,7 @@ func plantFile(s record.State, place string, today day.Day, south bool) PlantFil
 		f.Closed, f.ClosedOn = s.Left, &s.LeftOn
 	}
 	f.Recovery, f.Beside = recoveries(s, today, south)
+	f.Batch = s.Batch
 	f.Over, f.PieceIsolated = s.Over(), s.PieceIsolated()
 	if !s.Over() {
 		f.Water = waterNeed(s, today, south)

@@ -178,6 +178,7 @@ func (srv *server) operations(r chi.Router) huma.API {
 	srv.compareOperations(api)
 	srv.benchDayOperations(api)
 	srv.outbreakOperations(api)
+	srv.pieceOperations(api)
 	srv.householdOperations(api)
 	srv.reviewOperations(api)
 	srv.exchangeOperations(api)

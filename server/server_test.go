@@ -128,6 +128,8 @@ func operations(plant string) []struct{ method, path, body string } {
 		{"GET", "/api/plants/" + plant + "/pictures/" + newID(), ""},
 		{"GET", "/api/plants/" + plant + "/shopping", ""},
 		{"GET", "/api/plants/" + plant + "/exposure?cause=mealybug", ""},
+		{"GET", "/api/plants/" + plant + "/ways", ""},
+		{"GET", "/api/plants/" + plant + "/family", ""},
 		{"POST", "/api/plants/" + plant + "/case", `{"habit":"fern"}`},
 	}
 }

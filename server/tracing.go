@@ -47,12 +47,12 @@ const mostSick = 60
 // whom they had to do with.
 func (t *tracing) gather(ctx context.Context, only *uuid.UUID) (err error) {
 	s := t.srv.store
-	spreading, err := s.Spreading(ctx, t.collection)
+	having, err := s.HavingOrWatched(ctx, t.collection, t.cause)
 	if err != nil {
 		return err
 	}
 	t.known, t.found = map[uuid.UUID]store.Outbreaker{}, map[uuid.UUID]day.Day{}
-	for _, o := range spreading {
+	for _, o := range having {
 		t.known[o.ID] = o
 		has := o.Has(t.cause)
 		switch {

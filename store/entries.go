@@ -135,16 +135,19 @@ func (s *Store) refers(ctx context.Context, collection uuid.UUID, e record.Entry
 			return record.Faults{{Field: "place", Message: "there is no such place here; pick one from the list"}}
 		}
 	}
-	mother := motherOf(e)
-	if mother == nil {
-		return nil
+	for _, x := range kinOf(e) {
+		if x.plant == e.PlantID {
+			continue // its own check says it better
+		}
+		_, err := s.Entries(ctx, collection, x.plant)
+		if errors.Is(err, ErrNotFound) {
+			return record.Faults{{Field: x.field, Message: x.what + " is no plant of this collection; pick one from the list"}}
+		}
+		if err != nil {
+			return err
+		}
 	}
-	_, err := s.Entries(ctx, collection, *mother)
-	if errors.Is(err, ErrNotFound) {
-		const said = "the mother is no plant of this collection; pick one from the list"
-		return record.Faults{{Field: "arrived.mother", Message: said}}
-	}
-	return err
+	return nil
 }
 
 // AppendAll adds several entries of one plant, the one after the other, as Append does:
@@ -281,11 +284,24 @@ func (add *adding) keep(ctx context.Context, e record.Entry) error {
 	return nil
 }
 
-func motherOf(e record.Entry) *uuid.UUID {
+// named is a plant that an entry names, by its field.
+type named struct {
+	field, what string
+	plant       uuid.UUID
+}
+
+// kinOf are the other plants that an arrival names.
+func kinOf(e record.Entry) (list []named) {
 	if e.Arrived == nil {
 		return nil
 	}
-	return e.Arrived.Mother
+	if e.Arrived.Mother != nil {
+		list = append(list, named{"arrived.mother", "the mother", *e.Arrived.Mother})
+	}
+	if e.Arrived.BatchOf != nil {
+		list = append(list, named{"arrived.batchOf", "the batch", *e.Arrived.BatchOf})
+	}
+	return list
 }
 
 func placeOf(e record.Entry) *uuid.UUID {

@@ -57,14 +57,45 @@ func (o Outbreaker) Has(id cause.ID) *record.Suspicion {
 	return &o.Suspected.V[i]
 }
 
-// Spreading lists the plants that have, may have or are watched for anything that
+// Spread is something that travels, with how many plants here it concerns.
+type Spread struct {
+	Cause    string  `db:"cause"`
+	Since    day.Day `db:"since"`
+	Sick     int     `db:"sick"`
+	Suspects int     `db:"suspects"`
+	Watched  int     `db:"watched"`
+}
+
+// Spreading counts by cause the plants that have, may have or are watched for what
 // travels.
-func (s *Store) Spreading(ctx context.Context, collection uuid.UUID) ([]Outbreaker, error) {
-	list := []Outbreaker{}
-	err := sqlx.SelectContext(ctx, s.q(), &list, `select `+outbreakerColumns+` from plants
-		where collection_id = $1 and here and (suspected <> '[]' or exposures <> '[]') order by name, id`, collection)
+func (s *Store) Spreading(ctx context.Context, collection uuid.UUID) ([]Spread, error) {
+	list := []Spread{}
+	err := sqlx.SelectContext(ctx, s.q(), &list, `
+		with has as (
+			select x->>'cause' as cause, (x->>'since')::date as since, (x->>'decided')::boolean as sick, false as watched
+				from plants p, jsonb_array_elements(p.suspected) x
+				where p.collection_id = $1 and p.here and p.suspected <> '[]' and x ? 'cause'
+			union all
+			select x->>'cause', (x->>'on')::date, false, true from plants p, jsonb_array_elements(p.exposures) x
+				where p.collection_id = $1 and p.here and p.exposures <> '[]' and x ? 'next'
+				and not p.suspected @> jsonb_build_array(jsonb_build_object('cause', x->>'cause')))
+		select cause, min(since) as since, count(*) filter (where sick) as sick,
+			count(*) filter (where not sick and not watched) as suspects, count(*) filter (where watched) as watched
+		from has group by cause order by 3 desc, 4 desc, cause`, collection)
 	if err != nil {
 		return nil, fmt.Errorf("reading what spreads: %w", err)
+	}
+	return list, nil
+}
+
+// HavingOrWatched lists the plants that have or may have a cause, or are watched for it.
+func (s *Store) HavingOrWatched(ctx context.Context, collection uuid.UUID, id cause.ID) ([]Outbreaker, error) {
+	list := []Outbreaker{}
+	of := asJSON[[]map[string]string]{[]map[string]string{{"cause": string(id)}}}
+	err := sqlx.SelectContext(ctx, s.q(), &list, `select `+outbreakerColumns+` from plants
+		where collection_id = $1 and here and (suspected @> $2 or exposures @> $2) order by name, id`, collection, of)
+	if err != nil {
+		return nil, fmt.Errorf("reading who has it: %w", err)
 	}
 	return list, nil
 }

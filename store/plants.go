@@ -152,7 +152,8 @@ func projectPlant(ctx context.Context, tx *sqlx.Tx, c Collection, s record.State
 			ended_on = $25,
 			due_days = $26, due_minutes = $27, due_weights = $28, due_jobs = $29,
 			source = $30, suspected = $31, trials = $32, tags = $33, natural_name = $34, condition = $35,
-			pests_clean = $36, found_well = $37, exposures = $38
+			pests_clean = $36, found_well = $37, exposures = $38,
+			batch = $39, batch_of = $40
 		where collection_id = $1 and id = $2`,
 		c.ID, s.PlantID, s.Here, name, s.Arrival.Label, s.Habit.ID, s.Arrival.Profile, botanical, search,
 		s.Place, string(s.Isolation), s.Standing(), stage, s.ArrivedOn, s.LastLook(),
@@ -166,8 +167,17 @@ func projectPlant(ctx context.Context, tx *sqlx.Tx, c Collection, s record.State
 		asJSON[[]record.Trial]{append([]record.Trial{}, s.Trials...)},
 		append([]string{}, s.Tags...), natural(name), lastCondition(s), s.PestsClean(), s.FoundWell,
 		asJSON[[]record.WatchedFor]{s.WatchedFor()},
+		orNull(s.Batch), s.Arrival.BatchOf,
 	)
 	return err
+}
+
+// orNull keeps a value as JSON, or nothing where there is none.
+func orNull[T any](v *T) any {
+	if v == nil {
+		return nil
+	}
+	return asJSON[*T]{v}
 }
 
 // causesListed are those of the open cases, or else of the last one.

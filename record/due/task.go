@@ -38,13 +38,14 @@ const (
 	Apart   Kind = "apart"   // what came with a suspect stands among the others
 	Release Kind = "release" // nothing keeps it apart any more
 	Trial   Kind = "trial"   // the time of a trial is over
+	Count   Kind = "count"   // the count of a batch of pieces
 )
 
 // Kinds lists what a walk may ask for.
 func Kinds() []Kind {
 	return []Kind{
 		Examine, Decide, Plan, Step, Pass, Back, Check, Look, Water, Asleep,
-		Treat, Stall, Signal, Pests, Apart, Release, Trial,
+		Treat, Stall, Signal, Pests, Apart, Release, Trial, Count,
 	}
 }
 
@@ -119,7 +120,10 @@ func Tasks(s record.State, south bool) []Task {
 	for _, c := range open {
 		caseTasks(s.As(c), add)
 	}
-	if len(open) == 0 {
+	switch {
+	case s.Batch != nil:
+		batchTask(s, add)
+	case len(open) == 0:
 		restingTasks(s, add, south)
 	}
 	apartTasks(s, add)

@@ -15,7 +15,7 @@ func WaterWindow(s record.State, south bool) (water.Window, bool) {
 
 func waterTask(s record.State, south bool) (Task, bool) {
 	w, ok := WaterWindow(s, south)
-	if !ok {
+	if !ok || s.Batch != nil && !s.Batch.Watered() {
 		return Task{}, false
 	}
 	if on, waters := s.WatersOn(); waters && on <= w.Until {

@@ -31,9 +31,20 @@ create index hands_on_day on hands (collection_id, on_day, by_name);
 alter table plants add column pests_clean date, add column found_well date;
 -- What it is watched for, each with its next look.
 alter table plants add column exposures jsonb not null default '[]';
-create index plants_suspected on plants (collection_id) where here and suspected <> '[]';
+create index plants_suspected on plants (collection_id) where here and (suspected <> '[]' or exposures <> '[]');
+create extension if not exists btree_gin;
+create index plants_having on plants using gin (collection_id, suspected jsonb_path_ops);
+create index plants_watched on plants using gin (collection_id, exposures jsonb_path_ops);
+
+
+-- What has become of a batch of pieces, and the batch that a plant was potted out of.
+alter table plants add column batch jsonb, add column batch_of uuid;
+create index plants_batches on plants (collection_id) where batch is not null;
+create index plants_of_batch on plants (collection_id, batch_of) where batch_of is not null;
 
 -- +goose Down
-drop index plants_suspected;
+drop index plants_of_batch, plants_batches;
+alter table plants drop column batch, drop column batch_of;
+drop index plants_watched, plants_having, plants_suspected;
 alter table plants drop column pests_clean, drop column found_well, drop column exposures;
 drop table hands, stays;

@@ -77,6 +77,10 @@ export const router = createBrowserRouter([
               { path: "do", lazy: async () => ({ Component: (await import("./views/plant/WhatToDo")).WhatToDo }) },
               { path: "work", lazy: async () => ({ Component: (await import("./views/plant/Work")).Work }) },
               { path: "measure", lazy: async () => ({ Component: (await import("./views/plant/Measure")).Measure }) },
+              {
+                path: "pieces",
+                lazy: async () => ({ Component: (await import("./views/pieces/TakePieces")).TakePieces }),
+              },
               { path: "growths", lazy: async () => ({ Component: (await import("./views/plant/Growths")).Growths }) },
               {
                 path: "pictures",

@@ -25,6 +25,8 @@ export const keys = {
     ["plant", plant, "choices", decided, ...asked] as const,
   review: (plant: string, span: string, of: string) => ["plant", plant, "review", span, of] as const,
   shopping: (plant: string) => ["plant", plant, "shopping"] as const,
+  ways: (plant: string) => ["plant", plant, "ways"] as const,
+  family: (plant: string) => ["plant", plant, "family"] as const,
   plants: ["plant"] as const,
 
   collection: ["collection"] as const,
@@ -33,6 +35,7 @@ export const keys = {
   places: ["collection", "places"] as const,
   comparison: (plants: string[], sisters: boolean) => ["collection", "comparison", plants, sisters] as const,
   benchDay: (tag: string) => ["collection", "bench-day", tag] as const,
+  batches: ["collection", "batches"] as const,
   outbreaks: ["collection", "outbreaks"] as const,
   outbreak: (cause: string, plant: string) => ["collection", "outbreaks", cause, plant] as const,
   box: (said: object) => ["collection", "box", said] as const,

@@ -193,6 +193,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/batches": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** What batches of pieces came to, by method and kind */
+    get: operations["get-batches"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/bench": {
     parameters: {
       query?: never;
@@ -827,6 +844,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/plants/{plant}/family": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** A plant's mother, sisters and pieces, and where each is now */
+    get: operations["get-family"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/plants/{plant}/pictures/{picture}": {
     parameters: {
       query?: never;
@@ -941,6 +975,23 @@ export interface paths {
     put?: never;
     /** Record the steps of a sitting that were done on one day: all of them or none */
     post: operations["do-sitting"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/plants/{plant}/ways": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** How pieces of a plant are taken, and what that came to here */
+    get: operations["get-ways"];
+    put?: never;
+    post?: never;
     delete?: never;
     options?: never;
     head?: never;
@@ -1712,6 +1763,10 @@ export interface components {
       verdict: components["schemas"]["Judgement"];
     };
     Arrived: {
+      /** @description As what batch of pieces it was taken; missing of a plant. */
+      batch?: components["schemas"]["TakenAs"];
+      /** @description The batch that it was potted out of. */
+      batchOf?: string;
       /** @description The box that it came in, by name: a tag of all that came in it. */
       box?: string;
       from?: string;
@@ -1774,6 +1829,123 @@ export interface components {
     };
     "Ask-resetRequest": {
       email: string;
+    };
+    Batch: {
+      /**
+       * Format: int64
+       * @description In the vessel and alive.
+       */
+      alive: number;
+      /** @description The day of the next count; missing where none is left. */
+      countOn?: string;
+      /** @description What each look found, oldest first. */
+      counts: components["schemas"]["BatchCount"][];
+      /**
+       * Format: int64
+       * @description Died, rotted ones among them.
+       */
+      lost: number;
+      /** @enum {string} */
+      method:
+        | "tip-cutting"
+        | "node-cutting"
+        | "leaf-cutting"
+        | "stem-section"
+        | "layering"
+        | "division"
+        | "offset"
+        | "keiki"
+        | "backbulb"
+        | "rhizome"
+        | "seed";
+      /**
+       * Format: int64
+       * @description How many pieces.
+       */
+      n: number;
+      /**
+       * Format: int64
+       * @description Potted out as plants.
+       */
+      potted: number;
+      /**
+       * Format: int64
+       * @description Put back with the mother.
+       */
+      returned: number;
+      /**
+       * Format: int64
+       * @description Of them with roots.
+       */
+      rooted: number;
+      /** @description When how many were found with roots first. */
+      rootings: components["schemas"]["Rooting"][];
+      /** Format: int64 */
+      rotted: number;
+      /**
+       * Format: int64
+       * @description Of them with a shoot.
+       */
+      shoots: number;
+      /**
+       * @description What they root in.
+       * @enum {string}
+       */
+      vessel: "water" | "mix" | "moss" | "moss-box" | "mother" | "pot";
+    };
+    BatchCount: {
+      /** Format: int64 */
+      alive: number;
+      /**
+       * Format: int64
+       * @description In all by then.
+       */
+      lost: number;
+      on: string;
+      /** Format: int64 */
+      rooted: number;
+      /** Format: int64 */
+      shoots: number;
+    };
+    BatchesOf: {
+      /** Format: int64 */
+      batches: number;
+      /** Format: double */
+      high: number;
+      /** @description Id of the kind; missing where it is of all kinds. */
+      kind?: string;
+      /** @description The method in words. */
+      label: string;
+      /** Format: int64 */
+      lost: number;
+      /**
+       * Format: double
+       * @description The lower end of that share, 0 to 1.
+       */
+      low: number;
+      /** Format: int64 */
+      medianDays?: number;
+      method: string;
+      /** @description The kind's name; missing where it is of all kinds. */
+      name?: string;
+      /**
+       * Format: int64
+       * @description Pieces of which nobody knows yet.
+       */
+      open: number;
+      /** Format: int64 */
+      rooted: number;
+      /** @description The share that rooted of those that are decided. */
+      share?: components["schemas"]["Amount"];
+      /**
+       * Format: int64
+       * @description Pieces in all.
+       */
+      taken: number;
+    };
+    BatchesOutputBody: {
+      /** @description By method, and by method and kind, the most pieces first. */
+      learned: components["schemas"]["BatchesOf"][];
     };
     BenchDay: {
       /**
@@ -2357,6 +2529,29 @@ export interface components {
        */
       mushy: number;
     };
+    Counted: {
+      /**
+       * Format: int64
+       * @description How many are alive now.
+       */
+      alive: number;
+      note?: string;
+      /**
+       * Format: int64
+       * @description How many of them have roots.
+       */
+      rooted: number;
+      /**
+       * Format: int64
+       * @description How many of those that died rotted; all of them where nobody says.
+       */
+      rotted?: number;
+      /**
+       * Format: int64
+       * @description How many of them have a shoot.
+       */
+      shoots: number;
+    };
     Cut: {
       /**
        * Format: int64
@@ -2657,6 +2852,7 @@ export interface components {
       checked?: components["schemas"]["Checked"];
       closed?: components["schemas"]["Closed"];
       confirmed?: components["schemas"]["Confirmed"];
+      counted?: components["schemas"]["Counted"];
       cut?: components["schemas"]["Cut"];
       /** @description What was warned of, and recorded all the same. */
       despite?: components["schemas"]["Concern"][];
@@ -2677,6 +2873,7 @@ export interface components {
       /** @description The day it happened. */
       on: string;
       opened?: components["schemas"]["Opened"];
+      parted?: components["schemas"]["Parted"];
       pictured?: components["schemas"]["Pictured"];
       planned?: components["schemas"]["Planned"];
       plantId: string;
@@ -2797,6 +2994,29 @@ export interface components {
       once?: boolean;
       /** @description The plant that it may have it from. */
       plant: string;
+    };
+    FamilyOutputBody: {
+      /** @description By generation; the plant alone where it has no kin here. */
+      plants: components["schemas"]["FamilyPlant"][];
+    };
+    FamilyPlant: {
+      batch?: components["schemas"]["Batch"];
+      /** @description The batch that it was potted out of. */
+      batchOf?: string;
+      cameOn: string;
+      /**
+       * Format: int64
+       * @description 0 for the oldest ancestor here.
+       */
+      generation: number;
+      /** @description What it has or may have that travels, by name. */
+      has: string[];
+      id: string;
+      label: string;
+      mother?: string;
+      name: string;
+      place: string;
+      standing: string;
     };
     Fed: {
       product?: string;
@@ -3220,6 +3440,38 @@ export interface components {
       from: string;
       why: string;
     };
+    Learned: {
+      /** Format: int64 */
+      batches: number;
+      /** Format: double */
+      high: number;
+      /** @description Id of the kind; missing where it is of all kinds. */
+      kind?: string;
+      /** Format: int64 */
+      lost: number;
+      /**
+       * Format: double
+       * @description The lower end of that share, 0 to 1.
+       */
+      low: number;
+      /** Format: int64 */
+      medianDays?: number;
+      method: string;
+      /**
+       * Format: int64
+       * @description Pieces of which nobody knows yet.
+       */
+      open: number;
+      /** Format: int64 */
+      rooted: number;
+      /** @description The share that rooted of those that are decided. */
+      share?: components["schemas"]["Amount"];
+      /**
+       * Format: int64
+       * @description Pieces in all.
+       */
+      taken: number;
+    };
     LearningScores: {
       /** @description Each case judged by what the others teach. */
       learned?: components["schemas"]["Score"];
@@ -3375,6 +3627,7 @@ export interface components {
       checked?: components["schemas"]["Checked"];
       closed?: components["schemas"]["Closed"];
       confirmed?: components["schemas"]["Confirmed"];
+      counted?: components["schemas"]["Counted"];
       cut?: components["schemas"]["Cut"];
       /** @description What was warned of, and recorded all the same. */
       despite?: components["schemas"]["Concern"][];
@@ -3395,6 +3648,7 @@ export interface components {
       /** @description The day it happened. */
       on: string;
       opened?: components["schemas"]["Opened"];
+      parted?: components["schemas"]["Parted"];
       pictured?: components["schemas"]["Pictured"];
       planned?: components["schemas"]["Planned"];
       plantId: string;
@@ -3821,6 +4075,7 @@ export interface components {
       checked?: components["schemas"]["Checked"];
       closed?: components["schemas"]["Closed"];
       confirmed?: components["schemas"]["Confirmed"];
+      counted?: components["schemas"]["Counted"];
       cut?: components["schemas"]["Cut"];
       /** @description Ids of concerns that are accepted. */
       despite?: string[];
@@ -3838,6 +4093,7 @@ export interface components {
       /** @description The day it happened. */
       on: string;
       opened?: components["schemas"]["Opened"];
+      parted?: components["schemas"]["Parted"];
       pictured?: components["schemas"]["Pictured"];
       planned?: components["schemas"]["Planned"];
       potted?: components["schemas"]["Potted"];
@@ -4073,6 +4329,21 @@ export interface components {
       parts: number;
       what: string;
     };
+    Parted: {
+      note?: string;
+      /** @description The plants that came of it. */
+      plants?: string[];
+      /**
+       * Format: int64
+       * @description How many were potted out, each a plant of its own.
+       */
+      potted: number;
+      /**
+       * Format: int64
+       * @description How many went back into the mother's pot.
+       */
+      returned: number;
+    };
     Pause: {
       from: string;
       to: string;
@@ -4294,6 +4565,8 @@ export interface components {
       apart?: components["schemas"]["KeptApart"];
       arrival: components["schemas"]["Arrived"];
       arrivedOn: string;
+      /** @description What has become of it, where it is a batch of pieces. */
+      batch?: components["schemas"]["Batch"];
       /** @description The tracks that run beside it. */
       beside: components["schemas"]["Recovery"][];
       botanical: string;
@@ -4863,6 +5136,12 @@ export interface components {
       signs: components["schemas"]["Answer"][];
       working: components["schemas"]["Working"];
     };
+    Rooting: {
+      /** Format: int64 */
+      days: number;
+      /** Format: int64 */
+      n: number;
+    };
     Rounds: {
       /**
        * Format: int64
@@ -5119,6 +5398,7 @@ export interface components {
       checked?: components["schemas"]["Checked"];
       closed?: components["schemas"]["Closed"];
       confirmed?: components["schemas"]["Confirmed"];
+      counted?: components["schemas"]["Counted"];
       cut?: components["schemas"]["Cut"];
       /** @description Ids of concerns that are accepted. */
       despite?: string[];
@@ -5136,6 +5416,7 @@ export interface components {
       /** @description The day it happened. */
       on: string;
       opened?: components["schemas"]["Opened"];
+      parted?: components["schemas"]["Parted"];
       pictured?: components["schemas"]["Pictured"];
       planned?: components["schemas"]["Planned"];
       plant: string;
@@ -5810,6 +6091,31 @@ export interface components {
       /** @description Tags that it loses. */
       remove?: string[];
     };
+    TakenAs: {
+      /** @enum {string} */
+      method:
+        | "tip-cutting"
+        | "node-cutting"
+        | "leaf-cutting"
+        | "stem-section"
+        | "layering"
+        | "division"
+        | "offset"
+        | "keiki"
+        | "backbulb"
+        | "rhizome"
+        | "seed";
+      /**
+       * Format: int64
+       * @description How many pieces.
+       */
+      n: number;
+      /**
+       * @description What they root in.
+       * @enum {string}
+       */
+      vessel: "water" | "mix" | "moss" | "moss-box" | "mother" | "pot";
+    };
     Tallied: {
       inAir: components["schemas"]["Count"];
       inMedium: components["schemas"]["Count"];
@@ -5908,7 +6214,8 @@ export interface components {
         | "pests"
         | "apart"
         | "release"
-        | "trial";
+        | "trial"
+        | "count";
       /** @description The measure that the look reads; missing where it reads several. */
       measure?: string;
       /** Format: int64 */
@@ -6289,6 +6596,47 @@ export interface components {
       how?: "through" | "light" | "soak" | "below" | "flush" | "reservoir" | "roots" | "cup" | "leaves";
       /** Format: double */
       millilitres?: number;
+    };
+    WayHere: {
+      label: string;
+      /** @description Whether the kind's own row names it. */
+      listed: boolean;
+      /** @enum {string} */
+      method:
+        | "tip-cutting"
+        | "node-cutting"
+        | "leaf-cutting"
+        | "stem-section"
+        | "layering"
+        | "division"
+        | "offset"
+        | "keiki"
+        | "backbulb"
+        | "rhizome"
+        | "seed";
+      /** @description What all batches of this method came to here. */
+      ofAll?: components["schemas"]["Learned"];
+      /** @description What batches of this kind came to here. */
+      ofKind?: components["schemas"]["Learned"];
+      /** @description What one piece is called. */
+      one: string;
+      /** @description What is cut off the mother for it; empty where nothing is. */
+      organ: string;
+      /** @description What they root in, the usual one first. */
+      vessels: string[];
+      /** @description Weeks until one is a plant, from and to; zeros where nobody knows. */
+      weeks: number[];
+    };
+    WaysOutputBody: {
+      /**
+       * Format: int64
+       * @description Days between two counts of a batch.
+       */
+      countDays: number;
+      /** @description What the plant has or may have that travels: a piece carries it. */
+      suspected: string[];
+      /** @description Those that its kind's row names first. */
+      ways: components["schemas"]["WayHere"][];
     };
     WeaningStep: {
       done: boolean;
@@ -6780,6 +7128,35 @@ export interface operations {
         };
         content: {
           "application/json": string;
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-batches": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["BatchesOutputBody"];
         };
       };
       /** @description Error */
@@ -8161,6 +8538,37 @@ export interface operations {
       };
     };
   };
+  "get-family": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        plant: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["FamilyOutputBody"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
   "get-picture": {
     parameters: {
       query?: {
@@ -8431,6 +8839,37 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["SittingOutputBody"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-ways": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        plant: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["WaysOutputBody"];
         };
       };
       /** @description Error */

@@ -18,6 +18,7 @@ const places: Record<Task["kind"], string> = {
   apart: "",
   release: "",
   trial: "",
+  count: "",
 };
 
 /** Where a task of a kind is done, behind the address of its plant; empty where its page itself answers it. */

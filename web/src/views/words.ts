@@ -13,6 +13,10 @@ const standings: Record<string, string> = {
   lost: "lost",
   "kept-under-watch": "kept under watch",
   "nothing-found": "nothing found",
+  rooting: "rooting",
+  rooted: "rooting, some with roots",
+  parted: "all parted",
+  died: "all died",
 };
 
 /** Where a plant stands, in words. */

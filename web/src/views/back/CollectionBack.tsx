@@ -7,6 +7,7 @@ import { type Span, useCollectionReview } from "../../api/plants";
 import { daysBetween, sayDay } from "../../dates";
 import { Bare, Failed, Waiting } from "../../shell/States";
 import { sayCount, sayPercent, standingWord } from "../words";
+import { BatchesBack } from "./BatchesBack";
 import { SpanPick, sayDays, sayWeeks } from "./LookBack";
 import classes from "./LookBack.module.css";
 import { MethodsTried } from "./MethodsTried";
@@ -59,6 +60,7 @@ export function CollectionBack() {
               <p className="soft small">{r.source}</p>
             </section>
             <MethodsTried methods={r.methods} source={r.tried} />
+            <BatchesBack />
           </div>
           <div className={classes.side}>
             <section className="patch" aria-label="What took long">

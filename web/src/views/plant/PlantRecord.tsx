@@ -75,10 +75,17 @@ export function PlantRecord() {
         </section>
         <section className="patch" aria-label="A piece of it">
           <h2>A piece of it</h2>
-          <p className="soft small">A cutting, division or plantlet is a plant of its own, with its mother named.</p>
-          <Button component={Link} to={`/plants/new?mother=${file.id}`} variant="default">
-            Take in a piece
-          </Button>
+          <p className="soft small">
+            A cutting, division or plantlet is a plant of its own, with its mother named; many alike are one batch.
+          </p>
+          <Group gap="sm">
+            <Button component={Link} to={`/plants/${file.id}/pieces`} variant="default">
+              Take pieces
+            </Button>
+            <Button component={Link} to={`/plants/new?mother=${file.id}`} variant="default">
+              Take in a piece
+            </Button>
+          </Group>
         </section>
       </div>
     </div>

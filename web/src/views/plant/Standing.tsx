@@ -26,6 +26,8 @@ import { zoneStates } from "./zones";
 
 // What stands at the foot, and what opens, is fetched after the page.
 const TurnedOut = lazy(async () => ({ default: (await import("./TurnedOut")).TurnedOut }));
+const BatchNow = lazy(async () => ({ default: (await import("../pieces/BatchNow")).BatchNow }));
+const Family = lazy(async () => ({ default: (await import("../pieces/Family")).Family }));
 const CheckIn = lazy(async () => ({ default: (await import("./CheckIn")).CheckIn }));
 
 /** Where the plant stands and what is next, over its seam. */
@@ -49,6 +51,11 @@ export function Standing() {
   return (
     <>
       <Alarms file={file} />
+      {file.batch && (
+        <Suspense fallback={null}>
+          <BatchNow file={file} batch={file.batch} />
+        </Suspense>
+      )}
       <p className={classes.line}>{file.line}</p>
       <DueNow file={file} />
       <div className={classes.top}>
@@ -74,6 +81,11 @@ export function Standing() {
       <section className="patch mt-18" aria-label="Seam">
         <SeamOf file={file} />
       </section>
+      {(file.mother || file.children.length > 0) && (
+        <Suspense fallback={null}>
+          <Family plant={file.id} />
+        </Suspense>
+      )}
       <Trials file={file} />
       <section className="patch mt-18" aria-label="What is known of it">
         <KnownFacts facts={file.facts} today={file.today} />

@@ -94,6 +94,16 @@ const ways = {
     { key: "share", label: "Or what share, 0 to 1", unit: "", open: true },
     { key: "kept", label: "How many were kept", unit: "", open: true },
   ],
+  counted: [
+    { key: "alive", label: "Alive", unit: "" },
+    { key: "shoots", label: "With a shoot", unit: "" },
+    { key: "rooted", label: "With roots", unit: "" },
+    { key: "rotted", label: "Of those that died, rotted", unit: "", open: true },
+  ],
+  parted: [
+    { key: "potted", label: "Potted out", unit: "" },
+    { key: "returned", label: "Put back with the mother", unit: "" },
+  ],
   sat: "day",
   tagged: "day",
   opened: [{ key: "why", label: "Why" }],

@@ -187,6 +187,17 @@ const words = {
     text: [...(t.add ?? []).map((a) => `+ ${a}`), ...(t.remove ?? []).map((r) => `− ${r}`)].join(", "),
   }),
   stated: (s, { say }) => ({ title: "Known", text: list(stated(s, say)) }),
+  counted: (c) => ({
+    title: "Counted",
+    text: sentences([`${c.alive} alive, ${c.shoots} with a shoot, ${c.rooted} with roots`, c.note]),
+  }),
+  parted: (p) => ({
+    title: "Parted",
+    text: sentences([
+      list([p.potted > 0 && `${p.potted} potted out`, p.returned > 0 && `${p.returned} put back with the mother`]),
+      p.note,
+    ]),
+  }),
   sat: (s) => ({ title: "A sitting", text: s.name ?? `sitting ${s.sitting}` }),
   cut: (c) => ({
     title: "Cut",
