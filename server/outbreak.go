@@ -112,7 +112,7 @@ type outbreakInput struct {
 
 type exposureInput struct {
 	PlantPath
-	Cause string    `query:"cause" required:"true" maxLength:"40"`
+	Cause string `query:"cause" required:"true" maxLength:"40"`
 }
 
 func (srv *server) outbreakOperations(api huma.API) {

@@ -308,7 +308,7 @@ func plantFile(s record.State, place string, today day.Day, south bool) PlantFil
 	f.cases(s)
 	f.Warnings = warningsOf(s)
 	f.Alarms, f.Apart, f.Routine, f.Resting = s.Alarms(), s.Apart(today), []care.Due{}, s.AtRest(today, south)
-	if len(s.OpenCases()) == 0 && !s.Over() {
+	if len(s.OpenCases()) == 0 && !s.Over() && s.Batch == nil {
 		for _, job := range due.Routine(s, south) {
 			f.Routine = append(f.Routine, job.At(today))
 		}
@@ -323,7 +323,7 @@ func plantFile(s record.State, place string, today day.Day, south bool) PlantFil
 	f.Recovery, f.Beside = recoveries(s, today, south)
 	f.Batch = s.Batch
 	f.Over, f.PieceIsolated = s.Over(), s.PieceIsolated()
-	if !s.Over() {
+	if !s.Over() && (s.Batch == nil || s.Batch.Watered()) {
 		f.Water = waterNeed(s, today, south)
 	}
 	if f.Recovery != nil && f.Recovery.Index < len(f.Recovery.Stages) {

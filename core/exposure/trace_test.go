@@ -128,7 +128,9 @@ func TestWaysFromSeveralAddUp(t *testing.T) {
 }
 
 func TestHowWellItIsLiked(t *testing.T) {
-	kind := plant.Profile{Pests: []plant.Liking{{Pest: "mealybug", How: plant.Often}, {Pest: "scale", How: plant.Sometimes}}}
+	kind := plant.Profile{Pests: []plant.Liking{
+		{Pest: "mealybug", How: plant.Often}, {Pest: "scale", How: plant.Sometimes},
+	}}
 	assert.InDelta(t, 1, exposure.LikingOf(cause.Mealybug, kind), 0)
 	assert.InDelta(t, .7, exposure.LikingOf(cause.SoftScale, kind), 0)
 	assert.InDelta(t, .3, exposure.LikingOf(cause.Thrips, kind), 0)
@@ -168,7 +170,8 @@ func TestWhereItMayHaveComeFrom(t *testing.T) {
 	q := ask(cause.Mealybug, 60, tie(b, a, exposure.Touching, 40, 60), tie(c, a, exposure.Touching, 40, 60))
 	find := exposure.Find{Plant: a, On: start + 60, Came: start - 1000}
 	suspects := []exposure.Suspect{
-		{Plant: b, Had: exposure.Prior(true, 0, false), Since: start}, {Plant: c, Had: exposure.Prior(false, 0, false), Since: start},
+		{Plant: b, Had: exposure.Prior(true, 0, false), Since: start},
+		{Plant: c, Had: exposure.Prior(false, 0, false), Since: start},
 	}
 	from := exposure.Back(q, find, suspects)
 	require.Len(t, from, 3)
@@ -204,13 +207,14 @@ func TestWhoStoodBesideWhom(t *testing.T) {
 func TestHandsAndBlades(t *testing.T) {
 	at := start.Time()
 	all := []exposure.Worked{
-		{Plant: b, On: start, By: "Ada", At: at, Blade: true}, {Plant: a, On: start, By: "Ada", At: at.Add(3600e9), Blade: true},
+		{Plant: b, On: start, By: "Ada", At: at, Blade: true},
+		{Plant: a, On: start, By: "Ada", At: at.Add(3600e9), Blade: true},
 		{Plant: c, On: start, By: "Ada", At: at.Add(2 * 3600e9), Blade: true},
 		{Plant: d, On: start, By: "Ben", At: at.Add(2 * 3600e9), Blade: true},
 		{Plant: uuid.UUID{5}, On: start, By: "Ada", At: at.Add(5 * 3600e9)},
 	}
 	met := exposure.Working(map[uuid.UUID]bool{a: true}, all)
-	require.Len(t, met, 2, "c after it by the same hands; b was before it, Ben never had it, five hours are another sitting")
+	require.Len(t, met, 2, "c after it; b was before it, Ben never had it, five hours are another sitting")
 	assert.Equal(t, []exposure.Tie{exposure.Session, exposure.Blade}, []exposure.Tie{met[0].Tie, met[1].Tie})
 	all[2].Cleaned = true
 	assert.Len(t, exposure.Working(map[uuid.UUID]bool{a: true}, all), 1, "the blade was cleaned between them")
@@ -218,14 +222,15 @@ func TestHandsAndBlades(t *testing.T) {
 
 func TestWhenAnOutbreakBegan(t *testing.T) {
 	reach := day.Day(2 * exposure.IncubationDays(cause.Mealybug, start))
-	_, any := exposure.Began(cause.Mealybug, nil, [][2]day.Day{{start - 9, start - 5}})
-	assert.False(t, any, "nothing has it")
+	_, has := exposure.Began(cause.Mealybug, nil, [][2]day.Day{{start - 9, start - 5}})
+	assert.False(t, has, "nothing has it")
 	for _, one := range []struct {
 		ended day.Day
 		want  day.Day
 	}{{start - reach, start - reach - 30}, {start - reach - 2, start}} {
-		began, any := exposure.Began(cause.Mealybug, []day.Day{start + 4, start}, [][2]day.Day{{one.ended - 30, one.ended}})
-		assert.True(t, any)
+		earlier := [][2]day.Day{{one.ended - 30, one.ended}}
+		began, has := exposure.Began(cause.Mealybug, []day.Day{start + 4, start}, earlier)
+		assert.True(t, has)
 		assert.Equal(t, one.want, began)
 	}
 }

@@ -29,6 +29,7 @@ func (h Held) Say(other string) string {
 		return fmt.Sprintf("It came with %s from one source on %s.", other, h.Since.Words())
 	case Apart:
 		return fmt.Sprintf("It was in one place with %s for %s, one of them kept apart there, %s.", other, days, h.span())
+	case Beside, OnePlace:
 	}
 	return fmt.Sprintf("It stood in one place with %s for %s, %s.", other, days, h.span())
 }

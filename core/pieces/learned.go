@@ -77,7 +77,7 @@ func learn(method Method, kind string, group []Outcome) Learned {
 		l.Low, l.High = interval.Wilson(l.Rooted, decided)
 		l.Share = share(l.Rooted, decided)
 	}
-	if days, any := median(rootings); any {
+	if days, rooted := median(rootings); rooted {
 		l.MedianDays = &days
 	}
 	return l

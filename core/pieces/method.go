@@ -41,7 +41,7 @@ const (
 
 // Way is a method with what is said of it.
 type Way struct {
-	Method  Method   `json:"method" enum:"tip-cutting,node-cutting,leaf-cutting,stem-section,layering,division,offset,keiki,backbulb,rhizome,seed"`
+	Method  Method   `json:"method" doc:"As the kinds name it."`
 	Label   string   `json:"label"`
 	One     string   `json:"one" doc:"What one piece is called."`
 	Organ   string   `json:"organ" doc:"What is cut off the mother for it; empty where nothing is."`

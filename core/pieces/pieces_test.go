@@ -44,7 +44,8 @@ func TestBatchesTeachByMethodAndKind(t *testing.T) {
 	learned := pieces.Learn([]pieces.Outcome{
 		{Method: pieces.NodeCutting, Kind: "macodes-petola", Taken: 12, Rooted: 8, Lost: 3, Rootings: []pieces.Rooting{
 			{Days: 28, N: 3}, {Days: 42, N: 5}}},
-		{Method: pieces.NodeCutting, Kind: "epipremnum-aureum", Taken: 4, Rooted: 4, Rootings: []pieces.Rooting{{Days: 14, N: 4}}},
+		{Method: pieces.NodeCutting, Kind: "epipremnum-aureum", Taken: 4, Rooted: 4,
+			Rootings: []pieces.Rooting{{Days: 14, N: 4}}},
 		{Method: pieces.LeafCutting, Taken: 2},
 	})
 	require.Len(t, learned, 4)
@@ -55,7 +56,7 @@ func TestBatchesTeachByMethodAndKind(t *testing.T) {
 	// Newcombe 1998, method 3, for 12 of 15.
 	assert.InDelta(t, .548, all.Low, .001)
 	assert.InDelta(t, .930, all.High, .001)
-	assert.Equal(t, 28, *all.MedianDays, "six of twelve had roots by then... the seventh day tells")
+	assert.Equal(t, 28, *all.MedianDays, "seven of twelve by then")
 	leaves := learned[3]
 	assert.Nil(t, leaves.Share, "nothing is decided")
 	assert.Nil(t, leaves.MedianDays)

@@ -11,13 +11,13 @@ import (
 // exposedTasks asks for the next look of each thing that a plant may have caught; false
 // where there is none to come.
 func exposedTasks(s record.State, add func(Task)) bool {
-	any := false
+	wanted := false
 	for _, x := range s.Exposures {
-		on, nth, wanted := s.NextLook(x)
-		if !wanted {
+		on, nth, more := s.NextLook(x)
+		if !more {
 			continue
 		}
-		any = true
+		wanted = true
 		const why = "%s. Look %d of %d."
 		t := Task{
 			Kind: Pests, From: on, Until: on + 2, What: "Look for " + strings.ToLower(x.Name()), Minutes: 2, Weight: 4,
@@ -30,5 +30,5 @@ func exposedTasks(s record.State, add func(Task)) bool {
 		}
 		add(t)
 	}
-	return any
+	return wanted
 }

@@ -1845,19 +1845,8 @@ export interface components {
        * @description Died, rotted ones among them.
        */
       lost: number;
-      /** @enum {string} */
-      method:
-        | "tip-cutting"
-        | "node-cutting"
-        | "leaf-cutting"
-        | "stem-section"
-        | "layering"
-        | "division"
-        | "offset"
-        | "keiki"
-        | "backbulb"
-        | "rhizome"
-        | "seed";
+      /** @description As the kinds name it: tip-cutting, node-cutting … */
+      method: string;
       /**
        * Format: int64
        * @description How many pieces.
@@ -6092,19 +6081,8 @@ export interface components {
       remove?: string[];
     };
     TakenAs: {
-      /** @enum {string} */
-      method:
-        | "tip-cutting"
-        | "node-cutting"
-        | "leaf-cutting"
-        | "stem-section"
-        | "layering"
-        | "division"
-        | "offset"
-        | "keiki"
-        | "backbulb"
-        | "rhizome"
-        | "seed";
+      /** @description As the kinds name it: tip-cutting, node-cutting … */
+      method: string;
       /**
        * Format: int64
        * @description How many pieces.
@@ -6601,19 +6579,8 @@ export interface components {
       label: string;
       /** @description Whether the kind's own row names it. */
       listed: boolean;
-      /** @enum {string} */
-      method:
-        | "tip-cutting"
-        | "node-cutting"
-        | "leaf-cutting"
-        | "stem-section"
-        | "layering"
-        | "division"
-        | "offset"
-        | "keiki"
-        | "backbulb"
-        | "rhizome"
-        | "seed";
+      /** @description As the kinds name it. */
+      method: string;
       /** @description What all batches of this method came to here. */
       ofAll?: components["schemas"]["Learned"];
       /** @description What batches of this kind came to here. */

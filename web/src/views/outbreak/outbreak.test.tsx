@@ -70,7 +70,7 @@ describe("an outbreak", () => {
     expect(within(of).getAllByText("It stood in one tray with “Hoya 1” for 15 days.")).toHaveLength(2);
     await userEvent.click(within(of).getByRole("button", { name: "Watch 1 for it, look at 1 once" }));
     await waitFor(() => expect(sent.filter((s) => s.method === "POST")).toHaveLength(1));
-    const body = sent.find((s) => s.method === "POST")?.body as { entries: { moved: object }[] };
+    const body = (sent.find((s) => s.method === "POST")?.body ?? { entries: [] }) as { entries: { moved: object }[] };
     expect(body.entries.map((e) => e.moved)).toEqual([
       {
         isolation: "watch",

@@ -27,6 +27,10 @@ export function BatchNow({ file, batch }: BatchProps) {
       </h2>
       <p className="my-4">{inWords(batch)}</p>
       <Rows file={file} batch={batch} />
+      <p className={classes.legend} aria-hidden>
+        <span data-cell="rooted" /> with roots <span data-cell="shoot" /> with a shoot <span data-cell="alive" /> alive{" "}
+        <span data-cell="gone" /> no longer here
+      </p>
       {batch.alive > 0 && !file.over && (
         <div className={classes.acts}>
           <CountNow file={file} batch={batch} />
@@ -54,11 +58,7 @@ function Rows({ file, batch }: BatchProps) {
   const counts = [{ on: file.arrivedOn, alive: batch.n, shoots: 0, rooted: 0 }, ...batch.counts];
   const cells = Math.min(batch.n, 40);
   return (
-    <table className={classes.rows}>
-      <caption className="soft small">
-        Each look: <span data-cell="rooted" /> with roots, <span data-cell="shoot" /> with a shoot,{" "}
-        <span data-cell="alive" /> alive, <span data-cell="gone" /> no longer here
-      </caption>
+    <table className={classes.rows} aria-label="What each look found">
       <tbody>
         {counts.map((c) => (
           <tr key={`${c.on} ${c.alive} ${c.rooted}`}>

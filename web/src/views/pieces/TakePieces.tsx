@@ -46,7 +46,8 @@ function Taking({ file, ways, countDays }: TakingProps) {
   const [method, setMethod] = useState(ways[0]?.method ?? "tip-cutting");
   const way = ways.find((w) => w.method === method) ?? ways[0];
   const [vessel, setVessel] = useState<string>();
-  const [n, setN] = useState<number>(4);
+  const [typed, setTyped] = useState<number | string>(4);
+  const n = Number(typed) || 1;
   const [place, setPlace] = useState(file.placeId);
   const [name, setName] = useState<string>();
   const [label, setLabel] = useState("");
@@ -98,7 +99,7 @@ function Taking({ file, ways, countDays }: TakingProps) {
           data={ways.map((w) => ({ value: w.method, label: w.listed ? w.label : `${w.label} (not usual)` }))}
           onChange={(m) => m && setMethod(m as Way["method"])}
         />
-        <NumberInput label="How many" value={n} min={1} max={500} onChange={(v) => setN(Number(v) || 1)} />
+        <NumberInput label="How many" value={typed} min={1} max={500} onChange={setTyped} />
         <Select
           label="What they root in"
           value={inVessel}

@@ -69,14 +69,14 @@ export function Standing() {
           />
         </div>
         <Now file={file} check={open} />
-        <CareNow file={file} />
+        {!file.batch && <CareNow file={file} />}
       </div>
       <div className={classes.pair}>
         <div>
           <Cases file={file} />
           <KeptApart file={file} />
         </div>
-        <Routine file={file} />
+        {!file.batch && <Routine file={file} />}
       </div>
       <section className="patch mt-18" aria-label="Seam">
         <SeamOf file={file} />
