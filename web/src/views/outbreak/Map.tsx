@@ -39,7 +39,7 @@ export function OutbreakMap({ outbreak }: { outbreak: OutbreakOf }) {
           <Board
             key={place.id}
             name={place.name}
-            note={`${place.isolation ? "kept apart; " : ""}${others > 0 ? `${sayCount(others, "plant")} beside them` : "no other plant"}`}
+            note={`${place.isolation ? "kept apart; " : ""}${sayOthers(others)}`}
             plants={here}
           />
         );
@@ -48,6 +48,8 @@ export function OutbreakMap({ outbreak }: { outbreak: OutbreakOf }) {
     </div>
   );
 }
+
+const sayOthers = (n: number) => (n > 0 ? `${sayCount(n, "plant")} beside them` : "no other plant");
 
 function Board({ name, note, plants }: { name: string; note: string; plants: OutbreakPlant[] }) {
   return (
