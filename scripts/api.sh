@@ -10,9 +10,10 @@ go build -o "$new/tendermend" ./cmd/tendermend
 "$new/tendermend" case-schema > "$new/case.schema.json"
 "$new/tendermend" archive-schema > "$new/archive.schema.json"
 "$new/tendermend" plan-schema > "$new/plan.schema.json"
+"$new/tendermend" water-schema > "$new/water.schema.json"
 (cd web && npx openapi-typescript "$new/openapi.json" -o "$new/schema.ts" >/dev/null)
 (cd web && npx biome format --stdin-file-path=src/types.d.ts < "$new/schema.ts" > "$new/schema.d.ts")
-files=(docs/openapi.json docs/case.schema.json docs/archive.schema.json docs/plan.schema.json web/src/api/schema.d.ts)
+files=(docs/openapi.json docs/case.schema.json docs/archive.schema.json docs/plan.schema.json docs/water.schema.json web/src/api/schema.d.ts)
 if [ "${1:-}" = --check ]; then
   for file in "${files[@]}"; do
     cmp -s "$file" "$new/$(basename "$file")" || { echo "$file is not current: run make api" >&2; exit 1; }

@@ -30,6 +30,8 @@ const usage = `tendermend — find what ails a plant, treat it, follow it until 
   tendermend plan -sample N [-seed S]      plans for made-up situations, as text to be read aloud
   tendermend check-plan < PLAN.json        what a plan breaks; exits with 1 where it breaks anything
   tendermend plan-schema                   the JSON Schema of situations and plans
+  tendermend water < HISTORY.json          when a pot wants water, from its history, or from a list of them
+  tendermend water-schema                  the JSON Schema of those histories and forecasts
   tendermend cases FILE                    how often the differential is right
 `
 
@@ -70,6 +72,8 @@ var commands = map[string]func(args []string, in io.Reader, out io.Writer) error
 	"read":           reading(readSaid),
 	"plan":           planOrSample,
 	"check-plan":     reading(checkPlan),
+	"water":          reading(waterForecast),
+	"water-schema":   writing(waterSchema),
 	"case-schema":    writing(caseSchema),
 	"archive-schema": writing(archiveSchema),
 	"plan-schema":    writing(planSchema),

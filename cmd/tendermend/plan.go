@@ -34,7 +34,7 @@ func read[T any](raw []byte, what string) (v T, err error) {
 	if err = strict.Decode(&v); err == nil {
 		if strict.More() {
 			return v, badInput{
-				fmt.Errorf("%s: something follows it; give one situation, or a list in brackets", what),
+				fmt.Errorf("%s: something follows it; give one, or a list in brackets", what),
 			}
 		}
 		return v, nil
@@ -64,6 +64,11 @@ func planOrSample(args []string, in io.Reader, out io.Writer) error {
 
 // plan reads a situation, or a list of them, and prints the plans.
 func plan(in io.Reader, out io.Writer) error {
+	return oneOrMany(in, out, "situation", func(s treatment.Situation) (treatment.Plan, error) { return compose.Plan(s) })
+}
+
+// oneOrMany reads one thing, or a list of them, and prints what is made of each.
+func oneOrMany[S, P any](in io.Reader, out io.Writer, what string, of func(S) (P, error)) error {
 	raw, err := io.ReadAll(in)
 	if err != nil {
 		return err
@@ -73,29 +78,29 @@ func plan(in io.Reader, out io.Writer) error {
 	array := len(raw) > 0 && raw[0] == '['
 	if array {
 		if err := json.Unmarshal(raw, &list); err != nil {
-			return badInput{fmt.Errorf("a list of situations: %w", err)}
+			return badInput{fmt.Errorf("a list, one %s each: %w", what, err)}
 		}
 	}
-	plans := make([]treatment.Plan, len(list))
+	made := make([]P, len(list))
 	for i, one := range list {
-		what := "situation"
+		named := what
 		if array {
-			what = fmt.Sprintf("situation %d", i)
+			named = fmt.Sprintf("%s %d", what, i)
 		}
-		s, err := read[treatment.Situation](one, what)
+		s, err := read[S](one, named)
 		if err != nil {
 			return err
 		}
-		if plans[i], err = compose.Plan(s); err != nil {
-			return badInput{fmt.Errorf("%s: %w", what, err)}
+		if made[i], err = of(s); err != nil {
+			return badInput{fmt.Errorf("%s: %w", named, err)}
 		}
 	}
 	e := json.NewEncoder(out)
 	e.SetEscapeHTML(false)
 	if array {
-		return e.Encode(plans)
+		return e.Encode(made)
 	}
-	return e.Encode(plans[0])
+	return e.Encode(made[0])
 }
 
 // planned is a plan with the situation that it is for.
