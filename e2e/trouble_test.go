@@ -56,11 +56,11 @@ func TestTheFrameOutlivesTheConnection(t *testing.T) {
 	s := start(t, true)
 	p := s.page(t, 1280, 800)
 	p.openDemo("/")
-	p.see("Pothos over the departures board")
+	p.see("Sword plant by the left-luggage lockers")
 	back := s.stopListening(t)
-	p.click(`//article[contains(., "Pothos over")]//button[.="watered"]`)
+	p.click(`//article[contains(., "Sword plant by")]//button[.="watered"]`)
 	p.see("No connection. What is shown may be old")
-	p.see("Pothos over the departures board")
+	p.see("Sword plant by the left-luggage lockers")
 	p.click(`//header//a[.="Handbook"]`)
 	p.see("It is shown as soon as the connection is back")
 	p.see("Ferry terminal clinic")
@@ -94,18 +94,18 @@ func TestAnArrivalIsUndoneAndBroughtBack(t *testing.T) {
 func TestASecondWateringIsNamedAndKept(t *testing.T) {
 	s := start(t, true)
 	ida, ben := s.page(t, 1280, 800), s.page(t, 390, 844)
-	const water = `//article[contains(., "Pothos over")]//button[.="watered"]`
+	const water = `//article[contains(., "Sword plant by")]//button[.="watered"]`
 	for _, p := range []*page{ida, ben} {
 		p.openDemo("/")
-		p.see("Pothos over the departures board")
+		p.see("Sword plant by the left-luggage lockers")
 	}
 	ida.click(water)
-	ida.see("Recorded: Pothos over the departures board: watered")
+	ida.see("Recorded: Sword plant by the left-luggage lockers: watered")
 	ben.click(water)
 	ben.see("If you record it all the same")
 	ben.see("ago by")
 	ben.click(by("button", "Record it all the same"))
-	ben.see("Recorded: Pothos over the departures board: watered")
+	ben.see("Recorded: Sword plant by the left-luggage lockers: watered")
 }
 
 // Who reads at twice the usual size of type gets the narrow layout, and nothing is wider
@@ -264,11 +264,11 @@ func TestUnitsAndClothSwitch(t *testing.T) {
 func TestARowOnTheWalkTakesItsAnswerAndUndoesIt(t *testing.T) {
 	p := start(t, true).page(t, 390, 844)
 	p.openDemo("/")
-	p.see("Pothos over the departures board")
-	p.click(`//article[contains(., "Pothos over")]//button[.="watered"]`)
-	p.see("Recorded: Pothos over the departures board: watered")
+	p.see("Sword plant by the left-luggage lockers")
+	p.click(`//article[contains(., "Sword plant by")]//button[.="watered"]`)
+	p.see("Recorded: Sword plant by the left-luggage lockers: watered")
 	// What else is due of it stays on the walk: water is no look.
-	asks := `[...document.querySelectorAll("article")].some(a => a.innerText.includes("Pothos over") && ` +
+	asks := `[...document.querySelectorAll("article")].some(a => a.innerText.includes("Sword plant by") && ` +
 		`/\bwatered\b/.test(a.innerText))`
 	p.until("!" + asks)
 	p.click(`//*[contains(@class, "Notification")]//button[.="Undo"]`)

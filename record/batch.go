@@ -26,8 +26,8 @@ func (b *TakenAs) check(faults *Faults) {
 		return
 	}
 	if b.N < 1 || b.N > mostPieces {
-		const said = "a batch has between 1 and %d pieces"
-		*faults = append(*faults, Fault{Field: "arrived.batch.n", Message: fmt.Sprintf(said, mostPieces)})
+		said := "a batch has between 1 and " + working.Count(mostPieces, "piece")
+		*faults = append(*faults, Fault{Field: "arrived.batch.n", Message: said})
 	}
 	if _, known := pieces.WayOf(b.Method); !known {
 		const said = "%q is no way to take pieces; pick one from the list"

@@ -397,12 +397,12 @@ func TestALeafyPlantStaysOnTheWalkInWinter(t *testing.T) {
 	}
 	alocasia := kept("alocasia-amazonica", 4)
 	alocasia.write(0, record.Body{Probed: &record.Probed{Moisture: water.Dry}})
-	w, known := due.WaterWindow(alocasia.state(), false)
+	w, known := alocasia.state().WaterWindow(false)
 	require.True(t, known)
-	assert.LessOrEqual(t, w.From, today, "ten days are its own gap, fourteen in the dark")
+	assert.LessOrEqual(t, w.From, today, "the stick was dry")
 	caladium := kept("caladium-bicolor", 4)
 	caladium.write(10, check(water.RestMeasure, 1))
-	_, known = due.WaterWindow(caladium.state(), false)
+	_, known = caladium.state().WaterWindow(false)
 	assert.False(t, known, "nobody knows when it wakes")
 	var asleep []day.Day
 	for _, task := range due.Tasks(caladium.state(), false) {

@@ -72,7 +72,7 @@ func tell(said map[string][]any, s record.State, entries []record.Entry, on day.
 	put("review", told.ReviewOf(s, entries, s.ArrivedOn, on), told.ReviewOf(s, entries, on-30, on))
 	put("figure", s.Figure(), s.Standing(), s.MainCause(), s.Over(), s.EndedOn(), s.PieceIsolated(), s.LastLook())
 	put("seam", told.SeamOf(s), told.SeamOf(s).Thin(20), s.PassedStages(), s.Events)
-	water, watered := due.WaterWindow(s, false)
+	water, watered := s.WaterWindow(false)
 	stalls, can := due.StallsOn(s, false)
 	dish, dished := s.DishLevel()
 	reserves, lasts := s.ReservesLast(on)

@@ -23,10 +23,7 @@ func (p *Probed) check(*situation) Faults {
 
 func (p *Probed) apply(s *State, e Entry) {
 	s.Probes = append(s.Probes, Probe{e.On, p.Moisture})
-	if p.Moisture == water.Moist || p.Moisture == water.Wet {
-		on := e.On
-		s.StillMoist = &on
-	}
+	s.potEvents = append(s.potEvents, potEvent{on: e.On, found: p.Moisture})
 	s.handled(e.On)
 }
 

@@ -235,14 +235,14 @@ func TestADryRestAsksForNoWater(t *testing.T) {
 	for days := 190; days > 30; days -= 14 {
 		b.write(days, record.Body{Watered: &record.Watered{}})
 	}
-	w, known := due.WaterWindow(b.state(), false)
+	w, known := b.state().WaterWindow(false)
 	require.True(t, known)
 	assert.True(t, w.From.Month() >= 3 && w.From > today, "from %s", w.From)
 	fern := kept(t, "fern", "", 200)
 	for days := 190; days > 3; days -= 7 {
 		fern.write(days, record.Body{Watered: &record.Watered{}})
 	}
-	w, known = due.WaterWindow(fern.state(), false)
+	w, known = fern.state().WaterWindow(false)
 	assert.True(t, known && w.From < today+30, "a fern goes on drinking: from %s", w.From)
 }
 

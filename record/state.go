@@ -109,9 +109,9 @@ type Measured struct {
 	Weights    []recovery.Reading // grams, with its pot
 	Bare       []recovery.Reading // grams, without pot and medium
 	WateredOn  []day.Day
-	PottedOn   []day.Day // days on which it came into fresh medium
+	potEvents  []potEvent // waterings, sticks and weights in the order of the record
+	PottedOn   []day.Day  // days on which it came into fresh medium
 	FlushedOn  []day.Day
-	StillMoist *day.Day // the last stick that came out moist or wet
 	Probes     []Probe
 	Tallies    []TallyOn
 	Feeds      []Feeding

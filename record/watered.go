@@ -30,6 +30,11 @@ func (w *Watered) check(*situation) (faults Faults) {
 func (w *Watered) apply(s *State, e Entry) {
 	if w.How.WetsRoots() {
 		s.WateredOn = append(s.WateredOn, e.On)
+		one := potEvent{on: e.On, how: w.How}
+		if w.Millilitres != nil {
+			one.ml = *w.Millilitres
+		}
+		s.potEvents = append(s.potEvents, one)
 		s.Known.NoWater = facts.Yes{}
 	}
 	if w.How == facts.WateredFlush {

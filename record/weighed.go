@@ -24,6 +24,7 @@ func (w *Weighed) apply(s *State, e Entry) {
 		s.Bare = append(s.Bare, r)
 	} else {
 		s.Weights = append(s.Weights, r)
+		s.potEvents = append(s.potEvents, potEvent{on: e.On, grams: w.Grams})
 	}
 	s.handled(e.On)
 }

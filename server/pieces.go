@@ -69,7 +69,7 @@ func (srv *server) pieceOperations(api huma.API) {
 	huma.Register(api, op("get-ways", http.MethodGet, "/api/plants/{plant}/ways",
 		"How pieces of a plant are taken, and what that came to here", "plants"), signedIn(srv, srv.getWays))
 	huma.Register(api, op("get-family", http.MethodGet, "/api/plants/{plant}/family",
-		"A plant's mother, sisters and pieces, and where each is now", "plants"), signedIn(srv, srv.getFamily))
+		"A plant's mother, her pieces and its own, and where each is now", "plants"), signedIn(srv, srv.getFamily))
 	huma.Register(api, op("get-batches", http.MethodGet, "/api/batches",
 		"What batches of pieces came to, by method and kind", "review"), signedIn(srv, srv.getBatches))
 }

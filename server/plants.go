@@ -12,6 +12,7 @@ import (
 	"tendermend/core/care"
 	"tendermend/core/day"
 	"tendermend/core/diagnosis"
+	"tendermend/core/drying"
 	"tendermend/core/facts"
 	"tendermend/core/plant"
 	"tendermend/core/recovery"
@@ -19,6 +20,7 @@ import (
 	"tendermend/core/treatment"
 	"tendermend/core/treatment/sheet"
 	"tendermend/core/water"
+	"tendermend/core/working"
 	"tendermend/record"
 	"tendermend/record/due"
 	"tendermend/record/told"
@@ -156,6 +158,19 @@ type WaterNeed struct {
 	Asks   []recovery.Measure `json:"seasonAsks" doc:"What nobody has said lately and would change the rule."`
 	Last   *day.Day           `json:"last,omitempty"`
 	Window *water.Window      `json:"window,omitempty"`
+	Now    *WaterNow          `json:"now,omitempty" doc:"What the model of its pot says today; missing where none tells."`
+}
+
+// WaterNow is what the model of a pot says of it today.
+type WaterNow struct {
+	Words   string          `json:"words" doc:"What to do, in a sentence."`
+	Say     drying.Say      `json:"say" enum:"water,look,wait"`
+	Met     float64         `json:"met" doc:"The chance that its rule is met, 0 to 1."`
+	Holds   float64         `json:"holds" doc:"What it holds, as a share of what it holds when it has drained."`
+	Low     float64         `json:"low" doc:"The lower end of that, nine times in ten."`
+	High    float64         `json:"high"`
+	Rule    float64         `json:"rule" doc:"The share at which its rule is met."`
+	Working working.Working `json:"working"`
 }
 
 func (srv *server) plantOperations(api huma.API) {
@@ -350,8 +365,14 @@ func waterNeed(s record.State, today day.Day, south bool) *WaterNeed {
 	if n := len(s.WateredOn); n > 0 {
 		need.Last = &s.WateredOn[n-1]
 	}
-	if w, ok := due.WaterWindow(s, south); ok {
+	if w, ok := s.WaterWindow(south); ok {
 		need.Window = &w
+	}
+	if f, told := s.DryingNow(today, south); told {
+		need.Now = &WaterNow{
+			Words: f.Words, Say: f.Say, Met: f.Met, Holds: f.Content, Low: f.ContentLow, High: f.ContentTop, Rule: f.MetAt,
+			Working: f.Working,
+		}
 	}
 	return need
 }

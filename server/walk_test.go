@@ -131,6 +131,9 @@ func TestMinutesOfTheWalkThatCanWait(t *testing.T) {
 		plant := c.arrive(since, map[string]any{"name": "Fern", "habit": "fern"})
 		c.tell(plant, watered, "watered", map[string]any{})
 	}
+	for watered := 3; watered <= 9; watered++ { // of some of them water can wait while the first look cannot
+		c.tell(c.arrive(50, map[string]any{"name": "Fig", "habit": "woody"}), watered, "watered", map[string]any{})
+	}
 	walk := c.call("GET", "/api/rounds", nil)
 	must, wait, pressing := 0.0, 0.0, 0.0
 	for _, place := range walk.body["places"].([]any) {

@@ -21,6 +21,7 @@ import (
 	"tendermend/core/treatment"
 	"tendermend/core/treatment/check"
 	"tendermend/core/treatment/compose"
+	"tendermend/core/working"
 )
 
 // errBroken says that a plan breaks a rule; what it breaks is printed already.
@@ -34,7 +35,7 @@ func read[T any](raw []byte, what string) (v T, err error) {
 	if err = strict.Decode(&v); err == nil {
 		if strict.More() {
 			return v, badInput{
-				fmt.Errorf("%s: something follows it; give one, or a list in brackets", what),
+				fmt.Errorf("%s: something follows it; give one %s, or a list in brackets", what, what),
 			}
 		}
 		return v, nil
@@ -78,7 +79,7 @@ func oneOrMany[S, P any](in io.Reader, out io.Writer, what string, of func(S) (P
 	array := len(raw) > 0 && raw[0] == '['
 	if array {
 		if err := json.Unmarshal(raw, &list); err != nil {
-			return badInput{fmt.Errorf("a list, one %s each: %w", what, err)}
+			return badInput{fmt.Errorf("a list of %s: %w", working.Many(what), err)}
 		}
 	}
 	made := make([]P, len(list))

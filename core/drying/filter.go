@@ -115,6 +115,9 @@ func (f *Filter) open(how How, at float64) {
 	f.at, f.opened = at, at
 }
 
+// At is the moment as of which it tells.
+func (f *Filter) At() float64 { return f.at }
+
 // To lets time pass.
 func (f *Filter) To(at float64) {
 	if at <= f.at {
@@ -188,6 +191,15 @@ func (f *Filter) Water(at float64, how How) {
 
 func (f *Filter) close() {
 	f.w = f.blur(f.rates(), monthSD*math.Sqrt(max(0, f.at-f.opened)/daysOfAMonth))
+}
+
+// SipOf is a little water as a share of what a pot of so many litres holds; a usual little
+// where nobody says how much.
+func SipOf(ml, litres float64) float64 {
+	if ml <= 0 {
+		return sipShare
+	}
+	return ml / litresInCube / litres
 }
 
 // Sip records a little water, as a share of what the pot holds.

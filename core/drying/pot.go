@@ -11,8 +11,8 @@ package drying
 import "math"
 
 // Source is where the constants of the package come from.
-const Source = "a model of this program: two-stage drying (textbooks of soil physics, from memory) with constants " +
-	"guessed by growers' practice and corrected by what is read"
+const Source = "two stages of drying as soil science has them (from memory), with numbers guessed by growers' " +
+	"practice and put right by what is read"
 
 // Wall is what a pot is made of.
 type Wall string

@@ -60,7 +60,7 @@ const (
 	stickDays    = 1
 )
 
-// Run reads the story from its beginning to now.
+// Run reads the story up to its last happening: windows count from there.
 func (s Story) Run() Told {
 	rate, evaporating, sd := s.Pot.Rate()
 	if s.SD > 0 {
@@ -87,7 +87,6 @@ func (s Story) Run() Told {
 		}
 		s.take(&told, h)
 	}
-	told.To(s.Now)
 	return told
 }
 
@@ -109,7 +108,7 @@ func clockOf(s Story, evaporating float64) Clock {
 func (s Story) take(told *Told, h Happening) {
 	recent := s.Now-h.At <= signsBack
 	if recent {
-		told.Harm += harmBetween(told.Filter, s.Rule, told.at, h.At)
+		told.Harm += HarmBetween(told.Filter, s.Rule, told.at, h.At)
 	}
 	switch {
 	case h.Water != "":
@@ -147,13 +146,20 @@ func (t *Told) early(rule Rule, at float64) float64 {
 	return early
 }
 
-// harmBetween adds up the chances of harm of the days between two moments.
-func harmBetween(f *Filter, rule Rule, from, to float64) (sum float64) {
-	for at := from + 1; at <= to; at++ {
-		sum += f.Below(rule.Harm, at)
+// HarmBetween adds up the chances of harm of the days between two moments.
+func HarmBetween(f *Filter, rule Rule, from, to float64) (sum float64) {
+	for at := to; at > from; at-- { // it only grows: once there is none, there was none before
+		one := f.Below(rule.Harm, at)
+		if one < noHarm {
+			break
+		}
+		sum += one
 	}
 	return sum
 }
+
+// noHarm is a chance of harm that counts as none.
+const noHarm = 1e-3
 
 // Seen is whether the record tells a sign.
 type Seen string
@@ -237,7 +243,7 @@ func (t Told) worst(since float64) (days float64, dryings int) {
 
 func (t Told) missed(now float64) Sign {
 	sign := Sign{"care.water-missed", Unknown, 0, "days of harm beyond those that it bears",
-		"sum of the chances of harm by day, less the days of grace; seen from 2, not there up to 0.7; 60 days"}
+		"sum of the chances of harm by day, less the days that it bears; seen from 2, not there up to 0.7; 60 days"}
 	days, _ := t.worst(now - missedBack)
 	sign.Value = max(0, days)
 	switch {

@@ -30,7 +30,6 @@ type Window struct {
 	Until int // the last day before harm is likely
 	Low   int // its rule is met on that day or later, nine times in ten
 	High  int // and by that day, nine times in ten
-	Now   float64
 }
 
 // Window gives when to look for a rule, as of a moment.
@@ -42,7 +41,6 @@ func (f *Filter) Window(rule Rule, now float64, of Case) Window {
 		from = fromAtRot
 	}
 	w := Window{
-		Now:  met(0),
 		From: firstDay(met, from),
 		Best: firstDay(met, 1/(1+rule.Late/float64(of))),
 	}

@@ -56,7 +56,7 @@ func ShareAmount(from []Origin) working.Amount {
 	w := working.Working{
 		Formula: "share = what speaks for it before × chance that it crossed, ÷ the sum of all",
 		Source:  Source,
-		Sure:    "a guess: it ranks where to look, and proves nothing",
+		Sure:    "a guess: it says where to look first, and proves nothing",
 	}
 	share := 0.0
 	if len(from) > 0 {
@@ -64,9 +64,9 @@ func ShareAmount(from []Origin) working.Amount {
 		if leg := from[0].Leg; leg != nil {
 			w.Inputs = append(w.Inputs, working.Input{Name: "chance that it crossed", Value: round(leg.Chance, 3)})
 		}
-		w.Inputs = append(w.Inputs, working.Input{Name: "origins weighed", Value: float64(len(from))})
+		w.Inputs = append(w.Inputs, working.Input{Name: "plants and ways compared", Value: float64(len(from))})
 	}
-	return working.Amount{What: "share of the likeliest", Value: round(100*share, 0), Unit: "%", Working: w}
+	return working.Amount{What: "share of the first named", Value: round(100*share, 0), Unit: "%", Working: w}
 }
 
 // Find is a plant on which a cause was found, and how it came here.

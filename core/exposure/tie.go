@@ -12,7 +12,7 @@ import (
 )
 
 // Source is where the chances come from.
-const Source = "a designer's guesses (from memory of practice), to be corrected by what looks find"
+const Source = "guesses by growers' practice (from memory), to be put right by what looks find"
 
 // Tie is how two plants have to do with each other.
 type Tie string

@@ -45,18 +45,18 @@ func (h Held) span() string {
 // Amount is the chance with its working.
 func (e Exposed) Amount() working.Amount {
 	w := working.Working{
-		Formula: "chance = (1 − product of (1 − hazard) over days and events) × liking, leg by leg",
+		Formula: "chance = (1 − (1 − chance each time) multiplied over all days and times) × how well it likes the plant, leg by leg",
 		Source:  Source,
-		Sure:    "a guess that may be wrong by half: it ranks plants, it does not count them",
+		Sure:    "a guess that may be wrong by half: it says whom to look at first",
 	}
 	for _, leg := range e.Legs {
 		for _, t := range leg.Ties {
 			w.Inputs = append(w.Inputs,
-				working.Input{Name: "hazard, " + t.Tie.Name(), Value: round(t.Hazard, 5)},
+				working.Input{Name: "chance each time, " + t.Tie.Name(), Value: round(t.Hazard, 5)},
 				working.Input{Name: "times", Value: float64(t.Times)})
 		}
 	}
-	w.Inputs = append(w.Inputs, working.Input{Name: "liking", Value: e.Liking})
+	w.Inputs = append(w.Inputs, working.Input{Name: "how well it likes the plant, 0 to 1", Value: e.Liking})
 	return working.Amount{What: "chance that it caught it", Value: round(100*e.Chance, 0), Unit: "%", Working: w}
 }
 

@@ -21,9 +21,10 @@ type Forecast struct {
 	Best  *day.Day        `json:"best,omitempty" doc:"The day on which a look is worth most."`
 	Until *day.Day        `json:"until,omitempty" doc:"The last day before harm is likely."`
 	// Low and High hold the day on which its rule is met eight times in ten.
-	Low  *day.Day `json:"low,omitempty" doc:"Its rule is met on this day or later, nine times in ten."`
-	High *day.Day `json:"high,omitempty" doc:"And by this day, nine times in ten."`
-	Met  float64  `json:"met" doc:"The chance that its rule is met now, 0 to 1."`
+	Low   *day.Day `json:"low,omitempty" doc:"Its rule is met on this day or later, nine times in ten."`
+	High  *day.Day `json:"high,omitempty" doc:"And by this day, nine times in ten."`
+	MetAt float64  `json:"metAt" doc:"The share of what it holds at which its rule is met."`
+	Met   float64  `json:"met" doc:"The chance that its rule is met now, 0 to 1."`
 	// Content is what it holds now, as a share of what it holds when it has drained.
 	Content    float64         `json:"content"`
 	ContentLow float64         `json:"contentLow" doc:"The lower end, nine times in ten."`

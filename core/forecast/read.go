@@ -12,10 +12,7 @@ import (
 const (
 	mostMeter = 10
 	mostGrams = 200_000
-	// sipUnknown is a little water of which nobody says how much, as a share of what the
-	// pot holds (a guess).
-	sipUnknown = .25
-	gramsInKG  = 1000
+	gramsInKG = 1000
 	// fullHours is for how long after a watering a weight counts as full.
 	fullHours = 3
 )
@@ -76,14 +73,10 @@ func (r *reader) water(e Event, at float64, where string) ([]drying.Happening, e
 		r.watered = at
 		return []drying.Happening{{At: at, Water: drying.How(e.Watered)}}, nil
 	case "little":
-		share := sipUnknown
 		if e.ML < 0 {
 			return nil, Fault{where + ".ml", "give an amount, or leave it out"}
 		}
-		if e.ML > 0 {
-			share = e.ML / gramsInKG / r.capacity
-		}
-		return []drying.Happening{{At: at, Sip: share}}, nil
+		return []drying.Happening{{At: at, Sip: drying.SipOf(e.ML, r.capacity)}}, nil
 	}
 	return nil, Fault{where + ".watered", fmt.Sprintf("%q is not through, soak or little", e.Watered)}
 }

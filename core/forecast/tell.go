@@ -63,20 +63,25 @@ const justFull = .95
 
 // Tell puts what the model says into days and words.
 func Tell(told drying.Told, s drying.Story, of drying.Case) Forecast {
-	w := told.Window(s.Rule, s.Now, of)
+	// Counted from the last happening: what it missed since then lies in the past.
+	last := told.At()
+	w := told.Window(s.Rule, last, of)
 	on := func(n int) *day.Day {
-		d := day.Day(math.Floor(s.Now)) + day.Day(n)
+		d := day.Day(math.Floor(last)) + day.Day(n)
 		return &d
 	}
+	met := told.Below(s.Rule.Met, s.Now)
+	told.Harm += drying.HarmBetween(told.Filter, s.Rule, last, s.Now)
+	told.To(s.Now)
 	rate, sd := told.Filter.Rate()
 	low, high := told.Range()
 	f := Forecast{
-		Rule: s.Rule.Name, Say: told.Says(w.Now, told.Read, of),
+		Rule: s.Rule.Name, Say: told.Says(met, told.Read, of),
 		From: on(w.From), Best: on(w.Best), Until: on(w.Until), Low: on(w.Low), High: on(w.High),
-		Met: w.Now, Content: told.Content(), ContentLow: low, ContentTop: high, Rate: rate, RateSD: sd,
+		MetAt: s.Rule.Met, Met: met, Content: told.Content(), ContentLow: low, ContentTop: high, Rate: rate, RateSD: sd,
 		Signs: told.Signs(s.Now),
 	}
-	f.Words = inWords(f)
+	f.Words = inWords(f, day.Day(math.Floor(s.Now)))
 	f.Working = workingOf(told, s, f)
 	return f
 }
@@ -85,7 +90,7 @@ func Tell(told drying.Told, s drying.Story, of drying.Case) Forecast {
 const probably = .5
 
 // inWords says what to do.
-func inWords(f Forecast) string {
+func inWords(f Forecast, today day.Day) string {
 	switch f.Say {
 	case drying.WaterNow:
 		return "Thirsty: water now."
@@ -93,6 +98,9 @@ func inWords(f Forecast) string {
 		how := "it may be dry"
 		if f.Met >= probably {
 			how = "probably dry"
+		}
+		if f.Until != nil && *f.Until < today {
+			how += ", since about " + f.Best.Words()
 		}
 		return "Look first, " + how + ": water " + f.Rule.Words() + "."
 	case drying.Wait:
@@ -106,7 +114,7 @@ func workingOf(told drying.Told, s drying.Story, f Forecast) working.Working {
 	if told.Read {
 		sure = "read since the last watering"
 	} else if f.RateSD < .3 {
-		sure = "fair: learned from what was read in earlier dryings"
+		sure = "fair: known from what was read before"
 	}
 	return working.Working{
 		Inputs: []working.Input{
@@ -118,8 +126,8 @@ func workingOf(told drying.Told, s drying.Story, f Forecast) working.Working {
 			{Name: "holds now", Value: round(100*f.Content, 0), Unit: "%"},
 			{Name: "its rule is met at", Value: round(100*s.Rule.Met, 0), Unit: "%"},
 		},
-		Formula: "content falls at a constant rate to 45 %, then in proportion; the rate is learned from readings by " +
-			"Bayes' rule, never from waterings; look when the chance that the rule is met is worth it",
+		Formula: "what it holds falls evenly to 45 %, then ever slower; how fast is found out from readings, never " +
+			"from waterings; look when the chance that the rule is met is worth it",
 		Source: drying.Source,
 		Sure:   sure,
 	}

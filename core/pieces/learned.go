@@ -91,7 +91,7 @@ func share(rooted, decided int) *working.Amount {
 				{Name: "rooted", Value: float64(rooted)}, {Name: "rooted or lost", Value: float64(decided)},
 			},
 			Formula: "share = rooted ÷ (rooted + lost); range by Wilson, 95 %",
-			Source:  "the counts of this collection; Wilson 1927, J. Am. Stat. Assoc. 22:209",
+			Source:  "the counts of this collection; Wilson 1927",
 			Sure:    "pieces of one batch share their luck: the true range is wider",
 		},
 	}

@@ -15,10 +15,10 @@ import (
 // vine is a pothos, which grows all year; bright is a rule of its growth on any day.
 var bright = func(day.Day) water.Line { return water.Line{Days: true, Stretch: 1} }
 
-func next(t *testing.T, watered []day.Day, moist *day.Day, rule func(day.Day) water.Line) water.Window {
+func next(t *testing.T, last day.Day, rule func(day.Day) water.Line) water.Window {
 	t.Helper()
 	vine, _ := plant.HabitByID("aroid-vine")
-	w, ok := water.NextLook(vine, watered, moist, 0, false, rule)
+	w, ok := water.AfterRest(water.UsualWindow(vine, last, rule), 0, rule)
 	require.True(t, ok)
 	return w
 }
@@ -26,40 +26,28 @@ func next(t *testing.T, watered []day.Day, moist *day.Day, rule func(day.Day) wa
 // may is a day in May, on which 100 days later it is bright too.
 var may = day.Of(2026, time.May, 1)
 
-func TestLookWindowIsAGuessUntilItsOwnGapsAreKnown(t *testing.T) {
-	vine, _ := plant.HabitByID("aroid-vine")
-	_, ok := water.NextLook(vine, nil, nil, 0, false, bright)
-	assert.False(t, ok, "never watered here: nothing to count from")
-
-	w := next(t, []day.Day{may}, nil, bright)
+func TestAWindowIsTheUsualGapWhereDryingDoesNotTell(t *testing.T) {
+	w := next(t, may, bright)
 	assert.True(t, w.Guess)
-	assert.Equal(t, []day.Day{may + 6, may + 11}, []day.Day{w.From, w.Until})
-	low := next(t, []day.Day{may}, nil, func(day.Day) water.Line { return water.Line{Days: true, Stretch: 1.4} })
+	assert.Equal(t, []day.Day{may + 6, may + 6, may + 11}, []day.Day{w.From, w.Best, w.Until})
+	low := next(t, may, func(day.Day) water.Line { return water.Line{Days: true, Stretch: 1.4} })
 	assert.Equal(t, []day.Day{may + 8, may + 15}, []day.Day{low.From, low.Until}, "a drier rule, a longer window")
-
-	own := next(t, []day.Day{may, may + 10, may + 20, may + 40}, nil, bright)
-	assert.False(t, own.Guess)
-	assert.Equal(t, []day.Day{may + 48, may + 53}, []day.Day{own.From, own.Until}, "0.8 to 1.25 times 10 days")
-}
-
-func TestStillMoistMovesTheWindowOn(t *testing.T) {
-	look := may + 11
-	w := next(t, []day.Day{may}, &look, bright)
-	assert.Equal(t, []day.Day{may + 13, may + 15}, []day.Day{w.From, w.Until})
-	before := may - 2
-	assert.Equal(t, may+6, next(t, []day.Day{may}, &before, bright).From, "a look before the watering says nothing")
+	bare := next(t, may, func(day.Day) water.Line { return water.Line{Days: true, Stretch: 1, Rule: plant.AirRoots} })
+	assert.Equal(t, []day.Day{may + 1, may + 2}, []day.Day{bare.From, bare.Until}, "bare roots dry within the day")
 }
 
 func TestAWindowLiesBehindARestAndThereIsNoneWithoutAnEnd(t *testing.T) {
 	asleep := func(from, to day.Day) func(day.Day) water.Line {
 		return func(on day.Day) water.Line { return water.Line{Days: on < from || on >= to, Stretch: 1} }
 	}
-	w := next(t, []day.Day{may}, nil, asleep(may+3, may+40))
+	w := next(t, may, asleep(may+3, may+40))
 	assert.Equal(t, []day.Day{may + 40, may + 45}, []day.Day{w.From, w.Until})
 	vine, _ := plant.HabitByID("aroid-vine")
-	_, ok := water.NextLook(vine, []day.Day{may}, nil, 0, false, asleep(may+3, may+4000))
+	forGood := asleep(may+3, may+4000)
+	_, ok := water.AfterRest(water.UsualWindow(vine, may, forGood), 0, forGood)
 	assert.False(t, ok)
-	_, ok = water.NextLook(vine, []day.Day{may}, nil, may+20, false, asleep(may+15, may+4000))
+	later := asleep(may+15, may+4000)
+	_, ok = water.AfterRest(water.UsualWindow(vine, may, later), may+20, later)
 	assert.False(t, ok, "it has gone to rest since its window began")
 }
 

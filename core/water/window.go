@@ -1,5 +1,5 @@
-// Package water says when a plant should next be looked at for water. It looks
-// at the plant's own record; it never waters by the calendar.
+// Package water says by which rule a plant is watered on a day, and when it should next be
+// looked at where the drying of its pot does not tell. It never waters by the calendar.
 package water
 
 import (
@@ -26,9 +26,14 @@ const (
 // Window is the time in which the next look for water is useful: from the
 // earliest day it may be dry enough to the latest that is safe.
 type Window struct {
-	From    day.Day         `json:"from"`
-	Until   day.Day         `json:"until"`
-	Guess   bool            `json:"guess" doc:"True while the plant's own gaps are not known."`
+	From  day.Day `json:"from" doc:"It may be dry enough."`
+	Best  day.Day `json:"best" doc:"The day on which a look is worth most."`
+	Until day.Day `json:"until" doc:"The last day before harm is likely."`
+	// Low and High hold the day on which its rule is met eight times in ten; missing where
+	// drying does not tell it.
+	Low     *day.Day        `json:"low,omitempty" doc:"Its rule is met on this day or later, nine times in ten."`
+	High    *day.Day        `json:"high,omitempty" doc:"And by this day, nine times in ten."`
+	Guess   bool            `json:"guess" doc:"True while nothing was read of its pot."`
 	Working working.Working `json:"working"`
 }
 
@@ -52,74 +57,22 @@ func Median(values []float64) float64 {
 // days. A rest that was seen ends by what is seen.
 const longestSleep = 200
 
-// NextLook gives the window after the last watering, by the plant's rule of its
-// days: from 0.8 to 1.25 times its own usual gap of that half of the year; without
-// one, from the habit's usual gaps, longer by a drier rule. When the medium was
-// found still moist after that, the window moves to at least two days after the
-// look; where the rule gives no water then, or on the day on which it was seen last,
-// behind the rest. All factors are common
-// practice. False when it was never watered here, or when nobody knows the day on
-// which its rule gives water again.
-func NextLook(
-	h plant.Habit, watered []day.Day, stillMoist *day.Day, seen day.Day, south bool, rule func(day.Day) Line,
-) (Window, bool) {
-	if len(watered) == 0 {
-		return Window{}, false
-	}
-	last := watered[len(watered)-1]
-	asleep := func(on day.Day) bool { return !rule(on).Days }
-	gaps := GapsOf(watered, last, south, asleep)
-	w := windowBy(h, last, gaps, south, rule(last))
-	w = windowBy(h, last, gaps, south, rule(w.From))
-	if stillMoist != nil && *stillMoist >= last {
-		w.From = max(w.From, *stillMoist+2)
-		w.Until = max(w.Until, w.From+2)
-	}
-	w.Until = max(w.Until, w.From+1)
-	from := w.From
-	if seen > from && !rule(seen).Days {
-		from = seen // it has gone to rest since
-	}
-	for on := from; on < from+longestSleep; on++ {
-		if rule(on).Days {
-			w.From, w.Until = on, on+(w.Until-w.From)
-			return w, true
-		}
-	}
-	return Window{}, false
+// UsualWindow is the window after the last watering where drying does not tell it: bare
+// roots dry within the day, and for a water space, a cup or a tray the usual gap of the
+// habit stands in, longer by a drier rule (common practice).
+func UsualWindow(h plant.Habit, last day.Day, rule func(day.Day) Line) Window {
+	w := usual(h, last, rule(last))
+	return usual(h, last, rule(w.From))
 }
 
-// windowBy is the window by one rule.
-func windowBy(h plant.Habit, last day.Day, gaps []Gap, south bool, line Line) Window {
-	middle := last + day.Day(h.WaterDays[0])/2
-	if usual, known := UsualOf(gaps, dark(middle, south), -1); known {
-		stretch := 1.0
-		if line.Rest {
-			stretch = line.Stretch
-		}
-		how := "last watering + 0.8 to 1.25 × its own median gap of this half of the year"
-		if usual.Borrowed {
-			how += fmt.Sprintf("; gaps of the other half count × %g in the dark", winterStretch)
-		}
-		m := usual.Days * stretch
-		return Window{
-			From: last + day.Day(math.Round(0.8*m)), Until: last + day.Day(math.Round(1.25*m)),
-			Working: working.Working{
-				Inputs: []working.Input{
-					{Name: "median of its last gaps", Value: math.Round(10*usual.Days) / 10, Unit: "days"},
-					{Name: "gaps", Value: float64(usual.Gaps)},
-					{Name: "longer at rest ×", Value: stretch},
-				},
-				Formula: how, Source: working.CommonPractice, Sure: "fair: its own record",
-			},
-		}
-	}
+func usual(h plant.Habit, last day.Day, line Line) Window {
 	from, until := float64(h.WaterDays[0])*line.Stretch, float64(h.WaterDays[1])*line.Stretch
 	if line.Rule == plant.AirRoots { // bare roots dry within the day
 		from, until = 1, 2
 	}
+	first := last + day.Day(math.Round(from))
 	return Window{
-		From: last + day.Day(math.Round(from)), Until: last + day.Day(math.Round(until)), Guess: true,
+		From: first, Best: first, Until: max(first+1, last+day.Day(math.Round(until))), Guess: true,
 		Working: working.Working{
 			Inputs: []working.Input{
 				{Name: "earliest", Value: math.Round(from), Unit: "days"},
@@ -127,7 +80,32 @@ func windowBy(h plant.Habit, last day.Day, gaps []Gap, south bool, line Line) Wi
 				{Name: "longer by its rule ×", Value: line.Stretch},
 			},
 			Formula: fmt.Sprintf("last watering + the usual gap of %s × how much longer its rule is now", working.A(h.Label)),
-			Source:  working.CommonPractice, Sure: "a guess, until three gaps of its own are known",
+			Source:  working.CommonPractice, Sure: "a guess: drying does not tell this rule",
 		},
 	}
+}
+
+// AfterRest moves a window behind a rest in which its rule gives no water, as of the day
+// on which it was seen last. False when nobody knows the day on which its rule gives water
+// again.
+func AfterRest(w Window, seen day.Day, rule func(day.Day) Line) (Window, bool) {
+	best := w.Best
+	if seen > best && !rule(seen).Days {
+		best = seen // it has gone to rest since
+	}
+	for on := best; on < best+longestSleep; on++ {
+		if !rule(on).Days {
+			continue
+		}
+		if late := on - w.Best; late > 0 {
+			return Window{
+				From: on, Best: on, Until: w.Until + late, Low: w.Low, High: w.High, Guess: w.Guess, Working: w.Working,
+			}, true
+		}
+		for w.From < w.Best && !rule(w.From).Days {
+			w.From++
+		}
+		return w, true
+	}
+	return Window{}, false
 }

@@ -7,23 +7,17 @@ import (
 	"tendermend/record"
 )
 
-// WaterWindow gives the next look window for water; false when none is kept: it was
-// never watered here, or nobody knows when its rule gives water again.
-func WaterWindow(s record.State, south bool) (water.Window, bool) {
-	return water.NextLook(s.Habit, s.WateredOn, s.StillMoist, s.LastLook(), south, s.WaterLines(south))
-}
-
 func waterTask(s record.State, south bool) (Task, bool) {
-	w, ok := WaterWindow(s, south)
+	w, ok := s.WaterWindow(south)
 	if !ok || s.Batch != nil && !s.Batch.Watered() {
 		return Task{}, false
 	}
 	if on, waters := s.WatersOn(); waters && on <= w.Until {
 		return Task{}, false // its plan asks for it
 	}
-	why := "Its own record says it dries about now."
+	why := "By what was found in it before it is dry about now."
 	if w.Guess {
-		why = "A guess from its habit; its own gaps are not known yet."
+		why = "A guess from its pot and how it grows; nothing was found in it yet."
 	}
 	lines := s.WaterLines(south)
 	said := func(on day.Day) string {
@@ -33,18 +27,24 @@ func waterTask(s record.State, south bool) (Task, bool) {
 		}
 		return why + " Its rule: " + line.Words + " (" + line.Why + ")."
 	}
+	// Of a pot that is known badly the best day is the last that is safe: it is looked at
+	// sooner, since a look teaches.
+	first := w.Best
+	if w.Best == w.Until {
+		first = w.From + (w.Best-w.From)/2
+	}
 	t := Task{
 		Kind:    Water,
-		From:    w.From,
+		From:    first,
 		Until:   w.Until,
 		What:    "Feel whether it is dry enough to water",
-		How:     lines(w.From).Rule.How(),
-		Why:     said(w.From),
+		How:     lines(first).Rule.How(),
+		Why:     said(first),
 		Minutes: 1,
 		Weight:  2,
 	}
 	last := t.Why
-	for on := w.From + 1; on <= w.From+turnsFor; on++ {
+	for on := first + 1; on <= first+turnsFor; on++ {
 		if now := said(on); now != last {
 			t.Turns, last = append(t.Turns, LaterWhy{on, now}), now
 		}

@@ -851,7 +851,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    /** A plant's mother, sisters and pieces, and where each is now */
+    /** A plant's mother, her pieces and its own, and where each is now */
     get: operations["get-family"];
     put?: never;
     post?: never;
@@ -6553,6 +6553,8 @@ export interface components {
       lookDays?: number;
       /** @description Whether nothing is fed: it rests, or may rest in these months. */
       noFeed: boolean;
+      /** @description What the model of its pot says today; missing where none tells. */
+      now?: components["schemas"]["WaterNow"];
       /** @description Whether it is at rest. */
       rest: boolean;
       rule: string;
@@ -6568,6 +6570,35 @@ export interface components {
       window?: components["schemas"]["Window"];
       /** @description The rule as a carer would say it. */
       words: string;
+    };
+    WaterNow: {
+      /** Format: double */
+      high: number;
+      /**
+       * Format: double
+       * @description What it holds, as a share of what it holds when it has drained.
+       */
+      holds: number;
+      /**
+       * Format: double
+       * @description The lower end of that, nine times in ten.
+       */
+      low: number;
+      /**
+       * Format: double
+       * @description The chance that its rule is met, 0 to 1.
+       */
+      met: number;
+      /**
+       * Format: double
+       * @description The share at which its rule is met.
+       */
+      rule: number;
+      /** @enum {string} */
+      say: "water" | "look" | "wait";
+      /** @description What to do, in a sentence. */
+      words: string;
+      working: components["schemas"]["Working"];
     };
     Watered: {
       /** @enum {string} */
@@ -6649,9 +6680,17 @@ export interface components {
       working: components["schemas"]["Working"];
     };
     Window: {
+      /** @description The day on which a look is worth most. */
+      best: string;
+      /** @description It may be dry enough. */
       from: string;
-      /** @description True while the plant's own gaps are not known. */
+      /** @description True while nothing was read of its pot. */
       guess: boolean;
+      /** @description And by this day, nine times in ten. */
+      high?: string;
+      /** @description Its rule is met on this day or later, nine times in ten. */
+      low?: string;
+      /** @description The last day before harm is likely. */
       until: string;
       working: components["schemas"]["Working"];
     };

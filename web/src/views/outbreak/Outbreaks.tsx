@@ -25,7 +25,7 @@ export function Outbreaks() {
     <>
       <title>What goes round · Tender Mend</title>
       <h1>What goes round</h1>
-      <p className="soft mt-4">What goes from plant to plant, and whom it concerns.</p>
+      <p className="soft mt-4">What goes from plant to plant, and which plants have it.</p>
       <ul className="rows no-bullets p-0 m-0 max-720">
         {outbreaks.map((o) => (
           <li key={o.cause} className="patch mb-16">

@@ -28,8 +28,11 @@ export function BatchNow({ file, batch }: BatchProps) {
       <p className="my-4">{inWords(batch)}</p>
       <Rows file={file} batch={batch} />
       <p className={classes.legend} aria-hidden>
-        <span data-cell="rooted" /> with roots <span data-cell="shoot" /> with a shoot <span data-cell="alive" /> alive{" "}
-        <span data-cell="gone" /> no longer here
+        {cells.map((c) => (
+          <span key={c.cell}>
+            <span data-cell={c.cell} /> {c.words}{" "}
+          </span>
+        ))}
       </p>
       {batch.alive > 0 && !file.over && (
         <div className={classes.acts}>
@@ -40,6 +43,13 @@ export function BatchNow({ file, batch }: BatchProps) {
     </section>
   );
 }
+
+const cells = [
+  { cell: "rooted", words: "with roots" },
+  { cell: "shoot", words: "with a shoot" },
+  { cell: "alive", words: "alive" },
+  { cell: "gone", words: "no longer here" },
+];
 
 const inWords = (b: Batch) =>
   [

@@ -144,7 +144,7 @@ function WhatItCameTo({ way }: { way: Way }) {
   return (
     <p className="small mt-6 mb-0">
       {!way.listed && "Its kind is not known to be multiplied like that. "}
-      {to > 0 && `Usually ${from} to ${to} weeks until one is a plant, half as long again in winter. `}
+      {to > 0 && `Until one is a plant: usually ${from} to ${sayCount(to, "week")}, half as long again in winter. `}
       {here?.share && (
         <>
           Here {here.rooted} of {here.rooted + here.lost} rooted{way.ofKind ? ", of this kind" : ", of all kinds"} (

@@ -9,6 +9,7 @@ import { sayProse, sayQuantity, useUnits } from "../../units";
 import { useUndo } from "../undo";
 import { sayCount } from "../words";
 import { openCase } from "./Cases";
+import { PotLevel } from "./PotLevel";
 import classes from "./Standing.module.css";
 
 type Send = (said: string, body: Parameters<ReturnType<typeof useRecord>["mutate"]>[0]) => void;
@@ -55,8 +56,9 @@ function Water({ file, send, error }: { file: PlantFile; send: Send; error: Erro
       {w?.half && ", half the usual amount"}.{" "}
       {w?.window && file.card.water.from !== "plan" ? (
         <>
-          Feel it from <b>{shortDay(w.window.from)}</b>, not after {shortDay(w.window.until)}.{" "}
-          <How working={w.window.working} of="this window" />
+          {w.now && <PotLevel now={w.now} />}
+          Feel it on <b>{shortDay(w.window.best)}</b>, from {shortDay(w.window.from)} and not after{" "}
+          {shortDay(w.window.until)}. <How working={w.window.working} of="this window" />
         </>
       ) : w && !w.days && w.lookDays ? (
         <span className="soft">A look every {sayCount(w.lookDays, "day")} instead.</span>

@@ -1,0 +1,214 @@
+package record
+
+import (
+	"slices"
+
+	"tendermend/core/cause"
+	"tendermend/core/climate"
+	"tendermend/core/day"
+	"tendermend/core/drying"
+	"tendermend/core/facts"
+	"tendermend/core/forecast"
+	"tendermend/core/plant"
+	"tendermend/core/water"
+)
+
+// potEvent is what tells something of the water in its pot, in the order of the record.
+type potEvent struct {
+	on    day.Day
+	how   facts.Watering // of a watering
+	ml    float64
+	found water.Moisture
+	grams float64
+}
+
+// potEvent kinds: a watering has none of the others.
+func (e potEvent) waters() bool { return e.found == "" && e.grams == 0 }
+
+// WaterWindow gives the next look window for water; false when none is kept: it was
+// never watered here, or nobody knows when its rule gives water again.
+func (s State) WaterWindow(south bool) (water.Window, bool) {
+	if len(s.WateredOn) == 0 {
+		return water.Window{}, false
+	}
+	lines := s.WaterLines(south)
+	last := s.WateredOn[len(s.WateredOn)-1]
+	w, told := s.dryingWindow(south, last, lines)
+	if !told {
+		w = water.UsualWindow(s.Habit, last, lines)
+	}
+	return water.AfterRest(w, s.LastLook(), lines)
+}
+
+// dryingWindow is the window by what the model of its pot says; false where its rule is
+// none that drying tells.
+func (s State) dryingWindow(south bool, last day.Day, lines func(day.Day) water.Line) (water.Window, bool) {
+	now := last
+	for _, e := range s.potEvents {
+		now = max(now, e.on)
+	}
+	rule, known := ruleOn(lines(now))
+	if !known {
+		return water.Window{}, false
+	}
+	told, story := s.told(now, rule, south)
+	of := s.dryingCase()
+	w := told.Window(rule, float64(now), of)
+	if later, known := ruleOn(lines(now + day.Day(w.Best))); known && later != rule { // the season turns before
+		rule, story.Rule = later, later
+		w = told.Window(rule, float64(now), of)
+	}
+	f := forecast.Tell(told, story, of)
+	least := day.Day(0)
+	if n := len(s.potEvents); now > last && s.potEvents[n-1].found != water.Dry { // looked at, and not watered
+		least = 1
+	}
+	return water.Window{
+		From: now + max(least, day.Day(w.From)), Best: now + max(least, day.Day(w.Best)),
+		Until: now + max(least+1, day.Day(w.Until)), Low: f.Low, High: f.High, Guess: !s.potRead(), Working: f.Working,
+	}, true
+}
+
+// DryingNow gives what the model says of its pot on a day; false where nothing tells.
+func (s State) DryingNow(today day.Day, south bool) (forecast.Forecast, bool) {
+	line := s.WaterLine(today, south)
+	rule, known := ruleOn(line)
+	if !known || len(s.WateredOn) == 0 || !line.Days {
+		return forecast.Forecast{}, false
+	}
+	told, story := s.told(today, rule, south)
+	return forecast.Tell(told, story, s.dryingCase()), true
+}
+
+func ruleOn(line water.Line) (drying.Rule, bool) {
+	name := line.Rule
+	if name == plant.TopDry {
+		name = plant.QuarterDry
+	}
+	return drying.RuleOf(name)
+}
+
+// potRead says whether anything was ever found in its present pot.
+func (s State) potRead() bool {
+	begun := s.potBegan()
+	return slices.ContainsFunc(s.potEvents, func(e potEvent) bool { return !e.waters() && e.on >= begun })
+}
+
+// potBegan is the day on which it came into its present pot: what was read before tells of
+// another one.
+func (s State) potBegan() day.Day {
+	if n := len(s.PottedOn); n > 0 {
+		return s.PottedOn[n-1]
+	}
+	return s.ArrivedOn
+}
+
+// told runs the model of its pot up to a day.
+func (s State) told(now day.Day, rule drying.Rule, south bool) (drying.Told, drying.Story) {
+	if s.Habit.ID == "cactus" || forecast.DrinkOf(s.Habit) == "succulent" {
+		rule.Grace = max(rule.Grace, drying.GraceSucculent)
+	}
+	begun := s.potBegan()
+	story := drying.Story{
+		Pot: s.dryingPot(), Rule: rule, Begin: float64(begun), Now: float64(now), Air: s.airs(south), Sheds: true,
+	}
+	if story.Pot.TopCM == 0 {
+		story.Guess = forecast.GuessOf(rule, forecast.UsualGap(s.Habit))
+	}
+	capacity := story.Pot.Capacity()
+	var full, fullOn float64
+	for _, e := range s.potEvents {
+		if e.on < begun || e.on > now {
+			continue
+		}
+		at := float64(e.on)
+		switch {
+		case e.found != "":
+			found := drying.Stick(rule.Depth, drying.Class(e.found))
+			story.Happenings = append(story.Happenings, drying.Happening{At: at, Find: &found})
+		case e.grams > 0 && fullOn == at: // just after it was watered
+			full = e.grams
+		case e.grams > 0 && full > 0:
+			found := drying.Weighed(e.grams, full, max(capacity, (full-e.grams)/1000))
+			story.Happenings = append(story.Happenings, drying.Happening{At: at, Find: &found})
+		case e.waters():
+			story.Happenings = append(story.Happenings, e.wets(at, capacity))
+			fullOn = at
+		}
+	}
+	for _, stay := range s.Stays {
+		if stay.From > begun && stay.From <= now {
+			moved := drying.Happening{At: float64(stay.From), Spread: drying.MovedSD}
+			story.Happenings = append(story.Happenings, moved)
+		}
+	}
+	return story.Run(), story
+}
+
+// wets is a watering as the model reads it.
+func (e potEvent) wets(at, capacity float64) drying.Happening {
+	switch e.how {
+	case facts.WateredSoak, facts.WateredBelow:
+		return drying.Happening{At: at, Water: drying.Soaked}
+	case facts.WateredLight, facts.WateredRoots:
+		return drying.Happening{At: at, Sip: drying.SipOf(e.ml, capacity)}
+	case facts.WateredThrough, facts.WateredFlush, facts.WateredReservoir, facts.WateredCup, facts.WateredLeaves:
+	}
+	return drying.Happening{At: at, Water: drying.Through}
+}
+
+// dryingPot is its pot as far as it is known.
+func (s State) dryingPot() drying.Pot {
+	p := drying.Pot{Mix: drying.MixOf(s.Pot.Medium), Drink: forecast.DrinkOf(s.Habit)}
+	if s.Pot.WidthCM != nil {
+		p.TopCM = *s.Pot.WidthCM
+	}
+	if s.Pot.DepthCM != nil {
+		p.DepthCM = *s.Pot.DepthCM
+	}
+	if n := len(s.Tallies); n > 0 {
+		if share, counted := s.Tallies[n-1].LiveShare(); counted {
+			p.LiveRoots = &share
+		}
+	}
+	return p
+}
+
+// dryingCase is what makes wet or dry worse for it now.
+func (s State) dryingCase() drying.Case {
+	of := drying.Ordinary
+	for _, c := range s.OpenCases() {
+		for _, id := range c.Causes() {
+			switch cause.ID(id) {
+			case cause.RootRot, cause.BaseRot, cause.Overwatering:
+				return drying.RotsEasy
+			case cause.FungusGnat, cause.PotTooBig:
+				of = drying.WetHarms
+			case cause.Drought:
+				of = min(of, drying.Thirsty)
+			}
+		}
+	}
+	return of
+}
+
+// airs is the air and light that was read where it stands, or else what a home gives.
+func (s State) airs(south bool) func(int) drying.Air {
+	covered := s.Known.Cover
+	return func(on int) drying.Air {
+		a := forecast.UsualAir(day.Day(on), south)
+		for _, m := range s.Meters {
+			if int(m.On) > on || on-int(m.On) > lightHolds {
+				continue
+			}
+			if m.Lux != nil && m.Hours != nil && s.Wants.Light[1] > 0 {
+				a.Light = climate.DLI(climate.PPFD(*m.Lux, m.Lamp), *m.Hours) / s.Wants.Light[1]
+			}
+			if m.HumidityPct != nil && m.MinC != nil && m.MaxC != nil {
+				a.VPD = climate.VPD((*m.MinC+*m.MaxC)/2, *m.HumidityPct)
+			}
+		}
+		a.Closed = covered.Value == facts.ClosedCover && int(covered.On) <= on
+		return a
+	}
+}
