@@ -115,7 +115,12 @@ func (s State) told(now day.Day, rule drying.Rule, south bool) (drying.Told, dry
 	if story.Pot.TopCM == 0 {
 		story.Guess = forecast.GuessOf(rule, forecast.UsualGap(s.Habit))
 	}
-	capacity := story.Pot.Capacity()
+	story.Happenings = s.happenings(begun, now, rule, story.Pot.Capacity())
+	return story.Run(), story
+}
+
+// happenings is what the record tells of its present pot up to a day, with its moves.
+func (s State) happenings(begun, now day.Day, rule drying.Rule, capacity float64) (list []drying.Happening) {
 	var full, fullOn float64
 	for _, e := range s.potEvents {
 		if e.on < begun || e.on > now {
@@ -125,25 +130,26 @@ func (s State) told(now day.Day, rule drying.Rule, south bool) (drying.Told, dry
 		switch {
 		case e.found != "":
 			found := drying.Stick(rule.Depth, drying.Class(e.found))
-			story.Happenings = append(story.Happenings, drying.Happening{At: at, Find: &found})
+			list = append(list, drying.Happening{At: at, Find: &found})
 		case e.grams > 0 && fullOn == at: // just after it was watered
 			full = e.grams
 		case e.grams > 0 && full > 0:
-			found := drying.Weighed(e.grams, full, max(capacity, (full-e.grams)/1000))
-			story.Happenings = append(story.Happenings, drying.Happening{At: at, Find: &found})
+			found := drying.Weighed(e.grams, full, max(capacity, (full-e.grams)/gramsInLitre))
+			list = append(list, drying.Happening{At: at, Find: &found})
 		case e.waters():
-			story.Happenings = append(story.Happenings, e.wets(at, capacity))
+			list = append(list, e.wets(at, capacity))
 			fullOn = at
 		}
 	}
 	for _, stay := range s.Stays {
 		if stay.From > begun && stay.From <= now {
-			moved := drying.Happening{At: float64(stay.From), Spread: drying.MovedSD}
-			story.Happenings = append(story.Happenings, moved)
+			list = append(list, drying.Happening{At: float64(stay.From), Spread: drying.MovedSD})
 		}
 	}
-	return story.Run(), story
+	return list
 }
+
+const gramsInLitre = 1000
 
 // wets is a watering as the model reads it.
 func (e potEvent) wets(at, capacity float64) drying.Happening {
@@ -174,18 +180,23 @@ func (s State) dryingPot() drying.Pot {
 	return p
 }
 
+// whatHarms says of causes whether wet or dry is worse with them (growers' practice).
+var whatHarms = map[cause.ID]drying.Case{
+	cause.RootRot: drying.RotsEasy, cause.BaseRot: drying.RotsEasy, cause.Overwatering: drying.RotsEasy,
+	cause.FungusGnat: drying.WetHarms, cause.PotTooBig: drying.WetHarms, cause.Drought: drying.Thirsty,
+}
+
 // dryingCase is what makes wet or dry worse for it now.
 func (s State) dryingCase() drying.Case {
 	of := drying.Ordinary
 	for _, c := range s.OpenCases() {
 		for _, id := range c.Causes() {
-			switch cause.ID(id) {
-			case cause.RootRot, cause.BaseRot, cause.Overwatering:
-				return drying.RotsEasy
-			case cause.FungusGnat, cause.PotTooBig:
-				of = drying.WetHarms
-			case cause.Drought:
-				of = min(of, drying.Thirsty)
+			harm, known := whatHarms[cause.ID(id)]
+			switch {
+			case known && harm > drying.Ordinary:
+				of = max(of, harm)
+			case known && of == drying.Ordinary:
+				of = harm
 			}
 		}
 	}

@@ -65,7 +65,7 @@ func planOrSample(args []string, in io.Reader, out io.Writer) error {
 
 // plan reads a situation, or a list of them, and prints the plans.
 func plan(in io.Reader, out io.Writer) error {
-	return oneOrMany(in, out, "situation", func(s treatment.Situation) (treatment.Plan, error) { return compose.Plan(s) })
+	return oneOrMany(in, out, "situation", compose.Plan)
 }
 
 // oneOrMany reads one thing, or a list of them, and prints what is made of each.

@@ -37,8 +37,8 @@ func waterSchema(out io.Writer) error {
 	}
 	s.ID = ""
 	s.Title = "Tender Mend water"
-	s.Description = "A pot's history, which water reads, with the forecast that it prints. Days are YYYY-MM-DD, and may have " +
-		"an hour: YYYY-MM-DDTHH:MM. A list of histories gives a list of forecasts."
+	s.Description = "A pot's history, which water reads, with the forecast that it prints. Days are YYYY-MM-DD, and " +
+		"may have an hour: YYYY-MM-DDTHH:MM. A list of histories gives a list of forecasts."
 	e := json.NewEncoder(out)
 	e.SetIndent("", "  ")
 	e.SetEscapeHTML(false)

@@ -23,11 +23,11 @@ type Part struct {
 	Share float64 `json:"share" doc:"Parts by volume."`
 }
 
-// Leaf is how much leaf it has for its pot; Drink how fast leaves of its sort lose water.
-type (
-	Leaf  string
-	Drink string
-)
+// Leaf is how much leaf it has for its pot.
+type Leaf string
+
+// Drink is how fast leaves of its sort lose water.
+type Drink string
 
 // Pot is what a pot's speed of drying is guessed from. What nobody knows is zero.
 type Pot struct {
@@ -58,7 +58,8 @@ const holdsUnknown = .40
 
 // breathes is how much of the evaporation of bare medium a wall has (a guess).
 var breathes = map[Wall]float64{
-	"plastic": 0, "glazed": 0, "metal": 0, "glass": 0, "terracotta": .6, "concrete": .3, "wood": .3, "fabric": .9, "net": .9,
+	"plastic": 0, "glazed": 0, "metal": 0, "glass": 0, "terracotta": .6, "concrete": .3, "wood": .3, "fabric": .9,
+	"net": .9,
 }
 
 // leafArea is leaf area for one of the pot's mouth; drinks the loss of leaf for the usual.
@@ -139,7 +140,8 @@ func (p Pot) Capacity() float64 { return p.Litres() * filled * p.Hold() }
 // evaporates from medium and wall, and what the leaves drink.
 func (p Pot) Demand() (evaporates, drunk float64) {
 	p = p.known()
-	mouth := math.Pi * math.Pow(p.TopCM/2/cmInM, 2)
+	half := p.TopCM / 2 / cmInM
+	mouth := math.Pi * half * half
 	side := math.Pi * p.TopCM / cmInM * p.DepthCM / cmInM * sideWetted
 	cover, wall := 1.0, breathes[p.Wall]
 	if p.Covered {

@@ -33,7 +33,8 @@ var simulated = []kindOf{
 	{"pothos", plant.HalfDry, plant.HalfDry, 5, "usual", []drying.Part{{"potting soil", 2}, {"perlite", 1}}},
 	{"moth orchid", plant.HalfDry, plant.HalfDry, 6, "leathery",
 		[]drying.Part{{"medium bark", 4}, {"perlite", 1}, {"long moss", 1}}},
-	{"wax vine", plant.DryThrough, plant.DryThrough, 9, "leathery", []drying.Part{{"potting soil", 1}, {"medium bark", 1}}},
+	{"wax vine", plant.DryThrough, plant.DryThrough, 9, "leathery",
+		[]drying.Part{{"potting soil", 1}, {"medium bark", 1}}},
 }
 
 // truth is one pot as it is.
@@ -184,7 +185,9 @@ type carer struct {
 var carers = []carer{
 	{name: "good"},
 	{"over-waterer", func(r *rand.Rand) int { return max(2, int(math.Round(4+r.NormFloat64()))) }, .2},
-	{"forgetful", func(r *rand.Rand) int { return max(4, int(math.Round(math.Exp(math.Log(15)+.4*r.NormFloat64())))) }, .3},
+	{"forgetful", func(r *rand.Rand) int {
+		return max(4, int(math.Round(math.Exp(math.Log(15)+.4*r.NormFloat64()))))
+	}, .3},
 }
 
 func isDry(rule drying.Rule, found drying.Class) bool {

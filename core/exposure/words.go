@@ -45,9 +45,10 @@ func (h Held) span() string {
 // Amount is the chance with its working.
 func (e Exposed) Amount() working.Amount {
 	w := working.Working{
-		Formula: "chance = (1 − (1 − chance each time) multiplied over all days and times) × how well it likes the plant, leg by leg",
-		Source:  Source,
-		Sure:    "a guess that may be wrong by half: it says whom to look at first",
+		Formula: "chance = (1 − (1 − chance each time) multiplied over all days and times) × how well it likes the " +
+			"plant, leg by leg",
+		Source: Source,
+		Sure:   "a guess that may be wrong by half: it says whom to look at first",
 	}
 	for _, leg := range e.Legs {
 		for _, t := range leg.Ties {

@@ -16,7 +16,7 @@ import (
 type Forecast struct {
 	Rule  plant.WaterRule `json:"rule"`
 	Words string          `json:"words" doc:"What to do, in a sentence."`
-	Say   drying.Say      `json:"say" enum:"water,look,wait" doc:"Water now, look first, or wait; empty where drying does not tell it."`
+	Say   drying.Say      `json:"say" enum:"water,look,wait" doc:"Empty where drying does not tell it."`
 	From  *day.Day        `json:"from,omitempty" doc:"The first day on which a look is useful."`
 	Best  *day.Day        `json:"best,omitempty" doc:"The day on which a look is worth most."`
 	Until *day.Day        `json:"until,omitempty" doc:"The last day before harm is likely."`
@@ -79,7 +79,9 @@ func (h History) who(kinds plant.Kinds, on day.Day) (asked, error) {
 	if hasHabit {
 		a.drink, a.best, a.gap = DrinkOf(habit), kind.Light[1], UsualGap(habit)
 		leaves := true
-		a.line = water.LineOn(water.Asked{Kind: kind, Habit: habit, On: on, South: h.South, Leaves: &leaves, Potted: true})
+		a.line = water.LineOn(water.Asked{
+			Kind: kind, Habit: habit, On: on, South: h.South, Leaves: &leaves, Potted: true,
+		})
 		if a.name == "" {
 			a.name = a.line.Rule
 		}
@@ -144,7 +146,8 @@ func Of(h History, kinds plant.Kinds) (Forecast, error) {
 		return Forecast{}, err
 	}
 	if who.rule.Name == "" {
-		return Forecast{Rule: who.name, Words: "Drying does not tell it: " + who.name.Words() + ".", Signs: []drying.Sign{}}, nil
+		words := "Drying does not tell it: " + who.name.Words() + "."
+		return Forecast{Rule: who.name, Words: words, Signs: []drying.Sign{}}, nil
 	}
 	if len(s.Happenings) == 0 {
 		return Forecast{}, Fault{"events", "give at least its last watering or one look"}

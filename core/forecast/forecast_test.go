@@ -22,7 +22,9 @@ func parsed(text string) day.Day { d, _ := day.Parse(text); return d }
 func pothos(today string, events ...forecast.Event) forecast.History {
 	return forecast.History{
 		Today: today, Rule: plant.HalfDry, Air: []forecast.Air{{VPD: 1, DLI: 6}},
-		Pot:    drying.Pot{TopCM: 14, DepthCM: 12, Mix: []drying.Part{{Name: "potting soil", Share: 2}, {Name: "perlite", Share: 1}}},
+		Pot: drying.Pot{TopCM: 14, DepthCM: 12, Mix: []drying.Part{
+			{Name: "potting soil", Share: 2}, {Name: "perlite", Share: 1},
+		}},
 		Events: events,
 	}
 }
@@ -85,9 +87,9 @@ func TestWeighingsAgainstTheFullPot(t *testing.T) {
 	assert.Greater(t, l.Rate, h.Rate)
 	assert.Less(t, l.Content, h.Content)
 	never := of(t, pothos(on(6, 8), water, light))
-	assert.InDelta(t, of(t, pothos(on(6, 8), water)).Rate, never.Rate, 1e-9, "it was never weighed full")
+	assert.InDelta(t, of(t, pothos(on(6, 8), water)).Rate, never.Rate, 1e-9, "never weighed full")
 	late := forecast.Event{On: "2026-06-01T12:01", WeighedG: 1500}
-	assert.InDelta(t, never.Rate, of(t, pothos(on(6, 8), water, late, light)).Rate, 1e-9, "over three hours later it is not full")
+	assert.InDelta(t, never.Rate, of(t, pothos(on(6, 8), water, late, light)).Rate, 1e-9, "over three hours later")
 }
 
 // The clock slows in winter: the same pot and gap, and it is not dry yet.
@@ -124,7 +126,7 @@ func TestCasesMoveTheBestDay(t *testing.T) {
 func TestARepottedPotIsANewOne(t *testing.T) {
 	f := of(t, pothos(on(6, 20),
 		forecast.Event{On: on(6, 1), Watered: "through"}, forecast.Event{On: on(6, 5), Stick: "dry"},
-		forecast.Event{On: on(6, 10), Repotted: &drying.Pot{TopCM: 20, Mix: []drying.Part{{Name: "potting soil", Share: 1}}}}))
+		forecast.Event{On: on(6, 10), Repotted: &drying.Pot{TopCM: 20, Mix: drying.MixOf("potting soil")}}))
 	assert.Greater(t, f.RateSD, .45, "what was read is of the old pot")
 }
 
@@ -140,6 +142,12 @@ func TestRulesThatDryingDoesNotTell(t *testing.T) {
 }
 
 func TestWhatIsWrongWithAHistoryIsSaid(t *testing.T) {
+	first := func(e forecast.Event) func(*forecast.History) {
+		return func(h *forecast.History) {
+			e.On = on(6, 1)
+			h.Events[0] = e
+		}
+	}
 	for name, one := range map[string]struct {
 		change func(*forecast.History)
 		says   string
@@ -151,9 +159,9 @@ func TestWhatIsWrongWithAHistoryIsSaid(t *testing.T) {
 		"no events":       {func(h *forecast.History) { h.Events = nil }, "at least its last watering"},
 		"tomorrow":        {func(h *forecast.History) { h.Events[0].On = on(6, 9) }, "is after"},
 		"nothing said":    {func(h *forecast.History) { h.Events[0].Watered = "" }, "events[0]: say what happened"},
-		"no such stick":   {func(h *forecast.History) { h.Events[0] = forecast.Event{On: on(6, 1), Stick: "damp"} }, "not dry, barely"},
-		"off the scale":   {func(h *forecast.History) { h.Events[0] = forecast.Event{On: on(6, 1), Meter: number(11)} }, "0 to 10"},
-		"too heavy":       {func(h *forecast.History) { h.Events[0] = forecast.Event{On: on(6, 1), WeighedG: -1} }, "give grams"},
+		"no such stick":   {first(forecast.Event{Stick: "damp"}), "not dry, barely"},
+		"off the scale":   {first(forecast.Event{Meter: number(11)}), "0 to 10"},
+		"too heavy":       {first(forecast.Event{WeighedG: -1}), "give grams"},
 		"a huge pot":      {func(h *forecast.History) { h.Pot.TopCM = 201 }, "201 cm is no pot"},
 		"roots over all":  {func(h *forecast.History) { h.Pot.LiveRoots = number(1.1) }, "no share"},
 		"a mix of none":   {func(h *forecast.History) { h.Pot.Mix[0].Share = 0 }, "more than 0"},

@@ -15,15 +15,15 @@ import (
 
 // History is a pot with what happened to it. What nobody knows is left out.
 type History struct {
-	Today string          `json:"today" doc:"The day that is asked about, as 2026-11-27, or with an hour, 2026-11-27T18:30."`
+	Today string          `json:"today" doc:"The day that is asked about, as 2026-11-27 or 2026-11-27T18:30."`
 	Kind  string          `json:"kind,omitempty" doc:"Id of its kind; its water rule and its best light come from it."`
 	Habit string          `json:"habit,omitempty" doc:"How it grows, where the kind is unknown."`
 	Rule  plant.WaterRule `json:"rule,omitempty" doc:"Its water rule, where it is not its kind's of the season."`
 	South bool            `json:"south,omitempty" doc:"Whether it stands in the southern half of the world."`
-	Case  string          `json:"case,omitempty" enum:"ordinary,thirsty,wet-harms,rots-easily" doc:"What makes wet or dry worse for it."`
+	Case  string          `json:"case,omitempty" enum:"ordinary,thirsty,wet-harms,rots-easily"`
 	Grace *int            `json:"graceDays,omitempty" doc:"Days of harm that it bears, in place of its rule's."`
 	Pot   drying.Pot      `json:"pot"`
-	Rate  float64         `json:"rate,omitempty" doc:"A better guess of its speed: share of the capacity lost a day at 1 kPa and best light."`
+	Rate  float64         `json:"rate,omitempty" doc:"A better guess: share lost a day at 1 kPa and best light."`
 	Air   []Air           `json:"air,omitempty" doc:"What its place gave, each until the next; the last holds on."`
 	// Events are in the order in which they happened on a day.
 	Events []Event `json:"events"`
@@ -47,7 +47,7 @@ type Event struct {
 	CM         float64      `json:"cm,omitempty" doc:"How deep stick or meter went; the depth of its rule where empty."`
 	StillMoist bool         `json:"stillMoist,omitempty" doc:"One tap: not dry yet."`
 	Lift       drying.Class `json:"lift,omitempty" enum:"light,middling,heavy" doc:"What a lifting hand found."`
-	WeighedG   float64      `json:"weighedG,omitempty" doc:"Its weight with pot, g; on a day of watering, after it, what it weighs full."`
+	WeighedG   float64      `json:"weighedG,omitempty" doc:"Its weight with pot, g; within 3 hours of a watering, full."`
 	Limp       *bool        `json:"limp,omitempty" doc:"Whether it hangs limp."`
 	Meter      *float64     `json:"meter,omitempty" doc:"What a moisture meter reads, 0 to 10."`
 	Moved      string       `json:"moved,omitempty" enum:"indoors,in-or-out" doc:"It went to another place."`

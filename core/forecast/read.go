@@ -48,6 +48,13 @@ func (r *reader) read(e Event, at float64, where string) ([]drying.Happening, er
 		return found(drying.Meter(*e.Meter, depth))
 	case e.WeighedG != 0:
 		return r.weigh(e, at, where)
+	}
+	return r.change(e, at, where)
+}
+
+// change reads what makes the pot another one.
+func (r *reader) change(e Event, at float64, where string) ([]drying.Happening, error) {
+	switch {
 	case e.Moved != "":
 		if e.Moved == "in-or-out" {
 			return []drying.Happening{{At: at, Spread: drying.MovedOutSD}}, nil
@@ -63,8 +70,8 @@ func (r *reader) read(e Event, at float64, where string) ([]drying.Happening, er
 		r.pot, r.full, r.watered, r.capacity = pot, nil, at, pot.Capacity()
 		return []drying.Happening{{At: at, Repot: &pot}}, nil
 	}
-	return nil, Fault{where, "say what happened: watered, stick, stillMoist, lift, weighedG, limp, meter, moved, cutBack " +
-		"or repotted"}
+	return nil, Fault{where, "say what happened: watered, stick, stillMoist, lift, weighedG, limp, meter, moved, " +
+		"cutBack or repotted"}
 }
 
 func (r *reader) water(e Event, at float64, where string) ([]drying.Happening, error) {

@@ -8,6 +8,7 @@ const percent = (share: number) => Math.round(100 * share);
 
 /** The pot with the water in it: how much it holds, how sure that is, and where its rule is met. */
 export function PotLevel({ now }: { now: Now }) {
+  const range = `Holds about ${percent(now.holds)} % (${percent(now.low)} to ${percent(now.high)} %)`;
   const y = (share: number) => 44 - 40 * share;
   return (
     <div className={classes.row}>
@@ -15,7 +16,7 @@ export function PotLevel({ now }: { now: Now }) {
         viewBox="0 0 48 48"
         className={classes.pot}
         role="img"
-        aria-label={`Holds about ${percent(now.holds)} % of its water, between ${percent(now.low)} and ${percent(now.high)} %; its rule is met at ${percent(now.rule)} %`}
+        aria-label={`${range}; its rule is met at ${percent(now.rule)} %`}
       >
         <path className={classes.wall} d="M5 4 L11 44 H37 L43 4" />
         <rect
@@ -31,8 +32,7 @@ export function PotLevel({ now }: { now: Now }) {
       <p className="m-0">
         <b>{now.words}</b>
         <span className="soft small block">
-          Holds about {percent(now.holds)} % ({percent(now.low)} to {percent(now.high)}); its rule is met at{" "}
-          {percent(now.rule)} % <How working={now.working} of="what it holds" />
+          {range}; its rule is met at {percent(now.rule)} % <How working={now.working} of="what it holds" />
         </span>
       </p>
     </div>
