@@ -43,9 +43,6 @@ func TestScreenshots(t *testing.T) {
 		{name: "rounds-phone", path: "/", wait: "Today’s walk", width: 390, height: 844},
 		{name: "plants", path: "/plants", wait: "in the collection", width: 1280, height: 800},
 		{name: "plant", path: plantPath("T-014"), wait: "looks in", width: 1280, height: 800},
-		{name: "seam", path: plantPath("T-014"), wait: "looks in", width: 1280, height: 800, then: func(p *page) {
-			eval[bool](p, `(document.querySelector("[data-testid=story]").closest("section").scrollIntoView(), true)`)
-		}},
 		{name: "growths", path: plantPath("T-021") + "/growths", wait: "What it grew", width: 1280, height: 800},
 		{name: "side-by-side", path: beside("T-011", "T-009", "T-021", "C-010"), wait: "What differs", width: 1280,
 			height: 800},
@@ -85,17 +82,8 @@ func TestScreenshots(t *testing.T) {
 			p.click(`//button[@aria-label="seen: Thick leaves pleated, leathery or wrinkled"]`)
 			p.see("Worth it for less")
 		}},
-		{name: "measure", path: plantPath("T-014") + "/measure", wait: "Root tally", width: 1280, height: 800,
-			then: func(p *page) {
-				for range 6 {
-					p.click(`//button[@aria-label="one more: Live, in the medium"]`)
-				}
-				p.click(`//button[@aria-label="one more: In doubt, in the medium"]`)
-				p.click(`//button[@aria-label="one more: Mushy, in the medium"]`)
-				p.fill("Live root ball, width", "6")
-				p.see("of the roots live")
-				p.see("It can fill a pot")
-			}},
+		{name: "outbreak", path: "/outbreaks/mealybug", wait: "Where they stand", width: 1280, height: 800},
+		{name: "batch", path: plantPath("J-BOX"), wait: "closed box of moss", width: 1280, height: 800},
 		{name: "work-phone", path: plantPath("T-008") + "/work", wait: "Lay out first", width: 390, height: 844},
 		{name: "bench", path: "/bench", wait: "A pot for the live roots", width: 1280, height: 800, then: func(p *page) {
 			p.fill("Live root ball, width", "7")

@@ -103,6 +103,17 @@ func (s State) potBegan() day.Day {
 	return s.ArrivedOn
 }
 
+// firstPotEvent is the day of the first thing that is recorded of its present pot: before
+// that nobody knows how it was watered, and silence is no drought.
+func (s State) firstPotEvent(begun day.Day) day.Day {
+	for _, e := range s.potEvents {
+		if e.on >= begun {
+			return e.on
+		}
+	}
+	return begun
+}
+
 // told runs the model of its pot up to a day.
 func (s State) told(now day.Day, rule drying.Rule, south bool) (drying.Told, drying.Story) {
 	if s.Habit.ID == "cactus" || forecast.DrinkOf(s.Habit) == "succulent" {
@@ -110,7 +121,7 @@ func (s State) told(now day.Day, rule drying.Rule, south bool) (drying.Told, dry
 	}
 	begun := s.potBegan()
 	story := drying.Story{
-		Pot: s.dryingPot(), Rule: rule, Begin: float64(begun), Now: float64(now), Air: s.airs(south), Sheds: true,
+		Pot: s.dryingPot(), Rule: rule, Begin: float64(s.firstPotEvent(begun)), Now: float64(now), Air: s.airs(south), Sheds: true,
 	}
 	if story.Pot.TopCM == 0 {
 		story.Guess = forecast.GuessOf(rule, forecast.UsualGap(s.Habit))

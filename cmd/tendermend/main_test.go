@@ -223,3 +223,29 @@ func TestPlanSamplesAreTextAndTheSameForASeed(t *testing.T) {
 	assert.Equal(t, 2, status)
 	assert.Contains(t, errs, "-sample N")
 }
+
+func TestWaterIsForecastFromTheCommandLine(t *testing.T) {
+	path := program(t)
+	const history = `{"today":"2026-06-03","rule":"half-dry","pot":{"topCm":14,"depthCm":12,"mix":[{"name":"potting soil",` +
+		`"share":1}]},"air":[{"vpd":1,"dli":6}],"events":[{"on":"2026-06-01","watered":"through"}]}`
+	out, _, status := call(t, path, history, "water")
+	require.Equal(t, 0, status)
+	var f struct{ From, Best, Until, Low, High, Say string }
+	require.NoError(t, json.Unmarshal([]byte(out), &f))
+	assert.Less(t, f.From, f.Best)
+	assert.LessOrEqual(t, f.Low, f.High)
+	assert.Equal(t, "wait", f.Say)
+	many, _, status := call(t, path, "["+history+","+history+"]", "water")
+	require.Equal(t, 0, status)
+	var list []any
+	require.NoError(t, json.Unmarshal([]byte(many), &list))
+	assert.Len(t, list, 2)
+	_, said, status := call(t, path, `[{"today":"soon","pot":{},"events":[]}]`, "water")
+	assert.Equal(t, 2, status)
+	assert.Contains(t, said, `history 0: today: "soon" is no day`)
+	schema, _, status := call(t, path, "", "water-schema")
+	require.Equal(t, 0, status)
+	kept, err := os.ReadFile("../../docs/water.schema.json")
+	require.NoError(t, err)
+	assert.JSONEq(t, string(kept), schema)
+}

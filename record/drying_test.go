@@ -1,0 +1,116 @@
+package record_test
+
+import (
+	"testing"
+
+	"github.com/google/uuid"
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"tendermend/core/day"
+	"tendermend/core/facts"
+	"tendermend/core/water"
+	"tendermend/record"
+	"tendermend/record/due"
+)
+
+// inPot is a book of a pothos in a pot that is known, watered so many days ago.
+func inPot(t *testing.T, watered ...int) *book {
+	t.Helper()
+	b := &book{t: t, plant: uuid.New()}
+	b.write(300, record.Body{Arrived: &record.Arrived{
+		Name: "Pothos", Profile: "epipremnum-aureum", Habit: "aroid-vine", Had: record.HadYears, Well: true,
+		PotWidthCM: p(14.0), PotDepthCM: p(12.0), Medium: "potting soil and perlite",
+	}})
+	for _, days := range watered {
+		b.write(days, record.Body{Watered: &record.Watered{}})
+	}
+	return b
+}
+
+func (b *book) stick(daysAgo int, found water.Moisture) {
+	b.write(daysAgo, record.Body{Probed: &record.Probed{Moisture: found}})
+}
+
+func window(t *testing.T, b *book) water.Window {
+	t.Helper()
+	w, known := b.state().WaterWindow(false)
+	require.True(t, known)
+	return w
+}
+
+// Who waters too often is told what the pot does: its own short gaps move no window.
+func TestHabitsOfTheCarerMoveNoWindow(t *testing.T) {
+	often := inPot(t, 40, 37, 34, 31, 28, 25, 22, 19, 16, 13, 10, 7, 4)
+	seldom := inPot(t, 4)
+	a, b := window(t, often), window(t, seldom)
+	assert.InDelta(t, float64(b.Best), float64(a.Best), 1)
+	assert.True(t, a.Guess, "nothing was found in it")
+}
+
+func TestWhatASticksFindsMovesTheWindow(t *testing.T) {
+	base := window(t, inPot(t, 4))
+	wet, dry := inPot(t, 4), inPot(t, 4)
+	wet.stick(0, water.Wet)
+	dry.stick(0, water.Dry)
+	assert.Greater(t, window(t, wet).Best, base.Best)
+	assert.Greater(t, window(t, wet).From, today, "it was wet today")
+	assert.LessOrEqual(t, window(t, dry).From, today, "it was dry today")
+	assert.False(t, window(t, wet).Guess)
+}
+
+// What was found in the old pot says nothing of the new one.
+func TestANewPotIsLearnedAnew(t *testing.T) {
+	b := inPot(t, 60, 50, 40)
+	for _, days := range []int{58, 48, 38} {
+		b.stick(days, water.Dry)
+	}
+	b.write(30, record.Body{Potted: &record.Potted{WidthCM: p(20.0), Medium: "potting soil"}})
+	b.write(4, record.Body{Watered: &record.Watered{}})
+	assert.True(t, window(t, b).Guess)
+}
+
+func TestAPotUnderABagDriesSlowly(t *testing.T) {
+	open, closed := inPot(t, 6), inPot(t)
+	closed.write(7, record.Body{Stated: &record.Stated{Cover: facts.ClosedCover}})
+	closed.write(6, record.Body{Watered: &record.Watered{}})
+	assert.Greater(t, window(t, closed).Best, window(t, open).Best)
+}
+
+func TestWeighingsTellWhatItHolds(t *testing.T) {
+	weighing := func(grams float64) float64 {
+		b := inPot(t, 8)
+		b.write(8, record.Body{Weighed: &record.Weighed{Grams: 1500}})
+		b.write(0, record.Body{Weighed: &record.Weighed{Grams: grams}})
+		f, told := b.state().DryingNow(today, false)
+		require.True(t, told)
+		return f.Content
+	}
+	assert.Greater(t, weighing(1450), weighing(1100)+.2)
+}
+
+// The row of the walk turns on no day: what it says is an absolute window.
+func TestTheWindowStandsStillWhileNobodyDoesAnything(t *testing.T) {
+	b := inPot(t, 12, 4)
+	w := window(t, b)
+	now, later := b.state(), b.state()
+	f, _ := now.DryingNow(today, false)
+	g, _ := later.DryingNow(today+5, false)
+	assert.Equal(t, *f.Best, *g.Best)
+	assert.Equal(t, w.Best, *f.Best)
+	assert.Greater(t, g.Met, f.Met)
+	for _, task := range due.Tasks(b.state(), false) {
+		if task.Kind == due.Water {
+			assert.LessOrEqual(t, task.From, w.Best)
+			assert.Equal(t, max(w.Until, w.From), task.Until)
+			assert.GreaterOrEqual(t, task.From, w.From)
+		}
+	}
+}
+
+func TestALittleWaterIsNoWatering(t *testing.T) {
+	through, little := inPot(t, 12, 3), inPot(t, 12)
+	little.write(3, record.Body{Watered: &record.Watered{How: facts.WateredLight, Millilitres: p(40.0)}})
+	assert.Greater(t, window(t, through).Best, window(t, little).Best)
+	assert.Equal(t, day.Day(0), window(t, through).Best-window(t, inPot(t, 3)).Best)
+}
