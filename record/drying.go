@@ -40,23 +40,55 @@ func (s State) WaterWindow(south bool) (water.Window, bool) {
 	return water.AfterRest(w, s.LastLook(), lines)
 }
 
+// potRun is the model of its pot as of the last thing that happened to it.
+type potRun struct {
+	told  drying.Told
+	story drying.Story
+	now   day.Day
+	known bool // whether its rule is one that drying tells
+}
+
+// potRun runs the model once; page, walk and lists ask it often.
+func (s State) potRun(south bool) potRun {
+	if s.memo == nil {
+		return s.runPot(south)
+	}
+	run, known := s.memo.pots[south]
+	if !known {
+		run = s.runPot(south)
+		s.memo.pots[south] = run
+	}
+	return run
+}
+
+func (s State) runPot(south bool) (run potRun) {
+	if len(s.WateredOn) == 0 {
+		return run
+	}
+	run.now = s.WateredOn[len(s.WateredOn)-1]
+	for _, e := range s.potEvents {
+		run.now = max(run.now, e.on)
+	}
+	rule, known := ruleOn(s.WaterLine(run.now, south))
+	if run.known = known; known {
+		run.told, run.story = s.told(run.now, rule, south)
+	}
+	return run
+}
+
 // dryingWindow is the window by what the model of its pot says; false where its rule is
 // none that drying tells.
 func (s State) dryingWindow(south bool, last day.Day, lines func(day.Day) water.Line) (water.Window, bool) {
-	now := last
-	for _, e := range s.potEvents {
-		now = max(now, e.on)
-	}
-	rule, known := ruleOn(lines(now))
-	if !known {
+	run := s.potRun(south)
+	if !run.known {
 		return water.Window{}, false
 	}
-	told, story := s.told(now, rule, south)
-	of := s.dryingCase()
-	w := told.Window(rule, float64(now), of)
-	if later, known := ruleOn(lines(now + day.Day(w.Best))); known && later != rule { // the season turns before
-		rule, story.Rule = later, later
-		w = told.Window(rule, float64(now), of)
+	told, story, now, of := run.told, run.story, run.now, s.dryingCase()
+	w := told.Window(story.Rule, float64(now), of)
+	if later, known := ruleOn(lines(now + day.Day(w.Best))); known && later.Name != story.Rule.Name { // the season turns
+		later.Grace = max(later.Grace, story.Rule.Grace)
+		story.Rule = later
+		w = told.Window(later, float64(now), of)
 	}
 	f := forecast.Tell(told, story, of)
 	least := day.Day(0)
@@ -71,13 +103,17 @@ func (s State) dryingWindow(south bool, last day.Day, lines func(day.Day) water.
 
 // DryingNow gives what the model says of its pot on a day; false where nothing tells.
 func (s State) DryingNow(today day.Day, south bool) (forecast.Forecast, bool) {
-	line := s.WaterLine(today, south)
+	line, run := s.WaterLine(today, south), s.potRun(south)
 	rule, known := ruleOn(line)
-	if !known || len(s.WateredOn) == 0 || !line.Days {
+	if !known || !run.known || !line.Days || today < run.now {
 		return forecast.Forecast{}, false
 	}
-	told, story := s.told(today, rule, south)
-	return forecast.Tell(told, story, s.dryingCase()), true
+	run.story.Now = float64(today)
+	if rule.Name != run.story.Rule.Name {
+		rule.Grace = max(rule.Grace, run.story.Rule.Grace)
+		run.story.Rule = rule
+	}
+	return forecast.Tell(run.told, run.story, s.dryingCase()), true
 }
 
 func ruleOn(line water.Line) (drying.Rule, bool) {

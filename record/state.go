@@ -57,6 +57,7 @@ type State struct {
 type memo struct {
 	facts map[factsOf]facts.Facts
 	lines map[bool]func(day.Day) water.Line // its water rule by day, in the south or not
+	pots  map[bool]potRun                   // what the model of its pot read
 }
 
 // Identity is which plant it is, where it stands and whether it is here.
@@ -337,7 +338,7 @@ func (s State) Apiece() State {
 }
 
 func newMemo() *memo {
-	return &memo{facts: map[factsOf]facts.Facts{}, lines: map[bool]func(day.Day) water.Line{}}
+	return &memo{facts: map[factsOf]facts.Facts{}, lines: map[bool]func(day.Day) water.Line{}, pots: map[bool]potRun{}}
 }
 
 func (s *State) looked(on day.Day) {

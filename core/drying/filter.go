@@ -115,6 +115,13 @@ func (f *Filter) open(how How, at float64) {
 	f.at, f.opened = at, at
 }
 
+// Clone gives another that knows the same.
+func (f *Filter) Clone() *Filter {
+	same := *f
+	same.nodes = slices.Clone(f.nodes)
+	return &same
+}
+
 // At is the moment as of which it tells.
 func (f *Filter) At() float64 { return f.at }
 

@@ -63,6 +63,7 @@ const justFull = .95
 
 // Tell puts what the model says into days and words.
 func Tell(told drying.Told, s drying.Story, of drying.Case) Forecast {
+	told.Filter = told.Filter.Clone()
 	// Counted from the last happening: what it missed since then lies in the past.
 	last := told.At()
 	w := told.Window(s.Rule, last, of)

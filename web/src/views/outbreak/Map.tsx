@@ -49,6 +49,10 @@ export function OutbreakMap({ outbreak }: { outbreak: OutbreakOf }) {
   );
 }
 
+/** A pot in words: its mark, whose it is, and what it is in the outbreak. */
+const sayPot = (p: OutbreakPlant) =>
+  `${markOf(p)} ${p.name}, ${roleWords[p.role].words}${p.chance ? `, ${p.chance.value} in 100` : ""}`;
+
 const sayOthers = (n: number) => (n > 0 ? `${sayCount(n, "plant")} beside them` : "no other plant");
 
 function Board({ name, note, plants }: { name: string; note: string; plants: OutbreakPlant[] }) {
@@ -65,9 +69,9 @@ function Board({ name, note, plants }: { name: string; note: string; plants: Out
               className={classes.pot}
               data-role={p.role}
               title={p.name}
-              aria-label={`${p.name}, ${roleWords[p.role].words}`}
+              aria-label={sayPot(p)}
             >
-              {markOf(p)}
+              <span aria-hidden>{markOf(p)}</span>
             </Link>
             <span className={classes.name}>{p.label || p.name}</span>
           </li>

@@ -64,7 +64,7 @@ describe("an outbreak", () => {
       "POST /api/entries": { kept: [{ plant: "2", entry: "e" }], refused: [] },
     });
     await screen.findByText(/1 plant has it; 2 may have caught it/);
-    expect(screen.getByRole("link", { name: "Hoya 1, has it" })).toBeTruthy();
+    expect(screen.getByRole("link", { name: "✕ Hoya 1, has it" })).toBeTruthy();
     expect(screen.getByText("6 plants beside them")).toBeTruthy();
     const of = screen.getByRole("region", { name: "Who may have caught it" });
     expect(within(of).getAllByText("It stood in one tray with “Hoya 1” for 15 days.")).toHaveLength(2);
