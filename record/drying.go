@@ -157,7 +157,8 @@ func (s State) told(now day.Day, rule drying.Rule, south bool) (drying.Told, dry
 	}
 	begun := s.potBegan()
 	story := drying.Story{
-		Pot: s.dryingPot(), Rule: rule, Begin: float64(s.firstPotEvent(begun)), Now: float64(now), Air: s.airs(south), Sheds: true,
+		Pot: s.dryingPot(), Rule: rule, Begin: float64(s.firstPotEvent(begun)), Now: float64(now),
+		Air: s.airs(south), Sheds: true,
 	}
 	if story.Pot.TopCM == 0 {
 		story.Guess = forecast.GuessOf(rule, forecast.UsualGap(s.Habit))

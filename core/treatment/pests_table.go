@@ -62,13 +62,13 @@ var foes = []Foe{
 		Cause:   cause.Aphid,
 		Group:   Insects,
 		Reached: []OperatorID{Soap, Alcohol, Oil, LabelDrug, Systemic, Predators, WashDown},
-		Beside:  "the same shelf",
+		Beside:  "what stands on the same shelf",
 	},
 	{
 		Cause:   cause.Whitefly,
 		Group:   Insects,
 		Reached: []OperatorID{Soap, Oil, LabelDrug, Systemic, Predators, WashDown},
-		Beside:  "the same room",
+		Beside:  "what stands in the same room",
 	},
 	{
 		Cause:   cause.Mealybug,
@@ -122,14 +122,14 @@ var foes = []Foe{
 		Cause:   cause.SlugSnail,
 		Group:   Others,
 		Reached: []OperatorID{HandPick, Traps, LabelDrug, BakeGrit},
-		Beside:  "the same shelf",
+		Beside:  "what stands on the same shelf",
 	},
 	{
 		Cause:   cause.RootGrub,
 		Group:   Insects,
 		Reached: []OperatorID{WashOff, Nematodes, HandPick, LabelDrug},
 		Rests:   true,
-		Beside:  "the same shelf",
+		Beside:  "what stands on the same shelf",
 	},
 	{
 		Cause:   cause.Springtail,

@@ -378,10 +378,22 @@ func (c *composer) start() {
 func (c *composer) beside() string {
 	for _, id := range c.causes {
 		if f, ok := treatment.FoeOf(id); ok && f.Beside != "" {
-			return f.Beside + ": looked at on days 0, 7 and 14 and after one generation, washed once"
+			return f.Beside + looksBeside(f)
 		}
 	}
 	return "what touched it, or shared tray, water or blade"
+}
+
+// looksBeside says how plants beside it are looked at: what comes out at night is sought
+// by torchlight, what lives in the medium is not washed off leaves (growers' practice).
+func looksBeside(f treatment.Foe) string {
+	switch {
+	case among(f.Cause, cause.SlugSnail, cause.Chewer):
+		return ": looked at after dark, by torchlight, on days 0, 7 and 14, pots and holes too"
+	case among(f.Cause, cause.FungusGnat, cause.RootGrub, cause.RootMealybug):
+		return ": looked at on days 0, 7 and 14 and after one generation, at the medium and the holes"
+	}
+	return ": looked at on days 0, 7 and 14 and after one generation, washed once"
 }
 
 // bitten helps whoever bit a poisonous plant that is let go; a plant that stays has the
