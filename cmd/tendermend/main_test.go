@@ -227,7 +227,8 @@ func TestPlanSamplesAreTextAndTheSameForASeed(t *testing.T) {
 func TestWaterIsForecastFromTheCommandLine(t *testing.T) {
 	path := program(t)
 	const history = `{"today":"2026-06-03","rule":"half-dry","pot":{"topCm":14,"depthCm":12,` +
-		`"mix":[{"name":"potting soil","share":1}]},"air":[{"vpd":1,"dli":6}],"events":[{"on":"2026-06-01","watered":"through"}]}`
+		`"mix":[{"name":"potting soil","share":1}]},"air":[{"vpd":1,"dli":6}],` +
+		`"events":[{"on":"2026-06-01","watered":"through"}]}`
 	out, _, status := call(t, path, history, "water")
 	require.Equal(t, 0, status)
 	var f struct{ From, Best, Until, Low, High, Say string }
