@@ -78,6 +78,7 @@ type PlantFile struct {
 	HabitInfo plant.Habit            `json:"habitInfo"`
 	Arrival   record.Arrived         `json:"arrival"`
 	PlaceID   *uuid.UUID             `json:"placeId,omitempty"`
+	Tray      string                 `json:"tray,omitempty" doc:"The tray that it shares there, by name."`
 	Today     day.Day                `json:"today"`
 	Examined  *record.Look           `json:"examined,omitempty"`
 	Verdict   *record.Verdict        `json:"verdict,omitempty"`
@@ -298,7 +299,7 @@ func fileRow(s record.State, place string) PlantRow {
 func plantFile(s record.State, place string, today day.Day, south bool) PlantFile {
 	f := PlantFile{
 		PlantRow: fileRow(s, place),
-		Profile:  s.Profile, HabitInfo: s.Habit, Arrival: s.Arrival, PlaceID: s.Place, Today: today, Examined: s.Examined,
+		Profile:  s.Profile, HabitInfo: s.Habit, Arrival: s.Arrival, PlaceID: s.Place, Tray: s.Tray, Today: today, Examined: s.Examined,
 		Verdict: s.Verdict,
 		Plan:    s.Plan, Ticks: s.Done(), Tasks: due.Tasks(s, south), Curves: s.Readings, Entries: s.Entries,
 		MostToday: treatment.MostToday,

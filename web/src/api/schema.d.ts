@@ -4646,6 +4646,8 @@ export interface components {
         [key: string]: components["schemas"]["Tick"];
       };
       today: string;
+      /** @description The tray that it shares there, by name. */
+      tray?: string;
       /** @description Products used, newest last. */
       treated: components["schemas"]["TreatedOn"][];
       /**

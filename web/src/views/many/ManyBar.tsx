@@ -104,7 +104,7 @@ export function ManyBar({ picking, today }: { picking: Picking; today: string })
           pick none
         </Button>
       </div>
-      {asking === "place" && <AskPlace send={(said, place) => send(said, { moved: { place } })} />}
+      {asking === "place" && <AskPlace send={(said, moved) => send(said, { moved })} />}
       {asking === "tag" && (
         <AskWords
           label="The tag"
@@ -127,16 +127,26 @@ export function ManyBar({ picking, today }: { picking: Picking; today: string })
   );
 }
 
-function AskPlace({ send }: { send: (said: string, place: string) => void }) {
+/** Where they went; who stands in one tray is known by its name. */
+function AskPlace({ send }: { send: (said: string, moved: { place: string; tray?: string }) => void }) {
   const places = usePlaces().data?.places ?? [];
+  const [tray, setTray] = useState("");
+  const name = (id: string) => places.find((p) => p.id === id)?.name;
   return (
-    <Select
-      mt="xs"
-      label="Where they went"
-      placeholder="pick a place"
-      data={places.map((p) => ({ value: p.id, label: p.name }))}
-      onChange={(id) => id && send(`moved to ${places.find((p) => p.id === id)?.name}`, id)}
-    />
+    <div className={classes.acts}>
+      <TextInput
+        label="Tray, where they share one"
+        value={tray}
+        maxLength={40}
+        onChange={(e) => setTray(e.currentTarget.value)}
+      />
+      <Select
+        label="Where they went"
+        placeholder="pick a place"
+        data={places.map((p) => ({ value: p.id, label: p.name }))}
+        onChange={(id) => id && send(`moved to ${name(id)}`, { place: id, tray: tray.trim() || undefined })}
+      />
+    </div>
   );
 }
 

@@ -83,9 +83,12 @@ describe("several plants at once", () => {
     show(<Shelf />);
     await userEvent.click(screen.getByRole("button", { name: "pick all 3 of the sill" }));
     await userEvent.click(within(await bar()).getByRole("button", { name: "moved to …" }));
+    await userEvent.type(await screen.findByLabelText("Tray, where they share one"), "green ");
     await userEvent.click(await screen.findByRole("combobox", { name: "Where they went" }));
     await userEvent.click(await screen.findByRole("option", { name: "North sill" }));
-    await waitFor(() => expect(sent(asked)[0]?.[2]).toMatchObject({ plant: "hoya", moved: { place: "sill" } }));
+    await waitFor(() =>
+      expect(sent(asked)[0]?.[2]).toMatchObject({ plant: "hoya", moved: { place: "sill", tray: "green" } }),
+    );
     await waitFor(() => expect(screen.queryByRole("region", { name: "The picked plants" })).toBeNull());
     await userEvent.click(screen.getByRole("checkbox", { name: "Pick Hoya" }));
     await userEvent.click(within(await bar()).getByRole("button", { name: "note …" }));

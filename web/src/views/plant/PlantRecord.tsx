@@ -1,4 +1,4 @@
-import { Button, Group, Select, Switch, Textarea } from "@mantine/core";
+import { Button, Group, Select, Switch, Textarea, TextInput } from "@mantine/core";
 import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import type { Knowledge, ListedEntry } from "../../api/client";
@@ -201,7 +201,10 @@ function MovePlant() {
   const record = useRecord(file.id);
   const [place, setPlace] = useState<string | null>(file.placeId ?? null);
   const [isolation, setIsolation] = useState<string>(file.isolation);
-  const changed = place !== (file.placeId ?? null) || isolation !== file.isolation;
+  const [tray, setTray] = useState(file.tray ?? "");
+  const elsewhere = place !== null && place !== file.placeId;
+  const otherTray = tray.trim() !== "" && (elsewhere || tray.trim() !== file.tray);
+  const changed = elsewhere || otherTray || isolation !== file.isolation;
   return (
     <section className="patch" aria-label="Move it">
       <h2>Move it</h2>
@@ -212,6 +215,14 @@ function MovePlant() {
         value={place}
         onChange={setPlace}
         placeholder={places.data?.places?.length ? "pick a place" : "no places yet"}
+      />
+      <TextInput
+        mt="sm"
+        label="Tray or saucer that it shares"
+        description="A name for it, so that it is known who stood in it together"
+        value={tray}
+        maxLength={40}
+        onChange={(e) => setTray(e.currentTarget.value)}
       />
       <Select
         mt="sm"
@@ -230,7 +241,8 @@ function MovePlant() {
           record.mutate({
             on: file.today,
             moved: {
-              place: place && place !== file.placeId ? place : undefined,
+              place: elsewhere ? place : undefined,
+              tray: otherTray ? tray.trim() : undefined,
               isolation: isolation !== file.isolation ? (isolation as "clean") : undefined,
             },
           })

@@ -38,7 +38,10 @@ const ways = {
   weighed: [{ key: "grams", label: "Weight", unit: "g" }],
   probed: "choice",
   checked: [{ key: "note", label: "Note" }],
-  moved: [{ key: "reason", label: "Why" }],
+  moved: [
+    { key: "reason", label: "Why" },
+    { key: "tray", label: "Tray or saucer that it shares" },
+  ],
   tallied: [
     { key: "tips", label: "Live tips", unit: "", open: true },
     { key: "longestMm", label: "Longest root", unit: "mm", open: true },

@@ -92,7 +92,12 @@ const words = {
   }),
   moved: (m) => ({
     title: "Moved",
-    text: list([m.place && "to another place", m.isolation && isolationWord(m.isolation), m.reason]),
+    text: list([
+      m.place && "to another place",
+      m.tray && `in the tray “${m.tray}”`,
+      m.isolation && isolationWord(m.isolation),
+      m.reason,
+    ]),
   }),
   grown: (g, { all, knowledge, say }) => {
     const first = all.find((x) => x.grown?.growth === g.growth && x.grown?.sort)?.grown;
