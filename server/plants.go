@@ -299,9 +299,10 @@ func fileRow(s record.State, place string) PlantRow {
 func plantFile(s record.State, place string, today day.Day, south bool) PlantFile {
 	f := PlantFile{
 		PlantRow: fileRow(s, place),
-		Profile:  s.Profile, HabitInfo: s.Habit, Arrival: s.Arrival, PlaceID: s.Place, Tray: s.Tray, Today: today, Examined: s.Examined,
-		Verdict: s.Verdict,
-		Plan:    s.Plan, Ticks: s.Done(), Tasks: due.Tasks(s, south), Curves: s.Readings, Entries: s.Entries,
+		Profile:  s.Profile, HabitInfo: s.Habit, Arrival: s.Arrival, PlaceID: s.Place, Tray: s.Tray, Today: today,
+		Examined: s.Examined,
+		Verdict:  s.Verdict,
+		Plan:     s.Plan, Ticks: s.Done(), Tasks: due.Tasks(s, south), Curves: s.Readings, Entries: s.Entries,
 		MostToday: treatment.MostToday,
 		Said: append(
 			[]record.Said{},
