@@ -4,8 +4,6 @@ import (
 	"fmt"
 	"slices"
 
-	"github.com/google/uuid"
-
 	"tendermend/core/day"
 	"tendermend/core/pieces"
 	"tendermend/core/working"
@@ -117,131 +115,8 @@ func (b *Batch) next(on day.Day) {
 	}
 }
 
-// Counted is a look at a batch: how many are alive, have a shoot, have roots.
-type Counted struct {
-	Alive  int    `json:"alive" doc:"How many are alive now."`
-	Shoots int    `json:"shoots" doc:"How many of them have a shoot."`
-	Rooted int    `json:"rooted" doc:"How many of them have roots."`
-	Rotted *int   `json:"rotted,omitempty" doc:"How many of those that died rotted; all of them where nobody says."`
-	Note   string `json:"note,omitempty" maxLength:"2000"`
-}
-
-// KindCounted stands in stored records: it is never renamed or used for another.
-const KindCounted Kind = "counted"
-
-// Kind names it.
-func (*Counted) Kind() Kind { return KindCounted }
-
-func (c *Counted) check(s *situation) (faults Faults) {
-	no := func(field, format string, args ...any) {
-		faults = append(faults, Fault{Field: "counted." + field, Message: fmt.Sprintf(format, args...)})
-	}
-	b := s.state().Batch
-	switch {
-	case b == nil:
-		return Faults{{Field: "counted", Message: "this is one plant, not a batch: count its roots or growths instead"}}
-	case c.Alive < 0 || c.Shoots < 0 || c.Rooted < 0:
-		no("alive", "a count is 0 or more")
-	case c.Alive > b.Alive:
-		no("alive", "only %s were left to be alive; correct the count before if that was wrong", pieceCount(b, b.Alive))
-	case c.Shoots > c.Alive:
-		no("shoots", "of %s alive, %d cannot have a shoot", pieceCount(b, c.Alive), c.Shoots)
-	case c.Rooted > c.Alive:
-		no("rooted", "of %s alive, %d cannot have roots", pieceCount(b, c.Alive), c.Rooted)
-	case c.Rotted != nil && (*c.Rotted < 0 || *c.Rotted > b.Alive-c.Alive):
-		no("rotted", "%s died since the last count, so %d cannot have rotted", pieceCount(b, b.Alive-c.Alive), *c.Rotted)
-	}
-	return faults
-}
-
+// pieceCount is so many pieces, as one of its way is called.
 func pieceCount(b *Batch, n int) string {
 	way, _ := pieces.WayOf(b.Method)
 	return working.Count(n, way.One)
 }
-
-func (c *Counted) apply(s *State, e Entry) {
-	b := s.Batch
-	if b == nil {
-		return
-	}
-	died := max(0, b.Alive-c.Alive)
-	rotted := died
-	if c.Rotted != nil {
-		rotted = *c.Rotted
-	}
-	if more := c.Rooted - b.Rooted; more > 0 {
-		b.Rootings = append(b.Rootings, pieces.Rooting{Days: int(e.On - s.ArrivedOn), N: more})
-	}
-	b.Alive, b.Shoots, b.Rooted = c.Alive, c.Shoots, c.Rooted
-	b.Lost, b.Rotted = b.Lost+died, b.Rotted+rotted
-	b.Counts = append(b.Counts, BatchCount{e.On, b.Alive, b.Shoots, b.Rooted, b.Lost})
-	b.next(e.On)
-	s.looked(e.On)
-}
-
-func (c *Counted) event(s State) (string, bool) {
-	if s.Batch == nil {
-		return "counted", true
-	}
-	return fmt.Sprintf("%s alive, %d with roots", pieceCount(s.Batch, c.Alive), c.Rooted), true
-}
-
-func (*Counted) taken() taken { return whileHere }
-
-func (*Counted) effort() (Effort, int) { return ForLooks, 5 }
-
-// Parted takes pieces out of a batch: potted out as plants, or put back with the mother.
-type Parted struct {
-	Potted   int    `json:"potted" doc:"How many were potted out, each a plant of its own."`
-	Returned int    `json:"returned" doc:"How many went back into the mother's pot."`
-	Note     string `json:"note,omitempty" maxLength:"2000"`
-	// Plants are those that came of it, where they were taken in.
-	Plants []uuid.UUID `json:"plants,omitempty" maxItems:"500" doc:"The plants that came of it."`
-}
-
-// KindParted stands in stored records: it is never renamed or used for another.
-const KindParted Kind = "parted"
-
-// Kind names it.
-func (*Parted) Kind() Kind { return KindParted }
-
-func (p *Parted) check(s *situation) Faults {
-	b := s.state().Batch
-	switch {
-	case b == nil:
-		return Faults{{Field: "parted", Message: "this is one plant, not a batch: nothing can be parted from it like that"}}
-	case p.Potted < 0 || p.Returned < 0 || p.Potted+p.Returned == 0:
-		return Faults{{Field: "parted.potted", Message: "say how many were potted out or put back"}}
-	case p.Potted+p.Returned > b.Alive:
-		const said = "%s are left; %d cannot be taken out"
-		return Faults{{Field: "parted.potted", Message: fmt.Sprintf(said, pieceCount(b, b.Alive), p.Potted+p.Returned)}}
-	}
-	return nil
-}
-
-func (p *Parted) apply(s *State, e Entry) {
-	b := s.Batch
-	if b == nil {
-		return
-	}
-	out := p.Potted + p.Returned
-	b.Alive -= out
-	b.Potted, b.Returned = b.Potted+p.Potted, b.Returned+p.Returned
-	b.Rooted, b.Shoots = max(0, b.Rooted-out), min(b.Shoots, b.Alive)
-	b.next(e.On)
-	s.looked(e.On)
-}
-
-func (p *Parted) event(State) (string, bool) {
-	switch {
-	case p.Returned == 0:
-		return fmt.Sprintf("%d potted out", p.Potted), true
-	case p.Potted == 0:
-		return fmt.Sprintf("%d put back with the mother", p.Returned), true
-	}
-	return fmt.Sprintf("%d potted out, %d put back with the mother", p.Potted, p.Returned), true
-}
-
-func (*Parted) taken() taken { return whileHere }
-
-func (*Parted) effort() (Effort, int) { return ForLooks, 15 }

@@ -3,13 +3,11 @@ package record
 import (
 	"slices"
 
-	"tendermend/core/cause"
 	"tendermend/core/climate"
 	"tendermend/core/day"
 	"tendermend/core/drying"
 	"tendermend/core/facts"
 	"tendermend/core/forecast"
-	"tendermend/core/plant"
 	"tendermend/core/water"
 )
 
@@ -69,7 +67,7 @@ func (s State) runPot(south bool) (run potRun) {
 	for _, e := range s.potEvents {
 		run.now = max(run.now, e.on)
 	}
-	rule, known := ruleOn(s.WaterLine(run.now, south))
+	rule, known := s.ruleOn(s.WaterLine(run.now, south))
 	if run.known = known; known {
 		run.told, run.story = s.told(run.now, rule, south)
 	}
@@ -85,8 +83,7 @@ func (s State) dryingWindow(south bool, last day.Day, lines func(day.Day) water.
 	}
 	told, story, now, of := run.told, run.story, run.now, s.dryingCase()
 	w := told.Window(story.Rule, float64(now), of)
-	if later, known := ruleOn(lines(now + day.Day(w.Best))); known && later.Name != story.Rule.Name { // the season turns
-		later.Grace = max(later.Grace, story.Rule.Grace)
+	if later, known := s.ruleOn(lines(now + day.Day(w.Best))); known && later != story.Rule { // the season turns
 		story.Rule = later
 		w = told.Window(later, float64(now), of)
 	}
@@ -104,24 +101,19 @@ func (s State) dryingWindow(south bool, last day.Day, lines func(day.Day) water.
 // DryingNow gives what the model says of its pot on a day; false where nothing tells.
 func (s State) DryingNow(today day.Day, south bool) (forecast.Forecast, bool) {
 	line, run := s.WaterLine(today, south), s.potRun(south)
-	rule, known := ruleOn(line)
+	rule, known := s.ruleOn(line)
 	if !known || !run.known || !line.Days || today < run.now {
 		return forecast.Forecast{}, false
 	}
 	run.story.Now = float64(today)
-	if rule.Name != run.story.Rule.Name {
-		rule.Grace = max(rule.Grace, run.story.Rule.Grace)
-		run.story.Rule = rule
-	}
+	run.story.Rule = rule
 	return forecast.Tell(run.told, run.story, s.dryingCase()), true
 }
 
-func ruleOn(line water.Line) (drying.Rule, bool) {
-	name := line.Rule
-	if name == plant.TopDry {
-		name = plant.QuarterDry
-	}
-	return drying.RuleOf(name)
+// ruleOn is the rule of a day as its leaves bear it; false where drying does not tell it.
+func (s State) ruleOn(line water.Line) (drying.Rule, bool) {
+	rule, known := drying.RuleOf(line.Rule)
+	return rule.For(forecast.DrinkOf(s.Habit)), known
 }
 
 // potRead says whether anything was ever found in its present pot.
@@ -152,13 +144,10 @@ func (s State) firstPotEvent(begun day.Day) day.Day {
 
 // told runs the model of its pot up to a day.
 func (s State) told(now day.Day, rule drying.Rule, south bool) (drying.Told, drying.Story) {
-	if s.Habit.ID == "cactus" || forecast.DrinkOf(s.Habit) == "succulent" {
-		rule.Grace = max(rule.Grace, drying.GraceSucculent)
-	}
 	begun := s.potBegan()
 	story := drying.Story{
 		Pot: s.dryingPot(), Rule: rule, Begin: float64(s.firstPotEvent(begun)), Now: float64(now),
-		Air: s.airs(south), Sheds: true,
+		Air: s.airs(south),
 	}
 	if story.Pot.TopCM == 0 {
 		story.Guess = forecast.GuessOf(rule, forecast.UsualGap(s.Habit))
@@ -228,27 +217,13 @@ func (s State) dryingPot() drying.Pot {
 	return p
 }
 
-// whatHarms says of causes whether wet or dry is worse with them (growers' practice).
-var whatHarms = map[cause.ID]drying.Case{
-	cause.RootRot: drying.RotsEasy, cause.BaseRot: drying.RotsEasy, cause.Overwatering: drying.RotsEasy,
-	cause.FungusGnat: drying.WetHarms, cause.PotTooBig: drying.WetHarms, cause.Drought: drying.Thirsty,
-}
-
 // dryingCase is what makes wet or dry worse for it now.
 func (s State) dryingCase() drying.Case {
-	of := drying.Ordinary
+	var causes []string
 	for _, c := range s.OpenCases() {
-		for _, id := range c.Causes() {
-			harm, known := whatHarms[cause.ID(id)]
-			switch {
-			case known && harm > drying.Ordinary:
-				of = max(of, harm)
-			case known && of == drying.Ordinary:
-				of = harm
-			}
-		}
+		causes = append(causes, c.Causes()...)
 	}
-	return of
+	return forecast.CaseOf(causes)
 }
 
 // airs is the air and light that was read where it stands, or else what a home gives.

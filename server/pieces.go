@@ -28,6 +28,8 @@ type waysOutput struct {
 		Ways      []WayHere `json:"ways" doc:"Those that its kind's row names first."`
 		Suspected []string  `json:"suspected" doc:"What the plant has or may have that travels: a piece carries it."`
 		CountDays int       `json:"countDays" doc:"Days between two counts of a batch."`
+		Before    string    `json:"before" doc:"What is done before they are taken."`
+		PotOut    string    `json:"potOut" doc:"When and how they are potted out."`
 	}
 }
 
@@ -92,7 +94,8 @@ func (srv *server) getWays(ctx context.Context, a store.Account, in *PlantPath) 
 		return &learned[i]
 	}
 	out := &waysOutput{}
-	out.Body.CountDays, out.Body.Ways, out.Body.Suspected = pieces.CountDays, []WayHere{}, []string{}
+	out.Body.CountDays, out.Body.Before, out.Body.PotOut = pieces.CountDays, pieces.Before, pieces.PotThem
+	out.Body.Ways, out.Body.Suspected = []WayHere{}, []string{}
 	kind := plant.Profile{Habit: s.Habit.ID}
 	if s.Profile != nil {
 		kind = *s.Profile

@@ -25,19 +25,14 @@ type tracing struct {
 	cause      cause.ID
 	today      day.Day
 
-	known map[uuid.UUID]store.Outbreaker // every plant that is named
-	sick  []exposure.Sick
-	found map[uuid.UUID]day.Day // when each of them was found to have it
-	// badSource are those of them that came from a source that is suspect.
-	badSource map[uuid.UUID]bool
-	contacts  []exposure.Contact
-	kinds     plant.Kinds
-	exposed   []exposure.Exposed
-	past      []store.Ending
+	known    map[uuid.UUID]store.Outbreaker // every plant that is named
+	sick     []exposure.Sick
+	found    map[uuid.UUID]day.Day // when each of them was found to have it
+	contacts []exposure.Contact
+	kinds    plant.Kinds
+	exposed  []exposure.Exposed
+	past     []store.Ending
 }
-
-// pastDays is for how long cases that ended still belong to an outbreak.
-const pastDays = 180
 
 // mostSick is of how many plants that have it contacts are asked: beyond that, a whole
 // collection has it.
@@ -69,7 +64,7 @@ func (t *tracing) gather(ctx context.Context, only *uuid.UUID) (err error) {
 		t.known[*only] = all[*only]
 		t.has(all[*only], t.today)
 	}
-	if t.past, err = s.EndedOf(ctx, t.collection, t.cause, t.today-pastDays); err != nil {
+	if t.past, err = s.EndedOf(ctx, t.collection, t.cause, t.today-exposure.PastDays); err != nil {
 		return err
 	}
 	if t.kinds, err = s.Kinds(ctx, t.collection); err != nil {
@@ -88,20 +83,11 @@ func (t *tracing) has(o store.Outbreaker, found day.Day) {
 // who may have caught it.
 func (t *tracing) trace(ctx context.Context) error {
 	since := t.today
-	t.badSource = map[uuid.UUID]bool{}
 	asked := make([]uuid.UUID, len(t.sick))
 	for i, one := range t.sick {
 		asked[i] = one.Plant
-		reach := t.found[one.Plant] - day.Day(2*exposure.IncubationDays(t.cause, t.found[one.Plant]))
-		since = min(since, one.Since, reach)
-		if t.known[one.Plant].CameOn < reach {
-			continue
-		}
-		state, err := t.srv.store.State(ctx, t.collection, one.Plant)
-		if err != nil {
-			return err
-		}
-		t.badSource[one.Plant] = state.Arrival.Suspect
+		found := t.found[one.Plant]
+		since = min(since, one.Since, found-exposure.Reach(t.cause, found))
 	}
 	if len(asked) == 0 {
 		return nil
@@ -273,7 +259,7 @@ func (t *tracing) origins() []OutbreakOrigin {
 			suspects = append(suspects, t.suspect(id, found, ended))
 		}
 		from := exposure.Back(t.question(), exposure.Find{
-			Plant: sick.Plant, On: found, Came: me.CameOn, Suspect: t.badSource[sick.Plant],
+			Plant: sick.Plant, On: found, Came: me.CameOn, Suspect: me.BadSource,
 		}, suspects)
 		list = append(list, t.originWords(sick.Plant, from))
 	}
@@ -284,9 +270,7 @@ func (t *tracing) origins() []OutbreakOrigin {
 // suspect is what speaks for a plant as the one from which another has it.
 func (t *tracing) suspect(id uuid.UUID, found day.Day, ended map[uuid.UUID]day.Day) exposure.Suspect {
 	o := t.known[id]
-	reach := day.Day(2 * exposure.IncubationDays(t.cause, found))
 	clean := o.CleanOf(t.cause)
-	lately := o.CameOn >= found-reach && (clean == nil || *clean < o.CameOn)
 	since, had := t.found[id]
 	if opened, was := ended[id]; was && !had {
 		since, had = opened, opened <= found
@@ -299,7 +283,7 @@ func (t *tracing) suspect(id uuid.UUID, found day.Day, ended map[uuid.UUID]day.D
 		since = found
 	}
 	return exposure.Suspect{
-		Plant: id, Had: exposure.Prior(had, chance, lately),
+		Plant: id, Had: exposure.Prior(had, chance, exposure.Lately(t.cause, found, o.CameOn, clean)),
 		Since: exposure.SinceWhen(t.cause, since, o.CameOn, clean),
 	}
 }

@@ -24,18 +24,16 @@ type Outbreaker struct {
 	Profile    string                      `db:"profile"`
 	PlaceID    *uuid.UUID                  `db:"place_id"`
 	Isolation  string                      `db:"isolation"`
-	Standing   string                      `db:"standing"`
 	Here       bool                        `db:"here"`
 	CameOn     day.Day                     `db:"arrived_on"`
-	Source     string                      `db:"source"`
-	Mother     *uuid.UUID                  `db:"mother_id"`
+	BadSource  bool                        `db:"bad_source"` // where it came from is suspect
 	PestsClean *day.Day                    `db:"pests_clean"`
 	FoundWell  *day.Day                    `db:"found_well"`
 	Suspected  asJSON[[]record.Suspicion]  `db:"suspected"`
 	Exposures  asJSON[[]record.WatchedFor] `db:"exposures"`
 }
 
-const outbreakerColumns = `id, name, label, profile, place_id, isolation, standing, here, arrived_on, source, mother_id,
+const outbreakerColumns = `id, name, label, profile, place_id, isolation, here, arrived_on, bad_source,
 	pests_clean, found_well, suspected, exposures`
 
 // CleanOf is the last day on which it was looked at for a cause without a find; nil

@@ -2,6 +2,7 @@ package drying
 
 import (
 	"cmp"
+	"maps"
 	"math"
 	"slices"
 )
@@ -41,13 +42,19 @@ const (
 	segmentSD    = .15
 	monthSD      = .07
 	leastReach   = .3
-	MovedSD      = .15
-	MovedOutSD   = .30
-	CutSD        = .30
-	RepottedSD   = .50
 	shedsBelow   = .13
 	sipShare     = .25
 	daysOfAMonth = 30
+)
+
+// How unsure a change leaves the rate, as the standard deviation of its logarithm (a
+// guess): to another place, out of doors or in, a large part of the leaves gone, another
+// pot or medium.
+const (
+	MovedSD    = .15
+	MovedOutSD = .30
+	CutSD      = .30
+	RepottedSD = .50
 )
 
 // segmentRates are the rates of one drying beside the pot's own, with their chances.
@@ -72,11 +79,12 @@ type Filter struct {
 	nodes  []node
 	at     float64
 	opened float64
+	tables map[Finding]*table // of what was found before: the same is found again and again
 }
 
 // New begins a filter at a moment from a guessed rate and how unsure it is.
 func New(rate, sd float64, sheds bool, clock Clock, at float64) *Filter {
-	f := &Filter{clock: clock, sheds: sheds}
+	f := &Filter{clock: clock, sheds: sheds, tables: map[Finding]*table{}}
 	f.guess(rate, sd)
 	f.open(atFirst, at)
 	return f
@@ -118,7 +126,7 @@ func (f *Filter) open(how How, at float64) {
 // Clone gives another that knows the same.
 func (f *Filter) Clone() *Filter {
 	same := *f
-	same.nodes = slices.Clone(f.nodes)
+	same.nodes, same.tables = slices.Clone(f.nodes), maps.Clone(f.tables)
 	return &same
 }
 
@@ -220,7 +228,12 @@ func (f *Filter) Sip(at, share float64) {
 // Read takes a finding in.
 func (f *Filter) Read(at float64, found Finding) {
 	f.To(at)
-	t, sum := found.table(), 0.0
+	t, known := f.tables[found]
+	if !known {
+		t = found.table()
+		f.tables[found] = t
+	}
+	sum := 0.0
 	for i := range f.nodes {
 		n := &f.nodes[i]
 		n.weight *= t.at(n.content)
@@ -277,10 +290,10 @@ func (f *Filter) Range() (low, high float64) {
 	low, high = math.NaN(), nodes[len(nodes)-1].content
 	for _, n := range nodes {
 		sum += n.weight
-		if math.IsNaN(low) && sum >= interval80Low*all {
+		if math.IsNaN(low) && sum >= lowEnd*all {
 			low = n.content
 		}
-		if sum >= interval80High*all {
+		if sum >= highEnd*all {
 			return low, n.content
 		}
 	}

@@ -1,9 +1,6 @@
 package drying
 
-import (
-	"math"
-	"sync"
-)
+import "math"
 
 // Finding is what was found of a pot's water at one moment.
 type Finding struct {
@@ -147,19 +144,10 @@ func below(x float64) float64 { return .5 * (1 + math.Erf(x/math.Sqrt2)) }
 // table is the likelihood at contents in steps of half a hundredth.
 type table [tableSteps + 1]float64
 
-// tables keeps those of findings that come again and again: they hang on nothing else.
-var tables sync.Map
-
 func (f Finding) table() *table {
-	if known, ok := tables.Load(f); ok && f.kind != byScale {
-		return known.(*table)
-	}
 	t := &table{}
 	for i := range t {
 		t[i] = f.Likelihood(wettest * float64(i) / tableSteps)
-	}
-	if f.kind != byScale && f.kind != byMeter && f.kind != byLimp {
-		tables.Store(f, t)
 	}
 	return t
 }

@@ -8,7 +8,11 @@
 // turns days into that measure.
 package drying
 
-import "math"
+import (
+	"math"
+	"slices"
+	"strings"
+)
 
 // Source is where the constants of the package come from.
 const Source = "two stages of drying as soil science has them (from memory), with numbers guessed by growers' " +
@@ -132,6 +136,16 @@ func (p Pot) Hold() float64 {
 	}
 	return sum / all
 }
+
+// Sheds says whether its medium sheds water once it has dried out: peat, coir, moss and
+// soils with them, or nobody knows what it is.
+func (p Pot) Sheds() bool {
+	return len(p.Mix) == 0 || slices.ContainsFunc(p.Mix, func(part Part) bool {
+		return slices.ContainsFunc(shedding, func(word string) bool { return strings.Contains(part.Name, word) })
+	})
+}
+
+var shedding = []string{"peat", "coir", "moss", "potting soil"}
 
 // Capacity is how much water the pot holds when it has drained, litres.
 func (p Pot) Capacity() float64 { return p.Litres() * filled * p.Hold() }

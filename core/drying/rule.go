@@ -26,15 +26,24 @@ var ruleRows = []Rule{
 	{plant.DryThrough, .90, 0, .05, 7, .5},
 }
 
-// Grace days of what stores water, in place of those of its rule (growers' practice).
-const (
-	GraceSucculent = 20
-	GraceCaudex    = 40
-)
+// graceSucculent are the days of harm that leaves which store water bear where they are
+// watered when dry through (growers' practice).
+const graceSucculent = 20
+
+// For gives the rule as leaves of a sort bear it.
+func (r Rule) For(d Drink) Rule {
+	if r.Name == plant.DryThrough && d == "succulent" {
+		r.Grace = graceSucculent
+	}
+	return r
+}
 
 // RuleOf gives the row of a water rule; false where drying does not tell it: bare roots,
 // a water space, a cup, or none at all.
 func RuleOf(name plant.WaterRule) (Rule, bool) {
+	if name == plant.TopDry { // what older records say for the top quarter
+		name = plant.QuarterDry
+	}
 	for _, r := range ruleRows {
 		if r.Name == name {
 			if r.Met == 0 {

@@ -7,20 +7,21 @@ type Case float64
 
 // The cases (growers' practice; a guess).
 const (
-	Ordinary       Case = 1
-	Thirsty        Case = .6  // drought is what ails it
-	WetHarms       Case = 1.5 // gnats, or a pot too large for its roots
-	RotsEasy       Case = 3   // rot was found, or few roots live
-	rotsFrom            = 1.5 // from this case on the first look comes later
-	fromAt              = .20
-	fromAtRot           = .35
-	harmAt              = .10
-	sureAt              = .85
-	sureAtRot           = .95
-	sureSD              = .20
-	horizon             = 120 // days that are looked ahead
-	interval80Low       = .10
-	interval80High      = .90
+	Ordinary Case = 1
+	Thirsty  Case = .6  // drought is what ails it
+	WetHarms Case = 1.5 // gnats, or a pot too large for its roots
+	RotsEasy Case = 3   // rot was found, or few roots live
+)
+
+// From which chances on something is said (growers' practice; a guess).
+const (
+	fromAt, fromAtRot = .20, .35 // that its rule is met: a look is useful
+	rotsFrom          = WetHarms // from this case on the first look comes later
+	sureAt, sureAtRot = .85, .95 // that it is thirsty
+	sureSD            = .20      // of the rate: without a find it is sure enough up to that
+	harmAt            = .10      // of harm: the last safe day
+	lowEnd, highEnd   = .10, .90 // of the interval that holds eight days in ten
+	horizon           = 120      // days that are looked ahead
 )
 
 // Window is when to look, in days from the moment that is asked about.
@@ -45,11 +46,10 @@ func (f *Filter) Window(rule Rule, now float64, of Case) Window {
 		Best: firstDay(met, 1/(1+rule.Late/float64(of))),
 	}
 	w.Low, w.High = f.interval(rule, now)
-	grace := rule.Grace
-	harm := func(days int) float64 { return f.Below(rule.Harm, now+float64(max(0, days-grace))) }
+	harm := func(days int) float64 { return f.Below(rule.Harm, now+float64(days)) }
 	w.Until = horizon
-	if late := firstDay(func(d int) float64 { return harm(d + grace) }, math.Nextafter(harmAt, 1)); late < horizon {
-		w.Until = max(late+grace-1, 0)
+	if late := firstDay(harm, math.Nextafter(harmAt, 1)); late < horizon {
+		w.Until = max(late+rule.Grace-1, 0)
 	}
 	w.Until = max(w.Until, w.From)
 	w.Best = max(w.From, min(w.Best, w.Until))
@@ -72,8 +72,8 @@ func (f *Filter) interval(rule Rule, now float64) (low, high int) {
 		}
 		return to
 	}
-	high = int(math.Round(at(interval80High)))
-	low = int(math.Round(at(interval80Low))) + 1
+	high = int(math.Round(at(highEnd)))
+	low = int(math.Round(at(lowEnd))) + 1
 	return min(low, max(high, 0)), high
 }
 

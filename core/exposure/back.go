@@ -82,7 +82,7 @@ type Find struct {
 // Shares add up to 1.
 func Back(q Question, found Find, suspects []Suspect) []Origin {
 	q.On = found.On
-	reach := day.Day(unseen * IncubationDays(q.Cause, found.On))
+	reach := Reach(q.Cause, found.On)
 	ties := q.byPlant()
 	from := []Origin{{Share: fromNobody}}
 	if found.Came >= found.On-reach {

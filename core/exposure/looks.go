@@ -96,11 +96,23 @@ func eggDays(id cause.ID, on day.Day) int {
 // found, where nobody looked (common practice).
 const unseen = 2
 
+// PastDays is for how long cases that ended are told with an outbreak (common practice).
+const PastDays = 180
+
+// Reach is for how many days before a find a plant may have had a cause unseen.
+func Reach(id cause.ID, found day.Day) day.Day { return day.Day(unseen * IncubationDays(id, found)) }
+
+// Lately says whether a plant came so shortly before a find that it may have brought it,
+// and nobody has found it clean since.
+func Lately(id cause.ID, found, came day.Day, clean *day.Day) bool {
+	return came >= found-Reach(id, found) && (clean == nil || *clean < came)
+}
+
 // SinceWhen gives since when a plant may have had what was found on a day: one
 // generation before the last look without a find, two before the find where there was
 // none, and not before it came.
 func SinceWhen(id cause.ID, found, came day.Day, clean *day.Day) day.Day {
-	from := found - day.Day(unseen*IncubationDays(id, found))
+	from := found - Reach(id, found)
 	if clean != nil && *clean < found {
 		from = max(from, *clean-day.Day(IncubationDays(id, *clean)))
 	}
@@ -119,7 +131,7 @@ func Began(id cause.ID, found []day.Day, earlier [][2]day.Day) (day.Day, bool) {
 	earlier = slices.Clone(earlier)
 	slices.SortFunc(earlier, func(x, y [2]day.Day) int { return int(y[1] - x[1]) }) // ended last comes first
 	for _, span := range earlier {
-		if first-span[1] <= day.Day(unseen*IncubationDays(id, span[1])) {
+		if first-span[1] <= Reach(id, span[1]) {
 			first = min(first, span[0])
 		}
 	}

@@ -234,3 +234,12 @@ func TestWhenAnOutbreakBegan(t *testing.T) {
 		assert.Equal(t, one.want, began)
 	}
 }
+
+func TestWhoCameLately(t *testing.T) {
+	reach := exposure.Reach(cause.Mealybug, start)
+	before, after := start-reach-1, start-reach+1
+	assert.True(t, exposure.Lately(cause.Mealybug, start, start-reach, nil))
+	assert.False(t, exposure.Lately(cause.Mealybug, start, start-reach-1, nil))
+	assert.False(t, exposure.Lately(cause.Mealybug, start, start-reach, &after), "it was found clean here")
+	assert.True(t, exposure.Lately(cause.Mealybug, start, start-reach, &before), "a look before it came says nothing")
+}

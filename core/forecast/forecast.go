@@ -89,11 +89,9 @@ func (h History) who(kinds plant.Kinds, on day.Day) (asked, error) {
 	if a.name == "" {
 		return a, Fault{"rule", "give its kind, its habit or its water rule: without one nobody can say when it is dry"}
 	}
-	a.rule, _ = drying.RuleOf(a.name)
-	if h.Grace != nil {
+	rule, _ := drying.RuleOf(a.name)
+	if a.rule = rule.For(a.drink); h.Grace != nil {
 		a.rule.Grace = *h.Grace
-	} else if a.rule.Name == plant.DryThrough && a.drink == "succulent" {
-		a.rule.Grace = drying.GraceSucculent
 	}
 	return a, nil
 }

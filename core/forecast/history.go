@@ -5,7 +5,6 @@ package forecast
 import (
 	"fmt"
 	"math"
-	"strings"
 	"time"
 
 	"tendermend/core/day"
@@ -73,18 +72,6 @@ func moment(text, where string) (float64, error) {
 	return float64(at.Unix()) / 86400, nil
 }
 
-// sheds says whether a mix has peat, coir or moss, which shed water once they are dry.
-func sheds(mix []drying.Part) bool {
-	for _, p := range mix {
-		for _, word := range []string{"peat", "coir", "moss", "potting soil"} {
-			if strings.Contains(p.Name, word) {
-				return true
-			}
-		}
-	}
-	return len(mix) == 0
-}
-
 // story turns the history into what the model reads.
 func (h History) story(kinds plant.Kinds) (drying.Story, asked, error) {
 	now, err := moment(h.Today, "today")
@@ -95,7 +82,7 @@ func (h History) story(kinds plant.Kinds) (drying.Story, asked, error) {
 	if err != nil {
 		return drying.Story{}, who, err
 	}
-	s := drying.Story{Pot: h.Pot, Rule: who.rule, Now: now, Begin: now, Sheds: sheds(h.Pot.Mix)}
+	s := drying.Story{Pot: h.Pot, Rule: who.rule, Now: now, Begin: now}
 	if err := h.potFault("pot", h.Pot); err != nil {
 		return s, who, err
 	}

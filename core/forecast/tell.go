@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"math"
 
+	"tendermend/core/cause"
 	"tendermend/core/climate"
 	"tendermend/core/day"
 	"tendermend/core/drying"
@@ -46,6 +47,27 @@ func DrinkOf(habit plant.Habit) drying.Drink {
 		return "leathery"
 	}
 	return "usual"
+}
+
+// worseWith says of causes whether wet or dry is worse with them (growers' practice).
+var worseWith = map[cause.ID]drying.Case{
+	cause.RootRot: drying.RotsEasy, cause.BaseRot: drying.RotsEasy, cause.Overwatering: drying.RotsEasy,
+	cause.FungusGnat: drying.WetHarms, cause.PotTooBig: drying.WetHarms, cause.Drought: drying.Thirsty,
+}
+
+// CaseOf is what makes wet or dry worse for a plant that has some causes: rot counts before
+// thirst.
+func CaseOf(causes []string) drying.Case {
+	of := drying.Ordinary
+	for _, id := range causes {
+		switch harm, known := worseWith[cause.ID(id)]; {
+		case known && harm > drying.Ordinary:
+			of = max(of, harm)
+		case known && of == drying.Ordinary:
+			of = harm
+		}
+	}
+	return of
 }
 
 // UsualGap is the middle of the usual days between two waterings, by how it grows.

@@ -3,9 +3,11 @@
 package pieces
 
 import (
+	"fmt"
 	"slices"
 
 	"tendermend/core/plant"
+	"tendermend/core/working"
 )
 
 // Method is one way to multiply a plant, by the names of the kinds' tables.
@@ -47,7 +49,7 @@ type Way struct {
 	Organ   string   `json:"organ" doc:"What is cut off the mother for it; empty where nothing is."`
 	Vessels []Vessel `json:"vessels" doc:"What they root in, the usual one first."`
 	Listed  bool     `json:"listed" doc:"Whether the kind's own row names it."`
-	Weeks   [2]int   `json:"weeks" doc:"Weeks until one is a plant, from and to; zeros where nobody knows."`
+	Takes   string   `json:"takes,omitempty" doc:"How long it takes, in a sentence; missing where nobody knows."`
 }
 
 // ways holds one row for each method (growers' books, from memory).
@@ -93,6 +95,24 @@ var weeks = map[string][2]int{
 	"cactus": {6, 12}, "forest-cactus": {4, 6}, "gesneriad": {6, 12}, "carnivore": {6, 12}, "cane-foliage": {4, 8},
 }
 
+// takes says how long it takes until a piece is a plant.
+func takes(habit string) string {
+	w, known := weeks[habit]
+	if !known {
+		return ""
+	}
+	const said = "Until one is a plant: usually %d to %s, half as long again in winter."
+	return fmt.Sprintf(said, w[0], working.Count(w[1], "week"))
+}
+
+// What is said where pieces are taken and where they are potted out (growers' books, from
+// memory).
+const (
+	Before  = "A clean blade for each mother."
+	Ripe    = "roots 2 to 3 cm long"
+	PotThem = "Pot out what has " + Ripe + ": under a bag first, then let it harden."
+)
+
 // WaysFor gives the methods for a kind, those that its row names first; every other
 // follows, since what somebody does is recorded whatever the tables say.
 func WaysFor(kind plant.Profile) []Way {
@@ -109,7 +129,7 @@ func WaysFor(kind plant.Profile) []Way {
 		}
 	}
 	for i := range list {
-		list[i].Weeks = weeks[kind.Habit]
+		list[i].Takes = takes(kind.Habit)
 	}
 	return list
 }

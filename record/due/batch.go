@@ -18,7 +18,7 @@ func batchTask(s record.State, add func(Task)) {
 	why := fmt.Sprintf("A batch is counted %s. %s alive at the last count.",
 		working.Every(pieces.CountDays, "day"), working.Count(b.Alive, way.One))
 	if b.Rooted > 0 {
-		why += fmt.Sprintf(" %d with roots: pot out those whose roots are 2 to 3 cm long.", b.Rooted)
+		why += fmt.Sprintf(" %d with roots: pot out those with %s.", b.Rooted, pieces.Ripe)
 	}
 	add(Task{
 		Kind: Count, From: *b.CountOn, Until: *b.CountOn + 7, What: "Count the batch", Why: why,

@@ -29,8 +29,10 @@ create index hands_on_day on hands (collection_id, on_day, by_name);
 
 -- When each plant was last looked at without a find: for pests, and for anything.
 alter table plants add column pests_clean date, add column found_well date;
--- What it is watched for, each with its next look.
-alter table plants add column exposures jsonb not null default '[]';
+-- What it is watched for, each with its next look; and whether it came from a source that
+-- is suspect.
+alter table plants add column exposures jsonb not null default '[]',
+  add column bad_source boolean not null default false;
 create index plants_suspected on plants (collection_id) where here and (suspected <> '[]' or exposures <> '[]');
 create extension if not exists btree_gin;
 create index plants_having on plants using gin (collection_id, suspected jsonb_path_ops);
@@ -46,5 +48,5 @@ create index plants_of_batch on plants (collection_id, batch_of) where batch_of 
 drop index plants_of_batch, plants_batches;
 alter table plants drop column batch, drop column batch_of;
 drop index plants_watched, plants_having, plants_suspected;
-alter table plants drop column pests_clean, drop column found_well, drop column exposures;
+alter table plants drop column pests_clean, drop column found_well, drop column exposures, drop column bad_source;
 drop table hands, stays;

@@ -6622,17 +6622,21 @@ export interface components {
       one: string;
       /** @description What is cut off the mother for it; empty where nothing is. */
       organ: string;
+      /** @description How long it takes, in a sentence; missing where nobody knows. */
+      takes?: string;
       /** @description What they root in, the usual one first. */
       vessels: string[];
-      /** @description Weeks until one is a plant, from and to; zeros where nobody knows. */
-      weeks: number[];
     };
     WaysOutputBody: {
+      /** @description What is done before they are taken. */
+      before: string;
       /**
        * Format: int64
        * @description Days between two counts of a batch.
        */
       countDays: number;
+      /** @description When and how they are potted out. */
+      potOut: string;
       /** @description What the plant has or may have that travels: a piece carries it. */
       suspected: string[];
       /** @description Those that its kind's row names first. */

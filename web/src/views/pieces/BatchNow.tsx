@@ -37,7 +37,7 @@ export function BatchNow({ file, batch }: BatchProps) {
       {batch.alive > 0 && !file.over && (
         <div className={classes.acts}>
           <CountNow file={file} batch={batch} />
-          <PotOut file={file} batch={batch} one={one} />
+          <PotOut file={file} batch={batch} one={one} said={ways.data?.potOut} />
         </div>
       )}
     </section>
@@ -146,17 +146,17 @@ const Few = ({ label, value, set }: FewProps) => (
 );
 
 /** Pots rooted pieces out as plants of their own, or puts pieces back with the mother. */
-function PotOut({ file, batch, one }: BatchProps & { one: string }) {
+function PotOut({ file, batch, one, said }: BatchProps & { one: string; said?: string }) {
   const many = useMany();
   const undo = useUndoMany();
   const [n, setN] = useState(Math.max(1, batch.rooted));
   const [refused, setRefused] = useState<string>();
   const mother = file.mother;
-  const send = (said: string, drafts: Parameters<typeof many.mutate>[0]) =>
+  const send = (done: string, drafts: Parameters<typeof many.mutate>[0]) =>
     many.mutate(drafts, {
       onSuccess: ({ kept, refused: list }) => {
         setRefused(list.map((r) => r.problem.detail).join(" ") || undefined);
-        if (kept.length > 0) undo(said, file.name, kept);
+        if (kept.length > 0) undo(done, file.name, kept);
       },
     });
   const out = () => {
@@ -216,7 +216,7 @@ function PotOut({ file, batch, one }: BatchProps & { one: string }) {
           </Button>
         )}
       </Group>
-      <p className="soft small">Pot out what has roots of 2 to 3 cm: under a bag first, then let it harden.</p>
+      <p className="soft small">{said}</p>
       {refused && (
         <p role="alert" className="red">
           {refused}

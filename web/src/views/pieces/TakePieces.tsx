@@ -27,7 +27,7 @@ export function TakePieces() {
           {ways.data.suspected.join("; ")}: a piece carries it. Wait until that is over, or keep the pieces apart.
         </p>
       )}
-      <Taking file={file} ways={ways.data.ways} countDays={ways.data.countDays} />
+      <Taking file={file} {...ways.data} />
     </section>
   );
 }
@@ -36,9 +36,10 @@ interface TakingProps {
   file: PlantFile;
   ways: Way[];
   countDays: number;
+  before: string;
 }
 
-function Taking({ file, ways, countDays }: TakingProps) {
+function Taking({ file, ways, countDays, before }: TakingProps) {
   const places = usePlaces().data?.places ?? [];
   const many = useMany();
   const undo = useUndoMany();
@@ -120,8 +121,7 @@ function Taking({ file, ways, countDays }: TakingProps) {
         />
       </Group>
       <p className="soft small">
-        They are one row until they are potted out, counted every {sayCount(countDays, "day")}. A clean blade for each
-        mother.
+        They are one row until they are potted out, counted every {sayCount(countDays, "day")}. {before}
         {file.pieceIsolated && " The mother is kept apart, so they are as well."}
       </p>
       <Button type="submit" loading={many.isPending}>
@@ -140,11 +140,10 @@ function Taking({ file, ways, countDays }: TakingProps) {
 /** What this way usually takes, and what it came to in this collection. */
 function WhatItCameTo({ way }: { way: Way }) {
   const here = way.ofKind ?? way.ofAll;
-  const [from = 0, to = 0] = way.weeks;
   return (
     <p className="small mt-6 mb-0">
       {!way.listed && "Its kind is not known to be multiplied like that. "}
-      {to > 0 && `Until one is a plant: usually ${from} to ${sayCount(to, "week")}, half as long again in winter. `}
+      {way.takes}{" "}
       {here?.share && (
         <>
           Here {here.rooted} of {here.rooted + here.lost} rooted{way.ofKind ? ", of this kind" : ", of all kinds"} (

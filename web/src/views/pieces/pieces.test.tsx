@@ -18,7 +18,7 @@ const ways = {
       organ: "stem",
       vessels: ["moss-box", "water"],
       listed: true,
-      weeks: [3, 6],
+      takes: "Until one is a plant: usually 3 to 6 weeks.",
     },
     {
       method: "leaf-cutting",
@@ -27,11 +27,13 @@ const ways = {
       organ: "leaf",
       vessels: ["mix"],
       listed: false,
-      weeks: [3, 6],
+      takes: "Until one is a plant: usually 3 to 6 weeks.",
     },
   ],
   suspected: [],
   countDays: 14,
+  before: "A clean blade.",
+  potOut: "Pot out what has roots.",
 };
 const batch = {
   n: 12,
