@@ -118,13 +118,16 @@ func (d *deriver) arrival() {
 			"care.shipped-wet-cold",
 			rough,
 			d.state.ArrivedOn,
-			"It came "+packingWords[p]+".",
+			"It came "+p.Words()+".",
 			"as it was recorded on arrival",
 			"as recorded",
 			in,
 		)
 	}
 }
+
+// Words says how a plant travelled, after "came"; empty where nobody knows.
+func (p Packing) Words() string { return packingWords[p] }
 
 var packingWords = map[Packing]string{
 	Unpacked:   "unpacked",

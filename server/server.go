@@ -181,6 +181,7 @@ func (srv *server) operations(r chi.Router) huma.API {
 	srv.pieceOperations(api)
 	srv.householdOperations(api)
 	srv.reviewOperations(api)
+	srv.originOperations(api)
 	srv.exchangeOperations(api)
 	nameTasks(api)
 	return api

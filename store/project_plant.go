@@ -77,7 +77,8 @@ func projectPlant(ctx context.Context, tx *sqlx.Tx, c Collection, s record.State
 			due_days = $26, due_minutes = $27, due_weights = $28, due_jobs = $29,
 			source = $30, suspected = $31, trials = $32, tags = $33, natural_name = $34, condition = $35,
 			pests_clean = $36, found_well = $37, exposures = $38,
-			batch = $39, batch_of = $40, bad_source = $41
+			batch = $39, batch_of = $40, bad_source = $41,
+			origin = $42, paid = $43, packing = $44
 		where collection_id = $1 and id = $2`,
 		c.ID, s.PlantID, s.Here, name, s.Arrival.Label, s.Habit.ID, s.Arrival.Profile, botanical, search,
 		s.Place, string(s.Isolation), s.Standing(), stage, s.ArrivedOn, s.LastLook(),
@@ -92,6 +93,7 @@ func projectPlant(ctx context.Context, tx *sqlx.Tx, c Collection, s record.State
 		append([]string{}, s.Tags...), natural(name), lastCondition(s), s.PestsClean(), s.FoundWell,
 		asJSON[[]record.WatchedFor]{s.WatchedFor()},
 		orNull(s.Batch), s.Arrival.BatchOf, s.Arrival.Suspect,
+		strings.TrimSpace(s.Arrival.From), s.Arrival.Price, string(s.Arrival.Packing),
 	)
 	return err
 }

@@ -59,6 +59,7 @@ export const router = createBrowserRouter([
             path: "look-back",
             lazy: async () => ({ Component: (await import("./views/back/CollectionBack")).CollectionBack }),
           },
+          { path: "origins", lazy: async () => ({ Component: (await import("./views/back/Origins")).Origins }) },
           {
             path: "trouble",
             lazy: async () => ({ Component: (await import("./views/guided/Trouble")).Trouble }),

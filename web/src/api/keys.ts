@@ -43,6 +43,8 @@ export const keys = {
   learning: ["collection", "learning"] as const,
   learningScores: ["collection", "learning", "scores"] as const,
   collectionReview: (span: string) => ["collection", "review", span] as const,
+  origins: (by: string, span: string) => ["collection", "origins", by, span] as const,
+  originPlants: (by: string, span: string, of: string) => ["collection", "origins", by, span, of] as const,
   supplies: ["collection", "supplies"] as const,
   routine: ["collection", "routine"] as const,
 

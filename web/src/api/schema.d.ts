@@ -654,6 +654,40 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/origins": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** What became of the plants: came, lived, lost, weeks and cost, by where they came from and more */
+    get: operations["get-origins"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/origins/plants": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** The plants of one such group, those that do best first */
+    get: operations["get-origin-plants"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/outbreaks": {
     parameters: {
       query?: never;
@@ -3115,6 +3149,46 @@ export interface components {
       /** @description Whether every condition is met. */
       open: boolean;
     };
+    Group: {
+      /** @description How it does beside all others, where that is no chance. */
+      beside?: string;
+      /** Format: int64 */
+      came: number;
+      /** @description Of each that lives: what all of the group cost, shared among them. */
+      cost?: components["schemas"]["Amount"];
+      /** Format: int64 */
+      given: number;
+      /** Format: double */
+      high: number;
+      /**
+       * Format: int64
+       * @description How many were ill at all.
+       */
+      ill: number;
+      /**
+       * Format: int64
+       * @description Those of them that have an open trouble.
+       */
+      inWork: number;
+      label: string;
+      /**
+       * Format: int64
+       * @description Those that are here still, in work or not.
+       */
+      lives: number;
+      /** @description In percent; missing where none was followed so long. */
+      living?: components["schemas"]["Amount"];
+      /** Format: int64 */
+      lost: number;
+      /**
+       * Format: double
+       * @description The lower end of that share, 0 to 1.
+       */
+      low: number;
+      of: string;
+      /** @description Missing while not half of them have. */
+      weeks?: components["schemas"]["Amount"];
+    };
     Grown: {
       /** @description Whether it came with the plant. */
       cameWith?: boolean;
@@ -4130,6 +4204,11 @@ export interface components {
       /** @description Whether one look can show all that is wanting. */
       seeable: boolean;
     };
+    OriginRanked: {
+      group: components["schemas"]["Group"];
+      /** @description Those that do best first, the lost last. */
+      plants: components["schemas"]["Ranked"][];
+    };
     OriginWords: {
       name: string;
       /** @description All zeros where it came with it or from nobody here. */
@@ -4140,6 +4219,12 @@ export interface components {
        */
       share: number;
       words: string;
+    };
+    Origins: {
+      all: components["schemas"]["Group"];
+      /** @description The most plants first; a plant may be in several. */
+      groups: components["schemas"]["Group"][];
+      today: string;
     };
     Outbreak: {
       /** @description When it was found first; missing where nothing has it. */
@@ -4973,6 +5058,19 @@ export interface components {
       id: string;
       label: string;
       says: components["schemas"]["Answers"];
+    };
+    Ranked: {
+      /** @description How it left; missing of one that is here. */
+      end?: string;
+      id: string;
+      name: string;
+      /** @description Why it stands there, in a sentence. */
+      says: string;
+      /**
+       * Format: int64
+       * @description From 1, the best; those that are alike share one.
+       */
+      turn: number;
     };
     Ratio: {
       against: string;
@@ -8073,6 +8171,74 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["Comparison"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-origins": {
+    parameters: {
+      query?: {
+        by?: "source" | "tag" | "batch" | "kind" | "packing" | "school" | "method";
+        /** @description Those that came in that time. */
+        span?: "half-year" | "year" | "whole";
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Origins"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-origin-plants": {
+    parameters: {
+      query: {
+        by?: "source" | "tag" | "batch" | "kind" | "packing" | "school" | "method";
+        /** @description Those that came in that time. */
+        span?: "half-year" | "year" | "whole";
+        /** @description Which group, by its of. */
+        of: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["OriginRanked"];
         };
       };
       /** @description Error */

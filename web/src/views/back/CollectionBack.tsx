@@ -8,6 +8,7 @@ import { daysBetween, sayDay } from "../../dates";
 import { Bare, Failed, Waiting } from "../../shell/States";
 import { sayCount, sayPercent, standingWord } from "../words";
 import { BatchesBack } from "./BatchesBack";
+import { Interval } from "./Interval";
 import { SpanPick, sayDays, sayWeeks } from "./LookBack";
 import classes from "./LookBack.module.css";
 import { MethodsTried } from "./MethodsTried";
@@ -23,7 +24,12 @@ export function CollectionBack() {
     <>
       <title>Looking back · Tender Mend</title>
       <Group justify="space-between" mb="md">
-        <h1>Looking back</h1>
+        <div>
+          <h1>Looking back</h1>
+          <Link to="/origins" className="small">
+            What became of them, by where they came from
+          </Link>
+        </div>
         <SpanPick span={span} setSpan={setSpan} />
       </Group>
       {review.isPending && <Waiting />}
@@ -134,29 +140,7 @@ function Shares({ list }: { list: Schemas["Share"][] }) {
                 {s.low === undefined || s.high === undefined ? (
                   <span className="soft small">none has ended</span>
                 ) : (
-                  <span className={classes.share}>
-                    <svg
-                      width={96}
-                      height={14}
-                      role="img"
-                      aria-label={`between ${sayPercent(s.low)} and ${sayPercent(s.high)}`}
-                    >
-                      <line x1={2} x2={94} y1={7} y2={7} stroke="var(--weft)" />
-                      <line
-                        x1={2 + 92 * s.low}
-                        x2={2 + 92 * s.high}
-                        y1={7}
-                        y2={7}
-                        stroke="var(--kelp)"
-                        strokeWidth={2.4}
-                        strokeDasharray="5 3"
-                      />
-                      <circle cx={2 + 92 * share} cy={7} r={4} fill="var(--kelp)" />
-                    </svg>
-                    <span className="small">
-                      {sayPercent(s.low)}–{sayPercent(s.high)}
-                    </span>
-                  </span>
+                  <Interval share={share} low={s.low} high={s.high} />
                 )}
               </td>
             </tr>

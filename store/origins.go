@@ -1,0 +1,127 @@
+package store
+
+import (
+	"context"
+	"fmt"
+
+	"github.com/google/uuid"
+	"github.com/jmoiron/sqlx"
+
+	"tendermend/core/day"
+	"tendermend/core/origins"
+	"tendermend/record"
+)
+
+// CameFrom is what became of a plant, with what it can be grouped by.
+type CameFrom struct {
+	origins.Plant
+	Source  string   // where it came from, in small letters
+	Origin  string   // the same as it was written
+	Kind    string   // id of its kind; empty where nobody knows
+	Habit   string   // how it grows
+	Packing string   // how it travelled
+	School  string   // of the plan of its first trouble; empty where it had none
+	Tried   []string // what was tried on it
+	Tags    []string // the box that it came in among them
+	Own     bool     // whether it is a piece of a plant here
+	BatchOf *uuid.UUID
+}
+
+// cameRow is a row as the database gives it.
+type cameRow struct {
+	ID        uuid.UUID        `db:"id"`
+	Name      string           `db:"name"`
+	Source    string           `db:"source"`
+	Origin    string           `db:"origin"`
+	Kind      string           `db:"profile"`
+	Habit     string           `db:"habit"`
+	Packing   string           `db:"packing"`
+	School    string           `db:"school"`
+	Tried     asJSON[[]string] `db:"tried"`
+	Tags      asJSON[[]string] `db:"tags"`
+	Mother    *uuid.UUID       `db:"mother_id"`
+	BatchOf   *uuid.UUID       `db:"batch_of"`
+	Came      day.Day          `db:"arrived_on"`
+	Ended     *day.Day         `db:"ended_on"`
+	Standing  string           `db:"standing"`
+	Condition *int             `db:"condition"`
+	Paid      *float64         `db:"paid"`
+	Spent     *float64         `db:"spent"`
+	FellIll   *day.Day         `db:"fell_ill"`
+	Mended    *day.Day         `db:"mended"`
+	InWork    bool             `db:"in_work"`
+}
+
+// CameFrom gives what became of every plant that came between two days; batches of pieces
+// are no plants.
+func (s *Store) CameFrom(ctx context.Context, collection uuid.UUID, from, to day.Day) ([]CameFrom, error) {
+	var rows []cameRow
+	err := sqlx.SelectContext(ctx, s.q(), &rows, `
+		with ill as (
+			select plant_id, bool_or(result = 'open') as in_work,
+				(array_agg(opened_on order by opened_on, case_id))[1] as fell_ill,
+				(array_agg(case when result = 'saved' then ended_on end order by opened_on, case_id))[1] as mended,
+				(array_agg(school order by opened_on, case_id))[1] as school
+			from plant_cases where collection_id = $1 and result <> 'nothing' group by plant_id),
+		price as (
+			select distinct on (id) id, price from supplies where collection_id = $1 order by id, version desc),
+		spent as (
+			select e.plant_id, sum(-m.amount * price.price) as spent from supply_moves m
+				join entries e on e.collection_id = $1 and e.id = m.entry_id
+				join price on price.id = m.supply_id and price.price is not null
+			where m.collection_id = $1 and m.entry_id is not null group by e.plant_id)
+		select p.id, p.name, p.source, p.origin, p.profile, p.habit, p.packing, coalesce(ill.school, '') as school,
+			(select coalesce(jsonb_agg(distinct one->>'what'), '[]') from jsonb_array_elements(p.trials) one) as tried,
+			to_jsonb(p.tags) as tags, p.mother_id, p.batch_of, p.arrived_on, p.ended_on, p.standing, p.condition,
+			p.paid, spent.spent, ill.fell_ill, ill.mended, coalesce(ill.in_work, false) as in_work
+		from plants p left join ill on ill.plant_id = p.id left join spent on spent.plant_id = p.id
+		where p.collection_id = $1 and p.here and p.batch is null and p.arrived_on between $2 and $3
+		order by p.arrived_on, p.natural_name, p.id`, collection, from, to)
+	if err != nil {
+		return nil, fmt.Errorf("listing what came: %w", err)
+	}
+	list := make([]CameFrom, len(rows))
+	for i, r := range rows {
+		list[i] = r.asOf(to)
+	}
+	return list, nil
+}
+
+func (r cameRow) asOf(today day.Day) CameFrom {
+	came := CameFrom{
+		Plant: origins.Plant{
+			ID: r.ID.String(), Name: r.Name, Came: r.Came, Until: today, FellIll: r.FellIll, Mended: r.Mended,
+			InWork: r.InWork, Condition: r.Condition, Paid: r.Paid, Spent: r.Spent,
+		},
+		Source: r.Source, Origin: r.Origin, Kind: r.Kind, Habit: r.Habit, Packing: r.Packing, School: r.School,
+		Tried: r.Tried.V, Tags: r.Tags.V, Own: r.Mother != nil || r.BatchOf != nil, BatchOf: r.BatchOf,
+	}
+	switch r.Standing {
+	case string(record.OutcomeLost):
+		came.End = origins.Lost
+	case string(record.OutcomeGiven):
+		came.End = origins.Given
+	}
+	if came.End != "" && r.Ended != nil {
+		came.Until = *r.Ended
+	}
+	return came
+}
+
+// BatchNames gives what the batches of pieces are called, by id.
+func (s *Store) BatchNames(ctx context.Context, collection uuid.UUID) (map[string]string, error) {
+	var rows []struct {
+		ID   uuid.UUID `db:"id"`
+		Name string    `db:"name"`
+	}
+	err := sqlx.SelectContext(ctx, s.q(), &rows,
+		`select id, name from plants where collection_id = $1 and batch is not null and here`, collection)
+	if err != nil {
+		return nil, fmt.Errorf("listing batches of pieces: %w", err)
+	}
+	names := make(map[string]string, len(rows))
+	for _, r := range rows {
+		names[r.ID.String()] = r.Name
+	}
+	return names, nil
+}
