@@ -2,6 +2,7 @@ package server_test
 
 import (
 	"encoding/json"
+	"net/http/httptest"
 	"strings"
 	"testing"
 
@@ -76,4 +77,40 @@ func keptOf(t *testing.T, s *store.Store, a store.Account, plant uuid.UUID) stri
 	})
 	require.NoError(t, err)
 	return string(raw)
+}
+
+// Servers keep nothing of their own: who signed in at one is known at another on the same
+// database, what was recorded there is shown here at once, and the same tap sent to both
+// counts once.
+func TestTwoServersOnOneDatabaseAreOne(t *testing.T) {
+	s, url := serve(t, server.Options{OpenAccounts: true})
+	other, err := store.Open(databaseOf(t, s), pgtest.Clock)
+	require.NoError(t, err)
+	t.Cleanup(func() { _ = other.DB.Close() })
+	h := httptest.NewServer(server.New(other, server.Options{Clock: pgtest.Clock, OpenAccounts: true}))
+	t.Cleanup(h.Close)
+	here := member(t, url, "one@example.org")
+	there := &client{t, h.URL, here.http} // cookies go with the host, whatever its port
+	plant := newID()
+	here.tell(plant, 10, "arrived", map[string]any{"name": "Fern", "habit": "aroid-vine", "isolated": false})
+	for n := range 5 {
+		note := map[string]any{"id": newID(), "on": pgtest.Today.String(), "noted": map[string]string{"text": "look"}}
+		for _, at := range []*client{here, there, here} {
+			require.Equal(t, 200, at.call("POST", "/api/plants/"+plant+"/entries", note).status)
+		}
+		for _, at := range []*client{there, here} {
+			entries := at.call("GET", "/api/plants/"+plant+"/entries", nil)
+			assert.Equal(t, n+1, strings.Count(entries.raw, `"noted":{`), entries.raw)
+		}
+	}
+	require.Equal(t, 200, there.call("DELETE", "/api/session", nil).status)
+	assert.Equal(t, 401, here.call("GET", "/api/plants", nil).status, "signed out at one is signed out")
+}
+
+// databaseOf is the URL of a store's database.
+func databaseOf(t *testing.T, s *store.Store) string {
+	t.Helper()
+	var name string
+	require.NoError(t, s.DB.Get(&name, `select current_database()`))
+	return pgtest.Server().DatabaseURL(name)
 }

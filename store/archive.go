@@ -2,7 +2,6 @@ package store
 
 import (
 	"context"
-	"database/sql"
 	"fmt"
 	"io"
 	"maps"
@@ -45,7 +44,7 @@ func (s *Store) Archive(
 	pictures bool,
 	today day.Day,
 ) (*Outgoing, error) {
-	tx, err := s.DB.BeginTxx(ctx, &sql.TxOptions{Isolation: sql.LevelRepeatableRead, ReadOnly: true})
+	tx, err := s.snapshot(ctx)
 	if err != nil {
 		return nil, fmt.Errorf("opening the archive: %w", err)
 	}

@@ -8,6 +8,7 @@ import (
 
 	"github.com/google/uuid"
 	lru "github.com/hashicorp/golang-lru/v2"
+	"github.com/jmoiron/sqlx"
 
 	"tendermend/core/plant"
 	"tendermend/record"
@@ -63,7 +64,7 @@ func (s *Store) version(ctx context.Context, collection, id uuid.UUID) (v versio
 			(select coalesce(string_agg(u.name, chr(10) order by u.id), '') from members m join users u on u.id = m.user_id
 				where m.collection_id = $1) as names
 		from plants p where p.collection_id = $1 and p.id = $2`
-	err = s.DB.GetContext(ctx, &v, which, collection, id)
+	err = sqlx.GetContext(ctx, s.q(), &v, which, collection, id)
 	if errors.Is(err, sql.ErrNoRows) {
 		return v, ErrNotFound
 	}

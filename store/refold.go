@@ -45,35 +45,44 @@ func (s *Store) Recompute(ctx context.Context) (int, error) {
 	}
 	done := 0
 	for _, c := range collections {
-		kinds, err := loadKinds(ctx, s.q(), c.ID, true)
-		if err != nil {
+		n, err := s.RecomputeOf(ctx, c)
+		if done += n; err != nil {
 			return done, err
 		}
-		var ids []uuid.UUID
-		if err := sqlx.SelectContext(ctx, s.q(), &ids, `select id from plants where collection_id = $1`, c.ID); err != nil {
-			return done, err
-		}
-		if err := s.writeSuspects(ctx, c.ID, ids, kinds); err != nil {
-			return done, err
-		}
-		for _, id := range ids {
-			err := s.inTx(ctx, func(tx *sqlx.Tx) error {
-				var locked uuid.UUID
-				const lock = `select id from plants where collection_id = $1 and id = $2 for update`
-				if err := tx.GetContext(ctx, &locked, lock, c.ID, id); err != nil {
-					return err
-				}
-				entries, err := loadEntries(ctx, tx, c.ID, id)
-				if err != nil {
-					return err
-				}
-				return project(ctx, tx, c, record.Fold(id, entries, kinds))
-			})
-			if err != nil {
-				return done, fmt.Errorf("recomputing plant %s: %w", id, err)
+	}
+	return done, nil
+}
+
+// RecomputeOf rebuilds what lists need of one collection and gives the number of its plants.
+func (s *Store) RecomputeOf(ctx context.Context, c Collection) (done int, err error) {
+	kinds, err := loadKinds(ctx, s.q(), c.ID, true)
+	if err != nil {
+		return 0, err
+	}
+	var ids []uuid.UUID
+	if err := sqlx.SelectContext(ctx, s.q(), &ids, `select id from plants where collection_id = $1`, c.ID); err != nil {
+		return 0, err
+	}
+	if err := s.writeSuspects(ctx, c.ID, ids, kinds); err != nil {
+		return 0, err
+	}
+	for _, id := range ids {
+		err := s.inTx(ctx, func(tx *sqlx.Tx) error {
+			var locked uuid.UUID
+			const lock = `select id from plants where collection_id = $1 and id = $2 for update`
+			if err := tx.GetContext(ctx, &locked, lock, c.ID, id); err != nil {
+				return err
 			}
-			done++
+			entries, err := loadEntries(ctx, tx, c.ID, id)
+			if err != nil {
+				return err
+			}
+			return project(ctx, tx, c, record.Fold(id, entries, kinds))
+		})
+		if err != nil {
+			return done, fmt.Errorf("recomputing plant %s: %w", id, err)
 		}
+		done++
 	}
 	return done, nil
 }

@@ -98,7 +98,7 @@ func (s *Store) SignIn(ctx context.Context, email, password, code, caller string
 func (s *Store) countTry(ctx context.Context, email, caller string, free int) error {
 	now := s.now()
 	var counted []int
-	err := sqlx.SelectContext(ctx, s.q(), &counted, `
+	err := sqlx.SelectContext(ctx, s.writes(), &counted, `
 		insert into sign_in_tries as t (email, caller, failures, last_at) values (lower($1), $2, 1, $3)
 		on conflict (email, caller) do update set last_at = $3,
 			failures = case when t.last_at < $4 then 1 else t.failures + 1 end

@@ -31,6 +31,8 @@ type Store struct {
 	// foldings are the plants that were looked at last.
 	foldings *foldings
 	tx       *sqlx.Tx // the transaction that all its work is part of; nil outside of one
+	// reading is the way to a replica; nil where there is none.
+	reading *reading
 }
 
 // Open connects to PostgreSQL by its URL. It does not wait for the server: the
@@ -61,8 +63,25 @@ func (s *Store) Migrate(ctx context.Context) error {
 // now is the time of recording, to the microsecond that PostgreSQL keeps.
 func (s *Store) now() time.Time { return s.Clock().UTC().Truncate(time.Microsecond) }
 
+// querier is what queries go to.
+type querier interface {
+	sqlx.QueryerContext
+	sqlx.ExecerContext
+}
+
 // q is what a query goes to: the transaction that it is part of, or the database.
-func (s *Store) q() sqlx.ExtContext {
+func (s *Store) q() querier {
+	if s.tx != nil {
+		return s.tx
+	}
+	if s.reading != nil {
+		return s.reading
+	}
+	return s.DB
+}
+
+// writes is what a statement goes to that writes and gives rows back.
+func (s *Store) writes() querier {
 	if s.tx != nil {
 		return s.tx
 	}
@@ -71,7 +90,7 @@ func (s *Store) q() sqlx.ExtContext {
 
 // within gives a store whose work is part of a transaction.
 func (s *Store) within(tx *sqlx.Tx) *Store {
-	return &Store{DB: s.DB, Clock: s.Clock, hash: s.hash, foldings: s.foldings, tx: tx}
+	return &Store{DB: s.DB, Clock: s.Clock, hash: s.hash, foldings: s.foldings, tx: tx, reading: s.reading}
 }
 
 // mostTries is how often work is tried whose transaction another one stood in the way

@@ -14,6 +14,7 @@ const usage = `tendermend — find what ails a plant, treat it, follow it until 
   tendermend serve [-addr HOST:PORT]       the server on the database of DATABASE_URL
   tendermend migrate                       bring that database up to this version
   tendermend recompute                     rebuild its lists from the record
+  tendermend partition [-into 16]          split its tables into parts by collection; stop the servers first
   tendermend export -email WHOSE [-as archive|entries|register] [-pictures=false]
                                            a collection, to standard output
   tendermend import -email WHOSE FILE      take any of these files over into a collection
@@ -83,6 +84,7 @@ var commands = map[string]func(args []string, in io.Reader, out io.Writer) error
 	"cases":          told(scoreCases),
 	"demo":           told(serveDemo),
 	"serve":          told(serve),
+	"partition":      told(partition),
 	"export":         told(exportCollection),
 	"import":         told(importFile),
 	"reset-link":     told(resetLink),

@@ -70,6 +70,8 @@ func serve(args []string, out io.Writer) error {
 		"SMTP_PASSWORD; none by default")
 	sender := flags.String("smtp-from", "", "the address that letters come from")
 	plain := flags.Bool("smtp-plain", false, "send letters without TLS, to a mail server on the same machine")
+	replica := flags.String("reads", "", "URL of a replica of the database that takes what reads; the database has to "+
+		"wait for it (synchronous_commit = remote_apply)")
 	hosts := flags.String("hosts", "", "names by which browsers ask for it, with commas between them; any by default")
 	if err := flags.Parse(args); err != nil {
 		return badInput{err}
@@ -92,6 +94,11 @@ func serve(args []string, out io.Writer) error {
 	defer stop()
 	if err := s.Migrate(ctx); err != nil {
 		return err
+	}
+	if *replica != "" {
+		if err := s.ReadFrom(ctx, *replica); err != nil {
+			return err
+		}
 	}
 	metrics := server.NewMetrics(s)
 	if *watched != "" {

@@ -22,11 +22,12 @@ import (
 func main() {
 	plants := flag.Int("plants", 10000, "plants in the collection")
 	entries := flag.Int("entries", 1000000, "entries in all")
+	others := flag.Int("others", 1000, "other collections, each of a hundred plants, that come beside it; 0 for none")
 	asks := flag.Int("asks", 200, "times each address is asked")
 	at := flag.Int("at-once", 2, "requests at the same time")
 	dir := flag.String("dir", "", "keep the database in this folder and use it again")
 	flag.Parse()
-	if err := run(*dir, *plants, *entries, *asks, *at); err != nil {
+	if err := run(*dir, *plants, *entries, *others, *asks, *at); err != nil {
 		fmt.Fprintln(os.Stderr, "load:", err)
 		os.Exit(1)
 	}
@@ -34,7 +35,7 @@ func main() {
 
 const email, password = "load@example.org", "a short sentence"
 
-func run(dir string, plants, entries, asks, at int) error {
+func run(dir string, plants, entries, others, asks, at int) error {
 	debug.SetGCPercent(server.GarbagePercent) // as the program does
 	ctx := context.Background()
 	pg, stop, err := started(ctx, dir)
@@ -70,7 +71,10 @@ func run(dir string, plants, entries, asks, at int) error {
 	}
 	h := httptest.NewServer(server.New(asked, server.Options{Clock: time.Now, SignInsPerMinute: 1000}))
 	defer h.Close()
-	return measure(h.URL, heavy, s, bare, asks, at)
+	if err := measure(h.URL, heavy, s, bare, asks, at); err != nil || others == 0 {
+		return err
+	}
+	return amongOthers(ctx, pg, h.URL, heavy, others, asks, []*store.Store{s, asked})
 }
 
 // started starts a database in a folder that is kept, or in one that goes with it.

@@ -47,6 +47,7 @@ func addresses(file string, heavy uuid.UUID) []address {
 		{"its record", "GET", file + "/entries", nil, heavy},
 		{"a look back over it", "GET", file + "/review", nil, heavy},
 		{"a look back over all", "GET", "/api/review", nil, uuid.Nil},
+		{"what became of all", "GET", "/api/origins", nil, uuid.Nil},
 		{"differential, 20 signs", "POST", file + "/differential", signs, heavy},
 	}
 }
@@ -54,12 +55,8 @@ func addresses(file string, heavy uuid.UUID) []address {
 // measure asks each address often, and says beside how long it took what its statements
 // alone take: for a plant, to read the rows of its record.
 func measure(url string, heavy uuid.UUID, s *store.Store, bare *sqlTime, asks, at int) error {
-	jar, err := cookiejar.New(nil)
+	c, err := signedIn(url)
 	if err != nil {
-		return err
-	}
-	c := &http.Client{Jar: jar, Timeout: 30 * time.Second}
-	if _, err := ask(c, "POST", url+"/api/session", map[string]string{"email": email, "password": password}); err != nil {
 		return err
 	}
 	file := "/api/plants/" + heavy.String()
@@ -92,6 +89,17 @@ func measure(url string, heavy uuid.UUID, s *store.Store, bare *sqlTime, asks, a
 		return nil
 	}
 	return upload(c, url+file)
+}
+
+// signedIn is a client whose requests are those of the person that has all the plants.
+func signedIn(url string) (*http.Client, error) {
+	jar, err := cookiejar.New(nil)
+	if err != nil {
+		return nil, err
+	}
+	c := &http.Client{Jar: jar, Timeout: 30 * time.Second}
+	_, err = ask(c, "POST", url+"/api/session", map[string]string{"email": email, "password": password})
+	return c, err
 }
 
 func mean(times []time.Duration) (mean time.Duration) {
