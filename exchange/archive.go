@@ -17,6 +17,7 @@ import (
 
 	"tendermend/core/day"
 	"tendermend/core/diagnosis"
+	"tendermend/core/place"
 	"tendermend/core/plant"
 	"tendermend/record"
 )
@@ -43,6 +44,9 @@ type Place struct {
 	Name      string    `json:"name"`
 	Light     string    `json:"light,omitempty"`
 	Isolation bool      `json:"isolation,omitempty"`
+	// Details is what is known of its light and air.
+	Details *place.Details `json:"details,omitempty" doc:"What is known of its light and air."`
+	Gone    bool         `json:"gone,omitempty" doc:"Whether it is no longer used; the record still names it."`
 }
 
 // Kind is a kind that the collection added, in its newest version.

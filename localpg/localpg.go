@@ -240,7 +240,8 @@ func freePort() (int, error) {
 }
 
 func (s *Server) launch(ctx context.Context) error {
-	options := fmt.Sprintf("-h 127.0.0.1 -p %d -k %s", s.port, s.dir)
+	// Pages are read at random about as fast as in a row: disks no longer turn.
+	options := fmt.Sprintf("-h 127.0.0.1 -p %d -k %s -c random_page_cost=1.1", s.port, s.dir)
 	if s.fast {
 		options += " -F -c synchronous_commit=off -c full_page_writes=off"
 	}

@@ -9,76 +9,198 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/google/uuid"
 
+	"tendermend/core/place"
 	"tendermend/store"
 )
 
+// PlaceRow is a place with its year in short.
+type PlaceRow struct {
+	store.Place
+	Year []place.MonthThere `json:"year" doc:"Its twelve months from this one on; empty where nobody said what it is like."`
+}
+
 type placesOutput struct {
 	Body struct {
-		Places []store.Place `json:"places"`
+		Places []PlaceRow  `json:"places"`
+		Site   place.Site  `json:"site" doc:"Where the collection is."`
+		Cold   []ColdPlace `json:"cold" doc:"Places that get too cold for plants there in the coming nights."`
 	}
+}
+
+// PlaceSaid is what is said of a place.
+type PlaceSaid struct {
+	Name      string       `json:"name" maxLength:"80"`
+	Light     string       `json:"light,omitempty" maxLength:"120"`
+	Isolation bool         `json:"isolation,omitempty"`
+	PartOf    *uuid.UUID   `json:"partOf,omitempty" doc:"The place that it is a part of."`
+	Details   *place.Details `json:"details,omitempty" doc:"What is known of its light and air."`
 }
 
 type placeInput struct {
 	Body struct {
-		ID        uuid.UUID `json:"id" doc:"Made by the sender, so that sending twice adds one."`
-		Name      string    `json:"name" maxLength:"80"`
-		Light     string    `json:"light,omitempty" maxLength:"120"`
-		Isolation bool      `json:"isolation,omitempty"`
+		ID uuid.UUID `json:"id" doc:"Made by the sender, so that sending twice adds one."`
+		PlaceSaid
+	}
+}
+
+// PlacePath names a place.
+type PlacePath struct {
+	Place uuid.UUID `path:"place"`
+}
+
+type changePlaceInput struct {
+	PlacePath
+	Body struct {
+		Version int `json:"version" minimum:"1" doc:"The version that it is changed from."`
+		PlaceSaid
+	}
+}
+
+type removePlaceInput struct {
+	PlacePath
+	Version int `query:"version" required:"true" minimum:"1" doc:"The version that is removed."`
+}
+
+type orderInput struct {
+	Body struct {
+		Places []uuid.UUID `json:"places" maxItems:"5000" doc:"All places in their new order."`
 	}
 }
 
 func (srv *server) placeOperations(api huma.API) {
-	list := func(ctx context.Context, a store.Account) (*placesOutput, error) {
-		places, err := srv.store.Places(ctx, a.Collection.ID)
-		out := &placesOutput{}
-		out.Body.Places = places
-		return out, err
-	}
-	huma.Register(
-		api,
-		op(
-			"list-places",
-			http.MethodGet,
-			"/api/places",
-			"The collection's places in the order of the walk",
-			"places",
-		),
-		signedIn(
-			srv,
-			func(ctx context.Context, a store.Account, _ *struct{}) (*placesOutput, error) { return list(ctx, a) },
-		),
-	)
-	huma.Register(
-		api,
-		op("add-place", http.MethodPost, "/api/places", "Add a place at the end of the walk", "places"),
-		signedIn(srv, func(ctx context.Context, a store.Account, in *placeInput) (*placesOutput, error) {
-			name := strings.TrimSpace(in.Body.Name)
-			if name == "" {
-				return nil, huma.Error422UnprocessableEntity(
-					"Give the place a name.",
-					&huma.ErrorDetail{Location: "body.name", Message: "give the place a name"},
-				)
-			}
-			err := srv.store.AddPlace(
-				ctx,
-				a.Collection.ID,
-				store.Place{
-					ID:        in.Body.ID,
-					Name:      name,
-					Light:     strings.TrimSpace(in.Body.Light),
-					Isolation: in.Body.Isolation,
-				},
-			)
-			if errors.Is(err, store.ErrConflict) {
-				return nil, huma.Error409Conflict(
-					"There is a place of that name; pick it, or give this one another.",
-					&huma.ErrorDetail{Location: "body.name", Message: "there is a place of that name"},
-				)
-			}
-			if err != nil {
+	huma.Register(api, op("list-places", http.MethodGet, "/api/places",
+		"The collection's places in the order of the walk, with their year", "places"),
+		signedIn(srv, func(ctx context.Context, a store.Account, _ *struct{}) (*placesOutput, error) {
+			return srv.listPlaces(ctx, a)
+		}))
+	huma.Register(api, op("add-place", http.MethodPost, "/api/places", "Add a place at the end of the walk", "places"),
+		signedIn(srv, srv.addPlace))
+	huma.Register(api, op("order-places", http.MethodPut, "/api/places/order",
+		"Give the places their turns on the walk", "places"),
+		signedIn(srv, func(ctx context.Context, a store.Account, in *orderInput) (*placesOutput, error) {
+			if err := srv.store.OrderPlaces(ctx, a, in.Body.Places); err != nil {
 				return nil, err
 			}
-			return list(ctx, a)
-		}),
+			return srv.listPlaces(ctx, a)
+		}))
+	huma.Register(api, op("change-place", http.MethodPut, "/api/places/{place}",
+		"Rename a place, or say what it is like; every version is kept", "places"), signedIn(srv, srv.changePlace))
+	huma.Register(api, op("remove-place", http.MethodDelete, "/api/places/{place}",
+		"Remove a place in which nothing stands; the record goes on naming it", "places"), signedIn(srv, srv.removePlace))
+	huma.Register(api, op("get-place", http.MethodGet, "/api/places/{place}",
+		"A place: its year of light and air, what was read there, and how well those fit that stand there", "places"),
+		signedIn(srv, srv.getPlace))
+	srv.readingOperations(api)
+}
+
+func (srv *server) listPlaces(ctx context.Context, a store.Account) (*placesOutput, error) {
+	w, err := srv.around(ctx, a)
+	if err != nil {
+		return nil, err
+	}
+	out := &placesOutput{}
+	out.Body.Site, out.Body.Places = w.site, []PlaceRow{}
+	for _, p := range w.places {
+		row := PlaceRow{Place: p, Year: []place.MonthThere{}}
+		if year := w.year(p); year != nil {
+			row.Year = year
+		}
+		out.Body.Places = append(out.Body.Places, row)
+	}
+	if out.Body.Cold, err = srv.cold(ctx, a, w); err != nil {
+		return nil, err
+	}
+	return out, nil
+}
+
+// told takes what was said of a place, or says what is wrong with it.
+func (said PlaceSaid) told(p store.Place) (store.Place, error) {
+	p.Name, p.Light = strings.TrimSpace(said.Name), strings.TrimSpace(said.Light)
+	p.Isolation, p.PartOf, p.Details = said.Isolation, said.PartOf, said.Details
+	if p.Name == "" {
+		return p, unfit("name", "give the place a name")
+	}
+	if p.PartOf != nil && *p.PartOf == p.ID {
+		return p, unfit("partOf", "a place is no part of itself; pick another, or none")
+	}
+	if p.Details != nil {
+		if err := p.Details.Check(); err != nil {
+			return p, unfit("details", err.Error())
+		}
+	}
+	return p, nil
+}
+
+// unfit refuses a field of the body in words.
+func unfit(field, words string) error {
+	return huma.Error422UnprocessableEntity(strings.ToUpper(words[:1])+words[1:]+".",
+		&huma.ErrorDetail{Location: "body." + field, Message: words})
+}
+
+var (
+	errPlaceTaken = huma.Error409Conflict(
+		"There is a place of that name; pick it, or give this one another.",
+		&huma.ErrorDetail{Location: "body.name", Message: "there is a place of that name"},
 	)
+	errPlaceChanged = huma.Error409Conflict(
+		"Somebody changed this place since you opened it, or there is another of that name. Look at it again, then say it anew.",
+	)
+	errPlaceGone     = huma.Error404NotFound("There is no such place here. It may have been removed.")
+	errPlaceNotEmpty = huma.Error409Conflict("Plants stand there. Move them to another place first, then remove it.")
+)
+
+func (srv *server) addPlace(ctx context.Context, a store.Account, in *placeInput) (*placesOutput, error) {
+	p, err := in.Body.told(store.Place{ID: in.Body.ID})
+	if err != nil {
+		return nil, err
+	}
+	err = srv.store.AddPlace(ctx, a.Collection.ID, p)
+	if errors.Is(err, store.ErrConflict) {
+		return nil, errPlaceTaken
+	}
+	if err != nil {
+		return nil, err
+	}
+	return srv.listPlaces(ctx, a)
+}
+
+func (srv *server) changePlace(ctx context.Context, a store.Account, in *changePlaceInput) (*placesOutput, error) {
+	now, err := srv.store.Place(ctx, a.Collection.ID, in.Place)
+	if err != nil {
+		return nil, ofPlace(err)
+	}
+	p, err := in.Body.told(now)
+	if err != nil {
+		return nil, err
+	}
+	p.Version = in.Body.Version
+	if err := srv.store.ChangePlace(ctx, a, p); err != nil {
+		return nil, ofPlace(err)
+	}
+	return srv.listPlaces(ctx, a)
+}
+
+func (srv *server) removePlace(ctx context.Context, a store.Account, in *removePlaceInput) (*placesOutput, error) {
+	p, err := srv.store.Place(ctx, a.Collection.ID, in.Place)
+	if err != nil {
+		return nil, ofPlace(err)
+	}
+	p.Gone, p.Version = true, in.Version
+	if err := srv.store.ChangePlace(ctx, a, p); err != nil {
+		return nil, ofPlace(err)
+	}
+	return srv.listPlaces(ctx, a)
+}
+
+// ofPlace turns an error of the store into one in words.
+func ofPlace(err error) error {
+	switch {
+	case errors.Is(err, store.ErrNotFound):
+		return errPlaceGone
+	case errors.Is(err, store.ErrConflict):
+		return errPlaceChanged
+	case errors.Is(err, store.ErrNotEmpty):
+		return errPlaceNotEmpty
+	}
+	return err
 }

@@ -158,6 +158,7 @@ func (srv *server) operations(r chi.Router) huma.API {
 	srv.accountOperations(api)
 	srv.knowledgeOperations(api)
 	srv.placeOperations(api)
+	srv.fitOperations(api)
 	srv.plantOperations(api)
 	srv.entryOperations(api)
 	srv.sittingOperations(api)

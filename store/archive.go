@@ -166,12 +166,14 @@ func (o *Outgoing) write(to writer) error {
 
 func (s *Store) archivedPlaces(ctx context.Context, collection uuid.UUID) ([]exchange.Place, error) {
 	list := []exchange.Place{}
-	places, err := s.Places(ctx, collection)
+	places, err := s.places(ctx, collection, `true`)
 	if err != nil {
 		return nil, fmt.Errorf("reading the places: %w", err)
 	}
 	for _, p := range places {
-		list = append(list, exchange.Place{ID: p.ID, Name: p.Name, Light: p.Light, Isolation: p.Isolation})
+		list = append(list, exchange.Place{
+			ID: p.ID, Name: p.Name, Light: p.Light, Isolation: p.Isolation, Details: p.Details, Gone: p.Gone,
+		})
 	}
 	return list, nil
 }

@@ -13,7 +13,7 @@ import (
 var ofCollections = []string{
 	"supply_moves", "supplies", "settings", "pictures", "passed_stages", "plant_cases", "stays", "hands",
 	"taken_cases", "entries",
-	"plants", "places", "kinds",
+	"plants", "place_changes", "place_readings", "place_days", "place_lights", "places", "kinds",
 }
 
 // ofUsers are the tables that hold what belongs to a person.

@@ -244,28 +244,34 @@ func (s *Store) importPlaces(
 	collection uuid.UUID,
 	places []exchange.Place,
 ) (moved map[uuid.UUID]uuid.UUID, there map[uuid.UUID]bool, err error) {
-	here, err := s.Places(ctx, collection)
+	here, err := s.places(ctx, collection, `true`)
 	if err != nil {
 		return nil, nil, err
 	}
 	byName, byID := map[string]uuid.UUID{}, map[uuid.UUID]bool{}
 	for _, p := range here {
-		byName[strings.ToLower(p.Name)], byID[p.ID] = p.ID, true
+		if byID[p.ID] = true; !p.Gone {
+			byName[strings.ToLower(p.Name)] = p.ID
+		}
 	}
 	moved = map[uuid.UUID]uuid.UUID{}
 	for _, p := range places {
 		if byID[p.ID] {
 			continue
 		}
-		if at, known := byName[strings.ToLower(p.Name)]; known {
+		if at, known := byName[strings.ToLower(p.Name)]; known && !p.Gone {
 			moved[p.ID] = at
 			continue
 		}
-		place := Place{ID: p.ID, Name: p.Name, Light: p.Light, Isolation: p.Isolation}
+		place := Place{
+			ID: p.ID, Name: p.Name, Light: p.Light, Isolation: p.Isolation, Details: p.Details, Gone: p.Gone,
+		}
 		if err := s.AddPlace(ctx, collection, place); err != nil {
 			return nil, nil, err
 		}
-		byName[strings.ToLower(p.Name)], byID[p.ID] = p.ID, true
+		if byID[p.ID] = true; !p.Gone {
+			byName[strings.ToLower(p.Name)] = p.ID
+		}
 	}
 	return moved, byID, nil
 }

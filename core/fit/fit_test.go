@@ -235,7 +235,7 @@ func BenchmarkProposeForThreeHundred(b *testing.B) {
 func TestLightRisesInSteps(t *testing.T) {
 	steps := fit.Rise(4, 12, 0, 2)
 	require.Len(t, steps, 3)
-	for i, want := range []fit.Step{{0, 5.77, .67}, {4, 8.32, 1.33}, {7, 12, 2}} {
+	for i, want := range []fit.LightStep{{0, 5.77, .67}, {4, 8.32, 1.33}, {7, 12, 2}} {
 		assert.Equal(t, want.Day, steps[i].Day)
 		assert.InDelta(t, want.Light, steps[i].Light, .01)
 		assert.InDelta(t, want.Sun, steps[i].Sun, .01)

@@ -13,15 +13,15 @@ const (
 	twoWeeksStep = 14.0
 )
 
-// Step is a step of a rise in light.
-type Step struct {
+// LightStep is a step of a rise in light.
+type LightStep struct {
 	Day   int     `json:"day" doc:"Days from the first."`
 	Light float64 `json:"light" doc:"Mol a square metre and day."`
 	Sun   float64 `json:"sun" doc:"Hours of direct sun."`
 }
 
 // Rise gives the steps from one light to another: one where it falls or rises little.
-func Rise(from, to, sunFrom, sunTo float64) []Step {
+func Rise(from, to, sunFrom, sunTo float64) []LightStep {
 	ratio, n := 1.0, 0
 	if from > 0 {
 		ratio = to / from
@@ -33,14 +33,14 @@ func Rise(from, to, sunFrom, sunTo float64) []Step {
 		n = max(n, int(math.Ceil(more-1e-9)))
 	}
 	if n <= 1 {
-		return []Step{{0, to, sunTo}}
+		return []LightStep{{0, to, sunTo}}
 	}
 	n = min(n, mostSteps)
 	gap := max(weekOfSteps/float64(n-1), min(usualGap, twoWeeksStep/float64(n-1)))
-	steps := make([]Step, n)
+	steps := make([]LightStep, n)
 	for i := range steps {
 		part := float64(i+1) / float64(n)
-		steps[i] = Step{
+		steps[i] = LightStep{
 			Day: int(math.RoundToEven(float64(i) * gap)), Light: from * math.Pow(ratio, part),
 			Sun: sunFrom + (sunTo-sunFrom)*part,
 		}

@@ -70,8 +70,8 @@ const (
 	stuckAtMost = 1e-9
 )
 
-// Day is what a day was like in a place.
-type Day struct {
+// ReadDay is what a day was like in a place.
+type ReadDay struct {
 	On       day.Day  `json:"on"`
 	Hours    float64  `json:"hours" doc:"Hours of it that were read."`
 	Low      float64  `json:"low" doc:"°C"`
@@ -82,14 +82,14 @@ type Day struct {
 }
 
 // Counts says whether enough of the day was read.
-func (d Day) Counts() bool { return d.Hours >= countsWith }
+func (d ReadDay) Counts() bool { return d.Hours >= countsWith }
 
 type sums struct {
 	hours, temp, wetHours, wet, vpd, low, high float64
 }
 
 // Days makes days of cleaned readings in order of time, by the clock of the place.
-func Days(rows []Row, zone *time.Location) []Day {
+func Days(rows []Row, zone *time.Location) []ReadDay {
 	by := map[day.Day]*sums{}
 	for i, r := range rows {
 		if r.TempC == nil {
@@ -114,11 +114,11 @@ func Days(rows []Row, zone *time.Location) []Day {
 			at = until
 		}
 	}
-	list := make([]Day, 0, len(by))
+	list := make([]ReadDay, 0, len(by))
 	for on, s := range by {
 		list = append(list, s.day(on))
 	}
-	slices.SortFunc(list, func(x, y Day) int { return int(x.On - y.On) })
+	slices.SortFunc(list, func(x, y ReadDay) int { return int(x.On - y.On) })
 	return list
 }
 
@@ -134,8 +134,8 @@ func (s *sums) add(r Row, hours float64) {
 	}
 }
 
-func (s *sums) day(on day.Day) Day {
-	d := Day{On: on, Hours: math.Round(100*s.hours) / 100, Low: s.low, High: s.high, Mean: s.temp / s.hours}
+func (s *sums) day(on day.Day) ReadDay {
+	d := ReadDay{On: on, Hours: math.Round(100*s.hours) / 100, Low: s.low, High: s.high, Mean: s.temp / s.hours}
 	if s.wetHours > 0 {
 		wet, vpd := s.wet/s.wetHours, s.vpd/s.wetHours
 		d.Humidity, d.VPD = &wet, &vpd

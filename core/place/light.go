@@ -12,7 +12,7 @@ import (
 const stepMinutes = 10
 
 // reaches says whether the sun, where it stands, reaches the plants.
-func (p Place) reaches(sun sky.Sun) bool {
+func (p Details) reaches(sun sky.Sun) bool {
 	w := p.Window
 	if w == nil || sun.Altitude <= hides[w.blocked()].degrees*math.Pi/180 {
 		return false
@@ -29,11 +29,11 @@ func (p Place) reaches(sun sky.Sun) bool {
 }
 
 // openAbove says whether its light comes from above: outdoors, or through the roof.
-func (p Place) openAbove() bool { return p.Setting == Outdoors || p.Window != nil && p.Window.Roof }
+func (p Details) openAbove() bool { return p.Setting == Outdoors || p.Window != nil && p.Window.Roof }
 
 // SunHours is how long the sun would reach the plants on a clear day, and how long it
 // usually does.
-func (p Place) SunHours(at Site, d day.Day) (most, usual float64) {
+func (p Details) SunHours(at Site, d day.Day) (most, usual float64) {
 	const steps = 24 * 60 / stepMinutes
 	for i := range steps {
 		if p.reaches(sky.At(at.Latitude, d, (float64(i)+0.5)*stepMinutes/60)) {
@@ -45,7 +45,7 @@ func (p Place) SunHours(at Site, d day.Day) (most, usual float64) {
 
 // beam is the sunshine on a leaf, turned to the window or flat where light comes from above,
 // over that on open ground.
-func (p Place) beam(at Site, d day.Day) float64 {
+func (p Details) beam(at Site, d day.Day) float64 {
 	const steps = 24 * 60 / stepMinutes
 	turned := 0.0
 	if !p.openAbove() {
@@ -74,18 +74,18 @@ func (p Place) beam(at Site, d day.Day) float64 {
 
 // Light is the light that plants get there on a day, mol a square metre, by eye of the window
 // alone: what a reading makes of it is in Scale.
-func (p Place) Light(at Site, d day.Day) float64 {
+func (p Details) Light(at Site, d day.Day) float64 {
 	return p.daylight(at, d) + p.lamp()
 }
 
-func (p Place) lamp() float64 {
+func (p Details) lamp() float64 {
 	if p.Lamp == nil {
 		return 0
 	}
 	return climate.DLI(p.Lamp.PPFD, p.Lamp.Hours)
 }
 
-func (p Place) daylight(at Site, d day.Day) float64 {
+func (p Details) daylight(at Site, d day.Day) float64 {
 	w := p.Window
 	if w == nil {
 		return 0

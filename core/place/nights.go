@@ -26,7 +26,7 @@ const (
 )
 
 // couple fits the line to own nights, with the setting's own as sixteen nights (least squares).
-func (p Place) couple(nights []Night) coupling {
+func (p Details) couple(nights []Night) coupling {
 	c := couplings[p.Setting]
 	type point struct{ x, y, w float64 }
 	points := []point{{0, c.base, pseudo}, {warmEnd, c.share*warmEnd + c.base, pseudo}}
@@ -48,14 +48,14 @@ func (p Place) couple(nights []Night) coupling {
 }
 
 // NightAt is how cold it gets there in a night that is so cold outdoors, °C.
-func (p Place) NightAt(out float64, nights []Night) float64 {
+func (p Details) NightAt(out float64, nights []Night) float64 {
 	c := p.couple(nights)
 	return c.share*out + c.base
 }
 
 // ColderThan is how likely the place gets colder than a limit in a night that is forecast so
 // many days ahead with a minimum outdoors, 0 to 1.
-func (p Place) ColderThan(limit, out float64, ahead int, nights []Night) float64 {
+func (p Details) ColderThan(limit, out float64, ahead int, nights []Night) float64 {
 	c := p.couple(nights)
 	off := c.share * (1 + leadSlow*float64(ahead))
 	return normal((limit - c.share*out - c.base) / math.Hypot(c.spread, off))

@@ -52,8 +52,8 @@ const (
 	Blind     Curtain = "blind"
 )
 
-// Window is the window that lights a place; outdoors its aspect is where it is open to.
-type Window struct {
+// PlaceWindow is the window that lights a place; outdoors its aspect is where it is open to.
+type PlaceWindow struct {
 	Aspect    string  `json:"aspect" enum:"N,NE,E,SE,S,SW,W,NW" doc:"Where it looks, by compass."`
 	WidthM    float64 `json:"widthM,omitempty" minimum:"0" maximum:"20" doc:"Metres; 1.2 where left out."`
 	HeightM   float64 `json:"heightM,omitempty" minimum:"0" maximum:"10" doc:"Metres; 1.2 where left out."`
@@ -70,20 +70,20 @@ type Lamp struct {
 	Hours float64 `json:"hours" minimum:"0" maximum:"24" doc:"Hours a day."`
 }
 
-// Air is what one knows of a place's air by heart.
-type Air struct {
+// PlaceAir is what one knows of a place's air by heart.
+type PlaceAir struct {
 	Day      *float64 `json:"day,omitempty" minimum:"-20" maximum:"50" doc:"By day, °C."`
 	Night    *float64 `json:"night,omitempty" minimum:"-20" maximum:"45" doc:"By night, °C."`
 	Humidity *float64 `json:"humidity,omitempty" minimum:"1" maximum:"100" doc:"Percent."`
 }
 
-// Place is what is known of a place.
-type Place struct {
+// Details are what is known of a place.
+type Details struct {
 	Setting Setting `json:"setting" enum:"outdoors,porch,cold-room,sill,room"`
-	Window  *Window `json:"window,omitempty" doc:"Missing where no window lights it."`
+	Window  *PlaceWindow `json:"window,omitempty" doc:"Missing where no window lights it."`
 	Lamp    *Lamp   `json:"lamp,omitempty"`
-	Winter  *Air    `json:"winter,omitempty" doc:"Its air in the cold half of the year, where somebody typed it."`
-	Summer  *Air    `json:"summer,omitempty"`
+	Winter  *PlaceAir    `json:"winter,omitempty" doc:"Its air in the cold half of the year, where somebody typed it."`
+	Summer  *PlaceAir    `json:"summer,omitempty"`
 	// Slots is how many plants it holds and HeightCM how tall one may be; 0 where nobody
 	// said so.
 	Slots    int     `json:"slots,omitempty" minimum:"0" maximum:"5000" doc:"How many plants it holds; 0 where nobody said."`
@@ -115,7 +115,7 @@ var aspects = map[string]float64{
 }
 
 // Check says what is wrong with a place as it is described; nil where nothing is.
-func (p Place) Check() error {
+func (p Details) Check() error {
 	if _, known := couplings[p.Setting]; !known {
 		return fmt.Errorf("say what stands between it and the outdoors: a room, a sill, a cold room, a porch or nothing")
 	}
@@ -127,19 +127,19 @@ func (p Place) Check() error {
 	return nil
 }
 
-func (w Window) width() float64  { return orElse(w.WidthM, usualWindow) }
-func (w Window) height() float64 { return orElse(w.HeightM, usualWindow) }
+func (w PlaceWindow) width() float64  { return orElse(w.WidthM, usualWindow) }
+func (w PlaceWindow) height() float64 { return orElse(w.HeightM, usualWindow) }
 
-func (w Window) seen() float64 { return hides[w.blocked()].seen }
+func (w PlaceWindow) seen() float64 { return hides[w.blocked()].seen }
 
-func (w Window) blocked() Blocked {
+func (w PlaceWindow) blocked() Blocked {
 	if _, known := hides[w.Blocked]; !known {
 		return Open
 	}
 	return w.Blocked
 }
 
-func (w Window) through() float64 {
+func (w PlaceWindow) through() float64 {
 	if share, known := passes[w.Curtain]; known {
 		return share
 	}
@@ -155,7 +155,7 @@ func orElse(v, usual float64) float64 {
 
 // fills is the share of what a leaf sees that the window fills, from its middle (the
 // configuration factor of a rectangle, textbooks of heat transfer).
-func (w Window) fills() float64 {
+func (w PlaceWindow) fills() float64 {
 	d := w.DistanceM
 	if d < 0.01 {
 		return 1

@@ -19,8 +19,8 @@ var north = place.Site{
 	Latitude: 52, Sky: sky.Mixed, Nights: []float64{1, 1, 3, 5, 8, 11, 13, 13, 10, 7, 4, 2},
 }
 
-func sill(aspect string, metres float64) place.Place {
-	return place.Place{Setting: place.Sill, Window: &place.Window{Aspect: aspect, DistanceM: metres}}
+func sill(aspect string, metres float64) place.Details {
+	return place.Details{Setting: place.Sill, Window: &place.PlaceWindow{Aspect: aspect, DistanceM: metres}}
 }
 
 // The handbook's table of light on sills at 52° N, mid-January, mid-April and mid-July.
@@ -68,7 +68,7 @@ func TestWhatStandsBeforeAWindowTakesLight(t *testing.T) {
 	for _, curtain := range []place.Curtain{place.Sheer, place.Blind} {
 		w := *base.Window
 		w.Curtain = curtain
-		assert.Less(t, place.Place{Setting: place.Sill, Window: &w}.Light(north, on(80)), base.Light(north, on(80)))
+		assert.Less(t, place.Details{Setting: place.Sill, Window: &w}.Light(north, on(80)), base.Light(north, on(80)))
 	}
 	last = math.Inf(1)
 	for _, metres := range []float64{0, .3, 1, 2, 4} {
@@ -78,13 +78,13 @@ func TestWhatStandsBeforeAWindowTakesLight(t *testing.T) {
 	}
 	w := *base.Window
 	w.UnderSill = true
-	assert.Less(t, place.Place{Setting: place.Sill, Window: &w}.Light(north, on(80)), base.Light(north, on(80)))
+	assert.Less(t, place.Details{Setting: place.Sill, Window: &w}.Light(north, on(80)), base.Light(north, on(80)))
 }
 
 func TestLampsAndPlacesWithoutAWindow(t *testing.T) {
-	lit := place.Place{Setting: place.Room, Lamp: &place.Lamp{PPFD: 100, Hours: 12}}
+	lit := place.Details{Setting: place.Room, Lamp: &place.Lamp{PPFD: 100, Hours: 12}}
 	assert.InDelta(t, 4.32, lit.Light(north, on(15)), 1e-9)
-	dark := place.Place{Setting: place.Room}
+	dark := place.Details{Setting: place.Room}
 	assert.Zero(t, dark.Light(north, on(15)))
 	hours, _ := dark.SunHours(north, on(172))
 	assert.Zero(t, hours)
@@ -103,21 +103,21 @@ func TestOneReadingCorrectsTheEye(t *testing.T) {
 	factor, spread := p.Scale(north, nil)
 	assert.InDelta(t, 1, factor, 0)
 	assert.InDelta(t, .55, spread, 0)
-	r := place.Reading{On: on(105), Hour: 12, Sky: place.GreySky, PPFD: 1}
-	f1, _ := p.Scale(north, []place.Reading{r})
+	r := place.LightRead{On: on(105), Hour: 12, Sky: place.GreySky, PPFD: 1}
+	f1, _ := p.Scale(north, []place.LightRead{r})
 	expected := math.Exp(-math.Log(f1) / (math.Pow(.35, -2) / (math.Pow(.35, -2) + math.Pow(.55, -2))))
 	r.PPFD = expected * 30 / 68
-	factor, spread = p.Scale(north, []place.Reading{r})
+	factor, spread = p.Scale(north, []place.LightRead{r})
 	assert.InDelta(t, .559, factor, .001)
 	assert.InDelta(t, .295, spread, .001)
-	_, two := p.Scale(north, []place.Reading{r, r})
+	_, two := p.Scale(north, []place.LightRead{r, r})
 	assert.InDelta(t, .23, two, .005)
 	low, high := place.Within(4, .30)
 	assert.InDelta(t, 2.72, low, .01)
 	assert.InDelta(t, 5.87, high, .01)
 	night := r
 	night.Hour = 1
-	factor, _ = p.Scale(north, []place.Reading{night, {On: on(105), Hour: 12, Sky: place.GreySky}})
+	factor, _ = p.Scale(north, []place.LightRead{night, {On: on(105), Hour: 12, Sky: place.GreySky}})
 	assert.InDelta(t, 1, factor, 0, "by night, and of nothing, it teaches nothing")
 	assert.True(t, place.Odd(.29))
 	assert.False(t, place.Odd(.31))
@@ -126,7 +126,7 @@ func TestOneReadingCorrectsTheEye(t *testing.T) {
 }
 
 func TestNightsFollowTheOutdoors(t *testing.T) {
-	porch, onSill := place.Place{Setting: place.Porch}, place.Place{Setting: place.Sill}
+	porch, onSill := place.Details{Setting: place.Porch}, place.Details{Setting: place.Sill}
 	assert.InDelta(t, .794, porch.ColderThan(10, 2, 1, nil), .001)
 	assert.InDelta(t, .718, onSill.ColderThan(13, -5, 2, nil), .001)
 	var warmer []place.Night
@@ -188,8 +188,8 @@ func TestAForecastCallsIn(t *testing.T) {
 }
 
 func TestWhatIsMissingOfAPlaceIsSaid(t *testing.T) {
-	require.ErrorContains(t, place.Place{}.Check(), "between it and the outdoors")
-	require.ErrorContains(t, place.Place{Setting: place.Room, Window: &place.Window{}}.Check(), "where its window looks")
-	require.NoError(t, place.Place{Setting: place.Room, Window: &place.Window{Roof: true}}.Check())
+	require.ErrorContains(t, place.Details{}.Check(), "between it and the outdoors")
+	require.ErrorContains(t, place.Details{Setting: place.Room, Window: &place.PlaceWindow{}}.Check(), "where its window looks")
+	require.NoError(t, place.Details{Setting: place.Room, Window: &place.PlaceWindow{Roof: true}}.Check())
 	require.NoError(t, sill("NE", 1).Check())
 }

@@ -16,9 +16,9 @@ const (
 	ClearSky Overcast = "clear"
 )
 
-// Reading is one reading of daylight, facing the window, with no beam of sun on the meter
+// LightRead is one reading of daylight, facing the window, with no beam of sun on the meter
 // and the lamp off.
-type Reading struct {
+type LightRead struct {
 	On   day.Day  `json:"on"`
 	Hour float64  `json:"hour" minimum:"0" maximum:"24" doc:"Solar time."`
 	PPFD float64  `json:"ppfd" minimum:"0" maximum:"2500"`
@@ -39,7 +39,7 @@ const (
 var readSpread = map[Overcast]float64{GreySky: 0.35, ClearSky: 0.40}
 
 // expected is what a meter would show there by eye of the window alone, µmol; 0 by night.
-func (p Place) expected(at Site, r Reading) float64 {
+func (p Details) expected(at Site, r LightRead) float64 {
 	w := p.Window
 	if w == nil {
 		return 0
@@ -69,7 +69,7 @@ func (p Place) expected(at Site, r Reading) float64 {
 // Scale is what readings make of the light by eye: a factor, and the spread of its
 // logarithm. Without any it is 1 and the spread of a guess. Readings by night, of nothing,
 // or where no window is teach nothing.
-func (p Place) Scale(at Site, readings []Reading) (factor, spread float64) {
+func (p Details) Scale(at Site, readings []LightRead) (factor, spread float64) {
 	precision, sum := 1/(eyeSpread*eyeSpread), 0.0
 	for _, r := range readings {
 		expected, known := p.expected(at, r), readSpread[r.Sky]

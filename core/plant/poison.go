@@ -51,6 +51,16 @@ func (p Profile) Toxicity(whom string) Poison {
 // Harms says whether the kind is known to harm somebody, or not known not to.
 func (p Profile) Harms(whom string) bool { return p.Toxicity(whom).Bad != Harmless }
 
+// outOfReachFrom is how bad a poison is before a plant is kept out of reach (common practice).
+const outOfReachFrom = 2
+
+// OutOfReach says whether the kind has to stand where children, or animals, cannot get at it:
+// where it is known to do moderate harm or worse.
+func (p Profile) OutOfReach(children, pets bool) bool {
+	return children && Severity(p.Toxicity("people").Bad) >= outOfReachFrom ||
+		pets && Severity(p.Toxicity("pets").Bad) >= outOfReachFrom
+}
+
 // poisonOf reads a cell of the kinds' tables: "what; how bad", "none" or
 // "unknown".
 func poisonOf(whom, cell string) Poison {

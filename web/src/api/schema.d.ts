@@ -534,6 +534,40 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/fit": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** Who stands badly in the coming half year, and where everybody would stand best */
+    get: operations["get-fit"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/forecast": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    /** Say how cold the coming nights get outdoors */
+    put: operations["save-forecast"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/guide": {
     parameters: {
       query?: never;
@@ -729,11 +763,81 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    /** The collection's places in the order of the walk */
+    /** The collection's places in the order of the walk, with their year */
     get: operations["list-places"];
     put?: never;
     /** Add a place at the end of the walk */
     post: operations["add-place"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/places/order": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    /** Give the places their turns on the walk */
+    put: operations["order-places"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/places/{place}": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** A place: its year of light and air, what was read there, and how well those fit that stand there */
+    get: operations["get-place"];
+    /** Rename a place, or say what it is like; every version is kept */
+    put: operations["change-place"];
+    post?: never;
+    /** Remove a place in which nothing stands; the record goes on naming it */
+    delete: operations["remove-place"];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/places/{place}/lights": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Keep a reading of daylight in a place */
+    post: operations["add-light"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/places/{place}/readings": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Take over the file of a temperature and humidity logger, or see how it would be read */
+    post: operations["add-readings"];
     delete?: never;
     options?: never;
     head?: never;
@@ -1336,6 +1440,24 @@ export interface paths {
     /** A sign and the causes that show it */
     get: operations["get-sign"];
     put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/site": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** Where the collection is */
+    get: operations["get-site"];
+    /** Say where the collection is */
+    put: operations["save-site"];
     post?: never;
     delete?: never;
     options?: never;
@@ -2338,6 +2460,20 @@ export interface components {
       /** Format: double */
       warmthC?: number;
     };
+    ChangePlaceInputBody: {
+      /** @description What is known of its light and air. */
+      details?: components["schemas"]["Details"];
+      isolation?: boolean;
+      light?: string;
+      name: string;
+      /** @description The place that it is a part of. */
+      partOf?: string;
+      /**
+       * Format: int64
+       * @description The version that it is changed from.
+       */
+      version: number;
+    };
     Check: {
       /** @description Whether it was seen, all hangs on it, and it is looked for once more. */
       again?: boolean;
@@ -2397,6 +2533,36 @@ export interface components {
       /** @enum {string} */
       outcome: "mended" | "given-away" | "lost" | "kept-under-watch" | "nothing-found";
       reason?: string;
+    };
+    ColdPlace: {
+      /**
+       * Format: int64
+       * @description Nights ahead, 0 for tonight.
+       */
+      ahead: number;
+      /**
+       * Format: double
+       * @description How likely it gets too cold for the first of them, 0 to 1.
+       */
+      chance: number;
+      /**
+       * Format: double
+       * @description How cold it likely gets there, °C.
+       */
+      likely: number;
+      /**
+       * Format: double
+       * @description What hurts the most tender of them, °C.
+       */
+      limit: number;
+      name: string;
+      /** @description The evening of the night. */
+      on: string;
+      place: string;
+      /** @description Those that come in, the most tender first. */
+      plants: components["schemas"]["PlantCold"][];
+      /** @description Who says so. */
+      source: string;
     };
     CollectionReview: {
       all: components["schemas"]["Share"];
@@ -2623,6 +2789,30 @@ export interface components {
       sign: string;
       why: string;
       working: components["schemas"]["Working"];
+    };
+    Details: {
+      /** @description Whether a fan moves its air. */
+      fan?: boolean;
+      /**
+       * Format: double
+       * @description How tall a plant may be there; 0 for any.
+       */
+      heightCm?: number;
+      lamp?: components["schemas"]["Lamp"];
+      /** @description Whether children or animals reach it. */
+      reach?: boolean;
+      /** @enum {string} */
+      setting: "outdoors" | "porch" | "cold-room" | "sill" | "room";
+      /**
+       * Format: int64
+       * @description How many plants it holds; 0 where nobody said.
+       */
+      slots?: number;
+      summer?: components["schemas"]["PlaceAir"];
+      /** @description Missing where no window lights it. */
+      window?: components["schemas"]["PlaceWindow"];
+      /** @description Its air in the cold half of the year, where somebody typed it. */
+      winter?: components["schemas"]["PlaceAir"];
     };
     Diagnosed: {
       /** @description Accepted causes, the main one first; none means to watch. */
@@ -3097,6 +3287,48 @@ export interface components {
       /** @description Parts on which the last look saw something. */
       seen: string[];
     };
+    FitMove: {
+      /** @description Whether it gets less light there: it then dries more slowly. */
+      darker: boolean;
+      /** @description Missing where it stands nowhere yet. */
+      from?: string;
+      fromName: string;
+      /**
+       * Format: double
+       * @description How well it stands now, 0 to 1.
+       */
+      here: number;
+      /** @description Whether it wins little itself and makes room for another. */
+      makesRoom: boolean;
+      /**
+       * Format: int64
+       * @description In which month most.
+       */
+      month?: number;
+      name: string;
+      plant: string;
+      /** @description What it fails in where it stands. */
+      rules?: string;
+      /** @description In what steps its light is raised; one where it is moved at once. */
+      steps: components["schemas"]["LightStep"][];
+      /** Format: double */
+      there: number;
+      to: string;
+      toName: string;
+    };
+    Fits: {
+      /**
+       * Format: int64
+       * @description How many stand well or passably where they are.
+       */
+      fitting: number;
+      /** @description The moves that win most first. */
+      moves: components["schemas"]["FitMove"][];
+      /** @description Those that stand badly and for which no better place is left. */
+      poor: components["schemas"]["PlantFits"][];
+      /** @description Places of which nobody said what they are like; their plants are left out. */
+      unknown: string[];
+    };
     Follow: {
       /** @description The clocks of its pests. */
       clocks: components["schemas"]["Clock"][];
@@ -3499,6 +3731,18 @@ export interface components {
       /** Format: double */
       p2o5: number;
     };
+    Lamp: {
+      /**
+       * Format: double
+       * @description Hours a day.
+       */
+      hours: number;
+      /**
+       * Format: double
+       * @description Light at the leaves, µmol a square metre and second.
+       */
+      ppfd: number;
+    };
     LaterWhy: {
       from: string;
       why: string;
@@ -3609,6 +3853,23 @@ export interface components {
        * @enum {string}
        */
       unit: "lux" | "fc";
+    };
+    LightStep: {
+      /**
+       * Format: int64
+       * @description Days from the first.
+       */
+      day: number;
+      /**
+       * Format: double
+       * @description Mol a square metre and day.
+       */
+      light: number;
+      /**
+       * Format: double
+       * @description Hours of direct sun.
+       */
+      sun: number;
     };
     Likelihood: {
       /** @description Whether a cause of this chance is listed only when asked for. */
@@ -4085,6 +4346,66 @@ export interface components {
       /** @description When it is watered. */
       words: string;
     };
+    MonthThere: {
+      /**
+       * Format: double
+       * @description Its usual day, °C.
+       */
+      day: number;
+      /**
+       * Format: double
+       * @description How long the day is, hours.
+       */
+      dayHours: number;
+      /** Format: double */
+      high: number;
+      /** @description Whether it does between 11 and 16 o'clock. */
+      hot: boolean;
+      /**
+       * Format: double
+       * @description Percent.
+       */
+      humidity: number;
+      /**
+       * Format: double
+       * @description Mol a square metre and day, with the lamp.
+       */
+      light: number;
+      /**
+       * Format: double
+       * @description The lower end of its range, four times in five within.
+       */
+      low: number;
+      /** Format: int64 */
+      month: number;
+      /**
+       * Format: double
+       * @description Its usual night minimum, °C.
+       */
+      night: number;
+      /**
+       * Format: double
+       * @description The hour of solar time at which it begins to.
+       */
+      sunFrom?: number;
+      /**
+       * Format: double
+       * @description Hours in which the sun reaches the plants on a clear day.
+       */
+      sunMost: number;
+      /** Format: double */
+      sunTo?: number;
+      /**
+       * Format: double
+       * @description Hours in which it usually does.
+       */
+      sunUsual: number;
+      /**
+       * Format: double
+       * @description kPa, by day.
+       */
+      vpd: number;
+    };
     Move: {
       how: string;
       id: string;
@@ -4179,6 +4500,14 @@ export interface components {
       watered?: components["schemas"]["Watered"];
       weighed?: components["schemas"]["Weighed"];
     };
+    NightForecast: {
+      /** @description The first of the nights: the evening of that day. */
+      from: string;
+      /** @description Night minimum outdoors, °C, from that night on. */
+      nights: number[];
+      /** @description Who says so. */
+      source?: string;
+    };
     Noted: {
       text: string;
     };
@@ -4203,6 +4532,10 @@ export interface components {
       open: boolean;
       /** @description Whether one look can show all that is wanting. */
       seeable: boolean;
+    };
+    OrderInputBody: {
+      /** @description All places in their new order. */
+      places: string[];
     };
     OriginRanked: {
       group: components["schemas"]["Group"];
@@ -4506,13 +4839,45 @@ export interface components {
       /** @enum {string} */
       side: "front" | "left" | "right" | "back" | "top" | "base" | "roots";
     };
-    Place: {
+    PlaceAir: {
+      /**
+       * Format: double
+       * @description By day, °C.
+       */
+      day?: number;
+      /**
+       * Format: double
+       * @description Percent.
+       */
+      humidity?: number;
+      /**
+       * Format: double
+       * @description By night, °C.
+       */
+      night?: number;
+    };
+    PlaceInputBody: {
+      /** @description What is known of its light and air. */
+      details?: components["schemas"]["Details"];
+      /** @description Made by the sender, so that sending twice adds one. */
+      id: string;
+      isolation?: boolean;
+      light?: string;
+      name: string;
+      /** @description The place that it is a part of. */
+      partOf?: string;
+    };
+    PlaceRow: {
+      /** @description What is known of its light and air; missing where nobody said. */
+      details?: components["schemas"]["Details"];
       id: string;
       /** @description Whether plants here are kept apart; walked last. */
       isolation: boolean;
       /** @description Its light in words. */
       light: string;
       name: string;
+      /** @description The place that it is a part of, such as the room of a shelf. */
+      partOf?: string;
       /** Format: int64 */
       plants: number;
       /**
@@ -4520,16 +4885,87 @@ export interface components {
        * @description Its turn on the walk.
        */
       position: number;
+      /** Format: int64 */
+      version: number;
+      /** @description Its twelve months from this one on; empty where nobody said what it is like. */
+      year: components["schemas"]["MonthThere"][];
     };
-    PlaceInputBody: {
-      /** @description Made by the sender, so that sending twice adds one. */
+    PlaceView: {
+      /** @description Where it gets too cold for some of them in the coming nights. */
+      cold: components["schemas"]["ColdPlace"][];
+      /** @description What instruments read in the last two months, day by day. */
+      days: components["schemas"]["ReadDay"][];
+      /** @description What is known of its light and air; missing where nobody said. */
+      details?: components["schemas"]["Details"];
       id: string;
-      isolation?: boolean;
-      light?: string;
+      /** @description Whether plants here are kept apart; walked last. */
+      isolation: boolean;
+      /** @description Its light this month, with its working. */
+      lightNow?: components["schemas"]["Amount"];
       name: string;
+      /** @description Whether readings differ so much that its window is likely described wrongly. */
+      odd: boolean;
+      /** @description The place that it is a part of, such as the room of a shelf. */
+      partOf?: string;
+      /** Format: int64 */
+      plants: number;
+      /**
+       * Format: int64
+       * @description Its turn on the walk.
+       */
+      position: number;
+      /**
+       * Format: int64
+       * @description Readings of light.
+       */
+      read: number;
+      site: components["schemas"]["Site"];
+      /** @description Those that stand there, the worst fit first. */
+      stands: components["schemas"]["PlantFits"][];
+      /** Format: int64 */
+      version: number;
+      /** @description From this month on; empty where nobody said what it is like. */
+      year: components["schemas"]["MonthThere"][];
+    };
+    PlaceWindow: {
+      /**
+       * @description Where it looks, by compass.
+       * @enum {string}
+       */
+      aspect: "N" | "NE" | "E" | "SE" | "S" | "SW" | "W" | "NW";
+      /**
+       * @description What hides the sky: nothing, some, half, nearly all.
+       * @enum {string}
+       */
+      blocked?: "open" | "some" | "half" | "walled";
+      /** @enum {string} */
+      curtain?: "none" | "sheer" | "blind";
+      /**
+       * Format: double
+       * @description From the glass to the plants, metres.
+       */
+      distanceM?: number;
+      /**
+       * Format: double
+       * @description Metres; 1.2 where left out.
+       */
+      heightM?: number;
+      /** @description A window in the roof. */
+      roof?: boolean;
+      /** @description Whether the plants stand below the sill. */
+      underSill?: boolean;
+      /**
+       * Format: double
+       * @description Metres; 1.2 where left out.
+       */
+      widthM?: number;
     };
     PlacesOutputBody: {
-      places: components["schemas"]["Place"][];
+      /** @description Places that get too cold for plants there in the coming nights. */
+      cold: components["schemas"]["ColdPlace"][];
+      places: components["schemas"]["PlaceRow"][];
+      /** @description Where the collection is. */
+      site: components["schemas"]["Site"];
     };
     Plan: {
       /** @description What to answer for a fuller plan. */
@@ -4628,6 +5064,15 @@ export interface components {
        * @description Its part of the price of the box.
        */
       price?: number;
+    };
+    PlantCold: {
+      id: string;
+      /**
+       * Format: double
+       * @description °C that hurts it within a night.
+       */
+      limit: number;
+      name: string;
     };
     PlantFile: {
       adjusted?: components["schemas"]["Adjusted"];
@@ -4748,6 +5193,24 @@ export interface components {
       /** @description What its plans warn of: asked at the check-in. */
       warnings: components["schemas"]["Warning"][];
       water?: components["schemas"]["WaterNeed"];
+    };
+    PlantFits: {
+      id: string;
+      /**
+       * Format: int64
+       * @description The month in which it is worst.
+       */
+      month?: number;
+      name: string;
+      /** @description What rules it; missing where nothing does. */
+      rules?: string;
+      /**
+       * Format: double
+       * @description 0 to 1; missing where nothing is known of the place.
+       */
+      score?: number;
+      /** @enum {string} */
+      word?: "good" | "passable" | "poor";
     };
     PlantReview: {
       after?: components["schemas"]["PictureView"];
@@ -5079,8 +5542,49 @@ export interface components {
       percent: number;
       strand: string;
     };
+    ReadDay: {
+      /** Format: double */
+      high: number;
+      /**
+       * Format: double
+       * @description Hours of it that were read.
+       */
+      hours: number;
+      /**
+       * Format: double
+       * @description Percent, mean.
+       */
+      humidity?: number;
+      /**
+       * Format: double
+       * @description °C
+       */
+      low: number;
+      /** Format: double */
+      mean: number;
+      on: string;
+      /**
+       * Format: double
+       * @description kPa, mean.
+       */
+      vpd?: number;
+    };
     ReadInputBody: {
       text: string;
+    };
+    ReadLightInputBody: {
+      /**
+       * Format: double
+       * @description Solar time.
+       */
+      hour: number;
+      /** @description Made by the sender, so that sending twice keeps one. */
+      id: string;
+      on: string;
+      /** Format: double */
+      ppfd: number;
+      /** @enum {string} */
+      sky: "overcast" | "clear";
     };
     ReadView: {
       absent: string[];
@@ -5103,6 +5607,54 @@ export interface components {
       row: number;
       /** Format: double */
       value: number;
+    };
+    ReadingsInputBody: {
+      /** @description Whether its dates have the month first, where it does not tell. */
+      monthFirst?: boolean;
+      /** @description Only say how it is read; keeps nothing. */
+      preview?: boolean;
+      /** @description The instrument's file. */
+      text: string;
+    };
+    ReadingsRead: {
+      /**
+       * Format: int64
+       * @description How many were new; 0 for a preview.
+       */
+      added: number;
+      dayOrMonth: boolean;
+      /** @description Its first and last days as they are read. */
+      days: components["schemas"]["ReadDay"][];
+      /**
+       * Format: int64
+       * @description Readings of a time that came again: the last of each counts.
+       */
+      doubled: number;
+      fahrenheit: boolean;
+      /** Format: date-time */
+      first: string;
+      /** Format: date-time */
+      last: string;
+      /** @description What is odd about it, in sentences. */
+      notes: string[];
+      /**
+       * Format: int64
+       * @description Readings in the file, each time once.
+       */
+      readings: number;
+      separator: string;
+      /**
+       * Format: int64
+       * @description Rows that are no readings.
+       */
+      skipped: number;
+      /**
+       * Format: int64
+       * @description Senseless ones that were thrown out.
+       */
+      thrown: number;
+      /** @description How its times were read. */
+      times: string;
     };
     Reason: {
       text: string;
@@ -5723,6 +6275,22 @@ export interface components {
     SignsOutputBody: {
       /** @description Ids of the signs that it may mean, likeliest first. */
       signs: string[];
+    };
+    Site: {
+      /** @description Whether it is only assumed, by the time zone. */
+      assumed?: boolean;
+      /**
+       * Format: double
+       * @description Degrees, south negative.
+       */
+      latitude: number;
+      /** @description Usual night minimum by month, °C, January first. */
+      nights: number[];
+      /**
+       * @description How clear it is in this climate.
+       * @enum {string}
+       */
+      sky: "cloudy" | "mixed" | "sunny";
     };
     Sitting: {
       /** @description What must be seen first. */
@@ -7924,6 +8492,68 @@ export interface operations {
       };
     };
   };
+  "get-fit": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Fits"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "save-forecast": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["NightForecast"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["PlacesOutputBody"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
   "get-guide": {
     parameters: {
       query: {
@@ -8361,6 +8991,209 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["PlacesOutputBody"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "order-places": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["OrderInputBody"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["PlacesOutputBody"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-place": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        place: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["PlaceView"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "change-place": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        place: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["ChangePlaceInputBody"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["PlacesOutputBody"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "remove-place": {
+    parameters: {
+      query: {
+        /** @description The version that is removed. */
+        version: number;
+      };
+      header?: never;
+      path: {
+        place: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["PlacesOutputBody"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "add-light": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        place: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["ReadLightInputBody"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["PlaceView"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "add-readings": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        place: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["ReadingsInputBody"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["ReadingsRead"];
         };
       };
       /** @description Error */
@@ -9772,6 +10605,68 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["SignSheet"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-site": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Site"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "save-site": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["Site"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Site"];
         };
       };
       /** @description Error */

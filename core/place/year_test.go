@@ -1,0 +1,91 @@
+package place_test
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+
+	"tendermend/core/place"
+)
+
+func TestAYearOfAPlace(t *testing.T) {
+	p := sill("E", .3)
+	year := p.Year(north, place.Known{}, on(320))
+	assert.Len(t, year, 12)
+	assert.Equal(t, 11, year[0].Month, "from the month of the day on")
+	for i, m := range year {
+		assert.Less(t, m.Low, m.Light, "month %d", m.Month)
+		assert.Greater(t, m.High, m.Light)
+		assert.GreaterOrEqual(t, m.SunMost, m.SunUsual)
+		assert.Less(t, m.Night, m.Day)
+		assert.InDelta(t, 50, m.Humidity, 40)
+		assert.Equal(t, (10+i)%12+1, m.Month)
+	}
+	january, july := year[2], year[8]
+	assert.Less(t, january.Light, july.Light)
+	assert.Less(t, january.Humidity, july.Humidity, "heated air is dry")
+	assert.False(t, july.Hot, "the sun is off an east window by eleven")
+	assert.True(t, sill("S", .3).Year(north, place.Known{}, on(80))[0].Hot)
+
+	read := p.Year(north, place.Known{
+		Light: []place.LightRead{{On: on(105), Hour: 12, PPFD: 5, Sky: place.GreySky}}, Warmer: -3, Moister: 10,
+	}, on(320))
+	assert.Less(t, read[8].Light, july.Light, "less was read than by eye")
+	assert.Less(t, read[8].High/read[8].Low, july.High/july.Low, "and it is surer")
+	assert.InDelta(t, july.Day-3, read[8].Day, .11)
+}
+
+func TestWhatIsTypedStandsAboveWhatIsAssumed(t *testing.T) {
+	night, wet := 12.0, 70.0
+	p := sill("S", .3)
+	p.Winter = &place.PlaceAir{Night: &night, Humidity: &wet}
+	year := p.Year(north, place.Known{}, on(15))
+	assert.InDelta(t, 12, year[0].Night, 0)
+	assert.InDelta(t, 70, year[0].Humidity, 0)
+	assert.NotEqual(t, 12.0, year[6].Night, "summer was not typed")
+}
+
+// 80 % at 5 °C is 28 % at 21 °C (FAO 56, equation 11); people and plants add some.
+func TestHeatedAirIsDry(t *testing.T) {
+	site := north
+	site.Nights = []float64{1, 1, 1, 1, 8, 12, 14, 14, 8, 1, 1, 1}
+	_, wet := place.Details{Setting: place.Room}.Assumed(site, on(15))
+	assert.InDelta(t, 28.1+7, wet, .6)
+}
+
+func TestWhereACollectionLikelyIs(t *testing.T) {
+	assert.InDelta(t, 52.5, place.Assume("Europe/Berlin", false).Latitude, .1)
+	assert.InDelta(t, -33.9, place.Assume("Australia/Sydney", true).Latitude, .1)
+	assert.Positive(t, place.Assume("Australia/Sydney", false).Latitude, "who says it is in the north is believed")
+	assert.Negative(t, place.Assume("Nowhere/At all", true).Latitude)
+	for _, lat := range []float64{-80, -35, -10, 0, 19.9, 20, 47, 66, 89} {
+		nights := place.NightsAt(lat)
+		assert.Len(t, nights, 12)
+		if lat > 20 {
+			assert.Less(t, nights[0], nights[6], "%g", lat)
+		}
+		if lat < -20 {
+			assert.Greater(t, nights[0], nights[6], "%g", lat)
+		}
+	}
+	assert.True(t, place.Assume("UTC", false).Assumed)
+}
+
+func TestAColdNightAlarmsInTime(t *testing.T) {
+	porch := place.Details{Setting: place.Porch}
+	night, likely, chance, alarms := porch.Cold(10, []float64{12, 2, 2, 2}, nil)
+	assert.True(t, alarms)
+	assert.Equal(t, 1, night)
+	assert.InDelta(t, 8.2, likely, 1e-9)
+	assert.InDelta(t, .794, chance, .001)
+	_, _, _, alarms = porch.Cold(10, []float64{12, 12, 12, -20}, nil)
+	assert.False(t, alarms, "four nights ahead is too far to say")
+	_, _, _, alarms = porch.Cold(10, nil, nil)
+	assert.False(t, alarms)
+	// The chance of .20 on both sides: in the open the spread tonight is √(1.5² + 1²) = 1.803.
+	out := place.Details{Setting: place.Outdoors}
+	_, _, _, alarms = out.Cold(10, []float64{10 + .83*1.803}, nil)
+	assert.True(t, alarms)
+	_, _, _, alarms = out.Cold(10, []float64{10 + .86*1.803}, nil)
+	assert.False(t, alarms)
+}

@@ -1,0 +1,144 @@
+package server
+
+import (
+	"context"
+
+	"github.com/google/uuid"
+
+	"tendermend/core/day"
+	"tendermend/core/fit"
+	"tendermend/core/logger"
+	"tendermend/core/place"
+	"tendermend/core/plant"
+	"tendermend/core/sky"
+	"tendermend/store"
+)
+
+// around is what is known of the places of a collection on a day.
+type around struct {
+	today    day.Day
+	site     place.Site
+	places   []store.Place
+	lights   map[uuid.UUID][]place.LightRead
+	days     map[uuid.UUID][]logger.ReadDay
+	outdoors map[day.Day]float64 // night minimum by day, as read outdoors
+	forecast *store.NightForecast
+	years    map[uuid.UUID][]place.MonthThere
+	kinds    plant.Kinds
+}
+
+// daysBack is how many days of readings are looked at.
+const daysBack = 60
+
+// around reads what is known of the places.
+func (srv *server) around(ctx context.Context, a store.Account) (w around, err error) {
+	w.today = a.Collection.Today(srv.Clock())
+	if w.site, err = srv.store.Site(ctx, a.Collection); err != nil {
+		return w, err
+	}
+	if w.places, err = srv.store.Places(ctx, a.Collection.ID); err != nil {
+		return w, err
+	}
+	if w.lights, err = srv.store.Lights(ctx, a.Collection.ID); err != nil {
+		return w, err
+	}
+	read, err := srv.store.PlaceDays(ctx, a.Collection.ID, w.today-daysBack)
+	if err != nil {
+		return w, err
+	}
+	w.days, w.outdoors = map[uuid.UUID][]logger.ReadDay{}, map[day.Day]float64{}
+	for _, d := range read {
+		w.days[d.Place] = append(w.days[d.Place], d.Day())
+	}
+	for _, p := range w.places {
+		if p.Details == nil || p.Details.Setting != place.Outdoors {
+			continue
+		}
+		for _, d := range w.days[p.ID] {
+			if d.Counts() {
+				w.outdoors[d.On] = d.Low
+			}
+		}
+	}
+	said, known, err := srv.store.NightForecast(ctx, a.Collection)
+	if known && w.today-said.From < day.Day(len(said.Nights)) && said.From <= w.today {
+		said.Nights, said.From = said.Nights[w.today-said.From:], w.today
+		w.forecast = &said
+	}
+	if err != nil {
+		return w, err
+	}
+	w.years = map[uuid.UUID][]place.MonthThere{}
+	w.kinds, err = srv.store.Kinds(ctx, a.Collection.ID)
+	return w, err
+}
+
+// known is what was read of a place.
+func (w around) known(p store.Place) place.Known {
+	known := place.Known{Light: w.lights[p.ID]}
+	var warmer, moister, warm, moist float64
+	for _, d := range w.days[p.ID] {
+		if !d.Counts() {
+			continue
+		}
+		out, read := w.outdoors[d.On]
+		if !read {
+			out = w.site.UsualNight(d.On)
+		}
+		known.Nights = append(known.Nights, place.Night{Out: out, In: d.Low})
+		temperature, humidity := p.Details.Assumed(w.site, d.On)
+		warmer, warm = warmer+d.High-temperature, warm+1
+		if d.Humidity != nil {
+			moister, moist = moister+*d.Humidity-humidity, moist+1
+		}
+	}
+	if warm > 0 {
+		known.Warmer = warmer / warm
+	}
+	if moist > 0 {
+		known.Moister = moister / moist
+	}
+	return known
+}
+
+// year gives the twelve months of a place from today on; nil where nothing is known of it.
+func (w around) year(p store.Place) []place.MonthThere {
+	if p.Details == nil {
+		return nil
+	}
+	if w.years[p.ID] == nil {
+		w.years[p.ID] = p.Details.Year(w.site, w.known(p), w.today)
+	}
+	return w.years[p.ID]
+}
+
+// monthsAhead is over how many months it is asked whether a plant fits.
+const monthsAhead = 6
+
+// wishes is what the kind of a plant wants.
+func (w around) wishes(p store.StandsAt) plant.Profile {
+	if kind, known := w.kinds.ByID(p.Kind); known {
+		return kind
+	}
+	habit, _ := plant.HabitByID(p.Habit)
+	return plant.OfHabit(habit)
+}
+
+// score tells how well a kind fits a place over the coming months, what rules it and in which
+// month; false where nothing is known of the place.
+func (w around) score(of plant.Profile, p store.Place) (s fit.Score, month int, known bool) {
+	year := w.year(p)
+	if year == nil {
+		return s, 0, false
+	}
+	scores := make([]fit.Score, monthsAhead)
+	wants := fit.KindOf(of)
+	for i, m := range year[:monthsAhead] {
+		resting := of.RestsIn(plant.NorthMonth(sky.Middle(m.Month, w.today), w.site.Latitude < 0))
+		scores[i] = wants.Month(fit.Month{
+			Light: m.Light, Sun: m.SunUsual, Hot: m.Hot, Night: m.Night, Day: m.Day, Humidity: m.Humidity,
+		}, resting)
+	}
+	s, worst := fit.Season(scores)
+	return s, year[worst].Month, true
+}

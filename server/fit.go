@@ -1,0 +1,173 @@
+package server
+
+import (
+	"context"
+	"math"
+	"net/http"
+	"slices"
+
+	"github.com/danielgtaylor/huma/v2"
+	"github.com/google/uuid"
+
+	"tendermend/core/facts"
+	"tendermend/core/fit"
+	"tendermend/store"
+)
+
+// FitMove is a move that is proposed, with why.
+type FitMove struct {
+	Plant     uuid.UUID  `json:"plant"`
+	Name      string     `json:"name"`
+	From      *uuid.UUID `json:"from,omitempty" doc:"Missing where it stands nowhere yet."`
+	FromName  string     `json:"fromName"`
+	To        uuid.UUID  `json:"to"`
+	ToName    string     `json:"toName"`
+	Here      float64    `json:"here" doc:"How well it stands now, 0 to 1."`
+	There     float64    `json:"there"`
+	Rules     fit.Factor `json:"rules,omitempty" doc:"What it fails in where it stands."`
+	Month     int        `json:"month,omitempty" doc:"In which month most."`
+	MakesRoom bool       `json:"makesRoom" doc:"Whether it wins little itself and makes room for another."`
+	Steps     []fit.LightStep `json:"steps" doc:"In what steps its light is raised; one where it is moved at once."`
+	Darker    bool       `json:"darker" doc:"Whether it gets less light there: it then dries more slowly."`
+}
+
+// Fits is who fits where.
+type Fits struct {
+	Moves   []FitMove   `json:"moves" doc:"The moves that win most first."`
+	Poor    []PlantFits `json:"poor" doc:"Those that stand badly and for which no better place is left."`
+	Fitting int         `json:"fitting" doc:"How many stand well or passably where they are."`
+	Unknown []string    `json:"unknown" doc:"Places of which nobody said what they are like; their plants are left out."`
+}
+
+func (srv *server) fitOperations(api huma.API) {
+	huma.Register(api, op("get-fit", http.MethodGet, "/api/fit",
+		"Who stands badly in the coming half year, and where everybody would stand best", "places"),
+		signedIn(srv, srv.getFit))
+}
+
+// fitting holds what is scored once for each kind and place.
+type fitting struct {
+	around
+	scores map[string][]scoredPlace
+	known  []store.Place
+	home   facts.Household
+}
+
+type scoredPlace struct {
+	fit.Score
+	month int
+}
+
+// of gives the scores of a plant's kind in the known places.
+func (f fitting) of(s store.StandsAt) []scoredPlace {
+	key := s.Kind + "/" + s.Habit
+	if f.scores[key] == nil {
+		wants := f.wishes(s)
+		for _, p := range f.known {
+			score, month, _ := f.score(wants, p)
+			f.scores[key] = append(f.scores[key], scoredPlace{score, month})
+		}
+	}
+	return f.scores[key]
+}
+
+// poisonous says whether a plant must stand out of reach of those who live there.
+func (f fitting) poisonous(s store.StandsAt) bool {
+	return f.wishes(s).OutOfReach(f.home.Children, f.home.Pets)
+}
+
+func (srv *server) getFit(ctx context.Context, a store.Account, _ *struct{}) (*body[Fits], error) {
+	w, err := srv.around(ctx, a)
+	if err != nil {
+		return nil, err
+	}
+	f := fitting{around: w, scores: map[string][]scoredPlace{}}
+	if f.home, err = srv.store.LivesThere(ctx, a.Collection.ID); err != nil {
+		return nil, err
+	}
+	standing, err := srv.store.Standing(ctx, a.Collection.ID)
+	if err != nil {
+		return nil, err
+	}
+	out := Fits{Moves: []FitMove{}, Poor: []PlantFits{}, Unknown: []string{}}
+	var spots []fit.Spot
+	at := map[uuid.UUID]int{}
+	for _, p := range w.places {
+		if p.Details == nil {
+			out.Unknown = append(out.Unknown, p.Name)
+			continue
+		}
+		at[p.ID] = len(f.known)
+		f.known = append(f.known, p)
+		spots = append(spots, fit.Spot{
+			Slots: p.Details.Slots, Apart: p.Isolation, HeightCM: p.Details.HeightCM, Reach: p.Details.Reach,
+		})
+	}
+	var plants []fit.Standing
+	var rows []store.StandsAt
+	for _, s := range standing {
+		here := -1
+		if s.Place != nil {
+			i, known := at[*s.Place]
+			if !known {
+				continue
+			}
+			here = i
+		}
+		p := fit.Standing{
+			ID: s.ID.String(), Here: here, Apart: s.Isolation == "isolated", Poison: f.poisonous(s), Worth: 1,
+			Sulks: fit.KindOf(w.wishes(s)).SulksHere,
+		}
+		for _, score := range f.of(s) {
+			p.Scores = append(p.Scores, score.Value)
+		}
+		plants, rows = append(plants, p), append(rows, s)
+	}
+	out.told(f, fit.Propose(plants, spots), plants, rows)
+	return &body[Fits]{out}, nil
+}
+
+// told puts a proposal into names and reasons.
+func (out *Fits) told(f fitting, moves []fit.Move, plants []fit.Standing, rows []store.StandsAt) {
+	byID := map[string]int{}
+	for i, p := range plants {
+		byID[p.ID] = i
+	}
+	moved := map[string]bool{}
+	for _, m := range moves {
+		moved[m.ID] = true
+		i := byID[m.ID]
+		scores, to := f.of(rows[i]), f.known[m.To]
+		move := FitMove{
+			Plant: rows[i].ID, Name: rows[i].Name, To: to.ID, ToName: to.Name, There: scores[m.To].Value,
+			MakesRoom: m.MakesRoom, Steps: []fit.LightStep{},
+		}
+		after := f.year(to)[0]
+		if m.From >= 0 {
+			from := f.known[m.From]
+			before := f.year(from)[0]
+			move.From, move.FromName = &from.ID, from.Name
+			move.Here, move.Rules, move.Month = scores[m.From].Value, scores[m.From].Rules, scores[m.From].month
+			move.Steps = fit.Rise(before.Light, after.Light, before.SunUsual, after.SunUsual)
+			move.Darker = after.Light < before.Light
+		}
+		out.Moves = append(out.Moves, move)
+	}
+	for i, p := range plants {
+		if p.Here < 0 || moved[p.ID] {
+			continue
+		}
+		here := f.fits(rows[i], f.known[p.Here])
+		if here.Word != "poor" {
+			out.Fitting++
+			continue
+		}
+		out.Poor = append(out.Poor, here)
+	}
+	slices.SortStableFunc(out.Poor, func(x, y PlantFits) int {
+		if *x.Score == *y.Score {
+			return 0
+		}
+		return int(math.Copysign(1, *x.Score-*y.Score))
+	})
+}

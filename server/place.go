@@ -1,0 +1,206 @@
+package server
+
+import (
+	"context"
+	"fmt"
+	"math"
+	"slices"
+
+	"github.com/google/uuid"
+
+	"tendermend/core/day"
+	"tendermend/core/fit"
+	"tendermend/core/logger"
+	"tendermend/core/place"
+	"tendermend/core/working"
+	"tendermend/store"
+)
+
+// PlaceView is a place with all that is known and reckoned of it.
+type PlaceView struct {
+	store.Place
+	Site   place.Site      `json:"site"`
+	Year   []place.MonthThere   `json:"year" doc:"From this month on; empty where nobody said what it is like."`
+	Light  *working.Amount `json:"lightNow,omitempty" doc:"Its light this month, with its working."`
+	Odd    bool            `json:"odd" doc:"Whether readings differ so much that its window is likely described wrongly."`
+	Read   int             `json:"read" doc:"Readings of light."`
+	Days   []logger.ReadDay    `json:"days" doc:"What instruments read in the last two months, day by day."`
+	Stands []PlantFits     `json:"stands" doc:"Those that stand there, the worst fit first."`
+	Cold   []ColdPlace     `json:"cold" doc:"Where it gets too cold for some of them in the coming nights."`
+}
+
+// PlantFits is a plant with how well a place fits it.
+type PlantFits struct {
+	ID    uuid.UUID  `json:"id"`
+	Name  string     `json:"name"`
+	Score *float64   `json:"score,omitempty" doc:"0 to 1; missing where nothing is known of the place."`
+	Word  string     `json:"word,omitempty" enum:"good,passable,poor"`
+	Rules fit.Factor `json:"rules,omitempty" doc:"What rules it; missing where nothing does."`
+	Month int        `json:"month,omitempty" doc:"The month in which it is worst."`
+}
+
+// fits tells how well a place fits a plant.
+func (w around) fits(of store.StandsAt, at store.Place) PlantFits {
+	f := PlantFits{ID: of.ID, Name: of.Name}
+	score, month, known := w.score(w.wishes(of), at)
+	if !known {
+		return f
+	}
+	f.Score, f.Word, f.Rules, f.Month = &score.Value, "poor", score.Rules, month
+	switch {
+	case score.Value >= fit.Good:
+		f.Word = "good"
+	case score.Value >= fit.Passable:
+		f.Word = "passable"
+	}
+	return f
+}
+
+func (srv *server) getPlace(ctx context.Context, a store.Account, in *PlacePath) (*body[PlaceView], error) {
+	w, err := srv.around(ctx, a)
+	if err != nil {
+		return nil, err
+	}
+	i := slices.IndexFunc(w.places, func(p store.Place) bool { return p.ID == in.Place })
+	if i < 0 {
+		return nil, errPlaceGone
+	}
+	p := w.places[i]
+	v := PlaceView{Place: p, Site: w.site, Year: []place.MonthThere{}, Days: w.days[p.ID], Stands: []PlantFits{}}
+	v.Read = len(w.lights[p.ID])
+	if v.Days == nil {
+		v.Days = []logger.ReadDay{}
+	}
+	if year := w.year(p); year != nil {
+		v.Year = year
+		v.Light, v.Odd = w.lightOf(p, year[0])
+	}
+	standing, err := srv.store.Standing(ctx, a.Collection.ID)
+	if err != nil {
+		return nil, err
+	}
+	for _, s := range standing {
+		if s.Place != nil && *s.Place == p.ID {
+			v.Stands = append(v.Stands, w.fits(s, p))
+		}
+	}
+	slices.SortStableFunc(v.Stands, func(x, y PlantFits) int {
+		if x.Score == nil || y.Score == nil || *x.Score == *y.Score {
+			return 0
+		}
+		return int(math.Copysign(1, *x.Score-*y.Score))
+	})
+	all := w.coldOf(standing)
+	v.Cold = slices.DeleteFunc(all, func(c ColdPlace) bool { return c.Place != p.ID })
+	return &body[PlaceView]{v}, nil
+}
+
+// lightOf opens the light of a month to its working.
+func (w around) lightOf(p store.Place, m place.MonthThere) (*working.Amount, bool) {
+	factor, spread := p.Details.Scale(w.site, w.lights[p.ID])
+	of := p.Details
+	inputs := []working.Input{
+		{Name: "latitude", Value: w.site.Latitude, Unit: "°"}, {Name: "length of the day", Value: m.DayHours, Unit: "h"},
+	}
+	if of.Window != nil {
+		inputs = append(inputs, working.Input{Name: "from the glass", Value: of.Window.DistanceM, Unit: "m"},
+			working.Input{Name: "hours of sun, usually", Value: m.SunUsual, Unit: "h"})
+	}
+	if of.Lamp != nil {
+		inputs = append(inputs, working.Input{Name: "lamp, hours a day", Value: of.Lamp.Hours, Unit: "h"})
+	}
+	if n := len(w.lights[p.ID]); n > 0 {
+		inputs = append(inputs, working.Input{Name: "readings of light", Value: float64(n)},
+			working.Input{Name: "what they make of it", Value: math.Round(100*factor) / 100, Unit: "×"})
+	}
+	sure := fmt.Sprintf("by eye: between %.1f and %.1f four times in five; one reading of light halves that", m.Low, m.High)
+	if len(w.lights[p.ID]) > 0 {
+		sure = fmt.Sprintf("between %.1f and %.1f four times in five (spread %.2f)", m.Low, m.High, spread)
+	}
+	if w.site.Assumed {
+		sure += "; where the collection is was only assumed"
+	}
+	return &working.Amount{
+		What: "light at the leaves", Value: math.Round(10*m.Light) / 10, Unit: "mol m⁻² d⁻¹",
+		Working: working.Working{
+			Inputs:  inputs,
+			Formula: "glass × curtain × (sky seen × share of the sky that the window fills + sun that reaches it) + light thrown back + lamp",
+			Source: "sunshine and day length: FAO Irrigation and Drainage Paper 56; sky and sun parted after Erbs, Klein and " +
+				"Duffie 1982; window as a rectangle seen from its middle",
+			Sure: sure,
+		},
+	}, place.Odd(factor)
+}
+
+// ColdPlace is a place that gets too cold for some plants in a coming night.
+type ColdPlace struct {
+	Place  uuid.UUID   `json:"place"`
+	Name   string      `json:"name"`
+	On     day.Day     `json:"on" doc:"The evening of the night."`
+	Ahead  int         `json:"ahead" doc:"Nights ahead, 0 for tonight."`
+	Likely float64     `json:"likely" doc:"How cold it likely gets there, °C."`
+	Chance float64     `json:"chance" doc:"How likely it gets too cold for the first of them, 0 to 1."`
+	Limit  float64     `json:"limit" doc:"What hurts the most tender of them, °C."`
+	Source string      `json:"source" doc:"Who says so."`
+	Plants []PlantCold `json:"plants" doc:"Those that come in, the most tender first."`
+}
+
+// PlantCold is a plant that a night hurts.
+type PlantCold struct {
+	ID    uuid.UUID `json:"id"`
+	Name  string    `json:"name"`
+	Limit float64   `json:"limit" doc:"°C that hurts it within a night."`
+}
+
+func (srv *server) cold(ctx context.Context, a store.Account, w around) ([]ColdPlace, error) {
+	if w.forecast == nil {
+		return []ColdPlace{}, nil
+	}
+	standing, err := srv.store.Standing(ctx, a.Collection.ID)
+	if err != nil {
+		return nil, err
+	}
+	return w.coldOf(standing), nil
+}
+
+// coldOf finds the places that get too cold for plants that stand there, the soonest first.
+func (w around) coldOf(standing []store.StandsAt) []ColdPlace {
+	list := []ColdPlace{}
+	if w.forecast == nil {
+		return list
+	}
+	for _, p := range w.places {
+		if p.Details == nil {
+			continue
+		}
+		own := w.known(p).Nights
+		var c *ColdPlace
+		for _, s := range standing {
+			if s.Place == nil || *s.Place != p.ID {
+				continue
+			}
+			limit := fit.KindOf(w.wishes(s)).Chill
+			night, likely, chance, alarms := p.Details.Cold(limit, w.forecast.Nights, own)
+			if !alarms {
+				continue
+			}
+			if c == nil {
+				c = &ColdPlace{
+					Place: p.ID, Name: p.Name, On: w.forecast.From + day.Day(night), Ahead: night,
+					Likely: math.Round(10*likely) / 10, Chance: chance, Limit: limit, Source: w.forecast.Source,
+				}
+			}
+			if limit > c.Limit {
+				c.On, c.Ahead, c.Likely = w.forecast.From+day.Day(night), night, math.Round(10*likely)/10
+				c.Chance, c.Limit = chance, limit
+			}
+			c.Plants = append(c.Plants, PlantCold{s.ID, s.Name, limit})
+		}
+		if c != nil {
+			slices.SortStableFunc(c.Plants, func(x, y PlantCold) int { return int(math.Round(y.Limit - x.Limit)) })
+			list = append(list, *c)
+		}
+	}
+	slices.SortStableFunc(list, func(x, y ColdPlace) int { return x.Ahead - y.Ahead })
+	return list
+}

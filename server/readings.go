@@ -1,0 +1,135 @@
+package server
+
+import (
+	"context"
+	"fmt"
+	"net/http"
+	"time"
+
+	"github.com/danielgtaylor/huma/v2"
+	"github.com/google/uuid"
+
+	"tendermend/core/day"
+	"tendermend/core/logger"
+	"tendermend/core/place"
+	"tendermend/core/working"
+	"tendermend/store"
+)
+
+type readingsInput struct {
+	PlacePath
+	Body struct {
+		Text       string `json:"text" maxLength:"40000000" doc:"The instrument's file."`
+		MonthFirst *bool  `json:"monthFirst,omitempty" doc:"Whether its dates have the month first, where it does not tell."`
+		Preview    bool   `json:"preview,omitempty" doc:"Only say how it is read; keeps nothing."`
+	}
+}
+
+// ReadingsRead is how a file of an instrument was read.
+type ReadingsRead struct {
+	logger.File
+	Readings int          `json:"readings" doc:"Readings in the file, each time once."`
+	Thrown   int          `json:"thrown" doc:"Senseless ones that were thrown out."`
+	Added    int          `json:"added" doc:"How many were new; 0 for a preview."`
+	First    time.Time    `json:"first"`
+	Last     time.Time    `json:"last"`
+	Days     []logger.ReadDay `json:"days" doc:"Its first and last days as they are read."`
+	Notes    []string     `json:"notes" doc:"What is odd about it, in sentences."`
+}
+
+type readLightInput struct {
+	PlacePath
+	Body struct {
+		ID uuid.UUID `json:"id" doc:"Made by the sender, so that sending twice keeps one."`
+		place.LightRead
+	}
+}
+
+type siteOutput body[place.Site]
+
+func (srv *server) readingOperations(api huma.API) {
+	readings := op("add-readings", http.MethodPost, "/api/places/{place}/readings",
+		"Take over the file of a temperature and humidity logger, or see how it would be read", "places")
+	readings.MaxBodyBytes = 48 << 20
+	huma.Register(api, readings, signedIn(srv, srv.addReadings))
+	huma.Register(api, op("add-light", http.MethodPost, "/api/places/{place}/lights",
+		"Keep a reading of daylight in a place", "places"),
+		signedIn(srv, func(ctx context.Context, a store.Account, in *readLightInput) (*body[PlaceView], error) {
+			if err := srv.store.AddLight(ctx, a, in.Place, in.Body.ID, in.Body.LightRead); err != nil {
+				return nil, ofPlace(err)
+			}
+			return srv.getPlace(ctx, a, &in.PlacePath)
+		}))
+	huma.Register(api, op("get-site", http.MethodGet, "/api/site", "Where the collection is", "places"),
+		signedIn(srv, func(ctx context.Context, a store.Account, _ *struct{}) (*siteOutput, error) {
+			at, err := srv.store.Site(ctx, a.Collection)
+			return &siteOutput{at}, err
+		}))
+	huma.Register(api, op("save-site", http.MethodPut, "/api/site", "Say where the collection is", "places"),
+		signedIn(srv, func(ctx context.Context, a store.Account, in *body[place.Site]) (*siteOutput, error) {
+			if err := srv.store.SaveSite(ctx, a, in.Body); err != nil {
+				return nil, err
+			}
+			at, err := srv.store.Site(ctx, a.Collection)
+			return &siteOutput{at}, err
+		}))
+	huma.Register(api, op("save-forecast", http.MethodPut, "/api/forecast",
+		"Say how cold the coming nights get outdoors", "places"),
+		signedIn(srv, func(ctx context.Context, a store.Account, in *body[store.NightForecast]) (*placesOutput, error) {
+			if len(in.Body.Nights) == 0 {
+				return nil, unfit("nights", "say how cold at least one night gets")
+			}
+			for _, n := range in.Body.Nights {
+				if n < -60 || n > 45 {
+					return nil, unfit("nights", fmt.Sprintf("%g °C is no night on earth; look at it again", n))
+				}
+			}
+			if err := srv.store.SaveNightForecast(ctx, a, in.Body); err != nil {
+				return nil, err
+			}
+			return srv.listPlaces(ctx, a)
+		}))
+}
+
+// shownDays is how many days of a file are shown.
+const shownDays = 7
+
+func (srv *server) addReadings(ctx context.Context, a store.Account, in *readingsInput) (*body[ReadingsRead], error) {
+	zone, err := time.LoadLocation(a.Collection.TimeZone)
+	if err != nil {
+		zone = time.UTC
+	}
+	file, err := logger.Read(in.Body.Text, zone, in.Body.MonthFirst)
+	if err != nil {
+		return nil, unfit("text", err.Error())
+	}
+	out := ReadingsRead{File: file, Readings: len(file.Rows), Notes: []string{}}
+	out.First, out.Last = file.Rows[0].At, file.Rows[len(file.Rows)-1].At
+	if out.Last.After(srv.Clock().Add(24 * time.Hour)) {
+		return nil, unfit("text", "its last reading is of "+day.At(out.Last).Words()+", which is yet to come: "+
+			"set the instrument's clock, or say whether day or month stands first")
+	}
+	if from, stuck := logger.Stuck(file.Rows); stuck {
+		out.Notes = append(out.Notes, "From "+day.At(from.In(zone)).Words()+
+			" on the temperature stood still to the digit for two days: is the sensor stuck?")
+	}
+	out.Thrown = logger.Clean(file.Rows)
+	if out.Thrown > 0 {
+		out.Notes = append(out.Notes, working.Count(out.Thrown, "reading")+" made no sense beside the others and will not count.")
+	}
+	if file.Doubled > 0 {
+		out.Notes = append(out.Notes, working.Count(file.Doubled, "time")+" came twice; the last reading of each counts.")
+	}
+	days := logger.Days(file.Rows, zone)
+	out.Days = days[max(0, len(days)-shownDays):]
+	if in.Body.Preview || file.DayOrMonth {
+		if _, err := srv.store.Place(ctx, a.Collection.ID, in.Place); err != nil {
+			return nil, ofPlace(err)
+		}
+		return &body[ReadingsRead]{out}, nil
+	}
+	if out.Added, err = srv.store.AddReadings(ctx, a, in.Place, file.Rows); err != nil {
+		return nil, ofPlace(err)
+	}
+	return &body[ReadingsRead]{out}, nil
+}

@@ -1,0 +1,32 @@
+package store
+
+import (
+	"context"
+	"fmt"
+
+	"github.com/google/uuid"
+	"github.com/jmoiron/sqlx"
+)
+
+// StandsAt is a plant with where it stands.
+type StandsAt struct {
+	ID        uuid.UUID  `db:"id"`
+	Name      string     `db:"name"`
+	Kind      string     `db:"profile"`
+	Habit     string     `db:"habit"`
+	Place     *uuid.UUID `db:"place_id"`
+	Isolation string     `db:"isolation"`
+	Standing  string     `db:"standing"`
+}
+
+// Standing lists the plants that are here, with where each stands, by place and name.
+func (s *Store) Standing(ctx context.Context, collection uuid.UUID) ([]StandsAt, error) {
+	list := []StandsAt{}
+	err := sqlx.SelectContext(ctx, s.q(), &list, `select id, name, profile, habit, place_id, isolation, standing
+		from plants where collection_id = $1 and here and standing not in ('lost', 'given-away')
+		order by place_id, natural_name, id`, collection)
+	if err != nil {
+		return nil, fmt.Errorf("listing where plants stand: %w", err)
+	}
+	return list, nil
+}
