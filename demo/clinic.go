@@ -8,6 +8,7 @@ import (
 	"github.com/google/uuid"
 
 	"tendermend/core/day"
+	"tendermend/core/place"
 	"tendermend/store"
 )
 
@@ -40,11 +41,24 @@ func Load(ctx context.Context, s *store.Store, today day.Day) (loaded bool, err 
 
 func (c *clinic) openRooms() error {
 	for _, r := range []store.Place{
-		{Name: "Ticket hall", Light: "north windows, even light"},
-		{Name: "Stair landing", Light: "east window, morning sun until ten"},
-		{Name: "Boiler corner", Light: "warm, lamps twelve hours"},
-		{Name: "Quay deck", Light: "outdoors in summer, shade cloth"},
-		{Name: "Customs cage", Light: "lamp, its own tray and tools", Isolation: true},
+		{Name: "Ticket hall", Light: "north windows, even light", Details: &place.Details{
+			Setting: place.Room, Slots: 24,
+			Window: &place.PlaceWindow{Aspect: "N", WidthM: 4, HeightM: 2.6, DistanceM: 0.8, Blocked: place.Open},
+		}},
+		{Name: "Stair landing", Light: "east window, morning sun until ten", Details: &place.Details{
+			Setting: place.Sill, Slots: 12,
+			Window: &place.PlaceWindow{Aspect: "E", WidthM: 1.6, HeightM: 1.4, DistanceM: 0.3, Blocked: place.Some},
+		}},
+		{Name: "Boiler corner", Light: "warm, lamps twelve hours", Details: &place.Details{
+			Setting: place.Room, Slots: 14, Lamp: &place.Lamp{PPFD: 160, Hours: 12}, Fan: true,
+		}},
+		{Name: "Quay deck", Light: "outdoors in summer, shade cloth", Details: &place.Details{
+			Setting: place.Outdoors, Slots: 20, Reach: true,
+			Window: &place.PlaceWindow{Aspect: "S", Blocked: place.Some, Curtain: place.Sheer},
+		}},
+		{Name: "Customs cage", Light: "lamp, its own tray and tools", Isolation: true, Details: &place.Details{
+			Setting: place.Room, Slots: 24, Lamp: &place.Lamp{PPFD: 110, Hours: 12},
+		}},
 	} {
 		r.ID = id("place/" + r.Name)
 		c.places[r.Name] = r.ID
@@ -52,7 +66,7 @@ func (c *clinic) openRooms() error {
 			return fmt.Errorf("demo place %s: %w", r.Name, err)
 		}
 	}
-	return nil
+	return c.readAir()
 }
 
 // fillCupboard stocks what the clinic uses most; one thing has run low.

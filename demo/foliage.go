@@ -134,6 +134,7 @@ func haworthia(c *clinic) {
 	h.live(27)
 	h.confirm(27, "seen", "sun-scorch")
 	h.live(0)
+	h.move(1, "Quay deck", "", "put out for the rain")
 }
 
 func nephrolepis(c *clinic) {

@@ -106,6 +106,7 @@ func syngonium(c *clinic) {
 	h.close(50, record.OutcomeKept, "Tips stay brown where they were; look again when the heating goes on.")
 	h.life.stop = true
 	h.live(0)
+	h.move(1, "Quay deck", "", "put out for the rain")
 }
 
 // calathea was drowned and lost; the lesson stands in its record.

@@ -16,27 +16,38 @@ import (
 
 // FitMove is a move that is proposed, with why.
 type FitMove struct {
-	Plant     uuid.UUID  `json:"plant"`
-	Name      string     `json:"name"`
-	From      *uuid.UUID `json:"from,omitempty" doc:"Missing where it stands nowhere yet."`
-	FromName  string     `json:"fromName"`
-	To        uuid.UUID  `json:"to"`
-	ToName    string     `json:"toName"`
-	Here      float64    `json:"here" doc:"How well it stands now, 0 to 1."`
-	There     float64    `json:"there"`
-	Rules     fit.Factor `json:"rules,omitempty" doc:"What it fails in where it stands."`
-	Month     int        `json:"month,omitempty" doc:"In which month most."`
-	MakesRoom bool       `json:"makesRoom" doc:"Whether it wins little itself and makes room for another."`
+	Plant     uuid.UUID       `json:"plant"`
+	Name      string          `json:"name"`
+	From      *uuid.UUID      `json:"from,omitempty" doc:"Missing where it stands nowhere yet."`
+	FromName  string          `json:"fromName"`
+	To        uuid.UUID       `json:"to"`
+	ToName    string          `json:"toName"`
+	Here      float64         `json:"here" doc:"How well it stands now, 0 to 1."`
+	There     float64         `json:"there"`
+	Rules     fit.Factor      `json:"rules,omitempty" doc:"What it fails in where it stands."`
+	Month     int             `json:"month,omitempty" doc:"In which month most."`
+	Clean     bool            `json:"clean" doc:"Whether it stands in isolation and no longer has to."`
+	MakesRoom bool            `json:"makesRoom" doc:"Whether it wins little itself and makes room for another."`
 	Steps     []fit.LightStep `json:"steps" doc:"In what steps its light is raised; one where it is moved at once."`
-	Darker    bool       `json:"darker" doc:"Whether it gets less light there: it then dries more slowly."`
+	Darker    bool            `json:"darker" doc:"Whether it gets less light there: it then dries more slowly."`
 }
 
 // Fits is who fits where.
 type Fits struct {
 	Moves   []FitMove   `json:"moves" doc:"The moves that win most first."`
 	Poor    []PlantFits `json:"poor" doc:"Those that stand badly and for which no better place is left."`
+	Lamps   []LampWish  `json:"lamps" doc:"Places in which a lamp would mend several."`
 	Fitting int         `json:"fitting" doc:"How many stand well or passably where they are."`
 	Unknown []string    `json:"unknown" doc:"Places of which nobody said what they are like; their plants are left out."`
+}
+
+// LampWish is a place that a lamp would mend for several plants.
+type LampWish struct {
+	Place  uuid.UUID `json:"place"`
+	Name   string    `json:"name"`
+	Plants int       `json:"plants" doc:"For how many."`
+	PPFD   float64   `json:"ppfd" doc:"How bright at the leaves, µmol a square metre and second, beside what is there."`
+	Hours  float64   `json:"hours" doc:"Hours a day."`
 }
 
 func (srv *server) fitOperations(api huma.API) {
@@ -89,7 +100,7 @@ func (srv *server) getFit(ctx context.Context, a store.Account, _ *struct{}) (*b
 	if err != nil {
 		return nil, err
 	}
-	out := Fits{Moves: []FitMove{}, Poor: []PlantFits{}, Unknown: []string{}}
+	out := Fits{Moves: []FitMove{}, Poor: []PlantFits{}, Unknown: []string{}, Lamps: []LampWish{}}
 	var spots []fit.Spot
 	at := map[uuid.UUID]int{}
 	for _, p := range w.places {
@@ -150,9 +161,11 @@ func (out *Fits) told(f fitting, moves []fit.Move, plants []fit.Standing, rows [
 			move.Here, move.Rules, move.Month = scores[m.From].Value, scores[m.From].Rules, scores[m.From].month
 			move.Steps = fit.Rise(before.Light, after.Light, before.SunUsual, after.SunUsual)
 			move.Darker = after.Light < before.Light
+			move.Clean = from.Isolation && !plants[i].Apart
 		}
 		out.Moves = append(out.Moves, move)
 	}
+	dark := make([][]fit.Kind, len(f.known))
 	for i, p := range plants {
 		if p.Here < 0 || moved[p.ID] {
 			continue
@@ -163,11 +176,35 @@ func (out *Fits) told(f fitting, moves []fit.Move, plants []fit.Standing, rows [
 			continue
 		}
 		out.Poor = append(out.Poor, here)
+		if here.Rules == fit.TooDark {
+			dark[p.Here] = append(dark[p.Here], fit.KindOf(f.wishes(rows[i])))
+		}
 	}
+	out.lamps(f, dark)
 	slices.SortStableFunc(out.Poor, func(x, y PlantFits) int {
 		if *x.Score == *y.Score {
 			return 0
 		}
 		return int(math.Copysign(1, *x.Score-*y.Score))
 	})
+}
+
+// severalDark is from how many plants on a lamp is spoken of.
+const severalDark = 2
+
+// lamps tells where a lamp would mend several that stand too dark.
+func (out *Fits) lamps(f fitting, dark [][]fit.Kind) {
+	for at, kinds := range dark {
+		if len(kinds) < severalDark {
+			continue
+		}
+		p := f.known[at]
+		worst := math.Inf(1)
+		for _, m := range f.year(p)[:monthsAhead] {
+			worst = min(worst, m.Light)
+		}
+		if ppfd, hours, n := fit.LampFor(kinds, worst); ppfd > 0 {
+			out.Lamps = append(out.Lamps, LampWish{p.ID, p.Name, n, math.Ceil(ppfd/10) * 10, hours})
+		}
+	}
 }

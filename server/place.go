@@ -19,14 +19,15 @@ import (
 // PlaceView is a place with all that is known and reckoned of it.
 type PlaceView struct {
 	store.Place
-	Site   place.Site      `json:"site"`
-	Year   []place.MonthThere   `json:"year" doc:"From this month on; empty where nobody said what it is like."`
-	Light  *working.Amount `json:"lightNow,omitempty" doc:"Its light this month, with its working."`
-	Odd    bool            `json:"odd" doc:"Whether readings differ so much that its window is likely described wrongly."`
-	Read   int             `json:"read" doc:"Readings of light."`
-	Days   []logger.ReadDay    `json:"days" doc:"What instruments read in the last two months, day by day."`
-	Stands []PlantFits     `json:"stands" doc:"Those that stand there, the worst fit first."`
-	Cold   []ColdPlace     `json:"cold" doc:"Where it gets too cold for some of them in the coming nights."`
+	Site     place.Site         `json:"site"`
+	Says     string             `json:"says" doc:"Its year in sentences."`
+	Year     []place.MonthThere `json:"year" doc:"From this month on; empty where nobody said what it is like."`
+	LightNow *working.Amount    `json:"lightNow,omitempty" doc:"Its light this month, with its working."`
+	Odd      bool               `json:"odd" doc:"Whether readings differ so much that its window is likely described wrongly."`
+	Read     int                `json:"read" doc:"Readings of light."`
+	Days     []logger.ReadDay   `json:"days" doc:"What instruments read in the last two months, day by day."`
+	Stands   []PlantFits        `json:"stands" doc:"Those that stand there, the worst fit first."`
+	Cold     []ColdPlace        `json:"cold" doc:"Where it gets too cold for some of them in the coming nights."`
 }
 
 // PlantFits is a plant with how well a place fits it.
@@ -72,8 +73,8 @@ func (srv *server) getPlace(ctx context.Context, a store.Account, in *PlacePath)
 		v.Days = []logger.ReadDay{}
 	}
 	if year := w.year(p); year != nil {
-		v.Year = year
-		v.Light, v.Odd = w.lightOf(p, year[0])
+		v.Year, v.Says = year, place.Says(year)
+		v.LightNow, v.Odd = w.lightOf(p, year[0])
 	}
 	standing, err := srv.store.Standing(ctx, a.Collection.ID)
 	if err != nil {

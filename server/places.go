@@ -16,6 +16,7 @@ import (
 // PlaceRow is a place with its year in short.
 type PlaceRow struct {
 	store.Place
+	Says string             `json:"says" doc:"Its year in sentences; empty where nobody said what it is like."`
 	Year []place.MonthThere `json:"year" doc:"Its twelve months from this one on; empty where nobody said what it is like."`
 }
 
@@ -29,10 +30,10 @@ type placesOutput struct {
 
 // PlaceSaid is what is said of a place.
 type PlaceSaid struct {
-	Name      string       `json:"name" maxLength:"80"`
-	Light     string       `json:"light,omitempty" maxLength:"120"`
-	Isolation bool         `json:"isolation,omitempty"`
-	PartOf    *uuid.UUID   `json:"partOf,omitempty" doc:"The place that it is a part of."`
+	Name      string         `json:"name" maxLength:"80"`
+	Light     string         `json:"light,omitempty" maxLength:"120"`
+	Isolation bool           `json:"isolation,omitempty"`
+	PartOf    *uuid.UUID     `json:"partOf,omitempty" doc:"The place that it is a part of."`
 	Details   *place.Details `json:"details,omitempty" doc:"What is known of its light and air."`
 }
 
@@ -103,7 +104,7 @@ func (srv *server) listPlaces(ctx context.Context, a store.Account) (*placesOutp
 	for _, p := range w.places {
 		row := PlaceRow{Place: p, Year: []place.MonthThere{}}
 		if year := w.year(p); year != nil {
-			row.Year = year
+			row.Year, row.Says = year, place.Says(year)
 		}
 		out.Body.Places = append(out.Body.Places, row)
 	}

@@ -28,13 +28,13 @@ type readingsInput struct {
 // ReadingsRead is how a file of an instrument was read.
 type ReadingsRead struct {
 	logger.File
-	Readings int          `json:"readings" doc:"Readings in the file, each time once."`
-	Thrown   int          `json:"thrown" doc:"Senseless ones that were thrown out."`
-	Added    int          `json:"added" doc:"How many were new; 0 for a preview."`
-	First    time.Time    `json:"first"`
-	Last     time.Time    `json:"last"`
+	Readings int              `json:"readings" doc:"Readings in the file, each time once."`
+	Thrown   int              `json:"thrown" doc:"Senseless ones that were thrown out."`
+	Added    int              `json:"added" doc:"How many were new; 0 for a preview."`
+	First    time.Time        `json:"first"`
+	Last     time.Time        `json:"last"`
 	Days     []logger.ReadDay `json:"days" doc:"Its first and last days as they are read."`
-	Notes    []string     `json:"notes" doc:"What is odd about it, in sentences."`
+	Notes    []string         `json:"notes" doc:"What is odd about it, in sentences."`
 }
 
 type readLightInput struct {

@@ -42,7 +42,8 @@ func (s *Store) places(ctx context.Context, collection uuid.UUID, which string) 
 	err := sqlx.SelectContext(ctx, s.q(), &places, `
 		select p.id, p.name, p.light, p.position, p.isolation, p.part_of, p.version, p.gone,
 			coalesce(p.details, 'null') as details,
-			(select count(*) from plants x where x.collection_id = p.collection_id and x.place_id = p.id and x.here) as plants
+			(select count(*) from plants x where x.collection_id = p.collection_id and x.place_id = p.id and x.here
+				and x.standing not in ('lost', 'given-away')) as plants
 		from places p where p.collection_id = $1 and `+which+` order by p.isolation, p.position, p.name`, collection)
 	for i := range places {
 		places[i].Details = places[i].Known.V
@@ -91,7 +92,8 @@ func (s *Store) ChangePlace(ctx context.Context, a Account, p Place) error {
 		var now []Place
 		err := tx.SelectContext(ctx, &now, `select id, name, light, position, isolation, part_of, version, gone,
 			coalesce(details, 'null') as details,
-			(select count(*) from plants x where x.collection_id = $1 and x.place_id = $2 and x.here) as plants
+			(select count(*) from plants x where x.collection_id = $1 and x.place_id = $2 and x.here
+				and x.standing not in ('lost', 'given-away')) as plants
 			from places where collection_id = $1 and id = $2 for update`, a.Collection.ID, p.ID)
 		if err != nil {
 			return fmt.Errorf("changing a place: %w", err)

@@ -263,3 +263,20 @@ func TestAKindsRowSaysWhatItWants(t *testing.T) {
 		assert.False(t, math.IsNaN(k.Month(fit.Month{}, true).Value), p.ID)
 	}
 }
+
+func TestALampBringsKindsToDoWell(t *testing.T) {
+	fern := kind(2, 4, 8, plant.Shade, 13, 7, 21, 29, 50, 65)
+	ppfd, hours, n := fit.LampFor([]fit.Kind{moth, fern}, 1)
+	assert.Equal(t, 2, n)
+	m := fine()
+	m.Light = 1 + ppfd*hours*.0036
+	assert.InDelta(t, .75, moth.Month(m, false).Value, .001)
+	ppfd, _, _ = fit.LampFor([]fit.Kind{fern}, 3)
+	assert.Zero(t, ppfd)
+	cactus := kind(8, 20, 45, plant.FullSun, 4, 0, 22, 40, 20, 35)
+	four, _, n := fit.LampFor([]fit.Kind{moth, fern, cactus, moth}, 1)
+	assert.InDelta(t, (math.Sqrt(24)-1)/(12*.0036), four, 1e-9, "one cactus does not set the lamp")
+	assert.Equal(t, 3, n)
+	ppfd, _, _ = fit.LampFor(nil, 0)
+	assert.Zero(t, ppfd)
+}

@@ -89,3 +89,22 @@ func TestAColdNightAlarmsInTime(t *testing.T) {
 	_, _, _, alarms = out.Cold(10, []float64{10 + .86*1.803}, nil)
 	assert.False(t, alarms)
 }
+
+func TestAYearInWords(t *testing.T) {
+	assert.Empty(t, place.Says(nil))
+	said := place.Says(sill("E", .3).Year(north, place.Known{}, on(320)))
+	assert.Contains(t, said, "Dim in December (1.")
+	assert.Contains(t, said, "very bright in J")
+	assert.Regexp(t, `sun between \d+ and 11 o’clock in (May|June|July)`, said)
+	assert.Contains(t, said, "nights down to about 14 °C in January.")
+	assert.Contains(t, place.Says(sill("N", .3).Year(north, place.Known{}, on(1))), "sun early and late in the day in June")
+	lamp := place.Details{Setting: place.Room, Lamp: &place.Lamp{PPFD: 100, Hours: 12}}
+	assert.Contains(t, place.Says(lamp.Year(north, place.Known{}, on(1))),
+		"Of middling light all year (4.3 to 4.3 mol); no sun reaches it")
+	for light, word := range map[float64]string{
+		.99: "too dark for nearly all plants", 1: "dim", 2.99: "dim", 3: "of middling light", 6.99: "of middling light",
+		7: "bright", 13.99: "bright", 14: "very bright",
+	} {
+		assert.Equal(t, word, place.LightWord(light), "%g", light)
+	}
+}

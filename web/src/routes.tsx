@@ -97,7 +97,12 @@ export const router = createBrowserRouter([
               },
             ],
           },
-          { path: "places", lazy: async () => ({ Component: (await import("./views/Places")).Places }) },
+          { path: "places", lazy: async () => ({ Component: (await import("./views/places/Places")).Places }) },
+          {
+            path: "places/:place",
+            lazy: async () => ({ Component: (await import("./views/places/PlacePage")).PlacePage }),
+          },
+          { path: "fit", lazy: async () => ({ Component: (await import("./views/places/WhoFits")).WhoFits }) },
           {
             path: "bench",
             lazy: async () => ({ Component: (await import("./views/bench/Bench")).Bench }),

@@ -33,6 +33,8 @@ export const keys = {
   register: (filter: object) => ["collection", "plants", filter] as const,
   rounds: ["collection", "rounds"] as const,
   places: ["collection", "places"] as const,
+  place: (place: string) => ["collection", "places", place] as const,
+  fit: ["collection", "places", "fit"] as const,
   comparison: (plants: string[], sisters: boolean) => ["collection", "comparison", plants, sisters] as const,
   benchDay: (tag: string) => ["collection", "bench-day", tag] as const,
   batches: ["collection", "batches"] as const,

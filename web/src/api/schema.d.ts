@@ -3288,6 +3288,8 @@ export interface components {
       seen: string[];
     };
     FitMove: {
+      /** @description Whether it stands in isolation and no longer has to. */
+      clean: boolean;
       /** @description Whether it gets less light there: it then dries more slowly. */
       darker: boolean;
       /** @description Missing where it stands nowhere yet. */
@@ -3322,6 +3324,8 @@ export interface components {
        * @description How many stand well or passably where they are.
        */
       fitting: number;
+      /** @description Places in which a lamp would mend several. */
+      lamps: components["schemas"]["LampWish"][];
       /** @description The moves that win most first. */
       moves: components["schemas"]["FitMove"][];
       /** @description Those that stand badly and for which no better place is left. */
@@ -3740,6 +3744,25 @@ export interface components {
       /**
        * Format: double
        * @description Light at the leaves, µmol a square metre and second.
+       */
+      ppfd: number;
+    };
+    LampWish: {
+      /**
+       * Format: double
+       * @description Hours a day.
+       */
+      hours: number;
+      name: string;
+      place: string;
+      /**
+       * Format: int64
+       * @description For how many.
+       */
+      plants: number;
+      /**
+       * Format: double
+       * @description How bright at the leaves, µmol a square metre and second, beside what is there.
        */
       ppfd: number;
     };
@@ -4885,6 +4908,8 @@ export interface components {
        * @description Its turn on the walk.
        */
       position: number;
+      /** @description Its year in sentences; empty where nobody said what it is like. */
+      says: string;
       /** Format: int64 */
       version: number;
       /** @description Its twelve months from this one on; empty where nobody said what it is like. */
@@ -4900,6 +4925,8 @@ export interface components {
       id: string;
       /** @description Whether plants here are kept apart; walked last. */
       isolation: boolean;
+      /** @description Its light in words. */
+      light: string;
       /** @description Its light this month, with its working. */
       lightNow?: components["schemas"]["Amount"];
       name: string;
@@ -4919,6 +4946,8 @@ export interface components {
        * @description Readings of light.
        */
       read: number;
+      /** @description Its year in sentences. */
+      says: string;
       site: components["schemas"]["Site"];
       /** @description Those that stand there, the worst fit first. */
       stands: components["schemas"]["PlantFits"][];

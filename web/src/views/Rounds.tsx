@@ -2,11 +2,12 @@ import { Button, Group } from "@mantine/core";
 import { useDeferredValue, useState } from "react";
 import { Link } from "react-router";
 import type { Schemas } from "../api/client";
-import { useRounds } from "../api/plants";
+import { usePlaces, useRounds, useSession } from "../api/plants";
 import { How } from "../shell/How";
 import { Bare, Failed, Waiting } from "../shell/States";
 import { usePicked } from "./many/picked";
 import { WhenPicked } from "./many/WhenPicked";
+import { ColdComing } from "./places/ColdComing";
 import classes from "./Rounds.module.css";
 import { useRecent } from "./recent";
 import type { Stop } from "./StopRow";
@@ -75,6 +76,7 @@ export function Rounds() {
         </Group>
       </Group>
       <Alarming places={places ?? []} />
+      <Cold />
       <WalkPlaces places={places ?? []} today={today} wants={must} answered={atOnce} picking={picking} />
       {waiting > 0 && (
         <details className={classes.waiting} open={data.must === 0}>
@@ -125,4 +127,12 @@ function Alarming({ places }: { places: Schemas["WalkPlace"][] }) {
       </ul>
     </section>
   );
+}
+
+/** Who comes in before a cold night; nothing where no night calls anybody in. */
+function Cold() {
+  const places = usePlaces().data;
+  const today = useSession().data?.today;
+  if (!places || !today) return null;
+  return <ColdComing cold={places.cold} places={places.places} today={today} />;
 }

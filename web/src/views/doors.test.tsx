@@ -2,7 +2,7 @@ import { screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { describe, expect, it } from "vitest";
 import { device, knowledge, pageText, plantFile, Refusal, serve, show } from "../testing/page";
-import { Places } from "./Places";
+import { Places } from "./places/Places";
 import { Register } from "./Register";
 import { SignIn } from "./SignIn";
 import { TakeIn } from "./TakeIn";
@@ -67,10 +67,12 @@ describe("at the door", () => {
 });
 
 describe("places", () => {
+  const site = { latitude: 48, sky: "mixed", nights: [0, 0, 2, 5, 9, 12, 13, 12, 9, 5, 2, 0] };
   it("stand in the order of the walk, and new ones are added once", async () => {
-    const hall = { id: "h", name: "Hall", light: "north", isolation: false, plants: 1, position: 1 };
-    const cage = { id: "c", name: "Cage", light: "", isolation: true, plants: 3, position: 2 };
-    const asked = serve({ "GET /api/places": { places: [hall, cage] }, "POST /api/places": { places: [hall, cage] } });
+    const hall = { id: "h", name: "Hall", light: "north", isolation: false, plants: 1, position: 1, year: [] };
+    const cage = { id: "c", name: "Cage", light: "", isolation: true, plants: 3, position: 2, year: [] };
+    const there = { places: [hall, cage], site, cold: [] };
+    const asked = serve({ "GET /api/places": there, "POST /api/places": there, "GET /api/session": session });
     show(<Places />);
     await screen.findByText("Hall");
     expect(pageText()).toContain("1 plant");
@@ -84,7 +86,8 @@ describe("places", () => {
 
   it("say how to begin, and what is wrong with a name", async () => {
     serve({
-      "GET /api/places": { places: [] },
+      "GET /api/places": { places: [], site, cold: [] },
+      "GET /api/session": session,
       "POST /api/places": new Refusal({ status: 409, detail: "There is a place of that name." }),
     });
     show(<Places />);

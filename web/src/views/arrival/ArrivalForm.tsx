@@ -3,7 +3,7 @@ import { useState } from "react";
 import { Problem } from "../../api/client";
 import { useKnowledge } from "../../api/handbook";
 import { Failed, Refused, Waiting } from "../../shell/States";
-import { NewPlace } from "../Places";
+import { NewPlace } from "../places/NewPlace";
 import classes from "../TakeIn.module.css";
 import { type Arrived, Drawn, type Fields, HowItCame, WhatItHas } from "./parts";
 import { WhatItIs } from "./WhatItIs";

@@ -1,0 +1,87 @@
+package trip_test
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"tendermend/core/drying"
+	"tendermend/core/plant"
+	"tendermend/core/trip"
+)
+
+func rule(t *testing.T, name plant.WaterRule) drying.Rule {
+	t.Helper()
+	r, known := drying.RuleOf(name)
+	require.True(t, known)
+	return r
+}
+
+// The handbook's worked example: fourteen days, from in two days; its risks, safe days, and
+// what a sitter does.
+func TestTheWorkedTrip(t *testing.T) {
+	for _, row := range []struct {
+		name                        string
+		rate, sd, litres, pace, now float64
+		rule                        plant.WaterRule
+		resting, before             bool
+		risk                        float64
+		safeDays                    int
+		verdict                     trip.Verdict
+		aids                        int
+		days                        []int
+		millilitres                 int
+		noCover                     bool
+	}{
+		{"fern", .105, .18, .46, .70, .80, plant.Even, false, true, 1, 5, trip.Sitter, 0, []int{3, 6, 9, 12}, 90, true},
+		{"peace lily", .085, .20, 1, .72, .75, plant.SurfaceDry, false, true, .76, 9, trip.Aided, 2, nil, 0, true},
+		{"monstera", .060, .20, 1.8, .70, .60, plant.HalfDry, false, false, .10, 14, trip.Lasts, 0, nil, 0, false},
+		{"pothos", .070, .15, .62, .66, .95, plant.HalfDry, false, false, 0, 19, trip.Lasts, 0, nil, 0, false},
+		{"moth orchid", .075, .25, .20, .75, .45, plant.HalfDry, false, true, .02, 16, trip.Lasts, 0, nil, 0, false},
+		{"wax vine", .050, .20, .60, .75, .50, plant.DryThrough, false, false, 0, 23, trip.Lasts, 0, nil, 0, false},
+		{"cactus", .040, .30, .20, .60, .05, plant.DryThrough, true, false, 0, 90, trip.Leave, 0, nil, 0, false},
+		{"begonia", .140, .45, .12, .80, .70, plant.QuarterDry, false, true, .83, 6, trip.Aided, 2, nil, 0, false},
+		{"begonia without a bag", .140, .45, .12, .80, .70, plant.QuarterDry, false, true, .83, 6, trip.Sitter, 0,
+			[]int{4, 8, 12}, 50, true},
+	} {
+		p := trip.For(trip.Pot{
+			Rate: row.rate, SD: row.sd, Litres: row.litres, Pace: row.pace, Content: row.now, DaysToGo: 2,
+			Rule: rule(t, row.rule), Resting: row.resting, NoCover: row.noCover,
+		}, 14, false)
+		assert.Equal(t, row.verdict, p.Verdict, row.name)
+		assert.Equal(t, row.before, p.WaterBefore, row.name)
+		assert.InDelta(t, row.risk, p.Risk, .005, row.name)
+		assert.Equal(t, row.safeDays, p.SafeDays, row.name)
+		assert.Len(t, p.Aids, row.aids, row.name)
+		assert.ElementsMatch(t, row.days, p.Days, row.name)
+		if row.millilitres > 0 {
+			assert.Equal(t, row.millilitres, p.Millilitres, row.name)
+		}
+	}
+}
+
+// Whatever the pot: longer is never safer, cooler never worse, nobody pours where nobody has
+// to, and all sitter's days lie between leaving and coming back.
+func TestTripsHoldTogether(t *testing.T) {
+	for _, rate := range []float64{.02, .06, .15, .4} {
+		for _, name := range []plant.WaterRule{plant.Even, plant.SurfaceDry, plant.QuarterDry, plant.HalfDry, plant.DryThrough} {
+			p := trip.Pot{Rate: rate, SD: .3, Litres: .5, Rule: rule(t, name), Pace: .8, Content: .7, DaysToGo: 1}
+			last := 0.0
+			for away := 1; away < 40; away += 3 {
+				plan := trip.For(p, away, false)
+				assert.GreaterOrEqual(t, plan.Risk, last-1e-9)
+				last = plan.Risk
+				assert.LessOrEqual(t, trip.For(p, away, true).Risk, plan.Risk+1e-9)
+				assert.Equal(t, plan.Verdict == trip.Lasts, plan.Risk <= .10)
+				for _, d := range plan.Days {
+					assert.Less(t, d, away)
+					assert.GreaterOrEqual(t, d, 2)
+				}
+				if plan.Verdict == trip.Lasts {
+					assert.Empty(t, plan.Days)
+				}
+			}
+		}
+	}
+}
