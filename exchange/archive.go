@@ -46,7 +46,7 @@ type Place struct {
 	Isolation bool      `json:"isolation,omitempty"`
 	// Details is what is known of its light and air.
 	Details *place.Details `json:"details,omitempty" doc:"What is known of its light and air."`
-	Gone    bool         `json:"gone,omitempty" doc:"Whether it is no longer used; the record still names it."`
+	Gone    bool           `json:"gone,omitempty" doc:"Whether it is no longer used; the record still names it."`
 }
 
 // Kind is a kind that the collection added, in its newest version.

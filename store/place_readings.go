@@ -149,7 +149,7 @@ func (s *Store) AddLight(ctx context.Context, a Account, at, id uuid.UUID, r pla
 // Lights gives the readings of light of all places, oldest first.
 func (s *Store) Lights(ctx context.Context, collection uuid.UUID) (map[uuid.UUID][]place.LightRead, error) {
 	var rows []struct {
-		Place uuid.UUID             `db:"place_id"`
+		Place uuid.UUID               `db:"place_id"`
 		Body  asJSON[place.LightRead] `db:"body"`
 	}
 	err := sqlx.SelectContext(ctx, s.q(), &rows, `select place_id, body from place_lights where collection_id = $1

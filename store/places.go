@@ -24,9 +24,9 @@ type Place struct {
 	// PartOf is the place that it is a part of, such as the room of a shelf.
 	PartOf *uuid.UUID `db:"part_of" json:"partOf,omitempty" doc:"The place that it is a part of, such as the room of a shelf."`
 	// Version is the one that a change must be made from.
-	Version int                  `db:"version" json:"version"`
-	Plants  int                  `db:"plants" json:"plants"`
-	Gone    bool                 `db:"gone" json:"-"`
+	Version int                    `db:"version" json:"version"`
+	Plants  int                    `db:"plants" json:"plants"`
+	Gone    bool                   `db:"gone" json:"-"`
 	Known   asJSON[*place.Details] `db:"details" json:"-"`
 	Details *place.Details         `db:"-" json:"details,omitempty" doc:"What is known of its light and air; missing where nobody said."`
 }

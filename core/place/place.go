@@ -79,9 +79,9 @@ type PlaceAir struct {
 
 // Details are what is known of a place.
 type Details struct {
-	Setting Setting `json:"setting" enum:"outdoors,porch,cold-room,sill,room"`
+	Setting Setting      `json:"setting" enum:"outdoors,porch,cold-room,sill,room"`
 	Window  *PlaceWindow `json:"window,omitempty" doc:"Missing where no window lights it."`
-	Lamp    *Lamp   `json:"lamp,omitempty"`
+	Lamp    *Lamp        `json:"lamp,omitempty"`
 	Winter  *PlaceAir    `json:"winter,omitempty" doc:"Its air in the cold half of the year, where somebody typed it."`
 	Summer  *PlaceAir    `json:"summer,omitempty"`
 	// Slots is how many plants it holds and HeightCM how tall one may be; 0 where nobody
