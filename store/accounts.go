@@ -47,6 +47,9 @@ type User struct {
 type Account struct {
 	User       User
 	Collection Collection
+	// As is the name under which entries are recorded, where it is not the user's own: of
+	// somebody who waters in their stead.
+	As string
 }
 
 // NewAccount is what opens an account with an empty collection of its own.
@@ -146,7 +149,8 @@ func (s *Store) Account(ctx context.Context, userID uuid.UUID) (Account, error) 
 	if errors.Is(err, sql.ErrNoRows) {
 		return Account{}, ErrNotFound
 	}
-	return Account{row.User, Collection{row.CollectionID, row.Collection, row.TimeZone, row.South}}, err
+	of := Collection{row.CollectionID, row.Collection, row.TimeZone, row.South}
+	return Account{User: row.User, Collection: of}, err
 }
 
 // argon2id parameters: RFC 9106's second recommended option (64 MiB, 3 passes,

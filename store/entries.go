@@ -1,6 +1,7 @@
 package store
 
 import (
+	"cmp"
 	"context"
 	"database/sql"
 	"encoding/json"
@@ -256,7 +257,7 @@ func (add *adding) one(ctx context.Context, e record.Entry) (record.Entry, error
 		return record.Entry{}, unmet
 	}
 	// In the order in which they were sent, after all that is there.
-	e.RecordedAt, e.By, e.Despite = add.ledger.After(add.store.now()), add.account.User.Name, concerns
+	e.RecordedAt, e.By, e.Despite = add.ledger.After(add.store.now()), cmp.Or(add.account.As, add.account.User.Name), concerns
 	e.With = add.ledger.With(e)
 	if err := add.ledger.Complete(&e, add.around); err != nil {
 		return record.Entry{}, record.Faults{{Field: string(e.Kind()), Message: err.Error()}}
@@ -368,10 +369,10 @@ func insertEntry(ctx context.Context, tx *sqlx.Tx, a Account, e record.Entry) er
 	}
 	_, err = tx.ExecContext(ctx, `
 		insert into entries (collection_id, id, plant_id, kind, on_day, recorded_at, by_user, replaces,
-			case_id, with_id, despite, body)
-		values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12)`,
+			case_id, with_id, despite, body, by_name)
+		values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, nullif($13, ''))`,
 		a.Collection.ID, e.ID, e.PlantID, string(e.Kind()), e.On, e.RecordedAt, a.User.ID, e.Replaces, e.Case, e.With,
-		despite, body)
+		despite, body, a.As)
 	if err != nil {
 		return fmt.Errorf("recording entry %s: %w", e.ID, err)
 	}

@@ -31,7 +31,8 @@ func clinic(t *testing.T) (*store.Store, store.Account) {
 }
 
 // Whatever is asked of a collection goes to its own rows: every key and every index of a
-// table of collections begins with the collection. Members are asked for by user as well.
+// table of collections begins with the collection. Members are asked for by user as well,
+// and links by their secrets.
 func TestEveryKeyBeginsWithTheCollection(t *testing.T) {
 	s := pgtest.Store(t)
 	var others []string
@@ -41,7 +42,7 @@ func TestEveryKeyBeginsWithTheCollection(t *testing.T) {
 			and exists (select from pg_attribute a where a.attrelid = c.oid and a.attname = 'collection_id')
 			and (select attname from pg_attribute a where a.attrelid = c.oid and a.attnum = i.indkey[0])
 				<> 'collection_id' order by 1`))
-	assert.Equal(t, []string{"members_pkey"}, others)
+	assert.Equal(t, []string{"calendar_links_pkey", "members_pkey", "trip_links_pkey"}, others)
 	var without []string
 	require.NoError(t, s.DB.Select(&without, `
 		select c.relname from pg_class c where c.relnamespace = 'public'::regnamespace and c.relkind = 'r'

@@ -85,3 +85,16 @@ func TestTripsHoldTogether(t *testing.T) {
 		}
 	}
 }
+
+func TestWhatTellsNothingByDryingIsSeenToByTheCalendar(t *testing.T) {
+	for rule, every := range map[plant.WaterRule]int{
+		plant.AirRoots: 1, plant.CupWater: 4, plant.Reservoir: 7, plant.WetTray: 3, plant.HalfDry: 0, plant.NoWater: 0,
+	} {
+		what, days, known := trip.Otherwise(rule)
+		assert.Equal(t, every, days, rule)
+		assert.Equal(t, every > 0, known, rule)
+		assert.Equal(t, known, what != "", rule)
+	}
+	assert.Equal(t, []int{1, 5, 9}, trip.OnDays(4, 10))
+	assert.Empty(t, trip.OnDays(0, 10))
+}

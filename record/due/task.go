@@ -49,6 +49,18 @@ func Kinds() []Kind {
 	}
 }
 
+// kindWords say in a calendar what is done.
+var kindWords = map[Kind]string{
+	Examine: "first look", Decide: "decide what ails it", Plan: "take a plan up", Step: "step of a plan",
+	Pass: "next stage", Back: "look at a setback", Check: "check-in", Look: "look", Water: "look for water",
+	Asleep: "look while at rest", Treat: "treatment", Stall: "stands still", Signal: "alarm", Pests: "look for pests",
+	Apart: "keep apart", Release: "let back to the others", Trial: "say what a trial came to",
+	Count: "count of pieces",
+}
+
+// Words say what a kind of task is, for lists and calendars.
+func (k Kind) Words() string { return kindWords[k] }
+
 // Task is one thing to do or look at, with why and since when.
 type Task struct {
 	Kind Kind `json:"kind"` // one of Kinds

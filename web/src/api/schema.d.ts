@@ -431,6 +431,42 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/calendar-link": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** Whether the calendar has an address */
+    get: operations["get-calendar-link"];
+    put?: never;
+    /** Make a secret address at which a calendar program reads what is due; the one before ends */
+    post: operations["make-calendar-link"];
+    /** Take the calendar's address back */
+    delete: operations["end-calendar-link"];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/calendar/{token}": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** What is due in the coming two months, trips and cold nights, as iCalendar (RFC 5545) */
+    get: operations["get-calendar"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/causes/{cause}": {
     parameters: {
       query?: never;
@@ -1447,6 +1483,24 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/sit/{token}": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** What a sitter does today and until the carer is back */
+    get: operations["get-sit"];
+    put?: never;
+    /** Tick a plant as watered, or as wet and left; it comes into the record under the sitter's name */
+    post: operations["tick-sit"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/site": {
     parameters: {
       query?: never;
@@ -1545,6 +1599,59 @@ export interface paths {
     put?: never;
     post?: never;
     delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/trips": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** The trips, the last first */
+    get: operations["list-trips"];
+    put?: never;
+    /** Plan a time away: who lasts, who is watered before, who waters whom on which days */
+    post: operations["plan-trip"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/trips/{trip}": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** A trip with what was ticked, and after it whom to look at first */
+    get: operations["get-trip"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/trips/{trip}/link": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Make an address with which the sitter sees and ticks this trip, and nothing else */
+    post: operations["link-trip"];
+    /** Take the sitter's addresses back */
+    delete: operations["end-trip"];
     options?: never;
     head?: never;
     patch?: never;
@@ -2268,6 +2375,12 @@ export interface components {
       code?: string;
       /** @description The present password. */
       password: string;
+    };
+    CalendarLink: {
+      /** @description Whether the calendar has an address. */
+      has: boolean;
+      /** @description The address; told once, when it is made. */
+      url?: string;
     };
     Calibration: {
       /** @description Newest first, two hundred at most. */
@@ -3286,6 +3399,17 @@ export interface components {
       looked: string[];
       /** @description Parts on which the last look saw something. */
       seen: string[];
+    };
+    FirstLook: {
+      /**
+       * Format: double
+       * @description The chance that it stood too dry, with what was ticked, 0 to 1.
+       */
+      chance: number;
+      /** @description Days on which it was to be watered and nothing was ticked. */
+      missed: string[];
+      name: string;
+      plant: string;
     };
     FitMove: {
       /** @description Whether it stands in isolation and no longer has to. */
@@ -6305,6 +6429,19 @@ export interface components {
       /** @description Ids of the signs that it may mean, likeliest first. */
       signs: string[];
     };
+    SitView: {
+      back: string;
+      /** @description In whose stead. */
+      carer: string;
+      from: string;
+      note?: string;
+      phone?: string;
+      /** @description Those that are seen to, and those that must not be watered. */
+      sheet: components["schemas"]["TripPot"][];
+      sitter: string;
+      ticks: components["schemas"]["SitterTick"][];
+      today: string;
+    };
     Site: {
       /** @description Whether it is only assumed, by the time zone. */
       assumed?: boolean;
@@ -6320,6 +6457,14 @@ export interface components {
        * @enum {string}
        */
       sky: "cloudy" | "mixed" | "sunny";
+    };
+    SitterTick: {
+      /** Format: date-time */
+      at: string;
+      /** @description watered, or probed: felt wet and left. */
+      kind: string;
+      on: string;
+      plant: string;
     };
     Sitting: {
       /** @description What must be seen first. */
@@ -6919,6 +7064,16 @@ export interface components {
       reason?: string;
       skipped: boolean;
     };
+    "Tick-sitRequest": {
+      /**
+       * @description Watered, or felt wet and left.
+       * @enum {string}
+       */
+      did: "watered" | "wet";
+      /** @description Made by the sender, so that sending twice counts once. */
+      id: string;
+      plant: string;
+    };
     TickedStep: {
       id: string;
       /** @description What came out otherwise than planned. */
@@ -7068,6 +7223,99 @@ export interface components {
       result?: components["schemas"]["TrialResult"];
       /** @description The product or method that is tried. */
       what: string;
+    };
+    Trip: {
+      /** @description The day of coming back. */
+      back: string;
+      /** @description Whether the heating is turned down meanwhile. */
+      cooler?: boolean;
+      /** @description Whether the link was taken back. */
+      ended: boolean;
+      /** @description The day of leaving. */
+      from: string;
+      id: string;
+      /** @description What whoever comes in has to know. */
+      note?: string;
+      /** @description Where the carer is reached. */
+      phone?: string;
+      sheet: components["schemas"]["TripPot"][];
+      /** @description Who comes in; empty for nobody. */
+      sitter?: string;
+    };
+    TripInputBody: {
+      /** @description The day of coming back. */
+      back: string;
+      cooler?: boolean;
+      /** @description The day of leaving. */
+      from: string;
+      /** @description Made by the sender, so that sending twice keeps one. */
+      id: string;
+      note?: string;
+      phone?: string;
+      sitter?: string;
+    };
+    TripPot: {
+      /** @description What is done to it before leaving. */
+      aids: string[];
+      /** @description Days after leaving on which a sitter waters it. */
+      days: number[];
+      /** @description Whether nobody ever recorded how it is watered. */
+      guess?: boolean;
+      isolated?: boolean;
+      label?: string;
+      /**
+       * Format: int64
+       * @description What a sitter pours each time.
+       */
+      millilitres?: number;
+      name: string;
+      /** @description Why it is not watered at all, in a sentence. */
+      never?: string;
+      /** @description How it is watered, where no pot dries out: daily, its cup, its reservoir. */
+      otherwise?: string;
+      place: string;
+      plant: string;
+      /**
+       * Format: double
+       * @description The chance of harm by the day of return, nobody watering, 0 to 1.
+       */
+      risk: number;
+      /**
+       * Format: int64
+       * @description Days that it is safe alone.
+       */
+      safeDays: number;
+      verdict: string;
+      /** @description Whether it is watered on the day before leaving. */
+      waterBefore: boolean;
+    };
+    TripView: {
+      /** @description The day of coming back. */
+      back: string;
+      /** @description Whether the heating is turned down meanwhile. */
+      cooler?: boolean;
+      /** @description Whether the link was taken back. */
+      ended: boolean;
+      /** @description After coming back: whom to look at first. */
+      first: components["schemas"]["FirstLook"][];
+      /** @description The day of leaving. */
+      from: string;
+      id: string;
+      /** @description The sitter's address; told once, when it is made. */
+      link?: string;
+      /** @description What whoever comes in has to know. */
+      note?: string;
+      /** @description Where the carer is reached. */
+      phone?: string;
+      sheet: components["schemas"]["TripPot"][];
+      /** @description Who comes in; empty for nobody. */
+      sitter?: string;
+      /** @description What the sitter ticked so far. */
+      ticks: components["schemas"]["SitterTick"][];
+    };
+    TripsOutputBody: {
+      /** @description The last first. */
+      trips: components["schemas"]["Trip"][];
     };
     Trouble: {
       /** @description The first thing that can safely be done now. */
@@ -8288,6 +8536,125 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["BoxPreview"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-calendar-link": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["CalendarLink"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "make-calendar-link": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["CalendarLink"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "end-calendar-link": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["CalendarLink"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-calendar": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        token: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description A calendar */
+      200: {
+        headers: {
+          "Content-Type"?: string;
+          [name: string]: unknown;
+        };
+        content: {
+          "text/calendar": string;
         };
       };
       /** @description Error */
@@ -10647,6 +11014,72 @@ export interface operations {
       };
     };
   };
+  "get-sit": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        token: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["SitView"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "tick-sit": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        token: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["Tick-sitRequest"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["SitView"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
   "get-site": {
     parameters: {
       query?: never;
@@ -10859,6 +11292,161 @@ export interface operations {
         };
         content: {
           "text/csv; charset=utf-8": string;
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "list-trips": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["TripsOutputBody"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "plan-trip": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["TripInputBody"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["TripView"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-trip": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        trip: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["TripView"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "link-trip": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        trip: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["TripView"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "end-trip": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        trip: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["TripView"];
         };
       };
       /** @description Error */

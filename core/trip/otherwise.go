@@ -1,0 +1,41 @@
+package trip
+
+import (
+	"tendermend/core/day"
+	"tendermend/core/plant"
+)
+
+// LookFirst is from what chance of having stood too dry on a plant is looked at first after a
+// trip.
+const LookFirst = 0.10
+
+// Otherwise says how a plant is seen to whose pot tells nothing by drying out: what is done
+// and every how many days (common practice); false where its rule is none of these.
+func Otherwise(rule plant.WaterRule) (what string, everyDays int, known bool) {
+	switch rule {
+	case plant.AirRoots:
+		return "dip or mist it every day", 1, true
+	case plant.CupWater:
+		return "fill its cup up", 4, true
+	case plant.Reservoir:
+		return "fill its reservoir up when the level is down", 7, true
+	case plant.WetTray:
+		return "keep water in its tray", 3, true
+	}
+	return "", 0, false
+}
+
+// OnDays are the days of a trip on which something is done that often.
+func OnDays(every, away int) []int {
+	days := []int{}
+	for d := 1; d < away && every > 0; d += every {
+		days = append(days, d)
+	}
+	return days
+}
+
+// Rests says whether a kind is kept dry over a trip that begins on a day, because it rests
+// then by its calendar.
+func Rests(p plant.Profile, from day.Day, south bool) bool {
+	return p.RestsIn(plant.NorthMonth(from, south)) && p.WaterAtRest() == plant.RestDry
+}

@@ -1,0 +1,371 @@
+package server
+
+import (
+	"context"
+	"errors"
+	"fmt"
+	"math"
+	"net/http"
+	"slices"
+	"strings"
+	"time"
+
+	"github.com/danielgtaylor/huma/v2"
+	"github.com/google/uuid"
+
+	"tendermend/core/day"
+	"tendermend/core/drying"
+	"tendermend/core/forecast"
+	"tendermend/core/plant"
+	"tendermend/core/trip"
+	"tendermend/record"
+	"tendermend/store"
+)
+
+// TripView is a trip as it is shown.
+type TripView struct {
+	store.Trip
+	Link  string             `json:"link,omitempty" doc:"The sitter's address; told once, when it is made."`
+	Ticks []store.SitterTick `json:"ticks" doc:"What the sitter ticked so far."`
+	First []FirstLook        `json:"first" doc:"After coming back: whom to look at first."`
+}
+
+// FirstLook is a plant to look at after a trip.
+type FirstLook struct {
+	Plant  uuid.UUID `json:"plant"`
+	Name   string    `json:"name"`
+	Chance float64   `json:"chance" doc:"The chance that it stood too dry, with what was ticked, 0 to 1."`
+	Missed []day.Day `json:"missed" doc:"Days on which it was to be watered and nothing was ticked."`
+}
+
+type tripInput struct {
+	Body struct {
+		ID     uuid.UUID `json:"id" doc:"Made by the sender, so that sending twice keeps one."`
+		From   day.Day   `json:"from" doc:"The day of leaving."`
+		Back   day.Day   `json:"back" doc:"The day of coming back."`
+		Sitter string    `json:"sitter,omitempty" maxLength:"60"`
+		Phone  string    `json:"phone,omitempty" maxLength:"60"`
+		Note   string    `json:"note,omitempty" maxLength:"1000"`
+		Cooler bool      `json:"cooler,omitempty"`
+	}
+}
+
+// TripPath names a trip.
+type TripPath struct {
+	Trip uuid.UUID `path:"trip"`
+}
+
+type tripsOutput struct {
+	Body struct {
+		Trips []store.Trip `json:"trips" doc:"The last first."`
+	}
+}
+
+// longestTrip is how long a trip may be, days.
+const longestTrip = 120
+
+func (srv *server) tripOperations(api huma.API) {
+	huma.Register(api, op("list-trips", http.MethodGet, "/api/trips", "The trips, the last first", "trips"),
+		signedIn(srv, func(ctx context.Context, a store.Account, _ *struct{}) (*tripsOutput, error) {
+			out := &tripsOutput{}
+			var err error
+			out.Body.Trips, err = srv.store.Trips(ctx, a.Collection.ID)
+			return out, err
+		}))
+	huma.Register(api, op("plan-trip", http.MethodPost, "/api/trips",
+		"Plan a time away: who lasts, who is watered before, who waters whom on which days", "trips"),
+		signedIn(srv, srv.planTrip))
+	huma.Register(api, op("get-trip", http.MethodGet, "/api/trips/{trip}",
+		"A trip with what was ticked, and after it whom to look at first", "trips"),
+		signedIn(srv, func(ctx context.Context, a store.Account, in *TripPath) (*body[TripView], error) {
+			return srv.tripView(ctx, a, in.Trip)
+		}))
+	huma.Register(api, op("link-trip", http.MethodPost, "/api/trips/{trip}/link",
+		"Make an address with which the sitter sees and ticks this trip, and nothing else", "trips"),
+		signedIn(srv, func(ctx context.Context, a store.Account, in *TripPath) (*body[TripView], error) {
+			view, err := srv.tripView(ctx, a, in.Trip)
+			if err != nil {
+				return nil, err
+			}
+			if view.Body.Sitter == "" {
+				return nil, huma.Error409Conflict("Nobody comes in on this trip. Plan it anew with a name, then make the link.")
+			}
+			token, err := srv.store.NewTripLink(ctx, a.Collection.ID, in.Trip)
+			view.Body.Link = srv.URL + "/sit/" + token
+			return view, err
+		}))
+	huma.Register(api, op("end-trip", http.MethodDelete, "/api/trips/{trip}/link",
+		"Take the sitter's addresses back", "trips"),
+		signedIn(srv, func(ctx context.Context, a store.Account, in *TripPath) (*body[TripView], error) {
+			if err := srv.store.EndTrip(ctx, a.Collection.ID, in.Trip); err != nil {
+				return nil, err
+			}
+			return srv.tripView(ctx, a, in.Trip)
+		}))
+}
+
+func (srv *server) planTrip(ctx context.Context, a store.Account, in *tripInput) (*body[TripView], error) {
+	b, today := in.Body, a.Collection.Today(srv.Clock())
+	switch {
+	case b.Back <= b.From:
+		return nil, unfit("back", "it ends before it begins: give a day of coming back after the day of leaving")
+	case b.From < today:
+		return nil, unfit("from", "that day has gone by: a trip is planned before it begins")
+	case b.Back-b.From > longestTrip:
+		return nil, unfit("back", fmt.Sprintf("that is longer than %d days: plan it in parts", longestTrip))
+	}
+	t := store.Trip{
+		ID: b.ID, From: b.From, Back: b.Back, Sitter: strings.TrimSpace(b.Sitter), Phone: strings.TrimSpace(b.Phone),
+		Note: strings.TrimSpace(b.Note), Cooler: b.Cooler, Sheet: []store.TripPot{},
+	}
+	w, err := srv.around(ctx, a)
+	if err != nil {
+		return nil, err
+	}
+	pots, err := srv.store.Pots(ctx, a.Collection.ID)
+	if err != nil {
+		return nil, err
+	}
+	for _, p := range pots {
+		t.Sheet = append(t.Sheet, w.tripPot(p, t, a.Collection.South))
+	}
+	if err := srv.store.AddTrip(ctx, a, t); err != nil {
+		return nil, err
+	}
+	return srv.tripView(ctx, a, t.ID)
+}
+
+// tripPot plans one plant.
+func (w around) tripPot(p store.PotRow, t store.Trip, south bool) store.TripPot {
+	out := store.TripPot{
+		Plant: p.ID, Name: p.Name, Label: p.Label, Place: p.PlaceName, Isolated: p.Isolation == "isolated",
+		Plan: trip.Plan{Verdict: trip.Lasts, Aids: []trip.Aid{}, Days: []int{}},
+	}
+	if p.Pot.V == nil {
+		return out
+	}
+	pot, wants := *p.Pot.V, w.wishes(p.StandsAt)
+	out.Guess = pot.Guess
+	rule, dries := drying.RuleOf(pot.Rule)
+	what, every, other := trip.Otherwise(pot.Rule)
+	switch {
+	case pot.Rest && !dries || trip.Rests(wants, t.From, south):
+		out.Never = "it rests"
+	case pot.Held != "" && !other:
+		out.Never = pot.Held
+	case other:
+		out.Otherwise, out.Verdict, out.Days = what, trip.Sitter, trip.OnDays(every, int(t.Back-t.From))
+		return out
+	case !dries:
+		out.Never = "its kind is not watered now"
+	}
+	pace := w.pace(p, pot, wants, t.From, t.Back, south)
+	now := drying.Dry(pot.Content, pot.Rate*w.pace(p, pot, wants, pot.At, w.today, south)*float64(max(0, w.today-pot.At)))
+	out.Plan = trip.For(trip.Pot{
+		Rate: pot.Rate, SD: pot.SD, Litres: pot.Litres, Rule: rule.For(drinkOf(p.Habit)), Pace: pace, Content: now,
+		DaysToGo: int(t.From - w.today), Resting: out.Never != "", NoCover: pot.NoCover,
+	}, int(t.Back-t.From), t.Cooler)
+	return out
+}
+
+func drinkOf(habit string) drying.Drink {
+	h, _ := plant.HabitByID(habit)
+	return forecast.DrinkOf(h)
+}
+
+// pace is how fast the drying clock of a pot runs between two days where it stands.
+func (w around) pace(
+	p store.PotRow, pot record.PotNow, wants plant.Profile, from, to day.Day, south bool,
+) float64 {
+	at := slices.IndexFunc(w.places, func(x store.Place) bool { return p.Place != nil && x.ID == *p.Place })
+	sum, n := 0.0, 0
+	for d := from; d <= to; d += 7 {
+		air := forecast.UsualAir(d, south)
+		if at >= 0 {
+			for _, m := range w.year(w.places[at]) {
+				if m.Month == int(d.Month()) && wants.Light[1] > 0 {
+					air.Light, air.VPD, air.Fan = m.Light/wants.Light[1], m.VPD, w.places[at].Details.Fan
+				}
+			}
+		}
+		air.Closed = pot.Covered
+		sum += air.Pace(pot.Evaporates)
+		n++
+	}
+	return sum / float64(max(1, n))
+}
+
+func (srv *server) tripView(ctx context.Context, a store.Account, id uuid.UUID) (*body[TripView], error) {
+	t, err := srv.store.Trip(ctx, a.Collection.ID, id)
+	if err != nil {
+		return nil, noTrip(err)
+	}
+	v := TripView{Trip: t, Ticks: []store.SitterTick{}, First: []FirstLook{}}
+	if t.Sitter != "" {
+		if v.Ticks, err = srv.store.Ticks(ctx, a.Collection.ID, t.Sitter, t.From, t.Back); err != nil {
+			return nil, err
+		}
+	}
+	if a.Collection.Today(srv.Clock()) >= t.Back {
+		if v.First, err = srv.firstLooks(ctx, a, t, v.Ticks); err != nil {
+			return nil, err
+		}
+	}
+	return &body[TripView]{v}, nil
+}
+
+func noTrip(err error) error {
+	if errors.Is(err, store.ErrNotFound) {
+		return huma.Error404NotFound("There is no such trip here.")
+	}
+	return err
+}
+
+// firstLooks tells after a trip who may have stood too dry, and whom the sitter missed.
+func (srv *server) firstLooks(
+	ctx context.Context, a store.Account, t store.Trip, ticks []store.SitterTick,
+) ([]FirstLook, error) {
+	w, err := srv.around(ctx, a)
+	if err != nil {
+		return nil, err
+	}
+	pots, err := srv.store.Pots(ctx, a.Collection.ID)
+	if err != nil {
+		return nil, err
+	}
+	planned := map[uuid.UUID]store.TripPot{}
+	for _, p := range t.Sheet {
+		planned[p.Plant] = p
+	}
+	list := []FirstLook{}
+	for _, p := range pots {
+		plan, was := planned[p.ID]
+		if !was || p.Pot.V == nil || plan.Never != "" {
+			continue
+		}
+		look := FirstLook{Plant: p.ID, Name: p.Name, Missed: missed(plan, t, ticks)}
+		if rule, dries := drying.RuleOf(p.Pot.V.Rule); dries {
+			pot := *p.Pot.V
+			look.Chance = trip.For(trip.Pot{
+				Rate: pot.Rate, SD: pot.SD, Litres: pot.Litres, Rule: rule.For(drinkOf(p.Habit)), Content: pot.Content,
+				Pace: w.pace(p, pot, w.wishes(p.StandsAt), pot.At, t.Back, a.Collection.South),
+			}, int(max(0, t.Back-pot.At)), t.Cooler).Risk
+		}
+		if look.Chance >= trip.LookFirst || len(look.Missed) > 0 {
+			look.Chance = math.Round(100*look.Chance) / 100
+			list = append(list, look)
+		}
+	}
+	slices.SortStableFunc(list, func(x, y FirstLook) int { return int(100 * (y.Chance - x.Chance)) })
+	return list, nil
+}
+
+// missed are the days on which a plant was to be seen to and nothing was ticked until the next.
+func missed(p store.TripPot, t store.Trip, ticks []store.SitterTick) []day.Day {
+	days := []day.Day{}
+	for i, d := range p.Days {
+		from, until := t.From+day.Day(d)-1, t.Back
+		if i+1 < len(p.Days) {
+			until = t.From + day.Day(p.Days[i+1]) - 1
+		}
+		if !slices.ContainsFunc(ticks, func(x store.SitterTick) bool { return x.Plant == p.Plant && x.On >= from && x.On < until }) {
+			days = append(days, t.From+day.Day(d))
+		}
+	}
+	return days
+}
+
+// SitView is what a sitter sees: this trip, and nothing else of the collection.
+type SitView struct {
+	Sitter string             `json:"sitter"`
+	Carer  string             `json:"carer" doc:"In whose stead."`
+	Phone  string             `json:"phone,omitempty"`
+	Note   string             `json:"note,omitempty"`
+	From   day.Day            `json:"from"`
+	Back   day.Day            `json:"back"`
+	Today  day.Day            `json:"today"`
+	Sheet  []store.TripPot    `json:"sheet" doc:"Those that are seen to, and those that must not be watered."`
+	Ticks  []store.SitterTick `json:"ticks"`
+}
+
+func (srv *server) sitterOperations(api huma.API) {
+	huma.Register(api, op("get-sit", http.MethodGet, "/api/sit/{token}", "What a sitter does today and until the carer is back",
+		"trips"), func(ctx context.Context, in *struct {
+		Token string `path:"token" maxLength:"60"`
+	},
+	) (*body[SitView], error) {
+		return srv.sitView(ctx, in.Token)
+	})
+	huma.Register(api, op("tick-sit", http.MethodPost, "/api/sit/{token}",
+		"Tick a plant as watered, or as wet and left; it comes into the record under the sitter's name", "trips"), srv.tick)
+}
+
+var errNoSit = huma.Error404NotFound("This link is not good any more, or not yet: it works from two days before the trip " +
+	"until two days after. Ask who gave it to you.")
+
+func (srv *server) sitView(ctx context.Context, token string) (*body[SitView], error) {
+	t, a, err := srv.store.Sat(ctx, token)
+	if errors.Is(err, store.ErrNotFound) {
+		return nil, errNoSit
+	}
+	if err != nil {
+		return nil, srv.problem(ctx, err)
+	}
+	v := SitView{
+		Sitter: t.Sitter, Carer: a.User.Name, Phone: t.Phone, Note: t.Note, From: t.From, Back: t.Back,
+		Today: a.Collection.Today(srv.Clock()), Sheet: []store.TripPot{},
+	}
+	for _, p := range t.Sheet {
+		if len(p.Days) > 0 || p.Never != "" {
+			v.Sheet = append(v.Sheet, p)
+		}
+	}
+	if v.Ticks, err = srv.store.Ticks(ctx, a.Collection.ID, t.Sitter, t.From-1, t.Back+1); err != nil {
+		return nil, srv.problem(ctx, err)
+	}
+	return &body[SitView]{v}, nil
+}
+
+func (srv *server) tick(ctx context.Context, in *struct {
+	Token string `path:"token" maxLength:"60"`
+	Body  struct {
+		ID    uuid.UUID `json:"id" doc:"Made by the sender, so that sending twice counts once."`
+		Plant uuid.UUID `json:"plant"`
+		Did   string    `json:"did" enum:"watered,wet" doc:"Watered, or felt wet and left."`
+	}
+},
+) (*body[SitView], error) {
+	t, a, err := srv.store.Sat(ctx, in.Token)
+	if errors.Is(err, store.ErrNotFound) {
+		return nil, errNoSit
+	}
+	if err != nil {
+		return nil, srv.problem(ctx, err)
+	}
+	i := slices.IndexFunc(t.Sheet, func(p store.TripPot) bool { return p.Plant == in.Body.Plant && len(p.Days) > 0 })
+	if i < 0 {
+		return nil, huma.Error422UnprocessableEntity("That plant is not one that is watered on this trip.")
+	}
+	today := a.Collection.Today(srv.Clock())
+	if _, err := srv.store.Append(ctx, a, ticked(t.Sheet[i], in.Body.ID, in.Body.Did, today), today,
+		record.RotWatered, record.WateredToday); err != nil {
+		return nil, srv.problem(ctx, err)
+	}
+	return srv.sitView(ctx, in.Token)
+}
+
+// ticked is the entry of a tick: a little water, or a find that it is wet still.
+func ticked(p store.TripPot, id uuid.UUID, did string, today day.Day) record.Entry {
+	e := record.Entry{ID: id, PlantID: p.Plant, On: today, RecordedAt: time.Time{}}
+	if did == "wet" {
+		e.Probed = &record.Probed{Moisture: "wet"}
+		return e
+	}
+	watered := &record.Watered{How: "light"}
+	if p.Millilitres > 0 {
+		ml := float64(p.Millilitres)
+		watered.Millilitres = &ml
+	}
+	e.Watered = watered
+	return e
+}
