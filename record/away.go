@@ -41,6 +41,8 @@ func (s State) PotNow(today day.Day, south bool) PotNow {
 		NoCover: s.noCover(), Litres: usualLitres, Covered: s.airs(south)(int(today)).Closed,
 	}
 	switch {
+	case s.Batch != nil && !s.Batch.Watered():
+		p.Held = "its pieces stand in a box, in water or on their mother"
 	case s.rotsUntouched():
 		p.Held = "its roots rot and nobody has had them out yet: that work comes first"
 	case !line.Days && !line.Rest:
@@ -69,6 +71,7 @@ func (s State) PotNow(today day.Day, south bool) PotNow {
 // noCover says that a bag over it does harm: it rots, stores water or has hairs, or its kind
 // bears none.
 func (s State) noCover() bool {
-	return s.dryingCase() >= drying.RotsEasy || forecast.DrinkOf(s.Habit) == "succulent" || s.Wants.Cover != plant.CoverClosed ||
+	return s.dryingCase() >= drying.RotsEasy || forecast.DrinkOf(s.Habit) == "succulent" ||
+		s.Wants.Cover != plant.CoverClosed ||
 		s.Wants.Has(plant.Fuzzy)
 }

@@ -31,18 +31,22 @@ type around struct {
 const daysBack = 60
 
 // around reads what is known of the places.
-func (srv *server) around(ctx context.Context, a store.Account) (w around, err error) {
-	w.today = a.Collection.Today(srv.Clock())
-	if w.site, err = srv.store.Site(ctx, a.Collection); err != nil {
+func (srv *server) around(ctx context.Context, a store.Account) (around, error) {
+	return knownAround(ctx, srv.store, a.Collection, a.Collection.Today(srv.Clock()))
+}
+
+func knownAround(ctx context.Context, s *store.Store, c store.Collection, today day.Day) (w around, err error) {
+	w.today = today
+	if w.site, err = s.Site(ctx, c); err != nil {
 		return w, err
 	}
-	if w.places, err = srv.store.Places(ctx, a.Collection.ID); err != nil {
+	if w.places, err = s.Places(ctx, c.ID); err != nil {
 		return w, err
 	}
-	if w.lights, err = srv.store.Lights(ctx, a.Collection.ID); err != nil {
+	if w.lights, err = s.Lights(ctx, c.ID); err != nil {
 		return w, err
 	}
-	read, err := srv.store.PlaceDays(ctx, a.Collection.ID, w.today-daysBack)
+	read, err := s.PlaceDays(ctx, c.ID, w.today-daysBack)
 	if err != nil {
 		return w, err
 	}
@@ -60,7 +64,7 @@ func (srv *server) around(ctx context.Context, a store.Account) (w around, err e
 			}
 		}
 	}
-	said, known, err := srv.store.NightForecast(ctx, a.Collection)
+	said, known, err := s.NightForecast(ctx, c)
 	if known && w.today-said.From < day.Day(len(said.Nights)) && said.From <= w.today {
 		said.Nights, said.From = said.Nights[w.today-said.From:], w.today
 		w.forecast = &said
@@ -69,7 +73,7 @@ func (srv *server) around(ctx context.Context, a store.Account) (w around, err e
 		return w, err
 	}
 	w.years = map[uuid.UUID][]place.MonthThere{}
-	w.kinds, err = srv.store.Kinds(ctx, a.Collection.ID)
+	w.kinds, err = s.Kinds(ctx, c.ID)
 	return w, err
 }
 

@@ -8,6 +8,7 @@ import (
 	"net/http"
 	"slices"
 	"strings"
+	"time"
 
 	ics "github.com/arran4/golang-ical"
 	"github.com/danielgtaylor/huma/v2"
@@ -59,19 +60,20 @@ func (srv *server) calendarOperations(api huma.API) {
 
 // calendarFeed is read by calendar programs, which sign in nowhere.
 func (srv *server) calendarFeed(api huma.API) {
-	feed := op("get-calendar", http.MethodGet, "/api/calendar/{token}",
+	calendar := op("get-calendar", http.MethodGet, "/api/calendar/{token}",
 		"What is due in the coming two months, trips and cold nights, as iCalendar (RFC 5545)", "calendar")
-	feed.Responses = map[string]*huma.Response{"200": {
+	calendar.Responses = map[string]*huma.Response{"200": {
 		Description: "A calendar",
 		Content:     map[string]*huma.MediaType{"text/calendar": {Schema: &huma.Schema{Type: "string"}}},
 	}}
-	huma.Register(api, feed, func(ctx context.Context, in *struct {
+	huma.Register(api, calendar, func(ctx context.Context, in *struct {
 		Token string `path:"token" maxLength:"60"`
 	},
 	) (*calendarFile, error) {
 		c, err := srv.store.CalendarOf(ctx, strings.TrimSuffix(in.Token, ".ics"))
 		if errors.Is(err, store.ErrNotFound) {
-			return nil, huma.Error404NotFound("This address of the calendar was taken back. Make a new one under “Your account”.")
+			return nil, huma.Error404NotFound("This address of the calendar was taken back. Make a new one under " +
+				"“Your account”.")
 		}
 		if err != nil {
 			return nil, srv.problem(ctx, err)
@@ -91,41 +93,17 @@ type onDay struct {
 	lines []string
 }
 
+// calendar writes what is due in the coming two months, trips and cold nights.
 func (srv *server) calendar(ctx context.Context, c store.Collection) ([]byte, error) {
-	today, stamp := c.Today(srv.Clock()), srv.Clock()
+	today := c.Today(srv.Clock())
+	f := dates{ics.NewCalendarFor("Tender Mend"), c.ID, srv.Clock()}
+	f.SetMethod(ics.MethodPublish)
+	f.SetName(c.Name)
 	rows, err := srv.store.DueUntil(ctx, c.ID, today+calendarDays, calendarPlants)
 	if err != nil {
 		return nil, err
 	}
-	days := map[string]*onDay{}
-	for _, r := range rows {
-		for _, t := range r.Tasks.V {
-			on := max(t.From, today) // what is late is due today
-			if on > today+calendarDays {
-				continue
-			}
-			key := fmt.Sprintf("%s/%s", on, t.Kind)
-			if days[key] == nil {
-				days[key] = &onDay{on: on, kind: t.Kind}
-			}
-			days[key].lines = append(days[key].lines, fmt.Sprintf("%s (%s): %s", r.Name, r.Place, t.What))
-		}
-	}
-	cal := ics.NewCalendarFor("Tender Mend")
-	cal.SetMethod(ics.MethodPublish)
-	cal.SetName(c.Name)
-	event := func(id string, from, until day.Day, title, said string) {
-		e := cal.AddEvent(uuid.NewSHA1(c.ID, []byte(id)).String() + "@tendermend")
-		e.SetDtStampTime(stamp)
-		e.SetAllDayStartAt(from.Time())
-		e.SetAllDayEndAt(until.Time())
-		e.SetSummary(title)
-		e.SetDescription(said)
-	}
-	for _, key := range slices.Sorted(maps.Keys(days)) {
-		d := days[key]
-		event(key, d.on, d.on+1, titleOf(d), listed(d.lines))
-	}
+	f.due(rows, today)
 	trips, err := srv.store.Trips(ctx, c.ID)
 	if err != nil {
 		return nil, err
@@ -138,8 +116,8 @@ func (srv *server) calendar(ctx context.Context, c store.Collection) ([]byte, er
 		if t.Sitter != "" {
 			said = t.Sitter + " comes in."
 		}
-		event("trip/"+t.ID.String(), t.From, t.Back+1, "Away", said)
-		event("before/"+t.ID.String(), t.From-1, t.From, "Water before the trip", waterBefore(t))
+		f.add("trip/"+t.ID.String(), t.From, t.Back+1, "Away", said)
+		f.add("before/"+t.ID.String(), t.From-1, t.From, "Water before the trip", waterBefore(t))
 	}
 	w, err := srv.around(ctx, store.Account{Collection: c})
 	if err != nil {
@@ -154,10 +132,49 @@ func (srv *server) calendar(ctx context.Context, c store.Collection) ([]byte, er
 		for _, x := range p.Plants {
 			lines = append(lines, x.Name)
 		}
-		event(fmt.Sprintf("cold/%s/%s", p.Place, p.On), p.On, p.On+1,
+		f.add(fmt.Sprintf("cold/%s/%s", p.Place, p.On), p.On, p.On+1,
 			fmt.Sprintf("Bring in from %s: about %.0f °C", p.Name, p.Likely), listed(lines))
 	}
-	return []byte(cal.Serialize()), nil
+	return []byte(f.Serialize()), nil
+}
+
+// dates are a calendar that is being written.
+type dates struct {
+	*ics.Calendar
+	of    uuid.UUID
+	stamp time.Time
+}
+
+// add adds days, the last not counted; the same id is the same event at every reading.
+func (f dates) add(id string, from, until day.Day, title, said string) {
+	e := f.AddEvent(uuid.NewSHA1(f.of, []byte(id)).String() + "@tendermend")
+	e.SetDtStampTime(f.stamp)
+	e.SetAllDayStartAt(from.Time())
+	e.SetAllDayEndAt(until.Time())
+	e.SetSummary(title)
+	e.SetDescription(said)
+}
+
+// due adds what is due, one event a day and sort of task; what is late stands on today.
+func (f dates) due(rows []store.DueRow, today day.Day) {
+	days := map[string]*onDay{}
+	for _, r := range rows {
+		for _, t := range r.Tasks.V {
+			on := max(t.From, today)
+			if on > today+calendarDays {
+				continue
+			}
+			key := fmt.Sprintf("%s/%s", on, t.Kind)
+			if days[key] == nil {
+				days[key] = &onDay{on: on, kind: t.Kind}
+			}
+			days[key].lines = append(days[key].lines, fmt.Sprintf("%s (%s): %s", r.Name, r.Place, t.What))
+		}
+	}
+	for _, key := range slices.Sorted(maps.Keys(days)) {
+		d := days[key]
+		f.add(key, d.on, d.on+1, titleOf(d), listed(d.lines))
+	}
 }
 
 func titleOf(d *onDay) string {

@@ -23,7 +23,7 @@ type PlaceView struct {
 	Says     string             `json:"says" doc:"Its year in sentences."`
 	Year     []place.MonthThere `json:"year" doc:"From this month on; empty where nobody said what it is like."`
 	LightNow *working.Amount    `json:"lightNow,omitempty" doc:"Its light this month, with its working."`
-	Odd      bool               `json:"odd" doc:"Whether readings differ so much that its window is likely described wrongly."`
+	Odd      bool               `json:"odd" doc:"Whether readings differ so much that its window is likely wrong."`
 	Read     int                `json:"read" doc:"Readings of light."`
 	Days     []logger.ReadDay   `json:"days" doc:"What instruments read in the last two months, day by day."`
 	Stands   []PlantFits        `json:"stands" doc:"Those that stand there, the worst fit first."`
@@ -114,7 +114,8 @@ func (w around) lightOf(p store.Place, m place.MonthThere) (*working.Amount, boo
 		inputs = append(inputs, working.Input{Name: "readings of light", Value: float64(n)},
 			working.Input{Name: "what they make of it", Value: math.Round(100*factor) / 100, Unit: "×"})
 	}
-	sure := fmt.Sprintf("by eye: between %.1f and %.1f four times in five; one reading of light halves that", m.Low, m.High)
+	sure := fmt.Sprintf("by eye: between %.1f and %.1f four times in five; one reading of light halves that",
+		m.Low, m.High)
 	if len(w.lights[p.ID]) > 0 {
 		sure = fmt.Sprintf("between %.1f and %.1f four times in five (spread %.2f)", m.Low, m.High, spread)
 	}
@@ -124,8 +125,9 @@ func (w around) lightOf(p store.Place, m place.MonthThere) (*working.Amount, boo
 	return &working.Amount{
 		What: "light at the leaves", Value: math.Round(10*m.Light) / 10, Unit: "mol m⁻² d⁻¹",
 		Working: working.Working{
-			Inputs:  inputs,
-			Formula: "glass × curtain × (sky seen × share of the sky that the window fills + sun that reaches it) + light thrown back + lamp",
+			Inputs: inputs,
+			Formula: "glass × curtain × (sky seen × share of the sky that the window fills + sun that reaches it) + " +
+				"light thrown back + lamp",
 			Source: "sunshine and day length: FAO Irrigation and Drainage Paper 56; sky and sun parted after Erbs, Klein and " +
 				"Duffie 1982; window as a rectangle seen from its middle",
 			Sure: sure,

@@ -17,7 +17,7 @@ import (
 type PlaceRow struct {
 	store.Place
 	Says string             `json:"says" doc:"Its year in sentences; empty where nobody said what it is like."`
-	Year []place.MonthThere `json:"year" doc:"Its twelve months from this one on; empty where nobody said what it is like."`
+	Year []place.MonthThere `json:"year" doc:"Its months from this one on; empty where nobody said what it is like."`
 }
 
 type placesOutput struct {
@@ -144,7 +144,8 @@ var (
 		&huma.ErrorDetail{Location: "body.name", Message: "there is a place of that name"},
 	)
 	errPlaceChanged = huma.Error409Conflict(
-		"Somebody changed this place since you opened it, or there is another of that name. Look at it again, then say it anew.",
+		"Somebody changed this place since you opened it, or there is another of that name. " +
+			"Look at it again, then say it anew.",
 	)
 	errPlaceGone     = huma.Error404NotFound("There is no such place here. It may have been removed.")
 	errPlaceNotEmpty = huma.Error409Conflict("Plants stand there. Move them to another place first, then remove it.")

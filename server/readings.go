@@ -115,7 +115,8 @@ func (srv *server) addReadings(ctx context.Context, a store.Account, in *reading
 	}
 	out.Thrown = logger.Clean(file.Rows)
 	if out.Thrown > 0 {
-		out.Notes = append(out.Notes, working.Count(out.Thrown, "reading")+" made no sense beside the others and will not count.")
+		out.Notes = append(out.Notes, working.Count(out.Thrown, "reading")+
+			" made no sense beside the others and will not count.")
 	}
 	if file.Doubled > 0 {
 		out.Notes = append(out.Notes, working.Count(file.Doubled, "time")+" came twice; the last reading of each counts.")

@@ -116,23 +116,29 @@ func (srv *server) planTrip(ctx context.Context, a store.Account, in *tripInput)
 	}
 	t := store.Trip{
 		ID: b.ID, From: b.From, Back: b.Back, Sitter: strings.TrimSpace(b.Sitter), Phone: strings.TrimSpace(b.Phone),
-		Note: strings.TrimSpace(b.Note), Cooler: b.Cooler, Sheet: []store.TripPot{},
+		Note: strings.TrimSpace(b.Note), Cooler: b.Cooler,
 	}
-	w, err := srv.around(ctx, a)
-	if err != nil {
-		return nil, err
-	}
-	pots, err := srv.store.Pots(ctx, a.Collection.ID)
-	if err != nil {
-		return nil, err
-	}
-	for _, p := range pots {
-		t.Sheet = append(t.Sheet, w.tripPot(p, t, a.Collection.South))
-	}
-	if err := srv.store.AddTrip(ctx, a, t); err != nil {
+	if err := PlanTrip(ctx, srv.store, a, today, t); err != nil {
 		return nil, err
 	}
 	return srv.tripView(ctx, a, t.ID)
+}
+
+// PlanTrip plans every plant of a collection over a trip and keeps it.
+func PlanTrip(ctx context.Context, s *store.Store, a store.Account, today day.Day, t store.Trip) error {
+	w, err := knownAround(ctx, s, a.Collection, today)
+	if err != nil {
+		return err
+	}
+	pots, err := s.Pots(ctx, a.Collection.ID)
+	if err != nil {
+		return err
+	}
+	t.Sheet = make([]store.TripPot, len(pots))
+	for i, p := range pots {
+		t.Sheet[i] = w.tripPot(p, t, a.Collection.South)
+	}
+	return s.AddTrip(ctx, a, t)
 }
 
 // tripPot plans one plant.
@@ -268,7 +274,8 @@ func missed(p store.TripPot, t store.Trip, ticks []store.SitterTick) []day.Day {
 		if i+1 < len(p.Days) {
 			until = t.From + day.Day(p.Days[i+1]) - 1
 		}
-		if !slices.ContainsFunc(ticks, func(x store.SitterTick) bool { return x.Plant == p.Plant && x.On >= from && x.On < until }) {
+		seen := func(x store.SitterTick) bool { return x.Plant == p.Plant && x.On >= from && x.On < until }
+		if !slices.ContainsFunc(ticks, seen) {
 			days = append(days, t.From+day.Day(d))
 		}
 	}
@@ -289,8 +296,8 @@ type SitView struct {
 }
 
 func (srv *server) sitterOperations(api huma.API) {
-	huma.Register(api, op("get-sit", http.MethodGet, "/api/sit/{token}", "What a sitter does today and until the carer is back",
-		"trips"), func(ctx context.Context, in *struct {
+	huma.Register(api, op("get-sit", http.MethodGet, "/api/sit/{token}",
+		"What a sitter does today and until the carer is back", "trips"), func(ctx context.Context, in *struct {
 		Token string `path:"token" maxLength:"60"`
 	},
 	) (*body[SitView], error) {
@@ -300,8 +307,8 @@ func (srv *server) sitterOperations(api huma.API) {
 		"Tick a plant as watered, or as wet and left; it comes into the record under the sitter's name", "trips"), srv.tick)
 }
 
-var errNoSit = huma.Error404NotFound("This link is not good any more, or not yet: it works from two days before the trip " +
-	"until two days after. Ask who gave it to you.")
+var errNoSit = huma.Error404NotFound("This link is not good any more, or not yet: it works from two days " +
+	"before the trip until two days after. Ask who gave it to you.")
 
 func (srv *server) sitView(ctx context.Context, token string) (*body[SitView], error) {
 	t, a, err := srv.store.Sat(ctx, token)

@@ -20,7 +20,8 @@ import (
 // ferns are two plants that dry fast, watered ten days ago and lately.
 func ferns(c *client, place string) (thirsty, cactus string) {
 	thirsty, cactus = newID(), newID()
-	c.tell(thirsty, 90, "arrived", map[string]any{"name": "Thirsty fern", "profile": "nephrolepis-exaltata", "habit": "fern",
+	c.tell(thirsty, 90, "arrived", map[string]any{
+		"name": "Thirsty fern", "profile": "nephrolepis-exaltata", "habit": "fern",
 		"isolated": false, "place": place, "potWidthCm": 11, "potDepthCm": 10, "medium": "peat mix", "well": true})
 	c.tell(cactus, 90, "arrived", map[string]any{"name": "Sleeping cactus", "profile": "mammillaria-hahniana",
 		"habit": "cactus", "isolated": false, "place": place, "potWidthCm": 9, "medium": "gritty mix", "well": true})

@@ -257,7 +257,8 @@ func (add *adding) one(ctx context.Context, e record.Entry) (record.Entry, error
 		return record.Entry{}, unmet
 	}
 	// In the order in which they were sent, after all that is there.
-	e.RecordedAt, e.By, e.Despite = add.ledger.After(add.store.now()), cmp.Or(add.account.As, add.account.User.Name), concerns
+	e.RecordedAt, e.Despite = add.ledger.After(add.store.now()), concerns
+	e.By = cmp.Or(add.account.As, add.account.User.Name)
 	e.With = add.ledger.With(e)
 	if err := add.ledger.Complete(&e, add.around); err != nil {
 		return record.Entry{}, record.Faults{{Field: string(e.Kind()), Message: err.Error()}}

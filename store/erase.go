@@ -11,7 +11,8 @@ import (
 // ofCollections are the tables that hold a collection's rows, those that point to
 // others first.
 var ofCollections = []string{
-	"calendar_links", "trip_links", "trips", "supply_moves", "supplies", "settings", "pictures", "passed_stages", "plant_cases", "stays", "hands",
+	"calendar_links", "trip_links", "trips",
+	"supply_moves", "supplies", "settings", "pictures", "passed_stages", "plant_cases", "stays", "hands",
 	"taken_cases", "entries",
 	"plants", "place_changes", "place_readings", "place_days", "place_lights", "places", "kinds",
 }

@@ -73,7 +73,8 @@ func (s *Store) CameFrom(ctx context.Context, collection uuid.UUID, from, to day
 		select p.id, p.name, p.source, p.origin, p.profile, p.habit, p.packing, coalesce(ill.school, '') as school,
 			case when p.trials = '[]' then '[]'::jsonb else
 				(select jsonb_agg(distinct one->>'what') from jsonb_array_elements(p.trials) one) end as tried,
-			case when p.tags = '{}' then '[]'::jsonb else to_jsonb(p.tags) end as tags, p.mother_id, p.batch_of, p.arrived_on, p.ended_on, p.standing, p.condition,
+			case when p.tags = '{}' then '[]'::jsonb else to_jsonb(p.tags) end as tags,
+			p.mother_id, p.batch_of, p.arrived_on, p.ended_on, p.standing, p.condition,
 			p.paid, spent.spent, ill.fell_ill, ill.mended, coalesce(ill.in_work, false) as in_work
 		from plants p left join ill on ill.plant_id = p.id left join spent on spent.plant_id = p.id
 		where p.collection_id = $1 and p.here and p.batch is null and p.arrived_on between $2 and $3

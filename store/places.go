@@ -22,13 +22,13 @@ type Place struct {
 	Position  int       `db:"position" json:"position" doc:"Its turn on the walk."`
 	Isolation bool      `db:"isolation" json:"isolation" doc:"Whether plants here are kept apart; walked last."`
 	// PartOf is the place that it is a part of, such as the room of a shelf.
-	PartOf *uuid.UUID `db:"part_of" json:"partOf,omitempty" doc:"The place that it is a part of, such as the room of a shelf."`
+	PartOf *uuid.UUID `db:"part_of" json:"partOf,omitempty" doc:"The place that it is a part of, as a shelf of its room."`
 	// Version is the one that a change must be made from.
 	Version int                    `db:"version" json:"version"`
 	Plants  int                    `db:"plants" json:"plants"`
 	Gone    bool                   `db:"gone" json:"-"`
 	Known   asJSON[*place.Details] `db:"details" json:"-"`
-	Details *place.Details         `db:"-" json:"details,omitempty" doc:"What is known of its light and air; missing where nobody said."`
+	Details *place.Details         `db:"-" json:"details,omitempty" doc:"What is known of it; missing where nobody said."`
 }
 
 // Places lists a collection's places in the order of the walk.

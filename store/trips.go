@@ -37,7 +37,7 @@ type TripPot struct {
 	Place     string    `json:"place"`
 	Isolated  bool      `json:"isolated,omitempty"`
 	Never     string    `json:"never,omitempty" doc:"Why it is not watered at all, in a sentence."`
-	Otherwise string    `json:"otherwise,omitempty" doc:"How it is watered, where no pot dries out: daily, its cup, its reservoir."`
+	Otherwise string    `json:"otherwise,omitempty" doc:"How it is watered, where no pot tells by drying."`
 	Guess     bool      `json:"guess,omitempty" doc:"Whether nobody ever recorded how it is watered."`
 	trip.Plan
 }
@@ -163,8 +163,8 @@ type PotRow struct {
 // Pots lists what is known of every pot, in the order of the walk: isolated ones last.
 func (s *Store) Pots(ctx context.Context, collection uuid.UUID) ([]PotRow, error) {
 	list := []PotRow{}
-	err := sqlx.SelectContext(ctx, s.q(), &list, `select p.id, p.name, p.label, p.profile, p.habit, p.place_id, p.isolation,
-			p.standing, coalesce(pl.name, '') as place_name, coalesce(p.pot, 'null') as pot
+	err := sqlx.SelectContext(ctx, s.q(), &list, `select p.id, p.name, p.label, p.profile, p.habit, p.place_id,
+			p.isolation, p.standing, coalesce(pl.name, '') as place_name, coalesce(p.pot, 'null') as pot
 		from plants p left join places pl on pl.collection_id = p.collection_id and pl.id = p.place_id
 		where p.collection_id = $1 and p.here and p.standing not in ('lost', 'given-away')
 		order by p.isolation = 'isolated', coalesce(pl.isolation, false), pl.position, p.natural_name, p.id`, collection)
@@ -183,7 +183,9 @@ type SitterTick struct {
 }
 
 // Ticks lists what a sitter ticked between two days.
-func (s *Store) Ticks(ctx context.Context, collection uuid.UUID, sitter string, from, to day.Day) ([]SitterTick, error) {
+func (s *Store) Ticks(
+	ctx context.Context, collection uuid.UUID, sitter string, from, to day.Day,
+) ([]SitterTick, error) {
 	list := []SitterTick{}
 	err := sqlx.SelectContext(ctx, s.q(), &list, `select plant_id, on_day, kind, recorded_at from entries
 		where collection_id = $1 and by_name = $2 and on_day between $3 and $4 order by recorded_at`,

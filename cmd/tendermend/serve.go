@@ -92,13 +92,8 @@ func serve(args []string, out io.Writer) error {
 	}
 	ctx, stop := signalled()
 	defer stop()
-	if err := s.Migrate(ctx); err != nil {
+	if err := ready(ctx, s, *replica); err != nil {
 		return err
-	}
-	if *replica != "" {
-		if err := s.ReadFrom(ctx, *replica); err != nil {
-			return err
-		}
 	}
 	metrics := server.NewMetrics(s)
 	if *watched != "" {
@@ -117,6 +112,14 @@ func serve(args []string, out io.Writer) error {
 		URL:           strings.TrimSuffix(*public, "/"),
 		Mail:          letters,
 	})
+}
+
+// ready migrates the database and finds its replica, where there is one.
+func ready(ctx context.Context, s *store.Store, replica string) error {
+	if err := s.Migrate(ctx); err != nil || replica == "" {
+		return err
+	}
+	return s.ReadFrom(ctx, replica)
 }
 
 // mailer gives what sends letters; nil where no mail server is named.

@@ -71,7 +71,8 @@ func (s Standing) Cost(place int, spot Spot) float64 {
 }
 
 // Propose gives the moves that put every plant where all of them together stand best, within
-// what the places hold; only moves that win something, or make room for one that does. Plants for which no place is left stay
+// what the places hold; only moves that win something, or make room for one that does. Plants for
+// which no place is left stay
 // where they are.
 func Propose(plants []Standing, spots []Spot) []Move {
 	movable, free := movableOf(plants, spots)
@@ -138,7 +139,12 @@ func worthIt(moves []Move, plants []Standing, spots []Spot) []Move {
 			drop(i)
 		}
 	}
-	// Who stays may stand where another was to come: those that win least stay away.
+	return roomFor(moves, gone, spots, stands, drop)
+}
+
+// roomFor leaves out what has no room: who stays may stand where another was to come, and
+// those that win least stay away.
+func roomFor(moves []Move, gone []bool, spots []Spot, stands []int, drop func(int)) []Move {
 	for changed := true; changed; {
 		changed = false
 		for i := len(moves) - 1; i >= 0; i-- {

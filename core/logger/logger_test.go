@@ -25,11 +25,14 @@ func read(t *testing.T, text string) logger.File {
 // readings, 20.5 °C with 55 % at noon of 31 March and 21 °C with 54 % an hour later.
 func TestFilesAsInstrumentsWriteThem(t *testing.T) {
 	for name, text := range map[string]string{
-		"plain":      "time,temperature,humidity\n2026-03-31 12:00,20.5,55\n2026-03-31 13:00,21,54\n",
-		"German":     "\ufeffDatum;Uhrzeit;Temperatur (°C);Feuchte (%)\n31.03.2026;12:00;20,5;55\n31.03.2026;13:00;21,0;54\n",
-		"American":   "Timestamp,Temperature(°F),Relative_Humidity(%)\n3/31/2026 12:00 PM,68.9,55\n3/31/2026 1:00 PM,69.8,54\n",
-		"no unit":    "date\ttemp\trh\n2026-03-31 12:00:00\t68.9\t0.55\n2026-03-31 13:00:00\t69.8\t0.54\n",
-		"chatter":    "Made by a logger\nSerial 12\n\nTime|Temp|Hum\n2026-03-31T12:00:00|20.5|55\n2026-03-31T13:00:00|21|54\n",
+		"plain": "time,temperature,humidity\n2026-03-31 12:00,20.5,55\n2026-03-31 13:00,21,54\n",
+		"German": "\ufeffDatum;Uhrzeit;Temperatur (°C);Feuchte (%)\n31.03.2026;12:00;20,5;55\n" +
+			"31.03.2026;13:00;21,0;54\n",
+		"American": "Timestamp,Temperature(°F),Relative_Humidity(%)\n3/31/2026 12:00 PM,68.9,55\n" +
+			"3/31/2026 1:00 PM,69.8,54\n",
+		"no unit": "date\ttemp\trh\n2026-03-31 12:00:00\t68.9\t0.55\n2026-03-31 13:00:00\t69.8\t0.54\n",
+		"chatter": "Made by a logger\nSerial 12\n\nTime|Temp|Hum\n2026-03-31T12:00:00|20.5|55\n" +
+			"2026-03-31T13:00:00|21|54\n",
 		"unix":       "stamp;t;h\n1774958400;20.5;55\n1774962000;21;54\n",
 		"zone":       "time,temperature,humidity\n2026-03-31T14:00:00+02:00,20.5,55\n2026-03-31T15:00:00+02:00,21,54\n",
 		"dew point":  "time,dew point °C,temperature °C,humidity\n2026-03-31 12:00,11,20.5,55\n2026-03-31 13:00,11,21,54\n",

@@ -44,8 +44,9 @@ const (
 var (
 	errEmpty  = errors.New("the file has no readings: it wants a heading and rows of time, temperature and humidity")
 	errNoTime = errors.New("no column of the file is a time; name one “time” or “date”")
-	errNoTemp = errors.New("the file has neither a temperature nor a humidity; name the columns “temperature” and “humidity”")
-	errTimes  = errors.New("its times cannot be read all in one way; write them like 2026-03-01 14:30")
+	errNoTemp = errors.New("the file has neither a temperature nor a humidity; " +
+		"name the columns “temperature” and “humidity”")
+	errTimes = errors.New("its times cannot be read all in one way; write them like 2026-03-01 14:30")
 )
 
 // Read reads a file of an instrument. Times without a zone are of the place's zone. Where a
@@ -195,7 +196,8 @@ func columnsOf(head []string) (columns, error) {
 		c.clock = find(clockWords.MatchString, c.time)
 	}
 	c.temp = find(func(h string) bool { return tempWords.MatchString(h) && !notTemp.MatchString(h) }, c.time, c.clock)
-	c.humidity = find(func(h string) bool { return wetWords.MatchString(h) && !notWet.MatchString(h) }, c.time, c.clock, c.temp)
+	wet := func(h string) bool { return wetWords.MatchString(h) && !notWet.MatchString(h) }
+	c.humidity = find(wet, c.time, c.clock, c.temp)
 	if c.temp < 0 && c.humidity < 0 {
 		return c, errNoTemp
 	}
@@ -248,6 +250,11 @@ func (f *File) fill(head []string, body [][]string, times []time.Time, c columns
 		f.Rows = append(f.Rows, Row{times[i], temps[i], wets[i]})
 	}
 	slices.SortStableFunc(f.Rows, func(x, y Row) int { return x.At.Compare(y.At) })
+	f.once()
+}
+
+// once keeps the last reading of each time, in order of time.
+func (f *File) once() {
 	kept := f.Rows[:0]
 	for i, r := range f.Rows {
 		if i+1 < len(f.Rows) && f.Rows[i+1].At.Equal(r.At) {

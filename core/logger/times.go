@@ -52,8 +52,17 @@ func (f *File) times(stamps []string, zone *time.Location, monthFirst *bool) ([]
 			}
 		}
 	}
-	var best []time.Time
-	var by layout
+	best, by := f.likeliest(stamps, zone, monthFirst)
+	if best == nil {
+		return nil, errTimes
+	}
+	f.Times = "as " + time.Date(2026, 3, 31, 14, 5, 0, 0, time.UTC).Format(by.of)
+	return best, nil
+}
+
+// likeliest is the way of writing that fits all, whose times run back least and span least;
+// nil where none fits. It says where day and month cannot be told apart.
+func (f *File) likeliest(stamps []string, zone *time.Location, monthFirst *bool) (best []time.Time, by layout) {
 	for _, l := range layouts {
 		if l.monthFirst != nil && monthFirst != nil && *l.monthFirst != *monthFirst {
 			continue
@@ -73,11 +82,7 @@ func (f *File) times(stamps []string, zone *time.Location, monthFirst *bool) ([]
 			f.DayOrMonth = true
 		}
 	}
-	if best == nil {
-		return nil, errTimes
-	}
-	f.Times = "as " + time.Date(2026, 3, 31, 14, 5, 0, 0, time.UTC).Format(by.of)
-	return best, nil
+	return best, by
 }
 
 func counted(stamps []string, as *regexp.Regexp, unit time.Duration) ([]time.Time, bool) {

@@ -139,7 +139,8 @@ func (g *Group) living(lives []survival.Life) {
 			},
 			Formula: "product over the days on which any was lost of (1 − lost ÷ still followed); those that came lately " +
 				"or were given away count for as long as they were seen",
-			Source: "Kaplan and Meier 1958; interval by Greenwood's variance on the log-log scale (Kalbfleisch and Prentice 1980)",
+			Source: "Kaplan and Meier 1958; interval by Greenwood's variance on the log-log scale (Kalbfleisch and " +
+				"Prentice 1980)",
 			Sure: fmt.Sprintf("95 times in 100 between %.0f and %.0f %%; plants that came together share their luck, so "+
 				"the true range is wider", 100*at.Low, 100*at.High),
 		},
@@ -188,7 +189,8 @@ func (g *Group) cost(group []Plant) {
 				{Name: "paid for all that came", Value: math.Round(100*paid) / 100},
 				{Name: "used on all of them", Value: math.Round(100*spent) / 100}, {Name: "live", Value: float64(g.Lives)},
 			},
-			Formula: "(paid + used) ÷ those that live: what the lost ones cost is borne by them", Source: "the record", Sure: sure,
+			Formula: "(paid + used) ÷ those that live: what the lost ones cost is borne by them",
+			Source:  "the record", Sure: sure,
 		},
 	}
 }

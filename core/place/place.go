@@ -52,13 +52,13 @@ const (
 	Blind     Curtain = "blind"
 )
 
-// PlaceWindow is the window that lights a place; outdoors its aspect is where it is open to.
-type PlaceWindow struct {
+// Opening is the window that lights a place; outdoors its aspect is where it is open to.
+type Opening struct {
 	Aspect    string  `json:"aspect" enum:"N,NE,E,SE,S,SW,W,NW" doc:"Where it looks, by compass."`
 	WidthM    float64 `json:"widthM,omitempty" minimum:"0" maximum:"20" doc:"Metres; 1.2 where left out."`
 	HeightM   float64 `json:"heightM,omitempty" minimum:"0" maximum:"10" doc:"Metres; 1.2 where left out."`
 	DistanceM float64 `json:"distanceM,omitempty" minimum:"0" maximum:"20" doc:"From the glass to the plants, metres."`
-	Blocked   Blocked `json:"blocked,omitempty" enum:"open,some,half,walled" doc:"What hides the sky: nothing, some, half, nearly all."`
+	Blocked   Blocked `json:"blocked,omitempty" enum:"open,some,half,walled" doc:"What hides the sky."`
 	Curtain   Curtain `json:"curtain,omitempty" enum:"none,sheer,blind"`
 	Roof      bool    `json:"roof,omitempty" doc:"A window in the roof."`
 	UnderSill bool    `json:"underSill,omitempty" doc:"Whether the plants stand below the sill."`
@@ -70,8 +70,8 @@ type Lamp struct {
 	Hours float64 `json:"hours" minimum:"0" maximum:"24" doc:"Hours a day."`
 }
 
-// PlaceAir is what one knows of a place's air by heart.
-type PlaceAir struct {
+// TypedAir is what one knows of a place's air by heart.
+type TypedAir struct {
 	Day      *float64 `json:"day,omitempty" minimum:"-20" maximum:"50" doc:"By day, °C."`
 	Night    *float64 `json:"night,omitempty" minimum:"-20" maximum:"45" doc:"By night, °C."`
 	Humidity *float64 `json:"humidity,omitempty" minimum:"1" maximum:"100" doc:"Percent."`
@@ -79,14 +79,14 @@ type PlaceAir struct {
 
 // Details are what is known of a place.
 type Details struct {
-	Setting Setting      `json:"setting" enum:"outdoors,porch,cold-room,sill,room"`
-	Window  *PlaceWindow `json:"window,omitempty" doc:"Missing where no window lights it."`
-	Lamp    *Lamp        `json:"lamp,omitempty"`
-	Winter  *PlaceAir    `json:"winter,omitempty" doc:"Its air in the cold half of the year, where somebody typed it."`
-	Summer  *PlaceAir    `json:"summer,omitempty"`
+	Setting Setting   `json:"setting" enum:"outdoors,porch,cold-room,sill,room"`
+	Window  *Opening  `json:"window,omitempty" doc:"Missing where no window lights it."`
+	Lamp    *Lamp     `json:"lamp,omitempty"`
+	Winter  *TypedAir `json:"winter,omitempty" doc:"Its air in the cold half of the year, where somebody typed it."`
+	Summer  *TypedAir `json:"summer,omitempty"`
 	// Slots is how many plants it holds and HeightCM how tall one may be; 0 where nobody
 	// said so.
-	Slots    int     `json:"slots,omitempty" minimum:"0" maximum:"5000" doc:"How many plants it holds; 0 where nobody said."`
+	Slots    int     `json:"slots,omitempty" minimum:"0" maximum:"5000" doc:"Plants that it holds; 0 where nobody said."`
 	HeightCM float64 `json:"heightCm,omitempty" minimum:"0" maximum:"1000" doc:"How tall a plant may be there; 0 for any."`
 	Reach    bool    `json:"reach,omitempty" doc:"Whether children or animals reach it."`
 	Fan      bool    `json:"fan,omitempty" doc:"Whether a fan moves its air."`
@@ -127,19 +127,19 @@ func (p Details) Check() error {
 	return nil
 }
 
-func (w PlaceWindow) width() float64  { return orElse(w.WidthM, usualWindow) }
-func (w PlaceWindow) height() float64 { return orElse(w.HeightM, usualWindow) }
+func (w Opening) width() float64  { return orElse(w.WidthM, usualWindow) }
+func (w Opening) height() float64 { return orElse(w.HeightM, usualWindow) }
 
-func (w PlaceWindow) seen() float64 { return hides[w.blocked()].seen }
+func (w Opening) seen() float64 { return hides[w.blocked()].seen }
 
-func (w PlaceWindow) blocked() Blocked {
+func (w Opening) blocked() Blocked {
 	if _, known := hides[w.Blocked]; !known {
 		return Open
 	}
 	return w.Blocked
 }
 
-func (w PlaceWindow) through() float64 {
+func (w Opening) through() float64 {
 	if share, known := passes[w.Curtain]; known {
 		return share
 	}
@@ -155,7 +155,7 @@ func orElse(v, usual float64) float64 {
 
 // fills is the share of what a leaf sees that the window fills, from its middle (the
 // configuration factor of a rectangle, textbooks of heat transfer).
-func (w PlaceWindow) fills() float64 {
+func (w Opening) fills() float64 {
 	d := w.DistanceM
 	if d < 0.01 {
 		return 1

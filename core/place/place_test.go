@@ -20,7 +20,7 @@ var north = place.Site{
 }
 
 func sill(aspect string, metres float64) place.Details {
-	return place.Details{Setting: place.Sill, Window: &place.PlaceWindow{Aspect: aspect, DistanceM: metres}}
+	return place.Details{Setting: place.Sill, Window: &place.Opening{Aspect: aspect, DistanceM: metres}}
 }
 
 // The handbook's table of light on sills at 52° N, mid-January, mid-April and mid-July.
@@ -29,7 +29,9 @@ func TestLightOfWindowsThroughTheYear(t *testing.T) {
 		aspect string
 		metres float64
 		want   [3]float64
-	}{{"N", .3, [3]float64{1.3, 5.8, 7.9}}, {"E", .3, [3]float64{2.4, 12.4, 16.4}}, {"S", .3, [3]float64{9.0, 12.6, 12.3}}} {
+	}{
+		{"N", .3, [3]float64{1.3, 5.8, 7.9}}, {"E", .3, [3]float64{2.4, 12.4, 16.4}}, {"S", .3, [3]float64{9.0, 12.6, 12.3}},
+	} {
 		for i, n := range []int{15, 105, 196} {
 			assert.InDelta(t, row.want[i], sill(row.aspect, row.metres).Light(north, on(n)), .06, "%s on day %d", row.aspect, n)
 		}
@@ -189,7 +191,8 @@ func TestAForecastCallsIn(t *testing.T) {
 
 func TestWhatIsMissingOfAPlaceIsSaid(t *testing.T) {
 	require.ErrorContains(t, place.Details{}.Check(), "between it and the outdoors")
-	require.ErrorContains(t, place.Details{Setting: place.Room, Window: &place.PlaceWindow{}}.Check(), "where its window looks")
-	require.NoError(t, place.Details{Setting: place.Room, Window: &place.PlaceWindow{Roof: true}}.Check())
+	require.ErrorContains(t, place.Details{Setting: place.Room, Window: &place.Opening{}}.Check(),
+		"where its window looks")
+	require.NoError(t, place.Details{Setting: place.Room, Window: &place.Opening{Roof: true}}.Check())
 	require.NoError(t, sill("NE", 1).Check())
 }

@@ -12,7 +12,10 @@ import (
 var bands = []struct {
 	below float64
 	word  string
-}{{1, "too dark for nearly all plants"}, {3, "dim"}, {7, "of middling light"}, {14, "bright"}, {math.Inf(1), "very bright"}}
+}{
+	{1, "too dark for nearly all plants"}, {3, "dim"}, {7, "of middling light"}, {14, "bright"},
+	{math.Inf(1), "very bright"},
+}
 
 // LightWord says how bright a place is in a word.
 func LightWord(light float64) string {

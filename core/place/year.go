@@ -147,6 +147,7 @@ func (p Details) usualDay(night float64, cold bool) float64 {
 		if cold {
 			return heatedDay - sillDrop
 		}
+	case Room:
 	}
 	if cold {
 		return heatedDay

@@ -38,7 +38,7 @@ func TestAYearOfAPlace(t *testing.T) {
 func TestWhatIsTypedStandsAboveWhatIsAssumed(t *testing.T) {
 	night, wet := 12.0, 70.0
 	p := sill("S", .3)
-	p.Winter = &place.PlaceAir{Night: &night, Humidity: &wet}
+	p.Winter = &place.TypedAir{Night: &night, Humidity: &wet}
 	year := p.Year(north, place.Known{}, on(15))
 	assert.InDelta(t, 12, year[0].Night, 0)
 	assert.InDelta(t, 70, year[0].Humidity, 0)
@@ -97,7 +97,8 @@ func TestAYearInWords(t *testing.T) {
 	assert.Contains(t, said, "very bright in J")
 	assert.Regexp(t, `sun between \d+ and 11 o’clock in (May|June|July)`, said)
 	assert.Contains(t, said, "nights down to about 14 °C in January.")
-	assert.Contains(t, place.Says(sill("N", .3).Year(north, place.Known{}, on(1))), "sun early and late in the day in June")
+	assert.Contains(t, place.Says(sill("N", .3).Year(north, place.Known{}, on(1))),
+		"sun early and late in the day in June")
 	lamp := place.Details{Setting: place.Room, Lamp: &place.Lamp{PPFD: 100, Hours: 12}}
 	assert.Contains(t, place.Says(lamp.Year(north, place.Known{}, on(1))),
 		"Of middling light all year (4.3 to 4.3 mol); no sun reaches it")

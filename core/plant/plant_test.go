@@ -91,7 +91,9 @@ func TestWishesOfOnePlantOverruleItsKind(t *testing.T) {
 }
 
 func TestWhoStandsOutOfReach(t *testing.T) {
-	for bad, out := range map[string]bool{"none": false, "not known": false, "mild": false, "moderate": true, "severe": true} {
+	for bad, out := range map[string]bool{
+		"none": false, "not known": false, "mild": false, "moderate": true, "severe": true,
+	} {
 		p := plant.Profile{Poisons: []plant.Poison{{Whom: "pets", Bad: bad}, {Whom: "people", Bad: "none"}}}
 		assert.Equal(t, out, p.OutOfReach(true, true), bad)
 		assert.False(t, p.OutOfReach(true, false), "no animals live there")

@@ -21,6 +21,8 @@ func Otherwise(rule plant.WaterRule) (what string, everyDays int, known bool) {
 		return "fill its reservoir up when the level is down", 7, true
 	case plant.WetTray:
 		return "keep water in its tray", 3, true
+	case plant.Even, plant.SurfaceDry, plant.QuarterDry, plant.HalfDry, plant.DryThrough, plant.DryRest, plant.NoWater,
+		plant.TopDry:
 	}
 	return "", 0, false
 }

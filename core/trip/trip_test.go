@@ -65,7 +65,9 @@ func TestTheWorkedTrip(t *testing.T) {
 // to, and all sitter's days lie between leaving and coming back.
 func TestTripsHoldTogether(t *testing.T) {
 	for _, rate := range []float64{.02, .06, .15, .4} {
-		for _, name := range []plant.WaterRule{plant.Even, plant.SurfaceDry, plant.QuarterDry, plant.HalfDry, plant.DryThrough} {
+		for _, name := range []plant.WaterRule{
+			plant.Even, plant.SurfaceDry, plant.QuarterDry, plant.HalfDry, plant.DryThrough,
+		} {
 			p := trip.Pot{Rate: rate, SD: .3, Litres: .5, Rule: rule(t, name), Pace: .8, Content: .7, DaysToGo: 1}
 			last := 0.0
 			for away := 1; away < 40; away += 3 {

@@ -9,6 +9,11 @@ export const router = createBrowserRouter([
     lazy: async () => ({ Component: (await import("./views/account/Reset")).Reset }),
   },
   {
+    path: "/sit/:token",
+    errorElement: <Lost />,
+    lazy: async () => ({ Component: (await import("./views/trips/Sit")).Sit }),
+  },
+  {
     path: "/",
     element: <Shell />,
     children: [
@@ -102,6 +107,8 @@ export const router = createBrowserRouter([
             path: "places/:place",
             lazy: async () => ({ Component: (await import("./views/places/PlacePage")).PlacePage }),
           },
+          { path: "trips", lazy: async () => ({ Component: (await import("./views/trips/Trips")).Trips }) },
+          { path: "trips/:trip", lazy: async () => ({ Component: (await import("./views/trips/TripPage")).TripPage }) },
           { path: "fit", lazy: async () => ({ Component: (await import("./views/places/WhoFits")).WhoFits }) },
           {
             path: "bench",

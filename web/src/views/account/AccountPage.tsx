@@ -3,6 +3,7 @@ import { useState } from "react";
 import { type AccountView, account, type ByOwner, useAccount, useChange } from "../../api/account";
 import { Problem } from "../../api/client";
 import { Failed, Refused, Waiting } from "../../shell/States";
+import { CalendarLink } from "./CalendarLink";
 import { Leave } from "./Leave";
 import { SecondFactor } from "./SecondFactor";
 import { Sessions } from "./Sessions";
@@ -46,6 +47,7 @@ export function AccountPage() {
         <Name mine={mine.data} owner={owner} done={done} />
         <NewPassword owner={owner} done={done} />
         <SecondFactor mine={mine.data} owner={owner} done={done} />
+        <CalendarLink />
         <Sessions sessions={mine.data.sessions} />
         <LinkFor owner={owner} done={done} />
         <Leave owner={owner} />

@@ -29,7 +29,10 @@ export function Places() {
       <title>Places · Tender Mend</title>
       <Group justify="space-between" align="baseline" mb="sm">
         <h1>Places</h1>
-        {list.some((p) => p.details) && <Link to="/fit">Who fits where</Link>}
+        <Group gap="md">
+          {list.some((p) => p.details) && <Link to="/fit">Who fits where</Link>}
+          <Link to="/trips">Going away</Link>
+        </Group>
       </Group>
       <ColdComing cold={places.data.cold} places={list} today={today} />
       <p className="soft">

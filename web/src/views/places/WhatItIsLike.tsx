@@ -38,8 +38,8 @@ const curtains = [
   { value: "blind", label: "a blind" },
 ];
 
-type Window = Schemas["PlaceWindow"];
-type Air = Schemas["PlaceAir"];
+type Window = Schemas["Opening"];
+type Air = Schemas["TypedAir"];
 
 /** What a place is like: said once, its year is reckoned from it. */
 export function WhatItIsLike({ view: v, places }: { view: PlaceView; places: Schemas["PlaceRow"][] }) {

@@ -1,0 +1,24 @@
+import type { TripPot } from "../../api/trips";
+import { addDays, shortDay } from "../../dates";
+
+const aids: Record<string, string> = {
+  "out-of-sun": "out of the sun",
+  together: "close together with others",
+  covered: "under a clear bag",
+};
+
+/** What is done to a plant before leaving, in words. */
+export const sayAids = (list: string[]) => list.map((a) => aids[a] ?? a).join(", ");
+
+/** The days on which a plant is seen to. */
+export const daysOf = (pot: TripPot, from: string) => pot.days.map((d) => addDays(from, d));
+
+/** The same as one reads them. */
+export const sayDays = (pot: TripPot, from: string) => daysOf(pot, from).map(shortDay).join(", ");
+
+/** Places in the order of the sheet, each with its plants. */
+export function byPlace<T extends { place: string }>(list: T[]): [string, T[]][] {
+  const places = new Map<string, T[]>();
+  for (const p of list) places.set(p.place, [...(places.get(p.place) ?? []), p]);
+  return [...places];
+}
