@@ -46,18 +46,18 @@ func (c *clinic) openRooms() error {
 	for _, r := range []store.Place{
 		{Name: "Ticket hall", Light: "north windows, even light", Details: &place.Details{
 			Setting: place.Room, Slots: 24,
-			Window: &place.Opening{Aspect: "N", WidthM: 4, HeightM: 2.6, DistanceM: 0.8, Blocked: place.Open},
+			Window: &place.LitBy{Aspect: "N", WidthM: 4, HeightM: 2.6, DistanceM: 0.8, Blocked: place.Open},
 		}},
 		{Name: "Stair landing", Light: "east window, morning sun until ten", Details: &place.Details{
 			Setting: place.Sill, Slots: 12,
-			Window: &place.Opening{Aspect: "E", WidthM: 1.6, HeightM: 1.4, DistanceM: 0.3, Blocked: place.Some},
+			Window: &place.LitBy{Aspect: "E", WidthM: 1.6, HeightM: 1.4, DistanceM: 0.3, Blocked: place.Some},
 		}},
 		{Name: "Boiler corner", Light: "warm, lamps twelve hours", Details: &place.Details{
 			Setting: place.Room, Slots: 14, Lamp: &place.Lamp{PPFD: 160, Hours: 12}, Fan: true,
 		}},
 		{Name: "Quay deck", Light: "outdoors in summer, shade cloth", Details: &place.Details{
 			Setting: place.Outdoors, Slots: 20, Reach: true,
-			Window: &place.Opening{Aspect: "S", Blocked: place.Some, Curtain: place.Sheer},
+			Window: &place.LitBy{Aspect: "S", Blocked: place.Some, Curtain: place.Sheer},
 		}},
 		{Name: "Customs cage", Light: "lamp, its own tray and tools", Isolation: true, Details: &place.Details{
 			Setting: place.Room, Slots: 24, Lamp: &place.Lamp{PPFD: 110, Hours: 12},

@@ -52,8 +52,8 @@ const (
 	Blind     Curtain = "blind"
 )
 
-// Opening is the window that lights a place; outdoors its aspect is where it is open to.
-type Opening struct {
+// LitBy is the window that lights a place; outdoors its aspect is where it is open to.
+type LitBy struct {
 	Aspect    string  `json:"aspect" enum:"N,NE,E,SE,S,SW,W,NW" doc:"Where it looks, by compass."`
 	WidthM    float64 `json:"widthM,omitempty" minimum:"0" maximum:"20" doc:"Metres; 1.2 where left out."`
 	HeightM   float64 `json:"heightM,omitempty" minimum:"0" maximum:"10" doc:"Metres; 1.2 where left out."`
@@ -80,7 +80,7 @@ type TypedAir struct {
 // Details are what is known of a place.
 type Details struct {
 	Setting Setting   `json:"setting" enum:"outdoors,porch,cold-room,sill,room"`
-	Window  *Opening  `json:"window,omitempty" doc:"Missing where no window lights it."`
+	Window  *LitBy  `json:"window,omitempty" doc:"Missing where no window lights it."`
 	Lamp    *Lamp     `json:"lamp,omitempty"`
 	Winter  *TypedAir `json:"winter,omitempty" doc:"Its air in the cold half of the year, where somebody typed it."`
 	Summer  *TypedAir `json:"summer,omitempty"`
@@ -127,19 +127,19 @@ func (p Details) Check() error {
 	return nil
 }
 
-func (w Opening) width() float64  { return orElse(w.WidthM, usualWindow) }
-func (w Opening) height() float64 { return orElse(w.HeightM, usualWindow) }
+func (w LitBy) width() float64  { return orElse(w.WidthM, usualWindow) }
+func (w LitBy) height() float64 { return orElse(w.HeightM, usualWindow) }
 
-func (w Opening) seen() float64 { return hides[w.blocked()].seen }
+func (w LitBy) seen() float64 { return hides[w.blocked()].seen }
 
-func (w Opening) blocked() Blocked {
+func (w LitBy) blocked() Blocked {
 	if _, known := hides[w.Blocked]; !known {
 		return Open
 	}
 	return w.Blocked
 }
 
-func (w Opening) through() float64 {
+func (w LitBy) through() float64 {
 	if share, known := passes[w.Curtain]; known {
 		return share
 	}
@@ -155,7 +155,7 @@ func orElse(v, usual float64) float64 {
 
 // fills is the share of what a leaf sees that the window fills, from its middle (the
 // configuration factor of a rectangle, textbooks of heat transfer).
-func (w Opening) fills() float64 {
+func (w LitBy) fills() float64 {
 	d := w.DistanceM
 	if d < 0.01 {
 		return 1

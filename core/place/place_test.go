@@ -20,7 +20,7 @@ var north = place.Site{
 }
 
 func sill(aspect string, metres float64) place.Details {
-	return place.Details{Setting: place.Sill, Window: &place.Opening{Aspect: aspect, DistanceM: metres}}
+	return place.Details{Setting: place.Sill, Window: &place.LitBy{Aspect: aspect, DistanceM: metres}}
 }
 
 // The handbook's table of light on sills at 52° N, mid-January, mid-April and mid-July.
@@ -191,8 +191,8 @@ func TestAForecastCallsIn(t *testing.T) {
 
 func TestWhatIsMissingOfAPlaceIsSaid(t *testing.T) {
 	require.ErrorContains(t, place.Details{}.Check(), "between it and the outdoors")
-	require.ErrorContains(t, place.Details{Setting: place.Room, Window: &place.Opening{}}.Check(),
+	require.ErrorContains(t, place.Details{Setting: place.Room, Window: &place.LitBy{}}.Check(),
 		"where its window looks")
-	require.NoError(t, place.Details{Setting: place.Room, Window: &place.Opening{Roof: true}}.Check())
+	require.NoError(t, place.Details{Setting: place.Room, Window: &place.LitBy{Roof: true}}.Check())
 	require.NoError(t, sill("NE", 1).Check())
 }

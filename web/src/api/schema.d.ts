@@ -2918,14 +2918,14 @@ export interface components {
       setting: "outdoors" | "porch" | "cold-room" | "sill" | "room";
       /**
        * Format: int64
-       * @description How many plants it holds; 0 where nobody said.
+       * @description Plants that it holds; 0 where nobody said.
        */
       slots?: number;
-      summer?: components["schemas"]["PlaceAir"];
+      summer?: components["schemas"]["TypedAir"];
       /** @description Missing where no window lights it. */
-      window?: components["schemas"]["PlaceWindow"];
+      window?: components["schemas"]["LitBy"];
       /** @description Its air in the cold half of the year, where somebody typed it. */
-      winter?: components["schemas"]["PlaceAir"];
+      winter?: components["schemas"]["TypedAir"];
     };
     Diagnosed: {
       /** @description Accepted causes, the main one first; none means to watch. */
@@ -4147,6 +4147,39 @@ export interface components {
       /** @description What it is an effect of: it counts while that does. */
       with?: string;
     };
+    LitBy: {
+      /**
+       * @description Where it looks, by compass.
+       * @enum {string}
+       */
+      aspect: "N" | "NE" | "E" | "SE" | "S" | "SW" | "W" | "NW";
+      /**
+       * @description What hides the sky.
+       * @enum {string}
+       */
+      blocked?: "open" | "some" | "half" | "walled";
+      /** @enum {string} */
+      curtain?: "none" | "sheer" | "blind";
+      /**
+       * Format: double
+       * @description From the glass to the plants, metres.
+       */
+      distanceM?: number;
+      /**
+       * Format: double
+       * @description Metres; 1.2 where left out.
+       */
+      heightM?: number;
+      /** @description A window in the roof. */
+      roof?: boolean;
+      /** @description Whether the plants stand below the sill. */
+      underSill?: boolean;
+      /**
+       * Format: double
+       * @description Metres; 1.2 where left out.
+       */
+      widthM?: number;
+    };
     Look: {
       /** @description Signs looked for and not there. */
       absent: string[];
@@ -4986,23 +5019,6 @@ export interface components {
       /** @enum {string} */
       side: "front" | "left" | "right" | "back" | "top" | "base" | "roots";
     };
-    PlaceAir: {
-      /**
-       * Format: double
-       * @description By day, °C.
-       */
-      day?: number;
-      /**
-       * Format: double
-       * @description Percent.
-       */
-      humidity?: number;
-      /**
-       * Format: double
-       * @description By night, °C.
-       */
-      night?: number;
-    };
     PlaceInputBody: {
       /** @description What is known of its light and air. */
       details?: components["schemas"]["Details"];
@@ -5015,7 +5031,7 @@ export interface components {
       partOf?: string;
     };
     PlaceRow: {
-      /** @description What is known of its light and air; missing where nobody said. */
+      /** @description What is known of it; missing where nobody said. */
       details?: components["schemas"]["Details"];
       id: string;
       /** @description Whether plants here are kept apart; walked last. */
@@ -5023,7 +5039,7 @@ export interface components {
       /** @description Its light in words. */
       light: string;
       name: string;
-      /** @description The place that it is a part of, such as the room of a shelf. */
+      /** @description The place that it is a part of, as a shelf of its room. */
       partOf?: string;
       /** Format: int64 */
       plants: number;
@@ -5036,7 +5052,7 @@ export interface components {
       says: string;
       /** Format: int64 */
       version: number;
-      /** @description Its twelve months from this one on; empty where nobody said what it is like. */
+      /** @description Its months from this one on; empty where nobody said what it is like. */
       year: components["schemas"]["MonthThere"][];
     };
     PlaceView: {
@@ -5044,7 +5060,7 @@ export interface components {
       cold: components["schemas"]["ColdPlace"][];
       /** @description What instruments read in the last two months, day by day. */
       days: components["schemas"]["ReadDay"][];
-      /** @description What is known of its light and air; missing where nobody said. */
+      /** @description What is known of it; missing where nobody said. */
       details?: components["schemas"]["Details"];
       id: string;
       /** @description Whether plants here are kept apart; walked last. */
@@ -5054,9 +5070,9 @@ export interface components {
       /** @description Its light this month, with its working. */
       lightNow?: components["schemas"]["Amount"];
       name: string;
-      /** @description Whether readings differ so much that its window is likely described wrongly. */
+      /** @description Whether readings differ so much that its window is likely wrong. */
       odd: boolean;
-      /** @description The place that it is a part of, such as the room of a shelf. */
+      /** @description The place that it is a part of, as a shelf of its room. */
       partOf?: string;
       /** Format: int64 */
       plants: number;
@@ -5079,39 +5095,6 @@ export interface components {
       version: number;
       /** @description From this month on; empty where nobody said what it is like. */
       year: components["schemas"]["MonthThere"][];
-    };
-    PlaceWindow: {
-      /**
-       * @description Where it looks, by compass.
-       * @enum {string}
-       */
-      aspect: "N" | "NE" | "E" | "SE" | "S" | "SW" | "W" | "NW";
-      /**
-       * @description What hides the sky: nothing, some, half, nearly all.
-       * @enum {string}
-       */
-      blocked?: "open" | "some" | "half" | "walled";
-      /** @enum {string} */
-      curtain?: "none" | "sheer" | "blind";
-      /**
-       * Format: double
-       * @description From the glass to the plants, metres.
-       */
-      distanceM?: number;
-      /**
-       * Format: double
-       * @description Metres; 1.2 where left out.
-       */
-      heightM?: number;
-      /** @description A window in the roof. */
-      roof?: boolean;
-      /** @description Whether the plants stand below the sill. */
-      underSill?: boolean;
-      /**
-       * Format: double
-       * @description Metres; 1.2 where left out.
-       */
-      widthM?: number;
     };
     PlacesOutputBody: {
       /** @description Places that get too cold for plants there in the coming nights. */
@@ -7271,7 +7254,7 @@ export interface components {
       name: string;
       /** @description Why it is not watered at all, in a sentence. */
       never?: string;
-      /** @description How it is watered, where no pot dries out: daily, its cup, its reservoir. */
+      /** @description How it is watered, where no pot tells by drying. */
       otherwise?: string;
       place: string;
       plant: string;
@@ -7371,6 +7354,23 @@ export interface components {
       /** @description Whether seeing it or not seeing it turns the matter. */
       present: boolean;
       sign: string;
+    };
+    TypedAir: {
+      /**
+       * Format: double
+       * @description By day, °C.
+       */
+      day?: number;
+      /**
+       * Format: double
+       * @description Percent.
+       */
+      humidity?: number;
+      /**
+       * Format: double
+       * @description By night, °C.
+       */
+      night?: number;
     };
     "Use-resetRequest": {
       password: string;

@@ -38,7 +38,7 @@ const curtains = [
   { value: "blind", label: "a blind" },
 ];
 
-type Window = Schemas["Opening"];
+type Window = Schemas["LitBy"];
 type Air = Schemas["TypedAir"];
 
 /** What a place is like: said once, its year is reckoned from it. */
