@@ -95,6 +95,7 @@ func (srv *server) placeOperations(api huma.API) {
 }
 
 func (srv *server) listPlaces(ctx context.Context, a store.Account) (*placesOutput, error) {
+	go srv.freshNights(context.WithoutCancel(ctx), a) // nobody waits for a service that is slow
 	w, err := srv.around(ctx, a)
 	if err != nil {
 		return nil, err

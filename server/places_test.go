@@ -155,7 +155,9 @@ func TestWhoFitsWhere(t *testing.T) {
 		"setting": "room", "window": map[string]any{"aspect": "N", "distanceM": 4},
 	})
 	lamp := c.placed("Lamps", map[string]any{
-		"setting": "room", "slots": 1, "lamp": map[string]any{"ppfd": 150, "hours": 12}, "winter": map[string]any{"humidity": 60}, "summer": map[string]any{"humidity": 60}})
+		"setting": "room", "slots": 1, "lamp": map[string]any{"ppfd": 150, "hours": 12},
+		"winter": map[string]any{"humidity": 60}, "summer": map[string]any{"humidity": 60},
+	})
 	for _, name := range []string{"One", "Two", "Three"} {
 		c.tell(newID(), 30, "arrived", map[string]any{"name": name, "profile": "monstera-deliciosa", "habit": "aroid-vine",
 			"isolated": false, "place": dark})

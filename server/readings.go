@@ -2,7 +2,6 @@ package server
 
 import (
 	"context"
-	"fmt"
 	"net/http"
 	"time"
 
@@ -76,13 +75,8 @@ func (srv *server) readingOperations(api huma.API) {
 	huma.Register(api, op("save-forecast", http.MethodPut, "/api/forecast",
 		"Say how cold the coming nights get outdoors", "places"),
 		signedIn(srv, func(ctx context.Context, a store.Account, in *body[store.NightForecast]) (*placesOutput, error) {
-			if len(in.Body.Nights) == 0 {
-				return nil, unfit("nights", "say how cold at least one night gets")
-			}
-			for _, n := range in.Body.Nights {
-				if n < -60 || n > 45 {
-					return nil, unfit("nights", fmt.Sprintf("%g °C is no night on earth; look at it again", n))
-				}
+			if err := sane(in.Body); err != nil {
+				return nil, unfit("nights", err.Error())
 			}
 			if err := srv.store.SaveNightForecast(ctx, a, in.Body); err != nil {
 				return nil, err

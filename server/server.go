@@ -18,6 +18,7 @@ import (
 	"github.com/danielgtaylor/huma/v2/adapters/humachi"
 	"github.com/go-chi/chi/v5"
 	"github.com/go-chi/chi/v5/middleware"
+	"github.com/google/uuid"
 
 	"tendermend/record/due"
 	"tendermend/store"
@@ -50,6 +51,8 @@ type Options struct {
 	URL string
 	// Mail sends letters; nil where none is sent.
 	Mail Mail
+	// Weather is the address of a service that foretells the nights; empty where there is none.
+	Weather string
 }
 
 type server struct {
@@ -58,6 +61,7 @@ type server struct {
 	sessions *scs.SessionManager
 	turns    *turns
 	proxies  *proxies
+	weather  *weather
 }
 
 // Limits on a request (the answer to a slow or greedy client).
@@ -79,6 +83,7 @@ func New(s *store.Store, o Options) http.Handler {
 		panic(err) // asked of ValidProxies before
 	}
 	srv := &server{proxies: behind, Options: o, store: s, sessions: scs.New(), turns: &turns{open: map[string]*turn{}}}
+	srv.weather = &weather{asked: map[uuid.UUID]time.Time{}}
 	if srv.SignInsPerMinute == 0 {
 		srv.SignInsPerMinute = 10
 	}

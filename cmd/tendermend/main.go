@@ -33,6 +33,7 @@ const usage = `tendermend — find what ails a plant, treat it, follow it until 
   tendermend plan-schema                   the JSON Schema of situations and plans
   tendermend water < HISTORY.json          when a pot wants water, from its history, or from a list of them
   tendermend water-schema                  the JSON Schema of those histories and forecasts
+  tendermend standin logger|scale|weather  made-up instruments and services that speak as real ones do
   tendermend cases FILE                    how often the differential is right
 `
 
@@ -85,6 +86,7 @@ var commands = map[string]func(args []string, in io.Reader, out io.Writer) error
 	"demo":           told(serveDemo),
 	"serve":          told(serve),
 	"partition":      told(partition),
+	"standin":        told(standIn),
 	"export":         told(exportCollection),
 	"import":         told(importFile),
 	"reset-link":     told(resetLink),

@@ -72,6 +72,8 @@ func serve(args []string, out io.Writer) error {
 	plain := flags.Bool("smtp-plain", false, "send letters without TLS, to a mail server on the same machine")
 	replica := flags.String("reads", "", "URL of a replica of the database that takes what reads; the database has to "+
 		"wait for it (synchronous_commit = remote_apply)")
+	weather := flags.String("weather", "", "address of a service that foretells the nights, as the weather stand-in "+
+		"does; none by default")
 	hosts := flags.String("hosts", "", "names by which browsers ask for it, with commas between them; any by default")
 	if err := flags.Parse(args); err != nil {
 		return badInput{err}
@@ -111,6 +113,7 @@ func serve(args []string, out io.Writer) error {
 		Proxies:       listed(*behind),
 		URL:           strings.TrimSuffix(*public, "/"),
 		Mail:          letters,
+		Weather:       *weather,
 	})
 }
 

@@ -80,7 +80,7 @@ type TypedAir struct {
 // Details are what is known of a place.
 type Details struct {
 	Setting Setting   `json:"setting" enum:"outdoors,porch,cold-room,sill,room"`
-	Window  *LitBy  `json:"window,omitempty" doc:"Missing where no window lights it."`
+	Window  *LitBy    `json:"window,omitempty" doc:"Missing where no window lights it."`
 	Lamp    *Lamp     `json:"lamp,omitempty"`
 	Winter  *TypedAir `json:"winter,omitempty" doc:"Its air in the cold half of the year, where somebody typed it."`
 	Summer  *TypedAir `json:"summer,omitempty"`

@@ -39,6 +39,12 @@ function Sheet({ view: v, token }: { view: SitView; token: string }) {
     return done(p) || (next !== undefined && next <= v.today);
   });
   const later = waters.filter((p) => !now.includes(p));
+  const days = new Map<string, string[]>();
+  for (const p of later) {
+    const day = nextDay(p, v);
+    if (day) days.set(day, [...(days.get(day) ?? []), p.name]);
+  }
+  const byDay = [...days].sort(([x], [y]) => x.localeCompare(y));
   const never = v.sheet.filter((p) => p.never);
   const open = now.filter((p) => !done(p)).length;
   return (
@@ -80,12 +86,12 @@ function Sheet({ view: v, token }: { view: SitView; token: string }) {
           ))}
         </section>
       )}
-      {later.length > 0 && (
+      {byDay.length > 0 && (
         <section className="patch" aria-label="On other days">
           <h2>On other days</h2>
-          {later.map((p) => (
-            <p key={p.plant} className="my-8">
-              <b>{p.name}</b> <span className="soft">({p.place})</span>: {shortDay(nextDay(p, v) ?? v.back)}
+          {byDay.map(([day, names]) => (
+            <p key={day} className="my-8">
+              <b>{shortDay(day)}</b>: {names.join(", ")}
             </p>
           ))}
         </section>

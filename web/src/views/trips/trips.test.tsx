@@ -1,0 +1,132 @@
+import { screen, waitFor } from "@testing-library/react";
+import userEvent from "@testing-library/user-event";
+import { Route, Routes } from "react-router";
+import { describe, expect, it } from "vitest";
+import { device, pageText, Refusal, serve, show } from "../../testing/page";
+import { CalendarLink } from "../account/CalendarLink";
+import { Sit } from "./Sit";
+import { TripPage } from "./TripPage";
+import { Trips } from "./Trips";
+
+device();
+
+const pot = (name: string, more: { days?: number[]; never?: string; [key: string]: unknown } = {}) => ({
+  plant: name,
+  name,
+  place: "Hall",
+  verdict: "lasts",
+  waterBefore: false,
+  risk: 0,
+  safeDays: 30,
+  aids: [],
+  days: [] as number[],
+  ...more,
+});
+const sheet = [
+  pot("Fern", { verdict: "sitter", waterBefore: true, days: [3, 6], millilitres: 90 }),
+  pot("Orchid", { verdict: "sitter", days: [4], otherwise: "dip or mist it every day", isolated: true }),
+  pot("Lily", { verdict: "aided", aids: ["out-of-sun", "together"] }),
+  pot("Cactus", { verdict: "leave", never: "it rests" }),
+  pot("Vine", { guess: true }),
+];
+const trip = {
+  id: "t",
+  from: "2026-12-01",
+  back: "2026-12-09",
+  sitter: "Ines",
+  phone: "the ferry",
+  note: "Key at the kiosk.",
+  ended: false,
+  sheet,
+  ticks: [],
+  first: [{ plant: "Fern", name: "Fern", chance: 0.7, missed: ["2026-12-04"] }],
+};
+const session = { signedIn: true, today: "2026-11-24" };
+const at = (path: string, page: React.ReactNode) => (
+  <Routes>
+    <Route path={path} element={page} />
+  </Routes>
+);
+
+describe("a trip", () => {
+  it("is planned from its days, and says beside the field what cannot be", async () => {
+    const asked = serve({
+      "GET /api/trips": { trips: [trip] },
+      "GET /api/session": session,
+      "POST /api/trips": new Refusal({
+        status: 422,
+        detail: "It ends before it begins.",
+        errors: [{ location: "body.back", message: "it ends before it begins" }],
+      }),
+    });
+    show(<Trips />);
+    await screen.findByText("Ines comes in");
+    await userEvent.type(screen.getByRole("textbox", { name: "Who comes in" }), "Tom");
+    await userEvent.click(screen.getByRole("button", { name: "Plan it" }));
+    await screen.findByText("it ends before it begins");
+    expect(asked.find((a) => a.method === "POST")?.body).toMatchObject({ from: "2026-11-26", sitter: "Tom" });
+  });
+
+  it("says what is done before, by whom meanwhile, and whom to look at first after", async () => {
+    serve({
+      "GET /api/trips/t": trip,
+      "GET /api/session": session,
+      "POST /api/trips/t/link": { ...trip, link: "/sit/secret" },
+      "DELETE /api/trips/t/link": trip,
+    });
+    show(at("/trips/:trip", <TripPage />), undefined, "/trips/t");
+    await screen.findByText("Look at these first");
+    const text = pageText();
+    for (const said of [
+      "8 days",
+      "nothing was ticked for 4 Dec",
+      "out of the sun, close together with others",
+      "90 ml",
+      "dip or mist it every day",
+      "Do not water",
+      "Nobody has recorded a watering of 1 plant",
+      "kept apart: last",
+    ])
+      expect(text).toContain(said);
+    await userEvent.click(screen.getByRole("button", { name: "Make Ines’s address" }));
+    await screen.findByText(/\/sit\/secret/);
+  });
+});
+
+describe("a sitter", () => {
+  const seen = { ...trip, carer: "Ilse", today: "2026-12-04", sheet: sheet.filter((p) => p.days?.length || p.never) };
+
+  it("sees today’s plants with two taps each, and is thanked", async () => {
+    const asked = serve({
+      "GET /api/sit/x": seen,
+      "POST /api/sit/x": { ...seen, ticks: [{ plant: "Fern", on: "2026-12-04", kind: "watered", at: "" }] },
+    });
+    show(at("/sit/:token", <Sit />), undefined, "/sit/x");
+    await screen.findByText("Today: 1 plant.");
+    expect(pageText()).toContain("5 Dec: Orchid");
+    await userEvent.click(screen.getByRole("button", { name: "Fern: done" }));
+    await screen.findByText("All done for today. Thank you!");
+    expect(asked.find((a) => a.method === "POST")?.body).toMatchObject({ plant: "Fern", did: "watered" });
+  });
+
+  it("is told that a link is over", async () => {
+    serve({ "GET /api/sit/x": new Refusal({ status: 404, detail: "This link is not good any more." }) });
+    show(at("/sit/:token", <Sit />), undefined, "/sit/x");
+    await screen.findByText(/not good any more/);
+  });
+});
+
+describe("the calendar", () => {
+  it("gets an address that is shown once, and loses it", async () => {
+    const asked = serve({
+      "GET /api/calendar-link": { has: false },
+      "POST /api/calendar-link": { has: true, url: "/api/calendar/secret" },
+      "DELETE /api/calendar-link": { has: false },
+    });
+    show(<CalendarLink />);
+    await userEvent.click(await screen.findByRole("button", { name: "Make an address" }));
+    await screen.findByText(/\/api\/calendar\/secret/);
+    await userEvent.click(screen.getByRole("button", { name: "Take it back" }));
+    await waitFor(() => expect(asked.some((a) => a.method === "DELETE")).toBe(true));
+  });
+});
