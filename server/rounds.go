@@ -2,7 +2,9 @@ package server
 
 import (
 	"context"
+	"math"
 	"net/http"
+	"slices"
 
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/google/uuid"
@@ -11,6 +13,7 @@ import (
 	"tendermend/core/day"
 	"tendermend/core/diagnosis"
 	"tendermend/core/plant"
+	"tendermend/core/walk"
 	"tendermend/core/working"
 	"tendermend/record"
 	"tendermend/record/due"
@@ -73,6 +76,16 @@ type Rounds struct {
 	WaitMinutes int `json:"waitMinutes" doc:"For the plants of which nothing presses."`
 	// All minutes of a walk are at the pace of who walks.
 	Pace Pace `json:"pace"`
+	// Budget is what was left out for want of time; missing where nobody set any.
+	Budget *Budget `json:"budget,omitempty"`
+}
+
+// Budget is a walk that was cut to the minutes that there are.
+type Budget struct {
+	Minutes float64  `json:"minutes" doc:"What there is."`
+	Takes   float64  `json:"takes" doc:"What the walk takes, with the way and the washing of hands."`
+	Left    int      `json:"left" doc:"Plants that are due and were left out."`
+	Worst   *day.Day `json:"worst,omitempty" doc:"The first day on which one of those left out is no longer safe."`
 }
 
 // Pace is how the minutes of a walk came about.
@@ -82,7 +95,8 @@ type Pace struct {
 }
 
 type walkInput struct {
-	Limit int `query:"limit" minimum:"1" maximum:"1000" default:"40" doc:"How many plants to list."`
+	Limit   int     `query:"limit" minimum:"1" maximum:"1000" default:"40" doc:"How many plants to list."`
+	Minutes float64 `query:"minutes" minimum:"0" maximum:"600" doc:"How many minutes there are; 0 for all that it takes."`
 }
 
 func (srv *server) roundsOperations(api huma.API) {
@@ -101,7 +115,11 @@ func (srv *server) roundsOperations(api huma.API) {
 			if err != nil {
 				return nil, err
 			}
-			walk, err := srv.store.Due(ctx, a.Collection.ID, today, routine.Off, in.Limit)
+			limit := in.Limit
+			if in.Minutes > 0 {
+				limit = weighed
+			}
+			walk, err := srv.store.Due(ctx, a.Collection.ID, today, routine.Off, limit)
 			if err != nil {
 				return nil, err
 			}
@@ -122,9 +140,72 @@ func (srv *server) roundsOperations(api huma.API) {
 				return nil, err
 			}
 			r.at(pace)
+			if in.Minutes > 0 {
+				r.within(in.Minutes)
+			}
 			return &body[Rounds]{r}, nil
 		}),
 	)
+}
+
+// weighed is how many of the most urgent plants are weighed against one another when a walk is
+// cut to the minutes that there are.
+const weighed = 400
+
+// within leaves the stops that are worth most for so many minutes.
+func (r *Rounds) within(minutes float64) {
+	zones := map[string]walk.Zone{string(record.UnderWatch): walk.Watched, string(record.Isolated): walk.Isolated}
+	var stops []walk.Stop
+	for _, place := range r.Places {
+		for _, stop := range place.Stops {
+			one := walk.Stop{
+				Plant: stop.ID.String(), Place: place.Place, Zone: zones[stop.Isolation], Minutes: float64(stop.Minutes),
+			}
+			if place.Apart {
+				one.Zone = walk.Isolated
+			}
+			for _, t := range stop.Tasks {
+				one.Value += t.Worth(r.Today)
+			}
+			stops = append(stops, one)
+		}
+	}
+	chosen, takes := walk.Choose(stops, minutes)
+	r.Budget = &Budget{Minutes: minutes, Takes: math.Round(takes), Left: r.Looks - len(chosen)}
+	at, places := 0, []WalkPlace{}
+	for _, place := range r.Places {
+		kept := []WalkStop{}
+		for _, stop := range place.Stops {
+			if slices.Contains(chosen, at) {
+				kept = append(kept, stop)
+			} else {
+				r.Budget.worse(stop)
+			}
+			at++
+		}
+		if place.Stops = kept; len(kept) > 0 {
+			places = append(places, place)
+		}
+	}
+	r.Places, r.More = places, 0
+	r.Must = 0
+	for _, place := range places {
+		for _, stop := range place.Stops {
+			if stop.Must {
+				r.Must++
+			}
+		}
+	}
+}
+
+// worse notes by which day a stop that was left out is no longer safe.
+func (b *Budget) worse(left WalkStop) {
+	for _, t := range left.Tasks {
+		if b.Worst == nil || t.Until < *b.Worst {
+			until := t.Until
+			b.Worst = &until
+		}
+	}
 }
 
 // at turns the usual minutes into those of who walks.

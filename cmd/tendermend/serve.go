@@ -98,13 +98,11 @@ func serve(args []string, out io.Writer) error {
 		return err
 	}
 	metrics := server.NewMetrics(s)
-	if *watched != "" {
-		unwatch, err := watch(*watched, metrics)
-		if err != nil {
-			return err
-		}
-		defer unwatch()
+	unwatch, err := watch(*watched, metrics)
+	if err != nil {
+		return err
 	}
+	defer unwatch()
 	return listen(ctx, out, *addr, s, server.Options{
 		Metrics:       metrics,
 		OpenAccounts:  *open,
@@ -312,8 +310,12 @@ func openAPI(out io.Writer) error {
 	return err
 }
 
-// watch tells metrics on an address until the function it gives is called.
+// watch tells metrics on an address until the function it gives is called; on none where
+// none is named.
 func watch(addr string, metrics *server.Metrics) (stop func(), err error) {
+	if addr == "" {
+		return func() {}, nil
+	}
 	m, err := take(addr)
 	if err != nil {
 		return nil, err

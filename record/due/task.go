@@ -12,6 +12,7 @@ import (
 	"tendermend/core/care"
 	"tendermend/core/day"
 	"tendermend/core/recovery"
+	"tendermend/core/walk"
 	"tendermend/core/working"
 	"tendermend/record"
 )
@@ -86,6 +87,18 @@ type Task struct {
 	Trial string `json:"trial,omitempty" doc:"The entry that began the trial whose result is asked for."`
 	// Measure is what a look for one thing reads.
 	Measure string `json:"measure,omitempty" doc:"The measure that the look reads; missing where it reads several."`
+}
+
+// dangerOfWeight is what a look of a weight is worth on its best day: a task's weight of 1 to 5
+// stands for the trade's dangers of 2 to 10.
+const dangerOfWeight = 2
+
+// Worth is what the task is worth on a day when there is not time for all: its danger, the
+// dearer the later it is. Its best day is taken in the middle between the first useful and the
+// last safe one.
+func (t Task) Worth(today day.Day) float64 {
+	best := t.From + max(0, t.Until-t.From)/2
+	return dangerOfWeight * float64(t.Weight) * walk.Ramp(int(today), int(t.From), int(best), int(t.Until))
 }
 
 // Presses says whether a task cannot wait: it alarms, or today is the last day that is

@@ -8,10 +8,10 @@ export const useSession = () => useQuery(queries.session);
 export const usePlaces = () => useQuery(queries.places);
 
 /** The walk. Others may be walking too: it is asked again when it is looked at again, and every half minute. */
-export const useRounds = (limit: number) =>
+export const useRounds = (limit: number, minutes = 0) =>
   useQuery({
-    queryKey: [...keys.rounds, limit],
-    queryFn: () => answer(client.GET("/api/rounds", { params: { query: { limit } } })),
+    queryKey: [...keys.rounds, limit, minutes],
+    queryFn: () => answer(client.GET("/api/rounds", { params: { query: { limit, minutes } } })),
     placeholderData: keepPreviousData,
     refetchInterval: 30_000,
     refetchOnWindowFocus: "always",

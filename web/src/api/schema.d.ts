@@ -2370,6 +2370,25 @@ export interface components {
       step: string;
       why: string;
     };
+    Budget: {
+      /**
+       * Format: int64
+       * @description Plants that are due and were left out.
+       */
+      left: number;
+      /**
+       * Format: double
+       * @description What there is.
+       */
+      minutes: number;
+      /**
+       * Format: double
+       * @description What the walk takes, with the way and the washing of hands.
+       */
+      takes: number;
+      /** @description The first day on which one of those left out is no longer safe. */
+      worst?: string;
+    };
     ByOwner: {
       /** @description Of the second factor, where one is set up. */
       code?: string;
@@ -5920,6 +5939,7 @@ export interface components {
       n: number;
     };
     Rounds: {
+      budget?: components["schemas"]["Budget"];
       /**
        * Format: int64
        * @description How many plants are due in all.
@@ -10616,6 +10636,8 @@ export interface operations {
       query?: {
         /** @description How many plants to list. */
         limit?: number;
+        /** @description How many minutes there are; 0 for all that it takes. */
+        minutes?: number;
       };
       header?: never;
       path?: never;

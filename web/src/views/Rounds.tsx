@@ -1,8 +1,10 @@
-import { Button, Group } from "@mantine/core";
+import { Button, Group, Select } from "@mantine/core";
+import { useLocalStorage } from "@mantine/hooks";
 import { useDeferredValue, useState } from "react";
 import { Link } from "react-router";
 import type { Schemas } from "../api/client";
 import { usePlaces, useRounds, useSession } from "../api/plants";
+import { sayDay } from "../dates";
 import { How } from "../shell/How";
 import { Bare, Failed, Waiting } from "../shell/States";
 import { usePicked } from "./many/picked";
@@ -26,13 +28,19 @@ export function Rounds() {
   const [listed, setListed] = useState(page);
   const recent = useRecent();
   const picking = usePicked();
-  const rounds = useRounds(listed);
+  const [minutes, setMinutes] = useLocalStorage({
+    key: "walk-minutes",
+    defaultValue: 0,
+    getInitialValueInEffect: false,
+  });
+  const rounds = useRounds(listed, minutes);
   // A long walk is drawn in small pieces, so that a tap in between is not kept waiting.
   const data = useDeferredValue(rounds.data, undefined);
   if (rounds.isLoadingError) return <Failed error={rounds.error} retry={() => rounds.refetch()} />;
   if (!data) return <Waiting />;
   const { today, places, looks, more, plants } = data;
-  const waiting = looks - data.must;
+  const listedNow = places.reduce((n, p) => n + p.stops.length, 0);
+  const waiting = data.budget ? listedNow - data.must : looks - data.must;
   const atOnce = answeredAt(places ?? [], recent, must);
   const afterwards = answeredAt(places ?? [], recent, later).filter((r) => !atOnce.includes(r));
   if (plants === 0) {
@@ -63,7 +71,8 @@ export function Rounds() {
             {promise(data)} {looks > 0 && <How working={data.pace.working} of="the minutes of this walk" />}
           </div>
         </div>
-        <Group gap="sm">
+        <Group gap="sm" align="end">
+          <HowLong minutes={minutes} setMinutes={setMinutes} />
           <Button component={Link} to="/trouble" variant="default">
             Something is wrong
           </Button>
@@ -75,13 +84,15 @@ export function Rounds() {
           </Button>
         </Group>
       </Group>
+      {data.budget && <Cut budget={data.budget} today={today} />}
       <Alarming places={places ?? []} />
       <Cold />
       <WalkPlaces places={places ?? []} today={today} wants={must} answered={atOnce} picking={picking} />
       {waiting > 0 && (
         <details className={classes.waiting} open={data.must === 0}>
           <summary>
-            Can wait: {sayCount(waiting, "plant")}, about {sayCount(data.waitMinutes, "minute")}
+            Can wait: {sayCount(waiting, "plant")}
+            {!data.budget && `, about ${sayCount(data.waitMinutes, "minute")}`}
           </summary>
           <WalkPlaces places={places ?? []} today={today} wants={later} answered={afterwards} picking={picking} />
         </details>
@@ -97,6 +108,38 @@ export function Rounds() {
       <JustRecorded elsewhere={[...atOnce, ...afterwards]} />
       <WhenPicked picking={picking} today={today} />
     </>
+  );
+}
+
+const spans = [
+  { value: "0", label: "all it takes" },
+  ...[5, 10, 20, 40, 60].map((m) => ({ value: String(m), label: `${m} minutes` })),
+];
+
+/** How long one has: a walk is cut to what is worth most in that time. */
+function HowLong({ minutes, setMinutes }: { minutes: number; setMinutes: (m: number) => void }) {
+  return (
+    <Select
+      label="I have"
+      data={spans}
+      value={String(minutes)}
+      allowDeselect={false}
+      w={130}
+      onChange={(v) => setMinutes(Number(v))}
+    />
+  );
+}
+
+/** What was left out for want of time, and until when that is safe. */
+function Cut({ budget, today }: { budget: Schemas["Budget"]; today: string }) {
+  return (
+    <p className="mt-0">
+      What is worth most in {sayCount(budget.minutes, "minute")}, with the way and washing your hands:{" "}
+      {sayCount(budget.takes, "minute")}.{" "}
+      {budget.left === 0
+        ? "Nothing is left out."
+        : `${sayCount(budget.left, "plant")} left out${budget.worst ? `; the first of them is safe ${budget.worst < today ? "no longer" : `until ${sayDay(budget.worst, today)}`}` : ""}.`}
+    </p>
   );
 }
 
