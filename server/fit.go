@@ -9,8 +9,11 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/google/uuid"
 
+	"tendermend/core/day"
 	"tendermend/core/facts"
 	"tendermend/core/fit"
+	"tendermend/core/place"
+	"tendermend/record"
 	"tendermend/store"
 )
 
@@ -34,11 +37,22 @@ type FitMove struct {
 
 // Fits is who fits where.
 type Fits struct {
-	Moves   []FitMove   `json:"moves" doc:"The moves that win most first."`
-	Poor    []PlantFits `json:"poor" doc:"Those that stand badly and for which no better place is left."`
-	Lamps   []LampWish  `json:"lamps" doc:"Places in which a lamp would mend several."`
-	Fitting int         `json:"fitting" doc:"How many stand well or passably where they are."`
-	Unknown []string    `json:"unknown" doc:"Places of which nobody said what they are like; their plants are left out."`
+	Moves   []FitMove    `json:"moves" doc:"The moves that win most first."`
+	Poor    []PlantFits  `json:"poor" doc:"Those that stand badly and for which no better place is left."`
+	Season  []SeasonWish `json:"season" doc:"Who goes out or comes in within two weeks, the soonest first."`
+	Lamps   []LampWish   `json:"lamps" doc:"Places in which a lamp would mend several."`
+	Fitting int          `json:"fitting" doc:"How many stand well or passably where they are."`
+	Unknown []string     `json:"unknown" doc:"Places of which nobody said what they are like; their plants are left out."`
+}
+
+// SeasonWish is a plant that the season moves out or in.
+type SeasonWish struct {
+	Plant uuid.UUID        `json:"plant"`
+	Name  string           `json:"name"`
+	Place string           `json:"place"`
+	Move  place.SeasonMove `json:"move" enum:"put-out,bring-in"`
+	On    day.Day          `json:"on" doc:"By or from which day."`
+	Until day.Day          `json:"until" doc:"Until when it can stand out."`
 }
 
 // LampWish is a place that a lamp would mend for several plants.
@@ -60,6 +74,7 @@ func (srv *server) fitOperations(api huma.API) {
 type fitting struct {
 	around
 	scores map[string][]scoredPlace
+	stays  map[string]place.Stays // of each kind, how long it can stand outdoors
 	known  []store.Place
 	home   facts.Household
 }
@@ -92,7 +107,7 @@ func (srv *server) getFit(ctx context.Context, a store.Account, _ *struct{}) (*b
 	if err != nil {
 		return nil, err
 	}
-	f := fitting{around: w, scores: map[string][]scoredPlace{}}
+	f := fitting{around: w, scores: map[string][]scoredPlace{}, stays: map[string]place.Stays{}}
 	if f.home, err = srv.store.LivesThere(ctx, a.Collection.ID); err != nil {
 		return nil, err
 	}
@@ -100,7 +115,7 @@ func (srv *server) getFit(ctx context.Context, a store.Account, _ *struct{}) (*b
 	if err != nil {
 		return nil, err
 	}
-	out := Fits{Moves: []FitMove{}, Poor: []PlantFits{}, Unknown: []string{}, Lamps: []LampWish{}}
+	out := Fits{Moves: []FitMove{}, Poor: []PlantFits{}, Unknown: []string{}, Lamps: []LampWish{}, Season: []SeasonWish{}}
 	var spots []fit.Spot
 	at := map[uuid.UUID]int{}
 	for _, p := range w.places {
@@ -133,7 +148,11 @@ func (srv *server) getFit(ctx context.Context, a store.Account, _ *struct{}) (*b
 			p.Scores = append(p.Scores, score.Value)
 		}
 		plants, rows = append(plants, p), append(rows, s)
+		if here >= 0 {
+			out.season(f, s, f.known[here])
+		}
 	}
+	slices.SortStableFunc(out.Season, func(x, y SeasonWish) int { return int(x.On - y.On) })
 	out.told(f, fit.Propose(plants, spots), plants, rows)
 	return &body[Fits]{out}, nil
 }
@@ -206,5 +225,21 @@ func (out *Fits) lamps(f fitting, dark [][]fit.Kind) {
 		if ppfd, hours, n := fit.LampFor(kinds, worst); ppfd > 0 {
 			out.Lamps = append(out.Lamps, LampWish{p.ID, p.Name, n, math.Ceil(ppfd/10) * 10, hours})
 		}
+	}
+}
+
+// season notes the move that the season asks for at a plant.
+func (out *Fits) season(f fitting, s store.StandsAt, at store.Place) {
+	stays, known := f.stays[s.Kind+"/"+s.Habit]
+	if !known {
+		kind := fit.KindOf(f.wishes(s))
+		stays = f.site.OutFrom(kind.Low, kind.Chill, 0, f.today)
+		f.stays[s.Kind+"/"+s.Habit] = stays
+	}
+	move, on, asks := stays.Moves(at.Details.Setting == place.Outdoors, f.today)
+	if asks && (move == place.BringIn || s.Isolation == string(record.Clean)) {
+		out.Season = append(out.Season, SeasonWish{
+			Plant: s.ID, Name: s.Name, Place: at.Name, Move: move, On: on, Until: stays.In,
+		})
 	}
 }

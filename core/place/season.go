@@ -68,3 +68,43 @@ func CallsIn(nights []float64, low, chill float64) (night int, cold, calls bool)
 	}
 	return 0, false, false
 }
+
+// SeasonMove is a move that the season asks for.
+type SeasonMove string
+
+// The moves.
+const (
+	PutOut  SeasonMove = "put-out"  // it can stand outdoors from a day on, and gains by it
+	BringIn SeasonMove = "bring-in" // it stands outdoors, and the nights grow too cold
+)
+
+// Ahead is for how many days a move of the season is spoken of before its day: time to harden
+// it, or to make room (common practice).
+const Ahead = 14
+
+// Moves tells which move the season asks for within two weeks, and its day: of a plant that
+// stands outdoors, or of one that stands in and would do better out; false where none.
+func (s Stays) Moves(outdoors bool, today day.Day) (move SeasonMove, on day.Day, asks bool) {
+	switch {
+	case s.Always:
+		return "", 0, false
+	case outdoors && s.Never:
+		return BringIn, today, true
+	case s.Never:
+		return "", 0, false
+	}
+	inside := s.Out <= s.In && today >= s.Out && today <= s.In || s.Out > s.In && (today >= s.Out || today <= s.In)
+	if outdoors {
+		if !inside {
+			return BringIn, today, true // late is today
+		}
+		if left := s.In - today; left >= 0 && left <= Ahead {
+			return BringIn, s.In, true
+		}
+		return "", 0, false
+	}
+	if until := s.Out - today; until >= 0 && until <= Ahead {
+		return PutOut, s.Out, true
+	}
+	return "", 0, false
+}

@@ -3473,6 +3473,8 @@ export interface components {
       moves: components["schemas"]["FitMove"][];
       /** @description Those that stand badly and for which no better place is left. */
       poor: components["schemas"]["PlantFits"][];
+      /** @description Who goes out or comes in within two weeks, the soonest first. */
+      season: components["schemas"]["SeasonWish"][];
       /** @description Places of which nobody said what they are like; their plants are left out. */
       unknown: string[];
     };
@@ -6176,6 +6178,17 @@ export interface components {
       season: "spring" | "summer" | "autumn" | "winter";
       /** @description What is looked for now, the first things first. */
       troubles: components["schemas"]["OfSeason"][];
+    };
+    SeasonWish: {
+      /** @enum {string} */
+      move: "put-out" | "bring-in";
+      name: string;
+      /** @description By or from which day. */
+      on: string;
+      place: string;
+      plant: string;
+      /** @description Until when it can stand out. */
+      until: string;
     };
     SecondFactorKey: {
       /** @description The same as a picture, a PNG in a data address. */

@@ -5,6 +5,7 @@ import type { Schemas } from "../../api/client";
 import { useFit } from "../../api/places";
 import { useSession } from "../../api/plants";
 import { useMany } from "../../api/recording";
+import { shortDay } from "../../dates";
 import { Bare, Failed, Refused, Waiting } from "../../shell/States";
 import { useUndoMany } from "../undo";
 import { sayCount } from "../words";
@@ -35,10 +36,32 @@ export function WhoFits() {
         {f.moves.length > 0 && `; ${sayCount(f.moves.length, "move")} would mend most of the rest`}.
         {f.unknown.length > 0 && ` Nobody has said what ${f.unknown.join(", ")} is like: their plants are left out.`}
       </p>
-      {f.moves.length === 0 && f.poor.length === 0 && (
+      {f.moves.length + f.poor.length + f.season.length === 0 && (
         <Bare title="Nobody needs to move">
           <p>Everybody whose place is known stands as well as the places allow.</p>
         </Bare>
+      )}
+      {f.season.length > 0 && (
+        <section className="patch mb-18" aria-label="The season">
+          <h2>The season</h2>
+          <ul className="rows no-bullets p-0 m-0">
+            {f.season.map((s) => (
+              <li key={s.plant} className="py-5 px-0">
+                <Link to={`/plants/${s.plant}`}>{s.name}</Link>{" "}
+                {s.move === "bring-in" ? (
+                  <span className="red">
+                    comes in from {s.place} {s.on <= today ? "now" : `by ${shortDay(s.on)}`}: the nights grow too cold
+                  </span>
+                ) : (
+                  <>
+                    can stand outdoors from {shortDay(s.on)} to {shortDay(s.until)}; harden it in the shade for a week
+                    first
+                  </>
+                )}
+              </li>
+            ))}
+          </ul>
+        </section>
       )}
       <div className={classes.two}>
         {f.moves.length > 0 && (

@@ -119,6 +119,10 @@ describe("who fits where", () => {
       "GET /api/fit": {
         fitting: 3,
         unknown: ["Attic"],
+        season: [
+          { plant: "s", name: "Fig", place: "Deck", move: "bring-in", on: "2026-11-24", until: "2026-09-15" },
+          { plant: "u", name: "Lime", place: "Hall", move: "put-out", on: "2026-12-04", until: "2027-03-01" },
+        ],
         lamps: [{ place: "sill", name: "East sill", plants: 2, ppfd: 60, hours: 12 }],
         poor: [{ id: "q", name: "Cactus", score: 0.1, word: "poor", rules: "too-dark", month: 12 }],
         moves: [
@@ -149,7 +153,14 @@ describe("who fits where", () => {
     show(<WhoFits />);
     await screen.findByText("1 move worth making");
     const text = pageText();
-    for (const said of ["too cold in January", "Raise its light in 2 steps over 7 days", "Attic", "60 µmol"])
+    for (const said of [
+      "comes in from Deck now",
+      "can stand outdoors from 4 Dec",
+      "too cold in January",
+      "Raise its light in 2 steps over 7 days",
+      "Attic",
+      "60 µmol",
+    ])
       expect(text).toContain(said);
     await userEvent.click(screen.getByRole("button", { name: "I have moved 1 plant" }));
     await waitFor(() => expect(asked.some((a) => a.path === "/api/entries")).toBe(true));
