@@ -76,6 +76,8 @@ func TestNoSeriousFindingByAxe(t *testing.T) {
 			{"/", "Today’s walk"}, {"/plants", "in the collection"}, {"/plants/new", "How it grows"},
 			{"/plants/box", "The plants of the box"}, {"/together?tag=none", "Nothing has this tag"},
 			{"/labels?tag=none", "No plants for labels"}, {"/bench-day?tag=none", "Nothing is due on the bench"},
+			{"/places", "Where it is"}, {placePath("Stair landing"), "Its year"}, {"/fit", "Who fits where"},
+			{"/trips", "The next trip"}, {tripPath(), "What Mara"}, {"/origins", "What became of them"},
 			{"/outbreaks", "What goes round"}, {"/outbreaks/mealybug", "Where they stand"},
 			{plantPath("J-BOX"), "closed box of moss"}, {plantPath("J-001") + "/pieces", "Take pieces of it"},
 			{"/places", "order of the walk"}, {"/trouble", "What is wrong?"},

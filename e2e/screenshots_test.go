@@ -55,7 +55,8 @@ func TestScreenshots(t *testing.T) {
 		{name: "look-back", path: plantPath("T-003") + "/look-back", wait: "How long each stage took", width: 1280,
 			height: 800},
 		{name: "plant-dark", path: plantPath("T-009"), wait: "looks in", width: 1280, height: 800, dark: true},
-		{name: "alarm", path: plantPath("W-004"), wait: "Move it away", width: 1280, height: 800},
+		{name: "place", path: placePath("Stair landing"), wait: "Its year", width: 1280, height: 800},
+		{name: "trip", path: tripPath(), wait: "What Mara", width: 1280, height: 800},
 		{name: "examine", path: plantPath("T-032") + "/examine", wait: "What it may be", width: 1280, height: 800,
 			then: func(p *page) {
 				p.touch("leaves")
@@ -83,7 +84,6 @@ func TestScreenshots(t *testing.T) {
 			p.see("Worth it for less")
 		}},
 		{name: "outbreak", path: "/outbreaks/mealybug", wait: "Where they stand", width: 1280, height: 800},
-		{name: "batch", path: plantPath("J-BOX"), wait: "closed box of moss", width: 1280, height: 800},
 		{name: "work-phone", path: plantPath("T-008") + "/work", wait: "Lay out first", width: 390, height: 844},
 		{name: "bench", path: "/bench", wait: "A pot for the live roots", width: 1280, height: 800, then: func(p *page) {
 			p.fill("Live root ball, width", "7")

@@ -1,10 +1,7 @@
 // Package walk chooses, of all that is due, what is worth most in the minutes that there are.
 package walk
 
-import (
-	"cmp"
-	"slices"
-)
+import "slices"
 
 // Zone is how a plant stands among the others: who is clean is walked past first.
 type Zone int
@@ -88,6 +85,6 @@ func Choose(stops []Stop, minutes float64) (chosen []int, takes float64) {
 			places[s.Place], zones[s.Zone] = true, true
 		}
 	}
-	slices.SortFunc(chosen, func(x, y int) int { return cmp.Compare(x, y) })
+	slices.Sort(chosen)
 	return chosen, takes
 }
