@@ -116,9 +116,6 @@ func (w around) year(p store.Place) []place.MonthThere {
 	return w.years[p.ID]
 }
 
-// monthsAhead is over how many months it is asked whether a plant fits.
-const monthsAhead = 6
-
 // wishes is what the kind of a plant wants.
 func (w around) wishes(p store.StandsAt) plant.Profile {
 	if kind, known := w.kinds.ByID(p.Kind); known {
@@ -135,9 +132,9 @@ func (w around) score(of plant.Profile, p store.Place) (s fit.Score, month int, 
 	if year == nil {
 		return s, 0, false
 	}
-	scores := make([]fit.Score, monthsAhead)
+	scores := make([]fit.Score, fit.MonthsAhead)
 	wants := fit.KindOf(of)
-	for i, m := range year[:monthsAhead] {
+	for i, m := range year[:fit.MonthsAhead] {
 		resting := of.RestsIn(plant.NorthMonth(sky.Middle(m.Month, w.today), w.site.Latitude < 0))
 		scores[i] = wants.Month(fit.Month{
 			Light: m.Light, Sun: m.SunUsual, Hot: m.Hot, Night: m.Night, Day: m.Day, Humidity: m.Humidity,

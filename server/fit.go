@@ -219,7 +219,7 @@ func (out *Fits) lamps(f fitting, dark [][]fit.Kind) {
 		}
 		p := f.known[at]
 		worst := math.Inf(1)
-		for _, m := range f.year(p)[:monthsAhead] {
+		for _, m := range f.year(p)[:fit.MonthsAhead] {
 			worst = min(worst, m.Light)
 		}
 		if ppfd, hours, n := fit.LampFor(kinds, worst); ppfd > 0 {

@@ -68,6 +68,9 @@ type Score struct {
 	Rules Factor  `json:"rules,omitempty" doc:"What it fails in most; missing where in nothing."`
 }
 
+// MonthsAhead is over how many months it is asked whether a plant fits.
+const MonthsAhead = 6
+
 // Where a score counts as good and as passable.
 const (
 	Good     = 0.75

@@ -38,6 +38,7 @@ export const router = createBrowserRouter([
             path: "outbreaks/:cause",
             lazy: async () => ({ Component: (await import("./views/outbreak/Outbreak")).Outbreak }),
           },
+          { path: "scans", lazy: async () => ({ Component: (await import("./views/labels/Scans")).Scans }) },
           { path: "labels", lazy: async () => ({ Component: (await import("./views/labels/Labels")).Labels }) },
           {
             path: "bench-day",

@@ -77,6 +77,9 @@ export function Register() {
           <Button component={Link} to="/sale" variant="default">
             At a sale
           </Button>
+          <Button component={Link} to="/scans" variant="default">
+            Scan labels
+          </Button>
           <Button component={Link} to="/plants/box" variant="default">
             A box comes in
           </Button>

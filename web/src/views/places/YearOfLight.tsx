@@ -22,7 +22,7 @@ export function YearOfLight({ year, says, small }: { year: MonthThere[]; says: s
     <figure className={`m-0 ${small ? classes.small : ""}`}>
       <svg
         className={small ? classes.strip : classes.year}
-        viewBox={`-30 0 ${width * 12 + 34} ${foot + 14}`}
+        viewBox={`-34 0 ${width * 12 + 38} ${foot + 18}`}
         role="img"
         aria-label={says}
         preserveAspectRatio={small ? "none" : undefined}
@@ -78,7 +78,7 @@ export function YearOfLight({ year, says, small }: { year: MonthThere[]; says: s
                   <text x={x} y={sunTop + 26} textAnchor="middle" className={classes.night}>
                     {Math.round(Number.parseFloat(sayQuantity(m.night, "°C", system)))}°
                   </text>
-                  <text x={x} y={foot + 8} textAnchor="middle" className={classes.tick}>
+                  <text x={x} y={foot + 12} textAnchor="middle" className={classes.tick}>
                     {monthName(m.month).slice(0, 3)}
                   </text>
                 </>
