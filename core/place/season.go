@@ -85,26 +85,37 @@ const Ahead = 14
 // Moves tells which move the season asks for within two weeks, and its day: of a plant that
 // stands outdoors, or of one that stands in and would do better out; false where none.
 func (s Stays) Moves(outdoors bool, today day.Day) (move SeasonMove, on day.Day, asks bool) {
+	if outdoors {
+		on, asks = s.comesIn(today)
+		move = BringIn
+	} else {
+		on, asks = s.Out, !s.Always && !s.Never && soon(s.Out, today)
+		move = PutOut
+	}
+	if !asks {
+		return "", 0, false
+	}
+	return move, on, true
+}
+
+// comesIn tells by which day a plant that stands outdoors comes in: today where it is late.
+func (s Stays) comesIn(today day.Day) (on day.Day, asks bool) {
 	switch {
 	case s.Always:
-		return "", 0, false
-	case outdoors && s.Never:
-		return BringIn, today, true
-	case s.Never:
-		return "", 0, false
+		return 0, false
+	case s.Never || !s.Holds(today):
+		return today, true
 	}
-	inside := s.Out <= s.In && today >= s.Out && today <= s.In || s.Out > s.In && (today >= s.Out || today <= s.In)
-	if outdoors {
-		if !inside {
-			return BringIn, today, true // late is today
-		}
-		if left := s.In - today; left >= 0 && left <= Ahead {
-			return BringIn, s.In, true
-		}
-		return "", 0, false
-	}
-	if until := s.Out - today; until >= 0 && until <= Ahead {
-		return PutOut, s.Out, true
-	}
-	return "", 0, false
+	return s.In, soon(s.In, today)
 }
+
+// Holds says whether a day is one on which it can stand outdoors.
+func (s Stays) Holds(today day.Day) bool {
+	if s.Out <= s.In {
+		return today >= s.Out && today <= s.In
+	}
+	return today >= s.Out || today <= s.In
+}
+
+// soon says whether a day is today or in the coming two weeks.
+func soon(on, today day.Day) bool { return on >= today && on-today <= Ahead }
