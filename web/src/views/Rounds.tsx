@@ -132,13 +132,13 @@ function HowLong({ minutes, setMinutes }: { minutes: number; setMinutes: (m: num
 
 /** What was left out for want of time, and until when that is safe. */
 function Cut({ budget, today }: { budget: Schemas["Budget"]; today: string }) {
+  const until = budget.worst && budget.worst >= today ? `until ${sayDay(budget.worst, today)}` : "no longer";
+  const safe = budget.worst ? `; the first of them is safe ${until}` : "";
   return (
     <p className="mt-0">
       What is worth most in {sayCount(budget.minutes, "minute")}, with the way and washing your hands:{" "}
       {sayCount(budget.takes, "minute")}.{" "}
-      {budget.left === 0
-        ? "Nothing is left out."
-        : `${sayCount(budget.left, "plant")} left out${budget.worst ? `; the first of them is safe ${budget.worst < today ? "no longer" : `until ${sayDay(budget.worst, today)}`}` : ""}.`}
+      {budget.left === 0 ? "Nothing is left out." : `${sayCount(budget.left, "plant")} left out${safe}.`}
     </p>
   );
 }

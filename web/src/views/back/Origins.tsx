@@ -54,8 +54,8 @@ export function Origins() {
       {o && o.all.came > 0 && (
         <section className="patch" aria-label="By group">
           <p className="mt-0">
-            {sayCount(o.all.came, "plant")} came: {o.all.lives} here still, {o.all.inWork} of them in work; {o.all.lost}{" "}
-            lost, {o.all.given} given away. Pieces that root in a batch are not counted before they are potted out.
+            {sayCount(o.all.came, "plant")} came: {o.all.lives} are here, {o.all.inWork} of them in work; lost were{" "}
+            {o.all.lost}, given away {o.all.given}. Pieces of a batch count once they are potted out.
           </p>
           {o.groups.length === 0 && <p className="soft">None of them has one: nothing to group by here.</p>}
           <ul className="rows no-bullets p-0 m-0">

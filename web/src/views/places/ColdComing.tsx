@@ -46,11 +46,11 @@ function ColdPlace({
   const many = useMany();
   const undo = useUndoMany();
   const name = places.find((p) => p.id === to)?.name;
+  const title = `About ${sayQuantity(c.likely, "°C", system)} ${when(c)} in ${c.name}`;
   return (
     <div className="mb-10">
       <h2 className="red">
-        About {sayQuantity(c.likely, "°C", system)} {when(c)} in {c.name}: {sayCount(c.plants.length, "plant")} to bring
-        in
+        {title}: {sayCount(c.plants.length, "plant")} to bring in
       </h2>
       <p className="mt-2 mb-5">
         {c.plants.map((p, i) => (

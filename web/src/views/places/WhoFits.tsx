@@ -103,8 +103,11 @@ export function WhoFits() {
             <h2>No better place is left for {sayCount(f.poor.length, "plant")}</h2>
             {f.lamps.map((l) => (
               <p key={l.place} className="my-8">
-                A lamp over <Link to={`/places/${l.place}`}>{l.name}</Link> with {l.ppfd} µmol at the leaves, {l.hours}{" "}
-                hours a day, would mend {sayCount(l.plants, "plant")}.
+                A lamp over <Link to={`/places/${l.place}`}>{l.name}</Link> would mend {l.plants} of them.
+                <span className="soft small">
+                  {" "}
+                  {l.ppfd} µmol at the leaves, {l.hours} hours a day.
+                </span>
               </p>
             ))}
             <ul className="rows no-bullets p-0 m-0">

@@ -13,7 +13,7 @@ const least = 0.5;
 const y = (light: number) =>
   top + height * (1 - Math.log(Math.max(least, Math.min(most, light)) / least) / Math.log(most / least));
 
-/** A year of light: a warp thread a month from its low to its high end, knotted at what is likely; a stitch an hour of sun below. */
+/** A year of light: a thread a month from its low to its high end, a stitch for each hour of sun. */
 export function YearOfLight({ year, says, small }: { year: MonthThere[]; says: string; small?: boolean }) {
   const [system] = useUnits();
   const sunTop = top + height + 14;

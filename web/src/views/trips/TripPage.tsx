@@ -176,6 +176,7 @@ function Sitter({ view: t, needed }: { view: TripView; needed: boolean }) {
         Somebody has to come in. Plan it again with their name, and they get a page to tick on.
       </p>
     ) : null;
+  const ticks = "What is ticked there stands in the record under their name.";
   const url = link.data?.link;
   const full = url?.startsWith("/") ? window.location.origin + url : url;
   return (
@@ -184,7 +185,7 @@ function Sitter({ view: t, needed }: { view: TripView; needed: boolean }) {
       <p className="mt-2">
         {t.ended
           ? "The address was taken back."
-          : "An address shows this trip and nothing else, without an account, and ends two days after it. What is ticked there stands in the record under their name."}
+          : `An address shows this trip and nothing else, without an account, and ends two days after it. ${ticks}`}
       </p>
       {t.ticks.length > 0 && <p>{sayCount(t.ticks.length, "tick")} so far.</p>}
       {full && (
