@@ -218,7 +218,29 @@ func TestManyPlantsAreProposedForInTime(t *testing.T) {
 	for i := range spots {
 		spots[i].Slots = 60
 	}
-	assert.NotEmpty(t, fit.Propose(plants, spots))
+	stands := make([]int, len(spots))
+	to := map[string]int{}
+	for _, m := range fit.Propose(plants, spots) {
+		to[m.ID] = m.To
+	}
+	assert.NotEmpty(t, to)
+	assert.LessOrEqual(t, len(to), 300, "so many are reckoned with at once")
+	before := make([]int, len(spots))
+	for _, p := range plants {
+		at := p.Here
+		if at >= 0 {
+			before[at]++
+		}
+		if moved, is := to[p.ID]; is {
+			at = moved
+		}
+		if at >= 0 {
+			stands[at]++
+		}
+	}
+	for i, s := range spots {
+		assert.LessOrEqual(t, stands[i], max(s.Slots, before[i]))
+	}
 }
 
 func BenchmarkProposeForThreeHundred(b *testing.B) {

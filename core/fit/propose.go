@@ -193,8 +193,8 @@ func standing(moves []Move, plants []Standing, places int) []int {
 	return stands
 }
 
-// movableOf are the plants that are placed anew, and what is free for them: all of them, or
-// of many only those that stand badly.
+// movableOf are the plants that are placed anew, and what is free for them: all of them, or of
+// many the worst placed, and no more of them than can be reckoned with at once.
 func movableOf(plants []Standing, spots []Spot) (movable []Standing, free []int) {
 	free = make([]int, len(spots))
 	for i, s := range spots {
@@ -202,13 +202,25 @@ func movableOf(plants []Standing, spots []Spot) (movable []Standing, free []int)
 			free[i] = len(plants)
 		}
 	}
-	for _, p := range plants {
-		bad := p.Here < 0 || p.Scores[p.Here] < badly || p.Cost(p.Here, spots[p.Here]) >= forbidden
-		if len(plants) > mostAtOnce && !bad {
+	if len(plants) <= mostAtOnce {
+		return plants, free
+	}
+	worst := slices.Clone(plants)
+	slices.SortStableFunc(worst, func(x, y Standing) int { return cmp.Compare(x.here(spots), y.here(spots)) })
+	for _, p := range worst {
+		if len(movable) < mostAtOnce && p.here(spots) < badly {
+			movable = append(movable, p)
+		} else if p.Here >= 0 {
 			free[p.Here] = max(0, free[p.Here]-1)
-			continue
 		}
-		movable = append(movable, p)
 	}
 	return movable, free
+}
+
+// here is how well it stands: below 0 where it must not stand there, or stands nowhere.
+func (s Standing) here(spots []Spot) float64 {
+	if s.Here < 0 || s.Cost(s.Here, spots[s.Here]) >= forbidden {
+		return -1
+	}
+	return s.Scores[s.Here]
 }

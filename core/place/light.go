@@ -3,6 +3,8 @@ package place
 import (
 	"math"
 
+	lru "github.com/hashicorp/golang-lru/v2"
+
 	"tendermend/core/climate"
 	"tendermend/core/day"
 	"tendermend/core/sky"
@@ -31,45 +33,81 @@ func (p Details) reaches(sun sky.Sun) bool {
 // openAbove says whether its light comes from above: outdoors, or through the roof.
 func (p Details) openAbove() bool { return p.Setting == Outdoors || p.Window != nil && p.Window.Roof }
 
-// SunHours is how long the sun would reach the plants on a clear day, and how long it
-// usually does.
-func (p Details) SunHours(at Site, d day.Day) (most, usual float64) {
-	const steps = 24 * 60 / stepMinutes
-	for i := range steps {
-		if p.reaches(sky.At(at.Latitude, d, (float64(i)+0.5)*stepMinutes/60)) {
-			most += stepMinutes / 60.0
-		}
-	}
-	return most, most * max(0, min(1, (sky.Clearness(at.Sky, at.Latitude, d)-0.2)/0.5))
+// sunDay is what the sun does in a place on a day.
+type sunDay struct {
+	hours    float64 // in which it reaches the plants, were the sky clear
+	beam     float64 // sunshine on a leaf, turned to the window or flat where light comes from above, over open ground's
+	from, to float64 // the first and the last hour of solar time; 0 where it never does
+	hot      bool    // whether it does around noon
 }
 
-// beam is the sunshine on a leaf, turned to the window or flat where light comes from above,
-// over that on open ground.
-func (p Details) beam(at Site, d day.Day) float64 {
-	const steps = 24 * 60 / stepMinutes
-	turned := 0.0
-	if !p.openAbove() {
-		turned = aspects[p.Window.Aspect] * math.Pi / 180
+// sunKey is all that a sunDay depends on.
+type sunKey struct {
+	opening   LitBy
+	setting   Setting
+	latitude  float64
+	dayOfYear int
+}
+
+// sunDays keeps what was reckoned last: a year of a place is asked for again and again.
+var sunDays = func() *lru.Cache[sunKey, sunDay] {
+	kept, err := lru.New[sunKey, sunDay](mostSunDays)
+	if err != nil {
+		panic(err) // a size below one, which it is not
 	}
+	return kept
+}()
+
+// mostSunDays is how many are kept: the months of some thousand places.
+const mostSunDays = 20_000
+
+// sun walks the sun through a day.
+func (p Details) sun(at Site, d day.Day) sunDay {
+	if p.Window == nil {
+		return sunDay{}
+	}
+	key := sunKey{*p.Window, p.Setting, at.Latitude, d.Time().YearDay()}
+	if known, is := sunDays.Get(key); is {
+		return known
+	}
+	const steps = 24 * 60 / stepMinutes
+	var s sunDay
+	turned := aspects[p.Window.Aspect] * math.Pi / 180
 	here, open := 0.0, 0.0
 	for i := range steps {
-		sun := sky.At(at.Latitude, d, (float64(i)+0.5)*stepMinutes/60)
+		hour := (float64(i) + 0.5) * stepMinutes / 60
+		sun := sky.At(at.Latitude, d, hour)
 		if sun.Altitude <= 0 {
 			continue
 		}
 		open += math.Sin(sun.Altitude)
-		switch {
-		case !p.reaches(sun):
-		case p.openAbove():
+		if !p.reaches(sun) {
+			continue
+		}
+		s.hours += stepMinutes / 60.0
+		if s.to == 0 {
+			s.from = hour
+		}
+		s.to = hour
+		s.hot = s.hot || hour >= noonFrom && hour < noonTo
+		if p.openAbove() {
 			here += math.Sin(sun.Altitude)
-		default:
+		} else {
 			here += math.Cos(sun.Altitude) * math.Cos(sun.Azimuth-turned)
 		}
 	}
-	if open == 0 {
-		return 0
+	if open > 0 {
+		s.beam = here / open
 	}
-	return here / open
+	sunDays.Add(key, s)
+	return s
+}
+
+// SunHours is how long the sun would reach the plants on a clear day, and how long it
+// usually does.
+func (p Details) SunHours(at Site, d day.Day) (most, usual float64) {
+	most = p.sun(at, d).hours
+	return most, most * max(0, min(1, (sky.Clearness(at.Sky, at.Latitude, d)-0.2)/0.5))
 }
 
 // Light is the light that plants get there on a day, mol a square metre, by eye of the window
@@ -92,14 +130,14 @@ func (p Details) daylight(at Site, d day.Day) float64 {
 	}
 	out, share := sky.Outside(at.Sky, at.Latitude, d), sky.Diffuse(at.Sky, at.Latitude, d)
 	if p.openAbove() {
-		light := out * (share*w.seen() + (1-share)*p.beam(at, d)) * w.through()
+		light := out * (share*w.seen() + (1-share)*p.sun(at, d).beam) * w.through()
 		if p.Setting != Outdoors {
 			light *= glass * dirt
 		}
 		return light
 	}
 	fromSky := out*share*0.5*w.seen() + out*groundThrows*0.5*(0.5+0.5*w.seen())
-	fromSun := out * (1 - share) * p.beam(at, d)
+	fromSun := out * (1 - share) * p.sun(at, d).beam
 	thrown := roomThrows * out * min(2, w.width()*w.height()/2)
 	return glass*dirt*w.through()*(fromSky*w.fills()+fromSun) + thrown
 }

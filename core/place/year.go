@@ -74,27 +74,11 @@ func (p Details) month(at Site, known Known, factor, spread float64, month int, 
 	low, high := Within(daylight, spread)
 	m.Low, m.High = low+p.lamp(), high+p.lamp()
 	m.SunMost, m.SunUsual = p.SunHours(at, d)
-	m.SunFrom, m.SunTo, m.Hot = p.sunSpan(at, d)
+	sun := p.sun(at, d)
+	m.SunFrom, m.SunTo, m.Hot = sun.from, sun.to, sun.hot
 	m.Night, m.Day, m.Humidity = p.air(at, known, d)
 	m.VPD = climate.VPD(m.Day, m.Humidity)
 	return m
-}
-
-// sunSpan gives the first and last hour of sun, and whether it shines around noon.
-func (p Details) sunSpan(at Site, d day.Day) (from, to float64, hot bool) {
-	const steps = 24 * 60 / stepMinutes
-	for i := range steps {
-		hour := (float64(i) + 0.5) * stepMinutes / 60
-		if !p.reaches(sky.At(at.Latitude, d, hour)) {
-			continue
-		}
-		if to == 0 {
-			from = hour
-		}
-		to = hour
-		hot = hot || hour >= noonFrom && hour < noonTo
-	}
-	return from, to, hot
 }
 
 // cold says whether a month is in the cold half of the year there.

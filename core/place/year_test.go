@@ -109,3 +109,20 @@ func TestAYearInWords(t *testing.T) {
 		assert.Equal(t, word, place.LightWord(light), "%g", light)
 	}
 }
+
+// What is kept of the sun is of that window, that latitude and that day alone.
+func TestWhatIsKeptOfTheSunIsOfThatPlace(t *testing.T) {
+	first := sill("E", .3).Light(north, on(105))
+	other := north
+	other.Latitude = 30
+	assert.NotEqual(t, first, sill("E", .3).Light(other, on(105)))
+	assert.NotEqual(t, first, sill("S", .3).Light(north, on(105)))
+	assert.NotEqual(t, first, sill("E", .3).Light(north, on(140)))
+	assert.InDelta(t, first, sill("E", .3).Light(north, on(105)), 0)
+}
+
+func BenchmarkYearOfAPlace(b *testing.B) {
+	for b.Loop() {
+		sill("E", .3).Year(north, place.Known{}, on(1))
+	}
+}

@@ -14,6 +14,7 @@ import (
 
 	"tendermend/core/cause"
 	"tendermend/core/day"
+	"tendermend/core/place"
 	"tendermend/core/plant"
 	"tendermend/core/recovery"
 	"tendermend/core/treatment"
@@ -119,7 +120,12 @@ func shelves(ctx context.Context, s *store.Store, a store.Account, plants int) (
 	places := make([]uuid.UUID, 1+plants/onAShelf)
 	for i := range places {
 		places[i] = uuid.Must(uuid.NewV7())
-		err := s.AddPlace(ctx, a.Collection.ID, store.Place{ID: places[i], Name: fmt.Sprintf("Shelf %d", i+1)})
+		details := &place.Details{Setting: place.Sill, Slots: 2 * onAShelf, Window: &place.LitBy{
+			Aspect: []string{"N", "E", "S", "W"}[i%4], DistanceM: 0.3 + float64(i%5)/4,
+		}}
+		err := s.AddPlace(ctx, a.Collection.ID, store.Place{
+			ID: places[i], Name: fmt.Sprintf("Shelf %d", i+1), Details: details,
+		})
 		if err != nil {
 			return nil, err
 		}
