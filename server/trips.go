@@ -354,6 +354,13 @@ func (srv *server) tick(ctx context.Context, in *struct {
 		return nil, huma.Error422UnprocessableEntity("That plant is not one that is watered on this trip.")
 	}
 	today := a.Collection.Today(srv.Clock())
+	before, err := srv.store.Ticks(ctx, a.Collection.ID, t.Sitter, today, today)
+	if err != nil {
+		return nil, srv.problem(ctx, err)
+	}
+	if slices.ContainsFunc(before, func(x store.SitterTick) bool { return x.Plant == in.Body.Plant }) {
+		return srv.sitView(ctx, in.Token) // one tick a day: a second one is a slip of the thumb
+	}
 	if _, err := srv.store.Append(ctx, a, ticked(t.Sheet[i], in.Body.ID, in.Body.Did, today), today,
 		record.RotWatered, record.WateredToday); err != nil {
 		return nil, srv.problem(ctx, err)

@@ -78,8 +78,10 @@ func TestATripAndItsSitter(t *testing.T) {
 	for range 2 {
 		require.Equal(t, http.StatusOK, out.call("POST", "/api/sit/"+token, tick).status)
 	}
+	slip := map[string]any{"id": newID(), "plant": thirsty, "did": "wet"}
+	require.Equal(t, http.StatusOK, out.call("POST", "/api/sit/"+token, slip).status)
 	ticked := out.call("GET", "/api/sit/"+token, nil)
-	assert.Len(t, list(ticked, "ticks"), 1, "twice sent counts once")
+	assert.Len(t, list(ticked, "ticks"), 1, "twice sent, and a slip on the same day, count once")
 	refused := out.call("POST", "/api/sit/"+token, map[string]any{"id": newID(), "plant": cactus, "did": "watered"})
 	assert.Equal(t, http.StatusUnprocessableEntity, refused.status)
 	entries := c.call("GET", "/api/plants/"+thirsty+"/entries", nil)
