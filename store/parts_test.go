@@ -11,6 +11,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"tendermend/core/day"
+	"tendermend/core/place"
 	"tendermend/demo"
 	"tendermend/internal/pgtest"
 	"tendermend/record"
@@ -155,4 +156,26 @@ func TestAReplicaTakesTheReads(t *testing.T) {
 	require.NoError(t, stop())
 	running = false
 	assert.Equal(t, shown(t, s, a), shown(t, through, a), "without it the database itself is asked")
+}
+
+// What is known of a place goes out with an archive and comes back, also of one that is gone.
+func TestAnArchiveCarriesWhatPlacesAreLike(t *testing.T) {
+	s := pgtest.Store(t)
+	one, two := pgtest.Account(t, s, "one@example.org"), pgtest.Account(t, s, "two@example.org")
+	sill := store.Place{ID: newID(), Name: "Sill", Details: &place.Details{
+		Setting: place.Sill, Slots: 4, Window: &place.LitBy{Aspect: "E", DistanceM: .4},
+	}}
+	attic := store.Place{ID: newID(), Name: "Attic"}
+	require.NoError(t, s.AddPlace(t.Context(), one.Collection.ID, sill))
+	require.NoError(t, s.AddPlace(t.Context(), one.Collection.ID, attic))
+	attic.Version, attic.Gone = 1, true
+	require.NoError(t, s.ChangePlace(t.Context(), one, attic))
+	archive := pgtest.Archived(t, s, one.Collection, nil, false)
+	_, err := s.Import(t.Context(), two, archive, today, nil)
+	require.NoError(t, err)
+	here, err := s.Places(t.Context(), two.Collection.ID)
+	require.NoError(t, err)
+	require.Len(t, here, 1, "what is gone stays gone")
+	assert.Equal(t, sill.Details, here[0].Details)
+	assert.ErrorIs(t, s.ChangePlace(t.Context(), two, store.Place{ID: newID(), Name: "X", Version: 1}), store.ErrNotFound)
 }
