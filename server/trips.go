@@ -3,7 +3,6 @@ package server
 import (
 	"context"
 	"errors"
-	"fmt"
 	"math"
 	"net/http"
 	"slices"
@@ -18,6 +17,7 @@ import (
 	"tendermend/core/forecast"
 	"tendermend/core/plant"
 	"tendermend/core/trip"
+	"tendermend/core/working"
 	"tendermend/record"
 	"tendermend/store"
 )
@@ -112,7 +112,7 @@ func (srv *server) planTrip(ctx context.Context, a store.Account, in *tripInput)
 	case b.From < today:
 		return nil, unfit("from", "that day has gone by: a trip is planned before it begins")
 	case b.Back-b.From > longestTrip:
-		return nil, unfit("back", fmt.Sprintf("that is longer than %d days: plan it in parts", longestTrip))
+		return nil, unfit("back", "that is longer than "+working.Count(longestTrip, "day")+": plan it in parts")
 	}
 	t := store.Trip{
 		ID: b.ID, From: b.From, Back: b.Back, Sitter: strings.TrimSpace(b.Sitter), Phone: strings.TrimSpace(b.Phone),

@@ -217,14 +217,11 @@ func sayChance(chance float64) string {
 	if chance < 0.01 {
 		return "less than once in 100 times"
 	}
-	return fmt.Sprintf("%s in 100", sayTimes(int(math.Round(100*chance))))
-}
-
-func sayTimes(n int) string {
+	n := int(math.Round(100 * chance))
 	if n == 1 {
-		return "once"
+		return "once in 100"
 	}
-	return fmt.Sprintf("%d times", n)
+	return working.Count(n, "time") + " in 100"
 }
 
 // Sorted puts groups in the order in which they are read: the most plants first.

@@ -113,7 +113,7 @@ export function Rounds() {
 
 const spans = [
   { value: "0", label: "all it takes" },
-  ...[5, 10, 20, 40, 60].map((m) => ({ value: String(m), label: `${m} minutes` })),
+  ...[5, 10, 20, 40, 60].map((m) => ({ value: String(m), label: sayCount(m, "minute") })),
 ];
 
 /** How long one has: a walk is cut to what is worth most in that time. */

@@ -106,7 +106,7 @@ export function WhoFits() {
                 A lamp over <Link to={`/places/${l.place}`}>{l.name}</Link> would mend {l.plants} of them.
                 <span className="soft small">
                   {" "}
-                  {l.ppfd} µmol at the leaves, {l.hours} hours a day.
+                  {l.ppfd} µmol at the leaves, {sayCount(l.hours, "hour")} a day.
                 </span>
               </p>
             ))}
