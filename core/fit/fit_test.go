@@ -224,7 +224,7 @@ func TestManyPlantsAreProposedForInTime(t *testing.T) {
 		to[m.ID] = m.To
 	}
 	assert.NotEmpty(t, to)
-	assert.LessOrEqual(t, len(to), 300, "so many are reckoned with at once")
+	assert.LessOrEqual(t, len(to), 60, "so many are reckoned with at once")
 	before := make([]int, len(spots))
 	for _, p := range plants {
 		at := p.Here

@@ -15,9 +15,10 @@ const (
 	forbidden     = 1e6
 	// winsAtLeast is what a proposed move must win, alone or with the one it makes room for.
 	winsAtLeast = 15
-	// mostAtOnce is how many plants are placed in one reckoning: beyond it only those that
-	// stand badly are moved.
-	mostAtOnce = 300
+	// mostAtOnce is how many plants are placed in one reckoning: of more only the worst placed
+	// are moved, so many at a time.
+	mostAtOnce  = 300
+	worstAtOnce = 60
 	badly      = 0.6
 )
 
@@ -208,7 +209,7 @@ func movableOf(plants []Standing, spots []Spot) (movable []Standing, free []int)
 	worst := slices.Clone(plants)
 	slices.SortStableFunc(worst, func(x, y Standing) int { return cmp.Compare(x.here(spots), y.here(spots)) })
 	for _, p := range worst {
-		if len(movable) < mostAtOnce && p.here(spots) < badly {
+		if len(movable) < worstAtOnce && p.here(spots) < badly {
 			movable = append(movable, p)
 		} else if p.Here >= 0 {
 			free[p.Here] = max(0, free[p.Here]-1)
