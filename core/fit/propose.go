@@ -19,7 +19,7 @@ const (
 	// are moved, so many at a time.
 	mostAtOnce  = 300
 	worstAtOnce = 60
-	badly      = 0.6
+	badly       = 0.6
 )
 
 // Standing is a plant that stands somewhere, or nowhere yet.
