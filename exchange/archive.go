@@ -46,6 +46,7 @@ type Place struct {
 	Isolation bool      `json:"isolation,omitempty"`
 	// Details is what is known of its light and air.
 	Details *place.Details `json:"details,omitempty" doc:"What is known of its light and air."`
+	PartOf  *uuid.UUID     `json:"partOf,omitempty" doc:"The place that it is a part of."`
 	Gone    bool           `json:"gone,omitempty" doc:"Whether it is no longer used; the record still names it."`
 }
 

@@ -77,32 +77,9 @@ func knownAround(ctx context.Context, s *store.Store, c store.Collection, today 
 	return w, err
 }
 
-// known is what was read of a place.
+// known is what readings teach of a place.
 func (w around) known(p store.Place) place.Known {
-	known := place.Known{Light: w.lights[p.ID]}
-	var warmer, moister, warm, moist float64
-	for _, d := range w.days[p.ID] {
-		if !d.Counts() {
-			continue
-		}
-		out, read := w.outdoors[d.On]
-		if !read {
-			out = w.site.UsualNight(d.On)
-		}
-		known.Nights = append(known.Nights, place.Night{Out: out, In: d.Low})
-		temperature, humidity := p.Details.Assumed(w.site, d.On)
-		warmer, warm = warmer+d.High-temperature, warm+1
-		if d.Humidity != nil {
-			moister, moist = moister+*d.Humidity-humidity, moist+1
-		}
-	}
-	if warm > 0 {
-		known.Warmer = warmer / warm
-	}
-	if moist > 0 {
-		known.Moister = moister / moist
-	}
-	return known
+	return p.Details.Learn(w.site, w.lights[p.ID], w.days[p.ID], w.outdoors)
 }
 
 // year gives the twelve months of a place from today on; nil where nothing is known of it.

@@ -37,6 +37,8 @@ func TestAWalkIsCutToTheMinutesThatThereAre(t *testing.T) {
 	assert.Less(t, some, all)
 	assert.LessOrEqual(t, at(t, cut.body, "budget", "takes"), 15.0)
 	assert.EqualValues(t, all-some, at(t, cut.body, "budget", "left"))
+	assert.LessOrEqual(t, cut.body["mustMinutes"].(float64)+cut.body["waitMinutes"].(float64), 15.0,
+		"the minutes are those of what is listed")
 	more, _ := stops(600)
 	assert.Equal(t, all, more)
 	assert.Equal(t, http.StatusUnprocessableEntity, c.call("GET", "/api/rounds?minutes=-1", nil).status)

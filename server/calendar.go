@@ -119,11 +119,11 @@ func (srv *server) calendar(ctx context.Context, c store.Collection) ([]byte, er
 		f.add("trip/"+t.ID.String(), t.From, t.Back+1, "Away", said)
 		f.add("before/"+t.ID.String(), t.From-1, t.From, "Water before the trip", waterBefore(t))
 	}
-	w, err := srv.around(ctx, store.Account{Collection: c})
+	w, err := knownAround(ctx, srv.store, c, today)
 	if err != nil {
 		return nil, err
 	}
-	cold, err := srv.cold(ctx, store.Account{Collection: c}, w)
+	cold, err := srv.cold(ctx, c.ID, w)
 	if err != nil {
 		return nil, err
 	}

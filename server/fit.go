@@ -1,6 +1,7 @@
 package server
 
 import (
+	"cmp"
 	"context"
 	"math"
 	"net/http"
@@ -32,7 +33,7 @@ type FitMove struct {
 	Clean     bool            `json:"clean" doc:"Whether it stands in isolation and no longer has to."`
 	MakesRoom bool            `json:"makesRoom" doc:"Whether it wins little itself and makes room for another."`
 	Steps     []fit.LightStep `json:"steps" doc:"In what steps its light is raised; one where it is moved at once."`
-	Darker    bool            `json:"darker" doc:"Whether it gets less light there: it then dries more slowly."`
+	Darker    string          `json:"darker,omitempty" doc:"What follows from it where it gets less light there."`
 }
 
 // Fits is who fits where.
@@ -53,6 +54,7 @@ type SeasonWish struct {
 	Move  place.SeasonMove `json:"move" enum:"put-out,bring-in"`
 	On    day.Day          `json:"on" doc:"By or from which day."`
 	Until day.Day          `json:"until" doc:"Until when it can stand out."`
+	First string           `json:"first,omitempty" doc:"What goes before it is put out."`
 }
 
 // LampWish is a place that a lamp would mend for several plants.
@@ -141,8 +143,8 @@ func (srv *server) getFit(ctx context.Context, a store.Account, _ *struct{}) (*b
 			here = i
 		}
 		p := fit.Standing{
-			ID: s.ID.String(), Here: here, Apart: s.Isolation == "isolated", Poison: f.poisonous(s), Worth: 1,
-			Sulks: fit.KindOf(w.wishes(s)).SulksHere,
+			ID: s.ID.String(), Here: here, Apart: s.Isolation == string(record.Isolated), Poison: f.poisonous(s), Worth: 1,
+			Sulks: fit.KindOf(w.wishes(s)).Sulks,
 		}
 		for _, score := range f.of(s) {
 			p.Scores = append(p.Scores, score.Value)
@@ -152,7 +154,7 @@ func (srv *server) getFit(ctx context.Context, a store.Account, _ *struct{}) (*b
 			out.season(f, s, f.known[here])
 		}
 	}
-	slices.SortStableFunc(out.Season, func(x, y SeasonWish) int { return int(x.On - y.On) })
+	slices.SortStableFunc(out.Season, func(x, y SeasonWish) int { return cmp.Compare(x.On, y.On) })
 	out.told(f, fit.Propose(plants, spots), plants, rows)
 	return &body[Fits]{out}, nil
 }
@@ -179,7 +181,9 @@ func (out *Fits) told(f fitting, moves []fit.Move, plants []fit.Standing, rows [
 			move.From, move.FromName = &from.ID, from.Name
 			move.Here, move.Rules, move.Month = scores[m.From].Value, scores[m.From].Rules, scores[m.From].month
 			move.Steps = fit.Rise(before.Light, after.Light, before.SunUsual, after.SunUsual)
-			move.Darker = after.Light < before.Light
+			if after.Light < before.Light {
+				move.Darker = fit.DarkerDries
+			}
 			move.Clean = from.Isolation && !plants[i].Apart
 		}
 		out.Moves = append(out.Moves, move)
@@ -190,7 +194,7 @@ func (out *Fits) told(f fitting, moves []fit.Move, plants []fit.Standing, rows [
 			continue
 		}
 		here := f.fits(rows[i], f.known[p.Here])
-		if here.Word != "poor" {
+		if here.Word != fit.Poor {
 			out.Fitting++
 			continue
 		}
@@ -200,30 +204,19 @@ func (out *Fits) told(f fitting, moves []fit.Move, plants []fit.Standing, rows [
 		}
 	}
 	out.lamps(f, dark)
-	slices.SortStableFunc(out.Poor, func(x, y PlantFits) int {
-		if *x.Score == *y.Score {
-			return 0
-		}
-		return int(math.Copysign(1, *x.Score-*y.Score))
-	})
+	worstFirst(out.Poor)
 }
-
-// severalDark is from how many plants on a lamp is spoken of.
-const severalDark = 2
 
 // lamps tells where a lamp would mend several that stand too dark.
 func (out *Fits) lamps(f fitting, dark [][]fit.Kind) {
 	for at, kinds := range dark {
-		if len(kinds) < severalDark {
-			continue
-		}
 		p := f.known[at]
 		worst := math.Inf(1)
 		for _, m := range f.year(p)[:fit.MonthsAhead] {
 			worst = min(worst, m.Light)
 		}
 		if ppfd, hours, n := fit.LampFor(kinds, worst); ppfd > 0 {
-			out.Lamps = append(out.Lamps, LampWish{p.ID, p.Name, n, math.Ceil(ppfd/10) * 10, hours})
+			out.Lamps = append(out.Lamps, LampWish{p.ID, p.Name, n, ppfd, hours})
 		}
 	}
 }
@@ -237,9 +230,12 @@ func (out *Fits) season(f fitting, s store.StandsAt, at store.Place) {
 		f.stays[s.Kind+"/"+s.Habit] = stays
 	}
 	move, on, asks := stays.Moves(at.Details.Setting == place.Outdoors, f.today)
-	if asks && (move == place.BringIn || s.Isolation == string(record.Clean)) {
-		out.Season = append(out.Season, SeasonWish{
-			Plant: s.ID, Name: s.Name, Place: at.Name, Move: move, On: on, Until: stays.In,
-		})
+	if !asks || move == place.PutOut && s.Isolation != string(record.Clean) {
+		return
 	}
+	wish := SeasonWish{Plant: s.ID, Name: s.Name, Place: at.Name, Move: move, On: on, Until: stays.In}
+	if move == place.PutOut {
+		wish.First = place.Harden
+	}
+	out.Season = append(out.Season, wish)
 }

@@ -4,7 +4,6 @@ import (
 	"cmp"
 	"context"
 	"net/http"
-	"slices"
 	"strings"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -167,6 +166,6 @@ func (srv *server) getOriginPlants(ctx context.Context, a store.Account, in *str
 		return nil, huma.Error404NotFound("No plant of that group came in that time. Look at a longer time, or go back.")
 	}
 	return &body[OriginRanked]{OriginRanked{
-		Group: origins.Of(in.Of, label, group, plantsOf(came)), Plants: slices.Clip(origins.Rank(group)),
+		Group: origins.Of(in.Of, label, group, plantsOf(came)), Plants: origins.Rank(group),
 	}}, nil
 }

@@ -1,6 +1,7 @@
 package server
 
 import (
+	"cmp"
 	"context"
 	"fmt"
 	"math"
@@ -25,9 +26,16 @@ type PlaceView struct {
 	LightNow *working.Amount    `json:"lightNow,omitempty" doc:"Its light this month, with its working."`
 	Odd      bool               `json:"odd" doc:"Whether readings differ so much that its window is likely wrong."`
 	Read     int                `json:"read" doc:"Readings of light."`
-	Days     []logger.ReadDay   `json:"days" doc:"What instruments read in the last two months, day by day."`
+	Days     []DayThere         `json:"days" doc:"What instruments read in the last two months, day by day."`
+	Meter    string             `json:"meter" doc:"How its light is read."`
 	Stands   []PlantFits        `json:"stands" doc:"Those that stand there, the worst fit first."`
 	Cold     []ColdPlace        `json:"cold" doc:"Where it gets too cold for some of them in the coming nights."`
+}
+
+// DayThere is a day that instruments read.
+type DayThere struct {
+	logger.ReadDay
+	Whole bool `json:"whole" doc:"Whether enough of it was read."`
 }
 
 // PlantFits is a plant with how well a place fits it.
@@ -47,14 +55,18 @@ func (w around) fits(of store.StandsAt, at store.Place) PlantFits {
 	if !known {
 		return f
 	}
-	f.Score, f.Word, f.Rules, f.Month = &score.Value, "poor", score.Rules, month
-	switch {
-	case score.Value >= fit.Good:
-		f.Word = "good"
-	case score.Value >= fit.Passable:
-		f.Word = "passable"
-	}
+	f.Score, f.Word, f.Rules, f.Month = &score.Value, score.Word(), score.Rules, month
 	return f
+}
+
+// worstFirst puts those first that stand worst; those of which nothing is known stay.
+func worstFirst(list []PlantFits) {
+	slices.SortStableFunc(list, func(x, y PlantFits) int {
+		if x.Score == nil || y.Score == nil {
+			return 0
+		}
+		return cmp.Compare(*x.Score, *y.Score)
+	})
 }
 
 func (srv *server) getPlace(ctx context.Context, a store.Account, in *PlacePath) (*body[PlaceView], error) {
@@ -67,10 +79,11 @@ func (srv *server) getPlace(ctx context.Context, a store.Account, in *PlacePath)
 		return nil, errPlaceGone
 	}
 	p := w.places[i]
-	v := PlaceView{Place: p, Site: w.site, Year: []place.MonthThere{}, Days: w.days[p.ID], Stands: []PlantFits{}}
+	v := PlaceView{Place: p, Site: w.site, Year: []place.MonthThere{}, Days: []DayThere{}, Stands: []PlantFits{}}
+	v.Meter = place.HowToRead
 	v.Read = len(w.lights[p.ID])
-	if v.Days == nil {
-		v.Days = []logger.ReadDay{}
+	for _, d := range w.days[p.ID] {
+		v.Days = append(v.Days, DayThere{d, d.Counts()})
 	}
 	if year := w.year(p); year != nil {
 		v.Year, v.Says = year, place.Says(year)
@@ -80,19 +93,15 @@ func (srv *server) getPlace(ctx context.Context, a store.Account, in *PlacePath)
 	if err != nil {
 		return nil, err
 	}
-	for _, s := range standing {
-		if s.Place != nil && *s.Place == p.ID {
-			v.Stands = append(v.Stands, w.fits(s, p))
-		}
+	here := byPlace(standing)[p.ID]
+	for _, s := range here {
+		v.Stands = append(v.Stands, w.fits(s, p))
 	}
-	slices.SortStableFunc(v.Stands, func(x, y PlantFits) int {
-		if x.Score == nil || y.Score == nil || *x.Score == *y.Score {
-			return 0
-		}
-		return int(math.Copysign(1, *x.Score-*y.Score))
-	})
-	all := w.coldOf(standing)
-	v.Cold = slices.DeleteFunc(all, func(c ColdPlace) bool { return c.Place != p.ID })
+	worstFirst(v.Stands)
+	v.Cold = []ColdPlace{}
+	if cold := w.coldAt(p, here); cold != nil {
+		v.Cold = append(v.Cold, *cold)
+	}
 	return &body[PlaceView]{v}, nil
 }
 
@@ -155,55 +164,58 @@ type PlantCold struct {
 	Limit float64   `json:"limit" doc:"°C that hurts it within a night."`
 }
 
-func (srv *server) cold(ctx context.Context, a store.Account, w around) ([]ColdPlace, error) {
+// cold finds the places that get too cold for plants that stand there, the soonest first.
+func (srv *server) cold(ctx context.Context, collection uuid.UUID, w around) ([]ColdPlace, error) {
+	list := []ColdPlace{}
 	if w.forecast == nil {
-		return []ColdPlace{}, nil
+		return list, nil
 	}
-	standing, err := srv.store.Standing(ctx, a.Collection.ID)
+	standing, err := srv.store.Standing(ctx, collection)
 	if err != nil {
 		return nil, err
 	}
-	return w.coldOf(standing), nil
+	at := byPlace(standing)
+	for _, p := range w.places {
+		if cold := w.coldAt(p, at[p.ID]); cold != nil {
+			list = append(list, *cold)
+		}
+	}
+	slices.SortStableFunc(list, func(x, y ColdPlace) int { return cmp.Compare(x.Ahead, y.Ahead) })
+	return list, nil
 }
 
-// coldOf finds the places that get too cold for plants that stand there, the soonest first.
-func (w around) coldOf(standing []store.StandsAt) []ColdPlace {
-	list := []ColdPlace{}
-	if w.forecast == nil {
-		return list
+func byPlace(standing []store.StandsAt) map[uuid.UUID][]store.StandsAt {
+	at := map[uuid.UUID][]store.StandsAt{}
+	for _, s := range standing {
+		if s.Place != nil {
+			at[*s.Place] = append(at[*s.Place], s)
+		}
 	}
-	for _, p := range w.places {
-		if p.Details == nil {
+	return at
+}
+
+// coldAt tells which of the plants of a place a coming night hurts; nil where none.
+func (w around) coldAt(p store.Place, here []store.StandsAt) *ColdPlace {
+	if w.forecast == nil || p.Details == nil {
+		return nil
+	}
+	c := ColdPlace{Place: p.ID, Name: p.Name, Source: w.forecast.Source, Limit: math.Inf(-1)}
+	own := w.known(p).Nights
+	for _, s := range here {
+		limit := fit.KindOf(w.wishes(s)).Chill
+		night, likely, chance, alarms := p.Details.Cold(limit, w.forecast.Nights, own)
+		if !alarms {
 			continue
 		}
-		own := w.known(p).Nights
-		var c *ColdPlace
-		for _, s := range standing {
-			if s.Place == nil || *s.Place != p.ID {
-				continue
-			}
-			limit := fit.KindOf(w.wishes(s)).Chill
-			night, likely, chance, alarms := p.Details.Cold(limit, w.forecast.Nights, own)
-			if !alarms {
-				continue
-			}
-			if c == nil {
-				c = &ColdPlace{
-					Place: p.ID, Name: p.Name, On: w.forecast.From + day.Day(night), Ahead: night,
-					Likely: math.Round(10*likely) / 10, Chance: chance, Limit: limit, Source: w.forecast.Source,
-				}
-			}
-			if limit > c.Limit {
-				c.On, c.Ahead, c.Likely = w.forecast.From+day.Day(night), night, math.Round(10*likely)/10
-				c.Chance, c.Limit = chance, limit
-			}
-			c.Plants = append(c.Plants, PlantCold{s.ID, s.Name, limit})
+		if limit > c.Limit { // the most tender names the night
+			c.On, c.Ahead, c.Likely = w.forecast.From+day.Day(night), night, math.Round(10*likely)/10
+			c.Chance, c.Limit = chance, limit
 		}
-		if c != nil {
-			slices.SortStableFunc(c.Plants, func(x, y PlantCold) int { return int(math.Round(y.Limit - x.Limit)) })
-			list = append(list, *c)
-		}
+		c.Plants = append(c.Plants, PlantCold{s.ID, s.Name, limit})
 	}
-	slices.SortStableFunc(list, func(x, y ColdPlace) int { return x.Ahead - y.Ahead })
-	return list
+	if len(c.Plants) == 0 {
+		return nil
+	}
+	slices.SortStableFunc(c.Plants, func(x, y PlantCold) int { return cmp.Compare(y.Limit, x.Limit) })
+	return &c
 }

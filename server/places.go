@@ -4,6 +4,7 @@ import (
 	"context"
 	"errors"
 	"net/http"
+	"slices"
 	"strings"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -109,14 +110,14 @@ func (srv *server) listPlaces(ctx context.Context, a store.Account) (*placesOutp
 		}
 		out.Body.Places = append(out.Body.Places, row)
 	}
-	if out.Body.Cold, err = srv.cold(ctx, a, w); err != nil {
+	if out.Body.Cold, err = srv.cold(ctx, a.Collection.ID, w); err != nil {
 		return nil, err
 	}
 	return out, nil
 }
 
-// told takes what was said of a place, or says what is wrong with it.
-func (said PlaceSaid) told(p store.Place) (store.Place, error) {
+// told takes what was said of a place among those that there are, or says what is wrong with it.
+func (said PlaceSaid) told(p store.Place, among []store.Place) (store.Place, error) {
 	p.Name, p.Light = strings.TrimSpace(said.Name), strings.TrimSpace(said.Light)
 	p.Isolation, p.PartOf, p.Details = said.Isolation, said.PartOf, said.Details
 	if p.Name == "" {
@@ -124,6 +125,9 @@ func (said PlaceSaid) told(p store.Place) (store.Place, error) {
 	}
 	if p.PartOf != nil && *p.PartOf == p.ID {
 		return p, unfit("partOf", "a place is no part of itself; pick another, or none")
+	}
+	if p.PartOf != nil && !slices.ContainsFunc(among, func(x store.Place) bool { return x.ID == *p.PartOf }) {
+		return p, unfit("partOf", "there is no such place here; pick one from the list, or none")
 	}
 	if p.Details != nil {
 		if err := p.Details.Check(); err != nil {
@@ -153,7 +157,11 @@ var (
 )
 
 func (srv *server) addPlace(ctx context.Context, a store.Account, in *placeInput) (*placesOutput, error) {
-	p, err := in.Body.told(store.Place{ID: in.Body.ID})
+	among, err := srv.store.Places(ctx, a.Collection.ID)
+	if err != nil {
+		return nil, err
+	}
+	p, err := in.Body.told(store.Place{ID: in.Body.ID}, among)
 	if err != nil {
 		return nil, err
 	}
@@ -168,11 +176,15 @@ func (srv *server) addPlace(ctx context.Context, a store.Account, in *placeInput
 }
 
 func (srv *server) changePlace(ctx context.Context, a store.Account, in *changePlaceInput) (*placesOutput, error) {
-	now, err := srv.store.Place(ctx, a.Collection.ID, in.Place)
+	among, err := srv.store.Places(ctx, a.Collection.ID)
 	if err != nil {
-		return nil, ofPlace(err)
+		return nil, err
 	}
-	p, err := in.Body.told(now)
+	i := slices.IndexFunc(among, func(p store.Place) bool { return p.ID == in.Place })
+	if i < 0 {
+		return nil, errPlaceGone
+	}
+	p, err := in.Body.told(among[i], among)
 	if err != nil {
 		return nil, err
 	}

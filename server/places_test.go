@@ -51,6 +51,11 @@ func TestPlacesAreDescribedOrderedAndRemoved(t *testing.T) {
 	assert.Equal(t, http.StatusConflict, change(c, 1, "Another").status, "it was changed since")
 	assert.Equal(t, http.StatusConflict, change(c, 2, "Shelf").status, "the name is taken")
 	assert.Equal(t, http.StatusUnprocessableEntity, change(c, 2, " ").status)
+	elsewhere := stranger.placed("Elsewhere", sill("N"))
+	for _, of := range []string{east, elsewhere, newID()} {
+		part := c.call("PUT", "/api/places/"+east, map[string]any{"version": 2, "name": "Part", "partOf": of})
+		assert.Equal(t, http.StatusUnprocessableEntity, part.status, "of itself, of a stranger's, of none")
+	}
 
 	ordered := c.call("PUT", "/api/places/order", map[string]any{"places": []string{shelf, east, newID()}})
 	require.Equal(t, http.StatusOK, ordered.status, ordered.raw)
@@ -70,7 +75,7 @@ func TestPlacesAreDescribedOrderedAndRemoved(t *testing.T) {
 	entries := c.call("GET", "/api/plants/"+plant+"/entries", nil)
 	assert.Contains(t, entries.raw, shelf, "the record goes on naming it")
 
-	assert.Empty(t, list(stranger.call("GET", "/api/places", nil), "places"))
+	assert.Len(t, list(stranger.call("GET", "/api/places", nil), "places"), 1, "their own")
 	assert.Equal(t, http.StatusNotFound, stranger.call("GET", "/api/places/"+east, nil).status)
 	light := map[string]any{"id": newID(), "on": "2026-11-01", "hour": 12, "ppfd": 40, "sky": "overcast"}
 	assert.Equal(t, http.StatusNotFound, stranger.call("POST", "/api/places/"+east+"/lights", light).status)

@@ -32,7 +32,7 @@ type ReadingsRead struct {
 	Added    int              `json:"added" doc:"How many were new; 0 for a preview."`
 	First    time.Time        `json:"first"`
 	Last     time.Time        `json:"last"`
-	Days     []logger.ReadDay `json:"days" doc:"Its first and last days as they are read."`
+	Days     []logger.ReadDay `json:"days" doc:"Its last days as they are read."`
 	Notes    []string         `json:"notes" doc:"What is odd about it, in sentences."`
 }
 
@@ -75,7 +75,7 @@ func (srv *server) readingOperations(api huma.API) {
 	huma.Register(api, op("save-forecast", http.MethodPut, "/api/forecast",
 		"Say how cold the coming nights get outdoors", "places"),
 		signedIn(srv, func(ctx context.Context, a store.Account, in *body[store.NightForecast]) (*placesOutput, error) {
-			if err := sane(in.Body); err != nil {
+			if err := place.CheckNights(in.Body.Nights); err != nil {
 				return nil, unfit("nights", err.Error())
 			}
 			if err := srv.store.SaveNightForecast(ctx, a, in.Body); err != nil {

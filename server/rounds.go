@@ -172,30 +172,29 @@ func (r *Rounds) within(minutes float64) {
 	}
 	chosen, takes := walk.Choose(stops, minutes)
 	r.Budget = &Budget{Minutes: minutes, Takes: math.Round(takes), Left: r.Looks - len(chosen)}
+	r.Must, r.MustMinutes, r.WaitMinutes, r.More = 0, 0, 0, 0
 	at, places := 0, []WalkPlace{}
 	for _, place := range r.Places {
 		kept := []WalkStop{}
 		for _, stop := range place.Stops {
-			if slices.Contains(chosen, at) {
-				kept = append(kept, stop)
-			} else {
-				r.Budget.worse(stop)
-			}
+			goes := slices.Contains(chosen, at)
 			at++
+			if !goes {
+				r.Budget.worse(stop)
+				continue
+			}
+			kept = append(kept, stop)
+			if stop.Must {
+				r.Must, r.MustMinutes = r.Must+1, r.MustMinutes+stop.Minutes
+			} else {
+				r.WaitMinutes += stop.Minutes
+			}
 		}
 		if place.Stops = kept; len(kept) > 0 {
 			places = append(places, place)
 		}
 	}
-	r.Places, r.More = places, 0
-	r.Must = 0
-	for _, place := range places {
-		for _, stop := range place.Stops {
-			if stop.Must {
-				r.Must++
-			}
-		}
-	}
+	r.Places = places
 }
 
 // worse notes by which day a stop that was left out is no longer safe.

@@ -1,13 +1,13 @@
 package server
 
 import (
+	"cmp"
 	"context"
 	"errors"
 	"math"
 	"net/http"
 	"slices"
 	"strings"
-	"time"
 
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/google/uuid"
@@ -15,6 +15,7 @@ import (
 	"tendermend/core/day"
 	"tendermend/core/drying"
 	"tendermend/core/forecast"
+	"tendermend/core/place"
 	"tendermend/core/plant"
 	"tendermend/core/trip"
 	"tendermend/core/working"
@@ -28,7 +29,16 @@ type TripView struct {
 	Link  string             `json:"link,omitempty" doc:"The sitter's address; told once, when it is made."`
 	Ticks []store.SitterTick `json:"ticks" doc:"What the sitter ticked so far."`
 	First []FirstLook        `json:"first" doc:"After coming back: whom to look at first."`
+	SitterTold
 }
+
+// SitterTold is what whoever waters is told.
+type SitterTold struct {
+	Feel  string `json:"feel" doc:"What is done before anything is watered."`
+	Apart string `json:"apart" doc:"What is done with plants that are kept apart."`
+}
+
+var sitterTold = SitterTold{trip.FeelFirst, trip.ApartLast}
 
 // FirstLook is a plant to look at after a trip.
 type FirstLook struct {
@@ -87,6 +97,9 @@ func (srv *server) tripOperations(api huma.API) {
 			if err != nil {
 				return nil, err
 			}
+			if view.Body.Ended {
+				return nil, huma.Error409Conflict("The address of this trip was taken back. Plan the trip anew to make another.")
+			}
 			if view.Body.Sitter == "" {
 				return nil, huma.Error409Conflict("Nobody comes in on this trip. Plan it anew with a name, then make the link.")
 			}
@@ -144,7 +157,7 @@ func PlanTrip(ctx context.Context, s *store.Store, a store.Account, today day.Da
 // tripPot plans one plant.
 func (w around) tripPot(p store.PotRow, t store.Trip, south bool) store.TripPot {
 	out := store.TripPot{
-		Plant: p.ID, Name: p.Name, Label: p.Label, Place: p.PlaceName, Isolated: p.Isolation == "isolated",
+		Plant: p.ID, Name: p.Name, Label: p.Label, Place: p.PlaceName, Isolated: p.Isolation == string(record.Isolated),
 		Plan: trip.Plan{Verdict: trip.Lasts, Aids: []trip.Aid{}, Days: []int{}},
 	}
 	if p.Pot.V == nil {
@@ -152,61 +165,55 @@ func (w around) tripPot(p store.PotRow, t store.Trip, south bool) store.TripPot 
 	}
 	pot, wants := *p.Pot.V, w.wishes(p.StandsAt)
 	out.Guess = pot.Guess
-	rule, dries := drying.RuleOf(pot.Rule)
-	what, every, other := trip.Otherwise(pot.Rule)
-	switch {
-	case pot.Rest && !dries || trip.Rests(wants, t.From, south):
-		out.Never = "it rests"
-	case pot.Held != "" && !other:
-		out.Never = pot.Held
-	case other:
-		out.Otherwise, out.Verdict, out.Days = what, trip.Sitter, trip.OnDays(every, int(t.Back-t.From))
+	out.Never = trip.Never(wants, pot.Rule, pot.Rest, pot.Held, t.From, south)
+	away := int(t.Back - t.From)
+	if what, every, other := trip.Otherwise(pot.Rule); other && out.Never == "" {
+		out.Otherwise, out.Verdict, out.Days = what, trip.Sitter, trip.OnDays(every, away)
 		return out
-	case !dries:
-		out.Never = "its kind is not watered now"
 	}
-	pace := w.pace(p, pot, wants, t.From, t.Back, south)
-	now := drying.Dry(pot.Content, pot.Rate*w.pace(p, pot, wants, pot.At, w.today, south)*float64(max(0, w.today-pot.At)))
-	out.Plan = trip.For(trip.Pot{
-		Rate: pot.Rate, SD: pot.SD, Litres: pot.Litres, Rule: rule.For(drinkOf(p.Habit)), Pace: pace, Content: now,
-		DaysToGo: int(t.From - w.today), Resting: out.Never != "", NoCover: pot.NoCover,
-	}, int(t.Back-t.From), t.Cooler)
+	now := w.pot(p, pot.At, w.today, south)
+	content := drying.Dry(now.Content, now.Rate*now.Pace*float64(max(0, w.today-pot.At)))
+	now = w.pot(p, t.From, t.Back, south)
+	now.Content, now.DaysToGo, now.Resting = content, int(t.From-w.today), out.Never != ""
+	out.Plan = trip.For(now, away, t.Cooler)
 	return out
 }
 
-func drinkOf(habit string) drying.Drink {
-	h, _ := plant.HabitByID(habit)
-	return forecast.DrinkOf(h)
-}
-
-// pace is how fast the drying clock of a pot runs between two days where it stands.
-func (w around) pace(
-	p store.PotRow, pot record.PotNow, wants plant.Profile, from, to day.Day, south bool,
-) float64 {
-	at := slices.IndexFunc(w.places, func(x store.Place) bool { return p.Place != nil && x.ID == *p.Place })
-	sum, n := 0.0, 0
-	for d := from; d <= to; d += 7 {
-		air := forecast.UsualAir(d, south)
-		if at >= 0 {
-			for _, m := range w.year(w.places[at]) {
-				if m.Month == int(d.Month()) && wants.Light[1] > 0 {
-					air.Light, air.VPD, air.Fan = m.Light/wants.Light[1], m.VPD, w.places[at].Details.Fan
-				}
-			}
+// pot is a pot as it is known, with the pace at which it dries between two days where it
+// stands.
+func (w around) pot(p store.PotRow, from, to day.Day, south bool) trip.Pot {
+	pot, best := *p.Pot.V, w.wishes(p.StandsAt).Light[1]
+	habit, _ := plant.HabitByID(p.Habit)
+	rule, _ := drying.RuleOf(pot.Rule)
+	var year []place.MonthThere
+	fan := false
+	if i := slices.IndexFunc(w.places, func(x store.Place) bool { return p.Place != nil && x.ID == *p.Place }); i >= 0 {
+		if year = w.year(w.places[i]); year != nil {
+			fan = w.places[i].Details.Fan
 		}
+	}
+	sum, n := 0.0, 0
+	for on := from; on <= to || n == 0; on += weekly {
+		air := place.AirOn(year, on, best, fan, forecast.UsualAir(on, south))
 		air.Closed = pot.Covered
 		sum += air.Pace(pot.Evaporates)
 		n++
 	}
-	return sum / float64(max(1, n))
+	return trip.Pot{
+		Rate: pot.Rate, SD: pot.SD, Litres: pot.Litres, Rule: rule.For(forecast.DrinkOf(habit)), Pace: sum / float64(n),
+		Content: pot.Content, NoCover: pot.NoCover,
+	}
 }
+
+// weekly is how finely the air of a span of days is looked at.
+const weekly = 7
 
 func (srv *server) tripView(ctx context.Context, a store.Account, id uuid.UUID) (*body[TripView], error) {
 	t, err := srv.store.Trip(ctx, a.Collection.ID, id)
 	if err != nil {
 		return nil, noTrip(err)
 	}
-	v := TripView{Trip: t, Ticks: []store.SitterTick{}, First: []FirstLook{}}
+	v := TripView{Trip: t, Ticks: []store.SitterTick{}, First: []FirstLook{}, SitterTold: sitterTold}
 	if t.Sitter != "" {
 		if v.Ticks, err = srv.store.Ticks(ctx, a.Collection.ID, t.Sitter, t.From, t.Back); err != nil {
 			return nil, err
@@ -249,34 +256,25 @@ func (srv *server) firstLooks(
 		if !was || p.Pot.V == nil || plan.Never != "" {
 			continue
 		}
-		look := FirstLook{Plant: p.ID, Name: p.Name, Missed: missed(plan, t, ticks)}
-		if rule, dries := drying.RuleOf(p.Pot.V.Rule); dries {
-			pot := *p.Pot.V
-			look.Chance = trip.For(trip.Pot{
-				Rate: pot.Rate, SD: pot.SD, Litres: pot.Litres, Rule: rule.For(drinkOf(p.Habit)), Content: pot.Content,
-				Pace: w.pace(p, pot, w.wishes(p.StandsAt), pot.At, t.Back, a.Collection.South),
-			}, int(max(0, t.Back-pot.At)), t.Cooler).Risk
+		look := FirstLook{Plant: p.ID, Name: p.Name, Missed: trip.Missed(plan.Days, t.From, t.Back, tickedOn(p.ID, ticks))}
+		if _, dries := drying.RuleOf(p.Pot.V.Rule); dries {
+			at := p.Pot.V.At
+			look.Chance = w.pot(p, at, t.Back, a.Collection.South).Dried(int(max(0, t.Back-at)))
 		}
 		if look.Chance >= trip.LookFirst || len(look.Missed) > 0 {
 			look.Chance = math.Round(100*look.Chance) / 100
 			list = append(list, look)
 		}
 	}
-	slices.SortStableFunc(list, func(x, y FirstLook) int { return int(100 * (y.Chance - x.Chance)) })
+	slices.SortStableFunc(list, func(x, y FirstLook) int { return cmp.Compare(y.Chance, x.Chance) })
 	return list, nil
 }
 
-// missed are the days on which a plant was to be seen to and nothing was ticked until the next.
-func missed(p store.TripPot, t store.Trip, ticks []store.SitterTick) []day.Day {
-	days := []day.Day{}
-	for i, d := range p.Days {
-		from, until := t.From+day.Day(d)-1, t.Back
-		if i+1 < len(p.Days) {
-			until = t.From + day.Day(p.Days[i+1]) - 1
-		}
-		seen := func(x store.SitterTick) bool { return x.Plant == p.Plant && x.On >= from && x.On < until }
-		if !slices.ContainsFunc(ticks, seen) {
-			days = append(days, t.From+day.Day(d))
+// tickedOn lists the days on which a plant was ticked.
+func tickedOn(of uuid.UUID, ticks []store.SitterTick) (days []day.Day) {
+	for _, x := range ticks {
+		if x.Plant == of {
+			days = append(days, x.On)
 		}
 	}
 	return days
@@ -284,15 +282,22 @@ func missed(p store.TripPot, t store.Trip, ticks []store.SitterTick) []day.Day {
 
 // SitView is what a sitter sees: this trip, and nothing else of the collection.
 type SitView struct {
-	Sitter string             `json:"sitter"`
-	Carer  string             `json:"carer" doc:"In whose stead."`
-	Phone  string             `json:"phone,omitempty"`
-	Note   string             `json:"note,omitempty"`
-	From   day.Day            `json:"from"`
-	Back   day.Day            `json:"back"`
-	Today  day.Day            `json:"today"`
-	Sheet  []store.TripPot    `json:"sheet" doc:"Those that are seen to, and those that must not be watered."`
-	Ticks  []store.SitterTick `json:"ticks"`
+	Sitter string   `json:"sitter"`
+	Carer  string   `json:"carer" doc:"In whose stead."`
+	Phone  string   `json:"phone,omitempty"`
+	Note   string   `json:"note,omitempty"`
+	From   day.Day  `json:"from"`
+	Back   day.Day  `json:"back"`
+	Today  day.Day  `json:"today"`
+	Sheet  []SitPot `json:"sheet" doc:"Those that are seen to, and those that must not be watered."`
+	SitterTold
+}
+
+// SitPot is a plant as a sitter sees it.
+type SitPot struct {
+	store.TripPot
+	Next *day.Day `json:"next,omitempty" doc:"The day on which it is seen to next, today or before where it is due."`
+	Done bool     `json:"done,omitempty" doc:"Whether it was ticked today."`
 }
 
 func (srv *server) sitterOperations(api huma.API) {
@@ -311,7 +316,7 @@ var errNoSit = huma.Error404NotFound("This link is not good any more, or not yet
 	"before the trip until two days after. Ask who gave it to you.")
 
 func (srv *server) sitView(ctx context.Context, token string) (*body[SitView], error) {
-	t, a, err := srv.store.Sat(ctx, token)
+	t, a, err := srv.store.Sat(ctx, token, srv.Clock())
 	if errors.Is(err, store.ErrNotFound) {
 		return nil, errNoSit
 	}
@@ -320,15 +325,22 @@ func (srv *server) sitView(ctx context.Context, token string) (*body[SitView], e
 	}
 	v := SitView{
 		Sitter: t.Sitter, Carer: a.User.Name, Phone: t.Phone, Note: t.Note, From: t.From, Back: t.Back,
-		Today: a.Collection.Today(srv.Clock()), Sheet: []store.TripPot{},
+		Today: a.Collection.Today(srv.Clock()), Sheet: []SitPot{}, SitterTold: sitterTold,
+	}
+	ticks, err := srv.store.Ticks(ctx, a.Collection.ID, t.Sitter, t.From-1, t.Back+1)
+	if err != nil {
+		return nil, srv.problem(ctx, err)
 	}
 	for _, p := range t.Sheet {
-		if len(p.Days) > 0 || p.Never != "" {
-			v.Sheet = append(v.Sheet, p)
+		if len(p.Days) == 0 && p.Never == "" {
+			continue
 		}
-	}
-	if v.Ticks, err = srv.store.Ticks(ctx, a.Collection.ID, t.Sitter, t.From-1, t.Back+1); err != nil {
-		return nil, srv.problem(ctx, err)
+		days := tickedOn(p.Plant, ticks)
+		one := SitPot{TripPot: p, Done: slices.Contains(days, v.Today)}
+		if next, left := trip.Next(p.Days, t.From, t.Back, v.Today, days); left {
+			one.Next = &next
+		}
+		v.Sheet = append(v.Sheet, one)
 	}
 	return &body[SitView]{v}, nil
 }
@@ -342,7 +354,7 @@ func (srv *server) tick(ctx context.Context, in *struct {
 	}
 },
 ) (*body[SitView], error) {
-	t, a, err := srv.store.Sat(ctx, in.Token)
+	t, a, err := srv.store.Sat(ctx, in.Token, srv.Clock())
 	if errors.Is(err, store.ErrNotFound) {
 		return nil, errNoSit
 	}
@@ -358,11 +370,13 @@ func (srv *server) tick(ctx context.Context, in *struct {
 	if err != nil {
 		return nil, srv.problem(ctx, err)
 	}
-	if slices.ContainsFunc(before, func(x store.SitterTick) bool { return x.Plant == in.Body.Plant }) {
+	if len(tickedOn(in.Body.Plant, before)) > 0 {
 		return srv.sitView(ctx, in.Token) // one tick a day: a second one is a slip of the thumb
 	}
+	// It was done, and whoever ticks cannot answer what speaks against it: the carer reads that
+	// in the record.
 	if _, err := srv.store.Append(ctx, a, ticked(t.Sheet[i], in.Body.ID, in.Body.Did, today), today,
-		record.RotWatered, record.WateredToday); err != nil {
+		record.RotWatered, record.WateredToday, record.WateredWet, record.WaterHeld, record.CutsOpen); err != nil {
 		return nil, srv.problem(ctx, err)
 	}
 	return srv.sitView(ctx, in.Token)
@@ -370,7 +384,7 @@ func (srv *server) tick(ctx context.Context, in *struct {
 
 // ticked is the entry of a tick: a little water, or a find that it is wet still.
 func ticked(p store.TripPot, id uuid.UUID, did string, today day.Day) record.Entry {
-	e := record.Entry{ID: id, PlantID: p.Plant, On: today, RecordedAt: time.Time{}}
+	e := record.Entry{ID: id, PlantID: p.Plant, On: today}
 	if did == "wet" {
 		e.Probed = &record.Probed{Moisture: "wet"}
 		return e

@@ -41,7 +41,7 @@ func (c *client) plans(from, back int, sitter string) answer {
 // A trip says who is watered and who not; the sitter's link shows that trip and nothing else,
 // takes ticks into the record under the sitter's name, and ends.
 func TestATripAndItsSitter(t *testing.T) {
-	s, url := serve(t, server.Options{OpenAccounts: true, URL: "https://plants.example"})
+	url, today := onDay(t, server.Options{OpenAccounts: true, URL: "https://plants.example"})
 	c, stranger := member(t, url, "one@example.org"), member(t, url, "two@example.org")
 	thirsty, cactus := ferns(c, c.placed("Sill", sill("E")))
 
@@ -80,38 +80,62 @@ func TestATripAndItsSitter(t *testing.T) {
 	}
 	slip := map[string]any{"id": newID(), "plant": thirsty, "did": "wet"}
 	require.Equal(t, http.StatusOK, out.call("POST", "/api/sit/"+token, slip).status)
-	ticked := out.call("GET", "/api/sit/"+token, nil)
-	assert.Len(t, list(ticked, "ticks"), 1, "twice sent, and a slip on the same day, count once")
+	done := 0
+	for _, p := range list(out.call("GET", "/api/sit/"+token, nil), "sheet") {
+		if p.(map[string]any)["done"] == true {
+			done++
+		}
+	}
+	assert.Equal(t, 1, done)
 	refused := out.call("POST", "/api/sit/"+token, map[string]any{"id": newID(), "plant": cactus, "did": "watered"})
 	assert.Equal(t, http.StatusUnprocessableEntity, refused.status)
 	entries := c.call("GET", "/api/plants/"+thirsty+"/entries", nil)
-	assert.Contains(t, entries.raw, `"by":"Ines"`)
+	assert.Equal(t, 1, strings.Count(entries.raw, `"by":"Ines"`), "twice sent, and a slip on the same day, count once")
 	assert.Contains(t, entries.raw, `"how":"light"`)
 
 	assert.Equal(t, http.StatusNotFound, out.call("GET", "/api/sit/of-somebody-else", nil).status)
-	late := s.Clock
-	s.Clock = func() time.Time { return pgtest.Clock().AddDate(0, 0, 34) }
-	assert.Equal(t, http.StatusNotFound, out.call("GET", "/api/sit/"+token, nil).status, "it ends by itself")
-	s.Clock = late
+	for days, status := range map[day.Day]int{33: http.StatusOK, 34: http.StatusNotFound} {
+		*today = pgtest.Today + days
+		assert.Equal(t, status, out.call("GET", "/api/sit/"+token, nil).status, "two days after coming back it ends")
+	}
+	*today = pgtest.Today
 	require.Equal(t, http.StatusOK, c.call("DELETE", "/api/trips/"+trip+"/link", nil).status)
 	gone := out.call("GET", "/api/sit/"+token, nil)
 	assert.Equal(t, http.StatusNotFound, gone.status, "it was taken back")
 	assert.Contains(t, gone.raw, "not good any more")
 }
 
+// What a sitter did is recorded whatever speaks against it: they cannot answer a warning, and
+// the carer reads it in the record.
+func TestASittersTickIsNeverRefused(t *testing.T) {
+	url, today := onDay(t, server.Options{OpenAccounts: true})
+	c := member(t, url, "one@example.org")
+	thirsty, _ := ferns(c, c.placed("Sill", sill("E")))
+	trip := c.plans(0, 30, "Ines").body["id"].(string)
+	link := c.call("POST", "/api/trips/"+trip+"/link", nil).body["link"].(string)
+	tick := func(did string) answer {
+		return visit(t, url).call("POST", "/api"+link, map[string]any{"id": newID(), "plant": thirsty, "did": did})
+	}
+	require.Equal(t, http.StatusOK, tick("wet").status)
+	*today++
+	watered := tick("watered") // the stick of yesterday speaks against it
+	require.Equal(t, http.StatusOK, watered.status, watered.raw)
+	entries := c.call("GET", "/api/plants/"+thirsty+"/entries", nil)
+	assert.Contains(t, entries.raw, `"how":"light"`)
+	assert.Contains(t, entries.raw, "The last stick came out wet", "what spoke against it stands beside it")
+	require.Equal(t, http.StatusOK, c.call("DELETE", "/api/trips/"+trip+"/link", nil).status)
+	again := c.call("POST", "/api/trips/"+trip+"/link", nil)
+	assert.Equal(t, http.StatusConflict, again.status, "an address that would lead nowhere is not made")
+}
+
 // After coming back it is told who stood dry and whom the sitter missed.
 func TestAfterATripWhoWasMissed(t *testing.T) {
-	s := pgtest.Store(t)
-	today := pgtest.Today
-	clock := func() time.Time { return today.Time().Add(12 * time.Hour) }
-	s.Clock = clock
-	h := httptest.NewServer(server.New(s, server.Options{OpenAccounts: true, Clock: clock, SignInsPerMinute: 1000}))
-	t.Cleanup(h.Close)
-	c := member(t, h.URL, "one@example.org")
+	url, today := onDay(t, server.Options{OpenAccounts: true})
+	c := member(t, url, "one@example.org")
 	thirsty, _ := ferns(c, c.placed("Sill", sill("E")))
 	trip := c.plans(0, 30, "Ines").body["id"].(string)
 	assert.Empty(t, list(c.call("GET", "/api/trips/"+trip, nil), "first"), "it is not over")
-	today += 30
+	*today += 30
 	again := map[string]string{"email": "one@example.org", "password": "a short sentence"}
 	require.Equal(t, http.StatusOK, c.call("POST", "/api/session", again).status)
 	back := c.call("GET", "/api/trips/"+trip, nil)
@@ -160,4 +184,17 @@ func TestTheCalendarIsReadByACalendarProgram(t *testing.T) {
 	assert.Greater(t, len(titles), 2, "looks stand there as well")
 	require.Equal(t, http.StatusOK, c.call("DELETE", "/api/calendar-link", nil).status)
 	assert.Equal(t, http.StatusNotFound, out.call("GET", link, nil).status)
+}
+
+// onDay serves an empty installation on a day that the test turns.
+func onDay(t *testing.T, o server.Options) (url string, today *day.Day) {
+	t.Helper()
+	now := pgtest.Today
+	o.Clock = func() time.Time { return now.Time().Add(12 * time.Hour) }
+	o.SignInsPerMinute = 1000
+	s := pgtest.Store(t)
+	s.Clock = o.Clock
+	h := httptest.NewServer(server.New(s, o))
+	t.Cleanup(h.Close)
+	return h.URL, &now
 }

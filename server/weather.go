@@ -3,7 +3,6 @@ package server
 import (
 	"context"
 	"encoding/json"
-	"errors"
 	"fmt"
 	"io"
 	"net/http"
@@ -14,6 +13,7 @@ import (
 
 	"github.com/google/uuid"
 
+	"tendermend/core/place"
 	"tendermend/store"
 )
 
@@ -68,23 +68,7 @@ func fetchNights(ctx context.Context, service string, latitude float64) (f store
 	if err := json.NewDecoder(io.LimitReader(res.Body, weatherBytes)).Decode(&f); err != nil {
 		return f, fmt.Errorf("reading the weather service: %w", err)
 	}
-	return f, sane(f)
-}
-
-// Nights on earth, °C.
-const coldestNight, warmestNight = -60, 45
-
-// sane says what is wrong with a forecast; nil where nothing is.
-func sane(f store.NightForecast) error {
-	if len(f.Nights) == 0 {
-		return errors.New("say how cold at least one night gets")
-	}
-	for _, n := range f.Nights {
-		if !(n >= coldestNight && n <= warmestNight) {
-			return fmt.Errorf("%g °C is no night on earth; look at it again", n)
-		}
-	}
-	return nil
+	return f, place.CheckNights(f.Nights)
 }
 
 // freshNights asks the weather service anew where the last forecast is old. A service that is

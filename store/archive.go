@@ -172,7 +172,8 @@ func (s *Store) archivedPlaces(ctx context.Context, collection uuid.UUID) ([]exc
 	}
 	for _, p := range places {
 		list = append(list, exchange.Place{
-			ID: p.ID, Name: p.Name, Light: p.Light, Isolation: p.Isolation, Details: p.Details, Gone: p.Gone,
+			ID: p.ID, Name: p.Name, Light: p.Light, Isolation: p.Isolation, Details: p.Details, PartOf: p.PartOf,
+			Gone: p.Gone,
 		})
 	}
 	return list, nil

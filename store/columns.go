@@ -49,9 +49,3 @@ func orNull[T any](v *T) any {
 	}
 	return asJSON[*T]{v}
 }
-
-// orJSON writes a value as JSON text; null where there is none.
-func orJSON[T any](v *T) (string, error) {
-	raw, err := json.Marshal(v)
-	return string(raw), err
-}

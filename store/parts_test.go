@@ -166,8 +166,12 @@ func TestAnArchiveCarriesWhatPlacesAreLike(t *testing.T) {
 		Setting: place.Sill, Slots: 4, Window: &place.LitBy{Aspect: "E", DistanceM: .4},
 	}}
 	attic := store.Place{ID: newID(), Name: "Attic"}
+	shelf := store.Place{ID: newID(), Name: "A shelf of it", PartOf: &sill.ID}
 	require.NoError(t, s.AddPlace(t.Context(), one.Collection.ID, sill))
 	require.NoError(t, s.AddPlace(t.Context(), one.Collection.ID, attic))
+	require.NoError(t, s.AddPlace(t.Context(), one.Collection.ID, shelf))
+	there := store.Place{ID: newID(), Name: "SILL"} // the same place, under another id
+	require.NoError(t, s.AddPlace(t.Context(), two.Collection.ID, there))
 	attic.Version, attic.Gone = 1, true
 	require.NoError(t, s.ChangePlace(t.Context(), one, attic))
 	archive := pgtest.Archived(t, s, one.Collection, nil, false)
@@ -175,7 +179,15 @@ func TestAnArchiveCarriesWhatPlacesAreLike(t *testing.T) {
 	require.NoError(t, err)
 	here, err := s.Places(t.Context(), two.Collection.ID)
 	require.NoError(t, err)
-	require.Len(t, here, 1, "what is gone stays gone")
+	require.Len(t, here, 2, "what is gone stays gone")
+	assert.Equal(t, there.ID, *here[1].PartOf, "it is a part of what stands here under that name")
+	three := pgtest.Account(t, s, "three@example.org")
+	_, err = s.Import(t.Context(), three, archive, today, nil)
+	require.NoError(t, err)
+	here, err = s.Places(t.Context(), three.Collection.ID)
+	require.NoError(t, err)
+	require.Len(t, here, 2)
 	assert.Equal(t, sill.Details, here[0].Details)
+	assert.Equal(t, sill.ID, *here[1].PartOf)
 	assert.ErrorIs(t, s.ChangePlace(t.Context(), two, store.Place{ID: newID(), Name: "X", Version: 1}), store.ErrNotFound)
 }

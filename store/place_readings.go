@@ -13,7 +13,7 @@ import (
 	"tendermend/core/place"
 )
 
-// Added readings: how many were new.
+// readingsAtOnce is how many readings one statement keeps.
 const readingsAtOnce = 20000
 
 // AddReadings keeps readings of a place, each time once: what stands stays. It gives how many
@@ -89,15 +89,15 @@ func remakeDays(
 	for i, r := range rows {
 		list[i] = logger.Row{At: r.At, TempC: r.Temp, Humidity: r.Humidity}
 	}
-	for _, d := range logger.Days(list, zone) {
-		if _, err := tx.ExecContext(ctx, `
-			insert into place_days (collection_id, place_id, on_day, hours, low, high, mean, humidity, vpd)
-			values ($1, $2, $3, $4, $5, $6, $7, $8, $9)
-			on conflict (collection_id, place_id, on_day) do update set hours = excluded.hours, low = excluded.low,
-				high = excluded.high, mean = excluded.mean, humidity = excluded.humidity, vpd = excluded.vpd`,
-			collection, at, d.On, d.Hours, d.Low, d.High, d.Mean, d.Humidity, d.VPD); err != nil {
-			return fmt.Errorf("keeping the days of a place: %w", err)
-		}
+	_, err := tx.ExecContext(ctx, `
+		insert into place_days (collection_id, place_id, on_day, hours, low, high, mean, humidity, vpd)
+		select $1, $2, "on", hours, low, high, mean, humidity, vpd from jsonb_to_recordset($3) as d("on" date,
+			hours float8, low float8, high float8, mean float8, humidity float8, vpd float8)
+		on conflict (collection_id, place_id, on_day) do update set hours = excluded.hours, low = excluded.low,
+			high = excluded.high, mean = excluded.mean, humidity = excluded.humidity, vpd = excluded.vpd`,
+		collection, at, asJSON[[]logger.ReadDay]{logger.Days(list, zone)})
+	if err != nil {
+		return fmt.Errorf("keeping the days of a place: %w", err)
 	}
 	return nil
 }

@@ -4,6 +4,7 @@ import (
 	"context"
 	"errors"
 	"fmt"
+	"reflect"
 
 	"github.com/google/uuid"
 	"github.com/jmoiron/sqlx"
@@ -140,10 +141,8 @@ func keepPlace(ctx context.Context, tx *sqlx.Tx, a Account, p Place, at any) err
 
 // same says whether a place is already as another one wants it.
 func (p Place) same(as Place) bool {
-	a, errA := orJSON(p.Known.V)
-	b, errB := orJSON(as.Details)
-	return errA == nil && errB == nil && a == b && p.Name == as.Name && p.Light == as.Light &&
-		p.Isolation == as.Isolation && p.Gone == as.Gone && p.Position == as.Position
+	return reflect.DeepEqual(p.Known.V, as.Details) && reflect.DeepEqual(p.PartOf, as.PartOf) && p.Name == as.Name &&
+		p.Light == as.Light && p.Isolation == as.Isolation && p.Gone == as.Gone && p.Position == as.Position
 }
 
 // OrderPlaces gives the places their turns on the walk. Places that are not named keep

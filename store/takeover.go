@@ -255,6 +255,7 @@ func (s *Store) importPlaces(
 		}
 	}
 	moved = map[uuid.UUID]uuid.UUID{}
+	var added []exchange.Place
 	for _, p := range places {
 		if byID[p.ID] {
 			continue
@@ -263,14 +264,23 @@ func (s *Store) importPlaces(
 			moved[p.ID] = at
 			continue
 		}
+		added = append(added, p)
+		if byID[p.ID] = true; !p.Gone {
+			byName[strings.ToLower(p.Name)] = p.ID
+		}
+	}
+	for _, p := range added { // what a place is a part of may stand under another id here
 		place := Place{
-			ID: p.ID, Name: p.Name, Light: p.Light, Isolation: p.Isolation, Details: p.Details, Gone: p.Gone,
+			ID: p.ID, Name: p.Name, Light: p.Light, Isolation: p.Isolation, Details: p.Details, PartOf: p.PartOf,
+			Gone: p.Gone,
+		}
+		if p.PartOf != nil {
+			if at, is := moved[*p.PartOf]; is {
+				place.PartOf = &at
+			}
 		}
 		if err := s.AddPlace(ctx, collection, place); err != nil {
 			return nil, nil, err
-		}
-		if byID[p.ID] = true; !p.Gone {
-			byName[strings.ToLower(p.Name)] = p.ID
 		}
 	}
 	return moved, byID, nil

@@ -116,8 +116,8 @@ func (s *Store) NewTripLink(ctx context.Context, collection, id uuid.UUID) (toke
 const linkLasts = 2
 
 // Sat gives the trip of a link with the account in whose stead it is ticked; ErrNotFound where
-// there is none, where it was taken back, or before and after its time.
-func (s *Store) Sat(ctx context.Context, token string) (Trip, Account, error) {
+// there is none, where it was taken back, or before and after its time as of now.
+func (s *Store) Sat(ctx context.Context, token string, now time.Time) (Trip, Account, error) {
 	var of struct {
 		Collection uuid.UUID `db:"collection_id"`
 		Trip       uuid.UUID `db:"trip_id"`
@@ -146,7 +146,7 @@ func (s *Store) Sat(ctx context.Context, token string) (Trip, Account, error) {
 	if err != nil {
 		return Trip{}, Account{}, err
 	}
-	if today := a.Collection.Today(s.Clock()); today < t.From-linkLasts || today > t.Back+linkLasts {
+	if today := a.Collection.Today(now); today < t.From-linkLasts || today > t.Back+linkLasts {
 		return Trip{}, Account{}, ErrNotFound
 	}
 	return t, a, nil

@@ -292,13 +292,25 @@ func TestALampBringsKindsToDoWell(t *testing.T) {
 	assert.Equal(t, 2, n)
 	m := fine()
 	m.Light = 1 + ppfd*hours*.0036
-	assert.InDelta(t, .75, moth.Month(m, false).Value, .001)
-	ppfd, _, _ = fit.LampFor([]fit.Kind{fern}, 3)
-	assert.Zero(t, ppfd)
+	assert.GreaterOrEqual(t, moth.Month(m, false).Value, .75, "to the next ten")
+	m.Light -= 10 * hours * .0036
+	assert.Less(t, moth.Month(m, false).Value, .75)
+	bright, _, _ := fit.LampFor([]fit.Kind{fern, fern}, 3)
+	assert.Zero(t, bright)
 	cactus := kind(8, 20, 45, plant.FullSun, 4, 0, 22, 40, 20, 35)
 	four, _, n := fit.LampFor([]fit.Kind{moth, fern, cactus, moth}, 1)
-	assert.InDelta(t, (math.Sqrt(24)-1)/(12*.0036), four, 1e-9, "one cactus does not set the lamp")
+	assert.InDelta(t, math.Ceil((math.Sqrt(24)-1)/(12*.0036)/10)*10, four, 1e-9, "one cactus does not set the lamp")
 	assert.Equal(t, 3, n)
-	ppfd, _, _ = fit.LampFor(nil, 0)
-	assert.Zero(t, ppfd)
+	for _, few := range [][]fit.Kind{nil, {moth}} {
+		ppfd, _, _ := fit.LampFor(few, 0)
+		assert.Zero(t, ppfd, "one plant is no reason for a lamp")
+	}
+}
+
+func TestScoresInWords(t *testing.T) {
+	for value, word := range map[float64]string{
+		.749: "passable", .75: "good", .499: fit.Poor, .5: "passable", 0: fit.Poor, 1: "good",
+	} {
+		assert.Equal(t, word, fit.Score{Value: value}.Word(), "%g", value)
+	}
 }

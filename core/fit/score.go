@@ -10,14 +10,14 @@ import (
 
 // Kind is what a plant wants of a place.
 type Kind struct {
-	Light     [3]float64 // mol a square metre and day: least, best, most
-	Sun       plant.Sun  // the most direct sun it bears
-	Low       float64    // °C it bears for long
-	Best      float64
-	High      float64
-	Chill     float64    // °C that hurts it within a night
-	Humidity  [2]float64 // percent: least, best
-	SulksHere bool       // whether it takes a move ill
+	Light    [3]float64 // mol a square metre and day: least, best, most
+	Sun      plant.Sun  // the most direct sun it bears
+	Low      float64    // °C it bears for long
+	Best     float64
+	High     float64
+	Chill    float64    // °C that hurts it within a night
+	Humidity [2]float64 // percent: least, best
+	Sulks    bool       // whether it takes a move ill
 }
 
 // belowLow is how far below what it bears for long a kind is hurt within a night, where its
@@ -34,7 +34,7 @@ func KindOf(p plant.Profile) Kind {
 		k.Chill = *p.Chill
 	}
 	for _, t := range p.Traits {
-		k.SulksHere = k.SulksHere || t == plant.SulksMoved
+		k.Sulks = k.Sulks || t == plant.SulksMoved
 	}
 	return k
 }
@@ -73,9 +73,23 @@ const MonthsAhead = 6
 
 // Where a score counts as good and as passable.
 const (
-	Good     = 0.75
-	Passable = 0.50
+	good     = 0.75
+	passable = 0.50
 )
+
+// Poor is the word for what fits badly.
+const Poor = "poor"
+
+// Word says how well a place fits in a word.
+func (s Score) Word() string {
+	switch {
+	case s.Value >= good:
+		return "good"
+	case s.Value >= passable:
+		return "passable"
+	}
+	return Poor
+}
 
 func clamp(x float64) float64 { return max(0, min(1, x)) }
 

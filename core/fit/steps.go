@@ -3,6 +3,8 @@ package fit
 import (
 	"math"
 	"slices"
+
+	"tendermend/core/climate"
 )
 
 // How light is raised (common practice): by half at most and an hour more of sun at a step,
@@ -15,6 +17,9 @@ const (
 	usualGap     = 3.5
 	twoWeeksStep = 14.0
 )
+
+// DarkerDries is what one is told of a plant that moves to less light (common practice).
+const DarkerDries = "It gets less light there: it dries more slowly, so look before you water."
 
 // LightStep is a step of a rise in light.
 type LightStep struct {
@@ -58,10 +63,13 @@ const lampHours = 12
 // have the others scorched.
 const mended = 0.75
 
+// severalDark is from how many plants on a lamp is spoken of.
+const severalDark = 2
+
 // LampFor is how bright a lamp has to be at the leaves, burning twelve hours a day, so that
 // three in four of some kinds do well in a place of so much light: µmol a square metre and
-// second, its hours, and for how many it is enough; 0 where none is needed. Well is the
-// middle between their least and their best.
+// second, to the next ten, its hours, and for how many it is enough; 0 where none is needed
+// or where fewer than two want it. Well is the middle between their least and their best.
 func LampFor(kinds []Kind, light float64) (ppfd, hours float64, n int) {
 	wants := make([]float64, len(kinds))
 	for i, k := range kinds {
@@ -69,8 +77,8 @@ func LampFor(kinds []Kind, light float64) (ppfd, hours float64, n int) {
 	}
 	slices.Sort(wants)
 	n = int(math.Ceil(mended * float64(len(wants))))
-	if n == 0 || wants[n-1] <= light {
+	if len(kinds) < severalDark || wants[n-1] <= light {
 		return 0, lampHours, n
 	}
-	return (wants[n-1] - light) / (lampHours * 0.0036), lampHours, n
+	return math.Ceil((wants[n-1]-light)/climate.DLI(1, lampHours)/10) * 10, lampHours, n
 }

@@ -121,6 +121,33 @@ func TestSenselessReadingsAreThrownOut(t *testing.T) {
 	assert.LessOrEqual(t, logger.Clean(step), 0, "a step that stays is none")
 }
 
+// Each limit of what a reading may be, and of how far it may lie from its neighbours, on both
+// sides.
+func TestLimitsOfReadings(t *testing.T) {
+	steady := func(temp, wet float64) []logger.Row {
+		return hours(24, func(int) (float64, float64) { return temp, wet })
+	}
+	for _, row := range []struct {
+		temp, wet float64
+		thrown    int
+	}{
+		{-30, 50, 0}, {-30.1, 50, 24}, {60, 50, 0}, {60.1, 50, 24}, {20, 1, 0}, {20, .9, 24}, {20, 105, 0},
+		{20, 105.1, 24},
+	} {
+		assert.Equal(t, row.thrown, logger.Clean(steady(row.temp, row.wet)), "%v", row)
+	}
+	for _, row := range []struct {
+		temp, wet float64
+		thrown    int
+	}{{22.5, 50, 0}, {22.6, 50, 1}, {20, 60, 0}, {20, 60.1, 1}} {
+		rows := steady(20, 50)
+		*rows[12].TempC, *rows[12].Humidity = row.temp, row.wet
+		assert.Equal(t, row.thrown, logger.Clean(rows), "%v", row)
+	}
+	assert.True(t, logger.ReadDay{Hours: 18}.Counts())
+	assert.False(t, logger.ReadDay{Hours: 17.9}.Counts())
+}
+
 // A whole day of 15 °C by night and 21 °C by day at 50 %: its low, high, mean and vapour
 // pressure deficit (FAO 56, equation 11).
 func TestDaysAreMadeOfReadings(t *testing.T) {

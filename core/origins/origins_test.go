@@ -77,8 +77,30 @@ func TestAGroupIsToldApartOnlyWhereThatIsNoChance(t *testing.T) {
 	assert.Contains(t, origins.Of("x", "X", bad, all).Beside, "more lost than of the others: 6, where 0.9")
 	assert.Contains(t, origins.Of("x", "X", good, all).Beside, "fewer lost")
 	assert.Empty(t, origins.Of("x", "X", bad[:2], all).Beside, "two plants tell nothing")
+	assert.NotEmpty(t, origins.Of("x", "X", bad[:3], all).Beside)
+	assert.Empty(t, origins.Of("x", "X", bad, all[:len(bad)+2]).Beside, "beside two others neither")
+	assert.NotEmpty(t, origins.Of("x", "X", bad, all[:len(bad)+3]).Beside)
 	same := append(append([]origins.Plant{}, lost("l", 30)), good...)
 	assert.Empty(t, origins.Of("x", "X", good[:9], same).Beside)
+}
+
+// A difference is told from one in twenty on: of ten lost on one day, of twenty that came, so
+// many were of a group of ten. By hand, for one day of losses (Mantel 1966): 5 are expected and
+// the spread is √(10·½·½·10/19) = 1.147, so that 7 lie 1.74 and 8 lie 2.62 spreads off.
+func TestADifferenceIsToldFromOneInTwentyOn(t *testing.T) {
+	for mine, told := range map[int]bool{5: false, 7: false, 8: true, 9: true, 3: false, 2: true} {
+		var group, all []origins.Plant
+		for i := range 20 {
+			p := here(fmt.Sprint(i), 100)
+			if i < mine || i >= 10 && i < 20-mine {
+				p = lost(p.ID, 50)
+			}
+			if all = append(all, p); i < 10 {
+				group = append(group, p)
+			}
+		}
+		assert.Equal(t, told, origins.Of("x", "X", group, all).Beside != "", "%d of ten", mine)
+	}
 }
 
 func TestWinnersComeFirstAndTheLostLast(t *testing.T) {

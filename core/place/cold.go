@@ -1,5 +1,29 @@
 package place
 
+import (
+	"errors"
+	"fmt"
+)
+
+// Nights that are on earth, °C.
+const (
+	coldestNight = -60
+	warmestNight = 45
+)
+
+// CheckNights says what is wrong with a forecast of nights; nil where nothing is.
+func CheckNights(outdoors []float64) error {
+	if len(outdoors) == 0 {
+		return errors.New("say how cold at least one night gets")
+	}
+	for _, n := range outdoors {
+		if !(n >= coldestNight && n <= warmestNight) {
+			return fmt.Errorf("%g °C is no night on earth; look at it again", n)
+		}
+	}
+	return nil
+}
+
 // When a cold night alarms (rules of the trade by guess): chance and how far ahead.
 const (
 	coldChance = 0.20

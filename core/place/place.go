@@ -3,7 +3,8 @@
 package place
 
 import (
-	"fmt"
+	"cmp"
+	"errors"
 	"math"
 
 	"tendermend/core/sky"
@@ -117,18 +118,18 @@ var aspects = map[string]float64{
 // Check says what is wrong with a place as it is described; nil where nothing is.
 func (p Details) Check() error {
 	if _, known := couplings[p.Setting]; !known {
-		return fmt.Errorf("say what stands between it and the outdoors: a room, a sill, a cold room, a porch or nothing")
+		return errors.New("say what stands between it and the outdoors: a room, a sill, a cold room, a porch or nothing")
 	}
 	if w := p.Window; w != nil {
 		if _, known := aspects[w.Aspect]; !known && !w.Roof {
-			return fmt.Errorf("say where its window looks: N, NE, E, SE, S, SW, W or NW")
+			return errors.New("say where its window looks: N, NE, E, SE, S, SW, W or NW")
 		}
 	}
 	return nil
 }
 
-func (w LitBy) width() float64  { return orElse(w.WidthM, usualWindow) }
-func (w LitBy) height() float64 { return orElse(w.HeightM, usualWindow) }
+func (w LitBy) width() float64  { return cmp.Or(w.WidthM, usualWindow) }
+func (w LitBy) height() float64 { return cmp.Or(w.HeightM, usualWindow) }
 
 func (w LitBy) seen() float64 { return hides[w.blocked()].seen }
 
@@ -144,13 +145,6 @@ func (w LitBy) through() float64 {
 		return share
 	}
 	return 1
-}
-
-func orElse(v, usual float64) float64 {
-	if v <= 0 {
-		return usual
-	}
-	return v
 }
 
 // fills is the share of what a leaf sees that the window fills, from its middle (the

@@ -27,13 +27,13 @@ type LightRead struct {
 
 // How sure light is: spread of its logarithm by eye, and of one reading (guesses).
 const (
-	eyeSpread   = 0.55
-	solarWatts  = 1367
-	greyShare   = 0.22
-	clearShare  = 0.75
-	clearSkyOnl = 0.15 // of clear sunshine, from the sky
-	groundShare = 0.10
-	wattsToPPFD = sky.MolPerMJ
+	eyeSpread    = 0.55
+	solarWatts   = 1367
+	greyShare    = 0.22
+	clearShare   = 0.75
+	clearFromSky = 0.15 // of clear sunshine, from the sky
+	groundShare  = 0.10
+	wattsToPPFD  = sky.MolPerMJ
 )
 
 var readSpread = map[Overcast]float64{GreySky: 0.35, ClearSky: 0.40}
@@ -52,7 +52,7 @@ func (p Details) expected(at Site, r LightRead) float64 {
 	fromSky := whole
 	if r.Sky == ClearSky {
 		whole = clearShare * solarWatts * math.Sin(sun.Altitude)
-		fromSky = clearSkyOnl * whole
+		fromSky = clearFromSky * whole
 	}
 	seen := fromSky*0.5*w.seen() + whole*groundShare
 	through := glass * dirt * w.through()
@@ -82,6 +82,9 @@ func (p Details) Scale(at Site, readings []LightRead) (factor, spread float64) {
 	}
 	return math.Exp(sum / precision), math.Sqrt(1 / precision)
 }
+
+// HowToRead is how one reads daylight in a place (common practice).
+const HowToRead = "At the leaves, facing the window, with the lamp off and no sun on the meter."
 
 // Odd says whether readings differ so much from what its window would give that the aspect
 // or the size is likely wrong.

@@ -9,6 +9,9 @@ const (
 	surely      = 2.33
 )
 
+// Harden is what goes before a plant is put out (common practice).
+const Harden = "harden it in the shade for a week first"
+
 // Stays is how long a plant can stand outdoors in a year.
 type Stays struct {
 	Always bool `json:"always,omitempty"`

@@ -4,8 +4,12 @@ import (
 	"math"
 	"slices"
 
+	"gonum.org/v1/gonum/stat"
+
 	"tendermend/core/climate"
 	"tendermend/core/day"
+	"tendermend/core/drying"
+	"tendermend/core/logger"
 	"tendermend/core/sky"
 )
 
@@ -93,7 +97,7 @@ func (s Site) cold(d day.Day) bool {
 func (p Details) air(at Site, known Known, d day.Day) (night, day, humidity float64) {
 	out := at.UsualNight(d)
 	night = p.NightAt(out, known.Nights)
-	day = p.usualDay(night, at.cold(d)) + known.Warmer
+	day = p.usualDay(night, at.cold(d))
 	if p.Setting == Outdoors {
 		humidity = outDayHumidity
 	} else {
@@ -101,6 +105,8 @@ func (p Details) air(at Site, known Known, d day.Day) (night, day, humidity floa
 		same := outdoorHumidity * climate.SaturationVapourPressure(mean) / climate.SaturationVapourPressure(day)
 		humidity = same + peopleAdd
 	}
+	// Both are read against what is assumed, so neither goes into the other.
+	day += known.Warmer
 	humidity = max(driestAir, min(wettestAir, humidity+known.Moister))
 	typed := p.Summer
 	if at.cold(d) {
@@ -139,11 +145,51 @@ func (p Details) usualDay(night float64, cold bool) float64 {
 	return summerDay
 }
 
-// Assumed gives day and humidity as they would be assumed on a day where nobody reads them:
-// what readings are compared with.
-func (p Details) Assumed(at Site, d day.Day) (temperature, humidity float64) {
-	bare := p
-	bare.Winter, bare.Summer = nil, nil
-	_, temperature, humidity = bare.air(at, Known{}, d)
+// assumed gives day and humidity as they would be assumed on a day where nobody reads or types
+// them: what readings are compared with.
+func (p Details) assumed(at Site, d day.Day) (temperature, humidity float64) {
+	p.Winter, p.Summer = nil, nil
+	_, temperature, humidity = p.air(at, Known{}, d)
 	return temperature, humidity
+}
+
+// Learn is what readings teach of a place: its light, and of its whole days how its nights
+// follow those outdoors, as read there or else as usual, and by how much its days are warmer
+// and moister than would be assumed.
+func (p Details) Learn(at Site, light []LightRead, days []logger.ReadDay, outdoors map[day.Day]float64) Known {
+	known := Known{Light: light}
+	var warmer, moister []float64
+	for _, d := range days {
+		if !d.Counts() {
+			continue
+		}
+		out, read := outdoors[d.On]
+		if !read {
+			out = at.UsualNight(d.On)
+		}
+		known.Nights = append(known.Nights, Night{Out: out, In: d.Low})
+		temperature, humidity := p.assumed(at, d.On)
+		warmer = append(warmer, d.High-temperature)
+		if d.Humidity != nil {
+			moister = append(moister, *d.Humidity-humidity)
+		}
+	}
+	if len(warmer) > 0 {
+		known.Warmer = stat.Mean(warmer, nil)
+	}
+	if len(moister) > 0 {
+		known.Moister = stat.Mean(moister, nil)
+	}
+	return known
+}
+
+// AirOn is the air that a pot dries in there on a day, of a kind with its best light; the usual
+// air where nothing is known of the place.
+func AirOn(year []MonthThere, on day.Day, best float64, fan bool, usual drying.Air) drying.Air {
+	i := slices.IndexFunc(year, func(m MonthThere) bool { return m.Month == int(on.Month()) })
+	if i < 0 || best <= 0 {
+		return usual
+	}
+	usual.Light, usual.VPD, usual.Fan = year[i].Light/best, year[i].VPD, fan
+	return usual
 }

@@ -1,10 +1,15 @@
 package place_test
 
 import (
+	"math"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
 
+	"tendermend/core/day"
+	"tendermend/core/drying"
+	"tendermend/core/logger"
 	"tendermend/core/place"
 )
 
@@ -49,8 +54,8 @@ func TestWhatIsTypedStandsAboveWhatIsAssumed(t *testing.T) {
 func TestHeatedAirIsDry(t *testing.T) {
 	site := north
 	site.Nights = []float64{1, 1, 1, 1, 8, 12, 14, 14, 8, 1, 1, 1}
-	_, wet := place.Details{Setting: place.Room}.Assumed(site, on(15))
-	assert.InDelta(t, 28.1+7, wet, .6)
+	year := place.Details{Setting: place.Room}.Year(site, place.Known{}, on(15))
+	assert.InDelta(t, 28.1+7, year[0].Humidity, .6)
 }
 
 func TestWhereACollectionLikelyIs(t *testing.T) {
@@ -124,5 +129,43 @@ func TestWhatIsKeptOfTheSunIsOfThatPlace(t *testing.T) {
 func BenchmarkYearOfAPlace(b *testing.B) {
 	for b.Loop() {
 		sill("E", .3).Year(north, place.Known{}, on(1))
+	}
+}
+
+// Whole days that were read teach how warm and moist a place is and how its nights follow the
+// outdoors; days of which little was read teach nothing.
+func TestDaysThatWereReadTeach(t *testing.T) {
+	p, wet := sill("E", .3), 60.0
+	read := func(n int, hours float64) logger.ReadDay {
+		return logger.ReadDay{On: on(n), Hours: hours, Low: 10, High: 17, Humidity: &wet}
+	}
+	few := p.Learn(north, nil, []logger.ReadDay{read(15, 17.9)}, nil)
+	assert.Empty(t, few.Nights)
+	assert.Zero(t, few.Warmer)
+	known := p.Learn(north, nil, []logger.ReadDay{read(15, 18), read(16, 24)}, map[day.Day]float64{on(16): -8})
+	assert.Equal(t, []place.Night{{Out: 1, In: 10}, {Out: -8, In: 10}}, known.Nights, "as read outdoors, or as usual")
+	assert.InDelta(t, 17-20, known.Warmer, 1e-9, "a heated sill is taken to have 20 °C by day")
+	bare := p.Year(north, place.Known{}, on(15))[0]
+	learned := p.Year(north, known, on(15))[0]
+	assert.InDelta(t, 60, learned.Humidity, 1.1)
+	assert.InDelta(t, 17, learned.Day, .11)
+	assert.Less(t, learned.Night, bare.Night)
+}
+
+func TestTheAirThatAPotDriesIn(t *testing.T) {
+	usual := drying.Air{VPD: 1, Light: .4, Closed: true}
+	year := sill("E", .3).Year(north, place.Known{}, on(15))
+	air := place.AirOn(year, on(196), 8, true, usual)
+	assert.InDelta(t, year[6].Light/8, air.Light, 1e-9)
+	assert.InDelta(t, year[6].VPD, air.VPD, 1e-9)
+	assert.True(t, air.Fan && air.Closed)
+	assert.Equal(t, usual, place.AirOn(nil, on(196), 8, true, usual), "nothing is known of the place")
+	assert.Equal(t, usual, place.AirOn(year, on(196), 0, true, usual), "nor of the kind")
+}
+
+func TestNightsThatAreOnEarth(t *testing.T) {
+	require.ErrorContains(t, place.CheckNights(nil), "at least one night")
+	for night, fits := range map[float64]bool{-60.1: false, -60: true, 45: true, 45.1: false, math.NaN(): false} {
+		assert.Equal(t, fits, place.CheckNights([]float64{3, night}) == nil, "%g", night)
 	}
 }

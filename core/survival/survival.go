@@ -6,10 +6,9 @@ import (
 	"cmp"
 	"math"
 	"slices"
-)
 
-// z95 is the two-sided 95 % point of the normal distribution.
-const z95 = 1.959963984540054
+	"tendermend/core/interval"
+)
 
 // Life is how long one was followed, and whether that ended because it happened: a loss,
 // or, where mending is asked about, that it mended.
@@ -63,7 +62,7 @@ func around(share, variance float64, n int) (low, high float64) {
 	if share <= 0 {
 		return 0, min(1, 3/float64(n))
 	}
-	half := z95 * math.Sqrt(variance) / math.Abs(math.Log(share))
+	half := interval.Z95 * math.Sqrt(variance) / math.Abs(math.Log(share))
 	return math.Pow(share, math.Exp(half)), math.Pow(share, math.Exp(-half))
 }
 

@@ -6,6 +6,7 @@ import (
 	"math"
 
 	"tendermend/core/drying"
+	"tendermend/core/plant"
 )
 
 // Pot is a pot as the model of drying knows it.
@@ -40,18 +41,17 @@ const cooler = 0.80
 
 // What counts (guesses of the trade).
 const (
-	safe        = 0.10 // risk up to which a pot is left alone
-	dueWithin   = 0.12 // content above its rule at which it is watered before leaving
-	evenBelow   = 0.90 // a rule of even moisture is topped up below that
-	filledTo    = 0.95
-	poured      = 0.85 // share of what was lost that a sitter pours: never until it runs
-	leastGap    = 2    // days between two waterings by a sitter
-	longest     = 90
-	nodes       = 31
-	sharp       = 0.02
-	nearestTen  = 10
-	widthInSD   = 3.0
-	decidedWide = 6.0
+	safe      = 0.10 // risk up to which a pot is left alone
+	dueWithin = 0.12 // content above its rule at which it is watered before leaving
+	evenBelow = 0.90 // a rule of even moisture is topped up below that
+	filledTo  = 0.95
+	poured    = 0.85 // share of what was lost that a sitter pours: never until it runs
+	leastGap  = 2    // days between two waterings by a sitter
+	longest   = 90
+	nodes     = 31 // points over what is not known of its rate
+	reachSD   = 3.0
+	sharp     = 0.02 // how sharply harm begins, as a share of what it holds
+	toTheNext = 10   // ml
 )
 
 // Verdict is what becomes of a pot during a trip.
@@ -88,7 +88,7 @@ func For(p Pot, away int, turnedDown bool) Plan {
 	if turnedDown {
 		pace *= cooler
 	}
-	even := p.Rule.Name == "even"
+	even := p.Rule.Name == plant.Even
 	plan.WaterBefore = out <= p.Rule.Met+dueWithin || even && out < evenBelow
 	if plan.WaterBefore {
 		out = filledTo
@@ -131,8 +131,12 @@ func (plan *Plan) sit(p Pot, pace float64, away int) {
 		plan.Days = append(plan.Days, d)
 	}
 	lost := filledTo - drying.Dry(filledTo, drops*float64(gap))
-	plan.Millilitres = max(nearestTen, int(math.RoundToEven(poured*lost*p.Litres*1000/nearestTen))*nearestTen)
+	plan.Millilitres = max(toTheNext, int(math.RoundToEven(poured*lost*p.Litres*1000/toTheNext))*toTheNext)
 }
+
+// Dried is the chance that it stood too dry after so many days from now, nobody having watered
+// it since, 0 to 1.
+func (p Pot) Dried(days int) float64 { return p.risk(p.Content, p.Pace, days) }
 
 // risk is the chance that it is harmed by the end of so many days, over what is not known of
 // its rate: its content is below harm for longer than it bears.
@@ -140,7 +144,7 @@ func (p Pot) risk(content, pace float64, days int) float64 {
 	through := pace * float64(max(0, days-p.Rule.Grace))
 	all, hit := 0.0, 0.0
 	for i := range nodes {
-		e := -widthInSD + decidedWide*float64(i)/(nodes-1)
+		e := -reachSD + 2*reachSD*float64(i)/(nodes-1)
 		w := math.Exp(-0.5 * e * e)
 		left := drying.Dry(content, p.Rate*math.Exp(p.SD*e)*through)
 		all += w

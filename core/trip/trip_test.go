@@ -2,10 +2,12 @@ package trip_test
 
 import (
 	"testing"
+	"time"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"tendermend/core/day"
 	"tendermend/core/drying"
 	"tendermend/core/plant"
 	"tendermend/core/trip"
@@ -99,4 +101,70 @@ func TestWhatTellsNothingByDryingIsSeenToByTheCalendar(t *testing.T) {
 	}
 	assert.Equal(t, []int{1, 5, 9}, trip.OnDays(4, 10))
 	assert.Empty(t, trip.OnDays(0, 10))
+}
+
+// A pot that nobody watered is not taken as watered: after a trip it is dry.
+func TestWhoStoodDry(t *testing.T) {
+	p := trip.Pot{Rate: .1, SD: .2, Litres: .5, Rule: rule(t, plant.HalfDry), Pace: .7, Content: .35}
+	assert.Greater(t, p.Dried(30), .9)
+	assert.Less(t, trip.For(p, 5, false).Risk, .1, "a plan waters it first")
+	assert.Less(t, p.Dried(0), .01)
+}
+
+// Seen to on days 3, 6 and 9 of a trip of twelve: a tick counts from the day before until the
+// day before the next.
+func TestWhatATickCovers(t *testing.T) {
+	const from, back = day.Day(100), day.Day(112)
+	days := []int{3, 6, 9}
+	for _, row := range []struct {
+		today  day.Day
+		ticked []day.Day
+		next   day.Day // 0 for none
+		missed []day.Day
+	}{
+		{100, nil, 103, []day.Day{103, 106, 109}},
+		{103, nil, 103, []day.Day{103, 106, 109}},
+		{103, []day.Day{101}, 103, []day.Day{103, 106, 109}},
+		{103, []day.Day{102}, 106, []day.Day{106, 109}},
+		{104, []day.Day{104}, 106, []day.Day{106, 109}},
+		{105, nil, 103, []day.Day{103, 106, 109}},
+		{106, []day.Day{105}, 109, []day.Day{103, 109}},
+		{107, nil, 106, []day.Day{103, 106, 109}},
+		{109, []day.Day{103, 106, 109}, 0, []day.Day{}},
+		{111, []day.Day{103, 106, 111}, 0, []day.Day{}},
+		{112, []day.Day{103, 106, 112}, 109, []day.Day{109}},
+	} {
+		next, left := trip.Next(days, from, back, row.today, row.ticked)
+		assert.Equal(t, row.next, next, "%+v", row)
+		assert.Equal(t, row.next != 0, left, "%+v", row)
+		assert.Equal(t, row.missed, trip.Missed(days, from, back, row.ticked), "%+v", row)
+	}
+	_, left := trip.Next(nil, from, back, 103, nil)
+	assert.False(t, left)
+}
+
+func TestWhyAPlantIsNotWatered(t *testing.T) {
+	cactus := plant.Profile{RestKind: "winter-cool-dry", RestWater: plant.RestDry}
+	december, june := day.Of(2026, time.December, 1), day.Of(2026, time.June, 1)
+	for _, row := range []struct {
+		kind   plant.Profile
+		rule   plant.WaterRule
+		rest   bool
+		held   string
+		from   day.Day
+		south  bool
+		reason string
+	}{
+		{plant.Profile{}, plant.HalfDry, false, "", december, false, ""},
+		{cactus, plant.DryThrough, false, "", december, false, "it rests"},
+		{cactus, plant.DryThrough, false, "", december, true, ""},
+		{cactus, plant.DryThrough, false, "", june, true, "it rests"},
+		{plant.Profile{}, plant.NoWater, true, "", june, false, "it rests"},
+		{plant.Profile{}, plant.NoWater, false, "", june, false, "its kind is not watered now"},
+		{plant.Profile{}, plant.HalfDry, true, "", june, false, ""},
+		{plant.Profile{}, plant.HalfDry, false, "its roots rot", june, false, "its roots rot"},
+		{plant.Profile{}, plant.AirRoots, false, "no pot", june, false, ""},
+	} {
+		assert.Equal(t, row.reason, trip.Never(row.kind, row.rule, row.rest, row.held, row.from, row.south), "%+v", row)
+	}
 }

@@ -2914,6 +2914,35 @@ export interface components {
       /** Format: double */
       share?: number;
     };
+    DayThere: {
+      /** Format: double */
+      high: number;
+      /**
+       * Format: double
+       * @description Hours of it that were read.
+       */
+      hours: number;
+      /**
+       * Format: double
+       * @description Percent, mean.
+       */
+      humidity?: number;
+      /**
+       * Format: double
+       * @description °C
+       */
+      low: number;
+      /** Format: double */
+      mean: number;
+      on: string;
+      /**
+       * Format: double
+       * @description kPa, mean.
+       */
+      vpd?: number;
+      /** @description Whether enough of it was read. */
+      whole: boolean;
+    };
     Derived: {
       /** @description The day of the entry it rests on. */
       on: string;
@@ -3433,8 +3462,8 @@ export interface components {
     FitMove: {
       /** @description Whether it stands in isolation and no longer has to. */
       clean: boolean;
-      /** @description Whether it gets less light there: it then dries more slowly. */
-      darker: boolean;
+      /** @description What follows from it where it gets less light there. */
+      darker?: string;
       /** @description Missing where it stands nowhere yet. */
       from?: string;
       fromName: string;
@@ -5080,7 +5109,7 @@ export interface components {
       /** @description Where it gets too cold for some of them in the coming nights. */
       cold: components["schemas"]["ColdPlace"][];
       /** @description What instruments read in the last two months, day by day. */
-      days: components["schemas"]["ReadDay"][];
+      days: components["schemas"]["DayThere"][];
       /** @description What is known of it; missing where nobody said. */
       details?: components["schemas"]["Details"];
       id: string;
@@ -5090,6 +5119,8 @@ export interface components {
       light: string;
       /** @description Its light this month, with its working. */
       lightNow?: components["schemas"]["Amount"];
+      /** @description How its light is read. */
+      meter: string;
       name: string;
       /** @description Whether readings differ so much that its window is likely wrong. */
       odd: boolean;
@@ -5780,7 +5811,7 @@ export interface components {
        */
       added: number;
       dayOrMonth: boolean;
-      /** @description Its first and last days as they are read. */
+      /** @description Its last days as they are read. */
       days: components["schemas"]["ReadDay"][];
       /**
        * Format: int64
@@ -6180,6 +6211,8 @@ export interface components {
       troubles: components["schemas"]["OfSeason"][];
     };
     SeasonWish: {
+      /** @description What goes before it is put out. */
+      first?: string;
       /** @enum {string} */
       move: "put-out" | "bring-in";
       name: string;
@@ -6445,17 +6478,59 @@ export interface components {
       /** @description Ids of the signs that it may mean, likeliest first. */
       signs: string[];
     };
+    SitPot: {
+      /** @description What is done to it before leaving. */
+      aids: string[];
+      /** @description Days after leaving on which a sitter waters it. */
+      days: number[];
+      /** @description Whether it was ticked today. */
+      done?: boolean;
+      /** @description Whether nobody ever recorded how it is watered. */
+      guess?: boolean;
+      isolated?: boolean;
+      label?: string;
+      /**
+       * Format: int64
+       * @description What a sitter pours each time.
+       */
+      millilitres?: number;
+      name: string;
+      /** @description Why it is not watered at all, in a sentence. */
+      never?: string;
+      /** @description The day on which it is seen to next, today or before where it is due. */
+      next?: string;
+      /** @description How it is watered, where no pot tells by drying. */
+      otherwise?: string;
+      place: string;
+      plant: string;
+      /**
+       * Format: double
+       * @description The chance of harm by the day of return, nobody watering, 0 to 1.
+       */
+      risk: number;
+      /**
+       * Format: int64
+       * @description Days that it is safe alone.
+       */
+      safeDays: number;
+      verdict: string;
+      /** @description Whether it is watered on the day before leaving. */
+      waterBefore: boolean;
+    };
     SitView: {
+      /** @description What is done with plants that are kept apart. */
+      apart: string;
       back: string;
       /** @description In whose stead. */
       carer: string;
+      /** @description What is done before anything is watered. */
+      feel: string;
       from: string;
       note?: string;
       phone?: string;
       /** @description Those that are seen to, and those that must not be watered. */
-      sheet: components["schemas"]["TripPot"][];
+      sheet: components["schemas"]["SitPot"][];
       sitter: string;
-      ticks: components["schemas"]["SitterTick"][];
       today: string;
     };
     Site: {
@@ -7306,12 +7381,16 @@ export interface components {
       waterBefore: boolean;
     };
     TripView: {
+      /** @description What is done with plants that are kept apart. */
+      apart: string;
       /** @description The day of coming back. */
       back: string;
       /** @description Whether the heating is turned down meanwhile. */
       cooler?: boolean;
       /** @description Whether the link was taken back. */
       ended: boolean;
+      /** @description What is done before anything is watered. */
+      feel: string;
       /** @description After coming back: whom to look at first. */
       first: components["schemas"]["FirstLook"][];
       /** @description The day of leaving. */

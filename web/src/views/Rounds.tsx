@@ -39,6 +39,7 @@ export function Rounds() {
   if (rounds.isLoadingError) return <Failed error={rounds.error} retry={() => rounds.refetch()} />;
   if (!data) return <Waiting />;
   const { today, places, looks, more, plants } = data;
+  const opens = looks > 0 && !data.budget; // the minutes of a cut walk are added up from its rows
   const listedNow = places.reduce((n, p) => n + p.stops.length, 0);
   const waiting = data.budget ? listedNow - data.must : looks - data.must;
   const atOnce = answeredAt(places ?? [], recent, must);
@@ -68,7 +69,7 @@ export function Rounds() {
         <div>
           <h1>Today’s walk</h1>
           <div className="soft mt-4 mb-0">
-            {promise(data)} {looks > 0 && <How working={data.pace.working} of="the minutes of this walk" />}
+            {promise(data)} {opens && <How working={data.pace.working} of="the minutes of this walk" />}
           </div>
         </div>
         <Group gap="sm" align="end">
@@ -91,8 +92,7 @@ export function Rounds() {
       {waiting > 0 && (
         <details className={classes.waiting} open={data.must === 0}>
           <summary>
-            Can wait: {sayCount(waiting, "plant")}
-            {!data.budget && `, about ${sayCount(data.waitMinutes, "minute")}`}
+            Can wait: {sayCount(waiting, "plant")}, about {sayCount(data.waitMinutes, "minute")}
           </summary>
           <WalkPlaces places={places ?? []} today={today} wants={later} answered={afterwards} picking={picking} />
         </details>

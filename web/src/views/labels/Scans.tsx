@@ -2,7 +2,7 @@ import { Button, Group, Textarea } from "@mantine/core";
 import { useQueries } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
-import { answer, client } from "../../api/client";
+import { answer, client, type PlantRow } from "../../api/client";
 import { keys } from "../../api/keys";
 import { useRounds } from "../../api/plants";
 import { Failed, Waiting } from "../../shell/States";
@@ -44,7 +44,10 @@ export function Scans() {
   const unknown = codes.filter((_, i) => found[i]?.data === null);
   const ids = new Set(plants.map((p) => p.id));
   const due = new Set((rounds.data?.places ?? []).flatMap((p) => p.stops.map((s) => s.id)));
-  const idle = plants.filter((p) => !due.has(p.id));
+  const today = rounds.data?.today ?? "";
+  // A very long walk does not list all that is due.
+  const unlisted = plants.filter((p) => !due.has(p.id) && p.nextDue !== undefined && p.nextDue <= today);
+  const idle = plants.filter((p) => !due.has(p.id) && !unlisted.includes(p));
   const wants = (s: Stop) => ids.has(s.id);
   return (
     <>
@@ -88,24 +91,24 @@ export function Scans() {
           </p>
         )}
       </div>
-      <WalkPlaces
-        places={rounds.data?.places ?? []}
-        today={rounds.data?.today ?? ""}
-        wants={wants}
-        answered={[]}
-        picking={picking}
-      />
-      {idle.length > 0 && (
-        <section className="patch mt-18" aria-label="Nothing is due">
-          <h2>Nothing is due here</h2>
-          {idle.map((p) => (
-            <p key={p.id} className="my-8">
-              <Link to={`/plants/${p.id}`}>{p.name}</Link> <span className="soft small">{p.label}</span>
-            </p>
-          ))}
-        </section>
-      )}
-      <WhenPicked picking={picking} today={rounds.data?.today ?? ""} />
+      <WalkPlaces places={rounds.data?.places ?? []} today={today} wants={wants} answered={[]} picking={picking} />
+      <Linked plants={unlisted} title="Due as well: open them" />
+      <Linked plants={idle} title="Nothing is due here" />
+      <WhenPicked picking={picking} today={today} />
     </>
+  );
+}
+
+function Linked({ plants, title }: { plants: PlantRow[]; title: string }) {
+  if (plants.length === 0) return null;
+  return (
+    <section className="patch mt-18" aria-label={title}>
+      <h2>{title}</h2>
+      {plants.map((p) => (
+        <p key={p.id} className="my-8">
+          <Link to={`/plants/${p.id}`}>{p.name}</Link> <span className="soft small">{p.label}</span>
+        </p>
+      ))}
+    </section>
   );
 }

@@ -15,14 +15,21 @@ describe("scans", () => {
   it("become a walk, with what is not due and what nobody knows", async () => {
     serve({
       "GET /api/rounds": { today: "2026-11-24", places: [], looks: 0, minutes: 0, more: 0, plants: 3, must: 0 },
-      "GET /api/plants": { plants: [{ id: "p", name: "Fern", label: "T-1" }], total: 1 },
+      "GET /api/plants": {
+        plants: [
+          { id: "p", name: "Fern", label: "T-1", nextDue: "2026-11-25" },
+          { id: "q", name: "Fig", label: "T-2", nextDue: "2026-11-24" },
+        ],
+        total: 2,
+      },
       "GET /api/knowledge": { inPassing: [] },
     });
     show(<Scans />);
-    await userEvent.type(await screen.findByRole("textbox", { name: "Codes, one a line" }), "t-1\nX-9");
+    await userEvent.type(await screen.findByRole("textbox", { name: "Codes, one a line" }), "t-1\nT-2\nX-9");
     await userEvent.click(screen.getByRole("button", { name: "Walk these" }));
     await screen.findByText("Nothing is due here");
-    expect(pageText()).toContain("1 plant found; nothing is due at 1 of them");
+    expect(pageText()).toContain("2 plants found; nothing is due at 1 of them");
+    expect(pageText()).toContain("Due as well: open themFig");
     await screen.findByText(/No plant of this collection has the code X-9/);
   });
 });

@@ -33,7 +33,7 @@ export function LightForm({ view: v, today }: { view: PlaceView; today: string }
     >
       <h2>Read its light</h2>
       <p className="small soft mt-2">
-        At the leaves, facing the window, lamp off and no sun on the meter. {sayCount(v.read, "reading")} so far.
+        {v.meter} {sayCount(v.read, "reading")} so far.
       </p>
       <div className={classes.fields}>
         <NumberField label="The meter shows" suffix=" µmol" value={ppfd} onChange={setPpfd} />

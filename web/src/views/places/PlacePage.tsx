@@ -125,7 +125,7 @@ function Days({ view: v }: { view: PlaceView }) {
             x2={12 * i + 6}
             y1={y(d.high)}
             y2={y(d.low)}
-            stroke={d.hours < 18 ? "var(--weft)" : "var(--slate)"}
+            stroke={d.whole ? "var(--slate)" : "var(--weft)"}
             strokeWidth={5}
             strokeDasharray="6 2"
           />

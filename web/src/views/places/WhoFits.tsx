@@ -54,8 +54,7 @@ export function WhoFits() {
                   </span>
                 ) : (
                   <>
-                    can stand outdoors from {shortDay(s.on)} to {shortDay(s.until)}; harden it in the shade for a week
-                    first
+                    can stand outdoors from {shortDay(s.on)} to {shortDay(s.until)}; {s.first}
                   </>
                 )}
               </li>
@@ -155,9 +154,7 @@ function Move({ move: m, on, toggle }: { move: Schemas["FitMove"]; on: boolean; 
             {m.steps.map((s) => `day ${s.day} ${s.light.toFixed(1)} mol`).join(", ")}.
           </div>
         )}
-        {m.darker && (
-          <div className="small soft">It gets less light there: it dries more slowly, so look before you water.</div>
-        )}
+        {m.darker && <div className="small soft">{m.darker}</div>}
       </div>
     </li>
   );

@@ -81,7 +81,7 @@ describe("places", () => {
       odd: true,
       read: 1,
       lightNow: { what: "light", value: 2.3, unit: "mol", working },
-      days: [{ on: "2026-11-01", hours: 24, low: 14, high: 20, mean: 17, humidity: 50, vpd: 1 }],
+      days: [{ on: "2026-11-01", whole: true, hours: 24, low: 14, high: 20, mean: 17, humidity: 50, vpd: 1 }],
       stands: [{ id: "p", name: "Fern", score: 0.2, word: "poor", rules: "too-dark", month: 12 }],
       cold: [],
     };
@@ -121,7 +121,15 @@ describe("who fits where", () => {
         unknown: ["Attic"],
         season: [
           { plant: "s", name: "Fig", place: "Deck", move: "bring-in", on: "2026-11-24", until: "2026-09-15" },
-          { plant: "u", name: "Lime", place: "Hall", move: "put-out", on: "2026-12-04", until: "2027-03-01" },
+          {
+            plant: "u",
+            name: "Lime",
+            place: "Hall",
+            move: "put-out",
+            on: "2026-12-04",
+            until: "2027-03-01",
+            first: "harden it",
+          },
         ],
         lamps: [{ place: "sill", name: "East sill", plants: 2, ppfd: 60, hours: 12 }],
         poor: [{ id: "q", name: "Cactus", score: 0.1, word: "poor", rules: "too-dark", month: 12 }],
@@ -139,7 +147,7 @@ describe("who fits where", () => {
             month: 1,
             makesRoom: false,
             clean: false,
-            darker: false,
+            darker: "Look before you water.",
             steps: [
               { day: 0, light: 2, sun: 0 },
               { day: 7, light: 4, sun: 1 },

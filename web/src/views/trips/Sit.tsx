@@ -1,13 +1,13 @@
 import { Button } from "@mantine/core";
 import { useParams } from "react-router";
 import type { Schemas } from "../../api/client";
-import { type TripPot, useSit, useTick } from "../../api/trips";
+import { useSit, useTick } from "../../api/trips";
 import { sayDay, shortDay } from "../../dates";
 import { Failed, Refused, Waiting } from "../../shell/States";
 import { sayQuantity, useUnits } from "../../units";
 import { sayCount } from "../words";
 import classes from "./Trips.module.css";
-import { byPlace, daysOf } from "./words";
+import { byPlace } from "./words";
 
 type SitView = Schemas["SitView"];
 
@@ -25,28 +25,13 @@ export function Sit() {
   );
 }
 
-/** The day on which a plant is seen to next, today or before where it was not ticked since. */
-function nextDay(p: TripPot, v: SitView): string | undefined {
-  const ticked = v.ticks.filter((t) => t.plant === p.plant).map((t) => t.on);
-  return daysOf(p, v.from).find((d) => d >= v.today || !ticked.some((on) => on >= d));
-}
-
 function Sheet({ view: v, token }: { view: SitView; token: string }) {
-  const done = (p: TripPot) => v.ticks.some((t) => t.plant === p.plant && t.on === v.today);
-  const waters = v.sheet.filter((p) => p.days.length > 0);
-  const now = waters.filter((p) => {
-    const next = nextDay(p, v);
-    return done(p) || (next !== undefined && next <= v.today);
-  });
-  const later = waters.filter((p) => !now.includes(p));
+  const now = v.sheet.filter((p) => p.done || (p.next !== undefined && p.next <= v.today));
   const days = new Map<string, string[]>();
-  for (const p of later) {
-    const day = nextDay(p, v);
-    if (day) days.set(day, [...(days.get(day) ?? []), p.name]);
-  }
+  for (const p of v.sheet) if (p.next && !now.includes(p)) days.set(p.next, [...(days.get(p.next) ?? []), p.name]);
   const byDay = [...days].sort(([x], [y]) => x.localeCompare(y));
   const never = v.sheet.filter((p) => p.never);
-  const open = now.filter((p) => !done(p)).length;
+  const open = now.filter((p) => !p.done).length;
   return (
     <>
       <h1>Hello {v.sitter}</h1>
@@ -62,7 +47,7 @@ function Sheet({ view: v, token }: { view: SitView; token: string }) {
                 : "Nothing to do today."}
         </b>
       </p>
-      <p>Feel first, a finger deep. If it is wet, leave it and say so: too much water harms more than too little.</p>
+      <p>{v.feel}</p>
       {(v.note || v.phone) && (
         <p className="patch">
           {v.note} {v.phone && <b>In doubt: {v.phone}</b>}
@@ -72,7 +57,7 @@ function Sheet({ view: v, token }: { view: SitView; token: string }) {
         <section key={place} className="patch mb-18" aria-label={place || "no place"}>
           <h2>{place || "Somewhere"}</h2>
           {list.map((p) => (
-            <Card key={p.plant} pot={p} token={token} done={done(p)} />
+            <Card key={p.plant} pot={p} token={token} apart={v.apart} />
           ))}
         </section>
       ))}
@@ -100,7 +85,7 @@ function Sheet({ view: v, token }: { view: SitView; token: string }) {
   );
 }
 
-function Card({ pot: p, token, done }: { pot: TripPot; token: string; done: boolean }) {
+function Card({ pot: p, token, apart }: { pot: Schemas["SitPot"]; token: string; apart: string }) {
   const tick = useTick(token);
   const [system] = useUnits();
   const amount = p.otherwise || (p.millilitres ? sayQuantity(p.millilitres, "ml", system) : "a little water");
@@ -108,10 +93,10 @@ function Card({ pot: p, token, done }: { pot: TripPot; token: string; done: bool
     <div className={classes.card}>
       <div>
         <b>{p.name}</b> <span className="soft">{p.label}</span>
-        {p.isolated && <div className="plum small">Kept apart: do it last, and wash your hands afterwards.</div>}
+        {p.isolated && <div className="plum small">{apart}</div>}
         <div className="large">{amount}</div>
       </div>
-      {done ? (
+      {p.done ? (
         <p className="kelp m-0" role="status">
           ticked today
         </p>

@@ -120,7 +120,7 @@ function Sitting({ view: t, pots, never }: { view: TripView; pots: TripPot[]; ne
       <h2>{t.sitter ? `What ${t.sitter} does` : "Meanwhile"}</h2>
       {pots.length > 0 && (
         <p className="mt-2">
-          Feel first, a finger deep: if it is wet, leave it and tick that. {t.phone && `In doubt: ${t.phone}. `}
+          {t.feel} {t.phone && `In doubt: ${t.phone}. `}
           {t.note}
         </p>
       )}
@@ -133,7 +133,7 @@ function Sitting({ view: t, pots, never }: { view: TripView; pots: TripPot[]; ne
                 <tr key={p.plant}>
                   <th scope="row">
                     <b>{p.name}</b> <span className="soft small">{p.label}</span>
-                    {p.isolated && <span className="plum small"> kept apart: last, and wash your hands</span>}
+                    {p.isolated && <span className="plum small"> {t.apart}</span>}
                   </th>
                   <td className="no-wrap">
                     {p.otherwise || (p.millilitres ? sayQuantity(p.millilitres, "ml", system) : "a little")}

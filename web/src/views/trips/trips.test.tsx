@@ -36,6 +36,8 @@ const trip = {
   sitter: "Ines",
   phone: "the ferry",
   note: "Key at the kiosk.",
+  feel: "Feel the pot first.",
+  apart: "Do it last.",
   ended: false,
   sheet,
   ticks: [],
@@ -85,7 +87,8 @@ describe("a trip", () => {
       "dip or mist it every day",
       "Do not water",
       "Nobody has recorded a watering of 1 plant",
-      "kept apart: last",
+      "Feel the pot first.",
+      "Do it last.",
     ])
       expect(text).toContain(said);
     await userEvent.click(screen.getByRole("button", { name: "Make Ines’s address" }));
@@ -94,12 +97,18 @@ describe("a trip", () => {
 });
 
 describe("a sitter", () => {
-  const seen = { ...trip, carer: "Ilse", today: "2026-12-04", sheet: sheet.filter((p) => p.days?.length || p.never) };
+  const [fern, orchid, , cactus] = sheet;
+  const seen = {
+    ...trip,
+    carer: "Ilse",
+    today: "2026-12-04",
+    sheet: [{ ...fern, next: "2026-12-04" }, { ...orchid, next: "2026-12-05" }, cactus],
+  };
 
   it("sees today’s plants with two taps each, and is thanked", async () => {
     const asked = serve({
       "GET /api/sit/x": seen,
-      "POST /api/sit/x": { ...seen, ticks: [{ plant: "Fern", on: "2026-12-04", kind: "watered", at: "" }] },
+      "POST /api/sit/x": { ...seen, sheet: [{ ...fern, done: true, next: "2026-12-07" }, ...seen.sheet.slice(1)] },
     });
     show(at("/sit/:token", <Sit />), undefined, "/sit/x");
     await screen.findByText("Today: 1 plant.");

@@ -1,5 +1,5 @@
 import type { TripPot } from "../../api/trips";
-import { addDays, shortDay } from "../../dates";
+import { addDays } from "../../dates";
 
 const aids: Record<string, string> = {
   "out-of-sun": "out of the sun",
@@ -12,9 +12,6 @@ export const sayAids = (list: string[]) => list.map((a) => aids[a] ?? a).join(",
 
 /** The days on which a plant is seen to. */
 export const daysOf = (pot: TripPot, from: string) => pot.days.map((d) => addDays(from, d));
-
-/** The same as one reads them. */
-export const sayDays = (pot: TripPot, from: string) => daysOf(pot, from).map(shortDay).join(", ");
 
 /** Places in the order of the sheet, each with its plants. */
 export function byPlace<T extends { place: string }>(list: T[]): [string, T[]][] {
