@@ -66,7 +66,7 @@ func TestScreenshots(t *testing.T) {
 				p.touch("medium")
 				p.click(`//button[@aria-label="seen: Still wet deep down long after it should have dried"]`)
 				p.click(by("button", "Like what: Still wet deep down"))
-				p.see("Next:")
+				p.until(`document.querySelector("[data-testid=next-check] button[data-answer]") !== null`)
 			}},
 		{name: "plan", path: plantPath("T-008") + "/do", wait: "steps to do", width: 1280, height: 800},
 		{name: "check-in-phone", path: plantPath("T-014") + "?check", wait: "Record the check-in", width: 390, height: 844},

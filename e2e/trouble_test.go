@@ -364,7 +364,7 @@ func TestTheFirstSignIsFewStopsAway(t *testing.T) {
 	p := start(t, true).page(t, 1280, 800)
 	p.openDemo(plantPath("T-033") + "/examine")
 	p.see("What it may be")
-	p.see("Next:") // its answers are the first
+	p.until(`document.querySelector("[data-testid=next-check] button[data-answer]") !== null`)
 	stops := p.stopsTo("To the first answer")
 	p.press(kb.Enter)
 	p.until(`document.activeElement.hasAttribute("aria-pressed")`)
