@@ -80,6 +80,20 @@ func lastGated(list []*sit, holds func(*sit) bool) int {
 	return -1
 }
 
+// ruleAfterSoak takes water by its rule out of the day on which it is soaked, where a later
+// line says the same: nobody waters what has just drunk.
+func ruleAfterSoak(list []*sit) {
+	for i, s := range list {
+		later := slices.ContainsFunc(list[i+1:], func(l *sit) bool { return l.dated && slices.ContainsFunc(l.steps, ruled) })
+		if !s.dated || !later || !has(s.steps, treatment.Soak) {
+			continue
+		}
+		s.steps = slices.DeleteFunc(slices.Clone(s.steps), func(x step) bool {
+			return ruled(x) && plainRule(x) && x.Every == 0
+		})
+	}
+}
+
 // oneRule leaves one line for water of two that stand on one day or on days that follow
 // each other: two causes asked for the same, or one for less than the usual.
 func oneRule(list []*sit) {

@@ -326,14 +326,23 @@ func (c *composer) ready(w, ball float64, whole bool, opts ...option) step {
 	return s
 }
 
+// poured is an amount as it can be measured into a pot, in ml: 218 ml is 220.
+func poured(ml float64) float64 {
+	const fine, coarse, few = 5, 10, 100
+	if ml < few {
+		return fine * math.Round(ml/fine)
+	}
+	return coarse * math.Round(ml/coarse)
+}
+
 // lightML is a light first water round the rim, in ml.
 func (c *composer) lightML(w float64) treatment.Number {
 	const least, sip = 20, 15
 	v := PotML(w, c.shape(w))
 	if c.dry {
-		return num(math.Round(min(max(sip, light*v), max(sip, v/3))))
+		return num(poured(min(max(sip, light*v), max(sip, v/3))))
 	}
-	return num(math.Round(min(max(least, light*v), max(sip, v/3))))
+	return num(poured(min(max(least, light*v), max(sip, v/3))))
 }
 
 // sprayML is how much is sprayed on a plant of its size, in ml.

@@ -22,6 +22,7 @@ func (c *composer) bridge() {
 	if c.keptApart() {
 		c.draft.at(0, rankAfter, do(treatment.ShadeIt, share(0.8)))
 	}
+	c.bridgeWarmth()
 	if c.sound() && !c.keptApart() {
 		c.draft.at(0, rankWater, do(treatment.Routine, until(c.bridgeEnd())))
 		return
@@ -29,6 +30,18 @@ func (c *composer) bridge() {
 	c.bridgeWater()
 	c.bridgeAir()
 	c.draft.at(0, rankWater+1, do(treatment.HoldFeed, until(gate.Gate{gate.DaysSince(facts.SatRoots, 28)})))
+}
+
+// bridgeWarmth brings it into its range, where that is what the work waits for.
+func (c *composer) bridgeWarmth() {
+	if !c.outOfRange() || !c.named || c.has(cause.ColdInjury, cause.HeatStress) {
+		return // those causes say themselves what is done about it
+	}
+	to, way := c.kind.Temperature[0], warmerNow
+	if c.airC > to {
+		to, way = c.mostC(), coolerNow
+	}
+	c.draft.at(0, rankAfter, do(treatment.Temper, how(way), with(func(p *treatment.Params) { p.ToC = num(to) })))
 }
 
 // bridgeAir is its light and its air until then.
@@ -96,6 +109,8 @@ func (c *composer) bridgeEyes() string {
 	switch {
 	case c.resting() && c.sleeper():
 		return "firm? a shoot? Soft or smelling ends the wait: work on the roots today"
+	case c.orchid && (c.bulbless || c.is(treatment.Monopodial, treatment.JewelOrchid)):
+		return "leaves against the picture, new tips? Worse ends the wait: work on the roots today"
 	case c.orchid:
 		return "bulbs and leaves against the picture, new tips? Worse ends the wait: work on the roots today"
 	}

@@ -130,8 +130,18 @@ func (c *composer) collect() {
 		c.leave(string(treatment.Discard), "its kind is not known to have "+label(id)+": look again before it is thrown away")
 		c.draft.at(7, rankLook, do(treatment.Look))
 	}
+	c.doubtUnfit()
 	c.rootPests()
 	c.settle()
+}
+
+// doubtUnfit says of what was accepted that this way of growing is not known to have it.
+func (c *composer) doubtUnfit() {
+	for _, id := range c.causes {
+		if known, _ := cause.ByID(id); !known.Fits(string(c.habitID)) && !slices.Contains(c.doubted, id) {
+			c.leave(string(id), "plants that grow like this are not known to have it: look again before you act on it")
+		}
+	}
 }
 
 // rootPests adds the root work that pests at the roots ask for.

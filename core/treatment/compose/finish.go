@@ -23,9 +23,11 @@ func (c *composer) finish() {
 	c.keptDry(list)
 	c.drySaid(list)
 	list = c.wateredOn(list)
+	list = c.heldWhileWet(list)
 	list = c.afterHeld(list)
 	oneRule(list)
-	c.rootsMissed(list)
+	ruleAfterSoak(list)
+	list = c.lookedOnce(c.rootsMissed(list))
 	fromPlan(list)
 	c.plainGates(list)
 	estimate(list)
@@ -47,7 +49,10 @@ func (c *composer) finish() {
 			out.LookDay = &day
 			c.opened(&out)
 		}
-		for _, x := range s.steps {
+		for i, x := range s.steps {
+			if x.Op == treatment.BagWaste {
+				x.Params.What = waste(s.steps[:i])
+			}
 			x.Words = c.words(x)
 			x.Materials = c.materials(x)
 			x.Cautions = c.cautionsOf(x)

@@ -87,6 +87,8 @@ func (c *composer) itsOwn(g gate.Gate) gate.Gate {
 			one = c.ownRoots()[0]
 		case quiet.Same(only):
 			one = gate.QuietFor(max(c.quietDays(), leastQuiet), 0)
+		case c.leafless && (twoClean.Same(only) || twoLeaves.Same(only)):
+			one = growth[0] // it makes no leaves to count
 		}
 		out = append(out, one)
 	}

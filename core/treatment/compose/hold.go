@@ -157,11 +157,16 @@ func (c *composer) outOfRange() bool {
 	if c.has(cause.ColdInjury, cause.HeatStress) {
 		return true
 	}
+	return c.named && (c.airC < c.kind.Temperature[0] || c.airC > c.mostC())
+}
+
+// mostC is the warmth up to which its roots are disturbed, °C.
+func (c *composer) mostC() float64 {
 	most := c.kind.Temperature[2]
 	if !c.dry && !c.airRooted {
 		most = min(most, hotC)
 	}
-	return c.named && (c.airC < c.kind.Temperature[0] || c.airC > most)
+	return most
 }
 
 // hotC is the warmth above which roots are not disturbed, °C (common practice).
@@ -380,12 +385,13 @@ func (x *subject) rotsBelow() bool {
 }
 
 // drinks is the day on which a thirsty plant drinks: at once, the day after rotten leaves
-// are off, or when the first days after cold are over.
+// are off, or, where it is said to have had too much, when it was smelled and felt below, or
+// when the first days after cold are over.
 func (x *subject) drinks() int {
 	switch {
 	case x.has(cause.ColdInjury):
 		return chilledDays
-	case x.rotLives:
+	case x.rotLives, x.has(cause.Overwatering) && x.moist != facts.Bone:
 		return 1
 	}
 	return 0

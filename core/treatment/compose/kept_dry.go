@@ -3,6 +3,8 @@ package compose
 import (
 	"slices"
 
+	"tendermend/core/facts"
+
 	"tendermend/core/cause"
 	"tendermend/core/plant"
 	"tendermend/core/treatment"
@@ -98,18 +100,18 @@ func (c *composer) drySaid(list []*sit) {
 	}
 }
 
-// wateredOn gives a plant that drinks today for its thirst its line for water from then on,
+// wateredOn gives a plant that drinks today or tomorrow for its thirst its line for water from then on,
 // where no recipe has one.
 func (c *composer) wateredOn(list []*sit) []*sit {
-	today := func(op treatment.OperatorID) bool {
-		return slices.ContainsFunc(list, func(s *sit) bool { return s.dated && s.day == 0 && has(s.steps, op) })
+	soon := func(op treatment.OperatorID) bool {
+		return slices.ContainsFunc(list, func(s *sit) bool { return s.dated && s.day <= 1 && has(s.steps, op) })
 	}
 	// What has no way out for water gets a little of it and stays in its pot.
-	sipped := c.thirsty && today(treatment.FirstWater) && !anyHas(list, treatment.Unpot)
+	sipped := c.thirsty && soon(treatment.FirstWater) && !anyHas(list, treatment.Unpot)
 	told := anyHas(list, treatment.ByRule, treatment.HoldWater, treatment.BottomWater, treatment.Flush,
 		treatment.WetRoots, treatment.ChangeWater, treatment.Routine, treatment.Discard, treatment.CupFill) ||
 		!sipped && anyHas(list, treatment.FirstWater)
-	if !sipped && !today(treatment.Soak) || told || c.habitID == treatment.AirPlant || c.untied {
+	if !sipped && !soon(treatment.Soak) || told || c.habitID == treatment.AirPlant || c.untied {
 		return list
 	}
 	day := drinkDays
@@ -119,8 +121,29 @@ func (c *composer) wateredOn(list []*sit) []*sit {
 	return c.onDay(list, treatment.CareSit, day, []step{do(treatment.ByRule, water(c.betterWater()))})
 }
 
-// rootsMissed says what a plant without a live root lacks, where no cause of it was accepted.
-func (c *composer) rootsMissed(list []*sit) {
+// heldWhileWet gives no water to what was found wet, where the plan says nothing of water: what
+// stands wet dries first, whatever else ails it (common practice).
+func (c *composer) heldWhileWet(list []*sit) []*sit {
+	drinksAlways := among(c.kind.WaterRule, plant.Even, plant.WetTray, plant.CupWater, plant.Reservoir)
+	wet := c.Facts.Moist.Known && c.drownedNow()
+	if !wet || drinksAlways || c.seat != facts.InPot || c.untied || c.resting() || c.piece ||
+		c.is(treatment.AirPlant, treatment.Carnivore, treatment.Bromeliad) || anyHas(list, waters...) {
+		return list
+	}
+	return c.onDay(list, treatment.CareSit, 0, []step{do(treatment.HoldWater, until(due))})
+}
+
+// waters are the steps that say when it drinks, or that wet its medium.
+var waters = []treatment.OperatorID{
+	treatment.ByRule, treatment.HoldWater, treatment.BottomWater, treatment.Flush, treatment.FirstWater, treatment.Soak,
+	treatment.WetRoots, treatment.ChangeWater, treatment.Routine, treatment.Discard, treatment.CupFill,
+	treatment.DryTop, treatment.Unpot, treatment.Callus, treatment.Behead, treatment.NodeBox, treatment.Larvicide,
+	treatment.Nematodes, treatment.Systemic, treatment.PotIn, treatment.SetCup, treatment.Peroxide,
+}
+
+// rootsMissed says what a plant without a live root lacks, where no cause of it was accepted,
+// and has it looked at today: nothing else that is done saves it.
+func (c *composer) rootsMissed(list []*sit) []*sit {
 	treated := slices.ContainsFunc(list, func(s *sit) bool {
 		return has(s.steps, treatment.Unpot, treatment.Behead, treatment.NodeBox, treatment.Discard, treatment.Callus,
 			treatment.PotIn, treatment.SetCup, treatment.Hang, treatment.Mount)
@@ -128,5 +151,13 @@ func (c *composer) rootsMissed(list []*sit) {
 	if c.rootless && c.Facts.LiveRoots.Known && !treated && !c.piece && c.habitID != treatment.AirPlant {
 		c.leave(string(treatment.Unpot), "no live root was counted, and no cause of that was accepted: look for rot or "+
 			"drought at the roots, and plan its rescue")
+		if !c.resting() {
+			list = c.onDay(list, treatment.CareSit, 0, []step{do(treatment.Look, note(noRootLives))})
+		}
 	}
+	return list
 }
+
+// noRootLives is what is looked at where no live root was counted and nothing says why.
+const noRootLives = "is its base firm? No root of it was found alive, and this plan does not mend that: accept root " +
+	"rot or drought for it today, and plan its rescue first"

@@ -21,7 +21,7 @@ var placings = map[treatment.OperatorID]placing{
 	treatment.FirstWater:  placeWater,
 	treatment.Flush:       placeFlush,
 	treatment.Soak:        placeSoak,
-	treatment.HoldWater:   func(c *composer, _ *plain) bool { return c.sitsOnDay() && c.sat == 0 },
+	treatment.HoldWater:   func(c *composer, _ *plain) bool { return c.sitsOnDay() && c.sat == 0 || c.drinksThough() },
 	treatment.ShadeIt:     placeShade,
 	treatment.Temper:      placeWarmth,
 	treatment.Brighten:    placeBrighten,

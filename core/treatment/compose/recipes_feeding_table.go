@@ -56,8 +56,15 @@ var feedingRecipes = []recipe{
 	},
 	{
 		cause.PotassiumLow,
+		on(t.Palm, t.Cycad),
+		[]item{at(0, t.FeedIt, share(0.5), every(14, toDay(84)),
+			what("with a complete palm feed that holds potassium and manganese")), at(28, t.Look)},
+	},
+	{
+		cause.PotassiumLow,
 		all,
-		[]item{at(0, t.FeedIt, share(0.5), every(14, toDay(84)), what("complete, with manganese")), at(28, t.Look)},
+		[]item{at(0, t.FeedIt, share(0.5), every(14, toDay(84)),
+			what("with a complete feed that holds potassium and trace elements")), at(28, t.Look)},
 	},
 	{
 		cause.CalciumLow,

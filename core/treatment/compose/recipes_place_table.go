@@ -62,7 +62,7 @@ var placeRecipes = []recipe{
 		cause.ColdInjury,
 		func(x *subject) bool { return x.leafless || x.habitID == t.UprightSucculent },
 		[]item{
-			at(0, t.Temper, with(func(p *t.Params) { p.ToC = num(16) })),
+			at(0, t.Temper, with(func(p *t.Params) { p.ToC, p.How = num(16), warmerNow })),
 			at(0, t.ShadeIt),
 			at(0, t.HoldFeed, until(growth)),
 			at(0, t.HoldWater, until(gate.Gate{gate.InRange(3), gate.See(gate.Growth)})),
@@ -77,7 +77,7 @@ var placeRecipes = []recipe{
 		cause.ColdInjury,
 		all,
 		[]item{
-			at(0, t.Temper, with(func(p *t.Params) { p.ToC = num(16) })),
+			at(0, t.Temper, with(func(p *t.Params) { p.ToC, p.How = num(16), warmerNow })),
 			at(0, t.ShadeIt),
 			at(3, t.Look),
 			leaves(true, 9),
@@ -92,7 +92,7 @@ var placeRecipes = []recipe{
 	{
 		cause.MesophyllCollapse,
 		all,
-		[]item{at(0, t.Temper, with(func(p *t.Params) { p.ToC = num(18) })), at(28, t.Look)},
+		[]item{at(0, t.Temper, with(func(p *t.Params) { p.ToC, p.How = num(18), warmerNow })), at(28, t.Look)},
 	},
 	{
 		cause.Ethylene,

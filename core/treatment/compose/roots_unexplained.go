@@ -20,7 +20,7 @@ var deadRootsOf = []string{"water", "roots", "medium", "pot"}
 var limpsOf = []cause.ID{
 	cause.SettlingIn, cause.Dormancy, cause.WokenEarly, cause.BloomDrain, cause.SaltInjury, cause.SoftenedWater,
 	cause.RootMealybug, cause.RootNematode, cause.RootGrub, cause.Fusarium, cause.SouthernBlight, cause.BlackRot,
-	cause.SoftRot, cause.Girdled, cause.SunScorch, cause.LampBurn,
+	cause.SoftRot, cause.Girdled, cause.SunScorch, cause.LampBurn, cause.ColdInjury, cause.HeatStress, cause.Ethylene,
 }
 
 // rootsUnexplained looks below where the plan does not by itself: it hangs limp in wet medium
@@ -34,21 +34,36 @@ func (c *composer) rootsUnexplained() {
 		return
 	}
 	dead := c.mostRootsDead() && !c.has(cause.Overwatering) // its own plan asks for rot, on two days
-	limp := c.limpInWet() && (wetThough || !c.explained(append([]string{"climate"}, deadRootsOf...), limpsOf))
-	if dead && drowning(c.subject) || limp {
-		c.smelledBelow(dead)
+	limp := c.limpInWet() && (wetThough || !c.explained(deadRootsOf, limpsOf))
+	if why := c.whySmelled(dead, limp); why != "" {
+		c.smelledBelow(why)
 	}
 	if dead {
 		c.potOfDeadRoots()
 	}
 }
 
-// smelledBelow looks for rot at the hole and at the foot today.
-func (c *composer) smelledBelow(dead bool) {
-	why := "It hangs limp, not for thirst"
-	if dead {
-		why += ", and most of its roots were dead"
+// whySmelled says why it is smelled below; empty where nothing asks for it.
+func (c *composer) whySmelled(dead, limp bool) string {
+	switch {
+	case c.drinksThough():
+		return "It hangs limp and was watered too often"
+	case dead && (limp || drowning(c.subject)):
+		return "It hangs limp, not for thirst, and most of its roots were dead"
+	case limp:
+		return "It hangs limp, not for thirst"
 	}
+	return ""
+}
+
+// drinksThough says whether it hangs limp and dry though it is said to have had too much
+// water: it drinks, but only when it was looked at below.
+func (c *composer) drinksThough() bool {
+	return c.thirsty && c.has(cause.Overwatering) && c.moist != facts.Bone
+}
+
+// smelledBelow looks for rot at the hole and at the foot today.
+func (c *composer) smelledBelow(why string) {
 	c.draft.at(0, rankStart, do(treatment.Look, note("does the hole smell sour, or is its foot soft? "+why+
 		": if either, plan for root rot today")))
 }

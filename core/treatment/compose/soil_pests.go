@@ -1,6 +1,7 @@
 package compose
 
 import (
+	"fmt"
 	"slices"
 
 	"tendermend/core/cause"
@@ -32,6 +33,12 @@ func (c *composer) besides(list []cause.ID) {
 	c.draft.at(0, rankPestBag, do(treatment.BagWaste))
 }
 
+// The warmth between which nematodes live in a medium, °C (common practice).
+const (
+	nematodesFrom = 12
+	nematodesTo   = 27
+)
+
 // soilStage meets the pupae of thrips in the medium.
 func (c *composer) soilStage() {
 	if c.untied || c.habitID == treatment.AirPlant {
@@ -47,7 +54,7 @@ func (c *composer) soilStage() {
 		return
 	}
 	for _, day := range []int{3, 17} {
-		if c.airC >= 12 && c.airC <= 27 {
+		if c.airC >= nematodesFrom && c.airC <= nematodesTo {
 			c.draft.in(treatment.Evening, day, rankSpray, "", do(treatment.Nematodes))
 			continue
 		}
@@ -108,17 +115,18 @@ func (c *composer) noRoots(from int) {
 // rootGrub meets grubs with nematodes, and adults by night.
 func (c *composer) rootGrub() {
 	from := max(c.sat, 0)
-	if treatment.MineralSet().Has(c.habitID) {
+	switch {
+	case treatment.MineralSet().Has(c.habitID):
 		c.leave("nematodes", "its fresh mix stays dry: they would not live")
-	} else if c.airC >= 12 {
+	case c.airC < nematodesFrom || c.airC > nematodesTo:
+		c.leave("nematodes", fmt.Sprintf("they die outside %d to %d °C: bring it into that first",
+			nematodesFrom, nematodesTo))
+	case c.habitID == treatment.AirPlant || c.untied: // no medium that they could live in
+	case c.gated && c.drownedNow():
+		c.draft.gate(due, do(treatment.Nematodes))
+	default:
 		for _, day := range []int{2, 16} {
-			if c.habitID != treatment.AirPlant && !c.untied {
-				if c.gated && c.drownedNow() {
-					c.draft.gate(due, do(treatment.Nematodes))
-					break
-				}
-				c.draft.in(treatment.Evening, from+day, rankSpray, "", do(treatment.Nematodes))
-			}
+			c.draft.in(treatment.Evening, from+day, rankSpray, "", do(treatment.Nematodes))
 		}
 	}
 	c.draft.in(treatment.Evening, 1, rankSpray, "", do(treatment.HandPick, every(2, c.ending(28))))

@@ -46,7 +46,11 @@ func sayPull(w saying) string {
 	case strings.Contains(w.Params.What, "flowers"):
 		return "Take off spent flowers."
 	}
-	return "Take off what comes at a light pull; what holds on stays."
+	dead := "dry leaves"
+	if w.leafless {
+		dead = "dry pieces"
+	}
+	return "Take off " + dead + " that come at a light pull; what holds on stays."
 }
 
 func sayLeaves(w saying) string {

@@ -56,6 +56,9 @@ func sayWashDown(w saying) string {
 		return "Brush it with a soft, dry brush, ribs and joints too; no water."
 	case w.is(treatment.Palm, treatment.Cycad):
 		return "Rinse it from outside with lukewarm water, undersides too; its heart stays dry. The medium is covered."
+	case w.habitID == treatment.Carnivore && (w.root != nil || w.roots < 0.5):
+		return "Rinse it gently with low-mineral water, undersides too, the medium covered: its roots do not hold it yet, " +
+			"so it is not turned over."
 	case w.habitID == treatment.Carnivore:
 		return "Dip it upside down into low-mineral water, the medium held back with a cloth."
 	case w.Params.How == "gentle":

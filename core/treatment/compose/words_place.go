@@ -57,14 +57,28 @@ func sayBrighten(w saying) string {
 		"one step back."
 }
 
+// How warmth changes, where it is no rest: not below, or not above.
+const (
+	warmerNow = "warmer"
+	coolerNow = "cooler"
+)
+
 func sayTemper(w saying) string {
+	to := w.Params.ToC.Value
 	switch {
 	case w.has(cause.HeatStress):
 		return "Cool it: shade, moving air, the pot out of the sun; water only if it is dry."
-	case w.Params.ToC.Known:
-		return fmt.Sprintf("Keep it at about %g °C, and get there by steps of half a day.", w.Params.ToC.Value)
+	case !w.Params.ToC.Known:
+		return "Bring its warmth right by steps of half a day."
+	case w.Params.How == coolerNow:
+		return fmt.Sprintf("Find it a cooler spot, at %g °C or below, by steps of half a day: off the sill, lower down, "+
+			"in shade. It is too warm there to open its pot.", to)
+	case w.Params.How == warmerNow && w.Facts.Place.WarmthC.Known && w.airC >= to:
+		return fmt.Sprintf("It is warm enough where it stands: see that its nights stay above %g °C too.", to)
+	case w.Params.How == warmerNow:
+		return fmt.Sprintf("Keep it at %g °C or more, at night too, and get there by steps of half a day.", to)
 	}
-	return "Bring its warmth right by steps of half a day."
+	return fmt.Sprintf("Keep it at about %g °C, and get there by steps of half a day.", to)
 }
 
 func sayAir(w saying) string {

@@ -25,7 +25,11 @@ func sayAid(w saying) string {
 }
 
 func sayBaseline(w saying) string {
-	return "Take a picture from the side you will always use, count leaves and growths, and weigh the " + w.potName() + "."
+	counted := "count leaves and growths"
+	if w.leafless {
+		counted = "count its stems or heads and measure its height"
+	}
+	return "Take a picture from the side you will always use, " + counted + ", and weigh the " + w.potName() + "."
 }
 
 func listed(words []string) string {

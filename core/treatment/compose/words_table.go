@@ -148,8 +148,8 @@ var sayings = map[treatment.OperatorID]sayer{
 	treatment.Predators: fixedly("Release predators as their supplier says, on leaves free of any product. From " +
 		"then on nothing is " +
 		"sprayed."),
-	treatment.Nematodes: fixedly("Pour nematodes onto moist medium in the evening, at 12 to 25 °C, and keep it " +
-		"moist for two weeks."),
+	treatment.Nematodes: fixedly("Pour nematodes onto moist medium in the evening, at 12 to 25 °C. For two weeks " +
+		"water it a little sooner than its rule says, so that they do not dry."),
 	treatment.Traps: func(w saying) string {
 		return "Hang " + orWord(w.Params.Colour, "yellow") + " sticky cards at the height of the leaves, and count " +
 			"them each week."
@@ -158,11 +158,14 @@ var sayings = map[treatment.OperatorID]sayer{
 		return fmt.Sprintf("Lay it into water of %g °C for %s, held by a thermometer, then into cool shade.",
 			w.Params.WaterC.Or(43.5), working.Measured(w.Params.Minutes.Or(15), "minute"))
 	},
-	treatment.HandPick:  fixedly("When it is dark, pick them off by torchlight: pot holes, rims and undersides too."),
-	treatment.Larvicide: fixedly("Give a biological larvicide with the water. Its label sets the dose: type it in."),
-	treatment.DryTop:    fixedly("Let the top quarter dry before the next water, and then water from below."),
-	treatment.BagWaste: fixedly("Bag medium and cuttings where they lie, and knot the bag before you carry it " +
-		"through the house."),
+	treatment.HandPick: fixedly("When it is dark, pick them off by torchlight: pot holes, rims and undersides too."),
+	treatment.Larvicide: fixedly("Give a biological larvicide with its next water, when that is due. Its label sets " +
+		"the dose: type it in."),
+	treatment.DryTop: fixedly("Let the top quarter dry before the next water, and then water from below."),
+	treatment.BagWaste: func(w saying) string {
+		return "Bag " + orWord(w.Params.What, "what came off") + " where it lies, and knot the bag before you carry " +
+			"it through the house."
+	},
 	treatment.ScaldPot: func(w saying) string {
 		return "Scald " + orWord(w.Params.What, "the empty pot and tray") + " for ten minutes at 60 °C or more; " +
 			"nothing grows in it meanwhile."
