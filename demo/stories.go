@@ -8,7 +8,7 @@ var stories = []func(*clinic){
 	aeschynanthus, dischidia, begonia,
 	stephanotis, ficus, alocasia, anthurium, peperomia,
 	scindapsus, spathiphyllum, tradescantia, cymbidium, sansevieria, mammillaria,
-	jewel, lateBox,
+	jewel, bowl, lateBox,
 }
 
 func yesNo(yes bool) int {

@@ -31,9 +31,10 @@ type Arrived struct {
 	Well       bool       `json:"well,omitempty" doc:"Taken in as well: nothing ails it as far as one sees."`
 	Mother     *uuid.UUID `json:"mother,omitempty" doc:"The plant here that it is a piece of."`
 	// Batch is set where several pieces are one row; BatchOf is the batch that one of them
-	// was potted out of.
+	// was potted out of, PotOf the plant in whose pot it stood.
 	Batch   *TakenAs   `json:"batch,omitempty" doc:"As what batch of pieces it was taken; missing of a plant."`
 	BatchOf *uuid.UUID `json:"batchOf,omitempty" doc:"The batch that it was potted out of."`
+	PotOf   *uuid.UUID `json:"potOf,omitempty" doc:"The plant here with which it stood in one pot until then."`
 	Note    string     `json:"note,omitempty" maxLength:"2000"`
 	// Box is what came in together: all of a box have it as a tag.
 	Box string `json:"box,omitempty" maxLength:"80" doc:"The box that it came in, by name: a tag of all that came in it."`

@@ -61,6 +61,7 @@ type Body struct {
 	Sat       *Sat       `json:"sat,omitempty"`
 	Counted   *Counted   `json:"counted,omitempty"`
 	Parted    *Parted    `json:"parted,omitempty"`
+	Shared    *Shared    `json:"shared,omitempty"`
 	Opened    *Opened    `json:"opened,omitempty"`
 	Dismissed *Dismissed `json:"dismissed,omitempty"`
 	Tended    *Tended    `json:"tended,omitempty"`

@@ -16,6 +16,7 @@ type Grown struct {
 	Growth   uuid.UUID            `json:"growth" doc:"Id of the strand, made by the sender when it begins."`
 	Sort     recovery.GrowthSort  `json:"sort,omitempty" enum:"leaf,bulb,cane,shoot,spike,plantlet,root"`
 	Name     string               `json:"name,omitempty" maxLength:"60"`
+	Of       string               `json:"of,omitempty" enum:"A,B,C,D,E,F,G,H,I,J,K,L" doc:"Which plant of its pot."`
 	CameWith bool                 `json:"cameWith,omitempty" doc:"Whether it came with the plant."`
 	SizeMM   *float64             `json:"sizeMm,omitempty"`
 	State    recovery.GrowthState `json:"state,omitempty" enum:"starting,growing,mature,stalled,lost"`
@@ -39,8 +40,11 @@ func (g *Grown) check(s *situation) (faults Faults) {
 		!slices.ContainsFunc(recovery.GrowthSorts(), func(x recovery.SortOfGrowth) bool { return x.ID == g.Sort }) {
 		faults = append(faults, Fault{Field: "grown.sort", Message: "say what grows: a leaf, a bulb, a root …"})
 	}
-	if known && g.SizeMM == nil && g.State == "" && strings.TrimSpace(g.Name) == "" && !g.looked() && g.Lobes == nil {
+	if known && g.saysNothing() {
 		faults = append(faults, Fault{Field: "grown", Message: "say what changed: its size, its marks, or how it is"})
+	}
+	if g.Of != "" && !state.InPot(g.Of) {
+		faults = append(faults, Fault{Field: "grown.of", Message: "no plant of its pot has that letter"})
 	}
 	faults = append(faults, g.checkMarks()...)
 	between(&faults, "grown.sizeMm", g.SizeMM, 0, 5000, "mm")
@@ -51,6 +55,12 @@ func (g *Grown) check(s *situation) (faults Faults) {
 		)
 	}
 	return faults
+}
+
+// saysNothing is true of a look that tells nothing of a growth that is known.
+func (g *Grown) saysNothing() bool {
+	return g.SizeMM == nil && g.State == "" && strings.TrimSpace(g.Name) == "" && !g.looked() && g.Lobes == nil &&
+		g.Of == ""
 }
 
 // looked says whether it tells of marks: which there are, or that there are none.
@@ -82,7 +92,7 @@ func (g *Grown) apply(s *State, e Entry) {
 	if strand == nil {
 		number := 1
 		for _, other := range s.Strands {
-			if other.Sort == g.Sort {
+			if other.Sort == g.Sort && other.Of == g.Of {
 				number++
 			}
 		}
@@ -92,6 +102,7 @@ func (g *Grown) apply(s *State, e Entry) {
 				ID:       g.Growth.String(),
 				Sort:     g.Sort,
 				Number:   number,
+				Of:       g.Of,
 				CameWith: g.CameWith,
 				Began:    e.On,
 				State:    recovery.Growing,
@@ -108,6 +119,9 @@ func (g *Grown) apply(s *State, e Entry) {
 	}
 	if g.Name != "" {
 		strand.Name = g.Name
+	}
+	if g.Of != "" {
+		strand.Of = g.Of
 	}
 	if g.SizeMM != nil {
 		strand.Sizes = append(strand.Sizes, recovery.Reading{On: e.On, Value: *g.SizeMM})

@@ -78,6 +78,7 @@ type Identity struct {
 	Stays     []Stay     // where it stood, oldest first
 	Hands     []Hand     // the last days on which somebody had it in hands, oldest first
 	Batch     *Batch     // where it is a batch of pieces; nil of a plant
+	Shared    *SharedPot // where its pot holds, or held, other plants too; nil where nobody found any
 	Exposures []Exposure // what it was put on watch for since it was among the others last
 
 	// Left is how it left: given away or lost; nil while it is here.

@@ -120,6 +120,7 @@ type PlantFile struct {
 	Mother        *store.Kin           `json:"mother,omitempty"`
 	Children      []store.Kin          `json:"children" doc:"Pieces taken of it."`
 	Batch         *record.Batch        `json:"batch,omitempty" doc:"What has become of it, where it is a batch of pieces."`
+	Shared        *PotView             `json:"shared,omitempty" doc:"Where several plants stand in its pot, or did."`
 	Answers       sheet.Answers        `json:"answers" doc:"The answers that its plan was made with."`
 	Entries       int                  `json:"entries"`
 	MostToday     int                  `json:"mostToday" doc:"How many things are begun in one day at most."`
@@ -222,6 +223,9 @@ func (srv *server) plantOperations(api huma.API) {
 				if found {
 					file.Mother = &kin
 				}
+			}
+			if file.Shared, err = srv.potView(ctx, a, state, file.Today); err != nil {
+				return nil, err
 			}
 			if file.Follow, err = srv.follow(ctx, a, state); err != nil {
 				return nil, err

@@ -189,6 +189,7 @@ func (srv *server) operations(r chi.Router) huma.API {
 	srv.benchDayOperations(api)
 	srv.outbreakOperations(api)
 	srv.pieceOperations(api)
+	srv.sharedPotOperations(api)
 	srv.householdOperations(api)
 	srv.reviewOperations(api)
 	srv.originOperations(api)

@@ -156,54 +156,76 @@ func (s *Store) refers(ctx context.Context, collection uuid.UUID, e record.Entry
 func (s *Store) AppendAll(
 	ctx context.Context, a Account, list []record.Entry, today day.Day, accepted ...record.ConcernID,
 ) (kept []record.Entry, err error) {
-	collection, plant := a.Collection.ID, list[0].PlantID
-	for _, e := range list {
-		if err := s.refers(ctx, collection, e); err != nil {
-			return nil, err
+	return s.AppendTogether(ctx, a, [][]record.Entry{list}, today, accepted...)
+}
+
+// AppendTogether adds entries of several plants, a list for each, as AppendAll does: all of
+// them or nothing.
+func (s *Store) AppendTogether(
+	ctx context.Context, a Account, lists [][]record.Entry, today day.Day, accepted ...record.ConcernID,
+) (kept []record.Entry, err error) {
+	for _, list := range lists {
+		for _, e := range list {
+			if err := s.refers(ctx, a.Collection.ID, e); err != nil {
+				return nil, err
+			}
 		}
 	}
 	err = s.inTx(ctx, func(tx *sqlx.Tx) error {
-		for _, e := range list {
-			if err := lockOrigins(ctx, tx, collection, e); err != nil {
-				return err
-			}
-		}
-		if err := lockPlant(ctx, tx, collection, list[0]); err != nil {
-			return err
-		}
-		entries, err := loadEntries(ctx, tx, collection, plant)
-		if err != nil {
-			return err
-		}
-		// No new plant of a withdrawn kind.
-		kinds, err := loadKinds(ctx, tx, collection, list[0].Arrived == nil || list[0].Replaces != nil)
-		if err != nil {
-			return err
-		}
-		add := adding{store: s, tx: tx, account: a, today: today, accepted: accepted}
-		add.ledger = record.NewLedger(plant, entries, kinds)
-		if add.around, err = around(ctx, tx, a.Collection, kinds); err != nil {
-			return err
-		}
-		if add.around.Sisters, err = sisters(ctx, tx, collection, plant, originOf(add.ledger.State())); err != nil {
-			return err
-		}
-		for _, e := range list {
-			done, err := add.one(ctx, e)
+		for _, list := range lists {
+			add := adding{store: s, tx: tx, account: a, today: today, accepted: accepted}
+			done, err := add.all(ctx, list)
 			if err != nil {
 				return err
 			}
-			kept = append(kept, done)
+			kept = append(kept, done...)
 		}
-		if len(add.added) == 0 {
-			return nil // all of it was sent before
-		}
-		if err := s.useUp(ctx, tx, a, append(entries, add.added...)); err != nil {
-			return err
-		}
-		return projectWithSisters(ctx, tx, a.Collection, add.ledger.State())
+		return nil
 	})
 	return kept, err
+}
+
+// all adds the entries of one plant.
+func (add *adding) all(ctx context.Context, list []record.Entry) (kept []record.Entry, err error) {
+	collection, plant := add.account.Collection.ID, list[0].PlantID
+	for _, e := range list {
+		if err := lockOrigins(ctx, add.tx, collection, e); err != nil {
+			return nil, err
+		}
+	}
+	if err := lockPlant(ctx, add.tx, collection, list[0]); err != nil {
+		return nil, err
+	}
+	entries, err := loadEntries(ctx, add.tx, collection, plant)
+	if err != nil {
+		return nil, err
+	}
+	// No new plant of a withdrawn kind.
+	kinds, err := loadKinds(ctx, add.tx, collection, list[0].Arrived == nil || list[0].Replaces != nil)
+	if err != nil {
+		return nil, err
+	}
+	add.ledger = record.NewLedger(plant, entries, kinds)
+	if add.around, err = around(ctx, add.tx, add.account.Collection, kinds); err != nil {
+		return nil, err
+	}
+	if add.around.Sisters, err = sisters(ctx, add.tx, collection, plant, originOf(add.ledger.State())); err != nil {
+		return nil, err
+	}
+	for _, e := range list {
+		done, err := add.one(ctx, e)
+		if err != nil {
+			return nil, err
+		}
+		kept = append(kept, done)
+	}
+	if len(add.added) == 0 {
+		return kept, nil // all of it was sent before
+	}
+	if err := add.store.useUp(ctx, add.tx, add.account, append(entries, add.added...)); err != nil {
+		return nil, err
+	}
+	return kept, projectWithSisters(ctx, add.tx, add.account.Collection, add.ledger.State())
 }
 
 // around is what a collection adds to the trade.
@@ -302,6 +324,9 @@ func kinOf(e record.Entry) (list []named) {
 	}
 	if e.Arrived.BatchOf != nil {
 		list = append(list, named{"arrived.batchOf", "the batch", *e.Arrived.BatchOf})
+	}
+	if e.Arrived.PotOf != nil {
+		list = append(list, named{"arrived.potOf", "the plant of its pot", *e.Arrived.PotOf})
 	}
 	return list
 }

@@ -33,7 +33,10 @@ type Outbreaker struct {
 	Exposures  asJSON[[]record.WatchedFor] `db:"exposures"`
 }
 
-const outbreakerColumns = `id, name, label, profile, place_id, isolation, here, arrived_on, bad_source,
+// What was taken out of a pot came with it.
+const outbreakerColumns = `id, name, label, profile, place_id, isolation, here, bad_source,
+	coalesce((select pot.arrived_on from plants pot where pot.collection_id = plants.collection_id
+		and pot.id = plants.pot_of), arrived_on) as arrived_on,
 	pests_clean, found_well, suspected, exposures`
 
 // CleanOf is the last day on which it was looked at for a cause without a find; nil
@@ -193,8 +196,8 @@ func (s *Store) workedTogether(
 	return exposure.Working(setOf(plants), worked), nil
 }
 
-// kinContacts gives the ties of plants to their mothers and pieces, and to what came
-// with them.
+// kinContacts gives the ties of plants to their mothers and pieces, to what came with them,
+// and to what stood in one pot with them: leaf to leaf and in the same water.
 func (s *Store) kinContacts(ctx context.Context, collection uuid.UUID, plants []uuid.UUID) (
 	[]exposure.Contact, error,
 ) {
@@ -203,12 +206,19 @@ func (s *Store) kinContacts(ctx context.Context, collection uuid.UUID, plants []
 		To   uuid.UUID    `db:"to_plant"`
 		Tie  exposure.Tie `db:"tie"`
 		On   day.Day      `db:"on_day"`
+		Till day.Day      `db:"to_day"`
 	}
 	err := sqlx.SelectContext(ctx, s.q(), &rows, `
-		select mother_id as from_plant, id as to_plant, 'kin' as tie, arrived_on as on_day from plants
+		select mother_id as from_plant, id as to_plant, 'kin' as tie, arrived_on as on_day, arrived_on as to_day from plants
 			where collection_id = $1 and here and mother_id is not null and (mother_id = any($2) or id = any($2))
 		union all
-		select a.id, b.id, 'came-with', a.arrived_on from plants a join plants b on b.collection_id = a.collection_id
+		select p.pot_of, p.id, tie, h.arrived_on, p.arrived_on from plants p
+			join plants h on h.collection_id = p.collection_id and h.id = p.pot_of
+			cross join (values ('touching'), ('tray')) as ties (tie)
+			where p.collection_id = $1 and p.here and p.pot_of is not null and (p.pot_of = any($2) or p.id = any($2))
+		union all
+		select a.id, b.id, 'came-with', a.arrived_on, a.arrived_on from plants a
+			join plants b on b.collection_id = a.collection_id
 			and b.source = a.source and b.arrived_on = a.arrived_on and b.id <> a.id and b.here
 			where a.collection_id = $1 and a.here and a.id = any($2) and a.source <> ''
 			and (not b.id = any($2) or a.id < b.id)`, collection, plants)
@@ -217,7 +227,7 @@ func (s *Store) kinContacts(ctx context.Context, collection uuid.UUID, plants []
 	}
 	list := make([]exposure.Contact, len(rows))
 	for i, r := range rows {
-		list[i] = exposure.Contact{From: r.From, To: r.To, Tie: r.Tie, Since: r.On, Until: r.On}
+		list[i] = exposure.Contact{From: r.From, To: r.To, Tie: r.Tie, Since: r.On, Until: r.Till}
 	}
 	return list, nil
 }

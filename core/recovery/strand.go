@@ -3,6 +3,7 @@ package recovery
 import (
 	"cmp"
 	"fmt"
+	"maps"
 	"math"
 	"slices"
 
@@ -84,6 +85,7 @@ type Strand struct {
 	ID       string      `json:"id"`
 	Sort     GrowthSort  `json:"sort" enum:"leaf,bulb,cane,shoot,spike,plantlet,root"`
 	Number   int         `json:"number" doc:"Its turn among its sort, from 1."`
+	Of       string      `json:"of,omitempty" doc:"Which plant it is of, by letter, where several stand in one pot."`
 	Name     string      `json:"name" doc:"What it is called here: the third leaf."`
 	CameWith bool        `json:"cameWith" doc:"Whether it came with the plant; otherwise it grew here."`
 	Began    day.Day     `json:"began"`
@@ -134,7 +136,7 @@ const keepsUp = 90
 // Reckon sums up the strands of a plant as of a day.
 func Reckon(strands []Strand, since, today day.Day) Growths {
 	g := Growths{Ratios: []Ratio{}, Means: fmt.Sprintf("At least %d %% means that the roots keep up.", keepsUp)}
-	var leaves []day.Day
+	leaves := map[string][]day.Day{} // by plant of the pot
 	recent := 0
 	for _, s := range strands {
 		if s.Sort == Root || s.Sort == Spike {
@@ -143,7 +145,7 @@ func Reckon(strands []Strand, since, today day.Day) Growths {
 		if !s.CameWith && s.Began <= today {
 			g.Made++
 			if s.Sort == Leaf {
-				leaves = append(leaves, s.Began)
+				leaves[s.Of] = append(leaves[s.Of], s.Began)
 			}
 			if today-s.Began <= halfYear {
 				recent++
@@ -159,19 +161,26 @@ func Reckon(strands []Strand, since, today day.Day) Growths {
 	return g
 }
 
-// ratios holds each grown-up growth against the one of its sort before it. What
+// ratios holds each grown-up growth against the one of its sort before it, of the same plant. What
 // came with the plant, or began on one day, has no order among itself: of such a
 // group the middle one by size stands for all, the larger of two, so that the
 // order in which they were typed changes nothing.
 func ratios(strands []Strand) (list []Ratio) {
-	grown := map[GrowthSort][]Strand{}
+	type ofPlant struct {
+		sort  GrowthSort
+		plant string
+	}
+	grown := map[ofPlant][]Strand{}
 	for _, s := range strands {
 		if _, measured := s.Size(); measured && (s.State == Mature || s.CameWith) {
-			grown[s.Sort] = append(grown[s.Sort], s)
+			grown[ofPlant{s.Sort, s.Of}] = append(grown[ofPlant{s.Sort, s.Of}], s)
 		}
 	}
-	for _, kind := range growthSorts {
-		of := grown[kind.ID]
+	keys := slices.SortedFunc(maps.Keys(grown), func(a, b ofPlant) int {
+		return cmp.Or(cmp.Compare(a.plant, b.plant), cmp.Compare(a.sort, b.sort))
+	})
+	for _, key := range keys {
+		of := grown[key]
 		slices.SortFunc(of, byAge)
 		var before *Strand
 		for len(of) > 0 {
@@ -215,11 +224,15 @@ func byAge(a, b Strand) int {
 	return cmp.Or(cmp.Compare(x, y), cmp.Compare(a.ID, b.ID))
 }
 
-func interval(began []day.Day) *working.Amount {
-	slices.Sort(began)
+// interval is the time from leaf to leaf; of several plants in one pot each counts its own gaps.
+func interval(byPlant map[string][]day.Day) *working.Amount {
 	var gaps []float64
-	for i := 1; i < len(began); i++ {
-		gaps = append(gaps, float64(began[i]-began[i-1]))
+	for _, of := range slices.Sorted(maps.Keys(byPlant)) {
+		began := byPlant[of]
+		slices.Sort(began)
+		for i := 1; i < len(began); i++ {
+			gaps = append(gaps, float64(began[i]-began[i-1]))
+		}
 	}
 	if len(gaps) == 0 {
 		return nil

@@ -88,6 +88,7 @@ export const router = createBrowserRouter([
                 path: "pieces",
                 lazy: async () => ({ Component: (await import("./views/pieces/TakePieces")).TakePieces }),
               },
+              { path: "pot", lazy: async () => ({ Component: (await import("./views/pot/InItsPot")).InItsPot }) },
               { path: "growths", lazy: async () => ({ Component: (await import("./views/plant/Growths")).Growths }) },
               {
                 path: "pictures",

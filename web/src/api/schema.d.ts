@@ -1087,6 +1087,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/plants/{plant}/pot/out": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Take plants out of a shared pot, each into one of its own: all of them or none */
+    post: operations["take-out-of-pot"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/plants/{plant}/review": {
     parameters: {
       query?: never;
@@ -2064,6 +2081,8 @@ export interface components {
        * @description Depth of its pot, cm.
        */
       potDepthCm?: number;
+      /** @description The plant here with which it stood in one pot until then. */
+      potOf?: string;
       /**
        * Format: double
        * @description Inner width of its pot, cm.
@@ -3260,6 +3279,7 @@ export interface components {
       /** @description The entry that this one corrects. */
       replaces?: string;
       sat?: components["schemas"]["Sat"];
+      shared?: components["schemas"]["Shared"];
       snoozed?: components["schemas"]["Snoozed"];
       staged?: components["schemas"]["Staged"];
       stated?: components["schemas"]["Stated"];
@@ -3614,6 +3634,11 @@ export interface components {
       /** @description All marks that it has: old ones too. */
       marks?: string[];
       name?: string;
+      /**
+       * @description Which plant of its pot.
+       * @enum {string}
+       */
+      of?: "A" | "B" | "C" | "D" | "E" | "F" | "G" | "H" | "I" | "J" | "K" | "L";
       /** @description The picture on which it was measured. */
       picture?: string;
       /** Format: double */
@@ -4182,6 +4207,7 @@ export interface components {
       /** @description The entry that this one corrects. */
       replaces?: string;
       sat?: components["schemas"]["Sat"];
+      shared?: components["schemas"]["Shared"];
       snoozed?: components["schemas"]["Snoozed"];
       staged?: components["schemas"]["Staged"];
       stated?: components["schemas"]["Stated"];
@@ -4717,6 +4743,7 @@ export interface components {
       /** @description The entry that this one corrects. */
       replaces?: string;
       sat?: components["schemas"]["Sat"];
+      shared?: components["schemas"]["Shared"];
       snoozed?: components["schemas"]["Snoozed"];
       staged?: components["schemas"]["Staged"];
       stated?: components["schemas"]["Stated"];
@@ -4788,6 +4815,12 @@ export interface components {
       /** @description The most plants first; a plant may be in several. */
       groups: components["schemas"]["Group"][];
       today: string;
+    };
+    OutOf: {
+      /** @enum {string} */
+      letter: "A" | "B" | "C" | "D" | "E" | "F" | "G" | "H" | "I" | "J" | "K" | "L";
+      /** @description The plant that it is now. */
+      plant: string;
     };
     Outbreak: {
       /** @description When it was found first; missing where nothing has it. */
@@ -4980,6 +5013,14 @@ export interface components {
        * @description How many went back into the mother's pot.
        */
       returned: number;
+    };
+    Parting: {
+      /** @description Whether they are better parted than kept. */
+      part: boolean;
+      /** @description When, in a sentence. */
+      when: string;
+      /** @description Each reason, the weightiest first. */
+      why: string[];
     };
     Pause: {
       from: string;
@@ -5351,6 +5392,8 @@ export interface components {
       /** @description What each look said, oldest first. */
       said: components["schemas"]["Said"][];
       seam: components["schemas"]["Seam"];
+      /** @description Where several plants stand in its pot, or did. */
+      shared?: components["schemas"]["PotView"];
       stage: string;
       stalled: boolean;
       standing: string;
@@ -5519,6 +5562,43 @@ export interface components {
        */
       rootBallCm: number;
     };
+    PotView: {
+      /** @description Whether to part them; missing where one alone is left. */
+      advice?: components["schemas"]["Parting"];
+      /** @description Whether it was decided that they stay together. */
+      kept: boolean;
+      /** @description Those that were taken out. */
+      out: components["schemas"]["PottedOutView"][];
+      /** @description Those in the pot, A first: the one whose record it is. */
+      plants: components["schemas"]["PotmateView"][];
+      /** @description When they were first told from each other. */
+      since: string;
+      /** @description Where the advice comes from. */
+      source: string;
+    };
+    Potmate: {
+      /** @enum {string} */
+      letter: "A" | "B" | "C" | "D" | "E" | "F" | "G" | "H" | "I" | "J" | "K" | "L";
+      /** @description What tells it from the others: the tall one. */
+      name?: string;
+      /** @description Its kind, where that is another than the record's. */
+      profile?: string;
+    };
+    PotmateView: {
+      /**
+       * Format: int64
+       * @description Growths that are followed on it.
+       */
+      growths: number;
+      /** @description Its kind by its botanical name, where that is another. */
+      kind?: string;
+      /** @enum {string} */
+      letter: "A" | "B" | "C" | "D" | "E" | "F" | "G" | "H" | "I" | "J" | "K" | "L";
+      /** @description What tells it from the others: the tall one. */
+      name?: string;
+      /** @description Its kind, where that is another than the record's. */
+      profile?: string;
+    };
     Potted: {
       /**
        * Format: double
@@ -5544,6 +5624,14 @@ export interface components {
        * @description Inner width of the pot, cm.
        */
       widthCm?: number;
+    };
+    PottedOutView: {
+      /** @enum {string} */
+      letter: "A" | "B" | "C" | "D" | "E" | "F" | "G" | "H" | "I" | "J" | "K" | "L";
+      /** @description Empty where its arrival was undone. */
+      name: string;
+      /** @description The plant that it is now. */
+      plant: string;
     };
     Prepared: {
       amounts: components["schemas"]["Amount"][];
@@ -6270,6 +6358,7 @@ export interface components {
       /** @description The entry that this one corrects. */
       replaces?: string;
       sat?: components["schemas"]["Sat"];
+      shared?: components["schemas"]["Shared"];
       snoozed?: components["schemas"]["Snoozed"];
       staged?: components["schemas"]["Staged"];
       stated?: components["schemas"]["Stated"];
@@ -6353,6 +6442,14 @@ export interface components {
        * @description Mended, or kept under watch.
        */
       saved: number;
+    };
+    Shared: {
+      /** @description Whether it was decided that they stay together. */
+      keep?: boolean;
+      /** @description Those that were taken out: each a plant of its own now. */
+      out?: components["schemas"]["OutOf"][];
+      /** @description All that stand in the pot, A first. */
+      plants: components["schemas"]["Potmate"][];
     };
     Sheet: {
       /** @description Causes that it can bring on. */
@@ -6933,6 +7030,8 @@ export interface components {
        * @description Its turn among its sort, from 1.
        */
       number: number;
+      /** @description Which plant it is of, by letter, where several stand in one pot. */
+      of?: string;
       /** @description Sizes in mm, oldest first. */
       sizes: components["schemas"]["Reading"][];
       /** @enum {string} */
@@ -7013,6 +7112,17 @@ export interface components {
       /** @description Tags that it loses. */
       remove?: string[];
     };
+    TakeOutInputBody: {
+      /** @description Made by the sender: sent again it writes nothing twice. */
+      id: string;
+      /** @description The day it happened. */
+      on: string;
+      out: components["schemas"]["TakenOut"][];
+    };
+    TakeOutOutputBody: {
+      /** @description What was recorded, of each plant. */
+      kept: components["schemas"]["KeptOf"][];
+    };
     TakenAs: {
       /** @description As the kinds name it: tip-cutting, node-cutting … */
       method: string;
@@ -7026,6 +7136,29 @@ export interface components {
        * @enum {string}
        */
       vessel: "water" | "mix" | "moss" | "moss-box" | "mother" | "pot";
+    };
+    TakenOut: {
+      /**
+       * Format: int64
+       * @description Bulbs, canes, rosettes or stems.
+       */
+      growths?: number;
+      label?: string;
+      /** Format: int64 */
+      leaves?: number;
+      /**
+       * @description A stays: the record goes on as its own.
+       * @enum {string}
+       */
+      letter: "B" | "C" | "D" | "E" | "F" | "G" | "H" | "I" | "J" | "K" | "L";
+      name: string;
+      /** @description Id of the plant that it is now, made by the sender. */
+      plant: string;
+      /**
+       * Format: double
+       * @description Inner width of the pot that it came into.
+       */
+      potWidthCm?: number;
     };
     Tallied: {
       inAir: components["schemas"]["Count"];
@@ -10218,6 +10351,41 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["PlanChoices"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "take-out-of-pot": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        plant: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["TakeOutInputBody"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["TakeOutOutputBody"];
         };
       };
       /** @description Error */

@@ -9,6 +9,7 @@ import { QuantityInput } from "../../fields";
 import { How } from "../../shell/How";
 import { Bare, Refused } from "../../shell/States";
 import { sayQuantity, toMetric, useUnits } from "../../units";
+import { type Potmate, sayPotmate } from "../pot/words";
 import { useUndo } from "../undo";
 import { sayCount, sentence } from "../words";
 import classes from "./Growths.module.css";
@@ -60,23 +61,33 @@ export function Growths() {
           </p>
         </Bare>
       )}
-      {groups.map((sort) => {
-        const own = strands.filter((s) => s.sort === sort).toReversed();
-        if (own.length === 0) return null;
-        return (
-          <section key={sort} className="patch" aria-label={sentence(label(sort)?.many ?? sort)}>
-            <h2>{sentence(label(sort)?.many ?? sort)}</h2>
-            <p className="soft small mt-0 mb-4">{label(sort)?.how}.</p>
-            <ul className={`rows ${classes.list}`}>
-              {own.map((s) => (
-                <StrandRow key={s.id} file={file} strand={s} sort={label(sort)?.label ?? sort} />
-              ))}
-            </ul>
-          </section>
-        );
-      })}
+      {plantsOf(file, strands).flatMap(({ letter, said }) =>
+        groups.map((sort) => {
+          const own = strands.filter((s) => s.sort === sort && (s.of ?? "") === letter).toReversed();
+          if (own.length === 0) return null;
+          const title = sentence(label(sort)?.many ?? sort) + said;
+          return (
+            <section key={letter + sort} className="patch" aria-label={title}>
+              <h2>{title}</h2>
+              <p className="soft small mt-0 mb-4">{label(sort)?.how}.</p>
+              <ul className={`rows ${classes.list}`}>
+                {own.map((s) => (
+                  <StrandRow key={s.id} file={file} strand={s} sort={label(sort)?.label ?? sort} />
+                ))}
+              </ul>
+            </section>
+          );
+        }),
+      )}
     </div>
   );
+}
+
+/** The plants of its pot whose growths are told apart; one without a letter where it stands alone. */
+function plantsOf(file: PlantFile, strands: Strand[]) {
+  const told = (file.shared?.plants ?? []).map((p) => ({ letter: p.letter as string, said: ` of ${sayPotmate(p)}` }));
+  const untold = strands.some((s) => !s.of);
+  return untold ? [{ letter: "", said: told.length > 1 ? " of nobody knows which" : "" }, ...told] : told;
 }
 
 /** One tap for the usual growth; name, size and "came with it" when wanted. */
@@ -88,6 +99,9 @@ function NewGrowth({ file, sorts }: { file: PlantFile; sorts: { value: string; l
   const [name, setName] = useState("");
   const [size, setSize] = useState<number>();
   const [came, setCame] = useState(false);
+  const plants = file.shared && file.shared.plants.length > 1 ? file.shared.plants : [];
+  const [of, setOf] = useState<Potmate["letter"]>();
+  const plant = plants.find((p) => p.letter === of) ?? plants[0];
   const send = (sort: string, label: string) =>
     record.mutate(
       {
@@ -98,6 +112,7 @@ function NewGrowth({ file, sorts }: { file: PlantFile; sorts: { value: string; l
           name: name || undefined,
           sizeMm: size,
           cameWith: came || undefined,
+          of: plant?.letter,
           state: came ? "mature" : "starting",
         },
       },
@@ -113,6 +128,16 @@ function NewGrowth({ file, sorts }: { file: PlantFile; sorts: { value: string; l
   const chosen = sorts.find((s) => s.value === sort) ?? sorts[0];
   return (
     <>
+      {plant && (
+        <Select
+          label="On which plant of the pot"
+          maw={260}
+          allowDeselect={false}
+          data={plants.map((p) => ({ value: p.letter, label: sayPotmate(p) }))}
+          value={plant.letter}
+          onChange={(v) => v && setOf(v as Potmate["letter"])}
+        />
+      )}
       <Group gap="xs" mt="sm">
         {sorts.slice(0, 3).map((s, i) => (
           <Button
@@ -156,6 +181,39 @@ function NewGrowth({ file, sorts }: { file: PlantFile; sorts: { value: string; l
   );
 }
 
+/** What a look at a growth says. */
+type Said = { sizeMm?: number; state?: Strand["state"]; of?: Potmate["letter"] } & Looked;
+
+interface WhichProps {
+  file: PlantFile;
+  strand: Strand;
+  name: string;
+  send: (said: string, body: Said) => void;
+}
+
+/** Asks of a growth that was followed before its pot was told apart on which plant it is. */
+function OnWhichPlant({ file, strand, name, send }: WhichProps) {
+  const plants = file.shared?.plants ?? [];
+  if (strand.of || plants.length < 2 || file.over) return null;
+  return (
+    <div className="small">
+      On which plant?{" "}
+      {plants.map((p) => (
+        <Button
+          key={p.letter}
+          size="compact-md"
+          variant="default"
+          mr={4}
+          aria-label={`${name} is on ${sayPotmate(p)}`}
+          onClick={() => send(`${name} is on ${sayPotmate(p)}`, { of: p.letter })}
+        >
+          {sayPotmate(p)}
+        </Button>
+      ))}
+    </div>
+  );
+}
+
 const steps: Record<string, number> = { metric: 5, us: 0.25 };
 
 /** A growth: tap to lengthen it, to say that it is as it was, ripe or lost. */
@@ -168,7 +226,7 @@ function StrandRow({ file, strand, sort }: { file: PlantFile; strand: Strand; so
   const shown = size ?? last?.value ?? 0;
   const step = toMetric(steps[system] ?? 5, "mm", system);
   const over = strand.state === "lost";
-  const send = (said: string, body: { sizeMm?: number; state?: Strand["state"] } & Looked) =>
+  const send = (said: string, body: Said) =>
     record.mutate(
       { on: file.today, grown: { growth: strand.id, ...body } },
       {
@@ -195,6 +253,7 @@ function StrandRow({ file, strand, sort }: { file: PlantFile; strand: Strand; so
                 .join(" → ")
             : "never measured"}
         </div>
+        <OnWhichPlant file={file} strand={strand} name={name} send={send} />
         <MarksOf file={file} strand={strand} name={name} saving={record.isPending} send={send} />
       </div>
       {!over && !file.over && (

@@ -63,6 +63,14 @@ export function PlantPage() {
           Put sound ones of its kind beside it
         </Link>
       </p>
+      {p.shared && p.shared.plants.length > 1 && (
+        <p className="soft small mt-2 mb-0">
+          <Link className="colour-inherit" to={at("/pot")}>
+            {p.shared.plants.length} plants in one pot
+          </Link>
+          {p.shared.kept && ", kept together"}
+        </p>
+      )}
       {(p.mother || p.children.length > 0) && (
         <p className="soft small mt-2 mb-0">
           {p.mother && (

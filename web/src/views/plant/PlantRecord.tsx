@@ -85,6 +85,9 @@ export function PlantRecord() {
             <Button component={Link} to={`/plants/new?mother=${file.id}`} variant="default">
               Take in a piece
             </Button>
+            <Button component={Link} to={`/plants/${file.id}/pot`} variant="default">
+              Several in one pot
+            </Button>
           </Group>
         </section>
       </div>

@@ -1,6 +1,7 @@
 import { Button, Group } from "@mantine/core";
 import { useLocalStorage } from "@mantine/hooks";
 import { Fragment } from "react";
+import { Link } from "react-router";
 import type { Schemas } from "../../api/client";
 import { useKnowledge } from "../../api/handbook";
 import { newId } from "../../api/id";
@@ -54,7 +55,9 @@ export function RootTally() {
   return (
     <section className="patch" aria-label="Root tally">
       <h2>Root tally</h2>
-      <p className="soft small mt-2 mb-0">{knowledge.data.rootManner}</p>
+      <p className="soft small mt-2 mb-0">
+        {knowledge.data.rootManner} <Link to={`/plants/${file.id}/pot`}>More than one plant in the pot?</Link>
+      </p>
       <div className={classes.tally}>
         <span className={classes.corner} />
         {columns.map((c) => (

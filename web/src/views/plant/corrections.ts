@@ -103,6 +103,7 @@ const ways = {
     { key: "rooted", label: "With roots", unit: "" },
     { key: "rotted", label: "Of those that died, rotted", unit: "", open: true },
   ],
+  shared: "day",
   parted: [
     { key: "potted", label: "Potted out", unit: "" },
     { key: "returned", label: "Put back with the mother", unit: "" },

@@ -1,5 +1,6 @@
 import type { Knowledge, ListedEntry, PlantFile, Schemas } from "../../api/client";
 import { type System, sayQuantity } from "../../units";
+import { sayPotmate } from "../pot/words";
 import { isolationWord, resultWord, sayCount } from "../words";
 
 type Body = Omit<Schemas["NewEntry"], "$schema" | "id" | "on" | "replaces" | "case" | "despite">;
@@ -115,6 +116,14 @@ const words = {
       ]),
     };
   },
+  shared: (p) => ({
+    title: p.out && p.out.length > 0 ? "Taken out of its pot" : "In its pot",
+    text: list([
+      p.out && p.out.length > 0 && `${p.out.map((o) => o.letter).join(", ")} into a pot of its own`,
+      `in the pot: ${p.plants.map(sayPotmate).join("; ")}`,
+      p.keep && "they stay together",
+    ]),
+  }),
   pictured: (p) => ({ title: "Picture", text: list([`from the ${p.side}`, p.scale && "with a scale", p.note]) }),
   staged: (s, { knowledge }) => {
     const stage = (id: string) =>
