@@ -53,8 +53,8 @@ func Weigh(p Pot) Parting {
 	switch {
 	case differ:
 		a.Part = true
-		a.Why = append(a.Why, fmt.Sprintf("They drink differently: %s wants water %s, %s %s. In one pot one of them "+
-			"always stands wrong.", sayKind(one), one.WaterRule.Words(), sayKind(other), other.WaterRule.Words()))
+		a.Why = append(a.Why, fmt.Sprintf("They drink differently: %s (%s) and %s (%s) cannot both be watered right in "+
+			"one pot.", sayKind(one), one.WaterRule.Words(), sayKind(other), other.WaterRule.Words()))
 	case resents != "":
 		a.Why = append(a.Why, resents+" bears torn roots badly: what grew together stays together.")
 	case p.WidthCM > 0 && p.WidthCM < narrowCM*float64(len(p.Kinds)):
@@ -95,19 +95,20 @@ func (p Pot) resents() string {
 	return ""
 }
 
-// unlike finds two of them that cannot be watered alike: one dries through or rests dry, and
-// the other never dries.
+// unlike finds the two of them that differ most in how they drink, where they differ so much
+// that no watering suits both: one dries through or rests dry, and the other never dries.
 func (p Pot) unlike() (one, other plant.Profile, found bool) {
+	most := apart - 1
 	for i, k := range p.Kinds {
 		for _, l := range p.Kinds[i+1:] {
 			a, aKnown := dryness[k.WaterRule]
 			b, bKnown := dryness[l.WaterRule]
-			if aKnown && bKnown && max(a-b, b-a) >= apart {
-				return k, l, true
+			if by := max(a-b, b-a); aKnown && bKnown && by > most {
+				one, other, most = k, l, by
 			}
 		}
 	}
-	return one, other, false
+	return one, other, most >= apart
 }
 
 // apart is how many steps of dryness lie between plants that no watering suits together.

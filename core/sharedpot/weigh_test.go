@@ -52,3 +52,11 @@ func TestTheyArePartedWhenTheirRootsAreMadeAgain(t *testing.T) {
 	pot.Spreading = true
 	assert.Len(t, sharedpot.Weigh(pot).Why, 2)
 }
+
+// Of several that differ, the two that differ most are named.
+func TestTheMostUnlikeAreNamed(t *testing.T) {
+	kinds := []plant.Profile{of("fern", plant.Even), of("palm", plant.QuarterDry), of("cactus", plant.DryThrough)}
+	why := sharedpot.Weigh(sharedpot.Pot{Kinds: kinds}).Why[0]
+	assert.Contains(t, why, "Planta even")
+	assert.Contains(t, why, "Planta dry-through")
+}

@@ -47,7 +47,8 @@ export function Growths() {
         </div>
         {growths.ratios.length > 0 && (
           <p className="small my-4">
-            Each against the one before: {growths.ratios.map((r) => `${r.percent} %`).join(", ")}.{" "}
+            Each against the one before:{" "}
+            {growths.ratios.map((r) => `${r.percent} %${onPlant(strands, r.strand)}`).join(", ")}.{" "}
             <span className="soft">{growths.means}</span>
           </p>
         )}
@@ -81,6 +82,12 @@ export function Growths() {
       )}
     </div>
   );
+}
+
+/** On which plant of its pot a growth is; empty where it stands alone. */
+function onPlant(strands: Strand[], id: string) {
+  const of = strands.find((s) => s.id === id)?.of;
+  return of ? ` (${of})` : "";
 }
 
 /** The plants of its pot whose growths are told apart; one without a letter where it stands alone. */

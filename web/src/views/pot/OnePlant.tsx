@@ -28,6 +28,7 @@ export function OnePlant({ plant, kind, own, change }: OnePlantProps) {
       <TextInput
         label={first ? `A, whose record this is: ${own}` : `Plant ${plant.letter}`}
         placeholder="the tall one"
+        w={280}
         maxLength={60}
         value={plant.name ?? ""}
         onChange={(e) => change({ ...plant, name: e.currentTarget.value || undefined })}
