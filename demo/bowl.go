@@ -34,6 +34,7 @@ func bowl(c *clinic) {
 // leafOf writes a leaf that grew up on one plant of a pot.
 func (h *hand) leafOf(of string, daysAgo int, mm float64) {
 	leaf := uuid.NewSHA1(space, fmt.Appendf(nil, "%s %s %d", h.label, of, daysAgo))
-	h.write(daysAgo, record.Body{Grown: &record.Grown{Growth: leaf, Sort: recovery.Leaf, Of: of, State: recovery.Starting}})
+	begun := record.Grown{Growth: leaf, Sort: recovery.Leaf, Of: of, State: recovery.Starting}
+	h.write(daysAgo, record.Body{Grown: &begun})
 	h.write(daysAgo-10, record.Body{Grown: &record.Grown{Growth: leaf, SizeMM: &mm, State: recovery.Mature}})
 }

@@ -112,6 +112,7 @@ func (srv *server) exchangeOperations(api huma.API) {
 	}}
 	huma.Register(api, take, signedIn(srv, srv.takeOver))
 	srv.listOperations(api)
+	srv.folderOperations(api)
 }
 
 func (srv *server) getArchive(ctx context.Context, a store.Account, in *archiveInput) (*huma.StreamResponse, error) {

@@ -104,6 +104,10 @@ export const router = createBrowserRouter([
               },
             ],
           },
+          {
+            path: "folder",
+            lazy: async () => ({ Component: (await import("./views/folder/FolderOfPictures")).FolderOfPictures }),
+          },
           { path: "places", lazy: async () => ({ Component: (await import("./views/places/Places")).Places }) },
           {
             path: "places/:place",

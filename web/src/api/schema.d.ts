@@ -792,6 +792,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/pictures/match": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Of which plant, day and side the pictures of a folder are, by their names; takes nothing in */
+    post: operations["match-pictures"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/places": {
     parameters: {
       query?: never;
@@ -3468,6 +3485,19 @@ export interface components {
       /** @description Parts on which the last look saw something. */
       seen: string[];
     };
+    File: {
+      /** @description The day that the camera wrote into it. */
+      camera?: string;
+      /** @description Its name with the folders above it, by slashes. */
+      path: string;
+      /**
+       * Format: int64
+       * @description Bytes, so that the same file is known again.
+       */
+      size: number;
+      /** @description The day on which the file was written. */
+      written?: string;
+    };
     FirstLook: {
       /**
        * Format: double
@@ -3526,6 +3556,13 @@ export interface components {
       season: components["schemas"]["SeasonWish"][];
       /** @description Places of which nobody said what they are like; their plants are left out. */
       unknown: string[];
+    };
+    FolderInputBody: {
+      files: components["schemas"]["File"][];
+    };
+    FolderOutputBody: {
+      /** @description One for each file, in their order. */
+      shots: components["schemas"]["Shot"][];
     };
     Follow: {
       /** @description The clocks of its pests. */
@@ -6476,6 +6513,35 @@ export interface components {
       /** @description What the open steps of the plan need. */
       needs: components["schemas"]["Need"][];
     };
+    Shot: {
+      /**
+       * @description By what its day is known.
+       * @enum {string}
+       */
+      dated: "file" | "camera" | "written" | "nothing";
+      /** @description Id of the entry that records it. */
+      entry: string;
+      /**
+       * @description By what the plant was found.
+       * @enum {string}
+       */
+      found: "label" | "name" | "nearly" | "nothing";
+      /** @description Whether it was taken in before. */
+      here: boolean;
+      /** @description The picture's id: the same file has the same. */
+      id: string;
+      /** @description The day on which it was taken. */
+      on?: string;
+      path: string;
+      /** @description Of which plant it is; missing where nothing or several fit. */
+      plant?: components["schemas"]["Whose"];
+      /** @description The plants that fit alike, where there are several. */
+      several: components["schemas"]["Whose"][];
+      /** @enum {string} */
+      side: "front" | "left" | "right" | "back" | "top" | "base" | "roots";
+      /** @description What keeps it from being taken in as it is. */
+      why?: string;
+    };
     Shown: {
       /**
        * Format: double
@@ -7872,6 +7938,13 @@ export interface components {
       /** Format: double */
       value: number;
       working: components["schemas"]["Working"];
+    };
+    Whose: {
+      id: string;
+      label?: string;
+      name: string;
+      /** @description When it came. */
+      on: string;
     };
     Window: {
       /** @description The day on which a look is worth most. */
@@ -9570,6 +9643,39 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["Outbreak"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "match-pictures": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["FolderInputBody"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["FolderOutputBody"];
         };
       };
       /** @description Error */

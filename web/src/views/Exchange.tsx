@@ -1,5 +1,6 @@
 import { Button, FileButton, Group, Progress, Textarea } from "@mantine/core";
 import { useState } from "react";
+import { Link } from "react-router";
 import type { Schemas } from "../api/client";
 import { useImport } from "../api/files";
 import { Refused } from "../shell/States";
@@ -73,6 +74,7 @@ export function Exchange() {
             <a href="/api/template.csv" download>
               A list to fill in
             </a>
+            . <Link to="/folder">A folder of pictures</Link> goes to its plants by what it is called.
           </p>
           <Group align="end">
             <FileButton

@@ -1,0 +1,114 @@
+package folder
+
+import (
+	"fmt"
+	"regexp"
+	"slices"
+	"strconv"
+	"strings"
+	"time"
+	"unicode"
+
+	"golang.org/x/text/runes"
+	"golang.org/x/text/transform"
+	"golang.org/x/text/unicode/norm"
+
+	"tendermend/core/day"
+	"tendermend/record"
+)
+
+// plain is text without capitals, accents and marks, words parted by one space.
+func plain(text string) string {
+	bare, _, err := transform.String(transform.Chain(norm.NFD, runes.Remove(runes.In(unicode.Mn)), norm.NFC), text)
+	if err != nil {
+		bare = text
+	}
+	bare = strings.Map(func(c rune) rune {
+		switch {
+		case unicode.IsLetter(c) || unicode.IsDigit(c):
+			return unicode.ToLower(c)
+		case c == '’' || c == '\'':
+			return -1
+		}
+		return ' '
+	}, bare)
+	return strings.Join(strings.Fields(bare), " ")
+}
+
+// The days that stand in names: 2026-05-01, 20260501, 1.5.2026. What may be the day or the
+// month is none: 01-05-2026 without points is not read.
+var (
+	yearFirst = regexp.MustCompile(`(?:^|\D)((?:19|20)\d\d)[-_. ]?([01]\d)[-_. ]?([0-3]\d)(?:\D|$)`)
+	pointed   = regexp.MustCompile(`(?:^|\D)([0-3]?\d)\.([01]?\d)\.((?:19|20)\d\d)(?:\D|$)`)
+	// counter are the words and numbers that cameras give their files.
+	counter = regexp.MustCompile(`\b(?:img|dsc|dscn|dscf|pxl|pict|photo|image|whatsapp|mvimg|wa)?\d+\b|` +
+		`\b(?:img|dsc|dscn|dscf|pxl|pict|photo|image|whatsapp|mvimg|copy|edited)\b`)
+)
+
+// dayIn reads the day that stands in a name; false where none does, or no such day is.
+func dayIn(name string) (day.Day, bool) {
+	for _, one := range []struct {
+		re      *regexp.Regexp
+		y, m, d int
+	}{{yearFirst, 1, 2, 3}, {pointed, 3, 2, 1}} {
+		m := one.re.FindStringSubmatch(name)
+		if m == nil {
+			continue
+		}
+		y, _ := strconv.Atoi(m[one.y])
+		mo, _ := strconv.Atoi(m[one.m])
+		d, _ := strconv.Atoi(m[one.d])
+		made := day.Of(y, time.Month(mo), d)
+		if at := made.Time(); mo >= 1 && at.Day() == d && int(at.Month()) == mo {
+			return made, true
+		}
+	}
+	return 0, false
+}
+
+// dayOf is the day of a picture: what somebody wrote into its name or that of its folder,
+// else what the camera wrote, and at last when the file was written.
+func dayOf(f File, today day.Day) (*day.Day, Told) {
+	parts := strings.Split(f.Path, "/")
+	slices.Reverse(parts)
+	for _, part := range parts {
+		if on, is := dayIn(part); is {
+			return &on, ByFile
+		}
+	}
+	switch {
+	case f.Camera != nil:
+		return f.Camera, ByCamera
+	case f.Written != nil && *f.Written <= today:
+		return f.Written, ByWritten
+	}
+	return nil, ByNothing
+}
+
+// sideIn is the side that a name tells; the front where it tells none.
+func sideIn(name string) record.Side {
+	words := strings.Fields(plain(name))
+	for _, side := range record.Sides() {
+		if slices.Contains(words, string(side)) {
+			return side
+		}
+	}
+	return record.SideFront
+}
+
+// rest is what is left of a name without its day, its side and what cameras write.
+func rest(name string) string {
+	name = pointed.ReplaceAllString(yearFirst.ReplaceAllString(name, " "), " ")
+	words := strings.Fields(counter.ReplaceAllString(plain(name), " "))
+	words = slices.DeleteFunc(words, func(w string) bool { return slices.Contains(record.Sides(), record.Side(w)) })
+	return strings.Join(words, " ")
+}
+
+// sizeWords tells a file from others of its name.
+func sizeWords(f File) string {
+	written := "-"
+	if f.Written != nil {
+		written = f.Written.String()
+	}
+	return fmt.Sprint(f.Size, " ", written)
+}
