@@ -77,6 +77,7 @@ func TestNoSeriousFindingByAxe(t *testing.T) {
 			{"/plants/box", "The plants of the box"}, {"/together?tag=none", "Nothing has this tag"},
 			{"/labels?tag=none", "No plants for labels"}, {"/bench-day?tag=none", "Nothing is due on the bench"},
 			{"/places", "Where it is"}, {placePath("Stair landing"), "Its year"}, {"/fit", "Who fits where"},
+			{plantPath("K-001") + "/pot", "Better parted"}, {"/folder", "Each goes to"},
 			{"/trips", "The next trip"}, {tripPath(), "What Mara"}, {"/origins", "What became of them"},
 			{"/outbreaks", "What goes round"}, {"/outbreaks/mealybug", "Where they stand"},
 			{plantPath("J-BOX"), "closed box of moss"}, {plantPath("J-001") + "/pieces", "Take pieces of it"},
