@@ -34,13 +34,32 @@ type tallyInput struct {
 	}
 }
 
+// OfferAsked is a plant that somebody sells, as far as it was looked at.
+type OfferAsked struct {
+	Habit string `json:"habit"`
+	Answered
+	Asked *float64 `json:"asked,omitempty" minimum:"0" maximum:"100000" doc:"In the collection's money."`
+	Sound *float64 `json:"sound,omitempty" minimum:"0" maximum:"100000" doc:"What a sound one costs."`
+}
+
 type appraisalInput struct {
 	Body struct {
-		Habit string `json:"habit"`
-		Answered
-		Asked   *float64 `json:"asked,omitempty" minimum:"0" maximum:"100000" doc:"In the collection's money."`
-		Sound   *float64 `json:"sound,omitempty" minimum:"0" maximum:"100000" doc:"What a sound one costs."`
-		Filling float64  `json:"filling" minimum:"0" maximum:"10000" doc:"What a pot with fresh mix costs."`
+		OfferAsked
+		Filling float64 `json:"filling" minimum:"0" maximum:"10000" doc:"What a pot with fresh mix costs."`
+	}
+}
+
+// OfferNamed is an offer among others.
+type OfferNamed struct {
+	Name string `json:"name" maxLength:"80"`
+	OfferAsked
+}
+
+type rankInput struct {
+	Body struct {
+		Offers  []OfferNamed `json:"offers" minItems:"1" maxItems:"12"`
+		Lot     *float64     `json:"lot,omitempty" minimum:"0" maximum:"100000" doc:"One price for all of them."`
+		Filling float64      `json:"filling" minimum:"0" maximum:"10000" doc:"What a pot with fresh mix costs."`
 	}
 }
 
@@ -61,6 +80,9 @@ func (srv *server) lookingOperations(api huma.API) {
 	huma.Register(api, op("appraise", http.MethodPost, "/api/appraisal",
 		"What a plant that is for sale is worth; records nothing", "diagnosis"),
 		signedIn(srv, srv.appraise))
+	huma.Register(api, op("rank-offers", http.MethodPost, "/api/appraisal/beside",
+		"Several offers beside each other, and one price for all of them; records nothing", "diagnosis"),
+		signedIn(srv, srv.rankOffers))
 }
 
 func (srv *server) getGuide(ctx context.Context, a store.Account, in *guideInput) (*guideOutput, error) {
@@ -90,22 +112,42 @@ func (srv *server) appraise(ctx context.Context, a store.Account, in *appraisalI
 	if err != nil {
 		return nil, err
 	}
-	e := in.Body.examination(in.Body.Habit, srv.season(a))
-	e.Fragile = true
-	view := AppraisalView{Clash: clash(e), Today: a.Collection.Today(srv.Clock())}
-	view.Appraisal, err = prognosis.Appraise(
-		judged,
-		prognosis.Offer{
-			Examination: e,
-			Asked:       in.Body.Asked,
-			Sound:       in.Body.Sound,
-			Filling:     in.Body.Filling,
-		},
-	)
+	view := AppraisalView{Today: a.Collection.Today(srv.Clock())}
+	view.Appraisal, view.Clash, err = srv.weigh(a, judged, in.Body.OfferAsked, in.Body.Filling)
 	if err != nil {
-		return nil, huma.Error422UnprocessableEntity("An answer could not be read: " + err.Error() + ".")
+		return nil, err
 	}
 	return &body[AppraisalView]{view}, nil
+}
+
+// weigh says what one offer is worth, and which of its answers clash.
+func (srv *server) weigh(
+	a store.Account, judged *diagnosis.Knowledge, o OfferAsked, filling float64,
+) (prognosis.Appraisal, []string, error) {
+	e := o.examination(o.Habit, srv.season(a))
+	e.Fragile = true
+	worth, err := prognosis.Appraise(
+		judged, prognosis.Offer{Examination: e, Asked: o.Asked, Sound: o.Sound, Filling: filling})
+	if err != nil {
+		return worth, nil, huma.Error422UnprocessableEntity("An answer could not be read: " + err.Error() + ".")
+	}
+	return worth, clash(e), nil
+}
+
+func (srv *server) rankOffers(ctx context.Context, a store.Account, in *rankInput) (*body[prognosis.OffersBeside], error) {
+	judged, err := srv.store.Knowledge(ctx, a.Collection.ID)
+	if err != nil {
+		return nil, err
+	}
+	n := len(in.Body.Offers)
+	worth, asked, names := make([]prognosis.Appraisal, n), make([]*float64, n), make([]string, n)
+	for i, o := range in.Body.Offers {
+		if worth[i], _, err = srv.weigh(a, judged, o.OfferAsked, in.Body.Filling); err != nil {
+			return nil, err
+		}
+		asked[i], names[i] = o.Asked, o.Name
+	}
+	return &body[prognosis.OffersBeside]{prognosis.Rank(worth, asked, names, in.Body.Lot)}, nil
 }
 
 func (srv *server) season(a store.Account) climate.Season {

@@ -70,7 +70,7 @@ export const router = createBrowserRouter([
             path: "trouble",
             lazy: async () => ({ Component: (await import("./views/guided/Trouble")).Trouble }),
           },
-          { path: "sale", lazy: async () => ({ Component: (await import("./views/AtSale")).AtSale }) },
+          { path: "sale", lazy: async () => ({ Component: (await import("./views/sale/AtSale")).AtSale }) },
           {
             path: "plants/:plant",
             lazy: async () => ({ Component: (await import("./views/plant/PlantPage")).PlantPage }),

@@ -120,6 +120,15 @@ export const useAppraisal = (offer: Schemas["AppraisalInputBody"], wanted: boole
     enabled: wanted,
   });
 
+/** Several offers beside each other. */
+export const useBeside = (asked: Schemas["RankInputBody"]) =>
+  useQuery({
+    queryKey: ["offers-beside", asked],
+    queryFn: () => answer(client.POST("/api/appraisal/beside", { body: asked })),
+    placeholderData: keepPreviousData,
+    enabled: asked.offers.length > 0,
+  });
+
 /** What the answers about any plant point to; the last answer stays until the next one is here. */
 export const useTrouble = (said: Schemas["TroubleInputBody"], wanted: boolean) =>
   useQuery({

@@ -176,6 +176,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/appraisal/beside": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Several offers beside each other, and one price for all of them; records nothing */
+    post: operations["rank-offers"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/archive.json": {
     parameters: {
       query?: never;
@@ -4812,6 +4829,40 @@ export interface components {
       /** @description What in this season brings it, and where it is looked for. */
       why: string;
     };
+    OfferNamed: {
+      absent: string[];
+      /** @description Signs that were seen twice. */
+      again?: string[];
+      /**
+       * Format: double
+       * @description In the collection's money.
+       */
+      asked?: number;
+      /** @description How much of a graded sign seen there is. */
+      degrees?: {
+        [key: string]: string;
+      };
+      habit: string;
+      name: string;
+      present: string[];
+      /**
+       * Format: double
+       * @description What a sound one costs.
+       */
+      sound?: number;
+      /** @description Asked, and nobody can answer. */
+      unknown?: string[];
+      /** @description Signs that one only thinks to be so. */
+      unsure?: string[];
+    };
+    OffersBeside: {
+      /** @description Whether the one price for all is worth it, in a sentence. */
+      lot?: string;
+      /** @description In the order in which they were asked about. */
+      stands: components["schemas"]["Stand"][];
+      /** @description Which to take, in a sentence. */
+      words: string;
+    };
     Opened: {
       /** @description The signal that it answers. */
       signal?: string;
@@ -5834,6 +5885,19 @@ export interface components {
       id: string;
       label: string;
       says: components["schemas"]["Answers"];
+    };
+    RankInputBody: {
+      /**
+       * Format: double
+       * @description What a pot with fresh mix costs.
+       */
+      filling: number;
+      /**
+       * Format: double
+       * @description One price for all of them.
+       */
+      lot?: number;
+      offers: components["schemas"]["OfferNamed"][];
     };
     Ranked: {
       /** @description How it left; missing of one that is here. */
@@ -6890,6 +6954,39 @@ export interface components {
       weeks: number;
       /** @description What says so, and what to look at otherwise. */
       why: string;
+    };
+    Stand: {
+      /** @enum {string} */
+      advice: "take" | "bargain" | "leave";
+      /** @description The likeliest troubles. */
+      causes: components["schemas"]["CauseChance"][];
+      /** @description The looks most worth their trouble before one pays. */
+      checks: components["schemas"]["Check"][];
+      fair?: components["schemas"]["Amount"];
+      /**
+       * Format: double
+       * @description Worth less price, in the collection's money: below 0 it costs too much.
+       */
+      gain?: number;
+      /**
+       * Format: double
+       * @description A fair reduction of the price asked, where it is known.
+       */
+      off?: number;
+      outlook: components["schemas"]["Outlook"];
+      outside: components["schemas"]["Outside"];
+      /**
+       * Format: int64
+       * @description Its turn, from 1: the best buy first, what is left there last.
+       */
+      place: number;
+      reasons: string[];
+      /**
+       * Format: double
+       * @description Its part of the one price for all.
+       */
+      share?: number;
+      verdict: components["schemas"]["Judgement"];
     };
     StandEffect: {
       /** Format: double */
@@ -8369,6 +8466,39 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["AppraisalView"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "rank-offers": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["RankInputBody"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["OffersBeside"];
         };
       };
       /** @description Error */
