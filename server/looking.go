@@ -134,7 +134,9 @@ func (srv *server) weigh(
 	return worth, clash(e), nil
 }
 
-func (srv *server) rankOffers(ctx context.Context, a store.Account, in *rankInput) (*body[prognosis.OffersBeside], error) {
+func (srv *server) rankOffers(
+	ctx context.Context, a store.Account, in *rankInput,
+) (*body[prognosis.OffersBeside], error) {
 	judged, err := srv.store.Knowledge(ctx, a.Collection.ID)
 	if err != nil {
 		return nil, err

@@ -2,21 +2,17 @@ import { Button, Group } from "@mantine/core";
 import { useDebouncedValue, useIntersection } from "@mantine/hooks";
 import { useEffect, useState } from "react";
 import { Link, useSearchParams } from "react-router";
-import type { PlantRow } from "../api/client";
 import { useKnowledge } from "../api/handbook";
 import { useRegister } from "../api/plants";
-import { distance } from "../dates";
-import { SmallFigure } from "../figure/Figure";
-import { SmallSeam } from "../seam/Seam";
 import { Bare, Failed, Waiting } from "../shell/States";
 import { KeptViews } from "./KeptViews";
-import { PickAll, PickBox } from "./many/PickBox";
-import { type Picking, usePicked } from "./many/picked";
+import { PickAll } from "./many/PickBox";
+import { usePicked } from "./many/picked";
 import { WhenPicked } from "./many/WhenPicked";
 import { GoesRound } from "./outbreak/GoesRound";
 import classes from "./Register.module.css";
+import { cellsOf, RegisterRow, WhatIsShown } from "./RegisterCells";
 import { Filters } from "./RegisterFilters";
-import { isolationWord, sayCount, standingWord } from "./words";
 
 /** The register of all plants with their seams, a page at a time. */
 export function Register() {
@@ -56,6 +52,7 @@ export function Register() {
   const everything = Object.values(first?.standing ?? {}).reduce((a, b) => a + b, 0);
   const filtered = words || Object.keys(filter).some((k) => k !== "sort");
   const tag = search.get("tag");
+  const shown = cellsOf(search.get("show"));
   return (
     <>
       <title>Plants · Tender Mend</title>
@@ -90,7 +87,10 @@ export function Register() {
       </Group>
       {!filtered && <GoesRound />}
       {(everything > 0 || register.isPending || filtered) && (
-        <Filters first={first} search={search} set={set} words={words} setWords={setWords} />
+        <>
+          <Filters first={first} search={search} set={set} words={words} setWords={setWords} />
+          <WhatIsShown shown={shown} show={(cells) => set("show", cells)} />
+        </>
       )}
       <KeptViews search={search} opened={(kept) => setWords(kept.get("q") ?? "")} />
       {register.isPending && <Waiting rows={6} />}
@@ -118,9 +118,10 @@ export function Register() {
       {first && (
         <ul className={classes.list} aria-label="Plants">
           {rows.map((r) => (
-            <Row
+            <RegisterRow
               key={r.id}
               row={r}
+              shown={shown}
               picking={picking}
               today={first.today}
               figure={knowledge.data?.habits.find((h) => h.id === r.habit)?.figure ?? ""}
@@ -132,53 +133,6 @@ export function Register() {
       {first && <WhenPicked picking={picking} today={first.today} />}
       {register.hasNextPage && <More load={() => register.fetchNextPage()} busy={register.isFetchingNextPage} />}
     </>
-  );
-}
-
-interface RowProps {
-  row: PlantRow;
-  today: string;
-  figure: string;
-  picking: Picking;
-}
-
-function Row({ row, today, figure, picking }: RowProps) {
-  const due = row.nextDue && row.nextDue <= today;
-  return (
-    <li className={classes.row}>
-      <PickBox plant={{ id: row.id, name: row.name }} picking={picking} />
-      <SmallFigure figure={figure} marks={row.figure} />
-      <div className={classes.name}>
-        <Link to={`/plants/${row.id}`}>{row.name}</Link> <span className="soft small no-wrap">{row.label}</span>
-        <div>
-          <i className="botanical">{row.botanical}</i>
-        </div>
-      </div>
-      <div className="small">
-        <div>
-          {standingWord(row.standing)}
-          {row.stage && `: ${row.stage}`}
-          {row.stalled && <b className="ochre"> · stands still</b>}
-        </div>
-        <div className="soft">{row.causes?.join(", ")}</div>
-      </div>
-      <div className={classes.seam}>
-        <SmallSeam
-          seam={row.seam}
-          today={today}
-          label={`${sayCount(row.seam.looks, "look")} since it came ${distance(row.arrivedOn, today)}`}
-        />
-      </div>
-      <div className="small">
-        <div className={row.isolation === "isolated" ? "plum" : undefined}>
-          {row.isolation !== "clean" && <b>{isolationWord(row.isolation)} · </b>}
-          {row.place || "no place"}
-        </div>
-        <div className={due ? "red" : "soft"}>
-          {row.nextDue ? `${due ? "due" : "next look"} ${distance(row.nextDue, today)}` : " "}
-        </div>
-      </div>
-    </li>
   );
 }
 

@@ -72,4 +72,22 @@ describe("the register", () => {
     await userEvent.click(screen.getByRole("button", { name: "Take out the view moths first" }));
     expect(screen.queryByRole("link", { name: "moths first" })).toBeNull();
   });
+
+  it("shows in its rows what was chosen, and keeps that with a view", async () => {
+    const plants = [{ ...row("Fern"), condition: 64, tags: ["Night market box"] }];
+    serve(answers(page({ plants })));
+    show(<Register />);
+    await screen.findByText("Mealybugs");
+    await userEvent.click(screen.getByRole("button", { name: "What rows show" }));
+    await userEvent.click(screen.getByRole("checkbox", { name: "condition" }));
+    await userEvent.click(screen.getByRole("checkbox", { name: "tags" }));
+    await userEvent.click(screen.getByRole("checkbox", { name: "how it does" }));
+    await screen.findByText("64");
+    expect(pageText()).toContain("Night market box");
+    expect(pageText()).not.toContain("Mealybugs");
+    await userEvent.click(screen.getByRole("button", { name: "Keep this view" }));
+    await userEvent.type(screen.getByRole("textbox", { name: "What the view is called" }), "by condition");
+    await userEvent.click(screen.getByRole("button", { name: "Keep it" }));
+    expect(screen.getByRole("link", { name: "by condition" }).getAttribute("href")).toContain("show=");
+  });
 });

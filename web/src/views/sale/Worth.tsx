@@ -61,8 +61,8 @@ export function Worth({ appraisal: a, knowledge, count, asked, draft, show, ...a
         </dd>
         <dt>It takes</dt>
         <dd>
-          {(o.weeks[1] ?? 0) > 0 ? `${o.weeks[0]}-${o.weeks[1]} weeks, about` : "about"} {sayCount(o.minutes, "minute")} of
-          work, {o.fillings === 0 ? "no fresh mix" : `${o.fillings} pots with fresh mix`}
+          {(o.weeks[1] ?? 0) > 0 ? `${o.weeks[0]}-${o.weeks[1]} weeks, about` : "about"} {sayCount(o.minutes, "minute")}{" "}
+          of work, {o.fillings === 0 ? "no fresh mix" : `${o.fillings} pots with fresh mix`}
         </dd>
         {a.fair && (
           <>
