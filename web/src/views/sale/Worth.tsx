@@ -15,6 +15,8 @@ export const verdicts: Record<string, { title: string; tone: string; sign: strin
   leave: { title: "Walk away", tone: "red", sign: "╱" },
 };
 
+const sayWeeks = ([least, most]: number[]) => (most ? `${least}-${most} weeks, about` : "about");
+
 interface WorthProps extends Answering {
   appraisal: Schemas["AppraisalView"];
   knowledge: Knowledge;
@@ -61,8 +63,8 @@ export function Worth({ appraisal: a, knowledge, count, asked, draft, show, ...a
         </dd>
         <dt>It takes</dt>
         <dd>
-          {(o.weeks[1] ?? 0) > 0 ? `${o.weeks[0]}-${o.weeks[1]} weeks, about` : "about"} {sayCount(o.minutes, "minute")}{" "}
-          of work, {o.fillings === 0 ? "no fresh mix" : `${o.fillings} pots with fresh mix`}
+          {sayWeeks(o.weeks)} {sayCount(o.minutes, "minute")} of work,{" "}
+          {o.fillings === 0 ? "no fresh mix" : `${o.fillings} pots with fresh mix`}
         </dd>
         {a.fair && (
           <>
