@@ -35,6 +35,9 @@ func (a Archive) Alone() Archive {
 		}
 	})
 	a.Places = slices.DeleteFunc(a.Places, func(p Place) bool { return !places[p.ID] })
+	for i := range a.Places {
+		a.Places[i].Lights, a.Places[i].Readings = nil, nil
+	}
 	a.Kinds = slices.DeleteFunc(a.Kinds, func(k Kind) bool { return !kinds[k.ID] })
 	a.Supplies = slices.DeleteFunc(a.Supplies, func(s Supply) bool { return !used[s.ID] })
 	for i := range a.Supplies {

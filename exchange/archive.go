@@ -27,12 +27,14 @@ const Format = "tender-mend archive 1"
 
 // Archive is a collection, or some plants of it, with all that was recorded.
 type Archive struct {
-	Format     string   `json:"format" enum:"tender-mend archive 1"`
-	Written    day.Day  `json:"written"`
-	Collection string   `json:"collection" doc:"What the collection is called."`
-	Places     []Place  `json:"places"`
-	Kinds      []Kind   `json:"kinds" doc:"Kinds that the collection added."`
-	Supplies   []Supply `json:"supplies"`
+	Format     string  `json:"format" enum:"tender-mend archive 1"`
+	Written    day.Day `json:"written"`
+	Collection string  `json:"collection" doc:"What the collection is called."`
+	// Site is where the collection is, where somebody said so; missing of a plant alone.
+	Site     *place.Site `json:"site,omitempty" doc:"Where the collection is, as somebody said."`
+	Places   []Place     `json:"places"`
+	Kinds    []Kind      `json:"kinds" doc:"Kinds that the collection added."`
+	Supplies []Supply    `json:"supplies"`
 	// Cases are confirmed cases of other collections that were taken in to learn from.
 	Cases  []diagnosis.WorkedCase `json:"cases,omitempty" doc:"Confirmed cases that were taken in from others."`
 	Plants []Plant                `json:"plants"`
@@ -48,6 +50,22 @@ type Place struct {
 	Details *place.Details `json:"details,omitempty" doc:"What is known of its light and air."`
 	PartOf  *uuid.UUID     `json:"partOf,omitempty" doc:"The place that it is a part of."`
 	Gone    bool           `json:"gone,omitempty" doc:"Whether it is no longer used; the record still names it."`
+	// Lights and Readings are what was read there, the oldest first; a plant alone takes none.
+	Lights   []PlaceLight   `json:"lights,omitempty" doc:"Readings of light there."`
+	Readings []PlaceReading `json:"readings,omitempty" doc:"Readings of a logger there, the oldest first."`
+}
+
+// PlaceLight is a reading of light in a place.
+type PlaceLight struct {
+	ID uuid.UUID `json:"id"`
+	place.LightRead
+}
+
+// PlaceReading is what a logger read in a place at one time.
+type PlaceReading struct {
+	At       time.Time `json:"at" db:"at"`
+	TempC    *float64  `json:"tempC,omitempty" db:"temperature"`
+	Humidity *float64  `json:"humidity,omitempty" db:"humidity" doc:"Percent."`
 }
 
 // Kind is a kind that the collection added, in its newest version.

@@ -24,11 +24,13 @@ func (a Archive) Faults() (faults record.Faults) {
 			add(field, "a name of 1 to %d characters is wanted", most)
 		}
 	}
+	faults = append(faults, siteFaults(a.Site)...)
 	for i, p := range a.Places {
 		named(fmt.Sprintf("places[%d].name", i), p.Name, 80)
 		if utf8.RuneCountInString(p.Light) > 120 {
 			add(fmt.Sprintf("places[%d].light", i), "say its light in at most 120 characters")
 		}
+		faults = append(faults, p.airFaults(fmt.Sprintf("places[%d]", i))...)
 	}
 	for i, k := range a.Kinds {
 		if !strings.HasPrefix(k.ID, "own:") {

@@ -3,6 +3,8 @@ package record
 import (
 	"slices"
 
+	"github.com/google/uuid"
+
 	"tendermend/core/climate"
 	"tendermend/core/day"
 	"tendermend/core/drying"
@@ -217,6 +219,19 @@ func (s State) dryingPot() drying.Pot {
 	return p
 }
 
+// stoodAt is the place where it stood, or will stand, on a day; none where nobody said.
+func (s State) stoodAt(on day.Day) (at uuid.UUID) {
+	for _, stay := range s.Stays {
+		if stay.From > on {
+			break
+		}
+		if at = stay.Place; stay.Until != nil && on >= *stay.Until {
+			at = uuid.Nil
+		}
+	}
+	return at
+}
+
 // dryingCase is what makes wet or dry worse for it now.
 func (s State) dryingCase() drying.Case {
 	var causes []string
@@ -226,11 +241,15 @@ func (s State) dryingCase() drying.Case {
 	return forecast.CaseOf(causes)
 }
 
-// airs is the air and light that was read where it stands, or else what a home gives.
+// airs is the air and light that was read at it, or else that of the place where it stood, or
+// at last what a home gives.
 func (s State) airs(south bool) func(int) drying.Air {
 	covered := s.Known.Cover
 	return func(on int) drying.Air {
 		a := forecast.UsualAir(day.Day(on), south)
+		if there, known := s.Airs[s.stoodAt(day.Day(on))]; known {
+			a = there.On(day.Day(on), s.Wants.Light[1], a)
+		}
 		for _, m := range s.Meters {
 			if int(m.On) > on || on-int(m.On) > lightHolds {
 				continue

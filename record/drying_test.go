@@ -9,6 +9,7 @@ import (
 
 	"tendermend/core/day"
 	"tendermend/core/facts"
+	"tendermend/core/place"
 	"tendermend/core/water"
 	"tendermend/record"
 	"tendermend/record/due"
@@ -113,4 +114,39 @@ func TestALittleWaterIsNoWatering(t *testing.T) {
 	little.write(3, record.Body{Watered: &record.Watered{How: facts.WateredLight, Millilitres: p(40.0)}})
 	assert.Greater(t, window(t, through).Best, window(t, little).Best)
 	assert.Equal(t, day.Day(0), window(t, through).Best-window(t, inPot(t, 3)).Best)
+}
+
+// A pot dries as the place where it stands lets it: bright and dry air brings its look sooner
+// than dim and moist air, from the day on which it came there; what was read at the plant
+// itself stands above what is known of the place.
+func TestAPotDriesAsItsPlaceLetsIt(t *testing.T) {
+	year := func(light, vpd float64) (y place.YearAir) {
+		for m := range y.Light {
+			y.Light[m], y.VPD[m] = light, vpd
+		}
+		return y
+	}
+	bright, dim := uuid.New(), uuid.New()
+	airs := map[uuid.UUID]place.YearAir{bright: year(9, 1.6), dim: year(1, .4)}
+	best := func(at *uuid.UUID, more ...record.Body) day.Day {
+		b := inPot(t)
+		if at != nil {
+			b.write(200, record.Body{Moved: &record.Moved{Place: at}})
+		}
+		for _, body := range more {
+			b.write(5, body)
+		}
+		b.write(4, record.Body{Watered: &record.Watered{}})
+		s := b.state().Apiece()
+		s.Airs = airs
+		w, known := s.WaterWindow(false)
+		require.True(t, known)
+		return w.Best
+	}
+	assert.Less(t, best(&bright), best(nil))
+	assert.Less(t, best(nil), best(&dim))
+	assert.Less(t, best(&dim, record.Body{Moved: &record.Moved{Place: &bright}}), best(&dim), "it came into light")
+	lo, hi, wet := 17.0, 21.0, 80.0
+	read := record.Body{Metered: &record.Metered{MinC: &lo, MaxC: &hi, HumidityPct: &wet}}
+	assert.Greater(t, best(&bright, read), best(&bright), "moist air was read beside it")
 }

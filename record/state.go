@@ -10,6 +10,7 @@ import (
 	"tendermend/core/day"
 	"tendermend/core/diagnosis"
 	"tendermend/core/facts"
+	"tendermend/core/place"
 	"tendermend/core/plant"
 	"tendermend/core/recovery"
 	"tendermend/core/water"
@@ -42,6 +43,9 @@ type State struct {
 	// Sisters are plants that came on one day from one source with it and may have
 	// what travels. The record of one plant does not tell: the store does.
 	Sisters []Sister
+	// Airs are the light and air of the places where it stood, by place, as far as they are
+	// known. The store tells them as well.
+	Airs map[uuid.UUID]place.YearAir
 
 	Entries int // all entries, voided ones too
 

@@ -7,7 +7,6 @@ import (
 
 	"tendermend/core/day"
 	"tendermend/core/fit"
-	"tendermend/core/logger"
 	"tendermend/core/place"
 	"tendermend/core/plant"
 	"tendermend/core/sky"
@@ -16,19 +15,12 @@ import (
 
 // around is what is known of the places of a collection on a day.
 type around struct {
+	store.PlacesKnown
 	today    day.Day
-	site     place.Site
-	places   []store.Place
-	lights   map[uuid.UUID][]place.LightRead
-	days     map[uuid.UUID][]logger.ReadDay
-	outdoors map[day.Day]float64 // night minimum by day, as read outdoors
 	forecast *store.NightForecast
 	years    map[uuid.UUID][]place.MonthThere
 	kinds    plant.Kinds
 }
-
-// daysBack is how many days of readings are looked at.
-const daysBack = 60
 
 // around reads what is known of the places.
 func (srv *server) around(ctx context.Context, a store.Account) (around, error) {
@@ -37,32 +29,8 @@ func (srv *server) around(ctx context.Context, a store.Account) (around, error) 
 
 func knownAround(ctx context.Context, s *store.Store, c store.Collection, today day.Day) (w around, err error) {
 	w.today = today
-	if w.site, err = s.Site(ctx, c); err != nil {
+	if w.PlacesKnown, err = s.PlacesKnown(ctx, c, today); err != nil {
 		return w, err
-	}
-	if w.places, err = s.Places(ctx, c.ID); err != nil {
-		return w, err
-	}
-	if w.lights, err = s.Lights(ctx, c.ID); err != nil {
-		return w, err
-	}
-	read, err := s.PlaceDays(ctx, c.ID, w.today-daysBack)
-	if err != nil {
-		return w, err
-	}
-	w.days, w.outdoors = map[uuid.UUID][]logger.ReadDay{}, map[day.Day]float64{}
-	for _, d := range read {
-		w.days[d.Place] = append(w.days[d.Place], d.Day())
-	}
-	for _, p := range w.places {
-		if p.Details == nil || p.Details.Setting != place.Outdoors {
-			continue
-		}
-		for _, d := range w.days[p.ID] {
-			if d.Counts() {
-				w.outdoors[d.On] = d.Low
-			}
-		}
 	}
 	said, known, err := s.NightForecast(ctx, c)
 	if known && w.today-said.From < day.Day(len(said.Nights)) && said.From <= w.today {
@@ -77,18 +45,13 @@ func knownAround(ctx context.Context, s *store.Store, c store.Collection, today 
 	return w, err
 }
 
-// known is what readings teach of a place.
-func (w around) known(p store.Place) place.Known {
-	return p.Details.Learn(w.site, w.lights[p.ID], w.days[p.ID], w.outdoors)
-}
-
 // year gives the twelve months of a place from today on; nil where nothing is known of it.
 func (w around) year(p store.Place) []place.MonthThere {
 	if p.Details == nil {
 		return nil
 	}
 	if w.years[p.ID] == nil {
-		w.years[p.ID] = p.Details.Year(w.site, w.known(p), w.today)
+		w.years[p.ID] = p.Details.Year(w.Site, w.Of(p), w.today)
 	}
 	return w.years[p.ID]
 }
@@ -112,7 +75,7 @@ func (w around) score(of plant.Profile, p store.Place) (s fit.Score, month int, 
 	scores := make([]fit.Score, fit.MonthsAhead)
 	wants := fit.KindOf(of)
 	for i, m := range year[:fit.MonthsAhead] {
-		resting := of.RestsIn(plant.NorthMonth(sky.Middle(m.Month, w.today), w.site.Latitude < 0))
+		resting := of.RestsIn(plant.NorthMonth(sky.Middle(m.Month, w.today), w.Site.Latitude < 0))
 		scores[i] = wants.Month(fit.Month{
 			Light: m.Light, Sun: m.SunUsual, Hot: m.Hot, Night: m.Night, Day: m.Day, Humidity: m.Humidity,
 		}, resting)

@@ -120,7 +120,7 @@ func (srv *server) getFit(ctx context.Context, a store.Account, _ *struct{}) (*b
 	out := Fits{Moves: []FitMove{}, Poor: []PlantFits{}, Unknown: []string{}, Lamps: []LampWish{}, Season: []SeasonWish{}}
 	var spots []fit.Spot
 	at := map[uuid.UUID]int{}
-	for _, p := range w.places {
+	for _, p := range w.Places {
 		if p.Details == nil {
 			out.Unknown = append(out.Unknown, p.Name)
 			continue
@@ -226,7 +226,7 @@ func (out *Fits) season(f fitting, s store.StandsAt, at store.Place) {
 	stays, known := f.stays[s.Kind+"/"+s.Habit]
 	if !known {
 		kind := fit.KindOf(f.wishes(s))
-		stays = f.site.OutFrom(kind.Low, kind.Chill, 0, f.today)
+		stays = f.Site.OutFrom(kind.Low, kind.Chill, 0, f.today)
 		f.stays[s.Kind+"/"+s.Habit] = stays
 	}
 	move, on, asks := stays.Moves(at.Details.Setting == place.Outdoors, f.today)

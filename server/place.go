@@ -74,15 +74,15 @@ func (srv *server) getPlace(ctx context.Context, a store.Account, in *PlacePath)
 	if err != nil {
 		return nil, err
 	}
-	i := slices.IndexFunc(w.places, func(p store.Place) bool { return p.ID == in.Place })
+	i := slices.IndexFunc(w.Places, func(p store.Place) bool { return p.ID == in.Place })
 	if i < 0 {
 		return nil, errPlaceGone
 	}
-	p := w.places[i]
-	v := PlaceView{Place: p, Site: w.site, Year: []place.MonthThere{}, Days: []DayThere{}, Stands: []PlantFits{}}
+	p := w.Places[i]
+	v := PlaceView{Place: p, Site: w.Site, Year: []place.MonthThere{}, Days: []DayThere{}, Stands: []PlantFits{}}
 	v.Meter = place.HowToRead
-	v.Read = len(w.lights[p.ID])
-	for _, d := range w.days[p.ID] {
+	v.Read = len(w.Lights[p.ID])
+	for _, d := range w.Days[p.ID] {
 		v.Days = append(v.Days, DayThere{d, d.Counts()})
 	}
 	if year := w.year(p); year != nil {
@@ -107,10 +107,10 @@ func (srv *server) getPlace(ctx context.Context, a store.Account, in *PlacePath)
 
 // lightOf opens the light of a month to its working.
 func (w around) lightOf(p store.Place, m place.MonthThere) (*working.Amount, bool) {
-	factor, spread := p.Details.Scale(w.site, w.lights[p.ID])
+	factor, spread := p.Details.Scale(w.Site, w.Lights[p.ID])
 	of := p.Details
 	inputs := []working.Input{
-		{Name: "latitude", Value: w.site.Latitude, Unit: "°"}, {Name: "length of the day", Value: m.DayHours, Unit: "h"},
+		{Name: "latitude", Value: w.Site.Latitude, Unit: "°"}, {Name: "length of the day", Value: m.DayHours, Unit: "h"},
 	}
 	if of.Window != nil {
 		inputs = append(inputs, working.Input{Name: "from the glass", Value: of.Window.DistanceM, Unit: "m"},
@@ -119,16 +119,16 @@ func (w around) lightOf(p store.Place, m place.MonthThere) (*working.Amount, boo
 	if of.Lamp != nil {
 		inputs = append(inputs, working.Input{Name: "lamp, hours a day", Value: of.Lamp.Hours, Unit: "h"})
 	}
-	if n := len(w.lights[p.ID]); n > 0 {
+	if n := len(w.Lights[p.ID]); n > 0 {
 		inputs = append(inputs, working.Input{Name: "readings of light", Value: float64(n)},
 			working.Input{Name: "what they make of it", Value: math.Round(100*factor) / 100, Unit: "×"})
 	}
 	sure := fmt.Sprintf("by eye: between %.1f and %.1f four times in five; one reading of light halves that",
 		m.Low, m.High)
-	if len(w.lights[p.ID]) > 0 {
+	if len(w.Lights[p.ID]) > 0 {
 		sure = fmt.Sprintf("between %.1f and %.1f four times in five (spread %.2f)", m.Low, m.High, spread)
 	}
-	if w.site.Assumed {
+	if w.Site.Assumed {
 		sure += "; where the collection is was only assumed"
 	}
 	return &working.Amount{
@@ -175,7 +175,7 @@ func (srv *server) cold(ctx context.Context, collection uuid.UUID, w around) ([]
 		return nil, err
 	}
 	at := byPlace(standing)
-	for _, p := range w.places {
+	for _, p := range w.Places {
 		if cold := w.coldAt(p, at[p.ID]); cold != nil {
 			list = append(list, *cold)
 		}
@@ -200,7 +200,7 @@ func (w around) coldAt(p store.Place, here []store.StandsAt) *ColdPlace {
 		return nil
 	}
 	c := ColdPlace{Place: p.ID, Name: p.Name, Source: w.forecast.Source, Limit: math.Inf(-1)}
-	own := w.known(p).Nights
+	own := w.Of(p).Nights
 	for _, s := range here {
 		limit := fit.KindOf(w.wishes(s)).Chill
 		night, likely, chance, alarms := p.Details.Cold(limit, w.forecast.Nights, own)

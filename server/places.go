@@ -102,8 +102,8 @@ func (srv *server) listPlaces(ctx context.Context, a store.Account) (*placesOutp
 		return nil, err
 	}
 	out := &placesOutput{}
-	out.Body.Site, out.Body.Places = w.site, []PlaceRow{}
-	for _, p := range w.places {
+	out.Body.Site, out.Body.Places = w.Site, []PlaceRow{}
+	for _, p := range w.Places {
 		row := PlaceRow{Place: p, Year: []place.MonthThere{}}
 		if year := w.year(p); year != nil {
 			row.Year, row.Says = year, place.Says(year)
@@ -172,6 +172,9 @@ func (srv *server) addPlace(ctx context.Context, a store.Account, in *placeInput
 	if err != nil {
 		return nil, err
 	}
+	if err := srv.airChanged(ctx, a); err != nil {
+		return nil, err
+	}
 	return srv.listPlaces(ctx, a)
 }
 
@@ -192,6 +195,9 @@ func (srv *server) changePlace(ctx context.Context, a store.Account, in *changeP
 	if err := srv.store.ChangePlace(ctx, a, p); err != nil {
 		return nil, ofPlace(err)
 	}
+	if err := srv.airChanged(ctx, a); err != nil {
+		return nil, err
+	}
 	return srv.listPlaces(ctx, a)
 }
 
@@ -204,7 +210,16 @@ func (srv *server) removePlace(ctx context.Context, a store.Account, in *removeP
 	if err := srv.store.ChangePlace(ctx, a, p); err != nil {
 		return nil, ofPlace(err)
 	}
+	if err := srv.airChanged(ctx, a); err != nil {
+		return nil, err
+	}
 	return srv.listPlaces(ctx, a)
+}
+
+// airChanged has the air of places worked out anew, and the looks of what dries in it.
+func (srv *server) airChanged(ctx context.Context, a store.Account) error {
+	_, err := srv.store.RemakeAir(ctx, a.Collection, a.Collection.Today(srv.Clock()))
+	return err
 }
 
 // ofPlace turns an error of the store into one in words.

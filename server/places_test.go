@@ -179,3 +179,28 @@ func TestWhoFitsWhere(t *testing.T) {
 	assert.Len(t, list(fits, "lamps"), 1)
 	assert.Empty(t, list(member(t, url, "two@example.org").call("GET", "/api/fit", nil), "moves"))
 }
+
+// What is told of a place moves the looks of what stands there, in the lists as well.
+func TestAPlaceThatDriesFasterBringsLooksSooner(t *testing.T) {
+	_, url := serve(t, server.Options{})
+	c := member(t, url, "one@example.org")
+	shelf := newID()
+	require.Equal(t, http.StatusOK, c.call("POST", "/api/places", map[string]any{"id": shelf, "name": "Shelf"}).status)
+	plant := newID()
+	c.tell(plant, 200, "arrived", map[string]any{
+		"name": "Pothos", "profile": "epipremnum-aureum", "habit": "aroid-vine", "had": "years", "well": true,
+		"isolated": false, "potWidthCm": 14, "potDepthCm": 12, "medium": "potting soil and perlite", "place": shelf,
+	})
+	c.tell(plant, 6, "watered", map[string]any{})
+	walked := func() bool { return strings.Contains(c.call("GET", "/api/rounds", nil).raw, `"kind":"water"`) }
+	file := func() string {
+		return at(t, c.call("GET", "/api/plants/"+plant, nil).body, "water", "window", "best").(string)
+	}
+	usual := file()
+	assert.False(t, walked(), "in a home's usual air it is not looked at yet")
+	lamp := map[string]any{"setting": "room", "fan": true, "lamp": map[string]any{"ppfd": 300, "hours": 14}}
+	changed := c.call("PUT", "/api/places/"+shelf, map[string]any{"version": 1, "name": "Shelf", "details": lamp})
+	require.Equal(t, http.StatusOK, changed.status, changed.raw)
+	assert.Less(t, file(), usual)
+	assert.True(t, walked())
+}

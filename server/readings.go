@@ -57,6 +57,9 @@ func (srv *server) readingOperations(api huma.API) {
 			if err := srv.store.AddLight(ctx, a, in.Place, in.Body.ID, in.Body.LightRead); err != nil {
 				return nil, ofPlace(err)
 			}
+			if err := srv.airChanged(ctx, a); err != nil {
+				return nil, err
+			}
 			return srv.getPlace(ctx, a, &in.PlacePath)
 		}))
 	huma.Register(api, op("get-site", http.MethodGet, "/api/site", "Where the collection is", "places"),
@@ -67,6 +70,9 @@ func (srv *server) readingOperations(api huma.API) {
 	huma.Register(api, op("save-site", http.MethodPut, "/api/site", "Say where the collection is", "places"),
 		signedIn(srv, func(ctx context.Context, a store.Account, in *body[place.Site]) (*siteOutput, error) {
 			if err := srv.store.SaveSite(ctx, a, in.Body); err != nil {
+				return nil, err
+			}
+			if err := srv.airChanged(ctx, a); err != nil {
 				return nil, err
 			}
 			at, err := srv.store.Site(ctx, a.Collection)
@@ -125,6 +131,11 @@ func (srv *server) addReadings(ctx context.Context, a store.Account, in *reading
 	}
 	if out.Added, err = srv.store.AddReadings(ctx, a, in.Place, file.Rows); err != nil {
 		return nil, ofPlace(err)
+	}
+	if out.Added > 0 {
+		if err := srv.airChanged(ctx, a); err != nil {
+			return nil, err
+		}
 	}
 	return &body[ReadingsRead]{out}, nil
 }

@@ -185,16 +185,19 @@ func (w around) pot(p store.PotRow, from, to day.Day, south bool) trip.Pot {
 	pot, best := *p.Pot.V, w.wishes(p.StandsAt).Light[1]
 	habit, _ := plant.HabitByID(p.Habit)
 	rule, _ := drying.RuleOf(pot.Rule)
-	var year []place.MonthThere
-	fan := false
-	if i := slices.IndexFunc(w.places, func(x store.Place) bool { return p.Place != nil && x.ID == *p.Place }); i >= 0 {
-		if year = w.year(w.places[i]); year != nil {
-			fan = w.places[i].Details.Fan
+	var there *place.YearAir
+	if i := slices.IndexFunc(w.Places, func(x store.Place) bool { return p.Place != nil && x.ID == *p.Place }); i >= 0 {
+		if year := w.year(w.Places[i]); year != nil {
+			air := place.AirOf(year, w.Places[i].Details.Fan)
+			there = &air
 		}
 	}
 	sum, n := 0.0, 0
 	for on := from; on <= to || n == 0; on += weekly {
-		air := place.AirOn(year, on, best, fan, forecast.UsualAir(on, south))
+		air := forecast.UsualAir(on, south)
+		if there != nil {
+			air = there.On(on, best, air)
+		}
 		air.Closed = pot.Covered
 		sum += air.Pace(pot.Evaporates)
 		n++

@@ -11,6 +11,7 @@ import (
 	"github.com/jmoiron/sqlx"
 
 	"tendermend/core/day"
+	"tendermend/core/place"
 	"tendermend/exchange"
 	"tendermend/record"
 )
@@ -87,6 +88,11 @@ func (o *Outgoing) begin(only *uuid.UUID, today day.Day) (err error) {
 		return err
 	}
 	if only == nil {
+		if at, said, err := loadSetting[place.Site](o.ctx, o.tx, o.c.ID, siteKey); err != nil {
+			return err
+		} else if said {
+			o.head.Site = &at
+		}
 		o.head.Cases, err = takenCases(o.ctx, o.tx, o.c.ID, 0)
 		return err
 	}
@@ -176,7 +182,7 @@ func (s *Store) archivedPlaces(ctx context.Context, collection uuid.UUID) ([]exc
 			Gone: p.Gone,
 		})
 	}
-	return list, nil
+	return list, s.archivedAir(ctx, collection, list)
 }
 
 func (s *Store) archivedKinds(ctx context.Context, collection uuid.UUID) ([]exchange.Kind, error) {

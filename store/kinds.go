@@ -236,6 +236,9 @@ func (s *Store) Record(ctx context.Context, collection, id uuid.UUID) ([]record.
 		return nil, record.State{}, err
 	}
 	state := f.state.Apiece()
-	state.Sisters, err = sisters(ctx, s.q(), collection, id, originOf(state))
+	if state.Sisters, err = sisters(ctx, s.q(), collection, id, originOf(state)); err != nil {
+		return nil, record.State{}, err
+	}
+	state.Airs, err = airs(ctx, s.q(), collection)
 	return f.entries, state, err
 }

@@ -137,7 +137,11 @@ func (s *Store) AddLight(ctx context.Context, a Account, at, id uuid.UUID, r pla
 	if err != nil || !there {
 		return orNotFound(err)
 	}
-	_, err = s.q().ExecContext(ctx, `insert into place_lights (collection_id, place_id, id, body, recorded_at, by_user)
+	return s.keepLight(ctx, a, at, id, r)
+}
+
+func (s *Store) keepLight(ctx context.Context, a Account, at, id uuid.UUID, r place.LightRead) error {
+	_, err := s.q().ExecContext(ctx, `insert into place_lights (collection_id, place_id, id, body, recorded_at, by_user)
 		values ($1, $2, $3, $4, $5, $6) on conflict do nothing`,
 		a.Collection.ID, at, id, asJSON[place.LightRead]{r}, s.now(), a.User.ID)
 	if err != nil {

@@ -13,7 +13,7 @@ import (
 
 // foldEdition counts the changes of what is folded into the lists. It goes up with
 // every change after which the same record gives other rows.
-const foldEdition = 13
+const foldEdition = 14
 
 // Refold rebuilds the lists from the record where another edition of the program
 // wrote them, and gives the number of plants; 0 where they are of this one.
@@ -55,6 +55,9 @@ func (s *Store) Recompute(ctx context.Context) (int, error) {
 
 // RecomputeOf rebuilds what lists need of one collection and gives the number of its plants.
 func (s *Store) RecomputeOf(ctx context.Context, c Collection) (done int, err error) {
+	if _, err := s.RemakeAir(ctx, c, c.Today(s.now())); err != nil {
+		return 0, err
+	}
 	kinds, err := loadKinds(ctx, s.q(), c.ID, true)
 	if err != nil {
 		return 0, err

@@ -65,6 +65,9 @@ func (s *Store) Import(
 		if err := s.importStrangePlaces(ctx, a.Collection.ID, in, moved, here, &added); err != nil {
 			return err
 		}
+		if err := s.importAir(ctx, tx, a, in, moved, today); err != nil {
+			return err
+		}
 		if err := s.importKinds(ctx, a, in.Kinds, &added); err != nil {
 			return err
 		}

@@ -8,7 +8,6 @@ import (
 
 	"tendermend/core/climate"
 	"tendermend/core/day"
-	"tendermend/core/drying"
 	"tendermend/core/logger"
 	"tendermend/core/sky"
 )
@@ -181,15 +180,4 @@ func (p Details) Learn(at Site, light []LightRead, days []logger.ReadDay, outdoo
 		known.Moister = stat.Mean(moister, nil)
 	}
 	return known
-}
-
-// AirOn is the air that a pot dries in there on a day, of a kind with its best light; the usual
-// air where nothing is known of the place.
-func AirOn(year []MonthThere, on day.Day, best float64, fan bool, usual drying.Air) drying.Air {
-	i := slices.IndexFunc(year, func(m MonthThere) bool { return m.Month == int(on.Month()) })
-	if i < 0 || best <= 0 {
-		return usual
-	}
-	usual.Light, usual.VPD, usual.Fan = year[i].Light/best, year[i].VPD, fan
-	return usual
 }

@@ -155,12 +155,12 @@ func TestDaysThatWereReadTeach(t *testing.T) {
 func TestTheAirThatAPotDriesIn(t *testing.T) {
 	usual := drying.Air{VPD: 1, Light: .4, Closed: true}
 	year := sill("E", .3).Year(north, place.Known{}, on(15))
-	air := place.AirOn(year, on(196), 8, true, usual)
-	assert.InDelta(t, year[6].Light/8, air.Light, 1e-9)
-	assert.InDelta(t, year[6].VPD, air.VPD, 1e-9)
+	there := place.AirOf(year, true)
+	air := there.On(on(196), 8, usual)
+	assert.InDelta(t, year[6].Light/8, air.Light, .25/8)
+	assert.InDelta(t, year[6].VPD, air.VPD, .025)
 	assert.True(t, air.Fan && air.Closed)
-	assert.Equal(t, usual, place.AirOn(nil, on(196), 8, true, usual), "nothing is known of the place")
-	assert.Equal(t, usual, place.AirOn(year, on(196), 0, true, usual), "nor of the kind")
+	assert.Equal(t, usual, there.On(on(196), 0, usual), "nothing is known of the kind")
 }
 
 func TestNightsThatAreOnEarth(t *testing.T) {
