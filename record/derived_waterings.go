@@ -14,16 +14,25 @@ func (d *deriver) gaps() []water.Gap {
 	return water.GapsOf(d.state.WateredOn, d.today, d.south, func(on day.Day) bool { return !rule(on).Days })
 }
 
-// waterings finds a gap far beyond the plant's own of the same part of the year,
+// waterings tells how it was watered: by the model of its pot where the pot is known, else by
+// the gaps of its own record.
+func (d *deriver) waterings() {
+	if !d.byPot() {
+		d.byGaps()
+	}
+}
+
+// byGaps finds a gap far beyond the plant's own of the same part of the year,
 // the present one among them, and swings between short gaps and long ones. Of a
 // plant that is given no water no gap is too long. That none was missed only the
-// gap since the last watering can say; what cannot be judged is no evidence.
-func (d *deriver) waterings() {
+// gap since the last watering can say; what cannot be judged is no evidence. A gap in which
+// the carer was away is none of neglect: who was planned for is not judged by it.
+func (d *deriver) byGaps() {
 	all := d.gaps()
 	var missed, open *water.Gap
 	var own, openOwn water.Usual
 	for i, one := range all {
-		if one.Asleep || d.today-one.Ended > missedWithin {
+		if one.Asleep || d.today-one.Ended > missedWithin || d.state.awayIn(one) {
 			continue
 		}
 		usual, known := water.UsualOf(all, one.Dark, i)
@@ -79,7 +88,7 @@ func (d *deriver) swings(all []water.Gap) {
 	now := all[len(all)-1] // since the last watering
 	var recent []water.Gap
 	for _, one := range all {
-		if one.Dark == now.Dark && !one.Asleep && !one.Open {
+		if one.Dark == now.Dark && !one.Asleep && !one.Open && !d.state.awayIn(one) {
 			recent = append(recent, one)
 		}
 	}

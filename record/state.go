@@ -9,6 +9,7 @@ import (
 	"tendermend/core/care"
 	"tendermend/core/day"
 	"tendermend/core/diagnosis"
+	"tendermend/core/drying"
 	"tendermend/core/facts"
 	"tendermend/core/place"
 	"tendermend/core/plant"
@@ -46,6 +47,8 @@ type State struct {
 	// Airs are the light and air of the places where it stood, by place, as far as they are
 	// known. The store tells them as well.
 	Airs map[uuid.UUID]place.YearAir
+	// Aways are the trips of the collection, oldest first. The store tells them.
+	Aways []Away
 
 	Entries int // all entries, voided ones too
 
@@ -62,6 +65,7 @@ type memo struct {
 	facts map[factsOf]facts.Facts
 	lines map[bool]func(day.Day) water.Line // its water rule by day, in the south or not
 	pots  map[bool]potRun                   // what the model of its pot read
+	signs map[signsOf][]drying.Sign         // and what it tells of how it was watered
 }
 
 // Identity is which plant it is, where it stands and whether it is here.
@@ -343,7 +347,10 @@ func (s State) Apiece() State {
 }
 
 func newMemo() *memo {
-	return &memo{facts: map[factsOf]facts.Facts{}, lines: map[bool]func(day.Day) water.Line{}, pots: map[bool]potRun{}}
+	return &memo{
+		facts: map[factsOf]facts.Facts{}, lines: map[bool]func(day.Day) water.Line{}, pots: map[bool]potRun{},
+		signs: map[signsOf][]drying.Sign{},
+	}
 }
 
 func (s *State) looked(on day.Day) {

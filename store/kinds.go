@@ -239,6 +239,9 @@ func (s *Store) Record(ctx context.Context, collection, id uuid.UUID) ([]record.
 	if state.Sisters, err = sisters(ctx, s.q(), collection, id, originOf(state)); err != nil {
 		return nil, record.State{}, err
 	}
-	state.Airs, err = airs(ctx, s.q(), collection)
+	if state.Airs, err = airs(ctx, s.q(), collection); err != nil {
+		return nil, record.State{}, err
+	}
+	state.Aways, err = aways(ctx, s.q(), collection)
 	return f.entries, state, err
 }

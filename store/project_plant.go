@@ -32,6 +32,9 @@ func project(ctx context.Context, tx *sqlx.Tx, c Collection, s record.State) err
 	if s.Airs, err = airs(ctx, tx, c.ID); err != nil {
 		return err
 	}
+	if s.Aways, err = aways(ctx, tx, c.ID); err != nil {
+		return err
+	}
 	if err := projectPlant(ctx, tx, c, s); err != nil {
 		return fmt.Errorf("updating the lists: %w", err)
 	}
