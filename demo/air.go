@@ -24,7 +24,7 @@ func (c *clinic) readAir() error {
 	if err := c.store.AddLight(c.ctx, c.account, c.places["Ticket hall"], id("light/ticket hall"), read); err != nil {
 		return fmt.Errorf("demo light: %w", err)
 	}
-	if _, err := c.store.RemakeAir(c.ctx, c.account.Collection, c.today); err != nil {
+	if err := c.store.RemakeAir(c.ctx, c.account.Collection, c.today); err != nil {
 		return fmt.Errorf("demo air: %w", err)
 	}
 	site, err := c.store.Site(c.ctx, c.account.Collection)

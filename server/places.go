@@ -3,6 +3,7 @@ package server
 import (
 	"context"
 	"errors"
+	"math"
 	"net/http"
 	"slices"
 	"strings"
@@ -216,9 +217,24 @@ func (srv *server) removePlace(ctx context.Context, a store.Account, in *removeP
 	return srv.listPlaces(ctx, a)
 }
 
+// settledBefore is how many plants are written anew before a change of the air is answered;
+// of more the lists follow while people go on.
+const settledBefore = 100
+
 // airChanged has the air of places worked out anew, and the looks of what dries in it.
 func (srv *server) airChanged(ctx context.Context, a store.Account) error {
-	_, err := srv.store.RemakeAir(ctx, a.Collection, a.Collection.Today(srv.Clock()))
+	if err := srv.store.RemakeAir(ctx, a.Collection, a.Collection.Today(srv.Clock())); err != nil {
+		return err
+	}
+	left, err := srv.store.SettleAir(ctx, a.Collection, settledBefore)
+	if left {
+		on := context.WithoutCancel(ctx)
+		go func() {
+			if _, err := srv.store.SettleAir(on, a.Collection, math.MaxInt); err != nil {
+				srv.logError(on, "writing lists anew after the air of a place changed", err)
+			}
+		}()
+	}
 	return err
 }
 

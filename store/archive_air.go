@@ -85,8 +85,7 @@ func (s *Store) importAir(ctx context.Context, tx *sqlx.Tx, a Account, in exchan
 			return err
 		}
 	}
-	_, err = s.RemakeAir(ctx, a.Collection, today)
-	return err
+	return s.RemakeAir(ctx, a.Collection, today)
 }
 
 // takeReadings keeps readings of a place that an archive brings, and their days.

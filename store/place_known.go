@@ -3,7 +3,7 @@ package store
 import (
 	"context"
 	"fmt"
-	"reflect"
+	"math"
 
 	"github.com/google/uuid"
 	"github.com/jmoiron/sqlx"
@@ -60,19 +60,17 @@ func (w PlacesKnown) Of(p Place) place.Known {
 }
 
 // RemakeAir works the air of every place out anew, after a place, its readings or the site
-// changed, and writes the lists anew of the plants that stand where it is another now. It
-// gives their number.
-func (s *Store) RemakeAir(ctx context.Context, c Collection, today day.Day) (plants int, err error) {
+// changed. The lists of what stands where it is another now are left to SettleAir.
+func (s *Store) RemakeAir(ctx context.Context, c Collection, today day.Day) error {
 	known, err := s.PlacesKnown(ctx, c, today)
 	if err != nil {
-		return 0, err
+		return err
 	}
-	err = s.inTx(ctx, func(tx *sqlx.Tx) error {
+	return s.inTx(ctx, func(tx *sqlx.Tx) error {
 		before, err := airs(ctx, tx, c.ID)
 		if err != nil {
 			return err
 		}
-		var changed []uuid.UUID
 		for _, p := range known.Places {
 			was, had := before[p.ID]
 			var now *place.YearAir
@@ -80,27 +78,82 @@ func (s *Store) RemakeAir(ctx context.Context, c Collection, today day.Day) (pla
 				air := place.AirOf(p.Details.Year(known.Site, known.Of(p), today), p.Details.Fan)
 				now = &air
 			}
-			if now == nil && !had || now != nil && had && reflect.DeepEqual(was, *now) {
+			if now == nil && !had || now != nil && had && was == *now {
 				continue
 			}
-			if _, err := tx.ExecContext(ctx, `update places set air = $3 where collection_id = $1 and id = $2`,
-				c.ID, p.ID, orNull(now)); err != nil {
+			if _, err := tx.ExecContext(ctx, `update places set air = $3, air_left = case when exists
+				(select from plants x where x.collection_id = $1 and x.place_id = $2) then $4::uuid end
+				where collection_id = $1 and id = $2`, c.ID, p.ID, orNull(now), uuid.Nil); err != nil {
 				return fmt.Errorf("keeping the air of a place: %w", err)
 			}
-			changed = append(changed, p.ID)
 		}
-		if len(changed) == 0 {
+		return nil
+	})
+}
+
+// settledAtOnce is how many plants are written anew in one transaction.
+const settledAtOnce = 50
+
+// SettleAir writes the lists anew of plants that stand where the air changed, up to about so
+// many, and says whether any are left. Where it was broken off it goes on.
+func (s *Store) SettleAir(ctx context.Context, c Collection, most int) (left bool, err error) {
+	for done := 0; done < most; {
+		n, more, err := s.settleSome(ctx, c)
+		if err != nil || !more {
+			return false, err
+		}
+		done += n
+	}
+	return true, nil
+}
+
+// settleSome writes some plants of one place anew; more is false where no place has any left.
+func (s *Store) settleSome(ctx context.Context, c Collection) (n int, more bool, err error) {
+	err = s.inTx(ctx, func(tx *sqlx.Tx) error {
+		var open []struct {
+			ID   uuid.UUID `db:"id"`
+			Left uuid.UUID `db:"air_left"`
+		}
+		if err := tx.SelectContext(ctx, &open, `select id, air_left from places where collection_id = $1
+			and air_left is not null order by id limit 1 for update skip locked`, c.ID); err != nil {
+			return fmt.Errorf("asking where the air changed: %w", err)
+		}
+		if more = len(open) > 0; !more {
 			return nil
 		}
 		var ids []uuid.UUID
-		if err := tx.SelectContext(ctx, &ids, `select id from plants where collection_id = $1 and here
-			and place_id = any($2) order by id for update`, c.ID, changed); err != nil {
+		if err := tx.SelectContext(ctx, &ids, `select id from plants where collection_id = $1 and here and place_id = $2
+			and id > $3 order by id limit $4 for update`, c.ID, open[0].ID, open[0].Left, settledAtOnce); err != nil {
 			return fmt.Errorf("locking what stands there: %w", err)
 		}
-		plants = len(ids)
-		return projectAll(ctx, tx, c, ids)
+		var last *uuid.UUID
+		if n = len(ids); n == settledAtOnce {
+			last = &ids[n-1]
+		}
+		if err := projectAll(ctx, tx, c, ids); err != nil {
+			return err
+		}
+		_, err := tx.ExecContext(ctx, `update places set air_left = $3 where collection_id = $1 and id = $2`,
+			c.ID, open[0].ID, last)
+		return err
 	})
-	return plants, err
+	return n, more, err
+}
+
+// SettleAll finishes what was left of changed air in any collection.
+func (s *Store) SettleAll(ctx context.Context) error {
+	var open []Collection
+	err := sqlx.SelectContext(ctx, s.q(), &open, `select id, name, time_zone, south from collections c
+		where exists (select from places p where p.collection_id = c.id and p.air_left is not null)`)
+	if err != nil {
+		return fmt.Errorf("asking where the air changed: %w", err)
+	}
+	for _, c := range open {
+		if _, err := s.SettleAir(ctx, c, math.MaxInt); err != nil {
+			return err
+		}
+	}
+	return nil
 }
 
 // airs gives the air of the places of which something is known.

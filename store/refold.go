@@ -55,7 +55,12 @@ func (s *Store) Recompute(ctx context.Context) (int, error) {
 
 // RecomputeOf rebuilds what lists need of one collection and gives the number of its plants.
 func (s *Store) RecomputeOf(ctx context.Context, c Collection) (done int, err error) {
-	if _, err := s.RemakeAir(ctx, c, c.Today(s.now())); err != nil {
+	if err := s.RemakeAir(ctx, c, c.Today(s.now())); err != nil {
+		return 0, err
+	}
+	// All of them are written anew here.
+	if _, err := s.q().ExecContext(ctx, `update places set air_left = null
+		where collection_id = $1 and air_left is not null`, c.ID); err != nil {
 		return 0, err
 	}
 	kinds, err := loadKinds(ctx, s.q(), c.ID, true)

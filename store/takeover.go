@@ -4,6 +4,7 @@ import (
 	"context"
 	"errors"
 	"fmt"
+	"math"
 	"strings"
 
 	"github.com/google/uuid"
@@ -100,7 +101,8 @@ func (s *Store) Import(
 		return Added{}, err
 	}
 	added.unfit()
-	return added, nil
+	_, err = s.SettleAir(ctx, a.Collection, math.MaxInt)
+	return added, err
 }
 
 // unfit says first how much was kept, though not by the rules of today.

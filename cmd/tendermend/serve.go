@@ -258,6 +258,9 @@ func answer(ctx context.Context, out io.Writer, l net.Listener, s *store.Store, 
 // the program wrote them.
 func refold(ctx context.Context, s *store.Store, log *slog.Logger) {
 	n, err := s.Refold(ctx)
+	if err == nil {
+		err = s.SettleAll(ctx) // what the last one did not finish
+	}
 	switch {
 	case err != nil && ctx.Err() == nil:
 		log.Error("rebuilding the lists", "error", err)
