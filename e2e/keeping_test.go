@@ -59,7 +59,7 @@ func TestACollectionMovesHouse(t *testing.T) {
 	p.open("/exchange")
 	p.see("What you recorded is yours")
 	take(``)
-	p.see("From clinic.json: 55 plants")
+	p.see("From clinic.json: 56 plants")
 	p.see("0 were here already")
 	p.open("/exchange")
 	p.see("What you recorded is yours")

@@ -110,9 +110,9 @@ func (p *Shared) event(State) (string, bool) {
 	case n < 2:
 		return "alone in its pot", true
 	case p.Keep:
-		return fmt.Sprintf("%d plants in one pot, kept together", n), true
+		return working.Count(n, "plant") + " in one pot, kept together", true
 	default:
-		return fmt.Sprintf("%d plants in one pot", n), true
+		return working.Count(n, "plant") + " in one pot", true
 	}
 }
 

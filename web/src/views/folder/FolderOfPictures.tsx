@@ -91,15 +91,13 @@ function going(shot: Shot, chosen: Chosen[]): Going[] {
   return [{ file, path: shot.path, plant: shot.plant.id, on: shot.on, shot }];
 }
 
+const wholeFolder = { webkitdirectory: "", "aria-label": "A folder of pictures" };
+
 /** A whole folder, or some of its pictures where the device cannot choose folders. */
 function Choose({ choose, loading }: { choose: (files: File[]) => void; loading: boolean }) {
   return (
     <Group gap="sm">
-      <FileButton
-        multiple
-        onChange={choose}
-        inputProps={{ "aria-label": "A folder of pictures", ...{ webkitdirectory: "" } }}
-      >
+      <FileButton multiple onChange={choose} inputProps={wholeFolder}>
         {(props) => (
           <Button {...props} loading={loading}>
             Choose a folder

@@ -9,7 +9,7 @@ import { QuantityInput } from "../../fields";
 import { How } from "../../shell/How";
 import { Bare, Refused } from "../../shell/States";
 import { sayQuantity, toMetric, useUnits } from "../../units";
-import { type Potmate, sayPotmate } from "../pot/words";
+import { type Letter, sayWhich } from "../pot/words";
 import { useUndo } from "../undo";
 import { sayCount, sentence } from "../words";
 import classes from "./Growths.module.css";
@@ -92,7 +92,7 @@ function onPlant(strands: Strand[], id: string) {
 
 /** The plants of its pot whose growths are told apart; one without a letter where it stands alone. */
 function plantsOf(file: PlantFile, strands: Strand[]) {
-  const told = (file.shared?.plants ?? []).map((p) => ({ letter: p.letter as string, said: ` of ${sayPotmate(p)}` }));
+  const told = (file.shared?.plants ?? []).map((p) => ({ letter: p.letter as string, said: ` of ${sayWhich(p)}` }));
   const untold = strands.some((s) => !s.of);
   return untold ? [{ letter: "", said: told.length > 1 ? " of nobody knows which" : "" }, ...told] : told;
 }
@@ -107,7 +107,7 @@ function NewGrowth({ file, sorts }: { file: PlantFile; sorts: { value: string; l
   const [size, setSize] = useState<number>();
   const [came, setCame] = useState(false);
   const plants = file.shared && file.shared.plants.length > 1 ? file.shared.plants : [];
-  const [of, setOf] = useState<Potmate["letter"]>();
+  const [of, setOf] = useState<Letter>();
   const plant = plants.find((p) => p.letter === of) ?? plants[0];
   const send = (sort: string, label: string) =>
     record.mutate(
@@ -140,9 +140,9 @@ function NewGrowth({ file, sorts }: { file: PlantFile; sorts: { value: string; l
           label="On which plant of the pot"
           maw={260}
           allowDeselect={false}
-          data={plants.map((p) => ({ value: p.letter, label: sayPotmate(p) }))}
+          data={plants.map((p) => ({ value: p.letter, label: sayWhich(p) }))}
           value={plant.letter}
-          onChange={(v) => v && setOf(v as Potmate["letter"])}
+          onChange={(v) => setOf(plants.find((p) => p.letter === v)?.letter)}
         />
       )}
       <Group gap="xs" mt="sm">
@@ -189,7 +189,7 @@ function NewGrowth({ file, sorts }: { file: PlantFile; sorts: { value: string; l
 }
 
 /** What a look at a growth says. */
-type Said = { sizeMm?: number; state?: Strand["state"]; of?: Potmate["letter"] } & Looked;
+type Said = { sizeMm?: number; state?: Strand["state"]; of?: Letter } & Looked;
 
 interface WhichProps {
   file: PlantFile;
@@ -211,10 +211,10 @@ function OnWhichPlant({ file, strand, name, send }: WhichProps) {
           size="compact-md"
           variant="default"
           mr={4}
-          aria-label={`${name} is on ${sayPotmate(p)}`}
-          onClick={() => send(`${name} is on ${sayPotmate(p)}`, { of: p.letter })}
+          aria-label={`${name} is on ${sayWhich(p)}`}
+          onClick={() => send(`${name} is on ${sayWhich(p)}`, { of: p.letter })}
         >
-          {sayPotmate(p)}
+          {sayWhich(p)}
         </Button>
       ))}
     </div>

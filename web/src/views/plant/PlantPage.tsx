@@ -4,7 +4,7 @@ import { type PlantFile, Problem } from "../../api/client";
 import { usePlant } from "../../api/plants";
 import { distance, sayDay } from "../../dates";
 import { Bare, Failed, Waiting } from "../../shell/States";
-import { isolationWord, standingWord } from "../words";
+import { isolationWord, sayCount, standingWord } from "../words";
 import { Undone } from "./Undone";
 
 /** A plant's file: who it is, and the sides of its case. */
@@ -66,7 +66,7 @@ export function PlantPage() {
       {p.shared && p.shared.plants.length > 1 && (
         <p className="soft small mt-2 mb-0">
           <Link className="colour-inherit" to={at("/pot")}>
-            {p.shared.plants.length} plants in one pot
+            {sayCount(p.shared.plants.length, "plant")} in one pot
           </Link>
           {p.shared.kept && ", kept together"}
         </p>

@@ -1,6 +1,6 @@
 import type { Knowledge, ListedEntry, PlantFile, Schemas } from "../../api/client";
 import { type System, sayQuantity } from "../../units";
-import { sayPotmate } from "../pot/words";
+import { sayWhich } from "../pot/words";
 import { isolationWord, resultWord, sayCount } from "../words";
 
 type Body = Omit<Schemas["NewEntry"], "$schema" | "id" | "on" | "replaces" | "case" | "despite">;
@@ -120,7 +120,7 @@ const words = {
     title: p.out && p.out.length > 0 ? "Taken out of its pot" : "In its pot",
     text: list([
       p.out && p.out.length > 0 && `${p.out.map((o) => o.letter).join(", ")} into a pot of its own`,
-      `in the pot: ${p.plants.map(sayPotmate).join("; ")}`,
+      `in the pot: ${p.plants.map(sayWhich).join("; ")}`,
       p.keep && "they stay together",
     ]),
   }),

@@ -7,7 +7,7 @@ import { QuantityInput } from "../../fields";
 import { Refused } from "../../shell/States";
 import { useUndoMany } from "../undo";
 import { sayCount } from "../words";
-import { sayPotmate } from "./words";
+import { sayWhich } from "./words";
 
 type Out = Schemas["TakenOut"];
 
@@ -52,7 +52,7 @@ export function OwnPots({ file, shared }: { file: PlantFile; shared: Schemas["Po
         return (
           <div key={p.letter} className="mt-6">
             <Checkbox
-              label={`${sayPotmate(p)}${p.kind ? ` (${p.kind})` : ""}, ${sayCount(p.growths, "growth")} followed`}
+              label={`${sayWhich(p)}${p.kind ? ` (${p.kind})` : ""}, ${sayCount(p.growths, "growth")} followed`}
               checked={one !== undefined}
               onChange={() => toggle(p)}
             />

@@ -10,4 +10,4 @@ export const lettersOf = (shared: Schemas["PotView"] | undefined) =>
   all.filter((l) => !shared?.out.some((o) => o.letter === l));
 
 /** A plant of a pot in a few words. */
-export const sayPotmate = (p: Pick<Potmate, "letter" | "name">) => (p.name ? `${p.letter}, ${p.name}` : p.letter);
+export const sayWhich = (p: Pick<Potmate, "letter" | "name">) => (p.name ? `${p.letter}, ${p.name}` : p.letter);
