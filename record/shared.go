@@ -63,11 +63,11 @@ func (p *Shared) check(s *situation) (faults Faults) {
 	case len(p.Plants) > sharedpot.Most:
 		no("plants", "at most %s of one pot are told from each other", working.Count(sharedpot.Most, "plant"))
 	}
-	return append(faults, p.checkEach(s.ledger.kinds)...)
+	return append(faults, p.checkEach(s.ledger.kinds, state.Shared)...)
 }
 
 // checkEach says what is wrong with the plants one by one.
-func (p *Shared) checkEach(kinds plant.Kinds) (faults Faults) {
+func (p *Shared) checkEach(kinds plant.Kinds, now *SharedPot) (faults Faults) {
 	no := func(field, format string, args ...any) {
 		faults = append(faults, Fault{Field: "shared." + field, Message: fmt.Sprintf(format, args...)})
 	}
@@ -77,6 +77,9 @@ func (p *Shared) checkEach(kinds plant.Kinds) (faults Faults) {
 			no(fmt.Sprintf("plants[%d].letter", i), "each has a letter of its own, from A to L")
 		}
 		seen[m.Letter] = true
+		if now != nil && slices.ContainsFunc(now.Out, func(o OutOf) bool { return o.Letter == m.Letter }) {
+			no(fmt.Sprintf("plants[%d].letter", i), "%s was taken out of this pot; give another letter", m.Letter)
+		}
 		if _, known := kinds.ByID(m.Profile); m.Profile != "" && !known {
 			no(fmt.Sprintf("plants[%d].profile", i), "the kind %q is not known; pick one from the list", m.Profile)
 		}

@@ -121,4 +121,10 @@ func TestWhatAPotCannotHold(t *testing.T) {
 	b.write(1, together("A", "B"))
 	_, faults = b.state().TakeOut(uuid.New(), today, []record.TakenOut{{Letter: "A", Plant: uuid.New(), Name: "x"}})
 	assert.Contains(t, faults.Error(), "not A")
+
+	lists, faults := b.state().TakeOut(uuid.New(), today, []record.TakenOut{{Letter: "B", Plant: uuid.New(), Name: "x"}})
+	require.Empty(t, faults)
+	b.entries = append(b.entries, lists[1]...)
+	assert.Contains(t, b.try(0, together("A", "B")).Error(), "was taken out", "the letter of one that left")
+	assert.Empty(t, b.try(0, together("A", "C")))
 }
