@@ -23,7 +23,7 @@ func (c *composer) finish() {
 	c.keptDry(list)
 	c.drySaid(list)
 	list = c.wateredOn(list)
-	list = c.heldWhileWet(list)
+	list = c.wateredWhileDry(c.heldWhileWet(list))
 	list = c.afterHeld(list)
 	oneRule(list)
 	ruleAfterSoak(list)

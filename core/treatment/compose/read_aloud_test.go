@@ -170,3 +170,31 @@ func TestNoLiveRootIsActedOnToday(t *testing.T) {
 	words, _ = said(t, fmt.Sprintf(s, 1), treatment.Look)
 	assert.NotContains(t, strings.Join(words, ""), "plan its rescue first")
 }
+
+// A medium that was found bone dry is watered today; a kind that is kept dry waits.
+func TestWhatWasFoundBoneDryDrinks(t *testing.T) {
+	const s = `{"kind":%q,"causes":["ethylene"],"on":"2026-05-15","answers":{"moist":%q,"growing":true}}`
+	for _, c := range []struct {
+		kind, moist string
+		drinks      bool
+	}{
+		{"monstera-siltepecana", "bone", true},
+		{"monstera-siltepecana", "dry", false},
+		{"mammillaria-hahniana", "bone", false},
+	} {
+		words, days := said(t, fmt.Sprintf(s, c.kind, c.moist), treatment.ByRule)
+		assert.Equal(t, c.drinks, len(words) > 0, "%+v", c)
+		if c.drinks {
+			assert.Zero(t, days[0])
+		}
+	}
+}
+
+// What must never dry is not dried for springtails, which do it no harm.
+func TestABogPlantIsNotDriedForSpringtails(t *testing.T) {
+	for kind, held := range map[string]bool{"sarracenia-hybrid": false, "soleirolia-soleirolii": false,
+		"pelargonium-zonal": true} {
+		words, _ := said(t, fmt.Sprintf(`{"kind":%q,"causes":["springtail"],"on":"2026-05-15"}`, kind), treatment.HoldWater)
+		assert.Equal(t, held, len(words) > 0, kind)
+	}
+}

@@ -64,6 +64,13 @@ func bareCane(x *subject) bool {
 	return x.is(t.JewelOrchid, t.AroidVine, t.WaxVine) && x.Facts.PieceOf.Value == "stem"
 }
 
+// neverDries says whether its kind is kept moist, in a tray or over a reservoir: what dries a
+// medium for others harms it.
+func neverDries(x *subject) bool {
+	return x.habitID == t.Carnivore ||
+		among(x.kind.WaterRule, plant.Even, plant.WetTray, plant.CupWater, plant.Reservoir)
+}
+
 // inMedium says whether it stands in a pot with a medium.
 func inMedium(x *subject) bool { return !x.untied && x.seat == "pot" && x.habitID != t.AirPlant }
 

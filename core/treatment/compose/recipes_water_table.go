@@ -24,6 +24,7 @@ var waterRecipes = []recipe{
 			when(due, t.ByRule),
 		},
 	},
+	{cause.Springtail, neverDries, []item{at(3, t.Look), at(14, t.Look)}}, // they do no harm, drying would
 	{cause.Springtail, all, []item{at(0, t.HoldWater, until(due)), at(3, t.Look), when(due, t.ByRule)}},
 	{cause.UnevenWater, all, []item{at(0, t.ByRule, every(3, twoLeaves)), at(14, t.Look, every(7, toDay(42)))}},
 	{cause.Edema, all, join([]item{at(0, t.Air), at(0, t.ByRule, what("morning"))}, judged)},
