@@ -11,7 +11,8 @@ import (
 
 // Away is a time in which nobody was at home.
 type Away struct {
-	From, Back day.Day
+	From day.Day `json:"from"`
+	Back day.Day `json:"back"`
 }
 
 // awayIn says whether a trip lies in a gap between waterings, or a part of one.

@@ -7,6 +7,7 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"tendermend/core/day"
 	"tendermend/core/recovery"
 	"tendermend/record"
 )
@@ -127,4 +128,19 @@ func TestWhatAPotCannotHold(t *testing.T) {
 	b.entries = append(b.entries, lists[1]...)
 	assert.Contains(t, b.try(0, together("A", "B")).Error(), "was taken out", "the letter of one that left")
 	assert.Empty(t, b.try(0, together("A", "C")))
+}
+
+// How long it was had follows from how long its pot was here, on both sides of each limit.
+func TestWhoIsTakenOutWasHadAsLongAsItsPot(t *testing.T) {
+	for days, had := range map[int]record.Had{
+		27: record.HadNew, 28: record.HadWeeks, 89: record.HadWeeks, 90: record.HadMonths, 364: record.HadMonths,
+		365: record.HadYears,
+	} {
+		b := newBook(t)
+		b.entries[0].On = today - day.Day(days)
+		b.write(0, together("A", "B"))
+		lists, faults := b.state().TakeOut(uuid.New(), today, []record.TakenOut{{Letter: "B", Plant: uuid.New(), Name: "x"}})
+		require.Empty(t, faults)
+		assert.Equal(t, had, lists[0][0].Arrived.Had, "%d days", days)
+	}
 }

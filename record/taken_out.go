@@ -117,10 +117,7 @@ func (s State) hadBy(on day.Day) Had {
 
 // PotAdvice weighs whether the plants of its pot are parted or stay together, as of a day.
 func (s State) PotAdvice(on day.Day) sharedpot.Parting {
-	pot := sharedpot.Pot{Spreading: len(s.Suspected()) > 0, WidthCM: s.Known.PotWidthCM.Or(0)}
-	if s.Pot.WidthCM != nil {
-		pot.WidthCM = *s.Pot.WidthCM
-	}
+	pot := sharedpot.Pot{Spreading: len(s.Suspected()) > 0, WidthCM: s.Facts(on, Context{}).PotWidthCM.Or(0)}
 	if grows := s.Growing(on); grows != nil {
 		pot.Growing = grows.Is
 	}

@@ -59,12 +59,16 @@ func (srv *server) potView(ctx context.Context, a store.Account, s record.State,
 		}
 		v.Plants = append(v.Plants, one)
 	}
+	var out []uuid.UUID
 	for _, o := range s.Shared.Out {
-		kin, _, err := srv.store.KinOf(ctx, a.Collection.ID, o.Plant)
-		if err != nil {
-			return nil, err
-		}
-		v.Out = append(v.Out, PottedOutView{o, kin.Name})
+		out = append(out, o.Plant)
+	}
+	called, err := srv.store.KinBy(ctx, a.Collection.ID, out...)
+	if err != nil {
+		return nil, err
+	}
+	for _, o := range s.Shared.Out {
+		v.Out = append(v.Out, PottedOutView{o, called[o.Plant].Name})
 	}
 	if len(v.Plants) > 1 && !s.Over() {
 		advice := s.PotAdvice(today)

@@ -17,30 +17,39 @@ import (
 
 // archivedAir adds what was read in each place to the places of an archive.
 func (s *Store) archivedAir(ctx context.Context, collection uuid.UUID, list []exchange.Place) error {
+	at := map[uuid.UUID]*exchange.Place{}
 	for i := range list {
-		p := &list[i]
-		var lights []struct {
-			ID   uuid.UUID               `db:"id"`
-			Body asJSON[place.LightRead] `db:"body"`
-		}
-		err := sqlx.SelectContext(ctx, s.q(), &lights, `select id, body from place_lights
-			where collection_id = $1 and place_id = $2 order by body->>'on', id`, collection, p.ID)
-		if err != nil {
-			return fmt.Errorf("reading the light of a place: %w", err)
-		}
-		for _, l := range lights {
-			p.Lights = append(p.Lights, exchange.PlaceLight{ID: l.ID, LightRead: l.Body.V})
-		}
-		// As they were read: single precision is kept, which would be written with its noise.
-		err = sqlx.SelectContext(ctx, s.q(), &p.Readings, `select at, round(temperature::numeric, 3)::float8 as temperature,
-				round(humidity::numeric, 3)::float8 as humidity
-			from place_readings where collection_id = $1 and place_id = $2 order by at`, collection, p.ID)
-		if err != nil {
-			return fmt.Errorf("reading the readings of a place: %w", err)
-		}
-		for j := range p.Readings {
-			p.Readings[j].At = p.Readings[j].At.UTC()
-		}
+		at[list[i].ID] = &list[i]
+	}
+	var lights []struct {
+		Place uuid.UUID               `db:"place_id"`
+		ID    uuid.UUID               `db:"id"`
+		Body  asJSON[place.LightRead] `db:"body"`
+	}
+	err := sqlx.SelectContext(ctx, s.q(), &lights, `select place_id, id, body from place_lights
+		where collection_id = $1 order by body->>'on', id`, collection)
+	if err != nil {
+		return fmt.Errorf("reading the light of places: %w", err)
+	}
+	for _, l := range lights {
+		p := at[l.Place]
+		p.Lights = append(p.Lights, exchange.PlaceLight{ID: l.ID, LightRead: l.Body.V})
+	}
+	var readings []struct {
+		Place uuid.UUID `db:"place_id"`
+		exchange.PlaceReading
+	}
+	// As they were read: single precision is kept, which would be written with its noise.
+	err = sqlx.SelectContext(ctx, s.q(), &readings, `select place_id, at,
+			round(temperature::numeric, 3)::float8 as temperature, round(humidity::numeric, 3)::float8 as humidity
+		from place_readings where collection_id = $1 order by place_id, at`, collection)
+	if err != nil {
+		return fmt.Errorf("reading the readings of places: %w", err)
+	}
+	for _, r := range readings {
+		p := at[r.Place]
+		r.At = r.At.UTC()
+		p.Readings = append(p.Readings, r.PlaceReading)
 	}
 	return nil
 }
@@ -50,12 +59,12 @@ func (s *Store) archivedAir(ctx context.Context, collection uuid.UUID, list []ex
 func (s *Store) importAir(ctx context.Context, tx *sqlx.Tx, a Account, in exchange.Archive,
 	moved map[uuid.UUID]uuid.UUID, today day.Day,
 ) error {
-	if in.Site != nil {
-		if _, said, err := loadSetting[place.Site](ctx, tx, a.Collection.ID, siteKey); err != nil || said {
-			if err != nil {
-				return err
-			}
-		} else if err := s.SaveSite(ctx, a, *in.Site); err != nil {
+	_, said, err := loadSetting[place.Site](ctx, tx, a.Collection.ID, siteKey)
+	if err != nil {
+		return err
+	}
+	if in.Site != nil && !said {
+		if err := s.SaveSite(ctx, a, *in.Site); err != nil {
 			return err
 		}
 	}

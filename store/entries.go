@@ -7,6 +7,7 @@ import (
 	"encoding/json"
 	"errors"
 	"fmt"
+	"slices"
 	"time"
 
 	jsonv2 "github.com/go-json-experiment/json"
@@ -172,6 +173,9 @@ func (s *Store) AppendTogether(
 		}
 	}
 	err = s.inTx(ctx, func(tx *sqlx.Tx) error {
+		if err := lockOrigins(ctx, tx, a.Collection.ID, slices.Concat(lists...)...); err != nil {
+			return err
+		}
 		for _, list := range lists {
 			add := adding{store: s, tx: tx, account: a, today: today, accepted: accepted}
 			done, err := add.all(ctx, list)
@@ -188,11 +192,6 @@ func (s *Store) AppendTogether(
 // all adds the entries of one plant.
 func (add *adding) all(ctx context.Context, list []record.Entry) (kept []record.Entry, err error) {
 	collection, plant := add.account.Collection.ID, list[0].PlantID
-	for _, e := range list {
-		if err := lockOrigins(ctx, add.tx, collection, e); err != nil {
-			return nil, err
-		}
-	}
 	if err := lockPlant(ctx, add.tx, collection, list[0]); err != nil {
 		return nil, err
 	}

@@ -2,6 +2,7 @@ package store
 
 import (
 	"context"
+	"fmt"
 
 	"github.com/google/uuid"
 	"github.com/jmoiron/sqlx"
@@ -28,18 +29,24 @@ func (s *Store) Children(ctx context.Context, collection, mother uuid.UUID) ([]K
 	return kin, err
 }
 
+// KinBy gives plants by name; those that the collection does not have are missing.
+func (s *Store) KinBy(ctx context.Context, collection uuid.UUID, ids ...uuid.UUID) (map[uuid.UUID]Kin, error) {
+	list := []Kin{}
+	err := sqlx.SelectContext(ctx, s.q(), &list,
+		`select id, name, standing from plants where collection_id = $1 and id = any($2)`, collection, ids)
+	if err != nil {
+		return nil, fmt.Errorf("reading what plants are called: %w", err)
+	}
+	all := map[uuid.UUID]Kin{}
+	for _, k := range list {
+		all[k.ID] = k
+	}
+	return all, nil
+}
+
 // KinOf gives a plant by name; false where the collection has no such plant.
 func (s *Store) KinOf(ctx context.Context, collection, id uuid.UUID) (kin Kin, found bool, err error) {
-	list := []Kin{}
-	err = sqlx.SelectContext(
-		ctx, s.q(),
-		&list,
-		`select id, name, standing from plants where collection_id = $1 and id = $2`,
-		collection,
-		id,
-	)
-	if err != nil || len(list) == 0 {
-		return Kin{}, false, err
-	}
-	return list[0], true, nil
+	all, err := s.KinBy(ctx, collection, id)
+	kin, found = all[id]
+	return kin, found, err
 }

@@ -209,12 +209,16 @@ func projectAll(ctx context.Context, tx *sqlx.Tx, c Collection, ids []uuid.UUID)
 	if err != nil {
 		return err
 	}
+	around, err := surround(ctx, tx, c.ID)
+	if err != nil {
+		return err
+	}
 	for _, id := range ids {
 		entries, err := loadEntries(ctx, tx, c.ID, id)
 		if err != nil {
 			return err
 		}
-		if err := project(ctx, tx, c, record.Fold(id, entries, kinds)); err != nil {
+		if err := project(ctx, tx, c, record.Fold(id, entries, kinds), around); err != nil {
 			return err
 		}
 	}
@@ -235,13 +239,11 @@ func (s *Store) Record(ctx context.Context, collection, id uuid.UUID) ([]record.
 	if err != nil {
 		return nil, record.State{}, err
 	}
-	state := f.state.Apiece()
-	if state.Sisters, err = sisters(ctx, s.q(), collection, id, originOf(state)); err != nil {
+	around, err := surround(ctx, s.q(), collection)
+	if err != nil {
 		return nil, record.State{}, err
 	}
-	if state.Airs, err = airs(ctx, s.q(), collection); err != nil {
-		return nil, record.State{}, err
-	}
-	state.Aways, err = aways(ctx, s.q(), collection)
+	state := around.told(f.state)
+	state.Sisters, err = sisters(ctx, s.q(), collection, id, originOf(state))
 	return f.entries, state, err
 }

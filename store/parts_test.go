@@ -149,7 +149,7 @@ func TestAReplicaTakesTheReads(t *testing.T) {
 	at, err := store.Open(replica.DatabaseURL(name), pgtest.Clock)
 	require.NoError(t, err)
 	require.NoError(t, at.DB.Get(&scans, `select count(*) from pg_stat_activity where datname = current_database()
-		and query ilike '%collection_id%' and pid <> pg_backend_pid()`))
+		and query ilike '%from plants%' and pid <> pg_backend_pid()`))
 	assert.Positive(t, scans, "the replica was asked")
 	require.NoError(t, at.DB.Close())
 

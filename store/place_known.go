@@ -67,12 +67,12 @@ func (s *Store) RemakeAir(ctx context.Context, c Collection, today day.Day) erro
 		return err
 	}
 	return s.inTx(ctx, func(tx *sqlx.Tx) error {
-		before, err := airs(ctx, tx, c.ID)
+		around, err := surround(ctx, tx, c.ID)
 		if err != nil {
 			return err
 		}
 		for _, p := range known.Places {
-			was, had := before[p.ID]
+			was, had := around.Airs.V[p.ID]
 			var now *place.YearAir
 			if p.Details != nil {
 				air := place.AirOf(p.Details.Year(known.Site, known.Of(p), today), p.Details.Fan)
@@ -154,22 +154,4 @@ func (s *Store) SettleAll(ctx context.Context) error {
 		}
 	}
 	return nil
-}
-
-// airs gives the air of the places of which something is known.
-func airs(ctx context.Context, q sqlx.QueryerContext, collection uuid.UUID) (map[uuid.UUID]place.YearAir, error) {
-	var rows []struct {
-		ID  uuid.UUID             `db:"id"`
-		Air asJSON[place.YearAir] `db:"air"`
-	}
-	err := sqlx.SelectContext(ctx, q, &rows,
-		`select id, air from places where collection_id = $1 and air is not null`, collection)
-	if err != nil {
-		return nil, fmt.Errorf("reading the air of places: %w", err)
-	}
-	all := map[uuid.UUID]place.YearAir{}
-	for _, r := range rows {
-		all[r.ID] = r.Air.V
-	}
-	return all, nil
 }

@@ -23,16 +23,10 @@ const listedStitches = 60
 // project writes what lists need of a plant. It depends on the record alone, its own
 // and what those that came with it are suspected of by theirs, and on the air of its places,
 // so recompute gives the same rows.
-func project(ctx context.Context, tx *sqlx.Tx, c Collection, s record.State) error {
+func project(ctx context.Context, tx *sqlx.Tx, c Collection, s record.State, around surroundings) error {
+	s = around.told(s)
 	var err error
 	if s.Sisters, err = sisters(ctx, tx, c.ID, s.PlantID, originOf(s)); err != nil {
-		return err
-	}
-	s = s.Apiece() // what it remembers was worked out without the air where it stands
-	if s.Airs, err = airs(ctx, tx, c.ID); err != nil {
-		return err
-	}
-	if s.Aways, err = aways(ctx, tx, c.ID); err != nil {
 		return err
 	}
 	if err := projectPlant(ctx, tx, c, s); err != nil {

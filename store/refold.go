@@ -71,6 +71,10 @@ func (s *Store) RecomputeOf(ctx context.Context, c Collection) (done int, err er
 	if err := sqlx.SelectContext(ctx, s.q(), &ids, `select id from plants where collection_id = $1`, c.ID); err != nil {
 		return 0, err
 	}
+	around, err := surround(ctx, s.q(), c.ID)
+	if err != nil {
+		return 0, err
+	}
 	if err := s.writeSuspects(ctx, c.ID, ids, kinds); err != nil {
 		return 0, err
 	}
@@ -85,7 +89,7 @@ func (s *Store) RecomputeOf(ctx context.Context, c Collection) (done int, err er
 			if err != nil {
 				return err
 			}
-			return project(ctx, tx, c, record.Fold(id, entries, kinds))
+			return project(ctx, tx, c, record.Fold(id, entries, kinds), around)
 		})
 		if err != nil {
 			return done, fmt.Errorf("recomputing plant %s: %w", id, err)

@@ -30,16 +30,23 @@ func sourceOf(a record.Arrived) string { return strings.ToLower(strings.TrimSpac
 
 // lockOrigins makes writers to plants that came together wait for each other: what
 // one of them is suspected of is written into the lists of the others. It comes
-// before any plant is locked, so that two of them never wait for one another.
-func lockOrigins(ctx context.Context, tx *sqlx.Tx, collection uuid.UUID, e record.Entry) error {
+// before any plant is locked, for all that is written together, so that two of them never
+// wait for one another.
+func lockOrigins(ctx context.Context, tx *sqlx.Tx, collection uuid.UUID, entries ...record.Entry) error {
 	var origins []origin
-	const of = `select source, arrived_on from plants where collection_id = $1 and id = $2`
-	if err := tx.SelectContext(ctx, &origins, of, collection, e.PlantID); err != nil {
+	var plants []uuid.UUID
+	for _, e := range entries {
+		plants = append(plants, e.PlantID)
+		if e.Arrived != nil {
+			origins = append(origins, origin{sourceOf(*e.Arrived), &e.On})
+		}
+	}
+	var known []origin
+	const of = `select source, arrived_on from plants where collection_id = $1 and id = any($2)`
+	if err := tx.SelectContext(ctx, &known, of, collection, plants); err != nil {
 		return fmt.Errorf("asking where a plant came from: %w", err)
 	}
-	if e.Arrived != nil {
-		origins = append(origins, origin{sourceOf(*e.Arrived), &e.On})
-	}
+	origins = append(origins, known...)
 	var keys []string
 	for _, o := range origins {
 		if o.known() {
@@ -93,7 +100,11 @@ func projectWithSisters(ctx context.Context, tx *sqlx.Tx, c Collection, s record
 	if err := tx.SelectContext(ctx, &before, was, c.ID, s.PlantID); err != nil {
 		return fmt.Errorf("reading what it was suspected of: %w", err)
 	}
-	if err := project(ctx, tx, c, s); err != nil {
+	around, err := surround(ctx, tx, c.ID)
+	if err != nil {
+		return err
+	}
+	if err := project(ctx, tx, c, s, around); err != nil {
 		return err
 	}
 	now, o := s.Suspected(), originOf(s)

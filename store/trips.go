@@ -195,21 +195,3 @@ func (s *Store) Ticks(
 	}
 	return list, nil
 }
-
-// aways are the times in which the carers of a collection were or will be away.
-func aways(ctx context.Context, q sqlx.QueryerContext, collection uuid.UUID) ([]record.Away, error) {
-	var rows []struct {
-		From day.Day `db:"from_day"`
-		Back day.Day `db:"back_day"`
-	}
-	err := sqlx.SelectContext(ctx, q, &rows,
-		`select from_day, back_day from trips where collection_id = $1 order by from_day`, collection)
-	if err != nil {
-		return nil, fmt.Errorf("reading who was away: %w", err)
-	}
-	list := make([]record.Away, len(rows))
-	for i, r := range rows {
-		list[i] = record.Away(r)
-	}
-	return list, nil
-}

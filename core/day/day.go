@@ -20,6 +20,13 @@ func Of(year int, month time.Month, dayOfMonth int) Day {
 	return fromTime(time.Date(year, month, dayOfMonth, 0, 0, 0, 0, time.UTC))
 }
 
+// Made is the day of a year, a month from 1 and a day of it; false where the calendar has none.
+func Made(year, month, dayOfMonth int) (Day, bool) {
+	d := Of(year, time.Month(month), dayOfMonth)
+	at := d.Time()
+	return d, at.Year() == year && int(at.Month()) == month && at.Day() == dayOfMonth
+}
+
 // At gives the calendar day of an instant in that instant's own time zone.
 func At(t time.Time) Day { return Of(t.Year(), t.Month(), t.Day()) }
 

@@ -50,6 +50,20 @@ func TestDayGoesIntoADateColumnAndComesBack(t *testing.T) {
 	assert.Equal(t, time.November, on.Month())
 }
 
+func TestOnlyDaysOfTheCalendarAreMade(t *testing.T) {
+	for _, c := range []struct {
+		y, m, d int
+		is      bool
+	}{{2026, 2, 28, true}, {2026, 2, 29, false}, {2028, 2, 29, true}, {2026, 0, 1, false}, {2026, 1, 1, true},
+		{2026, 12, 31, true}, {2026, 13, 1, false}, {2026, 4, 31, false}, {2026, 4, 0, false}} {
+		made, is := day.Made(c.y, c.m, c.d)
+		assert.Equal(t, c.is, is, "%+v", c)
+		if is {
+			assert.Equal(t, day.Of(c.y, time.Month(c.m), c.d), made)
+		}
+	}
+}
+
 func TestDaysThatAreNotThereAreRefused(t *testing.T) {
 	for _, words := range []string{"", "2026-02-30", "2026-13-01", "26-1-1", "2026-11-24T00:00:00Z"} {
 		_, err := day.Parse(words)

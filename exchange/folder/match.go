@@ -87,12 +87,12 @@ type called struct {
 func index(plants []Whose) called {
 	c := called{labels: map[string][]Whose{}, names: map[string][]Whose{}, byLength: map[int][]string{}}
 	for _, p := range plants {
-		for _, l := range []string{plain(p.Label), strings.ReplaceAll(plain(p.Label), " ", "")} {
+		for _, l := range []string{wordsOf(p.Label), strings.ReplaceAll(wordsOf(p.Label), " ", "")} {
 			if l != "" && !slices.Contains(c.labels[l], p) {
 				c.labels[l] = append(c.labels[l], p)
 			}
 		}
-		if n := plain(p.Name); n != "" {
+		if n := wordsOf(p.Name); n != "" {
 			if len(c.names[n]) == 0 {
 				c.byLength[len(n)] = append(c.byLength[len(n)], n)
 			}
@@ -135,7 +135,7 @@ func (c called) find(name string) ([]Whose, Told) {
 	parts := strings.Split(strings.TrimSuffix(name, path.Ext(name)), "/")
 	slices.Reverse(parts)
 	for _, part := range parts {
-		words := strings.Fields(plain(part))
+		words := strings.Fields(wordsOf(part))
 		if fit := longest(words, c.labels); len(fit) > 0 {
 			return fit, ByLabel
 		}

@@ -19,8 +19,10 @@ var (
 	tenth = folder.Whose{ID: uuid.New(), Name: "Moth orchid, 10", Label: "B-010", On: came}
 	twin  = folder.Whose{ID: uuid.New(), Name: "Pothos", On: came}
 	other = folder.Whose{ID: uuid.New(), Name: "Pothos", On: came}
+	ivy   = folder.Whose{ID: uuid.New(), Name: "Ivie", On: came}
+	hoya  = folder.Whose{ID: uuid.New(), Name: "Hoyas", On: came}
 	felt  = folder.Whose{ID: uuid.New(), Name: "Müller’s fern", On: came}
-	all   = []folder.Whose{lady, one, tenth, twin, other, felt}
+	all   = []folder.Whose{lady, one, tenth, twin, other, ivy, hoya, felt}
 )
 
 func shot(f folder.File) folder.Shot { return folder.Match([]folder.File{f}, all, today)[0] }
@@ -39,8 +41,10 @@ func TestAPictureIsOfThePlantThatItsNameTells(t *testing.T) {
 		"moth_orchid_1_2026-05-01.jpg":              {&one, folder.ByName},
 		"mullers fern.jpg":                          {&felt, folder.ByName},
 		"mulers fern 2026-05-01.jpg":                {&felt, folder.ByNearly},
-		"mulers ferm.jpg":                           {nil, folder.ByNothing}, // two letters
-		"B-001/T-033.jpg":                           {&lady, folder.ByLabel}, // its own name before its folder
+		"hoyaz.jpg":                                 {&hoya, folder.ByNearly}, // five letters
+		"ivia.jpg":                                  {nil, folder.ByNothing},  // four: too short to be guessed
+		"mulers ferm.jpg":                           {nil, folder.ByNothing},  // two letters
+		"B-001/T-033.jpg":                           {&lady, folder.ByLabel},  // its own name before its folder
 		"IMG_20260501_101112.jpg":                   {nil, folder.ByNothing},
 		"T-0331.jpg":                                {nil, folder.ByNothing},
 	} {

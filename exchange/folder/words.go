@@ -6,34 +6,17 @@ import (
 	"slices"
 	"strconv"
 	"strings"
-	"time"
-	"unicode"
-
-	"golang.org/x/text/runes"
-	"golang.org/x/text/transform"
-	"golang.org/x/text/unicode/norm"
 
 	"tendermend/core/day"
+	"tendermend/exchange/plain"
 	"tendermend/record"
 )
 
-// plain is text without capitals, accents and marks, words parted by one space.
-func plain(text string) string {
-	bare, _, err := transform.String(transform.Chain(norm.NFD, runes.Remove(runes.In(unicode.Mn)), norm.NFC), text)
-	if err != nil {
-		bare = text
-	}
-	bare = strings.Map(func(c rune) rune {
-		switch {
-		case unicode.IsLetter(c) || unicode.IsDigit(c):
-			return unicode.ToLower(c)
-		case c == '’' || c == '\'':
-			return -1
-		}
-		return ' '
-	}, bare)
-	return strings.Join(strings.Fields(bare), " ")
-}
+// unmarked takes the marks out that stand within a word.
+var unmarked = strings.NewReplacer("’", "", "'", "")
+
+// wordsOf is a name as it is compared: "Müller’s" is "mullers".
+func wordsOf(name string) string { return plain.Words(unmarked.Replace(name)) }
 
 // The days that stand in names: 2026-05-01, 20260501, 1.5.2026. What may be the day or the
 // month is none: 01-05-2026 without points is not read.
@@ -58,8 +41,7 @@ func dayIn(name string) (day.Day, bool) {
 		y, _ := strconv.Atoi(m[one.y])
 		mo, _ := strconv.Atoi(m[one.m])
 		d, _ := strconv.Atoi(m[one.d])
-		made := day.Of(y, time.Month(mo), d)
-		if at := made.Time(); mo >= 1 && at.Day() == d && int(at.Month()) == mo {
+		if made, is := day.Made(y, mo, d); is {
 			return made, true
 		}
 	}
@@ -87,7 +69,7 @@ func dayOf(f File, today day.Day) (*day.Day, Told) {
 
 // sideIn is the side that a name tells; the front where it tells none.
 func sideIn(name string) record.Side {
-	words := strings.Fields(plain(name))
+	words := strings.Fields(wordsOf(name))
 	for _, side := range record.Sides() {
 		if slices.Contains(words, string(side)) {
 			return side
@@ -99,7 +81,7 @@ func sideIn(name string) record.Side {
 // rest is what is left of a name without its day, its side and what cameras write.
 func rest(name string) string {
 	name = pointed.ReplaceAllString(yearFirst.ReplaceAllString(name, " "), " ")
-	words := strings.Fields(counter.ReplaceAllString(plain(name), " "))
+	words := strings.Fields(counter.ReplaceAllString(wordsOf(name), " "))
 	words = slices.DeleteFunc(words, func(w string) bool { return slices.Contains(record.Sides(), record.Side(w)) })
 	return strings.Join(words, " ")
 }

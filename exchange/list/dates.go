@@ -112,9 +112,8 @@ func (r *reader) made(said, year, month, dayOfMonth string) (day.Day, string) {
 	if err != nil {
 		mo = monthOf(month)
 	}
-	made := day.Of(y, time.Month(mo), d)
-	at := made.Time()
-	if mo < 1 || mo > 12 || at.Day() != d || int(at.Month()) != mo {
+	made, is := day.Made(y, mo, d)
+	if !is {
 		return 0, "there is no such day as " + said + "; write it as 2026-03-24"
 	}
 	return r.before(made)

@@ -5,15 +5,11 @@ import (
 	"fmt"
 	"slices"
 	"strings"
-	"unicode"
 
 	"github.com/agnivade/levenshtein"
 
-	"golang.org/x/text/runes"
-	"golang.org/x/text/transform"
-	"golang.org/x/text/unicode/norm"
-
 	"tendermend/core/recovery"
+	"tendermend/exchange/plain"
 )
 
 // field is what a column tells.
@@ -79,28 +75,18 @@ func readWords(text string) (list []called) {
 	return list
 }
 
-// plain is a heading without capitals, accents, marks and what stands in brackets.
-func plain(heading string) string {
+// sense is a heading without capitals, accents, marks and what stands in brackets.
+func sense(heading string) string {
 	if i := strings.IndexAny(heading, "(["); i > 0 {
 		heading = heading[:i]
 	}
-	bare, _, err := transform.String(transform.Chain(norm.NFD, runes.Remove(runes.In(unicode.Mn)), norm.NFC), heading)
-	if err != nil {
-		bare = heading
-	}
-	bare = strings.Map(func(c rune) rune {
-		if unicode.IsLetter(c) || unicode.IsDigit(c) {
-			return unicode.ToLower(c)
-		}
-		return ' '
-	}, bare)
-	return strings.Join(strings.Fields(bare), " ")
+	return plain.Words(heading)
 }
 
 // fieldOf is what a heading tells: by its words, as a measure, with a letter wrong, then by
 // the first of its words that tells something.
 func fieldOf(heading string) field {
-	said := plain(heading)
+	said := sense(heading)
 	if said == "" {
 		return ""
 	}
@@ -127,13 +113,13 @@ func fieldOf(heading string) field {
 
 // measureOf is the measure that a heading, or a cell, names; empty where there is none.
 func measureOf(said string) string {
-	name := plain(said)
+	name := sense(said)
 	if name == "" {
 		return ""
 	}
 	for _, m := range recovery.Measures() {
 		for _, called := range []string{m.ID, m.Short, m.Ask} {
-			if plain(called) == name {
+			if sense(called) == name {
 				return m.ID
 			}
 		}

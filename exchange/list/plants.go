@@ -89,7 +89,7 @@ type found struct{ id, why string }
 
 // kindOf is the kind that has a name; why says what is wanting where it is none, or several.
 func (r *reader) kindOf(said string) (id, why string) {
-	key := plain(said)
+	key := sense(said)
 	f, known := r.known[key]
 	if !known {
 		f.id, f.why = r.lookUp(said)
@@ -159,7 +159,7 @@ type habitCalled struct{ name, id string }
 // habitsByName are the ways of growing by what they are called, in the order of the tables.
 var habitsByName = sync.OnceValue(func() (list []habitCalled) {
 	for _, h := range plant.Habits() {
-		for _, name := range []string{plain(h.ID), plain(h.Label)} {
+		for _, name := range []string{sense(h.ID), sense(h.Label)} {
 			list = append(list, habitCalled{name, h.ID}, habitCalled{name + "s", h.ID})
 		}
 	}
@@ -169,7 +169,7 @@ var habitsByName = sync.OnceValue(func() (list []habitCalled) {
 // habitOf is the way of growing that has an id or a name, with a letter wrong too; empty
 // where there is none.
 func habitOf(said string) string {
-	name := plain(said)
+	name := sense(said)
 	for _, fits := range []func(called string) bool{
 		func(called string) bool { return called == name },
 		func(called string) bool { return len(name) > 4 && len(called) > 4 && near(name, called) },

@@ -2,6 +2,7 @@ import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tansta
 import { answer, client, problemOf, type Schemas } from "./client";
 import { keys } from "./keys";
 import { jsonLines } from "./lines";
+import { shrink } from "./shrink";
 
 /** Takes in a file of confirmed cases of other collections. */
 export function useTakeCases() {
@@ -26,18 +27,18 @@ const asBytes = {
   headers: { "Content-Type": "application/octet-stream" },
 };
 
-/** Sends a picture; the id is made once, so that trying again does nothing twice. */
+/** Sends a picture, made small; the id is made once, so that trying again does nothing twice. */
+export const sendPicture = async (plant: string, id: string, file: Blob) =>
+  answer(
+    client.PUT("/api/plants/{plant}/pictures/{picture}", {
+      params: { path: { plant, picture: id } },
+      body: (await shrink(file)) as unknown as string,
+      ...asBytes,
+    }),
+  );
+
 export const useSendPicture = (plant: string) =>
-  useMutation({
-    mutationFn: ({ id, file }: { id: string; file: Blob }) =>
-      answer(
-        client.PUT("/api/plants/{plant}/pictures/{picture}", {
-          params: { path: { plant, picture: id } },
-          body: file as unknown as string,
-          ...asBytes,
-        }),
-      ),
-  });
+  useMutation({ mutationFn: ({ id, file }: { id: string; file: Blob }) => sendPicture(plant, id, file) });
 
 type ImportLine = Schemas["ImportLine"];
 

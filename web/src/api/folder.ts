@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { shrink } from "../views/plant/shrink";
 import { answer, client, Problem, type Schemas } from "./client";
+import { sendPicture } from "./files";
 
 const atOnce = 500;
 
@@ -54,14 +54,7 @@ export function useTakePictures(tell: (done: number) => void) {
 }
 
 async function sendOne({ file, plant, on, shot }: Going) {
-  await answer(
-    client.PUT("/api/plants/{plant}/pictures/{picture}", {
-      params: { path: { plant, picture: shot.id } },
-      body: (await shrink(file)) as unknown as string,
-      bodySerializer: (body: unknown) => body as BodyInit,
-      headers: { "Content-Type": "application/octet-stream" },
-    }),
-  );
+  await sendPicture(plant, shot.id, file);
   await answer(
     client.POST("/api/plants/{plant}/entries", {
       params: { path: { plant } },

@@ -9,7 +9,6 @@ import { Refused } from "../../shell/States";
 import { useUndo } from "../undo";
 import { pictureUrl } from "./Beside";
 import classes from "./Pictures.module.css";
-import { shrink } from "./shrink";
 
 interface Taken {
   id: string;
@@ -48,7 +47,7 @@ export function AddPicture({ file, last, side: usual }: { file: PlantFile; last?
   const keep = async () => {
     if (!taken) return;
     try {
-      await send.mutateAsync({ id: taken.id, file: await shrink(taken.file) });
+      await send.mutateAsync({ id: taken.id, file: taken.file });
       const e = await record.mutateAsync({
         id: taken.entry,
         on,

@@ -29,7 +29,7 @@ export function AtSale() {
 
 function Sale({ knowledge }: { knowledge: Knowledge }) {
   const navigate = useNavigate();
-  const { offers, at: chosen, offer, setOffer, choose, add, drop } = useOffers();
+  const { offers, at: chosen, full, offer, setOffer, choose, add, drop } = useOffers();
   const [filling, setFilling] = useLocalStorage({ key: "filling", defaultValue: 4, getInitialValueInEffect: false });
   const [zone, showZone] = useState("stance");
   const part = useRef<HTMLElement>(null);
@@ -75,6 +75,7 @@ function Sale({ knowledge }: { knowledge: Knowledge }) {
       <Offers
         offers={offers}
         at={chosen}
+        full={full}
         filling={filling}
         knowledge={knowledge}
         choose={(i) => {

@@ -12,6 +12,8 @@ import { verdicts } from "./Worth";
 interface OffersProps {
   offers: Offer[];
   at: number;
+  /** Whether no more are looked at beside each other. */
+  full: boolean;
   filling: number;
   knowledge: Knowledge;
   choose: (at: number) => void;
@@ -21,7 +23,7 @@ interface OffersProps {
 
 /** Several offers side by side: which to take, what each is worth, and one price for all of them. */
 export function Offers(props: OffersProps) {
-  const { offers, at, add, rename } = props;
+  const { offers, at, full, add, rename } = props;
   const offer = offers[at];
   if (offers.length < 2) {
     if (!offer?.habit) return null;
@@ -42,7 +44,7 @@ export function Offers(props: OffersProps) {
           value={offer?.name ?? ""}
           onChange={(e) => rename(e.currentTarget.value)}
         />
-        <Button variant="default" onClick={add} disabled={offers.length >= 12}>
+        <Button variant="default" onClick={add} disabled={full}>
           Another offer
         </Button>
       </Group>

@@ -31,7 +31,7 @@ it("puts offers beside each other, with one price for all", async () => {
     },
   });
   const choose = vi.fn();
-  const props = { offers, at: 0, filling: 4, knowledge, choose, add: vi.fn(), rename: vi.fn() };
+  const props = { offers, at: 0, full: false, filling: 4, knowledge, choose, add: vi.fn(), rename: vi.fn() };
   show(<Offers {...props} />, {} as PlantFile);
   await screen.findByText(/Take “the firm one”/);
   expect(pageText()).toContain("Offer 1Worth it for less80 %9.008.001.00root rot");

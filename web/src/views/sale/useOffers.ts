@@ -18,10 +18,10 @@ export function useOffers() {
     at,
     offer,
     setOffer: (to: Offer) => setKept({ offers: offers.map((o, i) => (i === at ? to : o)), at }),
+    full: offers.length >= most,
     choose: (i: number) => setKept({ offers, at: i }),
     /** Begins another: at one stand they mostly grow alike, and a sound one costs the same. */
     add: () => {
-      if (offers.length >= most) return;
       setKept({ offers: [...offers, { ...nothing, habit: offer.habit, sound: offer.sound }], at: offers.length });
     },
     /** Lets the chosen one go. */
