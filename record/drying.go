@@ -10,6 +10,7 @@ import (
 	"tendermend/core/drying"
 	"tendermend/core/facts"
 	"tendermend/core/forecast"
+	"tendermend/core/place"
 	"tendermend/core/water"
 )
 
@@ -232,6 +233,13 @@ func (s State) stoodAt(on day.Day) (at uuid.UUID) {
 	return at
 }
 
+// AirOn is the light and air of the place where it stands on a day; false where nobody said what
+// that is like.
+func (s State) AirOn(on day.Day) (place.YearAir, bool) {
+	there, known := s.Airs[s.stoodAt(on)]
+	return there, known
+}
+
 // dryingCase is what makes wet or dry worse for it now.
 func (s State) dryingCase() drying.Case {
 	var causes []string
@@ -247,7 +255,7 @@ func (s State) airs(south bool) func(int) drying.Air {
 	covered := s.Known.Cover
 	return func(on int) drying.Air {
 		a := forecast.UsualAir(day.Day(on), south)
-		if there, known := s.Airs[s.stoodAt(day.Day(on))]; known {
+		if there, known := s.AirOn(day.Day(on)); known {
 			a = there.On(day.Day(on), s.Wants.Light[1], a)
 		}
 		for _, m := range s.Meters {

@@ -31,6 +31,9 @@ func (t *Tended) check(*situation) (faults Faults) {
 		case job == care.Feed:
 			const said = "feeding is recorded as a feed, with its strength"
 			faults = append(faults, Fault{Field: field, Message: said})
+		case job.Moves():
+			const said = "say where it stands now: it is recorded as a move"
+			faults = append(faults, Fault{Field: field, Message: said})
 		case seen[job]:
 			faults = append(faults, Fault{Field: field, Message: fmt.Sprintf("%q stands twice; name it once", job)})
 		}

@@ -17,6 +17,7 @@ import (
 type around struct {
 	store.PlacesKnown
 	today    day.Day
+	south    bool
 	forecast *store.NightForecast
 	years    map[uuid.UUID][]place.MonthThere
 	kinds    plant.Kinds
@@ -28,7 +29,7 @@ func (srv *server) around(ctx context.Context, a store.Account) (around, error) 
 }
 
 func knownAround(ctx context.Context, s *store.Store, c store.Collection, today day.Day) (w around, err error) {
-	w.today = today
+	w.today, w.south = today, c.South
 	if w.PlacesKnown, err = s.PlacesKnown(ctx, c, today); err != nil {
 		return w, err
 	}
@@ -54,6 +55,19 @@ func (w around) year(p store.Place) []place.MonthThere {
 		w.years[p.ID] = p.Details.Year(w.Site, w.Of(p), w.today)
 	}
 	return w.years[p.ID]
+}
+
+// air is the light and air of a place of which something is known, by month.
+func (w around) air(p store.Place) place.YearAir { return place.AirOf(w.year(p), *p.Details, w.Site) }
+
+// outside are the places in the open.
+func (w around) outside() (open []place.YearAir) {
+	for _, p := range w.Places {
+		if p.Details != nil && p.Details.Setting == place.Outdoors {
+			open = append(open, w.air(p))
+		}
+	}
+	return open
 }
 
 // wishes is what the kind of a plant wants.

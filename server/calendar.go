@@ -14,6 +14,7 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/google/uuid"
 
+	"tendermend/core/care"
 	"tendermend/core/day"
 	"tendermend/core/working"
 	"tendermend/record/due"
@@ -103,7 +104,11 @@ func (srv *server) calendar(ctx context.Context, c store.Collection) ([]byte, er
 	if err != nil {
 		return nil, err
 	}
-	f.due(rows, today)
+	routine, err := srv.store.Routine(ctx, c.ID)
+	if err != nil {
+		return nil, err
+	}
+	f.due(rows, today, routine.Off)
 	trips, err := srv.store.Trips(ctx, c.ID)
 	if err != nil {
 		return nil, err
@@ -156,12 +161,12 @@ func (f dates) add(id string, from, until day.Day, title, said string) {
 }
 
 // due adds what is due, one event a day and sort of task; what is late stands on today.
-func (f dates) due(rows []store.DueRow, today day.Day) {
+func (f dates) due(rows []store.DueRow, today day.Day, off []care.Job) {
 	days := map[string]*onDay{}
 	for _, r := range rows {
 		for _, t := range r.Tasks.V {
 			on := max(t.From, today)
-			if on > today+calendarDays {
+			if on > today+calendarDays || t.Over(on, off) {
 				continue
 			}
 			key := fmt.Sprintf("%s/%s", on, t.Kind)

@@ -3,6 +3,7 @@ package server
 import (
 	"cmp"
 	"context"
+	"fmt"
 	"math"
 	"net/http"
 	"slices"
@@ -10,10 +11,12 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/google/uuid"
 
+	"tendermend/core/care"
 	"tendermend/core/day"
 	"tendermend/core/facts"
 	"tendermend/core/fit"
 	"tendermend/core/place"
+	"tendermend/core/season"
 	"tendermend/record"
 	"tendermend/store"
 )
@@ -48,13 +51,14 @@ type Fits struct {
 
 // SeasonWish is a plant that the season moves out or in.
 type SeasonWish struct {
-	Plant uuid.UUID        `json:"plant"`
-	Name  string           `json:"name"`
-	Place string           `json:"place"`
-	Move  place.SeasonMove `json:"move" enum:"put-out,bring-in"`
-	On    day.Day          `json:"on" doc:"By or from which day."`
-	Until day.Day          `json:"until" doc:"Until when it can stand out."`
-	First string           `json:"first,omitempty" doc:"What goes before it is put out."`
+	Plant uuid.UUID `json:"plant"`
+	Name  string    `json:"name"`
+	Place string    `json:"place"`
+	Move  care.Job  `json:"move" enum:"put-out,bring-in"`
+	On    day.Day   `json:"on" doc:"The first day for it."`
+	Until day.Day   `json:"until" doc:"The last day on which it is in time."`
+	How   string    `json:"how"`
+	Why   string    `json:"why"`
 }
 
 // LampWish is a place that a lamp would mend for several plants.
@@ -76,8 +80,9 @@ func (srv *server) fitOperations(api huma.API) {
 type fitting struct {
 	around
 	scores map[string][]scoredPlace
-	stays  map[string]place.Stays // of each kind, how long it can stand outdoors
 	known  []store.Place
+	open   []place.YearAir         // the places in the open
+	moves  map[string][]season.Ask // of the season, of each kind in each place
 	home   facts.Household
 }
 
@@ -109,7 +114,7 @@ func (srv *server) getFit(ctx context.Context, a store.Account, _ *struct{}) (*b
 	if err != nil {
 		return nil, err
 	}
-	f := fitting{around: w, scores: map[string][]scoredPlace{}, stays: map[string]place.Stays{}}
+	f := fitting{around: w, scores: map[string][]scoredPlace{}, open: w.outside(), moves: map[string][]season.Ask{}}
 	if f.home, err = srv.store.LivesThere(ctx, a.Collection.ID); err != nil {
 		return nil, err
 	}
@@ -221,21 +226,25 @@ func (out *Fits) lamps(f fitting, dark [][]fit.Kind) {
 	}
 }
 
-// season notes the move that the season asks for at a plant.
+// season notes the moves that the season asks for at a plant.
 func (out *Fits) season(f fitting, s store.StandsAt, at store.Place) {
-	stays, known := f.stays[s.Kind+"/"+s.Habit]
+	free := s.Isolation == string(record.Clean)
+	key := fmt.Sprintf("%s/%s/%s/%t", s.Kind, s.Habit, at.ID, free)
+	asks, known := f.moves[key]
 	if !known {
-		kind := fit.KindOf(f.wishes(s))
-		stays = f.Site.OutFrom(kind.Low, kind.Chill, 0, f.today)
-		f.stays[s.Kind+"/"+s.Habit] = stays
+		here := f.air(at)
+		p := season.Plant{Wants: f.wishes(s), South: f.south, Here: &here}
+		if free {
+			p.Outside = f.open
+		}
+		asks = season.Moves(p, f.today)
+		f.moves[key] = asks
 	}
-	move, on, asks := stays.Moves(at.Details.Setting == place.Outdoors, f.today)
-	if !asks || move == place.PutOut && s.Isolation != string(record.Clean) {
-		return
+	for _, a := range asks {
+		if a.From <= f.today+season.ReadyDays {
+			out.Season = append(out.Season, SeasonWish{
+				Plant: s.ID, Name: s.Name, Place: at.Name, Move: a.Job, On: a.From, Until: a.Until, How: a.How, Why: a.Why,
+			})
+		}
 	}
-	wish := SeasonWish{Plant: s.ID, Name: s.Name, Place: at.Name, Move: move, On: on, Until: stays.In}
-	if move == place.PutOut {
-		wish.First = place.Harden
-	}
-	out.Season = append(out.Season, wish)
 }

@@ -209,6 +209,7 @@ func (srv *server) plantOperations(api huma.API) {
 				return nil, err
 			}
 			file.Routine = care.Without(file.Routine, routine.Off)
+			file.Tasks = slices.DeleteFunc(file.Tasks, func(t due.Task) bool { return t.Over(file.Today, routine.Off) })
 			for i, task := range file.Tasks {
 				file.Tasks[i].Jobs = care.Without(task.Jobs, routine.Off)
 			}

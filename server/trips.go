@@ -188,7 +188,7 @@ func (w around) pot(p store.PotRow, from, to day.Day, south bool) trip.Pot {
 	var there *place.YearAir
 	if i := slices.IndexFunc(w.Places, func(x store.Place) bool { return p.Place != nil && x.ID == *p.Place }); i >= 0 {
 		if year := w.year(w.Places[i]); year != nil {
-			air := place.AirOf(year, w.Places[i].Details.Fan)
+			air := place.AirOf(year, *w.Places[i].Details, w.Site)
 			there = &air
 		}
 	}

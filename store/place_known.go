@@ -75,7 +75,10 @@ func (s *Store) RemakeAir(ctx context.Context, c Collection, today day.Day) erro
 			was, had := around.Airs.V[p.ID]
 			var now *place.YearAir
 			if p.Details != nil {
-				air := place.AirOf(p.Details.Year(known.Site, known.Of(p), today), p.Details.Fan)
+				air := place.AirOf(p.Details.Year(known.Site, known.Of(p), today), *p.Details, known.Site)
+				if air.Since = today; had && was.Since > 0 {
+					air.Since = was.Since
+				}
 				now = &air
 			}
 			if now == nil && !had || now != nil && had && was == *now {

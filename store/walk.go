@@ -30,7 +30,7 @@ func (s *Store) Due(
 	limit int,
 ) (w Walk, err error) {
 	err = s.q().QueryRowxContext(ctx, `
-		select count(*) filter (where next_due <= $2),
+		select count(*) filter (where next_due <= $2 and `+urgency+` > 0),
 			coalesce(sum(due_minutes[width_bucket($2::date, due_days)]) filter (where next_due <= $2), 0), count(*)
 		from plants where collection_id = $1 and here`,
 		collection, today).
@@ -53,7 +53,8 @@ func (s *Store) Due(
 	w.Rows = []Row{}
 	err = sqlx.SelectContext(ctx, s.q(), &w.Rows, `select `+rowColumns+`, p.tasks from `+rowTables+`
 		where p.collection_id = $1 and p.id in (
-			select p.id from plants p where p.collection_id = $1 and p.here and p.next_due <= $2`+byUrgency+` limit $3)`+
+			select p.id from plants p where p.collection_id = $1 and p.here and p.next_due <= $2
+				and `+urgency+` > 0`+byUrgency+` limit $3)`+
 		walkOrder,
 		collection, today, limit)
 	if err != nil {

@@ -18,6 +18,15 @@ const (
 	Pinch      Job = "pinch"
 	Stake      Job = "stake"
 	RepotCheck Job = "repot-check"
+
+	// What the season and a move ask for.
+	Rest      Job = "rest"
+	FeedLess  Job = "feed-less"
+	Brighter  Job = "brighter"
+	Shade     Job = "shade"
+	PutOut    Job = "put-out"
+	BringIn   Job = "bring-in"
+	LightStep Job = "light-step"
 )
 
 // Words say a job.
@@ -73,7 +82,45 @@ var jobs = [...]Words{
 		"Roots out of the holes, the ball lifting, medium gone fine or sour?",
 		"pot looked at", 2, "",
 	},
+	{
+		Rest, "Let it rest",
+		"Water by the rule of its rest, and feed nothing.",
+		"it may rest", 1, "",
+	},
+	{
+		FeedLess, "Feed it less",
+		"Weaker and less often while the days are short.",
+		"fed less from now on", 1, "",
+	},
+	{
+		Brighter, "Stand it brighter for the dark months",
+		"Nearer to the pane, at a brighter window, or under a lamp.",
+		"stands brighter", 3, "",
+	},
+	{
+		Shade, "Shade it for the bright months",
+		"A thin curtain, or a step back from the pane.",
+		"shaded", 3, "",
+	},
+	{
+		PutOut, "Put it out",
+		"In the shade and out of the wind for the first week.",
+		"stands out", 3, "",
+	},
+	{
+		BringIn, "Bring it in",
+		"Before the cold nights; look for pests at the door.",
+		"brought in", 3, "",
+	},
+	{
+		LightStep, "Raise its light by a step",
+		"By half at a time, over a week or two.",
+		"raised by a step", 2, "",
+	},
 }
+
+// Moves says whether a job is answered by saying where the plant stands now, not by a tick.
+func (j Job) Moves() bool { return j == PutOut || j == BringIn }
 
 // Jobs lists all jobs in the order in which they are done at the plant.
 func Jobs() []Words { return slices.Clone(jobs[:]) }

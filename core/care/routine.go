@@ -1,6 +1,7 @@
 package care
 
 import (
+	"cmp"
 	"fmt"
 	"slices"
 	"strings"
@@ -18,6 +19,9 @@ type Plant struct {
 	Wants plant.Profile // its kind's wishes, or its habit's
 	Habit plant.Habit
 	South bool
+	// Dim says whether it grows little on a day for want of light; nil where nobody knows its
+	// place: then in the three months of the shortest days.
+	Dim func(day.Day) bool
 	// Rule is its water rule on a day; nil where nothing is known but its kind.
 	Rule func(day.Day) water.Line
 	Had  day.Day // about since when it has been had; the earliest day where that is long ago
@@ -47,6 +51,8 @@ type Due struct {
 	// Pauses is the time after its day in which it waits: the plant rests, or grows
 	// too little.
 	Pauses *Pause `json:"pauses,omitempty" doc:"The time in which it waits though it is due."`
+	// Weaker is the time after its day in which it is fed as in the dark months.
+	Weaker *Pause `json:"weaker,omitempty" doc:"The time in which it is fed weaker than on its day."`
 	// Minutes it takes beside a look (common practice).
 	Minutes int    `json:"minutes"`
 	Measure string `json:"measure,omitempty" doc:"The measure that a look for it reads; missing for other jobs."`
@@ -64,6 +70,16 @@ var strengths = map[lightSeason]struct {
 	low:    {0.25, "fed at a quarter of the label’s rate"},
 }
 
+// FedInTheDark tells how a plant that is well is fed while it grows little: every so many days,
+// 0 for never, and at what part of the label's rate; feeds is false where it never is.
+func FedInTheDark(f plant.Feed) (days day.Day, rate string, feeds bool) {
+	apart, feeds := feedDays[cmp.Or(f.Every, usualFeed)]
+	if f.PpmN > 0 && f.Low == 0 {
+		return 0, "", feeds
+	}
+	return 2 * apart, "a quarter", feeds
+}
+
 // Seasons of light for a plant.
 type lightSeason int
 
@@ -74,15 +90,23 @@ const (
 )
 
 // seasonOn gives the light season of a plant on a day: its rest where it is seen
-// or known, the three months of the shortest days, or growth (common practice).
+// or known, the time in which it is dim for it, or growth (common practice).
 func (p Plant) seasonOn(d day.Day) lightSeason {
-	switch m := plant.NorthMonth(d, p.South); {
+	switch {
 	case p.rule(d).Rest:
 		return rest
-	case m == time.November, m == time.December, m == time.January:
+	case p.dim(d):
 		return low
 	}
 	return growth
+}
+
+func (p Plant) dim(d day.Day) bool {
+	if p.Dim != nil {
+		return p.Dim(d)
+	}
+	m := plant.NorthMonth(d, p.South)
+	return m == time.November || m == time.December || m == time.January
 }
 
 // rule is its water rule on a day, from which its rest is read.
@@ -156,6 +180,7 @@ func Routine(p Plant) []Due {
 		if job == Feed {
 			how := strengths[p.seasonOn(due.On)]
 			due.Strength, due.Done = how.share, how.said
+			due.Weaker = p.weaker(due.On)
 		}
 		list = append(list, due)
 	}
@@ -199,6 +224,7 @@ func (p Plant) next(job Job) (on day.Day, wanted bool, why string) {
 		return p.growing(since + stakeDays), climbs, "Ties that held a young shoot cut into an old one."
 	case RepotCheck:
 		return p.repot(since)
+	default: // the season asks for the others, by the place
 	}
 	return 0, false, ""
 }
@@ -229,11 +255,7 @@ func (p Plant) likings() string {
 }
 
 func (p Plant) feed(since day.Day) (day.Day, bool, string) {
-	every := p.Wants.Feed.Every
-	if every == "" {
-		every = usualFeed
-	}
-	apart, feeds := feedDays[every]
+	apart, feeds := feedDays[cmp.Or(p.Wants.Feed.Every, usualFeed)]
 	if !feeds || p.LiveShare != nil && *p.LiveShare < LeastRoots {
 		return 0, false, ""
 	}
@@ -306,8 +328,12 @@ func (p Plant) pause(job Job, on day.Day) *Pause {
 }
 
 // At is a job as it stands on a day: one that fell due before a rest waits until
-// that is over.
+// that is over, and a feed that fell due before the dark months is given weaker.
 func (d Due) At(today day.Day) Due {
+	if d.Weaker != nil && today >= d.Weaker.From && today < d.Weaker.To {
+		how := strengths[low]
+		d.Strength, d.Done = how.share, how.said
+	}
 	if d.Pauses != nil && today >= d.Pauses.From && today < d.Pauses.To {
 		d.On = max(d.On, d.Pauses.To)
 	}
@@ -344,6 +370,18 @@ func By(list []Due, today day.Day) []Due {
 		}
 	}
 	return due
+}
+
+// weaker is the next time after a day on which it grows well in which it grows little.
+func (p Plant) weaker(on day.Day) *Pause {
+	if p.seasonOn(on) != growth {
+		return nil
+	}
+	from := p.first(on, p.dim)
+	if !p.dim(from) {
+		return nil
+	}
+	return &Pause{from, p.first(from, func(d day.Day) bool { return !p.dim(d) })}
 }
 
 // Changes gives the days on which a job begins or ceases to join looks.

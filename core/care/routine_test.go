@@ -139,3 +139,15 @@ func TestAJobThatFellDueBeforeARestWaitsForItsEnd(t *testing.T) {
 	assert.Empty(t, care.By([]care.Due{feed}, winter))
 	assert.Nil(t, jobs[care.PestLook].Pauses, "pests do not rest")
 }
+
+// A feed that fell due in growth and was left is given as the day is on which it is given.
+func TestALateFeedIsAsWeakAsItsDay(t *testing.T) {
+	feed := vine(t, func(p *care.Plant) { p.Had = day.Of(2026, time.August, 1) })[care.Feed]
+	for on, strength := range map[day.Day]float64{
+		day.Of(2026, time.September, 1): .5, day.Of(2026, time.October, 31): .5, day.Of(2026, time.November, 1): .25,
+		day.Of(2027, time.January, 31): .25, day.Of(2027, time.February, 1): .5,
+	} {
+		assert.InDelta(t, strength, feed.At(on).Strength, 1e-9, "%s", on)
+	}
+	assert.Contains(t, feed.At(day.Of(2026, time.December, 1)).Done, "a quarter")
+}

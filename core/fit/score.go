@@ -117,14 +117,33 @@ var sunHours = map[plant.Sun]float64{plant.Shade: 0.5, plant.Filtered: 2, plant.
 const hotShare = 0.6
 
 func (k Kind) sun(hours float64, hot bool) float64 {
-	bears := sunHours[k.Sun]
-	if hot && (k.Sun == plant.Filtered || k.Sun == plant.MorningSun) {
-		bears *= hotShare
-	}
+	bears := k.SunBorne(hot)
 	if hours <= bears {
 		return 1
 	}
 	return clamp(1 - (hours-bears)/3)
+}
+
+// SunBorne is how many hours of direct sun it bears a day, fewer around noon.
+func (k Kind) SunBorne(hot bool) float64 {
+	bears := sunHours[k.Sun]
+	if hot && (k.Sun == plant.Filtered || k.Sun == plant.MorningSun) {
+		bears *= hotShare
+	}
+	return bears
+}
+
+// burnsOver is by how many hours of sun more than it bears, and by how much more light than is
+// most for it, a kind is scorched rather than strained (common practice).
+const (
+	burnsOver  = 1.0
+	burnsLight = 1.25
+)
+
+// Burns says whether so much light, mol a square metre and day, or so many hours of sun are
+// enough to scorch it.
+func (k Kind) Burns(light, sun float64, hot bool) bool {
+	return sun > k.SunBorne(hot)+burnsOver || k.Light[2] > 0 && light > k.Light[2]*burnsLight
 }
 
 func (k Kind) temperature(night, day float64) (score float64, rules Factor) {
@@ -155,14 +174,14 @@ func (k Kind) humidity(percent float64) float64 {
 	return clamp(0.7 * (1 - (least-percent)/25))
 }
 
-// restingLight is by how much light counts for more while a kind rests.
-const restingLight = 1.6
+// RestingLight is by how much light counts for more while a kind rests.
+const RestingLight = 1.6
 
 // Month scores a place in a month; a plant at rest asks for less light.
 func (k Kind) Month(m Month, resting bool) Score {
 	dli := m.Light
 	if resting {
-		dli *= restingLight
+		dli *= RestingLight
 	}
 	s := Score{Value: k.light(dli)}
 	if s.Value < 1 {

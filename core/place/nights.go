@@ -69,18 +69,39 @@ func (s Site) UsualNight(d day.Day) float64 {
 	if len(s.Nights) != 12 {
 		return 0
 	}
-	month := int(d.Time().Month())
-	if d < sky.Middle(month, d) {
-		month = (month+10)%12 + 1
+	return through(s.Nights, d)
+}
+
+// between says of a day of the year between the middles of which two months it lies, January 0,
+// and how far it is on the way from one to the other.
+type between struct {
+	from, to int
+	share    float64
+}
+
+// ofDay is that of each day of the year, the first at 1.
+var ofDay = func() (days [367]between) {
+	middle := func(month int) int { return int(sky.Middle(month+1, 0)) + 1 } // of 1970
+	for n := 1; n < len(days); n++ {
+		from, start := 11, middle(11)-365
+		for month := range 12 {
+			if middle(month) <= n {
+				from, start = month, middle(month)
+			}
+		}
+		to := (from + 1) % 12
+		end := middle(to)
+		if end <= start {
+			end += 365
+		}
+		days[n] = between{from, to, float64(n-start) / float64(end-start)}
 	}
-	from, next := sky.Middle(month, d), month%12+1
-	if from > d { // the middle of December of the year before
-		from = sky.Middle(month, d-60)
-	}
-	to := sky.Middle(next, d)
-	if to <= d { // of January of the year after
-		to = sky.Middle(next, d+60)
-	}
-	share := float64(d-from) / float64(to-from)
-	return s.Nights[month-1]*(1-share) + s.Nights[next-1]*share
+	return days
+}()
+
+// through is what twelve monthly values come to on a day, straight between the middles of the
+// months.
+func through(months []float64, d day.Day) float64 {
+	at := ofDay[d.Time().YearDay()]
+	return months[at.from]*(1-at.share) + months[at.to]*at.share
 }

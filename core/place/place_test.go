@@ -197,34 +197,13 @@ func TestWhatIsMissingOfAPlaceIsSaid(t *testing.T) {
 	require.NoError(t, sill("NE", 1).Check())
 }
 
-func TestTheSeasonAsksForMovesInTime(t *testing.T) {
-	stays := place.Stays{Out: on(156), In: on(258)}
-	for _, row := range []struct {
-		outdoors bool
-		today    int
-		move     place.SeasonMove
-		day      int
-	}{
-		{false, 141, "", 0}, {false, 142, place.PutOut, 156}, {false, 156, place.PutOut, 156}, {false, 157, "", 0},
-		{true, 200, "", 0}, {true, 243, "", 0}, {true, 244, place.BringIn, 258}, {true, 258, place.BringIn, 258},
-		{true, 300, place.BringIn, 300}, {true, 20, place.BringIn, 20},
-	} {
-		move, day, asks := stays.Moves(row.outdoors, on(row.today))
-		assert.Equal(t, row.move, move, "%+v", row)
-		assert.Equal(t, row.move != "", asks)
-		if asks {
-			assert.Equal(t, on(row.day), day, "%+v", row)
-		}
+func TestTheSouthernSummerHoldsOverTheTurnOfTheYear(t *testing.T) {
+	over := place.Stays{Out: on(270), In: on(120)}
+	for n, holds := range map[int]bool{20: true, 120: true, 121: false, 200: false, 269: false, 270: true} {
+		assert.Equal(t, holds, over.Holds(on(n)), "day %d", n)
 	}
-	over := place.Stays{Out: on(270), In: on(120)} // the southern summer
-	_, _, asks := over.Moves(true, on(20))
-	assert.False(t, asks)
-	_, _, asks = over.Moves(true, on(200))
-	assert.True(t, asks)
-	_, _, asks = place.Stays{Always: true}.Moves(true, on(20))
-	assert.False(t, asks)
-	_, _, asks = place.Stays{Never: true}.Moves(true, on(200))
-	assert.True(t, asks)
-	_, _, asks = place.Stays{Never: true}.Moves(false, on(200))
-	assert.False(t, asks)
+	usual := place.Stays{Out: on(156), In: on(258)}
+	for n, holds := range map[int]bool{155: false, 156: true, 258: true, 259: false} {
+		assert.Equal(t, holds, usual.Holds(on(n)), "day %d", n)
+	}
 }

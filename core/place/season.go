@@ -9,9 +9,6 @@ const (
 	surely      = 2.33
 )
 
-// Harden is what goes before a plant is put out (common practice).
-const Harden = "harden it in the shade for a week first"
-
 // Stays is how long a plant can stand outdoors in a year.
 type Stays struct {
 	Always bool `json:"always,omitempty"`
@@ -72,46 +69,6 @@ func CallsIn(nights []float64, low, chill float64) (night int, cold, calls bool)
 	return 0, false, false
 }
 
-// SeasonMove is a move that the season asks for.
-type SeasonMove string
-
-// The moves.
-const (
-	PutOut  SeasonMove = "put-out"  // it can stand outdoors from a day on, and gains by it
-	BringIn SeasonMove = "bring-in" // it stands outdoors, and the nights grow too cold
-)
-
-// Ahead is for how many days a move of the season is spoken of before its day: time to harden
-// it, or to make room (common practice).
-const Ahead = 14
-
-// Moves tells which move the season asks for within two weeks, and its day: of a plant that
-// stands outdoors, or of one that stands in and would do better out; false where none.
-func (s Stays) Moves(outdoors bool, today day.Day) (move SeasonMove, on day.Day, asks bool) {
-	if outdoors {
-		on, asks = s.comesIn(today)
-		move = BringIn
-	} else {
-		on, asks = s.Out, !s.Always && !s.Never && soon(s.Out, today)
-		move = PutOut
-	}
-	if !asks {
-		return "", 0, false
-	}
-	return move, on, true
-}
-
-// comesIn tells by which day a plant that stands outdoors comes in: today where it is late.
-func (s Stays) comesIn(today day.Day) (on day.Day, asks bool) {
-	switch {
-	case s.Always:
-		return 0, false
-	case s.Never || !s.Holds(today):
-		return today, true
-	}
-	return s.In, soon(s.In, today)
-}
-
 // Holds says whether a day is one on which it can stand outdoors.
 func (s Stays) Holds(today day.Day) bool {
 	if s.Out <= s.In {
@@ -119,6 +76,3 @@ func (s Stays) Holds(today day.Day) bool {
 	}
 	return today >= s.Out || today <= s.In
 }
-
-// soon says whether a day is today or in the coming two weeks.
-func soon(on, today day.Day) bool { return on >= today && on-today <= Ahead }

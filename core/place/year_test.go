@@ -154,8 +154,10 @@ func TestDaysThatWereReadTeach(t *testing.T) {
 
 func TestTheAirThatAPotDriesIn(t *testing.T) {
 	usual := drying.Air{VPD: 1, Light: .4, Closed: true}
-	year := sill("E", .3).Year(north, place.Known{}, on(15))
-	there := place.AirOf(year, true)
+	fanned := sill("E", .3)
+	fanned.Fan = true
+	year := fanned.Year(north, place.Known{}, on(15))
+	there := place.AirOf(year, fanned, north)
 	air := there.On(on(196), 8, usual)
 	assert.InDelta(t, year[6].Light/8, air.Light, .25/8)
 	assert.InDelta(t, year[6].VPD, air.VPD, .025)

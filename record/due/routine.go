@@ -6,7 +6,9 @@ import (
 
 	"tendermend/core/care"
 	"tendermend/core/day"
+	"tendermend/core/place"
 	"tendermend/core/recovery"
+	"tendermend/core/season"
 	"tendermend/record"
 )
 
@@ -31,6 +33,9 @@ func Routine(s record.State, south bool) []care.Due {
 	if spike := s.SawSpike(); spike != nil {
 		p.InBud = *spike
 	}
+	if here, known := s.AirOn(lastKnown(s)); known {
+		p.Dim = dim(s, here)
+	}
 	later := func(job care.Job, on day.Day) { p.Last[job] = max(p.Last[job], on) }
 	if r, read := s.Readings.Last(recovery.LivePests); read {
 		later(care.PestLook, r.On)
@@ -46,4 +51,18 @@ func Routine(s record.State, south bool) []care.Due {
 	}
 	p.Off = slices.Sorted(maps.Keys(s.JobsOff))
 	return care.Routine(p)
+}
+
+// dim says on which days it grows little for want of light where it stands; each is worked out
+// once.
+func dim(s record.State, here place.YearAir) func(day.Day) bool {
+	seen := map[day.Day]bool{}
+	return func(on day.Day) bool {
+		is, known := seen[on]
+		if !known {
+			is = season.Dim(s.Wants, here, on)
+			seen[on] = is
+		}
+		return is
+	}
 }

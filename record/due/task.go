@@ -40,13 +40,14 @@ const (
 	Release Kind = "release" // nothing keeps it apart any more
 	Trial   Kind = "trial"   // the time of a trial is over
 	Count   Kind = "count"   // the count of a batch of pieces
+	Season  Kind = "season"  // what the season, or a move into more light, asks for
 )
 
 // Kinds lists what a walk may ask for.
 func Kinds() []Kind {
 	return []Kind{
 		Examine, Decide, Plan, Step, Pass, Back, Check, Look, Water, Asleep,
-		Treat, Stall, Signal, Pests, Apart, Release, Trial, Count,
+		Treat, Stall, Signal, Pests, Apart, Release, Trial, Count, Season,
 	}
 }
 
@@ -56,7 +57,7 @@ var kindWords = map[Kind]string{
 	Pass: "next stage", Back: "look at a setback", Check: "check-in", Look: "look", Water: "look for water",
 	Asleep: "look while at rest", Treat: "treatment", Stall: "stands still", Signal: "alarm", Pests: "look for pests",
 	Apart: "keep apart", Release: "let back to the others", Trial: "say what a trial came to",
-	Count: "count of pieces",
+	Count: "count of pieces", Season: "season",
 }
 
 // Words say what a kind of task is, for lists and calendars.
@@ -85,6 +86,12 @@ type Task struct {
 	Jobs   []care.Due `json:"jobs,omitempty" doc:"Ordinary care that joins the look, each with its day."`
 	// Trial is the trial whose result is asked for.
 	Trial string `json:"trial,omitempty" doc:"The entry that began the trial whose result is asked for."`
+	// Ends is the last day on which it is any use: what is past it is asked for no more.
+	Ends *day.Day `json:"ends,omitempty" doc:"The last day on which it is any use; missing where it is never too late."`
+	// Job is what the season asks for, and Done what it is called when it is answered in one tap:
+	// missing where it is answered by saying where the plant stands now.
+	Job  care.Job `json:"job,omitempty" doc:"The job of the season that it is."`
+	Done string   `json:"done,omitempty" doc:"What it is called where it is answered in one tap."`
 	// Measure is what a look for one thing reads.
 	Measure string `json:"measure,omitempty" doc:"The measure that the look reads; missing where it reads several."`
 }
@@ -104,6 +111,11 @@ func (t Task) Worth(today day.Day) float64 {
 // Presses says whether a task cannot wait: it alarms, or today is the last day that is
 // still safe for it, or past.
 func (t Task) Presses(today day.Day) bool { return t.Kind == Signal || t.Until <= today }
+
+// Over says whether it is too late for a task on a day, or it was switched off.
+func (t Task) Over(today day.Day, off []care.Job) bool {
+	return t.Ends != nil && *t.Ends < today || t.Job != "" && slices.Contains(off, t.Job)
+}
 
 // LaterWhy is the reason of a task from a day on.
 type LaterWhy struct {
@@ -151,6 +163,9 @@ func Tasks(s record.State, south bool) []Task {
 	case len(open) == 0:
 		restingTasks(s, add, south)
 	}
+	if s.Batch == nil {
+		seasonTasks(s, south, add)
+	}
 	apartTasks(s, add)
 	trialTasks(s, add)
 	if t, due := waterTask(s, south); due {
@@ -196,7 +211,7 @@ func stallTask(s record.State, south bool, add func(Task)) {
 // By gives the tasks that are due by a day, the weightiest first, with the
 // ordinary care that joins them but for the jobs that are switched off.
 func By(tasks []Task, today day.Day, off []care.Job) []Task {
-	due := slices.DeleteFunc(slices.Clone(tasks), func(t Task) bool { return t.From > today })
+	due := slices.DeleteFunc(slices.Clone(tasks), func(t Task) bool { return t.From > today || t.Over(today, off) })
 	for i := range due {
 		due[i] = due[i].At(today)
 		due[i].Jobs = care.By(care.Without(due[i].Jobs, off), today)
@@ -227,6 +242,9 @@ func LoadOf(tasks []Task) Load {
 	days := []day.Day{}
 	for _, t := range tasks {
 		days = append(days, t.From)
+		if t.Ends != nil {
+			days = append(days, *t.Ends+1)
+		}
 		for _, job := range t.Jobs {
 			for _, on := range job.Changes() {
 				days = append(days, max(on, t.From))
@@ -243,15 +261,23 @@ func LoadOf(tasks []Task) Load {
 		for _, t := range By(tasks, on, nil) {
 			l.Minutes[i] += t.Minutes
 			l.Weights[i] = max(l.Weights[i], t.Weight)
+			if t.Job != "" {
+				l.spares(t.Job, i, t.Minutes)
+			}
 			for _, job := range t.Jobs {
-				if l.Jobs[job.Job] == nil {
-					l.Jobs[job.Job] = make([]int, len(days))
-				}
-				l.Jobs[job.Job][i] += job.Minutes
+				l.spares(job.Job, i, job.Minutes)
 			}
 		}
 	}
 	return l
+}
+
+// spares notes minutes that are not needed from one of the days on where a job is switched off.
+func (l Load) spares(job care.Job, at, minutes int) {
+	if l.Jobs[job] == nil {
+		l.Jobs[job] = make([]int, len(l.Days))
+	}
+	l.Jobs[job][at] += minutes
 }
 
 // StallsOn gives the day on which the plant would count as stalled if nothing

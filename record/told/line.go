@@ -119,10 +119,12 @@ func next(s record.State, today day.Day, south bool) string {
 		}
 		return "Now: " + sentence(oneColon(now[0].What))
 	}
-	if len(tasks) == 0 {
-		return ""
+	for _, t := range tasks {
+		if !t.Over(today, nil) {
+			return fmt.Sprintf("Next, on %s: %s", on(t.From, today), sentence(oneColon(t.What)))
+		}
 	}
-	return fmt.Sprintf("Next, on %s: %s", on(tasks[0].From, today), sentence(oneColon(tasks[0].What)))
+	return ""
 }
 
 // sentence is what is asked for, within a sentence that it ends.

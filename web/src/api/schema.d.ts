@@ -3218,6 +3218,8 @@ export interface components {
        */
       strength?: number;
       title: string;
+      /** @description The time in which it is fed weaker than on its day. */
+      weaker?: components["schemas"]["Pause"];
       why: string;
     };
     Edit: {
@@ -6400,17 +6402,17 @@ export interface components {
       troubles: components["schemas"]["OfSeason"][];
     };
     SeasonWish: {
-      /** @description What goes before it is put out. */
-      first?: string;
+      how: string;
       /** @enum {string} */
       move: "put-out" | "bring-in";
       name: string;
-      /** @description By or from which day. */
+      /** @description The first day for it. */
       on: string;
       place: string;
       plant: string;
-      /** @description Until when it can stand out. */
+      /** @description The last day on which it is in time. */
       until: string;
+      why: string;
     };
     SecondFactorKey: {
       /** @description The same as a picture, a PNG in a data address. */
@@ -7395,12 +7397,18 @@ export interface components {
     Task: {
       /** @description The case that asks for it; all zeros where none does. */
       case: string;
+      /** @description What it is called where it is answered in one tap. */
+      done?: string;
+      /** @description The last day on which it is any use; missing where it is never too late. */
+      ends?: string;
       /** @description The first useful day. */
       from: string;
       /** @description What must be seen before the step is done. */
       gate?: string;
       /** @description How it is done, in a sentence or two. */
       how?: string;
+      /** @description The job of the season that it is. */
+      job?: string;
       /** @description Ordinary care that joins the look, each with its day. */
       jobs?: components["schemas"]["Due"][];
       /** @enum {string} */
@@ -7422,7 +7430,8 @@ export interface components {
         | "apart"
         | "release"
         | "trial"
-        | "count";
+        | "count"
+        | "season";
       /** @description The measure that the look reads; missing where it reads several. */
       measure?: string;
       /** Format: int64 */

@@ -193,6 +193,13 @@ function Answers({ stop, task, today, place }: AnswersProps) {
             {open("", "see what was tried")}
           </>
         );
+      case "season":
+        return (
+          <>
+            {task.job && task.done && quick(task.done, { on, tended: { jobs: [task.job] } })}
+            {task.done ? open("", "see its season") : open("/record", "say where it stands now")}
+          </>
+        );
       case "stall":
         return open(taskPlace(task.kind), "count its roots");
       case "water":

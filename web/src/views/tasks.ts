@@ -19,6 +19,7 @@ const places: Record<Task["kind"], string> = {
   release: "",
   trial: "",
   count: "",
+  season: "",
 };
 
 /** Where a task of a kind is done, behind the address of its plant; empty where its page itself answers it. */

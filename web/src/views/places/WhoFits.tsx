@@ -48,15 +48,13 @@ export function WhoFits() {
             {f.season.map((s) => (
               <li key={s.plant} className="py-5 px-0">
                 <Link to={`/plants/${s.plant}`}>{s.name}</Link>{" "}
-                {s.move === "bring-in" ? (
-                  <span className="red">
-                    comes in from {s.place} {s.on <= today ? "now" : `by ${shortDay(s.on)}`}: the nights grow too cold
-                  </span>
-                ) : (
-                  <>
-                    can stand outdoors from {shortDay(s.on)} to {shortDay(s.until)}; {s.first}
-                  </>
-                )}
+                <span className={s.move === "bring-in" ? "red" : undefined}>
+                  {s.move === "bring-in" ? `comes in from ${s.place}` : "can go out"}{" "}
+                  {s.on <= today ? "now" : `from ${shortDay(s.on)}`}, by {shortDay(s.until)}
+                </span>
+                <div className="soft small">
+                  {s.why} {s.how}
+                </div>
               </li>
             ))}
           </ul>

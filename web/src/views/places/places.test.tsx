@@ -120,7 +120,16 @@ describe("who fits where", () => {
         fitting: 3,
         unknown: ["Attic"],
         season: [
-          { plant: "s", name: "Fig", place: "Deck", move: "bring-in", on: "2026-11-24", until: "2026-09-15" },
+          {
+            plant: "s",
+            name: "Fig",
+            place: "Deck",
+            move: "bring-in",
+            on: "2026-11-10",
+            until: "2026-11-24",
+            how: "Look for pests.",
+            why: "Cold nights.",
+          },
           {
             plant: "u",
             name: "Lime",
@@ -128,7 +137,8 @@ describe("who fits where", () => {
             move: "put-out",
             on: "2026-12-04",
             until: "2027-03-01",
-            first: "harden it",
+            how: "Harden it first.",
+            why: "Warm nights.",
           },
         ],
         lamps: [{ place: "sill", name: "East sill", plants: 2, ppfd: 60, hours: 12 }],
@@ -163,7 +173,8 @@ describe("who fits where", () => {
     const text = pageText();
     for (const said of [
       "comes in from Deck now",
-      "can stand outdoors from 4 Dec",
+      "can go out from 4 Dec, by 1 Mar",
+      "Harden it first.",
       "too cold in January",
       "Raise its light in 2 steps over 7 days",
       "Attic",

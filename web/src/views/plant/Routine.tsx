@@ -1,14 +1,12 @@
 import { Button } from "@mantine/core";
 import type { PlantFile, Schemas } from "../../api/client";
 import { useRecord } from "../../api/recording";
-import { addDays, distance, shortDay } from "../../dates";
+import { distance, shortDay } from "../../dates";
 import { Refused } from "../../shell/States";
 import { doneBody } from "../jobs";
 import { useUndo } from "../undo";
 import classes from "./Cases.module.css";
-
-/** How long a job is put off by one tap, days. */
-const putOff = 7;
+import { JobActs, type Sending } from "./JobActs";
 
 /** The ordinary care of a plant that is well: each job with its reason, its last time and its next. */
 export function Routine({ file }: { file: PlantFile }) {
@@ -40,11 +38,8 @@ export function Routine({ file }: { file: PlantFile }) {
   );
 }
 
-interface JobRowProps {
+interface JobRowProps extends Sending {
   job: Schemas["Due"];
-  today: string;
-  send: (said: string, body: Parameters<ReturnType<typeof useRecord>["mutate"]>[0]) => void;
-  pending: boolean;
 }
 
 function JobRow({ job, today, send, pending }: JobRowProps) {
@@ -58,7 +53,7 @@ function JobRow({ job, today, send, pending }: JobRowProps) {
           {job.why} {job.last ? `Last ${distance(job.last, today)}.` : "Never recorded here."}
         </div>
       </div>
-      <div className={classes.acts}>
+      <JobActs job={job.job} title={job.title} today={today} send={send} pending={pending}>
         <Button
           size="compact-sm"
           variant="default"
@@ -67,30 +62,7 @@ function JobRow({ job, today, send, pending }: JobRowProps) {
         >
           {job.done}
         </Button>
-        <button
-          type="button"
-          className="linkbutton small"
-          aria-label={`Put off: ${job.title.toLowerCase()}`}
-          onClick={() =>
-            send(`put off: ${job.title.toLowerCase()}`, {
-              on: today,
-              snoozed: { job: job.job, until: addDays(today, putOff) },
-            })
-          }
-        >
-          in a week
-        </button>
-        <button
-          type="button"
-          className="linkbutton small"
-          aria-label={`Not for this plant: ${job.title.toLowerCase()}`}
-          onClick={() =>
-            send(`switched off: ${job.title.toLowerCase()}`, { on: today, snoozed: { job: job.job, off: true } })
-          }
-        >
-          not for this plant
-        </button>
-      </div>
+      </JobActs>
     </li>
   );
 }

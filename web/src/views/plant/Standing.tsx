@@ -20,6 +20,7 @@ import { marks, nameOf, Pass, type Recovery, StepBack } from "./Passing";
 import { usePlantFile } from "./PlantPage";
 import { Routine } from "./Routine";
 import { SeamOf } from "./SeamOf";
+import { Season } from "./Season";
 import classes from "./Standing.module.css";
 import { Trials } from "./Trials";
 import { zoneStates } from "./zones";
@@ -77,6 +78,7 @@ export function Standing() {
           <KeptApart file={file} />
         </div>
         {!file.batch && <Routine file={file} />}
+        <Season file={file} />
       </div>
       <section className="patch mt-18" aria-label="Seam">
         <SeamOf file={file} />
