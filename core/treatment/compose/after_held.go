@@ -94,6 +94,47 @@ func ruleAfterSoak(list []*sit) {
 	}
 }
 
+// ruleAfterFirst takes water by its rule out of the days between its new pot and its first water:
+// it is kept dry so long. How it is watered is said where it is watered by its rule again.
+func ruleAfterFirst(list []*sit) {
+	for i, s := range list {
+		if !s.dated || has(s.steps, treatment.FirstWater) || !anyHas(list[:i+1], treatment.PotIn) {
+			continue
+		}
+		first := slices.IndexFunc(list[i+1:], func(l *sit) bool {
+			return l.dated && slices.ContainsFunc(l.steps, func(x step) bool {
+				return x.Op == treatment.FirstWater && x.Params.For == ""
+			})
+		})
+		if first < 0 {
+			continue
+		}
+		again := nextRule(list[i+1+first:])
+		if again == nil {
+			continue
+		}
+		s.steps = slices.DeleteFunc(slices.Clone(s.steps), func(x step) bool {
+			early := ruled(x) && x.Every == 0
+			if early && again.Params.What == "" && whereOfRule[x.Params.What] != "" {
+				again.Params.What = x.Params.What
+			}
+			return early
+		})
+	}
+}
+
+// nextRule is the first step with which it is watered by its rule; nil where there is none.
+func nextRule(list []*sit) *step {
+	for _, s := range list {
+		for i := range s.steps {
+			if ruled(s.steps[i]) {
+				return &s.steps[i]
+			}
+		}
+	}
+	return nil
+}
+
 // oneRule leaves one line for water of two that stand on one day or on days that follow
 // each other: two causes asked for the same, or one for less than the usual.
 func oneRule(list []*sit) {

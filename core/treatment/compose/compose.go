@@ -103,13 +103,14 @@ func faults(s treatment.Situation) error {
 // collect asks every recipe, the gravest cause first, and then the wish.
 func (c *composer) collect() {
 	for _, id := range c.causes {
-		r, ok := recipeFor(id, c.subject)
+		as := c.treatedAs(id)
+		r, ok := recipeFor(as, c.subject)
 		if !ok {
 			c.leave(string(id), "nothing is known to help")
 			continue
 		}
 		for _, i := range r.does {
-			i(c.agenda, id)
+			i(c.agenda, as)
 		}
 	}
 	wish := c.Wish

@@ -27,6 +27,7 @@ func (c *composer) finish() {
 	list = c.afterHeld(list)
 	oneRule(list)
 	ruleAfterSoak(list)
+	ruleAfterFirst(list)
 	list = c.lookedOnce(c.rootsMissed(list))
 	fromPlan(list)
 	c.plainGates(list)
@@ -60,6 +61,7 @@ func (c *composer) finish() {
 		}
 		c.plan.Sittings = append(c.plan.Sittings, out)
 	}
+	c.saidDry(c.plan.Sittings)
 	c.notLeftOut()
 	c.trust()
 	c.plan.Track, c.plan.Beside = c.tracks()

@@ -1,6 +1,8 @@
 package compose
 
 import (
+	"slices"
+
 	"tendermend/core/facts"
 	"tendermend/core/treatment"
 )
@@ -20,13 +22,54 @@ func (c *composer) heldWhileWet(list []*sit) []*sit {
 // nothing of water and nothing is sprayed: what is dry through drinks, whatever else ails it
 // (common practice).
 func (c *composer) wateredWhileDry(list []*sit) []*sit {
-	bone := c.Facts.Moist.Known && c.moist == facts.Bone && !c.limp
-	if !bone || c.dry || c.seat != facts.InPot || c.untied || c.resting() || c.piece || c.rotLives ||
-		c.is(treatment.AirPlant, treatment.Bromeliad, treatment.WinterDeciduous) ||
-		anyHas(list, waters...) || anyHas(list, sprays...) {
+	if !c.foundBone() || c.limp || c.rotLives || anyHas(list, sprays...) {
 		return list
 	}
-	return c.onDay(list, treatment.CareSit, 0, []step{do(treatment.ByRule, water(c.betterWater()))})
+	if !anyHas(list, waters...) {
+		return c.onDay(list, treatment.CareSit, 0, []step{do(treatment.ByRule, water(c.betterWater()))})
+	}
+	for _, s := range list {
+		i := slices.IndexFunc(s.steps, func(x step) bool { return slices.Contains(waters, x.Op) })
+		if i < 0 {
+			continue
+		}
+		if x := s.steps[i]; s.dated && s.day > 0 && s.day <= dryWaits && ruled(x) && x.Every == 0 {
+			s.steps = slices.Delete(slices.Clone(s.steps), i, i+1)
+			return c.onDay(list, treatment.CareSit, 0, []step{x})
+		}
+		break
+	}
+	return list
+}
+
+// dryWaits is up to how many days later a plan may water what was found bone dry: it is watered
+// today instead (common practice).
+const dryWaits = 3
+
+// foundBone says whether it stands in a pot that was found dry through, and may drink.
+func (c *composer) foundBone() bool {
+	return c.Facts.Moist.Known && c.moist == facts.Bone && !c.dry && c.seat == facts.InPot && !c.untied && !c.resting() &&
+		!c.piece && !c.is(treatment.AirPlant, treatment.Bromeliad, treatment.WinterDeciduous)
+}
+
+// saidDry says at the first line for water of what was found bone dry that it drinks today, and
+// how: a medium that is dry through lets the first water run past.
+func (c *composer) saidDry(list []treatment.Sitting) {
+	if !c.foundBone() {
+		return
+	}
+	for _, s := range list {
+		for i, x := range s.Steps {
+			if !slices.Contains(waters, x.Op) {
+				continue
+			}
+			if s.Day != nil && *s.Day == 0 && ruled(x) && plainRule(x) && x.Every == 0 {
+				s.Steps[i].Words = "It is dry through: water it now, slowly and twice, until it drips, and let it drain. " +
+					"From then on: " + lowered(x.Words)
+			}
+			return
+		}
+	}
 }
 
 // waters are the steps that say when it drinks, or that wet its medium.

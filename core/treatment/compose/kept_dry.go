@@ -130,9 +130,39 @@ func (c *composer) rootsMissed(list []*sit) []*sit {
 		c.leave(string(treatment.Unpot), "no live root was counted, and no cause of that was accepted: look for rot or "+
 			"drought at the roots, and plan its rescue")
 		if !c.resting() {
-			list = c.onDay(list, treatment.CareSit, 0, []step{do(treatment.Look, note(noRootLives))})
+			list = c.askedFirst(list, do(treatment.Look, note(noRootLives)))
+		}
+		if !anyHas(list, slices.Concat(sprays, cutOps, tidies)...) {
+			soakedNot(list)
 		}
 	}
+	return list
+}
+
+// tidies take off or pick what a thirsty plant is left with.
+var tidies = []treatment.OperatorID{treatment.PullDead, treatment.StripSpikes, treatment.HandPick}
+
+// soakedNot takes a soak for its thirst out: nothing is there that could drink.
+func soakedNot(list []*sit) {
+	for _, s := range list {
+		s.steps = slices.DeleteFunc(slices.Clone(s.steps), func(x step) bool {
+			return x.Op == treatment.Soak && x.Params.How == "" && x.Params.For == ""
+		})
+	}
+}
+
+// askedFirst puts a look before all work of the first day: after it was set apart and pictured.
+func (c *composer) askedFirst(list []*sit, look step) []*sit {
+	i := slices.IndexFunc(list, func(s *sit) bool { return s.dated && s.day == 0 && s.slot == treatment.Morning })
+	if i < 0 {
+		return c.onDay(list, treatment.CareSit, 0, []step{look})
+	}
+	s, at := list[i], 0
+	before := []treatment.OperatorID{treatment.Aid, treatment.Isolate, treatment.Baseline, treatment.Neighbours}
+	for at < len(s.steps) && among(s.steps[at].Op, before...) {
+		at++
+	}
+	s.steps = slices.Insert(slices.Clone(s.steps), at, look)
 	return list
 }
 

@@ -4,6 +4,7 @@ import (
 	"math"
 	"slices"
 
+	"tendermend/core/gate"
 	"tendermend/core/treatment"
 )
 
@@ -11,15 +12,18 @@ import (
 // nobody looks at it every two weeks besides, and where one ends the rarer one goes on.
 func (c *composer) lookedOnce(list []*sit) []*sit {
 	sortSits(list)
-	for i, s := range list {
+	for _, s := range list {
 		for {
-			at, from := s.lookSaidBefore(list[:i+1])
+			at, from := s.lookSaidBefore(list)
 			if at < 0 {
 				break
 			}
 			one := s.steps[at]
 			s.steps = slices.Delete(slices.Clone(s.steps), at, at+1)
 			if end, dated := dayOf(one.Until); one.Every > 0 && (!dated || end >= from) {
+				if dated && from+one.Every > end { // one look is left of it
+					one.Every, one.Until = 0, nil
+				}
 				return c.lookedOnce(c.onDay(list, treatment.CareSit, from, []step{one}))
 			}
 		}
@@ -27,19 +31,25 @@ func (c *composer) lookedOnce(list []*sit) []*sit {
 	return list
 }
 
-// lookSaidBefore finds a plain look of a dated sitting that an earlier series covers, and the
+// lookSaidBefore finds a plain look of a dated sitting that another series covers, and the
 // day on which it goes on after that; -1 where there is none.
 func (s *sit) lookSaidBefore(list []*sit) (at, from int) {
 	for i, x := range s.steps {
 		if !s.dated || !plainLook(x) {
 			continue
 		}
-		for _, earlier := range list {
-			for j, y := range earlier.steps {
-				if earlier == s && (j == i || x.Every == y.Every && j > i) || !earlier.covers(y, s.day, x.Every) {
+		for _, other := range list {
+			for j, y := range other.steps {
+				same := other == s && (j == i || x.Every == y.Every && j > i)
+				if same || !other.covers(y, s.day, x.Every) {
+					if other.soonTakesOver(y, s.day, x) { // it begins those days sooner
+						s.steps = append(slices.Clone(s.steps), y)
+						other.steps = slices.Delete(slices.Clone(other.steps), j, j+1)
+						return s.lookSaidBefore(list)
+					}
 					continue
 				}
-				end, _ := dayOf(y.Until)
+				end := other.goesOn(y)
 				step := max(x.Every, 1)
 				return i, s.day + step*int(math.Floor(float64(end-s.day)/float64(step))+1)
 			}
@@ -48,14 +58,36 @@ func (s *sit) lookSaidBefore(list []*sit) (at, from int) {
 	return -1, 0
 }
 
+// soon is within how many days of a look another says nothing new (common practice).
+const soon = 3
+
+// soonTakesOver says whether a series of looks that begins in a sitting takes over a rarer one
+// that began a few days earlier.
+func (s *sit) soonTakesOver(y step, day int, rarer step) bool {
+	_, dated := dayOf(y.Until)
+	return s.dated && dated && s.day > day && s.day <= day+soon && plainLook(y) && y.Every > 0 &&
+		y.Every < rarer.Every && s.goesOn(y) > s.day
+}
+
 // covers says whether a series of looks that begins in a sitting goes on for a day of the plan,
 // at least as often as another.
 func (s *sit) covers(y step, day, every int) bool {
 	if !s.dated || !plainLook(y) || y.Every == 0 || every > 0 && y.Every > every {
 		return false
 	}
-	end, dated := dayOf(y.Until)
-	return dated && len(y.Until) == 1 && day <= end
+	return s.day <= day && day <= s.goesOn(y)
+}
+
+// goesOn is the last day of the plan on which a series of looks that begins in a sitting surely
+// goes on: its own, or as many days on as nothing new must be seen for; -1 where that is open.
+func (s *sit) goesOn(y step) int {
+	if end, dated := dayOf(y.Until); dated && len(y.Until) == 1 {
+		return end
+	}
+	if len(y.Until) == 1 && (y.Until[0].Is == gate.Clean || y.Until[0].Is == gate.Quiet) {
+		return s.day + y.Until[0].Days
+	}
+	return -1
 }
 
 // plainLook says whether a step only compares it with its picture.

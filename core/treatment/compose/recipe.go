@@ -23,6 +23,22 @@ type recipe struct {
 // drowning says whether it hangs limp in wet medium.
 func drowning(x *subject) bool { return x.limp && !x.thirsty }
 
+// drownedRoots says whether it drowns and its roots were counted and most of them are dead: what
+// is wet is rot by now, whatever was accepted (common practice).
+func drownedRoots(x *subject) bool {
+	none := x.rootless && x.Facts.LiveRoots.Known
+	return drowning(x) && !x.untied && (none || x.counted && x.roots < mostDead)
+}
+
+// treatedAs is the cause by whose recipe another is treated: too wide a pot, or one that does not
+// drain, by that of rot where its roots have drowned in it.
+func (c *composer) treatedAs(id cause.ID) cause.ID {
+	if (id == cause.PotTooBig || id == cause.NoDrainage) && drownedRoots(c.subject) {
+		return cause.RootRot
+	}
+	return id
+}
+
 // holeless says whether its pot has no hole that could be opened, and it can
 // wait for its season.
 func holeless(x *subject) bool {

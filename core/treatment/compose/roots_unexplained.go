@@ -68,15 +68,22 @@ func (c *composer) smelledBelow(why string) {
 		": if either, plan for root rot today")))
 }
 
+// fillPot is what is asked of a pot in which most roots died.
+const fillPot = "do its live roots fill the pot?"
+
 // potOfDeadRoots asks whether the pot is too wide for the roots that live.
 func (c *composer) potOfDeadRoots() {
 	wide := c.Facts.PotWidthCM.Or(0) - c.Facts.RootBallCM.Or(0)
 	if c.Facts.RootBallCM.Known && wide <= tally.Slack {
 		return
 	}
-	c.draft.at(1, rankLook, do(treatment.Look, note(fmt.Sprintf("do its live roots fill the pot? Most of them were "+
+	ask := fillPot
+	if c.habitID == treatment.BulbPlant {
+		ask = "is its bulb or tuber firm, and " + fillPot + " A soft one is rot: plan for that today."
+	}
+	c.draft.at(1, rankLook, do(treatment.Look, note(fmt.Sprintf("%s Most of them were "+
 		"dead, and a pot more than %g cm wider than what lives stays wet: plan a smaller one when this is over",
-		tally.Slack))))
+		ask, tally.Slack))))
 }
 
 // limpInWet says whether it hangs limp in a medium that was found wet.

@@ -3,6 +3,7 @@ package compose
 import (
 	"cmp"
 	"slices"
+	"strings"
 
 	"tendermend/core/facts"
 	"tendermend/core/gate"
@@ -202,7 +203,7 @@ func tidy(steps []step) []step {
 		case saidElsewhere(s, out, rest):
 			continue
 		case slices.Contains(once, s.Op):
-			if at, known := seen[onceKey(s)]; known {
+			if at, known := seen[onceKey(s)]; known && !asksItself(out[at], s) {
 				out[at] = merged(out[at], s)
 				continue
 			}
@@ -219,6 +220,16 @@ func tidy(steps []step) []step {
 		out = append(out, s)
 	}
 	return out
+}
+
+// asksItself says whether one of two looks asks once whether its live roots fill the pot, and the
+// other is a series: that is not asked again at each of its looks.
+func asksItself(a, b step) bool {
+	if a.Every > 0 {
+		a, b = b, a
+	}
+	return a.Op == treatment.Look && a.Every == 0 && b.Every > 0 && strings.Contains(a.Params.Note, fillPot) &&
+		a.Params.Note != b.Params.Note
 }
 
 // wastes are operators that leave something to be bagged.

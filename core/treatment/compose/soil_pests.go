@@ -78,15 +78,28 @@ func (c *composer) rootMealybug() {
 	if c.root == nil && !c.change {
 		c.noRoots(from)
 	}
-	for _, day := range []int{21, 42, max(k.clear, 49)} {
-		op := treatment.SlideLook
-		if c.untied || !among(c.seat, facts.InPot, facts.InReservoir, facts.InDish) ||
-			c.orchid && among(c.school, treatment.Bridge, treatment.BareRoots) {
-			op = treatment.Look
+	for i, day := range []int{21, 42, max(k.clear, 49)} {
+		look := do(treatment.SlideLook)
+		switch {
+		case c.untied || !among(c.seat, facts.InPot, facts.InReservoir, facts.InDish) ||
+			c.orchid && among(c.school, treatment.Bridge, treatment.BareRoots):
+			look = do(treatment.Look)
+		case i == 0 && c.root != nil && c.fewRoots():
+			look = do(treatment.Look, note("no white wool at the holes, the rim or its foot? It is not slid out yet: its "+
+				"few new roots would tear"))
 		}
-		c.draft.at(from+day, rankLook, do(op))
+		c.draft.at(from+day, rankLook, look)
 	}
 	c.clear = max(c.clear, k.clear, 49)
+}
+
+// fewLive is under how many live roots a ball that was washed falls apart when it is slid out
+// three weeks later (common practice).
+const fewLive = 5
+
+// fewRoots says whether its roots were counted, and few of them live.
+func (c *composer) fewRoots() bool {
+	return c.counted && (c.mostRootsDead() || c.Facts.LiveRoots.Or(fewLive) < fewLive)
 }
 
 // rootsDrink says whether roots in a medium can take up what is poured on.

@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"strings"
 
+	"tendermend/core/cause"
 	"tendermend/core/treatment"
 	"tendermend/core/working"
 )
@@ -32,7 +33,14 @@ func saySpikes(w saying) string {
 	case w.Organ == treatment.OnFlower:
 		return "Take off all flowers and swelling buds: eggs and spores sit inside them."
 	}
-	return "Cut all flower spikes 2 cm above their bases: they take what its roots cannot give."
+	const all = "Cut all flower spikes 2 cm above their bases"
+	switch {
+	case w.has(inFlowers...):
+		return all + ": what ails it sits in flowers and buds."
+	case w.weakFor() || w.rootless || w.rest || w.has(cause.BloomDrain, cause.Detached):
+		return all + ": they take what its roots cannot give."
+	}
+	return all + "."
 }
 
 func sayPull(w saying) string {

@@ -1,0 +1,141 @@
+package compose
+
+import (
+	"fmt"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"tendermend/core/treatment"
+)
+
+// A series of looks asks its own question at each look; a single one beside it asks its own once.
+func TestASeriesDoesNotRepeatTheQuestionOfASingleLook(t *testing.T) {
+	words, days := said(t, `{"kind":"prosthechea-cochleata","causes":["soft-rot"],"on":"2026-02-15",
+		"answers":{"limp":true,"moist":"bone","potWidthCm":12,"liveRoots":9,"deadRoots":12},
+		"place":{"warmthC":24}}`, treatment.Look)
+	require.Equal(t, []int{1, 1}, days[:2])
+	assert.Contains(t, words[0], "every day until day 7, against the picture")
+	assert.NotContains(t, words[0], "live roots fill")
+	assert.Contains(t, words[1], "live roots fill")
+	assert.NotContains(t, words[1], "every day")
+}
+
+// While nothing new must be seen for so many days it is looked at already: single looks of other
+// causes within those days are not asked for, and what is left of a rarer series is a single one.
+func TestLooksOfSeveralCausesAreOneSeries(t *testing.T) {
+	_, days := said(t, `{"kind":"spathoglottis-plicata","causes":["settling-in","anthracnose"],"on":"2026-03-15",
+		"answers":{"moist":"wet","liveRoots":18,"deadRoots":12},"place":{"warmthC":24}}`, treatment.Look)
+	assert.Equal(t, []int{5}, days)
+	words, days := said(t, `{"kind":"coffea-arabica","causes":["guttation","virus"],"on":"2026-08-15",
+		"answers":{"moist":"right"},"place":{"warmthC":24}}`, treatment.Look)
+	assert.Equal(t, []int{14, 84, 91}, days) // the last decides whether it is kept
+	assert.NotContains(t, words[1], "every")
+	words, days = said(t, `{"kind":"adiantum-raddianum","causes":["sori","self-shading"],"wish":"part","on":"2026-10-31",
+		"south":true,"answers":{"potWidthCm":8},"place":{"warmthC":20}}`, treatment.Look)
+	for i := 1; i < len(days); i++ {
+		assert.Greater(t, days[i]-days[i-1], soon, "%s and %s", words[i-1], words[i])
+	}
+}
+
+// A plant without a live root is looked at for that before anything is cut or sprayed, and is not
+// soaked: nothing is there that could drink.
+func TestNoLiveRootIsAskedForFirst(t *testing.T) {
+	s := func(live int) string {
+		return fmt.Sprintf(`{"kind":"cissus-alata","causes":["calcium-low"],"on":"2026-12-15","answers":
+			{"limp":true,"moist":"dry","liveRoots":%d,"deadRoots":3},"place":{"warmthC":20}}`, live)
+	}
+	_, none := said(t, s(0), treatment.Soak)
+	_, some := said(t, s(4), treatment.Soak)
+	assert.Empty(t, none)
+	assert.NotEmpty(t, some)
+	p, err := Plan(situationOf(t, `{"kind":"episcia-cupreata","causes":["broad-mite"],"on":"2026-03-15","answers":
+		{"moist":"bone","liveRoots":0,"deadRoots":12},"place":{"warmthC":20}}`))
+	require.NoError(t, err)
+	asked := false
+	for _, x := range p.Sittings[0].Steps {
+		asked = asked || strings.Contains(x.Words, "No root of it was found alive")
+		if x.Op == treatment.WashDown || x.Op == treatment.LabelDrug {
+			assert.True(t, asked, "asked before %s", x.Words)
+		}
+	}
+	assert.True(t, asked)
+}
+
+// In a pot that does not drain, or is too wide, roots that were counted and mostly died in the wet
+// are washed and cut as rot is; a ball that lives is set over whole.
+func TestDrownedRootsAreWorkedAsRot(t *testing.T) {
+	for _, cause := range []string{"no-drainage", "pot-too-big"} {
+		for _, c := range []struct {
+			answers string
+			washed  bool
+		}{
+			{`"limp":true,"moist":"wet","liveRoots":4,"deadRoots":5`, true},
+			{`"limp":true,"moist":"wet","liveRoots":5,"deadRoots":5`, false},
+			{`"limp":true,"moist":"wet","liveRoots":0,"deadRoots":0`, true},
+			{`"limp":true,"moist":"dry","liveRoots":4,"deadRoots":5`, false},
+			{`"limp":false,"moist":"wet","liveRoots":4,"deadRoots":5`, false},
+			{`"limp":true,"moist":"wet"`, false},
+		} {
+			washes, _ := said(t, fmt.Sprintf(`{"kind":"schefflera-arboricola","causes":[%q],"on":"2026-05-15",
+				"answers":{"potWidthCm":18,%s},"place":{"warmthC":22}}`, cause, c.answers), treatment.WashOff)
+			assert.Equal(t, c.washed, len(washes) > 0, "%s: %s", cause, c.answers)
+		}
+	}
+}
+
+// What is bone dry and stands firm drinks today, and the first line for water says how.
+func TestWhatIsBoneDryDrinksToday(t *testing.T) {
+	const s = `{"kind":"coffea-arabica","causes":["guttation","virus"],"on":"2026-08-15",
+		"answers":{"moist":%q},"place":{"warmthC":24}}`
+	words, days := said(t, fmt.Sprintf(s, "bone"), treatment.ByRule)
+	require.NotEmpty(t, days)
+	assert.Zero(t, days[0])
+	assert.Contains(t, words[0], "slowly and twice")
+	words, _ = said(t, fmt.Sprintf(s, "right"), treatment.ByRule)
+	for _, w := range words {
+		assert.NotContains(t, w, "dry through: water it now")
+	}
+}
+
+// Between its new pot and its first water nothing is said of water by its rule.
+func TestNothingIsWateredBeforeItsFirstWater(t *testing.T) {
+	const s = `{"kind":"euphorbia-pulcherrima","causes":["detached","powdery-mildew"],"on":"2026-03-15",
+		"answers":{"moist":"right","potWidthCm":12},"place":{"warmthC":20}}`
+	_, first := said(t, s, treatment.FirstWater)
+	words, rules := said(t, s, treatment.ByRule)
+	require.NotEmpty(t, first)
+	require.NotEmpty(t, rules)
+	for _, day := range rules {
+		assert.True(t, day < 0 || day > first[0], "day %d, first water on %d", day, first[0])
+	}
+	assert.Contains(t, strings.Join(words, " "), "onto the medium only", "how is said where it is watered again")
+}
+
+// Why spikes are cut: the trouble sits in them, its roots cannot feed them, or neither.
+func TestWhySpikesAreCut(t *testing.T) {
+	const s = `{"kind":"oncidium-mini-hybrid","causes":[%q],"on":"2026-06-15",
+		"answers":{"spikes":1,"moist":"right","liveRoots":%d,"deadRoots":3},"place":{"warmthC":24}}`
+	words, _ := said(t, fmt.Sprintf(s, "grey-mould", 9), treatment.StripSpikes)
+	require.NotEmpty(t, words)
+	assert.Contains(t, words[0], "sits in flowers")
+	words, _ = said(t, fmt.Sprintf(s, "root-rot", 0), treatment.StripSpikes)
+	require.NotEmpty(t, words)
+	assert.Contains(t, words[0], "its roots cannot give")
+}
+
+// A ball that was washed with fewer than five live roots is not slid out after three weeks.
+func TestFewNewRootsAreNotSlidOut(t *testing.T) {
+	for live, slid := range map[int]bool{4: false, 5: true} {
+		_, days := said(t, fmt.Sprintf(`{"kind":"passiflora-caerulea","causes":["root-mealybug"],"on":"2026-05-15",
+			"answers":{"moist":"right","potWidthCm":9,"liveRoots":%d,"deadRoots":1},"place":{"warmthC":20}}`, live),
+			treatment.SlideLook)
+		require.NotEmpty(t, days)
+		assert.Equal(t, slid, days[0] < 30, "%d live roots: first slid out on day %d", live, days[0])
+	}
+	words, _ := rootLook(t, `{"kind":"caladium-bicolor","causes":["anthracnose"],"on":"2026-05-15",
+		"answers":{"moist":"right","potWidthCm":12,"liveRoots":2,"deadRoots":12},"place":{"warmthC":24}}`)
+	assert.Contains(t, words, "tuber firm")
+}
