@@ -6,7 +6,6 @@ import (
 
 	"tendermend/core/place"
 	"tendermend/sim"
-	"tendermend/store"
 )
 
 // readDays is how long a logger has stood on the stair landing.
@@ -31,7 +30,7 @@ func (c *clinic) readAir() error {
 	if err != nil {
 		return err
 	}
-	return c.store.SaveNightForecast(c.ctx, c.account, store.NightForecast{
+	return c.store.SaveNightForecast(c.ctx, c.account, place.NightForecast{
 		From: c.today, Nights: sim.Nights(3, site.UsualNight(c.today), 7), Source: "the demo's made-up weather service",
 	})
 }

@@ -35,6 +35,9 @@ type Archive struct {
 	Places   []Place     `json:"places"`
 	Kinds    []Kind      `json:"kinds" doc:"Kinds that the collection added."`
 	Supplies []Supply    `json:"supplies"`
+	// Decided and Trips are of a whole collection; a plant alone takes none along.
+	Decided *Decided `json:"decided,omitempty" doc:"What the collection decided for all its plants."`
+	Trips   []Trip   `json:"trips,omitempty" doc:"Times away, the last first."`
 	// Cases are confirmed cases of other collections that were taken in to learn from.
 	Cases  []diagnosis.WorkedCase `json:"cases,omitempty" doc:"Confirmed cases that were taken in from others."`
 	Plants []Plant                `json:"plants"`

@@ -46,6 +46,10 @@ func (a Archive) Faults() (faults record.Faults) {
 		named(fmt.Sprintf("supplies[%d].name", i), s.Name, 80)
 		faults = append(faults, s.faults(fmt.Sprintf("supplies[%d]", i))...)
 	}
+	faults = append(faults, a.Decided.faults()...)
+	for i, t := range a.Trips {
+		faults = append(faults, t.faults(fmt.Sprintf("trips[%d]", i))...)
+	}
 	for i, c := range a.Cases {
 		if err := c.Teaches(); err != nil {
 			add(fmt.Sprintf("cases[%d]", i), "%s", err)

@@ -18,7 +18,7 @@ type around struct {
 	store.PlacesKnown
 	today    day.Day
 	south    bool
-	forecast *store.NightForecast
+	forecast *place.NightForecast
 	years    map[uuid.UUID][]place.MonthThere
 	kinds    plant.Kinds
 }

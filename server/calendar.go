@@ -17,6 +17,7 @@ import (
 	"tendermend/core/care"
 	"tendermend/core/day"
 	"tendermend/core/working"
+	"tendermend/exchange"
 	"tendermend/record/due"
 	"tendermend/store"
 )
@@ -196,7 +197,7 @@ func listed(lines []string) string {
 	return text
 }
 
-func waterBefore(t store.Trip) string {
+func waterBefore(t exchange.Trip) string {
 	var names []string
 	for _, p := range t.Sheet {
 		if p.WaterBefore {

@@ -80,7 +80,7 @@ func (srv *server) readingOperations(api huma.API) {
 		}))
 	huma.Register(api, op("save-forecast", http.MethodPut, "/api/forecast",
 		"Say how cold the coming nights get outdoors", "places"),
-		signedIn(srv, func(ctx context.Context, a store.Account, in *body[store.NightForecast]) (*placesOutput, error) {
+		signedIn(srv, func(ctx context.Context, a store.Account, in *body[place.NightForecast]) (*placesOutput, error) {
 			if err := place.CheckNights(in.Body.Nights); err != nil {
 				return nil, unfit("nights", err.Error())
 			}

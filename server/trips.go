@@ -19,13 +19,14 @@ import (
 	"tendermend/core/plant"
 	"tendermend/core/trip"
 	"tendermend/core/working"
+	"tendermend/exchange"
 	"tendermend/record"
 	"tendermend/store"
 )
 
 // TripView is a trip as it is shown.
 type TripView struct {
-	store.Trip
+	exchange.Trip
 	Link  string             `json:"link,omitempty" doc:"The sitter's address; told once, when it is made."`
 	Ticks []store.SitterTick `json:"ticks" doc:"What the sitter ticked so far."`
 	First []FirstLook        `json:"first" doc:"After coming back: whom to look at first."`
@@ -67,7 +68,7 @@ type TripPath struct {
 
 type tripsOutput struct {
 	Body struct {
-		Trips []store.Trip `json:"trips" doc:"The last first."`
+		Trips []exchange.Trip `json:"trips" doc:"The last first."`
 	}
 }
 
@@ -127,7 +128,7 @@ func (srv *server) planTrip(ctx context.Context, a store.Account, in *tripInput)
 	case b.Back-b.From > longestTrip:
 		return nil, unfit("back", "that is longer than "+working.Count(longestTrip, "day")+": plan it in parts")
 	}
-	t := store.Trip{
+	t := exchange.Trip{
 		ID: b.ID, From: b.From, Back: b.Back, Sitter: strings.TrimSpace(b.Sitter), Phone: strings.TrimSpace(b.Phone),
 		Note: strings.TrimSpace(b.Note), Cooler: b.Cooler,
 	}
@@ -138,7 +139,7 @@ func (srv *server) planTrip(ctx context.Context, a store.Account, in *tripInput)
 }
 
 // PlanTrip plans every plant of a collection over a trip and keeps it.
-func PlanTrip(ctx context.Context, s *store.Store, a store.Account, today day.Day, t store.Trip) error {
+func PlanTrip(ctx context.Context, s *store.Store, a store.Account, today day.Day, t exchange.Trip) error {
 	w, err := knownAround(ctx, s, a.Collection, today)
 	if err != nil {
 		return err
@@ -147,7 +148,7 @@ func PlanTrip(ctx context.Context, s *store.Store, a store.Account, today day.Da
 	if err != nil {
 		return err
 	}
-	t.Sheet = make([]store.TripPot, len(pots))
+	t.Sheet = make([]exchange.TripPot, len(pots))
 	for i, p := range pots {
 		t.Sheet[i] = w.tripPot(p, t, a.Collection.South)
 	}
@@ -155,8 +156,8 @@ func PlanTrip(ctx context.Context, s *store.Store, a store.Account, today day.Da
 }
 
 // tripPot plans one plant.
-func (w around) tripPot(p store.PotRow, t store.Trip, south bool) store.TripPot {
-	out := store.TripPot{
+func (w around) tripPot(p store.PotRow, t exchange.Trip, south bool) exchange.TripPot {
+	out := exchange.TripPot{
 		Plant: p.ID, Name: p.Name, Label: p.Label, Place: p.PlaceName, Isolated: p.Isolation == string(record.Isolated),
 		Plan: trip.Plan{Verdict: trip.Lasts, Aids: []trip.Aid{}, Days: []int{}},
 	}
@@ -239,7 +240,7 @@ func noTrip(err error) error {
 
 // firstLooks tells after a trip who may have stood too dry, and whom the sitter missed.
 func (srv *server) firstLooks(
-	ctx context.Context, a store.Account, t store.Trip, ticks []store.SitterTick,
+	ctx context.Context, a store.Account, t exchange.Trip, ticks []store.SitterTick,
 ) ([]FirstLook, error) {
 	w, err := srv.around(ctx, a)
 	if err != nil {
@@ -249,7 +250,7 @@ func (srv *server) firstLooks(
 	if err != nil {
 		return nil, err
 	}
-	planned := map[uuid.UUID]store.TripPot{}
+	planned := map[uuid.UUID]exchange.TripPot{}
 	for _, p := range t.Sheet {
 		planned[p.Plant] = p
 	}
@@ -298,7 +299,7 @@ type SitView struct {
 
 // SitPot is a plant as a sitter sees it.
 type SitPot struct {
-	store.TripPot
+	exchange.TripPot
 	Next *day.Day `json:"next,omitempty" doc:"The day on which it is seen to next, today or before where it is due."`
 	Done bool     `json:"done,omitempty" doc:"Whether it was ticked today."`
 }
@@ -364,7 +365,7 @@ func (srv *server) tick(ctx context.Context, in *struct {
 	if err != nil {
 		return nil, srv.problem(ctx, err)
 	}
-	i := slices.IndexFunc(t.Sheet, func(p store.TripPot) bool { return p.Plant == in.Body.Plant && len(p.Days) > 0 })
+	i := slices.IndexFunc(t.Sheet, func(p exchange.TripPot) bool { return p.Plant == in.Body.Plant && len(p.Days) > 0 })
 	if i < 0 {
 		return nil, huma.Error422UnprocessableEntity("That plant is not one that is watered on this trip.")
 	}
@@ -386,7 +387,7 @@ func (srv *server) tick(ctx context.Context, in *struct {
 }
 
 // ticked is the entry of a tick: a little water, or a find that it is wet still.
-func ticked(p store.TripPot, id uuid.UUID, did string, today day.Day) record.Entry {
+func ticked(p exchange.TripPot, id uuid.UUID, did string, today day.Day) record.Entry {
 	e := record.Entry{ID: id, PlantID: p.Plant, On: today}
 	if did == "wet" {
 		e.Probed = &record.Probed{Moisture: "wet"}

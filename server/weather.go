@@ -43,7 +43,7 @@ func (w *weather) due(collection uuid.UUID, now time.Time) bool {
 
 // fetchNights asks a weather service how cold the coming nights get. The service answers
 // {"from":"2026-11-28","nights":[-1.5,…],"source":"…"} to ?latitude=48.
-func fetchNights(ctx context.Context, service string, latitude float64) (f store.NightForecast, err error) {
+func fetchNights(ctx context.Context, service string, latitude float64) (f place.NightForecast, err error) {
 	ctx, cancel := context.WithTimeout(ctx, weatherWaits)
 	defer cancel()
 	at, err := url.Parse(service)
@@ -79,7 +79,7 @@ func (srv *server) freshNights(ctx context.Context, a store.Account) {
 	}
 	at, err := srv.store.Site(ctx, a.Collection)
 	if err == nil {
-		var f store.NightForecast
+		var f place.NightForecast
 		if f, err = fetchNights(ctx, srv.Weather, at.Latitude); err == nil {
 			err = srv.store.SaveNightForecast(ctx, a, f)
 		}

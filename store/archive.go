@@ -93,6 +93,12 @@ func (o *Outgoing) begin(only *uuid.UUID, today day.Day) (err error) {
 		} else if said {
 			o.head.Site = &at
 		}
+		if o.head.Decided, err = archivedDecided(o.ctx, o.tx, o.c.ID); err != nil {
+			return err
+		}
+		if o.head.Trips, err = o.store.allTrips(o.ctx, o.c.ID); err != nil {
+			return err
+		}
 		o.head.Cases, err = takenCases(o.ctx, o.tx, o.c.ID, 0)
 		return err
 	}

@@ -5,6 +5,7 @@ import (
 	"errors"
 	"fmt"
 	"reflect"
+	"slices"
 
 	"github.com/google/uuid"
 	"github.com/jmoiron/sqlx"
@@ -158,8 +159,26 @@ func (s *Store) OrderPlaces(ctx context.Context, a Account, ids []uuid.UUID) err
 		if err != nil {
 			return fmt.Errorf("ordering the places: %w", err)
 		}
-		return nil
+		return s.within(tx).keepOrder(ctx, a)
 	})
+}
+
+// orderKey names the order of the places, each of its versions kept.
+const orderKey = "places"
+
+// keepOrder keeps a version of the order in which the places stand now, where it is another.
+func (s *Store) keepOrder(ctx context.Context, a Account) error {
+	var now []uuid.UUID
+	err := sqlx.SelectContext(ctx, s.q(), &now, `select id from places where collection_id = $1 order by position, name`,
+		a.Collection.ID)
+	if err != nil {
+		return fmt.Errorf("reading the order of the places: %w", err)
+	}
+	was, _, err := loadSetting[[]uuid.UUID](ctx, s.q(), a.Collection.ID, orderKey)
+	if err != nil || slices.Equal(was, now) {
+		return err
+	}
+	return s.saveSetting(ctx, a, orderKey, now)
 }
 
 func texts(ids []uuid.UUID) []string {

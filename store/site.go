@@ -3,7 +3,6 @@ package store
 import (
 	"context"
 
-	"tendermend/core/day"
 	"tendermend/core/place"
 )
 
@@ -27,19 +26,12 @@ func (s *Store) SaveSite(ctx context.Context, a Account, at place.Site) error {
 	return s.saveSetting(ctx, a, siteKey, at)
 }
 
-// NightForecast is what a weather service, or somebody by hand, says of the coming nights.
-type NightForecast struct {
-	From   day.Day   `json:"from" doc:"The first of the nights: the evening of that day."`
-	Nights []float64 `json:"nights" maxItems:"16" doc:"Night minimum outdoors, °C, from that night on."`
-	Source string    `json:"source,omitempty" maxLength:"120" doc:"Who says so."`
-}
-
 // NightForecast gives the last forecast; false where there is none.
-func (s *Store) NightForecast(ctx context.Context, c Collection) (NightForecast, bool, error) {
-	return loadSetting[NightForecast](ctx, s.q(), c.ID, forecastKey)
+func (s *Store) NightForecast(ctx context.Context, c Collection) (place.NightForecast, bool, error) {
+	return loadSetting[place.NightForecast](ctx, s.q(), c.ID, forecastKey)
 }
 
 // SaveNightForecast keeps a new forecast beside the older ones.
-func (s *Store) SaveNightForecast(ctx context.Context, a Account, f NightForecast) error {
+func (s *Store) SaveNightForecast(ctx context.Context, a Account, f place.NightForecast) error {
 	return s.saveSetting(ctx, a, forecastKey, f)
 }

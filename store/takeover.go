@@ -59,20 +59,8 @@ func (s *Store) Import(
 	}
 	err = s.inTx(ctx, func(tx *sqlx.Tx) error {
 		s := s.within(tx)
-		moved, here, err := s.importPlaces(ctx, a.Collection.ID, in.Places)
+		moved, err := s.importAround(ctx, tx, a, in, today, &added)
 		if err != nil {
-			return err
-		}
-		if err := s.importStrangePlaces(ctx, a.Collection.ID, in, moved, here, &added); err != nil {
-			return err
-		}
-		if err := s.importAir(ctx, tx, a, in, moved, today); err != nil {
-			return err
-		}
-		if err := s.importKinds(ctx, a, in.Kinds, &added); err != nil {
-			return err
-		}
-		if err := s.importSupplies(ctx, a, in); err != nil {
 			return err
 		}
 		versions, err := s.kindVersions(ctx, a.Collection.ID)
@@ -103,6 +91,36 @@ func (s *Store) Import(
 	added.unfit()
 	_, err = s.SettleAir(ctx, a.Collection, math.MaxInt)
 	return added, err
+}
+
+// importAround takes over all but the plants of an archive: places, what was decided, trips, kinds
+// and the cupboard. It gives the places that are here under another id.
+func (s *Store) importAround(ctx context.Context, tx *sqlx.Tx, a Account, in exchange.Archive, today day.Day,
+	added *Added,
+) (map[uuid.UUID]uuid.UUID, error) {
+	moved, here, err := s.importPlaces(ctx, a.Collection.ID, in.Places)
+	if err != nil {
+		return nil, err
+	}
+	if err := s.importStrangePlaces(ctx, a.Collection.ID, in, moved, here, added); err != nil {
+		return nil, err
+	}
+	if err := s.importAir(ctx, tx, a, in, moved, today); err != nil {
+		return nil, err
+	}
+	if err := s.importDecided(ctx, tx, a, in.Decided); err != nil {
+		return nil, err
+	}
+	if err := s.importTrips(ctx, tx, a, in.Trips); err != nil {
+		return nil, err
+	}
+	if err := s.importKinds(ctx, a, in.Kinds, added); err != nil {
+		return nil, err
+	}
+	if err := s.importSupplies(ctx, a, in); err != nil {
+		return nil, err
+	}
+	return moved, nil
 }
 
 // unfit says first how much was kept, though not by the rules of today.

@@ -12,66 +12,45 @@ import (
 	"github.com/jmoiron/sqlx"
 
 	"tendermend/core/day"
-	"tendermend/core/trip"
+	"tendermend/exchange"
 	"tendermend/record"
 )
 
-// Trip is a time away, with what is done about each plant.
-type Trip struct {
-	ID     uuid.UUID `json:"id" db:"id"`
-	From   day.Day   `json:"from" db:"from_day" doc:"The day of leaving."`
-	Back   day.Day   `json:"back" db:"back_day" doc:"The day of coming back."`
-	Sitter string    `json:"sitter,omitempty" db:"sitter" maxLength:"60" doc:"Who comes in; empty for nobody."`
-	Phone  string    `json:"phone,omitempty" db:"phone" maxLength:"60" doc:"Where the carer is reached."`
-	Note   string    `json:"note,omitempty" db:"note" maxLength:"1000" doc:"What whoever comes in has to know."`
-	Cooler bool      `json:"cooler,omitempty" db:"cooler" doc:"Whether the heating is turned down meanwhile."`
-	Ended  bool      `json:"ended" db:"ended" doc:"Whether the link was taken back."`
-	Sheet  []TripPot `json:"sheet" db:"-"`
-}
-
-// TripPot is a plant of a trip with its plan.
-type TripPot struct {
-	Plant     uuid.UUID `json:"plant"`
-	Name      string    `json:"name"`
-	Label     string    `json:"label,omitempty"`
-	Place     string    `json:"place"`
-	Isolated  bool      `json:"isolated,omitempty"`
-	Never     string    `json:"never,omitempty" doc:"Why it is not watered at all, in a sentence."`
-	Otherwise string    `json:"otherwise,omitempty" doc:"How it is watered, where no pot tells by drying."`
-	Guess     bool      `json:"guess,omitempty" doc:"Whether nobody ever recorded how it is watered."`
-	trip.Plan
-}
-
 type tripRow struct {
-	Trip
-	Written asJSON[[]TripPot] `db:"sheet"`
+	exchange.Trip
+	Written asJSON[[]exchange.TripPot] `db:"sheet"`
 }
 
 const tripColumns = `select id, from_day, back_day, sitter, phone, note, cooler, ended, sheet from trips `
 
-// Trips lists the trips of a collection, the last first.
-func (s *Store) Trips(ctx context.Context, collection uuid.UUID) ([]Trip, error) {
+// Trips lists the last hundred trips of a collection, the last first.
+func (s *Store) Trips(ctx context.Context, collection uuid.UUID) ([]exchange.Trip, error) {
 	return s.trips(ctx, tripColumns+`where collection_id = $1 order by from_day desc, id limit 100`, collection)
 }
 
+// allTrips lists all trips of a collection, the last first.
+func (s *Store) allTrips(ctx context.Context, collection uuid.UUID) ([]exchange.Trip, error) {
+	return s.trips(ctx, tripColumns+`where collection_id = $1 order by from_day desc, id`, collection)
+}
+
 // Trip gives one trip; ErrNotFound where the collection has none of the id.
-func (s *Store) Trip(ctx context.Context, collection, id uuid.UUID) (Trip, error) {
+func (s *Store) Trip(ctx context.Context, collection, id uuid.UUID) (exchange.Trip, error) {
 	list, err := s.trips(ctx, tripColumns+`where collection_id = $1 and id = $2`, collection, id)
 	if err != nil {
-		return Trip{}, err
+		return exchange.Trip{}, err
 	}
 	if len(list) == 0 {
-		return Trip{}, ErrNotFound
+		return exchange.Trip{}, ErrNotFound
 	}
 	return list[0], nil
 }
 
-func (s *Store) trips(ctx context.Context, query string, args ...any) ([]Trip, error) {
+func (s *Store) trips(ctx context.Context, query string, args ...any) ([]exchange.Trip, error) {
 	var rows []tripRow
 	if err := sqlx.SelectContext(ctx, s.q(), &rows, query, args...); err != nil {
 		return nil, fmt.Errorf("reading trips: %w", err)
 	}
-	list := make([]Trip, len(rows))
+	list := make([]exchange.Trip, len(rows))
 	for i, r := range rows {
 		list[i] = r.Trip
 		list[i].Sheet = r.Written.V
@@ -80,12 +59,12 @@ func (s *Store) trips(ctx context.Context, query string, args ...any) ([]Trip, e
 }
 
 // AddTrip keeps a trip; the same id again does nothing.
-func (s *Store) AddTrip(ctx context.Context, a Account, t Trip) error {
+func (s *Store) AddTrip(ctx context.Context, a Account, t exchange.Trip) error {
 	_, err := s.q().ExecContext(ctx, `
 		insert into trips (collection_id, id, from_day, back_day, sitter, phone, note, cooler, sheet, recorded_at, by_user)
 		values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11) on conflict do nothing`,
-		a.Collection.ID, t.ID, t.From, t.Back, t.Sitter, t.Phone, t.Note, t.Cooler, asJSON[[]TripPot]{t.Sheet}, s.now(),
-		a.User.ID)
+		a.Collection.ID, t.ID, t.From, t.Back, t.Sitter, t.Phone, t.Note, t.Cooler, asJSON[[]exchange.TripPot]{t.Sheet},
+		s.now(), a.User.ID)
 	if err != nil {
 		return fmt.Errorf("keeping a trip: %w", err)
 	}
@@ -117,7 +96,7 @@ const linkLasts = 2
 
 // Sat gives the trip of a link with the account in whose stead it is ticked; ErrNotFound where
 // there is none, where it was taken back, or before and after its time as of now.
-func (s *Store) Sat(ctx context.Context, token string, now time.Time) (Trip, Account, error) {
+func (s *Store) Sat(ctx context.Context, token string, now time.Time) (exchange.Trip, Account, error) {
 	var of struct {
 		Collection uuid.UUID `db:"collection_id"`
 		Trip       uuid.UUID `db:"trip_id"`
@@ -127,27 +106,27 @@ func (s *Store) Sat(ctx context.Context, token string, now time.Time) (Trip, Acc
 		join trips t on t.collection_id = l.collection_id and t.id = l.trip_id
 		where l.token_hash = $1 and not t.ended`, hashed(token))
 	if errors.Is(err, sql.ErrNoRows) {
-		return Trip{}, Account{}, ErrNotFound
+		return exchange.Trip{}, Account{}, ErrNotFound
 	}
 	if err != nil {
-		return Trip{}, Account{}, fmt.Errorf("looking for a link: %w", err)
+		return exchange.Trip{}, Account{}, fmt.Errorf("looking for a link: %w", err)
 	}
 	t, err := s.Trip(ctx, of.Collection, of.Trip)
 	if err != nil {
-		return Trip{}, Account{}, err
+		return exchange.Trip{}, Account{}, err
 	}
 	a := Account{As: t.Sitter}
 	err = sqlx.GetContext(ctx, s.q(), &a.Collection, `select id, name, time_zone, south from collections where id = $1`,
 		of.Collection)
 	if err != nil {
-		return Trip{}, Account{}, err
+		return exchange.Trip{}, Account{}, err
 	}
 	err = sqlx.GetContext(ctx, s.q(), &a.User, `select id, email, name from users where id = $1`, of.User)
 	if err != nil {
-		return Trip{}, Account{}, err
+		return exchange.Trip{}, Account{}, err
 	}
 	if today := a.Collection.Today(now); today < t.From-linkLasts || today > t.Back+linkLasts {
-		return Trip{}, Account{}, ErrNotFound
+		return exchange.Trip{}, Account{}, ErrNotFound
 	}
 	return t, a, nil
 }

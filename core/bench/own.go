@@ -106,6 +106,34 @@ func (o Own) WithRecipe(r Recipe, withdrawn bool) (Own, error) {
 	return o, nil
 }
 
+// And adds the media and recipes of another collection whose names are not here yet, as far as
+// there is room for them.
+func (o Own) And(other Own) (Own, error) {
+	for _, m := range other.Media {
+		here := slices.ContainsFunc(o.Media, func(x OwnMedium) bool { return same(x.Name, m.Name) })
+		if here || len(o.Media) >= mostOwn {
+			continue
+		}
+		with, err := o.WithMedium(m, false)
+		if err != nil {
+			return o, err
+		}
+		o = with
+	}
+	for _, r := range other.Recipes {
+		here := slices.ContainsFunc(o.Recipes, func(x Recipe) bool { return same(x.Name, r.Name) })
+		if here || len(o.Recipes) >= mostOwn {
+			continue
+		}
+		with, err := o.WithRecipe(r, false)
+		if err != nil {
+			return o, err
+		}
+		o = with
+	}
+	return o, nil
+}
+
 func same(a, b string) bool { return strings.EqualFold(strings.TrimSpace(a), strings.TrimSpace(b)) }
 
 // has says whether something is a medium of the collection's own.

@@ -3,7 +3,16 @@ package place
 import (
 	"errors"
 	"fmt"
+
+	"tendermend/core/day"
 )
+
+// NightForecast is what a weather service, or somebody by hand, says of the coming nights.
+type NightForecast struct {
+	From   day.Day   `json:"from" doc:"The first of the nights: the evening of that day."`
+	Nights []float64 `json:"nights" maxItems:"16" doc:"Night minimum outdoors, °C, from that night on."`
+	Source string    `json:"source,omitempty" maxLength:"120" doc:"Who says so."`
+}
 
 // Nights that are on earth, °C.
 const (
