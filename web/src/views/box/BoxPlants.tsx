@@ -2,6 +2,7 @@ import { NativeSelect, TextInput } from "@mantine/core";
 import type { Profile, Schemas } from "../../api/client";
 import { useKnowledge } from "../../api/handbook";
 import classes from "./Box.module.css";
+import { Differs } from "./Differs";
 import type { BoxDraft, Change } from "./draft";
 
 interface BoxPlantsProps {
@@ -70,6 +71,15 @@ export function BoxPlants({ plants, kinds, draft, set }: BoxPlantsProps) {
               )}
               {p.absent.length > 0 && <span> · not there: {p.absent.map(sign).join(", ")}</span>}
             </div>
+            {!changed.left && (
+              <Differs
+                name={name}
+                draft={draft}
+                changed={changed}
+                before={draft.changes[i - 1]}
+                change={(part) => change(i, part)}
+              />
+            )}
           </li>
         );
       })}

@@ -70,6 +70,27 @@ describe("a box", () => {
     expect(window.localStorage.getItem("box-in")).toContain('"text":""');
   });
 
+  it("takes one in as the others, but in another pot and place with a word of its own", async () => {
+    const asked = serve(answers({ ...read, problems: [], plants: [one(1), one(2), one(3)] }));
+    show(<BoxIn />);
+    await userEvent.type(await screen.findByRole("textbox", { name: "What is in it" }), "3 x moth orchid");
+    await userEvent.click(await screen.findByRole("button", { name: "Moth orchid 2 is as the others, but …" }));
+    await userEvent.type(screen.getByRole("textbox", { name: "Pot of Moth orchid 2, inner width" }), "9");
+    await userEvent.selectOptions(screen.getByRole("combobox", { name: "Place of Moth orchid 2" }), "cage");
+    await userEvent.type(screen.getByRole("textbox", { name: "A word on Moth orchid 2" }), "snapped spike");
+    await userEvent.click(screen.getByRole("button", { name: "Moth orchid 3 is as the others, but …" }));
+    await userEvent.click(screen.getByRole("button", { name: "Moth orchid 3 is as the last" }));
+    await userEvent.clear(screen.getByRole("textbox", { name: "A word on Moth orchid 3" }));
+    await userEvent.click(screen.getByRole("button", { name: "Take in 3 plants" }));
+    await waitFor(() => expect(sent(asked)).toHaveLength(3));
+    const [first, second, third] = sent(asked).map((e) => e.arrived as Record<string, unknown>);
+    expect(first?.potWidthCm).toBeUndefined();
+    expect(first?.note).toBeUndefined();
+    expect(second).toMatchObject({ potWidthCm: 9, place: "cage", note: "snapped spike" });
+    expect(third).toMatchObject({ potWidthCm: 9, place: "cage" });
+    expect(third?.note).toBeUndefined();
+  });
+
   it("leaves out what is left out, and waits for how those grow of which no kind is known", async () => {
     const unknown = { ...read, problems: [], plants: [one(1), one(2, { kinds: [], habit: "" })] };
     const asked = serve(answers(unknown));

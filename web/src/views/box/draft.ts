@@ -9,6 +9,9 @@ export interface Change {
   kind?: string;
   habit?: string;
   left?: boolean;
+  potWidthCm?: number;
+  place?: string;
+  note?: string;
 }
 
 /** A box that is being taken in: what is said once for all, its list, and what differs. */
@@ -82,9 +85,10 @@ export function entriesOf(draft: BoxDraft, plants: Listed[], today: string) {
       from: draft.from || undefined,
       price: p.price,
       packing: draft.packing,
-      place: draft.place,
+      place: changed.place ?? draft.place,
       isolated: draft.isolated,
-      potWidthCm: draft.potWidthCm,
+      potWidthCm: changed.potWidthCm ?? draft.potWidthCm,
+      note: changed.note?.trim() || undefined,
       had: "unknown" as const,
       box: draft.box,
     };
