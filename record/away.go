@@ -22,6 +22,7 @@ type PotNow struct {
 	NoCover    bool            `json:"noCover,omitempty" doc:"Whether no bag may go over it."`
 	Covered    bool            `json:"covered,omitempty" doc:"Whether it stands under a closed cover."`
 	Guess      bool            `json:"guess,omitempty" doc:"Whether nobody ever recorded how it was watered."`
+	Foretold   drying.Foretold `json:"foretold" doc:"Looks by the chance foretold, and how many found it dry."`
 }
 
 // guessedContent is what a pot is taken to hold of which nobody recorded a watering, and
@@ -61,6 +62,7 @@ func (s State) PotNow(today day.Day, south bool) PotNow {
 		}
 		return p
 	}
+	p.Foretold = run.told.Foretold
 	told := run.told.Clone()
 	told.To(float64(max(run.now, s.potBegan())))
 	p.At, p.Content = day.Day(told.At()), told.Content()

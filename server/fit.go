@@ -41,12 +41,15 @@ type FitMove struct {
 
 // Fits is who fits where.
 type Fits struct {
-	Moves   []FitMove    `json:"moves" doc:"The moves that win most first."`
-	Poor    []PlantFits  `json:"poor" doc:"Those that stand badly and for which no better place is left."`
-	Season  []SeasonWish `json:"season" doc:"Who goes out or comes in within two weeks, the soonest first."`
-	Lamps   []LampWish   `json:"lamps" doc:"Places in which a lamp would mend several."`
-	Fitting int          `json:"fitting" doc:"How many stand well or passably where they are."`
-	Unknown []string     `json:"unknown" doc:"Places of which nobody said what they are like; their plants are left out."`
+	Moves  []FitMove    `json:"moves" doc:"The moves that win most first."`
+	Poor   []PlantFits  `json:"poor" doc:"Those that stand badly and for which no better place is left."`
+	Season []SeasonWish `json:"season" doc:"Who goes out or comes in within two weeks, the soonest first."`
+	// MorePoor and MoreSeason are how many there are beside those that are listed.
+	MorePoor   int        `json:"morePoor" doc:"How many stand badly beside those listed."`
+	MoreSeason int        `json:"moreSeason" doc:"How many go out or come in beside those listed."`
+	Lamps      []LampWish `json:"lamps" doc:"Places in which a lamp would mend several."`
+	Fitting    int        `json:"fitting" doc:"How many stand well or passably where they are."`
+	Unknown    []string   `json:"unknown" doc:"Places of which nobody said what they are like; their plants are left out."`
 }
 
 // SeasonWish is a plant that the season moves out or in.
@@ -79,11 +82,11 @@ func (srv *server) fitOperations(api huma.API) {
 // fitting holds what is scored once for each kind and place.
 type fitting struct {
 	around
-	scores map[string][]scoredPlace
-	known  []store.Place
-	open   []place.YearAir         // the places in the open
-	moves  map[string][]season.Ask // of the season, of each kind in each place
-	home   facts.Household
+	kinds map[string]*ofKind
+	known []store.Place
+	open  []place.YearAir         // the places in the open
+	moves map[string][]season.Ask // of the season, of each kind in each place
+	home  facts.Household
 }
 
 type scoredPlace struct {
@@ -91,22 +94,29 @@ type scoredPlace struct {
 	month int
 }
 
-// of gives the scores of a plant's kind in the known places.
-func (f fitting) of(s store.StandsAt) []scoredPlace {
-	key := s.Kind + "/" + s.Habit
-	if f.scores[key] == nil {
-		wants := f.wishes(s)
-		for _, p := range f.known {
-			score, month, _ := f.score(wants, p)
-			f.scores[key] = append(f.scores[key], scoredPlace{score, month})
-		}
-	}
-	return f.scores[key]
+// ofKind is what is worked out once for all plants of a kind.
+type ofKind struct {
+	scores []scoredPlace // of the known places
+	values []float64     // the same as bare numbers
+	poison bool          // whether it must stand out of reach of those who live there
+	wants  fit.Kind
 }
 
-// poisonous says whether a plant must stand out of reach of those who live there.
-func (f fitting) poisonous(s store.StandsAt) bool {
-	return f.wishes(s).OutOfReach(f.home.Children, f.home.Pets)
+// of gives what holds for all plants of a plant's kind.
+func (f fitting) of(s store.StandsAt) *ofKind {
+	key := s.Kind + "/" + s.Habit
+	if f.kinds[key] == nil {
+		wishes := f.wishes(s)
+		of := &ofKind{
+			wants: fit.KindOf(wishes), poison: wishes.OutOfReach(f.home.Children, f.home.Pets),
+		}
+		for _, p := range f.known {
+			score, month, _ := f.score(wishes, p)
+			of.scores, of.values = append(of.scores, scoredPlace{score, month}), append(of.values, score.Value)
+		}
+		f.kinds[key] = of
+	}
+	return f.kinds[key]
 }
 
 func (srv *server) getFit(ctx context.Context, a store.Account, _ *struct{}) (*body[Fits], error) {
@@ -114,7 +124,7 @@ func (srv *server) getFit(ctx context.Context, a store.Account, _ *struct{}) (*b
 	if err != nil {
 		return nil, err
 	}
-	f := fitting{around: w, scores: map[string][]scoredPlace{}, open: w.outside(), moves: map[string][]season.Ask{}}
+	f := fitting{around: w, kinds: map[string]*ofKind{}, open: w.outside(), moves: map[string][]season.Ask{}}
 	if f.home, err = srv.store.LivesThere(ctx, a.Collection.ID); err != nil {
 		return nil, err
 	}
@@ -147,19 +157,17 @@ func (srv *server) getFit(ctx context.Context, a store.Account, _ *struct{}) (*b
 			}
 			here = i
 		}
-		p := fit.Standing{
-			ID: s.ID.String(), Here: here, Apart: s.Isolation == string(record.Isolated), Poison: f.poisonous(s), Worth: 1,
-			Sulks: fit.KindOf(w.wishes(s)).Sulks,
-		}
-		for _, score := range f.of(s) {
-			p.Scores = append(p.Scores, score.Value)
-		}
-		plants, rows = append(plants, p), append(rows, s)
+		of := f.of(s)
+		plants, rows = append(plants, fit.Standing{
+			ID: s.ID.String(), Here: here, Apart: s.Isolation == string(record.Isolated), Poison: of.poison, Worth: 1,
+			Sulks: of.wants.Sulks, Scores: of.values,
+		}), append(rows, s)
 		if here >= 0 {
 			out.season(f, s, f.known[here])
 		}
 	}
 	slices.SortStableFunc(out.Season, func(x, y SeasonWish) int { return cmp.Compare(x.On, y.On) })
+	out.Season, out.MoreSeason = first(out.Season)
 	out.told(f, fit.Propose(plants, spots), plants, rows)
 	return &body[Fits]{out}, nil
 }
@@ -174,7 +182,7 @@ func (out *Fits) told(f fitting, moves []fit.Move, plants []fit.Standing, rows [
 	for _, m := range moves {
 		moved[m.ID] = true
 		i := byID[m.ID]
-		scores, to := f.of(rows[i]), f.known[m.To]
+		scores, to := f.of(rows[i]).scores, f.known[m.To]
 		move := FitMove{
 			Plant: rows[i].ID, Name: rows[i].Name, To: to.ID, ToName: to.Name, There: scores[m.To].Value,
 			MakesRoom: m.MakesRoom, Steps: []fit.LightStep{},
@@ -198,18 +206,31 @@ func (out *Fits) told(f fitting, moves []fit.Move, plants []fit.Standing, rows [
 		if p.Here < 0 || moved[p.ID] {
 			continue
 		}
-		here := f.fits(rows[i], f.known[p.Here])
-		if here.Word != fit.Poor {
+		of := f.of(rows[i])
+		here := of.scores[p.Here]
+		if here.Word() != fit.Poor {
 			out.Fitting++
 			continue
 		}
-		out.Poor = append(out.Poor, here)
+		out.Poor = append(out.Poor, PlantFits{
+			ID: rows[i].ID, Name: rows[i].Name, Score: &here.Value, Word: here.Word(), Rules: here.Rules, Month: here.month,
+		})
 		if here.Rules == fit.TooDark {
-			dark[p.Here] = append(dark[p.Here], fit.KindOf(f.wishes(rows[i])))
+			dark[p.Here] = append(dark[p.Here], of.wants)
 		}
 	}
 	out.lamps(f, dark)
 	worstFirst(out.Poor)
+	out.Poor, out.MorePoor = first(out.Poor)
+}
+
+// mostTold is how many plants are named in a list of who fits where.
+const mostTold = 100
+
+// first gives the first plants of a list, and how many more there are.
+func first[T any](list []T) (told []T, more int) {
+	n := min(len(list), mostTold)
+	return list[:n], len(list) - n
 }
 
 // lamps tells where a lamp would mend several that stand too dark.

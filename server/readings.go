@@ -9,6 +9,7 @@ import (
 	"github.com/google/uuid"
 
 	"tendermend/core/day"
+	"tendermend/core/drying"
 	"tendermend/core/logger"
 	"tendermend/core/place"
 	"tendermend/core/working"
@@ -77,6 +78,12 @@ func (srv *server) readingOperations(api huma.API) {
 			}
 			at, err := srv.store.Site(ctx, a.Collection)
 			return &siteOutput{at}, err
+		}))
+	huma.Register(api, op("get-reliability", http.MethodGet, "/api/reliability",
+		"How well drying was foretold: looks with a stick by the chance foretold, against what they found", "care"),
+		signedIn(srv, func(ctx context.Context, a store.Account, _ *struct{}) (*body[drying.Reliability], error) {
+			all, err := srv.store.Foretold(ctx, a.Collection.ID)
+			return &body[drying.Reliability]{all.Reliability()}, err
 		}))
 	huma.Register(api, op("save-forecast", http.MethodPut, "/api/forecast",
 		"Say how cold the coming nights get outdoors", "places"),

@@ -109,102 +109,120 @@ func (srv *server) roundsOperations(api huma.API) {
 			"Today's walk: clean places first, isolated plants last",
 			"rounds",
 		),
-		signedIn(srv, func(ctx context.Context, a store.Account, in *walkInput) (*body[Rounds], error) {
-			today := a.Collection.Today(srv.Clock())
-			routine, err := srv.store.Routine(ctx, a.Collection.ID)
-			if err != nil {
-				return nil, err
-			}
-			limit := in.Limit
-			if in.Minutes > 0 {
-				limit = weighed
-			}
-			walk, err := srv.store.Due(ctx, a.Collection.ID, today, routine.Off, limit)
-			if err != nil {
-				return nil, err
-			}
-			r := Rounds{
-				Today:       today,
-				Places:      []WalkPlace{},
-				Looks:       walk.Due,
-				More:        walk.Due - len(walk.Rows),
-				Minutes:     walk.Minutes,
-				WaitMinutes: walk.Minutes,
-				Plants:      walk.Plants,
-			}
-			for _, row := range walk.Rows {
-				r.add(row, today, routine.Off)
-			}
-			pace, err := srv.store.Pace(ctx, a.Collection, a.User.ID)
-			if err != nil {
-				return nil, err
-			}
-			r.at(pace)
-			if in.Minutes > 0 {
-				r.within(in.Minutes)
-			}
-			return &body[Rounds]{r}, nil
-		}),
+		signedIn(srv, srv.getRounds),
 	)
+}
+
+func (srv *server) getRounds(ctx context.Context, a store.Account, in *walkInput) (*body[Rounds], error) {
+	today := a.Collection.Today(srv.Clock())
+	routine, err := srv.store.Routine(ctx, a.Collection.ID)
+	if err != nil {
+		return nil, err
+	}
+	pace, err := srv.store.Pace(ctx, a.Collection, a.User.ID)
+	if err != nil {
+		return nil, err
+	}
+	var walk store.Walk
+	var budget *Budget
+	if in.Minutes > 0 {
+		walk, budget, err = srv.within(ctx, a, today, routine.Off, pace, in.Minutes)
+	} else {
+		walk, err = srv.store.Due(ctx, a.Collection.ID, today, routine.Off, in.Limit)
+	}
+	if err != nil {
+		return nil, err
+	}
+	r := Rounds{
+		Today: today, Places: []WalkPlace{}, Looks: walk.Due, More: walk.Due - len(walk.Rows), Minutes: walk.Minutes,
+		WaitMinutes: walk.Minutes, Plants: walk.Plants,
+	}
+	for _, row := range walk.Rows {
+		r.add(row, today, routine.Off)
+	}
+	r.at(pace)
+	if budget != nil {
+		r.cutTo(budget)
+	}
+	return &body[Rounds]{r}, nil
 }
 
 // weighed is how many of the most urgent plants are weighed against one another when a walk is
 // cut to the minutes that there are.
 const weighed = 400
 
-// within leaves the stops that are worth most for so many minutes.
-func (r *Rounds) within(minutes float64) {
+// within chooses the stops that are worth most for so many minutes at a carer's pace: they are
+// weighed by little, and only those that are chosen are read whole.
+func (srv *server) within(
+	ctx context.Context, a store.Account, today day.Day, off []care.Job, pace care.Pace, minutes float64,
+) (w store.Walk, b *Budget, err error) {
+	if w, err = srv.store.CountDue(ctx, a.Collection.ID, today, off); err != nil {
+		return w, nil, err
+	}
+	rows, err := srv.store.Weigh(ctx, a.Collection.ID, today, off, weighed)
+	if err != nil {
+		return w, nil, err
+	}
 	zones := map[string]walk.Zone{string(record.UnderWatch): walk.Watched, string(record.Isolated): walk.Isolated}
-	var stops []walk.Stop
-	for _, place := range r.Places {
-		for _, stop := range place.Stops {
-			one := walk.Stop{
-				Plant: stop.ID.String(), Place: place.Place, Zone: zones[stop.Isolation], Minutes: float64(stop.Minutes),
+	stops := make([]walk.Stop, len(rows))
+	for i, row := range rows {
+		stops[i] = walk.Stop{
+			Plant: row.ID.String(), Place: placeName(row.PlaceName), Zone: zones[row.Isolation],
+			Minutes: float64(pace.Minutes(row.Minutes)),
+		}
+		if row.Apart {
+			stops[i].Zone = walk.Isolated
+		}
+		for _, t := range row.Terms.V {
+			if t.Due(today, off) {
+				stops[i].Value += t.Worth(today)
 			}
-			if place.Apart {
-				one.Zone = walk.Isolated
-			}
-			for _, t := range stop.Tasks {
-				one.Value += t.Worth(r.Today)
-			}
-			stops = append(stops, one)
 		}
 	}
 	chosen, takes := walk.Choose(stops, minutes)
-	r.Budget = &Budget{Minutes: minutes, Takes: math.Round(takes), Left: r.Looks - len(chosen)}
-	r.Must, r.MustMinutes, r.WaitMinutes, r.More = 0, 0, 0, 0
-	at, places := 0, []WalkPlace{}
+	b = &Budget{Minutes: minutes, Takes: math.Round(takes), Left: w.Due - len(chosen)}
+	ids := make([]uuid.UUID, 0, len(chosen))
+	for i, row := range rows {
+		if slices.Contains(chosen, i) {
+			ids = append(ids, row.ID)
+		} else {
+			b.worse(row.Terms.V, today, off)
+		}
+	}
+	w.Rows, err = srv.store.DueAt(ctx, a.Collection.ID, today, ids)
+	return w, b, err
+}
+
+// worse notes by which day a plant that was left out is no longer safe.
+func (b *Budget) worse(left []due.Term, today day.Day, off []care.Job) {
+	for _, t := range left {
+		if t.Due(today, off) && (b.Worst == nil || t.Until < *b.Worst) {
+			until := t.Until
+			b.Worst = &until
+		}
+	}
+}
+
+// cutTo tells of a walk that holds only what was chosen for the minutes that there are.
+func (r *Rounds) cutTo(b *Budget) {
+	r.Budget, r.More = b, 0
+	r.Must, r.MustMinutes, r.WaitMinutes = 0, 0, 0
 	for _, place := range r.Places {
-		kept := []WalkStop{}
 		for _, stop := range place.Stops {
-			goes := slices.Contains(chosen, at)
-			at++
-			if !goes {
-				r.Budget.worse(stop)
-				continue
-			}
-			kept = append(kept, stop)
 			if stop.Must {
 				r.Must, r.MustMinutes = r.Must+1, r.MustMinutes+stop.Minutes
 			} else {
 				r.WaitMinutes += stop.Minutes
 			}
 		}
-		if place.Stops = kept; len(kept) > 0 {
-			places = append(places, place)
-		}
 	}
-	r.Places = places
 }
 
-// worse notes by which day a stop that was left out is no longer safe.
-func (b *Budget) worse(left WalkStop) {
-	for _, t := range left.Tasks {
-		if b.Worst == nil || t.Until < *b.Worst {
-			until := t.Until
-			b.Worst = &until
-		}
+func placeName(of *string) string {
+	if of == nil {
+		return "No place given"
 	}
+	return *of
 }
 
 // at turns the usual minutes into those of who walks.
@@ -235,10 +253,7 @@ func (r *Rounds) add(row store.Row, today day.Day, off []care.Job) {
 		r.Must, r.WaitMinutes = r.Must+1, r.WaitMinutes-stop.Minutes
 	}
 	apart := row.Apart || row.Isolation == string(record.Isolated)
-	place := "No place given"
-	if row.PlaceName != nil {
-		place = *row.PlaceName
-	}
+	place := placeName(row.PlaceName)
 	if n := len(r.Places); n == 0 || r.Places[n-1].Place != place || r.Places[n-1].Apart != apart {
 		r.Places = append(r.Places, WalkPlace{Place: place, Apart: apart})
 	}

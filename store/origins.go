@@ -58,11 +58,9 @@ func (s *Store) CameFrom(ctx context.Context, collection uuid.UUID, from, to day
 	var rows []cameRow
 	err := sqlx.SelectContext(ctx, s.q(), &rows, `
 		with ill as (
-			select plant_id, bool_or(result = 'open') as in_work,
-				(array_agg(opened_on order by opened_on, case_id))[1] as fell_ill,
-				(array_agg(case when result = 'saved' then ended_on end order by opened_on, case_id))[1] as mended,
-				(array_agg(school order by opened_on, case_id))[1] as school
-			from plant_cases where collection_id = $1 and result <> 'nothing' group by plant_id),
+			select distinct on (plant_id) plant_id, bool_or(result = 'open') over (partition by plant_id) as in_work,
+				opened_on as fell_ill, case when result = 'saved' then ended_on end as mended, school
+			from plant_cases where collection_id = $1 and result <> 'nothing' order by plant_id, opened_on, case_id),
 		price as (
 			select distinct on (id) id, price from supplies where collection_id = $1 order by id, version desc),
 		spent as (

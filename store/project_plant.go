@@ -79,7 +79,7 @@ func projectPlant(ctx context.Context, tx *sqlx.Tx, c Collection, s record.State
 			source = $30, suspected = $31, trials = $32, tags = $33, natural_name = $34, condition = $35,
 			pests_clean = $36, found_well = $37, exposures = $38,
 			batch = $39, batch_of = $40, bad_source = $41,
-			origin = $42, paid = $43, packing = $44, pot = $45, pot_of = $46
+			origin = $42, paid = $43, packing = $44, pot = $45, pot_of = $46, due_terms = $47
 		where collection_id = $1 and id = $2`,
 		c.ID, s.PlantID, s.Here, name, s.Arrival.Label, s.Habit.ID, s.Arrival.Profile, botanical, search,
 		s.Place, string(s.Isolation), s.Standing(), stage, s.ArrivedOn, s.LastLook(),
@@ -96,6 +96,7 @@ func projectPlant(ctx context.Context, tx *sqlx.Tx, c Collection, s record.State
 		orNull(s.Batch), s.Arrival.BatchOf, s.Arrival.Suspect,
 		strings.TrimSpace(s.Arrival.From), s.Arrival.Price, string(s.Arrival.Packing),
 		asJSON[record.PotNow]{s.PotNow(s.LastLook(), c.South)}, s.Arrival.PotOf,
+		asJSON[[]due.Term]{due.TermsOf(tasks)},
 	)
 	return err
 }

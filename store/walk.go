@@ -9,6 +9,7 @@ import (
 
 	"tendermend/core/care"
 	"tendermend/core/day"
+	"tendermend/record/due"
 )
 
 // Walk is what a walk begins with: the most urgent plants that are due, in the
@@ -28,6 +29,22 @@ func (s *Store) Due(
 	today day.Day,
 	off []care.Job,
 	limit int,
+) (w Walk, err error) {
+	if w, err = s.CountDue(ctx, collection, today, off); err != nil {
+		return w, err
+	}
+	w.Rows = []Row{}
+	err = sqlx.SelectContext(ctx, s.q(), &w.Rows, `select `+rowColumns+`, p.tasks from `+rowTables+`
+		where p.collection_id = $1 and p.id in (`+mostUrgent+`)`+walkOrder, collection, today, limit)
+	if err != nil {
+		return w, fmt.Errorf("listing the walk: %w", err)
+	}
+	return w, nil
+}
+
+// CountDue counts the plants with something to do by today, and the minutes that they take.
+func (s *Store) CountDue(
+	ctx context.Context, collection uuid.UUID, today day.Day, off []care.Job,
 ) (w Walk, err error) {
 	err = s.q().QueryRowxContext(ctx, `
 		select count(*) filter (where next_due <= $2 and `+urgency+` > 0),
@@ -50,17 +67,51 @@ func (s *Store) Due(
 		}
 		w.Minutes -= spared
 	}
-	w.Rows = []Row{}
-	err = sqlx.SelectContext(ctx, s.q(), &w.Rows, `select `+rowColumns+`, p.tasks from `+rowTables+`
-		where p.collection_id = $1 and p.id in (
-			select p.id from plants p where p.collection_id = $1 and p.here and p.next_due <= $2
-				and `+urgency+` > 0`+byUrgency+` limit $3)`+
-		walkOrder,
-		collection, today, limit)
-	if err != nil {
-		return w, fmt.Errorf("listing the walk: %w", err)
-	}
 	return w, nil
+}
+
+// mostUrgent are the plants on which most rides by the day $2, at most $3.
+const mostUrgent = `select p.id from plants p where p.collection_id = $1 and p.here and p.next_due <= $2
+	and ` + urgency + ` > 0` + byUrgency + ` limit $3`
+
+// Weighed is a plant with something to do, as far as a walk is weighed by it.
+type Weighed struct {
+	ID        uuid.UUID          `db:"id"`
+	PlaceName *string            `db:"place_name"`
+	Apart     bool               `db:"apart"`
+	Isolation string             `db:"isolation"`
+	Minutes   int                `db:"minutes"` // without those of jobs that are switched off
+	Terms     asJSON[[]due.Term] `db:"due_terms"`
+}
+
+// Weigh gives what a walk by today is chosen from: the most urgent plants, at most limit of
+// them, in the order in which they are walked past.
+func (s *Store) Weigh(
+	ctx context.Context, collection uuid.UUID, today day.Day, off []care.Job, limit int,
+) ([]Weighed, error) {
+	list := []Weighed{}
+	err := sqlx.SelectContext(ctx, s.q(), &list, `
+		select p.id, pl.name as place_name, coalesce(pl.isolation, false) as apart, p.isolation, p.due_terms,
+			p.due_minutes[width_bucket($2::date, p.due_days)] - coalesce((
+				select sum((p.due_jobs -> job ->> width_bucket($2::date, p.due_days) - 1)::int)
+				from unnest($4::text[]) as job where p.due_jobs ? job), 0) as minutes
+		from `+rowTables+` where p.collection_id = $1 and p.id in (`+mostUrgent+`)`+walkOrder,
+		collection, today, limit, off)
+	if err != nil {
+		return nil, fmt.Errorf("weighing the walk: %w", err)
+	}
+	return list, nil
+}
+
+// DueAt gives some plants as a walk by today shows them, in its order.
+func (s *Store) DueAt(ctx context.Context, collection uuid.UUID, today day.Day, ids []uuid.UUID) ([]Row, error) {
+	rows := []Row{}
+	err := sqlx.SelectContext(ctx, s.q(), &rows, `select `+rowColumns+`, p.tasks from `+rowTables+`
+		where p.collection_id = $1 and p.id = any($3) and p.here`+walkOrder, collection, today, texts(ids))
+	if err != nil {
+		return nil, fmt.Errorf("listing the walk: %w", err)
+	}
+	return rows, nil
 }
 
 // urgency is how much rides on what is due by the day, by the columns that

@@ -47,13 +47,14 @@ type truth struct {
 	light, vpd, movedFactor float64
 	begins, moved, repotted int
 	weather                 []float64
+	foretold                *drying.Foretold
 }
 
 func pick[T any](r *rand.Rand, of ...T) T { return of[r.IntN(len(of))] }
 
 func newTruth(kind kindOf, seed uint64, begins int) *truth {
 	r := rand.New(rand.NewPCG(seed, 11))
-	t := &truth{kindOf: kind, r: r, begins: begins, moved: -1, repotted: -1}
+	t := &truth{kindOf: kind, r: r, begins: begins, moved: -1, repotted: -1, foretold: &drying.Foretold{}}
 	top := pick(r, 10.0, 12, 14, 17, 20)
 	pot := drying.Pot{
 		TopCM: top, DepthCM: top * (.8 + .2*r.Float64()), Mix: kind.mix, Drink: kind.drink,
@@ -205,6 +206,9 @@ func (w *ways) acts(t *truth, f *drying.Filter, day, since int) bool {
 	rule := t.rule(day)
 	found := func() bool {
 		c := t.stick(rule.Depth)
+		if rule.Name != plant.Even { // there a look finds it barely dry, and waters
+			t.foretold.Count(f.Below(rule.Met, float64(day)), c == drying.FoundDry)
+		}
 		f.Read(float64(day), drying.Stick(rule.Depth, c))
 		return isDry(rule, c)
 	}
@@ -277,10 +281,11 @@ func (s *score) add(t *truth, f *drying.Filter, day int, gaps []int) {
 // watering after the first sixty.
 func TestForecastsOfSimulatedPots(t *testing.T) {
 	for _, c := range carers {
-		s := score{}
+		s, foretold := score{}, drying.Foretold{}
 		for i, kind := range simulated {
 			for seed := range potsOf {
 				pot := newTruth(kind, uint64(1000*i+seed), seed*53%365)
+				pot.foretold = &foretold
 				f, w, last := pot.filter(), ways{carer: c}, 0
 				var gaps []int
 				for day := 1; day <= 300; day++ {
@@ -303,6 +308,13 @@ func TestForecastsOfSimulatedPots(t *testing.T) {
 		share := func(n int) float64 { return 100 * float64(n) / float64(s.n) }
 		fmt.Printf("%-13s %5d forecasts: 80 %% interval holds %4.1f %%, window covers %4.1f %% (own gaps %4.1f %%), "+
 			"until before harm %4.1f %%\n", c.name, s.n, share(s.held80), share(s.covers), share(s.gapCovers), share(s.safe))
+		table := foretold.Reliability()
+		for _, row := range table.Fifths {
+			fmt.Printf("    foretold dry %2.0f-%3.0f %%: %4d looks, %5.1f %% found dry, %s\n", 100*row.From, 100*row.To,
+				row.Looks, 100*float64(row.Dry)/max(1, float64(row.Looks)), row.Says)
+		}
+		low, high := table.Fifths[0], table.Fifths[4]
+		assert.Less(t, low.Dry*high.Looks, high.Dry*low.Looks, "%s: the likelier, the oftener", c.name)
 		assert.Greater(t, share(s.covers), share(s.gapCovers), c.name)
 		assert.Greater(t, share(s.safe), 90.0, c.name)
 		assert.InDelta(t, 80, share(s.held80), 6, c.name)

@@ -39,6 +39,9 @@ type Told struct {
 	Read      bool
 	LastFound *Finding
 	FoundAt   float64
+	// Foretold is what was foretold before each look of two months with a stick, against what
+	// it found.
+	Foretold Foretold
 }
 
 // Watering is one watering with how it stood then.
@@ -54,6 +57,7 @@ const (
 	signsBack    = 120 // days back in which waterings are judged
 	earlyByStick = .95
 	stickDays    = 1
+	foretoldBack = 60 // days back in which looks are held against what was foretold
 )
 
 // Run reads the story up to its last happening: windows count from there.
@@ -105,6 +109,10 @@ func (s Story) take(told *Told, h Happening) {
 	case h.Sip > 0:
 		told.Filter.Sip(h.At, h.Sip)
 	case h.Find != nil:
+		if h.Find.kind == byStick && s.Now-h.At <= foretoldBack {
+			dry := contentAt(h.Find.depth, dryBelow)
+			told.Foretold.Count(told.Below(dry, h.At), h.Find.class == FoundDry)
+		}
 		told.Filter.Read(h.At, *h.Find)
 		told.Read = true
 		if h.Find.kind == byStick {

@@ -80,12 +80,7 @@ func Propose(plants []Standing, spots []Spot) []Move {
 	if len(movable) == 0 {
 		return nil
 	}
-	var slots []int // the place of each column
-	for place, n := range free {
-		for range min(n, len(movable)) {
-			slots = append(slots, place)
-		}
-	}
+	slots := slotsFor(movable, spots, free)
 	costs := make([][]float64, len(movable))
 	for i, p := range movable {
 		row := make([]float64, len(slots)+len(movable))
@@ -112,6 +107,38 @@ func Propose(plants []Standing, spots []Spot) []Move {
 		moves = append(moves, Move{ID: p.ID, From: p.Here, To: to, Wins: stays - p.Cost(to, spots[to])})
 	}
 	return worthIt(moves, plants, spots)
+}
+
+// slotsFor gives the place of each column of the reckoning. A plant takes none but the cheapest
+// places that hold all of them together: in any cheaper place another would have to stand. So
+// the others need no column, and what comes out is the same.
+func slotsFor(movable []Standing, spots []Spot, free []int) (slots []int) {
+	wanted := make([]bool, len(spots))
+	places := make([]int, len(spots))
+	for _, p := range movable {
+		costs := make([]float64, len(spots))
+		for place := range spots {
+			places[place], costs[place] = place, p.Cost(place, spots[place])
+		}
+		slices.SortStableFunc(places, func(a, b int) int { return cmp.Compare(costs[a], costs[b]) })
+		room := 0
+		for _, place := range places {
+			if room >= len(movable) {
+				break
+			}
+			wanted[place] = true
+			room += free[place]
+		}
+	}
+	for place, n := range free {
+		if !wanted[place] {
+			continue
+		}
+		for range min(n, len(movable)) {
+			slots = append(slots, place)
+		}
+	}
+	return slots
 }
 
 // worthIt leaves out moves that win too little. One whose plant could stay only in the way of

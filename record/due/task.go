@@ -12,7 +12,6 @@ import (
 	"tendermend/core/care"
 	"tendermend/core/day"
 	"tendermend/core/recovery"
-	"tendermend/core/walk"
 	"tendermend/core/working"
 	"tendermend/record"
 )
@@ -100,22 +99,12 @@ type Task struct {
 // stands for the trade's dangers of 2 to 10.
 const dangerOfWeight = 2
 
-// Worth is what the task is worth on a day when there is not time for all: its danger, the
-// dearer the later it is. Its best day is taken in the middle between the first useful and the
-// last safe one.
-func (t Task) Worth(today day.Day) float64 {
-	best := t.From + max(0, t.Until-t.From)/2
-	return dangerOfWeight * float64(t.Weight) * walk.Ramp(int(today), int(t.From), int(best), int(t.Until))
-}
-
 // Presses says whether a task cannot wait: it alarms, or today is the last day that is
 // still safe for it, or past.
 func (t Task) Presses(today day.Day) bool { return t.Kind == Signal || t.Until <= today }
 
 // Over says whether it is too late for a task on a day, or it was switched off.
-func (t Task) Over(today day.Day, off []care.Job) bool {
-	return t.Ends != nil && *t.Ends < today || t.Job != "" && slices.Contains(off, t.Job)
-}
+func (t Task) Over(today day.Day, off []care.Job) bool { return t.term().Over(today, off) }
 
 // LaterWhy is the reason of a task from a day on.
 type LaterWhy struct {

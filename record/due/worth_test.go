@@ -13,11 +13,11 @@ import (
 // on the first day, all on the best, twice on the last, more from then on; a weight stands for
 // twice as much danger.
 func TestWhatATaskIsWorth(t *testing.T) {
-	task := due.Task{Weight: 3, From: 10, Until: 20}
+	task := due.Term{Weight: 3, From: 10, Until: 20}
 	for today, want := range map[day.Day]float64{9: 0, 10: 1.2, 15: 6, 20: 12, 21: 15, 60: 36} {
 		assert.InDelta(t, want, task.Worth(today), 1e-9, "day %d", int(today))
 	}
-	atOnce := due.Task{Weight: 5, From: 10, Until: 10}
+	atOnce := due.Term{Weight: 5, From: 10, Until: 10}
 	assert.InDelta(t, 10, atOnce.Worth(10), 1e-9)
 	assert.Zero(t, atOnce.Worth(9))
 }

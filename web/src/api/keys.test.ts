@@ -17,6 +17,7 @@ describe("what is recorded on a plant", () => {
     keys.supplies,
     keys.confirmed,
     keys.collectionReview("year"),
+    keys.reliability,
   ];
   const others = [keys.file("b"), keys.preview("b", "first", {}, false), keys.kinds, keys.settings];
 

@@ -44,6 +44,7 @@ export const keys = {
   confirmed: ["collection", "confirmed"] as const,
   learning: ["collection", "learning"] as const,
   learningScores: ["collection", "learning", "scores"] as const,
+  reliability: ["collection", "reliability"] as const,
   collectionReview: (span: string) => ["collection", "review", span] as const,
   trips: ["collection", "trips"] as const,
   trip: (trip: string) => ["collection", "trips", trip] as const,

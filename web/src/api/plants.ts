@@ -168,6 +168,10 @@ export const useReview = (plant: string, span: Span, of = "") =>
       ),
   });
 
+/** How well drying was foretold. */
+export const useReliability = () =>
+  useQuery({ queryKey: keys.reliability, queryFn: () => answer(client.GET("/api/reliability")) });
+
 /** A look back over the collection. */
 export const useCollectionReview = (span: Span) =>
   useQuery({

@@ -1309,6 +1309,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/reliability": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** How well drying was foretold: looks with a stick by the chance foretold, against what they found */
+    get: operations["get-reliability"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/reset": {
     parameters: {
       query?: never;
@@ -3488,6 +3505,31 @@ export interface components {
        */
       wantedN?: number;
     };
+    Fifth: {
+      /**
+       * Format: int64
+       * @description How many of them found it dry.
+       */
+      dry: number;
+      /**
+       * Format: double
+       * @description The least chance that was foretold, 0-1.
+       */
+      from: number;
+      /** Format: double */
+      high: number;
+      /** Format: int64 */
+      looks: number;
+      /**
+       * Format: double
+       * @description Lower end of the 95 % interval of the share found dry; 0 to 1 where nobody looked.
+       */
+      low: number;
+      /** @enum {string} */
+      says: "too-few" | "agrees" | "too-dry" | "too-wet";
+      /** Format: double */
+      to: number;
+    };
     Figure: {
       /**
        * Format: int64
@@ -3567,6 +3609,16 @@ export interface components {
       fitting: number;
       /** @description Places in which a lamp would mend several. */
       lamps: components["schemas"]["LampWish"][];
+      /**
+       * Format: int64
+       * @description How many stand badly beside those listed.
+       */
+      morePoor: number;
+      /**
+       * Format: int64
+       * @description How many go out or come in beside those listed.
+       */
+      moreSeason: number;
       /** @description The moves that win most first. */
       moves: components["schemas"]["FitMove"][];
       /** @description Those that stand badly and for which no better place is left. */
@@ -6117,6 +6169,15 @@ export interface components {
       found: string;
       met: boolean;
       wanted: string;
+    };
+    Reliability: {
+      /** @description By the chance that was foretold, the least first. */
+      fifths: components["schemas"]["Fifth"][];
+      /** Format: int64 */
+      looks: number;
+      /** @enum {string} */
+      says: "too-few" | "agrees" | "too-sure" | "too-dry" | "too-wet";
+      working: components["schemas"]["Working"];
     };
     Reopened: {
       reason?: string;
@@ -10997,6 +11058,35 @@ export interface operations {
         };
         content: {
           "text/csv; charset=utf-8": string;
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "get-reliability": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Reliability"];
         };
       };
       /** @description Error */

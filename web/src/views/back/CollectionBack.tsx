@@ -8,6 +8,7 @@ import { daysBetween, sayDay } from "../../dates";
 import { Bare, Failed, Waiting } from "../../shell/States";
 import { sayCount, sayPercent, standingWord } from "../words";
 import { BatchesBack } from "./BatchesBack";
+import { ForetoldBack } from "./ForetoldBack";
 import { Interval } from "./Interval";
 import { SpanPick, sayDays, sayWeeks } from "./LookBack";
 import classes from "./LookBack.module.css";
@@ -67,6 +68,7 @@ export function CollectionBack() {
             </section>
             <MethodsTried methods={r.methods} source={r.tried} />
             <BatchesBack />
+            <ForetoldBack />
           </div>
           <div className={classes.side}>
             <section className="patch" aria-label="What took long">

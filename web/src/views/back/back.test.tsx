@@ -164,7 +164,11 @@ const collection = {
 
 describe("a look back over the collection", () => {
   it("tells shares with their intervals, and what took long", async () => {
-    serve({ "GET /api/review": collection, "GET /api/knowledge": knowledge });
+    serve({
+      "GET /api/review": collection,
+      "GET /api/knowledge": knowledge,
+      "GET /api/reliability": { fifths: [], looks: 0, says: "too-few", working },
+    });
     show(<CollectionBack />);
     await screen.findByText("9 saved, 2 lost, 3 given away, 20 in work");
     const text = pageText();
@@ -180,6 +184,32 @@ describe("a look back over the collection", () => {
     ])
       expect(text).toContain(said);
     expect(text).not.toContain("By school");
+  });
+
+  it("tells how well drying was foretold, once somebody has looked", async () => {
+    const fifth = (from: number, looks: number, dry: number, says: string) => ({
+      from,
+      to: from + 0.2,
+      looks,
+      dry,
+      low: 0.1,
+      high: 0.6,
+      says,
+    });
+    serve({
+      "GET /api/review": collection,
+      "GET /api/knowledge": knowledge,
+      "GET /api/reliability": {
+        fifths: [fifth(0, 20, 8, "too-wet"), fifth(0.8, 0, 0, "too-few")],
+        looks: 20,
+        says: "too-wet",
+        working,
+      },
+    });
+    show(<CollectionBack />);
+    await screen.findByText("How well drying was foretold");
+    for (const said of ["they dry faster than is reckoned", "20 looks with a stick", "0 % to 20 %", "10 %–60 %"])
+      expect(pageText()).toContain(said);
   });
 
   it("says how it begins on an empty collection", async () => {

@@ -47,7 +47,10 @@ export function Differs({ name, draft, changed, before, change }: DiffersProps) 
         label="Its place"
         aria-label={`Place of ${name}`}
         data={[
-          { value: "", label: draft.place ? "as the others" : "not said" },
+          {
+            value: "",
+            label: draft.place ? "as the others" : "not said",
+          },
           ...places.map((p) => ({ value: p.id, label: p.name })),
         ]}
         value={changed.place ?? ""}

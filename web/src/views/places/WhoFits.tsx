@@ -58,6 +58,7 @@ export function WhoFits() {
               </li>
             ))}
           </ul>
+          {f.moreSeason > 0 && <p className="small soft">And {sayCount(f.moreSeason, "plant")} more.</p>}
         </section>
       )}
       <div className={classes.two}>
@@ -97,7 +98,7 @@ export function WhoFits() {
         )}
         {f.poor.length > 0 && (
           <section className="patch" aria-label="Badly placed">
-            <h2>No better place is left for {sayCount(f.poor.length, "plant")}</h2>
+            <h2>No better place is left for {sayCount(f.poor.length + f.morePoor, "plant")}</h2>
             {f.lamps.map((l) => (
               <p key={l.place} className="my-8">
                 A lamp over <Link to={`/places/${l.place}`}>{l.name}</Link> would mend {l.plants} of them.
@@ -118,6 +119,7 @@ export function WhoFits() {
                 </li>
               ))}
             </ul>
+            {f.morePoor > 0 && <p className="small soft">The worst stand here, and {f.morePoor} more stand badly.</p>}
           </section>
         )}
       </div>

@@ -119,6 +119,8 @@ describe("who fits where", () => {
       "GET /api/fit": {
         fitting: 3,
         unknown: ["Attic"],
+        morePoor: 2,
+        moreSeason: 0,
         season: [
           {
             plant: "s",
