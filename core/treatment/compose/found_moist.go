@@ -4,6 +4,7 @@ import (
 	"slices"
 
 	"tendermend/core/facts"
+	"tendermend/core/plant"
 	"tendermend/core/treatment"
 )
 
@@ -22,7 +23,7 @@ func (c *composer) heldWhileWet(list []*sit) []*sit {
 // nothing of water and nothing is sprayed: what is dry through drinks, whatever else ails it
 // (common practice).
 func (c *composer) wateredWhileDry(list []*sit) []*sit {
-	if !c.foundBone() || c.limp || c.rotLives || anyHas(list, sprays...) {
+	if !c.foundBone() || c.limp || c.rotLives {
 		return list
 	}
 	if !anyHas(list, waters...) {
@@ -42,13 +43,27 @@ func (c *composer) wateredWhileDry(list []*sit) []*sit {
 	return list
 }
 
+// drinksNow says how it is watered today.
+func (c *composer) drinksNow() string {
+	switch {
+	case c.kind.WaterRule == plant.WetTray:
+		return "It is too dry for it: wet it through from above now, with low-mineral water."
+	case c.moist == facts.Dry:
+		return "It is too dry for it: water it now until it drips, and let it drain."
+	}
+	return "It is dry through: water it now, slowly and twice, until it drips, and let it drain."
+}
+
 // dryWaits is up to how many days later a plan may water what was found bone dry: it is watered
 // today instead (common practice).
 const dryWaits = 3
 
-// foundBone says whether it stands in a pot that was found dry through, and may drink.
+// foundBone says whether it stands in a pot that was found too dry for its kind, and may drink:
+// dry through, or dry where it is never to dry.
 func (c *composer) foundBone() bool {
-	return c.Facts.Moist.Known && c.moist == facts.Bone && !c.dry && c.seat == facts.InPot && !c.untied && !c.resting() &&
+	never := among(c.kind.WaterRule, plant.Even, plant.WetTray)
+	tooDry := c.Facts.Moist.Known && (c.moist == facts.Bone || c.moist == facts.Dry && never)
+	return tooDry && !c.dry && c.seat == facts.InPot && !c.untied && !c.resting() &&
 		!c.piece && !c.is(treatment.AirPlant, treatment.Bromeliad, treatment.WinterDeciduous)
 }
 
@@ -63,9 +78,9 @@ func (c *composer) saidDry(list []treatment.Sitting) {
 			if !slices.Contains(waters, x.Op) {
 				continue
 			}
-			if s.Day != nil && *s.Day == 0 && ruled(x) && plainRule(x) && x.Every == 0 {
-				s.Steps[i].Words = "It is dry through: water it now, slowly and twice, until it drips, and let it drain. " +
-					"From then on: " + lowered(x.Words)
+			plain := plainRule(x) || x.Params.How == "" && whereOfRule[x.Params.What] != ""
+			if s.Day != nil && *s.Day == 0 && ruled(x) && plain && x.Every == 0 {
+				s.Steps[i].Words = c.drinksNow() + " From then on: " + lowered(x.Words)
 			}
 			return
 		}

@@ -139,3 +139,40 @@ func TestFewNewRootsAreNotSlidOut(t *testing.T) {
 		"answers":{"moist":"right","potWidthCm":12,"liveRoots":2,"deadRoots":12},"place":{"warmthC":24}}`)
 	assert.Contains(t, words, "tuber firm")
 }
+
+// What keeps its leaves and drinks all year cannot have woken from a rest: it is looked at, and
+// not kept dry for weeks.
+func TestWhatNeverSleepsIsNotKeptDryForWaking(t *testing.T) {
+	for kind, held := range map[string]bool{
+		"monstera-deliciosa": false, "phalaenopsis-hybrid": false, "catasetum-fimbriatum": true, "pleione-formosana": true,
+		"hippeastrum-hybrid": true,
+	} {
+		holds, _ := said(t, fmt.Sprintf(`{"kind":%q,"causes":["woken-early"],"on":"2026-01-15",
+			"answers":{"moist":"right"},"place":{"warmthC":22}}`, kind), treatment.HoldWater)
+		assert.Equal(t, held, len(holds) > 0, kind)
+	}
+}
+
+// A kind that is never to dry drinks where it is found dry; others only where they are dry
+// through, sprayed or not.
+func TestWhatIsTooDryForItsKindDrinksToday(t *testing.T) {
+	for _, c := range []struct {
+		kind, cause, moist, says string
+	}{
+		{"sarracenia-hybrid", "springtail", "dry", "wet it through from above"},
+		{"adiantum-raddianum", "sori", "dry", "too dry for it"},
+		{"adiantum-raddianum", "sori", "right", ""},
+		{"citrus-calamondin", "mealybug", "bone", "slowly and twice"},
+		{"citrus-calamondin", "mealybug", "dry", ""},
+		{"saxifraga-stolonifera", "powdery-mildew", "bone", "slowly and twice"},
+	} {
+		words, _ := said(t, fmt.Sprintf(`{"kind":%q,"causes":[%q],"on":"2026-06-15",
+			"answers":{"limp":false,"moist":%q},"place":{"warmthC":22}}`, c.kind, c.cause, c.moist), treatment.ByRule)
+		all := strings.Join(words, " ")
+		if c.says == "" {
+			assert.NotContains(t, all, " now", "%s, %s", c.kind, c.moist)
+		} else {
+			assert.Contains(t, all, c.says, "%s, %s", c.kind, c.moist)
+		}
+	}
+}

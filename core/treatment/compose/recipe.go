@@ -23,6 +23,14 @@ type recipe struct {
 // drowning says whether it hangs limp in wet medium.
 func drowning(x *subject) bool { return x.limp && !x.thirsty }
 
+// neverSleeps says whether it keeps its leaves and drinks all year: it cannot have woken, and
+// nothing is gained by keeping it dry.
+func neverSleeps(x *subject) bool {
+	rest := x.kind.HowItRests()
+	return (rest == plant.RestNone || rest == plant.RestSlows) && x.kind.WaterRule != plant.DryRest &&
+		!x.is(treatment.BulbPlant, treatment.WinterDeciduous) && !x.tuberous()
+}
+
 // drownedRoots says whether it drowns and its roots were counted and most of them are dead: what
 // is wet is rot by now, whatever was accepted (common practice).
 func drownedRoots(x *subject) bool {
