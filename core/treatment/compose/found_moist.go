@@ -63,7 +63,8 @@ const dryWaits = 3
 func (c *composer) foundBone() bool {
 	never := among(c.kind.WaterRule, plant.Even, plant.WetTray)
 	tooDry := c.Facts.Moist.Known && (c.moist == facts.Bone || c.moist == facts.Dry && never)
-	return tooDry && !c.dry && c.seat == facts.InPot && !c.untied && !c.resting() &&
+	lives := !c.rootless || !c.Facts.LiveRoots.Known // without a live root nothing can drink
+	return tooDry && lives && !c.dry && c.seat == facts.InPot && !c.untied && !c.resting() &&
 		!c.piece && !c.is(treatment.AirPlant, treatment.Bromeliad, treatment.WinterDeciduous)
 }
 
@@ -75,7 +76,7 @@ func (c *composer) saidDry(list []treatment.Sitting) {
 	}
 	for _, s := range list {
 		for i, x := range s.Steps {
-			if !slices.Contains(waters, x.Op) {
+			if !slices.Contains(waters, x.Op) || x.Op == treatment.Routine {
 				continue
 			}
 			plain := plainRule(x) || x.Params.How == "" && whereOfRule[x.Params.What] != ""

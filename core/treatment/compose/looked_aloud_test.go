@@ -94,6 +94,12 @@ func TestWhatIsBoneDryDrinksToday(t *testing.T) {
 	require.NotEmpty(t, days)
 	assert.Zero(t, days[0])
 	assert.Contains(t, words[0], "slowly and twice")
+	words, _ = said(t, `{"kind":"begonia-bowerae","causes":["root-mealybug"],"on":"2026-03-15",
+		"answers":{"moist":"bone","liveRoots":9,"deadRoots":3},"place":{"warmthC":31}}`, treatment.ByRule)
+	assert.Contains(t, words[0], "slowly and twice", "though its light stays as it is until the work")
+	words, _ = said(t, `{"kind":"ficus-benjamina","causes":["crown-wet"],"on":"2026-07-15",
+		"answers":{"moist":"bone","liveRoots":0,"deadRoots":12},"place":{"warmthC":24}}`, treatment.ByRule)
+	assert.Empty(t, words, "without a live root nothing can drink")
 	words, _ = said(t, fmt.Sprintf(s, "right"), treatment.ByRule)
 	for _, w := range words {
 		assert.NotContains(t, w, "dry through: water it now")

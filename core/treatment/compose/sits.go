@@ -305,6 +305,9 @@ func (s *sit) daysAfter() int {
 	return 0
 }
 
+// movedWithin is in about how many days it stands where it is warm enough, or cool enough.
+const movedWithin = 4
+
 // opensAbout guesses the day on which the gate of a sitting opens.
 func (s *sit) opensAbout(last, root, treated int) int {
 	if s.after {
@@ -328,6 +331,9 @@ func (s *sit) opensAbout(last, root, treated int) int {
 	}
 	if d, ok := s.gate.Since(facts.SatRoots); ok {
 		return max(last, root+d)
+	}
+	if c, ok := s.gate.Of(gate.Warmth); ok && len(s.gate) == 1 {
+		return movedWithin + c.Days // it is moved in steps of half a day, whatever else is dated
 	}
 	for _, is := range []gate.Is{gate.Quiet, gate.Warmth} {
 		if c, ok := s.gate.Of(is); ok {
