@@ -310,9 +310,17 @@ const movedWithin = 4
 
 // opensAbout guesses the day on which the gate of a sitting opens.
 func (s *sit) opensAbout(last, root, treated int) int {
-	if s.after {
+	switch {
+	case s.after:
 		return last + s.daysAfter()
+	case len(s.gate) == 1 && s.gate[0].Is == gate.Warmth:
+		return movedWithin + s.gate[0].Days // it is moved by steps of half a day, whatever else is dated
 	}
+	return s.opensLater(last, root, treated)
+}
+
+// opensLater is when one opens that waits for days, or for what is seen.
+func (s *sit) opensLater(last, root, treated int) int {
 	if c, ok := s.gate.Of(gate.Clean); ok && c.Days > 0 {
 		return max(last, treated+c.Days)
 	}
@@ -331,9 +339,6 @@ func (s *sit) opensAbout(last, root, treated int) int {
 	}
 	if d, ok := s.gate.Since(facts.SatRoots); ok {
 		return max(last, root+d)
-	}
-	if c, ok := s.gate.Of(gate.Warmth); ok && len(s.gate) == 1 {
-		return movedWithin + c.Days // it is moved in steps of half a day, whatever else is dated
 	}
 	for _, is := range []gate.Is{gate.Quiet, gate.Warmth} {
 		if c, ok := s.gate.Of(is); ok {
