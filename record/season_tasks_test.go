@@ -58,6 +58,9 @@ func TestWhatTheSeasonAsksForIsAnswered(t *testing.T) {
 	assert.Empty(t, due.By([]due.Task{shade}, *shade.Ends+1, nil), "the bright months are over")
 	assert.NotEmpty(t, due.By([]due.Task{shade}, *shade.Ends, nil))
 	assert.Empty(t, due.By([]due.Task{shade}, shade.From, []care.Job{care.Shade}), "switched off for all")
+	water := due.Task{Kind: due.Water, From: shade.From + 1, Until: shade.From + 5, Weight: shade.Weight}
+	both := due.By([]due.Task{shade, water}, shade.From+1, nil)
+	assert.Equal(t, due.Water, both[0].Kind, "the season comes behind others of its weight")
 	load := due.LoadOf([]due.Task{shade})
 	assert.Equal(t, []int{3, 0}, load.Minutes)
 	assert.Equal(t, []int{3, 0}, load.Jobs[care.Shade])

@@ -87,7 +87,7 @@ func answered(s record.State, a season.Ask) bool {
 
 // weights of what the season asks for: what harms it within days before what it can wait for.
 var weights = map[care.Job]int{
-	care.BringIn: mostWeight, care.Shade: 3, care.Brighter: 2, care.LightStep: 2, care.Rest: 2, care.FeedLess: 1,
+	care.BringIn: mostWeight, care.Shade: 3, care.Brighter: 2, care.LightStep: 2, care.Rest: 1, care.FeedLess: 1,
 	care.PutOut: 1,
 }
 

@@ -197,8 +197,9 @@ func stallTask(s record.State, south bool, add func(Task)) {
 	}
 }
 
-// By gives the tasks that are due by a day, the weightiest first, with the
-// ordinary care that joins them but for the jobs that are switched off.
+// By gives the tasks that are due by a day, the weightiest first and what the season asks for
+// behind others of its weight, with the ordinary care that joins them but for the jobs that are
+// switched off.
 func By(tasks []Task, today day.Day, off []care.Job) []Task {
 	due := slices.DeleteFunc(slices.Clone(tasks), func(t Task) bool { return t.From > today || t.Over(today, off) })
 	for i := range due {
@@ -208,7 +209,15 @@ func By(tasks []Task, today day.Day, off []care.Job) []Task {
 			due[i].Minutes += job.Minutes
 		}
 	}
-	slices.SortStableFunc(due, func(a, b Task) int { return cmp.Compare(b.Weight, a.Weight) })
+	behind := func(t Task) int {
+		if t.Kind == Season {
+			return 1
+		}
+		return 0
+	}
+	slices.SortStableFunc(due, func(a, b Task) int {
+		return cmp.Or(cmp.Compare(b.Weight, a.Weight), behind(a)-behind(b))
+	})
 	return due
 }
 

@@ -1,4 +1,5 @@
 import { Button, Group, Skeleton, Stack } from "@mantine/core";
+import { useIsMutating } from "@tanstack/react-query";
 import { type ReactNode, useEffect, useRef } from "react";
 import { isRouteErrorResponse, Link, useRouteError } from "react-router";
 import { Problem } from "../api/client";
@@ -85,10 +86,12 @@ export function Lost() {
   const wasAway = useRef(!there);
   // Answers that waited for the connection go first: the page fetched anew knows nothing of them.
   const waiting = useWaiting();
+  // What was kept is recorded, and said, before the page goes: its undo would go with it.
+  const sending = useIsMutating();
   useEffect(() => {
     if (!there) wasAway.current = true;
-    else if (wasAway.current && waiting === 0) window.location.reload();
-  }, [there, waiting]);
+    else if (wasAway.current && waiting === 0 && sending === 0) window.location.reload();
+  }, [there, waiting, sending]);
   if (!broken) {
     return (
       <Bare title="There is no such page">

@@ -189,7 +189,9 @@ describe("an address that leads nowhere", () => {
     vi.spyOn(console, "error").mockImplementation(() => {});
     render(
       <MantineProvider env="test">
-        <RouterProvider router={createMemoryRouter(routes, { initialEntries: ["/nowhere"] })} />
+        <QueryClientProvider client={new QueryClient()}>
+          <RouterProvider router={createMemoryRouter(routes, { initialEntries: ["/nowhere"] })} />
+        </QueryClientProvider>
       </MantineProvider>,
     );
   };
