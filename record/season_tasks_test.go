@@ -1,6 +1,7 @@
 package record_test
 
 import (
+	"fmt"
 	"testing"
 	"time"
 
@@ -72,8 +73,11 @@ func TestWhatTheSeasonAsksForIsAnswered(t *testing.T) {
 	put := inPot(t)
 	put.write(200, record.Body{Moved: &record.Moved{Place: &sunny}})
 	until := shade.From + 7
-	put.write(now, record.Body{Snoozed: &record.Snoozed{Job: care.Shade, Until: &until}})
-	assert.Equal(t, until, seasonOf(put, airs)[care.Shade].From)
+	put.write(now, record.Body{Snoozed: &record.Snoozed{Job: care.Shade, Until: &until, Reason: "the curtain is at the wash"}})
+	later := seasonOf(put, airs)[care.Shade]
+	assert.Equal(t, until, later.From)
+	assert.Equal(t, 1, later.PutOff)
+	assert.Equal(t, "the curtain is at the wash", later.PutOffWhy)
 	put.write(now, record.Body{Snoozed: &record.Snoozed{Job: care.Shade, Off: true}})
 	assert.NotContains(t, seasonOf(put, airs), care.Shade)
 
@@ -163,4 +167,27 @@ func TestWhatIsKnownLateIsNotLate(t *testing.T) {
 		_, less := seasonOf(fed, map[uuid.UUID]place.YearAir{sill: air})[care.FeedLess]
 		assert.Equal(t, is, less, "fed %d days before the last look", ago-60)
 	}
+}
+
+// How often a job was put off counts from when it was done last, and says why the last time.
+func TestHowOftenAJobWasPutOff(t *testing.T) {
+	b := inPot(t)
+	turn := func() care.Due {
+		for _, job := range due.Routine(b.state(), false) {
+			if job.Job == care.Turn {
+				return job
+			}
+		}
+		t.Fatal("it is turned")
+		return care.Due{}
+	}
+	assert.Zero(t, turn().PutOff)
+	for _, ago := range []int{30, 20, 10} {
+		until := today - day.Day(ago) + 7
+		b.write(ago, record.Body{Snoozed: &record.Snoozed{Job: care.Turn, Until: &until, Reason: fmt.Sprint("too heavy ", ago)}})
+	}
+	assert.Equal(t, 3, turn().PutOff)
+	assert.Equal(t, "too heavy 10", turn().PutOffWhy)
+	b.write(5, record.Body{Tended: &record.Tended{Jobs: []care.Job{care.Turn}}})
+	assert.Zero(t, turn().PutOff)
 }

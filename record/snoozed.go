@@ -3,6 +3,7 @@ package record
 import (
 	"fmt"
 	"maps"
+	"slices"
 
 	"tendermend/core/care"
 	"tendermend/core/day"
@@ -15,6 +16,15 @@ type Snoozed struct {
 	Job   care.Job `json:"job"`
 	Until *day.Day `json:"until,omitempty" doc:"Not before that day."`
 	Off   bool     `json:"off,omitempty" doc:"Switched off for this plant; neither a day nor this switches it on again."`
+	// Reason is why it is put off, or not wanted, in the carer's words.
+	Reason string `json:"reason,omitempty" maxLength:"200" doc:"Why, in the carer's words."`
+}
+
+// PutOff is a time at which a job was put off, with why.
+type PutOff struct {
+	Job care.Job `json:"job"`
+	On  day.Day  `json:"on"`
+	Why string   `json:"why,omitempty"`
 }
 
 // mostSnoozed is how far a job is put off at once, days (common practice).
@@ -50,7 +60,18 @@ func (z *Snoozed) apply(s *State, e Entry) {
 		s.JobsOff[z.Job] = e.On
 	case z.Until != nil:
 		s.Snoozes[z.Job] = *z.Until
+		s.PutOffs = append(slices.Clone(s.PutOffs), PutOff{z.Job, e.On, z.Reason})
 	}
+}
+
+// PutOffSince tells how often a job was put off since a day, and why the last time.
+func (s State) PutOffSince(job care.Job, since day.Day) (times int, why string) {
+	for _, p := range s.PutOffs {
+		if p.Job == job && p.On >= since {
+			times, why = times+1, p.Why
+		}
+	}
+	return times, why
 }
 
 func (*Snoozed) event(State) (string, bool) { return "", false }

@@ -134,6 +134,7 @@ type Measured struct {
 type Care struct {
 	Jobs    map[care.Job]day.Day // with the last day of each
 	Snoozes map[care.Job]day.Day // that were put off, until when
+	PutOffs []PutOff             // each time, the oldest first
 	JobsOff map[care.Job]day.Day // that were switched off, since when
 }
 

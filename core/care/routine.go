@@ -56,6 +56,9 @@ type Due struct {
 	// Minutes it takes beside a look (common practice).
 	Minutes int    `json:"minutes"`
 	Measure string `json:"measure,omitempty" doc:"The measure that a look for it reads; missing for other jobs."`
+	// PutOff is how often it was put off since it was done last, and PutOffWhy why the last time.
+	PutOff    int    `json:"putOff,omitempty" doc:"How often it was put off since it was done last."`
+	PutOffWhy string `json:"putOffWhy,omitempty" doc:"Why it was put off the last time."`
 	// Strength is set for feeds.
 	Strength float64 `json:"strength,omitempty" doc:"Share of the label's rate, for feeding."`
 }

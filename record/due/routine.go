@@ -50,7 +50,15 @@ func Routine(s record.State, south bool) []care.Due {
 		}
 	}
 	p.Off = slices.Sorted(maps.Keys(s.JobsOff))
-	return care.Routine(p)
+	list := care.Routine(p)
+	for i := range list {
+		since := s.ArrivedOn
+		if last := list[i].Last; last != nil {
+			since = *last
+		}
+		list[i].PutOff, list[i].PutOffWhy = s.PutOffSince(list[i].Job, since)
+	}
+	return list
 }
 
 // dim says on which days it grows little for want of light where it stands; each is worked out

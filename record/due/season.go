@@ -102,6 +102,7 @@ func seasonTask(s record.State, a season.Ask) Task {
 		Kind: Season, Job: a.Job, From: on, Until: max(until, on), Ends: &a.Ends, What: a.What, How: a.How, Why: a.Why,
 		Minutes: words.Minutes, Weight: weights[a.Job],
 	}
+	t.PutOff, t.PutOffWhy = s.PutOffSince(a.Job, a.From-answeredEarly)
 	if !a.Job.Moves() {
 		t.Done = words.Done
 	}

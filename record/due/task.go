@@ -89,8 +89,10 @@ type Task struct {
 	Ends *day.Day `json:"ends,omitempty" doc:"The last day on which it is any use; missing where it is never too late."`
 	// Job is what the season asks for, and Done what it is called when it is answered in one tap:
 	// missing where it is answered by saying where the plant stands now.
-	Job  care.Job `json:"job,omitempty" doc:"The job of the season that it is."`
-	Done string   `json:"done,omitempty" doc:"What it is called where it is answered in one tap."`
+	Job       care.Job `json:"job,omitempty" doc:"The job of the season that it is."`
+	Done      string   `json:"done,omitempty" doc:"What it is called where it is answered in one tap."`
+	PutOff    int      `json:"putOff,omitempty" doc:"How often it was put off for this season."`
+	PutOffWhy string   `json:"putOffWhy,omitempty" doc:"Why it was put off the last time."`
 	// Measure is what a look for one thing reads.
 	Measure string `json:"measure,omitempty" doc:"The measure that the look reads; missing where it reads several."`
 }

@@ -3230,6 +3230,13 @@ export interface components {
       /** @description The time in which it waits though it is due. */
       pauses?: components["schemas"]["Pause"];
       /**
+       * Format: int64
+       * @description How often it was put off since it was done last.
+       */
+      putOff?: number;
+      /** @description Why it was put off the last time. */
+      putOffWhy?: string;
+      /**
        * Format: double
        * @description Share of the label's rate, for feeding.
        */
@@ -6904,6 +6911,8 @@ export interface components {
       job: string;
       /** @description Switched off for this plant; neither a day nor this switches it on again. */
       off?: boolean;
+      /** @description Why, in the carer's words. */
+      reason?: string;
       /** @description Not before that day. */
       until?: string;
     };
@@ -7497,6 +7506,13 @@ export interface components {
       measure?: string;
       /** Format: int64 */
       minutes: number;
+      /**
+       * Format: int64
+       * @description How often it was put off for this season.
+       */
+      putOff?: number;
+      /** @description Why it was put off the last time. */
+      putOffWhy?: string;
       /** @description The signal that is to be answered. */
       signal?: string;
       step?: string;

@@ -1,11 +1,20 @@
-import type { ReactNode } from "react";
+import { TextInput } from "@mantine/core";
+import { type ReactNode, useState } from "react";
 import type { Schemas } from "../../api/client";
 import type { Draft } from "../../api/recording";
 import { addDays } from "../../dates";
+import { sayCount } from "../words";
 import classes from "./Cases.module.css";
 
-/** How long a job is put off by one tap, days. */
-const putOff = 7;
+/** How long a job is put off by one tap, days, and what that is called. */
+const putOffs = [
+  { days: 1, label: "tomorrow" },
+  { days: 3, label: "in 3 days" },
+  { days: 7, label: "in a week" },
+];
+
+/** After how many times of putting it off it is asked whether a job is wanted at all. */
+const often = 3;
 
 /** How what is done to a job is sent. */
 export interface Sending {
@@ -17,19 +26,30 @@ export interface Sending {
 interface JobActsProps extends Sending {
   job: Schemas["Snoozed"]["job"];
   title: string;
+  /** How often it was put off since it was done last, and why. */
+  putOff?: number;
+  putOffWhy?: string;
   /** How it is answered. */
   children: ReactNode;
 }
 
-/** What can be done to a job: answer it, put it off, or have no more of it for this plant. */
-export function JobActs({ job, title, today, send, pending, children }: JobActsProps) {
-  const act = (label: string, aria: string, said: string, snoozed: Schemas["Snoozed"]) => (
+/** What can be done to a job: answer it, put it off with a reason, or have no more of it for this plant. */
+export function JobActs({ job, title, putOff = 0, putOffWhy, today, send, pending, children }: JobActsProps) {
+  const [open, setOpen] = useState(false);
+  const [reason, setReason] = useState("");
+  const named = title.toLowerCase();
+  const act = (label: string, aria: string, said: string, snoozed: Omit<Schemas["Snoozed"], "job">) => (
     <button
+      key={label}
       type="button"
       className="linkbutton small"
-      aria-label={`${aria}: ${title.toLowerCase()}`}
+      aria-label={`${aria}: ${named}`}
       disabled={pending}
-      onClick={() => send(`${said}: ${title.toLowerCase()}`, { on: today, snoozed })}
+      onClick={() => {
+        send(`${said}: ${named}`, { on: today, snoozed: { job, ...snoozed, reason: reason.trim() || undefined } });
+        setOpen(false);
+        setReason("");
+      }}
     >
       {label}
     </button>
@@ -37,8 +57,34 @@ export function JobActs({ job, title, today, send, pending, children }: JobActsP
   return (
     <div className={classes.acts}>
       {children}
-      {act("in a week", "Put off", "put off", { job, until: addDays(today, putOff) })}
-      {act("not for this plant", "Not for this plant", "switched off", { job, off: true })}
+      <button
+        type="button"
+        className="linkbutton small"
+        aria-expanded={open}
+        aria-label={`Later: ${named}`}
+        onClick={() => setOpen(!open)}
+      >
+        later
+      </button>
+      {act("not for this plant", "Not for this plant", "switched off", { off: true })}
+      {putOff > 0 && (
+        <span className="soft small">
+          Put off {sayCount(putOff, "time")}
+          {putOffWhy && <>: {putOffWhy}</>}.{putOff >= often && " Is it wanted for this plant at all?"}
+        </span>
+      )}
+      {open && (
+        <div className={classes.later}>
+          <TextInput
+            size="xs"
+            label="Why, if you like"
+            maxLength={200}
+            value={reason}
+            onChange={(e) => setReason(e.currentTarget.value)}
+          />
+          {putOffs.map((p) => act(p.label, `Put off, ${p.label}`, "put off", { until: addDays(today, p.days) }))}
+        </div>
+      )}
     </div>
   );
 }

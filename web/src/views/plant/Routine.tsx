@@ -53,7 +53,15 @@ function JobRow({ job, today, send, pending }: JobRowProps) {
           {job.why} {job.last ? `Last ${distance(job.last, today)}.` : "Never recorded here."}
         </div>
       </div>
-      <JobActs job={job.job} title={job.title} today={today} send={send} pending={pending}>
+      <JobActs
+        job={job.job}
+        title={job.title}
+        putOff={job.putOff}
+        putOffWhy={job.putOffWhy}
+        today={today}
+        send={send}
+        pending={pending}
+      >
         <Button
           size="compact-sm"
           variant="default"

@@ -37,7 +37,7 @@ export function Season({ file }: { file: PlantFile }) {
               <div className="soft small">{t.why}</div>
             </div>
             {t.job && (
-              <JobActs job={t.job} title={t.what} {...sending}>
+              <JobActs job={t.job} title={t.what} putOff={t.putOff} putOffWhy={t.putOffWhy} {...sending}>
                 {t.done && t.from <= file.today && (
                   <Button
                     size="compact-sm"

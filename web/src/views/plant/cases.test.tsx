@@ -1,4 +1,4 @@
-import { screen, waitFor, within } from "@testing-library/react";
+import { cleanup, screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { describe, expect, it } from "vitest";
 import type { PlantFile } from "../../api/client";
@@ -202,10 +202,26 @@ describe("a routine", () => {
     const asked = serve(kept);
     show(<Routine file={file({ routine: routine.slice(0, 1), resting: true })} />);
     expect(pageText()).toContain("Standing still is no stall");
-    await userEvent.click(screen.getByRole("button", { name: "Put off: feed it" }));
-    await waitFor(() => expect(entries(asked)[0]?.snoozed).toEqual({ job: "feed", until: "2026-12-01" }));
+    await userEvent.click(screen.getByRole("button", { name: "Later: feed it" }));
+    await userEvent.type(screen.getByRole("textbox", { name: "Why, if you like" }), "no feed left");
+    await userEvent.click(screen.getByRole("button", { name: "Put off, in a week: feed it" }));
+    await waitFor(() =>
+      expect(entries(asked)[0]?.snoozed).toEqual({ job: "feed", until: "2026-12-01", reason: "no feed left" }),
+    );
+    expect(screen.queryByRole("textbox", { name: "Why, if you like" })).toBeNull();
     await userEvent.click(screen.getByRole("button", { name: "Not for this plant: feed it" }));
     await waitFor(() => expect(entries(asked)[1]?.snoozed).toEqual({ job: "feed", off: true }));
+  });
+
+  it("asks whether a job is wanted that was put off three times", () => {
+    serve({});
+    const [first] = routine;
+    show(<Routine file={file({ routine: [{ ...first, putOff: 2, putOffWhy: "too heavy" }] })} />);
+    expect(pageText()).toContain("Put off 2 times: too heavy.");
+    expect(pageText()).not.toContain("Is it wanted");
+    cleanup();
+    show(<Routine file={file({ routine: [{ ...first, putOff: 3 }] })} />);
+    expect(pageText()).toContain("Put off 3 times. Is it wanted for this plant at all?");
   });
 
   it("waits while a case is in work", () => {

@@ -36,7 +36,10 @@ describe("what the season asks for", () => {
     expect(screen.queryByRole("button", { name: "shaded" })).toBeNull();
     await userEvent.click(screen.getByRole("button", { name: "stands brighter" }));
     await waitFor(() => expect(sent(asked)[0]?.tended).toEqual({ jobs: ["brighter"] }));
-    await userEvent.click(screen.getByRole("button", { name: "Put off: stand it brighter for the dark months" }));
+    await userEvent.click(screen.getByRole("button", { name: "Later: stand it brighter for the dark months" }));
+    await userEvent.click(
+      screen.getByRole("button", { name: "Put off, in a week: stand it brighter for the dark months" }),
+    );
     await waitFor(() => expect(sent(asked)[1]?.snoozed).toEqual({ job: "brighter", until: "2026-12-01" }));
   });
 
