@@ -73,11 +73,12 @@ func TestWhatTheSeasonAsksForIsAnswered(t *testing.T) {
 	put := inPot(t)
 	put.write(200, record.Body{Moved: &record.Moved{Place: &sunny}})
 	until := shade.From + 7
-	put.write(now, record.Body{Snoozed: &record.Snoozed{Job: care.Shade, Until: &until, Reason: "the curtain is at the wash"}})
+	const why = "the curtain is at the wash"
+	put.write(now, record.Body{Snoozed: &record.Snoozed{Job: care.Shade, Until: &until, Reason: why}})
 	later := seasonOf(put, airs)[care.Shade]
 	assert.Equal(t, until, later.From)
 	assert.Equal(t, 1, later.PutOff)
-	assert.Equal(t, "the curtain is at the wash", later.PutOffWhy)
+	assert.Equal(t, why, later.PutOffWhy)
 	put.write(now, record.Body{Snoozed: &record.Snoozed{Job: care.Shade, Off: true}})
 	assert.NotContains(t, seasonOf(put, airs), care.Shade)
 
@@ -184,7 +185,8 @@ func TestHowOftenAJobWasPutOff(t *testing.T) {
 	assert.Zero(t, turn().PutOff)
 	for _, ago := range []int{30, 20, 10} {
 		until := today - day.Day(ago) + 7
-		b.write(ago, record.Body{Snoozed: &record.Snoozed{Job: care.Turn, Until: &until, Reason: fmt.Sprint("too heavy ", ago)}})
+		why := fmt.Sprint("too heavy ", ago)
+		b.write(ago, record.Body{Snoozed: &record.Snoozed{Job: care.Turn, Until: &until, Reason: why}})
 	}
 	assert.Equal(t, 3, turn().PutOff)
 	assert.Equal(t, "too heavy 10", turn().PutOffWhy)
