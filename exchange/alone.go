@@ -22,9 +22,11 @@ func (a Archive) Used() map[uuid.UUID]bool {
 }
 
 // Alone leaves of places, kinds and supplies what the archive's plants name: a
-// plant that is given away does not tell of the rest of the collection. Its
-// supplies go along as withdrawn and without their moves.
+// plant that is given away does not tell of the rest of the collection, of who
+// lives there or when they are away. Its supplies go along as withdrawn and
+// without their moves.
 func (a Archive) Alone() Archive {
+	a.Site, a.Decided, a.Trips, a.Cases = nil, nil, nil, nil
 	places, kinds, used := map[uuid.UUID]bool{}, map[string]bool{}, a.Used()
 	a.entries(func(e record.Entry) {
 		if at := placeOf(e); at != nil {

@@ -16,9 +16,11 @@ import (
 	"golang.org/x/text/encoding/charmap"
 	"golang.org/x/text/encoding/unicode"
 
+	"tendermend/core/care"
 	"tendermend/core/day"
 	"tendermend/core/diagnosis"
 	"tendermend/core/facts"
+	"tendermend/core/place"
 	"tendermend/core/plant"
 	"tendermend/core/recovery"
 	"tendermend/core/water"
@@ -320,6 +322,9 @@ func TestAPlantAloneTakesOnlyWhatItNames(t *testing.T) {
 			{ID: other, Name: "wine"},
 			{ID: soil, Name: "soil", Low: 3, Moves: []exchange.SupplyMove{{ID: uuid.New(), Amount: 9}}},
 		},
+		Site: &place.Site{Latitude: 52}, Decided: &exchange.Decided{Off: []care.Job{care.Turn}},
+		Trips:  []exchange.Trip{{ID: uuid.New(), Phone: "at the ferry"}},
+		Cases:  []diagnosis.WorkedCase{{}},
 		Plants: []exchange.Plant{{ID: id, Entries: entries}}}
 	assert.Equal(t, map[uuid.UUID]bool{soil: true}, whole.Used())
 	alone := whole.Alone()
@@ -335,6 +340,8 @@ func TestAPlantAloneTakesOnlyWhatItNames(t *testing.T) {
 		"without what went in and out of that cupboard",
 	)
 	assert.Equal(t, entries, alone.Plants[0].Entries)
+	assert.True(t, alone.Site == nil && alone.Decided == nil && alone.Trips == nil && alone.Cases == nil,
+		"neither who lives there nor when they are away")
 }
 
 // A table is read as its spreadsheet wrote it, or refused; no letter is lost in
