@@ -183,12 +183,14 @@ func TestHowOftenAJobWasPutOff(t *testing.T) {
 		return care.Due{}
 	}
 	assert.Zero(t, turn().PutOff)
-	for _, ago := range []int{30, 20, 10} {
+	for i, ago := range []int{30, 20, 10} {
+		assert.False(t, turn().Unwanted, "put off %d times", i)
 		until := today - day.Day(ago) + 7
 		why := fmt.Sprint("too heavy ", ago)
 		b.write(ago, record.Body{Snoozed: &record.Snoozed{Job: care.Turn, Until: &until, Reason: why}})
 	}
 	assert.Equal(t, 3, turn().PutOff)
+	assert.True(t, turn().Unwanted)
 	assert.Equal(t, "too heavy 10", turn().PutOffWhy)
 	b.write(5, record.Body{Tended: &record.Tended{Jobs: []care.Job{care.Turn}}})
 	assert.Zero(t, turn().PutOff)

@@ -59,6 +59,7 @@ type Due struct {
 	// PutOff is how often it was put off since it was done last, and PutOffWhy why the last time.
 	PutOff    int    `json:"putOff,omitempty" doc:"How often it was put off since it was done last."`
 	PutOffWhy string `json:"putOffWhy,omitempty" doc:"Why it was put off the last time."`
+	Unwanted  bool   `json:"unwanted,omitempty" doc:"Whether it was put off so often that it may not be wanted here."`
 	// Strength is set for feeds.
 	Strength float64 `json:"strength,omitempty" doc:"Share of the label's rate, for feeding."`
 }
@@ -67,11 +68,14 @@ type Due struct {
 // with what they are called (common practice: half of what labels say).
 var strengths = map[lightSeason]struct {
 	share float64
-	said  string
+	rate  string // the same in words, of the label's
 }{
-	growth: {0.5, "fed at half the label’s rate"},
-	low:    {0.25, "fed at a quarter of the label’s rate"},
+	growth: {0.5, "half"},
+	low:    {0.25, "a quarter of"},
 }
+
+// apartInTheDark is by how much feeds lie farther apart in the dark months (common practice).
+const apartInTheDark = 2
 
 // FedInTheDark tells how a plant that is well is fed while it grows little: every so many days,
 // 0 for never, and at what part of the label's rate; feeds is false where it never is.
@@ -80,7 +84,15 @@ func FedInTheDark(f plant.Feed) (days day.Day, rate string, feeds bool) {
 	if f.PpmN > 0 && f.Low == 0 {
 		return 0, "", feeds
 	}
-	return 2 * apart, "a quarter", feeds
+	return apartInTheDark * apart, strengths[low].rate, feeds
+}
+
+// fedAt is what a feed at a rate is called; empty in a rest, in which nothing is fed.
+func fedAt(rate string) string {
+	if rate == "" {
+		return ""
+	}
+	return "fed at " + rate + " the label’s rate"
 }
 
 // Seasons of light for a plant.
@@ -147,6 +159,10 @@ const (
 	longestRest   = 370
 )
 
+// OftenPutOff is after how many times of putting a job off it is asked whether it is wanted at all
+// (common practice).
+const OftenPutOff = 3
+
 // NewDays is how long a plant counts as new: for so long it is not fed (common
 // practice).
 const NewDays = 30
@@ -182,7 +198,7 @@ func Routine(p Plant) []Due {
 		due.Pauses = p.pause(job, due.On)
 		if job == Feed {
 			how := strengths[p.seasonOn(due.On)]
-			due.Strength, due.Done = how.share, how.said
+			due.Strength, due.Done = how.share, fedAt(how.rate)
 			due.Weaker = p.weaker(due.On)
 		}
 		list = append(list, due)
@@ -265,7 +281,8 @@ func (p Plant) feed(since day.Day) (day.Day, bool, string) {
 	why := fmt.Sprintf("Every %s while it grows.", working.Count(int(apart), "day"))
 	on := since + apart
 	if p.seasonOn(on) == low {
-		on, why = since+2*apart, fmt.Sprintf("Every %s in the dark months, weaker.", working.Count(int(2*apart), "day"))
+		apart *= apartInTheDark
+		on, why = since+apart, fmt.Sprintf("Every %s in the dark months, weaker.", working.Count(int(apart), "day"))
 	}
 	if p.FreshOn != nil {
 		on = max(on, *p.FreshOn+freshDays)
@@ -335,7 +352,7 @@ func (p Plant) pause(job Job, on day.Day) *Pause {
 func (d Due) At(today day.Day) Due {
 	if d.Weaker != nil && today >= d.Weaker.From && today < d.Weaker.To {
 		how := strengths[low]
-		d.Strength, d.Done = how.share, how.said
+		d.Strength, d.Done = how.share, fedAt(how.rate)
 	}
 	if d.Pauses != nil && today >= d.Pauses.From && today < d.Pauses.To {
 		d.On = max(d.On, d.Pauses.To)

@@ -109,9 +109,9 @@ func Propose(plants []Standing, spots []Spot) []Move {
 	return worthIt(moves, plants, spots)
 }
 
-// slotsFor gives the place of each column of the reckoning. A plant takes none but the cheapest
-// places that hold all of them together: in any cheaper place another would have to stand. So
-// the others need no column, and what comes out is the same.
+// slotsFor gives the place of each column of the reckoning. The cheapest places of a plant that
+// together hold as many as there are plants are enough for it: the others cannot fill them all, so
+// it never has to go to a dearer one. What no plant needs so has no column; nothing else comes out.
 func slotsFor(movable []Standing, spots []Spot, free []int) (slots []int) {
 	wanted := make([]bool, len(spots))
 	places := make([]int, len(spots))

@@ -174,15 +174,21 @@ func (k Kind) humidity(percent float64) float64 {
 	return clamp(0.7 * (1 - (least-percent)/25))
 }
 
-// RestingLight is by how much light counts for more while a kind rests.
-const RestingLight = 1.6
+// restingLight is by how much light counts for more while a kind rests.
+const restingLight = 1.6
+
+// Counts is how much light, mol a square metre and day, a plant has of what there is: at rest it
+// asks for less.
+func Counts(light float64, resting bool) float64 {
+	if resting {
+		return light * restingLight
+	}
+	return light
+}
 
 // Month scores a place in a month; a plant at rest asks for less light.
 func (k Kind) Month(m Month, resting bool) Score {
-	dli := m.Light
-	if resting {
-		dli *= RestingLight
-	}
+	dli := Counts(m.Light, resting)
 	s := Score{Value: k.light(dli)}
 	if s.Value < 1 {
 		s.Rules = TooDark

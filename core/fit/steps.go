@@ -56,8 +56,8 @@ func Rise(from, to, sunFrom, sunTo float64) []LightStep {
 	return steps
 }
 
-// lampHours is how long a lamp usually burns a day (common practice).
-const lampHours = 12
+// LampHours is how long a lamp usually burns a day (common practice).
+const LampHours = 12
 
 // mended is for what share of the plants a lamp is sized: for all, the one that wants most would
 // have the others scorched.
@@ -78,7 +78,13 @@ func LampFor(kinds []Kind, light float64) (ppfd, hours float64, n int) {
 	slices.Sort(wants)
 	n = int(math.Ceil(mended * float64(len(wants))))
 	if len(kinds) < severalDark || wants[n-1] <= light {
-		return 0, lampHours, n
+		return 0, LampHours, n
 	}
-	return math.Ceil((wants[n-1]-light)/climate.DLI(1, lampHours)/10) * 10, lampHours, n
+	return Lamp(wants[n-1] - light), LampHours, n
+}
+
+// Lamp is how bright a lamp has to be at the leaves to give so much more light, mol a square metre
+// and day, in the hours that it burns: µmol a square metre and second, to the next ten.
+func Lamp(light float64) (ppfd float64) {
+	return math.Ceil(light/climate.DLI(1, LampHours)/10) * 10
 }

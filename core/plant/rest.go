@@ -19,6 +19,10 @@ func (p Profile) RestsIn(m time.Month) bool {
 	return m >= time.November || m <= time.February
 }
 
+// GrowsInTheDark says whether it grows in the dark months: it rests in summer, or after it has
+// flowered (common practice).
+func (p Profile) GrowsInTheDark() bool { return p.RestKind == "summer" || p.RestKind == "after-bloom" }
+
 // HowItRests says how its rest looks: as its table says, or for a kind that says
 // nothing of it by the code of its rest (common practice).
 func (p Profile) HowItRests() RestLook {

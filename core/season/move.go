@@ -38,7 +38,7 @@ func (p Plant) out(known day.Day) (asks []Ask) {
 		return nil
 	}
 	kind := fit.KindOf(p.Wants)
-	for _, of := range []day.Day{known, known + year} {
+	for _, of := range []day.Day{known - year, known, known + year} { // it may have begun last year, in the south
 		stays := p.Here.OutFrom(kind.Low, kind.Chill, of)
 		in := stays.In
 		if stays.Out > in { // over the turn of the year, in the south
@@ -118,8 +118,8 @@ func dayMonth(d day.Day) string { return d.Time().Format("2 January") }
 // Raise gives the step by which the light of a plant is raised next after it was moved on a day
 // from one place to another, where it gets so much more light that it would burn; false where it
 // does not, or has had all its steps. Last is the day on which its light was raised last, and
-// Waits a day before which nothing is done to it: it was potted or treated lately.
-func Raise(from, to place.YearAir, moved day.Day, last, waits day.Day) (Ask, bool) {
+// worked the one on which it was potted or treated last: it is left alone for some days then.
+func Raise(from, to place.YearAir, moved, last, worked day.Day) (Ask, bool) {
 	before, after := monthOf(from, moved), monthOf(to, moved)
 	steps := fit.Rise(before.Light, after.Light, before.Sun, after.Sun)
 	if len(steps) < 2 {
@@ -135,7 +135,7 @@ func Raise(from, to place.YearAir, moved day.Day, last, waits day.Day) (Ask, boo
 	on, gap := moved+day.Day(steps[next].Day), day.Day(steps[1].Day)
 	if next > 0 {
 		gap = day.Day(steps[next].Day - steps[next-1].Day)
-		on = max(on, last+gap, waits)
+		on = max(on, last+gap, worked+leftAlone)
 	}
 	const why = "It came on %s from %s mol of light a day to %s: leaves that are used to less burn. " +
 		"By half more at a step, over one to two weeks."
@@ -152,6 +152,10 @@ func Raise(from, to place.YearAir, moved day.Day, last, waits day.Day) (Ask, boo
 	}
 	return a, true
 }
+
+// leftAlone is how many days a plant is left alone after it was potted or treated, before its light
+// is raised (common practice).
+const leftAlone = 3
 
 // stepsForgotten is how many days after its last step a rise in light is no longer asked for:
 // the leaves are used to it, or burnt.

@@ -8,7 +8,6 @@ import (
 	"slices"
 
 	"tendermend/core/care"
-	"tendermend/core/climate"
 	"tendermend/core/day"
 	"tendermend/core/fit"
 	"tendermend/core/place"
@@ -22,6 +21,8 @@ type Plant struct {
 	South bool
 	// Here is the place where it stands; nil where nothing is known of it.
 	Here *place.YearAir
+	// FedOn is the day on which it was fed last; 0 where it never was.
+	FedOn day.Day
 	// Outside are the places of its collection that lie in the open; none for most flats.
 	Outside []place.YearAir
 }
@@ -50,6 +51,7 @@ const (
 	outDays    = 21 // after the first day that is warm enough
 	restDays   = 21
 	feedWaits  = 14
+	fedLately  = 90 // for so many days after a feed a plant counts as one that is fed
 	// What does not suit it for longer is no matter of the season, but of its place; and what is
 	// over within two weeks is weather.
 	longestSeason  = 210
@@ -109,7 +111,7 @@ func (s span) words() string {
 // wants at least, and the day is short, or shortens, or its place is too dark (common practice).
 // Kinds that rest in summer grow in the dark months.
 func Dim(wants plant.Profile, here place.YearAir, on day.Day) bool {
-	if wants.RestKind == "summer" || wants.RestKind == "after-bloom" {
+	if wants.GrowsInTheDark() {
 		return false
 	}
 	light, least := here.LightOn(on), wants.Light[0]
@@ -152,10 +154,10 @@ func (p Plant) rest(known day.Day) (asks []Ask) {
 
 func (p Plant) feedLess(known day.Day) (asks []Ask) {
 	days, strength, feeds := care.FedInTheDark(p.Wants.Feed)
-	if !feeds {
+	if !feeds || p.FedOn == 0 || known-p.FedOn > fedLately {
 		return nil
 	}
-	how := fmt.Sprintf("At most %s of the label's rate, %s.", strength, working.Every(int(days), "day"))
+	how := fmt.Sprintf("At most %s the label's rate, %s.", strength, working.Every(int(days), "day"))
 	if days == 0 {
 		how = "Feed nothing until then: its kind takes none in the dark."
 	}
@@ -164,8 +166,8 @@ func (p Plant) feedLess(known day.Day) (asks []Ask) {
 		if p.rests(middle) {
 			continue
 		}
-		const days = "From %s little grows there: the days shorten, to %s hours in the middle of that time"
-		why := fmt.Sprintf(days, s.words(), oneDecimal(p.Here.HoursOn(middle)))
+		const shortens = "From %s little grows there: the days shorten, to %s hours in the middle of that time"
+		why := fmt.Sprintf(shortens, s.words(), oneDecimal(p.Here.HoursOn(middle)))
 		if light := p.Here.LightOn(middle); light < p.Wants.Light[0] {
 			why += fmt.Sprintf(", and it gets %s mol of light a day and wants %s at least", oneDecimal(light),
 				oneDecimal(p.Wants.Light[0]))
@@ -178,25 +180,16 @@ func (p Plant) feedLess(known day.Day) (asks []Ask) {
 	return asks
 }
 
-// lampHours is how long a lamp usually burns a day (common practice).
-const lampHours = 12
-
 func (p Plant) brighter(known day.Day) (asks []Ask) {
 	least := p.Wants.Light[0]
 	if least <= 0 {
 		return nil
 	}
-	// A plant at rest asks for less light.
-	enough := func(d day.Day) float64 {
-		if p.rests(d) {
-			return p.Here.LightOn(d) * fit.RestingLight
-		}
-		return p.Here.LightOn(d)
-	}
-	for _, s := range spans(known, func(d day.Day) bool { return enough(d) < least }) {
+	counts := func(d day.Day) float64 { return fit.Counts(p.Here.LightOn(d), p.rests(d)) }
+	for _, s := range spans(known, func(d day.Day) bool { return counts(d) < least }) {
 		darkest := s.from
 		for d := s.from; d <= s.to; d++ {
-			if enough(d) < enough(darkest) {
+			if counts(d) < counts(darkest) {
 				darkest = d
 			}
 		}
@@ -205,22 +198,11 @@ func (p Plant) brighter(known day.Day) (asks []Ask) {
 		asks = append(asks, Ask{
 			Job: care.Brighter, From: s.from - ReadyDays, Until: s.from, Ends: s.to,
 			What: "Stand it brighter for the dark months",
-			How:  fmt.Sprintf(how, lamp(least-enough(darkest)), working.Count(lampHours, "hour")),
+			How:  fmt.Sprintf(how, fit.Lamp(least-counts(darkest)), working.Count(fit.LampHours, "hour")),
 			Why:  fmt.Sprintf(why, s.words(), oneDecimal(p.Here.LightOn(darkest)), oneDecimal(least)),
 		})
 	}
 	return asks
-}
-
-// lamp is how bright a lamp has to be to give so much light in twelve hours, µmol a square
-// metre and second, to the next ten.
-func lamp(light float64) float64 {
-	one := climate.DLI(1, lampHours)
-	n := 10.0
-	for n*one < light {
-		n += 10
-	}
-	return n
 }
 
 func (p Plant) shade(known day.Day) (asks []Ask) {

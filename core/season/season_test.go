@@ -105,7 +105,7 @@ func TestWhenItIsDim(t *testing.T) {
 
 func TestItIsFedLessWhileItIsDim(t *testing.T) {
 	here := indoors(8, 0)
-	p := season.Plant{Wants: kind(), Here: &here}
+	p := season.Plant{Wants: kind(), Here: &here, FedOn: on(200)}
 	a := asks(p, on(200))[care.FeedLess]
 	require.NotZero(t, a.From)
 	assert.True(t, season.Dim(p.Wants, here, a.From) && !season.Dim(p.Wants, here, a.From-1))
@@ -118,6 +118,12 @@ func TestItIsFedLessWhileItIsDim(t *testing.T) {
 	assert.Contains(t, asks(p, on(200))[care.FeedLess].Why, "it gets 2.4 mol of light a day and wants 3 at least")
 	here = indoors(8, 0)
 
+	for ago, fed := range map[day.Day]bool{90: true, 91: false} {
+		p.FedOn = on(200) - ago
+		_, less := asks(p, on(200))[care.FeedLess]
+		assert.Equal(t, fed, less, "fed %d days before", ago)
+	}
+	p.FedOn = on(200)
 	p.Wants.Feed.Low = 0
 	assert.Contains(t, asks(p, on(200))[care.FeedLess].How, "Feed nothing")
 	p.Wants.Feed.Every = "never"
@@ -127,7 +133,7 @@ func TestItIsFedLessWhileItIsDim(t *testing.T) {
 	assert.NotContains(t, asks(p, on(200)), care.FeedLess, "its rest says it")
 	equator := indoors(8, 0)
 	equator.Latitude = 0
-	p = season.Plant{Wants: kind(), Here: &equator}
+	p = season.Plant{Wants: kind(), Here: &equator, FedOn: on(200)}
 	assert.NotContains(t, asks(p, on(200)), care.FeedLess)
 }
 
@@ -197,6 +203,13 @@ func TestItGoesOutAndComesIn(t *testing.T) {
 	assert.Equal(t, on(258)-30, a.Ends)
 	assert.Equal(t, on(156), asks(p, on(228))[care.PutOut].From, "the last day on which it is asked for")
 	assert.Equal(t, on(156)+365, asks(p, on(229))[care.PutOut].From, "then next year")
+	for i, night := range nights { // half a year later: out in November, in in March
+		inside.Out[(i+6)%12] = night
+	}
+	south := asks(season.Plant{Wants: kind(), South: true, Here: &inside, Outside: p.Outside}, on(10))[care.PutOut]
+	assert.Less(t, south.From, on(10), "it began last year")
+	assert.Greater(t, south.Ends, on(10))
+	inside.Out = nights
 	p.Outside = nil
 	assert.NotContains(t, asks(p, on(100)), care.PutOut, "there is no place in the open")
 	same := inside
@@ -213,6 +226,7 @@ func TestItGoesOutAndComesIn(t *testing.T) {
 		assert.Equal(t, until, a.Until, "day %d", known)
 	}
 	assert.Equal(t, on(258)-14, asks(p, on(200))[care.BringIn].From)
+	p.FedOn = on(240)
 	assert.Contains(t, asks(p, on(243)), care.FeedLess)
 	assert.Len(t, asks(p, on(244)), 1, "it comes in: nothing else is asked for out there")
 	tender := kind()
@@ -241,7 +255,7 @@ func TestLightIsRaisedByDatedSteps(t *testing.T) {
 	late, _ := season.Raise(from, to, moved, moved+6, none)
 	assert.Equal(t, moved+9, late.From, "one done late moves the next")
 	assert.Contains(t, late.How, "all the light")
-	waits, _ := season.Raise(from, to, moved, moved, moved+11)
+	waits, _ := season.Raise(from, to, moved, moved, moved+8)
 	assert.Equal(t, moved+11, waits.From, "it was potted meanwhile")
 	_, asked = season.Raise(from, to, moved, moved+7, none)
 	assert.False(t, asked, "all steps are done")

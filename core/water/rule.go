@@ -239,9 +239,8 @@ func (a Asked) dim() (dim bool, why string) {
 	if a.DLI != nil && *a.DLI < lowLight*a.Kind.Light[1] {
 		return true, fmt.Sprintf("its place gives %.2g mol of light a day, under %g %% of its best", *a.DLI, lowLight*100)
 	}
-	winterGrower := a.Kind.RestKind == "summer" || a.Kind.RestKind == "after-bloom"
 	switch {
-	case !shortDays(a.On, a.South), a.Lamp, winterGrower, a.Bloom:
+	case !shortDays(a.On, a.South), a.Lamp, a.Kind.GrowsInTheDark(), a.Bloom:
 		return false, ""
 	case a.Growing != nil && a.Growing.Is:
 		return false, ""

@@ -57,6 +57,7 @@ func Routine(s record.State, south bool) []care.Due {
 			since = *last
 		}
 		list[i].PutOff, list[i].PutOffWhy = s.PutOffSince(list[i].Job, since)
+		list[i].Unwanted = list[i].PutOff >= care.OftenPutOff
 	}
 	return list
 }

@@ -17,12 +17,15 @@ func seasonTasks(s record.State, south bool, add func(Task)) {
 	if here, is := s.AirOn(known); is {
 		p.Here = &here
 	}
+	if n := len(s.Feeds); n > 0 {
+		p.FedOn = s.Feeds[n-1].On
+	}
 	if s.Isolation == record.Clean {
 		p.Outside = outside(s)
 	}
 	asked := map[care.Job]bool{}
 	for _, a := range season.Asks(p, known) {
-		if !asked[a.Job] && wanted(s, a, known) {
+		if !asked[a.Job] && wanted(s, a) {
 			asked[a.Job] = true
 			add(seasonTask(s, a))
 		}
@@ -32,17 +35,10 @@ func seasonTasks(s record.State, south bool, add func(Task)) {
 	}
 }
 
-// fedLately is for how many days after a feed a plant counts as one that is fed.
-const fedLately = 90
-
 // wanted says whether something that the season asks for is asked of this plant.
-func wanted(s record.State, a season.Ask, known day.Day) bool {
+func wanted(s record.State, a season.Ask) bool {
 	if _, off := s.JobsOff[a.Job]; off || answered(s, a) {
 		return false
-	}
-	if a.Job == care.FeedLess {
-		n := len(s.Feeds)
-		return n > 0 && known-s.Feeds[n-1].On <= fedLately && len(s.OpenCases()) == 0
 	}
 	return a.Job == care.BringIn || a.Job == care.Shade || len(s.OpenCases()) == 0
 }
@@ -103,15 +99,12 @@ func seasonTask(s record.State, a season.Ask) Task {
 		Minutes: words.Minutes, Weight: weights[a.Job],
 	}
 	t.PutOff, t.PutOffWhy = s.PutOffSince(a.Job, a.From-answeredEarly)
+	t.Unwanted = t.PutOff >= care.OftenPutOff
 	if !a.Job.Moves() {
 		t.Done = words.Done
 	}
 	return t
 }
-
-// leftAlone is how many days a plant is left alone after it was potted or treated, before its light
-// is raised (common practice).
-const leftAlone = 3
 
 // raise is the next step in light after its last move.
 func raise(s record.State) (season.Ask, bool) {
@@ -128,12 +121,12 @@ func raise(s record.State) (season.Ask, bool) {
 	if !known || !there || was.Until == nil || *was.Until != now.From {
 		return season.Ask{}, false
 	}
-	var waits day.Day
+	var worked day.Day
 	if s.Pot.FreshOn != nil {
-		waits = *s.Pot.FreshOn + leftAlone
+		worked = *s.Pot.FreshOn
 	}
 	if k := len(s.Treatments); k > 0 {
-		waits = max(waits, s.Treatments[k-1].On+leftAlone)
+		worked = max(worked, s.Treatments[k-1].On)
 	}
-	return season.Raise(from, to, now.From, s.Jobs[care.LightStep], waits)
+	return season.Raise(from, to, now.From, s.Jobs[care.LightStep], worked)
 }

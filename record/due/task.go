@@ -93,6 +93,7 @@ type Task struct {
 	Done      string   `json:"done,omitempty" doc:"What it is called where it is answered in one tap."`
 	PutOff    int      `json:"putOff,omitempty" doc:"How often it was put off for this season."`
 	PutOffWhy string   `json:"putOffWhy,omitempty" doc:"Why it was put off the last time."`
+	Unwanted  bool     `json:"unwanted,omitempty" doc:"Whether it was put off so often that it may not be wanted."`
 	// Measure is what a look for one thing reads.
 	Measure string `json:"measure,omitempty" doc:"The measure that the look reads; missing where it reads several."`
 }

@@ -139,7 +139,7 @@ func (c *composer) collect() {
 // doubtUnfit says of what was accepted that this way of growing is not known to have it.
 func (c *composer) doubtUnfit() {
 	for _, id := range c.causes {
-		if known, _ := cause.ByID(id); !known.Fits(string(c.habitID)) && !slices.Contains(c.doubted, id) {
+		if notKnownTo(id)(c.subject) && !slices.Contains(c.doubted, id) {
 			c.leave(string(id), "plants that grow like this are not known to have it: look again before you act on it")
 		}
 	}

@@ -19,11 +19,11 @@ func (c *composer) heldWhileWet(list []*sit) []*sit {
 	return c.onDay(list, treatment.CareSit, 0, []step{do(treatment.HoldWater, until(due))})
 }
 
-// wateredWhileDry waters today what was found bone dry and stands firm, where the plan says
-// nothing of water and nothing is sprayed: what is dry through drinks, whatever else ails it
-// (common practice).
+// wateredWhileDry waters today what was found too dry for its kind and stands firm, where the plan
+// says nothing of water or waters it some days later: it drinks, whatever else ails it (common
+// practice).
 func (c *composer) wateredWhileDry(list []*sit) []*sit {
-	if !c.foundBone() || c.limp || c.rotLives {
+	if !c.foundTooDry() || c.limp || c.rotLives {
 		return list
 	}
 	if !anyHas(list, waters...) {
@@ -54,13 +54,13 @@ func (c *composer) drinksNow() string {
 	return "It is dry through: water it now, slowly and twice, until it drips, and let it drain."
 }
 
-// dryWaits is up to how many days later a plan may water what was found bone dry: it is watered
+// dryWaits is up to how many days later a plan may water what was found too dry: it is watered
 // today instead (common practice).
 const dryWaits = 3
 
-// foundBone says whether it stands in a pot that was found too dry for its kind, and may drink:
+// foundTooDry says whether it stands in a pot that was found too dry for its kind, and may drink:
 // dry through, or dry where it is never to dry.
-func (c *composer) foundBone() bool {
+func (c *composer) foundTooDry() bool {
 	never := among(c.kind.WaterRule, plant.Even, plant.WetTray)
 	tooDry := c.Facts.Moist.Known && (c.moist == facts.Bone || c.moist == facts.Dry && never)
 	lives := !c.rootless || !c.Facts.LiveRoots.Known // without a live root nothing can drink
@@ -68,10 +68,10 @@ func (c *composer) foundBone() bool {
 		!c.piece && !c.is(treatment.AirPlant, treatment.Bromeliad, treatment.WinterDeciduous)
 }
 
-// saidDry says at the first line for water of what was found bone dry that it drinks today, and
+// saidDry says at the first line for water of what was found too dry that it drinks today, and
 // how: a medium that is dry through lets the first water run past.
 func (c *composer) saidDry(list []treatment.Sitting) {
-	if !c.foundBone() {
+	if !c.foundTooDry() {
 		return
 	}
 	for _, s := range list {

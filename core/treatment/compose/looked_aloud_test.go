@@ -182,3 +182,13 @@ func TestWhatIsTooDryForItsKindDrinksToday(t *testing.T) {
 		}
 	}
 }
+
+// Warmth mends mesophyll collapse in those that have it; what is not known to may grow cool, and
+// is not warmed for it.
+func TestOnlyWhatHasItIsWarmedForCollapse(t *testing.T) {
+	for kind, warmed := range map[string]bool{"phalaenopsis-hybrid": true, "fatshedera-lizei": false} {
+		words, _ := said(t, fmt.Sprintf(`{"kind":%q,"causes":["mesophyll-collapse"],"on":"2026-08-15",
+			"answers":{"moist":"right"},"place":{"warmthC":16}}`, kind), treatment.Temper)
+		assert.Equal(t, warmed, len(words) > 0, kind)
+	}
+}

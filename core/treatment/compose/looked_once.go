@@ -28,6 +28,9 @@ func (c *composer) lookedOnce(list []*sit) []*sit {
 			}
 		}
 	}
+	if takenOver(list) {
+		return c.lookedOnce(list)
+	}
 	return list
 }
 
@@ -42,11 +45,6 @@ func (s *sit) lookSaidBefore(list []*sit) (at, from int) {
 			for j, y := range other.steps {
 				same := other == s && (j == i || x.Every == y.Every && j > i)
 				if same || !other.covers(y, s.day, x.Every) {
-					if other.soonTakesOver(y, s.day, x) { // it begins those days sooner
-						s.steps = append(slices.Clone(s.steps), y)
-						other.steps = slices.Delete(slices.Clone(other.steps), j, j+1)
-						return s.lookSaidBefore(list)
-					}
 					continue
 				}
 				end := other.goesOn(y)
@@ -56,6 +54,27 @@ func (s *sit) lookSaidBefore(list []*sit) (at, from int) {
 		}
 	}
 	return -1, 0
+}
+
+// takenOver has a series of looks that begins some days after a rarer one begin with it; false where
+// none does.
+func takenOver(list []*sit) bool {
+	for _, s := range list {
+		for _, x := range s.steps {
+			if !s.dated || !plainLook(x) {
+				continue
+			}
+			for _, other := range list {
+				j := slices.IndexFunc(other.steps, func(y step) bool { return other.soonTakesOver(y, s.day, x) })
+				if j >= 0 {
+					s.steps = append(slices.Clone(s.steps), other.steps[j])
+					other.steps = slices.Delete(slices.Clone(other.steps), j, j+1)
+					return true
+				}
+			}
+		}
+	}
+	return false
 }
 
 // soon is within how many days of a look another says nothing new (common practice).

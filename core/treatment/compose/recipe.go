@@ -293,9 +293,17 @@ func restIt(a *agenda, _ cause.ID)   { a.rest = true }
 func neckCut(a *agenda, _ cause.ID)  { a.neck = true }
 func changeIt(a *agenda, _ cause.ID) { a.change = true }
 
+// notKnownTo says whether plants that grow like it are not known to have a cause.
+func notKnownTo(id cause.ID) fits {
+	return func(x *subject) bool {
+		known, _ := cause.ByID(id)
+		return !known.Fits(string(x.habitID))
+	}
+}
+
 // binIt throws the plant away; not for what its kind is not known to have.
 func binIt(a *agenda, c cause.ID) {
-	if known, _ := cause.ByID(c); known.Fits(string(a.habitID)) {
+	if !notKnownTo(c)(a.subject) {
 		a.discard = c
 		return
 	}

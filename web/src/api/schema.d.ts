@@ -3242,6 +3242,8 @@ export interface components {
        */
       strength?: number;
       title: string;
+      /** @description Whether it was put off so often that it may not be wanted here. */
+      unwanted?: boolean;
       /** @description The time in which it is fed weaker than on its day. */
       weaker?: components["schemas"]["Pause"];
       why: string;
@@ -7522,6 +7524,8 @@ export interface components {
       turns?: components["schemas"]["LaterWhy"][];
       /** @description The last day that is still safe. */
       until: string;
+      /** @description Whether it was put off so often that it may not be wanted. */
+      unwanted?: boolean;
       /** Format: int64 */
       weight: number;
       what: string;

@@ -13,9 +13,6 @@ const putOffs = [
   { days: 7, label: "in a week" },
 ];
 
-/** After how many times of putting it off it is asked whether a job is wanted at all. */
-const often = 3;
-
 /** How what is done to a job is sent. */
 export interface Sending {
   today: string;
@@ -29,12 +26,14 @@ interface JobActsProps extends Sending {
   /** How often it was put off since it was done last, and why. */
   putOff?: number;
   putOffWhy?: string;
+  /** Whether it was put off so often that it may not be wanted. */
+  unwanted?: boolean;
   /** How it is answered. */
   children: ReactNode;
 }
 
 /** What can be done to a job: answer it, put it off with a reason, or have no more of it for this plant. */
-export function JobActs({ job, title, putOff = 0, putOffWhy, today, send, pending, children }: JobActsProps) {
+export function JobActs({ job, title, putOff = 0, putOffWhy, unwanted, today, send, pending, children }: JobActsProps) {
   const [open, setOpen] = useState(false);
   const [reason, setReason] = useState("");
   const named = title.toLowerCase();
@@ -70,7 +69,7 @@ export function JobActs({ job, title, putOff = 0, putOffWhy, today, send, pendin
       {putOff > 0 && (
         <span className="soft small">
           Put off {sayCount(putOff, "time")}
-          {putOffWhy && <>: {putOffWhy}</>}.{putOff >= often && " Is it wanted for this plant at all?"}
+          {putOffWhy && <>: {putOffWhy}</>}.{unwanted && " Is it wanted for this plant at all?"}
         </span>
       )}
       {open && (

@@ -58,6 +58,7 @@ function JobRow({ job, today, send, pending }: JobRowProps) {
         title={job.title}
         putOff={job.putOff}
         putOffWhy={job.putOffWhy}
+        unwanted={job.unwanted}
         today={today}
         send={send}
         pending={pending}

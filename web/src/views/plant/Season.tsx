@@ -37,7 +37,14 @@ export function Season({ file }: { file: PlantFile }) {
               <div className="soft small">{t.why}</div>
             </div>
             {t.job && (
-              <JobActs job={t.job} title={t.what} putOff={t.putOff} putOffWhy={t.putOffWhy} {...sending}>
+              <JobActs
+                job={t.job}
+                title={t.what}
+                putOff={t.putOff}
+                putOffWhy={t.putOffWhy}
+                unwanted={t.unwanted}
+                {...sending}
+              >
                 {t.done && t.from <= file.today && (
                   <Button
                     size="compact-sm"

@@ -220,7 +220,7 @@ describe("a routine", () => {
     expect(pageText()).toContain("Put off 2 times: too heavy.");
     expect(pageText()).not.toContain("Is it wanted");
     cleanup();
-    show(<Routine file={file({ routine: [{ ...first, putOff: 3 }] })} />);
+    show(<Routine file={file({ routine: [{ ...first, putOff: 3, unwanted: true }] })} />);
     expect(pageText()).toContain("Put off 3 times. Is it wanted for this plant at all?");
   });
 
