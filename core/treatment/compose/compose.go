@@ -103,6 +103,11 @@ func faults(s treatment.Situation) error {
 // collect asks every recipe, the gravest cause first, and then the wish.
 func (c *composer) collect() {
 	for _, id := range c.causes {
+		if id == cause.PotBound && boundOfDeadRoots(c.subject) {
+			c.leave(string(treatment.PotUp), "most of its roots were dead: what lives fills no wider pot, which would "+
+				"stay wet; find out first why they died")
+			continue
+		}
 		as := c.treatedAs(id)
 		r, ok := recipeFor(as, c.subject)
 		if !ok {

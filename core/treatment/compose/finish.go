@@ -28,7 +28,7 @@ func (c *composer) finish() {
 	oneRule(list)
 	ruleAfterSoak(list)
 	ruleAfterFirst(list)
-	list = c.lookedOnce(c.rootsMissed(list))
+	list = c.lookedOnce(c.firmAgain(c.rootsMissed(list)))
 	fromPlan(list)
 	c.plainGates(list)
 	estimate(list)

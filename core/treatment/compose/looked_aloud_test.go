@@ -192,3 +192,48 @@ func TestOnlyWhatHasItIsWarmedForCollapse(t *testing.T) {
 		assert.Equal(t, warmed, len(words) > 0, kind)
 	}
 }
+
+// What hung limp for thirst is asked on the days after it drank whether it stands firm again; what
+// stood firm, or was not thirsty, is not; a dry kind fills its leaves in two weeks.
+func TestALimpPlantIsLookedAtWhenItDrank(t *testing.T) {
+	for _, c := range []struct {
+		kind, cause, answers string
+		asked                []int
+		last                 string
+	}{
+		{"monstera-deliciosa", "edema", `"limp":true,"moist":"bone"`, []int{1}, "every day until day 4"},
+		{"monstera-deliciosa", "drought", `"limp":true,"moist":"bone"`, []int{1}, "every day until day 4"},
+		{"monstera-deliciosa", "edema", `"limp":false,"moist":"bone"`, nil, ""},
+		{"monstera-deliciosa", "edema", `"limp":true,"moist":"right"`, nil, ""},
+		{"haworthia-attenuata", "breakage", `"limp":true,"moist":"bone"`, []int{1}, "every 3 days until day 14"},
+		// a daily series for its marks goes on: it is asked once, at the end of those days
+		{"monstera-deliciosa", "soft-rot", `"limp":true,"moist":"bone"`, []int{5}, "Look at it: does"},
+	} {
+		words, days := said(t, fmt.Sprintf(`{"kind":%q,"causes":[%q],"on":"2026-06-15","answers":{%s,
+			"liveRoots":9,"deadRoots":3},"place":{"warmthC":22}}`, c.kind, c.cause, c.answers), treatment.Look)
+		var asked []int
+		for i, w := range words {
+			if strings.Contains(w, "stand firm again") {
+				asked = append(asked, days[i])
+				assert.Contains(t, w, c.last, c.cause)
+			}
+		}
+		assert.Equal(t, c.asked, asked, "%s %s %s", c.kind, c.cause, c.answers)
+	}
+}
+
+// A pot that was said to be full, but of dead roots, is not made wider: what lives would stand wet.
+func TestAPotOfDeadRootsIsNotMadeWider(t *testing.T) {
+	for answers, wider := range map[string]bool{
+		`"liveRoots":9,"deadRoots":10`: false,
+		`"liveRoots":9,"deadRoots":9`:  true,
+		`"liveRoots":0,"deadRoots":9`:  false,
+		`"potWidthCm":14`:              true,
+	} {
+		text := fmt.Sprintf(`{"kind":"monstera-deliciosa","causes":["pot-bound"],"on":"2026-06-15",
+			"answers":{"moist":"right",%s},"place":{"warmthC":22}}`, answers)
+		words, _ := said(t, text, treatment.PotUp)
+		assert.Equal(t, wider, len(words) > 0, answers)
+		assert.Equal(t, !wider, leftOut(t, text, string(treatment.PotUp)) != "", answers)
+	}
+}

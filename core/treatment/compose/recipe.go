@@ -38,6 +38,12 @@ func drownedRoots(x *subject) bool {
 	return drowning(x) && !x.untied && (none || x.counted && x.roots < mostDead)
 }
 
+// boundOfDeadRoots says whether a pot is said to be full of roots of which most were counted dead: a
+// wider one is no help to what lives (common practice; the book asks for a wider pot all the same).
+func boundOfDeadRoots(x *subject) bool {
+	return !x.rescue() && (x.rootless && x.Facts.LiveRoots.Known || x.counted && x.roots < mostDead)
+}
+
 // treatedAs is the cause by whose recipe another is treated: too wide a pot, or one that does not
 // drain, by that of rot where its roots have drowned in it.
 func (c *composer) treatedAs(id cause.ID) cause.ID {

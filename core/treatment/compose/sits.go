@@ -3,7 +3,6 @@ package compose
 import (
 	"cmp"
 	"slices"
-	"strings"
 
 	"tendermend/core/facts"
 	"tendermend/core/gate"
@@ -222,14 +221,13 @@ func tidy(steps []step) []step {
 	return out
 }
 
-// asksItself says whether one of two looks asks once whether its live roots fill the pot, and the
-// other is a series: that is not asked again at each of its looks.
+// asksItself says whether one of two looks asks its own question once, and the other is a series:
+// that is not asked again at each of its looks.
 func asksItself(a, b step) bool {
 	if a.Every > 0 {
 		a, b = b, a
 	}
-	return a.Op == treatment.Look && a.Every == 0 && b.Every > 0 && strings.Contains(a.Params.Note, fillPot) &&
-		a.Params.Note != b.Params.Note
+	return a.Op == treatment.Look && a.Every == 0 && b.Every > 0 && a.Params.Note != "" && a.Params.Note != b.Params.Note
 }
 
 // wastes are operators that leave something to be bagged.
