@@ -2,13 +2,16 @@ package demo
 
 import (
 	"math"
+	"math/rand/v2"
 
 	"github.com/google/uuid"
 
 	"tendermend/core/day"
+	"tendermend/core/drying"
 	"tendermend/core/plant"
 	"tendermend/core/recovery"
 	"tendermend/core/roots"
+	"tendermend/core/water"
 	"tendermend/record"
 	"tendermend/sim"
 )
@@ -28,7 +31,8 @@ type life struct {
 	figure   string
 	fed      day.Day
 	careless float64 // chance that a dry pot is not noticed on a day
-	stop     bool    // the carer records no more gates
+	sticks   *rand.Rand
+	stop     bool // the carer records no more gates
 }
 
 // begin brings the plant to life on the day it came.
@@ -69,6 +73,7 @@ func (h *hand) begin(s sim.Spec) {
 		written:  map[uuid.UUID]float64{},
 		figure:   state.Habit.Figure,
 		careless: 0.2,
+		sticks:   rand.New(rand.NewPCG(seed, 41)),
 	}
 	h.shoot(state.ArrivedOn)
 	h.life.nextShot += day.Day(h.life.every)
@@ -119,11 +124,30 @@ func (h *hand) pour(state record.State) {
 	if state.Wants.WaterRule == plant.DryThrough {
 		dry = 0.14
 	}
+	h.stick(state)
 	if state.Plan == nil && state.Examined == nil || l.plant.Water > dry || h.chance.Float64() < l.careless {
 		return
 	}
 	l.plant.GiveWater()
 	h.writeOn(l.now, record.Body{Watered: &record.Watered{}})
+}
+
+// The carers took to the stick two months ago, and use it on every fourth day or so of a plant.
+const (
+	sticksSince = 60
+	stickChance = 0.25
+	stickSlip   = 0.08
+)
+
+// stick records what a stick finds in a pot, a little wrong at times.
+func (h *hand) stick(state record.State) {
+	l := h.life
+	rule, asks := drying.RuleOf(state.Wants.WaterRule)
+	if !asks || l.now < h.on(sticksSince) || l.sticks.Float64() > stickChance {
+		return
+	}
+	found := drying.WetAt(rule.Depth, l.plant.Water) + stickSlip*l.sticks.NormFloat64()
+	h.writeOn(l.now, record.Body{Probed: &record.Probed{Moisture: water.Moisture(drying.Found(found))}})
 }
 
 // look is a check-in with all that follows from it.

@@ -26,11 +26,12 @@ type Verdict string
 
 // The verdicts.
 const (
-	TooFew  Verdict = "too-few"  // looks to say anything
-	Agrees  Verdict = "agrees"   // what was found lies where it was foretold
-	TooSure Verdict = "too-sure" // what was likely came less often, and what was unlikely more often
-	TooDry  Verdict = "too-dry"  // it was found dry less often than foretold
-	TooWet  Verdict = "too-wet"  // it was found dry more often than foretold
+	TooFew    Verdict = "too-few"    // looks to say anything
+	Agrees    Verdict = "agrees"     // what was found lies where it was foretold
+	TooSure   Verdict = "too-sure"   // what was likely came less often, and what was unlikely more often
+	TooUnsure Verdict = "too-unsure" // what was likely came more often still, and what was unlikely less often
+	TooDry    Verdict = "too-dry"    // it was found dry less often than foretold
+	TooWet    Verdict = "too-wet"    // it was found dry more often than foretold
 )
 
 // Fifth is one step of the table of forecasts against findings.
@@ -48,7 +49,7 @@ type Fifth struct {
 type Reliability struct {
 	Fifths  []Fifth         `json:"fifths" doc:"By the chance that was foretold, the least first."`
 	Looks   int             `json:"looks"`
-	Says    Verdict         `json:"says" enum:"too-few,agrees,too-sure,too-dry,too-wet"`
+	Says    Verdict         `json:"says" enum:"too-few,agrees,too-sure,too-unsure,too-dry,too-wet"`
 	Working working.Working `json:"working"`
 }
 
@@ -110,6 +111,8 @@ func whole(unlikely, likely Verdict) Verdict {
 	switch {
 	case unlikely == TooWet && likely == TooDry:
 		return TooSure
+	case unlikely == TooDry && likely == TooWet:
+		return TooUnsure
 	case unlikely == Agrees:
 		return likely
 	}

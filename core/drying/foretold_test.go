@@ -26,6 +26,7 @@ func TestForecastsAgainstFindings(t *testing.T) {
 		"the unlikely came often":  {counted([2]int{20, 10}, [2]int{}, [2]int{}, [2]int{}, [2]int{20, 18}), drying.TooWet},
 		"the likely came seldom":   {counted([2]int{20, 1}, [2]int{}, [2]int{}, [2]int{}, [2]int{20, 8}), drying.TooDry},
 		"too sure at both ends":    {counted([2]int{20, 10}, [2]int{}, [2]int{}, [2]int{}, [2]int{20, 8}), drying.TooSure},
+		"too unsure at both ends":  {counted([2]int{}, [2]int{40, 1}, [2]int{}, [2]int{40, 39}), drying.TooUnsure},
 		"four looks tell nothing":  {counted([2]int{4, 4}, [2]int{26, 8}), drying.Agrees},
 		"five do":                  {counted([2]int{5, 5}, [2]int{26, 8}), drying.TooWet},
 		"the middle is left aside": {counted([2]int{15, 1}, [2]int{}, [2]int{20, 20}, [2]int{}, [2]int{}), drying.Agrees},

@@ -69,6 +69,19 @@ func power(depth float64) float64 { return .5 + 2.6*math.Pow(1-depth, 2.3) }
 // WetAt gives how wet a pot of some content is at a depth, 0-1.
 func WetAt(depth, content float64) float64 { return math.Pow(max(content, 1e-6), power(depth)) }
 
+// Found is what a stick finds where it is so wet, 0-1.
+func Found(wet float64) Class {
+	switch {
+	case wet < dryBelow:
+		return FoundDry
+	case wet < barelyBelow:
+		return FoundBarely
+	case wet < moistBelow:
+		return FoundMoist
+	}
+	return FoundWet
+}
+
 // contentAt is the content at which a depth is so wet.
 func contentAt(depth, wet float64) float64 { return math.Pow(wet, 1/power(depth)) }
 

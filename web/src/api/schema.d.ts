@@ -6185,7 +6185,7 @@ export interface components {
       /** Format: int64 */
       looks: number;
       /** @enum {string} */
-      says: "too-few" | "agrees" | "too-sure" | "too-dry" | "too-wet";
+      says: "too-few" | "agrees" | "too-sure" | "too-unsure" | "too-dry" | "too-wet";
       working: components["schemas"]["Working"];
     };
     Reopened: {

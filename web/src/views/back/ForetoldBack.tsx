@@ -9,6 +9,7 @@ const verdicts: Record<Schemas["Reliability"]["says"], string> = {
   "too-few": "Too few looks to say how well.",
   agrees: "What was found lies where it was foretold.",
   "too-sure": "The forecasts were too sure: trust the finger more than the day.",
+  "too-unsure": "The forecasts were right more often than they said: trust their day more.",
   "too-dry": "Pots were found dry less often than foretold: they dry more slowly than is reckoned.",
   "too-wet": "Pots were found dry more often than foretold: they dry faster than is reckoned.",
 };
