@@ -1,6 +1,7 @@
 package server
 
 import (
+	"bytes"
 	"cmp"
 	"context"
 	"fmt"
@@ -92,29 +93,25 @@ func (t *tracing) trace(ctx context.Context) error {
 	if len(asked) == 0 {
 		return nil
 	}
-	if err := t.tied(ctx, asked, since); err != nil {
+	if err := t.tied(ctx, asked, since, true); err != nil {
 		return err
 	}
 	t.exposed = exposure.Trace(t.question())
-	var next []uuid.UUID
-	for _, e := range t.exposed {
-		if exposure.HandsOn(e.Chance) && len(next) < mostSick {
-			next = append(next, e.Plant)
-		}
-	}
-	if len(next) == 0 {
+	next, from := exposure.HandingOn(t.question(), t.exposed)
+	if next = next[:min(len(next), mostSick)]; len(next) == 0 {
 		return nil
 	}
-	if err := t.tied(ctx, next, since); err != nil {
+	if err := t.tied(ctx, next, from, false); err != nil {
 		return err
 	}
 	t.exposed = exposure.Trace(t.question())
 	return nil
 }
 
-// tied adds the contacts of plants, and who they are with.
-func (t *tracing) tied(ctx context.Context, plants []uuid.UUID, since day.Day) error {
-	more, err := t.srv.store.Contacts(ctx, t.collection, plants, since, t.today)
+// tied adds the contacts of plants since a day, with what was had in hands before them where that
+// is asked for, and who they are with.
+func (t *tracing) tied(ctx context.Context, plants []uuid.UUID, since day.Day, before bool) error {
+	more, err := t.srv.store.Contacts(ctx, t.collection, plants, since, t.today, before)
 	if err != nil {
 		return err
 	}
@@ -170,8 +167,7 @@ func (t *tracing) plants() []OutbreakPlant {
 	for _, e := range t.exposed {
 		traced[e.Plant] = e
 	}
-	for _, id := range slices.SortedFunc(maps.Keys(t.known), t.byName) {
-		o := t.known[id]
+	for id, o := range t.known {
 		e, isTraced := traced[id]
 		p := OutbreakPlant{
 			ID: id, Name: o.Name, Label: o.Label, Isolation: o.Isolation, Since: e.Since, Ways: []string{}, Looks: []day.Day{},
@@ -201,8 +197,9 @@ func (t *tracing) plants() []OutbreakPlant {
 		}
 		list = append(list, p)
 	}
-	slices.SortStableFunc(list, func(x, y OutbreakPlant) int {
-		return cmp.Or(cmp.Compare(slices.Index(roles, x.Role), slices.Index(roles, y.Role)), cmp.Compare(sure(y), sure(x)))
+	slices.SortFunc(list, func(x, y OutbreakPlant) int {
+		return cmp.Or(cmp.Compare(slices.Index(roles, x.Role), slices.Index(roles, y.Role)), cmp.Compare(sure(y), sure(x)),
+			cmp.Compare(x.Name, y.Name), bytes.Compare(x.ID[:], y.ID[:]))
 	})
 	return list
 }
@@ -212,10 +209,6 @@ func sure(p OutbreakPlant) float64 {
 		return 0
 	}
 	return p.Chance.Value
-}
-
-func (t *tracing) byName(x, y uuid.UUID) int {
-	return cmp.Or(cmp.Compare(t.known[x].Name, t.known[y].Name), cmp.Compare(x.String(), y.String()))
 }
 
 // watchOf is what a plant is watched for of a cause; nil where it is not.
@@ -254,13 +247,9 @@ func (t *tracing) origins() []OutbreakOrigin {
 	for _, sick := range t.sick {
 		me := t.known[sick.Plant]
 		found := t.found[sick.Plant]
-		var suspects []exposure.Suspect
-		for _, id := range slices.SortedFunc(maps.Keys(t.known), t.byName) {
-			suspects = append(suspects, t.suspect(id, found, ended))
-		}
 		from := exposure.Back(t.question(), exposure.Find{
 			Plant: sick.Plant, On: found, Came: me.CameOn, Suspect: me.BadSource,
-		}, suspects)
+		}, func(id uuid.UUID) exposure.Suspect { return t.suspect(id, found, ended) })
 		list = append(list, t.originWords(sick.Plant, from))
 	}
 	slices.SortStableFunc(list, func(x, y OutbreakOrigin) int { return cmp.Compare(t.found[x.Plant], t.found[y.Plant]) })
@@ -283,7 +272,7 @@ func (t *tracing) suspect(id uuid.UUID, found day.Day, ended map[uuid.UUID]day.D
 		since = found
 	}
 	return exposure.Suspect{
-		Plant: id, Had: exposure.Prior(had, chance, exposure.Lately(t.cause, found, o.CameOn, clean)),
+		Had:   exposure.Prior(had, chance, exposure.Lately(t.cause, found, o.CameOn, clean)),
 		Since: exposure.SinceWhen(t.cause, since, o.CameOn, clean),
 	}
 }

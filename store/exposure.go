@@ -35,9 +35,9 @@ type Outbreaker struct {
 
 // What was taken out of a pot came with it.
 const outbreakerColumns = `id, name, label, profile, place_id, isolation, here, bad_source,
-	coalesce((select pot.arrived_on from plants pot where pot.collection_id = plants.collection_id
-		and pot.id = plants.pot_of), arrived_on) as arrived_on,
-	pests_clean, found_well, suspected, exposures`
+	case when pot_of is null then arrived_on else coalesce((select pot.arrived_on from plants pot
+		where pot.collection_id = plants.collection_id and pot.id = plants.pot_of), arrived_on) end as arrived_on,
+	pests_clean, found_well`
 
 // CleanOf is the last day on which it was looked at for a cause without a find; nil
 // where nobody did.
@@ -93,7 +93,7 @@ func (s *Store) Spreading(ctx context.Context, collection uuid.UUID) ([]Spread, 
 func (s *Store) HavingOrWatched(ctx context.Context, collection uuid.UUID, id cause.ID) ([]Outbreaker, error) {
 	list := []Outbreaker{}
 	of := asJSON[[]map[string]string]{[]map[string]string{{"cause": string(id)}}}
-	err := sqlx.SelectContext(ctx, s.q(), &list, `select `+outbreakerColumns+` from plants
+	err := sqlx.SelectContext(ctx, s.q(), &list, `select `+outbreakerColumns+`, suspected, exposures from plants
 		where collection_id = $1 and here and (suspected @> $2 or exposures @> $2) order by name, id`, collection, of)
 	if err != nil {
 		return nil, fmt.Errorf("reading who has it: %w", err)
@@ -101,7 +101,8 @@ func (s *Store) HavingOrWatched(ctx context.Context, collection uuid.UUID, id ca
 	return list, nil
 }
 
-// Outbreakers gives plants by id.
+// Outbreakers gives plants by id, without what they have or are watched for: who has or may have
+// a cause is told by HavingOrWatched.
 func (s *Store) Outbreakers(ctx context.Context, collection uuid.UUID, ids []uuid.UUID) (
 	map[uuid.UUID]Outbreaker, error,
 ) {
@@ -118,15 +119,16 @@ func (s *Store) Outbreakers(ctx context.Context, collection uuid.UUID, ids []uui
 	return all, nil
 }
 
-// Contacts gives all that ties plants to others from a day up to another.
+// Contacts gives all that ties plants to others from a day up to another; of hands and blades
+// also those that had others before them, where that is asked for.
 func (s *Store) Contacts(
-	ctx context.Context, collection uuid.UUID, plants []uuid.UUID, since, on day.Day,
+	ctx context.Context, collection uuid.UUID, plants []uuid.UUID, since, on day.Day, before bool,
 ) ([]exposure.Contact, error) {
 	stood, err := s.stoodTogether(ctx, collection, plants, since, on)
 	if err != nil {
 		return nil, err
 	}
-	worked, err := s.workedTogether(ctx, collection, plants, since, on)
+	worked, err := s.workedTogether(ctx, collection, plants, since, on, before)
 	if err != nil {
 		return nil, err
 	}
@@ -172,7 +174,7 @@ func (s *Store) stoodTogether(
 }
 
 func (s *Store) workedTogether(
-	ctx context.Context, collection uuid.UUID, plants []uuid.UUID, since, on day.Day,
+	ctx context.Context, collection uuid.UUID, plants []uuid.UUID, since, on day.Day, before bool,
 ) ([]exposure.Contact, error) {
 	var rows []struct {
 		Plant   uuid.UUID `db:"plant_id"`
@@ -193,7 +195,7 @@ func (s *Store) workedTogether(
 	for i, r := range rows {
 		worked[i] = exposure.Worked(r)
 	}
-	return exposure.Working(setOf(plants), worked), nil
+	return exposure.Working(setOf(plants), worked, before), nil
 }
 
 // kinContacts gives the ties of plants to their mothers and pieces, to what came with them,

@@ -2,6 +2,7 @@ package exposure
 
 import (
 	"cmp"
+	"maps"
 	"slices"
 
 	"github.com/google/uuid"
@@ -10,9 +11,8 @@ import (
 	"tendermend/core/working"
 )
 
-// Suspect is a plant from which another may have a cause.
+// Suspect is what speaks for a plant as the one from which another has a cause.
 type Suspect struct {
-	Plant uuid.UUID
 	Had   float64 // the chance that it had it, 0-1: see Prior
 	Since day.Day // since when
 }
@@ -77,13 +77,12 @@ type Find struct {
 	Suspect bool // whether where it came from is suspect
 }
 
-// Back gives where a plant may have a cause from, likeliest first: each suspect by what
-// tied it to the plant up to the find, itself when it came lately, and nobody here.
-// Shares add up to 1.
-func Back(q Question, found Find, suspects []Suspect) []Origin {
+// Back gives where a plant may have a cause from, likeliest first: each plant that was tied to it
+// up to the find, by what speaks for it; itself when it came lately, and nobody here. Shares add
+// up to 1.
+func Back(q Question, found Find, suspect func(uuid.UUID) Suspect) []Origin {
 	q.On = found.On
 	reach := Reach(q.Cause, found.On)
-	ties := q.byPlant()
 	from := []Origin{{Share: fromNobody}}
 	if found.Came >= found.On-reach {
 		weight := cameWith
@@ -92,19 +91,12 @@ func Back(q Question, found Find, suspects []Suspect) []Origin {
 		}
 		from = append(from, Origin{Share: weight, Came: true})
 	}
-	for _, s := range suspects {
-		if s.Plant == found.Plant {
-			continue
-		}
-		var contacts []Contact
-		for _, c := range ties[s.Plant] {
-			if c.To == found.Plant {
-				contacts = append(contacts, c)
-			}
-		}
-		leg, _, crossed := q.leg(contacts, max(s.Since, found.On-reach, q.cleared(found.Plant)))
+	to := q.tiedTo(found.Plant)
+	for _, id := range slices.SortedFunc(maps.Keys(to), byID) {
+		s := suspect(id)
+		leg, _, crossed := q.leg(to[id], max(s.Since, found.On-reach, q.cleared(found.Plant)))
 		if crossed {
-			from = append(from, Origin{Plant: s.Plant, Share: s.Had * leg.Chance, Leg: &leg})
+			from = append(from, Origin{Plant: id, Share: s.Had * leg.Chance, Leg: &leg})
 		}
 	}
 	all := 0.0
@@ -115,5 +107,20 @@ func Back(q Question, found Find, suspects []Suspect) []Origin {
 		from[i].Share /= all
 	}
 	slices.SortStableFunc(from, func(x, y Origin) int { return cmp.Compare(y.Share, x.Share) })
+	return from
+}
+
+// tiedTo files the contacts that lead to a plant under each plant that they come from.
+func (q Question) tiedTo(plant uuid.UUID) map[uuid.UUID][]Contact {
+	from := map[uuid.UUID][]Contact{}
+	for _, c := range q.Contacts {
+		switch {
+		case c.To == plant:
+			from[c.From] = append(from[c.From], c)
+		case c.From == plant && !c.Tie.oneWay():
+			c.From, c.To = c.To, c.From
+			from[c.From] = append(from[c.From], c)
+		}
+	}
 	return from
 }

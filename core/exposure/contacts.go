@@ -91,20 +91,25 @@ type Worked struct {
 const sitting = 3 * time.Hour
 
 // Working gives the contacts of plants with those that the same hands had after them in
-// one sitting, and that one blade cut after them without being cleaned.
-func Working(of map[uuid.UUID]bool, all []Worked) []Contact {
+// one sitting, and that one blade cut after them without being cleaned; and, where it is asked
+// for, with those that were had and cut before them.
+func Working(of map[uuid.UUID]bool, all []Worked, before bool) []Contact {
 	all = slices.Clone(all)
 	slices.SortFunc(all, func(x, y Worked) int {
 		return cmp.Or(cmp.Compare(x.On, y.On), cmp.Compare(x.By, y.By), x.At.Compare(y.At), byID(x.Plant, y.Plant))
 	})
 	var list []Contact
 	for i, first := range all {
-		if !of[first.Plant] {
+		carries := of[first.Plant]
+		if !carries && !before {
 			continue
 		}
 		for _, next := range all[i+1:] {
 			if next.On != first.On || next.By != first.By || next.At.Sub(first.At) > sitting {
 				break
+			}
+			if !carries && !of[next.Plant] {
+				continue
 			}
 			c := Contact{From: first.Plant, To: next.Plant, Tie: Session, Since: first.On, Until: first.On}
 			list = append(list, c)

@@ -39,10 +39,10 @@ type Leg struct {
 	Chance float64   `json:"chance" doc:"That it crossed here, 0-1, before how well it likes the plant."`
 }
 
-// Held is a contact as it counts.
+// Held is a contact as it counts; what happened on several days in one way is one.
 type Held struct {
 	Contact
-	Times  int     `json:"times" doc:"Days together, or 1 for what happened once."`
+	Times  int     `json:"times" doc:"Days together, or how often it happened."`
 	Hazard float64 `json:"hazard" doc:"The chance each day, or that time, 0-1."`
 }
 
@@ -137,8 +137,20 @@ func (q Question) byPlant() map[uuid.UUID][]Contact {
 // nobody asks who stood beside it.
 const passedOn = watchFrom
 
-// HandsOn says whether a plant that may have caught it is asked whom it met since.
-func HandsOn(chance float64) bool { return chance >= passedOn }
+// HandingOn gives those of the exposed that may have handed it on by the day that is asked about,
+// the likeliest first, and the first day on which one of them may have: one incubation after it
+// caught it.
+func HandingOn(q Question, exposed []Exposed) (plants []uuid.UUID, from day.Day) {
+	incubation := day.Day(IncubationDays(q.Cause, q.On))
+	from = q.On
+	for _, e := range exposed {
+		if e.Chance >= passedOn && e.Since+incubation <= q.On {
+			plants = append(plants, e.Plant)
+			from = min(from, e.Since+incubation)
+		}
+	}
+	return plants, from
+}
 
 // LikingUnknown stands for a plant whose kind nobody knows (common practice).
 const LikingUnknown = .7
@@ -218,7 +230,7 @@ func (q Question) leg(contacts []Contact, since day.Day) (leg Leg, began day.Day
 			none *= 1 - h
 		}
 		leg.From, leg.To = c.From, c.To
-		leg.Ties = append(leg.Ties, Held{c, n, h})
+		leg.hold(Held{c, n, h})
 		if at := max(c.Since, since); !crossed || at < began {
 			began = at
 		}
@@ -229,6 +241,18 @@ func (q Question) leg(contacts []Contact, since day.Day) (leg Leg, began day.Day
 		return cmp.Compare(y.Hazard*float64(y.Times), x.Hazard*float64(x.Times))
 	})
 	return leg, began, crossed
+}
+
+// hold adds a contact to a leg: hands and blades of several days are told as one.
+func (l *Leg) hold(h Held) {
+	for i := range l.Ties {
+		if t := &l.Ties[i]; h.Tie.oneWay() && t.Tie == h.Tie {
+			t.Times += h.Times
+			t.Since, t.Until = min(t.Since, h.Since), max(t.Until, h.Until)
+			return
+		}
+	}
+	l.Ties = append(l.Ties, h)
 }
 
 // LikingOf gives how well a cause likes a kind: pests that come to it often 1, sometimes

@@ -169,11 +169,11 @@ func TestSinceWhenItMayHaveHadIt(t *testing.T) {
 func TestWhereItMayHaveComeFrom(t *testing.T) {
 	q := ask(cause.Mealybug, 60, tie(b, a, exposure.Touching, 40, 60), tie(c, a, exposure.Touching, 40, 60))
 	find := exposure.Find{Plant: a, On: start + 60, Came: start - 1000}
-	suspects := []exposure.Suspect{
-		{Plant: b, Had: exposure.Prior(true, 0, false), Since: start},
-		{Plant: c, Had: exposure.Prior(false, 0, false), Since: start},
+	suspects := map[uuid.UUID]exposure.Suspect{
+		b: {Had: exposure.Prior(true, 0, false), Since: start},
+		c: {Had: exposure.Prior(false, 0, false), Since: start},
 	}
-	from := exposure.Back(q, find, suspects)
+	from := exposure.Back(q, find, func(id uuid.UUID) exposure.Suspect { return suspects[id] })
 	require.Len(t, from, 3)
 	assert.Equal(t, b, from[0].Plant, "the one that had it")
 	all := 0.0
@@ -182,7 +182,7 @@ func TestWhereItMayHaveComeFrom(t *testing.T) {
 	}
 	assert.InDelta(t, 1, all, 1e-9)
 	find.Came = start + 50
-	brought := exposure.Back(q, find, nil)
+	brought := exposure.Back(ask(cause.Mealybug, 60), find, nil)
 	require.Len(t, brought, 2)
 	assert.True(t, brought[0].Came, "it came lately: it brought it")
 }
@@ -213,11 +213,15 @@ func TestHandsAndBlades(t *testing.T) {
 		{Plant: d, On: start, By: "Ben", At: at.Add(2 * 3600e9), Blade: true},
 		{Plant: uuid.UUID{5}, On: start, By: "Ada", At: at.Add(5 * 3600e9)},
 	}
-	met := exposure.Working(map[uuid.UUID]bool{a: true}, all)
+	met := exposure.Working(map[uuid.UUID]bool{a: true}, all, false)
 	require.Len(t, met, 2, "c after it; b was before it, Ben never had it, five hours are another sitting")
 	assert.Equal(t, []exposure.Tie{exposure.Session, exposure.Blade}, []exposure.Tie{met[0].Tie, met[1].Tie})
 	all[2].Cleaned = true
-	assert.Len(t, exposure.Working(map[uuid.UUID]bool{a: true}, all), 1, "the blade was cleaned between them")
+	assert.Len(t, exposure.Working(map[uuid.UUID]bool{a: true}, all, false), 1, "the blade was cleaned between them")
+	met = exposure.Working(map[uuid.UUID]bool{a: true}, all, true)
+	require.Len(t, met, 3, "where it may come from is asked too: b was before it, and was cut; not b before c")
+	assert.Equal(t, [2]uuid.UUID{b, a}, [2]uuid.UUID{met[0].From, met[0].To})
+	assert.Equal(t, [2]uuid.UUID{a, c}, [2]uuid.UUID{met[2].From, met[2].To})
 }
 
 func TestWhenAnOutbreakBegan(t *testing.T) {
@@ -242,4 +246,34 @@ func TestWhoCameLately(t *testing.T) {
 	assert.False(t, exposure.Lately(cause.Mealybug, start, start-reach-1, nil))
 	assert.False(t, exposure.Lately(cause.Mealybug, start, start-reach, &after), "it was found clean here")
 	assert.True(t, exposure.Lately(cause.Mealybug, start, start-reach, &before), "a look before it came says nothing")
+}
+
+// Hands that went from one to the other on several days are told in one line, and count each time.
+func TestHandsOfSeveralDaysAreOneLine(t *testing.T) {
+	found := exposure.Trace(ask(cause.Mealybug, 40, tie(a, b, exposure.Session, 3, 3), tie(a, b, exposure.Session, 9, 9)))
+	require.Len(t, found, 1)
+	require.Len(t, found[0].Legs[0].Ties, 1)
+	held := found[0].Legs[0].Ties[0]
+	assert.InDelta(t, 1-math.Pow(.985, 2), found[0].Chance, 1e-9)
+	first, last := (start + 3).Words(), (start + 9).Words()
+	assert.Equal(t, "The same hands had it after “X” on 2 days from "+first+" to "+last+".", held.Say("X"))
+	one := exposure.Trace(ask(cause.Mealybug, 40, tie(a, b, exposure.Session, 3, 3)))
+	assert.Equal(t, "The same hands had it after “X” on "+first+".", one[0].Legs[0].Ties[0].Say("X"))
+}
+
+// What may have caught it hands it on one incubation later, when it is likely enough (from .10).
+func TestWhoMayHaveHandedItOn(t *testing.T) {
+	incubation := day.Day(exposure.IncubationDays(cause.Mealybug, start+60))
+	q := ask(cause.Mealybug, 60)
+	for _, c := range []struct {
+		chance float64
+		since  day.Day
+		does   bool
+	}{{.10, start, true}, {.099, start, false}, {.5, q.On - incubation, true}, {.5, q.On - incubation + 1, false}} {
+		plants, from := exposure.HandingOn(q, []exposure.Exposed{{Plant: b, Chance: c.chance, Since: c.since}})
+		assert.Equal(t, c.does, len(plants) == 1, "%g since %d", c.chance, c.since)
+		if c.does {
+			assert.Equal(t, c.since+incubation, from)
+		}
+	}
 }

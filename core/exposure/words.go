@@ -19,10 +19,10 @@ func (h Held) Say(other string) string {
 	case Tray:
 		return fmt.Sprintf("It stood in one tray with %s for %s, %s.", other, days, h.span())
 	case Session:
-		return fmt.Sprintf("The same hands had it after %s on %s.", other, h.Since.Words())
+		return fmt.Sprintf("The same hands had it after %s %s.", other, h.onDays())
 	case Blade:
-		return fmt.Sprintf("It was cut after %s on %s, and nobody recorded that the blade was cleaned between.",
-			other, h.Since.Words())
+		return fmt.Sprintf("It was cut after %s %s, and nobody recorded that the blade was cleaned between.",
+			other, h.onDays())
 	case Kin:
 		return fmt.Sprintf("One is a piece of the other: it and %s were one plant until %s.", other, h.Since.Words())
 	case Came:
@@ -32,6 +32,14 @@ func (h Held) Say(other string) string {
 	case Beside, OnePlace:
 	}
 	return fmt.Sprintf("It stood in one place with %s for %s, %s.", other, days, h.span())
+}
+
+// onDays says when hands or a blade went from one to the other.
+func (h Held) onDays() string {
+	if h.Times == 1 {
+		return "on " + h.Since.Words()
+	}
+	return fmt.Sprintf("on %s from %s to %s", working.Count(h.Times, "day"), h.Since.Words(), h.Until.Words())
 }
 
 func (h Held) span() string {
