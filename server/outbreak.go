@@ -44,6 +44,7 @@ type Outbreak struct {
 	Means      []string         `json:"means" doc:"What it means for tray, tools and order of work."`
 	Incubation working.Amount   `json:"incubation" doc:"How long it takes from catching it to showing it."`
 	Plants     []OutbreakPlant  `json:"plants" doc:"All that it concerns, the gravest first."`
+	More       int              `json:"more" doc:"Others that hardly may have caught it, and want one look: not listed."`
 	Places     []OutbreakPlace  `json:"places" doc:"Where they stand."`
 	Origins    []OutbreakOrigin `json:"origins" doc:"Where each that has it may have it from."`
 	Past       []store.Ending   `json:"past" doc:"Its cases that ended, oldest first."`
@@ -148,9 +149,6 @@ func (srv *server) getOutbreak(ctx context.Context, a store.Account, in *outbrea
 }
 
 func (srv *server) getExposure(ctx context.Context, a store.Account, in *exposureInput) (*body[Outbreak], error) {
-	if _, err := srv.state(ctx, a, in.Plant); err != nil {
-		return nil, err
-	}
 	return srv.outbreak(ctx, a, cause.ID(in.Cause), &in.Plant)
 }
 
@@ -170,13 +168,19 @@ func (srv *server) outbreak(
 	out := Outbreak{
 		Cause: string(id), Label: one.Label, Pest: one.Kind == "pest", Today: t.today,
 		Means: isolation.Means(isolation.TravelOf(string(id))), Incubation: exposure.Incubation(id, t.today),
-		Plants: t.plants(), Past: t.past, Origins: t.origins(),
+		Plants: t.plants(), More: t.more, Past: t.past, Origins: t.origins(),
 	}
 	if began, has := t.began(out.Plants); has {
 		out.Began = &began
 	}
 	out.Over = !slices.ContainsFunc(out.Plants, func(p OutbreakPlant) bool { return p.Role != RoleCleared })
-	places, err := srv.store.Places(ctx, a.Collection.ID)
+	var at []uuid.UUID
+	for _, p := range out.Plants {
+		if !slices.Contains(at, p.PlaceID) {
+			at = append(at, p.PlaceID)
+		}
+	}
+	places, err := srv.store.SomePlaces(ctx, a.Collection.ID, at)
 	if err != nil {
 		return nil, err
 	}

@@ -1,6 +1,7 @@
 package server_test
 
 import (
+	"fmt"
 	"net/http"
 	"testing"
 
@@ -114,4 +115,41 @@ func TestAPlantThatIsKeptApartExposesFewer(t *testing.T) {
 	require.Equal(t, []string{"Second"}, plantsBy(a, "exposed"))
 	assert.Contains(t, a.raw, "one of them kept apart there")
 	assert.Contains(t, a.raw, `"act":"look"`)
+}
+
+// Where one look is enough, the likeliest hundred are listed and the others are counted.
+func TestWhoHardlyCaughtItIsListedUpToAHundred(t *testing.T) {
+	_, url := serve(t, server.Options{})
+	c := member(t, url, "one@example.org")
+	place, ids := c.shelf("Sill", "First")
+	var came []map[string]any
+	for n := range 103 {
+		came = append(came, of(newID(), 120, "arrived", map[string]any{
+			"name": fmt.Sprint("Plant ", n), "profile": "hoya-carnosa", "habit": "wax-vine", "had": "years", "place": place,
+			"isolated": false,
+		}))
+	}
+	require.Len(t, list(c.many(came...), "kept"), 103)
+	c.tell(ids[0], 119, "moved", map[string]any{"isolation": "isolated"})
+	c.tell(ids[0], 2, "diagnosed", map[string]any{"causes": []string{"mealybug"}})
+	a := c.call("GET", "/api/outbreaks/mealybug", nil)
+	assert.Len(t, plantsBy(a, "exposed"), 100)
+	assert.InDelta(t, 3, a.body["more"], 0)
+}
+
+// A newcomer that the same hands had before it is asked where it may have come from, though nobody
+// says that it has it.
+func TestWhatHandsHadBeforeItIsASuspect(t *testing.T) {
+	_, url := serve(t, server.Options{})
+	c := member(t, url, "one@example.org")
+	_, ids := c.shelf("Sill", "First")
+	newcomer := newID()
+	c.tell(newcomer, 20, "arrived", map[string]any{
+		"name": "Newcomer", "profile": "hoya-carnosa", "habit": "wax-vine", "had": "weeks", "isolated": false,
+	})
+	c.tell(newcomer, 10, "watered", map[string]any{})
+	c.tell(ids[0], 10, "watered", map[string]any{})
+	c.tell(ids[0], 2, "diagnosed", map[string]any{"causes": []string{"mealybug"}})
+	a := c.call("GET", "/api/outbreaks/mealybug", nil)
+	assert.Contains(t, a.raw, "The same hands had it after “Newcomer” on")
 }

@@ -26,14 +26,23 @@ type tracing struct {
 	cause      cause.ID
 	today      day.Day
 
+	met      map[uuid.UUID]store.Met        // every plant that is traced
 	known    map[uuid.UUID]store.Outbreaker // every plant that is named
 	sick     []exposure.Sick
 	found    map[uuid.UUID]day.Day // when each of them was found to have it
 	contacts []exposure.Contact
 	kinds    plant.Kinds
 	exposed  []exposure.Exposed
+	told     []exposure.Exposed              // those of them that are listed
+	more     int                             // how many others want one look
+	from     map[uuid.UUID][]exposure.Origin // where each that has it may have it from
+	shares   map[uuid.UUID]working.Amount    // how the first share of these was worked out
 	past     []store.Ending
 }
+
+// mostToldOnce is how many plants are listed that want no more than one look: beyond that, their
+// next look of any kind tells.
+const mostToldOnce = 100
 
 // mostSick is of how many plants that have it contacts are asked: beyond that, a whole
 // collection has it.
@@ -47,9 +56,10 @@ func (t *tracing) gather(ctx context.Context, only *uuid.UUID) (err error) {
 	if err != nil {
 		return err
 	}
-	t.known, t.found = map[uuid.UUID]store.Outbreaker{}, map[uuid.UUID]day.Day{}
+	t.met, t.known = map[uuid.UUID]store.Met{}, map[uuid.UUID]store.Outbreaker{}
+	t.found = map[uuid.UUID]day.Day{}
 	for _, o := range having {
-		t.known[o.ID] = o
+		t.knows(o)
 		has := o.Has(t.cause)
 		switch {
 		case only != nil && *only != o.ID:
@@ -58,12 +68,15 @@ func (t *tracing) gather(ctx context.Context, only *uuid.UUID) (err error) {
 		}
 	}
 	if only != nil && len(t.sick) == 0 { // asked as if it had it from today on
-		all, err := s.Outbreakers(ctx, t.collection, []uuid.UUID{*only})
+		one, err := s.Outbreakers(ctx, t.collection, []uuid.UUID{*only})
 		if err != nil {
 			return err
 		}
-		t.known[*only] = all[*only]
-		t.has(all[*only], t.today)
+		if len(one) == 0 {
+			return store.ErrNotFound
+		}
+		t.knows(one[0])
+		t.has(one[0], t.today)
 	}
 	if t.past, err = s.EndedOf(ctx, t.collection, t.cause, t.today-exposure.PastDays); err != nil {
 		return err
@@ -71,8 +84,15 @@ func (t *tracing) gather(ctx context.Context, only *uuid.UUID) (err error) {
 	if t.kinds, err = s.Kinds(ctx, t.collection); err != nil {
 		return err
 	}
-	return t.trace(ctx)
+	if err := t.trace(ctx); err != nil {
+		return err
+	}
+	t.choose()
+	t.back()
+	return t.name(ctx)
 }
+
+func (t *tracing) knows(o store.Outbreaker) { t.known[o.ID], t.met[o.ID] = o, o.Met }
 
 func (t *tracing) has(o store.Outbreaker, found day.Day) {
 	t.found[o.ID] = found
@@ -128,7 +148,7 @@ func (t *tracing) tied(ctx context.Context, plants []uuid.UUID, since day.Day, b
 		}
 		t.contacts = append(t.contacts, c)
 		for _, id := range []uuid.UUID{c.From, c.To} {
-			if _, known := t.known[id]; !known {
+			if _, known := t.met[id]; !known {
 				unknown[id] = true
 			}
 		}
@@ -136,8 +156,54 @@ func (t *tracing) tied(ctx context.Context, plants []uuid.UUID, since day.Day, b
 	if len(unknown) == 0 {
 		return nil
 	}
-	named, err := t.srv.store.Outbreakers(ctx, t.collection, slices.Collect(maps.Keys(unknown)))
-	maps.Copy(t.known, named)
+	met, err := t.srv.store.WereMet(ctx, t.collection, slices.Collect(maps.Keys(unknown)))
+	for _, m := range met {
+		t.met[m.ID] = m
+	}
+	return err
+}
+
+// choose picks who is listed of those that may have caught it: all that want a watch, and the
+// likeliest of those for whom one look is enough. What has it, may have it or is watched is listed
+// as that.
+func (t *tracing) choose() {
+	once := 0
+	for _, e := range t.exposed {
+		listed := t.role(t.known[e.Plant]) != ""
+		if e.Act == exposure.Nothing || listed || !t.met[e.Plant].Here {
+			continue
+		}
+		if e.Act == exposure.LookOnce {
+			if once++; once > mostToldOnce {
+				t.more++
+				continue
+			}
+		}
+		t.told = append(t.told, e)
+	}
+}
+
+// name reads what the plants are called that are told of.
+func (t *tracing) name(ctx context.Context) error {
+	wanted := map[uuid.UUID]bool{}
+	for _, e := range t.told {
+		wanted[e.Plant] = true
+		for _, leg := range e.Legs {
+			wanted[leg.From], wanted[leg.To] = true, true
+		}
+	}
+	for _, from := range t.from {
+		for _, o := range from {
+			wanted[o.Plant] = true
+		}
+	}
+	for _, o := range t.known {
+		delete(wanted, o.ID)
+	}
+	named, err := t.srv.store.Outbreakers(ctx, t.collection, slices.Collect(maps.Keys(wanted)))
+	for _, o := range named {
+		t.knows(o)
+	}
 	return err
 }
 
@@ -145,19 +211,36 @@ func (t *tracing) question() exposure.Question {
 	return exposure.Question{
 		Cause: t.cause, On: t.today, Sick: t.sick, Contacts: t.contacts,
 		Liking: func(id uuid.UUID) float64 {
-			kind, known := t.kinds.ByID(t.known[id].Profile)
+			kind, known := t.kinds.ByID(t.met[id].Profile)
 			if !known {
 				return exposure.LikingUnknown
 			}
 			return exposure.LikingOf(t.cause, kind)
 		},
 		Clean: func(id uuid.UUID) (day.Day, bool) {
-			if on := t.known[id].CleanOf(t.cause); on != nil {
+			if on := t.met[id].CleanOf(t.cause); on != nil {
 				return *on, true
 			}
 			return 0, false
 		},
 	}
+}
+
+// role is what a plant is in the outbreak by what was recorded of it; empty where nothing was.
+func (t *tracing) role(o store.Outbreaker) Role {
+	watch := watchOf(o, t.cause)
+	_, sick := t.found[o.ID]
+	switch {
+	case sick:
+		return RoleSick
+	case o.Has(t.cause) != nil:
+		return RoleSuspect
+	case watch != nil && watch.Next != nil:
+		return RoleWatched
+	case watch != nil:
+		return RoleCleared
+	}
+	return ""
 }
 
 // plants lists all that the outbreak concerns, by role, the likeliest first.
@@ -167,34 +250,21 @@ func (t *tracing) plants() []OutbreakPlant {
 	for _, e := range t.exposed {
 		traced[e.Plant] = e
 	}
-	for id, o := range t.known {
-		e, isTraced := traced[id]
-		p := OutbreakPlant{
-			ID: id, Name: o.Name, Label: o.Label, Isolation: o.Isolation, Since: e.Since, Ways: []string{}, Looks: []day.Day{},
-		}
-		if o.PlaceID != nil {
-			p.PlaceID = *o.PlaceID
-		}
-		p.Watch = watchOf(o, t.cause)
-		has := o.Has(t.cause)
-		found, sick := t.found[id]
-		switch {
-		case sick:
-			p.Role, p.Since = RoleSick, found
-		case has != nil:
-			p.Role, p.Since = RoleSuspect, has.Since
-		case p.Watch != nil && p.Watch.Next != nil:
-			p.Role, p.Since = RoleWatched, p.Watch.On
-		case p.Watch != nil:
-			p.Role, p.Since = RoleCleared, p.Watch.On
-		case isTraced && e.Act != exposure.Nothing && o.Here:
-			p.Role = RoleExposed
-		default:
+	for _, o := range t.known {
+		role := t.role(o)
+		if role == "" {
 			continue
 		}
-		if isTraced && !sick {
+		p := t.plant(o, role)
+		if e, isTraced := traced[o.ID]; isTraced && role != RoleSick {
 			t.tell(&p, e)
 		}
+		list = append(list, p)
+	}
+	for _, e := range t.told {
+		p := t.plant(t.known[e.Plant], RoleExposed)
+		p.Since = e.Since
+		t.tell(&p, e)
 		list = append(list, p)
 	}
 	slices.SortFunc(list, func(x, y OutbreakPlant) int {
@@ -202,6 +272,27 @@ func (t *tracing) plants() []OutbreakPlant {
 			cmp.Compare(x.Name, y.Name), bytes.Compare(x.ID[:], y.ID[:]))
 	})
 	return list
+}
+
+// plant is a plant in a role.
+func (t *tracing) plant(o store.Outbreaker, role Role) OutbreakPlant {
+	p := OutbreakPlant{
+		ID: o.ID, Name: o.Name, Label: o.Label, Role: role, Isolation: o.Isolation, Ways: []string{}, Looks: []day.Day{},
+		Watch: watchOf(o, t.cause),
+	}
+	if o.PlaceID != nil {
+		p.PlaceID = *o.PlaceID
+	}
+	switch role {
+	case RoleSick:
+		p.Since = t.found[o.ID]
+	case RoleSuspect:
+		p.Since = o.Has(t.cause).Since
+	case RoleWatched, RoleCleared:
+		p.Since = p.Watch.On
+	case RoleExposed:
+	}
+	return p
 }
 
 func sure(p OutbreakPlant) float64 {
@@ -237,20 +328,28 @@ func (t *tracing) tell(p *OutbreakPlant, e exposure.Exposed) {
 	}
 }
 
-// origins gives where each that has it may have it from.
-func (t *tracing) origins() []OutbreakOrigin {
-	list := []OutbreakOrigin{}
+// back works out where each that has it may have it from, the likeliest of them.
+func (t *tracing) back() {
 	ended := map[uuid.UUID]day.Day{}
 	for _, p := range t.past {
 		ended[p.ID] = p.Opened
 	}
+	t.from, t.shares = map[uuid.UUID][]exposure.Origin{}, map[uuid.UUID]working.Amount{}
 	for _, sick := range t.sick {
-		me := t.known[sick.Plant]
-		found := t.found[sick.Plant]
+		me, found := t.known[sick.Plant], t.found[sick.Plant]
 		from := exposure.Back(t.question(), exposure.Find{
 			Plant: sick.Plant, On: found, Came: me.CameOn, Suspect: me.BadSource,
 		}, func(id uuid.UUID) exposure.Suspect { return t.suspect(id, found, ended) })
-		list = append(list, t.originWords(sick.Plant, from))
+		t.shares[sick.Plant] = exposure.ShareAmount(from)
+		t.from[sick.Plant] = from[:min(len(from), mostOrigins)]
+	}
+}
+
+// origins tells where each that has it may have it from, what was found first first.
+func (t *tracing) origins() []OutbreakOrigin {
+	list := []OutbreakOrigin{}
+	for _, sick := range t.sick {
+		list = append(list, t.originWords(sick.Plant))
 	}
 	slices.SortStableFunc(list, func(x, y OutbreakOrigin) int { return cmp.Compare(t.found[x.Plant], t.found[y.Plant]) })
 	return list
@@ -258,8 +357,7 @@ func (t *tracing) origins() []OutbreakOrigin {
 
 // suspect is what speaks for a plant as the one from which another has it.
 func (t *tracing) suspect(id uuid.UUID, found day.Day, ended map[uuid.UUID]day.Day) exposure.Suspect {
-	o := t.known[id]
-	clean := o.CleanOf(t.cause)
+	o, clean := t.known[id], t.met[id].CleanOf(t.cause)
 	since, had := t.found[id]
 	if opened, was := ended[id]; was && !had {
 		since, had = opened, opened <= found
@@ -272,8 +370,8 @@ func (t *tracing) suspect(id uuid.UUID, found day.Day, ended map[uuid.UUID]day.D
 		since = found
 	}
 	return exposure.Suspect{
-		Had:   exposure.Prior(had, chance, exposure.Lately(t.cause, found, o.CameOn, clean)),
-		Since: exposure.SinceWhen(t.cause, since, o.CameOn, clean),
+		Had:   exposure.Prior(had, chance, exposure.Lately(t.cause, found, t.met[id].CameOn, clean)),
+		Since: exposure.SinceWhen(t.cause, since, t.met[id].CameOn, clean),
 	}
 }
 
@@ -281,9 +379,9 @@ func (t *tracing) suspect(id uuid.UUID, found day.Day, ended map[uuid.UUID]day.D
 const mostOrigins = 4
 
 // originWords tells the likeliest origins.
-func (t *tracing) originWords(of uuid.UUID, from []exposure.Origin) OutbreakOrigin {
-	out := OutbreakOrigin{Plant: of, From: []OriginWords{}, Share: exposure.ShareAmount(from)}
-	for _, o := range from[:min(len(from), mostOrigins)] {
+func (t *tracing) originWords(of uuid.UUID) OutbreakOrigin {
+	out := OutbreakOrigin{Plant: of, From: []OriginWords{}, Share: t.shares[of]}
+	for _, o := range t.from[of] {
 		w := OriginWords{Plant: o.Plant, Share: o.Share, Name: t.known[o.Plant].Name}
 		switch {
 		case o.Came:

@@ -15,33 +15,41 @@ import (
 	"tendermend/record"
 )
 
-// Outbreaker is a plant as an outbreak needs it: who and where it is, what it has or may
-// have, and when it was last found clean.
+// Met is what tells of a plant how likely it caught something: its kind, since when it is here and
+// when it was last found clean.
+type Met struct {
+	ID         uuid.UUID `db:"id"`
+	Profile    string    `db:"profile"`
+	Here       bool      `db:"here"`
+	CameOn     day.Day   `db:"arrived_on"`
+	PestsClean *day.Day  `db:"pests_clean"`
+	FoundWell  *day.Day  `db:"found_well"`
+}
+
+// Outbreaker is a plant as an outbreak tells of it: who and where it is, and what it has or may
+// have.
 type Outbreaker struct {
-	ID         uuid.UUID                   `db:"id"`
-	Name       string                      `db:"name"`
-	Label      string                      `db:"label"`
-	Profile    string                      `db:"profile"`
-	PlaceID    *uuid.UUID                  `db:"place_id"`
-	Isolation  string                      `db:"isolation"`
-	Here       bool                        `db:"here"`
-	CameOn     day.Day                     `db:"arrived_on"`
-	BadSource  bool                        `db:"bad_source"` // where it came from is suspect
-	PestsClean *day.Day                    `db:"pests_clean"`
-	FoundWell  *day.Day                    `db:"found_well"`
-	Suspected  asJSON[[]record.Suspicion]  `db:"suspected"`
-	Exposures  asJSON[[]record.WatchedFor] `db:"exposures"`
+	Met
+	Name      string                      `db:"name"`
+	Label     string                      `db:"label"`
+	PlaceID   *uuid.UUID                  `db:"place_id"`
+	Isolation string                      `db:"isolation"`
+	BadSource bool                        `db:"bad_source"` // where it came from is suspect
+	Suspected asJSON[[]record.Suspicion]  `db:"suspected"`
+	Exposures asJSON[[]record.WatchedFor] `db:"exposures"`
 }
 
 // What was taken out of a pot came with it.
-const outbreakerColumns = `id, name, label, profile, place_id, isolation, here, bad_source,
-	case when pot_of is null then arrived_on else coalesce((select pot.arrived_on from plants pot
-		where pot.collection_id = plants.collection_id and pot.id = plants.pot_of), arrived_on) end as arrived_on,
-	pests_clean, found_well`
+const (
+	metColumns = `id, profile, here, pests_clean, found_well,
+		case when pot_of is null then arrived_on else coalesce((select pot.arrived_on from plants pot
+			where pot.collection_id = plants.collection_id and pot.id = plants.pot_of), arrived_on) end as arrived_on`
+	outbreakerColumns = metColumns + `, name, label, place_id, isolation, bad_source, suspected, exposures`
+)
 
 // CleanOf is the last day on which it was looked at for a cause without a find; nil
 // where nobody did.
-func (o Outbreaker) CleanOf(id cause.ID) *day.Day {
+func (o Met) CleanOf(id cause.ID) *day.Day {
 	one, _ := cause.ByID(id)
 	if one.Kind != "pest" || o.PestsClean == nil || o.FoundWell != nil && *o.FoundWell > *o.PestsClean {
 		return o.FoundWell
@@ -93,7 +101,7 @@ func (s *Store) Spreading(ctx context.Context, collection uuid.UUID) ([]Spread, 
 func (s *Store) HavingOrWatched(ctx context.Context, collection uuid.UUID, id cause.ID) ([]Outbreaker, error) {
 	list := []Outbreaker{}
 	of := asJSON[[]map[string]string]{[]map[string]string{{"cause": string(id)}}}
-	err := sqlx.SelectContext(ctx, s.q(), &list, `select `+outbreakerColumns+`, suspected, exposures from plants
+	err := sqlx.SelectContext(ctx, s.q(), &list, `select `+outbreakerColumns+` from plants
 		where collection_id = $1 and here and (suspected @> $2 or exposures @> $2) order by name, id`, collection, of)
 	if err != nil {
 		return nil, fmt.Errorf("reading who has it: %w", err)
@@ -101,22 +109,26 @@ func (s *Store) HavingOrWatched(ctx context.Context, collection uuid.UUID, id ca
 	return list, nil
 }
 
-// Outbreakers gives plants by id, without what they have or are watched for: who has or may have
-// a cause is told by HavingOrWatched.
+// Outbreakers gives plants by id.
 func (s *Store) Outbreakers(ctx context.Context, collection uuid.UUID, ids []uuid.UUID) (
-	map[uuid.UUID]Outbreaker, error,
+	list []Outbreaker, err error,
 ) {
-	var list []Outbreaker
-	err := sqlx.SelectContext(ctx, s.q(), &list,
+	err = sqlx.SelectContext(ctx, s.q(), &list,
 		`select `+outbreakerColumns+` from plants where collection_id = $1 and id = any($2)`, collection, ids)
 	if err != nil {
 		return nil, fmt.Errorf("reading plants of an outbreak: %w", err)
 	}
-	all := map[uuid.UUID]Outbreaker{}
-	for _, o := range list {
-		all[o.ID] = o
+	return list, nil
+}
+
+// WereMet gives of plants, by id, what tells how likely they caught something.
+func (s *Store) WereMet(ctx context.Context, collection uuid.UUID, ids []uuid.UUID) (list []Met, err error) {
+	err = sqlx.SelectContext(ctx, s.q(), &list,
+		`select `+metColumns+` from plants where collection_id = $1 and id = any($2)`, collection, ids)
+	if err != nil {
+		return nil, fmt.Errorf("reading whom a plant met: %w", err)
 	}
-	return all, nil
+	return list, nil
 }
 
 // Contacts gives all that ties plants to others from a day up to another; of hands and blades

@@ -38,15 +38,21 @@ func (s *Store) Places(ctx context.Context, collection uuid.UUID) ([]Place, erro
 	return s.places(ctx, collection, `not p.gone`)
 }
 
+// SomePlaces lists those of some ids, in the order of the walk.
+func (s *Store) SomePlaces(ctx context.Context, collection uuid.UUID, ids []uuid.UUID) ([]Place, error) {
+	return s.places(ctx, collection, `not p.gone and p.id = any($2)`, ids)
+}
+
 // places lists those that a condition of ours is true of.
-func (s *Store) places(ctx context.Context, collection uuid.UUID, which string) ([]Place, error) {
+func (s *Store) places(ctx context.Context, collection uuid.UUID, which string, args ...any) ([]Place, error) {
 	places := []Place{}
 	err := sqlx.SelectContext(ctx, s.q(), &places, `
 		select p.id, p.name, p.light, p.position, p.isolation, p.part_of, p.version, p.gone,
 			coalesce(p.details, 'null') as details,
 			(select count(*) from plants x where x.collection_id = p.collection_id and x.place_id = p.id and x.here
 				and x.standing not in ('lost', 'given-away')) as plants
-		from places p where p.collection_id = $1 and `+which+` order by p.isolation, p.position, p.name`, collection)
+		from places p where p.collection_id = $1 and `+which+` order by p.isolation, p.position, p.name`,
+		append([]any{collection}, args...)...)
 	for i := range places {
 		places[i].Details = places[i].Known.V
 	}

@@ -99,25 +99,34 @@ func Working(of map[uuid.UUID]bool, all []Worked, before bool) []Contact {
 		return cmp.Or(cmp.Compare(x.On, y.On), cmp.Compare(x.By, y.By), x.At.Compare(y.At), byID(x.Plant, y.Plant))
 	})
 	var list []Contact
-	for i, first := range all {
-		carries := of[first.Plant]
-		if !carries && !before {
+	for i := range all {
+		if !of[all[i].Plant] {
 			continue
 		}
-		for _, next := range all[i+1:] {
-			if next.On != first.On || next.By != first.By || next.At.Sub(first.At) > sitting {
-				break
+		for j := i - 1; before && j >= 0 && inOneSitting(&all[j], &all[i]); j-- {
+			if !of[all[j].Plant] { // else it is told from there
+				list = append(list, passed(&all[j], &all[i])...)
 			}
-			if !carries && !of[next.Plant] {
-				continue
-			}
-			c := Contact{From: first.Plant, To: next.Plant, Tie: Session, Since: first.On, Until: first.On}
-			list = append(list, c)
-			if first.Blade && next.Blade && !first.Cleaned && !next.Cleaned {
-				c.Tie = Blade
-				list = append(list, c)
-			}
+		}
+		for j := i + 1; j < len(all) && inOneSitting(&all[i], &all[j]); j++ {
+			list = append(list, passed(&all[i], &all[j])...)
 		}
 	}
 	return list
+}
+
+// inOneSitting says whether the same hands had two plants one after the other in one sitting.
+func inOneSitting(first, next *Worked) bool {
+	return next.On == first.On && next.By == first.By && next.At.Sub(first.At) <= sitting
+}
+
+// passed are the contacts by which hands, and a blade, went from one plant to the next.
+func passed(first, next *Worked) []Contact {
+	c := Contact{From: first.Plant, To: next.Plant, Tie: Session, Since: first.On, Until: first.On}
+	if !first.Blade || !next.Blade || first.Cleaned || next.Cleaned {
+		return []Contact{c}
+	}
+	cut := c
+	cut.Tie = Blade
+	return []Contact{c, cut}
 }

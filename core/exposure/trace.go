@@ -100,9 +100,12 @@ func Trace(q Question) []Exposed {
 			found[id] = append(found[id], one)
 		}
 	}
-	list := []Exposed{}
-	for _, id := range slices.SortedFunc(maps.Keys(found), byID) {
-		ways := found[id]
+	list := make([]Exposed, 0, len(found))
+	looks := map[Act][]day.Day{}
+	for _, act := range []Act{WatchNow, Watch, LookOnce, Nothing} {
+		looks[act] = Looks(q.Cause, q.On, act)
+	}
+	for _, ways := range found {
 		best := slices.MaxFunc(ways, func(x, y Exposed) int { return cmp.Compare(x.Chance, y.Chance) })
 		none := 1.0
 		for _, w := range ways {
@@ -111,16 +114,19 @@ func Trace(q Question) []Exposed {
 		}
 		best.Chance = 1 - none
 		best.Act, best.Shows = ActOn(best.Chance), q.On+day.Day(incubation)
-		best.Looks = Looks(q.Cause, q.On, best.Act)
+		best.Looks = looks[best.Act]
 		list = append(list, best)
 	}
-	slices.SortStableFunc(list, func(x, y Exposed) int { return cmp.Compare(y.Chance, x.Chance) })
+	slices.SortFunc(list, func(x, y Exposed) int {
+		return cmp.Or(cmp.Compare(y.Chance, x.Chance), byID(x.Plant, y.Plant))
+	})
 	return list
 }
 
 func byID(x, y uuid.UUID) int { return bytes.Compare(x[:], y[:]) }
 
-// byPlant files the contacts under each plant that they go out from.
+// byPlant files the contacts under each plant that they go out from, those that lead to one plant
+// together.
 func (q Question) byPlant() map[uuid.UUID][]Contact {
 	ties := map[uuid.UUID][]Contact{}
 	for _, c := range q.Contacts {
@@ -129,6 +135,9 @@ func (q Question) byPlant() map[uuid.UUID][]Contact {
 			c.From, c.To = c.To, c.From
 			ties[c.From] = append(ties[c.From], c)
 		}
+	}
+	for _, list := range ties {
+		slices.SortStableFunc(list, func(x, y Contact) int { return byID(x.To, y.To) })
 	}
 	return ties
 }
@@ -184,14 +193,17 @@ func (q Question) hasIt(id uuid.UUID) bool {
 
 // reach gives whom a plant reaches straight from a day on.
 func (q Question) reach(from uuid.UUID, since day.Day, ties map[uuid.UUID][]Contact) map[uuid.UUID]Exposed {
-	to := map[uuid.UUID][]Contact{}
-	for _, c := range ties[from] {
-		if !q.hasIt(c.To) {
-			to[c.To] = append(to[c.To], c)
-		}
-	}
 	reached := map[uuid.UUID]Exposed{}
-	for id, contacts := range to {
+	for rest := ties[from]; len(rest) > 0; {
+		id, n := rest[0].To, 1
+		for n < len(rest) && rest[n].To == id {
+			n++
+		}
+		contacts := rest[:n]
+		rest = rest[n:]
+		if q.hasIt(id) {
+			continue
+		}
 		leg, began, crossed := q.leg(contacts, max(since, q.cleared(id)))
 		if !crossed {
 			continue

@@ -4982,6 +4982,11 @@ export interface components {
       label: string;
       /** @description What it means for tray, tools and order of work. */
       means: string[];
+      /**
+       * Format: int64
+       * @description Others that hardly may have caught it, and want one look: not listed.
+       */
+      more: number;
       /** @description Where each that has it may have it from. */
       origins: components["schemas"]["OutbreakOrigin"][];
       /** @description Whether nothing has it, may have it or is watched for it any more. */

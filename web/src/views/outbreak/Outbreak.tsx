@@ -158,6 +158,11 @@ function Catchers({ outbreak, plants }: { outbreak: OutbreakOf; plants: Outbreak
           </li>
         ))}
       </ul>
+      {outbreak.more > 0 && (
+        <p className="soft small my-4">
+          {sayCount(outbreak.more, "other")} hardly may have caught it: their next look of any kind is enough.
+        </p>
+      )}
     </section>
   );
 }

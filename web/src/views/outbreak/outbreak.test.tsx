@@ -45,6 +45,7 @@ const outbreak = (plants: object[], more = {}) => ({
   places: [{ id: "sill", name: "Sill", isolation: false, plants: 9, roles: { sick: 1 } }],
   origins: [],
   past: [],
+  more: 0,
   ...more,
 });
 const open = (answer: object, more = {}) => {
@@ -85,10 +86,11 @@ describe("an outbreak", () => {
   });
 
   it("leaves out who is unticked, and keeps apart who has it", async () => {
-    open(outbreak([plant("1", "sick"), caught("2", 35, "now")]));
+    open(outbreak([plant("1", "sick"), caught("2", 35, "now")], { more: 7 }));
     await userEvent.click(await screen.findByRole("checkbox", { name: "Watch Hoya 2" }));
     expect(screen.getByRole("button", { name: "Pick who is watched" })).toHaveProperty("disabled", true);
     expect(screen.getByRole("button", { name: "Keep 1 plant apart that has it" })).toBeTruthy();
+    expect(pageText()).toContain("7 others hardly may have caught it");
   });
 
   it("tells where it may have come from, and how it ended", async () => {
