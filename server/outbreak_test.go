@@ -142,13 +142,13 @@ func TestWhoHardlyCaughtItIsListedUpToAHundred(t *testing.T) {
 func TestWhatHandsHadBeforeItIsASuspect(t *testing.T) {
 	_, url := serve(t, server.Options{})
 	c := member(t, url, "one@example.org")
+	newcomer := newID() // the clock of the tests stands still: of two at once the older id is the first
 	_, ids := c.shelf("Sill", "First")
-	newcomer := newID()
 	c.tell(newcomer, 20, "arrived", map[string]any{
 		"name": "Newcomer", "profile": "hoya-carnosa", "habit": "wax-vine", "had": "weeks", "isolated": false,
 	})
-	c.tell(newcomer, 10, "watered", map[string]any{})
-	c.tell(ids[0], 10, "watered", map[string]any{})
+	c.tell(newcomer, 10, "potted", map[string]any{"widthCm": 12})
+	c.tell(ids[0], 10, "potted", map[string]any{"widthCm": 12})
 	c.tell(ids[0], 2, "diagnosed", map[string]any{"causes": []string{"mealybug"}})
 	a := c.call("GET", "/api/outbreaks/mealybug", nil)
 	assert.Contains(t, a.raw, "The same hands had it after “Newcomer” on")
