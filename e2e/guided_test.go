@@ -5,7 +5,6 @@ import (
 	"os"
 	"path/filepath"
 	"slices"
-	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -117,24 +116,26 @@ func (p *page) keep(name string) {
 	}
 }
 
-// The walk's page names its modules and its data before any script runs; the modules are
-// those of the build that ships.
-func TestTheWalkIsFetchedAhead(t *testing.T) {
+// The page names its data before any script runs, and what came ahead is used: it is asked for
+// once.
+func TestTheFirstViewsAreFetchedAhead(t *testing.T) {
 	p := start(t, true).page(t, 1280, 800)
 	p.openDemo("/")
 	p.see("Ticket hall")
-	links := eval[[]string](p, `[...document.head.querySelectorAll("link[rel=modulepreload], link[as=fetch]")]
-		.map(l => l.getAttribute("href"))`)
-	assert.Contains(t, links, "/api/rounds?limit=40")
-	p.open(plantPath("T-014"))
-	p.see("looks in")
-	plant := eval[string](p, `document.head.innerHTML`)
-	assert.Contains(t, plant, `rel="modulepreload" href="/assets/Standing-`)
-	assert.Contains(t, plant, `href="/api`+plantPath("T-014")+`"`)
-	p.open("/")
-	p.see("Ticket hall")
-	view := func(l string) bool { return strings.HasPrefix(l, "/assets/Rounds-") }
-	assert.True(t, slices.ContainsFunc(links, view), links)
-	assert.Equal(t, 1.0, eval[float64](p, `performance.getEntriesByType("resource")
-		.filter(r => r.name.endsWith("/api/rounds?limit=40") && r.startTime < 4000).length`), "what came ahead is used")
+	for view, data := range map[string][]string{
+		"/": {"/api/rounds?limit=40", "/api/places"}, plantPath("T-014"): {"/api" + plantPath("T-014")},
+	} {
+		p.open(view)
+		p.until(`!!document.querySelector("main h1")`)
+		links := eval[[]string](p, `[...document.head.querySelectorAll("link[as=fetch]")].map(l => l.getAttribute("href"))`)
+		for _, address := range data {
+			assert.Contains(t, links, address)
+			assert.Equal(t, 1.0, eval[float64](p, `performance.getEntriesByType("resource").filter(r => r.startTime < 4000
+				&& r.name === location.origin + "`+address+`").length`), address)
+		}
+		asked := eval[[]string](p, `performance.getEntriesByType("resource").filter(r => r.startTime < 4000)
+			.map(r => r.name.slice(location.origin.length)).filter(n => n.startsWith("/api/"))`)
+		slices.Sort(asked)
+		assert.Equal(t, slices.Compact(slices.Clone(asked)), asked, "nothing is asked for twice")
+	}
 }

@@ -163,8 +163,8 @@ func policy(styleNonce string) string {
 // noncePlace is what index.html holds where the style nonce goes.
 var noncePlace = []byte("STYLE_NONCE")
 
-// headEnd is where the page names what its view will fetch.
-var headEnd = []byte("</head>")
+// aheadPlace is where the page names what its view will fetch.
+var aheadPlace = []byte("<!--ahead-->")
 
 // door is what index.html shows of the sign-in before any script runs; whoever has a
 // session is not shown it.
@@ -232,7 +232,7 @@ func (srv *server) frontEnd() http.Handler {
 	if srv.Files == nil {
 		return http.NotFoundHandler()
 	}
-	files, fetched := http.FileServerFS(srv.Files), fetches(srv.Files)
+	files := http.FileServerFS(srv.Files)
 	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
 		name := strings.TrimPrefix(path.Clean(r.URL.Path), "/")
 		if info, err := fs.Stat(srv.Files, name); err == nil && !info.IsDir() && name != "index.html" {
@@ -257,7 +257,7 @@ func (srv *server) frontEnd() http.Handler {
 		if _, err := r.Cookie(srv.sessions.Cookie.Name); err == nil {
 			page = door.ReplaceAll(page, nil)
 			if r.URL.RawQuery == "" {
-				page = bytes.Replace(page, headEnd, []byte(aheadOf(fetched, r.URL.Path)+"</head>"), 1)
+				page = bytes.Replace(page, aheadPlace, []byte(aheadOf(r.URL.Path)), 1)
 			}
 		}
 		nonce := rand.Text()

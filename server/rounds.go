@@ -13,6 +13,7 @@ import (
 	"tendermend/core/day"
 	"tendermend/core/diagnosis"
 	"tendermend/core/plant"
+	"tendermend/core/recovery"
 	"tendermend/core/walk"
 	"tendermend/core/working"
 	"tendermend/record"
@@ -78,6 +79,9 @@ type Rounds struct {
 	Pace Pace `json:"pace"`
 	// Budget is what was left out for want of time; missing where nobody set any.
 	Budget *Budget `json:"budget,omitempty"`
+	// Asked are the measures that the tasks listed read; InPassing what is asked of any plant.
+	Asked     []recovery.Measure `json:"asked" doc:"The measures that single tasks listed here read."`
+	InPassing []recovery.Measure `json:"inPassing" doc:"What is asked of any plant in passing."`
 }
 
 // Budget is a walk that was cut to the minutes that there are.
@@ -135,7 +139,7 @@ func (srv *server) getRounds(ctx context.Context, a store.Account, in *walkInput
 	}
 	r := Rounds{
 		Today: today, Places: []WalkPlace{}, Looks: walk.Due, More: walk.Due - len(walk.Rows), Minutes: walk.Minutes,
-		WaitMinutes: walk.Minutes, Plants: walk.Plants,
+		WaitMinutes: walk.Minutes, Plants: walk.Plants, Asked: []recovery.Measure{}, InPassing: recovery.InPassing(),
 	}
 	for _, row := range walk.Rows {
 		r.add(row, today, routine.Off)
@@ -241,9 +245,18 @@ func (r *Rounds) at(pace care.Pace) {
 	}
 }
 
+// asks adds a measure that a task reads.
+func (r *Rounds) asks(id string) {
+	m, known := recovery.MeasureByID(id)
+	if known && !slices.ContainsFunc(r.Asked, func(x recovery.Measure) bool { return x.ID == id }) {
+		r.Asked = append(r.Asked, m)
+	}
+}
+
 func (r *Rounds) add(row store.Row, today day.Day, off []care.Job) {
 	stop := WalkStop{PlantRow: plantRow(row, today), Tasks: due.By(row.Tasks.V, today, off)}
 	for _, t := range stop.Tasks {
+		r.asks(t.Measure)
 		stop.Minutes += t.Minutes
 		if t.Presses(today) {
 			stop.Must, r.MustMinutes = true, r.MustMinutes+t.Minutes

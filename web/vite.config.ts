@@ -29,17 +29,17 @@ export default defineConfig({
   ],
   // The tests of pictures read the table that the core ships.
   server: { proxy: { "/api": "http://127.0.0.1:4310" }, fs: { allow: [".."] } },
-  // The server reads the list of what was built: a page names what its view will fetch.
   build: {
     target: "es2022",
     emptyOutDir: true,
-    manifest: true,
     rolldownOptions: {
       output: {
-        // What several views share comes in two files, not in forty: a phone fetches six at a time.
+        // A phone fetches six files at a time: the views that are opened first come in one with all that they use, and
+        // what many others share in two.
         codeSplitting: {
           groups: [
-            { name: "widgets", test: /node_modules/, minShareCount: 14, priority: 2 },
+            { name: "first", test: /\/src\/views\/(Rounds|plant\/(PlantPage|Standing))\.tsx/, priority: 3 },
+            { name: "widgets", test: /node_modules/, minShareCount: 20, priority: 2 },
             { name: "shared", test: /\/src\//, minShareCount: 20, priority: 1 },
           ],
         },

@@ -1,6 +1,6 @@
 import "@fontsource-variable/atkinson-hyperlegible-next";
-import "@fontsource-variable/newsreader";
-import "@fontsource-variable/newsreader/wght-italic.css";
+import "@fontsource/newsreader/500.css";
+import "@fontsource/newsreader/400-italic.css";
 import "@mantine/core/styles/baseline.css";
 import "@mantine/core/styles/default-css-variables.css";
 import "@mantine/core/styles/global.css";

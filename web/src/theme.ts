@@ -107,7 +107,7 @@ export const theme = createTheme({
   luminanceThreshold: 0.4,
   defaultRadius: 3,
   fontFamily: "'Atkinson Hyperlegible Next Variable', sans-serif",
-  headings: { fontFamily: "'Newsreader Variable', serif", fontWeight: "500" },
+  headings: { fontFamily: "'Newsreader', serif", fontWeight: "500" },
   fontSizes: { xs: "0.78125rem", sm: "0.84375rem", md: "0.9375rem", lg: "1.0625rem", xl: "1.3125rem" },
   respectReducedMotion: true,
   cursorType: "pointer",

@@ -11,7 +11,7 @@ export const usePlaces = () => useQuery(queries.places);
 export const useRounds = (limit: number, minutes = 0) =>
   useQuery({
     queryKey: [...keys.rounds, limit, minutes],
-    queryFn: () => answer(client.GET("/api/rounds", { params: { query: { limit, minutes } } })),
+    queryFn: () => answer(client.GET("/api/rounds", { params: { query: { limit, minutes: minutes || undefined } } })),
     placeholderData: keepPreviousData,
     refetchInterval: 30_000,
     refetchOnWindowFocus: "always",

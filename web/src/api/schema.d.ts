@@ -6238,7 +6238,11 @@ export interface components {
       n: number;
     };
     Rounds: {
+      /** @description The measures that single tasks listed here read. */
+      asked: components["schemas"]["Measure"][];
       budget?: components["schemas"]["Budget"];
+      /** @description What is asked of any plant in passing. */
+      inPassing: components["schemas"]["Measure"][];
       /**
        * Format: int64
        * @description How many plants are due in all.

@@ -38,8 +38,15 @@ const drawings: Record<string, (counts: Counts) => Drawing> = {
 /** The names under which a habit's drawing can stand. */
 export const figureNames = Object.keys(drawings);
 
+const drawn = new Map<string, Drawing>();
+
 /** The drawing that stands for a habit's figure, with about as many growths and leaves as were counted. */
-export const drawingOf = (figure: string, counts: Counts): Drawing => (drawings[figure] ?? clump)(counts);
+export function drawingOf(figure: string, { growths, leaves }: Counts): Drawing {
+  const key = `${figure} ${growths} ${leaves}`;
+  const drawing = drawn.get(key) ?? (drawings[figure] ?? clump)({ growths, leaves });
+  drawn.set(key, drawing);
+  return drawing;
+}
 
 /** Pot, medium and roots, the same under every plant. */
 export const ground: { shapes: Shape[]; anchors: Drawing["anchors"] } = {

@@ -1,31 +1,46 @@
-import { Popover } from "@mantine/core";
+import { lazy, Suspense, useEffect, useState } from "react";
 import type { Working } from "../api/client";
-import { sayQuantity, useUnits } from "../units";
+
+const fetched = () => import("./HowOpen");
+const HowOpen = lazy(async () => ({ default: (await fetched()).HowOpen }));
 
 /** Opens a number to its working: what went in, by which formula, after whom, how sure. */
 export function How({ working, of }: { working: Working; of: string }) {
-  const [system] = useUnits();
+  const [asked, ask] = useState(false);
+  useEffect(whenIdle, []);
+  const label = `How ${of} came about`;
+  const look = "linkbutton small soft";
+  const shut = (
+    <button
+      type="button"
+      className={look}
+      aria-label={label}
+      aria-haspopup="dialog"
+      aria-expanded={false}
+      onClick={() => ask(true)}
+    >
+      how?
+    </button>
+  );
+  if (!asked) return shut;
   return (
-    <Popover width={320} withArrow shadow="sm" trapFocus returnFocus>
-      <Popover.Target>
-        <button type="button" className="linkbutton small soft" aria-label={`How ${of} came about`}>
+    <Suspense fallback={shut}>
+      <HowOpen working={working}>
+        {/* biome-ignore lint/a11y/noAutofocus: it stands for the button that was pressed */}
+        <button type="button" className={look} aria-label={label} autoFocus>
           how?
         </button>
-      </Popover.Target>
-      <Popover.Dropdown>
-        <dl className="small m-0">
-          {(working.inputs ?? []).map((i) => (
-            <div className="flex apart-x gap-12" key={i.name}>
-              <dt className="soft">{i.name}</dt>
-              <dd className="m-0">{i.unit ? sayQuantity(i.value, i.unit, system) : Number(i.value.toFixed(3))}</dd>
-            </div>
-          ))}
-        </dl>
-        <p className="small my-8">{working.formula}</p>
-        <p className="small soft m-0">
-          After: {working.source}. How sure: {working.sure}.
-        </p>
-      </Popover.Dropdown>
-    </Popover>
+      </HowOpen>
+    </Suspense>
   );
+}
+
+let begun = false;
+
+/** What opens a number is fetched when the page rests, so that it opens without a connection too. */
+function whenIdle() {
+  if (begun) return;
+  begun = true;
+  const soon = globalThis.requestIdleCallback ?? ((f: () => void) => setTimeout(f, 2000));
+  soon(() => void fetched().catch(() => {}));
 }

@@ -1,12 +1,13 @@
-import { Button, Group, Select } from "@mantine/core";
+import { Button, Group, NativeSelect } from "@mantine/core";
 import { useLocalStorage } from "@mantine/hooks";
-import { useDeferredValue, useState } from "react";
+import { useState } from "react";
 import { Link } from "react-router";
 import type { Schemas } from "../api/client";
-import { usePlaces, useRounds, useSession } from "../api/plants";
+import { usePlaces, useRounds } from "../api/plants";
 import { sayDay } from "../dates";
 import { How } from "../shell/How";
 import { Bare, Failed, Waiting } from "../shell/States";
+import { firstStops, useDrawn } from "./drawn";
 import { usePicked } from "./many/picked";
 import { WhenPicked } from "./many/WhenPicked";
 import { ColdComing } from "./places/ColdComing";
@@ -34,13 +35,15 @@ export function Rounds() {
     getInitialValueInEffect: false,
   });
   const rounds = useRounds(listed, minutes);
-  // A long walk is drawn in small pieces, so that a tap in between is not kept waiting.
-  const data = useDeferredValue(rounds.data, undefined);
+  const cold = usePlaces(); // asked beside the walk, so that what comes in tonight moves no row
+  const data = rounds.data;
+  const listedNow = (data?.places ?? []).reduce((n, p) => n + (p.stops ?? []).length, 0);
+  const drawn = useDrawn(listedNow);
   if (rounds.isLoadingError) return <Failed error={rounds.error} retry={() => rounds.refetch()} />;
-  if (!data) return <Waiting />;
+  if (!data || cold.isLoading) return <Waiting />;
   const { today, places, looks, more, plants } = data;
   const opens = looks > 0 && !data.budget; // the minutes of a cut walk are added up from its rows
-  const listedNow = places.reduce((n, p) => n + p.stops.length, 0);
+  const stops = firstStops(places ?? [], drawn);
   const waiting = data.budget ? listedNow - data.must : looks - data.must;
   const atOnce = answeredAt(places ?? [], recent, must);
   const afterwards = answeredAt(places ?? [], recent, later).filter((r) => !atOnce.includes(r));
@@ -87,14 +90,14 @@ export function Rounds() {
       </Group>
       {data.budget && <Cut budget={data.budget} today={today} />}
       <Alarming places={places ?? []} />
-      <Cold />
-      <WalkPlaces places={places ?? []} today={today} wants={must} answered={atOnce} picking={picking} />
+      {cold.data && <ColdComing cold={cold.data.cold} places={cold.data.places} today={today} />}
+      <WalkPlaces places={stops} today={today} wants={must} answered={atOnce} asks={data} picking={picking} />
       {waiting > 0 && (
         <details className={classes.waiting} open={data.must === 0}>
           <summary>
             Can wait: {sayCount(waiting, "plant")}, about {sayCount(data.waitMinutes, "minute")}
           </summary>
-          <WalkPlaces places={places ?? []} today={today} wants={later} answered={afterwards} picking={picking} />
+          <WalkPlaces places={stops} today={today} wants={later} answered={afterwards} asks={data} picking={picking} />
         </details>
       )}
       {more > 0 && (
@@ -119,13 +122,12 @@ const spans = [
 /** How long one has: a walk is cut to what is worth most in that time. */
 function HowLong({ minutes, setMinutes }: { minutes: number; setMinutes: (m: number) => void }) {
   return (
-    <Select
+    <NativeSelect
       label="I have"
       data={spans}
       value={String(minutes)}
-      allowDeselect={false}
       w={130}
-      onChange={(v) => setMinutes(Number(v))}
+      onChange={(e) => setMinutes(Number(e.currentTarget.value))}
     />
   );
 }
@@ -170,12 +172,4 @@ function Alarming({ places }: { places: Schemas["WalkPlace"][] }) {
       </ul>
     </section>
   );
-}
-
-/** Who comes in before a cold night; nothing where no night calls anybody in. */
-function Cold() {
-  const places = usePlaces().data;
-  const today = useSession().data?.today;
-  if (!places || !today) return null;
-  return <ColdComing cold={places.cold} places={places.places} today={today} />;
 }

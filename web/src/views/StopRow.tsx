@@ -2,7 +2,6 @@ import { Fragment } from "react";
 import { Link } from "react-router";
 import type { Schemas, Task } from "../api/client";
 import { useConnection } from "../api/connection";
-import { useKnowledge } from "../api/handbook";
 import { useRecord } from "../api/recording";
 import { daysBetween, distance, shortDay } from "../dates";
 import { SmallFigure } from "../figure/Figure";
@@ -23,11 +22,15 @@ interface StopRowProps {
   today: string;
   /** Where the row stands on the walk: what was answered there can be undone there. */
   place: string;
+  asks: Asks;
   picking: Picking;
 }
 
+/** The measures that answers on the walk read. */
+export type Asks = Pick<Schemas["Rounds"], "asked" | "inPassing">;
+
 /** One plant on the walk: what it wants and how, the answers, and what is still open; why now behind a touch. */
-export function StopRow({ stop, today, place, picking }: StopRowProps) {
+export function StopRow({ stop, today, place, asks, picking }: StopRowProps) {
   const [first, ...rest] = stop.tasks ?? [];
   if (!first) return null;
   const late = daysBetween(first.until, today);
@@ -76,7 +79,7 @@ export function StopRow({ stop, today, place, picking }: StopRowProps) {
         today={today}
         label={`${stop.name}: ${sayCount(stop.seam.looks, "look")}, stage ${stop.stage || stop.standing}`}
       />
-      <Answers stop={stop} task={first} today={today} place={place} />
+      <Answers stop={stop} task={first} today={today} place={place} asks={asks} />
     </article>
   );
 }
@@ -86,10 +89,11 @@ interface AnswersProps {
   task: Task;
   today: string;
   place: string;
+  asks: Asks;
 }
 
 /** The answers a task takes on the spot; what needs thought opens the plant's file. */
-function Answers({ stop, task, today, place }: AnswersProps) {
+function Answers({ stop, task, today, place, asks }: AnswersProps) {
   const record = useRecord(stop.id, "waits");
   const there = useConnection();
   const undo = useUndo({ id: stop.id, name: stop.name, place }, true);
@@ -116,9 +120,8 @@ function Answers({ stop, task, today, place }: AnswersProps) {
     </button>
   );
   const on = today;
-  const knowledge = useKnowledge().data;
-  const asked = knowledge?.measures.find((m) => m.id === task.measure);
-  const asks = knowledge?.inPassing ?? [];
+  const asked = (asks.asked ?? []).find((m) => m.id === task.measure);
+  const inPassing = asks.inPassing ?? [];
   const answers = () => {
     switch (task.kind) {
       case "examine":
@@ -150,7 +153,7 @@ function Answers({ stop, task, today, place }: AnswersProps) {
       case "pests":
         return (
           <>
-            {asks
+            {inPassing
               .filter((m) => m.id === task.measure)
               .map((m) => (
                 <Fragment key={m.id}>
@@ -213,7 +216,7 @@ function Answers({ stop, task, today, place }: AnswersProps) {
         return (
           <>
             {open(taskPlace("check"), "check in")}
-            {asks.map((m) => (
+            {inPassing.map((m) => (
               <Fragment key={m.id}>
                 {m.calm && quick(m.calm, { on, checked: { readings: [{ measure: m.id, value: 0 }] } })}
                 {m.word && quick(m.word, { on, checked: { readings: [{ measure: m.id, value: 1 }] } })}

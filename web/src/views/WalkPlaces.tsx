@@ -3,7 +3,7 @@ import { PickAll } from "./many/PickBox";
 import type { Picking } from "./many/picked";
 import classes from "./Rounds.module.css";
 import { type Recent, recentKey } from "./recent";
-import { type Stop, StopRow } from "./StopRow";
+import { type Asks, type Stop, StopRow } from "./StopRow";
 import { AnsweredRow } from "./undo";
 import { sayCount } from "./words";
 
@@ -14,6 +14,7 @@ interface WalkPlacesProps {
   wants: (stop: Stop) => boolean;
   /** What was answered just now at these places, and left the walk. */
   answered: Recent[];
+  asks: Asks;
   picking: Picking;
 }
 
@@ -25,7 +26,7 @@ export function answeredAt(places: Schemas["WalkPlace"][], recent: Recent[], wan
 }
 
 /** The stops of a walk by place; what was answered at one stays there, to be undone. */
-export function WalkPlaces({ places, today, wants, answered, picking }: WalkPlacesProps) {
+export function WalkPlaces({ places, today, wants, answered, asks, picking }: WalkPlacesProps) {
   return places.map((p) => {
     const stops = (p.stops ?? []).filter(wants);
     if (stops.length === 0) return null;
@@ -51,7 +52,7 @@ export function WalkPlaces({ places, today, wants, answered, picking }: WalkPlac
         )}
         <div className={classes.stops}>
           {stops.map((s) => (
-            <StopRow key={s.id} stop={s} today={today} place={p.place} picking={picking} />
+            <StopRow key={s.id} stop={s} today={today} place={p.place} asks={asks} picking={picking} />
           ))}
         </div>
       </section>

@@ -48,12 +48,13 @@ const walk = (...stops: object[]) => ({
     answers: 12,
     working: { inputs: [{ name: "usual minutes", value: 24 }], formula: "usual × pace", source: "you", sure: "so so" },
   },
+  asked: [],
+  inPassing: knowledge.inPassing,
   places: [{ place: "North sill", apart: false, stops }],
 });
 
 const answers = (rounds: object) => ({
   "GET /api/rounds": rounds,
-  "GET /api/knowledge": knowledge,
   "GET /api/session": { signedIn: true, today },
   "POST /api/plants/fern/entries": (a: { body: unknown }) => ({ ...(a.body as object), kind: "x", live: true }),
   "POST /api/entries": taken,

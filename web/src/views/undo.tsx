@@ -1,19 +1,20 @@
 import { Button, Group } from "@mantine/core";
 import { notifications } from "@mantine/notifications";
+import { useQueryClient } from "@tanstack/react-query";
 import dayjs from "dayjs";
 import { useEffect, useRef } from "react";
-import { useSession } from "../api/plants";
+import { queries } from "../api/queries";
 import { useMany } from "../api/recording";
 import { type EntryOf, noteUndone, type Recent, recentKey, remember, useRecent } from "./recent";
 
 /** Takes entries back, or brings back what was taken back. */
 function useTakeBack() {
   const many = useMany();
-  const session = useSession();
-  const on = session.data?.today ?? dayjs().format("YYYY-MM-DD");
+  const client = useQueryClient();
+  const today = () => client.getQueryData(queries.session.queryKey)?.today ?? dayjs().format("YYYY-MM-DD");
   // Whoever pressed it may be gone from the screen when the answer comes.
   const voiding = (of: EntryOf[], reason: string, done: (by: EntryOf[]) => void) =>
-    many.mutateAsync(of.map(({ plant, entry }) => ({ plant, on, voided: { entry, reason } }))).then(
+    many.mutateAsync(of.map(({ plant, entry }) => ({ plant, on: today(), voided: { entry, reason } }))).then(
       ({ kept, refused }) => {
         if (refused.length === 0) return done(kept);
         notifications.show({ message: refused.map((r) => r.problem.detail).join(" "), color: "ochre" });

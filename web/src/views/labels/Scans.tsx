@@ -91,7 +91,16 @@ export function Scans() {
           </p>
         )}
       </div>
-      <WalkPlaces places={rounds.data?.places ?? []} today={today} wants={wants} answered={[]} picking={picking} />
+      {rounds.data && (
+        <WalkPlaces
+          places={rounds.data.places ?? []}
+          today={today}
+          wants={wants}
+          answered={[]}
+          asks={rounds.data}
+          picking={picking}
+        />
+      )}
       <Linked plants={unlisted} title="Due as well: open them" />
       <Linked plants={idle} title="Nothing is due here" />
       <WhenPicked picking={picking} today={today} />

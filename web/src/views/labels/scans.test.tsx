@@ -22,7 +22,6 @@ describe("scans", () => {
         ],
         total: 2,
       },
-      "GET /api/knowledge": { inPassing: [] },
     });
     show(<Scans />);
     await userEvent.type(await screen.findByRole("textbox", { name: "Codes, one a line" }), "t-1\nT-2\nX-9");

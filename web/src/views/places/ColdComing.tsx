@@ -1,4 +1,4 @@
-import { Button, Group, Select } from "@mantine/core";
+import { Button, Group, NativeSelect } from "@mantine/core";
 import { useState } from "react";
 import { Link } from "react-router";
 import type { Schemas } from "../../api/client";
@@ -42,7 +42,7 @@ function ColdPlace({
   today: string;
 }) {
   const [system] = useUnits();
-  const [to, setTo] = useState<string | null>(null);
+  const [to, setTo] = useState("");
   const many = useMany();
   const undo = useUndoMany();
   const name = places.find((p) => p.id === to)?.name;
@@ -66,14 +66,17 @@ function ColdPlace({
         </span>
       </p>
       <Group align="end">
-        <Select
+        <NativeSelect
           label={`Bring those of ${c.name} to`}
-          data={places.filter((p) => p.id !== c.place).map((p) => ({ value: p.id, label: p.name }))}
+          data={[
+            { value: "", label: "which place?" },
+            ...places.filter((p) => p.id !== c.place).map((p) => ({ value: p.id, label: p.name })),
+          ]}
           value={to}
-          onChange={setTo}
+          onChange={(e) => setTo(e.currentTarget.value)}
         />
         <Button
-          disabled={to === null}
+          disabled={to === ""}
           loading={many.isPending}
           onClick={() =>
             to &&
@@ -83,7 +86,7 @@ function ColdPlace({
             )
           }
         >
-          {to === null ? "Say where they go" : `They are in ${name}`}
+          {to === "" ? "Say where they go" : `They are in ${name}`}
         </Button>
       </Group>
       {many.error && <Refused error={many.error} />}

@@ -62,8 +62,7 @@ describe("places", () => {
     show(<Places />);
     await screen.findByText(/About 3 °C tomorrow night in Deck: 1 plant to bring in/);
     expect(pageText()).toContain("Assumed from the time zone");
-    await userEvent.click(screen.getByRole("combobox", { name: "Bring those of Deck to" }));
-    await userEvent.click(await screen.findByRole("option", { name: "East sill", hidden: true }));
+    await userEvent.selectOptions(screen.getByRole("combobox", { name: "Bring those of Deck to" }), "East sill");
     await userEvent.click(screen.getByRole("button", { name: "They are in East sill" }));
     await waitFor(() => expect(asked.some((a) => a.path === "/api/entries")).toBe(true));
     expect(asked.find((a) => a.path === "/api/entries")?.body).toMatchObject({

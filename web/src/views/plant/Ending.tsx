@@ -1,13 +1,15 @@
-import { Button, Group, Modal, Radio, Stack, Textarea } from "@mantine/core";
-import { useState } from "react";
+import { Button } from "@mantine/core";
+import { lazy, Suspense } from "react";
 import { Link } from "react-router";
 import type { PlantFile, Schemas } from "../../api/client";
 import { useRecord } from "../../api/recording";
 import { sayDay } from "../../dates";
 import { Refused } from "../../shell/States";
-import { useUndo } from "../undo";
 import { sentence, standingWord } from "../words";
 import classes from "./Standing.module.css";
+import { useAsking } from "./useAsking";
+
+const EndingDialog = lazy(async () => ({ default: (await import("./EndingDialog")).EndingDialog }));
 
 type Outcome = Schemas["Closed"]["outcome"];
 
@@ -41,51 +43,18 @@ interface EndingProps {
   outcomes: { value: Outcome; label: string }[];
 }
 
-function Ending({ file, of, label, title, outcomes }: EndingProps) {
-  const [asking, setAsking] = useState(false);
-  const [outcome, setOutcome] = useState(outcomes[0]?.value ?? "mended");
-  const [reason, setReason] = useState("");
-  const record = useRecord(file.id);
-  const undo = useUndo(file);
+function Ending(props: EndingProps) {
+  const [asking, ask] = useAsking();
   return (
     <>
-      <button type="button" className="linkbutton soft" onClick={() => setAsking(true)}>
-        {label}
+      <button type="button" className="linkbutton soft" onClick={() => ask(true)}>
+        {props.label}
       </button>
-      <Modal opened={asking} onClose={() => setAsking(false)} title={title}>
-        <Radio.Group label="Outcome" value={outcome} onChange={(v) => setOutcome(v as Outcome)}>
-          <Stack gap={6} mt={6}>
-            {outcomes.map((o) => (
-              <Radio key={o.value} value={o.value} label={o.label} />
-            ))}
-          </Stack>
-        </Radio.Group>
-        <Textarea
-          mt="sm"
-          label={outcome === "lost" ? "What it died of, as far as you know" : "Anything to remember"}
-          value={reason}
-          onChange={(e) => setReason(e.currentTarget.value)}
-        />
-        <Refused error={record.error} />
-        <Group mt="md">
-          <Button
-            loading={record.isPending}
-            onClick={() =>
-              record.mutate(
-                { on: file.today, case: of, closed: { outcome, reason: reason || undefined } },
-                {
-                  onSuccess: (e) => {
-                    setAsking(false);
-                    undo(of ? "case closed" : standingWord(outcome), e.id);
-                  },
-                },
-              )
-            }
-          >
-            {label}
-          </Button>
-        </Group>
-      </Modal>
+      {asking !== undefined && (
+        <Suspense fallback={null}>
+          <EndingDialog {...props} opened={asking} close={() => ask(false)} />
+        </Suspense>
+      )}
     </>
   );
 }

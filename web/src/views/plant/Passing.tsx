@@ -1,9 +1,13 @@
-import { Button, Group, Modal, Radio, Stack, Textarea } from "@mantine/core";
-import { useState } from "react";
+import { Button } from "@mantine/core";
+import { lazy, Suspense, useState } from "react";
 import type { PlantFile, Schemas } from "../../api/client";
 import { useRecord } from "../../api/recording";
 import { Refused } from "../../shell/States";
 import { useUndo } from "../undo";
+import { useAsking } from "./useAsking";
+
+const PassAnyway = lazy(async () => ({ default: (await import("./StagingDialogs")).PassAnyway }));
+const BackTo = lazy(async () => ({ default: (await import("./StagingDialogs")).BackTo }));
 
 export type Recovery = Schemas["Recovery"];
 
@@ -19,10 +23,10 @@ export const marks: Record<string, { sign: string; word: string; tone: string }>
 
 /** Passing on: at once when the gate is met, with what usually happens and a reason when it is not. */
 export function Pass({ file, r }: { file: PlantFile; r: Recovery }) {
-  const [asking, setAsking] = useState(false);
-  const stage = r.stages?.[r.index];
+  const [asking, setAsking] = useAsking();
   const to = r.stages?.[r.index + 1]?.id ?? "mended";
-  const { send, record, reason, setReason } = useStaging(file, r, to, () => setAsking(false));
+  const staging = useStaging(file, r, to, () => setAsking(false));
+  const { send, record } = staging;
   return (
     <>
       <Button
@@ -34,42 +38,20 @@ export function Pass({ file, r }: { file: PlantFile; r: Recovery }) {
         {r.gate.open ? `Pass to “${nameOf(r, to)}”` : "Pass anyway"}
       </Button>
       {!asking && <Refused error={record.error} />}
-      <Modal opened={asking} onClose={() => setAsking(false)} title={`On to “${nameOf(r, to)}” without its gate`}>
-        <p>{stage?.tooEarly}</p>
-        <ul>
-          {r.gate.conditions
-            ?.filter((c) => c.status !== "met")
-            .map((c) => (
-              <li key={c.wanted}>
-                {c.wanted}: {marks[c.status]?.word}
-              </li>
-            ))}
-        </ul>
-        <Textarea
-          label="Why it moves on all the same"
-          value={reason}
-          onChange={(e) => setReason(e.currentTarget.value)}
-          data-autofocus
-        />
-        <Refused error={record.error} />
-        <Group mt="md">
-          <Button onClick={send} loading={record.isPending}>
-            Pass it on
-          </Button>
-          <Button variant="default" onClick={() => setAsking(false)}>
-            Leave it here
-          </Button>
-        </Group>
-      </Modal>
+      {asking !== undefined && (
+        <Suspense fallback={null}>
+          <PassAnyway r={r} to={to} opened={asking} close={() => setAsking(false)} staging={staging} />
+        </Suspense>
+      )}
     </>
   );
 }
 
 /** A step back, to which stage and why. */
 export function StepBack({ file, r }: { file: PlantFile; r: Recovery }) {
-  const [asking, setAsking] = useState(false);
+  const [asking, setAsking] = useAsking();
   const [to, setTo] = useState(r.setback?.backTo ?? r.stages?.[r.index - 1]?.id ?? "");
-  const { send, record, reason, setReason } = useStaging(file, r, to, () => setAsking(false));
+  const staging = useStaging(file, r, to, () => setAsking(false));
   return (
     <>
       <Button
@@ -79,35 +61,17 @@ export function StepBack({ file, r }: { file: PlantFile; r: Recovery }) {
       >
         Step back
       </Button>
-      <Modal opened={asking} onClose={() => setAsking(false)} title="A step back">
-        <Radio.Group label="To which stage" value={to} onChange={setTo}>
-          <Stack gap={6} mt={6}>
-            {r.stages?.slice(0, r.index).map((s) => (
-              <Radio key={s.id} value={s.id} label={s.name} />
-            ))}
-          </Stack>
-        </Radio.Group>
-        <Textarea
-          mt="sm"
-          label="Why"
-          value={reason}
-          onChange={(e) => setReason(e.currentTarget.value)}
-          placeholder={r.setback?.why}
-          data-autofocus
-        />
-        <Refused error={record.error} />
-        <Group mt="md">
-          <Button onClick={send} loading={record.isPending}>
-            Step back
-          </Button>
-          <Button variant="default" onClick={() => setAsking(false)}>
-            Leave it here
-          </Button>
-        </Group>
-      </Modal>
+      {asking !== undefined && (
+        <Suspense fallback={null}>
+          <BackTo r={r} to={to} setTo={setTo} opened={asking} close={() => setAsking(false)} staging={staging} />
+        </Suspense>
+      )}
     </>
   );
 }
+
+/** What is sent when a plant changes its stage, with the reason that was typed. */
+export type Staging = ReturnType<typeof useStaging>;
 
 function useStaging(file: PlantFile, r: Recovery, to: string, done: () => void) {
   const record = useRecord(file.id);

@@ -1,13 +1,14 @@
-import { Button, Group, TextInput } from "@mantine/core";
-import { useState } from "react";
+import { Button } from "@mantine/core";
+import { lazy, Suspense, useState } from "react";
 import type { PlantFile, Schemas } from "../../api/client";
 import { useRecord } from "../../api/recording";
 import { shortDay } from "../../dates";
-import { NumberField } from "../../fields";
 import { Refused } from "../../shell/States";
 import { useUndo } from "../undo";
 import { asSentence, results, resultWord, sayCount } from "../words";
 import classes from "./Cases.module.css";
+
+const TryForm = lazy(async () => ({ default: (await import("./TryForm")).TryForm }));
 
 type Send = (said: string, body: Parameters<ReturnType<typeof useRecord>["mutate"]>[0], then?: () => void) => void;
 
@@ -39,12 +40,14 @@ export function Trials({ file }: { file: PlantFile }) {
         ))}
       </ul>
       {asking && (
-        <TryForm
-          pending={record.isPending}
-          usual={file.trialDays}
-          send={(tried) => send(`tried: ${tried.what}`, { on: file.today, tried }, () => setAsking(false))}
-          close={() => setAsking(false)}
-        />
+        <Suspense fallback={null}>
+          <TryForm
+            pending={record.isPending}
+            usual={file.trialDays}
+            send={(tried) => send(`tried: ${tried.what}`, { on: file.today, tried }, () => setAsking(false))}
+            close={() => setAsking(false)}
+          />
+        </Suspense>
       )}
       {!asking && !file.over && (
         <Button variant="default" size="xs" onClick={() => setAsking(true)}>
@@ -98,56 +101,5 @@ function TrialRow({ trial: t, file, send, pending }: TrialRowProps) {
         </div>
       )}
     </li>
-  );
-}
-
-interface TryFormProps {
-  send: (tried: Schemas["Tried"]) => void;
-  close: () => void;
-  pending: boolean;
-  /** For how many days a trial is proposed. */
-  usual: number;
-}
-
-function TryForm({ send, close, pending, usual }: TryFormProps) {
-  const [what, setWhat] = useState("");
-  const [hope, setHope] = useState("");
-  const [days, setDays] = useState<number | undefined>(usual);
-  return (
-    <form
-      className={classes.narrow}
-      aria-label="Try something"
-      onSubmit={(e) => {
-        e.preventDefault();
-        send({ what, hope, days: days ?? 0 });
-      }}
-    >
-      <TextInput
-        label="Which product or method"
-        description="A product by its label, and never more than it says."
-        value={what}
-        onChange={(e) => setWhat(e.currentTarget.value)}
-        data-autofocus
-      />
-      <TextInput
-        mt="xs"
-        label="What you will see if it helps"
-        placeholder="a new leaf; no new marks; roots through the moss"
-        value={hope}
-        onChange={(e) => setHope(e.currentTarget.value)}
-      />
-      <NumberField mt="xs" label="Ask me after, days" value={days} onChange={setDays} />
-      <p className="soft small mt-4">
-        Change nothing else meanwhile, and leave a plant like it as it is: then the result tells something.
-      </p>
-      <Group mt="xs">
-        <Button type="submit" loading={pending}>
-          Begin
-        </Button>
-        <Button variant="default" onClick={close}>
-          Not now
-        </Button>
-      </Group>
-    </form>
   );
 }

@@ -18,7 +18,7 @@ describe("what was tried on a plant", () => {
     const asked = serve(kept);
     show(<Trials file={file({ trials: [] })} />);
     await userEvent.click(screen.getByRole("button", { name: "Try something" }));
-    await userEvent.type(screen.getByLabelText("Which product or method"), "Cinnamon");
+    await userEvent.type(await screen.findByLabelText("Which product or method"), "Cinnamon");
     await userEvent.type(screen.getByLabelText("What you will see if it helps"), "a dry cut");
     await userEvent.clear(screen.getByLabelText("Ask me after, days"));
     await userEvent.type(screen.getByLabelText("Ask me after, days"), "14");
@@ -31,7 +31,7 @@ describe("what was tried on a plant", () => {
     serve({ [at]: new Refusal({ status: 422, detail: "Say what you will see if it helps." }) });
     show(<Trials file={file({ trials: [] })} />);
     await userEvent.click(screen.getByRole("button", { name: "Try something" }));
-    await userEvent.type(screen.getByLabelText("Which product or method"), "Cinnamon");
+    await userEvent.type(await screen.findByLabelText("Which product or method"), "Cinnamon");
     await userEvent.click(screen.getByRole("button", { name: "Begin" }));
     expect(await screen.findByText(/Say what you will see/)).toBeTruthy();
     expect(screen.getByLabelText("Which product or method")).toHaveProperty("value", "Cinnamon");
