@@ -219,6 +219,13 @@ func (p *page) see(words string) {
 	p.until(fmt.Sprintf(`document.body.innerText.toLowerCase().includes(%q.toLowerCase())`, words))
 }
 
+// lists waits until the page holds the words, in sight or further down: what is far down is drawn
+// when one comes near it.
+func (p *page) lists(words string) {
+	p.t.Helper()
+	p.until(fmt.Sprintf(`document.body.textContent.includes(%q)`, words))
+}
+
 // until waits for a condition on the page.
 func (p *page) until(condition string) {
 	p.t.Helper()

@@ -97,7 +97,7 @@ func TestASecondWateringIsNamedAndKept(t *testing.T) {
 	const water = `//article[contains(., "Sword plant by")]//button[.="watered"]`
 	for _, p := range []*page{ida, ben} {
 		p.openDemo("/")
-		p.see("Sword plant by the left-luggage lockers")
+		p.lists("Sword plant by the left-luggage lockers")
 	}
 	ida.click(water)
 	ida.see("Recorded: Sword plant by the left-luggage lockers: watered")
@@ -264,7 +264,7 @@ func TestUnitsAndClothSwitch(t *testing.T) {
 func TestARowOnTheWalkTakesItsAnswerAndUndoesIt(t *testing.T) {
 	p := start(t, true).page(t, 390, 844)
 	p.openDemo("/")
-	p.see("Sword plant by the left-luggage lockers")
+	p.lists("Sword plant by the left-luggage lockers")
 	p.click(`//article[contains(., "Sword plant by")]//button[.="watered"]`)
 	p.see("Recorded: Sword plant by the left-luggage lockers: watered")
 	// What else is due of it stays on the walk: water is no look.

@@ -67,16 +67,10 @@ func (t *tracing) gather(ctx context.Context, only *uuid.UUID) (err error) {
 			t.has(o, has.Since)
 		}
 	}
-	if only != nil && len(t.sick) == 0 { // asked as if it had it from today on
-		one, err := s.Outbreakers(ctx, t.collection, []uuid.UUID{*only})
-		if err != nil {
+	if only != nil && len(t.sick) == 0 {
+		if err := t.asIf(ctx, *only); err != nil {
 			return err
 		}
-		if len(one) == 0 {
-			return store.ErrNotFound
-		}
-		t.knows(one[0])
-		t.has(one[0], t.today)
 	}
 	if t.past, err = s.EndedOf(ctx, t.collection, t.cause, t.today-exposure.PastDays); err != nil {
 		return err
@@ -90,6 +84,20 @@ func (t *tracing) gather(ctx context.Context, only *uuid.UUID) (err error) {
 	t.choose()
 	t.back()
 	return t.name(ctx)
+}
+
+// asIf asks of a plant as if it had it from today on.
+func (t *tracing) asIf(ctx context.Context, plant uuid.UUID) error {
+	one, err := t.srv.store.Outbreakers(ctx, t.collection, []uuid.UUID{plant})
+	if err != nil {
+		return err
+	}
+	if len(one) == 0 {
+		return store.ErrNotFound
+	}
+	t.knows(one[0])
+	t.has(one[0], t.today)
+	return nil
 }
 
 func (t *tracing) knows(o store.Outbreaker) { t.known[o.ID], t.met[o.ID] = o, o.Met }

@@ -254,7 +254,7 @@ func TestHandsOfSeveralDaysAreOneLine(t *testing.T) {
 	require.Len(t, found, 1)
 	require.Len(t, found[0].Legs[0].Ties, 1)
 	held := found[0].Legs[0].Ties[0]
-	assert.InDelta(t, 1-math.Pow(.985, 2), found[0].Chance, 1e-9)
+	assert.InDelta(t, 1-.985*.985, found[0].Chance, 1e-9)
 	first, last := (start + 3).Words(), (start + 9).Words()
 	assert.Equal(t, "The same hands had it after “X” on 2 days from "+first+" to "+last+".", held.Say("X"))
 	one := exposure.Trace(ask(cause.Mealybug, 40, tie(a, b, exposure.Session, 3, 3)))

@@ -30,6 +30,8 @@ type composer struct {
 	held   string
 	gated  bool // the root sitting waits for a gate
 	boxed  bool // pieces are followed already
+	// smelled says that its hole and foot are smelled and felt today: it hangs limp, not for thirst.
+	smelled bool
 	// trimmedFor is what its stems are cut back for: once, whoever asks.
 	trimmedFor *plain
 	// clear is how many clean days the longest pest wants.

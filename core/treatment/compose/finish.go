@@ -28,7 +28,7 @@ func (c *composer) finish() {
 	oneRule(list)
 	ruleAfterSoak(list)
 	ruleAfterFirst(list)
-	list = c.lookedOnce(c.firmAgain(c.rootsMissed(list)))
+	list = c.lookedOnce(c.lookedAt(c.firmAgain(c.rootsMissed(list))))
 	fromPlan(list)
 	c.plainGates(list)
 	estimate(list)
@@ -169,29 +169,46 @@ func fedLast(list []*sit) []*sit {
 	return append(others, feeds...)
 }
 
-// fedOnce keeps one of two feeds that wait for the same roots: the first, which goes on as
-// the other would, at the lower of both strengths.
+// fedOnce keeps one of several feeds that wait for the same roots: the first, which goes on as the
+// others would, at the lowest strength of all. One that holds what is lacking stands for a plain one.
 func fedOnce(list []*sit) []*sit {
-	var first *step
+	var kept *step
 	for _, s := range list {
 		if !waitsForRootWork(s) {
 			continue
 		}
-		s.steps = slices.DeleteFunc(slices.Clone(s.steps), func(x step) bool {
-			if x.Op != treatment.FeedIt || x.Params.Where != "" || x.Params.What != "" || first == nil {
-				return false
+		var steps []step
+		for _, x := range s.steps {
+			feed := x.Op == treatment.FeedIt && x.Params.Where == ""
+			if feed && kept != nil && oneFeed(kept, x) {
+				continue
 			}
-			if x.Every > 0 {
-				first.Every, first.Until = x.Every, x.Until
-			}
-			first.Params.Share = num(min(first.Params.Share.Or(1), x.Params.Share.Or(1)))
-			return true
-		})
-		if i := slices.IndexFunc(s.steps, func(x step) bool { return x.Op == treatment.FeedIt }); first == nil && i >= 0 {
-			first = &s.steps[i]
+			steps = append(steps, x)
+		}
+		s.steps = steps
+		if i := slices.IndexFunc(steps, func(x step) bool {
+			return x.Op == treatment.FeedIt && x.Params.Where == ""
+		}); kept == nil && i >= 0 {
+			kept = &s.steps[i]
 		}
 	}
 	return list
+}
+
+// oneFeed gives with one feed what another would, and says whether it does: what holds one thing
+// that is lacking does not stand for what holds another.
+func oneFeed(kept *step, x step) bool {
+	if x.Params.What != "" && kept.Params.What != "" && x.Params.What != kept.Params.What {
+		return false
+	}
+	if x.Every > 0 {
+		kept.Every, kept.Until = x.Every, x.Until
+	}
+	kept.Params.Share = num(min(kept.Params.Share.Or(1), x.Params.Share.Or(1)))
+	if kept.Params.What == "" {
+		kept.Params.What = x.Params.What
+	}
+	return true
 }
 
 // waitsForRootWork says whether a sitting counts its days from the work on the roots.
@@ -262,7 +279,8 @@ func (c *composer) forgone(list []*sit) {
 	for _, id := range c.causes {
 		_, pest := treatment.FoeOf(id)
 		met := slices.ContainsFunc(all, func(x step) bool { return meets(x, id) })
-		if pest && id != cause.Springtail && !met {
+		said := slices.ContainsFunc(c.plan.LeftOut, func(l treatment.LeftOut) bool { return l.Op == string(id) })
+		if pest && id != cause.Springtail && !met && !said {
 			c.leave(
 				string(id),
 				"nothing that reaches it is borne now: it is isolated, watched, and treated when it can be",

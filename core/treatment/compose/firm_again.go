@@ -11,26 +11,31 @@ import (
 // drought in a pot: look each day to day 4; still limp while wet: slide it out).
 const firmsWithin = 3
 
-// A dry kind fills its leaves again more slowly: it is looked at every three days for two weeks
-// (handbook, drought of dry kinds: look every 3 days to day 14).
+// A dry kind fills its leaves again more slowly, and what is wet dries so: it is looked at every
+// three days for two weeks (handbook, drought of dry kinds: look every 3 days to day 14).
 const (
 	plumpEvery   = 3
 	plumpsWithin = 13
 )
 
-// firmAgain asks on the days after a limp plant drank whether it stands firm again, and what
-// is to be done where it does not: thirst is over in days, roots that cannot drink are not.
+// firmAgain asks on the days after a limp plant drank, or while one dries that hangs limp in the
+// wet, whether it stands firm again, and what is to be done where it does not: thirst is over in
+// days, roots that cannot drink are not.
 func (c *composer) firmAgain(list []*sit) []*sit {
 	if !c.limp || c.untied || c.is(treatment.AirPlant, treatment.Bromeliad) {
 		return list
 	}
 	drank := slices.IndexFunc(list, func(s *sit) bool { return s.dated && slices.ContainsFunc(s.steps, drinksDeep) })
-	if drank < 0 {
+	from, days, within, pot := 1, 1, firmsWithin, " in a moist pot"
+	switch {
+	case drank >= 0:
+		from = list[drank].day + 1
+	case c.smelled && !c.rootless && !c.resting():
+		drank, from, days, within, pot = 0, plumpEvery, plumpEvery, plumpsWithin-plumpEvery+1, "" // it dries first
+	default:
 		return list
 	}
-	from := list[drank].day + 1
-	days, within := 1, firmsWithin
-	if c.dry {
+	if c.dry && pot != "" {
 		days, within = plumpEvery, plumpsWithin
 	}
 	sees := slices.ContainsFunc(list[drank:], func(s *sit) bool {
@@ -39,12 +44,13 @@ func (c *composer) firmAgain(list []*sit) []*sit {
 	if sees {
 		return list
 	}
-	return c.asksFirm(list, from, within, days)
+	looks := do(treatment.Look, every(days, toDay(from+within)), note(firmer(from+within, pot)))
+	return c.asksFirm(list, from, within, looks)
 }
 
-// asksFirm puts the question to the looks of those days: to a series that begins then, once at
-// their end where a series began before, and else to a series of its own.
-func (c *composer) asksFirm(list []*sit, from, within, days int) []*sit {
+// asksFirm puts the question to the looks of those days: to a series that runs just then, once at
+// their end where a series looks for something else all the while, and else to a series of its own.
+func (c *composer) asksFirm(list []*sit, from, within int, looks step) []*sit {
 	end := from + within
 	for _, s := range list {
 		for i := range s.steps {
@@ -53,14 +59,13 @@ func (c *composer) asksFirm(list []*sit, from, within, days int) []*sit {
 			if !s.dated || !dated || !plainLook(*x) || x.Every == 0 || x.Every > plumpEvery || s.day > end || last < end {
 				continue
 			}
-			if s.day >= from {
-				x.Params.Note = firmer(last)
+			if s.day >= from && last == end {
+				x.Params.Note = looks.Params.Note
 				return list
 			}
-			return c.onDay(list, treatment.CareSit, end, []step{do(treatment.Look, note(firmer(end)))})
+			return c.onDay(list, treatment.CareSit, end, []step{do(treatment.Look, note(looks.Params.Note))})
 		}
 	}
-	looks := do(treatment.Look, every(days, toDay(end)), note(firmer(end)))
 	return c.onDay(list, treatment.CareSit, from, []step{looks})
 }
 
@@ -70,7 +75,18 @@ func drinksDeep(x step) bool {
 }
 
 // firmer is that question, and what its answer means on the last day of asking.
-func firmer(last int) string {
-	return fmt.Sprintf("does it stand firm again? Still as limp on day %d in a moist pot: slide it out; "+
-		"white, firm roots only need time, brown and soft ones are rot", last)
+func firmer(last int, where string) string {
+	return fmt.Sprintf("does it stand firm again? Still as limp on day %d%s: slide it out; "+
+		"white, firm roots only need time, brown and soft ones are rot", last, where)
+}
+
+// firstLook is the day on which a plan that says nothing of looking is looked at (common practice).
+const firstLook = 14
+
+// lookedAt looks once at what nothing else of the plan looks at: else nobody learns whether it helped.
+func (c *composer) lookedAt(list []*sit) []*sit {
+	if c.discard != "" || len(list) == 0 || anyHas(list, treatment.Look, treatment.SlideLook, treatment.Discard) {
+		return list
+	}
+	return c.onDay(list, treatment.CareSit, firstLook, []step{do(treatment.Look)})
 }

@@ -208,6 +208,7 @@ func TestALimpPlantIsLookedAtWhenItDrank(t *testing.T) {
 		{"haworthia-attenuata", "breakage", `"limp":true,"moist":"bone"`, []int{1}, "every 3 days until day 14"},
 		// a daily series for its marks goes on: it is asked once, at the end of those days
 		{"monstera-deliciosa", "soft-rot", `"limp":true,"moist":"bone"`, []int{5}, "Look at it: does"},
+		{"pilea-involucrata", "crown-wet", `"limp":true,"moist":"dry"`, []int{4}, "Look at it: does"},
 	} {
 		words, days := said(t, fmt.Sprintf(`{"kind":%q,"causes":[%q],"on":"2026-06-15","answers":{%s,
 			"liveRoots":9,"deadRoots":3},"place":{"warmthC":22}}`, c.kind, c.cause, c.answers), treatment.Look)
@@ -236,4 +237,79 @@ func TestAPotOfDeadRootsIsNotMadeWider(t *testing.T) {
 		assert.Equal(t, wider, len(words) > 0, answers)
 		assert.Equal(t, !wider, leftOut(t, text, string(treatment.PotUp)) != "", answers)
 	}
+}
+
+// What hangs limp in the wet is smelled below today, also where its pot is opened only after its
+// rest; where it is opened within a week, that is seen then.
+func TestLimpInTheWetIsSmelledBeforeALongWait(t *testing.T) {
+	for _, c := range []struct {
+		on, answers string
+		smelled     bool
+	}{
+		{"2026-11-15", `"limp":true,"moist":"wet","newcomerDays":200`, true},
+		{"2026-11-15", `"limp":true,"moist":"dry","newcomerDays":200`, false},
+		{"2026-11-15", `"limp":false,"moist":"wet","newcomerDays":200`, false},
+		{"2026-05-15", `"limp":true,"moist":"wet","newcomerDays":200`, false},
+	} {
+		words, _ := said(t, fmt.Sprintf(`{"kind":"opuntia-microdasys","causes":["pot-bound"],"on":%q,
+			"answers":{%s,"liveRoots":9,"deadRoots":3,"potWidthCm":12},"place":{"warmthC":22}}`, c.on, c.answers),
+			treatment.Look)
+		assert.Equal(t, c.smelled, strings.Contains(strings.Join(words, " "), "smell sour"), "%s %s", c.on, c.answers)
+	}
+	words, _ := said(t, `{"kind":"opuntia-microdasys","causes":["dormancy"],"on":"2026-11-15",
+		"answers":{"moist":"wet"},"place":{"warmthC":22}}`, treatment.ByRule)
+	assert.NotContains(t, strings.Join(words, " "), "leafless", "a cactus has no leaves to drop")
+}
+
+// What does not die of its flower keeps its pups; an air plant is told once that it is not known to
+// have what lives at roots in a pot.
+func TestWhatIsNotKnownToHaveItIsToldOnce(t *testing.T) {
+	for kind, parts := range map[string]bool{"guzmania-lingulata": true, "dendrobium-nobile": false} {
+		words, _ := said(t, fmt.Sprintf(`{"kind":%q,"causes":["spent-rosette"],"on":"2026-06-15",
+			"answers":{"moist":"right"},"place":{"warmthC":22}}`, kind), treatment.TakeOffset)
+		assert.Equal(t, parts, len(words) > 0, kind)
+	}
+	p, err := Plan(situationOf(t, `{"kind":"tillandsia-ionantha","causes":["root-mealybug"],"on":"2026-02-15",
+		"answers":{"limp":true},"place":{"warmthC":20}}`))
+	require.NoError(t, err)
+	require.Len(t, p.LeftOut, 1)
+	assert.Contains(t, p.LeftOut[0].Why, "not known to have it")
+}
+
+// What hangs limp in the wet, and nobody knows why, is asked every three days whether it stands firm
+// again while it dries; overwatering has looks of its own.
+func TestWhatDriesIsAskedWhetherItStandsFirm(t *testing.T) {
+	for _, c := range []struct {
+		cause, moist string
+		days         []int
+	}{
+		{"mesophyll-collapse", "wet", []int{3}},
+		{"mesophyll-collapse", "right", nil},
+		{"overwatering", "wet", nil},
+	} {
+		words, days := said(t, fmt.Sprintf(`{"kind":"hoya-obovata","causes":[%q],"on":"2026-04-15","answers":
+			{"limp":true,"moist":%q,"liveRoots":9,"deadRoots":1},"place":{"warmthC":20}}`, c.cause, c.moist), treatment.Look)
+		var asked []int
+		for i, w := range words {
+			if strings.Contains(w, "stand firm again") {
+				asked = append(asked, days[i])
+				assert.Contains(t, w, "every 3 days until day 14")
+				assert.NotContains(t, w, "moist pot")
+			}
+		}
+		assert.Equal(t, c.days, asked, "%s %s", c.cause, c.moist)
+	}
+}
+
+// Two feeds that wait for the same roots are one, at the lower strength, with what is lacking; and
+// no plan ends without a look.
+func TestOneFeedAndOneLookAtLeast(t *testing.T) {
+	words, _ := said(t, `{"kind":"ravenea-rivularis","causes":["medium-collapsed","potassium-low"],"on":"2026-05-15",
+		"answers":{"moist":"right","liveRoots":2,"deadRoots":3,"potWidthCm":26},"place":{"warmthC":20}}`, treatment.FeedIt)
+	require.Len(t, words, 1)
+	assert.Contains(t, words[0], "a quarter of its usual strength, with a complete palm feed")
+	assert.Contains(t, words[0], "every two weeks")
+	_, days := said(t, `{"kind":"fittonia-albivenis","causes":["bloom-drain"],"on":"2026-02-15",
+		"answers":{"moist":"right","spikes":0},"place":{"warmthC":24}}`, treatment.Look)
+	assert.Equal(t, []int{14}, days)
 }

@@ -62,6 +62,7 @@ var lifeRecipes = []recipe{
 		all,
 		[]item{when(gate.Gate{gate.OneOf(gate.Count(gate.OffsetRoot, 3, 7.5), gate.See(gate.GrownOffset))}, t.TakeOffset)},
 	},
+	{cause.SpentRosette, notKnownTo(cause.SpentRosette), []item{at(7, t.Look)}}, // it does not die of its flower
 	{
 		cause.SpentRosette,
 		all,

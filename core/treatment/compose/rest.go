@@ -79,7 +79,11 @@ func restWater(a *agenda, c cause.ID) {
 			at(0, treatment.HoldWater, until(newGrowth))(a, c)
 			return
 		}
-		at(0, treatment.ByRule, how("taper"), what("none once it stands leafless"))(a, c)
+		last := "none once it stands leafless"
+		if a.is(treatment.Cactus) {
+			last = "none until it grows again"
+		}
+		at(0, treatment.ByRule, how("taper"), what(last))(a, c)
 	case plant.RestRootsFirst:
 		at(0, treatment.HoldWater, until(itsRoots))(a, c)
 	case plant.RestAsGrowth:

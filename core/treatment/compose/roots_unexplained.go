@@ -16,6 +16,10 @@ const mostDead = 0.5
 // deadRootsOf are the kinds of causes that say by themselves why roots die.
 var deadRootsOf = []string{"water", "roots", "medium", "pot"}
 
+// opensSoon is within how many days the pot of what hangs limp in the wet is opened at the latest,
+// so that nobody need smell below before (common practice).
+const opensSoon = 7
+
 // limpsOf are the causes of other kinds that a plant hangs limp of (common practice).
 var limpsOf = []cause.ID{
 	cause.SettlingIn, cause.Dormancy, cause.WokenEarly, cause.BloomDrain, cause.SaltInjury, cause.SoftenedWater,
@@ -29,18 +33,24 @@ var limpsOf = []cause.ID{
 // what lives makes the next (common practice).
 func (c *composer) rootsUnexplained() {
 	wetThough := c.has(cause.MediumRepels) && c.wetThough(cause.MediumRepels)
-	worked := c.rootsWorked() && !wetThough
-	if c.piece || c.seat != facts.InPot || c.habitID == treatment.AirPlant || worked || c.resting() {
+	late := c.limpInWet() && c.root != nil && c.sat > opensSoon
+	if c.piece || c.seat != facts.InPot || c.habitID == treatment.AirPlant ||
+		!late && c.leftBelow(wetThough) {
 		return
 	}
 	dead := c.mostRootsDead() && !c.has(cause.Overwatering) // its own plan asks for rot, on two days
-	limp := c.limpInWet() && (wetThough || !c.explained(deadRootsOf, limpsOf))
+	limp := c.limpInWet() && (wetThough || late || !c.explained(deadRootsOf, limpsOf))
 	if why := c.whySmelled(dead, limp); why != "" {
 		c.smelledBelow(why)
 	}
 	if dead {
 		c.potOfDeadRoots()
 	}
+}
+
+// leftBelow says whether what lives below is seen by the plan itself, or rests.
+func (c *composer) leftBelow(wetThough bool) bool {
+	return c.rootsWorked() && !wetThough || c.resting()
 }
 
 // whySmelled says why it is smelled below; empty where nothing asks for it.
@@ -64,6 +74,7 @@ func (c *composer) drinksThough() bool {
 
 // smelledBelow looks for rot at the hole and at the foot today.
 func (c *composer) smelledBelow(why string) {
+	c.smelled = true
 	c.draft.at(0, rankStart, do(treatment.Look, note("does the hole smell sour, or is its foot soft? "+why+
 		": if either, plan for root rot today")))
 }

@@ -111,6 +111,9 @@ func (c *composer) rootsDrink() bool {
 
 // noRoots says what is done at roots that no sitting reaches.
 func (c *composer) noRoots(from int) {
+	if c.habitID == treatment.AirPlant {
+		return // it has none in a pot, and is not known to have it: that is said
+	}
 	if c.meetsBees() || c.roots < 0.25 || c.thirsty || c.firstRoots() || c.asleep() {
 		c.leave(
 			"root-mealybug",

@@ -9,11 +9,10 @@ export function How({ working, of }: { working: Working; of: string }) {
   const [asked, ask] = useState(false);
   useEffect(whenIdle, []);
   const label = `How ${of} came about`;
-  const look = "linkbutton small soft";
   const shut = (
     <button
       type="button"
-      className={look}
+      className="linkbutton small soft"
       aria-label={label}
       aria-haspopup="dialog"
       aria-expanded={false}
@@ -27,7 +26,7 @@ export function How({ working, of }: { working: Working; of: string }) {
     <Suspense fallback={shut}>
       <HowOpen working={working}>
         {/* biome-ignore lint/a11y/noAutofocus: it stands for the button that was pressed */}
-        <button type="button" className={look} aria-label={label} autoFocus>
+        <button type="button" className="linkbutton small soft" aria-label={label} autoFocus>
           how?
         </button>
       </HowOpen>

@@ -21,16 +21,39 @@ function useTakeBack() {
       },
       () => {},
     );
-  return {
-    pending: many.isPending,
-    undo: (one: Recent, then?: (undoneBy: EntryOf[]) => void) =>
-      voiding(one.of, "undone at once", (by) => {
-        noteUndone(one, by);
-        then?.(by);
-      }),
-    bringBack: (one: Recent, undoneBy: EntryOf[]) =>
-      voiding(undoneBy, "brought back at once", () => noteUndone(one, undefined)),
-  };
+  const undo = (one: Recent, what: string) =>
+    voiding(one.of, "undone at once", (by) => {
+      noteUndone(one, by);
+      // The row that was undone may stand on the walk again, and no longer say so itself.
+      notice(`Undone: ${what}`, "Bring back", () => bringBack(one, by));
+    });
+  const bringBack = (one: Recent, undoneBy: EntryOf[]) =>
+    voiding(undoneBy, "brought back at once", () => noteUndone(one, undefined));
+  return { pending: many.isPending, undo, bringBack };
+}
+
+/** Says what was done, with one button; one at a time, the newest is the one that people take back. */
+function notice(message: string, label: string, act: () => void) {
+  const id = "undo";
+  notifications.hide(id);
+  notifications.show({
+    id,
+    message: (
+      <Group justify="space-between" wrap="nowrap">
+        <span>{message}</span>
+        <Button
+          size="compact-sm"
+          variant="default"
+          onClick={() => {
+            notifications.hide(id);
+            act();
+          }}
+        >
+          {label}
+        </Button>
+      </Group>
+    ),
+  });
 }
 
 /** Says that something was recorded and offers to undo it, instead of asking "are you sure" before. */
@@ -38,32 +61,7 @@ function useSaid() {
   const take = useTakeBack();
   return (one: Recent, what: string) => {
     remember(one);
-    // One at a time: the newest is the one that people take back; the walk keeps the others.
-    const id = "undo";
-    const show = (message: string, label: string, act: () => void) => {
-      notifications.hide(id);
-      notifications.show({
-        id,
-        message: (
-          <Group justify="space-between" wrap="nowrap">
-            <span>{message}</span>
-            <Button
-              size="compact-sm"
-              variant="default"
-              onClick={() => {
-                notifications.hide(id);
-                act();
-              }}
-            >
-              {label}
-            </Button>
-          </Group>
-        ),
-      });
-    };
-    show(`Recorded: ${what}`, "Undo", () =>
-      take.undo(one, (by) => show(`Undone: ${what}`, "Bring back", () => take.bringBack(one, by))),
-    );
+    notice(`Recorded: ${what}`, "Undo", () => take.undo(one, what));
   };
 }
 
@@ -115,7 +113,7 @@ export function AnsweredRow({ one }: { one: Recent }) {
         size="compact-sm"
         variant="default"
         loading={take.pending}
-        onClick={() => (undoneBy ? take.bringBack(one, undoneBy) : take.undo(one))}
+        onClick={() => (undoneBy ? take.bringBack(one, undoneBy) : take.undo(one, `${one.name}: ${one.said}`))}
         aria-label={`${undoneBy ? "Bring back" : "Undo"}: ${one.name}, ${one.said}`}
       >
         {undoneBy ? "Bring back" : "Undo"}
