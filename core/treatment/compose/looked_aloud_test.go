@@ -256,6 +256,11 @@ func TestLimpInTheWetIsSmelledBeforeALongWait(t *testing.T) {
 			treatment.Look)
 		assert.Equal(t, c.smelled, strings.Contains(strings.Join(words, " "), "smell sour"), "%s %s", c.on, c.answers)
 	}
+	for moist, smelled := range map[string]bool{"wet": true, "right": false} {
+		words, _ := said(t, fmt.Sprintf(`{"kind":"guzmania-lingulata","causes":["base-buried"],"on":"2026-01-15",
+			"answers":{"limp":true,"moist":%q},"place":{"warmthC":20}}`, moist), treatment.Look)
+		assert.Equal(t, smelled, strings.Contains(strings.Join(words, " "), "smell sour"), moist)
+	}
 	words, _ := said(t, `{"kind":"opuntia-microdasys","causes":["dormancy"],"on":"2026-11-15",
 		"answers":{"moist":"wet"},"place":{"warmthC":22}}`, treatment.ByRule)
 	assert.NotContains(t, strings.Join(words, " "), "leafless", "a cactus has no leaves to drop")

@@ -39,7 +39,8 @@ func (c *composer) rootsUnexplained() {
 		return
 	}
 	dead := c.mostRootsDead() && !c.has(cause.Overwatering) // its own plan asks for rot, on two days
-	limp := c.limpInWet() && (wetThough || late || !c.explained(deadRootsOf, limpsOf))
+	unseen := late || c.has(cause.BaseBuried)               // freed from above: its base may rot, and nobody looks below
+	limp := c.limpInWet() && (wetThough || unseen || !c.explained(deadRootsOf, limpsOf))
 	if why := c.whySmelled(dead, limp); why != "" {
 		c.smelledBelow(why)
 	}
