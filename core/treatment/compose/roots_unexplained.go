@@ -33,7 +33,7 @@ var limpsOf = []cause.ID{
 // what lives makes the next (common practice).
 func (c *composer) rootsUnexplained() {
 	wetThough := c.has(cause.MediumRepels) && c.wetThough(cause.MediumRepels)
-	late := c.limpInWet() && c.root != nil && c.sat > opensSoon
+	late := c.limpInWet() && c.opensLate()
 	if c.piece || c.seat != facts.InPot || c.habitID == treatment.AirPlant ||
 		!late && c.leftBelow(wetThough) {
 		return
@@ -48,6 +48,9 @@ func (c *composer) rootsUnexplained() {
 		c.potOfDeadRoots()
 	}
 }
+
+// opensLate says whether its pot is opened, but only after some time.
+func (c *composer) opensLate() bool { return c.root != nil && c.sat > opensSoon }
 
 // leftBelow says whether what lives below is seen by the plan itself, or rests.
 func (c *composer) leftBelow(wetThough bool) bool {
