@@ -30,9 +30,9 @@ type life struct {
 	written  map[uuid.UUID]float64 // last size written of a strand
 	figure   string
 	fed      day.Day
-	careless float64 // chance that a dry pot is not noticed on a day
-	sticks   *rand.Rand
-	stop     bool // the carer records no more gates
+	careless float64    // chance that a dry pot is not noticed on a day
+	sticks   *rand.Rand // chance of its own: sticks change nothing else of the story
+	stop     bool       // the carer records no more gates
 }
 
 // begin brings the plant to life on the day it came.

@@ -45,6 +45,7 @@ type Outbreak struct {
 	Incubation working.Amount   `json:"incubation" doc:"How long it takes from catching it to showing it."`
 	Plants     []OutbreakPlant  `json:"plants" doc:"All that it concerns, the gravest first."`
 	More       int              `json:"more" doc:"Others that hardly may have caught it, and want one look: not listed."`
+	MoreOn     *day.Day         `json:"moreOn,omitempty" doc:"When these others are looked at; missing where none are."`
 	Places     []OutbreakPlace  `json:"places" doc:"Where they stand."`
 	Origins    []OutbreakOrigin `json:"origins" doc:"Where each that has it may have it from."`
 	Past       []store.Ending   `json:"past" doc:"Its cases that ended, oldest first."`
@@ -168,7 +169,7 @@ func (srv *server) outbreak(
 	out := Outbreak{
 		Cause: string(id), Label: one.Label, Pest: one.Kind == "pest", Today: t.today,
 		Means: isolation.Means(isolation.TravelOf(string(id))), Incubation: exposure.Incubation(id, t.today),
-		Plants: t.plants(), More: t.more, Past: t.past, Origins: t.origins(),
+		Plants: t.plants(), More: t.more, MoreOn: t.moreOn, Past: t.past, Origins: t.origins(),
 	}
 	if began, has := t.began(out.Plants); has {
 		out.Began = &began

@@ -135,6 +135,8 @@ func TestWhoHardlyCaughtItIsListedUpToAHundred(t *testing.T) {
 	a := c.call("GET", "/api/outbreaks/mealybug", nil)
 	assert.Len(t, plantsBy(a, "exposed"), 100)
 	assert.InDelta(t, 3, a.body["more"], 0)
+	last := list(a, "plants")[100].(map[string]any)
+	assert.Equal(t, list(answer{body: last}, "looks")[0], a.body["moreOn"], "as of those that are listed")
 }
 
 // A newcomer that the same hands had before it is asked where it may have come from, though nobody

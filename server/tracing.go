@@ -35,6 +35,7 @@ type tracing struct {
 	exposed  []exposure.Exposed
 	told     []exposure.Exposed              // those of them that are listed
 	more     int                             // how many others want one look
+	moreOn   *day.Day                        // and when
 	from     map[uuid.UUID][]exposure.Origin // where each that has it may have it from
 	shares   map[uuid.UUID]working.Amount    // how the first share of these was worked out
 	past     []store.Ending
@@ -183,7 +184,7 @@ func (t *tracing) choose() {
 		}
 		if e.Act == exposure.LookOnce {
 			if once++; once > mostToldOnce {
-				t.more++
+				t.more, t.moreOn = t.more+1, &e.Looks[0]
 				continue
 			}
 		}

@@ -216,6 +216,10 @@ func TestHandsAndBlades(t *testing.T) {
 	met := exposure.Working(map[uuid.UUID]bool{a: true}, all, false)
 	require.Len(t, met, 2, "c after it; b was before it, Ben never had it, five hours are another sitting")
 	assert.Equal(t, []exposure.Tie{exposure.Session, exposure.Blade}, []exposure.Tie{met[0].Tie, met[1].Tie})
+	whole := []exposure.Worked{all[1], {Plant: c, On: start, By: "Ada", At: all[1].At.Add(3 * 3600e9)}}
+	assert.Len(t, exposure.Working(map[uuid.UUID]bool{a: true}, whole, false), 1, "three hours are one sitting still")
+	whole[1].At = whole[1].At.Add(1e9)
+	assert.Empty(t, exposure.Working(map[uuid.UUID]bool{a: true}, whole, false), "and a second more is another")
 	all[2].Cleaned = true
 	assert.Len(t, exposure.Working(map[uuid.UUID]bool{a: true}, all, false), 1, "the blade was cleaned between them")
 	met = exposure.Working(map[uuid.UUID]bool{a: true}, all, true)

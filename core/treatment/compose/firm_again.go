@@ -26,32 +26,34 @@ func (c *composer) firmAgain(list []*sit) []*sit {
 		return list
 	}
 	drank := slices.IndexFunc(list, func(s *sit) bool { return s.dated && slices.ContainsFunc(s.steps, drinksDeep) })
-	from, days, within, pot := 1, 1, firmsWithin, " in a moist pot"
 	switch {
 	case drank >= 0:
-		from = list[drank].day + 1
+		from, days, within := list[drank].day+1, 1, firmsWithin
+		if c.dry {
+			days, within = plumpEvery, plumpsWithin
+		}
+		return c.firmBy(list, list[drank:], from, from+within, days, " in a moist pot")
 	case c.smelled && !c.rootless && !c.resting():
-		drank, from, days, within, pot = 0, plumpEvery, plumpEvery, plumpsWithin-plumpEvery+1, "" // it dries first
-	default:
-		return list
+		return c.firmBy(list, list, plumpEvery, 1+plumpsWithin, plumpEvery, "")
 	}
-	if c.dry && pot != "" {
-		days, within = plumpEvery, plumpsWithin
-	}
-	sees := slices.ContainsFunc(list[drank:], func(s *sit) bool {
-		return s.dated && s.day <= from+within && has(s.steps, treatment.Unpot, treatment.SlideLook, treatment.Behead)
+	return list
+}
+
+// firmBy asks from a day to another whether it stands firm, unless its roots are seen from there on
+// anyway.
+func (c *composer) firmBy(list, rest []*sit, from, end, days int, pot string) []*sit {
+	sees := slices.ContainsFunc(rest, func(s *sit) bool {
+		return s.dated && s.day <= end && has(s.steps, treatment.Unpot, treatment.SlideLook, treatment.Behead)
 	})
 	if sees {
 		return list
 	}
-	looks := do(treatment.Look, every(days, toDay(from+within)), note(firmer(from+within, pot)))
-	return c.asksFirm(list, from, within, looks)
+	return c.asksFirm(list, from, end, do(treatment.Look, every(days, toDay(end)), note(firmer(end, pot))))
 }
 
 // asksFirm puts the question to the looks of those days: to a series that runs just then, once at
 // their end where a series looks for something else all the while, and else to a series of its own.
-func (c *composer) asksFirm(list []*sit, from, within int, looks step) []*sit {
-	end := from + within
+func (c *composer) asksFirm(list []*sit, from, end int, looks step) []*sit {
 	for _, s := range list {
 		for i := range s.steps {
 			x := &s.steps[i]
@@ -78,15 +80,4 @@ func drinksDeep(x step) bool {
 func firmer(last int, where string) string {
 	return fmt.Sprintf("does it stand firm again? Still as limp on day %d%s: slide it out; "+
 		"white, firm roots only need time, brown and soft ones are rot", last, where)
-}
-
-// firstLook is the day on which a plan that says nothing of looking is looked at (common practice).
-const firstLook = 14
-
-// lookedAt looks once at what nothing else of the plan looks at: else nobody learns whether it helped.
-func (c *composer) lookedAt(list []*sit) []*sit {
-	if c.discard != "" || len(list) == 0 || anyHas(list, treatment.Look, treatment.SlideLook, treatment.Discard) {
-		return list
-	}
-	return c.onDay(list, treatment.CareSit, firstLook, []step{do(treatment.Look)})
 }

@@ -318,3 +318,12 @@ func TestOneFeedAndOneLookAtLeast(t *testing.T) {
 		"answers":{"moist":"right","spikes":0},"place":{"warmthC":24}}`, treatment.Look)
 	assert.Equal(t, []int{14}, days)
 }
+
+// A pot that is opened within a week shows its roots then; one that is opened later does not.
+func TestWhenAPotIsOpenedLate(t *testing.T) {
+	for sat, late := range map[int]bool{-1: false, 0: false, 7: false, 8: true} {
+		c := &composer{agenda: &agenda{root: &rootWork{}}, sat: sat}
+		assert.Equal(t, late, c.opensLate(), sat)
+	}
+	assert.False(t, (&composer{agenda: &agenda{}, sat: 8}).opensLate(), "without work on the roots")
+}

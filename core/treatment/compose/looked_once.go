@@ -114,3 +114,14 @@ func plainLook(x step) bool {
 	return x.Op == treatment.Look && x.Params.Note == "" && x.Params.What == "" && x.Params.For == "" &&
 		!x.Params.Held && x.Params.Cond == ""
 }
+
+// firstLook is the day on which a plan that says nothing of looking is looked at (common practice).
+const firstLook = 14
+
+// lookedAt looks once at what nothing else of the plan looks at: else nobody learns whether it helped.
+func (c *composer) lookedAt(list []*sit) []*sit {
+	if c.discard != "" || len(list) == 0 || anyHas(list, treatment.Look, treatment.SlideLook, treatment.Discard) {
+		return list
+	}
+	return c.onDay(list, treatment.CareSit, firstLook, []step{do(treatment.Look)})
+}

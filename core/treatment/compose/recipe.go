@@ -34,14 +34,18 @@ func neverSleeps(x *subject) bool {
 // drownedRoots says whether it drowns and its roots were counted and most of them are dead: what
 // is wet is rot by now, whatever was accepted (common practice).
 func drownedRoots(x *subject) bool {
-	none := x.rootless && x.Facts.LiveRoots.Known
-	return drowning(x) && !x.untied && (none || x.counted && x.roots < mostDead)
+	return drowning(x) && !x.untied && deadRoots(x)
+}
+
+// deadRoots says whether its roots were counted, and none or the smaller part of them live.
+func deadRoots(x *subject) bool {
+	return x.rootless && x.Facts.LiveRoots.Known || x.counted && x.roots < mostDead
 }
 
 // boundOfDeadRoots says whether a pot is said to be full of roots of which most were counted dead: a
 // wider one is no help to what lives (common practice; the book asks for a wider pot all the same).
 func boundOfDeadRoots(x *subject) bool {
-	return !x.rescue() && (x.rootless && x.Facts.LiveRoots.Known || x.counted && x.roots < mostDead)
+	return !x.rescue() && deadRoots(x)
 }
 
 // treatedAs is the cause by whose recipe another is treated: too wide a pot, or one that does not

@@ -4987,6 +4987,8 @@ export interface components {
        * @description Others that hardly may have caught it, and want one look: not listed.
        */
       more: number;
+      /** @description When these others are looked at; missing where none are. */
+      moreOn?: string;
       /** @description Where each that has it may have it from. */
       origins: components["schemas"]["OutbreakOrigin"][];
       /** @description Whether nothing has it, may have it or is watched for it any more. */

@@ -1,5 +1,6 @@
-import { lazy, Suspense, useEffect, useState } from "react";
+import { lazy, Suspense, useState } from "react";
 import type { Working } from "../api/client";
+import { useAtRest } from "./atRest";
 
 const fetched = () => import("./HowOpen");
 const HowOpen = lazy(async () => ({ default: (await fetched()).HowOpen }));
@@ -7,7 +8,7 @@ const HowOpen = lazy(async () => ({ default: (await fetched()).HowOpen }));
 /** Opens a number to its working: what went in, by which formula, after whom, how sure. */
 export function How({ working, of }: { working: Working; of: string }) {
   const [asked, ask] = useState(false);
-  useEffect(whenIdle, []);
+  useAtRest(fetched);
   const label = `How ${of} came about`;
   const shut = (
     <button
@@ -32,14 +33,4 @@ export function How({ working, of }: { working: Working; of: string }) {
       </HowOpen>
     </Suspense>
   );
-}
-
-let begun = false;
-
-/** What opens a number is fetched when the page rests, so that it opens without a connection too. */
-function whenIdle() {
-  if (begun) return;
-  begun = true;
-  const soon = globalThis.requestIdleCallback ?? ((f: () => void) => setTimeout(f, 2000));
-  soon(() => void fetched().catch(() => {}));
 }

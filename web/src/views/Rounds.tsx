@@ -35,12 +35,12 @@ export function Rounds() {
     getInitialValueInEffect: false,
   });
   const rounds = useRounds(listed, minutes);
-  const cold = usePlaces(); // asked beside the walk, so that what comes in tonight moves no row
+  const standing = usePlaces(); // asked beside the walk, so that what comes in tonight moves no row
   const data = rounds.data;
   const listedNow = (data?.places ?? []).reduce((n, p) => n + (p.stops ?? []).length, 0);
   const drawn = useDrawn(listedNow);
   if (rounds.isLoadingError) return <Failed error={rounds.error} retry={() => rounds.refetch()} />;
-  if (!data || cold.isLoading) return <Waiting />;
+  if (!data || standing.isLoading) return <Waiting />;
   const { today, places, looks, more, plants } = data;
   const opens = looks > 0 && !data.budget; // the minutes of a cut walk are added up from its rows
   const stops = firstStops(places ?? [], drawn);
@@ -90,7 +90,7 @@ export function Rounds() {
       </Group>
       {data.budget && <Cut budget={data.budget} today={today} />}
       <Alarming places={places ?? []} />
-      {cold.data && <ColdComing cold={cold.data.cold} places={cold.data.places} today={today} />}
+      {standing.data && <ColdComing cold={standing.data.cold} places={standing.data.places} today={today} />}
       <WalkPlaces places={stops} today={today} wants={must} answered={atOnce} asks={data} picking={picking} />
       {waiting > 0 && (
         <details className={classes.waiting} open={data.must === 0}>

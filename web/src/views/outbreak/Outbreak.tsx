@@ -158,9 +158,10 @@ function Catchers({ outbreak, plants }: { outbreak: OutbreakOf; plants: Outbreak
           </li>
         ))}
       </ul>
-      {outbreak.more > 0 && (
+      {outbreak.moreOn && (
         <p className="soft small my-4">
-          {sayCount(outbreak.more, "other")} hardly may have caught it: their next look of any kind is enough.
+          {sayCount(outbreak.more, "other")} hardly may have caught it: look at each once, on{" "}
+          {shortDay(outbreak.moreOn)}.
         </p>
       )}
     </section>

@@ -86,11 +86,11 @@ describe("an outbreak", () => {
   });
 
   it("leaves out who is unticked, and keeps apart who has it", async () => {
-    open(outbreak([plant("1", "sick"), caught("2", 35, "now")], { more: 7 }));
+    open(outbreak([plant("1", "sick"), caught("2", 35, "now")], { more: 7, moreOn: "2027-01-11" }));
     await userEvent.click(await screen.findByRole("checkbox", { name: "Watch Hoya 2" }));
     expect(screen.getByRole("button", { name: "Pick who is watched" })).toHaveProperty("disabled", true);
     expect(screen.getByRole("button", { name: "Keep 1 plant apart that has it" })).toBeTruthy();
-    expect(pageText()).toContain("7 others hardly may have caught it");
+    expect(pageText()).toContain("7 others hardly may have caught it: look at each once, on 11 Jan");
   });
 
   it("tells where it may have come from, and how it ended", async () => {

@@ -4,12 +4,14 @@ import { Link } from "react-router";
 import type { PlantFile, Schemas } from "../../api/client";
 import { useRecord } from "../../api/recording";
 import { sayDay } from "../../dates";
+import { useAtRest } from "../../shell/atRest";
 import { Refused } from "../../shell/States";
 import { sentence, standingWord } from "../words";
 import classes from "./Standing.module.css";
 import { useAsking } from "./useAsking";
 
-const EndingDialog = lazy(async () => ({ default: (await import("./EndingDialog")).EndingDialog }));
+const dialog = () => import("./EndingDialog");
+const EndingDialog = lazy(async () => ({ default: (await dialog()).EndingDialog }));
 
 type Outcome = Schemas["Closed"]["outcome"];
 
@@ -45,6 +47,7 @@ interface EndingProps {
 
 function Ending(props: EndingProps) {
   const [asking, ask] = useAsking();
+  useAtRest(dialog);
   return (
     <>
       <button type="button" className="linkbutton soft" onClick={() => ask(true)}>

@@ -2,12 +2,14 @@ import { Button } from "@mantine/core";
 import { lazy, Suspense, useState } from "react";
 import type { PlantFile, Schemas } from "../../api/client";
 import { useRecord } from "../../api/recording";
+import { useAtRest } from "../../shell/atRest";
 import { Refused } from "../../shell/States";
 import { useUndo } from "../undo";
 import { useAsking } from "./useAsking";
 
-const PassAnyway = lazy(async () => ({ default: (await import("./StagingDialogs")).PassAnyway }));
-const BackTo = lazy(async () => ({ default: (await import("./StagingDialogs")).BackTo }));
+const dialogs = () => import("./StagingDialogs");
+const PassAnyway = lazy(async () => ({ default: (await dialogs()).PassAnyway }));
+const BackTo = lazy(async () => ({ default: (await dialogs()).BackTo }));
 
 export type Recovery = Schemas["Recovery"];
 
@@ -74,6 +76,7 @@ export function StepBack({ file, r }: { file: PlantFile; r: Recovery }) {
 export type Staging = ReturnType<typeof useStaging>;
 
 function useStaging(file: PlantFile, r: Recovery, to: string, done: () => void) {
+  useAtRest(dialogs);
   const record = useRecord(file.id);
   const undo = useUndo(file);
   const [reason, setReason] = useState("");

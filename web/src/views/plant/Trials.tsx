@@ -3,18 +3,21 @@ import { lazy, Suspense, useState } from "react";
 import type { PlantFile, Schemas } from "../../api/client";
 import { useRecord } from "../../api/recording";
 import { shortDay } from "../../dates";
+import { useAtRest } from "../../shell/atRest";
 import { Refused } from "../../shell/States";
 import { useUndo } from "../undo";
 import { asSentence, results, resultWord, sayCount } from "../words";
 import classes from "./Cases.module.css";
 
-const TryForm = lazy(async () => ({ default: (await import("./TryForm")).TryForm }));
+const form = () => import("./TryForm");
+const TryForm = lazy(async () => ({ default: (await form()).TryForm }));
 
 type Send = (said: string, body: Parameters<ReturnType<typeof useRecord>["mutate"]>[0], then?: () => void) => void;
 
 /** What was tried on the plant: what came of it, what is still open, and the way to try something. */
 export function Trials({ file }: { file: PlantFile }) {
   const [asking, setAsking] = useState(false);
+  useAtRest(form);
   const record = useRecord(file.id);
   const undo = useUndo(file);
   if (file.over && file.trials.length === 0) return null;
