@@ -7,6 +7,7 @@ import (
 
 	"tendermend/core/cause"
 	"tendermend/core/day"
+	"tendermend/core/plant"
 	"tendermend/core/prognosis"
 	"tendermend/core/recovery"
 	"tendermend/core/treatment"
@@ -133,6 +134,24 @@ func (s State) DishLevel() (working.Amount, bool) {
 		return working.Amount{}, false
 	}
 	return recovery.DishLevel(root.Value, *s.Pot.DepthCM*10)
+}
+
+// LevelWords say how high the water stands that it drinks from by a rule: from its
+// longest root and its pot, or as it was set; empty where nobody knows, and for the
+// rules of what is watered from above.
+func (s State) LevelWords(rule plant.WaterRule) string {
+	if rule != plant.Dish && rule != plant.Reservoir {
+		return ""
+	}
+	if level, known := s.DishLevel(); known && rule == plant.Dish {
+		return fmt.Sprintf("to %g mm", level.Value)
+	}
+	if set := s.Known.LevelCM; set.Known && rule == plant.Dish {
+		return fmt.Sprintf("to %g cm, as it was set", set.Value)
+	} else if set.Known {
+		return fmt.Sprintf("and fill it to %g cm", set.Value)
+	}
+	return ""
 }
 
 // ReservesLast is how many days of reserves are left, beside the expected time to

@@ -24,7 +24,7 @@ func TestTheDishFallsWithTheLongestRoot(t *testing.T) {
 	for i, step := range []struct {
 		root  int
 		level float64
-	}{{40, 30}, {61, 18}, {71, 18}, {73, 0}} {
+	}{{40, 30}, {50, 30}, {51, 29}, {79, 1}, {80, 0}, {81, 0}} {
 		b.write(20-i, check("longest-root", step.root))
 		level, ok := b.state().DishLevel()
 		require.True(t, ok)

@@ -119,11 +119,26 @@ func (s State) potted() bool {
 	return s.Pot.WidthCM != nil && strings.HasPrefix(s.Wants.SoldIn, "pot")
 }
 
+// overDish says whether it drinks from a dish: it stands in one, or is at the stage of one,
+// and its roots have not come down to where the water was.
+func (s State) overDish() bool {
+	if _, stage, in := s.CurrentStage(); s.Known.Seat.Value != facts.InDish && !(in && stage.Dish) {
+		return false
+	}
+	level, known := s.DishLevel()
+	return !known || level.Value > 0
+}
+
 // stands is the water rule of what it stands in, where that sets one.
 func (s State) stands() plant.WaterRule {
+	if s.overDish() {
+		return plant.Dish
+	}
 	switch s.Known.Seat.Value {
 	case facts.InReservoir:
 		return plant.Reservoir
+	case facts.InCup, facts.InJar:
+		return plant.InWater
 	case facts.Hung, facts.OnMount:
 		if s.Habit.Orchid {
 			return plant.AirRoots

@@ -2,6 +2,7 @@ package record
 
 import (
 	"fmt"
+	"slices"
 
 	"tendermend/core/facts"
 	"tendermend/core/plant"
@@ -49,6 +50,9 @@ func (*Watered) taken() taken { return whileHere }
 
 func (*Watered) effort() (Effort, int) { return ForWaterings, 1 }
 
+// mayBeWet are the rules by which a wet stick holds no water back.
+var mayBeWet = []plant.WaterRule{plant.WetTray, plant.Even, plant.Dish, plant.InWater}
+
 func (*Watered) concerns(s *situation, m moment) (list []Concern) {
 	if last, found := s.ledger.watered(m.on, s.entry); found {
 		said := fmt.Sprintf("Watered %s by %s already.", ago(m.at.Sub(last.RecordedAt)), last.By)
@@ -64,7 +68,8 @@ func (*Watered) concerns(s *situation, m moment) (list []Concern) {
 	case m.state.rotsUntouched():
 		const said = "It was accepted that it rots, and nobody has had its roots out yet: water feeds the rot."
 		list = append(list, Concern{RotWatered, said})
-	case m.state.wetAt(m.on) && m.state.Wants.WaterRule != plant.WetTray && m.state.Wants.WaterRule != plant.Even:
+	case m.state.wetAt(m.on) && !slices.Contains(mayBeWet, m.state.Wants.WaterRule) &&
+		!slices.Contains(mayBeWet, line.Rule):
 		const said = "The last stick came out wet. Wait until it is drier: %s. Record it all the same?"
 		list = append(list, Concern{WateredWet, fmt.Sprintf(said, line.Words)})
 	}

@@ -141,7 +141,7 @@ func (w Wishes) Faults() (faults []Fault) {
 	if w.Humidity != nil {
 		rising("humidity", w.Humidity[:], 5, 100, "%")
 	}
-	if w.WaterRule != "" && waterRuleText[w.WaterRule] == "" {
+	if w.WaterRule != "" && WaterRuleText()[w.WaterRule] == "" {
 		faults = append(
 			faults,
 			Fault{"waterRule", fmt.Sprintf("there is no water rule %q; pick one from the list", w.WaterRule)},

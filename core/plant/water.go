@@ -19,12 +19,20 @@ const (
 	WetTray    WaterRule = "wet-tray"    // stands in a tray of water
 	NoWater    WaterRule = "none"        // kept dry
 
+	// Dish and InWater are rules of what it stands in, never of a kind.
+	Dish    WaterRule = "dish"     // drinks from a dish under its pot
+	InWater WaterRule = "in-water" // roots above a cup or a glass of water
+
 	// TopDry is what older records say for a top quarter.
 	TopDry WaterRule = "top-dry"
 )
 
-// WaterRuleText says a water rule as a carer would.
-func WaterRuleText() map[WaterRule]string { return maps.Clone(waterRuleText) }
+// WaterRuleText says a water rule as a carer would, of those that a kind may have.
+func WaterRuleText() map[WaterRule]string {
+	words := maps.Clone(waterRuleText)
+	maps.DeleteFunc(words, func(r WaterRule, _ string) bool { return r == Dish || r == InWater })
+	return words
+}
 
 // Words says the rule as a carer would; empty where there is no such rule.
 func (r WaterRule) Words() string { return waterRuleText[r] }
@@ -32,6 +40,26 @@ func (r WaterRule) Words() string { return waterRuleText[r] }
 // How says how one finds out whether the rule is reached; empty where nothing is felt or
 // looked at (common practice).
 func (r WaterRule) How() string { return waterRuleHow[r] }
+
+// Look says what a look for water asks by the rule (common practice).
+func (r WaterRule) Look() string {
+	if asks := waterRuleLook[r]; asks != "" {
+		return asks
+	}
+	return "Feel whether it is dry enough to water"
+}
+
+// waterRuleLook are the rules by which nothing is felt.
+var waterRuleLook = map[WaterRule]string{
+	AirRoots:  "Water its roots where they are silver",
+	DryRest:   "Look how long its new roots are",
+	CupWater:  "Look whether its cup holds clear water",
+	Reservoir: "Look whether its water space is empty",
+	WetTray:   "Look whether its tray holds water",
+	Dish:      "Fill its dish",
+	InWater:   "Look at the water it stands over",
+	NoWater:   "No water now: look only",
+}
 
 var waterRuleHow = map[WaterRule]string{
 	Even:       "Lay a finger on the surface: cool and damp is right, anything drier wants water now.",
@@ -45,6 +73,8 @@ var waterRuleHow = map[WaterRule]string{
 	CupWater:   "Look at the water in its cup, and change it when it is not clear.",
 	Reservoir:  "Look at the level: fill it a day after it stood empty.",
 	WetTray:    "Look at the tray: one to two centimetres of rain water or other soft water.",
+	Dish:       "Pour into the dish, not over the pot, and again when it has been drunk.",
+	InWater:    "Fill it to just below its base, never over it; change it when it is not clear.",
 }
 
 var waterRuleText = map[WaterRule]string{
@@ -59,6 +89,8 @@ var waterRuleText = map[WaterRule]string{
 	CupWater:   "keep a little fresh water in the cup and the medium light",
 	Reservoir:  "a shallow reservoir, refilled a day after it is empty",
 	WetTray:    "stands in 1-2 cm of low-mineral water",
+	Dish:       "from below, out of a dish whose level falls as its roots grow down",
+	InWater:    "its base stands just above fresh water",
 	NoWater:    "none",
 }
 

@@ -9,32 +9,29 @@ import (
 	"tendermend/core/working"
 )
 
+// underRoots is how far the water of a dish stays below the longest root, mm.
+const underRoots = 10
+
 // DishLevel gives the water level of the falling dish, in mm from the bottom of
-// the pot: a third of the pot's height while the longest root has not come down
-// to it, then a fifth, then none. Both lengths are in mm; it is false without a
-// root or a pot depth.
+// the pot: a third of the pot's height at most, a centimetre below the longest root,
+// and none once that has come to the bottom. Both lengths are in mm; it is false
+// without a root or a pot depth.
 func DishLevel(longestRoot, potDepth float64) (working.Amount, bool) {
 	if potDepth <= 0 || longestRoot <= 0 {
 		return working.Amount{}, false
 	}
-	reach, share, of := longestRoot/potDepth, 0.0, "none: roots have passed the last level"
-	switch {
-	case reach < 2.0/3:
-		share, of = 1.0/3, "a third of the pot's height"
-	case reach < 4.0/5:
-		share, of = 1.0/5, "a fifth of the pot's height"
-	}
 	return working.Amount{
 		What:  "level of the dish",
-		Value: math.Round(share * potDepth),
+		Value: math.Floor(max(0, min(potDepth/3, potDepth-longestRoot-underRoots))),
 		Unit:  "mm",
 		Working: working.Working{
 			Inputs: []working.Input{
 				{Name: "longest root", Value: longestRoot, Unit: "mm"},
 				{Name: "pot's height", Value: potDepth, Unit: "mm"},
 			},
-			Formula: of + ": a third until the longest root has come down two thirds, a fifth until four fifths, " +
-				"then none", Source: working.CommonPractice, Sure: "fair: roots do not hang straight"},
+			Formula: "a third of the pot's height, and at most the height − longest root − 10 mm; none below zero",
+			Source:  working.CommonPractice, Sure: "fair: roots do not hang straight",
+		},
 	}, true
 }
 

@@ -125,10 +125,10 @@ func TestClearOnlyAfterAWholeGeneration(t *testing.T) {
 	assert.True(t, s.JudgeGate(h, began, began+37).Open)
 }
 
-// The dish of the water bridge: a third of the pot's height, a fifth, then none
-// (common practice).
+// The dish of the water bridge: a third of the pot's height at most, a centimetre below the
+// longest root, then none (common practice).
 func TestTheDishFallsAsTheRootsGoDown(t *testing.T) {
-	for root, want := range map[float64]float64{20: 40, 79: 40, 81: 24, 95: 24, 97: 0} {
+	for root, want := range map[float64]float64{20: 40, 70: 40, 71: 39, 109: 1, 110: 0, 130: 0} {
 		level, ok := recovery.DishLevel(root, 120)
 		require.True(t, ok)
 		assert.Equal(t, want, level.Value, "longest root %g mm in a pot of 120", root)

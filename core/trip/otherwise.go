@@ -29,6 +29,10 @@ func Otherwise(rule plant.WaterRule) (what string, everyDays int, known bool) {
 		return "fill its reservoir up when the level is down", 7, true
 	case plant.WetTray:
 		return "keep water in its tray", 3, true
+	case plant.Dish:
+		return "fill its dish to the mark", 2, true
+	case plant.InWater:
+		return "change its water, to just below its base", 4, true
 	case plant.Even, plant.SurfaceDry, plant.QuarterDry, plant.HalfDry, plant.DryThrough, plant.DryRest, plant.NoWater,
 		plant.TopDry:
 	}

@@ -92,7 +92,8 @@ func TestTripsHoldTogether(t *testing.T) {
 
 func TestWhatTellsNothingByDryingIsSeenToByTheCalendar(t *testing.T) {
 	for rule, every := range map[plant.WaterRule]int{
-		plant.AirRoots: 1, plant.CupWater: 4, plant.Reservoir: 7, plant.WetTray: 3, plant.HalfDry: 0, plant.NoWater: 0,
+		plant.AirRoots: 1, plant.CupWater: 4, plant.Reservoir: 7, plant.WetTray: 3,
+		plant.Dish: 2, plant.InWater: 4, plant.HalfDry: 0, plant.NoWater: 0,
 	} {
 		what, days, known := trip.Otherwise(rule)
 		assert.Equal(t, every, days, rule)

@@ -25,7 +25,7 @@ type Asked struct {
 	Held   string // why its plan or stage holds water back; empty where none does
 	Potted bool   // whether it is known to stand in a pot with a medium
 	// Stands is the rule of what it stands in, where that sets one whatever its kind: a
-	// water space, or nothing round its roots. Empty where its kind decides.
+	// water space, a dish, a cup, or nothing round its roots. Empty where its kind decides.
 	Stands  plant.WaterRule
 	DLI     *float64 // light read at its place, mol m⁻² d⁻¹
 	Lamp    bool     // whether a lamp lights it
@@ -154,13 +154,19 @@ func none(why string, lookDays int, asks string, rest bool) Line {
 	}
 }
 
+// standsIn says of what sets a rule of its own that the plant stands in it.
+var standsIn = map[plant.WaterRule]string{
+	plant.AirRoots: "its roots hang bare", plant.Reservoir: "it stands in a pot with a water space",
+	plant.Dish: "it stands over a dish", plant.InWater: "it stands over water",
+}
+
 // line is a rule with a window by days.
 func (a Asked) line(rule plant.WaterRule, why string, stretch float64) Line {
-	switch {
-	case a.Stands == plant.Reservoir:
-		rule, why, stretch = a.Stands, why+"; it stands in a pot with a water space", 1
+	switch stands := standsIn[a.Stands]; {
 	case a.Stands == plant.AirRoots:
-		rule, why = a.Stands, why+"; its roots hang bare"
+		rule, why = a.Stands, why+"; "+stands
+	case stands != "":
+		rule, why, stretch = a.Stands, why+"; "+stands, 1
 	case rule == plant.AirRoots && a.Potted: // in a medium its roots dry by the pot's depth
 		rule, why = plant.HalfDry, why+"; it stands in a pot"
 	}

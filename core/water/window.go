@@ -65,10 +65,17 @@ func UsualWindow(h plant.Habit, last day.Day, rule func(day.Day) Line) Window {
 	return usual(h, last, rule(w.From))
 }
 
+// daysOf are the rules that tell their days whatever the habit, first and last (common
+// practice): bare roots dry within the day, a dish is filled with what is drunk in one or two,
+// and water below a base goes stale within the week.
+var daysOf = map[plant.WaterRule][2]float64{
+	plant.AirRoots: {1, 2}, plant.Dish: {2, 4}, plant.InWater: {3, 7},
+}
+
 func usual(h plant.Habit, last day.Day, line Line) Window {
 	from, until := float64(h.WaterDays[0])*line.Stretch, float64(h.WaterDays[1])*line.Stretch
-	if line.Rule == plant.AirRoots { // bare roots dry within the day
-		from, until = 1, 2
+	if days, known := daysOf[line.Rule]; known {
+		from, until = days[0], days[1]
 	}
 	first := last + day.Day(math.Round(from))
 	return Window{

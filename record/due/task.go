@@ -74,8 +74,8 @@ type Task struct {
 	Minutes int     `json:"minutes"`
 	Step    string  `json:"step,omitempty"`
 	Gate    string  `json:"gate,omitempty" doc:"What must be seen before the step is done."`
-	// Turns is how the reason reads from later days on: a row of the lists knows no today.
-	Turns []LaterWhy `json:"turns,omitempty" doc:"How the reason reads from later days on."`
+	// Turns is how it reads from later days on: a row of the lists knows no today.
+	Turns []Turned `json:"turns,omitempty" doc:"How it reads from later days on."`
 	// Weight is how much rides on it, 1-5: it orders the walk inside a place
 	// when time is short.
 	Weight int `json:"weight"`
@@ -109,9 +109,11 @@ func (t Task) Presses(today day.Day) bool { return t.Kind == Signal || t.Until <
 // Over says whether it is too late for a task on a day, or it was switched off.
 func (t Task) Over(today day.Day, off []care.Job) bool { return t.term().Over(today, off) }
 
-// LaterWhy is the reason of a task from a day on.
-type LaterWhy struct {
+// Turned is what a task asks from a day on, how, and why.
+type Turned struct {
 	From day.Day `json:"from"`
+	What string  `json:"what"`
+	How  string  `json:"how,omitempty"`
 	Why  string  `json:"why"`
 }
 
@@ -119,7 +121,7 @@ type LaterWhy struct {
 func (t Task) At(today day.Day) Task {
 	for _, turn := range t.Turns {
 		if turn.From <= today {
-			t.Why = turn.Why
+			t.What, t.How, t.Why = turn.What, turn.How, turn.Why
 		}
 	}
 	t.Turns = nil

@@ -2,6 +2,8 @@ package due
 
 import (
 	"tendermend/core/day"
+	"tendermend/core/drying"
+	"tendermend/core/plant"
 	"tendermend/core/water"
 	"tendermend/core/working"
 	"tendermend/record"
@@ -20,12 +22,21 @@ func waterTask(s record.State, south bool) (Task, bool) {
 		why = "A guess from its pot and how it grows; nothing was found in it yet."
 	}
 	lines := s.WaterLines(south)
-	said := func(on day.Day) string {
+	asks := func(on day.Day) Turned {
 		line := lines(on)
-		if !line.Days {
-			return "No water now: " + line.Why + ". Look only."
+		said := Turned{What: line.Rule.Look(), How: line.Rule.How(), Why: working.Capital(line.Words) + ": " + line.Why + "."}
+		_, dries := drying.RuleOf(line.Rule)
+		switch level := s.LevelWords(line.Rule); {
+		case !line.Days:
+			said.Why = "No water now: " + line.Why + "."
+		case dries:
+			said.Why = why + " Its rule: " + line.Words + " (" + line.Why + ")."
+		case level != "":
+			said.What += " " + level
+		case line.Rule == plant.Dish:
+			said.How += " Measure its longest root and how deep its pot is: its level follows from them."
 		}
-		return why + " Its rule: " + line.Words + " (" + line.Why + ")."
+		return said
 	}
 	// Of a pot that is known badly the best day is the last that is safe: it is looked at
 	// sooner, since a look teaches.
@@ -33,20 +44,22 @@ func waterTask(s record.State, south bool) (Task, bool) {
 	if w.Best == w.Until {
 		first = w.From + (w.Best-w.From)/2
 	}
+	last := asks(first)
 	t := Task{
 		Kind:    Water,
 		From:    first,
 		Until:   w.Until,
-		What:    "Feel whether it is dry enough to water",
-		How:     lines(first).Rule.How(),
-		Why:     said(first),
+		What:    last.What,
+		How:     last.How,
+		Why:     last.Why,
 		Minutes: 1,
 		Weight:  2,
 	}
-	last := t.Why
 	for on := first + 1; on <= first+turnsFor; on++ {
-		if now := said(on); now != last {
-			t.Turns, last = append(t.Turns, LaterWhy{on, now}), now
+		if now := asks(on); now != last {
+			last = now
+			now.From = on
+			t.Turns = append(t.Turns, now)
 		}
 	}
 	return t, true

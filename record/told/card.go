@@ -9,6 +9,7 @@ import (
 
 	"tendermend/core/day"
 	"tendermend/core/facts"
+	"tendermend/core/plant"
 	"tendermend/core/recovery"
 	"tendermend/core/treatment"
 	"tendermend/core/treatment/sheet"
@@ -116,12 +117,11 @@ func (c carding) water() CardLine {
 		return CardLine{wet.Title + ", " + working.Every(wet.Every, "day") + " until " + wet.Until, fromPlan}
 	}
 	line := c.WaterLine(c.on, c.south)
-	_, stage, in := c.CurrentStage()
 	switch {
-	case in && stage.Dish:
-		return CardLine{"From below: the level of its dish follows its longest root", fromPlan}
 	case !line.Days:
 		return CardLine{"None now: " + line.Why, fromPlan}
+	case line.Rule == plant.Dish:
+		return CardLine{c.dish(), fromPlan}
 	case c.facts.Seat.Value == facts.InReservoir && c.facts.LevelCM.Known:
 		return CardLine{fmt.Sprintf("By its level: the water space filled to %g cm, again a day after it is empty",
 			c.facts.LevelCM.Value), fromFacts}
@@ -129,6 +129,14 @@ func (c carding) water() CardLine {
 		return CardLine{"It stands in water: changed when the plan says, the level below the base", fromFacts}
 	}
 	return CardLine{working.Capital(line.Words) + ": " + line.Why, fromKind}
+}
+
+// dish says how high its dish is filled, or what to measure for that.
+func (c carding) dish() string {
+	if level := c.LevelWords(plant.Dish); level != "" {
+		return "From below: its dish is filled " + level + "; the level falls as its roots grow down"
+	}
+	return "From below: measure its longest root and how deep its pot is, and the level of its dish follows"
 }
 
 // worked says whether its roots were worked on under this plan.

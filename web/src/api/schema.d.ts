@@ -4082,10 +4082,6 @@ export interface components {
        */
       ppfd: number;
     };
-    LaterWhy: {
-      from: string;
-      why: string;
-    };
     Learned: {
       /** Format: int64 */
       batches: number;
@@ -7531,8 +7527,8 @@ export interface components {
       step?: string;
       /** @description The entry that began the trial whose result is asked for. */
       trial?: string;
-      /** @description How the reason reads from later days on. */
-      turns?: components["schemas"]["LaterWhy"][];
+      /** @description How it reads from later days on. */
+      turns?: components["schemas"]["Turned"][];
       /** @description The last day that is still safe. */
       until: string;
       /** @description Whether it was put off so often that it may not be wanted. */
@@ -7863,6 +7859,12 @@ export interface components {
       /** @description Whether seeing it or not seeing it turns the matter. */
       present: boolean;
       sign: string;
+    };
+    Turned: {
+      from: string;
+      how?: string;
+      what: string;
+      why: string;
     };
     TypedAir: {
       /**
