@@ -93,6 +93,7 @@ func TestNoSeriousFindingByAxe(t *testing.T) {
 			{"/exchange", "Take out"},
 			{plantPath("T-014") + "/measure", "Root tally"}, {plantPath("T-008") + "/work", "Lay out first"},
 			{"/sale", "Pick how it grows"}, {"/bench", "A pot for the live roots"}, {"/bench/mix", "Ingredient"},
+			{"/bench/dish", "To scale"},
 			{"/bench/feed", "Feed in the water"}, {"/bench/cupboard", "is counted against its steps"},
 			{"/household", "Who lives here?"}, {"/handbook/confirmed", "The cases"},
 			{"/handbook/kinds/alocasia-zebrina", "Pests that come"},

@@ -165,6 +165,7 @@ func (srv *server) benchOperations(api huma.API) {
 
 func (srv *server) instruments(api huma.API) {
 	instrument(srv, api, "pot", "A pot for live roots", plainly(bench.Pot))
+	instrument(srv, api, "dish", "The level of a dish under new roots", plainly(bench.Dish))
 	instrument(srv, api, "mix", "A mix by parts",
 		func(ctx context.Context, a store.Account, in bench.MixInput) (bench.Reckoning, error) {
 			own, err := srv.store.OwnMixes(ctx, a.Collection.ID)

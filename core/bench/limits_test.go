@@ -66,3 +66,31 @@ func TestAFlushIsThreePots(t *testing.T) {
 		assert.InDelta(t, 3*mix.PotLitres(pot), found, 1e-9, pot)
 	}
 }
+
+// The dish of new roots at its limits: it falls from a root that comes within a centimetre of
+// a third of the pot, and is gone a centimetre above the bottom.
+func TestTheDishIsToldUpToItsLimits(t *testing.T) {
+	for root, want := range map[float64]struct {
+		level float64
+		done  bool
+	}{1: {30, false}, 50: {30, false}, 51: {29, false}, 79: {1, false}, 80: {0, true}, 200: {0, true}} {
+		r, err := bench.Dish(bench.DishInput{PotDepthCM: 9, LongestRootMM: root})
+		require.NoError(t, err)
+		assert.Equal(t, want.level, r.Amounts[0].Value, root)
+		assert.Equal(t, want.done, strings.Contains(strings.Join(r.Warnings, " "), "no water stands"), root)
+		falls, gone := r.Amounts[len(r.Amounts)-2].Value, r.Amounts[len(r.Amounts)-1].Value
+		assert.Equal(t, [2]float64{50, 80}, [2]float64{falls, gone})
+		if !want.done {
+			assert.InDelta(t, 90, want.level+root+r.Amounts[1].Value, 1e-9, "root, air and water fill the pot")
+			assert.GreaterOrEqual(t, r.Amounts[1].Value, 10.0)
+		}
+	}
+	for depth, fine := range map[float64]bool{3: true, 60: true, 2.9: false, 60.1: false} {
+		_, err := bench.Dish(bench.DishInput{PotDepthCM: depth, LongestRootMM: 10})
+		assert.Equal(t, fine, err == nil, depth)
+	}
+	for root, fine := range map[float64]bool{1: true, 1000: true, 0.9: false, 1001: false} {
+		_, err := bench.Dish(bench.DishInput{PotDepthCM: 9, LongestRootMM: root})
+		assert.Equal(t, fine, err == nil, root)
+	}
+}

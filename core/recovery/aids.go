@@ -9,8 +9,8 @@ import (
 	"tendermend/core/working"
 )
 
-// underRoots is how far the water of a dish stays below the longest root, mm.
-const underRoots = 10
+// UnderRoots is how far the water of a dish stays below the longest root, mm (common practice).
+const UnderRoots = 10
 
 // DishLevel gives the water level of the falling dish, in mm from the bottom of
 // the pot: a third of the pot's height at most, a centimetre below the longest root,
@@ -22,7 +22,7 @@ func DishLevel(longestRoot, potDepth float64) (working.Amount, bool) {
 	}
 	return working.Amount{
 		What:  "level of the dish",
-		Value: math.Floor(max(0, min(potDepth/3, potDepth-longestRoot-underRoots))),
+		Value: math.Floor(max(0, min(potDepth/3, potDepth-longestRoot-UnderRoots))),
 		Unit:  "mm",
 		Working: working.Working{
 			Inputs: []working.Input{

@@ -121,6 +121,7 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import("./views/bench/Bench")).Bench }),
             children: [
               { index: true, lazy: async () => ({ Component: (await import("./views/bench/PotBench")).PotBench }) },
+              { path: "dish", lazy: async () => ({ Component: (await import("./views/bench/DishBench")).DishBench }) },
               { path: "mix", lazy: async () => ({ Component: (await import("./views/bench/MixBench")).MixBench }) },
               {
                 path: "dilution",

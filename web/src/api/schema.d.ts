@@ -295,6 +295,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/bench/dish": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** The level of a dish under new roots; records nothing */
+    post: operations["bench-dish"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/bench/dose": {
     parameters: {
       query?: never;
@@ -3157,6 +3174,18 @@ export interface components {
       what?: string;
       /** @description What goes in, or was in the bottle before. */
       with?: string[];
+    };
+    DishInput: {
+      /**
+       * Format: double
+       * @description The longest new root, from the base down, mm.
+       */
+      longestRootMm: number;
+      /**
+       * Format: double
+       * @description How deep the pot is inside, cm.
+       */
+      potDepthCm: number;
     };
     Dismissed: {
       /** @description Why it is harmless. */
@@ -8780,6 +8809,39 @@ export interface operations {
     requestBody: {
       content: {
         "application/json": components["schemas"]["DilutionInput"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Reckoning"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "bench-dish": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["DishInput"];
       };
     };
     responses: {

@@ -3,6 +3,7 @@ import classes from "./Bench.module.css";
 
 const tools = [
   { to: "/bench", label: "Pot", end: true },
+  { to: "/bench/dish", label: "Dish" },
   { to: "/bench/mix", label: "Mix" },
   { to: "/bench/dilution", label: "Dilution" },
   { to: "/bench/dose", label: "Label dose" },

@@ -4,6 +4,7 @@ import { Route, Routes } from "react-router";
 import { describe, expect, it } from "vitest";
 import { type Asked, device, pageText, Refusal, serve, show, working } from "../../testing/page";
 import { Bench } from "./Bench";
+import { DishBench } from "./DishBench";
 import { AirBench, FeedBench, LightBench, RunwayBench } from "./GrowthBench";
 import { MixBench } from "./MixBench";
 import { PotBench } from "./PotBench";
@@ -211,6 +212,30 @@ describe("feed, light and air", () => {
   });
 });
 
+describe("a dish under new roots", () => {
+  it("asks for both lengths, draws the level and keeps the root with a plant", async () => {
+    const asked = serve({
+      ...tables,
+      "POST /api/bench/dish": reckoned("level of the dish", 26, "mm"),
+      "POST /api/plants/plant-1/entries": {},
+    });
+    show(<DishBench />);
+    await waitFor(() => expect(result().textContent).toContain("For example: a pot 8 cm deep"));
+    await userEvent.type(await field("Pot, depth inside"), "9");
+    expect(result().textContent).toContain("Give how deep the pot is, and its longest root.");
+    await userEvent.type(await field("Longest new root"), "54");
+    await waitFor(() => expect(screen.getByRole("img").getAttribute("aria-label")).toContain("90 mm deep"));
+    expect(bodies(asked, "dish").at(-1)).toEqual({ potDepthCm: 9, longestRootMm: 54 });
+    await userEvent.click(screen.getByRole("combobox", { name: "Keep it with a plant" }));
+    await userEvent.click(await screen.findByRole("option", { name: /Fern/ }));
+    await userEvent.click(screen.getByRole("button", { name: "Keep it" }));
+    await waitFor(() => {
+      const kept = asked.find((a) => a.path.includes("plant-1"))?.body as Record<string, unknown> | undefined;
+      expect(kept?.checked).toEqual({ readings: [{ measure: "longest-root", value: 54 }] });
+    });
+  });
+});
+
 describe("how long reserves last", () => {
   it("goes by the eye, or by two weighings with their days", async () => {
     const asked = serve({ ...tables, "POST /api/bench/runway": reckoned("days left, shortest", 45, "days") });
@@ -262,7 +287,7 @@ describe("the bench", () => {
       undefined,
       "/bench/air",
     );
-    expect(screen.getAllByRole("link")).toHaveLength(9);
+    expect(screen.getAllByRole("link")).toHaveLength(10);
     expect(screen.getByRole("link", { current: "page" }).textContent).toBe("Air");
   });
 });

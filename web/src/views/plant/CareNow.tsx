@@ -6,6 +6,7 @@ import { shortDay } from "../../dates";
 import { How } from "../../shell/How";
 import { Refused } from "../../shell/States";
 import { sayProse, sayQuantity, useUnits } from "../../units";
+import { DishPicture } from "../bench/pictures/DishPicture";
 import { useUndo } from "../undo";
 import { sayCount } from "../words";
 import { openCase } from "./Cases";
@@ -114,6 +115,7 @@ function StageTables({ file }: { file: PlantFile }) {
   const [system] = useUnits();
   const r = file.recovery;
   const stage = r?.stages?.[r.index];
+  const input = (name: string) => r?.dish?.working.inputs?.find((i) => i.name === name)?.value;
   return (
     <>
       {stage?.dish && !r?.dish && (
@@ -126,6 +128,7 @@ function StageTables({ file }: { file: PlantFile }) {
         <li>
           Dish: water to <b>{r.dish.value > 0 ? sayQuantity(r.dish.value, "mm", system) : "none any more"}</b>{" "}
           <How working={r.dish.working} of="the level of its dish" />
+          <DishPicture depthMm={input("pot's height") ?? 0} rootMm={input("longest root")} levelMm={r.dish.value} />
         </li>
       )}
       {r && r.weaning.length > 0 && (

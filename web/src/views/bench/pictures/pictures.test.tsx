@@ -1,6 +1,7 @@
 import { screen } from "@testing-library/react";
 import { describe, expect, it } from "vitest";
 import { device, show } from "../../../testing/page";
+import { DishPicture } from "./DishPicture";
 import { JugPicture } from "./JugPicture";
 import { MixPicture } from "./MixPicture";
 import { PotPicture } from "./PotPicture";
@@ -44,6 +45,19 @@ describe("a picture of the bench", () => {
     expect(told()).toBe("In the pot: bark: 75 %, 0.6 l; perlite: 25 %, 0.2 l.");
     unmount();
     show(<MixPicture parts={[{ what: "bark", parts: 0 }]} />);
+    expect(told()).toBeUndefined();
+  });
+
+  it("stands a pot in its dish to scale, the water under the longest root", () => {
+    const { unmount } = show(<DishPicture depthMm={90} rootMm={51} levelMm={29} />);
+    expect(told()).toBe("To scale: a pot 90 mm deep over a dish, water to 29 mm, its longest root 51 mm.");
+    const water = document.querySelector("rect");
+    expect(Number(water?.getAttribute("height"))).toBeCloseTo((29 / 90) * 7.5);
+    unmount();
+    const dry = show(<DishPicture depthMm={90} levelMm={0} />);
+    expect(told()).toBe("To scale: a pot 90 mm deep over a dish, no water any more.");
+    dry.unmount();
+    show(<DishPicture depthMm={0} levelMm={0} />);
     expect(told()).toBeUndefined();
   });
 
