@@ -115,6 +115,7 @@ type PlanPreview struct {
 	Odds     working.Amount `json:"odds" doc:"Share of plants that live with what is accepted, treated, 0-1."`
 	Needs    []sheet.Need   `json:"needs" doc:"What its steps need, against the cupboard."`
 	Breaches []RuleBroken   `json:"breaches" doc:"Rules that a changed plan goes against."`
+	Edited   []sheet.Edited `json:"edited" doc:"The changes, by the name and sitting of their steps."`
 	// Questions are what nobody said and would change this plan.
 	Questions []sheet.Question `json:"questions" doc:"What nobody said and would change this plan; five at most."`
 	Facts     []facts.Row      `json:"facts" doc:"What the plan begins from, as far as it is known."`
@@ -201,6 +202,7 @@ func (srv *server) previewPlan(ctx context.Context, a store.Account, in *planInp
 		Odds:      prognosis.Odds(made.Sheet.Causes),
 		Needs:     list.Body.Needs,
 		Breaches:  brokenRules(made.Breaches),
+		Edited:    made.Edited,
 		Questions: sheet.QuestionsFor(sit, answers),
 		Facts:     made.Situation.Facts.Rows(),
 	}

@@ -43,6 +43,31 @@ func (a Answers) change(composed treatment.Plan) (treatment.Plan, [][]string) {
 	return p, ids
 }
 
+// Edited is a change of the carer's, by the name of its step and where it stands, or stood.
+type Edited struct {
+	Step    string `json:"step"`
+	Title   string `json:"title"`
+	Sitting int    `json:"sitting" doc:"The sitting of its step; the one before where that is gone, 1 at least."`
+}
+
+// edited names the changes of a plan as it was composed, in the plan as it is now.
+func (a Answers) edited(composed, changed treatment.Plan) []Edited {
+	list, ids := []Edited{}, identify(composed)
+	for _, e := range a.Edits {
+		n := 0
+		for i := range composed.Sittings {
+			if len(changed.Sittings[i].Steps) > 0 {
+				n++
+			}
+			if k := slices.Index(ids[i], e.Step); k >= 0 {
+				o, _ := treatment.OperatorByID(composed.Sittings[i].Steps[k].Op)
+				list = append(list, Edited{e.Step, o.Title, max(1, n)})
+			}
+		}
+	}
+	return list
+}
+
 // undated says why a sitting that waits for something is not put on a day.
 func undated(s treatment.Sitting, step int) treatment.LeftOut {
 	o, _ := treatment.OperatorByID(s.Steps[step].Op)

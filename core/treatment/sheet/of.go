@@ -19,6 +19,7 @@ type Made struct {
 	Sheet     Plan
 	Situation treatment.Situation
 	Breaches  []check.Breach
+	Edited    []Edited
 }
 
 // Of makes a plan: it fills the answers into the situation, composes, takes the
@@ -42,7 +43,7 @@ func Of(s treatment.Situation, a Answers) (Made, error) {
 	sheet := dated(s, p, ids)
 	sheet.Rules = append([]Rule{}, slices.Concat(setAside(a), changesFirst(s, sheet), takenFor(s, a), sheet.Rules)...)
 	sheet.Breaches = breaches
-	return Made{sheet, s, breaches}, nil
+	return Made{sheet, s, breaches, a.edited(composed, p)}, nil
 }
 
 // identify gives every step of a plan an id: its operator and day, and a number

@@ -264,3 +264,41 @@ func TestTheUsualSideOfAChoiceIsThePlanWithoutOne(t *testing.T) {
 	assert.True(t, usual["multiplyBy node-cutting"], "which stands behind a tip in the list: %v", usual)
 	assert.True(t, usual["pestFirst "], "of a kind whose leaves take no soap: %v", usual)
 }
+
+// A change is told by the name of its step and where that stood, whatever is left of the
+// plan: no reader of a plan has to remember what was in it.
+func TestChangesAreNamedWhateverIsLeftOfThePlan(t *testing.T) {
+	s := situation("monstera-deliciosa", cause.RootRot)
+	a := sheet.Answers{RootBallCM: p(8.0), PotWidthCM: p(14.0)}
+	whole := made(t, s, a)
+	assert.Empty(t, whole.Edited)
+	last := whole.Sheet.Sittings[len(whole.Sheet.Sittings)-1].N
+	require.Greater(t, last, 1)
+	alone := func(of sheet.Step) bool {
+		return !slices.ContainsFunc(whole.Sheet.Steps, func(x sheet.Step) bool {
+			return x.Sitting == of.Sitting && x.ID != of.ID
+		})
+	}
+	for _, step := range whole.Sheet.Steps {
+		one := a
+		one.Edits = []sheet.Edit{{Step: step.ID, LeaveOut: true}, {Step: "no-such@d0", LeaveOut: true}}
+		edited := made(t, s, one).Edited
+		require.Len(t, edited, 1, "what is not in the plan changes nothing")
+		at := step.Sitting
+		if alone(step) {
+			at = max(1, at-1) // its sitting is gone with it
+		}
+		assert.Equal(t, sheet.Edited{Step: step.ID, Title: step.Title, Sitting: at}, edited[0])
+	}
+	for _, gone := range []int{1, last} { // all of one sitting
+		all := a
+		for _, step := range whole.Sheet.Steps {
+			if step.Sitting == gone {
+				all.Edits = append(all.Edits, sheet.Edit{Step: step.ID, LeaveOut: true})
+			}
+		}
+		m := made(t, s, all)
+		require.Len(t, m.Edited, len(all.Edits))
+		assert.Equal(t, max(1, gone-1), m.Edited[0].Sitting)
+	}
+}

@@ -3292,6 +3292,15 @@ export interface components {
       /** @description Id of the step. */
       step: string;
     };
+    Edited: {
+      /**
+       * Format: int64
+       * @description The sitting of its step; the one before where that is gone, 1 at least.
+       */
+      sitting: number;
+      step: string;
+      title: string;
+    };
     Effect: {
       /**
        * @description How it is kept among the others.
@@ -5436,6 +5445,8 @@ export interface components {
       answers: components["schemas"]["Answers"];
       /** @description Rules that a changed plan goes against. */
       breaches: components["schemas"]["RuleBroken"][];
+      /** @description The changes, by the name and sitting of their steps. */
+      edited: components["schemas"]["Edited"][];
       /** @description What the plan begins from, as far as it is known. */
       facts: components["schemas"]["Row"][];
       /** @description What its steps need, against the cupboard. */

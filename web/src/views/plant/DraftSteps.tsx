@@ -1,4 +1,4 @@
-import { memo, useRef, useState } from "react";
+import { memo, useState } from "react";
 import type { Schemas } from "../../api/client";
 import { How } from "../../shell/How";
 import { PlanHead, Rules, type Seated, SittingHead, sittingsOf } from "./PlanParts";
@@ -21,13 +21,9 @@ interface DraftStepsProps {
 export const DraftSteps = memo(function DraftSteps(props: DraftStepsProps) {
   const { preview, edits, setAside, changeSetAside } = props;
   const { plan, odds } = preview;
-  const seats = useSeats(plan);
   const sittings = sittingsOf(plan);
-  // What stood in no sitting that is still there is shown with the first.
-  const seatOf = (step: string) => {
-    const n = seats.get(step)?.sitting;
-    return sittings.some((s) => s.sitting.n === n) ? n : sittings[0]?.sitting.n;
-  };
+  // A change that the plan has not heard of yet stands where its step does.
+  const known = (step: string) => preview.edited.find((e) => e.step === step) ?? plan.steps?.find((s) => s.id === step);
   return (
     <>
       <PlanHead plan={plan} />
@@ -41,8 +37,8 @@ export const DraftSteps = memo(function DraftSteps(props: DraftStepsProps) {
           key={seated.sitting.n}
           {...seated}
           {...props}
-          of={edits.filter((e) => seatOf(e.step) === seated.sitting.n)}
-          titled={(step) => seats.get(step)?.title ?? step.split("@")[0]?.replaceAll("-", " ") ?? step}
+          of={edits.filter((e) => known(e.step)?.sitting === seated.sitting.n)}
+          titled={(step) => known(step)?.title ?? ""}
         />
       ))}
       {setAside && (
@@ -58,13 +54,6 @@ export const DraftSteps = memo(function DraftSteps(props: DraftStepsProps) {
   );
 });
 
-/** Where each step stood when it was last in the plan, so that what was left out is still known by its name. */
-function useSeats(plan: Schemas["PlanPreview"]["plan"]) {
-  const seats = useRef(new Map<string, { sitting: number | undefined; title: string }>());
-  for (const s of plan.steps ?? []) seats.current.set(s.id, { sitting: s.sitting, title: s.title });
-  return seats.current;
-}
-
 interface OneSittingProps extends Seated, DraftStepsProps {
   /** The changes to its steps. */
   of: Edit[];
@@ -75,10 +64,9 @@ interface OneSittingProps extends Seated, DraftStepsProps {
 function OneSitting(props: OneSittingProps) {
   const { sitting, steps, of, titled, preview, edits, edit, setAside, changeSetAside, today } = props;
   const [open, setOpen] = useState(false);
-  const first = edits.find((e) => e.leaveOut || e.day !== undefined || e.potWidthCm !== undefined);
   const broken = (change: Edit) =>
     // What no single change brought about is said with the first.
-    preview.breaches.filter((b) => b.edit === change.step || (!b.edit && change.step === first?.step));
+    preview.breaches.filter((b) => b.edit === change.step || (!b.edit && change.step === preview.edited[0]?.step));
   return (
     <section className={classes.sat} aria-label={`Sitting ${sitting.n}`}>
       <SittingHead sitting={sitting} today={today} />

@@ -64,6 +64,7 @@ const preview = (a: Asked) => {
     odds: { what: "share that lives", value: 0.7, unit: "", working },
     needs: [],
     breaches: out.includes("clean-blade@d0") ? [{ ...breach, reason }] : [],
+    edited: steps.filter((s) => out.includes(s.id)).map((s) => ({ step: s.id, title: s.title, sitting: 1 })),
   };
 };
 
@@ -135,6 +136,17 @@ describe("a plan before it is taken up", () => {
     await userEvent.click(screen.getByRole("button", { name: "Put back: Clean blade and hands" }));
     await waitFor(() => expect(screen.queryByRole("region", { name: /^Against the rules/ })).toBeNull());
     expect(screen.getByText("Clean blade and hands")).toBeTruthy();
+  });
+
+  it("names what was left out when it is opened again", async () => {
+    serve(answers);
+    const first = show(<PlanDraft decideAgain={vi.fn()} />, plantFile());
+    await changed();
+    await userEvent.click(screen.getByRole("button", { name: "Leave this out: Clean blade and hands" }));
+    await screen.findByText(/^Left out by you: Clean blade and hands/);
+    first.unmount();
+    show(<PlanDraft decideAgain={vi.fn()} />, plantFile());
+    expect(await screen.findByText(/^Left out by you: Clean blade and hands/)).toBeTruthy();
   });
 
   it("moves a whole sitting and takes another pot", async () => {
