@@ -109,7 +109,9 @@ var lawsOfAir = []law{
 	{t.NeverFeedWeak, feedLaw},
 	{t.NeverFeedDry, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(true, t.FeedIt) {
-			if (e.pre.moist == facts.Dry || e.pre.moist == facts.Bone) && !r.earlier(e, medium...) && e.p.Where != "leaves" {
+			dry := e.pre.moist == facts.Dry || e.pre.moist == facts.Bone
+			hangs := e.pre.seat == facts.Hung && r.has(t.WetRoots) // bare roots are wetted each day
+			if dry && !r.earlier(e, medium...) && !hangs && e.p.Where != "leaves" {
 				no(e, "the medium is dry")
 			}
 		}

@@ -54,7 +54,8 @@ func (c *composer) plainGates(list []*sit) {
 		}
 		plain := slices.DeleteFunc(slices.Clone(s.gate), func(one gate.Condition) bool {
 			idle := one.Is == gate.Days && one.Since == facts.Planned && one.Days <= clean
-			bare := c.habitID == treatment.AirPlant && (one.Is == gate.Moist || one.Is == gate.Share)
+			bare := c.habitID == treatment.AirPlant && (one.Is == gate.Moist || one.Is == gate.Share) ||
+				one.Is == gate.Moist && c.hangs()
 			return idle || bare
 		})
 		if len(plain) > 0 {

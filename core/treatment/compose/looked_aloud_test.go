@@ -2,6 +2,7 @@ package compose
 
 import (
 	"fmt"
+	"slices"
 	"strings"
 	"testing"
 
@@ -326,4 +327,33 @@ func TestWhenAPotIsOpenedLate(t *testing.T) {
 		assert.Equal(t, late, c.opensLate(), sat)
 	}
 	assert.False(t, (&composer{agenda: &agenda{}, sat: 8}).opensLate(), "without work on the roots")
+}
+
+// A pot of roots counted dead is looked at each week, and moved to a smaller one when that is
+// right: not while a newcomer settles, not between two treatments, and else now. What hangs limp
+// is asked whether it is firm again, what lost its roots whether it is as firm as it was.
+func TestAPotOfDeadRootsIsLookedAtEachWeek(t *testing.T) {
+	for _, c := range []struct {
+		cause, answers string
+		smaller, asks  string
+	}{
+		{"potassium-low", `"newcomerDays":13,"liveRoots":5,"deadRoots":12`, "one on day 1, when it has stood here", "as firm as"},
+		{"potassium-low", `"newcomerDays":14,"liveRoots":5,"deadRoots":12`, "one now.", "as firm as it was, marks"},
+		{"potassium-low", `"liveRoots":5,"deadRoots":12`, "one now.", "as firm as it was, marks"},
+		{"potassium-low", `"limp":true,"liveRoots":5,"deadRoots":12`, "one now.", "picture: firm again, marks"},
+		{"potassium-low", `"liveRoots":12,"deadRoots":12`, "", "picture: marks"},
+		{"aphid", `"newcomerDays":2,"liveRoots":5,"deadRoots":12`, "when this is over", "as firm as it was, marks"},
+		{"fungal-spot", `"newcomerDays":2,"liveRoots":5,"deadRoots":12`, "when no new mark", "as firm as it was, marks"},
+	} {
+		words, days := said(t, fmt.Sprintf(`{"kind":"cordyline-fruticosa","causes":[%q],"on":"2026-06-15","answers":
+			{"moist":"right","potWidthCm":12,%s},"place":{"warmthC":20}}`, c.cause, c.answers), treatment.Look)
+		said := strings.Join(words, " ")
+		assert.Equal(t, c.smaller != "", strings.Contains(said, "fill the pot?"), c.answers)
+		assert.Contains(t, said, c.smaller)
+		assert.Contains(t, said, c.asks)
+		weekly := slices.IndexFunc(words, func(w string) bool { return strings.Contains(w, "every week until day 28") })
+		if assert.Equal(t, c.smaller != "", weekly >= 0, "%s: %s", c.answers, said) && weekly >= 0 {
+			assert.Contains(t, []int{7, 21}, days[weekly], "or behind looks that are closer")
+		}
+	}
 }

@@ -127,7 +127,11 @@ func (c *composer) wetThough(id cause.ID) bool {
 // cold are over.
 func placeSoak(c *composer, p *plain) bool {
 	if c.wetThough(p.cause) {
-		c.leave(string(p.step.Op), "its medium was found moist: it has had water, and hangs for something else")
+		why := "its medium was found moist: it has had water"
+		if c.limp {
+			why += ", and hangs for something else"
+		}
+		c.leave(string(p.step.Op), why)
 		return true
 	}
 	if c.thirsty && !c.rotsBelow() {

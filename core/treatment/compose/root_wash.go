@@ -334,7 +334,7 @@ func (c *composer) looks(days, again int, end gate.Gate, opts ...option) {
 // watersFrom is how it is wetted from a day after the sitting on, by its seat.
 func (c *composer) watersFrom(set setting, days int) {
 	switch {
-	case c.school == treatment.Lean && set.op == treatment.PotIn:
+	case c.school == treatment.Lean && set.op == treatment.PotIn && c.roots < mostDead:
 		if !c.wetNo && !c.has(cause.BlackRot, cause.Virus, cause.Fusarium) {
 			c.draft.at(c.sat+1, rankPieces, do(treatment.Mist, every(1, nubs)))
 		}

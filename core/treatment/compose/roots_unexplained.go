@@ -80,7 +80,7 @@ func (c *composer) drinksThough() bool {
 func (c *composer) smelledBelow(why string) {
 	c.smelled = true
 	c.draft.at(0, rankStart, do(treatment.Look, note("does the hole smell sour, or is its foot soft? "+why+
-		": if either, plan for root rot today")))
+		": if either, leave the rest of this and plan for root rot today")))
 }
 
 // fillPot is what is asked of a pot in which most roots died.
@@ -96,9 +96,31 @@ func (c *composer) potOfDeadRoots() {
 	if c.habitID == treatment.BulbPlant {
 		ask = "is its bulb or tuber firm, and " + fillPot + " A soft one is rot: plan for that today."
 	}
-	c.draft.at(1, rankLook, do(treatment.Look, note(fmt.Sprintf("%s Most of them were "+
-		"dead, and a pot more than %g cm wider than what lives stays wet: plan a smaller one when this is over",
-		ask, tally.Slack))))
+	c.draft.at(1, rankLook, do(treatment.Look, note(fmt.Sprintf("%s Most of them were dead, and a pot more "+
+		"than %g cm wider than what lives stays wet: plan a smaller one %s", ask, tally.Slack, c.whenRepotted()))))
+	c.draft.at(deadLook, rankLook, do(treatment.Look, every(deadLook, toDay(deadLookEnds))))
+}
+
+// What lost most of its roots is looked at so often, days, and until which day of its plan
+// (common practice).
+const (
+	deadLook     = 7
+	deadLookEnds = 28
+)
+
+// whenRepotted says when a smaller pot is right: a newcomer is left alone first, and what is
+// treated against a pest, or has fresh marks of a disease, is not disturbed twice.
+func (c *composer) whenRepotted() string {
+	came := c.Facts.NewcomerDays
+	switch left := newcomerDays - int(came.Value); {
+	case c.explained([]string{"pest"}, nil):
+		return "when this is over"
+	case c.explained([]string{"disease"}, nil):
+		return "when no new mark comes any more"
+	case came.Known && left > 0:
+		return fmt.Sprintf("on day %d, when it has stood here for two weeks", left)
+	}
+	return "now"
 }
 
 // limpInWet says whether it hangs limp in a medium that was found wet.

@@ -61,6 +61,17 @@ func (c *composer) hangsBare() bool {
 	return c.orchid && c.airRooted && (c.school == treatment.BareRoots || c.untied && !c.inPotSchool())
 }
 
+// endsBare says whether the work on its roots leaves them without a medium that holds water.
+func (c *composer) endsBare() bool {
+	return c.root != nil && c.root.kind == washRoots &&
+		among(c.seatedBy(), treatment.Hang, treatment.Mount, treatment.SetCup, treatment.SetReservoir)
+}
+
+// hangs says whether its roots hang bare, or will once they were worked on.
+func (c *composer) hangs() bool {
+	return c.orchid && (c.root == nil && c.seat == facts.Hung || c.endsBare() && c.seatedBy() == treatment.Hang)
+}
+
 // wrapped says whether its roots are wrapped in moss.
 func (c *composer) wrapped() bool {
 	return c.orchid && c.school == treatment.MossWrap && c.habitID != treatment.JewelOrchid || c.keepsMoss()

@@ -138,6 +138,8 @@ func (c *composer) rootGrub() {
 		c.leave("nematodes", fmt.Sprintf("they die outside %d to %d °C: bring it into that first",
 			nematodesFrom, nematodesTo))
 	case c.habitID == treatment.AirPlant || c.untied: // no medium that they could live in
+	case c.endsBare():
+		c.leave("nematodes", "its old medium goes with the grubs, and bare roots have none that they could live in")
 	case c.gated && c.drownedNow():
 		c.draft.gate(due, do(treatment.Nematodes))
 	default:

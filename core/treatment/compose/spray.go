@@ -252,8 +252,9 @@ func roundsOf(list []cause.ID, chosen map[cause.ID]treatment.OperatorID) (rounds
 
 // tooHot only washes until it is cooler, and says so.
 func (c *composer) tooHot(list []cause.ID, k clock) {
-	c.leave("products", "over 30 °C every product burns: washed on the clock, products when it is cooler")
+	const burns = "over 30 °C every product burns: "
 	if c.wetOK() || shielded(list) {
+		c.leave("products", burns+"washed on the clock, products when it is cooler")
 		interval, last := max(k.interval, c.floorOf(treatment.WashDown, list...)), 0
 		for n, day := 0, 0; n < k.least || day-interval < k.treated; n, day = n+1, day+interval {
 			if day > 0 {
@@ -264,6 +265,7 @@ func (c *composer) tooHot(list []cause.ID, k clock) {
 		c.lookAfter(list, last, k)
 		return
 	}
+	c.leave("products", burns+"bring it where it is cooler, and plan again there")
 	c.draft.at(7, rankLook, do(treatment.Look, every(7, toDay(7+7*(k.clear/7+1)))))
 }
 

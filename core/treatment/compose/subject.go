@@ -230,10 +230,12 @@ func (x *subject) asleep() bool {
 	return x.resting() && x.is(treatment.WinterDeciduous, treatment.BulbPlant)
 }
 
-// firstRoots says whether no water may come before new roots are long enough.
+// firstRoots says whether no water may come before new roots are long enough: it rests or wakes, or
+// it is a month of its rest, nobody saw it grow, and nothing says that it thirsts.
 func (x *subject) firstRoots() bool {
-	return x.kind.RootsFirstCM > 0 && (x.phase(0) == "resting" || x.phase(0) == "waking") &&
-		x.Facts.NewRootsCM.Or(0) < x.kind.RootsFirstCM
+	unseen := x.phase(0) == "idle" && !x.Facts.Growing.Known && x.kind.RestsIn(x.month(0)) && !x.thirsty
+	return x.kind.RootsFirstCM > 0 && x.Facts.NewRootsCM.Or(0) < x.kind.RootsFirstCM &&
+		(unseen || among(x.phase(0), "resting", "waking"))
 }
 
 // one says whether it has a single growing point.

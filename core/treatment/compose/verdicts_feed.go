@@ -4,6 +4,7 @@ import (
 	"strings"
 
 	"tendermend/core/cause"
+	"tendermend/core/facts"
 	"tendermend/core/treatment"
 )
 
@@ -37,12 +38,31 @@ func (h *here) feedWhen() verdict {
 		return verdict{do: drop, why: "roots of a carnivore are never fed"}
 	case h.unfed():
 		return verdict{do: wait, gate: able}
+	case h.onWet() && h.day > 0 && h.step.Op == treatment.Supplement:
+		return verdict{do: drop, why: "it was found wet and is given one dose when it has dried: look at new leaves then"}
+	case h.onWet():
+		h.step.Params.How = afterWater
+		return verdict{do: wait, gate: due}
 	case h.c.limp && !c.untied && h.day < drinkDays:
 		return verdict{do: delay, day: drinkDays, why: onlyDrank}
 	case h.step.Every > 0 && len(h.step.Until) > 0:
 		return h.fedUntilRest()
 	}
 	return verdict{}
+}
+
+// afterWater is feed that waits until what was found wet wants water again.
+const afterWater = "after water"
+
+// driesBy is the day by which what was found wet has wanted water again (common practice).
+const driesBy = 14
+
+// onWet says whether feed would be poured onto what was found wet and dries first.
+func (h *here) onWet() bool {
+	c := h.c
+	wet := c.Facts.Moist.Known && c.drownedNow() && h.rooted == never
+	return wet && h.day <= driesBy && c.seat == facts.InPot && h.step.Params.Where == "" && !neverDries(c.subject) &&
+		!c.is(treatment.AirPlant, treatment.Bromeliad)
 }
 
 // tonic says whether it is no feed, in a school that gives one.

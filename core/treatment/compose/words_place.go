@@ -96,5 +96,12 @@ func saySupplement(w saying) string {
 	if g := w.Params.GPerL; g.Known {
 		dose = fmt.Sprintf(", %g g in a litre", g.Value)
 	}
-	return "Give " + orWord(w.Params.What, "what it lacks") + dose + ", onto moist medium."
+	give := " " + orWord(w.Params.What, "what it lacks") + dose
+	switch {
+	case w.hangs():
+		return "Wet its roots until they are green, and then pour over them" + give + "."
+	case w.Params.How == afterWater:
+		return "Water it, and then give" + give + ", onto the moist medium."
+	}
+	return "Give" + give + ", onto moist medium."
 }

@@ -65,16 +65,24 @@ func sayLook(w saying) string {
 }
 
 // asks is what a look asks for where its step does not say: marks where something marks
-// leaves, wool where it lives at the roots, and else how firm it stands.
+// leaves, wool where it lives at the roots, and how firm it stands where its roots are in
+// question; of what hung limp whether it stands again.
 func (w saying) asks() string {
 	below := len(w.causes) > 0
 	for _, id := range w.causes {
 		known, _ := cause.ByID(id)
 		below = below && (id == cause.RootMealybug || slices.Contains(deadRootsOf, known.Kind))
 	}
+	firm := "as firm as it was"
+	if w.limp {
+		firm = "firm again"
+	}
 	asks := "marks as they were, new growth clean"
-	if below {
-		asks = "as firm as it was, nothing newly yellow"
+	switch {
+	case below:
+		asks = firm + ", nothing newly yellow"
+	case w.limp || w.mostRootsDead():
+		asks = firm + ", " + asks
 	}
 	if w.has(cause.RootMealybug) {
 		asks += ", no white wool at the holes, the rim or its foot"
@@ -102,7 +110,10 @@ func sayRoutine(w saying) string {
 	if w.Params.What != "" {
 		return "Its " + w.Params.What + ", unchanged."
 	}
-	if len(w.Until) > 0 {
+	switch {
+	case len(w.Until) > 0 && w.firstRoots():
+		return "Leave it as it stands, without water, until " + untilWords(w.Until) + "."
+	case len(w.Until) > 0:
 		return "Go on as ever with water, light and feed, unchanged, until " + untilWords(w.Until) + "."
 	}
 	return "Go back to the ordinary care of its kind and season."

@@ -126,8 +126,14 @@ var sayings = map[treatment.OperatorID]sayer{
 	treatment.Air:       sayAir,
 	treatment.Undraught: fixedly("Move it out of the draught: away from vent, heater and door."),
 	treatment.FeedIt: func(w saying) string {
-		return "Feed it onto moist medium at " + shareWords(w.Params.Share.Or(1)) + " of its usual " +
-			"strength" + extra(w.Params.What) + "."
+		strength := " at " + shareWords(w.Params.Share.Or(1)) + " of its usual strength" + extra(w.Params.What) + "."
+		switch {
+		case w.hangs():
+			return "Wet its roots until they are green, and then feed them" + strength
+		case w.Params.How == afterWater:
+			return "Water it, and then feed it onto the moist medium" + strength
+		}
+		return "Feed it onto moist medium" + strength
 	},
 	treatment.Supplement: saySupplement,
 	treatment.HoldFeed: func(w saying) string {

@@ -1,0 +1,135 @@
+package compose
+
+import (
+	"fmt"
+	"slices"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"tendermend/core/treatment"
+)
+
+// fedOf gives the words of what is poured for feeding, the day of each (none where it waits) and
+// what its sitting waits for.
+func fedOf(t *testing.T, situation string) (words []string, days []int, waits []string, p treatment.Plan) {
+	t.Helper()
+	p, err := Plan(situationOf(t, situation))
+	require.NoError(t, err)
+	for _, s := range p.Sittings {
+		for _, x := range s.Steps {
+			if x.Op != treatment.FeedIt && x.Op != treatment.Supplement {
+				continue
+			}
+			words, waits = append(words, x.Words), append(waits, s.Gate.Words())
+			if s.Day != nil {
+				days = append(days, *s.Day)
+			}
+		}
+	}
+	return words, days, waits, p
+}
+
+// What was found wet is fed when it wants water again, and not onto its wet medium; of two doses
+// of a salt one is left. What never dries is fed as it stands.
+func TestNothingIsPouredOntoAWetPot(t *testing.T) {
+	for _, c := range []struct {
+		kind, cause, moist string
+		doses              int
+		waits              bool
+	}{
+		{"monstera-deliciosa", "nitrogen-low", "wet", 1, true},
+		{"monstera-deliciosa", "nitrogen-low", "soaked", 1, true},
+		{"monstera-deliciosa", "nitrogen-low", "right", 1, false},
+		{"monstera-deliciosa", "magnesium-low", "wet", 1, true},
+		{"monstera-deliciosa", "magnesium-low", "right", 2, false},
+		{"adiantum-raddianum", "magnesium-low", "wet", 2, false}, // never dry
+	} {
+		of := fmt.Sprintf(`{"kind":%q,"causes":[%q],"on":"2026-06-15","answers":{"moist":%q,"potWidthCm":14},
+			"place":{"warmthC":20}}`, c.kind, c.cause, c.moist)
+		words, days, waits, p := fedOf(t, of)
+		assert.Len(t, words, c.doses, of)
+		if c.waits {
+			assert.Empty(t, days, of)
+			assert.Contains(t, waits[0], "as dry as it likes", of)
+			assert.Contains(t, words[0], "Water it, and then", of)
+		} else {
+			assert.Len(t, days, c.doses, of)
+			assert.NotContains(t, words[0], "Water it", of)
+		}
+		one := slices.ContainsFunc(p.LeftOut, func(l treatment.LeftOut) bool { return strings.Contains(l.Why, "one dose") })
+		assert.Equal(t, c.cause == "magnesium-low" && c.waits, one, of)
+	}
+}
+
+// What hangs with bare roots once they were worked on has no medium: nothing is poured into one,
+// and none is waited for.
+func TestBareRootsHaveNoMedium(t *testing.T) {
+	const grubs = `{"kind":%q,"causes":["root-grub"],"on":"2026-03-15","answers":{"limp":true,"moist":"dry",
+		"potWidthCm":26,"liveRoots":5,"deadRoots":3},"place":{"warmthC":20}}`
+	words, _, waits, p := fedOf(t, fmt.Sprintf(grubs, "renanthera-hybrid"))
+	require.Len(t, words, 1)
+	assert.Contains(t, words[0], "Wet its roots until they are green, and then feed them")
+	assert.NotContains(t, waits[0], "moist")
+	assert.False(t, planHas(p, treatment.Nematodes))
+	assert.True(t, planHas(p, treatment.Hang))
+	potted, _, waits, p := fedOf(t, fmt.Sprintf(grubs, "monstera-deliciosa"))
+	assert.Contains(t, potted[0], "onto moist medium")
+	assert.Contains(t, waits[0], "its medium is moist again")
+	assert.True(t, planHas(p, treatment.Nematodes))
+}
+
+func planHas(p treatment.Plan, op treatment.OperatorID) bool {
+	return slices.ContainsFunc(p.Sittings, func(s treatment.Sitting) bool { return has(s.Steps, op) })
+}
+
+// A kind whose first water waits for roots is not watered in the months of its rest where nobody
+// saw it grow; it is where it was seen to, or in the months in which it grows.
+func TestNobodyWatersWhatMayRest(t *testing.T) {
+	for _, c := range []struct {
+		on, more string
+		waits    bool
+	}{
+		{"2026-12-15", ``, true},
+		{"2026-12-15", `,"growing":true`, false},
+		{"2026-12-15", `,"newRootsCm":8`, false},
+		{"2026-12-15", `,"newRootsCm":7.9`, true},
+		{"2026-06-15", ``, false},
+	} {
+		p, err := Plan(situationOf(t, fmt.Sprintf(`{"kind":"catasetum-fimbriatum","causes":["ph-off"],"on":%q,
+			"answers":{"moist":"right","newcomerDays":2,"potWidthCm":6%s},"place":{"warmthC":20}}`, c.on, c.more)))
+		require.NoError(t, err)
+		first := slices.IndexFunc(p.Sittings, func(s treatment.Sitting) bool { return has(s.Steps, treatment.FirstWater) })
+		require.GreaterOrEqual(t, first, 0, c)
+		assert.Equal(t, c.waits, strings.Contains(p.Sittings[first].Gate.Words(), "new roots of 8 cm"), "%v", c)
+		meanwhile := strings.Contains(p.Sittings[0].Steps[1].Words, "without water")
+		assert.Equal(t, c.waits, meanwhile, "%v: %s", c, p.Sittings[0].Steps[1].Words)
+	}
+}
+
+// Sips are for what has few live roots: what has half of them and more drinks by its rule.
+func TestSipsAreForFewRoots(t *testing.T) {
+	for live, sips := range map[int]bool{10: false, 9: true} {
+		words, _ := said(t, fmt.Sprintf(`{"kind":"dendrobium-loddigesii","causes":["fusarium"],"on":"2026-02-15",
+			"answers":{"moist":"bone","potWidthCm":26,"liveRoots":%d,"deadRoots":10},"place":{"warmthC":16}}`, live),
+			treatment.ByRule)
+		assert.Equal(t, sips, strings.Contains(strings.Join(words, " "), "sip of 20 ml"), "%d: %v", live, words)
+	}
+}
+
+// What a plan leaves out is told as this plan is: nothing is said to be washed that is not, and
+// nothing to hang that stands firm.
+func TestWhatIsLeftOutIsToldAsItIs(t *testing.T) {
+	const hot = `{"kind":%q,"causes":%s,"on":"2026-05-15",
+		"answers":{"moist":"right"},"place":{"warmthC":31}}`
+	assert.Contains(t, leftOut(t, fmt.Sprintf(hot, "ceropegia-woodii", `["mealybug"]`), "products"), "washed on the clock")
+	assert.Contains(t, leftOut(t, fmt.Sprintf(hot, "cymbidium-aloifolium",
+		`["petal-blight","broad-mite"]`), "products"), "where it is cooler")
+	const wet = `{"kind":"anthurium-scherzerianum","causes":["drought"],"on":"2026-06-15",
+		"answers":{"moist":"wet","limp":%t},"place":{"warmthC":20}}`
+	assert.Contains(t, leftOut(t, fmt.Sprintf(wet, true), "soak"), "hangs for something else")
+	assert.Contains(t, leftOut(t, fmt.Sprintf(wet, false), "soak"), "it has had water")
+	assert.NotContains(t, leftOut(t, fmt.Sprintf(wet, false), "soak"), "hangs")
+}
