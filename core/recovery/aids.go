@@ -29,8 +29,9 @@ func DishLevel(longestRoot, potDepth float64) (working.Amount, bool) {
 				{Name: "longest root", Value: longestRoot, Unit: "mm"},
 				{Name: "pot's height", Value: potDepth, Unit: "mm"},
 			},
-			Formula: "a third of the pot's height, and at most the height − longest root − 10 mm; none once the root is down there",
-			Source:  working.CommonPractice, Sure: "fair: roots do not hang straight",
+			Formula: "a third of the pot's height, and at most the height − longest root − 10 mm; " +
+				"none once the root is down there",
+			Source: working.CommonPractice, Sure: "fair: roots do not hang straight",
 		},
 	}, true
 }

@@ -337,7 +337,7 @@ func TestAPotOfDeadRootsIsLookedAtEachWeek(t *testing.T) {
 		cause, answers string
 		smaller, asks  string
 	}{
-		{"potassium-low", `"newcomerDays":13,"liveRoots":5,"deadRoots":12`, "one on day 1, when it has stood here", "as firm as"},
+		{"potassium-low", `"newcomerDays":13,"liveRoots":5,"deadRoots":12`, "on day 1, when it has stood here", "as firm as"},
 		{"potassium-low", `"newcomerDays":14,"liveRoots":5,"deadRoots":12`, "one now.", "as firm as it was, marks"},
 		{"potassium-low", `"liveRoots":5,"deadRoots":12`, "one now.", "as firm as it was, marks"},
 		{"potassium-low", `"limp":true,"liveRoots":5,"deadRoots":12`, "one now.", "picture: firm again, marks"},

@@ -38,11 +38,8 @@ func (h *here) feedWhen() verdict {
 		return verdict{do: drop, why: "roots of a carnivore are never fed"}
 	case h.unfed():
 		return verdict{do: wait, gate: able}
-	case h.onWet() && h.day > 0 && h.step.Op == treatment.Supplement:
-		return verdict{do: drop, why: "it was found wet and is given one dose when it has dried: look at new leaves then"}
 	case h.onWet():
-		h.step.Params.How = afterWater
-		return verdict{do: wait, gate: due}
+		return h.fedWhenDry()
 	case h.c.limp && !c.untied && h.day < drinkDays:
 		return verdict{do: delay, day: drinkDays, why: onlyDrank}
 	case h.step.Every > 0 && len(h.step.Until) > 0:
@@ -63,6 +60,15 @@ func (h *here) onWet() bool {
 	wet := c.Facts.Moist.Known && c.drownedNow() && h.rooted == never
 	return wet && h.day <= driesBy && c.seat == facts.InPot && h.step.Params.Where == "" && !neverDries(c.subject) &&
 		!c.is(treatment.AirPlant, treatment.Bromeliad)
+}
+
+// fedWhenDry feeds it when it wants water again; of two doses of a salt one is left.
+func (h *here) fedWhenDry() verdict {
+	if h.day > 0 && h.step.Op == treatment.Supplement {
+		return verdict{do: drop, why: "it was found wet and is given one dose when it has dried: look at new leaves then"}
+	}
+	h.step.Params.How = afterWater
+	return verdict{do: wait, gate: due}
 }
 
 // tonic says whether it is no feed, in a school that gives one.
