@@ -76,7 +76,7 @@ func (c *composer) bridgeGap() int {
 		return max(1, c.sat/2)
 	case c.resting() && c.sleeper():
 		return 28
-	case c.reserves() == facts.Shrivelled, c.roots < 0.25:
+	case c.reserves() == facts.Shrivelled, c.roots < 0.25, c.limp && c.drownedNow():
 		return 3
 	case c.sound():
 		return 14
@@ -141,7 +141,7 @@ func (c *composer) bridgeWater() {
 		c.afterTheSoak()
 	case c.drownedNow():
 		day0(treatment.HoldWater, until(due))
-		day0(treatment.DrainSaucer)
+		c.draft.at(0, rankWater, c.drains())
 		c.draft.gate(due, do(treatment.ByRule, how("light"), water(c.betterWater())))
 	case c.roots < 0.5 && c.kind.WaterRule != plant.WetTray:
 		day0(treatment.ByRule, how("half"), water(c.betterWater()))

@@ -244,11 +244,22 @@ func (c *composer) layOut() {
 	c.rootsUnexplained()
 }
 
+// tipped is how water leaves a pot that has no hole.
+const tipped = "tip"
+
+// drains empties what stands under its present pot, or in it.
+func (c *composer) drains() step {
+	if c.has(cause.NoDrainage) || c.Facts.PotHoles.Known && !c.Facts.PotHoles.Value {
+		return do(treatment.DrainSaucer, how(tipped))
+	}
+	return do(treatment.DrainSaucer)
+}
+
 // emptyDish pours away what stands under a pot.
 func (c *composer) emptyDish() {
 	if c.Facts.Standing.Value && c.kind.WaterRule != plant.WetTray && !c.untied &&
 		!among(c.seat, facts.InCup, facts.InDish) {
-		c.draft.at(0, rankAfter, do(treatment.DrainSaucer))
+		c.draft.at(0, rankAfter, c.drains())
 	}
 }
 

@@ -79,9 +79,13 @@ func (c *composer) saidDry(list []treatment.Sitting) {
 			if !slices.Contains(waters, x.Op) || x.Op == treatment.Routine {
 				continue
 			}
-			plain := plainRule(x) || x.Params.How == "" && whereOfRule[x.Params.What] != ""
+			plain := plainRule(x) || x.Params.How == "half" || x.Params.How == "" && whereOfRule[x.Params.What] != ""
 			if s.Day != nil && *s.Day == 0 && ruled(x) && plain && x.Every == 0 {
-				s.Steps[i].Words = c.drinksNow() + " From then on: " + lowered(x.Words)
+				now := c.drinksNow()
+				if x.Params.How == "half" {
+					now = "It is too dry for it: give it half of the usual amount now, slowly."
+				}
+				s.Steps[i].Words = now + " From then on: " + lowered(x.Words)
 			}
 			return
 		}

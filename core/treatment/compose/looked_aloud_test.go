@@ -257,7 +257,7 @@ func TestLimpInTheWetIsSmelledBeforeALongWait(t *testing.T) {
 			treatment.Look)
 		assert.Equal(t, c.smelled, strings.Contains(strings.Join(words, " "), "smell sour"), "%s %s", c.on, c.answers)
 	}
-	for moist, smelled := range map[string]bool{"wet": true, "right": false} {
+	for moist, smelled := range map[string]bool{"wet": true, "right": true, "dry": false} {
 		words, _ := said(t, fmt.Sprintf(`{"kind":"guzmania-lingulata","causes":["base-buried"],"on":"2026-01-15",
 			"answers":{"limp":true,"moist":%q},"place":{"warmthC":20}}`, moist), treatment.Look)
 		assert.Equal(t, smelled, strings.Contains(strings.Join(words, " "), "smell sour"), moist)

@@ -133,3 +133,27 @@ func TestWhatIsLeftOutIsToldAsItIs(t *testing.T) {
 	assert.Contains(t, leftOut(t, fmt.Sprintf(wet, false), "soak"), "it has had water")
 	assert.NotContains(t, leftOut(t, fmt.Sprintf(wet, false), "soak"), "hangs")
 }
+
+// What hangs limp in the wet waits for its work under a look every three days; a pot without a hole
+// is tipped, and what is dry through and gets half drinks it today.
+func TestWhatWaitsIsEmptiedAndLookedAt(t *testing.T) {
+	const hot = `{"kind":"hedera-helix","causes":[%q],"on":"2026-07-15","answers":{"limp":%t,"moist":%q,"potWidthCm":26,
+		"liveRoots":9,"deadRoots":3},"place":{"warmthC":31}}`
+	for limp, every := range map[bool]string{true: "every 3 days until", false: "every week until"} {
+		words, _ := said(t, fmt.Sprintf(hot, "medium-collapsed", limp, "wet"), treatment.Look)
+		assert.Contains(t, words[0], every)
+	}
+	tips, days := said(t, fmt.Sprintf(hot, "no-drainage", true, "wet"), treatment.DrainSaucer)
+	assert.Contains(t, tips[0], "tip the pot")
+	assert.Equal(t, 0, days[0])
+	assert.Contains(t, tips[len(tips)-1], "see that the holes are open", "its new pot has some")
+	holes, _ := said(t, fmt.Sprintf(hot, "medium-collapsed", true, "wet"), treatment.DrainSaucer)
+	assert.NotContains(t, holes[0], "tip the pot")
+	for moist, now := range map[string]bool{"bone": true, "right": false} {
+		words, _ := said(t, fmt.Sprintf(`{"kind":"hypoestes-phyllostachya","causes":["water-roots"],"on":"2026-03-15",
+			"answers":{"moist":%q,"newcomerDays":2,"potWidthCm":18,"liveRoots":9,"deadRoots":12},"place":{"warmthC":31}}`,
+			moist), treatment.ByRule)
+		assert.Equal(t, now, strings.Contains(words[0], "half of the usual amount now"), words[0])
+		assert.Contains(t, strings.ToLower(words[0]), "water it with half of the usual amount when")
+	}
+}

@@ -22,7 +22,7 @@ var placeRecipes = []recipe{
 	{cause.PotTooBig, untied, []item{at(3, t.Look)}},
 	{cause.PotTooBig, all, []item{roots(wholeBall, inSeason, smaller)}},
 	{cause.PotBound, all, []item{roots(wholeBall, inSeason, potBound)}},
-	{cause.NoDrainage, all, []item{at(0, t.DrainSaucer), given(drowning, roots(wholeBall)),
+	{cause.NoDrainage, all, []item{at(0, t.DrainSaucer, how(tipped)), given(drowning, roots(wholeBall)),
 		given(holeless, roots(wholeBall, inSeason)), at(7, t.Look)}},
 	{cause.BaseBuried, all, []item{at(0, t.RaiseBase), at(14, t.Look, every(14, toDay(56)))}},
 	{cause.Congested, all, []item{roots(washRoots, parted, inSeason)}},

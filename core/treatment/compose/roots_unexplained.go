@@ -16,7 +16,7 @@ const mostDead = 0.5
 // deadRootsOf are the kinds of causes that say by themselves why roots die.
 var deadRootsOf = []string{"water", "roots", "medium", "pot"}
 
-// opensSoon is within how many days the pot of what hangs limp in the wet is opened at the latest,
+// opensSoon is within how many days the pot of what hangs limp in a moist medium is opened at the latest,
 // so that nobody need smell below before (common practice).
 const opensSoon = 7
 
@@ -27,20 +27,20 @@ var limpsOf = []cause.ID{
 	cause.SoftRot, cause.Girdled, cause.SunScorch, cause.LampBurn, cause.ColdInjury, cause.HeatStress, cause.Ethylene,
 }
 
-// rootsUnexplained looks below where the plan does not by itself: it hangs limp in wet medium
+// rootsUnexplained looks below where the plan does not by itself: it hangs limp in moist medium
 // and nothing that was accepted says why, or roots were counted and most of them were dead,
 // whatever killed them. Rot kills while leaves are treated, and a pot that is too wide for
 // what lives makes the next (common practice).
 func (c *composer) rootsUnexplained() {
 	wetThough := c.has(cause.MediumRepels) && c.wetThough(cause.MediumRepels)
-	late := c.limpInWet() && c.opensLate()
+	late := c.limpInMoist() && c.opensLate()
 	if c.piece || c.seat != facts.InPot || c.habitID == treatment.AirPlant ||
 		!late && c.leftBelow(wetThough) {
 		return
 	}
 	dead := c.mostRootsDead() && !c.has(cause.Overwatering) // its own plan asks for rot, on two days
 	unseen := late || c.has(cause.BaseBuried)               // freed from above: its base may rot, and nobody looks below
-	limp := c.limpInWet() && (wetThough || unseen || !c.explained(deadRootsOf, limpsOf))
+	limp := c.limpInMoist() && (wetThough || unseen || !c.explained(deadRootsOf, limpsOf))
 	if why := c.whySmelled(dead, limp); why != "" {
 		c.smelledBelow(why)
 	}
@@ -123,9 +123,11 @@ func (c *composer) whenRepotted() string {
 	return "now"
 }
 
-// limpInWet says whether it hangs limp in a medium that was found wet.
-func (c *composer) limpInWet() bool {
-	return c.limp && c.Facts.Moist.Known && among(c.moist, facts.Wet, facts.Soaked)
+// limpInMoist says whether it hangs limp in a medium that was found wet, or moist where nobody counted
+// that most of its roots live.
+func (c *composer) limpInMoist() bool {
+	alive := c.counted && c.roots >= mostDead
+	return c.limp && c.Facts.Moist.Known && (c.drownedNow() || c.moist == facts.Right && !alive)
 }
 
 // mostRootsDead says whether its roots were counted, some live, and most do not.

@@ -78,7 +78,7 @@ func TestDeadRootsAreSmeltAtBesideWhatKillsThem(t *testing.T) {
 }
 
 // What hangs limp in wet medium, with nothing accepted that says why, is smelt at on the
-// first day, however many roots were counted.
+// first day, however many roots were counted; in moist medium where nobody counted that they live.
 func TestLimpInWetMediumIsSmeltAtWhereNothingSaysWhy(t *testing.T) {
 	for _, c := range []struct {
 		causes, answers string
@@ -86,7 +86,9 @@ func TestLimpInWetMediumIsSmeltAtWhereNothingSaysWhy(t *testing.T) {
 	}{
 		{`"powdery-mildew"`, `"limp":true,"moist":"wet"`, true},
 		{`"powdery-mildew"`, `"limp":true,"moist":"soaked","liveRoots":18,"deadRoots":3`, true},
-		{`"powdery-mildew"`, `"limp":true,"moist":"right","liveRoots":18,"deadRoots":3`, false}, // moist is no wet
+		{`"powdery-mildew"`, `"limp":true,"moist":"right","liveRoots":9,"deadRoots":9`, false}, // moist, and roots live
+		{`"powdery-mildew"`, `"limp":true,"moist":"right"`, true},                              // nobody counted them
+		{`"powdery-mildew"`, `"limp":true,"moist":"dry"`, false},
 		{`"powdery-mildew"`, `"limp":true`, false},
 		{`"powdery-mildew"`, `"limp":false,"moist":"wet"`, false},
 		{`"powdery-mildew","heat-stress"`, `"limp":true,"moist":"wet"`, false},

@@ -110,9 +110,14 @@ var sayings = map[treatment.OperatorID]sayer{
 	treatment.HoldWater: func(w saying) string {
 		return "Give no water until " + untilWords(w.ends()) + "."
 	},
-	treatment.ByRule:      sayByRule,
-	treatment.DrainSaucer: fixedly("Empty saucer and outer pot, and see that the holes are open."),
-	treatment.CoverIt:     sayCover,
+	treatment.ByRule: sayByRule,
+	treatment.DrainSaucer: func(w saying) string {
+		if w.Params.How == tipped {
+			return "Empty the outer pot. Its own has no open hole: hold the plant, and tip the pot until no more water runs out."
+		}
+		return "Empty saucer and outer pot, and see that the holes are open."
+	},
+	treatment.CoverIt: sayCover,
 	treatment.Wean: func(w saying) string {
 		return fmt.Sprintf("Open the cover a little wider every two or three days, over %s. If it wilts, go one step back.",
 			working.Measured(w.Params.Days.Or(14), "day"))
