@@ -33,10 +33,19 @@ func (c *composer) firmAgain(list []*sit) []*sit {
 			days, within = plumpEvery, plumpsWithin
 		}
 		return c.firmBy(list, list[drank:], from, from+within, days, " in a moist pot")
-	case c.smelled && !c.rootless && !c.resting():
+	case c.smelled && !c.rootless && !c.resting() && !c.waitsWatched(list):
 		return c.firmBy(list, list, plumpEvery, 1+plumpsWithin, plumpEvery, "")
 	}
 	return list
+}
+
+// waitsWatched says whether it is looked at anyway while work on its roots waits.
+func (c *composer) waitsWatched(list []*sit) bool {
+	return slices.ContainsFunc(list, func(s *sit) bool {
+		return slices.ContainsFunc(s.steps, func(x step) bool {
+			return x.Op == treatment.Look && x.Params.Held && x.Every > 0 && x.Every <= plumpEvery
+		})
+	})
 }
 
 // firmBy asks from a day to another whether it stands firm, unless its roots are seen from there on

@@ -141,7 +141,10 @@ func TestWhatWaitsIsEmptiedAndLookedAt(t *testing.T) {
 		"liveRoots":9,"deadRoots":3},"place":{"warmthC":31}}`
 	for limp, every := range map[bool]string{true: "every 3 days until", false: "every week until"} {
 		words, _ := said(t, fmt.Sprintf(hot, "medium-collapsed", limp, "wet"), treatment.Look)
-		assert.Contains(t, words[0], every)
+		looks := strings.Join(words, " ")
+		assert.Contains(t, looks, every)
+		assert.Equal(t, limp, strings.Contains(looks, "smell sour"), "its pot is opened when it is cooler")
+		assert.NotContains(t, looks, "stand firm again", "it is looked at as often anyway")
 	}
 	tips, days := said(t, fmt.Sprintf(hot, "no-drainage", true, "wet"), treatment.DrainSaucer)
 	assert.Contains(t, tips[0], "tip the pot")
@@ -155,5 +158,14 @@ func TestWhatWaitsIsEmptiedAndLookedAt(t *testing.T) {
 			moist), treatment.ByRule)
 		assert.Equal(t, now, strings.Contains(words[0], "half of the usual amount now"), words[0])
 		assert.Contains(t, strings.ToLower(words[0]), "water it with half of the usual amount when")
+	}
+}
+
+// What waits for an offset to be ripe does not wait unseen: it hangs limp, and nobody knows why.
+func TestALimpMotherIsSmelledBeforeHerOffsetIsRipe(t *testing.T) {
+	for limp, smelled := range map[bool]bool{true: true, false: false} {
+		words, days := said(t, fmt.Sprintf(`{"kind":"ledebouria-socialis","causes":["offset-drain"],"on":"2026-04-15",
+			"answers":{"limp":%t,"moist":"right","potWidthCm":9},"place":{"warmthC":20}}`, limp), treatment.Look)
+		assert.Equal(t, smelled, strings.Contains(words[0], "smell sour") && days[0] == 0, words[0])
 	}
 }

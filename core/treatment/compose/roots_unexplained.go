@@ -49,8 +49,13 @@ func (c *composer) rootsUnexplained() {
 	}
 }
 
-// opensLate says whether its pot is opened, but only after some time.
-func (c *composer) opensLate() bool { return c.root != nil && c.sat > opensSoon }
+// opensLate says whether its pot is opened, but only after some time, or when something is seen.
+func (c *composer) opensLate() bool {
+	if c.root == nil {
+		return c.pieces != nil
+	}
+	return c.gated || c.sat > opensSoon
+}
 
 // leftBelow says whether what lives below is seen by the plan itself, or rests.
 func (c *composer) leftBelow(wetThough bool) bool {
