@@ -127,7 +127,8 @@ func (srv *server) getOrigins(ctx context.Context, a store.Account, in *OriginsA
 	if err != nil {
 		return nil, err
 	}
-	all := plantsOf(came)
+	plants := plantsOf(came)
+	all := origins.Among(plants)
 	labels, members := map[string]string{}, map[string][]origins.Plant{}
 	for _, p := range came {
 		for of, label := range groupsOf(p) {
@@ -136,11 +137,11 @@ func (srv *server) getOrigins(ctx context.Context, a store.Account, in *OriginsA
 		}
 	}
 	out := Origins{
-		Today: a.Collection.Today(srv.Clock()), All: origins.Of("", "all that came", all, all),
+		Today: a.Collection.Today(srv.Clock()), All: all.Of("", "all that came", plants),
 		Groups: []origins.Group{},
 	}
 	for of, group := range members {
-		out.Groups = append(out.Groups, origins.Of(of, labels[of], group, all))
+		out.Groups = append(out.Groups, all.Of(of, labels[of], group))
 	}
 	out.Groups = origins.Sorted(out.Groups)
 	return &body[Origins]{out}, nil
@@ -166,6 +167,6 @@ func (srv *server) getOriginPlants(ctx context.Context, a store.Account, in *str
 		return nil, huma.Error404NotFound("No plant of that group came in that time. Look at a longer time, or go back.")
 	}
 	return &body[OriginRanked]{OriginRanked{
-		Group: origins.Of(in.Of, label, group, plantsOf(came)), Plants: origins.Rank(group),
+		Group: origins.Among(plantsOf(came)).Of(in.Of, label, group), Plants: origins.Rank(group),
 	}}, nil
 }

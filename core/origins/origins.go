@@ -68,13 +68,23 @@ type Group struct {
 	Beside string          `json:"beside,omitempty" doc:"How it does beside all others, where that is no chance."`
 }
 
-// Of counts a group beside all plants: those that are not in it are what it is compared with.
-func Of(of, label string, group, all []Plant) Group {
+// All are the plants that came, to hold the groups among them beside the rest.
+type All struct{ followed survival.Followed }
+
+// Among makes ready to compare groups of plants with the others.
+func Among(plants []Plant) All {
+	lives := make([]survival.Life, len(plants))
+	for i, p := range plants {
+		lives[i] = p.life()
+	}
+	return All{survival.Follow(lives)}
+}
+
+// Of counts a group among them: those that are not in it are what it is compared with.
+func (all All) Of(of, label string, group []Plant) Group {
 	g := Group{Of: of, Label: label, Came: len(group)}
 	lives, mends := []survival.Life{}, []survival.Life{}
-	in := map[string]bool{}
 	for _, p := range group {
-		in[p.ID] = true
 		lives = append(lives, p.life())
 		switch p.End {
 		case Lost:
@@ -95,13 +105,7 @@ func Of(of, label string, group, all []Plant) Group {
 	g.living(lives)
 	g.weeks(mends)
 	g.cost(group)
-	var others []survival.Life
-	for _, p := range all {
-		if !in[p.ID] {
-			others = append(others, p.life())
-		}
-	}
-	g.beside(lives, others)
+	g.beside(survival.Follow(lives), all.followed)
 	return g
 }
 
@@ -196,11 +200,11 @@ func (g *Group) cost(group []Plant) {
 }
 
 // beside tells whether more or fewer are lost than of the others, where that is no chance.
-func (g *Group) beside(lives, others []survival.Life) {
-	if len(lives) < fewest || len(others) < fewest {
+func (g *Group) beside(lives, all survival.Followed) {
+	if lives.Len() < fewest || all.Len()-lives.Len() < fewest {
 		return
 	}
-	lost, expected, chance := survival.Apart(lives, others)
+	lost, expected, chance := all.Apart(lives)
 	if chance > SurelyApart {
 		return
 	}

@@ -23,7 +23,7 @@ func lost(name string, days int) origins.Plant {
 	return p
 }
 
-func of(group ...origins.Plant) origins.Group { return origins.Of("x", "X", group, group) }
+func of(group ...origins.Plant) origins.Group { return origins.Among(group).Of("x", "X", group) }
 
 func ptr[T any](v T) *T { return &v }
 
@@ -74,14 +74,14 @@ func TestAGroupIsToldApartOnlyWhereThatIsNoChance(t *testing.T) {
 		good = append(good, here(fmt.Sprint("good", i), 300))
 	}
 	all := append(append([]origins.Plant{}, bad...), good...)
-	assert.Contains(t, origins.Of("x", "X", bad, all).Beside, "more lost than of the others: 6, where 0.9")
-	assert.Contains(t, origins.Of("x", "X", good, all).Beside, "fewer lost")
-	assert.Empty(t, origins.Of("x", "X", bad[:2], all).Beside, "two plants tell nothing")
-	assert.NotEmpty(t, origins.Of("x", "X", bad[:3], all).Beside)
-	assert.Empty(t, origins.Of("x", "X", bad, all[:len(bad)+2]).Beside, "beside two others neither")
-	assert.NotEmpty(t, origins.Of("x", "X", bad, all[:len(bad)+3]).Beside)
+	assert.Contains(t, origins.Among(all).Of("x", "X", bad).Beside, "more lost than of the others: 6, where 0.9")
+	assert.Contains(t, origins.Among(all).Of("x", "X", good).Beside, "fewer lost")
+	assert.Empty(t, origins.Among(all).Of("x", "X", bad[:2]).Beside, "two plants tell nothing")
+	assert.NotEmpty(t, origins.Among(all).Of("x", "X", bad[:3]).Beside)
+	assert.Empty(t, origins.Among(all[:len(bad)+2]).Of("x", "X", bad).Beside, "beside two others neither")
+	assert.NotEmpty(t, origins.Among(all[:len(bad)+3]).Of("x", "X", bad).Beside)
 	same := append(append([]origins.Plant{}, lost("l", 30)), good...)
-	assert.Empty(t, origins.Of("x", "X", good[:9], same).Beside)
+	assert.Empty(t, origins.Among(same).Of("x", "X", good[:9]).Beside)
 }
 
 // A difference is told from one in twenty on: of ten lost on one day, of twenty that came, so
@@ -99,7 +99,7 @@ func TestADifferenceIsToldFromOneInTwentyOn(t *testing.T) {
 				group = append(group, p)
 			}
 		}
-		assert.Equal(t, told, origins.Of("x", "X", group, all).Beside != "", "%d of ten", mine)
+		assert.Equal(t, told, origins.Among(all).Of("x", "X", group).Beside != "", "%d of ten", mine)
 	}
 }
 

@@ -102,25 +102,46 @@ func Median(lives []Life) (day int, reached bool) {
 	return 0, false
 }
 
-// Apart compares two groups over all their days by the log-rank test (Mantel 1966): how
-// often it happened to the first, how often it would have if both were alike, and how
-// likely a difference so great is by chance, 0 to 1. It is 1 where nothing can be said.
-func Apart(a, b []Life) (happened int, expected, chance float64) {
-	days := map[int]bool{}
-	for _, l := range slices.Concat(a, b) {
+// Followed are lives in the order of their days, so that many parts of them can each be held
+// beside the rest.
+type Followed struct {
+	days     []int // of all of them, rising
+	happened []int // the days of those to which it happened, rising
+}
+
+// Follow puts lives in the order of their days.
+func Follow(lives []Life) Followed {
+	f := Followed{days: make([]int, len(lives))}
+	for i, l := range lives {
+		f.days[i] = l.Days
 		if l.Happened {
-			days[l.Days] = true
+			f.happened = append(f.happened, l.Days)
 		}
 	}
+	slices.Sort(f.days)
+	slices.Sort(f.happened)
+	return f
+}
+
+// Len is how many they are.
+func (f Followed) Len() int { return len(f.days) }
+
+// Apart compares a part of them with the rest over all their days by the log-rank test (Mantel
+// 1966): how often it happened to the part, how often it would have if both were alike, and how
+// likely a difference so great is by chance, 0 to 1. It is 1 where nothing can be said.
+func (f Followed) Apart(part Followed) (happened int, expected, chance float64) {
 	variance := 0.0
-	for day := range days {
-		n1, d1 := on(a, day)
-		n2, d2 := on(b, day)
-		n, d := float64(n1+n2), float64(d1+d2)
+	for i := 0; i < len(f.happened); {
+		day := f.happened[i]
+		n1, d1 := part.on(day)
+		atRisk, d := f.on(day)
+		i += d
+		n := float64(atRisk)
 		happened += d1
-		expected += d * float64(n1) / n
+		expected += float64(d) * float64(n1) / n
 		if n > 1 {
-			variance += d * (float64(n1) / n) * (float64(n2) / n) * (n - d) / (n - 1)
+			part := float64(n1) / n
+			variance += float64(d) * part * (1 - part) * (n - float64(d)) / (n - 1)
 		}
 	}
 	if variance <= 0 {
@@ -130,14 +151,9 @@ func Apart(a, b []Life) (happened int, expected, chance float64) {
 }
 
 // on counts how many were followed on a day and to how many it happened then.
-func on(lives []Life, day int) (atRisk, happened int) {
-	for _, l := range lives {
-		if l.Days >= day {
-			atRisk++
-		}
-		if l.Days == day && l.Happened {
-			happened++
-		}
-	}
-	return atRisk, happened
+func (f Followed) on(day int) (atRisk, happened int) {
+	earlier, _ := slices.BinarySearch(f.days, day)
+	from, _ := slices.BinarySearch(f.happened, day)
+	to, _ := slices.BinarySearch(f.happened, day+1)
+	return len(f.days) - earlier, to - from
 }

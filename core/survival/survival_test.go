@@ -3,6 +3,7 @@ package survival_test
 import (
 	"math"
 	"math/rand/v2"
+	"slices"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -54,8 +55,13 @@ func TestMediansOfTheTextbooks(t *testing.T) {
 	assert.False(t, reached)
 }
 
+// apart compares two groups that are all there is.
+func apart(a, b []survival.Life) (happened int, expected, chance float64) {
+	return survival.Follow(slices.Concat(a, b)).Apart(survival.Follow(a))
+}
+
 func TestTheLogRankTestOfTheTextbooks(t *testing.T) {
-	happened, expected, chance := survival.Apart(treated, placebo)
+	happened, expected, chance := apart(treated, placebo)
 	assert.Equal(t, 9, happened)
 	assert.InDelta(t, 19.25, expected, .01)
 	assert.InDelta(t, math.Erfc(math.Sqrt(16.79/2)), chance, 2e-6)
@@ -69,7 +75,7 @@ func TestNothingIsSaidOfWhomNobodyFollowed(t *testing.T) {
 	all, known := survival.By(lives([]int{3, 4}), 10)
 	assert.True(t, known, "nobody is left to follow, and that is known")
 	assert.Zero(t, all.Share)
-	_, _, chance := survival.Apart(lives(nil, 4), lives(nil, 5))
+	_, _, chance := apart(lives(nil, 4), lives(nil, 5))
 	assert.InDelta(t, 1.0, chance, 0)
 	few, known := survival.By(lives(nil, 30, 30, 30, 30), 20)
 	assert.True(t, known)
@@ -95,5 +101,59 @@ func TestWithoutAnyLostFromSightItIsThePlainShare(t *testing.T) {
 		assert.InDelta(t, float64(left)/float64(len(list)), at.Share, 1e-9)
 		assert.LessOrEqual(t, at.Low, at.Share+1e-9)
 		assert.GreaterOrEqual(t, at.High, at.Share-1e-9)
+	}
+}
+
+// A part beside the rest is the same test, counted day by day by hand: for every day on which it
+// happened to anyone, how many of each side were still followed.
+func TestAPartBesideTheRestIsCountedByHand(t *testing.T) {
+	r := rand.New(rand.NewPCG(11, 3))
+	some := func(n int) (list []survival.Life) {
+		for range n {
+			list = append(list, survival.Life{Days: r.IntN(30), Happened: r.IntN(3) == 0})
+		}
+		return list
+	}
+	for range 300 {
+		part, rest := some(r.IntN(20)), some(1+r.IntN(60))
+		var expected, variance float64
+		happened := 0
+		for day := range 30 {
+			var n1, n2, d1, d2 float64
+			for _, l := range part {
+				if l.Days >= day {
+					n1++
+				}
+				if l.Days == day && l.Happened {
+					d1++
+				}
+			}
+			for _, l := range rest {
+				if l.Days >= day {
+					n2++
+				}
+				if l.Days == day && l.Happened {
+					d2++
+				}
+			}
+			if d1+d2 == 0 {
+				continue
+			}
+			n, d := n1+n2, d1+d2
+			happened += int(d1)
+			expected += d * n1 / n
+			if n > 1 {
+				variance += d * n1 * n2 * (n - d) / (n * n * (n - 1))
+			}
+		}
+		got, want, chance := apart(part, rest)
+		assert.Equal(t, happened, got)
+		assert.InDelta(t, expected, want, 1e-9)
+		if variance > 0 {
+			z := (float64(happened) - expected) / math.Sqrt(variance)
+			assert.InDelta(t, math.Erfc(math.Abs(z)/math.Sqrt2), chance, 1e-9)
+		} else {
+			assert.InDelta(t, 1.0, chance, 0)
+		}
 	}
 }

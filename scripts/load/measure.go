@@ -50,6 +50,7 @@ func addresses(file string, heavy uuid.UUID) []address {
 		{"a look back over it", "GET", file + "/review", nil, heavy},
 		{"a look back over all", "GET", "/api/review", nil, uuid.Nil},
 		{"what became of all", "GET", "/api/origins", nil, uuid.Nil},
+		{"what became, by kind", "GET", "/api/origins?by=kind", nil, uuid.Nil},
 		{"differential, 20 signs", "POST", file + "/differential", signs, heavy},
 	}
 }
