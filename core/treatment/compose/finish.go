@@ -259,10 +259,12 @@ func lasting(op treatment.OperatorID) bool {
 }
 
 // tipless says that an orchid that wants tips to grow from has none on a day: in its own
-// mix or in clay. Those whose roots grow all year in a warm room need none.
+// mix or in clay. Those whose roots grow all year in a warm room need none; where nobody
+// looked, a change that is only wished for waits until one is seen.
 func (c *composer) tipless(d int) bool {
 	tips := c.Facts.LiveTips
-	return c.orchid && tips.Known && tips.Value == 0 && !among(c.phase(d), "growing", "waking") &&
+	none := tips.Known && tips.Value == 0 || !tips.Known && c.change && len(c.Causes) == 0
+	return c.orchid && none && !among(c.phase(d), "growing", "waking") &&
 		!(c.is(treatment.Monopodial, treatment.JewelOrchid) && c.airC >= 18) &&
 		among(c.school, treatment.OwnMix, treatment.ClayPot, "")
 }

@@ -103,6 +103,11 @@ func (c *composer) takenOut(h *here, v verdict) []step {
 			to++
 		}
 	}
+	if v.do == delay && h.step.Op == treatment.FirstWater && to < len(s.steps) &&
+		s.steps[to].Op == treatment.DrainSaucer { // nothing stands under it before
+		moved = append(moved, s.steps[to])
+		to++
+	}
 	if v.do != drop && h.step.Op.Does(treatment.Cuts) && from > 0 && s.steps[from-1].Op == treatment.CleanBlade {
 		from--
 	}

@@ -169,3 +169,71 @@ func TestALimpMotherIsSmelledBeforeHerOffsetIsRipe(t *testing.T) {
 		assert.Equal(t, smelled, strings.Contains(words[0], "smell sour") && days[0] == 0, words[0])
 	}
 }
+
+// Fresh mix is the mix it grew in: a moth orchid stays in bark, or in moss where it grew in that, and
+// a vanda that hangs goes on hanging. Another way of growing is the carer's choice.
+func TestFreshMixIsNoOtherWayOfGrowing(t *testing.T) {
+	for answers, op := range map[string]treatment.OperatorID{
+		`"potWidthCm":12`:                        treatment.PotIn,
+		`"potWidthCm":12,"mediumClass":"bark"`:   treatment.PotIn,
+		`"potWidthCm":12,"mediumClass":"moss"`:   treatment.WrapMoss,
+		`"potWidthCm":12,"seat":"reservoir"`:     treatment.SetReservoir,
+		`"potWidthCm":12,"mediumClass":"soil"`:   treatment.PotIn,
+		`"potWidthCm":12,"spikes":0,"limp":true`: treatment.PotIn,
+	} {
+		p, err := Plan(situationOf(t, fmt.Sprintf(`{"kind":"phalaenopsis-hybrid","wish":"refresh","on":"2026-05-10",
+			"answers":{"moist":"dry","spikes":0,%s},"place":{"warmthC":21,"humidityPct":60}}`, answers)))
+		require.NoError(t, err)
+		assert.True(t, planHas(p, op), "%s: %s", answers, op)
+	}
+	hung, err := Plan(situationOf(t, `{"kind":"vanda-hybrid","wish":"refresh","on":"2026-05-10",
+		"answers":{"moist":"dry","seat":"hung"},"place":{"warmthC":21,"humidityPct":60}}`))
+	require.NoError(t, err)
+	assert.True(t, planHas(hung, treatment.Hang))
+}
+
+// The saucer is emptied after the first water, whenever that comes.
+func TestTheSaucerIsEmptiedAfterTheFirstWater(t *testing.T) {
+	p, err := Plan(situationOf(t, `{"kind":"zamioculcas-zamiifolia","wish":"propagate","on":"2026-03-10",
+		"answers":{"moist":"right","potWidthCm":15},"place":{"warmthC":21}}`))
+	require.NoError(t, err)
+	first := 0
+	for _, s := range p.Sittings {
+		water := slices.IndexFunc(s.Steps, func(x step) bool { return x.Op == treatment.FirstWater })
+		saucer := slices.IndexFunc(s.Steps, func(x step) bool { return x.Op == treatment.DrainSaucer })
+		if water >= 0 {
+			first++
+			assert.Equal(t, water+1, saucer)
+		} else {
+			assert.Negative(t, saucer, "none before")
+		}
+	}
+	assert.Equal(t, 1, first)
+}
+
+// A change into clay waits for a growing tip, and not for another way of growing: only a moth orchid
+// in a warm room grows roots all year. What is refused is told without codes.
+func TestAWishedChangeWaitsForTips(t *testing.T) {
+	const change = `{"kind":%q,"wish":"setup-change","on":"2026-12-10","answers":{"moist":"dry","potWidthCm":12,
+		"spikes":0%s},"place":{"warmthC":%g,"humidityPct":45}}`
+	for _, c := range []struct {
+		kind, tips string
+		warmth     float64
+		waits      bool
+	}{
+		{"cattleya-labiata", "", 21, true},
+		{"cattleya-labiata", `,"liveTips":0`, 21, true},
+		{"cattleya-labiata", `,"liveTips":2`, 21, false},
+		{"phalaenopsis-hybrid", "", 21, false},
+		{"phalaenopsis-hybrid", "", 18, false},
+	} {
+		p, err := Plan(situationOf(t, fmt.Sprintf(change, c.kind, c.tips, c.warmth)))
+		require.NoError(t, err)
+		assert.Equal(t, treatment.ClayPot, p.School, "%v", c)
+		set := slices.IndexFunc(p.Sittings, func(s treatment.Sitting) bool { return has(s.Steps, treatment.SetReservoir) })
+		require.GreaterOrEqual(t, set, 0, "%v", c)
+		assert.Equal(t, c.waits, strings.Contains(p.Sittings[set].Gate.Words(), "tip"), "%v: %s", c, p.Sittings[set].Gate.Words())
+	}
+	cold := leftOut(t, fmt.Sprintf(change, "phalaenopsis-hybrid", "", 17.9), "school S5")
+	assert.Equal(t, "the room is under 18 °C", cold)
+}

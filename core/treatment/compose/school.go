@@ -2,7 +2,6 @@ package compose
 
 import (
 	"cmp"
-	"fmt"
 	"slices"
 
 	"tendermend/core/cause"
@@ -123,6 +122,9 @@ type refusal struct {
 	fits   func(*subject) bool
 }
 
+// noTip is why a change of its way of growing waits: it is no reason against it.
+const noTip = "neither a root tip nor anything else of it grows now"
+
 var refusals = []refusal{
 	{
 		treatment.Rest,
@@ -136,7 +138,7 @@ var refusals = []refusal{
 	{treatment.ClayPot, "the room is under 18 °C", func(x *subject) bool { return x.airC < 18 }},
 	{
 		treatment.ClayPot,
-		"no tip is growing, and it rests",
+		noTip,
 		func(x *subject) bool { return !x.anyTips() && !x.growing() },
 	},
 	{treatment.BareRoots, "a ground orchid dries out", on(treatment.JewelOrchid)},
@@ -223,18 +225,18 @@ func (c *composer) chooseSchool() {
 	if c.change && want == "" {
 		want = treatment.ClayPot
 	}
+	if c.Wish == treatment.Refresh && len(c.Causes) == 0 && want == "" && !c.untied { // it goes on as it grew
+		want = treatment.OwnMix
+	}
 	for _, s := range list {
 		if s.School != want && !(want == treatment.MossWrap && s.School == treatment.MossBox) {
 			continue
 		}
-		if s.Refused == "" {
+		if s.Refused == "" || c.change && s.Refused == noTip {
 			c.school, c.plan.SchoolWhy = s.School, heaviest(s)
 			return
 		}
-		c.leave(
-			"school "+string(want),
-			fmt.Sprintf("%s is refused: %s; the next best is %s", want, s.Refused, best.School),
-		)
+		c.leave("school "+string(want), s.Refused)
 	}
 	c.school, c.plan.SchoolWhy = best.School, heaviest(best)
 }
