@@ -96,15 +96,7 @@ func (c *composer) takenOut(h *here, v verdict) []step {
 	s := h.s
 	moved := []step{h.step}
 	from, to := h.i, h.i+1
-	if slices.Contains(sprays, h.step.Op) { // its rinse goes with it
-		for to < len(s.steps) && (v.do == drop && to == h.i+1 && s.steps[to].Op == treatment.RinseOff ||
-			v.do == delay && among(s.steps[to].Op, treatment.RinseOff, treatment.CrownDry, treatment.CrownDrain)) {
-			moved = append(moved, s.steps[to])
-			to++
-		}
-	}
-	if v.do == delay && h.step.Op == treatment.FirstWater && to < len(s.steps) &&
-		s.steps[to].Op == treatment.DrainSaucer { // nothing stands under it before
+	for to < len(s.steps) && goesAlong(h.step.Op, v.do, s.steps[to].Op, to == h.i+1) {
 		moved = append(moved, s.steps[to])
 		to++
 	}
@@ -119,6 +111,20 @@ func (c *composer) takenOut(h *here, v verdict) []step {
 	}
 	s.steps = slices.Concat(s.steps[:from], s.steps[to:])
 	return moved
+}
+
+// goesAlong says whether what comes after a step goes with it: its rinse with a spray, and the saucer
+// that is emptied after a first water.
+func goesAlong(op treatment.OperatorID, what action, after treatment.OperatorID, next bool) bool {
+	switch {
+	case slices.Contains(sprays, op) && what == drop:
+		return next && after == treatment.RinseOff
+	case slices.Contains(sprays, op) && what == delay:
+		return among(after, treatment.RinseOff, treatment.CrownDry, treatment.CrownDrain)
+	case op == treatment.FirstWater && what == delay:
+		return next && after == treatment.DrainSaucer
+	}
+	return false
 }
 
 // delayed does later what was taken out: on a day, or days behind the gate.

@@ -232,7 +232,7 @@ func TestAWishedChangeWaitsForTips(t *testing.T) {
 		assert.Equal(t, treatment.ClayPot, p.School, "%v", c)
 		set := slices.IndexFunc(p.Sittings, func(s treatment.Sitting) bool { return has(s.Steps, treatment.SetReservoir) })
 		require.GreaterOrEqual(t, set, 0, "%v", c)
-		assert.Equal(t, c.waits, strings.Contains(p.Sittings[set].Gate.Words(), "tip"), "%v: %s", c, p.Sittings[set].Gate.Words())
+		assert.Equal(t, c.waits, strings.Contains(p.Sittings[set].Gate.Words(), "tip"), "%v", c)
 	}
 	cold := leftOut(t, fmt.Sprintf(change, "phalaenopsis-hybrid", "", 17.9), "school S5")
 	assert.Equal(t, "the room is under 18 °C", cold)

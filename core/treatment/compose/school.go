@@ -213,21 +213,27 @@ func Schools(s treatment.Situation) []Scored {
 	return scores(x)
 }
 
+// wantedSchool is what the carer chose, or what a wish asks for; empty where neither does.
+func (c *composer) wantedSchool() treatment.School {
+	want := treatment.School(c.Choices.School)
+	switch {
+	case want != "":
+	case c.change && c.Choices.Aim != treatment.SideMount && c.Choices.Aim != "":
+		want = treatment.School(c.Choices.Aim)
+	case c.change:
+		want = treatment.ClayPot
+	case c.Wish == treatment.Refresh && len(c.Causes) == 0 && !c.untied: // it goes on as it grew
+		want = treatment.OwnMix
+	}
+	return want
+}
+
 // chooseSchool takes the carer's school, or the best that is not refused, and
 // says why where it differs.
 func (c *composer) chooseSchool() {
 	list := scores(c.subject)
 	best := list[0]
-	want := treatment.School(c.Choices.School)
-	if c.change && want == "" && c.Choices.Aim != treatment.SideMount {
-		want = treatment.School(c.Choices.Aim)
-	}
-	if c.change && want == "" {
-		want = treatment.ClayPot
-	}
-	if c.Wish == treatment.Refresh && len(c.Causes) == 0 && want == "" && !c.untied { // it goes on as it grew
-		want = treatment.OwnMix
-	}
+	want := c.wantedSchool()
 	for _, s := range list {
 		if s.School != want && !(want == treatment.MossWrap && s.School == treatment.MossBox) {
 			continue
