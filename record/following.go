@@ -7,6 +7,7 @@ import (
 
 	"tendermend/core/cause"
 	"tendermend/core/day"
+	"tendermend/core/drying"
 	"tendermend/core/plant"
 	"tendermend/core/prognosis"
 	"tendermend/core/recovery"
@@ -114,7 +115,7 @@ func (s State) Stall(c Course, today day.Day, south bool) (recovery.Stall, bool)
 	if !found {
 		return stall, false
 	}
-	if d, ok := recovery.DryingOf(s.WateredOn); ok && d.Faster {
+	if d, ok := s.DryDown(today, south); ok && d.Faster {
 		const faster = "Its pot dries faster: in %s instead of %g. Roots are at work; this is no setback."
 		stall.AtWork, stall.Why = true, fmt.Sprintf(faster, working.Measured(d.Now, "day"), d.Before)
 	} else if n := len(s.Tallies); n > 0 && s.Tallies[n-1].On >= stall.Since {
@@ -124,6 +125,15 @@ func (s State) Stall(c Course, today day.Day, south bool) (recovery.Stall, bool)
 		}
 	}
 	return stall, true
+}
+
+// DryDown compares how fast its pot dries lately with before; false where it stands in water or hangs,
+// or too few waterings tell.
+func (s State) DryDown(today day.Day, south bool) (recovery.DryDown, bool) {
+	if _, dries := drying.RuleOf(s.WaterLine(today, south).Rule); !dries && s.stands() != "" {
+		return recovery.DryDown{}, false
+	}
+	return recovery.DryingOf(s.WateredOn)
 }
 
 // DishLevel gives the level of the falling dish from the longest root and the

@@ -51,7 +51,9 @@ func TestALookForWaterAsksForWhatIsSeenThere(t *testing.T) {
 			if c.root > 0 {
 				b.write(29, check("longest-root", c.root))
 			}
-			b.write(10, record.Body{Watered: &record.Watered{}})
+			for _, ago := range []int{26, 24, 20, 17, 14, 12, 10} {
+				b.write(ago, record.Body{Watered: &record.Watered{}})
+			}
 			s := b.state()
 			var asked *due.Task
 			for _, task := range due.Tasks(s, false) {
@@ -68,6 +70,8 @@ func TestALookForWaterAsksForWhatIsSeenThere(t *testing.T) {
 			}
 			card := told.CardOf(s, today, false).Water.Text
 			assert.Contains(t, card, c.card)
+			_, dries := s.DryDown(today, false)
+			assert.Equal(t, c.what == feel, dries, "what stands in water does not dry")
 		})
 	}
 	assert.NotContains(t, plant.WaterRuleText(), plant.Dish, "no kind has a dish for its rule")

@@ -154,7 +154,7 @@ func (srv *server) follow(ctx context.Context, a store.Account, s record.State) 
 	if score, trend, known := s.Condition(today); known {
 		f.Score, f.Trend = &score, trend
 	}
-	if drying, ok := recovery.DryingOf(s.WateredOn); ok {
+	if drying, ok := s.DryDown(today, a.Collection.South); ok {
 		f.Drying = &drying
 	}
 	if s.Plan != nil {
