@@ -47,12 +47,12 @@ func (s State) WaterLines(south bool) func(day.Day) water.Line {
 }
 
 func (s State) workLines(south bool) func(day.Day) water.Line {
-	grew, holds := s.growthSeen(), s.waterHolds()
+	steady := s.steady()
 	seen := map[day.Day]water.Line{}
 	return func(on day.Day) water.Line {
 		line, known := seen[on]
 		if !known {
-			line = water.LineOn(s.asked(on, south, grew, holds))
+			line = water.LineOn(s.asked(on, south, steady))
 			seen[on] = line
 		}
 		return line
@@ -72,7 +72,7 @@ func (s State) MayRest(on day.Day, south bool) bool {
 // SeasonAsks lists the measures that would change its water rule today and that
 // nobody has read lately.
 func (s State) SeasonAsks(on day.Day, south bool) []string {
-	return water.Asks(s.asked(on, south, s.growthSeen(), s.waterHolds()))
+	return water.Asks(s.asked(on, south, s.steady()))
 }
 
 // NoFeed says whether nothing is fed on a day, and why.
@@ -87,11 +87,20 @@ func (s State) NoFeed(on day.Day, south bool) (why string, rests bool) {
 	return "its kind rests in these months, and nothing says that it grows", true
 }
 
+// steady is what its water rule hangs on and no day turns.
+type steady struct {
+	grew   []grownOn
+	holds  []hold
+	stands plant.WaterRule
+}
+
+func (s State) steady() steady { return steady{s.growthSeen(), s.waterHolds(), s.stands()} }
+
 // asked is what its water rule of a day hangs on.
-func (s *State) asked(on day.Day, south bool, grew []grownOn, holds []hold) water.Asked {
+func (s *State) asked(on day.Day, south bool, of steady) water.Asked {
 	a := water.Asked{
-		Kind: s.Wants, Habit: s.Habit, On: on, South: south, Held: heldOn(holds, on), Potted: s.potted(), Stands: s.stands(),
-		Growing: s.growing(on, grew), Resting: s.resting(on, grew), RootsCM: s.newRootsCM(on),
+		Kind: s.Wants, Habit: s.Habit, On: on, South: south, Held: heldOn(of.holds, on), Potted: s.potted(), Stands: of.stands,
+		Growing: s.growing(on, of.grew), Resting: s.resting(on, of.grew), RootsCM: s.newRootsCM(on),
 	}
 	a.Leaves = s.hasLeaves(on, a.Resting)
 	if spike := s.SawSpike(); spike != nil && on-s.Examined.On <= bloomHolds {
