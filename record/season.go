@@ -99,7 +99,8 @@ func (s State) steady() steady { return steady{s.growthSeen(), s.waterHolds(), s
 // asked is what its water rule of a day hangs on.
 func (s *State) asked(on day.Day, south bool, of steady) water.Asked {
 	a := water.Asked{
-		Kind: s.Wants, Habit: s.Habit, On: on, South: south, Held: heldOn(of.holds, on), Potted: s.potted(), Stands: of.stands,
+		Kind: s.Wants, Habit: s.Habit, On: on, South: south, Held: heldOn(of.holds, on),
+		Potted: s.potted(), Stands: of.stands,
 		Growing: s.growing(on, of.grew), Resting: s.resting(on, of.grew), RootsCM: s.newRootsCM(on),
 	}
 	a.Leaves = s.hasLeaves(on, a.Resting)
