@@ -150,15 +150,13 @@ func (s State) DishLevel() (working.Amount, bool) {
 // longest root and its pot, or as it was set; empty where nobody knows, and for the
 // rules of what is watered from above.
 func (s State) LevelWords(rule plant.WaterRule) string {
-	if rule != plant.Dish && rule != plant.Reservoir {
-		return ""
-	}
-	if level, known := s.DishLevel(); known && rule == plant.Dish {
+	level, measured := s.DishLevel()
+	switch set := s.Known.LevelCM; {
+	case rule == plant.Dish && measured:
 		return fmt.Sprintf("to %g mm", level.Value)
-	}
-	if set := s.Known.LevelCM; set.Known && rule == plant.Dish {
+	case rule == plant.Dish && set.Known:
 		return fmt.Sprintf("to %g cm, as it was set", set.Value)
-	} else if set.Known {
+	case rule == plant.Reservoir && set.Known:
 		return fmt.Sprintf("and fill it to %g cm", set.Value)
 	}
 	return ""

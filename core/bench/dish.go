@@ -35,7 +35,8 @@ func Dish(i DishInput) (Reckoning, error) {
 		r.warn("Its roots are down: no water stands in the dish any more, it is watered as a pot.")
 	}
 	r.add("the level falls from a root of", math.Floor(deep-deep/3-recovery.UnderRoots), "mm",
-		"height − a third of it − 10 mm", working.CommonPractice, "look every four days", pot)
+		"height − a third of it − 10 mm", working.CommonPractice,
+		"fair: roots do not hang straight", pot)
 	r.add("no dish from a root of", deep-recovery.UnderRoots, "mm", "height − 10 mm", working.CommonPractice,
 		"fair: roots do not hang straight", pot)
 	r.warn("Its base stays dry: water over the base rots the stem.")

@@ -8,12 +8,20 @@ import (
 	"tendermend/core/treatment"
 )
 
+// foundWet says whether its medium was found wet.
+func (c *composer) foundWet() bool { return c.Facts.Moist.Known && c.drownedNow() }
+
+// driesFirst says whether it stands in a pot that was found wet, and is to dry before anything is
+// poured on.
+func (c *composer) driesFirst() bool {
+	return c.foundWet() && c.seat == facts.InPot && !neverDries(c.subject) &&
+		!c.is(treatment.AirPlant, treatment.Bromeliad)
+}
+
 // heldWhileWet gives no water to what was found wet, where the plan says nothing of water: what
 // stands wet dries first, whatever else ails it (common practice).
 func (c *composer) heldWhileWet(list []*sit) []*sit {
-	wet := c.Facts.Moist.Known && c.drownedNow()
-	if !wet || neverDries(c.subject) || c.seat != facts.InPot || c.untied || c.resting() || c.piece ||
-		c.is(treatment.AirPlant, treatment.Bromeliad) || anyHas(list, waters...) {
+	if !c.driesFirst() || c.untied || c.resting() || c.piece || anyHas(list, waters...) {
 		return list
 	}
 	return c.onDay(list, treatment.CareSit, 0, []step{do(treatment.HoldWater, until(due))})
@@ -79,10 +87,11 @@ func (c *composer) saidDry(list []treatment.Sitting) {
 			if !slices.Contains(waters, x.Op) || x.Op == treatment.Routine {
 				continue
 			}
-			plain := plainRule(x) || x.Params.How == "half" || x.Params.How == "" && whereOfRule[x.Params.What] != ""
+			half := x.Params.How == "half"
+			plain := plainRule(x) || half || x.Params.How == "" && whereOfRule[x.Params.What] != ""
 			if s.Day != nil && *s.Day == 0 && ruled(x) && plain && x.Every == 0 {
 				now := c.drinksNow()
-				if x.Params.How == "half" {
+				if half {
 					now = "It is too dry for it: give it half of the usual amount now, slowly."
 				}
 				s.Steps[i].Words = now + " From then on: " + lowered(x.Words)

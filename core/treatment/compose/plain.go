@@ -118,7 +118,7 @@ func placeFlush(c *composer, p *plain) bool {
 // wetThough says whether what is said to want water was found with it: a medium that takes
 // none is wet, or that of a thirsty plant is moist.
 func (c *composer) wetThough(id cause.ID) bool {
-	wet := c.Facts.Moist.Known && among(c.moist, facts.Wet, facts.Soaked)
+	wet := c.foundWet()
 	moist := wet || c.Facts.Moist.Known && c.moist == facts.Right
 	return id == cause.MediumRepels && wet || id == cause.Drought && moist
 }

@@ -75,6 +75,10 @@ func TestBareRootsHaveNoMedium(t *testing.T) {
 	assert.NotContains(t, waits[0], "moist")
 	assert.False(t, planHas(p, treatment.Nematodes))
 	assert.True(t, planHas(p, treatment.Hang))
+	moves, _, _, p := fedOf(t, `{"kind":"vanda-hybrid","wish":"setup-change","on":"2026-06-10",
+		"answers":{"moist":"right","seat":"hung","liveTips":3},"place":{"warmthC":22,"humidityPct":60}}`)
+	assert.True(t, planHas(p, treatment.SetReservoir))
+	assert.Contains(t, strings.Join(moves, " "), "onto moist medium", "it hangs no longer")
 	potted, _, waits, p := fedOf(t, fmt.Sprintf(grubs, "monstera-deliciosa"))
 	assert.Contains(t, potted[0], "onto moist medium")
 	assert.Contains(t, waits[0], "its medium is moist again")
@@ -234,6 +238,20 @@ func TestAWishedChangeWaitsForTips(t *testing.T) {
 		require.GreaterOrEqual(t, set, 0, "%v", c)
 		assert.Equal(t, c.waits, strings.Contains(p.Sittings[set].Gate.Words(), "tip"), "%v", c)
 	}
+	none := fmt.Sprintf(change, "cattleya-labiata", `,"liveTips":0,"liveRoots":0,"deadRoots":5`, 21.0)
+	rootless := leftOut(t, none, "school S5")
+	assert.Equal(t, "it has no root to drink with", rootless, "that does not pass by waiting for a tip")
 	cold := leftOut(t, fmt.Sprintf(change, "phalaenopsis-hybrid", "", 17.9), "school S5")
 	assert.Equal(t, "the room is under 18 °C", cold)
+}
+
+// Feed is held from a wet pot for two weeks: by then it has wanted water.
+func TestAWetPotIsFedAgainAfterTwoWeeks(t *testing.T) {
+	c := laid(t, `{"kind":"monstera-deliciosa","causes":["nitrogen-low"],"on":"2026-06-15",
+		"answers":{"moist":"wet","potWidthCm":14},"place":{"warmthC":20}}`)
+	for day, wet := range map[int]bool{0: true, driesBy: true, driesBy + 1: false} {
+		h := here{world: &world{c: c, day: day, rooted: never}, step: do(treatment.FeedIt)}
+		assert.Equal(t, wet, h.onWet(), day)
+	}
+	assert.Equal(t, 14, driesBy)
 }

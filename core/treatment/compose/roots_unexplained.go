@@ -132,7 +132,7 @@ func (c *composer) whenRepotted() string {
 // that most of its roots live.
 func (c *composer) limpInMoist() bool {
 	alive := c.counted && c.roots >= mostDead
-	return c.limp && c.Facts.Moist.Known && (c.drownedNow() || c.moist == facts.Right && !alive)
+	return c.limp && (c.foundWet() || c.Facts.Moist.Known && c.moist == facts.Right && !alive)
 }
 
 // mostRootsDead says whether its roots were counted, some live, and most do not.

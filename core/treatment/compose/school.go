@@ -122,9 +122,6 @@ type refusal struct {
 	fits   func(*subject) bool
 }
 
-// noTip is why a change of its way of growing waits: it is no reason against it.
-const noTip = "neither a root tip nor anything else of it grows now"
-
 var refusals = []refusal{
 	{
 		treatment.Rest,
@@ -136,11 +133,6 @@ var refusals = []refusal{
 	{treatment.Bridge, "it drops its leaves in winter", on(treatment.WinterDeciduous)},
 	{treatment.ClayPot, "it is asleep", (*subject).asleep},
 	{treatment.ClayPot, "the room is under 18 °C", func(x *subject) bool { return x.airC < 18 }},
-	{
-		treatment.ClayPot,
-		noTip,
-		func(x *subject) bool { return !x.anyTips() && !x.growing() },
-	},
 	{treatment.BareRoots, "a ground orchid dries out", on(treatment.JewelOrchid)},
 	{treatment.BareRoots, "the air is under 40 % humid", func(x *subject) bool { return x.humidity < 40 }},
 	{
@@ -159,6 +151,7 @@ type Scored struct {
 	Score   int
 	Terms   []treatment.Term // heaviest first
 	Refused string           // why it is not for this plant; empty where it may be taken
+	waits   bool             // whether it is refused only for now: who wishes for it can wait
 }
 
 func scores(x *subject) []Scored {
@@ -176,11 +169,7 @@ func scores(x *subject) []Scored {
 			sc.Terms,
 			func(a, b treatment.Term) int { return cmp.Compare(max(b.Weight, -b.Weight), max(a.Weight, -a.Weight)) },
 		)
-		for _, r := range refusals {
-			if r.school == s && r.fits(x) && sc.Refused == "" {
-				sc.Refused = r.why
-			}
-		}
+		sc.refuse(x)
 		list = append(list, sc)
 	}
 	slices.SortStableFunc(list, func(a, b Scored) int {
@@ -194,6 +183,19 @@ func scores(x *subject) []Scored {
 		}
 	}
 	return list
+}
+
+// refuse says why a school is not for a plant; what passes by waiting is said where nothing else is.
+func (s *Scored) refuse(x *subject) {
+	for _, r := range refusals {
+		if r.school == s.School && r.fits(x) {
+			s.Refused = r.why
+			return
+		}
+	}
+	if s.School == treatment.ClayPot && !x.anyTips() && !x.growing() {
+		s.Refused, s.waits = "neither a root tip nor anything else of it grows now", true
+	}
 }
 
 func rank(s Scored) int {
@@ -238,7 +240,7 @@ func (c *composer) chooseSchool() {
 		if s.School != want && !(want == treatment.MossWrap && s.School == treatment.MossBox) {
 			continue
 		}
-		if s.Refused == "" || c.change && s.Refused == noTip {
+		if s.Refused == "" || c.change && s.waits {
 			c.school, c.plan.SchoolWhy = s.School, heaviest(s)
 			return
 		}

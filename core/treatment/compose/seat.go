@@ -61,7 +61,7 @@ func (c *composer) hangsBare() bool {
 	return c.orchid && c.airRooted && (c.school == treatment.BareRoots || c.untied && !c.inPotSchool())
 }
 
-// endsBare says whether the work on its roots leaves them without a medium that holds water.
+// endsBare says whether the work on its roots leaves them without a medium that stays moist.
 func (c *composer) endsBare() bool {
 	return c.root != nil && c.root.kind == washRoots &&
 		among(c.seatedBy(), treatment.Hang, treatment.Mount, treatment.SetCup, treatment.SetReservoir)
@@ -69,7 +69,8 @@ func (c *composer) endsBare() bool {
 
 // hangs says whether its roots hang bare, or will once they were worked on.
 func (c *composer) hangs() bool {
-	return c.orchid && (c.root == nil && c.seat == facts.Hung || c.endsBare() && c.seatedBy() == treatment.Hang)
+	stays := c.root == nil && !c.change
+	return c.orchid && (stays && c.seat == facts.Hung || c.endsBare() && c.seatedBy() == treatment.Hang)
 }
 
 // wrapped says whether its roots are wrapped in moss.

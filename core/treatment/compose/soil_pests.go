@@ -139,7 +139,7 @@ func (c *composer) rootGrub() {
 			nematodesFrom, nematodesTo))
 	case c.habitID == treatment.AirPlant || c.untied: // no medium that they could live in
 	case c.endsBare():
-		c.leave("nematodes", "its old medium goes with the grubs, and bare roots have none that they could live in")
+		c.leave("nematodes", "its old medium goes with the grubs, and they could not live in what it is set in")
 	case c.gated && c.drownedNow():
 		c.draft.gate(due, do(treatment.Nematodes))
 	default:

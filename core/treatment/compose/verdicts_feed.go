@@ -4,7 +4,6 @@ import (
 	"strings"
 
 	"tendermend/core/cause"
-	"tendermend/core/facts"
 	"tendermend/core/treatment"
 )
 
@@ -56,10 +55,7 @@ const driesBy = 14
 
 // onWet says whether feed would be poured onto what was found wet and dries first.
 func (h *here) onWet() bool {
-	c := h.c
-	wet := c.Facts.Moist.Known && c.drownedNow() && h.rooted == never
-	return wet && h.day <= driesBy && c.seat == facts.InPot && h.step.Params.Where == "" && !neverDries(c.subject) &&
-		!c.is(treatment.AirPlant, treatment.Bromeliad)
+	return h.c.driesFirst() && h.rooted == never && h.day <= driesBy && h.step.Params.Where == ""
 }
 
 // fedWhenDry feeds it when it wants water again; of two doses of a salt one is left.

@@ -44,7 +44,7 @@ func (h *here) soakingDry(s step, rests, stands bool) verdict {
 // noWayOut lets a dish be emptied before, where a pot has no hole.
 func (h *here) noWayOut() verdict {
 	if h.seat == facts.InPot || h.seat == facts.InReservoir {
-		return verdict{do: before, step: do(treatment.DrainSaucer)}
+		return verdict{do: before, step: h.c.drains()}
 	}
 	return verdict{do: drop, why: "the water has no way out"}
 }
