@@ -48,7 +48,7 @@ const (
 	RivalAbsent Sight = "rival absent" // what else it could be was looked for and is not there
 	Nub         Sight = "nub"          // a root that just shows
 	CleanLeaf   Sight = "clean leaf"   // a new leaf without marks
-	Greened     Sight = "greened"      // its leaves are green again
+	Greened     Sight = "greened"      // its green is back, in leaves or stems
 	CrustGone   Sight = "crust gone"   // no crust of salts on medium and pot
 	BestLight   Sight = "best light"   // it stands in its best light
 	Weaned      Sight = "weaned"       // its cover is off for good

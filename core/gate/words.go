@@ -26,7 +26,7 @@ var sightWords = map[Sight]string{
 	PieceRoot:   "the pieces have roots",
 	OffsetRoot:  "the plantlet has roots",
 	CleanLeaf:   "a new leaf without marks",
-	Greened:     "its leaves are green again",
+	Greened:     "it is green again",
 	CrustGone:   "the crust of salts is gone",
 	BestLight:   "it stands in its best light",
 	Weaned:      "the cover is off for good",

@@ -135,6 +135,23 @@ func nextRule(list []*sit) *step {
 	return nil
 }
 
+// drierThanItsRule leaves water by its rule out after the top of its medium is to dry further than that:
+// two lines would name two depths.
+func drierThanItsRule(list []*sit) {
+	if anyHas(list, treatment.Unpot) {
+		return // fresh mix has its own rule from its first water on
+	}
+	drier := false
+	for _, s := range list {
+		if drier && s.dated {
+			s.steps = slices.DeleteFunc(slices.Clone(s.steps), func(x step) bool {
+				return ruled(x) && plainRule(x) && x.Every == 0 && x.Params.Water == ""
+			})
+		}
+		drier = drier || has(s.steps, treatment.DryTop)
+	}
+}
+
 // oneRule leaves one line for water of two that stand on one day or on days that follow
 // each other: two causes asked for the same, or one for less than the usual.
 func oneRule(list []*sit) {

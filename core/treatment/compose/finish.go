@@ -25,6 +25,7 @@ func (c *composer) finish() {
 	list = c.wateredOn(list)
 	list = c.wateredWhileDry(c.heldWhileWet(list))
 	list = c.afterHeld(list)
+	drierThanItsRule(list)
 	oneRule(list)
 	ruleAfterSoak(list)
 	ruleAfterFirst(list)
@@ -291,8 +292,12 @@ func (c *composer) forgone(list []*sit) {
 	}
 }
 
-// onlyDrank is why something is done some days later.
-const onlyDrank = "it has only just drunk"
+// Why something is done some days later.
+const (
+	onlyDrank  = "it has only just drunk"
+	cutsOpen   = "the cuts have not closed"
+	onlyChilly = "nothing is watered in the first days after cold"
+)
 
 // notLeftOut takes back what was said of a step that is done a few days later after all.
 func (c *composer) notLeftOut() {
@@ -301,7 +306,7 @@ func (c *composer) notLeftOut() {
 		all = append(all, s.Steps...)
 	}
 	c.plan.LeftOut = slices.DeleteFunc(c.plan.LeftOut, func(l treatment.LeftOut) bool {
-		return l.Why == onlyDrank && has(all, treatment.OperatorID(l.Op))
+		return among(l.Why, onlyDrank, cutsOpen, onlyChilly) && has(all, treatment.OperatorID(l.Op))
 	})
 }
 

@@ -77,7 +77,21 @@ func (c *composer) asksFirm(list []*sit, from, end int, looks step) []*sit {
 			return c.onDay(list, treatment.CareSit, end, []step{do(treatment.Look, note(looks.Params.Note))})
 		}
 	}
-	return c.onDay(list, treatment.CareSit, from, []step{looks})
+	return c.onDay(list, treatment.CareSit, laterThanLooks(list, from, looks.Every), []step{looks})
+}
+
+// laterThanLooks is the first day on which a series of looks says more than a closer one, which runs on
+// its own first day and only compares.
+func laterThanLooks(list []*sit, from, days int) int {
+	for _, s := range list {
+		for _, x := range s.steps {
+			last, dated := dayOf(x.Until)
+			if s.dated && dated && plainLook(x) && x.Every > 0 && x.Every < days && s.day <= from && last >= from {
+				return last + days
+			}
+		}
+	}
+	return from
 }
 
 // drinksDeep is true of a soak that wets the whole pot of the plant itself.

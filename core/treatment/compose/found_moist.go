@@ -12,10 +12,10 @@ import (
 func (c *composer) foundWet() bool { return c.Facts.Moist.Known && c.drownedNow() }
 
 // driesFirst says whether it stands in a pot that was found wet, and is to dry before anything is
-// poured on.
+// poured on: what is never to dry as far as damp, and what drinks from a tray or a reservoir never.
 func (c *composer) driesFirst() bool {
-	return c.foundWet() && c.seat == facts.InPot && !neverDries(c.subject) &&
-		!c.is(treatment.AirPlant, treatment.Bromeliad)
+	return c.foundWet() && c.seat == facts.InPot && !c.is(treatment.AirPlant, treatment.Carnivore) &&
+		!among(c.kind.WaterRule, plant.WetTray, plant.Reservoir)
 }
 
 // heldWhileWet gives no water to what was found wet, where the plan says nothing of water: what

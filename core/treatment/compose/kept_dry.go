@@ -1,6 +1,7 @@
 package compose
 
 import (
+	"fmt"
 	"slices"
 
 	"tendermend/core/cause"
@@ -127,16 +128,30 @@ func (c *composer) rootsMissed(list []*sit) []*sit {
 			treatment.PotIn, treatment.SetCup, treatment.Hang, treatment.Mount)
 	})
 	if c.rootless && c.Facts.LiveRoots.Known && !treated && !c.piece && c.habitID != treatment.AirPlant {
-		c.leave(string(treatment.Unpot), "no live root was counted, and no cause of that was accepted: look for rot or "+
-			"drought at the roots, and plan its rescue")
-		if !c.resting() {
-			list = c.askedFirst(list, do(treatment.Look, note(noRootLives)))
+		accept := "root rot or drought"
+		if c.has(cause.Drought) {
+			accept = "root rot" // it was found moist: its roots did not die of thirst now
+		}
+		c.leave(string(treatment.Unpot), "no live root was counted, and no cause of that was accepted: look for "+
+			accept+", and plan its rescue")
+		if !c.resting() || c.keepsLeaves() {
+			list = c.askedFirst(list, do(treatment.Look, note(fmt.Sprintf(noRootLives, accept))))
+			list = c.rootlessLimp(list)
 		}
 		if !anyHas(list, slices.Concat(sprays, cutOps, tidies)...) {
 			soakedNot(list)
 		}
 	}
 	return list
+}
+
+// rootlessLimp looks every three days at what hangs limp without a live root, until its rescue is planned.
+func (c *composer) rootlessLimp(list []*sit) []*sit {
+	if !c.limp || c.waitsWatched(list) {
+		return list
+	}
+	looks := do(treatment.Look, every(plumpEvery, toDay(1+plumpsWithin)))
+	return c.onDay(list, treatment.CareSit, plumpEvery, []step{looks})
 }
 
 // tidies take off or pick what a thirsty plant is left with.
@@ -167,5 +182,5 @@ func (c *composer) askedFirst(list []*sit, look step) []*sit {
 }
 
 // noRootLives is what is looked at where no live root was counted and nothing says why.
-const noRootLives = "is its base firm? No root of it was found alive, and this plan does not mend that: accept root " +
-	"rot or drought for it today, and plan its rescue first"
+const noRootLives = "is its base firm? No root of it was found alive, and this plan does not mend that: accept " +
+	"%s for it today, and plan its rescue first"

@@ -225,7 +225,7 @@ var guards = []guard{
 		if !h.openWound() || h.step.Params.For == treatment.ForPieces {
 			return verdict{}
 		}
-		return verdict{do: delay, day: h.healed(), why: "the cuts have not closed"}
+		return verdict{do: delay, day: h.healed(), why: cutsOpen}
 	}},
 	{treatment.NeverWaterBeforeDry, ops(treatment.FirstWater), func(h *here) verdict {
 		dry := h.stemCut() + h.c.stemDry[0]

@@ -95,8 +95,8 @@ func TestTheBagHoldsWhatCameOff(t *testing.T) {
 	}
 }
 
-// A medium that was found wet dries first, whatever else ails the plant; what must never dry
-// is left as it is.
+// A medium that was found wet dries first, whatever else ails the plant; what stands in
+// a tray is left as it is.
 func TestWhatWasFoundWetDriesFirst(t *testing.T) {
 	const s = `{"kind":%q,"causes":["stress-colour"],"on":"2026-11-15","answers":{"moist":%q,"growing":true}}`
 	for _, c := range []struct {
@@ -106,7 +106,8 @@ func TestWhatWasFoundWetDriesFirst(t *testing.T) {
 		{"rossioglossum-grande", "wet", true},
 		{"rossioglossum-grande", "soaked", true},
 		{"rossioglossum-grande", "right", false},
-		{"soleirolia-soleirolii", "wet", false}, // never dries
+		{"soleirolia-soleirolii", "wet", true}, // never dries, but is not to stand wet
+		{"soleirolia-soleirolii", "right", false},
 		{"nepenthes-hybrid", "wet", false},
 	} {
 		words, _ := said(t, fmt.Sprintf(s, c.kind, c.moist), treatment.HoldWater)

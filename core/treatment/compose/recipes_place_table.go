@@ -57,7 +57,7 @@ var placeRecipes = []recipe{
 	{cause.DryAir, on(t.Rhizomatous, t.AroidVine, t.GiantHerb, t.Monopodial),
 		join([]item{at(0, t.Humidify), at(0, t.EaseLeaf)}, judged)},
 	{cause.DryAir, all, join([]item{at(0, t.Humidify)}, judged)},
-	{cause.Draught, all, join([]item{at(0, t.Undraught)}, judged)},
+	{cause.Draught, all, join([]item{at(0, t.Undraught), at(7, t.Look)}, judged)},
 	{
 		cause.ColdInjury,
 		func(x *subject) bool { return x.leafless || x.habitID == t.UprightSucculent },
@@ -69,6 +69,7 @@ var placeRecipes = []recipe{
 			at(3, t.Look, note("glassy or soft parts?")),
 			at(8, t.CutRot, organ(t.OnBody), with(func(p *t.Params) { p.BeyondCM, p.Cond = num(1), "parts are soft" })),
 			at(9, t.Look, note("is the cut dry and clean?")),
+			at(14, t.Look, every(7, toDay(28))),
 			when(gate.Gate{gate.In(gate.Spring()...), gate.See(gate.Growth)}, t.FirstWater, how("light"),
 				with(func(p *t.Params) { p.ML = num(20) })),
 		},
@@ -81,7 +82,7 @@ var placeRecipes = []recipe{
 			at(0, t.ShadeIt),
 			at(3, t.Look),
 			leaves(true, 9),
-			at(14, t.Look),
+			at(14, t.Look, every(7, toDay(28))),
 		},
 	},
 	{

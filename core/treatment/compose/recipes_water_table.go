@@ -30,6 +30,7 @@ var waterRecipes = []recipe{
 	{cause.Edema, all, join([]item{at(0, t.Air), at(0, t.ByRule, what("morning"))}, judged)},
 	{cause.ColdWaterMarks, all, []item{at(0, t.ByRule, water("water at room warmth, from below")), at(28, t.Look)}},
 	{cause.CrownWet, all, []item{at(0, t.CrownDrain), at(0, t.CrownDry), at(1, t.Look, every(1, toDay(7)))}},
+	{cause.CupFoul, notKnownTo(cause.CupFoul), []item{at(7, t.Look)}}, // it has no cup to empty
 	{
 		cause.CupFoul,
 		all,

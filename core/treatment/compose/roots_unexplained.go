@@ -32,7 +32,9 @@ var limpsOf = []cause.ID{
 // whatever killed them. Rot kills while leaves are treated, and a pot that is too wide for
 // what lives makes the next (common practice).
 func (c *composer) rootsUnexplained() {
-	wetThough := c.has(cause.MediumRepels) && c.wetThough(cause.MediumRepels)
+	wetThough := slices.ContainsFunc([]cause.ID{cause.MediumRepels, cause.Drought}, func(id cause.ID) bool {
+		return c.has(id) && c.wetThough(id)
+	})
 	late := c.limpInMoist() && c.opensLate()
 	if c.piece || c.seat != facts.InPot || c.habitID == treatment.AirPlant ||
 		!late && c.leftBelow(wetThough) {

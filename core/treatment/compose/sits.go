@@ -221,13 +221,24 @@ func tidy(steps []step) []step {
 	return out
 }
 
-// asksItself says whether one of two looks asks its own question once, and the other is a series:
-// that is not asked again at each of its looks.
+// asksItself says whether of two looks one asks its own question otherwise than the other: once beside a
+// series, which is not to ask it again each time, or in a series that goes on when the other has ended.
 func asksItself(a, b step) bool {
+	if a.Op != treatment.Look || a.Params.Note == b.Params.Note {
+		return false
+	}
 	if a.Every > 0 {
 		a, b = b, a
 	}
-	return a.Op == treatment.Look && a.Every == 0 && b.Every > 0 && a.Params.Note != "" && a.Params.Note != b.Params.Note
+	if a.Every == 0 {
+		return b.Every > 0 && a.Params.Note != ""
+	}
+	if a.Params.Note == "" {
+		a, b = b, a
+	}
+	_, ends := dayOf(b.Until)
+	_, both := dayOf(a.Until)
+	return b.Params.Note == "" && b.Every < a.Every && ends && !both
 }
 
 // wastes are operators that leave something to be bagged.

@@ -4,6 +4,7 @@ import (
 	"strings"
 
 	"tendermend/core/cause"
+	"tendermend/core/plant"
 	"tendermend/core/treatment"
 )
 
@@ -55,7 +56,8 @@ const driesBy = 14
 
 // onWet says whether feed would be poured onto what was found wet and dries first.
 func (h *here) onWet() bool {
-	return h.c.driesFirst() && h.rooted == never && h.day <= driesBy && h.step.Params.Where == ""
+	dries := h.c.driesFirst() && h.c.kind.WaterRule != plant.Even
+	return dries && h.rooted == never && h.day <= driesBy && h.step.Params.Where == ""
 }
 
 // fedWhenDry feeds it when it wants water again; of two doses of a salt one is left.

@@ -88,7 +88,7 @@ func (h *here) chilled() verdict {
 	case treatment.ByRule:
 		return verdict{}
 	}
-	return verdict{do: delay, day: chilledDays, why: "nothing is watered in the first days after cold"}
+	return verdict{do: delay, day: chilledDays, why: onlyChilly}
 }
 
 // healed is the day on which every open wound has closed.

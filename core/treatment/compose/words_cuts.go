@@ -119,9 +119,12 @@ func sayCallus(w saying) string {
 		", until a skin has grown over the wound."
 }
 
+// tipLength is how long a tip is cut (common practice).
+const tipLength = " of 8 to 10 cm (of a small plant shorter: three joints)"
+
 func sayTipCut(w saying) string {
 	if how := w.Params.How; how == "beside the mother" {
-		return "Cut " + w.counted("tip", "tips") + " of 8 to 10 cm and set them beside the mother."
+		return "Cut " + w.counted("tip", "tips") + tipLength + " and set them beside the mother."
 	}
 	switch {
 	case w.Organ == treatment.OnSegment, w.habitID == treatment.ForestCactus:
@@ -131,5 +134,5 @@ func sayTipCut(w saying) string {
 	case w.Organ == treatment.OnSection:
 		return "Cut " + w.counted("length of stem", "lengths of stem") + " of 8 to 15 cm, and mark which end was up."
 	}
-	return "Cut " + w.counted("tip", "tips") + " of 8 to 10 cm just below a node, and take off the lower leaves."
+	return "Cut " + w.counted("tip", "tips") + tipLength + " just below a node, and take off the lower leaves."
 }

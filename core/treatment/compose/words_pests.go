@@ -52,6 +52,8 @@ func sayLabelDrug(w saying) string {
 
 func sayWashDown(w saying) string {
 	switch {
+	case w.habitID == treatment.AirPlant, w.untied && w.Params.How != "gentle" && w.habitID != treatment.Carnivore:
+		return "Wash it down with lukewarm water, undersides and joints."
 	case w.habitID == treatment.Cactus:
 		return "Brush it with a soft, dry brush, ribs and joints too; no water."
 	case w.is(treatment.Palm, treatment.Cycad):

@@ -107,10 +107,8 @@ var sayings = map[treatment.OperatorID]sayer{
 	treatment.Mist:        fixedly("Mist it once or twice in the morning; it is dry again by noon."),
 	treatment.ChangeWater: fixedly("Change the water at its old level and wipe the base dry."),
 	treatment.Flush:       sayFlush,
-	treatment.HoldWater: func(w saying) string {
-		return "Give no water until " + untilWords(w.ends()) + "."
-	},
-	treatment.ByRule: sayByRule,
+	treatment.HoldWater:   sayHold,
+	treatment.ByRule:      sayByRule,
 	treatment.DrainSaucer: func(w saying) string {
 		if w.Params.How == tipped {
 			return "Empty the outer pot. Its own has no open hole: hold the plant, and tip the pot until no more water runs out."

@@ -155,6 +155,21 @@ func sayByRule(w saying) string {
 	return "Water it " + byDryness(rule) + where + ". Look first, with a stick to the bottom."
 }
 
+// sayHold says until when it gets no water: how dry its kind wants it before the next, where that ends it.
+func sayHold(w saying) string {
+	until, rule := w.ends(), w.ruleWords()
+	switch {
+	case !until.Same(due):
+	case w.kind.WaterRule == plant.Even:
+		return "Give no water while its surface is wet. It is never to dry: water it as soon as the surface is only damp."
+	case w.kind.WaterRule == plant.CupWater:
+		return "Give its medium no water until the surface is dry."
+	case strings.HasPrefix(rule, "when "):
+		return "Give no water until " + strings.TrimPrefix(rule, "when ") + "."
+	}
+	return "Give no water until " + untilWords(until) + "."
+}
+
 // byDryness turns a rule into the end of a sentence.
 func byDryness(rule string) string {
 	switch {
