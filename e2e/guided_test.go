@@ -116,26 +116,31 @@ func (p *page) keep(name string) {
 	}
 }
 
-// The page names its data before any script runs, and what came ahead is used: it is asked for
-// once.
-func TestTheFirstViewsAreFetchedAhead(t *testing.T) {
+// The page brings the data of its view: the view stands without asking for any of it, and nothing is asked
+// for twice. Before any script runs the page says what is to be done.
+func TestTheFirstViewsComeWithTheirData(t *testing.T) {
 	p := start(t, true).page(t, 1280, 800)
 	p.openDemo("/")
 	p.see("Ticket hall")
-	for view, data := range map[string][]string{
-		"/": {"/api/rounds?limit=40", "/api/places"}, plantPath("T-014"): {"/api" + plantPath("T-014")},
+	for view, data := range map[string]string{
+		"/": "/api/rounds?limit=40", plantPath("T-014"): "/api" + plantPath("T-014"),
 	} {
 		p.open(view)
-		p.until(`!!document.querySelector("main h1")`)
-		links := eval[[]string](p, `[...document.head.querySelectorAll("link[as=fetch]")].map(l => l.getAttribute("href"))`)
-		for _, address := range data {
-			assert.Contains(t, links, address)
-			assert.Equal(t, 1.0, eval[float64](p, `performance.getEntriesByType("resource").filter(r => r.startTime < 4000
-				&& r.name === location.origin + "`+address+`").length`), address)
-		}
+		p.until(`!!document.querySelector("main h1") && !document.getElementById("shell")`)
+		given := eval[[]string](p, `Object.keys(JSON.parse(document.getElementById("given").textContent))`)
+		assert.Contains(t, given, data)
 		asked := eval[[]string](p, `performance.getEntriesByType("resource").filter(r => r.startTime < 4000)
 			.map(r => r.name.slice(location.origin.length)).filter(n => n.startsWith("/api/"))`)
+		for _, address := range given {
+			assert.NotContains(t, asked, address, view)
+		}
 		slices.Sort(asked)
 		assert.Equal(t, slices.Compact(slices.Clone(asked)), asked, "nothing is asked for twice")
+		before := eval[string](p, `(() => {
+			const x = new XMLHttpRequest(); x.open("GET", location.pathname, false); x.send();
+			return new DOMParser().parseFromString(x.responseText, "text/html").getElementById("shell").innerText })()`)
+		for _, h1 := range eval[[]string](p, `[...document.querySelectorAll("main h1")].map(h => h.innerText.trim())`) {
+			assert.Contains(t, before, h1, "the page says the same before its script runs")
+		}
 	}
 }

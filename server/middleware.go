@@ -163,12 +163,14 @@ func policy(styleNonce string) string {
 // noncePlace is what index.html holds where the style nonce goes.
 var noncePlace = []byte("STYLE_NONCE")
 
-// aheadPlace is where the page names what its view will fetch.
-var aheadPlace = []byte("<!--ahead-->")
+// Where index.html says what its view shows, and where it brings the data.
+var (
+	saysPlace  = []byte("<!--says-->")
+	givenPlace = []byte("<!--given-->")
+)
 
-// door is what index.html shows of the sign-in before any script runs; whoever has a
-// session is not shown it.
-var door = regexp.MustCompile(`(?s)<!--door-->.*<!--/door-->`)
+// door is what index.html has for the sign-in before any script runs; whoever has a session is not given it.
+var door = regexp.MustCompile(`(?s)<!--door-->.*?<!--/door-->`)
 
 // isFile says whether an address asks for a file and not for a view; ids of
 // signs hold points as well.
@@ -226,9 +228,25 @@ func (srv *server) packed(w http.ResponseWriter, r *http.Request, name string) b
 	return false
 }
 
+// broughtWith is the page for whoever has a session: with what its view shows, as far as it is answered.
+func (srv *server) broughtWith(page []byte, data http.Handler, r *http.Request) []byte {
+	var with given
+	if r.Method != http.MethodHead {
+		with = givenFor(data, r)
+	}
+	if with.data == nil {
+		return withNothing(page) // the session may have ended
+	}
+	page = bytes.Replace(door.ReplaceAll(page, nil), saysPlace, with.says, 1)
+	return bytes.Replace(page, givenPlace, with.data, 1)
+}
+
+// withNothing is the page for a stranger.
+func withNothing(page []byte) []byte { return bytes.Replace(page, givenPlace, []byte("{}"), 1) }
+
 // frontEnd serves the built files, and the page itself for every address that
-// is a view of it.
-func (srv *server) frontEnd() http.Handler {
+// is a view of it, with the data of that view.
+func (srv *server) frontEnd(data http.Handler) http.Handler {
 	if srv.Files == nil {
 		return http.NotFoundHandler()
 	}
@@ -255,10 +273,9 @@ func (srv *server) frontEnd() http.Handler {
 			return
 		}
 		if _, err := r.Cookie(srv.sessions.Cookie.Name); err == nil {
-			page = door.ReplaceAll(page, nil)
-			if r.URL.RawQuery == "" {
-				page = bytes.Replace(page, aheadPlace, []byte(aheadOf(r.URL.Path)), 1)
-			}
+			page = srv.broughtWith(page, data, r)
+		} else {
+			page = withNothing(page)
 		}
 		nonce := rand.Text()
 		w.Header().Set("Content-Security-Policy", policy(nonce))

@@ -119,7 +119,7 @@ func New(s *store.Store, o Options) http.Handler {
 		)
 		srv.operations(r)
 	})
-	page := srv.frontEnd()
+	page := srv.frontEnd(r)
 	r.NotFound(func(w http.ResponseWriter, r *http.Request) {
 		if strings.HasPrefix(r.URL.Path, "/api/") {
 			writeProblem(w, huma.Error404NotFound("There is nothing at this address."))

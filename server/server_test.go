@@ -369,21 +369,46 @@ func TestTheDoorStandsBeforeAnyScriptAndOnlyForStrangers(t *testing.T) {
 	assert.Equal(t, "ab", member(t, url, "one@example.org").call("GET", "/", nil).raw)
 }
 
-// The page names what its view will fetch, for those who are signed in.
-func TestThePageNamesWhatItsViewFetches(t *testing.T) {
-	files := fstest.MapFS{"index.html": {Data: []byte("<head><!--ahead--></head>")}}
+// The page brings the data of its view as the view would be answered, and says what it shows, for those who
+// are signed in; a stranger gets none of it.
+func TestThePageBringsTheDataOfItsView(t *testing.T) {
+	const page = `<body><!--door-->words<!--/door--><!--says-->` +
+		`<script type="application/json" id="given"><!--given--></script>`
+	files := fstest.MapFS{"index.html": {Data: []byte(page)}}
 	_, url := serve(t, server.Options{Files: files, OpenAccounts: true})
-	assert.NotContains(t, visit(t, url).call("GET", "/", nil).raw, "preload")
-	c := member(t, url, "one@example.org")
-	walk := c.call("GET", "/", nil).raw
-	for _, data := range []string{"/api/rounds?limit=40", "/api/places"} {
-		assert.Equal(t, 1, strings.Count(walk, `<link rel="preload" as="fetch" crossorigin href="`+data+`">`), data)
+	owner, stranger := member(t, url, "one@example.org"), member(t, url, "two@example.org")
+	plant := owner.takeIn("</script><b>Fern</b>")
+	brought := func(c *client, path string) (said string, data map[string]json.RawMessage) {
+		raw := c.call("GET", path, nil).raw
+		said, after, found := strings.Cut(raw, `<script type="application/json" id="given">`)
+		require.True(t, found, raw)
+		text, after, found := strings.Cut(after, "</script>")
+		require.True(t, found, raw)
+		require.Empty(t, after)
+		require.NoError(t, json.Unmarshal([]byte(text), &data), text)
+		return said, data
 	}
-	plant := newID()
-	assert.Contains(t, c.call("GET", "/plants/"+plant, nil).raw, `href="/api/plants/`+plant+`"`)
-	for _, other := range []string{"/plants", "/plants/" + plant + "/do", "/plants/" + plant + "?case=1", "/plants/x"} {
-		assert.NotContains(t, c.call("GET", other, nil).raw, "preload", other)
+	for path, addresses := range map[string][]string{
+		"/":                        {"/api/session", "/api/rounds?limit=40", "/api/places"},
+		"/plants/" + plant:         {"/api/session", "/api/plants/" + plant},
+		"/plants":                  {"/api/session"},
+		"/plants/" + plant + "/do": {"/api/session"},
+		"/?walk=1":                 {"/api/session"},
+	} {
+		said, data := brought(owner, path)
+		assert.Len(t, data, len(addresses), path)
+		assert.NotContains(t, said, "words", path)
+		assert.Equal(t, len(addresses) > 1, strings.Contains(said, "&lt;/script&gt;&lt;b&gt;Fern&lt;/b&gt;"), said)
+		for _, address := range addresses {
+			assert.JSONEq(t, owner.call("GET", address, nil).raw, string(data[address]), address)
+		}
 	}
+	said, data := brought(stranger, "/plants/"+plant)
+	assert.NotContains(t, said, "Fern")
+	assert.Len(t, data, 1, "another's plant is no data")
+	said, data = brought(visit(t, url), "/")
+	assert.Contains(t, said, "words")
+	assert.Empty(t, data)
 }
 
 func TestThePageLoadsOnlyWhatShipsWithIt(t *testing.T) {

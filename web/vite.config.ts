@@ -4,18 +4,24 @@ import { compression } from "vite-plugin-compression2";
 import { defineConfig } from "vitest/config";
 
 /**
- * Lets the shell be painted before the styles have come: they stand behind it and before what is drawn later, whose
- * own variables come after them. Scripts still wait for them.
+ * Lets what the page says be read first: the styles stand behind it and before what is drawn later, whose own
+ * variables come after them, and the scripts let styles go before. The font of all text comes with the
+ * scripts, so that no line moves when a view is there.
  */
-const stylesAfterShell: Plugin = {
-  name: "styles-after-shell",
+const wordsFirst: Plugin = {
+  name: "words-first",
   transformIndexHtml: {
     order: "post",
-    handler: (html) => {
+    handler: (html, { bundle }) => {
+      const font = Object.keys(bundle ?? {}).find((file) => /atkinson.*-latin-wght-normal.*\.woff2$/.test(file));
+      if (bundle && !font) throw new Error("the font of all text is not among the built files");
+      const fontLink = `<link rel="preload" fetchpriority="low" as="font" type="font/woff2" crossorigin href="/${font}">`;
       const styles = html.match(/\n\s*<link rel="stylesheet"[^>]*>/g) ?? [];
       return styles
         .reduce((page, link) => page.replace(link, ""), html)
-        .replace(/\n\s*<div id="root">/, `${styles.join("")}$&`);
+        .replace(/\n\s*<div id="root">/, `${styles.join("")}$&`)
+        .replace("</head>", font ? `  ${fontLink}\n  $&` : "$&")
+        .replace(/<(script type="module"|link rel="modulepreload")/g, '$& fetchpriority="low"');
     },
   },
 };
@@ -24,7 +30,7 @@ export default defineConfig({
   // Files are packed once, when they are built, and served as they lie.
   plugins: [
     react(),
-    stylesAfterShell,
+    wordsFirst,
     compression({ algorithms: ["gzip", "brotliCompress"], include: /\.(js|css|svg|txt)$/, threshold: 1024 }),
   ],
   // The tests of pictures read the table that the core ships.

@@ -44,6 +44,7 @@ import { type ReactNode, StrictMode, startTransition, useLayoutEffect } from "re
 import { createRoot } from "react-dom/client";
 import { RouterProvider } from "react-router";
 import { Problem } from "./api/client";
+import { takeGiven } from "./api/given";
 import { router } from "./routes";
 import { IfNotices } from "./shell/IfNotices";
 import { theme, variables } from "./theme";
@@ -64,6 +65,7 @@ const queries: QueryClient = new QueryClient({
     mutations: { networkMode: "always" },
   },
 });
+takeGiven(queries, document.getElementById("given")?.textContent);
 const nonce = document.querySelector('meta[name="style-nonce"]')?.getAttribute("content") ?? "";
 const root = document.getElementById("root");
 if (!root) throw new Error("the page has no root");
@@ -91,5 +93,15 @@ const page = (
     </MantineProvider>
   </StrictMode>
 );
-// In small pieces, so that a slow phone answers in between.
-startTransition(() => createRoot(root).render(page));
+/** Draws the page in small pieces, so that a slow phone answers in between. */
+const draw = () => startTransition(() => createRoot(root).render(page));
+
+// What the page says before any script runs stays until the view that says it better is there.
+if (router.state.initialized) draw();
+else {
+  const stop = router.subscribe((state) => {
+    if (!state.initialized) return;
+    stop();
+    draw();
+  });
+}

@@ -32,6 +32,7 @@ export const keys = {
   collection: ["collection"] as const,
   register: (filter: object) => ["collection", "plants", filter] as const,
   rounds: ["collection", "rounds"] as const,
+  walk: (limit: number, minutes: number) => ["collection", "rounds", limit, minutes] as const,
   places: ["collection", "places"] as const,
   place: (place: string) => ["collection", "places", place] as const,
   fit: ["collection", "places", "fit"] as const,

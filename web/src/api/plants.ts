@@ -10,7 +10,7 @@ export const usePlaces = () => useQuery(queries.places);
 /** The walk. Others may be walking too: it is asked again when it is looked at again, and every half minute. */
 export const useRounds = (limit: number, minutes = 0) =>
   useQuery({
-    queryKey: [...keys.rounds, limit, minutes],
+    queryKey: keys.walk(limit, minutes),
     queryFn: () => answer(client.GET("/api/rounds", { params: { query: { limit, minutes: minutes || undefined } } })),
     placeholderData: keepPreviousData,
     refetchInterval: 30_000,

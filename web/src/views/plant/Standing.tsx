@@ -34,7 +34,6 @@ const CheckIn = lazy(async () => ({ default: (await import("./CheckIn")).CheckIn
 /** Where the plant stands and what is next, over its seam. */
 export function Standing() {
   const file = usePlantFile();
-  const knowledge = useKnowledge();
   const [search, setSearch] = useSearchParams();
   const checking = search.has("check");
   // Opening is a step of its own, so that going back closes the check-in and stays with the plant.
@@ -61,13 +60,7 @@ export function Standing() {
       <DueNow file={file} />
       <div className={classes.top}>
         <div className={classes.figure}>
-          <Figure
-            figure={file.habitInfo.figure}
-            counts={file.figure}
-            zones={[]}
-            state={zoneStates(knowledge.data, file.examined?.present ?? [], file.examined?.absent ?? [])}
-            name={file.name}
-          />
+          <Looked file={file} />
         </div>
         <Now file={file} check={open} />
         {!file.batch && <CareNow file={file} />}
@@ -93,7 +86,7 @@ export function Standing() {
         <KnownFacts facts={file.facts} today={file.today} />
       </section>
       <div className={classes.opinion}>
-        {knowledge.data && <Opinion file={file} knowledge={knowledge.data} />}
+        <Moved file={file} />
         <Suspense fallback={null}>
           <TurnedOut />
         </Suspense>
@@ -103,6 +96,25 @@ export function Standing() {
       </Suspense>
     </>
   );
+}
+
+/** Its figure, with what was seen where. What signs belong where comes after the page: it draws no more than this. */
+function Looked({ file }: { file: PlantFile }) {
+  const knowledge = useKnowledge();
+  return (
+    <Figure
+      figure={file.habitInfo.figure}
+      counts={file.figure}
+      zones={[]}
+      state={zoneStates(knowledge.data, file.examined?.present ?? [], file.examined?.absent ?? [])}
+      name={file.name}
+    />
+  );
+}
+
+function Moved({ file }: { file: PlantFile }) {
+  const knowledge = useKnowledge();
+  return knowledge.data ? <Opinion file={file} knowledge={knowledge.data} /> : null;
 }
 
 function Now({ file, check }: { file: PlantFile; check: () => void }) {
