@@ -7,6 +7,7 @@ import (
 	"strings"
 
 	"github.com/danielgtaylor/huma/v2"
+	"github.com/google/uuid"
 
 	"tendermend/core/day"
 	"tendermend/core/origins"
@@ -94,10 +95,15 @@ func each(names []string) map[string]string {
 	return groups
 }
 
+// reading is a way to read what became of plants: with their names or without.
+type reading func(ctx context.Context, collection uuid.UUID, from, to day.Day, by string) ([]store.CameFrom, error)
+
 // cameFrom gives what came in the time asked for, and how it is grouped.
-func (srv *server) cameFrom(ctx context.Context, a store.Account, in OriginsAsked) ([]store.CameFrom, grouping, error) {
+func (srv *server) cameFrom(
+	ctx context.Context, a store.Account, in OriginsAsked, read reading,
+) ([]store.CameFrom, grouping, error) {
 	today := a.Collection.Today(srv.Clock())
-	came, err := srv.store.CameFrom(ctx, a.Collection.ID, since(in.Span, today), today)
+	came, err := read(ctx, a.Collection.ID, since(in.Span, today), today, in.By)
 	if err != nil {
 		return nil, nil, err
 	}
@@ -123,16 +129,16 @@ func plantsOf(came []store.CameFrom) []origins.Plant {
 }
 
 func (srv *server) getOrigins(ctx context.Context, a store.Account, in *OriginsAsked) (*body[Origins], error) {
-	came, groupsOf, err := srv.cameFrom(ctx, a, *in)
+	came, groupsOf, err := srv.cameFrom(ctx, a, *in, srv.store.CameFrom)
 	if err != nil {
 		return nil, err
 	}
 	plants := plantsOf(came)
 	all := origins.Among(plants)
-	labels, members := map[string]string{}, map[string][]origins.Plant{}
+	named, members := map[string]labelled{}, map[string][]origins.Plant{}
 	for _, p := range came {
 		for of, label := range groupsOf(p) {
-			labels[of] = cmp.Or(labels[of], label)
+			named[of] = named[of].or(labelled{label, p.Came})
 			members[of] = append(members[of], p.Plant)
 		}
 	}
@@ -141,10 +147,24 @@ func (srv *server) getOrigins(ctx context.Context, a store.Account, in *OriginsA
 		Groups: []origins.Group{},
 	}
 	for of, group := range members {
-		out.Groups = append(out.Groups, all.Of(of, labels[of], group))
+		out.Groups = append(out.Groups, all.Of(of, named[of].label, group))
 	}
 	out.Groups = origins.Sorted(out.Groups)
 	return &body[Origins]{out}, nil
+}
+
+// labelled is how a group was written, and when.
+type labelled struct {
+	label string
+	came  day.Day
+}
+
+// or is the label that was written first; of one day the first by its letters.
+func (l labelled) or(other labelled) labelled {
+	if l.label == "" || cmp.Or(cmp.Compare(other.came, l.came), cmp.Compare(other.label, l.label)) < 0 {
+		return other
+	}
+	return l
 }
 
 func (srv *server) getOriginPlants(ctx context.Context, a store.Account, in *struct {
@@ -152,7 +172,7 @@ func (srv *server) getOriginPlants(ctx context.Context, a store.Account, in *str
 	Of string `query:"of" required:"true" doc:"Which group, by its of."`
 },
 ) (*body[OriginRanked], error) {
-	came, groupsOf, err := srv.cameFrom(ctx, a, in.OriginsAsked)
+	came, groupsOf, err := srv.cameFrom(ctx, a, in.OriginsAsked, srv.store.CameNamed)
 	if err != nil {
 		return nil, err
 	}

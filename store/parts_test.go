@@ -60,8 +60,11 @@ func shown(t *testing.T, s *store.Store, a store.Account) string {
 	require.NoError(t, err)
 	places, err := s.Places(t.Context(), a.Collection.ID)
 	require.NoError(t, err)
-	came, err := s.CameFrom(t.Context(), a.Collection.ID, 0, today)
-	require.NoError(t, err)
+	came := map[string][]store.CameFrom{}
+	for _, by := range []string{"source", "tag", "batch", "kind", "packing", "school", "method"} {
+		came[by], err = s.CameNamed(t.Context(), a.Collection.ID, 0, today, by)
+		require.NoError(t, err)
+	}
 	entries, _, err := s.Record(t.Context(), a.Collection.ID, page.Rows[3].ID)
 	require.NoError(t, err)
 	all, err := json.Marshal([]any{page, places, came, entries})
