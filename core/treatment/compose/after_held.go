@@ -162,6 +162,10 @@ func oneRule(list []*sit) {
 			return
 		}
 		s.steps = slices.DeleteFunc(s.steps, func(x step) bool {
+			if first != nil && first.Params.What == ownWater && s.day-day <= ownWaterFor && saysWhere(x) {
+				first.Params.What = x.Params.What // that its water is its own is said where it is kept apart
+				return true
+			}
 			again := first != nil && s.day-day <= 1 && ruled(x) && x.Every == 0 && plainRule(x)
 			if again && plainRule(*first) && first.Every == 0 {
 				*first = merged(*first, x)
@@ -177,6 +181,18 @@ func oneRule(list []*sit) {
 			}
 		}
 	}
+}
+
+// ownWater is water by its rule of a plant that is kept apart for good; where its water goes is said for so
+// many days with it (common practice).
+const (
+	ownWater    = "with water of its own"
+	ownWaterFor = 7
+)
+
+// saysWhere is true of water by its rule that says where or when it is given.
+func saysWhere(x step) bool {
+	return ruled(x) && x.Every == 0 && x.Params.How == "" && whereOfRule[x.Params.What] != ""
 }
 
 // ruled is true of water by its rule for the plant itself.

@@ -34,6 +34,11 @@ func (c *composer) wateredWhileDry(list []*sit) []*sit {
 	if !c.foundTooDry() || c.limp || c.rotLives {
 		return list
 	}
+	return drinksBeforeSprays(c.drinksToday(list))
+}
+
+// drinksToday gives such a plant its line for water on the first day.
+func (c *composer) drinksToday(list []*sit) []*sit {
 	if !anyHas(list, waters...) {
 		return c.onDay(list, treatment.CareSit, 0, []step{do(treatment.ByRule, water(c.betterWater()))})
 	}
@@ -47,6 +52,23 @@ func (c *composer) wateredWhileDry(list []*sit) []*sit {
 			return c.onDay(list, treatment.CareSit, 0, []step{x})
 		}
 		break
+	}
+	return list
+}
+
+// drinksBeforeSprays has what was found too dry drink before it is washed and sprayed that day: soap, oil and
+// products burn a leaf that wants water (common practice, and what their labels say).
+func drinksBeforeSprays(list []*sit) []*sit {
+	for _, s := range list {
+		wet := slices.IndexFunc(s.steps, func(x step) bool {
+			return x.Op == treatment.WashDown || slices.Contains(sprays, x.Op)
+		})
+		drinks := slices.IndexFunc(s.steps, func(x step) bool { return ruled(x) && x.Every == 0 })
+		if !s.dated || s.day > 0 || wet < 0 || drinks < wet {
+			continue
+		}
+		rule := s.steps[drinks]
+		s.steps = slices.Insert(slices.Delete(slices.Clone(s.steps), drinks, drinks+1), wet, rule)
 	}
 	return list
 }

@@ -208,9 +208,10 @@ func (c *composer) asksForSeason() bool {
 }
 
 // outOfSeason says whether what is asked for waits for its season: wishes, a larger
-// pot, a tired medium; never a plant that is limp, has few roots, or grows.
+// pot, a tired medium; never a plant that is limp of a cause, has few roots, or grows.
 func (c *composer) outOfSeason(d int) bool {
-	if c.limp || c.roots < 0.5 || c.phase(d) == "growing" || c.anyMonth() {
+	hurried := c.limp && len(c.Causes) > 0 // a wish is not: it may as well wait until the plant is firm
+	if hurried || c.roots < 0.5 || c.phase(d) == "growing" || c.anyMonth() {
 		return false
 	}
 	if !c.asksForSeason() {

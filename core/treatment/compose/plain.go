@@ -73,13 +73,21 @@ func placeWater(c *composer, p *plain) bool {
 	if c.sitsOnDay() && p.step.Every > 0 && open && p.day <= c.sat+settledDays {
 		p.day = c.sat + settledDays + 1 // until then the cuts close, and the work says when to water
 	}
-	if c.wateredElsewhere(p) {
+	if c.wateredElsewhere(p) || p.step.Op == treatment.ByRule && c.doubtful(p.cause) {
 		return true
 	}
 	if p.step.Params.Water == "" {
 		p.step.Params.Water = c.betterWater()
 	}
 	return false
+}
+
+// doubtful says whether its way of growing is not known to have a cause, beside one that it has: its water
+// does not follow what is to be looked at again.
+func (c *composer) doubtful(id cause.ID) bool {
+	return id != "" && notKnownTo(id)(c.subject) && slices.ContainsFunc(c.causes, func(other cause.ID) bool {
+		return !notKnownTo(other)(c.subject)
+	})
 }
 
 // wateredElsewhere says whether the rest's own rule, the work on the roots or what is rooted

@@ -239,8 +239,9 @@ func TestAWishedChangeWaitsForTips(t *testing.T) {
 		assert.Equal(t, c.waits, strings.Contains(p.Sittings[set].Gate.Words(), "tip"), "%v", c)
 	}
 	none := fmt.Sprintf(change, "cattleya-labiata", `,"liveTips":0,"liveRoots":0,"deadRoots":5`, 21.0)
-	rootless := leftOut(t, none, "school S5")
-	assert.Equal(t, "it has no root to drink with", rootless, "that does not pass by waiting for a tip")
+	assert.Contains(t, leftOut(t, none, "setup-change"), "no live root", "that does not pass by waiting for a tip")
+	lost := strings.Replace(none, `"wish"`, `"causes":["dry-root-loss"],"wish"`, 1)
+	assert.Equal(t, "it has no root to drink with", leftOut(t, lost, "school S5"))
 	cold := leftOut(t, fmt.Sprintf(change, "phalaenopsis-hybrid", "", 17.9), "school S5")
 	assert.Equal(t, "the room is under 18 °C", cold)
 }

@@ -91,7 +91,7 @@ var rotRecipes = []recipe{
 		},
 	},
 	{cause.Fusarium, on(t.Sympodial, t.WinterDeciduous), []item{roots(washRoots, cutting("rhizome")), at(28, t.Look)}},
-	{cause.Fusarium, all, []item{at(0, t.KeepApart), at(0, t.ByRule, what("with water of its own")),
+	{cause.Fusarium, all, []item{at(0, t.KeepApart), at(0, t.ByRule, what(ownWater)),
 		at(3, t.Look, what(keepOrDiscard),
 			note("cut one old root or leaf base across: a brown ring inside means that it goes on")),
 		at(28, t.Look, every(28, toDay(365)))}},

@@ -1,6 +1,8 @@
 package compose
 
 import (
+	"fmt"
+	"slices"
 	"strings"
 	"testing"
 
@@ -32,6 +34,7 @@ func TestNoWaterUntilAsDryAsItsKindHasIt(t *testing.T) {
 		"aglaonema-commutatum": "Give no water until the medium is dry half way down.",
 		"brugmansia-hybrid":    "Give no water while its surface is wet. It is never to dry",
 		"guzmania-lingulata":   "Give its medium no water until the surface is dry.",
+		"pleione-formosana":    "Give no water while its medium is wet.",
 		"sarracenia-hybrid":    "",
 	} {
 		for _, moist := range []string{"wet", "right"} {
@@ -119,5 +122,93 @@ func TestNothingIsDoneWithWhatItHasNot(t *testing.T) {
 			"place":{"warmthC":22}}`, treatment.WashDown)
 		require.NotEmpty(t, words, kind)
 		assert.Equal(t, covered, strings.Contains(words[0], "the medium covered"), words[0])
+	}
+}
+
+// What was found dry and stands firm drinks before it is washed and sprayed that day; what is moist keeps its
+// order, and what hangs limp is soaked first anyway.
+func TestTheDryDrinkBeforeTheyAreSprayed(t *testing.T) {
+	for moist, first := range map[string]bool{"bone": true, "right": false} {
+		p, err := Plan(situationOf(t, `{"kind":"citrus-calamondin","causes":["mealybug"],"on":"2026-06-15","answers":
+			{"moist":"`+moist+`","liveRoots":9},"place":{"warmthC":20}}`))
+		require.NoError(t, err)
+		at := func(op treatment.OperatorID) int {
+			return slices.IndexFunc(p.Sittings[0].Steps, func(x treatment.Step) bool { return x.Op == op })
+		}
+		require.GreaterOrEqual(t, at(treatment.Soap), 0)
+		rule := at(treatment.ByRule)
+		assert.Equal(t, first, rule >= 0 && rule < at(treatment.WashDown), moist)
+	}
+}
+
+// A plant that was bitten stands out of reach from now on: of a poisonous one that is said before all.
+func TestWhatWasBittenStandsOutOfReach(t *testing.T) {
+	for kind, poisonous := range map[string]bool{"pilea-depressa": false, "dieffenbachia-seguine": true} {
+		words := func(op treatment.OperatorID) string {
+			list, _ := said(t, `{"kind":"`+kind+`","causes":["animal-damage"],"on":"2026-06-15","answers":{"moist":"right"},
+				"place":{"warmthC":22}}`, op)
+			return strings.Join(list, " ")
+		}
+		assert.Equal(t, !poisonous, strings.Contains(words(treatment.PullDead), "out of reach"), kind)
+		assert.Equal(t, poisonous, strings.Contains(words(treatment.Aid), "out of reach"), kind)
+	}
+}
+
+// The water of a plant follows what it can have, not what is to be looked at again; alone, that is all there is.
+func TestWaterFollowsWhatItCanHave(t *testing.T) {
+	for causes, want := range map[string]treatment.OperatorID{
+		`"base-rot","bud-blast"`: treatment.HoldWater, `"bud-blast"`: treatment.ByRule,
+	} {
+		words, _ := said(t, `{"kind":"ravenea-rivularis","causes":[`+causes+`],"on":"2026-06-15","answers":
+			{"moist":"right"},"place":{"warmthC":22}}`, want)
+		assert.NotEmpty(t, words, causes)
+	}
+}
+
+// Of two lines for water within a week one is left, where the first only says that the water is its own.
+func TestOwnWaterIsSaidOnce(t *testing.T) {
+	words, _ := said(t, `{"kind":"syngonium-podophyllum","causes":["soft-rot","fusarium"],"on":"2026-06-15","answers":
+		{"moist":"right","liveRoots":9,"deadRoots":3},"place":{"warmthC":20}}`, treatment.ByRule)
+	require.Len(t, words, 1)
+	assert.Contains(t, words[0], "in the morning, onto the medium only")
+	words, _ = said(t, `{"kind":"syngonium-podophyllum","causes":["fusarium"],"on":"2026-06-15","answers":
+		{"moist":"right","liveRoots":9,"deadRoots":3},"place":{"warmthC":20}}`, treatment.ByRule)
+	require.Len(t, words, 1)
+	assert.Contains(t, words[0], "with water of its own")
+}
+
+// A wish is for a plant that is well: without a live root it is left out and the base is looked at; a tuber at
+// rest has none by nature, and taking pieces may be what is left.
+func TestAWishIsForAPlantThatIsWell(t *testing.T) {
+	const s = `{"kind":%q,"causes":[],"wish":%q,"on":%q,"answers":{"moist":"right","liveRoots":%d,"growths":6},
+		"place":{"warmthC":22}}`
+	for _, c := range []struct {
+		kind, wish, on string
+		live           int
+		left           bool
+	}{
+		{"polyscias-scutellaria", "setup-change", "2026-05-15", 0, true},
+		{"polyscias-scutellaria", "setup-change", "2026-05-15", 1, false},
+		{"epiphyllum-hybrid", "refresh", "2026-05-15", 0, true},
+		{"polyscias-scutellaria", "propagate", "2026-05-15", 0, false},
+	} {
+		of := fmt.Sprintf(s, c.kind, c.wish, c.on, c.live)
+		assert.Equal(t, c.left, strings.Contains(leftOut(t, of, c.wish), "for a plant that is well"), of)
+		looks, _ := said(t, of, treatment.Look)
+		assert.Equal(t, c.left, strings.Contains(strings.Join(looks, " "), "is its base firm"), of)
+	}
+}
+
+// A wish does not hurry because the plant hangs limp: it waits for its season as if it stood firm.
+func TestALimpPlantHurriesNoWish(t *testing.T) {
+	for _, limp := range []string{"true", "false"} {
+		p, err := Plan(situationOf(t, `{"kind":"alocasia-macrorrhizos","causes":[],"wish":"part","on":"2026-11-15",
+			"answers":{"limp":`+limp+`,"moist":"dry","growths":6,"liveRoots":18},"place":{"warmthC":20}}`))
+		require.NoError(t, err)
+		for _, x := range p.Sittings {
+			if slices.ContainsFunc(x.Steps, func(s treatment.Step) bool { return s.Op == treatment.PartIt }) {
+				assert.Contains(t, x.Held, "season", limp)
+			}
+		}
 	}
 }

@@ -27,6 +27,9 @@ func (c *composer) unwished(wish treatment.Wish) bool {
 	case c.discard != "":
 		c.leave(string(wish), "the plant is let go")
 		return true
+	case wish != treatment.Propagate && c.foundRootless():
+		c.leave(string(wish), "no live root was counted: a wish is for a plant that is well, and this one is rescued first")
+		return true
 	case c.piece && among(wish, treatment.PartWish, treatment.Prune):
 		c.leave(string(wish), "it is itself a piece")
 		return true
@@ -39,6 +42,13 @@ func (c *composer) unwished(wish treatment.Wish) bool {
 		return c.unparted(again)
 	}
 	return false
+}
+
+// foundRootless says whether no live root was counted of a plant that should have some, and nothing was
+// accepted that says why.
+func (c *composer) foundRootless() bool {
+	return len(c.Causes) == 0 && c.rootless && c.Facts.LiveRoots.Known && !c.piece && !c.resting() &&
+		c.habitID != treatment.AirPlant
 }
 
 // unparted says whether a wish to divide it is not followed, and what is done instead.

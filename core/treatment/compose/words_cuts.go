@@ -50,7 +50,11 @@ func sayPull(w saying) string {
 	case w.Organ == treatment.OnBulb:
 		return "Take off outer scales that are soft or brown; firm ones stay on."
 	case w.Organ == "torn":
-		return "Take off what hangs torn; a leaf that is still firm and green stays on."
+		torn := "Take off what hangs torn; a leaf that is still firm and green stays on."
+		if !poisonous(w.subject) { // else it was said before all
+			torn = "Stand it out of reach of whoever bit or scratched it. " + torn
+		}
+		return torn
 	case strings.Contains(w.Params.What, "flowers"):
 		return "Take off spent flowers."
 	}

@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"strings"
 
+	"tendermend/core/facts"
 	"tendermend/core/plant"
 	"tendermend/core/treatment"
 	"tendermend/core/working"
@@ -93,9 +94,9 @@ func sayFlush(w saying) string {
 
 // whereOfRule says where and when water by the rule goes.
 var whereOfRule = map[string]string{
-	"medium only, morning":  ", in the morning, onto the medium only",
-	"morning":               ", in the morning",
-	"with water of its own": ", with water of its own",
+	"medium only, morning": ", in the morning, onto the medium only",
+	"morning":              ", in the morning",
+	ownWater:               ", with water of its own",
 }
 
 // beforeProduct is water that only makes the medium moist for what is poured onto it.
@@ -166,6 +167,8 @@ func sayHold(w saying) string {
 		return "Give its medium no water until the surface is dry."
 	case strings.HasPrefix(rule, "when "):
 		return "Give no water until " + strings.TrimPrefix(rule, "when ") + "."
+	case w.seat == facts.InPot:
+		return "Give no water while its medium is wet."
 	}
 	return "Give no water until " + untilWords(until) + "."
 }
