@@ -72,7 +72,8 @@ func (s *Store) CameFrom(ctx context.Context, collection uuid.UUID, from, to day
 
 // CameNamed gives the same with each plant's id, name and condition, as they came.
 func (s *Store) CameNamed(ctx context.Context, collection uuid.UUID, from, to day.Day, by string) ([]CameFrom, error) {
-	return s.came(ctx, collection, from, to, "p.id, p.name, p.condition, "+cameBy[by], "order by p.arrived_on, p.id")
+	named := "p.id, p.name, p.condition, " + cameBy[by]
+	return s.came(ctx, collection, from, to, named, "order by p.arrived_on, p.id")
 }
 
 // came reads no column and keeps no order that nobody asked for: of ten thousand plants each takes its time.
@@ -95,7 +96,8 @@ func (s *Store) came(
 		select `+more+`, p.arrived_on, p.ended_on, p.standing,
 			p.paid, spent.spent, ill.fell_ill, ill.mended, coalesce(ill.in_work, false) as in_work
 		from plants p left join ill on ill.plant_id = p.id left join spent on spent.plant_id = p.id
-		where p.collection_id = $1 and p.here and p.batch is null and p.arrived_on between $2 and $3 `+order, collection, from, to)
+		where p.collection_id = $1 and p.here and p.batch is null and p.arrived_on between $2 and $3 `+order,
+		collection, from, to)
 	if err != nil {
 		return nil, fmt.Errorf("listing what came: %w", err)
 	}

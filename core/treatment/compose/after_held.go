@@ -162,8 +162,7 @@ func oneRule(list []*sit) {
 			return
 		}
 		s.steps = slices.DeleteFunc(s.steps, func(x step) bool {
-			if first != nil && first.Params.What == ownWater && s.day-day <= ownWaterFor && saysWhere(x) {
-				first.Params.What = x.Params.What // that its water is its own is said where it is kept apart
+			if ownSaid(first, x, s.day-day) {
 				return true
 			}
 			again := first != nil && s.day-day <= 1 && ruled(x) && x.Every == 0 && plainRule(x)
@@ -181,6 +180,16 @@ func oneRule(list []*sit) {
 			}
 		}
 	}
+}
+
+// ownSaid has a line for water that is its own say where and when it is given, as a second one within a week
+// does; that it is its own is said where the plant is kept apart.
+func ownSaid(first *step, x step, days int) bool {
+	if first == nil || first.Params.What != ownWater || days > ownWaterFor || !saysWhere(x) {
+		return false
+	}
+	first.Params.What = x.Params.What
+	return true
 }
 
 // ownWater is water by its rule of a plant that is kept apart for good; where its water goes is said for so

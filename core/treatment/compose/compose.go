@@ -145,6 +145,10 @@ func (c *composer) collect() {
 
 // doubtUnfit says of what was accepted that this way of growing is not known to have it.
 func (c *composer) doubtUnfit() {
+	if c.has(cause.Dormancy) && neverRests(c.subject) {
+		c.leave(string(cause.Dormancy), "its kind has no rest: it stands still for want of light, warmth, roots or feed; "+
+			"look for that")
+	}
 	for _, id := range c.causes {
 		if notKnownTo(id)(c.subject) && !slices.Contains(c.doubted, id) {
 			c.leave(string(id), "plants that grow like this are not known to have it: look again before you act on it")

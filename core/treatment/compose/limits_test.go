@@ -292,7 +292,7 @@ func TestProductsAreTakenFromTheirLimitOn(t *testing.T) {
 		)
 	}
 	assert.True(t, has(soap(30), treatment.Soap))
-	assert.False(t, has(soap(31), treatment.Soap), "every product burns")
+	assert.False(t, has(soap(31), treatment.Soap), "what is sprayed burns")
 	grubs := func(warm int) string {
 		return fmt.Sprintf(
 			`{"kind":"monstera-deliciosa","causes":["root-grub"],"on":"2026-06-10","place":{"warmthC":%d}}`,

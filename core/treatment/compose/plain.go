@@ -21,7 +21,7 @@ var placings = map[treatment.OperatorID]placing{
 	treatment.FirstWater:  placeWater,
 	treatment.Flush:       placeFlush,
 	treatment.Soak:        placeSoak,
-	treatment.HoldWater:   func(c *composer, _ *plain) bool { return c.sitsOnDay() && c.sat == 0 || c.drinksThough() },
+	treatment.HoldWater:   placeHold,
 	treatment.ShadeIt:     placeShade,
 	treatment.Temper:      placeWarmth,
 	treatment.Brighten:    placeBrighten,
@@ -93,15 +93,33 @@ func (c *composer) doubtful(id cause.ID) bool {
 // wateredElsewhere says whether the rest's own rule, the work on the roots or what is rooted
 // anew says when it is watered, or it is thirsty and does not wait until it is due.
 func (c *composer) wateredElsewhere(p *plain) bool {
-	isDue := p.gate.Same(due)
+	isDue := p.gate.Same(due) && (c.thirsty || c.foundDue())
 	if c.has(cause.Dormancy) && p.step.Op == treatment.ByRule && p.cause != "" {
 		return true
 	}
-	if c.sitsOnDay() && (isDue || len(p.gate) == 0 && p.day >= c.sat && p.day <= c.sat+settledDays) {
+	if c.sitsOnDay() && (p.gate.Same(due) || len(p.gate) == 0 && p.day >= c.sat && p.day <= c.sat+settledDays) {
 		return true
 	}
 	rooting := c.neck || c.pieces != nil && !c.change && (c.piece || c.pieces.why == "mother")
-	return rooting || c.thirsty && isDue
+	return rooting || isDue
+}
+
+// placeHold leaves holding back water out where the work on its roots or its thirst says when it drinks, and
+// waters by its rule what was found as dry as its kind has it.
+func placeHold(c *composer, p *plain) bool {
+	if c.sitsOnDay() && c.sat == 0 || c.drinksThough() {
+		return true
+	}
+	if p.step.Until.Same(due) && c.foundDue() {
+		p.step = do(treatment.ByRule)
+		return placeWater(c, p)
+	}
+	return false
+}
+
+// foundDue says whether its medium was found as dry as its kind has it before water, or drier, and no rot lives.
+func (c *composer) foundDue() bool {
+	return c.Facts.Moist.Known && among(c.moist, facts.Due, facts.Dry, facts.Bone) && !c.rotLives
 }
 
 func placeFlush(c *composer, p *plain) bool {

@@ -32,9 +32,7 @@ var limpsOf = []cause.ID{
 // whatever killed them. Rot kills while leaves are treated, and a pot that is too wide for
 // what lives makes the next (common practice).
 func (c *composer) rootsUnexplained() {
-	wetThough := slices.ContainsFunc([]cause.ID{cause.MediumRepels, cause.Drought}, func(id cause.ID) bool {
-		return c.has(id) && c.wetThough(id)
-	})
+	wetThough := c.saidDryAndWet()
 	late := c.limpInMoist() && c.opensLate()
 	if c.piece || c.seat != facts.InPot || c.habitID == treatment.AirPlant ||
 		!late && c.leftBelow(wetThough) {
@@ -49,6 +47,13 @@ func (c *composer) rootsUnexplained() {
 	if dead {
 		c.potOfDeadRoots()
 	}
+}
+
+// saidDryAndWet says whether a cause that wants water was accepted of a medium that was found with it.
+func (c *composer) saidDryAndWet() bool {
+	return slices.ContainsFunc([]cause.ID{cause.MediumRepels, cause.Drought}, func(id cause.ID) bool {
+		return c.has(id) && c.wetThough(id)
+	})
 }
 
 // opensLate says whether its pot is opened, but only after some time, or when something is seen.
@@ -93,8 +98,11 @@ func (c *composer) smelledBelow(why string) {
 // fillPot is what is asked of a pot in which most roots died.
 const fillPot = "do its live roots fill the pot?"
 
-// potOfDeadRoots asks whether the pot is too wide for the roots that live.
+// potOfDeadRoots asks whether the pot is too wide for the roots that live, where no work that waits measures them.
 func (c *composer) potOfDeadRoots() {
+	if c.root != nil {
+		return
+	}
 	wide := c.Facts.PotWidthCM.Or(0) - c.Facts.RootBallCM.Or(0)
 	if c.Facts.RootBallCM.Known && wide <= tally.Slack {
 		return

@@ -252,7 +252,7 @@ func roundsOf(list []cause.ID, chosen map[cause.ID]treatment.OperatorID) (rounds
 
 // tooHot only washes until it is cooler, and says so.
 func (c *composer) tooHot(list []cause.ID, k clock) {
-	const burns = "over 30 °C every product burns: "
+	const burns = "over 30 °C what is sprayed burns the leaves: "
 	if c.wetOK() || shielded(list) {
 		c.leave("products", burns+"washed on the clock, products when it is cooler")
 		interval, last := max(k.interval, c.floorOf(treatment.WashDown, list...)), 0

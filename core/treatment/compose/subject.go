@@ -222,6 +222,9 @@ func (x *subject) phase(d int) string {
 	return "idle"
 }
 
+// neverRests says whether its kind is known to have no rest.
+func neverRests(x *subject) bool { return x.named && x.kind.HowItRests() == plant.RestNone }
+
 func (x *subject) growing() bool { return x.phase(0) == "growing" }
 func (x *subject) resting() bool { return x.phase(0) == "resting" }
 

@@ -212,3 +212,35 @@ func TestALimpPlantHurriesNoWish(t *testing.T) {
 		}
 	}
 }
+
+// What is as dry as its kind has it is not dried further: it is watered by its rule at once, where springtails
+// or too much water ask for a dry medium; with rot that lives it is not.
+func TestTheDryAreNotDriedFurther(t *testing.T) {
+	for _, cause := range []string{"springtail", "overwatering"} {
+		for moist, held := range map[string]bool{"wet": true, "right": true, "due": false, "bone": false} {
+			of := `{"kind":"cattleya-mini-hybrid","causes":["` + cause + `"],"on":"2026-06-15","answers":{"moist":"` + moist +
+				`","liveRoots":9},"place":{"warmthC":22}}`
+			hold, _ := said(t, of, treatment.HoldWater)
+			rules, days := said(t, of, treatment.ByRule)
+			assert.Equal(t, held, len(hold) > 0, of)
+			require.Len(t, rules, 1, of)
+			assert.Equal(t, !held, days[0] == 0, of)
+		}
+	}
+}
+
+// Of a kind without a rest it is said what to look for instead; and a pot that is opened when growth is seen is
+// not asked for beside that.
+func TestAKindWithoutARestIsToldOf(t *testing.T) {
+	const s = `{"kind":%q,"causes":["dormancy","medium-collapsed"],"on":"2026-07-15","answers":
+		{"limp":true,"moist":"right","liveRoots":2,"deadRoots":3,"liveTips":0,"potWidthCm":18,"newcomerDays":200},
+		"place":{"warmthC":16}}`
+	for kind, rests := range map[string]bool{"phragmipedium-caudatum": false, "catasetum-fimbriatum": true} {
+		of := fmt.Sprintf(s, kind)
+		assert.Equal(t, !rests, strings.Contains(leftOut(t, of, "dormancy"), "no rest"), kind)
+		_, days := said(t, of, treatment.Unpot)
+		require.Equal(t, []int{-1}, days, kind)
+		looks, _ := said(t, of, treatment.Look)
+		assert.NotContains(t, strings.Join(looks, " "), "live roots fill", "its pot is opened anyway")
+	}
+}

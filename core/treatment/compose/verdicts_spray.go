@@ -38,7 +38,7 @@ func (h *here) filmed() verdict {
 	c := h.c
 	switch {
 	case c.airC > 30:
-		return verdict{do: drop, why: "over 30 °C every product burns"}
+		return verdict{do: drop, why: "over 30 °C what is sprayed burns the leaves"}
 	case h.thirsty:
 		return verdict{do: drop, why: "a thirsty plant burns under it"}
 	case h.sun:
