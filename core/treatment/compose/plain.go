@@ -93,16 +93,19 @@ func (c *composer) doubtful(id cause.ID) bool {
 // wateredElsewhere says whether the rest's own rule, the work on the roots or what is rooted
 // anew says when it is watered, or it is thirsty and does not wait until it is due.
 func (c *composer) wateredElsewhere(p *plain) bool {
-	isDue := p.gate.Same(due) && (c.thirsty || c.foundDue())
+	isDue := p.gate.Same(due)
 	if c.has(cause.Dormancy) && p.step.Op == treatment.ByRule && p.cause != "" {
 		return true
 	}
-	if c.sitsOnDay() && (p.gate.Same(due) || len(p.gate) == 0 && p.day >= c.sat && p.day <= c.sat+settledDays) {
+	if c.sitsOnDay() && (isDue || len(p.gate) == 0 && p.day >= c.sat && p.day <= c.sat+settledDays) {
 		return true
 	}
 	rooting := c.neck || c.pieces != nil && !c.change && (c.piece || c.pieces.why == "mother")
-	return rooting || isDue
+	return rooting || isDue && c.drinksAtOnce()
 }
+
+// drinksAtOnce says whether it does not wait until it is due: it is thirsty, or due already.
+func (c *composer) drinksAtOnce() bool { return c.thirsty || c.foundDue() }
 
 // placeHold leaves holding back water out where the work on its roots or its thirst says when it drinks, and
 // waters by its rule what was found as dry as its kind has it.
