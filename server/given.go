@@ -10,6 +10,7 @@ import (
 	"net/url"
 	"regexp"
 	"slices"
+	"sync"
 	"time"
 
 	"github.com/go-chi/chi/v5"
@@ -102,38 +103,51 @@ func (v viewed) Due() (due []toldTask) {
 // given is what a page brings: what it says at once, and its data for the view, as the view would ask for it.
 type given struct{ says, data []byte }
 
-// givenFor asks for what the view of a request shows; nothing of it where it is not answered in time. Whoever
-// is not signed in gets nothing but that.
+// givenFor asks for what the view of a request shows; what is not answered in time is not brought. Whoever is not
+// signed in gets nothing.
 func givenFor(data http.Handler, r *http.Request) (g given) {
 	ctx, cancel := context.WithTimeout(r.Context(), givenWithin)
 	defer cancel()
-	answers := map[string]json.RawMessage{}
-	ask := func(address string) []byte {
-		raw := askedInside(ctx, data, r, address)
-		if raw != nil {
-			answers[address] = raw
+	const whose = "/api/session"
+	answers := map[string]json.RawMessage{whose: askedInside(ctx, data, r, whose)}
+	var session struct{ SignedIn bool }
+	if json.Unmarshal(answers[whose], &session) != nil || !session.SignedIn {
+		return g // it ended: the page is that of a stranger
+	}
+	told, addresses := openingOf(r)
+	raw := make([][]byte, len(addresses))
+	var asking sync.WaitGroup
+	for i, address := range addresses {
+		asking.Go(func() { raw[i] = askedInside(ctx, data, r, address) })
+	}
+	asking.Wait()
+	for i, address := range addresses {
+		if raw[i] != nil {
+			answers[address] = raw[i]
 		}
-		return raw
+		if i == 0 {
+			g.says = says(told, raw[i])
+		}
 	}
-	if ask("/api/session") == nil {
-		return g
-	}
+	// An object of raw answers cannot fail to be written; "<" is escaped in it, so that it ends no element.
+	g.data, _ = json.Marshal(answers)
+	return g
+}
+
+// openingOf gives how the view of a request is told and the addresses of its data; none for a view that is not
+// among those that are opened first.
+func openingOf(r *http.Request) (told string, addresses []string) {
 	for _, o := range openings {
 		found := o.view.FindStringSubmatchIndex(r.URL.Path)
 		if found == nil || r.URL.RawQuery != "" {
 			continue
 		}
-		for i, address := range o.data {
-			raw := ask(string(o.view.ExpandString(nil, address, r.URL.Path, found)))
-			if i == 0 && raw != nil {
-				g.says = says(o.told, raw)
-			}
+		for _, address := range o.data {
+			addresses = append(addresses, string(o.view.ExpandString(nil, address, r.URL.Path, found)))
 		}
+		return o.told, addresses
 	}
-	// An object of raw answers cannot fail to be written; "<" is escaped in it, so that it ends no element.
-	all, _ := json.Marshal(answers)
-	g.data = all
-	return g
+	return "", nil
 }
 
 // says is what a page says of its data; empty where that cannot be read.

@@ -235,7 +235,7 @@ func (srv *server) broughtWith(page []byte, data http.Handler, r *http.Request) 
 		with = givenFor(data, r)
 	}
 	if with.data == nil {
-		return withNothing(page) // the session may have ended
+		return withNothing(page)
 	}
 	page = bytes.Replace(door.ReplaceAll(page, nil), saysPlace, with.says, 1)
 	return bytes.Replace(page, givenPlace, with.data, 1)

@@ -406,9 +406,14 @@ func TestThePageBringsTheDataOfItsView(t *testing.T) {
 	said, data := brought(stranger, "/plants/"+plant)
 	assert.NotContains(t, said, "Fern")
 	assert.Len(t, data, 1, "another's plant is no data")
-	said, data = brought(visit(t, url), "/")
-	assert.Contains(t, said, "words")
-	assert.Empty(t, data)
+	gone := visit(t, url)
+	ended := []*http.Cookie{{Name: "tendermend", Value: "of-a-session-that-ended"}}
+	for _, cookies := range [][]*http.Cookie{nil, ended} {
+		gone.http.Jar.SetCookies(parsed(t, url), cookies)
+		said, data = brought(gone, "/")
+		assert.Contains(t, said, "words")
+		assert.Empty(t, data)
+	}
 }
 
 func TestThePageLoadsOnlyWhatShipsWithIt(t *testing.T) {

@@ -17,6 +17,7 @@ import (
 	"tendermend/localpg"
 	"tendermend/server"
 	"tendermend/store"
+	"tendermend/web"
 )
 
 func main() {
@@ -69,7 +70,7 @@ func run(dir string, plants, entries, others, asks, at int) error {
 	if err != nil {
 		return err
 	}
-	h := httptest.NewServer(server.New(asked, server.Options{Clock: time.Now, SignInsPerMinute: 1000}))
+	h := httptest.NewServer(server.New(asked, server.Options{Clock: time.Now, SignInsPerMinute: 1000, Files: web.Files()}))
 	defer h.Close()
 	if err := measure(h.URL, heavy, s, bare, asks, at); err != nil || others == 0 {
 		return err

@@ -35,6 +35,7 @@ func addresses(file string, heavy uuid.UUID) []address {
 	}
 	return []address{
 		{"the walk", "GET", "/api/rounds", nil, uuid.Nil},
+		{"the page of the walk", "GET", "/", nil, uuid.Nil},
 		{"the walk in ten minutes", "GET", "/api/rounds?minutes=10", nil, uuid.Nil},
 		{"register, first page", "GET", "/api/plants", nil, uuid.Nil},
 		{"register, words", "GET", "/api/plants?q=orchid+moth", nil, uuid.Nil},
@@ -46,6 +47,7 @@ func addresses(file string, heavy uuid.UUID) []address {
 		{"places", "GET", "/api/places", nil, uuid.Nil},
 		{"who fits where", "GET", "/api/fit", nil, uuid.Nil},
 		{"a plant's file, 1,000 entries", "GET", file, nil, heavy},
+		{"its page", "GET", "/plants/" + heavy.String(), nil, heavy},
 		{"its record", "GET", file + "/entries", nil, heavy},
 		{"a look back over it", "GET", file + "/review", nil, heavy},
 		{"a look back over all", "GET", "/api/review", nil, uuid.Nil},
