@@ -24,7 +24,7 @@ var ofUsers = []string{"recovery_codes", "reset_links", "user_sessions", "sign_i
 // works: the one way in which anything recorded is ever taken away, and only by its
 // owner.
 func (s *Store) Erase(ctx context.Context, user User) error {
-	defer s.foldings.forget() // nothing of it stays in memory either
+	defer s.forget() // nothing of it stays in memory either
 	return s.inTx(ctx, func(tx *sqlx.Tx) error {
 		var own []uuid.UUID
 		err := tx.SelectContext(ctx, &own, `select m.collection_id from members m where m.user_id = $1 and not exists (

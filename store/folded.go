@@ -50,10 +50,13 @@ func newFoldings(size int) *foldings {
 	return &foldings{kept}
 }
 
-// forget lets go of all that is kept.
-func (f *foldings) forget() {
-	if f != nil {
-		f.kept.Purge()
+// forget lets go of all that is kept in memory.
+func (s *Store) forget() {
+	if s.foldings != nil {
+		s.foldings.kept.Purge()
+	}
+	if s.airs != nil {
+		s.airs.Purge()
 	}
 }
 

@@ -239,7 +239,7 @@ func (s *Store) Record(ctx context.Context, collection, id uuid.UUID) ([]record.
 	if err != nil {
 		return nil, record.State{}, err
 	}
-	around, err := surround(ctx, s.q(), collection)
+	around, err := s.around(ctx, collection)
 	if err != nil {
 		return nil, record.State{}, err
 	}

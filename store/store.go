@@ -30,7 +30,9 @@ type Store struct {
 	hash  *hashing
 	// foldings are the plants that were looked at last.
 	foldings *foldings
-	tx       *sqlx.Tx // the transaction that all its work is part of; nil outside of one
+	// airs are the air of the places of those collections whose plants were looked at last.
+	airs *airsKept
+	tx   *sqlx.Tx // the transaction that all its work is part of; nil outside of one
 	// reading is the way to a replica; nil where there is none.
 	reading *reading
 }
@@ -45,7 +47,7 @@ func Open(url string, clock func() time.Time) (*Store, error) {
 	db.SetMaxOpenConns(20)
 	db.SetMaxIdleConns(10)
 	db.SetConnMaxLifetime(30 * time.Minute)
-	return &Store{DB: db, Clock: clock, hash: newHashing(), foldings: newFoldings(mostFolded)}, nil
+	return &Store{DB: db, Clock: clock, hash: newHashing(), foldings: newFoldings(mostFolded), airs: newAirs()}, nil
 }
 
 // Migrate brings the database's tables up to this version of the program.
@@ -90,7 +92,7 @@ func (s *Store) writes() querier {
 
 // within gives a store whose work is part of a transaction.
 func (s *Store) within(tx *sqlx.Tx) *Store {
-	return &Store{DB: s.DB, Clock: s.Clock, hash: s.hash, foldings: s.foldings, tx: tx, reading: s.reading}
+	return &Store{DB: s.DB, Clock: s.Clock, hash: s.hash, foldings: s.foldings, airs: s.airs, tx: tx, reading: s.reading}
 }
 
 // mostTries is how often work is tried whose transaction another one stood in the way

@@ -5,6 +5,7 @@ import (
 	"fmt"
 
 	"github.com/google/uuid"
+	lru "github.com/hashicorp/golang-lru/v2"
 	"github.com/jmoiron/sqlx"
 
 	"tendermend/core/place"
@@ -28,6 +29,57 @@ func surround(ctx context.Context, q sqlx.QueryerContext, collection uuid.UUID) 
 		return x, fmt.Errorf("reading the air of places, and who was away: %w", err)
 	}
 	return x, nil
+}
+
+// airsOf are the years of a collection's places, and of which rows they were read. Others read the same ones:
+// nobody writes to them.
+type airsOf struct {
+	rows string
+	airs asJSON[map[uuid.UUID]place.YearAir]
+}
+
+// airsKept keeps them by collection.
+type airsKept = lru.Cache[uuid.UUID, airsOf]
+
+// mostAirs is of how many collections they are kept.
+const mostAirs = 256
+
+func newAirs() *airsKept {
+	kept, err := lru.New[uuid.UUID, airsOf](mostAirs)
+	if err != nil {
+		panic(err) // a size below one
+	}
+	return kept
+}
+
+// around reads the surroundings of a collection, and the air of its places only where a row of them is another
+// than when it was read last: each plant that is looked at asks for them. Within a transaction nothing is kept.
+func (s *Store) around(ctx context.Context, collection uuid.UUID) (surroundings, error) {
+	if s.tx != nil || s.airs == nil {
+		return surround(ctx, s.q(), collection)
+	}
+	known, _ := s.airs.Get(collection)
+	var x struct {
+		surroundings
+		Rows string `db:"rows"`
+	}
+	err := sqlx.GetContext(ctx, s.q(), &x, `with versions as (
+			select coalesce(md5(string_agg(concat_ws(' ', id, xmin, ctid), ',' order by id)), '') as rows
+			from places where collection_id = $1 and air is not null)
+		select versions.rows, case when versions.rows = $2 then 'null' else
+			coalesce((select jsonb_object_agg(id, air) from places where collection_id = $1 and air is not null), '{}')
+			end as airs,
+			coalesce((select jsonb_agg(jsonb_build_object('from', from_day, 'back', back_day) order by from_day, id)
+				from trips where collection_id = $1), '[]') as aways from versions`, collection, known.rows)
+	if err != nil {
+		return x.surroundings, fmt.Errorf("reading the air of places, and who was away: %w", err)
+	}
+	if x.Rows == known.rows {
+		x.Airs = known.airs
+	} else {
+		s.airs.Add(collection, airsOf{x.Rows, x.Airs})
+	}
+	return x.surroundings, nil
 }
 
 // told is a state with its surroundings: what it remembers was worked out without them.
