@@ -21,6 +21,7 @@ func (c *composer) finish() {
 	list = fedOnce(fedLast(c.settled(c.spaced(list))))
 	c.bridgeMoved(list)
 	c.keptDry(list)
+	list = pouredWhenMoist(list)
 	c.drySaid(list)
 	list = c.wateredOn(list)
 	list = c.wateredWhileDry(c.heldWhileWet(list))
