@@ -18,9 +18,9 @@ const (
 	plumpsWithin = 13
 )
 
-// firmAgain asks on the days after a limp plant drank, or while one dries that hangs limp in the
-// wet, whether it stands firm again, and what is to be done where it does not: thirst is over in
-// days, roots that cannot drink are not.
+// firmAgain asks on the days after a limp plant drank, while one dries that hangs limp in the wet, or where
+// nothing else looks at a limp plant in its first week, whether it stands firm again, and what is to be done
+// where it does not: thirst is over in days, roots that cannot drink are not.
 func (c *composer) firmAgain(list []*sit) []*sit {
 	if !c.limp || c.untied || c.is(treatment.AirPlant, treatment.Bromeliad) {
 		return list
@@ -33,10 +33,18 @@ func (c *composer) firmAgain(list []*sit) []*sit {
 			days, within = plumpEvery, plumpsWithin
 		}
 		return c.firmBy(list, list[drank:], from, from+within, days, " in a moist pot")
-	case c.smelled && !c.rootless && !c.resting() && !c.waitsWatched(list):
-		return c.firmBy(list, list, plumpEvery, 1+plumpsWithin, plumpEvery, "")
+	case c.rootless, c.piece, c.resting(), c.waitsWatched(list), anyHas(list, treatment.Discard),
+		!c.smelled && lookedSoon(list):
+		return list
 	}
-	return list
+	return c.firmBy(list, list, plumpEvery, 1+plumpsWithin, plumpEvery, "")
+}
+
+// lookedSoon says whether a plan looks at the plant within its first week.
+func lookedSoon(list []*sit) bool {
+	return slices.ContainsFunc(list, func(s *sit) bool {
+		return s.dated && s.day <= opensSoon && has(s.steps, treatment.Look, treatment.SlideLook, treatment.Unpot)
+	})
 }
 
 // waitsWatched says whether it is looked at anyway while work on its roots waits.

@@ -108,8 +108,12 @@ func (c *composer) piecesSet(w cutWay, n float64, day, days int) {
 	if n > 1 || c.habitID == treatment.Cactus {
 		width = manyWidth
 	}
+	under := "1 or 2 nodes, or 3 cm, under"
+	if w.op == treatment.LeafCut { // a leaf has no nodes
+		under = "their lower ends 2 to 3 cm under"
+	}
 	home := []step{c.forPieces(width), do(treatment.PotIn, organ(treatment.OnPieces), with(func(p *treatment.Params) {
-		p.For, p.How = treatment.ForPieces, "1 or 2 nodes, or 3 cm, under"
+		p.For, p.How = treatment.ForPieces, under
 	}))}
 	if w.organ == treatment.OnSection && c.is(treatment.Cactus, treatment.UprightSucculent) {
 		home = append(home, do(treatment.Stake, organ(treatment.OnPieces), with(forPieces)))

@@ -195,7 +195,8 @@ func TestOnlyWhatHasItIsWarmedForCollapse(t *testing.T) {
 }
 
 // What hung limp for thirst is asked on the days after it drank whether it stands firm again; what
-// stood firm, or was not thirsty, is not; a dry kind fills its leaves in two weeks.
+// stood firm is not, a dry kind fills its leaves in two weeks; one that was not thirsty is asked where
+// nothing else looks at it within a week.
 func TestALimpPlantIsLookedAtWhenItDrank(t *testing.T) {
 	for _, c := range []struct {
 		kind, cause, answers string
@@ -205,7 +206,9 @@ func TestALimpPlantIsLookedAtWhenItDrank(t *testing.T) {
 		{"monstera-deliciosa", "edema", `"limp":true,"moist":"bone"`, []int{1}, "every day until day 4"},
 		{"monstera-deliciosa", "drought", `"limp":true,"moist":"bone"`, []int{1}, "every day until day 4"},
 		{"monstera-deliciosa", "edema", `"limp":false,"moist":"bone"`, nil, ""},
-		{"monstera-deliciosa", "edema", `"limp":true,"moist":"right"`, nil, ""},
+		{"monstera-deliciosa", "edema", `"limp":false,"moist":"right"`, nil, ""},
+		{"monstera-deliciosa", "edema", `"limp":true,"moist":"right"`, []int{3}, "every 3 days until day 14"},
+		{"monstera-deliciosa", "cold-injury", `"limp":true,"moist":"right"`, nil, ""}, // looked at on day 3 anyway
 		{"haworthia-attenuata", "breakage", `"limp":true,"moist":"bone"`, []int{1}, "every 3 days until day 14"},
 		// a daily series for its marks goes on: it is asked once, at the end of those days
 		{"monstera-deliciosa", "soft-rot", `"limp":true,"moist":"bone"`, []int{5}, "Look at it: does"},
@@ -290,7 +293,7 @@ func TestWhatDriesIsAskedWhetherItStandsFirm(t *testing.T) {
 		days         []int
 	}{
 		{"mesophyll-collapse", "wet", []int{3}},
-		{"mesophyll-collapse", "right", nil},
+		{"mesophyll-collapse", "right", []int{3}},
 		{"overwatering", "wet", nil},
 	} {
 		words, days := said(t, fmt.Sprintf(`{"kind":"hoya-obovata","causes":[%q],"on":"2026-04-15","answers":

@@ -58,7 +58,7 @@ func (c *composer) saidDryAndWet() bool {
 
 // opensLate says whether its pot is opened, but only after some time, or when something is seen.
 func (c *composer) opensLate() bool {
-	if c.root == nil {
+	if c.root == nil && !c.change {
 		return c.pieces != nil
 	}
 	return c.gated || c.sat > opensSoon

@@ -277,3 +277,43 @@ func TestPoursMoveOverTheDryDaysOnly(t *testing.T) {
 		assert.Equal(t, []int{want, want + 14}, days, day)
 	}
 }
+
+// Pieces of a limp plant root badly: it is asked again in two weeks; what stands firm, or has no live root left,
+// gives them today.
+func TestNoPiecesOfALimpPlant(t *testing.T) {
+	for answers, taken := range map[string]bool{
+		`"limp":true,"liveRoots":18`: false, `"limp":false,"liveRoots":18`: true, `"limp":true,"liveRoots":0`: true,
+	} {
+		of := `{"kind":"rhipsalis-baccifera","causes":[],"wish":"propagate","on":"2026-03-15","answers":{"moist":"right",` +
+			answers + `},"place":{"warmthC":20}}`
+		tips, _ := said(t, of, treatment.TipCut)
+		assert.Equal(t, taken, len(tips) > 0, answers)
+		assert.Equal(t, !taken, strings.Contains(leftOut(t, of, "propagate"), "hangs limp"), answers)
+		looks, days := said(t, of, treatment.Look)
+		asked := slices.IndexFunc(looks, func(w string) bool { return strings.Contains(w, "may pieces be taken") })
+		assert.Equal(t, !taken, asked >= 0 && days[asked] == 14, answers)
+	}
+}
+
+// A leaf has no nodes: it is set by its lower end, a tip by its nodes.
+func TestALeafIsSetByItsLowerEnd(t *testing.T) {
+	for kind, want := range map[string]string{
+		"saintpaulia-ionantha": "with their lower ends 2 to 3 cm under", "coleus-scutellarioides": "with 1 or 2 nodes",
+	} {
+		words, _ := said(t, `{"kind":"`+kind+`","causes":[],"wish":"propagate","on":"2026-06-15","answers":{"moist":"right",
+			"liveRoots":18},"place":{"warmthC":22}}`, treatment.PotIn)
+		require.NotEmpty(t, words, kind)
+		assert.Contains(t, words[0], want, kind)
+	}
+}
+
+// Nobody is asked whether a plant stands firm that was thrown away, or that is a piece.
+func TestWhatIsLetGoIsNotLookedAt(t *testing.T) {
+	for more, asked := range map[string]bool{
+		`}`: true, `,"piece":true}`: false, `},"choices":{"discard":"now"}`: false,
+	} {
+		words, _ := said(t, `{"kind":"cycas-revoluta","causes":["virus"],"on":"2026-04-14","answers":{"moist":"right",
+			"liveRoots":9,"limp":true`+more+`,"place":{"warmthC":20}}`, treatment.Look)
+		assert.Equal(t, asked, strings.Contains(strings.Join(words, " "), "stand firm again"), more)
+	}
+}

@@ -30,6 +30,8 @@ func (c *composer) unwished(wish treatment.Wish) bool {
 	case wish != treatment.Propagate && c.foundRootless():
 		c.leave(string(wish), "no live root was counted: a wish is for a plant that is well, and this one is rescued first")
 		return true
+	case c.limpForNothing() && among(wish, treatment.Propagate, treatment.Prune):
+		return again("it hangs limp, and pieces of a limp plant root badly: they are taken when it stands firm", limpAsksDays)
 	case c.piece && among(wish, treatment.PartWish, treatment.Prune):
 		c.leave(string(wish), "it is itself a piece")
 		return true
@@ -42,6 +44,14 @@ func (c *composer) unwished(wish treatment.Wish) bool {
 		return c.unparted(again)
 	}
 	return false
+}
+
+// limpAsksDays is after how many days it is asked again whether a limp plant may be cut (common practice).
+const limpAsksDays = 14
+
+// limpForNothing says whether a plant with live roots hangs limp and nothing was accepted that says why.
+func (c *composer) limpForNothing() bool {
+	return c.limp && len(c.Causes) == 0 && !c.rootless && !c.piece && !c.resting()
 }
 
 // foundRootless says whether no live root was counted of a plant that should have some, and nothing was
