@@ -223,7 +223,7 @@ func (p *page) see(words string) {
 // when one comes near it.
 func (p *page) lists(words string) {
 	p.t.Helper()
-	p.until(fmt.Sprintf(`document.body.textContent.includes(%q)`, words))
+	p.until(fmt.Sprintf(`document.getElementById("root").textContent.includes(%q)`, words))
 }
 
 // until waits for a condition on the page.

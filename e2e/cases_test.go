@@ -34,7 +34,10 @@ func TestATroubleThatComesAgain(t *testing.T) {
 	p.see("Home-made soap spray")
 	p.hides("A case opened")
 	p.open("/")
-	p.hides("Live pests seen")
+	p.see("cannot wait")
+	p.until(`(() => { // another plant has live pests still
+		const alarms = document.querySelector('section[aria-label="What cannot wait"]').innerText
+		return alarms.includes("Rex begonia") && !alarms.includes("Satin vine") })()`)
 }
 
 // A healthy plant is adopted on one short form, has its routine, and its weekly look

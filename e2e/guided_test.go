@@ -127,7 +127,7 @@ func TestTheFirstViewsComeWithTheirData(t *testing.T) {
 	} {
 		p.open(view)
 		p.until(`!!document.querySelector("main h1") && !document.getElementById("shell")`)
-		given := eval[[]string](p, `Object.keys(JSON.parse(document.getElementById("given").textContent))`)
+		given := eval[[]string](p, `Object.keys(JSON.parse(document.getElementById("given-data").textContent))`)
 		assert.Contains(t, given, data)
 		asked := eval[[]string](p, `performance.getEntriesByType("resource").filter(r => r.startTime < 4000)
 			.map(r => r.name.slice(location.origin.length)).filter(n => n.startsWith("/api/"))`)

@@ -373,14 +373,14 @@ func TestTheDoorStandsBeforeAnyScriptAndOnlyForStrangers(t *testing.T) {
 // are signed in; a stranger gets none of it.
 func TestThePageBringsTheDataOfItsView(t *testing.T) {
 	const page = `<body><!--door-->words<!--/door--><!--says-->` +
-		`<script type="application/json" id="given"><!--given--></script>`
+		`<script type="application/json" id="given-data"><!--given--></script>`
 	files := fstest.MapFS{"index.html": {Data: []byte(page)}}
 	_, url := serve(t, server.Options{Files: files, OpenAccounts: true})
 	owner, stranger := member(t, url, "one@example.org"), member(t, url, "two@example.org")
 	plant := owner.takeIn("</script><b>Fern</b>")
 	brought := func(c *client, path string) (said string, data map[string]json.RawMessage) {
 		raw := c.call("GET", path, nil).raw
-		said, after, found := strings.Cut(raw, `<script type="application/json" id="given">`)
+		said, after, found := strings.Cut(raw, `<script type="application/json" id="given-data">`)
 		require.True(t, found, raw)
 		text, after, found := strings.Cut(after, "</script>")
 		require.True(t, found, raw)

@@ -65,7 +65,7 @@ const queries: QueryClient = new QueryClient({
     mutations: { networkMode: "always" },
   },
 });
-takeGiven(queries, document.getElementById("given")?.textContent);
+takeGiven(queries, document.getElementById("given-data")?.textContent);
 const nonce = document.querySelector('meta[name="style-nonce"]')?.getAttribute("content") ?? "";
 const root = document.getElementById("root");
 if (!root) throw new Error("the page has no root");
