@@ -18,6 +18,15 @@ import (
 	"tendermend/core/day"
 )
 
+// Where index.html says what its view shows, and where it brings the data.
+var (
+	saysPlace  = []byte("<!--says-->")
+	givenPlace = []byte("<!--given-->")
+)
+
+// door is what index.html has for the sign-in before any script runs; whoever has a session is not given it.
+var door = regexp.MustCompile(`(?s)<!--door-->.*?<!--/door-->`)
+
 // opened is a view that is opened first: the data that it shows, and what of it the page says before any
 // script runs.
 type opened struct {
@@ -102,6 +111,22 @@ func (v viewed) Due() (due []toldTask) {
 
 // given is what a page brings: what it says at once, and its data for the view, as the view would ask for it.
 type given struct{ says, data []byte }
+
+// broughtWith is the page for whoever has a session: with what its view shows, as far as it is answered.
+func broughtWith(page []byte, data http.Handler, r *http.Request) []byte {
+	var with given
+	if r.Method != http.MethodHead {
+		with = givenFor(data, r)
+	}
+	if with.data == nil {
+		return withNothing(page)
+	}
+	page = bytes.Replace(door.ReplaceAll(page, nil), saysPlace, with.says, 1)
+	return bytes.Replace(page, givenPlace, with.data, 1)
+}
+
+// withNothing is the page for a stranger.
+func withNothing(page []byte) []byte { return bytes.Replace(page, givenPlace, []byte("{}"), 1) }
 
 // givenFor asks for what the view of a request shows; what is not answered in time is not brought. Whoever is not
 // signed in gets nothing.

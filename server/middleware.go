@@ -8,7 +8,6 @@ import (
 	"net"
 	"net/http"
 	"path"
-	"regexp"
 	"slices"
 	"strconv"
 	"strings"
@@ -163,15 +162,6 @@ func policy(styleNonce string) string {
 // noncePlace is what index.html holds where the style nonce goes.
 var noncePlace = []byte("STYLE_NONCE")
 
-// Where index.html says what its view shows, and where it brings the data.
-var (
-	saysPlace  = []byte("<!--says-->")
-	givenPlace = []byte("<!--given-->")
-)
-
-// door is what index.html has for the sign-in before any script runs; whoever has a session is not given it.
-var door = regexp.MustCompile(`(?s)<!--door-->.*?<!--/door-->`)
-
 // isFile says whether an address asks for a file and not for a view; ids of
 // signs hold points as well.
 func isFile(name string) bool {
@@ -228,22 +218,6 @@ func (srv *server) packed(w http.ResponseWriter, r *http.Request, name string) b
 	return false
 }
 
-// broughtWith is the page for whoever has a session: with what its view shows, as far as it is answered.
-func (srv *server) broughtWith(page []byte, data http.Handler, r *http.Request) []byte {
-	var with given
-	if r.Method != http.MethodHead {
-		with = givenFor(data, r)
-	}
-	if with.data == nil {
-		return withNothing(page)
-	}
-	page = bytes.Replace(door.ReplaceAll(page, nil), saysPlace, with.says, 1)
-	return bytes.Replace(page, givenPlace, with.data, 1)
-}
-
-// withNothing is the page for a stranger.
-func withNothing(page []byte) []byte { return bytes.Replace(page, givenPlace, []byte("{}"), 1) }
-
 // frontEnd serves the built files, and the page itself for every address that
 // is a view of it, with the data of that view.
 func (srv *server) frontEnd(data http.Handler) http.Handler {
@@ -273,7 +247,7 @@ func (srv *server) frontEnd(data http.Handler) http.Handler {
 			return
 		}
 		if _, err := r.Cookie(srv.sessions.Cookie.Name); err == nil {
-			page = srv.broughtWith(page, data, r)
+			page = broughtWith(page, data, r)
 		} else {
 			page = withNothing(page)
 		}

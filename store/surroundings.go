@@ -19,16 +19,25 @@ type surroundings struct {
 	Aways asJSON[[]record.Away]               `db:"aways"`
 }
 
+// What the surroundings of a collection, $1, are read from.
+const (
+	airsThere = `coalesce((select jsonb_object_agg(id, air) from places
+		where collection_id = $1 and air is not null), '{}')`
+	awaysThen = `coalesce((select jsonb_agg(jsonb_build_object('from', from_day, 'back', back_day)
+		order by from_day, id) from trips where collection_id = $1), '[]')`
+)
+
 // surround reads the surroundings of a collection.
 func surround(ctx context.Context, q sqlx.QueryerContext, collection uuid.UUID) (x surroundings, err error) {
-	err = sqlx.GetContext(ctx, q, &x, `select
-		coalesce((select jsonb_object_agg(id, air) from places where collection_id = $1 and air is not null), '{}') as airs,
-		coalesce((select jsonb_agg(jsonb_build_object('from', from_day, 'back', back_day) order by from_day, id)
-			from trips where collection_id = $1), '[]') as aways`, collection)
+	err = sqlx.GetContext(ctx, q, &x, `select `+airsThere+` as airs, `+awaysThen+` as aways`, collection)
+	return x, surroundingsRead(err)
+}
+
+func surroundingsRead(err error) error {
 	if err != nil {
-		return x, fmt.Errorf("reading the air of places, and who was away: %w", err)
+		return fmt.Errorf("reading the air of places, and who was away: %w", err)
 	}
-	return x, nil
+	return nil
 }
 
 // airsOf are the years of a collection's places, and of which rows they were read. Others read the same ones:
@@ -66,13 +75,10 @@ func (s *Store) around(ctx context.Context, collection uuid.UUID) (surroundings,
 	err := sqlx.GetContext(ctx, s.q(), &x, `with versions as (
 			select coalesce(md5(string_agg(concat_ws(' ', id, xmin, ctid), ',' order by id)), '') as rows
 			from places where collection_id = $1 and air is not null)
-		select versions.rows, case when versions.rows = $2 then 'null' else
-			coalesce((select jsonb_object_agg(id, air) from places where collection_id = $1 and air is not null), '{}')
-			end as airs,
-			coalesce((select jsonb_agg(jsonb_build_object('from', from_day, 'back', back_day) order by from_day, id)
-				from trips where collection_id = $1), '[]') as aways from versions`, collection, known.rows)
+		select versions.rows, case when versions.rows = $2 then 'null' else `+airsThere+` end as airs,
+			`+awaysThen+` as aways from versions`, collection, known.rows)
 	if err != nil {
-		return x.surroundings, fmt.Errorf("reading the air of places, and who was away: %w", err)
+		return x.surroundings, surroundingsRead(err)
 	}
 	if x.Rows == known.rows {
 		x.Airs = known.airs

@@ -127,7 +127,7 @@ func (c *composer) rootsMissed(list []*sit) []*sit {
 		return has(s.steps, treatment.Unpot, treatment.Behead, treatment.NodeBox, treatment.Discard, treatment.Callus,
 			treatment.PotIn, treatment.SetCup, treatment.Hang, treatment.Mount)
 	})
-	if c.rootless && c.Facts.LiveRoots.Known && !treated && !c.piece && c.habitID != treatment.AirPlant {
+	if c.noRootFound() && !treated {
 		accept := "root rot or drought"
 		if c.has(cause.Drought) {
 			accept = "root rot" // it was found moist: its roots did not die of thirst now
@@ -143,6 +143,11 @@ func (c *composer) rootsMissed(list []*sit) []*sit {
 		}
 	}
 	return list
+}
+
+// noRootFound says whether no live root was counted of a plant that should have some.
+func (c *composer) noRootFound() bool {
+	return c.rootless && c.Facts.LiveRoots.Known && !c.piece && c.habitID != treatment.AirPlant
 }
 
 // rootlessLimp looks every three days at what hangs limp without a live root, until its rescue is planned.

@@ -74,3 +74,25 @@ func TestALookAsksForWhatIsTreated(t *testing.T) {
 	hungry := firstWords(t, plan("monstera-deliciosa", `"nitrogen-low"`), treatment.SlideLook)
 	assert.NotContains(t, hungry, "wool")
 }
+
+// After cold it is looked at each week for four weeks, also after what was mush is off; in a
+// draught a plant drops leaves within a week, so that it is looked at then.
+func TestLooksAfterColdAndDraught(t *testing.T) {
+	for cause, want := range map[string][]int{"cold-injury": {3, 14}, "draught": {7, 14}} {
+		words, days := said(t, `{"kind":"monstera-deliciosa","causes":["`+cause+`"],"on":"2026-06-15",
+			"answers":{"moist":"right","liveRoots":9},"place":{"warmthC":20}}`, treatment.Look)
+		require.Equal(t, want, days, cause)
+		if cause == "cold-injury" {
+			assert.Contains(t, words[1], "every week until day 28")
+		}
+	}
+}
+
+// What is looked at for longer is asked for on, where another series of looks that is closer has ended.
+func TestASeriesThatGoesOnIsNotLostInACloserOne(t *testing.T) {
+	words, days := said(t, `{"kind":"monstera-deliciosa","causes":["cold-injury","dry-air"],"on":"2026-06-15",
+		"answers":{"moist":"right","liveRoots":9},"place":{"warmthC":20}}`, treatment.Look)
+	require.Equal(t, []int{3, 14, 14}, days)
+	assert.Contains(t, words[1]+words[2], "every two weeks until 2 clean new leaves")
+	assert.Contains(t, words[1]+words[2], "every week until day 28")
+}

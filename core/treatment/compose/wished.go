@@ -54,11 +54,10 @@ func (c *composer) limpForNothing() bool {
 	return c.limp && len(c.Causes) == 0 && !c.rootless && !c.piece && !c.resting()
 }
 
-// foundRootless says whether no live root was counted of a plant that should have some, and nothing was
-// accepted that says why.
+// foundRootless says whether no live root was counted of a plant that does not rest, and nothing was accepted that
+// says why.
 func (c *composer) foundRootless() bool {
-	return len(c.Causes) == 0 && c.rootless && c.Facts.LiveRoots.Known && !c.piece && !c.resting() &&
-		c.habitID != treatment.AirPlant
+	return len(c.Causes) == 0 && c.noRootFound() && !c.resting()
 }
 
 // unparted says whether a wish to divide it is not followed, and what is done instead.

@@ -1,0 +1,124 @@
+package compose
+
+import (
+	"slices"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"tendermend/core/treatment"
+)
+
+// Where the top of the medium is to dry against larvae, no second line names another depth.
+func TestOneDepthOfDryness(t *testing.T) {
+	answers := `"on":"2026-06-15","answers":{"limp":true,"moist":"dry","liveRoots":9,"deadRoots":3},
+		"place":{"warmthC":22}}`
+	both := `{"kind":"spathiphyllum-wallisii","causes":["drought","fungus-gnat"],` + answers
+	rules, _ := said(t, both, treatment.ByRule)
+	drier, _ := said(t, both, treatment.DryTop)
+	assert.Empty(t, rules)
+	assert.Len(t, drier, 1)
+	rules, _ = said(t, `{"kind":"spathiphyllum-wallisii","causes":["drought"],`+answers, treatment.ByRule)
+	assert.Len(t, rules, 1)
+}
+
+// What stands wet gets none until it is as dry as its kind has it, told as that: a depth, the
+// surface of what is never to dry, the medium of what drinks from its cup; what stands in a tray
+// or a reservoir is not dried.
+func TestNoWaterUntilAsDryAsItsKindHasIt(t *testing.T) {
+	for kind, want := range map[string]string{
+		"monstera-deliciosa":   "Give no water until the top quarter of the pot is dry.",
+		"aglaonema-commutatum": "Give no water until the medium is dry half way down.",
+		"brugmansia-hybrid":    "Give no water while its surface is wet. It is never to dry",
+		"guzmania-lingulata":   "Give its medium no water until the surface is dry.",
+		"pleione-formosana":    "Give no water while its medium is wet.",
+		"sarracenia-hybrid":    "",
+	} {
+		for _, moist := range []string{"wet", "right"} {
+			words, days := said(t, `{"kind":"`+kind+`","causes":["cold-injury"],"on":"2026-06-15","answers":
+				{"moist":"`+moist+`"},"place":{"warmthC":20}}`, treatment.HoldWater)
+			if moist == "right" || want == "" {
+				assert.Empty(t, words, "%s, %s", kind, moist)
+				continue
+			}
+			require.Len(t, words, 1, kind)
+			assert.Equal(t, 0, days[0])
+			assert.True(t, strings.HasPrefix(words[0], want), words[0])
+		}
+	}
+}
+
+// What was found dry and stands firm drinks before it is washed and sprayed that day; what is moist keeps its
+// order.
+func TestTheDryDrinkBeforeTheyAreSprayed(t *testing.T) {
+	for moist, first := range map[string]bool{"bone": true, "right": false} {
+		p, err := Plan(situationOf(t, `{"kind":"citrus-calamondin","causes":["mealybug"],"on":"2026-06-15","answers":
+			{"moist":"`+moist+`","liveRoots":9},"place":{"warmthC":20}}`))
+		require.NoError(t, err)
+		at := func(op treatment.OperatorID) int {
+			return slices.IndexFunc(p.Sittings[0].Steps, func(x treatment.Step) bool { return x.Op == op })
+		}
+		require.GreaterOrEqual(t, at(treatment.Soap), 0)
+		rule := at(treatment.ByRule)
+		assert.Equal(t, first, rule >= 0 && rule < at(treatment.WashDown), moist)
+	}
+}
+
+// The water of a plant follows what it can have, not what is to be looked at again; alone, that is all there is.
+func TestWaterFollowsWhatItCanHave(t *testing.T) {
+	for causes, want := range map[string]treatment.OperatorID{
+		`"base-rot","bud-blast"`: treatment.HoldWater, `"bud-blast"`: treatment.ByRule,
+	} {
+		words, _ := said(t, `{"kind":"ravenea-rivularis","causes":[`+causes+`],"on":"2026-06-15","answers":
+			{"moist":"right"},"place":{"warmthC":22}}`, want)
+		assert.NotEmpty(t, words, causes)
+	}
+}
+
+// Of two lines for water within a week one is left, where the first only says that the water is its own.
+func TestOwnWaterIsSaidOnce(t *testing.T) {
+	words, _ := said(t, `{"kind":"syngonium-podophyllum","causes":["soft-rot","fusarium"],"on":"2026-06-15","answers":
+		{"moist":"right","liveRoots":9,"deadRoots":3},"place":{"warmthC":20}}`, treatment.ByRule)
+	require.Len(t, words, 1)
+	assert.Contains(t, words[0], "in the morning, onto the medium only")
+	words, _ = said(t, `{"kind":"syngonium-podophyllum","causes":["fusarium"],"on":"2026-06-15","answers":
+		{"moist":"right","liveRoots":9,"deadRoots":3},"place":{"warmthC":20}}`, treatment.ByRule)
+	require.Len(t, words, 1)
+	assert.Contains(t, words[0], "with water of its own")
+}
+
+// What is as dry as its kind has it is not dried further: it is watered by its rule at once, where springtails
+// or too much water ask for a dry medium; with rot that lives it is not.
+func TestTheDryAreNotDriedFurther(t *testing.T) {
+	for _, cause := range []string{"springtail", "overwatering"} {
+		for moist, held := range map[string]bool{"wet": true, "right": true, "due": false, "bone": false} {
+			of := `{"kind":"cattleya-mini-hybrid","causes":["` + cause + `"],"on":"2026-06-15","answers":{"moist":"` + moist +
+				`","liveRoots":9},"place":{"warmthC":22}}`
+			hold, _ := said(t, of, treatment.HoldWater)
+			rules, days := said(t, of, treatment.ByRule)
+			assert.Equal(t, held, len(hold) > 0, of)
+			require.Len(t, rules, 1, of)
+			assert.Equal(t, !held, days[0] == 0, of)
+		}
+	}
+}
+
+// A base that rots and is not cut keeps its medium dry, also where that was found dry.
+func TestRotIsKeptDry(t *testing.T) {
+	for cause, held := range map[string]bool{`"base-rot"`: true, `"springtail"`: false} {
+		words, _ := said(t, `{"kind":"ravenea-rivularis","causes":[`+cause+`],"on":"2026-06-15","answers":{"moist":"dry"},
+			"place":{"warmthC":22}}`, treatment.HoldWater)
+		assert.Equal(t, held, len(words) > 0, cause)
+	}
+}
+
+// That its water is its own is left to where it is kept apart within a week only.
+func TestOwnWaterIsLeftOutWithinAWeek(t *testing.T) {
+	for days, once := range map[int]bool{0: true, ownWaterFor: true, ownWaterFor + 1: false} {
+		first := do(treatment.ByRule, what(ownWater))
+		assert.Equal(t, once, ownSaid(&first, do(treatment.ByRule, what("morning")), days), days)
+	}
+	assert.Equal(t, 7, ownWaterFor)
+}

@@ -1,0 +1,56 @@
+package compose
+
+import (
+	"fmt"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"tendermend/core/treatment"
+)
+
+// What has no cup is not emptied of it, and what has no medium is not washed over a covered one.
+func TestNothingIsDoneWithWhatItHasNot(t *testing.T) {
+	for kind, emptied := range map[string]int{"guzmania-lingulata": 1, "cissus-alata": 0} {
+		words, _ := said(t, `{"kind":"`+kind+`","causes":["cup-foul"],"on":"2026-06-15","answers":{"moist":"right"},
+			"place":{"warmthC":22}}`, treatment.CrownDrain)
+		assert.Len(t, words, emptied, kind)
+	}
+	for kind, covered := range map[string]bool{"tillandsia-ionantha": false, "ficus-lyrata": true} {
+		words, _ := said(t, `{"kind":"`+kind+`","causes":["scale"],"on":"2026-06-15","answers":{},
+			"place":{"warmthC":22}}`, treatment.WashDown)
+		require.NotEmpty(t, words, kind)
+		assert.Equal(t, covered, strings.Contains(words[0], "the medium covered"), words[0])
+	}
+}
+
+// A plant that was bitten stands out of reach from now on: of a poisonous one that is said before all.
+func TestWhatWasBittenStandsOutOfReach(t *testing.T) {
+	for kind, poisonous := range map[string]bool{"pilea-depressa": false, "dieffenbachia-seguine": true} {
+		words := func(op treatment.OperatorID) string {
+			list, _ := said(t, `{"kind":"`+kind+`","causes":["animal-damage"],"on":"2026-06-15","answers":{"moist":"right"},
+				"place":{"warmthC":22}}`, op)
+			return strings.Join(list, " ")
+		}
+		assert.Equal(t, !poisonous, strings.Contains(words(treatment.PullDead), "out of reach"), kind)
+		assert.Equal(t, poisonous, strings.Contains(words(treatment.Aid), "out of reach"), kind)
+	}
+}
+
+// Of a kind without a rest it is said what to look for instead; and a pot that is opened when growth is seen is
+// not asked for beside that.
+func TestAKindWithoutARestIsToldOf(t *testing.T) {
+	const s = `{"kind":%q,"causes":["dormancy","medium-collapsed"],"on":"2026-07-15","answers":
+		{"limp":true,"moist":"right","liveRoots":2,"deadRoots":3,"liveTips":0,"potWidthCm":18,"newcomerDays":200},
+		"place":{"warmthC":16}}`
+	for kind, rests := range map[string]bool{"phragmipedium-caudatum": false, "catasetum-fimbriatum": true} {
+		of := fmt.Sprintf(s, kind)
+		assert.Equal(t, !rests, strings.Contains(leftOut(t, of, "dormancy"), "no rest"), kind)
+		_, days := said(t, of, treatment.Unpot)
+		require.Equal(t, []int{-1}, days, kind)
+		looks, _ := said(t, of, treatment.Look)
+		assert.NotContains(t, strings.Join(looks, " "), "live roots fill", "its pot is opened anyway")
+	}
+}

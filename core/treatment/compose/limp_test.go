@@ -1,0 +1,65 @@
+package compose
+
+import (
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+
+	"tendermend/core/treatment"
+)
+
+// What is said to thirst, hangs limp and was found moist is smelled below today: it hangs for
+// something else. Found dry it drinks, and nobody smells.
+func TestThirstyInTheWetIsSmelledBelow(t *testing.T) {
+	for moist, smelled := range map[string]bool{"wet": true, "right": true, "dry": false} {
+		words, days := said(t, `{"kind":"spathiphyllum-wallisii","causes":["drought"],"on":"2026-06-15",
+			"answers":{"limp":true,"moist":"`+moist+`"},"place":{"warmthC":22}}`, treatment.Look)
+		assert.Equal(t, smelled, strings.Contains(words[0], "does the hole smell sour"), moist)
+		for i, w := range words {
+			if smelled && strings.Contains(w, "every 3 days") {
+				assert.Equal(t, 7, days[i], "the daily looks end on day 4")
+			}
+		}
+	}
+}
+
+// A limp plant without a live root is looked at every three days until its rescue is planned; one
+// that stands firm is not, and what only slows down at rest is asked for its base like any other.
+func TestLimpWithoutALiveRoot(t *testing.T) {
+	for _, c := range []struct {
+		kind, causes, limp, accept string
+		three                      bool
+	}{
+		{"ficus-lyrata", `"slug-snail"`, "true", "root rot or drought for it", true},
+		{"ficus-lyrata", `"slug-snail"`, "false", "root rot or drought for it", false},
+		{"cissus-alata", `"dormancy"`, "true", "root rot or drought for it", true},
+		{"spathiphyllum-wallisii", `"drought"`, "true", "accept root rot for it", true},
+		{"catasetum-fimbriatum", `"dormancy"`, "true", "", false},
+	} {
+		words, _ := said(t, `{"kind":"`+c.kind+`","causes":[`+c.causes+`],"on":"2026-12-15","answers":
+			{"limp":`+c.limp+`,"moist":"wet","liveRoots":0,"deadRoots":3},"place":{"warmthC":20}}`, treatment.Look)
+		all := strings.Join(words, "\n")
+		assert.Equal(t, c.three, strings.Contains(all, "every 3 days until day 14"), "%s: %s", c.kind, all)
+		assert.Equal(t, c.accept != "", strings.Contains(all, "No root of it was found alive"), "%s: %s", c.kind, all)
+		assert.Contains(t, all, c.accept)
+	}
+}
+
+// Nobody is asked whether a plant stands firm that was thrown away, or that is a piece.
+func TestWhatIsLetGoIsNotLookedAt(t *testing.T) {
+	for more, asked := range map[string]bool{
+		`}`: true, `,"piece":true}`: false, `},"choices":{"discard":"now"}`: false,
+	} {
+		words, _ := said(t, `{"kind":"cycas-revoluta","causes":["virus"],"on":"2026-04-14","answers":{"moist":"right",
+			"liveRoots":9,"limp":true`+more+`,"place":{"warmthC":20}}`, treatment.Look)
+		assert.Equal(t, asked, strings.Contains(strings.Join(words, " "), "stand firm again"), more)
+	}
+}
+
+// A look on the seventh day is one of the first week, and one on the eighth is not.
+func TestALookOfTheFirstWeek(t *testing.T) {
+	for day, soon := range map[int]bool{0: true, 7: true, 8: false} {
+		assert.Equal(t, soon, lookedSoon([]*sit{{dated: true, day: day, steps: []step{do(treatment.Look)}}}), day)
+	}
+}

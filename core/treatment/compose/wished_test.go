@@ -1,0 +1,80 @@
+package compose
+
+import (
+	"fmt"
+	"slices"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"tendermend/core/treatment"
+)
+
+// A wish is for a plant that is well: without a live root it is left out and the base is looked at; a tuber at
+// rest has none by nature, and taking pieces may be what is left.
+func TestAWishIsForAPlantThatIsWell(t *testing.T) {
+	const s = `{"kind":%q,"causes":[],"wish":%q,"on":%q,"answers":{"moist":"right","liveRoots":%d,"growths":6%s},
+		"place":{"warmthC":22}}`
+	for _, c := range []struct {
+		kind, wish, on string
+		live           int
+		more           string
+		left           bool
+	}{
+		{"polyscias-scutellaria", "setup-change", "2026-05-15", 0, "", true},
+		{"polyscias-scutellaria", "setup-change", "2026-05-15", 1, "", false},
+		{"epiphyllum-hybrid", "refresh", "2026-05-15", 0, "", true},
+		{"polyscias-scutellaria", "propagate", "2026-05-15", 0, "", false},
+		{"caladium-bicolor", "refresh", "2026-01-15", 0, `,"leaves":0`, false},
+	} {
+		of := fmt.Sprintf(s, c.kind, c.wish, c.on, c.live, c.more)
+		assert.Equal(t, c.left, strings.Contains(leftOut(t, of, c.wish), "for a plant that is well"), of)
+		looks, _ := said(t, of, treatment.Look)
+		assert.Equal(t, c.left, strings.Contains(strings.Join(looks, " "), "is its base firm"), of)
+	}
+}
+
+// A wish does not hurry because the plant hangs limp: it waits for its season as if it stood firm.
+func TestALimpPlantHurriesNoWish(t *testing.T) {
+	for _, limp := range []string{"true", "false"} {
+		p, err := Plan(situationOf(t, `{"kind":"alocasia-macrorrhizos","causes":[],"wish":"part","on":"2026-11-15",
+			"answers":{"limp":`+limp+`,"moist":"dry","growths":6,"liveRoots":18},"place":{"warmthC":20}}`))
+		require.NoError(t, err)
+		for _, x := range p.Sittings {
+			if slices.ContainsFunc(x.Steps, func(s treatment.Step) bool { return s.Op == treatment.PartIt }) {
+				assert.Contains(t, x.Held, "season", limp)
+			}
+		}
+	}
+}
+
+// Pieces of a limp plant root badly: it is asked again in two weeks; what stands firm, or has no live root left,
+// gives them today.
+func TestNoPiecesOfALimpPlant(t *testing.T) {
+	for answers, taken := range map[string]bool{
+		`"limp":true,"liveRoots":18`: false, `"limp":false,"liveRoots":18`: true, `"limp":true,"liveRoots":0`: true,
+	} {
+		of := `{"kind":"rhipsalis-baccifera","causes":[],"wish":"propagate","on":"2026-03-15","answers":{"moist":"right",` +
+			answers + `},"place":{"warmthC":20}}`
+		tips, _ := said(t, of, treatment.TipCut)
+		assert.Equal(t, taken, len(tips) > 0, answers)
+		assert.Equal(t, !taken, strings.Contains(leftOut(t, of, "propagate"), "hangs limp"), answers)
+		looks, days := said(t, of, treatment.Look)
+		asked := slices.IndexFunc(looks, func(w string) bool { return strings.Contains(w, "may pieces be taken") })
+		assert.Equal(t, !taken, asked >= 0 && days[asked] == 14, answers)
+	}
+}
+
+// A leaf has no nodes: it is set by its lower end, a tip by its nodes.
+func TestALeafIsSetByItsLowerEnd(t *testing.T) {
+	for kind, want := range map[string]string{
+		"saintpaulia-ionantha": "with their lower ends 2 to 3 cm under", "coleus-scutellarioides": "with 1 or 2 nodes",
+	} {
+		words, _ := said(t, `{"kind":"`+kind+`","causes":[],"wish":"propagate","on":"2026-06-15","answers":{"moist":"right",
+			"liveRoots":18},"place":{"warmthC":22}}`, treatment.PotIn)
+		require.NotEmpty(t, words, kind)
+		assert.Contains(t, words[0], want, kind)
+	}
+}
