@@ -21,8 +21,8 @@ var (
 			`(?:also |with |there are |there is |has |have |it has )?`,
 		`\s*\|\s*`, `\s+[-–—]\s+`, `\s*[()]\s*`, `\s*&\s*`,
 	}, "")
-	// turns begin what tells of when or why.
-	turns   = regexp.MustCompile(`(?i)\s+(since|after|when|despite|even though|until|before)\s+`)
+	// turns begin what tells of when, where or why.
+	turns   = regexp.MustCompile(`(?i)\s+(since|after|when|despite|even though|until|before|near|next to|beside)\s+`)
 	orJoint = regexp.MustCompile(`(?i)\b(or|nor)\b`)
 	// doubts are words that say that somebody is not sure.
 	doubts = anyOf(`\b`, []string{
@@ -44,6 +44,9 @@ var (
 	unknowing = anyOf(`\b`, []string{
 		`not (?:really |quite )?sure`, `unsure`, `do ?n[o']?t know`, `can'?t (?:tell|say)`, `no idea`, `not certain`,
 	}, ` (?:if|whether|about|what|how)\b`)
+	// healthy says that a part of the plant is well.
+	healthy = anyOf(`\b(?:looks?|is|are|seems?|feels?) (?:still |all |very |quite |perfectly )?`, wells, `\b`)
+	wells   = strings.Fields(`fine ok okay good great healthy alright normal happy`)
 	// questions begins what somebody asks.
 	questions = anyOf(`^\s*`, strings.Fields(`should can could would do does did is are was has have will how what which
 		when where why`), `\b`)
@@ -56,6 +59,7 @@ type part struct {
 	ideas  []idea
 	denies bool
 	doubts bool
+	well   bool // it says that something is well, and nothing of what is said beside it
 }
 
 // parts cuts a sentence at its joints.
@@ -80,7 +84,7 @@ func (r *reader) part(text, by string) part {
 	if unlooked.MatchString(text) || unknowing.MatchString(text) {
 		return p
 	}
-	p.doubts = doubts.MatchString(text)
+	p.doubts, p.well = doubts.MatchString(text), healthy.MatchString(text)
 	p.ideas = r.book.oneUnknown(r.book.lex.ideasOf(r.book.lex.wordsOf(doubts.ReplaceAllString(text, " "))))
 	p.denies = slices.Contains(p.ideas, not)
 	return p

@@ -162,6 +162,20 @@ var readings = []reads{
 	{"Is my plant overwatered?", "", "", ""},
 	{"brown spots with yellow rings", "", "leaf.spots-wet-halo", ""},
 	{"It is a lovely plant and I got it from my aunt.", "", "", ""},
+	{"my cactus is leaning", "", "stem.leaning", ""},
+	{"fern fronds crispy, dry air", "", "leaf.crisp place.dry-air", ""},
+	{"croton dropped leaves near a cold window, no mites", "codiaeum-variegatum",
+		"leaf.dropping-fast place.cold", "pest.moving-dots"},
+	{"my african violet has spots on the leaves after watering, crown looks fine", "saintpaulia-ionantha",
+		"leaf.water-rings", ""},
+	{"sticky leaves and black stuff on my lemon tree, ants too", "citrus-limon",
+		"leaf.sticky leaf.sooty pest.ants", ""},
+	{"my moth orchid lost its buds after I moved it next to a bowl of apples", "phalaenopsis-hybrid",
+		"flower.buds-lost course.after-move place.gas-fruit", ""},
+	{"I water once a week no matter what", "", "care.water-often", ""},
+	{"the new leaves of my philodendron are small and far apart", "philodendron-hederaceum",
+		"leaf.small-new leaf.stretched", ""},
+	{"Christmas cactus dropping segments and limp", "schlumbergera-truncata", "leaf.dropping-fast leaf.drooping", ""},
 }
 
 func TestSentencesAreRead(t *testing.T) {

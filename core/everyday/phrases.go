@@ -114,14 +114,23 @@ func (b *book) length(ideas []idea) float64 {
 }
 
 // weak are ideas that say where and not what: alone they are no sign.
-var weak = set(`leaf stem root soil pot new old water tiny side flower bulb top under
+var weak = ideasNamed(`leaf stem root soil pot new old water tiny side flower bulb top under
 	inside green not room house fine huge am pm winter summer base stand buy neighbour thing
 	high low open place come shape pattern home weather tall foot shop happy friend
 	colour hard overmuch`)
 
 // faint are ideas that say for how long, or how many: they tell least.
-var faint = set(`after time day week month year hour long last half one only over still lot whole out off up now ever
-	some side wide way`)
+var faint = ideasNamed(`after time day week month year hour long last half one only over still lot whole out off up now
+	ever some side wide way every cover fern cactus orchid palm succulent`)
+
+// ideasNamed are the ideas of some words, which are words of the synonyms or stems.
+func ideasNamed(words string) map[idea]bool {
+	out := set(words)
+	for w := range set(words) {
+		out[stem(w)] = true
+	}
+	return out
+}
 
 // faintShare is what a faint idea counts beside one that says what is wrong.
 const faintShare = 0.35

@@ -72,7 +72,9 @@ func (r *reader) sentence(text string) {
 		to, found := r.longest(parts, from)
 		goesOn := !strings.ContainsAny(parts[from].by, ",;") && !strings.Contains(parts[from].by, "but")
 		doubt = parts[from].doubts || doubt && goesOn
-		r.take(found, doubt)
+		if !parts[from].well || found.tellsWell() {
+			r.take(found, doubt)
+		}
 		from = to
 	}
 }
@@ -95,13 +97,20 @@ func (f finding) says(g finding) bool {
 	return len(f.list) > 0 && len(g.list) > 0 && f.list[0].sign == g.list[0].sign
 }
 
+// tellsWell says whether what was found is a sign of health, as "the roots look fine" is.
+func (f finding) tellsWell() bool {
+	return len(f.list) > 0 && slices.ContainsFunc(wells, func(w string) bool {
+		return slices.Contains(f.list[0].by.ideas, stem(w))
+	})
+}
+
 // longest reads as many parts together as say one thing better than they say it apart.
 func (r *reader) longest(parts []part, from int) (to int, best finding) {
 	to, best = from+1, r.found(parts[from].ideas)
 	ideas := slices.Clone(parts[from].ideas)
 	apart := best.near() * r.told(ideas)
 	for next := from + 1; next < len(parts) && next <= from+mostJoined; next++ {
-		if parts[next].denies != parts[from].denies || strings.Contains(parts[next].by, "but") {
+		if parts[next].denies != parts[from].denies || parts[next].well || strings.Contains(parts[next].by, "but") {
 			break
 		}
 		ideas = union(ideas, parts[next].ideas)
@@ -168,9 +177,15 @@ func (r *reader) withPlace(parts []part, from int, plain finding) finding {
 	if slices.ContainsFunc(parts[from].ideas, func(i idea) bool { return organs[i] || spots[i] || i == "smell" }) {
 		return plain
 	}
+	if len(plain.list) > 0 && plain.near() >= nearToRead && !onPlant(plain.list[0].sign) {
+		return plain
+	}
 	for back := from - 1; back >= 0; back-- {
 		for _, i := range parts[back].ideas {
 			if (organs[i] || spots[i]) && !slices.Contains(parts[from].ideas, i) {
+				if plain.near() >= wholly && strings.HasPrefix(plain.list[0].sign, i+".") {
+					return plain
+				}
 				if with := r.found(append([]idea{i}, parts[from].ideas...)); with.near() > plain.near()-placeless {
 					return with
 				}
@@ -179,6 +194,14 @@ func (r *reader) withPlace(parts []part, from int, plain finding) finding {
 		}
 	}
 	return plain
+}
+
+// onPlant says whether a sign is seen on a part of the plant, and not in its care, its place
+// or its course.
+func onPlant(sign string) bool {
+	return !slices.ContainsFunc([]string{"care.", "place.", "course."}, func(of string) bool {
+		return strings.HasPrefix(sign, of)
+	})
 }
 
 // found is what ideas mean, as they stand and without their denial: whichever is nearer.

@@ -38,8 +38,8 @@ var shippedIndex = sync.OnceValue(func() index {
 })
 
 // Called gives the kinds of which something is a name, in the singular or the plural, or
-// where there is none those of that genus, today's or a former one; the collection's own
-// first.
+// where there is none those of that genus, today's before a former one; among them the
+// collection's own first.
 func (k Kinds) Called(said string) (list []Profile) { return k.Lookup()(said) }
 
 // Lookup is Called for many names: what finds them is made once.
@@ -55,8 +55,20 @@ func (k Kinds) Lookup() func(said string) []Profile {
 		if len(list) > 0 || len(words) != 1 {
 			return list
 		}
-		return slices.Concat(own.byGenus[name], shippedIndex().byGenus[name])
+		return todayFirst(name, slices.Concat(own.byGenus[name], shippedIndex().byGenus[name]))
 	}
+}
+
+// todayFirst puts the kinds that are of a genus today before those that once were.
+func todayFirst(genus string, list []Profile) []Profile {
+	former := func(p Profile) int {
+		if words := wordsOf(p.Botanical); len(words) > 0 && words[0] == genus {
+			return 0
+		}
+		return 1
+	}
+	slices.SortStableFunc(list, func(a, b Profile) int { return former(a) - former(b) })
+	return list
 }
 
 // Misspelt says whether something is one of its names, of as many words, or its genus,

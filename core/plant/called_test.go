@@ -1,0 +1,21 @@
+package plant
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// A genus that was also the former name of another kind means its own kinds first.
+func TestAGenusMeansTodaysKindsFirst(t *testing.T) {
+	list := Kinds{}.Called("philodendron")
+	require.Greater(t, len(list), 2)
+	former := false
+	for _, p := range list {
+		today := wordsOf(p.Botanical)[0] == "philodendron"
+		assert.False(t, today && former, "%s comes after a kind that is no philodendron today", p.ID)
+		former = former || !today
+	}
+	assert.True(t, former, "none of them once was one: the test says nothing")
+}
