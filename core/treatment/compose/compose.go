@@ -23,13 +23,14 @@ var (
 // composer makes one plan.
 type composer struct {
 	*agenda
-	draft  draft
-	plan   treatment.Plan
-	school treatment.School
-	sat    int // the day of the root sitting; -1 where there is none or it waits
-	held   string
-	gated  bool // the root sitting waits for a gate
-	boxed  bool // pieces are followed already
+	draft       draft
+	plan        treatment.Plan
+	school      treatment.School
+	sat         int // the day of the root sitting; -1 where there is none or it waits
+	held        string
+	gated       bool // the root sitting waits for a gate
+	boxed       bool // pieces are followed already
+	binnedWhole bool // it is thrown away whole today
 	// smelled says that its hole and foot are smelled and felt today: it hangs limp, not for thirst.
 	smelled bool
 	// trimmedFor is what its stems are cut back for: once, whoever asks.
@@ -259,9 +260,10 @@ func (c *composer) drains() step {
 	return do(treatment.DrainSaucer)
 }
 
-// emptyDish pours away what stands under a pot.
+// emptyDish pours away what stands under a pot, or in one without a way out.
 func (c *composer) emptyDish() {
-	if c.Facts.Standing.Value && c.kind.WaterRule != plant.WetTray && !c.untied &&
+	blocked := c.has(cause.NoDrainage) && !(c.root != nil && c.sat == 0) // what waits is drained meanwhile
+	if (c.Facts.Standing.Value || blocked) && c.kind.WaterRule != plant.WetTray && !c.untied &&
 		!among(c.seat, facts.InCup, facts.InDish) {
 		c.draft.at(0, rankAfter, c.drains())
 	}
@@ -439,6 +441,7 @@ func (c *composer) bitten() {
 
 // bin ends a plant that cannot be kept.
 func (c *composer) bin() {
+	c.binnedWhole = true
 	c.bitten()
 	c.draft.at(0, rankAfter, do(treatment.Discard))
 }

@@ -122,3 +122,31 @@ func TestOwnWaterIsLeftOutWithinAWeek(t *testing.T) {
 	}
 	assert.Equal(t, 7, ownWaterFor)
 }
+
+// Against larvae the top is to dry: what is dry through drinks first, and where nothing lives that could
+// drink nobody is told to let it dry.
+func TestDriedAgainstLarvaeOnlyWhatDrank(t *testing.T) {
+	for answers, want := range map[string]string{
+		`"moist":"bone","liveRoots":9`:  "stand it in water now",
+		`"moist":"right","liveRoots":9`: "Let the top quarter dry before the next water",
+		`"moist":"bone","liveRoots":0`:  "",
+	} {
+		words, _ := said(t, `{"kind":"monstera-deliciosa","causes":["fungus-gnat"],"on":"2026-06-15",
+			"answers":{"limp":false,`+answers+`},"place":{"warmthC":22}}`, treatment.DryTop)
+		assert.Equal(t, want != "", len(words) > 0, answers)
+		assert.Contains(t, strings.Join(words, " "), want, answers)
+	}
+}
+
+// Without a live root nothing drinks: a dry pot gets no line for water before its rescue is planned, and
+// a moist one keeps it.
+func TestNothingDrinksWithoutARoot(t *testing.T) {
+	for moist, dry := range map[string]bool{"bone": true, "dry": true, "due": true, "right": false} {
+		situation := `{"kind":"goeppertia-roseopicta","causes":["micronutrient-low"],"on":"2026-06-15",
+			"answers":{"limp":true,"moist":"` + moist + `","liveRoots":0,"deadRoots":3},"place":{"warmthC":20}}`
+		looks, _ := said(t, situation, treatment.Look)
+		assert.Equal(t, dry, strings.Contains(strings.Join(looks, " "), "Do not water it before"), moist)
+		rules, _ := said(t, situation, treatment.ByRule)
+		assert.Empty(t, rules, moist)
+	}
+}

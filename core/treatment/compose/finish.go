@@ -24,7 +24,7 @@ func (c *composer) finish() {
 	list = pouredWhenMoist(list)
 	c.drySaid(list)
 	list = c.wateredOn(list)
-	list = c.wateredWhileDry(c.heldWhileWet(list))
+	list = c.broughtInRange(c.wateredWhileDry(c.heldWhileWet(list)))
 	list = c.afterHeld(list)
 	drierThanItsRule(list)
 	oneRule(list)
@@ -337,7 +337,8 @@ func (c *composer) trust() {
 	if want := c.Choices.School; want != "" && other && !said(string(want)) {
 		c.leave("school "+string(want), fmt.Sprintf("%s is followed: what was accepted leaves no other way", c.plan.School))
 	}
-	rinsed := c.Choices.RootRinse == treatment.SidePeroxide && c.root != nil && c.root.kind != wholeBall
+	rinsed := c.Choices.RootRinse == treatment.SidePeroxide && c.root != nil &&
+		(c.root.kind != wholeBall || has(all, treatment.TrimDead))
 	if rinsed && !has(all, treatment.Peroxide) && !said("peroxide") {
 		c.leave("peroxide", "what the roots are treated with already must not meet it")
 	}

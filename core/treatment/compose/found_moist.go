@@ -3,6 +3,7 @@ package compose
 import (
 	"slices"
 
+	"tendermend/core/cause"
 	"tendermend/core/facts"
 	"tendermend/core/plant"
 	"tendermend/core/treatment"
@@ -78,6 +79,8 @@ func (c *composer) drinksNow() string {
 	switch {
 	case c.kind.WaterRule == plant.WetTray:
 		return "It is too dry for it: wet it through from above now, with low-mineral water."
+	case c.has(cause.NoDrainage) || c.Facts.PotHoles.Known && !c.Facts.PotHoles.Value:
+		return "It is too dry for it: water it now, a fifth of its pot at most, and tip out what stands after an hour."
 	case c.moist == facts.Dry:
 		return "It is too dry for it: water it now until it drips, and let it drain."
 	}
@@ -94,8 +97,14 @@ func (c *composer) foundTooDry() bool {
 	never := among(c.kind.WaterRule, plant.Even, plant.WetTray)
 	tooDry := c.Facts.Moist.Known && (c.moist == facts.Bone || c.moist == facts.Dry && never)
 	lives := !c.rootless || !c.Facts.LiveRoots.Known // without a live root nothing can drink
-	return tooDry && lives && !c.dry && c.seat == facts.InPot && !c.untied && !c.resting() &&
+	return tooDry && lives && !c.dryKind() && c.seat == facts.InPot && !c.untied && !c.resting() &&
 		!c.piece && !c.is(treatment.AirPlant, treatment.Bromeliad, treatment.WinterDeciduous)
+}
+
+// dryKind says whether it is a plant that stores water and is watered when it has long been dry: a bulb in
+// leaf may drink as other plants do.
+func (c *composer) dryKind() bool {
+	return c.dry && !among(c.kind.WaterRule, plant.Even, plant.WetTray, plant.SurfaceDry, plant.QuarterDry)
 }
 
 // saidDry says at the first line for water of what was found too dry that it drinks today, and

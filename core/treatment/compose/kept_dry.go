@@ -5,6 +5,7 @@ import (
 	"slices"
 
 	"tendermend/core/cause"
+	"tendermend/core/facts"
 	"tendermend/core/plant"
 	"tendermend/core/treatment"
 )
@@ -134,12 +135,19 @@ func (c *composer) rootsMissed(list []*sit) []*sit {
 		}
 		c.leave(string(treatment.Unpot), "no live root was counted, and no cause of that was accepted: look for "+
 			accept+", and plan its rescue")
-		if !c.resting() || c.keepsLeaves() {
-			list = c.askedFirst(list, do(treatment.Look, note(fmt.Sprintf(noRootLives, accept))))
-			list = c.rootlessLimp(list)
-		}
 		if !anyHas(list, slices.Concat(sprays, cutOps, tidies)...) {
 			soakedNot(list)
+		}
+		if !c.resting() || c.keepsLeaves() {
+			said := fmt.Sprintf(noRootLives, accept)
+			if c.foundDue() && c.seat == facts.InPot {
+				list = ruleLeftOut(list)
+				if !anyHas(list, slices.Concat(sprays, cutOps, tidies, waters)...) {
+					said += nothingDrinks
+				}
+			}
+			list = c.askedFirst(list, do(treatment.Look, note(said)))
+			list = c.rootlessLimp(list)
 		}
 	}
 	return list
@@ -161,6 +169,21 @@ func (c *composer) rootlessLimp(list []*sit) []*sit {
 
 // tidies take off or pick what a thirsty plant is left with.
 var tidies = []treatment.OperatorID{treatment.PullDead, treatment.StripSpikes, treatment.HandPick}
+
+// nothingDrinks is said of a dry pot in which no root lives.
+const nothingDrinks = ". Do not water it before: nothing in there can drink"
+
+// ruleLeftOut leaves plain water by its rule out: it is dry already, and no root drinks.
+func ruleLeftOut(list []*sit) []*sit {
+	for _, s := range list {
+		if s.dated {
+			s.steps = slices.DeleteFunc(slices.Clone(s.steps), func(x step) bool {
+				return ruled(x) && plainRule(x) && x.Every == 0 && x.Params.Water == ""
+			})
+		}
+	}
+	return list
+}
 
 // soakedNot takes a soak for its thirst out: nothing is there that could drink.
 func soakedNot(list []*sit) {

@@ -31,6 +31,13 @@ func neverSleeps(x *subject) bool {
 		!x.is(treatment.BulbPlant, treatment.WinterDeciduous) && !x.tuberous()
 }
 
+// neverWoken says whether it cannot have woken too early: it never sleeps, or what grows like it is not
+// known to wake by its roots.
+func neverWoken(x *subject) bool {
+	stores := x.is(treatment.BulbPlant) || x.tuberous()
+	return neverSleeps(x) || !stores && notKnownTo(cause.WokenEarly)(x)
+}
+
 // drownedRoots says whether it drowns and its roots were counted and most of them are dead: what
 // is wet is rot by now, whatever was accepted (common practice).
 func drownedRoots(x *subject) bool {
@@ -245,7 +252,8 @@ func (a *agenda) wants(w rootWork, c cause.ID) {
 func (a *agenda) mustWash(c cause.ID) bool {
 	return a.has(cause.RootMealybug, cause.RootGrub) || c == cause.MediumCollapsed && a.has(cause.Mealybug) ||
 		a.Facts.Medium.Value == facts.Infested ||
-		a.orchid && a.epiphyte && (a.has(cause.Fusarium) || a.badMedium())
+		a.orchid && a.epiphyte && (a.has(cause.Fusarium) || a.badMedium()) ||
+		a.orchid && !a.is(treatment.JewelOrchid) && deadRoots(a.subject) // no ball holds together of dead roots
 }
 
 var coverRank = map[plant.Cover]int{plant.CoverNone: 0, plant.CoverOpen: 1, plant.CoverClosed: 2}

@@ -33,7 +33,7 @@ var lifeRecipes = []recipe{
 			given(wakesOtherwise, when(leafedOut, t.FeedIt, share(0.25))),
 		},
 	},
-	{cause.WokenEarly, neverSleeps, []item{at(7, t.Look, every(7, toDay(28)))}},
+	{cause.WokenEarly, neverWoken, []item{at(7, t.Look, every(7, toDay(28)))}},
 	{
 		cause.WokenEarly,
 		all,

@@ -156,14 +156,18 @@ func (c *composer) ending(day int) gate.Gate {
 	return toDay(day)
 }
 
+// driesAgainstLarvae says whether the top of its medium may dry against larvae before its next water: not of what is
+// never to dry, nor where no root lives to drink in a pot that is dry already.
+func (c *composer) driesAgainstLarvae() bool {
+	parched := c.noRootFound() && c.foundDue()
+	return !parched && !c.untied && c.seat == facts.InPot && c.habitID != treatment.Carnivore && !c.piece &&
+		!among(c.kind.WaterRule, plant.Even, plant.WetTray, plant.CupWater, plant.Reservoir)
+}
+
 // gnats meets larvae in the medium and flies on cards.
 func (c *composer) gnats() {
 	k := c.clockOf(cause.FungusGnat)
-	rule := c.kind.WaterRule
-	dryable := !c.untied && c.seat == facts.InPot && c.habitID != treatment.Carnivore && !c.piece && rule != plant.Even &&
-		rule != plant.WetTray &&
-		rule != plant.CupWater &&
-		rule != plant.Reservoir
+	dryable := c.driesAgainstLarvae()
 	switch {
 	case c.Choices.Gnats == treatment.SideLarvicide: // alone
 	case dryable && c.Choices.Gnats == treatment.SideGrit:

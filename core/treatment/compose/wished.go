@@ -68,7 +68,12 @@ func (c *composer) unparted(again func(why string, days int) bool) bool {
 		c.offsetLater(c.way())
 		return true
 	case !c.mayPart():
-		return again("its kind is not divided: it would fall into pieces that do not live", 28)
+		why := "its kind is not divided: it would fall into pieces that do not live"
+		if len(c.kind.Propagation) > 0 {
+			why += "; plan to multiply it instead"
+		}
+		c.leave(string(treatment.PartWish), why)
+		return true
 	case c.tooSmall():
 		return again("it has too few growths for two parts: each keeps three or more", 90)
 	}

@@ -16,6 +16,17 @@ func sayDrain(w saying) string {
 	return "Tip it, empty its crown, and take up the rest with paper."
 }
 
+func sayDrainSaucer(w saying) string {
+	switch {
+	case w.Params.How != tipped:
+		return "Empty saucer and outer pot, and see that the holes are open."
+	case w.Facts.PotHoles.Known && !w.Facts.PotHoles.Value:
+		return "Empty the outer pot. Its own has no open hole: hold the plant, and tip the pot until no more water runs out."
+	}
+	return "Empty the outer pot, and open the holes of its own from below with a skewer. Has it none, hold the plant, " +
+		"tip the pot until no more water runs out, note that it has none, and plan again: it wants a pot with holes."
+}
+
 func sayCrownDry(w saying) string {
 	switch {
 	case w.Params.How == "upside down", w.habitID == treatment.AirPlant:
@@ -71,8 +82,12 @@ func sayTemper(w saying) string {
 	case !w.Params.ToC.Known:
 		return "Bring its warmth right by steps of half a day."
 	case w.Params.How == coolerNow:
-		return fmt.Sprintf("Find it a cooler spot, at %g °C or below, by steps of half a day: off the sill, lower down, "+
-			"in shade. It is too warm there to open its pot.", to)
+		said := fmt.Sprintf("Find it a cooler spot, at %g °C or below, by steps of half a day: off the sill, lower down, "+
+			"in shade.", to)
+		if w.root != nil || w.change {
+			said += " It is too warm there to open its pot."
+		}
+		return said
 	case w.Params.How == warmerNow && w.Facts.Place.WarmthC.Known && w.airC >= to:
 		return fmt.Sprintf("It is warm enough where it stands: see that its nights stay above %g °C too.", to)
 	case w.Params.How == warmerNow:

@@ -25,6 +25,9 @@ func sayAid(w saying) string {
 }
 
 func sayBaseline(w saying) string {
+	if w.binnedWhole {
+		return "Take a picture of it and of what ails it: it is let go today."
+	}
 	counted := "count leaves and growths"
 	if w.leafless {
 		counted = "count its stems or heads and measure its height"

@@ -109,13 +109,8 @@ var sayings = map[treatment.OperatorID]sayer{
 	treatment.Flush:       sayFlush,
 	treatment.HoldWater:   sayHold,
 	treatment.ByRule:      sayByRule,
-	treatment.DrainSaucer: func(w saying) string {
-		if w.Params.How == tipped {
-			return "Empty the outer pot. Its own has no open hole: hold the plant, and tip the pot until no more water runs out."
-		}
-		return "Empty saucer and outer pot, and see that the holes are open."
-	},
-	treatment.CoverIt: sayCover,
+	treatment.DrainSaucer: sayDrainSaucer,
+	treatment.CoverIt:     sayCover,
 	treatment.Wean: func(w saying) string {
 		return fmt.Sprintf("Open the cover a little wider every two or three days, over %s. If it wilts, go one step back.",
 			working.Measured(w.Params.Days.Or(14), "day"))
@@ -170,7 +165,7 @@ var sayings = map[treatment.OperatorID]sayer{
 	treatment.HandPick: fixedly("When it is dark, pick them off by torchlight: pot holes, rims and undersides too."),
 	treatment.Larvicide: fixedly("Give a biological larvicide with its next water, when that is due. Its label sets " +
 		"the dose: type it in."),
-	treatment.DryTop: fixedly("Let the top quarter dry before the next water, and then water from below."),
+	treatment.DryTop: sayDryTop,
 	treatment.BagWaste: func(w saying) string {
 		return "Bag " + orWord(w.Params.What, "what came off") + " where it lies, and knot the bag before you carry " +
 			"it through the house."

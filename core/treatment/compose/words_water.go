@@ -125,6 +125,14 @@ func restWords(p treatment.Params) string {
 	return ""
 }
 
+func sayDryTop(w saying) string {
+	if w.foundTooDry() && !w.thirsty {
+		return "It is too dry for it: stand it in water now until its surface darkens, and let it drain. From then on let " +
+			"the top quarter dry before each water, and water from below."
+	}
+	return "Let the top quarter dry before the next water, and then water from below."
+}
+
 func sayByRule(w saying) string {
 	p := w.Params
 	where := whereOfRule[p.What]

@@ -1,0 +1,36 @@
+package compose
+
+import (
+	"fmt"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+
+	"tendermend/core/treatment"
+)
+
+// Most roots are dead from fewer than half alive on: a ball that stays whole is then counted and trimmed, and
+// an orchid's old medium goes; at half nothing of that is done.
+func TestDeadRootsDoNotGoIntoFreshMix(t *testing.T) {
+	for _, c := range []struct {
+		kind       string
+		live, dead int
+		trims      bool
+		washes     bool
+	}{
+		{"philodendron-hederaceum", 9, 10, true, false},
+		{"philodendron-hederaceum", 10, 10, false, false},
+		{"paphiopedilum-insigne", 9, 10, true, true},
+		{"paphiopedilum-insigne", 10, 10, false, false},
+	} {
+		situation := fmt.Sprintf(`{"kind":%q,"causes":["medium-repels"],"on":"2026-05-15",
+			"answers":{"moist":"dry","potWidthCm":12,"liveRoots":%d,"deadRoots":%d,"liveTips":2,
+			"growing":true},"place":{"warmthC":20}}`, c.kind, c.live, c.dead)
+		for op, want := range map[treatment.OperatorID]bool{
+			treatment.TrimDead: c.trims, treatment.Tally: c.trims, treatment.WashOff: c.washes, treatment.Unpot: true,
+		} {
+			words, _ := said(t, situation, op)
+			assert.Equal(t, want, len(words) > 0, "%+v: %s", c, op)
+		}
+	}
+}
