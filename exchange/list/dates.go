@@ -22,6 +22,7 @@ var (
 	numbers = regexp.MustCompile(`^(\d{1,4})\s*[-./]\s*(\d{1,2})\s*[-./]\s*(\d{1,4})(?:[ t].*)?$`)
 	worded  = regexp.MustCompile(`^(?:(\d{1,2})(?:st|nd|rd|th)?\.?\s+(?:of\s+)?([a-z]{3,})\.?,?\s+(\d{2,4})` +
 		`|([a-z]{3,})\.?\s+(\d{1,2})(?:st|nd|rd|th)?,?\s+(\d{4})|([a-z]{3,})\.?\s+(\d{4}))$`)
+	joined    = regexp.MustCompile(`^((?:19|20)\d{2})(\d{2})(\d{2})$`)
 	dayDashed = regexp.MustCompile(`^(\d{1,2})-([a-z]{3,})-(\d{2,4})$`)
 )
 
@@ -74,6 +75,9 @@ func (r *reader) dayOf(said string) (d day.Day, why string) {
 	}
 	if m := dayDashed.FindStringSubmatch(text); m != nil {
 		return r.made(said, m[3], m[2], m[1])
+	}
+	if m := joined.FindStringSubmatch(text); m != nil {
+		return r.made(said, m[1], m[2], m[3])
 	}
 	// Spreadsheets count days since the end of 1899.
 	if n, err := strconv.ParseFloat(text, 64); err == nil && n > 20000 && n < 80000 {

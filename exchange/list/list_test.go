@@ -118,7 +118,7 @@ func TestDaysAreReadInTheUsualForms(t *testing.T) {
 		"1 March 2026": "2026-03-01", "March 1, 2026": "2026-03-01", "1st of Mar 2026": "2026-03-01",
 		"1-Mar-26":      "2026-03-01",
 		"Mar 1st, 2026": "2026-03-01", "March 2026": "2026-03-01", "24/11/2026": "2026-11-24", "11/24/2026": "2026-11-24",
-		"46082": "2026-03-01", "2026-03-01T10:15:00Z": "2026-03-01", "today": "2026-11-24", "Yesterday": "2026-11-23",
+		"46082": "2026-03-01", "20260301": "2026-03-01", "2026-03-01T10:15:00Z": "2026-03-01", "today": "2026-11-24", "Yesterday": "2026-11-23",
 		"3/3/2026": "2026-03-03", "12 Sept 2026": "2026-09-12",
 	} {
 		p := read(t, "name;kind;arrived\nA;fern;"+said+"\n")
@@ -127,7 +127,7 @@ func TestDaysAreReadInTheUsualForms(t *testing.T) {
 		assert.Equal(t, want, p.Plants[0].Arrived, said)
 	}
 	for said, why := range map[string]string{
-		"31.02.2026": "no such day", "2026-13-01": "no such day", "25.11.2026": "still to come",
+		"31.02.2026": "no such day", "2026-13-01": "no such day", "20260231": "no such day", "25.11.2026": "still to come",
 		"2027-01-01": "still to come",
 		"1/3/2026":   "either way round", "last spring": "no day that can be read", "2026-03": "no day that can be read",
 	} {
@@ -208,6 +208,28 @@ func TestNumbersOfAListAreTakenUpToTheirLimits(t *testing.T) {
 			assert.Equal(t, i == 1 || i == 2, len(p.Problems) == 0, "%s %s: %v", column, said, p.Problems)
 		}
 	}
+}
+
+// Thousands are parted with a comma, a point or a space, decimals with a point or a comma; what would be
+// outside its limits with thousands is read with decimals.
+func TestThousandsAndDecimalsAreToldApart(t *testing.T) {
+	for said, want := range map[string]float64{
+		"1,240": 1240, "1.240": 1240, "1 240 g": 1240, "1'240": 1240, "1,240.5": 1240.5, "1.240,5": 1240.5,
+		"12,345,678": 12345678, "0.240": 0.24, "12.5": 12.5, "12,50 €": 12.5, "$1,200.00": 1200, "1240": 1240, ".5": 0.5,
+	} {
+		p := read(t, "plant;date;weight (g)\nA;2026-05-01;"+said+"\n")
+		if assert.Len(t, p.Readings, 1, "%s: %v", said, p.Problems) {
+			assert.InDelta(t, want, p.Readings[0].Value, 1e-9, said)
+		}
+	}
+	for _, said := range []string{"3-4", "abc", "1,2,3", "12 or 13", "-", "1.2.3"} {
+		p := read(t, "plant;date;weight (g)\nA;2026-05-01;"+said+"\n")
+		assert.Empty(t, p.Readings, said)
+		assert.Equal(t, said != "-", len(p.Problems) == 1, said) // a dash says that there is none
+	}
+	p := read(t, "name;kind;pot size\nA;fern;11.250 cm\n")
+	assert.Empty(t, p.Problems)
+	assert.InDelta(t, 11.25, *p.Plants[0].PotCM, 1e-9)
 }
 
 // The name of a plant tells its kind where it holds a name of five letters and more.

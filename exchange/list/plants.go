@@ -4,7 +4,6 @@ import (
 	"fmt"
 	"math"
 	"slices"
-	"strconv"
 	"strings"
 	"sync"
 
@@ -198,12 +197,13 @@ func (r *reader) number(row line, f field, least, most float64) *float64 {
 	if said == "" {
 		return nil
 	}
-	v, err := numberOf(said)
-	if err != nil || v < least || v > most {
-		r.problem(row.n, r.heading(f), fmt.Sprintf("%q is no number from %g to %g", said, least, most))
-		return nil
+	for _, v := range numbersOf(said) {
+		if v >= least && v <= most {
+			return &v
+		}
 	}
-	return &v
+	r.problem(row.n, r.heading(f), fmt.Sprintf("%q is no number from %g to %g", said, least, most))
+	return nil
 }
 
 // count reads a whole number; nil where there is none.
@@ -214,23 +214,4 @@ func (r *reader) count(row line, f field) *int {
 	}
 	whole := int(math.Round(*n))
 	return &whole
-}
-
-func numberOf(said string) (float64, error) {
-	digits := strings.Map(func(c rune) rune {
-		switch {
-		case c == ',':
-			return '.'
-		case c >= '0' && c <= '9' || c == '.' || c == '-':
-			return c
-		case c == '\'' || c == ' ':
-			return -1
-		}
-		return ' '
-	}, said)
-	parts := strings.Fields(digits)
-	if len(parts) != 1 {
-		return 0, fmt.Errorf("%q is no number", said)
-	}
-	return strconv.ParseFloat(parts[0], 64)
 }

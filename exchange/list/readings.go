@@ -70,28 +70,35 @@ func (r *reader) measured(row line, name, value string, add func(string, float64
 
 // value reads what was read.
 func (r *reader) value(n int, heading, measure, said string, add func(string, float64)) {
-	v, err := numberOf(said)
 	switch strings.ToLower(said) {
 	case "yes", "x", "y", "true", "✓":
-		v, err = 1, nil
 		if measure == Watered {
-			v = 0
+			add(measure, 0)
+			return
 		}
-	case "no", "n", "false", "-":
+		said = "1"
+	case "-", "–":
+		return
+	case "no", "n", "false":
 		if measure == Watered {
 			return
 		}
-		v, err = 0, nil
+		said = "0"
 	}
-	if err != nil || v < 0 {
-		r.problem(n, heading, fmt.Sprintf("%q is no number", said))
+	why := fmt.Sprintf("%q is no number", said)
+	m, known := recovery.MeasureByID(measure)
+	for _, v := range numbersOf(said) {
+		if v < 0 {
+			continue
+		}
+		if known {
+			if wrong := m.Check(v); wrong != nil {
+				why = wrong.Error()
+				continue
+			}
+		}
+		add(measure, v)
 		return
 	}
-	if m, known := recovery.MeasureByID(measure); known {
-		if wrong := m.Check(v); wrong != nil {
-			r.problem(n, heading, wrong.Error())
-			return
-		}
-	}
-	add(measure, v)
+	r.problem(n, heading, why)
 }
