@@ -1,6 +1,7 @@
 package treatment_test
 
 import (
+	"cmp"
 	"encoding/json"
 	"fmt"
 	"math/rand/v2"
@@ -250,7 +251,7 @@ func (w *sweep) one(s treatment.Situation) {
 	if err != nil {
 		words = "fails: " + err.Error()
 	} else {
-		words = sound(p)
+		words = cmp.Or(sound(p), fromNowhere(p))
 	}
 	w.mu.Lock()
 	defer w.mu.Unlock()
@@ -304,6 +305,33 @@ func sound(p treatment.Plan) string {
 			}
 			if why := saidWrong(x); why != "" {
 				return string(x.Op) + ": " + why + ": " + x.Words
+			}
+		}
+	}
+	return ""
+}
+
+// takes are the steps that make pieces.
+var takes = []treatment.OperatorID{
+	treatment.TakeOffset, treatment.Insurance, treatment.PartIt, treatment.TipCut, treatment.NodeBox, treatment.LeafCut,
+	treatment.Layer, treatment.Behead,
+}
+
+// takesAny says whether a sitting makes pieces: their pot is laid out before they are cut.
+func takesAny(s treatment.Sitting) bool {
+	return slices.ContainsFunc(s.Steps, func(x treatment.Step) bool { return slices.Contains(takes, x.Op) })
+}
+
+// fromNowhere says which pieces a plan sets, labels or counts though none were taken before; nothing where
+// all come from somewhere.
+func fromNowhere(p treatment.Plan) string {
+	taken := false
+	for _, s := range p.Sittings {
+		for _, x := range s.Steps {
+			taken = taken || slices.Contains(takes, x.Op) || x.Op == treatment.ReadyPot && takesAny(s)
+			of := x.Organ == treatment.OnPieces || x.Op == treatment.BoxTally || x.Params.For == treatment.ForPieces
+			if of && !taken {
+				return string(x.Op) + ": nothing was taken that is a piece: " + x.Words
 			}
 		}
 	}

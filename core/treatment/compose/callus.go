@@ -9,7 +9,7 @@ import (
 
 // insure first saves a piece, where few roots are left and a piece is to be had.
 func (c *composer) insure(r rootWork) []step {
-	if !r.insure || c.roots >= 1.0/3 || !treatment.TipSet().Has(c.habitID) || c.thirsty {
+	if !r.insure || c.roots >= 1.0/3 || !c.insurable() {
 		return nil
 	}
 	if !c.named || !c.propagates("tip", "node", "leaf", "stem") {
@@ -31,6 +31,13 @@ func (c *composer) insure(r rootWork) []step {
 		})))
 	}
 	return saved
+}
+
+// insurable says whether a piece of it would be saved: not where it is only treated like rot, where what
+// ails it travels with a piece, or where it is one itself.
+func (c *composer) insurable() bool {
+	op, _ := treatment.OperatorByID(treatment.Insurance)
+	return c.asked(op) && treatment.TipSet().Has(c.habitID) && !c.thirsty && !c.piece && len(c.travels()) == 0
 }
 
 // insuredHome gives the saved piece its own pot, and follows it.

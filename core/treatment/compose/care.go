@@ -63,6 +63,10 @@ func (c *composer) trimmed(p plain) {
 		c.leave(string(treatment.TrimBranch), "nothing is cut for shape while it is sick or a piece")
 		return
 	}
+	if c.limp && !c.thirsty && p.cause != "" {
+		c.leave(string(treatment.TrimBranch), "it hangs limp: it is cut back when it stands firm")
+		return
+	}
 	if c.trimmedFor != nil {
 		return // one cut serves both
 	}

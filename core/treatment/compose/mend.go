@@ -150,10 +150,7 @@ var guards = []guard{
 			treatment.Insurance,
 		),
 		func(h *here) verdict {
-			return dropIf(
-				h.c.is(treatment.Palm, treatment.Cycad, treatment.AirPlant) && !h.c.branches,
-				"it has a single growing point",
-			)
+			return dropIf(h.c.oneTopped(), "it has a single growing point")
 		},
 	},
 	{
@@ -299,6 +296,10 @@ var guards = []guard{
 	}},
 	{treatment.NeverUnasked, nil, func(h *here) verdict {
 		o, ok := treatment.OperatorByID(h.step.Op)
-		return dropIf(ok && o.For != "" && !h.c.asked(o), "nothing accepted asks for it")
+		why := "nothing accepted asks for it"
+		if h.step.Op == treatment.Humidify {
+			why = "" // nobody misses it
+		}
+		return dropIf(ok && o.For != "" && !h.c.asked(o), why)
 	}},
 }

@@ -177,12 +177,16 @@ func placeWarmth(c *composer, p *plain) bool {
 	return false
 }
 
-// placeBrighten lets light wait for a burn to heal, and for roots that were worked on.
+// placeBrighten lets light wait for a burn to heal, for a limp plant to stand firm, and for roots that were
+// worked on.
 func placeBrighten(c *composer, p *plain) bool {
 	burnt := c.has(cause.SunScorch, cause.LampBurn)
 	if burnt && p.cause != cause.SunScorch && p.cause != cause.LampBurn {
 		c.leave(string(p.step.Op), "it is burnt: light rises as its burn allows")
 		return true
+	}
+	if p.cause == cause.LowLight && c.firmFirst() {
+		p.day, p.gate = -1, gate.Gate{gate.FirmFor(1)}
 	}
 	if c.has(cause.Dormancy) && p.cause == cause.LowLight {
 		c.leave(string(p.step.Op), "it rests: light rises when it grows again")
@@ -193,6 +197,10 @@ func placeBrighten(c *composer, p *plain) bool {
 	}
 	return false
 }
+
+// firmFirst says whether it hangs limp for something else than thirst, and no work on its roots says when it
+// is well again: it stands firm before it gets more light.
+func (c *composer) firmFirst() bool { return c.limp && !c.thirsty && !c.resting() && !c.rootsWorked() }
 
 func placeShade(_ *composer, p *plain) bool {
 	if !p.step.Params.Share.Known {

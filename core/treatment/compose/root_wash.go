@@ -17,16 +17,14 @@ import (
 func (c *composer) washSitting(r rootWork) {
 	set := c.setting()
 	live := r.live || c.rotLives && c.has(cause.RootRot, cause.BaseRot, cause.BlackRot, cause.Fusarium)
-	if r.part && c.has(cause.Congested) && !c.mayPart() {
-		c.leave(string(treatment.PartIt), "its kind is not divided: fresh mix and a wider pot give it room")
-		r.part = false
-	}
+	r = c.dividedIf(r)
 	sitting := c.unpotting(r, false)
 	sitting = append(sitting, c.cleaning(r, false)...)
 	sitting = append(sitting, c.settledIn(r, set)...)
 	after, wean := c.sheltered(r, set.op)
 	water := c.afterWash(set)
-	saved := append(c.lessLeaf(r), c.insure(r)...)
+	pieces := c.insure(r)
+	saved := slices.Concat(c.lessLeaf(r), pieces)
 	if r.part {
 		set.ready = append(set.ready, c.partPots(r)...)
 		water = c.partWater(r, water)
@@ -34,7 +32,7 @@ func (c *composer) washSitting(r rootWork) {
 	c.place(treatment.RootWash, set.ready, slices.Concat([]step{c.blade()}, saved), sitting, after)
 	c.waterAfter(r, set, live, water)
 	c.nurse(r, set, live, wean)
-	if len(saved) > 0 {
+	if len(pieces) > 0 {
 		c.insuredHome()
 	}
 }
@@ -159,12 +157,15 @@ func (c *composer) setIn(op treatment.OperatorID) step {
 	return place
 }
 
+// barelyDamp is how a mix is in which pieces are set that were saved from rot.
+const barelyDamp = "barely damp"
+
 // piecesPotted gives pieces a pot of their own, barely damp, with a label.
 func (c *composer) piecesPotted() []step {
 	return []step{
 		c.forPieces(pieceWidth),
 		do(treatment.PotIn, organ(treatment.OnPieces),
-			with(func(p *treatment.Params) { p.For, p.How = treatment.ForPieces, "barely damp" })),
+			with(func(p *treatment.Params) { p.For, p.How = treatment.ForPieces, barelyDamp })),
 		do(treatment.Label, organ(treatment.OnPieces)),
 	}
 }

@@ -223,10 +223,7 @@ func (c *composer) restFirst() {
 		w = c.boundWidth()
 	}
 	steps := []step{c.ranged(c.ready(w, c.ball(false), false)), c.blade()}
-	if r.part && c.has(cause.Congested) && !c.mayPart() {
-		c.leave(string(treatment.PartIt), "its kind is not divided: fresh mix and a wider pot give it room")
-		r.part = false
-	}
+	r = c.dividedIf(r)
 	steps = append(steps, c.unpotting(r, false)...)
 	steps = append(steps, c.cleaning(r, false)...)
 	steps = append(append(steps, c.potIn(treatment.PotIn)), c.props(treatment.PotIn, true)...)

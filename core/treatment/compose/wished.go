@@ -63,6 +63,9 @@ func (c *composer) foundRootless() bool {
 // unparted says whether a wish to divide it is not followed, and what is done instead.
 func (c *composer) unparted(again func(why string, days int) bool) bool {
 	switch {
+	case c.mayPart() && (c.oneTopped() || c.one() && c.habitID != treatment.Gesneriad):
+		c.leave(string(treatment.PartWish), "it has a single growing point: there is nothing to divide")
+		return true
 	case !c.mayPart() && c.mayOffset() && among(c.way(), "offset", "keiki"):
 		c.leave(string(treatment.PartWish), "its kind is not divided: an offset is taken when it is ripe")
 		c.offsetLater(c.way())
@@ -76,6 +79,8 @@ func (c *composer) unparted(again func(why string, days int) bool) bool {
 		return true
 	case c.tooSmall():
 		return again("it has too few growths for two parts: each keeps three or more", 90)
+	case c.undividable() != "":
+		return again(c.undividable(), 90)
 	}
 	return false
 }

@@ -110,6 +110,8 @@ func potPieces(w saying, dry string) string {
 		return "Set the pup on the mix, just deep enough to stand."
 	case p.How == "":
 		return "Set it into its own pot, no deeper than it grew."
+	case p.How == barelyDamp:
+		return "Set the pieces in the mix, barely damp, so that none rocks." + dry
 	}
 	return "Set the pieces with " + p.How + ", so that none rocks." + dry
 }

@@ -1,0 +1,37 @@
+package compose
+
+import (
+	"tendermend/core/cause"
+	"tendermend/core/treatment"
+)
+
+// undividable says why it cannot be divided, whatever asks for it; empty where it can.
+func (c *composer) undividable() string {
+	switch {
+	case !c.mayPart():
+		return "its kind is not divided: it would fall into pieces that do not live"
+	case c.oneTopped():
+		return "it has a single growing point: there is nothing to divide"
+	case !c.divisible(do(treatment.PartIt, organ(treatment.OnRhizome))):
+		return "it has too few growths for two parts"
+	}
+	return ""
+}
+
+// oneTopped says whether it is a palm, a cycad or an air plant with one growing point.
+func (c *composer) oneTopped() bool {
+	return c.is(treatment.Palm, treatment.Cycad, treatment.AirPlant) && !c.branches
+}
+
+// dividedIf leaves a division out of the work on its roots where there is nothing to divide: fresh mix and
+// a wider pot give it room.
+func (c *composer) dividedIf(r rootWork) rootWork {
+	if !r.part || c.any(treatment.Rots()) || c.has(cause.Detached) {
+		return r // what is cut from rot falls into parts by itself
+	}
+	if why := c.undividable(); why != "" {
+		c.leave(string(treatment.PartIt), why+"; fresh mix and room are given all the same")
+		r.part = false
+	}
+	return r
+}
