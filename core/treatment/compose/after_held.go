@@ -152,8 +152,11 @@ func drierThanItsRule(list []*sit) {
 	}
 }
 
-// oneRule leaves one line for water of two that stand on one day or on days that follow
-// each other: two causes asked for the same, or one for less than the usual.
+// sameWater is within how many days a second line for water by its rule says the first again.
+const sameWater = 9
+
+// oneRule leaves one line for water of two that stand within some days of each other: two causes asked for
+// the same, or one for less than the usual.
 func oneRule(list []*sit) {
 	var first *step
 	day := never
@@ -165,7 +168,7 @@ func oneRule(list []*sit) {
 			if ownSaid(first, x, s.day-day) {
 				return true
 			}
-			again := first != nil && s.day-day <= 1 && ruled(x) && x.Every == 0 && plainRule(x)
+			again := first != nil && s.day-day <= sameWater && ruled(x) && x.Every == 0 && plainRule(x)
 			if again && plainRule(*first) && first.Every == 0 {
 				*first = merged(*first, x)
 			}
@@ -175,8 +178,8 @@ func oneRule(list []*sit) {
 			switch x := &s.steps[i]; {
 			case ruled(*x):
 				first, day = x, s.day
-			case slices.Contains(bridgeWaters, x.Op):
-				first = nil
+			case slices.Contains(bridgeWaters, x.Op), x.Op == treatment.Unpot:
+				first = nil // what it gets in between, or fresh mix, has a line of its own
 			}
 		}
 	}
@@ -185,7 +188,12 @@ func oneRule(list []*sit) {
 // ownSaid has a line for water that is its own say where and when it is given, as a second one within a week
 // does; that it is its own is said where the plant is kept apart.
 func ownSaid(first *step, x step, days int) bool {
-	if first == nil || first.Params.What != ownWater || days > ownWaterFor || !saysWhere(x) {
+	if first == nil || !saysWhere(x) {
+		return false
+	}
+	own := first.Params.What == ownWater && days <= ownWaterFor
+	bare := first.Params.What == "" && plainRule(*first) && first.Every == 0 && days <= sameWater
+	if !own && !bare {
 		return false
 	}
 	first.Params.What = x.Params.What

@@ -123,6 +123,34 @@ func TestOwnWaterIsLeftOutWithinAWeek(t *testing.T) {
 	assert.Equal(t, 7, ownWaterFor)
 }
 
+// A second line for water by its rule is left out within nine days, and what it says more is said with the
+// first; later, or after fresh mix, it stands.
+func TestASecondLineForTheSameWaterIsLeftOut(t *testing.T) {
+	for _, c := range []struct {
+		days  int
+		repot bool
+		lines int
+	}{{sameWater, false, 1}, {sameWater + 1, false, 2}, {sameWater, true, 2}} {
+		first := &sit{dated: true, steps: []step{do(treatment.ByRule)}}
+		if c.repot {
+			first.steps = append(first.steps, do(treatment.Unpot))
+		}
+		second := &sit{dated: true, day: c.days, steps: []step{do(treatment.ByRule, what("morning"))}}
+		oneRule([]*sit{first, second})
+		n := 0
+		for _, s := range []*sit{first, second} {
+			for _, x := range s.steps {
+				if x.Op == treatment.ByRule {
+					n++
+				}
+			}
+		}
+		assert.Equal(t, c.lines, n, "%+v", c)
+		assert.Equal(t, c.lines == 1, first.steps[0].Params.What == "morning", "%+v", c)
+	}
+	assert.Equal(t, 9, sameWater)
+}
+
 // Against larvae the top is to dry: what is dry through drinks first, and where nothing lives that could
 // drink nobody is told to let it dry.
 func TestDriedAgainstLarvaeOnlyWhatDrank(t *testing.T) {

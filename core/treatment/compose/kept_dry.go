@@ -95,7 +95,7 @@ func shakenDry(steps []step) []step {
 // causes took it out.
 func (c *composer) drySaid(list []*sit) {
 	told := slices.ContainsFunc(list, func(s *sit) bool { return has(s.steps, treatment.ByRule, treatment.HoldWater) })
-	if c.firstRoots() && c.has(cause.Dormancy) && !told && len(list) > 0 {
+	if c.firstRoots() && c.has(cause.Dormancy) && !told && !c.binnedWhole && len(list) > 0 {
 		list[0].steps = append(list[0].steps, do(treatment.HoldWater, until(c.ownRoots())))
 	}
 }
