@@ -54,3 +54,27 @@ func TestNothingIsDriedThatWasNotWetted(t *testing.T) {
 		assert.Equal(t, sprays, min(len(dried), 1), "%d °C: %v", warm, dried)
 	}
 }
+
+// Roots of water that died in a medium are rot: they are washed and trimmed, and do not stay in a whole ball.
+func TestDeadWaterRootsAreTreatedLikeRot(t *testing.T) {
+	for counted, washed := range map[string]bool{
+		`"liveRoots":0,"deadRoots":12`: true, `"liveRoots":5,"deadRoots":6`: true, `"liveRoots":6,"deadRoots":6`: false,
+		`"liveRoots":2`: false,
+	} {
+		words, _ := said(t, `{"kind":"citrus-limon","causes":["water-roots"],"on":"2026-05-15","answers":{"moist":"wet",`+
+			counted+`,"potWidthCm":18},"place":{"warmthC":22}}`, treatment.WashOff)
+		assert.Equal(t, washed, len(words) > 0, counted)
+	}
+}
+
+// Without a live root it is not tidied first and not soaked: it is looked at, and its rescue planned.
+func TestARootlessPlantIsNotTidiedFirst(t *testing.T) {
+	for roots, tidied := range map[string]bool{`"liveRoots":0,"deadRoots":3`: false, `"liveRoots":6`: true} {
+		s := `{"kind":"cissus-discolor","causes":["self-shading"],"on":"2026-05-15","answers":{"limp":true,"moist":"dry",` +
+			roots + `},"place":{"warmthC":22}}`
+		for _, op := range []treatment.OperatorID{treatment.PullDead, treatment.Soak} {
+			words, _ := said(t, s, op)
+			assert.Equal(t, tidied, len(words) > 0, "%s: %s", roots, op)
+		}
+	}
+}

@@ -92,9 +92,9 @@ func (c *composer) drinksNow() string {
 const dryWaits = 3
 
 // foundTooDry says whether it stands in a pot that was found too dry for its kind, and may drink:
-// dry through, or dry where it is never to dry.
+// dry through, or dry where no more than the top of its medium is to dry.
 func (c *composer) foundTooDry() bool {
-	never := among(c.kind.WaterRule, plant.Even, plant.WetTray)
+	never := among(c.kind.WaterRule, plant.Even, plant.WetTray, plant.SurfaceDry, plant.QuarterDry)
 	tooDry := c.Facts.Moist.Known && (c.moist == facts.Bone || c.moist == facts.Dry && never)
 	lives := !c.rootless || !c.Facts.LiveRoots.Known // without a live root nothing can drink
 	return tooDry && lives && !c.dryKind() && c.seat == facts.InPot && !c.untied && !c.resting() &&

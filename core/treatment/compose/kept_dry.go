@@ -135,6 +135,9 @@ func (c *composer) rootsMissed(list []*sit) []*sit {
 		}
 		c.leave(string(treatment.Unpot), "no live root was counted, and no cause of that was accepted: look for "+
 			accept+", and plan its rescue")
+		if c.thirsty && c.Wish == "" {
+			list = untidied(list)
+		}
 		if !anyHas(list, slices.Concat(sprays, cutOps, tidies)...) {
 			soakedNot(list)
 		}
@@ -181,6 +184,16 @@ func ruleLeftOut(list []*sit) []*sit {
 				return ruled(x) && plainRule(x) && x.Every == 0 && x.Params.Water == ""
 			})
 		}
+	}
+	return list
+}
+
+// untidied leaves dry leaves and long stems on what thirsts without a root: its rescue comes first.
+func untidied(list []*sit) []*sit {
+	for _, s := range list {
+		s.steps = slices.DeleteFunc(slices.Clone(s.steps), func(x step) bool {
+			return among(x.Op, treatment.PullDead, treatment.TrimBranch, treatment.TipCut, treatment.Refill)
+		})
 	}
 	return list
 }

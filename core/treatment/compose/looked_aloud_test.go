@@ -160,7 +160,7 @@ func TestWhatNeverSleepsIsNotKeptDryForWaking(t *testing.T) {
 	}
 }
 
-// A kind that is never to dry drinks where it is found dry; others only where they are dry
+// A kind of which no more than the top is to dry drinks where it is found dry; others only where they are dry
 // through, sprayed or not.
 func TestWhatIsTooDryForItsKindDrinksToday(t *testing.T) {
 	for _, c := range []struct {
@@ -170,7 +170,10 @@ func TestWhatIsTooDryForItsKindDrinksToday(t *testing.T) {
 		{"adiantum-raddianum", "sori", "dry", "too dry for it"},
 		{"adiantum-raddianum", "sori", "right", ""},
 		{"citrus-calamondin", "mealybug", "bone", "slowly and twice"},
-		{"citrus-calamondin", "mealybug", "dry", ""},
+		{"citrus-calamondin", "mealybug", "dry", "too dry for it"},
+		{"citrus-calamondin", "mealybug", "due", ""},
+		{"aglaonema-commutatum", "mealybug", "dry", ""},
+		{"aglaonema-commutatum", "mealybug", "bone", "slowly and twice"},
 		{"saxifraga-stolonifera", "powdery-mildew", "bone", "slowly and twice"},
 	} {
 		words, _ := said(t, fmt.Sprintf(`{"kind":%q,"causes":[%q],"on":"2026-06-15",

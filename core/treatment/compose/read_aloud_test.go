@@ -180,7 +180,9 @@ func TestWhatWasFoundBoneDryDrinks(t *testing.T) {
 		drinks      bool
 	}{
 		{"monstera-siltepecana", "bone", true},
-		{"monstera-siltepecana", "dry", false},
+		{"monstera-siltepecana", "dry", true},
+		{"monstera-siltepecana", "due", false},
+		{"aglaonema-commutatum", "dry", false},
 		{"mammillaria-hahniana", "bone", false},
 	} {
 		words, days := said(t, fmt.Sprintf(s, c.kind, c.moist), treatment.ByRule)
