@@ -78,3 +78,13 @@ func TestARootlessPlantIsNotTidiedFirst(t *testing.T) {
 		}
 	}
 }
+
+// Without a live root it is looked at until its rescue is planned: every week where it stands firm, every three
+// days where it hangs limp.
+func TestARootlessPlantIsLookedAt(t *testing.T) {
+	for limp, first := range map[bool]int{false: deadLook, true: plumpEvery} {
+		_, days := said(t, fmt.Sprintf(`{"kind":"hoya-obovata","wish":"refresh","on":"2026-10-15","answers":
+			{"limp":%t,"moist":"wet","liveRoots":0,"deadRoots":3},"place":{"warmthC":20}}`, limp), treatment.Look)
+		assert.Equal(t, []int{0, first}, days, "limp %t", limp)
+	}
+}

@@ -150,7 +150,7 @@ func (c *composer) rootsMissed(list []*sit) []*sit {
 				}
 			}
 			list = c.askedFirst(list, do(treatment.Look, note(said)))
-			list = c.rootlessLimp(list)
+			list = c.rootlessLooks(list)
 		}
 	}
 	return list
@@ -161,10 +161,14 @@ func (c *composer) noRootFound() bool {
 	return c.rootless && c.Facts.LiveRoots.Known && !c.piece && c.habitID != treatment.AirPlant
 }
 
-// rootlessLimp looks every three days at what hangs limp without a live root, until its rescue is planned.
-func (c *composer) rootlessLimp(list []*sit) []*sit {
-	if !c.limp || c.waitsWatched(list) {
+// rootlessLooks looks at what has no live root until its rescue is planned: every three days where it hangs
+// limp, else every week.
+func (c *composer) rootlessLooks(list []*sit) []*sit {
+	if c.waitsWatched(list) {
 		return list
+	}
+	if !c.limp {
+		return c.onDay(list, treatment.CareSit, deadLook, []step{do(treatment.Look, every(deadLook, toDay(deadLookEnds)))})
 	}
 	looks := do(treatment.Look, every(plumpEvery, toDay(1+plumpsWithin)))
 	return c.onDay(list, treatment.CareSit, plumpEvery, []step{looks})

@@ -126,7 +126,7 @@ var waterRecipes = []recipe{
 		all,
 		[]item{
 			at(0, t.Soak, with(func(p *t.Params) { p.WetDrops = num(3) })),
-			at(1, t.Look, note("push a stick to its core; where it comes out dry, soak it once more")),
+			at(1, t.Look, note("push a stick to its core; where it comes out dry, soak it until bubbles stop")),
 			at(
 				5,
 				t.PullDead,
