@@ -1,6 +1,7 @@
 package compose
 
 import (
+	"fmt"
 	"slices"
 	"strings"
 	"testing"
@@ -176,5 +177,21 @@ func TestNothingDrinksWithoutARoot(t *testing.T) {
 		assert.Equal(t, dry, strings.Contains(strings.Join(looks, " "), "Do not water it before"), moist)
 		rules, _ := said(t, situation, treatment.ByRule)
 		assert.Empty(t, rules, moist)
+	}
+}
+
+// What grows in a basket of moss is watered by its rule, and dipped where it is found too dry; what hangs there
+// with its roots in the air drinks by them.
+func TestABasketOfMossIsNotWateredByTheRoots(t *testing.T) {
+	for _, c := range []struct{ kind, moist, says string }{
+		{"dracula-vampira", "bone", "dip its basket in water until bubbles stop"},
+		{"dracula-vampira", "bone", "keep its medium evenly moist"},
+		{"dracula-vampira", "right", ""},
+		{"vanda-hybrid", "bone", ""},
+	} {
+		words, _ := said(t, fmt.Sprintf(`{"kind":%q,"causes":["spider-mite"],"on":"2026-05-15",
+			"answers":{"seat":"basket","limp":false,"moist":%q},"place":{"warmthC":20}}`, c.kind, c.moist), treatment.ByRule)
+		assert.Equal(t, c.says != "", len(words) > 0, "%+v", c)
+		assert.Contains(t, strings.Join(words, " "), c.says, "%+v", c)
 	}
 }

@@ -81,6 +81,8 @@ func (c *composer) drinksNow() string {
 		return "It is too dry for it: wet it through from above now, with low-mineral water."
 	case c.has(cause.NoDrainage) || c.Facts.PotHoles.Known && !c.Facts.PotHoles.Value:
 		return "It is too dry for it: water it now, a fifth of its pot at most, and tip out what stands after an hour."
+	case c.seat == facts.InBasket:
+		return "It is too dry for it: dip its basket in water until bubbles stop, and let it drip off."
 	case c.moist == facts.Dry:
 		return "It is too dry for it: water it now until it drips, and let it drain."
 	}
@@ -97,8 +99,18 @@ func (c *composer) foundTooDry() bool {
 	never := among(c.kind.WaterRule, plant.Even, plant.WetTray, plant.SurfaceDry, plant.QuarterDry)
 	tooDry := c.Facts.Moist.Known && (c.moist == facts.Bone || c.moist == facts.Dry && never)
 	lives := !c.rootless || !c.Facts.LiveRoots.Known // without a live root nothing can drink
-	return tooDry && lives && !c.dryKind() && c.seat == facts.InPot && !c.untied && !c.resting() &&
+	return tooDry && lives && !c.dryKind() && c.mediumFelt() && !c.resting() &&
 		!c.piece && !c.is(treatment.AirPlant, treatment.Bromeliad, treatment.WinterDeciduous)
+}
+
+// mediumFelt says whether it stands in a medium that was felt: in a pot, or in a basket that is not of air roots.
+func (c *composer) mediumFelt() bool {
+	return c.seat == facts.InPot && !c.untied || c.mossed()
+}
+
+// mossed says whether it stands in a basket with a medium, which is watered by its rule and not by its roots.
+func (c *composer) mossed() bool {
+	return c.seat == facts.InBasket && c.named && c.kind.WaterRule != plant.AirRoots
 }
 
 // dryKind says whether it is a plant that stores water and is watered when it has long been dry: a bulb in

@@ -146,7 +146,7 @@ func sayByRule(w saying) string {
 	switch {
 	case w.habitID == treatment.AirPlant && w.untied:
 		return "Give it its water as it lives, shake it out, and let it dry upside down within four hours."
-	case w.untied:
+	case w.untied && !w.mossed():
 		return "Wet its roots in the morning until they are green, and again as soon as they have dried."
 	case p.How == "half":
 		return "Water it with half of the usual amount " + byDryness(rule) + where + "."
