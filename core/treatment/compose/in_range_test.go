@@ -28,4 +28,11 @@ func TestBroughtIntoItsWarmth(t *testing.T) {
 		assert.Equal(t, c.want != "", len(words) > 0, "%+v", c)
 		assert.Contains(t, strings.Join(words, " "), c.want, "%+v", c)
 	}
+	// Work on roots that waits for the warmth says so; rot that lives does not wait.
+	for cause, waits := range map[string]bool{`"congested"],"answers":{"growths":8`: true,
+		`"root-rot"],"answers":{"rotAlive":true`: false} {
+		words, _ := said(t, `{"kind":"pteris-cretica","causes":[`+cause+`,"moist":"right","liveRoots":9},
+			"on":"2026-05-15","place":{"warmthC":31}}`, treatment.Temper)
+		assert.Equal(t, waits, strings.Contains(strings.Join(words, " "), "too warm there to open"), cause)
+	}
 }

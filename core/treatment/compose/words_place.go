@@ -84,7 +84,7 @@ func sayTemper(w saying) string {
 	case w.Params.How == coolerNow:
 		said := fmt.Sprintf("Find it a cooler spot, at %g °C or below, by steps of half a day: off the sill, lower down, "+
 			"in shade.", to)
-		if w.root != nil || w.change {
+		if strings.Contains(w.held, "temp") {
 			said += " It is too warm there to open its pot."
 		}
 		return said
