@@ -54,3 +54,28 @@ func TestAKindWithoutARestIsToldOf(t *testing.T) {
 		assert.NotContains(t, strings.Join(looks, " "), "live roots fill", "its pot is opened anyway")
 	}
 }
+
+// An air plant without a medium is fed in its bath, and no larvae are sought in a medium that it does not have.
+func TestAnAirPlantIsFedInItsBath(t *testing.T) {
+	const s = `{"kind":"tillandsia-usneoides","causes":["potassium-low","fungus-gnat"],"on":"2026-05-15",
+		"answers":{"limp":false,"moist":"right"},"place":{"warmthC":20}}`
+	fed, _ := said(t, s, treatment.FeedIt)
+	assert.NotEmpty(t, fed)
+	for _, words := range fed {
+		assert.Contains(t, words, "in its bath")
+		assert.NotContains(t, words, "medium")
+	}
+	poured, _ := said(t, s, treatment.Larvicide)
+	assert.Empty(t, poured)
+}
+
+// What hangs without a medium is not flushed through one: its roots are laid in clean water.
+func TestRootsInTheAirAreNotFlushedThroughAMedium(t *testing.T) {
+	for kind, medium := range map[string]bool{"vanda-hybrid": false, "cattleya-hybrid": true} {
+		words, _ := said(t, fmt.Sprintf(`{"kind":%q,"causes":["salt-injury"],"on":"2026-05-15",
+			"answers":{"limp":false,"moist":"right"},"place":{"warmthC":21}}`, kind), treatment.Flush)
+		if assert.NotEmpty(t, words, kind) {
+			assert.Equal(t, medium, strings.Contains(words[0], "through the medium"), "%s: %s", kind, words[0])
+		}
+	}
+}

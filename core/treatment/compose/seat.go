@@ -67,6 +67,9 @@ func (c *composer) endsBare() bool {
 		among(c.seatedBy(), treatment.Hang, treatment.Mount, treatment.SetCup, treatment.SetReservoir)
 }
 
+// livesInAir says whether it is an air plant without a medium: it takes all of its water and food by its leaves.
+func (c *composer) livesInAir() bool { return c.habitID == treatment.AirPlant && c.untied }
+
 // hangs says whether its roots hang bare, or will once they were worked on.
 func (c *composer) hangs() bool {
 	stays := c.root == nil && !c.change

@@ -176,10 +176,12 @@ func (c *composer) gnats() {
 		c.draft.at(0, rankAfter, do(treatment.DryTop))
 	}
 	larvicide := do(treatment.Larvicide, every(7, c.ending(22)), with(func(p *treatment.Params) { p.DoseTyped = true }))
-	if (c.has(cause.Overwatering, cause.Springtail) || c.drownedNow()) && !c.sitsOnDay() {
+	switch {
+	case c.livesInAir(): // there is no medium in which larvae live
+	case (c.has(cause.Overwatering, cause.Springtail) || c.drownedNow()) && !c.sitsOnDay():
 		larvicide.Until = forDays(21) // no water comes before it is due
 		c.draft.gate(due, larvicide)
-	} else {
+	default:
 		c.draft.at(1, rankRoot, larvicide)
 	}
 	c.draft.at(0, rankLook, do(treatment.Traps, with(func(p *treatment.Params) { p.Colour = "yellow" })))

@@ -78,7 +78,7 @@ func sayTemper(w saying) string {
 	to := w.Params.ToC.Value
 	switch {
 	case w.has(cause.HeatStress):
-		return "Cool it: shade, moving air, the pot out of the sun; water only if it is dry."
+		return "Cool it: shade, moving air, the " + w.potName() + " out of the sun; water only if it is dry."
 	case !w.Params.ToC.Known:
 		return "Bring its warmth right by steps of half a day."
 	case w.Params.How == coolerNow:
@@ -113,6 +113,8 @@ func saySupplement(w saying) string {
 	}
 	give := " " + orWord(w.Params.What, "what it lacks") + dose
 	switch {
+	case w.livesInAir():
+		return "Give" + give + ", in its bath. Shake it out, and let it dry upside down."
 	case w.hangs():
 		return "Wet its roots until they are green, and then pour over them" + give + "."
 	case w.Params.How == afterWater:

@@ -126,6 +126,8 @@ var sayings = map[treatment.OperatorID]sayer{
 	treatment.FeedIt: func(w saying) string {
 		strength := " at " + shareWords(w.Params.Share.Or(1)) + " of its usual strength" + extra(w.Params.What) + "."
 		switch {
+		case w.livesInAir():
+			return "Feed it in its bath" + strength + " Shake it out, and let it dry upside down."
 		case w.hangs():
 			return "Wet its roots until they are green, and then feed them" + strength
 		case w.Params.How == afterWater:

@@ -89,6 +89,9 @@ func sayFlush(w saying) string {
 	if ml := w.Params.ML; ml.Known {
 		amount = fmt.Sprintf("%.1f litres", ml.Value/1000)
 	}
+	if w.untied && !w.mossed() {
+		return "Lay its roots in " + waterKind(w) + " for half an hour, and do it once more in fresh water."
+	}
 	return "Pour " + amount + " of " + waterKind(w) + " slowly through the medium, and let all of it run away."
 }
 
