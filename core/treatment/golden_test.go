@@ -67,7 +67,6 @@ var differs = map[string][]string{
 	"G22": {"+routine"},                                       // its light until spring is said
 	"G25": {"+routine"},                                       // as G22
 	"G31": {"-humidify", "-hold-feed", "+wean"},               // its cover keeps the air moist, and comes off by steps
-	"G37": {"+cover", "+box-tally", "+pot-pieces", "+harden"}, // its saved tip is a cutting
 	"G38": {"+label-drug", "-predators"},                      // predators want moister air than its 50 %
 	"G39": {"+humidify"},                                      // as G09
 	"G40": {"+loosen"},                                        // as G13

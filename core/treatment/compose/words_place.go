@@ -23,7 +23,7 @@ func sayDrainSaucer(w saying) string {
 	case w.Facts.PotHoles.Known && !w.Facts.PotHoles.Value:
 		return "Empty the outer pot. Its own has no open hole: hold the plant, and tip the pot until no more water runs out."
 	}
-	return "Empty the outer pot, and open the holes of its own from below with a skewer. Has it none, hold the plant, " +
+	return "Empty the outer pot, and open the holes of its own from below with a stick. Has it none, hold the plant, " +
 		"tip the pot until no more water runs out, note that it has none, and plan again: it wants a pot with holes."
 }
 
