@@ -52,28 +52,28 @@ var housekeeping = []treatment.OperatorID{
 // differs are the operators by which our plan differs from the golden line, each with its
 // reason: a plus for one more, a minus for one less.
 var differs = map[string][]string{
-	"G03": {"-dust-cut"},                                      // cuts dry by themselves; powder is a choice
-	"G06": {"+pull-dead"},                                     // its three dead roots come off at a light pull
-	"G07": {"+strip-spikes"},                                  // 5 of 31 roots do not feed a spike
-	"G08": {"-stake"},                                         // a box holds it
-	"G09": {"+humidify"},                                      // 50 % is less than its kind wants
-	"G11": {"-bag-waste"},                                     // nothing is cut, and its medium goes on the compost
-	"G12": {"+box-tally", "+pot-pieces", "+harden"},           // the line ends before its pieces have roots
-	"G13": {"+loosen"},                                        // roots that run round are freed
-	"G14": {"+box-tally", "+pot-pieces", "+harden"},           // as G12
-	"G15": {"-remove-leaves"},                                 // nobody said that any is marked
-	"G19": {"-behead", "-shade"},                              // a stain of the stem was not told
-	"G21": {"+box-tally", "+pot-pieces", "+harden"},           // as G12
-	"G22": {"+routine"},                                       // its light until spring is said
-	"G25": {"+routine"},                                       // as G22
-	"G31": {"-humidify", "-hold-feed", "+wean"},               // its cover keeps the air moist, and comes off by steps
-	"G38": {"+label-drug", "-predators"},                      // predators want moister air than its 50 %
-	"G39": {"+humidify"},                                      // as G09
-	"G40": {"+loosen"},                                        // as G13
-	"G41": {"+crown-dry", "+pull-dead"},                       // its core is dried after the rinse
-	"G42": {"+crown-dry"},                                     // as G41
-	"G43": {"+harden"},                                        // its pieces leave their box by steps
-	"G44": {"+wean"},                                          // as G31
+	"G03": {"-dust-cut"},                            // cuts dry by themselves; powder is a choice
+	"G06": {"+pull-dead"},                           // its three dead roots come off at a light pull
+	"G07": {"+strip-spikes"},                        // 5 of 31 roots do not feed a spike
+	"G08": {"-stake"},                               // a box holds it
+	"G09": {"+humidify"},                            // 50 % is less than its kind wants
+	"G11": {"-bag-waste"},                           // nothing is cut, and its medium goes on the compost
+	"G12": {"+box-tally", "+pot-pieces", "+harden"}, // the line ends before its pieces have roots
+	"G13": {"+loosen"},                              // roots that run round are freed
+	"G14": {"+box-tally", "+pot-pieces", "+harden"}, // as G12
+	"G15": {"-remove-leaves"},                       // nobody said that any is marked
+	"G19": {"-behead", "-shade"},                    // a stain of the stem was not told
+	"G21": {"+box-tally", "+pot-pieces", "+harden"}, // as G12
+	"G22": {"+routine"},                             // its light until spring is said
+	"G25": {"+routine"},                             // as G22
+	"G31": {"-humidify", "-hold-feed", "+wean"},     // its cover keeps the air moist, and comes off by steps
+	"G38": {"+label-drug", "-predators"},            // predators want moister air than its 50 %
+	"G39": {"+humidify"},                            // as G09
+	"G40": {"+loosen"},                              // as G13
+	"G41": {"+crown-dry", "+pull-dead"},             // its core is dried after the rinse
+	"G42": {"+crown-dry"},                           // as G41
+	"G43": {"+harden"},                              // its pieces leave their box by steps
+	"G44": {"+wean"},                                // as G31
 }
 
 // otherNumbers are the golden lines whose pot or water we reckon otherwise.
