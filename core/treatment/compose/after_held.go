@@ -144,9 +144,7 @@ func drierThanItsRule(list []*sit) {
 	drier := false
 	for _, s := range list {
 		if drier && s.dated {
-			s.steps = slices.DeleteFunc(slices.Clone(s.steps), func(x step) bool {
-				return ruled(x) && plainRule(x) && x.Every == 0 && x.Params.Water == ""
-			})
+			s.steps = slices.DeleteFunc(slices.Clone(s.steps), onlyItsRule)
 		}
 		drier = drier || has(s.steps, treatment.DryTop)
 	}
@@ -215,6 +213,11 @@ func saysWhere(x step) bool {
 // ruled is true of water by its rule for the plant itself.
 func ruled(x step) bool {
 	return x.Op == treatment.ByRule && x.Params.For == "" && x.Params.What != beforeProduct
+}
+
+// onlyItsRule is true of a line for water by its rule that says nothing else, and is said once.
+func onlyItsRule(x step) bool {
+	return ruled(x) && plainRule(x) && x.Every == 0 && x.Params.Water == ""
 }
 
 // plainRule is true of water as its kind has it, no less and nowhere else.

@@ -37,11 +37,7 @@ func (c *composer) bridgeWarmth() {
 	if !c.outOfRange() || !c.named || c.has(cause.ColdInjury, cause.HeatStress) {
 		return // those causes say themselves what is done about it
 	}
-	to, way := c.kind.Temperature[0], warmerNow
-	if c.airC > to {
-		to, way = c.mostC(), coolerNow
-	}
-	c.draft.at(0, rankAfter, do(treatment.Temper, how(way), with(func(p *treatment.Params) { p.ToC = num(to) })))
+	c.draft.at(0, rankAfter, c.warmedTo(c.mostC()))
 }
 
 // bridgeAir is its light and its air until then.

@@ -5,13 +5,19 @@ import (
 	"tendermend/core/treatment"
 )
 
+// Why nothing is divided.
+const (
+	fallsApart = "its kind is not divided: it would fall into pieces that do not live"
+	onePoint   = "it has a single growing point: there is nothing to divide"
+)
+
 // undividable says why it cannot be divided, whatever asks for it; empty where it can.
 func (c *composer) undividable() string {
 	switch {
 	case !c.mayPart():
-		return "its kind is not divided: it would fall into pieces that do not live"
+		return fallsApart
 	case c.oneTopped():
-		return "it has a single growing point: there is nothing to divide"
+		return onePoint
 	case !c.divisible(do(treatment.PartIt, organ(treatment.OnRhizome))):
 		return "it has too few growths for two parts"
 	}

@@ -167,19 +167,6 @@ func TestDriedAgainstLarvaeOnlyWhatDrank(t *testing.T) {
 	}
 }
 
-// Without a live root nothing drinks: a dry pot gets no line for water before its rescue is planned, and
-// a moist one keeps it.
-func TestNothingDrinksWithoutARoot(t *testing.T) {
-	for moist, dry := range map[string]bool{"bone": true, "dry": true, "due": true, "right": false} {
-		situation := `{"kind":"goeppertia-roseopicta","causes":["micronutrient-low"],"on":"2026-06-15",
-			"answers":{"limp":true,"moist":"` + moist + `","liveRoots":0,"deadRoots":3},"place":{"warmthC":20}}`
-		looks, _ := said(t, situation, treatment.Look)
-		assert.Equal(t, dry, strings.Contains(strings.Join(looks, " "), "Do not water it before"), moist)
-		rules, _ := said(t, situation, treatment.ByRule)
-		assert.Empty(t, rules, moist)
-	}
-}
-
 // What grows in a basket of moss is watered by its rule, and dipped where it is found too dry; what hangs there
 // with its roots in the air drinks by them.
 func TestABasketOfMossIsNotWateredByTheRoots(t *testing.T) {

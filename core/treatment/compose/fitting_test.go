@@ -79,3 +79,45 @@ func TestRootsInTheAirAreNotFlushedThroughAMedium(t *testing.T) {
 		}
 	}
 }
+
+// A product that is left out leaves nothing to dry.
+func TestNothingIsDriedThatWasNotWetted(t *testing.T) {
+	for warm, sprays := range map[int]int{31: 0, 30: 1} {
+		situation := fmt.Sprintf(`{"kind":"dossinia-marmorata","causes":["acidovorax"],"on":"2026-06-15",
+			"answers":{"limp":false,"moist":"right","liveRoots":9},"place":{"warmthC":%d}}`, warm)
+		sprayed, _ := said(t, situation, treatment.LabelDrug)
+		dried, _ := said(t, situation, treatment.CrownDry)
+		assert.Equal(t, sprays, min(len(sprayed), 1), "%d °C: %v", warm, sprayed)
+		assert.Equal(t, sprays, min(len(dried), 1), "%d °C: %v", warm, dried)
+	}
+}
+
+// A pot without a way out is drained today where its work waits, and said to have no hole only where that was
+// seen; what is dry in it gets a little water, and not until it drips.
+func TestAPotWithoutAWayOut(t *testing.T) {
+	for _, c := range []struct{ facts, drains, drinks string }{
+		{`"moist":"right"`, "open the holes of its own from below", ""},
+		{`"moist":"right","potHoles":false`, "Its own has no open hole", ""},
+		{`"moist":"bone"`, "open the holes of its own from below", "a fifth of its pot at most"},
+	} {
+		s := fmt.Sprintf(`{"kind":"specklinia-grobyi","causes":["no-drainage"],"on":"2026-12-15",
+			"answers":{"limp":false,"liveRoots":9,%s},"place":{"warmthC":20}}`, c.facts)
+		drained, days := said(t, s, treatment.DrainSaucer)
+		if assert.NotEmpty(t, drained, c.facts) {
+			assert.Contains(t, drained[0], c.drains, c.facts)
+			assert.Zero(t, days[0], c.facts)
+		}
+		rules, _ := said(t, s, treatment.ByRule)
+		assert.Contains(t, strings.Join(rules, " "), c.drinks, c.facts)
+		assert.NotContains(t, strings.Join(rules, " "), "until it drips", c.facts)
+	}
+}
+
+// What is thrown away today is pictured, and neither counted nor weighed.
+func TestWhatIsThrownAwayIsNotWeighed(t *testing.T) {
+	for cause, weighed := range map[string]bool{"southern-blight": false, "mealybug": true} {
+		words, _ := said(t, fmt.Sprintf(`{"kind":"gonialoe-variegata","causes":[%q],"on":"2026-05-15",
+			"answers":{"limp":false,"moist":"right"}}`, cause), treatment.Baseline)
+		assert.Equal(t, weighed, strings.Contains(strings.Join(words, " "), "weigh"), "%s: %v", cause, words)
+	}
+}

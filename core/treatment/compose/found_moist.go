@@ -96,8 +96,7 @@ const dryWaits = 3
 // foundTooDry says whether it stands in a pot that was found too dry for its kind, and may drink:
 // dry through, or dry where no more than the top of its medium is to dry.
 func (c *composer) foundTooDry() bool {
-	never := among(c.kind.WaterRule, plant.Even, plant.WetTray, plant.SurfaceDry, plant.QuarterDry)
-	tooDry := c.Facts.Moist.Known && (c.moist == facts.Bone || c.moist == facts.Dry && never)
+	tooDry := c.Facts.Moist.Known && (c.moist == facts.Bone || c.moist == facts.Dry && c.driesLittle())
 	lives := !c.rootless || !c.Facts.LiveRoots.Known // without a live root nothing can drink
 	return tooDry && lives && !c.dryKind() && c.mediumFelt() && !c.resting() &&
 		!c.piece && !c.is(treatment.AirPlant, treatment.Bromeliad, treatment.WinterDeciduous)
@@ -105,8 +104,11 @@ func (c *composer) foundTooDry() bool {
 
 // mediumFelt says whether it stands in a medium that was felt: in a pot, or in a basket that is not of air roots.
 func (c *composer) mediumFelt() bool {
-	return c.seat == facts.InPot && !c.untied || c.mossed()
+	return c.seat == facts.InPot || c.mossed()
 }
+
+// bareRooted says whether its roots are in no medium.
+func (c *composer) bareRooted() bool { return c.untied && !c.mossed() }
 
 // mossed says whether it stands in a basket with a medium, which is watered by its rule and not by its roots.
 func (c *composer) mossed() bool {
@@ -116,7 +118,12 @@ func (c *composer) mossed() bool {
 // dryKind says whether it is a plant that stores water and is watered when it has long been dry: a bulb in
 // leaf may drink as other plants do.
 func (c *composer) dryKind() bool {
-	return c.dry && !among(c.kind.WaterRule, plant.Even, plant.WetTray, plant.SurfaceDry, plant.QuarterDry)
+	return c.dry && !c.driesLittle()
+}
+
+// driesLittle says whether no more than the top of its medium is to dry before water.
+func (c *composer) driesLittle() bool {
+	return among(c.kind.WaterRule, plant.Even, plant.WetTray, plant.SurfaceDry, plant.QuarterDry)
 }
 
 // saidDry says at the first line for water of what was found too dry that it drinks today, and

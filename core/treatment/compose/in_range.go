@@ -15,10 +15,15 @@ func (c *composer) broughtInRange(list []*sit) []*sit {
 		len(list) == 0 || anyHas(list, treatment.Temper, treatment.Discard) {
 		return list
 	}
-	to, way := low, warmerNow
-	if warm.Value > high {
-		to, way = high, coolerNow
+	return c.onDay(list, treatment.CareSit, 0, []step{c.warmedTo(high)})
+}
+
+// warmedTo brings it up to the lower limit of its kind, or down to the most that is borne, °C, by where its
+// place is outside them.
+func (c *composer) warmedTo(most float64) step {
+	to, way := c.kind.Temperature[0], warmerNow
+	if c.airC > to {
+		to, way = most, coolerNow
 	}
-	return c.onDay(list, treatment.CareSit, 0, []step{do(treatment.Temper, how(way),
-		with(func(p *treatment.Params) { p.ToC = num(to) }))})
+	return do(treatment.Temper, how(way), with(func(p *treatment.Params) { p.ToC = num(to) }))
 }

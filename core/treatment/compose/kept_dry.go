@@ -128,32 +128,37 @@ func (c *composer) rootsMissed(list []*sit) []*sit {
 		return has(s.steps, treatment.Unpot, treatment.Behead, treatment.NodeBox, treatment.Discard, treatment.Callus,
 			treatment.PotIn, treatment.SetCup, treatment.Hang, treatment.Mount)
 	})
-	if c.noRootFound() && !treated {
-		accept := "root rot or drought"
-		if c.has(cause.Drought) {
-			accept = "root rot" // it was found moist: its roots did not die of thirst now
-		}
-		c.leave(string(treatment.Unpot), "no live root was counted, and no cause of that was accepted: look for "+
-			accept+", and plan its rescue")
-		if c.thirsty && c.Wish == "" {
-			list = untidied(list)
-		}
-		if !anyHas(list, slices.Concat(sprays, cutOps, tidies)...) {
-			soakedNot(list)
-		}
-		if !c.resting() || c.keepsLeaves() {
-			said := fmt.Sprintf(noRootLives, accept)
-			if c.foundDue() && c.seat == facts.InPot {
-				list = ruleLeftOut(list)
-				if !anyHas(list, slices.Concat(sprays, cutOps, tidies, waters)...) {
-					said += nothingDrinks
-				}
-			}
-			list = c.askedFirst(list, do(treatment.Look, note(said)))
-			list = c.rootlessLooks(list)
+	if !c.noRootFound() || treated {
+		return list
+	}
+	accept := "root rot or drought"
+	if c.has(cause.Drought) {
+		accept = "root rot" // it was found moist: its roots did not die of thirst now
+	}
+	c.leave(string(treatment.Unpot), "no live root was counted, and no cause of that was accepted: look for "+
+		accept+", and plan its rescue")
+	if c.thirsty && c.Wish == "" {
+		list = untidied(list)
+	}
+	if !anyHas(list, slices.Concat(sprays, cutOps, tidies)...) {
+		soakedNot(list)
+	}
+	if c.resting() && !c.keepsLeaves() {
+		return list
+	}
+	return c.rescueAsked(list, fmt.Sprintf(noRootLives, accept))
+}
+
+// rescueAsked asks today for the rescue of what has no live root, and looks at it until then. Where its pot is
+// dry already no line for water by its rule stands: no root drinks.
+func (c *composer) rescueAsked(list []*sit, said string) []*sit {
+	if c.foundDue() && c.seat == facts.InPot {
+		list = ruleLeftOut(list)
+		if !anyHas(list, slices.Concat(sprays, cutOps, tidies, waters)...) {
+			said += nothingDrinks
 		}
 	}
-	return list
+	return c.rootlessLooks(c.askedFirst(list, do(treatment.Look, note(said))))
 }
 
 // noRootFound says whether no live root was counted of a plant that should have some.
@@ -180,13 +185,11 @@ var tidies = []treatment.OperatorID{treatment.PullDead, treatment.StripSpikes, t
 // nothingDrinks is said of a dry pot in which no root lives.
 const nothingDrinks = ". Do not water it before: nothing in there can drink"
 
-// ruleLeftOut leaves plain water by its rule out: it is dry already, and no root drinks.
+// ruleLeftOut leaves lines out that give water by its rule and say nothing else.
 func ruleLeftOut(list []*sit) []*sit {
 	for _, s := range list {
 		if s.dated {
-			s.steps = slices.DeleteFunc(slices.Clone(s.steps), func(x step) bool {
-				return ruled(x) && plainRule(x) && x.Every == 0 && x.Params.Water == ""
-			})
+			s.steps = slices.DeleteFunc(slices.Clone(s.steps), onlyItsRule)
 		}
 	}
 	return list

@@ -1,6 +1,7 @@
 package compose
 
 import (
+	"fmt"
 	"strings"
 	"testing"
 
@@ -61,5 +62,19 @@ func TestWhatIsLetGoIsNotLookedAt(t *testing.T) {
 func TestALookOfTheFirstWeek(t *testing.T) {
 	for day, soon := range map[int]bool{0: true, 7: true, 8: false} {
 		assert.Equal(t, soon, lookedSoon([]*sit{{dated: true, day: day, steps: []step{do(treatment.Look)}}}), day)
+	}
+}
+
+// What hangs limp, and not for thirst, gets more light and the blade only when it stands firm.
+func TestALimpPlantIsNotCutOrLitBeforeItStandsFirm(t *testing.T) {
+	for _, limp := range []bool{true, false} {
+		situation := fmt.Sprintf(`{"kind":"pachira-aquatica","causes":["low-light"],"on":"2026-05-15",
+			"answers":{"limp":%t,"moist":"wet","growing":true},"place":{"warmthC":20}}`, limp)
+		cuts, _ := said(t, situation, treatment.TrimBranch)
+		assert.Equal(t, limp, len(cuts) == 0, "limp %t: %v", limp, cuts)
+		_, lit := said(t, situation, treatment.Brighten)
+		if assert.Len(t, lit, 1) {
+			assert.Equal(t, limp, lit[0] < 0, "limp %t: on day %d", limp, lit[0]) // behind a gate
+		}
 	}
 }

@@ -152,6 +152,7 @@ func TestFewNewRootsAreNotSlidOut(t *testing.T) {
 func TestWhatNeverSleepsIsNotKeptDryForWaking(t *testing.T) {
 	for kind, held := range map[string]bool{
 		"monstera-deliciosa": false, "phalaenopsis-hybrid": false, "catasetum-fimbriatum": true, "pleione-formosana": true,
+		"ulmus-parvifolia":   false,
 		"hippeastrum-hybrid": true,
 	} {
 		holds, _ := said(t, fmt.Sprintf(`{"kind":%q,"causes":["woken-early"],"on":"2026-01-15",

@@ -100,7 +100,7 @@ func (c *composer) takenOut(h *here, v verdict) []step {
 		moved = append(moved, s.steps[to])
 		to++
 	}
-	if v.do == drop && slices.Contains(sprays, h.step.Op) && !has(s.steps[:from], wetting...) {
+	if v.do == drop && slices.Contains(sprays, h.step.Op) && !h.wet[treatment.Leaves] {
 		for to < len(s.steps) && among(s.steps[to].Op, treatment.CrownDry, treatment.CrownDrain) {
 			to++ // nothing was wetted that must dry
 		}
@@ -117,10 +117,6 @@ func (c *composer) takenOut(h *here, v verdict) []step {
 	s.steps = slices.Concat(s.steps[:from], s.steps[to:])
 	return moved
 }
-
-// wetting are the steps that leave its leaves wet.
-var wetting = ops(treatment.WashDown, treatment.Soap, treatment.Oil, treatment.LabelDrug, treatment.Alcohol,
-	treatment.RinseOff, treatment.Mist)
 
 // goesAlong says whether what comes after a step goes with it: its rinse with a spray, and the saucer
 // that is emptied after a first water.

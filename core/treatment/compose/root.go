@@ -173,13 +173,13 @@ func (c *composer) unpotting(r rootWork, tray bool) []step {
 	if r.scales {
 		out = append(out, do(treatment.PullDead, organ(treatment.OnBulb)))
 	}
-	doubtful := cmp.Or(c.Choices.DryRoots, treatment.SideKeep)
-	return append(
-		out,
-		do(treatment.Tally),
-		do(treatment.TrimDead, organ(treatment.OnRoots), with(func(p *treatment.Params) { p.Doubtful = string(doubtful) })),
-		c.blade(),
-	)
+	return append(out, do(treatment.Tally), c.trimDead(), c.blade())
+}
+
+// trimDead cuts dead roots off, and does with what is in doubt as the carer chose.
+func (c *composer) trimDead() step {
+	doubtful := string(cmp.Or(c.Choices.DryRoots, treatment.SideKeep))
+	return do(treatment.TrimDead, organ(treatment.OnRoots), with(func(p *treatment.Params) { p.Doubtful = doubtful }))
 }
 
 // mediumOff takes the old medium off the roots, as the plant bears it.

@@ -1,7 +1,6 @@
 package compose
 
 import (
-	"cmp"
 	"slices"
 
 	"tendermend/core/cause"
@@ -121,9 +120,7 @@ func (c *composer) deadTrimmed(r rootWork) []step {
 	if !c.mostRootsDead() {
 		return nil
 	}
-	doubtful := string(cmp.Or(c.Choices.DryRoots, treatment.SideKeep))
-	cut := do(treatment.TrimDead, organ(treatment.OnRoots), with(func(p *treatment.Params) { p.Doubtful = doubtful }))
-	return slices.Concat([]step{do(treatment.Tally)}, c.cutting(cut), c.rinse(r))
+	return slices.Concat([]step{do(treatment.Tally)}, c.cutting(c.trimDead()), c.rinse(r))
 }
 
 // wholeFirst is the first water of a ball that was set again.

@@ -64,14 +64,14 @@ func (c *composer) foundRootless() bool {
 func (c *composer) unparted(again func(why string, days int) bool) bool {
 	switch {
 	case c.mayPart() && (c.oneTopped() || c.one() && c.habitID != treatment.Gesneriad):
-		c.leave(string(treatment.PartWish), "it has a single growing point: there is nothing to divide")
+		c.leave(string(treatment.PartWish), onePoint)
 		return true
 	case !c.mayPart() && c.mayOffset() && among(c.way(), "offset", "keiki"):
 		c.leave(string(treatment.PartWish), "its kind is not divided: an offset is taken when it is ripe")
 		c.offsetLater(c.way())
 		return true
 	case !c.mayPart():
-		why := "its kind is not divided: it would fall into pieces that do not live"
+		why := fallsApart
 		if len(c.kind.Propagation) > 0 {
 			why += "; plan to multiply it instead"
 		}

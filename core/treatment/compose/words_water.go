@@ -89,7 +89,7 @@ func sayFlush(w saying) string {
 	if ml := w.Params.ML; ml.Known {
 		amount = fmt.Sprintf("%.1f litres", ml.Value/1000)
 	}
-	if w.untied && !w.mossed() {
+	if w.bareRooted() {
 		return "Lay its roots in " + waterKind(w) + " for half an hour, and do it once more in fresh water."
 	}
 	return "Pour " + amount + " of " + waterKind(w) + " slowly through the medium, and let all of it run away."
@@ -149,7 +149,7 @@ func sayByRule(w saying) string {
 	switch {
 	case w.habitID == treatment.AirPlant && w.untied:
 		return "Give it its water as it lives, shake it out, and let it dry upside down within four hours."
-	case w.untied && !w.mossed():
+	case w.bareRooted():
 		return "Wet its roots in the morning until they are green, and again as soon as they have dried."
 	case p.How == "half":
 		return "Water it with half of the usual amount " + byDryness(rule) + where + "."

@@ -34,3 +34,15 @@ func TestDeadRootsDoNotGoIntoFreshMix(t *testing.T) {
 		}
 	}
 }
+
+// Roots of water that died in a medium are rot: they are washed and trimmed, and do not stay in a whole ball.
+func TestDeadWaterRootsAreTreatedLikeRot(t *testing.T) {
+	for counted, washed := range map[string]bool{
+		`"liveRoots":0,"deadRoots":12`: true, `"liveRoots":5,"deadRoots":6`: true, `"liveRoots":6,"deadRoots":6`: false,
+		`"liveRoots":2`: false,
+	} {
+		words, _ := said(t, `{"kind":"citrus-limon","causes":["water-roots"],"on":"2026-05-15","answers":{"moist":"wet",`+
+			counted+`,"potWidthCm":18},"place":{"warmthC":22}}`, treatment.WashOff)
+		assert.Equal(t, washed, len(words) > 0, counted)
+	}
+}
