@@ -98,7 +98,7 @@ const dryWaits = 3
 func (c *composer) foundTooDry() bool {
 	tooDry := c.Facts.Moist.Known && (c.moist == facts.Bone || c.moist == facts.Dry && c.driesLittle())
 	lives := !c.rootless || !c.Facts.LiveRoots.Known // without a live root nothing can drink
-	return tooDry && lives && !c.dryKind() && c.mediumFelt() && !c.resting() &&
+	return tooDry && lives && !c.dryKind() && c.mediumFelt() && (!c.resting() || neverRests(c.subject)) &&
 		!c.piece && !c.is(treatment.AirPlant, treatment.Bromeliad, treatment.WinterDeciduous)
 }
 

@@ -444,6 +444,7 @@ func (c *composer) drink() {
 	switch {
 	case restingDry(c.subject) || c.asleep():
 		c.add(plain{day: 3, step: do(treatment.Look, every(7, growth), note("it rests, so nothing else is done"))})
+	case c.resting() && neverRests(c.subject): // it is watered as its kind has it, at once
 	case c.resting():
 		c.add(plain{day: 0, step: do(treatment.ByRule, what("a little: it rests"))})
 	case c.has(cause.NoDrainage): // what is poured in does not come out again

@@ -100,6 +100,12 @@ func (c *composer) drySaid(list []*sit) {
 	}
 }
 
+// tellsWater says when it is watered next, or that it is not.
+var tellsWater = []treatment.OperatorID{
+	treatment.ByRule, treatment.HoldWater, treatment.BottomWater, treatment.Flush, treatment.WetRoots,
+	treatment.ChangeWater, treatment.Routine, treatment.Discard, treatment.CupFill,
+}
+
 // wateredOn gives a plant that drinks today or tomorrow for its thirst its line for water from then on,
 // where no recipe has one.
 func (c *composer) wateredOn(list []*sit) []*sit {
@@ -108,9 +114,11 @@ func (c *composer) wateredOn(list []*sit) []*sit {
 	}
 	// What has no way out for water gets a little of it and stays in its pot.
 	sipped := c.thirsty && soon(treatment.FirstWater) && !anyHas(list, treatment.Unpot)
-	told := anyHas(list, treatment.ByRule, treatment.HoldWater, treatment.BottomWater, treatment.Flush,
-		treatment.WetRoots, treatment.ChangeWater, treatment.Routine, treatment.Discard, treatment.CupFill) ||
-		!sipped && anyHas(list, treatment.FirstWater)
+	told := slices.ContainsFunc(list, func(s *sit) bool {
+		return slices.ContainsFunc(s.steps, func(x step) bool {
+			return x.Params.For == "" && (among(x.Op, tellsWater...) || !sipped && x.Op == treatment.FirstWater)
+		})
+	})
 	if !sipped && !soon(treatment.Soak) || told || c.habitID == treatment.AirPlant || c.untied {
 		return list
 	}
@@ -132,7 +140,7 @@ func (c *composer) rootsMissed(list []*sit) []*sit {
 		return list
 	}
 	accept := "root rot or drought"
-	if c.has(cause.Drought) {
+	if c.has(cause.Drought) || c.foundWet() {
 		accept = "root rot" // it was found moist: its roots did not die of thirst now
 	}
 	c.leave(string(treatment.Unpot), "no live root was counted, and no cause of that was accepted: look for "+
@@ -150,9 +158,9 @@ func (c *composer) rootsMissed(list []*sit) []*sit {
 }
 
 // rescueAsked asks today for the rescue of what has no live root, and looks at it until then. Where its pot is
-// dry already no line for water by its rule stands: no root drinks.
+// dry already, or wet, no line for water by its rule stands: no root drinks.
 func (c *composer) rescueAsked(list []*sit, said string) []*sit {
-	if c.foundDue() && c.seat == facts.InPot {
+	if (c.foundDue() || c.foundWet()) && c.seat == facts.InPot && !c.has(cause.Dormancy) {
 		list = ruleLeftOut(list)
 		if !anyHas(list, slices.Concat(sprays, cutOps, tidies, waters)...) {
 			said += nothingDrinks
@@ -185,11 +193,11 @@ var tidies = []treatment.OperatorID{treatment.PullDead, treatment.StripSpikes, t
 // nothingDrinks is said of a dry pot in which no root lives.
 const nothingDrinks = ". Do not water it before: nothing in there can drink"
 
-// ruleLeftOut leaves lines out that give water by its rule and say nothing else.
+// ruleLeftOut leaves lines out that give water by its rule.
 func ruleLeftOut(list []*sit) []*sit {
 	for _, s := range list {
 		if s.dated {
-			s.steps = slices.DeleteFunc(slices.Clone(s.steps), onlyItsRule)
+			s.steps = slices.DeleteFunc(slices.Clone(s.steps), ruled)
 		}
 	}
 	return list

@@ -32,9 +32,9 @@ func TestLimpWithoutALiveRoot(t *testing.T) {
 		kind, causes, limp, accept string
 		three                      bool
 	}{
-		{"ficus-lyrata", `"slug-snail"`, "true", "root rot or drought for it", true},
-		{"ficus-lyrata", `"slug-snail"`, "false", "root rot or drought for it", false},
-		{"cissus-alata", `"dormancy"`, "true", "root rot or drought for it", true},
+		{"ficus-lyrata", `"slug-snail"`, "true", "accept root rot for it", true},
+		{"ficus-lyrata", `"slug-snail"`, "false", "accept root rot for it", false},
+		{"cissus-alata", `"dormancy"`, "true", "accept root rot for it", true},
 		{"spathiphyllum-wallisii", `"drought"`, "true", "accept root rot for it", true},
 		{"catasetum-fimbriatum", `"dormancy"`, "true", "", false},
 	} {

@@ -20,6 +20,11 @@ var lifeRecipes = []recipe{
 	{cause.RegulatorDwarfed, all, []item{at(28, t.Look)}},
 	{
 		cause.Dormancy,
+		neverRests,
+		[]item{at(0, t.ByRule), at(0, t.HoldFeed, until(newGrowth)), at(14, t.Look, every(14, toDay(56)))},
+	},
+	{
+		cause.Dormancy,
 		all,
 		[]item{
 			restWater,

@@ -10,10 +10,11 @@ import (
 	"tendermend/core/treatment"
 )
 
-// Without a live root nothing drinks: a dry pot gets no line for water before its rescue is planned, and
-// a moist one keeps it.
+// Without a live root nothing drinks: a dry pot gets no water before its rescue is planned.
 func TestNothingDrinksWithoutARoot(t *testing.T) {
-	for moist, dry := range map[string]bool{"bone": true, "dry": true, "due": true, "right": false} {
+	for moist, dry := range map[string]bool{
+		"bone": true, "dry": true, "due": true, "right": false, "wet": false,
+	} {
 		situation := `{"kind":"goeppertia-roseopicta","causes":["micronutrient-low"],"on":"2026-06-15",
 			"answers":{"limp":true,"moist":"` + moist + `","liveRoots":0,"deadRoots":3},"place":{"warmthC":20}}`
 		looks, _ := said(t, situation, treatment.Look)
@@ -43,4 +44,45 @@ func TestARootlessPlantIsLookedAt(t *testing.T) {
 			{"limp":%t,"moist":"wet","liveRoots":0,"deadRoots":3},"place":{"warmthC":20}}`, limp), treatment.Look)
 		assert.Equal(t, []int{0, first}, days, "limp %t", limp)
 	}
+}
+
+// In a wet pot its roots did not die of thirst, and even a line for water that says more goes.
+func TestARootlessPlantInAWetPotIsNotWatered(t *testing.T) {
+	for moist, accept := range map[string]string{"wet": "accept root rot for it", "dry": "accept root rot or drought"} {
+		situation := `{"kind":"bletilla-striata","causes":["uneven-water"],"on":"2026-05-15","answers":{"limp":true,
+			"moist":"` + moist + `","liveRoots":0,"deadRoots":12},"place":{"warmthC":20}}`
+		looks, _ := said(t, situation, treatment.Look)
+		assert.Contains(t, strings.Join(looks, " "), accept)
+		rules, _ := said(t, situation, treatment.ByRule)
+		assert.Empty(t, rules, moist)
+	}
+}
+
+// A kind that never rests and stands still is watered as its kind has it, and looked at for what it lacks.
+func TestWhatNeverRestsIsNotPutToRest(t *testing.T) {
+	for kind, rests := range map[string]bool{"paphiopedilum-maudiae-hybrid": false, "dendrobium-nobile": true} {
+		situation := `{"kind":"` + kind + `","causes":["dormancy"],"on":"2026-12-15","answers":{"limp":true,"moist":"bone",
+			"liveRoots":5,"deadRoots":1},"place":{"warmthC":20}}`
+		rules, _ := said(t, situation, treatment.ByRule)
+		assert.Equal(t, rests, !strings.Contains(strings.Join(rules, " "), "water it now"), rules)
+		looks, days := said(t, situation, treatment.Look)
+		assert.Equal(t, rests, strings.Contains(strings.Join(looks, " "), "Soft means rot"), looks)
+		assert.Equal(t, rests, days[len(days)-1] == 28, days)
+	}
+}
+
+// A pot is asked to be narrower only where it can be: no wider than the slack, it is not too wide for what lives.
+func TestOnlyAWidePotIsTooWideForWhatLives(t *testing.T) {
+	for cm, asked := range map[int]bool{6: false, 7: true} {
+		looks, _ := said(t, fmt.Sprintf(`{"kind":"hoya-obovata","causes":["chlorine"],"on":"2026-06-15","answers":
+			{"moist":"right","liveRoots":3,"deadRoots":12,"potWidthCm":%d},"place":{"warmthC":20}}`, cm), treatment.Look)
+		assert.Equal(t, asked, strings.Contains(strings.Join(looks, " "), fillPot), cm)
+	}
+}
+
+// Water for young plants is no line for water of their mother: one that was soaked has her own.
+func TestAMotherSoakedHasHerOwnLineForWater(t *testing.T) {
+	rules, days := said(t, `{"kind":"saintpaulia-ionantha","causes":["offset-drain"],"on":"2026-09-15","answers":
+		{"limp":true,"moist":"dry","liveRoots":18,"deadRoots":3},"place":{"warmthC":22}}`, treatment.ByRule)
+	assert.Equal(t, []int{drinkDays}, days, rules)
 }

@@ -103,9 +103,8 @@ func (c *composer) potOfDeadRoots() {
 	if c.root != nil {
 		return
 	}
-	wide := c.Facts.PotWidthCM.Or(0) - c.Facts.RootBallCM.Or(0)
-	if c.Facts.RootBallCM.Known && wide <= tally.Slack {
-		return
+	if w := c.Facts.PotWidthCM; w.Known && w.Value-c.Facts.RootBallCM.Or(0) <= tally.Slack {
+		return // it is not too wide for what lives, however little that is
 	}
 	ask := fillPot
 	if c.habitID == treatment.BulbPlant {
