@@ -3,6 +3,7 @@ package compose
 import (
 	"fmt"
 	"slices"
+	"strings"
 
 	"tendermend/core/treatment"
 )
@@ -107,8 +108,14 @@ func drinksDeep(x step) bool {
 	return x.Op == treatment.Soak && x.Params.How == "" && x.Params.For == ""
 }
 
-// firmer is that question, and what its answer means on the last day of asking.
+// stillLimp begins what is to be done where it does not stand firm on the last day of asking.
+const stillLimp = "Still as limp on day "
+
+// firmer is what that question adds to a look against the picture.
 func firmer(last int, where string) string {
-	return fmt.Sprintf("does it stand firm again? Still as limp on day %d%s: slide it out; "+
-		"white, firm roots only need time, brown and soft ones are rot", last, where)
+	return fmt.Sprintf("%s%d%s: slide it out; white, firm roots only need time, brown and soft ones are rot",
+		stillLimp, last, where)
 }
+
+// asksWhetherFirm says whether a look asks that besides what its picture shows.
+func asksWhetherFirm(x step) bool { return strings.HasPrefix(x.Params.Note, stillLimp) }

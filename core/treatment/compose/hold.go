@@ -434,17 +434,22 @@ func (c *composer) bearsPreWater(wants bool) bool {
 	return !c.rotLives && !c.dry && c.habitID != treatment.WinterDeciduous && !c.resting()
 }
 
+// drinksOtherwise says whether something else says when what is thirsty drinks.
+func (c *composer) drinksOtherwise() bool {
+	return c.rotsBelow() || c.has(cause.Drought, cause.MediumRepels) ||
+		c.resting() && neverRests(c.subject) || // it is watered as its kind has it, at once
+		c.pieces != nil && c.piece && !c.change
+}
+
 // drink soaks what is thirsty and has no recipe of its own for it; at rest a
 // dry kind is only looked at, and others get a little by their rule.
 func (c *composer) drink() {
-	if !c.thirsty || c.rotsBelow() || c.has(cause.Drought, cause.MediumRepels) ||
-		c.pieces != nil && c.piece && !c.change {
+	if !c.thirsty || c.drinksOtherwise() {
 		return
 	}
 	switch {
 	case restingDry(c.subject) || c.asleep():
 		c.add(plain{day: 3, step: do(treatment.Look, every(7, growth), note("it rests, so nothing else is done"))})
-	case c.resting() && neverRests(c.subject): // it is watered as its kind has it, at once
 	case c.resting():
 		c.add(plain{day: 0, step: do(treatment.ByRule, what("a little: it rests"))})
 	case c.has(cause.NoDrainage): // what is poured in does not come out again

@@ -32,7 +32,7 @@ func (c *composer) multiplied() {
 	w, known := cutWays[way]
 	if !known {
 		c.leave("propagate", "its kind is grown from seed, or not at all at home")
-		c.draft.at(28, rankLook, do(treatment.Look, note("no pieces are taken of it")))
+		c.draft.at(28, rankLook, do(treatment.Look))
 		return
 	}
 	day := 0

@@ -54,7 +54,7 @@ func TestWhatIsLetGoIsNotLookedAt(t *testing.T) {
 	} {
 		words, _ := said(t, `{"kind":"cycas-revoluta","causes":["virus"],"on":"2026-04-14","answers":{"moist":"right",
 			"liveRoots":9,"limp":true`+more+`,"place":{"warmthC":20}}`, treatment.Look)
-		assert.Equal(t, asked, strings.Contains(strings.Join(words, " "), "stand firm again"), more)
+		assert.Equal(t, asked, strings.Contains(strings.Join(words, " "), "Still as limp"), more)
 	}
 }
 

@@ -215,14 +215,14 @@ func TestALimpPlantIsLookedAtWhenItDrank(t *testing.T) {
 		{"monstera-deliciosa", "cold-injury", `"limp":true,"moist":"right"`, nil, ""}, // looked at on day 3 anyway
 		{"haworthia-attenuata", "breakage", `"limp":true,"moist":"bone"`, []int{1}, "every 3 days until day 14"},
 		// a daily series for its marks goes on: it is asked once, at the end of those days
-		{"monstera-deliciosa", "soft-rot", `"limp":true,"moist":"bone"`, []int{5}, "Look at it: does"},
-		{"pilea-involucrata", "crown-wet", `"limp":true,"moist":"dry"`, []int{4}, "Look at it: does"},
+		{"monstera-deliciosa", "soft-rot", `"limp":true,"moist":"bone"`, []int{5}, "Look at it, against"},
+		{"pilea-involucrata", "crown-wet", `"limp":true,"moist":"dry"`, []int{4}, "Look at it, against"},
 	} {
 		words, days := said(t, fmt.Sprintf(`{"kind":%q,"causes":[%q],"on":"2026-06-15","answers":{%s,
 			"liveRoots":9,"deadRoots":3},"place":{"warmthC":22}}`, c.kind, c.cause, c.answers), treatment.Look)
 		var asked []int
 		for i, w := range words {
-			if strings.Contains(w, "stand firm again") {
+			if strings.Contains(w, "Still as limp") {
 				asked = append(asked, days[i])
 				assert.Contains(t, w, c.last, c.cause)
 			}
@@ -304,7 +304,7 @@ func TestWhatDriesIsAskedWhetherItStandsFirm(t *testing.T) {
 			{"limp":true,"moist":%q,"liveRoots":9,"deadRoots":1},"place":{"warmthC":20}}`, c.cause, c.moist), treatment.Look)
 		var asked []int
 		for i, w := range words {
-			if strings.Contains(w, "stand firm again") {
+			if strings.Contains(w, "Still as limp") {
 				asked = append(asked, days[i])
 				assert.Contains(t, w, "every 3 days until day 14")
 				assert.NotContains(t, w, "moist pot")
@@ -358,7 +358,7 @@ func TestAPotOfDeadRootsIsLookedAtEachWeek(t *testing.T) {
 		assert.Equal(t, c.smaller != "", strings.Contains(said, "fill the pot?"), c.answers)
 		assert.Contains(t, said, c.smaller)
 		assert.Contains(t, said, c.asks)
-		weekly := slices.IndexFunc(words, func(w string) bool { return strings.Contains(w, "every week until day 28") })
+		weekly := slices.IndexFunc(words, func(w string) bool { return strings.Contains(w, "every week until day") })
 		if assert.Equal(t, c.smaller != "", weekly >= 0, "%s: %s", c.answers, said) && weekly >= 0 {
 			assert.Contains(t, []int{7, 21}, days[weekly], "or behind looks that are closer")
 		}

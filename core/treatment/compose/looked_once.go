@@ -14,18 +14,22 @@ func (c *composer) lookedOnce(list []*sit) []*sit {
 	sortSits(list)
 	for _, s := range list {
 		for {
-			at, from := s.lookSaidBefore(list)
+			at, closer := s.lookSaidBefore(list)
 			if at < 0 {
 				break
 			}
 			one := s.steps[at]
+			end, dated := dayOf(one.Until)
+			from := closer.after(s.day, one.Every)
+			over := one.Every == 0 || dated && (end < from || closer.goesOnFor(one, end))
 			s.steps = slices.Delete(slices.Clone(s.steps), at, at+1)
-			if end, dated := dayOf(one.Until); one.Every > 0 && (!dated || end >= from) {
-				if dated && from+one.Every > end { // one look is left of it
-					one.Every, one.Until = 0, nil
-				}
-				return c.lookedOnce(c.onDay(list, treatment.CareSit, from, []step{one}))
+			if over {
+				continue
 			}
+			if dated && from+one.Every > end { // one look is left of it
+				one.Every, one.Until = 0, nil
+			}
+			return c.lookedOnce(c.onDay(list, treatment.CareSit, from, []step{one}))
 		}
 	}
 	if takenOver(list) {
@@ -34,9 +38,29 @@ func (c *composer) lookedOnce(list []*sit) []*sit {
 	return list
 }
 
-// lookSaidBefore finds a plain look of a dated sitting that another series covers, and the
-// day on which it goes on after that; -1 where there is none.
-func (s *sit) lookSaidBefore(list []*sit) (at, from int) {
+// series is a series of looks that covers another.
+type series struct {
+	looks *step
+	last  int // the last day of the plan on which it surely goes on
+}
+
+// after is the day on which looks that would begin on a day go on after the series.
+func (s series) after(day, every int) int {
+	every = max(every, 1)
+	return day + every*int(math.Floor(float64(s.last-day)/float64(every))+1)
+}
+
+// goesOnFor has the series go on to the end of another that looks as often; false where it does not.
+func (s series) goesOnFor(other step, end int) bool {
+	if _, dated := dayOf(s.looks.Until); !dated || !plainLook(*s.looks) || s.looks.Every != other.Every {
+		return false
+	}
+	s.looks.Until = toDay(end)
+	return true
+}
+
+// lookSaidBefore finds a plain look of a dated sitting that another series covers; -1 where there is none.
+func (s *sit) lookSaidBefore(list []*sit) (at int, closer series) {
 	for i, x := range s.steps {
 		if !s.dated || !plainLook(x) {
 			continue
@@ -44,16 +68,14 @@ func (s *sit) lookSaidBefore(list []*sit) (at, from int) {
 		for _, other := range list {
 			for j, y := range other.steps {
 				same := other == s && (j == i || x.Every == y.Every && j > i)
-				if same || !other.covers(y, s.day, x.Every) {
-					continue
+				if !same && other.covers(y, s.day, x.Every) {
+					other.steps = slices.Clone(other.steps)
+					return i, series{&other.steps[j], other.goesOn(y)}
 				}
-				end := other.goesOn(y)
-				step := max(x.Every, 1)
-				return i, s.day + step*int(math.Floor(float64(end-s.day)/float64(step))+1)
 			}
 		}
 	}
-	return -1, 0
+	return -1, series{}
 }
 
 // takenOver has a series of looks that begins some days after a rarer one begin with it; false where
@@ -91,7 +113,7 @@ func (s *sit) soonTakesOver(y step, day int, rarer step) bool {
 // covers says whether a series of looks that begins in a sitting goes on for a day of the plan,
 // at least as often as another.
 func (s *sit) covers(y step, day, every int) bool {
-	if !s.dated || !plainLook(y) || y.Every == 0 || every > 0 && y.Every > every {
+	if !s.dated || !plainLook(y) && !asksWhetherFirm(y) || y.Every == 0 || every > 0 && y.Every > every {
 		return false
 	}
 	return s.day <= day && day <= s.goesOn(y)

@@ -3,7 +3,9 @@ package compose
 import (
 	"fmt"
 	"regexp"
+	"slices"
 	"strconv"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -71,6 +73,10 @@ func TestALookAsksForWhatIsTreated(t *testing.T) {
 	assert.Contains(t, marks, "marks as they were, new growth clean?")
 	below := firstWords(t, plan("monstera-deliciosa", `"medium-collapsed"`), treatment.Look)
 	assert.Contains(t, below, "as firm as it was, nothing newly yellow?")
+	for _, id := range []string{"edema", "cold-water-marks"} { // water's doing, and seen on the leaves
+		words, _ := said(t, plan("monstera-deliciosa", `"`+id+`"`), treatment.Look)
+		assert.Contains(t, words[0], "marks as they were", id)
+	}
 	hungry := firstWords(t, plan("monstera-deliciosa", `"nitrogen-low"`), treatment.SlideLook)
 	assert.NotContains(t, hungry, "wool")
 }
@@ -92,7 +98,20 @@ func TestLooksAfterColdAndDraught(t *testing.T) {
 func TestASeriesThatGoesOnIsNotLostInACloserOne(t *testing.T) {
 	words, days := said(t, `{"kind":"monstera-deliciosa","causes":["cold-injury","dry-air"],"on":"2026-06-15",
 		"answers":{"moist":"right","liveRoots":9},"place":{"warmthC":20}}`, treatment.Look)
-	require.Equal(t, []int{3, 14, 14}, days)
-	assert.Contains(t, words[1]+words[2], "every two weeks until 2 clean new leaves")
-	assert.Contains(t, words[1]+words[2], "every week until day 28")
+	require.Equal(t, []int{3, 14, 42}, days)
+	assert.Contains(t, words[1], "every week until day 28")
+	assert.Contains(t, words[2], "every two weeks until 2 clean new leaves")
+}
+
+// While it is asked every three days whether it stands firm, a rarer look at its marks is the same look.
+func TestALookWhetherItIsFirmIsALookAtItsMarks(t *testing.T) {
+	for limp, want := range map[bool][]int{true: {3, 21}, false: {7}} {
+		words, days := said(t, fmt.Sprintf(`{"kind":"asplenium-bulbiferum","causes":["breakage","slug-snail"],
+			"on":"2026-06-15","answers":{"limp":%t,"moist":"right","liveRoots":5,"deadRoots":12},"place":{"warmthC":20}}`,
+			limp), treatment.Look)
+		at := slices.IndexFunc(words, func(w string) bool { return strings.Contains(w, "every") })
+		assert.Equal(t, want, days[at:], words)
+		assert.Equal(t, limp, strings.Contains(words[at], "marks as they were, new growth clean? Still as limp"), words)
+		assert.Contains(t, words[len(words)-1], "every week until day 56", "two series of every week are one")
+	}
 }

@@ -13,7 +13,8 @@ func (c *composer) offsetLater(way string) {
 	if way == "keiki" || c.orchid {
 		organName, waits = treatment.OnKeiki, gate.Gate{gate.Count(gate.OffsetRoot, 3, 7.5)}
 	}
-	c.draft.at(14, rankLook, do(treatment.Look, every(14, waits), note("an offset or plantlet, and its own roots")))
+	c.draft.at(14, rankLook, do(treatment.Look, every(14, waits),
+		note("is there an offset or plantlet, with roots of its own?")))
 	c.partOffset(do(treatment.TakeOffset, organ(organName)), waits)
 }
 

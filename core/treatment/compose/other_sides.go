@@ -36,7 +36,7 @@ func (c *composer) dabbing(list []cause.ID, start int, k clock) {
 	c.draft.at(
 		from,
 		rankLook,
-		do(treatment.Look, every(step1, toDay(from+n*step1)), note("spot treatment where one is found")),
+		do(treatment.Look, every(step1, toDay(from+n*step1)), note(anyLeft)),
 	)
 }
 

@@ -61,7 +61,7 @@ var pestRecipes = []recipe{
 			at(1, t.ByRule),
 			at(28, t.Look, every(28, toDay(84))),
 			at(90, t.VirusTest),
-			at(91, t.Look, what(keepOrDiscard), note("both tests are read")),
+			at(91, t.Look, what(keepOrDiscard), note("read both tests")),
 		},
 	},
 }

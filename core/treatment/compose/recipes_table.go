@@ -12,7 +12,7 @@ import (
 // Parts of recipes that many causes share.
 var (
 	// judged by new growth: the marks stay, nothing is cut.
-	judged = []item{at(14, t.Look, every(14, twoClean), note("marks against the picture"))}
+	judged = []item{at(14, t.Look, every(14, twoClean))}
 	// spots on leaves: marked leaves off, air, water on the medium only.
 	spots = []item{
 		at(0, t.Air),

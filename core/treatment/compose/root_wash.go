@@ -308,7 +308,7 @@ func (c *composer) nurse(r rootWork, set setting, live, wean bool) {
 	}
 	switch {
 	case c.firstRoots():
-		c.looks(7, 7, c.ownRoots(), note("new roots, through the wall"))
+		c.looks(7, 7, c.ownRoots(), note("do new roots show through the wall of its pot?"))
 		return
 	case set.op == treatment.SetCup:
 		c.draft.at(c.sat+3, rankPieces, do(treatment.ChangeWater, every(3, tips)))
@@ -343,7 +343,7 @@ func (c *composer) watersFrom(set setting, days int) {
 		c.draft.at(c.sat+max(14, days+7), rankLook+1,
 			do(treatment.ByRule, what("sips round the rim"), every(14, nubs)))
 	case among(set.op, treatment.Hang, treatment.Mount, treatment.SetReservoir, treatment.WrapMoss):
-		c.looks(14, 14, tips, note("tips"))
+		c.looks(14, 14, tips, note("do root tips grow?"))
 		if set.op == treatment.WrapMoss {
 			c.draft.at(c.sat+max(7, days+4), rankLook+1, do(treatment.ByRule, what("when the moss is crisp on top")))
 		}

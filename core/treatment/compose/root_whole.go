@@ -204,7 +204,7 @@ func (c *composer) restFirst() {
 		c.draft.at(0, rankWater, do(treatment.ByRule, how("sparingly")))
 	}
 	c.draft.at(7, rankAfter, do(treatment.Supplement, what("weak tonic"), every(14, growth)))
-	c.draft.at(7, rankLook, do(treatment.Look, every(14, growth), note("pests too")))
+	c.draft.at(7, rankLook, do(treatment.Look, every(14, growth), note("does anything grow, and are there pests?")))
 	if c.root != nil || c.untied {
 		return // its own root sitting waits for those roots
 	}

@@ -224,16 +224,15 @@ func tidy(steps []step) []step {
 // asksItself says whether of two looks one asks its own question otherwise than the other: once beside a
 // series, which is not to ask it again each time, or in a series that goes on when the other has ended.
 func asksItself(a, b step) bool {
-	if a.Op != treatment.Look || a.Params.Note == b.Params.Note {
+	switch {
+	case a.Op != treatment.Look:
 		return false
-	}
-	if a.Every > 0 {
-		a, b = b, a
-	}
-	if a.Every == 0 {
-		return b.Every > 0 && a.Params.Note != ""
-	}
-	if a.Params.Note == "" {
+	case a.Every == 0 || b.Every == 0:
+		if a.Every > 0 {
+			a, b = b, a
+		}
+		return b.Every > 0 && a.Params.Note != "" && a.Params.Note != b.Params.Note
+	case a.Every < b.Every:
 		a, b = b, a
 	}
 	_, ends := dayOf(b.Until)

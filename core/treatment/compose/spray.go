@@ -283,6 +283,9 @@ func (c *composer) spraySit(day int, steps []step) {
 	}
 }
 
+// anyLeft is what is asked after the last treatment of pests that sit tight.
+const anyLeft = "is any of them left? Treat it where it sits"
+
 // lookAfter looks on after the last treatment until it may be released.
 func (c *composer) lookAfter(list []cause.ID, last int, k clock) {
 	lasting := false
@@ -292,7 +295,7 @@ func (c *composer) lookAfter(list []cause.ID, last int, k clock) {
 	}
 	step1, from, words := 7, last+7, ""
 	if lasting {
-		step1, from, words = k.interval, last+k.interval, "spot treatment where one is found"
+		step1, from, words = k.interval, last+k.interval, anyLeft
 		if slices.Contains(list, cause.SoftScale) && len(list) == 1 {
 			from = last + 1
 		}

@@ -61,6 +61,8 @@ func sayLook(w saying) string {
 		return said + " " + p.Note
 	case p.Note == "":
 		return said + ", against the picture: " + w.asks() + "?"
+	case asksWhetherFirm(w.step):
+		return said + ", against the picture: " + w.asks() + "? " + p.Note + "."
 	case strings.HasSuffix(p.Note, "?"), strings.Contains(p.Note, "? "):
 		return said + ": " + p.Note + closing(p.Note)
 	}
@@ -74,7 +76,8 @@ func (w saying) asks() string {
 	below := len(w.causes) > 0
 	for _, id := range w.causes {
 		known, _ := cause.ByID(id)
-		below = below && (id == cause.RootMealybug || slices.Contains(deadRootsOf, known.Kind))
+		marks := id == cause.Edema || id == cause.ColdWaterMarks // of water, on the leaves
+		below = below && (id == cause.RootMealybug || slices.Contains(deadRootsOf, known.Kind) && !marks)
 	}
 	firm := "as firm as it was"
 	if w.limp {
