@@ -2,6 +2,7 @@ package server
 
 import (
 	"context"
+	"time"
 
 	"github.com/google/uuid"
 
@@ -20,6 +21,8 @@ type around struct {
 	south    bool
 	forecast *place.NightForecast
 	years    map[uuid.UUID][]place.MonthThere
+	ahead    map[uuid.UUID][]monthAhead
+	airs     map[uuid.UUID]place.YearAir
 	kinds    plant.Kinds
 }
 
@@ -41,7 +44,8 @@ func knownAround(ctx context.Context, s *store.Store, c store.Collection, today 
 	if err != nil {
 		return w, err
 	}
-	w.years = map[uuid.UUID][]place.MonthThere{}
+	w.years, w.ahead = map[uuid.UUID][]place.MonthThere{}, map[uuid.UUID][]monthAhead{}
+	w.airs = map[uuid.UUID]place.YearAir{}
 	w.kinds, err = s.Kinds(ctx, c.ID)
 	return w, err
 }
@@ -58,7 +62,14 @@ func (w around) year(p store.Place) []place.MonthThere {
 }
 
 // air is the light and air of a place of which something is known, by month.
-func (w around) air(p store.Place) place.YearAir { return place.AirOf(w.year(p), *p.Details, w.Site) }
+func (w around) air(p store.Place) place.YearAir {
+	air, known := w.airs[p.ID]
+	if !known {
+		air = place.AirOf(w.year(p), *p.Details, w.Site)
+		w.airs[p.ID] = air
+	}
+	return air
+}
 
 // outside are the places in the open.
 func (w around) outside() (open []place.YearAir) {
@@ -79,21 +90,45 @@ func (w around) wishes(p store.StandsAt) plant.Profile {
 	return plant.OfHabit(habit)
 }
 
+// monthAhead is one of the coming months in a place.
+type monthAhead struct {
+	fit.Month
+	there int        // which month it is there
+	north time.Month // and which it would be in the north
+}
+
+// months gives the coming months of a place; none where nothing is known of it.
+func (w around) months(p store.Place) []monthAhead {
+	year := w.year(p)
+	if list, known := w.ahead[p.ID]; known || year == nil {
+		return list
+	}
+	list := make([]monthAhead, fit.MonthsAhead)
+	for i, m := range year[:fit.MonthsAhead] {
+		list[i] = monthAhead{
+			fit.Month{Light: m.Light, Sun: m.SunUsual, Hot: m.Hot, Night: m.Night, Day: m.Day, Humidity: m.Humidity},
+			m.Month, plant.NorthMonth(sky.Middle(m.Month, w.today), w.Site.Latitude < 0),
+		}
+	}
+	w.ahead[p.ID] = list
+	return list
+}
+
 // score tells how well a kind fits a place over the coming months, what rules it and in which
 // month; false where nothing is known of the place.
 func (w around) score(of plant.Profile, p store.Place) (s fit.Score, month int, known bool) {
-	year := w.year(p)
-	if year == nil {
+	return scoreOf(of, fit.KindOf(of), w.months(p))
+}
+
+// scoreOf is the score of a kind, and of what it wants, in the coming months of a place.
+func scoreOf(of plant.Profile, wants fit.Kind, ahead []monthAhead) (s fit.Score, month int, known bool) {
+	if len(ahead) == 0 {
 		return s, 0, false
 	}
-	scores := make([]fit.Score, fit.MonthsAhead)
-	wants := fit.KindOf(of)
-	for i, m := range year[:fit.MonthsAhead] {
-		resting := of.RestsIn(plant.NorthMonth(sky.Middle(m.Month, w.today), w.Site.Latitude < 0))
-		scores[i] = wants.Month(fit.Month{
-			Light: m.Light, Sun: m.SunUsual, Hot: m.Hot, Night: m.Night, Day: m.Day, Humidity: m.Humidity,
-		}, resting)
+	var scores [fit.MonthsAhead]fit.Score
+	for i, m := range ahead {
+		scores[i] = wants.Month(m.Month, of.RestsIn(m.north))
 	}
-	s, worst := fit.Season(scores)
-	return s, year[worst].Month, true
+	s, worst := fit.Season(scores[:])
+	return s, ahead[worst].there, true
 }

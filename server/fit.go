@@ -3,7 +3,6 @@ package server
 import (
 	"cmp"
 	"context"
-	"fmt"
 	"math"
 	"net/http"
 	"slices"
@@ -16,6 +15,7 @@ import (
 	"tendermend/core/facts"
 	"tendermend/core/fit"
 	"tendermend/core/place"
+	"tendermend/core/plant"
 	"tendermend/core/season"
 	"tendermend/record"
 	"tendermend/store"
@@ -84,37 +84,55 @@ type fitting struct {
 	around
 	kinds map[string]*ofKind
 	known []store.Place
-	open  []place.YearAir         // the places in the open
-	moves map[string][]season.Ask // of the season, of each kind in each place
+	open  []place.YearAir             // the places in the open
+	moves map[movedAlike][]season.Ask // of the season, of each kind in each place
 	home  facts.Household
 }
 
+// movedAlike is what the season moves alike: a kind in a place, and whether it may stand among others.
+type movedAlike struct {
+	kind *ofKind
+	at   uuid.UUID
+	free bool
+}
+
+// scoredPlace is how well a known place suits a kind, as soon as somebody asks.
 type scoredPlace struct {
 	fit.Score
 	month int
+	asked bool
 }
 
 // ofKind is what is worked out once for all plants of a kind.
 type ofKind struct {
-	scores []scoredPlace // of the known places
-	values []float64     // the same as bare numbers
-	poison bool          // whether it must stand out of reach of those who live there
+	f      *fitting
+	wishes plant.Profile
 	wants  fit.Kind
+	poison bool          // whether it must stand out of reach of those who live there
+	scores []scoredPlace // of the known places
 }
 
+// in is how well a known place suits the kind.
+func (k *ofKind) in(at int) scoredPlace {
+	if one := &k.scores[at]; !one.asked {
+		one.Score, one.month, _ = scoreOf(k.wishes, k.wants, k.f.months(k.f.known[at]))
+		one.asked = true
+	}
+	return k.scores[at]
+}
+
+// value is how well a known place suits the kind, 0 to 1.
+func (k *ofKind) value(at int) float64 { return k.in(at).Value }
+
 // of gives what holds for all plants of a plant's kind.
-func (f fitting) of(s store.StandsAt) *ofKind {
+func (f *fitting) of(s store.StandsAt) *ofKind {
 	key := s.Kind + "/" + s.Habit
 	if f.kinds[key] == nil {
 		wishes := f.wishes(s)
-		of := &ofKind{
-			wants: fit.KindOf(wishes), poison: wishes.OutOfReach(f.home.Children, f.home.Pets),
+		f.kinds[key] = &ofKind{
+			f: f, wishes: wishes, wants: fit.KindOf(wishes), poison: wishes.OutOfReach(f.home.Children, f.home.Pets),
+			scores: make([]scoredPlace, len(f.known)),
 		}
-		for _, p := range f.known {
-			score, month, _ := f.score(wishes, p)
-			of.scores, of.values = append(of.scores, scoredPlace{score, month}), append(of.values, score.Value)
-		}
-		f.kinds[key] = of
 	}
 	return f.kinds[key]
 }
@@ -124,7 +142,7 @@ func (srv *server) getFit(ctx context.Context, a store.Account, _ *struct{}) (*b
 	if err != nil {
 		return nil, err
 	}
-	f := fitting{around: w, kinds: map[string]*ofKind{}, open: w.outside(), moves: map[string][]season.Ask{}}
+	f := &fitting{around: w, kinds: map[string]*ofKind{}, open: w.outside(), moves: map[movedAlike][]season.Ask{}}
 	if f.home, err = srv.store.LivesThere(ctx, a.Collection.ID); err != nil {
 		return nil, err
 	}
@@ -146,8 +164,7 @@ func (srv *server) getFit(ctx context.Context, a store.Account, _ *struct{}) (*b
 			Slots: p.Details.Slots, Apart: p.Isolation, HeightCM: p.Details.HeightCM, Reach: p.Details.Reach,
 		})
 	}
-	var plants []fit.Standing
-	var rows []store.StandsAt
+	plants, rows := make([]fit.Standing, 0, len(standing)), make([]placed, 0, len(standing))
 	for _, s := range standing {
 		here := -1
 		if s.Place != nil {
@@ -159,11 +176,11 @@ func (srv *server) getFit(ctx context.Context, a store.Account, _ *struct{}) (*b
 		}
 		of := f.of(s)
 		plants, rows = append(plants, fit.Standing{
-			ID: s.ID.String(), Here: here, Apart: s.Isolation == string(record.Isolated), Poison: of.poison, Worth: 1,
-			Sulks: of.wants.Sulks, Scores: of.values,
-		}), append(rows, s)
+			Here: here, Apart: s.Isolation == string(record.Isolated), Poison: of.poison, Worth: 1,
+			Sulks: of.wants.Sulks, Score: of.value,
+		}), append(rows, placed{s, of})
 		if here >= 0 {
-			out.season(f, s, f.known[here])
+			out.season(f, s, of, f.known[here])
 		}
 	}
 	slices.SortStableFunc(out.Season, func(x, y SeasonWish) int { return cmp.Compare(x.On, y.On) })
@@ -172,19 +189,20 @@ func (srv *server) getFit(ctx context.Context, a store.Account, _ *struct{}) (*b
 	return &body[Fits]{out}, nil
 }
 
+// placed is a plant that stands somewhere, with its kind.
+type placed struct {
+	store.StandsAt
+	of *ofKind
+}
+
 // told puts a proposal into names and reasons.
-func (out *Fits) told(f fitting, moves []fit.Move, plants []fit.Standing, rows []store.StandsAt) {
-	byID := map[string]int{}
-	for i, p := range plants {
-		byID[p.ID] = i
-	}
-	moved := map[string]bool{}
+func (out *Fits) told(f *fitting, moves []fit.Move, plants []fit.Standing, rows []placed) {
+	moved := map[int]bool{}
 	for _, m := range moves {
-		moved[m.ID] = true
-		i := byID[m.ID]
-		scores, to := f.of(rows[i]).scores, f.known[m.To]
+		moved[m.Plant] = true
+		row, to := rows[m.Plant], f.known[m.To]
 		move := FitMove{
-			Plant: rows[i].ID, Name: rows[i].Name, To: to.ID, ToName: to.Name, There: scores[m.To].Value,
+			Plant: row.ID, Name: row.Name, To: to.ID, ToName: to.Name, There: row.of.value(m.To),
 			MakesRoom: m.MakesRoom, Steps: []fit.LightStep{},
 		}
 		after := f.year(to)[0]
@@ -192,36 +210,43 @@ func (out *Fits) told(f fitting, moves []fit.Move, plants []fit.Standing, rows [
 			from := f.known[m.From]
 			before := f.year(from)[0]
 			move.From, move.FromName = &from.ID, from.Name
-			move.Here, move.Rules, move.Month = scores[m.From].Value, scores[m.From].Rules, scores[m.From].month
+			here := row.of.in(m.From)
+			move.Here, move.Rules, move.Month = here.Value, here.Rules, here.month
 			move.Steps = fit.Rise(before.Light, after.Light, before.SunUsual, after.SunUsual)
 			if after.Light < before.Light {
 				move.Darker = fit.DarkerDries
 			}
-			move.Clean = from.Isolation && !plants[i].Apart
+			move.Clean = from.Isolation && !plants[m.Plant].Apart
 		}
 		out.Moves = append(out.Moves, move)
 	}
 	dark := make([][]fit.Kind, len(f.known))
+	var poor []int
 	for i, p := range plants {
-		if p.Here < 0 || moved[p.ID] {
+		if p.Here < 0 || moved[i] {
 			continue
 		}
-		of := f.of(rows[i])
-		here := of.scores[p.Here]
+		of := rows[i].of
+		here := of.in(p.Here)
 		if here.Word() != fit.Poor {
 			out.Fitting++
 			continue
 		}
-		out.Poor = append(out.Poor, PlantFits{
-			ID: rows[i].ID, Name: rows[i].Name, Score: &here.Value, Word: here.Word(), Rules: here.Rules, Month: here.month,
-		})
+		poor = append(poor, i)
 		if here.Rules == fit.TooDark {
 			dark[p.Here] = append(dark[p.Here], of.wants)
 		}
 	}
 	out.lamps(f, dark)
-	worstFirst(out.Poor)
-	out.Poor, out.MorePoor = first(out.Poor)
+	stands := func(i int) scoredPlace { return rows[i].of.in(plants[i].Here) }
+	slices.SortStableFunc(poor, func(i, j int) int { return cmp.Compare(stands(i).Value, stands(j).Value) })
+	poor, out.MorePoor = first(poor)
+	for _, i := range poor {
+		here := stands(i)
+		out.Poor = append(out.Poor, PlantFits{
+			ID: rows[i].ID, Name: rows[i].Name, Score: &here.Value, Word: here.Word(), Rules: here.Rules, Month: here.month,
+		})
+	}
 }
 
 // mostTold is how many plants are named in a list of who fits where.
@@ -234,7 +259,7 @@ func first[T any](list []T) (told []T, more int) {
 }
 
 // lamps tells where a lamp would mend several that stand too dark.
-func (out *Fits) lamps(f fitting, dark [][]fit.Kind) {
+func (out *Fits) lamps(f *fitting, dark [][]fit.Kind) {
 	for at, kinds := range dark {
 		p := f.known[at]
 		worst := math.Inf(1)
@@ -248,14 +273,13 @@ func (out *Fits) lamps(f fitting, dark [][]fit.Kind) {
 }
 
 // season notes the moves that the season asks for at a plant.
-func (out *Fits) season(f fitting, s store.StandsAt, at store.Place) {
-	free := s.Isolation == string(record.Clean)
-	key := fmt.Sprintf("%s/%s/%s/%t", s.Kind, s.Habit, at.ID, free)
+func (out *Fits) season(f *fitting, s store.StandsAt, of *ofKind, at store.Place) {
+	key := movedAlike{of, at.ID, s.Isolation == string(record.Clean)}
 	asks, known := f.moves[key]
 	if !known {
 		here := f.air(at)
-		p := season.Plant{Wants: f.wishes(s), South: f.south, Here: &here}
-		if free {
+		p := season.Plant{Wants: of.wishes, South: f.south, Here: &here}
+		if key.free {
 			p.Outside = f.open
 		}
 		asks = season.Moves(p, f.today)

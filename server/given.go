@@ -128,31 +128,34 @@ func broughtWith(page []byte, data http.Handler, r *http.Request) []byte {
 // withNothing is the page for a stranger.
 func withNothing(page []byte) []byte { return bytes.Replace(page, givenPlace, []byte("{}"), 1) }
 
+// whoseSession answers who is signed in.
+const whoseSession = "/api/session"
+
 // givenFor asks for what the view of a request shows; what is not answered in time is not brought. Whoever is not
 // signed in gets nothing.
 func givenFor(data http.Handler, r *http.Request) (g given) {
 	ctx, cancel := context.WithTimeout(r.Context(), givenWithin)
 	defer cancel()
-	const whose = "/api/session"
-	answers := map[string]json.RawMessage{whose: askedInside(ctx, data, r, whose)}
-	var session struct{ SignedIn bool }
-	if json.Unmarshal(answers[whose], &session) != nil || !session.SignedIn {
-		return g // it ended: the page is that of a stranger
-	}
 	told, addresses := openingOf(r)
+	addresses = append(addresses, whoseSession)
 	raw := make([][]byte, len(addresses))
 	var asking sync.WaitGroup
 	for i, address := range addresses {
 		asking.Go(func() { raw[i] = askedInside(ctx, data, r, address) })
 	}
 	asking.Wait()
+	var session struct{ SignedIn bool }
+	if json.Unmarshal(raw[len(raw)-1], &session) != nil || !session.SignedIn {
+		return g // it ended: the page is that of a stranger
+	}
+	answers := map[string]json.RawMessage{}
 	for i, address := range addresses {
 		if raw[i] != nil {
 			answers[address] = raw[i]
 		}
-		if i == 0 {
-			g.says = says(told, raw[i])
-		}
+	}
+	if told != "" {
+		g.says = says(told, raw[0])
 	}
 	// An object of raw answers cannot fail to be written; "<" is escaped in it, so that it ends no element.
 	g.data, _ = json.Marshal(answers)

@@ -160,10 +160,7 @@ const weighed = 400
 func (srv *server) within(
 	ctx context.Context, a store.Account, today day.Day, off []care.Job, pace care.Pace, minutes float64,
 ) (w store.Walk, b *Budget, err error) {
-	if w, err = srv.store.CountDue(ctx, a.Collection.ID, today, off); err != nil {
-		return w, nil, err
-	}
-	rows, err := srv.store.Weigh(ctx, a.Collection.ID, today, off, weighed)
+	w, rows, err := srv.store.WeighDue(ctx, a.Collection.ID, today, off, weighed)
 	if err != nil {
 		return w, nil, err
 	}

@@ -114,7 +114,7 @@ func (s *Store) Outbreakers(ctx context.Context, collection uuid.UUID, ids []uui
 	list []Outbreaker, err error,
 ) {
 	err = sqlx.SelectContext(ctx, s.q(), &list,
-		`select `+outbreakerColumns+` from plants where collection_id = $1 and id = any($2)`, collection, ids)
+		`select `+outbreakerColumns+` from plants where collection_id = $1 and id = any($2)`, collection, texts(ids))
 	if err != nil {
 		return nil, fmt.Errorf("reading plants of an outbreak: %w", err)
 	}
@@ -124,7 +124,7 @@ func (s *Store) Outbreakers(ctx context.Context, collection uuid.UUID, ids []uui
 // WereMet gives of plants, by id, what tells how likely they caught something.
 func (s *Store) WereMet(ctx context.Context, collection uuid.UUID, ids []uuid.UUID) (list []Met, err error) {
 	err = sqlx.SelectContext(ctx, s.q(), &list,
-		`select `+metColumns+` from plants where collection_id = $1 and id = any($2)`, collection, ids)
+		`select `+metColumns+` from plants where collection_id = $1 and id = any($2)`, collection, texts(ids))
 	if err != nil {
 		return nil, fmt.Errorf("reading whom a plant met: %w", err)
 	}
@@ -136,15 +136,20 @@ func (s *Store) WereMet(ctx context.Context, collection uuid.UUID, ids []uuid.UU
 func (s *Store) Contacts(
 	ctx context.Context, collection uuid.UUID, plants []uuid.UUID, since, on day.Day, before bool,
 ) ([]exposure.Contact, error) {
-	stood, err := s.stoodTogether(ctx, collection, plants, since, on)
-	if err != nil {
-		return nil, err
-	}
-	worked, err := s.workedTogether(ctx, collection, plants, since, on, before)
-	if err != nil {
-		return nil, err
-	}
-	kin, err := s.kinContacts(ctx, collection, plants)
+	var stood, worked, kin []exposure.Contact
+	err := s.together(ctx,
+		func(ctx context.Context) (err error) {
+			stood, err = s.stoodTogether(ctx, collection, plants, since, on)
+			return err
+		},
+		func(ctx context.Context) (err error) {
+			worked, err = s.workedTogether(ctx, collection, plants, since, on, before)
+			return err
+		},
+		func(ctx context.Context) (err error) {
+			kin, err = s.kinContacts(ctx, collection, plants)
+			return err
+		})
 	return slices.Concat(stood, worked, kin), err
 }
 
@@ -165,7 +170,7 @@ func (s *Store) stoodTogether(
 	err := sqlx.SelectContext(ctx, s.q(), &rows, `
 		select x.plant_id, x.place_id, x.tray, x.apart, x.from_day, x.until_day from stays x where `+overlap+`
 			and x.place_id in (select place_id from stays x where plant_id = any($2) and `+overlap+`)
-		order by x.plant_id, x.from_day`, collection, plants, since, on)
+		order by x.plant_id, x.from_day`, collection, texts(plants), since, on)
 	if err != nil {
 		return nil, fmt.Errorf("reading who stood beside whom: %w", err)
 	}
@@ -199,7 +204,8 @@ func (s *Store) workedTogether(
 	err := sqlx.SelectContext(ctx, s.q(), &rows, `
 		select plant_id, on_day, by_name, at, blade, cleaned from hands where collection_id = $1 and (on_day, by_name) in (
 			select on_day, by_name from hands
-			where collection_id = $1 and plant_id = any($2) and on_day between $3 and $4)`, collection, plants, since, on)
+			where collection_id = $1 and plant_id = any($2) and on_day between $3 and $4)`,
+		collection, texts(plants), since, on)
 	if err != nil {
 		return nil, fmt.Errorf("reading whose hands had it: %w", err)
 	}
@@ -235,7 +241,7 @@ func (s *Store) kinContacts(ctx context.Context, collection uuid.UUID, plants []
 			join plants b on b.collection_id = a.collection_id
 			and b.source = a.source and b.arrived_on = a.arrived_on and b.id <> a.id and b.here
 			where a.collection_id = $1 and a.here and a.id = any($2) and a.source <> ''
-			and (not b.id = any($2) or a.id < b.id)`, collection, plants)
+			and (not b.id = any($2) or a.id < b.id)`, collection, texts(plants))
 	if err != nil {
 		return nil, fmt.Errorf("reading kin: %w", err)
 	}

@@ -19,12 +19,12 @@ type StandsAt struct {
 	Standing  string     `db:"standing"`
 }
 
-// Standing lists the plants that are here, with where each stands, by place and name.
+// Standing lists the plants that are here, with where each stands, as they were entered.
 func (s *Store) Standing(ctx context.Context, collection uuid.UUID) ([]StandsAt, error) {
 	list := []StandsAt{}
 	err := sqlx.SelectContext(ctx, s.q(), &list, `select id, name, profile, habit, place_id, isolation, standing
 		from plants where collection_id = $1 and here and standing not in ('lost', 'given-away')
-		order by place_id, natural_name, id`, collection)
+		order by id`, collection)
 	if err != nil {
 		return nil, fmt.Errorf("listing where plants stand: %w", err)
 	}

@@ -59,7 +59,7 @@ var cameBy = map[string]string{
 	"batch":   "p.batch_of",
 	"kind":    "p.profile, p.habit",
 	"packing": "p.packing",
-	"school":  "coalesce(ill.school, '') as school",
+	"school":  "p.school",
 	"method": `case when p.trials = '[]' then '[]'::jsonb else
 		(select jsonb_agg(distinct one->>'what') from jsonb_array_elements(p.trials) one) end as tried`,
 }
@@ -82,11 +82,7 @@ func (s *Store) came(
 ) ([]CameFrom, error) {
 	var rows []cameRow
 	err := sqlx.SelectContext(ctx, s.q(), &rows, `
-		with ill as (
-			select distinct on (plant_id) plant_id, bool_or(result = 'open') over (partition by plant_id) as in_work,
-				opened_on as fell_ill, case when result = 'saved' then ended_on end as mended, school
-			from plant_cases where collection_id = $1 and result <> 'nothing' order by plant_id, opened_on, case_id),
-		price as (
+		with price as (
 			select distinct on (id) id, price from supplies where collection_id = $1 order by id, version desc),
 		spent as (
 			select e.plant_id, sum(-m.amount * price.price) as spent from supply_moves m
@@ -94,8 +90,8 @@ func (s *Store) came(
 				join price on price.id = m.supply_id and price.price is not null
 			where m.collection_id = $1 and m.entry_id is not null group by e.plant_id)
 		select `+more+`, p.arrived_on, p.ended_on, p.standing,
-			p.paid, spent.spent, ill.fell_ill, ill.mended, coalesce(ill.in_work, false) as in_work
-		from plants p left join ill on ill.plant_id = p.id left join spent on spent.plant_id = p.id
+			p.paid, spent.spent, p.fell_ill, p.mended, p.in_work
+		from plants p left join spent on spent.plant_id = p.id
 		where p.collection_id = $1 and p.here and p.batch is null and p.arrived_on between $2 and $3 `+order,
 		collection, from, to)
 	if err != nil {

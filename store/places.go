@@ -40,7 +40,7 @@ func (s *Store) Places(ctx context.Context, collection uuid.UUID) ([]Place, erro
 
 // SomePlaces lists those of some ids, in the order of the walk.
 func (s *Store) SomePlaces(ctx context.Context, collection uuid.UUID, ids []uuid.UUID) ([]Place, error) {
-	return s.places(ctx, collection, `not p.gone and p.id = any($2)`, ids)
+	return s.places(ctx, collection, `not p.gone and p.id = any($2)`, texts(ids))
 }
 
 // places lists those that a condition of ours is true of.

@@ -1,8 +1,11 @@
 package store
 
 import (
+	"bytes"
+	"cmp"
 	"context"
 	"fmt"
+	"slices"
 
 	"github.com/google/uuid"
 	"github.com/jmoiron/sqlx"
@@ -49,6 +52,30 @@ func caseRows(s record.State) []caseRow {
 		})
 	}
 	return rows
+}
+
+// firstTrouble is what became of a plant's first trouble, and whether any is worked on.
+type firstTrouble struct {
+	FellIll, Mended *day.Day
+	InWork          bool
+	School          string
+}
+
+// firstTroubleOf finds it among the cases of a plant; cases in which nothing was found do not count.
+func firstTroubleOf(rows []caseRow) (first firstTrouble) {
+	rows = slices.DeleteFunc(slices.Clone(rows), func(r caseRow) bool { return r.Result == string(record.ResultNothing) })
+	slices.SortFunc(rows, func(a, b caseRow) int {
+		return cmp.Or(cmp.Compare(a.Opened, b.Opened), bytes.Compare(a.Case[:], b.Case[:]))
+	})
+	first.InWork = slices.ContainsFunc(rows, func(r caseRow) bool { return r.Result == string(record.ResultOpen) })
+	if len(rows) == 0 {
+		return first
+	}
+	first.FellIll, first.School = &rows[0].Opened, rows[0].School
+	if rows[0].Result == string(record.ResultSaved) {
+		first.Mended = rows[0].Ended
+	}
+	return first
 }
 
 // projectCases writes a plant's cases, where they have changed.

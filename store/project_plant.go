@@ -67,6 +67,7 @@ func projectPlant(ctx context.Context, tx *sqlx.Tx, c Collection, s record.State
 	}
 	name := cmp.Or(s.Arrival.Name, s.Arrival.Label)
 	search := searched(s, append(called, name))
+	first := firstTroubleOf(caseRows(s))
 	_, err := tx.ExecContext(
 		ctx,
 		`
@@ -79,7 +80,8 @@ func projectPlant(ctx context.Context, tx *sqlx.Tx, c Collection, s record.State
 			source = $30, suspected = $31, trials = $32, tags = $33, natural_name = $34, condition = $35,
 			pests_clean = $36, found_well = $37, exposures = $38,
 			batch = $39, batch_of = $40, bad_source = $41,
-			origin = $42, paid = $43, packing = $44, pot = $45, pot_of = $46, due_terms = $47
+			origin = $42, paid = $43, packing = $44, pot = $45, pot_of = $46, due_terms = $47,
+			fell_ill = $48, mended = $49, in_work = $50, school = $51
 		where collection_id = $1 and id = $2`,
 		c.ID, s.PlantID, s.Here, name, s.Arrival.Label, s.Habit.ID, s.Arrival.Profile, botanical, search,
 		s.Place, string(s.Isolation), s.Standing(), stage, s.ArrivedOn, s.LastLook(),
@@ -97,6 +99,7 @@ func projectPlant(ctx context.Context, tx *sqlx.Tx, c Collection, s record.State
 		strings.TrimSpace(s.Arrival.From), s.Arrival.Price, string(s.Arrival.Packing),
 		asJSON[record.PotNow]{s.PotNow(s.LastLook(), c.South)}, s.Arrival.PotOf,
 		asJSON[[]due.Term]{due.TermsOf(tasks)},
+		first.FellIll, first.Mended, first.InWork, first.School,
 	)
 	return err
 }

@@ -14,6 +14,7 @@ import (
 	_ "github.com/jackc/pgx/v5/stdlib" // the database driver
 	"github.com/jmoiron/sqlx"
 	"github.com/pressly/goose/v3"
+	"golang.org/x/sync/errgroup"
 )
 
 // ErrNotFound means that the collection has no such thing. A stranger's id
@@ -80,6 +81,19 @@ func (s *Store) q() querier {
 		return s.reading
 	}
 	return s.DB
+}
+
+// together does several pieces of reading at the same time, each on a connection of its own; one after
+// the other within a transaction, which has a single one. The first error ends them all.
+func (s *Store) together(ctx context.Context, work ...func(context.Context) error) error {
+	g, ctx := errgroup.WithContext(ctx)
+	if s.tx != nil {
+		g.SetLimit(1)
+	}
+	for _, one := range work {
+		g.Go(func() error { return one(ctx) })
+	}
+	return g.Wait()
 }
 
 // writes is what a statement goes to that writes and gives rows back.

@@ -30,44 +30,56 @@ func (s *Store) Due(
 	off []care.Job,
 	limit int,
 ) (w Walk, err error) {
-	if w, err = s.CountDue(ctx, collection, today, off); err != nil {
-		return w, err
-	}
-	w.Rows = []Row{}
-	err = sqlx.SelectContext(ctx, s.q(), &w.Rows, `select `+rowColumns+`, p.tasks from `+rowTables+`
-		where p.collection_id = $1 and p.id in (`+mostUrgent+`)`+walkOrder, collection, today, limit)
-	if err != nil {
-		return w, fmt.Errorf("listing the walk: %w", err)
-	}
-	return w, nil
+	rows := []Row{}
+	err = s.together(ctx,
+		func(ctx context.Context) (err error) {
+			w, err = s.countDue(ctx, collection, today, off)
+			return err
+		},
+		func(ctx context.Context) error {
+			err := sqlx.SelectContext(ctx, s.q(), &rows, `select `+rowColumns+`, p.tasks from `+rowTables+`
+				where p.collection_id = $1 and p.id in (`+mostUrgent+`)`+walkOrder, collection, today, limit)
+			if err != nil {
+				return fmt.Errorf("listing the walk: %w", err)
+			}
+			return nil
+		})
+	w.Rows = rows
+	return w, err
 }
 
-// CountDue counts the plants with something to do by today, and the minutes that they take.
-func (s *Store) CountDue(
+// countDue counts the plants with something to do by today, and the minutes that they take.
+func (s *Store) countDue(
 	ctx context.Context, collection uuid.UUID, today day.Day, off []care.Job,
 ) (w Walk, err error) {
-	err = s.q().QueryRowxContext(ctx, `
-		select count(*) filter (where next_due <= $2 and `+urgency+` > 0),
-			coalesce(sum(due_minutes[width_bucket($2::date, due_days)]) filter (where next_due <= $2), 0), count(*)
-		from plants where collection_id = $1 and here`,
-		collection, today).
-		Scan(&w.Due, &w.Minutes, &w.Plants)
-	if err != nil {
-		return w, fmt.Errorf("counting the walk: %w", err)
-	}
-	if len(off) > 0 {
-		spared := 0
-		err = sqlx.GetContext(ctx, s.q(), &spared, `
-			select coalesce(sum((due_jobs -> job ->> width_bucket($2::date, due_days) - 1)::int), 0)
-			from plants, unnest($3::text[]) as job
-			where collection_id = $1 and here and next_due <= $2 and due_jobs ? job`,
-			collection, today, off)
-		if err != nil {
-			return w, fmt.Errorf("counting what is switched off: %w", err)
-		}
-		w.Minutes -= spared
-	}
-	return w, nil
+	spared := 0
+	err = s.together(ctx,
+		func(ctx context.Context) error {
+			row := s.q().QueryRowxContext(ctx, `
+				select count(*) filter (where next_due <= $2 and `+urgency+` > 0),
+					coalesce(sum(due_minutes[width_bucket($2::date, due_days)]) filter (where next_due <= $2), 0), count(*)
+				from plants where collection_id = $1 and here`, collection, today)
+			if err := row.Scan(&w.Due, &w.Minutes, &w.Plants); err != nil {
+				return fmt.Errorf("counting the walk: %w", err)
+			}
+			return nil
+		},
+		func(ctx context.Context) error {
+			if len(off) == 0 {
+				return nil
+			}
+			err := sqlx.GetContext(ctx, s.q(), &spared, `
+				select coalesce(sum((due_jobs -> job ->> width_bucket($2::date, due_days) - 1)::int), 0)
+				from plants, unnest($3::text[]) as job
+				where collection_id = $1 and here and next_due <= $2 and due_jobs ? job`,
+				collection, today, off)
+			if err != nil {
+				return fmt.Errorf("counting what is switched off: %w", err)
+			}
+			return nil
+		})
+	w.Minutes -= spared
+	return w, err
 }
 
 // mostUrgent are the plants on which most rides by the day $2, at most $3.
@@ -84,9 +96,25 @@ type Weighed struct {
 	Terms     asJSON[[]due.Term] `db:"due_terms"`
 }
 
-// Weigh gives what a walk by today is chosen from: the most urgent plants, at most limit of
+// WeighDue counts what is due by today, and gives what a walk by today is chosen from.
+func (s *Store) WeighDue(
+	ctx context.Context, collection uuid.UUID, today day.Day, off []care.Job, limit int,
+) (w Walk, list []Weighed, err error) {
+	err = s.together(ctx,
+		func(ctx context.Context) (err error) {
+			w, err = s.countDue(ctx, collection, today, off)
+			return err
+		},
+		func(ctx context.Context) (err error) {
+			list, err = s.weigh(ctx, collection, today, off, limit)
+			return err
+		})
+	return w, list, err
+}
+
+// weigh gives what a walk by today is chosen from: the most urgent plants, at most limit of
 // them, in the order in which they are walked past.
-func (s *Store) Weigh(
+func (s *Store) weigh(
 	ctx context.Context, collection uuid.UUID, today day.Day, off []care.Job, limit int,
 ) ([]Weighed, error) {
 	list := []Weighed{}

@@ -1,7 +1,6 @@
 package fit_test
 
 import (
-	"fmt"
 	"math"
 	"math/rand/v2"
 	"testing"
@@ -103,26 +102,33 @@ func TestTheWorkedExample(t *testing.T) {
 		kind(3, 8, 15, plant.Filtered, 13, 8, 23, 33, 40, 60), kind(4, 9, 16, plant.MorningSun, 12, 7, 22, 33, 35, 50),
 		kind(8, 20, 45, plant.FullSun, 4, 0, 22, 40, 20, 35), kind(1.5, 3, 6, plant.Shade, 15, 10, 22, 29, 55, 70),
 	} {
-		p := fit.Standing{ID: fmt.Sprint(i), Here: here[i], Worth: 1}
+		p := fit.Standing{Here: here[i], Worth: 1}
+		var values []float64
 		for _, months := range places {
 			var scores []fit.Score
 			for _, month := range months {
 				scores = append(scores, k.Month(month, i == 4))
 			}
 			s, _ := fit.Season(scores)
-			p.Scores = append(p.Scores, s.Value)
+			values = append(values, s.Value)
 		}
+		p.Score = scored(values)
 		for place := range places {
 			assert.InDelta(t, want[i][place], p.Cost(place, spots[place]), .06, "plant %d in place %d", i, place)
 		}
 		plants = append(plants, p)
 	}
-	to := map[string]int{}
+	to := map[int]int{}
 	for _, move := range fit.Propose(plants, spots) {
-		to[move.ID] = move.To
+		to[move.Plant] = move.To
 	}
-	assert.Equal(t, map[string]int{"1": 2, "3": 0, "4": 0}, to,
+	assert.Equal(t, map[int]int{1: 2, 3: 0, 4: 0}, to,
 		"orchid, monstera and jewel orchid stay; the cactus makes room for the fern")
+}
+
+// scored is how well places suit a plant.
+func scored(values []float64) func(int) float64 {
+	return func(place int) float64 { return values[place] }
 }
 
 // drawn makes up plants and places.
@@ -136,12 +142,14 @@ func drawn(r *rand.Rand, plants, places int) ([]fit.Standing, []fit.Spot) {
 	list := make([]fit.Standing, plants)
 	for i := range list {
 		list[i] = fit.Standing{
-			ID: fmt.Sprint(i), Here: r.IntN(places+1) - 1, Apart: r.IntN(6) == 0, Worth: 1, Poison: r.IntN(3) == 0,
+			Here: r.IntN(places+1) - 1, Apart: r.IntN(6) == 0, Worth: 1, Poison: r.IntN(3) == 0,
 			HeightCM: float64(r.IntN(60)), Sulks: r.IntN(4) == 0,
 		}
-		for range places {
-			list[i].Scores = append(list[i].Scores, r.Float64())
+		values := make([]float64, places)
+		for j := range values {
+			values[j] = r.Float64()
 		}
+		list[i].Score = scored(values)
 	}
 	return list, spots
 }
@@ -171,10 +179,10 @@ func TestProposalsKeepTheRulesAndComeNearTheBest(t *testing.T) {
 	for range 300 {
 		plants, spots := drawn(r, 1+r.IntN(5), 2+r.IntN(3))
 		moves := fit.Propose(plants, spots)
-		at := map[string]int{}
+		at := map[int]int{}
 		for _, m := range moves {
 			assert.True(t, m.Wins >= 15 || m.MakesRoom, "%+v", m)
-			at[m.ID] = m.To
+			at[m.Plant] = m.To
 		}
 		stood, stand := make([]int, len(spots)), make([]int, len(spots))
 		before, after := 0.0, 0.0
@@ -184,9 +192,9 @@ func TestProposalsKeepTheRulesAndComeNearTheBest(t *testing.T) {
 			}
 			return min(90*p.Worth+1e5, p.Cost(place, spots[place]))
 		}
-		for _, p := range plants {
+		for i, p := range plants {
 			to := p.Here
-			if moved, is := at[p.ID]; is {
+			if moved, is := at[i]; is {
 				to = moved
 				assert.Less(t, p.Cost(to, spots[to]), 1e5, "never where it must not stand")
 			}
@@ -219,19 +227,19 @@ func TestManyPlantsAreProposedForInTime(t *testing.T) {
 		spots[i].Slots = 60
 	}
 	stands := make([]int, len(spots))
-	to := map[string]int{}
+	to := map[int]int{}
 	for _, m := range fit.Propose(plants, spots) {
-		to[m.ID] = m.To
+		to[m.Plant] = m.To
 	}
 	assert.NotEmpty(t, to)
 	assert.LessOrEqual(t, len(to), 60, "so many are reckoned with at once")
 	before := make([]int, len(spots))
-	for _, p := range plants {
+	for i, p := range plants {
 		at := p.Here
 		if at >= 0 {
 			before[at]++
 		}
-		if moved, is := to[p.ID]; is {
+		if moved, is := to[i]; is {
 			at = moved
 		}
 		if at >= 0 {

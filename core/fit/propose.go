@@ -24,12 +24,11 @@ const (
 
 // Standing is a plant that stands somewhere, or nowhere yet.
 type Standing struct {
-	ID       string
-	Here     int       // index of its place; -1 where it has none
-	Scores   []float64 // of each place, 0 to 1
-	Apart    bool      // whether it has to be kept apart
-	HeightCM float64   // 0 where nobody measured
-	Poison   bool      // whether it must stand out of reach
+	Here     int                     // index of its place; -1 where it has none
+	Score    func(place int) float64 // how well a place suits it, 0 to 1
+	Apart    bool                    // whether it has to be kept apart
+	HeightCM float64                 // 0 where nobody measured
+	Poison   bool                    // whether it must stand out of reach
 	Sulks    bool
 	Worth    float64 // 1 for an ordinary plant
 }
@@ -44,12 +43,12 @@ type Spot struct {
 
 // Move is one move of a proposal.
 type Move struct {
-	ID   string  `json:"id"`
-	From int     `json:"from" doc:"Index of the place it stands in; -1 for none."`
-	To   int     `json:"to"`
-	Wins float64 `json:"wins" doc:"By how much it stands better, 0 to 100 and more."`
+	Plant int     // index of the plant
+	From  int     // index of the place it stands in; -1 for none
+	To    int     // index of the place it goes to
+	Wins  float64 // by how much it stands better, 0 to 100 and more
 	// MakesRoom says that it wins little itself and makes room for another that wins more.
-	MakesRoom bool `json:"makesRoom,omitempty"`
+	MakesRoom bool
 }
 
 // Cost is what a plant's standing in a place costs; beyond a million where it must not.
@@ -57,7 +56,7 @@ func (s Standing) Cost(place int, spot Spot) float64 {
 	if s.Apart != spot.Apart || spot.HeightCM > 0 && s.HeightCM > spot.HeightCM || s.Poison && spot.Reach {
 		return forbidden
 	}
-	score := s.Scores[place]
+	score := s.Score(place)
 	if score <= 0 {
 		return costOfDeath * s.Worth
 	}
@@ -80,31 +79,38 @@ func Propose(plants []Standing, spots []Spot) []Move {
 	if len(movable) == 0 {
 		return nil
 	}
-	slots := slotsFor(movable, spots, free)
+	prices := make([][]float64, len(movable)) // of each place for each of them
+	for i, at := range movable {
+		prices[i] = make([]float64, len(spots))
+		for place, spot := range spots {
+			prices[i][place] = plants[at].Cost(place, spot)
+		}
+	}
+	slots := slotsFor(prices, free)
 	costs := make([][]float64, len(movable))
-	for i, p := range movable {
+	for i, at := range movable {
 		row := make([]float64, len(slots)+len(movable))
 		for j, place := range slots {
-			row[j] = p.Cost(place, spots[place])
+			row[j] = prices[i][place]
 		}
 		for j := range movable {
 			row[len(slots)+j] = forbidden
 		}
-		row[len(slots)+i] = costOfNowhere * p.Worth
+		row[len(slots)+i] = costOfNowhere * plants[at].Worth
 		costs[i] = row
 	}
 	var moves []Move
 	for i, column := range match(costs) {
-		p := movable[i]
+		p := plants[movable[i]]
 		if column >= len(slots) || slots[column] == p.Here {
 			continue
 		}
 		to := slots[column]
 		stays := costOfNowhere * p.Worth
 		if p.Here >= 0 {
-			stays = p.Cost(p.Here, spots[p.Here])
+			stays = prices[i][p.Here]
 		}
-		moves = append(moves, Move{ID: p.ID, From: p.Here, To: to, Wins: stays - p.Cost(to, spots[to])})
+		moves = append(moves, Move{Plant: movable[i], From: p.Here, To: to, Wins: stays - prices[i][to]})
 	}
 	return worthIt(moves, plants, spots)
 }
@@ -112,18 +118,17 @@ func Propose(plants []Standing, spots []Spot) []Move {
 // slotsFor gives the place of each column of the reckoning. The cheapest places of a plant that
 // together hold as many as there are plants are enough for it: the others cannot fill them all, so
 // it never has to go to a dearer one. What no plant needs so has no column; nothing else comes out.
-func slotsFor(movable []Standing, spots []Spot, free []int) (slots []int) {
-	wanted := make([]bool, len(spots))
-	places := make([]int, len(spots))
-	for _, p := range movable {
-		costs := make([]float64, len(spots))
-		for place := range spots {
-			places[place], costs[place] = place, p.Cost(place, spots[place])
+func slotsFor(prices [][]float64, free []int) (slots []int) {
+	wanted := make([]bool, len(free))
+	places := make([]int, len(free))
+	for _, costs := range prices {
+		for place := range places {
+			places[place] = place
 		}
 		slices.SortStableFunc(places, func(a, b int) int { return cmp.Compare(costs[a], costs[b]) })
 		room := 0
 		for _, place := range places {
-			if room >= len(movable) {
+			if room >= len(prices) {
 				break
 			}
 			wanted[place] = true
@@ -134,7 +139,7 @@ func slotsFor(movable []Standing, spots []Spot, free []int) (slots []int) {
 		if !wanted[place] {
 			continue
 		}
-		for range min(n, len(movable)) {
+		for range min(n, len(prices)) {
 			slots = append(slots, place)
 		}
 	}
@@ -204,26 +209,24 @@ func into(moves []Move, gone []bool, place int) int {
 
 // standing counts how many stand in each place after some moves.
 func standing(moves []Move, plants []Standing, places int) []int {
-	to := make(map[string]int, len(moves))
-	for _, m := range moves {
-		to[m.ID] = m.To
-	}
 	stands := make([]int, places)
 	for _, p := range plants {
-		at := p.Here
-		if moved, is := to[p.ID]; is {
-			at = moved
+		if p.Here >= 0 {
+			stands[p.Here]++
 		}
-		if at >= 0 {
-			stands[at]++
+	}
+	for _, m := range moves {
+		if m.From >= 0 {
+			stands[m.From]--
 		}
+		stands[m.To]++
 	}
 	return stands
 }
 
-// movableOf are the plants that are placed anew, and what is free for them: all of them, or of
-// many the worst placed, and no more of them than can be reckoned with at once.
-func movableOf(plants []Standing, spots []Spot) (movable []Standing, free []int) {
+// movableOf are the plants, by index, that are placed anew, and what is free for them: all of them,
+// or of many the worst placed, and no more of them than can be reckoned with at once.
+func movableOf(plants []Standing, spots []Spot) (movable, free []int) {
 	free = make([]int, len(spots))
 	for i, s := range spots {
 		if free[i] = s.Slots; s.Slots == 0 {
@@ -231,16 +234,29 @@ func movableOf(plants []Standing, spots []Spot) (movable []Standing, free []int)
 		}
 	}
 	if len(plants) <= mostAtOnce {
-		return plants, free
-	}
-	worst := slices.Clone(plants)
-	slices.SortStableFunc(worst, func(x, y Standing) int { return cmp.Compare(x.here(spots), y.here(spots)) })
-	for _, p := range worst {
-		if len(movable) < worstAtOnce && p.here(spots) < badly {
-			movable = append(movable, p)
-		} else if p.Here >= 0 {
-			free[p.Here] = max(0, free[p.Here]-1)
+		for i := range plants {
+			movable = append(movable, i)
 		}
+		return movable, free
+	}
+	here := make([]float64, len(plants))
+	for i, p := range plants {
+		if here[i] = p.here(spots); here[i] < badly {
+			movable = append(movable, i)
+		}
+		if p.Here >= 0 {
+			free[p.Here]--
+		}
+	}
+	slices.SortStableFunc(movable, func(x, y int) int { return cmp.Compare(here[x], here[y]) })
+	movable = movable[:min(len(movable), worstAtOnce)]
+	for _, i := range movable { // where they stand is free for them
+		if at := plants[i].Here; at >= 0 {
+			free[at]++
+		}
+	}
+	for i := range free {
+		free[i] = max(0, free[i])
 	}
 	return movable, free
 }
@@ -250,5 +266,5 @@ func (s Standing) here(spots []Spot) float64 {
 	if s.Here < 0 || s.Cost(s.Here, spots[s.Here]) >= forbidden {
 		return -1
 	}
-	return s.Scores[s.Here]
+	return s.Score(s.Here)
 }
