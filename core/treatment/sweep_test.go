@@ -4,6 +4,7 @@ import (
 	"cmp"
 	"encoding/json"
 	"fmt"
+	"math"
 	"math/rand/v2"
 	"runtime"
 	"slices"
@@ -20,6 +21,7 @@ import (
 	"tendermend/core/cause"
 	"tendermend/core/day"
 	"tendermend/core/facts"
+	"tendermend/core/gate"
 	"tendermend/core/plant"
 	"tendermend/core/treatment"
 	"tendermend/core/treatment/check"
@@ -251,7 +253,7 @@ func (w *sweep) one(s treatment.Situation) {
 	if err != nil {
 		words = "fails: " + err.Error()
 	} else {
-		words = cmp.Or(sound(p), fromNowhere(p))
+		words = cmp.Or(sound(p), fromNowhere(p), unwatched(p))
 	}
 	w.mu.Lock()
 	defer w.mu.Unlock()
@@ -336,6 +338,45 @@ func fromNowhere(p treatment.Plan) string {
 		}
 	}
 	return ""
+}
+
+// unwatched says of a release that waits for days without a new mark that nobody looks for so long, but for
+// a last week; nothing where somebody does.
+func unwatched(p treatment.Plan) string {
+	days, last := 0, 0
+	for _, s := range p.Sittings {
+		for _, x := range s.Steps {
+			switch x.Op {
+			case treatment.Release:
+				for _, c := range s.Gate {
+					if c.Is == gate.Quiet {
+						days = c.Days
+					}
+				}
+			case treatment.Look, treatment.Alcohol:
+				last = max(last, looksUntil(s, x))
+			}
+		}
+	}
+	if last < days-7 {
+		return fmt.Sprintf("let back after %d days without a new mark, and looked at for %d", days, last)
+	}
+	return ""
+}
+
+// looksUntil is the day on which a look, or the last of its series, falls: without end where something is seen first.
+func looksUntil(s treatment.Sitting, x treatment.Step) int {
+	if s.Day == nil {
+		return math.MaxInt
+	}
+	last := *s.Day
+	for _, c := range x.Until {
+		if c.Is != gate.Days {
+			return math.MaxInt
+		}
+		last = max(last, c.Days)
+	}
+	return last
 }
 
 func (w *sweep) report(t *testing.T, what string) {

@@ -137,7 +137,7 @@ func (c *composer) collect() {
 	}
 	for _, id := range c.doubted {
 		c.leave(string(treatment.Discard), "its kind is not known to have "+label(id)+": look again before it is thrown away")
-		c.draft.at(7, rankLook, do(treatment.Look))
+		c.draft.at(7, rankLook, do(treatment.Look, every(7, toDay(21))))
 	}
 	c.doubtUnfit()
 	c.rootPests()

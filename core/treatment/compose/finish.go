@@ -31,6 +31,7 @@ func (c *composer) finish() {
 	ruleAfterSoak(list)
 	ruleAfterFirst(list)
 	list = c.lookedOnce(c.lookedAt(c.firmAgain(c.rootsMissed(list))))
+	list = c.lookedUntilFree(list)
 	fromPlan(list)
 	c.plainGates(list)
 	estimate(list)

@@ -137,6 +137,65 @@ func plainLook(x step) bool {
 		!x.Params.Held && x.Params.Cond == ""
 }
 
+// lookedUntilFree lets the last looks of a plan go on until it is let back among the others: nobody else
+// counts the days without a new mark or a pest for which its release waits.
+func (c *composer) lookedUntilFree(list []*sit) []*sit {
+	waits := quietOfRelease(list)
+	if waits == nil {
+		return list
+	}
+	var last *step
+	ends, treated := 0, 0
+	for _, s := range list {
+		if !s.dated {
+			continue
+		}
+		if has(s.steps, treatment.Treating()...) {
+			treated = s.day
+		}
+		for i, x := range s.steps {
+			end, dated := dayOf(x.Until)
+			switch {
+			case x.Op != treatment.Look || x.Every == 0:
+			case !dated:
+				return list // it goes on until something is seen
+			case plainLook(x) && end >= ends:
+				s.steps = slices.Clone(s.steps)
+				last, ends = &s.steps[i], end
+			default:
+				ends = max(ends, end)
+			}
+		}
+	}
+	switch {
+	case ends+weekOfLooks >= treated+waits[0].Days:
+	case last == nil:
+		again := do(treatment.Look, every(weekOfLooks, waits))
+		return c.onDay(list, treatment.CareSit, ends+weekOfLooks, []step{again})
+	default:
+		last.Until = waits
+	}
+	return list
+}
+
+// weekOfLooks is by how many days the looks may end before a release is due: one look tells.
+const weekOfLooks = 7
+
+// quietOfRelease is for what days without a new mark or a pest a plan's release waits; nil where for none.
+func quietOfRelease(list []*sit) gate.Gate {
+	for _, s := range list {
+		if s.dated || !has(s.steps, treatment.Release) {
+			continue
+		}
+		for _, x := range s.gate {
+			if x.Is == gate.Quiet || x.Is == gate.Clean {
+				return gate.Gate{{Is: x.Is, Days: x.Days}}
+			}
+		}
+	}
+	return nil
+}
+
 // firstLook is the day on which a plan that says nothing of looking is looked at (common practice).
 const firstLook = 14
 

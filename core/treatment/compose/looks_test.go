@@ -115,3 +115,16 @@ func TestALookWhetherItIsFirmIsALookAtItsMarks(t *testing.T) {
 		assert.Contains(t, words[len(words)-1], "every week until day 56", "two series of every week are one")
 	}
 }
+
+// What is let back after weeks without a new mark is looked at until then, with its roots worked on or not; what was
+// only doubted is looked at for two weeks and more.
+func TestItIsLookedAtUntilItIsLetBack(t *testing.T) {
+	for causes, until := range map[string]string{
+		`"black-rot"`: "every week until 42 days without a new mark", `"soft-rot"`: "until 42 days without a new mark",
+		`"root-nematode"`: "every week until day 21",
+	} {
+		words, _ := said(t, `{"kind":"cymbidium-mini-hybrid","causes":[`+causes+`],"on":"2026-05-15",
+			"answers":{"moist":"right","liveRoots":18,"deadRoots":12},"place":{"warmthC":24}}`, treatment.Look)
+		assert.Contains(t, words[len(words)-1], until, causes)
+	}
+}

@@ -73,6 +73,9 @@ func placeWater(c *composer, p *plain) bool {
 	if c.sitsOnDay() && p.step.Every > 0 && open && p.day <= c.sat+settledDays {
 		p.day = c.sat + settledDays + 1 // until then the cuts close, and the work says when to water
 	}
+	if p.step.Op == treatment.FirstWater && len(p.gate) == 0 && c.hasHadWater(p) {
+		return true
+	}
 	if c.wateredElsewhere(p) || p.step.Op == treatment.ByRule && c.doubtful(p.cause) {
 		return true
 	}
@@ -135,7 +138,8 @@ func placeFlush(c *composer, p *plain) bool {
 	if c.thirsty && p.day < drinkDays {
 		p.day = drinkDays // it is soaked first
 	}
-	if c.has(cause.Overwatering) && !c.thirsty && len(p.gate) == 0 && p.day < drinkDays {
+	driesFirst := c.foundWet() && (c.dry || c.mostRootsDead()) // what is wet and bears that ill is not wetted through
+	if (driesFirst || c.has(cause.Overwatering)) && !c.thirsty && len(p.gate) == 0 && p.day < drinkDays {
 		p.day, p.gate = -1, due // it is drowned already
 		if c.resting() {
 			p.gate = due.With(growth...)
@@ -152,15 +156,23 @@ func (c *composer) wetThough(id cause.ID) bool {
 	return id == cause.MediumRepels && wet || id == cause.Drought && moist
 }
 
+// hasHadWater leaves water for its thirst out, where its medium was found with some.
+func (c *composer) hasHadWater(p *plain) bool {
+	if !c.wetThough(p.cause) {
+		return false
+	}
+	why := "its medium was found moist: it has had water"
+	if c.limp {
+		why += ", and hangs for something else"
+	}
+	c.leave(string(p.step.Op), why)
+	return true
+}
+
 // placeSoak lets a thirsty plant drink when rotten leaves are off and the first days after
 // cold are over.
 func placeSoak(c *composer, p *plain) bool {
-	if c.wetThough(p.cause) {
-		why := "its medium was found moist: it has had water"
-		if c.limp {
-			why += ", and hangs for something else"
-		}
-		c.leave(string(p.step.Op), why)
+	if c.hasHadWater(p) {
 		return true
 	}
 	if c.thirsty && !c.rotsBelow() {

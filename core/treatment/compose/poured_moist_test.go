@@ -1,6 +1,7 @@
 package compose
 
 import (
+	"fmt"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -43,4 +44,30 @@ func TestPoursMoveOverTheDryDaysOnly(t *testing.T) {
 		do(treatment.Nematodes)}}}
 	assert.Len(t, pouredWhenMoist(at), 1)
 	assert.True(t, has(at[0].steps, treatment.Nematodes))
+}
+
+// A pot that was found wet is not wetted through at once where that does harm: of a dry kind, or of one most of
+// whose roots were dead. A bromeliad that was found wet is not watered for its thirst.
+func TestAWetPotIsNotWettedThrough(t *testing.T) {
+	for _, c := range []struct {
+		kind, moist string
+		dead        int
+		today       bool
+	}{
+		{"aporocactus-flagelliformis", "wet", 0, false},
+		{"aporocactus-flagelliformis", "right", 0, true},
+		{"peperomia-argyreia", "wet", 10, false},
+		{"peperomia-argyreia", "wet", 9, true}, // half of them live
+		{"peperomia-argyreia", "right", 10, true},
+	} {
+		_, days := said(t, fmt.Sprintf(`{"kind":%q,"causes":["water-quality"],"on":"2026-06-15","answers":{"moist":%q,
+			"liveRoots":9,"deadRoots":%d},"place":{"warmthC":20}}`, c.kind, c.moist, c.dead), treatment.Flush)
+		require.NotEmpty(t, days, c.kind)
+		assert.Equal(t, c.today, days[0] == 0, "%s %s %d: %v", c.kind, c.moist, c.dead, days)
+	}
+	for moist, want := range map[string]int{"wet": 0, "bone": 1} {
+		words, _ := said(t, `{"kind":"vriesea-splendens","causes":["drought"],"on":"2026-03-15","answers":{"moist":"`+moist+
+			`","limp":true,"liveRoots":18},"place":{"warmthC":20}}`, treatment.FirstWater)
+		assert.Len(t, words, want, moist)
+	}
 }
