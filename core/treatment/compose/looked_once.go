@@ -167,16 +167,22 @@ func (c *composer) lookedUntilFree(list []*sit) []*sit {
 			}
 		}
 	}
+	again := weekOfLooks
+	if waits[0].Days > longQuiet {
+		again *= 2
+	}
 	switch {
 	case ends+weekOfLooks >= treated+waits[0].Days:
-	case last == nil:
-		again := do(treatment.Look, every(weekOfLooks, waits))
-		return c.onDay(list, treatment.CareSit, ends+weekOfLooks, []step{again})
-	default:
+	case last != nil && last.Every == again:
 		last.Until = waits
+	default:
+		return c.onDay(list, treatment.CareSit, ends+again, []step{do(treatment.Look, every(again, waits))})
 	}
 	return list
 }
+
+// longQuiet is from how many days without a pest on it is enough to look every two weeks (common practice).
+const longQuiet = 84
 
 // weekOfLooks is by how many days the looks may end before a release is due: one look tells.
 const weekOfLooks = 7
