@@ -3,6 +3,7 @@ package store
 import (
 	"context"
 	"errors"
+	"runtime"
 	"runtime/debug"
 	"sync/atomic"
 	"time"
@@ -45,5 +46,8 @@ func (h *hashing) do(ctx context.Context, work func()) error {
 	}
 	defer h.slots.Release(1)
 	work()
+	if h.inUse.Load() > hashedAtOnce {
+		runtime.GC() // what it took is there for the next one, however full the machine is
+	}
 	return nil
 }

@@ -7,6 +7,7 @@ import (
 	"tendermend/core/cause"
 	"tendermend/core/facts"
 	"tendermend/core/gate"
+	"tendermend/core/plant"
 	"tendermend/core/treatment"
 )
 
@@ -81,6 +82,9 @@ func placeWater(c *composer, p *plain) bool {
 	}
 	if p.step.Params.Water == "" {
 		p.step.Params.Water = c.betterWater()
+	}
+	if c.bareRooted() || among(c.kind.WaterRule, plant.AirRoots, plant.CupWater, plant.WetTray, plant.Reservoir) {
+		p.step.Every, p.step.Until = 0, nil // its rule says how often, and no stick does
 	}
 	return false
 }

@@ -256,3 +256,24 @@ func TestAWetPotIsFedAgainAfterTwoWeeks(t *testing.T) {
 	}
 	assert.Equal(t, 14, driesBy)
 }
+
+// What is watered by no dryness, by its roots, cup or tray, is never watered "as its kind likes it", and no stick is
+// pushed into what has none.
+func TestWaterWithoutADrynessSaysHow(t *testing.T) {
+	for _, c := range []struct{ kind, cause, month, want string }{
+		{"vanda-mini-hybrid", "uneven-water", "06", "until they are green, and again as soon as they have dried."},
+		{"billbergia-nutans", "uneven-water", "06", "Keep a little fresh water in its cup, and the medium only just moist."},
+		{"cyperus-alternifolius", "uneven-water", "06", "Keep its tray filled to 1 to 2 cm."},
+		{"rhynchostylis-gigantea", "dormancy", "12", "While it rests, wet its roots lightly in the morning"},
+		{"cyperus-alternifolius", "dormancy", "12", "While it rests, keep its tray filled to no more than 1 cm."},
+		{"rhyncholaelia-digbyana", "dormancy", "12", "While it rests, water it lightly when it is dry through"},
+		{"renanthera-hybrid", "soft-rot", "06", "as soon as they have dried"},
+	} {
+		words, _ := said(t, fmt.Sprintf(`{"kind":%q,"causes":[%q],"on":"2026-%s-15","answers":{"moist":"right"},
+			"place":{"warmthC":22}}`, c.kind, c.cause, c.month), treatment.ByRule)
+		all := strings.Join(words, " ")
+		assert.Contains(t, all, c.want, c.kind)
+		assert.NotContains(t, all, "as its kind likes it", c.kind)
+		assert.NotContains(t, all, "Again every", c.kind)
+	}
+}

@@ -116,7 +116,11 @@ func untilWords(until gate.Gate) string {
 	if d, dated := dayOf(until); dated && len(until) == 1 {
 		return fmt.Sprintf("day %d", d)
 	}
-	return until.Words()
+	said := make([]string, len(until))
+	for i, c := range until {
+		said[i] = c.Words()
+	}
+	return listed(said)
 }
 
 // theOrgan names an organ in a sentence.

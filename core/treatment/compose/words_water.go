@@ -1,6 +1,7 @@
 package compose
 
 import (
+	"cmp"
 	"fmt"
 	"strings"
 
@@ -102,12 +103,18 @@ var whereOfRule = map[string]string{
 	ownWater:               ", with water of its own",
 }
 
+// onRoots says the same of roots that are wetted every morning.
+var onRoots = strings.NewReplacer(", in the morning", "", "onto the medium only", "its leaves kept dry")
+
 // beforeProduct is water that only makes the medium moist for what is poured onto it.
 const beforeProduct = "moist before the product"
 
 // restWords are the sentences of a plant that rests, stands in a tray or sips.
-func restWords(p treatment.Params) string {
+func (w saying) restWords() string {
+	p := w.Params
 	switch {
+	case p.How == "at rest" && byDryness(p.What) == asItLikes:
+		return cmp.Or(restSentences[w.kind.WaterRule], "While it rests, water it lightly.")
 	case p.How == "at rest":
 		return "While it rests, water it lightly " + byDryness(p.What) + "."
 	case p.How == "taper":
@@ -139,10 +146,13 @@ func sayDryTop(w saying) string {
 func sayByRule(w saying) string {
 	p := w.Params
 	where := whereOfRule[p.What]
+	if w.kind.WaterRule == plant.AirRoots {
+		where = onRoots.Replace(where)
+	}
 	if p.Water != "" {
 		where += ", with " + waterKind(w)
 	}
-	if said := restWords(p); said != "" {
+	if said := w.restWords(); said != "" {
 		return said
 	}
 	rule := w.ruleWords()
@@ -151,6 +161,8 @@ func sayByRule(w saying) string {
 		return "Give it its water as it lives, shake it out, and let it dry upside down within four hours."
 	case w.bareRooted():
 		return "Wet its roots in the morning until they are green, and again as soon as they have dried."
+	case p.How != "" && lessSentences[w.kind.WaterRule] != "":
+		return lessSentences[w.kind.WaterRule] + where + "."
 	case p.How == "half":
 		return "Water it with half of the usual amount " + byDryness(rule) + where + "."
 	case p.How == "light":
@@ -192,7 +204,26 @@ func byDryness(rule string) string {
 	case rule == plant.Even.Words():
 		return "before its surface has dried"
 	}
-	return "as its kind likes it"
+	return asItLikes
+}
+
+// asItLikes stands for a rule that is no dryness to wait for.
+const asItLikes = "as its kind likes it"
+
+// restSentences say how what is not watered by dryness is watered at rest.
+var restSentences = map[plant.WaterRule]string{
+	plant.AirRoots: "While it rests, wet its roots lightly in the morning, and let them dry well before the next time.",
+	plant.CupWater: "While it rests, keep its cup a quarter full, and its medium only just moist.",
+	plant.WetTray:  "While it rests, keep its tray filled to no more than 1 cm.",
+}
+
+// lessSentences say how what is not watered by dryness gets less than usual.
+var lessSentences = map[plant.WaterRule]string{
+	plant.AirRoots:  "Wet its roots lightly every morning",
+	plant.DryRest:   "Give no water before its new roots are long enough; then give half of the usual amount",
+	plant.CupWater:  "Keep its cup a quarter full, and its medium only just moist",
+	plant.Reservoir: "Refill its reservoir to half, a day after it is empty",
+	plant.WetTray:   "Keep its tray filled to no more than 1 cm",
 }
 
 // ruleSentences say the rules that are no dryness to wait for; where and which water follow.
