@@ -74,8 +74,11 @@ func (c *composer) watchTips(set setting) {
 	if c.gated {
 		return
 	}
-	c.draft.at(c.sat+7, rankLook, do(treatment.Look, every(7, tips),
-		note("is its reservoir as low as it should be, and do root tips grow?")))
+	asks := "do root tips grow?"
+	if set.op == treatment.SetReservoir {
+		asks = "is its reservoir as low as it should be, and do root tips grow?"
+	}
+	c.draft.at(c.sat+7, rankLook, do(treatment.Look, every(7, tips), note(asks)))
 	if set.op == treatment.PotIn || set.op == treatment.WrapMoss {
 		c.draft.at(c.sat+max(7, c.dryDay("", false)+4), rankLook+1, do(treatment.ByRule))
 	}

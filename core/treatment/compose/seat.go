@@ -23,7 +23,7 @@ func (c *composer) setting() setting {
 	if c.has(cause.PotBound) && !c.rescue() {
 		w = c.boundWidth()
 	}
-	if c.Wish == treatment.Refresh && !c.rescue() && c.Facts.PotWidthCM.Known && !c.has(cause.PotBound) {
+	if c.Wish == treatment.Refresh && !c.rescue() && !deadRoots(c.subject) && c.Facts.PotWidthCM.Known && !c.has(cause.PotBound) {
 		w = c.Facts.PotWidthCM.Value // fresh mix, the same pot
 	}
 	if c.rootless {

@@ -30,7 +30,9 @@ func (c *composer) unwished(wish treatment.Wish) bool {
 	case wish != treatment.Propagate && c.foundRootless():
 		c.leave(string(wish), "no live root was counted: a wish is for a plant that is well, and this one is rescued first")
 		return true
-	case c.limpForNothing() && among(wish, treatment.Propagate, treatment.Prune):
+	case wish == treatment.SetupChange && c.unwell():
+		return again("it changes its seat when it is well: standing firm, and without pests or new marks", unwellAsksDays)
+	case c.limpThough() && among(wish, treatment.Propagate, treatment.Prune):
 		return again("it hangs limp, and pieces of a limp plant root badly: they are taken when it stands firm", limpAsksDays)
 	case c.piece && among(wish, treatment.PartWish, treatment.Prune):
 		c.leave(string(wish), "it is itself a piece")
@@ -49,9 +51,20 @@ func (c *composer) unwished(wish treatment.Wish) bool {
 // limpAsksDays is after how many days it is asked again whether a limp plant may be cut (common practice).
 const limpAsksDays = 14
 
-// limpForNothing says whether a plant with live roots hangs limp and nothing was accepted that says why.
-func (c *composer) limpForNothing() bool {
-	return c.limp && len(c.Causes) == 0 && !c.rootless && !c.piece && !c.resting()
+// limpThough says whether a plant with live roots hangs limp, and its roots are not what is rescued: then its
+// sound pieces are part of that.
+func (c *composer) limpThough() bool {
+	return c.limp && !c.rescue() && !c.rootless && !c.piece && !c.resting()
+}
+
+// unwellAsksDays is after how many days it is asked again whether what was not well may change its seat (common
+// practice).
+const unwellAsksDays = 28
+
+// unwell says whether a change of seat would come on top of something else: it hangs limp, or has a pest or a disease
+// of leaves, its roots want no work themselves, and the carer did not say that it is to be done all the same.
+func (c *composer) unwell() bool {
+	return c.root == nil && !c.rescue() && !c.Choices.Override.Value && (c.limpThough() || c.explained([]string{"pest", "disease"}, nil))
 }
 
 // foundRootless says whether no live root was counted of a plant that does not rest, and nothing was accepted that

@@ -78,3 +78,49 @@ func TestALeafIsSetByItsLowerEnd(t *testing.T) {
 		assert.Contains(t, words[0], want, kind)
 	}
 }
+
+// A change of seat waits until the plant is well: it neither hangs limp nor has a pest or a disease, unless its roots
+// are worked on anyway or the carer says so.
+func TestAChangeOfSeatWaitsUntilItIsWell(t *testing.T) {
+	for _, c := range []struct {
+		causes, answers, choices string
+		now                      bool
+	}{
+		{``, `"limp":false`, ``, true},
+		{``, `"limp":true`, ``, false},
+		{`"fungal-spot"`, `"limp":false`, ``, false},
+		{`"scale"`, `"limp":false`, ``, false},
+		{`"scale"`, `"limp":false`, `"override":true`, true},
+		{`"chlorine"`, `"limp":false`, ``, true},
+		{`"root-rot"`, `"limp":true`, ``, true},
+	} {
+		s := fmt.Sprintf(`{"kind":"rosa-miniature","causes":[%s],"wish":"setup-change","on":"2026-05-15","answers":{%s,
+			"moist":"right","liveRoots":9,"deadRoots":3},"choices":{%s},"place":{"warmthC":20}}`, c.causes, c.answers, c.choices)
+		works, _ := said(t, s, treatment.Unpot)
+		assert.Equal(t, c.now, len(works) > 0, "%+v", c)
+		looks, days := said(t, s, treatment.Look)
+		all := strings.Join(looks, " ")
+		assert.Equal(t, c.now, !strings.Contains(all, "may it change its seat now?"), "%+v", c)
+		assert.NotContains(t, all, "reservoir", "its new pot has none")
+		if !c.now {
+			assert.Contains(t, days, unwellAsksDays)
+		}
+	}
+}
+
+// Pieces of a limp plant are taken when it stands firm, whatever else ails it but its roots; a fresh mix for what lost
+// most of its roots goes into a smaller pot.
+func TestWishesOfWhatIsLimpOrLostItsRoots(t *testing.T) {
+	for cause, now := range map[string]bool{"anthracnose": false, "low-light": false, "root-rot": true} {
+		why := leftOut(t, fmt.Sprintf(`{"kind":"epipremnum-aureum","causes":[%q],"wish":"propagate","on":"2026-06-15",
+			"answers":{"limp":true,"moist":"right","liveRoots":3,"deadRoots":9},"place":{"warmthC":22}}`, cause),
+			string(treatment.Propagate))
+		assert.Equal(t, now, !strings.Contains(why, "it hangs limp"), cause)
+	}
+	for dead, same := range map[int]bool{3: true, 4: false} {
+		pots, _ := said(t, fmt.Sprintf(`{"kind":"epipremnum-aureum","causes":["medium-collapsed"],"wish":"refresh",
+			"on":"2026-06-15","answers":{"moist":"right","potWidthCm":18,"liveRoots":3,"deadRoots":%d},"place":{"warmthC":22}}`,
+			dead), treatment.ReadyPot)
+		assert.Equal(t, same, strings.Contains(strings.Join(pots, " "), "pot of 18 cm"), "%d: %s", dead, pots)
+	}
+}
