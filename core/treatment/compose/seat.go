@@ -23,7 +23,8 @@ func (c *composer) setting() setting {
 	if c.has(cause.PotBound) && !c.rescue() {
 		w = c.boundWidth()
 	}
-	if c.Wish == treatment.Refresh && !c.rescue() && !deadRoots(c.subject) && c.Facts.PotWidthCM.Known && !c.has(cause.PotBound) {
+	fresh := c.Wish == treatment.Refresh && !c.rescue() && !c.has(cause.PotBound)
+	if fresh && !deadRoots(c.subject) && c.Facts.PotWidthCM.Known {
 		w = c.Facts.PotWidthCM.Value // fresh mix, the same pot
 	}
 	if c.rootless {

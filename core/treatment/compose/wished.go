@@ -21,31 +21,39 @@ func (c *composer) unwished(wish treatment.Wish) bool {
 		c.draft.at(days, rankLook, do(treatment.Look, note(mayNow[wish])))
 		return true
 	}
-	switch {
-	case wish == "":
+	if wish == "" {
 		return false
-	case c.discard != "":
-		c.leave(string(wish), "the plant is let go")
+	}
+	if why := c.neverWished(wish); why != "" {
+		c.leave(string(wish), why)
 		return true
-	case wish != treatment.Propagate && c.foundRootless():
-		c.leave(string(wish), "no live root was counted: a wish is for a plant that is well, and this one is rescued first")
-		return true
+	}
+	switch {
 	case wish == treatment.SetupChange && c.unwell():
 		return again("it changes its seat when it is well: standing firm, and without pests or new marks", unwellAsksDays)
 	case c.limpThough() && among(wish, treatment.Propagate, treatment.Prune):
 		return again("it hangs limp, and pieces of a limp plant root badly: they are taken when it stands firm", limpAsksDays)
-	case c.piece && among(wish, treatment.PartWish, treatment.Prune):
-		c.leave(string(wish), "it is itself a piece")
-		return true
-	case wish == treatment.Prune && !c.prunes():
-		c.leave(string(wish), "its kind never branches where it is cut: only what is dead comes off")
-		return true
 	case wish == treatment.Prune && !branching(c.subject):
 		return again("nothing was seen to grow this month: it is cut when a new leaf shows", 28)
 	case wish == treatment.PartWish:
 		return c.unparted(again)
 	}
 	return false
+}
+
+// neverWished says why a wish is not followed, and not asked for again; empty where it may be followed.
+func (c *composer) neverWished(wish treatment.Wish) string {
+	switch {
+	case c.discard != "":
+		return "the plant is let go"
+	case wish != treatment.Propagate && c.foundRootless():
+		return "no live root was counted: a wish is for a plant that is well, and this one is rescued first"
+	case c.piece && among(wish, treatment.PartWish, treatment.Prune):
+		return "it is itself a piece"
+	case wish == treatment.Prune && !c.prunes():
+		return "its kind never branches where it is cut: only what is dead comes off"
+	}
+	return ""
 }
 
 // limpAsksDays is after how many days it is asked again whether a limp plant may be cut (common practice).
@@ -64,7 +72,8 @@ const unwellAsksDays = 28
 // unwell says whether a change of seat would come on top of something else: it hangs limp, or has a pest or a disease
 // of leaves, its roots want no work themselves, and the carer did not say that it is to be done all the same.
 func (c *composer) unwell() bool {
-	return c.root == nil && !c.rescue() && !c.Choices.Override.Value && (c.limpThough() || c.explained([]string{"pest", "disease"}, nil))
+	sick := c.limpThough() || c.explained([]string{"pest", "disease"}, nil)
+	return sick && c.root == nil && !c.rescue() && !c.Choices.Override.Value
 }
 
 // foundRootless says whether no live root was counted of a plant that does not rest, and nothing was accepted that
