@@ -164,11 +164,8 @@ func (c *composer) wholeWidth(r rootWork) float64 {
 	case r.bound && !c.rescue():
 		w = c.boundWidth()
 	case r.down:
-		w = c.ball(true) + 2.5
-		if !old.Known || !c.Facts.RootBallCM.Known {
-			w = max(4, c.potWidth()-5) + 2.5
-		}
-		w = min(potSize(w), old.Or(w))
+		w = c.smallerWidth()
+		w = min(w, old.Or(w))
 	case c.kind.Has(plant.SnugPot) && old.Known && !c.Facts.RootBallCM.Known:
 		w = old.Value
 	case c.Facts.RootBallCM.Known:
@@ -186,6 +183,15 @@ func (c *composer) wholeWidth(r rootWork) float64 {
 		}
 	}
 	return c.carersPot(w)
+}
+
+// smallerWidth is the pot for what stands in too wide a one: its ball, measured or guessed, and 2.5 cm.
+func (c *composer) smallerWidth() float64 {
+	ball := c.Facts.RootBallCM
+	if !c.Facts.PotWidthCM.Known || !ball.Known {
+		return potSize(max(4, c.potWidth()-5) + 2.5)
+	}
+	return potSize(ball.Value + 2.5)
 }
 
 // carersPot takes the new pot that the carer has, where it is fit.

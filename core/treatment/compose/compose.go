@@ -106,9 +106,8 @@ func faults(s treatment.Situation) error {
 // collect asks every recipe, the gravest cause first, and then the wish.
 func (c *composer) collect() {
 	for _, id := range c.causes {
-		if id == cause.PotBound && boundOfDeadRoots(c.subject) {
-			c.leave(string(treatment.PotUp), "most of its roots were dead: what lives fills no wider pot, which would "+
-				"stay wet; find out first why they died")
+		if op, why := c.pottedInVain(id); why != "" {
+			c.leave(string(op), why)
 			continue
 		}
 		as := c.treatedAs(id)
@@ -142,6 +141,20 @@ func (c *composer) collect() {
 	c.doubtUnfit()
 	c.rootPests()
 	c.settle()
+}
+
+// pottedInVain says why another pot would be no help against a cause, and which work it is left out of; empty where it
+// is or another cause is meant.
+func (c *composer) pottedInVain(id cause.ID) (op treatment.OperatorID, why string) {
+	switch {
+	case id == cause.PotBound && boundOfDeadRoots(c.subject):
+		return treatment.PotUp, "most of its roots were dead: what lives fills no wider pot, which would stay wet; find out " +
+			"first why they died"
+	case id == cause.PotTooBig && c.seat == facts.InPot && c.treatedAs(id) == id && !c.carersMixPot() &&
+		c.Facts.PotWidthCM.Known && c.smallerWidth() >= c.Facts.PotWidthCM.Value:
+		return treatment.Unpot, "a pot that would be narrower is too narrow for what lives: look again for what keeps it wet"
+	}
+	return "", ""
 }
 
 // doubtUnfit says of what was accepted that this way of growing is not known to have it.
