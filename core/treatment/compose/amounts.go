@@ -141,6 +141,9 @@ func potSize(w float64) float64 {
 	return math.Floor(w)
 }
 
+// bound says whether roots fill its pot, so that it gets a wider one.
+func (c *composer) bound() bool { return c.has(cause.PotBound) && !c.rescue() }
+
 // boundWidth is the pot for a pot-bound plant.
 func (c *composer) boundWidth() float64 {
 	w := c.potWidth()
@@ -307,6 +310,18 @@ func shareOf(parts []plant.Part, names ...string) float64 {
 	return of / sum
 }
 
+// ballIn is how wide the ball is that goes into a new pot of w cm: of what has no live root nothing is left, and a
+// ball that was only guessed from the old pot fits into a narrower one.
+func (c *composer) ballIn(w, ball float64) float64 {
+	switch {
+	case c.rootless && c.Facts.LiveRoots.Known:
+		return 0
+	case !c.Facts.RootBallCM.Known && c.Facts.PotWidthCM.Known && w < c.Facts.PotWidthCM.Value:
+		return max(0, min(ball, w-c.round()))
+	}
+	return ball
+}
+
 // ready lays out the pot, with its mix and its amount.
 func (c *composer) ready(w, ball float64, whole bool, opts ...option) step {
 	s := do(treatment.ReadyPot)
@@ -317,7 +332,7 @@ func (c *composer) ready(w, ball float64, whole bool, opts ...option) step {
 	if p.MixFrom == "carer" {
 		p.MixBy = "carer"
 	}
-	p.VolumeML = num(math.Round(MixML(w, ball, whole, p.Shape)))
+	p.VolumeML = num(math.Round(MixML(w, c.ballIn(w, ball), whole, p.Shape)))
 	p.Dry = c.dry && !c.is(treatment.ForestCactus, treatment.BulbPlant) || c.firstRoots()
 	if p.Mix == nil {
 		p.VolumeML, p.PotWidthCM, p.Seat = treatment.Number{}, treatment.Number{}, facts.Hung

@@ -178,7 +178,7 @@ func (c *composer) callusPot(head bool) (w, ballCM float64) {
 	if own := c.Facts.RootBallCM; !c.rootless && own.Known {
 		w = min(w, own.Value+3)
 	}
-	if c.has(cause.PotBound) && !c.rescue() {
+	if c.bound() {
 		w = c.boundWidth()
 	}
 	return w, c.ball(false)

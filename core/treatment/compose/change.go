@@ -3,7 +3,6 @@ package compose
 import (
 	"math"
 
-	"tendermend/core/cause"
 	"tendermend/core/facts"
 	"tendermend/core/treatment"
 )
@@ -61,7 +60,7 @@ func (c *composer) aimedAt() setting {
 	case c.school == treatment.ClayPot || !c.orchid && c.Choices.Aim == "S5":
 		c.school = treatment.ClayPot
 		w := math.Floor(min(c.ball(false)+2.5, c.Facts.PotWidthCM.Or(99)))
-		if c.has(cause.PotBound) && !c.rescue() {
+		if c.bound() {
 			w = c.boundWidth()
 		}
 		return setting{treatment.SetReservoir, []step{do(treatment.BakeGrit), c.ranged(c.clayPot(w))}, w}
@@ -89,6 +88,6 @@ func (c *composer) clayPot(w float64) step {
 	return c.ready(w, c.ball(false), false, with(func(p *treatment.Params) {
 		p.Seat, p.Shape, p.Mix, p.MixFrom, p.MixBy = facts.InReservoir, "usual", schoolMixes[treatment.ClayPot],
 			"reservoir", ""
-		p.VolumeML = num(math.Round(MixML(w, c.ball(false), false, "usual")))
+		p.VolumeML = num(math.Round(MixML(w, c.ballIn(w, c.ball(false)), false, "usual")))
 	}))
 }

@@ -1,6 +1,7 @@
 package compose
 
 import (
+	"fmt"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -36,4 +37,32 @@ func TestAMixOfOnesOwnIsTaken(t *testing.T) {
 	assert.Equal(t, own, mixed(append(bad, own...)).Mix)
 	assert.Equal(t, mixed(nil).Mix, mixed(bad).Mix)
 	assert.NotEqual(t, "carer", mixed(bad).MixFrom)
+}
+
+// The mix fills the new pot round what goes in: an unmeasured ball is no wider than a narrower pot lets it be, and of
+// what has no live root nothing takes room. A 15 cm pot holds 0.533 x 15^3 = 1.8 l, an 8 cm pot 0.27 l.
+func TestTheMixFillsANarrowerPot(t *testing.T) {
+	for _, c := range []struct {
+		kind, cause, answers string
+		from, to             float64 // ml
+	}{
+		{"ficus-pumila", "pot-too-big", `"potWidthCm":18,"liveRoots":9`, 500, 1200},
+		{"coelogyne-pandurata", "bloom-drain", `"potWidthCm":26,"liveRoots":0,"deadRoots":12`, 230, 320},
+		{"begonia-tuberhybrida", "black-rot", `"potWidthCm":18,"liveRoots":0,"deadRoots":12`, 150, 220},
+	} {
+		p, err := Plan(situationOf(t, fmt.Sprintf(`{"kind":%q,"causes":[%q],"on":"2026-06-15","answers":{"moist":"right",%s},
+			"place":{"warmthC":20}}`, c.kind, c.cause, c.answers)))
+		require.NoError(t, err)
+		found := false
+		for _, s := range p.Sittings {
+			for _, x := range s.Steps {
+				if ml := x.Params.VolumeML; x.Op == treatment.ReadyPot && ml.Known && x.Params.For == "" {
+					found = true
+					assert.Greater(t, ml.Value, c.from, "%s: %s", c.kind, x.Words)
+					assert.Less(t, ml.Value, c.to, "%s: %s", c.kind, x.Words)
+				}
+			}
+		}
+		assert.True(t, found, c.kind)
+	}
 }

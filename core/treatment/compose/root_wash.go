@@ -385,7 +385,7 @@ func (c *composer) feedLater(op treatment.OperatorID) {
 // fromCup takes it out of the cup when its tips run.
 func (c *composer) fromCup() {
 	width := 8.0
-	if c.has(cause.PotBound) && !c.rescue() {
+	if c.bound() {
 		width = c.boundWidth()
 	}
 	school := c.school

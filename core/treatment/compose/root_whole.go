@@ -216,7 +216,7 @@ func (c *composer) restFirst() {
 	c.school = treatment.OwnMix
 	r := rootWork{kind: washRoots}
 	w := c.rescueWidth(c.rootless)
-	if c.has(cause.PotBound) && !c.rescue() {
+	if c.bound() {
 		w = c.boundWidth()
 	}
 	steps := []step{c.ranged(c.ready(w, c.ball(false), false)), c.blade()}

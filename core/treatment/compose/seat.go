@@ -20,7 +20,7 @@ type setting struct {
 func (c *composer) setting() setting {
 	ballCM := c.ball(false)
 	w := c.rescueWidth(c.rootless)
-	if c.has(cause.PotBound) && !c.rescue() {
+	if c.bound() {
 		w = c.boundWidth()
 	}
 	fresh := c.Wish == treatment.Refresh && !c.rescue() && !c.has(cause.PotBound)
@@ -42,7 +42,7 @@ func (c *composer) setting() setting {
 			op,
 			[]step{do(treatment.BakeGrit), c.ranged(c.ready(w, ballCM, false, with(func(p *treatment.Params) {
 				p.Seat, p.Shape = facts.InReservoir, "usual"
-				p.VolumeML = num(math.Round(MixML(w, ballCM, false, "usual")))
+				p.VolumeML = num(math.Round(MixML(w, c.ballIn(w, ballCM), false, "usual")))
 			})))},
 			w,
 		}
