@@ -148,8 +148,8 @@ func (c *composer) collect() {
 func (c *composer) pottedInVain(id cause.ID) (op treatment.OperatorID, why string) {
 	switch {
 	case id == cause.PotBound && boundOfDeadRoots(c.subject):
-		return treatment.PotUp, "most of its roots were dead: what lives fills no wider pot, which would stay wet; find out " +
-			"first why they died"
+		return treatment.PotUp, "most of its roots were dead: what lives fills no wider pot, which would stay wet; find " +
+			"out first why they died"
 	case id == cause.PotTooBig && c.seat == facts.InPot && c.treatedAs(id) == id && !c.carersMixPot() &&
 		c.Facts.PotWidthCM.Known && c.smallerWidth() >= c.Facts.PotWidthCM.Value:
 		return treatment.Unpot, "a pot that would be narrower is too narrow for what lives: look again for what keeps it wet"

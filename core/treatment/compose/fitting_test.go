@@ -129,12 +129,12 @@ func TestAPotIsMadeNarrowerOnlyWhereItCanBe(t *testing.T) {
 		answers string
 		works   bool
 	}{
-		{`"potWidthCm":6`, false}, {`"potWidthCm":7`, true},
-		{`"potWidthCm":10,"rootBallCm":8`, false}, {`"potWidthCm":11,"rootBallCm":8`, true},
+		{`,"potWidthCm":6`, false}, {`,"potWidthCm":7`, true},
+		{`,"potWidthCm":10,"rootBallCm":8`, false}, {`,"potWidthCm":11,"rootBallCm":8`, true},
 		{``, true},
 	} {
 		s := fmt.Sprintf(`{"kind":"asparagus-densiflorus-myersii","causes":["pot-too-big"],"on":"2026-05-15",
-			"answers":{"moist":"wet","liveRoots":9,"deadRoots":3%s},"place":{"warmthC":20}}`, strings.TrimSuffix(","+c.answers, ","))
+			"answers":{"moist":"wet","liveRoots":9,"deadRoots":3%s},"place":{"warmthC":20}}`, c.answers)
 		works, _ := said(t, s, treatment.Unpot)
 		assert.Equal(t, c.works, len(works) > 0, c.answers)
 		assert.Equal(t, !c.works, strings.Contains(leftOut(t, s, "unpot"), "too narrow for what lives"), c.answers)
