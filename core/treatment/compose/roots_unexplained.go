@@ -38,9 +38,10 @@ func (c *composer) rootsUnexplained() {
 		!late && c.leftBelow(wetThough) {
 		return
 	}
-	dead := c.mostRootsDead() && !c.has(cause.Overwatering) // its own plan asks for rot, on two days
+	dead := c.mostRootsDead() && !c.has(cause.Overwatering) // its own plan asks for rot on other days
 	unseen := late || c.has(cause.BaseBuried)               // freed from above: its base may rot, and nobody looks below
-	limp := c.limpInMoist() && (wetThough || unseen || !c.explained(deadRootsOf, limpsOf))
+	drowned := c.has(cause.Overwatering) && c.foundWet() // that may have become rot already
+	limp := c.limpInMoist() && (wetThough || unseen || drowned || !c.explained(deadRootsOf, limpsOf))
 	if why := c.whySmelled(dead, limp); why != "" {
 		c.smelledBelow(why)
 	}
@@ -90,7 +91,7 @@ func (c *composer) drinksThough() bool {
 
 // smelledBelow looks for rot at the hole and at the foot today.
 func (c *composer) smelledBelow(why string) {
-	c.smelled = true
+	c.smelled = !c.has(cause.Overwatering) // its own plan asks on two days whether it is firm
 	c.draft.at(0, rankStart, do(treatment.Look, note("does the hole smell sour, or is its foot soft? "+why+
 		": if either, leave the rest of this and plan for root rot today")))
 }

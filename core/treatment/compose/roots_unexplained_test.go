@@ -93,7 +93,9 @@ func TestLimpInWetMediumIsSmeltAtWhereNothingSaysWhy(t *testing.T) {
 		{`"powdery-mildew"`, `"limp":false,"moist":"wet"`, false},
 		{`"powdery-mildew","heat-stress"`, `"limp":true,"moist":"wet"`, false},
 		{`"powdery-mildew","settling-in"`, `"limp":true,"moist":"wet"`, false},
-		{`"powdery-mildew","overwatering"`, `"limp":true,"moist":"wet"`, false},
+		{`"powdery-mildew","overwatering"`, `"limp":true,"moist":"wet"`, true}, // it may have rotted already
+		{`"powdery-mildew","overwatering"`, `"limp":true,"moist":"right"`, false},
+		{`"powdery-mildew","overwatering"`, `"limp":false,"moist":"wet"`, false},
 	} {
 		words, day := rootLook(t, fmt.Sprintf(
 			`{"kind":"pelargonium-zonal","causes":[%s],"on":"2026-05-15","answers":{%s}}`, c.causes, c.answers))
