@@ -122,7 +122,8 @@ func TestOrderAndCountOfWhatIsFound(t *testing.T) {
 	assert.Equal(t, Signs("Droopy!"), Signs("droopy"))
 	for said, first := range map[string]string{
 		"the leaves wilted": "leaf.drooping", "smells sour": "root.smell", "it smells bad": "root.smell",
-		"the leaf stinks": "leaf.smell", "heatwave": "place.heat", "too dry": "med.dry-through", "looks thirsty": "leaf.drooping",
+		"the leaf stinks": "leaf.smell", "heatwave": "place.heat", "too dry": "med.dry-through",
+		"looks thirsty": "leaf.drooping",
 	} {
 		assert.Equal(t, first, Signs(said)[0], said)
 	}

@@ -30,15 +30,15 @@ type Sort struct {
 func Sorts() []Sort { return slices.Clone(sorts) }
 
 var sorts = []Sort{
-	{"live", "Live", "firm when pinched; an orchid's turns green once wetted"},
-	{"doubtful", "In doubt", "dry skin, but the core may live: wetted and still not green"},
+	{"live", "Live", "firm when pinched, and pale inside; silvery roots of an orchid turn green once wetted"},
+	{"doubtful", "In doubt", "dry skin, but the core may live: silvery, and still not green when wetted"},
 	{"deadDry", "Dead and dry", "hollow or papery, flat between the fingers, still so when wetted"},
 	{"mushy", "Mushy", "brown and soft; the skin slides off and leaves a thread"},
 }
 
 // Manner says how a tally is taken (common practice).
-const Manner = "Pinch each root, wet it, and wait ten minutes for green. A dry skin is no dead core: when in " +
-	"doubt, keep it."
+const Manner = "Pinch each root; wet silvery ones, and wait five minutes for green. A dry skin is no dead core: " +
+	"when in doubt, keep it."
 
 func (c Count) total() int { return c.Live + c.Doubtful + c.DeadDry + c.Mushy }
 

@@ -70,7 +70,7 @@ var rootOperators = []Operator{
 	{
 		ID:      Tally,
 		Title:   "Count the roots",
-		How:     "Live, dead, doubtful. Pinch, wet, wait five minutes: a live root of an orchid turns green.",
+		How:     "Live, dead, doubtful. Pinch, wet, wait five minutes: live silvery roots turn green.",
 		Minutes: 10,
 		Does:    Gentle,
 		Done:    "The numbers are typed in.",

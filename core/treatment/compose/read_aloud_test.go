@@ -201,3 +201,18 @@ func TestABogPlantIsNotDriedForSpringtails(t *testing.T) {
 		assert.Equal(t, held, len(words) > 0, kind)
 	}
 }
+
+// Only silvery roots turn green when they are wetted: those of a slipper orchid are brown and furry, and those of one
+// that grows in the ground are pale.
+func TestHowALiveRootIsTold(t *testing.T) {
+	for kind, want := range map[string]string{
+		"phalaenopsis-hybrid": "turns green.", "paphiopedilum-maudiae-hybrid": "brown and furry its skin",
+		"phragmipedium-caudatum": "brown and furry its skin", "ludisia-discolor": "firm and pale inside.",
+		"monstera-deliciosa": "firm and pale inside.",
+	} {
+		words, _ := said(t, `{"kind":"`+kind+`","causes":["root-rot"],"on":"2026-05-15","answers":{"limp":true,
+			"moist":"wet","liveRoots":4,"deadRoots":8},"place":{"warmthC":20}}`, treatment.Tally)
+		require.NotEmpty(t, words, kind)
+		assert.Contains(t, words[0], want, kind)
+	}
+}

@@ -39,15 +39,19 @@ func (c *composer) rootsUnexplained() {
 		return
 	}
 	dead := c.mostRootsDead() && !c.has(cause.Overwatering) // its own plan asks for rot on other days
-	unseen := late || c.has(cause.BaseBuried)               // freed from above: its base may rot, and nobody looks below
-	drowned := c.has(cause.Overwatering) && c.foundWet() // that may have become rot already
-	limp := c.limpInMoist() && (wetThough || unseen || drowned || !c.explained(deadRootsOf, limpsOf))
+	limp := c.limpInMoist() && (wetThough || late || c.mayHaveRotted() || !c.explained(deadRootsOf, limpsOf))
 	if why := c.whySmelled(dead, limp); why != "" {
 		c.smelledBelow(why)
 	}
 	if dead {
 		c.potOfDeadRoots()
 	}
+}
+
+// mayHaveRotted says whether what was accepted may have become rot already, and nobody looks below: freed from above
+// its base may rot, and what hangs limp in a wet pot may have drowned.
+func (c *composer) mayHaveRotted() bool {
+	return c.has(cause.BaseBuried) || c.has(cause.Overwatering) && c.foundWet()
 }
 
 // saidDryAndWet says whether a cause that wants water was accepted of a medium that was found with it.

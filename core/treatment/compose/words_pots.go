@@ -2,6 +2,7 @@ package compose
 
 import (
 	"fmt"
+	"slices"
 	"strings"
 
 	"tendermend/core/cause"
@@ -59,11 +60,17 @@ func sayTally(w saying) string {
 	if w.Params.PotWidthTo.Known || !w.Facts.RootBallCM.Known {
 		said += ", and measure how wide the live ball is"
 	}
-	if w.orchid {
+	switch genus, _, _ := strings.Cut(w.kind.Botanical, " "); {
+	case slices.Contains(furryRooted, genus):
+		return said + ". A live root is firm and white inside, however brown and furry its skin; it never turns green."
+	case w.orchid && w.epiphyte:
 		return said + ". Pinch one, wet it, wait five minutes: a live root turns green."
 	}
 	return said + ". A live root is firm and pale inside."
 }
+
+// furryRooted are slipper orchids: their live roots are brown and furry (common practice).
+var furryRooted = []string{"Paphiopedilum", "Phragmipedium"}
 
 func sayPotUp(w saying) string {
 	if w.has(cause.BaseBuried) {
