@@ -2,9 +2,11 @@ package compose
 
 import (
 	"fmt"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
 
 	"tendermend/core/treatment"
 )
@@ -44,5 +46,15 @@ func TestDeadWaterRootsAreTreatedLikeRot(t *testing.T) {
 		words, _ := said(t, `{"kind":"citrus-limon","causes":["water-roots"],"on":"2026-05-15","answers":{"moist":"wet",`+
 			counted+`,"potWidthCm":18},"place":{"warmthC":22}}`, treatment.WashOff)
 		assert.Equal(t, washed, len(words) > 0, counted)
+	}
+}
+
+// Where a sound top goes on alone, the rotten base is bagged with its medium; not where other shoots stand in it.
+func TestTheRottenBaseIsBaggedWithItsMedium(t *testing.T) {
+	for growths, bagged := range map[int]bool{1: true, 2: false} {
+		words, _ := said(t, fmt.Sprintf(`{"kind":"tradescantia-zebrina","causes":["base-rot"],"on":"2026-07-10","answers":
+			{"limp":true,"moist":"wet","growths":%d},"place":{"warmthC":22}}`, growths), treatment.BagWaste)
+		require.NotEmpty(t, words)
+		assert.Equal(t, bagged, strings.Contains(words[0], "Bag the old base with its medium and what was cut"), words[0])
 	}
 }

@@ -55,7 +55,7 @@ func (c *composer) finish() {
 		}
 		for i, x := range s.steps {
 			if x.Op == treatment.BagWaste {
-				x.Params.What = waste(s.steps[:i])
+				x.Params.What = c.waste(s.steps[:i])
 			}
 			x.Words = c.words(x)
 			x.Materials = c.materials(x)
