@@ -128,3 +128,31 @@ func TestItIsLookedAtUntilItIsLetBack(t *testing.T) {
 		assert.Contains(t, words[len(words)-1], until, causes)
 	}
 }
+
+// Looks go on where they would end more than a week before a release is due, each week, and every two weeks where more
+// than twelve weeks without a pest are asked for.
+func TestHowOftenItIsLookedAtUntilItIsLetBack(t *testing.T) {
+	for _, c := range []struct{ days, every, fortnights int }{
+		{35, 0, 0}, {36, 36, 0}, {84, 84, 0}, {85, 0, 85},
+	} {
+		list := []*sit{
+			{dated: true, day: 7, slot: treatment.Morning, steps: []step{do(treatment.Look, every(7, toDay(28)))}},
+			{gate: gate.Gate{gate.CleanFor(c.days, 3)}, steps: []step{do(treatment.Release)}},
+		}
+		weekly, fortnights := 0, 0
+		for _, s := range (&composer{}).lookedUntilFree(list) {
+			for _, x := range s.steps {
+				switch {
+				case x.Op != treatment.Look || len(x.Until) == 0 || x.Until[0].Is != gate.Clean:
+				case x.Every == weekOfLooks:
+					weekly = x.Until[0].Days
+				default:
+					fortnights = x.Until[0].Days
+					assert.Equal(t, 2*weekOfLooks, x.Every)
+				}
+			}
+		}
+		assert.Equal(t, c.every, weekly, c.days)
+		assert.Equal(t, c.fortnights, fortnights, c.days)
+	}
+}
