@@ -184,7 +184,8 @@ func (c *composer) lookedUntilFree(list []*sit) []*sit {
 // longQuiet is from how many days without a pest on it is enough to look every two weeks (common practice).
 const longQuiet = 84
 
-// weekOfLooks is by how many days the looks may end before a release is due: one look tells.
+// weekOfLooks is how often, in days, it is looked at until its release, and by how much the looks may end before that
+// is due: one look tells (common practice).
 const weekOfLooks = 7
 
 // quietOfRelease is for what days without a new mark or a pest a plan's release waits; nil where for none.
