@@ -46,7 +46,7 @@ func TestGatesAreSaidInWords(t *testing.T) {
 		"3 roots of 7.5 cm, after release": "3 roots of 7.5 cm on the plantlet, out of isolation",
 		"roots 1-3 cm on new growth":       "new roots of 1 to 3 cm",
 		"resists a nudge":                  "it resists a gentle nudge",
-		"firm for a day, in range 3 d":     "firm for 1 day, it stands in its range of warmth for 3 days",
+		"firm for a day, in range 3 d":     "it has stood firm for 1 day, it stands in its range of warmth for 3 days",
 		"14 clean days without a new mark, 3 looks, no live rot": "14 days without a new mark in 3 looks, no live rot",
 	} {
 		g, err := Read(short)

@@ -99,7 +99,7 @@ var wordsOf = map[Is]func(Condition) string{
 		if c.Days == 0 {
 			return "it is firm"
 		}
-		return "firm for " + working.Count(c.Days, "day")
+		return "it has stood firm for " + working.Count(c.Days, "day")
 	},
 	Dry:   fixed("it is as dry as it likes to be before water"),
 	Moist: fixed("its medium is moist again"),

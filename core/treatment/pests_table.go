@@ -43,7 +43,7 @@ var foes = []Foe{
 		Group:   Mites,
 		Reached: []OperatorID{Oil, LabelDrug, Soap, Predators},
 		Lasting: true,
-		Beside:  "all orchids near it",
+		Beside:  "what stands near it, orchids first",
 	},
 	{
 		Cause:   cause.BroadMite,

@@ -34,7 +34,7 @@ func (c *composer) afterHeld(list []*sit) []*sit {
 	if watered == from && !anyHas(list[from:], treatment.ByRule, treatment.HoldWater) {
 		steps = append(steps, c.ruleAfter(list[max(potted, 0)])...)
 	}
-	if potted >= 0 && !anyHas(list[from:], treatment.Look, treatment.SlideLook) {
+	if potted >= 0 && !slices.ContainsFunc(list[from:], looksByItself) {
 		until := gate.Gate{gate.DaysSince(facts.SatRoots, looksAfterHeld)}
 		steps = append(steps, do(treatment.Look, every(7, until)))
 	}
@@ -49,6 +49,12 @@ func (c *composer) afterHeld(list []*sit) []*sit {
 		list = append(list, &sit{slot: treatment.Morning, gate: steady, steps: []step{weanIt()}})
 	}
 	return list
+}
+
+// looksByItself says whether a sitting looks at it otherwise than once, so many days after the work.
+func looksByItself(s *sit) bool {
+	once := len(s.gate) == 1 && s.gate[0].Is == gate.Days && s.gate[0].Since == facts.SatRoots
+	return has(s.steps, treatment.Look) && !once
 }
 
 // ruleAfter is its water from its first water on, by what it was set into; none where it

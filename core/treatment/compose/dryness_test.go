@@ -182,3 +182,72 @@ func TestABasketOfMossIsNotWateredByTheRoots(t *testing.T) {
 		assert.Contains(t, strings.Join(words, " "), c.says, "%+v", c)
 	}
 }
+
+// Water and potting of its pieces is none for the mother: she drinks, or is kept dry, as she was found.
+func TestTheWaterOfPiecesIsNoneForTheMother(t *testing.T) {
+	for moist, op := range map[string]treatment.OperatorID{"bone": treatment.ByRule, "wet": treatment.HoldWater} {
+		words, days := said(t, `{"kind":"nephrolepis-exaltata","causes":["offset-drain"],"on":"2026-05-15",
+			"answers":{"limp":false,"moist":"`+moist+`","liveRoots":9},"place":{"warmthC":20}}`, op)
+		require.NotEmpty(t, words, moist)
+		assert.Equal(t, 0, days[0], moist)
+	}
+}
+
+// What drinks from its cup has its medium moistened too, where that was found dry through.
+func TestTheDryMediumOfACupIsMoistened(t *testing.T) {
+	for moist, says := range map[string]bool{"bone": true, "dry": false, "right": false} {
+		words, _ := said(t, `{"kind":"guzmania-lingulata","causes":["dry-air"],"on":"2026-05-15",
+			"answers":{"limp":false,"moist":"`+moist+`","liveRoots":9},"place":{"warmthC":20}}`, treatment.ByRule)
+		assert.Equal(t, says, strings.Contains(strings.Join(words, " "), "dry through: give it a little water"), moist)
+	}
+}
+
+// A line for water of its own that comes later than three days is said today as well, where it was found too dry.
+func TestALateLineForWaterIsSaidTodayToo(t *testing.T) {
+	for late, lines := range map[int][]int{0: {0}, dryWaits: {0}, dryWaits + 1: {0, dryWaits + 1}} {
+		c := laid(t, `{"kind":"monstera-deliciosa","causes":["old-leaf"],"on":"2026-05-15",
+			"answers":{"limp":false,"moist":"bone","liveRoots":9},"place":{"warmthC":20}}`)
+		list := c.wateredWhileDry([]*sit{{dated: true, day: late, steps: []step{do(treatment.ByRule)}}})
+		var days []int
+		for _, x := range list {
+			for range x.steps {
+				days = append(days, x.day)
+			}
+		}
+		slices.Sort(days)
+		assert.Equal(t, lines, days, "%d", late)
+	}
+	assert.Equal(t, 3, dryWaits)
+}
+
+// A flush that a basin does not hold is sent where it may run away.
+func TestALargeFlushIsSentWhereItMayRunAway(t *testing.T) {
+	for ml, far := range map[float64]bool{byTheCan - 1: false, byTheCan: true} {
+		x := do(treatment.Flush)
+		x.Params.ML = num(ml)
+		c := laid(t, `{"kind":"monstera-deliciosa","causes":["old-leaf"],"on":"2026-05-15"}`)
+		assert.Equal(t, far, strings.Contains(c.words(x), "outdoors"), "%g", ml)
+	}
+	assert.EqualValues(t, 10_000, byTheCan)
+}
+
+// Soaks that are left out leave no drying behind: what was found wet is shaken dry today, and no more.
+func TestNoDryingAfterSoaksThatAreLeftOut(t *testing.T) {
+	words, days := said(t, `{"kind":"tillandsia-usneoides","causes":["drought"],"on":"2026-05-15",
+		"answers":{"limp":false,"moist":"wet"},"place":{"warmthC":20}}`, treatment.CrownDry)
+	require.NotEmpty(t, words)
+	for i := range words {
+		assert.Equal(t, 0, days[i], words[i])
+		assert.NotContains(t, words[i], "Again")
+	}
+}
+
+// What hangs with bare roots, of which none lives, is told its rescue, and not to wet its roots.
+func TestDeadRootsThatHangAreNotWetted(t *testing.T) {
+	for live, wetted := range map[string]bool{"0": false, "4": true} {
+		words, _ := said(t, `{"kind":"rhynchostylis-gigantea","causes":["soft-rot"],"on":"2026-06-15",
+			"answers":{"limp":true,"moist":"wet","liveRoots":`+live+`,"deadRoots":3},"place":{"warmthC":20}}`,
+			treatment.ByRule)
+		assert.Equal(t, wetted, len(words) > 0, live)
+	}
+}

@@ -22,7 +22,7 @@ func (c *composer) driesFirst() bool {
 // heldWhileWet gives no water to what was found wet, where the plan says nothing of water: what
 // stands wet dries first, whatever else ails it (common practice).
 func (c *composer) heldWhileWet(list []*sit) []*sit {
-	if !c.driesFirst() || c.untied || c.resting() || c.piece || anyHas(list, waters...) {
+	if !c.driesFirst() || c.untied || c.resting() || c.piece || tellsOfWater(list) {
 		return list
 	}
 	return c.onDay(list, treatment.CareSit, 0, []step{do(treatment.HoldWater, until(due))})
@@ -38,24 +38,35 @@ func (c *composer) wateredWhileDry(list []*sit) []*sit {
 	return drinksBeforeSprays(c.drinksToday(list))
 }
 
-// drinksToday gives such a plant its line for water on the first day.
+// drinksToday gives such a plant its line for water on the first day: the plan's own where that comes within a
+// few days, one more where it comes later.
 func (c *composer) drinksToday(list []*sit) []*sit {
-	if !anyHas(list, waters...) {
-		return c.onDay(list, treatment.CareSit, 0, []step{do(treatment.ByRule, water(c.betterWater()))})
-	}
+	today := func(x step) []*sit { return c.onDay(list, treatment.CareSit, 0, []step{x}) }
 	for _, s := range list {
-		i := slices.IndexFunc(s.steps, func(x step) bool { return slices.Contains(waters, x.Op) })
+		i := slices.IndexFunc(s.steps, ofItsWater)
 		if i < 0 {
 			continue
 		}
-		if x := s.steps[i]; s.dated && s.day > 0 && s.day <= dryWaits && ruled(x) && x.Every == 0 {
+		x := s.steps[i]
+		switch {
+		case !s.dated || s.day > dryWaits:
+			return today(do(treatment.ByRule, water(c.betterWater())))
+		case s.day > 0 && ruled(x) && x.Every == 0:
 			s.steps = slices.Delete(slices.Clone(s.steps), i, i+1)
-			return c.onDay(list, treatment.CareSit, 0, []step{x})
+			return today(x)
 		}
-		break
+		return list
 	}
-	return list
+	return today(do(treatment.ByRule, water(c.betterWater())))
 }
+
+// tellsOfWater says whether a plan says anything of the water of the plant itself.
+func tellsOfWater(list []*sit) bool {
+	return slices.ContainsFunc(list, func(s *sit) bool { return slices.ContainsFunc(s.steps, ofItsWater) })
+}
+
+// ofItsWater says whether a step is of the water of the plant itself, and not of its pieces.
+func ofItsWater(x step) bool { return slices.Contains(waters, x.Op) && x.Params.For == "" }
 
 // drinksBeforeSprays has what was found too dry drink before it is washed and sprayed that day: soap, oil and
 // products burn a leaf that wants water (common practice, and what their labels say).
@@ -81,6 +92,8 @@ func (c *composer) drinksNow() string {
 		return "It is too dry for it: wet it through from above now, with low-mineral water."
 	case c.has(cause.NoDrainage) || c.Facts.PotHoles.Known && !c.Facts.PotHoles.Value:
 		return "It is too dry for it: water it now, a fifth of its pot at most, and tip out what stands after an hour."
+	case c.kind.WaterRule == plant.CupWater:
+		return "It is dry through: give it a little water round the rim now, away from its stem, until it is moist."
 	case c.seat == facts.InBasket:
 		return "It is too dry for it: dip its basket in water until bubbles stop, and let it drip off."
 	case c.moist == facts.Dry:
@@ -89,8 +102,8 @@ func (c *composer) drinksNow() string {
 	return "It is dry through: water it now, slowly and twice, until it drips, and let it drain."
 }
 
-// dryWaits is up to how many days later a plan may water what was found too dry: it is watered
-// today instead (common practice).
+// dryWaits is up to how many days later a plan's own line for water is said today instead, where it was found
+// too dry (common practice).
 const dryWaits = 3
 
 // foundTooDry says whether it stands in a pot that was found too dry for its kind, and may drink:
@@ -99,7 +112,7 @@ func (c *composer) foundTooDry() bool {
 	tooDry := c.Facts.Moist.Known && (c.moist == facts.Bone || c.moist == facts.Dry && c.driesLittle())
 	lives := !c.rootless || !c.Facts.LiveRoots.Known // without a live root nothing can drink
 	return tooDry && lives && !c.dryKind() && c.mediumFelt() && (!c.resting() || neverRests(c.subject)) &&
-		!c.piece && !c.is(treatment.AirPlant, treatment.Bromeliad, treatment.WinterDeciduous)
+		!c.piece && !c.is(treatment.AirPlant, treatment.WinterDeciduous)
 }
 
 // mediumFelt says whether it stands in a medium that was felt: in a pot, or in a basket that is not of air roots.
@@ -134,21 +147,27 @@ func (c *composer) saidDry(list []treatment.Sitting) {
 	}
 	for _, s := range list {
 		for i, x := range s.Steps {
-			if !slices.Contains(waters, x.Op) || x.Op == treatment.Routine {
+			if !ofItsWater(x) || x.Op == treatment.Routine {
 				continue
 			}
-			half := x.Params.How == "half"
-			plain := plainRule(x) || half || x.Params.How == "" && whereOfRule[x.Params.What] != ""
-			if s.Day != nil && *s.Day == 0 && ruled(x) && plain && x.Every == 0 {
-				now := c.drinksNow()
-				if half {
-					now = "It is too dry for it: give it half of the usual amount now, slowly."
-				}
-				s.Steps[i].Words = now + " From then on: " + lowered(x.Words)
+			if s.Day != nil && *s.Day == 0 && ruled(x) && x.Every == 0 {
+				s.Steps[i].Words = c.drinksFirst(x)
 			}
 			return
 		}
 	}
+}
+
+// drinksFirst says how it is watered today, before the line says how from then on; the line alone where it is not
+// plainly by the rule.
+func (c *composer) drinksFirst(x step) string {
+	switch {
+	case x.Params.How == "half":
+		return "It is too dry for it: give it half of the usual amount now, slowly. From then on: " + lowered(x.Words)
+	case plainRule(x), x.Params.How == "" && whereOfRule[x.Params.What] != "":
+		return c.drinksNow() + " From then on: " + lowered(x.Words)
+	}
+	return x.Words
 }
 
 // waters are the steps that say when it drinks, or that wet its medium.

@@ -158,8 +158,11 @@ func (c *composer) rootsMissed(list []*sit) []*sit {
 }
 
 // rescueAsked asks today for the rescue of what has no live root, and looks at it until then. Where its pot is
-// dry already, or wet, no line for water by its rule stands: no root drinks.
+// dry already, or wet, or it has none, no line for water by its rule stands: no root drinks.
 func (c *composer) rescueAsked(list []*sit, said string) []*sit {
+	if c.bareRooted() {
+		list = ruleLeftOut(list)
+	}
 	if (c.foundDue() || c.foundWet()) && c.seat == facts.InPot && !c.has(cause.Dormancy) {
 		list = ruleLeftOut(list)
 		if !anyHas(list, slices.Concat(sprays, cutOps, tidies, waters)...) {

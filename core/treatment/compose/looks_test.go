@@ -156,3 +156,18 @@ func TestHowOftenItIsLookedAtUntilItIsLetBack(t *testing.T) {
 		assert.Equal(t, c.fortnights, fortnights, c.days)
 	}
 }
+
+// Looks for root mealybugs are counted from the work on the roots: on days where it has one, and from its day
+// where it waits.
+func TestTheWatchForRootMealybugsIsCountedFromTheWork(t *testing.T) {
+	for warmth, dated := range map[string]bool{"24": true, "31": false} {
+		words, days := said(t, `{"kind":"philodendron-gloriosum","causes":["root-mealybug"],"on":"2026-03-15",
+			"answers":{"limp":false,"moist":"right","potWidthCm":12},"place":{"warmthC":`+warmth+`}}`, treatment.SlideLook)
+		require.Len(t, words, 3, warmth)
+		if dated {
+			assert.Equal(t, []int{21, 42, 54}, days)
+			continue
+		}
+		assert.Equal(t, []int{-1, -1, -1}, days)
+	}
+}

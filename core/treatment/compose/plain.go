@@ -37,6 +37,7 @@ var placings = map[treatment.OperatorID]placing{
 	treatment.Supplement:  placeFeed,
 	treatment.FeedIt:      placeFeed,
 	treatment.RinseOff:    placeRinse,
+	treatment.CrownDry:    placeDrying,
 }
 
 // sitsOnDay says whether the root sitting has a day.
@@ -166,6 +167,9 @@ func (c *composer) hasHadWater(p *plain) bool {
 		return false
 	}
 	why := "its medium was found moist: it has had water"
+	if c.habitID == treatment.AirPlant {
+		why = "it was found wet: it has had water"
+	}
 	if c.limp {
 		why += ", and hangs for something else"
 	}
@@ -183,6 +187,11 @@ func placeSoak(c *composer, p *plain) bool {
 		p.day = max(p.day, c.drinks())
 	}
 	return false
+}
+
+// placeDrying has no air plant dried after soaks that are left out: only today, as it was found wet.
+func placeDrying(c *composer, p *plain) bool {
+	return c.habitID == treatment.AirPlant && p.step.Every > 0 && c.wetThough(p.cause)
 }
 
 // placeWarmth gives a rest the warmth that its kind's row names.

@@ -78,7 +78,13 @@ func (c *composer) rootMealybug() {
 	if c.root == nil && !c.change {
 		c.noRoots(from)
 	}
-	for i, day := range []int{21, 42, max(k.clear, 49)} {
+	c.woolLooks(from, max(k.clear, 49))
+	c.clear = max(c.clear, k.clear, 49)
+}
+
+// woolLooks looks for wool three times after the work, the last time when a generation is over.
+func (c *composer) woolLooks(from, last int) {
+	for i, day := range []int{21, 42, last} {
 		look := do(treatment.SlideLook)
 		switch {
 		case c.untied || !among(c.seat, facts.InPot, facts.InReservoir, facts.InDish) ||
@@ -88,9 +94,12 @@ func (c *composer) rootMealybug() {
 			look = do(treatment.Look, note("no white wool at the holes, the rim or its foot? It is not slid out yet: its "+
 				"few new roots would tear"))
 		}
+		if c.gated && (c.root != nil || c.change) {
+			c.draft.gate(gate.Gate{gate.DaysSince(facts.SatRoots, day)}, look) // its work has no day yet
+			continue
+		}
 		c.draft.at(from+day, rankLook, look)
 	}
-	c.clear = max(c.clear, k.clear, 49)
 }
 
 // fewLive is under how many live roots a ball that was washed falls apart when it is slid out

@@ -86,15 +86,22 @@ func sayBottom(w saying) string {
 }
 
 func sayFlush(w saying) string {
-	amount := "three times its pot's volume"
-	if ml := w.Params.ML; ml.Known {
-		amount = fmt.Sprintf("%.1f litres", ml.Value/1000)
-	}
 	if w.bareRooted() {
 		return "Lay its roots in " + waterKind(w) + " for half an hour, and do it once more in fresh water."
 	}
-	return "Pour " + amount + " of " + waterKind(w) + " slowly through the medium, and let all of it run away."
+	amount, where := "three times its pot's volume", ""
+	switch ml := w.Params.ML; {
+	case ml.Or(0) >= byTheCan:
+		amount, where = fmt.Sprintf("%.0f litres", ml.Value/1000), ", in the bath, the shower or outdoors"
+	case ml.Known:
+		amount = fmt.Sprintf("%.1f litres", ml.Value/1000)
+	}
+	return "Pour " + amount + " of " + waterKind(w) + " slowly through the medium" + where +
+		", and let all of it run away."
 }
+
+// byTheCan is from how much water a flush is more than a basin holds, ml (common practice).
+const byTheCan = 10_000
 
 // whereOfRule says where and when water by the rule goes.
 var whereOfRule = map[string]string{
