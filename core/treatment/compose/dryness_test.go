@@ -251,3 +251,28 @@ func TestDeadRootsThatHangAreNotWetted(t *testing.T) {
 		assert.Equal(t, wetted, len(words) > 0, live)
 	}
 }
+
+// What is dry at rest is watered freely where it does not rest and most of its roots were found alive, and else not
+// before its new roots are long enough.
+func TestWhatHasItsRootsIsWateredFreely(t *testing.T) {
+	for roots, has := range map[string]bool{
+		`"liveRoots":9,"deadRoots":9`: true, `"liveRoots":9,"deadRoots":10`: false, `"limp":false`: false,
+	} {
+		words, _ := said(t, `{"kind":"calanthe-vestita","causes":["bud-blast"],"on":"2026-06-15",
+			"answers":{"moist":"right",`+roots+`},"place":{"warmthC":20}}`, treatment.ByRule)
+		require.NotEmpty(t, words, roots)
+		assert.Equal(t, has, strings.Contains(words[0], "It has roots: water it freely"), words[0])
+		assert.Equal(t, !has, strings.Contains(words[0], "no water before its new roots"), words[0])
+	}
+}
+
+// Where nobody saw it grow, its rest must be over for two months.
+func TestItsRootsAreThereTwoMonthsAfterItsRest(t *testing.T) {
+	for on, has := range map[string]bool{"2026-04-29": false, "2026-04-30": true} { // 60 days after 28 Feb and 1 March
+		words, _ := said(t, `{"kind":"cycnoches-chlorochilon","causes":["bud-blast"],"on":"`+on+`",
+			"answers":{"moist":"right","liveRoots":9,"deadRoots":0},"place":{"warmthC":22}}`, treatment.ByRule)
+		require.NotEmpty(t, words, on)
+		assert.Equal(t, has, strings.Contains(words[0], "It has roots"), on)
+	}
+	assert.Equal(t, 60, rootsSince)
+}

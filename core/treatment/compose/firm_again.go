@@ -23,10 +23,13 @@ const (
 // nothing else looks at a limp plant in its first week, whether it stands firm again, and what is to be done
 // where it does not: thirst is over in days, roots that cannot drink are not.
 func (c *composer) firmAgain(list []*sit) []*sit {
-	if !c.limp || c.untied || c.is(treatment.AirPlant, treatment.Bromeliad) {
+	if !c.limp || c.bareRooted() || c.habitID == treatment.AirPlant {
 		return list
 	}
 	drank := slices.IndexFunc(list, func(s *sit) bool { return s.dated && slices.ContainsFunc(s.steps, drinksDeep) })
+	if drank < 0 {
+		drank = slices.IndexFunc(list, c.drinksDry)
+	}
 	switch {
 	case drank >= 0:
 		from, days, within := list[drank].day+1, 1, firmsWithin
@@ -44,7 +47,10 @@ func (c *composer) firmAgain(list []*sit) []*sit {
 // lookedSoon says whether a plan looks at the plant within its first week.
 func lookedSoon(list []*sit) bool {
 	return slices.ContainsFunc(list, func(s *sit) bool {
-		return s.dated && s.day <= opensSoon && has(s.steps, treatment.Look, treatment.SlideLook, treatment.Unpot)
+		looks := has(s.steps, treatment.SlideLook, treatment.Unpot) || slices.ContainsFunc(s.steps, func(x step) bool {
+			return x.Op == treatment.Look && x.Params.What != keepOrDiscard
+		})
+		return s.dated && s.day <= opensSoon && looks
 	})
 }
 
@@ -66,7 +72,7 @@ func (c *composer) firmBy(list, rest []*sit, from, end, days int, pot string) []
 	if sees {
 		return list
 	}
-	return c.asksFirm(list, from, end, do(treatment.Look, every(days, toDay(end)), note(firmer(end, pot))))
+	return c.asksFirm(list, from, end, do(treatment.Look, every(days, toDay(end)), note(c.firmer(end, pot))))
 }
 
 // asksFirm puts the question to the looks of those days: to a series that runs just then, once at
@@ -108,13 +114,24 @@ func drinksDeep(x step) bool {
 	return x.Op == treatment.Soak && x.Params.How == "" && x.Params.For == ""
 }
 
+// drinksDry says whether a sitting waters by its rule, on the first day, what was found too dry.
+func (c *composer) drinksDry(s *sit) bool {
+	return c.foundTooDry() && s.day == 0 && slices.ContainsFunc(s.steps, func(x step) bool {
+		return ruled(x) && x.Every == 0 && x.Params.How == ""
+	})
+}
+
 // stillLimp begins what is to be done where it does not stand firm on the last day of asking.
 const stillLimp = "Still as limp on day "
 
 // firmer is what that question adds to a look against the picture.
-func firmer(last int, where string) string {
-	return fmt.Sprintf("%s%d%s: slide it out; white, firm roots only need time, brown and soft ones are rot",
-		stillLimp, last, where)
+func (c *composer) firmer(last int, where string) string {
+	out := "slide"
+	if c.mossed() {
+		out = "lift"
+	}
+	return fmt.Sprintf("%s%d%s: %s it out; white, firm roots only need time, brown and soft ones are rot",
+		stillLimp, last, where, out)
 }
 
 // asksWhetherFirm says whether a look asks that besides what its picture shows.

@@ -146,7 +146,7 @@ func (c *composer) rootsMissed(list []*sit) []*sit {
 	c.leave(string(treatment.Unpot), "no live root was counted, and no cause of that was accepted: look for "+
 		accept+", and plan its rescue")
 	if c.thirsty && c.Wish == "" {
-		list = untidied(list)
+		list = c.untidied(list)
 	}
 	if !anyHas(list, slices.Concat(sprays, cutOps, tidies)...) {
 		soakedNot(list)
@@ -207,11 +207,13 @@ func ruleLeftOut(list []*sit) []*sit {
 }
 
 // untidied leaves dry leaves and long stems on what thirsts without a root: its rescue comes first.
-func untidied(list []*sit) []*sit {
+func (c *composer) untidied(list []*sit) []*sit {
+	tidied := ops(treatment.PullDead, treatment.TrimBranch, treatment.TipCut, treatment.Refill)
 	for _, s := range list {
-		s.steps = slices.DeleteFunc(slices.Clone(s.steps), func(x step) bool {
-			return among(x.Op, treatment.PullDead, treatment.TrimBranch, treatment.TipCut, treatment.Refill)
-		})
+		s.steps = slices.DeleteFunc(slices.Clone(s.steps), func(x step) bool { return among(x.Op, tidied...) })
+	}
+	for _, op := range tidied {
+		c.unleave(string(op)) // that it waits until it has drunk is not true of what cannot drink
 	}
 	return list
 }

@@ -171,3 +171,32 @@ func TestTheWatchForRootMealybugsIsCountedFromTheWork(t *testing.T) {
 		assert.Equal(t, []int{-1, -1, -1}, days)
 	}
 }
+
+// What hangs limp in a basket of moss is smelled below and looked at, as in a pot, and lifted out; its basket is
+// no pot to be measured.
+func TestABasketThatHangsLimpIsSmelledBelow(t *testing.T) {
+	for kind, asks := range map[string]string{
+		"dracula-vampira": "does its medium smell sour", "monstera-deliciosa": "does the hole smell sour", "vanda-hybrid": "",
+	} {
+		words, days := said(t, `{"kind":"`+kind+`","causes":["old-leaf"],"on":"2026-06-15","answers":
+			{"moist":"right","limp":true,"liveRoots":9,"deadRoots":12},"place":{"warmthC":20}}`, treatment.Look)
+		all := strings.Join(words, "\n")
+		assert.Equal(t, asks != "", strings.Contains(all, "smell sour"), kind)
+		assert.Contains(t, all, asks, kind)
+		assert.Equal(t, kind == "monstera-deliciosa", strings.Contains(all, "fill the pot"), kind)
+		assert.Equal(t, kind == "dracula-vampira", strings.Contains(all, "lift it out"), kind)
+		assert.Equal(t, asks != "", slices.Contains(days, plumpEvery), kind)
+	}
+}
+
+// A limp plant that drinks by its rule today is looked at each day until it must stand firm, whatever else is
+// decided in its first week.
+func TestWhatDrinksByItsRuleIsLookedAtUntilFirm(t *testing.T) {
+	for moist, daily := range map[string]bool{"dry": true, "right": false} {
+		words, _ := said(t, `{"kind":"musa-acuminata-dwarf","causes":["fusarium"],"on":"2026-06-15","answers":
+			{"moist":"`+moist+`","limp":true,"liveRoots":18,"deadRoots":3},"place":{"warmthC":20}}`, treatment.Look)
+		all := strings.Join(words, "\n")
+		assert.Equal(t, daily, strings.Contains(all, "Look at it every day until day 4"), moist)
+		assert.Equal(t, !daily, strings.Contains(all, "Still as limp on day 14:"), moist)
+	}
+}

@@ -34,7 +34,7 @@ var limpsOf = []cause.ID{
 func (c *composer) rootsUnexplained() {
 	wetThough := c.saidDryAndWet()
 	late := c.limpInMoist() && c.opensLate()
-	if c.piece || c.seat != facts.InPot || c.habitID == treatment.AirPlant ||
+	if c.piece || !c.mediumFelt() || c.habitID == treatment.AirPlant ||
 		!late && c.leftBelow(wetThough) {
 		return
 	}
@@ -96,7 +96,11 @@ func (c *composer) drinksThough() bool {
 // smelledBelow looks for rot at the hole and at the foot today.
 func (c *composer) smelledBelow(why string) {
 	c.smelled = !c.has(cause.Overwatering) // its own plan asks on two days whether it is firm
-	c.draft.at(0, rankStart, do(treatment.Look, note("does the hole smell sour, or is its foot soft? "+why+
+	below := "the hole"
+	if c.mossed() {
+		below = "its medium"
+	}
+	c.draft.at(0, rankStart, do(treatment.Look, note("does "+below+" smell sour, or is its foot soft? "+why+
 		": if either, leave the rest of this and plan for root rot today")))
 }
 
@@ -105,7 +109,7 @@ const fillPot = "do its live roots fill the pot?"
 
 // potOfDeadRoots asks whether the pot is too wide for the roots that live, where no work that waits measures them.
 func (c *composer) potOfDeadRoots() {
-	if c.root != nil {
+	if c.root != nil || c.mossed() {
 		return
 	}
 	if w := c.Facts.PotWidthCM; w.Known && w.Value-c.Facts.RootBallCM.Or(0) <= tally.Slack {

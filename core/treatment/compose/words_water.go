@@ -168,6 +168,24 @@ func sayByRule(w saying) string {
 		return "Give it its water as it lives, shake it out, and let it dry upside down within four hours."
 	case w.bareRooted():
 		return "Wet its roots in the morning until they are green, and again as soon as they have dried."
+	case w.kind.WaterRule == plant.DryRest && w.hasItsRoots():
+		return "It has roots: " + freely(p.How) + where + ", before its surface has dried."
+	}
+	return w.ruledWater(rule, where)
+}
+
+// freely is how much a plant that is dry at rest gets once it has its roots.
+func freely(how string) string {
+	if how == "" {
+		return "water it freely"
+	}
+	return "give half of the usual amount"
+}
+
+// ruledWater says the rule, how much of its usual amount it gets, and where.
+func (w saying) ruledWater(rule, where string) string {
+	p := w.Params
+	switch {
 	case p.How != "" && lessSentences[w.kind.WaterRule] != "":
 		return lessSentences[w.kind.WaterRule] + where + "."
 	case p.How == "half":
@@ -184,6 +202,17 @@ func sayByRule(w saying) string {
 		return said + where + "."
 	}
 	return "Water it " + byDryness(rule) + where + ". Look first, with a stick to the bottom."
+}
+
+// rootsSince is how many days after the last month of its rest a plant that is dry at rest has its new roots, where
+// nobody saw it grow (common practice).
+const rootsSince = 60
+
+// hasItsRoots says whether a plant that is dry at rest grows, or its rest is long over, and most of its roots were
+// found alive.
+func (c *composer) hasItsRoots() bool {
+	over := c.phase(0) == "idle" && !c.kind.RestsIn(c.month(0)) && !c.kind.RestsIn(c.month(-rootsSince))
+	return c.counted && c.roots >= mostDead && (c.growing() || over)
 }
 
 // sayHold says until when it gets no water: how dry its kind wants it before the next, where that ends it.
