@@ -82,12 +82,15 @@ func (srv *server) fitOperations(api huma.API) {
 // fitting holds what is scored once for each kind and place.
 type fitting struct {
 	around
-	kinds map[string]*ofKind
+	kinds map[kindAndHabit]*ofKind
 	known []store.Place
 	open  []place.YearAir             // the places in the open
 	moves map[movedAlike][]season.Ask // of the season, of each kind in each place
 	home  facts.Household
 }
+
+// kindAndHabit tells plants apart that are scored alike.
+type kindAndHabit struct{ kind, habit string }
 
 // movedAlike is what the season moves alike: a kind in a place, and whether it may stand among others.
 type movedAlike struct {
@@ -113,12 +116,13 @@ type ofKind struct {
 }
 
 // in is how well a known place suits the kind.
-func (k *ofKind) in(at int) scoredPlace {
-	if one := &k.scores[at]; !one.asked {
+func (k *ofKind) in(at int) *scoredPlace {
+	one := &k.scores[at]
+	if !one.asked {
 		one.Score, one.month, _ = scoreOf(k.wishes, k.wants, k.f.months(k.f.known[at]))
 		one.asked = true
 	}
-	return k.scores[at]
+	return one
 }
 
 // value is how well a known place suits the kind, 0 to 1.
@@ -126,7 +130,7 @@ func (k *ofKind) value(at int) float64 { return k.in(at).Value }
 
 // of gives what holds for all plants of a plant's kind.
 func (f *fitting) of(s store.StandsAt) *ofKind {
-	key := s.Kind + "/" + s.Habit
+	key := kindAndHabit{s.Kind, s.Habit}
 	if f.kinds[key] == nil {
 		wishes := f.wishes(s)
 		f.kinds[key] = &ofKind{
@@ -142,7 +146,7 @@ func (srv *server) getFit(ctx context.Context, a store.Account, _ *struct{}) (*b
 	if err != nil {
 		return nil, err
 	}
-	f := &fitting{around: w, kinds: map[string]*ofKind{}, open: w.outside(), moves: map[movedAlike][]season.Ask{}}
+	f := &fitting{around: w, kinds: map[kindAndHabit]*ofKind{}, open: w.outside(), moves: map[movedAlike][]season.Ask{}}
 	if f.home, err = srv.store.LivesThere(ctx, a.Collection.ID); err != nil {
 		return nil, err
 	}
@@ -221,7 +225,7 @@ func (out *Fits) told(f *fitting, moves []fit.Move, plants []fit.Standing, rows 
 		out.Moves = append(out.Moves, move)
 	}
 	dark := make([][]fit.Kind, len(f.known))
-	var poor []int
+	var poor []standsBadly
 	for i, p := range plants {
 		if p.Here < 0 || moved[i] {
 			continue
@@ -232,21 +236,28 @@ func (out *Fits) told(f *fitting, moves []fit.Move, plants []fit.Standing, rows 
 			out.Fitting++
 			continue
 		}
-		poor = append(poor, i)
+		poor = append(poor, standsBadly{i, here})
 		if here.Rules == fit.TooDark {
 			dark[p.Here] = append(dark[p.Here], of.wants)
 		}
 	}
 	out.lamps(f, dark)
-	stands := func(i int) scoredPlace { return rows[i].of.in(plants[i].Here) }
-	slices.SortStableFunc(poor, func(i, j int) int { return cmp.Compare(stands(i).Value, stands(j).Value) })
+	slices.SortFunc(poor, func(x, y standsBadly) int {
+		return cmp.Or(cmp.Compare(x.here.Value, y.here.Value), cmp.Compare(x.at, y.at))
+	})
 	poor, out.MorePoor = first(poor)
-	for _, i := range poor {
-		here := stands(i)
+	for _, p := range poor {
 		out.Poor = append(out.Poor, PlantFits{
-			ID: rows[i].ID, Name: rows[i].Name, Score: &here.Value, Word: here.Word(), Rules: here.Rules, Month: here.month,
+			ID: rows[p.at].ID, Name: rows[p.at].Name, Score: &p.here.Value, Word: p.here.Word(), Rules: p.here.Rules,
+			Month: p.here.month,
 		})
 	}
+}
+
+// standsBadly is a plant, by its row, that stands where it fits badly.
+type standsBadly struct {
+	at   int
+	here *scoredPlace
 }
 
 // mostTold is how many plants are named in a list of who fits where.

@@ -18,8 +18,8 @@ import (
 // PlaceRow is a place with its year in short.
 type PlaceRow struct {
 	store.Place
-	Says string             `json:"says" doc:"Its year in sentences; empty where nobody said what it is like."`
-	Year []place.MonthThere `json:"year" doc:"Its months from this one on; empty where nobody said what it is like."`
+	Says string             `json:"says" doc:"Its year in sentences; empty where nobody asked or said what it is like."`
+	Year []place.MonthThere `json:"year" doc:"Its months from this one on; empty where nobody asked or said what it is like."`
 }
 
 type placesOutput struct {
@@ -64,6 +64,10 @@ type removePlaceInput struct {
 	Version int `query:"version" required:"true" minimum:"1" doc:"The version that is removed."`
 }
 
+type placesInput struct {
+	Years bool `query:"years" doc:"Whether each place is told with its year of light and air."`
+}
+
 type orderInput struct {
 	Body struct {
 		Places []uuid.UUID `json:"places" maxItems:"5000" doc:"All places in their new order."`
@@ -72,9 +76,9 @@ type orderInput struct {
 
 func (srv *server) placeOperations(api huma.API) {
 	huma.Register(api, op("list-places", http.MethodGet, "/api/places",
-		"The collection's places in the order of the walk, with their year", "places"),
-		signedIn(srv, func(ctx context.Context, a store.Account, _ *struct{}) (*placesOutput, error) {
-			return srv.listPlaces(ctx, a)
+		"The collection's places in the order of the walk; with their years where they are asked for", "places"),
+		signedIn(srv, func(ctx context.Context, a store.Account, in *placesInput) (*placesOutput, error) {
+			return srv.listPlaces(ctx, a, in.Years)
 		}))
 	huma.Register(api, op("add-place", http.MethodPost, "/api/places", "Add a place at the end of the walk", "places"),
 		signedIn(srv, srv.addPlace))
@@ -84,7 +88,7 @@ func (srv *server) placeOperations(api huma.API) {
 			if err := srv.store.OrderPlaces(ctx, a, in.Body.Places); err != nil {
 				return nil, err
 			}
-			return srv.listPlaces(ctx, a)
+			return srv.listPlaces(ctx, a, false)
 		}))
 	huma.Register(api, op("change-place", http.MethodPut, "/api/places/{place}",
 		"Rename a place, or say what it is like; every version is kept", "places"), signedIn(srv, srv.changePlace))
@@ -96,7 +100,8 @@ func (srv *server) placeOperations(api huma.API) {
 	srv.readingOperations(api)
 }
 
-func (srv *server) listPlaces(ctx context.Context, a store.Account) (*placesOutput, error) {
+// listPlaces gives the places, with their years where they are asked for: most lists need no more than names.
+func (srv *server) listPlaces(ctx context.Context, a store.Account, years bool) (*placesOutput, error) {
 	go srv.freshNights(context.WithoutCancel(ctx), a) // nobody waits for a service that is slow
 	w, err := srv.around(ctx, a)
 	if err != nil {
@@ -106,8 +111,8 @@ func (srv *server) listPlaces(ctx context.Context, a store.Account) (*placesOutp
 	out.Body.Site, out.Body.Places = w.Site, []PlaceRow{}
 	for _, p := range w.Places {
 		row := PlaceRow{Place: p, Year: []place.MonthThere{}}
-		if year := w.year(p); year != nil {
-			row.Year, row.Says = year, place.Says(year)
+		if years {
+			row.add(w.year(p))
 		}
 		out.Body.Places = append(out.Body.Places, row)
 	}
@@ -115,6 +120,13 @@ func (srv *server) listPlaces(ctx context.Context, a store.Account) (*placesOutp
 		return nil, err
 	}
 	return out, nil
+}
+
+// add tells its year, where somebody said what it is like.
+func (r *PlaceRow) add(year []place.MonthThere) {
+	if year != nil {
+		r.Year, r.Says = year, place.Says(year)
+	}
 }
 
 // told takes what was said of a place among those that there are, or says what is wrong with it.
@@ -176,7 +188,7 @@ func (srv *server) addPlace(ctx context.Context, a store.Account, in *placeInput
 	if err := srv.airChanged(ctx, a); err != nil {
 		return nil, err
 	}
-	return srv.listPlaces(ctx, a)
+	return srv.listPlaces(ctx, a, false)
 }
 
 func (srv *server) changePlace(ctx context.Context, a store.Account, in *changePlaceInput) (*placesOutput, error) {
@@ -199,7 +211,7 @@ func (srv *server) changePlace(ctx context.Context, a store.Account, in *changeP
 	if err := srv.airChanged(ctx, a); err != nil {
 		return nil, err
 	}
-	return srv.listPlaces(ctx, a)
+	return srv.listPlaces(ctx, a, false)
 }
 
 func (srv *server) removePlace(ctx context.Context, a store.Account, in *removePlaceInput) (*placesOutput, error) {
@@ -214,7 +226,7 @@ func (srv *server) removePlace(ctx context.Context, a store.Account, in *removeP
 	if err := srv.airChanged(ctx, a); err != nil {
 		return nil, err
 	}
-	return srv.listPlaces(ctx, a)
+	return srv.listPlaces(ctx, a, false)
 }
 
 // settledBefore is how many plants are written anew before a change of the air is answered;

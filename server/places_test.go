@@ -75,7 +75,12 @@ func TestPlacesAreDescribedOrderedAndRemoved(t *testing.T) {
 	entries := c.call("GET", "/api/plants/"+plant+"/entries", nil)
 	assert.Contains(t, entries.raw, shelf, "the record goes on naming it")
 
-	assert.Len(t, list(stranger.call("GET", "/api/places", nil), "places"), 1, "their own")
+	for asked, months := range map[string]int{"": 0, "?years=false": 0, "?years=true": 12} {
+		first := list(c.call("GET", "/api/places"+asked, nil), "places")[0].(map[string]any)
+		assert.Len(t, first["year"], months, asked)
+		assert.Equal(t, months > 0, first["says"] != "", asked)
+	}
+	assert.Len(t, list(stranger.call("GET", "/api/places?years=true", nil), "places"), 1, "their own")
 	assert.Equal(t, http.StatusNotFound, stranger.call("GET", "/api/places/"+east, nil).status)
 	light := map[string]any{"id": newID(), "on": "2026-11-01", "hour": 12, "ppfd": 40, "sky": "overcast"}
 	assert.Equal(t, http.StatusNotFound, stranger.call("POST", "/api/places/"+east+"/lights", light).status)

@@ -94,7 +94,7 @@ func (srv *server) readingOperations(api huma.API) {
 			if err := srv.store.SaveNightForecast(ctx, a, in.Body); err != nil {
 				return nil, err
 			}
-			return srv.listPlaces(ctx, a)
+			return srv.listPlaces(ctx, a, false)
 		}))
 }
 

@@ -217,14 +217,15 @@ func (t *tracing) name(ctx context.Context) error {
 }
 
 func (t *tracing) question() exposure.Question {
+	liking := map[string]float64{} // by kind
 	return exposure.Question{
 		Cause: t.cause, On: t.today, Sick: t.sick, Contacts: t.contacts,
 		Liking: func(id uuid.UUID) float64 {
-			kind, known := t.kinds.ByID(t.met[id].Profile)
-			if !known {
-				return exposure.LikingUnknown
+			of := t.met[id].Profile
+			if _, asked := liking[of]; !asked {
+				liking[of] = t.liking(of)
 			}
-			return exposure.LikingOf(t.cause, kind)
+			return liking[of]
 		},
 		Clean: func(id uuid.UUID) (day.Day, bool) {
 			if on := t.met[id].CleanOf(t.cause); on != nil {
@@ -233,6 +234,15 @@ func (t *tracing) question() exposure.Question {
 			return 0, false
 		},
 	}
+}
+
+// liking is how well the cause likes a kind.
+func (t *tracing) liking(of string) float64 {
+	kind, known := t.kinds.ByID(of)
+	if !known {
+		return exposure.LikingUnknown
+	}
+	return exposure.LikingOf(t.cause, kind)
 }
 
 // role is what a plant is in the outbreak by what was recorded of it; empty where nothing was.

@@ -16,13 +16,12 @@ type StandsAt struct {
 	Habit     string     `db:"habit"`
 	Place     *uuid.UUID `db:"place_id"`
 	Isolation string     `db:"isolation"`
-	Standing  string     `db:"standing"`
 }
 
 // Standing lists the plants that are here, with where each stands, as they were entered.
 func (s *Store) Standing(ctx context.Context, collection uuid.UUID) ([]StandsAt, error) {
 	list := []StandsAt{}
-	err := sqlx.SelectContext(ctx, s.q(), &list, `select id, name, profile, habit, place_id, isolation, standing
+	err := sqlx.SelectContext(ctx, s.q(), &list, `select id, name, profile, habit, place_id, isolation
 		from plants where collection_id = $1 and here and standing not in ('lost', 'given-away')
 		order by id`, collection)
 	if err != nil {

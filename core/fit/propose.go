@@ -248,7 +248,7 @@ func movableOf(plants []Standing, spots []Spot) (movable, free []int) {
 			free[p.Here]--
 		}
 	}
-	slices.SortStableFunc(movable, func(x, y int) int { return cmp.Compare(here[x], here[y]) })
+	slices.SortFunc(movable, func(x, y int) int { return cmp.Or(cmp.Compare(here[x], here[y]), cmp.Compare(x, y)) })
 	movable = movable[:min(len(movable), worstAtOnce)]
 	for _, i := range movable { // where they stand is free for them
 		if at := plants[i].Here; at >= 0 {

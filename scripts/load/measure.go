@@ -44,7 +44,7 @@ func addresses(file string, heavy uuid.UUID) []address {
 		{"register, worst first", "GET", "/api/plants?sort=condition", nil, uuid.Nil},
 		{"six side by side", "GET", "/api/compare?sisters=true&plants=" + heavy.String(), nil, heavy},
 		{"exposure of a plant", "GET", file + "/exposure?cause=mealybug", nil, uuid.Nil},
-		{"places", "GET", "/api/places", nil, uuid.Nil},
+		{"places", "GET", "/api/places?years=true", nil, uuid.Nil},
 		{"who fits where", "GET", "/api/fit", nil, uuid.Nil},
 		{"a plant's file, 1,000 entries", "GET", file, nil, heavy},
 		{"its page", "GET", "/plants/" + heavy.String(), nil, heavy},

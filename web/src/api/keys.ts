@@ -34,6 +34,7 @@ export const keys = {
   rounds: ["collection", "rounds"] as const,
   walk: (limit: number, minutes: number) => ["collection", "rounds", limit, minutes] as const,
   places: ["collection", "places"] as const,
+  years: ["collection", "places", "years"] as const,
   place: (place: string) => ["collection", "places", place] as const,
   fit: ["collection", "places", "fit"] as const,
   comparison: (plants: string[], sisters: boolean) => ["collection", "comparison", plants, sisters] as const,

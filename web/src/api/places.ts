@@ -7,6 +7,13 @@ export type Details = Schemas["Details"];
 export type PlaceView = Schemas["PlaceView"];
 export type MonthThere = Schemas["MonthThere"];
 
+/** All places, each with its year of light and air. */
+export const usePlacesWithYears = () =>
+  useQuery({
+    queryKey: keys.years,
+    queryFn: () => answer(client.GET("/api/places", { params: { query: { years: true } } })),
+  });
+
 /** A place with its year, what was read there and who stands there. */
 export const usePlace = (place: string) =>
   useQuery({

@@ -850,7 +850,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    /** The collection's places in the order of the walk, with their year */
+    /** The collection's places in the order of the walk; with their years where they are asked for */
     get: operations["list-places"];
     put?: never;
     /** Add a place at the end of the walk */
@@ -5331,11 +5331,11 @@ export interface components {
        * @description Its turn on the walk.
        */
       position: number;
-      /** @description Its year in sentences; empty where nobody said what it is like. */
+      /** @description Its year in sentences; empty where nobody asked or said what it is like. */
       says: string;
       /** Format: int64 */
       version: number;
-      /** @description Its months from this one on; empty where nobody said what it is like. */
+      /** @description Its months from this one on; empty where nobody asked or said what it is like. */
       year: components["schemas"]["MonthThere"][];
     };
     PlaceView: {
@@ -9997,7 +9997,10 @@ export interface operations {
   };
   "list-places": {
     parameters: {
-      query?: never;
+      query?: {
+        /** @description Whether each place is told with its year of light and air. */
+        years?: boolean;
+      };
       header?: never;
       path?: never;
       cookie?: never;

@@ -4,6 +4,7 @@ import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { answer, client, Problem } from "../../api/client";
 import { newId } from "../../api/id";
+import { keys } from "../../api/keys";
 import { queries } from "../../api/queries";
 import { Refused } from "../../shell/States";
 
@@ -16,6 +17,7 @@ export function NewPlace({ onAdded }: { onAdded?: (id: string) => void }) {
     mutationFn: (body: typeof form.values) => answer(client.POST("/api/places", { body: { ...body, id } })),
     onSuccess: (all) => {
       cache.setQueryData(queries.places.queryKey, all);
+      void cache.invalidateQueries({ queryKey: keys.years });
       onAdded?.(id);
       setId(newId());
       form.reset();

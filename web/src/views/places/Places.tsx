@@ -1,7 +1,7 @@
 import { Group } from "@mantine/core";
 import { Link } from "react-router";
-import { useOrderPlaces } from "../../api/places";
-import { usePlaces, useSession } from "../../api/plants";
+import { useOrderPlaces, usePlacesWithYears } from "../../api/places";
+import { useSession } from "../../api/plants";
 import { Failed, Refused, Waiting } from "../../shell/States";
 import { sayCount } from "../words";
 import { ColdComing } from "./ColdComing";
@@ -12,7 +12,7 @@ import { YearOfLight } from "./YearOfLight";
 
 /** The rooms and corners of the walk, in its order, each with its year of light. */
 export function Places() {
-  const places = usePlaces();
+  const places = usePlacesWithYears();
   const today = useSession().data?.today ?? "";
   const order = useOrderPlaces();
   if (places.isPending) return <Waiting />;
