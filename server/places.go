@@ -18,8 +18,8 @@ import (
 // PlaceRow is a place with its year in short.
 type PlaceRow struct {
 	store.Place
-	Says string             `json:"says" doc:"Its year in sentences; empty where nobody asked, or said what it is like."`
-	Year []place.MonthThere `json:"year" doc:"Its months, this one first; empty where nobody asked, or said what it is like."`
+	Says string             `json:"says" doc:"Its year in sentences; empty where nobody asked or said what it is like."`
+	Year []place.MonthThere `json:"year" doc:"Its months; empty where nobody asked or said what it is like."`
 }
 
 type placesOutput struct {

@@ -5331,11 +5331,11 @@ export interface components {
        * @description Its turn on the walk.
        */
       position: number;
-      /** @description Its year in sentences; empty where nobody asked, or said what it is like. */
+      /** @description Its year in sentences; empty where nobody asked or said what it is like. */
       says: string;
       /** Format: int64 */
       version: number;
-      /** @description Its months, this one first; empty where nobody asked, or said what it is like. */
+      /** @description Its months; empty where nobody asked or said what it is like. */
       year: components["schemas"]["MonthThere"][];
     };
     PlaceView: {
