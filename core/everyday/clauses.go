@@ -47,6 +47,8 @@ var (
 	// healthy says that a part of the plant is well.
 	healthy = anyOf(`\b(?:looks?|is|are|seems?|feels?) (?:still |all |very |quite |perfectly )?`, wells, `\b`)
 	wells   = strings.Fields(`fine ok okay good great healthy alright normal happy`)
+	// moment begins what tells when something is seen.
+	moment = regexp.MustCompile(`(?i)^(?:when|whenever|after|before|every time|as soon as)\b`)
 	// questions begins what somebody asks.
 	questions = anyOf(`^\s*`, strings.Fields(`should can could would do does did is are was has have will how what which
 		when where why`), `\b`)
@@ -89,6 +91,15 @@ func (r *reader) part(text, by string) part {
 	p.denies = slices.Contains(p.ideas, not)
 	return p
 }
+
+// tellsWhen says whether a part tells of a moment alone, as "when I water" or "when I touch it" does: it is no
+// sign.
+func (p part) tellsWhen() bool {
+	return len(p.ideas) == 1 && slices.Contains(moments, p.ideas[0]) && moment.MatchString(p.text)
+}
+
+// moments are what people do when they see a sign.
+var moments = []idea{"water", stem("touch"), stem("lift"), stem("shake")}
 
 // carried gives a denial on to what is listed after it with "or".
 func carried(parts []part) {

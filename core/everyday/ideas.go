@@ -154,6 +154,9 @@ func (l *lexicon) nearest(w string) string {
 			continue
 		}
 		d := levenshtein.ComputeDistance(k, w)
+		if d == 2 && swapped(k, w) {
+			d = 1
+		}
 		if d == 2 && k[0] != w[0] || d == 2 && len(k) < twoWrongFrom {
 			continue
 		}
@@ -162,6 +165,19 @@ func (l *lexicon) nearest(w string) string {
 		}
 	}
 	return at
+}
+
+// swapped says whether two words differ by two letters that stand the wrong way round, which is one slip.
+func swapped(a, b string) bool {
+	if len(a) != len(b) {
+		return false
+	}
+	for i := range len(a) - 1 {
+		if a[i] != b[i] {
+			return a[i] == b[i+1] && a[i+1] == b[i] && a[i+2:] == b[i+2:]
+		}
+	}
+	return false
 }
 
 // ideasOf gives the ideas of a text, each once, in their order. A word that nobody knows

@@ -26,13 +26,14 @@ func (r *reader) kindIn(sentence string) string {
 		return sentence
 	}
 	words := nameWords.FindAllStringIndex(sentence, -1)
-	for n := min(mostWords, len(words)); n > 0; n-- {
-		for from := 0; from+n <= len(words); from++ {
-			at, to := words[from][0], words[from+n-1][1]
-			said := sentence[at:to]
-			if ids := r.kindsCalled(said, n); len(ids) > 0 {
-				r.out.Kind = ids
-				return sentence[:at] + " it " + sentence[to:]
+	for _, called := range []func(said string, words int) []string{r.kindsCalled, r.kindsMisspelt} {
+		for n := min(mostWords, len(words)); n > 0; n-- {
+			for from := 0; from+n <= len(words); from++ {
+				at, to := words[from][0], words[from+n-1][1]
+				if ids := called(sentence[at:to], n); len(ids) > 0 {
+					r.out.Kind = ids
+					return sentence[:at] + " it " + sentence[to:]
+				}
 			}
 		}
 	}
@@ -41,12 +42,16 @@ func (r *reader) kindIn(sentence string) string {
 
 var nameWords = regexp.MustCompile(`[\pL\d][\pL\d'’.×-]*`)
 
-// kindsCalled are the kinds of which something is a name: just so, or a genus, or with a
-// letter or two wrong where it is no word of everyday English.
-func (r *reader) kindsCalled(said string, words int) (ids []string) {
+// mayBeName says whether something of so many words may be a name at all.
+func mayBeName(said string, words int) bool {
 	folded := strings.Join(fold(said), " ")
 	common := noName[folded] || idle[folded] || noName[strings.TrimSuffix(folded, "s")]
-	if len(folded) < leastName || words == 1 && common {
+	return len(folded) >= leastName && (words > 1 || !common)
+}
+
+// kindsCalled are the kinds of which something is a name, just so, or a genus.
+func (r *reader) kindsCalled(said string, words int) (ids []string) {
+	if !mayBeName(said, words) {
 		return nil
 	}
 	for _, p := range r.called(said) {
@@ -54,8 +59,14 @@ func (r *reader) kindsCalled(said string, words int) (ids []string) {
 			ids = append(ids, p.ID)
 		}
 	}
-	if len(ids) > 0 || words > mostMisspelt || !r.unknownIn(said) {
-		return ids
+	return ids
+}
+
+// kindsMisspelt are the kinds of which something is a name with a letter or two wrong, where it is no word of
+// everyday English: asked only where no other words name one.
+func (r *reader) kindsMisspelt(said string, words int) []string {
+	if words > mostMisspelt || !mayBeName(said, words) || !r.unknownIn(said) {
+		return nil
 	}
 	for _, m := range r.kinds.Matches(said, mostKinds) {
 		if m.Misspelt(said) {

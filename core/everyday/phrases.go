@@ -33,6 +33,9 @@ type book struct {
 	by      map[idea][]int
 }
 
+// noSign stands in the table for what people tell that is no sign, though its words are near to one.
+const noSign = "none"
+
 // asInBook is what a sign's own words count beside a phrase that people use.
 const asInBook = 0.9
 
@@ -80,12 +83,14 @@ func (b *book) weigh() {
 			}
 			b.by[i] = append(b.by[i], n)
 			for _, s := range p.signs {
-				of[i][s], all[s] = true, true
+				if s != noSign {
+					of[i][s], all[s] = true, true
+				}
 			}
 		}
 	}
 	for i, signs := range of {
-		b.rare[i] = math.Log(1 + float64(len(all))/float64(len(signs)))
+		b.rare[i] = math.Log(1 + float64(len(all))/float64(max(1, len(signs))))
 	}
 	for n, p := range b.phrases {
 		b.phrases[n].norm = b.length(p.ideas)
@@ -95,6 +100,8 @@ func (b *book) weigh() {
 func (b *book) weight(i idea) float64 {
 	w, known := b.rare[i]
 	switch {
+	case !known && faint[i]:
+		return faintShare
 	case !known:
 		return unknown
 	case faint[i]:
@@ -121,7 +128,7 @@ var weak = ideasNamed(`leaf stem root soil pot new old water tiny side flower bu
 
 // faint are ideas that say for how long, or how many: they tell least.
 var faint = ideasNamed(`after time day week month year hour long last half one only over still lot whole out off up now
-	ever some side wide way every cover fern cactus orchid palm succulent`)
+	ever some side wide way every cover since fern cactus orchid palm succulent`)
 
 // ideasNamed are the ideas of some words, which are words of the synonyms or stems.
 func ideasNamed(words string) map[idea]bool {
@@ -164,7 +171,10 @@ func (b *book) matches(ideas []idea) (list []match) {
 	slices.SortFunc(list, func(a, b match) int {
 		return cmp.Or(cmp.Compare(b.near, a.near), strings.Compare(a.sign, b.sign))
 	})
-	return list
+	if len(list) > 0 && list[0].sign == noSign {
+		return nil
+	}
+	return slices.DeleteFunc(list, func(m match) bool { return m.sign == noSign })
 }
 
 // organs are the ideas that name a part of the plant, or what it stands in, and spots those

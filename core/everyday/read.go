@@ -72,7 +72,8 @@ func (r *reader) sentence(text string) {
 		to, found := r.longest(parts, from)
 		goesOn := !strings.ContainsAny(parts[from].by, ",;") && !strings.Contains(parts[from].by, "but")
 		doubt = parts[from].doubts || doubt && goesOn
-		if !parts[from].well || found.tellsWell() {
+		when := to == from+1 && parts[from].tellsWhen()
+		if !when && (!parts[from].well || found.tellsWell()) {
 			r.take(found, doubt)
 		}
 		from = to
@@ -174,10 +175,7 @@ func (r *reader) told(ideas []idea) (sum float64) {
 // withPlace reads a part that names no place on the plant with the place named before it:
 // "the leaves are yellow and dropping".
 func (r *reader) withPlace(parts []part, from int, plain finding) finding {
-	if slices.ContainsFunc(parts[from].ideas, func(i idea) bool { return organs[i] || spots[i] || i == "smell" }) {
-		return plain
-	}
-	if len(plain.list) > 0 && plain.near() >= nearToRead && !onPlant(plain.list[0].sign) {
+	if parts[from].standsAlone(plain) {
 		return plain
 	}
 	for back := from - 1; back >= 0; back-- {
@@ -194,6 +192,19 @@ func (r *reader) withPlace(parts []part, from int, plain finding) finding {
 		}
 	}
 	return plain
+}
+
+// standsAlone says whether a part names its own place on the plant, is set against what was said before it, or is
+// found to tell of no place: of the care, or that nothing crawls.
+func (p part) standsAlone(plain finding) bool {
+	if slices.ContainsFunc(p.ideas, func(i idea) bool { return organs[i] || spots[i] || i == "smell" }) {
+		return true
+	}
+	if plain.near() < nearToRead {
+		return false
+	}
+	sign := plain.list[0].sign
+	return !onPlant(sign) || strings.Contains(p.by, "but") || plain.denies && strings.HasPrefix(sign, "pest.")
 }
 
 // onPlant says whether a sign is seen on a part of the plant, and not in its care, its place

@@ -71,17 +71,24 @@ func todayFirst(genus string, list []Profile) []Profile {
 	return list
 }
 
+// twoWrongFrom is from how many letters on two of a single word may be wrong.
+const twoWrongFrom = 6
+
 // Misspelt says whether something is one of its names, of as many words, or its genus,
-// with a letter or two wrong.
+// with a letter or two wrong; one at most in a single word of less than six letters.
 func (p Profile) Misspelt(said string) bool {
 	words := wordsOf(said)
+	slips := mostWrong
+	if len(words) == 1 && len(words[0]) < twoWrongFrom {
+		slips = 1
+	}
 	named := slices.ContainsFunc(namesOf(p), func(n name) bool {
-		rank, _ := n.nearly(words)
-		return len(n.words) == len(words) && rank == misspelt
+		rank, off := n.nearly(words)
+		return len(n.words) == len(words) && rank == misspelt && off <= slips
 	})
 	return named || len(words) == 1 &&
 		slices.ContainsFunc(append([]string{p.Botanical}, p.Synonyms...), func(as string) bool {
 			name := wordsOf(as)
-			return len(name) > 0 && wrong(name[0], words[0]) <= mostWrong
+			return len(name) > 0 && wrong(name[0], words[0]) <= slips
 		})
 }
