@@ -172,7 +172,7 @@ var rootOperators = []Operator{
 	{
 		ID:        LabelDrug,
 		Title:     "A product of that class, by its label",
-		How:       "Its label sets dose, wait and protection. Type its dose in: this tool proposes none.",
+		How:       "Its label sets dose, wait, protection and how often. Type its dose in: this tool proposes none.",
 		Minutes:   10,
 		ForGood:   true,
 		Disturbs:  1,

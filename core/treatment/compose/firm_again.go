@@ -31,6 +31,8 @@ func (c *composer) firmAgain(list []*sit) []*sit {
 		drank = slices.IndexFunc(list, c.drinksDry)
 	}
 	switch {
+	case c.noRootFound(): // it is looked at until its rescue is planned: no water makes it firm
+		return list
 	case drank >= 0:
 		from, days, within := list[drank].day+1, 1, firmsWithin
 		if c.dry {

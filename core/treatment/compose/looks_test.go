@@ -200,3 +200,23 @@ func TestWhatDrinksByItsRuleIsLookedAtUntilFirm(t *testing.T) {
 		assert.Equal(t, !daily, strings.Contains(all, "Still as limp on day 14:"), moist)
 	}
 }
+
+// Without a live root no water makes it firm: nobody is told to slide it out for white roots after a soak.
+func TestWithoutALiveRootNobodyWaitsForWaterToFirmIt(t *testing.T) {
+	for live, waits := range map[string]bool{"0": false, "1": true} {
+		words, _ := said(t, `{"kind":"cattleya-labiata","causes":["broad-mite"],"on":"2026-06-15","answers":
+			{"moist":"bone","limp":true,"liveRoots":`+live+`,"deadRoots":3},"place":{"warmthC":20}}`, treatment.Look)
+		assert.Equal(t, waits, strings.Contains(strings.Join(words, "\n"), "white, firm roots only need time"), live)
+	}
+}
+
+// Water that lay on leaves or in a cup does not say why a plant hangs limp in a wet pot: it is smelled below.
+func TestWaterOnLeavesDoesNotExplainALimpPlant(t *testing.T) {
+	for cause, smelled := range map[string]bool{
+		"crown-wet": true, "cold-water-marks": true, "edema": true, "uneven-water": false,
+	} {
+		words, _ := said(t, `{"kind":"dracaena-sanderiana","causes":["`+cause+`"],"on":"2026-06-15","answers":
+			{"moist":"wet","limp":true},"place":{"warmthC":20}}`, treatment.Look)
+		assert.Equal(t, smelled, strings.Contains(strings.Join(words, "\n"), "smell sour"), cause)
+	}
+}

@@ -156,11 +156,14 @@ func (c *composer) limpInMoist() bool {
 // mostRootsDead says whether its roots were counted, some live, and most do not.
 func (c *composer) mostRootsDead() bool { return c.counted && !c.rootless && c.roots < mostDead }
 
+// onLeavesOnly are causes of water that lies on leaves, and harms no root.
+var onLeavesOnly = []cause.ID{cause.CrownWet, cause.CupFoul, cause.ColdWaterMarks, cause.Edema}
+
 // explained says whether an accepted cause is of one of some kinds, or one of some others.
 func (c *composer) explained(kinds []string, others []cause.ID) bool {
 	return c.has(others...) || slices.ContainsFunc(c.causes, func(id cause.ID) bool {
 		known, _ := cause.ByID(id)
-		return slices.Contains(kinds, known.Kind)
+		return slices.Contains(kinds, known.Kind) && !slices.Contains(onLeavesOnly, id)
 	})
 }
 

@@ -47,7 +47,7 @@ func sayLabelDrug(w saying) string {
 		where = "on the " + w.organ()
 	}
 	return "Use a product against " + classWords[w.Params.Class] + ", " + where +
-		". Its label sets dose, wait and protection: type its dose in."
+		". Its label sets dose, wait, protection and how often it may be used: type its dose in."
 }
 
 func sayWashDown(w saying) string {
