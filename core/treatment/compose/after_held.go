@@ -19,7 +19,7 @@ const afterItsWater = drinkDays - 1
 // after its first water, a look each week, and a cover that comes off. Work that has a day
 // gets them from its recipe.
 func (c *composer) afterHeld(list []*sit) []*sit {
-	potted := lastGated(list, func(s *sit) bool { return has(s.steps, treatment.Unpot) && has(s.steps, homes...) })
+	potted := pottedWaiting(list)
 	watered := lastGated(list, func(s *sit) bool {
 		return slices.ContainsFunc(s.steps, func(x step) bool {
 			return among(x.Op, treatment.FirstWater, treatment.BottomWater) && x.Params.For == ""
@@ -50,6 +50,20 @@ func (c *composer) afterHeld(list []*sit) []*sit {
 	}
 	return list
 }
+
+// pottedWaiting is the sitting in which what waited ends its lying bare, also where its cuts close on a tray first;
+// -1 for none.
+func pottedWaiting(list []*sit) int {
+	bared := slices.IndexFunc(list, func(s *sit) bool { return !s.dated && has(s.steps, treatment.Unpot) })
+	potted := lastGated(list, func(s *sit) bool { return slices.ContainsFunc(s.steps, homesIt) })
+	if bared < 0 || potted < bared {
+		return -1
+	}
+	return potted
+}
+
+// homesIt says whether a step ends the lying bare of the plant itself.
+func homesIt(x step) bool { return slices.Contains(homes, x.Op) && x.Params.For == "" }
 
 // looksByItself says whether a sitting looks at it otherwise than once, so many days after the work.
 func looksByItself(s *sit) bool {

@@ -72,7 +72,7 @@ func (c *composer) bridgeGap() int {
 		return max(1, c.sat/2)
 	case c.resting() && c.sleeper():
 		return 28
-	case c.reserves() == facts.Shrivelled, c.roots < 0.25, c.limp && c.drownedNow():
+	case c.reserves() == facts.Shrivelled, c.roots < 0.25, c.limp:
 		return 3
 	case c.sound():
 		return 14

@@ -220,3 +220,26 @@ func TestWaterOnLeavesDoesNotExplainALimpPlant(t *testing.T) {
 		assert.Equal(t, smelled, strings.Contains(strings.Join(words, "\n"), "smell sour"), cause)
 	}
 }
+
+// What hangs limp while work on its roots waits is looked at every three days, else every week.
+func TestALimpPlantThatWaitsIsLookedAtOften(t *testing.T) {
+	for limp, often := range map[string]string{"true": "every 3 days", "false": "every week"} {
+		words, _ := said(t, `{"kind":"anthurium-andraeanum","causes":["pot-too-big"],"on":"2026-03-15","answers":
+			{"moist":"right","limp":`+limp+`,"liveRoots":9,"deadRoots":3},"place":{"warmthC":33}}`, treatment.Look)
+		assert.Contains(t, strings.Join(words, "\n"), "Look at it "+often+" until it stands in its range", limp)
+	}
+}
+
+// Work that waits is looked after for four weeks, also where its cuts close on a tray first.
+func TestWhatWasPottedFromATrayIsLookedAfter(t *testing.T) {
+	words, _ := said(t, `{"kind":"zantedeschia-elliottiana","causes":["pot-too-big"],"on":"2026-02-15","answers":
+		{"moist":"wet","limp":true,"liveRoots":5,"deadRoots":12,"potWidthCm":18},"place":{"warmthC":31}}`, treatment.Look)
+	assert.Contains(t, strings.Join(words, "\n"), "every week until 28 days after the work on its roots")
+}
+
+// Salts are looked after as long as the plant is fed nothing for them.
+func TestSaltsAreLookedAfterAsLongAsFeedIsHeld(t *testing.T) {
+	words, _ := said(t, `{"kind":"epiphyllum-hybrid","causes":["salt-injury"],"on":"2026-06-15","answers":
+		{"moist":"right","limp":false,"liveRoots":5},"place":{"warmthC":22}}`, treatment.Look)
+	assert.Contains(t, strings.Join(words, "\n"), "every two weeks until day 56")
+}

@@ -19,7 +19,7 @@ var feedingRecipes = []recipe{
 			at(0, t.Flush),
 			at(0, t.HoldFeed, until(toDay(56))),
 			at(30, t.Flush, every(30, crustGone)),
-			at(14, t.Look),
+			at(14, t.Look, every(14, toDay(56))),
 		},
 	},
 	{
