@@ -143,7 +143,7 @@ type PotRow struct {
 func (s *Store) Pots(ctx context.Context, collection uuid.UUID) ([]PotRow, error) {
 	list := []PotRow{}
 	err := sqlx.SelectContext(ctx, s.q(), &list, `select p.id, p.name, p.label, p.profile, p.habit, p.place_id,
-			p.isolation, p.standing, coalesce(pl.name, '') as place_name, coalesce(p.pot, 'null') as pot
+			p.isolation, coalesce(pl.name, '') as place_name, coalesce(p.pot, 'null') as pot
 		from plants p left join places pl on pl.collection_id = p.collection_id and pl.id = p.place_id
 		where p.collection_id = $1 and p.here and p.standing not in ('lost', 'given-away')
 		order by p.isolation = 'isolated', coalesce(pl.isolation, false), pl.position, p.natural_name, p.id`, collection)
