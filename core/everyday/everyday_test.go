@@ -212,6 +212,13 @@ var readings = []reads{
 	{"it gets morning sun", "", "", ""},
 	{"the spathe of my anthurium is green", "anthurium-andraeanum", "", ""},
 	{"my monstera deliciosa stands beside a dracena", "monstera-deliciosa", "", ""},
+	{"I cut off all the roots", "", "root.few-live", ""},
+	{"my cutting has no roots after 2 months", "", "root.few-live", ""},
+	{"cutting rotted at the bottom", "", "stem.soft-brown", ""},
+	{"the plant has fallen over and soil is out", "", "stem.leaning", ""},
+	{"there is a hole in the trunk", "", "", ""},
+	{"leaf tips are yellow", "", "leaf.tips-brown", ""},
+	{"the soil has a green layer", "", "med.mould", ""},
 	{"Christmas cactus dropping segments and limp", "schlumbergera-truncata", "leaf.dropping-fast leaf.drooping", ""},
 }
 
