@@ -10,8 +10,9 @@ const (
 	mostWords = 5
 	// mostMisspelt is how many words a name has at most that is looked for misspelt.
 	mostMisspelt = 3
-	// leastName is how many letters a name has at least that is found in a sentence.
-	leastName = 4
+	// leastName is how many letters a name has at least that is found in a sentence, and leastMisspelt that is
+	// found misspelt.
+	leastName, leastMisspelt = 2, 4
 	// mostKinds is how many kinds one name may stand for.
 	mostKinds = 5
 )
@@ -79,7 +80,7 @@ func (r *reader) kindsMisspelt(said string, words int) []string {
 // unknownIn says whether one of the words is no word of everyday English or of the tables.
 func (r *reader) unknownIn(said string) bool {
 	for _, w := range fold(said) {
-		if len(w) >= leastName && !ordinary()[w] && !r.book.lex.means(w) {
+		if len(w) >= leastMisspelt && !ordinary()[w] && !r.book.lex.means(w) {
 			return true
 		}
 	}

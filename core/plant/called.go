@@ -38,7 +38,7 @@ var shippedIndex = sync.OnceValue(func() index {
 })
 
 // Called gives the kinds of which something is a name, in the singular or the plural, or
-// where there is none those of that genus, today's before a former one; among them the
+// where there is none those of that nickname or genus, today's before a former one; among them the
 // collection's own first.
 func (k Kinds) Called(said string) (list []Profile) { return k.Lookup()(said) }
 
@@ -52,6 +52,9 @@ func (k Kinds) Lookup() func(said string) []Profile {
 		words := wordsOf(said)
 		name := strings.Join(words, " ")
 		list := slices.Concat(own.byName[name], shippedIndex().byName[name])
+		if len(list) == 0 {
+			list = nicknamed(name)
+		}
 		if len(list) > 0 || len(words) != 1 {
 			return list
 		}

@@ -1,6 +1,7 @@
 package plant
 
 import (
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -18,4 +19,18 @@ func TestAGenusMeansTodaysKindsFirst(t *testing.T) {
 		former = former || !today
 	}
 	assert.True(t, former, "none of them once was one: the test says nothing")
+}
+
+// A nickname means kinds that there are, and is no name of the table already.
+func TestNicknamesMeanKinds(t *testing.T) {
+	x := shippedIndex()
+	for name, ids := range nicknames {
+		assert.Empty(t, x.byName[name], name)
+		assert.Equal(t, name, strings.Join(wordsOf(name), " "), "folded")
+		list := Kinds{}.Called(name)
+		require.Len(t, list, len(ids), name)
+		for i, p := range list {
+			assert.Equal(t, ids[i], p.ID)
+		}
+	}
 }
