@@ -219,6 +219,8 @@ var readings = []reads{
 	{"there is a hole in the trunk", "", "", ""},
 	{"leaf tips are yellow", "", "leaf.tips-brown", ""},
 	{"the soil has a green layer", "", "med.mould", ""},
+	{"my ivy has fine webs", "hedera-helix", "pest.webbing", ""},
+	{"my ZZ is limp", "zamioculcas-zamiifolia", "leaf.drooping", ""},
 	{"Christmas cactus dropping segments and limp", "schlumbergera-truncata", "leaf.dropping-fast leaf.drooping", ""},
 }
 
