@@ -53,7 +53,7 @@ func (k Kinds) Lookup() func(said string) []Profile {
 		name := strings.Join(words, " ")
 		list := slices.Concat(own.byName[name], shippedIndex().byName[name])
 		if len(list) == 0 {
-			list = nicknamed(name)
+			list = slices.Clone(nicknames()[name])
 		}
 		if len(list) > 0 || len(words) != 1 {
 			return list

@@ -1,0 +1,37 @@
+package plant
+
+import (
+	"encoding/csv"
+	"fmt"
+	"slices"
+	"strings"
+	"sync"
+
+	_ "embed"
+)
+
+// nicknamesCSV are short names that people say and no table of kinds has, with the kinds that they mean, the
+// likeliest first (common practice).
+//
+//go:embed data/nicknames.csv
+var nicknamesCSV string
+
+// nicknames are those kinds by name, folded as names are looked up.
+var nicknames = sync.OnceValue(func() map[string][]Profile {
+	rows, err := csv.NewReader(strings.NewReader(nicknamesCSV)).ReadAll()
+	if err != nil {
+		panic(fmt.Errorf("short names: %w", err))
+	}
+	list := map[string][]Profile{}
+	for _, row := range rows[1:] {
+		name := strings.Join(wordsOf(row[0]), " ")
+		for _, id := range strings.Split(row[1], ";") {
+			i := slices.IndexFunc(profiles, func(p Profile) bool { return p.ID == id })
+			if i < 0 {
+				panic(fmt.Errorf("short names: there is no kind %q", id))
+			}
+			list[name] = append(list[name], profiles[i])
+		}
+	}
+	return list
+})
