@@ -76,7 +76,17 @@ func misspelt(r *rand.Rand, said string) string {
 	return strings.Join(words, " ")
 }
 
-// Two letters the wrong way round are two letters wrong. A word that becomes another one
+// Two neighbours the wrong way round are one slip; two other letters, or two such slips, are two.
+func TestSwappedLettersAreOneSlip(t *testing.T) {
+	for said, one := range map[string]bool{
+		"silmy": true, "slmiy": true, "slimy": false, "slaby": false, "silym": false, "slim": false, "ylims": false,
+	} {
+		assert.Equal(t, one, swapped("slimy", said), said)
+	}
+	assert.Contains(t, Signs("gntas"), "pest.small-flies", "in a word of five letters one slip is forgiven")
+}
+
+// A letter left out, or two the wrong way round, is one slip. A word that becomes another one
 // is not told apart, and a few phrases hang on one word.
 func TestPhrasesAreFoundMisspelt(t *testing.T) {
 	r := rand.New(rand.NewPCG(21, 1))

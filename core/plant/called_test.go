@@ -35,3 +35,20 @@ func TestNicknamesMeanKinds(t *testing.T) {
 		assert.Equal(t, id, list[0].ID, said)
 	}
 }
+
+// Of a single word one letter may be wrong, from six letters on two.
+func TestShortNamesAreMisspeltByOneLetterOnly(t *testing.T) {
+	for said, is := range map[string]bool{
+		"vunda": true, "vunde": false, // five letters
+		"clivio": true, "clevio": true, "clevoo": false, // six
+	} {
+		id := "vanda-hybrid"
+		if said[0] == 'c' {
+			id = "clivia-miniata"
+		}
+		p, known := Kinds{}.ByID(id)
+		require.True(t, known)
+		assert.Equal(t, is, p.Misspelt(said), said)
+	}
+	assert.Equal(t, 6, twoWrongFrom)
+}

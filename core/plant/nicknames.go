@@ -3,7 +3,6 @@ package plant
 import (
 	"encoding/csv"
 	"fmt"
-	"slices"
 	"strings"
 	"sync"
 
@@ -26,11 +25,11 @@ var nicknames = sync.OnceValue(func() map[string][]Profile {
 	for _, row := range rows[1:] {
 		name := strings.Join(wordsOf(row[0]), " ")
 		for _, id := range strings.Split(row[1], ";") {
-			i := slices.IndexFunc(profiles, func(p Profile) bool { return p.ID == id })
-			if i < 0 {
+			p, known := profileByID[id]
+			if !known {
 				panic(fmt.Errorf("short names: there is no kind %q", id))
 			}
-			list[name] = append(list[name], profiles[i])
+			list[name] = append(list[name], p)
 		}
 	}
 	return list

@@ -116,6 +116,10 @@ func (c *composer) collect() {
 			c.leave(string(id), "nothing is known to help")
 			continue
 		}
+		if c.opensInDoubt(r, as) {
+			c.looksInDoubt()
+			continue
+		}
 		for _, i := range r.does {
 			i(c.agenda, as)
 		}
@@ -136,11 +140,29 @@ func (c *composer) collect() {
 	}
 	for _, id := range c.doubted {
 		c.leave(string(treatment.Discard), "its kind is not known to have "+label(id)+": look again before it is thrown away")
-		c.draft.at(7, rankLook, do(treatment.Look, every(7, toDay(21))))
+		c.looksInDoubt()
 	}
 	c.doubtUnfit()
 	c.rootPests()
 	c.settle()
+}
+
+// opensInDoubt says whether a recipe would open the pot for what its way of growing is not known to have; what rots is
+// opened all the same.
+func (c *composer) opensInDoubt(r recipe, id cause.ID) bool {
+	if !notKnownTo(id)(c.subject) || slices.Contains(treatment.Rots(), id) {
+		return false
+	}
+	alone := &agenda{subject: c.subject}
+	for _, i := range r.does {
+		i(alone, id)
+	}
+	return alone.root != nil
+}
+
+// looksInDoubt looks for three weeks at what is not treated for something that its kind is not known to have.
+func (c *composer) looksInDoubt() {
+	c.draft.at(7, rankLook, do(treatment.Look, every(7, toDay(21))))
 }
 
 // pottedInVain says why another pot would be no help against a cause, and which work it is left out of; empty where it

@@ -206,9 +206,10 @@ func ruleLeftOut(list []*sit) []*sit {
 	return list
 }
 
-// untidied leaves dry leaves and long stems on what thirsts without a root: its rescue comes first.
+// untidied leaves dry leaves and long stems on what thirsts without a root, and does not turn it: its rescue comes
+// first.
 func (c *composer) untidied(list []*sit) []*sit {
-	tidied := ops(treatment.PullDead, treatment.TrimBranch, treatment.TipCut, treatment.Refill)
+	tidied := ops(treatment.PullDead, treatment.TrimBranch, treatment.TipCut, treatment.Refill, treatment.Turn)
 	for _, s := range list {
 		s.steps = slices.DeleteFunc(slices.Clone(s.steps), func(x step) bool { return among(x.Op, tidied...) })
 	}

@@ -237,6 +237,34 @@ func TestWhatWasPottedFromATrayIsLookedAfter(t *testing.T) {
 	assert.Contains(t, strings.Join(words, "\n"), "every week until 28 days after the work on its roots")
 }
 
+// A pot is not opened for what its way of growing is not known to have; what has it, or rots, is worked on.
+func TestNoPotIsOpenedForWhatItsKindIsNotKnownToHave(t *testing.T) {
+	for of, opened := range map[string]bool{
+		`"echeveria-elegans","causes":["water-roots","chlorine"]`:     false,
+		`"echeveria-elegans","causes":["water-roots"]`:                false,
+		`"epipremnum-aureum","causes":["water-roots"]`:                true,
+		`"monstera-deliciosa","causes":["moss-smothered"]`:            false,
+		`"phalaenopsis-hybrid","causes":["moss-smothered"]`:           true,
+		`"mammillaria-hahniana","causes":["black-rot","water-roots"]`: true,
+	} {
+		situation := `{"kind":` + of + `,"on":"2026-05-15","answers":{"limp":false,"moist":"right","liveRoots":18,
+			"deadRoots":0,"newcomerDays":200,"potWidthCm":14},"place":{"warmthC":21}}`
+		unpots, _ := said(t, situation, treatment.Unpot)
+		assert.Equal(t, opened, len(unpots) > 0, of)
+		looks, _ := said(t, situation, treatment.Look)
+		assert.NotEmpty(t, looks, of)
+	}
+}
+
+// What thirsts without a root is not turned to the light for twelve weeks: its rescue comes first.
+func TestWhatThirstsWithoutARootIsNotTurned(t *testing.T) {
+	for live, turned := range map[string]bool{"0": false, "6": true} {
+		words, _ := said(t, `{"kind":"paphiopedilum-bellatulum","causes":["self-shading"],"on":"2026-06-15","answers":
+			{"moist":"dry","limp":true,"liveRoots":`+live+`},"place":{"warmthC":20}}`, treatment.Turn)
+		assert.Equal(t, turned, len(words) > 0, live)
+	}
+}
+
 // Salts are looked after as long as the plant is fed nothing for them.
 func TestSaltsAreLookedAfterAsLongAsFeedIsHeld(t *testing.T) {
 	words, _ := said(t, `{"kind":"epiphyllum-hybrid","causes":["salt-injury"],"on":"2026-06-15","answers":

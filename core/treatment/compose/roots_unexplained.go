@@ -159,11 +159,12 @@ func (c *composer) mostRootsDead() bool { return c.counted && !c.rootless && c.r
 // onLeavesOnly are causes of water that lies on leaves, and harms no root.
 var onLeavesOnly = []cause.ID{cause.CrownWet, cause.CupFoul, cause.ColdWaterMarks, cause.Edema}
 
-// explained says whether an accepted cause is of one of some kinds, or one of some others.
+// explained says whether an accepted cause that its way of growing is known to have is of one of some kinds, or one of
+// some others was accepted.
 func (c *composer) explained(kinds []string, others []cause.ID) bool {
 	return c.has(others...) || slices.ContainsFunc(c.causes, func(id cause.ID) bool {
 		known, _ := cause.ByID(id)
-		return slices.Contains(kinds, known.Kind) && !slices.Contains(onLeavesOnly, id)
+		return slices.Contains(kinds, known.Kind) && !slices.Contains(onLeavesOnly, id) && !notKnownTo(id)(c.subject)
 	})
 }
 

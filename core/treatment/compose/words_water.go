@@ -25,6 +25,8 @@ func waterKind(w saying) string {
 		return "low-mineral water"
 	case noFluoride:
 		return "low-mineral water without fluoride"
+	case stoodWater:
+		return "filtered or day-old water"
 	}
 	return string(w.Params.Water)
 }
