@@ -38,7 +38,7 @@ var (
 		`couldn'?t`,
 	}, `\b`)
 	looking = anyOf("", []string{
-		`look(?:ed)? at`, `look`, `check(?:ed)?`, `inspect(?:ed)?`, `unpot(?:ted)?`, `see the roots`,
+		`look(?:ed)? at`, `look(?:ed)?`, `check(?:ed)?`, `inspect(?:ed)?`, `unpot(?:ted)?`, `see the roots`,
 	}, `\b`)
 	// unknowing begins what somebody does not know: it says nothing either.
 	unknowing = anyOf(`\b`, []string{
@@ -47,6 +47,8 @@ var (
 	// healthy says that a part of the plant is well.
 	healthy = anyOf(`\b(?:looks?|is|are|seems?|feels?) (?:still |all |very |quite |perfectly )?`, wells, `\b`)
 	wells   = strings.Fields(`fine ok okay good great healthy alright normal happy`)
+	// specks are tiny dark marks.
+	specks = regexp.MustCompile(`(?i)\b(?:specks?|dots?|flecks?)\b`)
 	// moment begins what tells when something is seen.
 	moment = regexp.MustCompile(`(?i)^(?:when|whenever|after|before|every time|as soon as)\b`)
 	// questions begins what somebody asks.

@@ -73,7 +73,7 @@ func (r *reader) sentence(text string) {
 		goesOn := !strings.ContainsAny(parts[from].by, ",;") && !strings.Contains(parts[from].by, "but")
 		doubt = parts[from].doubts || doubt && goesOn
 		when := to == from+1 && parts[from].tellsWhen()
-		if !when && (!parts[from].well || found.tellsWell()) {
+		if !when && r.counts(parts[from], found) {
 			r.take(found, doubt)
 		}
 		from = to
@@ -175,7 +175,7 @@ func (r *reader) told(ideas []idea) (sum float64) {
 // withPlace reads a part that names no place on the plant with the place named before it:
 // "the leaves are yellow and dropping".
 func (r *reader) withPlace(parts []part, from int, plain finding) finding {
-	if parts[from].standsAlone(plain) {
+	if len(parts[from].ideas) == 0 || parts[from].standsAlone(plain) {
 		return plain
 	}
 	for back := from - 1; back >= 0; back-- {
@@ -253,6 +253,16 @@ func (r *reader) take(f finding, doubt bool) {
 	}
 	open := len(one.by.signs) > 1 || len(f.list) > 1 && f.list[1].near > one.near-clearly
 	r.out.Present = append(r.out.Present, Seen{one.sign, !doubt && !open && one.near >= sureFrom})
+}
+
+// counts says whether what a part was found to say is one: not what is well there, and not tiny
+// specks beside silvery scars, which are no spots: what scraped the leaf leaves them on it.
+func (r *reader) counts(p part, f finding) bool {
+	if p.well && !f.tellsWell() {
+		return false
+	}
+	left := f.near() > 0 && f.list[0].sign == "leaf.spots-dark-dry" && r.has("leaf.silver-scars")
+	return !left || !specks.MatchString(p.text)
 }
 
 func (r *reader) has(sign string) bool {
