@@ -157,6 +157,7 @@ func (r *reader) head(rows []line, as map[string]string) []line {
 	}
 	r.as = fields
 	r.readingDay()
+	r.passBy()
 	return rows[1:]
 }
 
@@ -219,6 +220,27 @@ func (r *reader) readingDay() {
 		if as == fieldArrived && !slices.Contains(r.as, fieldOn) {
 			r.as[i] = fieldOn
 			r.out.Columns[i].As = string(fieldOn)
+		}
+	}
+}
+
+// ofReadings are the fields that a list of readings is read for, beside measures.
+var ofReadings = []field{
+	fieldName, fieldLabel, fieldOn, fieldMeasure, fieldValue, fieldWatered, fieldWeight,
+}
+
+// passBy takes the columns that such a list is not read for out of those that were understood:
+// what a plant is out of a list of readings, and what was read out of a list of plants.
+func (r *reader) passBy() {
+	tells := r.tellsReadings()
+	if !tells && !slices.Contains(r.as, fieldKind) && !slices.Contains(r.as, fieldHabit) {
+		return // neither is sure yet
+	}
+	for i, as := range r.as {
+		_, measure := recovery.MeasureByID(string(as))
+		both := as == fieldName || as == fieldLabel
+		if !both && tells != (measure || slices.Contains(ofReadings, as)) {
+			r.as[i], r.out.Columns[i].As = "", ""
 		}
 	}
 }

@@ -310,3 +310,19 @@ func TestReadingsGoToThePlantsThatAreHere(t *testing.T) {
 	require.ErrorContains(t, err, "row 4, column “plant”: 2 plants here are called \"Pothos\"; use the label")
 	require.ErrorContains(t, err, "row 5, column “plant”: no plant here is called \"Palm\"")
 }
+
+// A column is told as understood only where the list is read for it.
+func TestColumnsThatAreNotReadArePassedBy(t *testing.T) {
+	columns := func(text string) (as []string) {
+		p, err := list.Read([]byte(text), plant.Kinds{}, today, nil)
+		require.NoError(t, err)
+		for _, c := range p.Columns {
+			as = append(as, c.As)
+		}
+		return as
+	}
+	assert.Equal(t, []string{"name", "on", "", "weight"},
+		columns("plant,date,leaf count,weight\nFred,2026-03-01,12,450\n"))
+	assert.Equal(t, []string{"name", "kind", "leaves", "", ""},
+		columns("plant,kind,leaf count,weight,wilt\nFred,Monstera deliciosa,12,450,0\n"))
+}
