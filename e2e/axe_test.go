@@ -72,35 +72,7 @@ func TestNoSeriousFindingByAxe(t *testing.T) {
 		check("sign-in")
 		p.click(by("button", "Look round the demo clinic"))
 		p.see("Today’s walk")
-		for _, view := range []struct{ path, wait string }{
-			{"/", "Today’s walk"}, {"/plants", "in the collection"}, {"/plants/new", "How it grows"},
-			{"/plants/box", "The plants of the box"}, {"/together?tag=none", "Nothing has this tag"},
-			{"/labels?tag=none", "No plants for labels"}, {"/bench-day?tag=none", "Nothing is due on the bench"},
-			{"/places", "Where it is"}, {placePath("Stair landing"), "Its year"}, {"/fit", "Who fits where"},
-			{plantPath("K-001") + "/pot", "Better parted"}, {"/folder", "Each goes to"},
-			{"/trips", "The next trip"}, {tripPath(), "What Mara"}, {"/origins", "What became of them"},
-			{"/outbreaks", "What goes round"}, {"/outbreaks/mealybug", "Where they stand"},
-			{plantPath("J-BOX"), "closed box of moss"}, {plantPath("J-001") + "/pieces", "Take pieces of it"},
-			{"/places", "order of the walk"}, {"/trouble", "What is wrong?"},
-			{plantPath("T-032") + "/guided", "What is wrong?"},
-			{plantPath("T-014"), "looks in"}, {plantPath("T-014") + "?check", "Record the check-in"},
-			{plantPath("T-032") + "/examine", "What it may be"},
-			{plantPath("T-032") + "/do", "What is safe"}, {plantPath("T-008") + "/do", "steps to do"},
-			{plantPath("T-014") + "/record", "entries"},
-			{plantPath("T-021") + "/growths", "What it grew"}, {plantPath("T-021") + "/pictures", "Then and now"},
-			{plantPath("T-021") + "/pictures?measure=", "Tap both ends"},
-			{plantPath("T-003") + "/look-back", "How long each stage"}, {"/look-back", "How they ended"},
-			{"/exchange", "Take out"},
-			{plantPath("T-014") + "/measure", "Root tally"}, {plantPath("T-008") + "/work", "Lay out first"},
-			{"/sale", "Pick how it grows"}, {"/bench", "A pot for the live roots"}, {"/bench/mix", "Ingredient"},
-			{"/bench/dish", "To scale"},
-			{"/bench/feed", "Feed in the water"}, {"/bench/cupboard", "is counted against its steps"},
-			{"/household", "Who lives here?"}, {"/handbook/confirmed", "The cases"},
-			{"/handbook/kinds/alocasia-zebrina", "Pests that come"},
-			{"/handbook/habits/fern", "Kinds that grow so"}, {"/handbook/signs/root.mushy", "Looks like"},
-			{"/handbook", "Which plant is it"}, {"/handbook/causes/root-rot", "Mistaken for"},
-			{"/handbook/look-alikes?causes=drought,root-rot", "Tell them apart"},
-		} {
+		for _, view := range demoViews {
 			p.open(view.path)
 			p.see(view.wait)
 			check(view.path)

@@ -49,7 +49,11 @@ func Says(year []MonthThere) string {
 	}
 	var said []string
 	if worst, best := LightWord(dark.Light), LightWord(bright.Light); worst == best {
-		said = append(said, fmt.Sprintf("%s all year (%s to %s mol)", upper(best), sayMol(dark.Light), sayMol(bright.Light)))
+		from, to := sayMol(dark.Light), sayMol(bright.Light)
+		if from != to {
+			from += " to " + to
+		}
+		said = append(said, fmt.Sprintf("%s all year (%s mol)", upper(best), from))
 	} else {
 		said = append(said, fmt.Sprintf("%s in %s (%s mol), %s in %s (%s)",
 			upper(worst), monthName(dark.Month), sayMol(dark.Light), best, monthName(bright.Month), sayMol(bright.Light)))
@@ -63,7 +67,7 @@ func Says(year []MonthThere) string {
 		said = append(said, fmt.Sprintf("sun between %.0f and %.0f o’clock in %s",
 			math.Floor(sunny.SunFrom), math.Ceil(sunny.SunTo), monthName(sunny.Month)))
 	}
-	said = append(said, fmt.Sprintf("nights down to about %.0f °C in %s", cold.Night, monthName(cold.Month)))
+	said = append(said, fmt.Sprintf("nights down to about %.0f °C in %s", math.Round(cold.Night)+0, monthName(cold.Month)))
 	return strings.Join(said, "; ") + "."
 }
 

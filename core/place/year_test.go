@@ -106,7 +106,9 @@ func TestAYearInWords(t *testing.T) {
 		"sun early and late in the day in June")
 	lamp := place.Details{Setting: place.Room, Lamp: &place.Lamp{PPFD: 100, Hours: 12}}
 	assert.Contains(t, place.Says(lamp.Year(north, place.Known{}, on(1))),
-		"Of middling light all year (4.3 to 4.3 mol); no sun reaches it")
+		"Of middling light all year (4.3 mol); no sun reaches it")
+	assert.Contains(t, place.Says([]place.MonthThere{{Month: 1, Light: 4.3, Night: -.4}, {Month: 7, Light: 5}}),
+		"Of middling light all year (4.3 to 5.0 mol); no sun reaches it; nights down to about 0 °C in January.")
 	for light, word := range map[float64]string{
 		.99: "too dark for nearly all plants", 1: "dim", 2.99: "dim", 3: "of middling light", 6.99: "of middling light",
 		7: "bright", 13.99: "bright", 14: "very bright",

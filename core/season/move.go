@@ -49,7 +49,7 @@ func (p Plant) out(known day.Day) (asks []Ask) {
 			continue
 		}
 		const why = "From %s on the nights there are as a rule warm enough for it: it bears %s °C for long and is hurt at " +
-			"%s. It can stay until %s, and does better there than inside."
+			"%s °C. It can stay until %s, and does better there than inside."
 		asks = append(asks, Ask{
 			Job: care.PutOut, From: stays.Out, Until: min(stays.Out+outDays, ends), Ends: ends, What: "Put it out",
 			How: "In the shade and out of the wind for the first week, then by steps into its light. " +
@@ -98,13 +98,13 @@ func (p Plant) in(known day.Day) []Ask {
 		Job: care.BringIn, What: "Bring it in", From: stays.In - ReadyDays, Until: stays.In, Ends: known + year,
 		How: "Look for pests at the door, and again after three, ten and twenty-one days; stand it where it is bright.",
 	}
-	const why = "After %s a cold night there can go down to what hurts it: it bears %s °C for long and is hurt at %s."
+	const why = "After %s a cold night there can go down to what hurts it: it bears %s °C for long and is hurt at %s °C."
 	a.Why = fmt.Sprintf(why, dayMonth(stays.In), oneDecimal(kind.Low), oneDecimal(kind.Chill))
 	switch {
 	case stays.Never:
 		a.From, a.Until = known, known
 		a.Why = fmt.Sprintf("No time of the year there is warm enough by night for it: it bears %s °C for long and is hurt "+
-			"at %s.", oneDecimal(kind.Low), oneDecimal(kind.Chill))
+			"at %s °C.", oneDecimal(kind.Low), oneDecimal(kind.Chill))
 	case !stays.Holds(known):
 		a.From, a.Until = known, known
 	case stays.In < known: // it comes in next year

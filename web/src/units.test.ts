@@ -22,6 +22,17 @@ describe("units", () => {
   it("turns the quantities in prose", () => {
     expect(sayProse("when the top 5-7 cm are dry", "us")).toBe("when the top 2-2.8 in are dry");
     expect(sayProse("4 roots of 5 cm, at 25 °C", "us")).toBe("4 roots of 2 in, at 77 °F");
+    expect(sayProse("Set it 2 to 3 cm deep, 1 to 2 cm below the rim", "us")).toBe(
+      "Set it 0.8 to 1.2 in deep, 0.4 to 0.8 in below the rim",
+    );
+    expect(sayProse("nights down to about -2 °C, in 10–12 cm pots", "us")).toBe(
+      "nights down to about 28.4 °F, in 3.9–4.7 in pots",
+    );
+    expect(sayProse("between 5 and 10 °C; 20 °C", "us")).toBe("between 41 and 50 °F; 68 °F");
+    expect(sayProse("Pour 9.3 litres through, 0.5 l now; 1 g in a litre", "us")).toBe(
+      "Pour 9.83 qt through, 0.53 qt now; 1 g in a litre",
+    );
+    expect(sayProse("on day 5 to 7, 3 leaves", "us")).toBe("on day 5 to 7, 3 leaves");
     expect(sayProse("4 roots of 5 cm", "metric")).toBe("4 roots of 5 cm");
     expect(sayProse("7 days, 50 % or more", "us")).toBe("7 days, 50 % or more");
   });

@@ -58,16 +58,25 @@ export function sayQuantity(value: number, unit: string, system: System): string
   return `${Number(shown.value.toFixed(digits))} ${shown.unit}`.trim();
 }
 
-const metricInProse = /(\d+(?:\.\d+)?)(?:([-–])(\d+(?:\.\d+)?))? (cm|mm|ml|°C)\b/g;
+// A quantity or a range of them ("5-7 cm", "2 to 3 cm", "-2 °C"), with what stands before it: a sign
+// is one only where no number ends there.
+const number = "\\d+(?:\\.\\d+)?";
+const metricInProse = new RegExp(
+  `(^|[^\\w.-])([-−]?${number})(?:(-|–| to | and | or )([-−]?${number}))? (cm|mm|ml|litres?|l|°C)(?![\\w/])`,
+  "g",
+);
 
-/** Prose with its metric quantities ("5-7 cm") in the person's units. */
+/** Prose with its metric quantities in the person's units. Doses by the litre stay as labels give them. */
 export function sayProse(text: string, system: System): string {
   if (system === "metric") return text;
   return text.replace(
     metricInProse,
-    (_, from: string, dash: string | undefined, to: string | undefined, unit: string) => {
-      const say = (n: string) => String(Number(toShown(Number(n), unit, system).value.toFixed(1)));
-      return `${say(from)}${to ? `${dash}${say(to)}` : ""} ${toShown(0, unit, system).unit}`;
+    (_, before: string, from: string, between: string | undefined, to: string | undefined, named: string) => {
+      const unit = named.startsWith("litre") ? "l" : named;
+      const digits = unit === "mm" || unit === "l" ? 2 : 1;
+      const say = (n: string) =>
+        String(Number(toShown(Number(n.replace("−", "-")), unit, system).value.toFixed(digits)));
+      return `${before}${say(from)}${to ? `${between}${say(to)}` : ""} ${toShown(0, unit, system).unit}`;
     },
   );
 }

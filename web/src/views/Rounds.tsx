@@ -5,6 +5,7 @@ import { Link } from "react-router";
 import type { Schemas } from "../api/client";
 import { usePlaces, useRounds } from "../api/plants";
 import { sayDay } from "../dates";
+import { Say } from "../Say";
 import { How } from "../shell/How";
 import { Bare, Failed, Waiting } from "../shell/States";
 import { firstStops, useDrawn } from "./drawn";
@@ -165,8 +166,11 @@ function Alarming({ places }: { places: Schemas["WalkPlace"][] }) {
       <ul>
         {stops.map(({ stop, task, place }) => (
           <li key={stop.id + task.signal}>
-            <b className="red">{task.what}</b>: <Link to={`/plants/${stop.id}`}>{stop.name}</Link>{" "}
-            <span className="soft">in {place}.</span> {task.why} {task.how}
+            <b className="red">
+              <Say>{task.what}</Say>
+            </b>
+            : <Link to={`/plants/${stop.id}`}>{stop.name}</Link> <span className="soft">in {place}.</span>{" "}
+            <Say>{task.why}</Say> <Say>{task.how}</Say>
           </li>
         ))}
       </ul>

@@ -5,6 +5,7 @@ import { useConnection } from "../api/connection";
 import { useRecord } from "../api/recording";
 import { daysBetween, distance, shortDay } from "../dates";
 import { SmallFigure } from "../figure/Figure";
+import { Say } from "../Say";
 import { SmallSeam } from "../seam/Seam";
 import { Refused } from "../shell/States";
 import { doneBody } from "./jobs";
@@ -48,7 +49,10 @@ export function StopRow({ stop, today, place, asks, picking }: StopRowProps) {
       </div>
       <p className={classes.why}>
         <span className={classes.box} aria-hidden />
-        <b className={late > 0 ? "red" : undefined}>{asSentence(first.what)}</b> {first.how}{" "}
+        <b className={late > 0 ? "red" : undefined}>
+          <Say>{asSentence(first.what)}</Say>
+        </b>{" "}
+        <Say>{first.how}</Say>{" "}
         <span className={late > 0 ? "red" : "soft"}>
           {late > 0 ? `Open for ${sayCount(daysBetween(first.from, today), "day")}.` : `By ${shortDay(first.until)}.`}
         </span>
@@ -71,7 +75,7 @@ export function StopRow({ stop, today, place, asks, picking }: StopRowProps) {
       )}
       <details className={classes.because}>
         <summary>Why now</summary>
-        {first.why}{" "}
+        <Say>{first.why}</Say>{" "}
         {stop.standing === "arrived" ? "Nobody has looked at it yet." : `Last look ${distance(stop.lastLook, today)}.`}
       </details>
       <SmallSeam

@@ -3,6 +3,7 @@ import type { PlantRow, Schemas } from "../../api/client";
 import { useKnowledge } from "../../api/handbook";
 import { useComparison } from "../../api/together";
 import { SmallFigure } from "../../figure/Figure";
+import { Say } from "../../Say";
 import { Bare, Failed, Waiting } from "../../shell/States";
 import { sayProse, useUnits } from "../../units";
 import { sayCount } from "../words";
@@ -87,7 +88,9 @@ function Rows({ title, rows }: { title: string; rows: Schemas["Beside"][] }) {
       </tr>
       {rows.map((r) => (
         <tr key={r.what}>
-          <th scope="row">{r.what}</th>
+          <th scope="row">
+            <Say>{r.what}</Say>
+          </th>
           {r.values.map((v, i) => (
             // biome-ignore lint/suspicious/noArrayIndexKey: a value is that of the plant at its place
             <td key={i}>{v === "" ? <span className="soft">not known</span> : sayProse(v, system)}</td>

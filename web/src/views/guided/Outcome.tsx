@@ -1,4 +1,5 @@
 import type { Knowledge, Schemas } from "../../api/client";
+import { Say } from "../../Say";
 import { How } from "../../shell/How";
 import { likelihood, sayTimesIn100, sentence } from "../words";
 import classes from "./Guided.module.css";
@@ -26,13 +27,13 @@ export function Outcome({ of, knowledge }: OutcomeProps) {
       <Heading>What to do first</Heading>
       <section className={classes.act} data-testid="first-act">
         <p className="m-0">
-          <b>{move?.label ?? of.act.move}.</b> {move?.how}.
+          <b>{move?.label ?? of.act.move}.</b> <Say>{move?.how}</Say>.
         </p>
         <p className="small soft mt-4 mb-0">
           {of.act.helps
             ? `It helps against ${cause(of.act.helps)}, and it can be undone.`
             : "It is safe whatever it is."}{" "}
-          {of.act.words}
+          <Say>{of.act.words}</Say>
         </p>
       </section>
       {lead && sure && (

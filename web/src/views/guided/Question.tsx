@@ -1,6 +1,7 @@
 import { Button, Group } from "@mantine/core";
 import type { Knowledge, Schemas } from "../../api/client";
 import { SmallFigure } from "../../figure/Figure";
+import { Say } from "../../Say";
 import { How } from "../../shell/How";
 import type { Side, Sign } from "../look/look";
 import { SignPicture } from "../look/SignPicture";
@@ -42,7 +43,9 @@ export function Question({ check, sign, knowledge, figure, waiting, answer, back
         <div>
           {part && <p className="soft small m-0">{part.label}</p>}
           <Heading>{sign.label}?</Heading>
-          <p className="mt-4 mb-0">{sign.how}.</p>
+          <p className="mt-4 mb-0">
+            <Say>{sign.how}</Say>.
+          </p>
         </div>
         {part?.drawn && (
           <SmallFigure figure={figure} marks={{ growths: 0, leaves: 0, seen: [sign.zone], looked: [] }} />

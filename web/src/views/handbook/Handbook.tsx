@@ -6,8 +6,8 @@ import type { Knowledge } from "../../api/client";
 import { useKinds, useKnowledge, useSeason } from "../../api/handbook";
 import { newId } from "../../api/id";
 import { useSigns } from "../../api/plants";
-
 import { Figure } from "../../figure/Figure";
+import { Say } from "../../Say";
 import { Failed, Waiting } from "../../shell/States";
 import classes from "./Handbook.module.css";
 
@@ -112,7 +112,7 @@ export function Handbook() {
                   {inGroup.map((x) => (
                     <li key={x.id}>
                       <NavLink to={{ pathname: `/handbook/${list}/${x.id}`, search: search.toString() }}>
-                        {x.label}
+                        <Say>{x.label}</Say>
                       </NavLink>
                     </li>
                   ))}

@@ -5,6 +5,7 @@ import type { Schemas } from "../../api/client";
 import { useKind } from "../../api/handbook";
 import { newId } from "../../api/id";
 import { Figure } from "../../figure/Figure";
+import { Say } from "../../Say";
 import { Failed, Waiting } from "../../shell/States";
 import { type System, sayProse, sayQuantity, useUnits } from "../../units";
 import { sayCount } from "../words";
@@ -60,14 +61,18 @@ export function KindSheet() {
       {p.poisons.map((x) => (
         <Harm key={x.whom + x.what} poison={x} />
       ))}
-      {p.note && <p className="mt-0 mb-6">{p.note}</p>}
+      {p.note && (
+        <p className="mt-0 mb-6">
+          <Say>{p.note}</Say>
+        </p>
+      )}
       {p.lookAlike && <p className="mt-0 mb-6">Taken for another: {p.lookAlike}.</p>}
       <dl className={classes.facts}>
         {fact("light", "Light", `${p.light[0]}-${p.light[2]} mol m⁻² a day, best ${p.light[1]}; ${suns[p.sun]}`)}
         {fact("temperature", "Warmth", `${t[0]} to ${t[2]}, best ${t[1]}${chilled(p.chill, system)}`)}
         {fact("humidity", "Air", `at least ${p.humidity[0]} %, best ${p.humidity[1]} %`)}
         {fact("waterRule", "Water", water.map((w) => `${w.when}: ${sayProse(w.words, system)}`).join("; "))}
-        {fact("rest", "Rest", p.rest || "no rest of its own")}
+        {fact("rest", "Rest", <Say>{p.rest || "no rest of its own"}</Say>)}
         {fact(
           "feed",
           "Feed",
@@ -104,7 +109,9 @@ export function KindSheet() {
         {p.pests.map((x) => (
           <li key={x.pest}>
             <Link to={`/handbook/causes/${x.pest}`}>{cause(x.pest)}</Link>
-            <span className="soft small">{x.how}</span>
+            <span className="soft small">
+              <Say>{x.how}</Say>
+            </span>
           </li>
         ))}
       </ul>

@@ -1,5 +1,6 @@
 import { Link, useParams } from "react-router";
 import { useSign } from "../../api/handbook";
+import { Say } from "../../Say";
 import { Failed, Waiting } from "../../shell/States";
 import { LikeWhat } from "../look/SignRow";
 import { useTables } from "./Handbook";
@@ -17,8 +18,12 @@ export function SignSheet() {
   const s = sheet.data.sign;
   return (
     <article className="patch">
-      <h2 className="size-26">{s.label}</h2>
-      <p>{s.how}.</p>
+      <h2 className="size-26">
+        <Say>{s.label}</Say>
+      </h2>
+      <p>
+        <Say>{s.how}</Say>.
+      </p>
       <LikeWhat sign={s} />
       <p className="soft small">
         {s.minutes} min, {disturbs[s.disturbance]}. Seen with none of the causes in{" "}

@@ -1,4 +1,5 @@
 import { type ReactNode, useState } from "react";
+import { Say } from "../../Say";
 import classes from "./Look.module.css";
 import type { Answers, Degree, Side, Sign, Sureness } from "./look";
 import { SignPicture } from "./SignPicture";
@@ -30,7 +31,7 @@ export function SignRow({ sign, draft, beside, ruledOut, part, ...answering }: S
         {part && <span className="soft small">{part}: </span>}
         {sign.label}
         <span className="soft small block">
-          {sign.how}
+          <Say>{sign.how}</Say>
           {sign.disturbance === 3 && " · unpots it"}
           {ruledOut && !seen && !absent && " · ruled out by what you saw"}{" "}
           <button

@@ -5,6 +5,7 @@ import { newId } from "../../api/id";
 import { useWays } from "../../api/pieces";
 import { useMany, useRecord } from "../../api/recording";
 import { daysBetween, distance, sayDay } from "../../dates";
+import { Say } from "../../Say";
 import { Refused } from "../../shell/States";
 import { useUndo, useUndoMany } from "../undo";
 import { sayCount } from "../words";
@@ -216,7 +217,9 @@ function PotOut({ file, batch, one, said }: BatchProps & { one: string; said?: s
           </Button>
         )}
       </Group>
-      <p className="soft small">{said}</p>
+      <p className="soft small">
+        <Say>{said}</Say>
+      </p>
       {refused && (
         <p role="alert" className="red">
           {refused}

@@ -4,6 +4,7 @@ import { Link, useNavigate, useParams } from "react-router";
 import { type PlaceView, usePlace, useRemovePlace } from "../../api/places";
 import { usePlaces, useSession } from "../../api/plants";
 import { useMany } from "../../api/recording";
+import { Say } from "../../Say";
 import { How } from "../../shell/How";
 import { Failed, Refused, Waiting } from "../../shell/States";
 import { sayQuantity, useUnits } from "../../units";
@@ -38,7 +39,9 @@ export function PlacePage() {
       </h1>
       <ColdComing cold={v.cold} places={places.data?.places ?? []} today={today} />
       <p>
-        {v.says || "Nobody has said what it is like. Say it below: its light, sun and nights are reckoned from that."}
+        <Say>
+          {v.says || "Nobody has said what it is like. Say it below: its light, sun and nights are reckoned from that."}
+        </Say>
       </p>
       <div className={classes.two}>
         <div className={classes.side}>

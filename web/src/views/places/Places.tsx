@@ -2,6 +2,7 @@ import { Group } from "@mantine/core";
 import { Link } from "react-router";
 import { useOrderPlaces, usePlacesWithYears } from "../../api/places";
 import { useSession } from "../../api/plants";
+import { Say } from "../../Say";
 import { Failed, Refused, Waiting } from "../../shell/States";
 import { sayCount } from "../words";
 import { ColdComing } from "./ColdComing";
@@ -57,7 +58,9 @@ export function Places() {
                     <div className="soft small">
                       {[p.light, p.isolation ? "kept apart" : ""].filter(Boolean).join(" · ")}
                     </div>
-                    <div className="small">{p.says || "What is it like? Say it once, and its year is reckoned."}</div>
+                    <div className="small">
+                      <Say>{p.says || "What is it like? Say it once, and its year is reckoned."}</Say>
+                    </div>
                   </div>
                   {p.year.length > 0 ? <YearOfLight year={p.year} says={p.says} small /> : <span />}
                   <div className="no-wrap small">

@@ -6,6 +6,7 @@ import { useFit } from "../../api/places";
 import { useSession } from "../../api/plants";
 import { useMany } from "../../api/recording";
 import { shortDay } from "../../dates";
+import { Say } from "../../Say";
 import { Bare, Failed, Refused, Waiting } from "../../shell/States";
 import { useUndoMany } from "../undo";
 import { sayCount } from "../words";
@@ -53,7 +54,7 @@ export function WhoFits() {
                   {s.on <= today ? "now" : `from ${shortDay(s.on)}`}, by {shortDay(s.until)}
                 </span>
                 <div className="soft small">
-                  {s.why} {s.how}
+                  <Say>{s.why}</Say> <Say>{s.how}</Say>
                 </div>
               </li>
             ))}

@@ -3,6 +3,7 @@ import { Link, useNavigate } from "react-router";
 import type { Measure, PlantFile } from "../../api/client";
 import { useRecord } from "../../api/recording";
 import { shortDay } from "../../dates";
+import { Say } from "../../Say";
 import { How } from "../../shell/How";
 import { Refused } from "../../shell/States";
 import { sayProse, sayQuantity, useUnits } from "../../units";
@@ -20,7 +21,7 @@ function SeasonQuestion({ file, measure, send }: { file: PlantFile; measure: Mea
   if (measure.kind !== "yes-no") {
     return (
       <span className="block">
-        {measure.ask}? <Link to={`/plants/${file.id}?check`}>Measure it</Link>
+        <Say>{measure.ask}</Say>? <Link to={`/plants/${file.id}?check`}>Measure it</Link>
       </span>
     );
   }
@@ -31,7 +32,10 @@ function SeasonQuestion({ file, measure, send }: { file: PlantFile; measure: Mea
     });
   return (
     <span className="block mt-6">
-      {measure.ask} <span className="soft small">{measure.how}.</span>
+      <Say>{measure.ask}</Say>{" "}
+      <span className="soft small">
+        <Say>{measure.how}</Say>.
+      </span>
       <span className="answers flex mt-4 mb-8">
         <button type="button" className="absent" aria-label={`${measure.ask} Yes`} onClick={() => say(1)}>
           yes

@@ -1,6 +1,7 @@
 import { Link } from "react-router";
 import type { PlantFile } from "../../api/client";
 import { daysBetween, shortDay } from "../../dates";
+import { Say } from "../../Say";
 import { taskPlace } from "../tasks";
 import { sayCount } from "../words";
 import classes from "./Standing.module.css";
@@ -29,9 +30,17 @@ export function DueNow({ file }: { file: PlantFile }) {
       <ul>
         {due.slice(0, file.mostToday).map((t) => (
           <li key={t.kind + t.what + t.case + (t.step ?? "")}>
-            {taskPlace(t.kind) ? <Link to={placeOf(file, t)}>{t.what}</Link> : <b>{t.what}</b>}{" "}
+            {taskPlace(t.kind) ? (
+              <Link to={placeOf(file, t)}>
+                <Say>{t.what}</Say>
+              </Link>
+            ) : (
+              <b>
+                <Say>{t.what}</Say>
+              </b>
+            )}{" "}
             <span className="soft small">
-              {t.why}{" "}
+              <Say>{t.why}</Say>{" "}
               <span className={t.until < file.today ? "red" : undefined}>
                 {t.until < file.today
                   ? `Open for ${sayCount(daysBetween(t.from, file.today), "day")}.`

@@ -6,6 +6,7 @@ import { newId } from "../../api/id";
 import { useRecord } from "../../api/recording";
 import { distance, sayDay } from "../../dates";
 import { QuantityInput } from "../../fields";
+import { Say } from "../../Say";
 import { How } from "../../shell/How";
 import { Bare, Refused } from "../../shell/States";
 import { sayQuantity, toMetric, useUnits } from "../../units";
@@ -70,7 +71,9 @@ export function Growths() {
           return (
             <section key={letter + sort} className="patch" aria-label={title}>
               <h2>{title}</h2>
-              <p className="soft small mt-0 mb-4">{label(sort)?.how}.</p>
+              <p className="soft small mt-0 mb-4">
+                <Say>{label(sort)?.how}</Say>.
+              </p>
               <ul className={`rows ${classes.list}`}>
                 {own.map((s) => (
                   <StrandRow key={s.id} file={file} strand={s} sort={label(sort)?.label ?? sort} />

@@ -3,6 +3,7 @@ import { Link } from "react-router";
 import type { PlantFile } from "../../api/client";
 import { useRecord } from "../../api/recording";
 import { distance, sayDay, shortDay } from "../../dates";
+import { Say } from "../../Say";
 import { Refused } from "../../shell/States";
 import { useUndo } from "../undo";
 import classes from "./Cases.module.css";
@@ -34,7 +35,7 @@ export function KeptApart({ file }: { file: PlantFile }) {
         {a.quarantine && (
           <>
             {" "}
-            {a.quarantine.why} Pest looks on {a.quarantine.looks.map(shortDay).join(", ")}.
+            <Say>{a.quarantine.why}</Say> Pest looks on {a.quarantine.looks.map(shortDay).join(", ")}.
           </>
         )}
       </p>

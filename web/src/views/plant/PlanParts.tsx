@@ -1,6 +1,7 @@
 import { useState } from "react";
 import type { Plan, Schemas } from "../../api/client";
 import { distance, shortDay } from "../../dates";
+import { Say } from "../../Say";
 import { How } from "../../shell/How";
 import { sayProse, sayQuantity, useUnits } from "../../units";
 import { sayCount } from "../words";
@@ -42,7 +43,7 @@ export function Rules({ rules }: { rules: Schemas["Rule"][] }) {
       <ul className="small my-4 pl-18">
         {shown.map((r) => (
           <li key={r.id + r.what}>
-            <b style={r.overruled ? { textDecoration: "line-through" } : undefined}>{r.what}.</b> {r.why}{" "}
+            <b style={r.overruled ? { textDecoration: "line-through" } : undefined}>{r.what}.</b> <Say>{r.why}</Say>{" "}
             {r.overruled && <span className="ochre">Set aside.</span>}
           </li>
         ))}
@@ -104,8 +105,7 @@ export function Needs({ needs, low = [] }: { needs: Schemas["Need"][]; low?: Sch
       )}
       {low.length > 0 && (
         <p className="small mt-8 mb-0">
-          <b className="ochre">Running low:</b>{" "}
-          {low.map((s) => `${s.name} (${Number(s.stock.toFixed(2))} ${s.unit})`).join(", ")}.
+          <b className="ochre">Running low:</b> {low.map((s) => `${s.name} (${say(s.stock, s.unit)})`).join(", ")}.
         </p>
       )}
       {cost > 0 && (
@@ -166,7 +166,7 @@ export function StepText({ step, plan, today, say }: StepTextProps) {
       {cautions.map((c) => (
         <p key={c.id} className="small red my-3">
           <b aria-hidden>! </b>
-          {c.text}
+          <Say>{c.text}</Say>
         </p>
       ))}
     </div>

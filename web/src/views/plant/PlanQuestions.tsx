@@ -1,4 +1,5 @@
 import type { Answers, Schemas } from "../../api/client";
+import { Say } from "../../Say";
 import classes from "./WhatToDo.module.css";
 
 interface PlanQuestionsProps {
@@ -20,7 +21,12 @@ export function PlanQuestions({ questions, answers, set }: PlanQuestionsProps) {
       {questions.map((q) => (
         <fieldset key={q.id} className={classes.asked}>
           <legend>
-            <b>{q.ask}</b> <span className="soft small">{q.how}.</span>
+            <b>
+              <Say>{q.ask}</Say>
+            </b>{" "}
+            <span className="soft small">
+              <Say>{q.how}</Say>.
+            </span>
           </legend>
           <span className="answers flex wrap">
             {(q.answers ?? []).map((a) => (

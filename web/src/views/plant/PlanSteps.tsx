@@ -4,6 +4,7 @@ import { Link } from "react-router";
 import { useKnowledge } from "../../api/handbook";
 import { useShopping } from "../../api/household";
 import { distance, sayDay } from "../../dates";
+import { Say } from "../../Say";
 import { sayCount } from "../words";
 import { PlanDraft } from "./PlanDraft";
 import {
@@ -76,7 +77,9 @@ export function PlanSteps({ decideAgain }: { decideAgain: () => void }) {
           <h2>Take care</h2>
           <ul className={`small ${classes.cautions}`} style={{ paddingLeft: 18, margin: "6px 0 0" }}>
             {plan.cautions?.map((c) => (
-              <li key={c.id}>{c.text}</li>
+              <li key={c.id}>
+                <Say>{c.text}</Say>
+              </li>
             ))}
           </ul>
         </section>

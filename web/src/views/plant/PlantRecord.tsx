@@ -7,6 +7,7 @@ import { newId } from "../../api/id";
 import { useEntries, usePlaces } from "../../api/plants";
 import { useRecord } from "../../api/recording";
 import { distance, sayDay } from "../../dates";
+import { Say } from "../../Say";
 import { Failed, Refused, Waiting } from "../../shell/States";
 import { useUnits } from "../../units";
 import { isolationWord, sayCount } from "../words";
@@ -109,7 +110,10 @@ function EntryRow({ entry, knowledge, all }: { entry: ListedEntry; knowledge: Kn
         <span className="block">{distance(entry.on, file.today)}</span>
       </span>
       <div>
-        <b>{words.title}</b> {words.text}
+        <b>
+          <Say>{words.title}</Say>
+        </b>{" "}
+        <Say>{words.text}</Say>
         <div className="soft small">
           {entry.by}
           {entry.replaces && " · a correction"}

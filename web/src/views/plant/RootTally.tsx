@@ -9,6 +9,7 @@ import { useTally } from "../../api/plants";
 import { useRecord } from "../../api/recording";
 import { distance } from "../../dates";
 import { NumberField, QuantityInput } from "../../fields";
+import { Say } from "../../Say";
 import { How } from "../../shell/How";
 import { Failed, Refused, Waiting } from "../../shell/States";
 import { sayQuantity, useUnits } from "../../units";
@@ -68,7 +69,10 @@ export function RootTally() {
         {knowledge.data.rootSorts.map((s) => (
           <Fragment key={s.id}>
             <span className={classes.sort}>
-              <b>{s.label}</b> <span className="soft small">{s.how}</span>
+              <b>{s.label}</b>{" "}
+              <span className="soft small">
+                <Say>{s.how}</Say>
+              </span>
             </span>
             {columns.map((c) => (
               <fieldset

@@ -3,6 +3,7 @@ import { Link } from "react-router";
 import type { PlantFile } from "../../api/client";
 import { useRecord } from "../../api/recording";
 import { shortDay } from "../../dates";
+import { Say } from "../../Say";
 import { Refused } from "../../shell/States";
 import { useUndo } from "../undo";
 import classes from "./Cases.module.css";
@@ -33,8 +34,12 @@ export function Season({ file }: { file: PlantFile }) {
               <span className="small">
                 {t.from <= file.today ? "now" : `from ${shortDay(t.from)}`}, by {shortDay(t.until)}
               </span>
-              <div className="small">{t.how}</div>
-              <div className="soft small">{t.why}</div>
+              <div className="small">
+                <Say>{t.how}</Say>
+              </div>
+              <div className="soft small">
+                <Say>{t.why}</Say>
+              </div>
             </div>
             {t.job && (
               <JobActs

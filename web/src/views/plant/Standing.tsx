@@ -5,6 +5,7 @@ import type { PlantFile } from "../../api/client";
 import { useKnowledge } from "../../api/handbook";
 import { daysBetween, distance, sayDay, shortDay } from "../../dates";
 import { Figure } from "../../figure/Figure";
+import { Say } from "../../Say";
 import { How } from "../../shell/How";
 import { sayProse, sayQuantity, useUnits } from "../../units";
 import { sayChance, sayCount, sayPercent, sentence, standingWord } from "../words";
@@ -56,7 +57,9 @@ export function Standing() {
           <BatchNow file={file} batch={file.batch} />
         </Suspense>
       )}
-      <p className={classes.line}>{file.line}</p>
+      <p className={classes.line}>
+        <Say>{file.line}</Say>
+      </p>
       <DueNow file={file} />
       <div className={classes.top}>
         <div className={classes.figure}>
@@ -199,13 +202,16 @@ function TrackNow({ file, r, stage }: { file: PlantFile; r: Recovery; stage: Sta
       <p className="mt-2 mb-8">{stage.purpose}</p>
       {setback && (
         <p className="red" role="status">
-          <b>A setback: {setback.why}.</b> Stepping back to “{nameOf(r, setback.backTo)}” is what usually saves it.
+          <b>
+            A setback: <Say>{setback.why}</Say>.
+          </b>{" "}
+          Stepping back to “{nameOf(r, setback.backTo)}” is what usually saves it.
         </p>
       )}
       {r.stall && !setback && (
         <p className={r.stall.atWork ? "kelp" : "ochre"} role="status">
           <b>It stands still:</b> nothing measured to grow for {sayCount(r.stall.weeks, "week")} (since{" "}
-          {shortDay(r.stall.since)}); {r.stall.limit} are normal for its habit. {r.stall.why}
+          {shortDay(r.stall.since)}); {r.stall.limit} are normal for its habit. <Say>{r.stall.why}</Say>
           {!r.stall.atWork && (
             <>
               {" "}
@@ -394,7 +400,9 @@ function BeforePlan({ file, of }: { file: PlantFile; of?: PlantFile["cases"][num
   return (
     <div className="patch">
       <h2>{n.title}</h2>
-      <p>{n.text}</p>
+      <p>
+        <Say>{n.text}</Say>
+      </p>
       <Group>
         <Button component={Link} to={`/plants/${file.id}/${n.to}${of ? `?case=${of.id}` : ""}`}>
           {n.label}

@@ -7,6 +7,7 @@ import { newId } from "../../api/id";
 import { useDifferential } from "../../api/plants";
 import { useRecord } from "../../api/recording";
 import { distance, sayDay } from "../../dates";
+import { Say } from "../../Say";
 import { Bare, Failed, Refused, Waiting } from "../../shell/States";
 import { Judgement } from "../look/Judgement";
 import { answersOf, emptyLook } from "../look/look";
@@ -87,7 +88,9 @@ function WithoutIllness({ choose }: { choose: (wish: Wish) => void }) {
             <Button variant="default" onClick={() => choose(w.id)}>
               {w.label}
             </Button>{" "}
-            <span className="soft small">{w.how}</span>
+            <span className="soft small">
+              <Say>{w.how}</Say>
+            </span>
           </li>
         ))}
       </ul>
@@ -240,7 +243,7 @@ function MoveGroup({
               <b>{move?.label}</b>
               <span className="soft small">
                 {" "}
-                {move?.how}. {m.helps && m.advice !== "not" && `Helps ${cause(m.helps)}. `}
+                <Say>{move?.how}</Say>. {m.helps && m.advice !== "not" && `Helps ${cause(m.helps)}. `}
                 {m.worst &&
                   (m.advice === "not" || m.advice === "wait") &&
                   `Harms if it is ${cause(m.worst.cause)} (${likelihood(knowledge, m.worst.chance).word}). `}

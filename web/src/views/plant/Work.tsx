@@ -4,6 +4,7 @@ import { useRef, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import type { Plan } from "../../api/client";
 import { useRecord } from "../../api/recording";
+import { Say } from "../../Say";
 import { Bare, Refused } from "../../shell/States";
 import { sayProse, useUnits } from "../../units";
 import { useUndo } from "../undo";
@@ -155,7 +156,7 @@ function StepPage({ plan, step, left, heading, draft, setDraft, back, next, sent
       {cautions.map((c) => (
         <p key={c.id} className="red my-6">
           <b aria-hidden>! </b>
-          {c.text}
+          <Say>{c.text}</Say>
         </p>
       ))}
       <Amounts amounts={step.amounts} />

@@ -4,6 +4,7 @@ import type { Schemas } from "../../api/client";
 import { newId } from "../../api/id";
 import { useMany } from "../../api/recording";
 import { useBenchDay } from "../../api/together";
+import { Say } from "../../Say";
 import { Bare, Failed, Refused, Waiting } from "../../shell/States";
 import { sayQuantity, useUnits } from "../../units";
 import { useUndoMany } from "../undo";
@@ -108,7 +109,9 @@ function Alike({ plants, today }: { plants: OnBench[]; today: string }) {
       </p>
       <ol className={classes.steps}>
         {first.steps.map((s) => (
-          <li key={s.id}>{s.how}</li>
+          <li key={s.id}>
+            <Say>{s.how}</Say>
+          </li>
         ))}
       </ol>
       <ul className={classes.turn}>

@@ -1,6 +1,7 @@
 import { TextInput } from "@mantine/core";
 import { useEffect, useRef } from "react";
 import type { Answers, Schemas } from "../../../api/client";
+import { Say } from "../../../Say";
 import classes from "../WhatToDo.module.css";
 
 export type Edit = NonNullable<Answers["edits"]>[number];
@@ -36,7 +37,7 @@ export function BrokenBy({ step, named, breaches, change, edit }: BrokenByProps)
       <ul className="my-4 pl-18">
         {breaches.map((b) => (
           <li key={b.rule + b.step + b.here}>
-            <b>Never {b.never}</b>: {b.why}.{" "}
+            <b>Never {b.never}</b>: <Say>{b.why}</Say>.{" "}
             <span className="soft small">
               {b.step && `${b.step}: `}
               {b.here}. ({b.rule})

@@ -1,3 +1,4 @@
+import { Say } from "../../../Say";
 import { sayProse, useUnits } from "../../../units";
 import { sayCount } from "../../words";
 import { Amounts, type Plan, type Step } from "../PlanParts";
@@ -31,7 +32,7 @@ export function Story({ steps, plan }: StoryProps) {
           <summary>Take care</summary>
           {cautions.map((c) => (
             <p key={c.id} className="small red my-3">
-              {c.text}
+              <Say>{c.text}</Say>
             </p>
           ))}
         </details>
