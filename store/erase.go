@@ -13,6 +13,7 @@ import (
 var ofCollections = []string{
 	"calendar_links", "trip_links", "trips",
 	"supply_moves", "supplies", "settings", "pictures", "passed_stages", "plant_cases", "stays", "hands",
+	"due_loads",
 	"taken_cases", "entries",
 	"plants", "place_changes", "place_readings", "place_days", "place_lights", "places", "kinds",
 }

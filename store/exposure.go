@@ -4,7 +4,6 @@ import (
 	"context"
 	"fmt"
 	"slices"
-	"time"
 
 	"github.com/google/uuid"
 	"github.com/jmoiron/sqlx"
@@ -123,8 +122,9 @@ func (s *Store) Outbreakers(ctx context.Context, collection uuid.UUID, ids []uui
 
 // WereMet gives of plants, by id, what tells how likely they caught something.
 func (s *Store) WereMet(ctx context.Context, collection uuid.UUID, ids []uuid.UUID) (list []Met, err error) {
-	err = sqlx.SelectContext(ctx, s.q(), &list,
-		`select `+metColumns+` from plants where collection_id = $1 and id = any($2)`, collection, texts(ids))
+	list, err = many(ctx, s.q(), func(m *Met) []any {
+		return []any{&m.ID, &m.Profile, &m.Here, &m.PestsClean, &m.FoundWell, &m.CameOn}
+	}, `select `+metColumns+` from plants where collection_id = $1 and id = any($2)`, collection, texts(ids))
 	if err != nil {
 		return nil, fmt.Errorf("reading whom a plant met: %w", err)
 	}
@@ -153,38 +153,28 @@ func (s *Store) Contacts(
 	return slices.Concat(stood, worked, kin), err
 }
 
-type stayRow struct {
-	Plant uuid.UUID `db:"plant_id"`
-	Place uuid.UUID `db:"place_id"`
-	Tray  string    `db:"tray"`
-	Apart bool      `db:"apart"`
-	From  day.Day   `db:"from_day"`
-	Until *day.Day  `db:"until_day"`
-}
-
 func (s *Store) stoodTogether(
 	ctx context.Context, collection uuid.UUID, plants []uuid.UUID, since, on day.Day,
 ) ([]exposure.Contact, error) {
-	var rows []stayRow
 	const overlap = `x.collection_id = $1 and (x.until_day is null or x.until_day > $3) and x.from_day <= $4`
-	err := sqlx.SelectContext(ctx, s.q(), &rows, `
+	all, err := many(ctx, s.q(), func(x *exposure.Stood) []any {
+		return []any{&x.Plant, &x.Place, &x.Tray, &x.Apart, &x.From, &x.Until}
+	}, `
 		select x.plant_id, x.place_id, x.tray, x.apart, x.from_day, x.until_day from stays x where `+overlap+`
 			and x.place_id in (select place_id from stays x where plant_id = any($2) and `+overlap+`)
 		order by x.plant_id, x.from_day`, collection, texts(plants), since, on)
 	if err != nil {
 		return nil, fmt.Errorf("reading who stood beside whom: %w", err)
 	}
-	var own, all []exposure.Stood
+	var own []exposure.Stood
 	crowd := map[uuid.UUID]int{}
 	asked := setOf(plants)
-	for _, r := range rows {
-		stay := exposure.Stood(r)
-		all = append(all, stay)
-		if asked[r.Plant] {
+	for _, stay := range all {
+		if asked[stay.Plant] {
 			own = append(own, stay)
 		}
-		if r.Until == nil {
-			crowd[r.Place]++
+		if stay.Until == nil {
+			crowd[stay.Place]++
 		}
 	}
 	return exposure.Standing(own, all, on, crowd), nil
@@ -193,25 +183,15 @@ func (s *Store) stoodTogether(
 func (s *Store) workedTogether(
 	ctx context.Context, collection uuid.UUID, plants []uuid.UUID, since, on day.Day, before bool,
 ) ([]exposure.Contact, error) {
-	var rows []struct {
-		Plant   uuid.UUID `db:"plant_id"`
-		On      day.Day   `db:"on_day"`
-		By      string    `db:"by_name"`
-		At      time.Time `db:"at"`
-		Blade   bool      `db:"blade"`
-		Cleaned bool      `db:"cleaned"`
-	}
-	err := sqlx.SelectContext(ctx, s.q(), &rows, `
+	worked, err := many(ctx, s.q(), func(x *exposure.Worked) []any {
+		return []any{&x.Plant, &x.On, &x.By, &x.At, &x.Blade, &x.Cleaned}
+	}, `
 		select plant_id, on_day, by_name, at, blade, cleaned from hands where collection_id = $1 and (on_day, by_name) in (
 			select on_day, by_name from hands
 			where collection_id = $1 and plant_id = any($2) and on_day between $3 and $4)`,
 		collection, texts(plants), since, on)
 	if err != nil {
 		return nil, fmt.Errorf("reading whose hands had it: %w", err)
-	}
-	worked := make([]exposure.Worked, len(rows))
-	for i, r := range rows {
-		worked[i] = exposure.Worked(r)
 	}
 	return exposure.Working(setOf(plants), worked, before), nil
 }

@@ -5,7 +5,6 @@ import (
 	"fmt"
 
 	"github.com/google/uuid"
-	"github.com/jmoiron/sqlx"
 )
 
 // StandsAt is a plant with where it stands.
@@ -20,8 +19,9 @@ type StandsAt struct {
 
 // Standing lists the plants that are here, with where each stands, as they were entered.
 func (s *Store) Standing(ctx context.Context, collection uuid.UUID) ([]StandsAt, error) {
-	list := []StandsAt{}
-	err := sqlx.SelectContext(ctx, s.q(), &list, `select id, name, profile, habit, place_id, isolation
+	list, err := many(ctx, s.q(), func(p *StandsAt) []any {
+		return []any{&p.ID, &p.Name, &p.Kind, &p.Habit, &p.Place, &p.Isolation}
+	}, `select id, name, profile, habit, place_id, isolation
 		from plants where collection_id = $1 and here and standing not in ('lost', 'given-away')
 		order by id`, collection)
 	if err != nil {

@@ -29,39 +29,48 @@ type CameFrom struct {
 
 // cameRow is a row as the database gives it.
 type cameRow struct {
-	ID        uuid.UUID        `db:"id"`
-	Name      string           `db:"name"`
-	Source    string           `db:"source"`
-	Origin    string           `db:"origin"`
-	Kind      string           `db:"profile"`
-	Habit     string           `db:"habit"`
-	Packing   string           `db:"packing"`
-	School    string           `db:"school"`
-	Tried     asJSON[[]string] `db:"tried"`
-	Tags      asJSON[[]string] `db:"tags"`
-	Mother    *uuid.UUID       `db:"mother_id"`
-	BatchOf   *uuid.UUID       `db:"batch_of"`
-	Came      day.Day          `db:"arrived_on"`
-	Ended     *day.Day         `db:"ended_on"`
-	Standing  string           `db:"standing"`
-	Condition *int             `db:"condition"`
-	Paid      *float64         `db:"paid"`
-	Spent     *float64         `db:"spent"`
-	FellIll   *day.Day         `db:"fell_ill"`
-	Mended    *day.Day         `db:"mended"`
-	InWork    bool             `db:"in_work"`
+	ID        uuid.UUID
+	Name      string
+	Source    string
+	Origin    string
+	Kind      string
+	Habit     string
+	Packing   string
+	School    string
+	Tried     asJSON[[]string]
+	Tags      asJSON[[]string]
+	Mother    *uuid.UUID
+	BatchOf   *uuid.UUID
+	Came      day.Day
+	Ended     *day.Day
+	Standing  string
+	Condition *int
+	Paid      *float64
+	Spent     *float64
+	FellIll   *day.Day
+	Mended    *day.Day
+	InWork    bool
+}
+
+// columns are some columns of plants with the fields that they are read into.
+type columns struct {
+	sql  string
+	into func(*cameRow) []any
 }
 
 // cameBy are the columns of each thing that plants are grouped by.
-var cameBy = map[string]string{
-	"source":  "p.source, p.origin, p.mother_id, p.batch_of",
-	"tag":     "case when p.tags = '{}' then '[]'::jsonb else to_jsonb(p.tags) end as tags",
-	"batch":   "p.batch_of",
-	"kind":    "p.profile, p.habit",
-	"packing": "p.packing",
-	"school":  "p.school",
-	"method": `case when p.trials = '[]' then '[]'::jsonb else
-		(select jsonb_agg(distinct one->>'what') from jsonb_array_elements(p.trials) one) end as tried`,
+var cameBy = map[string]columns{
+	"source": {"p.source, p.origin, p.mother_id, p.batch_of",
+		func(r *cameRow) []any { return []any{&r.Source, &r.Origin, &r.Mother, &r.BatchOf} }},
+	"tag": {"case when p.tags = '{}' then '[]'::jsonb else to_jsonb(p.tags) end",
+		func(r *cameRow) []any { return []any{&r.Tags} }},
+	"batch":   {"p.batch_of", func(r *cameRow) []any { return []any{&r.BatchOf} }},
+	"kind":    {"p.profile, p.habit", func(r *cameRow) []any { return []any{&r.Kind, &r.Habit} }},
+	"packing": {"p.packing", func(r *cameRow) []any { return []any{&r.Packing} }},
+	"school":  {"p.school", func(r *cameRow) []any { return []any{&r.School} }},
+	"method": {`case when p.trials = '[]' then '[]'::jsonb else
+		(select jsonb_agg(distinct one->>'what') from jsonb_array_elements(p.trials) one) end`,
+		func(r *cameRow) []any { return []any{&r.Tried} }},
 }
 
 // CameFrom gives what became of every plant that came between two days, with the one thing by which they are
@@ -72,16 +81,20 @@ func (s *Store) CameFrom(ctx context.Context, collection uuid.UUID, from, to day
 
 // CameNamed gives the same with each plant's id, name and condition, as they came.
 func (s *Store) CameNamed(ctx context.Context, collection uuid.UUID, from, to day.Day, by string) ([]CameFrom, error) {
-	named := "p.id, p.name, p.condition, " + cameBy[by]
+	named := columns{"p.id, p.name, p.condition, " + cameBy[by].sql, func(r *cameRow) []any {
+		return append([]any{&r.ID, &r.Name, &r.Condition}, cameBy[by].into(r)...)
+	}}
 	return s.came(ctx, collection, from, to, named, "order by p.arrived_on, p.id")
 }
 
 // came reads no column and keeps no order that nobody asked for: of ten thousand plants each takes its time.
 func (s *Store) came(
-	ctx context.Context, collection uuid.UUID, from, to day.Day, more, order string,
+	ctx context.Context, collection uuid.UUID, from, to day.Day, more columns, order string,
 ) ([]CameFrom, error) {
-	var rows []cameRow
-	err := sqlx.SelectContext(ctx, s.q(), &rows, `
+	rows, err := many(ctx, s.q(), func(r *cameRow) []any {
+		return append([]any{&r.Came, &r.Ended, &r.Standing, &r.Paid, &r.Spent, &r.FellIll, &r.Mended, &r.InWork},
+			more.into(r)...)
+	}, `
 		with price as (
 			select distinct on (id) id, price from supplies where collection_id = $1 order by id, version desc),
 		spent as (
@@ -89,8 +102,7 @@ func (s *Store) came(
 				join entries e on e.collection_id = $1 and e.id = m.entry_id
 				join price on price.id = m.supply_id and price.price is not null
 			where m.collection_id = $1 and m.entry_id is not null group by e.plant_id)
-		select `+more+`, p.arrived_on, p.ended_on, p.standing,
-			p.paid, spent.spent, p.fell_ill, p.mended, p.in_work
+		select p.arrived_on, p.ended_on, p.standing, p.paid, spent.spent, p.fell_ill, p.mended, p.in_work, `+more.sql+`
 		from plants p left join spent on spent.plant_id = p.id
 		where p.collection_id = $1 and p.here and p.batch is null and p.arrived_on between $2 and $3 `+order,
 		collection, from, to)

@@ -230,8 +230,8 @@ func (s *Store) Tags(ctx context.Context, collection uuid.UUID) (map[string]int,
 		N   int    `db:"n"`
 	}
 	err := sqlx.SelectContext(ctx, s.q(), &rows, `
-		select tag, count(*) as n from plants, unnest(tags) as tag where collection_id = $1 and here
-		group by tag`, collection)
+		select tag, count(*) as n from plants, unnest(tags) as tag
+		where collection_id = $1 and here and tags <> '{}' group by tag`, collection)
 	tags := map[string]int{}
 	for _, r := range rows {
 		tags[r.Tag] = r.N

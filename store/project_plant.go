@@ -9,7 +9,6 @@ import (
 
 	"github.com/jmoiron/sqlx"
 
-	"tendermend/core/care"
 	"tendermend/core/day"
 	"tendermend/core/diagnosis"
 	"tendermend/record"
@@ -29,8 +28,15 @@ func project(ctx context.Context, tx *sqlx.Tx, c Collection, s record.State, aro
 	if s.Sisters, err = sisters(ctx, tx, c.ID, s.PlantID, originOf(s)); err != nil {
 		return err
 	}
-	if err := projectPlant(ctx, tx, c, s); err != nil {
+	tasks := due.Tasks(s, c.South)
+	if tasks == nil {
+		tasks = []due.Task{}
+	}
+	if err := projectPlant(ctx, tx, c, s, tasks); err != nil {
 		return fmt.Errorf("updating the lists: %w", err)
+	}
+	if err := projectDue(ctx, tx, c, s, tasks); err != nil {
+		return err
 	}
 	if err := projectCases(ctx, tx, c, s); err != nil {
 		return err
@@ -42,16 +48,11 @@ func project(ctx context.Context, tx *sqlx.Tx, c Collection, s record.State, aro
 }
 
 // projectPlant writes the plant's row of the lists.
-func projectPlant(ctx context.Context, tx *sqlx.Tx, c Collection, s record.State) error {
-	tasks := due.Tasks(s, c.South)
-	if tasks == nil {
-		tasks = []due.Task{}
-	}
+func projectPlant(ctx context.Context, tx *sqlx.Tx, c Collection, s record.State, tasks []due.Task) error {
 	var next *day.Day
 	if len(tasks) > 0 {
 		next = &tasks[0].From
 	}
-	load := due.LoadOf(tasks)
 	var stalls *day.Day
 	if on, can := due.StallsOn(s, c.South); can {
 		stalls = &on
@@ -76,12 +77,11 @@ func projectPlant(ctx context.Context, tx *sqlx.Tx, c Collection, s record.State
 			next_due = $16, stalls_on = $17, causes = $18, tasks = $19, seam = $20, entries = $21,
 			figure = $22, confirmations = $23, mother_id = $24,
 			ended_on = $25,
-			due_days = $26, due_minutes = $27, due_weights = $28, due_jobs = $29,
-			source = $30, suspected = $31, trials = $32, tags = $33, natural_name = $34, condition = $35,
-			pests_clean = $36, found_well = $37, exposures = $38,
-			batch = $39, batch_of = $40, bad_source = $41,
-			origin = $42, paid = $43, packing = $44, pot = $45, pot_of = $46, due_terms = $47,
-			fell_ill = $48, mended = $49, in_work = $50, school = $51
+			source = $26, suspected = $27, trials = $28, tags = $29, natural_name = $30, condition = $31,
+			pests_clean = $32, found_well = $33, exposures = $34,
+			batch = $35, batch_of = $36, bad_source = $37,
+			origin = $38, paid = $39, packing = $40, pot = $41, pot_of = $42, due_terms = $43,
+			fell_ill = $44, mended = $45, in_work = $46, school = $47
 		where collection_id = $1 and id = $2`,
 		c.ID, s.PlantID, s.Here, name, s.Arrival.Label, s.Habit.ID, s.Arrival.Profile, botanical, search,
 		s.Place, string(s.Isolation), s.Standing(), stage, s.ArrivedOn, s.LastLook(),
@@ -90,7 +90,6 @@ func projectPlant(ctx context.Context, tx *sqlx.Tx, c Collection, s record.State
 		asJSON[record.Figure]{s.Figure()},
 		asJSON[[]record.Confirmation]{append([]record.Confirmation{}, s.Confirmations...)}, s.Arrival.Mother,
 		s.EndedOn(),
-		load.Days, load.Minutes, load.Weights, asJSON[map[care.Job][]int]{load.Jobs},
 		sourceOf(s.Arrival), asJSON[[]record.Suspicion]{s.Suspected()},
 		asJSON[[]record.Trial]{append([]record.Trial{}, s.Trials...)},
 		append([]string{}, s.Tags...), natural(name), lastCondition(s), s.PestsClean(), s.FoundWell,

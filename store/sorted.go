@@ -19,13 +19,14 @@ const (
 	ByOldest    Sort = "oldest"    // what has been here longest first
 )
 
-// orders are what a row is compared by, as text: the same for rows and for the mark of a page.
+// orders are what a row is compared by, as text: the same for rows, for the mark of a page and
+// for the indexes off which they are read.
 var orders = map[Sort]string{
 	ByName:      `p.natural_name`,
-	ByDue:       `coalesce(to_char(p.next_due, 'YYYYMMDD'), '99999999')`,
+	ByDue:       `lpad(greatest(0, coalesce(p.next_due - date '1900-01-01', 9999999))::text, 7, '0')`,
 	ByCondition: `lpad(coalesce(p.condition, 999)::text, 3, '0')`,
 	ByNewest:    `lpad((date '2999-12-31' - p.arrived_on)::text, 7, '0')`,
-	ByOldest:    `to_char(p.arrived_on, 'YYYYMMDD')`,
+	ByOldest:    `lpad(greatest(0, p.arrived_on - date '1900-01-01')::text, 7, '0')`,
 }
 
 // key is the order of a sort; that by name where there is no such sort.

@@ -37,8 +37,8 @@ func (s *Store) Due(
 			return err
 		},
 		func(ctx context.Context) error {
-			err := sqlx.SelectContext(ctx, s.q(), &rows, `select `+rowColumns+`, p.tasks from `+rowTables+`
-				where p.collection_id = $1 and p.id in (`+mostUrgent+`)`+walkOrder, collection, today, limit)
+			err := sqlx.SelectContext(ctx, s.q(), &rows, `with l as (`+mostUrgent+`)
+				select `+rowColumns+`, p.tasks from l `+ofLoads+walkOrder, collection, today, limit)
 			if err != nil {
 				return fmt.Errorf("listing the walk: %w", err)
 			}
@@ -52,15 +52,21 @@ func (s *Store) Due(
 func (s *Store) countDue(
 	ctx context.Context, collection uuid.UUID, today day.Day, off []care.Job,
 ) (w Walk, err error) {
-	spared := 0
+	spared, plants := 0, 0
 	err = s.together(ctx,
 		func(ctx context.Context) error {
 			row := s.q().QueryRowxContext(ctx, `
-				select count(*) filter (where next_due <= $2 and `+urgency+` > 0),
-					coalesce(sum(due_minutes[width_bucket($2::date, due_days)]) filter (where next_due <= $2), 0), count(*)
-				from plants where collection_id = $1 and here`, collection, today)
-			if err := row.Scan(&w.Due, &w.Minutes, &w.Plants); err != nil {
+				select count(*) filter (where weight > 0), coalesce(sum(minutes), 0)
+				from due_loads l where `+loadsOn, collection, today)
+			if err := row.Scan(&w.Due, &w.Minutes); err != nil {
 				return fmt.Errorf("counting the walk: %w", err)
+			}
+			return nil
+		},
+		func(ctx context.Context) error {
+			const here = `select count(*) from plants where collection_id = $1 and here`
+			if err := sqlx.GetContext(ctx, s.q(), &plants, here, collection); err != nil {
+				return fmt.Errorf("counting the plants: %w", err)
 			}
 			return nil
 		},
@@ -69,22 +75,16 @@ func (s *Store) countDue(
 				return nil
 			}
 			err := sqlx.GetContext(ctx, s.q(), &spared, `
-				select coalesce(sum((due_jobs -> job ->> width_bucket($2::date, due_days) - 1)::int), 0)
-				from plants, unnest($3::text[]) as job
-				where collection_id = $1 and here and next_due <= $2 and due_jobs ? job`,
-				collection, today, off)
+				select coalesce(sum((l.jobs -> job)::integer), 0) from due_loads l, unnest($3::text[]) as job
+				where `+loadsOn+` and l.jobs ? job`, collection, today, off)
 			if err != nil {
 				return fmt.Errorf("counting what is switched off: %w", err)
 			}
 			return nil
 		})
-	w.Minutes -= spared
+	w.Minutes, w.Plants = w.Minutes-spared, plants
 	return w, err
 }
-
-// mostUrgent are the plants on which most rides by the day $2, at most $3.
-const mostUrgent = `select p.id from plants p where p.collection_id = $1 and p.here and p.next_due <= $2
-	and ` + urgency + ` > 0` + byUrgency + ` limit $3`
 
 // Weighed is a plant with something to do, as far as a walk is weighed by it.
 type Weighed struct {
@@ -118,12 +118,12 @@ func (s *Store) weigh(
 	ctx context.Context, collection uuid.UUID, today day.Day, off []care.Job, limit int,
 ) ([]Weighed, error) {
 	list := []Weighed{}
-	err := sqlx.SelectContext(ctx, s.q(), &list, `
+	err := sqlx.SelectContext(ctx, s.q(), &list, `with l as (`+mostUrgent+`)
 		select p.id, pl.name as place_name, coalesce(pl.isolation, false) as apart, p.isolation, p.due_terms,
-			p.due_minutes[width_bucket($2::date, p.due_days)] - coalesce((
-				select sum((p.due_jobs -> job ->> width_bucket($2::date, p.due_days) - 1)::int)
-				from unnest($4::text[]) as job where p.due_jobs ? job), 0) as minutes
-		from `+rowTables+` where p.collection_id = $1 and p.id in (`+mostUrgent+`)`+walkOrder,
+			all_of.minutes - coalesce((
+				select sum((all_of.jobs -> job)::integer) from unnest($4::text[]) as job
+				where all_of.jobs ? job), 0) as minutes
+		from l join due_loads all_of using (collection_id, plant_id, from_day) `+ofLoads+walkOrder,
 		collection, today, limit, off)
 	if err != nil {
 		return nil, fmt.Errorf("weighing the walk: %w", err)
@@ -134,25 +134,30 @@ func (s *Store) weigh(
 // DueAt gives some plants as a walk by today shows them, in its order.
 func (s *Store) DueAt(ctx context.Context, collection uuid.UUID, today day.Day, ids []uuid.UUID) ([]Row, error) {
 	rows := []Row{}
-	err := sqlx.SelectContext(ctx, s.q(), &rows, `select `+rowColumns+`, p.tasks from `+rowTables+`
-		where p.collection_id = $1 and p.id = any($3) and p.here`+walkOrder, collection, today, texts(ids))
+	err := sqlx.SelectContext(ctx, s.q(), &rows, `select `+rowColumns+`, p.tasks from due_loads l `+ofLoads+`
+		where `+loadsOn+` and l.plant_id = any($3)`+walkOrder, collection, today, texts(ids))
 	if err != nil {
 		return nil, fmt.Errorf("listing the walk: %w", err)
 	}
 	return rows, nil
 }
 
-// urgency is how much rides on what is due by the day, by the columns that
-// project writes.
-const urgency = `due_weights[width_bucket($2::date, due_days)]`
+// loadsOn are the loads that stand on the day $2.
+const loadsOn = `l.collection_id = $1 and l.from_day <= $2 and l.until_day > $2`
 
-// byUrgency is what rides most on first, then what nobody has looked at since it
-// came, then what has waited longest.
-const byUrgency = `
-	order by ` + urgency + ` desc, p.standing = 'arrived' desc, p.next_due, p.id`
+// mostUrgent are the loads of the day $2 on which most rides, at most $3: the weightiest first,
+// then what nobody has looked at since it came, then what has waited longest. They are read
+// off an index alone.
+const mostUrgent = `select l.collection_id, l.plant_id, l.from_day, l.weight from due_loads l
+	where ` + loadsOn + ` and l.weight > 0
+	order by l.weight desc, l.unseen desc, l.next_due, l.plant_id limit $3`
+
+// ofLoads are the plants of loads, with their places.
+const ofLoads = `join plants p on p.collection_id = l.collection_id and p.id = l.plant_id
+	left join places pl on pl.collection_id = p.collection_id and pl.id = p.place_id`
 
 // walkOrder is clean places first, isolated plants last, the most urgent first
 // in a place.
 const walkOrder = `
 	order by case when p.isolation = 'isolated' or pl.isolation then 2 when p.isolation = 'watch' then 1 else 0 end,
-		pl.position nulls last, ` + urgency + ` desc, p.next_due, p.id`
+		pl.position nulls last, l.weight desc, p.next_due, p.id`
