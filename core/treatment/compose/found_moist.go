@@ -49,7 +49,7 @@ func (c *composer) drinksToday(list []*sit) []*sit {
 		}
 		x := s.steps[i]
 		switch {
-		case !s.dated || s.day > dryWaits:
+		case !s.dated || s.day > dryWaits || s.day > 0 && slices.Contains(wetsByTheWay, x.Op):
 			return today(do(treatment.ByRule, water(c.betterWater())))
 		case s.day > 0 && ruled(x) && x.Every == 0:
 			s.steps = slices.Delete(slices.Clone(s.steps), i, i+1)
@@ -168,6 +168,11 @@ func (c *composer) drinksFirst(x step) string {
 		return c.drinksNow() + " From then on: " + lowered(x.Words)
 	}
 	return x.Words
+}
+
+// wetsByTheWay are the steps that wet a medium by the way: they want it moist, and water nothing.
+var wetsByTheWay = []treatment.OperatorID{
+	treatment.Nematodes, treatment.Larvicide, treatment.Systemic, treatment.Peroxide,
 }
 
 // waters are the steps that say when it drinks, or that wet its medium.

@@ -6,6 +6,7 @@ import (
 	"testing"
 
 	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
 
 	"tendermend/core/treatment"
 )
@@ -34,5 +35,35 @@ func TestBroughtIntoItsWarmth(t *testing.T) {
 		words, _ := said(t, `{"kind":"pteris-cretica","causes":[`+cause+`,"moist":"right","liveRoots":9},
 			"on":"2026-05-15","place":{"warmthC":31}}`, treatment.Temper)
 		assert.Equal(t, waits, strings.Contains(strings.Join(words, " "), "too warm there to open"), cause)
+	}
+}
+
+// Air that was read to be as moist as its kind likes it stays so; what was not read, or is drier, is made moister.
+func TestAirThatIsMoistEnoughStaysSo(t *testing.T) {
+	for _, c := range []struct{ place, want string }{
+		{`"humidityPct":60`, "moist enough, at 60 %: see that it stays above 40 %"},
+		{`"humidityPct":59`, "Make the air moister"},
+		{``, "Make the air moister"},
+	} {
+		words, _ := said(t, `{"kind":"monstera-deliciosa","causes":["dry-air"],"on":"2026-06-15",
+			"answers":{"moist":"right"},"place":{`+c.place+`}}`, treatment.Humidify)
+		assert.Contains(t, strings.Join(words, " "), c.want, c.place)
+	}
+}
+
+// What only wets the medium by the way waters nothing: thrips are washed off a plant in a dry pot after it drank.
+func TestADryPotIsWateredBeforeItsNematodes(t *testing.T) {
+	for moist, want := range map[string]string{
+		"bone": "It is dry through: water it now", "dry": "It is too dry for it: water it now", "right": "", "wet": "",
+	} {
+		words, days := said(t, `{"kind":"cymbidium-hybrid","causes":["thrips"],"on":"2026-06-15",
+			"answers":{"moist":"`+moist+`","liveRoots":9,"limp":false},"place":{"warmthC":20}}`, treatment.ByRule)
+		if want == "" {
+			assert.Empty(t, words, moist)
+			continue
+		}
+		require.NotEmpty(t, words, moist)
+		assert.Contains(t, words[0], want, moist)
+		assert.Equal(t, 0, days[0], moist)
 	}
 }

@@ -96,6 +96,17 @@ func sayTemper(w saying) string {
 	return fmt.Sprintf("Keep it at about %g °C, and get there by steps of half a day.", to)
 }
 
+// sayHumidify says how the air is made moister; where it was read to be as moist as the kind likes
+// it, that it is to stay so.
+func sayHumidify(w saying) string {
+	if read := w.Facts.Place.HumidityPct; w.named && read.Known && read.Value >= w.kind.Humidity[1] {
+		return fmt.Sprintf("Its air is moist enough, at %g %%: see that it stays above %g %% when the heating is on; "+
+			"wetting its leaves does not do that.", read.Value, w.kind.Humidity[0])
+	}
+	return "Make the air moister with a humidifier, or stand it in a group of healthy plants; wetting its leaves does " +
+		"not do it."
+}
+
 func sayAir(w saying) string {
 	if w.has(cause.Ethylene) {
 		return "Take fruit, smoke and fresh paint away, and air the room."

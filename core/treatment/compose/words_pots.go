@@ -133,7 +133,8 @@ func sayTopDress(w saying) string {
 func sayStake(w saying) string {
 	switch {
 	case w.Params.What == "tie or clean a torn stem":
-		return "Tie the torn stem back with soft ties that do not press, or cut it clean."
+		return "Tie the torn stem back with soft ties that do not press, or cut it clean with a blade wiped with " +
+			"70 % alcohol."
 	case w.Params.What != "":
 		return "Stake it " + w.Params.What + ", with soft ties that do not press."
 	case w.habitID == treatment.Bromeliad:

@@ -115,12 +115,10 @@ var sayings = map[treatment.OperatorID]sayer{
 		return fmt.Sprintf("Open the cover a little wider every two or three days, over %s. If it wilts, go one step back.",
 			working.Measured(w.Params.Days.Or(14), "day"))
 	},
-	treatment.ShadeIt:  sayShade,
-	treatment.Brighten: sayBrighten,
-	treatment.Temper:   sayTemper,
-	treatment.Humidify: fixedly("Make the air moister with a humidifier, or stand it in a group of healthy plants; " +
-		"wetting its leaves does " +
-		"not do it."),
+	treatment.ShadeIt:   sayShade,
+	treatment.Brighten:  sayBrighten,
+	treatment.Temper:    sayTemper,
+	treatment.Humidify:  sayHumidify,
 	treatment.Air:       sayAir,
 	treatment.Undraught: fixedly("Move it out of the draught: away from vent, heater and door."),
 	treatment.FeedIt: func(w saying) string {

@@ -43,7 +43,8 @@ export function Rules({ rules }: { rules: Schemas["Rule"][] }) {
       <ul className="small my-4 pl-18">
         {shown.map((r) => (
           <li key={r.id + r.what}>
-            <b style={r.overruled ? { textDecoration: "line-through" } : undefined}>{r.what}.</b> <Say>{r.why}</Say>{" "}
+            <b style={r.overruled ? { textDecoration: "line-through" } : undefined}>{r.what}.</b>
+            <Say>{` ${r.why} `}</Say>
             {r.overruled && <span className="ochre">Set aside.</span>}
           </li>
         ))}
