@@ -26,12 +26,17 @@ describe("units", () => {
       "Set it 0.8 to 1.2 in deep, 0.4 to 0.8 in below the rim",
     );
     expect(sayProse("nights down to about -2 °C, in 10–12 cm pots", "us")).toBe(
-      "nights down to about 28.4 °F, in 3.9–4.7 in pots",
+      "nights down to about 28 °F, in 3.9–4.7 in pots",
     );
     expect(sayProse("between 5 and 10 °C; 20 °C", "us")).toBe("between 41 and 50 °F; 68 °F");
     expect(sayProse("Pour 9.3 litres through, 0.5 l now; 1 g in a litre", "us")).toBe(
       "Pour 9.83 qt through, 0.53 qt now; 1 g in a litre",
     );
+    // What is sprayed keeps its strength: 0.1 fl oz of soap would be a fifth too much.
+    expect(sayProse("2.5 ml of mild liquid soap in 164 ml of soft water", "us")).toBe(
+      "0.51 tsp of mild liquid soap in 5.5 fl oz of soft water",
+    );
+    expect(sayProse("10 to 20 ml, or 20 to 40 ml", "us")).toBe("2.03 to 4.06 tsp, or 4.06 tsp to 1.4 fl oz");
     expect(sayProse("on day 5 to 7, 3 leaves", "us")).toBe("on day 5 to 7, 3 leaves");
     expect(sayProse("4 roots of 5 cm", "metric")).toBe("4 roots of 5 cm");
     expect(sayProse("7 days, 50 % or more", "us")).toBe("7 days, 50 % or more");

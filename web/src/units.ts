@@ -20,7 +20,7 @@ const units: Record<string, Unit> = {
   ml: { us: "fl oz", factor: 29.5735295625, digits: 1 },
   l: { us: "qt", factor: 0.946352946, digits: 2 },
   g: { us: "oz", factor: 28.349523125, digits: 2 },
-  "°C": { us: "°F", factor: 5 / 9, offset: 32, digits: 1 },
+  "°C": { us: "°F", factor: 5 / 9, offset: 32, digits: 0 },
 };
 
 /** A US teaspoon in ml, exact by definition: less than a fluid ounce is told in it. */
@@ -72,11 +72,13 @@ export function sayProse(text: string, system: System): string {
   return text.replace(
     metricInProse,
     (_, before: string, from: string, between: string | undefined, to: string | undefined, named: string) => {
-      const unit = named.startsWith("litre") ? "l" : named;
-      const digits = unit === "mm" || unit === "l" ? 2 : 1;
-      const say = (n: string) =>
-        String(Number(toShown(Number(n.replace("−", "-")), unit, system).value.toFixed(digits)));
-      return `${before}${say(from)}${to ? `${between}${say(to)}` : ""} ${toShown(0, unit, system).unit}`;
+      const said = (n: string) =>
+        sayQuantity(Number(n.replace("−", "-")), named.startsWith("litre") ? "l" : named, system);
+      if (!to) return before + said(from);
+      const [least, most] = [said(from), said(to)];
+      const unit = most.slice(most.indexOf(" "));
+      // "2 to 4 tsp", but "5 tsp to 2 fl oz".
+      return `${before}${least.endsWith(unit) ? least.slice(0, -unit.length) : least}${between}${most}`;
     },
   );
 }
