@@ -145,6 +145,9 @@ func Of(h History, kinds plant.Kinds) (Forecast, error) {
 	}
 	if who.rule.Name == "" {
 		words := "Drying does not tell it: " + who.name.Words() + "."
+		if who.name == plant.NoWater {
+			words = "Give it no water now: it rests dry."
+		}
 		return Forecast{Rule: who.name, Words: words, Signs: []drying.Sign{}}, nil
 	}
 	if len(s.Happenings) == 0 {

@@ -131,13 +131,16 @@ func TestARepottedPotIsANewOne(t *testing.T) {
 }
 
 func TestRulesThatDryingDoesNotTell(t *testing.T) {
-	for _, rule := range []plant.WaterRule{plant.NoWater, plant.AirRoots, plant.Reservoir, plant.CupWater, plant.WetTray} {
+	for rule, words := range map[plant.WaterRule]string{
+		plant.NoWater: "Give it no water now", plant.AirRoots: "Drying does not tell it", plant.CupWater: "a little fresh water",
+		plant.Reservoir: "Drying does not tell it", plant.WetTray: "Drying does not tell it",
+	} {
 		h := pothos(on(6, 8), forecast.Event{On: on(6, 1), Watered: "through"})
 		h.Rule = rule
 		f := of(t, h)
 		assert.Nil(t, f.From, rule)
 		assert.Empty(t, f.Signs)
-		assert.Contains(t, f.Words, "Drying does not tell it")
+		assert.Contains(t, f.Words, words, rule)
 	}
 }
 
