@@ -326,3 +326,20 @@ func TestColumnsThatAreNotReadArePassedBy(t *testing.T) {
 	assert.Equal(t, []string{"name", "kind", "leaves", "", ""},
 		columns("plant,kind,leaf count,weight,wilt\nFred,Monstera deliciosa,12,450,0\n"))
 }
+
+// Headings in the languages of the neighbours are matched as English ones are.
+func TestHeadingsInOtherLanguages(t *testing.T) {
+	for _, headings := range []string{
+		"Name;Art;Standort;Gekauft am;Preis;Topfgröße", "Nom;Espèce;Emplacement;Date d'achat;Prix;Taille du pot",
+		"Nombre;Especie;Ubicación;Fecha de compra;Precio;Maceta", "Naam;Soort;Plaats;Aankoopdatum;Prijs;Potmaat",
+		"Nome;Specie;Luogo;Data di acquisto;Prezzo;Vaso",
+	} {
+		p, err := list.Read([]byte(headings+"\nLulu;fern;Salon;2026-02-24;4;12\n"), plant.Kinds{}, today, nil)
+		require.NoError(t, err)
+		as := []string{}
+		for _, c := range p.Columns {
+			as = append(as, c.As)
+		}
+		assert.Equal(t, []string{"name", "kind", "place", "arrived", "price", "pot"}, as, headings)
+	}
+}
