@@ -132,8 +132,9 @@ func TestARepottedPotIsANewOne(t *testing.T) {
 
 func TestRulesThatDryingDoesNotTell(t *testing.T) {
 	for rule, words := range map[plant.WaterRule]string{
-		plant.NoWater: "Give it no water now", plant.AirRoots: "Drying does not tell it", plant.CupWater: "a little fresh water",
-		plant.Reservoir: "Drying does not tell it", plant.WetTray: "Drying does not tell it",
+		plant.NoWater: "Give it no water now", plant.CupWater: "a little fresh water",
+		plant.AirRoots: "Drying does not tell it", plant.Reservoir: "Drying does not tell it",
+		plant.WetTray: "Drying does not tell it",
 	} {
 		h := pothos(on(6, 8), forecast.Event{On: on(6, 1), Watered: "through"})
 		h.Rule = rule
