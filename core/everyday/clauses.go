@@ -47,6 +47,11 @@ var (
 	// healthy says that a part of the plant is well.
 	healthy = anyOf(`\b(?:looks?|is|are|seems?|feels?) (?:still |all |very |quite |perfectly )?`, wells, `\b`)
 	wells   = strings.Fields(`fine ok okay good great healthy alright normal happy`)
+	// whereabouts tells alone of where something is seen or stands: no sign, as "near the soil" and
+	// "next to it" are none.
+	whereabouts = anyOf(`^(?:everywhere |all )?(?:near|nearest|next to|beside|around|close to) (?:the |my |its )?`,
+		strings.Fields(`it them plants? soil surface base bottom pot rim stem stalk trunk roots? middle centre center top
+			ground`), `(?: line| level)?$`)
 	// specks are tiny dark marks.
 	specks = regexp.MustCompile(`(?i)\b(?:specks?|dots?|flecks?)\b`)
 	// moment begins what tells when something is seen.
@@ -98,6 +103,11 @@ func (r *reader) part(text, by string) part {
 // sign.
 func (p part) tellsWhen() bool {
 	return len(p.ideas) == 1 && slices.Contains(moments, p.ideas[0]) && moment.MatchString(p.text)
+}
+
+// tellsWhere says whether a part tells of whereabouts alone.
+func (p part) tellsWhere() bool {
+	return whereabouts.MatchString(strings.Join(strings.Fields(p.text), " "))
 }
 
 // moments are what people do when they see a sign.

@@ -72,8 +72,8 @@ func (r *reader) sentence(text string) {
 		to, found := r.longest(parts, from)
 		goesOn := !strings.ContainsAny(parts[from].by, ",;") && !strings.Contains(parts[from].by, "but")
 		doubt = parts[from].doubts || doubt && goesOn
-		when := to == from+1 && parts[from].tellsWhen()
-		if !when && r.counts(parts[from], found) {
+		aside := to == from+1 && (parts[from].tellsWhen() || parts[from].tellsWhere())
+		if !aside && r.counts(parts[from], found) {
 			r.take(found, doubt)
 		}
 		from = to
@@ -111,7 +111,7 @@ func (r *reader) longest(parts []part, from int) (to int, best finding) {
 	ideas := slices.Clone(parts[from].ideas)
 	apart := best.near() * r.told(ideas)
 	for next := from + 1; next < len(parts) && next <= from+mostJoined; next++ {
-		if parts[next].denies != parts[from].denies || parts[next].well || strings.Contains(parts[next].by, "but") {
+		if !parts[from].goesWith(parts[next]) {
 			break
 		}
 		ideas = union(ideas, parts[next].ideas)
@@ -130,6 +130,11 @@ func (r *reader) longest(parts []part, from int) (to int, best finding) {
 		best = r.withPlace(parts, from, best)
 	}
 	return to, best
+}
+
+// goesWith says whether a part may say one thing with a later one.
+func (p part) goesWith(later part) bool {
+	return p.denies == later.denies && !p.well && !later.well && !strings.Contains(later.by, "but")
 }
 
 // union is a list with what another has more.
