@@ -107,7 +107,7 @@ func faults(s treatment.Situation) error {
 func (c *composer) collect() {
 	for _, id := range c.causes {
 		if op, why := c.pottedInVain(id); why != "" {
-			c.leave(string(op), why)
+			c.leave(op, why)
 			continue
 		}
 		as := c.treatedAs(id)
@@ -165,18 +165,27 @@ func (c *composer) looksInDoubt() {
 	c.draft.at(7, rankLook, do(treatment.Look, every(7, toDay(21))))
 }
 
-// pottedInVain says why another pot would be no help against a cause, and which work it is left out of; empty where it
+// pottedInVain says why another pot would be no help against a cause, and what is left out for that; empty where it
 // is or another cause is meant.
-func (c *composer) pottedInVain(id cause.ID) (op treatment.OperatorID, why string) {
+func (c *composer) pottedInVain(id cause.ID) (out, why string) {
 	switch {
 	case id == cause.PotBound && boundOfDeadRoots(c.subject):
-		return treatment.PotUp, "most of its roots were dead: what lives fills no wider pot, which would stay wet; find " +
-			"out first why they died"
+		return string(treatment.PotUp), "most of its roots were dead: what lives fills no wider pot, which would stay " +
+			"wet; find out first why they died"
 	case id == cause.PotTooBig && c.seat == facts.InPot && c.treatedAs(id) == id && !c.carersMixPot() &&
 		c.Facts.PotWidthCM.Known && c.smallerWidth() >= c.Facts.PotWidthCM.Value:
-		return treatment.Unpot, "a pot that would be narrower is too narrow for what lives: look again for what keeps it wet"
+		return string(treatment.Unpot), "a pot that would be narrower is too narrow for what lives: look again for what " +
+			"keeps it wet"
+	case id == cause.DryRootLoss && c.allRootsLive():
+		return string(id), "every root that was counted lives: drought has taken none; look again before its pot is opened"
 	}
 	return "", ""
+}
+
+// allRootsLive says whether its roots were counted, and none of them was dead.
+func (c *composer) allRootsLive() bool {
+	live, dead := c.Facts.LiveRoots, c.Facts.DeadRoots
+	return live.Known && live.Value > 0 && dead.Known && dead.Value == 0
 }
 
 // doubtUnfit says of what was accepted that this way of growing is not known to have it.
@@ -477,6 +486,7 @@ func (c *composer) bitten() {
 // bin ends a plant that cannot be kept.
 func (c *composer) bin() {
 	c.binnedWhole = true
+	c.unleave(string(cause.DryRootLoss)) // nobody looks at its roots again
 	c.bitten()
 	c.draft.at(0, rankAfter, do(treatment.Discard))
 }

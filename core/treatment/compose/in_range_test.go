@@ -67,3 +67,15 @@ func TestADryPotIsWateredBeforeItsNematodes(t *testing.T) {
 		assert.Equal(t, 0, days[0], moist)
 	}
 }
+
+// Where every counted root lives drought has taken none: its pot stays closed. One dead root opens it, or none counted.
+func TestNoPotIsOpenedWhereEveryRootLives(t *testing.T) {
+	for counted, opens := range map[string]bool{
+		`"liveRoots":9,"deadRoots":0`: false, `"liveRoots":9,"deadRoots":1`: true, `"liveRoots":9`: true, ``: true,
+	} {
+		answers := strings.Trim(`"moist":"right",`+counted, ",")
+		words, _ := said(t, `{"kind":"oncidium-hybrid","causes":["dry-root-loss"],"on":"2026-06-15","place":{"warmthC":20},
+			"answers":{`+answers+`}}`, treatment.Unpot)
+		assert.Equal(t, opens, len(words) > 0, counted)
+	}
+}
