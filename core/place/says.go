@@ -67,7 +67,8 @@ func Says(year []MonthThere) string {
 		said = append(said, fmt.Sprintf("sun between %.0f and %.0f o’clock in %s",
 			math.Floor(sunny.SunFrom), math.Ceil(sunny.SunTo), monthName(sunny.Month)))
 	}
-	said = append(said, fmt.Sprintf("nights down to about %.0f °C in %s", math.Round(cold.Night)+0, monthName(cold.Month)))
+	night := math.Round(cold.Night) + 0 // no minus before a zero
+	said = append(said, fmt.Sprintf("nights down to about %.0f °C in %s", night, monthName(cold.Month)))
 	return strings.Join(said, "; ") + "."
 }
 

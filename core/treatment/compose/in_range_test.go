@@ -79,3 +79,17 @@ func TestNoPotIsOpenedWhereEveryRootLives(t *testing.T) {
 		assert.Equal(t, opens, len(words) > 0, counted)
 	}
 }
+
+// A torn stem is cut only where its kind grows on below the cut.
+func TestATornStemIsCutOnlyWhereItGrowsOn(t *testing.T) {
+	for kind, cut := range map[string]bool{
+		"caryota-mitis": false, "phalaenopsis-hybrid": false, "anthurium-andraeanum": false, "epipremnum-aureum": true,
+		"ficus-lyrata": true,
+	} {
+		words, _ := said(t, `{"kind":"`+kind+`","causes":["breakage"],"on":"2026-06-15",
+			"answers":{"moist":"right"},"place":{"warmthC":20}}`, treatment.Stake)
+		require.NotEmpty(t, words, kind)
+		assert.Equal(t, cut, strings.Contains(words[0], "cut it clean with a blade wiped"), kind)
+		assert.Equal(t, !cut, strings.Contains(words[0], "No stem of it is cut"), kind)
+	}
+}

@@ -132,6 +132,9 @@ func sayTopDress(w saying) string {
 
 func sayStake(w saying) string {
 	switch {
+	case w.Params.What == "tie or clean a torn stem" && !w.branchable():
+		return "Tie what is torn back with soft ties that do not press. No stem of it is cut: a growing point is not " +
+			"replaced. What hangs by a thread comes off whole."
 	case w.Params.What == "tie or clean a torn stem":
 		return "Tie the torn stem back with soft ties that do not press, or cut it clean with a blade wiped with " +
 			"70 % alcohol."
