@@ -8,9 +8,10 @@ import { answer, client, Problem, type Schemas } from "../../api/client";
 import { newId } from "../../api/id";
 import { useRegister, useSession } from "../../api/plants";
 import { useRecord } from "../../api/recording";
+import { Say } from "../../Say";
 import { How } from "../../shell/How";
 import { Refused } from "../../shell/States";
-import { sayProse, sayQuantity, useUnits } from "../../units";
+import { sayQuantity, useUnits } from "../../units";
 import classes from "./Bench.module.css";
 
 type Reckoning = Schemas["Reckoning"];
@@ -86,7 +87,6 @@ interface SheetProps<I> {
 /** One instrument: what goes in at the left, what comes out at the right. */
 export function Sheet<I>(props: SheetProps<I>) {
   const { title, about, children, result, error, example, picture, empty, what, keep } = props;
-  const [system] = useUnits();
   return (
     <section className="patch" aria-label={title}>
       <h2>{title}</h2>
@@ -97,7 +97,9 @@ export function Sheet<I>(props: SheetProps<I>) {
           {!result && !error && <p className="soft">{empty}</p>}
           {example && (
             <figure className={classes.example}>
-              <figcaption>For example: {sayProse(example.words, system)}</figcaption>
+              <figcaption>
+                For example: <Say>{example.words}</Say>
+              </figcaption>
               {picture?.(example.result, example.input)}
               <Results reckoning={example.result} />
             </figure>
@@ -133,7 +135,7 @@ function Results({ reckoning }: { reckoning: Reckoning }) {
       {reckoning.warnings.map((w) => (
         <p key={w} className="ochre small mt-8 mb-0">
           <b aria-hidden>! </b>
-          {sayProse(w, system)}
+          <Say>{w}</Say>
         </p>
       ))}
     </>

@@ -5,7 +5,6 @@ import { useComparison } from "../../api/together";
 import { SmallFigure } from "../../figure/Figure";
 import { Say } from "../../Say";
 import { Bare, Failed, Waiting } from "../../shell/States";
-import { sayProse, useUnits } from "../../units";
 import { sayCount } from "../words";
 import classes from "./Compare.module.css";
 import { Curves } from "./Curves";
@@ -77,7 +76,6 @@ function Heads({ plants }: { plants: PlantRow[] }) {
 }
 
 function Rows({ title, rows }: { title: string; rows: Schemas["Beside"][] }) {
-  const [system] = useUnits();
   if (rows.length === 0) return null;
   return (
     <tbody>
@@ -93,7 +91,7 @@ function Rows({ title, rows }: { title: string; rows: Schemas["Beside"][] }) {
           </th>
           {r.values.map((v, i) => (
             // biome-ignore lint/suspicious/noArrayIndexKey: a value is that of the plant at its place
-            <td key={i}>{v === "" ? <span className="soft">not known</span> : sayProse(v, system)}</td>
+            <td key={i}>{v === "" ? <span className="soft">not known</span> : <Say>{v}</Say>}</td>
           ))}
         </tr>
       ))}

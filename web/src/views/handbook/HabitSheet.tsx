@@ -1,8 +1,8 @@
 import { Link, useParams } from "react-router";
 import { useKinds } from "../../api/handbook";
 import { Figure } from "../../figure/Figure";
+import { Say } from "../../Say";
 import { Bare } from "../../shell/States";
-import { sayProse, useUnits } from "../../units";
 import { sayCount } from "../words";
 import { useTables } from "./Handbook";
 import classes from "./Handbook.module.css";
@@ -12,7 +12,6 @@ export function HabitSheet() {
   const { habit = "" } = useParams();
   const k = useTables();
   const kinds = useKinds();
-  const [system] = useUnits();
   const h = k.habits.find((x) => x.id === habit);
   if (!h) {
     return (
@@ -35,7 +34,9 @@ export function HabitSheet() {
             <dt>Roots</dt>
             <dd>{h.roots}</dd>
             <dt>Water</dt>
-            <dd>{sayProse(k.waterRules[h.waterRule] ?? "", system)}</dd>
+            <dd>
+              <Say>{k.waterRules[h.waterRule] ?? ""}</Say>
+            </dd>
             <dt>Stands still</dt>
             <dd>
               {h.stallWeeks > 0

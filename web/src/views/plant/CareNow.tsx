@@ -6,7 +6,7 @@ import { shortDay } from "../../dates";
 import { Say } from "../../Say";
 import { How } from "../../shell/How";
 import { Refused } from "../../shell/States";
-import { sayProse, sayQuantity, useUnits } from "../../units";
+import { sayQuantity, useUnits } from "../../units";
 import { DishPicture } from "../bench/pictures/DishPicture";
 import { useUndo } from "../undo";
 import { sayCount } from "../words";
@@ -50,14 +50,13 @@ function SeasonQuestion({ file, measure, send }: { file: PlantFile; measure: Mea
 
 /** When it wants water, and what makes it so. */
 function Water({ file, send, error }: { file: PlantFile; send: Send; error: Error | null }) {
-  const [system] = useUnits();
   const w = file.water;
   return (
     <li>
       <span className="slate" aria-hidden>
         ≈{" "}
       </span>
-      {sayProse(file.card.water.text, system)}
+      <Say>{file.card.water.text}</Say>
       {w?.half && ", half the usual amount"}.{" "}
       {w?.window && file.card.water.from !== "plan" ? (
         <>
@@ -92,13 +91,12 @@ function Water({ file, send, error }: { file: PlantFile; send: Send; error: Erro
 
 /** Light, air and feed, as its plan, the facts and its kind have them. */
 function Given({ card }: { card: PlantFile["card"] }) {
-  const [system] = useUnits();
   return (
     <li>
       <dl className={classes.care}>
         <dt>Light</dt>
         <dd>
-          {sayProse(card.light.text, system)}
+          <Say>{card.light.text}</Say>
           {card.gets && (
             <>
               , about {Number(card.gets.value.toFixed(1))} mol a day <How working={card.gets.working} of="its light" />
@@ -106,9 +104,13 @@ function Given({ card }: { card: PlantFile["card"] }) {
           )}
         </dd>
         <dt>Air</dt>
-        <dd>{sayProse(card.air.text, system)}</dd>
+        <dd>
+          <Say>{card.air.text}</Say>
+        </dd>
         <dt>Feed</dt>
-        <dd>{sayProse(card.feed.text, system)}</dd>
+        <dd>
+          <Say>{card.feed.text}</Say>
+        </dd>
       </dl>
     </li>
   );
@@ -177,7 +179,6 @@ function NextSteps({ file }: { file: PlantFile }) {
 
 /** Water, light, air and feed as they are now, and the next step of its plan. */
 export function CareNow({ file }: { file: PlantFile }) {
-  const [system] = useUnits();
   const record = useRecord(file.id, "waits");
   const undo = useUndo(file);
   const stage = file.recovery?.stages?.[file.recovery.index];
@@ -192,7 +193,9 @@ export function CareNow({ file }: { file: PlantFile }) {
           <>
             <Given card={file.card} />
             <StageTables file={file} />
-            <li className="red">{sayProse(stage.not, system)}</li>
+            <li className="red">
+              <Say>{stage.not}</Say>
+            </li>
           </>
         )}
         {file.follow.clocks.map((c) => (

@@ -3,7 +3,7 @@ import type { Plan, Schemas } from "../../api/client";
 import { distance, shortDay } from "../../dates";
 import { Say } from "../../Say";
 import { How } from "../../shell/How";
-import { sayProse, sayQuantity, useUnits } from "../../units";
+import { sayQuantity, useUnits } from "../../units";
 import { sayCount } from "../words";
 import { type Opening, WaitsFor } from "./WaitsFor";
 import classes from "./WhatToDo.module.css";
@@ -140,7 +140,6 @@ interface StepTextProps {
 
 /** One step with its amounts and the cautions to say at it: all of its own, where nothing else is given. */
 export function StepText({ step, plan, today, say }: StepTextProps) {
-  const [system] = useUnits();
   const cautions = (plan.cautions ?? []).filter((c) => (say ?? step.cautions)?.includes(c.id));
   const several = (plan.names?.length ?? 0) > 1 && (step.reasons?.length ?? 0) > 0;
   return (
@@ -157,7 +156,9 @@ export function StepText({ step, plan, today, say }: StepTextProps) {
           <b>{step.if}</b>
         </p>
       )}
-      <p className="my-2">{sayProse(step.how, system)}</p>
+      <p className="my-2">
+        <Say>{step.how}</Say>
+      </p>
       {step.gate && !step.sitting && <p className="soft small my-2">Not by the day alone; first: {step.gate}</p>}
       {!step.sitting && (step.materials?.length ?? 0) > 0 && (
         <p className="soft small my-2">At hand: {step.materials?.join(", ")}.</p>

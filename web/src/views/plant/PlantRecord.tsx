@@ -7,7 +7,6 @@ import { newId } from "../../api/id";
 import { useEntries, usePlaces } from "../../api/plants";
 import { useRecord } from "../../api/recording";
 import { distance, sayDay } from "../../dates";
-import { Say } from "../../Say";
 import { Failed, Refused, Waiting } from "../../shell/States";
 import { useUnits } from "../../units";
 import { isolationWord, sayCount } from "../words";
@@ -110,10 +109,7 @@ function EntryRow({ entry, knowledge, all }: { entry: ListedEntry; knowledge: Kn
         <span className="block">{distance(entry.on, file.today)}</span>
       </span>
       <div>
-        <b>
-          <Say>{words.title}</Say>
-        </b>{" "}
-        <Say>{words.text}</Say>
+        <b>{words.title}</b> {words.text}
         <div className="soft small">
           {entry.by}
           {entry.replaces && " · a correction"}

@@ -7,7 +7,7 @@ import { daysBetween, distance, sayDay, shortDay } from "../../dates";
 import { Figure } from "../../figure/Figure";
 import { Say } from "../../Say";
 import { How } from "../../shell/How";
-import { sayProse, sayQuantity, useUnits } from "../../units";
+import { sayQuantity, useUnits } from "../../units";
 import { sayChance, sayCount, sayPercent, sentence, standingWord } from "../words";
 import { Alarms } from "./Alarms";
 import { CareNow } from "./CareNow";
@@ -310,7 +310,6 @@ function Facts({ file, r }: { file: PlantFile; r: Recovery }) {
 }
 
 function GateList({ r, today }: { r: Recovery; today: string }) {
-  const [system] = useUnits();
   return (
     <ul className={classes.gate} aria-label="Gate to the next stage">
       {r.gate.conditions?.map((c) => {
@@ -320,11 +319,13 @@ function GateList({ r, today }: { r: Recovery; today: string }) {
             <span className={mark.tone} aria-hidden>
               {mark.sign}
             </span>
-            <span>{sayProse(c.wanted, system)}</span>
+            <span>
+              <Say>{c.wanted}</Say>
+            </span>
             <span>
               <b className={mark.tone}>{mark.word}</b>{" "}
               <span className="soft small">
-                {c.status !== "unknown" && sayProse(c.found, system)}
+                {c.status !== "unknown" && <Say>{c.found}</Say>}
                 {c.since && ` (${distance(c.since, today)})`}
               </span>
             </span>

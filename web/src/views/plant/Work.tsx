@@ -6,7 +6,6 @@ import type { Plan } from "../../api/client";
 import { useRecord } from "../../api/recording";
 import { Say } from "../../Say";
 import { Bare, Refused } from "../../shell/States";
-import { sayProse, useUnits } from "../../units";
 import { useUndo } from "../undo";
 import { caseInHand } from "./Cases";
 import { Amounts, type Step } from "./PlanParts";
@@ -127,7 +126,6 @@ interface StepPageProps {
 /** One step: what to do, its amounts, what it opens, and how it ends. */
 function StepPage({ plan, step, left, heading, draft, setDraft, back, next, sent }: StepPageProps) {
   const file = usePlantFile();
-  const [system] = useUnits();
   const due = isDue(step, file.today);
   const sitting = (plan.sittings ?? []).find((s) => s.n === step.sitting);
   const together = plan.steps.filter((s) => sitting && s.sitting === sitting.n);
@@ -152,7 +150,9 @@ function StepPage({ plan, step, left, heading, draft, setDraft, back, next, sent
         </p>
       )}
       {step.entry && <p className="soft">Only if: {step.entry}</p>}
-      <p className={classes.how}>{sayProse(step.how, system)}</p>
+      <p className={classes.how}>
+        <Say>{step.how}</Say>
+      </p>
       {cautions.map((c) => (
         <p key={c.id} className="red my-6">
           <b aria-hidden>! </b>

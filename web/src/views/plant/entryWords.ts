@@ -1,5 +1,5 @@
 import type { Knowledge, ListedEntry, PlantFile, Schemas } from "../../api/client";
-import { type System, sayQuantity } from "../../units";
+import { type System, sayProse, sayQuantity } from "../../units";
 import { sayWhich } from "../pot/words";
 import { isolationWord, resultWord, sayCount } from "../words";
 
@@ -18,6 +18,7 @@ interface Reading {
   file: PlantFile;
   all: ListedEntry[];
   say: (before: string, value: number | undefined, unit: string, after?: string) => string;
+  prose: (text: string) => string;
   cause: (id: string) => string;
 }
 
@@ -71,7 +72,7 @@ const words = {
   }),
   weighed: (w, { say }) => ({ title: w.bare ? "Weighed bare" : "Weighed", text: say("", w.grams, "g") }),
   probed: (p) => ({ title: "Felt the medium", text: p.moisture }),
-  checked: (c, { knowledge, say }) => ({
+  checked: (c, { knowledge, say, prose }) => ({
     title: "Checked in",
     text: sentences([
       (c.readings ?? [])
@@ -85,7 +86,7 @@ const words = {
               : m?.kind === "mm"
                 ? say("", r.value, "mm")
                 : `${r.value}${m?.kind === "percent" ? " %" : ""}`;
-          return `${m?.short ?? r.measure}: ${value}`;
+          return `${prose(m?.short ?? r.measure)}: ${value}`;
         })
         .join(", "),
       c.note,
@@ -302,6 +303,7 @@ export function sayEntry(
     all,
     say: (before, value, unit, after = "") =>
       value === undefined ? "" : `${before}${sayQuantity(value, unit, system)}${after}`,
+    prose: (text) => sayProse(text, system),
     cause: (id) => knowledge.causes?.find((c) => c.id === id)?.label.toLowerCase() ?? id,
   };
   const kind = e.kind as Kind;

@@ -1,5 +1,4 @@
 import { Say } from "../../../Say";
-import { sayProse, useUnits } from "../../../units";
 import { sayCount } from "../../words";
 import { Amounts, type Plan, type Step } from "../PlanParts";
 import classes from "./Story.module.css";
@@ -58,13 +57,12 @@ function partsOf(steps: Step[]) {
 
 /** The sentences of one step. */
 function Told({ step }: { step: Step }) {
-  const [system] = useUnits();
   // Its own words say how often, where they do.
   const often = step.every && !/every|each/i.test(step.how) ? ` Again ${sayEvery(step.every)}.` : "";
   return (
     <span data-step={step.id}>
       {step.if && <b className="ochre">{step.if} </b>}
-      {sayProse(step.how, system)}
+      <Say>{step.how}</Say>
       {often}{" "}
     </span>
   );
