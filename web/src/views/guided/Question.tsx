@@ -42,7 +42,9 @@ export function Question({ check, sign, knowledge, figure, waiting, answer, back
       <div className={classes.question}>
         <div>
           {part && <p className="soft small m-0">{part.label}</p>}
-          <Heading>{sign.label}?</Heading>
+          <Heading>
+            <Say>{sign.label}</Say>?
+          </Heading>
           <p className="mt-4 mb-0">
             <Say>{sign.how}</Say>.
           </p>
@@ -55,13 +57,13 @@ export function Question({ check, sign, knowledge, figure, waiting, answer, back
         <figure>
           <SignPicture drawing={sign.drawing} width={220} />
           <figcaption>
-            <b>Like this:</b> {sign.looks}
+            <b>Like this:</b> <Say>{sign.looks}</Say>
           </figcaption>
         </figure>
         <figure>
           <SignPicture drawing={sign.lookAlike} width={220} />
           <figcaption>
-            <b>Not this:</b> {sign.notThis}
+            <b>Not this:</b> <Say>{sign.notThis}</Say>
           </figcaption>
         </figure>
       </div>

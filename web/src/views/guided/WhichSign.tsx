@@ -1,4 +1,5 @@
 import type { Knowledge } from "../../api/client";
+import { Say } from "../../Say";
 import { SignPicture } from "../look/SignPicture";
 import classes from "./Guided.module.css";
 import { Heading } from "./Heading";
@@ -26,8 +27,12 @@ export function WhichSign({ said, signs, knowledge, pick, none, back }: WhichSig
               <button type="button" onClick={() => pick(id)} data-sign={id}>
                 <SignPicture drawing={s.drawing} width={150} />
                 <span>
-                  <b>{s.label}</b>
-                  <span className="soft small block">{s.looks}</span>
+                  <b>
+                    <Say>{s.label}</Say>
+                  </b>
+                  <span className="soft small block">
+                    <Say>{s.looks}</Say>
+                  </span>
                 </span>
               </button>
             </li>

@@ -2,6 +2,7 @@ import { Button, Group } from "@mantine/core";
 import { Link, useParams } from "react-router";
 import type { Knowledge } from "../../api/client";
 import { useCause } from "../../api/handbook";
+import { Say } from "../../Say";
 import { Failed, Waiting } from "../../shell/States";
 import { SignPicture } from "../look/SignPicture";
 import { sayCount } from "../words";
@@ -107,7 +108,9 @@ function Drawn({ signs }: { signs: Knowledge["signs"] }) {
       {pictures.map((s) => (
         <figure key={s.id}>
           <SignPicture drawing={s.drawing} width={140} />
-          <figcaption className="small">{s.looks}</figcaption>
+          <figcaption className="small">
+            <Say>{s.looks}</Say>
+          </figcaption>
         </figure>
       ))}
     </div>

@@ -29,7 +29,7 @@ export function SignRow({ sign, draft, beside, ruledOut, part, ...answering }: S
     <div className={beside ? `${classes.sign} ${classes.known}` : classes.sign} data-sign={sign.id}>
       <div id={`sign-${sign.id}`}>
         {part && <span className="soft small">{part}: </span>}
-        {sign.label}
+        <Say>{sign.label}</Say>
         <span className="soft small block">
           <Say>{sign.how}</Say>
           {sign.disturbance === 3 && " · unpots it"}
@@ -59,13 +59,13 @@ export function LikeWhat({ sign }: { sign: Sign }) {
       <figure>
         <SignPicture drawing={sign.drawing} />
         <figcaption>
-          <b>Looks like:</b> {sign.looks}.
+          <b>Looks like:</b> <Say>{sign.looks}</Say>.
         </figcaption>
       </figure>
       <figure>
         <SignPicture drawing={sign.lookAlike} />
         <figcaption>
-          <b>Not to be taken for it:</b> {sign.notThis}.
+          <b>Not to be taken for it:</b> <Say>{sign.notThis}</Say>.
         </figcaption>
       </figure>
     </div>
