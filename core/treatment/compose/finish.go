@@ -65,6 +65,7 @@ func (c *composer) finish() {
 		c.plan.Sittings = append(c.plan.Sittings, out)
 	}
 	c.saidDry(c.plan.Sittings)
+	c.saidWet(c.plan.Sittings)
 	c.notLeftOut()
 	c.trust()
 	c.plan.Track, c.plan.Beside = c.tracks()

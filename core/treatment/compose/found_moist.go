@@ -2,6 +2,7 @@ package compose
 
 import (
 	"slices"
+	"strings"
 
 	"tendermend/core/cause"
 	"tendermend/core/facts"
@@ -22,7 +23,9 @@ func (c *composer) driesFirst() bool {
 // heldWhileWet gives no water to what was found wet, where the plan says nothing of water: what
 // stands wet dries first, whatever else ails it (common practice).
 func (c *composer) heldWhileWet(list []*sit) []*sit {
-	if !c.driesFirst() || c.untied || c.resting() || c.piece || tellsOfWater(list) {
+	if !c.driesFirst() || c.untied || c.resting() || c.piece || slices.ContainsFunc(list, func(s *sit) bool {
+		return slices.ContainsFunc(s.steps, func(x step) bool { return ofItsWater(x) && !waitsForWater(s, x) })
+	}) {
 		return list
 	}
 	return c.onDay(list, treatment.CareSit, 0, []step{do(treatment.HoldWater, until(due))})
@@ -60,9 +63,9 @@ func (c *composer) drinksToday(list []*sit) []*sit {
 	return today(do(treatment.ByRule, water(c.betterWater())))
 }
 
-// tellsOfWater says whether a plan says anything of the water of the plant itself.
-func tellsOfWater(list []*sit) bool {
-	return slices.ContainsFunc(list, func(s *sit) bool { return slices.ContainsFunc(s.steps, ofItsWater) })
+// waitsForWater says whether a step comes with its next water, and is none for the plant.
+func waitsForWater(s *sit, x step) bool {
+	return s.gate.Same(due) && (slices.Contains(wetsByTheWay, x.Op) || ruled(x))
 }
 
 // ofItsWater says whether a step is of the water of the plant itself, and not of its pieces.
@@ -157,6 +160,36 @@ func (c *composer) saidDry(list []treatment.Sitting) {
 		}
 	}
 }
+
+// saidWet says at the first line for water by its rule of what was found wet that it gets none yet.
+func (c *composer) saidWet(list []treatment.Sitting) {
+	if !c.driesFirst() || c.resting() || c.kind.WaterRule == plant.AirRoots {
+		return
+	}
+	for _, s := range list {
+		for i, x := range s.Steps {
+			if !ofItsWater(x) || x.Op == treatment.Routine {
+				continue
+			}
+			plain := plainRule(x) || whereOfRule[x.Params.What] != ""
+			if s.Day != nil && *s.Day <= wetStays && ruled(x) && plain && !strings.HasPrefix(x.Words, "Give no water") {
+				s.Steps[i].Words = c.stillWet() + x.Words
+			}
+			return
+		}
+	}
+}
+
+// stillWet says that it is wet: the cup of a bromeliad is filled though its medium is wet.
+func (c *composer) stillWet() string {
+	if c.kind.WaterRule == plant.CupWater {
+		return "Its medium is wet now: give that none yet. "
+	}
+	return "It is wet now: give it none yet. "
+}
+
+// wetStays is for how many days a pot that was found wet is taken to be wet (common practice).
+const wetStays = 3
 
 // drinksFirst says how it is watered today, before the line says how from then on; the line alone where it is not
 // plainly by the rule.

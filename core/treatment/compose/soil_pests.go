@@ -53,6 +53,10 @@ func (c *composer) soilStage() {
 		c.draft.gate(due, c.label("insect", "soil", "soil")) // no water comes before it is due
 		return
 	}
+	if c.nematodesWait() {
+		c.draft.gate(due, nematodesTwice())
+		return
+	}
 	for _, day := range []int{3, 17} {
 		if c.airC >= nematodesFrom && c.airC <= nematodesTo {
 			c.draft.in(treatment.Evening, day, rankSpray, "", do(treatment.Nematodes))
@@ -60,6 +64,29 @@ func (c *composer) soilStage() {
 		}
 		c.draft.at(day, rankSpray, c.label("insect", "soil", "soil"))
 	}
+}
+
+// nematodesWait says whether it is warm enough for nematodes, and its medium is to dry before it gets water: they
+// come with that.
+func (c *composer) nematodesWait() bool {
+	return c.driesFirst() && !c.sitsOnDay() && c.airC >= nematodesFrom && c.airC <= nematodesTo
+}
+
+// nematodesGap is how many days after the first nematodes the second follow (common practice).
+const nematodesGap = 14
+
+// nematodesTwice pours them with its next water and once more.
+func nematodesTwice() step {
+	return do(treatment.Nematodes, every(nematodesGap, forDays(nematodesGap)))
+}
+
+// sayNematodes says how they are poured, with its next water where they wait for that.
+func sayNematodes(w saying) string {
+	pour := "Pour nematodes onto moist medium in the evening, at 12 to 25 °C."
+	if w.Every > 0 {
+		pour = "Water it in the evening, once that is due, and pour nematodes onto the moist medium then, at 12 to 25 °C."
+	}
+	return pour + " For two weeks water it a little sooner than its rule says, so that they do not dry."
 }
 
 // rootMealybug watches bare roots for a generation, with a systemic product
@@ -151,6 +178,8 @@ func (c *composer) rootGrub() {
 		c.leave("nematodes", "its old medium goes with the grubs, and they could not live in what it is set in")
 	case c.gated && c.drownedNow():
 		c.draft.gate(due, do(treatment.Nematodes))
+	case c.nematodesWait():
+		c.draft.gate(due, nematodesTwice())
 	default:
 		for _, day := range []int{2, 16} {
 			c.draft.in(treatment.Evening, from+day, rankSpray, "", do(treatment.Nematodes))

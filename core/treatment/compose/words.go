@@ -95,6 +95,9 @@ func (c *composer) again(s step) string {
 	if s.Every == 0 {
 		return "It goes on until " + untilWords(s.Until) + "."
 	}
+	if days, begun := s.Until.Since(facts.Begun); begun && len(s.Until) == 1 && days == s.Every {
+		return "Once more " + strings.Replace(working.Count(days, "day"), "14 days", "two weeks", 1) + " later."
+	}
 	return "Again " + everyWords(s.Every) + " until " + untilWords(s.Until) + "."
 }
 

@@ -152,8 +152,7 @@ var sayings = map[treatment.OperatorID]sayer{
 	treatment.Predators: fixedly("Release predators as their supplier says, on leaves free of any product. From " +
 		"then on nothing is " +
 		"sprayed."),
-	treatment.Nematodes: fixedly("Pour nematodes onto moist medium in the evening, at 12 to 25 °C. For two weeks " +
-		"water it a little sooner than its rule says, so that they do not dry."),
+	treatment.Nematodes: sayNematodes,
 	treatment.Traps: func(w saying) string {
 		return "Hang " + orWord(w.Params.Colour, "yellow") + " sticky cards at the height of the leaves, and count " +
 			"them each week."

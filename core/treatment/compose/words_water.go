@@ -131,7 +131,7 @@ func (w saying) restWords() string {
 	case p.What == "in growth":
 		return "Now that it has roots, water it freely, before its surface has dried."
 	case p.What == beforeProduct:
-		return "Water it first, so that the medium is moist."
+		return "Water it first, if its medium is not moist."
 	case strings.HasPrefix(p.What, "tray"):
 		return "Let its tray stand with 1 to 2 cm of low-mineral water, no deeper."
 	case strings.HasPrefix(p.What, "sips"):

@@ -1,0 +1,82 @@
+package compose
+
+import (
+	"fmt"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"tendermend/core/treatment"
+)
+
+// What was found wet is held dry though nematodes are to come: they wait for its next water and come twice. In a
+// moist pot they come on their days. Without a medium to dry, or never to dry, nothing waits (handbook, rule
+// N123: nothing is poured on while water is held).
+func TestNematodesWaitForAWetPot(t *testing.T) {
+	for _, c := range []struct {
+		kind, moist string
+		waits       bool
+	}{
+		{"monstera-deliciosa", "wet", true},
+		{"agave-americana", "wet", true},
+		{"phalaenopsis-hybrid", "wet", true},
+		{"monstera-deliciosa", "right", false},
+		{"sarracenia-hybrid", "wet", false},
+	} {
+		of := fmt.Sprintf(`{"kind":%q,"causes":["thrips"],"on":"2026-06-15","answers":{"moist":%q},
+			"place":{"warmthC":20}}`, c.kind, c.moist)
+		held, days := said(t, of, treatment.HoldWater)
+		words, _ := said(t, of, treatment.Nematodes)
+		if !c.waits {
+			assert.Empty(t, held, of)
+			assert.Len(t, words, 2, of)
+			continue
+		}
+		require.Len(t, held, 1, of)
+		assert.Equal(t, 0, days[0], of)
+		require.Len(t, words, 1, of)
+		assert.Contains(t, words[0], "once that is due", of)
+		assert.Contains(t, words[0], "Once more two weeks later.", of)
+	}
+}
+
+// Nematodes wait only where it is warm enough for them: else a product goes into the medium, as it is.
+func TestNematodesWaitWhereTheyLive(t *testing.T) {
+	for warmth, waits := range map[float64]bool{11.9: false, 12: true, 27: true, 27.1: false} {
+		words, _ := said(t, fmt.Sprintf(`{"kind":"monstera-deliciosa","causes":["thrips"],"on":"2026-06-15",
+			"answers":{"moist":"wet"},"place":{"warmthC":%g}}`, warmth), treatment.Nematodes)
+		assert.Equal(t, waits, len(words) == 1, warmth)
+	}
+}
+
+// A line for water by the rule says first that a pot which was found wet gets none yet; a moist one is not told,
+// nor what drinks from a tray, and a bromeliad still has water in its cup.
+func TestTheWetAreToldToWait(t *testing.T) {
+	const none = "It is wet now: give it none yet. Water it when "
+	for _, c := range []struct{ kind, cause, moist, begins string }{
+		{"schefflera-arboricola", "cold-water-marks", "wet", none},
+		{"schefflera-arboricola", "cold-water-marks", "right", "Water it when "},
+		{"phalaenopsis-hybrid", "chlorine", "wet", none},
+		{"dracaena-marginata", "fungal-spot", "wet", none},
+		{"guzmania-lingulata", "chlorine", "wet", "Its medium is wet now: give that none yet. Keep a little fresh water"},
+		{"phragmipedium-besseae-hybrid", "chlorine", "wet", "Keep"},
+	} {
+		words, days := said(t, fmt.Sprintf(`{"kind":%q,"causes":[%q],"on":"2026-06-15","answers":{"moist":%q},
+			"place":{"warmthC":20}}`, c.kind, c.cause, c.moist), treatment.ByRule)
+		require.NotEmpty(t, words, c)
+		assert.Equal(t, 0, days[0], c)
+		assert.True(t, strings.HasPrefix(words[0], c.begins), "%v: %s", c, words[0])
+	}
+}
+
+// It is taken to be wet for three days: a line for water of a later day does not say so.
+func TestWetForThreeDays(t *testing.T) {
+	assert.Equal(t, 3, wetStays)
+	words, days := said(t, `{"kind":"hoya-carnosa","causes":["drought"],"on":"2026-05-15","answers":{"moist":"wet"},
+		"place":{"warmthC":20}}`, treatment.ByRule)
+	require.NotEmpty(t, words)
+	assert.Equal(t, 5, days[0])
+	assert.True(t, strings.HasPrefix(words[0], "Water it when "), words[0])
+}
