@@ -22,7 +22,14 @@ var (
 		`\s*\|\s*`, `\s+[-–—]\s+`, `\s*[()]\s*`, `\s*&\s*`,
 	}, "")
 	// turns begin what tells of when, where or why.
-	turns   = regexp.MustCompile(`(?i)\s+(since|after|when|despite|even though|until|before|near|next to|beside)\s+`)
+	turns = regexp.MustCompile(`(?i)\s+(since|after|when|despite|even though|until|before|near|next to|beside)\s+`)
+	// beside are the plants that stand beside it.
+	beside = regexp.MustCompile(`(?i)\b(?:plants?|ones?|others|pots?) (?:right |just )?(?:next to|beside|near|around) ` +
+		`(?:it|them|this one)\b`)
+	// stands tells in passing where it stands, before what is said of it.
+	stands = regexp.MustCompile(`(?i)\b([a-z]+) (?:in|by|near|at|on) (?:the|my|our) (?:[a-z]+ )?` +
+		`(?:door|window|windowsill|sill|hall|hallway|kitchen|bathroom|bedroom|office|corner|shelf|desk|table|stairs|porch) ` +
+		`(is|has|was|keeps|looks|got|gets|seems)\b`)
 	orJoint = regexp.MustCompile(`(?i)\b(or|nor)\b`)
 	// doubts are words that say that somebody is not sure.
 	doubts = anyOf(`\b`, []string{
@@ -52,6 +59,8 @@ var (
 	whereabouts = anyOf(`^(?:everywhere |all )?(?:near|nearest|next to|beside|around|close to) (?:the |my |its )?`,
 		strings.Fields(`it them plants? soil surface base bottom pot rim stem stalk trunk roots? middle centre center top
 			ground`), `(?: line| level)?$`)
+	// nearSoil names in whereabouts what its base stands in.
+	nearSoil = regexp.MustCompile(`(?i)\b(?:soil|base|bottom|surface|ground)\b`)
 	// specks are tiny dark marks.
 	specks = regexp.MustCompile(`(?i)\b(?:specks?|dots?|flecks?)\b`)
 	// moment begins what tells when something is seen.
@@ -73,6 +82,7 @@ type part struct {
 
 // parts cuts a sentence at its joints.
 func (r *reader) parts(sentence string) (list []part) {
+	sentence = stands.ReplaceAllString(beside.ReplaceAllString(sentence, "neighbours"), "$1 $2")
 	sentence = turns.ReplaceAllString(sentence, " | $1 ")
 	at, by := 0, ""
 	cut := func(to int) {
@@ -109,6 +119,9 @@ func (p part) tellsWhen() bool {
 func (p part) tellsWhere() bool {
 	return whereabouts.MatchString(strings.Join(strings.Fields(p.text), " "))
 }
+
+// tellsOfBase says whether a part tells alone that something is near the medium, where its base is.
+func (p part) tellsOfBase() bool { return p.tellsWhere() && nearSoil.MatchString(p.text) }
 
 // moments are what people do when they see a sign.
 var moments = []idea{"water", stem("touch"), stem("lift"), stem("shake")}

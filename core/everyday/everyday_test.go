@@ -254,6 +254,20 @@ var readings = []reads{
 	{"my ivy has fine webs", "hedera-helix", "pest.webbing", ""},
 	{"my ZZ is limp", "zamioculcas-zamiifolia", "leaf.drooping", ""},
 	{"Christmas cactus dropping segments and limp", "schlumbergera-truncata", "leaf.dropping-fast leaf.drooping", ""},
+	{"my fiddle leaf fig is dropping leaves, so have the plants beside it", "ficus-lyrata",
+		"leaf.dropping-fast course.neighbours", ""},
+	{"the fern by the door is crispy at the edges, soil bone dry", "", "leaf.edges-brown med.dry-through", ""},
+	{"soil is hard and cracked, leaves curling", "", "med.dense leaf.curled-in", ""},
+	{"there are woodlice under the pot of my aloe", "aloe-vera", "", ""},
+	{"snake plant leaning over and soft near the soil", "dracaena-trifasciata", "stem.leaning stem.soft-brown", ""},
+	{"the pothos is limp though it's wet", "epipremnum-aureum", "course.no-perk leaf.drooping med.wet-long", ""},
+	{"my african violet has rings on the leaves after I watered with cold water", "saintpaulia-ionantha",
+		"leaf.water-rings care.cold-water", ""},
+	{"buds fell off my phal before opening after I brought it home", "phalaenopsis-hybrid",
+		"flower.buds-lost course.after-move", ""},
+	{"I see tiny red spiders, leaves are speckled", "", "pest.moving-dots leaf.stippling", ""},
+	{"soil was dry all the way through, I forgot it for a month", "", "med.dry-through care.water-missed", ""},
+	{"grey fuzz on the flowers and brown spots on the petals", "", "flower.mould-grey flower.petal-spots", ""},
 }
 
 func TestSentencesAreRead(t *testing.T) {

@@ -33,6 +33,7 @@ var idle = set(`a an the my your its it is are was were be been being am has hav
 	ages really always whenever while during because yet us mine your who ever actually honestly basically sure
 	certain sit sits make makes made try tried start starts started begin begins began bring brought want wants
 	need needs use used able kinda whether though although however except visible visibly
+	crazy mad super totally pretty rather extremely incredibly absolutely literally awfully terribly slightly somewhat
 	noticeable obvious notice noticed sign signs four five six seven eight nine ten dozen`)
 
 // deny are the words that say that something is not so.

@@ -75,8 +75,26 @@ func (r *reader) sentence(text string) {
 		aside := to == from+1 && (parts[from].tellsWhen() || parts[from].tellsWhere())
 		if !aside && r.counts(parts[from], found) {
 			r.take(found, doubt)
+			r.takeToo(parts[from:to], found, doubt)
 		}
 		from = to
+	}
+}
+
+// takeToo notes what is said with a plant that does not perk up, as "limp though the soil is wet" says two
+// signs more.
+func (r *reader) takeToo(parts []part, f finding, doubt bool) {
+	if len(f.list) == 0 || f.denies || f.list[0].sign != "course.no-perk" {
+		return
+	}
+	var ideas []idea
+	for _, p := range parts {
+		ideas = union(ideas, p.ideas)
+	}
+	for _, with := range [][]idea{{"limp"}, {"wet", "soil"}} {
+		if slices.Contains(ideas, with[0]) {
+			r.take(r.found(with), doubt)
+		}
 	}
 }
 
@@ -129,7 +147,18 @@ func (r *reader) longest(parts []part, from int) (to int, best finding) {
 	if from > 0 && to == from+1 {
 		best = r.withPlace(parts, from, best)
 	}
-	return to, best
+	return to, r.atBase(parts, from, to, best)
+}
+
+// atBase reads a part with its base, where what follows says that it is near the medium: "soft near the soil".
+func (r *reader) atBase(parts []part, from, to int, plain finding) finding {
+	if to == len(parts) || !parts[to].tellsOfBase() || plain.denies {
+		return plain
+	}
+	if with := r.found(union(parts[from].ideas, []idea{"base"})); with.near() > plain.near() {
+		return with
+	}
+	return plain
 }
 
 // goesWith says whether a part may say one thing with a later one.
@@ -266,7 +295,8 @@ func (r *reader) counts(p part, f finding) bool {
 	if p.well && !f.tellsWell() {
 		return false
 	}
-	left := f.near() > 0 && f.list[0].sign == "leaf.spots-dark-dry" && r.has("leaf.silver-scars")
+	specked := f.near() > 0 && slices.Contains([]string{"leaf.spots-dark-dry", "leaf.fruit-dots"}, f.list[0].sign)
+	left := specked && r.has("leaf.silver-scars")
 	return !left || !specks.MatchString(p.text)
 }
 
