@@ -299,6 +299,7 @@ func (c *composer) forgone(list []*sit) {
 const (
 	onlyDrank  = "it has only just drunk"
 	cutsOpen   = "the cuts have not closed"
+	cutIsDry   = "the cut stays dry"
 	onlyChilly = "nothing is watered in the first days after cold"
 )
 
@@ -309,7 +310,7 @@ func (c *composer) notLeftOut() {
 		all = append(all, s.Steps...)
 	}
 	c.plan.LeftOut = slices.DeleteFunc(c.plan.LeftOut, func(l treatment.LeftOut) bool {
-		return among(l.Why, onlyDrank, cutsOpen, onlyChilly) && has(all, treatment.OperatorID(l.Op))
+		return among(l.Why, onlyDrank, cutsOpen, cutIsDry, onlyChilly) && has(all, treatment.OperatorID(l.Op))
 	})
 }
 

@@ -163,7 +163,7 @@ func (c *composer) saidDry(list []treatment.Sitting) {
 
 // saidWet says at the first line for water by its rule of what was found wet that it gets none yet.
 func (c *composer) saidWet(list []treatment.Sitting) {
-	if !c.driesFirst() || c.resting() || c.kind.WaterRule == plant.AirRoots {
+	if !c.driesFirst() || c.untied || c.kind.WaterRule == plant.AirRoots {
 		return
 	}
 	for _, s := range list {
@@ -171,8 +171,7 @@ func (c *composer) saidWet(list []treatment.Sitting) {
 			if !ofItsWater(x) || x.Op == treatment.Routine {
 				continue
 			}
-			plain := plainRule(x) || whereOfRule[x.Params.What] != ""
-			if s.Day != nil && *s.Day <= wetStays && ruled(x) && plain && !strings.HasPrefix(x.Words, "Give no water") {
+			if s.Day != nil && *s.Day <= wetStays && ruled(x) && !strings.HasPrefix(x.Words, "Give ") {
 				s.Steps[i].Words = c.stillWet() + x.Words
 			}
 			return

@@ -227,7 +227,7 @@ var guards = []guard{
 	{treatment.NeverWaterBeforeDry, ops(treatment.FirstWater), func(h *here) verdict {
 		dry := h.stemCut() + h.c.stemDry[0]
 		early := h.day < dry && !h.gate && h.step.Params.For != treatment.ForPieces
-		return verdict{do: onlyIf(delay, early), day: dry, why: "the cut stays dry"}
+		return verdict{do: onlyIf(delay, early), day: dry, why: cutIsDry}
 	}},
 	{treatment.NeverOpposites, nil, (*here).opposites},
 	{treatment.NeverClosedCover, ops(treatment.CoverIt), func(h *here) verdict {

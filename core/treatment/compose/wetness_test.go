@@ -61,6 +61,7 @@ func TestTheWetAreToldToWait(t *testing.T) {
 		{"phalaenopsis-hybrid", "chlorine", "wet", none},
 		{"dracaena-marginata", "fungal-spot", "wet", none},
 		{"guzmania-lingulata", "chlorine", "wet", "Its medium is wet now: give that none yet. Keep a little fresh water"},
+		{"muehlenbeckia-complexa", "dormancy", "wet", "It is wet now: give it none yet. While it rests, water it lightly"},
 		{"phragmipedium-besseae-hybrid", "chlorine", "wet", "Keep"},
 	} {
 		words, days := said(t, fmt.Sprintf(`{"kind":%q,"causes":[%q],"on":"2026-06-15","answers":{"moist":%q},
@@ -79,4 +80,21 @@ func TestWetForThreeDays(t *testing.T) {
 	require.NotEmpty(t, words)
 	assert.Equal(t, 5, days[0])
 	assert.True(t, strings.HasPrefix(words[0], "Water it when "), words[0])
+}
+
+// What is done some days later is not said to be left out: a top whose cut is to dry first has its first water.
+func TestWhatComesLaterIsNotLeftOut(t *testing.T) {
+	p, err := Plan(situationOf(t, `{"kind":"monstera-deliciosa","causes":["base-rot"],"on":"2026-05-15",
+		"answers":{"moist":"right","limp":false},"place":{"warmthC":20}}`))
+	require.NoError(t, err)
+	watered := false
+	for _, s := range p.Sittings {
+		for _, x := range s.Steps {
+			watered = watered || x.Op == treatment.FirstWater
+		}
+	}
+	assert.True(t, watered)
+	for _, l := range p.LeftOut {
+		assert.NotEqual(t, string(treatment.FirstWater), l.Op, l.Why)
+	}
 }
