@@ -100,10 +100,7 @@ func date(d *day.Day) string {
 // What is forecast of made-up pots stays as it was approved. APPROVE=1 writes it anew; the change is then seen.
 func TestForecastsStayAsTheyWereApproved(t *testing.T) {
 	r := rand.New(rand.NewPCG(29, 26))
-	var kinds []plant.Profile
-	for _, p := range plant.Profiles() {
-		kinds = append(kinds, p)
-	}
+	kinds := slices.Clone(plant.Profiles())
 	slices.SortFunc(kinds, func(a, b plant.Profile) int { return strings.Compare(a.ID, b.ID) })
 	var made strings.Builder
 	told := 0
