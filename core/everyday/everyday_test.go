@@ -268,6 +268,15 @@ var readings = []reads{
 	{"I see tiny red spiders, leaves are speckled", "", "pest.moving-dots leaf.stippling", ""},
 	{"soil was dry all the way through, I forgot it for a month", "", "med.dry-through care.water-missed", ""},
 	{"grey fuzz on the flowers and brown spots on the petals", "", "flower.mould-grey flower.petal-spots", ""},
+	{"Got a phalaenopsis from my neighbour. Most of its roots are hollow, but the crown is green.", "phalaenopsis-hybrid",
+		"root.dry-dead", ""},
+	{"Hello! New here. My string of pearls looks flat, I water when the top inch is dry", "curio-rowleyanus",
+		"leaf.wrinkled", ""},
+	{"my snake plant's leaves are wrinkled and thin; I water it only once every two months", "dracaena-trifasciata",
+		"leaf.wrinkled care.water-missed", ""},
+	{"calathea, brown edges, no pests found", "calathea-orbifolia", "leaf.edges-brown",
+		"pest.moving-dots pest.aphids pest.slender"},
+	{"my cactus grew a thin pale top over winter", "", "leaf.stretched", ""},
 }
 
 func TestSentencesAreRead(t *testing.T) {

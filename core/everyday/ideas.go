@@ -28,13 +28,13 @@ var idle = set(`a an the my your its it is are was were be been being am has hav
 	our his her their get gets getting got go goes going gone went become becomes becoming became turn turns turning
 	turned look looks looking looked like as when where which what why how do does did can could will would should may
 	might now then also about around round bit bits kind sort something thing things stuff plant plants please help
-	lately recently again already keep keeps kept few couple lovely see seen saw seems seem feel feels feeling think
+	lately recently again already keep keeps kept couple lovely see seen saw seems seem feel feels feeling think
 	guess maybe more much two three if into onto just too both each even quickly fast come comes came coming put
 	ages really always whenever while during because yet us mine your who ever actually honestly basically sure
 	certain sit sits make makes made try tried start starts started begin begins began bring brought want wants
 	need needs use used able kinda whether though although however except visible visibly
 	crazy mad super totally pretty rather extremely incredibly absolutely literally awfully terribly slightly somewhat
-	noticeable obvious notice noticed sign signs four five six seven eight nine ten dozen`)
+	noticeable obvious notice noticed found find finding sign signs four five six seven eight nine ten dozen`)
 
 // deny are the words that say that something is not so.
 var deny = set(`not no none never nothing without neither nor cannot zero isnt arent doesnt dont didnt wont hasnt havent

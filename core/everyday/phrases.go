@@ -122,7 +122,7 @@ func (b *book) length(ideas []idea) float64 {
 
 // weak are ideas that say where and not what: alone they are no sign.
 var weak = ideasNamed(`leaf stem root soil pot new old water tiny side flower bulb top under
-	inside green not room house fine huge am pm winter summer base stand buy neighbour thing
+	inside green not room house fine huge am pm winter summer autumn spring base stand buy neighbour thing
 	high low open place come shape pattern home weather tall foot shop happy friend
 	colour hard overmuch`)
 
