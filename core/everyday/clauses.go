@@ -34,7 +34,7 @@ var (
 	aside = anyOf(`\b`, []string{
 		`from (?:my|a|our) (?:neighbou?rs?|friends?|aunt|mother|mum|mom|sister|grandm\w+)`,
 		`new here`, `new to (?:this|plants|houseplants|orchids|growing)`,
-		`i (?:only |always |usually |just )?water (?:it |them )?(?:only )?(?:when(?:ever)?|once|as soon as|after) [^,.;]*\bdry`,
+		`i (?:only |always |just )?water (?:it |them )?(?:only )?(?:when(?:ever)?|once|as soon as|after) [^,.;]*\bdry`,
 	}, `\b`)
 	orJoint = regexp.MustCompile(`(?i)\b(or|nor)\b`)
 	// doubts are words that say that somebody is not sure.
