@@ -138,7 +138,7 @@ func (c *composer) bridgeWater() {
 	case c.drownedNow():
 		day0(treatment.HoldWater, until(due))
 		c.draft.at(0, rankWater, c.drains())
-		c.draft.gate(due, do(treatment.ByRule, how("light"), water(c.betterWater())))
+		c.draft.gateFirst(due, do(treatment.ByRule, how("light"), water(c.betterWater())))
 	case c.roots < 0.5 && c.kind.WaterRule != plant.WetTray:
 		day0(treatment.ByRule, how("half"), water(c.betterWater()))
 	default:

@@ -29,6 +29,7 @@ type composer struct {
 	sat         int // the day of the root sitting; -1 where there is none or it waits
 	held        string
 	gated       bool // the root sitting waits for a gate
+	piecesOpen  bool // its pieces stand without a cover
 	boxed       bool // pieces are followed already
 	binnedWhole bool // it is thrown away whole today
 	// smelled says that its hole and foot are smelled and felt today: it hangs limp, not for thirst.

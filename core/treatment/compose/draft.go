@@ -127,6 +127,11 @@ func (d *draft) gate(waits gate.Gate, steps ...step) {
 	d.gates = append(d.gates, gated{waits: waits, steps: steps})
 }
 
+// gateFirst adds steps that wait for something before all else that waits: what is done until then.
+func (d *draft) gateFirst(waits gate.Gate, steps ...step) {
+	d.gates = slices.Insert(d.gates, 0, gated{waits: waits, steps: steps})
+}
+
 // hold adds a whole sitting that waits for its gate, with what holds it.
 func (d *draft) hold(kind treatment.SittingKind, waits gate.Gate, held string, steps ...step) {
 	d.gates = append(d.gates, gated{waits: waits, held: held, kind: kind, steps: steps})

@@ -121,7 +121,9 @@ func (c *composer) piecesSet(w cutWay, n float64, day, days int) {
 	if days == 0 {
 		home = append(home, do(treatment.Label, organ(treatment.OnPieces), with(forPieces)))
 	}
-	home = append(home, c.pieceCover()...)
+	cover := c.pieceCover()
+	c.piecesOpen = len(cover) == 0
+	home = append(home, cover...)
 	home = append(home, do(treatment.ShadeIt, organ(treatment.OnPieces), share(0.4), with(forPieces)))
 	c.draft.at(day+days, rankAfter, home...)
 	if c.dry {

@@ -284,7 +284,7 @@ func merged(a, b step) step {
 // plant is by then: their own day, or days after the sitting before.
 func estimate(list []*sit) {
 	last, root, treated := 0, 0, 0
-	for _, s := range list {
+	for i, s := range list {
 		if s.dated {
 			last = max(last, s.day)
 			if has(s.steps, treatment.Unpot) {
@@ -296,7 +296,9 @@ func estimate(list []*sit) {
 			continue
 		}
 		s.day = s.opensAbout(last, root, treated)
-		last = s.day
+		if !s.gate.Same(due) || i+1 < len(list) && list[i+1].after { // its water holds up nothing else
+			last = s.day
+		}
 		if has(s.steps, treatment.Unpot) {
 			root = s.day
 		}

@@ -98,3 +98,29 @@ func TestWhatComesLaterIsNotLeftOut(t *testing.T) {
 		assert.NotEqual(t, string(treatment.FirstWater), l.Op, l.Why)
 	}
 }
+
+// What waits for its flowers is watered until then, and after its new pot by its rule: in that order.
+func TestWaterBeforeAndAfterWorkThatWaits(t *testing.T) {
+	words, _ := said(t, `{"kind":"phalaenopsis-hybrid","causes":["pot-bound"],"on":"2026-05-15",
+		"answers":{"moist":"wet","spikes":2,"liveRoots":18,"newcomerDays":200},"place":{"warmthC":24}}`, treatment.ByRule)
+	require.Len(t, words, 2)
+	assert.Contains(t, words[0], "Water it lightly when")
+	assert.Contains(t, words[1], "Water it when")
+}
+
+// Pieces without a cover have none to be opened: they come into their light. Those under one, or in a box, get used
+// to the air.
+func TestPiecesGetUsedToWhatTheyLacked(t *testing.T) {
+	for place, want := range map[string]string{
+		`{"warmthC":24}`: "used to the air of the room", `{"warmthC":31}`: "into the light of their place",
+	} {
+		words, _ := said(t, `{"kind":"olea-europaea","wish":"propagate","on":"2026-05-15","answers":{"growths":3},
+			"place":`+place+`}`, treatment.Harden)
+		require.Len(t, words, 1)
+		assert.Contains(t, words[0], want)
+	}
+	covers, _ := said(t, `{"kind":"olea-europaea","wish":"propagate","on":"2026-05-15","answers":{"growths":3},
+		"place":{"warmthC":24}}`, treatment.CoverIt)
+	require.Len(t, covers, 1)
+	assert.Contains(t, covers[0], "over the pieces")
+}

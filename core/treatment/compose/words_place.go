@@ -41,12 +41,16 @@ func sayCrownDry(w saying) string {
 }
 
 func sayCover(w saying) string {
-	if w.Params.Cover == plant.CoverClosed {
-		return "Put a clear bag or box over it that touches no leaf, out of the sun, and air it for ten minutes every " +
-			"day, until " +
-			untilWords(w.Until) + "."
+	whom := "it"
+	if w.Params.For == treatment.ForPieces {
+		whom = "the pieces"
 	}
-	return "Put a clear cover over it with holes, or with its top open, out of the sun, until " + untilWords(w.Until) + "."
+	if w.Params.Cover == plant.CoverClosed {
+		return "Put a clear bag or box over " + whom + " so that it touches no leaf, out of the sun, and air it for ten " +
+			"minutes every day, until " + untilWords(w.Until) + "."
+	}
+	return "Put a clear cover over " + whom + " with holes, or with its top open, out of the sun, until " +
+		untilWords(w.Until) + "."
 }
 
 func sayShade(w saying) string {

@@ -196,7 +196,11 @@ var sayings = map[treatment.OperatorID]sayer{
 	treatment.BoxTally:  fixedly("Count the pieces: alive, with a shoot, rooted, rotted; rotted ones come out."),
 	treatment.PotPieces: fixedly("Pot each piece that has roots of 2 to 3 cm; the others stay."),
 	treatment.Harden: func(w saying) string {
-		return fmt.Sprintf("Get it used to the air of the room by steps, over %s: a little wider every few days.",
+		if w.piecesOpen {
+			return fmt.Sprintf("Bring the pieces into the light of their place by steps, over %s: a little more every few days.",
+				working.Measured(w.Params.Days.Or(12), "day"))
+		}
+		return fmt.Sprintf("Get the pieces used to the air of the room by steps, over %s: a little wider every few days.",
 			working.Measured(w.Params.Days.Or(12), "day"))
 	},
 	treatment.Refill:     fixedly("Set the tips into the mother's bare spots, in moist mix, so that none rocks."),
