@@ -33,7 +33,7 @@ var (
 	// aside tells nothing of the plant: from whom it is, that somebody is new to plants, or waters it as it should be.
 	aside = anyOf(`\b`, []string{
 		`from (?:my|a|our) (?:neighbou?rs?|friends?|aunt|mother|mum|mom|sister|grandm\w+)`,
-		`new here`, `new to (?:this|plants|houseplants|orchids|growing)`,
+		`new here`, `what now`, `what should i do`, `new to (?:this|plants|houseplants|orchids|growing)`,
 		`i (?:only |always |just )?water (?:it |them )?(?:only )?(?:when(?:ever)?|once|as soon as|after) [^,.;]*\bdry`,
 	}, `\b`)
 	orJoint = regexp.MustCompile(`(?i)\b(or|nor)\b`)
