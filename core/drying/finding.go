@@ -45,6 +45,11 @@ func Stick(depth float64, found Class) Finding {
 // StillMoist is one tap: not dry at the rule's depth.
 func StillMoist(depth float64) Finding { return Finding{kind: stillMoist, depth: depth} }
 
+// NotDry says whether somebody felt that it is not dry yet where its rule asks.
+func (f Finding) NotDry() bool {
+	return f.kind == stillMoist || f.kind == byStick && (f.class == FoundMoist || f.class == FoundWet)
+}
+
 // Lift is what a lifting hand found.
 func Lift(found Class) Finding { return Finding{kind: byHand, class: found} }
 

@@ -200,3 +200,26 @@ func BenchmarkForecast(b *testing.B) {
 		}
 	}
 }
+
+// Whoever felt today that it is still moist is told to look again tomorrow at the earliest, on the best day where
+// that is later; from tomorrow on, and after a find of dry, the chances speak.
+func TestWhatWasFeltMoistTodayWaits(t *testing.T) {
+	fern := func(today string, last forecast.Event) forecast.Forecast {
+		h := pothos(today, forecast.Event{On: on(6, 11), Watered: "through"}, last)
+		h.Rule, h.Air = plant.SurfaceDry, nil
+		return of(t, h)
+	}
+	for _, felt := range []forecast.Event{
+		{On: on(6, 19), StillMoist: true}, {On: on(6, 19), Stick: "moist"}, {On: on(6, 19), Stick: "wet"},
+	} {
+		f := fern(on(6, 19), felt)
+		assert.Equal(t, drying.Wait, f.Say, "%+v", felt)
+		assert.Contains(t, f.Words, "look")
+		assert.NotContains(t, f.Words, "dry")
+	}
+	f := fern(on(6, 19), forecast.Event{On: on(6, 19), StillMoist: true})
+	assert.Equal(t, "Wait: it was felt moist today; look again on 20 June 2026.", f.Words)
+	assert.NotEqual(t, drying.Wait, fern(on(6, 20), forecast.Event{On: on(6, 19), StillMoist: true}).Say)
+	assert.NotEqual(t, drying.Wait, fern(on(6, 19), forecast.Event{On: on(6, 19), Stick: "barely"}).Say)
+	assert.NotEqual(t, drying.Wait, fern(on(6, 19), forecast.Event{On: on(6, 19), Stick: "dry"}).Say)
+}

@@ -104,7 +104,11 @@ func Tell(told drying.Told, s drying.Story, of drying.Case) Forecast {
 		MetAt: s.Rule.Met, Met: met, Content: told.Content(), ContentLow: low, ContentTop: high, Rate: rate, RateSD: sd,
 		Signs: told.Signs(s.Now),
 	}
-	f.Words = inWords(f, day.Day(math.Floor(s.Now)))
+	today := day.Day(math.Floor(s.Now))
+	f.Words = inWords(f, today)
+	if f.Say != drying.Wait && feltMoist(s, today) {
+		f.Say, f.Words = drying.Wait, lookAgain(f, today)
+	}
 	f.Working = workingOf(told, s, f)
 	return f
 }
@@ -129,6 +133,25 @@ func inWords(f Forecast, today day.Day) string {
 	case drying.Wait:
 	}
 	return fmt.Sprintf("Wait: wet until about %s; look on %s.", f.From.Words(), f.Best.Words())
+}
+
+// feltMoist says whether the last that was done with it is that somebody felt it today and found it not dry: they
+// are not asked to feel it again today, however doubtful a finger is.
+func feltMoist(s drying.Story, today day.Day) bool {
+	if len(s.Happenings) == 0 {
+		return false
+	}
+	last := s.Happenings[len(s.Happenings)-1]
+	return last.Find != nil && last.Find.NotDry() && day.Day(math.Floor(last.At)) == today
+}
+
+// lookAgain says when it is felt next: on the best day, tomorrow at the earliest.
+func lookAgain(f Forecast, today day.Day) string {
+	next := today + 1
+	if f.Best != nil && *f.Best > next {
+		next = *f.Best
+	}
+	return fmt.Sprintf("Wait: it was felt moist today; look again on %s.", next.Words())
 }
 
 func workingOf(told drying.Told, s drying.Story, f Forecast) working.Working {
