@@ -30,8 +30,8 @@ var (
 	stands = regexp.MustCompile(`(?i)\b([a-z]+) (?:in|by|near|at|on) (?:the|my|our) (?:[a-z]+ )?` +
 		`(?:door|window|windowsill|sill|hall|hallway|kitchen|bathroom|bedroom|office|corner|shelf|desk|table|stairs|porch) ` +
 		`(is|has|was|keeps|looks|got|gets|seems)\b`)
-	// aside tells nothing of the plant: from whom it is, that somebody is new to plants, or waters it as it should be.
-	aside = anyOf(`\b`, []string{
+	// asides tell nothing of the plant: from whom it is, that somebody is new to it, or waters it as it should be.
+	asides = anyOf(`\b`, []string{
 		`from (?:my|a|our) (?:neighbou?rs?|friends?|aunt|mother|mum|mom|sister|grandm\w+)`,
 		`new here`, `what now`, `what should i do`, `new to (?:this|plants|houseplants|orchids|growing)`,
 		`i (?:only |always |just )?water (?:it |them )?(?:only )?(?:when(?:ever)?|once|as soon as|after) [^,.;]*\bdry`,
@@ -88,7 +88,7 @@ type part struct {
 
 // parts cuts a sentence at its joints.
 func (r *reader) parts(sentence string) (list []part) {
-	sentence = aside.ReplaceAllString(sentence, " ")
+	sentence = asides.ReplaceAllString(sentence, " ")
 	sentence = stands.ReplaceAllString(beside.ReplaceAllString(sentence, "neighbours"), "$1 $2")
 	sentence = turns.ReplaceAllString(sentence, " | $1 ")
 	at, by := 0, ""

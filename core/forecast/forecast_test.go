@@ -219,6 +219,15 @@ func TestWhatWasFeltMoistTodayWaits(t *testing.T) {
 	}
 	f := fern(on(6, 19), forecast.Event{On: on(6, 19), StillMoist: true})
 	assert.Equal(t, "Wait: it was felt moist today; look again on 20 June 2026.", f.Words)
+	for day := 12; day <= 28; day++ { // never before tomorrow, and on the best day where that is later
+		felt := fern(on(6, day), forecast.Event{On: on(6, day), StillMoist: true})
+		next := parsed(on(6, day)) + 1
+		if felt.Best != nil && *felt.Best > next {
+			next = *felt.Best
+		}
+		assert.Equal(t, drying.Wait, felt.Say)
+		assert.Contains(t, felt.Words, "on "+next.Words()+".")
+	}
 	assert.NotEqual(t, drying.Wait, fern(on(6, 20), forecast.Event{On: on(6, 19), StillMoist: true}).Say)
 	assert.NotEqual(t, drying.Wait, fern(on(6, 19), forecast.Event{On: on(6, 19), Stick: "barely"}).Say)
 	assert.NotEqual(t, drying.Wait, fern(on(6, 19), forecast.Event{On: on(6, 19), Stick: "dry"}).Say)

@@ -118,18 +118,27 @@ func (d *draft) gate(waits gate.Gate, steps ...step) {
 	if len(steps) == 0 {
 		return
 	}
-	for i := range d.gates {
-		if g := &d.gates[i]; g.waits.Same(waits) && g.held == "" && g.kind == "" && !g.after {
-			g.steps = append(g.steps, steps...)
-			return
-		}
+	if i := d.waiting(waits); i >= 0 {
+		d.gates[i].steps = append(d.gates[i].steps, steps...)
+		return
 	}
 	d.gates = append(d.gates, gated{waits: waits, steps: steps})
 }
 
-// gateFirst adds steps that wait for something before all else that waits: what is done until then.
+// gateFirst adds steps that wait for something, and puts what waits for that before all else that waits: it is done
+// until then.
 func (d *draft) gateFirst(waits gate.Gate, steps ...step) {
-	d.gates = slices.Insert(d.gates, 0, gated{waits: waits, steps: steps})
+	d.gate(waits, steps...)
+	i := d.waiting(waits)
+	first := d.gates[i]
+	d.gates = slices.Insert(slices.Delete(d.gates, i, i+1), 0, first)
+}
+
+// waiting is the index of the steps that wait for something and are no sitting of their own; -1 where there are none.
+func (d *draft) waiting(waits gate.Gate) int {
+	return slices.IndexFunc(d.gates, func(g gated) bool {
+		return g.waits.Same(waits) && g.held == "" && g.kind == "" && !g.after
+	})
 }
 
 // hold adds a whole sitting that waits for its gate, with what holds it.

@@ -23,9 +23,7 @@ func (c *composer) driesFirst() bool {
 // heldWhileWet gives no water to what was found wet, where the plan says nothing of water: what
 // stands wet dries first, whatever else ails it (common practice).
 func (c *composer) heldWhileWet(list []*sit) []*sit {
-	if !c.driesFirst() || c.untied || c.resting() || c.piece || slices.ContainsFunc(list, func(s *sit) bool {
-		return slices.ContainsFunc(s.steps, func(x step) bool { return ofItsWater(x) && !waitsForWater(s, x) })
-	}) {
+	if !c.driesFirst() || c.untied || c.resting() || c.piece || tellsOfWater(list) {
 		return list
 	}
 	return c.onDay(list, treatment.CareSit, 0, []step{do(treatment.HoldWater, until(due))})
@@ -61,6 +59,13 @@ func (c *composer) drinksToday(list []*sit) []*sit {
 		return list
 	}
 	return today(do(treatment.ByRule, water(c.betterWater())))
+}
+
+// tellsOfWater says whether a plan says anything of the water of the plant itself, before that is due.
+func tellsOfWater(list []*sit) bool {
+	return slices.ContainsFunc(list, func(s *sit) bool {
+		return slices.ContainsFunc(s.steps, func(x step) bool { return ofItsWater(x) && !waitsForWater(s, x) })
+	})
 }
 
 // waitsForWater says whether a step comes with its next water, and is none for the plant.
@@ -145,37 +150,37 @@ func (c *composer) driesLittle() bool {
 // saidDry says at the first line for water of what was found too dry that it drinks today, and
 // how: a medium that is dry through lets the first water run past.
 func (c *composer) saidDry(list []treatment.Sitting) {
-	if !c.foundTooDry() {
-		return
+	x, day := firstOfItsWater(list)
+	if c.foundTooDry() && day == 0 && ruled(*x) && x.Every == 0 {
+		x.Words = c.drinksFirst(*x)
 	}
+}
+
+// firstOfItsWater is the first line of a plan for the water of the plant itself, with its day: never where it waits
+// for something, or where there is none.
+func firstOfItsWater(list []treatment.Sitting) (x *step, day int) {
 	for _, s := range list {
-		for i, x := range s.Steps {
-			if !ofItsWater(x) || x.Op == treatment.Routine {
+		for i := range s.Steps {
+			if x = &s.Steps[i]; !ofItsWater(*x) || x.Op == treatment.Routine {
 				continue
 			}
-			if s.Day != nil && *s.Day == 0 && ruled(x) && x.Every == 0 {
-				s.Steps[i].Words = c.drinksFirst(x)
+			if s.Day == nil {
+				return x, never
 			}
-			return
+			return x, *s.Day
 		}
 	}
+	return nil, never
 }
 
 // saidWet says at the first line for water by its rule of what was found wet that it gets none yet.
 func (c *composer) saidWet(list []treatment.Sitting) {
-	if !c.driesFirst() || c.untied || c.kind.WaterRule == plant.AirRoots {
+	x, day := firstOfItsWater(list)
+	if day == never || day > wetStays || !c.driesFirst() || c.untied || c.kind.WaterRule == plant.AirRoots {
 		return
 	}
-	for _, s := range list {
-		for i, x := range s.Steps {
-			if !ofItsWater(x) || x.Op == treatment.Routine {
-				continue
-			}
-			if s.Day != nil && *s.Day <= wetStays && ruled(x) && !strings.HasPrefix(x.Words, "Give ") {
-				s.Steps[i].Words = c.stillWet() + x.Words
-			}
-			return
-		}
+	if ruled(*x) && !strings.HasPrefix(x.Words, "Give ") { // which says itself how little it gets
+		x.Words = c.stillWet() + x.Words
 	}
 }
 

@@ -58,7 +58,7 @@ func (c *composer) soilStage() {
 		return
 	}
 	for _, day := range []int{3, 17} {
-		if c.airC >= nematodesFrom && c.airC <= nematodesTo {
+		if c.nematodesLive() {
 			c.draft.in(treatment.Evening, day, rankSpray, "", do(treatment.Nematodes))
 			continue
 		}
@@ -69,8 +69,11 @@ func (c *composer) soilStage() {
 // nematodesWait says whether it is warm enough for nematodes, and its medium is to dry before it gets water: they
 // come with that.
 func (c *composer) nematodesWait() bool {
-	return c.driesFirst() && !c.sitsOnDay() && c.airC >= nematodesFrom && c.airC <= nematodesTo
+	return c.driesFirst() && !c.sitsOnDay() && c.nematodesLive()
 }
+
+// nematodesLive says whether the air is as warm as nematodes bear, and no warmer.
+func (c *composer) nematodesLive() bool { return c.airC >= nematodesFrom && c.airC <= nematodesTo }
 
 // nematodesGap is how many days after the first nematodes the second follow (common practice).
 const nematodesGap = 14
@@ -82,11 +85,12 @@ func nematodesTwice() step {
 
 // sayNematodes says how they are poured, with its next water where they wait for that.
 func sayNematodes(w saying) string {
-	pour := "Pour nematodes onto moist medium in the evening, at 12 to 25 °C."
-	if w.Every > 0 {
-		pour = "Water it in the evening, once that is due, and pour nematodes onto the moist medium then, at 12 to 25 °C."
+	const after = " For two weeks water it a little sooner than its rule says, so that they do not dry."
+	if w.Every > 0 { // see nematodesGap
+		return "Water it in the evening, once that is due, and pour nematodes onto the moist medium then, at 12 to 25 °C." +
+			after + " Once more two weeks later."
 	}
-	return pour + " For two weeks water it a little sooner than its rule says, so that they do not dry."
+	return "Pour nematodes onto moist medium in the evening, at 12 to 25 °C." + after
 }
 
 // rootMealybug watches bare roots for a generation, with a systemic product
@@ -170,7 +174,7 @@ func (c *composer) rootGrub() {
 	switch {
 	case treatment.MineralSet().Has(c.habitID):
 		c.leave("nematodes", "its fresh mix stays dry: they would not live")
-	case c.airC < nematodesFrom || c.airC > nematodesTo:
+	case !c.nematodesLive():
 		c.leave("nematodes", fmt.Sprintf("they die outside %d to %d °C: bring it into that first",
 			nematodesFrom, nematodesTo))
 	case c.habitID == treatment.AirPlant || c.untied: // no medium that they could live in

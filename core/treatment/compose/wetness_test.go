@@ -124,3 +124,27 @@ func TestPiecesGetUsedToWhatTheyLacked(t *testing.T) {
 	require.Len(t, covers, 1)
 	assert.Contains(t, covers[0], "over the pieces")
 }
+
+// What waits is drafted once for each thing that it waits for, also where that comes first.
+func TestWhatWaitsForItsWaterStandsTogether(t *testing.T) {
+	var d draft
+	d.gate(due, do(treatment.Nematodes))
+	d.hold("", newLeaf, "", do(treatment.Label))
+	d.gateFirst(due, do(treatment.ByRule))
+	require.Len(t, d.gates, 2)
+	assert.True(t, d.gates[0].waits.Same(due))
+	assert.Len(t, d.gates[0].steps, 2)
+	d.gateFirst(rooted, do(treatment.PotPieces))
+	assert.True(t, d.gates[0].waits.Same(rooted))
+}
+
+// A pot that was found wet is said to be wet up to the third day, and no longer.
+func TestHowLongItIsSaidToBeWet(t *testing.T) {
+	c := laid(t, `{"kind":"monstera-deliciosa","causes":["chlorine"],"on":"2026-06-15","answers":{"moist":"wet"},
+		"place":{"warmthC":20}}`)
+	for on, told := range map[int]bool{0: true, wetStays: true, wetStays + 1: false} {
+		list := []treatment.Sitting{{Day: &on, Steps: []treatment.Step{{Op: treatment.ByRule, Words: "Water it."}}}}
+		c.saidWet(list)
+		assert.Equal(t, told, strings.HasPrefix(list[0].Steps[0].Words, "It is wet now"), on)
+	}
+}

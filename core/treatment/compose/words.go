@@ -85,6 +85,7 @@ func lowered(s string) string { return strings.ToLower(s[:1]) + s[1:] }
 // selfEnding are steps whose sentence says itself how long they last.
 var selfEnding = []treatment.OperatorID{
 	treatment.HoldWater, treatment.HoldFeed, treatment.CoverIt, treatment.Brighten, treatment.Look, treatment.Routine,
+	treatment.Nematodes,
 }
 
 // again says how often a step is repeated, and until when.
@@ -94,9 +95,6 @@ func (c *composer) again(s step) string {
 	}
 	if s.Every == 0 {
 		return "It goes on until " + untilWords(s.Until) + "."
-	}
-	if days, begun := s.Until.Since(facts.Begun); begun && len(s.Until) == 1 && days == s.Every {
-		return "Once more " + strings.Replace(working.Count(days, "day"), "14 days", "two weeks", 1) + " later."
 	}
 	return "Again " + everyWords(s.Every) + " until " + untilWords(s.Until) + "."
 }
