@@ -11,8 +11,8 @@ import (
 	"tendermend/core/treatment"
 )
 
-// Most roots are dead from fewer than half alive on: a ball that stays whole is then counted and trimmed, and
-// an orchid's old medium goes; at half nothing of that is done.
+// Most roots are dead from fewer than half alive on: no ball holds together then, its old medium goes and
+// what is dead is trimmed; at half nothing of that is done.
 func TestDeadRootsDoNotGoIntoFreshMix(t *testing.T) {
 	for _, c := range []struct {
 		kind       string
@@ -20,10 +20,12 @@ func TestDeadRootsDoNotGoIntoFreshMix(t *testing.T) {
 		trims      bool
 		washes     bool
 	}{
-		{"philodendron-hederaceum", 9, 10, true, false},
+		{"philodendron-hederaceum", 9, 10, true, true},
 		{"philodendron-hederaceum", 10, 10, false, false},
 		{"paphiopedilum-insigne", 9, 10, true, true},
 		{"paphiopedilum-insigne", 10, 10, false, false},
+		{"macodes-petola", 9, 10, true, true},
+		{"macodes-petola", 10, 10, false, false},
 	} {
 		situation := fmt.Sprintf(`{"kind":%q,"causes":["medium-repels"],"on":"2026-05-15",
 			"answers":{"moist":"dry","potWidthCm":12,"liveRoots":%d,"deadRoots":%d,"liveTips":2,

@@ -30,7 +30,7 @@ func (c *composer) finish() {
 	oneRule(list)
 	ruleAfterSoak(list)
 	ruleAfterFirst(list)
-	list = c.lookedOnce(c.lookedAt(c.firmAgain(c.rootsMissed(list))))
+	list = c.lookedOnce(c.limpWeekly(c.lookedAt(c.firmAgain(c.rootsMissed(list)))))
 	list = c.lookedUntilFree(list)
 	fromPlan(list)
 	c.plainGates(list)

@@ -58,7 +58,11 @@ func (c *composer) plainSteps() {
 			c.draft.gate(p.gate, p.step)
 			continue
 		}
-		c.draft.at(p.day, orderOf(p.step.Op), p.step)
+		rank := orderOf(p.step.Op)
+		if p.day == 0 && p.step.Op == treatment.Look {
+			rank = rankStart // what is asked on the first day decides what is done on it
+		}
+		c.draft.at(p.day, rank, p.step)
 	}
 }
 

@@ -108,8 +108,8 @@ func TestNobodyWatersWhatMayRest(t *testing.T) {
 		first := slices.IndexFunc(p.Sittings, func(s treatment.Sitting) bool { return has(s.Steps, treatment.FirstWater) })
 		require.GreaterOrEqual(t, first, 0, c)
 		assert.Equal(t, c.waits, strings.Contains(p.Sittings[first].Gate.Words(), "new roots of 8 cm"), "%v", c)
-		meanwhile := strings.Contains(p.Sittings[0].Steps[1].Words, "without water")
-		assert.Equal(t, c.waits, meanwhile, "%v: %s", c, p.Sittings[0].Steps[1].Words)
+		meanwhile := strings.Contains(p.Sittings[0].Steps[2].Words, "without water")
+		assert.Equal(t, c.waits, meanwhile, "%v: %s", c, p.Sittings[0].Steps[2].Words)
 	}
 }
 

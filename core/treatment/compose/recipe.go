@@ -220,10 +220,7 @@ func notBefore(day int) rootOption     { return func(w *rootWork) { w.later = da
 func (a *agenda) wants(w rootWork, c cause.ID) {
 	a.asks = append(a.asks, c)
 	w.scald = w.scald || c == cause.MediumCollapsed && a.has(cause.Mealybug)
-	if w.kind == wholeBall && a.mustWash(c) {
-		w.kind, w.scald = washRoots, true
-		w.falls = w.falls || a.is(treatment.Palm, treatment.Cycad)
-	}
+	w = a.washed(w, c)
 	if a.root == nil {
 		a.root = &w
 		return
@@ -251,12 +248,22 @@ func (a *agenda) wants(w rootWork, c cause.ID) {
 	a.root = &r
 }
 
-// mustWash says whether the old medium has to go, whatever a cause asks for.
+// washed opens a ball that cannot stay whole: what carries something has to go, and no ball holds together
+// of dead roots.
+func (a *agenda) washed(w rootWork, c cause.ID) rootWork {
+	carried := a.mustWash(c)
+	if w.kind == wholeBall && (carried || deadRoots(a.subject)) {
+		w.kind, w.scald = washRoots, w.scald || carried
+		w.falls = w.falls || a.is(treatment.Palm, treatment.Cycad)
+	}
+	return w
+}
+
+// mustWash says whether the old medium carries what has to go, whatever a cause asks for.
 func (a *agenda) mustWash(c cause.ID) bool {
 	return a.has(cause.RootMealybug, cause.RootGrub) || c == cause.MediumCollapsed && a.has(cause.Mealybug) ||
 		a.Facts.Medium.Value == facts.Infested ||
-		a.orchid && a.epiphyte && (a.has(cause.Fusarium) || a.badMedium()) ||
-		a.orchid && !a.is(treatment.JewelOrchid) && deadRoots(a.subject) // no ball holds together of dead roots
+		a.orchid && a.epiphyte && (a.has(cause.Fusarium) || a.badMedium())
 }
 
 var coverRank = map[plant.Cover]int{plant.CoverNone: 0, plant.CoverOpen: 1, plant.CoverClosed: 2}

@@ -238,11 +238,11 @@ func (c *composer) washHow() string {
 	case c.is(treatment.Palm, treatment.Cycad), strings.HasPrefix(c.kind.ID, "nepenthes"),
 		c.habitID == treatment.Monopodial && c.trait(plant.Brittle), c.habitID == treatment.Woody && sulks:
 		return "falls"
-	case c.is(treatment.Rhizomatous, treatment.Begonia, treatment.Gesneriad):
-		return "half"
 	case c.orchid, c.is(treatment.WaxVine, treatment.Bromeliad, treatment.Carnivore),
 		strings.HasPrefix(c.kind.ID, "anthurium"), c.habitID == treatment.Fern && c.epiphyte:
 		return "all"
+	case c.is(treatment.Rhizomatous, treatment.Begonia, treatment.Gesneriad, treatment.Fern):
+		return "half"
 	}
 	return "two thirds"
 }

@@ -244,7 +244,7 @@ func (c *composer) afterWash(set setting) []step {
 			},
 			c.crownDry(treatment.Crown)...)
 	}
-	light := c.roots < 0.5 && c.rescue() || c.dry
+	light := c.roots < mostDead && (c.rescue() || c.counted) || c.dry
 	out := c.firstWater(set.width, light)
 	if c.habitID == treatment.Monopodial {
 		out = append(out, c.crownDry(treatment.Crown)...)

@@ -1,8 +1,6 @@
 package compose
 
 import (
-	"slices"
-
 	"tendermend/core/cause"
 	"tendermend/core/facts"
 	"tendermend/core/gate"
@@ -98,7 +96,6 @@ func (c *composer) wholeSteps(r rootWork, w float64, bound bool) []step {
 	case c.untied || c.habitID == treatment.Monopodial && c.trait(plant.Brittle):
 	default:
 		steps = append(steps, do(treatment.Loosen))
-		steps = append(steps, c.deadTrimmed(r)...)
 	}
 	if c.Facts.Plug.Value {
 		steps = append(steps, do(treatment.RemovePlug))
@@ -112,15 +109,6 @@ func (c *composer) wholeSteps(r rootWork, w float64, bound bool) []step {
 		steps = append(steps, c.props(op, r.stake)...)
 	}
 	return append(steps, c.labelled()...)
-}
-
-// deadTrimmed cuts dead roots off a ball that stays whole, where most were counted dead: they would rot in
-// its fresh mix (common practice).
-func (c *composer) deadTrimmed(r rootWork) []step {
-	if !c.mostRootsDead() {
-		return nil
-	}
-	return slices.Concat([]step{do(treatment.Tally)}, c.cutting(c.trimDead()), c.rinse(r))
 }
 
 // wholeFirst is the first water of a ball that was set again.

@@ -224,8 +224,9 @@ func (c *composer) wantedSchool() treatment.School {
 		want = treatment.School(c.Choices.Aim)
 	case c.change:
 		want = treatment.ClayPot
-	case c.Wish == treatment.Refresh && len(c.Causes) == 0 && !c.untied: // it goes on as it grew
-		want = treatment.OwnMix
+	case c.untied:
+	case c.Wish == treatment.Refresh && len(c.Causes) == 0, c.only(cause.PhOff) && !deadRoots(c.subject):
+		want = treatment.OwnMix // it goes on as it grew
 	}
 	return want
 }

@@ -225,8 +225,14 @@ func (w saying) mixWords() string {
 	from := map[string]string{"habit": ", the mix of its habit", "school": "", "reservoir": "", "carer": ", your " +
 		"own mix"}[p.MixFrom]
 	dry := ""
-	if p.Dry {
+	switch moss := func(m plant.Part) bool { return strings.Contains(m.What, "moss") }; {
+	case p.Dry:
 		dry = ", dry"
+	case !slices.ContainsFunc(p.Mix, moss): // dry moss sheds its first water (common practice)
+	case len(p.Mix) == 1:
+		dry = ", soaked and wrung out"
+	default:
+		dry = ", the moss soaked and wrung out"
 	}
 	return ", " + amount + " (" + strings.Join(parts, ", ") + from + dry + ")"
 }

@@ -32,7 +32,10 @@ func waterKind(w saying) string {
 }
 
 func sayFirstWater(w saying) string {
-	p, kind := w.Params, waterKind(w)
+	p, kind, give := w.Params, waterKind(w), "Give it its first water"
+	if p.N.Or(1) > 1 {
+		give = "Give each pot its first water"
+	}
 	switch {
 	case p.How == "reservoir":
 		return fmt.Sprintf("Fill the reservoir for the first time, to %g cm.", p.LevelCM.Or(2))
@@ -41,9 +44,9 @@ func sayFirstWater(w saying) string {
 	case w.ofPieces():
 		return fmt.Sprintf("Give the pieces about %g ml of %s, away from their stems.", p.ML.Or(20), kind)
 	case p.From == "below" && p.ML.Known:
-		return fmt.Sprintf("Give it its first water from below: %g ml of %s in the saucer.", p.ML.Value, kind)
+		return fmt.Sprintf("%s from below: %g ml of %s in the saucer.", give, p.ML.Value, kind)
 	case p.ML.Known:
-		return fmt.Sprintf("Give it its first water: %g ml of %s round the rim, away from the stem.", p.ML.Value, kind)
+		return fmt.Sprintf("%s: %g ml of %s round the rim, away from the stem.", give, p.ML.Value, kind)
 	case p.N.Or(1) > 1:
 		return "Water each pot through for the first time, and let it drain."
 	case p.How == "light":
