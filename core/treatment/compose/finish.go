@@ -1,6 +1,7 @@
 package compose
 
 import (
+	"cmp"
 	"fmt"
 	"slices"
 	"strings"
@@ -53,14 +54,8 @@ func (c *composer) finish() {
 			out.LookDay = &day
 			c.opened(&out)
 		}
-		for i, x := range s.steps {
-			if x.Op == treatment.BagWaste {
-				x.Params.What = c.waste(s.steps[:i])
-			}
-			x.Words = c.words(x)
-			x.Materials = c.materials(x)
-			x.Cautions = c.cautionsOf(x)
-			out.Steps = append(out.Steps, x)
+		for i := range s.steps {
+			out.Steps = append(out.Steps, c.written(s.steps[:i+1]))
 		}
 		c.plan.Sittings = append(c.plan.Sittings, out)
 	}
@@ -71,6 +66,21 @@ func (c *composer) finish() {
 	c.plan.Track, c.plan.Beside = c.tracks()
 	c.plan.Cautions = c.allCautions()
 	c.outcome()
+}
+
+// written is the last of some steps of a sitting with its words, and what they tell of it.
+func (c *composer) written(steps []step) step {
+	x := steps[len(steps)-1]
+	switch x.Op {
+	case treatment.BagWaste:
+		x.Params.What = c.waste(steps[:len(steps)-1])
+	case treatment.Soak:
+		x.Params.Water = cmp.Or(x.Params.Water, c.betterWater())
+	}
+	x.Words = c.words(x)
+	x.Materials = c.materials(x)
+	x.Cautions = c.cautionsOf(x)
+	return x
 }
 
 // spaced takes out a product that would come before its days are over, where treatments

@@ -33,10 +33,28 @@ func (c *composer) heldWhileWet(list []*sit) []*sit {
 // says nothing of water or waters it some days later: it drinks, whatever else ails it (common
 // practice).
 func (c *composer) wateredWhileDry(list []*sit) []*sit {
-	if !c.foundTooDry() || c.limp || c.rotLives {
+	switch {
+	case c.limp, c.rotLives:
+		return list
+	case c.airDried() && !tellsOfWater(list):
+		return dippedFirst(c.onDay(list, treatment.CareSit, 0, []step{do(treatment.Soak, how("dip"))}))
+	case !c.foundTooDry():
 		return list
 	}
 	return drinksBeforeSprays(c.drinksToday(list))
+}
+
+// dippedFirst has it dipped before anything is cut that day.
+func dippedFirst(list []*sit) []*sit {
+	for _, s := range list {
+		dips := slices.IndexFunc(s.steps, func(x step) bool { return x.Op == treatment.Soak })
+		blade := slices.IndexFunc(s.steps, func(x step) bool { return x.Op == treatment.CleanBlade })
+		if s.dated && s.day == 0 && blade >= 0 && dips > blade {
+			dip := s.steps[dips]
+			s.steps = slices.Insert(slices.Delete(slices.Clone(s.steps), dips, dips+1), blade, dip)
+		}
+	}
+	return list
 }
 
 // drinksToday gives such a plant its line for water on the first day: the plan's own where that comes within a
@@ -119,8 +137,27 @@ const dryWaits = 3
 func (c *composer) foundTooDry() bool {
 	tooDry := c.Facts.Moist.Known && (c.moist == facts.Bone || c.moist == facts.Dry && c.driesLittle())
 	lives := !c.rootless || !c.Facts.LiveRoots.Known // without a live root nothing can drink
-	return tooDry && lives && !c.dryKind() && c.mediumFelt() && (!c.resting() || neverRests(c.subject)) &&
-		!c.piece && !c.is(treatment.AirPlant, treatment.WinterDeciduous)
+	return tooDry && lives && !c.dryKind() && c.mediumFelt() && c.mayDrink() && !c.piece && c.habitID != treatment.AirPlant
+}
+
+// mayDrink says whether it does not rest dry: what is never to dry may drink at rest, and what is dry at rest when
+// it has its roots, or when its rest is over.
+func (c *composer) mayDrink() bool {
+	switch {
+	case c.kind.WaterRule == plant.DryRest:
+		return c.hasItsRoots()
+	case c.habitID == treatment.WinterDeciduous:
+		return c.growing() || !c.resting() && !c.kind.RestsIn(c.month(0))
+	}
+	return !c.resting() || neverRests(c.subject) || neverDries(c.subject)
+}
+
+// airDried says whether an air plant, or live roots that hang in no medium, were found dry through: they are dipped
+// today (common practice).
+func (c *composer) airDried() bool {
+	lives := !c.rootless || c.habitID == treatment.AirPlant
+	return c.Facts.Moist.Known && c.moist == facts.Bone && lives && !c.piece && !c.asleep() &&
+		(c.habitID == treatment.AirPlant || c.bareRooted())
 }
 
 // mediumFelt says whether it stands in a medium that was felt: in a pot, or in a basket that is not of air roots.
@@ -144,7 +181,7 @@ func (c *composer) dryKind() bool {
 
 // driesLittle says whether no more than the top of its medium is to dry before water.
 func (c *composer) driesLittle() bool {
-	return among(c.kind.WaterRule, plant.Even, plant.WetTray, plant.SurfaceDry, plant.QuarterDry)
+	return among(c.kind.WaterRule, plant.Even, plant.WetTray, plant.SurfaceDry, plant.QuarterDry, plant.DryRest)
 }
 
 // saidDry says at the first line for water of what was found too dry that it drinks today, and
@@ -201,8 +238,8 @@ func (c *composer) drinksFirst(x step) string {
 	switch {
 	case x.Params.How == "half":
 		return "It is too dry for it: give it half of the usual amount now, slowly. From then on: " + lowered(x.Words)
-	case plainRule(x), x.Params.How == "" && whereOfRule[x.Params.What] != "":
-		return c.drinksNow() + " From then on: " + lowered(x.Words)
+	case plainRule(x), x.Params.How == "at rest", x.Params.How == "" && whereOfRule[x.Params.What] != "":
+		return c.drinksNow() + " From then on: " + strings.TrimPrefix(lowered(x.Words), "it has roots: ")
 	}
 	return x.Words
 }

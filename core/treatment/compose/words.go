@@ -32,7 +32,8 @@ func (c *composer) materials(s step) []string {
 		list = append(list, fmt.Sprintf("pot of %g to %g cm", s.Params.PotWidthCM.Value, s.Params.PotWidthTo.Value))
 	case s.Op == treatment.ReadyPot && s.Params.PotWidthCM.Known:
 		list = append(list, fmt.Sprintf("pot of %g cm", s.Params.PotWidthCM.Value))
-	case among(s.Op, treatment.Mist, treatment.ByRule, treatment.FirstWater) && s.Params.Water == treatment.LowMineral:
+	case among(s.Op, treatment.Mist, treatment.ByRule, treatment.FirstWater, treatment.Soak) &&
+		s.Params.Water == treatment.LowMineral:
 		list = append(list, "low-mineral water")
 	}
 	if list == nil {

@@ -75,11 +75,10 @@ func saySoak(w saying) string {
 	case w.habitID == treatment.Carnivore:
 		return "Stand it in 1 to 2 cm of low-mineral water."
 	case p.WetDrops.Known:
-		return fmt.Sprintf("Stand it in water to a third of the pot, with %g drops of mild soap in a litre, until "+
-			"bubbles stop, "+
-			"and let it drain.", p.WetDrops.Value)
+		return fmt.Sprintf("Stand it in %s to a third of the pot, with %g drops of mild soap in a litre, until bubbles "+
+			"stop, and let it drain.", waterKind(w), p.WetDrops.Value)
 	}
-	return "Stand it in water to a third of the pot for half an hour, and let it drain."
+	return "Stand it in " + waterKind(w) + " to a third of the pot for half an hour, and let it drain."
 }
 
 func sayBottom(w saying) string {
