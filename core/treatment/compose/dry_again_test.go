@@ -62,3 +62,28 @@ func TestItIsDippedBeforeItIsCut(t *testing.T) {
 	}
 	assert.Equal(t, []treatment.OperatorID{treatment.Soak, treatment.CleanBlade, treatment.StripSpikes}, order[:3], order)
 }
+
+// A limp plant in a moist pot gets no water the day before its ball is lifted; a firm one does.
+func TestALimpPlantIsNotWateredBeforeItsBallIsLifted(t *testing.T) {
+	for answers, watered := range map[string]bool{
+		`"limp":true,"moist":"right"`: false, `"limp":false,"moist":"right"`: true, `"limp":false,"moist":"wet"`: false,
+	} {
+		words, _ := said(t, `{"kind":"scindapsus-pictus","causes":["pot-bound"],"on":"2026-05-15","answers":{`+answers+`,
+			"potWidthCm":12},"place":{"warmthC":22}}`, treatment.PreWater)
+		assert.Equal(t, watered, len(words) > 0, answers)
+	}
+}
+
+// Against gnats its top dries as far as its kind likes it, and never less.
+func TestAgainstGnatsItDriesAsItsKindLikes(t *testing.T) {
+	for kind, says := range map[string]string{
+		"spathiphyllum-wallisii": "Let the top quarter dry before the next water",
+		"monstera-deliciosa":     "Let the top quarter dry before the next water",
+		"ficus-elastica":         "Give no water until the medium is dry half way down, and then water from below.",
+		"crassula-ovata":         "Give no water until it is dry through to the bottom, and then water from below.",
+	} {
+		words, _ := said(t, `{"kind":"`+kind+`","causes":["fungus-gnat"],"on":"2026-05-15","answers":{"moist":"right"},
+			"place":{"warmthC":22}}`, treatment.DryTop)
+		assert.Contains(t, strings.Join(words, "\n"), says, kind)
+	}
+}

@@ -414,7 +414,7 @@ func (c *composer) preWater() {
 		return // a day later it would be held
 	}
 	wants := among(c.moist, facts.Due, facts.Dry)
-	bound := (r.bound || r.part) && c.growing() && !among(c.moist, facts.Wet, facts.Soaked)
+	bound := (r.bound || r.part) && c.growing() && !c.limp && !among(c.moist, facts.Wet, facts.Soaked)
 	if (wants || bound) && c.bearsPreWater(wants) {
 		c.draft.at(0, rankSoak, do(treatment.PreWater))
 		c.sat = 1

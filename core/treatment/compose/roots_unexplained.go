@@ -39,7 +39,8 @@ func (c *composer) rootsUnexplained() {
 		return
 	}
 	dead := c.mostRootsDead() && !c.has(cause.Overwatering) // its own plan asks for rot on other days
-	limp := c.limpInMoist() && (wetThough || late || c.mayHaveRotted() || !c.explained(deadRootsOf, limpsOf))
+	limp := c.limpInMoist() &&
+		(wetThough || late || c.mayHaveRotted() || c.staysWhole() || !c.explained(deadRootsOf, limpsOf))
 	if why := c.whySmelled(dead, limp); why != "" {
 		c.smelledBelow(why)
 	}
@@ -71,8 +72,11 @@ func (c *composer) opensLate() bool {
 
 // leftBelow says whether what lives below is seen by the plan itself, or rests.
 func (c *composer) leftBelow(wetThough bool) bool {
-	return c.rootsWorked() && !wetThough || c.resting()
+	return c.rootsWorked() && !wetThough && !(c.limpInMoist() && c.staysWhole()) || c.resting()
 }
+
+// staysWhole says whether its ball is set over whole, so that nobody looks at the roots inside it.
+func (c *composer) staysWhole() bool { return c.root != nil && c.root.kind == wholeBall }
 
 // whySmelled says why it is smelled below; empty where nothing asks for it.
 func (c *composer) whySmelled(dead, limp bool) string {

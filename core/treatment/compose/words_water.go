@@ -151,6 +151,9 @@ func sayDryTop(w saying) string {
 		return "It is too dry for it: stand it in water now until its surface darkens, and let it drain. From then on let " +
 			"the top quarter dry before each water, and water from below."
 	}
+	if rule := w.ruleWords(); !w.driesLittle() && strings.HasPrefix(rule, "when ") { // which is drier than that
+		return "Give no water until " + strings.TrimPrefix(rule, "when ") + ", and then water from below."
+	}
 	return "Let the top quarter dry before the next water, and then water from below."
 }
 
