@@ -45,10 +45,11 @@ func lookDays(list []*sit, end int) (days []int) {
 			last := s.day
 			if x.Every > 0 {
 				last = end
-				if until, dated := dayOf(x.Until); dated {
-					last = min(end, until)
-				}
 			}
+			if until, dated := dayOf(x.Until); dated {
+				last = until
+			}
+			last = min(last, end)
 			for day := s.day; day <= last; day += max(1, x.Every) {
 				days = append(days, day)
 			}

@@ -69,7 +69,7 @@ func TestALimpPlantIsLookedAtWeekly(t *testing.T) {
 // Two weeks without a look may pass, and not a day more.
 func TestHowLongALimpPlantIsLeftAlone(t *testing.T) {
 	c := composer{agenda: &agenda{subject: &subject{limp: true}}}
-	for next, want := range map[int][]int{14: {14, 28}, 15: {7, 15, 28}, 28: {7, 14, 21, 28}} {
+	for next, want := range map[int][]int{14: {14, 28}, 15: {7, 15, 28}, 28: {7, 14, 21, 28}, 90: {7, 14, 21, 28}} {
 		list := c.limpWeekly([]*sit{
 			{dated: true, day: next, steps: []step{do(treatment.Look)}},
 			{dated: true, day: 28, steps: []step{do(treatment.Look, note("which?"))}},
@@ -91,5 +91,17 @@ func TestMossIsSoakedBeforeItIsPotted(t *testing.T) {
 			"answers":{"moist":"wet","potWidthCm":14},"place":{"warmthC":22}}`, kind), treatment.ReadyPot)
 		require.NotEmpty(t, words)
 		assert.Equal(t, soaked, strings.Contains(words[0], "moss soaked and wrung out"), words[0])
+	}
+}
+
+// An orchid gives a plantlet, and an air plant a pup.
+func TestWhatIsTiedOnASlabOfItsOwn(t *testing.T) {
+	for kind, piece := range map[string]string{
+		"vanda-coerulea": "Tie the plantlet", "tillandsia-xerographica": "Tie the pup",
+	} {
+		words, _ := said(t, `{"kind":"`+kind+`","wish":"part","on":"2026-06-15","answers":{"moist":"right"},
+			"place":{"warmthC":22}}`, treatment.Mount)
+		require.NotEmpty(t, words, kind)
+		assert.Contains(t, words[0], piece)
 	}
 }

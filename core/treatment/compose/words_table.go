@@ -79,7 +79,13 @@ var sayings = map[treatment.OperatorID]sayer{
 	},
 	treatment.Mount: func(w saying) string {
 		if w.ofPieces() {
+			if w.orchid {
+				return "Tie the plantlet on a slab of its own, with a thin pad under its roots."
+			}
 			return "Tie the pup on a slab of its own."
+		}
+		if w.habitID == treatment.Monopodial {
+			return "Tie it on its slab with a thin pad under the roots; the ties go round the stem, below its lowest leaf."
 		}
 		return "Tie it on its slab with a thin pad under the roots; the ties go over the rhizome."
 	},
