@@ -90,7 +90,7 @@ func TestMossIsSoakedBeforeItIsPotted(t *testing.T) {
 		words, _ := said(t, fmt.Sprintf(`{"kind":%q,"causes":["root-rot"],"on":"2026-06-15",
 			"answers":{"moist":"wet","potWidthCm":14},"place":{"warmthC":22}}`, kind), treatment.ReadyPot)
 		require.NotEmpty(t, words)
-		assert.Equal(t, soaked, strings.Contains(words[0], "moss soaked and wrung out"), words[0])
+		assert.Equal(t, soaked, strings.Contains(words[0], "moss soaked and squeezed out"), words[0])
 	}
 }
 

@@ -230,9 +230,9 @@ func (w saying) mixWords() string {
 		dry = ", dry"
 	case !slices.ContainsFunc(p.Mix, moss): // dry moss sheds its first water (common practice)
 	case len(p.Mix) == 1:
-		dry = ", soaked and wrung out"
+		dry = ", soaked and squeezed out"
 	default:
-		dry = ", the moss soaked and wrung out"
+		dry = ", the moss soaked and squeezed out"
 	}
 	return ", " + amount + " (" + strings.Join(parts, ", ") + from + dry + ")"
 }
