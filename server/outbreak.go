@@ -162,8 +162,12 @@ func (srv *server) outbreak(
 	if _, travels := exposure.ModeOf(id); !known || !travels {
 		return nil, huma.Error404NotFound("That goes from no plant to another; pick one of the outbreaks in the list.")
 	}
-	t := tracing{srv: srv, collection: a.Collection.ID, cause: id, today: a.Collection.Today(srv.Clock())}
-	if err := t.gather(ctx, only); err != nil {
+	t := tracing{collection: a.Collection.ID, cause: id, today: a.Collection.Today(srv.Clock())}
+	err := srv.store.AtOneMoment(ctx, func(s *store.Store) error {
+		t.store = s
+		return t.gather(ctx, only)
+	})
+	if err != nil {
 		return nil, err
 	}
 	out := Outbreak{

@@ -21,7 +21,7 @@ import (
 
 // tracing gathers what an outbreak is worked out from.
 type tracing struct {
-	srv        *server
+	store      *store.Store
 	collection uuid.UUID
 	cause      cause.ID
 	today      day.Day
@@ -52,7 +52,7 @@ const mostSick = 60
 // gather asks the store for all plants that have the cause, or for one alone, and for
 // whom they had to do with.
 func (t *tracing) gather(ctx context.Context, only *uuid.UUID) (err error) {
-	s := t.srv.store
+	s := t.store
 	having, err := s.HavingOrWatched(ctx, t.collection, t.cause)
 	if err != nil {
 		return err
@@ -89,7 +89,7 @@ func (t *tracing) gather(ctx context.Context, only *uuid.UUID) (err error) {
 
 // asIf asks of a plant as if it had it from today on.
 func (t *tracing) asIf(ctx context.Context, plant uuid.UUID) error {
-	one, err := t.srv.store.Outbreakers(ctx, t.collection, []uuid.UUID{plant})
+	one, err := t.store.Outbreakers(ctx, t.collection, []uuid.UUID{plant})
 	if err != nil {
 		return err
 	}
@@ -140,7 +140,7 @@ func (t *tracing) trace(ctx context.Context) error {
 // tied adds the contacts of plants since a day, with what was had in hands before them where that
 // is asked for, and who they are with.
 func (t *tracing) tied(ctx context.Context, plants []uuid.UUID, since day.Day, before bool) error {
-	more, err := t.srv.store.Contacts(ctx, t.collection, plants, since, t.today, before)
+	more, err := t.store.Contacts(ctx, t.collection, plants, since, t.today, before)
 	if err != nil {
 		return err
 	}
@@ -165,7 +165,7 @@ func (t *tracing) tied(ctx context.Context, plants []uuid.UUID, since day.Day, b
 	if len(unknown) == 0 {
 		return nil
 	}
-	met, err := t.srv.store.WereMet(ctx, t.collection, slices.Collect(maps.Keys(unknown)))
+	met, err := t.store.WereMet(ctx, t.collection, slices.Collect(maps.Keys(unknown)))
 	for _, m := range met {
 		t.met[m.ID] = m
 	}
@@ -197,7 +197,7 @@ func (t *tracing) name(ctx context.Context) error {
 	wanted := map[uuid.UUID]bool{}
 	for _, e := range t.told {
 		wanted[e.Plant] = true
-		for _, leg := range e.Legs {
+		for _, leg := range e.Legs() {
 			wanted[leg.From], wanted[leg.To] = true, true
 		}
 	}
@@ -209,7 +209,7 @@ func (t *tracing) name(ctx context.Context) error {
 	for _, o := range t.known {
 		delete(wanted, o.ID)
 	}
-	named, err := t.srv.store.Outbreakers(ctx, t.collection, slices.Collect(maps.Keys(wanted)))
+	named, err := t.store.Outbreakers(ctx, t.collection, slices.Collect(maps.Keys(wanted)))
 	for _, o := range named {
 		t.knows(o)
 	}
@@ -334,13 +334,14 @@ func watchOf(o store.Outbreaker, id cause.ID) *record.WatchedFor {
 func (t *tracing) tell(p *OutbreakPlant, e exposure.Exposed) {
 	chance, shows := e.Amount(), e.Shows
 	p.Chance, p.Act, p.Looks, p.Shows = &chance, e.Act, e.Looks, &shows
-	last := e.Legs[len(e.Legs)-1]
+	legs := e.Legs()
+	last := legs[len(legs)-1]
 	p.From = last.From
 	for _, tie := range last.Ties {
 		p.Ways = append(p.Ways, tie.Say(t.known[last.From].Name))
 	}
-	if len(e.Legs) > 1 {
-		first := e.Legs[0]
+	if len(legs) > 1 {
+		first := legs[0]
 		const via = "“%s” may have it from “%s”: %s"
 		p.Ways = append(p.Ways, fmt.Sprintf(via, t.known[first.To].Name, t.known[first.From].Name,
 			working.Lower(first.Ties[0].Say(t.known[first.From].Name))))

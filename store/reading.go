@@ -107,3 +107,23 @@ func (s *Store) snapshot(ctx context.Context) (*sqlx.Tx, error) {
 	}
 	return s.DB.BeginTxx(ctx, options)
 }
+
+// AtOneMoment reads as of one moment, with statements that are planned once and not anew for every list of
+// plants that they are asked for: to weigh hundreds of them takes longer than to read what they are of.
+func (s *Store) AtOneMoment(ctx context.Context, work func(*Store) error) error {
+	if s.tx != nil {
+		return work(s)
+	}
+	tx, err := s.snapshot(ctx)
+	if err != nil {
+		return fmt.Errorf("beginning to read: %w", err)
+	}
+	defer func() { _ = tx.Rollback() }()
+	if _, err := tx.ExecContext(ctx, `set local plan_cache_mode = force_generic_plan`); err != nil {
+		return fmt.Errorf("choosing how statements are planned: %w", err)
+	}
+	if err := work(s.within(tx)); err != nil {
+		return err
+	}
+	return tx.Commit()
+}

@@ -82,7 +82,7 @@ type Find struct {
 // up to 1.
 func Back(q Question, found Find, suspect func(uuid.UUID) Suspect) []Origin {
 	q.On = found.On
-	reach := Reach(q.Cause, found.On)
+	reach, how := Reach(q.Cause, found.On), carriedBy(q.Cause)
 	from := []Origin{{Share: fromNobody}}
 	if found.Came >= found.On-reach {
 		weight := cameWith
@@ -91,10 +91,10 @@ func Back(q Question, found Find, suspect func(uuid.UUID) Suspect) []Origin {
 		}
 		from = append(from, Origin{Share: weight, Came: true})
 	}
-	to := q.tiedTo(found.Plant)
+	to, cleared := q.tiedTo(found.Plant), q.cleared(found.Plant, q.generations())
 	for _, id := range slices.SortedFunc(maps.Keys(to), byID) {
 		s := suspect(id)
-		leg, _, crossed := q.leg(to[id], max(s.Since, found.On-reach, q.cleared(found.Plant)))
+		leg, _, crossed := q.leg(how, to[id], max(s.Since, found.On-reach, cleared))
 		if crossed {
 			from = append(from, Origin{Plant: id, Share: s.Had * leg.Chance, Leg: &leg})
 		}

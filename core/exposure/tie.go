@@ -100,18 +100,28 @@ type Contact struct {
 // oneWay says whether a tie goes from the first plant to the second alone.
 func (t Tie) oneWay() bool { return t == Session || t == Blade }
 
-// hazard is the chance that a cause crosses a contact on one day, or at one time.
-func (c Contact) hazard(id cause.ID) float64 {
+// carrier is how a cause is carried from plant to plant.
+type carrier struct {
+	mode         Mode
+	travels, sap bool
+}
+
+func carriedBy(id cause.ID) carrier {
 	mode, travels := ModeOf(id)
+	return carrier{mode, travels, inSap(id)}
+}
+
+// hazard is the chance that it crosses a contact on one day, or at one time.
+func (how carrier) hazard(c *Contact) float64 {
 	switch {
-	case !travels:
+	case !how.travels:
 		return 0
 	case c.Tie == OnePlace:
-		return c.Near*hazards[Beside][mode] + (1-c.Near)*hazards[Apart][mode]
-	case c.Tie == Blade && inSap(id):
+		return c.Near*hazards[Beside][how.mode] + (1-c.Near)*hazards[Apart][how.mode]
+	case c.Tie == Blade && how.sap:
 		return hazards[Blade][WithSap]
 	}
-	return hazards[c.Tie][mode]
+	return hazards[c.Tie][how.mode]
 }
 
 // inSap says whether a blade carries a cause from cut to cut: a disease that goes with
@@ -123,7 +133,7 @@ func inSap(id cause.ID) bool {
 
 // times is how often the hazard counts: the days of standing together from a day on,
 // or once.
-func (c Contact) times(from, on day.Day) int {
+func (c *Contact) times(from, on day.Day) int {
 	if slices.Contains(once, c.Tie) {
 		if max(c.Since, from) <= min(c.Until, on) {
 			return 1

@@ -3,7 +3,7 @@ package exposure
 import (
 	"bytes"
 	"cmp"
-	"maps"
+	"math"
 	"slices"
 
 	"github.com/google/uuid"
@@ -50,13 +50,18 @@ type Held struct {
 type Exposed struct {
 	Plant  uuid.UUID `json:"plant"`
 	Chance float64   `json:"chance" doc:"That it has it, 0-1."`
-	Legs   []Leg     `json:"legs" doc:"The likeliest way, from a plant that has it: one leg or two."`
 	Liking float64   `json:"liking" doc:"How well the cause likes it, 0-1."`
 	Since  day.Day   `json:"since" doc:"Since when it may have it."`
 	Shows  day.Day   `json:"shows" doc:"By when it would be seen."`
 	Act    Act       `json:"act" enum:"now,watch,look,none"`
 	Looks  []day.Day `json:"looks" doc:"Days on which to look."`
+
+	web *web
+	way way
 }
+
+// Legs tell the likeliest way to it from a plant that has it: one leg, or two.
+func (e Exposed) Legs() []Leg { return e.web.legs(e.web.numbers[e.Plant], e.way) }
 
 // Act is what an exposed plant wants.
 type Act string
@@ -92,55 +97,30 @@ func ActOn(chance float64) Act {
 // likeliest is told, and ways from different plants add up. Those that have it are not
 // named, nor what no tie reaches.
 func Trace(q Question) []Exposed {
-	incubation := IncubationDays(q.Cause, q.On)
-	ties := q.byPlant()
-	found := map[uuid.UUID][]Exposed{} // from each that has it
-	for _, sick := range q.Sick {
-		for id, one := range q.from(sick, ties, incubation) {
-			found[id] = append(found[id], one)
+	w := laidOut(q)
+	best, none := make([]way, len(w.plants)), make([]float64, len(w.plants))
+	ways := make([]way, len(w.plants))
+	for i := range q.Sick {
+		clear(ways)
+		w.from(&q.Sick[i], ways)
+		for to, one := range ways {
+			switch before := best[to]; {
+			case one.sick == nil:
+			case before.sick == nil:
+				best[to], none[to] = one, 1-one.chance
+			default:
+				none[to] *= 1 - one.chance
+				if one.chance > before.chance {
+					best[to] = one
+				}
+				best[to].since = min(before.since, one.since)
+			}
 		}
 	}
-	list := make([]Exposed, 0, len(found))
-	looks := map[Act][]day.Day{}
-	for _, act := range []Act{WatchNow, Watch, LookOnce, Nothing} {
-		looks[act] = Looks(q.Cause, q.On, act)
-	}
-	for _, ways := range found {
-		best := slices.MaxFunc(ways, func(x, y Exposed) int { return cmp.Compare(x.Chance, y.Chance) })
-		none := 1.0
-		for _, w := range ways {
-			none *= 1 - w.Chance
-			best.Since = min(best.Since, w.Since)
-		}
-		best.Chance = 1 - none
-		best.Act, best.Shows = ActOn(best.Chance), q.On+day.Day(incubation)
-		best.Looks = looks[best.Act]
-		list = append(list, best)
-	}
-	slices.SortFunc(list, func(x, y Exposed) int {
-		return cmp.Or(cmp.Compare(y.Chance, x.Chance), byID(x.Plant, y.Plant))
-	})
-	return list
+	return w.told(best, none)
 }
 
 func byID(x, y uuid.UUID) int { return bytes.Compare(x[:], y[:]) }
-
-// byPlant files the contacts under each plant that they go out from, those that lead to one plant
-// together.
-func (q Question) byPlant() map[uuid.UUID][]Contact {
-	ties := map[uuid.UUID][]Contact{}
-	for _, c := range q.Contacts {
-		ties[c.From] = append(ties[c.From], c)
-		if !c.Tie.oneWay() {
-			c.From, c.To = c.To, c.From
-			ties[c.From] = append(ties[c.From], c)
-		}
-	}
-	for _, list := range ties {
-		slices.SortStableFunc(list, func(x, y Contact) int { return byID(x.To, y.To) })
-	}
-	return ties
-}
 
 // passedOn is from which chance on a plant may have handed it on to others: under that
 // nobody asks who stood beside it.
@@ -164,62 +144,9 @@ func HandingOn(q Question, exposed []Exposed) (plants []uuid.UUID, from day.Day)
 // LikingUnknown stands for a plant whose kind nobody knows (common practice).
 const LikingUnknown = .7
 
-// from gives whom one that has it reaches, straight or by one between. What caught it
-// hands it on one incubation after it was caught.
-func (q Question) from(sick Sick, ties map[uuid.UUID][]Contact, incubation int) map[uuid.UUID]Exposed {
-	best := q.reach(sick.Plant, sick.Since, ties)
-	straight := slices.SortedFunc(maps.Keys(best), byID)
-	for _, between := range straight {
-		first := best[between]
-		if first.Chance < passedOn || len(first.Legs) > 1 {
-			continue
-		}
-		for id, second := range q.reach(between, first.Since+day.Day(incubation), ties) {
-			chance := first.Chance * second.Chance
-			if id == sick.Plant || q.hasIt(id) || chance <= best[id].Chance {
-				continue
-			}
-			second.Legs = slices.Concat(first.Legs, second.Legs)
-			second.Chance = chance
-			best[id] = second
-		}
-	}
-	return best
-}
-
-func (q Question) hasIt(id uuid.UUID) bool {
-	return slices.ContainsFunc(q.Sick, func(s Sick) bool { return s.Plant == id })
-}
-
-// reach gives whom a plant reaches straight from a day on.
-func (q Question) reach(from uuid.UUID, since day.Day, ties map[uuid.UUID][]Contact) map[uuid.UUID]Exposed {
-	reached := map[uuid.UUID]Exposed{}
-	for rest := ties[from]; len(rest) > 0; {
-		id, n := rest[0].To, 1
-		for n < len(rest) && rest[n].To == id {
-			n++
-		}
-		contacts := rest[:n]
-		rest = rest[n:]
-		if q.hasIt(id) {
-			continue
-		}
-		leg, began, crossed := q.leg(contacts, max(since, q.cleared(id)))
-		if !crossed {
-			continue
-		}
-		liking := 1.0
-		if q.Liking != nil {
-			liking = q.Liking(id)
-		}
-		reached[id] = Exposed{Plant: id, Chance: leg.Chance * liking, Legs: []Leg{leg}, Liking: liking, Since: began}
-	}
-	return reached
-}
-
 // cleared is the day before which nothing counts for a plant: a look without a find
 // says that it had nothing one generation before.
-func (q Question) cleared(id uuid.UUID) day.Day {
+func (q Question) cleared(id uuid.UUID, generation func(day.Day) day.Day) day.Day {
 	if q.Clean == nil {
 		return 0
 	}
@@ -227,20 +154,32 @@ func (q Question) cleared(id uuid.UUID) day.Day {
 	if !looked {
 		return 0
 	}
-	return on - day.Day(IncubationDays(q.Cause, on))
+	return on - generation(on)
+}
+
+// generations gives how long the cause takes to show from a day on, and works it out once for each.
+func (q Question) generations() func(day.Day) day.Day {
+	known := map[day.Day]day.Day{}
+	return func(on day.Day) day.Day {
+		days, asked := known[on]
+		if !asked {
+			days = day.Day(IncubationDays(q.Cause, on))
+			known[on] = days
+		}
+		return days
+	}
 }
 
 // leg adds up what ties one plant to another from a day on; false where nothing counts.
-func (q Question) leg(contacts []Contact, since day.Day) (leg Leg, began day.Day, crossed bool) {
+func (q Question) leg(how carrier, contacts []Contact, since day.Day) (leg Leg, began day.Day, crossed bool) {
 	none := 1.0
+	leg.Ties = make([]Held, 0, len(contacts))
 	for _, c := range contacts {
-		h, n := c.hazard(q.Cause), c.times(since, q.On)
+		h, n := how.hazard(&c), c.times(since, q.On)
 		if h == 0 || n == 0 {
 			continue
 		}
-		for range n {
-			none *= 1 - h
-		}
+		none *= math.Pow(1-h, float64(n))
 		leg.From, leg.To = c.From, c.To
 		leg.hold(Held{c, n, h})
 		if at := max(c.Since, since); !crossed || at < began {

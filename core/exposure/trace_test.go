@@ -102,7 +102,7 @@ func TestWaysRunForwardInTime(t *testing.T) {
 	late := ask(cause.SpiderMite, 90,
 		tie(a, b, exposure.Touching, 10, 60), tie(b, c, exposure.Touching, 0, 10+generation+1))
 	require.Len(t, exposure.Trace(late), 2)
-	assert.Len(t, exposure.Trace(late)[1].Legs, 2)
+	assert.Len(t, exposure.Trace(late)[1].Legs(), 2)
 	assert.Empty(t, exposure.Trace(ask(cause.SpiderMite, 90, tie(b, a, exposure.Session, 5, 5))),
 		"hands that had b before a carried nothing to b")
 	assert.Len(t, exposure.Trace(ask(cause.SpiderMite, 90, tie(a, b, exposure.Session, 5, 5))), 1)
@@ -256,13 +256,13 @@ func TestWhoCameLately(t *testing.T) {
 func TestHandsOfSeveralDaysAreOneLine(t *testing.T) {
 	found := exposure.Trace(ask(cause.Mealybug, 40, tie(a, b, exposure.Session, 3, 3), tie(a, b, exposure.Session, 9, 9)))
 	require.Len(t, found, 1)
-	require.Len(t, found[0].Legs[0].Ties, 1)
-	held := found[0].Legs[0].Ties[0]
+	require.Len(t, found[0].Legs()[0].Ties, 1)
+	held := found[0].Legs()[0].Ties[0]
 	assert.InDelta(t, 1-.985*.985, found[0].Chance, 1e-9)
 	first, last := (start + 3).Words(), (start + 9).Words()
 	assert.Equal(t, "The same hands had it after “X” on 2 days from "+first+" to "+last+".", held.Say("X"))
 	one := exposure.Trace(ask(cause.Mealybug, 40, tie(a, b, exposure.Session, 3, 3)))
-	assert.Equal(t, "The same hands had it after “X” on "+first+".", one[0].Legs[0].Ties[0].Say("X"))
+	assert.Equal(t, "The same hands had it after “X” on "+first+".", one[0].Legs()[0].Ties[0].Say("X"))
 }
 
 // What may have caught it hands it on one incubation later, when it is likely enough (from .10).

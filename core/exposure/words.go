@@ -58,7 +58,7 @@ func (e Exposed) Amount() working.Amount {
 		Source: Source,
 		Sure:   "a guess that may be wrong by half: it says whom to look at first",
 	}
-	for _, leg := range e.Legs {
+	for _, leg := range e.Legs() {
 		for _, t := range leg.Ties {
 			w.Inputs = append(w.Inputs,
 				working.Input{Name: "chance each time, " + t.Tie.Name(), Value: round(t.Hazard, 5)},

@@ -1,0 +1,212 @@
+package exposure
+
+import (
+	"cmp"
+	"math"
+	"slices"
+
+	"github.com/google/uuid"
+
+	"tendermend/core/day"
+)
+
+// web is a question laid out: its plants by number, in the order of their ids, and what leads from each of
+// them to others. Thousands of contacts are gone over for each plant that may hand something on.
+type web struct {
+	Question
+	how        carrier
+	incubation day.Day
+	plants     []uuid.UUID
+	out        [][]edge // by plant, those that lead to one plant together
+	has        []bool   // by plant: it has the cause
+	towards    []toward // by plant
+	generation func(day.Day) day.Day
+	numbers    map[uuid.UUID]int32
+}
+
+// edge is a contact as it goes out from a plant.
+type edge struct {
+	to, contact int32
+	back        bool // against the order in which the contact names its plants
+}
+
+// toward is what counts for a plant whoever it is reached from.
+type toward struct {
+	liking  float64
+	cleared day.Day
+	asked   bool
+}
+
+// way is how a plant is reached from one that has the cause.
+type way struct {
+	sick   *Sick // nil where it is not reached
+	chance float64
+	since  day.Day
+	second bool // by one plant between
+	by     int32
+	handed day.Day // from when that one may have handed it on
+}
+
+func laidOut(q Question) *web {
+	w := &web{Question: q, how: carriedBy(q.Cause), generation: q.generations()}
+	w.incubation = w.generation(q.On)
+	w.number()
+	w.out = make([][]edge, len(w.plants))
+	for i := range q.Contacts {
+		c := &q.Contacts[i]
+		from, to := w.numbers[c.From], w.numbers[c.To]
+		w.out[from] = append(w.out[from], edge{to, int32(i), false})
+		if !c.Tie.oneWay() {
+			w.out[to] = append(w.out[to], edge{from, int32(i), true})
+		}
+	}
+	for _, list := range w.out {
+		slices.SortStableFunc(list, func(x, y edge) int { return cmp.Compare(x.to, y.to) })
+	}
+	w.has, w.towards = make([]bool, len(w.plants)), make([]toward, len(w.plants))
+	for _, s := range q.Sick {
+		w.has[w.numbers[s.Plant]] = true
+	}
+	return w
+}
+
+// number gives every plant of the question a number, in the order of their ids.
+func (w *web) number() {
+	w.numbers = make(map[uuid.UUID]int32, len(w.Contacts)/8)
+	for _, s := range w.Sick {
+		w.numbers[s.Plant] = 0
+	}
+	for i := range w.Contacts {
+		w.numbers[w.Contacts[i].From], w.numbers[w.Contacts[i].To] = 0, 0
+	}
+	w.plants = make([]uuid.UUID, 0, len(w.numbers))
+	for id := range w.numbers {
+		w.plants = append(w.plants, id)
+	}
+	slices.SortFunc(w.plants, byID)
+	for i, id := range w.plants {
+		w.numbers[id] = int32(i)
+	}
+}
+
+// from finds whom one that has it reaches, straight or by one between. What caught it hands it on one
+// incubation after it was caught.
+func (w *web) from(sick *Sick, ways []way) {
+	self := w.numbers[sick.Plant]
+	var straight []int32
+	w.reach(self, sick.Since, func(to int32, chance float64, since day.Day) {
+		ways[to] = way{sick: sick, chance: chance, since: since}
+		straight = append(straight, to)
+	})
+	for _, between := range straight {
+		first := ways[between]
+		if first.chance < passedOn || first.second {
+			continue
+		}
+		handed := first.since + w.incubation
+		w.reach(between, handed, func(to int32, chance float64, since day.Day) {
+			if chance *= first.chance; to != self && chance > ways[to].chance {
+				ways[to] = way{sick: sick, chance: chance, since: since, second: true, by: between, handed: handed}
+			}
+		})
+	}
+}
+
+// reach finds whom a plant reaches straight from a day on, with the chance that each has it, and since when.
+func (w *web) reach(from int32, since day.Day, found func(to int32, chance float64, since day.Day)) {
+	for rest := w.out[from]; len(rest) > 0; {
+		to, n := rest[0].to, 1
+		for n < len(rest) && rest[n].to == to {
+			n++
+		}
+		edges := rest[:n]
+		rest = rest[n:]
+		if w.has[to] {
+			continue
+		}
+		t := w.toward(to)
+		if chance, began, crossed := w.crosses(edges, max(since, t.cleared)); crossed {
+			found(to, chance*t.liking, began)
+		}
+	}
+}
+
+// toward gives what counts for a plant whoever it is reached from.
+func (w *web) toward(plant int32) toward {
+	t := &w.towards[plant]
+	if !t.asked {
+		*t = toward{liking: 1, cleared: w.cleared(w.plants[plant], w.generation), asked: true}
+		if w.Liking != nil {
+			t.liking = w.Liking(w.plants[plant])
+		}
+	}
+	return *t
+}
+
+// crosses adds up what leads from one plant to another from a day on, without telling it: see leg.
+func (w *web) crosses(edges []edge, since day.Day) (chance float64, began day.Day, crossed bool) {
+	none := 1.0
+	for _, e := range edges {
+		c := &w.Contacts[e.contact]
+		h, n := w.how.hazard(c), c.times(since, w.On)
+		if h == 0 || n == 0 {
+			continue
+		}
+		none *= math.Pow(1-h, float64(n))
+		if at := max(c.Since, since); !crossed || at < began {
+			began = at
+		}
+		crossed = true
+	}
+	return 1 - none, began, crossed
+}
+
+// told writes out the best ways, the likeliest plant first.
+func (w *web) told(best []way, none []float64) []Exposed {
+	looks := map[Act][]day.Day{}
+	for _, act := range []Act{WatchNow, Watch, LookOnce, Nothing} {
+		looks[act] = Looks(w.Cause, w.On, act)
+	}
+	list := make([]Exposed, 0, len(best))
+	for id, one := range best {
+		if one.sick == nil {
+			continue
+		}
+		to := int32(id)
+		e := Exposed{
+			Plant: w.plants[to], Chance: 1 - none[to], Liking: w.toward(to).liking, Since: one.since,
+			Shows: w.On + w.incubation, web: w, way: one,
+		}
+		e.Act = ActOn(e.Chance)
+		e.Looks = looks[e.Act]
+		list = append(list, e)
+	}
+	slices.SortFunc(list, func(x, y Exposed) int {
+		return cmp.Or(cmp.Compare(y.Chance, x.Chance), byID(x.Plant, y.Plant))
+	})
+	return list
+}
+
+// legs tells the crossings of a way.
+func (w *web) legs(to int32, one way) []Leg {
+	sick := w.numbers[one.sick.Plant]
+	if !one.second {
+		return []Leg{w.legTo(sick, to, one.sick.Since)}
+	}
+	return []Leg{w.legTo(sick, one.by, one.sick.Since), w.legTo(one.by, to, one.handed)}
+}
+
+func (w *web) legTo(from, to int32, since day.Day) Leg {
+	out := w.out[from]
+	i, _ := slices.BinarySearchFunc(out, to, func(e edge, to int32) int { return cmp.Compare(e.to, to) })
+	var contacts []Contact
+	for ; i < len(out) && out[i].to == to; i++ {
+		c := w.Contacts[out[i].contact]
+		if out[i].back {
+			c.From, c.To = c.To, c.From
+		}
+		contacts = append(contacts, c)
+	}
+	leg, _, _ := w.leg(w.how, contacts, max(since, w.toward(to).cleared))
+	return leg
+}
