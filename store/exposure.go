@@ -113,7 +113,7 @@ func (s *Store) Outbreakers(ctx context.Context, collection uuid.UUID, ids []uui
 	list []Outbreaker, err error,
 ) {
 	err = sqlx.SelectContext(ctx, s.q(), &list,
-		`select `+outbreakerColumns+` from plants where collection_id = $1 and id = any($2)`, collection, texts(ids))
+		`select `+outbreakerColumns+` from plants where collection_id = $1 and id = any($2)`, collection, idsOf(ids))
 	if err != nil {
 		return nil, fmt.Errorf("reading plants of an outbreak: %w", err)
 	}
@@ -124,7 +124,7 @@ func (s *Store) Outbreakers(ctx context.Context, collection uuid.UUID, ids []uui
 func (s *Store) WereMet(ctx context.Context, collection uuid.UUID, ids []uuid.UUID) (list []Met, err error) {
 	list, err = many(ctx, s.q(), func(m *Met) []any {
 		return []any{&m.ID, &m.Profile, &m.Here, &m.PestsClean, &m.FoundWell, &m.CameOn}
-	}, `select `+metColumns+` from plants where collection_id = $1 and id = any($2)`, collection, texts(ids))
+	}, `select `+metColumns+` from plants where collection_id = $1 and id = any($2)`, collection, idsOf(ids))
 	if err != nil {
 		return nil, fmt.Errorf("reading whom a plant met: %w", err)
 	}
@@ -162,7 +162,7 @@ func (s *Store) stoodTogether(
 	}, `
 		select x.plant_id, x.place_id, x.tray, x.apart, x.from_day, x.until_day from stays x where `+overlap+`
 			and x.place_id in (select place_id from stays x where plant_id = any($2) and `+overlap+`)
-		order by x.plant_id, x.from_day`, collection, texts(plants), since, on)
+		order by x.plant_id, x.from_day`, collection, idsOf(plants), since, on)
 	if err != nil {
 		return nil, fmt.Errorf("reading who stood beside whom: %w", err)
 	}
@@ -189,7 +189,7 @@ func (s *Store) workedTogether(
 		select plant_id, on_day, by_name, at, blade, cleaned from hands where collection_id = $1 and (on_day, by_name) in (
 			select on_day, by_name from hands
 			where collection_id = $1 and plant_id = any($2) and on_day between $3 and $4)`,
-		collection, texts(plants), since, on)
+		collection, idsOf(plants), since, on)
 	if err != nil {
 		return nil, fmt.Errorf("reading whose hands had it: %w", err)
 	}
@@ -221,7 +221,7 @@ func (s *Store) kinContacts(ctx context.Context, collection uuid.UUID, plants []
 			join plants b on b.collection_id = a.collection_id
 			and b.source = a.source and b.arrived_on = a.arrived_on and b.id <> a.id and b.here
 			where a.collection_id = $1 and a.here and a.id = any($2) and a.source <> ''
-			and (not b.id = any($2) or a.id < b.id)`, collection, texts(plants))
+			and (not b.id = any($2) or a.id < b.id)`, collection, idsOf(plants))
 	if err != nil {
 		return nil, fmt.Errorf("reading kin: %w", err)
 	}

@@ -35,7 +35,7 @@ func (s *Store) Called(ctx context.Context, collection uuid.UUID) ([]folder.Whos
 func (s *Store) PicturesHere(ctx context.Context, collection uuid.UUID, ids []uuid.UUID) (map[uuid.UUID]bool, error) {
 	var here []uuid.UUID
 	err := sqlx.SelectContext(ctx, s.q(), &here,
-		`select id from pictures where collection_id = $1 and id = any($2)`, collection, texts(ids))
+		`select id from pictures where collection_id = $1 and id = any($2)`, collection, idsOf(ids))
 	if err != nil {
 		return nil, fmt.Errorf("asking which pictures are here: %w", err)
 	}

@@ -33,7 +33,7 @@ func (s *Store) Children(ctx context.Context, collection, mother uuid.UUID) ([]K
 func (s *Store) KinBy(ctx context.Context, collection uuid.UUID, ids ...uuid.UUID) (map[uuid.UUID]Kin, error) {
 	list := []Kin{}
 	err := sqlx.SelectContext(ctx, s.q(), &list,
-		`select id, name, standing from plants where collection_id = $1 and id = any($2)`, collection, texts(ids))
+		`select id, name, standing from plants where collection_id = $1 and id = any($2)`, collection, idsOf(ids))
 	if err != nil {
 		return nil, fmt.Errorf("reading what plants are called: %w", err)
 	}

@@ -135,7 +135,7 @@ func (s *Store) weigh(
 func (s *Store) DueAt(ctx context.Context, collection uuid.UUID, today day.Day, ids []uuid.UUID) ([]Row, error) {
 	rows := []Row{}
 	err := sqlx.SelectContext(ctx, s.q(), &rows, `select `+rowColumns+`, p.tasks from due_loads l `+ofLoads+`
-		where `+loadsOn+` and l.plant_id = any($3)`+walkOrder, collection, today, texts(ids))
+		where `+loadsOn+` and l.plant_id = any($3)`+walkOrder, collection, today, idsOf(ids))
 	if err != nil {
 		return nil, fmt.Errorf("listing the walk: %w", err)
 	}

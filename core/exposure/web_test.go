@@ -124,3 +124,70 @@ func BenchmarkTrace(b *testing.B) {
 		exposure.Trace(q)
 	}
 }
+
+// Of two that were tied to it alike, who half as likely had it has half the share.
+func TestAShareWeighsHowLikelyOneHadIt(t *testing.T) {
+	q := ask(cause.Mealybug, 30, tie(a, b, exposure.Touching, 0, 20), tie(a, c, exposure.Touching, 0, 20))
+	found := exposure.Find{Plant: a, On: start + 30, Came: start - 1000}
+	had := map[uuid.UUID]float64{b: .8, c: .4}
+	shares := map[uuid.UUID]float64{}
+	for _, o := range exposure.Back(q, found, func(id uuid.UUID) exposure.Suspect {
+		return exposure.Suspect{Had: had[id], Since: start}
+	}) {
+		shares[o.Plant] = o.Share
+	}
+	assert.InDelta(t, 2, shares[b]/shares[c], 1e-9)
+}
+
+// Its working names each chance as it stands in the table, and what is watched is looked at on the day itself.
+func TestTheWorkingOfAChanceNamesItsTies(t *testing.T) {
+	found := exposure.Trace(ask(cause.Mealybug, 30, tie(a, b, exposure.Touching, 0, 20)))
+	inputs := found[0].Amount().Working.Inputs
+	assert.Equal(t, "chance each time, leaf to leaf", inputs[0].Name)
+	assert.InDelta(t, .03, inputs[0].Value, 1e-12)
+	assert.InDelta(t, 20, inputs[1].Value, 0)
+	assert.Equal(t, exposure.WatchNow, found[0].Act)
+	assert.Equal(t, start+30, found[0].Looks[0])
+}
+
+// The share of the likeliest is told in per cent, with the chance that it crossed and how many ways were compared; of
+// none there is nothing to tell.
+func TestTheShareOfTheLikeliestIsTold(t *testing.T) {
+	leg := exposure.Leg{Chance: .4564}
+	told := exposure.ShareAmount([]exposure.Origin{{Share: .75, Leg: &leg}, {Share: .25}})
+	assert.InDelta(t, 75, told.Value, 0)
+	assert.Equal(t, "%", told.Unit)
+	assert.InDelta(t, .456, told.Working.Inputs[0].Value, 1e-12)
+	assert.InDelta(t, 2, told.Working.Inputs[1].Value, 0)
+	assert.Zero(t, exposure.ShareAmount(nil).Value)
+}
+
+// A newcomer may have brought it itself: three times as likely from a source that is suspect as from another, and
+// not where it came before anything could have stayed unseen.
+func TestANewcomerMayHaveBroughtIt(t *testing.T) {
+	reach := exposure.Reach(cause.Mealybug, start+30)
+	brought := func(days day.Day, suspect bool) float64 {
+		q := ask(cause.Mealybug, 30)
+		found := exposure.Find{Plant: a, On: start + 30, Came: start + 30 - days, Suspect: suspect}
+		for _, o := range exposure.Back(q, found, nil) {
+			if o.Came {
+				return o.Share
+			}
+		}
+		return 0
+	}
+	assert.InDelta(t, .10/.12, brought(reach, false), 1e-9)
+	assert.InDelta(t, .30/.32, brought(reach, true), 1e-9)
+	assert.Zero(t, brought(reach+1, false))
+}
+
+// Who left on the day on which another came never stood beside it; a day later it did.
+func TestStaysThatOnlyMeetAreNoContact(t *testing.T) {
+	place, left := uuid.UUID{9}, start+10
+	for came, contacts := range map[day.Day]int{start + 9: 1, start + 10: 0} {
+		one := exposure.Stood{Plant: a, Place: place, From: start, Until: &left}
+		other := exposure.Stood{Plant: b, Place: place, From: came}
+		list := exposure.Standing([]exposure.Stood{one}, []exposure.Stood{one, other}, start+30, map[uuid.UUID]int{place: 2})
+		assert.Len(t, list, contacts)
+	}
+}
