@@ -117,17 +117,26 @@ func (w around) months(p store.Place) []monthAhead {
 // score tells how well a kind fits a place over the coming months, what rules it and in which
 // month; false where nothing is known of the place.
 func (w around) score(of plant.Profile, p store.Place) (s fit.Score, month int, known bool) {
-	return scoreOf(of, fit.KindOf(of), w.months(p))
+	wants, rests := fit.KindOf(of), restingMonths(&of)
+	return scoreOf(&wants, &rests, w.months(p))
 }
 
-// scoreOf is the score of a kind, and of what it wants, in the coming months of a place.
-func scoreOf(of plant.Profile, wants fit.Kind, ahead []monthAhead) (s fit.Score, month int, known bool) {
+// restingMonths says of each month of the north whether a kind rests in it.
+func restingMonths(of *plant.Profile) (rests [13]bool) {
+	for m := time.January; m <= time.December; m++ {
+		rests[m] = of.RestsIn(m)
+	}
+	return rests
+}
+
+// scoreOf is the score of what a kind wants, with the months in which it rests, in the coming months of a place.
+func scoreOf(wants *fit.Kind, rests *[13]bool, ahead []monthAhead) (s fit.Score, month int, known bool) {
 	if len(ahead) == 0 {
 		return s, 0, false
 	}
 	var scores [fit.MonthsAhead]fit.Score
-	for i, m := range ahead {
-		scores[i] = wants.Month(m.Month, of.RestsIn(m.north))
+	for i := range ahead {
+		scores[i] = wants.Month(ahead[i].Month, rests[ahead[i].north])
 	}
 	s, worst := fit.Season(scores[:])
 	return s, ahead[worst].there, true

@@ -84,6 +84,7 @@ type fitting struct {
 	around
 	kinds map[kindAndHabit]*ofKind
 	known []store.Place
+	ahead [][]monthAhead              // by known place
 	open  []place.YearAir             // the places in the open
 	moves map[movedAlike][]season.Ask // of the season, of each kind in each place
 	home  facts.Household
@@ -111,6 +112,7 @@ type ofKind struct {
 	f      *fitting
 	wishes plant.Profile
 	wants  fit.Kind
+	rests  [13]bool
 	poison bool          // whether it must stand out of reach of those who live there
 	scores []scoredPlace // of the known places
 }
@@ -119,7 +121,7 @@ type ofKind struct {
 func (k *ofKind) in(at int) *scoredPlace {
 	one := &k.scores[at]
 	if !one.asked {
-		one.Score, one.month, _ = scoreOf(k.wishes, k.wants, k.f.months(k.f.known[at]))
+		one.Score, one.month, _ = scoreOf(&k.wants, &k.rests, k.f.ahead[at])
 		one.asked = true
 	}
 	return one
@@ -134,8 +136,8 @@ func (f *fitting) of(s store.StandsAt) *ofKind {
 	if f.kinds[key] == nil {
 		wishes := f.wishes(s)
 		f.kinds[key] = &ofKind{
-			f: f, wishes: wishes, wants: fit.KindOf(wishes), poison: wishes.OutOfReach(f.home.Children, f.home.Pets),
-			scores: make([]scoredPlace, len(f.known)),
+			f: f, wishes: wishes, wants: fit.KindOf(wishes), rests: restingMonths(&wishes),
+			poison: wishes.OutOfReach(f.home.Children, f.home.Pets), scores: make([]scoredPlace, len(f.known)),
 		}
 	}
 	return f.kinds[key]
@@ -163,7 +165,7 @@ func (srv *server) getFit(ctx context.Context, a store.Account, _ *struct{}) (*b
 			continue
 		}
 		at[p.ID] = len(f.known)
-		f.known = append(f.known, p)
+		f.known, f.ahead = append(f.known, p), append(f.ahead, w.months(p))
 		spots = append(spots, fit.Spot{
 			Slots: p.Details.Slots, Apart: p.Isolation, HeightCM: p.Details.HeightCM, Reach: p.Details.Reach,
 		})
