@@ -166,7 +166,7 @@ func (c *composer) piecesPotted() []step {
 		c.forPieces(pieceWidth),
 		do(treatment.PotIn, organ(treatment.OnPieces),
 			with(func(p *treatment.Params) { p.For, p.How = treatment.ForPieces, barelyDamp })),
-		do(treatment.Label, organ(treatment.OnPieces)),
+		do(treatment.Label, organ(treatment.OnPieces), with(forPieces)),
 	}
 }
 
