@@ -82,12 +82,12 @@ func (srv *server) fitOperations(api huma.API) {
 // fitting holds what is scored once for each kind and place.
 type fitting struct {
 	around
-	kinds map[kindAndHabit]*ofKind
-	known []store.Place
-	ahead [][]monthAhead              // by known place
-	open  []place.YearAir             // the places in the open
-	moves map[movedAlike][]season.Ask // of the season, of each kind in each place
-	home  facts.Household
+	kinds  map[kindAndHabit]*ofKind
+	known  []store.Place
+	coming [][]monthAhead              // by known place
+	open   []place.YearAir             // the places in the open
+	moves  map[movedAlike][]season.Ask // of the season, of each kind in each place
+	home   facts.Household
 }
 
 // kindAndHabit tells plants apart that are scored alike.
@@ -121,7 +121,7 @@ type ofKind struct {
 func (k *ofKind) in(at int) *scoredPlace {
 	one := &k.scores[at]
 	if !one.asked {
-		one.Score, one.month, _ = scoreOf(&k.wants, &k.rests, k.f.ahead[at])
+		one.Score, one.month, _ = scoreOf(&k.wants, &k.rests, k.f.coming[at])
 		one.asked = true
 	}
 	return one
@@ -165,7 +165,7 @@ func (srv *server) getFit(ctx context.Context, a store.Account, _ *struct{}) (*b
 			continue
 		}
 		at[p.ID] = len(f.known)
-		f.known, f.ahead = append(f.known, p), append(f.ahead, w.months(p))
+		f.known, f.coming = append(f.known, p), append(f.coming, w.months(p))
 		spots = append(spots, fit.Spot{
 			Slots: p.Details.Slots, Apart: p.Isolation, HeightCM: p.Details.HeightCM, Reach: p.Details.Reach,
 		})

@@ -162,9 +162,9 @@ func (srv *server) outbreak(
 	if _, travels := exposure.ModeOf(id); !known || !travels {
 		return nil, huma.Error404NotFound("That goes from no plant to another; pick one of the outbreaks in the list.")
 	}
-	t := tracing{collection: a.Collection.ID, cause: id, today: a.Collection.Today(srv.Clock())}
+	var t tracing
 	err := srv.store.AtOneMoment(ctx, func(s *store.Store) error {
-		t.store = s
+		t = tracing{store: s, collection: a.Collection.ID, cause: id, today: a.Collection.Today(srv.Clock())}
 		return t.gather(ctx, only)
 	})
 	if err != nil {

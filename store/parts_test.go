@@ -156,8 +156,23 @@ func TestAReplicaTakesTheReads(t *testing.T) {
 	assert.Positive(t, scans, "the replica was asked")
 	require.NoError(t, at.DB.Close())
 
-	require.NoError(t, stop())
-	running = false
+	times := 0
+	read := func(then *store.Store) error {
+		times++
+		if running && times > 1 {
+			running = false
+			require.NoError(t, stop())
+		}
+		if times == 1 {
+			return store.ErrNotFound
+		}
+		_, err := then.Outbreakers(t.Context(), a.Collection.ID, []uuid.UUID{plant})
+		return err
+	}
+	require.ErrorIs(t, through.AtOneMoment(t.Context(), read), store.ErrNotFound)
+	require.Equal(t, 1, times, "what is not there is no fault of the replica")
+	require.NoError(t, through.AtOneMoment(t.Context(), read))
+	assert.Equal(t, 3, times, "what it broke off is read again, from its beginning")
 	assert.Equal(t, shown(t, s, a), shown(t, through, a), "without it the database itself is asked")
 }
 

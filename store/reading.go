@@ -50,8 +50,8 @@ func (r *reading) up() bool { return time.Now().UnixNano() >= r.aside.Load() }
 
 // failed says whether the replica was at fault, and then leaves it aside.
 func (r *reading) failed(err error) bool {
-	if err == nil || errors.Is(err, sql.ErrNoRows) || errors.Is(err, context.Canceled) ||
-		errors.Is(err, context.DeadlineExceeded) {
+	if err == nil || errors.Is(err, sql.ErrNoRows) || errors.Is(err, ErrNotFound) ||
+		errors.Is(err, context.Canceled) || errors.Is(err, context.DeadlineExceeded) {
 		return false
 	}
 	var said *pgconn.PgError
@@ -109,11 +109,20 @@ func (s *Store) snapshot(ctx context.Context) (*sqlx.Tx, error) {
 }
 
 // AtOneMoment reads as of one moment, with statements that are planned once and not anew for every list of
-// plants that they are asked for: to weigh hundreds of them takes longer than to read what they are of.
+// plants that they are asked for: to weigh hundreds of them takes longer than to read what they are of. Where a replica
+// breaks it off the work is done again, from its beginning, on the database itself.
 func (s *Store) AtOneMoment(ctx context.Context, work func(*Store) error) error {
 	if s.tx != nil {
 		return work(s)
 	}
+	err := s.readAtOnce(ctx, work)
+	if r := s.reading; r != nil && r.up() && r.failed(err) {
+		return s.readAtOnce(ctx, work)
+	}
+	return err
+}
+
+func (s *Store) readAtOnce(ctx context.Context, work func(*Store) error) error {
 	tx, err := s.snapshot(ctx)
 	if err != nil {
 		return fmt.Errorf("beginning to read: %w", err)

@@ -94,7 +94,7 @@ func Back(q Question, found Find, suspect func(uuid.UUID) Suspect) []Origin {
 	to, cleared := q.tiedTo(found.Plant), q.cleared(found.Plant, q.generations())
 	for _, id := range slices.SortedFunc(maps.Keys(to), byID) {
 		s := suspect(id)
-		leg, _, crossed := q.leg(how, to[id], max(s.Since, found.On-reach, cleared))
+		leg, crossed := q.leg(how, to[id], max(s.Since, found.On-reach, cleared))
 		if crossed {
 			from = append(from, Origin{Plant: id, Share: s.Had * leg.Chance, Leg: &leg})
 		}

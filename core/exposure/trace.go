@@ -48,13 +48,13 @@ type Held struct {
 
 // Exposed is a plant that may have caught it.
 type Exposed struct {
-	Plant  uuid.UUID `json:"plant"`
-	Chance float64   `json:"chance" doc:"That it has it, 0-1."`
-	Liking float64   `json:"liking" doc:"How well the cause likes it, 0-1."`
-	Since  day.Day   `json:"since" doc:"Since when it may have it."`
-	Shows  day.Day   `json:"shows" doc:"By when it would be seen."`
-	Act    Act       `json:"act" enum:"now,watch,look,none"`
-	Looks  []day.Day `json:"looks" doc:"Days on which to look."`
+	Plant  uuid.UUID
+	Chance float64 // that it has it, 0-1
+	Liking float64 // how well the cause likes it, 0-1
+	Since  day.Day // since when it may have it
+	Shows  day.Day // by when it would be seen
+	Act    Act
+	Looks  []day.Day // days on which to look
 
 	web *web
 	way way
@@ -170,28 +170,47 @@ func (q Question) generations() func(day.Day) day.Day {
 	}
 }
 
-// leg adds up what ties one plant to another from a day on; false where nothing counts.
-func (q Question) leg(how carrier, contacts []Contact, since day.Day) (leg Leg, began day.Day, crossed bool) {
-	none := 1.0
+// crossing adds up what ties one plant to another from a day on: the chance that the cause crossed, and since when it
+// may have.
+type crossing struct {
+	since, on day.Day
+	none      float64 // the chance that it did not
+	began     day.Day
+	crossed   bool
+}
+
+// add counts a contact; how often, and with which chance each time: never where it counts for nothing.
+func (x *crossing) add(how carrier, c *Contact) (times int, hazard float64) {
+	times, hazard = c.times(x.since, x.on), how.hazard(c)
+	if times == 0 || hazard == 0 {
+		return 0, 0
+	}
+	if !x.crossed {
+		x.none = 1
+	}
+	x.none *= math.Pow(1-hazard, float64(times))
+	if at := max(c.Since, x.since); !x.crossed || at < x.began {
+		x.began = at
+	}
+	x.crossed = true
+	return times, hazard
+}
+
+// leg tells what ties one plant to another from a day on; false where nothing counts.
+func (q Question) leg(how carrier, contacts []Contact, since day.Day) (leg Leg, crossed bool) {
+	all := crossing{since: since, on: q.On}
 	leg.Ties = make([]Held, 0, len(contacts))
 	for _, c := range contacts {
-		h, n := how.hazard(&c), c.times(since, q.On)
-		if h == 0 || n == 0 {
-			continue
+		if n, h := all.add(how, &c); n > 0 {
+			leg.From, leg.To = c.From, c.To
+			leg.hold(Held{c, n, h})
 		}
-		none *= math.Pow(1-h, float64(n))
-		leg.From, leg.To = c.From, c.To
-		leg.hold(Held{c, n, h})
-		if at := max(c.Since, since); !crossed || at < began {
-			began = at
-		}
-		crossed = true
 	}
-	leg.Chance = 1 - none
+	leg.Chance = 1 - all.none
 	slices.SortStableFunc(leg.Ties, func(x, y Held) int {
 		return cmp.Compare(y.Hazard*float64(y.Times), x.Hazard*float64(x.Times))
 	})
-	return leg, began, crossed
+	return leg, all.crossed
 }
 
 // hold adds a contact to a leg: hands and blades of several days are told as one.

@@ -2,7 +2,6 @@ package exposure
 
 import (
 	"cmp"
-	"math"
 	"slices"
 
 	"github.com/google/uuid"
@@ -125,8 +124,12 @@ func (w *web) reach(from int32, since day.Day, found func(to int32, chance float
 			continue
 		}
 		t := w.toward(to)
-		if chance, began, crossed := w.crosses(edges, max(since, t.cleared)); crossed {
-			found(to, chance*t.liking, began)
+		all := crossing{since: max(since, t.cleared), on: w.On}
+		for _, e := range edges {
+			all.add(w.how, &w.Contacts[e.contact])
+		}
+		if all.crossed {
+			found(to, (1-all.none)*t.liking, all.began)
 		}
 	}
 }
@@ -141,24 +144,6 @@ func (w *web) toward(plant int32) toward {
 		}
 	}
 	return *t
-}
-
-// crosses adds up what leads from one plant to another from a day on, without telling it: see leg.
-func (w *web) crosses(edges []edge, since day.Day) (chance float64, began day.Day, crossed bool) {
-	none := 1.0
-	for _, e := range edges {
-		c := &w.Contacts[e.contact]
-		h, n := w.how.hazard(c), c.times(since, w.On)
-		if h == 0 || n == 0 {
-			continue
-		}
-		none *= math.Pow(1-h, float64(n))
-		if at := max(c.Since, since); !crossed || at < began {
-			began = at
-		}
-		crossed = true
-	}
-	return 1 - none, began, crossed
 }
 
 // told writes out the best ways, the likeliest plant first.
@@ -207,6 +192,6 @@ func (w *web) legTo(from, to int32, since day.Day) Leg {
 		}
 		contacts = append(contacts, c)
 	}
-	leg, _, _ := w.leg(w.how, contacts, max(since, w.toward(to).cleared))
+	leg, _ := w.leg(w.how, contacts, max(since, w.toward(to).cleared))
 	return leg
 }

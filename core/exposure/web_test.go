@@ -46,49 +46,62 @@ func drawn(d *rand.Rand, plants, contacts, sick int) (exposure.Question, []uuid.
 	return q, ids
 }
 
-// Of every web of contacts the answer is what is got by asking for each crossing alone, and multiplying: straight, or
+// each are the chances of the handbook that a mealybug crosses, each day or each time.
+var each = map[exposure.Tie]float64{
+	exposure.Touching: .03, exposure.Tray: .012, exposure.Beside: .006, exposure.Apart: .0008, exposure.Session: .015,
+	exposure.Blade: .03, exposure.Kin: .6, exposure.Came: .3,
+}
+
+// crosses reckons one crossing by hand: the chance that it left one plant for another from a day on, and since when.
+func crosses(q exposure.Question, from, to uuid.UUID, since day.Day) (chance float64, began day.Day) {
+	if on, looked := q.Clean(to); looked {
+		since = max(since, on-day.Day(exposure.IncubationDays(q.Cause, on)))
+	}
+	stays, began := 1.0, q.On+1
+	for _, c := range q.Contacts {
+		after := c.Tie == exposure.Session || c.Tie == exposure.Blade
+		if !(c.From == from && c.To == to || !after && c.From == to && c.To == from) {
+			continue
+		}
+		first, last, once := max(c.Since, since), min(c.Until, q.On), after || c.Tie == exposure.Kin || c.Tie == exposure.Came
+		hazard := each[c.Tie]
+		if c.Tie == exposure.OnePlace {
+			hazard = c.Near*each[exposure.Beside] + (1-c.Near)*each[exposure.Apart]
+		}
+		for on := first; on < last || once && on == first && first <= last; on++ {
+			stays *= 1 - hazard
+			began = min(began, first)
+			if once {
+				break
+			}
+		}
+	}
+	return (1 - stays) * q.Liking(to), began
+}
+
+// Of every web of contacts the answer is what is got by reckoning each crossing by hand, and multiplying: straight, or
 // by one plant that may have handed it on one incubation later.
 func TestAWebIsTheSumOfItsCrossings(t *testing.T) {
 	for seed := range uint64(40) {
 		q, ids := drawn(rand.New(rand.NewPCG(seed, 7)), 9, 30, 2)
 		incubation := day.Day(exposure.IncubationDays(q.Cause, q.On))
-		crossing := func(from, to uuid.UUID, since day.Day) (exposure.Exposed, bool) {
-			alone := exposure.Question{Cause: q.Cause, On: q.On, Liking: q.Liking, Clean: q.Clean,
-				Sick: []exposure.Sick{{Plant: from, Since: since}}}
-			for _, c := range q.Contacts {
-				if c.From == from && c.To == to || c.From == to && c.To == from {
-					alone.Contacts = append(alone.Contacts, c)
-				}
-			}
-			found := exposure.Trace(alone)
-			if len(found) != 1 {
-				return exposure.Exposed{}, false
-			}
-			return found[0], true
-		}
 		isSick := map[uuid.UUID]bool{ids[0]: true, ids[1]: true}
 		want := map[uuid.UUID]float64{}
 		for _, sick := range q.Sick {
-			best := map[uuid.UUID]float64{}
-			for _, between := range ids {
-				first, is := crossing(sick.Plant, between, sick.Since)
-				if !is || isSick[between] {
-					continue
+			straight, best, began := map[uuid.UUID]float64{}, map[uuid.UUID]float64{}, map[uuid.UUID]day.Day{}
+			for _, id := range ids {
+				if chance, since := crosses(q, sick.Plant, id, sick.Since); chance > 0 && !isSick[id] {
+					straight[id], best[id], began[id] = chance, chance, since
 				}
-				best[between] = max(best[between], first.Chance)
-			}
-			straight := map[uuid.UUID]float64{}
-			for id, chance := range best {
-				straight[id] = chance
 			}
 			for _, between := range ids { // one that is sooner reached another way hands on nothing by this one
-				first, is := crossing(sick.Plant, between, sick.Since)
-				if !is || isSick[between] || straight[between] < .1 || best[between] > straight[between] {
+				if straight[between] < .1 || best[between] > straight[between] {
 					continue
 				}
 				for _, to := range ids {
-					if second, is := crossing(between, to, first.Since+incubation); is && !isSick[to] {
-						best[to] = max(best[to], first.Chance*second.Chance)
+					chance, _ := crosses(q, between, to, began[between]+incubation)
+					if chance *= straight[between]; chance > 0 && !isSick[to] {
+						best[to] = max(best[to], chance)
 					}
 				}
 			}
