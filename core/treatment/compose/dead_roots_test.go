@@ -60,3 +60,13 @@ func TestTheRottenBaseIsBaggedWithItsMedium(t *testing.T) {
 		assert.Equal(t, bagged, strings.Contains(words[0], "Bag the old base with its medium and what was cut"), words[0])
 	}
 }
+
+// A tip that is saved before a rescue has a label of its own beside its mother's.
+func TestASavedTipHasItsLabel(t *testing.T) {
+	words, days := said(t, `{"kind":"monstera-deliciosa","causes":["root-rot"],"on":"2026-06-15",
+		"answers":{"limp":true,"moist":"wet","liveRoots":3,"deadRoots":12,"potWidthCm":18},"place":{"warmthC":20}}`,
+		treatment.Label)
+	assert.Contains(t, words, "Label the pieces with name, number and date.")
+	assert.Contains(t, words, "Put its label back, with name and date.")
+	assert.Equal(t, []int{0, 0}, days[:2])
+}

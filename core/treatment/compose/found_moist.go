@@ -37,24 +37,11 @@ func (c *composer) wateredWhileDry(list []*sit) []*sit {
 	case c.limp, c.rotLives:
 		return list
 	case c.airDried() && !tellsOfWater(list):
-		return dippedFirst(c.onDay(list, treatment.CareSit, 0, []step{do(treatment.Soak, how("dip"))}))
+		return c.onDay(list, treatment.CareSit, 0, []step{do(treatment.Soak, how("dip"))})
 	case !c.foundTooDry():
 		return list
 	}
 	return drinksBeforeSprays(c.drinksToday(list))
-}
-
-// dippedFirst has it dipped before anything is cut that day.
-func dippedFirst(list []*sit) []*sit {
-	for _, s := range list {
-		dips := slices.IndexFunc(s.steps, func(x step) bool { return x.Op == treatment.Soak })
-		blade := slices.IndexFunc(s.steps, func(x step) bool { return x.Op == treatment.CleanBlade })
-		if s.dated && s.day == 0 && blade >= 0 && dips > blade {
-			dip := s.steps[dips]
-			s.steps = slices.Insert(slices.Delete(slices.Clone(s.steps), dips, dips+1), blade, dip)
-		}
-	}
-	return list
 }
 
 // drinksToday gives such a plant its line for water on the first day: the plan's own where that comes within a
@@ -239,7 +226,7 @@ func (c *composer) drinksFirst(x step) string {
 	case x.Params.How == "half":
 		return "It is too dry for it: give it half of the usual amount now, slowly. From then on: " + lowered(x.Words)
 	case plainRule(x), x.Params.How == "at rest", x.Params.How == "" && whereOfRule[x.Params.What] != "":
-		return c.drinksNow() + " From then on: " + strings.TrimPrefix(lowered(x.Words), "it has roots: ")
+		return c.drinksNow() + " From then on: " + lowered(strings.TrimPrefix(x.Words, itHasRoots))
 	}
 	return x.Words
 }

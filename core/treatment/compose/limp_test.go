@@ -78,3 +78,43 @@ func TestALimpPlantIsNotCutOrLitBeforeItStandsFirm(t *testing.T) {
 		}
 	}
 }
+
+// A limp plant that nothing else looks at is looked at weekly in its first four weeks; a firm one is not.
+func TestALimpPlantIsLookedAtWeekly(t *testing.T) {
+	for limp, want := range map[bool][]int{true: {0, 7, 28}, false: {28}} {
+		words, days := said(t, fmt.Sprintf(`{"kind":"monstera-deliciosa","causes":["micronutrient-low"],
+			"on":"2026-06-15","answers":{"limp":%t,"moist":"right"},"place":{"warmthC":22}}`, limp), treatment.Look)
+		assert.Equal(t, want, days)
+		weekly := strings.Contains(strings.Join(words, " "), "every week until day 21")
+		assert.Equal(t, limp, weekly, words)
+	}
+}
+
+// Two weeks without a look may pass, and not a day more.
+func TestHowLongALimpPlantIsLeftAlone(t *testing.T) {
+	c := composer{agenda: &agenda{subject: &subject{limp: true}}}
+	for next, want := range map[int][]int{14: {14, 28}, 15: {7, 15, 28}, 28: {7, 14, 21, 28}, 90: {7, 14, 21, 28}} {
+		list := c.limpWeekly([]*sit{
+			{dated: true, day: next, steps: []step{do(treatment.Look)}},
+			{dated: true, day: 28, steps: []step{do(treatment.Look, note("which?"))}},
+		})
+		var days []int
+		for _, day := range lookDays(list, limpWatched) {
+			if len(days) == 0 || days[len(days)-1] != day {
+				days = append(days, day)
+			}
+		}
+		assert.Equal(t, want, days, next)
+	}
+}
+
+// A limp plant in a moist pot gets no water the day before its ball is lifted; a firm one does.
+func TestALimpPlantIsNotWateredBeforeItsBallIsLifted(t *testing.T) {
+	for answers, watered := range map[string]bool{
+		`"limp":true,"moist":"right"`: false, `"limp":false,"moist":"right"`: true, `"limp":false,"moist":"wet"`: false,
+	} {
+		words, _ := said(t, `{"kind":"scindapsus-pictus","causes":["pot-bound"],"on":"2026-05-15","answers":{`+answers+`,
+			"potWidthCm":12},"place":{"warmthC":22}}`, treatment.PreWater)
+		assert.Equal(t, watered, len(words) > 0, answers)
+	}
+}

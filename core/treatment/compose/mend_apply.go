@@ -178,6 +178,21 @@ func (c *composer) behind(list []*sit, s *sit, waits gate.Gate, steps []step) []
 	return slices.Insert(list, i+1, &sit{slot: treatment.Morning, gate: waits, after: true, steps: steps})
 }
 
+// turnOf is where an operator comes into the steps of a sitting, by the order of the work: never into the middle of a
+// root sitting, nor between a blade that was cleaned and its cut.
+func turnOf(op treatment.OperatorID, steps []step) int {
+	at := slices.IndexFunc(steps, func(x step) bool { return orderOf(x.Op) > orderOf(op) && !slices.Contains(h2, x.Op) })
+	switch {
+	case has(steps, treatment.Unpot):
+		return 0
+	case at < 0:
+		return len(steps)
+	case at > 0 && steps[at-1].Op == treatment.CleanBlade && slices.Contains(cutOps, steps[at].Op):
+		return at - 1
+	}
+	return at
+}
+
 // onDay puts steps into the sitting of a day, or makes one of the kind.
 func (c *composer) onDay(list []*sit, kind treatment.SittingKind, day int, steps []step) []*sit {
 	for _, s := range list {
@@ -187,16 +202,7 @@ func (c *composer) onDay(list []*sit, kind treatment.SittingKind, day int, steps
 			}) {
 				return list // it is done that day already
 			}
-			at := len(s.steps)
-			for i, x := range s.steps {
-				if orderOf(x.Op) > orderOf(steps[0].Op) && !slices.Contains(h2, x.Op) {
-					at = i
-					break
-				}
-			}
-			if has(s.steps, treatment.Unpot) { // never into the middle of a root sitting
-				at = 0
-			}
+			at := turnOf(steps[0].Op, s.steps)
 			s.kind = heavier(s.kind, kind)
 			s.steps = tidy(slices.Insert(slices.Clone(s.steps), at, steps...))
 			return list

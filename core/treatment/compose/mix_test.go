@@ -2,6 +2,7 @@ package compose
 
 import (
 	"fmt"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -64,5 +65,15 @@ func TestTheMixFillsANarrowerPot(t *testing.T) {
 			}
 		}
 		assert.True(t, found, c.kind)
+	}
+}
+
+// Moss goes wet into a mix, where the mix is not to be dry.
+func TestMossIsSoakedBeforeItIsPotted(t *testing.T) {
+	for kind, soaked := range map[string]bool{"nepenthes-hybrid": true, "monstera-deliciosa": false} {
+		words, _ := said(t, fmt.Sprintf(`{"kind":%q,"causes":["root-rot"],"on":"2026-06-15",
+			"answers":{"moist":"wet","potWidthCm":14},"place":{"warmthC":22}}`, kind), treatment.ReadyPot)
+		require.NotEmpty(t, words)
+		assert.Equal(t, soaked, strings.Contains(words[0], "moss soaked and squeezed out"), words[0])
 	}
 }

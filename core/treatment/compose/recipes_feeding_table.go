@@ -41,26 +41,8 @@ var feedingRecipes = []recipe{
 		all,
 		[]item{at(0, t.Flush), at(7, t.Flush), at(8, t.ByRule, water("low-mineral")), at(28, t.Look)},
 	},
-	{
-		cause.PhOff,
-		on(t.Carnivore), // sour is what it lives in
-		[]item{
-			measuredAgain("over 7"),
-			at(0, t.ByRule, water("low-mineral")),
-			at(14, t.Look, note("does its run-off read under 7 now?")),
-			roots(washRoots, inSeason),
-		},
-	},
-	{
-		cause.PhOff,
-		all,
-		[]item{
-			measuredAgain("under 5 or over 7"),
-			at(0, t.ByRule, water("low-mineral")),
-			at(14, t.Look, note("does its run-off read between 5 and 7 now?")),
-			roots(washRoots, inSeason),
-		},
-	},
+	{cause.PhOff, on(t.Carnivore), renewedFor("over 7", "under 7")}, // sour is what it lives in
+	{cause.PhOff, all, renewedFor("under 5 or over 7", "between 5 and 7")},
 	{cause.NitrogenLow, on(t.Carnivore), []item{at(14, t.Look)}},
 	{cause.NitrogenLow, all, []item{at(0, t.FeedIt, share(0.5), every(14, greened)), at(28, t.Look)}},
 	{cause.IronLow, all, []item{at(0, t.Supplement, what("iron chelate")), at(14, t.Look), at(28, t.Look)}},
@@ -97,9 +79,14 @@ var feedingRecipes = []recipe{
 	},
 }
 
-// measuredAgain asks for a second reading of the run-off before its mix is renewed for the first one
-// (handbook, ph-off: measure twice).
-func measuredAgain(wrong string) item {
-	return at(0, t.Look, note("measure its run-off once more, before anything else is done: only where it reads "+
-		wrong+" again is its mix renewed"))
+// renewedFor renews a mix for what its run-off reads, after a second reading, and has it read again (handbook, ph-off:
+// measure twice; again in two weeks).
+func renewedFor(wrong, right string) []item {
+	return []item{
+		at(0, t.Look, note("measure its run-off once more, before anything else is done: only where it reads "+wrong+
+			" again is its mix renewed")),
+		at(0, t.ByRule, water("low-mineral")),
+		at(14, t.Look, note("does its run-off read "+right+" now?")),
+		roots(washRoots, inSeason),
+	}
 }

@@ -28,12 +28,7 @@ var waterRecipes = []recipe{
 	{cause.Springtail, all, []item{at(0, t.HoldWater, until(due)), at(3, t.Look), when(due, t.ByRule)}},
 	{cause.UnevenWater, all, []item{at(0, t.ByRule, every(3, twoLeaves)), at(14, t.Look, every(7, toDay(42)))}},
 	{cause.Edema, all, join([]item{at(0, t.Air), at(0, t.ByRule, what("morning"))}, judged)},
-	{
-		cause.ColdWaterMarks,
-		on(t.Carnivore),
-		[]item{at(0, t.ByRule, water("low-mineral water at room warmth, from below")), at(28, t.Look)},
-	},
-	{cause.ColdWaterMarks, all, []item{at(0, t.ByRule, water("water at room warmth, from below")), at(28, t.Look)}},
+	{cause.ColdWaterMarks, all, []item{at(0, t.ByRule, what(roomWarm)), at(28, t.Look)}},
 	{cause.CrownWet, all, []item{at(0, t.CrownDrain), at(0, t.CrownDry), at(1, t.Look, every(1, toDay(7)))}},
 	{cause.CupFoul, notKnownTo(cause.CupFoul), []item{at(7, t.Look)}}, // it has no cup to empty
 	{

@@ -148,3 +148,17 @@ func TestHowLongItIsSaidToBeWet(t *testing.T) {
 		assert.Equal(t, told, strings.HasPrefix(list[0].Steps[0].Words, "It is wet now"), on)
 	}
 }
+
+// Against gnats its top dries as far as its kind likes it, and never less.
+func TestAgainstGnatsItDriesAsItsKindLikes(t *testing.T) {
+	for kind, says := range map[string]string{
+		"spathiphyllum-wallisii": "Let the top quarter dry before the next water",
+		"monstera-deliciosa":     "Let the top quarter dry before the next water",
+		"ficus-elastica":         "Give no water until the medium is dry half way down, and then water from below.",
+		"crassula-ovata":         "Give no water until it is dry through to the bottom, and then water from below.",
+	} {
+		words, _ := said(t, `{"kind":"`+kind+`","causes":["fungus-gnat"],"on":"2026-05-15","answers":{"moist":"right"},
+			"place":{"warmthC":22}}`, treatment.DryTop)
+		assert.Contains(t, strings.Join(words, "\n"), says, kind)
+	}
+}

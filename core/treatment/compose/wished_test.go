@@ -124,3 +124,15 @@ func TestWishesOfWhatIsLimpOrLostItsRoots(t *testing.T) {
 		assert.Equal(t, same, strings.Contains(strings.Join(pots, " "), "pot of 18 cm"), "%d: %s", dead, pots)
 	}
 }
+
+// An orchid gives a plantlet, and an air plant a pup.
+func TestWhatIsTiedOnASlabOfItsOwn(t *testing.T) {
+	for kind, piece := range map[string]string{
+		"vanda-coerulea": "Tie the plantlet", "tillandsia-xerographica": "Tie the pup",
+	} {
+		words, _ := said(t, `{"kind":"`+kind+`","wish":"part","on":"2026-06-15","answers":{"moist":"right"},
+			"place":{"warmthC":22}}`, treatment.Mount)
+		require.NotEmpty(t, words, kind)
+		assert.Contains(t, words[0], piece)
+	}
+}

@@ -112,7 +112,11 @@ var whereOfRule = map[string]string{
 	"medium only, morning": ", in the morning, onto the medium only",
 	"morning":              ", in the morning",
 	ownWater:               ", with water of its own",
+	roomWarm:               " at room warmth, from below",
 }
+
+// roomWarm is how water goes to what cold water marks.
+const roomWarm = "at room warmth"
 
 // onRoots says the same of roots that are wetted every morning.
 var onRoots = strings.NewReplacer(", in the morning", "", "onto the medium only", "its leaves kept dry")
@@ -151,8 +155,8 @@ func sayDryTop(w saying) string {
 		return "It is too dry for it: stand it in water now until its surface darkens, and let it drain. From then on let " +
 			"the top quarter dry before each water, and water from below."
 	}
-	if rule := w.ruleWords(); !w.driesLittle() && strings.HasPrefix(rule, "when ") { // which is drier than that
-		return "Give no water until " + strings.TrimPrefix(rule, "when ") + ", and then water from below."
+	if dry, waits := strings.CutPrefix(w.ruleWords(), "when "); waits && !w.driesLittle() { // which is drier than that
+		return "Give no water until " + dry + ", and then water from below."
 	}
 	return "Let the top quarter dry before the next water, and then water from below."
 }
@@ -163,7 +167,10 @@ func sayByRule(w saying) string {
 	if w.kind.WaterRule == plant.AirRoots {
 		where = onRoots.Replace(where)
 	}
-	if p.Water != "" {
+	switch {
+	case p.What == roomWarm:
+		where = ", with " + waterKind(w) + where
+	case p.Water != "":
 		where += ", with " + waterKind(w)
 	}
 	if said := w.restWords(); said != "" {
@@ -176,10 +183,13 @@ func sayByRule(w saying) string {
 	case w.bareRooted():
 		return "Wet its roots in the morning until they are green, and again as soon as they have dried."
 	case w.kind.WaterRule == plant.DryRest && w.hasItsRoots():
-		return "It has roots: " + freely(p.How) + where + ", before its surface has dried."
+		return itHasRoots + freely(p.How) + where + ", before its surface has dried."
 	}
 	return w.ruledWater(rule, where)
 }
+
+// itHasRoots is why what is dry at rest may drink.
+const itHasRoots = "It has roots: "
 
 // freely is how much a plant that is dry at rest gets once it has its roots.
 func freely(how string) string {
