@@ -15,7 +15,7 @@ var shapeOperators = []Operator{
 		Cautions: "bs",
 		Done:     "Each cut stands above a node.",
 		For: "low-light self-shading girdled drought cold-injury breakage animal-damage anthracnose " +
-			"pot-bound base-rot root-rot base-buried regulator-dwarfed scale armoured-scale heat-stress wish:prune",
+			"pot-bound base-rot root-rot base-buried regulator-dwarfed broad-mite scale armoured-scale heat-stress wish:prune",
 	},
 	{
 		ID:      Turn,

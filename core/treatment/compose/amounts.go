@@ -98,6 +98,10 @@ func (c *composer) round() float64 {
 	return 2.5
 }
 
+// fillingRoots is how many live roots fill a pot at least: two that live are few, though none beside them is dead
+// (common practice).
+const fillingRoots = 10
+
 // potRange is the narrowest and the widest pot that washed roots may want, where nobody
 // measured their ball: it is guessed from the old pot and the share that lives, and the
 // pot is bought when it is measured.
@@ -107,7 +111,8 @@ func (c *composer) potRange() (from, to float64, ranged bool) {
 		return 0, 0, false
 	}
 	old := c.potWidth()
-	ball := max(3, 0.75*old*math.Sqrt(c.roots))
+	share := min(c.roots, c.Facts.LiveRoots.Or(fillingRoots)/fillingRoots)
+	ball := max(3, 0.75*old*math.Sqrt(share))
 	from, to = potSize(max(3, ball-2)+c.round()), potSize(ball+2+c.round())
 	if old >= 9 && c.roots < 0.5 {
 		to = min(to, potSize(0.75*old))

@@ -130,6 +130,9 @@ func (c *composer) letGo() {
 	if c.has(cause.LeafNematode) {
 		waits = waits.With(gate.Count(gate.CleanLeaf, 3, 0))
 	}
+	if c.has(cause.BroadMite) {
+		waits = waits.With(gate.Count(gate.CleanLeaf, 2, 0))
+	}
 	if c.rotLives {
 		waits = waits.With(gate.WithoutRot())
 	}

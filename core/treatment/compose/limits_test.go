@@ -565,3 +565,31 @@ func TestTonicWantsSomeRoots(t *testing.T) {
 		assert.Equal(t, !given, h.feedWhen().do == drop, "%d live roots of a hundred", live)
 	}
 }
+
+// Fewer than ten live roots fill no wide pot, however few died beside them; worked by hand from 0.75 of the old pot.
+func TestFewRootsWantASmallPot(t *testing.T) {
+	for live, want := range map[float64]string{2: "6.5 to 10 cm", 9: "13 to 17 cm", 10: "14 to 18 cm", 18: "14 to 18 cm"} {
+		words, _ := said(t, fmt.Sprintf(`{"kind":"restrepia-antennifera","causes":["detached"],"on":"2026-05-15",
+			"answers":{"moist":"dry","liveRoots":%g,"deadRoots":0,"potWidthCm":18},"place":{"warmthC":20}}`, live),
+			treatment.ReadyPot)
+		require.NotEmpty(t, words)
+		assert.Contains(t, words[0], want, live)
+	}
+}
+
+// Bulbs and tubers are set as deep as their genus wants it; a ball that stays whole keeps its height.
+func TestHowDeepABulbIsSet(t *testing.T) {
+	for kind, deep := range map[string]string{
+		"hippeastrum-hybrid": "upper half of the bulb free", "zantedeschia-elliottiana": "3 to 5 cm deep",
+		"narcissus-tazetta": "neck of the bulb free", "clivia-miniata": "base at its old height",
+	} {
+		words, _ := said(t, fmt.Sprintf(`{"kind":%q,"causes":["base-rot"],"on":"2026-05-15",
+			"answers":{"moist":"wet","potWidthCm":14},"place":{"warmthC":20}}`, kind), treatment.PotIn)
+		require.NotEmpty(t, words, kind)
+		assert.Contains(t, words[0], deep)
+	}
+	whole, _ := said(t, `{"kind":"zantedeschia-elliottiana","causes":["water-roots"],"on":"2026-05-15",
+		"answers":{"moist":"right","potWidthCm":14,"liveRoots":18,"deadRoots":0},"place":{"warmthC":20}}`, treatment.PotIn)
+	require.NotEmpty(t, whole)
+	assert.Contains(t, whole[0], "at its old height")
+}

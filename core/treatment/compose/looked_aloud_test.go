@@ -355,17 +355,19 @@ func TestAPotOfDeadRootsIsLookedAtEachWeek(t *testing.T) {
 		{"potassium-low", `"limp":true,"liveRoots":5,"deadRoots":12`, "one now.", "picture: firm again, marks"},
 		{"potassium-low", `"liveRoots":12,"deadRoots":12`, "", "picture: marks"},
 		{"aphid", `"newcomerDays":2,"liveRoots":5,"deadRoots":12`, "when this is over", "as firm as it was, marks"},
+		{"aphid", `"limp":true,"newcomerDays":2,"liveRoots":5,"deadRoots":12`, "now, beside the treatment.", "firm again"},
+		{"potassium-low", `"limp":true,"moist":"dry","liveRoots":5,"deadRoots":12`, "stood firm for a week", "firm again"},
 		{"fungal-spot", `"newcomerDays":2,"liveRoots":5,"deadRoots":12`, "when no new mark", "as firm as it was, marks"},
 	} {
 		words, days := said(t, fmt.Sprintf(`{"kind":"cordyline-fruticosa","causes":[%q],"on":"2026-06-15","answers":
-			{"moist":"right","potWidthCm":12,%s},"place":{"warmthC":20}}`, c.cause, c.answers), treatment.Look)
+			{"potWidthCm":12,"moist":"right",%s},"place":{"warmthC":20}}`, c.cause, c.answers), treatment.Look)
 		said := strings.Join(words, " ")
 		assert.Equal(t, c.smaller != "", strings.Contains(said, "fill the pot?"), c.answers)
 		assert.Contains(t, said, c.smaller)
 		assert.Contains(t, said, c.asks)
 		weekly := slices.IndexFunc(words, func(w string) bool { return strings.Contains(w, "every week until day") })
 		if assert.Equal(t, c.smaller != "", weekly >= 0, "%s: %s", c.answers, said) && weekly >= 0 {
-			assert.Contains(t, []int{7, 21}, days[weekly], "or behind looks that are closer")
+			assert.Contains(t, []int{7, 17, 21}, days[weekly], "or behind looks that are closer")
 		}
 	}
 }

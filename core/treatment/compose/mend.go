@@ -83,6 +83,13 @@ var guards = []guard{
 	},
 	{
 		treatment.NeverPartItLacks,
+		ops(treatment.RemoveLeaves),
+		func(h *here) verdict {
+			return dropIf(h.c.livingStone() && !h.step.Params.Mush, "its few leaves are its body: none is cut for marks")
+		},
+	},
+	{
+		treatment.NeverPartItLacks,
 		ops(treatment.CupFill),
 		func(h *here) verdict { return dropIf(h.c.habitID != treatment.Bromeliad, "it has no cup") },
 	},

@@ -281,11 +281,12 @@ func (c *composer) onLeaves(list []cause.ID) {
 	}
 	slices.SortFunc(list, byGravity)
 	op := chosen[list[0]]
-	c.stripInfested(list)
 	start := 0
 	if c.tender() {
 		start = drinkDays
 	}
+	c.stripInfested(list)
+	c.twistedOff(list, start)
 	switch op {
 	case treatment.Predators:
 		c.release(k)

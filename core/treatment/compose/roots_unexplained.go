@@ -135,11 +135,18 @@ const (
 	deadLookEnds = 28
 )
 
-// whenRepotted says when a smaller pot is right: a newcomer is left alone first, and what is
-// treated against a pest, or has fresh marks of a disease, is not disturbed twice.
+// whenRepotted says when a smaller pot is right: at once where what is moist may drown what lives; else what thirsts
+// drinks first, a newcomer is left alone, and what is treated against a pest, or has fresh marks of a disease, is not
+// disturbed twice (common practice).
 func (c *composer) whenRepotted() string {
 	came := c.Facts.NewcomerDays
 	switch left := newcomerDays - int(came.Value); {
+	case c.limpInMoist() && c.explained([]string{"pest", "disease"}, nil):
+		return "now, beside the treatment"
+	case c.limpInMoist():
+		return "now"
+	case c.thirsty:
+		return "when it has stood firm for a week"
 	case c.explained([]string{"pest"}, nil):
 		return "when this is over"
 	case c.explained([]string{"disease"}, nil):

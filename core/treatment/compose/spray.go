@@ -134,8 +134,7 @@ func (c *composer) spraying(list []cause.ID, chosen map[cause.ID]treatment.Opera
 // over, with a wash alone between. It gives the day of the last treatment.
 func (c *composer) onClock(list []cause.ID, r programme, start int, k clock) (last int) {
 	interval := max(k.interval, c.floorOf(treatment.WashDown, list...))
-	washes := c.wetOK()
-	if !washes {
+	if !c.wetOK() || !washedOff(list) {
 		interval = c.between(k, r.op, list...)
 	}
 	var used []int
@@ -173,6 +172,14 @@ func (c *composer) offOil(oiled bool) []step {
 		return nil
 	}
 	return []step{do(treatment.RinseOff, what("what is left of the oil"))}
+}
+
+// washedOff says whether water alone reaches one of some pests, so that a wash between two products does something.
+func washedOff(list []cause.ID) bool {
+	return slices.ContainsFunc(list, func(p cause.ID) bool {
+		foe, known := treatment.FoeOf(p)
+		return known && slices.Contains(foe.Reached, treatment.WashDown)
+	})
 }
 
 // mayUse says whether a product may come on a day: after its floor, and not too often.

@@ -246,6 +246,15 @@ func (x *subject) one() bool {
 	return treatment.OneSet().Has(x.habitID) || x.kind.Branches == plant.BranchesNo && x.Facts.Points.Or(1) <= 1
 }
 
+// stones are the genera whose two or four leaves are the whole plant (common practice).
+var stones = []string{"Lithops", "Pleiospilos"}
+
+// livingStone says whether its few leaves are its body, so that none is taken off.
+func (x *subject) livingStone() bool {
+	genus, _, _ := strings.Cut(x.kind.Botanical, " ")
+	return slices.Contains(stones, genus)
+}
+
 // badMedium says whether its medium is rotten, sour or infested.
 func (x *subject) badMedium() bool {
 	m := x.Facts.Medium.Value

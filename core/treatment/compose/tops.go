@@ -49,14 +49,17 @@ func (c *composer) stripsFlowers() bool {
 	case c.has(inFlowers...), c.has(cause.Detached), c.cutsBloom():
 		return true
 	}
-	return c.weakFor() && c.root != nil && c.grave()
+	return c.weakFor() && c.root != nil && c.grave() || c.limpOnDeadRoots()
 }
 
 // weakFor says whether its roots do not feed flowers.
 func (c *composer) weakFor() bool {
 	shrunk := c.reserves() == facts.Shrivelled && c.Facts.Reserves.Known
-	return c.roots < 0.25 || c.roots < 0.5 && (c.limp && !c.thirsty || shrunk)
+	return c.roots < 0.25 || c.roots < mostDead && (c.limp && !c.thirsty || shrunk) || c.limpOnDeadRoots()
 }
+
+// limpOnDeadRoots says whether it hangs limp and most of its roots were counted dead: that is not thirst alone.
+func (c *composer) limpOnDeadRoots() bool { return c.limp && c.mostRootsDead() && !c.piece }
 
 // leavesOff takes marked leaves off, once it has drunk, and not beside rot that
 // is left uncut.

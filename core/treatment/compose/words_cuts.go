@@ -75,10 +75,22 @@ func sayLeaves(w saying) string {
 		how = ": stalks twisted out whole, with washed hands."
 	}
 	which := orWord(p.What, "worst")
+	if which == twisted {
+		how = ", whole at the stalk; the growing point stays."
+		which = "twisted young"
+	}
 	if p.N.Known {
 		return fmt.Sprintf("Take off the %s leaves, %g of them", which, p.N.Value) + how
 	}
 	return fmt.Sprintf("Take off the %s leaves, %.0f %% of all leaves at most", which, 100*p.Share.Or(1.0/3)) + how
+}
+
+func sayTrimBranch(w saying) string {
+	if w.Params.What == twisted {
+		return "Cut every twisted tip off, just above a node below its last twisted leaf: the mites sit inside. " +
+			"No more than a third of its leaves; if all are twisted, the worst first."
+	}
+	return "Cut stems back at different lengths, each just above a node."
 }
 
 func sayTrim(w saying) string {

@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"strings"
 
+	"tendermend/core/cause"
 	"tendermend/core/treatment"
 )
 
@@ -11,6 +12,39 @@ import (
 var wayWords = map[string]string{
 	"air": "through the air", "contact": "by touch", "soil": "with the medium", "tools": "on blades and hands",
 	"vector": "on insects", "water": "in drops of water",
+}
+
+// signsLeft is what says that a pest of leaves is still there, and where it is seen (common practice).
+var signsLeft = map[cause.ID]string{
+	cause.SpiderMite:    "no web and no moving dot on the undersides (use a hand lens)",
+	cause.FlatMite:      "no new pits or silver on the newest growth",
+	cause.BroadMite:     "the newest leaves straight and green, none cupped, hard or bronzed",
+	cause.Thrips:        "no silver streak or black dot on the newest growth and flowers",
+	cause.Aphid:         "none on tips and buds, nothing sticky",
+	cause.Whitefly:      "none flies up when it is touched, none on the undersides",
+	cause.Mealybug:      "no wool in joints and sheaths or at the rim",
+	cause.SoftScale:     "no bump along veins and stalks, nothing sticky",
+	cause.ArmouredScale: "no shield at the leaf bases or under dry sheaths",
+	cause.LeafMiner:     "no new winding line in a leaf",
+}
+
+// onRibs says where pests sit on what has no leaves.
+var onRibs = strings.NewReplacer(
+	"on the undersides", "on ribs and joints", "in joints and sheaths", "in ribs and joints", "along veins and stalks",
+	"along its ribs", "at the leaf bases or under dry sheaths", "on ribs and joints", "leaves straight", "growth straight",
+)
+
+// asksForPests says what a look asks for of the pests of leaves that were accepted.
+func (w saying) asksForPests() (asks string) {
+	for _, id := range w.pests {
+		if sign, known := signsLeft[id]; known {
+			if w.leafless {
+				sign = onRibs.Replace(sign)
+			}
+			asks += ", " + sign
+		}
+	}
+	return asks
 }
 
 func sayIsolate(w saying) string {

@@ -95,14 +95,33 @@ func sayPotIn(w saying) string {
 		return "Set the top upright, 2 to 3 cm deep, so that it stands." + dry
 	case p.How == "1 or 2 nodes, or 3 cm, under":
 		return "Set the top with 1 or 2 nodes, or 3 cm, in the mix." + dry
-	case w.habitID == treatment.BulbPlant:
-		return "Set the bulb with its neck free, 1 to 2 cm of pot left for water." + dry
+	case w.habitID == treatment.BulbPlant && !w.staysWhole():
+		return "Set it " + w.bulbDepth() + ", 1 to 2 cm of pot left for water." + dry
 	case p.Depth == "on":
 		return "Pot it with its base on the mix, not in it, 1 to 2 cm free below the rim." + dry
 	case p.Depth == "just in":
 		return "Pot it with its base just in the mix, no deeper than half a centimetre." + dry
 	}
 	return "Pot it with its base at its old height, 1 to 2 cm free below the rim." + dry
+}
+
+// bulbDepths are how deep bulbs and tubers are set, by genus (common practice).
+var bulbDepths = map[string]string{
+	"Hippeastrum": "with the upper half of the bulb free", "Cyclamen": "with the upper half of the tuber free",
+	"Bowiea": "with two thirds of the bulb free", "Ledebouria": "with two thirds of the bulbs free",
+	"Caladium": "with the tuber 3 to 5 cm deep", "Zantedeschia": "with the tuber 3 to 5 cm deep",
+	"Oxalis": "with the bulbs 3 to 5 cm deep", "Gloriosa": "with the tuber 3 to 5 cm deep",
+	"Begonia": "with the hollow side of the tuber up, just under the mix",
+	"Lilium":  "with the bulb twice as deep as it is high", "Clivia": "with its base at its old height",
+}
+
+// bulbDepth says how deep a bulb or tuber is set; where its genus is not known for another depth its neck stays free.
+func (w saying) bulbDepth() string {
+	genus, _, _ := strings.Cut(w.kind.Botanical, " ")
+	if depth, known := bulbDepths[genus]; known {
+		return depth
+	}
+	return "with the neck of the bulb free"
 }
 
 // potPieces says how a part or a piece is set.

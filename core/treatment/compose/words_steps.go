@@ -59,6 +59,9 @@ func sayLook(w saying) string {
 		return "Decide: keep it or discard it? " + working.Capital(p.Note) + closing(p.Note)
 	case strings.HasPrefix(p.Note, beforeWork):
 		return said + " " + p.Note
+	case p.Note == anyLeft && w.asksForPests() != "":
+		return said + ", against the picture: marks as they were" + w.asksForPests() + "? " +
+			"What is left is treated where it sits."
 	case p.Note == "":
 		return said + ", against the picture: " + w.asks() + "?"
 	case asksWhetherFirm(w.step):
@@ -93,7 +96,7 @@ func (w saying) asks() string {
 	if w.has(cause.RootMealybug) {
 		asks += ", no white wool at the holes, the rim or its foot"
 	}
-	return asks
+	return asks + w.asksForPests()
 }
 
 // saySlideLook tells wool from sound roots where it lives there: both are white.

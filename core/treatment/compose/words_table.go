@@ -210,7 +210,7 @@ var sayings = map[treatment.OperatorID]sayer{
 			working.Measured(w.Params.Days.Or(12), "day"))
 	},
 	treatment.Refill:     fixedly("Set the tips into the mother's bare spots, in moist mix, so that none rocks."),
-	treatment.TrimBranch: fixedly("Cut stems back at different lengths, each just above a node."),
+	treatment.TrimBranch: sayTrimBranch,
 	treatment.Turn:       fixedly("Turn it by a quarter; mark the side."),
 	treatment.VirusTest:  fixedly("Test two leaves with a strip or through a laboratory, and write the result down."),
 	treatment.KeepApart: fixedly("Keep it apart for good: its own blade, tray and water, washed by itself. Nothing " +
