@@ -20,7 +20,7 @@ const (
 )
 
 // firmAgain asks on the days after a limp plant drank, while one dries that hangs limp in the wet, or where
-// nothing else looks at a limp plant in its first week, whether it stands firm again, and what is to be done
+// nothing else looks at a limp plant in its first days, whether it stands firm again, and what is to be done
 // where it does not: thirst is over in days, roots that cannot drink are not.
 func (c *composer) firmAgain(list []*sit) []*sit {
 	if !c.limp || c.bareRooted() || c.habitID == treatment.AirPlant {
@@ -46,13 +46,16 @@ func (c *composer) firmAgain(list []*sit) []*sit {
 	return c.firmBy(list, list, plumpEvery, 1+plumpsWithin, plumpEvery, "")
 }
 
-// lookedSoon says whether a plan looks at the plant within its first week.
+// lookedBy is by which day a limp plant is looked at first (common practice).
+const lookedBy = 4
+
+// lookedSoon says whether a plan looks at the plant within its first days.
 func lookedSoon(list []*sit) bool {
 	return slices.ContainsFunc(list, func(s *sit) bool {
 		looks := has(s.steps, treatment.SlideLook, treatment.Unpot) || slices.ContainsFunc(s.steps, func(x step) bool {
 			return x.Op == treatment.Look && x.Params.What != keepOrDiscard
 		})
-		return s.dated && s.day <= opensSoon && looks
+		return s.dated && s.day <= lookedBy && looks
 	})
 }
 

@@ -173,8 +173,8 @@ func (c *composer) rescueAsked(list []*sit, said string) []*sit {
 }
 
 // noRootFound says whether no live root was counted of a plant that should have some.
-func (c *composer) noRootFound() bool {
-	return c.rootless && c.Facts.LiveRoots.Known && !c.piece && c.habitID != treatment.AirPlant
+func (x *subject) noRootFound() bool {
+	return x.rootless && x.Facts.LiveRoots.Known && !x.piece && x.habitID != treatment.AirPlant
 }
 
 // rootlessLooks looks at what has no live root until its rescue is planned: every three days where it hangs

@@ -6,6 +6,7 @@ import (
 	"testing"
 
 	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
 
 	"tendermend/core/treatment"
 )
@@ -55,13 +56,6 @@ func TestWhatIsLetGoIsNotLookedAt(t *testing.T) {
 		words, _ := said(t, `{"kind":"cycas-revoluta","causes":["virus"],"on":"2026-04-14","answers":{"moist":"right",
 			"liveRoots":9,"limp":true`+more+`,"place":{"warmthC":20}}`, treatment.Look)
 		assert.Equal(t, asked, strings.Contains(strings.Join(words, " "), "Still as limp"), more)
-	}
-}
-
-// A look on the seventh day is one of the first week, and one on the eighth is not.
-func TestALookOfTheFirstWeek(t *testing.T) {
-	for day, soon := range map[int]bool{0: true, 7: true, 8: false} {
-		assert.Equal(t, soon, lookedSoon([]*sit{{dated: true, day: day, steps: []step{do(treatment.Look)}}}), day)
 	}
 }
 
@@ -116,5 +110,39 @@ func TestALimpPlantIsNotWateredBeforeItsBallIsLifted(t *testing.T) {
 		words, _ := said(t, `{"kind":"scindapsus-pictus","causes":["pot-bound"],"on":"2026-05-15","answers":{`+answers+`,
 			"potWidthCm":12},"place":{"warmthC":22}}`, treatment.PreWater)
 		assert.Equal(t, watered, len(words) > 0, answers)
+	}
+}
+
+// A limp plant is looked at within four days: one whose first look would come later gets looks of its own.
+func TestALimpPlantIsSeenWithinFourDays(t *testing.T) {
+	for by, soon := range map[int]bool{0: true, 4: true, 5: false} {
+		looks := []*sit{{dated: true, day: by, steps: []step{do(treatment.Look)}}}
+		assert.Equal(t, soon, lookedSoon(looks), by)
+	}
+	_, days := said(t, `{"kind":"monstera-deliciosa","causes":["settling-in"],"on":"2026-06-15",
+		"answers":{"limp":true,"moist":"right","newcomerDays":2,"potWidthCm":14},"place":{"warmthC":20}}`, treatment.Look)
+	require.NotEmpty(t, days)
+	assert.Equal(t, 3, days[0])
+}
+
+// The top of a medium is loosened where it stays, not where the plant is in a new one by the next day.
+func TestANewMixIsNotLoosened(t *testing.T) {
+	for causes, loosened := range map[string]bool{`"overwatering","pot-too-big"`: false, `"overwatering"`: true} {
+		words, _ := said(t, fmt.Sprintf(`{"kind":"hemigraphis-alternata","causes":[%s],"on":"2026-06-15",
+			"answers":{"moist":"wet","potWidthCm":18,"liveRoots":4,"deadRoots":12},"place":{"warmthC":20}}`, causes),
+			treatment.Loosen)
+		assert.Equal(t, loosened, strings.Contains(strings.Join(words, " "), "caked"), causes)
+	}
+}
+
+// Of a palm's or a cycad's few fronds fewer are taken than of other leaves.
+func TestFewFrondsAreTaken(t *testing.T) {
+	for kind, share := range map[string]string{
+		"cycas-revoluta": "10 %", "howea-forsteriana": "10 %", "ficus-lyrata": "25 %",
+	} {
+		words, _ := said(t, fmt.Sprintf(`{"kind":%q,"causes":["rust"],"on":"2026-06-15",
+			"answers":{"moist":"right","potWidthCm":18},"place":{"warmthC":20}}`, kind), treatment.RemoveLeaves)
+		require.NotEmpty(t, words, kind)
+		assert.Contains(t, words[0], share, kind)
 	}
 }

@@ -33,6 +33,7 @@ var placings = map[treatment.OperatorID]placing{
 	treatment.LabelDrug:   placeDrug,
 	treatment.Release:     placeRelease,
 	treatment.SlideLook:   func(c *composer, _ *plain) bool { return c.sitsOnDay() || c.piece },
+	treatment.Loosen:      func(c *composer, p *plain) bool { return c.sitsOnDay() && c.sat <= p.day+1 }, // the mix is new
 	treatment.Turn:        placeTurn,
 	treatment.Supplement:  placeFeed,
 	treatment.FeedIt:      placeFeed,

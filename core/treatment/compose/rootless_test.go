@@ -6,6 +6,7 @@ import (
 	"testing"
 
 	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
 
 	"tendermend/core/treatment"
 )
@@ -85,4 +86,28 @@ func TestAMotherSoakedHasHerOwnLineForWater(t *testing.T) {
 	rules, days := said(t, `{"kind":"saintpaulia-ionantha","causes":["offset-drain"],"on":"2026-09-15","answers":
 		{"limp":true,"moist":"dry","liveRoots":18,"deadRoots":3},"place":{"warmthC":22}}`, treatment.ByRule)
 	assert.Equal(t, []int{drinkDays}, days, rules)
+}
+
+// Where no root lives to drink, a medium that repels is of no account: it is worked on today as what lost its roots,
+// without a soak, and a wait. What has roots is soaked first.
+func TestWithoutRootsAMediumNeedNotDrinkFirst(t *testing.T) {
+	for _, kind := range []string{"monstera-deliciosa", "vanilla-planifolia"} {
+		for live, waits := range map[float64]bool{0: false, 4: true} {
+			situation := fmt.Sprintf(`{"kind":%q,"causes":["medium-repels"],"on":"2026-06-15","answers":{"limp":true,
+				"moist":"dry","newcomerDays":200,"potWidthCm":14,"liveRoots":%g,"deadRoots":6},"place":{"warmthC":20}}`, kind, live)
+			_, opened := said(t, situation, treatment.Unpot)
+			_, soaked := said(t, situation, treatment.Soak)
+			require.NotEmpty(t, opened, situation)
+			assert.Equal(t, waits, opened[0] != 0, situation)
+			assert.Equal(t, waits, len(soaked) > 0 && soaked[0] == 0, situation)
+		}
+	}
+}
+
+// A cup is filled today though no root lives: it drinks through its leaves while it waits for cooler days.
+func TestACupIsFilledThoughNoRootLives(t *testing.T) {
+	_, filled := said(t, `{"kind":"guzmania-lingulata","causes":["root-mealybug"],"on":"2026-12-15",
+		"answers":{"limp":true,"moist":"dry","potWidthCm":14,"liveRoots":0,"deadRoots":6},"place":{"warmthC":31}}`,
+		treatment.CupFill)
+	assert.Contains(t, filled, 0)
 }

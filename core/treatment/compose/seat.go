@@ -246,8 +246,10 @@ func (c *composer) firstWater(w float64, light bool) []step {
 
 // betterWater names the water, where tap water is not right.
 func (c *composer) betterWater() treatment.Water {
-	if c.habitID == treatment.Carnivore || c.has(cause.WaterQuality, cause.SoftenedWater, cause.Fluoride,
-		cause.PhOff) {
+	if c.has(cause.Fluoride) {
+		return noFluoride
+	}
+	if c.habitID == treatment.Carnivore || c.has(cause.WaterQuality, cause.SoftenedWater, cause.PhOff) {
 		return "low-mineral"
 	}
 	if c.has(cause.Chlorine) {

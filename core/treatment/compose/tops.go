@@ -61,6 +61,13 @@ func (c *composer) weakFor() bool {
 // limpOnDeadRoots says whether it hangs limp and most of its roots were counted dead: that is not thirst alone.
 func (c *composer) limpOnDeadRoots() bool { return c.limp && c.mostRootsDead() && !c.piece }
 
+// How much of all leaves is taken at most where they are marked; of palms and cycads, which make few fronds a year,
+// less (common practice).
+const (
+	markedShare  = 0.25
+	markedFronds = 0.1
+)
+
 // leavesOff takes marked leaves off, once it has drunk, and not beside rot that
 // is left uncut.
 func (c *composer) leavesOff() {
@@ -77,7 +84,10 @@ func (c *composer) leavesOff() {
 		return
 	}
 	l := do(treatment.RemoveLeaves, organ(treatment.OnLeaf), what("marked"), func(s *step) { s.Cause = c.leaf.cause })
-	l.Params.Share = num(0.25)
+	l.Params.Share = num(markedShare)
+	if c.is(treatment.Palm, treatment.Cycad) {
+		l.Params.Share = num(markedFronds)
+	}
 	if c.leaf.mush {
 		l.Params.What, l.Params.Mush = "mush", true
 	}
