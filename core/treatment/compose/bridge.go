@@ -136,9 +136,13 @@ func (c *composer) bridgeWater() {
 	case c.thirsty:
 		c.afterTheSoak()
 	case c.drownedNow():
-		day0(treatment.HoldWater, until(due))
+		if c.gated {
+			day0(treatment.HoldWater, until(due))
+			c.draft.gateFirst(due, do(treatment.ByRule, how("light"), water(c.betterWater())))
+		} else { // its day is known and comes soon: said in one line
+			day0(treatment.HoldWater, until(due), how(thenLight), water(c.betterWater()))
+		}
 		c.draft.at(0, rankWater, c.drains())
-		c.draft.gateFirst(due, do(treatment.ByRule, how("light"), water(c.betterWater())))
 	case c.roots < 0.5 && c.kind.WaterRule != plant.WetTray:
 		day0(treatment.ByRule, how("half"), water(c.betterWater()))
 	default:

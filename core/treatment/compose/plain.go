@@ -141,8 +141,12 @@ func (c *composer) foundDue() bool {
 func placeFlush(c *composer, p *plain) bool {
 	p.step.Params.Water = cmp.Or(c.betterWater(), treatment.LowMineral)
 	p.step.Params.ML = num(3 * float64(int(PotML(c.potWidth(), c.shape(c.potWidth())))))
-	if c.sitsOnDay() && p.day >= c.sat-14 {
+	switch {
+	case c.sitsOnDay() && p.day >= c.sat-14:
 		c.leave(string(p.step.Op), "the fresh mix does it")
+		return true
+	case c.root != nil && c.noRootFound():
+		c.leave(string(p.step.Op), "no root lives that the salts could hurt, and it gets a fresh mix")
 		return true
 	}
 	if c.thirsty && p.day < drinkDays {

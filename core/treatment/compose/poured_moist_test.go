@@ -2,6 +2,8 @@ package compose
 
 import (
 	"fmt"
+	"slices"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -69,5 +71,30 @@ func TestAWetPotIsNotWettedThrough(t *testing.T) {
 		words, _ := said(t, `{"kind":"vriesea-splendens","causes":["drought"],"on":"2026-03-15","answers":{"moist":"`+moist+
 			`","limp":true,"liveRoots":18},"place":{"warmthC":20}}`, treatment.FirstWater)
 		assert.Len(t, words, want, moist)
+	}
+}
+
+// What stands wet until work on its roots is held dry, then watered lightly: in one line where its day is known, and in
+// one of its own where it waits for something that must be seen.
+func TestHeldDryUntilItsRootsAreWorkedOn(t *testing.T) {
+	for warmth, known := range map[float64]bool{20: true, 36: false} {
+		situation := fmt.Sprintf(`{"kind":"pilea-cadierei","wish":"refresh","on":"2026-06-15","answers":{"moist":"wet",
+			"newcomerDays":2,"potWidthCm":9,"liveRoots":5,"deadRoots":3},"place":{"warmthC":%g}}`, warmth)
+		held, _ := said(t, situation, treatment.HoldWater)
+		require.Len(t, held, 1)
+		assert.Equal(t, known, strings.Contains(held[0], "until the work on its roots, give it a little water"), held[0])
+		light, _ := said(t, situation, treatment.ByRule)
+		assert.Equal(t, !known, slices.ContainsFunc(light, func(w string) bool { return strings.Contains(w, "lightly") }))
+	}
+}
+
+// No pot of dead roots is flushed of its salts: it gets a fresh mix.
+func TestAPotWithoutALiveRootIsNotFlushed(t *testing.T) {
+	for live, flushed := range map[float64]bool{0: false, 12: true} {
+		situation := fmt.Sprintf(`{"kind":"fatsia-japonica","causes":["salt-injury","dry-root-loss"],"on":"2026-08-15",
+			"answers":{"moist":"right","potWidthCm":26,"liveRoots":%g,"deadRoots":3},"place":{"warmthC":31}}`, live)
+		words, _ := said(t, situation, treatment.Flush)
+		assert.Equal(t, flushed, len(words) > 0, live)
+		assert.Equal(t, !flushed, leftOut(t, situation, string(treatment.Flush)) != "", live)
 	}
 }

@@ -232,8 +232,20 @@ func (c *composer) hasItsRoots() bool {
 	return c.counted && c.roots >= mostDead && (c.growing() || over)
 }
 
-// sayHold says until when it gets no water: how dry its kind wants it before the next, where that ends it.
+// sayHold says until when it gets no water, and what it gets after that where its roots are worked on soon.
 func sayHold(w saying) string {
+	if w.Params.How == thenLight {
+		return w.heldUntilDue() + " From then on, until the work on its roots, give it a little " + waterKind(w) +
+			" each time it is as dry again."
+	}
+	return w.heldUntilDue()
+}
+
+// thenLight is how a plant is watered that is held dry first, until the day on which its roots are worked on.
+const thenLight = "then light"
+
+// heldUntilDue says until when it gets no water: how dry its kind wants it before the next, where that ends it.
+func (w saying) heldUntilDue() string {
 	until, rule := w.ends(), w.ruleWords()
 	switch {
 	case !until.Same(due):
