@@ -31,6 +31,7 @@ type tracing struct {
 	sick     []exposure.Sick
 	found    map[uuid.UUID]day.Day // when each of them was found to have it
 	contacts []exposure.Contact
+	asked    map[uuid.UUID]bool // of whom the contacts were asked for
 	kinds    plant.Kinds
 	exposed  []exposure.Exposed
 	told     []exposure.Exposed              // those of them that are listed
@@ -58,7 +59,7 @@ func (t *tracing) gather(ctx context.Context, only *uuid.UUID) (err error) {
 		return err
 	}
 	t.met, t.known = map[uuid.UUID]store.Met{}, map[uuid.UUID]store.Outbreaker{}
-	t.found = map[uuid.UUID]day.Day{}
+	t.found, t.asked = map[uuid.UUID]day.Day{}, map[uuid.UUID]bool{}
 	for _, o := range having {
 		t.knows(o)
 		has := o.Has(t.cause)
@@ -144,23 +145,21 @@ func (t *tracing) tied(ctx context.Context, plants []uuid.UUID, since day.Day, b
 	if err != nil {
 		return err
 	}
-	have := map[exposure.Contact]bool{}
-	for _, c := range t.contacts {
-		have[c] = true
-		c.From, c.To = c.To, c.From
-		have[c] = true
-	}
+	t.contacts = slices.Grow(t.contacts, len(more))
 	unknown := map[uuid.UUID]bool{}
 	for _, c := range more {
-		if have[c] {
-			continue
+		if t.asked[c.From] || t.asked[c.To] {
+			continue // all that one had to do with was asked for before
 		}
 		t.contacts = append(t.contacts, c)
-		for _, id := range []uuid.UUID{c.From, c.To} {
+		for _, id := range [...]uuid.UUID{c.From, c.To} {
 			if _, known := t.met[id]; !known {
 				unknown[id] = true
 			}
 		}
+	}
+	for _, id := range plants {
+		t.asked[id] = true
 	}
 	if len(unknown) == 0 {
 		return nil
@@ -265,9 +264,11 @@ func (t *tracing) role(o store.Outbreaker) Role {
 // plants lists all that the outbreak concerns, by role, the likeliest first.
 func (t *tracing) plants() []OutbreakPlant {
 	list := []OutbreakPlant{}
-	traced := map[uuid.UUID]exposure.Exposed{}
-	for _, e := range t.exposed {
-		traced[e.Plant] = e
+	traced := map[uuid.UUID]exposure.Exposed{} // of those that are named
+	for i := range t.exposed {
+		if _, named := t.known[t.exposed[i].Plant]; named {
+			traced[t.exposed[i].Plant] = t.exposed[i]
+		}
 	}
 	for _, o := range t.known {
 		role := t.role(o)

@@ -9,8 +9,8 @@ import (
 	"tendermend/core/day"
 )
 
-// web is a question laid out: its plants by number, in the order of their ids, and what leads from each of
-// them to others. Thousands of contacts are gone over for each plant that may hand something on.
+// web is a question laid out: its plants by number, in the order in which they are named, and what leads from each
+// of them to others. Thousands of contacts are gone over for each plant that may hand something on.
 type web struct {
 	Question
 	how        carrier
@@ -49,19 +49,15 @@ type way struct {
 func laidOut(q Question) *web {
 	w := &web{Question: q, how: carriedBy(q.Cause), generation: q.generations()}
 	w.incubation = w.generation(q.On)
-	w.number()
-	w.out = make([][]edge, len(w.plants))
+	w.numbers = make(map[uuid.UUID]int32, len(q.Contacts)/8)
+	for _, s := range q.Sick {
+		w.number(s.Plant)
+	}
+	ends := make([][2]int32, len(q.Contacts))
 	for i := range q.Contacts {
-		c := &q.Contacts[i]
-		from, to := w.numbers[c.From], w.numbers[c.To]
-		w.out[from] = append(w.out[from], edge{to, int32(i), false})
-		if !c.Tie.oneWay() {
-			w.out[to] = append(w.out[to], edge{from, int32(i), true})
-		}
+		ends[i] = [2]int32{w.number(q.Contacts[i].From), w.number(q.Contacts[i].To)}
 	}
-	for _, list := range w.out {
-		slices.SortStableFunc(list, func(x, y edge) int { return cmp.Compare(x.to, y.to) })
-	}
+	w.lead(ends)
 	w.has, w.towards = make([]bool, len(w.plants)), make([]toward, len(w.plants))
 	for _, s := range q.Sick {
 		w.has[w.numbers[s.Plant]] = true
@@ -69,23 +65,46 @@ func laidOut(q Question) *web {
 	return w
 }
 
-// number gives every plant of the question a number, in the order of their ids.
-func (w *web) number() {
-	w.numbers = make(map[uuid.UUID]int32, len(w.Contacts)/8)
-	for _, s := range w.Sick {
-		w.numbers[s.Plant] = 0
+// lead lays out what leads from each plant to others, by the plants that each contact ties. All of it lies in one row,
+// each plant's part cut from it.
+func (w *web) lead(ends [][2]int32) {
+	many, all := make([]int, len(w.plants)), 0
+	both := func(i int) bool { return !w.Contacts[i].Tie.oneWay() }
+	for i, end := range ends {
+		many[end[0]]++
+		all++
+		if both(i) {
+			many[end[1]]++
+			all++
+		}
 	}
-	for i := range w.Contacts {
-		w.numbers[w.Contacts[i].From], w.numbers[w.Contacts[i].To] = 0, 0
+	row := make([]edge, all)
+	w.out = make([][]edge, len(w.plants))
+	for plant, n := range many {
+		w.out[plant], row = row[:0:n], row[n:]
 	}
-	w.plants = make([]uuid.UUID, 0, len(w.numbers))
-	for id := range w.numbers {
-		w.plants = append(w.plants, id)
+	for i, end := range ends {
+		from, to := end[0], end[1]
+		w.out[from] = append(w.out[from], edge{to, int32(i), false})
+		if both(i) {
+			w.out[to] = append(w.out[to], edge{from, int32(i), true})
+		}
 	}
-	slices.SortFunc(w.plants, byID)
-	for i, id := range w.plants {
-		w.numbers[id] = int32(i)
+	for _, list := range w.out {
+		slices.SortFunc(list, func(x, y edge) int {
+			return cmp.Or(cmp.Compare(x.to, y.to), cmp.Compare(x.contact, y.contact))
+		})
 	}
+}
+
+// number gives a plant its number, the next one where it has none yet.
+func (w *web) number(id uuid.UUID) int32 {
+	n, known := w.numbers[id]
+	if !known {
+		n = int32(len(w.plants))
+		w.numbers[id], w.plants = n, append(w.plants, id)
+	}
+	return n
 }
 
 // from finds whom one that has it reaches, straight or by one between. What caught it hands it on one
