@@ -109,6 +109,24 @@ func TestASentenceIsReadConfirmedAndKept(t *testing.T) {
 	h.see("Yellow pothos")
 }
 
+// Who says "my orchid" and no more is asked which by the commonest, and goes on without knowing it as well.
+func TestAnOrchidIsAskedWhich(t *testing.T) {
+	h := &taps{page: start(t, true).page(t, 390, 844)}
+	h.openDemo("/trouble")
+	h.fill("Or say it in your own words", "my orchid has limp leaves")
+	h.tap("Read it")
+	h.tap("Go on")
+	h.see("Which orchid is it?")
+	h.keep("g9-which-orchid")
+	assert.Equal(t, "H1", eval[string](h.page, `document.activeElement.tagName`))
+	h.click(`//ul[1]/li[1]/button[contains(., "moth orchid")]`)
+	h.until(`document.querySelector('fieldset[class*=three]') !== null`)
+	h.tap("Back")
+	h.see("Which orchid is it?")
+	h.tap("I do not know")
+	h.until(`document.querySelector('fieldset[class*=three]') !== null`)
+}
+
 // keep takes a picture where somebody wants to look at it.
 func (p *page) keep(name string) {
 	if dir := os.Getenv("LOOK_AT"); dir != "" {

@@ -31,9 +31,10 @@ type readInput struct {
 
 // ReadView is what a text was read as, to be confirmed by who wrote it.
 type ReadView struct {
-	Kinds   []plant.Profile `json:"kinds" doc:"Kinds that it may be about, likeliest first."`
-	Present []everyday.Seen `json:"present"`
-	Absent  []string        `json:"absent"`
+	Kinds   []plant.Profile  `json:"kinds" doc:"Kinds that it may be about, likeliest first."`
+	Group   *plant.KindGroup `json:"group,omitempty" doc:"The group that it speaks of, where it names no kind."`
+	Present []everyday.Seen  `json:"present"`
+	Absent  []string         `json:"absent"`
 }
 
 type troubleInput struct {
@@ -85,6 +86,9 @@ func (srv *server) readText(ctx context.Context, a store.Account, in *readInput)
 		if p, known := kinds.ByID(id); known {
 			view.Kinds = append(view.Kinds, p)
 		}
+	}
+	if g, known := everyday.GroupIn(in.Body.Text); known && len(view.Kinds) == 0 {
+		view.Group = &g
 	}
 	return &body[ReadView]{view}, nil
 }

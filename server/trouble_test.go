@@ -36,6 +36,28 @@ func TestWhatIsSaidIsRead(t *testing.T) {
 	assert.Equal(t, 401, visit(t, at).call("POST", "/api/read", said).status)
 }
 
+// Where a group is spoken of and no kind, its commonest are told; a kind that is named is enough.
+func TestAGroupThatIsSpokenOf(t *testing.T) {
+	_, url := serve(t, server.Options{OpenAccounts: true})
+	c := member(t, url, "owner@example.org")
+	read := func(text string) map[string]any {
+		a := c.call("POST", "/api/read", map[string]any{"text": text})
+		require.Equal(t, 200, a.status, a.raw)
+		return a.body
+	}
+	orchid := read("my orchid is limp")
+	assert.Empty(t, orchid["kinds"])
+	assert.Equal(t, "orchid", at(t, orchid, "group", "said"))
+	assert.Equal(t, "phalaenopsis-hybrid", at(t, orchid, "group", "kinds", 0, "id"))
+	assert.Equal(t, "monopodial-orchid", at(t, orchid, "group", "habits", 0))
+	named := read("my moth orchid is limp, the other orchids are fine")
+	assert.NotEmpty(t, named["kinds"])
+	assert.NotContains(t, named, "group")
+	assert.NotContains(t, read("it is limp"), "group")
+	found := c.call("GET", "/api/profiles?q=succulent", nil).body["profiles"].([]any)
+	assert.Equal(t, "crassula-ovata", found[0].(map[string]any)["id"], "the commonest first")
+}
+
 // Any plant can be asked about, also one of which nobody knows what it is.
 func TestTroubleOfAnyPlant(t *testing.T) {
 	_, url := serve(t, server.Options{OpenAccounts: true})

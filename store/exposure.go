@@ -46,6 +46,14 @@ const (
 	outbreakerColumns = metColumns + `, name, label, place_id, isolation, bad_source, suspected, exposures`
 )
 
+// ofEach reads something of each plant of a list, $2, of a collection, $1, by looking each of them up as asked.plant:
+// statements that are planned once know neither how long a list is nor how many plants one collection has among others,
+// and else went over all of these for each plant asked for.
+func ofEach(columns, from string) string {
+	return `unnest($2::uuid[]) as asked (plant) cross join lateral (
+		select ` + columns + ` from ` + from + ` offset 0) each`
+}
+
 // CleanOf is the last day on which it was looked at for a cause without a find; nil
 // where nobody did.
 func (o Met) CleanOf(id cause.ID) *day.Day {
@@ -113,7 +121,8 @@ func (s *Store) Outbreakers(ctx context.Context, collection uuid.UUID, ids []uui
 	list []Outbreaker, err error,
 ) {
 	err = sqlx.SelectContext(ctx, s.q(), &list,
-		`select `+outbreakerColumns+` from plants where collection_id = $1 and id = any($2)`, collection, idsOf(ids))
+		`select each.* from `+ofEach(outbreakerColumns, `plants where collection_id = $1 and id = asked.plant`),
+		collection, idsOf(ids))
 	if err != nil {
 		return nil, fmt.Errorf("reading plants of an outbreak: %w", err)
 	}
@@ -124,7 +133,8 @@ func (s *Store) Outbreakers(ctx context.Context, collection uuid.UUID, ids []uui
 func (s *Store) WereMet(ctx context.Context, collection uuid.UUID, ids []uuid.UUID) (list []Met, err error) {
 	list, err = many(ctx, s.q(), func(m *Met) []any {
 		return []any{&m.ID, &m.Profile, &m.Here, &m.PestsClean, &m.FoundWell, &m.CameOn}
-	}, `select `+metColumns+` from plants where collection_id = $1 and id = any($2)`, collection, idsOf(ids))
+	}, `select each.* from `+ofEach(metColumns, `plants where collection_id = $1 and id = asked.plant`),
+		collection, idsOf(ids))
 	if err != nil {
 		return nil, fmt.Errorf("reading whom a plant met: %w", err)
 	}
@@ -157,27 +167,28 @@ func (s *Store) stoodTogether(
 	ctx context.Context, collection uuid.UUID, plants []uuid.UUID, since, on day.Day,
 ) ([]exposure.Contact, error) {
 	const overlap = `x.collection_id = $1 and (x.until_day is null or x.until_day > $3) and x.from_day <= $4`
+	own := ofEach(`x.place_id`, `stays x where x.plant_id = asked.plant and `+overlap)
 	all, err := many(ctx, s.q(), func(x *exposure.Stood) []any {
 		return []any{&x.Plant, &x.Place, &x.Tray, &x.Apart, &x.From, &x.Until}
 	}, `
 		select x.plant_id, x.place_id, x.tray, x.apart, x.from_day, x.until_day from stays x where `+overlap+`
-			and x.place_id in (select place_id from stays x where plant_id = any($2) and `+overlap+`)
+			and x.place_id in (select each.place_id from `+own+`)
 		order by x.plant_id, x.from_day`, collection, idsOf(plants), since, on)
 	if err != nil {
 		return nil, fmt.Errorf("reading who stood beside whom: %w", err)
 	}
-	var own []exposure.Stood
+	var stood []exposure.Stood
 	crowd := map[uuid.UUID]int{}
 	asked := setOf(plants)
 	for _, stay := range all {
 		if asked[stay.Plant] {
-			own = append(own, stay)
+			stood = append(stood, stay)
 		}
 		if stay.Until == nil {
 			crowd[stay.Place]++
 		}
 	}
-	return exposure.Standing(own, all, on, crowd), nil
+	return exposure.Standing(stood, all, on, crowd), nil
 }
 
 func (s *Store) workedTogether(
@@ -187,8 +198,8 @@ func (s *Store) workedTogether(
 		return []any{&x.Plant, &x.On, &x.By, &x.At, &x.Blade, &x.Cleaned}
 	}, `
 		select plant_id, on_day, by_name, at, blade, cleaned from hands where collection_id = $1 and (on_day, by_name) in (
-			select on_day, by_name from hands
-			where collection_id = $1 and plant_id = any($2) and on_day between $3 and $4)`,
+			select each.on_day, each.by_name from `+ofEach(`on_day, by_name`,
+		`hands where collection_id = $1 and plant_id = asked.plant and on_day between $3 and $4`)+`)`,
 		collection, idsOf(plants), since, on)
 	if err != nil {
 		return nil, fmt.Errorf("reading whose hands had it: %w", err)
@@ -217,11 +228,11 @@ func (s *Store) kinContacts(ctx context.Context, collection uuid.UUID, plants []
 			cross join (values ('touching'), ('tray')) as ties (tie)
 			where p.collection_id = $1 and p.here and p.pot_of is not null and (p.pot_of = any($2) or p.id = any($2))
 		union all
-		select a.id, b.id, 'came-with', a.arrived_on, a.arrived_on from plants a
-			join plants b on b.collection_id = a.collection_id
-			and b.source = a.source and b.arrived_on = a.arrived_on and b.id <> a.id and b.here
-			where a.collection_id = $1 and a.here and a.id = any($2) and a.source <> ''
-			and (not b.id = any($2) or a.id < b.id)`, collection, idsOf(plants))
+		select each.id, b.id, 'came-with', each.arrived_on, each.arrived_on from `+
+		ofEach(`id, source, arrived_on`, `plants where collection_id = $1 and id = asked.plant and here and source <> ''`)+`
+			cross join lateral (select id from plants where collection_id = $1 and source = each.source
+				and source <> '' and arrived_on = each.arrived_on and here offset 0) b
+			where b.id <> each.id and (not b.id = any($2) or each.id < b.id)`, collection, idsOf(plants))
 	if err != nil {
 		return nil, fmt.Errorf("reading kin: %w", err)
 	}

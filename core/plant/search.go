@@ -23,7 +23,8 @@ type Match struct {
 
 // How well a name answers a query, best first.
 const (
-	exactName = iota
+	ofGroup = iota // it is one of the commonest of the group that is called so
+	exactName
 	nameBegins
 	wordBegins
 	misspelt
@@ -35,7 +36,7 @@ const mostWrong = 2
 
 // Find gives up to limit kinds by any of their names, botanical, former, trade
 // or folk, singular or plural, misspelt by up to two letters; the
-// collection's own first, then the best. Without a query all
+// collection's own first, then the best; of a group, as "orchid", its commonest first. Without a query all
 // are given in order.
 func (k Kinds) Find(query string, limit int) []Profile {
 	list := make([]Profile, 0, min(limit, 20))
@@ -60,6 +61,7 @@ func (k Kinds) Matches(query string, limit int) []Match {
 	if len(found) == 0 { // what is only nearly right is given where nothing is right
 		found = k.ranked(words, name.nearly)
 	}
+	found = commonestFirst(query, found)
 	slices.SortStableFunc(found, func(a, b ranked) int {
 		return cmp.Or(ownFirst(a.Profile, b.Profile), cmp.Compare(a.rank, b.rank), cmp.Compare(a.off, b.off))
 	})
@@ -101,6 +103,20 @@ func (k Kinds) ranked(words []string, answers func(name, []string) (int, int)) (
 		if r.rank < noMatch {
 			found = append(found, r)
 		}
+	}
+	return found
+}
+
+// commonestFirst puts the commonest kinds of a group among those that were found, where its word is looked for: some of
+// them have it in no name.
+func commonestFirst(query string, found []ranked) []ranked {
+	g, known := GroupCalled(query)
+	if !known {
+		return found
+	}
+	for i, p := range g.Kinds {
+		found = slices.DeleteFunc(found, func(r ranked) bool { return r.ID == p.ID })
+		found = append(found, ranked{Match: Match{Profile: p}, rank: ofGroup, off: i})
 	}
 	return found
 }

@@ -16,6 +16,7 @@ import (
 	"tendermend/localpg"
 	"tendermend/server"
 	"tendermend/store"
+	"tendermend/web"
 )
 
 // What the other collections are: a few are made up, the rest are copies of them.
@@ -48,7 +49,7 @@ func amongOthers(
 	if err := beside(ctx, s, url, others); err != nil {
 		return err
 	}
-	h := httptest.NewServer(server.New(s, server.Options{Clock: time.Now, SignInsPerMinute: 1000}))
+	h := httptest.NewServer(server.New(s, server.Options{Clock: time.Now, SignInsPerMinute: 1000, Files: web.Files()}))
 	defer h.Close()
 	fmt.Printf("%-34s %9s %9s %8s   (medians of %d asks each, in turns)\n", "address", "alone", "among", "times", asks)
 	urls := []string{alone, h.URL}

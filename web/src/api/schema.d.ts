@@ -3997,6 +3997,13 @@ export interface components {
       name: string;
       standing: string;
     };
+    KindGroup: {
+      /** @description How they grow, the likeliest first. */
+      habits: string[];
+      kinds: components["schemas"]["Profile"][];
+      /** @description The word, for one of them. */
+      said: string;
+    };
     KindInputBody: {
       profile: components["schemas"]["Profile"];
       /**
@@ -6071,6 +6078,8 @@ export interface components {
     };
     ReadView: {
       absent: string[];
+      /** @description The group that it speaks of, where it names no kind. */
+      group?: components["schemas"]["KindGroup"];
       /** @description Kinds that it may be about, likeliest first. */
       kinds: components["schemas"]["Profile"][];
       present: components["schemas"]["Seen"][];

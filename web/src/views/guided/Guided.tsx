@@ -57,7 +57,12 @@ function Beginning({ guide, set, knowledge, known }: GuidedProps) {
       );
     case "which":
       return (
-        <WhichPlant knowledge={knowledge} pick={(plant) => set({ ...guide, ...plant, step: "ask" })} back={again} />
+        <WhichPlant
+          knowledge={knowledge}
+          group={guide.group}
+          pick={(plant) => set({ ...guide, ...plant, step: "ask" })}
+          back={again}
+        />
       );
     default:
       return (

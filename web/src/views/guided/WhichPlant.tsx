@@ -1,7 +1,7 @@
 import { Button, TextInput } from "@mantine/core";
 import { useDebouncedValue } from "@mantine/hooks";
 import { useState } from "react";
-import type { Knowledge } from "../../api/client";
+import type { Knowledge, Schemas } from "../../api/client";
 import { useProfiles } from "../../api/handbook";
 import { SmallFigure } from "../../figure/Figure";
 import classes from "./Guided.module.css";
@@ -9,6 +9,8 @@ import { Heading } from "./Heading";
 
 interface WhichPlantProps {
   knowledge: Knowledge;
+  /** The group of kinds that was spoken of, as "my orchid"; its commonest are offered first. */
+  group: Schemas["KindGroup"] | undefined;
   pick: (plant: { habit?: string; kind?: string; kindName?: string }) => void;
   back: () => void;
 }
@@ -17,17 +19,22 @@ const unmarked = { growths: 0, leaves: 0, seen: [], looked: ["leaves", "stem", "
 const mostNamed = 5;
 
 /** Which plant it is: by a name, by how it grows, or not at all. */
-export function WhichPlant({ knowledge, pick, back }: WhichPlantProps) {
+export function WhichPlant({ knowledge, group, pick, back }: WhichPlantProps) {
   const [typed, type] = useState("");
   const [words] = useDebouncedValue(typed, 150);
   const kinds = useProfiles(words);
   const found = words.trim() === "" ? [] : (kinds.data?.profiles ?? []).slice(0, mostNamed);
+  const usual = knowledge.habits.find((h) => h.id === group?.habits[0]);
+  const unknown = () => pick(group ? { habit: group.habits[0], kindName: group.said } : {});
+  const grows = [...knowledge.habits].sort((a, b) => placeIn(group, a.id) - placeIn(group, b.id));
   return (
     <>
-      <Heading>Which plant is it?</Heading>
-      <Button size="md" onClick={() => pick({})}>
+      <Heading>{group ? `Which ${group.said} is it?` : "Which plant is it?"}</Heading>
+      {group && <Named kinds={group.kinds} pick={pick} />}
+      <Button size="md" variant={group ? "default" : "filled"} onClick={unknown}>
         I do not know
       </Button>
+      {usual && <p className="soft">It is then taken for a {usual.label.toLowerCase()}.</p>}
       <TextInput
         mt="md"
         type="search"
@@ -36,18 +43,12 @@ export function WhichPlant({ knowledge, pick, back }: WhichPlantProps) {
         value={typed}
         onChange={(e) => type(e.currentTarget.value)}
       />
-      <ul className={classes.named} aria-live="polite">
-        {found.map((p) => (
-          <li key={p.id}>
-            <Button variant="default" onClick={() => pick({ habit: p.habit, kind: p.id, kindName: p.common })}>
-              {p.common} ({p.botanical})
-            </Button>
-          </li>
-        ))}
-      </ul>
+      <div aria-live="polite">
+        <Named kinds={found} pick={pick} />
+      </div>
       <h2>Or how it grows</h2>
       <ul className={classes.habits}>
-        {knowledge.habits.map((h) => (
+        {grows.map((h) => (
           <li key={h.id}>
             <button type="button" onClick={() => pick({ habit: h.id, kindName: h.label.toLowerCase() })}>
               <SmallFigure figure={h.figure} marks={unmarked} />
@@ -62,5 +63,26 @@ export function WhichPlant({ knowledge, pick, back }: WhichPlantProps) {
         </button>
       </p>
     </>
+  );
+}
+
+/** How early a way of growing is offered: those of the group that was spoken of first. */
+const placeIn = (group: Schemas["KindGroup"] | undefined, habit: string) => {
+  const at = group?.habits.indexOf(habit) ?? -1;
+  return at < 0 ? Number.MAX_SAFE_INTEGER : at;
+};
+
+/** Kinds by name, each to be picked. */
+function Named({ kinds, pick }: { kinds: Schemas["Profile"][]; pick: WhichPlantProps["pick"] }) {
+  return (
+    <ul className={classes.named}>
+      {kinds.map((p) => (
+        <li key={p.id}>
+          <Button variant="default" onClick={() => pick({ habit: p.habit, kind: p.id, kindName: p.common })}>
+            {p.common} ({p.botanical})
+          </Button>
+        </li>
+      ))}
+    </ul>
   );
 }

@@ -94,6 +94,47 @@ describe("something is wrong", () => {
     expect(asked.filter((a) => a.method === "POST").length).toBeGreaterThan(1);
   });
 
+  const orchids = {
+    said: "orchid",
+    kinds: [
+      { id: "phalaenopsis-hybrid", habit: "monopodial-orchid", common: "moth orchid", botanical: "Phalaenopsis" },
+    ],
+    habits: ["monopodial-orchid", "sympodial-orchid"],
+  };
+
+  const saysOrchid = async () => {
+    const asked = serve({
+      "GET /api/knowledge": knowledge,
+      "GET /api/profiles": { profiles: [] },
+      "POST /api/read": { kinds: [], group: orchids, present: [{ sign: sign.id, sure: true }], absent: [] },
+      "POST /api/trouble": come({}),
+    });
+    show(<Trouble />);
+    await userEvent.type(await screen.findByRole("textbox", { name: "Or say it in your own words" }), "my orchid");
+    await userEvent.click(screen.getByRole("button", { name: "Read it" }));
+    await userEvent.click(await screen.findByRole("button", { name: "Go on" }));
+    expect((await screen.findByRole("heading", { level: 1 })).textContent).toBe("Which orchid is it?");
+    return asked;
+  };
+  const told = (asked: Asked[]) => asked.find((a) => a.path === "/api/trouble")?.body;
+
+  it("offers the commonest of a group that was spoken of, and how its kinds grow first", async () => {
+    const asked = await saysOrchid();
+    const grows = screen.getAllByRole("listitem").map((x) => x.textContent);
+    const first = knowledge.habits.find((h) => h.id === "monopodial-orchid")?.label;
+    expect(grows[1]).toBe(first);
+    await userEvent.click(screen.getByRole("button", { name: /moth orchid/ }));
+    const picked = { kind: "phalaenopsis-hybrid", habit: "monopodial-orchid" };
+    await waitFor(() => expect(told(asked)).toMatchObject(picked));
+  });
+
+  it("takes one of a group that nobody can name to grow as most of them do", async () => {
+    const asked = await saysOrchid();
+    await userEvent.click(screen.getByRole("button", { name: "I do not know" }));
+    await waitFor(() => expect(told(asked)).toMatchObject({ habit: "monopodial-orchid" }));
+    expect(told(asked)).not.toHaveProperty("kind");
+  });
+
   it("keeps what was typed where it cannot be read", async () => {
     serve({
       "GET /api/knowledge": knowledge,

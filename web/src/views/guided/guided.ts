@@ -15,6 +15,8 @@ export interface Guide {
   habit?: string;
   kind?: string;
   kindName?: string;
+  /** The group of kinds that was spoken of, where no kind was named: "my orchid". */
+  group?: Schemas["KindGroup"];
   answers: LookAnswers;
   /** True where one goes on although enough was asked. */
   more?: boolean;
@@ -84,6 +86,7 @@ export function read(g: Guide, view: Schemas["ReadView"]): Guide {
     answers,
     candidates: [...view.present.map((s) => s.sign), ...view.absent],
     step: "confirm",
+    group: view.group,
     ...(kind && !g.kind ? { kind: kind.id, habit: kind.habit, kindName: kind.common } : {}),
   };
 }
