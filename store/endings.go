@@ -107,10 +107,10 @@ func (s *Store) Endings(ctx context.Context, collection uuid.UUID, from, to day.
 		ctx,
 		s.q(),
 		&list,
-		`select p.id, p.name, c.outcome, c.opened_on, c.ended_on, c.main_cause
-		from plant_cases c join plants p on p.collection_id = c.collection_id and p.id = c.plant_id
-		where c.collection_id = $1 and c.ended_on is not null
-			and c.opened_on between $2 and $3 order by c.ended_on desc, c.case_id limit $4`,
+		`select p.id, p.name, c.outcome, c.opened_on, c.ended_on, c.main_cause from (
+			select * from plant_cases where collection_id = $1 and ended_on is not null and opened_on between $2 and $3
+			order by ended_on desc, case_id limit $4) c
+		join plants p on p.collection_id = $1 and p.id = c.plant_id order by c.ended_on desc, c.case_id`,
 		collection,
 		from,
 		to,

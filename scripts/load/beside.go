@@ -62,6 +62,9 @@ func amongOthers(
 		clients = append(clients, c)
 	}
 	for _, row := range addresses("/api/plants/"+heavy.String(), heavy) {
+		if !strings.Contains(row.name, *only) {
+			continue
+		}
 		times := make([][]time.Duration, len(urls))
 		for n := range 2 * asks {
 			i := n % 2
