@@ -57,12 +57,13 @@ func boundOfDeadRoots(x *subject) bool {
 
 // treatedAs is the cause by whose recipe another is treated: too wide a pot, or one that does not
 // drain, by that of rot where its roots have drowned in it; so are roots of water that died in a medium.
-// A medium that repels is of no account where no root lives to drink from it: its roots are lost.
+// A medium that repels is of no account where no root lives to drink from it, or most are dead and it hangs limp in
+// the moist: its roots are lost.
 func (c *composer) treatedAs(id cause.ID) cause.ID {
 	if id == cause.WaterRoots && deadRoots(c.subject) && c.Facts.DeadRoots.Or(0) > 0 {
 		return cause.RootRot
 	}
-	if id == cause.MediumRepels && c.noRootFound() {
+	if id == cause.MediumRepels && (c.noRootFound() || c.limpInMoist() && c.mostRootsDead()) {
 		return cause.DryRootLoss
 	}
 	if (id == cause.PotTooBig || id == cause.NoDrainage) && drownedRoots(c.subject) {

@@ -111,3 +111,17 @@ func TestACupIsFilledThoughNoRootLives(t *testing.T) {
 		treatment.CupFill)
 	assert.Contains(t, filled, 0)
 }
+
+// Limp in the moist, with most of its roots dead, it does not wait two weeks for a medium that repels to be wetted.
+func TestAMediumThatRepelsIsNotWettedOverDeadRoots(t *testing.T) {
+	for answers, first := range map[string]int{
+		`"limp":true,"moist":"right","liveRoots":2,"deadRoots":3`:  0,
+		`"limp":true,"moist":"right","liveRoots":3,"deadRoots":3`:  14,
+		`"limp":false,"moist":"right","liveRoots":2,"deadRoots":3`: 14,
+	} {
+		_, opened := said(t, fmt.Sprintf(`{"kind":"polyscias-fruticosa","causes":["medium-repels"],"on":"2026-06-15",
+			"answers":{"newcomerDays":200,"potWidthCm":12,%s},"place":{"warmthC":20}}`, answers), treatment.Unpot)
+		require.NotEmpty(t, opened, answers)
+		assert.Equal(t, first, opened[0], answers)
+	}
+}
