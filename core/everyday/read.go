@@ -1,6 +1,7 @@
 package everyday
 
 import (
+	"regexp"
 	"slices"
 	"strings"
 
@@ -30,13 +31,17 @@ func Read(text string, kinds plant.Kinds) Reading {
 		out: Reading{Kind: []string{}, Present: []Seen{}, Absent: []string{}},
 	}
 	for _, sentence := range sentences.FindAllString(text, -1) {
-		sentence = r.kindIn(sentence)
+		sentence = ofPlants.ReplaceAllString(r.kindIn(sentence), " it ")
 		if !strings.HasSuffix(strings.TrimSpace(sentence), "?") || !questions.MatchString(sentence) {
 			r.sentence(strings.TrimRight(sentence, ".!? "))
 		}
 	}
 	return r.out
 }
+
+// ofPlants are words for the plant itself that no kind has for a name and no table knows.
+var ofPlants = regexp.MustCompile(`(?i)\b(?:(?:my|our|the|this|a)\s+)?` +
+	`(?:(?:little|small|big|young|old|poor|tiny|large)\s+)*(?:trees?|bonsais?|shrubs?)\b`)
 
 // reader gathers what is read.
 type reader struct {
