@@ -27,6 +27,14 @@ func (p *page) asked() string {
 	return eval[string](p, `document.querySelector('fieldset[class*=three]')?.getAttribute('aria-label') ?? ''`)
 }
 
+// says tells the demo's guided look in one's own words what is wrong.
+func (h *taps) says(text string) {
+	h.t.Helper()
+	h.openDemo("/trouble")
+	h.fill("Or say it in your own words", text)
+	h.tap("Read it")
+}
+
 // answerAll answers questions until there is none left.
 func (h *taps) answerAll(seen map[string]bool) {
 	h.t.Helper()
@@ -82,9 +90,7 @@ func TestFromTheDoorToTheFirstSafeAct(t *testing.T) {
 // the plant; going back opens the question again.
 func TestASentenceIsReadConfirmedAndKept(t *testing.T) {
 	h := &taps{page: start(t, true).page(t, 1280, 800)}
-	h.openDemo("/trouble")
-	h.fill("Or say it in your own words", "my pothos is going yellow, tiny black flies, no smell")
-	h.tap("Read it")
+	h.says("my pothos is going yellow, tiny black flies, no smell")
 	h.see("Did you mean this?")
 	h.see("The plant: ")
 	h.keep("g7-read")
@@ -112,9 +118,7 @@ func TestASentenceIsReadConfirmedAndKept(t *testing.T) {
 // Who says "my orchid" and no more is asked which by the commonest, and goes on without knowing it as well.
 func TestAnOrchidIsAskedWhich(t *testing.T) {
 	h := &taps{page: start(t, true).page(t, 390, 844)}
-	h.openDemo("/trouble")
-	h.fill("Or say it in your own words", "my orchid has limp leaves")
-	h.tap("Read it")
+	h.says("my orchid has limp leaves")
 	h.tap("Go on")
 	h.see("Which orchid is it?")
 	h.keep("g9-which-orchid")

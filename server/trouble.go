@@ -81,14 +81,11 @@ func (srv *server) readText(ctx context.Context, a store.Account, in *readInput)
 		return nil, err
 	}
 	read := everyday.Read(in.Body.Text, kinds)
-	view := ReadView{Kinds: []plant.Profile{}, Present: read.Present, Absent: read.Absent}
+	view := ReadView{Kinds: []plant.Profile{}, Group: read.Group, Present: read.Present, Absent: read.Absent}
 	for _, id := range read.Kind {
 		if p, known := kinds.ByID(id); known {
 			view.Kinds = append(view.Kinds, p)
 		}
-	}
-	if g, known := everyday.GroupIn(in.Body.Text); known && len(view.Kinds) == 0 {
-		view.Group = &g
 	}
 	return &body[ReadView]{view}, nil
 }

@@ -1,7 +1,6 @@
 package everyday
 
 import (
-	"slices"
 	"strings"
 
 	"tendermend/core/plant"
@@ -10,8 +9,8 @@ import (
 // mostGroupWords is how many words the name of a group has at most.
 const mostGroupWords = 2
 
-// inPassing are words before the name of a group that speak of another plant, and beforeThings those after it that
-// make it the name of a thing: "beside the fern", "orchid bark".
+// inPassing are words before the name of a group that speak of another plant, and ofThings those after it that make it
+// the name of a thing: "beside the fern", "orchid bark".
 var (
 	inPassing = set(`beside near by behind under from with at like as unlike between`)
 	articles  = set(`a an the my our her his their this that other another some`)
@@ -19,24 +18,22 @@ var (
 		nursery house houses show grower growers leaf frond fronds oil`)
 )
 
-// GroupIn finds the group of kinds that a text speaks of where it names no single one, as "my orchid is limp" does;
-// false where it speaks of none.
-func GroupIn(text string) (plant.KindGroup, bool) {
+// groupIn finds the group of kinds that a text is about; nil where it is about none.
+func groupIn(text string) *plant.KindGroup {
 	words := fold(text)
 	for n := mostGroupWords; n > 0; n-- {
 		for from := 0; from+n <= len(words); from++ {
 			g, known := plant.GroupCalled(strings.Join(words[from:from+n], " "))
 			if known && !passes(words[:from]) && !(from+n < len(words) && ofThings[words[from+n]]) {
-				return g, true
+				return &g
 			}
 		}
 	}
-	return plant.KindGroup{}, false
+	return nil
 }
 
 // passes says whether what comes before a name speaks of it in passing only.
 func passes(before []string) bool {
-	before = slices.Clone(before)
 	for len(before) > 0 && articles[before[len(before)-1]] {
 		before = before[:len(before)-1]
 	}

@@ -21,6 +21,8 @@ type Reading struct {
 	Kind    []string `json:"kind" doc:"Ids of the kinds that it may be about, likeliest first."`
 	Present []Seen   `json:"present"`
 	Absent  []string `json:"absent"`
+	// Group is what it is about where it names no kind, as "my orchid"; nil where it is about none.
+	Group *plant.KindGroup `json:"-"`
 }
 
 // Read reads a sentence or several. It never fails: what it does not understand is left
@@ -35,6 +37,9 @@ func Read(text string, kinds plant.Kinds) Reading {
 		if !strings.HasSuffix(strings.TrimSpace(sentence), "?") || !questions.MatchString(sentence) {
 			r.sentence(strings.TrimRight(sentence, ".!? "))
 		}
+	}
+	if len(r.out.Kind) == 0 {
+		r.out.Group = groupIn(text)
 	}
 	return r.out
 }

@@ -1,8 +1,6 @@
 package plant
 
 import (
-	"encoding/csv"
-	"fmt"
 	"strings"
 	"sync"
 
@@ -25,21 +23,10 @@ var groupsCSV string
 
 // groups are the groups by each of their words, folded as names are looked up.
 var groups = sync.OnceValue(func() map[string]KindGroup {
-	rows, err := csv.NewReader(strings.NewReader(groupsCSV)).ReadAll()
-	if err != nil {
-		panic(fmt.Errorf("groups of kinds: %w", err))
-	}
 	list := map[string]KindGroup{}
-	for _, row := range rows[1:] {
+	for _, row := range rowsOf(groupsCSV) {
 		said := strings.Split(row[0], ";")
-		g := KindGroup{Said: said[0], Habits: strings.Split(row[2], ";")}
-		for _, id := range strings.Split(row[1], ";") {
-			p, known := profileByID[id]
-			if !known {
-				panic(fmt.Errorf("groups of kinds: there is no kind %q", id))
-			}
-			g.Kinds = append(g.Kinds, p)
-		}
+		g := KindGroup{Said: said[0], Kinds: kindsIn(row[1]), Habits: strings.Split(row[2], ";")}
 		for _, word := range said {
 			list[strings.Join(wordsOf(word), " ")] = g
 		}

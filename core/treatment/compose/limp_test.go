@@ -146,3 +146,11 @@ func TestFewFrondsAreTaken(t *testing.T) {
 		assert.Contains(t, words[0], share, kind)
 	}
 }
+
+// A plant that is in a new mix by the next day is not loosened in its old one; two days later it is.
+func TestHowSoonAMixIsNew(t *testing.T) {
+	for sat, leftOut := range map[int]bool{-1: false, 0: true, 1: true, 2: false} {
+		c := &composer{agenda: &agenda{root: &rootWork{}}, sat: sat}
+		assert.Equal(t, leftOut, placings[treatment.Loosen](c, &plain{}), sat)
+	}
+}

@@ -250,9 +250,12 @@ func (x *subject) one() bool {
 var stones = []string{"Lithops", "Pleiospilos"}
 
 // livingStone says whether its few leaves are its body, so that none is taken off.
-func (x *subject) livingStone() bool {
+func (x *subject) livingStone() bool { return slices.Contains(stones, x.genus()) }
+
+// genus is the first word of its botanical name; empty where its kind is not known.
+func (x *subject) genus() string {
 	genus, _, _ := strings.Cut(x.kind.Botanical, " ")
-	return slices.Contains(stones, genus)
+	return genus
 }
 
 // badMedium says whether its medium is rotten, sour or infested.

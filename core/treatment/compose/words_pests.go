@@ -14,34 +14,46 @@ var wayWords = map[string]string{
 	"vector": "on insects", "water": "in drops of water",
 }
 
-// signsLeft is what says that a pest of leaves is still there, and where it is seen (common practice).
-var signsLeft = map[cause.ID]string{
-	cause.SpiderMite:    "no web and no moving dot on the undersides (use a hand lens)",
-	cause.FlatMite:      "no new pits or silver on the newest growth",
-	cause.BroadMite:     "the newest leaves straight and green, none cupped, hard or bronzed",
-	cause.Thrips:        "no silver streak or black dot on the newest growth and flowers",
-	cause.Aphid:         "no aphid on tips and buds, nothing sticky",
-	cause.Whitefly:      "no whitefly flies up when it is touched, none on the undersides",
-	cause.Mealybug:      "no wool in joints and sheaths or at the rim",
-	cause.SoftScale:     "no bump along veins and stalks, nothing sticky",
-	cause.ArmouredScale: "no shield at the leaf bases or under dry sheaths",
-	cause.LeafMiner:     "no new winding line in a leaf",
-}
+// signLeft is what says that a pest of leaves is still there: on leaves, and on what has none where that is said
+// otherwise.
+type signLeft struct{ onLeaves, onRibs string }
 
-// onRibs says where pests sit on what has no leaves.
-var onRibs = strings.NewReplacer(
-	"on the undersides", "on ribs and joints", "in joints and sheaths", "in ribs and joints", "along veins and stalks",
-	"along its ribs", "at the leaf bases or under dry sheaths", "on ribs and joints", "leaves straight", "growth straight",
-)
+// signsLeft are these signs by pest (common practice).
+var signsLeft = map[cause.ID]signLeft{
+	cause.SpiderMite: {
+		"no web and no moving dot on the undersides (use a hand lens)",
+		"no web and no moving dot on ribs and joints (use a hand lens)",
+	},
+	cause.FlatMite: {onLeaves: "no new pits or silver on the newest growth"},
+	cause.BroadMite: {
+		"the newest leaves straight and green, none cupped, hard or bronzed",
+		"the newest growth straight and green, none cupped, hard or bronzed",
+	},
+	cause.Thrips: {onLeaves: "no silver streak or black dot on the newest growth and flowers"},
+	cause.Aphid:  {onLeaves: "no aphid on tips and buds, nothing sticky"},
+	cause.Whitefly: {
+		"no whitefly flies up when it is touched, none on the undersides",
+		"no whitefly flies up when it is touched, none on ribs and joints",
+	},
+	cause.Mealybug:  {"no wool in joints and sheaths or at the rim", "no wool in ribs and joints or at the rim"},
+	cause.SoftScale: {"no bump along veins and stalks, nothing sticky", "no bump along its ribs, nothing sticky"},
+	cause.ArmouredScale: {
+		"no shield at the leaf bases or under dry sheaths",
+		"no shield on ribs and joints",
+	},
+	cause.LeafMiner: {onLeaves: "no new winding line in a leaf"},
+}
 
 // asksForPests says what a look asks for of the pests of leaves that were accepted.
 func (w saying) asksForPests() (asks string) {
 	for _, id := range w.pests {
-		if sign, known := signsLeft[id]; known {
-			if w.leafless {
-				sign = onRibs.Replace(sign)
-			}
-			asks += ", " + sign
+		sign, known := signsLeft[id]
+		switch {
+		case !known:
+		case w.leafless && sign.onRibs != "":
+			asks += ", " + sign.onRibs
+		default:
+			asks += ", " + sign.onLeaves
 		}
 	}
 	return asks

@@ -60,8 +60,8 @@ func sayTally(w saying) string {
 	if w.Params.PotWidthTo.Known || !w.Facts.RootBallCM.Known {
 		said += ", and measure how wide the live ball is"
 	}
-	switch genus, _, _ := strings.Cut(w.kind.Botanical, " "); {
-	case slices.Contains(furryRooted, genus):
+	switch {
+	case slices.Contains(furryRooted, w.genus()):
 		return said + ". A live root is firm and white inside, however brown and furry its skin; it never turns green."
 	case w.orchid && w.epiphyte:
 		return said + ". Pinch one, wet it, wait five minutes: a live root turns green."
@@ -117,8 +117,7 @@ var bulbDepths = map[string]string{
 
 // bulbDepth says how deep a bulb or tuber is set; where its genus is not known for another depth its neck stays free.
 func (w saying) bulbDepth() string {
-	genus, _, _ := strings.Cut(w.kind.Botanical, " ")
-	if depth, known := bulbDepths[genus]; known {
+	if depth, known := bulbDepths[w.genus()]; known {
 		return depth
 	}
 	return "with the neck of the bulb free"
