@@ -31,6 +31,7 @@ type composer struct {
 	gated       bool // the root sitting waits for a gate
 	piecesOpen  bool // its pieces stand without a cover
 	boxed       bool // pieces are followed already
+	slidOut     bool // its roots are looked at today for what its kind is not known to have
 	binnedWhole bool // it is thrown away whole today
 	// smelled says that its hole and foot are smelled and felt today: it hangs limp, not for thirst.
 	smelled bool
@@ -141,6 +142,7 @@ func (c *composer) collect() {
 	}
 	for _, id := range c.doubted {
 		c.leave(string(treatment.Discard), "its kind is not known to have "+label(id)+": look again before it is thrown away")
+		c.knotsSought(id)
 		c.looksInDoubt()
 	}
 	c.doubtUnfit()

@@ -283,6 +283,11 @@ func (c *composer) tipless(d int) bool {
 		among(c.school, treatment.OwnMix, treatment.ClayPot, "")
 }
 
+// leftOut says whether the plan says of something why it is left out.
+func (c *composer) leftOut(what string) bool {
+	return slices.ContainsFunc(c.plan.LeftOut, func(l treatment.LeftOut) bool { return l.Op == what })
+}
+
 // forgone says why nothing reaches a pest, where every product was left out.
 func (c *composer) forgone(list []*sit) {
 	if c.discard != "" {
@@ -295,12 +300,12 @@ func (c *composer) forgone(list []*sit) {
 	for _, id := range c.causes {
 		_, pest := treatment.FoeOf(id)
 		met := slices.ContainsFunc(all, func(x step) bool { return meets(x, id) })
-		said := slices.ContainsFunc(c.plan.LeftOut, func(l treatment.LeftOut) bool { return l.Op == string(id) })
-		if pest && id != cause.Springtail && !met && !said {
-			c.leave(
-				string(id),
-				"nothing that reaches it is borne now: it is isolated, watched, and treated when it can be",
-			)
+		if pest && id != cause.Springtail && !met && !c.leftOut(string(id)) {
+			why := "nothing that reaches it is borne now: it is isolated, watched, and treated when it can be"
+			if c.leftOut("products") {
+				why = "nothing that reaches it is borne in this heat: it is treated when it stands cooler"
+			}
+			c.leave(string(id), why)
 		}
 	}
 }

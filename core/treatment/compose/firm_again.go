@@ -53,7 +53,7 @@ const lookedBy = 4
 func lookedSoon(list []*sit) bool {
 	return slices.ContainsFunc(list, func(s *sit) bool {
 		looks := has(s.steps, treatment.SlideLook, treatment.Unpot) || slices.ContainsFunc(s.steps, func(x step) bool {
-			return x.Op == treatment.Look && x.Params.What != keepOrDiscard
+			return x.Op == treatment.Look && x.Params.What != keepOrDiscard && !strings.HasPrefix(x.Params.Note, fillPot)
 		})
 		return s.dated && s.day <= lookedBy && looks
 	})

@@ -145,10 +145,19 @@ func placeFlush(c *composer, p *plain) bool {
 	case c.sitsOnDay() && p.day >= c.sat-14:
 		c.leave(string(p.step.Op), "the fresh mix does it")
 		return true
+	case c.mostRootsDead() && c.kind.WaterRule == plant.CupWater:
+		c.cupRinsed(*p)
+		return true
 	case c.root != nil && c.noRootFound():
 		c.leave(string(p.step.Op), "no root lives that the salts could hurt, and it gets a fresh mix")
 		return true
 	}
+	c.flushLater(p)
+	return false
+}
+
+// flushLater has a flush wait until what thirsts has drunk, and until what is drowned has dried.
+func (c *composer) flushLater(p *plain) {
 	if c.thirsty && p.day < drinkDays {
 		p.day = drinkDays // it is soaked first
 	}
@@ -159,7 +168,18 @@ func placeFlush(c *composer, p *plain) bool {
 			p.gate = due.With(growth...)
 		}
 	}
-	return false
+}
+
+// cupRinsed rinses the cup of what drinks from it, where most of its roots were dead, in place of litres through its
+// medium (common practice).
+func (c *composer) cupRinsed(flush plain) {
+	c.leave(string(flush.step.Op), "most of its roots were dead, and it drinks from its cup: that gets fresh water, and "+
+		"litres would only drown the roots that live")
+	if c.thirsty || c.has(cause.CupFoul, cause.Drought) {
+		return // its cup is filled anyway
+	}
+	c.draft.at(flush.day, orderOf(treatment.CrownDrain), do(treatment.CrownDrain))
+	c.draft.at(flush.day, orderOf(treatment.CupFill), do(treatment.CupFill, share(0.25), water(flush.step.Params.Water)))
 }
 
 // wetThough says whether what is said to want water was found with it: a medium that takes

@@ -81,6 +81,8 @@ func (c *composer) staysWhole() bool { return c.root != nil && c.root.kind == wh
 // whySmelled says why it is smelled below; empty where nothing asks for it.
 func (c *composer) whySmelled(dead, limp bool) string {
 	switch {
+	case c.slidOut: // its roots are seen today
+		return ""
 	case c.drinksThough():
 		return "It hangs limp and was watered too often"
 	case dead && (limp || drowning(c.subject)):

@@ -261,7 +261,7 @@ func roundsOf(list []cause.ID, chosen map[cause.ID]treatment.OperatorID) (rounds
 func (c *composer) tooHot(list []cause.ID, k clock) {
 	const burns = "over 30 °C what is sprayed burns the leaves: "
 	if c.wetOK() || shielded(list) {
-		c.leave("products", burns+"washed on the clock, products when it is cooler")
+		c.leave("products", burns+"it is washed on the clock; below that warmth plan again, with products")
 		interval, last := max(k.interval, c.floorOf(treatment.WashDown, list...)), 0
 		for n, day := 0, 0; n < k.least || day-interval < k.treated; n, day = n+1, day+interval {
 			if day > 0 {

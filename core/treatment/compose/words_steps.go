@@ -102,6 +102,9 @@ func (w saying) asks() string {
 // saySlideLook tells wool from sound roots where it lives there: both are white.
 func saySlideLook(w saying) string {
 	const slide = "Slide it out for a minute, look at the ball and the wall of the pot, and put it back: "
+	if w.has(cause.RootNematode) {
+		return slide + knots
+	}
 	if w.has(cause.RootMealybug, cause.Mealybug) {
 		return slide + "white wool, or small pale insects, between the roots? Sound roots are firm and smooth."
 	}

@@ -50,7 +50,7 @@ func sayFirstWater(w saying) string {
 	case p.N.Or(1) > 1:
 		return "Water each pot through for the first time, and let it drain."
 	case p.How == "light":
-		return "Give it a little water round the rim, away from the stem."
+		return "Give it a little " + kind + " round the rim, away from the stem."
 	}
 	if kind == "water" {
 		return "Water it through for the first time, and let it drain."
