@@ -35,6 +35,8 @@ var (
 		`from (?:my|a|our) (?:neighbou?rs?|friends?|aunt|mother|mum|mom|sister|grandm\w+)`,
 		`new here`, `what now`, `what should i do`, `new to (?:this|plants|houseplants|orchids|growing)`,
 		`i (?:only |always |just )?water (?:it |them )?(?:only )?(?:when(?:ever)?|once|as soon as|after) [^,.;]*\bdry`,
+		`(?:the )?(?:others?|rest)(?: of (?:it|the plant|them))? (?:is |are |looks? )?(?:all )?(?:` +
+			strings.Join(wells, "|") + `|green)`,
 	}, `\b`)
 	orJoint = regexp.MustCompile(`(?i)\b(or|nor)\b`)
 	// doubts are words that say that somebody is not sure.
@@ -57,6 +59,14 @@ var (
 	unknowing = anyOf(`\b`, []string{
 		`not (?:really |quite )?sure`, `unsure`, `do ?n[o']?t know`, `can'?t (?:tell|say)`, `no idea`, `not certain`,
 	}, ` (?:if|whether|about|what|how)\b`)
+	// past tells of what is no longer so, or was taken for something.
+	past = anyOf(`\b`, []string{
+		`used to (?:be|have|stand|get|sit)`, `(?:first |at first )?thought (?:it|they|that|this|these|those) (?:was|were)`,
+	}, `\b`)
+	// gone says of what was told before it that it is over.
+	gone = regexp.MustCompile(`(?i)^(?:(?:they|it|that|those|these|all)` +
+		`(?:(?:'re|'s| are| is| were| have| has)(?: all| been)*)? )?` +
+		`(?:gone|disappeared|cleared up|treated|dealt with|over)(?: now| by now)?$`)
 	// healthy says that a part of the plant is well.
 	healthy = anyOf(`\b(?:looks?|is|are|seems?|feels?) (?:still |all |very |quite |perfectly )?`, wells, `\b`)
 	wells   = strings.Fields(`fine ok okay good great healthy alright normal happy`)
@@ -67,6 +77,10 @@ var (
 			ground`), `(?: line| level)?$`)
 	// nearSoil names in whereabouts what its base stands in.
 	nearSoil = regexp.MustCompile(`(?i)\b(?:soil|base|bottom|surface|ground)\b`)
+	// watered tells alone that somebody waters it, or did.
+	watered = regexp.MustCompile(`(?i)^i(?:'ve| have)? (?:just |always |usually |do |even )?water(?:ed)?` +
+		`(?: it| them| her| him)?` +
+		`(?: well)?(?: yesterday| today| this morning| last night| (?:a|one|two|three|\d+) days? ago)?$`)
 	// specks are tiny dark marks.
 	specks = regexp.MustCompile(`(?i)\b(?:specks?|dots?|flecks?)\b`)
 	// moment begins what tells when something is seen.
@@ -102,12 +116,17 @@ func (r *reader) parts(sentence string) (list []part) {
 		at, by = loc[1], sentence[loc[0]:loc[1]]
 	}
 	cut(len(sentence))
+	for i := range list {
+		if i > 0 && gone.MatchString(list[i].text) {
+			list[i-1].ideas, list[i].ideas = nil, nil
+		}
+	}
 	return list
 }
 
 func (r *reader) part(text, by string) part {
 	p := part{text: text, by: by}
-	if unlooked.MatchString(text) || unknowing.MatchString(text) {
+	if unlooked.MatchString(text) || unknowing.MatchString(text) || past.MatchString(text) {
 		return p
 	}
 	p.doubts, p.well = doubts.MatchString(text), healthy.MatchString(text)
@@ -119,8 +138,12 @@ func (r *reader) part(text, by string) part {
 // tellsWhen says whether a part tells of a moment alone, as "when I water" or "when I touch it" does: it is no
 // sign.
 func (p part) tellsWhen() bool {
-	return len(p.ideas) == 1 && slices.Contains(moments, p.ideas[0]) && moment.MatchString(p.text)
+	does := slices.DeleteFunc(slices.Clone(p.ideas), func(i idea) bool { return organs[i] && len(p.ideas) > 1 })
+	return len(does) == 1 && slices.Contains(moments, does[0]) && moment.MatchString(p.text)
 }
+
+// tellsCare says whether a part tells alone that it was watered, and not how often: it is no sign.
+func (p part) tellsCare() bool { return watered.MatchString(p.text) }
 
 // tellsWhere says whether a part tells of whereabouts alone.
 func (p part) tellsWhere() bool {

@@ -152,9 +152,19 @@ type match struct {
 	by   phrase
 }
 
-// matches compares ideas with every phrase that shares one with them: by sign, the
+// matches are the signs that ideas may mean, the nearest first; none where what is no sign is nearest.
+func (b *book) matches(ideas []idea) []match { return signsOf(b.ranked(ideas)) }
+
+func signsOf(ranked []match) []match {
+	if len(ranked) > 0 && ranked[0].sign == noSign && ranked[0].near >= nearEnough {
+		return nil
+	}
+	return slices.DeleteFunc(ranked, func(m match) bool { return m.sign == noSign })
+}
+
+// ranked compares ideas with every phrase that shares one with them: by sign, and what is no sign, the
 // nearest first.
-func (b *book) matches(ideas []idea) (list []match) {
+func (b *book) ranked(ideas []idea) (list []match) {
 	best, long := map[string]match{}, b.length(ideas)
 	for _, n := range b.sharing(ideas) {
 		p := b.phrases[n]
@@ -171,10 +181,7 @@ func (b *book) matches(ideas []idea) (list []match) {
 	slices.SortFunc(list, func(a, b match) int {
 		return cmp.Or(cmp.Compare(b.near, a.near), strings.Compare(a.sign, b.sign))
 	})
-	if len(list) > 0 && list[0].sign == noSign {
-		return nil
-	}
-	return slices.DeleteFunc(list, func(m match) bool { return m.sign == noSign })
+	return list
 }
 
 // organs are the ideas that name a part of the plant, or what it stands in, and spots those

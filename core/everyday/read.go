@@ -34,7 +34,9 @@ func Read(text string, kinds plant.Kinds) Reading {
 	}
 	for _, sentence := range sentences.FindAllString(text, -1) {
 		sentence = ofPlants.ReplaceAllString(r.kindIn(sentence), " it ")
-		if !strings.HasSuffix(strings.TrimSpace(sentence), "?") || !questions.MatchString(sentence) {
+		if statement, is := takenForGranted(sentence); is {
+			r.sentence(statement)
+		} else if !strings.HasSuffix(strings.TrimSpace(sentence), "?") || !questions.MatchString(sentence) {
 			r.sentence(strings.TrimRight(sentence, ".!? "))
 		}
 	}
@@ -82,7 +84,7 @@ func (r *reader) sentence(text string) {
 		to, found := r.longest(parts, from)
 		goesOn := !strings.ContainsAny(parts[from].by, ",;") && !strings.Contains(parts[from].by, "but")
 		doubt = parts[from].doubts || doubt && goesOn
-		aside := to == from+1 && (parts[from].tellsWhen() || parts[from].tellsWhere())
+		aside := to == from+1 && (parts[from].tellsWhen() || parts[from].tellsWhere() || parts[from].tellsCare())
 		if !aside && r.counts(parts[from], found) {
 			r.take(found, doubt)
 			r.takeToo(parts[from:to], found, doubt)
@@ -112,6 +114,7 @@ func (r *reader) takeToo(parts []part, f finding, doubt bool) {
 type finding struct {
 	list   []match
 	denies bool
+	idle   bool // it is known to tell no sign
 }
 
 func (f finding) near() float64 {
@@ -138,7 +141,7 @@ func (r *reader) longest(parts []part, from int) (to int, best finding) {
 	to, best = from+1, r.found(parts[from].ideas)
 	ideas := slices.Clone(parts[from].ideas)
 	apart := best.near() * r.told(ideas)
-	for next := from + 1; next < len(parts) && next <= from+mostJoined; next++ {
+	for next := from + 1; next < len(parts) && next <= from+mostJoined && !best.idle; next++ {
 		if !parts[from].goesWith(parts[next]) {
 			break
 		}
@@ -219,7 +222,7 @@ func (r *reader) told(ideas []idea) (sum float64) {
 // withPlace reads a part that names no place on the plant with the place named before it:
 // "the leaves are yellow and dropping".
 func (r *reader) withPlace(parts []part, from int, plain finding) finding {
-	if len(parts[from].ideas) == 0 || parts[from].standsAlone(plain) {
+	if len(parts[from].ideas) == 0 || plain.idle || parts[from].standsAlone(plain) {
 		return plain
 	}
 	for back := from - 1; back >= 0; back-- {
@@ -264,9 +267,11 @@ func (r *reader) found(ideas []idea) finding {
 	if len(ideas) == 0 {
 		return finding{}
 	}
-	list := r.book.matches(ideas)
-	if !slices.Contains(ideas, not) {
-		return finding{list: list}
+	ranked := r.book.ranked(ideas)
+	idle := len(ranked) > 0 && ranked[0].sign == noSign && ranked[0].near >= sureFrom
+	list := signsOf(ranked)
+	if idle || !slices.Contains(ideas, not) {
+		return finding{list: list, idle: idle}
 	}
 	said := finding{list: list}
 	plain := slices.DeleteFunc(slices.Clone(ideas), func(i idea) bool { return i == not })
@@ -305,10 +310,13 @@ func (r *reader) counts(p part, f finding) bool {
 	if p.well && !f.tellsWell() {
 		return false
 	}
-	specked := f.near() > 0 && slices.Contains([]string{"leaf.spots-dark-dry", "leaf.fruit-dots"}, f.list[0].sign)
+	specked := f.near() > 0 && slices.Contains(speckSigns, f.list[0].sign)
 	left := specked && r.has("leaf.silver-scars")
 	return !left || !specks.MatchString(p.text)
 }
+
+// speckSigns are what tiny specks are read as, where nothing else says what left them.
+var speckSigns = []string{"leaf.spots-dark-dry", "leaf.fruit-dots", "pest.chewers"}
 
 func (r *reader) has(sign string) bool {
 	return slices.Contains(r.out.Absent, sign) ||

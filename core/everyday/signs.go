@@ -7,18 +7,15 @@ const (
 	mostSigns = 6
 )
 
-// asks begins a question about care, which tells no sign.
-var asks = anyOf(`^\s*`, []string{
-	`how (?:much|often|do|long|can|big|many|to)`, `should i`, `can i`, `could i`, `what (?:should|do|is|kind|size)`,
-	`which`, `when (?:should|do|can|to)`, `where (?:can|should|do)`, `is it (?:ok|safe|normal)`, `do i `,
-}, "")
-
 // Signs gives the ids of the signs that a phrase may mean, likeliest first, six at most;
 // none where it tells no sign.
 func Signs(phrase string) []string { return bookOnce().signs(phrase) }
 
 func (b *book) signs(said string) []string {
 	ids := []string{}
+	if statement, is := takenForGranted(said); is {
+		said = statement
+	}
 	if asks.MatchString(said) {
 		return ids
 	}

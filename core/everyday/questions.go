@@ -1,0 +1,63 @@
+package everyday
+
+import (
+	"regexp"
+	"strings"
+)
+
+// asks begins a question about care, which tells no sign.
+var asks = anyOf(`^\s*`, []string{
+	`how (?:much|often|do|long|can|big|many|to)`, `should i`, `can i`, `could i`, `what (?:should|do|is|kind|size)`,
+	`which`, `when (?:should|do|can|to)`, `where (?:can|should|do)`, `is it (?:ok|safe|normal)`, `do i `,
+}, "")
+
+var (
+	// whom begins a question with whom it asks: what follows is the question.
+	whom = anyOf(`^\s*`, []string{
+		`(?:hi|hello|hey|help|please|so|and|ok|well)\b[,! ]+(?:(?:all|everyone|everybody|there|me)\b[,! ]*)?`,
+		`(?:(?:can|could|does|do|would) )?(?:any|some)(?:one|body)(?: else)?(?: please)? (?:knows?|tell me|explain)\b`,
+		`(?:can|could|would) you(?: please)? (?:tell me|explain)\b`, `(?:i(?:'m| am)? )?wonder(?:ing)?\b`,
+		`any (?:ideas?|clues?|thoughts)(?: on| about)?\b`, `(?:do )?you know\b`,
+	}, "")
+	// presumes begins a question that takes for granted what follows: why leaves are yellow is asked of yellow leaves.
+	presumes = anyOf(`^\s*`, []string{
+		`(?:why|how come)(?: (?:is|are|does|do|did|has|have|was|were|would|could|might)\b)?`,
+		`what(?:'?s| is| are)(?: causing| making| all)? (?:this|these|those|the|my)\b`,
+		`what (?:(?:could|can|would|might|may) )?(?:causes?|caused|makes?|made)\b`,
+		`what (?:should|can|do|could|must) i (?:do|try) (?:about|with|against)\b`,
+		`how (?:do|can|should|would|to)(?: (?:i|you|we))?(?: best)? (?:get rid of|treat|kill|fix|save|stop|remove|` +
+			`deal with|fight|cure|rescue)\b`,
+		`what does it mean (?:when|that)\b`,
+		`is it (?:normal|bad|ok|okay|dangerous|serious|harmful|a (?:bad )?(?:sign|problem)) (?:that|when|for)\b`,
+		`should i (?:be worried|worry) (?:about|that)\b`,
+		`should i (?:cut|trim|remove|take|pull|pick|wipe|snip)(?: off| away| out)? (?:the|its|these|those|all|my)\b`,
+		`has (?:any|some)(?:one|body)(?: else)? (?:had|seen|got)\b`,
+	}, "")
+	// denying begins a question why something is not so.
+	denying = regexp.MustCompile(`(?i)^\s*why (?:isn|aren|doesn|don|didn|hasn|haven|won|wouldn|can)[’']?t\b`)
+	// doing asks what does something to it: what is done is what it tells.
+	doing = regexp.MustCompile(`(?i)^\s*what(?:'?s| is| keeps) ((?:eating|chewing|biting|nibbling|munching)\b.*)$`)
+	// judged is a question whether what it names is bad: the name is what it tells.
+	judged = regexp.MustCompile(`(?i)^\s*(?:is|are|do|does) ((?:the|these|those|this|all|my)\b.*?)\s` +
+		`(?:means?|matters?|harmful|dangerous|contagious|normal|bad|a problem|a bad sign|anything to worry about)\b.*$`)
+)
+
+// takenForGranted is what a question tells in passing, without what it asks; false where it tells nothing, or is none.
+func takenForGranted(question string) (statement string, is bool) {
+	question = strings.TrimRight(question, "?!. ")
+	for range 3 { // it may greet, and say whom it asks
+		question = whom.ReplaceAllString(question, "")
+	}
+	for _, named := range []*regexp.Regexp{judged, doing} {
+		if is := named.FindStringSubmatch(question); is != nil {
+			return is[1], true
+		}
+	}
+	if denying.MatchString(question) {
+		return denying.ReplaceAllString(question, "not"), true
+	}
+	if presumes.MatchString(question) {
+		return presumes.ReplaceAllString(question, ""), true
+	}
+	return "", false
+}

@@ -1,0 +1,80 @@
+package everyday
+
+import (
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+
+	"tendermend/core/plant"
+)
+
+func presentIn(said string) string {
+	var ids []string
+	for _, s := range Read(said, plant.Kinds{}).Present {
+		ids = append(ids, s.Sign)
+	}
+	return strings.Join(ids, " ")
+}
+
+// Who asks why leaves are yellow tells of yellow leaves, who asks how to get rid of something has it, and who asks
+// whether it has something, or how it is cared for, tells nothing.
+func TestAQuestionTellsWhatItTakesForGranted(t *testing.T) {
+	for said, signs := range map[string]string{
+		"Why are the leaves of my monstera turning yellow?": "leaf.yellow-many-fast",
+		"hello all, can anyone tell me why it is leaning?":  "stem.leaning",
+		"Why's it leaning":                                               "stem.leaning",
+		"why won't it bloom?":                                            "flower.none-in-season",
+		"how come the leaves drop?":                                      "leaf.dropping-fast",
+		"what is the white fluff on my hoya":                             "pest.cotton",
+		"What's this sticky stuff on the leaves?":                        "leaf.sticky",
+		"what causes brown tips?":                                        "leaf.tips-brown",
+		"what could make the leaves droop even though the soil is wet?":  "leaf.drooping med.wet-long",
+		"what is eating my leaves?":                                      "leaf.chewed",
+		"what do I do about the black spots?":                            "leaf.spots-dark-dry",
+		"How do I get rid of fungus gnats?":                              "pest.small-flies",
+		"how can I save an orchid with no roots?":                        "root.few-live",
+		"is it normal that the old pseudobulbs are wrinkled?":            "stem.shrivelled-oldest",
+		"do the brown spots mean that it is too wet?":                    "leaf.spots-dark-dry",
+		"should I cut off the yellow leaves?":                            "leaf.yellow-many-fast",
+		"has anyone else had leaves that drop overnight?":                "leaf.dropping-fast",
+		"does it have mites?":                                            "",
+		"is this root rot?":                                              "",
+		"are these thrips?":                                              "",
+		"is my plant dying?":                                             "",
+		"should I repot it?":                                             "",
+		"how often should I water it?":                                   "",
+		"how do I know if the roots are rotten?":                         "",
+		"what are the best pots?":                                        "",
+		"what should I do if the leaves turn yellow?":                    "",
+		"can overwatering cause yellow leaves?":                          "",
+		"is it ok to water now?":                                         "",
+		"which plants like shade?":                                       "",
+		"anyone know how much light it needs?":                           "",
+		"What's wrong with it? It has brown tips and there are no bugs.": "leaf.tips-brown",
+	} {
+		assert.Equal(t, signs, presentIn(said), said)
+	}
+	assert.Equal(t, []string{"leaf.dropping-fast"}, Signs("why does it drop leaves?")[:1])
+	assert.Empty(t, Signs("how often should I water?"))
+}
+
+// What is over, was only taken for something, or is only that it was watered tells no sign.
+func TestWhatIsOverTellsNothing(t *testing.T) {
+	for said, signs := range map[string]string{
+		"it had mealybugs last year but they are gone now":             "",
+		"it had mealybugs last year":                                   "pest.cotton",
+		"I thought it was scale but the bumps are corky":               "leaf.bumps-corky",
+		"it used to be in hot sun, now the leaves are pale":            "leaf.pale-overall",
+		"tips are crispy and I water it with tap water":                "leaf.tips-brown care.hard-water",
+		"looks limp, I watered it yesterday":                           "leaf.drooping",
+		"white things jump when I touch the soil":                      "pest.springing",
+		"the lowest leaf went yellow, others ok":                       "leaf.yellow-few-oldest",
+		"the underside has silvery streaks with black dots of poop":    "leaf.silver-scars",
+		"leaves are limp in the afternoon and firm in the morning":     "leaf.drooping",
+		"the top of the soil is dry but the bottom is soaking":         "med.wet-long",
+		"I water it every day and the leaves of the plant are falling": "care.water-often leaf.dropping-fast",
+	} {
+		assert.Equal(t, signs, presentIn(said), said)
+	}
+}
