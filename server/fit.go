@@ -12,11 +12,9 @@ import (
 
 	"tendermend/core/care"
 	"tendermend/core/day"
-	"tendermend/core/facts"
 	"tendermend/core/fit"
-	"tendermend/core/place"
-	"tendermend/core/plant"
 	"tendermend/core/season"
+	"tendermend/internal/least"
 	"tendermend/record"
 	"tendermend/store"
 )
@@ -79,125 +77,52 @@ func (srv *server) fitOperations(api huma.API) {
 		signedIn(srv, srv.getFit))
 }
 
-// fitting holds what is scored once for each kind and place.
-type fitting struct {
-	around
-	kinds  map[kindAndHabit]*ofKind
-	known  []store.Place
-	coming [][]monthAhead              // by known place
-	open   []place.YearAir             // the places in the open
-	moves  map[movedAlike][]season.Ask // of the season, of each kind in each place
-	home   facts.Household
-}
-
-// kindAndHabit tells plants apart that are scored alike.
-type kindAndHabit struct{ kind, habit string }
-
-// movedAlike is what the season moves alike: a kind in a place, and whether it may stand among others.
-type movedAlike struct {
-	kind *ofKind
-	at   uuid.UUID
-	free bool
-}
-
-// scoredPlace is how well a known place suits a kind, as soon as somebody asks.
-type scoredPlace struct {
-	fit.Score
-	month int
-	asked bool
-}
-
-// ofKind is what is worked out once for all plants of a kind.
-type ofKind struct {
-	f      *fitting
-	wishes plant.Profile
-	wants  fit.Kind
-	rests  [13]bool
-	poison bool          // whether it must stand out of reach of those who live there
-	scores []scoredPlace // of the known places
-}
-
-// in is how well a known place suits the kind.
-func (k *ofKind) in(at int) *scoredPlace {
-	one := &k.scores[at]
-	if !one.asked {
-		one.Score, one.month, _ = scoreOf(&k.wants, &k.rests, k.f.coming[at])
-		one.asked = true
-	}
-	return one
-}
-
-// value is how well a known place suits the kind, 0 to 1.
-func (k *ofKind) value(at int) float64 { return k.in(at).Value }
-
-// of gives what holds for all plants of a plant's kind.
-func (f *fitting) of(s store.StandsAt) *ofKind {
-	key := kindAndHabit{s.Kind, s.Habit}
-	if f.kinds[key] == nil {
-		wishes := f.wishes(s)
-		f.kinds[key] = &ofKind{
-			f: f, wishes: wishes, wants: fit.KindOf(wishes), rests: restingMonths(&wishes),
-			poison: wishes.OutOfReach(f.home.Children, f.home.Pets), scores: make([]scoredPlace, len(f.known)),
-		}
-	}
-	return f.kinds[key]
-}
-
 func (srv *server) getFit(ctx context.Context, a store.Account, _ *struct{}) (*body[Fits], error) {
 	w, err := srv.around(ctx, a)
 	if err != nil {
 		return nil, err
 	}
-	f := &fitting{around: w, kinds: map[kindAndHabit]*ofKind{}, open: w.outside(), moves: map[movedAlike][]season.Ask{}}
-	if f.home, err = srv.store.LivesThere(ctx, a.Collection.ID); err != nil {
+	home, err := srv.store.LivesThere(ctx, a.Collection.ID)
+	if err != nil {
 		return nil, err
 	}
 	standing, err := srv.store.Standing(ctx, a.Collection.ID)
 	if err != nil {
 		return nil, err
 	}
-	out := Fits{Moves: []FitMove{}, Poor: []PlantFits{}, Unknown: []string{}, Lamps: []LampWish{}, Season: []SeasonWish{}}
-	var spots []fit.Spot
-	at := map[uuid.UUID]int{}
-	for _, p := range w.Places {
-		if p.Details == nil {
-			out.Unknown = append(out.Unknown, p.Name)
-			continue
-		}
-		at[p.ID] = len(f.known)
-		f.known, f.coming = append(f.known, p), append(f.coming, w.months(p))
-		spots = append(spots, fit.Spot{
-			Slots: p.Details.Slots, Apart: p.Isolation, HeightCM: p.Details.HeightCM, Reach: p.Details.Reach,
-		})
-	}
+	f := fittingOf(srv.fits, a.Collection.ID, w, home)
+	defer f.lock.Unlock()
+	out := Fits{Moves: []FitMove{}, Poor: []PlantFits{}, Unknown: f.unknown, Lamps: []LampWish{}, Season: []SeasonWish{}}
 	plants, rows := make([]fit.Standing, 0, len(standing)), make([]placed, 0, len(standing))
-	for _, s := range standing {
+	for i := range standing {
+		s := &standing[i]
 		here := -1
 		if s.Place != nil {
-			i, known := at[*s.Place]
+			at, known := f.at[*s.Place]
 			if !known {
 				continue
 			}
-			here = i
+			here = at
 		}
 		of := f.of(s)
 		plants, rows = append(plants, fit.Standing{
 			Here: here, Apart: s.Isolation == string(record.Isolated), Poison: of.poison, Worth: 1,
-			Sulks: of.wants.Sulks, Score: of.value,
+			Sulks: of.wants.Sulks, Score: of.score,
 		}), append(rows, placed{s, of})
 		if here >= 0 {
-			out.season(f, s, of, f.known[here])
+			out.season(f, s, of, here)
 		}
 	}
 	slices.SortStableFunc(out.Season, func(x, y SeasonWish) int { return cmp.Compare(x.On, y.On) })
-	out.Season, out.MoreSeason = first(out.Season)
-	out.told(f, fit.Propose(plants, spots), plants, rows)
+	named := min(len(out.Season), mostTold)
+	out.Season, out.MoreSeason = out.Season[:named], len(out.Season)-named
+	out.told(f, fit.Propose(plants, f.spots), plants, rows)
 	return &body[Fits]{out}, nil
 }
 
 // placed is a plant that stands somewhere, with its kind.
 type placed struct {
-	store.StandsAt
+	*store.StandsAt
 	of *ofKind
 }
 
@@ -244,11 +169,11 @@ func (out *Fits) told(f *fitting, moves []fit.Move, plants []fit.Standing, rows 
 		}
 	}
 	out.lamps(f, dark)
-	slices.SortFunc(poor, func(x, y standsBadly) int {
+	worst := least.Of(mostTold, poor, func(x, y standsBadly) int {
 		return cmp.Or(cmp.Compare(x.here.Value, y.here.Value), cmp.Compare(x.at, y.at))
 	})
-	poor, out.MorePoor = first(poor)
-	for _, p := range poor {
+	out.MorePoor = len(poor) - len(worst)
+	for _, p := range worst {
 		out.Poor = append(out.Poor, PlantFits{
 			ID: rows[p.at].ID, Name: rows[p.at].Name, Score: &p.here.Value, Word: p.here.Word(), Rules: p.here.Rules,
 			Month: p.here.month,
@@ -265,12 +190,6 @@ type standsBadly struct {
 // mostTold is how many plants are named in a list of who fits where.
 const mostTold = 100
 
-// first gives the first plants of a list, and how many more there are.
-func first[T any](list []T) (told []T, more int) {
-	n := min(len(list), mostTold)
-	return list[:n], len(list) - n
-}
-
 // lamps tells where a lamp would mend several that stand too dark.
 func (out *Fits) lamps(f *fitting, dark [][]fit.Kind) {
 	for at, kinds := range dark {
@@ -285,23 +204,13 @@ func (out *Fits) lamps(f *fitting, dark [][]fit.Kind) {
 	}
 }
 
-// season notes the moves that the season asks for at a plant.
-func (out *Fits) season(f *fitting, s store.StandsAt, of *ofKind, at store.Place) {
-	key := movedAlike{of, at.ID, s.Isolation == string(record.Clean)}
-	asks, known := f.moves[key]
-	if !known {
-		here := f.air(at)
-		p := season.Plant{Wants: of.wishes, South: f.south, Here: &here}
-		if key.free {
-			p.Outside = f.open
-		}
-		asks = season.Moves(p, f.today)
-		f.moves[key] = asks
-	}
-	for _, a := range asks {
+// season notes the moves that the season asks for at a plant in a known place.
+func (out *Fits) season(f *fitting, s *store.StandsAt, of *ofKind, at int) {
+	for _, a := range f.asks(of, at, s.Isolation == string(record.Clean)) {
 		if a.From <= f.today+season.ReadyDays {
 			out.Season = append(out.Season, SeasonWish{
-				Plant: s.ID, Name: s.Name, Place: at.Name, Move: a.Job, On: a.From, Until: a.Until, How: a.How, Why: a.Why,
+				Plant: s.ID, Name: s.Name, Place: f.known[at].Name, Move: a.Job, On: a.From, Until: a.Until, How: a.How,
+				Why: a.Why,
 			})
 		}
 	}

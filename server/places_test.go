@@ -183,6 +183,24 @@ func TestWhoFitsWhere(t *testing.T) {
 	assert.Len(t, list(fits, "poor"), 2)
 	assert.Len(t, list(fits, "lamps"), 1)
 	assert.Empty(t, list(member(t, url, "two@example.org").call("GET", "/api/fit", nil), "moves"))
+	assert.Equal(t, fits.raw, c.call("GET", "/api/fit", nil).raw, "what was scored is kept")
+	change := func(version int, details map[string]any) []any {
+		changed := c.call("PUT", "/api/places/"+lamp, map[string]any{"version": version, "name": "Lamps", "details": details})
+		require.Equal(t, http.StatusOK, changed.status, changed.raw)
+		return list(c.call("GET", "/api/fit", nil), "moves")
+	}
+	bright := map[string]any{
+		"setting": "room", "slots": 2, "lamp": map[string]any{"ppfd": 150, "hours": 12},
+		"winter": map[string]any{"humidity": 60}, "summer": map[string]any{"humidity": 60},
+	}
+	assert.Len(t, change(1, bright), 2, "it holds two now")
+	bright["reach"] = true
+	assert.Empty(t, change(2, bright), "children may live there, and it is poisonous")
+	nobody := map[string]any{"children": false, "pets": false, "pollinators": false, "asthma": false}
+	saved := c.call("PUT", "/api/settings/household", nobody)
+	require.Equal(t, http.StatusOK, saved.status, saved.raw)
+	assert.Len(t, list(c.call("GET", "/api/fit", nil), "moves"), 2, "nobody lives there whom it would hurt")
+	assert.Empty(t, change(3, map[string]any{"setting": "room", "window": map[string]any{"aspect": "N", "distanceM": 4}}))
 }
 
 // What is told of a place moves the looks of what stands there, in the lists as well.

@@ -62,6 +62,7 @@ type server struct {
 	turns    *turns
 	proxies  *proxies
 	weather  *weather
+	fits     *fitsKept
 }
 
 // Limits on a request (the answer to a slow or greedy client).
@@ -83,6 +84,7 @@ func New(s *store.Store, o Options) http.Handler {
 		panic(err) // asked of ValidProxies before
 	}
 	srv := &server{proxies: behind, Options: o, store: s, sessions: scs.New(), turns: &turns{open: map[string]*turn{}}}
+	srv.fits = newFits()
 	srv.weather = &weather{asked: map[uuid.UUID]time.Time{}}
 	if srv.SignInsPerMinute == 0 {
 		srv.SignInsPerMinute = 10

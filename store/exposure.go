@@ -133,7 +133,8 @@ func (s *Store) Outbreakers(ctx context.Context, collection uuid.UUID, ids []uui
 func (s *Store) WereMet(ctx context.Context, collection uuid.UUID, ids []uuid.UUID) (list []Met, err error) {
 	list, err = many(ctx, s.q(), func(m *Met) []any {
 		return []any{&m.ID, &m.Profile, &m.Here, &m.PestsClean, &m.FoundWell, &m.CameOn}
-	}, `select each.* from `+ofEach(metColumns, `plants where collection_id = $1 and id = asked.plant`),
+	}, `select uuid_send(each.id), each.profile, each.here, each.pests_clean, each.found_well, each.arrived_on
+		from `+ofEach(metColumns, `plants where collection_id = $1 and id = asked.plant`),
 		collection, idsOf(ids))
 	if err != nil {
 		return nil, fmt.Errorf("reading whom a plant met: %w", err)
@@ -171,7 +172,8 @@ func (s *Store) stoodTogether(
 	all, err := many(ctx, s.q(), func(x *exposure.Stood) []any {
 		return []any{&x.Plant, &x.Place, &x.Tray, &x.Apart, &x.From, &x.Until}
 	}, `
-		select x.plant_id, x.place_id, x.tray, x.apart, x.from_day, x.until_day from stays x where `+overlap+`
+		select uuid_send(x.plant_id), uuid_send(x.place_id), x.tray, x.apart, x.from_day, x.until_day from stays x
+			where `+overlap+`
 			and x.place_id in (select each.place_id from `+own+`)
 		order by x.plant_id, x.from_day`, collection, idsOf(plants), since, on)
 	if err != nil {
@@ -197,7 +199,8 @@ func (s *Store) workedTogether(
 	worked, err := many(ctx, s.q(), func(x *exposure.Worked) []any {
 		return []any{&x.Plant, &x.On, &x.By, &x.At, &x.Blade, &x.Cleaned}
 	}, `
-		select plant_id, on_day, by_name, at, blade, cleaned from hands where collection_id = $1 and (on_day, by_name) in (
+		select uuid_send(plant_id), on_day, by_name, at, blade, cleaned from hands
+			where collection_id = $1 and (on_day, by_name) in (
 			select each.on_day, each.by_name from `+ofEach(`on_day, by_name`,
 		`hands where collection_id = $1 and plant_id = asked.plant and on_day between $3 and $4`)+`)`,
 		collection, idsOf(plants), since, on)

@@ -21,7 +21,7 @@ type StandsAt struct {
 func (s *Store) Standing(ctx context.Context, collection uuid.UUID) ([]StandsAt, error) {
 	list, err := many(ctx, s.q(), func(p *StandsAt) []any {
 		return []any{&p.ID, &p.Name, &p.Kind, &p.Habit, &p.Place, &p.Isolation}
-	}, `select id, name, profile, habit, place_id, isolation
+	}, `select uuid_send(id), name, profile, habit, uuid_send(place_id), isolation
 		from plants where collection_id = $1 and here and standing not in ('lost', 'given-away')
 		order by id`, collection)
 	if err != nil {

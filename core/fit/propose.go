@@ -3,6 +3,8 @@ package fit
 import (
 	"cmp"
 	"slices"
+
+	"tendermend/internal/least"
 )
 
 // What standing somewhere costs (guesses): a move must be worth it.
@@ -248,8 +250,9 @@ func movableOf(plants []Standing, spots []Spot) (movable, free []int) {
 			free[p.Here]--
 		}
 	}
-	slices.SortFunc(movable, func(x, y int) int { return cmp.Or(cmp.Compare(here[x], here[y]), cmp.Compare(x, y)) })
-	movable = movable[:min(len(movable), worstAtOnce)]
+	movable = least.Of(worstAtOnce, movable, func(x, y int) int {
+		return cmp.Or(cmp.Compare(here[x], here[y]), cmp.Compare(x, y))
+	})
 	for _, i := range movable { // where they stand is free for them
 		if at := plants[i].Here; at >= 0 {
 			free[at]++
