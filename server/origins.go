@@ -46,53 +46,71 @@ func (srv *server) originOperations(api huma.API) {
 		"The plants of one such group, those that do best first", "reviews"), signedIn(srv, srv.getOriginPlants))
 }
 
-// grouping names the groups that a plant is in: by id, each with its label.
-type grouping func(store.CameFrom) map[string]string
+// grouping tells of each group that a plant is in its id and its label.
+type grouping func(p *store.CameFrom, in func(of, label string))
 
 // groupings are the ways to group; names are needed of batches and of kinds.
 func groupings(kinds plant.Kinds, batches map[string]string) map[string]grouping {
-	one := func(of, label string) map[string]string {
-		if of == "" {
-			return nil
-		}
-		return map[string]string{of: label}
-	}
 	return map[string]grouping{
-		"source": func(p store.CameFrom) map[string]string {
+		"source": func(p *store.CameFrom, in func(of, label string)) {
 			if p.Own {
-				return one("own", "pieces of plants here")
+				in("own", "pieces of plants here")
+				return
 			}
-			return one(cmp.Or(p.Source, "unknown"), cmp.Or(p.Origin, "nobody wrote down where"))
+			in(cmp.Or(p.Source, "unknown"), cmp.Or(p.Origin, "nobody wrote down where"))
 		},
-		"tag": func(p store.CameFrom) map[string]string { return each(p.Tags) },
-		"batch": func(p store.CameFrom) map[string]string {
-			if p.BatchOf == nil {
-				return nil
+		"tag": func(p *store.CameFrom, in func(of, label string)) { each(p.Tags, in) },
+		"batch": func(p *store.CameFrom, in func(of, label string)) {
+			if p.BatchOf != nil {
+				in(p.BatchOf.String(), cmp.Or(batches[p.BatchOf.String()], "a batch that was undone"))
 			}
-			return one(p.BatchOf.String(), cmp.Or(batches[p.BatchOf.String()], "a batch that was undone"))
 		},
-		"kind": func(p store.CameFrom) map[string]string {
-			if kind, known := kinds.ByID(p.Kind); known {
-				return one(p.Kind, kind.Botanical)
+		"kind": byKind(kinds),
+		"packing": func(p *store.CameFrom, in func(of, label string)) {
+			if p.Packing != "" {
+				in(p.Packing, cmp.Or(record.Packing(p.Packing).Words(), "nobody knows how it was packed"))
 			}
-			habit, _ := plant.HabitByID(p.Habit)
-			return one("habit "+p.Habit, "kind unknown: "+working.Lower(habit.Label))
 		},
-		"packing": func(p store.CameFrom) map[string]string {
-			return one(p.Packing, cmp.Or(record.Packing(p.Packing).Words(), "nobody knows how it was packed"))
+		"school": func(p *store.CameFrom, in func(of, label string)) {
+			if p.School != "" {
+				in(p.School, sheet.SchoolName(p.School))
+			}
 		},
-		"school": func(p store.CameFrom) map[string]string { return one(p.School, sheet.SchoolName(p.School)) },
-		"method": func(p store.CameFrom) map[string]string { return each(p.Tried) },
+		"method": func(p *store.CameFrom, in func(of, label string)) { each(p.Tried, in) },
 	}
 }
 
-// each makes a group of every name, whatever its letters and spaces.
-func each(names []string) map[string]string {
+// byKind groups by kind, and by how it grows where the kind is not known; a kind is looked up once.
+func byKind(kinds plant.Kinds) grouping {
+	names := map[string]string{}
+	return func(p *store.CameFrom, in func(of, label string)) {
+		name, looked := names[p.Kind]
+		if !looked {
+			if kind, known := kinds.ByID(p.Kind); known {
+				name = kind.Botanical
+			}
+			names[p.Kind] = name
+		}
+		if name != "" {
+			in(p.Kind, name)
+			return
+		}
+		habit, _ := plant.HabitByID(p.Habit)
+		in("habit "+p.Habit, "kind unknown: "+working.Lower(habit.Label))
+	}
+}
+
+// each makes a group of every name, whatever its letters and spaces; of one written twice by its last.
+func each(names []string, in func(of, label string)) {
 	groups := map[string]string{}
 	for _, name := range names {
 		groups[strings.ToLower(strings.Join(strings.Fields(name), " "))] = strings.TrimSpace(name)
 	}
-	return groups
+	for of, label := range groups {
+		if of != "" {
+			in(of, label)
+		}
+	}
 }
 
 // reading is a way to read what became of plants: with their names or without.
@@ -135,22 +153,33 @@ func (srv *server) getOrigins(ctx context.Context, a store.Account, in *OriginsA
 	}
 	plants := plantsOf(came)
 	all := origins.Among(plants)
-	named, members := map[string]labelled{}, map[string][]origins.Plant{}
-	for _, p := range came {
-		for of, label := range groupsOf(p) {
-			named[of] = named[of].or(labelled{label, p.Came})
-			members[of] = append(members[of], p.Plant)
-		}
+	groups := map[string]*members{}
+	for i := range came {
+		p := &came[i]
+		groupsOf(p, func(of, label string) {
+			one := groups[of]
+			if one == nil {
+				one = &members{}
+				groups[of] = one
+			}
+			one.labelled, one.plants = one.or(labelled{label, p.Came}), append(one.plants, p.Plant)
+		})
 	}
 	out := Origins{
 		Today: a.Collection.Today(srv.Clock()), All: all.Of("", "all that came", plants),
 		Groups: []origins.Group{},
 	}
-	for of, group := range members {
-		out.Groups = append(out.Groups, all.Of(of, named[of].label, group))
+	for of, group := range groups {
+		out.Groups = append(out.Groups, all.Of(of, group.label, group.plants))
 	}
 	out.Groups = origins.Sorted(out.Groups)
 	return &body[Origins]{out}, nil
+}
+
+// members are the plants of a group, with its label.
+type members struct {
+	labelled
+	plants []origins.Plant
 }
 
 // labelled is how a group was written, and when.
@@ -178,10 +207,12 @@ func (srv *server) getOriginPlants(ctx context.Context, a store.Account, in *str
 	}
 	var group []origins.Plant
 	label := ""
-	for _, p := range came {
-		if name, is := groupsOf(p)[in.Of]; is {
-			group, label = append(group, p.Plant), cmp.Or(label, name)
-		}
+	for i := range came {
+		groupsOf(&came[i], func(of, name string) {
+			if of == in.Of {
+				group, label = append(group, came[i].Plant), cmp.Or(label, name)
+			}
+		})
 	}
 	if len(group) == 0 {
 		return nil, huma.Error404NotFound("No plant of that group came in that time. Look at a longer time, or go back.")

@@ -2,6 +2,7 @@ package store
 
 import (
 	"context"
+	"slices"
 
 	"github.com/jmoiron/sqlx"
 )
@@ -17,15 +18,27 @@ func many[T any](
 		return nil, err
 	}
 	defer func() { _ = rows.Close() }()
-	list = []T{}
 	var row T
 	fields := into(&row)
+	full, part := [][]T{}, make([]T, 0, fewRows)
 	for rows.Next() {
 		row = *new(T) // nothing is shared with the row before
 		if err := rows.Scan(fields...); err != nil {
 			return nil, err
 		}
-		list = append(list, row)
+		if len(part) == cap(part) {
+			full, part = append(full, part), make([]T, 0, manyRows)
+		}
+		part = append(part, row)
 	}
-	return list, rows.Err()
+	if len(full) == 0 {
+		return part, rows.Err()
+	}
+	return slices.Concat(append(full, part)...), rows.Err()
 }
+
+// Rows are read into parts of so many, and put together once: a list that grows row by row is copied five times over.
+const (
+	fewRows  = 64
+	manyRows = 2048
+)

@@ -119,11 +119,14 @@ func (s *Store) came(
 func (r cameRow) asOf(today day.Day) CameFrom {
 	came := CameFrom{
 		Plant: origins.Plant{
-			ID: r.ID.String(), Name: r.Name, Came: r.Came, Until: today, FellIll: r.FellIll, Mended: r.Mended,
+			Name: r.Name, Came: r.Came, Until: today, FellIll: r.FellIll, Mended: r.Mended,
 			InWork: r.InWork, Condition: r.Condition, Paid: r.Paid, Spent: r.Spent,
 		},
 		Source: r.Source, Origin: r.Origin, Kind: r.Kind, Habit: r.Habit, Packing: r.Packing, School: r.School,
 		Tried: r.Tried.V, Tags: r.Tags.V, Own: r.Mother != nil || r.BatchOf != nil, BatchOf: r.BatchOf,
+	}
+	if r.ID != uuid.Nil { // of thousands nobody reads it
+		came.ID = r.ID.String()
 	}
 	switch r.Standing {
 	case string(record.OutcomeLost):
