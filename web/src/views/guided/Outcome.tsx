@@ -38,7 +38,8 @@ export function Outcome({ of, knowledge }: OutcomeProps) {
       </section>
       {lead && sure && (
         <p data-testid="most-likely">
-          Most likely it is <b>{cause(lead.id)}</b>: {sure.word}, {sayTimesIn100(lead.chance)}.{" "}
+          {sure.folded ? "Nothing stands out yet; the first guess would be " : "Most likely it is "}
+          <b>{cause(lead.id)}</b>: {sure.word}, {sayTimesIn100(lead.chance)}.{" "}
           <How of={`the chance of ${cause(lead.id)}`} working={of.working} />
         </p>
       )}

@@ -28,6 +28,9 @@ export function ReadBack({ guide, knowledge, set, on, back }: ReadBackProps) {
             <SignPicture drawing={s.drawing} width={92} />
             <div>
               <span className="block">{s.label}</span>
+              {guide.answers.unsure?.includes(s.id) && (
+                <span className="block small slate">Perhaps: it counts less until you say so.</span>
+              )}
               <Answers
                 sign={s.label}
                 side={sideOf(guide.answers, s.id)}

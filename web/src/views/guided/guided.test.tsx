@@ -102,6 +102,20 @@ describe("something is wrong", () => {
     habits: ["monopodial-orchid", "sympodial-orchid"],
   };
 
+  it("says of what is read with doubt that it counts less, until it is confirmed", async () => {
+    serve({
+      "GET /api/knowledge": knowledge,
+      "GET /api/profiles": { profiles: [] },
+      "POST /api/read": { kinds: [], present: [{ sign: sign.id, sure: false }], absent: [] },
+    });
+    show(<Trouble />);
+    await userEvent.type(await screen.findByRole("textbox", { name: "Or say it in your own words" }), "perhaps");
+    await userEvent.click(screen.getByRole("button", { name: "Read it" }));
+    expect(await screen.findByText("Perhaps: it counts less until you say so.")).toBeTruthy();
+    await userEvent.click(screen.getByRole("button", { name: `seen: ${sign.label}` }));
+    expect(screen.queryByText("Perhaps: it counts less until you say so.")).toBeNull();
+  });
+
   const saysOrchid = async () => {
     const asked = serve({
       "GET /api/knowledge": knowledge,
@@ -174,6 +188,17 @@ describe("something is wrong", () => {
     await screen.findByText("What to do first");
     await userEvent.click(screen.getByRole("button", { name: "Look further" }));
     expect(screen.getByRole("heading", { level: 1 }).textContent).toBe(`${sign.label}?`);
+  });
+
+  it.each([
+    [0.05, "Most likely it is"],
+    [0.049, "Nothing stands out yet"],
+  ])("says of a chance of %d “%s”", async (chance, said) => {
+    await asking({
+      causes: [{ id: knowledge.causes[0]?.id, chance }],
+      guided: { next: sign.id, settled: true, most: 10 },
+    });
+    expect((await screen.findByTestId("most-likely")).textContent).toContain(said);
   });
 
   it("asks the look that is to be asked now, not the first of the list", async () => {
