@@ -294,6 +294,7 @@ func (c *composer) layOut() {
 	c.also()
 	c.emptyDish()
 	c.rootsUnexplained()
+	c.noticed()
 }
 
 // tipped is how water leaves a pot that has no hole.

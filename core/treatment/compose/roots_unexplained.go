@@ -34,11 +34,11 @@ var limpsOf = []cause.ID{
 func (c *composer) rootsUnexplained() {
 	wetThough := c.saidDryAndWet()
 	late := c.limpInMoist() && c.opensLate()
-	if c.piece || !c.mediumFelt() || c.habitID == treatment.AirPlant ||
-		!late && c.leftBelow(wetThough) {
+	seen := c.mediumFelt() || among(c.seat, facts.InReservoir, facts.InDish)
+	if c.piece || !seen || c.habitID == treatment.AirPlant || !late && c.leftBelow(wetThough) {
 		return
 	}
-	dead := c.mostRootsDead() && !c.has(cause.Overwatering) // its own plan asks for rot on other days
+	dead := c.mostRootsDead() && c.mediumFelt() && !c.has(cause.Overwatering) // its own plan asks on other days
 	limp := c.limpInMoist() &&
 		(wetThough || late || c.mayHaveRotted() || c.staysWhole() || !c.explained(deadRootsOf, limpsOf))
 	if why := c.whySmelled(dead, limp); why != "" {
@@ -81,7 +81,7 @@ func (c *composer) staysWhole() bool { return c.root != nil && c.root.kind == wh
 // whySmelled says why it is smelled below; empty where nothing asks for it.
 func (c *composer) whySmelled(dead, limp bool) string {
 	switch {
-	case c.slidOut: // its roots are seen today
+	case c.slidOut, c.rotUnaccepted(): // its roots are seen today, or its rot is known
 		return ""
 	case c.drinksThough():
 		return "It hangs limp and was watered too often"
@@ -103,8 +103,11 @@ func (c *composer) drinksThough() bool {
 func (c *composer) smelledBelow(why string) {
 	c.smelled = !c.has(cause.Overwatering) // its own plan asks on two days whether it is firm
 	below := "the hole"
-	if c.mossed() {
+	switch {
+	case c.mossed():
 		below = "its medium"
+	case c.seat == facts.InReservoir:
+		below = "its water space"
 	}
 	c.draft.at(0, rankStart, do(treatment.Look, note("does "+below+" smell sour, or is its foot soft? "+why+
 		": if either, leave the rest of this and plan for root rot today")))

@@ -1,0 +1,71 @@
+package compose
+
+import (
+	"encoding/json"
+	"fmt"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"tendermend/core/cause"
+	"tendermend/core/day"
+	"tendermend/core/facts"
+	"tendermend/core/treatment"
+)
+
+// What was found and not accepted is said: rot that lives, a medium that is rotten or sour, a pot without a hole.
+// Where it was accepted, or is opened anyway, nothing is said.
+func TestWhatWasFoundIsSaid(t *testing.T) {
+	for _, c := range []struct {
+		causes, answers string
+		said            cause.ID
+	}{
+		{`"rust"`, `"rotAlive":true`, cause.RootRot},
+		{`"rust"`, `"rotAlive":false`, ""},
+		{`"rust","root-rot"`, `"rotAlive":true`, ""},
+		{`"rust"`, `"medium":"rotten"`, cause.MediumCollapsed},
+		{`"rust"`, `"medium":"sour"`, cause.MediumCollapsed},
+		{`"rust"`, `"medium":"tired"`, ""},
+		{`"rust","medium-collapsed"`, `"medium":"rotten"`, ""},
+		{`"rust","pot-bound"`, `"medium":"rotten"`, ""},
+		{`"rust"`, `"potHoles":false`, cause.NoDrainage},
+		{`"rust"`, `"potHoles":true`, ""},
+		{`"rust","no-drainage"`, `"potHoles":false`, ""},
+		{`"rust"`, `"potHoles":false,"seat":"reservoir"`, ""},
+	} {
+		s := `{"kind":"spathiphyllum-wallisii","causes":[` + c.causes + `],"on":"2026-06-15","answers":{"moist":"right",
+			"limp":false,"liveRoots":9,` + c.answers + `},"place":{"warmthC":22}}`
+		for _, id := range []cause.ID{cause.RootRot, cause.MediumCollapsed, cause.NoDrainage} {
+			why := leftOut(t, s, string(id))
+			assert.Equal(t, id == c.said, strings.Contains(why, "plan again"), "%s %s: %s", c.causes, c.answers, why)
+		}
+		words, days := said(t, s, treatment.Look)
+		rots := strings.HasPrefix(words[0], "Look at it: where does it rot?")
+		assert.Equal(t, c.said == cause.RootRot, rots, words)
+		if rots {
+			assert.Zero(t, days[0])
+		}
+	}
+}
+
+// Rot that was found alive longer than two weeks ago is not taken to live.
+func TestRotIsTakenToLiveForTwoWeeks(t *testing.T) {
+	for ago, lives := range map[int]bool{14: true, 15: false} {
+		var s treatment.Situation
+		require.NoError(t, json.Unmarshal([]byte(`{"kind":"spathiphyllum-wallisii","causes":["rust"],"on":"2026-06-15"}`), &s))
+		c := &composer{agenda: &agenda{subject: &subject{Situation: s}}}
+		c.Facts.RotAlive = facts.Seen(true, c.On-day.Day(ago), facts.Done)
+		assert.Equal(t, lives, c.rotUnaccepted(), "%d days ago", ago)
+	}
+}
+
+// What hangs limp in a pot with a water space, or in a dish, is looked at below as in any wet pot.
+func TestLimpOverWaterIsLookedAtBelow(t *testing.T) {
+	for seat, below := range map[string]string{"reservoir": "its water space", "dish": "the hole", "pot": "the hole"} {
+		words, _ := said(t, fmt.Sprintf(`{"kind":"spathiphyllum-wallisii","causes":["rust"],"on":"2026-06-15","answers":
+			{"moist":"wet","limp":true,"seat":%q},"place":{"warmthC":22}}`, seat), treatment.Look)
+		assert.Contains(t, strings.Join(words, " "), "does "+below+" smell sour", seat)
+	}
+}
