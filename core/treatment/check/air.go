@@ -110,7 +110,8 @@ var lawsOfAir = []law{
 	{t.NeverFeedDry, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(true, t.FeedIt) {
 			dry := e.pre.moist == facts.Dry || e.pre.moist == facts.Bone
-			hangs := e.pre.seat == facts.Hung && r.has(t.WetRoots) // bare roots are wetted each day
+			bare := e.pre.seat == facts.Hung || e.pre.seat == facts.OnMount
+			hangs := bare && r.has(t.WetRoots) || c.habitID == t.AirPlant // wetted each day, or fed in its bath
 			if dry && !r.earlier(e, medium...) && !hangs && e.p.Where != "leaves" {
 				no(e, "the medium is dry")
 			}

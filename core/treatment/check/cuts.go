@@ -256,7 +256,7 @@ func (c *patient) lacks(e *event) string {
 
 func (c *patient) spikeless() bool {
 	spikes := c.Facts.Spikes
-	return c.is(t.Fern, t.Palm, t.Cycad, t.Ivy) || spikes.Known && spikes.Value == 0
+	return c.is(t.Fern, t.Palm, t.Cycad, t.Ivy) || spikes.Known && spikes.Value == 0 && !c.Facts.Flowers.Value
 }
 
 func (c *patient) bulbous() bool { return c.habitID == t.BulbPlant || c.kind.Thirst == "wrinkled-bulb" }

@@ -265,7 +265,7 @@ func (c *patient) means(word string) bool {
 	case "leaf-disease":
 		return c.anyOf(t.LeafDiseases())
 	case "thirst":
-		return c.limp || c.habitID == t.AirPlant
+		return c.limp || c.habitID == t.AirPlant || c.Facts.Moist.Known && c.moist == facts.Bone
 	case "pest":
 		return c.anyOf(pestsAll) || c.has(cause.Springtail)
 	case "insect":

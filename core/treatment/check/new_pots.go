@@ -67,7 +67,8 @@ var lawsOfNewPots = []law{
 		}
 	}},
 	{t.NeverPotInGlass, func(r *replay, c *patient, no found) {
-		if c.seat != facts.InJar || c.Wish != "" || c.has(cause.WaterRoots) {
+		rooted := c.has(cause.WaterRoots, cause.Detached) || r.has(t.Behead) // a top is potted
+		if c.seat != facts.InJar || c.Wish != "" || rooted {
 			return
 		}
 		for _, e := range r.of(false, t.Loosen, t.Flush, t.PotIn, t.Unpot) {

@@ -69,7 +69,9 @@ var lawsOfRoots = []law{
 		}
 	}},
 	{t.NeverRootsThirsty, func(r *replay, c *patient, no found) {
-		if !c.limp || c.moist != facts.Dry && c.moist != facts.Bone {
+		roots := c.Facts.LiveRoots
+		none := roots.Known && roots.Value == 0 // nothing can drink
+		if !c.limp || none || c.moist != facts.Dry && c.moist != facts.Bone {
 			return
 		}
 		for _, e := range r.of(false, t.Unpot) {

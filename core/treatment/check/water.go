@@ -17,6 +17,11 @@ var (
 	badWater  = regexp.MustCompile(`hard|tap|softened`)
 )
 
+// withoutSaucer are seats over water, or over nothing: what stands under them is no saucer.
+var withoutSaucer = []facts.Seat{
+	facts.InCup, facts.InDish, facts.InJar, facts.InReservoir, facts.InBin, facts.OnMount, facts.Hung, facts.InBasket,
+}
+
 var lawsOfWater = []law{
 	{t.NeverWetOpenCut, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(true, medium...) {
@@ -194,10 +199,7 @@ var lawsOfWater = []law{
 		}
 		for _, n := range r.nights {
 			if n.pose.standing &&
-				!slices.Contains(
-					[]facts.Seat{facts.InCup, facts.InDish, facts.InReservoir, facts.InBin, facts.OnMount, facts.Hung, facts.InBasket},
-					n.pose.seat,
-				) {
+				!slices.Contains(withoutSaucer, n.pose.seat) {
 				no(
 					&event{sit: n.sit, step: n.step, s: &t.Step{}},
 					"water stands in the saucer over the night of day %d",

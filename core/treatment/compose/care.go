@@ -201,8 +201,8 @@ func (c *composer) also() {
 			c.leave(word, "it reaches nothing that does harm here")
 			continue
 		}
-		if op.ID == treatment.Flush && c.sitsOnDay() {
-			c.leave(word, "the fresh mix does it")
+		if why := c.flushedAnyway(); op.ID == treatment.Flush && why != "" {
+			c.leave(word, why)
 			continue
 		}
 		s := do(op.ID)
@@ -211,6 +211,19 @@ func (c *composer) also() {
 		}
 		c.draft.at(0, orderOf(op.ID), s)
 	}
+}
+
+// flushedAnyway says why a flush that the carer would like is none; empty where it may be.
+func (c *composer) flushedAnyway() string {
+	switch {
+	case c.sitsOnDay():
+		return "the fresh mix does it"
+	case c.livesInWater():
+		return "it grows in a glass of water: that is changed, and the glass rinsed"
+	case c.sealed():
+		return "its pot has no hole: nothing would run out of it"
+	}
+	return ""
 }
 
 // hopeless says whether throwing it away is a choice that the trade respects.

@@ -31,6 +31,7 @@ type composer struct {
 	gated       bool // the root sitting waits for a gate
 	piecesOpen  bool // its pieces stand without a cover
 	boxed       bool // pieces are followed already
+	changed     bool // the water of its glass is changed already
 	slidOut     bool // its roots are looked at today for what its kind is not known to have
 	binnedWhole bool // it is thrown away whole today
 	// smelled says that its hole and foot are smelled and felt today: it hangs limp, not for thirst.
@@ -238,6 +239,7 @@ func (c *composer) settle() {
 		c.root = nil
 	}
 	c.settleChange()
+	c.keptInGlass()
 	if c.pieces != nil && c.pieces.why == "mother" && len(c.travels()) > 0 && c.has(cause.BaseRot) {
 		c.pieces, c.top, c.root = nil, true, nil // what ails it travels: its top is rooted whole
 	}
@@ -302,17 +304,22 @@ const tipped = "tip"
 
 // drains empties what stands under its present pot, or in it.
 func (c *composer) drains() step {
-	if c.has(cause.NoDrainage) || c.Facts.PotHoles.Known && !c.Facts.PotHoles.Value {
+	if c.has(cause.NoDrainage) || c.noHole() {
 		return do(treatment.DrainSaucer, how(tipped))
 	}
 	return do(treatment.DrainSaucer)
+}
+
+// leavesItsWater says whether what stood over water goes into a pot today.
+func (c *composer) leavesItsWater() bool {
+	return (c.root != nil || c.change) && c.sat == 0 && !c.gated || c.top || c.pieces != nil
 }
 
 // emptyDish pours away what stands under a pot, or in one without a way out.
 func (c *composer) emptyDish() {
 	blocked := c.has(cause.NoDrainage) && !(c.root != nil && c.sat == 0) // what waits is drained meanwhile
 	if (c.Facts.Standing.Value || blocked) && c.kind.WaterRule != plant.WetTray && !c.untied &&
-		!among(c.seat, facts.InCup, facts.InDish) {
+		(!among(c.seat, facts.InCup, facts.InDish, facts.InJar) || c.leavesItsWater()) {
 		c.draft.at(0, rankAfter, c.drains())
 	}
 }

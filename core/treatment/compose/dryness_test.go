@@ -174,7 +174,7 @@ func TestABasketOfMossIsNotWateredByTheRoots(t *testing.T) {
 		{"dracula-vampira", "bone", "dip its basket in water until bubbles stop"},
 		{"dracula-vampira", "bone", "keep its medium evenly moist"},
 		{"dracula-vampira", "right", ""},
-		{"vanda-hybrid", "bone", ""},
+		{"vanda-hybrid", "bone", "Wet its roots in the morning"},
 	} {
 		words, _ := said(t, fmt.Sprintf(`{"kind":%q,"causes":["spider-mite"],"on":"2026-05-15",
 			"answers":{"seat":"basket","limp":false,"moist":%q},"place":{"warmthC":20}}`, c.kind, c.moist), treatment.ByRule)

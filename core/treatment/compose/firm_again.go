@@ -26,7 +26,9 @@ func (c *composer) firmAgain(list []*sit) []*sit {
 	if !c.limp || c.bareRooted() || c.habitID == treatment.AirPlant {
 		return list
 	}
-	drank := slices.IndexFunc(list, func(s *sit) bool { return s.dated && slices.ContainsFunc(s.steps, drinksDeep) })
+	drank := slices.IndexFunc(list, func(s *sit) bool {
+		return s.dated && slices.ContainsFunc(s.steps, func(x step) bool { return drinksDeep(x) || c.drinksSealed(x) })
+	})
 	if drank < 0 {
 		drank = slices.IndexFunc(list, c.drinksDry)
 	}
@@ -117,6 +119,11 @@ func laterThanLooks(list []*sit, from, days int) int {
 // drinksDeep is true of a soak that wets the whole pot of the plant itself.
 func drinksDeep(x step) bool {
 	return x.Op == treatment.Soak && x.Params.How == "" && x.Params.For == ""
+}
+
+// drinksSealed is true of the water of a plant in a pot without a hole, which is not soaked.
+func (c *composer) drinksSealed(x step) bool {
+	return c.noHole() && x.Op == treatment.FirstWater && x.Params.How == "light" && x.Params.For == ""
 }
 
 // drinksDry says whether a sitting waters by its rule, on the first day, what was found too dry.

@@ -37,7 +37,12 @@ func (c *composer) wateredWhileDry(list []*sit) []*sit {
 	case c.limp, c.rotLives:
 		return list
 	case c.airDried() && !tellsOfWater(list):
-		return c.onDay(list, treatment.CareSit, 0, []step{do(treatment.Soak, how("dip"))})
+		dip := []step{do(treatment.Soak, how("dip"))}
+		if c.habitID == treatment.AirPlant { // water that stays in it rots it
+			dip = append(dip, do(treatment.CrownDry, how("upside down")))
+		}
+		list = c.onDay(list, treatment.CareSit, 0, dip)
+		return c.onDay(list, treatment.CareSit, 1, []step{do(treatment.ByRule, water(c.betterWater()))})
 	case !c.foundTooDry():
 		return list
 	}
@@ -103,7 +108,7 @@ func (c *composer) drinksNow() string {
 	switch {
 	case c.kind.WaterRule == plant.WetTray:
 		return "It is too dry for it: wet it through from above now, with low-mineral water."
-	case c.has(cause.NoDrainage) || c.Facts.PotHoles.Known && !c.Facts.PotHoles.Value:
+	case c.has(cause.NoDrainage) || c.noHole():
 		return "It is too dry for it: water it now, a fifth of its pot at most, and tip out what stands after an hour."
 	case c.kind.WaterRule == plant.CupWater:
 		return "It is dry through: give it a little water round the rim now, away from its stem, until it is moist."
@@ -114,6 +119,12 @@ func (c *composer) drinksNow() string {
 	}
 	return "It is dry through: water it now, slowly and twice, until it drips, and let it drain."
 }
+
+// noHole says whether its pot was found without a hole.
+func (x *subject) noHole() bool { return x.Facts.PotHoles.Known && !x.Facts.PotHoles.Value }
+
+// sealed says whether it stands in a pot that was found without a hole.
+func (x *subject) sealed() bool { return x.noHole() && x.seat == facts.InPot }
 
 // dryWaits is up to how many days later a plan's own line for water is said today instead, where it was found
 // too dry (common practice).

@@ -453,7 +453,7 @@ func (c *composer) drink() {
 		c.add(plain{day: 3, step: do(treatment.Look, every(7, growth), note("it rests, so nothing else is done"))})
 	case c.resting():
 		c.add(plain{day: 0, step: do(treatment.ByRule, what("a little: it rests"))})
-	case c.has(cause.NoDrainage): // what is poured in does not come out again
+	case c.has(cause.NoDrainage) || c.sealed(): // what is poured in does not come out again
 		c.add(plain{day: 0, step: do(treatment.FirstWater, how("light"))})
 	case c.habitID == treatment.Bromeliad:
 		c.add(plain{day: 0, step: do(treatment.CupFill, share(0.25), water("low-mineral"))})

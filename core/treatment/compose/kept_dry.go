@@ -148,6 +148,9 @@ func (c *composer) rootsMissed(list []*sit) []*sit {
 	if c.thirsty && c.Wish == "" {
 		list = c.untidied(list)
 	}
+	if c.thirsty && c.resting() {
+		list = c.unsprayed(list)
+	}
 	if !anyHas(list, slices.Concat(sprays, cutOps, tidies)...) {
 		soakedNot(list)
 	}
@@ -215,6 +218,20 @@ func (c *composer) untidied(list []*sit) []*sit {
 	}
 	for _, op := range tidied {
 		c.unleave(string(op)) // that it waits until it has drunk is not true of what cannot drink
+	}
+	return list
+}
+
+// unsprayed leaves products off what thirsts, cannot drink, and is given no water while it rests.
+func (c *composer) unsprayed(list []*sit) []*sit {
+	products := ops(treatment.Soap, treatment.Oil, treatment.LabelDrug)
+	for _, s := range list {
+		for _, x := range s.steps {
+			if among(x.Op, products...) {
+				c.leave(string(x.Op), "it thirsts, and no root of it can drink: its rescue comes first")
+			}
+		}
+		s.steps = slices.DeleteFunc(slices.Clone(s.steps), func(x step) bool { return among(x.Op, products...) })
 	}
 	return list
 }

@@ -150,7 +150,7 @@ func TestFewFrondsAreTaken(t *testing.T) {
 // A plant that is in a new mix by the next day is not loosened in its old one; two days later it is.
 func TestHowSoonAMixIsNew(t *testing.T) {
 	for sat, leftOut := range map[int]bool{-1: false, 0: true, 1: true, 2: false} {
-		c := &composer{agenda: &agenda{root: &rootWork{}}, sat: sat}
+		c := &composer{agenda: &agenda{subject: &subject{}, root: &rootWork{}}, sat: sat}
 		assert.Equal(t, leftOut, placings[treatment.Loosen](c, &plain{}), sat)
 	}
 }

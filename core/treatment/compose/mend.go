@@ -72,7 +72,7 @@ var guards = []guard{
 	{treatment.NeverPartItLacks, ops(treatment.StripSpikes), func(h *here) verdict {
 		return dropIf(
 			h.c.is(treatment.Fern, treatment.Palm, treatment.Cycad, treatment.Ivy) ||
-				h.c.Facts.Spikes.Known && h.c.Facts.Spikes.Value == 0,
+				h.c.Facts.Spikes.Known && h.c.Facts.Spikes.Value == 0 && !h.c.flowersWithout(),
 			"it has no spike",
 		)
 	}},

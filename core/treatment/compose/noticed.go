@@ -13,20 +13,21 @@ func (c *composer) noticed() {
 		return
 	}
 	if c.rotUnaccepted() {
-		c.leave(string(cause.RootRot), "rot was found alive on it, and none was accepted: look where it is, accept it, and "+
-			"plan again today")
-		c.draft.at(0, rankStart+1, do(treatment.Look, note("where does it rot? Rot was found alive on it, and this plan does "+
-			"nothing against it: leave the rest of it, and plan for rot today")))
+		c.leave(string(cause.RootRot), "rot was found alive on it, and none was accepted: look where it is, accept it, "+
+			"and plan again today")
+		c.draft.at(0, rankStart+1, do(treatment.Look, note("where does it rot? Rot was found alive on it, and this plan "+
+			"does nothing against it: leave the rest of it, and plan for rot today")))
 	}
 	if c.root != nil || c.seat != facts.InPot {
 		return
 	}
 	if c.badSmelling() && !c.has(cause.MediumCollapsed, cause.Overwatering, cause.RootRot) {
-		c.leave(string(cause.MediumCollapsed), "its medium was found rotten or sour, and this plan leaves it as it is: accept "+
-			"that, and plan again")
+		c.leave(string(cause.MediumCollapsed), "its medium was found rotten or sour, and this plan leaves it as it is: "+
+			"accept that, and plan again")
 	}
-	if c.Facts.PotHoles.Known && !c.Facts.PotHoles.Value && !c.has(cause.NoDrainage) {
-		c.leave(string(cause.NoDrainage), "its pot has no hole, and this plan leaves it in there: accept that, and plan again")
+	if c.noHole() && !c.has(cause.NoDrainage) {
+		c.leave(string(cause.NoDrainage), "its pot has no hole, and this plan leaves it in there: accept that, and plan "+
+			"again")
 	}
 }
 

@@ -54,7 +54,8 @@ func TestWhatWasFoundIsSaid(t *testing.T) {
 func TestRotIsTakenToLiveForTwoWeeks(t *testing.T) {
 	for ago, lives := range map[int]bool{14: true, 15: false} {
 		var s treatment.Situation
-		require.NoError(t, json.Unmarshal([]byte(`{"kind":"spathiphyllum-wallisii","causes":["rust"],"on":"2026-06-15"}`), &s))
+		read := json.Unmarshal([]byte(`{"kind":"spathiphyllum-wallisii","causes":["rust"],"on":"2026-06-15"}`), &s)
+		require.NoError(t, read)
 		c := &composer{agenda: &agenda{subject: &subject{Situation: s}}}
 		c.Facts.RotAlive = facts.Seen(true, c.On-day.Day(ago), facts.Done)
 		assert.Equal(t, lives, c.rotUnaccepted(), "%d days ago", ago)

@@ -33,12 +33,14 @@ var placings = map[treatment.OperatorID]placing{
 	treatment.LabelDrug:   placeDrug,
 	treatment.Release:     placeRelease,
 	treatment.SlideLook:   func(c *composer, _ *plain) bool { return c.sitsOnDay() || c.piece },
-	treatment.Loosen:      func(c *composer, p *plain) bool { return c.sitsOnDay() && c.sat <= p.day+1 }, // the mix is new
-	treatment.Turn:        placeTurn,
-	treatment.Supplement:  placeFeed,
-	treatment.FeedIt:      placeFeed,
-	treatment.RinseOff:    placeRinse,
-	treatment.CrownDry:    placeDrying,
+	treatment.Loosen: func(c *composer, p *plain) bool { // not where the mix is new, or there is none
+		return c.seat == facts.InJar || c.sitsOnDay() && c.sat <= p.day+1
+	},
+	treatment.Turn:       placeTurn,
+	treatment.Supplement: placeFeed,
+	treatment.FeedIt:     placeFeed,
+	treatment.RinseOff:   placeRinse,
+	treatment.CrownDry:   placeDrying,
 }
 
 // sitsOnDay says whether the root sitting has a day.
@@ -113,8 +115,13 @@ func (c *composer) wateredElsewhere(p *plain) bool {
 	if c.sitsOnDay() && (isDue || len(p.gate) == 0 && p.day >= c.sat && p.day <= c.sat+settledDays) {
 		return true
 	}
-	rooting := c.neck || c.pieces != nil && !c.change && (c.piece || c.pieces.why == "mother")
-	return rooting || isDue && c.drinksAtOnce()
+	return c.rootedAnew(p) || isDue && c.drinksAtOnce()
+}
+
+// rootedAnew says whether what is rooted anew says when it is watered; how it is watered is said all the same.
+func (c *composer) rootedAnew(p *plain) bool {
+	topped := c.top && p.step.Params.What == ""
+	return c.neck || topped || c.pieces != nil && !c.change && (c.piece || c.pieces.why == "mother")
 }
 
 // drinksAtOnce says whether it does not wait until it is due: it is thirsty, or due already.
@@ -145,6 +152,16 @@ func placeFlush(c *composer, p *plain) bool {
 	case c.sitsOnDay() && p.day >= c.sat-14:
 		c.leave(string(p.step.Op), "the fresh mix does it")
 		return true
+	case c.top, c.neck:
+		c.leave(string(p.step.Op), "its top goes into a fresh mix without its old roots")
+		return true
+	case c.livesInWater():
+		c.leave(string(p.step.Op), "it grows in a glass of water: that is changed, and the glass rinsed")
+		c.waterChanged(p.step.Params.Water)
+		return true
+	case c.sealed() && !c.has(cause.NoDrainage):
+		c.leave(string(p.step.Op), "its pot has no hole: nothing would run out of it, and the salts would stay")
+		return true
 	case c.mostRootsDead() && c.kind.WaterRule == plant.CupWater:
 		c.cupRinsed(*p)
 		return true
@@ -163,8 +180,8 @@ func (c *composer) flushLater(p *plain) {
 	}
 	driesFirst := c.foundWet() && (c.dry || c.mostRootsDead()) // what is wet and bears that ill is not wetted through
 	if (driesFirst || c.has(cause.Overwatering)) && !c.thirsty && len(p.gate) == 0 && p.day < drinkDays {
-		p.day, p.gate = -1, due // it is drowned already
-		if c.resting() {
+		p.day, p.gate = -1, due                   // it is drowned already
+		if c.resting() || c.kind.RestKind != "" { // it may be due in its rest
 			p.gate = due.With(growth...)
 		}
 	}
@@ -211,6 +228,10 @@ func (c *composer) hasHadWater(p *plain) bool {
 func placeSoak(c *composer, p *plain) bool {
 	if c.hasHadWater(p) {
 		return true
+	}
+	if sitsNow := c.sitsOnDay() && c.sat == 0; c.sealed() && !sitsNow { // nothing rises from below, nothing runs out
+		c.leave(string(treatment.Soak), "its pot has no hole: it is watered from above, a little")
+		p.step = do(treatment.FirstWater, how("light"), water(c.betterWater()))
 	}
 	if c.thirsty && !c.rotsBelow() {
 		p.day = max(p.day, c.drinks())
@@ -271,7 +292,8 @@ func placeOffset(c *composer, p *plain) bool {
 		c.draft.at(14, rankLook, do(treatment.Look))
 		return true
 	}
-	now := c.Choices.Plantlets.Now() && c.has(cause.OffsetDrain) && len(c.travels()) == 0
+	none := c.Facts.Plantlets.Known && c.Facts.Plantlets.Value == 0
+	now := c.Choices.Plantlets.Now() && !none && c.has(cause.OffsetDrain) && len(c.travels()) == 0
 	switch {
 	case now && !c.sitsOnDay() && !(c.resting() && c.dry):
 		c.offsetNow(p.step)

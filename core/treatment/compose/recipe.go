@@ -75,7 +75,7 @@ func (c *composer) treatedAs(id cause.ID) cause.ID {
 // holeless says whether its pot has no hole that could be opened, and it can
 // wait for its season.
 func holeless(x *subject) bool {
-	return x.Facts.PotHoles.Known && !x.Facts.PotHoles.Value && !drowning(x)
+	return x.noHole() && !drowning(x)
 }
 
 // fits says whether a recipe is for a plant.

@@ -34,8 +34,7 @@ var limpsOf = []cause.ID{
 func (c *composer) rootsUnexplained() {
 	wetThough := c.saidDryAndWet()
 	late := c.limpInMoist() && c.opensLate()
-	seen := c.mediumFelt() || among(c.seat, facts.InReservoir, facts.InDish)
-	if c.piece || !seen || c.habitID == treatment.AirPlant || !late && c.leftBelow(wetThough) {
+	if c.piece || !c.standsWet() || !late && c.leftBelow(wetThough) {
 		return
 	}
 	dead := c.mostRootsDead() && c.mediumFelt() && !c.has(cause.Overwatering) // its own plan asks on other days
@@ -47,6 +46,11 @@ func (c *composer) rootsUnexplained() {
 	if dead {
 		c.potOfDeadRoots()
 	}
+}
+
+// standsWet says whether its roots are in a medium: one that was felt, or one over water.
+func (c *composer) standsWet() bool {
+	return c.habitID != treatment.AirPlant && (c.mediumFelt() || among(c.seat, facts.InReservoir, facts.InDish))
 }
 
 // mayHaveRotted says whether what was accepted may have become rot already, and nobody looks below: freed from above

@@ -181,7 +181,7 @@ const (
 
 // tooLargeToCover says whether no bag goes over it.
 func (c *composer) tooLargeToCover() bool {
-	wide := c.Facts.SpanCM.Or(c.spanGuess())
+	wide := max(c.Facts.SpanCM.Or(c.spanGuess()), c.Facts.HeightCM.Or(0))
 	return c.kind.Size == plant.HugeSize || c.potWidth() >= widePot && c.pieces == nil && !c.piece ||
 		wide > wideSpan || c.habitID == treatment.Woody && wide > woodSpan
 }

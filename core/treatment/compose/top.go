@@ -116,7 +116,8 @@ func (c *composer) topHours() float64 {
 func (c *composer) topHome(day int) {
 	w := c.topWidth()
 	home := []step{c.readyTop(w), c.potIn(treatment.PotIn, how("1 or 2 nodes, or 3 cm, under"))}
-	if h := c.Facts.HeightCM; h.Or(0) > 3*w || c.slowTop() && c.habitID != treatment.SucculentRosette {
+	tall := c.Facts.HeightCM.Or(0) > 3*w || c.slowTop()
+	if tall && !c.is(treatment.SucculentRosette, treatment.Gesneriad, treatment.Rhizomatous, treatment.Carnivore) {
 		home = append(home, do(treatment.Stake, with(func(p *treatment.Params) { p.N = num(2) })))
 	}
 	home = append(home, c.labelled()...)

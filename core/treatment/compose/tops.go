@@ -59,7 +59,9 @@ func (c *composer) weakFor() bool {
 }
 
 // limpOnDeadRoots says whether it hangs limp and most of its roots were counted dead: that is not thirst alone.
-func (c *composer) limpOnDeadRoots() bool { return c.limp && c.mostRootsDead() && !c.piece }
+func (c *composer) limpOnDeadRoots() bool {
+	return c.limp && c.mostRootsDead() && !c.piece && !c.only(cause.PotBound) // no flower is cut for a wish
+}
 
 // How much of all leaves is taken at most where they are marked; of palms and cycads, which make few fronds a year,
 // less (common practice).
@@ -94,10 +96,13 @@ func (c *composer) leavesOff() {
 	c.draft.sit(treatment.LeafSit, day, rankLeaf, append(c.cutting(l), c.bag()...)...)
 }
 
+// flowersWithout says whether its flowers are open without a spike, and the trouble sits in them.
+func (c *composer) flowersWithout() bool { return c.Facts.Flowers.Value && c.has(inFlowers...) }
+
 // spikes takes flower spikes off: all, or all but one, or none where they are to
 // stay.
 func (c *composer) spikes() {
-	if c.Facts.Spikes.Known && c.Facts.Spikes.Value == 0 {
+	if c.Facts.Spikes.Known && c.Facts.Spikes.Value == 0 && !c.flowersWithout() {
 		return
 	}
 	keep := c.Choices.Spikes.Keeps()

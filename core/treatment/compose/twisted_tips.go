@@ -16,7 +16,7 @@ const twistedShare = 0.2
 // twistedOff takes the tips off that mites sit inside of: no wash and few products reach them there. What branches is
 // cut below the last twisted leaf; of others the twisted young leaves go, and the growing point stays.
 func (c *composer) twistedOff(list []cause.ID, day int) {
-	if !slices.Contains(list, cause.BroadMite) || c.leafless || c.piece || c.discard != "" ||
+	if !slices.Contains(list, cause.BroadMite) || c.leafless || c.piece || c.discard != "" || c.rotLives ||
 		c.is(treatment.Cactus, treatment.ForestCactus) {
 		return
 	}

@@ -20,7 +20,7 @@ func sayDrainSaucer(w saying) string {
 	switch {
 	case w.Params.How != tipped:
 		return "Empty saucer and outer pot, and see that the holes are open."
-	case w.Facts.PotHoles.Known && !w.Facts.PotHoles.Value:
+	case w.noHole():
 		return "Empty the outer pot. Its own has no open hole: hold the plant, and tip the pot until no more water runs out."
 	}
 	return "Empty the outer pot, and open the holes of its own from below with a stick. Has it none, hold the plant, " +

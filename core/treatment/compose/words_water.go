@@ -49,6 +49,8 @@ func sayFirstWater(w saying) string {
 		return fmt.Sprintf("%s: %g ml of %s round the rim, away from the stem.", give, p.ML.Value, kind)
 	case p.N.Or(1) > 1:
 		return "Water each pot through for the first time, and let it drain."
+	case p.How == "light" && w.noHole() && p.For == "":
+		return "Give it " + kind + " round the rim, a fifth of its pot at most, and tip out what stands after an hour."
 	case p.How == "light":
 		return "Give it a little " + kind + " round the rim, away from the stem."
 	}
