@@ -9,6 +9,10 @@ import (
 	"tendermend/core/drying"
 )
 
+// oddUnder is the chance that a rule is met under which a dry find is odd: another spot is felt on the next day,
+// before anybody waters (growers' practice).
+const oddUnder = .15
+
 // followed counts the waterings of somebody who does as told, and how wet the pots were.
 type followed struct{ waterings, atRule, wet, dry, looks int }
 
@@ -44,7 +48,7 @@ func byModel(t *truth, f *drying.Filter, watered *int) guide {
 		*looks++
 		f.Read(float64(day), drying.Stick(rule.Depth, found))
 		met := f.Below(rule.Met, float64(day))
-		if isDry(rule, found) && met > drying.OddUnder || met > .9 {
+		if isDry(rule, found) && met > oddUnder || met > .9 {
 			next = -1
 			return true
 		}

@@ -121,7 +121,3 @@ func (f *Filter) Says(met float64, read bool, of Case) Say {
 	}
 	return LookFirst
 }
-
-// OddUnder is the chance that a rule is met under which a dry find is odd: another spot is
-// felt on the next day, before anybody waters (growers' practice).
-const OddUnder = .15

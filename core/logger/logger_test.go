@@ -205,3 +205,24 @@ func BenchmarkReadTwoHundredThousandRows(b *testing.B) {
 		}
 	}
 }
+
+// A file says how its times are written, by an example with its seconds.
+func TestHowTimesAreWrittenIsShown(t *testing.T) {
+	for text, shown := range map[string]string{
+		"2026-03-31 12:00:00,20.5\n2026-03-31 13:00:00,21\n": "as 2026-03-31 14:05:00",
+		"2026-03-31 12:00,20.5\n2026-03-31 13:00,21\n":       "as 2026-03-31 14:05",
+	} {
+		assert.Equal(t, shown, read(t, "time,temperature\n"+text).Times)
+	}
+}
+
+// What is read before midnight belongs to its day to the minute.
+func TestADayEndsAtMidnight(t *testing.T) {
+	warm := 20.0
+	late := time.Date(2026, 3, 31, 23, 30, 0, 0, time.UTC)
+	days := logger.Days([]logger.Row{{At: late, TempC: &warm}, {At: late.Add(time.Hour), TempC: &warm}}, time.UTC)
+	require.Len(t, days, 2)
+	assert.InDelta(t, .5, days[0].Hours, 1e-9)
+	assert.Equal(t, day.Of(2026, time.March, 31), days[0].On)
+	assert.Equal(t, day.Of(2026, time.April, 1), days[1].On)
+}
