@@ -184,13 +184,19 @@ func turnOf(op treatment.OperatorID, steps []step) int {
 	at := slices.IndexFunc(steps, func(x step) bool { return orderOf(x.Op) > orderOf(op) && !slices.Contains(h2, x.Op) })
 	switch {
 	case has(steps, treatment.Unpot):
-		return 0
+		return peopleFirst(steps)
 	case at < 0:
 		return len(steps)
 	case at > 0 && steps[at-1].Op == treatment.CleanBlade && slices.Contains(cutOps, steps[at].Op):
 		return at - 1
 	}
 	return at
+}
+
+// peopleFirst is where the work on a plant begins: after what helps whoever it bit, and frees what is strangled.
+func peopleFirst(steps []step) int {
+	work := func(x step) bool { return !among(x.Op, treatment.Aid, treatment.Untie) }
+	return max(0, slices.IndexFunc(steps, work))
 }
 
 // onDay puts steps into the sitting of a day, or makes one of the kind.

@@ -103,6 +103,8 @@ func (c *composer) unparted(again func(why string, days int) bool) bool {
 		return again("it has too few growths for two parts: each keeps three or more", 90)
 	case c.undividable() != "":
 		return again(c.undividable(), 90)
+	case c.limpThough() && !c.thirsty:
+		return again("it hangs limp, and parts of a limp plant root badly: it is divided when it stands firm", limpAsksDays)
 	}
 	return false
 }

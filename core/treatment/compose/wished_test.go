@@ -136,3 +136,27 @@ func TestWhatIsTiedOnASlabOfItsOwn(t *testing.T) {
 		assert.Contains(t, words[0], piece)
 	}
 }
+
+// What hangs limp, and not for thirst, is not divided: it is asked again when it stands firm. What thirsts drinks,
+// and is divided then.
+func TestWhatHangsLimpIsNotDivided(t *testing.T) {
+	for answers, parted := range map[string]bool{
+		`"limp":false,"moist":"right"`: true, `"limp":true,"moist":"right"`: false, `"limp":true,"moist":"bone"`: true,
+	} {
+		s := `{"kind":"spathiphyllum-wallisii","wish":"part","on":"2026-05-07","answers":{"liveRoots":5,"deadRoots":3,` +
+			answers + `},"place":{"warmthC":22}}`
+		parts, _ := said(t, s, treatment.PartIt)
+		assert.Equal(t, parted, len(parts) > 0, answers)
+		assert.Equal(t, !parted, strings.Contains(leftOut(t, s, "part"), "stands firm"), answers)
+	}
+}
+
+// People and animals come before the plant, its warmth as well.
+func TestWhoeverWasBittenComesFirst(t *testing.T) {
+	p, err := Plan(situationOf(t, `{"kind":"lilium-hybrid","causes":["root-rot","animal-damage"],"on":"2027-01-02",
+		"answers":{"moist":"dry","limp":true,"potWidthCm":20},"place":{"warmthC":31}}`))
+	require.NoError(t, err)
+	require.NotEmpty(t, p.Sittings)
+	assert.Equal(t, treatment.Aid, p.Sittings[0].Steps[0].Op)
+	assert.Equal(t, treatment.Temper, p.Sittings[0].Steps[1].Op)
+}
