@@ -43,8 +43,11 @@ const rotLately = 14
 func (c *composer) rotUnaccepted() bool {
 	rot := c.Facts.RotAlive
 	lately := rot.From == facts.Typed || c.On-rot.On <= rotLately
-	return rot.Value && lately && !c.any(treatment.Rots())
+	return rot.Value && lately && !c.any(treatment.Rots()) && !c.has(leafRots...)
 }
+
+// leafRots are causes that are no rot of roots, base or body, and rot as well: whoever accepted one knows where.
+var leafRots = []cause.ID{cause.Acidovorax, cause.SouthernBlight, cause.GreyMould, cause.CupFoul}
 
 // badSmelling says whether its medium was found rotten or sour.
 func (c *composer) badSmelling() bool {

@@ -24,6 +24,8 @@ func TestWhatWasFoundIsSaid(t *testing.T) {
 	}{
 		{`"rust"`, `"rotAlive":true`, cause.RootRot},
 		{`"rust"`, `"rotAlive":false`, ""},
+		{`"acidovorax"`, `"rotAlive":true`, ""},
+		{`"grey-mould"`, `"rotAlive":true`, ""},
 		{`"rust","root-rot"`, `"rotAlive":true`, ""},
 		{`"rust"`, `"medium":"rotten"`, cause.MediumCollapsed},
 		{`"rust"`, `"medium":"sour"`, cause.MediumCollapsed},
