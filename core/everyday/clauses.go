@@ -85,9 +85,6 @@ var (
 	specks = regexp.MustCompile(`(?i)\b(?:specks?|dots?|flecks?)\b`)
 	// moment begins what tells when something is seen.
 	moment = regexp.MustCompile(`(?i)^(?:when|whenever|after|before|every time|as soon as)\b`)
-	// questions begins what somebody asks.
-	questions = anyOf(`^\s*`, strings.Fields(`should can could would do does did is are was has have will how what which
-		when where why`), `\b`)
 )
 
 // part is what stands between two joints.

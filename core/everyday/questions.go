@@ -12,6 +12,9 @@ var asks = anyOf(`^\s*`, []string{
 }, "")
 
 var (
+	// questions begins what somebody asks.
+	questions = anyOf(`^\s*`, strings.Fields(`should can could would do does did is are was has have will how what which
+		when where why`), `\b`)
 	// whom begins a question with whom it asks: what follows is the question.
 	whom = anyOf(`^\s*`, []string{
 		`(?:hi|hello|hey|help|please|so|and|ok|well)\b[,! ]+(?:(?:all|everyone|everybody|there|me)\b[,! ]*)?`,
@@ -49,8 +52,8 @@ func takenForGranted(question string) (statement string, is bool) {
 		question = whom.ReplaceAllString(question, "")
 	}
 	for _, named := range []*regexp.Regexp{judged, doing} {
-		if is := named.FindStringSubmatch(question); is != nil {
-			return is[1], true
+		if found := named.FindStringSubmatch(question); found != nil {
+			return found[1], true
 		}
 	}
 	if denying.MatchString(question) {

@@ -114,7 +114,7 @@ func (r *reader) takeToo(parts []part, f finding, doubt bool) {
 type finding struct {
 	list   []match
 	denies bool
-	idle   bool // it is known to tell no sign
+	mute   bool // it is known to tell no sign
 }
 
 func (f finding) near() float64 {
@@ -141,7 +141,7 @@ func (r *reader) longest(parts []part, from int) (to int, best finding) {
 	to, best = from+1, r.found(parts[from].ideas)
 	ideas := slices.Clone(parts[from].ideas)
 	apart := best.near() * r.told(ideas)
-	for next := from + 1; next < len(parts) && next <= from+mostJoined && !best.idle; next++ {
+	for next := from + 1; next < len(parts) && next <= from+mostJoined && !best.mute; next++ {
 		if !parts[from].goesWith(parts[next]) {
 			break
 		}
@@ -222,7 +222,7 @@ func (r *reader) told(ideas []idea) (sum float64) {
 // withPlace reads a part that names no place on the plant with the place named before it:
 // "the leaves are yellow and dropping".
 func (r *reader) withPlace(parts []part, from int, plain finding) finding {
-	if len(parts[from].ideas) == 0 || plain.idle || parts[from].standsAlone(plain) {
+	if len(parts[from].ideas) == 0 || plain.mute || parts[from].standsAlone(plain) {
 		return plain
 	}
 	for back := from - 1; back >= 0; back-- {
@@ -268,10 +268,10 @@ func (r *reader) found(ideas []idea) finding {
 		return finding{}
 	}
 	ranked := r.book.ranked(ideas)
-	idle := len(ranked) > 0 && ranked[0].sign == noSign && ranked[0].near >= sureFrom
+	mute := len(ranked) > 0 && ranked[0].sign == noSign && ranked[0].near >= sureFrom
 	list := signsOf(ranked)
-	if idle || !slices.Contains(ideas, not) {
-		return finding{list: list, idle: idle}
+	if mute || !slices.Contains(ideas, not) {
+		return finding{list: list, mute: mute}
 	}
 	said := finding{list: list}
 	plain := slices.DeleteFunc(slices.Clone(ideas), func(i idea) bool { return i == not })

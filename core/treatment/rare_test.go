@@ -11,15 +11,8 @@ import (
 
 // rareFacts adds what is seldom known of a plant, and what chance alone seldom brings together.
 func rareFacts(r *rand.Rand, a *facts.Facts) {
-	sometimes := func(one int, set func()) {
-		if r.IntN(one) == 0 {
-			set()
-		}
-	}
+	sometimes, n := drawing{r}.sometimes, drawing{r}.number
 	yes := func(y *facts.Yes) func() { return func() { *y = facts.Said(r.IntN(2) == 0) } }
-	n := func(x *facts.Number, list ...float64) func() {
-		return func() { *x = facts.Said[float64](pick(r, list...)) }
-	}
 	sometimes(3, func() {
 		a.Seat = facts.Said(pick(r, facts.InPot, facts.InPot, facts.InReservoir, facts.InDish, facts.InCup, facts.InJar))
 	})

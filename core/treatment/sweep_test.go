@@ -116,16 +116,24 @@ func anySituation(r *rand.Rand, kinds []plant.Profile) treatment.Situation {
 	return s
 }
 
+// drawing draws facts.
+type drawing struct{ *rand.Rand }
+
+// sometimes sets something, once in so many times.
+func (d drawing) sometimes(one int, set func()) {
+	if d.IntN(one) == 0 {
+		set()
+	}
+}
+
+// number sets a number, one of a list.
+func (d drawing) number(x *facts.Number, list ...float64) func() {
+	return func() { *x = facts.Said[float64](pick(d.Rand, list...)) }
+}
+
 func anyFacts(r *rand.Rand, k plant.Profile) (a facts.Facts) {
-	sometimes := func(one int, set func()) {
-		if r.IntN(one) == 0 {
-			set()
-		}
-	}
+	sometimes, n := drawing{r}.sometimes, drawing{r}.number
 	yes := func(y *facts.Yes) func() { return func() { *y = facts.Said(true) } }
-	n := func(x *facts.Number, list ...float64) func() {
-		return func() { *x = facts.Said[float64](pick(r, list...)) }
-	}
 	sometimes(2, func() {
 		w := pick(r, 8.0, 12, 15, 20, 28, 40)
 		a.PotWidthCM, a.RootBallCM = facts.Said[float64](w), facts.Said[float64](max(3, w-pick(r, 0.0, 1, 3, 6, 10)))

@@ -226,22 +226,6 @@ func (c *composer) flushedAnyway() string {
 	return ""
 }
 
-// hopeless says whether throwing it away is a choice that the trade respects.
-func (x *subject) hopeless() bool {
-	if len(x.Causes) == 0 ||
-		x.has(cause.SpentRosette) && (x.Facts.Plantlets.Or(0) > 0 || x.Facts.Pups.Or(0) > 0) {
-		return false
-	}
-	for _, id := range x.Causes {
-		cc, _ := cause.ByID(id)
-		if !cc.Harmless &&
-			(cc.Kind == "pest" || cc.Kind == "disease" || slices.Contains(treatment.Rots(), id) || id == cause.Drought) {
-			return true
-		}
-	}
-	return false
-}
-
 // asked says whether something accepted asks for an operator.
 func (c *composer) asked(op treatment.Operator) bool {
 	if op.For == "" {

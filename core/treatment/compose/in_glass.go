@@ -30,8 +30,8 @@ func (c *composer) keptInGlass() {
 
 // waterChanged changes the water of a glass for four weeks (common practice), once whatever asks for it.
 func (c *composer) waterChanged(kind treatment.Water) {
-	if !c.changed {
+	if !c.freshWater {
 		c.draft.at(0, rankRoot+1, do(treatment.ChangeWater, every(3, toDay(28)), water(kind)))
 	}
-	c.changed = true
+	c.freshWater = true
 }

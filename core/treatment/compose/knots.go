@@ -18,7 +18,7 @@ func (c *composer) knotsSought(id cause.ID) {
 	if id != cause.RootNematode || c.rootsWorked() || c.noRootFound() {
 		return
 	}
-	c.slidOut = true
+	c.rootsLooked = true
 	look := do(treatment.SlideLook)
 	if c.untied || c.mossed() || !among(c.seat, facts.InPot, facts.InReservoir, facts.InDish) {
 		look = do(treatment.Look, note(knots))

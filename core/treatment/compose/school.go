@@ -251,3 +251,55 @@ func (c *composer) chooseSchool() {
 }
 
 func heaviest(s Scored) []treatment.Term { return s.Terms[:min(3, len(s.Terms))] }
+
+// agreeSchool settles what a school means beside the causes: resting first is
+// only for what needs no unpotting, and a whole ball stays in its own mix.
+func (c *composer) agreeSchool() {
+	switch {
+	case c.rest && c.root == nil && !c.change:
+		if c.school != treatment.Rest {
+			c.school = treatment.Rest
+			c.plan.SchoolWhy = nil
+		}
+	case c.school == treatment.Rest && !c.rest && c.Choices.School != treatment.Rest:
+		c.nextBest(treatment.Rest)
+	case c.school == treatment.Rest && c.change:
+		c.nextBest(treatment.Rest)
+	case c.school == treatment.Rest && c.rotLives && c.rotAsks():
+		c.nextBest(treatment.Rest) // rot does not wait until it has rested
+	}
+	c.keepBall()
+}
+
+// keepBall lets a ball that stays whole keep its own mix, but where the carer
+// chose to grow it another way.
+func (c *composer) keepBall() {
+	if c.root == nil || c.root.kind != wholeBall || c.change || !among(c.school, bareSchools...) {
+		return
+	}
+	if c.Choices.School == c.school {
+		c.root.kind = washRoots // the carer wants another way of growing: the old medium goes
+		return
+	}
+	c.school = treatment.OwnMix
+}
+
+// bareSchools are those that take the old medium off.
+var bareSchools = []treatment.School{
+	treatment.Bridge, treatment.Lean, treatment.BareRoots, treatment.MossWrap, treatment.MossBox, treatment.ClayPot,
+}
+
+// nextBest takes the best school but one.
+func (c *composer) nextBest(but treatment.School) {
+	for _, s := range scores(c.subject) {
+		if s.School != but && s.Refused == "" {
+			c.school, c.plan.SchoolWhy = s.School, heaviest(s)
+			return
+		}
+	}
+	c.school = treatment.OwnMix
+}
+
+// waitsForRoots says whether the whole root sitting waits until roots show on
+// new growth, because the plant rests first.
+func (c *composer) waitsForRoots() bool { return c.school == treatment.Rest && c.root != nil }

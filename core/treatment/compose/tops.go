@@ -60,7 +60,8 @@ func (c *composer) weakFor() bool {
 
 // limpOnDeadRoots says whether it hangs limp and most of its roots were counted dead: that is not thirst alone.
 func (c *composer) limpOnDeadRoots() bool {
-	return c.limp && c.mostRootsDead() && !c.piece && !c.only(cause.PotBound) // no flower is cut for a wish
+	wished := len(c.Causes) == 0 || c.only(cause.PotBound) // no flower is cut for a wish
+	return c.limp && c.mostRootsDead() && !c.piece && !wished
 }
 
 // How much of all leaves is taken at most where they are marked; of palms and cycads, which make few fronds a year,
