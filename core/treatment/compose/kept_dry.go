@@ -154,6 +154,7 @@ func (c *composer) rootsMissed(list []*sit) []*sit {
 	if !anyHas(list, slices.Concat(sprays, cutOps, tidies)...) {
 		soakedNot(list)
 	}
+	list = c.unfed(list)
 	if c.resting() && !c.keepsLeaves() {
 		return list
 	}
@@ -232,6 +233,17 @@ func (c *composer) unsprayed(list []*sit) []*sit {
 			}
 		}
 		s.steps = slices.DeleteFunc(slices.Clone(s.steps), func(x step) bool { return among(x.Op, products...) })
+	}
+	return list
+}
+
+// unfed takes the feed out of a plan that asks for another: the rescue of its roots says when it is fed again.
+func (c *composer) unfed(list []*sit) []*sit {
+	for _, s := range list {
+		if !s.dated && has(s.steps, treatment.FeedIt) {
+			c.leave(string(treatment.FeedIt), "no root of it was found alive: the plan of its rescue says when it is fed again")
+			s.steps = slices.DeleteFunc(slices.Clone(s.steps), func(x step) bool { return x.Op == treatment.FeedIt })
+		}
 	}
 	return list
 }

@@ -16,7 +16,8 @@ const (
 
 // limpWeekly fills a long time without a look at a limp plant with weekly ones.
 func (c *composer) limpWeekly(list []*sit) []*sit {
-	if !c.limp || c.bareRooted() || c.rootless || c.piece || c.resting() || c.habitID == treatment.AirPlant ||
+	rescued := c.rootless && !c.noRootFound()
+	if !c.limp || rescued || c.bareRooted() || c.piece || c.resting() || c.habitID == treatment.AirPlant ||
 		anyHas(list, treatment.Discard) {
 		return list
 	}
