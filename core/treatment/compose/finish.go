@@ -25,7 +25,7 @@ func (c *composer) finish() {
 	list = pouredWhenMoist(list)
 	c.drySaid(list)
 	list = c.wateredOn(list)
-	list = c.driedWarm(c.broughtInRange(c.wateredWhileDry(c.heldWhileWet(list))))
+	list = c.driedWarm(c.piecesNextDay(c.broughtInRange(c.wateredWhileDry(c.heldWhileWet(list)))))
 	list = c.afterHeld(list)
 	drierThanItsRule(list)
 	oneRule(list)

@@ -99,7 +99,11 @@ func (c *composer) asksFirm(list []*sit, from, end int, looks step) []*sit {
 			return c.onDay(list, treatment.CareSit, end, []step{do(treatment.Look, note(looks.Params.Note))})
 		}
 	}
-	return c.onDay(list, treatment.CareSit, laterThanLooks(list, from, looks.Every), []step{looks})
+	from = laterThanLooks(list, from, looks.Every)
+	if from > end { // a closer series looks until then: at its end one look asks
+		from, looks = end, do(treatment.Look, note(looks.Params.Note))
+	}
+	return c.onDay(list, treatment.CareSit, from, []step{looks})
 }
 
 // laterThanLooks is the first day on which a series of looks says more than a closer one, which runs on

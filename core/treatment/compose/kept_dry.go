@@ -148,7 +148,7 @@ func (c *composer) rootsMissed(list []*sit) []*sit {
 	if c.thirsty && c.Wish == "" {
 		list = c.untidied(list)
 	}
-	if c.thirsty && c.resting() {
+	if c.thirsty {
 		list = c.unsprayed(list)
 	}
 	if !anyHas(list, slices.Concat(sprays, cutOps, tidies)...) {
@@ -223,16 +223,23 @@ func (c *composer) untidied(list []*sit) []*sit {
 	return list
 }
 
-// unsprayed leaves products off what thirsts, cannot drink, and is given no water while it rests.
+// unsprayed leaves products off the leaves of what thirsts and cannot drink, and leaves it in its light: no root cools
+// its leaves.
 func (c *composer) unsprayed(list []*sit) []*sit {
-	products := ops(treatment.Soap, treatment.Oil, treatment.LabelDrug)
+	bares := func(x step) bool {
+		onLeaves := among(x.Op, treatment.Soap, treatment.Oil, treatment.LabelDrug) && !slices.Contains(below, x.Organ)
+		return onLeaves || x.Op == treatment.Brighten
+	}
 	for _, s := range list {
 		for _, x := range s.steps {
-			if among(x.Op, products...) {
+			if bares(x) && s.dated {
+				c.unleave(string(x.Op)) // that it waits until it has drunk is not true of what cannot drink
 				c.leave(string(x.Op), "it thirsts, and no root of it can drink: its rescue comes first")
 			}
 		}
-		s.steps = slices.DeleteFunc(slices.Clone(s.steps), func(x step) bool { return among(x.Op, products...) })
+		if s.dated {
+			s.steps = slices.DeleteFunc(slices.Clone(s.steps), bares)
+		}
 	}
 	return list
 }

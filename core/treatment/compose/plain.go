@@ -85,6 +85,10 @@ func placeWater(c *composer, p *plain) bool {
 	if p.step.Op == treatment.FirstWater && len(p.gate) == 0 && c.hasHadWater(p) {
 		return true
 	}
+	if p.step.Op == treatment.BottomWater && c.sealed() {
+		c.leave(string(treatment.BottomWater), "its pot has no hole: nothing rises into it from a dish")
+		return true
+	}
 	if c.wateredElsewhere(p) || p.step.Op == treatment.ByRule && c.doubtful(p.cause) {
 		return true
 	}
@@ -230,6 +234,10 @@ func placeSoak(c *composer, p *plain) bool {
 		return true
 	}
 	if sitsNow := c.sitsOnDay() && c.sat == 0; c.sealed() && !sitsNow { // nothing rises from below, nothing runs out
+		if c.has(cause.Overwatering) && c.drownedNow() {
+			c.leave(string(treatment.Soak), "its pot has no hole, and it was watered too often: it dries first")
+			return true
+		}
 		c.leave(string(treatment.Soak), "its pot has no hole: it is watered from above, a little")
 		p.step = do(treatment.FirstWater, how("light"), water(c.betterWater()))
 	}

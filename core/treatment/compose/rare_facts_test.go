@@ -1,10 +1,14 @@
 package compose
 
 import (
+	"fmt"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
 
+	"tendermend/core/facts"
 	"tendermend/core/treatment"
 )
 
@@ -43,11 +47,59 @@ func TestWhatRareFactsDecide(t *testing.T) {
 			`{"kind":"oncidium-hybrid","on":"2026-01-15","answers":{"spikes":2,"potWidthCm":12,"moist":"right","limp":true,` +
 				`"liveRoots":9,"deadRoots":12},"place":{"warmthC":16},"wish":"part"`,
 			`,"causes":["old-leaf"]`, ``, `}`, treatment.StripSpikes},
+		{"nothing rises from a dish into a pot without a hole",
+			`{"kind":"spathiphyllum-wallisii","causes":["medium-repels"],"on":"2026-06-15","answers":{"moist":"dry",`,
+			`"potHoles":true`, `"potHoles":false`, `},"place":{"warmthC":20}}`, treatment.BottomWater},
+		{"what was watered too often dries first in a pot without a hole",
+			`{"kind":"mammillaria-hahniana","on":"2026-04-17","answers":{"potHoles":false,"potWidthCm":9},` +
+				`"place":{"warmthC":20},"causes":["drought"`,
+			``, `,"overwatering"`, `]}`, treatment.FirstWater},
+		{"leaves that thirst over dead roots bear no product",
+			`{"kind":"dendrobium-latouria-hybrid","causes":["acidovorax"],"on":"2026-05-21","answers":{"moist":"dry",` +
+				`"limp":true,"deadRoots":20,`,
+			`"liveRoots":9`, `"liveRoots":0`, `},"place":{"warmthC":20}}`, treatment.LabelDrug},
+		{"nor more light",
+			`{"kind":"haworthia-attenuata","causes":["low-light"],"on":"2026-05-13","answers":{"moist":"dry",` +
+				`"limp":true,"deadRoots":9,`,
+			`"liveRoots":9`, `"liveRoots":0`, `},"place":{"warmthC":20}}`, treatment.Brighten},
+		{"a jewel gives no tips where what ails it travels with them",
+			`{"kind":"dossinia-marmorata","on":"2026-07-08","answers":{"liveRoots":19,"deadRoots":3,"growths":3},` +
+				`"place":{"warmthC":20},"causes":["medium-collapsed"`,
+			``, `,"soft-rot"`, `]}`, treatment.TipCut},
 	} {
 		for answer, stands := range map[string]bool{c.has: true, c.lacks: false} {
 			_, days := said(t, c.before+answer+c.after, c.op)
 			today := len(days) > 0 && days[0] >= 0
 			assert.Equal(t, stands, today, "%s: %s", c.what, answer)
 		}
+	}
+}
+
+// What is wished for waits while a top is rooted; a newcomer's feed waits until it is none; a plantlet that is parted
+// while its mother is held dry drinks a day later.
+func TestWhatWaitsForRareFacts(t *testing.T) {
+	begonia := `{"kind":"begonia-bowerae","causes":["base-rot"],"wish":%q,"on":"2026-05-26","answers":{"moist":"right",
+		"limp":true,"liveRoots":9,"deadRoots":2},"place":{"warmthC":22}}`
+	for wish, left := range map[string]bool{"setup-change": true, "refresh": true, "part": true} {
+		assert.Equal(t, left, strings.Contains(leftOut(t, fmt.Sprintf(begonia, wish), wish), "its top is taken off"), wish)
+	}
+	for came, waits := range map[int]bool{13: true, 14: false} {
+		p, err := Plan(situationOf(t, fmt.Sprintf(`{"kind":"yucca-gigantea","causes":["micronutrient-low"],
+			"on":"2026-06-25","answers":{"moist":"wet","limp":false,"liveRoots":9,"deadRoots":2,"newcomerDays":%d},
+			"place":{"warmthC":22}}`, came)))
+		require.NoError(t, err)
+		for _, s := range p.Sittings {
+			_, after := s.Gate.Since(facts.Planned)
+			if s.Day == nil && s.Steps[0].Op == treatment.FeedIt {
+				assert.Equal(t, waits, after, "came %d days ago", came)
+			}
+		}
+	}
+	for moist, day := range map[string]int{"wet": 1, "right": 0} {
+		_, days := said(t, fmt.Sprintf(`{"kind":"maxillaria-tenuifolia","causes":["draught"],"on":"2026-05-29","answers":{
+			"moist":%q,"plantlets":1,"limp":false,"growing":true},"choices":{"plantlets":"now"},
+			"place":{"warmthC":22}}`, moist), treatment.FirstWater)
+		require.NotEmpty(t, days, moist)
+		assert.Equal(t, day, days[0], moist)
 	}
 }

@@ -76,6 +76,10 @@ func (c *composer) savedTips(r rootWork) []step {
 	if c.tipsThere() < 2 {
 		return nil // the only tip stays
 	}
+	if len(c.travels()) > 0 {
+		c.leave("tip-cut", "what ails it travels with a piece")
+		return nil
+	}
 	beside := with(func(p *treatment.Params) { p.N, p.How = num(tips), "beside the mother" })
 	return c.cutting(
 		do(treatment.TipCut, organ(treatment.OnTip), beside),

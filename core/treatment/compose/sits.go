@@ -337,8 +337,11 @@ func (s *sit) opensLater(last, root, treated int) int {
 	if len(s.gate) > 0 && s.gate[0].Is == gate.Quiet {
 		return max(last, treated+s.gate[0].Days)
 	}
+	worked, afterWork := s.gate.Since(facts.SatRoots)
 	for _, from := range []facts.Happening{facts.Planned, facts.Came} {
-		if d, ok := s.gate.Since(from); ok {
+		if d, ok := s.gate.Since(from); ok && afterWork {
+			return max(last, d, root+worked)
+		} else if ok {
 			return max(last, d)
 		}
 	}
@@ -347,8 +350,8 @@ func (s *sit) opensLater(last, root, treated int) int {
 			return max(last, d)
 		}
 	}
-	if d, ok := s.gate.Since(facts.SatRoots); ok {
-		return max(last, root+d)
+	if afterWork {
+		return max(last, root+worked)
 	}
 	for _, is := range []gate.Is{gate.Quiet, gate.Warmth} {
 		if c, ok := s.gate.Of(is); ok {

@@ -66,6 +66,9 @@ func (h *here) fedWhenDry() verdict {
 		return verdict{do: drop, why: "it was found wet and is given one dose when it has dried: look at new leaves then"}
 	}
 	h.step.Params.How = afterWater
+	if came := h.c.Facts.NewcomerDays; came.Known && came.Value < newcomerDays {
+		return verdict{do: wait, gate: due.With(toDay(newcomerDays - int(came.Value))...)}
+	}
 	return verdict{do: wait, gate: due}
 }
 

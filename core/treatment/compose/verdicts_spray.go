@@ -58,7 +58,7 @@ func (h *here) systemic() verdict {
 	switch {
 	case c.meetsBees():
 		return verdict{do: drop, why: beesOrFood}
-	case h.rooted != never && h.watered < h.rooted:
+	case h.rooted != never && h.watered < h.rooted, h.seat == facts.OnTray:
 		return verdict{do: wait, gate: gate.Gate{gate.IsMoist()}}
 	case dry && !h.gate && !has(h.gone, medium...):
 		return verdict{do: before, step: do(treatment.ByRule)}

@@ -48,6 +48,8 @@ func (c *composer) neverWished(wish treatment.Wish) string {
 		return "the plant is let go"
 	case wish != treatment.Propagate && c.foundRootless():
 		return "no live root was counted: a wish is for a plant that is well, and this one is rescued first"
+	case c.top && among(wish, treatment.SetupChange, treatment.Refresh, treatment.PartWish):
+		return "its top is taken off and rooted: a wish is for what stands on roots of its own"
 	case c.piece && among(wish, treatment.PartWish, treatment.Prune):
 		return "it is itself a piece"
 	case wish == treatment.Prune && !c.prunes():
