@@ -18,7 +18,7 @@ type placing func(c *composer, p *plain) (placed bool)
 // placings are the operators that stand otherwise than on their own day.
 var placings = map[treatment.OperatorID]placing{
 	treatment.ByRule:      placeWater,
-	treatment.BottomWater: placeWater,
+	treatment.BottomWater: placeDish,
 	treatment.FirstWater:  placeWater,
 	treatment.Flush:       placeFlush,
 	treatment.Soak:        placeSoak,
@@ -85,10 +85,6 @@ func placeWater(c *composer, p *plain) bool {
 	if p.step.Op == treatment.FirstWater && len(p.gate) == 0 && c.hasHadWater(p) {
 		return true
 	}
-	if p.step.Op == treatment.BottomWater && c.sealed() {
-		c.leave(string(treatment.BottomWater), "its pot has no hole: nothing rises into it from a dish")
-		return true
-	}
 	if c.wateredElsewhere(p) || p.step.Op == treatment.ByRule && c.doubtful(p.cause) {
 		return true
 	}
@@ -99,6 +95,15 @@ func placeWater(c *composer, p *plain) bool {
 		p.step.Every, p.step.Until = 0, nil // its rule says how often, and no stick does
 	}
 	return false
+}
+
+// placeDish leaves water from below out where nothing rises.
+func placeDish(c *composer, p *plain) bool {
+	if c.sealed() {
+		c.leave(string(treatment.BottomWater), "its pot has no hole: nothing rises into it from a dish")
+		return true
+	}
+	return placeWater(c, p)
 }
 
 // doubtful says whether its way of growing is not known to have a cause, beside one that it has: its water
