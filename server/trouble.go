@@ -54,6 +54,7 @@ type Trouble struct {
 	Outside diagnosis.Outside       `json:"outside"`
 	Checks  []diagnosis.Check       `json:"checks"`
 	Turns   []diagnosis.Turn        `json:"turns"`
+	Hinge   *diagnosis.Hinge        `json:"hinge,omitempty" doc:"The one answer on which the leading cause hangs."`
 	Guided  diagnosis.Guided        `json:"guided" doc:"How a look goes on that asks one thing after the other."`
 	Act     diagnosis.SafeAct       `json:"act" doc:"The first thing that can safely be done now."`
 	Clash   []string                `json:"clash" doc:"Two answers that cannot both be true of one look."`
@@ -114,6 +115,9 @@ func (srv *server) trouble(ctx context.Context, a store.Account, in *troubleInpu
 	}
 	view.Habit, view.Causes, view.Verdict, view.Outside = e.Habit, c.Listed(), c.Verdict(), c.Outside()
 	view.Checks, view.Turns, view.Guided = c.NextChecks(), c.Turns(), c.Guided()
+	if h, hangs := c.LeadHinge(); hangs {
+		view.Hinge = &h
+	}
 	view.Act, view.Working = c.FirstAct(c.Moves(view.Checks)), c.Working()
 	return &body[Trouble]{view}, nil
 }

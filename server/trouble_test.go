@@ -81,6 +81,10 @@ func TestTroubleOfAnyPlant(t *testing.T) {
 	assert.Equal(t, true, at(t, a.body, "guided", "settled"))
 	assert.Empty(t, a.body["clash"])
 
+	a = c.call("POST", "/api/trouble", map[string]any{"habit": "aroid-vine", "present": []string{"root.mushy"},
+		"absent": []string{}})
+	assert.Equal(t, "root.mushy", at(t, a.body, "hinge", "sign"), "all hangs on one answer: %s", a.raw)
+
 	a = c.call("POST", "/api/trouble", map[string]any{"habit": "aroid-vine",
 		"present": []string{"med.wet-long", "med.dry-through"}, "absent": []string{}})
 	assert.ElementsMatch(t, []any{"med.wet-long", "med.dry-through"}, a.body["clash"])

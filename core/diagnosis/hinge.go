@@ -24,6 +24,12 @@ func (c *Case) Hinge(evidence []Weight) (Hinge, bool) {
 	return c.hingeOf(lead.ID, evidence)
 }
 
+// LeadHinge is the hinge of the leading cause, weighed for it alone.
+func (c *Case) LeadHinge() (Hinge, bool) {
+	lead, _ := c.lead()
+	return c.Hinge(c.Evidence([]string{lead.ID})[lead.ID])
+}
+
 func (c *Case) hingeOf(of string, evidence []Weight) (Hinge, bool) {
 	chance := c.Chance(of)
 	h := Hinge{Cause: of, Chance: chance, Without: chance}
@@ -42,11 +48,10 @@ func (c *Case) hingeOf(of string, evidence []Weight) (Hinge, bool) {
 // irreversibleHinge is the answer to look for again before anything that cannot
 // be undone; false where the leading cause hangs on none.
 func (c *Case) irreversibleHinge() (sign string, hangs bool) {
-	lead, chance := c.lead()
-	if chance < actThresholdFast {
+	if _, chance := c.lead(); chance < actThresholdFast {
 		return "", false
 	}
-	h, hangs := c.Hinge(c.Evidence([]string{lead.ID})[lead.ID])
+	h, hangs := c.LeadHinge()
 	if !hangs {
 		return "", false
 	}

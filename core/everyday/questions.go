@@ -36,6 +36,14 @@ var (
 		`should i (?:cut|trim|remove|take|pull|pick|wipe|snip)(?: off| away| out)? (?:the|its|these|those|all|my)\b`,
 		`has (?:any|some)(?:one|body)(?: else)? (?:had|seen|got)\b`,
 	}, "")
+	// turned begins what is asked of a statement before it: "limp and wet, is that root rot?"
+	turned = regexp.MustCompile(`(?i)^(.*?\S)\s*[,;:–—-]+\s*(?:(?:and|but|so|or)\s+)?` +
+		`((?:is|are|could|can|does|do|did|should|would|will|has|have|what|how|why|which|when|where)\b[^,;]*)$`)
+	// turnedWithin is the same with nothing between the two.
+	turnedWithin = regexp.MustCompile(`(?i)^(.*?\S)\s+(` +
+		`(?:(?:is (?:it|this|that|there)|are (?:they|these|those|there))(?: an?| the)?|(?:could|can|might|would) (?:it|this|that|they|these|those) be)\b.*)$`)
+	// besides is what a question asks besides, instead of what it takes for granted.
+	besides = regexp.MustCompile(`(?i),?\s+or (?:is|are|could|does|do) (?:it|this|that|they|these|those)\b.*$`)
 	// denying begins a question why something is not so.
 	denying = regexp.MustCompile(`(?i)^\s*why (?:isn|aren|doesn|don|didn|hasn|haven|won|wouldn|can)[’']?t\b`)
 	// doing asks what does something to it: what is done is what it tells.
@@ -47,7 +55,7 @@ var (
 
 // takenForGranted is what a question tells in passing, without what it asks; false where it tells nothing, or is none.
 func takenForGranted(question string) (statement string, is bool) {
-	question = strings.TrimRight(question, "?!. ")
+	question = besides.ReplaceAllString(strings.TrimRight(question, "?!. "), "")
 	for range 3 { // it may greet, and say whom it asks
 		question = whom.ReplaceAllString(question, "")
 	}
@@ -63,4 +71,18 @@ func takenForGranted(question string) (statement string, is bool) {
 		return presumes.ReplaceAllString(question, ""), true
 	}
 	return "", false
+}
+
+// askedApart parts what is asked at the end of a sentence from what is told before it.
+func askedApart(sentence string) []string {
+	asked := strings.TrimSpace(sentence)
+	if !strings.HasSuffix(asked, "?") || questions.MatchString(asked) || whom.MatchString(asked) {
+		return []string{sentence}
+	}
+	for _, at := range []*regexp.Regexp{turned, turnedWithin} {
+		if found := at.FindStringSubmatch(asked); found != nil {
+			return found[1:3]
+		}
+	}
+	return []string{sentence}
 }

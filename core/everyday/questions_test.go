@@ -59,6 +59,24 @@ func TestAQuestionTellsWhatItTakesForGranted(t *testing.T) {
 	assert.Empty(t, Signs("how often should I water?"))
 }
 
+// What is asked after something was told is parted from it: it tells what it takes for granted, or nothing.
+func TestAQuestionAfterAStatementTellsNothing(t *testing.T) {
+	for said, signs := range map[string]string{
+		"it hangs limp, the soil is soaking wet, is that root rot?":         "leaf.drooping med.wet-long",
+		"it hangs limp and the soil is soaking wet is that root rot?":       "leaf.drooping med.wet-long",
+		"round brown bumps under the fronds in neat rows - is that scale?":  "leaf.sori",
+		"the leaves are sticky, could it be scale or aphids?":               "leaf.sticky",
+		"white fluff in the joints; are these mealybugs?":                   "pest.cotton",
+		"it drops its leaves, should I repot it?":                           "leaf.dropping-fast",
+		"it has brown tips, why are the leaves dropping?":                   "leaf.tips-brown leaf.dropping-fast",
+		"sticky leaves, maybe mealybugs?":                                   "leaf.sticky pest.cotton",
+		"the leaves are yellow, no bugs that I can see?":                    "leaf.yellow-many-fast",
+		"is it normal that the old pseudobulbs are wrinkled, or is it rot?": "stem.shrivelled-oldest",
+	} {
+		assert.Equal(t, signs, presentIn(said), said)
+	}
+}
+
 // What is over, was only taken for something, or is only that it was watered tells no sign.
 func TestWhatIsOverTellsNothing(t *testing.T) {
 	for said, signs := range map[string]string{
@@ -76,5 +94,20 @@ func TestWhatIsOverTellsNothing(t *testing.T) {
 		"I water it every day and the leaves of the plant are falling": "care.water-often leaf.dropping-fast",
 	} {
 		assert.Equal(t, signs, presentIn(said), said)
+	}
+}
+
+// Moist is how a medium may well be: only what is wet, or stays moist, is surely too wet.
+func TestMoistIsNotSurelyWet(t *testing.T) {
+	for said, sure := range map[string]bool{
+		"the soil is moist": false, "leaves droop though the soil is damp": false, "the soil is wet": true,
+		"the soil is still moist after two weeks": true, "soil stays damp": true, "leaves droop though the soil is wet": true,
+	} {
+		for _, s := range Read(said, plant.Kinds{}).Present {
+			if s.Sign == wetLong {
+				assert.Equal(t, sure, s.Sure, said)
+			}
+		}
+		assert.Contains(t, presentIn(said), wetLong, said)
 	}
 }

@@ -33,11 +33,12 @@ func Read(text string, kinds plant.Kinds) Reading {
 		out: Reading{Kind: []string{}, Present: []Seen{}, Absent: []string{}},
 	}
 	for _, sentence := range sentences.FindAllString(text, -1) {
-		sentence = ofPlants.ReplaceAllString(r.kindIn(sentence), " it ")
-		if statement, is := takenForGranted(sentence); is {
-			r.sentence(statement)
-		} else if !strings.HasSuffix(strings.TrimSpace(sentence), "?") || !questions.MatchString(sentence) {
-			r.sentence(strings.TrimRight(sentence, ".!? "))
+		for _, said := range askedApart(ofPlants.ReplaceAllString(r.kindIn(sentence), " it ")) {
+			if statement, is := takenForGranted(said); is {
+				r.sentence(statement)
+			} else if !strings.HasSuffix(strings.TrimSpace(said), "?") || !questions.MatchString(said) {
+				r.sentence(strings.TrimRight(said, ".!? "))
+			}
 		}
 	}
 	if len(r.out.Kind) == 0 {
@@ -86,7 +87,7 @@ func (r *reader) sentence(text string) {
 		doubt = parts[from].doubts || doubt && goesOn
 		aside := to == from+1 && (parts[from].tellsWhen() || parts[from].tellsWhere() || parts[from].tellsCare())
 		if !aside && r.counts(parts[from], found) {
-			r.take(found, doubt)
+			r.take(found, doubt || found.tellsWet() && onlyMoist(parts[from:to]))
 			r.takeToo(parts[from:to], found, doubt)
 		}
 		from = to
@@ -104,11 +105,34 @@ func (r *reader) takeToo(parts []part, f finding, doubt bool) {
 		ideas = union(ideas, p.ideas)
 	}
 	for _, with := range [][]idea{{"limp"}, {"wet", "soil"}} {
-		if slices.Contains(ideas, with[0]) {
-			r.take(r.found(with), doubt)
+		if wet := r.found(with); slices.Contains(ideas, with[0]) {
+			r.take(wet, doubt || wet.tellsWet() && onlyMoist(parts))
 		}
 	}
 }
+
+// tellsWet says whether what was found is a medium that stays wet.
+func (f finding) tellsWet() bool { return f.near() > 0 && f.list[0].sign == wetLong }
+
+const wetLong = "med.wet-long"
+
+// onlyMoist says whether parts call something moist, and not that it stays so: it may be as wet as it should be.
+func onlyMoist(parts []part) bool {
+	moist := false
+	for _, p := range parts {
+		if wetter.MatchString(p.text) {
+			return false
+		}
+		moist = moist || moistly.MatchString(p.text)
+	}
+	return moist
+}
+
+var (
+	moistly = regexp.MustCompile(`(?i)\b(?:moist|damp)\b`)
+	wetter  = regexp.MustCompile(`(?i)\b(?:wet|sogg\w+|sodden|soak\w*|waterlogged|still|always|constant\w*|never|` +
+		`forever|stay\w*|remain\w*|ages|days?|weeks?|months?|very|too)\b`)
+)
 
 // finding is what some parts say together.
 type finding struct {
@@ -316,7 +340,7 @@ func (r *reader) counts(p part, f finding) bool {
 }
 
 // speckSigns are what tiny specks are read as, where nothing else says what left them.
-var speckSigns = []string{"leaf.spots-dark-dry", "leaf.fruit-dots", "pest.chewers"}
+var speckSigns = []string{"leaf.spots-dark-dry", "leaf.fruit-dots", "pest.chewers", "leaf.stippling"}
 
 func (r *reader) has(sign string) bool {
 	return slices.Contains(r.out.Absent, sign) ||

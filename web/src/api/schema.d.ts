@@ -7868,6 +7868,8 @@ export interface components {
       guided: components["schemas"]["Guided"];
       /** @description How it is taken to grow. */
       habit: string;
+      /** @description The one answer on which the leading cause hangs. */
+      hinge?: components["schemas"]["Hinge"];
       outside: components["schemas"]["Outside"];
       turns: components["schemas"]["Turn"][];
       verdict: components["schemas"]["Judgement"];

@@ -24,6 +24,8 @@ export interface GuidedProps {
   figure: string;
   /** Whether the plant is known, and not asked for. */
   known: boolean;
+  /** What follows at the end where it is sure enough to act. */
+  then: string;
   /** What can be done with the answers at the end. */
   finish: ReactNode;
 }
@@ -82,7 +84,7 @@ function Beginning({ guide, set, knowledge, known }: GuidedProps) {
 const answered = ({ settled, most }: Come["guided"], guide: Guide) =>
   !guide.more && (settled || guide.asked.length >= most);
 
-function Asking({ guide, set, knowledge, come, figure, known, finish }: GuidedProps) {
+function Asking({ guide, set, knowledge, come, figure, known, then, finish }: GuidedProps) {
   const { data } = come;
   if (!data) return come.error ? <Failed error={come.error} retry={come.refetch} /> : <Waiting />;
   const check = data.checks.find((c) => c.sign === data.guided.next);
@@ -102,7 +104,7 @@ function Asking({ guide, set, knowledge, come, figure, known, finish }: GuidedPr
     return (
       <>
         {clash}
-        <Outcome of={data} knowledge={knowledge} />
+        <Outcome of={data} knowledge={knowledge} then={then} />
         <Group gap="sm" mt="md">
           {finish}
           {check && (

@@ -9,15 +9,17 @@ import { Heading } from "./Heading";
 export type Come = Pick<
   Schemas["Trouble"],
   "causes" | "verdict" | "outside" | "turns" | "act" | "clash" | "working" | "checks" | "guided"
->;
+> & { hinge?: Schemas["Hinge"] };
 
 interface OutcomeProps {
   of: Come;
   knowledge: Knowledge;
+  /** What follows where it is sure enough to act. */
+  then: string;
 }
 
 /** The end of a guided look, in plain sentences: the first safe act, what it is, what else, what would change it. */
-export function Outcome({ of, knowledge }: OutcomeProps) {
+export function Outcome({ of, knowledge, then }: OutcomeProps) {
   const cause = (id: string) => knowledge.causes.find((c) => c.id === id)?.label.toLowerCase() ?? id;
   const move = knowledge.moves.find((m) => m.id === of.act.move);
   const [lead, ...others] = of.causes;
@@ -49,28 +51,41 @@ export function Outcome({ of, knowledge }: OutcomeProps) {
           true at once.
         </p>
       )}
-      <p>{of.outside.words || of.verdict.words}</p>
+      <p>
+        {of.outside.words || of.verdict.words} {!of.outside.words && of.verdict.kind === "act" && then}
+      </p>
       <Changes of={of} knowledge={knowledge} />
     </>
   );
 }
 
-/** What would change the picture. */
-function Changes({ of, knowledge }: OutcomeProps) {
+/** What would change the picture: the one answer on which it hangs, and looks after which something else would lead. */
+function Changes({ of, knowledge }: Omit<OutcomeProps, "then">) {
   const sign = (id: string) => knowledge.signs.find((s) => s.id === id)?.label ?? id;
   const cause = (id: string) => knowledge.causes.find((c) => c.id === id)?.label.toLowerCase() ?? id;
-  if (of.turns.length === 0) return null;
+  const { hinge } = of;
   return (
     <>
       <h2>What would change this</h2>
-      <ul>
-        {of.turns.map((t) => (
-          <li key={t.sign + t.present}>
-            {sentence(`${t.present ? "if this is seen" : "if this is not there"}: “${sign(t.sign)}”.`)} Then{" "}
-            {cause(t.leads.id)} would lead.
-          </li>
-        ))}
-      </ul>
+      {hinge && (
+        <p className="ochre" data-testid="hinge">
+          All hangs on one answer: {sentence(`${hinge.present ? "" : "not there: "}“${sign(hinge.sign)}”.`)} Without it{" "}
+          {cause(hinge.cause)} falls from {sayTimesIn100(hinge.chance)} to {sayTimesIn100(hinge.without)}: look at it
+          once more before you cut or repot.
+        </p>
+      )}
+      {of.turns.length > 0 ? (
+        <ul>
+          {of.turns.map((t) => (
+            <li key={t.sign + t.present}>
+              {sentence(`${t.present ? "if this is seen" : "if this is not there"}: “${sign(t.sign)}”.`)} Then{" "}
+              {cause(t.leads.id)} would lead.
+            </li>
+          ))}
+        </ul>
+      ) : (
+        !hinge && <p>No single look more would change it.</p>
+      )}
     </>
   );
 }

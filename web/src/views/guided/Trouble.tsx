@@ -6,6 +6,7 @@ import { useTrouble } from "../../api/plants";
 import { Failed, Waiting } from "../../shell/States";
 import { beginArrival, useArrivalDraft } from "../arrival/draft";
 import { answersOf } from "../look/look";
+import { sentence } from "../words";
 import { Guided } from "./Guided";
 import { begin, type Guide } from "./guided";
 
@@ -27,7 +28,8 @@ export function Trouble() {
   if (knowledge.isLoadingError) return <Failed error={knowledge.error} retry={() => knowledge.refetch()} />;
   const figure = knowledge.data.habits.find((h) => h.id === (guide.habit ?? come.data?.habit))?.figure ?? "vine";
   const takeIn = () => {
-    const arrived = { had: "unknown", habit: guide.habit, profile: guide.kind } as const;
+    const name = guide.kindName && sentence(guide.kindName);
+    const arrived = { had: "unknown", habit: guide.habit, profile: guide.kind, name } as const;
     take(beginArrival(arrived, guide.kindName, { id: guide.id, ...answersOf(guide.answers) }));
     clear();
     navigate("/plants/new");
@@ -42,6 +44,7 @@ export function Trouble() {
         come={come}
         figure={figure}
         known={false}
+        then="Follow this plant, and its plan is made from these answers."
         finish={
           <>
             <Button size="md" onClick={takeIn}>

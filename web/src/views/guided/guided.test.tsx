@@ -201,6 +201,23 @@ describe("something is wrong", () => {
     expect((await screen.findByTestId("most-likely")).textContent).toContain(said);
   });
 
+  it("says on which answer all hangs, what would change it, and what follows where it is sure enough", async () => {
+    const hinge = { cause: knowledge.causes[0]?.id, sign: sign.id, present: true, chance: 0.92, without: 0.1 };
+    const act = { kind: "act", words: "Time to act: root rot.", missing: [] };
+    await asking({ hinge, verdict: act, guided: { next: sign.id, settled: true, most: 10 } });
+    expect((await screen.findByTestId("hinge")).textContent).toMatch(
+      /All hangs on one answer: .* falls from 92 times in 100 to 10 times in 100: look at it once more/,
+    );
+    expect(pageText()).toContain("Time to act: root rot. Follow this plant, and its plan is made from these answers.");
+  });
+
+  it("says so where no single look more would change it", async () => {
+    await asking({ guided: { next: sign.id, settled: true, most: 10 } });
+    await screen.findByText("No single look more would change it.");
+    expect(screen.queryByTestId("hinge")).toBeNull();
+    expect(pageText()).not.toContain("its plan is made");
+  });
+
   it("asks the look that is to be asked now, not the first of the list", async () => {
     const other = knowledge.signs[1] as Schemas["Sign"];
     await asking({

@@ -43,6 +43,7 @@ export function GuidedLook() {
       come={come}
       figure={file.habitInfo.figure}
       known
+      then="Save this look, and its plan is made from it."
       finish={
         <>
           <Button size="md" onClick={save} loading={record.isPending}>
