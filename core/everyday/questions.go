@@ -41,7 +41,8 @@ var (
 		`((?:is|are|could|can|does|do|did|should|would|will|has|have|what|how|why|which|when|where)\b[^,;]*)$`)
 	// turnedWithin is the same with nothing between the two.
 	turnedWithin = regexp.MustCompile(`(?i)^(.*?\S)\s+(` +
-		`(?:(?:is (?:it|this|that|there)|are (?:they|these|those|there))(?: an?| the)?|(?:could|can|might|would) (?:it|this|that|they|these|those) be)\b.*)$`)
+		`(?:(?:is (?:it|this|that|there)|are (?:they|these|those|there))(?: an?| the)?|` +
+		`(?:could|can|might|would) (?:it|this|that|they|these|those) be)\b.*)$`)
 	// besides is what a question asks besides, instead of what it takes for granted.
 	besides = regexp.MustCompile(`(?i),?\s+or (?:is|are|could|does|do) (?:it|this|that|they|these|those)\b.*$`)
 	// denying begins a question why something is not so.
