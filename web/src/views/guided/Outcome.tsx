@@ -69,7 +69,7 @@ function Changes({ of, knowledge }: Omit<OutcomeProps, "then">) {
       <h2>What would change this</h2>
       {hinge && (
         <p className="ochre" data-testid="hinge">
-          All hangs on one answer: {sentence(`${hinge.present ? "" : "not there: "}“${sign(hinge.sign)}”.`)} Without it{" "}
+          All hangs on one answer: {hinge.present ? "" : "not there: "}“{sign(hinge.sign)}”. Without it{" "}
           {cause(hinge.cause)} falls from {sayTimesIn100(hinge.chance)} to {sayTimesIn100(hinge.without)}: look at it
           once more before you cut or repot.
         </p>
