@@ -41,6 +41,25 @@ func (r *reader) kindIn(sentence string) string {
 	return sentence
 }
 
+// nextTo tells beside what it stands.
+var nextTo = regexp.MustCompile(`(?i)\b(?:(?:stands?|sits?|is|lives?|kept|standing|sitting) )?` +
+	`(?:right |just |directly )?(?:next to|beside|alongside) (?:a|an|my|our|the|another|some) ` +
+	`((?:[\pL'’-]+ ?){1,4}?)(?:$|[,.;!?]|\b(?:and|but|with|who|that|it)\b)`)
+
+// withoutNeighbour is a sentence without the plant that it stands beside, which is not the one that is told of.
+func (r *reader) withoutNeighbour(sentence string) string {
+	at := nextTo.FindStringSubmatchIndex(sentence)
+	if at == nil {
+		return sentence
+	}
+	named := strings.TrimSpace(sentence[at[2]:at[3]])
+	words := len(strings.Fields(named))
+	if len(r.kindsCalled(named, words)) == 0 && len(r.kindsMisspelt(named, words)) == 0 {
+		return sentence
+	}
+	return sentence[:at[0]] + " " + sentence[at[3]:]
+}
+
 var nameWords = regexp.MustCompile(`[\pL\d][\pL\d'’.×-]*`)
 
 // mayBeName says whether something of so many words may be a name at all.

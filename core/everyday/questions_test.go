@@ -111,3 +111,24 @@ func TestMoistIsNotSurelyWet(t *testing.T) {
 		assert.Contains(t, presentIn(said), wetLong, said)
 	}
 }
+
+// The plant beside which it stands is not the one that is told of, and tells nothing of its neighbours.
+func TestThePlantBesideItIsAnother(t *testing.T) {
+	said := func(of string) Reading { return Read(of, plant.Kinds{}) }
+	for of, kind := range map[string]string{
+		"it stands beside a dracena and has brown tips":           "",
+		"my pothos stands next to a monstera and has brown tips":  "epipremnum-aureum",
+		"sits beside my dracaena with brown tips":                 "",
+		"my dracaena stands beside the radiator, with brown tips": "dracaena-fragrans",
+	} {
+		got := said(of)
+		if kind == "" {
+			assert.Empty(t, got.Kind, of)
+		} else {
+			assert.Equal(t, kind, got.Kind[0], of)
+		}
+		assert.Contains(t, presentIn(of), "leaf.tips-brown", of)
+		assert.NotContains(t, presentIn(of), "course.neighbours", of)
+	}
+	assert.Contains(t, presentIn("the plant beside it has it too"), "course.neighbours")
+}

@@ -33,7 +33,7 @@ func Read(text string, kinds plant.Kinds) Reading {
 		out: Reading{Kind: []string{}, Present: []Seen{}, Absent: []string{}},
 	}
 	for _, sentence := range sentences.FindAllString(text, -1) {
-		for _, said := range askedApart(ofPlants.ReplaceAllString(r.kindIn(sentence), " it ")) {
+		for _, said := range askedApart(ofPlants.ReplaceAllString(r.kindIn(r.withoutNeighbour(sentence)), " it ")) {
 			if statement, is := takenForGranted(said); is {
 				r.sentence(statement)
 			} else if !strings.HasSuffix(strings.TrimSpace(said), "?") || !questions.MatchString(said) {

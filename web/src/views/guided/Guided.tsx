@@ -73,7 +73,9 @@ function Beginning({ guide, set, knowledge, known }: GuidedProps) {
           knowledge={knowledge}
           set={set}
           read={(view) => set(read(guide, view))}
-          pick={(c: Schemas["Complaint"]) => set({ ...guide, said: c.said, candidates: c.signs, step: "pick" })}
+          pick={(c: Schemas["Complaint"]) =>
+            set({ ...guide, said: c.said, candidates: c.signs, group: undefined, step: "pick" })
+          }
           skip={() => set(next(guide))}
         />
       );
