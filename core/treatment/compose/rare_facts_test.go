@@ -62,6 +62,23 @@ func TestWhatRareFactsDecide(t *testing.T) {
 			`{"kind":"haworthia-attenuata","causes":["low-light"],"on":"2026-05-13","answers":{"moist":"dry",` +
 				`"limp":true,"deadRoots":9,`,
 			`"liveRoots":9`, `"liveRoots":0`, `},"place":{"warmthC":20}}`, treatment.Brighten},
+		{"no bag goes over what keeps three quarters of its roots, stands firm, and has air that its kind bears",
+			`{"kind":"philodendron-hederaceum","causes":["root-rot"],"on":"2026-06-15","answers":{"potWidthCm":6,` +
+				`"spanCm":10,"limp":false,"moist":"dry","liveRoots":9,`,
+			`"deadRoots":4`, `"deadRoots":3`, `},"place":{"warmthC":22,"humidityPct":40}}`, treatment.CoverIt},
+		{"drier air than its kind bears asks for it all the same",
+			`{"kind":"philodendron-hederaceum","causes":["root-rot"],"on":"2026-06-15","answers":{"potWidthCm":6,` +
+				`"spanCm":10,"limp":false,"moist":"dry","liveRoots":9,"deadRoots":3},"place":{"warmthC":22,`,
+			`"humidityPct":39`, `"humidityPct":40`, `}}`, treatment.CoverIt},
+		{"a limp one is covered",
+			`{"kind":"philodendron-hederaceum","causes":["root-rot"],"on":"2026-06-15","answers":{"potWidthCm":6,` +
+				`"spanCm":10,"moist":"dry","liveRoots":9,"deadRoots":3,`,
+			`"limp":true`, `"limp":false`, `},"place":{"warmthC":22,"humidityPct":40}}`, treatment.CoverIt},
+		{"roots grown in water feed nothing yet",
+			`{"kind":"philodendron-hederaceum","on":"2026-06-15","answers":{"potWidthCm":6,` +
+				`"spanCm":10,"moist":"dry","liveRoots":9,"deadRoots":0,"limp":false},"place":{"warmthC":22,` +
+				`"humidityPct":40},"causes":[`,
+			`"water-roots"`, `"root-rot"`, `]}`, treatment.CoverIt},
 		{"a jewel gives no tips where what ails it travels with them",
 			`{"kind":"dossinia-marmorata","on":"2026-07-08","answers":{"liveRoots":19,"deadRoots":3,"growths":3},` +
 				`"place":{"warmthC":20},"causes":["medium-collapsed"`,
@@ -101,5 +118,15 @@ func TestWhatWaitsForRareFacts(t *testing.T) {
 			"place":{"warmthC":22}}`, moist), treatment.FirstWater)
 		require.NotEmpty(t, days, moist)
 		assert.Equal(t, day, days[0], moist)
+	}
+}
+
+// Tips of a limp plant that is thrown away stand in water before they are set; one that stays drinks first.
+func TestLimpTipsDrinkBeforeTheyAreSet(t *testing.T) {
+	for moist, drink := range map[string]bool{"bone": true, "right": false} {
+		words, _ := said(t, fmt.Sprintf(`{"kind":"pilea-involucrata","causes":["root-nematode"],"on":"2026-06-15",
+			"answers":{"moist":%q,"limp":true,"liveRoots":9,"growths":3},"place":{"warmthC":24}}`, moist), treatment.TipCut)
+		require.NotEmpty(t, words, moist)
+		assert.Equal(t, drink, strings.Contains(words[0], "stand them in water"), moist)
 	}
 }

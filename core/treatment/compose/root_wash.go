@@ -181,7 +181,7 @@ func (c *composer) scalded(r rootWork) []step {
 // wantsShade says whether too few roots feed its leaves for its usual light.
 func (c *composer) wantsShade(r rootWork) bool {
 	return c.roots < 0.25 || r.insure && c.roots < 1.0/3 || c.rootless || c.habitID == treatment.ForestCactus ||
-		among(c.school, treatment.Bridge, treatment.Lean)
+		r.cover != "" && c.keepsItsLeaves() || among(c.school, treatment.Bridge, treatment.Lean)
 }
 
 // sheltered is cover, shade and rest after the sitting, and whether the cover

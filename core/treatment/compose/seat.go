@@ -168,7 +168,22 @@ func (c *composer) covers(most plant.Cover) []step {
 	if got == plant.CoverNone {
 		return nil
 	}
+	if c.keepsItsLeaves() {
+		c.leave(string(treatment.CoverIt), "three quarters of its roots live, it stands firm, and its air is moist enough")
+		return nil
+	}
 	return []step{do(treatment.CoverIt, every(1, weaned), with(func(p *treatment.Params) { p.Cover = got }))}
+}
+
+// fewLost is the share of live roots from which a plant feeds its leaves in air that is moist enough (common practice).
+const fewLost = 0.75
+
+// keepsItsLeaves says whether it needs no cover: it was found firm, has most of its roots, and stands in air that its
+// kind bears.
+func (c *composer) keepsItsLeaves() bool {
+	air := c.Facts.Place.HumidityPct
+	return c.named && !c.has(cause.WaterRoots) && c.Facts.Limp.Known && !c.limp && c.counted && c.roots >= fewLost &&
+		!c.piece && !c.top && !c.neck && c.Choices.Cover == "" && air.Known && air.Value >= c.kind.Humidity[0]
 }
 
 const (

@@ -150,5 +150,9 @@ func sayTipCut(w saying) string {
 	case w.Organ == treatment.OnSection:
 		return "Cut " + w.counted("length of stem", "lengths of stem") + " of 8 to 15 cm, and mark which end was up."
 	}
-	return "Cut " + w.counted("tip", "tips") + tipLength + " just below a node, and take off the lower leaves."
+	said := "Cut " + w.counted("tip", "tips") + tipLength + " just below a node, and take off the lower leaves."
+	if w.thirsty && w.discard != "" { // a mother that stays drinks first
+		said += " They hang limp: stand them in water in the shade until they are firm, an hour or two, before they are set."
+	}
+	return said
 }
