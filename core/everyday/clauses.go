@@ -33,7 +33,8 @@ var (
 	// asides tell nothing of the plant: from whom it is, that somebody is new to it, or waters it as it should be.
 	asides = anyOf(`\b`, []string{
 		`from (?:my|a|our) (?:neighbou?rs?|friends?|aunt|mother|mum|mom|sister|grandm\w+)`,
-		`new here`, `what now`, `what should i do`, `new to (?:this|plants|houseplants|orchids|growing)`,
+		`new here`, `is (?:it|this|that) (?:bad|harmful|dangerous|normal|ok|okay|serious|a problem)`,
+		`what now`, `what should i do`, `new to (?:this|plants|houseplants|orchids|growing)`,
 		`i (?:only |always |just )?water (?:it |them )?(?:only )?(?:when(?:ever)?|once|as soon as|after) [^,.;]*\bdry`,
 		`(?:the )?(?:others?|rest)(?: of (?:it|the plant|them))? (?:is |are |looks? )?(?:all )?(?:` +
 			strings.Join(wells, "|") + `|green)`,

@@ -34,7 +34,8 @@ var idle = set(`a an the my your its it is are was were be been being am has hav
 	certain sit sits make makes made try tried start starts started begin begins began bring brought want wants
 	need needs use used able kinda whether though although however except visible visibly
 	crazy mad super totally pretty rather extremely incredibly absolutely literally awfully terribly slightly somewhat
-	noticeable obvious notice noticed found find finding sign signs four five six seven eight nine ten dozen beside next`)
+	noticeable obvious notice noticed found find finding sign signs four five six seven eight nine ten dozen
+	beside next whose`)
 
 // deny are the words that say that something is not so.
 var deny = set(`not no none never nothing without neither nor cannot zero isnt arent doesnt dont didnt wont hasnt havent
@@ -166,6 +167,13 @@ func (l *lexicon) nearest(w string) string {
 		}
 	}
 	return at
+}
+
+// slip says whether a word is one that is known with a single letter wrong.
+func (l *lexicon) slip(w string) bool {
+	w = strings.ToLower(w)
+	near := l.nearest(w)
+	return near != "" && (swapped(near, w) || levenshtein.ComputeDistance(near, w) == 1)
 }
 
 // swapped says whether two words differ by two letters that stand the wrong way round, which is one slip.

@@ -32,8 +32,11 @@ func (r *reader) kindIn(sentence string) string {
 			for from := 0; from+n <= len(words); from++ {
 				at, to := words[from][0], words[from+n-1][1]
 				if ids := called(sentence[at:to], n); len(ids) > 0 {
+					if from > 0 {
+						at, ids = r.genusBefore(sentence, words[from-1], at, ids)
+					}
 					r.out.Kind = ids
-					return sentence[:at] + " it " + sentence[to:]
+					return sentence[:at] + " it " + sentence[r.sortsEnd(sentence, to, words[from+n:]):]
 				}
 			}
 		}
@@ -58,6 +61,33 @@ func (r *reader) withoutNeighbour(sentence string) string {
 		return sentence
 	}
 	return sentence[:at[0]] + " " + sentence[at[3]:]
+}
+
+// genusBefore takes a name that stands right behind another one for the name of a sort of that: a syngonium
+// "Pink Splash" is a syngonium.
+func (r *reader) genusBefore(sentence string, before []int, at int, ids []string) (begins int, kinds []string) {
+	genus := r.kindsCalled(sentence[before[0]:before[1]], 1)
+	if len(genus) == 0 || strings.TrimSpace(sentence[before[1]:at]) != "" {
+		return at, ids
+	}
+	return before[0], genus
+}
+
+// mostSortWords is how many words behind the name of a kind are taken for that of a sort of it.
+const mostSortWords = 2
+
+// sortsEnd is where the name of a kind ends with that of a sort behind it, as of a monstera "albo": words that nobody
+// knows, and that are no slip of a word that is known.
+func (r *reader) sortsEnd(sentence string, to int, behind [][]int) int {
+	for i, w := range behind {
+		said := sentence[w[0]:w[1]]
+		apart := strings.Trim(sentence[to:w[0]], " '\"‘’“”")
+		if i == mostSortWords || apart != "" || !r.unknownIn(said) || r.book.lex.slip(said) {
+			break
+		}
+		to = w[1]
+	}
+	return to
 }
 
 var nameWords = regexp.MustCompile(`[\pL\d][\pL\d'’.×-]*`)
@@ -99,7 +129,7 @@ func (r *reader) kindsMisspelt(said string, words int) []string {
 // unknownIn says whether one of the words is no word of everyday English or of the tables.
 func (r *reader) unknownIn(said string) bool {
 	for _, w := range fold(said) {
-		if len(w) >= leastMisspelt && !ordinary()[w] && !r.book.lex.means(w) {
+		if len(w) >= leastMisspelt && !ordinary()[w] && !deny[w] && !r.book.lex.means(w) {
 			return true
 		}
 	}

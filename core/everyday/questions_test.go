@@ -132,3 +132,22 @@ func TestThePlantBesideItIsAnother(t *testing.T) {
 	}
 	assert.Contains(t, presentIn("the plant beside it has it too"), "course.neighbours")
 }
+
+// A kind is found by the two words of its botanical name, whatever stands behind them there; what follows a name and
+// nobody knows is that of a sort, and so is a name right behind another.
+func TestSortsAreOfTheirKind(t *testing.T) {
+	for of, kind := range map[string]string{
+		"dendrobium nobile has brown tips":        "dendrobium-nobile",
+		"phalaenopsis bellina, brown tips":        "phalaenopsis-bellina",
+		"monstera deliciosa albo has brown tips":  "monstera-deliciosa",
+		"my syngonium Pink Splash has brown tips": "syngonium-podophyllum",
+		"alocasia frydek with brown tips":         "alocasia-amazonica",
+		"my pothos broun tips":                    "epipremnum-aureum", // a slip is no sort
+	} {
+		got := Read(of, plant.Kinds{})
+		if assert.NotEmpty(t, got.Kind, of) {
+			assert.Equal(t, kind, got.Kind[0], of)
+		}
+		assert.Equal(t, "leaf.tips-brown", presentIn(of), of)
+	}
+}

@@ -154,7 +154,9 @@ func namesOf(p Profile) []name {
 	namesOnce.Do(func() {
 		shipNames = make(map[string][]name, len(profiles))
 		for _, s := range profiles {
-			shipNames[s.ID] = split(s)
+			// "Dendrobium nobile and its hybrids" is asked for as "dendrobium nobile", which its id says.
+			known := name{s.Botanical, wordsOf(strings.ReplaceAll(s.ID, "-", " "))}
+			shipNames[s.ID] = append(split(s), known)
 		}
 	})
 	if known, ok := shipNames[p.ID]; ok {
