@@ -70,3 +70,14 @@ func TestASavedTipHasItsLabel(t *testing.T) {
 	assert.Contains(t, words, "Put its label back, with name and date.")
 	assert.Equal(t, []int{0, 0}, days[:2])
 }
+
+// What lost most of its roots is looked at each week to day 28, in however small a pot.
+func TestDeadRootsAreWatched(t *testing.T) {
+	for dead, first := range map[int]int{6: deadLook, 5: firstLook} {
+		_, days := said(t, fmt.Sprintf(`{"kind":"philodendron-hederaceum","causes":["draught"],"on":"2026-06-15","answers":{
+			"potWidthCm":6,"limp":false,"moist":"dry","liveRoots":5,"deadRoots":%d},"place":{"warmthC":22}}`, dead),
+			treatment.Look)
+		require.NotEmpty(t, days)
+		assert.Equal(t, first, days[0], "%d dead", dead)
+	}
+}

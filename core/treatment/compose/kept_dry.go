@@ -3,6 +3,7 @@ package compose
 import (
 	"fmt"
 	"slices"
+	"strings"
 
 	"tendermend/core/cause"
 	"tendermend/core/facts"
@@ -139,12 +140,12 @@ func (c *composer) rootsMissed(list []*sit) []*sit {
 	if !c.noRootFound() || treated {
 		return list
 	}
-	accept := "root rot or drought"
-	if c.has(cause.Drought) || c.foundWet() {
-		accept = "root rot" // it was found moist: its roots did not die of thirst now
+	accept := "root rot (they are brown and soft), or roots dried out (tan and hollow),"
+	if c.foundWet() {
+		accept = "root rot" // its roots did not die of thirst now
 	}
 	c.leave(string(treatment.Unpot), "no live root was counted, and no cause of that was accepted: look for "+
-		accept+", and plan its rescue")
+		strings.TrimSuffix(accept, ",")+", and plan its rescue")
 	if c.thirsty && c.Wish == "" {
 		list = c.untidied(list)
 	}

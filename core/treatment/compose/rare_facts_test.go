@@ -79,6 +79,10 @@ func TestWhatRareFactsDecide(t *testing.T) {
 				`"spanCm":10,"moist":"dry","liveRoots":9,"deadRoots":0,"limp":false},"place":{"warmthC":22,` +
 				`"humidityPct":40},"causes":[`,
 			`"water-roots"`, `"root-rot"`, `]}`, treatment.CoverIt},
+		{"what lost most of its roots is not pruned for a wish",
+			`{"kind":"philodendron-hederaceum","wish":"prune","on":"2026-06-15","answers":{"potWidthCm":6,"growths":6,` +
+				`"limp":false,"moist":"right","liveRoots":5,`,
+			`"deadRoots":5`, `"deadRoots":6`, `},"place":{"warmthC":22}}`, treatment.TrimBranch},
 		{"a jewel gives no tips where what ails it travels with them",
 			`{"kind":"dossinia-marmorata","on":"2026-07-08","answers":{"liveRoots":19,"deadRoots":3,"growths":3},` +
 				`"place":{"warmthC":20},"causes":["medium-collapsed"`,

@@ -49,7 +49,9 @@ func TestARootlessPlantIsLookedAt(t *testing.T) {
 
 // In a wet pot its roots did not die of thirst, and even a line for water that says more goes.
 func TestARootlessPlantInAWetPotIsNotWatered(t *testing.T) {
-	for moist, accept := range map[string]string{"wet": "accept root rot for it", "dry": "accept root rot or drought"} {
+	for moist, accept := range map[string]string{
+		"wet": "accept root rot for it", "dry": "or roots dried out (tan and hollow), for it",
+	} {
 		situation := `{"kind":"bletilla-striata","causes":["uneven-water"],"on":"2026-05-15","answers":{"limp":true,
 			"moist":"` + moist + `","liveRoots":0,"deadRoots":12},"place":{"warmthC":20}}`
 		looks, _ := said(t, situation, treatment.Look)

@@ -125,6 +125,7 @@ func (c *composer) potOfDeadRoots() {
 	if c.root != nil || c.mossed() {
 		return
 	}
+	c.draft.at(deadLook, rankLook, do(treatment.Look, every(deadLook, toDay(deadLookEnds))))
 	if w := c.Facts.PotWidthCM; w.Known && w.Value-c.Facts.RootBallCM.Or(0) <= tally.Slack {
 		return // it is not too wide for what lives, however little that is
 	}
@@ -134,7 +135,6 @@ func (c *composer) potOfDeadRoots() {
 	}
 	c.draft.at(1, rankLook, do(treatment.Look, note(fmt.Sprintf("%s Most of them were dead, and a pot more "+
 		"than %g cm wider than what lives stays wet: plan a smaller one %s", ask, tally.Slack, c.whenRepotted()))))
-	c.draft.at(deadLook, rankLook, do(treatment.Look, every(deadLook, toDay(deadLookEnds))))
 }
 
 // What lost most of its roots is looked at so often, days, and until which day of its plan

@@ -33,6 +33,8 @@ func (c *composer) unwished(wish treatment.Wish) bool {
 		return again("it changes its seat when it is well: standing firm, and without pests or new marks", unwellAsksDays)
 	case c.limpThough() && among(wish, treatment.Propagate, treatment.Prune):
 		return again("it hangs limp, and pieces of a limp plant root badly: they are taken when it stands firm", limpAsksDays)
+	case wish == treatment.Prune && c.mostRootsDead():
+		return again("most of its roots were dead: it is cut when it grows on new ones", unwellAsksDays)
 	case wish == treatment.Prune && !branching(c.subject):
 		return again("nothing was seen to grow this month: it is cut when a new leaf shows", 28)
 	case wish == treatment.PartWish:
