@@ -93,7 +93,7 @@ func (s State) dryingWindow(south bool, last day.Day, lines func(day.Day) water.
 	f := forecast.Tell(told, story, of)
 	least := day.Day(0)
 	if n := len(s.potEvents); now > last && s.potEvents[n-1].found != water.Dry { // looked at, and not watered
-		least = 1
+		least = day.Day(max(1, drying.Stick(story.Rule.Depth, drying.Class(s.potEvents[n-1].found)).Rests()))
 	}
 	return water.Window{
 		From: now + max(least, day.Day(w.From)), Best: now + max(least, day.Day(w.Best)),

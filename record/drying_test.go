@@ -60,6 +60,22 @@ func TestWhatASticksFindsMovesTheWindow(t *testing.T) {
 	assert.False(t, window(t, wet).Guess)
 }
 
+// What was found wet where its rule asks is not felt again tomorrow, whatever the model expected of it; what was
+// moist or barely so is, at the earliest.
+func TestWhatWasFoundWetRestsForTwoDays(t *testing.T) {
+	for found, rests := range map[water.Moisture]day.Day{water.Wet: 2, water.Moist: 1, water.Barely: 1} {
+		b := inPot(t, 60)
+		b.stick(0, found)
+		w := window(t, b)
+		assert.GreaterOrEqual(t, w.From, today+rests, found)
+		assert.GreaterOrEqual(t, w.Best, today+rests, found)
+		assert.Greater(t, w.Until, today+rests, found)
+		if found != water.Moist {
+			assert.Equal(t, today+rests, w.From, "its own time is over long since: %s", found)
+		}
+	}
+}
+
 // What was found in the old pot says nothing of the new one.
 func TestANewPotIsLearnedAnew(t *testing.T) {
 	b := inPot(t, 60, 50, 40)

@@ -50,6 +50,18 @@ func (f Finding) NotDry() bool {
 	return f.kind == stillMoist || f.kind == byStick && (f.class == FoundMoist || f.class == FoundWet)
 }
 
+// Rests says for how many days after a find nobody need feel it again: two where it was wet where its rule asks, one
+// where it was moist, none else (common practice).
+func (f Finding) Rests() int {
+	switch {
+	case f.kind == byStick && f.class == FoundWet:
+		return 2
+	case f.NotDry():
+		return 1
+	}
+	return 0
+}
+
 // Lift is what a lifting hand found.
 func Lift(found Class) Finding { return Finding{kind: byHand, class: found} }
 

@@ -2,6 +2,7 @@ package forecast_test
 
 import (
 	"fmt"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -219,14 +220,17 @@ func TestWhatWasFeltMoistTodayWaits(t *testing.T) {
 	}
 	f := fern(on(6, 19), forecast.Event{On: on(6, 19), StillMoist: true})
 	assert.Equal(t, "Wait: it was felt moist today; look again on 20 June 2026.", f.Words)
+	f = fern(on(6, 19), forecast.Event{On: on(6, 19), Stick: "wet"})
+	assert.Contains(t, f.Words, "on 21 June 2026.", "what was wet is not felt again tomorrow")
 	for day := 12; day <= 28; day++ { // never before tomorrow, and on the best day where that is later
 		felt := fern(on(6, day), forecast.Event{On: on(6, day), StillMoist: true})
-		next := parsed(on(6, day)) + 1
-		if felt.Best != nil && *felt.Best > next {
-			next = *felt.Best
-		}
+		first := max(parsed(on(6, day))+1, *felt.From)
+		best := max(first, *felt.Best)
 		assert.Equal(t, drying.Wait, felt.Say)
-		assert.Contains(t, felt.Words, "on "+next.Words()+".")
+		assert.Contains(t, felt.Words, "on "+best.Words()+".")
+		if !strings.HasPrefix(felt.Words, "Wait: wet") && first < best {
+			assert.Contains(t, felt.Words, "from "+first.Words()+" on", "it may be asked from then on")
+		}
 	}
 	assert.NotEqual(t, drying.Wait, fern(on(6, 20), forecast.Event{On: on(6, 19), StillMoist: true}).Say)
 	assert.NotEqual(t, drying.Wait, fern(on(6, 19), forecast.Event{On: on(6, 19), Stick: "barely"}).Say)

@@ -106,8 +106,8 @@ func Tell(told drying.Told, s drying.Story, of drying.Case) Forecast {
 	}
 	today := day.Day(math.Floor(s.Now))
 	f.Words = inWords(f, today)
-	if f.Say != drying.Wait && feltMoist(s, today) {
-		f.Say, f.Words = drying.Wait, lookAgain(f, today)
+	if rests := feltMoist(s, today); f.Say != drying.Wait && rests > 0 {
+		f.Say, f.Words = drying.Wait, lookAgain(f, today+day.Day(rests))
 	}
 	f.Working = workingOf(told, s, f)
 	return f
@@ -135,23 +135,32 @@ func inWords(f Forecast, today day.Day) string {
 	return fmt.Sprintf("Wait: wet until about %s; look on %s.", f.From.Words(), f.Best.Words())
 }
 
-// feltMoist says whether the last that was done with it is that somebody felt it today and found it not dry: they
-// are not asked to feel it again today, however doubtful a finger is.
-func feltMoist(s drying.Story, today day.Day) bool {
+// feltMoist says for how many days it rests where the last that was done with it is that somebody felt it today and
+// found it not dry: they are not asked to feel it again today, however doubtful a finger is; 0 otherwise.
+func feltMoist(s drying.Story, today day.Day) int {
 	if len(s.Happenings) == 0 {
-		return false
+		return 0
 	}
 	last := s.Happenings[len(s.Happenings)-1]
-	return last.Find != nil && last.Find.NotDry() && day.Day(math.Floor(last.At)) == today
+	if last.Find == nil || day.Day(math.Floor(last.At)) != today {
+		return 0
+	}
+	return last.Find.Rests()
 }
 
-// lookAgain says when it is felt next: on the best day, tomorrow at the earliest.
-func lookAgain(f Forecast, today day.Day) string {
-	next := today + 1
-	if f.Best != nil && *f.Best > next {
-		next = *f.Best
+// lookAgain says from when on it is felt next, never before a day, and on which day that is worth most.
+func lookAgain(f Forecast, first day.Day) string {
+	if f.From != nil {
+		first = max(first, *f.From)
 	}
-	return fmt.Sprintf("Wait: it was felt moist today; look again on %s.", next.Words())
+	best := first
+	if f.Best != nil {
+		best = max(first, *f.Best)
+	}
+	if best == first {
+		return fmt.Sprintf("Wait: it was felt moist today; look again on %s.", best.Words())
+	}
+	return fmt.Sprintf("Wait: it was felt moist today; look again from %s on, best on %s.", first.Words(), best.Words())
 }
 
 func workingOf(told drying.Told, s drying.Story, f Forecast) working.Working {
