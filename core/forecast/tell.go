@@ -113,8 +113,11 @@ func Tell(told drying.Told, s drying.Story, of drying.Case) Forecast {
 	return f
 }
 
-// probably is the chance from which on a rule is said to be met probably.
-const probably = .5
+// From which chances on a rule is said to be met probably, and all but surely (common practice).
+const (
+	probably   = .5
+	allButSure = .95
+)
 
 // inWords says what to do.
 func inWords(f Forecast, today day.Day) string {
@@ -123,16 +126,27 @@ func inWords(f Forecast, today day.Day) string {
 		return "Thirsty: water now."
 	case drying.LookFirst:
 		how := "it may be dry"
-		if f.Met >= probably {
+		switch {
+		case f.Met >= allButSure:
+			how = "almost surely dry"
+		case f.Met >= probably:
 			how = "probably dry"
 		}
 		if f.Until != nil && *f.Until < today {
 			how += ", since about " + f.Best.Words()
 		}
-		return "Look first, " + how + ": water " + f.Rule.Words() + "."
+		return "Look first, " + how + ": " + byRule(f.Rule) + "."
 	case drying.Wait:
 	}
 	return fmt.Sprintf("Wait: wet until about %s; look on %s.", f.From.Words(), f.Best.Words())
+}
+
+// byRule says how it is watered.
+func byRule(rule plant.WaterRule) string {
+	if rule == plant.Even {
+		return "keep it " + rule.Words()
+	}
+	return "water " + rule.Words()
 }
 
 // feltMoist says for how many days it rests where the last that was done with it is that somebody felt it today and
