@@ -125,6 +125,20 @@ func TestWhatWaitsForRareFacts(t *testing.T) {
 	}
 }
 
+// Where a pot has no hole, none smells.
+func TestAPotWithoutAHoleIsSmelledFromAbove(t *testing.T) {
+	for holes, where := range map[bool]string{true: "does the hole smell", false: "does its medium smell"} {
+		words, _ := said(t, fmt.Sprintf(`{"kind":"rhododendron-simsii","causes":["slug-snail"],"on":"2026-08-15","answers":{
+			"moist":"wet","limp":true,"liveRoots":5,"deadRoots":12,"potHoles":%t},"place":{"warmthC":20}}`, holes),
+			treatment.Look)
+		assert.Contains(t, strings.Join(words, " "), where)
+		emptied, _ := said(t, fmt.Sprintf(`{"kind":"thunia-marshalliana","causes":["overwatering"],"on":"2026-07-15",
+			"answers":{"moist":"wet","potHoles":%t},"place":{"warmthC":22}}`, holes), treatment.DrainSaucer)
+		require.NotEmpty(t, emptied)
+		assert.Equal(t, holes, strings.Contains(emptied[0], "see that the holes are open"), emptied[0])
+	}
+}
+
 // Tips of a limp plant that is thrown away stand in water before they are set; one that stays drinks first.
 func TestLimpTipsDrinkBeforeTheyAreSet(t *testing.T) {
 	for moist, drink := range map[string]bool{"bone": true, "right": false} {

@@ -108,7 +108,7 @@ func (c *composer) smelledBelow(why string) {
 	c.smelled = !c.has(cause.Overwatering) // its own plan asks on two days whether it is firm
 	below := "the hole"
 	switch {
-	case c.mossed():
+	case c.mossed(), c.sealed():
 		below = "its medium"
 	case c.seat == facts.InReservoir:
 		below = "its water space"

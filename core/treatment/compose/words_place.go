@@ -18,6 +18,8 @@ func sayDrain(w saying) string {
 
 func sayDrainSaucer(w saying) string {
 	switch {
+	case w.Params.How != tipped && w.sealed() && !w.rootsWorked():
+		return "Empty the outer pot: its own has no hole."
 	case w.Params.How != tipped:
 		return "Empty saucer and outer pot, and see that the holes are open."
 	case w.noHole():
