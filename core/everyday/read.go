@@ -153,6 +153,15 @@ func (f finding) says(g finding) bool {
 	return len(f.list) > 0 && len(g.list) > 0 && f.list[0].sign == g.list[0].sign
 }
 
+// onPlant says whether what was found is seen on the plant.
+func (f finding) onPlant() bool { return len(f.list) > 0 && onPlant(f.list[0].sign) }
+
+// besidePlant says whether a part names no part of the plant, and tells of its place, its care or its course.
+func (p part) besidePlant(alone finding) bool {
+	named := slices.ContainsFunc(p.ideas, func(i idea) bool { return organs[i] || spots[i] })
+	return !named && alone.near() >= nearToRead && !alone.onPlant()
+}
+
 // tellsWell says whether what was found is a sign of health, as "the roots look fine" is.
 func (f finding) tellsWell() bool {
 	return len(f.list) > 0 && slices.ContainsFunc(wells, func(w string) bool {
@@ -173,6 +182,9 @@ func (r *reader) longest(parts []part, from int) (to int, best finding) {
 		together, alone := r.found(ideas), r.found(parts[next].ideas)
 		if best.says(together) && alone.near() >= sureFrom && !best.says(alone) {
 			break // it says something of its own
+		}
+		if best.near() >= sureFrom && best.onPlant() && parts[next].besidePlant(alone) {
+			break // one is seen on the plant, the other is where it stands, or how it is kept
 		}
 		if alone.near() >= nearToRead {
 			apart += alone.near() * r.told(parts[next].ideas)
