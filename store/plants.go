@@ -63,6 +63,42 @@ type Filter struct {
 	Limit     int
 
 	nearly bool // words with typing errors count: asked where nothing else was found
+	// named are the places whose names have a word, by word. They are looked up before: a place that is looked for
+	// beside the words of each plant would keep the words from being read off their index.
+	named map[string][]uuid.UUID
+}
+
+// words are those that are looked for.
+func (f Filter) words() []string { return strings.Fields(strings.ToLower(f.Words)) }
+
+// like is a pattern of what holds a word.
+func like(word string) string { return "%" + escapeLike(word) + "%" }
+
+// placesNamed gives the places of a collection whose names have a word, by word.
+func (s *Store) placesNamed(
+	ctx context.Context, collection uuid.UUID, words []string,
+) (map[string][]uuid.UUID, error) {
+	named := make(map[string][]uuid.UUID, len(words))
+	if len(words) == 0 {
+		return named, nil
+	}
+	var places []struct {
+		ID   uuid.UUID `db:"id"`
+		Name string    `db:"name"`
+	}
+	err := sqlx.SelectContext(ctx, s.q(), &places, `select id, lower(name) as name from places where collection_id = $1`,
+		collection)
+	if err != nil {
+		return nil, fmt.Errorf("reading the names of places: %w", err)
+	}
+	for _, word := range words {
+		for _, p := range places {
+			if strings.Contains(p.Name, word) {
+				named[word] = append(named[word], p.ID)
+			}
+		}
+	}
+	return named, nil
 }
 
 // Page is one page of the register.
@@ -86,13 +122,16 @@ func (f Filter) where(collection uuid.UUID) (where []string, args []any) {
 		args = append(args, value)
 		where = append(where, fmt.Sprintf(clause, len(args)))
 	}
-	for _, word := range strings.Fields(strings.ToLower(f.Words)) {
-		if f.nearly {
+	for _, word := range f.words() {
+		switch places := f.named[word]; {
+		case f.nearly:
 			add("word_similarity($%d, p.search) >= "+nearEnough, word)
-			continue
+		case len(places) > 0:
+			args = append(args, places)
+			add(fmt.Sprintf("(p.search like $%%d or p.place_id = any($%d))", len(args)), like(word))
+		default:
+			add("p.search like $%d", like(word))
 		}
-		add(`(p.search like $%[1]d or p.place_id in
-			(select id from places where collection_id = $1 and lower(name) like $%[1]d))`, "%"+escapeLike(word)+"%")
 	}
 	if f.Place != nil {
 		add("p.place_id = $%d", *f.Place)
@@ -117,6 +156,12 @@ func (f Filter) where(collection uuid.UUID) (where []string, args []any) {
 
 // Register lists plants in the order that is asked for, a page at a time.
 func (s *Store) Register(ctx context.Context, collection uuid.UUID, f Filter) (Page, error) {
+	if f.named == nil {
+		var err error
+		if f.named, err = s.placesNamed(ctx, collection, f.words()); err != nil {
+			return Page{}, err
+		}
+	}
 	where, args := f.where(collection)
 	page := Page{Rows: []Row{}}
 	total := `select count(*) from plants p where ` + strings.Join(where, " and ")

@@ -156,6 +156,13 @@ func (f finding) says(g finding) bool {
 // onPlant says whether what was found is seen on the plant.
 func (f finding) onPlant() bool { return len(f.list) > 0 && onPlant(f.list[0].sign) }
 
+// saysItsOwn says whether a part says something of its own, by what was found before it, together with it and in it
+// alone: a sign that together they do not say, or where the plant stands, or how it is kept, beside what is seen on it.
+func (p part) saysItsOwn(before, together, alone finding) bool {
+	return before.says(together) && alone.near() >= sureFrom && !before.says(alone) ||
+		before.near() >= sureFrom && before.onPlant() && p.besidePlant(alone)
+}
+
 // besidePlant says whether a part names no part of the plant, and tells of its place, its care or its course.
 func (p part) besidePlant(alone finding) bool {
 	named := slices.ContainsFunc(p.ideas, func(i idea) bool { return organs[i] || spots[i] })
@@ -180,11 +187,8 @@ func (r *reader) longest(parts []part, from int) (to int, best finding) {
 		}
 		ideas = union(ideas, parts[next].ideas)
 		together, alone := r.found(ideas), r.found(parts[next].ideas)
-		if best.says(together) && alone.near() >= sureFrom && !best.says(alone) {
-			break // it says something of its own
-		}
-		if best.near() >= sureFrom && best.onPlant() && parts[next].besidePlant(alone) {
-			break // one is seen on the plant, the other is where it stands, or how it is kept
+		if parts[next].saysItsOwn(best, together, alone) {
+			break
 		}
 		if alone.near() >= nearToRead {
 			apart += alone.near() * r.told(parts[next].ideas)
