@@ -25,6 +25,7 @@ var (
 	// presumes begins a question that takes for granted what follows: why leaves are yellow is asked of yellow leaves.
 	presumes = anyOf(`^\s*`, []string{
 		`(?:why|how come)(?: (?:is|are|does|do|did|has|have|was|were|would|could|might)\b)?`,
+		`(?:(?:could|can|would|might) (?:that|this|it) be|is (?:that|this|it)) (?:the reason )?why\b`,
 		`what(?:'?s| is| are)(?: causing| making| all)? (?:this|these|those|the|my)\b`,
 		`what (?:(?:could|can|would|might|may) )?(?:causes?|caused|makes?|made)\b`,
 		`what (?:should|can|do|could|must) i (?:do|try) (?:about|with|against)\b`,

@@ -69,6 +69,7 @@ func TestAQuestionAfterAStatementTellsNothing(t *testing.T) {
 		"white fluff in the joints; are these mealybugs?":                   "pest.cotton",
 		"it drops its leaves, should I repot it?":                           "leaf.dropping-fast",
 		"it has brown tips, why are the leaves dropping?":                   "leaf.tips-brown leaf.dropping-fast",
+		"the tap water is softened, could that be why the tips are brown?":  "care.softened-water leaf.tips-brown",
 		"sticky leaves, maybe mealybugs?":                                   "leaf.sticky pest.cotton",
 		"the leaves are yellow, no bugs that I can see?":                    "leaf.yellow-many-fast",
 		"is it normal that the old pseudobulbs are wrinkled, or is it rot?": "stem.shrivelled-oldest",
