@@ -170,8 +170,11 @@ func (c *composer) rescueAsked(list []*sit, said string) []*sit {
 	}
 	if (c.foundDue() || c.foundWet()) && c.seat == facts.InPot && !c.has(cause.Dormancy) {
 		list = ruleLeftOut(list)
-		if !anyHas(list, slices.Concat(sprays, cutOps, tidies, waters)...) {
+		switch {
+		case !anyHas(list, slices.Concat(sprays, cutOps, tidies, waters)...):
 			said += nothingDrinks
+		case c.driesFirst() && !anyHas(list, treatment.HoldWater):
+			list = c.onDay(list, treatment.CareSit, 0, []step{do(treatment.HoldWater, until(due))})
 		}
 	}
 	return c.rootlessLooks(c.askedFirst(list, do(treatment.Look, note(said))))

@@ -174,8 +174,8 @@ func placeFlush(c *composer, p *plain) bool {
 	case c.mostRootsDead() && c.kind.WaterRule == plant.CupWater:
 		c.cupRinsed(*p)
 		return true
-	case c.root != nil && c.noRootFound():
-		c.leave(string(p.step.Op), "no root lives that the salts could hurt, and it gets a fresh mix")
+	case c.noRootFound() && (c.root != nil || c.foundWet()):
+		c.leave(string(p.step.Op), "no root lives that the salts could hurt: its rescue brings a fresh mix")
 		return true
 	}
 	c.flushLater(p)

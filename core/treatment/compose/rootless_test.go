@@ -127,3 +127,25 @@ func TestAMediumThatRepelsIsNotWettedOverDeadRoots(t *testing.T) {
 		assert.Equal(t, first, opened[0], answers)
 	}
 }
+
+// What has no live root and stands wet is told that it gets no water, whatever else is done to it.
+func TestARootlessPlantInAWetPotIsHeldDry(t *testing.T) {
+	for cause, op := range map[string]treatment.OperatorID{"bacterial-spot": treatment.HoldWater, "chlorine": ""} {
+		of := `{"kind":"aphelandra-squarrosa","causes":["` + cause + `"],"on":"2026-09-15","answers":{"limp":true,
+			"moist":"wet","liveRoots":0,"deadRoots":12},"place":{"warmthC":20}}`
+		held, _ := said(t, of, treatment.HoldWater)
+		looks, _ := said(t, of, treatment.Look)
+		assert.Equal(t, op != "", len(held) > 0, cause)
+		assert.Equal(t, op == "", strings.Contains(strings.Join(looks, " "), "nothing in there can drink"), cause)
+	}
+}
+
+// The cup of what rots in its heart stays empty: water goes onto the medium only.
+func TestACupThatRotsStaysEmpty(t *testing.T) {
+	for cause, empty := range map[string]bool{"black-rot": true, "low-light": false} {
+		words, _ := said(t, `{"kind":"vriesea-splendens","causes":["`+cause+`"],"on":"2026-05-15","answers":{
+			"moist":"bone","limp":false,"liveRoots":18},"place":{"warmthC":24}}`, treatment.ByRule)
+		require.NotEmpty(t, words, cause)
+		assert.Equal(t, empty, strings.Contains(words[0], "Its cup stays empty"), words[0])
+	}
+}

@@ -184,6 +184,8 @@ func sayByRule(w saying) string {
 		return "Give it its water as it lives, shake it out, and let it dry upside down within four hours."
 	case w.bareRooted():
 		return "Wet its roots in the morning until they are green, and again as soon as they have dried."
+	case w.kind.WaterRule == plant.CupWater && strings.HasPrefix(p.What, "medium only"):
+		return "Water its medium only, in the morning, until that is just moist. Its cup stays empty."
 	case w.kind.WaterRule == plant.DryRest && w.hasItsRoots():
 		return itHasRoots + freely(p.How) + where + ", before its surface has dried."
 	}
