@@ -30,7 +30,8 @@ var (
 	stands = regexp.MustCompile(`(?i)\b([a-z]+) (?:in|by|near|at|on) (?:the|my|our) (?:[a-z]+ )?` +
 		`(?:door|window|windowsill|sill|hall|hallway|kitchen|bathroom|bedroom|office|corner|shelf|desk|table|stairs|porch) ` +
 		`(is|has|was|keeps|looks|got|gets|seems)\b`)
-	// asides tell nothing of the plant: from whom it is, that somebody is new to it, or waters it as it should be.
+	// asides tell nothing of the plant: from whom it is, that somebody is new to it, waters it as it should be, or asks
+	// whether that is bad.
 	asides = anyOf(`\b`, []string{
 		`from (?:my|a|our) (?:neighbou?rs?|friends?|aunt|mother|mum|mom|sister|grandm\w+)`,
 		`new here`, `is (?:it|this|that) (?:bad|harmful|dangerous|normal|ok|okay|serious|a problem)`,

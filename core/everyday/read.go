@@ -87,7 +87,7 @@ func (r *reader) sentence(text string) {
 		doubt = parts[from].doubts || doubt && goesOn
 		aside := to == from+1 && (parts[from].tellsWhen() || parts[from].tellsWhere() || parts[from].tellsCare())
 		if !aside && r.counts(parts[from], found) {
-			r.take(found, doubt || found.tellsWet() && onlyMoist(parts[from:to]))
+			r.take(found, doubt || found.tooWetMaybe(parts[from:to]))
 			r.takeToo(parts[from:to], found, doubt)
 		}
 		from = to
@@ -105,34 +105,12 @@ func (r *reader) takeToo(parts []part, f finding, doubt bool) {
 		ideas = union(ideas, p.ideas)
 	}
 	for _, with := range [][]idea{{"limp"}, {"wet", "soil"}} {
-		if wet := r.found(with); slices.Contains(ideas, with[0]) {
-			r.take(wet, doubt || wet.tellsWet() && onlyMoist(parts))
+		if slices.Contains(ideas, with[0]) {
+			said := r.found(with)
+			r.take(said, doubt || said.tooWetMaybe(parts))
 		}
 	}
 }
-
-// tellsWet says whether what was found is a medium that stays wet.
-func (f finding) tellsWet() bool { return f.near() > 0 && f.list[0].sign == wetLong }
-
-const wetLong = "med.wet-long"
-
-// onlyMoist says whether parts call something moist, and not that it stays so: it may be as wet as it should be.
-func onlyMoist(parts []part) bool {
-	moist := false
-	for _, p := range parts {
-		if wetter.MatchString(p.text) {
-			return false
-		}
-		moist = moist || moistly.MatchString(p.text)
-	}
-	return moist
-}
-
-var (
-	moistly = regexp.MustCompile(`(?i)\b(?:moist|damp)\b`)
-	wetter  = regexp.MustCompile(`(?i)\b(?:wet|sogg\w+|sodden|soak\w*|waterlogged|still|always|constant\w*|never|` +
-		`forever|stay\w*|remain\w*|ages|days?|weeks?|months?|very|too)\b`)
-)
 
 // finding is what some parts say together.
 type finding struct {

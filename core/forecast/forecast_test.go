@@ -236,27 +236,3 @@ func TestWhatWasFeltMoistTodayWaits(t *testing.T) {
 	assert.NotEqual(t, drying.Wait, fern(on(6, 19), forecast.Event{On: on(6, 19), Stick: "barely"}).Say)
 	assert.NotEqual(t, drying.Wait, fern(on(6, 19), forecast.Event{On: on(6, 19), Stick: "dry"}).Say)
 }
-
-// What is looked for is called dry as surely as it is: maybe below an even chance, probably from there, almost surely
-// from 95 % on; what is never to dry is kept moist.
-func TestHowSurelyItIsDryIsSaid(t *testing.T) {
-	seen := map[string]bool{}
-	for day := 3; day <= 30; day++ {
-		h := pothos(on(6, day), forecast.Event{On: on(6, 1), Watered: "through"})
-		h.Rate = 0
-		f := of(t, h)
-		if f.Say != drying.LookFirst {
-			continue
-		}
-		how := map[bool]string{true: "almost surely dry", false: "probably dry"}[f.Met >= .95]
-		if f.Met < .5 {
-			how = "it may be dry"
-		}
-		assert.Contains(t, f.Words, "Look first, "+how, "chance %g", f.Met)
-		seen[how] = true
-	}
-	assert.Len(t, seen, 3, "%v", seen)
-	even := pothos(on(6, 12), forecast.Event{On: on(6, 1), Watered: "through"})
-	even.Rule = plant.Even
-	assert.NotContains(t, of(t, even).Words, "water evenly")
-}

@@ -136,8 +136,8 @@ func (c *composer) letGo() {
 	if c.rotLives {
 		waits = waits.With(gate.WithoutRot())
 	}
-	if nd := c.Facts.NewcomerDays; nd.Known && nd.Value < newcomerDays {
-		waits = waits.With(gate.OnDay(newcomerDays - int(nd.Value)))
+	if left := c.newFor(); left > 0 {
+		waits = waits.With(gate.OnDay(left))
 	}
 	if has(c.allSteps(), treatment.Release) {
 		return

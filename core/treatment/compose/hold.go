@@ -26,6 +26,15 @@ type hold struct {
 // newcomerDays is how long a newcomer is left alone (common practice).
 const newcomerDays = 14
 
+// newFor is for how many days more it is a newcomer; 0 where it is none, or nobody knows since when it is here.
+func (x *subject) newFor() int {
+	came := x.Facts.NewcomerDays
+	if !came.Known {
+		return 0
+	}
+	return max(0, newcomerDays-int(came.Value))
+}
+
 // betweenSittings is how many days lie between two root sittings at least.
 const betweenSittings = 28
 
@@ -65,11 +74,7 @@ func (c *composer) holds(d int) (list []hold) {
 	if free {
 		return list
 	}
-	nd := c.Facts.NewcomerDays
-	add(
-		nd.Known && nd.Value+float64(d) < newcomerDays && !c.newcomerNow() && !c.rottenMedium(),
-		hold{reason: "newcomer", day: newcomerDays - int(nd.Value)},
-	)
+	add(d < c.newFor() && !c.newcomerNow() && !c.rottenMedium(), hold{reason: "newcomer", day: c.newFor()})
 	add(c.bloomKept(), hold{reason: "bloom", seen: gate.Gate{gate.See(gate.Bloomed)}})
 	add(c.outOfSeason(d), c.seasonHold(d))
 	add(c.tipless(d), hold{reason: "tips", seen: gate.Gate{gate.OneOf(gate.See(gate.Tip), gate.OnDay(tipDays))}})

@@ -50,7 +50,7 @@ func TestARootlessPlantIsLookedAt(t *testing.T) {
 // In a wet pot its roots did not die of thirst, and even a line for water that says more goes.
 func TestARootlessPlantInAWetPotIsNotWatered(t *testing.T) {
 	for moist, accept := range map[string]string{
-		"wet": "accept root rot for it", "dry": "or roots dried out (tan and hollow), for it",
+		"wet": "accept root rot for it", "dry": "or roots dried out (tan and hollow) for it",
 	} {
 		situation := `{"kind":"bletilla-striata","causes":["uneven-water"],"on":"2026-05-15","answers":{"limp":true,
 			"moist":"` + moist + `","liveRoots":0,"deadRoots":12},"place":{"warmthC":20}}`
@@ -130,13 +130,13 @@ func TestAMediumThatRepelsIsNotWettedOverDeadRoots(t *testing.T) {
 
 // What has no live root and stands wet is told that it gets no water, whatever else is done to it.
 func TestARootlessPlantInAWetPotIsHeldDry(t *testing.T) {
-	for cause, op := range map[string]treatment.OperatorID{"bacterial-spot": treatment.HoldWater, "chlorine": ""} {
+	for cause, holds := range map[string]bool{"bacterial-spot": true, "chlorine": false} {
 		of := `{"kind":"aphelandra-squarrosa","causes":["` + cause + `"],"on":"2026-09-15","answers":{"limp":true,
 			"moist":"wet","liveRoots":0,"deadRoots":12},"place":{"warmthC":20}}`
 		held, _ := said(t, of, treatment.HoldWater)
 		looks, _ := said(t, of, treatment.Look)
-		assert.Equal(t, op != "", len(held) > 0, cause)
-		assert.Equal(t, op == "", strings.Contains(strings.Join(looks, " "), "nothing in there can drink"), cause)
+		assert.Equal(t, holds, len(held) > 0, cause)
+		assert.Equal(t, !holds, strings.Contains(strings.Join(looks, " "), "nothing in there can drink"), cause)
 	}
 }
 

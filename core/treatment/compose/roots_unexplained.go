@@ -148,8 +148,7 @@ const (
 // drinks first, a newcomer is left alone, and what is treated against a pest, or has fresh marks of a disease, is not
 // disturbed twice (common practice).
 func (c *composer) whenRepotted() string {
-	came := c.Facts.NewcomerDays
-	switch left := newcomerDays - int(came.Value); {
+	switch left := c.newFor(); {
 	case c.limpInMoist() && c.explained([]string{"pest", "disease"}, nil):
 		return "now, beside the treatment"
 	case c.limpInMoist():
@@ -160,7 +159,7 @@ func (c *composer) whenRepotted() string {
 		return "when this is over"
 	case c.explained([]string{"disease"}, nil):
 		return "when no new mark comes any more"
-	case came.Known && left > 0:
+	case left > 0:
 		return fmt.Sprintf("on day %d, when it has stood here for two weeks", left)
 	}
 	return "now"

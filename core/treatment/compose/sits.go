@@ -339,9 +339,11 @@ func (s *sit) opensLater(last, root, treated int) int {
 	}
 	worked, afterWork := s.gate.Since(facts.SatRoots)
 	for _, from := range []facts.Happening{facts.Planned, facts.Came} {
-		if d, ok := s.gate.Since(from); ok && afterWork {
+		d, ok := s.gate.Since(from)
+		switch {
+		case ok && afterWork:
 			return max(last, d, root+worked)
-		} else if ok {
+		case ok:
 			return max(last, d)
 		}
 	}

@@ -66,8 +66,8 @@ func (h *here) fedWhenDry() verdict {
 		return verdict{do: drop, why: "it was found wet and is given one dose when it has dried: look at new leaves then"}
 	}
 	h.step.Params.How = afterWater
-	if came := h.c.Facts.NewcomerDays; came.Known && came.Value < newcomerDays {
-		return verdict{do: wait, gate: due.With(toDay(newcomerDays - int(came.Value))...)}
+	if left := h.c.newFor(); left > 0 {
+		return verdict{do: wait, gate: due.With(toDay(left)...)}
 	}
 	return verdict{do: wait, gate: due}
 }
@@ -80,10 +80,10 @@ func (h *here) tonic() bool {
 
 // unfed says whether roots could not take feed up now, or the plant is to be spared it.
 func (h *here) unfed() bool {
-	c, nd := h.c, h.c.Facts.NewcomerDays
+	c := h.c
 	now := h.roots < fedRoots || h.openWound() || h.rooted != never && h.day-h.rooted < 28 || h.thirsty ||
 		h.phase() != "growing" || h.salt && h.day < 56 || c.limp && h.soaked == never && h.watered == never
-	return now || nd.Known && nd.Value+float64(h.day) < newcomerDays || h.spared()
+	return now || h.day < c.newFor() || h.spared()
 }
 
 // spared says whether what was accepted, or the work on its roots, forbids feed.

@@ -8,8 +8,8 @@ import { Heading } from "./Heading";
 /** What the answers came to, of a plant in the collection or of any other. */
 export type Come = Pick<
   Schemas["Trouble"],
-  "causes" | "verdict" | "outside" | "turns" | "act" | "clash" | "working" | "checks" | "guided"
-> & { hinge?: Schemas["Hinge"] };
+  "causes" | "verdict" | "outside" | "turns" | "act" | "clash" | "working" | "checks" | "guided" | "hinge"
+>;
 
 interface OutcomeProps {
   of: Come;

@@ -44,7 +44,7 @@ export function Trouble() {
         come={come}
         figure={figure}
         known={false}
-        then="Follow this plant, and its plan is made from these answers."
+        then="Follow this plant: there you decide, and its plan is made."
         finish={
           <>
             <Button size="md" onClick={takeIn}>

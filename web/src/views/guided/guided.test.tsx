@@ -208,7 +208,7 @@ describe("something is wrong", () => {
     expect((await screen.findByTestId("hinge")).textContent).toMatch(
       /All hangs on one answer: .* falls from 92 times in 100 to 10 times in 100: look at it once more/,
     );
-    expect(pageText()).toContain("Time to act: root rot. Follow this plant, and its plan is made from these answers.");
+    expect(pageText()).toContain("Time to act: root rot. Follow this plant: there you decide, and its plan is made.");
   });
 
   it("says so where no single look more would change it", async () => {

@@ -43,7 +43,7 @@ export function GuidedLook() {
       come={come}
       figure={file.habitInfo.figure}
       known
-      then="Save this look, and its plan is made from it."
+      then="Save this look: then you decide, and its plan is made."
       finish={
         <>
           <Button size="md" onClick={save} loading={record.isPending}>

@@ -1,0 +1,167 @@
+package compose
+
+import (
+	"fmt"
+	"slices"
+
+	"tendermend/core/cause"
+	"tendermend/core/facts"
+	"tendermend/core/treatment"
+)
+
+// rootsMissed says what a plant without a live root lacks, where no cause of it was accepted,
+// and has it looked at today: nothing else that is done saves it.
+func (c *composer) rootsMissed(list []*sit) []*sit {
+	treated := slices.ContainsFunc(list, func(s *sit) bool {
+		return has(s.steps, treatment.Unpot, treatment.Behead, treatment.NodeBox, treatment.Discard, treatment.Callus,
+			treatment.PotIn, treatment.SetCup, treatment.Hang, treatment.Mount)
+	})
+	if !c.noRootFound() || treated {
+		return list
+	}
+	accept := "root rot (they are brown and soft) or roots dried out (tan and hollow)"
+	if c.foundWet() {
+		accept = "root rot" // its roots did not die of thirst now
+	}
+	c.leave(string(treatment.Unpot), "no live root was counted, and no cause of that was accepted: look for "+
+		accept+", and plan its rescue")
+	if c.thirsty && c.Wish == "" {
+		list = c.untidied(list)
+	}
+	if c.thirsty {
+		list = c.unsprayed(list)
+	}
+	if !anyHas(list, slices.Concat(sprays, cutOps, tidies)...) {
+		soakedNot(list)
+	}
+	list = c.unfed(list)
+	if c.resting() && !c.keepsLeaves() {
+		return list
+	}
+	return c.rescueAsked(list, fmt.Sprintf(noRootLives, accept))
+}
+
+// rescueAsked asks today for the rescue of what has no live root, and looks at it until then. Where its pot is
+// dry already, or wet, or it has none, no line for water by its rule stands: no root drinks.
+func (c *composer) rescueAsked(list []*sit, said string) []*sit {
+	if c.bareRooted() {
+		list = ruleLeftOut(list)
+	}
+	if (c.foundDue() || c.foundWet()) && c.seat == facts.InPot && !c.has(cause.Dormancy) {
+		list = ruleLeftOut(list)
+		switch {
+		case !anyHas(list, slices.Concat(sprays, cutOps, tidies, waters)...):
+			said += nothingDrinks
+		case c.driesFirst() && !anyHas(list, treatment.HoldWater):
+			list = c.onDay(list, treatment.CareSit, 0, []step{do(treatment.HoldWater, until(due))})
+		}
+	}
+	return c.rootlessLooks(c.askedFirst(list, do(treatment.Look, note(said))))
+}
+
+// noRootFound says whether no live root was counted of a plant that should have some.
+func (x *subject) noRootFound() bool {
+	return x.rootless && x.Facts.LiveRoots.Known && !x.piece && x.habitID != treatment.AirPlant
+}
+
+// rootlessLooks looks at what has no live root until its rescue is planned: every three days where it hangs
+// limp, else every week.
+func (c *composer) rootlessLooks(list []*sit) []*sit {
+	if c.waitsWatched(list) {
+		return list
+	}
+	if !c.limp {
+		return c.onDay(list, treatment.CareSit, deadLook, []step{do(treatment.Look, every(deadLook, toDay(deadLookEnds)))})
+	}
+	looks := do(treatment.Look, every(plumpEvery, toDay(1+plumpsWithin)))
+	return c.onDay(list, treatment.CareSit, plumpEvery, []step{looks})
+}
+
+// tidies take off or pick what a thirsty plant is left with.
+var tidies = []treatment.OperatorID{treatment.PullDead, treatment.StripSpikes, treatment.HandPick}
+
+// nothingDrinks is said of a dry pot in which no root lives.
+const nothingDrinks = ". Do not water it before: nothing in there can drink"
+
+// ruleLeftOut leaves lines out that give water by its rule.
+func ruleLeftOut(list []*sit) []*sit {
+	for _, s := range list {
+		if s.dated {
+			s.steps = slices.DeleteFunc(slices.Clone(s.steps), ruled)
+		}
+	}
+	return list
+}
+
+// untidied leaves dry leaves and long stems on what thirsts without a root, and does not turn it: its rescue comes
+// first.
+func (c *composer) untidied(list []*sit) []*sit {
+	tidied := ops(treatment.PullDead, treatment.TrimBranch, treatment.TipCut, treatment.Refill, treatment.Turn)
+	for _, s := range list {
+		s.steps = slices.DeleteFunc(slices.Clone(s.steps), func(x step) bool { return among(x.Op, tidied...) })
+	}
+	for _, op := range tidied {
+		c.unleave(string(op)) // that it waits until it has drunk is not true of what cannot drink
+	}
+	return list
+}
+
+// unsprayed leaves products off the leaves of what thirsts and cannot drink, and leaves it in its light: no root cools
+// its leaves.
+func (c *composer) unsprayed(list []*sit) []*sit {
+	bares := func(x step) bool {
+		onLeaves := among(x.Op, treatment.Soap, treatment.Oil, treatment.LabelDrug) && !slices.Contains(below, x.Organ)
+		return onLeaves || x.Op == treatment.Brighten
+	}
+	for _, s := range list {
+		for _, x := range s.steps {
+			if bares(x) && s.dated {
+				c.unleave(string(x.Op)) // that it waits until it has drunk is not true of what cannot drink
+				c.leave(string(x.Op), "it thirsts, and no root of it can drink: its rescue comes first")
+			}
+		}
+		if s.dated {
+			s.steps = slices.DeleteFunc(slices.Clone(s.steps), bares)
+		}
+	}
+	return list
+}
+
+// unfed takes the feed out of a plan that asks for another: the rescue of its roots says when it is fed again.
+func (c *composer) unfed(list []*sit) []*sit {
+	for _, s := range list {
+		if !s.dated && has(s.steps, treatment.FeedIt) {
+			c.leave(string(treatment.FeedIt), "no root of it was found alive: the plan of its rescue says when it is fed again")
+			s.steps = slices.DeleteFunc(slices.Clone(s.steps), func(x step) bool { return x.Op == treatment.FeedIt })
+		}
+	}
+	return list
+}
+
+// soakedNot takes a soak for its thirst out: nothing is there that could drink.
+func soakedNot(list []*sit) {
+	for _, s := range list {
+		s.steps = slices.DeleteFunc(slices.Clone(s.steps), func(x step) bool {
+			return x.Op == treatment.Soak && x.Params.How == "" && x.Params.For == ""
+		})
+	}
+}
+
+// askedFirst puts a look before all work of the first day: after it was set apart and pictured.
+func (c *composer) askedFirst(list []*sit, look step) []*sit {
+	i := slices.IndexFunc(list, func(s *sit) bool { return s.dated && s.day == 0 && s.slot == treatment.Morning })
+	if i < 0 {
+		return c.onDay(list, treatment.CareSit, 0, []step{look})
+	}
+	s, at := list[i], 0
+	before := []treatment.OperatorID{treatment.Aid, treatment.Isolate, treatment.Baseline, treatment.Neighbours}
+	for at < len(s.steps) && among(s.steps[at].Op, before...) {
+		at++
+	}
+	s.steps = slices.Insert(slices.Clone(s.steps), at, look)
+	return list
+}
+
+// noRootLives is what is looked at where no live root was counted and nothing says why.
+const noRootLives = "is its base firm? No root of it was found alive, and this plan does not mend that: accept " +
+	"%s for it today, and plan its rescue first"
