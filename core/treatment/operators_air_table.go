@@ -63,7 +63,7 @@ var airOperators = []Operator{
 		Done:      "The hygrometer says so.",
 		For: "dry-air spider-mite detached dry-root-loss root-rot moss-smothered drought bud-blast " +
 			"water-roots medium-collapsed root-mealybug school:S1 school:S2 school:S3 school:S4 school:S6 " +
-			"wish:setup-change",
+			"wish:setup-change rootless",
 	},
 	{
 		ID:        Air,

@@ -22,7 +22,7 @@ func TestOperatorsAreWhole(t *testing.T) {
 		assert.NotEmpty(t, c.Text, c.ID)
 	}
 	// Words for several causes, or for a plant that is thirsty.
-	groups := []string{"pest", "insect", "rot", "leaf-disease", "thirst"}
+	groups := []string{"pest", "insect", "rot", "leaf-disease", "thirst", "rootless"}
 	titles := map[string]bool{}
 	assert.Len(t, treatment.Operators(), 102)
 	for _, o := range treatment.Operators() {

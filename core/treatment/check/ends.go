@@ -242,6 +242,22 @@ func (c *patient) rotWaits() int {
 	return 1
 }
 
+// rootlessFound says whether roots were counted, and none of them lives.
+func (c *patient) rootlessFound() bool {
+	live := c.Facts.LiveRoots
+	return live.Known && live.Value == 0
+}
+
+// endsForRescue says whether the plan of a limp plant without a live root ends today, and says of a cause that it
+// is treated when its roots are: nothing it begins is worked through.
+func (c *patient) endsForRescue(r *replay, id cause.ID) bool {
+	goesOn := slices.ContainsFunc(r.events, func(e event) bool {
+		return e.op != t.Look && e.again == 0 && (e.day > 0 || e.gated)
+	})
+	asks := slices.ContainsFunc(r.events, func(e event) bool { return e.op == t.Look && e.day == 0 && e.p.Note != "" })
+	return c.limp && c.rootlessFound() && asks && !goesOn && said(c, string(id))
+}
+
 // asks says whether a cause, a wish or a school asks for an operator.
 func (c *patient) asks(o t.Operator) bool {
 	for _, word := range strings.Fields(o.For) {
@@ -264,6 +280,8 @@ func (c *patient) means(word string) bool {
 		return c.anyOf(t.Rots())
 	case "leaf-disease":
 		return c.anyOf(t.LeafDiseases())
+	case "rootless":
+		return c.limp && c.rootlessFound()
 	case "thirst":
 		return c.limp || c.habitID == t.AirPlant || c.Facts.Moist.Known && c.moist == facts.Bone
 	case "pest":

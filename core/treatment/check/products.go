@@ -192,12 +192,12 @@ var lawsOfProducts = []law{
 		})
 		inSoil = inSoil || r.has(t.WashOff, t.Behead) && c.anyOf(t.Rots())    // the soil is thrown away
 		inSoil = inSoil || r.has(t.HoldWater) && said(c, string(t.Nematodes)) // nor that they could move in
-		if c.has(cause.Thrips) && c.habitID != t.AirPlant && !c.free() && !inSoil {
+		if c.has(cause.Thrips) && c.habitID != t.AirPlant && !c.free() && !inSoil && !c.endsForRescue(r, cause.Thrips) {
 			no(&r.events[0], "thrips, and nothing for their stage in the soil")
 		}
 		larvae := r.has(t.Nematodes, t.Larvicide, t.DryTop, t.TopDress, t.Predators) ||
 			r.has(t.HoldWater) && said(c, string(t.Larvicide)) // no water that it could be given with
-		if c.has(cause.FungusGnat) && !larvae {
+		if c.has(cause.FungusGnat) && !larvae && !c.endsForRescue(r, cause.FungusGnat) {
 			no(&r.events[0], "gnats, and nothing for their larvae")
 		}
 	}},
@@ -361,9 +361,9 @@ func programmeLaw(r *replay, c *patient, no found) {
 			r.of(true, append(slices.Clone(foe.Reached), t.LabelDrug)...),
 			func(e *event) bool { return !reaches(foe, e) },
 		)
-		if len(reached) > 0 {
+		if len(reached) > 0 && !c.endsForRescue(r, id) {
 			c.longEnough(r, id, reached, no)
-		} else if !said(c, string(id)) && !saidAny(c) {
+		} else if len(reached) == 0 && !said(c, string(id)) && !saidAny(c) {
 			no(&r.events[len(r.events)-1], "nothing in the plan reaches %s, and it does not say why", id)
 		}
 	}

@@ -252,6 +252,8 @@ func (c *composer) answers(word string) bool {
 		return c.any(treatment.Rots())
 	case "leaf-disease":
 		return c.any(treatment.LeafDiseases())
+	case "rootless":
+		return c.limp && c.noRootFound()
 	case "thirst":
 		return c.limp || c.habitID == treatment.AirPlant
 	case "pest", "insect":

@@ -32,7 +32,7 @@ func (c *composer) finish() {
 	ruleAfterSoak(list)
 	ruleAfterFirst(list)
 	list = c.lookedOnce(c.limpWeekly(c.lookedAt(c.firmAgain(c.rootsMissed(list)))))
-	list = c.lookedUntilFree(list)
+	list = c.cooledToSpray(c.lookedUntilFree(list))
 	fromPlan(list)
 	c.plainGates(list)
 	estimate(list)

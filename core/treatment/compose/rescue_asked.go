@@ -28,10 +28,10 @@ func (c *composer) rootsMissed(list []*sit) []*sit {
 	if c.thirsty && c.Wish == "" {
 		list = c.untidied(list)
 	}
-	if c.thirsty {
-		list = c.unsprayed(list)
+	if c.limp {
+		list = c.endsAtRescue(c.unsprayed(list))
 	}
-	if !anyHas(list, slices.Concat(sprays, cutOps, tidies)...) {
+	if !anyHas(list, slices.Concat(sprays, cutOps, ops(treatment.PullDead, treatment.StripSpikes))...) {
 		soakedNot(list)
 	}
 	list = c.unfed(list)
@@ -47,7 +47,8 @@ func (c *composer) rescueAsked(list []*sit, said string) []*sit {
 	if c.bareRooted() {
 		list = ruleLeftOut(list)
 	}
-	if (c.foundDue() || c.foundWet()) && c.seat == facts.InPot && !c.has(cause.Dormancy) {
+	if (c.foundDue() || c.foundWet()) && among(c.seat, facts.InPot, facts.InReservoir, facts.InDish) &&
+		!c.has(cause.Dormancy) {
 		list = ruleLeftOut(list)
 		switch {
 		case !anyHas(list, slices.Concat(sprays, cutOps, tidies, waters)...):
@@ -106,23 +107,28 @@ func (c *composer) untidied(list []*sit) []*sit {
 	return list
 }
 
-// unsprayed leaves products off the leaves of what thirsts and cannot drink, and leaves it in its light: no root cools
-// its leaves.
+// unsprayed leaves products off the leaves of what hangs limp and cannot drink, and leaves it in its light: no root
+// cools its leaves.
 func (c *composer) unsprayed(list []*sit) []*sit {
-	bares := func(x step) bool {
-		onLeaves := among(x.Op, treatment.Soap, treatment.Oil, treatment.LabelDrug) && !slices.Contains(below, x.Organ)
-		return onLeaves || x.Op == treatment.Brighten
+	product := func(x step) bool {
+		return among(x.Op, treatment.Soap, treatment.Oil, treatment.LabelDrug) && !slices.Contains(below, x.Organ)
 	}
 	for _, s := range list {
+		if !s.dated {
+			continue
+		}
 		for _, x := range s.steps {
-			if bares(x) && s.dated {
+			if product(x) || x.Op == treatment.Brighten {
 				c.unleave(string(x.Op)) // that it waits until it has drunk is not true of what cannot drink
-				c.leave(string(x.Op), "it thirsts, and no root of it can drink: its rescue comes first")
+				c.leave(string(x.Op), "it hangs limp, and no root of it can drink: its rescue comes first")
 			}
 		}
-		if s.dated {
-			s.steps = slices.DeleteFunc(slices.Clone(s.steps), bares)
+		for i := slices.IndexFunc(s.steps, product); i >= 0; i = slices.IndexFunc(s.steps, product) {
+			s.steps = withoutUse(s.steps, i)
 		}
+		s.steps = slices.DeleteFunc(slices.Clone(s.steps), func(x step) bool {
+			return x.Op == treatment.Brighten || x.Op == treatment.RinseOff && x.Params.What != "" // the oil that is left
+		})
 	}
 	return list
 }

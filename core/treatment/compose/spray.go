@@ -118,7 +118,7 @@ func (c *composer) spraying(list []cause.ID, chosen map[cause.ID]treatment.Opera
 	if start > 0 && (c.wetOK() || shielded(list)) {
 		c.washFirst(list)
 	}
-	if c.airC > 30 {
+	if c.airC > sprayC {
 		c.tooHot(list, k)
 		return
 	}
@@ -255,25 +255,6 @@ func roundsOf(list []cause.ID, chosen map[cause.ID]treatment.OperatorID) (rounds
 		}
 	}
 	return rounds
-}
-
-// tooHot only washes until it is cooler, and says so.
-func (c *composer) tooHot(list []cause.ID, k clock) {
-	const burns = "over 30 °C what is sprayed burns the leaves: "
-	if c.wetOK() || shielded(list) {
-		c.leave("products", burns+"it is washed on the clock; below that warmth plan again, with products")
-		interval, last := max(k.interval, c.floorOf(treatment.WashDown, list...)), 0
-		for n, day := 0, 0; n < k.least || day-interval < k.treated; n, day = n+1, day+interval {
-			if day > 0 {
-				c.spraySit(day, c.washing(shielded(list)))
-			}
-			last = day
-		}
-		c.lookAfter(list, last, k)
-		return
-	}
-	c.leave("products", burns+"bring it where it is cooler, and plan again there")
-	c.draft.at(7, rankLook, do(treatment.Look, every(7, toDay(7+7*(k.clear/7+1)))))
 }
 
 // spraySit places one spray, with the cup of a bromeliad filled the next day.

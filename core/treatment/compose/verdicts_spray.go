@@ -37,7 +37,7 @@ func (h *here) onLeaves() bool {
 func (h *here) filmed() verdict {
 	c := h.c
 	switch {
-	case c.airC > 30:
+	case c.airC > sprayC:
 		return verdict{do: drop, why: "over 30 °C what is sprayed burns the leaves"}
 	case h.thirsty:
 		return verdict{do: drop, why: "a thirsty plant burns under it"}

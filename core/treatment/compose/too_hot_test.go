@@ -1,0 +1,73 @@
+package compose
+
+import (
+	"fmt"
+	"slices"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+
+	"tendermend/core/treatment"
+)
+
+// Over 30 °C nothing is sprayed: it is brought where it is cooler, asked for on day 3, and looked at as it is washed.
+func TestWhatIsTooHotToSprayIsBroughtCooler(t *testing.T) {
+	for _, c := range []struct {
+		kind string
+		warm int
+		to   string // where products are left out
+	}{
+		{"epipremnum-aureum", 30, ""},
+		{"epipremnum-aureum", 31, "30 °C or below"},
+		{"anthurium-scherzerianum", 31, "29 °C or below"},
+	} {
+		s := fmt.Sprintf(`{"kind":%q,"causes":["thrips"],"on":"2026-04-15","answers":{"limp":false,"moist":"right",
+			"potWidthCm":9,"liveRoots":18},"place":{"warmthC":%d,"humidityPct":70}}`, c.kind, c.warm)
+		assert.Equal(t, c.to != "", leftOut(t, s, "products") != "", c)
+		looks, days := said(t, s, treatment.Look)
+		asked := slices.IndexFunc(looks, func(say string) bool { return strings.Contains(say, "Then plan again") })
+		assert.Equal(t, c.to != "", asked >= 0, "%v: %s", c, looks)
+		if c.to == "" {
+			continue
+		}
+		assert.Equal(t, coolYetDay, days[asked])
+		assert.Contains(t, looks[asked], c.to)
+		moved, _ := said(t, s, treatment.Temper)
+		assert.Contains(t, strings.Join(moved, ""), c.to)
+		early := slices.ContainsFunc(days, func(day int) bool { return day >= hotLookDays && day < 10 })
+		assert.True(t, early, "%v: looked at on %v", c, days)
+	}
+}
+
+// The plan of a limp plant without a live root ends where its rescue is asked for: washed and shaded today, and looked
+// at; no series, no release.
+func TestAPlanEndsWhereARescueIsAskedFor(t *testing.T) {
+	for _, c := range []struct {
+		limp  bool
+		live  int
+		humid int // its kind wants 55 %
+		ends  bool
+		mist  bool
+	}{
+		{true, 0, 54, true, true},
+		{true, 0, 55, true, false},
+		{true, 1, 54, false, false},
+		{false, 0, 54, false, false},
+	} {
+		s := fmt.Sprintf(`{"kind":"calathea-orbifolia","causes":["flat-mite"],"on":"2026-07-15","answers":{"limp":%t,
+			"moist":"bone","potWidthCm":18,"liveRoots":%d,"deadRoots":3},"place":{"warmthC":24,"humidityPct":%d}}`,
+			c.limp, c.live, c.humid)
+		_, washed := said(t, s, treatment.WashDown)
+		assert.Equal(t, c.ends, slices.Equal(washed, []int{0}), "%+v: %v", c, washed)
+		_, released := said(t, s, treatment.Release)
+		assert.Equal(t, c.ends, len(released) == 0, "%+v", c)
+		rinses, _ := said(t, s, treatment.RinseOff)
+		assert.False(t, c.ends && len(rinses) > 0, "%+v: %v", c, rinses)
+		assert.Equal(t, c.ends, strings.Contains(leftOut(t, s, "flat-mite"), "its roots come first"), "%+v", c)
+		_, shaded := said(t, s, treatment.ShadeIt)
+		assert.Equal(t, c.ends, len(shaded) > 0, "%+v", c)
+		_, misted := said(t, s, treatment.Humidify)
+		assert.Equal(t, c.mist, len(misted) > 0, "%+v", c)
+	}
+}
