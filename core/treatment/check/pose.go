@@ -210,6 +210,9 @@ func (c *patient) wetsNow(e *event) wetness {
 	low := slices.Contains(lowDown, e.s.Organ) || isOne(e.p.Where, "roots", "soil", "medium")
 	switch e.op {
 	case treatment.WashDown, treatment.RinseOff, treatment.Oil, treatment.HotDip:
+		if e.op == treatment.WashDown && c.habitID == treatment.Cactus {
+			return 0 // it is brushed with a dry brush
+		}
 		return c.keep | wetLeaves
 	case treatment.Soap:
 		if !low {

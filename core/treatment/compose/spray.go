@@ -34,10 +34,15 @@ func (c *composer) washing(scrape bool) (steps []step) {
 			w.Params.How = "gentle"
 		}
 		steps = append(steps, w)
-		steps = append(steps, c.dried()...)
+		if !c.brushedDry() {
+			steps = append(steps, c.dried()...)
+		}
 	}
 	return steps
 }
+
+// brushedDry says whether it is brushed with a dry brush where others are washed: nothing is wet after it.
+func (x *subject) brushedDry() bool { return x.habitID == treatment.Cactus }
 
 // holdsWater says whether its crown or cup holds what runs into it.
 func (c *composer) holdsWater() bool { return c.is(treatment.Monopodial, treatment.Bromeliad) }

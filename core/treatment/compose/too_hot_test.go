@@ -7,6 +7,7 @@ import (
 	"testing"
 
 	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
 
 	"tendermend/core/treatment"
 )
@@ -69,5 +70,24 @@ func TestAPlanEndsWhereARescueIsAskedFor(t *testing.T) {
 		assert.Equal(t, c.ends, len(shaded) > 0, "%+v", c)
 		_, misted := said(t, s, treatment.Humidify)
 		assert.Equal(t, c.mist, len(misted) > 0, "%+v", c)
+	}
+}
+
+// A cactus is brushed with a dry brush where others are washed: nothing is dried after it.
+func TestWhatIsBrushedDryIsNotDried(t *testing.T) {
+	for kind, dried := range map[string]bool{"mammillaria-hahniana": false, "monstera-deliciosa": true} {
+		s := `{"kind":"` + kind + `","causes":["aphid"],"on":"2026-06-15","answers":{"moist":"right"},
+			"choices":{"pestFirst":"predators"},"place":{"warmthC":22,"humidityPct":70}}`
+		p, err := Plan(situationOf(t, s))
+		require.NoError(t, err)
+		for _, sit := range p.Sittings {
+			for i, x := range sit.Steps {
+				if x.Op == treatment.WashDown && i+1 < len(sit.Steps) {
+					assert.Equal(t, dried, sit.Steps[i+1].Op == treatment.CrownDry, "%s: %s", kind, sit.Steps[i+1].Words)
+				}
+			}
+		}
+		words, _ := said(t, s, treatment.WashDown)
+		assert.NotEmpty(t, words, kind)
 	}
 }

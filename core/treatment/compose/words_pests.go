@@ -100,7 +100,7 @@ func sayWashDown(w saying) string {
 	switch {
 	case w.habitID == treatment.AirPlant, w.untied && w.Params.How != "gentle" && w.habitID != treatment.Carnivore:
 		return "Wash it down with lukewarm water, undersides and joints."
-	case w.habitID == treatment.Cactus:
+	case w.brushedDry():
 		return "Brush it with a soft, dry brush, ribs and joints too; no water."
 	case w.is(treatment.Palm, treatment.Cycad):
 		return "Rinse it from outside with lukewarm water, undersides too; its heart stays dry. The medium is covered."

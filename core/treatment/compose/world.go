@@ -279,6 +279,9 @@ func (w *world) wets(s step) {
 // wetBy lists the parts that a step wets.
 func (w *world) wetBy(s step) []treatment.Organ {
 	all := []treatment.Organ{treatment.Leaves, treatment.Crown, treatment.Joints}
+	if s.Op == treatment.WashDown && w.c.brushedDry() {
+		return nil
+	}
 	switch s.Op {
 	case treatment.WashDown, treatment.Soap, treatment.Oil, treatment.RinseOff, treatment.HotDip:
 		if w.c.habitID == treatment.Bromeliad {
