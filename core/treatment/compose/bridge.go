@@ -24,6 +24,9 @@ func (c *composer) bridge() {
 	}
 	c.bridgeWarmth()
 	if c.sound() && !c.keptApart() {
+		if c.foundTooDry() {
+			c.draft.at(0, rankWater, do(treatment.ByRule, water(c.betterWater())))
+		}
 		c.draft.at(0, rankWater, do(treatment.Routine, until(c.bridgeEnd())))
 		return
 	}

@@ -71,10 +71,11 @@ func (c *composer) endsBare() bool {
 // livesInAir says whether it is an air plant without a medium: it takes all of its water and food by its leaves.
 func (c *composer) livesInAir() bool { return c.habitID == treatment.AirPlant && c.untied }
 
-// hangs says whether its roots hang bare, or will once they were worked on.
+// hangs says whether its roots hang bare or sit on a slab, or will once they were worked on.
 func (c *composer) hangs() bool {
 	stays := c.root == nil && !c.change
-	return c.orchid && (stays && c.seat == facts.Hung || c.endsBare() && c.seatedBy() == treatment.Hang)
+	return c.orchid && (stays && among(c.seat, facts.Hung, facts.OnMount) ||
+		c.endsBare() && among(c.seatedBy(), treatment.Hang, treatment.Mount))
 }
 
 // wrapped says whether its roots are wrapped in moss.
