@@ -162,43 +162,107 @@ func (s *Store) Register(ctx context.Context, collection uuid.UUID, f Filter) (P
 			return Page{}, err
 		}
 	}
-	where, args := f.where(collection)
 	page := Page{Rows: []Row{}}
-	total := `select count(*) from plants p where ` + strings.Join(where, " and ")
-	if err := sqlx.GetContext(ctx, s.q(), &page.Total, total, args...); err != nil {
-		return Page{}, fmt.Errorf("counting plants: %w", err)
+	read := s.registerInOrder
+	if len(f.words()) > 0 {
+		read = s.registerOfWords
 	}
-	if page.Total == 0 && strings.TrimSpace(f.Words) != "" && !f.nearly {
+	if err := read(ctx, collection, f, &page); err != nil {
+		return Page{}, err
+	}
+	if page.Total == 0 && len(f.words()) > 0 && !f.nearly {
 		f.nearly = true
 		nearly, err := s.Register(ctx, collection, f)
 		nearly.Nearly = nearly.Total > 0
 		return nearly, err
-	}
-	if f.After != "" {
-		name, after, err := readCursor(f.After)
-		if err != nil {
-			return Page{}, record.Faults{
-				{Field: "after", Message: "this page mark is not one of ours; start from the first page"},
-			}
-		}
-		args = append(args, name, after)
-		where = append(where, fmt.Sprintf("(%s, p.id) > ($%d, $%d)", f.Sort.key(), len(args)-1, len(args)))
-	}
-	args = append(args, f.Limit+1)
-	err := sqlx.SelectContext(
-		ctx, s.q(),
-		&page.Rows,
-		`select `+rowColumns+`, `+f.Sort.key()+` as sort_key from `+rowTables+` where `+strings.Join(where, " and ")+
-			fmt.Sprintf(` order by %s, p.id limit $%d`, f.Sort.key(), len(args)),
-		args...)
-	if err != nil {
-		return Page{}, fmt.Errorf("listing plants: %w", err)
 	}
 	if len(page.Rows) > f.Limit {
 		page.Rows = page.Rows[:f.Limit]
 		page.Next = cursor(page.Rows[f.Limit-1])
 	}
 	return page, nil
+}
+
+// registerInOrder counts plants and reads a page of them off the index of their order.
+func (s *Store) registerInOrder(ctx context.Context, collection uuid.UUID, f Filter, page *Page) error {
+	where, args := f.where(collection)
+	if err := s.countPlants(ctx, where, args, page); err != nil {
+		return err
+	}
+	behind, args, err := f.behind(f.Sort.key()+", p.id", args)
+	if err != nil {
+		return err
+	}
+	args = append(args, f.Limit+1)
+	err = sqlx.SelectContext(ctx, s.q(), &page.Rows,
+		`select `+rowColumns+`, `+f.Sort.key()+` as sort_key from `+rowTables+
+			` where `+strings.Join(append(where, behind...), " and ")+
+			fmt.Sprintf(` order by %s, p.id limit $%d`, f.Sort.key(), len(args)), args...)
+	if err != nil {
+		return fmt.Errorf("listing plants: %w", err)
+	}
+	return nil
+}
+
+// registerOfWords finds the plants that have words once, and counts and sorts those: their index holds the words of
+// all collections, and is not read for the count and for the page.
+func (s *Store) registerOfWords(ctx context.Context, collection uuid.UUID, f Filter, page *Page) error {
+	where, args := f.where(collection)
+	behind, args, err := f.behind("sort_key, id", args)
+	if err != nil {
+		return err
+	}
+	args = append(args, f.Limit+1)
+	var rows []struct {
+		Row
+		Total int `db:"total"`
+	}
+	err = sqlx.SelectContext(ctx, s.q(), &rows, `
+		with found as materialized (
+			select p.id, `+f.Sort.key()+` as sort_key from plants p where `+strings.Join(where, " and ")+`
+		), listed as materialized (
+			select id, sort_key from found where `+strings.Join(append(behind, "true"), " and ")+
+		fmt.Sprintf(` order by sort_key, id limit $%d`, len(args))+`
+		)
+		select `+rowColumns+`, listed.sort_key, (select count(*) from found) as total
+		from listed join plants p on p.collection_id = $1 and p.id = listed.id
+			left join places pl on pl.collection_id = p.collection_id and pl.id = p.place_id
+		order by listed.sort_key, listed.id`, args...)
+	if err != nil {
+		return fmt.Errorf("listing plants: %w", err)
+	}
+	for _, r := range rows {
+		page.Rows, page.Total = append(page.Rows, r.Row), r.Total
+	}
+	if len(rows) == 0 && len(behind) > 0 { // a page behind the last has no row that tells
+		where, args = f.where(collection)
+		return s.countPlants(ctx, where, args, page)
+	}
+	return nil
+}
+
+// countPlants counts what a filter finds.
+func (s *Store) countPlants(ctx context.Context, where []string, args []any, page *Page) error {
+	total := `select count(*) from plants p where ` + strings.Join(where, " and ")
+	if err := sqlx.GetContext(ctx, s.q(), &page.Total, total, args...); err != nil {
+		return fmt.Errorf("counting plants: %w", err)
+	}
+	return nil
+}
+
+// behind asks for what stands behind the mark of the page before, by the columns of the order; nothing on the first.
+func (f Filter) behind(columns string, args []any) (where []string, with []any, err error) {
+	if f.After == "" {
+		return nil, args, nil
+	}
+	name, after, err := readCursor(f.After)
+	if err != nil {
+		return nil, nil, record.Faults{
+			{Field: "after", Message: "this page mark is not one of ours; start from the first page"},
+		}
+	}
+	args = append(args, name, after)
+	return []string{fmt.Sprintf("(%s) > ($%d, $%d)", columns, len(args)-1, len(args))}, args, nil
 }
 
 // cursor marks a row's place in the register.

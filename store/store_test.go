@@ -158,26 +158,48 @@ func TestRecomputeGivesTheSameRows(t *testing.T) {
 	assert.Equal(t, before, rows())
 }
 
+// pagedThrough reads a register of five page by page, and gives the names and the last page mark.
+func pagedThrough(t *testing.T, s *store.Store, a store.Account, f store.Filter) (seen []string, last string) {
+	t.Helper()
+	for {
+		page, err := s.Register(t.Context(), a.Collection.ID, f)
+		require.NoError(t, err)
+		assert.Equal(t, 5, page.Total)
+		assert.False(t, page.Nearly)
+		for _, r := range page.Rows {
+			seen = append(seen, r.Name)
+		}
+		if page.Next == "" {
+			return seen, f.After
+		}
+		f.After = page.Next
+	}
+}
+
 func TestRegisterPagesSearchesAndFilters(t *testing.T) {
 	s := pgtest.Store(t)
 	a := pgtest.Account(t, s, "one@example.org")
 	for i, name := range []string{"delta", "Alpha", "charlie", "bravo", "echo 100%"} {
 		takeIn(t, s, a, name, today-day.Day(i))
 	}
-	var seen []string
-	f := store.Filter{Limit: 2}
-	for {
-		page, err := s.Register(t.Context(), a.Collection.ID, f)
-		require.NoError(t, err)
-		assert.Equal(t, 5, page.Total)
-		for _, r := range page.Rows {
-			seen = append(seen, r.Name)
-		}
-		if f.After = page.Next; f.After == "" {
-			break
+	for order, want := range map[store.Sort][]string{
+		store.ByName:   {"Alpha", "bravo", "charlie", "delta", "echo 100%"},
+		store.ByNewest: {"delta", "Alpha", "charlie", "bravo", "echo 100%"},
+	} {
+		for _, words := range []string{"", "monstera"} {
+			seen, last := pagedThrough(t, s, a, store.Filter{Limit: 2, Words: words, Sort: order})
+			assert.Equal(t, want, seen, "%s %q", order, words)
+			_, err := s.DB.Exec(`update plants set here = false where name = 'echo 100%'`)
+			require.NoError(t, err)
+			page, err := s.Register(t.Context(), a.Collection.ID,
+				store.Filter{Limit: 2, Words: words, Sort: order, After: last})
+			require.NoError(t, err)
+			assert.Empty(t, page.Rows, "%s %q", order, words)
+			assert.Equal(t, 4, page.Total, "the last page is empty, and still says how many there are: %q", words)
+			_, err = s.DB.Exec(`update plants set here = true`)
+			require.NoError(t, err)
 		}
 	}
-	assert.Equal(t, []string{"Alpha", "bravo", "charlie", "delta", "echo 100%"}, seen)
 	for words, want := range map[string]int{"ALPHA": 1, "monstera": 5, "five-holes bravo": 1, "100%": 1, "1_0": 0,
 		"fern": 0} {
 		page, err := s.Register(t.Context(), a.Collection.ID, store.Filter{Words: words, Limit: 10})

@@ -25,8 +25,8 @@ func (c *composer) endsAtRescue(list []*sit) []*sit {
 	}
 	c.unleave("products") // that it is washed on the clock is not true of what ends today
 	for _, id := range c.causes {
-		if !ended {
-			break
+		if !ended || c.leftOut(string(id)) {
+			continue
 		}
 		c.leave(string(id), "its roots come first: accept this again with what killed them, and it is seen to in that plan")
 	}

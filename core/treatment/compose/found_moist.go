@@ -34,6 +34,8 @@ func (c *composer) heldWhileWet(list []*sit) []*sit {
 // practice).
 func (c *composer) wateredWhileDry(list []*sit) []*sit {
 	switch {
+	case c.limpAndDue() && !tellsOfWater(list):
+		return c.onDay(list, treatment.CareSit, 0, []step{do(treatment.ByRule, water(c.betterWater()))})
 	case c.limp, c.rotLives:
 		return list
 	case c.airDried() && !tellsOfWater(list):
@@ -71,6 +73,16 @@ func (c *composer) drinksToday(list []*sit) []*sit {
 	return today(do(treatment.ByRule, water(c.betterWater())))
 }
 
+// limpAndDue says whether it hangs limp in a pot that was found as dry as its kind has it before water, and may drink:
+// whoever sees it hang is told to water it today, for nothing else of the plan does (common practice).
+func (c *composer) limpAndDue() bool {
+	due := c.Facts.Moist.Known && c.moist == facts.Due
+	lives := !c.rootless || !c.Facts.LiveRoots.Known
+	return c.limp && due && lives && !c.rotLives && c.mayDrink() && !c.piece && c.seat == facts.InPot && !c.noHole() &&
+		!c.has(cause.NoDrainage, cause.Overwatering, cause.ColdInjury) && c.habitID != treatment.AirPlant &&
+		!among(c.kind.WaterRule, plant.WetTray, plant.CupWater, plant.Reservoir, plant.AirRoots)
+}
+
 // tellsOfWater says whether a plan says anything of the water of the plant itself, before that is due.
 func tellsOfWater(list []*sit) bool {
 	return slices.ContainsFunc(list, func(s *sit) bool {
@@ -106,6 +118,8 @@ func drinksBeforeSprays(list []*sit) []*sit {
 // drinksNow says how it is watered today.
 func (c *composer) drinksNow() string {
 	switch {
+	case c.moist == facts.Due:
+		return "It is due: water it now until it drips, and let it drain."
 	case c.kind.WaterRule == plant.WetTray:
 		return "It is too dry for it: wet it through from above now, with low-mineral water."
 	case c.has(cause.NoDrainage) || c.noHole():
@@ -186,7 +200,7 @@ func (c *composer) driesLittle() bool {
 // how: a medium that is dry through lets the first water run past.
 func (c *composer) saidDry(list []treatment.Sitting) {
 	x, day := firstOfItsWater(list)
-	if c.foundTooDry() && day == 0 && ruled(*x) && x.Every == 0 {
+	if (c.foundTooDry() || c.limpAndDue()) && day == 0 && ruled(*x) && x.Every == 0 {
 		x.Words = c.drinksFirst(*x)
 	}
 }

@@ -34,7 +34,7 @@ func (c *composer) rootsMissed(list []*sit) []*sit {
 	if !anyHas(list, slices.Concat(sprays, cutOps, ops(treatment.PullDead, treatment.StripSpikes))...) {
 		soakedNot(list)
 	}
-	list = c.unfed(list)
+	list = c.unflushed(c.unfed(list))
 	if c.resting() && !c.keepsLeaves() {
 		return list
 	}
@@ -139,6 +139,17 @@ func (c *composer) unfed(list []*sit) []*sit {
 		if !s.dated && has(s.steps, treatment.FeedIt) {
 			c.leave(string(treatment.FeedIt), "no root of it was found alive: the plan of its rescue says when it is fed again")
 			s.steps = slices.DeleteFunc(slices.Clone(s.steps), func(x step) bool { return x.Op == treatment.FeedIt })
+		}
+	}
+	return list
+}
+
+// unflushed leaves a flush out where no root lives: the fresh mix of its rescue does it.
+func (c *composer) unflushed(list []*sit) []*sit {
+	for _, s := range list {
+		if has(s.steps, treatment.Flush) {
+			c.leave(string(treatment.Flush), "no root of it was found alive: the fresh mix of its rescue does it")
+			s.steps = slices.DeleteFunc(slices.Clone(s.steps), func(x step) bool { return x.Op == treatment.Flush })
 		}
 	}
 	return list
