@@ -21,7 +21,7 @@ func (c *composer) endsAtRescue(list []*sit) []*sit {
 			continue
 		}
 		ended = ended || slices.ContainsFunc(s.steps, func(x step) bool { return x.Op != treatment.Look })
-		s.steps = nil
+		s.steps = slices.DeleteFunc(slices.Clone(s.steps), func(x step) bool { return x.Params.What != keepOrDiscard })
 	}
 	c.unleave("products") // that it is washed on the clock is not true of what ends today
 	for _, id := range c.causes {

@@ -13,17 +13,17 @@ import (
 // foundWet says whether its medium was found wet.
 func (c *composer) foundWet() bool { return c.Facts.Moist.Known && c.drownedNow() }
 
-// driesFirst says whether it stands in a pot that was found wet, and is to dry before anything is
+// driesFirst says whether it stands in a medium that was found wet, and is to dry before anything is
 // poured on: what is never to dry as far as damp, and what drinks from a tray or a reservoir never.
 func (c *composer) driesFirst() bool {
-	return c.foundWet() && c.seat == facts.InPot && !c.is(treatment.AirPlant, treatment.Carnivore) &&
+	return c.foundWet() && c.mediumFelt() && !c.is(treatment.AirPlant, treatment.Carnivore) &&
 		!among(c.kind.WaterRule, plant.WetTray, plant.Reservoir)
 }
 
 // heldWhileWet gives no water to what was found wet, where the plan says nothing of water: what
 // stands wet dries first, whatever else ails it (common practice).
 func (c *composer) heldWhileWet(list []*sit) []*sit {
-	if !c.driesFirst() || c.untied || c.resting() || c.piece || tellsOfWater(list) {
+	if !c.driesFirst() || c.resting() || c.piece || tellsOfWater(list) {
 		return list
 	}
 	return c.onDay(list, treatment.CareSit, 0, []step{do(treatment.HoldWater, until(due))})
@@ -225,7 +225,7 @@ func firstOfItsWater(list []treatment.Sitting) (x *step, day int) {
 // saidWet says at the first line for water by its rule of what was found wet that it gets none yet.
 func (c *composer) saidWet(list []treatment.Sitting) {
 	x, day := firstOfItsWater(list)
-	if day == never || day > wetStays || !c.driesFirst() || c.untied || c.kind.WaterRule == plant.AirRoots {
+	if day == never || day > wetStays || !c.driesFirst() || c.kind.WaterRule == plant.AirRoots {
 		return
 	}
 	if ruled(*x) && !strings.HasPrefix(x.Words, "Give ") { // which says itself how little it gets

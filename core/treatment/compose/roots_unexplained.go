@@ -113,7 +113,11 @@ func (c *composer) smelledBelow(why string) {
 	case c.seat == facts.InReservoir:
 		below = "its water space"
 	}
-	c.draft.at(0, rankStart, do(treatment.Look, note("does "+below+" smell sour, or is its foot soft? "+why+
+	ask := "does " + below + " smell sour, or is its foot soft? "
+	if c.badSmelling() { // it is known to
+		ask = "is its foot soft, or a root at its edge brown and soft? Its medium was found rotten or sour. "
+	}
+	c.draft.at(0, rankStart, do(treatment.Look, note(ask+why+
 		": if either, leave the rest of this and plan for root rot today")))
 }
 

@@ -91,23 +91,3 @@ func TestWhatIsBrushedDryIsNotDried(t *testing.T) {
 		assert.NotEmpty(t, words, kind)
 	}
 }
-
-// What waits and is sound, but was found too dry, drinks today: "as ever" would leave it dry.
-func TestWhatWaitsDryDrinksToday(t *testing.T) {
-	for moist, drinks := range map[string]bool{"bone": true, "dry": true, "due": false, "right": false} {
-		words, days := said(t, `{"kind":"zantedeschia-aethiopica","wish":"propagate","on":"2026-10-15","answers":{
-			"limp":false,"moist":"`+moist+`","newcomerDays":30,"spikes":1,"growths":6,"potWidthCm":18,"liveRoots":18,
-			"deadRoots":3},"place":{"warmthC":20}}`, treatment.ByRule)
-		now := len(words) > 0 && days[0] == 0 && strings.Contains(words[0], "water it now")
-		assert.Equal(t, drinks, now, "%s: %v", moist, words)
-	}
-}
-
-// On a slab nothing stays moist: it is fed when its roots are wet.
-func TestWhatSitsOnASlabIsFedOnItsRoots(t *testing.T) {
-	for seat, fed := range map[string]string{"mount": "Wet its roots until they are green", "pot": "onto moist medium"} {
-		words, _ := said(t, `{"kind":"gongora-galeata","causes":["nitrogen-low"],"on":"2026-06-15","answers":{"moist":"right",
-			"seat":"`+seat+`","liveRoots":12,"liveTips":2},"place":{"warmthC":22}}`, treatment.FeedIt)
-		assert.Contains(t, strings.Join(words, " "), fed, seat)
-	}
-}

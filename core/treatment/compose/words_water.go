@@ -38,8 +38,8 @@ func sayFirstWater(w saying) string {
 	}
 	switch {
 	case p.How == "reservoir":
-		return fmt.Sprintf("Fill the reservoir for the first time, to %g cm. From then on fill it to that again a day after it "+
-			"is empty.", p.LevelCM.Or(2))
+		return fmt.Sprintf("Fill the reservoir for the first time, to %g cm. From then on fill it to that again a day "+
+			"after it is empty.", p.LevelCM.Or(2))
 	case p.How == "quarter":
 		return "Give the first water: a quarter of what it will want in growth, round the rim."
 	case w.ofPieces():
