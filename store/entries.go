@@ -72,18 +72,6 @@ func (s *Store) Entries(ctx context.Context, collection, plant uuid.UUID) ([]rec
 	return f.entries, err
 }
 
-func (s *Store) readEntries(ctx context.Context, collection, plant uuid.UUID) ([]record.Entry, error) {
-	entries, err := loadEntries(ctx, s.q(), collection, plant)
-	if err != nil {
-		return nil, err
-	}
-	// A plant has at least its arrival.
-	if len(entries) == 0 {
-		return nil, ErrNotFound
-	}
-	return entries, nil
-}
-
 func loadEntries(ctx context.Context, q sqlx.QueryerContext, collection, plant uuid.UUID) ([]record.Entry, error) {
 	return selectEntries(ctx, q, `e.plant_id = $2`, collection, plant)
 }
@@ -195,7 +183,7 @@ func (add *adding) all(ctx context.Context, list []record.Entry) (kept []record.
 	if err := lockPlant(ctx, add.tx, collection, list[0]); err != nil {
 		return nil, err
 	}
-	entries, err := loadEntries(ctx, add.tx, collection, plant)
+	entries, err := add.store.underLock(ctx, add.tx, collection, plant)
 	if err != nil {
 		return nil, err
 	}
@@ -221,7 +209,7 @@ func (add *adding) all(ctx context.Context, list []record.Entry) (kept []record.
 	if len(add.added) == 0 {
 		return kept, nil // all of it was sent before
 	}
-	if err := add.store.useUp(ctx, add.tx, add.account, append(entries, add.added...)); err != nil {
+	if err := add.store.useUp(ctx, add.tx, add.account, slices.Concat(entries, add.added)); err != nil {
 		return nil, err
 	}
 	return kept, projectWithSisters(ctx, add.tx, add.account.Collection, add.ledger.State())

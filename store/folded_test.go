@@ -3,6 +3,7 @@ package store_test
 import (
 	"sync"
 	"testing"
+	"time"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -84,4 +85,42 @@ func TestManyReadAPlantAtATime(t *testing.T) {
 		})
 	}
 	readers.Wait()
+}
+
+// What came since is read with what is kept, and gives what reading all of it anew gives: later entries, earlier days,
+// what was taken back, and what was taken over from elsewhere with an older time of recording.
+func TestWhatIsKeptGrowsIntoWhatIsRead(t *testing.T) {
+	s := pgtest.Store(t)
+	a := pgtest.Account(t, s, "one@example.org")
+	other, _ := counted(t, s)
+	id := takeIn(t, s, a, "Cattleya", today-20)
+	same := func(what string) {
+		t.Helper()
+		kept, state, err := s.Record(t.Context(), a.Collection.ID, id)
+		require.NoError(t, err)
+		fresh, anew, err := other.Record(t.Context(), a.Collection.ID, id)
+		require.NoError(t, err)
+		assert.Equal(t, fresh, kept, what)
+		assert.Equal(t, anew.Entries, state.Entries, what)
+		assert.Equal(t, anew.Facts(today, record.Context{}).Rows(), state.Facts(today, record.Context{}).Rows(), what)
+	}
+	add := func(by *store.Store, e record.Entry) record.Entry {
+		t.Helper()
+		kept, err := by.Append(t.Context(), a, e, today, record.MarksLeaves, record.FreshlyHurt)
+		require.NoError(t, err)
+		return kept
+	}
+	same("its arrival")
+	noted := add(s, entry(id, today, record.Body{Noted: &record.Noted{Text: "seen"}}))
+	same("a note of today")
+	add(other, entry(id, today-9, record.Body{Noted: &record.Noted{Text: "remembered"}}))
+	same("a note of an earlier day, of another server")
+	add(s, entry(id, today, record.Body{Voided: &record.Voided{Entry: noted.ID}}))
+	same("what was taken back")
+	other.Clock = func() time.Time { return pgtest.Clock().AddDate(-1, 0, 0) } // of a server whose clock was wrong
+	add(other, entry(id, today, record.Body{Noted: &record.Noted{Text: "older than what is kept"}}))
+	same("an older time of recording")
+	entries, err := s.Entries(t.Context(), a.Collection.ID, id)
+	require.NoError(t, err)
+	assert.Len(t, entries, 5, "what is older than what is kept is read too")
 }
