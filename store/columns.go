@@ -4,6 +4,8 @@ import (
 	"database/sql/driver"
 	"encoding/json"
 	"fmt"
+
+	jsonv2 "github.com/go-json-experiment/json"
 )
 
 // asJSON keeps a value in a jsonb column.
@@ -12,13 +14,13 @@ type asJSON[T any] struct{ V T }
 // Value writes the JSON.
 func (j asJSON[T]) Value() (driver.Value, error) { return json.Marshal(j.V) }
 
-// Scan reads the JSON.
+// Scan reads the JSON, faster than the standard reader: a walk reads it of every plant.
 func (j *asJSON[T]) Scan(src any) error {
 	switch raw := src.(type) {
 	case []byte:
-		return json.Unmarshal(raw, &j.V)
+		return jsonv2.Unmarshal(raw, &j.V)
 	case string:
-		return json.Unmarshal([]byte(raw), &j.V)
+		return jsonv2.Unmarshal([]byte(raw), &j.V)
 	}
 	return fmt.Errorf("cannot read JSON from %T", src)
 }

@@ -51,7 +51,8 @@ func (c *composer) rescueAsked(list []*sit, said string) []*sit {
 		!c.has(cause.Dormancy) {
 		list = ruleLeftOut(list)
 		switch {
-		case !anyHas(list, slices.Concat(sprays, cutOps, tidies, waters)...):
+		case !c.driesFirst() && !anyHas(list, waters...),
+			!anyHas(list, slices.Concat(sprays, cutOps, tidies, waters)...):
 			said += nothingDrinks
 		case c.driesFirst() && !anyHas(list, treatment.HoldWater):
 			list = c.onDay(list, treatment.CareSit, 0, []step{do(treatment.HoldWater, until(due))})
