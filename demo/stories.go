@@ -8,7 +8,7 @@ var stories = []func(*clinic){
 	aeschynanthus, dischidia, begonia,
 	stephanotis, ficus, alocasia, anthurium, peperomia,
 	scindapsus, spathiphyllum, tradescantia, cymbidium, sansevieria, mammillaria,
-	jewel, bowl, lateBox,
+	jewel, bowl, lateBox, rounds,
 }
 
 func yesNo(yes bool) int {

@@ -28,11 +28,29 @@ const notUnderstood = "Something in what was sent is missing or cannot be right.
 func init() {
 	plain := huma.NewError
 	huma.NewError = func(status int, message string, errs ...error) huma.StatusError {
-		if message == "validation failed" {
+		switch {
+		case message != "validation failed":
+		case ofAddress(errs):
+			return plain(http.StatusNotFound, nothingThere)
+		default:
 			message = notUnderstood
 		}
 		return plain(status, message, errs...)
 	}
+}
+
+// nothingThere is what an address gets at which a collection has nothing.
+const nothingThere = "This collection has no such plant or page. It may have been undone, or the address is mistyped."
+
+// ofAddress says whether all that is wrong with a request is its address: no field of anybody's says more of it.
+func ofAddress(errs []error) bool {
+	for _, err := range errs {
+		var detail *huma.ErrorDetail
+		if !errors.As(err, &detail) || !strings.HasPrefix(detail.Location, "path.") {
+			return false
+		}
+	}
+	return len(errs) > 0
 }
 
 // problem turns an error into an RFC 9457 problem document that says in plain
@@ -49,9 +67,7 @@ func (srv *server) problem(ctx context.Context, err error) huma.StatusError {
 	case errors.As(err, &concerns):
 		return doubt(concerns)
 	case errors.Is(err, store.ErrNotFound):
-		return huma.Error404NotFound(
-			"This collection has no such plant or page. It may have been undone, or the address is mistyped.",
-		)
+		return huma.Error404NotFound(nothingThere)
 	case errors.Is(err, store.ErrConflict):
 		return huma.Error409Conflict("This is taken by something else already. Reload the page and try again.")
 	case errors.Is(err, context.Canceled) && ctx.Err() != nil:

@@ -49,23 +49,28 @@ type Way struct {
 	Organ   string   `json:"organ" doc:"What is cut off the mother for it; empty where nothing is."`
 	Vessels []Vessel `json:"vessels" doc:"What they root in, the usual one first."`
 	Listed  bool     `json:"listed" doc:"Whether the kind's own row names it."`
+	Usual   int      `json:"usual" doc:"How many are usually taken from one mother at a time."`
 	Takes   string   `json:"takes,omitempty" doc:"How long it takes, in a sentence; missing where nobody knows."`
 }
 
-// ways holds one row for each method (growers' books, from memory).
+// ways holds one row for each method (growers' books, from memory; how many at a time is common practice).
 var ways = []Way{
-	{Method: TipCutting, Label: "Tips", One: "tip", Organ: "tip", Vessels: []Vessel{InMix, InWater, InMoss}},
-	{Method: NodeCutting, Label: "Lengths of stem with a node", One: "node", Organ: "stem",
+	{Method: TipCutting, Label: "Tips", Usual: 4, One: "tip", Organ: "tip", Vessels: []Vessel{InMix, InWater, InMoss}},
+	{Method: NodeCutting, Label: "Lengths of stem with a node", Usual: 6, One: "node", Organ: "stem",
 		Vessels: []Vessel{InBox, InWater, InMix, InMoss}},
-	{Method: LeafCutting, Label: "Leaves", One: "leaf", Organ: "leaf", Vessels: []Vessel{InMix, InWater, InMoss}},
-	{Method: StemSection, Label: "Bare lengths of stem", One: "section", Organ: "stem", Vessels: []Vessel{InMix, InMoss}},
-	{Method: Layering, Label: "Layering, on the mother", One: "layer", Vessels: []Vessel{OnMother}},
-	{Method: Division, Label: "Division", One: "division", Organ: "rhizome", Vessels: []Vessel{OwnPot}},
-	{Method: Offset, Label: "Offsets", One: "offset", Organ: "pup", Vessels: []Vessel{OwnPot, InMix}},
-	{Method: Keiki, Label: "Plantlets", One: "plantlet", Organ: "plantlet", Vessels: []Vessel{OwnPot, InMoss}},
-	{Method: Backbulb, Label: "Back bulbs", One: "back bulb", Organ: "bulb", Vessels: []Vessel{InMoss, InBox, OwnPot}},
-	{Method: Rhizome, Label: "Lengths of rhizome", One: "length", Organ: "rhizome", Vessels: []Vessel{InMix, InMoss}},
-	{Method: Seed, Label: "Seed", One: "seedling", Vessels: []Vessel{InMix, InMoss}},
+	{Method: LeafCutting, Label: "Leaves", Usual: 4, One: "leaf", Organ: "leaf",
+		Vessels: []Vessel{InMix, InWater, InMoss}},
+	{Method: StemSection, Label: "Bare lengths of stem", Usual: 4, One: "section", Organ: "stem",
+		Vessels: []Vessel{InMix, InMoss}},
+	{Method: Layering, Label: "Layering, on the mother", Usual: 1, One: "layer", Vessels: []Vessel{OnMother}},
+	{Method: Division, Label: "Division", Usual: 2, One: "division", Organ: "rhizome", Vessels: []Vessel{OwnPot}},
+	{Method: Offset, Label: "Offsets", Usual: 1, One: "offset", Organ: "pup", Vessels: []Vessel{OwnPot, InMix}},
+	{Method: Keiki, Label: "Plantlets", Usual: 1, One: "plantlet", Organ: "plantlet", Vessels: []Vessel{OwnPot, InMoss}},
+	{Method: Backbulb, Label: "Back bulbs", Usual: 2, One: "back bulb", Organ: "bulb",
+		Vessels: []Vessel{InMoss, InBox, OwnPot}},
+	{Method: Rhizome, Label: "Lengths of rhizome", Usual: 3, One: "length", Organ: "rhizome",
+		Vessels: []Vessel{InMix, InMoss}},
+	{Method: Seed, Label: "Seed", Usual: 20, One: "seedling", Vessels: []Vessel{InMix, InMoss}},
 }
 
 // WayOf gives a method's row; false where there is none of the name.

@@ -8129,6 +8129,11 @@ export interface components {
       organ: string;
       /** @description How long it takes, in a sentence; missing where nobody knows. */
       takes?: string;
+      /**
+       * Format: int64
+       * @description How many are usually taken from one mother at a time.
+       */
+      usual: number;
       /** @description What they root in, the usual one first. */
       vessels: string[];
     };

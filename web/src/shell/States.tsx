@@ -25,7 +25,15 @@ const everyWhile = 8000;
 export function Failed({ error, retry }: { error: Error; retry?: () => void }) {
   const status = error instanceof Problem ? error.status : undefined;
   const passing = status === 0 || (status !== undefined && status >= 500);
-  const title = status === 0 ? "No connection" : passing ? "The server cannot answer just now" : "This did not work";
+  const missing = status === 404; // asked again it is as missing as before
+  const title =
+    status === 0
+      ? "No connection"
+      : passing
+        ? "The server cannot answer just now"
+        : missing
+          ? "Nothing is here"
+          : "This did not work";
   // What passes by itself is asked for again without a hand.
   const again = useRef(retry);
   again.current = retry;
@@ -38,7 +46,7 @@ export function Failed({ error, retry }: { error: Error; retry?: () => void }) {
     <div className="patch" role="alert">
       <h2>{title}</h2>
       <p>{error.message}</p>
-      {retry && (
+      {retry && !missing && (
         <Button variant="default" onClick={retry}>
           Try again
         </Button>

@@ -163,14 +163,18 @@ describe("a number’s working", () => {
 describe("what went wrong", () => {
   const problem = (status: number, fields?: Record<string, string>) => new Problem(status, "Not recorded.", fields);
 
-  it("is told apart: nobody answers, or it was refused", () => {
+  it("is told apart: nobody answers, it was refused, or nothing is there", () => {
     const page = show(<Failed error={problem(0)} />);
     expect(screen.getByRole("alert").textContent).toContain("No connection");
     expect(screen.queryByRole("button")).toBeNull();
     page.unmount();
-    show(<Failed error={problem(404)} retry={() => {}} />);
+    const refused = show(<Failed error={problem(409)} retry={() => {}} />);
     expect(screen.getByRole("alert").textContent).toContain("This did not work");
     expect(screen.getByRole("button", { name: "Try again" })).toBeTruthy();
+    refused.unmount();
+    show(<Failed error={problem(404)} retry={() => {}} />);
+    expect(screen.getByRole("alert").textContent).toContain("Nothing is here");
+    expect(screen.queryByRole("button")).toBeNull();
   });
 
   it("names the fields beside the words", () => {

@@ -47,8 +47,8 @@ function Taking({ file, ways, countDays, before }: TakingProps) {
   const [method, setMethod] = useState(ways[0]?.method ?? "tip-cutting");
   const way = ways.find((w) => w.method === method) ?? ways[0];
   const [vessel, setVessel] = useState<string>();
-  const [typed, setTyped] = useState<number | string>(4);
-  const n = Number(typed) || 1;
+  const [typed, setTyped] = useState<number | string>();
+  const n = Number(typed ?? way?.usual) || 1;
   const [place, setPlace] = useState(file.placeId);
   const [name, setName] = useState<string>();
   const [label, setLabel] = useState("");
@@ -100,7 +100,7 @@ function Taking({ file, ways, countDays, before }: TakingProps) {
           data={ways.map((w) => ({ value: w.method, label: w.listed ? w.label : `${w.label} (not usual)` }))}
           onChange={(m) => m && setMethod(m as Way["method"])}
         />
-        <NumberInput label="How many" value={typed} min={1} max={500} onChange={setTyped} />
+        <NumberInput label="How many" value={typed ?? way.usual} min={1} max={500} onChange={setTyped} />
         <Select
           label="What they root in"
           value={inVessel}

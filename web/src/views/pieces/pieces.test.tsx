@@ -17,6 +17,7 @@ const ways = {
       one: "node",
       organ: "stem",
       vessels: ["moss-box", "water"],
+      usual: 6,
       listed: true,
       takes: "Until one is a plant: usually 3 to 6 weeks.",
     },
@@ -26,6 +27,7 @@ const ways = {
       one: "leaf",
       organ: "leaf",
       vessels: ["mix"],
+      usual: 4,
       listed: false,
       takes: "Until one is a plant: usually 3 to 6 weeks.",
     },
@@ -77,7 +79,8 @@ describe("pieces", () => {
       "POST /api/entries": { kept: [{ plant: "1", entry: "e" }], refused: [] },
     });
     show(<TakePieces />, file);
-    await userEvent.clear(await screen.findByLabelText("How many"));
+    expect(((await screen.findByLabelText("How many")) as HTMLInputElement).value).toBe("6");
+    await userEvent.clear(screen.getByLabelText("How many"));
     await userEvent.type(screen.getByLabelText("How many"), "12");
     await userEvent.click(screen.getByRole("button", { name: "Take 12 nodes" }));
     await waitFor(() => expect(sent.some((s) => s.method === "POST")).toBe(true));

@@ -27,10 +27,10 @@ export function PlantPage() {
   if (file.error instanceof Problem && file.error.status === 410) return <Undone plant={plant} />;
   if (file.isPending) return <Waiting />;
   if (file.isLoadingError) {
-    if (file.error instanceof Problem && (file.error.status === 404 || file.error.status === 422)) {
+    if (file.error instanceof Problem && file.error.status === 404) {
       return (
         <Bare title="No such plant">
-          <p>{file.error.status === 404 ? file.error.message : "This address is mistyped."}</p>
+          <p>{file.error.message}</p>
           <Link to="/plants">To the register</Link>
         </Bare>
       );
