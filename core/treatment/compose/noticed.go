@@ -9,14 +9,15 @@ import (
 // noticed says of what was found on it, and is no part of what was accepted, that this plan does not mend it: a
 // plan for leaves leaves rot, a rotten medium and a pot without a way out as they are.
 func (c *composer) noticed() {
-	if c.unseenBelow() {
+	late := c.rotUnaccepted() && c.rootsWorked() && c.opensLate() && !c.piece && c.discard == "" && !c.noRootFound()
+	if c.unseenBelow() && !late {
 		return
 	}
 	if c.rotUnaccepted() {
 		c.leave(string(cause.RootRot), "rot was found alive on it, and none was accepted: look where it is, accept it, "+
 			"and plan again today")
 		c.draft.at(0, rankStart+1, do(treatment.Look, note("where does it rot? Rot was found alive on it, and this plan "+
-			"does nothing against it: leave the rest of it, and plan for rot today")))
+			"does nothing against it today: leave the rest of it, and plan for rot today")))
 	}
 	if c.root != nil || c.seat != facts.InPot {
 		return

@@ -72,3 +72,24 @@ func TestLimpOverWaterIsLookedAtBelow(t *testing.T) {
 		assert.Contains(t, strings.Join(words, " "), "does "+below+" smell sour", seat)
 	}
 }
+
+// Rot that was found alive is told of where the pot is opened only later, beside what else is asked that day; where
+// it is opened today it is seen.
+func TestRotThatWaitsIsToldOf(t *testing.T) {
+	for newcomer, told := range map[int]bool{2: true, 400: false} {
+		of := fmt.Sprintf(`{"kind":"gloriosa-superba","causes":["ph-off"],"on":"2026-05-15","answers":{"limp":true,
+			"moist":"right","newcomerDays":%d,"potWidthCm":6,"liveRoots":18,"liveTips":2,"rotAlive":true},
+			"place":{"warmthC":22}}`, newcomer)
+		looks, days := said(t, of, treatment.Look)
+		_, opened := said(t, of, treatment.Unpot)
+		require.NotEmpty(t, opened)
+		assert.Equal(t, told, opened[0] > opensSoon, newcomer)
+		asked, run := false, false
+		for i, x := range looks {
+			asked = asked || days[i] == 0 && strings.Contains(x, "where does it rot?")
+			run = run || days[i] == 0 && strings.Contains(x, "run-off")
+		}
+		assert.Equal(t, told, asked, "%d: %v", newcomer, looks)
+		assert.True(t, run, "%d: two questions of one day are both asked: %v", newcomer, looks)
+	}
+}

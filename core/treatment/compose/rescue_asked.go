@@ -13,8 +13,9 @@ import (
 // and has it looked at today: nothing else that is done saves it.
 func (c *composer) rootsMissed(list []*sit) []*sit {
 	treated := slices.ContainsFunc(list, func(s *sit) bool {
-		return has(s.steps, treatment.Unpot, treatment.Behead, treatment.NodeBox, treatment.Discard, treatment.Callus,
-			treatment.PotIn, treatment.SetCup, treatment.Hang, treatment.Mount)
+		return slices.ContainsFunc(s.steps, func(x step) bool {
+			return x.Params.For == "" && slices.Contains(rescues, x.Op) // pieces of it are no rescue of it
+		})
 	})
 	if !c.noRootFound() || treated {
 		return list
@@ -40,6 +41,10 @@ func (c *composer) rootsMissed(list []*sit) []*sit {
 	}
 	return c.rescueAsked(list, fmt.Sprintf(noRootLives, accept))
 }
+
+// rescues are the steps that begin one.
+var rescues = ops(treatment.Unpot, treatment.Behead, treatment.NodeBox, treatment.Discard, treatment.Callus,
+	treatment.PotIn, treatment.SetCup, treatment.Hang, treatment.Mount)
 
 // rescueAsked asks today for the rescue of what has no live root, and looks at it until then. Where its pot is
 // dry already, or wet, or it has none, no line for water by its rule stands: no root drinks.

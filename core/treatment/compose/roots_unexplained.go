@@ -85,7 +85,7 @@ func (c *composer) staysWhole() bool { return c.root != nil && c.root.kind == wh
 // whySmelled says why it is smelled below; empty where nothing asks for it.
 func (c *composer) whySmelled(dead, limp bool) string {
 	switch {
-	case c.rootsLooked, c.rotUnaccepted(): // its roots are seen today, or its rot is known
+	case c.rootsLooked, c.rotUnaccepted(), c.noRootFound(): // they are seen today, or asked for, or its rot is known
 		return ""
 	case c.drinksThough():
 		return "It hangs limp and was watered too often"

@@ -221,12 +221,14 @@ func tidy(steps []step) []step {
 	return out
 }
 
-// asksItself says whether of two looks one asks its own question otherwise than the other: once beside a
+// asksItself says whether of two looks one asks its own question otherwise than the other: another one, once beside a
 // series, which is not to ask it again each time, or in a series that goes on when the other has ended.
 func asksItself(a, b step) bool {
 	switch {
 	case a.Op != treatment.Look:
 		return false
+	case a.Every == 0 && b.Every == 0:
+		return a.Params.Note != "" && b.Params.Note != "" && a.Params.Note != b.Params.Note
 	case a.Every == 0 || b.Every == 0:
 		if a.Every > 0 {
 			a, b = b, a
