@@ -79,3 +79,16 @@ func TestNobodyIsAskedWhatWasFound(t *testing.T) {
 		assert.Contains(t, strings.Join(words, " "), asks, medium)
 	}
 }
+
+// What grew in a basket with a medium is lifted out of it, and hangs again in a pot that hangs.
+func TestWhatGrewInABasketHangsAgain(t *testing.T) {
+	for seat, hangs := range map[string]bool{"basket": true, "pot": false} {
+		s := `{"kind":"aeschynanthus-radicans","causes":["root-mealybug"],"on":"2026-05-15","answers":{"moist":"right",
+			"seat":"` + seat + `","potWidthCm":16,"liveRoots":18,"deadRoots":3},"place":{"warmthC":22,"humidityPct":60}}`
+		for op, words := range map[treatment.OperatorID]string{treatment.Unpot: "out of its basket",
+			treatment.ReadyPot: "a washed hanging pot", treatment.PotIn: "Hang it again"} {
+			told, _ := said(t, s, op)
+			assert.Equal(t, hangs, strings.Contains(strings.Join(told, " "), words), "%s: %s", seat, told)
+		}
+	}
+}

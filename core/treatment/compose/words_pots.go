@@ -22,6 +22,9 @@ func sayUnpot(w saying) string {
 		two = "Two of you lift it."
 	}
 	switch {
+	case p.How == "lift" && w.mossed():
+		return sentence("Take it down, and lift it out of its basket with its medium; cut the basket where roots cling.",
+			tongs, two)
 	case p.How == "lift":
 		return "Lift it off what it sits on: cut the old ties and wet what clings, so that it lets go."
 	case p.To == "tray":
@@ -101,6 +104,9 @@ func sayPotIn(w saying) string {
 		return "Pot it with its base on the mix, not in it, 1 to 2 cm free below the rim." + dry
 	case p.Depth == "just in":
 		return "Pot it with its base just in the mix, no deeper than half a centimetre." + dry
+	}
+	if w.mossed() {
+		dry += " Hang it again."
 	}
 	return "Pot it with its base at its old height, 1 to 2 cm free below the rim." + dry
 }
@@ -196,6 +202,9 @@ func (w saying) pot() string {
 	}
 	whose := map[treatment.Target]string{treatment.ForPieces: " for the pieces", treatment.ForPart: " for each " +
 		"other part"}[p.For]
+	if w.mossed() && p.For == "" {
+		shape += "hanging "
+	}
 	size := fmt.Sprintf("a washed %spot of %g cm%s", shape, p.PotWidthCM.Value, whose)
 	if p.PotWidthTo.Known {
 		size = fmt.Sprintf("a washed %spot of %g to %g cm%s (measure the live ball when you count the roots, and add %g cm)",
