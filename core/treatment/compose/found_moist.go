@@ -78,7 +78,8 @@ func (c *composer) drinksToday(list []*sit) []*sit {
 func (c *composer) limpAndDue() bool {
 	due := c.Facts.Moist.Known && c.moist == facts.Due
 	lives := !c.rootless || !c.Facts.LiveRoots.Known
-	return c.limp && due && lives && !c.rotLives && c.mayDrink() && !c.piece && c.seat == facts.InPot && !c.noHole() &&
+	rots := c.rotLives || c.rotUnaccepted()
+	return c.limp && due && lives && !rots && c.mayDrink() && !c.piece && c.seat == facts.InPot && !c.noHole() &&
 		!c.has(cause.NoDrainage, cause.Overwatering, cause.ColdInjury) && c.habitID != treatment.AirPlant &&
 		!among(c.kind.WaterRule, plant.WetTray, plant.CupWater, plant.Reservoir, plant.AirRoots)
 }
@@ -149,7 +150,8 @@ const dryWaits = 3
 func (c *composer) foundTooDry() bool {
 	tooDry := c.Facts.Moist.Known && (c.moist == facts.Bone || c.moist == facts.Dry && c.driesLittle())
 	lives := !c.rootless || !c.Facts.LiveRoots.Known // without a live root nothing can drink
-	return tooDry && lives && !c.dryKind() && c.mediumFelt() && c.mayDrink() && !c.piece && c.habitID != treatment.AirPlant
+	return tooDry && lives && !c.rotUnaccepted() && !c.dryKind() && c.mediumFelt() && c.mayDrink() && !c.piece &&
+		c.habitID != treatment.AirPlant
 }
 
 // mayDrink says whether it does not rest dry: what is never to dry may drink at rest, and what is dry at rest when

@@ -34,17 +34,18 @@ func TestWhatSitsOnASlabIsFedOnItsRoots(t *testing.T) {
 // are told otherwise.
 func TestWhatIsLimpAndDueIsWateredToday(t *testing.T) {
 	const of = `{"kind":"begonia-maculata","causes":["bud-blast"],"on":"2026-06-15","answers":{"limp":%t,"moist":%q,
-		"potWidthCm":12,"liveRoots":%d,"deadRoots":3},"place":{"warmthC":22,"humidityPct":60}}`
+		"potWidthCm":12,"liveRoots":%d,"deadRoots":3,"rotAlive":%t},"place":{"warmthC":22,"humidityPct":60}}`
 	for _, c := range []struct {
 		limp  bool
 		moist string
 		live  int
+		rots  bool
 		due   bool
 	}{
-		{true, "due", 9, true}, {false, "due", 9, false}, {true, "right", 9, false}, {true, "dry", 9, false},
-		{true, "due", 0, false},
+		{true, "due", 9, false, true}, {false, "due", 9, false, false}, {true, "right", 9, false, false},
+		{true, "dry", 9, false, false}, {true, "due", 0, false, false}, {true, "due", 9, true, false},
 	} {
-		words, days := said(t, fmt.Sprintf(of, c.limp, c.moist, c.live), treatment.ByRule)
+		words, days := said(t, fmt.Sprintf(of, c.limp, c.moist, c.live, c.rots), treatment.ByRule)
 		due := len(words) > 0 && days[0] == 0 && strings.HasPrefix(words[0], "It is due: water it now")
 		assert.Equal(t, c.due, due, "%+v: %v", c, words)
 	}
