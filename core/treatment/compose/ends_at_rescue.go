@@ -17,7 +17,7 @@ func (c *composer) endsAtRescue(list []*sit) []*sit {
 	ended := false
 	for _, s := range list {
 		if s.dated && s.day == 0 {
-			endsToday(s)
+			c.endsToday(s)
 			continue
 		}
 		ended = ended || slices.ContainsFunc(s.steps, func(x step) bool { return x.Op != treatment.Look })
@@ -33,9 +33,10 @@ func (c *composer) endsAtRescue(list []*sit) []*sit {
 	return c.livesByLeaves(slices.DeleteFunc(list, func(s *sit) bool { return len(s.steps) == 0 }))
 }
 
-// endsToday lets what is begun today and would go on be done once.
-func endsToday(s *sit) {
-	s.steps = slices.Clone(s.steps)
+// endsToday lets what is begun today and would go on be done once, and gives no water by a rule: its rescue says how it
+// is watered, where it is not taken to rest.
+func (c *composer) endsToday(s *sit) {
+	s.steps = slices.DeleteFunc(slices.Clone(s.steps), func(x step) bool { return ruled(x) && !c.has(cause.Dormancy) })
 	for i, x := range s.steps {
 		if x.Every > 0 && x.Op.Treats() {
 			s.steps[i].Every, s.steps[i].Until = 0, nil

@@ -149,3 +149,13 @@ func TestACupThatRotsStaysEmpty(t *testing.T) {
 		assert.Equal(t, empty, strings.Contains(words[0], "Its cup stays empty"), words[0])
 	}
 }
+
+// A plan that ends where a rescue is asked for says no rule of water: no root drinks until then.
+func TestAPlanThatEndsSaysNoRuleOfWater(t *testing.T) {
+	for limp, ruled := range map[bool]bool{true: false, false: true} {
+		rules, _ := said(t, fmt.Sprintf(`{"kind":"dendrobium-cuthbertsonii","causes":["grey-mould"],"on":"2026-05-15",
+			"answers":{"limp":%t,"moist":"right","potWidthCm":12,"liveRoots":0,"deadRoots":12},"place":{"warmthC":20}}`, limp),
+			treatment.ByRule)
+		assert.Equal(t, ruled, len(rules) > 0, "limp %t: %v", limp, rules)
+	}
+}
