@@ -147,7 +147,7 @@ describe("a link for a lost password", () => {
   it("says that it was used", async () => {
     serve({});
     show(<Reset />, undefined, "/reset/abc");
-    await screen.findByText("This did not work");
+    await screen.findByText("Nothing is here");
   });
 });
 
