@@ -76,10 +76,10 @@ func (c *composer) drinksToday(list []*sit) []*sit {
 // limpAndDue says whether it hangs limp in a pot that was found as dry as its kind has it before water, and may drink:
 // whoever sees it hang is told to water it today, for nothing else of the plan does (common practice).
 func (c *composer) limpAndDue() bool {
-	due := c.Facts.Moist.Known && c.moist == facts.Due
-	lives := !c.rootless || !c.Facts.LiveRoots.Known
+	isDue := c.Facts.Moist.Known && c.moist == facts.Due
 	rots := c.rotLives || c.rotUnaccepted()
-	return c.limp && due && lives && !rots && c.mayDrink() && !c.piece && c.seat == facts.InPot && !c.noHole() &&
+	return c.limp && isDue && c.rootsMayLive() && !rots && c.mayDrink() && !c.piece && c.seat == facts.InPot &&
+		!c.noHole() &&
 		!c.has(cause.NoDrainage, cause.Overwatering, cause.ColdInjury) && c.habitID != treatment.AirPlant &&
 		!among(c.kind.WaterRule, plant.WetTray, plant.CupWater, plant.Reservoir, plant.AirRoots)
 }
@@ -149,10 +149,12 @@ const dryWaits = 3
 // dry through, or dry where no more than the top of its medium is to dry.
 func (c *composer) foundTooDry() bool {
 	tooDry := c.Facts.Moist.Known && (c.moist == facts.Bone || c.moist == facts.Dry && c.driesLittle())
-	lives := !c.rootless || !c.Facts.LiveRoots.Known // without a live root nothing can drink
-	return tooDry && lives && !c.rotUnaccepted() && !c.dryKind() && c.mediumFelt() && c.mayDrink() && !c.piece &&
-		c.habitID != treatment.AirPlant
+	return tooDry && c.rootsMayLive() && !c.rotUnaccepted() && !c.dryKind() && c.mediumFelt() && c.mayDrink() &&
+		!c.piece && c.habitID != treatment.AirPlant
 }
+
+// rootsMayLive says whether a root of it lives, or nobody counted: without one nothing can drink.
+func (c *composer) rootsMayLive() bool { return !c.rootless || !c.Facts.LiveRoots.Known }
 
 // mayDrink says whether it does not rest dry: what is never to dry may drink at rest, and what is dry at rest when
 // it has its roots, or when its rest is over.

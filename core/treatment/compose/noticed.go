@@ -9,8 +9,7 @@ import (
 // noticed says of what was found on it, and is no part of what was accepted, that this plan does not mend it: a
 // plan for leaves leaves rot, a rotten medium and a pot without a way out as they are.
 func (c *composer) noticed() {
-	late := c.rotUnaccepted() && c.rootsWorked() && c.opensLate() && !c.piece && c.discard == "" && !c.noRootFound()
-	if c.unseenBelow() && !late {
+	if c.unseenBelow() {
 		return
 	}
 	if c.rotUnaccepted() {
@@ -32,9 +31,11 @@ func (c *composer) noticed() {
 	}
 }
 
-// unseenBelow says whether nobody need be told: it is opened anyway, its rescue is asked for, or it is let go.
+// unseenBelow says whether nobody need be told: it is opened anyway, and in time for rot that lives, its rescue is
+// asked for, or it is let go.
 func (c *composer) unseenBelow() bool {
-	return c.piece || c.discard != "" || c.rootsWorked() && c.pieces == nil || c.noRootFound()
+	opened := c.rootsWorked() && c.pieces == nil && !(c.rotUnaccepted() && c.opensLate())
+	return c.piece || c.discard != "" || opened || c.noRootFound()
 }
 
 // rotLately is for how many days rot that was found alive is taken to live (common practice).

@@ -28,9 +28,9 @@ func (c *composer) tooHot(list []cause.ID, k clock) {
 		}
 		last = day
 	}
-	every1 := interval * max(1, (hotLookDays+interval-1)/interval)
-	if every1 < last {
-		c.draft.at(every1, rankLook, do(treatment.Look, every(every1, toDay(last))))
+	between := interval * max(1, (hotLookDays+interval-1)/interval)
+	if between < last {
+		c.draft.at(between, rankLook, do(treatment.Look, every(between, toDay(last))))
 	}
 	c.lookAfter(list, last, k)
 }
