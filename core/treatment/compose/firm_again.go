@@ -45,8 +45,14 @@ func (c *composer) firmAgain(list []*sit) []*sit {
 		!c.smelled && lookedSoon(list):
 		return list
 	}
+	if came := c.Facts.NewcomerDays; came.Known && came.Value <= journeyDays {
+		return c.firmBy(list, list, plumpEvery, journeyDays, plumpEvery, " (limp from its journey passes within a week)")
+	}
 	return c.firmBy(list, list, plumpEvery, 1+plumpsWithin, plumpEvery, "")
 }
+
+// journeyDays is for how long after it came a plant may hang limp from its journey alone (common practice).
+const journeyDays = 7
 
 // lookedBy is by which day a limp plant is looked at first (common practice).
 const lookedBy = 4

@@ -111,7 +111,7 @@ func (c *composer) barred(op treatment.OperatorID, p cause.ID) bool {
 	case treatment.Predators:
 		return c.predatorsFail(p)
 	case treatment.Alcohol:
-		return p == cause.Thrips || p == cause.Aphid && c.trait(plant.Fuzzy)
+		return p == cause.Thrips || p == cause.Aphid && (c.trait(plant.Fuzzy) || c.is(treatment.Fern))
 	case treatment.HotDip:
 		return c.any(treatment.LeafDiseases()) || c.root != nil || c.Choices.PestFirst != "hot-dip"
 	case treatment.Soap:
@@ -158,7 +158,10 @@ func (c *composer) product(list []cause.ID) map[cause.ID]treatment.OperatorID {
 func (c *composer) sideFor(p cause.ID, want treatment.OperatorID) treatment.OperatorID {
 	sides := c.sides(p)
 	pick := treatment.LabelDrug
-	if len(sides) > 0 {
+	switch {
+	case c.washSuffices(p):
+		pick = treatment.WashDown
+	case len(sides) > 0:
 		pick = sides[0]
 	}
 	if want == "" || want == pick || slices.Contains(sides, want) {
@@ -173,6 +176,12 @@ func (c *composer) sideFor(p cause.ID, want treatment.OperatorID) treatment.Oper
 		c.leave(string(c.Choices.PestFirst), "as above")
 	}
 	return pick
+}
+
+// washSuffices says whether a pest is washed off and no more: aphids on a fern, whose thin
+// fronds bear neither soap nor alcohol (common practice).
+func (c *composer) washSuffices(p cause.ID) bool {
+	return p == cause.Aphid && c.is(treatment.Fern) && c.wetOK()
 }
 
 // reachesAll says whether one product reaches all the pests of a list; label

@@ -31,7 +31,7 @@ var pestRecipes = []recipe{
 	{
 		cause.BacterialSpot,
 		all,
-		spots,
+		join(spots[:len(spots)-1], quickly),
 	}, {cause.FungalSpot, all, spots}, {cause.Anthracnose, all, spots},
 	{cause.Rust, all, join(spots, []item{ifMore(10, "new pustules break out")})},
 	{cause.PowderyMildew, all, join(spots, []item{ifMore(10, "the film comes back, or is on more than ten leaves")})},
@@ -43,7 +43,7 @@ var pestRecipes = []recipe{
 			t.LabelDrug,
 			organ(t.OnLeaf),
 			with(func(p *t.Params) { p.Class, p.DoseTyped = "bacteria", true }),
-		), at(5, t.Look, every(5, quiet))}},
+		), quickly[0], quickly[1]}},
 	{cause.PetalBlight, all, []item{stripIt, at(0, t.Air), at(5, t.Look, every(5, quiet))}},
 	{cause.SprayInjury, all, []item{at(0, t.RinseOff, what("what is left of the spray")),
 		at(0, t.CrownDry), at(0, t.ShadeIt), at(14, t.Look)}},

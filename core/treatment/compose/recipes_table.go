@@ -20,6 +20,8 @@ var (
 		leaves(false, 0),
 		at(5, t.Look, every(5, quiet)),
 	}
+	// what bacteria do to leaves is seen within days.
+	quickly = []item{at(2, t.Look, every(2, toDay(14))), at(21, t.Look, every(7, quiet))}
 	// a heart that rots: dry, no unpotting, and patience for side shoots.
 	heart = []item{at(0, t.Air), at(4, t.ByRule, what("medium only, morning")),
 		when(gate.Gate{gate.See(gate.Offset)}, t.Look)}

@@ -279,6 +279,9 @@ func (c *composer) spraySit(day int, steps []step) {
 // anyLeft is what is asked after the last treatment of pests that sit tight.
 const anyLeft = "is any of them left? Treat it where it sits"
 
+// anyWashed is what is asked after the last wash of pests that got no product.
+const anyWashed = "any left? Wash it again"
+
 // lookAfter looks on after the last treatment until it may be released.
 func (c *composer) lookAfter(list []cause.ID, last int, k clock) {
 	lasting := false
@@ -287,7 +290,10 @@ func (c *composer) lookAfter(list []cause.ID, last int, k clock) {
 		lasting = lasting || row.Lasting
 	}
 	step1, from, words := 7, last+7, ""
-	if lasting {
+	switch {
+	case len(list) == 1 && c.washSuffices(list[0]):
+		words = anyWashed
+	case lasting:
 		step1, from, words = k.interval, last+k.interval, anyLeft
 		if slices.Contains(list, cause.SoftScale) && len(list) == 1 {
 			from = last + 1

@@ -5,6 +5,7 @@ import (
 	"strings"
 
 	"tendermend/core/cause"
+	"tendermend/core/plant"
 	"tendermend/core/treatment"
 	"tendermend/core/working"
 )
@@ -71,8 +72,11 @@ func sayLeaves(w saying) string {
 		return "Take off what is mush, back to firm tissue."
 	}
 	how := ": 1 to 2 cm into sound tissue, or whole at the stalk."
-	if w.twistsOut() {
+	switch {
+	case w.twistsOut():
 		how = ": stalks twisted out whole, with washed hands."
+	case w.dry, w.is(treatment.WaxVine), w.trait(plant.Fuzzy): // what is cut into stays wet
+		how = ": whole, where they sit on the stem."
 	}
 	which := orWord(p.What, "worst")
 	if which == twisted {

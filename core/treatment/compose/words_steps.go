@@ -62,6 +62,8 @@ func sayLook(w saying) string {
 	case p.Note == anyLeft && w.asksForPests() != "":
 		return said + ", against the picture: marks as they were" + w.asksForPests() + "? " +
 			"What is left is treated where it sits."
+	case p.Note == anyWashed:
+		return said + ", against the picture: " + w.asks() + "? What is left is washed off again."
 	case p.Note == "":
 		return said + ", against the picture: " + w.asks() + "?"
 	case asksWhetherFirm(w.step):
