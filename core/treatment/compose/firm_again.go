@@ -139,7 +139,7 @@ func (c *composer) drinksSealed(x step) bool {
 // drinksDry says whether a sitting waters by its rule, on the first day, what was found too dry, or due where it hangs
 // limp.
 func (c *composer) drinksDry(s *sit) bool {
-	return (c.foundTooDry() || c.limpAndDue()) && s.day == 0 && slices.ContainsFunc(s.steps, func(x step) bool {
+	return (c.foundTooDry() || c.dueNow()) && s.day == 0 && slices.ContainsFunc(s.steps, func(x step) bool {
 		return ruled(x) && x.Every == 0 && x.Params.How == ""
 	})
 }

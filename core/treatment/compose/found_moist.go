@@ -34,8 +34,10 @@ func (c *composer) heldWhileWet(list []*sit) []*sit {
 // practice).
 func (c *composer) wateredWhileDry(list []*sit) []*sit {
 	switch {
-	case c.limpAndDue() && !tellsOfWater(list):
+	case c.dueNow() && !tellsOfWater(list):
 		return c.onDay(list, treatment.CareSit, 0, []step{do(treatment.ByRule, water(c.betterWater()))})
+	case c.dueNow() && !c.limp:
+		return c.ruledToday(list)
 	case c.limp, c.rotLives:
 		return list
 	case c.airDried() && !tellsOfWater(list):
@@ -49,6 +51,23 @@ func (c *composer) wateredWhileDry(list []*sit) []*sit {
 		return list
 	}
 	return drinksBeforeSprays(c.drinksToday(list))
+}
+
+// ruledToday says today what a plan says first of its water, where that is its rule on a later day.
+func (c *composer) ruledToday(list []*sit) []*sit {
+	for _, s := range list {
+		i := slices.IndexFunc(s.steps, ofItsWater)
+		if i < 0 {
+			continue
+		}
+		x := s.steps[i]
+		if !s.dated || s.day == 0 || !onlyItsRule(x) || waitsForWater(s, x) {
+			return list
+		}
+		s.steps = slices.Delete(slices.Clone(s.steps), i, i+1)
+		return c.onDay(list, treatment.CareSit, 0, []step{x})
+	}
+	return list
 }
 
 // drinksToday gives such a plant its line for water on the first day: the plan's own where that comes within a
@@ -73,13 +92,12 @@ func (c *composer) drinksToday(list []*sit) []*sit {
 	return today(do(treatment.ByRule, water(c.betterWater())))
 }
 
-// limpAndDue says whether it hangs limp in a pot that was found as dry as its kind has it before water, and may drink:
-// whoever sees it hang is told to water it today, for nothing else of the plan does (common practice).
-func (c *composer) limpAndDue() bool {
-	isDue := c.Facts.Moist.Known && c.moist == facts.Due
+// dueNow says whether it stands in a pot that was found as dry as its kind has it before water, or drier, and may
+// drink: whoever felt that is told to water it today, where nothing else of the plan does (common practice).
+func (c *composer) dueNow() bool {
 	rots := c.rotLives || c.rotUnaccepted()
-	return c.limp && isDue && c.rootsMayLive() && !rots && c.mayDrink() && !c.piece && c.seat == facts.InPot &&
-		!c.noHole() &&
+	return c.feltDue() && !c.foundTooDry() && c.rootsMayLive() && !rots && c.mayDrink() && !c.piece &&
+		c.seat == facts.InPot && !c.noHole() &&
 		!c.has(cause.NoDrainage, cause.Overwatering, cause.ColdInjury) && c.habitID != treatment.AirPlant &&
 		!among(c.kind.WaterRule, plant.WetTray, plant.CupWater, plant.Reservoir, plant.AirRoots)
 }
@@ -119,7 +137,7 @@ func drinksBeforeSprays(list []*sit) []*sit {
 // drinksNow says how it is watered today.
 func (c *composer) drinksNow() string {
 	switch {
-	case c.moist == facts.Due:
+	case c.dueNow() && c.moist != facts.Bone:
 		return "It is due: water it now until it drips, and let it drain."
 	case c.kind.WaterRule == plant.WetTray:
 		return "It is too dry for it: wet it through from above now, with low-mineral water."
@@ -204,7 +222,7 @@ func (c *composer) driesLittle() bool {
 // how: a medium that is dry through lets the first water run past.
 func (c *composer) saidDry(list []treatment.Sitting) {
 	x, day := firstOfItsWater(list)
-	if (c.foundTooDry() || c.limpAndDue()) && day == 0 && ruled(*x) && x.Every == 0 {
+	if (c.foundTooDry() || c.dueNow()) && day == 0 && ruled(*x) && x.Every == 0 {
 		x.Words = c.drinksFirst(*x)
 	}
 }

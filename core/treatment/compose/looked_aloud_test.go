@@ -173,8 +173,10 @@ func TestWhatIsTooDryForItsKindDrinksToday(t *testing.T) {
 		{"adiantum-raddianum", "sori", "right", ""},
 		{"citrus-calamondin", "mealybug", "bone", "slowly and twice"},
 		{"citrus-calamondin", "mealybug", "dry", "too dry for it"},
-		{"citrus-calamondin", "mealybug", "due", ""},
-		{"aglaonema-commutatum", "mealybug", "dry", ""},
+		{"citrus-calamondin", "mealybug", "due", "It is due"},
+		{"citrus-calamondin", "mealybug", "right", ""},
+		{"aglaonema-commutatum", "mealybug", "dry", "It is due"},
+		{"aglaonema-commutatum", "mealybug", "due", "It is due"},
 		{"aglaonema-commutatum", "mealybug", "bone", "slowly and twice"},
 		{"saxifraga-stolonifera", "powdery-mildew", "bone", "slowly and twice"},
 	} {

@@ -150,8 +150,11 @@ func placeHold(c *composer, p *plain) bool {
 }
 
 // foundDue says whether its medium was found as dry as its kind has it before water, or drier, and no rot lives.
-func (c *composer) foundDue() bool {
-	return c.Facts.Moist.Known && among(c.moist, facts.Due, facts.Dry, facts.Bone) && !c.rotLives
+func (c *composer) foundDue() bool { return c.feltDue() && !c.rotLives }
+
+// feltDue says whether its medium was felt to be as dry as its kind has it before water, or drier.
+func (x *subject) feltDue() bool {
+	return x.Facts.Moist.Known && among(x.moist, facts.Due, facts.Dry, facts.Bone)
 }
 
 func placeFlush(c *composer, p *plain) bool {

@@ -172,7 +172,7 @@ func TestNoLiveRootIsActedOnToday(t *testing.T) {
 	assert.NotContains(t, strings.Join(words, ""), "plan its rescue first")
 }
 
-// A medium that was found bone dry is watered today; a kind that is kept dry waits.
+// A medium that was found due for its kind or drier is watered today; what is moist enough waits.
 func TestWhatWasFoundBoneDryDrinks(t *testing.T) {
 	const s = `{"kind":%q,"causes":["ethylene"],"on":"2026-05-15","answers":{"moist":%q,"growing":true}}`
 	for _, c := range []struct {
@@ -181,9 +181,11 @@ func TestWhatWasFoundBoneDryDrinks(t *testing.T) {
 	}{
 		{"monstera-siltepecana", "bone", true},
 		{"monstera-siltepecana", "dry", true},
-		{"monstera-siltepecana", "due", false},
-		{"aglaonema-commutatum", "dry", false},
-		{"mammillaria-hahniana", "bone", false},
+		{"monstera-siltepecana", "due", true},
+		{"monstera-siltepecana", "right", false},
+		{"aglaonema-commutatum", "dry", true},
+		{"mammillaria-hahniana", "bone", true},
+		{"mammillaria-hahniana", "right", false},
 	} {
 		words, days := said(t, fmt.Sprintf(s, c.kind, c.moist), treatment.ByRule)
 		assert.Equal(t, c.drinks, len(words) > 0, "%+v", c)

@@ -52,7 +52,7 @@ func (c *composer) rescueAsked(list []*sit, said string) []*sit {
 	if c.bareRooted() {
 		list = ruleLeftOut(list)
 	}
-	if (c.foundDue() || c.foundWet()) && among(c.seat, facts.InPot, facts.InReservoir, facts.InDish) &&
+	if (c.feltDue() || c.foundWet()) && among(c.seat, facts.InPot, facts.InReservoir, facts.InDish) &&
 		!c.has(cause.Dormancy) {
 		list = ruleLeftOut(list)
 		switch {

@@ -30,9 +30,9 @@ func TestWhatSitsOnASlabIsFedOnItsRoots(t *testing.T) {
 	}
 }
 
-// What hangs limp and is due is watered today, where it has a root that lives; its neighbours on the scale of wetness
-// are told otherwise.
-func TestWhatIsLimpAndDueIsWateredToday(t *testing.T) {
+// What is due is watered today, limp or firm, where it has a root that lives and none rots; its neighbours on the
+// scale of wetness are told otherwise.
+func TestWhatIsDueIsWateredToday(t *testing.T) {
 	const of = `{"kind":"begonia-maculata","causes":["bud-blast"],"on":"2026-06-15","answers":{"limp":%t,"moist":%q,
 		"potWidthCm":12,"liveRoots":%d,"deadRoots":3,"rotAlive":%t},"place":{"warmthC":22,"humidityPct":60}}`
 	for _, c := range []struct {
@@ -42,7 +42,7 @@ func TestWhatIsLimpAndDueIsWateredToday(t *testing.T) {
 		rots  bool
 		due   bool
 	}{
-		{true, "due", 9, false, true}, {false, "due", 9, false, false}, {true, "right", 9, false, false},
+		{true, "due", 9, false, true}, {false, "due", 9, false, true}, {true, "right", 9, false, false},
 		{true, "dry", 9, false, false}, {true, "due", 0, false, false}, {true, "due", 9, true, false},
 	} {
 		words, days := said(t, fmt.Sprintf(of, c.limp, c.moist, c.live, c.rots), treatment.ByRule)
@@ -91,5 +91,23 @@ func TestWhatGrewInABasketHangsAgain(t *testing.T) {
 			told, _ := said(t, s, op)
 			assert.Equal(t, hangs, strings.Contains(strings.Join(told, " "), words), "%s: %s", seat, told)
 		}
+	}
+}
+
+// A due pot is watered today, and not first with a feed of later days.
+func TestADuePotDoesNotWaitForItsFeed(t *testing.T) {
+	for moist, on := range map[string][]int{"due": {0}, "dry": {0}, "right": nil} {
+		_, days := said(t, fmt.Sprintf(`{"kind":"begonia-erythrophylla","causes":["magnesium-low"],"on":"2026-07-15",
+			"answers":{"moist":%q,"newcomerDays":2},"place":{"warmthC":31}}`, moist), treatment.ByRule)
+		assert.Equal(t, on, days, moist)
+	}
+}
+
+// Where a wilt lives and no root does, no line gives water by its rule: nothing in there drinks.
+func TestAWiltedPotWithoutARootIsNotWatered(t *testing.T) {
+	for live, watered := range map[int]bool{0: false, 9: true} {
+		words, _ := said(t, fmt.Sprintf(`{"kind":"goeppertia-ornata","causes":["fusarium"],"on":"2026-04-15","answers":{
+			"moist":"due","liveRoots":%d,"deadRoots":3},"place":{"warmthC":22}}`, live), treatment.ByRule)
+		assert.Equal(t, watered, len(words) > 0, "%d: %s", live, words)
 	}
 }
